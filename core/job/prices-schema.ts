@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import { materials, methods, surfaceKinds } from './vocabulary.js';
+
+/** The price book: every rate optional in a job, falling back to `defaultPrices`. Rates are money per the unit in the name. */
+const rate = z.number().min(0).max(1_000_000);
+/** Rates by nominal bore in inches; a bore that is not listed takes the next larger one. */
+const byBore = z.record(z.string().regex(/^\d+(\.\d+)?$/, 'a bore in inches, such as "4"'), rate);
+const mobilised = methods.filter((method) => method !== 'leave');
+
+export const pricesSchema = z.strictObject({
+  currency: z.string().regex(/^[A-Z]{3}$/, 'a three-letter currency code such as USD').optional(),
+  dated: z.iso.date().optional(),
+  mobilisation: z.partialRecord(z.enum(mobilised), rate).optional(),
+  cleaning_per_ft: rate.optional(),
+  digTo5_per_yd3: rate.optional(),
+  digBelow5_per_yd3: rate.optional(),
+  support_per_ft2: rate.optional(),
+  backfill_per_yd3: rate.optional(),
+  /** `by-others`: another trade puts this surface back; an exclusion, priced at nothing. */
+  restore_per_ft2: z.partialRecord(z.enum(surfaceKinds), z.union([rate, z.literal('by-others')])).optional(),
+  handDug_per_ft: rate.optional(),
+  permit_per_hole: rate.optional(),
+  pipe_per_ft: z.partialRecord(z.enum(materials), byBore).optional(),
+  coupling_each: byBore.optional(),
+  liner_per_ft: z.strictObject({ '0.118': byBore, '0.177': byBore, '0.236': byBore }).optional(),
+  liner_each: rate.optional(),
+  shortLiner_each: rate.optional(),
+  reinstatement_each: rate.optional(),
+  transition_each: rate.optional(),
+  burst_per_ft: byBore.optional(),
+  rehang_per_ft: rate.optional(),
+  cutBack_each: rate.optional(),
+  yearlyCleaning: rate.optional(),
+  look: rate.optional(),
+  /** Fractions: 0.15 is 15 %. */
+  markup: z.number().min(0).max(10).optional(),
+  tax: z.number().min(0).max(1).optional(),
+});
+
+export type PricesOverride = z.infer<typeof pricesSchema>;
+export type Prices = Required<PricesOverride>;
+export type MadeThickness = keyof Prices['liner_per_ft'];
+
+/** Invented but plausible rates, for a start; a firm replaces them by its own. */
+export const defaultPrices: Prices = {
+  currency: 'USD',
+  dated: '2026-01-05',
+  mobilisation: {
+    clean: 240,
+    spot: 650,
+    line: 1450,
+    'short-line': 950,
+    'open-cut': 850,
+    burst: 2100,
+    regrade: 850,
+  },
+  cleaning_per_ft: 2.5,
+  digTo5_per_yd3: 110,
+  digBelow5_per_yd3: 185,
+  support_per_ft2: 7.5,
+  backfill_per_yd3: 62,
+  restore_per_ft2: {
+    lawn: 2.8,
+    planting: 6.5,
+    gravel: 2.4,
+    concrete: 15,
+    asphalt: 13,
+    pavers: 19,
+    tile: 'by-others',
+    sidewalk: 18,
+    street: 36,
+    building: 'by-others',
+    'crawl-space': 0,
+  },
+  handDug_per_ft: 310,
+  permit_per_hole: 780,
+  pipe_per_ft: {
+    abs: { '3': 9.5, '4': 12.5, '6': 24 },
+    'pvc-sch40': { '3': 9, '4': 12, '6': 23, '8': 38 },
+    'pvc-sdr35': { '4': 9, '6': 17, '8': 28 },
+    hdpe: { '4': 14, '6': 27, '8': 44 },
+  },
+  coupling_each: { '3': 34, '4': 42, '6': 78, '8': 130 },
+  liner_per_ft: {
+    '0.118': { '3': 58, '4': 64, '6': 82, '8': 108 },
+    '0.177': { '3': 70, '4': 78, '6': 99, '8': 131 },
+    '0.236': { '3': 84, '4': 93, '6': 118, '8': 156 },
+  },
+  liner_each: 380,
+  shortLiner_each: 540,
+  reinstatement_each: 290,
+  transition_each: 420,
+  burst_per_ft: { '3': 74, '4': 82, '6': 104, '8': 138 },
+  rehang_per_ft: 38,
+  cutBack_each: 260,
+  yearlyCleaning: 320,
+  look: 220,
+  markup: 0,
+  tax: 0,
+};
+
+/** The price book in force: the defaults with the job's own rates laid over them, tables merged key by key. */
+export function pricesInForce(override: PricesOverride | undefined): Prices {
+  const prices = { ...defaultPrices, ...override };
+  return {
+    ...prices,
+    mobilisation: { ...defaultPrices.mobilisation, ...override?.mobilisation },
+    restore_per_ft2: { ...defaultPrices.restore_per_ft2, ...override?.restore_per_ft2 },
+    pipe_per_ft: { ...defaultPrices.pipe_per_ft, ...override?.pipe_per_ft },
+    coupling_each: { ...defaultPrices.coupling_each, ...override?.coupling_each },
+    burst_per_ft: { ...defaultPrices.burst_per_ft, ...override?.burst_per_ft },
+  };
+}
+
+/** Rate for a bore (in): the listed one, else the next larger listed, else the largest. Undefined for an empty table. */
+export function rateForBore(table: Record<string, number> | undefined, bore_in: number): number | undefined {
+  const listed = Object.entries(table ?? {}).sort((a, b) => Number(a[0]) - Number(b[0]));
+  return (listed.find(([bore]) => Number(bore) >= bore_in - 1e-9) ?? listed.at(-1))?.[1];
+}

@@ -1,0 +1,78 @@
+import { z } from 'zod';
+import { findingKinds, schools } from './vocabulary.js';
+
+/**
+ * House rules a job may override; every field is optional and falls back to `defaultRules`.
+ * `findings` overrides rows of the grade table: `bounds` are the limits between the grades, in the row's own measure.
+ */
+const chance = z.number().min(0).max(1);
+const feet = z.number().min(0).max(1000);
+
+export const rulesSchema = z.strictObject({
+  school: z.enum(schools).optional(),
+  findings: z
+    .partialRecord(
+      z.enum(findingKinds),
+      z.strictObject({
+        bounds: z.array(z.number().min(0)).min(1).max(3).optional(),
+        stopsLinerAt: z.number().min(0).optional(),
+      }),
+    )
+    .optional(),
+  /** Who acts on the public part: us, with a permit a hole, or its owner. */
+  publicPart: z.enum(['ours', 'owner']).optional(),
+  /** Repair: a shorter gap of old pipe between two actions is refused. */
+  leastGap_ft: feet.optional(),
+  /** Repair: this many places of grade 2 or worse within so many feet are one repair. */
+  crowdCount: z.number().int().min(2).max(20).optional(),
+  crowdWithin_ft: feet.optional(),
+  /** A flush that ran past lowers a belly of grade 1 or 2 by one. */
+  flushLowersBelly: z.boolean().optional(),
+  /** A liner may run from a smaller into a larger bore. */
+  transitionLiner: z.boolean().optional(),
+  burstAsbestosCement: z.boolean().optional(),
+  spotMost_ft: feet.optional(),
+  handDugReach_ft: feet.optional(),
+  /** Least slope: model-code family A or B, or the local figure below. */
+  slopeFamily: z.enum(['A', 'B', 'local']).optional(),
+  localSlope_in_per_ft: z.number().min(0).max(12).optional(),
+  /** Taken where no depth was located, with a warning. */
+  assumedDepth_ft: z.number().min(0.5).max(40).optional(),
+  ovality_percent: z.number().min(0).max(25).optional(),
+  newPipe: z.enum(['abs', 'pvc-sch40', 'pvc-sdr35', 'hdpe']).optional(),
+  horizon_years: z.number().int().min(1).max(50).optional(),
+  interest: chance.optional(),
+  chanceWatchFails: chance.optional(),
+  chanceFixFails: chance.optional(),
+});
+
+export type RulesOverride = z.infer<typeof rulesSchema>;
+export type Rules = Required<RulesOverride>;
+
+export const defaultRules: Rules = {
+  school: 'repair',
+  findings: {},
+  publicPart: 'ours',
+  leastGap_ft: 5,
+  crowdCount: 3,
+  crowdWithin_ft: 12,
+  flushLowersBelly: true,
+  transitionLiner: false,
+  burstAsbestosCement: false,
+  spotMost_ft: 10,
+  handDugReach_ft: 3,
+  slopeFamily: 'A',
+  localSlope_in_per_ft: 0.25,
+  assumedDepth_ft: 4,
+  ovality_percent: 2,
+  newPipe: 'pvc-sch40',
+  horizon_years: 10,
+  interest: 0.04,
+  chanceWatchFails: 0.1,
+  chanceFixFails: 0.4,
+};
+
+/** House rules in force for a job: the defaults with the job's own laid over them. */
+export function rulesInForce(override: RulesOverride | undefined): Rules {
+  return { ...defaultRules, ...override } as Rules;
+}

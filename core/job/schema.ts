@@ -1,0 +1,339 @@
+import { z } from 'zod';
+import {
+  findingKinds,
+  materials,
+  methods,
+  ownerKinds,
+  pointKinds,
+  sizes,
+  soils,
+  stages,
+  surfaceKinds,
+} from './vocabulary.js';
+import { rulesSchema } from './rules-schema.js';
+import { pricesSchema } from './prices-schema.js';
+
+/**
+ * The open job file, format `open-trench-job`, version 1. Every object is strict: an unknown field is a fault
+ * named by its path, never dropped. Units stand in the names (`_ft`, `_in`, `_s`); stations grow downstream.
+ */
+
+export const idSchema = z.string().min(1, 'an id cannot be empty').max(60);
+const text = z.string().max(4000);
+const day = z.iso.date();
+const station = z.number().min(-10_000).max(10_000);
+const length = z.number().min(0).max(10_000);
+const bore = z.number().min(1).max(60);
+const clockPosition = z.number().gt(0, 'a clock position is over 0').max(12);
+const clock = z.union([clockPosition, z.tuple([clockPosition, clockPosition])]);
+
+function measure(most: number) {
+  const one = z.number().min(0).max(most);
+  return z.union([
+    one,
+    z.tuple([one, one]).refine(([low, high]) => low <= high, 'a range runs from its low to its high value'),
+  ]);
+}
+const percent = measure(100);
+const inches = measure(600);
+
+export const pipeSchema = z.strictObject({
+  material: z.enum(materials).optional(),
+  diameter_in: bore.optional(),
+  /** Length of one piece, so that joints fall every so many feet from the upstream end of its stretch. */
+  piece_ft: z.number().min(0.5).max(100).optional(),
+});
+
+const pointSchema = z.strictObject({
+  id: idSchema,
+  kind: z.enum(pointKinds),
+  name: text.optional(),
+  /** Taped on the surface (± 0.5 ft), or paced or scaled when `plusMinus_ft` is given. */
+  station_ft: station.optional(),
+  plusMinus_ft: z.number().min(0.01).max(1000).optional(),
+  diameter_in: bore.optional(),
+  clock: clock.optional(),
+  degrees: z.number().min(0).max(180).optional(),
+  fall_ft: length.optional(),
+  ways: z.union([z.literal(1), z.literal(2)]).optional(),
+  faces: z.enum(['upstream', 'downstream']).optional(),
+  riser_ft: z.number().min(0).max(100).optional(),
+  state: z.enum(['ok', 'buried', 'cap-broken', 'broken', 'none-here']).optional(),
+  owner: z.enum(ownerKinds).optional(),
+  usable: z.boolean().optional(),
+  place: text.optional(),
+  connection: text.optional(),
+  onto: z.strictObject({ line: idSchema, point: idSchema }).optional(),
+  note: text.optional(),
+});
+
+/** A stretch of the line, held by stations or by the ids of points or entries it moves with. */
+const stretch = {
+  from_ft: station.optional(),
+  to_ft: station.optional(),
+  from: idSchema.optional(),
+  to: idSchema.optional(),
+};
+type Stretch = { from_ft?: number; to_ft?: number; from?: string; to?: string };
+function wholeStretch<T extends Stretch>(schema: z.ZodType<T>) {
+  return schema.superRefine((value, context) => {
+    for (const end of ['from', 'to'] as const) {
+      const held = (value[end] === undefined ? 0 : 1) + (value[`${end}_ft`] === undefined ? 0 : 1);
+      if (held !== 1) {
+        context.addIssue({
+          code: 'custom',
+          path: [`${end}_ft`],
+          message: `give the ${end === 'from' ? 'upstream' : 'downstream'} end once: \`${end}_ft\` in feet, or \`${end}\` with the id of a point or entry`,
+        });
+      }
+    }
+    if (value.from_ft !== undefined && value.to_ft !== undefined && value.from_ft > value.to_ft) {
+      context.addIssue({
+        code: 'custom',
+        path: ['to_ft'],
+        message: `stations run backwards: from ${value.from_ft} to ${value.to_ft}`,
+      });
+    }
+  });
+}
+
+const readings = {
+  id: idSchema,
+  reading_ft: length.optional(),
+  to_ft: length.optional(),
+  /** Default `back`, the pass that counts. */
+  pass: z.enum(['out', 'back']).optional(),
+  about: z.boolean().optional(),
+  after: idSchema.optional(),
+  plus_ft: length.optional(),
+  before: idSchema.optional(),
+  sameAs: idSchema.optional(),
+  use: z.boolean().optional(),
+  stage: z.enum(stages).optional(),
+  clock: clock.optional(),
+  waterClock: clockPosition.optional(),
+  note: text.optional(),
+  clip: idSchema.optional(),
+  video_s: z.number().min(0).max(1_000_000).optional(),
+  photos: z.array(z.string().max(200)).max(50).optional(),
+};
+
+const findingFields = {
+  ...readings,
+  kind: z.literal('finding'),
+  size: z.enum(sizes).optional(),
+  atJoint: z.boolean().optional(),
+  eachJoint: z.boolean().optional(),
+  touchesFlow: z.boolean().optional(),
+  possible: z.boolean().optional(),
+  judged: z
+    .strictObject({
+      grade: z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3), z.literal(4)]),
+      why: text,
+    })
+    .optional(),
+};
+function finding<K extends (typeof findingKinds)[number], S extends z.ZodRawShape>(kind: K, fields: S) {
+  return z.strictObject({ ...findingFields, finding: z.literal(kind), ...fields });
+}
+
+export const findingEntrySchema = z.discriminatedUnion('finding', [
+  finding('crack', {
+    form: z.enum(['hairline', 'along', 'around', 'several']).optional(),
+    shifting: z.boolean().optional(),
+  }),
+  finding('broken', {}),
+  finding('hole', {}),
+  finding('bottom-gone', {}),
+  finding('collapse', {}),
+  finding('offset', { inches: inches.optional() }),
+  finding('separation', { inches: inches.optional() }),
+  finding('roots', { percent: percent.optional() }),
+  finding('deposit', {
+    percent: percent.optional(),
+    inches: inches.optional(),
+    of: z.enum(['grease', 'wipes', 'sludge', 'scale']).optional(),
+  }),
+  finding('belly', {
+    inches: inches.optional(),
+    cause: z.enum(['sag', 'blockage', 'valve', 'unknown']).optional(),
+  }),
+  finding('deformation', { percent: percent.optional() }),
+  finding('blister', { percent: percent.optional() }),
+  finding('intrusion', { percent: percent.optional() }),
+  finding('lip', { inches: inches.optional() }),
+  finding('worn-bottom', {}),
+  finding('infiltration', { form: z.enum(['weeping', 'running']).optional() }),
+  finding('main-backed-up', {}),
+]);
+
+export const entrySchema = z
+  .discriminatedUnion('kind', [
+    z.strictObject({ ...readings, kind: z.literal('point'), point: idSchema }),
+    z.strictObject({
+      ...readings,
+      kind: z.literal('change'),
+      upstream: pipeSchema.optional(),
+      downstream: pipeSchema.optional(),
+    }),
+    findingEntrySchema,
+    z.strictObject({ ...readings, kind: z.literal('hidden'), why: text.optional() }),
+    z.strictObject({
+      ...readings,
+      kind: z.literal('locate'),
+      depth_ft: z.number().min(0).max(100).optional(),
+      of: idSchema.optional(),
+      end: z.enum(['from', 'to']).optional(),
+      station_ft: station.optional(),
+      mark: text.optional(),
+    }),
+    z.strictObject({
+      ...readings,
+      kind: z.literal('test'),
+      what: text,
+      of: text.optional(),
+      arrives: z.boolean().optional(),
+      runsAway: z.boolean().optional(),
+    }),
+    z.strictObject({ ...readings, kind: z.literal('joint') }),
+    z.strictObject({ ...readings, kind: z.literal('stop'), why: text.optional() }),
+  ])
+  .superRefine((entry, context) => {
+    if (entry.reading_ft === undefined && entry.after === undefined) {
+      context.addIssue({
+        code: 'custom',
+        path: ['reading_ft'],
+        message: 'give what the counter read, or `after` with the id of the entry it came after',
+      });
+    }
+    if (entry.reading_ft !== undefined && entry.after !== undefined) {
+      context.addIssue({ code: 'custom', path: ['after'], message: 'an entry with a reading takes no `after`' });
+    }
+    if (entry.reading_ft === undefined && entry.to_ft !== undefined) {
+      context.addIssue({ code: 'custom', path: ['to_ft'], message: 'a stretch needs `reading_ft` for its first end' });
+    }
+    if (entry.plus_ft !== undefined && entry.before !== undefined) {
+      context.addIssue({ code: 'custom', path: ['before'], message: 'give `plus_ft` or `before`, not both' });
+    }
+  });
+
+const runSchema = z
+  .strictObject({
+    id: idSchema,
+    access: idSchema,
+    direction: z.enum(['downstream', 'upstream']),
+    zero: z.enum(['cap', 'pipe', 'reading', 'unknown']),
+    zeroReading_ft: length.optional(),
+    /** Default `current`. */
+    stage: z.enum(stages).optional(),
+    on: day.optional(),
+    name: text.optional(),
+    video: z.array(z.strictObject({ id: idSchema, name: text })).max(50).optional(),
+    entries: z.array(entrySchema).max(2000),
+  })
+  .superRefine((run, context) => {
+    if (run.zero === 'reading' && run.zeroReading_ft === undefined) {
+      context.addIssue({
+        code: 'custom',
+        path: ['zeroReading_ft'],
+        message: 'zero `reading` needs what the counter showed at the access',
+      });
+    }
+  });
+
+const pinSchema = wholeStretch(
+  z.strictObject({
+    ...stretch,
+    id: idSchema.optional(),
+    method: z.enum(methods).optional(),
+    never: z.array(z.enum(methods)).min(1).max(8).optional(),
+  }),
+).superRefine((pin, context) => {
+  if ((pin.method === undefined) === (pin.never === undefined)) {
+    context.addIssue({
+      code: 'custom',
+      path: ['method'],
+      message: 'a pin says `method` (do this here) or `never` (not these here)',
+    });
+  }
+});
+
+const cleaningSchema = z
+  .strictObject({
+    from_ft: station,
+    to_ft: station,
+    tool: text.optional(),
+    access: idSchema.optional(),
+    on: day.optional(),
+    /** Default `all`. */
+    cleared: z.enum(['all', 'most', 'some']).optional(),
+    /** Width of the blade or nozzle's cut; one narrower than the bore cuts only the middle. Default: the bore. */
+    blade_in: bore.optional(),
+  })
+  .refine((cleaning) => cleaning.from_ft <= cleaning.to_ft, {
+    path: ['to_ft'],
+    message: 'stations run backwards',
+  });
+
+export const lineSchema = z.strictObject({
+  id: idSchema,
+  name: text.optional(),
+  datum: idSchema,
+  end: idSchema,
+  serves: z.array(z.strictObject({ what: text, here: z.enum(['yes', 'no', 'unknown']) })).max(200).optional(),
+  pipe: pipeSchema.optional(),
+  points: z.array(pointSchema).max(500),
+  depths: z
+    .array(z.strictObject({ station_ft: station, invert_ft: z.number().min(0).max(100), on: day.optional() }))
+    .max(500)
+    .optional(),
+  ground: z
+    .array(z.strictObject({ station_ft: station, elevation_ft: z.number().min(-2000).max(30_000) }))
+    .max(500)
+    .optional(),
+  surfaces: z.array(wholeStretch(z.strictObject({ ...stretch, kind: z.enum(surfaceKinds) }))).max(500).optional(),
+  owners: z.array(wholeStretch(z.strictObject({ ...stretch, owner: z.enum(ownerKinds) }))).max(500).optional(),
+  crossings: z
+    .array(z.strictObject({ station_ft: station, utility: text, depth_ft: length.optional() }))
+    .max(500)
+    .optional(),
+  noDig: z.array(wholeStretch(z.strictObject({ ...stretch, why: text.optional() }))).max(500).optional(),
+  marks: z.array(z.strictObject({ id: idSchema, name: text })).max(500).optional(),
+  soil: z.enum(soils).optional(),
+  groundwater_ft: length.optional(),
+  runs: z.array(runSchema).max(200),
+  cleanings: z.array(cleaningSchema).max(500).optional(),
+  pins: z.array(pinSchema).max(500).optional(),
+});
+
+export const siteSchema = z.strictObject({
+  address: text.optional(),
+  customer: text.optional(),
+  complaint: text.optional(),
+  notes: text.optional(),
+  notLookedAt: z.array(text).max(200).optional(),
+});
+
+export const jobSchema = z.strictObject({
+  format: z.literal('open-trench-job'),
+  version: z.literal(1),
+  title: text,
+  number: text.optional(),
+  inspectedOn: day.optional(),
+  reason: z.enum(['backup', 'purchase', 'follow-up', 'planned']).optional(),
+  site: siteSchema.optional(),
+  lines: z.array(lineSchema).min(1).max(50),
+  rules: rulesSchema.optional(),
+  prices: pricesSchema.optional(),
+});
+
+export type Job = z.infer<typeof jobSchema>;
+export type Site = z.infer<typeof siteSchema>;
+export type Line = z.infer<typeof lineSchema>;
+export type Point = z.infer<typeof pointSchema>;
+export type Run = z.infer<typeof runSchema>;
+export type Entry = z.infer<typeof entrySchema>;
+export type FindingEntry = z.infer<typeof findingEntrySchema>;
+export type Pipe = z.infer<typeof pipeSchema>;
+export type Pin = z.infer<typeof pinSchema>;
+export type Cleaning = z.infer<typeof cleaningSchema>;

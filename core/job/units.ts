@@ -1,0 +1,21 @@
+/** Rounding happens once, at the last step; these are the only places that do it. */
+
+/** Feet to 0.01, without a negative zero. */
+export function roundFeet(value: number): number {
+  const rounded = Math.round(value * 100) / 100;
+  return rounded === 0 ? 0 : rounded;
+}
+
+/** Money to the cent, halves up. The guard takes off the binary dust of a product such as 1.005 × 100. */
+export function roundCents(value: number): number {
+  const rounded = Math.floor(value * 100 + 0.5 + 1e-7) / 100;
+  return rounded === 0 ? 0 : rounded;
+}
+
+/** Sum of amounts that are already whole cents, without drift. */
+export function sumCents(amounts: readonly number[]): number {
+  return amounts.reduce((sum, amount) => sum + Math.round(amount * 100), 0) / 100;
+}
+
+/** Two stations closer than this are one (ft). */
+export const sameStation_ft = 0.01;

@@ -1,0 +1,223 @@
+import type { RulesOverride } from '../job/rules-schema.js';
+import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
+import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';
+import { measureOf } from '../condition/measure.js';
+import { frameOf, survey, type Placed, type Survey } from '../survey/survey.js';
+import type { Warning } from '../warning.js';
+import { clip, subtract, union, type Interval } from './intervals.js';
+import { changesOf, pipeStretches, type Change, type PipeStretch } from './pipe-stretches.js';
+import { profileOf, type Profile } from './profile.js';
+
+/** A point of the line whose station is known. */
+export interface PlacedPoint {
+  readonly point: Point;
+  readonly at: Placed;
+}
+
+/** An entry on the line: its ends sorted downstream, ft. */
+export interface PlacedEntry<E extends Entry = Entry> extends Interval {
+  readonly entry: E;
+  readonly run: Run;
+  readonly from: Placed;
+  readonly to: Placed;
+}
+
+/** One line laid out in stations: everything later steps ask of it. Derived from the job alone, never stored. */
+export interface LineModel {
+  readonly line: Line;
+  readonly survey: Survey;
+  readonly extent: Interval;
+  /** Whether the end was reached by a run, a tape or a pace. */
+  readonly endReached: boolean;
+  readonly points: readonly PlacedPoint[];
+  readonly entries: readonly PlacedEntry[];
+  readonly findings: readonly PlacedEntry<FindingEntry>[];
+  readonly changes: readonly Change[];
+  readonly pipes: readonly PipeStretch[];
+  readonly surfaces: readonly (Interval & { kind: SurfaceKind })[];
+  readonly owners: readonly (Interval & { owner: OwnerKind })[];
+  readonly noDig: readonly (Interval & { why?: string | undefined })[];
+  readonly joints: readonly number[];
+  readonly seen: readonly Interval[];
+  readonly profile: Profile;
+  readonly warnings: readonly Warning[];
+}
+
+/** Roots and deposits over this hide the wall behind them, percent of the bore. House rule. */
+const hidesOver_percent = 25;
+/** A place reaches this far either side of what was called, ft. */
+export const placeReach_ft = 0.5;
+
+/** The place of a finding: half a foot either side, inside the line. */
+export function placeOf(stretch: Interval, extent: Interval): Interval {
+  const wide = { from_ft: stretch.from_ft - placeReach_ft, to_ft: stretch.to_ft + placeReach_ft };
+  const from_ft = Math.min(Math.max(wide.from_ft, extent.from_ft), extent.to_ft);
+  return { from_ft, to_ft: Math.max(from_ft, Math.min(wide.to_ft, extent.to_ft)) };
+}
+
+/** Lays one line out in stations. */
+export function lineModel(line: Line, rules?: RulesOverride): LineModel {
+  const solved = survey(line);
+  const warnings: Warning[] = [...solved.warnings];
+  const entries = placeEntries(line, solved);
+  const points = line.points.flatMap((point) => {
+    const at = solved.point(point.id);
+    return at ? [{ point, at }] : [];
+  });
+  const end = solved.point(line.end);
+  const extent = extentOf(points, entries, end);
+  if (!end) {
+    warnings.push({
+      rule: 'end-not-reached',
+      line: line.id,
+      at_ft: extent.to_ft,
+      message: `nobody reached ${line.end}: the line is known to ${extent.to_ft.toFixed(1)} ft and goes on`,
+    });
+  }
+  for (const { run, wouldTie } of solved.untied) {
+    warnings.push({ rule: 'run-not-tied', line: line.id, message: `run ${run.id}: ${wouldTie}` });
+  }
+  const changes = changesOf(line, solved);
+  const pipes = pipeStretches(line, changes, extent);
+  const profile = profileOf(line, solved, rules);
+  warnings.push(...pipes.warnings, ...profile.warnings(extent.from_ft, extent.to_ft));
+
+  const stretches = <T extends { from_ft?: number; to_ft?: number; from?: string; to?: string }>(all: readonly T[] | undefined) =>
+    (all ?? []).flatMap((each) => {
+      const inside = clip({ ...each, ...resolveStretch(each, solved) }, extent);
+      return inside && inside.to_ft > inside.from_ft ? [inside] : [];
+    });
+  const owners = stretches(line.owners);
+  if (subtract([extent], owners.filter(({ owner }) => owner !== 'unknown')).length > 0) {
+    warnings.push({
+      rule: 'owner-unknown',
+      line: line.id,
+      message: 'nobody said whose part some of this line is: it counts as private',
+    });
+  }
+  return {
+    line,
+    survey: solved,
+    extent,
+    endReached: end !== undefined,
+    points,
+    entries,
+    findings: entries.filter((each): each is PlacedEntry<FindingEntry> => each.entry.kind === 'finding'),
+    changes,
+    pipes: pipes.stretches,
+    surfaces: stretches(line.surfaces),
+    owners,
+    noDig: stretches(line.noDig),
+    joints: jointsOf(entries, pipes.stretches),
+    seen: seenOf(line, solved, entries, pipes.stretches, extent),
+    profile,
+    warnings,
+  };
+}
+
+/** Stations of a stretch held by feet or by the ids of points and entries; NaN where the thing has no station. */
+export function resolveStretch(
+  stretch: { from_ft?: number | undefined; to_ft?: number | undefined; from?: string | undefined; to?: string | undefined },
+  solved: Survey,
+): Interval {
+  const station = (feet: number | undefined, id: string | undefined, end: 'from' | 'to') => {
+    if (feet !== undefined) return feet;
+    if (id === undefined) return Number.NaN;
+    const ends = solved.endsOf(id);
+    return (solved.point(id) ?? (end === 'to' ? (ends?.to ?? ends?.from) : ends?.from))?.station_ft ?? Number.NaN;
+  };
+  return {
+    from_ft: station(stretch.from_ft, stretch.from, 'from'),
+    to_ft: station(stretch.to_ft, stretch.to, 'to'),
+  };
+}
+
+function placeEntries(line: Line, solved: Survey): PlacedEntry[] {
+  return line.runs.flatMap((run) =>
+    run.entries.flatMap((entry) => {
+      if (frameOf(entry.stage ?? run.stage) !== 'scope' || frameOf(run.stage) !== 'scope') return [];
+      const ends = solved.endsOf(entry.id);
+      if (!ends) return [];
+      const other = ends.to ?? ends.from;
+      const [from, to] = other.station_ft < ends.from.station_ft ? [other, ends.from] : [ends.from, other];
+      return [{ entry, run, from, to, from_ft: from.station_ft, to_ft: to.station_ft }];
+    }),
+  );
+}
+
+/** From the datum, or what was found upstream of it, to the end; to the furthest thing known where nobody got there. */
+function extentOf(points: readonly PlacedPoint[], entries: readonly PlacedEntry[], end: Placed | undefined): Interval {
+  const lengthening = [
+    ...points.map(({ at }) => at.station_ft),
+    ...entries.filter(({ entry }) => entry.kind === 'stop').map(({ from_ft }) => from_ft),
+  ];
+  const furthest = [...lengthening, ...entries.map(({ to_ft }) => to_ft)];
+  const from_ft = Math.min(0, ...lengthening);
+  return { from_ft, to_ft: Math.max(from_ft, end ? end.station_ft : Math.max(0, ...furthest)) };
+}
+
+function jointsOf(entries: readonly PlacedEntry[], pipes: readonly PipeStretch[]): number[] {
+  const called = entries.filter(({ entry }) => entry.kind === 'joint').map(({ from_ft }) => from_ft);
+  const laid = pipes.flatMap(({ from_ft, to_ft, piece_ft }) =>
+    piece_ft === undefined
+      ? []
+      : Array.from({ length: Math.max(0, Math.ceil((to_ft - from_ft) / piece_ft) - 1) }, (_, i) => from_ft + (i + 1) * piece_ft),
+  );
+  return [...called, ...laid].sort((a, b) => a - b);
+}
+
+/**
+ * What some current or before-cleaning run saw: from its access to its furthest entry, less its own hidden
+ * stretches and the places of its own heavy roots and deposits.
+ */
+function seenOf(
+  line: Line,
+  solved: Survey,
+  entries: readonly PlacedEntry[],
+  pipes: readonly PipeStretch[],
+  extent: Interval,
+): Interval[] {
+  return union(
+    line.runs.flatMap((run) => {
+      const sight = sightOf(run, line, solved, entries, pipes, extent);
+      return sight.flatMap((each) => clip(each, extent) ?? []);
+    }),
+  );
+}
+
+/** What one run saw of its line. */
+export function sightOf(
+  run: Run,
+  line: Line,
+  solved: Survey,
+  entries: readonly PlacedEntry[],
+  pipes: readonly PipeStretch[],
+  extent: Interval,
+): Interval[] {
+  const access = solved.point(run.access);
+  const own = entries.filter((each) => each.run === run);
+  if (frameOf(run.stage) !== 'scope' || !access || own.length === 0) return [];
+  const at = access.station_ft;
+  const reach: Interval =
+    run.direction === 'downstream'
+      ? { from_ft: at, to_ft: Math.max(at, ...own.map(({ to_ft }) => to_ft)) }
+      : { from_ft: Math.min(at, ...own.map(({ from_ft }) => from_ft)), to_ft: at };
+  const hidden = own.flatMap(({ entry, from_ft, to_ft }): Interval[] => {
+    if (entry.kind === 'hidden') return to_ft > from_ft ? [{ from_ft, to_ft }] : [placeOf({ from_ft, to_ft }, extent)];
+    if (entry.kind !== 'finding' || (entry.finding !== 'roots' && entry.finding !== 'deposit')) return [];
+    const measured = measureOf(entry, 'percent', boreAt(pipes, (from_ft + to_ft) / 2));
+    const hides = measured.known !== 'not-measured' && measured.value > hidesOver_percent;
+    return hides ? [placeOf({ from_ft, to_ft }, extent)] : [];
+  });
+  return subtract([reach], hidden);
+}
+
+/** Pipe at a station; a boundary belongs to the stretch that ends there. */
+export function pipeAt(pipes: readonly PipeStretch[], station_ft: number): PipeStretch | undefined {
+  return pipes.find(({ to_ft }) => station_ft <= to_ft + 1e-9) ?? pipes.at(-1);
+}
+
+/** Nominal bore at a station, in. */
+export function boreAt(pipes: readonly PipeStretch[], station_ft: number): number {
+  return pipeAt(pipes, station_ft)?.diameter_in ?? 4;
+}

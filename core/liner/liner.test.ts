@@ -1,0 +1,85 @@
+import { linerOrder } from './liner.js';
+import {
+  forStiffness,
+  fullyDeteriorated,
+  linerThickness,
+  liveLoad,
+  madeThickness,
+  outOfRound,
+  ovalityFactor,
+  partlyDeteriorated,
+  totalLoad,
+} from './thickness.js';
+
+// Worked values of ASTM F1216 appendix X1 (the standard quoted from memory).
+test('thickness by each criterion of ASTM F1216 appendix X1', () => {
+  expect([2, 5, 10].map((q) => ovalityFactor(q).toFixed(3))).toEqual(['0.836', '0.640', '0.412']);
+  expect(partlyDeteriorated(4, 5, 2)).toBeCloseTo(0.0549, 4);
+  expect(partlyDeteriorated(8, 9, 2)).toBeCloseTo(0.1332, 4);
+  expect(partlyDeteriorated(4, 0, 2)).toBeCloseTo(0.04, 9);
+  expect(outOfRound(4, 5, 2)).toBeCloseTo(0.0288, 4);
+  expect(outOfRound(4, 5, 5)).toBeCloseTo(0.0473, 4);
+  expect(outOfRound(8, 9, 5)).toBeCloseTo(0.1251, 4);
+  expect(outOfRound(4, 5, 0)).toBe(0);
+  expect(totalLoad(6, 3, 0)).toBeCloseTo(5.474, 3);
+  expect(fullyDeteriorated(4, 6, 3, 0, 2)).toBeCloseTo(0.0527, 4);
+  expect(fullyDeteriorated(6, 3, 0, 4.17, 2)).toBeCloseTo(0.0891, 4);
+  expect(fullyDeteriorated(8, 12, 8, 0, 2, 700)).toBeCloseTo(0.1796, 4);
+  expect(forStiffness(4)).toBeCloseTo(0.0659, 4);
+  expect(forStiffness(6)).toBeCloseTo(0.0988, 4);
+});
+
+test('the largest criterion governs and is rounded up to a made liner', () => {
+  const shallow = linerThickness({
+    host_in: 4,
+    invert_ft: 3,
+    waterOverInvert_ft: 0,
+    ovality_percent: 2,
+    surface: 'lawn',
+    exposed: false,
+  });
+  expect(shallow.governs).toBe('least stiffness');
+  expect(shallow.needed_in).toBe(Math.max(...Object.values(shallow.by)));
+  expect([0.05, 0.118, 0.1181, 0.236, 0.24].map(madeThickness)).toEqual([0.118, 0.118, 0.177, 0.236, undefined]);
+});
+
+test('wheel load by cover: table rows, straight between, nothing past 8 ft or under grass', () => {
+  expect([0.5, 1, 2.5, 8, 8.1].map((cover) => liveLoad(cover, 'street'))).toEqual([
+    12.5,
+    12.5,
+    expect.closeTo((5.56 + 4.17) / 2, 9),
+    0.69,
+    0,
+  ]);
+  expect(liveLoad(2, 'lawn')).toBe(0);
+});
+
+const order = (more: Partial<Parameters<typeof linerOrder>[0]> = {}) =>
+  linerOrder({
+    from_ft: 30,
+    to_ft: 80,
+    plusMinus_ft: 2.45,
+    endsAtMain: true,
+    entry: { by: 'pit' },
+    host_in: 4,
+    thickness_in: 0.118,
+    governs: 'least stiffness',
+    ...more,
+  });
+
+// Common practice: the sum a crew does on paper.
+test('cut length: host 50 ± 2.45, pit to main, is 55.5; the bladder is as long', () => {
+  const made = order();
+  expect([made.installed.value, made.cut.value, made.bladder.value]).toEqual([49.75, 55.5, 55.5]);
+  expect(made.layFlat.value).toBeCloseTo(2 * Math.PI, 9);
+  // Never shorter than the sum, never half a foot longer: 52.75 + ± must not round below itself.
+  expect(order({ endsAtMain: false, plusMinus_ft: 0.1 }).cut.value).toBe(53.5);
+  expect(order({ entry: { by: 'cleanout', riser_ft: 2 } }).cut.value).toBe(57.5);
+});
+
+// Common practice.
+test('resin for a cut length', () => {
+  const length = (cut_ft: number) => ({ from_ft: 0, to_ft: cut_ft - 3.5, plusMinus_ft: 0.5, endsAtMain: false });
+  expect(order(length(60)).resin.value).toBeCloseTo(4.29, 2);
+  expect(order({ ...length(50), host_in: 6, thickness_in: 0.177 }).resin.value).toBeCloseTo(8.05, 2);
+});

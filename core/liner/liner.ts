@@ -1,0 +1,117 @@
+import { plain, type Figure } from '../figure.js';
+import type { Criterion } from './thickness.js';
+
+/** Lengths a liner is ordered by. All lengths ft unless the name says otherwise. */
+export interface LinerInput {
+  readonly from_ft: number;
+  readonly to_ft: number;
+  /** ± of the host length, ft. */
+  readonly plusMinus_ft: number;
+  readonly endsAtMain: boolean;
+  readonly entry:
+    | { readonly by: 'pit' }
+    | { readonly by: 'cleanout'; readonly riser_ft: number }
+    | { readonly by: 'manhole'; readonly depth_ft: number };
+  readonly host_in: number;
+  readonly thickness_in: number;
+  readonly governs: Criterion;
+}
+
+export interface LinerOrder {
+  readonly host: Figure;
+  readonly installed: Figure;
+  readonly cut: Figure;
+  readonly bladder: Figure;
+  readonly layFlat: Figure;
+  readonly resin: Figure;
+  readonly thickness_in: number;
+  readonly governs: Criterion;
+}
+
+const shortOfMain_ft = 0.25;
+const launchFromPit_ft = 2;
+const closingTail_ft = 1;
+const leastPlusMinus_ft = 0.5;
+const cutStep_ft = 0.5;
+const galPerIn3 = 1 / 231;
+/** Share of the liner's wall that is resin, and the surplus mixed. Common practice. */
+const resinShare = 0.87;
+const resinSurplus = 1.1;
+
+/** What to cut and mix for one liner. Common practice; each length opens into its sum. */
+export function linerOrder(input: LinerInput): LinerOrder {
+  const host_ft = Math.abs(input.to_ft - input.from_ft);
+  const plusMinus = Math.max(leastPlusMinus_ft, input.plusMinus_ft);
+  const host: Figure = {
+    value: host_ft,
+    unit: 'ft',
+    plusMinus: input.plusMinus_ft,
+    steps: [{ label: 'Old pipe', expression: `${plain(input.to_ft)} − ${plain(input.from_ft)} = ${plain(host_ft)}` }],
+  };
+  const installed_ft = input.endsAtMain ? host_ft - shortOfMain_ft : host_ft;
+  const installed: Figure = {
+    value: installed_ft,
+    unit: 'ft',
+    steps: [
+      ...host.steps,
+      ...(input.endsAtMain
+        ? [{ label: 'Stops short of the main', expression: `− ${shortOfMain_ft}`, source: 'common practice' }]
+        : []),
+    ],
+  };
+  const { entry } = input;
+  const further = entry.by === 'cleanout' ? entry.riser_ft : entry.by === 'manhole' ? entry.depth_ft : 0;
+  const launch_ft = launchFromPit_ft + further;
+  const total_ft = installed_ft + launch_ft + closingTail_ft + plusMinus;
+  const cut_ft = Math.ceil((total_ft - 1e-6) / cutStep_ft) * cutStep_ft;
+  const cut: Figure = {
+    value: cut_ft,
+    unit: 'ft',
+    steps: [
+      ...installed.steps,
+      {
+        label: entry.by === 'pit' ? 'Launch from the hole' : `Launch from the ${entry.by}`,
+        expression: further > 0 ? `+ ${launchFromPit_ft} + ${plain(further)}` : `+ ${launchFromPit_ft}`,
+        source: 'common practice',
+      },
+      { label: 'Closing tail', expression: `+ ${closingTail_ft}`, source: 'common practice' },
+      {
+        label: '± of the old pipe’s length',
+        expression: `+ ${plain(plusMinus)}`,
+        source: input.plusMinus_ft < leastPlusMinus_ft ? 'never under 0.5' : 'weighted least squares',
+      },
+      { label: 'Rounded up', expression: `${plain(total_ft)} → ${plain(cut_ft)}` },
+    ],
+  };
+  const wall_in = input.thickness_in;
+  const resin_gal =
+    Math.PI * (input.host_in - wall_in) * wall_in * 12 * cut_ft * resinShare * resinSurplus * galPerIn3;
+  return {
+    host,
+    installed,
+    cut,
+    bladder: {
+      value: cut_ft,
+      unit: 'ft',
+      steps: [{ label: 'As long as the liner is cut', expression: plain(cut_ft), source: 'common practice' }],
+    },
+    layFlat: {
+      value: (Math.PI * input.host_in) / 2,
+      unit: 'in',
+      steps: [{ label: 'Half the way round', expression: `π × ${plain(input.host_in)} ÷ 2` }],
+    },
+    resin: {
+      value: resin_gal,
+      unit: 'gal',
+      steps: [
+        {
+          label: 'Wall of the liner, wetted',
+          expression: `π × (${plain(input.host_in, 3)} − ${wall_in}) × ${wall_in} × 12 × ${plain(cut_ft)} × ${resinShare} × ${resinSurplus} ÷ 231 = ${plain(resin_gal)}`,
+          source: 'common practice',
+        },
+      ],
+    },
+    thickness_in: wall_in,
+    governs: input.governs,
+  };
+}

@@ -1,0 +1,134 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import type { Line, Run } from '../job/schema.js';
+import { counterPrior, readingSd, scaleSd } from './counter.js';
+import { pointKey, type Reading, type Tape, type ThingKey } from './things.js';
+
+/** The least-squares answer for the runs of one line, in one frame with the datum at 0. */
+export interface Adjustment {
+  /** Station of a thing, ft; undefined where nothing ties it to the datum. */
+  station(key: ThingKey): number | undefined;
+  /** Covariance of two things' stations, ft². */
+  covariance(a: ThingKey, b: ThingKey): number;
+  zero(run: Run): number;
+  scale(run: Run): number;
+  /** Where a reading puts its thing by its own run, ft. */
+  place(reading: Reading): number;
+  /** Residual over its own standard deviation. */
+  readingMisfit(reading: Reading): number;
+  tapeMisfit(tape: Tape): number;
+}
+
+const directionOf = (run: Run) => (run.direction === 'downstream' ? 1 : -1);
+
+/**
+ * Weighted least squares over X = X_a + d·(s·r − z): every reading, tape and counter prior one row, all linear
+ * in the stations X, scales s and zeros z. Rows are whitened by their standard deviations, so the inverse of the
+ * normal matrix is the covariance. Every run given must be tied to the datum (see `tiedRuns`).
+ */
+export function adjust(
+  line: Line,
+  runs: readonly Run[],
+  readings: readonly Reading[],
+  tapes: readonly Tape[],
+): Adjustment {
+  const datum = pointKey(line.datum);
+  const columns = new Map<string, number>();
+  const columnOf = (name: string) => {
+    const known = columns.get(name);
+    if (known !== undefined) return known;
+    columns.set(name, columns.size);
+    return columns.size - 1;
+  };
+  const rows: { terms: [number, number][]; right: number }[] = [];
+  const addRow = (sd: number, right: number, terms: [string, number][]) => {
+    rows.push({
+      right: right / sd,
+      terms: terms
+        .filter(([name]) => name !== datum)
+        .map(([name, factor]): [number, number] => [columnOf(name), factor / sd]),
+    });
+  };
+  for (const run of runs) {
+    const prior = counterPrior(line, run);
+    addRow(scaleSd, 1, [[`scale:${run.id}`, 1]]);
+    addRow(prior.zeroSd_ft, prior.zero_ft, [[`zero:${run.id}`, 1]]);
+  }
+  for (const { key, run, entry, raw_ft } of readings) {
+    const d = directionOf(run);
+    addRow(readingSd(entry.pass, entry.about), 0, [
+      [`scale:${run.id}`, raw_ft],
+      [`zero:${run.id}`, -1],
+      [key, -d],
+      [pointKey(run.access), d],
+    ]);
+  }
+  for (const tape of tapes) addRow(tape.sd_ft, tape.station_ft, [[tape.key, 1]]);
+
+  const size = columns.size;
+  const normal = Matrix.zeros(size, size);
+  const right = Matrix.zeros(size, 1);
+  for (const row of rows) {
+    for (const [i, u] of row.terms) {
+      right.set(i, 0, right.get(i, 0) + u * row.right);
+      for (const [j, v] of row.terms) normal.set(i, j, normal.get(i, j) + u * v);
+    }
+  }
+  const factor = size === 0 ? undefined : new CholeskyDecomposition(normal);
+  const solution = factor?.solve(right);
+  const covariances = factor?.solve(Matrix.eye(size));
+
+  const valueOf = (name: string) => {
+    if (name === datum) return 0;
+    const column = columns.get(name);
+    return column === undefined ? undefined : solution?.get(column, 0);
+  };
+  const must = (value: number | undefined) => {
+    if (value === undefined) throw new Error('asked for a run or thing outside the adjustment');
+    return value;
+  };
+  const zero = (run: Run) => must(valueOf(`zero:${run.id}`));
+  const scale = (run: Run) => must(valueOf(`scale:${run.id}`));
+  const place = ({ run, raw_ft }: Reading) =>
+    must(valueOf(pointKey(run.access))) + directionOf(run) * (scale(run) * raw_ft - zero(run));
+  return {
+    station: valueOf,
+    covariance(a, b) {
+      if (a === datum || b === datum) return 0;
+      const [i, j] = [columns.get(a), columns.get(b)];
+      return i === undefined || j === undefined ? 0 : (covariances?.get(i, j) ?? 0);
+    },
+    zero,
+    scale,
+    place,
+    readingMisfit: (reading) =>
+      Math.abs(place(reading) - must(valueOf(reading.key))) / readingSd(reading.entry.pass, reading.entry.about),
+    tapeMisfit: (tape) => Math.abs(tape.station_ft - must(valueOf(tape.key))) / tape.sd_ft,
+  };
+}
+
+/**
+ * The runs that a chain of shared things and tapes ties to the datum.
+ * Without such a chain a run's feet are known only among themselves.
+ */
+export function tiedRuns(
+  line: Line,
+  runs: readonly Run[],
+  readings: readonly Reading[],
+  tapes: readonly Tape[],
+): Set<Run> {
+  const reached = new Set<ThingKey>([pointKey(line.datum), ...tapes.map((tape) => tape.key)]);
+  const tied = new Set<Run>();
+  for (let grew = true; grew; ) {
+    grew = false;
+    for (const run of runs) {
+      if (tied.has(run)) continue;
+      const own = readings.filter((reading) => reading.run === run).map((reading) => reading.key);
+      const keys = [pointKey(run.access), ...own];
+      if (!keys.some((key) => reached.has(key))) continue;
+      tied.add(run);
+      keys.forEach((key) => reached.add(key));
+      grew = true;
+    }
+  }
+  return tied;
+}

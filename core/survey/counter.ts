@@ -1,0 +1,49 @@
+import type { Line, Run } from '../job/schema.js';
+
+/** What is believed of a run's counter before any reading: zero `z` and scale `s`, with standard deviations. */
+export interface CounterPrior {
+  readonly zero_ft: number;
+  readonly zeroSd_ft: number;
+  readonly why: string;
+  readonly warning?: 'riser-not-measured' | 'zero-unknown';
+}
+
+/** The scale of every counter is 1 ± this (1 sd). */
+export const scaleSd = 0.01;
+
+/** Zero of a run's counter at the level pipe of its access. Common practice; every number a default. */
+export function counterPrior(line: Line, run: Run): CounterPrior {
+  const riser = line.points.find((point) => point.id === run.access)?.riser_ft;
+  switch (run.zero) {
+    case 'cap':
+      return riser === undefined
+        ? {
+            zero_ft: 4,
+            zeroSd_ft: 1,
+            why: 'zeroed at the cap of a riser nobody measured, taken as 4.0 ft',
+            warning: 'riser-not-measured',
+          }
+        : { zero_ft: riser, zeroSd_ft: 0.5, why: `zeroed at the cap, riser ${riser} ft` };
+    case 'pipe':
+      return { zero_ft: 0, zeroSd_ft: 0.25, why: 'zeroed in the level pipe' };
+    case 'reading':
+      return {
+        zero_ft: run.zeroReading_ft ?? 0,
+        zeroSd_ft: 0.5,
+        why: `the counter showed ${run.zeroReading_ft ?? 0} at the access`,
+      };
+    case 'unknown':
+      return {
+        zero_ft: riser === undefined ? 2 : riser / 2,
+        zeroSd_ft: riser === undefined ? 2 : Math.max(riser / 2, 0.5),
+        why: 'nobody knows where it was zeroed, taken halfway up the riser',
+        warning: 'zero-unknown',
+      };
+  }
+}
+
+/** Standard deviation of one reading, ft: what was called "about" is the loosest, whatever the pass. */
+export function readingSd(pass: 'out' | 'back' | undefined, about: boolean | undefined): number {
+  if (about) return 1.5;
+  return pass === 'out' ? 1 : 0.5;
+}
