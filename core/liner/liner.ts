@@ -1,4 +1,4 @@
-import { plain, type Figure } from '../figure.js';
+import { plain, type Figure, type Step } from '../figure.js';
 import type { Criterion } from './thickness.js';
 
 /** Lengths a liner is ordered by. All lengths ft unless the name says otherwise. */
@@ -15,6 +15,8 @@ export interface LinerInput {
   readonly host_in: number;
   readonly thickness_in: number;
   readonly governs: Criterion;
+  /** How the needed thickness came out by each criterion. */
+  readonly thicknessSteps?: readonly Step[];
 }
 
 export interface LinerOrder {
@@ -24,7 +26,7 @@ export interface LinerOrder {
   readonly bladder: Figure;
   readonly layFlat: Figure;
   readonly resin: Figure;
-  readonly thickness_in: number;
+  readonly thickness: Figure;
   readonly governs: Criterion;
 }
 
@@ -111,7 +113,14 @@ export function linerOrder(input: LinerInput): LinerOrder {
         },
       ],
     },
-    thickness_in: wall_in,
+    thickness: {
+      value: wall_in,
+      unit: 'in',
+      steps: [
+        ...(input.thicknessSteps ?? []),
+        { label: 'Next made thickness', expression: `${wall_in} in`, source: 'common practice' },
+      ],
+    },
     governs: input.governs,
   };
 }

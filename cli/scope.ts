@@ -1,0 +1,38 @@
+import { readFileSync } from 'node:fs';
+import { readJobText } from '../core/job/read.js';
+import { scopeFile } from '../core/scope/scope-file.js';
+import { readyJob, scopeOf } from '../core/scope/scope.js';
+
+/**
+ * The headless scope. One file: the scope as indented JSON. Several: one scope a line, in the order given; a bad
+ * file does not stop the others. Faults go to standard error, one a line with its path; exit 2 when there were any.
+ */
+export function run(paths: readonly string[], out: (text: string) => void, fault: (text: string) => void): 0 | 2 {
+  if (paths.length === 0) {
+    fault('give one or more job files: npm run --silent scope -- JOB.json');
+    return 2;
+  }
+  let bad = false;
+  for (const path of paths) {
+    const read = load(path);
+    if (read.faults) {
+      bad = true;
+      for (const { path: at, message } of read.faults) fault(`${path}: ${at ? `${at}: ` : ''}${message}`);
+      continue;
+    }
+    const ready = readyJob(read.job);
+    const scope = scopeFile(ready, scopeOf(ready));
+    out(paths.length === 1 ? JSON.stringify(scope, null, 2) : JSON.stringify(scope));
+  }
+  return bad ? 2 : 0;
+}
+
+function load(path: string): ReturnType<typeof readJobText> {
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch (error) {
+    return { faults: [{ path: '', message: `cannot be read: ${error instanceof Error ? error.message : String(error)}` }] };
+  }
+  return readJobText(text);
+}

@@ -1,0 +1,42 @@
+import { plain, type Figure } from '../figure.js';
+import type { ActionMethod, Material } from '../job/vocabulary.js';
+
+/** New pipe for one dig, burst or regrade. */
+export interface LaidPipe {
+  readonly material: Material;
+  readonly diameter_in: number;
+  readonly laid: Figure;
+}
+
+const burstPerPit_ft = 2;
+
+/**
+ * Laid length of new pipe, ft. Counter feet run along the pipe, so it is the difference of the stations, not the
+ * distance on a map; a burst draws 2 ft more into each pit. Common practice.
+ */
+export function laidLength(input: {
+  method: ActionMethod;
+  from_ft: number;
+  to_ft: number;
+  material: Material;
+  diameter_in: number;
+  /** Pits a burst ends in. */
+  pits: number;
+}): LaidPipe {
+  const between = input.to_ft - input.from_ft;
+  const drawn = burstPerPit_ft * input.pits;
+  return {
+    material: input.material,
+    diameter_in: input.diameter_in,
+    laid: {
+      value: between + drawn,
+      unit: 'ft',
+      steps: [
+        { label: 'Along the pipe', expression: `${plain(input.to_ft)} − ${plain(input.from_ft)} = ${plain(between)}` },
+        ...(drawn > 0
+          ? [{ label: 'Drawn into each pit', expression: `+ ${input.pits} × ${burstPerPit_ft}`, source: 'common practice' }]
+          : []),
+      ],
+    },
+  };
+}

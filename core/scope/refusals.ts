@@ -1,0 +1,123 @@
+import { methods, type Method } from '../job/vocabulary.js';
+import { overlaps, type Interval } from '../line/intervals.js';
+import { burstCellRefusal, burstPointRefusal } from '../methods/burst.js';
+import { digCellRefusal, underBuilding } from '../methods/dig.js';
+import { boreRefusal, linerCellRefusal, linerPointRefusal } from '../methods/line.js';
+import type { Refusal } from '../methods/refusal.js';
+import { toGrade } from './edges.js';
+import type { Restriction } from './search.js';
+import { methodBit } from './edges.js';
+import type { Cell, Track } from './track.js';
+
+/** Why a method was not taken on a stretch, other than by what it costs; undefined where the rules allow it. */
+export function refusalOn(
+  track: Track,
+  method: Method,
+  stretch: Interval,
+  restrictions: readonly Restriction[],
+): Refusal | undefined {
+  const cells = track.cells.filter((cell) => overlaps(cell, stretch));
+  const pinned = restrictions.find((pin) => overlaps(pin, stretch) && !(pin.allowed & methodBit(method)));
+  if (pinned) {
+    return {
+      rule: 'pinned',
+      why: `a pin from ${pinned.from_ft.toFixed(1)} to ${pinned.to_ft.toFixed(1)} ft rules it out`,
+      lift: 'lift the pin',
+    };
+  }
+  return methodRefusal(track, method, stretch, cells) ?? dutyRefusal(track, method, stretch, cells);
+}
+
+function dutyRefusal(track: Track, method: Method, stretch: Interval, cells: readonly Cell[]): Refusal | undefined {
+  const duty = track.obligations.cured.find(
+    ({ place, methods: satisfied }) => overlaps(place, stretch) && !satisfied.includes(method),
+  );
+  if (duty) {
+    return {
+      rule: method === 'leave' || method === 'clean' ? 'must-be-cured' : 'does-not-cure',
+      why: duty.why,
+      lift: `another school, or an overruled grade; cured by ${duty.methods.join(', ')}`,
+    };
+  }
+  if (method === 'leave' && cells.some(({ mustClean }) => mustClean)) {
+    return { rule: 'must-be-cleaned', why: 'roots or deposit here are at least cleaned', lift: 'clean it and look again' };
+  }
+  return undefined;
+}
+
+function methodRefusal(track: Track, method: Method, stretch: Interval, cells: readonly Cell[]): Refusal | undefined {
+  const { model, rules } = track;
+  const inside = model.points.filter(({ at }) => at.station_ft > stretch.from_ft && at.station_ft < stretch.to_ft);
+  const first = <T, R>(all: readonly T[], judge: (each: T) => R | undefined): R | undefined => {
+    for (const each of all) {
+      const found = judge(each);
+      if (found !== undefined) return found;
+    }
+    return undefined;
+  };
+  switch (method) {
+    case 'leave':
+    case 'clean':
+      return undefined;
+    case 'spot':
+    case 'open-cut':
+      return first(cells, digCellRefusal) ?? buildingRefusal(cells, stretch, rules.handDugReach_ft);
+    case 'regrade':
+      return first(cells, digCellRefusal) ?? regradeRefusal(track, stretch);
+    case 'line':
+    case 'short-line':
+      return (
+        first(cells, linerCellRefusal) ??
+        first(inside, linerPointRefusal) ??
+        first(cells.slice(1), (cell) => boreRefusal(cells[cells.indexOf(cell) - 1] ?? cell, cell, rules))
+      );
+    case 'burst':
+      return first(cells, (cell) => burstCellRefusal(cell, model, rules)) ?? first(inside, burstPointRefusal);
+  }
+}
+
+function buildingRefusal(cells: readonly Cell[], stretch: Interval, reach_ft: number): Refusal | undefined {
+  const under = cells.filter(({ closedTo }) => closedTo === 'building');
+  const length = under.reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0);
+  return length > 2 * reach_ft || (under.length > 0 && length >= stretch.to_ft - stretch.from_ft - 1e-6)
+    ? underBuilding
+    : undefined;
+}
+
+function regradeRefusal(track: Track, stretch: Interval): Refusal | undefined {
+  const bellies = track.condition.findings.filter(
+    ({ placed, place }) => placed.entry.finding === 'belly' && overlaps(place, stretch),
+  );
+  if (bellies.length === 0) return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'nothing' };
+  if (!track.model.profile.graded) {
+    return { rule: 'fall-unknown', why: 'fewer than two depths were located, so the fall is not known', lift: 'locate the depth at both ends' };
+  }
+  return toGrade(track, stretch.from_ft, stretch.to_ft, bellies)
+    ? undefined
+    : { rule: 'not-enough-fall', why: 'between these ends the pipe would lie flatter than the least slope', lift: 'a longer stretch, or a lower end' };
+}
+
+export interface Rejection {
+  readonly method: Method;
+  readonly rule: string;
+  readonly why: string;
+}
+
+/** Every method not taken on a stretch: the rule that refuses it, or that it costs more, or is not needed. */
+export function rejectionsOn(
+  track: Track,
+  taken: Method,
+  stretch: Interval,
+  restrictions: readonly Restriction[],
+): Rejection[] {
+  const nothingToDo = taken === 'leave';
+  return methods
+    .filter((method) => method !== taken)
+    .map((method) => {
+      const refusal = refusalOn(track, method, stretch, restrictions);
+      if (refusal) return { method, rule: refusal.rule, why: `${refusal.why}; would be lifted by: ${refusal.lift}` };
+      return nothingToDo
+        ? { method, rule: 'not-needed', why: 'nothing here must be put right' }
+        : { method, rule: 'costs-more', why: 'allowed here, but the whole scope would cost more' };
+    });
+}

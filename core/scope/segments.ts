@@ -1,0 +1,78 @@
+import { gradeWords, methods, type Grade, type Material, type Method, type OwnerKind } from '../job/vocabulary.js';
+import { overlaps, type Interval } from '../line/intervals.js';
+import type { Layout } from './layout.js';
+import { methodBit } from './edges.js';
+import { rejectionsOn, type Rejection } from './refusals.js';
+import type { Restriction } from './search.js';
+import type { Track } from './track.js';
+
+/** A longest stretch alike in pipe, sight, owner, method and action. */
+export interface Segment extends Interval {
+  readonly material: Material;
+  readonly diameter_in: number;
+  readonly seen: boolean;
+  readonly owner: OwnerKind;
+  readonly grade: Grade;
+  readonly method: Method;
+  readonly action: string | null;
+  readonly because: readonly string[];
+  readonly rejected: readonly Rejection[];
+}
+
+export function segmentsOf(track: Track, layout: Layout, restrictions: readonly Restriction[]): Segment[] {
+  const stretches: (Omit<Segment, 'grade' | 'because' | 'rejected'> & { to_ft: number })[] = [];
+  track.cells.forEach((cell, i) => {
+    const { method, action } = layout.cells[i] ?? { method: 'leave' as const, action: null };
+    const next = {
+      from_ft: cell.from_ft,
+      to_ft: cell.to_ft,
+      material: cell.pipe.material,
+      diameter_in: cell.pipe.diameter_in,
+      seen: cell.seen,
+      owner: cell.owner,
+      method,
+      action,
+    };
+    const last = stretches.at(-1);
+    const alike =
+      last &&
+      (['material', 'diameter_in', 'seen', 'owner', 'method', 'action'] as const).every(
+        (field) => last[field] === next[field],
+      );
+    if (alike) last.to_ft = next.to_ft;
+    else stretches.push(next);
+  });
+  return stretches.map((stretch) => {
+    const findings = track.condition.findings.filter(({ place }) => overlaps(place, stretch));
+    return {
+      ...stretch,
+      grade: findings.reduce<Grade>((worst, { grade }) => (grade > worst ? grade : worst), 0),
+      because: becauseOf(track, stretch, stretch.method),
+      rejected: rejectionsOn(track, stretch.method, stretch, restrictions),
+    };
+  });
+}
+
+function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {
+  const duties = track.obligations.cured.filter(({ place }) => overlaps(place, stretch)).map(({ why }) => why);
+  const found = track.condition.findings
+    .filter(({ place, grade }) => grade > 0 && overlaps(place, stretch))
+    .map(({ placed, grade, possible, settled }) => {
+      const at = placed.to_ft - placed.from_ft > 0.05 ? `${placed.from_ft.toFixed(1)} to ${placed.to_ft.toFixed(1)}` : placed.from_ft.toFixed(1);
+      return `${gradeWords[grade]}: ${possible ? 'possible ' : ''}${placed.entry.finding} at ${at} ft${settled ? ', cleaned since' : ''}`;
+    });
+  const cleaned = method === 'clean' && track.cells.some((cell) => cell.mustClean && overlaps(cell, stretch));
+  return [
+    ...duties,
+    ...found,
+    ...(cleaned ? ['roots or deposit here are at least cleaned'] : []),
+    ...(stretch.seen ? [] : ['not seen: nothing is known of this pipe']),
+  ];
+}
+
+/** Forbids a method on every cell of a stretch. */
+export const forbidding = (method: Method, { from_ft, to_ft }: Interval): Restriction => ({
+  from_ft,
+  to_ft,
+  allowed: ((1 << methods.length) - 1) & ~methodBit(method),
+});

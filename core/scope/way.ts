@@ -1,0 +1,133 @@
+import type { Condition } from '../condition/condition.js';
+import type { Prices } from '../job/prices-schema.js';
+import type { Rules } from '../job/rules-schema.js';
+import type { Pin } from '../job/schema.js';
+import { roundCents } from '../job/units.js';
+import { methods, type Method, type School } from '../job/vocabulary.js';
+import { resolveStretch, type LineModel } from '../line/model.js';
+import { carriedOn, creditOf } from './carried.js';
+import { cheapest } from './cheapest.js';
+import { methodBit, possibleOn } from './edges.js';
+import { layOut, type Layout } from './layout.js';
+import { mobilisationLines, priceLines, totalOf, type PriceLine } from './price-lines.js';
+import { prepare, type Plan, type Prepared, type Restriction } from './search.js';
+import { trackOf } from './track.js';
+
+/** One line as the search sees it: laid out, graded, with its pins as restrictions. */
+export interface ScopedLine {
+  readonly model: LineModel;
+  readonly condition: Condition;
+  readonly restrictions: readonly Restriction[];
+}
+
+export interface LineWay {
+  readonly line: ScopedLine;
+  readonly prepared: Prepared;
+  /** Undefined where nothing satisfies the rules and pins. */
+  readonly chosen: { plan: Plan; layout: Layout; prices: readonly PriceLine[]; carried: number } | undefined;
+}
+
+/** The cheapest scope of a job under one school. */
+export interface Way {
+  readonly school: School;
+  readonly feasible: boolean;
+  readonly lines: readonly LineWay[];
+  readonly priceLines: readonly PriceLine[];
+  readonly scope: number;
+  readonly carried: number;
+}
+
+export interface WayInput {
+  readonly lines: readonly ScopedLine[];
+  readonly rules: Rules;
+  readonly prices: Prices;
+  readonly school: School;
+  /** Findings that must be cured on top, by line id. */
+  readonly extra?: ReadonlyMap<string, readonly string[]>;
+  /** Further restrictions, by line id. */
+  readonly forbid?: ReadonlyMap<string, readonly Restriction[]>;
+}
+
+/** Pins as restrictions: a pin with a method forces it, one with `never` forbids those. */
+export function restrictionsOf(pins: readonly Pin[] | undefined, model: LineModel): Restriction[] {
+  const every = (1 << methods.length) - 1;
+  return (pins ?? []).map((pin) => ({
+    ...resolveStretch(pin, model.survey),
+    allowed:
+      pin.method === undefined
+        ? (pin.never ?? []).reduce((mask, method) => mask & ~methodBit(method), every)
+        : methodBit(pin.method),
+  }));
+}
+
+/** Readies every line for searching under a school: breaks, actions, holes and what leaving would carry. */
+export function prepareLines(input: WayInput): Prepared[] {
+  return input.lines.map(({ model, condition }) => {
+    const possible = possibleOn(
+      trackOf({
+        model,
+        condition,
+        rules: input.rules,
+        prices: input.prices,
+        school: input.school,
+        extra: input.extra?.get(model.line.id) ?? [],
+      }),
+    );
+    return prepare(possible, carriedOn(possible));
+  });
+}
+
+/** Finds the cheapest scope under a school; a line with no way at all does not hold up the others. */
+export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLines(input)): Way {
+  const restrictions = input.lines.map(({ model, restrictions: pins }) => [
+    ...pins,
+    ...(input.forbid?.get(model.line.id) ?? []),
+  ]);
+  const open = prepared.map((each, i) => cheapest([each], [restrictions[i] ?? []]) !== undefined);
+  const within = <T>(all: readonly T[]) => all.filter((_, i) => open[i]);
+  const best = cheapest(within(prepared), within(restrictions));
+  const plans = [...(best?.plans ?? [])];
+  const lines = input.lines.map((line, i): LineWay => {
+    const own = prepared[i];
+    if (!own) throw new Error('a line was not prepared');
+    const plan = open[i] ? plans.shift() : undefined;
+    if (!plan) return { line, prepared: own, chosen: undefined };
+    const layout = layOut(own.possible, plan);
+    return {
+      line,
+      prepared: own,
+      chosen: { plan, layout, prices: priceLines(own.possible, layout), carried: carriedAfter(own, plan, layout) },
+    };
+  });
+  const used = new Map<Method, string>();
+  for (const { line, chosen } of lines) {
+    for (const method of methods) {
+      if (chosen && chosen.plan.used & methodBit(method) && !used.has(method)) used.set(method, line.model.line.id);
+    }
+  }
+  const all = [
+    ...mobilisationLines(used, input.prices),
+    ...lines.flatMap(({ chosen }) => chosen?.prices ?? []),
+  ];
+  return {
+    school: input.school,
+    feasible: open.every(Boolean),
+    lines,
+    priceLines: all,
+    scope: totalOf(all),
+    carried: roundCents(lines.reduce((sum, { chosen }) => sum + (chosen?.carried ?? 0), 0)),
+  };
+}
+
+/** Present value of upkeep and likely failures left by a plan. */
+function carriedAfter({ possible, carried }: Prepared, plan: Plan, layout: Layout): number {
+  const { track } = possible;
+  const rootsLeft = track.cells.some((cell, i) => cell.rootJoint && layout.cells[i]?.action === null);
+  const credit = plan.steps.reduce((sum, { edge }) => sum + (edge ? creditOf(track, carried, edge) : 0), 0);
+  return roundCents(
+    carried.looks +
+      (rootsLeft ? carried.yearlyCleaning : 0) +
+      carried.findings.reduce((sum, { sum: each }) => sum + each, 0) -
+      credit,
+  );
+}

@@ -1,0 +1,86 @@
+import { plain, type Figure } from '../figure.js';
+import type { Soil, SurfaceKind } from '../job/vocabulary.js';
+import type { Interval } from '../line/intervals.js';
+import { bedding_ft, engineerOver_ft, protectFrom_ft, type Section } from './section.js';
+
+/** What a crew reads of one hole before they dig it. */
+export interface HoleFigures {
+  readonly depth: Figure;
+  /** Length and width of the bottom, ft. */
+  readonly bottom_ft: readonly [number, number];
+  readonly protection: string;
+  readonly bank: Figure;
+  readonly loose: Figure;
+  readonly cautions: readonly string[];
+}
+
+const looseness = 1.25;
+
+/** Depth, bottom, protection and earth of a hole from the cells it goes through. */
+export function holeFigures(
+  hole: Interval,
+  cells: readonly (Interval & { section: Section; surface: SurfaceKind })[],
+  earth: { earthTo5_yd3: number; earthBelow5_yd3: number },
+  soil: Soil,
+): HoleFigures {
+  const sections = cells.map(({ section }) => section);
+  const deepest = sections.reduce<Section | undefined>(
+    (most, each) => (!most || each.depth_ft > most.depth_ft ? each : most),
+    undefined,
+  );
+  const depth_ft = deepest?.depth_ft ?? 0;
+  const bank = earth.earthTo5_yd3 + earth.earthBelow5_yd3;
+  return {
+    depth: {
+      value: depth_ft,
+      unit: 'ft',
+      steps: [
+        {
+          label: 'Deepest invert and its bedding',
+          expression: `${plain(depth_ft - bedding_ft)} + ${plain(bedding_ft)} = ${plain(depth_ft)}`,
+          source: 'common practice',
+        },
+      ],
+    },
+    bottom_ft: [hole.to_ft - hole.from_ft, Math.max(0, ...sections.map(({ width_ft }) => width_ft))],
+    protection: protectionOf(deepest, soil),
+    bank: {
+      value: bank,
+      unit: 'yd³',
+      steps: [
+        {
+          label: 'Each cell by its own depth, width and slope',
+          expression: `${plain(earth.earthTo5_yd3)} up to 5 ft deep + ${plain(earth.earthBelow5_yd3)} deeper = ${plain(bank)}`,
+          source: 'L W d + s (L + W) d² + 4/3 s² d³ at even depth',
+        },
+      ],
+    },
+    loose: {
+      value: bank * looseness,
+      unit: 'yd³',
+      steps: [{ label: 'Loosened by digging', expression: `${plain(bank)} × ${looseness}`, source: 'common practice' }],
+    },
+    cautions: cautionsOf(depth_ft, deepest),
+  };
+}
+
+const slopeWords: Record<string, string> = { '0.75': '¾ : 1', '1': '1 : 1', '1.5': '1½ : 1' };
+
+function protectionOf(section: Section | undefined, soil: Soil): string {
+  if (!section || section.depth_ft < protectFrom_ft) return 'none';
+  if (section.depth_ft > engineerOver_ft) return 'designed by an engineer';
+  if (section.shored) return 'shore or shield';
+  return section.slope === 0 && soil === 'rock' ? 'none, stable rock' : `slope ${slopeWords[String(section.slope)] ?? `${section.slope} : 1`}`;
+}
+
+/** The usual cautions that apply to this hole. 29 CFR 1926.651–652, from memory. */
+function cautionsOf(depth_ft: number, section: Section | undefined): string[] {
+  if (!section) return ['Sewer air: test before going in under the floor.'];
+  return [
+    depth_ft >= protectFrom_ft
+      ? '5 ft and over: nobody in without shoring, a shield or a slope. The competent person decides, here, today.'
+      : 'Under 5 ft: the competent person looks for signs of cave-in before anyone goes in.',
+    ...(depth_ft >= 4 ? ['Way out within 25 ft of anyone. Test the air where it may be bad.'] : []),
+    'Earth 2 ft back from the edge. Call for the utility locate first.',
+  ];
+}
