@@ -114,6 +114,11 @@ export function pricesInForce(override: PricesOverride | undefined): Prices {
 
 /** Rate for a bore (in): the listed one, else the next larger listed, else the largest. Undefined for an empty table. */
 export function rateForBore(table: Record<string, number> | undefined, bore_in: number): number | undefined {
-  const listed = Object.entries(table ?? {}).sort((a, b) => Number(a[0]) - Number(b[0]));
-  return (listed.find(([bore]) => Number(bore) >= bore_in - 1e-9) ?? listed.at(-1))?.[1];
+  let [next, largest] = [Infinity, -Infinity];
+  for (const listed in table) {
+    const bore = Number(listed);
+    if (bore >= bore_in - 1e-9 && bore < next) next = bore;
+    if (bore > largest) largest = bore;
+  }
+  return table?.[String(next === Infinity ? largest : next)];
 }

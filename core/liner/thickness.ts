@@ -26,7 +26,6 @@ export interface Thickness {
   readonly needed_in: number;
   readonly governs: Criterion;
   readonly by: Readonly<Partial<Record<Criterion, number>>>;
-  readonly steps: readonly Step[];
 }
 
 const E = 250_000;
@@ -113,12 +112,16 @@ export function liveLoad(cover_ft: number, surface: SurfaceKind | undefined): nu
   return straightBetween(wheel_psi, cover_ft);
 }
 
+function headsOf({ host_in, invert_ft, waterOverInvert_ft }: LinerLoads) {
+  const cover_ft = Math.max(0, invert_ft - host_in / 12);
+  const head_ft = Math.max(0, waterOverInvert_ft);
+  return { cover_ft, head_ft, overCrown_ft: Math.min(cover_ft, Math.max(0, head_ft - host_in / 12)) };
+}
+
 /** The thickness needed at one place and the criterion that governs it. */
 export function linerThickness(loads: LinerLoads): Thickness {
   const { host_in, ovality_percent: q } = loads;
-  const cover_ft = Math.max(0, loads.invert_ft - host_in / 12);
-  const head_ft = Math.max(0, loads.waterOverInvert_ft);
-  const overCrown_ft = Math.min(cover_ft, Math.max(0, head_ft - host_in / 12));
+  const { cover_ft, head_ft, overCrown_ft } = headsOf(loads);
   const live_psi = liveLoad(cover_ft, loads.surface);
   const by: Partial<Record<Criterion, number>> = loads.exposed
     ? { 'least stiffness': forStiffness(host_in) }
@@ -131,28 +134,33 @@ export function linerThickness(loads: LinerLoads): Thickness {
   const [governs, needed_in] = (Object.entries(by) as [Criterion, number][]).reduce((most, each) =>
     each[1] > most[1] ? each : most,
   );
+  return { needed_in, governs, by };
+}
+
+/** How each criterion came out, for whoever opens the figure. */
+export function thicknessSteps(loads: LinerLoads): Step[] {
+  const { host_in, ovality_percent: q, surface } = loads;
+  const { by, governs } = linerThickness(loads);
+  const { cover_ft, head_ft, overCrown_ft } = headsOf(loads);
+  const live_psi = liveLoad(cover_ft, surface);
   const inputs: Record<Criterion, string> = {
     'partly deteriorated': `D ${plain(host_in)} in, ${plain(head_ft)} ft of water over the invert, ${plain(q)} % oval`,
     'out of round': `D ${plain(host_in)} in, ${plain(head_ft)} ft of water, ${plain(q)} % oval`,
     'fully deteriorated': `cover ${plain(cover_ft)} ft, water ${plain(overCrown_ft)} ft over the crown, wheels ${plain(live_psi)} psi: ${plain(totalLoad(cover_ft, overCrown_ft, live_psi), 3)} psi`,
     'least stiffness': `E ÷ 12 DR³ ≥ ${leastStiffness} psi`,
   };
-  return {
-    needed_in,
-    governs,
-    by,
-    steps: (Object.entries(by) as [Criterion, number][]).map(([criterion, value]) => ({
-      label: criterion === governs ? `${criterion}, governs` : criterion,
-      expression: `${inputs[criterion]} → ${plain(value, 4)} in`,
-      source: criterion === 'least stiffness' ? 'house rule' : source,
-    })),
-  };
+  return (Object.entries(by) as [Criterion, number][]).map(([criterion, value]) => ({
+    label: criterion === governs ? `${criterion}, governs` : criterion,
+    expression: `${inputs[criterion]} → ${plain(value, 4)} in`,
+    source: criterion === 'least stiffness' ? 'house rule' : source,
+  }));
 }
 
 /** Thicknesses a liner is made in, in (3.0, 4.5 and 6.0 mm). */
-export const madeThicknesses_in = [0.118, 0.177, 0.236] as const;
+const madeThicknesses_in = [0.118, 0.177, 0.236] as const;
+export type MadeThicknessIn = (typeof madeThicknesses_in)[number];
 
 /** The thinnest made liner that is thick enough; undefined over 6.0 mm. */
-export function madeThickness(needed_in: number): (typeof madeThicknesses_in)[number] | undefined {
+export function madeThickness(needed_in: number): MadeThicknessIn | undefined {
   return madeThicknesses_in.find((made) => made >= needed_in - 1e-9);
 }

@@ -1,10 +1,11 @@
 import { curedBy } from '../condition/grade-table.js';
 import { leastSlope } from '../grade/least-slope.js';
-import { rateForBore, type MadeThickness } from '../job/prices-schema.js';
+import { rateForBore } from '../job/prices-schema.js';
 import { sameStation_ft } from '../job/units.js';
 import { methods, type ActionMethod, type Method } from '../job/vocabulary.js';
 import { covers, overlaps } from '../line/intervals.js';
-import { madeThickness } from '../liner/thickness.js';
+import type { PlacedPoint } from '../line/model.js';
+import { madeThickness, type MadeThicknessIn } from '../liner/thickness.js';
 import { burstCellRefusal, burstPointRefusal, leastBurst_ft } from '../methods/burst.js';
 import { digCellRefusal } from '../methods/dig.js';
 import {
@@ -63,127 +64,183 @@ export function allowedMasks(track: Track): Int32Array {
 
 /** Lists every action the rules allow on a track, with its cost. */
 export function possibleOn(track: Track): Possible {
-  const { cells, boundaries, model, rules, prices } = track;
-  const holes = holeCosts(track);
-  const station = (boundary: number) => track.breaks[boundaries[boundary] ?? 0] ?? 0;
-  const masks = allowedMasks(track);
-  const count = (flag: (cell: Cell, index: number) => boolean): Float64Array => prefix(cells, (cell, i) => (flag(cell, i) ? 1 : 0));
-  const noDig = count((cell) => digCellRefusal(cell) !== undefined);
-  const noLiner = count((cell) => linerCellRefusal(cell) !== undefined);
-  const boreBreaks = count((cell, i) => {
-    const before = cells[i - 1];
-    return before !== undefined && boreRefusal(before, cell, rules) !== undefined;
-  });
-  const boreSteps = count((cell, i) => {
-    const before = cells[i - 1];
-    return before !== undefined && before.pipe.diameter_in !== cell.pipe.diameter_in;
-  });
-  const noBurst = count((cell) => burstCellRefusal(cell, model, rules) !== undefined);
-  const badlyGraded = count((cell) => cell.findings.some(({ grade, possible }) => grade >= 3 && !possible));
-  const must = new Map(
-    methods.map((method) => [method, count((_, i) => ((masks[i] ?? 0) & methodBit(method)) === 0)]),
-  );
-  const pipe = prefix(cells, (cell, _, length) =>
-    length *
-    (pipeRate(track, cell.pipe.diameter_in) + (cell.closedTo === 'building' ? prices.handDug_per_ft : 0)),
-  );
-  const rehung = prefix(cells, (cell, _, length) =>
-    cell.closedTo === 'crawl-space'
-      ? length * (prices.rehang_per_ft - pipeRate(track, cell.pipe.diameter_in))
-      : 0,
-  );
-  const exposedLength = prefix(cells, (cell, _, length) => (cell.closedTo === 'crawl-space' ? length : 0));
-  const burst = prefix(cells, (cell, _, length) => length * (rateForBore(prices.burst_per_ft, cell.pipe.diameter_in) ?? 0));
-  const made = cells.map((cell) => madeThickness(cell.thickness.needed_in) ?? 0.236);
-  const liner = new Map(
-    ([0.118, 0.177, 0.236] as const).map((thickness) => [
-      thickness,
-      prefix(
-        cells,
-        (cell, _, length) =>
-          length *
-          (rateForBore(prices.liner_per_ft[String(thickness) as MadeThickness], cell.pipe.diameter_in) ?? 0),
-      ),
-    ]),
-  );
-  const inside = (from: number, to: number) =>
-    model.points.filter(
-      ({ at }) => at.station_ft > from + sameStation_ft && at.station_ft < to - sameStation_ft,
-    );
-  const bellies = track.condition.findings.filter(({ placed }) => placed.entry.finding === 'belly');
-
-  const wayIn = {
-    upstream: boundaries.map((fine, b) => wayInAt(model, station(b), 'upstream', cells[fine - 1]?.pipe.diameter_in ?? 0) !== undefined),
-    downstream: boundaries.map((fine, b) => wayInAt(model, station(b), 'downstream', cells[fine]?.pipe.diameter_in ?? 0) !== undefined),
-  };
-
-  const edgesFrom = boundaries.map((fineFrom, from) => {
+  const { cells, boundaries, model, prices } = track;
+  const fine = Int32Array.from(boundaries);
+  const sums = runningSums(track);
+  const edgesFrom = boundaries.map((_, from) => {
     const edges: Edge[] = [];
-    const a = station(from);
-    let thickest = 0;
-    for (let to = from + 1; to < boundaries.length; to++) {
-      const fineTo = boundaries[to] ?? 0;
-      const b = station(to);
-      const length = b - a;
-      const sum = (sums: Float64Array, start = fineFrom) => (sums[fineTo] ?? 0) - (sums[start] ?? 0);
-      const satisfies = (method: Method) => sum(must.get(method) ?? noDig) === 0;
-      for (let cell = boundaries[to - 1] ?? 0; cell < fineTo; cell++) thickest = Math.max(thickest, made[cell] ?? 0);
-      const ends_in = [cells[fineFrom]?.pipe.diameter_in ?? 4, cells[fineTo - 1]?.pipe.diameter_in ?? 4] as const;
-      const couplings = couplingRate(track, ends_in[0]) + couplingRate(track, ends_in[1]);
-
-      if (sum(noDig) === 0 && reachable(cells, fineFrom, fineTo, rules.handDugReach_ft)) {
-        const exposed = sum(exposedLength) > length - 1e-6;
-        const add = (method: ActionMethod, cost: number) => {
-          edges.push({ from, to, method, cost, exposed, letIn: false });
-        };
-        const touched = bellies.filter(({ place }) => overlaps(place, { from_ft: a, to_ft: b }));
-        const laidToGrade = touched.length > 0 && toGrade(track, a, b, touched);
-        const owesGrade = track.obligations.cured.some(
-          (duty) => duty.laidToGrade && overlaps(duty.place, { from_ft: a, to_ft: b }),
-        );
-        if (length <= rules.spotMost_ft + 1e-9) {
-          if (satisfies('spot')) add('spot', sum(pipe) + couplings);
-        } else if (satisfies('open-cut') && (!owesGrade || laidToGrade)) add('open-cut', sum(pipe) + couplings);
-        if (laidToGrade && satisfies('regrade')) add('regrade', sum(pipe) + sum(rehung) + couplings);
-      }
-      if (length >= leastBurst_ft - 1e-9 && sum(noBurst) === 0 && satisfies('burst')) {
-        if (!inside(a, b).some((placed) => burstPointRefusal(placed))) {
-          edges.push({ from, to, method: 'burst', cost: sum(burst) + couplings, exposed: false, letIn: false });
-        }
-      }
-      if (sum(noLiner) === 0 && sum(boreBreaks, fineFrom + 1) === 0) {
-        const within = inside(a, b);
-        const bends = within.reduce((degrees, { point }) => degrees + (point.kind === 'bend' ? (point.degrees ?? 0) : 0), 0);
-        if (bends <= mostBends_deg && !within.some((placed) => linerPointRefusal(placed))) {
-          const tieIns = within.filter(({ point }) => point.kind === 'tie-in').length;
-          const own =
-            sum(liner.get(thickest as 0.118) ?? pipe) +
-            tieIns * prices.reinstatement_each +
-            sum(boreSteps, fineFrom + 1) * prices.transition_each;
-          if (satisfies('line')) {
-            edges.push({ from, to, method: 'line', cost: own + prices.liner_each, exposed: false, letIn: false });
-          }
-          if (
-            length >= shortLiner_ft.least - 1e-9 &&
-            length <= shortLiner_ft.most + 1e-9 &&
-            satisfies('short-line') &&
-            firstAndLastSound(track, badlyGraded, a, b)
-          ) {
-            const letIn = letInWithin(track, a, b, ends_in[0]);
-            edges.push({ from, to, method: 'short-line', cost: own + prices.shortLiner_each, exposed: false, letIn });
-          }
-        }
-      }
-    }
+    for (const each of [digsFrom, burstsFrom, linersFrom]) each(track, sums, fine, from, edges);
     return edges;
   });
   const cleaning = prefix(cells, (_, __, length) => length * prices.cleaning_per_ft);
-  for (const finding of track.condition.findings.filter((each) => isCutBack(track, each.id))) {
+  for (const finding of track.condition.findings.filter(({ id }) => isCutBack(track, id))) {
     const at = cells.findIndex((cell) => overlaps(cell, finding.place));
-    for (let i = at + 1; at >= 0 && i < cleaning.length; i++) cleaning[i] = (cleaning[i] ?? 0) + prices.cutBack_each;
+    for (let i = at + 1; at >= 0 && i < cleaning.length; i++) cleaning[i] = (cleaning[i] as number) + prices.cutBack_each;
   }
-  return { track, holes, edgesFrom, cleaning, wayIn };
+  const wayIn = (goes: 'upstream' | 'downstream') =>
+    boundaries.map((index) => {
+      const into = cells[goes === 'upstream' ? index - 1 : index];
+      return wayInAt(model, track.breaks[index] as number, goes, into?.pipe.diameter_in ?? 0) !== undefined;
+    });
+  return {
+    track,
+    holes: holeCosts(track),
+    edgesFrom,
+    cleaning,
+    wayIn: { upstream: wayIn('upstream'), downstream: wayIn('downstream') },
+  };
 }
+
+/** Running sums over fine cells and breaks, so that any stretch is judged and priced by two look-ups. */
+function runningSums(track: Track) {
+  const { cells, model, rules, prices, breaks } = track;
+  const masks = allowedMasks(track);
+  const count = (flag: (cell: Cell, index: number) => boolean) => prefix(cells, (cell, i) => (flag(cell, i) ? 1 : 0));
+  const step = (differs: (before: Cell, cell: Cell) => boolean) =>
+    count((cell, i) => {
+      const before = cells[i - 1];
+      return before !== undefined && differs(before, cell);
+    });
+  /** Sum of a value over the points at or before each fine break. */
+  const points = (value: (placed: PlacedPoint) => number) => {
+    const at = new Float64Array(breaks.length + 1);
+    for (const placed of model.points) {
+      const index = breaks.findIndex((x) => Math.abs(x - placed.at.station_ft) <= sameStation_ft);
+      if (index >= 0) at[index + 1] = (at[index + 1] as number) + value(placed);
+    }
+    for (let i = 1; i < at.length; i++) at[i] = (at[i] as number) + (at[i - 1] as number);
+    return at;
+  };
+  const byBore = (table: Record<string, number>) =>
+    prefix(cells, (cell, _, length) => length * (rateForBore(table, cell.pipe.diameter_in) ?? 0));
+  const ifTrue = (refused: unknown) => (refused === undefined ? 0 : 1);
+  return {
+    barred: new Map(methods.map((method) => [method, count((_, i) => ((masks[i] as number) & methodBit(method)) === 0)])),
+    noDig: count((cell) => digCellRefusal(cell) !== undefined),
+    building: count((cell) => cell.closedTo === 'building'),
+    bellies: count((cell) => cell.findings.some(({ placed }) => placed.entry.finding === 'belly')),
+    exposedLength: prefix(cells, (cell, _, length) => (cell.closedTo === 'crawl-space' ? length : 0)),
+    pipe: prefix(
+      cells,
+      (cell, _, length) =>
+        length * (pipeRate(track, cell.pipe.diameter_in) + (cell.closedTo === 'building' ? prices.handDug_per_ft : 0)),
+    ),
+    rehung: prefix(cells, (cell, _, length) =>
+      cell.closedTo === 'crawl-space' ? length * (prices.rehang_per_ft - pipeRate(track, cell.pipe.diameter_in)) : 0,
+    ),
+    noBurst: count((cell) => burstCellRefusal(cell, model, rules) !== undefined),
+    burst: byBore(prices.burst_per_ft),
+    noLiner: count((cell) => linerCellRefusal(cell) !== undefined),
+    boreBreaks: step((before, cell) => boreRefusal(before, cell, rules) !== undefined),
+    boreSteps: step((before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in),
+    badlyGraded: count((cell) => cell.findings.some(({ grade, possible }) => grade >= 3 && !possible)),
+    made: cells.map((cell): MadeThicknessIn => madeThickness(cell.thickness.needed_in) ?? 0.236),
+    liner: { 0.118: byBore(prices.liner_per_ft['0.118']), 0.177: byBore(prices.liner_per_ft['0.177']), 0.236: byBore(prices.liner_per_ft['0.236']) },
+    burstStops: points((placed) => ifTrue(burstPointRefusal(placed))),
+    linerStops: points((placed) => ifTrue(linerPointRefusal(placed))),
+    bendDegrees: points(({ point }) => (point.kind === 'bend' ? (point.degrees ?? 0) : 0)),
+    tieIns: points(({ point }) => (point.kind === 'tie-in' ? 1 : 0)),
+  };
+}
+
+type Sums = ReturnType<typeof runningSums>;
+type EdgesFrom = (track: Track, sums: Sums, fine: Int32Array, from: number, edges: Edge[]) => void;
+
+const over = (sums: Float64Array, start: number, end: number) => (sums[end] as number) - (sums[start] as number);
+/** Over the points strictly inside a stretch of fine breaks. */
+const inside = (sums: Float64Array, start: number, end: number) => (sums[end] as number) - (sums[start + 1] as number);
+
+function couplingsAt(track: Track, start: number, end: number): number {
+  const bore = (cell: Cell | undefined) => cell?.pipe.diameter_in ?? 4;
+  return couplingRate(track, bore(track.cells[start])) + couplingRate(track, bore(track.cells[end - 1]));
+}
+
+const digsFrom: EdgesFrom = (track, sums, fine, from, edges) => {
+  const { breaks, rules } = track;
+  const start = fine[from] as number;
+  const a = breaks[start] as number;
+  const barred = (method: ActionMethod) => sums.barred.get(method) as Float64Array;
+  for (let to = from + 1; to < fine.length; to++) {
+    const end = fine[to] as number;
+    const b = breaks[end] as number;
+    const length = b - a;
+    const allowed = (method: ActionMethod) => over(barred(method), start, end) === 0;
+    if (over(sums.noDig, start, end) > 0) return;
+    if (!allowed('spot') && !allowed('open-cut') && !allowed('regrade')) return;
+    if (over(sums.building, start, end) > 0 && !reachable(track.cells, start, end, rules.handDugReach_ft)) continue;
+    const exposed = over(sums.exposedLength, start, end) > length - 1e-6;
+    const cost = over(sums.pipe, start, end) + couplingsAt(track, start, end);
+    const add = (method: ActionMethod, own: number) => edges.push({ from, to, method, cost: own, exposed, letIn: false });
+    const sag = over(sums.bellies, start, end) > 0;
+    const graded = sag && laidToGrade(track, a, b);
+    if (length <= rules.spotMost_ft + 1e-9) {
+      if (allowed('spot')) add('spot', cost);
+    } else if (allowed('open-cut') && (graded || !sag || !owesGrade(track, a, b))) add('open-cut', cost);
+    if (graded && allowed('regrade')) add('regrade', cost + over(sums.rehung, start, end));
+  }
+};
+
+const burstsFrom: EdgesFrom = (track, sums, fine, from, edges) => {
+  const { breaks } = track;
+  const start = fine[from] as number;
+  const barred = sums.barred.get('burst') as Float64Array;
+  for (let to = from + 1; to < fine.length; to++) {
+    const end = fine[to] as number;
+    if (over(sums.noBurst, start, end) > 0 || over(barred, start, end) > 0 || inside(sums.burstStops, start, end) > 0) return;
+    if ((breaks[end] as number) - (breaks[start] as number) < leastBurst_ft - 1e-9) continue;
+    const cost = over(sums.burst, start, end) + couplingsAt(track, start, end);
+    edges.push({ from, to, method: 'burst', cost, exposed: false, letIn: false });
+  }
+};
+
+const linersFrom: EdgesFrom = (track, sums, fine, from, edges) => {
+  const { breaks, prices } = track;
+  const start = fine[from] as number;
+  const a = breaks[start] as number;
+  const barred = (method: ActionMethod) => sums.barred.get(method) as Float64Array;
+  let thickest = 0.118 as MadeThicknessIn;
+  for (let to = from + 1; to < fine.length; to++) {
+    const end = fine[to] as number;
+    const b = breaks[end] as number;
+    for (let cell = fine[to - 1] as number; cell < end; cell++) {
+      const made = sums.made[cell] ?? thickest;
+      if (made > thickest) thickest = made;
+    }
+    const stopped =
+      over(sums.noLiner, start, end) > 0 ||
+      over(sums.boreBreaks, start + 1, end) > 0 ||
+      inside(sums.linerStops, start, end) > 0 ||
+      inside(sums.bendDegrees, start, end) > mostBends_deg;
+    if (stopped) return;
+    const own =
+      over(sums.liner[thickest], start, end) +
+      inside(sums.tieIns, start, end) * prices.reinstatement_each +
+      over(sums.boreSteps, start + 1, end) * prices.transition_each;
+    if (over(barred('line'), start, end) === 0) {
+      edges.push({ from, to, method: 'line', cost: own + prices.liner_each, exposed: false, letIn: false });
+    }
+    const short =
+      b - a >= shortLiner_ft.least - 1e-9 &&
+      b - a <= shortLiner_ft.most + 1e-9 &&
+      over(barred('short-line'), start, end) === 0 &&
+      firstAndLastSound(track, sums.badlyGraded, start, end);
+    if (short) {
+      const letIn = letInWithin(track, a, b, track.cells[start]?.pipe.diameter_in ?? 4);
+      edges.push({ from, to, method: 'short-line', cost: own + prices.shortLiner_each, exposed: false, letIn });
+    }
+  }
+};
+
+/** Whether a dig from a to b would lie to grade and takes every sag it touches whole. */
+function laidToGrade(track: Track, a: number, b: number): boolean {
+  const touched = track.condition.findings.filter(
+    ({ placed, place }) => placed.entry.finding === 'belly' && overlaps(place, { from_ft: a, to_ft: b }),
+  );
+  return touched.length > 0 && toGrade(track, a, b, touched);
+}
+
+const owesGrade = (track: Track, a: number, b: number): boolean =>
+  track.obligations.cured.some((duty) => duty.laidToGrade && overlaps(duty.place, { from_ft: a, to_ft: b }));
 
 /** Sticks into the bore and must be cut back where it is cleaned rather than dug out. */
 export function isCutBack(track: Track, findingId: string): boolean {
@@ -223,20 +280,25 @@ export function toGrade(track: Track, a: number, b: number, bellies: readonly { 
   const { profile } = track.model;
   if (!profile.graded) return false;
   const whole = bellies.every(({ place }) => covers([{ from_ft: a - 1e-6, to_ft: b + 1e-6 }], place));
-  const needed = Math.max(
-    ...track.cells
-      .filter((cell) => overlaps(cell, { from_ft: a, to_ft: b }))
-      .map((cell) => leastSlope(cell.pipe.diameter_in, track.rules)),
-  );
-  return whole && (profile.invert(a) - profile.invert(b)) / (b - a) >= needed - 1e-12;
+  if (!whole) return false;
+  let needed = 0;
+  for (const cell of track.cells) {
+    if (cell.to_ft <= a + 1e-9 || cell.from_ft >= b - 1e-9) continue;
+    needed = Math.max(needed, leastSlope(cell.pipe.diameter_in, track.rules));
+  }
+  return (profile.invert(a) - profile.invert(b)) / (b - a) >= needed - 1e-12;
 }
 
-function firstAndLastSound(track: Track, bad: Float64Array, a: number, b: number): boolean {
-  return track.cells.every(
-    (cell, i) =>
-      (bad[i + 1] ?? 0) === (bad[i] ?? 0) ||
-      !(overlaps(cell, { from_ft: a, to_ft: Math.min(b, a + 1) }) || overlaps(cell, { from_ft: Math.max(a, b - 1), to_ft: b })),
-  );
+/** The first and the last foot hold nothing to fix. */
+function firstAndLastSound(track: Track, bad: Float64Array, start: number, end: number): boolean {
+  const { breaks } = track;
+  const [a, b] = [breaks[start] as number, breaks[end] as number];
+  if (over(bad, start, end) === 0) return true;
+  for (let i = start; i < end; i++) {
+    const edge = (breaks[i] as number) < a + 1 - 1e-6 || (breaks[i + 1] as number) > b - 1 + 1e-6;
+    if (edge && over(bad, i, i + 1) > 0) return false;
+  }
+  return true;
 }
 
 function letInWithin(track: Track, a: number, b: number, bore_in: number): boolean {

@@ -1,6 +1,7 @@
 import type { ActionMethod, Method } from '../job/vocabulary.js';
 import type { Possible } from './edges.js';
 import { holeQuantities, type HoleKind, type HoleQuantities, type Reach } from './hole-costs.js';
+import { Next } from './moves.js';
 import type { Plan, PlanStep } from './search.js';
 
 /** An action of the chosen scope, where it lies. */
@@ -52,7 +53,7 @@ export function layOut(possible: Possible, plan: Plan): Layout {
     if (!step.edge) return [];
     const { method } = step.edge;
     const [from_ft, to_ft] = [station(step.from), station(step.to)];
-    const fromUpstream = step.letIn ? nearerLetIn(possible, from_ft, to_ft) : step.entersUpstream === true;
+    const fromUpstream = step.next === Next.LetIn ? nearerLetIn(possible, from_ft, to_ft) : step.next === Next.Enter;
     return [
       {
         id,
@@ -74,8 +75,8 @@ export function layOut(possible: Possible, plan: Plan): Layout {
     const after = named[k];
     const b = after?.step.from ?? before?.step.to ?? 0;
     const [hp, hn] = [hole(before?.step), hole(after?.step)];
-    const owes = isLiner(before?.step.edge?.method) && before?.step.entersUpstream === false && before.step.letIn !== true;
-    const enters = isLiner(after?.step.edge?.method) && after?.step.entersUpstream === true;
+    const owes = before?.step.next === Next.Owe;
+    const enters = after?.step.next === Next.Enter;
     const wantsLaunch = (owes && !wayIn.upstream[b]) || (enters && !wayIn.downstream[b]);
     const burstEnds = before?.step.edge?.method === 'burst';
     const wantsBurst = burstEnds || after?.step.edge?.method === 'burst';

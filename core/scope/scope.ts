@@ -10,7 +10,7 @@ import { schools, type Method, type School, type SurfaceKind } from '../job/voca
 import { covers, overlap, overlaps, subtract, type Interval } from '../line/intervals.js';
 import { lineModel, type LineModel } from '../line/model.js';
 import { linerOrder, type LinerOrder } from '../liner/liner.js';
-import { linerThickness, madeThickness } from '../liner/thickness.js';
+import { madeThickness, thicknessSteps } from '../liner/thickness.js';
 import { wayInAt } from '../methods/line.js';
 import { laidLength, type LaidPipe } from '../pipe/laid.js';
 import { holeFigures, type HoleFigures } from '../trench/hole.js';
@@ -292,14 +292,12 @@ function actionOrder(lineWay: LineWay, action: Action, holes: readonly Hole[]): 
       host_in: bore_in,
       thickness_in: madeThickness(thickest.thickness.needed_in) ?? 0.236,
       governs: thickest.thickness.governs,
-      thicknessSteps: linerThicknessSteps(thickest.thickness, thickest),
+      thicknessSteps: thicknessSteps(thickest.loads).map((step) => ({
+        ...step,
+        expression: `at ${plain((thickest.from_ft + thickest.to_ft) / 2, 1)} ft: ${step.expression}`,
+      })),
     }),
   };
-}
-
-function linerThicknessSteps(thickness: ReturnType<typeof linerThickness>, at: Interval): Figure['steps'] {
-  const where = plain((at.from_ft + at.to_ft) / 2, 1);
-  return thickness.steps.map((step) => ({ ...step, expression: `at ${where} ft: ${step.expression}` }));
 }
 
 function linerEntry(

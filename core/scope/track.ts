@@ -7,7 +7,7 @@ import type { OwnerKind, School, SurfaceKind } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { pipeAt, type LineModel } from '../line/model.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
-import { linerThickness, madeThickness, type Thickness } from '../liner/thickness.js';
+import { linerThickness, madeThickness, type LinerLoads, type Thickness } from '../liner/thickness.js';
 import { bedding_ft, protectFrom_ft, sectionAt, workDepth_ft, type Section } from '../trench/section.js';
 import { isRootOrDeposit, obligations, type Obligations } from './obligations.js';
 
@@ -24,6 +24,7 @@ export interface Cell extends Interval {
   readonly section: Section;
   readonly launchSection: Section;
   readonly burstSection: Section;
+  readonly loads: LinerLoads;
   readonly thickness: Thickness;
   /** Why no liner may cover this cell; the rule and a sentence. */
   readonly noLiner: { rule: string; why: string; lift: string } | undefined;
@@ -203,14 +204,15 @@ function cellOf(
   const exposed = surface.kind === 'crawl-space';
   const water_ft = Math.max(0, invert_ft - (model.line.groundwater_ft ?? 0));
   const ovality = Math.max(rules.ovality_percent, ...findings.flatMap(({ ovality_percent }) => ovality_percent ?? []));
-  const thickness = linerThickness({
+  const loads: LinerLoads = {
     host_in: pipe.diameter_in,
     invert_ft,
     waterOverInvert_ft: water_ft,
     ovality_percent: ovality,
     surface: surface.kind,
     exposed,
-  });
+  };
+  const thickness = linerThickness(loads);
   const seen = holds(model.seen);
   const ours = rules.publicPart === 'ours' || owner !== 'public';
   return {
@@ -228,6 +230,7 @@ function cellOf(
     section: section({ outside_in: newPipeOutside(rules, pipe.diameter_in) }),
     launchSection: section(3),
     burstSection: section(4),
+    loads,
     thickness,
     noLiner: noLinerHere({ seen, ours, middle, findings, thickness }),
     mustClean: duties.cleaned.some((place) => overlaps(place, stretch)),
