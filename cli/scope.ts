@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { readJobText } from '../core/job/read.js';
 import { scopeFile } from '../core/scope/scope-file.js';
 import { readyJob, scopeOf } from '../core/scope/scope.js';
@@ -30,7 +31,8 @@ export function run(paths: readonly string[], out: (text: string) => void, fault
 function load(path: string): ReturnType<typeof readJobText> {
   let text: string;
   try {
-    text = readFileSync(path, 'utf8');
+    // npm runs scripts in the package's folder; a path is meant from where it was typed.
+    text = readFileSync(resolve(process.env.INIT_CWD ?? '', path), 'utf8');
   } catch (error) {
     return { faults: [{ path: '', message: `cannot be read: ${error instanceof Error ? error.message : String(error)}` }] };
   }

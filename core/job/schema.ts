@@ -217,8 +217,7 @@ export const entrySchema = z
     }
   });
 
-const runSchema = z
-  .strictObject({
+const runFields = z.strictObject({
     id: idSchema,
     access: idSchema,
     direction: z.enum(['downstream', 'upstream']),
@@ -229,17 +228,24 @@ const runSchema = z
     on: day.optional(),
     name: text.optional(),
     video: z.array(z.strictObject({ id: idSchema, name: text })).max(50).optional(),
-    entries: z.array(entrySchema).max(2000),
-  })
-  .superRefine((run, context) => {
-    if (run.zero === 'reading' && run.zeroReading_ft === undefined) {
-      context.addIssue({
-        code: 'custom',
-        path: ['zeroReading_ft'],
-        message: 'zero `reading` needs what the counter showed at the access',
-      });
-    }
   });
+
+function zeroNoted(
+  run: { zero: string; zeroReading_ft?: number | undefined },
+  context: { addIssue(issue: { code: 'custom'; path: string[]; message: string }): void },
+): void {
+  if (run.zero === 'reading' && run.zeroReading_ft === undefined) {
+    context.addIssue({
+      code: 'custom',
+      path: ['zeroReading_ft'],
+      message: 'zero `reading` needs what the counter showed at the access',
+    });
+  }
+}
+
+/** A run without its entries, as it is edited and stored. */
+export const runHeadSchema = runFields.superRefine(zeroNoted);
+const runSchema = runFields.extend({ entries: z.array(entrySchema).max(2000) }).superRefine(zeroNoted);
 
 const pinSchema = wholeStretch(
   z.strictObject({
@@ -306,6 +312,9 @@ export const lineSchema = z.strictObject({
   pins: z.array(pinSchema).max(500).optional(),
 });
 
+/** A line without its runs, as it is edited and stored. */
+export const lineHeadSchema = lineSchema.omit({ runs: true });
+
 export const siteSchema = z.strictObject({
   address: text.optional(),
   customer: text.optional(),
@@ -326,7 +335,12 @@ export const jobSchema = z.strictObject({
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),
 });
+/** A job without its lines, as it is edited and stored. */
+export const jobHeadSchema = jobSchema.omit({ format: true, version: true, lines: true });
 
+export type JobHead = z.infer<typeof jobHeadSchema>;
+export type LineHead = z.infer<typeof lineHeadSchema>;
+export type RunHead = z.infer<typeof runHeadSchema>;
 export type Job = z.infer<typeof jobSchema>;
 export type Site = z.infer<typeof siteSchema>;
 export type Line = z.infer<typeof lineSchema>;

@@ -1,0 +1,131 @@
+import type { Entry, Pipe } from '../job/schema.js';
+import { plain } from '../figure.js';
+import type { FindingKind, Material } from '../job/vocabulary.js';
+
+/** Plain trade words for what the file calls by its short names. */
+export const findingWords: Record<FindingKind, string> = {
+  crack: 'Crack',
+  broken: 'Broken pipe',
+  hole: 'Hole',
+  'bottom-gone': 'Bottom gone',
+  collapse: 'Collapse',
+  offset: 'Offset',
+  separation: 'Joint open',
+  roots: 'Roots',
+  deposit: 'Deposit',
+  belly: 'Standing water',
+  deformation: 'Out of round',
+  blister: 'Blister',
+  intrusion: 'Something sticks in',
+  lip: 'Lip',
+  'worn-bottom': 'Worn bottom',
+  infiltration: 'Water coming in',
+  'main-backed-up': 'Main backed up',
+};
+
+export const materialWords: Record<Material, string> = {
+  abs: 'ABS',
+  'pvc-sch40': 'white PVC',
+  'pvc-sdr35': 'green PVC',
+  clay: 'clay',
+  concrete: 'concrete',
+  'cast-iron': 'cast iron',
+  fibre: 'fibre pipe',
+  'asbestos-cement': 'asbestos cement',
+  hdpe: 'HDPE',
+  unknown: 'unknown pipe',
+};
+
+const eighths: Record<string, string> = { '0.125': '⅛', '0.25': '¼', '0.375': '⅜', '0.5': '½', '0.625': '⅝', '0.75': '¾', '0.875': '⅞' };
+
+/** Inches as people say them: ¾, 1 ½, 2.2. */
+export function sayInches(inches: number): string {
+  const whole = Math.floor(inches);
+  const part = eighths[String(Math.round((inches - whole) * 1000) / 1000)];
+  if (part === undefined) return plain(inches);
+  return whole === 0 ? part : `${whole} ${part}`;
+}
+
+export function sayClock(clock: number | readonly [number, number]): string {
+  const one = (at: number) => {
+    const minutes = Math.round((at % 1) * 60);
+    return minutes === 0 ? String(Math.round(at)) : `${Math.floor(at)}:${String(minutes).padStart(2, '0')}`;
+  };
+  return typeof clock === 'number' ? `at ${one(clock)} o’clock` : `${one(clock[0])} to ${one(clock[1])} o’clock`;
+}
+
+const sayRange = (value: number | readonly [number, number], say: (one: number) => string) =>
+  typeof value === 'number' ? say(value) : `${say(value[0])} to ${say(value[1])}`;
+
+export const sayPipe = (pipe: Pipe | undefined): string =>
+  [pipe?.diameter_in === undefined ? '' : `${plain(pipe.diameter_in)} in`, pipe?.material ? materialWords[pipe.material] : 'pipe']
+    .filter(Boolean)
+    .join(' ');
+
+/** What an entry is, without its place: "Roots, 15 % of the bore, 11 to 2 o’clock, at a joint". */
+export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) => id): string {
+  switch (entry.kind) {
+    case 'point':
+      return pointName(entry.point);
+    case 'change':
+      return entry.upstream?.material || entry.upstream?.diameter_in
+        ? `${capital(sayPipe(entry.upstream))}, then ${sayPipe(entry.downstream)}`
+        : `${capital(sayPipe(entry.downstream))} from here`;
+    case 'finding':
+      return sayFinding(entry);
+    case 'hidden':
+      return ['Not seen', entry.why].filter(Boolean).join(', ');
+    case 'locate':
+      return ['Located', entry.depth_ft === undefined ? '' : `${plain(entry.depth_ft)} ft deep`, entry.mark].filter(Boolean).join(', ');
+    case 'test':
+      return [
+        `${capital(entry.what)}${entry.of ? ` from ${entry.of}` : ''}`,
+        entry.arrives === undefined ? '' : entry.arrives ? 'arrives' : 'does not arrive',
+        entry.runsAway === undefined ? '' : entry.runsAway ? 'runs away' : 'does not run away',
+      ]
+        .filter(Boolean)
+        .join(', ');
+    case 'joint':
+      return 'Joint';
+    case 'stop':
+      return ['Stopped', entry.why].filter(Boolean).join(': ');
+  }
+}
+
+function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
+  const percent = 'percent' in entry ? entry.percent : undefined;
+  const inches = 'inches' in entry ? entry.inches : undefined;
+  const form = 'form' in entry ? entry.form : undefined;
+  const of = entry.finding === 'deposit' ? entry.of : undefined;
+  const cause = entry.finding === 'belly' ? entry.cause : undefined;
+  return [
+    `${entry.possible ? 'Possible ' : ''}${entry.possible ? findingWords[entry.finding].toLowerCase() : findingWords[entry.finding]}${of ? ` of ${of}` : ''}`,
+    form ?? '',
+    'shifting' in entry && entry.shifting ? 'the pipe has begun to shift' : '',
+    percent === undefined ? '' : `${sayRange(percent, (one) => plain(one))} % of the bore`,
+    inches === undefined ? '' : `${sayRange(inches, sayInches)} in`,
+    entry.size ?? '',
+    cause === 'blockage' || cause === 'valve' ? `held by a ${cause}` : '',
+    entry.clock === undefined ? '' : sayClock(entry.clock),
+    entry.atJoint ? 'at a joint' : '',
+    entry.eachJoint ? 'at each joint' : '',
+    entry.touchesFlow ? 'in the flow' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** The whole sentence a preview shows, with the reading as it was called. */
+export function sayEntry(entry: Entry, pointName?: (id: string) => string): string {
+  const about = entry.about ? 'about ' : '';
+  const reading =
+    entry.reading_ft === undefined
+      ? ''
+      : entry.to_ft === undefined
+        ? `at ${about}${plain(entry.reading_ft)} on the counter`
+        : `from ${about}${plain(entry.reading_ft)} to ${plain(entry.to_ft)} on the counter`;
+  const note = entry.note ? `, “${entry.note}”` : '';
+  return [sayWhat(entry, pointName), reading].filter(Boolean).join(', ') + note;
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,232 @@
+import type { FindingKind, Material, Size } from '../job/vocabulary.js';
+
+/** What a typed word or phrase means. Longer phrases are tried first. */
+export type Meaning =
+  | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Record<string, unknown> }
+  | { readonly is: 'field'; readonly set: Record<string, unknown> }
+  | { readonly is: 'material'; readonly material: Material }
+  | { readonly is: 'kind'; readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'test' | 'change' | 'main' }
+  | { readonly is: 'clock'; readonly clock: number | readonly [number, number] }
+  | { readonly is: 'size'; readonly size: Size }
+  | { readonly is: 'nothing' };
+
+const finding = (kind: FindingKind, more?: Record<string, unknown>): Meaning => ({
+  is: 'finding',
+  finding: kind,
+  ...(more ? { with: more } : {}),
+});
+const field = (set: Record<string, unknown>): Meaning => ({ is: 'field', set });
+const size = (word: Size): Meaning => ({ is: 'size', size: word });
+const material = (word: Material): Meaning => ({ is: 'material', material: word });
+const kind = (word: Extract<Meaning, { is: 'kind' }>['kind']): Meaning => ({ is: 'kind', kind: word });
+const clock = (at: number | readonly [number, number]): Meaning => ({ is: 'clock', clock: at });
+const nothing: Meaning = { is: 'nothing' };
+
+/** The words of the trade, as people say them. */
+export const words: Readonly<Record<string, Meaning>> = {
+  root: finding('roots'),
+  roots: finding('roots'),
+  crack: finding('crack'),
+  cracks: finding('crack', { form: 'several' }),
+  'hairline crack': finding('crack', { form: 'hairline' }),
+  hairline: field({ form: 'hairline' }),
+  along: field({ form: 'along' }),
+  lengthwise: field({ form: 'along' }),
+  around: field({ form: 'around' }),
+  'all round': field({ form: 'around' }),
+  'all around': field({ form: 'around' }),
+  several: field({ form: 'several' }),
+  shifting: field({ shifting: true }),
+  shifted: field({ shifting: true }),
+  broken: finding('broken'),
+  break: finding('broken'),
+  'broken pipe': finding('broken'),
+  hole: finding('hole'),
+  'bottom gone': finding('bottom-gone'),
+  'bottom-gone': finding('bottom-gone'),
+  'no bottom': finding('bottom-gone'),
+  collapse: finding('collapse'),
+  collapsed: finding('collapse'),
+  offset: finding('offset'),
+  step: finding('offset'),
+  gap: finding('separation'),
+  separation: finding('separation'),
+  separated: finding('separation'),
+  'open joint': finding('separation', { atJoint: true }),
+  deposit: finding('deposit'),
+  grease: finding('deposit', { of: 'grease' }),
+  wipes: finding('deposit', { of: 'wipes' }),
+  sludge: finding('deposit', { of: 'sludge' }),
+  scale: finding('deposit', { of: 'scale' }),
+  belly: finding('belly'),
+  sag: finding('belly', { cause: 'sag' }),
+  'low spot': finding('belly'),
+  'standing water': finding('belly'),
+  'water standing': finding('belly'),
+  blockage: field({ cause: 'blockage' }),
+  'behind a blockage': field({ cause: 'blockage' }),
+  'behind a valve': field({ cause: 'valve' }),
+  deformed: finding('deformation'),
+  deformation: finding('deformation'),
+  oval: finding('deformation'),
+  'out of round': finding('deformation'),
+  blister: finding('blister'),
+  blisters: finding('blister'),
+  blistered: finding('blister'),
+  intrusion: finding('intrusion'),
+  'sticks in': finding('intrusion'),
+  lip: finding('lip'),
+  'worn bottom': finding('worn-bottom'),
+  'worn-bottom': finding('worn-bottom'),
+  channelled: finding('worn-bottom'),
+  infiltration: finding('infiltration'),
+  weeping: finding('infiltration', { form: 'weeping' }),
+  'water running in': finding('infiltration', { form: 'running' }),
+  running: field({ form: 'running' }),
+  'main backed up': finding('main-backed-up'),
+  'main-backed-up': finding('main-backed-up'),
+  small: size('small'),
+  slight: size('small'),
+  light: size('small'),
+  few: size('small'),
+  moderate: size('moderate'),
+  medium: size('moderate'),
+  some: size('moderate'),
+  large: size('large'),
+  heavy: size('large'),
+  bad: size('large'),
+  'at joint': field({ atJoint: true }),
+  'at the joint': field({ atJoint: true }),
+  'each joint': field({ eachJoint: true }),
+  'every joint': field({ eachJoint: true }),
+  'in the flow': field({ touchesFlow: true }),
+  possible: field({ possible: true }),
+  possibly: field({ possible: true }),
+  maybe: field({ possible: true }),
+  out: field({ pass: 'out' }),
+  back: field({ pass: 'back' }),
+  joint: kind('joint'),
+  hidden: kind('hidden'),
+  'not seen': kind('hidden'),
+  'cannot see': kind('hidden'),
+  stop: kind('stop'),
+  stopped: kind('stop'),
+  locate: kind('locate'),
+  located: kind('locate'),
+  change: kind('change'),
+  changes: kind('change'),
+  main: kind('main'),
+  'the main': kind('main'),
+  flush: kind('test'),
+  flushed: kind('test'),
+  dye: kind('test'),
+  'ran away': field({ runsAway: true }),
+  'runs away': field({ runsAway: true }),
+  'ran past': field({ runsAway: true }),
+  'does not run away': field({ runsAway: false }),
+  'stands still': field({ runsAway: false }),
+  arrives: field({ arrives: true }),
+  'does not arrive': field({ arrives: false }),
+  abs: material('abs'),
+  pvc: material('pvc-sch40'),
+  plastic: material('pvc-sch40'),
+  'white pvc': material('pvc-sch40'),
+  'pvc-sch40': material('pvc-sch40'),
+  'green pvc': material('pvc-sdr35'),
+  'pvc-sdr35': material('pvc-sdr35'),
+  sdr35: material('pvc-sdr35'),
+  clay: material('clay'),
+  concrete: material('concrete'),
+  iron: material('cast-iron'),
+  'cast iron': material('cast-iron'),
+  'cast-iron': material('cast-iron'),
+  fibre: material('fibre'),
+  fiber: material('fibre'),
+  'tar paper': material('fibre'),
+  'asbestos cement': material('asbestos-cement'),
+  'asbestos-cement': material('asbestos-cement'),
+  hdpe: material('hdpe'),
+  unknown: material('unknown'),
+  crown: clock(12),
+  top: clock(12),
+  invert: clock(6),
+  bottom: clock(6),
+  'top right': clock(1.5),
+  'top left': clock(10.5),
+  'bottom right': clock(4.5),
+  'bottom left': clock(7.5),
+  right: clock(3),
+  left: clock(9),
+  'upper side': clock([10, 2]),
+  'lower side': clock([4, 8]),
+  a: nothing,
+  the: nothing,
+  of: nothing,
+  and: nothing,
+  with: nothing,
+  deep: nothing,
+  starts: nothing,
+  pipe: nothing,
+  water: nothing,
+  from: nothing,
+  it: nothing,
+  is: nothing,
+  there: nothing,
+  full: nothing,
+  under: nothing,
+};
+
+const byLength = Object.keys(words).sort((a, b) => b.length - a.length);
+
+/** The longest known phrase at the start of a text; it ends at a word's end. */
+export function phraseAt(text: string): { phrase: string; meaning: Meaning } | undefined {
+  const lower = text.toLowerCase();
+  const phrase = byLength.find((each) => lower.startsWith(each) && !/^[a-z0-9-]/.test(lower.slice(each.length)));
+  const meaning = phrase === undefined ? undefined : words[phrase];
+  return phrase !== undefined && meaning ? { phrase, meaning } : undefined;
+}
+
+/** What would finish the word being typed: the rest of the first known phrase that begins with it, or nothing. */
+export function completion(text: string): string {
+  const part = text.slice(text.lastIndexOf(';') + 1).toLowerCase();
+  for (const [whole] of part.matchAll(/(?<![a-z0-9-])[a-z].*$/g)) {
+    // Try the longest tail first, so that two-word phrases complete too.
+    const tails = [whole, ...[...whole.matchAll(/\s+(.+)$/g)].map(([, tail]) => tail ?? '')];
+    for (const tail of tails) {
+      const match = tail.length >= 2 ? inOrder.find((each) => each.startsWith(tail) && each !== tail) : undefined;
+      if (match) return words[tail] ? '' : match.slice(tail.length);
+    }
+    const last = /[a-z-]+$/.exec(whole)?.[0] ?? '';
+    const match = last.length >= 2 && !words[last] ? inOrder.find((each) => each.startsWith(last)) : undefined;
+    return match ? match.slice(last.length) : '';
+  }
+  return '';
+}
+const inOrder = Object.keys(words).filter((word) => words[word]?.is !== 'nothing');
+
+/** Known words close to a mistyped one, for the message under it. */
+export function closest(word: string): string | undefined {
+  const lower = word.toLowerCase();
+  let best: string | undefined;
+  let least = Math.max(1, Math.floor(lower.length / 3)) + 1;
+  for (const each of inOrder) {
+    const away = distance(lower, each, least);
+    if (away < least) [best, least] = [each, away];
+  }
+  return best;
+}
+
+/** Edits between two words, given up past `most`. */
+function distance(a: string, b: string, most: number): number {
+  if (Math.abs(a.length - b.length) >= most) return most;
+  let row = Array.from({ length: b.length + 1 }, (_, i) => i);
+  for (let i = 1; i <= a.length; i++) {
+    const next = [i];
+    for (let j = 1; j <= b.length; j++) {
+      const same = a[i - 1] === b[j - 1] ? 0 : 1;
+      next.push(Math.min((next[j - 1] ?? 0) + 1, (row[j] ?? 0) + 1, (row[j - 1] ?? 0) + same));
+    }
+    row = next;
+  }
+  return row[b.length] ?? most;
+}

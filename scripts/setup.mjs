@@ -1,0 +1,74 @@
+// Shared by every command: installs what is missing and builds what is stale. Plain Node, so that it runs in a
+// fresh clone. Everything it says goes to standard error: standard output belongs to the command.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+
+export const root = resolve(import.meta.dirname, '..');
+
+export function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: ['ignore', 2, 2], ...options });
+  if (done.status !== 0) throw new Error(`${command} ${args.join(' ')} failed`);
+}
+
+export function install() {
+  const lock = join(root, 'package-lock.json');
+  const done = join(root, 'node_modules', '.installed');
+  const mark = createHash('sha256').update(readFileSync(lock)).digest('hex');
+  if (existsSync(done) && readFileSync(done, 'utf8') === mark) return;
+  process.stderr.write('Installing packages…\n');
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { shell: process.platform === 'win32' });
+  writeFileSync(done, mark);
+}
+
+/** A mark of everything a build reads: names, sizes and times of the sources. */
+function sourcesMark(folders) {
+  const hash = createHash('sha256');
+  const visit = (path) => {
+    if (!existsSync(path)) return;
+    const stat = statSync(path);
+    if (stat.isDirectory()) for (const name of readdirSync(path).sort()) visit(join(path, name));
+    else hash.update(`${path} ${stat.size} ${stat.mtimeMs}\n`);
+  };
+  for (const folder of [...folders, 'package-lock.json', 'vite.config.ts', 'scripts']) visit(join(root, folder));
+  return hash.digest('hex');
+}
+
+function unlessFresh(name, folders, output, build) {
+  const file = join(root, 'dist', `.${name}`);
+  const mark = sourcesMark(folders);
+  if (existsSync(output) && existsSync(file) && readFileSync(file, 'utf8') === mark) return undefined;
+  mkdirSync(join(root, 'dist'), { recursive: true });
+  return Promise.resolve(build()).then(() => writeFileSync(file, mark));
+}
+
+async function bundle(entry, outfile) {
+  const { build } = await import('esbuild');
+  await build({
+    absWorkingDir: root,
+    entryPoints: [entry],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    sourcemap: true,
+    logLevel: 'error',
+  });
+}
+
+export const buildCli = () =>
+  unlessFresh('cli', ['core', 'cli'], join(root, 'dist/cli.mjs'), () => bundle('cli/main.ts', 'dist/cli.mjs'));
+
+export const buildServer = () =>
+  unlessFresh('server', ['core', 'server'], join(root, 'dist/server.mjs'), () =>
+    bundle('server/main.ts', 'dist/server.mjs'),
+  );
+
+export const buildWeb = () =>
+  unlessFresh('web', ['core', 'web', 'server'], join(root, 'dist/web/index.html'), () => {
+    process.stderr.write('Building the pages…\n');
+    run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'warn']);
+  });

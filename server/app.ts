@@ -1,0 +1,141 @@
+import { randomUUID } from 'node:crypto';
+import { serveStatic } from '@hono/node-server/serve-static';
+import { Hono, type Context } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import { secureHeaders } from 'hono/secure-headers';
+import { HTTPException } from 'hono/http-exception';
+import { z } from 'zod';
+import { editSchema } from '../core/job/edit.js';
+import { faultsOf } from '../core/job/read.js';
+import { problem } from './problem.js';
+import type { Store, Written } from './store.js';
+
+const mostBody_bytes = 20 * 1024 * 1024;
+const mostEdits = 500;
+
+const editsSchema = z.strictObject({
+  /** The sender's own id of this set, so that one sent twice goes in once. */
+  sent: z.string().min(8).max(80),
+  edits: z.array(editSchema).min(1).max(mostEdits),
+});
+
+/** The empty string's hash: emotion's placeholder style tag, the only inline style there is. */
+const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
+
+/** The interface of the server: jobs in the open file's own words, changed by edits. */
+function apiOn(store: Store) {
+  return new Hono()
+    .get('/jobs', async (c) => c.json(await store.list()))
+    .post('/jobs', async (c) => {
+      const value = await bodyOf(c);
+      if ('refused' in value) return value.refused;
+      const written = await store.add(randomUUID(), value.value, device(c));
+      return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
+    })
+    .get('/jobs/:id', async (c) => {
+      const stored = await store.read(c.req.param('id'));
+      return stored ? c.json(stored) : problem(c, 404, 'No such job');
+    })
+    .delete('/jobs/:id', async (c) =>
+      (await store.remove(c.req.param('id'))) ? c.body(null, 204) : problem(c, 404, 'No such job'),
+    )
+    .get('/jobs/:id/history', async (c) => c.json(await store.history(c.req.param('id'), 200)))
+    .post('/jobs/:id/edits', async (c) => {
+      const value = await bodyOf(c);
+      if ('refused' in value) return value.refused;
+      const parsed = editsSchema.safeParse(value.value);
+      if (!parsed.success) {
+        return problem(c, 422, 'That cannot be taken as it is', { errors: faultsOf(parsed.error, value.value) });
+      }
+      const written = await store.edit(c.req.param('id'), parsed.data.sent, parsed.data.edits, device(c));
+      return 'stored' in written ? c.json(written.stored) : refusal(c, written);
+    });
+}
+
+export type Api = ReturnType<typeof apiOn>;
+
+const device = (c: Context) => (c.req.header('x-device') ?? 'unknown').slice(0, 80);
+
+function refusal(c: Context, written: Exclude<Written, { stored: unknown }>): Response {
+  return 'missing' in written
+    ? problem(c, 404, 'No such job')
+    : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
+}
+
+/** The whole application: the interface under /api, the built pages under everything else. */
+export function appOn(store: Store, options: { log: (error: unknown) => void; pages?: string }) {
+  const app = new Hono();
+  app.use(
+    secureHeaders({
+      contentSecurityPolicy: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", emptyStyle],
+        fontSrc: ["'self'"],
+        imgSrc: ["'self'", 'blob:', 'data:'],
+        mediaSrc: ["'self'", 'blob:'],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'none'"],
+        frameAncestors: ["'none'"],
+      },
+      crossOriginResourcePolicy: 'same-origin',
+      referrerPolicy: 'no-referrer',
+    }),
+  );
+  app.use('/api/*', sameSite);
+  app.use(
+    '/api/*',
+    bodyLimit({
+      maxSize: mostBody_bytes,
+      onError: (c) => problem(c, 413, 'Too large', { detail: 'a job file is at most 20 MB' }),
+    }),
+  );
+  app.route('/api', apiOn(store));
+  app.all('/api/*', (c) => problem(c, 404, 'No such address'));
+  if (options.pages !== undefined) servePages(app, options.pages);
+  app.onError((error, c) => {
+    if (error instanceof HTTPException) return problem(c, error.status, error.message);
+    options.log(error);
+    return problem(c, 500, 'Something went wrong here; nothing was changed');
+  });
+  return app;
+}
+
+/** Only this server's own pages may change anything: a foreign page's request has a foreign Origin or Host. */
+async function sameSite(c: Context, next: () => Promise<void>): Promise<Response | undefined> {
+  const host = c.req.header('host') ?? '';
+  const name = host.replace(/:\d+$/, '');
+  const origin = c.req.header('origin');
+  const local = name === '127.0.0.1' || name === 'localhost' || name === '[::1]';
+  if (!local || (origin !== undefined && origin !== `http://${host}`)) {
+    return problem(c, 403, 'Requests come from this server’s own pages only');
+  }
+  await next();
+  return undefined;
+}
+
+async function bodyOf(c: Context): Promise<{ value: unknown } | { refused: Response }> {
+  const text = await c.req.text();
+  try {
+    return { value: JSON.parse(text) };
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : String(error);
+    return { refused: problem(c, 400, 'Not JSON', { detail, errors: [{ path: '', message: `not JSON: ${detail}` }] }) };
+  }
+}
+
+/** Files by their own names; any other address is a view of the one page, but a missing asset is a 404. */
+function servePages(app: Hono, root: string): void {
+  const files = serveStatic({
+    root,
+    onFound: (path, c) => {
+      c.header('cache-control', path.includes('assets') ? 'public, max-age=31536000, immutable' : 'no-cache');
+    },
+  });
+  app.use('/*', files);
+  app.get('/assets/*', (c) => c.text('No such file', 404));
+  app.get('/*', serveStatic({ root, path: 'index.html', onFound: (_, c) => { c.header('cache-control', 'no-cache'); } }));
+}

@@ -1,0 +1,54 @@
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { serve } from '@hono/node-server';
+import pino from 'pino';
+import { appOn } from './app.js';
+import { openDatabase } from './database.js';
+import { FolderTaken } from './lock.js';
+import { storeOn, type Store } from './store.js';
+
+const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
+const root = resolve(import.meta.dirname, '..');
+const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
+const port = Number(process.env.PORT ?? 4870);
+
+async function main(): Promise<void> {
+  mkdirSync(folder, { recursive: true });
+  const opened = await openDatabase(folder, join(root, 'server', 'migrations'));
+  const store = storeOn(opened.db);
+  if (process.env.OPEN_TRENCH_DEMO !== 'none') await loadDemo(store);
+  const app = appOn(store, { log: (error) => { log.error(error); }, pages: join(root, 'dist', 'web') });
+  const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port }, ({ port: open }) => {
+    process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
+  });
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    process.stderr.write(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is taken. Give another one: PORT=${port + 1} npm start\n`
+        : `${error.message}\n`,
+    );
+    process.exit(1);
+  });
+  const stop = () => {
+    server.close();
+    if ('closeAllConnections' in server) server.closeAllConnections();
+    void opened.close().finally(() => process.exit(0));
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+/** An empty folder starts with the invented jobs, so that there is something to look at. */
+async function loadDemo(store: Store): Promise<void> {
+  if ((await store.list()).length > 0) return;
+  const jobs = join(root, 'demo', 'jobs');
+  for (const name of readdirSync(jobs).filter((each) => each.endsWith('.json')).sort().reverse()) {
+    const written = await store.add(`demo-${name.replace('.json', '')}`, JSON.parse(readFileSync(join(jobs, name), 'utf8')), 'demo');
+    if ('faults' in written) throw new Error(`demo ${name}: ${JSON.stringify(written.faults)}`);
+  }
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(error instanceof FolderTaken ? `${error.message}\n` : `${String(error instanceof Error ? error.stack : error)}\n`);
+  process.exit(1);
+});

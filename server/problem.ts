@@ -1,0 +1,22 @@
+import type { Context } from 'hono';
+import type { ContentfulStatusCode } from 'hono/utils/http-status';
+import type { Fault } from '../core/job/read.js';
+
+/** An error as problem details (RFC 9457), with the path of each fault. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail?: string;
+  readonly errors?: readonly Fault[];
+}
+
+export function problem(
+  c: Context,
+  status: ContentfulStatusCode,
+  title: string,
+  more: { detail?: string; errors?: readonly Fault[] } = {},
+): Response {
+  const body: Problem = { type: 'about:blank', title, status, ...more };
+  return c.body(JSON.stringify(body), status, { 'content-type': 'application/problem+json' });
+}

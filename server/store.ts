@@ -1,0 +1,185 @@
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { applyEdit, inverseOf, jobHead, lineHead, runHead, type Edit } from '../core/job/edit.js';
+import { readJob, type Fault } from '../core/job/read.js';
+import type { Job } from '../core/job/schema.js';
+import type { Database } from './database.js';
+import { changes, entries, jobs, lines, runs } from './tables.js';
+
+/** A job with its version. */
+export interface StoredJob {
+  readonly id: string;
+  readonly version: number;
+  readonly changedAt: string;
+  readonly job: Job;
+}
+
+export type Written = { readonly stored: StoredJob } | { readonly faults: readonly Fault[] } | { readonly missing: true };
+
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+export interface Store {
+  list(): Promise<StoredJob[]>;
+  read(id: string): Promise<StoredJob | undefined>;
+  add(id: string, value: unknown, device: string): Promise<Written>;
+  edit(id: string, sent: string, edits: readonly Edit[], device: string): Promise<Written>;
+  remove(id: string): Promise<boolean>;
+  history(id: string, most: number): Promise<(typeof changes.$inferSelect)[]>;
+}
+
+/** Reads and writes jobs. A write answers only when it is on the disk; a set of edits goes in whole or not at all. */
+export function storeOn(db: Database): Store {
+  return {
+    async list() {
+      const heads = await db.select({ id: jobs.id }).from(jobs).orderBy(desc(jobs.changedAt));
+      const all = await Promise.all(heads.map(({ id }) => assemble(db, id)));
+      return all.flatMap((each) => each ?? []);
+    },
+    read: (id) => assemble(db, id),
+    async add(id, value, device) {
+      const read = readJob(value, 'keep');
+      if (read.faults) return { faults: read.faults };
+      const { job } = read;
+      await db.transaction(async (tx) => {
+        const now = new Date();
+        await tx.insert(jobs).values({ id, said: jobHead(job), version: 1, changedAt: now });
+        for (const edit of wholeJobEdits(job)) await writeRow(tx, id, edit);
+        await tx.insert(changes).values({
+          job: id,
+          sent: `add ${id}`,
+          at: now,
+          device,
+          edit: { kind: 'job', set: jobHead(job) },
+          inverse: { kind: 'job', set: jobHead(job) },
+        });
+      });
+      const stored = await assemble(db, id);
+      return stored ? { stored } : { missing: true };
+    },
+    edit: (id, sent, edits, device) =>
+      db.transaction(async (tx): Promise<Written> => {
+        const before = await assemble(tx, id);
+        if (!before) return { missing: true };
+        const known = await tx
+          .select({ order: changes.order })
+          .from(changes)
+          .where(and(eq(changes.job, id), eq(changes.sent, sent)))
+          .limit(1);
+        if (known.length > 0) return { stored: before };
+        let { job } = before;
+        const done: { edit: Edit; inverse: Edit }[] = [];
+        for (const edit of edits) {
+          done.push({ edit, inverse: inverseOf(job, edit) });
+          job = applyEdit(job, edit);
+        }
+        const read = readJob(job, 'keep');
+        if (read.faults) return { faults: read.faults };
+        const now = new Date();
+        for (const { edit } of done) await writeRow(tx, id, edit);
+        await tx
+          .update(jobs)
+          .set({ version: sql`${jobs.version} + 1`, changedAt: now })
+          .where(eq(jobs.id, id));
+        if (done.length > 0) {
+          await tx.insert(changes).values(done.map((each) => ({ job: id, sent, at: now, device, ...each })));
+        }
+        return { stored: { id, version: before.version + 1, changedAt: now.toISOString(), job } };
+      }),
+    async remove(id) {
+      const gone = await db.delete(jobs).where(eq(jobs.id, id)).returning({ id: jobs.id });
+      return gone.length > 0;
+    },
+    history: (id, most) =>
+      db.select().from(changes).where(eq(changes.job, id)).orderBy(desc(changes.order)).limit(most),
+  };
+}
+
+function wholeJobEdits(job: Job): Edit[] {
+  return job.lines.flatMap((line): Edit[] => [
+    { kind: 'line', line: line.id, set: lineHead(line) },
+    ...line.runs.flatMap((run): Edit[] => [
+      { kind: 'run', line: line.id, run: run.id, set: runHead(run) },
+      ...run.entries.map((entry): Edit => ({ kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: entry })),
+    ]),
+  ]);
+}
+
+async function assemble(db: Database | Transaction, id: string): Promise<StoredJob | undefined> {
+  const [head] = await db.select().from(jobs).where(eq(jobs.id, id));
+  if (!head) return undefined;
+  const lineRows = await db.select().from(lines).where(eq(lines.job, id)).orderBy(asc(lines.position));
+  const runRows = await db.select().from(runs).where(eq(runs.job, id)).orderBy(asc(runs.position));
+  const entryRows = await db.select().from(entries).where(eq(entries.job, id)).orderBy(asc(entries.position));
+  return {
+    id,
+    version: head.version,
+    changedAt: head.changedAt.toISOString(),
+    job: {
+      ...head.said,
+      format: 'open-trench-job',
+      version: 1,
+      lines: lineRows.map((line) => ({
+        ...line.said,
+        runs: runRows
+          .filter((run) => run.line === line.id)
+          .map((run) => ({
+            ...run.said,
+            entries: entryRows
+              .filter((entry) => entry.line === line.id && entry.run === run.id)
+              .map(({ said }) => said),
+          })),
+      })),
+    },
+  };
+}
+
+/** Writes one edit to its row. Positions keep the order in which things were said. */
+async function writeRow(tx: Transaction, job: string, edit: Edit): Promise<void> {
+  switch (edit.kind) {
+    case 'job':
+      await tx.update(jobs).set({ said: edit.set }).where(eq(jobs.id, job));
+      return;
+    case 'line': {
+      const own = and(eq(lines.job, job), eq(lines.id, edit.line));
+      if (edit.set === null) {
+        await tx.delete(entries).where(and(eq(entries.job, job), eq(entries.line, edit.line)));
+        await tx.delete(runs).where(and(eq(runs.job, job), eq(runs.line, edit.line)));
+        await tx.delete(lines).where(own);
+        return;
+      }
+      const position = sql`(select coalesce(max(${lines.position}), 0) + 1 from ${lines} where ${lines.job} = ${job})`;
+      await tx
+        .insert(lines)
+        .values({ job, id: edit.line, position, said: edit.set })
+        .onConflictDoUpdate({ target: [lines.job, lines.id], set: { said: edit.set } });
+      return;
+    }
+    case 'run': {
+      const own = and(eq(runs.job, job), eq(runs.line, edit.line), eq(runs.id, edit.run));
+      if (edit.set === null) {
+        await tx
+          .delete(entries)
+          .where(and(eq(entries.job, job), eq(entries.line, edit.line), eq(entries.run, edit.run)));
+        await tx.delete(runs).where(own);
+        return;
+      }
+      const position = sql`(select coalesce(max(${runs.position}), 0) + 1 from ${runs} where ${runs.job} = ${job})`;
+      await tx
+        .insert(runs)
+        .values({ job, line: edit.line, id: edit.run, position, said: edit.set })
+        .onConflictDoUpdate({ target: [runs.job, runs.line, runs.id], set: { said: edit.set } });
+      return;
+    }
+    case 'entry': {
+      const own = and(eq(entries.job, job), eq(entries.line, edit.line), eq(entries.id, edit.entry));
+      if (edit.set === null) {
+        await tx.delete(entries).where(own);
+        return;
+      }
+      const position = sql`(select coalesce(max(${entries.position}), 0) + 1 from ${entries} where ${entries.job} = ${job})`;
+      await tx
+        .insert(entries)
+        .values({ job, line: edit.line, run: edit.run, id: edit.entry, position, said: edit.set })
+        .onConflictDoUpdate({ target: [entries.job, entries.line, entries.id], set: { said: edit.set } });
+    }
+  }
+}

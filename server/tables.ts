@@ -1,0 +1,60 @@
+import { bigserial, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { Edit } from '../core/job/edit.js';
+import type { Entry, JobHead, LineHead, RunHead } from '../core/job/schema.js';
+
+/** What people said, a row a thing, in the words of the job file. Nothing derived is kept. */
+export const jobs = pgTable('jobs', {
+  id: text('id').primaryKey(),
+  said: jsonb('said').$type<JobHead>().notNull(),
+  /** Grows by one with every accepted set of edits. */
+  version: integer('version').notNull(),
+  changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
+});
+
+export const lines = pgTable(
+  'lines',
+  {
+    job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    said: jsonb('said').$type<LineHead>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.job, table.id] })],
+);
+
+export const runs = pgTable(
+  'runs',
+  {
+    job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+    line: text('line').notNull(),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    said: jsonb('said').$type<RunHead>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.job, table.line, table.id] })],
+);
+
+export const entries = pgTable(
+  'entries',
+  {
+    job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+    line: text('line').notNull(),
+    run: text('run').notNull(),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    said: jsonb('said').$type<Entry>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.job, table.line, table.id] })],
+);
+
+/** Every accepted edit with the one that takes it back: when, from which device, in order. */
+export const changes = pgTable('changes', {
+  order: bigserial('order', { mode: 'number' }).primaryKey(),
+  job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+  /** The sender's id of a set of edits, so that one sent twice goes in once. */
+  sent: text('sent').notNull(),
+  at: timestamp('at', { withTimezone: true }).notNull(),
+  device: text('device').notNull(),
+  edit: jsonb('edit').$type<Edit>().notNull(),
+  inverse: jsonb('inverse').$type<Edit>().notNull(),
+});
