@@ -117,7 +117,7 @@ function range(draft: Draft, [whole, first = '', second = '']: RegExpExecArray, 
     return undefined;
   }
   if (draft.fields.to_ft !== undefined) return 'a second stretch: one thing has one';
-  pushNumber(draft, low, at, whole);
+  draft.numbers.push({ value: low, from: at, to: at + whole.trimEnd().length, size: false });
   draft.fields.to_ft = high;
   return undefined;
 }

@@ -1,6 +1,7 @@
 import { curedBy } from '../condition/grade-table.js';
 import type { Judged } from '../condition/condition.js';
 import type { Rules } from '../job/rules-schema.js';
+import { findingWords } from '../logline/say.js';
 import { gradeWords, methods, type Material, type Method, type School } from '../job/vocabulary.js';
 import { overlaps, subtract, type Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
@@ -71,6 +72,14 @@ function oursOf(place: Interval, model: LineModel, rules: Rules): Interval[] {
 
 export const publicPart = (model: LineModel): Interval[] => model.owners.filter(({ owner }) => owner === 'public');
 
+/** "Fix: offset at 41.4 ft". */
+export function sayJudged({ placed, grade, possible, settled }: Judged): string {
+  const { from_ft, to_ft, entry } = placed;
+  const at = to_ft - from_ft > 0.05 ? `${from_ft.toFixed(1)} to ${to_ft.toFixed(1)}` : from_ft.toFixed(1);
+  const what = `${possible ? 'possible ' : ''}${findingWords[entry.finding].toLowerCase()}`;
+  return `${gradeWords[grade]}: ${what} at ${at} ft${settled ? ', cleaned since' : ''}`;
+}
+
 function curing(all: readonly Judged[], place: Interval, school: School): Obligation {
   const longest = Math.max(...all.map(({ placed }) => placed.to_ft - placed.from_ft));
   const belly = all.some(({ cures }) => cures.includes('regrade'));
@@ -82,7 +91,7 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
     laidToGrade: belly,
     why:
       all.length === 1 && only
-        ? `${only.placed.entry.finding} at ${only.placed.from_ft.toFixed(1)}: ${gradeWords[only.grade]}${only.endOfLife ? ', end of its life' : ''}, to be cured under ${school}`
+        ? `${sayJudged(only)}${only.endOfLife ? ', at the end of its life' : ''}: cured under ${school}`
         : `${all.length} places to watch or worse within ${(place.to_ft - place.from_ft).toFixed(1)} ft are one repair`,
     findings: all.map(({ id }) => id),
   };

@@ -1,7 +1,8 @@
-import { gradeWords, methods, type Grade, type Material, type Method, type OwnerKind } from '../job/vocabulary.js';
+import { methods, type Grade, type Material, type Method, type OwnerKind } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import type { Layout } from './layout.js';
 import { methodBit } from './edges.js';
+import { sayJudged } from './obligations.js';
 import { rejectionsOn, type Rejection } from './refusals.js';
 import type { Restriction } from './search.js';
 import type { Track } from './track.js';
@@ -54,17 +55,15 @@ export function segmentsOf(track: Track, layout: Layout, restrictions: readonly 
 }
 
 function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {
-  const duties = track.obligations.cured.filter(({ place }) => overlaps(place, stretch)).map(({ why }) => why);
-  const found = track.condition.findings
-    .filter(({ place, grade }) => grade > 0 && overlaps(place, stretch))
-    .map(({ placed, grade, possible, settled }) => {
-      const at = placed.to_ft - placed.from_ft > 0.05 ? `${placed.from_ft.toFixed(1)} to ${placed.to_ft.toFixed(1)}` : placed.from_ft.toFixed(1);
-      return `${gradeWords[grade]}: ${possible ? 'possible ' : ''}${placed.entry.finding} at ${at} ft${settled ? ', cleaned since' : ''}`;
-    });
+  const duties = track.obligations.cured.filter(({ place }) => overlaps(place, stretch));
+  const told = new Set(duties.filter(({ findings }) => findings.length === 1).flatMap(({ findings }) => findings));
+  const found = track.condition.findings.filter(
+    ({ id, place, grade }) => grade > 0 && overlaps(place, stretch) && !told.has(id),
+  );
   const cleaned = method === 'clean' && track.cells.some((cell) => cell.mustClean && overlaps(cell, stretch));
   return [
-    ...duties,
-    ...found,
+    ...duties.map(({ why }) => why),
+    ...found.map(sayJudged),
     ...(cleaned ? ['roots or deposit here are at least cleaned'] : []),
     ...(stretch.seen ? [] : ['not seen: nothing is known of this pipe']),
   ];

@@ -1,0 +1,239 @@
+import { methodsOf } from '../condition/grade-table.js';
+import type { Figure } from '../figure.js';
+import type { Entry, Job } from '../job/schema.js';
+import type { FindingKind, Grade, Method, OwnerKind, PointKind, SurfaceKind } from '../job/vocabulary.js';
+import { subtract, type Interval } from '../line/intervals.js';
+import type { PipeStretch } from '../line/pipe-stretches.js';
+import type { ClockRange } from '../survey/clock.js';
+import type { Placed } from '../survey/survey.js';
+import { bedding_ft } from '../trench/section.js';
+import { readyJob, scopeOf, type Scope, type ScopeDepth } from './scope.js';
+import type { ScopedLine } from './way.js';
+import { assumedSurface } from './track.js';
+
+/** Everything the screens show of a job, as plain data that can cross to and from a worker. */
+export interface JobView {
+  readonly scope: Scope;
+  readonly lines: readonly LineView[];
+}
+
+export interface LineView extends Interval {
+  readonly id: string;
+  readonly name: string;
+  readonly endReached: boolean;
+  readonly points: readonly PointView[];
+  readonly pipes: readonly PipeStretch[];
+  readonly surfaces: readonly (Interval & { kind: SurfaceKind; assumed: boolean })[];
+  readonly owners: readonly (Interval & { owner: OwnerKind })[];
+  readonly noDig: readonly (Interval & { why?: string | undefined })[];
+  readonly crossings: readonly { station_ft: number; utility: string; depth_ft?: number | undefined }[];
+  readonly joints: readonly number[];
+  readonly unseen: readonly Interval[];
+  readonly depths: readonly { station_ft: number; invert_ft: number }[];
+  readonly depthKnown: boolean;
+  readonly findings: readonly FindingView[];
+  readonly rows: readonly RowView[];
+  readonly untied: readonly { run: string; wouldTie: string }[];
+  /** Things with a station, from upstream, for reading ± anywhere. */
+  readonly things: readonly { station_ft: number; plusMinus_ft: number }[];
+  /** Each tied run's counter: station = access + direction × (scale × reading − zero). */
+  readonly counters: Readonly<Record<string, CounterView>>;
+}
+
+export interface CounterView {
+  readonly access_ft: number;
+  readonly direction: 1 | -1;
+  readonly zero_ft: number;
+  readonly scale: number;
+}
+
+export interface PointView {
+  readonly id: string;
+  readonly kind: PointKind;
+  readonly name: string;
+  readonly station: Figure;
+}
+
+export interface FindingView extends Interval {
+  readonly id: string;
+  readonly kind: FindingKind;
+  readonly entry: Entry;
+  readonly place: Interval;
+  readonly plusMinus_ft: number;
+  readonly clock: ClockRange | undefined;
+  readonly grade: Grade;
+  readonly tableGrade: Grade;
+  readonly possible: boolean;
+  readonly settled: boolean;
+  readonly why: Figure;
+  readonly station: Figure;
+  readonly cures: readonly Method[];
+  readonly readings: readonly ReadingView[];
+}
+
+export interface ReadingView {
+  readonly run: string;
+  readonly entry: string;
+  readonly pass: 'out' | 'back';
+  readonly about: boolean;
+  readonly raw_ft: number;
+  readonly place_ft: number;
+  readonly dropped: boolean;
+  readonly video_s?: number | undefined;
+}
+
+/** One thing in the log: what it is, where it lies, and every reading of it. */
+export interface RowView {
+  readonly key: string;
+  readonly entry: Entry;
+  readonly run: string;
+  readonly station: Figure | undefined;
+  readonly to_ft: number | undefined;
+  readonly grade: Grade | undefined;
+  readonly clock: ClockRange | undefined;
+  readonly readings: readonly ReadingView[];
+  readonly apart_ft: number | undefined;
+  readonly disagreement: { readonly message: string; readonly settled: boolean } | undefined;
+}
+
+/** Lays a job out for the screens. `alternatives` also solves for runners-up, which takes longer. */
+export function jobView(job: Job, depth: ScopeDepth): JobView {
+  const ready = readyJob(job);
+  return { scope: scopeOf(ready, depth), lines: ready.lines.map(lineView) };
+}
+
+function lineView(line: ScopedLine): LineView {
+  const { model, condition } = line;
+  const { survey: solved, extent, profile } = model;
+  const figureOf = (placed: Placed): Figure =>
+    solved.stationFigure(placed.key) ?? { value: placed.station_ft, unit: 'ft', plusMinus: placed.plusMinus_ft, steps: [] };
+  const bare = subtract([extent], model.surfaces).map((each) => ({ ...each, kind: assumedSurface, assumed: true }));
+  const depthStations = [
+    ...new Set([extent.from_ft, ...profile.located.map(({ station_ft }) => station_ft), ...(model.line.ground ?? []).map(({ station_ft }) => station_ft), extent.to_ft]),
+  ]
+    .filter((x) => x >= extent.from_ft && x <= extent.to_ft)
+    .sort((a, b) => a - b);
+  return {
+    ...extent,
+    id: model.line.id,
+    name: model.line.name ?? model.line.id,
+    endReached: model.endReached,
+    points: model.points.map(({ point, at }) => ({
+      id: point.id,
+      kind: point.kind,
+      name: point.name ?? (point.kind === 'main' ? 'main' : point.id),
+      station: figureOf(at),
+    })),
+    pipes: model.pipes,
+    surfaces: [...model.surfaces.map((each) => ({ ...each, assumed: false })), ...bare].sort((a, b) => a.from_ft - b.from_ft),
+    owners: model.owners,
+    noDig: model.noDig,
+    crossings: model.line.crossings ?? [],
+    joints: model.joints,
+    unseen: subtract([extent], model.seen),
+    depths: depthStations.map((station_ft) => ({ station_ft, invert_ft: profile.depth(station_ft) })),
+    depthKnown: profile.located.length > 0,
+    findings: condition.findings.map((finding) => ({
+      from_ft: finding.placed.from_ft,
+      to_ft: finding.placed.to_ft,
+      id: finding.id,
+      kind: finding.placed.entry.finding,
+      entry: finding.placed.entry,
+      place: finding.place,
+      plusMinus_ft: finding.placed.from.plusMinus_ft,
+      clock: finding.clock,
+      grade: finding.grade,
+      tableGrade: finding.tableGrade,
+      possible: finding.possible,
+      settled: finding.settled,
+      why: finding.why,
+      station: figureOf(finding.placed.from),
+      cures: methodsOf(finding.cures),
+      readings: readingsOf(finding.placed.from),
+    })),
+    rows: rowsOf(line, figureOf),
+    untied: solved.untied.map(({ run, wouldTie }) => ({ run: run.id, wouldTie })),
+    things: [...solved.placed.values()]
+      .map(({ station_ft, plusMinus_ft }) => ({ station_ft, plusMinus_ft }))
+      .sort((a, b) => a.station_ft - b.station_ft),
+    counters: Object.fromEntries(
+      model.line.runs.flatMap((run) => {
+        const counter = solved.counter(run);
+        const access = solved.point(run.access);
+        const direction = run.direction === 'downstream' ? 1 : -1;
+        return counter && access
+          ? [[run.id, { ...counter, access_ft: access.station_ft, direction } satisfies CounterView]]
+          : [];
+      }),
+    ),
+  };
+}
+
+const readingsOf = (placed: Placed): ReadingView[] =>
+  placed.readings.map(({ reading, place_ft, dropped }) => ({
+    run: reading.run.id,
+    entry: reading.entry.id,
+    pass: reading.entry.pass ?? 'back',
+    about: reading.entry.about ?? false,
+    raw_ft: reading.raw_ft,
+    place_ft,
+    dropped,
+    video_s: reading.entry.video_s,
+  }));
+
+/** Log rows from the far end back, as the pull back meets them; the same thing read twice is one row. */
+function rowsOf({ model, condition }: ScopedLine, figureOf: (placed: Placed) => Figure): RowView[] {
+  const graded = new Map(condition.findings.map((finding) => [finding.id, finding]));
+  const rows = new Map<string, RowView>();
+  for (const placed of model.entries) {
+    const { entry, run, from } = placed;
+    const what = entry.kind === 'finding' ? entry.finding : entry.kind;
+    const key = `${from.key} ${what}`;
+    const known = rows.get(key);
+    const finding = graded.get(entry.id);
+    if (known) {
+      rows.set(key, { ...known, grade: known.grade ?? finding?.grade, clock: known.clock ?? finding?.clock });
+      continue;
+    }
+    const readings = readingsOf(from);
+    const raws = readings.map(({ place_ft }) => place_ft);
+    rows.set(key, {
+      key,
+      entry,
+      run: run.id,
+      station: figureOf(from),
+      to_ft: placed.to === from ? undefined : placed.to_ft,
+      grade: finding?.grade,
+      clock: finding?.clock,
+      readings,
+      apart_ft: raws.length > 1 ? Math.max(...raws) - Math.min(...raws) : undefined,
+      disagreement: from.disagreement && {
+        message: from.disagreement.message,
+        settled: from.disagreement.byUse,
+      },
+    });
+  }
+  const unplaced = model.line.runs
+    .filter((run) => model.survey.untied.some((each) => each.run === run))
+    .flatMap((run) =>
+      run.entries.map(
+        (entry): RowView => ({
+          key: entry.id,
+          entry,
+          run: run.id,
+          station: undefined,
+          to_ft: undefined,
+          grade: undefined,
+          clock: undefined,
+          readings: [],
+          apart_ft: undefined,
+          disagreement: undefined,
+        }),
+      ),
+    );
+  const placedRows = [...rows.values()].sort((a, b) => (b.station?.value ?? 0) - (a.station?.value ?? 0));
+  return [...placedRows, ...unplaced];
+}
+
+/** Depth of a hole for a pipe whose invert lies so deep, ft. */
+export const holeDepth = (invert_ft: number): number => invert_ft + bedding_ft;

@@ -1,0 +1,33 @@
+import { hc } from 'hono/client';
+import type { Fault } from '../../core/job/read.js';
+import type { Api } from '../../server/app.js';
+
+/** Names this browser in the history of a job; nothing else is known of it. */
+function deviceName(): string {
+  const key = 'open-trench-device';
+  const known = localStorage.getItem(key);
+  if (known) return known;
+  const made = `browser ${crypto.randomUUID().slice(0, 8)}`;
+  localStorage.setItem(key, made);
+  return made;
+}
+
+export const api = hc<Api>('/api', { headers: () => ({ 'x-device': deviceName(), 'content-type': 'application/json' }) });
+
+/** What the server refused, with the path of each fault. */
+export class Refused extends Error {
+  constructor(
+    title: string,
+    readonly faults: readonly Fault[],
+    readonly status: number,
+  ) {
+    super(title);
+  }
+}
+
+/** The body of a good answer; throws what a problem answer says. */
+export async function bodyOf<T>(answer: Response): Promise<T> {
+  if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T;
+  const said = (await answer.json().catch(() => ({}))) as { title?: string; detail?: string; errors?: Fault[] };
+  throw new Refused(said.detail ?? said.title ?? `The server answered ${answer.status}`, said.errors ?? [], answer.status);
+}

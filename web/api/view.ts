@@ -1,0 +1,33 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { wrap } from 'comlink';
+import type { jobView, JobView } from '../../core/scope/job-view.js';
+import type { Job } from '../../core/job/schema.js';
+import type { ScopeDepth } from '../../core/scope/scope.js';
+
+/** The one door to the worker: all work heavier than a frame goes through it. */
+const worker = wrap<{ jobView: typeof jobView }>(
+  new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name: 'scope' }),
+);
+
+/**
+ * What the screens show of a job, worked out beside the page. The scope comes first; the runners-up, which take
+ * several more solves, follow and take its place.
+ */
+export function useView(id: string, job: Job | undefined, { alternatives }: ScopeDepth = { alternatives: true }): { view: JobView | undefined; error: Error | null; complete: boolean } {
+  const quick = useQuery({
+    queryKey: ['view', id, job, false],
+    queryFn: () => worker.jobView(job as Job, { alternatives: false }),
+    enabled: job !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+  const full = useQuery({
+    queryKey: ['view', id, job, true],
+    queryFn: () => worker.jobView(job as Job, { alternatives: true }),
+    enabled: alternatives && job !== undefined && quick.isSuccess && !quick.isPlaceholderData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+  return { view: full.data ?? quick.data, error: quick.error ?? full.error, complete: full.data !== undefined };
+}

@@ -1,0 +1,159 @@
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { materialWords } from '../../core/logline/say.js';
+import type { Figure } from '../../core/figure.js';
+import { OpenFigure } from '../figure/open-figure';
+import { feet, methodWords, money } from '../shell/format';
+import { useJobContext } from '../shell/job-layout';
+
+const Head = chakra('th', { base: { textAlign: 'right', fontFamily: 'heading', fontSize: '13px', color: 'soft', py: '2', px: '2', verticalAlign: 'bottom', '&:first-of-type': { textAlign: 'left' } } });
+const Cell = chakra('td', { base: { textAlign: 'right', py: '2.5', px: '2', verticalAlign: 'top', '&:first-of-type': { textAlign: 'left' } } });
+const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse', minWidth: '640px' } });
+
+/** What to cut and what to buy: every liner, every length of new pipe, and what it all comes to. */
+export function LengthsView() {
+  const { lineView, lineScope, view } = useJobContext();
+  if (!view || !lineView || !lineScope) return <Text p="6" color="soft" role="status">Working it out…</Text>;
+  const liners = lineScope.actions.filter(({ liner }) => liner);
+  const pipes = lineScope.actions.filter(({ pipe }) => pipe);
+  const { prices } = view.scope;
+  const number = (figure: Figure, label: string, digits: number) => (
+    <OpenFigure figure={figure} label={label}>
+      {figure.value.toFixed(digits)}
+    </OpenFigure>
+  );
+  return (
+    <Box height="100%" overflowY="auto">
+      <Box maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="5">
+        {!lineScope.feasible && <Text color="signal" fontWeight={700}>No way satisfies the rules and pins on this line, so there is nothing to cut.</Text>}
+        {lineScope.feasible && liners.length + pipes.length === 0 && (
+          <Text>Nothing is cut or bought for this line: {view.scope.verdict.includes('clean') ? 'it is cleaned.' : 'it stays as it is.'}</Text>
+        )}
+        {view.scope.firstStep && (
+          <Box borderLeft="6px solid" borderColor="signal" pl="4" py="1" mb="5">
+            <Text fontWeight={700}>
+              Do not order yet. First {view.scope.firstStep.what}, {feet(view.scope.firstStep.from_ft)} to {feet(view.scope.firstStep.to_ft)} ft, {money(view.scope.firstStep.price, prices.currency)}.
+            </Text>
+            <Text>{view.scope.firstStep.why.charAt(0).toUpperCase() + view.scope.firstStep.why.slice(1)}.</Text>
+          </Box>
+        )}
+        {liners.length > 0 && (
+          <Section title="Liners" says="lengths in feet; press a number for its working">
+            <Table>
+              <thead>
+                <tr>
+                  <Head>Where</Head>
+                  <Head>Old pipe</Head>
+                  <Head>±</Head>
+                  <Head>Installed</Head>
+                  <Head>Cut at</Head>
+                  <Head>Bladder</Head>
+                  <Head>Lay-flat, in</Head>
+                  <Head>Thick, in</Head>
+                  <Head>Resin, gal</Head>
+                </tr>
+              </thead>
+              <tbody>
+                {liners.map(({ id, method, from_ft, to_ft, entry_ft, liner }) =>
+                  liner ? (
+                    <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
+                      <Cell>
+                        <strong>{methodWords[method]}</strong> {feet(from_ft)} to {feet(to_ft)}
+                        <Text color="soft" fontSize="14px">
+                          in at {feet(entry_ft ?? from_ft)}, {liner.governs} governs
+                        </Text>
+                      </Cell>
+                      <Cell>{number(liner.host, 'Old pipe', 2)}</Cell>
+                      <Cell>{(liner.host.plusMinus ?? 0).toFixed(2)}</Cell>
+                      <Cell>{number(liner.installed, 'Installed', 2)}</Cell>
+                      <Cell fontSize="21px" fontWeight={700} data-testid={`cut-${id}`}>
+                        {number(liner.cut, 'Cut length', 1)}
+                      </Cell>
+                      <Cell>{number(liner.bladder, 'Bladder', 1)}</Cell>
+                      <Cell>{number(liner.layFlat, 'Lay-flat', 2)}</Cell>
+                      <Cell>{number(liner.thickness, 'Thickness', 3)}</Cell>
+                      <Cell>{number(liner.resin, 'Resin', 2)}</Cell>
+                    </chakra.tr>
+                  ) : null,
+                )}
+              </tbody>
+            </Table>
+            <Text mt="3" borderLeft="5px solid" borderColor="signal" pl="3">
+              Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks before wetting it out.
+            </Text>
+          </Section>
+        )}
+        {pipes.length > 0 && (
+          <Section title="New pipe" says="laid length runs along the pipe, not along the map">
+            <Table>
+              <thead>
+                <tr>
+                  <Head>Where</Head>
+                  <Head>Pipe</Head>
+                  <Head>Laid, ft</Head>
+                </tr>
+              </thead>
+              <tbody>
+                {pipes.map(({ id, method, from_ft, to_ft, pipe }) =>
+                  pipe ? (
+                    <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
+                      <Cell>
+                        <strong>{methodWords[method]}</strong> {feet(from_ft)} to {feet(to_ft)}
+                      </Cell>
+                      <Cell>
+                        {pipe.diameter_in} in {materialWords[pipe.material]}
+                      </Cell>
+                      <Cell fontSize="21px" fontWeight={700}>
+                        {number(pipe.laid, 'Laid length', 1)}
+                      </Cell>
+                    </chakra.tr>
+                  ) : null,
+                )}
+              </tbody>
+            </Table>
+          </Section>
+        )}
+        <Section title="Price" says={`under “${view.scope.school}”; the price book is in the job file`}>
+          <Table minWidth="0">
+            <tbody>
+              {prices.lines.map((each, index) => (
+                <chakra.tr key={index} borderTop="1px solid" borderColor="rule">
+                  <Cell>{each.what}</Cell>
+                  <Cell color="soft" whiteSpace="nowrap">
+                    {Number(each.quantity.toFixed(2))} {each.unit} × {each.rate}
+                  </Cell>
+                  <Cell whiteSpace="nowrap">{money(each.amount, prices.currency, 2)}</Cell>
+                </chakra.tr>
+              ))}
+              <chakra.tr borderTop="2px solid" borderColor="ink" fontWeight={700} fontSize="18px">
+                <Cell>Price</Cell>
+                <Cell />
+                <Cell whiteSpace="nowrap">{money(prices.total, prices.currency, 2)}</Cell>
+              </chakra.tr>
+              <chakra.tr color="soft">
+                <Cell>Carried over ten years: upkeep, and what is likely to fail later</Cell>
+                <Cell />
+                <Cell whiteSpace="nowrap">{money(prices.carried, prices.currency, 2)}</Cell>
+              </chakra.tr>
+            </tbody>
+          </Table>
+        </Section>
+      </Box>
+    </Box>
+  );
+}
+
+function Section({ title, says, children }: { title: string; says: string; children: React.ReactNode }) {
+  return (
+    <Box mb="8">
+      <Flex align="baseline" gap="3" mb="1" wrap="wrap">
+        <Heading as="h1" fontSize="22px">
+          {title}
+        </Heading>
+        <Text color="soft" fontSize="14px">
+          {says}
+        </Text>
+      </Flex>
+      <Box overflowX="auto">{children}</Box>
+    </Box>
+  );
+}

@@ -1,0 +1,165 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { Trash2 } from 'lucide-react';
+import type { Edit } from '../../core/job/edit.js';
+import type { Entry, Line } from '../../core/job/schema.js';
+import { gradeWords } from '../../core/job/vocabulary.js';
+import { sayClock, sayWhat } from '../../core/logline/say.js';
+import type { LineView, ReadingView, RowView } from '../../core/scope/job-view.js';
+import type { useEdit } from '../api/jobs';
+import { OpenFigure } from '../figure/open-figure';
+import { Press } from '../shell/controls';
+import { feet, videoTime } from '../shell/format';
+
+const Head = chakra('th', {
+  base: { textAlign: 'left', fontFamily: 'heading', fontWeight: 700, fontSize: '13px', color: 'soft', py: '1.5', px: '3', whiteSpace: 'nowrap' },
+});
+const Cell = chakra('td', { base: { py: '2.5', px: '3', verticalAlign: 'top' } });
+
+interface Props {
+  readonly line: Line;
+  readonly lineView: LineView | undefined;
+  readonly change: ReturnType<typeof useEdit>;
+}
+
+/** Everything that was read, from the far end back: where it lies, what it is, both readings side by side. */
+export function LogTable({ line, lineView, change }: Props) {
+  if (!lineView) return <Text p="4" color="soft">Working it out…</Text>;
+  if (lineView.rows.length === 0) {
+    return (
+      <Text p="4" color="soft">
+        Nothing read yet. Push out to the main, then read on the way back: type the first reading above.
+      </Text>
+    );
+  }
+  return (
+    <chakra.table width="100%" borderCollapse="collapse">
+      <chakra.thead position="sticky" top="0" bg="paper" zIndex={1} boxShadow="inset 0 -1px 0 var(--chakra-colors-ink)">
+        <tr>
+          <Head>On the line</Head>
+          <Head width="100%">What is there</Head>
+          <Head textAlign="right">Out</Head>
+          <Head textAlign="right">Back</Head>
+          <Head textAlign="right" display={{ base: 'none', sm: 'table-cell' }}>
+            Apart
+          </Head>
+          <Head textAlign="right" display={{ base: 'none', lg: 'table-cell' }}>
+            Video
+          </Head>
+          <Head aria-label="Delete" />
+        </tr>
+      </chakra.thead>
+      <tbody>
+        {lineView.rows.map((row) => (
+          <Row key={row.key} row={row} line={line} change={change} />
+        ))}
+      </tbody>
+    </chakra.table>
+  );
+}
+
+function Row({ row, line, change }: { row: RowView; line: Line; change: Props['change'] }) {
+  const open = row.disagreement !== undefined && !row.disagreement.settled;
+  const pointName = (id: string) => {
+    const point = line.points.find((each) => each.id === id);
+    return point?.kind === 'main' ? 'Main' : (point?.name ?? id);
+  };
+  const video = row.readings.find(({ video_s }) => video_s !== undefined)?.video_s ?? row.entry.video_s;
+  const remove = () => {
+    const edits = line.runs.flatMap((run) =>
+      run.entries
+        .filter((entry) => entry.id === row.entry.id || row.readings.some((reading) => reading.entry === entry.id))
+        .map((entry): Edit => ({ kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: null })),
+    );
+    void change.edit(edits.reverse()).catch(() => undefined);
+  };
+  return (
+    <chakra.tr bg={open ? 'wash' : 'transparent'} borderBottom="1px solid" borderColor="rule">
+      <Cell whiteSpace="nowrap" boxShadow="inset 4px 0 0 var(--chakra-colors-water)">
+        {row.station ? (
+          <OpenFigure figure={row.station} label={`Where ${sayWhat(row.entry, pointName)} lies`}>
+            <strong>{feet(row.station.value)}</strong>{' '}
+            <chakra.span color="soft" fontSize="13px">
+              ± {feet(row.station.plusMinus ?? 0)}
+            </chakra.span>
+          </OpenFigure>
+        ) : (
+          <chakra.span color="soft">not tied</chakra.span>
+        )}
+      </Cell>
+      <Cell>
+        <Text>
+          <strong>{sayWhat(row.entry, pointName)}</strong>
+          {row.to_ft !== undefined && row.station && ` to ${feet(row.to_ft)}`}
+          {row.entry.about && ', about'}
+          {row.clock !== undefined && row.entry.waterClock !== undefined && (
+            <chakra.span color="soft"> · {sayClock(row.clock)} after the turn</chakra.span>
+          )}
+        </Text>
+        {row.grade !== undefined && row.grade > 0 && (
+          <chakra.span color={row.grade >= 3 ? 'signal' : 'soft'} mr="3">
+            {gradeWords[row.grade]}
+          </chakra.span>
+        )}
+        {row.entry.note && <chakra.span color="soft">“{row.entry.note}”</chakra.span>}
+        {open && <Settle row={row} line={line} change={change} />}
+      </Cell>
+      <Cell textAlign="right">{raw(row, 'out')}</Cell>
+      <Cell textAlign="right">{raw(row, 'back')}</Cell>
+      <Cell
+        textAlign="right"
+        color={open ? 'signal' : 'inherit'}
+        fontWeight={open ? 700 : 400}
+        display={{ base: 'none', sm: 'table-cell' }}
+      >
+        {row.apart_ft === undefined ? '' : feet(row.apart_ft)}
+      </Cell>
+      <Cell textAlign="right" color="soft" display={{ base: 'none', lg: 'table-cell' }}>
+        {video === undefined ? '' : videoTime(video)}
+      </Cell>
+      <Cell p="0">
+        <Press look="quiet" type="button" onClick={remove} aria-label={`Delete ${sayWhat(row.entry, pointName)}`} title="Delete; Ctrl Z takes it back">
+          <Trash2 size={17} />
+        </Press>
+      </Cell>
+    </chakra.tr>
+  );
+}
+
+const raw = (row: RowView, pass: 'out' | 'back') => {
+  const own = row.readings.filter((reading) => reading.pass === pass);
+  if (own.length === 0 && row.readings.length === 0 && (row.entry.pass ?? 'back') === pass) {
+    return row.entry.reading_ft === undefined ? '' : feet(row.entry.reading_ft);
+  }
+  return own.map((reading) => (
+    <chakra.span key={reading.entry} textDecoration={reading.dropped ? 'line-through' : 'none'} color={reading.dropped ? 'soft' : 'inherit'} display="block">
+      {reading.about ? '~' : ''}
+      {feet(reading.raw_ft)}
+    </chakra.span>
+  ));
+};
+
+/** Two readings more than 2 ft apart: one stands, chosen by a person. */
+function Settle({ row, line, change }: { row: RowView; line: Line; change: Props['change'] }) {
+  const choose = (reading: ReadingView) => {
+    const edits = line.runs.flatMap((run) =>
+      run.entries
+        .filter((entry) => row.readings.some((each) => each.entry === entry.id))
+        .map((entry): Edit => {
+          const { use: _use, ...rest } = entry;
+          const set = (entry.id === reading.entry ? { ...rest, use: true } : rest) as Entry;
+          return { kind: 'entry', line: line.id, run: run.id, entry: entry.id, set };
+        }),
+    );
+    void change.edit(edits).catch(() => undefined);
+  };
+  return (
+    <Flex align="center" gap="2" wrap="wrap" color="signal" mt="1">
+      <Box>The readings differ by {feet(row.apart_ft ?? 0)} ft. Which stands?</Box>
+      {row.readings.map((reading) => (
+        <Press key={reading.entry} type="button" onClick={() => { choose(reading); }}>
+          {reading.pass} {feet(reading.raw_ft)}
+        </Press>
+      ))}
+    </Flex>
+  );
+}

@@ -1,0 +1,169 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Line, Run } from '../../core/job/schema.js';
+import { runHead, lineHead } from '../../core/job/edit.js';
+import { sayClock } from '../../core/logline/say.js';
+import type { LineView } from '../../core/scope/job-view.js';
+import { wrapClock } from '../../core/survey/clock.js';
+import type { useEdit } from '../api/jobs';
+import { Choice, Field, Label, Press } from '../shell/controls';
+
+interface Props {
+  readonly line: Line;
+  readonly run: Run;
+  readonly lineView: LineView | undefined;
+  readonly pass: 'out' | 'back';
+  readonly setPass: (pass: 'out' | 'back') => void;
+  readonly waterClock: number | undefined;
+  readonly setWaterClock: (clock: number | undefined) => void;
+  readonly change: ReturnType<typeof useEdit>;
+}
+
+const zeroWords = { cap: 'at the cap', pipe: 'in the level pipe', reading: 'at a noted reading', unknown: 'nobody knows where' };
+
+/** Which pass is on, how the picture is turned, and where this run's counter was zeroed. */
+export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWaterClock, change }: Props) {
+  const untied = lineView?.untied.find((each) => each.run === run.id);
+  return (
+    <Box>
+      <Flex role="group" aria-label="Which pass is being read" mb="4">
+        {(['out', 'back'] as const).map((each) => (
+          <Press
+            key={each}
+            type="button"
+            flex="1"
+            look={pass === each ? 'chosen' : 'plain'}
+            aria-pressed={pass === each}
+            onClick={() => { setPass(each); }}
+          >
+            {each === 'out' ? 'Pushing out' : 'Pulling back'}
+          </Press>
+        ))}
+      </Flex>
+      <Flex gap="4" align="center" mb="4">
+        <Dial water={waterClock ?? 6} />
+        <Box fontSize="14.5px">
+          <Text>
+            {waterClock === undefined || waterClock === 6 ? (
+              'Water shows at six, so the picture is upright.'
+            ) : (
+              <>
+                Water shows <strong>{sayClock(waterClock)}</strong>, so the picture is turned. Clock calls are put right.
+              </>
+            )}
+          </Text>
+          <Flex gap="2" mt="2">
+            <Press type="button" aria-label="Water half an hour back" onClick={() => { setWaterClock(wrapClock((waterClock ?? 6) - 0.5)); }} minWidth="44px" px="2">
+              ↶
+            </Press>
+            <Press type="button" aria-label="Water half an hour on" onClick={() => { setWaterClock(wrapClock((waterClock ?? 6) + 0.5)); }} minWidth="44px" px="2">
+              ↷
+            </Press>
+            <Press type="button" look="quiet" onClick={() => { setWaterClock(undefined); }}>
+              upright
+            </Press>
+          </Flex>
+        </Box>
+      </Flex>
+      <Access line={line} run={run} change={change} />
+      {untied && (
+        <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="3" py="2" mt="3">
+          {untied.wouldTie.charAt(0).toUpperCase() + untied.wouldTie.slice(1)}. Until then it is kept, and the rest is scoped.
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Dial({ water }: { water: number }) {
+  const angle = (water / 12) * 360;
+  return (
+    <chakra.svg viewBox="0 0 72 72" width="76px" height="76px" flexShrink={0} role="img" aria-label={`Water ${sayClock(water)}`}>
+      <circle cx="36" cy="36" r="34" fill="var(--chakra-colors-sheet)" stroke="var(--chakra-colors-ink)" strokeWidth="2" />
+      <g transform={`rotate(${angle} 36 36)`}>
+        <path d="M36 36 L20 7 A33 33 0 0 1 52 7 Z" fill="var(--chakra-colors-water)" opacity="0.45" />
+      </g>
+      <line x1="36" y1="36" x2="36" y2="6" stroke="var(--chakra-colors-signal)" strokeWidth="2.5" />
+      <circle cx="36" cy="36" r="3.5" fill="var(--chakra-colors-ink)" />
+    </chakra.svg>
+  );
+}
+
+/** Access, zero and riser, changed in place. */
+function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
+  const [open, setOpen] = useState(false);
+  const point = line.points.find(({ id }) => id === run.access);
+  const [riser, setRiser] = useState<string>();
+  const setRun = (set: Partial<Run>) =>
+    void change.edit([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }]).catch(() => undefined);
+  const saveRiser = () => {
+    const text = riser?.trim() ?? '';
+    const value = Number(text);
+    setRiser(undefined);
+    if (riser === undefined || Number.isNaN(value) || value < 0) return;
+    const points = line.points.map((each) => {
+      if (each.id !== run.access) return each;
+      const { riser_ft: _old, ...rest } = each;
+      return text === '' ? rest : { ...rest, riser_ft: value };
+    });
+    void change.edit([{ kind: 'line', line: line.id, set: { ...lineHead(line), points } }]).catch(() => undefined);
+  };
+  return (
+    <Box fontSize="14.5px" color="soft">
+      <Text>
+        Zeroed <strong>{zeroWords[run.zero]}</strong>, riser{' '}
+        <strong>{point?.riser_ft === undefined ? 'not measured' : `${point.riser_ft} ft`}</strong>. In:{' '}
+        {point?.name ?? run.access}, toward the {run.direction === 'downstream' ? 'street' : 'house'}.{' '}
+        <Press type="button" look="quiet" onClick={() => { setOpen(!open); }} aria-expanded={open} textDecoration="underline">
+          {open ? 'done' : 'change'}
+        </Press>
+      </Text>
+      {open && (
+        <Box mt="2" display="grid" gap="3">
+          <Box>
+            <Label htmlFor="run-zero">Counter zeroed</Label>
+            <Choice
+              id="run-zero"
+              value={run.zero}
+              onChange={(event) => {
+                const zero = event.target.value as Run['zero'];
+                setRun({ zero, zeroReading_ft: zero === 'reading' ? (run.zeroReading_ft ?? 0) : undefined });
+              }}
+            >
+              {Object.entries(zeroWords).map(([value, text]) => (
+                <option key={value} value={value}>
+                  {text}
+                </option>
+              ))}
+            </Choice>
+          </Box>
+          {run.zero === 'reading' && (
+            <Box>
+              <Label htmlFor="zero-reading">The counter showed, ft</Label>
+              <Field
+                id="zero-reading"
+                inputMode="decimal"
+                defaultValue={run.zeroReading_ft}
+                onBlur={(event) => {
+                  const value = Number(event.target.value);
+                  if (value >= 0) setRun({ zeroReading_ft: value });
+                }}
+              />
+            </Box>
+          )}
+          <Box>
+            <Label htmlFor="riser">Cap to level pipe, ft (empty: not measured)</Label>
+            <Field
+              id="riser"
+              inputMode="decimal"
+              value={riser ?? point?.riser_ft ?? ''}
+              onChange={(event) => { setRiser(event.target.value); }}
+              onBlur={saveRiser}
+              onKeyDown={(event) => { if (event.key === 'Enter') saveRiser(); }}
+            />
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,22 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { JobList } from './jobs/job-list';
+import { LengthsView } from './lengths/lengths-view';
+import { LogView } from './log/log-view';
+import { SheetView } from './sheet/sheet-view';
+import { JobLayout } from './shell/job-layout';
+import { NotFound } from './shell/not-found';
+
+export const router = createBrowserRouter([
+  { path: '/', element: <JobList /> },
+  {
+    path: '/jobs/:jobId',
+    element: <JobLayout />,
+    children: [
+      { index: true, element: <Navigate to="sheet" replace /> },
+      { path: 'log', element: <LogView /> },
+      { path: 'sheet', element: <SheetView /> },
+      { path: 'lengths', element: <LengthsView /> },
+    ],
+  },
+  { path: '*', element: <NotFound /> },
+]);

@@ -1,0 +1,71 @@
+import type { LineView } from '../../core/scope/job-view.js';
+import { gradeWords } from '../../core/job/vocabulary.js';
+import { standLabels } from './labels';
+import { gutter_px, lanes, margin_px, type SheetScale } from './sheet-scale';
+
+const { top, height } = lanes.judged;
+const base = top + height - 20;
+const step_px = 10.5;
+
+const fills = ['soft', 'soft', 'soft', 'signal', 'signal'];
+const opacities = [0.35, 0.45, 0.75, 0.78, 1];
+
+/** Grade by height and weight of ink, and in a word. */
+export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale }) {
+  const { x } = scale;
+  const graded = line.findings.filter(({ grade }) => grade > 0);
+  const words = standLabels(
+    [
+      ...graded.map((finding) => ({
+        key: finding.id,
+        x: (x(finding.place.from_ft) + x(finding.place.to_ft)) / 2,
+        text: `${gradeWords[finding.grade]}${finding.possible ? '?' : ''}`,
+        weight: finding.grade * 10 + (finding.place.to_ft - finding.place.from_ft) / 100,
+      })),
+      ...line.unseen.map((each) => ({ key: `u${each.from_ft}`, x: (x(each.from_ft) + x(each.to_ft)) / 2, text: 'not seen', weight: 25 })),
+      ...soundStretches(line).map((each) => ({ key: `s${each.from_ft}`, x: (x(each.from_ft) + x(each.to_ft)) / 2, text: 'sound', weight: 0 })),
+    ],
+    { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
+  );
+  return (
+    <g aria-label="Judged">
+      <rect x={x(line.from_ft)} y={base - 3} width={x(line.to_ft) - x(line.from_ft)} height={3} fill="var(--chakra-colors-soft)" opacity={0.35} />
+      {line.unseen.map((each) => (
+        <rect key={each.from_ft} x={x(each.from_ft)} y={base - 2.2 * step_px} width={x(each.to_ft) - x(each.from_ft)} height={2.2 * step_px} fill="url(#unseen)" stroke="var(--chakra-colors-soft)" strokeWidth={0.7} />
+      ))}
+      {[...graded]
+        .sort((a, b) => b.grade - a.grade)
+        .map((finding) => (
+          <rect
+            key={finding.id}
+            x={x(finding.place.from_ft)}
+            y={base - finding.grade * step_px}
+            width={Math.max(2, x(finding.place.to_ft) - x(finding.place.from_ft))}
+            height={finding.grade * step_px}
+            fill={`var(--chakra-colors-${fills[finding.grade] ?? 'soft'})`}
+            opacity={finding.settled ? 0.3 : opacities[finding.grade]}
+          >
+            <title>{`${gradeWords[finding.grade]}, ${finding.place.from_ft.toFixed(1)} to ${finding.place.to_ft.toFixed(1)} ft`}</title>
+          </rect>
+        ))}
+      <line x1={gutter_px} x2={scale.width - margin_px} y1={base} y2={base} stroke="var(--chakra-colors-ink)" strokeWidth={1.2} />
+      {words.map(({ key, left, text, weight }) => (
+        <text key={key} x={left} y={base + 16} fontSize={13} fontWeight={(weight ?? 0) >= 30 ? 700 : 400} style={{ fill: `var(--chakra-colors-${(weight ?? 0) >= 30 ? 'signal' : 'soft'})` }}>
+          {text}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+/** Seen stretches that hold nothing, at least 4 ft long: worth a word. */
+function soundStretches(line: LineView): { from_ft: number; to_ft: number }[] {
+  const busy = [...line.findings.filter(({ grade }) => grade > 0).map(({ place }) => place), ...line.unseen].sort((a, b) => a.from_ft - b.from_ft);
+  const sound: { from_ft: number; to_ft: number }[] = [];
+  let at = line.from_ft;
+  for (const each of [...busy, { from_ft: line.to_ft, to_ft: line.to_ft }]) {
+    if (each.from_ft - at >= 4) sound.push({ from_ft: at, to_ft: each.from_ft });
+    at = Math.max(at, each.to_ft);
+  }
+  return sound;
+}

@@ -1,0 +1,46 @@
+/** A label that wants to stand centred at x, px. */
+export interface Wanted {
+  readonly key: string;
+  readonly x: number;
+  readonly text: string;
+  /** Higher stays when there is no room for all. */
+  readonly weight?: number;
+}
+
+export interface Stood extends Wanted {
+  /** Row from the top, 0 first. */
+  readonly row: number;
+  readonly left: number;
+}
+
+const gap_px = 8;
+
+/** Rough width of a text in the body face, px: good enough to keep labels apart. */
+export const textWidth = (text: string, size_px: number): number => text.length * size_px * 0.54;
+
+/**
+ * Stands labels side by side so that none lies on another: the weightiest first, each in the first row with room,
+ * nudged no further than its own half width. One with no room is left out; its thing can still be pointed at.
+ */
+export function standLabels(
+  wanted: readonly Wanted[],
+  options: { readonly size_px: number; readonly rows: number; readonly from: number; readonly to: number },
+): Stood[] {
+  const taken: [number, number][][] = Array.from({ length: options.rows }, () => []);
+  const stood: Stood[] = [];
+  for (const label of [...wanted].sort((a, b) => (b.weight ?? 0) - (a.weight ?? 0) || a.x - b.x)) {
+    const width = textWidth(label.text, options.size_px);
+    const centred = Math.min(Math.max(label.x - width / 2, options.from), options.to - width);
+    const nudges = [0, -0.25, 0.25, -0.5, 0.5].map((share) => centred + share * width);
+    place: for (let row = 0; row < options.rows; row++) {
+      for (const left of nudges) {
+        if (left < options.from - 1 || left + width > options.to + 1) continue;
+        if (taken[row]?.some(([a, b]) => left < b + gap_px && left + width > a - gap_px)) continue;
+        taken[row]?.push([left, left + width]);
+        stood.push({ ...label, row, left });
+        break place;
+      }
+    }
+  }
+  return stood;
+}

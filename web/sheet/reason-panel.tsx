@@ -1,0 +1,227 @@
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import type { Figure } from '../../core/figure.js';
+import type { Line } from '../../core/job/schema.js';
+import { gradeWords } from '../../core/job/vocabulary.js';
+import { materialWords, sayWhat } from '../../core/logline/say.js';
+import type { FindingView, LineView } from '../../core/scope/job-view.js';
+import type { LineScope, Scope } from '../../core/scope/scope.js';
+import { OpenFigure, Working } from '../figure/open-figure';
+import { feet, methodWords, money, videoTime } from '../shell/format';
+import type { ScopeBar } from './scope-lane';
+
+interface Props {
+  readonly bar: ScopeBar | undefined;
+  readonly finding: string | undefined;
+  readonly lineView: LineView;
+  readonly lineScope: LineScope;
+  readonly scope: Scope;
+  readonly complete: boolean;
+  readonly line: Line;
+}
+
+/** Why this is done here: what it answers to, what was refused, what comes next in price, and where it was seen. */
+export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete, line }: Props) {
+  const noWay = scope.warnings.filter((warning) => warning.rule === 'no-way' && warning.line === lineView.id);
+  if (!bar) {
+    return (
+      <>
+        <Heading as="h1" fontSize="24px">
+          {noWay.length > 0 ? 'No way' : 'Nothing yet'}
+        </Heading>
+        {noWay.map((warning, i) => (
+          <Text key={i} mt="2">
+            {warning.message}.
+          </Text>
+        ))}
+      </>
+    );
+  }
+  const inside = lineView.findings.filter(
+    (each) => each.place.from_ft < bar.to_ft - 1e-6 && each.place.to_ft > bar.from_ft + 1e-6 && (each.grade > 0 || each.id === finding),
+  );
+  const refused = uniqueBy(bar.segments.flatMap(({ rejected }) => rejected), ({ method, rule }) => `${method} ${rule}`)
+    .filter(({ rule }) => rule !== 'not-needed')
+    .filter((each, index, all) => all.findIndex(({ method }) => method === each.method) === index);
+  const because = [...new Set(bar.segments.flatMap((segment) => segment.because))];
+  const runnerUps = bar.segments.flatMap(({ runnerUp }) => (runnerUp ? [runnerUp] : []));
+  const runnerUp = [...runnerUps].sort((a, b) => a.costsMore - b.costsMore)[0];
+  const holes = lineScope.pits.filter(({ serves }) => bar.action && serves.includes(bar.action.id));
+  const unseen = bar.segments.some(({ seen }) => !seen);
+  const materials = [...new Set(bar.segments.map((segment) => `${segment.diameter_in} in ${materialWords[segment.material]}`))];
+  return (
+    <Box fontSize="14.5px">
+      <Heading as="h1" fontSize="27px" lineHeight="1.15" letterSpacing="-0.02em">
+        {methodWords[bar.method]}{' '}
+        <chakra.span fontSize="16px" color="soft" fontWeight={600} letterSpacing="0">
+          {feet(bar.from_ft)} to {feet(bar.to_ft)} ft
+        </chakra.span>
+      </Heading>
+      <Text mt="1">
+        {materials.join(', ')}.{' '}
+        {bar.action?.entry_ft != null && `Put in at ${feet(bar.action.entry_ft)}${holes.length > 0 ? ', from a hole' : ''}.`}
+        {bar.action && ` ${money(bar.action.cost, scope.prices.currency)}, without setting up.`}
+      </Text>
+      {unseen && (
+        <Caution>
+          Part of this pipe was not seen: nothing is known of it.{' '}
+          {scope.firstStep && `First ${scope.firstStep.what}, ${feet(scope.firstStep.from_ft)} to ${feet(scope.firstStep.to_ft)} ft: ${money(scope.firstStep.price, scope.prices.currency)}.`}
+        </Caution>
+      )}
+      <Part title="Why">
+        {because.length === 0 && <Text>Nothing here must be put right under “{scope.school}”.</Text>}
+        {because.map((each) => (
+          <Text key={each} mb="0.5">
+            {each.charAt(0).toUpperCase() + each.slice(1)}.
+          </Text>
+        ))}
+      </Part>
+      {refused.length > 0 && (
+        <Part title="Refused">
+          {refused.map((each) => (
+            <Flex key={`${each.method} ${each.rule}`} gap="3" mb="1">
+              <Text fontWeight={700} width="88px" flexShrink={0}>
+                {methodWords[each.method]}
+              </Text>
+              <Text>{each.why}</Text>
+            </Flex>
+          ))}
+        </Part>
+      )}
+      <Part title="Next best">
+        {runnerUp ? (
+          <Text>
+            <strong>{methodWords[runnerUp.method]}</strong>, {runnerUp.costsMore === 0 ? 'at the same cost' : `${money(runnerUp.costsMore, scope.prices.currency)} more over ten years`}
+          </Text>
+        ) : (
+          <Text color="soft">{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Text>
+        )}
+      </Part>
+      {bar.action?.liner && <LinerPart liner={bar.action.liner} />}
+      {bar.action?.pipe && (
+        <Part title="New pipe">
+          <Sum label={`${bar.action.pipe.diameter_in} in ${materialWords[bar.action.pipe.material]}, laid`} figure={bar.action.pipe.laid} digits={1} />
+        </Part>
+      )}
+      {holes.map((hole) => (
+        <Part key={hole.id} title={`Hole ${String.fromCharCode(65 + lineScope.pits.indexOf(hole))}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}>
+          <Sum label="Depth with bedding" figure={hole.figures.depth} digits={1} />
+          <Sum label="Earth in the ground" figure={hole.figures.bank} digits={1} />
+          <Text>Held by: {hole.figures.protection}</Text>
+          {hole.figures.cautions.map((each) => (
+            <Caution key={each}>{each}</Caution>
+          ))}
+        </Part>
+      ))}
+      {(bar.method === 'line' || bar.method === 'short-line') && (
+        <Caution>Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.</Caution>
+      )}
+      {bar.method === 'clean' && <Caution>Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.</Caution>}
+      {inside.length > 0 && (
+        <Part title="Seen">
+          {inside.map((each) => (
+            <Seen key={each.id} finding={each} line={line} marked={each.id === finding} />
+          ))}
+        </Part>
+      )}
+    </Box>
+  );
+}
+
+function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number]['liner']> }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Part title="Cut the liner at">
+        {liner.cut.steps.map((step) => (
+          <Flex key={step.label} justify="space-between" gap="3" py="0.5" {...(step.label === 'Rounded up' ? { borderTop: '1.5px solid', borderColor: 'ink', fontWeight: 700, mt: '1', pt: '1' } : {})}>
+            <Text>{step.label}</Text>
+            <Text whiteSpace="nowrap" data-testid={step.label === 'Rounded up' ? 'cut' : undefined}>
+              {step.label === 'Rounded up' ? `${feet(liner.cut.value)} ft` : shortSum(step.expression)}
+            </Text>
+          </Flex>
+        ))}
+      </Part>
+      <Part title="Thickness and resin">
+        <chakra.button type="button" onClick={() => { setOpen(!open); }} aria-expanded={open} width="100%" textAlign="left" bg="transparent" border="none" p="0" cursor="pointer" minHeight="28px">
+          <Flex justify="space-between">
+            <Text borderBottom="1px dotted" borderColor="soft">
+              {liner.governs} governs
+            </Text>
+            <Text fontWeight={700}>{liner.thickness.value} in</Text>
+          </Flex>
+        </chakra.button>
+        {open && <Working figure={liner.thickness} />}
+        <Sum label="Resin" figure={liner.resin} digits={2} />
+        <Sum label="Lay-flat" figure={liner.layFlat} digits={2} />
+        <Sum label="± of the old pipe" figure={{ ...liner.host, value: liner.host.plusMinus ?? 0 }} digits={2} />
+      </Part>
+    </>
+  );
+}
+
+/** The result of "80 − 30 = 50", or the plain term of "+ 2". */
+const shortSum = (expression: string): string => expression.split(' = ').at(-1) ?? expression;
+
+function Seen({ finding, line, marked }: { finding: FindingView; line: Line; marked: boolean }) {
+  const judged = finding.entry.kind === 'finding' ? finding.entry.judged : undefined;
+  return (
+    <Box mb="2" pl="2" borderLeft="3px solid" borderColor={marked ? 'signal' : 'rule'}>
+      <Text>
+        <strong>{sayWhat(finding.entry)}</strong>,{' '}
+        <OpenFigure figure={finding.station} label="Station">
+          {feet(finding.from_ft)} ± {feet(finding.plusMinus_ft)} ft
+        </OpenFigure>
+        :{' '}
+        <OpenFigure figure={finding.why} label="Grade">
+          {gradeWords[finding.grade]}
+        </OpenFigure>
+        {judged && ` (the table says ${gradeWords[finding.tableGrade]})`}
+      </Text>
+      {finding.readings.map((reading) => (
+        <Text key={reading.entry} color="soft" fontSize="13.5px">
+          {line.runs.find(({ id }) => id === reading.run)?.name ?? `Run ${reading.run.replace(/^R(?=\d)/, '')}`}, way {reading.pass},{' '}
+          {reading.about ? 'about ' : ''}
+          {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
+          {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
+        </Text>
+      ))}
+    </Box>
+  );
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box mt="3">
+      <Heading as="h2" fontSize="14px" color="soft" borderBottom="1px solid" borderColor="rule" pb="1" mb="1.5">
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
+
+function Sum({ label, figure, digits }: { label: string; figure: Figure; digits: number }) {
+  return (
+    <Flex justify="space-between" gap="3" wrap="wrap">
+      <Text>{label}</Text>
+      <OpenFigure figure={figure} label={label}>
+        <strong>
+          {figure.value.toFixed(digits)} {figure.unit}
+        </strong>
+      </OpenFigure>
+    </Flex>
+  );
+}
+
+function Caution({ children }: { children: ReactNode }) {
+  return (
+    <Text borderLeft="5px solid" borderColor="signal" pl="3" my="1.5" fontSize="14px">
+      {children}
+    </Text>
+  );
+}
+
+function uniqueBy<T>(all: readonly T[], key: (each: T) => string): T[] {
+  return [...new Map(all.map((each) => [key(each), each])).values()];
+}

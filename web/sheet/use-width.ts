@@ -1,0 +1,17 @@
+import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
+
+/** The width of an element as it stands, px; `first` until it has been laid out. */
+export function useWidth<T extends HTMLElement>(first: number): [RefObject<T | null>, number] {
+  const ref = useRef<T>(null);
+  const [width, setWidth] = useState(first);
+  useLayoutEffect(() => {
+    const element = ref.current;
+    if (!element) return undefined;
+    const measure = () => { setWidth(element.clientWidth); };
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    return () => { observer.disconnect(); };
+  }, []);
+  return [ref, width];
+}

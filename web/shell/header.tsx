@@ -1,0 +1,65 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { Moon, Sun } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useMode } from '../theme/colour-mode';
+import { Mark } from './mark';
+
+const HomeLink = chakra(Link, {
+  base: {
+    display: 'flex',
+    alignItems: 'center',
+    gap: '3',
+    px: '4',
+    height: '100%',
+    textDecoration: 'none',
+    color: 'ink',
+    borderRight: '1px solid',
+    borderColor: 'rule',
+  },
+});
+
+/** The strip at the top of every page. */
+export function Header({ children }: { children?: ReactNode }) {
+  const [mode, setMode] = useMode();
+  const other = mode === 'dark' ? 'light' : 'dark';
+  return (
+    <Flex as="header" height="60px" flexShrink={0} align="stretch" borderBottom="1px solid" borderColor="ink" bg="paper">
+      <HomeLink to="/" aria-label="Open Trench, all jobs">
+        <Mark />
+        <Text
+          as="span"
+          fontFamily="heading"
+          fontWeight={800}
+          fontStretch="118%"
+          fontSize="17px"
+          whiteSpace="nowrap"
+          display={{ base: 'none', lg: 'inline' }}
+        >
+          Open Trench
+        </Text>
+      </HomeLink>
+      <Flex flex="1" minWidth={0} align="stretch">
+        {children}
+      </Flex>
+      <Box display="flex" alignItems="center" borderLeft="1px solid" borderColor="rule">
+        <chakra.button
+          type="button"
+          width="44px"
+          height="44px"
+          display="grid"
+          placeItems="center"
+          color="soft"
+          bg="transparent"
+          border="none"
+          cursor="pointer"
+          aria-label={`Use ${other} colours`}
+          title={`Use ${other} colours`}
+          onClick={() => { setMode(other); }}
+        >
+          {mode === 'dark' ? <Sun size={19} /> : <Moon size={19} />}
+        </chakra.button>
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,45 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import type { FallbackProps } from 'react-error-boundary';
+import type { Fault } from '../../core/job/read.js';
+import { Refused } from '../api/client';
+import { Press } from './controls';
+
+/** The page broke: nothing that was typed is lost, for the server has it. */
+export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
+  return (
+    <Box role="alert" p="8" maxWidth="640px">
+      <Heading as="h1" size="xl" mb="3">
+        This page broke
+      </Heading>
+      <Text mb="2">What you entered is safe: it was written down before the page said so.</Text>
+      <Text color="soft" mb="5">
+        {error instanceof Error ? error.message : String(error)}
+      </Text>
+      <Press onClick={resetErrorBoundary}>Try again</Press>
+    </Box>
+  );
+}
+
+/** What was refused or could not be reached, each fault with its place. */
+export function Faults({ error, onClose }: { error: Error; onClose?: () => void }) {
+  const faults: readonly Fault[] = error instanceof Refused ? error.faults : [];
+  const offline = !(error instanceof Refused);
+  return (
+    <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
+      <Text fontWeight={700}>{offline ? 'The server cannot be reached' : error.message}</Text>
+      {offline && <Text>Nothing was changed. Is Open Trench still running? ({error.message})</Text>}
+      {faults.slice(0, 12).map(({ path, message }) => (
+        <Text key={`${path} ${message}`} overflowWrap="anywhere">
+          {path && <strong>{path}: </strong>}
+          {message}
+        </Text>
+      ))}
+      {faults.length > 12 && <Text>and {faults.length - 12} more</Text>}
+      {onClose && (
+        <Press look="quiet" onClick={onClose} type="button">
+          Close
+        </Press>
+      )}
+    </Box>
+  );
+}
