@@ -8,7 +8,11 @@ import { readyJob, scopeOf } from '../core/scope/scope.js';
  * The headless scope. One file: the scope as indented JSON. Several: one scope a line, in the order given; a bad
  * file does not stop the others. Faults go to standard error, one a line with its path; exit 2 when there were any.
  */
-export function run(paths: readonly string[], out: (text: string) => void, fault: (text: string) => void): 0 | 2 {
+export function run(
+  paths: readonly string[],
+  out: (text: string) => void,
+  fault: (text: string) => void,
+): 0 | 2 {
   if (paths.length === 0) {
     fault('give one or more job files: npm run --silent scope -- JOB.json');
     return 2;
@@ -34,7 +38,11 @@ function load(path: string): ReturnType<typeof readJobText> {
     // npm runs scripts in the package's folder; a path is meant from where it was typed.
     text = readFileSync(resolve(process.env.INIT_CWD ?? '', path), 'utf8');
   } catch (error) {
-    return { faults: [{ path: '', message: `cannot be read: ${error instanceof Error ? error.message : String(error)}` }] };
+    return {
+      faults: [
+        { path: '', message: `cannot be read: ${error instanceof Error ? error.message : String(error)}` },
+      ],
+    };
   }
   return readJobText(text);
 }

@@ -31,7 +31,8 @@ function sourcesMark(folders) {
     if (stat.isDirectory()) for (const name of readdirSync(path).sort()) visit(join(path, name));
     else hash.update(`${path} ${stat.size} ${stat.mtimeMs}\n`);
   };
-  for (const folder of [...folders, 'package-lock.json', 'vite.config.ts', 'scripts']) visit(join(root, folder));
+  for (const folder of [...folders, 'package-lock.json', 'vite.config.ts', 'scripts'])
+    visit(join(root, folder));
   return hash.digest('hex');
 }
 
@@ -60,7 +61,9 @@ async function bundle(entry, outfile) {
 }
 
 export const buildCli = () =>
-  unlessFresh('cli', ['core', 'cli'], join(root, 'dist/cli.mjs'), () => bundle('cli/main.ts', 'dist/cli.mjs'));
+  unlessFresh('cli', ['core', 'cli'], join(root, 'dist/cli.mjs'), () =>
+    bundle('cli/main.ts', 'dist/cli.mjs'),
+  );
 
 export const buildServer = () =>
   unlessFresh('server', ['core', 'server'], join(root, 'dist/server.mjs'), () =>

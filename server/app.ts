@@ -45,7 +45,9 @@ function apiOn(store: Store) {
       if ('refused' in value) return value.refused;
       const parsed = editsSchema.safeParse(value.value);
       if (!parsed.success) {
-        return problem(c, 422, 'That cannot be taken as it is', { errors: faultsOf(parsed.error, value.value) });
+        return problem(c, 422, 'That cannot be taken as it is', {
+          errors: faultsOf(parsed.error, value.value),
+        });
       }
       const written = await store.edit(c.req.param('id'), parsed.data.sent, parsed.data.edits, device(c));
       return 'stored' in written ? c.json(written.stored) : refusal(c, written);
@@ -81,6 +83,8 @@ export function appOn(store: Store, options: { log: (error: unknown) => void; pa
         formAction: ["'none'"],
         frameAncestors: ["'none'"],
       },
+      // Served over plain HTTP to this machine only.
+      strictTransportSecurity: false,
       crossOriginResourcePolicy: 'same-origin',
       referrerPolicy: 'no-referrer',
     }),
@@ -123,7 +127,12 @@ async function bodyOf(c: Context): Promise<{ value: unknown } | { refused: Respo
     return { value: JSON.parse(text) };
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
-    return { refused: problem(c, 400, 'Not JSON', { detail, errors: [{ path: '', message: `not JSON: ${detail}` }] }) };
+    return {
+      refused: problem(c, 400, 'Not JSON', {
+        detail,
+        errors: [{ path: '', message: `not JSON: ${detail}` }],
+      }),
+    };
   }
 }
 
@@ -137,5 +146,14 @@ function servePages(app: Hono, root: string): void {
   });
   app.use('/*', files);
   app.get('/assets/*', (c) => c.text('No such file', 404));
-  app.get('/*', serveStatic({ root, path: 'index.html', onFound: (_, c) => { c.header('cache-control', 'no-cache'); } }));
+  app.get(
+    '/*',
+    serveStatic({
+      root,
+      path: 'index.html',
+      onFound: (_, c) => {
+        c.header('cache-control', 'no-cache');
+      },
+    }),
+  );
 }

@@ -37,7 +37,9 @@ export async function openDatabase(folder: string, migrationsFolder: string): Pr
   return {
     db,
     async close() {
-      upkeep.forEach((timer) => { clearInterval(timer); });
+      upkeep.forEach((timer) => {
+        clearInterval(timer);
+      });
       await client.close();
       await release();
     },

@@ -5,7 +5,9 @@ import { join } from 'node:path';
 
 export class FolderTaken extends Error {
   constructor(folder: string) {
-    super(`another Open Trench is already running on ${folder}: use that one, stop it, or give this one another folder with OPEN_TRENCH_DATA`);
+    super(
+      `another Open Trench is already running on ${folder}: use that one, stop it, or give this one another folder with OPEN_TRENCH_DATA`,
+    );
   }
 }
 
@@ -29,24 +31,37 @@ export async function holdFolder(folder: string): Promise<() => Promise<void>> {
     rmSync(path, { force: true });
   }
   await listen(server, path).catch((error: unknown) => {
-    if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') throw new FolderTaken(folder);
+    if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE')
+      throw new FolderTaken(folder);
     throw error;
   });
   server.unref();
-  return () => new Promise((resolve) => server.close(() => { resolve(); }));
+  return () =>
+    new Promise((resolve) =>
+      server.close(() => {
+        resolve();
+      }),
+    );
 }
 
 function listen(server: Server, path: string): Promise<void> {
   return new Promise((resolve, reject) => {
     server.once('error', reject);
-    server.listen({ path, exclusive: true }, () => { resolve(); });
+    server.listen({ path, exclusive: true }, () => {
+      resolve();
+    });
   });
 }
 
 function answers(path: string): Promise<boolean> {
   return new Promise((resolve) => {
     const socket = connect(path);
-    socket.once('connect', () => { socket.destroy(); resolve(true); });
-    socket.once('error', () => { resolve(false); });
+    socket.once('connect', () => {
+      socket.destroy();
+      resolve(true);
+    });
+    socket.once('error', () => {
+      resolve(false);
+    });
   });
 }

@@ -17,7 +17,12 @@ async function main(): Promise<void> {
   const opened = await openDatabase(folder, join(root, 'server', 'migrations'));
   const store = storeOn(opened.db);
   if (process.env.OPEN_TRENCH_DEMO !== 'none') await loadDemo(store);
-  const app = appOn(store, { log: (error) => { log.error(error); }, pages: join(root, 'dist', 'web') });
+  const app = appOn(store, {
+    log: (error) => {
+      log.error(error);
+    },
+    pages: join(root, 'dist', 'web'),
+  });
   const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port }, ({ port: open }) => {
     process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
   });
@@ -42,13 +47,24 @@ async function main(): Promise<void> {
 async function loadDemo(store: Store): Promise<void> {
   if ((await store.list()).length > 0) return;
   const jobs = join(root, 'demo', 'jobs');
-  for (const name of readdirSync(jobs).filter((each) => each.endsWith('.json')).sort().reverse()) {
-    const written = await store.add(`demo-${name.replace('.json', '')}`, JSON.parse(readFileSync(join(jobs, name), 'utf8')), 'demo');
+  for (const name of readdirSync(jobs)
+    .filter((each) => each.endsWith('.json'))
+    .sort()
+    .reverse()) {
+    const written = await store.add(
+      `demo-${name.replace('.json', '')}`,
+      JSON.parse(readFileSync(join(jobs, name), 'utf8')),
+      'demo',
+    );
     if ('faults' in written) throw new Error(`demo ${name}: ${JSON.stringify(written.faults)}`);
   }
 }
 
 main().catch((error: unknown) => {
-  process.stderr.write(error instanceof FolderTaken ? `${error.message}\n` : `${String(error instanceof Error ? error.stack : error)}\n`);
+  process.stderr.write(
+    error instanceof FolderTaken
+      ? `${error.message}\n`
+      : `${String(error instanceof Error ? error.stack : error)}\n`,
+  );
   process.exit(1);
 });

@@ -13,7 +13,8 @@ export interface StoredJob {
   readonly job: Job;
 }
 
-export type Written = { readonly stored: StoredJob } | { readonly faults: readonly Fault[] } | { readonly missing: true };
+export type Written =
+  { readonly stored: StoredJob } | { readonly faults: readonly Fault[] } | { readonly missing: true };
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
@@ -98,7 +99,13 @@ function wholeJobEdits(job: Job): Edit[] {
     { kind: 'line', line: line.id, set: lineHead(line) },
     ...line.runs.flatMap((run): Edit[] => [
       { kind: 'run', line: line.id, run: run.id, set: runHead(run) },
-      ...run.entries.map((entry): Edit => ({ kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: entry })),
+      ...run.entries.map((entry): Edit => ({
+        kind: 'entry',
+        line: line.id,
+        run: run.id,
+        entry: entry.id,
+        set: entry,
+      })),
     ]),
   ]);
 }

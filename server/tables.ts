@@ -14,7 +14,9 @@ export const jobs = pgTable('jobs', {
 export const lines = pgTable(
   'lines',
   {
-    job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
     id: text('id').notNull(),
     position: integer('position').notNull(),
     said: jsonb('said').$type<LineHead>().notNull(),
@@ -25,7 +27,9 @@ export const lines = pgTable(
 export const runs = pgTable(
   'runs',
   {
-    job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
     line: text('line').notNull(),
     id: text('id').notNull(),
     position: integer('position').notNull(),
@@ -37,7 +41,9 @@ export const runs = pgTable(
 export const entries = pgTable(
   'entries',
   {
-    job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
     line: text('line').notNull(),
     run: text('run').notNull(),
     id: text('id').notNull(),
@@ -50,7 +56,9 @@ export const entries = pgTable(
 /** Every accepted edit with the one that takes it back: when, from which device, in order. */
 export const changes = pgTable('changes', {
   order: bigserial('order', { mode: 'number' }).primaryKey(),
-  job: text('job').notNull().references(() => jobs.id, { onDelete: 'cascade' }),
+  job: text('job')
+    .notNull()
+    .references(() => jobs.id, { onDelete: 'cascade' }),
   /** The sender's id of a set of edits, so that one sent twice goes in once. */
   sent: text('sent').notNull(),
   at: timestamp('at', { withTimezone: true }).notNull(),

@@ -13,7 +13,10 @@ import { system } from './theme/system';
 
 applyMode();
 const client = new QueryClient({
-  defaultOptions: { queries: { staleTime: 30_000, retry: 2, refetchOnWindowFocus: true }, mutations: { retry: 0 } },
+  defaultOptions: {
+    queries: { staleTime: 30_000, retry: 2, refetchOnWindowFocus: true },
+    mutations: { retry: 0 },
+  },
 });
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

@@ -12,7 +12,10 @@ const judge = (entries: object[], more: Partial<Line> = {}, rules: RulesOverride
     datum: 'CO1',
     end: 'MAIN',
     pipe: { material: 'clay', diameter_in: 4 },
-    points: [{ id: 'CO1', kind: 'cleanout' }, { id: 'MAIN', kind: 'main' }],
+    points: [
+      { id: 'CO1', kind: 'cleanout' },
+      { id: 'MAIN', kind: 'main' },
+    ],
     runs: [
       {
         id: 'R1',
@@ -22,7 +25,12 @@ const judge = (entries: object[], more: Partial<Line> = {}, rules: RulesOverride
         on: '2026-03-04',
         entries: [
           { id: 'end', kind: 'point', reading_ft: 80, pass: 'back', point: 'MAIN' },
-          ...(entries.map((entry, i) => ({ id: `f${i}`, kind: 'finding', reading_ft: 20 + 5 * i, ...entry })) as Entry[]),
+          ...(entries.map((entry, i) => ({
+            id: `f${i}`,
+            kind: 'finding',
+            reading_ft: 20 + 5 * i,
+            ...entry,
+          })) as Entry[]),
         ],
       },
     ],
@@ -34,17 +42,49 @@ const gradesOf = (entries: object[], more: Partial<Line> = {}, rules: RulesOverr
   judge(entries, more, rules).findings.map(({ grade }) => grade);
 
 test('bounds belong to the column that says so', () => {
-  expect([0, 4.9, 5, 14.9, 15, 30, 30.1].map((value) => gradeByBounds(value, [5, 15, 30]))).toEqual([0, 1, 2, 2, 3, 3, 4]);
+  expect([0, 4.9, 5, 14.9, 15, 30, 30.1].map((value) => gradeByBounds(value, [5, 15, 30]))).toEqual([
+    0, 1, 2, 2, 3, 3, 4,
+  ]);
   expect([4.9, 5, 14.9, 15, 90].map((value) => gradeByBounds(value, [5, 15]))).toEqual([1, 2, 2, 3, 3]);
 });
 
 test.each([
-  ['roots', [{ percent: 9 }, { percent: 10 }, { percent: 25 }, { percent: 50 }, { percent: 51 }], [1, 2, 3, 3, 4]],
-  ['offset', [{ inches: 0.19 }, { inches: 0.2 }, { inches: 0.6 }, { inches: 1.2 }, { inches: 1.21 }], [1, 2, 3, 3, 4]],
-  ['separation', [{ inches: 0.4 }, { inches: 0.5 }, { inches: 1 }, { inches: 2 }, { inches: 2.1 }], [1, 2, 3, 3, 4]],
-  ['belly', [{ inches: 0.3 }, { inches: 0.4 }, { inches: 1 }, { inches: 2 }, { inches: 2.1 }], [1, 2, 3, 3, 4]],
-  ['deformation', [{ percent: 4 }, { percent: 5 }, { percent: 10 }, { percent: 25 }, { percent: 26 }], [1, 2, 3, 3, 4]],
-  ['crack', [{ form: 'hairline' }, { form: 'along' }, { form: 'around' }, { form: 'several' }, { form: 'around', shifting: true }], [1, 2, 3, 3, 4]],
+  [
+    'roots',
+    [{ percent: 9 }, { percent: 10 }, { percent: 25 }, { percent: 50 }, { percent: 51 }],
+    [1, 2, 3, 3, 4],
+  ],
+  [
+    'offset',
+    [{ inches: 0.19 }, { inches: 0.2 }, { inches: 0.6 }, { inches: 1.2 }, { inches: 1.21 }],
+    [1, 2, 3, 3, 4],
+  ],
+  [
+    'separation',
+    [{ inches: 0.4 }, { inches: 0.5 }, { inches: 1 }, { inches: 2 }, { inches: 2.1 }],
+    [1, 2, 3, 3, 4],
+  ],
+  [
+    'belly',
+    [{ inches: 0.3 }, { inches: 0.4 }, { inches: 1 }, { inches: 2 }, { inches: 2.1 }],
+    [1, 2, 3, 3, 4],
+  ],
+  [
+    'deformation',
+    [{ percent: 4 }, { percent: 5 }, { percent: 10 }, { percent: 25 }, { percent: 26 }],
+    [1, 2, 3, 3, 4],
+  ],
+  [
+    'crack',
+    [
+      { form: 'hairline' },
+      { form: 'along' },
+      { form: 'around' },
+      { form: 'several' },
+      { form: 'around', shifting: true },
+    ],
+    [1, 2, 3, 3, 4],
+  ],
   ['broken', [{}], [4]],
   ['lip', [{ inches: 0.2 }, { inches: 0.25 }, { inches: 1 }], [1, 2, 3]],
   ['infiltration', [{ form: 'weeping' }, { form: 'running' }], [2, 3]],
@@ -74,7 +114,13 @@ test('a deposit in inches is the share of the bore below its height', () => {
 });
 
 test('a step between two materials is normal up to half the difference of their outside diameters', () => {
-  const change = { id: 'c', kind: 'change', reading_ft: 25, upstream: { material: 'pvc-sch40' }, downstream: { material: 'clay' } };
+  const change = {
+    id: 'c',
+    kind: 'change',
+    reading_ft: 25,
+    upstream: { material: 'pvc-sch40' },
+    downstream: { material: 'clay' },
+  };
   // Clay 5.1, plastic 4.5: half of 0.6.
   expect(gradesOf([{ finding: 'offset', inches: 0.3, reading_ft: 25 }, change])).toEqual([0]);
   expect(gradesOf([{ finding: 'offset', inches: 0.31, reading_ft: 25 }, change])).toEqual([2]);
@@ -82,7 +128,12 @@ test('a step between two materials is normal up to half the difference of their 
 });
 
 test('a crack all round with a step at its place has failed', () => {
-  expect(gradesOf([{ finding: 'crack', form: 'around', reading_ft: 30 }, { finding: 'offset', inches: 0.3, reading_ft: 30.4 }])).toEqual([4, 2]);
+  expect(
+    gradesOf([
+      { finding: 'crack', form: 'around', reading_ft: 30 },
+      { finding: 'offset', inches: 0.3, reading_ft: 30.4 },
+    ]),
+  ).toEqual([4, 2]);
 });
 
 test('a flush that ran past lowers a slight sag by one; water held by a blockage has no grade; a backed-up main is referred', () => {
@@ -98,12 +149,25 @@ test('a flush that ran past lowers a slight sag by one; water held by a blockage
 test('roots cut since and seen again are settled; a partial cleaning or a narrow blade settles nothing', () => {
   const roots = { finding: 'roots', percent: 60, stage: 'before-cleaning' };
   const settled = (cleaning: object) => {
-    const before = { id: 'R0', access: 'CO1', direction: 'downstream' as const, zero: 'pipe' as const, stage: 'before-cleaning' as const, on: '2026-03-01' };
+    const before = {
+      id: 'R0',
+      access: 'CO1',
+      direction: 'downstream' as const,
+      zero: 'pipe' as const,
+      stage: 'before-cleaning' as const,
+      on: '2026-03-01',
+    };
     const found = judge([], {
       cleanings: [{ from_ft: 0, to_ft: 60, on: '2026-03-02', ...cleaning }],
       runs: [
         { ...before, entries: [{ id: 'r', kind: 'finding', reading_ft: 30, ...roots } as Entry] },
-        { ...before, id: 'R1', stage: 'current', on: '2026-03-04', entries: [{ id: 'end', kind: 'point', reading_ft: 80, point: 'MAIN' }] },
+        {
+          ...before,
+          id: 'R1',
+          stage: 'current',
+          on: '2026-03-04',
+          entries: [{ id: 'end', kind: 'point', reading_ft: 80, point: 'MAIN' }],
+        },
       ],
     }).findings[0];
     return [found?.settled, found?.stopsLiner === undefined];
@@ -117,14 +181,22 @@ test('roots cut since and seen again are settled; a partial cleaning or a narrow
 
 test('what stops a liner, at its limit and past it', () => {
   const stops = (entry: object) => judge([entry]).findings[0]?.stopsLiner !== undefined;
-  expect([25, 25.5].map((share) => stops({ finding: 'offset', inches: (share / 100) * 4 }))).toEqual([false, true]);
+  expect([25, 25.5].map((share) => stops({ finding: 'offset', inches: (share / 100) * 4 }))).toEqual([
+    false,
+    true,
+  ]);
   expect([10, 11].map((percent) => stops({ finding: 'roots', percent }))).toEqual([false, true]);
   expect([0.99, 1].map((inches) => stops({ finding: 'belly', inches }))).toEqual([false, true]);
   expect([4, 4.1].map((inches) => stops({ finding: 'separation', inches }))).toEqual([false, true]);
   expect(stops({ finding: 'roots', percent: 60, possible: true })).toBe(false);
-  expect([20, 21.5].map((to_ft) => stops({ finding: 'bottom-gone', reading_ft: 20, to_ft }))).toEqual([false, true]);
+  expect([20, 21.5].map((to_ft) => stops({ finding: 'bottom-gone', reading_ft: 20, to_ft }))).toEqual([
+    false,
+    true,
+  ]);
 });
 
 test('a house may move the limits of a row', () => {
-  expect(gradesOf([{ finding: 'roots', percent: 12 }], {}, { findings: { roots: { bounds: [15, 30, 60] } } })).toEqual([1]);
+  expect(
+    gradesOf([{ finding: 'roots', percent: 12 }], {}, { findings: { roots: { bounds: [15, 30, 60] } } }),
+  ).toEqual([1]);
 });

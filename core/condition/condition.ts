@@ -91,7 +91,18 @@ function distinct(findings: LineModel['findings']): PlacedEntry<FindingEntry>[] 
 }
 
 function withoutPlace(entry: FindingEntry): Partial<FindingEntry> {
-  const placeFields = new Set(['reading_ft', 'to_ft', 'pass', 'about', 'sameAs', 'use', 'video_s', 'clip', 'clock', 'waterClock']);
+  const placeFields = new Set([
+    'reading_ft',
+    'to_ft',
+    'pass',
+    'about',
+    'sameAs',
+    'use',
+    'video_s',
+    'clip',
+    'clock',
+    'waterClock',
+  ]);
   const sized = 'percent' in entry || 'inches' in entry || entry.size !== undefined;
   return Object.fromEntries(
     Object.entries(entry).filter(
@@ -122,7 +133,8 @@ function judge(placed: PlacedEntry<FindingEntry>, row: GradeRow, model: LineMode
     id: entry.id,
     placed,
     place,
-    clock: entry.clock === undefined ? undefined : turnClock(entry.clock, entry.waterClock, placed.run.direction),
+    clock:
+      entry.clock === undefined ? undefined : turnClock(entry.clock, entry.waterClock, placed.run.direction),
     grade,
     tableGrade: graded.grade,
     why: { value: grade, unit: 'grade', steps },
@@ -171,7 +183,8 @@ function gradeOf(
   if (entry.finding === 'belly' && (entry.cause === 'blockage' || entry.cause === 'valve')) {
     return say(0, `water held by a ${entry.cause}: no grade until it is clean and seen again`);
   }
-  if (measured.known === 'not-measured') return { grade: 2, because: 'not measured: watch', unmeasured: true };
+  if (measured.known === 'not-measured')
+    return { grade: 2, because: 'not measured: watch', unmeasured: true };
   if (entry.finding === 'offset') {
     const normal = normalStep(placed, measured, bore_in, model);
     if (normal !== undefined) return say(0, normal);
@@ -184,7 +197,12 @@ function gradeOf(
   const grade = gradeByBounds(measured.value, bounds);
   const unit = row.measure === 'inches' ? 'in' : row.measure === 'of-bore' ? '% of the bore' : '%';
   const because = `${plain(measured.value)} ${unit} against ${bounds.join(' / ')}: ${gradeWords[grade]}`;
-  if (entry.finding === 'belly' && rules.flushLowersBelly && (grade === 1 || grade === 2) && flushRanPast(placed, model)) {
+  if (
+    entry.finding === 'belly' &&
+    rules.flushLowersBelly &&
+    (grade === 1 || grade === 2) &&
+    flushRanPast(placed, model)
+  ) {
     return say((grade - 1) as Grade, `${because}; a flush ran past it, one lower`);
   }
   return say(grade, because);
@@ -216,13 +234,22 @@ function normalStep(
 function flushRanPast(placed: PlacedEntry<FindingEntry>, model: LineModel): boolean {
   return model.entries.some(
     ({ entry, from_ft }) =>
-      entry.kind === 'test' && /flush/i.test(entry.what) && entry.runsAway === true && from_ft >= placed.to_ft - 1e-9,
+      entry.kind === 'test' &&
+      /flush/i.test(entry.what) &&
+      entry.runsAway === true &&
+      from_ft >= placed.to_ft - 1e-9,
   );
 }
 
-function stopsLiner(entry: FindingEntry, row: GradeRow, measured: Measured, length_ft: number): string | undefined {
+function stopsLiner(
+  entry: FindingEntry,
+  row: GradeRow,
+  measured: Measured,
+  length_ft: number,
+): string | undefined {
   if (entry.finding === 'collapse') return 'a collapsed place must be dug before anything goes through';
-  if (entry.finding === 'bottom-gone') return length_ft > 1 ? 'the bottom is gone over more than 1 ft' : undefined;
+  if (entry.finding === 'bottom-gone')
+    return length_ft > 1 ? 'the bottom is gone over more than 1 ft' : undefined;
   if (row.stopsLinerAt === undefined) return undefined;
   if (entry.finding === 'belly' && (entry.cause === 'blockage' || entry.cause === 'valve')) {
     return 'what holds the water must be cleared and seen again first';
@@ -230,7 +257,10 @@ function stopsLiner(entry: FindingEntry, row: GradeRow, measured: Measured, leng
   const stops = row.stopsAt ? measured.value >= row.stopsLinerAt : measured.value > row.stopsLinerAt;
   if (!stops) return undefined;
   const unit = row.measure === 'inches' ? 'in' : '%';
-  const amount = measured.known === 'measured' ? `${plain(measured.value)} ${unit}` : `${measured.known === 'size' ? (entry.size ?? '') : 'no measured'} ${row.noun}`;
+  const amount =
+    measured.known === 'measured'
+      ? `${plain(measured.value)} ${unit}`
+      : `${measured.known === 'size' ? (entry.size ?? '') : 'no measured'} ${row.noun}`;
   return `${row.noun}: ${amount}, a liner takes ${row.stopsAt ? 'less than' : 'up to'} ${plain(row.stopsLinerAt)} ${unit}`;
 }
 
@@ -238,7 +268,12 @@ function stopsLiner(entry: FindingEntry, row: GradeRow, measured: Measured, leng
  * A before-cleaning root or deposit is settled when a full cleaning, no later than a current run, reached all its
  * place and that run saw it.
  */
-function isSettled(placed: PlacedEntry<FindingEntry>, place: Interval, bore_in: number, model: LineModel): boolean {
+function isSettled(
+  placed: PlacedEntry<FindingEntry>,
+  place: Interval,
+  bore_in: number,
+  model: LineModel,
+): boolean {
   const { entry, run } = placed;
   if ((entry.stage ?? run.stage) !== 'before-cleaning') return false;
   if (entry.finding !== 'roots' && entry.finding !== 'deposit') return false;
@@ -262,7 +297,10 @@ function shiftingCracks(each: Judged, all: readonly Judged[]): Judged {
   if (entry.finding !== 'crack' || entry.form !== 'around' || each.tableGrade === 4) return each;
   const step = all.find(
     (other) =>
-      other.placed.entry.finding === 'offset' && !other.possible && other.tableGrade > 0 && overlap(other.place, each.place) > 0,
+      other.placed.entry.finding === 'offset' &&
+      !other.possible &&
+      other.tableGrade > 0 &&
+      overlap(other.place, each.place) > 0,
   );
   if (!step) return each;
   return {
@@ -273,7 +311,11 @@ function shiftingCracks(each: Judged, all: readonly Judged[]): Judged {
       ...each.why,
       value: entry.judged?.grade ?? 4,
       steps: [
-        { label: 'crack', expression: `around, with the offset ${step.id} at its place: failed`, source: 'house rules, common practice' },
+        {
+          label: 'crack',
+          expression: `around, with the offset ${step.id} at its place: failed`,
+          source: 'house rules, common practice',
+        },
         ...each.why.steps.slice(1),
       ],
     },

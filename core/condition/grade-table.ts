@@ -156,6 +156,8 @@ export function curedBy(cures: readonly Cure[], method: Method, laidToGrade: boo
       return cures.includes('spot') || cures.includes('replacement');
     case 'open-cut':
     case 'regrade':
-      return cures.includes('spot') || cures.includes('replacement') || (cures.includes('regrade') && laidToGrade);
+      return (
+        cures.includes('spot') || cures.includes('replacement') || (cures.includes('regrade') && laidToGrade)
+      );
   }
 }

@@ -4,7 +4,10 @@ import type { Rules } from '../job/rules-schema.js';
  * Least slope for a bore (in), ft per ft, by model-code family (from memory): A ¼ in/ft to 2½ in, ⅛ for 3 to 6,
  * 1/16 from 8; B ¼ in/ft; local as entered.
  */
-export function leastSlope(bore_in: number, rules: Pick<Rules, 'slopeFamily' | 'localSlope_in_per_ft'>): number {
+export function leastSlope(
+  bore_in: number,
+  rules: Pick<Rules, 'slopeFamily' | 'localSlope_in_per_ft'>,
+): number {
   const inchesPerFoot = () => {
     if (rules.slopeFamily === 'local') return rules.localSlope_in_per_ft;
     if (rules.slopeFamily === 'B' || bore_in <= 2.5) return 1 / 4;

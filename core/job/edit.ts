@@ -42,13 +42,18 @@ export function applyEdit(job: Job, edit: Edit): Job {
     case 'run':
       return within(job, edit.line, (line) => ({
         ...line,
-        runs: put(line.runs, edit.run, edit.set, (head, old): Run => ({ ...head, entries: old?.entries ?? [] })),
+        runs: put(line.runs, edit.run, edit.set, (head, old): Run => ({
+          ...head,
+          entries: old?.entries ?? [],
+        })),
       }));
     case 'entry':
       return within(job, edit.line, (line) => ({
         ...line,
         runs: line.runs.map((run) =>
-          run.id === edit.run ? { ...run, entries: put<Entry, Entry>(run.entries, edit.entry, edit.set, (entry) => entry) } : run,
+          run.id === edit.run
+            ? { ...run, entries: put<Entry, Entry>(run.entries, edit.entry, edit.set, (entry) => entry) }
+            : run,
         ),
       }));
   }
@@ -57,7 +62,8 @@ export function applyEdit(job: Job, edit: Edit): Job {
 /** The edit that takes this one back, on the job as it was before. */
 export function inverseOf(job: Job, edit: Edit): Edit {
   const line = edit.kind === 'job' ? undefined : job.lines.find(({ id }) => id === edit.line);
-  const run = edit.kind === 'run' || edit.kind === 'entry' ? line?.runs.find(({ id }) => id === edit.run) : undefined;
+  const run =
+    edit.kind === 'run' || edit.kind === 'entry' ? line?.runs.find(({ id }) => id === edit.run) : undefined;
   switch (edit.kind) {
     case 'job':
       return { kind: 'job', set: jobHead(job) };
@@ -85,7 +91,12 @@ export function runHead(run: Run): z.infer<typeof runHeadSchema> {
   return head;
 }
 
-function put<T extends { id: string }, H>(all: readonly T[], id: string, set: H | null, make: (set: H, old: T | undefined) => T): T[] {
+function put<T extends { id: string }, H>(
+  all: readonly T[],
+  id: string,
+  set: H | null,
+  make: (set: H, old: T | undefined) => T,
+): T[] {
   const old = all.find((each) => each.id === id);
   if (set === null) return all.filter((each) => each !== old);
   const made = make(set, old);

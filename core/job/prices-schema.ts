@@ -8,7 +8,10 @@ const byBore = z.record(z.string().regex(/^\d+(\.\d+)?$/, 'a bore in inches, suc
 const mobilised = methods.filter((method) => method !== 'leave');
 
 export const pricesSchema = z.strictObject({
-  currency: z.string().regex(/^[A-Z]{3}$/, 'a three-letter currency code such as USD').optional(),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, 'a three-letter currency code such as USD')
+    .optional(),
   dated: z.iso.date().optional(),
   mobilisation: z.partialRecord(z.enum(mobilised), rate).optional(),
   cleaning_per_ft: rate.optional(),

@@ -12,7 +12,9 @@ export interface Fault {
   readonly message: string;
 }
 
-export type Read = { readonly job: Job; readonly faults?: undefined } | { readonly job?: undefined; readonly faults: readonly Fault[] };
+export type Read =
+  | { readonly job: Job; readonly faults?: undefined }
+  | { readonly job?: undefined; readonly faults: readonly Fault[] };
 
 /** Reads a job from the text of its file: every fault with its path, or the job. */
 export function readJobText(text: string): Read {
@@ -20,7 +22,9 @@ export function readJobText(text: string): Read {
   try {
     value = JSON.parse(text);
   } catch (error) {
-    return { faults: [{ path: '', message: `not JSON: ${error instanceof Error ? error.message : String(error)}` }] };
+    return {
+      faults: [{ path: '', message: `not JSON: ${error instanceof Error ? error.message : String(error)}` }],
+    };
   }
   return readJob(value);
 }
@@ -37,7 +41,10 @@ export function readJob(value: unknown, untied: 'refuse' | 'keep' = 'refuse'): R
 }
 
 const pathOf = (path: readonly PropertyKey[]): string =>
-  path.map((part) => (typeof part === 'number' ? `[${part}]` : `.${String(part)}`)).join('').replace(/^\./, '');
+  path
+    .map((part) => (typeof part === 'number' ? `[${part}]` : `.${String(part)}`))
+    .join('')
+    .replace(/^\./, '');
 
 /** Zod's issues as faults in our own words: unknown fields one by one, unions by the branch that came closest. */
 export function faultsOf(error: z.ZodError, value?: unknown): Fault[] {
@@ -53,7 +60,12 @@ function issueFaults(issue: z.core.$ZodIssue, above: readonly PropertyKey[], roo
     const given = valueAt(root, path);
     if (issue.errors.length === 0) {
       const key = issue.discriminator ?? 'kind';
-      return [{ path: pathOf(path), message: `\`${key}\` is none of those known here${describe(valueAt(root, [...path]))}` }];
+      return [
+        {
+          path: pathOf(path),
+          message: `\`${key}\` is none of those known here${describe(valueAt(root, [...path]))}`,
+        },
+      ];
     }
     const kinds = issue.errors.flat().map((inner) => inner.message);
     return [{ path: pathOf(path), message: `${[...new Set(kinds)].join('; or ')}${describe(given)}` }];
@@ -72,7 +84,8 @@ function describe(given: unknown): string {
 
 function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
   return path.reduce<unknown>(
-    (value, key) => (typeof value === 'object' && value !== null ? (value as Record<PropertyKey, unknown>)[key] : undefined),
+    (value, key) =>
+      typeof value === 'object' && value !== null ? (value as Record<PropertyKey, unknown>)[key] : undefined,
     root,
   );
 }
@@ -81,9 +94,11 @@ function ruleFaults(job: Job): Fault[] {
   return Object.entries(job.rules?.findings ?? {}).flatMap(([finding, own]) => {
     const bounds = finding === 'main-backed-up' ? undefined : defaultGradeTable[finding as 'roots'].bounds;
     const path = `rules.findings.${finding}.bounds`;
-    if (!own?.bounds) return [];
+    if (!own.bounds) return [];
     if (bounds?.length !== own.bounds.length) {
-      return [{ path, message: bounds ? `give ${bounds.length} bounds` : `${finding} is not graded by bounds` }];
+      return [
+        { path, message: bounds ? `give ${bounds.length} bounds` : `${finding} is not graded by bounds` },
+      ];
     }
     const rising = own.bounds.every((bound, i) => i === 0 || bound > (own.bounds?.[i - 1] ?? 0));
     return rising ? [] : [{ path, message: 'bounds rise from the first to the last' }];
@@ -94,7 +109,10 @@ function ruleFaults(job: Job): Fault[] {
 function nameFaults(job: Job): Fault[] {
   const lineIds = job.lines.map(({ id }) => id);
   return [
-    ...twice(lineIds.map((id, i) => ({ id, path: `lines[${i}].id` })), 'line'),
+    ...twice(
+      lineIds.map((id, i) => ({ id, path: `lines[${i}].id` })),
+      'line',
+    ),
     ...job.lines.flatMap((line, index) => lineNameFaults(line, `lines[${index}]`, job)),
   ];
 }
@@ -116,7 +134,12 @@ function lineNameFaults(line: Line, at: string, job: Job): Fault[] {
     run.entries.map((entry, e) => ({ entry, path: `${at}.runs[${r}].entries[${e}]` })),
   );
   const order = new Map(entries.map(({ entry }, i) => [entry.id, i]));
-  const unknown = (what: string, id: string | undefined, path: string, known: { has(id: string): boolean }) => {
+  const unknown = (
+    what: string,
+    id: string | undefined,
+    path: string,
+    known: { has(id: string): boolean },
+  ) => {
     if (id !== undefined && !known.has(id)) faults.push({ path, message: `unknown ${what} "${id}"` });
   };
   faults.push(
@@ -128,17 +151,33 @@ function lineNameFaults(line: Line, at: string, job: Job): Fault[] {
       ],
       'point, run or entry',
     ),
-    ...twice(line.runs.flatMap((run, r) => (run.video ?? []).map(({ id }, v) => ({ id, path: `${at}.runs[${r}].video[${v}].id` }))), 'clip'),
-    ...twice((line.marks ?? []).map(({ id }, i) => ({ id, path: `${at}.marks[${i}].id` })), 'mark'),
+    ...twice(
+      line.runs.flatMap((run, r) =>
+        (run.video ?? []).map(({ id }, v) => ({ id, path: `${at}.runs[${r}].video[${v}].id` })),
+      ),
+      'clip',
+    ),
+    ...twice(
+      (line.marks ?? []).map(({ id }, i) => ({ id, path: `${at}.marks[${i}].id` })),
+      'mark',
+    ),
   );
   unknown('point', line.datum, `${at}.datum`, points);
   unknown('point', line.end, `${at}.end`, points);
-  if (line.datum === line.end) faults.push({ path: `${at}.end`, message: 'the line ends at another point than its datum' });
+  if (line.datum === line.end)
+    faults.push({ path: `${at}.end`, message: 'the line ends at another point than its datum' });
   line.points.forEach((point, i) => {
     if (!point.onto) return;
     const other = job.lines.find(({ id }) => id === point.onto?.line);
-    if (!other) faults.push({ path: `${at}.points[${i}].onto.line`, message: `unknown line "${point.onto.line}"` });
-    else unknown('point', point.onto.point, `${at}.points[${i}].onto.point`, new Set(other.points.map(({ id }) => id)));
+    if (!other)
+      faults.push({ path: `${at}.points[${i}].onto.line`, message: `unknown line "${point.onto.line}"` });
+    else
+      unknown(
+        'point',
+        point.onto.point,
+        `${at}.points[${i}].onto.point`,
+        new Set(other.points.map(({ id }) => id)),
+      );
   });
   line.runs.forEach((run, r) => {
     unknown('point', run.access, `${at}.runs[${r}].access`, points);
@@ -151,7 +190,10 @@ function lineNameFaults(line: Line, at: string, job: Job): Fault[] {
     unknown('clip', entry.clip, `${path}.clip`, clips);
     unknown('entry', entry.sameAs, `${path}.sameAs`, order);
     if (entry.sameAs !== undefined && (order.get(entry.sameAs) ?? -1) >= position) {
-      faults.push({ path: `${path}.sameAs`, message: `names an earlier entry, and "${entry.sameAs}" comes later` });
+      faults.push({
+        path: `${path}.sameAs`,
+        message: `names an earlier entry, and "${entry.sameAs}" comes later`,
+      });
     }
   });
   const things = { has: (id: string) => points.has(id) || order.has(id) };
@@ -193,7 +235,10 @@ function placeFaults(line: Line, at: string, untied: 'refuse' | 'keep'): Fault[]
       continue;
     }
     if (from_ft > to_ft + 1e-9) {
-      faults.push({ path, message: `stations run backwards: from ${from_ft.toFixed(2)} to ${to_ft.toFixed(2)} ft` });
+      faults.push({
+        path,
+        message: `stations run backwards: from ${from_ft.toFixed(2)} to ${to_ft.toFixed(2)} ft`,
+      });
     }
     if (model.endReached && (to_ft > model.extent.to_ft + slack || from_ft < model.extent.from_ft - slack)) {
       faults.push({

@@ -74,5 +74,5 @@ export const defaultRules: Rules = {
 
 /** House rules in force for a job: the defaults with the job's own laid over them. */
 export function rulesInForce(override: RulesOverride | undefined): Rules {
-  return { ...defaultRules, ...override } as Rules;
+  return { ...defaultRules, ...override };
 }

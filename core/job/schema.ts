@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import type { findingKinds } from './vocabulary.js';
 import {
-  findingKinds,
   materials,
   methods,
   ownerKinds,
@@ -207,10 +207,18 @@ export const entrySchema = z
       });
     }
     if (entry.reading_ft !== undefined && entry.after !== undefined) {
-      context.addIssue({ code: 'custom', path: ['after'], message: 'an entry with a reading takes no `after`' });
+      context.addIssue({
+        code: 'custom',
+        path: ['after'],
+        message: 'an entry with a reading takes no `after`',
+      });
     }
     if (entry.reading_ft === undefined && entry.to_ft !== undefined) {
-      context.addIssue({ code: 'custom', path: ['to_ft'], message: 'a stretch needs `reading_ft` for its first end' });
+      context.addIssue({
+        code: 'custom',
+        path: ['to_ft'],
+        message: 'a stretch needs `reading_ft` for its first end',
+      });
     }
     if (entry.plus_ft !== undefined && entry.before !== undefined) {
       context.addIssue({ code: 'custom', path: ['before'], message: 'give `plus_ft` or `before`, not both' });
@@ -218,17 +226,20 @@ export const entrySchema = z
   });
 
 const runFields = z.strictObject({
-    id: idSchema,
-    access: idSchema,
-    direction: z.enum(['downstream', 'upstream']),
-    zero: z.enum(['cap', 'pipe', 'reading', 'unknown']),
-    zeroReading_ft: length.optional(),
-    /** Default `current`. */
-    stage: z.enum(stages).optional(),
-    on: day.optional(),
-    name: text.optional(),
-    video: z.array(z.strictObject({ id: idSchema, name: text })).max(50).optional(),
-  });
+  id: idSchema,
+  access: idSchema,
+  direction: z.enum(['downstream', 'upstream']),
+  zero: z.enum(['cap', 'pipe', 'reading', 'unknown']),
+  zeroReading_ft: length.optional(),
+  /** Default `current`. */
+  stage: z.enum(stages).optional(),
+  on: day.optional(),
+  name: text.optional(),
+  video: z
+    .array(z.strictObject({ id: idSchema, name: text }))
+    .max(50)
+    .optional(),
+});
 
 function zeroNoted(
   run: { zero: string; zeroReading_ft?: number | undefined },
@@ -286,7 +297,10 @@ export const lineSchema = z.strictObject({
   name: text.optional(),
   datum: idSchema,
   end: idSchema,
-  serves: z.array(z.strictObject({ what: text, here: z.enum(['yes', 'no', 'unknown']) })).max(200).optional(),
+  serves: z
+    .array(z.strictObject({ what: text, here: z.enum(['yes', 'no', 'unknown']) }))
+    .max(200)
+    .optional(),
   pipe: pipeSchema.optional(),
   points: z.array(pointSchema).max(500),
   depths: z
@@ -297,14 +311,26 @@ export const lineSchema = z.strictObject({
     .array(z.strictObject({ station_ft: station, elevation_ft: z.number().min(-2000).max(30_000) }))
     .max(500)
     .optional(),
-  surfaces: z.array(wholeStretch(z.strictObject({ ...stretch, kind: z.enum(surfaceKinds) }))).max(500).optional(),
-  owners: z.array(wholeStretch(z.strictObject({ ...stretch, owner: z.enum(ownerKinds) }))).max(500).optional(),
+  surfaces: z
+    .array(wholeStretch(z.strictObject({ ...stretch, kind: z.enum(surfaceKinds) })))
+    .max(500)
+    .optional(),
+  owners: z
+    .array(wholeStretch(z.strictObject({ ...stretch, owner: z.enum(ownerKinds) })))
+    .max(500)
+    .optional(),
   crossings: z
     .array(z.strictObject({ station_ft: station, utility: text, depth_ft: length.optional() }))
     .max(500)
     .optional(),
-  noDig: z.array(wholeStretch(z.strictObject({ ...stretch, why: text.optional() }))).max(500).optional(),
-  marks: z.array(z.strictObject({ id: idSchema, name: text })).max(500).optional(),
+  noDig: z
+    .array(wholeStretch(z.strictObject({ ...stretch, why: text.optional() })))
+    .max(500)
+    .optional(),
+  marks: z
+    .array(z.strictObject({ id: idSchema, name: text }))
+    .max(500)
+    .optional(),
   soil: z.enum(soils).optional(),
   groundwater_ft: length.optional(),
   runs: z.array(runSchema).max(200),

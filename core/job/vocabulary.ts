@@ -15,7 +15,16 @@ export const materials = [
 export type Material = (typeof materials)[number];
 
 /** Listed in the order that settles ties between scopes of equal cost. */
-export const methods = ['leave', 'clean', 'spot', 'line', 'short-line', 'open-cut', 'burst', 'regrade'] as const;
+export const methods = [
+  'leave',
+  'clean',
+  'spot',
+  'line',
+  'short-line',
+  'open-cut',
+  'burst',
+  'regrade',
+] as const;
 export type Method = (typeof methods)[number];
 export type ActionMethod = Exclude<Method, 'leave' | 'clean'>;
 
@@ -87,8 +96,7 @@ export type FindingKind = (typeof findingKinds)[number];
 export const sizes = ['small', 'moderate', 'large'] as const;
 export type Size = (typeof sizes)[number];
 
-export const grades = [0, 1, 2, 3, 4] as const;
-export type Grade = (typeof grades)[number];
+export type Grade = 0 | 1 | 2 | 3 | 4;
 /** The word a screen shows for each grade. */
 export const gradeWords: readonly [string, string, string, string, string] = [
   'sound',

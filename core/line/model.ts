@@ -82,13 +82,20 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
   const profile = profileOf(line, solved, rules);
   warnings.push(...pipes.warnings, ...profile.warnings(extent.from_ft, extent.to_ft));
 
-  const stretches = <T extends { from_ft?: number; to_ft?: number; from?: string; to?: string }>(all: readonly T[] | undefined) =>
+  const stretches = <T extends { from_ft?: number; to_ft?: number; from?: string; to?: string }>(
+    all: readonly T[] | undefined,
+  ) =>
     (all ?? []).flatMap((each) => {
       const inside = clip({ ...each, ...resolveStretch(each, solved) }, extent);
       return inside && inside.to_ft > inside.from_ft ? [inside] : [];
     });
   const owners = stretches(line.owners);
-  if (subtract([extent], owners.filter(({ owner }) => owner !== 'unknown')).length > 0) {
+  if (
+    subtract(
+      [extent],
+      owners.filter(({ owner }) => owner !== 'unknown'),
+    ).length > 0
+  ) {
     warnings.push({
       rule: 'owner-unknown',
       line: line.id,
@@ -117,14 +124,21 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
 
 /** Stations of a stretch held by feet or by the ids of points and entries; NaN where the thing has no station. */
 export function resolveStretch(
-  stretch: { from_ft?: number | undefined; to_ft?: number | undefined; from?: string | undefined; to?: string | undefined },
+  stretch: {
+    from_ft?: number | undefined;
+    to_ft?: number | undefined;
+    from?: string | undefined;
+    to?: string | undefined;
+  },
   solved: Survey,
 ): Interval {
   const station = (feet: number | undefined, id: string | undefined, end: 'from' | 'to') => {
     if (feet !== undefined) return feet;
     if (id === undefined) return Number.NaN;
     const ends = solved.endsOf(id);
-    return (solved.point(id) ?? (end === 'to' ? (ends?.to ?? ends?.from) : ends?.from))?.station_ft ?? Number.NaN;
+    return (
+      (solved.point(id) ?? (end === 'to' ? (ends?.to ?? ends?.from) : ends?.from))?.station_ft ?? Number.NaN
+    );
   };
   return {
     from_ft: station(stretch.from_ft, stretch.from, 'from'),
@@ -146,7 +160,11 @@ function placeEntries(line: Line, solved: Survey): PlacedEntry[] {
 }
 
 /** From the datum, or what was found upstream of it, to the end; to the furthest thing known where nobody got there. */
-function extentOf(points: readonly PlacedPoint[], entries: readonly PlacedEntry[], end: Placed | undefined): Interval {
+function extentOf(
+  points: readonly PlacedPoint[],
+  entries: readonly PlacedEntry[],
+  end: Placed | undefined,
+): Interval {
   const lengthening = [
     ...points.map(({ at }) => at.station_ft),
     ...entries.filter(({ entry }) => entry.kind === 'stop').map(({ from_ft }) => from_ft),
@@ -161,7 +179,10 @@ function jointsOf(entries: readonly PlacedEntry[], pipes: readonly PipeStretch[]
   const laid = pipes.flatMap(({ from_ft, to_ft, piece_ft }) =>
     piece_ft === undefined
       ? []
-      : Array.from({ length: Math.max(0, Math.ceil((to_ft - from_ft) / piece_ft) - 1) }, (_, i) => from_ft + (i + 1) * piece_ft),
+      : Array.from(
+          { length: Math.max(0, Math.ceil((to_ft - from_ft) / piece_ft) - 1) },
+          (_, i) => from_ft + (i + 1) * piece_ft,
+        ),
   );
   return [...called, ...laid].sort((a, b) => a - b);
 }
@@ -203,7 +224,8 @@ export function sightOf(
       ? { from_ft: at, to_ft: Math.max(at, ...own.map(({ to_ft }) => to_ft)) }
       : { from_ft: Math.min(at, ...own.map(({ from_ft }) => from_ft)), to_ft: at };
   const hidden = own.flatMap(({ entry, from_ft, to_ft }): Interval[] => {
-    if (entry.kind === 'hidden') return to_ft > from_ft ? [{ from_ft, to_ft }] : [placeOf({ from_ft, to_ft }, extent)];
+    if (entry.kind === 'hidden')
+      return to_ft > from_ft ? [{ from_ft, to_ft }] : [placeOf({ from_ft, to_ft }, extent)];
     if (entry.kind !== 'finding' || (entry.finding !== 'roots' && entry.finding !== 'deposit')) return [];
     const measured = measureOf(entry, 'percent', boreAt(pipes, (from_ft + to_ft) / 2));
     const hides = measured.known !== 'not-measured' && measured.value > hidesOver_percent;

@@ -1,4 +1,4 @@
-import type { Entry, Line, Pipe } from '../job/schema.js';
+import type { Line, Pipe } from '../job/schema.js';
 import type { Material } from '../job/vocabulary.js';
 import { sameStation_ft } from '../job/units.js';
 import type { Placed, Survey } from '../survey/survey.js';
@@ -26,7 +26,7 @@ const usualBore_in = 4;
 export function changesOf(line: Line, solved: Survey): Change[] {
   const byThing = new Map<string, Change>();
   for (const run of line.runs) {
-    for (const entry of run.entries as Entry[]) {
+    for (const entry of run.entries) {
       if (entry.kind !== 'change') continue;
       const at = solved.endsOf(entry.id)?.from;
       if (!at) continue;
@@ -64,7 +64,9 @@ export function pipeStretches(
     const to_ft = Math.min(Math.max(after ? after.at.station_ft : extent.to_ft, from_ft), extent.to_ft);
     const told = { ...after?.upstream, ...before?.downstream };
     const contradict =
-      before && after && (['material', 'diameter_in'] as const).find((field) => {
+      before &&
+      after &&
+      (['material', 'diameter_in'] as const).find((field) => {
         const [one, other] = [before.downstream?.[field], after.upstream?.[field]];
         return one !== undefined && other !== undefined && one !== other;
       });
@@ -79,7 +81,9 @@ export function pipeStretches(
     const pipe = {
       material: contradict ? ('unknown' as const) : (told.material ?? base.material),
       diameter_in: contradict === 'diameter_in' ? base.diameter_in : (told.diameter_in ?? base.diameter_in),
-      piece_ft: told.piece_ft ?? (told.material === undefined || told.material === base.material ? base.piece_ft : undefined),
+      piece_ft:
+        told.piece_ft ??
+        (told.material === undefined || told.material === base.material ? base.piece_ft : undefined),
     };
     const last = stretches.at(-1);
     if (to_ft - from_ft > sameStation_ft) {

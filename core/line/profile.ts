@@ -34,8 +34,7 @@ export function profileOf(line: Line, solved: Survey, override?: RulesOverride):
     ground(each.station_ft) - each.depth_ft,
   ]);
   const assumed_ft = rulesInForce(override).assumedDepth_ft;
-  const invert = (x: number) =>
-    inverts.length === 0 ? ground(x) - assumed_ft : straightBetween(inverts, x);
+  const invert = (x: number) => (inverts.length === 0 ? ground(x) - assumed_ft : straightBetween(inverts, x));
   return {
     ground,
     invert,
@@ -78,7 +77,8 @@ function locatedDepths(line: Line, solved: Survey): { station_ft: number; depth_
   }));
   const sonde = line.runs.flatMap((run) =>
     run.entries.flatMap((entry) => {
-      const at = entry.kind === 'locate' && entry.depth_ft !== undefined ? solved.endsOf(entry.id) : undefined;
+      const at =
+        entry.kind === 'locate' && entry.depth_ft !== undefined ? solved.endsOf(entry.id) : undefined;
       return at && entry.kind === 'locate' && entry.depth_ft !== undefined
         ? [{ station_ft: at.from.station_ft, depth_ft: entry.depth_ft, on: run.on }]
         : [];
@@ -91,7 +91,9 @@ function locatedDepths(line: Line, solved: Survey): { station_ft: number; depth_
     if (!old) kept.push(next);
     else if (!(old.on && next.on && old.on > next.on)) kept[twin] = next;
   }
-  return kept.sort((a, b) => a.station_ft - b.station_ft).map(({ station_ft, depth_ft }) => ({ station_ft, depth_ft }));
+  return kept
+    .sort((a, b) => a.station_ft - b.station_ft)
+    .map(({ station_ft, depth_ft }) => ({ station_ft, depth_ft }));
 }
 
 /** Straight between sorted points, level beyond the first and the last. */

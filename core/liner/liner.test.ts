@@ -40,7 +40,13 @@ test('the largest criterion governs and is rounded up to a made liner', () => {
   });
   expect(shallow.governs).toBe('least stiffness');
   expect(shallow.needed_in).toBe(Math.max(...Object.values(shallow.by)));
-  expect([0.05, 0.118, 0.1181, 0.236, 0.24].map(madeThickness)).toEqual([0.118, 0.118, 0.177, 0.236, undefined]);
+  expect([0.05, 0.118, 0.1181, 0.236, 0.24].map(madeThickness)).toEqual([
+    0.118,
+    0.118,
+    0.177,
+    0.236,
+    undefined,
+  ]);
 });
 
 test('wheel load by cover: table rows, straight between, nothing past 8 ft or under grass', () => {
@@ -79,7 +85,12 @@ test('cut length: host 50 ± 2.45, pit to main, is 55.5; the bladder is as long'
 
 // Common practice.
 test('resin for a cut length', () => {
-  const length = (cut_ft: number) => ({ from_ft: 0, to_ft: cut_ft - 3.5, plusMinus_ft: 0.5, endsAtMain: false });
+  const length = (cut_ft: number) => ({
+    from_ft: 0,
+    to_ft: cut_ft - 3.5,
+    plusMinus_ft: 0.5,
+    endsAtMain: false,
+  });
   expect(order(length(60)).resin.value).toBeCloseTo(4.29, 2);
   expect(order({ ...length(50), host_in: 6, thickness_in: 0.177 }).resin.value).toBeCloseTo(8.05, 2);
 });

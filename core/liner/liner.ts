@@ -48,7 +48,12 @@ export function linerOrder(input: LinerInput): LinerOrder {
     value: host_ft,
     unit: 'ft',
     plusMinus: input.plusMinus_ft,
-    steps: [{ label: 'Old pipe', expression: `${plain(input.to_ft)} − ${plain(input.from_ft)} = ${plain(host_ft)}` }],
+    steps: [
+      {
+        label: 'Old pipe',
+        expression: `${plain(input.to_ft)} − ${plain(input.from_ft)} = ${plain(host_ft)}`,
+      },
+    ],
   };
   const installed_ft = input.endsAtMain ? host_ft - shortOfMain_ft : host_ft;
   const installed: Figure = {

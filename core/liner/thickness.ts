@@ -49,7 +49,10 @@ export function ovalityFactor(ovality_percent: number): number {
 export function partlyDeteriorated(host_in: number, head_ft: number, ovality_percent: number): number {
   if (head_ft <= 0) return host_in / 100;
   const pressure = psiPerFoot * head_ft;
-  return host_in / (1 + ((2 * K * E_L * ovalityFactor(ovality_percent)) / ((1 - nu ** 2) * N * pressure)) ** (1 / 3));
+  return (
+    host_in /
+    (1 + ((2 * K * E_L * ovalityFactor(ovality_percent)) / ((1 - nu ** 2) * N * pressure)) ** (1 / 3))
+  );
 }
 
 export function outOfRound(host_in: number, head_ft: number, ovality_percent: number): number {

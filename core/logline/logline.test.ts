@@ -27,8 +27,18 @@ test.each([
   ['46 roots 30-50%', { percent: [30, 50] }],
   ['46 roots heavy at 2', { size: 'large', clock: 2 }],
   ['46 crack around top left', { finding: 'crack', form: 'around', clock: 10.5 }],
-  ['46 offset 3/4 in water at 4:30 at 7:30', { finding: 'offset', inches: 0.75, waterClock: 4.5, clock: 7.5 }],
-  ['31.7 abs 4 > clay 6', { kind: 'change', upstream: { material: 'abs', diameter_in: 4 }, downstream: { material: 'clay', diameter_in: 6 } }],
+  [
+    '46 offset 3/4 in water at 4:30 at 7:30',
+    { finding: 'offset', inches: 0.75, waterClock: 4.5, clock: 7.5 },
+  ],
+  [
+    '31.7 abs 4 > clay 6',
+    {
+      kind: 'change',
+      upstream: { material: 'abs', diameter_in: 4 },
+      downstream: { material: 'clay', diameter_in: 6 },
+    },
+  ],
   ['81.7 main', { kind: 'point', point: 'MAIN' }],
   ['38 cleanout 1', { kind: 'point', point: 'CO1' }],
   ['60 to 63 not seen', { kind: 'hidden', reading_ft: 60, to_ft: 63 }],
@@ -54,19 +64,49 @@ test('what is missing is asked for; what is not understood is marked with what w
   expect(read('46 crack')[0]?.missing).toEqual(['which form']);
   const text = '46 rots 15%';
   const [wrong] = read(text)[0]?.errors ?? [];
-  expect([text.slice(wrong?.from, wrong?.to), wrong?.message]).toEqual(['rots', expect.stringContaining('roots')]);
+  expect([text.slice(wrong?.from, wrong?.to), wrong?.message]).toEqual([
+    'rots',
+    expect.stringContaining('roots'),
+  ]);
   expect(read('roots 15%')[0]?.errors[0]?.message).toMatch(/where\?/);
   expect(read('46')[0]?.errors[0]?.message).toMatch(/what is there\?/);
   expect(read('46 crack 15%')[0]?.errors[0]?.message).toContain('does not go with crack');
 });
 
 test('words complete as they are typed', () => {
-  expect(['46 roo', '46 offs', '46 gap 3/4 at jo', '46 roots'].map(completion)).toEqual(['t', 'et', 'int', '']);
+  expect(['46 roo', '46 offs', '46 gap 3/4 at jo', '46 roots'].map(completion)).toEqual([
+    't',
+    'et',
+    'int',
+    '',
+  ]);
 });
 
 test('no text throws, and every mark lies inside it', () => {
-  const bits = fc.constantFrom('46', 'roots', '15%', '11-2', ';', '"', '>', 'abs', '1/2', "'", ' ', '~', 'at', 'to', '-', '½', '46.5.5', '0/0');
-  const texts = fc.oneof(fc.string({ maxLength: 60 }), fc.array(bits, { maxLength: 14 }).map((all) => all.join(' ')));
+  const bits = fc.constantFrom(
+    '46',
+    'roots',
+    '15%',
+    '11-2',
+    ';',
+    '"',
+    '>',
+    'abs',
+    '1/2',
+    "'",
+    ' ',
+    '~',
+    'at',
+    'to',
+    '-',
+    '½',
+    '46.5.5',
+    '0/0',
+  );
+  const texts = fc.oneof(
+    fc.string({ maxLength: 60 }),
+    fc.array(bits, { maxLength: 14 }).map((all) => all.join(' ')),
+  );
   fc.assert(
     fc.property(texts, (text) => {
       for (const { errors } of read(text)) {

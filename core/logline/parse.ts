@@ -9,7 +9,11 @@ import { closest, phraseAt, type Meaning } from './words.js';
 export interface LogContext {
   readonly pass: 'out' | 'back';
   /** Points of the line by id, with their names; the end of the line answers to "main". */
-  readonly points: readonly { readonly id: string; readonly name?: string | undefined; readonly kind: string }[];
+  readonly points: readonly {
+    readonly id: string;
+    readonly name?: string | undefined;
+    readonly kind: string;
+  }[];
   readonly end: string;
   /** Clock of the water as the picture shows it, until it is turned again. */
   readonly waterClock?: number | undefined;
@@ -73,10 +77,11 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
 function splitOutsideQuotes(text: string): string[] {
   const pieces = [''];
   let quoted = false;
-  for (const [i, char] of [...text].entries()) {
+  for (let i = 0; i < text.length; i++) {
+    const char = text.charAt(i);
     if (char === '"' && isQuote(text, i, quoted)) quoted = !quoted;
     if (char === ';' && !quoted) pieces.push('');
-    else pieces[pieces.length - 1] += char;
+    else pieces.push((pieces.pop() ?? '') + char);
   }
   return pieces;
 }
@@ -92,26 +97,79 @@ const feet = String.raw`(?:'|ft\b|feet\b|foot\b)`;
 const inch = String.raw`(?:"|in\b|inch(?:es)?\b)`;
 const clockTime = String.raw`(?:1[0-2]|[1-9])(?::[0-5]\d)?`;
 
-const patterns: readonly (readonly [RegExp, (draft: Draft, match: RegExpExecArray, at: number) => string | undefined])[] = [
+const patterns: readonly (readonly [
+  RegExp,
+  (draft: Draft, match: RegExpExecArray, at: number) => string | undefined,
+])[] = [
   [/^"([^"]*)"/, (draft, [, note]) => void (draft.fields.note = note?.trim())],
-  [new RegExp(String.raw`^(?:water|turned)\s+(?:at|to)\s+(${clockTime})`, 'i'), (draft, [, time = '']) => void (draft.fields.waterClock = toClock(time))],
+  [
+    new RegExp(String.raw`^(?:water|turned)\s+(?:at|to)\s+(${clockTime})`, 'i'),
+    (draft, [, time = '']) => void (draft.fields.waterClock = toClock(time)),
+  ],
   [/^(?:~|about\b|approx\.?)\s*/i, (draft) => void (draft.fields.about = true)],
-  [new RegExp(String.raw`^(${number})\s*(?:-|–|to)\s*(${number})\s*%`, 'i'), (draft, [, low = '', high = '']) => void (draft.fields.percent = ordered(toNumber(low), toNumber(high)))],
-  [new RegExp(String.raw`^(${number})\s*(?:%|percent\b)`, 'i'), (draft, [, value = '']) => void (draft.fields.percent = toNumber(value))],
-  [new RegExp(String.raw`^(\d+)\s*${feet}\s*(${number})\s*${inch}`, 'i'), (draft, [whole, ft = '', inches = ''], at) => pushNumber(draft, Number(ft) + toNumber(inches) / 12, at, whole)],
-  [new RegExp(String.raw`^(${number})\s*(?:-|–|to)\s*(${number})\s*${inch}`, 'i'), (draft, [, low = '', high = '']) => void (draft.fields.inches = ordered(toNumber(low), toNumber(high)))],
-  [new RegExp(String.raw`^(${number})\s*${inch}`, 'i'), (draft, [, value = '']) => void (draft.fields.inches = toNumber(value))],
-  [new RegExp(String.raw`^(?:from\s+)?(${number})\s*${feet}?\s*(?:-|–|to)\s*(${number})\s*${feet}?(?![:\d%])`, 'i'), range],
-  [new RegExp(String.raw`^(?:at|@)\s*(${clockTime})(?:\s*(?:-|–|to)\s*(${clockTime}))?(?:\s*o'?clock)?(?![\d.%/])`, 'i'), (draft, [, from = '', to]) => void (draft.fields.clock = to ? [toClock(from), toClock(to)] : toClock(from))],
-  [new RegExp(String.raw`^(${clockTime}:[0-5]\d|${clockTime}\s*o'?clock)`, 'i'), (draft, [, time = '']) => void (draft.fields.clock = toClock(time))],
-  [new RegExp(String.raw`^(?:at\s+|@\s*)?(${number})\s*(${feet})?`, 'i'), (draft, [whole, value = ''], at) => pushNumber(draft, toNumber(value), at, whole)],
-  [/^(?:>|->|→)/, (draft) => { draft.changing = true; draft.materials.push({}); return undefined; }],
+  [
+    new RegExp(String.raw`^(${number})\s*(?:-|–|to)\s*(${number})\s*%`, 'i'),
+    (draft, [, low = '', high = '']) => void (draft.fields.percent = ordered(toNumber(low), toNumber(high))),
+  ],
+  [
+    new RegExp(String.raw`^(${number})\s*(?:%|percent\b)`, 'i'),
+    (draft, [, value = '']) => void (draft.fields.percent = toNumber(value)),
+  ],
+  [
+    new RegExp(String.raw`^(\d+)\s*${feet}\s*(${number})\s*${inch}`, 'i'),
+    (draft, [whole, ft = '', inches = ''], at) =>
+      pushNumber(draft, Number(ft) + toNumber(inches) / 12, at, whole),
+  ],
+  [
+    new RegExp(String.raw`^(${number})\s*(?:-|–|to)\s*(${number})\s*${inch}`, 'i'),
+    (draft, [, low = '', high = '']) => void (draft.fields.inches = ordered(toNumber(low), toNumber(high))),
+  ],
+  [
+    new RegExp(String.raw`^(${number})\s*${inch}`, 'i'),
+    (draft, [, value = '']) => void (draft.fields.inches = toNumber(value)),
+  ],
+  [
+    new RegExp(
+      String.raw`^(?:from\s+)?(${number})\s*${feet}?\s*(?:-|–|to)\s*(${number})\s*${feet}?(?![:\d%])`,
+      'i',
+    ),
+    range,
+  ],
+  [
+    new RegExp(
+      String.raw`^(?:at|@)\s*(${clockTime})(?:\s*(?:-|–|to)\s*(${clockTime}))?(?:\s*o'?clock)?(?![\d.%/])`,
+      'i',
+    ),
+    (draft, [, from = '', to]) =>
+      void (draft.fields.clock = to ? [toClock(from), toClock(to)] : toClock(from)),
+  ],
+  [
+    new RegExp(String.raw`^(${clockTime}:[0-5]\d|${clockTime}\s*o'?clock)`, 'i'),
+    (draft, [, time = '']) => void (draft.fields.clock = toClock(time)),
+  ],
+  [
+    new RegExp(String.raw`^(?:at\s+|@\s*)?(${number})\s*(${feet})?`, 'i'),
+    (draft, [whole, value = ''], at) => pushNumber(draft, toNumber(value), at, whole),
+  ],
+  [
+    /^(?:>|->|→)/,
+    (draft) => {
+      draft.changing = true;
+      draft.materials.push({});
+      return undefined;
+    },
+  ],
   [/^[,.:&+-]/, () => undefined],
 ];
 
-function range(draft: Draft, [whole, first = '', second = '']: RegExpExecArray, at: number): string | undefined {
+function range(
+  draft: Draft,
+  [whole, first = '', second = '']: RegExpExecArray,
+  at: number,
+): string | undefined {
   const [low, high] = [toNumber(first), toNumber(second)];
-  const clockLike = low <= 12 && high <= 12 && low > 0 && high > 0 && Number.isInteger(low * 2) && Number.isInteger(high * 2);
+  const clockLike =
+    low <= 12 && high <= 12 && low > 0 && high > 0 && Number.isInteger(low * 2) && Number.isInteger(high * 2);
   if (draft.numbers.length > 0 && clockLike) {
     draft.fields.clock = [low, high];
     return undefined;
@@ -144,7 +202,12 @@ function toClock(time: string): number {
 
 const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);
 
-function parsePart(piece: string, offset: number, inherited: number | undefined, context: LogContext): LogPart {
+function parsePart(
+  piece: string,
+  offset: number,
+  inherited: number | undefined,
+  context: LogContext,
+): LogPart {
   const draft: Draft = { fields: {}, numbers: [], materials: [], changing: false };
   const errors: LogError[] = [];
   let at = 0;
@@ -155,7 +218,10 @@ function parsePart(piece: string, offset: number, inherited: number | undefined,
       at += space;
       continue;
     }
-    const used = takePoint(draft, rest, context) || takePattern(draft, rest, offset + at, errors) || takePhrase(draft, rest);
+    const used =
+      takePoint(draft, rest, context) ||
+      takePattern(draft, rest, offset + at, errors) ||
+      takePhrase(draft, rest);
     if (used > 0) {
       at += used;
       continue;
@@ -165,7 +231,9 @@ function parsePart(piece: string, offset: number, inherited: number | undefined,
     errors.push({
       from: offset + at,
       to: offset + at + word.length,
-      message: near ? `“${word}” is not known: did you mean “${near}”?` : `“${word}” is not known. Put a note in "quotes"`,
+      message: near
+        ? `“${word}” is not known: did you mean “${near}”?`
+        : `“${word}” is not known. Put a note in "quotes"`,
     });
     at += word.length;
   }
@@ -178,7 +246,9 @@ function takePoint(draft: Draft, rest: string, context: LogContext): number {
   const names = context.points
     .flatMap(({ id, name }) => [{ id, text: id }, ...(name ? [{ id, text: name }] : [])])
     .sort((a, b) => b.text.length - a.text.length);
-  const hit = names.find(({ text }) => lower.startsWith(text.toLowerCase()) && !/^[a-z0-9-]/i.test(rest.slice(text.length)));
+  const hit = names.find(
+    ({ text }) => lower.startsWith(text.toLowerCase()) && !/^[a-z0-9-]/i.test(rest.slice(text.length)),
+  );
   if (!hit || draft.kind !== undefined || draft.finding !== undefined) return 0;
   draft.kind = 'point';
   draft.fields.point = hit.id;
@@ -251,7 +321,9 @@ function finish(
   // The place is the first number that is no size; said after the thing it is still the place when there is no other.
   const place =
     draft.numbers.find(({ size }) => !size) ??
-    (inherited === undefined ? draft.numbers.find(({ value }) => Number.isInteger(value) || value > 12) : undefined);
+    (inherited === undefined
+      ? draft.numbers.find(({ value }) => Number.isInteger(value) || value > 12)
+      : undefined);
   draft.numbers = draft.numbers.filter((each) => each !== place);
   placeNumbers(draft, fields);
   if (main === true && draft.kind === undefined && draft.finding === undefined) {
@@ -259,10 +331,12 @@ function finish(
     fields.point = context.end;
   }
   if (draft.kind === 'stop' && main === true) fields.why = 'main';
-  if (draft.materials.length > 0 && draft.finding === undefined && draft.kind !== 'point') draft.kind = 'change';
+  if (draft.materials.length > 0 && draft.finding === undefined && draft.kind !== 'point')
+    draft.kind = 'change';
   const kind = draft.finding !== undefined ? 'finding' : draft.kind;
   if (kind === undefined) {
-    if (errors.length === 0) fail('what is there? Say roots, crack, offset, belly, joint, main, or “abs > clay”');
+    if (errors.length === 0)
+      fail('what is there? Say roots, crack, offset, belly, joint, main, or “abs > clay”');
     return { entry: undefined, sentence: '', missing: [], errors };
   }
   const reading_ft = place?.value ?? inherited;
@@ -270,7 +344,8 @@ function finish(
     fail('where? Begin with what the counter reads, such as 41.5');
     return { entry: undefined, sentence: '', missing: [], errors };
   }
-  for (const extra of draft.numbers) fail('what does this number mean? Add in, %, ft or “at”', extra.from, extra.to);
+  for (const extra of draft.numbers)
+    fail('what does this number mean? Add in, %, ft or “at”', extra.from, extra.to);
   const waterClock = fields.waterClock ?? (fields.clock === undefined ? undefined : context.waterClock);
   const raw: Record<string, unknown> = {
     kind,
@@ -284,12 +359,21 @@ function finish(
   const parsed = entrySchema.safeParse({ id: 'new', ...raw });
   if (!parsed.success) {
     for (const { path, message } of faultsOf(parsed.error, raw)) {
-      fail(message === 'unknown field' ? `“${path}” does not go with ${draft.finding ?? kind}` : `${path}: ${message}`);
+      fail(
+        message === 'unknown field'
+          ? `“${path}” does not go with ${draft.finding ?? kind}`
+          : `${path}: ${message}`,
+      );
     }
     return { entry: undefined, sentence: '', missing: [], errors };
   }
   const { id: _, ...entry } = parsed.data;
-  return { entry: entry as EntryDraft, sentence: sayEntry(parsed.data), missing: missingFrom(parsed.data), errors };
+  return {
+    entry: entry,
+    sentence: sayEntry(parsed.data),
+    missing: missingFrom(parsed.data),
+    errors,
+  };
 }
 
 /** Numbers after the reading: a bore after a material, a depth after “locate”, inches where inches are measured. */
@@ -298,11 +382,19 @@ function placeNumbers(draft: Draft, fields: Record<string, unknown>): void {
   if (typeof fields.to_ft === 'number') fields.to_ft = tidy(fields.to_ft);
   const takesInches = draft.finding !== undefined && measuresInches(draft.finding);
   for (const given of [...draft.numbers]) {
-    const bare = draft.materials.find((each) => each.material !== undefined && each.diameter_in === undefined);
+    const bare = draft.materials.find(
+      (each) => each.material !== undefined && each.diameter_in === undefined,
+    );
     if (bare && given.value >= 1 && given.value <= 60) bare.diameter_in = given.value;
     else if (draft.kind === 'locate' && fields.depth_ft === undefined) fields.depth_ft = given.value;
     else if (takesInches && fields.inches === undefined) fields.inches = given.value;
-    else if (fields.clock === undefined && given.value > 0 && given.value <= 12 && draft.finding !== undefined) fields.clock = given.value;
+    else if (
+      fields.clock === undefined &&
+      given.value > 0 &&
+      given.value <= 12 &&
+      draft.finding !== undefined
+    )
+      fields.clock = given.value;
     else continue;
     draft.numbers.splice(draft.numbers.indexOf(given), 1);
   }
@@ -330,7 +422,11 @@ function missingFrom(entry: Entry): string[] {
   const { measure } = defaultGradeTable[entry.finding];
   if (entry.size !== undefined) return [];
   if (measure === 'form') return 'form' in entry && entry.form !== undefined ? [] : ['which form'];
-  if (measure === 'percent') return ('percent' in entry && entry.percent !== undefined) || ('inches' in entry && entry.inches !== undefined) ? [] : ['how much, in %'];
+  if (measure === 'percent')
+    return ('percent' in entry && entry.percent !== undefined) ||
+      ('inches' in entry && entry.inches !== undefined)
+      ? []
+      : ['how much, in %'];
   if (measure === 'always') return [];
   return 'inches' in entry && entry.inches !== undefined ? [] : ['how much, in inches'];
 }

@@ -36,7 +36,15 @@ export const materialWords: Record<Material, string> = {
   unknown: 'unknown pipe',
 };
 
-const eighths: Record<string, string> = { '0.125': '⅛', '0.25': '¼', '0.375': '⅜', '0.5': '½', '0.625': '⅝', '0.75': '¾', '0.875': '⅞' };
+const eighths: Record<string, string> = {
+  '0.125': '⅛',
+  '0.25': '¼',
+  '0.375': '⅜',
+  '0.5': '½',
+  '0.625': '⅝',
+  '0.75': '¾',
+  '0.875': '⅞',
+};
 
 /** Inches as people say them: ¾, 1 ½, 2.2. */
 export function sayInches(inches: number): string {
@@ -51,14 +59,19 @@ export function sayClock(clock: number | readonly [number, number]): string {
     const minutes = Math.round((at % 1) * 60);
     return minutes === 0 ? String(Math.round(at)) : `${Math.floor(at)}:${String(minutes).padStart(2, '0')}`;
   };
-  return typeof clock === 'number' ? `at ${one(clock)} o’clock` : `${one(clock[0])} to ${one(clock[1])} o’clock`;
+  return typeof clock === 'number'
+    ? `at ${one(clock)} o’clock`
+    : `${one(clock[0])} to ${one(clock[1])} o’clock`;
 }
 
 const sayRange = (value: number | readonly [number, number], say: (one: number) => string) =>
   typeof value === 'number' ? say(value) : `${say(value[0])} to ${say(value[1])}`;
 
 export const sayPipe = (pipe: Pipe | undefined): string =>
-  [pipe?.diameter_in === undefined ? '' : `${plain(pipe.diameter_in)} in`, pipe?.material ? materialWords[pipe.material] : 'pipe']
+  [
+    pipe?.diameter_in === undefined ? '' : `${plain(pipe.diameter_in)} in`,
+    pipe?.material ? materialWords[pipe.material] : 'pipe',
+  ]
     .filter(Boolean)
     .join(' ');
 
@@ -76,7 +89,9 @@ export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) =
     case 'hidden':
       return ['Not seen', entry.why].filter(Boolean).join(', ');
     case 'locate':
-      return ['Located', entry.depth_ft === undefined ? '' : `${plain(entry.depth_ft)} ft deep`, entry.mark].filter(Boolean).join(', ');
+      return ['Located', entry.depth_ft === undefined ? '' : `${plain(entry.depth_ft)} ft deep`, entry.mark]
+        .filter(Boolean)
+        .join(', ');
     case 'test':
       return [
         `${capital(entry.what)}${entry.of ? ` from ${entry.of}` : ''}`,
@@ -92,15 +107,24 @@ export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) =
   }
 }
 
+const formWords: Record<string, string> = {
+  hairline: 'Hairline crack',
+  along: 'Crack along the pipe',
+  around: 'Crack all the way round',
+  several: 'Several cracks',
+  weeping: 'Water weeping in',
+  running: 'Water running in',
+};
+
 function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
   const percent = 'percent' in entry ? entry.percent : undefined;
   const inches = 'inches' in entry ? entry.inches : undefined;
   const form = 'form' in entry ? entry.form : undefined;
   const of = entry.finding === 'deposit' ? entry.of : undefined;
   const cause = entry.finding === 'belly' ? entry.cause : undefined;
+  const name = (form && formWords[form]) ?? `${findingWords[entry.finding]}${of ? ` of ${of}` : ''}`;
   return [
-    `${entry.possible ? 'Possible ' : ''}${entry.possible ? findingWords[entry.finding].toLowerCase() : findingWords[entry.finding]}${of ? ` of ${of}` : ''}`,
-    form ?? '',
+    entry.possible ? `Possible ${name.charAt(0).toLowerCase()}${name.slice(1)}` : name,
     'shifting' in entry && entry.shifting ? 'the pipe has begun to shift' : '',
     percent === undefined ? '' : `${sayRange(percent, (one) => plain(one))} % of the bore`,
     inches === undefined ? '' : `${sayRange(inches, sayInches)} in`,

@@ -5,7 +5,10 @@ export type Meaning =
   | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Record<string, unknown> }
   | { readonly is: 'field'; readonly set: Record<string, unknown> }
   | { readonly is: 'material'; readonly material: Material }
-  | { readonly is: 'kind'; readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'test' | 'change' | 'main' }
+  | {
+      readonly is: 'kind';
+      readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'test' | 'change' | 'main';
+    }
   | { readonly is: 'clock'; readonly clock: number | readonly [number, number] }
   | { readonly is: 'size'; readonly size: Size }
   | { readonly is: 'nothing' };
@@ -181,7 +184,9 @@ const byLength = Object.keys(words).sort((a, b) => b.length - a.length);
 /** The longest known phrase at the start of a text; it ends at a word's end. */
 export function phraseAt(text: string): { phrase: string; meaning: Meaning } | undefined {
   const lower = text.toLowerCase();
-  const phrase = byLength.find((each) => lower.startsWith(each) && !/^[a-z0-9-]/.test(lower.slice(each.length)));
+  const phrase = byLength.find(
+    (each) => lower.startsWith(each) && !/^[a-z0-9-]/.test(lower.slice(each.length)),
+  );
   const meaning = phrase === undefined ? undefined : words[phrase];
   return phrase !== undefined && meaning ? { phrase, meaning } : undefined;
 }
@@ -193,11 +198,13 @@ export function completion(text: string): string {
     // Try the longest tail first, so that two-word phrases complete too.
     const tails = [whole, ...[...whole.matchAll(/\s+(.+)$/g)].map(([, tail]) => tail ?? '')];
     for (const tail of tails) {
-      const match = tail.length >= 2 ? inOrder.find((each) => each.startsWith(tail) && each !== tail) : undefined;
+      const match =
+        tail.length >= 2 ? inOrder.find((each) => each.startsWith(tail) && each !== tail) : undefined;
       if (match) return words[tail] ? '' : match.slice(tail.length);
     }
     const last = /[a-z-]+$/.exec(whole)?.[0] ?? '';
-    const match = last.length >= 2 && !words[last] ? inOrder.find((each) => each.startsWith(last)) : undefined;
+    const match =
+      last.length >= 2 && !words[last] ? inOrder.find((each) => each.startsWith(last)) : undefined;
     return match ? match.slice(last.length) : '';
   }
   return '';

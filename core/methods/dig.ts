@@ -8,7 +8,11 @@ export function digCellRefusal(cell: Cell): Refusal | undefined {
     return { rule: 'no-dig', why: `no digging at ${at}`, lift: 'lift the no-dig stretch' };
   }
   if (!cell.ours) {
-    return { rule: 'public-part', why: `${at} is its owner's to act on`, lift: 'a house rule that takes the public part on' };
+    return {
+      rule: 'public-part',
+      why: `${at} is its owner's to act on`,
+      lift: 'a house rule that takes the public part on',
+    };
   }
   return undefined;
 }

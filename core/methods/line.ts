@@ -20,10 +20,18 @@ export function linerCellRefusal(cell: Cell): Refusal | undefined {
 export function linerPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
   const where = `${at.station_ft.toFixed(1)} ft`;
   if (point.kind === 'valve') {
-    return { rule: 'valve', why: `no liner passes the valve at ${where}`, lift: 'take the valve out, or end the liner there' };
+    return {
+      rule: 'valve',
+      why: `no liner passes the valve at ${where}`,
+      lift: 'take the valve out, or end the liner there',
+    };
   }
   if (point.kind === 'bend' && (point.degrees ?? 0) > mostBend_deg) {
-    return { rule: 'bend', why: `the bend at ${where} is over ${mostBend_deg}°`, lift: 'end the liner there' };
+    return {
+      rule: 'bend',
+      why: `the bend at ${where} is over ${mostBend_deg}°`,
+      lift: 'end the liner there',
+    };
   }
   return undefined;
 }
@@ -47,7 +55,8 @@ export function wayInAt(
   bore_in: number,
 ): PlacedPoint | undefined {
   return model.points.find(
-    (placed) => Math.abs(placed.at.station_ft - station_ft) <= sameStation_ft && isWayIn(placed, goes, bore_in, model),
+    (placed) =>
+      Math.abs(placed.at.station_ft - station_ft) <= sameStation_ft && isWayIn(placed, goes, bore_in, model),
   );
 }
 
@@ -59,7 +68,8 @@ export function isWayIn(
 ): boolean {
   if (point.kind === 'manhole' || (point.kind === 'main' && point.connection === 'manhole')) return true;
   if (point.kind !== 'cleanout') return false;
-  const usable = (point.usable ?? true) && (point.state ?? 'ok') === 'ok' && (point.owner ?? 'private') !== 'neighbour';
+  const usable =
+    (point.usable ?? true) && (point.state ?? 'ok') === 'ok' && (point.owner ?? 'private') !== 'neighbour';
   const wide = (point.diameter_in ?? model.line.pipe?.diameter_in ?? bore_in) >= bore_in - 1e-9;
   const faces = (point.ways ?? 2) === 2 || point.faces === undefined || point.faces === goes;
   return usable && wide && faces;

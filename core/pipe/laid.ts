@@ -32,9 +32,18 @@ export function laidLength(input: {
       value: between + drawn,
       unit: 'ft',
       steps: [
-        { label: 'Along the pipe', expression: `${plain(input.to_ft)} − ${plain(input.from_ft)} = ${plain(between)}` },
+        {
+          label: 'Along the pipe',
+          expression: `${plain(input.to_ft)} − ${plain(input.from_ft)} = ${plain(between)}`,
+        },
         ...(drawn > 0
-          ? [{ label: 'Drawn into each pit', expression: `+ ${input.pits} × ${burstPerPit_ft}`, source: 'common practice' }]
+          ? [
+              {
+                label: 'Drawn into each pit',
+                expression: `+ ${input.pits} × ${burstPerPit_ft}`,
+                source: 'common practice',
+              },
+            ]
           : []),
       ],
     },

@@ -43,10 +43,13 @@ export function carriedOn(possible: Possible): Carried {
     yearlyCleaning: cleansYearly(school)
       ? roundCents(prices.yearlyCleaning * annuity(rules.horizon_years, rules.interest))
       : 0,
-    looks: looksAgain(school) ? roundCents(prices.look * everySecondYear(rules.horizon_years, rules.interest)) : 0,
+    looks: looksAgain(school)
+      ? roundCents(prices.look * everySecondYear(rules.horizon_years, rules.interest))
+      : 0,
     findings: track.condition.findings.flatMap((finding) => {
       const chance = chances[finding.grade];
-      if (chance === undefined || !isCurable(finding) || isRootOrDeposit(finding) || !isOurs(track, finding)) return [];
+      if (chance === undefined || !isCurable(finding) || isRootOrDeposit(finding) || !isOurs(track, finding))
+        return [];
       const sum = roundCents(chance * later * cheapestAlone(possible, finding));
       const { placed, cures } = finding;
       const share = placed.to_ft - placed.from_ft > longShared_ft && !cures.includes('regrade');
@@ -120,7 +123,16 @@ export function creditOf(track: Track, carried: Carried, edge: Edge): number {
     const { place } = finding;
     const covered = overlap(place, { from_ft: a, to_ft: b });
     if (covered <= 1e-6 || (!share && covered < place.to_ft - place.from_ft - 1e-6)) continue;
-    if (!edgeCures(track, edge, share ? Math.min(a, place.from_ft) : a, share ? Math.max(b, place.to_ft) : b, finding)) continue;
+    if (
+      !edgeCures(
+        track,
+        edge,
+        share ? Math.min(a, place.from_ft) : a,
+        share ? Math.max(b, place.to_ft) : b,
+        finding,
+      )
+    )
+      continue;
     credit += share ? (sum * covered) / (place.to_ft - place.from_ft) : sum;
   }
   return credit;

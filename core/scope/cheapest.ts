@@ -59,7 +59,8 @@ export function cheapest(
     const used = plans.reduce((mask, plan) => mask | plan.used, 0);
     const cost = own + mobilisation(used);
     const tie = plans.reduce((sum, plan) => sum + plan.tie, 0);
-    if (!best || cost < best.cost || (cost === best.cost && tie < best.tie)) best = { plans, used, cost, tie };
+    if (!best || cost < best.cost || (cost === best.cost && tie < best.tie))
+      best = { plans, used, cost, tie };
     const open = methods
       .filter((method) => method !== 'leave' && used & methodBit(method) & ~surely)
       .sort((a, b) => (prices.mobilisation[dearer(b)] ?? 0) - (prices.mobilisation[dearer(a)] ?? 0));

@@ -75,7 +75,8 @@ export function possibleOn(track: Track): Possible {
   const cleaning = prefix(cells, (_, __, length) => length * prices.cleaning_per_ft);
   for (const finding of track.condition.findings.filter(({ id }) => isCutBack(track, id))) {
     const at = cells.findIndex((cell) => overlaps(cell, finding.place));
-    for (let i = at + 1; at >= 0 && i < cleaning.length; i++) cleaning[i] = (cleaning[i] as number) + prices.cutBack_each;
+    for (let i = at + 1; at >= 0 && i < cleaning.length; i++)
+      cleaning[i] = (cleaning[i] as number) + prices.cutBack_each;
   }
   const wayIn = (goes: 'upstream' | 'downstream') =>
     boundaries.map((index) => {
@@ -95,7 +96,8 @@ export function possibleOn(track: Track): Possible {
 function runningSums(track: Track) {
   const { cells, model, rules, prices, breaks } = track;
   const masks = allowedMasks(track);
-  const count = (flag: (cell: Cell, index: number) => boolean) => prefix(cells, (cell, i) => (flag(cell, i) ? 1 : 0));
+  const count = (flag: (cell: Cell, index: number) => boolean) =>
+    prefix(cells, (cell, i) => (flag(cell, i) ? 1 : 0));
   const step = (differs: (before: Cell, cell: Cell) => boolean) =>
     count((cell, i) => {
       const before = cells[i - 1];
@@ -115,7 +117,9 @@ function runningSums(track: Track) {
     prefix(cells, (cell, _, length) => length * (rateForBore(table, cell.pipe.diameter_in) ?? 0));
   const ifTrue = (refused: unknown) => (refused === undefined ? 0 : 1);
   return {
-    barred: new Map(methods.map((method) => [method, count((_, i) => ((masks[i] as number) & methodBit(method)) === 0)])),
+    barred: new Map(
+      methods.map((method) => [method, count((_, i) => ((masks[i] as number) & methodBit(method)) === 0)]),
+    ),
     noDig: count((cell) => digCellRefusal(cell) !== undefined),
     building: count((cell) => cell.closedTo === 'building'),
     bellies: count((cell) => cell.findings.some(({ placed }) => placed.entry.finding === 'belly')),
@@ -123,10 +127,13 @@ function runningSums(track: Track) {
     pipe: prefix(
       cells,
       (cell, _, length) =>
-        length * (pipeRate(track, cell.pipe.diameter_in) + (cell.closedTo === 'building' ? prices.handDug_per_ft : 0)),
+        length *
+        (pipeRate(track, cell.pipe.diameter_in) + (cell.closedTo === 'building' ? prices.handDug_per_ft : 0)),
     ),
     rehung: prefix(cells, (cell, _, length) =>
-      cell.closedTo === 'crawl-space' ? length * (prices.rehang_per_ft - pipeRate(track, cell.pipe.diameter_in)) : 0,
+      cell.closedTo === 'crawl-space'
+        ? length * (prices.rehang_per_ft - pipeRate(track, cell.pipe.diameter_in))
+        : 0,
     ),
     noBurst: count((cell) => burstCellRefusal(cell, model, rules) !== undefined),
     burst: byBore(prices.burst_per_ft),
@@ -135,7 +142,11 @@ function runningSums(track: Track) {
     boreSteps: step((before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in),
     badlyGraded: count((cell) => cell.findings.some(({ grade, possible }) => grade >= 3 && !possible)),
     made: cells.map((cell): MadeThicknessIn => madeThickness(cell.thickness.needed_in) ?? 0.236),
-    liner: { 0.118: byBore(prices.liner_per_ft['0.118']), 0.177: byBore(prices.liner_per_ft['0.177']), 0.236: byBore(prices.liner_per_ft['0.236']) },
+    liner: {
+      0.118: byBore(prices.liner_per_ft['0.118']),
+      0.177: byBore(prices.liner_per_ft['0.177']),
+      0.236: byBore(prices.liner_per_ft['0.236']),
+    },
     burstStops: points((placed) => ifTrue(burstPointRefusal(placed))),
     linerStops: points((placed) => ifTrue(linerPointRefusal(placed))),
     bendDegrees: points(({ point }) => (point.kind === 'bend' ? (point.degrees ?? 0) : 0)),
@@ -146,9 +157,11 @@ function runningSums(track: Track) {
 type Sums = ReturnType<typeof runningSums>;
 type EdgesFrom = (track: Track, sums: Sums, fine: Int32Array, from: number, edges: Edge[]) => void;
 
-const over = (sums: Float64Array, start: number, end: number) => (sums[end] as number) - (sums[start] as number);
+const over = (sums: Float64Array, start: number, end: number) =>
+  (sums[end] as number) - (sums[start] as number);
 /** Over the points strictly inside a stretch of fine breaks. */
-const inside = (sums: Float64Array, start: number, end: number) => (sums[end] as number) - (sums[start + 1] as number);
+const inside = (sums: Float64Array, start: number, end: number) =>
+  (sums[end] as number) - (sums[start + 1] as number);
 
 function couplingsAt(track: Track, start: number, end: number): number {
   const bore = (cell: Cell | undefined) => cell?.pipe.diameter_in ?? 4;
@@ -167,10 +180,12 @@ const digsFrom: EdgesFrom = (track, sums, fine, from, edges) => {
     const allowed = (method: ActionMethod) => over(barred(method), start, end) === 0;
     if (over(sums.noDig, start, end) > 0) return;
     if (!allowed('spot') && !allowed('open-cut') && !allowed('regrade')) return;
-    if (over(sums.building, start, end) > 0 && !reachable(track.cells, start, end, rules.handDugReach_ft)) continue;
+    if (over(sums.building, start, end) > 0 && !reachable(track.cells, start, end, rules.handDugReach_ft))
+      continue;
     const exposed = over(sums.exposedLength, start, end) > length - 1e-6;
     const cost = over(sums.pipe, start, end) + couplingsAt(track, start, end);
-    const add = (method: ActionMethod, own: number) => edges.push({ from, to, method, cost: own, exposed, letIn: false });
+    const add = (method: ActionMethod, own: number) =>
+      edges.push({ from, to, method, cost: own, exposed, letIn: false });
     const sag = over(sums.bellies, start, end) > 0;
     const graded = sag && laidToGrade(track, a, b);
     if (length <= rules.spotMost_ft + 1e-9) {
@@ -186,7 +201,12 @@ const burstsFrom: EdgesFrom = (track, sums, fine, from, edges) => {
   const barred = sums.barred.get('burst') as Float64Array;
   for (let to = from + 1; to < fine.length; to++) {
     const end = fine[to] as number;
-    if (over(sums.noBurst, start, end) > 0 || over(barred, start, end) > 0 || inside(sums.burstStops, start, end) > 0) return;
+    if (
+      over(sums.noBurst, start, end) > 0 ||
+      over(barred, start, end) > 0 ||
+      inside(sums.burstStops, start, end) > 0
+    )
+      return;
     if ((breaks[end] as number) - (breaks[start] as number) < leastBurst_ft - 1e-9) continue;
     const cost = over(sums.burst, start, end) + couplingsAt(track, start, end);
     edges.push({ from, to, method: 'burst', cost, exposed: false, letIn: false });
@@ -226,7 +246,14 @@ const linersFrom: EdgesFrom = (track, sums, fine, from, edges) => {
       firstAndLastSound(track, sums.badlyGraded, start, end);
     if (short) {
       const letIn = letInWithin(track, a, b, track.cells[start]?.pipe.diameter_in ?? 4);
-      edges.push({ from, to, method: 'short-line', cost: own + prices.shortLiner_each, exposed: false, letIn });
+      edges.push({
+        from,
+        to,
+        method: 'short-line',
+        cost: own + prices.shortLiner_each,
+        exposed: false,
+        letIn,
+      });
     }
   }
 };
@@ -244,10 +271,15 @@ const owesGrade = (track: Track, a: number, b: number): boolean =>
 
 /** Sticks into the bore and must be cut back where it is cleaned rather than dug out. */
 export function isCutBack(track: Track, findingId: string): boolean {
-  return track.obligations.cured.some(({ findings, methods: ways }) => ways.includes('clean') && findings.includes(findingId));
+  return track.obligations.cured.some(
+    ({ findings, methods: ways }) => ways.includes('clean') && findings.includes(findingId),
+  );
 }
 
-function prefix(cells: readonly Cell[], value: (cell: Cell, index: number, length_ft: number) => number): Float64Array {
+function prefix(
+  cells: readonly Cell[],
+  value: (cell: Cell, index: number, length_ft: number) => number,
+): Float64Array {
   const sums = new Float64Array(cells.length + 1);
   cells.forEach((cell, index) => {
     sums[index + 1] = (sums[index] ?? 0) + value(cell, index, cell.to_ft - cell.from_ft);
@@ -276,7 +308,12 @@ function reachable(cells: readonly Cell[], from: number, to: number, reach_ft: n
 }
 
 /** Whether new pipe from a to b falls enough and takes every sag it touches whole. Stations ft. */
-export function toGrade(track: Track, a: number, b: number, bellies: readonly { place: { from_ft: number; to_ft: number } }[]): boolean {
+export function toGrade(
+  track: Track,
+  a: number,
+  b: number,
+  bellies: readonly { place: { from_ft: number; to_ft: number } }[],
+): boolean {
   const { profile } = track.model;
   if (!profile.graded) return false;
   const whole = bellies.every(({ place }) => covers([{ from_ft: a - 1e-6, to_ft: b + 1e-6 }], place));
@@ -314,9 +351,16 @@ function letInWithin(track: Track, a: number, b: number, bore_in: number): boole
 }
 
 /** Whether an edge cures a finding that lies wholly inside it; open cuts and regrades cure a belly only laid to grade. */
-export function edgeCures(track: Track, edge: Pick<Edge, 'method'>, a: number, b: number, finding: Track['condition']['findings'][number]): boolean {
-  const grade = finding.cures.includes('regrade') && (edge.method === 'open-cut' || edge.method === 'regrade')
-    ? toGrade(track, a, b, [finding])
-    : false;
+export function edgeCures(
+  track: Track,
+  edge: Pick<Edge, 'method'>,
+  a: number,
+  b: number,
+  finding: Track['condition']['findings'][number],
+): boolean {
+  const grade =
+    finding.cures.includes('regrade') && (edge.method === 'open-cut' || edge.method === 'regrade')
+      ? toGrade(track, a, b, [finding])
+      : false;
   return curedBy(finding.cures, edge.method, grade);
 }

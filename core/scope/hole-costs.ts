@@ -1,5 +1,12 @@
 import { rateForBore, type Prices } from '../job/prices-schema.js';
-import { earthOfEnd, earthPerFoot, isPavement, protectFrom_ft, topOut, type Section } from '../trench/section.js';
+import {
+  earthOfEnd,
+  earthPerFoot,
+  isPavement,
+  protectFrom_ft,
+  topOut,
+  type Section,
+} from '../trench/section.js';
 import type { Cell, Track } from './track.js';
 
 /**
@@ -95,7 +102,12 @@ export interface Reach {
 }
 
 /** Quantities of a hole over a reach; `launch` and `burst` parts inside a dig's hole widen it where they lie. */
-export function holeQuantities(track: Track, hole: Reach, kind: HoleKind, widened: readonly (Reach & { kind: HoleKind })[] = []): HoleQuantities {
+export function holeQuantities(
+  track: Track,
+  hole: Reach,
+  kind: HoleKind,
+  widened: readonly (Reach & { kind: HoleKind })[] = [],
+): HoleQuantities {
   const quantities = {
     earthTo5_yd3: 0,
     earthBelow5_yd3: 0,
@@ -131,7 +143,9 @@ export function holeQuantities(track: Track, hole: Reach, kind: HoleKind, widene
   ];
   for (const { x, side } of ends) {
     const cell = track.cells[cellIndexAt(track, x, side)];
-    const wide = widened.find(({ from_ft, to_ft }) => Math.abs((side === 'downstream' ? from_ft : to_ft) - x) < 1e-9);
+    const wide = widened.find(
+      ({ from_ft, to_ft }) => Math.abs((side === 'downstream' ? from_ft : to_ft) - x) < 1e-9,
+    );
     if (cell) add(endOf(cell, wide?.kind ?? kind), 1);
   }
   return quantities;
@@ -237,7 +251,10 @@ export function holeCosts(track: Track): HoleCosts {
       return known.get(index) as T;
     };
   };
-  const pits = { launch: memo((index) => pitPieces(index, 'launch')), burst: memo((index) => pitPieces(index, 'burst')) };
+  const pits = {
+    launch: memo((index) => pitPieces(index, 'launch')),
+    burst: memo((index) => pitPieces(index, 'burst')),
+  };
 
   function pitPieces(index: number, kind: 'launch' | 'burst'): PitPieces | undefined {
     const x = breaks[index] ?? 0;

@@ -6,7 +6,6 @@ import { subtract, type Interval } from '../line/intervals.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import type { ClockRange } from '../survey/clock.js';
 import type { Placed } from '../survey/survey.js';
-import { bedding_ft } from '../trench/section.js';
 import { readyJob, scopeOf, type Scope, type ScopeDepth } from './scope.js';
 import type { ScopedLine } from './way.js';
 import { assumedSurface } from './track.js';
@@ -85,12 +84,15 @@ export interface ReadingView {
 /** One thing in the log: what it is, where it lies, and every reading of it. */
 export interface RowView {
   readonly key: string;
+  readonly thing: string;
   readonly entry: Entry;
   readonly run: string;
   readonly station: Figure | undefined;
   readonly to_ft: number | undefined;
   readonly grade: Grade | undefined;
   readonly clock: ClockRange | undefined;
+  /** Locates, tests and stops made at the same reading, told under it. */
+  readonly details: readonly Entry[];
   readonly readings: readonly ReadingView[];
   readonly apart_ft: number | undefined;
   readonly disagreement: { readonly message: string; readonly settled: boolean } | undefined;
@@ -106,10 +108,24 @@ function lineView(line: ScopedLine): LineView {
   const { model, condition } = line;
   const { survey: solved, extent, profile } = model;
   const figureOf = (placed: Placed): Figure =>
-    solved.stationFigure(placed.key) ?? { value: placed.station_ft, unit: 'ft', plusMinus: placed.plusMinus_ft, steps: [] };
-  const bare = subtract([extent], model.surfaces).map((each) => ({ ...each, kind: assumedSurface, assumed: true }));
+    solved.stationFigure(placed.key) ?? {
+      value: placed.station_ft,
+      unit: 'ft',
+      plusMinus: placed.plusMinus_ft,
+      steps: [],
+    };
+  const bare = subtract([extent], model.surfaces).map((each) => ({
+    ...each,
+    kind: assumedSurface,
+    assumed: true,
+  }));
   const depthStations = [
-    ...new Set([extent.from_ft, ...profile.located.map(({ station_ft }) => station_ft), ...(model.line.ground ?? []).map(({ station_ft }) => station_ft), extent.to_ft]),
+    ...new Set([
+      extent.from_ft,
+      ...profile.located.map(({ station_ft }) => station_ft),
+      ...(model.line.ground ?? []).map(({ station_ft }) => station_ft),
+      extent.to_ft,
+    ]),
   ]
     .filter((x) => x >= extent.from_ft && x <= extent.to_ft)
     .sort((a, b) => a - b);
@@ -125,7 +141,9 @@ function lineView(line: ScopedLine): LineView {
       station: figureOf(at),
     })),
     pipes: model.pipes,
-    surfaces: [...model.surfaces.map((each) => ({ ...each, assumed: false })), ...bare].sort((a, b) => a.from_ft - b.from_ft),
+    surfaces: [...model.surfaces.map((each) => ({ ...each, assumed: false })), ...bare].sort(
+      (a, b) => a.from_ft - b.from_ft,
+    ),
     owners: model.owners,
     noDig: model.noDig,
     crossings: model.line.crossings ?? [],
@@ -185,22 +203,33 @@ const readingsOf = (placed: Placed): ReadingView[] =>
 function rowsOf({ model, condition }: ScopedLine, figureOf: (placed: Placed) => Figure): RowView[] {
   const graded = new Map(condition.findings.map((finding) => [finding.id, finding]));
   const rows = new Map<string, RowView>();
-  for (const placed of model.entries) {
+  const atReading = new Map<string, string>();
+  // Things themselves first, so that what was done at a thing finds it.
+  const things = model.entries.filter(({ entry }) => !isDetail(entry));
+  for (const placed of [...things, ...model.entries.filter(({ entry }) => isDetail(entry))]) {
     const { entry, run, from } = placed;
     const what = entry.kind === 'finding' ? entry.finding : entry.kind;
-    const key = `${from.key} ${what}`;
+    const moment = `${run.id} ${entry.pass ?? 'back'} ${entry.reading_ft ?? entry.id}`;
+    const same = [...rows.values()].find((row) => row.thing === from.key)?.key ?? atReading.get(moment);
+    const key = isDetail(entry) && same !== undefined ? same : `${from.key} ${what}`;
     const known = rows.get(key);
     const finding = graded.get(entry.id);
     if (known) {
-      rows.set(key, { ...known, grade: known.grade ?? finding?.grade, clock: known.clock ?? finding?.clock });
+      rows.set(key, {
+        ...known,
+        grade: known.grade ?? finding?.grade,
+        clock: known.clock ?? finding?.clock,
+        details: isDetail(entry) ? [...known.details, entry] : known.details,
+      });
       continue;
     }
-    const readings = readingsOf(from);
+    atReading.set(moment, key);
+    const readings = readingsOf(from).filter(({ entry: id }) => !isDetailId(model, id) || isDetail(entry));
     const raws = readings.map(({ place_ft }) => place_ft);
     rows.set(key, {
+      ...emptyRow(entry, run.id),
       key,
-      entry,
-      run: run.id,
+      thing: from.key,
       station: figureOf(from),
       to_ft: placed.to === from ? undefined : placed.to_ft,
       grade: finding?.grade,
@@ -215,25 +244,28 @@ function rowsOf({ model, condition }: ScopedLine, figureOf: (placed: Placed) => 
   }
   const unplaced = model.line.runs
     .filter((run) => model.survey.untied.some((each) => each.run === run))
-    .flatMap((run) =>
-      run.entries.map(
-        (entry): RowView => ({
-          key: entry.id,
-          entry,
-          run: run.id,
-          station: undefined,
-          to_ft: undefined,
-          grade: undefined,
-          clock: undefined,
-          readings: [],
-          apart_ft: undefined,
-          disagreement: undefined,
-        }),
-      ),
-    );
+    .flatMap((run) => run.entries.map((entry) => emptyRow(entry, run.id)));
   const placedRows = [...rows.values()].sort((a, b) => (b.station?.value ?? 0) - (a.station?.value ?? 0));
   return [...placedRows, ...unplaced];
 }
 
-/** Depth of a hole for a pipe whose invert lies so deep, ft. */
-export const holeDepth = (invert_ft: number): number => invert_ft + bedding_ft;
+const isDetail = (entry: Entry): boolean =>
+  entry.kind === 'locate' || entry.kind === 'test' || entry.kind === 'stop';
+
+const isDetailId = (model: ScopedLine['model'], id: string): boolean =>
+  model.entries.some(({ entry }) => entry.id === id && isDetail(entry));
+
+const emptyRow = (entry: Entry, run: string): RowView => ({
+  key: entry.id,
+  thing: entry.id,
+  entry,
+  run,
+  station: undefined,
+  to_ft: undefined,
+  grade: undefined,
+  clock: undefined,
+  details: [],
+  readings: [],
+  apart_ft: undefined,
+  disagreement: undefined,
+});

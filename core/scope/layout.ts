@@ -53,7 +53,8 @@ export function layOut(possible: Possible, plan: Plan): Layout {
     if (!step.edge) return [];
     const { method } = step.edge;
     const [from_ft, to_ft] = [station(step.from), station(step.to)];
-    const fromUpstream = step.next === Next.LetIn ? nearerLetIn(possible, from_ft, to_ft) : step.next === Next.Enter;
+    const fromUpstream =
+      step.next === Next.LetIn ? nearerLetIn(possible, from_ft, to_ft) : step.next === Next.Enter;
     return [
       {
         id,
@@ -68,7 +69,13 @@ export function layOut(possible: Possible, plan: Plan): Layout {
     ];
   });
 
-  const found: { reach: { from_ft: number; to_ft: number }; kind: HoleKind; serves: string[]; widened: (Reach & { kind: HoleKind })[]; closings: number[] }[] = [];
+  const found: {
+    reach: { from_ft: number; to_ft: number };
+    kind: HoleKind;
+    serves: string[];
+    widened: (Reach & { kind: HoleKind })[];
+    closings: number[];
+  }[] = [];
   let open: (typeof found)[number] | undefined;
   for (let k = 0; k <= named.length; k++) {
     const before = named[k - 1];
@@ -82,14 +89,23 @@ export function layOut(possible: Possible, plan: Plan): Layout {
     const wantsBurst = burstEnds || after?.step.edge?.method === 'burst';
     const touching = isDig(before?.step.edge?.method) || isDig(after?.step.edge?.method);
     const wanted = [
-      ...(owes || burstEnds ? [before?.id ?? ''] : []),
-      ...(enters || after?.step.edge?.method === 'burst' ? [after?.id ?? ''] : []),
+      ...(owes || burstEnds ? [before.id] : []),
+      ...(enters || after?.step.edge?.method === 'burst' ? [after.id] : []),
     ];
     const pitKind: HoleKind = burstEnds ? 'burst' : 'launch';
-    const pit = !touching && (wantsLaunch || wantsBurst) && !(hp > 0 && hn > 0) ? costs.pit(fine(b), pitKind) : undefined;
+    const pit =
+      !touching && (wantsLaunch || wantsBurst) && !(hp > 0 && hn > 0)
+        ? costs.pit(fine(b), pitKind)
+        : undefined;
     const closing = pit && !wantsBurst ? [fine(b)] : [];
     if (hp === 0 && hn === 0 && pit) {
-      found.push({ reach: { from_ft: pit.from_ft, to_ft: pit.to_ft }, kind: pitKind, serves: wanted, widened: [], closings: closing });
+      found.push({
+        reach: { from_ft: pit.from_ft, to_ft: pit.to_ft },
+        kind: pitKind,
+        serves: wanted,
+        widened: [],
+        closings: closing,
+      });
     }
     if (hp > 0 && open) {
       if (wantsLaunch || wantsBurst) open.serves.push(...wanted);
@@ -112,7 +128,7 @@ export function layOut(possible: Possible, plan: Plan): Layout {
       };
       found.push(open);
     }
-    if (hn > 0 && open && isDig(after?.step.edge?.method)) open.serves.push(after?.id ?? '');
+    if (hn > 0 && open && isDig(after?.step.edge?.method)) open.serves.push(after.id);
   }
   const holes = found.map((each, index): Hole => ({
     id: `P${index + 1}`,
@@ -136,7 +152,9 @@ const hole = (step: PlanStep | undefined) => step?.hole ?? 0;
 
 /** A short liner let in from further off comes from the nearer end that a way in can reach. */
 function nearerLetIn({ track }: Possible, from_ft: number, to_ft: number): boolean {
-  const ways = track.model.points.filter(({ point }) => point.kind === 'cleanout' || point.kind === 'manhole');
+  const ways = track.model.points.filter(
+    ({ point }) => point.kind === 'cleanout' || point.kind === 'manhole',
+  );
   const distance = (x: number) => Math.min(...ways.map(({ at }) => Math.abs(at.station_ft - x)));
   return distance(from_ft) <= distance(to_ft);
 }

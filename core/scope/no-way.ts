@@ -16,7 +16,8 @@ function noWay({ line, prepared }: LineWay): Warning[] {
   const feasible = (pins: readonly Restriction[]) => cheapest([prepared], [pins]) !== undefined;
   if (feasible([])) {
     const colliding = [...line.restrictions].reduce<readonly Restriction[]>(
-      (kept, pin) => (feasible(kept.filter((each) => each !== pin)) ? kept : kept.filter((each) => each !== pin)),
+      (kept, pin) =>
+        feasible(kept.filter((each) => each !== pin)) ? kept : kept.filter((each) => each !== pin),
       line.restrictions,
     );
     const places = colliding.map(({ from_ft, to_ft }) => `${from_ft.toFixed(1)} to ${to_ft.toFixed(1)} ft`);
@@ -34,7 +35,11 @@ function noWay({ line, prepared }: LineWay): Warning[] {
     ({ place }) =>
       !prepared.possible.edgesFrom.some((edges, from) => {
         const at = (b: number) => track.breaks[track.boundaries[b] ?? 0] ?? 0;
-        return edges.some((edge) => at(from) <= place.from_ft + 1e-6 && at(edge.to) >= Math.min(place.to_ft, place.from_ft + 1) - 1e-6);
+        return edges.some(
+          (edge) =>
+            at(from) <= place.from_ft + 1e-6 &&
+            at(edge.to) >= Math.min(place.to_ft, place.from_ft + 1) - 1e-6,
+        );
       }),
   );
   const named = stuck.length > 0 ? stuck : track.obligations.cured;

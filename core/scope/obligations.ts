@@ -70,7 +70,8 @@ function oursOf(place: Interval, model: LineModel, rules: Rules): Interval[] {
   return rules.publicPart === 'ours' ? [place] : subtract([place], publicPart(model));
 }
 
-export const publicPart = (model: LineModel): Interval[] => model.owners.filter(({ owner }) => owner === 'public');
+export const publicPart = (model: LineModel): Interval[] =>
+  model.owners.filter(({ owner }) => owner === 'public');
 
 /** "Fix: offset at 41.4 ft". */
 export function sayJudged({ placed, grade, possible, settled }: Judged): string {
@@ -100,12 +101,16 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
 /** Places that crowd together are one repair from the first to the last; roots and deposits are cleaned, not repaired. */
 function crowds(binding: readonly Judged[], rules: Rules): Obligation[] {
   const places = binding
-    .filter((finding) => finding.grade >= 2 && !isRootOrDeposit(finding) && curedBy(finding.cures, 'open-cut', false))
+    .filter(
+      (finding) =>
+        finding.grade >= 2 && !isRootOrDeposit(finding) && curedBy(finding.cures, 'open-cut', false),
+    )
     .sort((a, b) => a.place.from_ft - b.place.from_ft);
   return places.flatMap((first, index) => {
     const crowd = places.slice(index, index + rules.crowdCount);
     const to_ft = Math.max(...crowd.map(({ place }) => place.to_ft));
-    if (crowd.length < rules.crowdCount || to_ft - first.place.from_ft > rules.crowdWithin_ft + 1e-9) return [];
+    if (crowd.length < rules.crowdCount || to_ft - first.place.from_ft > rules.crowdWithin_ft + 1e-9)
+      return [];
     return [curing(crowd, { from_ft: first.place.from_ft, to_ft }, 'repair')];
   });
 }

@@ -97,7 +97,8 @@ export function passagesOf(possible: Possible, money: (raw: number) => number): 
     const table: (readonly Passage[])[] = [];
     for (let left = 0; left < leftCount; left++) {
       for (let hole = 0; hole < 3; hole++) {
-        for (let next = 0; next < nextCount; next++) table.push(pass(left as Left, hole as Hole, next as Next));
+        for (let next = 0; next < nextCount; next++)
+          table.push(pass(left as Left, hole as Hole, next as Next));
       }
     }
     return table;

@@ -55,7 +55,9 @@ export function priceLines(possible: Possible, layout: Layout): PriceLine[] {
   const drafts = [
     ...layout.actions.flatMap((action) => [
       ...actionLines(possible, action),
-      ...layout.holes.filter(({ serves }) => serves[0] === action.id).flatMap((hole) => holeLines(possible, hole)),
+      ...layout.holes
+        .filter(({ serves }) => serves[0] === action.id)
+        .flatMap((hole) => holeLines(possible, hole)),
     ]),
     ...cleaningLines(possible, layout),
   ];
@@ -88,10 +90,18 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
   }
   const couplings = [cells[0], cells.at(-1)].map((cell) => {
     const bore = cell?.pipe.diameter_in ?? 4;
-    return draft(`Banded coupling, ${bore} in`, 1, 'each', couplingRate(track, bore), `coupling_each.${bore}`);
+    return draft(
+      `Banded coupling, ${bore} in`,
+      1,
+      'each',
+      couplingRate(track, bore),
+      `coupling_each.${bore}`,
+    );
   });
   const feetUnder = (ground: 'building' | 'crawl-space') =>
-    cells.filter(({ closedTo }) => closedTo === ground).reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0);
+    cells
+      .filter(({ closedTo }) => closedTo === ground)
+      .reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0);
   switch (action.method) {
     case 'spot':
     case 'open-cut':
@@ -110,14 +120,26 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
       return [
         ...pipe,
         ...couplings,
-        draft('Dug by hand under the building', feetUnder('building'), 'ft', prices.handDug_per_ft, 'handDug_per_ft'),
+        draft(
+          'Dug by hand under the building',
+          feetUnder('building'),
+          'ft',
+          prices.handDug_per_ft,
+          'handDug_per_ft',
+        ),
         draft('Rehung to grade on straps', rehung, 'ft', prices.rehang_per_ft, 'rehang_per_ft'),
       ];
     }
     case 'burst':
       return [
         ...[...byBore].map(([bore, length]) =>
-          draft(`Burst and draw in ${bore} in pipe`, length, 'ft', rateForBore(prices.burst_per_ft, bore) ?? 0, `burst_per_ft.${bore}`),
+          draft(
+            `Burst and draw in ${bore} in pipe`,
+            length,
+            'ft',
+            rateForBore(prices.burst_per_ft, bore) ?? 0,
+            `burst_per_ft.${bore}`,
+          ),
         ),
         ...couplings,
       ];
@@ -130,7 +152,9 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
           at.station_ft > action.from_ft + sameStation_ft &&
           at.station_ft < action.to_ft - sameStation_ft,
       ).length;
-      const steps = cells.slice(1).filter((cell, i) => cell.pipe.diameter_in !== cells[i]?.pipe.diameter_in).length;
+      const steps = cells
+        .slice(1)
+        .filter((cell, i) => cell.pipe.diameter_in !== cells[i]?.pipe.diameter_in).length;
       const short = action.method === 'short-line';
       return [
         ...[...byBore].map(([bore, length]) =>
@@ -165,21 +189,57 @@ function holeLines({ track }: Possible, hole: Hole): Draft[] {
     from,
   });
   return [
-    draft('Dig where it is up to 5 ft deep', quantities.earthTo5_yd3, 'yd³', prices.digTo5_per_yd3, 'digTo5_per_yd3'),
-    draft('Dig where it is over 5 ft deep', quantities.earthBelow5_yd3, 'yd³', prices.digBelow5_per_yd3, 'digBelow5_per_yd3'),
+    draft(
+      'Dig where it is up to 5 ft deep',
+      quantities.earthTo5_yd3,
+      'yd³',
+      prices.digTo5_per_yd3,
+      'digTo5_per_yd3',
+    ),
+    draft(
+      'Dig where it is over 5 ft deep',
+      quantities.earthBelow5_yd3,
+      'yd³',
+      prices.digBelow5_per_yd3,
+      'digBelow5_per_yd3',
+    ),
     draft('Shore the sides', quantities.support_ft2, 'ft²', prices.support_per_ft2, 'support_per_ft2'),
-    draft('Haul and backfill', quantities.earthTo5_yd3 + quantities.earthBelow5_yd3, 'yd³', prices.backfill_per_yd3, 'backfill_per_yd3'),
+    draft(
+      'Haul and backfill',
+      quantities.earthTo5_yd3 + quantities.earthBelow5_yd3,
+      'yd³',
+      prices.backfill_per_yd3,
+      'backfill_per_yd3',
+    ),
     ...[...quantities.restore_ft2].map(([surface, area]) => {
       const rate = prices.restore_per_ft2[surface as keyof Prices['restore_per_ft2']] ?? 0;
       return rate === 'by-others'
-        ? draft(`Put back the ${surface}: by others, not in this price`, area, 'ft²', 0, `restore_per_ft2.${surface}`)
+        ? draft(
+            `Put back the ${surface}: by others, not in this price`,
+            area,
+            'ft²',
+            0,
+            `restore_per_ft2.${surface}`,
+          )
         : draft(`Put back the ${surface}`, area, 'ft²', rate, `restore_per_ft2.${surface}`);
     }),
-    draft('Permit and traffic control', quantities.public_ft > 1e-6 ? 1 : 0, 'hole', prices.permit_per_hole, 'permit_per_hole'),
+    draft(
+      'Permit and traffic control',
+      quantities.public_ft > 1e-6 ? 1 : 0,
+      'hole',
+      prices.permit_per_hole,
+      'permit_per_hole',
+    ),
     ...hole.closings.flatMap((fine) => {
       const bore = boreAtBreak(track, fine);
       return [
-        draft(`Close the pipe again, ${bore} in`, closingPipe_ft, 'ft', pipeRate(track, bore), `pipe_per_ft.${track.rules.newPipe}.${bore}`),
+        draft(
+          `Close the pipe again, ${bore} in`,
+          closingPipe_ft,
+          'ft',
+          pipeRate(track, bore),
+          `pipe_per_ft.${track.rules.newPipe}.${bore}`,
+        ),
         draft(`Banded coupling, ${bore} in`, 2, 'each', couplingRate(track, bore), `coupling_each.${bore}`),
       ];
     }),
@@ -191,10 +251,25 @@ function cleaningLines({ track }: Possible, layout: Layout): Draft[] {
   const length = cleaned.reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0);
   const cut = track.condition.findings.filter(
     ({ id, place }) =>
-      isCutBack(track, id) && cleaned.some((cell) => cell.from_ft < place.to_ft - 1e-6 && cell.to_ft > place.from_ft + 1e-6),
+      isCutBack(track, id) &&
+      cleaned.some((cell) => cell.from_ft < place.to_ft - 1e-6 && cell.to_ft > place.from_ft + 1e-6),
   );
   return [
-    { action: null, what: 'Clean', quantity: length, unit: 'ft', rate: track.prices.cleaning_per_ft, from: 'cleaning_per_ft' },
-    { action: null, what: 'Cut back what sticks in', quantity: cut.length, unit: 'each', rate: track.prices.cutBack_each, from: 'cutBack_each' },
+    {
+      action: null,
+      what: 'Clean',
+      quantity: length,
+      unit: 'ft',
+      rate: track.prices.cleaning_per_ft,
+      from: 'cleaning_per_ft',
+    },
+    {
+      action: null,
+      what: 'Cut back what sticks in',
+      quantity: cut.length,
+      unit: 'each',
+      rate: track.prices.cutBack_each,
+      from: 'cutBack_each',
+    },
   ];
 }

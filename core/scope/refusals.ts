@@ -28,7 +28,12 @@ export function refusalOn(
   return methodRefusal(track, method, stretch, cells) ?? dutyRefusal(track, method, stretch, cells);
 }
 
-function dutyRefusal(track: Track, method: Method, stretch: Interval, cells: readonly Cell[]): Refusal | undefined {
+function dutyRefusal(
+  track: Track,
+  method: Method,
+  stretch: Interval,
+  cells: readonly Cell[],
+): Refusal | undefined {
   const duty = track.obligations.cured.find(
     ({ place, methods: satisfied }) => overlaps(place, stretch) && !satisfied.includes(method),
   );
@@ -36,18 +41,29 @@ function dutyRefusal(track: Track, method: Method, stretch: Interval, cells: rea
     return {
       rule: method === 'leave' || method === 'clean' ? 'must-be-cured' : 'does-not-cure',
       why: duty.why,
-      lift: `another school, or an overruled grade; cured by ${duty.methods.join(', ')}`,
+      lift: 'another school, or an overruled grade',
     };
   }
   if (method === 'leave' && cells.some(({ mustClean }) => mustClean)) {
-    return { rule: 'must-be-cleaned', why: 'roots or deposit here are at least cleaned', lift: 'clean it and look again' };
+    return {
+      rule: 'must-be-cleaned',
+      why: 'roots or deposit here are at least cleaned',
+      lift: 'clean it and look again',
+    };
   }
   return undefined;
 }
 
-function methodRefusal(track: Track, method: Method, stretch: Interval, cells: readonly Cell[]): Refusal | undefined {
+function methodRefusal(
+  track: Track,
+  method: Method,
+  stretch: Interval,
+  cells: readonly Cell[],
+): Refusal | undefined {
   const { model, rules } = track;
-  const inside = model.points.filter(({ at }) => at.station_ft > stretch.from_ft && at.station_ft < stretch.to_ft);
+  const inside = model.points.filter(
+    ({ at }) => at.station_ft > stretch.from_ft && at.station_ft < stretch.to_ft,
+  );
   const first = <T, R>(all: readonly T[], judge: (each: T) => R | undefined): R | undefined => {
     for (const each of all) {
       const found = judge(each);
@@ -88,19 +104,30 @@ function regradeRefusal(track: Track, stretch: Interval): Refusal | undefined {
   const bellies = track.condition.findings.filter(
     ({ placed, place }) => placed.entry.finding === 'belly' && overlaps(place, stretch),
   );
-  if (bellies.length === 0) return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'nothing' };
+  if (bellies.length === 0)
+    return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'nothing' };
   if (!track.model.profile.graded) {
-    return { rule: 'fall-unknown', why: 'fewer than two depths were located, so the fall is not known', lift: 'locate the depth at both ends' };
+    return {
+      rule: 'fall-unknown',
+      why: 'fewer than two depths were located, so the fall is not known',
+      lift: 'locate the depth at both ends',
+    };
   }
   return toGrade(track, stretch.from_ft, stretch.to_ft, bellies)
     ? undefined
-    : { rule: 'not-enough-fall', why: 'between these ends the pipe would lie flatter than the least slope', lift: 'a longer stretch, or a lower end' };
+    : {
+        rule: 'not-enough-fall',
+        why: 'between these ends the pipe would lie flatter than the least slope',
+        lift: 'a longer stretch, or a lower end',
+      };
 }
 
 export interface Rejection {
   readonly method: Method;
   readonly rule: string;
   readonly why: string;
+  /** What would lift a refusal; null where the rules allow the method. */
+  readonly lift: string | null;
 }
 
 /** Every method not taken on a stretch: the rule that refuses it, or that it costs more, or is not needed. */
@@ -115,9 +142,9 @@ export function rejectionsOn(
     .filter((method) => method !== taken)
     .map((method) => {
       const refusal = refusalOn(track, method, stretch, restrictions);
-      if (refusal) return { method, rule: refusal.rule, why: `${refusal.why}; would be lifted by: ${refusal.lift}` };
+      if (refusal) return { method, ...refusal };
       return nothingToDo
-        ? { method, rule: 'not-needed', why: 'nothing here must be put right' }
-        : { method, rule: 'costs-more', why: 'allowed here, but the whole scope would cost more' };
+        ? { method, rule: 'not-needed', why: 'nothing here must be put right', lift: null }
+        : { method, rule: 'costs-more', why: 'allowed here, but the whole would cost more', lift: null };
     });
 }

@@ -24,28 +24,43 @@ const sized = { length_ft: [20, 60], findings: 8 } as const;
 
 test('a pin never lowers the minimum; forbidding an unused method changes nothing', () => {
   fc.assert(
-    fc.property(seeds, fc.constantFrom(...methods), fc.double({ min: 0, max: 1, noNaN: true }), (seed, method, share) => {
-      const job = randomJob(seed, sized);
-      const [line] = job.lines;
-      if (!line) return;
-      const free = cost(job);
-      const from_ft = share * 15;
-      const pinned = (pin: object) => ({ ...job, lines: [{ ...line, pins: [...(line.pins ?? []), pin] }] }) as Job;
-      expect(cost(pinned({ from_ft, to_ft: from_ft + 4, never: [method] }))).toBeGreaterThanOrEqual(free - cents);
-      expect(cost(pinned({ from_ft, to_ft: from_ft + 4, method }))).toBeGreaterThanOrEqual(free - cents);
-      const { lines, rules, prices } = readyJob(job);
-      const way = wayOf({ lines, rules, prices, school: rules.school });
-      const used = way.lines[0]?.chosen?.layout.cells;
-      if (used && !used.some((cell) => cell.method === method)) {
-        expect(cost(pinned({ from_ft: 0, to_ft: 15, never: [method] }))).toBeCloseTo(free, 2);
-      }
-    }),
+    fc.property(
+      seeds,
+      fc.constantFrom(...methods),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (seed, method, share) => {
+        const job = randomJob(seed, sized);
+        const [line] = job.lines;
+        if (!line) return;
+        const free = cost(job);
+        const from_ft = share * 15;
+        const pinned = (pin: object) =>
+          ({ ...job, lines: [{ ...line, pins: [...(line.pins ?? []), pin] }] }) as Job;
+        expect(cost(pinned({ from_ft, to_ft: from_ft + 4, never: [method] }))).toBeGreaterThanOrEqual(
+          free - cents,
+        );
+        expect(cost(pinned({ from_ft, to_ft: from_ft + 4, method }))).toBeGreaterThanOrEqual(free - cents);
+        const { lines, rules, prices } = readyJob(job);
+        const way = wayOf({ lines, rules, prices, school: rules.school });
+        const used = way.lines[0]?.chosen?.layout.cells;
+        if (used && !used.some((cell) => cell.method === method)) {
+          expect(cost(pinned({ from_ft: 0, to_ft: 15, never: [method] }))).toBeCloseTo(free, 2);
+        }
+      },
+    ),
     some,
   );
 });
 
 test('raising a rate never lowers the minimum', () => {
-  const rates = ['cleaning_per_ft', 'digTo5_per_yd3', 'permit_per_hole', 'liner_each', 'yearlyCleaning', 'support_per_ft2'] as const;
+  const rates = [
+    'cleaning_per_ft',
+    'digTo5_per_yd3',
+    'permit_per_hole',
+    'liner_each',
+    'yearlyCleaning',
+    'support_per_ft2',
+  ] as const;
   fc.assert(
     fc.property(seeds, fc.constantFrom(...rates), (seed, rate) => {
       const job = randomJob(seed, sized);
@@ -108,7 +123,9 @@ test('the price found is the price offered', () => {
             : sum,
         0,
       );
-      expect(Math.abs(line.chosen.plan.cost / 1e6 + mobilised - (way.scope + way.carried))).toBeLessThan(cents);
+      expect(Math.abs(line.chosen.plan.cost / 1e6 + mobilised - (way.scope + way.carried))).toBeLessThan(
+        cents,
+      );
     }),
     { numRuns: 60 },
   );
@@ -131,8 +148,14 @@ const plainJob = (more: object = {}, entries: object[] = []) => {
         datum: 'CO1',
         end: 'MAIN',
         pipe: { material: 'clay', diameter_in: 4 },
-        points: [{ id: 'CO1', kind: 'cleanout', ways: 2, riser_ft: 2 }, { id: 'MAIN', kind: 'main' }],
-        depths: [{ station_ft: 0, invert_ft: 3 }, { station_ft: 40, invert_ft: 4 }],
+        points: [
+          { id: 'CO1', kind: 'cleanout', ways: 2, riser_ft: 2 },
+          { id: 'MAIN', kind: 'main' },
+        ],
+        depths: [
+          { station_ft: 0, invert_ft: 3 },
+          { station_ft: 40, invert_ft: 4 },
+        ],
         surfaces: [{ from_ft: 0, to_ft: 40, kind: 'lawn' }],
         owners: [{ from_ft: 0, to_ft: 40, owner: 'private' }],
         runs: [
@@ -158,13 +181,25 @@ test('a sound line is serviceable and costs nothing; an unreached end leaves it 
   expect([sound.verdict, sound.price.total, sound.firstStep]).toEqual([['serviceable'], 0, null]);
   const open = plainJob({}, []);
   expect(open.ifUnseenIs).toEqual({ sound: 0, failed: 0 });
-  const short = plainJob({ runs: [{ id: 'R1', access: 'CO1', direction: 'downstream', zero: 'pipe', entries: [{ id: 's', kind: 'stop', reading_ft: 25, why: 'roots' }] }] });
+  const short = plainJob({
+    runs: [
+      {
+        id: 'R1',
+        access: 'CO1',
+        direction: 'downstream',
+        zero: 'pipe',
+        entries: [{ id: 's', kind: 'stop', reading_ft: 25, why: 'roots' }],
+      },
+    ],
+  });
   expect(short.verdict).toEqual(['blocked', 'incomplete']);
   expect(short.warnings.map(({ rule }) => rule)).toContain('end-not-reached');
 });
 
 test('unseen pipe is never lined, asks for a first step, and its price is a range', () => {
-  const hidden = plainJob({ pins: [{ from_ft: 10, to_ft: 12, method: 'line' }] }, [{ id: 'h', kind: 'hidden', reading_ft: 10, to_ft: 13 }]);
+  const hidden = plainJob({ pins: [{ from_ft: 10, to_ft: 12, method: 'line' }] }, [
+    { id: 'h', kind: 'hidden', reading_ft: 10, to_ft: 13 },
+  ]);
   expect(hidden.lines[0]?.feasible).toBe(false);
   expect(hidden.warnings.find(({ rule }) => rule === 'no-way')?.message).toContain('10.0 to 12.0 ft');
   const free = plainJob({}, [{ id: 'h', kind: 'hidden', reading_ft: 10, to_ft: 13 }]);

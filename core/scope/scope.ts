@@ -1,13 +1,12 @@
-import type { Condition, Judged } from '../condition/condition.js';
+import type { Condition } from '../condition/condition.js';
 import { condition } from '../condition/condition.js';
-import { methodsOf } from '../condition/grade-table.js';
-import { type Figure, plain } from '../figure.js';
+import { plain } from '../figure.js';
 import { pricesInForce, type Prices } from '../job/prices-schema.js';
 import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job } from '../job/schema.js';
 import { roundCents } from '../job/units.js';
 import { schools, type Method, type School, type SurfaceKind } from '../job/vocabulary.js';
-import { covers, overlap, overlaps, subtract, type Interval } from '../line/intervals.js';
+import { overlap, overlaps, subtract, type Interval } from '../line/intervals.js';
 import { lineModel, type LineModel } from '../line/model.js';
 import { linerOrder, type LinerOrder } from '../liner/liner.js';
 import { madeThickness, thicknessSteps } from '../liner/thickness.js';
@@ -20,11 +19,18 @@ import type { Action, Hole } from './layout.js';
 import { isCurable, isRootOrDeposit } from './obligations.js';
 import type { PriceLine } from './price-lines.js';
 import { totalOf } from './price-lines.js';
-import { micro } from './search.js';
 import { forbidding, segmentsOf, type Segment } from './segments.js';
 import { lookAgain, supposing } from './unseen.js';
 import { verdictOf, type Verdict } from './verdict.js';
-import { prepareLines, restrictionsOf, wayOf, type LineWay, type ScopedLine, type Way, type WayInput } from './way.js';
+import {
+  prepareLines,
+  restrictionsOf,
+  wayOf,
+  type LineWay,
+  type ScopedLine,
+  type Way,
+  type WayInput,
+} from './way.js';
 import { noWayWarnings } from './no-way.js';
 
 /** The scope of a job: plain data with figures that open. Everything on a screen or in a file comes from here. */
@@ -117,12 +123,16 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
   const again = lines.map(lookAgain);
   const allSeen = again.every(({ stretches }) => stretches.length === 0);
   const supposed = (proves: 'sound' | 'failed') =>
-    allSeen ? way.scope : wayOf({ ...input(rules.school), lines: lines.map((line) => supposing(line, proves)) }).scope;
+    allSeen
+      ? way.scope
+      : wayOf({ ...input(rules.school), lines: lines.map((line) => supposing(line, proves)) }).scope;
   return {
     verdict: verdictOf(lines, way),
     school: rules.school,
     feasible: way.feasible,
-    lines: way.lines.map((lineWay) => lineScope(lineWay, way, input(rules.school), prepared.get(rules.school), depth)),
+    lines: way.lines.map((lineWay) =>
+      lineScope(lineWay, way, input(rules.school), prepared.get(rules.school), depth),
+    ),
     prices: {
       currency: prices.currency,
       scope: way.scope,
@@ -142,7 +152,11 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
     })),
     firstStep: firstStep(lines, prices),
     ifUnseenIs: { sound: supposed('sound'), failed: supposed('failed') },
-    warnings: [...lines.flatMap((line) => lineWarnings(line)), ...way.lines.flatMap(planWarnings), ...noWayWarnings(way)],
+    warnings: [
+      ...lines.flatMap((line) => lineWarnings(line)),
+      ...way.lines.flatMap(planWarnings),
+      ...noWayWarnings(way),
+    ],
   };
 }
 
@@ -169,7 +183,15 @@ function lineScope(
   const { track } = own.possible;
   const id = line.model.line.id;
   if (!chosen) {
-    return { id, feasible: false, segments: [], actions: [], pits: [], options: [], referrals: line.condition.referrals };
+    return {
+      id,
+      feasible: false,
+      segments: [],
+      actions: [],
+      pits: [],
+      options: [],
+      referrals: line.condition.referrals,
+    };
   }
   const totalCost = costOf(way);
   const segments = segmentsOf(track, chosen.layout, line.restrictions).map((segment) => ({
@@ -215,7 +237,10 @@ function runnerUp(
   prepared: ReturnType<typeof prepareLines> | undefined,
   totalCost: number,
 ): RunnerUp | null {
-  const other = wayOf({ ...input, forbid: new Map([[lineId, [forbidding(segment.method, segment)]]]) }, prepared);
+  const other = wayOf(
+    { ...input, forbid: new Map([[lineId, [forbidding(segment.method, segment)]]]) },
+    prepared,
+  );
   const mine = other.lines.find(({ line }) => line.model.line.id === lineId);
   if (!other.feasible || !mine?.chosen) return null;
   const feet = new Map<Method, number>();
@@ -257,7 +282,11 @@ function whileHere(lineWay: LineWay, way: Way, input: WayInput): { what: string;
 }
 
 /** Lengths to order for an action: a liner's, or the new pipe's. */
-function actionOrder(lineWay: LineWay, action: Action, holes: readonly Hole[]): { liner?: LinerOrder; pipe?: LaidPipe } {
+function actionOrder(
+  lineWay: LineWay,
+  action: Action,
+  holes: readonly Hole[],
+): { liner?: LinerOrder; pipe?: LaidPipe } {
   const { track } = lineWay.prepared.possible;
   const { model } = lineWay.line;
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
@@ -270,14 +299,20 @@ function actionOrder(lineWay: LineWay, action: Action, holes: readonly Hole[]): 
         to_ft: action.to_ft,
         material: action.method === 'burst' ? 'hdpe' : track.rules.newPipe,
         diameter_in: bore_in,
-        pits: action.method === 'burst' ? holes.filter(({ kind, serves }) => kind !== 'dig' && serves.includes(action.id)).length : 0,
+        pits:
+          action.method === 'burst'
+            ? holes.filter(({ kind, serves }) => kind !== 'dig' && serves.includes(action.id)).length
+            : 0,
       }),
     };
   }
-  const thickest = cells.reduce((most, cell) => (cell.thickness.needed_in > most.thickness.needed_in ? cell : most));
+  const thickest = cells.reduce((most, cell) =>
+    cell.thickness.needed_in > most.thickness.needed_in ? cell : most,
+  );
   const atMain = model.points.some(
     ({ point, at }) =>
-      point.kind === 'main' && [action.from_ft, action.to_ft].some((end) => Math.abs(end - at.station_ft) <= 0.01),
+      point.kind === 'main' &&
+      [action.from_ft, action.to_ft].some((end) => Math.abs(end - at.station_ft) <= 0.01),
   );
   return {
     liner: linerOrder({
@@ -373,7 +408,10 @@ function planWarnings({ line, prepared, chosen }: LineWay): Warning[] {
     [
       'asbestos-cement-dust',
       'asbestos cement is cut here: wet, no saw, licensed handling of the pieces',
-      first((cell, method) => cell.pipe.material === 'asbestos-cement' && method !== 'leave' && method !== 'clean'),
+      first(
+        (cell, method) =>
+          cell.pipe.material === 'asbestos-cement' && method !== 'leave' && method !== 'clean',
+      ),
     ],
     [
       'left-unseen',
@@ -381,7 +419,7 @@ function planWarnings({ line, prepared, chosen }: LineWay): Warning[] {
       first((cell, method) => !cell.seen && (method === 'leave' || method === 'clean')),
     ],
   ];
-  return warnings.flatMap(([rule, message, at_ft]) => (at_ft === undefined ? [] : [{ rule, line: id, at_ft, message }]));
+  return warnings.flatMap(([rule, message, at_ft]) =>
+    at_ft === undefined ? [] : [{ rule, line: id, at_ft, message }],
+  );
 }
-
-

@@ -71,7 +71,9 @@ export function prepare(possible: Possible, carried: Carried): Prepared {
       Math.round((edge.cost * factor - creditOf(track, carried, edge)) * micro),
     ),
     passages: passagesOf(possible, money),
-    baseline: Math.round((carried.looks + carried.findings.reduce((sum, { sum: each }) => sum + each, 0)) * micro),
+    baseline: Math.round(
+      (carried.looks + carried.findings.reduce((sum, { sum: each }) => sum + each, 0)) * micro,
+    ),
   };
 }
 
@@ -102,7 +104,11 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
   /** Offers the move from b to `to` to the best of its kind, in every hole state it can start in. */
   const offer = (b: number, to: number, next: number, left: number, cost: number) => {
     const own = next === Next.Dig;
-    const [firstHole, lastHole] = own ? [1, 2] : next === Next.ExposedDig ? [0, 0] : [0, crossing.open(b, to) ? 2 : 0];
+    const [firstHole, lastHole] = own
+      ? [1, 2]
+      : next === Next.ExposedDig
+        ? [0, 0]
+        : [0, crossing.open(b, to) ? 2 : 0];
     const act = next === Next.Gap ? 0 : actionTie;
     for (let hole = firstHole; hole <= lastHole; hole++) {
       const after = hole === 1 && crossing.isPublic(b, to) ? 2 : hole;
@@ -159,7 +165,7 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
     settle(b);
   }
   const start = slot(0, Left.Start, 0);
-  if (!Number.isFinite(value[start] as number)) return undefined;
+  if (!Number.isFinite(value[start])) return undefined;
 
   // Forward along optimal choices only, the first difference going to what starts, then ends, further upstream.
   const steps: PlanStep[] = [];
@@ -171,18 +177,27 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
     const consider = (to: number, next: Next, becomes: Left, own: number, edge: Edge | undefined) => {
       if (next === Next.Gap && left === Left.Gap) return;
       for (const passage of passages.at(b, left, hole, next)) {
-        if ((next === Next.Dig) !== (passage.hole > 0) && (next === Next.Dig || next === Next.ExposedDig)) continue;
+        if ((next === Next.Dig) !== passage.hole > 0 && (next === Next.Dig || next === Next.ExposedDig))
+          continue;
         if (next !== Next.Dig && passage.hole > 0 && !crossing.open(b, to)) continue;
         const after: Hole = passage.hole === 1 && crossing.isPublic(b, to) ? 2 : passage.hole;
         const at = slot(to, becomes, after);
         const open = passage.hole > 0;
-        const cost = passage.cost + (own + (value[at] as number) + (open ? crossing.cost(b, to, passage.hole) : 0));
+        const cost =
+          passage.cost + (own + (value[at] as number) + (open ? crossing.cost(b, to, passage.hole) : 0));
         const tie =
           passage.tie + ((ties[at] as number) + (edge ? actionTie : 0) + (open ? crossing.tie(b, to) : 0));
         if (cost !== value[here] || tie !== ties[here]) continue;
-        const rank = edge ? to * methods.length + methods.indexOf(edge.method) : (last + 1 + to) * methods.length;
+        const rank = edge
+          ? to * methods.length + methods.indexOf(edge.method)
+          : (last + 1 + to) * methods.length;
         if (best && best.rank <= rank) continue;
-        best = { step: { from: b, to, next, hole: passage.hole, ...(edge ? { edge } : {}) }, left: becomes, after, rank };
+        best = {
+          step: { from: b, to, next, hole: passage.hole, ...(edge ? { edge } : {}) },
+          left: becomes,
+          after,
+          rank,
+        };
       }
     };
     gaps.from(b, (to, cost) => {

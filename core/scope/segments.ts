@@ -44,7 +44,9 @@ export function segmentsOf(track: Track, layout: Layout, restrictions: readonly 
     else stretches.push(next);
   });
   return stretches.map((stretch) => {
-    const findings = track.condition.findings.filter(({ place }) => overlaps(place, stretch));
+    const findings = track.condition.findings.filter(
+      ({ place, settled }) => !settled && overlaps(place, stretch),
+    );
     return {
       ...stretch,
       grade: findings.reduce<Grade>((worst, { grade }) => (grade > worst ? grade : worst), 0),
@@ -56,9 +58,11 @@ export function segmentsOf(track: Track, layout: Layout, restrictions: readonly 
 
 function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {
   const duties = track.obligations.cured.filter(({ place }) => overlaps(place, stretch));
-  const told = new Set(duties.filter(({ findings }) => findings.length === 1).flatMap(({ findings }) => findings));
+  const told = new Set(
+    duties.filter(({ findings }) => findings.length === 1).flatMap(({ findings }) => findings),
+  );
   const found = track.condition.findings.filter(
-    ({ id, place, grade }) => grade > 0 && overlaps(place, stretch) && !told.has(id),
+    ({ id, place, grade }) => grade > 1 && overlaps(place, stretch) && !told.has(id),
   );
   const cleaned = method === 'clean' && track.cells.some((cell) => cell.mustClean && overlaps(cell, stretch));
   return [

@@ -83,7 +83,9 @@ export function trackOf(input: TrackInput): Track {
   });
   const breaks = Float64Array.from(fine);
   const surfaces = surfaceStretches(model);
-  const cells = fine.slice(1).map((to_ft, index) => cellOf({ from_ft: fine[index] ?? to_ft, to_ft }, surfaces, duties, input));
+  const cells = fine
+    .slice(1)
+    .map((to_ft, index) => cellOf({ from_ft: fine[index] ?? to_ft, to_ft }, surfaces, duties, input));
   const placed = [...model.survey.placed.values()];
   const nearest = fine.map((x) => nearestThing(placed, x));
   return {
@@ -96,7 +98,9 @@ export function trackOf(input: TrackInput): Track {
     breaks,
     cells,
     boundaries: fine.flatMap((x, index) =>
-      must.some((place) => x > place.from_ft + sameStation_ft && x < place.to_ft - sameStation_ft) ? [] : [index],
+      must.some((place) => x > place.from_ft + sameStation_ft && x < place.to_ft - sameStation_ft)
+        ? []
+        : [index],
     ),
     plusMinus: Float64Array.from(nearest, (thing) => thing?.plusMinus_ft ?? 0),
     nearest: nearest.map((thing) => thing?.key ?? ''),
@@ -142,7 +146,9 @@ function depthCrossings(model: LineModel): number[] {
     const from_ft = kinks[index] ?? to_ft;
     const [start, end] = [profile.depth(from_ft) + bedding_ft, profile.depth(to_ft) + bedding_ft];
     return [workDepth_ft, protectFrom_ft].flatMap((depth) =>
-      (start - depth) * (end - depth) < 0 ? [from_ft + ((to_ft - from_ft) * (depth - start)) / (end - start)] : [],
+      (start - depth) * (end - depth) < 0
+        ? [from_ft + ((to_ft - from_ft) * (depth - start)) / (end - start)]
+        : [],
     );
   });
 }
@@ -161,13 +167,17 @@ function oneWithin(candidates: readonly number[], { from_ft, to_ft }: Interval):
 /** Surfaces over the whole line: a later one lies over an earlier, and gaps are assumed. Alike neighbours are joined. */
 function surfaceStretches(model: LineModel): (Interval & { kind: SurfaceKind })[] {
   const { extent } = model;
-  const cuts = oneWithin(model.surfaces.flatMap(({ from_ft, to_ft }) => [from_ft, to_ft]), extent);
+  const cuts = oneWithin(
+    model.surfaces.flatMap(({ from_ft, to_ft }) => [from_ft, to_ft]),
+    extent,
+  );
   const joined: { from_ft: number; to_ft: number; kind: SurfaceKind }[] = [];
   cuts.slice(1).forEach((to_ft, index) => {
     const from_ft = cuts[index] ?? to_ft;
     const middle = (from_ft + to_ft) / 2;
     const kind =
-      model.surfaces.findLast((each) => each.from_ft <= middle && middle <= each.to_ft)?.kind ?? assumedSurface;
+      model.surfaces.findLast((each) => each.from_ft <= middle && middle <= each.to_ft)?.kind ??
+      assumedSurface;
     const last = joined.at(-1);
     if (last?.kind === kind) last.to_ft = to_ft;
     else joined.push({ from_ft, to_ft, kind });
@@ -182,7 +192,8 @@ function cellOf(
   { model, condition, rules }: TrackInput,
 ): Cell {
   const middle = (stretch.from_ft + stretch.to_ft) / 2;
-  const holds = (all: readonly Interval[]) => all.some((each) => each.from_ft <= middle && middle <= each.to_ft);
+  const holds = (all: readonly Interval[]) =>
+    all.some((each) => each.from_ft <= middle && middle <= each.to_ft);
   const pipe = pipeAt(model.pipes, middle) ?? {
     ...model.extent,
     material: 'unknown' as const,
@@ -192,18 +203,23 @@ function cellOf(
     ...model.extent,
     kind: assumedSurface,
   };
-  const owner = model.owners.findLast((each) => each.from_ft <= middle && middle <= each.to_ft)?.owner ?? 'unknown';
+  const owner =
+    model.owners.findLast((each) => each.from_ft <= middle && middle <= each.to_ft)?.owner ?? 'unknown';
   const invert_ft = model.profile.depth(middle);
   const room_ft = Math.min(
     surface.from_ft <= model.extent.from_ft ? Infinity : stretch.from_ft - surface.from_ft,
     surface.to_ft >= model.extent.to_ft ? Infinity : surface.to_ft - stretch.to_ft,
   );
   const soil = model.line.soil ?? 'unknown';
-  const section = (width: number | { outside_in: number }) => sectionAt(invert_ft, width, soil, surface.kind, room_ft);
+  const section = (width: number | { outside_in: number }) =>
+    sectionAt(invert_ft, width, soil, surface.kind, room_ft);
   const findings = condition.findings.filter(({ place }) => overlaps(place, stretch));
   const exposed = surface.kind === 'crawl-space';
   const water_ft = Math.max(0, invert_ft - (model.line.groundwater_ft ?? 0));
-  const ovality = Math.max(rules.ovality_percent, ...findings.flatMap(({ ovality_percent }) => ovality_percent ?? []));
+  const ovality = Math.max(
+    rules.ovality_percent,
+    ...findings.flatMap(({ ovality_percent }) => ovality_percent ?? []),
+  );
   const loads: LinerLoads = {
     host_in: pipe.diameter_in,
     invert_ft,
@@ -234,7 +250,9 @@ function cellOf(
     thickness,
     noLiner: noLinerHere({ seen, ours, middle, findings, thickness }),
     mustClean: duties.cleaned.some((place) => overlaps(place, stretch)),
-    rootJoint: findings.some((each) => each.placed.entry.finding === 'roots' && each.grade >= 1 && !each.possible),
+    rootJoint: findings.some(
+      (each) => each.placed.entry.finding === 'roots' && each.grade >= 1 && !each.possible,
+    ),
     findings,
   };
 }
@@ -252,7 +270,12 @@ function noLinerHere(cell: {
   thickness: Thickness;
 }): Cell['noLiner'] {
   const at = cell.middle.toFixed(1);
-  if (!cell.ours) return { rule: 'public-part', why: `${at} ft is its owner's to act on`, lift: 'a house rule that takes the public part on' };
+  if (!cell.ours)
+    return {
+      rule: 'public-part',
+      why: `${at} ft is its owner's to act on`,
+      lift: 'a house rule that takes the public part on',
+    };
   if (!cell.seen) return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean and look again' };
   const stop = cell.findings.find(({ stopsLiner }) => stopsLiner !== undefined);
   if (stop?.stopsLiner !== undefined) {
@@ -287,4 +310,3 @@ function nearestThing(placed: readonly Thing[], x: number): Thing | undefined {
   }
   return best;
 }
-

@@ -8,9 +8,12 @@ import { isRootOrDeposit } from './obligations.js';
 /** Stretches that are unseen, hidden or not clean, and in plain words why each must be looked at again. */
 export function lookAgain({ model, condition }: ScopedLine): { stretches: Interval[]; why: string[] } {
   const unseen = subtract([model.extent], model.seen);
-  const unclean = condition.findings.filter((finding) => isRootOrDeposit(finding) && finding.stopsLiner !== undefined);
+  const unclean = condition.findings.filter(
+    (finding) => isRootOrDeposit(finding) && finding.stopsLiner !== undefined,
+  );
   const held = condition.findings.filter(
-    ({ placed: { entry } }) => entry.finding === 'belly' && (entry.cause === 'blockage' || entry.cause === 'valve'),
+    ({ placed: { entry } }) =>
+      entry.finding === 'belly' && (entry.cause === 'blockage' || entry.cause === 'valve'),
   );
   const possible = condition.findings.filter((finding) => finding.possible);
   const feet = unseen.reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
@@ -41,7 +44,12 @@ export function supposing(line: ScopedLine, proves: 'sound' | 'failed'): ScopedL
 }
 
 function failedStretch({ model }: ScopedLine, place: Interval, index: number): Judged {
-  const entry: FindingEntry = { id: `not seen ${index + 1}`, kind: 'finding', finding: 'broken', after: model.line.datum };
+  const entry: FindingEntry = {
+    id: `not seen ${index + 1}`,
+    kind: 'finding',
+    finding: 'broken',
+    after: model.line.datum,
+  };
   const [run] = model.line.runs;
   const datum = model.survey.placed.get(pointKey(model.line.datum));
   if (!run || !datum) throw new Error('a line without runs has nothing unseen to suppose about');

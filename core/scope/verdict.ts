@@ -20,7 +20,10 @@ export function verdictOf(lines: readonly ScopedLine[], way: Way): Verdict[] {
   };
   const named = (['blocked', 'urgent', 'repair', 'clean'] as const).filter((verdict) => worst[verdict]);
   const incomplete = lines.some(({ model }) => !model.endReached || !covers(model.seen, model.extent));
-  return [...(named.length > 0 ? named : (['serviceable'] as const)), ...(incomplete ? (['incomplete'] as const) : [])];
+  return [
+    ...(named.length > 0 ? named : (['serviceable'] as const)),
+    ...(incomplete ? (['incomplete'] as const) : []),
+  ];
 }
 
 /** Water or the camera does not get through: a test that did not run away, or a stop that no later look got past. */
@@ -30,7 +33,10 @@ function isBlocked({ model, condition }: ScopedLine): boolean {
     if ((entry.stage ?? run.stage ?? 'current') !== 'current') return false;
     if (entry.kind === 'test') return !backedUp && (entry.runsAway === false || entry.arrives === false);
     if (entry.kind !== 'stop' || arrived.test(entry.why ?? 'main')) return false;
-    const beyond = { from_ft: Math.max(model.extent.from_ft, from_ft - 0.5), to_ft: Math.min(model.extent.to_ft, from_ft + 0.5) };
+    const beyond = {
+      from_ft: Math.max(model.extent.from_ft, from_ft - 0.5),
+      to_ft: Math.min(model.extent.to_ft, from_ft + 0.5),
+    };
     return !covers(model.seen, beyond) || !model.endReached;
   });
 }

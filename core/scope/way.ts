@@ -96,13 +96,19 @@ export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLi
     return {
       line,
       prepared: own,
-      chosen: { plan, layout, prices: priceLines(own.possible, layout), carried: carriedAfter(own, plan, layout) },
+      chosen: {
+        plan,
+        layout,
+        prices: priceLines(own.possible, layout),
+        carried: carriedAfter(own, plan, layout),
+      },
     };
   });
   const used = new Map<Method, string>();
   for (const { line, chosen } of lines) {
     for (const method of methods) {
-      if (chosen && chosen.plan.used & methodBit(method) && !used.has(method)) used.set(method, line.model.line.id);
+      if (chosen && chosen.plan.used & methodBit(method) && !used.has(method))
+        used.set(method, line.model.line.id);
     }
   }
   const all = [

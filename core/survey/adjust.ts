@@ -101,7 +101,8 @@ export function adjust(
     scale,
     place,
     readingMisfit: (reading) =>
-      Math.abs(place(reading) - must(valueOf(reading.key))) / readingSd(reading.entry.pass, reading.entry.about),
+      Math.abs(place(reading) - must(valueOf(reading.key))) /
+      readingSd(reading.entry.pass, reading.entry.about),
     tapeMisfit: (tape) => Math.abs(tape.station_ft - must(valueOf(tape.key))) / tape.sd_ft,
   };
 }
@@ -118,7 +119,7 @@ export function tiedRuns(
 ): Set<Run> {
   const reached = new Set<ThingKey>([pointKey(line.datum), ...tapes.map((tape) => tape.key)]);
   const tied = new Set<Run>();
-  for (let grew = true; grew; ) {
+  for (let grew = true; grew;) {
     grew = false;
     for (const run of runs) {
       if (tied.has(run)) continue;

@@ -54,7 +54,10 @@ export function settleDisagreements(
     for (const reading of own) if (reading !== kept) dropped.add(reading);
     if (used) for (const tape of ownTapes) droppedTapes.add(tape);
     const said = [
-      ...own.map((reading) => `${reading.run.id} ${reading.entry.pass === 'out' ? 'out' : 'back'} ${plain(reading.raw_ft)}`),
+      ...own.map(
+        (reading) =>
+          `${reading.run.id} ${reading.entry.pass === 'out' ? 'out' : 'back'} ${plain(reading.raw_ft)}`,
+      ),
       ...ownTapes.map((tape) => `taped ${plain(tape.station_ft)}`),
     ];
     disagreements.set(key, {
@@ -74,8 +77,7 @@ function spreadOf(own: readonly Reading[], solve: Adjustment): number {
   let most = 0;
   own.forEach((one, index) => {
     for (const other of own.slice(index + 1)) {
-      const apart =
-        one.run === other.run ? one.raw_ft - other.raw_ft : solve.place(one) - solve.place(other);
+      const apart = one.run === other.run ? one.raw_ft - other.raw_ft : solve.place(one) - solve.place(other);
       most = Math.max(most, Math.abs(apart));
     }
   });
@@ -91,7 +93,12 @@ function keepTies(
   droppedTapes: Set<Tape>,
 ): void {
   const left = readings.filter((reading) => !dropped.has(reading));
-  const tied = tiedRuns(line, runs, left, tapes.filter((tape) => !droppedTapes.has(tape)));
+  const tied = tiedRuns(
+    line,
+    runs,
+    left,
+    tapes.filter((tape) => !droppedTapes.has(tape)),
+  );
   if (runs.every((run) => tied.has(run))) return;
   for (const reading of [...dropped]) if (!tied.has(reading.run)) dropped.delete(reading);
   droppedTapes.clear();

@@ -21,14 +21,21 @@ const run = (id: string, entries: Entry[], more: Partial<Run> = {}): Run => ({
   entries,
   ...more,
 });
-const at = (id: string, reading_ft: number, pass: 'out' | 'back', more: object = {}): Entry =>
-  ({ id, kind: 'joint', reading_ft, pass, ...more }) as Entry;
+const at = (id: string, reading_ft: number, pass: 'out' | 'back', more: object = {}): Entry => ({
+  id,
+  kind: 'joint',
+  reading_ft,
+  pass,
+  ...more,
+});
 const main = (id: string, reading_ft: number, pass: 'out' | 'back'): Entry =>
   at(id, reading_ft, pass, { kind: 'point', point: 'MAIN' });
 
 test('one run, one pass: the plain sum, with ± from the pass, the counter and its zero', () => {
   const solved = survey(
-    line([run('R1', [main('e1', 81.7, 'out'), at('e2', 31.7, 'back'), at('e3', 41.7, 'back', { about: true })])]),
+    line([
+      run('R1', [main('e1', 81.7, 'out'), at('e2', 31.7, 'back'), at('e3', 41.7, 'back', { about: true })]),
+    ]),
   );
   expect(solved.point('MAIN')?.station_ft).toBeCloseTo(80, 9);
   expect(solved.point('MAIN')?.plusMinus_ft).toBeCloseTo(2.77, 2);
@@ -75,7 +82,9 @@ test('three runs from two cleanouts lie end to end on one line', () => {
 
 test('a run that nothing ties is kept apart and told what would tie it; the others stand', () => {
   const [, second] = threeRuns;
-  const solved = survey(line([run('R1', [main('a1', 81.7, 'out')]), second as Run], [{ id: 'CO2', kind: 'cleanout' }]));
+  const solved = survey(
+    line([run('R1', [main('a1', 81.7, 'out')]), second as Run], [{ id: 'CO2', kind: 'cleanout' }]),
+  );
   expect(solved.untied.map(({ run: { id } }) => id)).toEqual(['R2']);
   expect(solved.untied[0]?.wouldTie).toMatch(/tape or pace the distance to CO2/);
   expect(solved.point('MAIN')?.station_ft).toBeCloseTo(80, 9);
@@ -83,7 +92,11 @@ test('a run that nothing ties is kept apart and told what would tie it; the othe
 
 test('readings over 2 ft apart are named, never averaged: the way back stands, or the one marked', () => {
   const apart = (use: boolean) =>
-    survey(line([run('R1', [at('out', 52.1, 'out', use ? { use } : {}), at('back', 48.7, 'back', { sameAs: 'out' })])]));
+    survey(
+      line([
+        run('R1', [at('out', 52.1, 'out', use ? { use } : {}), at('back', 48.7, 'back', { sameAs: 'out' })]),
+      ]),
+    );
   const unsettled = apart(false);
   expect(unsettled.endsOf('out')?.from.station_ft).toBeCloseTo(47, 9);
   // 3.4 ft to the reading that was dropped is wider than 2 sd of the one that stands.

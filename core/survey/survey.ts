@@ -5,7 +5,15 @@ import type { Warning } from '../warning.js';
 import { adjust, tiedRuns, type Adjustment } from './adjust.js';
 import { counterPrior } from './counter.js';
 import { settleDisagreements, type Disagreement } from './disagreement.js';
-import { nameThings, pointKey, readingsOf, tapesOf, type Reading, type Tape, type ThingKey } from './things.js';
+import {
+  nameThings,
+  pointKey,
+  readingsOf,
+  tapesOf,
+  type Reading,
+  type Tape,
+  type ThingKey,
+} from './things.js';
 
 /** Which runs are solved together: those that make the scope, an older look, or the look after the repair. */
 export type Frame = 'scope' | 'earlier' | 'after-repair';
@@ -125,7 +133,7 @@ export function survey(line: Line, frame: Frame = 'scope'): Survey {
 
   const entries = new Map<string, { entry: Entry; run: Run }>();
   for (const run of tiedList) for (const entry of run.entries) entries.set(entry.id, { entry, run });
-  placeByOrder(entries, placed, names.keyOf, warn, put);
+  placeByOrder(entries, placed, (id, end) => names.keyOf(id, end), warn, put);
 
   for (const [key, disagreement] of settled.disagreements) {
     warn('reading-disagreement', disagreement.message, placed.get(key)?.station_ft);
@@ -135,7 +143,9 @@ export function survey(line: Line, frame: Frame = 'scope'): Survey {
     if (a === b) return 0;
     const cov = (p: ThingKey, q: ThingKey) => solved.covariance(p, q);
     const derived = (key: ThingKey) =>
-      key !== pointKey(line.datum) && solved.station(key) === undefined ? (placed.get(key)?.plusMinus_ft ?? 0) : 0;
+      key !== pointKey(line.datum) && solved.station(key) === undefined
+        ? (placed.get(key)?.plusMinus_ft ?? 0)
+        : 0;
     const variance = Math.max(0, cov(a, a) + cov(b, b) - 2 * cov(a, b));
     return Math.max(
       Math.hypot(2 * Math.sqrt(variance), derived(a), derived(b)),
@@ -155,8 +165,7 @@ export function survey(line: Line, frame: Frame = 'scope'): Survey {
     },
     point: (id) => placed.get(pointKey(id)),
     lengthPlusMinus,
-    counter: (run) =>
-      tied.has(run) ? { zero_ft: solved.zero(run), scale: solved.scale(run) } : undefined,
+    counter: (run) => (tied.has(run) ? { zero_ft: solved.zero(run), scale: solved.scale(run) } : undefined),
     stationFigure(key) {
       const thing = placed.get(key);
       return thing && stationFigure(line, thing, tapes, solved);
@@ -187,7 +196,7 @@ function placeByOrder(
   put: (key: ThingKey, station_ft: number, plusMinus_ft: number) => void,
 ): void {
   let waiting = [...entries.values()].filter(({ entry }) => entry.reading_ft === undefined);
-  for (let moved = true; moved && waiting.length > 0; ) {
+  for (let moved = true; moved && waiting.length > 0;) {
     moved = false;
     const still: typeof waiting = [];
     for (const item of waiting) {
@@ -238,7 +247,10 @@ function stationFigure(line: Line, thing: Placed, tapes: readonly Tape[], solved
     };
   });
   for (const tape of tapes.filter((each) => each.key === thing.key)) {
-    steps.push({ label: 'On the surface', expression: `${plain(tape.station_ft)} ± ${plain(2 * tape.sd_ft)}` });
+    steps.push({
+      label: 'On the surface',
+      expression: `${plain(tape.station_ft)} ± ${plain(2 * tape.sd_ft)}`,
+    });
   }
   if (thing.key === pointKey(line.datum)) steps.push({ label: 'Zero of the line', expression: '0, exact' });
   else if (steps.length > 1) {

@@ -58,7 +58,13 @@ export function holeFigures(
     loose: {
       value: bank * looseness,
       unit: 'yd³',
-      steps: [{ label: 'Loosened by digging', expression: `${plain(bank)} × ${looseness}`, source: 'common practice' }],
+      steps: [
+        {
+          label: 'Loosened by digging',
+          expression: `${plain(bank)} × ${looseness}`,
+          source: 'common practice',
+        },
+      ],
     },
     cautions: cautionsOf(depth_ft, deepest),
   };
@@ -70,7 +76,9 @@ function protectionOf(section: Section | undefined, soil: Soil): string {
   if (!section || section.depth_ft < protectFrom_ft) return 'none';
   if (section.depth_ft > engineerOver_ft) return 'designed by an engineer';
   if (section.shored) return 'shore or shield';
-  return section.slope === 0 && soil === 'rock' ? 'none, stable rock' : `slope ${slopeWords[String(section.slope)] ?? `${section.slope} : 1`}`;
+  return section.slope === 0 && soil === 'rock'
+    ? 'none, stable rock'
+    : `slope ${slopeWords[String(section.slope)] ?? `${section.slope} : 1`}`;
 }
 
 /** The usual cautions that apply to this hole. 29 CFR 1926.651–652, from memory. */

@@ -1,7 +1,12 @@
 import { holeFigures } from './hole.js';
 import { bottomWidth, earthOfEnd, earthPerFoot, sectionAt, topOut, type Section } from './section.js';
 
-const section = (depth_ft: number, width_ft: number, slope: number): Section => ({ depth_ft, width_ft, slope, shored: false });
+const section = (depth_ft: number, width_ft: number, slope: number): Section => ({
+  depth_ft,
+  width_ft,
+  slope,
+  shored: false,
+});
 const volume = (length: number, each: Section) => length * earthPerFoot(each) + 2 * earthOfEnd(each);
 
 // Published solid: a frustum-like hole sloped on all sides, L W d + s (L + W) d² + 4/3 s² d³.
@@ -27,10 +32,16 @@ test('bottom width', () => {
 
 // 29 CFR 1926.651–652 and Appendix B, from memory.
 test('under 5 ft nothing; from 5 ft sloped by the soil, or shored under pavement and where the slope would leave its surface', () => {
-  const at = (invert_ft: number, soil: 'A' | 'B' | 'C' | 'rock' | 'unknown', surface: 'lawn' | 'street', room = Infinity) =>
-    sectionAt(invert_ft, 3, soil, surface, room);
+  const at = (
+    invert_ft: number,
+    soil: 'A' | 'B' | 'C' | 'rock' | 'unknown',
+    surface: 'lawn' | 'street',
+    room = Infinity,
+  ) => sectionAt(invert_ft, 3, soil, surface, room);
   expect(at(4.6, 'B', 'lawn')).toMatchObject({ slope: 0, shored: false });
-  expect((['A', 'B', 'C', 'unknown', 'rock'] as const).map((soil) => at(5, soil, 'lawn').slope)).toEqual([0.75, 1, 1.5, 1.5, 0]);
+  expect((['A', 'B', 'C', 'unknown', 'rock'] as const).map((soil) => at(5, soil, 'lawn').slope)).toEqual([
+    0.75, 1, 1.5, 1.5, 0,
+  ]);
   expect(at(5, 'B', 'street')).toMatchObject({ slope: 0, shored: true });
   expect(at(5, 'B', 'lawn', 4)).toMatchObject({ slope: 0, shored: true });
 });

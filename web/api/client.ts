@@ -12,7 +12,9 @@ function deviceName(): string {
   return made;
 }
 
-export const api = hc<Api>('/api', { headers: () => ({ 'x-device': deviceName(), 'content-type': 'application/json' }) });
+export const api = hc<Api>('/api', {
+  headers: () => ({ 'x-device': deviceName(), 'content-type': 'application/json' }),
+});
 
 /** What the server refused, with the path of each fault. */
 export class Refused extends Error {
@@ -28,6 +30,14 @@ export class Refused extends Error {
 /** The body of a good answer; throws what a problem answer says. */
 export async function bodyOf<T>(answer: Response): Promise<T> {
   if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T;
-  const said = (await answer.json().catch(() => ({}))) as { title?: string; detail?: string; errors?: Fault[] };
-  throw new Refused(said.detail ?? said.title ?? `The server answered ${answer.status}`, said.errors ?? [], answer.status);
+  const said = (await answer.json().catch(() => ({}))) as {
+    title?: string;
+    detail?: string;
+    errors?: Fault[];
+  };
+  throw new Refused(
+    said.detail ?? said.title ?? `The server answered ${answer.status}`,
+    said.errors ?? [],
+    answer.status,
+  );
 }

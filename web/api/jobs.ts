@@ -13,14 +13,21 @@ export const useJobs = () =>
 export const useJob = (id: string) =>
   useQuery({
     queryKey: jobKey(id),
-    queryFn: async () => bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } })),
+    queryFn: async () =>
+      bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } })),
   });
 
 export function useAddJob() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: async (job: unknown) =>
-      bodyOf<StoredJob>(await fetch('/api/jobs', { method: 'POST', body: JSON.stringify(job), headers: { 'content-type': 'application/json' } })),
+      bodyOf<StoredJob>(
+        await fetch('/api/jobs', {
+          method: 'POST',
+          body: JSON.stringify(job),
+          headers: { 'content-type': 'application/json' },
+        }),
+      ),
     onSuccess: (stored) => {
       client.setQueryData(jobKey(stored.id), stored);
       return client.invalidateQueries({ queryKey: listKey, exact: true });
@@ -62,7 +69,9 @@ export function useEdit(id: string) {
       }
       return { before };
     },
-    onSuccess: (stored) => { client.setQueryData(jobKey(id), stored); },
+    onSuccess: (stored) => {
+      client.setQueryData(jobKey(id), stored);
+    },
     onError: (_error, _sent, context) => {
       if (context?.before) client.setQueryData(jobKey(id), context.before);
     },

@@ -13,7 +13,11 @@ const worker = wrap<{ jobView: typeof jobView }>(
  * What the screens show of a job, worked out beside the page. The scope comes first; the runners-up, which take
  * several more solves, follow and take its place.
  */
-export function useView(id: string, job: Job | undefined, { alternatives }: ScopeDepth = { alternatives: true }): { view: JobView | undefined; error: Error | null; complete: boolean } {
+export function useView(
+  id: string,
+  job: Job | undefined,
+  { alternatives }: ScopeDepth = { alternatives: true },
+): { view: JobView | undefined; error: Error | null; complete: boolean } {
   const quick = useQuery({
     queryKey: ['view', id, job, false],
     queryFn: () => worker.jobView(job as Job, { alternatives: false }),
@@ -29,5 +33,9 @@ export function useView(id: string, job: Job | undefined, { alternatives }: Scop
     staleTime: Infinity,
     gcTime: 60_000,
   });
-  return { view: full.data ?? quick.data, error: quick.error ?? full.error, complete: full.data !== undefined };
+  return {
+    view: full.data ?? quick.data,
+    error: quick.error ?? full.error,
+    complete: full.data !== undefined,
+  };
 }

@@ -14,7 +14,12 @@ import { Header } from '../shell/header';
 import { Faults } from '../shell/trouble';
 import { NewJobForm } from './new-job-form';
 
-const reasons: Record<string, string> = { backup: 'backup', purchase: 'purchase', 'follow-up': 'follow-up', planned: 'planned work' };
+const reasons: Record<string, string> = {
+  backup: 'backup',
+  purchase: 'purchase',
+  'follow-up': 'follow-up',
+  planned: 'planned work',
+};
 
 /** Every job, last changed first; new, import by button or drop, export. */
 export function JobList() {
@@ -57,12 +62,26 @@ export function JobList() {
               Jobs
             </Heading>
             <Label htmlFor="find">Find by address, customer, finding or material</Label>
-            <Field id="find" type="search" value={sought} onChange={(event) => { setSought(event.target.value); }} />
+            <Field
+              id="find"
+              type="search"
+              value={sought}
+              onChange={(event) => {
+                setSought(event.target.value);
+              }}
+            />
           </Box>
           <Press type="button" onClick={drop.open}>
             <Inline icon={<FileUp size={18} />}>Import a job file</Inline>
           </Press>
-          <Press type="button" look="signal" onClick={() => { setMaking(!making); }} aria-expanded={making}>
+          <Press
+            type="button"
+            look="signal"
+            onClick={() => {
+              setMaking(!making);
+            }}
+            aria-expanded={making}
+          >
             <Inline icon={<Plus size={18} />}>New job</Inline>
           </Press>
         </Flex>
@@ -73,12 +92,19 @@ export function JobList() {
         )}
         {refused && (
           <Box mb="4">
-            <Faults error={refused} onClose={() => { setRefused(undefined); }} />
+            <Faults
+              error={refused}
+              onClose={() => {
+                setRefused(undefined);
+              }}
+            />
           </Box>
         )}
         {making && (
           <NewJobForm
-            onCancel={() => { setMaking(false); }}
+            onCancel={() => {
+              setMaking(false);
+            }}
             onMade={(stored) => void navigate(`/jobs/${stored.id}/log`)}
           />
         )}
@@ -90,7 +116,9 @@ export function JobList() {
         </Box>
         {jobs.isSuccess && shown.length === 0 && (
           <Text py="8" color="soft">
-            {sought ? `No job matches “${sought}”.` : 'No jobs yet. Start one with “New job”, or drop a job file here.'}
+            {sought
+              ? `No job matches “${sought}”.`
+              : 'No jobs yet. Start one with “New job”, or drop a job file here.'}
           </Text>
         )}
       </Box>
@@ -110,8 +138,16 @@ function Inline({ icon, children }: { icon: React.ReactNode; children: React.Rea
 function searchText({ job }: StoredJob): string {
   const entries = job.lines.flatMap((line) => line.runs.flatMap((run) => run.entries));
   const findings = entries.flatMap((entry) => (entry.kind === 'finding' ? [entry.finding] : []));
-  const materials = job.lines.flatMap((line) => [line.pipe?.material, ...entries.flatMap((entry) => (entry.kind === 'change' ? [entry.upstream?.material, entry.downstream?.material] : []))]);
-  return [job.title, job.number, job.site?.address, job.site?.customer, job.reason, ...findings, ...materials].filter(Boolean).join(' ').toLowerCase();
+  const materials = job.lines.flatMap((line) => [
+    line.pipe?.material,
+    ...entries.flatMap((entry) =>
+      entry.kind === 'change' ? [entry.upstream?.material, entry.downstream?.material] : [],
+    ),
+  ]);
+  return [job.title, job.number, job.site?.address, job.site?.customer, job.reason, ...findings, ...materials]
+    .filter(Boolean)
+    .join(' ')
+    .toLowerCase();
 }
 
 const RowLink = chakra(Link, {
@@ -154,21 +190,33 @@ function JobRow({ stored }: { stored: StoredJob }) {
             {[job.site?.customer, job.reason && reasons[job.reason]].filter(Boolean).join(' · ')}
           </Text>
         </Box>
-        <Text fontFamily="heading" fontWeight={700} color={['blocked', 'urgent', 'repair'].includes(verdict[0] ?? '') ? 'signal' : 'ink'}>
+        <Text
+          fontFamily="heading"
+          fontWeight={700}
+          color={['blocked', 'urgent', 'repair'].includes(verdict[0] ?? '') ? 'signalInk' : 'ink'}
+        >
           {verdict[0] ? verdictWords[verdict[0]] : '…'}
         </Text>
         <Text color="soft" fontSize="14px">
           {view && verdict.includes('incomplete') ? missing(view) : view ? 'all seen' : ''}
         </Text>
         <Box textAlign={{ md: 'right' }}>
-          <Text fontWeight={700}>{view ? money(view.scope.prices.total, view.scope.prices.currency) : ''}</Text>
+          <Text fontWeight={700}>
+            {view ? money(view.scope.prices.total, view.scope.prices.currency) : ''}
+          </Text>
           <Text color="soft" fontSize="13px">
             {dayAndTime(stored.changedAt)}
           </Text>
         </Box>
       </RowLink>
       <Flex align="center">
-        <Press look="quiet" type="button" onClick={download} aria-label={`Export ${job.title} as a job file`} title="Export as a job file">
+        <Press
+          look="quiet"
+          type="button"
+          onClick={download}
+          aria-label={`Export ${job.title} as a job file`}
+          title="Export as a job file"
+        >
           <Download size={19} />
         </Press>
         <Press
@@ -177,7 +225,12 @@ function JobRow({ stored }: { stored: StoredJob }) {
           aria-label={`Delete ${job.title}`}
           title="Delete"
           onClick={() => {
-            if (window.confirm(`Delete “${job.title}” with everything in it? Export it first if you may want it back.`)) remove.mutate(stored.id);
+            if (
+              window.confirm(
+                `Delete “${job.title}” with everything in it? Export it first if you may want it back.`,
+              )
+            )
+              remove.mutate(stored.id);
           }}
         >
           <Trash2 size={19} />
@@ -188,7 +241,11 @@ function JobRow({ stored }: { stored: StoredJob }) {
 }
 
 function missing(view: NonNullable<ReturnType<typeof useView>['view']>): string {
-  const unseen = view.lines.flatMap((line) => line.unseen).reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+  const unseen = view.lines
+    .flatMap((line) => line.unseen)
+    .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   const open = view.lines.some((line) => !line.endReached);
-  return [unseen > 0.05 ? `${unseen.toFixed(1)} ft not seen` : '', open ? 'end not reached' : ''].filter(Boolean).join(', ');
+  return [unseen > 0.05 ? `${unseen.toFixed(1)} ft not seen` : '', open ? 'end not reached' : '']
+    .filter(Boolean)
+    .join(', ');
 }

@@ -20,7 +20,10 @@ const formSchema = z.object({
   riser: z
     .string()
     .trim()
-    .refine((text) => text === '' || (Number(text) >= 0 && Number(text) <= 30), 'Feet from cap to level pipe, such as 1.7; leave it empty if nobody measured it'),
+    .refine(
+      (text) => text === '' || (Number(text) >= 0 && Number(text) <= 30),
+      'Feet from cap to level pipe, such as 1.7; leave it empty if nobody measured it',
+    ),
   material: z.enum(materials),
   diameter: z.enum(['3', '4', '6', '8']),
   soil: z.enum(soils),
@@ -30,11 +33,26 @@ type FormValues = z.infer<typeof formSchema>;
 const Form = chakra('form');
 
 /** The least that must be known before readings mean anything: where the camera goes in and where it was zeroed. */
-export function NewJobForm({ onMade, onCancel }: { onMade: (stored: StoredJob) => void; onCancel: () => void }) {
+export function NewJobForm({
+  onMade,
+  onCancel,
+}: {
+  onMade: (stored: StoredJob) => void;
+  onCancel: () => void;
+}) {
   const add = useAddJob();
   const { register, handleSubmit, formState } = useForm<FormValues>({
     resolver: zodResolver(formSchema),
-    defaultValues: { title: '', customer: '', reason: 'backup', zero: 'cap', riser: '', material: 'clay', diameter: '4', soil: 'unknown' },
+    defaultValues: {
+      title: '',
+      customer: '',
+      reason: 'backup',
+      zero: 'cap',
+      riser: '',
+      material: 'clay',
+      diameter: '4',
+      soil: 'unknown',
+    },
   });
   const submit = handleSubmit(async ({ riser, diameter, ...said }) => {
     const job = newJob(
@@ -45,14 +63,27 @@ export function NewJobForm({ onMade, onCancel }: { onMade: (stored: StoredJob) =
   });
   const fault = (name: keyof FormValues) => formState.errors[name]?.message;
   return (
-    <Form onSubmit={(event) => void submit(event).catch(() => undefined)} bg="sheet" border="1.5px solid" borderColor="ink" p="5" mb="6" noValidate>
+    <Form
+      onSubmit={(event) => void submit(event).catch(() => undefined)}
+      bg="sheet"
+      border="1.5px solid"
+      borderColor="ink"
+      p="5"
+      mb="6"
+      noValidate
+    >
       <Heading as="h2" fontSize="20px" mb="4">
         New job
       </Heading>
       {add.error && <Faults error={add.error} />}
       <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' }} gap="4" mb="5">
         <Ask label="Name or address" name="title" fault={fault('title')} wide>
-          <Field id="title" autoFocus aria-invalid={fault('title') ? true : undefined} {...register('title')} />
+          <Field
+            id="title"
+            autoFocus
+            aria-invalid={fault('title') ? true : undefined}
+            {...register('title')}
+          />
         </Ask>
         <Ask label="Customer" name="customer">
           <Field id="customer" {...register('customer')} />
@@ -73,7 +104,13 @@ export function NewJobForm({ onMade, onCancel }: { onMade: (stored: StoredJob) =
           </Choice>
         </Ask>
         <Ask label="Cap to level pipe, ft" name="riser" fault={fault('riser')}>
-          <Field id="riser" inputMode="decimal" placeholder="not measured" aria-invalid={fault('riser') ? true : undefined} {...register('riser')} />
+          <Field
+            id="riser"
+            inputMode="decimal"
+            placeholder="not measured"
+            aria-invalid={fault('riser') ? true : undefined}
+            {...register('riser')}
+          />
         </Ask>
         <Ask label="Pipe, where no change says otherwise" name="material">
           <Choice id="material" {...register('material')}>
@@ -109,21 +146,33 @@ export function NewJobForm({ onMade, onCancel }: { onMade: (stored: StoredJob) =
           Cancel
         </Press>
         <Text color="soft" fontSize="14px" flex="1" minWidth="240px">
-          Utilities are located before anyone digs; local code, the competent person at the trench and licensed practice
-          come before anything shown here.
+          Utilities are located before anyone digs; local code, the competent person at the trench and
+          licensed practice come before anything shown here.
         </Text>
       </Flex>
     </Form>
   );
 }
 
-function Ask({ label, name, fault, wide, children }: { label: string; name: string; fault?: string | undefined; wide?: boolean; children: ReactNode }) {
+function Ask({
+  label,
+  name,
+  fault,
+  wide,
+  children,
+}: {
+  label: string;
+  name: string;
+  fault?: string | undefined;
+  wide?: boolean;
+  children: ReactNode;
+}) {
   return (
     <Box gridColumn={wide ? { sm: 'span 2' } : undefined}>
       <Label htmlFor={name}>{label}</Label>
       {children}
       {fault && (
-        <Text role="alert" color="signal" fontSize="14px" mt="1">
+        <Text role="alert" color="signalInk" fontSize="14px" mt="1">
           {fault}
         </Text>
       )}

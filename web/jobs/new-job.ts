@@ -42,7 +42,15 @@ export function newJob(said: NewJob, today: string): Job {
         ],
         soil: said.soil,
         runs: [
-          { id: 'R1', access: 'CO1', direction: 'downstream', zero: said.zero, stage: 'current', on: today, entries: [] },
+          {
+            id: 'R1',
+            access: 'CO1',
+            direction: 'downstream',
+            zero: said.zero,
+            stage: 'current',
+            on: today,
+            entries: [],
+          },
         ],
       },
     ],

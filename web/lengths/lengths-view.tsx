@@ -5,14 +5,38 @@ import { OpenFigure } from '../figure/open-figure';
 import { feet, methodWords, money } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 
-const Head = chakra('th', { base: { textAlign: 'right', fontFamily: 'heading', fontSize: '13px', color: 'soft', py: '2', px: '2', verticalAlign: 'bottom', '&:first-of-type': { textAlign: 'left' } } });
-const Cell = chakra('td', { base: { textAlign: 'right', py: '2.5', px: '2', verticalAlign: 'top', '&:first-of-type': { textAlign: 'left' } } });
+const Head = chakra('th', {
+  base: {
+    textAlign: 'right',
+    fontFamily: 'heading',
+    fontSize: '13px',
+    color: 'soft',
+    py: '2',
+    px: '2',
+    verticalAlign: 'bottom',
+    '&:first-of-type': { textAlign: 'left' },
+  },
+});
+const Cell = chakra('td', {
+  base: {
+    textAlign: 'right',
+    py: '2.5',
+    px: '2',
+    verticalAlign: 'top',
+    '&:first-of-type': { textAlign: 'left' },
+  },
+});
 const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse', minWidth: '640px' } });
 
 /** What to cut and what to buy: every liner, every length of new pipe, and what it all comes to. */
 export function LengthsView() {
   const { lineView, lineScope, view } = useJobContext();
-  if (!view || !lineView || !lineScope) return <Text p="6" color="soft" role="status">Working it out…</Text>;
+  if (!view || !lineView || !lineScope)
+    return (
+      <Text p="6" color="soft" role="status">
+        Working it out…
+      </Text>
+    );
   const liners = lineScope.actions.filter(({ liner }) => liner);
   const pipes = lineScope.actions.filter(({ pipe }) => pipe);
   const { prices } = view.scope;
@@ -24,16 +48,26 @@ export function LengthsView() {
   return (
     <Box height="100%" overflowY="auto">
       <Box maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="5">
-        {!lineScope.feasible && <Text color="signal" fontWeight={700}>No way satisfies the rules and pins on this line, so there is nothing to cut.</Text>}
+        {!lineScope.feasible && (
+          <Text color="signalInk" fontWeight={700}>
+            No way satisfies the rules and pins on this line, so there is nothing to cut.
+          </Text>
+        )}
         {lineScope.feasible && liners.length + pipes.length === 0 && (
-          <Text>Nothing is cut or bought for this line: {view.scope.verdict.includes('clean') ? 'it is cleaned.' : 'it stays as it is.'}</Text>
+          <Text>
+            Nothing is cut or bought for this line:{' '}
+            {view.scope.verdict.includes('clean') ? 'it is cleaned.' : 'it stays as it is.'}
+          </Text>
         )}
         {view.scope.firstStep && (
           <Box borderLeft="6px solid" borderColor="signal" pl="4" py="1" mb="5">
             <Text fontWeight={700}>
-              Do not order yet. First {view.scope.firstStep.what}, {feet(view.scope.firstStep.from_ft)} to {feet(view.scope.firstStep.to_ft)} ft, {money(view.scope.firstStep.price, prices.currency)}.
+              Do not order yet. First {view.scope.firstStep.what}, {feet(view.scope.firstStep.from_ft)} to{' '}
+              {feet(view.scope.firstStep.to_ft)} ft, {money(view.scope.firstStep.price, prices.currency)}.
             </Text>
-            <Text>{view.scope.firstStep.why.charAt(0).toUpperCase() + view.scope.firstStep.why.slice(1)}.</Text>
+            <Text>
+              {view.scope.firstStep.why.charAt(0).toUpperCase() + view.scope.firstStep.why.slice(1)}.
+            </Text>
           </Box>
         )}
         {liners.length > 0 && (
@@ -78,7 +112,8 @@ export function LengthsView() {
               </tbody>
             </Table>
             <Text mt="3" borderLeft="5px solid" borderColor="signal" pl="3">
-              Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks before wetting it out.
+              Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks
+              before wetting it out.
             </Text>
           </Section>
         )}

@@ -37,11 +37,22 @@ export function twinOf(
     )
     .sort((a, b) => Math.abs((a.station?.value ?? 0) - at) - Math.abs((b.station?.value ?? 0) - at));
   const [row] = near;
-  return row && { key: row.key, id: row.entry.id, says: `${sayWhat(row.entry)} at ${(row.station?.value ?? 0).toFixed(1)} ft` };
+  return (
+    row && {
+      key: row.key,
+      id: row.entry.id,
+      says: `${sayWhat(row.entry)} at ${(row.station?.value ?? 0).toFixed(1)} ft`,
+    }
+  );
 }
 
 /** Drafts as entries with ids of their own; with a view given, each is tied to the thing it reads again. */
-export function entriesOf(parts: readonly LogPart[], line: Line, run: Run, lineView: LineView | undefined): Entry[] {
+export function entriesOf(
+  parts: readonly LogPart[],
+  line: Line,
+  run: Run,
+  lineView: LineView | undefined,
+): Entry[] {
   const taken = new Set([
     ...line.points.map(({ id }) => id),
     ...line.runs.flatMap((each) => [each.id, ...each.entries.map(({ id }) => id)]),
@@ -55,6 +66,6 @@ export function entriesOf(parts: readonly LogPart[], line: Line, run: Run, lineV
   return parts.flatMap(({ entry }): Entry[] => {
     if (!entry) return [];
     const twin = lineView && twinOf(entry, run, lineView);
-    return [{ ...entry, id: fresh(), ...(twin ? { sameAs: twin.id } : {}) } as Entry];
+    return [{ ...entry, id: fresh(), ...(twin ? { sameAs: twin.id } : {}) }];
   });
 }

@@ -8,22 +8,64 @@ export function LineStrip({ lineView }: { lineView: LineView }) {
   const x = scaleLinear([lineView.from_ft, Math.max(lineView.to_ft, lineView.from_ft + 1)], [52, width - 24]);
   return (
     <div ref={ref}>
-      <svg width={width} height={84} role="img" aria-label={`The line from ${lineView.from_ft.toFixed(0)} to ${lineView.to_ft.toFixed(0)} ft with ${lineView.findings.length} findings`}>
+      <svg
+        width={width}
+        height={84}
+        role="img"
+        aria-label={`The line from ${lineView.from_ft.toFixed(0)} to ${lineView.to_ft.toFixed(0)} ft with ${lineView.findings.length} findings`}
+      >
         <text x={14} y={38} fontSize={14} fontWeight={700}>
           Line
         </text>
-        <rect x={x(lineView.from_ft)} y={12} width={x(lineView.to_ft) - x(lineView.from_ft)} height={42} fill="var(--chakra-colors-sheet)" stroke="var(--chakra-colors-ink)" strokeWidth={1.5} />
+        <rect
+          x={x(lineView.from_ft)}
+          y={12}
+          width={x(lineView.to_ft) - x(lineView.from_ft)}
+          height={42}
+          fill="var(--chakra-colors-sheet)"
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth={1.5}
+        />
         {lineView.unseen.map((each) => (
-          <rect key={`u${each.from_ft}`} x={x(each.from_ft)} y={13} width={x(each.to_ft) - x(each.from_ft)} height={40} fill="var(--chakra-colors-keep)" />
+          <rect
+            key={`u${each.from_ft}`}
+            x={x(each.from_ft)}
+            y={13}
+            width={x(each.to_ft) - x(each.from_ft)}
+            height={40}
+            fill="var(--chakra-colors-keep)"
+          />
         ))}
         {lineView.pipes.slice(1).map((pipe) => (
-          <line key={`p${pipe.from_ft}`} x1={x(pipe.from_ft)} x2={x(pipe.from_ft)} y1={12} y2={54} stroke="var(--chakra-colors-ink)" />
+          <line
+            key={`p${pipe.from_ft}`}
+            x1={x(pipe.from_ft)}
+            x2={x(pipe.from_ft)}
+            y1={12}
+            y2={54}
+            stroke="var(--chakra-colors-ink)"
+          />
         ))}
         {lineView.findings.map((finding) =>
           finding.kind === 'belly' ? (
-            <ellipse key={finding.id} cx={x((finding.from_ft + finding.to_ft) / 2)} cy={33} rx={Math.max(4, (x(finding.to_ft) - x(finding.from_ft)) / 2)} ry={12} fill="var(--chakra-colors-water)" opacity={0.5} />
+            <ellipse
+              key={finding.id}
+              cx={x((finding.from_ft + finding.to_ft) / 2)}
+              cy={33}
+              rx={Math.max(4, (x(finding.to_ft) - x(finding.from_ft)) / 2)}
+              ry={12}
+              fill="var(--chakra-colors-water)"
+              opacity={0.5}
+            />
           ) : (
-            <rect key={finding.id} x={x(finding.from_ft) - 1} y={14} width={Math.max(finding.grade >= 3 ? 5 : 2.5, x(finding.to_ft) - x(finding.from_ft))} height={38} fill={`var(--chakra-colors-${finding.grade >= 3 ? 'signal' : 'ink'})`} />
+            <rect
+              key={finding.id}
+              x={x(finding.from_ft) - 1}
+              y={14}
+              width={Math.max(finding.grade >= 3 ? 5 : 2.5, x(finding.to_ft) - x(finding.from_ft))}
+              height={38}
+              fill={`var(--chakra-colors-${finding.grade >= 3 ? 'signalInk' : 'ink'})`}
+            />
           ),
         )}
         {x.ticks(Math.max(2, Math.round(width / 110))).map((tick) => (

@@ -11,7 +11,16 @@ import { Press } from '../shell/controls';
 import { feet, videoTime } from '../shell/format';
 
 const Head = chakra('th', {
-  base: { textAlign: 'left', fontFamily: 'heading', fontWeight: 700, fontSize: '13px', color: 'soft', py: '1.5', px: '3', whiteSpace: 'nowrap' },
+  base: {
+    textAlign: 'left',
+    fontFamily: 'heading',
+    fontWeight: 700,
+    fontSize: '13px',
+    color: 'soft',
+    py: '1.5',
+    px: '3',
+    whiteSpace: 'nowrap',
+  },
 });
 const Cell = chakra('td', { base: { py: '2.5', px: '3', verticalAlign: 'top' } });
 
@@ -23,7 +32,12 @@ interface Props {
 
 /** Everything that was read, from the far end back: where it lies, what it is, both readings side by side. */
 export function LogTable({ line, lineView, change }: Props) {
-  if (!lineView) return <Text p="4" color="soft">Working it out…</Text>;
+  if (!lineView)
+    return (
+      <Text p="4" color="soft">
+        Working it out…
+      </Text>
+    );
   if (lineView.rows.length === 0) {
     return (
       <Text p="4" color="soft">
@@ -33,7 +47,13 @@ export function LogTable({ line, lineView, change }: Props) {
   }
   return (
     <chakra.table width="100%" borderCollapse="collapse">
-      <chakra.thead position="sticky" top="0" bg="paper" zIndex={1} boxShadow="inset 0 -1px 0 var(--chakra-colors-ink)">
+      <chakra.thead
+        position="sticky"
+        top="0"
+        bg="paper"
+        zIndex={1}
+        boxShadow="inset 0 -1px 0 var(--chakra-colors-ink)"
+      >
         <tr>
           <Head>On the line</Head>
           <Head width="100%">What is there</Head>
@@ -65,9 +85,14 @@ function Row({ row, line, change }: { row: RowView; line: Line; change: Props['c
   };
   const video = row.readings.find(({ video_s }) => video_s !== undefined)?.video_s ?? row.entry.video_s;
   const remove = () => {
+    const own = new Set([
+      row.entry.id,
+      ...row.readings.map(({ entry }) => entry),
+      ...row.details.map(({ id }) => id),
+    ]);
     const edits = line.runs.flatMap((run) =>
       run.entries
-        .filter((entry) => entry.id === row.entry.id || row.readings.some((reading) => reading.entry === entry.id))
+        .filter((entry) => own.has(entry.id))
         .map((entry): Edit => ({ kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: null })),
     );
     void change.edit(edits.reverse()).catch(() => undefined);
@@ -91,23 +116,30 @@ function Row({ row, line, change }: { row: RowView; line: Line; change: Props['c
           <strong>{sayWhat(row.entry, pointName)}</strong>
           {row.to_ft !== undefined && row.station && ` to ${feet(row.to_ft)}`}
           {row.entry.about && ', about'}
-          {row.clock !== undefined && row.entry.waterClock !== undefined && (
-            <chakra.span color="soft"> · {sayClock(row.clock)} after the turn</chakra.span>
-          )}
+          {row.clock !== undefined &&
+            row.entry.clock !== undefined &&
+            sayClock(row.clock) !== sayClock(row.entry.clock) && (
+              <chakra.span color="soft"> · {sayClock(row.clock)} after the turn</chakra.span>
+            )}
         </Text>
         {row.grade !== undefined && row.grade > 0 && (
-          <chakra.span color={row.grade >= 3 ? 'signal' : 'soft'} mr="3">
+          <chakra.span color={row.grade >= 3 ? 'signalInk' : 'soft'} mr="3">
             {gradeWords[row.grade]}
           </chakra.span>
         )}
-        {row.entry.note && <chakra.span color="soft">“{row.entry.note}”</chakra.span>}
+        {row.entry.note && <chakra.span color="soft">“{row.entry.note}” </chakra.span>}
+        {row.details.length > 0 && (
+          <chakra.span color="soft">
+            {row.details.map((detail) => sayWhat(detail, pointName)).join(' · ')}
+          </chakra.span>
+        )}
         {open && <Settle row={row} line={line} change={change} />}
       </Cell>
       <Cell textAlign="right">{raw(row, 'out')}</Cell>
       <Cell textAlign="right">{raw(row, 'back')}</Cell>
       <Cell
         textAlign="right"
-        color={open ? 'signal' : 'inherit'}
+        color={open ? 'signalInk' : 'inherit'}
         fontWeight={open ? 700 : 400}
         display={{ base: 'none', sm: 'table-cell' }}
       >
@@ -117,7 +149,13 @@ function Row({ row, line, change }: { row: RowView; line: Line; change: Props['c
         {video === undefined ? '' : videoTime(video)}
       </Cell>
       <Cell p="0">
-        <Press look="quiet" type="button" onClick={remove} aria-label={`Delete ${sayWhat(row.entry, pointName)}`} title="Delete; Ctrl Z takes it back">
+        <Press
+          look="quiet"
+          type="button"
+          onClick={remove}
+          aria-label={`Delete ${sayWhat(row.entry, pointName)}`}
+          title="Delete; Ctrl Z takes it back"
+        >
           <Trash2 size={17} />
         </Press>
       </Cell>
@@ -131,7 +169,12 @@ const raw = (row: RowView, pass: 'out' | 'back') => {
     return row.entry.reading_ft === undefined ? '' : feet(row.entry.reading_ft);
   }
   return own.map((reading) => (
-    <chakra.span key={reading.entry} textDecoration={reading.dropped ? 'line-through' : 'none'} color={reading.dropped ? 'soft' : 'inherit'} display="block">
+    <chakra.span
+      key={reading.entry}
+      textDecoration={reading.dropped ? 'line-through' : 'none'}
+      color={reading.dropped ? 'soft' : 'inherit'}
+      display="block"
+    >
       {reading.about ? '~' : ''}
       {feet(reading.raw_ft)}
     </chakra.span>
@@ -153,10 +196,16 @@ function Settle({ row, line, change }: { row: RowView; line: Line; change: Props
     void change.edit(edits).catch(() => undefined);
   };
   return (
-    <Flex align="center" gap="2" wrap="wrap" color="signal" mt="1">
+    <Flex align="center" gap="2" wrap="wrap" color="signalInk" mt="1">
       <Box>The readings differ by {feet(row.apart_ft ?? 0)} ft. Which stands?</Box>
       {row.readings.map((reading) => (
-        <Press key={reading.entry} type="button" onClick={() => { choose(reading); }}>
+        <Press
+          key={reading.entry}
+          type="button"
+          onClick={() => {
+            choose(reading);
+          }}
+        >
           {reading.pass} {feet(reading.raw_ft)}
         </Press>
       ))}

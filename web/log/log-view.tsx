@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import type { Warning } from '../../core/warning.js';
 import { useJobContext } from '../shell/job-layout';
 import { Press } from '../shell/controls';
 import { LineStrip } from './line-strip';
@@ -12,7 +13,9 @@ import { TypedLine } from './typed-line';
 /** The record everything else trusts: what the camera saw, typed as it is said. */
 export function LogView() {
   const { line, lineView, change, view } = useJobContext();
-  const [runId, setRunId] = useState(line.runs[0]?.id ?? '');
+  const [runId, setRunId] = useState(
+    line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current')?.id ?? line.runs[0]?.id ?? '',
+  );
   const [pass, setPass] = useState<'out' | 'back'>('back');
   const [waterClock, setWaterClock] = useState<number>();
   const [adding, setAdding] = useState(false);
@@ -48,7 +51,14 @@ export function LogView() {
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
         <Flex align="stretch" borderBottom="1px solid" borderColor="rule" overflowX="auto" flexShrink={0}>
           {line.runs.map((each) => (
-            <RunTab key={each.id} type="button" aria-pressed={each.id === run?.id} onClick={() => { setRunId(each.id); }}>
+            <RunTab
+              key={each.id}
+              type="button"
+              aria-pressed={each.id === run?.id}
+              onClick={() => {
+                setRunId(each.id);
+              }}
+            >
               <strong>{each.name ?? `Run ${each.id.replace(/^R(?=\d)/, '')}`}</strong>
               <Text as="span" fontSize="13px" color="soft" fontWeight={400}>
                 {line.points.find(({ id }) => id === each.access)?.name ?? each.access}, toward the{' '}
@@ -56,16 +66,40 @@ export function LogView() {
               </Text>
             </RunTab>
           ))}
-          <Press look="quiet" type="button" onClick={() => { setAdding(!adding); }} aria-expanded={adding} whiteSpace="nowrap">
+          <Press
+            look="quiet"
+            type="button"
+            onClick={() => {
+              setAdding(!adding);
+            }}
+            aria-expanded={adding}
+            whiteSpace="nowrap"
+          >
             <Flex as="span" align="center" gap="1">
               <Plus size={17} /> Add a run
             </Flex>
           </Press>
         </Flex>
-        {adding && <RunForm line={line} change={change} onDone={(id) => { setAdding(false); if (id) setRunId(id); }} />}
+        {adding && (
+          <RunForm
+            line={line}
+            change={change}
+            onDone={(id) => {
+              setAdding(false);
+              if (id) setRunId(id);
+            }}
+          />
+        )}
         {run && (
           <Box bg="sheet" px="4" pt="4" pb="2" borderBottom="1px solid" borderColor="ink" flexShrink={0}>
-            <TypedLine line={line} lineView={lineView} runId={run.id} pass={pass} waterClock={waterClock} change={change} />
+            <TypedLine
+              line={line}
+              lineView={lineView}
+              runId={run.id}
+              pass={pass}
+              waterClock={waterClock}
+              change={change}
+            />
           </Box>
         )}
         <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
@@ -98,15 +132,25 @@ const RunTab = chakra('button', {
   },
 });
 
-function Warnings({ warnings }: { warnings: readonly { rule: string; message: string }[] }) {
+function Warnings({ warnings }: { warnings: readonly Warning[] }) {
   if (warnings.length === 0) return null;
   return (
     <Box mt="5">
-      <Text fontFamily="heading" fontWeight={700} fontSize="14px" color="soft" borderBottom="1px solid" borderColor="rule" pb="1" mb="2">
+      <Text
+        fontFamily="heading"
+        fontWeight={700}
+        fontSize="14px"
+        color="soft"
+        borderBottom="1px solid"
+        borderColor="rule"
+        pb="1"
+        mb="2"
+      >
         To know
       </Text>
-      {warnings.map(({ rule, message }, index) => (
+      {warnings.map(({ rule, message, at_ft }, index) => (
         <Text key={`${rule} ${index}`} fontSize="14px" mb="2" overflowWrap="anywhere">
+          {at_ft !== undefined && <strong>{at_ft.toFixed(1)} ft: </strong>}
           {message.charAt(0).toUpperCase() + message.slice(1)}.
         </Text>
       ))}

@@ -9,7 +9,15 @@ import { Choice, Field, Label, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
 
 /** Another run: from a point already known, or from a new cleanout with a taped or paced distance. */
-export function RunForm({ line, change, onDone }: { line: Line; change: ReturnType<typeof useEdit>; onDone: (runId?: string) => void }) {
+export function RunForm({
+  line,
+  change,
+  onDone,
+}: {
+  line: Line;
+  change: ReturnType<typeof useEdit>;
+  onDone: (runId?: string) => void;
+}) {
   const [access, setAccess] = useState(line.datum);
   const [station, setStation] = useState('');
   const [paced, setPaced] = useState(false);
@@ -42,7 +50,9 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
                   id: point,
                   kind: 'cleanout',
                   name: `cleanout ${point.replace('CO', '')}`,
-                  ...(station.trim() === '' || Number.isNaN(feet) ? {} : { station_ft: feet, ...(paced ? { plusMinus_ft: Number(within) } : {}) }),
+                  ...(station.trim() === '' || Number.isNaN(feet)
+                    ? {}
+                    : { station_ft: feet, ...(paced ? { plusMinus_ft: Number(within) } : {}) }),
                 },
               ],
             },
@@ -53,7 +63,14 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
       kind: 'run',
       line: line.id,
       run,
-      set: { id: run, access: isNew ? point : access, direction, zero: zero === 'reading' ? 'unknown' : zero, stage, on: format(new Date(), 'yyyy-MM-dd') },
+      set: {
+        id: run,
+        access: isNew ? point : access,
+        direction,
+        zero: zero === 'reading' ? 'unknown' : zero,
+        stage,
+        on: format(new Date(), 'yyyy-MM-dd'),
+      },
     });
     try {
       await change.edit(edits);
@@ -64,11 +81,24 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
   };
   return (
     <Box bg="sheet" borderBottom="1px solid" borderColor="ink" p="4" flexShrink={0}>
-      {failed && <Faults error={failed} onClose={() => { setFailed(undefined); }} />}
+      {failed && (
+        <Faults
+          error={failed}
+          onClose={() => {
+            setFailed(undefined);
+          }}
+        />
+      )}
       <Grid templateColumns={{ base: '1fr 1fr', lg: 'repeat(4, 1fr)' }} gap="3" mb="3">
         <Box>
           <Label htmlFor="run-access">In at</Label>
-          <Choice id="run-access" value={access} onChange={(event) => { setAccess(event.target.value); }}>
+          <Choice
+            id="run-access"
+            value={access}
+            onChange={(event) => {
+              setAccess(event.target.value);
+            }}
+          >
             {line.points
               .filter(({ kind }) => kind === 'cleanout' || kind === 'manhole' || kind === 'pit')
               .map((point) => (
@@ -81,14 +111,26 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
         </Box>
         <Box>
           <Label htmlFor="run-direction">Toward the</Label>
-          <Choice id="run-direction" value={direction} onChange={(event) => { setDirection(event.target.value as Run['direction']); }}>
+          <Choice
+            id="run-direction"
+            value={direction}
+            onChange={(event) => {
+              setDirection(event.target.value as Run['direction']);
+            }}
+          >
             <option value="downstream">street</option>
             <option value="upstream">house</option>
           </Choice>
         </Box>
         <Box>
           <Label htmlFor="new-run-zero">Counter zeroed</Label>
-          <Choice id="new-run-zero" value={zero} onChange={(event) => { setZero(event.target.value as Run['zero']); }}>
+          <Choice
+            id="new-run-zero"
+            value={zero}
+            onChange={(event) => {
+              setZero(event.target.value as Run['zero']);
+            }}
+          >
             <option value="cap">at the cap</option>
             <option value="pipe">in the level pipe</option>
             <option value="unknown">nobody knows</option>
@@ -96,7 +138,13 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
         </Box>
         <Box>
           <Label htmlFor="run-stage">Looked</Label>
-          <Choice id="run-stage" value={stage} onChange={(event) => { setStage(event.target.value as typeof stage); }}>
+          <Choice
+            id="run-stage"
+            value={stage}
+            onChange={(event) => {
+              setStage(event.target.value as typeof stage);
+            }}
+          >
             <option value="current">now</option>
             <option value="before-cleaning">before cleaning</option>
             <option value="earlier">an earlier time</option>
@@ -107,11 +155,25 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
           <>
             <Box>
               <Label htmlFor="new-station">From the line’s zero, ft on the ground</Label>
-              <Field id="new-station" inputMode="decimal" placeholder="not measured" value={station} onChange={(event) => { setStation(event.target.value); }} />
+              <Field
+                id="new-station"
+                inputMode="decimal"
+                placeholder="not measured"
+                value={station}
+                onChange={(event) => {
+                  setStation(event.target.value);
+                }}
+              />
             </Box>
             <Box>
               <Label htmlFor="new-paced">Measured by</Label>
-              <Choice id="new-paced" value={paced ? 'paced' : 'taped'} onChange={(event) => { setPaced(event.target.value === 'paced'); }}>
+              <Choice
+                id="new-paced"
+                value={paced ? 'paced' : 'taped'}
+                onChange={(event) => {
+                  setPaced(event.target.value === 'paced');
+                }}
+              >
                 <option value="taped">tape, ± 0.5</option>
                 <option value="paced">pacing, or off a map</option>
               </Choice>
@@ -119,7 +181,14 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
             {paced && (
               <Box>
                 <Label htmlFor="new-within">Good within, ± ft</Label>
-                <Field id="new-within" inputMode="decimal" value={within} onChange={(event) => { setWithin(event.target.value); }} />
+                <Field
+                  id="new-within"
+                  inputMode="decimal"
+                  value={within}
+                  onChange={(event) => {
+                    setWithin(event.target.value);
+                  }}
+                />
               </Box>
             )}
           </>
@@ -129,7 +198,13 @@ export function RunForm({ line, change, onDone }: { line: Line; change: ReturnTy
         <Press type="button" look="chosen" onClick={() => void add()}>
           Add the run
         </Press>
-        <Press type="button" look="quiet" onClick={() => { onDone(); }}>
+        <Press
+          type="button"
+          look="quiet"
+          onClick={() => {
+            onDone();
+          }}
+        >
           Cancel
         </Press>
         {isNew && station.trim() === '' && (

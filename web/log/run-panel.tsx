@@ -19,7 +19,12 @@ interface Props {
   readonly change: ReturnType<typeof useEdit>;
 }
 
-const zeroWords = { cap: 'at the cap', pipe: 'in the level pipe', reading: 'at a noted reading', unknown: 'nobody knows where' };
+const zeroWords = {
+  cap: 'at the cap',
+  pipe: 'in the level pipe',
+  reading: 'at a noted reading',
+  unknown: 'nobody knows where',
+};
 
 /** Which pass is on, how the picture is turned, and where this run's counter was zeroed. */
 export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWaterClock, change }: Props) {
@@ -34,7 +39,9 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
             flex="1"
             look={pass === each ? 'chosen' : 'plain'}
             aria-pressed={pass === each}
-            onClick={() => { setPass(each); }}
+            onClick={() => {
+              setPass(each);
+            }}
           >
             {each === 'out' ? 'Pushing out' : 'Pulling back'}
           </Press>
@@ -48,18 +55,41 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
               'Water shows at six, so the picture is upright.'
             ) : (
               <>
-                Water shows <strong>{sayClock(waterClock)}</strong>, so the picture is turned. Clock calls are put right.
+                Water shows <strong>{sayClock(waterClock)}</strong>, so the picture is turned. Clock calls are
+                put right.
               </>
             )}
           </Text>
           <Flex gap="2" mt="2">
-            <Press type="button" aria-label="Water half an hour back" onClick={() => { setWaterClock(wrapClock((waterClock ?? 6) - 0.5)); }} minWidth="44px" px="2">
+            <Press
+              type="button"
+              aria-label="Water half an hour back"
+              onClick={() => {
+                setWaterClock(wrapClock((waterClock ?? 6) - 0.5));
+              }}
+              minWidth="44px"
+              px="2"
+            >
               ↶
             </Press>
-            <Press type="button" aria-label="Water half an hour on" onClick={() => { setWaterClock(wrapClock((waterClock ?? 6) + 0.5)); }} minWidth="44px" px="2">
+            <Press
+              type="button"
+              aria-label="Water half an hour on"
+              onClick={() => {
+                setWaterClock(wrapClock((waterClock ?? 6) + 0.5));
+              }}
+              minWidth="44px"
+              px="2"
+            >
               ↷
             </Press>
-            <Press type="button" look="quiet" onClick={() => { setWaterClock(undefined); }}>
+            <Press
+              type="button"
+              look="quiet"
+              onClick={() => {
+                setWaterClock(undefined);
+              }}
+            >
               upright
             </Press>
           </Flex>
@@ -68,7 +98,8 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
       <Access line={line} run={run} change={change} />
       {untied && (
         <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="3" py="2" mt="3">
-          {untied.wouldTie.charAt(0).toUpperCase() + untied.wouldTie.slice(1)}. Until then it is kept, and the rest is scoped.
+          {untied.wouldTie.charAt(0).toUpperCase() + untied.wouldTie.slice(1)}. Until then it is kept, and the
+          rest is scoped.
         </Box>
       )}
     </Box>
@@ -78,8 +109,22 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
 function Dial({ water }: { water: number }) {
   const angle = (water / 12) * 360;
   return (
-    <chakra.svg viewBox="0 0 72 72" width="76px" height="76px" flexShrink={0} role="img" aria-label={`Water ${sayClock(water)}`}>
-      <circle cx="36" cy="36" r="34" fill="var(--chakra-colors-sheet)" stroke="var(--chakra-colors-ink)" strokeWidth="2" />
+    <chakra.svg
+      viewBox="0 0 72 72"
+      width="76px"
+      height="76px"
+      flexShrink={0}
+      role="img"
+      aria-label={`Water ${sayClock(water)}`}
+    >
+      <circle
+        cx="36"
+        cy="36"
+        r="34"
+        fill="var(--chakra-colors-sheet)"
+        stroke="var(--chakra-colors-ink)"
+        strokeWidth="2"
+      />
       <g transform={`rotate(${angle} 36 36)`}>
         <path d="M36 36 L20 7 A33 33 0 0 1 52 7 Z" fill="var(--chakra-colors-water)" opacity="0.45" />
       </g>
@@ -95,7 +140,9 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
   const point = line.points.find(({ id }) => id === run.access);
   const [riser, setRiser] = useState<string>();
   const setRun = (set: Partial<Run>) =>
-    void change.edit([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }]).catch(() => undefined);
+    void change
+      .edit([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }])
+      .catch(() => undefined);
   const saveRiser = () => {
     const text = riser?.trim() ?? '';
     const value = Number(text);
@@ -106,7 +153,9 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
       const { riser_ft: _old, ...rest } = each;
       return text === '' ? rest : { ...rest, riser_ft: value };
     });
-    void change.edit([{ kind: 'line', line: line.id, set: { ...lineHead(line), points } }]).catch(() => undefined);
+    void change
+      .edit([{ kind: 'line', line: line.id, set: { ...lineHead(line), points } }])
+      .catch(() => undefined);
   };
   return (
     <Box fontSize="14.5px" color="soft">
@@ -114,7 +163,15 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
         Zeroed <strong>{zeroWords[run.zero]}</strong>, riser{' '}
         <strong>{point?.riser_ft === undefined ? 'not measured' : `${point.riser_ft} ft`}</strong>. In:{' '}
         {point?.name ?? run.access}, toward the {run.direction === 'downstream' ? 'street' : 'house'}.{' '}
-        <Press type="button" look="quiet" onClick={() => { setOpen(!open); }} aria-expanded={open} textDecoration="underline">
+        <Press
+          type="button"
+          look="quiet"
+          onClick={() => {
+            setOpen(!open);
+          }}
+          aria-expanded={open}
+          textDecoration="underline"
+        >
           {open ? 'done' : 'change'}
         </Press>
       </Text>
@@ -157,9 +214,13 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
               id="riser"
               inputMode="decimal"
               value={riser ?? point?.riser_ft ?? ''}
-              onChange={(event) => { setRiser(event.target.value); }}
+              onChange={(event) => {
+                setRiser(event.target.value);
+              }}
               onBlur={saveRiser}
-              onKeyDown={(event) => { if (event.key === 'Enter') saveRiser(); }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') saveRiser();
+              }}
             />
           </Box>
         </Box>

@@ -41,12 +41,18 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
   const [failed, setFailed] = useState<Error>();
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
-  const context = useMemo((): LogContext => ({ pass, end: line.end, points: line.points, waterClock }), [pass, line, waterClock]);
-  const parts = useMemo(() => parseLogLine(text, context), [text, context]);
+  const context = useMemo(
+    (): LogContext => ({ pass, end: line.end, points: line.points, waterClock }),
+    [pass, line, waterClock],
+  );
   const rest = completion(text);
+  // What is shown is what Enter writes: the word being typed counts as finished.
+  const whole = text + rest;
+  const parts = useMemo(() => parseLogLine(whole, context), [whole, context]);
   const ready = parts.length > 0 && parts.every(({ entry, errors }) => entry && errors.length === 0);
   const run = line.runs.find((each) => each.id === runId);
-  const twin = ready && run ? parts.map(({ entry }) => entry && twinOf(entry, run, lineView)).find(Boolean) : undefined;
+  const twin =
+    ready && run ? parts.map(({ entry }) => entry && twinOf(entry, run, lineView)).find(Boolean) : undefined;
 
   const write = async () => {
     if (!ready || !run) return;
@@ -56,7 +62,15 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
     setSame(false);
     setFailed(undefined);
     try {
-      await change.edit(entries.map((entry: Entry) => ({ kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: entry })));
+      await change.edit(
+        entries.map((entry: Entry) => ({
+          kind: 'entry',
+          line: line.id,
+          run: run.id,
+          entry: entry.id,
+          set: entry,
+        })),
+      );
     } catch (error) {
       // Nothing typed is lost: the line comes back as it was.
       setText((now) => (now === '' ? typed : now));
@@ -82,7 +96,15 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
     } else if (event.key === 'Escape') setText('');
   };
   const preview = (
-    <Preview parts={parts} text={text} lineView={lineView} runId={runId} twin={twin} same={same} compact={compact === true} />
+    <Preview
+      parts={parts}
+      text={whole}
+      lineView={lineView}
+      runId={runId}
+      twin={twin}
+      same={same}
+      compact={compact === true}
+    />
   );
   return (
     <Box>
@@ -91,7 +113,14 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
           {preview}
         </Box>
       )}
-      {failed && <Faults error={failed} onClose={() => { setFailed(undefined); }} />}
+      {failed && (
+        <Faults
+          error={failed}
+          onClose={() => {
+            setFailed(undefined);
+          }}
+        />
+      )}
       <Box position="relative">
         <chakra.label htmlFor={id} srOnly>
           What the camera shows, for example 46 roots 15% 11-2; gap 3/4 at joint
@@ -125,7 +154,9 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
           placeholder={compact ? 'Type a reading: 46 roots 15%' : '46 roots 15% 11-2; gap 3/4 at joint'}
           aria-describedby={`${id}-preview`}
           aria-invalid={text !== '' && !ready ? true : undefined}
-          onChange={(event) => { setText(event.target.value); }}
+          onChange={(event) => {
+            setText(event.target.value);
+          }}
           onKeyDown={keys}
         />
       </Box>
@@ -173,8 +204,8 @@ function Preview({ parts, text, lineView, runId, twin, same, compact }: PreviewP
   if (parts.length === 0) {
     return compact ? null : (
       <Text color="soft">
-        A reading, then what is there, in any order: <em>31.7 abs 4 &gt; clay 6</em>, <em>56-50 belly 1/4</em>,{' '}
-        <em>38 located 4.1 deep</em>, <em>81.7 main</em>.
+        A reading, then what is there, in any order: <em>31.7 abs 4 &gt; clay 6</em>, <em>56-50 belly 1/4</em>
+        , <em>38 located 4.1 deep</em>, <em>81.7 main</em>.
       </Text>
     );
   }
@@ -196,11 +227,13 @@ function Preview({ parts, text, lineView, runId, twin, same, compact }: PreviewP
                     · {counter.place(part.entry.reading_ft).toFixed(1)} ft on the line
                   </chakra.span>
                 )}
-                {part.missing.length > 0 && <chakra.span color="signal"> · still to say: {part.missing.join(', ')}</chakra.span>}
+                {part.missing.length > 0 && (
+                  <chakra.span color="signalInk"> · still to say: {part.missing.join(', ')}</chakra.span>
+                )}
               </Text>
             )}
             {part.errors.map((error) => (
-              <Text key={`${error.from} ${error.message}`} color="signal">
+              <Text key={`${error.from} ${error.message}`} color="signalInk">
                 {error.to > error.from && error.to - error.from < text.length && (
                   <chakra.span textDecoration="underline wavy" mr="2">
                     {text.slice(error.from, error.to)}

@@ -10,13 +10,35 @@ export function Axis({ scale }: { scale: SheetScale }) {
   const fine = x.ticks(Math.min(200, Math.round(((scale.to_ft - scale.from_ft) * 1.06) / (step / 10))));
   return (
     <g aria-hidden>
-      <line x1={gutter_px} x2={width - margin_px} y1={base} y2={base} stroke="var(--chakra-colors-ink)" strokeWidth={1.2} />
+      <line
+        x1={gutter_px}
+        x2={width - margin_px}
+        y1={base}
+        y2={base}
+        stroke="var(--chakra-colors-ink)"
+        strokeWidth={1.2}
+      />
       {fine.map((tick) => (
-        <line key={tick} x1={x(tick)} x2={x(tick)} y1={base - 3.5} y2={base} stroke="var(--chakra-colors-ink)" strokeWidth={0.8} />
+        <line
+          key={tick}
+          x1={x(tick)}
+          x2={x(tick)}
+          y1={base - 3.5}
+          y2={base}
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth={0.8}
+        />
       ))}
       {wide.map((tick) => (
         <g key={tick}>
-          <line x1={x(tick)} x2={x(tick)} y1={base - 8} y2={base} stroke="var(--chakra-colors-ink)" strokeWidth={1.2} />
+          <line
+            x1={x(tick)}
+            x2={x(tick)}
+            y1={base - 8}
+            y2={base}
+            stroke="var(--chakra-colors-ink)"
+            strokeWidth={1.2}
+          />
           <text x={x(tick)} y={base - 12} fontSize={14} fontWeight={700} textAnchor="middle">
             {tick}
           </text>

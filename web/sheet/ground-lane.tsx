@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { line as pathLine } from 'd3-shape';
 import type { SurfaceKind } from '../../core/job/vocabulary.js';
+import { subtract } from '../../core/line/intervals.js';
 import { materialWords } from '../../core/logline/say.js';
 import type { LineView } from '../../core/scope/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
@@ -38,7 +39,12 @@ const utilityFill = (utility: string): string => {
   return words.find(([pattern]) => pattern.test(utility))?.[1] ?? '#9a4fb0';
 };
 
-const materialPattern: Partial<Record<string, string>> = { fibre: 'url(#hatch-cross)', 'cast-iron': 'url(#hatch-dots)', concrete: 'url(#hatch-dots)', 'asbestos-cement': 'url(#hatch-cross)' };
+const materialPattern: Partial<Record<string, string>> = {
+  fibre: 'url(#hatch-cross)',
+  'cast-iron': 'url(#hatch-dots)',
+  concrete: 'url(#hatch-dots)',
+  'asbestos-cement': 'url(#hatch-cross)',
+};
 
 interface Props {
   readonly line: LineView;
@@ -51,12 +57,23 @@ interface Props {
 /** The long section: what lies on top, the pipe at its depth, the holes to scale. */
 export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
   const { x } = scale;
-  const deepest = Math.max(4, ...line.depths.map(({ invert_ft }) => invert_ft), ...(scope?.pits ?? []).map((pit) => pit.figures.depth.value));
+  const deepest = Math.max(
+    4,
+    ...line.depths.map(({ invert_ft }) => invert_ft),
+    ...(scope?.pits ?? []).map((pit) => pit.figures.depth.value),
+  );
   const y = scaleLinear([0, deepest + 1.3], [groundTop, top + height]);
   const bore_px = (bore_in: number) => Math.max(7, y(bore_in / 12) - y(0));
-  const stations = [...new Set([...line.depths.map(({ station_ft }) => station_ft), ...line.pipes.flatMap((pipe) => [pipe.from_ft, pipe.to_ft])])].sort((a, b) => a - b);
-  const draw = pathLine<[number, number]>();
-  const propertyLine = line.owners.find((each, i) => i > 0 && each.owner !== line.owners[i - 1]?.owner)?.from_ft;
+  const stations = [
+    ...new Set([
+      ...line.depths.map(({ station_ft }) => station_ft),
+      ...line.pipes.flatMap((pipe) => [pipe.from_ft, pipe.to_ft]),
+    ]),
+  ].sort((a, b) => a - b);
+  const draw = pathLine();
+  const propertyLine = line.owners.find(
+    (each, i) => i > 0 && each.owner !== line.owners[i - 1]?.owner,
+  )?.from_ft;
   const labels = standLabels(
     line.surfaces.map((each, i) => ({
       key: `s${i}`,
@@ -78,45 +95,118 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
   );
   return (
     <g aria-label="Ground">
-      <rect x={gutter_px} y={groundTop} width={scale.width - margin_px - gutter_px} height={top + height - groundTop} fill="var(--chakra-colors-earth)" />
-      {y.ticks(4).filter((tick) => tick > 0).map((tick) => (
-        <g key={tick}>
-          <line x1={gutter_px} x2={scale.width - margin_px} y1={y(tick)} y2={y(tick)} stroke="var(--chakra-colors-rule)" strokeDasharray="3 5" />
-          <text x={gutter_px - 8} y={y(tick) + 4.5} fontSize={13} textAnchor="end" style={{ fill: 'var(--chakra-colors-soft)' }}>
-            {tick}
-          </text>
-        </g>
-      ))}
+      <rect
+        x={gutter_px}
+        y={groundTop}
+        width={scale.width - margin_px - gutter_px}
+        height={top + height - groundTop}
+        fill="var(--chakra-colors-earth)"
+      />
+      {y
+        .ticks(4)
+        .filter((tick) => tick > 0)
+        .map((tick) => (
+          <g key={tick}>
+            <line
+              x1={gutter_px}
+              x2={scale.width - margin_px}
+              y1={y(tick)}
+              y2={y(tick)}
+              stroke="var(--chakra-colors-rule)"
+              strokeDasharray="3 5"
+            />
+            <text
+              x={gutter_px - 8}
+              y={y(tick) + 4.5}
+              fontSize={13}
+              textAnchor="end"
+              style={{ fill: 'var(--chakra-colors-soft)' }}
+            >
+              {tick}
+            </text>
+          </g>
+        ))}
       {line.surfaces.map((each, i) => (
-        <rect key={i} x={x(each.from_ft)} y={surfaceTop} width={Math.max(0, x(each.to_ft) - x(each.from_ft))} height={8} fill={each.assumed ? 'url(#unseen)' : `var(--chakra-colors-${surfaceFill[each.kind]})`} stroke="var(--chakra-colors-paper)" strokeWidth={0.5}>
+        <rect
+          key={i}
+          x={x(each.from_ft)}
+          y={surfaceTop}
+          width={Math.max(0, x(each.to_ft) - x(each.from_ft))}
+          height={8}
+          fill={each.assumed ? 'url(#unseen)' : `var(--chakra-colors-${surfaceFill[each.kind]})`}
+          stroke="var(--chakra-colors-paper)"
+          strokeWidth={0.5}
+        >
           <title>{`${each.kind}, ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.assumed ? ': nobody said, taken as lawn' : ''}`}</title>
         </rect>
       ))}
-      <line x1={gutter_px} x2={scale.width - margin_px} y1={groundTop} y2={groundTop} stroke="var(--chakra-colors-ink)" strokeWidth={1.5} />
+      <line
+        x1={gutter_px}
+        x2={scale.width - margin_px}
+        y1={groundTop}
+        y2={groundTop}
+        stroke="var(--chakra-colors-ink)"
+        strokeWidth={1.5}
+      />
       {labels.map(({ key, left, text }) => (
-        <text key={key} x={left} y={surfaceTop - 6} fontSize={13} style={{ fill: 'var(--chakra-colors-soft)' }}>
+        <text
+          key={key}
+          x={left}
+          y={surfaceTop - 6}
+          fontSize={13}
+          style={{ fill: 'var(--chakra-colors-soft)' }}
+        >
           {text}
         </text>
       ))}
       {line.noDig.map((each) => (
         <g key={`n${each.from_ft}`}>
-          <rect x={x(each.from_ft)} y={groundTop} width={x(each.to_ft) - x(each.from_ft)} height={top + height - groundTop} fill="url(#no-dig)" opacity={0.6} />
+          <rect
+            x={x(each.from_ft)}
+            y={groundTop}
+            width={x(each.to_ft) - x(each.from_ft)}
+            height={top + height - groundTop}
+            fill="url(#no-dig)"
+            opacity={0.6}
+          />
           <title>{`No digging from ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.why ? `: ${each.why}` : ''}`}</title>
         </g>
       ))}
       {pits.map((pit, i) => (
-        <HoleShape key={pit.id} pit={pit} scale={scale} y={y} chosen={selected !== undefined && pit.serves.includes(selected)} label={letter(i)} onSelect={() => { if (pit.serves[0]) onSelect(pit.serves[0]); }} />
+        <HoleShape
+          key={pit.id}
+          pit={pit}
+          scale={scale}
+          y={y}
+          chosen={selected !== undefined && pit.serves.includes(selected)}
+          label={letter(i)}
+          onSelect={() => {
+            if (pit.serves[0]) onSelect(pit.serves[0]);
+          }}
+        />
       ))}
       {propertyLine !== undefined && (
         <g>
-          <line x1={x(propertyLine)} x2={x(propertyLine)} y1={surfaceTop - 18} y2={top + height} stroke="var(--chakra-colors-ink)" strokeDasharray="9 4 2 4" strokeWidth={1.3} />
+          <line
+            x1={x(propertyLine)}
+            x2={x(propertyLine)}
+            y1={surfaceTop - 3}
+            y2={top + height}
+            stroke="var(--chakra-colors-ink)"
+            strokeDasharray="9 4 2 4"
+            strokeWidth={1.3}
+          />
           <text x={x(propertyLine) + 5} y={top + height - 6} fontSize={13}>
             property line
           </text>
         </g>
       )}
       {line.pipes.map((pipe) => {
-        const inside = [pipe.from_ft, ...stations.filter((at) => at > pipe.from_ft && at < pipe.to_ft), pipe.to_ft];
+        const inside = [
+          pipe.from_ft,
+          ...stations.filter((at) => at > pipe.from_ft && at < pipe.to_ft),
+          pipe.to_ft,
+        ];
         const h = bore_px(pipe.diameter_in);
         const invert = inside.map((at): [number, number] => [x(at), y(depthAt(line, at))]);
         const crown = invert.map(([px, py]): [number, number] => [px, py - h]).reverse();
@@ -134,12 +224,37 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
       {line.joints.map((at) => {
         const bottom = y(depthAt(line, at));
         const pipe = line.pipes.find((each) => at <= each.to_ft);
-        return <line key={`j${at}`} x1={x(at)} x2={x(at)} y1={bottom} y2={bottom - bore_px(pipe?.diameter_in ?? 4)} stroke="var(--chakra-colors-ink)" strokeWidth={1} />;
+        return (
+          <line
+            key={`j${at}`}
+            x1={x(at)}
+            x2={x(at)}
+            y1={bottom}
+            y2={bottom - bore_px(pipe?.diameter_in ?? 4)}
+            stroke="var(--chakra-colors-ink)"
+            strokeWidth={1}
+          />
+        );
       })}
       {line.crossings.map((each) => (
         <g key={`c${each.station_ft}`}>
-          <circle cx={x(each.station_ft)} cy={y(each.depth_ft ?? 1)} r={5.5} fill={utilityFill(each.utility)} stroke="var(--chakra-colors-ink)" strokeWidth={1.2} strokeDasharray={each.depth_ft === undefined ? '2 2' : undefined} />
-          <text x={x(each.station_ft) + 10} y={y(each.depth_ft ?? 1) + 4.5} fontSize={13}>
+          <circle
+            cx={x(each.station_ft)}
+            cy={y(each.depth_ft ?? 1)}
+            r={5.5}
+            fill={utilityFill(each.utility)}
+            stroke="var(--chakra-colors-ink)"
+            strokeWidth={1.2}
+            strokeDasharray={each.depth_ft === undefined ? '2 2' : undefined}
+          />
+          <text
+            x={x(each.station_ft) + 10}
+            y={y(each.depth_ft ?? 1) + 4.5}
+            fontSize={13}
+            stroke="var(--chakra-colors-earth)"
+            strokeWidth={3}
+            paintOrder="stroke"
+          >
             {each.utility} {each.depth_ft === undefined ? 'depth?' : feet(each.depth_ft)}
           </text>
         </g>
@@ -150,7 +265,14 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
         if (point.kind === 'cleanout') {
           return (
             <g key={point.id}>
-              <line x1={x(at)} x2={x(at)} y1={groundTop - 8} y2={invert} stroke="var(--chakra-colors-ink)" strokeWidth={3.2} />
+              <line
+                x1={x(at)}
+                x2={x(at)}
+                y1={groundTop - 8}
+                y2={invert}
+                stroke="var(--chakra-colors-ink)"
+                strokeWidth={3.2}
+              />
               <rect x={x(at) - 6} y={groundTop - 13} width={12} height={6} fill="var(--chakra-colors-ink)" />
               <title>{`${point.name} at ${feet(at)} ft`}</title>
             </g>
@@ -159,7 +281,14 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
         if (point.kind === 'main') {
           return (
             <g key={point.id}>
-              <circle cx={x(at)} cy={invert - 3} r={14} fill="var(--chakra-colors-sheet)" stroke="var(--chakra-colors-ink)" strokeWidth={1.8} />
+              <circle
+                cx={x(at)}
+                cy={invert - 3}
+                r={14}
+                fill="var(--chakra-colors-sheet)"
+                stroke="var(--chakra-colors-ink)"
+                strokeWidth={1.8}
+              />
               <text x={x(at) - 18} y={invert + 25} fontSize={13} textAnchor="end">
                 main
               </text>
@@ -168,9 +297,19 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
         }
         return null;
       })}
-      <PipeLabels line={line} scale={scale} y={y} bore_px={bore_px} />
+      <PipeLabels line={line} pits={pits} scale={scale} y={y} bore_px={bore_px} />
       {below.map(({ key, left, text, row }) => (
-        <text key={key} x={left} y={labelDepth(pits, key, y, top + height) + row * 15} fontSize={13} fontWeight={700} style={{ fill: 'var(--chakra-colors-signal)' }}>
+        <text
+          key={key}
+          x={left}
+          y={labelDepth(pits, key, y, top + height) + row * 15}
+          fontSize={13}
+          fontWeight={700}
+          stroke="var(--chakra-colors-earth)"
+          strokeWidth={4}
+          paintOrder="stroke"
+          style={{ fill: 'var(--chakra-colors-signal-ink)' }}
+        >
           {text}
         </text>
       ))}
@@ -180,19 +319,41 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
 
 const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
-function labelDepth(pits: readonly LineScope['pits'][number][], key: string, y: (depth: number) => number, floor: number): number {
+function labelDepth(
+  pits: readonly LineScope['pits'][number][],
+  key: string,
+  y: (depth: number) => number,
+  floor: number,
+): number {
   const pit = pits.find(({ id }) => id === key);
   return Math.min(y(pit?.figures.depth.value ?? 0) + 16, floor - 16);
 }
 
-function PipeLabels({ line, scale, y, bore_px }: { line: LineView; scale: SheetScale; y: (depth: number) => number; bore_px: (bore: number) => number }) {
+function PipeLabels({
+  line,
+  pits,
+  scale,
+  y,
+  bore_px,
+}: {
+  line: LineView;
+  pits: LineScope['pits'];
+  scale: SheetScale;
+  y: (depth: number) => number;
+  bore_px: (bore: number) => number;
+}) {
   const stood = standLabels(
-    line.pipes.map((pipe) => ({
-      key: String(pipe.from_ft),
-      x: (scale.x(pipe.from_ft) + scale.x(pipe.to_ft)) / 2,
-      text: `${materialWords[pipe.material]} ${pipe.diameter_in} in`,
-      weight: pipe.to_ft - pipe.from_ft,
-    })),
+    line.pipes.map((pipe) => {
+      // A name stands where no hole is drawn, if there is such a place.
+      const [clear] = subtract([pipe], pits).sort((a, b) => b.to_ft - b.from_ft - (a.to_ft - a.from_ft));
+      const { from_ft, to_ft } = clear ?? pipe;
+      return {
+        key: String(pipe.from_ft),
+        x: (scale.x(from_ft) + scale.x(to_ft)) / 2,
+        text: `${materialWords[pipe.material]} ${pipe.diameter_in} in`,
+        weight: pipe.to_ft - pipe.from_ft,
+      };
+    }),
     { size_px: 13, rows: 1, from: gutter_px + 4, to: scale.width - margin_px },
   );
   return stood.map(({ key, left, text }) => {
@@ -200,24 +361,66 @@ function PipeLabels({ line, scale, y, bore_px }: { line: LineView; scale: SheetS
     const [a, b] = [scale.x.invert(left), scale.x.invert(left + text.length * 7)];
     const highest = Math.min(y(depthAt(line, a)), y(depthAt(line, b)));
     return (
-      <text key={key} x={left} y={highest - bore_px(pipe?.diameter_in ?? 4) - 6} fontSize={13} stroke="var(--chakra-colors-earth)" strokeWidth={3} paintOrder="stroke">
+      <text
+        key={key}
+        x={left}
+        y={highest - bore_px(pipe?.diameter_in ?? 4) - 6}
+        fontSize={13}
+        stroke="var(--chakra-colors-earth)"
+        strokeWidth={3}
+        paintOrder="stroke"
+      >
         {text}
       </text>
     );
   });
 }
 
-function HoleShape({ pit, scale, y, chosen, label, onSelect }: { pit: LineScope['pits'][number]; scale: SheetScale; y: (depth: number) => number; chosen: boolean; label: string; onSelect: () => void }) {
+function HoleShape({
+  pit,
+  scale,
+  y,
+  chosen,
+  label,
+  onSelect,
+}: {
+  pit: LineScope['pits'][number];
+  scale: SheetScale;
+  y: (depth: number) => number;
+  chosen: boolean;
+  label: string;
+  onSelect: () => void;
+}) {
   const { x } = scale;
   const depth = pit.figures.depth.value;
   const slope = /slope (\S+) : 1/.exec(pit.figures.protection)?.[1];
   const out = slope ? (slope === '¾' ? 0.75 : slope === '1½' ? 1.5 : 1) * depth : 0;
   const [left, right] = [x(pit.from_ft), x(pit.to_ft)];
-  const [l, r] = [Math.max(gutter_px, x(pit.from_ft - out)), Math.min(scale.width - margin_px, x(pit.to_ft + out))];
+  const [l, r] = [
+    Math.max(gutter_px, x(pit.from_ft - out)),
+    Math.min(scale.width - margin_px, x(pit.to_ft + out)),
+  ];
   return (
-    <g role="button" tabIndex={0} aria-label={`Hole ${label}, ${feet(pit.from_ft)} to ${feet(pit.to_ft)} ft, ${feet(depth)} deep`} onClick={onSelect} onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') onSelect(); }} style={{ cursor: 'pointer' }}>
-      <path d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`} fill="var(--chakra-colors-sheet)" />
-      <path d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`} fill="url(#dug)" stroke="var(--chakra-colors-signal)" strokeWidth={chosen ? 3 : 2} />
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`Hole ${label}, ${feet(pit.from_ft)} to ${feet(pit.to_ft)} ft, ${feet(depth)} deep`}
+      onClick={onSelect}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' || event.key === ' ') onSelect();
+      }}
+      style={{ cursor: 'pointer' }}
+    >
+      <path
+        d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`}
+        fill="var(--chakra-colors-sheet)"
+      />
+      <path
+        d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`}
+        fill="url(#dug)"
+        stroke="var(--chakra-colors-signal)"
+        strokeWidth={chosen ? 3 : 2}
+      />
     </g>
   );
 }

@@ -1,14 +1,24 @@
-import { materialWords } from '../../core/logline/say.js';
+import { findingWords, materialWords } from '../../core/logline/say.js';
 import type { LineView } from '../../core/scope/job-view.js';
 import { feet } from '../shell/format';
 import { textWidth } from './labels';
 import { depthAt, lanes, margin_px, plusMinusAt, type SheetScale } from './sheet-scale';
 
 /** One line through every lane: station, ±, depth and what is there. */
-export function Hairline({ line, scale, station_ft }: { line: LineView; scale: SheetScale; station_ft: number }) {
+export function Hairline({
+  line,
+  scale,
+  station_ft,
+}: {
+  line: LineView;
+  scale: SheetScale;
+  station_ft: number;
+}) {
   const at = scale.x(station_ft);
   const pipe = line.pipes.find((each) => station_ft <= each.to_ft + 1e-6);
-  const here = line.findings.filter(({ place }) => place.from_ft <= station_ft && station_ft <= place.to_ft).map(({ kind }) => kind.replace('-', ' '));
+  const here = line.findings
+    .filter(({ place }) => place.from_ft <= station_ft && station_ft <= place.to_ft)
+    .map(({ kind }) => findingWords[kind].toLowerCase());
   const unseen = line.unseen.some((each) => each.from_ft <= station_ft && station_ft <= each.to_ft);
   const text = [
     `${feet(station_ft)} ft ± ${feet(plusMinusAt(line, station_ft))}`,
@@ -18,14 +28,27 @@ export function Hairline({ line, scale, station_ft }: { line: LineView; scale: S
   ]
     .filter(Boolean)
     .join(' · ');
-  const width = textWidth(text, 13) + 18;
+  const width = textWidth(text, 13) * 0.9 + 18;
   const left = Math.min(Math.max(at - width / 2, 4), scale.width - margin_px - width + 8);
   const top = lanes.axis.top + lanes.axis.height + 2;
   return (
     <g pointerEvents="none" data-testid="hairline">
-      <line x1={at} x2={at} y1={top} y2={lanes.scope.top + lanes.scope.height} stroke="var(--chakra-colors-signal)" strokeWidth={1.4} />
+      <line
+        x1={at}
+        x2={at}
+        y1={top}
+        y2={lanes.scope.top + lanes.scope.height}
+        stroke="var(--chakra-colors-signal)"
+        strokeWidth={1.4}
+      />
       <rect x={left} y={top} width={width} height={21} fill="var(--chakra-colors-signal)" />
-      <text x={left + 9} y={top + 15} fontSize={13} fontWeight={700} style={{ fill: 'var(--chakra-colors-onSignal)' }}>
+      <text
+        x={left + 9}
+        y={top + 15}
+        fontSize={13}
+        fontWeight={700}
+        style={{ fill: 'var(--chakra-colors-on-signal)' }}
+      >
         {text}
       </text>
     </g>

@@ -13,7 +13,8 @@ const opacities = [0.35, 0.45, 0.75, 0.78, 1];
 /** Grade by height and weight of ink, and in a word. */
 export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale }) {
   const { x } = scale;
-  const graded = line.findings.filter(({ grade }) => grade > 0);
+  // What was cleaned and seen again is told on the wall, not judged again.
+  const graded = line.findings.filter(({ grade, settled }) => grade > 0 && !settled);
   const words = standLabels(
     [
       ...graded.map((finding) => ({
@@ -22,16 +23,42 @@ export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale 
         text: `${gradeWords[finding.grade]}${finding.possible ? '?' : ''}`,
         weight: finding.grade * 10 + (finding.place.to_ft - finding.place.from_ft) / 100,
       })),
-      ...line.unseen.map((each) => ({ key: `u${each.from_ft}`, x: (x(each.from_ft) + x(each.to_ft)) / 2, text: 'not seen', weight: 25 })),
-      ...soundStretches(line).map((each) => ({ key: `s${each.from_ft}`, x: (x(each.from_ft) + x(each.to_ft)) / 2, text: 'sound', weight: 0 })),
+      ...line.unseen.map((each) => ({
+        key: `u${each.from_ft}`,
+        x: (x(each.from_ft) + x(each.to_ft)) / 2,
+        text: 'not seen',
+        weight: 25,
+      })),
+      ...soundStretches(line).map((each) => ({
+        key: `s${each.from_ft}`,
+        x: (x(each.from_ft) + x(each.to_ft)) / 2,
+        text: 'sound',
+        weight: 0,
+      })),
     ],
     { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
   );
   return (
     <g aria-label="Judged">
-      <rect x={x(line.from_ft)} y={base - 3} width={x(line.to_ft) - x(line.from_ft)} height={3} fill="var(--chakra-colors-soft)" opacity={0.35} />
+      <rect
+        x={x(line.from_ft)}
+        y={base - 3}
+        width={x(line.to_ft) - x(line.from_ft)}
+        height={3}
+        fill="var(--chakra-colors-soft)"
+        opacity={0.35}
+      />
       {line.unseen.map((each) => (
-        <rect key={each.from_ft} x={x(each.from_ft)} y={base - 2.2 * step_px} width={x(each.to_ft) - x(each.from_ft)} height={2.2 * step_px} fill="url(#unseen)" stroke="var(--chakra-colors-soft)" strokeWidth={0.7} />
+        <rect
+          key={each.from_ft}
+          x={x(each.from_ft)}
+          y={base - 2.2 * step_px}
+          width={x(each.to_ft) - x(each.from_ft)}
+          height={2.2 * step_px}
+          fill="url(#unseen)"
+          stroke="var(--chakra-colors-soft)"
+          strokeWidth={0.7}
+        />
       ))}
       {[...graded]
         .sort((a, b) => b.grade - a.grade)
@@ -43,14 +70,28 @@ export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale 
             width={Math.max(2, x(finding.place.to_ft) - x(finding.place.from_ft))}
             height={finding.grade * step_px}
             fill={`var(--chakra-colors-${fills[finding.grade] ?? 'soft'})`}
-            opacity={finding.settled ? 0.3 : opacities[finding.grade]}
+            opacity={opacities[finding.grade]}
           >
             <title>{`${gradeWords[finding.grade]}, ${finding.place.from_ft.toFixed(1)} to ${finding.place.to_ft.toFixed(1)} ft`}</title>
           </rect>
         ))}
-      <line x1={gutter_px} x2={scale.width - margin_px} y1={base} y2={base} stroke="var(--chakra-colors-ink)" strokeWidth={1.2} />
+      <line
+        x1={gutter_px}
+        x2={scale.width - margin_px}
+        y1={base}
+        y2={base}
+        stroke="var(--chakra-colors-ink)"
+        strokeWidth={1.2}
+      />
       {words.map(({ key, left, text, weight }) => (
-        <text key={key} x={left} y={base + 16} fontSize={13} fontWeight={(weight ?? 0) >= 30 ? 700 : 400} style={{ fill: `var(--chakra-colors-${(weight ?? 0) >= 30 ? 'signal' : 'soft'})` }}>
+        <text
+          key={key}
+          x={left}
+          y={base + 16}
+          fontSize={13}
+          fontWeight={(weight ?? 0) >= 30 ? 700 : 400}
+          style={{ fill: `var(--chakra-colors-${(weight ?? 0) >= 30 ? 'signal-ink' : 'soft'})` }}
+        >
           {text}
         </text>
       ))}
@@ -60,7 +101,10 @@ export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale 
 
 /** Seen stretches that hold nothing, at least 4 ft long: worth a word. */
 function soundStretches(line: LineView): { from_ft: number; to_ft: number }[] {
-  const busy = [...line.findings.filter(({ grade }) => grade > 0).map(({ place }) => place), ...line.unseen].sort((a, b) => a.from_ft - b.from_ft);
+  const busy = [
+    ...line.findings.filter(({ grade, settled }) => grade > 0 && !settled).map(({ place }) => place),
+    ...line.unseen,
+  ].sort((a, b) => a.from_ft - b.from_ft);
   const sound: { from_ft: number; to_ft: number }[] = [];
   let at = line.from_ft;
   for (const each of [...busy, { from_ft: line.to_ft, to_ft: line.to_ft }]) {

@@ -16,7 +16,7 @@ export interface Stood extends Wanted {
 const gap_px = 8;
 
 /** Rough width of a text in the body face, px: good enough to keep labels apart. */
-export const textWidth = (text: string, size_px: number): number => text.length * size_px * 0.54;
+export const textWidth = (text: string, size_px: number): number => text.length * size_px * 0.5;
 
 /**
  * Stands labels side by side so that none lies on another: the weightiest first, each in the first row with room,

@@ -2,7 +2,8 @@ import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import type { Figure } from '../../core/figure.js';
 import type { Line } from '../../core/job/schema.js';
-import { gradeWords } from '../../core/job/vocabulary.js';
+import { gradeWords, type Method } from '../../core/job/vocabulary.js';
+import type { Rejection } from '../../core/scope/refusals.js';
 import { materialWords, sayWhat } from '../../core/logline/say.js';
 import type { FindingView, LineView } from '../../core/scope/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
@@ -38,9 +39,15 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
     );
   }
   const inside = lineView.findings.filter(
-    (each) => each.place.from_ft < bar.to_ft - 1e-6 && each.place.to_ft > bar.from_ft + 1e-6 && (each.grade > 0 || each.id === finding),
+    (each) =>
+      each.place.from_ft < bar.to_ft - 1e-6 &&
+      each.place.to_ft > bar.from_ft + 1e-6 &&
+      (each.grade > 0 || each.id === finding),
   );
-  const refused = uniqueBy(bar.segments.flatMap(({ rejected }) => rejected), ({ method, rule }) => `${method} ${rule}`)
+  const refused = uniqueBy(
+    bar.segments.flatMap(({ rejected }) => rejected),
+    ({ method, rule }) => `${method} ${rule}`,
+  )
     .filter(({ rule }) => rule !== 'not-needed')
     .filter((each, index, all) => all.findIndex(({ method }) => method === each.method) === index);
   const because = [...new Set(bar.segments.flatMap((segment) => segment.because))];
@@ -48,7 +55,9 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
   const runnerUp = [...runnerUps].sort((a, b) => a.costsMore - b.costsMore)[0];
   const holes = lineScope.pits.filter(({ serves }) => bar.action && serves.includes(bar.action.id));
   const unseen = bar.segments.some(({ seen }) => !seen);
-  const materials = [...new Set(bar.segments.map((segment) => `${segment.diameter_in} in ${materialWords[segment.material]}`))];
+  const materials = [
+    ...new Set(bar.segments.map((segment) => `${segment.diameter_in} in ${materialWords[segment.material]}`)),
+  ];
   return (
     <Box fontSize="14.5px">
       <Heading as="h1" fontSize="27px" lineHeight="1.15" letterSpacing="-0.02em">
@@ -59,13 +68,15 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
       </Heading>
       <Text mt="1">
         {materials.join(', ')}.{' '}
-        {bar.action?.entry_ft != null && `Put in at ${feet(bar.action.entry_ft)}${holes.length > 0 ? ', from a hole' : ''}.`}
+        {bar.action?.entry_ft != null &&
+          `Put in at ${feet(bar.action.entry_ft)}${holes.length > 0 ? ', from a hole' : ''}.`}
         {bar.action && ` ${money(bar.action.cost, scope.prices.currency)}, without setting up.`}
       </Text>
       {unseen && (
         <Caution>
           Part of this pipe was not seen: nothing is known of it.{' '}
-          {scope.firstStep && `First ${scope.firstStep.what}, ${feet(scope.firstStep.from_ft)} to ${feet(scope.firstStep.to_ft)} ft: ${money(scope.firstStep.price, scope.prices.currency)}.`}
+          {scope.firstStep &&
+            `First ${scope.firstStep.what}, ${feet(scope.firstStep.from_ft)} to ${feet(scope.firstStep.to_ft)} ft: ${money(scope.firstStep.price, scope.prices.currency)}.`}
         </Caution>
       )}
       <Part title="Why">
@@ -78,12 +89,19 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
       </Part>
       {refused.length > 0 && (
         <Part title="Refused">
-          {refused.map((each) => (
-            <Flex key={`${each.method} ${each.rule}`} gap="3" mb="1">
-              <Text fontWeight={700} width="88px" flexShrink={0}>
-                {methodWords[each.method]}
+          {grouped(refused).map(({ methods, why, lift }) => (
+            <Flex key={why} gap="3" mb="1.5">
+              <Text fontWeight={700} width="84px" flexShrink={0}>
+                {methods.map((method) => methodWords[method]).join(', ')}
               </Text>
-              <Text>{each.why}</Text>
+              <Box>
+                <Text>{why}</Text>
+                {lift && (
+                  <Text color="soft" fontSize="13.5px">
+                    lifted by: {lift}
+                  </Text>
+                )}
+              </Box>
             </Flex>
           ))}
         </Part>
@@ -91,7 +109,10 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
       <Part title="Next best">
         {runnerUp ? (
           <Text>
-            <strong>{methodWords[runnerUp.method]}</strong>, {runnerUp.costsMore === 0 ? 'at the same cost' : `${money(runnerUp.costsMore, scope.prices.currency)} more over ten years`}
+            <strong>{methodWords[runnerUp.method]}</strong>,{' '}
+            {runnerUp.costsMore === 0
+              ? 'at the same cost'
+              : `${money(runnerUp.costsMore, scope.prices.currency)} more over ten years`}
           </Text>
         ) : (
           <Text color="soft">{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Text>
@@ -100,11 +121,18 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
       {bar.action?.liner && <LinerPart liner={bar.action.liner} />}
       {bar.action?.pipe && (
         <Part title="New pipe">
-          <Sum label={`${bar.action.pipe.diameter_in} in ${materialWords[bar.action.pipe.material]}, laid`} figure={bar.action.pipe.laid} digits={1} />
+          <Sum
+            label={`${bar.action.pipe.diameter_in} in ${materialWords[bar.action.pipe.material]}, laid`}
+            figure={bar.action.pipe.laid}
+            digits={1}
+          />
         </Part>
       )}
       {holes.map((hole) => (
-        <Part key={hole.id} title={`Hole ${String.fromCharCode(65 + lineScope.pits.indexOf(hole))}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}>
+        <Part
+          key={hole.id}
+          title={`Hole ${String.fromCharCode(65 + lineScope.pits.indexOf(hole))}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}
+        >
           <Sum label="Depth with bedding" figure={hole.figures.depth} digits={1} />
           <Sum label="Earth in the ground" figure={hole.figures.bank} digits={1} />
           <Text>Held by: {hole.figures.protection}</Text>
@@ -114,9 +142,13 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
         </Part>
       ))}
       {(bar.method === 'line' || bar.method === 'short-line') && (
-        <Caution>Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.</Caution>
+        <Caution>
+          Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.
+        </Caution>
       )}
-      {bar.method === 'clean' && <Caution>Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.</Caution>}
+      {bar.method === 'clean' && (
+        <Caution>Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.</Caution>
+      )}
       {inside.length > 0 && (
         <Part title="Seen">
           {inside.map((each) => (
@@ -134,7 +166,15 @@ function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number][
     <>
       <Part title="Cut the liner at">
         {liner.cut.steps.map((step) => (
-          <Flex key={step.label} justify="space-between" gap="3" py="0.5" {...(step.label === 'Rounded up' ? { borderTop: '1.5px solid', borderColor: 'ink', fontWeight: 700, mt: '1', pt: '1' } : {})}>
+          <Flex
+            key={step.label}
+            justify="space-between"
+            gap="3"
+            py="0.5"
+            {...(step.label === 'Rounded up'
+              ? { borderTop: '1.5px solid', borderColor: 'ink', fontWeight: 700, mt: '1', pt: '1' }
+              : {})}
+          >
             <Text>{step.label}</Text>
             <Text whiteSpace="nowrap" data-testid={step.label === 'Rounded up' ? 'cut' : undefined}>
               {step.label === 'Rounded up' ? `${feet(liner.cut.value)} ft` : shortSum(step.expression)}
@@ -143,7 +183,20 @@ function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number][
         ))}
       </Part>
       <Part title="Thickness and resin">
-        <chakra.button type="button" onClick={() => { setOpen(!open); }} aria-expanded={open} width="100%" textAlign="left" bg="transparent" border="none" p="0" cursor="pointer" minHeight="28px">
+        <chakra.button
+          type="button"
+          onClick={() => {
+            setOpen(!open);
+          }}
+          aria-expanded={open}
+          width="100%"
+          textAlign="left"
+          bg="transparent"
+          border="none"
+          p="0"
+          cursor="pointer"
+          minHeight="28px"
+        >
           <Flex justify="space-between">
             <Text borderBottom="1px dotted" borderColor="soft">
               {liner.governs} governs
@@ -154,7 +207,11 @@ function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number][
         {open && <Working figure={liner.thickness} />}
         <Sum label="Resin" figure={liner.resin} digits={2} />
         <Sum label="Lay-flat" figure={liner.layFlat} digits={2} />
-        <Sum label="± of the old pipe" figure={{ ...liner.host, value: liner.host.plusMinus ?? 0 }} digits={2} />
+        <Sum
+          label="± of the old pipe"
+          figure={{ ...liner.host, value: liner.host.plusMinus ?? 0 }}
+          digits={2}
+        />
       </Part>
     </>
   );
@@ -180,8 +237,9 @@ function Seen({ finding, line, marked }: { finding: FindingView; line: Line; mar
       </Text>
       {finding.readings.map((reading) => (
         <Text key={reading.entry} color="soft" fontSize="13.5px">
-          {line.runs.find(({ id }) => id === reading.run)?.name ?? `Run ${reading.run.replace(/^R(?=\d)/, '')}`}, way {reading.pass},{' '}
-          {reading.about ? 'about ' : ''}
+          {line.runs.find(({ id }) => id === reading.run)?.name ??
+            `Run ${reading.run.replace(/^R(?=\d)/, '')}`}
+          , way {reading.pass}, {reading.about ? 'about ' : ''}
           {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
           {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
         </Text>
@@ -193,7 +251,15 @@ function Seen({ finding, line, marked }: { finding: FindingView; line: Line; mar
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box mt="3">
-      <Heading as="h2" fontSize="14px" color="soft" borderBottom="1px solid" borderColor="rule" pb="1" mb="1.5">
+      <Heading
+        as="h2"
+        fontSize="14px"
+        color="soft"
+        borderBottom="1px solid"
+        borderColor="rule"
+        pb="1"
+        mb="1.5"
+      >
         {title}
       </Heading>
       {children}
@@ -220,6 +286,17 @@ function Caution({ children }: { children: ReactNode }) {
       {children}
     </Text>
   );
+}
+
+/** Methods refused for one and the same reason, told once. */
+function grouped(refused: readonly Rejection[]): { methods: Method[]; why: string; lift: string | null }[] {
+  const byReason = new Map<string, { methods: Method[]; why: string; lift: string | null }>();
+  for (const { method, why, lift } of refused) {
+    const known = byReason.get(why);
+    if (known) known.methods.push(method);
+    else byReason.set(why, { methods: [method], why, lift });
+  }
+  return [...byReason.values()];
 }
 
 function uniqueBy<T>(all: readonly T[], key: (each: T) => string): T[] {

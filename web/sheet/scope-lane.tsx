@@ -9,12 +9,12 @@ const { top, height } = lanes.scope;
 export const barFill: Record<Method, { fill: string; ink: string }> = {
   leave: { fill: 'keep', ink: 'ink' },
   clean: { fill: 'water', ink: 'sheet' },
-  spot: { fill: 'signal', ink: 'onSignal' },
-  'open-cut': { fill: 'signal', ink: 'onSignal' },
-  regrade: { fill: 'signal', ink: 'onSignal' },
-  burst: { fill: 'signal', ink: 'onSignal' },
-  line: { fill: 'liner', ink: 'onLiner' },
-  'short-line': { fill: 'liner', ink: 'onLiner' },
+  spot: { fill: 'signal', ink: 'on-signal' },
+  'open-cut': { fill: 'signal', ink: 'on-signal' },
+  regrade: { fill: 'signal', ink: 'on-signal' },
+  burst: { fill: 'signal', ink: 'on-signal' },
+  line: { fill: 'liner', ink: 'on-liner' },
+  'short-line': { fill: 'liner', ink: 'on-liner' },
 };
 
 /** A bar of the scope: a whole action, or a stretch that is kept or cleaned. */
@@ -32,7 +32,8 @@ export function barsOf(scope: LineScope): ScopeBar[] {
   for (const segment of scope.segments) {
     const last = bars.at(-1);
     const same = last && last.method === segment.method && (last.action?.id ?? null) === segment.action;
-    if (same) bars[bars.length - 1] = { ...last, to_ft: segment.to_ft, segments: [...last.segments, segment] };
+    if (same)
+      bars[bars.length - 1] = { ...last, to_ft: segment.to_ft, segments: [...last.segments, segment] };
     else {
       bars.push({
         key: segment.action ?? `${segment.method} ${segment.from_ft.toFixed(2)}`,
@@ -71,6 +72,7 @@ export function ScopeLane({ bars, scale, selected, onSelect }: Props) {
         const { fill, ink } = barFill[bar.method];
         const name = methodWords[bar.method];
         const detail = barDetail(bar);
+        const roomy = textWidth(name, 16) + 14 < width;
         return (
           <g key={bar.key} role="listitem">
             <g
@@ -79,7 +81,9 @@ export function ScopeLane({ bars, scale, selected, onSelect }: Props) {
               aria-pressed={selected === bar.key}
               aria-label={`${name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${detail}`}
               style={{ cursor: 'pointer' }}
-              onClick={() => { onSelect(bar.key); }}
+              onClick={() => {
+                onSelect(bar.key);
+              }}
               onKeyDown={(event) => {
                 if (event.key === 'Enter' || event.key === ' ') {
                   event.preventDefault();
@@ -87,9 +91,23 @@ export function ScopeLane({ bars, scale, selected, onSelect }: Props) {
                 }
               }}
             >
-              <rect x={left} y={top} width={width} height={height} fill={`var(--chakra-colors-${fill})`} stroke={selected === bar.key ? 'var(--chakra-colors-ink)' : 'none'} strokeWidth={3} />
-              {textWidth(name, 16) + 12 < width && (
-                <text x={left + 8} y={top + 22} fontSize={15} fontWeight={700} style={{ fill: `var(--chakra-colors-${ink})`, fontFamily: 'var(--chakra-fonts-heading)' }}>
+              <rect
+                x={left}
+                y={top}
+                width={width}
+                height={height}
+                fill={`var(--chakra-colors-${fill})`}
+                stroke={selected === bar.key ? 'var(--chakra-colors-ink)' : 'none'}
+                strokeWidth={3}
+              />
+              {textWidth(name, 13) + 6 < width && (
+                <text
+                  x={left + (roomy ? 8 : 4)}
+                  y={top + 22}
+                  fontSize={roomy ? 15 : 13}
+                  fontWeight={700}
+                  style={{ fill: `var(--chakra-colors-${ink})`, fontFamily: 'var(--chakra-fonts-heading)' }}
+                >
                   {name}
                 </text>
               )}

@@ -5,13 +5,13 @@ import { straightBetween } from '../../core/line/profile.js';
 /** Where every lane lies, px from the top of the sheet. */
 export const lanes = {
   axis: { top: 0, height: 36 },
-  ground: { top: 44, height: 226 },
-  wall: { top: 286, height: 150 },
-  judged: { top: 452, height: 66 },
-  scope: { top: 530, height: 54 },
-  ways: { top: 598, height: 96 },
+  ground: { top: 44, height: 216 },
+  wall: { top: 274, height: 146 },
+  judged: { top: 432, height: 66 },
+  scope: { top: 508, height: 54 },
+  ways: { top: 574, height: 96 },
 } as const;
-export const sheetHeight = 698;
+export const sheetHeight = 674;
 export const gutter_px = 100;
 export const margin_px = 16;
 
@@ -36,14 +36,19 @@ export function sheetScale(line: LineView, width: number): SheetScale {
 
 /** Invert depth at a station, ft. */
 export function depthAt(line: LineView, station_ft: number): number {
-  return straightBetween(line.depths.map((each): [number, number] => [each.station_ft, each.invert_ft]), station_ft);
+  return straightBetween(
+    line.depths.map((each): [number, number] => [each.station_ft, each.invert_ft]),
+    station_ft,
+  );
 }
 
 /** ± of the nearest thing with a known station, ft. */
 export function plusMinusAt(line: LineView, station_ft: number): number {
   const nearest = line.things.reduce<LineView['things'][number] | undefined>(
     (best, thing) =>
-      !best || Math.abs(thing.station_ft - station_ft) < Math.abs(best.station_ft - station_ft) ? thing : best,
+      !best || Math.abs(thing.station_ft - station_ft) < Math.abs(best.station_ft - station_ft)
+        ? thing
+        : best,
     undefined,
   );
   return nearest?.plusMinus_ft ?? 0;

@@ -62,12 +62,15 @@ function Sheet({ job, line, view, lineView, lineScope, complete, change }: Known
   };
   const take = (school: School) => {
     const head = jobHead(job);
-    void change.edit([{ kind: 'job', set: { ...head, rules: { ...head.rules, school } } }]).catch(() => undefined);
+    void change
+      .edit([{ kind: 'job', set: { ...head, rules: { ...head.rules, school } } }])
+      .catch(() => undefined);
   };
   const showFinding = (id: string) => {
     setFinding(id);
     const own = lineView.findings.find((each) => each.id === id);
-    const bar = own && bars.find((each) => each.from_ft <= own.from_ft + 1e-6 && own.from_ft <= each.to_ft + 1e-6);
+    const bar =
+      own && bars.find((each) => each.from_ft <= own.from_ft + 1e-6 && own.from_ft <= each.to_ft + 1e-6);
     if (bar) setChosen(bar.key);
   };
   return (
@@ -90,19 +93,44 @@ function Sheet({ job, line, view, lineView, lineScope, complete, change }: Known
               aria-label="Sheet. Left and right arrows move the hairline."
               onPointerMove={follow}
               onPointerDown={follow}
-              onPointerLeave={() => { setAt(undefined); }}
+              onPointerLeave={() => {
+                setAt(undefined);
+              }}
               onKeyDown={step}
             >
               <Patterns />
-              <LaneNames lineView={lineView} datum={line.points.find(({ id }) => id === line.datum)?.name ?? line.datum} />
+              <LaneNames
+                lineView={lineView}
+                datum={line.points.find(({ id }) => id === line.datum)?.name ?? line.datum}
+              />
               <Axis scale={scale} />
-              <GroundLane line={lineView} scope={lineScope} scale={scale} selected={selected?.action?.id} onSelect={setChosen} />
+              <GroundLane
+                line={lineView}
+                scope={lineScope}
+                scale={scale}
+                selected={selected?.action?.id}
+                onSelect={setChosen}
+              />
               <WallLane line={lineView} scale={scale} selected={finding} onSelect={showFinding} />
               <JudgedLane line={lineView} scale={scale} />
               {lineScope.feasible ? (
-                <ScopeLane bars={bars} scale={scale} selected={selected?.key} onSelect={(key) => { setChosen(key); setFinding(undefined); }} />
+                <ScopeLane
+                  bars={bars}
+                  scale={scale}
+                  selected={selected?.key}
+                  onSelect={(key) => {
+                    setChosen(key);
+                    setFinding(undefined);
+                  }}
+                />
               ) : (
-                <text x={gutter_px} y={lanes.scope.top + 30} fontSize={15} fontWeight={700} style={{ fill: 'var(--chakra-colors-signal)' }}>
+                <text
+                  x={gutter_px}
+                  y={lanes.scope.top + 30}
+                  fontSize={15}
+                  fontWeight={700}
+                  style={{ fill: 'var(--chakra-colors-signal-ink)' }}
+                >
                   No way satisfies the rules and pins here: see the panel.
                 </text>
               )}
@@ -126,7 +154,15 @@ function Sheet({ job, line, view, lineView, lineScope, complete, change }: Known
         px="4.5"
         py="3"
       >
-        <ReasonPanel bar={selected} finding={finding} lineView={lineView} lineScope={lineScope} scope={view.scope} complete={complete} line={line} />
+        <ReasonPanel
+          bar={selected}
+          finding={finding}
+          lineView={lineView}
+          lineScope={lineScope}
+          scope={view.scope}
+          complete={complete}
+          line={line}
+        />
       </Box>
     </Flex>
   );
@@ -134,7 +170,9 @@ function Sheet({ job, line, view, lineView, lineScope, complete, change }: Known
 
 /** What to show first: the dearest action, else the longest stretch. */
 function weightiest(bars: readonly ScopeBar[]): ScopeBar | undefined {
-  return [...bars].sort((a, b) => (b.action?.cost ?? 0) - (a.action?.cost ?? 0) || b.to_ft - b.from_ft - (a.to_ft - a.from_ft))[0];
+  return [...bars].sort(
+    (a, b) => (b.action?.cost ?? 0) - (a.action?.cost ?? 0) || b.to_ft - b.from_ft - (a.to_ft - a.from_ft),
+  )[0];
 }
 
 const LaneName = ({ top, name, says }: { top: number; name: string; says?: readonly string[] }) => (
@@ -143,7 +181,13 @@ const LaneName = ({ top, name, says }: { top: number; name: string; says?: reado
       {name}
     </text>
     {(says ?? []).map((line, i) => (
-      <text key={line} x={14} y={top + 17 + i * 15} fontSize={12.5} style={{ fill: 'var(--chakra-colors-soft)' }}>
+      <text
+        key={line}
+        x={14}
+        y={top + 17 + i * 15}
+        fontSize={12}
+        style={{ fill: 'var(--chakra-colors-soft)' }}
+      >
         {line}
       </text>
     ))}
@@ -153,8 +197,12 @@ const LaneName = ({ top, name, says }: { top: number; name: string; says?: reado
 function LaneNames({ lineView, datum }: { lineView: Known['lineView']; datum: string }) {
   return (
     <>
-      <LaneName top={lanes.axis.top + 20} name="Feet" says={[`from ${datum}`.slice(0, 15)]} />
-      <LaneName top={lanes.ground.top + 36} name="Ground" says={[lineView.depthKnown ? 'ft deep' : 'depth assumed']} />
+      <LaneName top={lanes.axis.top + 20} name="Feet" says={[`from ${datum}`.slice(0, 16)]} />
+      <LaneName
+        top={lanes.ground.top + 36}
+        name="Ground"
+        says={[lineView.depthKnown ? 'ft deep' : 'depth assumed']}
+      />
       <LaneName top={lanes.wall.top + 14} name="Wall" says={['unrolled,', 'water in the', 'middle']} />
       <LaneName top={lanes.judged.top + 30} name="Judged" />
       <LaneName top={lanes.scope.top + 22} name="Scope" />
@@ -163,35 +211,77 @@ function LaneNames({ lineView, datum }: { lineView: Known['lineView']; datum: st
   );
 }
 
-function Foot({ job, line, lineView, lineScope, view, change }: Pick<Known, 'job' | 'line' | 'lineView' | 'lineScope' | 'view' | 'change'>) {
+function Foot({
+  job,
+  line,
+  lineView,
+  lineScope,
+  view,
+  change,
+}: Pick<Known, 'job' | 'line' | 'lineView' | 'lineScope' | 'view' | 'change'>) {
   const run = line.runs.at(-1);
   const { prices } = view.scope;
   const liners = lineScope.actions.filter(({ liner }) => liner);
   const laid = lineScope.actions.reduce((sum, { pipe }) => sum + (pipe?.laid.value ?? 0), 0);
   const lined = liners.reduce((sum, { liner }) => sum + (liner?.host.value ?? 0), 0);
-  const cleaned = lineScope.segments.filter(({ method }) => method === 'clean').reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+  const cleaned = lineScope.segments
+    .filter(({ method }) => method === 'clean')
+    .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
   const range = view.scope.ifUnseenIs;
   return (
-    <Flex borderTop="1px solid" borderColor="ink" align="center" gap="4" px="3.5" py="1.5" wrap={{ base: 'wrap', md: 'nowrap' }} flexShrink={0} data-testid="totals">
+    <Flex
+      borderTop="1px solid"
+      borderColor="ink"
+      align="center"
+      gap="4"
+      px="3.5"
+      py="1.5"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
+      flexShrink={0}
+      data-testid="totals"
+    >
       <Box flex="1" minWidth={{ base: '100%', md: '260px' }} maxWidth="520px" position="relative">
-        {run && <TypedLine line={line} lineView={lineView} runId={run.id} pass="back" waterClock={undefined} change={change} compact />}
+        {run && (
+          <TypedLine
+            line={line}
+            lineView={lineView}
+            runId={run.id}
+            pass="back"
+            waterClock={undefined}
+            change={change}
+            compact
+          />
+        )}
       </Box>
       <Box fontSize="13.5px" flex={{ md: 1 }}>
         <Text>{[count(lineScope.pits.length, 'hole'), count(liners.length, 'liner')].join(' · ')}</Text>
         <Text>
-          {[laid > 0 ? `${laid.toFixed(1)} ft of new pipe` : '', lined > 0 ? `${lined.toFixed(1)} ft lined` : '', cleaned > 0 ? `${cleaned.toFixed(1)} ft cleaned` : '']
+          {[
+            laid > 0 ? `${laid.toFixed(1)} ft of new pipe` : '',
+            lined > 0 ? `${lined.toFixed(1)} ft lined` : '',
+            cleaned > 0 ? `${cleaned.toFixed(1)} ft cleaned` : '',
+          ]
             .filter(Boolean)
             .join(' · ') || 'nothing to do'}
         </Text>
       </Box>
       <Box textAlign="right" ml="auto">
-        <Text fontFamily="heading" fontWeight={700} fontSize="25px" lineHeight="1.1" data-testid="total" whiteSpace="nowrap">
+        <Text
+          fontFamily="heading"
+          fontWeight={700}
+          fontSize="25px"
+          lineHeight="1.1"
+          data-testid="total"
+          whiteSpace="nowrap"
+        >
           {money(prices.total, prices.currency)}
         </Text>
         {view.scope.firstStep && (
           <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
-            {Math.abs(range.failed - range.sound) < 0.005 ? 'look again first' : `${money(range.sound, prices.currency)} to ${money(range.failed, prices.currency)} until seen`}
+            {Math.abs(range.failed - range.sound) < 0.005
+              ? 'look again first'
+              : `${money(range.sound, prices.currency)} to ${money(range.failed, prices.currency)} until seen`}
           </Text>
         )}
       </Box>

@@ -7,11 +7,15 @@ export function useWidth<T extends HTMLElement>(first: number): [RefObject<T | n
   useLayoutEffect(() => {
     const element = ref.current;
     if (!element) return undefined;
-    const measure = () => { setWidth(element.clientWidth); };
+    const measure = () => {
+      setWidth(element.clientWidth);
+    };
     measure();
     const observer = new ResizeObserver(measure);
     observer.observe(element);
-    return () => { observer.disconnect(); };
+    return () => {
+      observer.disconnect();
+    };
   }, []);
   return [ref, width];
 }

@@ -19,7 +19,9 @@ export function WaysLane({ scope, lineId, scale, onTake }: Props) {
   const right = scale.width - margin_px;
   const split = gutter_px + (right - gutter_px) * 0.52;
   const short = (station: number) =>
-    gutter_px + ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) * (split - gutter_px - 16);
+    gutter_px +
+    ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) *
+      (split - gutter_px - 16);
   const cents = (amount: number) => money(amount, scope.prices.currency);
   return (
     <g aria-label="Ways to do it" role="radiogroup">
@@ -27,7 +29,9 @@ export function WaysLane({ scope, lineId, scale, onTake }: Props) {
         const y = top + i * row_px;
         const chosen = way.school === scope.school;
         const words = schoolWords[way.school];
-        const says = way.feasible ? `${cents(way.total)}, then ${cents(way.carried)} over ten years` : 'no way';
+        const says = way.feasible
+          ? `${cents(way.total)}, then ${cents(way.carried)} over ten years`
+          : 'no way';
         return (
           <g
             key={way.school}
@@ -36,7 +40,9 @@ export function WaysLane({ scope, lineId, scale, onTake }: Props) {
             aria-checked={chosen}
             aria-label={`${words.name}, ${words.means}: ${says}`}
             style={{ cursor: 'pointer' }}
-            onClick={() => { onTake(way.school); }}
+            onClick={() => {
+              onTake(way.school);
+            }}
             onKeyDown={(event) => {
               if (event.key === 'Enter' || event.key === ' ') {
                 event.preventDefault();
@@ -44,17 +50,50 @@ export function WaysLane({ scope, lineId, scale, onTake }: Props) {
               }
             }}
           >
-            <rect x={gutter_px - 5} y={y} width={right - gutter_px + 8} height={row_px - 2} fill={chosen ? 'var(--chakra-colors-sheet)' : 'transparent'} stroke={chosen ? 'var(--chakra-colors-ink)' : 'transparent'} strokeWidth={1.5} />
+            <rect
+              x={gutter_px - 5}
+              y={y}
+              width={right - gutter_px + 8}
+              height={row_px - 2}
+              fill={chosen ? 'var(--chakra-colors-sheet)' : 'transparent'}
+              stroke={chosen ? 'var(--chakra-colors-ink)' : 'transparent'}
+              strokeWidth={1.5}
+            />
             {(way.bars[lineId] ?? []).map((bar) => (
-              <rect key={bar.from_ft} x={short(bar.from_ft)} y={y + 9} width={Math.max(1, short(bar.to_ft) - short(bar.from_ft) - 0.6)} height={12} fill={`var(--chakra-colors-${barFill[bar.method].fill})`} />
+              <rect
+                key={bar.from_ft}
+                x={short(bar.from_ft)}
+                y={y + 9}
+                width={Math.max(1, short(bar.to_ft) - short(bar.from_ft) - 0.6)}
+                height={12}
+                fill={`var(--chakra-colors-${barFill[bar.method].fill})`}
+              />
             ))}
-            <text x={split} y={y + 20} fontSize={14.5} fontWeight={700} style={{ fontFamily: 'var(--chakra-fonts-heading)' }}>
+            <text
+              x={split}
+              y={y + 20}
+              fontSize={14.5}
+              fontWeight={700}
+              style={{ fontFamily: 'var(--chakra-fonts-heading)' }}
+            >
               {words.name}
             </text>
-            <text x={split + (right - split) * 0.6} y={y + 20} fontSize={15.5} fontWeight={chosen ? 700 : 400} textAnchor="end">
+            <text
+              x={split + (right - split) * 0.6}
+              y={y + 20}
+              fontSize={15.5}
+              fontWeight={chosen ? 700 : 400}
+              textAnchor="end"
+            >
               {way.feasible ? cents(way.total) : 'no way'}
             </text>
-            <text x={right - 8} y={y + 20} fontSize={13} textAnchor="end" style={{ fill: 'var(--chakra-colors-soft)' }}>
+            <text
+              x={right - 8}
+              y={y + 20}
+              fontSize={13}
+              textAnchor="end"
+              style={{ fill: 'var(--chakra-colors-soft)' }}
+            >
               {way.feasible ? `${cents(way.carried)} in ten years` : ''}
             </text>
           </g>

@@ -19,8 +19,19 @@ export const Press = chakra('button', {
   variants: {
     look: {
       plain: {},
-      signal: { bg: 'signal', color: 'onSignal', borderColor: 'signal', _hover: { bg: 'signal', filter: 'brightness(1.08)' } },
-      quiet: { border: 'none', bg: 'transparent', px: '2', color: 'soft', _hover: { color: 'ink', bg: 'transparent' } },
+      signal: {
+        bg: 'signal',
+        color: 'onSignal',
+        borderColor: 'signal',
+        _hover: { bg: 'signal', filter: 'brightness(1.08)' },
+      },
+      quiet: {
+        border: 'none',
+        bg: 'transparent',
+        px: '2',
+        color: 'soft',
+        _hover: { color: 'ink', bg: 'transparent' },
+      },
       chosen: { bg: 'ink', color: 'paper', _hover: { bg: 'ink' } },
     },
   },
@@ -42,10 +53,20 @@ export const Field = chakra('input', {
 });
 
 export const Choice = chakra('select', {
-  base: { minHeight: '44px', width: '100%', px: '2', bg: 'sheet', color: 'ink', border: '1.5px solid', borderColor: 'soft' },
+  base: {
+    minHeight: '44px',
+    width: '100%',
+    px: '2',
+    bg: 'sheet',
+    color: 'ink',
+    border: '1.5px solid',
+    borderColor: 'soft',
+  },
 });
 
-export const Label = chakra('label', { base: { display: 'block', fontSize: '14px', color: 'soft', mb: '1' } });
+export const Label = chakra('label', {
+  base: { display: 'block', fontSize: '14px', color: 'soft', mb: '1' },
+});
 
 /** A key cap. */
 export const Cap = chakra('kbd', {

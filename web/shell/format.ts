@@ -3,7 +3,12 @@ import type { Method, School } from '../../core/job/vocabulary.js';
 
 /** Whole money for the eye, cents kept where they matter. */
 export const money = (amount: number, currency: string, digits = 0): string =>
-  new Intl.NumberFormat('en-US', { style: 'currency', currency, minimumFractionDigits: digits, maximumFractionDigits: digits }).format(amount);
+  new Intl.NumberFormat('en-US', {
+    style: 'currency',
+    currency,
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  }).format(amount);
 
 export const feet = (value: number, digits = 1): string => {
   const text = value.toFixed(digits);

@@ -24,7 +24,15 @@ export function Header({ children }: { children?: ReactNode }) {
   const [mode, setMode] = useMode();
   const other = mode === 'dark' ? 'light' : 'dark';
   return (
-    <Flex as="header" height="60px" flexShrink={0} align="stretch" borderBottom="1px solid" borderColor="ink" bg="paper">
+    <Flex
+      as="header"
+      height="60px"
+      flexShrink={0}
+      align="stretch"
+      borderBottom="1px solid"
+      borderColor="ink"
+      bg="paper"
+    >
       <HomeLink to="/" aria-label="Open Trench, all jobs">
         <Mark />
         <Text
@@ -55,7 +63,9 @@ export function Header({ children }: { children?: ReactNode }) {
           cursor="pointer"
           aria-label={`Use ${other} colours`}
           title={`Use ${other} colours`}
-          onClick={() => { setMode(other); }}
+          onClick={() => {
+            setMode(other);
+          }}
         >
           {mode === 'dark' ? <Sun size={19} /> : <Moon size={19} />}
         </chakra.button>

@@ -54,19 +54,32 @@ export function JobLayout() {
   useEffect(() => {
     if (job) document.title = `${job.title} · Open Trench`;
   }, [job]);
-  if (stored.error instanceof Refused && stored.error.status === 404) return <NotFound what="There is no such job" />;
+  if (stored.error instanceof Refused && stored.error.status === 404)
+    return <NotFound what="There is no such job" />;
   const line = job?.lines.find(({ id }) => id === lineId) ?? job?.lines[0];
-  const unseen = (view?.lines ?? []).flatMap((each) => each.unseen).reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+  const unseen = (view?.lines ?? [])
+    .flatMap((each) => each.unseen)
+    .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   const open = view?.lines.some(({ endReached }) => !endReached) ?? false;
   return (
     <Flex direction="column" height="100%" overflow="hidden">
       <Header>
-        <Flex direction="column" justify="center" px="4" minWidth={0} flexShrink={1} width={{ lg: '220px' }}>
+        <Flex
+          direction="column"
+          justify="center"
+          px="4"
+          minWidth={0}
+          flexShrink={1}
+          width={{ lg: '220px' }}
+          display={{ base: 'none', sm: 'flex' }}
+        >
           <Text fontFamily="heading" fontWeight={700} truncate>
             {job?.title ?? '…'}
           </Text>
           <Text fontSize="13px" color="soft" truncate display={{ base: 'none', md: 'block' }}>
-            {[line?.name ?? line?.id, job?.inspectedOn ? `looked at ${day(job.inspectedOn)}` : ''].filter(Boolean).join(' · ')}
+            {[line?.name ?? line?.id, job?.inspectedOn ? `looked at ${day(job.inspectedOn)}` : '']
+              .filter(Boolean)
+              .join(' · ')}
           </Text>
         </Flex>
         <Flex as="nav" aria-label="Views of this job" overflowX="auto" css={{ scrollbarWidth: 'none' }}>
@@ -85,16 +98,52 @@ export function JobLayout() {
           display={{ base: 'none', md: 'flex' }}
           aria-live="polite"
         >
-          <Text fontFamily="heading" fontWeight={700} fontSize="18px" color={verdictColour(view?.scope.verdict[0])} data-testid="verdict">
+          <Text
+            fontFamily="heading"
+            fontWeight={700}
+            fontSize="18px"
+            color={verdictColour(view?.scope.verdict[0])}
+            data-testid="verdict"
+          >
             {verdictWords[view?.scope.verdict[0] ?? ''] ?? '…'}
           </Text>
           <Text fontSize="13px" color="soft" whiteSpace="nowrap">
-            {view ? [unseen > 0.05 ? `${feet(unseen)} ft not seen` : 'all seen', open ? 'end not reached' : ''].filter(Boolean).join(', ') : 'working it out'}
+            {view
+              ? [unseen > 0.05 ? `${feet(unseen)} ft not seen` : 'all seen', open ? 'end not reached' : '']
+                  .filter(Boolean)
+                  .join(', ')
+              : 'working it out'}
           </Text>
         </Flex>
       </Header>
+      <Flex
+        display={{ base: 'flex', md: 'none' }}
+        justify="space-between"
+        gap="3"
+        px="3"
+        py="1.5"
+        borderBottom="1px solid"
+        borderColor="rule"
+        fontSize="14px"
+      >
+        <Text fontWeight={700} truncate>
+          {job?.title}
+        </Text>
+        <Text color="soft" whiteSpace="nowrap">
+          <chakra.span fontWeight={700} color={verdictColour(view?.scope.verdict[0])}>
+            {verdictWords[view?.scope.verdict[0] ?? ''] ?? ''}
+          </chakra.span>{' '}
+          {unseen > 0.05 ? `${feet(unseen)} ft not seen` : ''}
+        </Text>
+      </Flex>
       {job && job.lines.length > 1 && (
-        <Flex as="nav" aria-label="Lines of this job" borderBottom="1px solid" borderColor="rule" flexShrink={0}>
+        <Flex
+          as="nav"
+          aria-label="Lines of this job"
+          borderBottom="1px solid"
+          borderColor="rule"
+          flexShrink={0}
+        >
           {job.lines.map((each) => (
             <chakra.button
               key={each.id}
@@ -105,7 +154,9 @@ export function JobLayout() {
               bg={each.id === line?.id ? 'sheet' : 'transparent'}
               fontWeight={each.id === line?.id ? 700 : 400}
               aria-pressed={each.id === line?.id}
-              onClick={() => { setLineId(each.id); }}
+              onClick={() => {
+                setLineId(each.id);
+              }}
             >
               {each.name ?? each.id}
             </chakra.button>
@@ -137,4 +188,4 @@ export function JobLayout() {
 }
 
 const verdictColour = (verdict: string | undefined) =>
-  verdict === 'serviceable' || verdict === 'clean' || verdict === undefined ? 'ink' : 'signal';
+  verdict === 'serviceable' || verdict === 'clean' || verdict === undefined ? 'ink' : 'signalInk';

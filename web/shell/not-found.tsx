@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 export function NotFound({ what = 'There is nothing at this address' }: { what?: string }) {
   return (
     <Box p="8">
-      <Heading as="h1" size="xl" mb="3">
+      <Heading as="h1" fontSize="24px" mb="3">
         {what}
       </Heading>
       <Text>

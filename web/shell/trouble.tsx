@@ -8,7 +8,7 @@ import { Press } from './controls';
 export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
   return (
     <Box role="alert" p="8" maxWidth="640px">
-      <Heading as="h1" size="xl" mb="3">
+      <Heading as="h1" fontSize="24px" mb="3">
         This page broke
       </Heading>
       <Text mb="2">What you entered is safe: it was written down before the page said so.</Text>

@@ -15,7 +15,9 @@ export function applyMode(): void {
   const dark = current() === 'dark';
   document.documentElement.classList.toggle('dark', dark);
   document.documentElement.style.colorScheme = current();
-  listeners.forEach((tell) => { tell(); });
+  listeners.forEach((tell) => {
+    tell();
+  });
 }
 asksForDark.addEventListener('change', applyMode);
 

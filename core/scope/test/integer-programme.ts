@@ -10,7 +10,10 @@ import type { Prepared, Restriction } from '../search.js';
  * boundaries of each line, holes as open or closed over each piece between boundaries, pits and permits as events,
  * mobilisation and root joints as switches. Only the list of allowed actions and the cost of pieces are shared.
  */
-export function integerProgramme(lines: readonly Prepared[], pins: readonly (readonly Restriction[])[]): string {
+export function integerProgramme(
+  lines: readonly Prepared[],
+  pins: readonly (readonly Restriction[])[],
+): string {
   const cost = new Map<string, number>();
   const constraints: string[] = [];
   let constant = 0;
@@ -46,11 +49,14 @@ export function integerProgramme(lines: readonly Prepared[], pins: readonly (rea
       const cell = cells[i];
       return (pins[lineIndex] ?? []).reduce(
         (mask, pin) =>
-          cell && Math.min(cell.to_ft, pin.to_ft) - Math.max(cell.from_ft, pin.from_ft) > 1e-6 ? mask & pin.allowed : mask,
+          cell && Math.min(cell.to_ft, pin.to_ft) - Math.max(cell.from_ft, pin.from_ft) > 1e-6
+            ? mask & pin.allowed
+            : mask,
         masks[i] ?? 0,
       );
     };
-    const cellsOf = (b: number, to: number) => Array.from({ length: fine(to) - fine(b) }, (_, k) => fine(b) + k);
+    const cellsOf = (b: number, to: number) =>
+      Array.from({ length: fine(to) - fine(b) }, (_, k) => fine(b) + k);
 
     const out: string[][] = boundaries.map(() => []);
     const into: string[][] = boundaries.map(() => []);
@@ -69,17 +75,29 @@ export function integerProgramme(lines: readonly Prepared[], pins: readonly (rea
     for (let b = 0; b < last; b++) {
       for (let to = b + 1; to <= last; to++) {
         const inside = cellsOf(b, to);
-        const leave = inside.map((i) => (allowedAt(i) & methodBit('leave')) !== 0 && cells[i]?.mustClean === false);
+        const leave = inside.map(
+          (i) => (allowedAt(i) & methodBit('leave')) !== 0 && cells[i]?.mustClean === false,
+        );
         const clean = inside.map((i) => (allowedAt(i) & methodBit('clean')) !== 0);
         const possibleGap = inside.every((_, k) => leave[k] || clean[k]);
-        const old = inside.some((i) => isOld(cells[i]?.pipe.material ?? 'unknown') || cells[i]?.pipe.material === 'unknown');
+        const old = inside.some(
+          (i) => isOld(cells[i]?.pipe.material ?? 'unknown') || cells[i]?.pipe.material === 'unknown',
+        );
         const tooShort =
-          track.school === 'repair' && b > 0 && to < last && old && station(to) - station(b) < track.rules.leastGap_ft - 1e-9;
+          track.school === 'repair' &&
+          b > 0 &&
+          to < last &&
+          old &&
+          station(to) - station(b) < track.rules.leastGap_ft - 1e-9;
         if (!possibleGap || tooShort) continue;
         const cleaned = inside.filter((_, k) => !leave[k]);
         const name = use(
           `${L}g_${b}_${to}`,
-          factor * cleaned.reduce((total, i) => total + (possible.cleaning[i + 1] ?? 0) - (possible.cleaning[i] ?? 0), 0),
+          factor *
+            cleaned.reduce(
+              (total, i) => total + (possible.cleaning[i + 1] ?? 0) - (possible.cleaning[i] ?? 0),
+              0,
+            ),
         );
         out[b]?.push(name);
         into[to]?.push(name);
@@ -120,9 +138,12 @@ export function integerProgramme(lines: readonly Prepared[], pins: readonly (rea
     equal(sum(out[0] ?? []), 1);
     equal(sum(into[last] ?? []), 1);
     for (let b = 1; b < last; b++) {
-      if ((into[b]?.length ?? 0) + (out[b]?.length ?? 0) > 0) equal(`${sum(into[b] ?? [])}${sum(out[b] ?? [], '-')}`, 0);
-      if (gapsInto[b]?.length && gapsOut[b]?.length) most(sum([...(gapsInto[b] ?? []), ...(gapsOut[b] ?? [])]), 1);
-      if (digInto[b]?.length && digOut[b]?.length) most(sum([...(digInto[b] ?? []), ...(digOut[b] ?? [])]), 1);
+      if ((into[b]?.length ?? 0) + (out[b]?.length ?? 0) > 0)
+        equal(`${sum(into[b] ?? [])}${sum(out[b] ?? [], '-')}`, 0);
+      if (gapsInto[b]?.length && gapsOut[b]?.length)
+        most(sum([...(gapsInto[b] ?? []), ...(gapsOut[b] ?? [])]), 1);
+      if (digInto[b]?.length && digOut[b]?.length)
+        most(sum([...(digInto[b] ?? []), ...(digOut[b] ?? [])]), 1);
     }
 
     for (let piece = 0; piece < last; piece++) {
@@ -134,7 +155,8 @@ export function integerProgramme(lines: readonly Prepared[], pins: readonly (rea
       if (digs.length > 0) least(`${open(piece)}${sum(digs, '-')}`, 0);
       const paid = use(`${L}p_${piece}`, 0);
       most(`${paid} - ${open(piece)}`, 0);
-      if ((holes.publicThrough[t] ?? 0) - (holes.publicThrough[f] ?? 0) > 1e-6) least(`${paid} - ${open(piece)}`, 0);
+      if ((holes.publicThrough[t] ?? 0) - (holes.publicThrough[f] ?? 0) > 1e-6)
+        least(`${paid} - ${open(piece)}`, 0);
       const rise = use(`${L}r_${piece}`, permit);
       least(piece === 0 ? `${rise} - ${paid}` : `${rise} - ${paid} + ${L}p_${piece - 1}`, 0);
       // One hole stays paid: where both pieces are open they are the same hole.
@@ -176,7 +198,10 @@ export function integerProgramme(lines: readonly Prepared[], pins: readonly (rea
           const pipe = closing ? closingCost(track, fine(b)) : 0;
           const tag = `${kind[0]}${closing ? 'c' : 'n'}_${b}`;
           const anyPublic = pit.open.public_ft + pit.close.public_ft > 1e-6;
-          const lone = use(`${L}lp${tag}`, factor * (pipe + pit.open.cost + pit.close.cost) + (anyPublic ? permit : 0));
+          const lone = use(
+            `${L}lp${tag}`,
+            factor * (pipe + pit.open.cost + pit.close.cost) + (anyPublic ? permit : 0),
+          );
           alone.push(lone);
           const events = [lone];
           if (after) {
@@ -203,7 +228,10 @@ export function integerProgramme(lines: readonly Prepared[], pins: readonly (rea
       }
       const events = [...opens, ...closes, ...alone];
       if (events.length > 1) most(sum(events), 1);
-      equal(`${after ? ` + ${after}` : ''}${before ? ` - ${before}` : ''}${sum(opens, '-')}${sum(closes)}`, 0);
+      equal(
+        `${after ? ` + ${after}` : ''}${before ? ` - ${before}` : ''}${sum(opens, '-')}${sum(closes)}`,
+        0,
+      );
       if (alone.length > 0) for (const piece of [before, after]) if (piece) most(`${piece}${sum(alone)}`, 1);
       if (wanted.length > 0) {
         const thru = before && after ? use(`${L}t_${b}`, 0) : undefined;
@@ -211,7 +239,12 @@ export function integerProgramme(lines: readonly Prepared[], pins: readonly (rea
           most(`${thru} - ${before ?? ''}`, 0);
           most(`${thru} - ${after ?? ''}`, 0);
         }
-        const served = [...digDown, ...digUp, ...(thru ? [thru] : []), ...events.filter((name) => !/_?[oc]d_/.test(name))];
+        const served = [
+          ...digDown,
+          ...digUp,
+          ...(thru ? [thru] : []),
+          ...events.filter((name) => !/_?[oc]d_/.test(name)),
+        ];
         for (const want of wanted) most(`${want}${sum(served, '-')}`, 0);
       }
     }

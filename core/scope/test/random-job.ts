@@ -12,7 +12,8 @@ export function source(seed: number) {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
   return {
-    between: (low: number, high: number, step = 0.1) => Math.round((low + unit() * (high - low)) / step) * step,
+    between: (low: number, high: number, step = 0.1) =>
+      Math.round((low + unit() * (high - low)) / step) * step,
     pick: <T>(all: readonly T[]): T => all[Math.floor(unit() * all.length)] as T,
     chance: (share: number) => unit() < share,
     count: (most: number) => Math.floor(unit() * (most + 1)),
@@ -40,10 +41,16 @@ export function randomJob(seed: number, options: RandomOptions = {}): Job {
       ...(from.chance(0.2) ? { transitionLiner: true } : {}),
     },
     prices: {
-      mobilisation: { line: from.pick([200, 1450, 4000]), burst: from.pick([300, 2100]), spot: from.pick([100, 650]) },
+      mobilisation: {
+        line: from.pick([200, 1450, 4000]),
+        burst: from.pick([300, 2100]),
+        spot: from.pick([100, 650]),
+      },
       permit_per_hole: from.pick([0, 300, 2500]),
       ...(from.chance(0.3) ? { markup: 0.2, tax: 0.08 } : {}),
-      ...(from.chance(0.3) ? { digTo5_per_yd3: 20, digBelow5_per_yd3: 30, backfill_per_yd3: 10, support_per_ft2: 1 } : {}),
+      ...(from.chance(0.3)
+        ? { digTo5_per_yd3: 20, digBelow5_per_yd3: 30, backfill_per_yd3: 10, support_per_ft2: 1 }
+        : {}),
     },
   };
   const read = readJob(raw);
@@ -57,16 +64,33 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
   const at = () => from.between(0, length);
   const stretch = () => [at(), at()].sort((a, b) => a - b) as [number, number];
   const middle = from.between(length * 0.3, length * 0.7);
-  const main = { material: from.pick(['clay', 'concrete', 'fibre', 'cast-iron']), diameter_in: from.pick([4, 6]) };
+  const main = {
+    material: from.pick(['clay', 'concrete', 'fibre', 'cast-iron']),
+    diameter_in: from.pick([4, 6]),
+  };
   const entries: object[] = [
     { id: 'end', kind: 'point', reading_ft: length, pass: 'back', point: 'MAIN' },
     ...(from.chance(0.7)
-      ? [{ id: 'ch', kind: 'change', reading_ft: middle, upstream: { material: 'pvc-sch40', diameter_in: 4 }, downstream: main }]
+      ? [
+          {
+            id: 'ch',
+            kind: 'change',
+            reading_ft: middle,
+            upstream: { material: 'pvc-sch40', diameter_in: 4 },
+            downstream: main,
+          },
+        ]
       : []),
   ];
   const finding = (i: number) => {
     const reading_ft = at();
-    const base = { id: `f${i}`, kind: 'finding', reading_ft, pass: from.pick(['out', 'back']), ...(from.chance(0.1) ? { possible: true } : {}) };
+    const base = {
+      id: `f${i}`,
+      kind: 'finding',
+      reading_ft,
+      pass: from.pick(['out', 'back']),
+      ...(from.chance(0.1) ? { possible: true } : {}),
+    };
     switch (from.count(8)) {
       case 0:
         return { ...base, finding: 'crack', form: from.pick(['hairline', 'along', 'around', 'several']) };
@@ -77,7 +101,12 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
       case 3:
         return { ...base, finding: 'roots', percent: from.between(2, 60, 1) };
       case 4:
-        return { ...base, finding: 'belly', to_ft: Math.min(length, reading_ft + from.between(1, 6)), inches: from.between(0.2, 1.6) };
+        return {
+          ...base,
+          finding: 'belly',
+          to_ft: Math.min(length, reading_ft + from.between(1, 6)),
+          inches: from.between(0.2, 1.6),
+        };
       case 5:
         return { ...base, finding: 'separation', inches: from.between(0.2, 2.4) };
       case 6:
@@ -85,7 +114,12 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
       case 7:
         return { ...base, finding: 'collapse' };
       default:
-        return { ...base, finding: 'crack', form: 'along', to_ft: Math.min(length, reading_ft + from.between(1, 13)) };
+        return {
+          ...base,
+          finding: 'crack',
+          form: 'along',
+          to_ft: Math.min(length, reading_ft + from.between(1, 13)),
+        };
     }
   };
   for (let i = from.count(options.findings ?? 5); i > 0; i--) entries.push(finding(i));
@@ -104,11 +138,23 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
     end: 'MAIN',
     pipe: { ...main, ...(from.chance(0.4) ? { piece_ft: 3 } : {}) },
     points: [
-      { id: 'CO1', kind: 'cleanout', ways: from.pick([1, 2]), faces: from.pick(['upstream', 'downstream']), riser_ft: 2, usable: from.chance(0.6), diameter_in: from.pick([4, 6]) },
+      {
+        id: 'CO1',
+        kind: 'cleanout',
+        ways: from.pick([1, 2]),
+        faces: from.pick(['upstream', 'downstream']),
+        riser_ft: 2,
+        usable: from.chance(0.6),
+        diameter_in: from.pick([4, 6]),
+      },
       { id: 'MAIN', kind: 'main', ...(from.chance(0.2) ? { connection: 'manhole' } : {}) },
-      ...(from.chance(0.3) ? [{ id: 'CO2', kind: 'cleanout', station_ft: at(), usable: true, diameter_in: 6 }] : []),
+      ...(from.chance(0.3)
+        ? [{ id: 'CO2', kind: 'cleanout', station_ft: at(), usable: true, diameter_in: 6 }]
+        : []),
       ...(from.chance(0.3) ? [{ id: 'T1', kind: 'tie-in', station_ft: at() }] : []),
-      ...(from.chance(0.2) ? [{ id: 'B1', kind: 'bend', station_ft: at(), degrees: from.pick([22, 45, 95]) }] : []),
+      ...(from.chance(0.2)
+        ? [{ id: 'B1', kind: 'bend', station_ft: at(), degrees: from.pick([22, 45, 95]) }]
+        : []),
       ...(from.chance(0.1) ? [{ id: 'V1', kind: 'valve', station_ft: at() }] : []),
     ],
     depths: [

@@ -1,0 +1,92 @@
+import { test as base } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+const root = resolve(import.meta.dirname, '..');
+
+/** The real server, as `npm start` runs it, on a data folder of its own. */
+export interface RunningServer {
+  readonly url: string;
+  readonly folder: string;
+  /** Ends the process at once, as a dead battery would. */
+  kill(): Promise<void>;
+  /** Starts again on the same folder and port. */
+  start(): Promise<void>;
+}
+
+export async function startServer(demo: 'demo' | 'none'): Promise<RunningServer & { stop(): Promise<void> }> {
+  const folder = mkdtempSync(join(tmpdir(), 'open-trench-e2e-'));
+  const port = await freePort();
+  let child: ChildProcess | undefined;
+  const start = async () => {
+    child = await launch(folder, port, demo);
+  };
+  const kill = async () => {
+    const dying = child;
+    child = undefined;
+    if (!dying || dying.exitCode !== null) return;
+    const gone = new Promise((done) => dying.once('exit', done));
+    dying.kill('SIGKILL');
+    await gone;
+  };
+  await start();
+  return {
+    url: `http://127.0.0.1:${port}`,
+    folder,
+    start,
+    kill,
+    async stop() {
+      await kill();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+function launch(folder: string, port: number, demo: string): Promise<ChildProcess> {
+  const child = spawn(process.execPath, [join(root, 'dist', 'server.mjs')], {
+    env: { ...process.env, OPEN_TRENCH_DATA: folder, PORT: String(port), OPEN_TRENCH_DEMO: demo },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  return new Promise((ready, failed) => {
+    let said = '';
+    const listen = (chunk: Buffer) => {
+      said += chunk.toString();
+      if (said.includes('Open Trench is at')) ready(child);
+    };
+    child.stdout.on('data', listen);
+    child.stderr.on('data', listen);
+    child.once('exit', (code) => {
+      failed(new Error(`the server ended with ${code}: ${said}`));
+    });
+  });
+}
+
+function freePort(): Promise<number> {
+  return new Promise((found, failed) => {
+    const probe = createServer();
+    probe.once('error', failed);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => {
+        found(typeof address === 'object' && address ? address.port : 0);
+      });
+    });
+  });
+}
+
+/** Tests share one server a worker; each makes its own jobs. */
+export const test = base.extend<object, { server: RunningServer }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright asks for a destructured first argument.
+    async ({}, use) => {
+      const server = await startServer('demo');
+      await use(server);
+      await server.stop();
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+});
+export { expect } from '@playwright/test';
