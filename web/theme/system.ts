@@ -46,7 +46,7 @@ const config = defineConfig({
         rule: { value: { base: '#d8cfbd', _dark: '#34434c' } },
         signal: { value: { base: '#c8420f', _dark: '#ff8450' } },
         // The signal colour as text: a shade deeper on paper, to stay legible at small sizes.
-        signalInk: { value: { base: '#b23a0c', _dark: '#ff8450' } },
+        signalInk: { value: { base: '#a63508', _dark: '#ff8450' } },
         onSignal: { value: { base: '#ffffff', _dark: '#1a0f08' } },
         water: { value: { base: '#2d6f8e', _dark: '#76bbdd' } },
         liner: { value: { base: '#2c3c45', _dark: '#9fb6c1' } },
