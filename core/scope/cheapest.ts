@@ -76,6 +76,11 @@ export function cheapest(
 
 const dearer = (method: Method) => method as Exclude<Method, 'leave'>;
 
+/** Whether anything at all satisfies the rules and pins on one line. */
+export const hasWay = (prepared: Prepared, restrictions: readonly Restriction[]): boolean =>
+  search(prepared, { methods: everyMethod, restrictions, rootsLeft: true }) !== undefined ||
+  search(prepared, { methods: everyMethod, restrictions, rootsLeft: false }) !== undefined;
+
 /** A line's best path with and without root joints left: the yearly cleaning they bring is paid once a line. */
 function bestOf(prepared: Prepared, restrictions: readonly Restriction[], mask: number): Plan | undefined {
   const paths = (prepared.carried.yearlyCleaning > 0 ? [false, true] : [true]).flatMap((rootsLeft) => {

@@ -1,6 +1,6 @@
 import { overlaps } from '../line/intervals.js';
 import type { Warning } from '../warning.js';
-import { cheapest } from './cheapest.js';
+import { hasWay } from './cheapest.js';
 import { refusalOn } from './refusals.js';
 import type { Restriction } from './search.js';
 import type { LineWay, Way } from './way.js';
@@ -13,7 +13,7 @@ export function noWayWarnings(way: Way): Warning[] {
 function noWay({ line, prepared }: LineWay): Warning[] {
   const id = line.model.line.id;
   const { track } = prepared.possible;
-  const feasible = (pins: readonly Restriction[]) => cheapest([prepared], [pins]) !== undefined;
+  const feasible = (pins: readonly Restriction[]) => hasWay(prepared, pins);
   if (feasible([])) {
     const colliding = [...line.restrictions].reduce<readonly Restriction[]>(
       (kept, pin) =>

@@ -53,6 +53,7 @@ export interface Prepared {
   readonly masks: Int32Array;
   readonly moves: Moves;
   readonly passages: Passages;
+  readonly crossing: Crossing;
   /** Looks, and what every finding would carry if it were left, in millionths. */
   readonly baseline: number;
   readonly money: (raw: number) => number;
@@ -71,6 +72,7 @@ export function prepare(possible: Possible, carried: Carried): Prepared {
       Math.round((edge.cost * factor - creditOf(track, carried, edge)) * micro),
     ),
     passages: passagesOf(possible, money),
+    crossing: crossingOf(possible, money),
     baseline: Math.round(
       (carried.looks + carried.findings.reduce((sum, { sum: each }) => sum + each, 0)) * micro,
     ),
@@ -84,16 +86,16 @@ export function prepare(possible: Possible, carried: Carried): Prepared {
  * the stated order. Undefined where nothing satisfies the rules.
  */
 export function search(prepared: Prepared, options: SearchOptions): Plan | undefined {
-  const { possible, moves, passages } = prepared;
+  const { possible, moves, passages, crossing } = prepared;
   const { boundaries, cells } = possible.track;
   const last = boundaries.length - 1;
   if (last <= 0) {
     return { steps: [], tie: 0, cost: prepared.baseline, used: 0, cleaned: new Uint8Array(cells.length) };
   }
   const fine = Int32Array.from(boundaries);
-  const gaps = gapsOf(prepared, options, fine);
-  const barred = barredSums(prepared, options);
-  const crossing = crossingOf(prepared, fine);
+  const allowed = allowedCells(prepared, options);
+  const gaps = gapsOf(prepared, options, allowed, fine);
+  const barred = barredSums(allowed);
 
   const value = new Float64Array((last + 1) * leftCount * 3).fill(Infinity);
   const ties = new Float64Array(value.length).fill(Infinity);
@@ -104,24 +106,30 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
   /** Offers the move from b to `to` to the best of its kind, in every hole state it can start in. */
   const offer = (b: number, to: number, next: number, left: number, cost: number) => {
     const own = next === Next.Dig;
-    const [firstHole, lastHole] = own
-      ? [1, 2]
-      : next === Next.ExposedDig
-        ? [0, 0]
-        : [0, crossing.open(b, to) ? 2 : 0];
+    const at = slot(to, left, 0);
+    const k = next * 3;
     const act = next === Next.Gap ? 0 : actionTie;
-    for (let hole = firstHole; hole <= lastHole; hole++) {
-      const after = hole === 1 && crossing.isPublic(b, to) ? 2 : hole;
-      const at = slot(to, left, after);
-      const total = cost + (value[at] as number) + (hole === 0 ? 0 : crossing.cost(b, to, hole));
-      const k = next * 3 + hole;
-      const best = ahead[k] as number;
-      if (total > best) continue;
-      const tie = (ties[at] as number) + act + (hole === 0 ? 0 : crossing.tie(b, to));
-      if (total < best || tie < (aheadTie[k] as number)) {
-        ahead[k] = total;
-        aheadTie[k] = tie;
-      }
+    if (!own) {
+      const total = cost + (value[at] as number);
+      if (total <= (ahead[k] as number)) improve(k, total, (ties[at] as number) + act);
+    }
+    if (next === Next.ExposedDig || (!own && !crossing.open(b, to))) return;
+    const isPublic = crossing.isPublic(b, to);
+    const through = cost + crossing.through(b, to);
+    const first = isPublic
+      ? through + crossing.permit + (value[at + 2] as number)
+      : through + (value[at + 1] as number);
+    if (first <= (ahead[k + 1] as number)) {
+      improve(k + 1, first, (ties[at + (isPublic ? 2 : 1)] as number) + act + crossing.tie(b, to));
+    }
+    const paid = through + (value[at + 2] as number);
+    if (paid <= (ahead[k + 2] as number))
+      improve(k + 2, paid, (ties[at + 2] as number) + act + crossing.tie(b, to));
+  };
+  const improve = (k: number, total: number, tie: number) => {
+    if (total < (ahead[k] as number) || tie < (aheadTie[k] as number)) {
+      ahead[k] = total;
+      aheadTie[k] = tie;
     }
   };
   const settle = (b: number) => {
@@ -152,9 +160,9 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
       ahead[Next.End * 3] = 0;
       aheadTie[Next.End * 3] = 0;
     } else {
-      gaps.from(b, (to, cost) => {
-        offer(b, to, Next.Gap, Left.Gap, cost);
-      });
+      for (let to = b + 1; to <= last && gaps.mayReach(b, to); to++) {
+        if (gaps.isLongEnough(b, to)) offer(b, to, Next.Gap, Left.Gap, gaps.cost(b, to));
+      }
       for (let k = moves.start[b] as number; k < (moves.start[b + 1] as number); k++) {
         const to = moves.to[k] as number;
         const sums = barred[moves.method[k] as number] as Float64Array;
@@ -183,8 +191,9 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
         const after: Hole = passage.hole === 1 && crossing.isPublic(b, to) ? 2 : passage.hole;
         const at = slot(to, becomes, after);
         const open = passage.hole > 0;
+        const paysNow = passage.hole === 1 && after === 2 ? crossing.permit : 0;
         const cost =
-          passage.cost + (own + (value[at] as number) + (open ? crossing.cost(b, to, passage.hole) : 0));
+          passage.cost + (own + (open ? crossing.through(b, to) : 0) + paysNow + (value[at] as number));
         const tie =
           passage.tie + ((ties[at] as number) + (edge ? actionTie : 0) + (open ? crossing.tie(b, to) : 0));
         if (cost !== value[here] || tie !== ties[here]) continue;
@@ -200,9 +209,9 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
         };
       }
     };
-    gaps.from(b, (to, cost) => {
-      consider(to, Next.Gap, Left.Gap, cost, undefined);
-    });
+    for (let to = b + 1; to <= last && gaps.mayReach(b, to); to++) {
+      if (gaps.isLongEnough(b, to)) consider(to, Next.Gap, Left.Gap, gaps.cost(b, to), undefined);
+    }
     for (let k = moves.start[b] as number; k < (moves.start[b + 1] as number); k++) {
       const to = moves.to[k] as number;
       const sums = barred[moves.method[k] as number] as Float64Array;
@@ -240,8 +249,7 @@ function allowedCells({ possible, masks }: Prepared, options: SearchOptions): In
 }
 
 /** For each method, how many cells before each fine break may not take it. */
-function barredSums(prepared: Prepared, options: SearchOptions): Float64Array[] {
-  const allowed = allowedCells(prepared, options);
+function barredSums(allowed: Int32Array): Float64Array[] {
   return methods.map((method) => {
     const sums = new Float64Array(allowed.length + 1);
     const bit = methodBit(method);
@@ -253,10 +261,9 @@ function barredSums(prepared: Prepared, options: SearchOptions): Float64Array[] 
 }
 
 /** Gaps from a boundary: each whole gap is one move, left where it may be and cleaned where it must be. */
-function gapsOf(prepared: Prepared, options: SearchOptions, fine: Int32Array) {
+function gapsOf(prepared: Prepared, options: SearchOptions, allowed: Int32Array, fine: Int32Array) {
   const { possible, money } = prepared;
   const { cells, breaks, rules, school } = possible.track;
-  const allowed = allowedCells(prepared, options);
   const cleaned = new Uint8Array(cells.length);
   const bad = new Float64Array(cells.length + 1);
   const cost = new Float64Array(cells.length + 1);
@@ -273,38 +280,39 @@ function gapsOf(prepared: Prepared, options: SearchOptions, fine: Int32Array) {
     old[i + 1] = (old[i] as number) + (isOld(cell.pipe.material) || cell.pipe.material === 'unknown' ? 1 : 0);
   });
   const last = fine.length - 1;
-  const from = (b: number, visit: (to: number, cost: number) => void) => {
-    const f = fine[b] as number;
-    for (let to = b + 1; to <= last; to++) {
-      const t = fine[to] as number;
-      if ((bad[t] as number) > (bad[f] as number)) return;
-      const short =
-        school === 'repair' &&
-        b > 0 &&
-        to < last &&
-        (breaks[t] as number) - (breaks[f] as number) < rules.leastGap_ft - 1e-9 &&
-        (old[t] as number) > (old[f] as number);
-      if (!short) visit(to, (cost[t] as number) - (cost[f] as number));
-    }
+  const between = (sums: Float64Array, b: number, to: number) =>
+    (sums[fine[to] as number] as number) - (sums[fine[b] as number] as number);
+  return {
+    cleaned,
+    /** No cell between the two refuses to be left or cleaned; once false it stays false further on. */
+    mayReach: (b: number, to: number) => between(bad, b, to) === 0,
+    /** Repair refuses a short gap of old pipe between two actions. */
+    isLongEnough: (b: number, to: number) =>
+      school !== 'repair' ||
+      b === 0 ||
+      to === last ||
+      between(breaks, b, to) >= rules.leastGap_ft - 1e-9 ||
+      between(old, b, to) === 0,
+    cost: (b: number, to: number) => between(cost, b, to),
   };
-  return { from, cleaned };
 }
 
 /** What it takes to keep a hole open from one boundary to another. */
-function crossingOf({ possible, money }: Prepared, fine: Int32Array) {
-  const { holes, track } = possible;
+type Crossing = ReturnType<typeof crossingOf>;
+
+function crossingOf({ holes, track }: Possible, money: (raw: number) => number) {
+  const fine = Int32Array.from(track.boundaries);
   const permit = money(track.prices.permit_per_hole);
   const through = Float64Array.from(holes.through, money);
   const closed = holes.closedThrough;
   const inPublic = holes.publicThrough;
   const between = (sums: Float64Array, b: number, to: number) =>
     (sums[fine[to] as number] as number) - (sums[fine[b] as number] as number);
-  const isPublic = (b: number, to: number) => between(inPublic, b, to) > 1e-6;
   return {
+    permit,
     open: (b: number, to: number) => between(closed, b, to) === 0,
-    isPublic,
-    cost: (b: number, to: number, hole: number) =>
-      between(through, b, to) + (hole === 1 && isPublic(b, to) ? permit : 0),
+    isPublic: (b: number, to: number) => between(inPublic, b, to) > 1e-6,
+    through: (b: number, to: number) => between(through, b, to),
     tie: (b: number, to: number) => publicTie(between(inPublic, b, to)),
   };
 }

@@ -6,7 +6,7 @@ import { roundCents } from '../job/units.js';
 import { methods, type Method, type School } from '../job/vocabulary.js';
 import { resolveStretch, type LineModel } from '../line/model.js';
 import { carriedOn, creditOf } from './carried.js';
-import { cheapest } from './cheapest.js';
+import { cheapest, hasWay } from './cheapest.js';
 import { methodBit, possibleOn } from './edges.js';
 import { layOut, type Layout } from './layout.js';
 import { mobilisationLines, priceLines, totalOf, type PriceLine } from './price-lines.js';
@@ -83,7 +83,7 @@ export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLi
     ...pins,
     ...(input.forbid?.get(model.line.id) ?? []),
   ]);
-  const open = prepared.map((each, i) => cheapest([each], [restrictions[i] ?? []]) !== undefined);
+  const open = prepared.map((each, i) => hasWay(each, restrictions[i] ?? []));
   const within = <T>(all: readonly T[]) => all.filter((_, i) => open[i]);
   const best = cheapest(within(prepared), within(restrictions));
   const plans = [...(best?.plans ?? [])];

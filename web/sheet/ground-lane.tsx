@@ -6,7 +6,7 @@ import { materialWords } from '../../core/logline/say.js';
 import type { LineView } from '../../core/scope/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
-import { standLabels } from './labels';
+import { standLabels, textWidth } from './labels';
 import { depthAt, lanes, margin_px, gutter_px, type SheetScale } from './sheet-scale';
 
 const { top, height } = lanes.ground;
@@ -237,27 +237,13 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
         );
       })}
       {line.crossings.map((each) => (
-        <g key={`c${each.station_ft}`}>
-          <circle
-            cx={x(each.station_ft)}
-            cy={y(each.depth_ft ?? 1)}
-            r={5.5}
-            fill={utilityFill(each.utility)}
-            stroke="var(--chakra-colors-ink)"
-            strokeWidth={1.2}
-            strokeDasharray={each.depth_ft === undefined ? '2 2' : undefined}
-          />
-          <text
-            x={x(each.station_ft) + 10}
-            y={y(each.depth_ft ?? 1) + 4.5}
-            fontSize={13}
-            stroke="var(--chakra-colors-earth)"
-            strokeWidth={3}
-            paintOrder="stroke"
-          >
-            {each.utility} {each.depth_ft === undefined ? 'depth?' : feet(each.depth_ft)}
-          </text>
-        </g>
+        <Crossing
+          key={`c${each.station_ft}`}
+          crossing={each}
+          x={x(each.station_ft)}
+          y={y(each.depth_ft ?? 1)}
+          avoid={propertyLine === undefined ? undefined : x(propertyLine)}
+        />
       ))}
       {line.points.map((point) => {
         const at = point.station.value;
@@ -317,6 +303,38 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
   );
 }
 
+/** A utility across the line; its words stand on the side where the property line is not. */
+function Crossing({
+  crossing,
+  x,
+  y,
+  avoid,
+}: {
+  crossing: LineView['crossings'][number];
+  x: number;
+  y: number;
+  avoid: number | undefined;
+}) {
+  const text = `${crossing.utility} ${crossing.depth_ft === undefined ? 'depth?' : feet(crossing.depth_ft)}`;
+  const left = avoid !== undefined && avoid > x && avoid < x + 16 + textWidth(text, 13);
+  return (
+    <g>
+      <circle
+        cx={x}
+        cy={y}
+        r={5.5}
+        fill={utilityFill(crossing.utility)}
+        stroke="var(--chakra-colors-ink)"
+        strokeWidth={1.2}
+        strokeDasharray={crossing.depth_ft === undefined ? '2 2' : undefined}
+      />
+      <text x={left ? x - 10 : x + 10} y={y + 4.5} fontSize={13} textAnchor={left ? 'end' : 'start'}>
+        {text}
+      </text>
+    </g>
+  );
+}
+
 const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
 function labelDepth(
@@ -346,11 +364,13 @@ function PipeLabels({
     line.pipes.map((pipe) => {
       // A name stands where no hole is drawn, if there is such a place.
       const [clear] = subtract([pipe], pits).sort((a, b) => b.to_ft - b.from_ft - (a.to_ft - a.from_ft));
-      const { from_ft, to_ft } = clear ?? pipe;
+      const text = `${materialWords[pipe.material]} ${pipe.diameter_in} in`;
+      const roomy = clear && scale.x(clear.to_ft) - scale.x(clear.from_ft) > textWidth(text, 13);
+      const { from_ft, to_ft } = roomy ? clear : pipe;
       return {
         key: String(pipe.from_ft),
         x: (scale.x(from_ft) + scale.x(to_ft)) / 2,
-        text: `${materialWords[pipe.material]} ${pipe.diameter_in} in`,
+        text,
         weight: pipe.to_ft - pipe.from_ft,
       };
     }),
