@@ -13,6 +13,7 @@ export function scopeFile(ready: ReadiedJob, scope: Scope) {
       const own = scope.lines[i];
       return own ? [lineFile(line, own)] : [];
     }),
+    buy: buyFile(scope),
     price: {
       scope: scope.prices.scope,
       cleanouts: scope.prices.cleanouts,
@@ -48,6 +49,29 @@ export function scopeFile(ready: ReadiedJob, scope: Scope) {
       ...(at_ft === undefined ? {} : { at_ft: roundFeet(at_ft) }),
       message,
     })),
+  };
+}
+
+function buyFile({ buy }: Scope) {
+  const couplings = new Map<string, { item: string; count: number; measure: boolean; at_ft: number[] }>();
+  for (const { sides, measure, at_ft } of buy.couplings) {
+    const names = sides.map(
+      ({ material, diameter_in, outside_in }) =>
+        `${material} ${diameter_in} in${outside_in === null ? '' : ` (${outside_in.toFixed(3)})`}`,
+    );
+    const item = names.join(' to ');
+    const known = couplings.get(item) ?? { item, count: 0, measure, at_ft: [] };
+    couplings.set(item, { ...known, count: known.count + 1, at_ft: [...known.at_ft, roundFeet(at_ft)] });
+  }
+  return {
+    sticks: buy.sticks.map(({ item, length_ft, cuts, leftover_ft }) => ({
+      item,
+      length_ft,
+      count: 1,
+      cuts_ft: cuts.map((cut) => roundFeet(cut.length_ft)),
+      leftover_ft: roundFeet(leftover_ft),
+    })),
+    couplings: [...couplings.values()],
   };
 }
 

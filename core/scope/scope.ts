@@ -14,6 +14,7 @@ import { wayInAt } from '../methods/line.js';
 import { laidLength, type LaidPipe } from '../pipe/laid.js';
 import { holeFigures, type HoleFigures } from '../trench/hole.js';
 import type { Warning } from '../warning.js';
+import { buyOf, type Buy } from './buy.js';
 import { sectionOf } from './hole-costs.js';
 import type { Action, Hole } from './layout.js';
 import { isCurable, isRootOrDeposit } from './obligations.js';
@@ -39,6 +40,7 @@ export interface Scope {
   readonly school: School;
   readonly feasible: boolean;
   readonly lines: readonly LineScope[];
+  readonly buy: Buy;
   readonly prices: {
     readonly currency: string;
     readonly scope: number;
@@ -133,6 +135,7 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
     lines: way.lines.map((lineWay) =>
       lineScope(lineWay, way, input(rules.school), prepared.get(rules.school), depth),
     ),
+    buy: buyOf(way.lines, rules),
     prices: {
       currency: prices.currency,
       scope: way.scope,

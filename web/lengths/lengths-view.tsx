@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { materialWords } from '../../core/logline/say.js';
 import type { Figure } from '../../core/figure.js';
+import type { Scope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
 import { feet, methodWords, money } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
@@ -147,6 +148,7 @@ export function LengthsView() {
             </Table>
           </Section>
         )}
+        {view.scope.buy.sticks.length > 0 && <BuyList buy={view.scope.buy} />}
         <Section title="Price" says={`under “${view.scope.school}”; the price book is in the job file`}>
           <Table minWidth="0">
             <tbody>
@@ -174,6 +176,74 @@ export function LengthsView() {
         </Section>
       </Box>
     </Box>
+  );
+}
+
+/** What to bring: each stick drawn to scale with its cuts, and each coupling by both outside diameters. */
+function BuyList({ buy }: { buy: Scope['buy'] }) {
+  const longest = Math.max(...buy.sticks.map(({ length_ft }) => length_ft));
+  return (
+    <Section title="To buy" says="over the whole job; an eighth of an inch a cut, a quarter at each coupling">
+      {buy.sticks.map((stick, index) => (
+        <Flex
+          key={index}
+          align="center"
+          gap="4"
+          py="1.5"
+          borderTop="1px solid"
+          borderColor="rule"
+          wrap="wrap"
+        >
+          <Text width="190px">
+            <strong>{stick.length_ft} ft</strong> of {stick.item}
+          </Text>
+          <Flex flex="1" minWidth="240px" height="30px" aria-hidden>
+            <Flex width={`${(100 * stick.length_ft) / longest}%`} border="1.5px solid" borderColor="ink">
+              {stick.cuts.map((cut, at) => (
+                <Box
+                  key={at}
+                  width={`${(100 * cut.length_ft) / stick.length_ft}%`}
+                  bg="liner"
+                  color="onLiner"
+                  borderRight="2px solid"
+                  borderColor="paper"
+                  fontSize="13px"
+                  px="1"
+                  overflow="hidden"
+                  lineHeight="27px"
+                >
+                  {cut.length_ft.toFixed(2)}
+                </Box>
+              ))}
+            </Flex>
+          </Flex>
+          <Text width="240px" color="soft" fontSize="14px">
+            cut {stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')};{' '}
+            {stick.leftover_ft.toFixed(1)} ft left over
+          </Text>
+        </Flex>
+      ))}
+      {buy.couplings.map((each, index) => (
+        <Flex key={index} gap="4" py="1.5" borderTop="1px solid" borderColor="rule" wrap="wrap">
+          <Text width="190px">Coupling at {feet(each.at_ft)} ft</Text>
+          <Text flex="1" minWidth="240px">
+            {each.sides
+              .map(
+                ({ material, diameter_in, outside_in }) =>
+                  `${diameter_in} in ${materialWords[material]}, ${outside_in === null ? 'outside not known' : `${outside_in.toFixed(3)} in outside`}`,
+              )
+              .join(' to ')}
+          </Text>
+          <Text
+            width="240px"
+            color={each.measure ? 'signalInk' : 'soft'}
+            fontWeight={each.measure ? 700 : 400}
+          >
+            {each.measure ? 'measure before buying' : 'from the tables'}
+          </Text>
+        </Flex>
+      ))}
+    </Section>
   );
 }
 

@@ -64,7 +64,7 @@ export function LineStrip({ lineView }: { lineView: LineView }) {
               y={14}
               width={Math.max(finding.grade >= 3 ? 5 : 2.5, x(finding.to_ft) - x(finding.from_ft))}
               height={38}
-              fill={`var(--chakra-colors-${finding.grade >= 3 ? 'signalInk' : 'ink'})`}
+              fill={`var(--chakra-colors-${finding.grade >= 3 ? 'signal' : 'ink'})`}
             />
           ),
         )}

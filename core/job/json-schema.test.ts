@@ -1,0 +1,47 @@
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import { scopeFile } from '../scope/scope-file.js';
+import { readyJob, scopeOf } from '../scope/scope.js';
+import { randomJob } from '../scope/test/random-job.js';
+import { publishedSchemas } from './json-schema.js';
+import { readJobText } from './read.js';
+
+const root = join(import.meta.dirname, '../..');
+const demoFiles = readdirSync(join(root, 'demo/jobs'));
+const schemas = publishedSchemas();
+
+// ajv is an independent validator of the published schemas.
+const ajv = new Ajv2020({ strict: false, allErrors: true });
+addFormats.default(ajv);
+const validJob = ajv.compile(schemas.job);
+const validScope = ajv.compile(schemas.scope);
+
+test.each(['job', 'scope'] as const)('docs/%s.schema.json is what the code publishes', (name) => {
+  const path = join(root, 'docs', `${name}.schema.json`);
+  const text = `${JSON.stringify(schemas[name], null, 2)}\n`;
+  if (!existsSync(path) || process.env.UPDATE_SCHEMAS) writeFileSync(path, text);
+  expect(readFileSync(path, 'utf8')).toBe(text);
+});
+
+test.each(demoFiles)('%s and its scope are valid', (name) => {
+  const text = readFileSync(join(root, 'demo/jobs', name), 'utf8');
+  expect(validJob(JSON.parse(text)) ? [] : validJob.errors).toEqual([]);
+  const { job } = readJobText(text);
+  if (!job) throw new Error('the demo job cannot be read');
+  const ready = readyJob(job);
+  const scope: unknown = JSON.parse(JSON.stringify(scopeFile(ready, scopeOf(ready))));
+  expect(validScope(scope) ? [] : validScope.errors).toEqual([]);
+});
+
+test('invented jobs and their scopes are valid, unknown fields are not', () => {
+  for (let seed = 500; seed < 520; seed++) {
+    const job = randomJob(seed, { lines: 1 + (seed % 2) });
+    expect(validJob(JSON.parse(JSON.stringify(job))) ? [] : validJob.errors).toEqual([]);
+    const ready = readyJob(job);
+    const scope: unknown = JSON.parse(JSON.stringify(scopeFile(ready, scopeOf(ready, { alternatives: false }))));
+    expect(validScope(scope) ? [] : validScope.errors).toEqual([]);
+    expect(validJob({ ...job, colour: 'red' })).toBe(false);
+  }
+});
