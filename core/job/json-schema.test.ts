@@ -40,7 +40,9 @@ test('invented jobs and their scopes are valid, unknown fields are not', () => {
     const job = randomJob(seed, { lines: 1 + (seed % 2) });
     expect(validJob(JSON.parse(JSON.stringify(job))) ? [] : validJob.errors).toEqual([]);
     const ready = readyJob(job);
-    const scope: unknown = JSON.parse(JSON.stringify(scopeFile(ready, scopeOf(ready, { alternatives: false }))));
+    const scope: unknown = JSON.parse(
+      JSON.stringify(scopeFile(ready, scopeOf(ready, { alternatives: false }))),
+    );
     expect(validScope(scope) ? [] : validScope.errors).toEqual([]);
     expect(validJob({ ...job, colour: 'red' })).toBe(false);
   }

@@ -4,6 +4,7 @@ import { jobSchema } from './schema.js';
 
 /** The two open formats as JSON Schema (2020-12), published under docs/. Rules between fields stay in the reader. */
 export function publishedSchemas(): Record<'job' | 'scope', object> {
-  const publish = (schema: z.ZodType) => z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'ref' });
+  const publish = (schema: z.ZodType) =>
+    z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'ref' });
   return { job: publish(jobSchema), scope: publish(scopeFileSchema) };
 }

@@ -18,6 +18,14 @@ export const publicTie = (feet: number): number => Math.round(feet * 100) * publ
 /** Ways to pass every boundary, by what lies to its left, the hole that is open there, and what starts there. */
 export interface Passages {
   at(boundary: number, left: Left, hole: Hole, next: Next): readonly Passage[];
+  /** The same as flat columns for the search's inner loop: rows `start[s]` to `start[s + 1]` of state s. */
+  readonly flat: {
+    readonly start: Int32Array;
+    /** `next * 3 + hole` ahead. */
+    readonly ahead: Uint8Array;
+    readonly cost: Float64Array;
+    readonly tie: Float64Array;
+  };
 }
 
 const none: readonly Passage[] = [];
@@ -103,5 +111,27 @@ export function passagesOf(possible: Possible, money: (raw: number) => number): 
     }
     return table;
   });
-  return { at: (b, left, hole, next) => tables[b]?.[(left * 3 + hole) * nextCount + next] ?? none };
+  const rows: { ahead: number; cost: number; tie: number }[] = [];
+  const start = new Int32Array(tables.length * leftCount * 3 + 1);
+  tables.forEach((table, b) => {
+    for (let state = 0; state < leftCount * 3; state++) {
+      for (let next = 0; next < nextCount; next++) {
+        // A gap is never followed by a gap: each whole gap is one move.
+        if (next === Next.Gap && Math.floor(state / 3) === Left.Gap) continue;
+        for (const { hole, cost, tie } of table[state * nextCount + next] ?? none) {
+          rows.push({ ahead: next * 3 + hole, cost, tie });
+        }
+      }
+      start[b * leftCount * 3 + state + 1] = rows.length;
+    }
+  });
+  return {
+    flat: {
+      start,
+      ahead: Uint8Array.from(rows, ({ ahead }) => ahead),
+      cost: Float64Array.from(rows, ({ cost }) => cost),
+      tie: Float64Array.from(rows, ({ tie }) => tie),
+    },
+    at: (b, left, hole, next) => tables[b]?.[(left * 3 + hole) * nextCount + next] ?? none,
+  };
 }

@@ -111,7 +111,12 @@ export const scopeFileSchema = z.strictObject({
       }),
     ),
     couplings: z.array(
-      z.strictObject({ item: z.string(), count: z.number().int(), measure: z.boolean(), at_ft: z.array(feet) }),
+      z.strictObject({
+        item: z.string(),
+        count: z.number().int(),
+        measure: z.boolean(),
+        at_ft: z.array(feet),
+      }),
     ),
   }),
   price: z.strictObject({

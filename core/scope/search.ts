@@ -132,22 +132,19 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
       aheadTie[k] = tie;
     }
   };
+  const { flat } = passages;
   const settle = (b: number) => {
-    for (let left = 0; left < leftCount; left++) {
-      if ((left === Left.Start) !== (b === 0)) continue;
-      for (let hole = 0; hole < 3; hole++) {
-        const at = slot(b, left, hole);
-        for (let next = 0; next < nextCount; next++) {
-          if (next === Next.Gap && left === Left.Gap) continue;
-          for (const passage of passages.at(b, left as Left, hole as Hole, next as Next)) {
-            const k = next * 3 + passage.hole;
-            const cost = passage.cost + (ahead[k] as number);
-            const tie = passage.tie + (aheadTie[k] as number);
-            if (cost < (value[at] as number) || (cost === value[at] && tie < (ties[at] as number))) {
-              value[at] = cost;
-              ties[at] = tie;
-            }
-          }
+    const first = b === 0 ? slot(b, Left.Start, 0) : slot(b, Left.Gap, 0);
+    const end = b === 0 ? first + 3 : slot(b + 1, 0, 0);
+    for (let at = first; at < end; at++) {
+      for (let row = flat.start[at] as number; row < (flat.start[at + 1] as number); row++) {
+        const k = flat.ahead[row] as number;
+        const cost = (flat.cost[row] as number) + (ahead[k] as number);
+        if (cost > (value[at] as number) || cost === Infinity) continue;
+        const tie = (flat.tie[row] as number) + (aheadTie[k] as number);
+        if (cost < (value[at] as number) || tie < (ties[at] as number)) {
+          value[at] = cost;
+          ties[at] = tie;
         }
       }
     }
