@@ -14,7 +14,7 @@ const schemas = publishedSchemas();
 
 // ajv is an independent validator of the published schemas.
 const ajv = new Ajv2020({ strict: false, allErrors: true });
-addFormats.default(ajv);
+(addFormats as unknown as { default: (to: Ajv2020) => void }).default(ajv);
 const validJob = ajv.compile(schemas.job);
 const validScope = ajv.compile(schemas.scope);
 

@@ -33,6 +33,9 @@ export const pricesSchema = z.strictObject({
   burst_per_ft: byBore.optional(),
   rehang_per_ft: rate.optional(),
   cutBack_each: rate.optional(),
+  cleanout_each: z
+    .partialRecord(z.enum(['new', 'exposed', 'raised', 'recapped', 'rebuilt']), rate)
+    .optional(),
   yearlyCleaning: rate.optional(),
   look: rate.optional(),
   /** Fractions: 0.15 is 15 %. */
@@ -96,6 +99,7 @@ export const defaultPrices: Prices = {
   burst_per_ft: { '3': 96, '4': 108, '6': 138, '8': 182 },
   rehang_per_ft: 44,
   cutBack_each: 310,
+  cleanout_each: { new: 640, exposed: 180, raised: 260, recapped: 75, rebuilt: 780 },
   yearlyCleaning: 345,
   look: 240,
   markup: 0,
@@ -112,6 +116,7 @@ export function pricesInForce(override: PricesOverride | undefined): Prices {
     pipe_per_ft: { ...defaultPrices.pipe_per_ft, ...override?.pipe_per_ft },
     coupling_each: { ...defaultPrices.coupling_each, ...override?.coupling_each },
     burst_per_ft: { ...defaultPrices.burst_per_ft, ...override?.burst_per_ft },
+    cleanout_each: { ...defaultPrices.cleanout_each, ...override?.cleanout_each },
   };
 }
 

@@ -33,6 +33,9 @@ export const rulesSchema = z.strictObject({
   burstAsbestosCement: z.boolean().optional(),
   spotMost_ft: feet.optional(),
   handDugReach_ft: feet.optional(),
+  /** Which model-code family says where cleanouts go; `local` asks only for the spacing. */
+  cleanoutFamily: z.enum(['A', 'B', 'local']).optional(),
+  addCleanout: z.enum(['every-job', 'where-none']).optional(),
   /** Least slope: model-code family A or B, or the local figure below. */
   slopeFamily: z.enum(['A', 'B', 'local']).optional(),
   localSlope_in_per_ft: z.number().min(0).max(12).optional(),
@@ -61,6 +64,8 @@ export const defaultRules: Rules = {
   burstAsbestosCement: false,
   spotMost_ft: 10,
   handDugReach_ft: 3,
+  cleanoutFamily: 'A',
+  addCleanout: 'where-none',
   slopeFamily: 'A',
   localSlope_in_per_ft: 0.25,
   assumedDepth_ft: 4,

@@ -228,7 +228,8 @@ export function sightOf(
       return to_ft > from_ft ? [{ from_ft, to_ft }] : [placeOf({ from_ft, to_ft }, extent)];
     if (entry.kind !== 'finding' || (entry.finding !== 'roots' && entry.finding !== 'deposit')) return [];
     const measured = measureOf(entry, 'percent', boreAt(pipes, (from_ft + to_ft) / 2));
-    const hides = measured.known !== 'not-measured' && measured.value > hidesOver_percent;
+    // What is only possible never stops anything, so it hides nothing either.
+    const hides = !entry.possible && measured.known !== 'not-measured' && measured.value > hidesOver_percent;
     return hides ? [placeOf({ from_ft, to_ft }, extent)] : [];
   });
   return subtract([reach], hidden);

@@ -2,7 +2,7 @@ import { rateForBore, type MadeThickness, type Prices } from '../job/prices-sche
 import { roundCents, sameStation_ft, sumCents } from '../job/units.js';
 import { methods, type Method } from '../job/vocabulary.js';
 import { madeThickness } from '../liner/thickness.js';
-import { boreAtBreak, closingPipe_ft, couplingRate, pipeRate } from './hole-costs.js';
+import { boreAtBreak, closingPipe_ft, couplingRate, pipeRate, type HoleQuantities } from './hole-costs.js';
 import { isCutBack, type Possible } from './edges.js';
 import type { Action, Hole, Layout } from './layout.js';
 
@@ -66,7 +66,8 @@ export function priceLines(possible: Possible, layout: Layout): PriceLine[] {
 
 export const totalOf = (lines: readonly PriceLine[]): number => sumCents(lines.map(({ amount }) => amount));
 
-function amounts(line: string, prices: Prices, drafts: readonly Draft[]): PriceLine[] {
+/** Drafts as priced lines of a line; quantities of nothing are left out. */
+export function amounts(line: string, prices: Prices, drafts: readonly Draft[]): PriceLine[] {
   const factor = (1 + prices.markup) * (1 + prices.tax);
   return drafts
     .filter(({ quantity }) => quantity > 1e-9)
@@ -176,18 +177,22 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
   }
 }
 
-function holeLines({ track }: Possible, hole: Hole): Draft[] {
-  const { prices } = track;
-  const { quantities } = hole;
-  const action = hole.serves[0] ?? null;
+/** What it takes to dig a hole, hold it, and put the ground back. */
+export function excavationDrafts(
+  quantities: HoleQuantities,
+  prices: Prices,
+  action: string | null,
+  where: string,
+): Draft[] {
   const draft = (what: string, quantity: number, unit: string, rate: number, from: string): Draft => ({
     action,
-    what: `${what}, hole ${hole.id}`,
+    what: `${what}, ${where}`,
     quantity,
     unit,
     rate,
     from,
   });
+  const earth = quantities.earthTo5_yd3 + quantities.earthBelow5_yd3;
   return [
     draft(
       'Dig where it is up to 5 ft deep',
@@ -204,13 +209,7 @@ function holeLines({ track }: Possible, hole: Hole): Draft[] {
       'digBelow5_per_yd3',
     ),
     draft('Shore the sides', quantities.support_ft2, 'ft²', prices.support_per_ft2, 'support_per_ft2'),
-    draft(
-      'Haul and backfill',
-      quantities.earthTo5_yd3 + quantities.earthBelow5_yd3,
-      'yd³',
-      prices.backfill_per_yd3,
-      'backfill_per_yd3',
-    ),
+    draft('Haul and backfill', earth, 'yd³', prices.backfill_per_yd3, 'backfill_per_yd3'),
     ...[...quantities.restore_ft2].map(([surface, area]) => {
       const rate = prices.restore_per_ft2[surface as keyof Prices['restore_per_ft2']] ?? 0;
       return rate === 'by-others'
@@ -230,6 +229,23 @@ function holeLines({ track }: Possible, hole: Hole): Draft[] {
       prices.permit_per_hole,
       'permit_per_hole',
     ),
+  ];
+}
+
+function holeLines({ track }: Possible, hole: Hole): Draft[] {
+  const { prices } = track;
+  const action = hole.serves[0] ?? null;
+  const where = `hole ${hole.id}`;
+  const draft = (what: string, quantity: number, unit: string, rate: number, from: string): Draft => ({
+    action,
+    what: `${what}, ${where}`,
+    quantity,
+    unit,
+    rate,
+    from,
+  });
+  return [
+    ...excavationDrafts(hole.quantities, prices, action, where),
     ...hole.closings.flatMap((fine) => {
       const bore = boreAtBreak(track, fine);
       return [

@@ -150,7 +150,12 @@ function lineFile({ model, condition }: ScopedLine, own: LineScope) {
       bank_yd3: roundFeet(pit.figures.bank.value),
       surface: pit.surface,
     })),
-    cleanouts: [],
+    cleanouts: own.cleanouts.map(({ station_ft, status, why, in: hole }) => ({
+      station_ft: roundFeet(station_ft),
+      status,
+      why,
+      in: hole,
+    })),
     options: own.options,
     referrals: own.referrals.map((referral) => ({ ...referral, at_ft: roundFeet(referral.at_ft) })),
   };

@@ -4,7 +4,7 @@ import { plain } from '../figure.js';
 import { pricesInForce, type Prices } from '../job/prices-schema.js';
 import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job } from '../job/schema.js';
-import { roundCents } from '../job/units.js';
+import { roundCents, sumCents } from '../job/units.js';
 import { schools, type Method, type School, type SurfaceKind } from '../job/vocabulary.js';
 import { overlap, overlaps, subtract, type Interval } from '../line/intervals.js';
 import { lineModel, type LineModel } from '../line/model.js';
@@ -15,6 +15,7 @@ import { laidLength, type LaidPipe } from '../pipe/laid.js';
 import { holeFigures, type HoleFigures } from '../trench/hole.js';
 import type { Warning } from '../warning.js';
 import { buyOf, type Buy } from './buy.js';
+import type { CleanoutWork } from './cleanout-work.js';
 import { sectionOf } from './hole-costs.js';
 import type { Action, Hole } from './layout.js';
 import { isCurable, isRootOrDeposit } from './obligations.js';
@@ -72,6 +73,7 @@ export interface LineScope {
   readonly segments: readonly (Segment & { runnerUp: RunnerUp | null })[];
   readonly actions: readonly ActionScope[];
   readonly pits: readonly (Hole & { figures: HoleFigures; surface: string })[];
+  readonly cleanouts: readonly CleanoutWork[];
   readonly options: readonly { what: string; adds: number }[];
   readonly referrals: Condition['referrals'];
 }
@@ -124,10 +126,11 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
 
   const again = lines.map(lookAgain);
   const allSeen = again.every(({ stretches }) => stretches.length === 0);
+  const totalOfWay = ({ scope, cleanouts }: Way) => sumCents([scope, cleanouts]);
   const supposed = (proves: 'sound' | 'failed') =>
-    allSeen
-      ? way.scope
-      : wayOf({ ...input(rules.school), lines: lines.map((line) => supposing(line, proves)) }).scope;
+    totalOfWay(
+      allSeen ? way : wayOf({ ...input(rules.school), lines: lines.map((line) => supposing(line, proves)) }),
+    );
   return {
     verdict: verdictOf(lines, way),
     school: rules.school,
@@ -139,17 +142,17 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
     prices: {
       currency: prices.currency,
       scope: way.scope,
-      cleanouts: 0,
-      total: way.scope,
+      cleanouts: way.cleanouts,
+      total: sumCents([way.scope, way.cleanouts]),
       carried: way.carried,
-      lines: way.priceLines,
+      lines: [...way.priceLines, ...way.cleanoutLines],
     },
     ways: ways.map((each) => ({
       school: each.school,
       feasible: each.feasible,
       scope: each.scope,
-      cleanouts: 0,
-      total: each.scope,
+      cleanouts: each.cleanouts,
+      total: sumCents([each.scope, each.cleanouts]),
       carried: each.carried,
       bars: Object.fromEntries(each.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
     })),
@@ -192,6 +195,7 @@ function lineScope(
       segments: [],
       actions: [],
       pits: [],
+      cleanouts: [],
       options: [],
       referrals: line.condition.referrals,
     };
@@ -225,6 +229,7 @@ function lineScope(
         ),
       };
     }),
+    cleanouts: chosen.cleanouts,
     options: depth.alternatives ? whileHere(lineWay, way, input) : [],
     referrals: line.condition.referrals,
   };

@@ -5,6 +5,7 @@ import type { Pin } from '../job/schema.js';
 import { roundCents } from '../job/units.js';
 import { methods, type Method, type School } from '../job/vocabulary.js';
 import { resolveStretch, type LineModel } from '../line/model.js';
+import { cleanoutWork, type CleanoutWork } from './cleanout-work.js';
 import { carriedOn, creditOf } from './carried.js';
 import { cheapest, hasWay } from './cheapest.js';
 import { methodBit, possibleOn } from './edges.js';
@@ -24,7 +25,15 @@ export interface LineWay {
   readonly line: ScopedLine;
   readonly prepared: Prepared;
   /** Undefined where nothing satisfies the rules and pins. */
-  readonly chosen: { plan: Plan; layout: Layout; prices: readonly PriceLine[]; carried: number } | undefined;
+  readonly chosen:
+    | {
+        plan: Plan;
+        layout: Layout;
+        prices: readonly PriceLine[];
+        cleanouts: readonly CleanoutWork[];
+        carried: number;
+      }
+    | undefined;
 }
 
 /** The cheapest scope of a job under one school. */
@@ -32,8 +41,11 @@ export interface Way {
   readonly school: School;
   readonly feasible: boolean;
   readonly lines: readonly LineWay[];
+  /** Lines of the scope; those of new and mended cleanouts come after them. */
   readonly priceLines: readonly PriceLine[];
+  readonly cleanoutLines: readonly PriceLine[];
   readonly scope: number;
+  readonly cleanouts: number;
   readonly carried: number;
 }
 
@@ -100,6 +112,7 @@ export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLi
         plan,
         layout,
         prices: priceLines(own.possible, layout),
+        cleanouts: cleanoutWork(own.possible, layout),
         carried: carriedAfter(own, plan, layout),
       },
     };
@@ -115,12 +128,17 @@ export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLi
     ...mobilisationLines(used, input.prices),
     ...lines.flatMap(({ chosen }) => chosen?.prices ?? []),
   ];
+  const cleanoutLines = lines.flatMap(
+    ({ chosen }) => chosen?.cleanouts.flatMap(({ prices }) => prices) ?? [],
+  );
   return {
     school: input.school,
     feasible: open.every(Boolean),
     lines,
     priceLines: all,
+    cleanoutLines,
     scope: totalOf(all),
+    cleanouts: totalOf(cleanoutLines),
     carried: roundCents(lines.reduce((sum, { chosen }) => sum + (chosen?.carried ?? 0), 0)),
   };
 }

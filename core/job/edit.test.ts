@@ -1,0 +1,46 @@
+import fc from 'fast-check';
+import { randomJob } from '../scope/test/random-job.js';
+import { applyEdit, editSchema, inverseOf, jobHead, lineHead, runHead, type Edit } from './edit.js';
+import type { Entry, Job } from './schema.js';
+
+// A property of undo, not a value: an edit and what takes it back leave the job as it was.
+const edits = (job: Job, pick: number): Edit[] => {
+  const line = job.lines[pick % job.lines.length];
+  const run = line?.runs[0];
+  const entry = run?.entries[pick % (run.entries.length || 1)];
+  if (!line || !run || !entry) throw new Error('a random job has lines, runs and entries');
+  const added: Entry = { id: `new${pick}`, kind: 'joint', reading_ft: 3 };
+  return [
+    { kind: 'job', set: { ...jobHead(job), title: 'other' } },
+    { kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 99 } },
+    { kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), zero: 'unknown' } },
+    { kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: { ...entry, note: 'changed' } },
+    { kind: 'entry', line: line.id, run: run.id, entry: added.id, set: added },
+    { kind: 'run', line: line.id, run: 'R9', set: { ...runHead(run), id: 'R9' } },
+  ];
+};
+
+test('an edit and its inverse leave the job as it was', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 5000 }), fc.nat(5), (seed, which) => {
+      const job = randomJob(seed, { lines: 2 });
+      const edit = edits(job, seed)[which] as Edit;
+      expect(editSchema.safeParse(edit).success).toBe(true);
+      const after = applyEdit(job, edit);
+      expect(after).not.toEqual(job);
+      expect(applyEdit(after, inverseOf(job, edit))).toEqual(job);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('removing a line takes its runs along; an edit of what is gone changes nothing', () => {
+  const job = randomJob(7, { lines: 2 });
+  const [line] = job.lines;
+  const without = applyEdit(job, { kind: 'line', line: line?.id ?? '', set: null });
+  expect(without.lines).toHaveLength(1);
+  const lost = edits(job, 0).filter(({ kind }) => kind === 'entry' || kind === 'run');
+  for (const edit of lost.filter((each) => 'line' in each && each.line === line?.id)) {
+    expect(applyEdit(without, edit)).toEqual(without);
+  }
+});
