@@ -31,8 +31,7 @@ export async function holdFolder(folder: string): Promise<() => Promise<void>> {
     rmSync(path, { force: true });
   }
   await listen(server, path).catch((error: unknown) => {
-    if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE')
-      throw new FolderTaken(folder);
+    if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') throw new FolderTaken(folder);
     throw error;
   });
   server.unref();

@@ -1,0 +1,127 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { lineHead } from '../core/job/edit.js';
+import { randomJob } from '../core/scope/test/random-job.js';
+import { openDatabase, type OpenedDatabase } from './database.js';
+import { storeOn, type Store } from './store.js';
+
+// A real PGlite folder, synced to disk as the server does it.
+const migrations = resolve(import.meta.dirname, 'migrations');
+const folder = mkdtempSync(join(tmpdir(), 'open-trench-store-'));
+let opened: OpenedDatabase;
+let store: Store;
+
+beforeAll(async () => {
+  opened = await openDatabase(folder, migrations);
+  store = storeOn(opened.db);
+}, 60_000);
+afterAll(() => opened.close());
+
+const add = async (id: string, seed: number) => {
+  const job = randomJob(seed, { lines: 2 });
+  expect(await store.add(id, job, 'test')).toMatchObject({ stored: { id, version: 1 } });
+  return job;
+};
+
+test('a job comes back as it went in, word for word and in order', async () => {
+  const job = await add('word', 11);
+  expect((await store.read('word'))?.job).toEqual(job);
+  expect(await store.read('nobody')).toBeUndefined();
+});
+
+test('an edit raises the version, keeps what it replaced, and its inverse brings it back', async () => {
+  const job = await add('edit', 12);
+  const [line] = job.lines;
+  if (!line) throw new Error('a random job has a line');
+  const written = await store.edit(
+    'edit',
+    'first-set',
+    [{ kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 77 } }],
+    'tablet',
+  );
+  expect(written).toMatchObject({ stored: { version: 2 } });
+  const [change] = await store.history('edit', 1);
+  expect(change).toMatchObject({ device: 'tablet', edit: { set: { groundwater_ft: 77 } } });
+  if (!change) throw new Error('the history is empty');
+  await store.edit('edit', 'second-set', [change.inverse], 'tablet');
+  expect((await store.read('edit'))?.job).toEqual(job);
+});
+
+test('a set goes in whole or not at all', async () => {
+  const job = await add('whole', 13);
+  const [line] = job.lines;
+  const [run] = line?.runs ?? [];
+  if (!line || !run) throw new Error('a random job has a run');
+  const good = {
+    kind: 'entry',
+    line: line.id,
+    run: run.id,
+    entry: 'n1',
+    set: { id: 'n1', kind: 'joint', reading_ft: 3 },
+  } as const;
+  const bad = {
+    ...good,
+    entry: 'n2',
+    set: { id: 'n2', kind: 'point', reading_ft: 3, point: 'NOBODY' },
+  } as const;
+  const written = await store.edit('whole', 'half-bad', [good, bad], 'test');
+  expect('faults' in written && written.faults.map(({ message }) => message)).toEqual([
+    'unknown point "NOBODY"',
+  ]);
+  expect(await store.read('whole')).toMatchObject({ version: 1, job });
+});
+
+test('edits sent at once go in one after the other, none lost', async () => {
+  const job = await add('many', 14);
+  const [line] = job.lines;
+  const [run] = line?.runs ?? [];
+  if (!line || !run) throw new Error('a random job has a run');
+  await Promise.all(
+    Array.from({ length: 20 }, (_, i) =>
+      store.edit(
+        'many',
+        `set-${i}`,
+        [
+          {
+            kind: 'entry',
+            line: line.id,
+            run: run.id,
+            entry: `n${i}`,
+            set: { id: `n${i}`, kind: 'joint', reading_ft: i },
+          },
+        ],
+        'test',
+      ),
+    ),
+  );
+  const stored = await store.read('many');
+  expect(stored?.version).toBe(21);
+  expect(stored?.job.lines[0]?.runs[0]?.entries).toHaveLength(run.entries.length + 20);
+});
+
+test('a removed job is gone with all that belongs to it; the list is newest first', async () => {
+  await add('gone', 15);
+  expect(await store.remove('gone')).toBe(true);
+  expect(await store.remove('gone')).toBe(false);
+  expect(await store.history('gone', 5)).toEqual([]);
+  const changed = (await store.list()).map(({ changedAt }) => changedAt);
+  expect(changed).toEqual([...changed].sort().reverse());
+});
+
+test('a job that breaks the rules of the file is refused with its faults', async () => {
+  expect(
+    await store.add(
+      'bad',
+      { format: 'open-trench-job', version: 1, title: 'x', lines: [], colour: 'red' },
+      'test',
+    ),
+  ).toMatchObject({
+    faults: expect.arrayContaining([{ path: 'colour', message: 'unknown field' }]) as unknown,
+  });
+  expect(await store.read('bad')).toBeUndefined();
+});
+
+test('the folder is held: a second opening says so', async () => {
+  await expect(openDatabase(folder, migrations)).rejects.toThrow(/already running on/);
+});

@@ -1,0 +1,88 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readJob, readJobText } from '../core/job/read.js';
+import { jobView } from '../core/scope/job-view.js';
+import { parseLogLine } from '../core/logline/parse.js';
+import { counterOf, entriesOf, twinOf } from './log/entries';
+import { newJob } from './jobs/new-job';
+import { barDetail, barsOf } from './sheet/scope-lane';
+import { depthAt, plusMinusAt, sheetScale } from './sheet/sheet-scale';
+
+const { job } = readJobText(
+  readFileSync(join(import.meta.dirname, '../demo/jobs/1-quarry-lane.json'), 'utf8'),
+);
+if (!job) throw new Error('the demo job cannot be read');
+const view = jobView(job, { alternatives: false });
+const [lineView] = view.lines;
+const [lineScope] = view.scope.lines;
+const [line] = job.lines;
+if (!lineView || !lineScope || !line) throw new Error('the demo job has a line');
+
+// What the screens derive from the view, held to the view itself.
+test('bars of the scope lie end to end over the whole line and name each action once', () => {
+  const bars = barsOf(lineScope);
+  expect(bars[0]?.from_ft).toBe(lineView.from_ft);
+  expect(bars.at(-1)?.to_ft).toBe(lineView.to_ft);
+  bars.slice(1).forEach((bar, i) => expect(bar.from_ft).toBe(bars[i]?.to_ft));
+  expect(bars.flatMap(({ action }) => action?.id ?? [])).toEqual(lineScope.actions.map(({ id }) => id));
+  const liner = bars.find(({ action }) => action?.liner);
+  expect(liner && barDetail(liner)).toContain(`cut ${liner?.action?.liner?.cut.value.toFixed(1) ?? ''}`);
+});
+
+test('one axis: stations keep their order and stay inside the sheet', () => {
+  const { x } = sheetScale(lineView, 944);
+  expect(x(lineView.from_ft)).toBeGreaterThanOrEqual(100);
+  expect(x(lineView.to_ft)).toBeLessThan(944);
+  expect(depthAt(lineView, 0)).toBeCloseTo(2.3, 9);
+  const main = lineView.points.find(({ kind }) => kind === 'main');
+  expect(plusMinusAt(lineView, main?.station.value ?? 0)).toBe(main?.station.plusMinus);
+});
+
+test('every row of the log has a station whose working ends in it, and every reading is shown once', () => {
+  const told = lineView.rows.flatMap(({ readings, details, entry }) => [
+    entry.id,
+    ...readings.map((each) => each.entry),
+    ...details.map(({ id }) => id),
+  ]);
+  const all = line.runs.flatMap(({ entries }) => entries.map(({ id }) => id));
+  expect([...new Set(told)].sort()).toEqual([...all].sort());
+  for (const row of lineView.rows) expect(row.station?.steps.length).toBeGreaterThan(0);
+});
+
+test('a second reading finds its twin on the other pass, and is tied to it only when asked', () => {
+  const run = line.runs.at(-1);
+  if (!run) throw new Error('the demo line has a run');
+  const parts = parseLogLine('43.4 offset 1 in', { pass: 'out', end: 'MAIN', points: line.points });
+  const [draft] = parts;
+  expect(draft?.entry && twinOf(draft.entry, run, lineView)).toBeUndefined();
+  const back = parseLogLine('42.9 roots 10%', { pass: 'back', end: 'MAIN', points: line.points });
+  expect(back[0]?.entry && twinOf(back[0].entry, run, lineView)).toBeUndefined();
+  const change = parseLogLine('54.9 pvc 4 > clay 4', { pass: 'out', end: 'MAIN', points: line.points });
+  const twin = change[0]?.entry && twinOf(change[0].entry, run, lineView);
+  expect(twin?.id).toBe('e13');
+  const ids = entriesOf(change, line, run, lineView);
+  expect(ids[0]).toMatchObject({ sameAs: 'e13' });
+  expect(line.runs.flatMap(({ entries }) => entries.map(({ id }) => id))).not.toContain(ids[0]?.id);
+  expect(entriesOf(change, line, run, undefined)[0]).not.toHaveProperty('sameAs');
+  expect(counterOf(lineView, run.id)?.place(1.7)).toBeCloseTo(0, 1);
+});
+
+test('a new job is a valid job file that claims nothing nobody said', () => {
+  const made = newJob(
+    {
+      title: '1 New Street',
+      customer: '',
+      reason: 'backup',
+      zero: 'cap',
+      riser_ft: undefined,
+      material: 'clay',
+      diameter_in: 4,
+      soil: 'unknown',
+    },
+    '2026-05-01',
+  );
+  const read = readJob(made);
+  expect(read.faults).toBeUndefined();
+  expect(made.lines[0]?.points[0]).not.toHaveProperty('riser_ft');
+  expect(jobView(made, { alternatives: false }).scope.verdict).toEqual(['serviceable', 'incomplete']);
+});
