@@ -26,6 +26,7 @@ check('Direction of imports', bin('depcruise'), ['--output-type', 'err', 'core',
 check('Dead code', bin('knip'), []);
 check('Types', bin('tsc'), ['-p', 'tsconfig.json']);
 check('Types of the pages', bin('tsc'), ['-p', 'web/tsconfig.json']);
+check('Types of the browser tests', bin('tsc'), ['-p', 'e2e/tsconfig.json']);
 
 process.stderr.write('\nUnit tests\n');
 const jest = spawnSync(bin('jest'), ['--json', '--outputFile=test-results/jest.json'], {

@@ -4,38 +4,14 @@ import { segmentPercent } from './measure.js';
 import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
 import type { Entry, Line } from '../job/schema.js';
 import { lineModel } from '../line/model.js';
+import { oneLine } from '../test/one-line.js';
 
 // The grade table is common practice: the default house rules.
 const judge = (entries: object[], more: Partial<Line> = {}, rules: RulesOverride = {}) => {
-  const line: Line = {
-    id: 'house',
-    datum: 'CO1',
-    end: 'MAIN',
-    pipe: { material: 'clay', diameter_in: 4 },
-    points: [
-      { id: 'CO1', kind: 'cleanout' },
-      { id: 'MAIN', kind: 'main' },
-    ],
-    runs: [
-      {
-        id: 'R1',
-        access: 'CO1',
-        direction: 'downstream',
-        zero: 'pipe',
-        on: '2026-03-04',
-        entries: [
-          { id: 'end', kind: 'point', reading_ft: 80, pass: 'back', point: 'MAIN' },
-          ...(entries.map((entry, i) => ({
-            id: `f${i}`,
-            kind: 'finding',
-            reading_ft: 20 + 5 * i,
-            ...entry,
-          })) as Entry[]),
-        ],
-      },
-    ],
-    ...more,
-  };
+  const line = oneLine(
+    entries.map((entry, i) => ({ id: `f${i}`, kind: 'finding', reading_ft: 20 + 5 * i, ...entry })),
+    more,
+  );
   return condition(lineModel(line, rules), rulesInForce(rules));
 };
 const gradesOf = (entries: object[], more: Partial<Line> = {}, rules: RulesOverride = {}) =>

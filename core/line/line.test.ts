@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Entry, Line } from '../job/schema.js';
+import { oneLine } from '../test/one-line.js';
 import { covers, overlap, subtract, union, type Interval } from './intervals.js';
 import { lineModel } from './model.js';
 import { straightBetween } from './profile.js';
@@ -25,27 +26,7 @@ test('union, difference and overlap agree with one another', () => {
 });
 
 const entry = (id: string, more: object): Entry => ({ id, kind: 'joint', reading_ft: 0, ...more });
-const model = (more: Partial<Line>, entries: Entry[] = []) =>
-  lineModel({
-    id: 'house',
-    datum: 'CO1',
-    end: 'MAIN',
-    pipe: { material: 'clay', diameter_in: 4 },
-    points: [
-      { id: 'CO1', kind: 'cleanout' },
-      { id: 'MAIN', kind: 'main' },
-    ],
-    runs: [
-      {
-        id: 'R1',
-        access: 'CO1',
-        direction: 'downstream',
-        zero: 'pipe',
-        entries: [entry('end', { kind: 'point', reading_ft: 80, point: 'MAIN' }), ...entries],
-      },
-    ],
-    ...more,
-  });
+const model = (more: Partial<Line>, entries: Entry[] = []) => lineModel(oneLine(entries, more));
 
 // Common practice: inverts joined straight between located depths, level beyond the last.
 test('depth is ground less invert, straight between located inverts, level beyond, later of two wins', () => {

@@ -14,6 +14,7 @@ import { wayInAt } from '../methods/line.js';
 import { laidLength, type LaidPipe } from '../pipe/laid.js';
 import { holeFigures, type HoleFigures } from '../trench/hole.js';
 import type { Warning } from '../warning.js';
+import { findingWords } from '../logline/say.js';
 import { buyOf, type Buy } from './buy.js';
 import type { CleanoutWork } from './cleanout-work.js';
 import { sectionOf } from './hole-costs.js';
@@ -282,7 +283,7 @@ function whileHere(lineWay: LineWay, way: Way, input: WayInput): { what: string;
     if (!other.feasible || !method) return [];
     return [
       {
-        what: `${method} at ${finding.placed.from_ft.toFixed(1)} ft while here: ${finding.placed.entry.finding} to watch`,
+        what: `${method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingWords[finding.placed.entry.finding].toLowerCase()} to watch`,
         adds: roundCents(other.scope - way.scope),
       },
     ];

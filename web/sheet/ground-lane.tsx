@@ -283,6 +283,17 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
         }
         return null;
       })}
+      {(scope?.cleanouts ?? [])
+        .filter(({ status }) => status === 'new')
+        .map((cleanout) => (
+          <NewCleanout
+            key={cleanout.station_ft}
+            x={x(cleanout.station_ft)}
+            top={groundTop}
+            bottom={y(depthAt(line, cleanout.station_ft))}
+            why={cleanout.why}
+          />
+        ))}
       <PipeLabels line={line} pits={pits} scale={scale} y={y} bore_px={bore_px} />
       {below.map(({ key, left, text, row }) => (
         <text
@@ -299,6 +310,17 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
           {text}
         </text>
       ))}
+    </g>
+  );
+}
+
+/** A cleanout that this scope puts in: dashed, in the colour of what is to be done. */
+function NewCleanout({ x, top, bottom, why }: { x: number; top: number; bottom: number; why: string }) {
+  return (
+    <g stroke="var(--chakra-colors-signal)">
+      <line x1={x} x2={x} y1={top} y2={bottom} strokeWidth={3} strokeDasharray="4 3" />
+      <rect x={x - 7} y={top - 7} width={14} height={7} fill="var(--chakra-colors-signal)" />
+      <title>{`New cleanout: ${why}`}</title>
     </g>
   );
 }

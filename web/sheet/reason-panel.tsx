@@ -149,6 +149,28 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
       {bar.method === 'clean' && (
         <Caution>Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.</Caution>
       )}
+      {lineScope.options.length > 0 && (
+        <Part title="While here">
+          {lineScope.options.map((option) => (
+            <Flex key={option.what} justify="space-between" gap="3" mb="1">
+              <Text>{option.what}</Text>
+              <Text fontWeight={700} whiteSpace="nowrap">
+                + {money(option.adds, scope.prices.currency)}
+              </Text>
+            </Flex>
+          ))}
+        </Part>
+      )}
+      {lineScope.cleanouts.length > 0 && (
+        <Part title="Cleanouts">
+          {lineScope.cleanouts.map((cleanout) => (
+            <Text key={`${cleanout.status} ${cleanout.station_ft}`} mb="1">
+              <strong>{cleanout.status}</strong> at {feet(cleanout.station_ft)} ft: {cleanout.why}
+              {cleanout.status === 'new' && `, riser ${feet(cleanout.riser_ft)} ft`}
+            </Text>
+          ))}
+        </Part>
+      )}
       {inside.length > 0 && (
         <Part title="Seen">
           {inside.map((each) => (
