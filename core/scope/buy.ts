@@ -10,7 +10,7 @@ import type { LineWay } from './way.js';
 
 /** What a job buys by the piece: sticks with what is cut from each, and couplings by both outside diameters. */
 export interface Buy {
-  readonly sticks: readonly (Stick & { item: string })[];
+  readonly sticks: readonly (Stick & { item: string; material: Material; diameter_in: number })[];
   readonly couplings: readonly (Coupling & { line: string; what: string })[];
 }
 
@@ -19,11 +19,11 @@ const couplingGap_ft = 1 / 4 / 12;
 
 /** Sticks are cut over the whole job at once, one material and bore at a time. */
 export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
-  const pieces = new Map<string, { material: Material; pieces: Piece[] }>();
+  const pieces = new Map<string, { material: Material; diameter_in: number; pieces: Piece[] }>();
   const couplings: Buy['couplings'][number][] = [];
   const need = (material: Material, bore_in: number, piece: Piece) => {
     const item = `${material} ${bore_in} in`;
-    const known = pieces.get(item) ?? { material, pieces: [] };
+    const known = pieces.get(item) ?? { material, diameter_in: bore_in, pieces: [] };
     known.pieces.push(piece);
     pieces.set(item, known);
   };
@@ -64,8 +64,13 @@ export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
     }
   }
   return {
-    sticks: [...pieces].flatMap(([item, { material, pieces: all }]) =>
-      cutList(all, stickLengths_ft[material] ?? [20]).map((stick) => ({ item, ...stick })),
+    sticks: [...pieces].flatMap(([item, { material, diameter_in, pieces: all }]) =>
+      cutList(all, stickLengths_ft[material] ?? [20]).map((stick) => ({
+        item,
+        material,
+        diameter_in,
+        ...stick,
+      })),
     ),
     couplings,
   };

@@ -1,6 +1,8 @@
+import { methods } from '../job/vocabulary.js';
 import { overlaps } from '../line/intervals.js';
 import type { Warning } from '../warning.js';
 import { hasWay } from './cheapest.js';
+import { methodBit } from './edges.js';
 import { refusalOn } from './refusals.js';
 import type { Restriction } from './search.js';
 import type { LineWay, Way } from './way.js';
@@ -20,14 +22,21 @@ function noWay({ line, prepared }: LineWay): Warning[] {
         feasible(kept.filter((each) => each !== pin)) ? kept : kept.filter((each) => each !== pin),
       line.restrictions,
     );
-    const places = colliding.map(({ from_ft, to_ft }) => `${from_ft.toFixed(1)} to ${to_ft.toFixed(1)} ft`);
+    const places = colliding.map((pin) => {
+      const forced = methods.filter((method) => pin.allowed & methodBit(method));
+      const [only] = forced;
+      const others = line.restrictions.filter((each) => each !== pin);
+      const refusal = forced.length === 1 && only ? refusalOn(track, only, pin, others) : undefined;
+      const where = `${pin.from_ft.toFixed(1)} to ${pin.to_ft.toFixed(1)} ft`;
+      return refusal ? `${only ?? ''} at ${where} (${refusal.rule}: ${refusal.why})` : where;
+    });
     const duty = track.obligations.cured.find(({ place }) => colliding.some((pin) => overlaps(pin, place)));
     return [
       {
         rule: 'no-way',
         line: id,
         at_ft: colliding[0]?.from_ft ?? 0,
-        message: `these pins collide: ${places.join('; ')}${duty ? `, with: ${duty.why}` : ''}. Lift one of them`,
+        message: `These pins collide: ${places.join('; ')}${duty ? `, with: ${duty.why}` : ''}. Lift one of them`,
       },
     ];
   }

@@ -105,7 +105,7 @@ function regradeRefusal(track: Track, stretch: Interval): Refusal | undefined {
     ({ placed, place }) => placed.entry.finding === 'belly' && overlaps(place, stretch),
   );
   if (bellies.length === 0)
-    return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'nothing' };
+    return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'a sag found here' };
   if (!track.model.profile.graded) {
     return {
       rule: 'fall-unknown',

@@ -1,6 +1,7 @@
 import type { Condition } from '../condition/condition.js';
 import { condition } from '../condition/condition.js';
 import { plain } from '../figure.js';
+import { capacity, type Capacity } from '../grade/capacity.js';
 import { pricesInForce, type Prices } from '../job/prices-schema.js';
 import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job } from '../job/schema.js';
@@ -88,6 +89,8 @@ export interface ActionScope extends Action {
   readonly cost: number;
   readonly liner?: LinerOrder;
   readonly pipe?: LaidPipe;
+  /** Where the fall is known. */
+  readonly capacity?: Capacity;
 }
 
 /** A job laid out and graded once, ready to be scoped under any school or pins. */
@@ -215,6 +218,7 @@ function lineScope(
       ...action,
       cost: totalOf(amountOf(action.id)),
       ...actionOrder(lineWay, action, chosen.layout.holes),
+      ...capacityOf(lineWay, action),
     })),
     pits: chosen.layout.holes.map((hole) => {
       const cells = track.cells.filter((cell) => overlaps(cell, hole) && !cell.closedTo);
@@ -342,6 +346,25 @@ function actionOrder(
       })),
     }),
   };
+}
+
+/** Flow before and after an action, at the mean fall between its ends. */
+function capacityOf({ line: { model }, prepared }: LineWay, action: Action): { capacity?: Capacity } {
+  const { track } = prepared.possible;
+  const cells = track.cells.slice(action.fromBreak, action.toBreak);
+  const [first] = cells;
+  if (!model.profile.graded || !first) return {};
+  const fall_ft = model.profile.invert(action.from_ft) - model.profile.invert(action.to_ft);
+  const wall_in = Math.max(...cells.map(({ thickness }) => madeThickness(thickness.needed_in) ?? 0));
+  const lined = action.entry_ft !== null;
+  const found = capacity({
+    slope: fall_ft / (action.to_ft - action.from_ft),
+    bore_in: first.pipe.diameter_in,
+    material: first.pipe.material,
+    after_in: first.pipe.diameter_in - (lined ? 2 * wall_in : 0),
+    lined,
+  });
+  return found ? { capacity: found } : {};
 }
 
 function linerEntry(

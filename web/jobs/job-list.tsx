@@ -202,7 +202,11 @@ function JobRow({ stored }: { stored: StoredJob }) {
         </Text>
         <Box textAlign={{ md: 'right' }}>
           <Text fontWeight={700}>
-            {view ? money(view.scope.prices.total, view.scope.prices.currency) : ''}
+            {!view
+              ? ''
+              : view.scope.feasible
+                ? money(view.scope.prices.total, view.scope.prices.currency)
+                : 'no way'}
           </Text>
           <Text color="soft" fontSize="13px">
             {dayAndTime(stored.changedAt)}

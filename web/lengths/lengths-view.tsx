@@ -195,7 +195,7 @@ function BuyList({ buy }: { buy: Scope['buy'] }) {
           wrap="wrap"
         >
           <Text width="190px">
-            <strong>{stick.length_ft} ft</strong> of {stick.item}
+            <strong>{stick.length_ft} ft</strong> of {stick.diameter_in} in {materialWords[stick.material]}
           </Text>
           <Flex flex="1" minWidth="240px" height="30px" aria-hidden>
             <Flex width={`${(100 * stick.length_ft) / longest}%`} border="1.5px solid" borderColor="ink">

@@ -128,6 +128,18 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
           />
         </Part>
       )}
+      {bar.action?.capacity && (
+        <Part title="Flow">
+          <Sum label="Carries full, now" figure={bar.action.capacity.before} digits={0} />
+          <Sum label="Carries full, after" figure={bar.action.capacity.after} digits={0} />
+          <Text>
+            {bar.action.capacity.velocity_ft_s.toFixed(1)} ft/s full or half full:{' '}
+            {bar.action.capacity.selfCleansing
+              ? 'keeps itself clean'
+              : 'too slow to keep itself clean (2 ft/s)'}
+          </Text>
+        </Part>
+      )}
       {holes.map((hole) => (
         <Part
           key={hole.id}

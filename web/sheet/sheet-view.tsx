@@ -275,9 +275,9 @@ function Foot({
           data-testid="total"
           whiteSpace="nowrap"
         >
-          {money(prices.total, prices.currency)}
+          {view.scope.feasible ? money(prices.total, prices.currency) : 'no way'}
         </Text>
-        {view.scope.firstStep && (
+        {view.scope.firstStep && view.scope.feasible && (
           <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
             {Math.abs(range.failed - range.sound) < 0.005
               ? 'look again first'
