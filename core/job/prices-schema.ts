@@ -100,8 +100,8 @@ export const defaultPrices: Prices = {
   rehang_per_ft: 44,
   cutBack_each: 310,
   cleanout_each: { new: 640, exposed: 180, raised: 260, recapped: 75, rebuilt: 780 },
-  yearlyCleaning: 345,
-  look: 240,
+  yearlyCleaning: 185,
+  look: 165,
   markup: 0,
   tax: 0,
 };
