@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { condition } from './condition.js';
 import { gradeByBounds } from './grade-table.js';
 import { segmentPercent } from './measure.js';
@@ -175,4 +176,24 @@ test('a house may move the limits of a row', () => {
   expect(
     gradesOf([{ finding: 'roots', percent: 12 }], {}, { findings: { roots: { bounds: [15, 30, 60] } } }),
   ).toEqual([1]);
+});
+
+// A property of any table of limits: worse is never graded better.
+test('a larger measure never has a lower grade, and a row’s own limits decide', () => {
+  const kinds = ['roots', 'deposit', 'deformation', 'blister', 'intrusion'] as const;
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...kinds),
+      fc.integer({ min: 0, max: 99 }),
+      fc.integer({ min: 1, max: 40 }),
+      (finding, percent, more) => {
+        const [less, worse] = gradesOf([
+          { finding, percent },
+          { finding, percent: Math.min(100, percent + more) },
+        ]);
+        expect(worse ?? 0).toBeGreaterThanOrEqual(less ?? 0);
+      },
+    ),
+    { numRuns: 60 },
+  );
 });

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { linerOrder } from './liner.js';
 import {
   forStiffness,
@@ -93,4 +94,44 @@ test('resin for a cut length', () => {
   });
   expect(order(length(60)).resin.value).toBeCloseTo(4.29, 2);
   expect(order({ ...length(50), host_in: 6, thickness_in: 0.177 }).resin.value).toBeCloseTo(8.05, 2);
+});
+
+// Properties of the standard's formulas: more load is never a thinner liner.
+test('thickness grows with water, cover and ovality, and is in proportion to the bore', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 3, max: 12, noNaN: true }),
+      fc.double({ min: 0.5, max: 15, noNaN: true }),
+      fc.double({ min: 0.1, max: 5, noNaN: true }),
+      fc.double({ min: 0, max: 9, noNaN: true }),
+      (host, head, more, oval) => {
+        for (const formula of [partlyDeteriorated, outOfRound]) {
+          expect(formula(host, head + more, oval)).toBeGreaterThanOrEqual(formula(host, head, oval) - 1e-12);
+          expect(formula(host, head, oval + 1)).toBeGreaterThanOrEqual(formula(host, head, oval) - 1e-12);
+          expect(formula(2 * host, head, oval)).toBeCloseTo(2 * formula(host, head, oval), 9);
+        }
+        expect(fullyDeteriorated(host, head + more, head, 0, oval)).toBeGreaterThan(0);
+        expect(fullyDeteriorated(host, head + more, head, 5, oval)).toBeGreaterThan(
+          fullyDeteriorated(host, head + more, head, 0, oval),
+        );
+      },
+    ),
+  );
+});
+
+test('a liner is never cut shorter than what it must reach, nor more than half a foot longer', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 120, noNaN: true }),
+      fc.double({ min: 0, max: 6, noNaN: true }),
+      fc.boolean(),
+      (length, pm, atMain) => {
+        const made = order({ from_ft: 0, to_ft: length, plusMinus_ft: pm, endsAtMain: atMain });
+        const reach = length - (atMain ? 0.25 : 0) + 3 + Math.max(0.5, pm);
+        expect(made.cut.value).toBeGreaterThanOrEqual(reach - 1e-5);
+        expect(made.cut.value).toBeLessThan(reach + 0.5 + 1e-5);
+        expect((made.cut.value * 2) % 1).toBeCloseTo(0, 9);
+      },
+    ),
+  );
 });

@@ -1,18 +1,15 @@
 import type { Condition } from '../condition/condition.js';
 import { condition } from '../condition/condition.js';
-import { plain } from '../figure.js';
-import { capacity, type Capacity } from '../grade/capacity.js';
+import type { Capacity } from '../grade/capacity.js';
 import { pricesInForce, type Prices } from '../job/prices-schema.js';
 import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job } from '../job/schema.js';
 import { roundCents, sumCents } from '../job/units.js';
 import { schools, type Method, type School, type SurfaceKind } from '../job/vocabulary.js';
-import { overlap, overlaps, subtract, type Interval } from '../line/intervals.js';
-import { lineModel, type LineModel } from '../line/model.js';
-import { linerOrder, type LinerOrder } from '../liner/liner.js';
-import { madeThickness, thicknessSteps } from '../liner/thickness.js';
-import { wayInAt } from '../methods/line.js';
-import { laidLength, type LaidPipe } from '../pipe/laid.js';
+import { overlap, overlaps, type Interval } from '../line/intervals.js';
+import { lineModel } from '../line/model.js';
+import type { LinerOrder } from '../liner/liner.js';
+import type { LaidPipe } from '../pipe/laid.js';
 import { holeFigures, type HoleFigures } from '../trench/hole.js';
 import type { Warning } from '../warning.js';
 import { findingWords } from '../logline/say.js';
@@ -24,7 +21,9 @@ import { isCurable, isRootOrDeposit } from './obligations.js';
 import type { PriceLine } from './price-lines.js';
 import { totalOf } from './price-lines.js';
 import { forbidding, segmentsOf, type Segment } from './segments.js';
-import { lookAgain, supposing } from './unseen.js';
+import { firstStep, lookAgain, supposing, type FirstStep } from './unseen.js';
+import { lineWarnings, planWarnings } from './warnings.js';
+import { actionOrder, capacityOf } from './action-order.js';
 import { verdictOf, type Verdict } from './verdict.js';
 import {
   prepareLines,
@@ -53,7 +52,7 @@ export interface Scope {
     readonly lines: readonly PriceLine[];
   };
   readonly ways: readonly WaySummary[];
-  readonly firstStep: { what: string; from_ft: number; to_ft: number; why: string; price: number } | null;
+  readonly firstStep: FirstStep | null;
   readonly ifUnseenIs: { sound: number; failed: number };
   readonly warnings: readonly Warning[];
 }
@@ -292,166 +291,4 @@ function whileHere(lineWay: LineWay, way: Way, input: WayInput): { what: string;
       },
     ];
   });
-}
-
-/** Lengths to order for an action: a liner's, or the new pipe's. */
-function actionOrder(
-  lineWay: LineWay,
-  action: Action,
-  holes: readonly Hole[],
-): { liner?: LinerOrder; pipe?: LaidPipe } {
-  const { track } = lineWay.prepared.possible;
-  const { model } = lineWay.line;
-  const cells = track.cells.slice(action.fromBreak, action.toBreak);
-  const bore_in = Math.max(...cells.map(({ pipe }) => pipe.diameter_in));
-  if (action.entry_ft === null) {
-    return {
-      pipe: laidLength({
-        method: action.method,
-        from_ft: action.from_ft,
-        to_ft: action.to_ft,
-        material: action.method === 'burst' ? 'hdpe' : track.rules.newPipe,
-        diameter_in: bore_in,
-        pits:
-          action.method === 'burst'
-            ? holes.filter(({ kind, serves }) => kind !== 'dig' && serves.includes(action.id)).length
-            : 0,
-      }),
-    };
-  }
-  const thickest = cells.reduce((most, cell) =>
-    cell.thickness.needed_in > most.thickness.needed_in ? cell : most,
-  );
-  const atMain = model.points.some(
-    ({ point, at }) =>
-      point.kind === 'main' &&
-      [action.from_ft, action.to_ft].some((end) => Math.abs(end - at.station_ft) <= 0.01),
-  );
-  return {
-    liner: linerOrder({
-      from_ft: action.from_ft,
-      to_ft: action.to_ft,
-      plusMinus_ft: model.survey.lengthPlusMinus(
-        track.nearest[action.fromBreak] ?? '',
-        track.nearest[action.toBreak] ?? '',
-      ),
-      endsAtMain: atMain,
-      entry: linerEntry(model, action, holes, bore_in),
-      host_in: bore_in,
-      thickness_in: madeThickness(thickest.thickness.needed_in) ?? 0.236,
-      governs: thickest.thickness.governs,
-      thicknessSteps: thicknessSteps(thickest.loads).map((step) => ({
-        ...step,
-        expression: `at ${plain((thickest.from_ft + thickest.to_ft) / 2, 1)} ft: ${step.expression}`,
-      })),
-    }),
-  };
-}
-
-/** Flow before and after an action, at the mean fall between its ends. */
-function capacityOf({ line: { model }, prepared }: LineWay, action: Action): { capacity?: Capacity } {
-  const { track } = prepared.possible;
-  const cells = track.cells.slice(action.fromBreak, action.toBreak);
-  const [first] = cells;
-  if (!model.profile.graded || !first) return {};
-  const fall_ft = model.profile.invert(action.from_ft) - model.profile.invert(action.to_ft);
-  const wall_in = Math.max(...cells.map(({ thickness }) => madeThickness(thickness.needed_in) ?? 0));
-  const lined = action.entry_ft !== null;
-  const found = capacity({
-    slope: fall_ft / (action.to_ft - action.from_ft),
-    bore_in: first.pipe.diameter_in,
-    material: first.pipe.material,
-    after_in: first.pipe.diameter_in - (lined ? 2 * wall_in : 0),
-    lined,
-  });
-  return found ? { capacity: found } : {};
-}
-
-function linerEntry(
-  model: LineModel,
-  action: Action,
-  holes: readonly Hole[],
-  bore_in: number,
-): Parameters<typeof linerOrder>[0]['entry'] {
-  const entry_ft = action.entry_ft ?? action.from_ft;
-  const inHole = holes.some(({ from_ft, to_ft }) => from_ft <= entry_ft + 1e-6 && entry_ft <= to_ft + 1e-6);
-  const goes = Math.abs(entry_ft - action.from_ft) < 1e-6 ? 'downstream' : 'upstream';
-  const way = inHole ? undefined : wayInAt(model, entry_ft, goes, bore_in);
-  if (!way) return { by: 'pit' };
-  return way.point.kind === 'cleanout'
-    ? { by: 'cleanout', riser_ft: way.point.riser_ft ?? model.profile.depth(entry_ft) }
-    : { by: 'manhole', depth_ft: model.profile.depth(entry_ft) };
-}
-
-function firstStep(lines: readonly ScopedLine[], prices: Prices): Scope['firstStep'] {
-  const needed = lines.map(lookAgain).filter(({ stretches }) => stretches.length > 0);
-  if (needed.length === 0) return null;
-  const ends = needed.map(({ stretches }) => ({
-    from_ft: Math.min(...stretches.map(({ from_ft }) => from_ft)),
-    to_ft: Math.max(...stretches.map(({ to_ft }) => to_ft)),
-  }));
-  const feet = ends.reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
-  const raw = (prices.mobilisation.clean ?? 0) + feet * prices.cleaning_per_ft + prices.look;
-  return {
-    what: 'clean and look again',
-    from_ft: Math.min(...ends.map(({ from_ft }) => from_ft)),
-    to_ft: Math.max(...ends.map(({ to_ft }) => to_ft)),
-    why: needed.flatMap(({ why }) => why).join('; '),
-    price: roundCents(raw * (1 + prices.markup) * (1 + prices.tax)),
-  };
-}
-
-function lineWarnings({ model, condition: judged }: ScopedLine): Warning[] {
-  const bare = subtract([model.extent], model.surfaces);
-  return [
-    ...model.warnings,
-    ...judged.warnings,
-    ...(bare.length > 0
-      ? [
-          {
-            rule: 'surface-unknown',
-            line: model.line.id,
-            at_ft: bare[0]?.from_ft ?? 0,
-            message: 'nobody said what lies on top of some of this line: it is priced as lawn',
-          },
-        ]
-      : []),
-  ];
-}
-
-/** What the crew must know about a chosen plan. */
-function planWarnings({ line, prepared, chosen }: LineWay): Warning[] {
-  if (!chosen) return [];
-  const { track } = prepared.possible;
-  const id = line.model.line.id;
-  const first = (flag: (cell: (typeof track.cells)[number], method: Method) => boolean) =>
-    track.cells.find((cell, i) => flag(cell, chosen.layout.cells[i]?.method ?? 'leave'))?.from_ft;
-  const warnings: [string, string, number | undefined][] = [
-    [
-      'soft-pipe',
-      'fibre pipe is cleaned here: no cutting blade, no high pressure',
-      first((cell, method) => method === 'clean' && cell.pipe.material === 'fibre'),
-    ],
-    [
-      'dug-unseen',
-      'pipe that nobody saw is replaced here: what is found may change the ends',
-      first((cell, method) => !cell.seen && method !== 'leave' && method !== 'clean'),
-    ],
-    [
-      'asbestos-cement-dust',
-      'asbestos cement is cut here: wet, no saw, licensed handling of the pieces',
-      first(
-        (cell, method) =>
-          cell.pipe.material === 'asbestos-cement' && method !== 'leave' && method !== 'clean',
-      ),
-    ],
-    [
-      'left-unseen',
-      'left as it is without having been seen',
-      first((cell, method) => !cell.seen && (method === 'leave' || method === 'clean')),
-    ],
-  ];
-  return warnings.flatMap(([rule, message, at_ft]) =>
-    at_ft === undefined ? [] : [{ rule, line: id, at_ft, message }],
-  );
 }

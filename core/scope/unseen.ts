@@ -1,9 +1,18 @@
 import type { Judged } from '../condition/condition.js';
+import type { Prices } from '../job/prices-schema.js';
+import { roundCents } from '../job/units.js';
 import type { FindingEntry } from '../job/schema.js';
 import { covers, subtract, union, type Interval } from '../line/intervals.js';
 import { pointKey } from '../survey/things.js';
 import type { ScopedLine } from './way.js';
 import { isRootOrDeposit } from './obligations.js';
+
+/** The first of two steps for a line that could not be seen. */
+export interface FirstStep extends Interval {
+  readonly what: string;
+  readonly why: string;
+  readonly price: number;
+}
 
 /** Stretches that are unseen, hidden or not clean, and in plain words why each must be looked at again. */
 export function lookAgain({ model, condition }: ScopedLine): { stretches: Interval[]; why: string[] } {
@@ -68,5 +77,24 @@ function failedStretch({ model }: ScopedLine, place: Interval, index: number): J
     stopsLiner: undefined,
     endOfLife: false,
     ovality_percent: undefined,
+  };
+}
+
+/** Clean and look again: over what is unseen, hidden or not clean, priced; null when nothing stands in the way. */
+export function firstStep(lines: readonly ScopedLine[], prices: Prices): FirstStep | null {
+  const needed = lines.map(lookAgain).filter(({ stretches }) => stretches.length > 0);
+  if (needed.length === 0) return null;
+  const ends = needed.map(({ stretches }) => ({
+    from_ft: Math.min(...stretches.map(({ from_ft }) => from_ft)),
+    to_ft: Math.max(...stretches.map(({ to_ft }) => to_ft)),
+  }));
+  const feet = ends.reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
+  const raw = (prices.mobilisation.clean ?? 0) + feet * prices.cleaning_per_ft + prices.look;
+  return {
+    what: 'clean and look again',
+    from_ft: Math.min(...ends.map(({ from_ft }) => from_ft)),
+    to_ft: Math.max(...ends.map(({ to_ft }) => to_ft)),
+    why: needed.flatMap(({ why }) => why).join('; '),
+    price: roundCents(raw * (1 + prices.markup) * (1 + prices.tax)),
   };
 }
