@@ -1,4 +1,4 @@
-import { buildCli, buildServer, buildWeb, install } from './setup.mjs';
+import { buildCli, buildReel, buildServer, buildWeb, install } from './setup.mjs';
 
 install();
-await Promise.all([buildCli(), buildServer(), buildWeb()]);
+await Promise.all([buildCli(), buildReel(), buildServer(), buildWeb()]);

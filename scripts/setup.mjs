@@ -70,6 +70,11 @@ export const buildServer = () =>
     bundle('server/main.ts', 'dist/server.mjs'),
   );
 
+export const buildReel = () =>
+  unlessFresh('reel', ['demo/reel'], join(root, 'dist/reel.mjs'), () =>
+    bundle('demo/reel/main.ts', 'dist/reel.mjs'),
+  );
+
 export const buildWeb = () =>
   unlessFresh('web', ['core', 'web', 'server'], join(root, 'dist/web/index.html'), () => {
     process.stderr.write('Building the pages…\n');

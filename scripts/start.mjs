@@ -1,5 +1,5 @@
-import { buildServer, buildWeb, install } from './setup.mjs';
+import { buildReel, buildServer, buildWeb, install } from './setup.mjs';
 
 install();
-await Promise.all([buildServer(), buildWeb()]);
+await Promise.all([buildReel(), buildServer(), buildWeb()]);
 await import('../dist/server.mjs');

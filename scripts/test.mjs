@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildCli, buildServer, buildWeb, install, root } from './setup.mjs';
+import { buildCli, buildReel, buildServer, buildWeb, install, root } from './setup.mjs';
 
 install();
 mkdirSync(join(root, 'test-results'), { recursive: true });
@@ -19,7 +19,7 @@ function check(name, command, args) {
   else failed++;
 }
 
-await Promise.all([buildCli(), buildServer(), buildWeb()]);
+await Promise.all([buildCli(), buildReel(), buildServer(), buildWeb()]);
 check('ESLint', bin('eslint'), ['.']);
 check('Prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 check('Direction of imports', bin('depcruise'), ['--output-type', 'err', 'core', 'server', 'web', 'cli']);

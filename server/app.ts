@@ -4,18 +4,31 @@ import { Hono, type Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { secureHeaders } from 'hono/secure-headers';
 import { HTTPException } from 'hono/http-exception';
+import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
 import { editSchema } from '../core/job/edit.js';
 import { faultsOf } from '../core/job/read.js';
+import type { Photos } from './photos.js';
 import { problem } from './problem.js';
+import type { ReelLink } from './reel.js';
 import type { Store, Written } from './store.js';
 
 const mostBody_bytes = 20 * 1024 * 1024;
 const mostEdits = 500;
+const mostHistory = 1000;
+const mostReelLine = 200;
+/** Often enough that a lost connection is noticed and a proxy does not close it, ms. */
+const keepAlive_ms = 20_000;
 
 const editsSchema = z.strictObject({
   /** The sender's own id of this set, so that one sent twice goes in once. */
   sent: z.string().min(8).max(80),
+  /** The version of the job that the edits were made on, to find what others did in the meantime. */
+  base: z.number().int().min(0).optional(),
+  /** Sets that this sender has put in since. */
+  own: z.array(z.string().max(80)).max(2000).optional(),
+  /** The set that this one takes back. */
+  undoes: z.string().max(80).optional(),
   edits: z.array(editSchema).min(1).max(mostEdits),
 });
 
@@ -23,7 +36,7 @@ const editsSchema = z.strictObject({
 const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 
 /** The interface of the server: jobs in the open file's own words, changed by edits. */
-function apiOn(store: Store) {
+function apiOn(store: Store, photos: Photos, reel: ReelLink | undefined) {
   return new Hono()
     .get('/jobs', async (c) => c.json(await store.list()))
     .post('/jobs', async (c) => {
@@ -39,7 +52,26 @@ function apiOn(store: Store) {
     .delete('/jobs/:id', async (c) =>
       (await store.remove(c.req.param('id'))) ? c.body(null, 204) : problem(c, 404, 'No such job'),
     )
-    .get('/jobs/:id/history', async (c) => c.json(await store.history(c.req.param('id'), 200)))
+    .get('/jobs/:id/history', async (c) => c.json(await store.history(c.req.param('id'), mostHistory)))
+    .get('/jobs/:id/changes', (c) => follow(c, store, c.req.param('id')))
+    .get('/reel', (c) => (reel ? listenToReel(c, reel) : problem(c, 404, 'No reel is connected')))
+    .post('/reel', async (c) => {
+      if (!reel) return problem(c, 404, 'No reel is connected');
+      reel.send((await c.req.text()).slice(0, mostReelLine));
+      return c.body(null, 204);
+    })
+    .post('/photos', async (c) => {
+      const kept = await photos.keep(new Uint8Array(await c.req.arrayBuffer()));
+      return 'name' in kept ? c.json(kept, 201) : problem(c, 415, 'Not a photo', { detail: kept.refused });
+    })
+    .get('/photos/:name', async (c) => {
+      const photo = await photos.read(c.req.param('name'));
+      if (!photo) return problem(c, 404, 'No such photo');
+      c.header('content-type', photo.type);
+      c.header('x-content-type-options', 'nosniff');
+      c.header('cache-control', 'private, max-age=31536000, immutable');
+      return c.body(photo.bytes);
+    })
     .post('/jobs/:id/edits', async (c) => {
       const value = await bodyOf(c);
       if ('refused' in value) return value.refused;
@@ -49,7 +81,7 @@ function apiOn(store: Store) {
           errors: faultsOf(parsed.error, value.value),
         });
       }
-      const written = await store.edit(c.req.param('id'), parsed.data.sent, parsed.data.edits, device(c));
+      const written = await store.edit(c.req.param('id'), parsed.data, device(c));
       return 'stored' in written ? c.json(written.stored) : refusal(c, written);
     });
 }
@@ -59,13 +91,41 @@ export type Api = ReturnType<typeof apiOn>;
 const device = (c: Context) => (c.req.header('x-device') ?? 'unknown').slice(0, 80);
 
 function refusal(c: Context, written: Exclude<Written, { stored: unknown }>): Response {
-  return 'missing' in written
-    ? problem(c, 404, 'No such job')
+  if ('missing' in written) return problem(c, 404, 'No such job');
+  return 'conflicts' in written
+    ? problem(c, 409, 'Somebody else changed this in the meantime', { conflicts: written.conflicts })
     : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
 }
 
+/** Tells a page of every new version of a job, as server-sent events, until the page goes. */
+function follow(c: Context, store: Store, id: string): Response {
+  return streamSSE(c, async (stream) => {
+    const end = store.listen(id, (version) => {
+      void stream.writeSSE({ event: 'version', data: String(version) });
+    });
+    stream.onAbort(end);
+    await stream.writeSSE({ event: 'hello', data: '' });
+    while (!stream.aborted)
+      await stream.sleep(keepAlive_ms).then(() => stream.writeSSE({ event: 'alive', data: '' }));
+  });
+}
+
+/** Passes on what the reel says, as server-sent events. */
+function listenToReel(c: Context, reel: ReelLink): Response {
+  return streamSSE(c, async (stream) => {
+    const end = reel.listen((line) => void stream.writeSSE({ event: 'line', data: line }));
+    stream.onAbort(end);
+    while (!stream.aborted)
+      await stream.sleep(keepAlive_ms).then(() => stream.writeSSE({ event: 'alive', data: '' }));
+  });
+}
+
 /** The whole application: the interface under /api, the built pages under everything else. */
-export function appOn(store: Store, options: { log: (error: unknown) => void; pages?: string }) {
+export function appOn(
+  store: Store,
+  photos: Photos,
+  options: { log: (error: unknown) => void; pages?: string; reel?: ReelLink | undefined },
+) {
   const app = new Hono();
   app.use(
     secureHeaders({
@@ -97,7 +157,7 @@ export function appOn(store: Store, options: { log: (error: unknown) => void; pa
       onError: (c) => problem(c, 413, 'Too large', { detail: 'a job file is at most 20 MB' }),
     }),
   );
-  app.route('/api', apiOn(store));
+  app.route('/api', apiOn(store, photos, options.reel));
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   if (options.pages !== undefined) servePages(app, options.pages);
   app.onError((error, c) => {

@@ -5,6 +5,8 @@ import pino from 'pino';
 import { appOn } from './app.js';
 import { openDatabase } from './database.js';
 import { FolderTaken } from './lock.js';
+import { photosIn } from './photos.js';
+import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
 import { storeOn, type Store } from './store.js';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
@@ -17,11 +19,13 @@ async function main(): Promise<void> {
   const opened = await openDatabase(folder, join(root, 'server', 'migrations'));
   const store = storeOn(opened.db);
   if (process.env.OPEN_TRENCH_DEMO !== 'none') await loadDemo(store);
-  const app = appOn(store, {
+  const reel = await reelOf(process.env.OPEN_TRENCH_REEL);
+  const app = appOn(store, photosIn(join(folder, 'photos')), {
     log: (error) => {
       log.error(error);
     },
     pages: join(root, 'dist', 'web'),
+    reel,
   });
   const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port }, ({ port: open }) => {
     process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
@@ -36,11 +40,22 @@ async function main(): Promise<void> {
   });
   const stop = () => {
     server.close();
+    reel?.close();
     if ('closeAllConnections' in server) server.closeAllConnections();
     void opened.close().finally(() => process.exit(0));
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
+}
+
+/** The reel named by its address, none at all, or the simulated one. */
+async function reelOf(address: string | undefined): Promise<ReelLink | undefined> {
+  if (address === 'none') return undefined;
+  if (address !== undefined && address !== '') return linkReel(address);
+  const { link, child } = await startSimulatedReel(join(root, 'dist', 'reel.mjs'));
+  child.unref();
+  child.channel?.unref();
+  return link;
 }
 
 /** An empty folder starts with the invented jobs, so that there is something to look at. */

@@ -1,6 +1,7 @@
 import type { Context } from 'hono';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { Fault } from '../core/job/read.js';
+import type { Conflict } from './conflicts.js';
 
 /** An error as problem details (RFC 9457), with the path of each fault. */
 export interface Problem {
@@ -9,13 +10,14 @@ export interface Problem {
   readonly status: number;
   readonly detail?: string;
   readonly errors?: readonly Fault[];
+  readonly conflicts?: readonly Conflict[];
 }
 
 export function problem(
   c: Context,
   status: ContentfulStatusCode,
   title: string,
-  more: { detail?: string; errors?: readonly Fault[] } = {},
+  more: Pick<Problem, 'detail' | 'errors' | 'conflicts'> = {},
 ): Response {
   const body: Problem = { type: 'about:blank', title, status, ...more };
   return c.body(JSON.stringify(body), status, { 'content-type': 'application/problem+json' });

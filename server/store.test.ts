@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { lineHead } from '../core/job/edit.js';
+import { lineHead, type Edit } from '../core/job/edit.js';
 import { randomJob } from '../core/scope/test/random-job.js';
 import { openDatabase, type OpenedDatabase } from './database.js';
 import { storeOn, type Store } from './store.js';
@@ -36,15 +36,17 @@ test('an edit raises the version, keeps what it replaced, and its inverse brings
   if (!line) throw new Error('a random job has a line');
   const written = await store.edit(
     'edit',
-    'first-set',
-    [{ kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 77 } }],
+    {
+      sent: 'first-set',
+      edits: [{ kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 77 } }],
+    },
     'tablet',
   );
   expect(written).toMatchObject({ stored: { version: 2 } });
   const [change] = await store.history('edit', 1);
   expect(change).toMatchObject({ device: 'tablet', edit: { set: { groundwater_ft: 77 } } });
   if (!change) throw new Error('the history is empty');
-  await store.edit('edit', 'second-set', [change.inverse], 'tablet');
+  await store.edit('edit', { sent: 'second-set', edits: [change.inverse] }, 'tablet');
   expect((await store.read('edit'))?.job).toEqual(job);
 });
 
@@ -65,7 +67,7 @@ test('a set goes in whole or not at all', async () => {
     entry: 'n2',
     set: { id: 'n2', kind: 'point', reading_ft: 3, point: 'NOBODY' },
   } as const;
-  const written = await store.edit('whole', 'half-bad', [good, bad], 'test');
+  const written = await store.edit('whole', { sent: 'half-bad', edits: [good, bad] }, 'test');
   expect('faults' in written && written.faults.map(({ message }) => message)).toEqual([
     'unknown point "NOBODY"',
   ]);
@@ -81,16 +83,18 @@ test('edits sent at once go in one after the other, none lost', async () => {
     Array.from({ length: 20 }, (_, i) =>
       store.edit(
         'many',
-        `set-${i}`,
-        [
-          {
-            kind: 'entry',
-            line: line.id,
-            run: run.id,
-            entry: `n${i}`,
-            set: { id: `n${i}`, kind: 'joint', reading_ft: i },
-          },
-        ],
+        {
+          sent: `set-${i}`,
+          edits: [
+            {
+              kind: 'entry',
+              line: line.id,
+              run: run.id,
+              entry: `n${i}`,
+              set: { id: `n${i}`, kind: 'joint', reading_ft: i },
+            },
+          ],
+        },
         'test',
       ),
     ),
@@ -98,6 +102,52 @@ test('edits sent at once go in one after the other, none lost', async () => {
   const stored = await store.read('many');
   expect(stored?.version).toBe(21);
   expect(stored?.job.lines[0]?.runs[0]?.entries).toHaveLength(run.entries.length + 20);
+});
+
+test('two who change one thing: what fits is merged, what does not is shown to both and changes nothing', async () => {
+  const job = await add('two', 16);
+  const [line] = job.lines;
+  const [run] = line?.runs ?? [];
+  if (!line || !run) throw new Error('a random job has a run');
+  const head = (more: object): Edit => ({ kind: 'line', line: line.id, set: { ...lineHead(line), ...more } });
+  const entry = (reading_ft: number): Edit => ({
+    kind: 'entry',
+    line: line.id,
+    run: run.id,
+    entry: 'n1',
+    set: { id: 'n1', kind: 'joint', reading_ft },
+  });
+  const told: number[] = [];
+  const end = store.listen('two', (version) => told.push(version));
+  await store.edit(
+    'two',
+    { sent: 'office-1', edits: [head({ groundwater_ft: 9 }), entry(3)], base: 1 },
+    'office',
+  );
+  const merged = await store.edit('two', { sent: 'truck-1', edits: [head({ soil: 'C' })], base: 1 }, 'truck');
+  expect(merged).toMatchObject({ stored: { job: { lines: [{ groundwater_ft: 9, soil: 'C' }, {}] } } });
+  const clash = await store.edit(
+    'two',
+    { sent: 'truck-2', edits: [entry(4)], base: 1, own: ['truck-1'] },
+    'truck',
+  );
+  expect(clash).toMatchObject({
+    conflicts: [{ device: 'office', mine: { set: { reading_ft: 4 } }, theirs: { set: { reading_ft: 3 } } }],
+  });
+  // Its own earlier sets are no conflict; the version it has now seen is none either.
+  expect(
+    await store.edit('two', { sent: 'office-2', edits: [entry(5)], base: 1, own: ['office-1'] }, 'office'),
+  ).toMatchObject({ stored: { version: 4 } });
+  await store.edit(
+    'two',
+    { sent: 'office-3', edits: [{ kind: 'run', line: line.id, run: run.id, set: null }] },
+    'office',
+  );
+  expect(await store.edit('two', { sent: 'truck-3', edits: [entry(6)], base: 5 }, 'truck')).toMatchObject({
+    conflicts: [{ theirs: { set: null } }],
+  });
+  end();
+  expect(told).toEqual([2, 3, 4, 5]);
 });
 
 test('a removed job is gone with all that belongs to it; the list is newest first', async () => {

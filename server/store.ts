@@ -1,7 +1,9 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { EventEmitter } from 'node:events';
+import { and, asc, desc, eq, gt, notInArray, sql } from 'drizzle-orm';
 import { applyEdit, inverseOf, jobHead, lineHead, runHead, type Edit } from '../core/job/edit.js';
 import { readJob, type Fault } from '../core/job/read.js';
 import type { Job } from '../core/job/schema.js';
+import { settle, type Conflict } from './conflicts.js';
 import type { Database } from './database.js';
 import { changes, entries, jobs, lines, runs } from './tables.js';
 
@@ -14,7 +16,23 @@ export interface StoredJob {
 }
 
 export type Written =
-  { readonly stored: StoredJob } | { readonly faults: readonly Fault[] } | { readonly missing: true };
+  | { readonly stored: StoredJob }
+  | { readonly faults: readonly Fault[] }
+  | { readonly conflicts: readonly Conflict[] }
+  | { readonly missing: true };
+
+/** A set of edits as one sender made it. */
+export interface EditSet {
+  /** The sender's own id of the set, so that one sent twice goes in once. */
+  readonly sent: string;
+  readonly edits: readonly Edit[];
+  /** The version of the job that the edits were made on; without it nothing is compared. */
+  readonly base?: number | undefined;
+  /** Sets of this sender that went in since `base`: its own changes are no conflict. */
+  readonly own?: readonly string[] | undefined;
+  /** The set that this one takes back. */
+  readonly undoes?: string | undefined;
+}
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
@@ -22,13 +40,16 @@ export interface Store {
   list(): Promise<StoredJob[]>;
   read(id: string): Promise<StoredJob | undefined>;
   add(id: string, value: unknown, device: string): Promise<Written>;
-  edit(id: string, sent: string, edits: readonly Edit[], device: string): Promise<Written>;
+  edit(id: string, set: EditSet, device: string): Promise<Written>;
   remove(id: string): Promise<boolean>;
   history(id: string, most: number): Promise<(typeof changes.$inferSelect)[]>;
+  /** Calls back with the new version after every accepted set; returns what ends it. */
+  listen(id: string, changed: (version: number) => void): () => void;
 }
 
 /** Reads and writes jobs. A write answers only when it is on the disk; a set of edits goes in whole or not at all. */
 export function storeOn(db: Database): Store {
+  const changed = new EventEmitter().setMaxListeners(0);
   return {
     async list() {
       const heads = await db.select({ id: jobs.id }).from(jobs).orderBy(desc(jobs.changedAt));
@@ -49,6 +70,7 @@ export function storeOn(db: Database): Store {
           sent: `add ${id}`,
           at: now,
           device,
+          version: 1,
           edit: { kind: 'job', set: jobHead(job) },
           inverse: { kind: 'job', set: jobHead(job) },
         });
@@ -56,42 +78,77 @@ export function storeOn(db: Database): Store {
       const stored = await assemble(db, id);
       return stored ? { stored } : { missing: true };
     },
-    edit: (id, sent, edits, device) =>
-      db.transaction(async (tx): Promise<Written> => {
-        const before = await assemble(tx, id);
-        if (!before) return { missing: true };
-        const known = await tx
-          .select({ order: changes.order })
-          .from(changes)
-          .where(and(eq(changes.job, id), eq(changes.sent, sent)))
-          .limit(1);
-        if (known.length > 0) return { stored: before };
-        let { job } = before;
-        const done: { edit: Edit; inverse: Edit }[] = [];
-        for (const edit of edits) {
-          done.push({ edit, inverse: inverseOf(job, edit) });
-          job = applyEdit(job, edit);
-        }
-        const read = readJob(job, 'keep');
-        if (read.faults) return { faults: read.faults };
-        const now = new Date();
-        for (const { edit } of done) await writeRow(tx, id, edit);
-        await tx
-          .update(jobs)
-          .set({ version: sql`${jobs.version} + 1`, changedAt: now })
-          .where(eq(jobs.id, id));
-        if (done.length > 0) {
-          await tx.insert(changes).values(done.map((each) => ({ job: id, sent, at: now, device, ...each })));
-        }
-        return { stored: { id, version: before.version + 1, changedAt: now.toISOString(), job } };
-      }),
+    async edit(id, set, device) {
+      const written = await db.transaction((tx) => writeSet(tx, id, set, device));
+      if ('stored' in written) changed.emit(id, written.stored.version);
+      return written;
+    },
     async remove(id) {
       const gone = await db.delete(jobs).where(eq(jobs.id, id)).returning({ id: jobs.id });
       return gone.length > 0;
     },
     history: (id, most) =>
       db.select().from(changes).where(eq(changes.job, id)).orderBy(desc(changes.order)).limit(most),
+    listen(id, call) {
+      changed.on(id, call);
+      return () => changed.off(id, call);
+    },
   };
+}
+
+async function writeSet(
+  tx: Transaction,
+  id: string,
+  { sent, edits, base, own = [], undoes }: EditSet,
+  device: string,
+): Promise<Written> {
+  const before = await assemble(tx, id);
+  if (!before) return { missing: true };
+  const known = await tx
+    .select({ order: changes.order })
+    .from(changes)
+    .where(and(eq(changes.job, id), eq(changes.sent, sent)))
+    .limit(1);
+  if (known.length > 0) return { stored: before };
+  const since =
+    base === undefined || base >= before.version
+      ? []
+      : await tx
+          .select()
+          .from(changes)
+          .where(
+            and(
+              eq(changes.job, id),
+              gt(changes.version, base),
+              own.length > 0 ? notInArray(changes.sent, [...own]) : undefined,
+            ),
+          )
+          .orderBy(asc(changes.order));
+  let { job } = before;
+  const done: { edit: Edit; inverse: Edit }[] = [];
+  const conflicts: Conflict[] = [];
+  for (const asked of edits) {
+    const settled = settle(job, asked, since);
+    if ('conflict' in settled) {
+      conflicts.push(settled.conflict);
+      continue;
+    }
+    done.push({ edit: settled.edit, inverse: inverseOf(job, settled.edit) });
+    job = applyEdit(job, settled.edit);
+  }
+  if (conflicts.length > 0) return { conflicts };
+  const read = readJob(job, 'keep');
+  if (read.faults) return { faults: read.faults };
+  const now = new Date();
+  const version = before.version + 1;
+  for (const { edit } of done) await writeRow(tx, id, edit);
+  await tx.update(jobs).set({ version, changedAt: now }).where(eq(jobs.id, id));
+  await tx
+    .insert(changes)
+    .values(
+      done.map((each) => ({ job: id, sent, at: now, device, version, undoes: undoes ?? null, ...each })),
+    );
+  return { stored: { id, version, changedAt: now.toISOString(), job } };
 }
 
 function wholeJobEdits(job: Job): Edit[] {

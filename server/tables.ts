@@ -63,6 +63,10 @@ export const changes = pgTable('changes', {
   sent: text('sent').notNull(),
   at: timestamp('at', { withTimezone: true }).notNull(),
   device: text('device').notNull(),
+  /** Version of the job after the set. */
+  version: integer('version').notNull().default(0),
+  /** The set that this one takes back. */
+  undoes: text('undoes'),
   edit: jsonb('edit').$type<Edit>().notNull(),
   inverse: jsonb('inverse').$type<Edit>().notNull(),
 });

@@ -1,11 +1,15 @@
 import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import { ChakraProvider } from '@chakra-ui/react';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
 import { RouterProvider } from 'react-router';
+import { takeStored } from './api/jobs';
+import { openOutbox } from './api/outbox';
+import { persistOptions } from './api/persist';
 import { router } from './routes';
 import { Trouble } from './shell/trouble';
 import { applyMode } from './theme/colour-mode';
@@ -14,19 +18,33 @@ import { system } from './theme/system';
 applyMode();
 const client = new QueryClient({
   defaultOptions: {
-    queries: { staleTime: 30_000, retry: 2, refetchOnWindowFocus: true },
-    mutations: { retry: 0 },
+    // The server is on this machine or on the same network: what the browser thinks of the Internet says nothing.
+    queries: { staleTime: 30_000, gcTime: 30 * 24 * 3600 * 1000, retry: 2, networkMode: 'always' },
+    mutations: { retry: 0, networkMode: 'always' },
   },
 });
+void openOutbox((stored) => {
+  takeStored(client, stored);
+});
+if ('serviceWorker' in navigator && import.meta.env.PROD) {
+  void navigator.serviceWorker.register('/sw.js').then(async () => {
+    const worker = (await navigator.serviceWorker.ready).active;
+    const loaded = performance
+      .getEntriesByType('resource')
+      .map(({ name }) => new URL(name))
+      .filter(({ origin, pathname }) => origin === location.origin && pathname.startsWith('/assets/'));
+    worker?.postMessage(['/', ...new Set(loaded.map(({ pathname }) => pathname))]);
+  });
+}
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 createRoot(root).render(
   <StrictMode>
     <ChakraProvider value={system}>
       <ErrorBoundary FallbackComponent={Trouble}>
-        <QueryClientProvider client={client}>
+        <PersistQueryClientProvider client={client} persistOptions={persistOptions}>
           <RouterProvider router={router} />
-        </QueryClientProvider>
+        </PersistQueryClientProvider>
       </ErrorBoundary>
     </ChakraProvider>
   </StrictMode>,

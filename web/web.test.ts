@@ -1,9 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { applyEdit } from '../core/job/edit.js';
 import { readJob, readJobText } from '../core/job/read.js';
+import type { Entry, Job } from '../core/job/schema.js';
 import { jobView } from '../core/scope/job-view.js';
+import Papa from 'papaparse';
+import { logColumns, readRows, rowOf } from '../core/logline/csv-rows.js';
 import { parseLogLine } from '../core/logline/parse.js';
-import { counterOf, entriesOf, twinOf } from './log/entries';
+import { contextOf, counterOf, editsOf, twinOf } from './log/entries';
+import { hearReel } from './log/reel';
 import { newJob } from './jobs/new-job';
 import { barDetail, barsOf } from './sheet/scope-lane';
 import { depthAt, plusMinusAt, sheetScale } from './sheet/sheet-scale';
@@ -60,11 +65,81 @@ test('a second reading finds its twin on the other pass, and is tied to it only 
   const change = parseLogLine('54.9 pvc 4 > clay 4', { pass: 'out', end: 'MAIN', points: line.points });
   const twin = change[0]?.entry && twinOf(change[0].entry, run, lineView);
   expect(twin?.id).toBe('e13');
-  const ids = entriesOf(change, line, run, lineView);
-  expect(ids[0]).toMatchObject({ sameAs: 'e13' });
-  expect(line.runs.flatMap(({ entries }) => entries.map(({ id }) => id))).not.toContain(ids[0]?.id);
-  expect(entriesOf(change, line, run, undefined)[0]).not.toHaveProperty('sameAs');
+  const entry = (tieTo?: typeof lineView) => editsOf(change, line, run, { tieTo }).map(({ set }) => set)[0];
+  expect(entry(lineView)).toMatchObject({ sameAs: 'e13' });
+  expect(line.runs.flatMap(({ entries }) => entries.map(({ id }) => id))).not.toContain(
+    (entry() as Entry).id,
+  );
+  expect(entry()).not.toHaveProperty('sameAs');
   expect(counterOf(lineView, run.id)?.place(1.7)).toBeCloseTo(0, 1);
+});
+
+test('a typed line that speaks of its own parts and meets new points becomes edits that make a valid job', () => {
+  const run = line.runs.at(-1);
+  if (!run) throw new Error('the demo line has a run');
+  const typed =
+    '20 bend 45 degrees; 22 belly starts; 26 belly ends 1 in; 2 past the bend: joint; then roots 5%';
+  const edits = editsOf(
+    parseLogLine(typed, contextOf(line, lineView, run.id, { pass: 'back', waterClock: 3 })),
+    line,
+    run,
+    {},
+  );
+  const after = edits.reduce<Job>((each, edit) => applyEdit(each, edit), job);
+  expect(readJob(after).faults).toBeUndefined();
+  const added = after.lines[0]?.runs.at(-1)?.entries.slice(run.entries.length) ?? [];
+  expect(added.map(({ kind }) => kind)).toEqual(['point', 'finding', 'joint', 'finding']);
+  expect(added[1]).toMatchObject({ reading_ft: 22, to_ft: 26, inches: 1 });
+  expect([added[2]?.after, added[3]?.after]).toEqual([added[0]?.id, added[2]?.id]);
+  expect(after.lines[0]?.points).toContainEqual(expect.objectContaining({ kind: 'bend', degrees: 45 }));
+});
+
+// RFC 4180 through a reference parser: a log goes out as a table and comes back the same.
+test('the log of a run comes back the same from its table; each bad row says what is wrong', () => {
+  const run = line.runs.at(-1);
+  if (!run) throw new Error('the demo line has a run');
+  const csv = Papa.unparse({
+    fields: [...logColumns],
+    data: run.entries.map((entry) => ({ ...rowOf(entry) })),
+  });
+  const { data } = Papa.parse<Record<string, string>>(csv, { header: true });
+  const context = contextOf({ ...line, runs: [] }, undefined, run.id, { pass: 'out', waterClock: 3 });
+  const rows = readRows(data, context);
+  expect(rows.flatMap(({ faults }) => faults)).toEqual([]);
+  expect(rows.map(({ id, part }) => ({ ...part?.entry, id }))).toEqual(
+    run.entries.map((entry) => ({ pass: 'back', ...entry })),
+  );
+  const bad = readRows(
+    [
+      { reading_ft: 'forty', what: 'roots' },
+      { reading_ft: '40', what: 'rots' },
+      { reading_ft: '40', what: 'roots; gap' },
+      { reading_ft: '40', what: 'joint', pass: 'in' },
+      { reading: '40', what: 'joint' },
+    ],
+    context,
+  );
+  expect(bad.map(({ part, faults }) => [part, faults.length > 0])).toEqual(bad.map(() => [undefined, true]));
+});
+
+test('the reel is heard line by line; a line it does not know changes nothing', () => {
+  const said = [
+    'reel simulated',
+    'pipe p1 CO1,CO2 a pipe',
+    'reading 3.4',
+    'depth 4.1',
+    'nonsense',
+    'reading 3.6',
+    'stopped main',
+  ];
+  expect(said.reduce(hearReel, { pipes: [] })).toEqual({
+    name: 'simulated',
+    pipes: [{ id: 'p1', accesses: ['CO1', 'CO2'], name: 'a pipe' }],
+    reading_ft: 3.6,
+    depth_ft: undefined,
+    fault: undefined,
+    stopped: 'main',
+  });
 });
 
 test('a new job is a valid job file that claims nothing nobody said', () => {

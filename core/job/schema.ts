@@ -109,6 +109,8 @@ const readings = {
   before: idSchema.optional(),
   sameAs: idSchema.optional(),
   use: z.boolean().optional(),
+  /** A stretch whose first end was called and whose other end was not, so far. Default false. */
+  open: z.boolean().optional(),
   stage: z.enum(stages).optional(),
   clock: clock.optional(),
   waterClock: clockPosition.optional(),
@@ -218,6 +220,13 @@ export const entrySchema = z
         code: 'custom',
         path: ['to_ft'],
         message: 'a stretch needs `reading_ft` for its first end',
+      });
+    }
+    if (entry.open === true && (entry.to_ft !== undefined || !['finding', 'hidden'].includes(entry.kind))) {
+      context.addIssue({
+        code: 'custom',
+        path: ['open'],
+        message: 'only a finding or a hidden stretch with one end called is open',
       });
     }
     if (entry.plus_ft !== undefined && entry.before !== undefined) {

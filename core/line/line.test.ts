@@ -103,6 +103,17 @@ test('a run sees from its access to its furthest entry, less what hid it; roots 
   ]);
 });
 
+// Unseen pipe never passes for sound: nobody said where seeing began again.
+test('a hidden stretch called at one end only hides what this pass went on to; its end call frees the rest', () => {
+  const seen = (more: object) =>
+    length(model({}, [entry('h', { kind: 'hidden', reading_ft: 60, pass: 'back', ...more })]).seen);
+  expect(seen({ open: true })).toBeCloseTo(20);
+  expect(seen({ open: true, pass: 'out' })).toBeCloseTo(60);
+  expect(seen({ to_ft: 55 })).toBeCloseTo(75);
+  const open = model({}, [entry('b', { kind: 'finding', finding: 'belly', reading_ft: 60, open: true })]);
+  expect(open.warnings.map(({ rule }) => rule)).toContain('end-not-called');
+});
+
 test('points and stops upstream of the datum lengthen the line; surfaces held by things move with them', () => {
   const longer = model({
     points: [

@@ -77,6 +77,14 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
   for (const { run, wouldTie } of solved.untied) {
     warnings.push({ rule: 'run-not-tied', line: line.id, message: `run ${run.id}: ${wouldTie}` });
   }
+  for (const { entry, from_ft } of entries.filter((each) => each.entry.open)) {
+    warnings.push({
+      rule: 'end-not-called',
+      line: line.id,
+      at_ft: from_ft,
+      message: `${entry.id} was called where it starts and not where it ends: call its end, or read it from the video`,
+    });
+  }
   const changes = changesOf(line, solved);
   const pipes = pipeStretches(line, changes, extent);
   const profile = profileOf(line, solved, rules);
@@ -224,6 +232,11 @@ export function sightOf(
       ? { from_ft: at, to_ft: Math.max(at, ...own.map(({ to_ft }) => to_ft)) }
       : { from_ft: Math.min(at, ...own.map(({ from_ft }) => from_ft)), to_ft: at };
   const hidden = own.flatMap(({ entry, from_ft, to_ft }): Interval[] => {
+    // Nobody said where seeing began again: all that this run passed from there on stays unseen.
+    if (entry.kind === 'hidden' && entry.open) {
+      const away = ((entry.pass ?? 'back') === 'out') === (run.direction === 'downstream');
+      return away ? [{ from_ft, to_ft: reach.to_ft }] : [{ from_ft: reach.from_ft, to_ft }];
+    }
     if (entry.kind === 'hidden')
       return to_ft > from_ft ? [{ from_ft, to_ft }] : [placeOf({ from_ft, to_ft }, extent)];
     if (entry.kind !== 'finding' || (entry.finding !== 'roots' && entry.finding !== 'deposit')) return [];

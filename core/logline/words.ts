@@ -1,14 +1,22 @@
-import type { FindingKind, Material, Size } from '../job/vocabulary.js';
+import type { Point } from '../job/schema.js';
+import type { FindingKind, Material, PointKind, Size } from '../job/vocabulary.js';
+
+/** Fields whose text is written in quotes after a word: because "…", marked "…". */
+export type QuotedField = 'why' | 'mark' | 'of' | 'what' | 'photo';
 
 /** What a typed word or phrase means. Longer phrases are tried first. */
 export type Meaning =
   | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Record<string, unknown> }
   | { readonly is: 'field'; readonly set: Record<string, unknown> }
   | { readonly is: 'material'; readonly material: Material }
-  | {
-      readonly is: 'kind';
-      readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'test' | 'change' | 'main';
-    }
+  | { readonly is: 'kind'; readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'change' }
+  | { readonly is: 'test'; readonly what: string }
+  | { readonly is: 'point'; readonly kind: PointKind }
+  | { readonly is: 'about-point'; readonly set: Partial<Point> }
+  /** A stretch called at one end only: `start` opens it, `end` closes the one that is open. */
+  | { readonly is: 'end-call'; readonly end: 'start' | 'end' }
+  /** The next quoted words belong to this field, not to the note. */
+  | { readonly is: 'quoted'; readonly field: QuotedField }
   | { readonly is: 'clock'; readonly clock: number | readonly [number, number] }
   | { readonly is: 'size'; readonly size: Size }
   | { readonly is: 'nothing' };
@@ -22,6 +30,11 @@ const field = (set: Record<string, unknown>): Meaning => ({ is: 'field', set });
 const size = (word: Size): Meaning => ({ is: 'size', size: word });
 const material = (word: Material): Meaning => ({ is: 'material', material: word });
 const kind = (word: Extract<Meaning, { is: 'kind' }>['kind']): Meaning => ({ is: 'kind', kind: word });
+const test = (what: string): Meaning => ({ is: 'test', what });
+const point = (kind_: PointKind): Meaning => ({ is: 'point', kind: kind_ });
+const aboutPoint = (set: Partial<Point>): Meaning => ({ is: 'about-point', set });
+const endCall = (end: 'start' | 'end'): Meaning => ({ is: 'end-call', end });
+const quoted = (field_: QuotedField): Meaning => ({ is: 'quoted', field: field_ });
 const clock = (at: number | readonly [number, number]): Meaning => ({ is: 'clock', clock: at });
 const nothing: Meaning = { is: 'nothing' };
 
@@ -66,6 +79,8 @@ export const words: Readonly<Record<string, Meaning>> = {
   'low spot': finding('belly'),
   'standing water': finding('belly'),
   'water standing': finding('belly'),
+  'cause sag': field({ cause: 'sag' }),
+  'cause unknown': field({ cause: 'unknown' }),
   blockage: field({ cause: 'blockage' }),
   'behind a blockage': field({ cause: 'blockage' }),
   'behind a valve': field({ cause: 'valve' }),
@@ -118,11 +133,70 @@ export const words: Readonly<Record<string, Meaning>> = {
   located: kind('locate'),
   change: kind('change'),
   changes: kind('change'),
-  main: kind('main'),
-  'the main': kind('main'),
-  flush: kind('test'),
-  flushed: kind('test'),
-  dye: kind('test'),
+  main: point('main'),
+  'the main': point('main'),
+  manhole: point('manhole'),
+  cleanout: point('cleanout'),
+  'clean out': point('cleanout'),
+  bend: point('bend'),
+  turn: point('bend'),
+  elbow: point('bend'),
+  'tie-in': point('tie-in'),
+  'tie in': point('tie-in'),
+  branch: point('tie-in'),
+  drop: point('drop'),
+  valve: point('valve'),
+  'backwater valve': point('valve'),
+  fixture: point('fixture'),
+  building: point('building'),
+  'building wall': point('building'),
+  foundation: point('building'),
+  'property line': point('property-line'),
+  pit: point('pit'),
+  tree: point('tree'),
+  'two-way': aboutPoint({ ways: 2 }),
+  'two way': aboutPoint({ ways: 2 }),
+  'one-way': aboutPoint({ ways: 1 }),
+  'one way': aboutPoint({ ways: 1 }),
+  'faces upstream': aboutPoint({ ways: 1, faces: 'upstream' }),
+  'faces the house': aboutPoint({ ways: 1, faces: 'upstream' }),
+  'faces downstream': aboutPoint({ ways: 1, faces: 'downstream' }),
+  'faces the street': aboutPoint({ ways: 1, faces: 'downstream' }),
+  buried: aboutPoint({ state: 'buried' }),
+  'cap broken': aboutPoint({ state: 'cap-broken' }),
+  'broken cap': aboutPoint({ state: 'cap-broken' }),
+  tap: aboutPoint({ connection: 'tap' }),
+  'mortar saddle': aboutPoint({ connection: 'mortar saddle' }),
+  saddle: aboutPoint({ connection: 'saddle' }),
+  wye: aboutPoint({ connection: 'wye' }),
+  flush: test('flush'),
+  flushed: test('flush'),
+  dye: test('dye'),
+  'ran a sink': test('sink'),
+  sink: test('sink'),
+  test: quoted('what'),
+  because: quoted('why'),
+  why: quoted('why'),
+  marked: quoted('mark'),
+  painted: quoted('mark'),
+  photo: quoted('photo'),
+  starts: endCall('start'),
+  start: endCall('start'),
+  begins: endCall('start'),
+  ends: endCall('end'),
+  end: endCall('end'),
+  'seen again': endCall('end'),
+  'this one stands': field({ use: true }),
+  stands: field({ use: true }),
+  'seen before cleaning': field({ stage: 'before-cleaning' }),
+  'seen now': field({ stage: 'current' }),
+  'seen earlier': field({ stage: 'earlier' }),
+  'seen after repair': field({ stage: 'after-repair' }),
+  upright: field({ waterClock: undefined }),
+  'under water': field({ why: 'under water' }),
+  'behind roots': field({ why: 'behind roots' }),
+  'lens dirty': field({ why: 'lens dirty' }),
+  'lens under water': field({ why: 'lens under water' }),
   'ran away': field({ runsAway: true }),
   'runs away': field({ runsAway: true }),
   'ran past': field({ runsAway: true }),
@@ -168,25 +242,32 @@ export const words: Readonly<Record<string, Meaning>> = {
   and: nothing,
   with: nothing,
   deep: nothing,
-  starts: nothing,
   pipe: nothing,
   water: nothing,
+  new: nothing,
+  at: nothing,
+  here: nothing,
   from: nothing,
   it: nothing,
   is: nothing,
   there: nothing,
-  full: nothing,
-  under: nothing,
+  on: nothing,
+  way: nothing,
 };
 
-const byLength = Object.keys(words).sort((a, b) => b.length - a.length);
+/** Phrases by their first letter, longest first. */
+const byLetter = new Map<string, string[]>();
+for (const phrase of Object.keys(words).sort((a, b) => b.length - a.length)) {
+  byLetter.set(phrase.charAt(0), [...(byLetter.get(phrase.charAt(0)) ?? []), phrase]);
+}
+const longestPhrase = 40;
 
 /** The longest known phrase at the start of a text; it ends at a word's end. */
 export function phraseAt(text: string): { phrase: string; meaning: Meaning } | undefined {
-  const lower = text.toLowerCase();
-  const phrase = byLength.find(
-    (each) => lower.startsWith(each) && !/^[a-z0-9-]/.test(lower.slice(each.length)),
-  );
+  const lower = text.slice(0, longestPhrase).toLowerCase();
+  const phrase = byLetter
+    .get(lower.charAt(0))
+    ?.find((each) => lower.startsWith(each) && !/^[a-z0-9-]/.test(lower.slice(each.length)));
   const meaning = phrase === undefined ? undefined : words[phrase];
   return phrase !== undefined && meaning ? { phrase, meaning } : undefined;
 }

@@ -1,27 +1,38 @@
 import { hc } from 'hono/client';
 import type { Fault } from '../../core/job/read.js';
 import type { Api } from '../../server/app.js';
+import type { Conflict } from '../../server/conflicts.js';
 
 /** Names this browser in the history of a job; nothing else is known of it. */
-function deviceName(): string {
+export const deviceName = (): string => {
   const key = 'open-trench-device';
   const known = localStorage.getItem(key);
   if (known) return known;
   const made = `browser ${crypto.randomUUID().slice(0, 8)}`;
   localStorage.setItem(key, made);
   return made;
+};
+
+export const api = hc<Api>('/api', { headers: () => ({ 'x-device': deviceName() }) });
+
+/** Sends JSON to an address of the server that takes it as it is said. */
+export async function post<T>(path: string, body: unknown): Promise<T> {
+  return bodyOf<T>(
+    await fetch(path, {
+      method: 'POST',
+      body: JSON.stringify(body),
+      headers: { 'content-type': 'application/json', 'x-device': deviceName() },
+    }),
+  );
 }
 
-export const api = hc<Api>('/api', {
-  headers: () => ({ 'x-device': deviceName(), 'content-type': 'application/json' }),
-});
-
-/** What the server refused, with the path of each fault. */
+/** What the server refused, with the path of each fault, or the changes of others that it ran into. */
 export class Refused extends Error {
   constructor(
     title: string,
     readonly faults: readonly Fault[],
     readonly status: number,
+    readonly conflicts: readonly Conflict[] = [],
   ) {
     super(title);
   }
@@ -34,10 +45,12 @@ export async function bodyOf<T>(answer: Response): Promise<T> {
     title?: string;
     detail?: string;
     errors?: Fault[];
+    conflicts?: Conflict[];
   };
   throw new Refused(
     said.detail ?? said.title ?? `The server answered ${answer.status}`,
     said.errors ?? [],
     answer.status,
+    said.conflicts,
   );
 }

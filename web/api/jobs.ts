@@ -1,33 +1,79 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { applyEdit, inverseOf, type Edit } from '../../core/job/edit.js';
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { applyEdit, type Edit } from '../../core/job/edit.js';
 import type { Job } from '../../core/job/schema.js';
+import { undoState } from '../../core/job/undo.js';
 import type { StoredJob } from '../../server/store.js';
-import { api, bodyOf } from './client';
+import { api, bodyOf, deviceName, post } from './client';
+import { flushAll, forget, lastWaiting, send, useOutbox, type Sent } from './outbox';
 
 const listKey = ['jobs'] as const;
 const jobKey = (id: string) => ['jobs', id] as const;
+const historyKey = (id: string) => ['jobs', id, 'history'] as const;
 
 export const useJobs = () =>
   useQuery({ queryKey: listKey, queryFn: async () => bodyOf<StoredJob[]>(await api.jobs.$get()) });
 
-export const useJob = (id: string) =>
-  useQuery({
+/** A job as the server has it, and as it stands with what still waits here. */
+export function useJob(id: string) {
+  const query = useQuery({
     queryKey: jobKey(id),
     queryFn: async () =>
       bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } })),
   });
+  const outbox = useOutbox();
+  const stored = query.data;
+  const job = useMemo(
+    () =>
+      stored &&
+      outbox
+        .filter((item) => item.job === id && item.state === 'waiting')
+        .flatMap(({ edits }) => edits)
+        .reduce<Job>((each, edit) => applyEdit(each, edit), stored.job),
+    [stored, outbox, id],
+  );
+  return { stored, job, error: query.error };
+}
+
+/** The server took something: the page has it at once; one that is older than what is known changes nothing. */
+export function takeStored(client: QueryClient, stored: StoredJob): void {
+  client.setQueryData<StoredJob>(jobKey(stored.id), (old) =>
+    old && old.version > stored.version ? old : stored,
+  );
+  void client.invalidateQueries({ queryKey: historyKey(stored.id) });
+}
+
+/** Follows what others do to a job while the page is open; says whether the server can be reached. */
+export function useFollow(id: string): { live: boolean } {
+  const client = useQueryClient();
+  const [live, setLive] = useState(true);
+  useEffect(() => {
+    const events = new EventSource(`/api/jobs/${encodeURIComponent(id)}/changes`);
+    events.addEventListener('version', (event: MessageEvent<string>) => {
+      const known = client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
+      if (Number(event.data) > known) void client.invalidateQueries({ queryKey: jobKey(id) });
+    });
+    events.addEventListener('hello', () => {
+      setLive((was) => {
+        if (!was) void client.invalidateQueries({ queryKey: jobKey(id) });
+        return true;
+      });
+      void flushAll();
+    });
+    events.onerror = () => {
+      setLive(false);
+    };
+    return () => {
+      events.close();
+    };
+  }, [client, id]);
+  return { live };
+}
 
 export function useAddJob() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async (job: unknown) =>
-      bodyOf<StoredJob>(
-        await fetch('/api/jobs', {
-          method: 'POST',
-          body: JSON.stringify(job),
-          headers: { 'content-type': 'application/json' },
-        }),
-      ),
+    mutationFn: (job: unknown) => post<StoredJob>('/api/jobs', job),
     onSuccess: (stored) => {
       client.setQueryData(jobKey(stored.id), stored);
       return client.invalidateQueries({ queryKey: listKey, exact: true });
@@ -44,65 +90,83 @@ export function useRemoveJob() {
   });
 }
 
-/** Edits that took, with what takes them back, newest last; kept while the page is open. */
-const undoStacks = new Map<string, Edit[][]>();
+/** One accepted edit, as the history keeps it. */
+export interface HistoryChange {
+  readonly order: number;
+  readonly sent: string;
+  readonly at: string;
+  readonly device: string;
+  readonly version: number;
+  readonly undoes: string | null;
+  readonly edit: Edit;
+  readonly inverse: Edit;
+}
+
+const historyQuery = (id: string) => ({
+  queryKey: historyKey(id),
+  queryFn: async () =>
+    bodyOf<HistoryChange[]>(await api.jobs[':id'].history.$get({ param: { id: encodeURIComponent(id) } })),
+});
+
+/** Every accepted edit of a job, newest first. */
+export const useHistory = (id: string) => useQuery(historyQuery(id));
+
+export interface Change {
+  /** The server refused something and nothing on the page said so yet. */
+  readonly error: Error | undefined;
+  readonly reset: () => void;
+  /** Shows edits at once and sends them; a refusal is thrown, and kept as `error` unless the caller shows it. */
+  readonly edit: (
+    edits: Edit[],
+    options?: { readonly ownErrors?: boolean; readonly undoes?: string; readonly base?: number },
+  ) => Promise<Sent>;
+  /** Takes this browser's last set back, or brings back what was taken back; false when there is nothing. */
+  readonly undo: () => Promise<boolean>;
+  readonly redo: () => Promise<boolean>;
+}
 
 /** Changes a job: shown at once, called saved only when the server has it on its disk. */
-export function useEdit(id: string) {
+export function useEdit(id: string): Change {
   const client = useQueryClient();
-  const mutation = useMutation({
-    scope: { id: `edit ${id}` },
-    mutationFn: async ({ edits, sent }: { edits: Edit[]; sent: string }) =>
-      bodyOf<StoredJob>(
-        await fetch(`/api/jobs/${encodeURIComponent(id)}/edits`, {
-          method: 'POST',
-          body: JSON.stringify({ sent, edits }),
-          headers: { 'content-type': 'application/json' },
-        }),
-      ),
-    onMutate: async ({ edits }) => {
-      await client.cancelQueries({ queryKey: jobKey(id) });
-      const before = client.getQueryData<StoredJob>(jobKey(id));
-      if (before) {
-        const job = edits.reduce<Job>((each, edit) => applyEdit(each, edit), before.job);
-        client.setQueryData(jobKey(id), { ...before, job });
+  const [error, setError] = useState<Error>();
+  return useMemo(() => {
+    const version = () => client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
+    const edit: Change['edit'] = async (edits, { ownErrors = false, undoes, base } = {}) => {
+      try {
+        return await send(id, edits, base ?? version(), undoes);
+      } catch (failed) {
+        const said = failed instanceof Error ? failed : new Error(String(failed));
+        if (!ownErrors) setError(said);
+        throw said;
       }
-      return { before };
-    },
-    onSuccess: (stored) => {
-      client.setQueryData(jobKey(id), stored);
-    },
-    onError: (_error, _sent, context) => {
-      if (context?.before) client.setQueryData(jobKey(id), context.before);
-    },
-  });
-  const send = (edits: Edit[]) => mutation.mutateAsync({ edits, sent: crypto.randomUUID() });
-  return {
-    saving: mutation.isPending,
-    error: mutation.error,
-    reset: mutation.reset,
-    /** Sends edits and remembers how to take them back. */
-    async edit(edits: Edit[]): Promise<StoredJob> {
-      const before = client.getQueryData<StoredJob>(jobKey(id))?.job;
-      const stored = await send(edits);
-      if (before) {
-        const inverses: Edit[] = [];
-        edits.reduce<Job>((job, edit) => {
-          inverses.unshift(inverseOf(job, edit));
-          return applyEdit(job, edit);
-        }, before);
-        undoStacks.set(id, [...(undoStacks.get(id) ?? []), inverses]);
+    };
+    const takeBack = async (which: 'undo' | 'redo'): Promise<boolean> => {
+      const unsent = which === 'undo' ? lastWaiting(id) : undefined;
+      if (unsent) {
+        forget(unsent.key);
+        return true;
       }
-      return stored;
-    },
-    /** Takes the last edits back; false when there is nothing left to take back. */
-    async undo(): Promise<boolean> {
-      const stack = undoStacks.get(id) ?? [];
-      const last = stack.at(-1);
-      if (!last) return false;
-      undoStacks.set(id, stack.slice(0, -1));
-      await send(last);
+      const changes = await client.query({ ...historyQuery(id), staleTime: 0 });
+      const own = changes.filter(({ device, sent }) => device === deviceName() && !sent.startsWith('add '));
+      const sets = [...new Map([...own].reverse().map((each) => [each.sent, each])).values()];
+      const target = undoState(sets)[which];
+      const taken = own.filter(({ sent }) => sent === target);
+      const [newest] = taken;
+      if (target === undefined || !newest) return false;
+      await edit(
+        taken.map(({ inverse }) => inverse),
+        { undoes: target, base: newest.version },
+      );
       return true;
-    },
-  };
+    };
+    return {
+      error,
+      reset: () => {
+        setError(undefined);
+      },
+      edit,
+      undo: () => takeBack('undo').catch(() => false),
+      redo: () => takeBack('redo').catch(() => false),
+    };
+  }, [client, id, error]);
 }

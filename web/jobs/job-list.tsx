@@ -6,6 +6,7 @@ import { Link, useNavigate } from 'react-router';
 import { readJobText } from '../../core/job/read.js';
 import type { StoredJob } from '../../server/store.js';
 import { Refused } from '../api/client';
+import { save } from '../shell/save';
 import { useAddJob, useJobs, useRemoveJob } from '../api/jobs';
 import { useView } from '../api/view';
 import { Field, Label, Press } from '../shell/controls';
@@ -172,12 +173,10 @@ function JobRow({ stored }: { stored: StoredJob }) {
   const { job } = stored;
   const verdict = view?.scope.verdict ?? [];
   const download = () => {
-    const url = URL.createObjectURL(new Blob([JSON.stringify(job, null, 2)], { type: 'application/json' }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `${job.title.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'job'}.json`;
-    link.click();
-    URL.revokeObjectURL(url);
+    save(
+      new Blob([JSON.stringify(job, null, 2)], { type: 'application/json' }),
+      `${job.title.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'job'}.json`,
+    );
   };
   return (
     <Flex as="li" borderBottom="1px solid" borderColor="rule" align="stretch">

@@ -1,20 +1,49 @@
-import type { Entry, Line, Run } from '../../core/job/schema.js';
-import type { EntryDraft, LogPart } from '../../core/logline/parse.js';
+import { lineHead, type Edit } from '../../core/job/edit.js';
+import type { Entry, Line, Point, Run } from '../../core/job/schema.js';
+import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.js';
 import { sayWhat } from '../../core/logline/say.js';
 import type { LineView } from '../../core/scope/job-view.js';
 
 /** Readings of one thing on two passes lie about this close; what is further off is not offered as the same, ft. */
 const nearby_ft = 4;
 
-/** Where a reading of a run lies on the line, ft. */
+/** Where a reading of a run lies on the line, ft; and what the counter shows at a station. */
 export function counterOf(lineView: LineView | undefined, runId: string) {
   const counter = lineView?.counters[runId];
   return (
     counter && {
       place: (reading_ft: number) =>
         counter.access_ft + counter.direction * (counter.scale * reading_ft - counter.zero_ft),
+      reading: (station_ft: number) =>
+        (counter.direction * (station_ft - counter.access_ft) + counter.zero_ft) / counter.scale,
     }
   );
+}
+
+/** What a line typed into this run may speak of. */
+export function contextOf(
+  line: Line,
+  lineView: LineView | undefined,
+  runId: string,
+  more: Pick<LogContext, 'pass' | 'waterClock'>,
+): LogContext {
+  const counter = counterOf(lineView, runId);
+  const station = new Map(lineView?.points.map(({ id, station: { value } }) => [id, value]));
+  const run = line.runs.find(({ id }) => id === runId);
+  return {
+    ...more,
+    end: line.end,
+    access: run?.access,
+    points: line.points.map((point) => {
+      const at = station.get(point.id);
+      return { ...point, reading_ft: at === undefined ? undefined : counter?.reading(at) };
+    }),
+    entries: [
+      ...line.runs.filter((each) => each !== run).flatMap(({ entries }) => entries),
+      ...(run?.entries ?? []),
+    ],
+    serves: line.serves?.map(({ what }) => what) ?? [],
+  };
 }
 
 /** The nearest thing of the same kind already logged, read on another pass or by another run. */
@@ -46,26 +75,84 @@ export function twinOf(
   );
 }
 
-/** Drafts as entries with ids of their own; with a view given, each is tied to the thing it reads again. */
-export function entriesOf(
-  parts: readonly LogPart[],
-  line: Line,
-  run: Run,
-  lineView: LineView | undefined,
-): Entry[] {
+/** Ids that no thing of the line has yet: e1, e2, …, with a mark of the browser so that two at once do not meet. */
+export function freshIds(line: Line, mark = ''): () => string {
   const taken = new Set([
     ...line.points.map(({ id }) => id),
     ...line.runs.flatMap((each) => [each.id, ...each.entries.map(({ id }) => id)]),
   ]);
   let next = 1;
-  const fresh = () => {
-    while (taken.has(`e${next}`)) next++;
-    taken.add(`e${next}`);
-    return `e${next}`;
+  return () => {
+    while (taken.has(`e${next}${mark}`)) next++;
+    taken.add(`e${next}${mark}`);
+    return `e${next}${mark}`;
   };
-  return parts.flatMap(({ entry }): Entry[] => {
-    if (!entry) return [];
-    const twin = lineView && twinOf(entry, run, lineView);
-    return [{ ...entry, id: fresh(), ...(twin ? { sameAs: twin.id } : {}) }];
+}
+
+/** What a typed line becomes: points met for the first time, new entries, and those it corrects or closes. */
+export function editsOf(
+  parts: readonly LogPart[],
+  line: Line,
+  run: Run,
+  options: {
+    readonly tieTo?: LineView | undefined;
+    /** Where the video stood when it was written. */
+    readonly stamp?: Partial<Pick<Entry, 'clip' | 'video_s'>> | undefined;
+    readonly mark?: string;
+    /** Ids that the parts go by where they come from, by which they speak of one another. */
+    readonly names?: readonly (string | undefined)[];
+  },
+): Edit[] {
+  const fresh = freshIds(line, options.mark);
+  const ids = new Map<string, string>();
+  const written = new Map<string, { run: string; entry: Entry }>();
+  const points = new Map<string, Point>();
+  parts.forEach((part, index) => {
+    if (!part.entry) return;
+    if (part.point) points.set(part.point.id, part.point);
+    const target = part.replaces === undefined ? undefined : (ids.get(part.replaces) ?? part.replaces);
+    const id = target ?? fresh();
+    ids.set(options.names?.[index] ?? `part ${index}`, id);
+    const twin = target === undefined && options.tieTo ? twinOf(part.entry, run, options.tieTo) : undefined;
+    const entry = {
+      ...(target === undefined ? options.stamp : {}),
+      ...part.entry,
+      ...Object.fromEntries(
+        (['after', 'before', 'sameAs', 'of'] as const).flatMap((field) => {
+          const named = (part.entry as Partial<Record<string, unknown>>)[field];
+          return typeof named === 'string' ? [[field, ids.get(named) ?? named]] : [];
+        }),
+      ),
+      ...(twin ? { sameAs: twin.id } : {}),
+      id,
+    };
+    const own = line.runs.find(({ entries }) => entries.some((each) => each.id === id)) ?? run;
+    written.set(id, { run: own.id, entry });
   });
+  const pointEdit: Edit[] =
+    points.size === 0
+      ? []
+      : [
+          {
+            kind: 'line',
+            line: line.id,
+            set: {
+              ...lineHead(line),
+              points: [
+                ...line.points.map((point) => points.get(point.id) ?? point),
+                ...[...points.values()].filter(({ id }) => !line.points.some((point) => point.id === id)),
+              ],
+            },
+          },
+        ];
+  return [
+    ...pointEdit,
+    ...[...written.values()].map(({ run: runId, entry }): Edit => ({
+      kind: 'entry',
+      line: line.id,
+      run: runId,
+      entry: entry.id,
+      set: entry,
+    })),
+  ];
 }

@@ -1,9 +1,18 @@
 import { scaleLinear } from 'd3-scale';
 import type { LineView } from '../../core/scope/job-view.js';
 import { useWidth } from '../sheet/use-width';
+import { counterOf } from './entries';
 
 /** The line at a glance: each entry lands here as it is written. */
-export function LineStrip({ lineView }: { lineView: LineView }) {
+export function LineStrip({
+  lineView,
+  head,
+}: {
+  lineView: LineView;
+  /** The camera head, by what its run's counter shows. */
+  head?: { readonly run: string; readonly reading_ft: number } | undefined;
+}) {
+  const place = head && counterOf(lineView, head.run)?.place(head.reading_ft);
   const [ref, width] = useWidth<HTMLDivElement>(600);
   const x = scaleLinear([lineView.from_ft, Math.max(lineView.to_ft, lineView.from_ft + 1)], [52, width - 24]);
   return (
@@ -67,6 +76,12 @@ export function LineStrip({ lineView }: { lineView: LineView }) {
               fill={`var(--chakra-colors-${finding.grade >= 3 ? 'signal' : 'ink'})`}
             />
           ),
+        )}
+        {place !== undefined && (
+          <g transform={`translate(${Math.min(width - 8, Math.max(52, x(place)))} 0)`}>
+            <path d="M-6 1 H6 L0 11 Z" fill="var(--chakra-colors-signal)" />
+            <line y1={8} y2={60} stroke="var(--chakra-colors-signal)" strokeWidth={2} />
+          </g>
         )}
         {x.ticks(Math.max(2, Math.round(width / 110))).map((tick) => (
           <g key={tick} transform={`translate(${x(tick)} 54)`}>

@@ -1,14 +1,16 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { Edit } from '../../core/job/edit.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayClock, sayWhat } from '../../core/logline/say.js';
 import type { LineView, ReadingView, RowView } from '../../core/scope/job-view.js';
-import type { useEdit } from '../api/jobs';
+import type { Change } from '../api/jobs';
 import { OpenFigure } from '../figure/open-figure';
-import { Press } from '../shell/controls';
+import { Cap, Press } from '../shell/controls';
 import { feet, videoTime } from '../shell/format';
+import { AddPhoto, PhotoThumbs } from './photos';
 
 const Head = chakra('th', {
   base: {
@@ -27,11 +29,14 @@ const Cell = chakra('td', { base: { py: '2.5', px: '3', verticalAlign: 'top' } }
 interface Props {
   readonly line: Line;
   readonly lineView: LineView | undefined;
-  readonly change: ReturnType<typeof useEdit>;
+  readonly change: Change;
+  /** Opens an entry in the typed line, to be written over. */
+  readonly onChange: (entry: Entry) => void;
+  readonly onSeek: (seconds: number) => void;
 }
 
 /** Everything that was read, from the far end back: where it lies, what it is, both readings side by side. */
-export function LogTable({ line, lineView, change }: Props) {
+export function LogTable({ line, lineView, change, onChange, onSeek }: Props) {
   if (!lineView)
     return (
       <Text p="4" color="soft">
@@ -70,14 +75,14 @@ export function LogTable({ line, lineView, change }: Props) {
       </chakra.thead>
       <tbody>
         {lineView.rows.map((row) => (
-          <Row key={row.key} row={row} line={line} change={change} />
+          <Row key={row.key} row={row} line={line} change={change} onChange={onChange} onSeek={onSeek} />
         ))}
       </tbody>
     </chakra.table>
   );
 }
 
-function Row({ row, line, change }: { row: RowView; line: Line; change: Props['change'] }) {
+function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'lineView'> & { row: RowView }) {
   const open = row.disagreement !== undefined && !row.disagreement.settled;
   const pointName = (id: string) => {
     const point = line.points.find((each) => each.id === id);
@@ -113,7 +118,9 @@ function Row({ row, line, change }: { row: RowView; line: Line; change: Props['c
       </Cell>
       <Cell>
         <Text>
-          <strong>{sayWhat(row.entry, pointName)}</strong>
+          <Open entry={row.entry} onChange={onChange} label={`Change ${sayWhat(row.entry, pointName)}`}>
+            <strong>{sayWhat(row.entry, pointName)}</strong>
+          </Open>
           {row.to_ft !== undefined && row.station && ` to ${feet(row.to_ft)}`}
           {row.entry.about && ', about'}
           {row.clock !== undefined &&
@@ -130,13 +137,22 @@ function Row({ row, line, change }: { row: RowView; line: Line; change: Props['c
         {row.entry.note && <chakra.span color="soft">“{row.entry.note}” </chakra.span>}
         {row.details.length > 0 && (
           <chakra.span color="soft">
-            {row.details.map((detail) => sayWhat(detail, pointName)).join(' · ')}
+            {row.details.map((detail, index) => (
+              <span key={detail.id}>
+                {index > 0 && ' · '}
+                <Open entry={detail} onChange={onChange} label={`Change ${sayWhat(detail, pointName)}`}>
+                  {sayWhat(detail, pointName)}
+                </Open>
+              </span>
+            ))}
           </chakra.span>
         )}
+        {row.entry.open && <chakra.span color="signalInk"> its end is still to call</chakra.span>}
         {open && <Settle row={row} line={line} change={change} />}
+        <PhotoThumbs entry={row.entry} what={sayWhat(row.entry, pointName)} />
       </Cell>
-      <Cell textAlign="right">{raw(row, 'out')}</Cell>
-      <Cell textAlign="right">{raw(row, 'back')}</Cell>
+      <Cell textAlign="right">{raw(row, 'out', line, onChange)}</Cell>
+      <Cell textAlign="right">{raw(row, 'back', line, onChange)}</Cell>
       <Cell
         textAlign="right"
         color={open ? 'signalInk' : 'inherit'}
@@ -146,9 +162,40 @@ function Row({ row, line, change }: { row: RowView; line: Line; change: Props['c
         {row.apart_ft === undefined ? '' : feet(row.apart_ft)}
       </Cell>
       <Cell textAlign="right" color="soft" display={{ base: 'none', lg: 'table-cell' }}>
-        {video === undefined ? '' : videoTime(video)}
+        {video !== undefined && (
+          <chakra.button
+            type="button"
+            bg="transparent"
+            border="none"
+            p="0"
+            minHeight="24px"
+            color="inherit"
+            cursor="pointer"
+            textDecoration="underline"
+            aria-label={`Show ${videoTime(video)} in the video`}
+            onClick={() => {
+              onSeek(video);
+            }}
+          >
+            {videoTime(video)}
+          </chakra.button>
+        )}
       </Cell>
-      <Cell p="0">
+      <Cell p="0" whiteSpace="nowrap">
+        <AddPhoto
+          what={sayWhat(row.entry, pointName)}
+          onAdd={(name) =>
+            change.edit([
+              {
+                kind: 'entry',
+                line: line.id,
+                run: row.run,
+                entry: row.entry.id,
+                set: { ...row.entry, photos: [...(row.entry.photos ?? []), name] },
+              },
+            ])
+          }
+        />
         <Press
           look="quiet"
           type="button"
@@ -163,11 +210,14 @@ function Row({ row, line, change }: { row: RowView; line: Line; change: Props['c
   );
 }
 
-const raw = (row: RowView, pass: 'out' | 'back') => {
+/** What the counter read on one pass; each reading opens its own entry. */
+function raw(row: RowView, pass: 'out' | 'back', line: Line, onChange: Props['onChange']) {
   const own = row.readings.filter((reading) => reading.pass === pass);
   if (own.length === 0 && row.readings.length === 0 && (row.entry.pass ?? 'back') === pass) {
     return row.entry.reading_ft === undefined ? '' : feet(row.entry.reading_ft);
   }
+  const entryOf = (id: string) =>
+    line.runs.flatMap(({ entries }) => entries).find((entry) => entry.id === id) ?? row.entry;
   return own.map((reading) => (
     <chakra.span
       key={reading.entry}
@@ -175,26 +225,66 @@ const raw = (row: RowView, pass: 'out' | 'back') => {
       color={reading.dropped ? 'soft' : 'inherit'}
       display="block"
     >
-      {reading.about ? '~' : ''}
-      {feet(reading.raw_ft)}
+      <Open
+        entry={entryOf(reading.entry)}
+        onChange={onChange}
+        label={`Change the reading ${feet(reading.raw_ft)} on the way ${reading.pass}`}
+      >
+        {reading.about ? '~' : ''}
+        {feet(reading.raw_ft)}
+      </Open>
     </chakra.span>
   ));
-};
+}
 
-/** Two readings more than 2 ft apart: one stands, chosen by a person. */
-function Settle({ row, line, change }: { row: RowView; line: Line; change: Props['change'] }) {
-  const choose = (reading: ReadingView) => {
-    const edits = line.runs.flatMap((run) =>
-      run.entries
-        .filter((entry) => row.readings.some((each) => each.entry === entry.id))
-        .map((entry): Edit => {
-          const { use: _use, ...rest } = entry;
-          const set = (entry.id === reading.entry ? { ...rest, use: true } : rest) as Entry;
-          return { kind: 'entry', line: line.id, run: run.id, entry: entry.id, set };
-        }),
-    );
-    void change.edit(edits).catch(() => undefined);
-  };
+/** Words that open their entry for change. */
+function Open({
+  entry,
+  onChange,
+  label,
+  children,
+}: {
+  entry: Entry;
+  onChange: Props['onChange'];
+  label: string;
+  children: ReactNode;
+}) {
+  return (
+    <chakra.button
+      type="button"
+      bg="transparent"
+      border="none"
+      p="0"
+      minHeight="24px"
+      textAlign="inherit"
+      cursor="pointer"
+      color="inherit"
+      _hover={{ textDecoration: 'underline' }}
+      aria-label={label}
+      onClick={() => {
+        onChange(entry);
+      }}
+    >
+      {children}
+    </chakra.button>
+  );
+}
+
+/** The edits by which one of a thing's readings stands: chosen by a person, never averaged in silence. */
+export function standing(line: Line, row: RowView, reading: ReadingView): Edit[] {
+  return line.runs.flatMap((run) =>
+    run.entries
+      .filter((entry) => row.readings.some((each) => each.entry === entry.id))
+      .map((entry): Edit => {
+        const { use: _use, ...rest } = entry;
+        const set = (entry.id === reading.entry ? { ...rest, use: true } : rest) as Entry;
+        return { kind: 'entry', line: line.id, run: run.id, entry: entry.id, set };
+      }),
+  );
+}
+
+/** Two readings more than 2 ft apart: one stands. */
+function Settle({ row, line, change }: { row: RowView; line: Line; change: Change }) {
   return (
     <Flex align="center" gap="2" wrap="wrap" color="signalInk" mt="1">
       <Box>The readings differ by {feet(row.apart_ft ?? 0)} ft. Which stands?</Box>
@@ -203,9 +293,11 @@ function Settle({ row, line, change }: { row: RowView; line: Line; change: Props
           key={reading.entry}
           type="button"
           onClick={() => {
-            choose(reading);
+            void change.edit(standing(line, row, reading)).catch(() => undefined);
           }}
         >
+          <Cap>Alt</Cap>
+          <Cap>{reading.pass === 'out' ? 'O' : 'B'}</Cap>
           {reading.pass} {feet(reading.raw_ft)}
         </Press>
       ))}

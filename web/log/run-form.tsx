@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Edit } from '../../core/job/edit.js';
 import { lineHead } from '../../core/job/edit.js';
 import type { Line, Run } from '../../core/job/schema.js';
-import type { useEdit } from '../api/jobs';
+import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
 
@@ -15,7 +15,7 @@ export function RunForm({
   onDone,
 }: {
   line: Line;
-  change: ReturnType<typeof useEdit>;
+  change: Change;
   onDone: (runId?: string) => void;
 }) {
   const [access, setAccess] = useState(line.datum);

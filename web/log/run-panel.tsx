@@ -5,7 +5,7 @@ import { runHead, lineHead } from '../../core/job/edit.js';
 import { sayClock } from '../../core/logline/say.js';
 import type { LineView } from '../../core/scope/job-view.js';
 import { wrapClock } from '../../core/survey/clock.js';
-import type { useEdit } from '../api/jobs';
+import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
 
 interface Props {
@@ -16,7 +16,7 @@ interface Props {
   readonly setPass: (pass: 'out' | 'back') => void;
   readonly waterClock: number | undefined;
   readonly setWaterClock: (clock: number | undefined) => void;
-  readonly change: ReturnType<typeof useEdit>;
+  readonly change: Change;
 }
 
 const zeroWords = {

@@ -1,13 +1,18 @@
-import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { useId, useMemo, useRef, useState } from 'react';
-import { parseLogLine, type LogContext, type LogPart } from '../../core/logline/parse.js';
-import { completion } from '../../core/logline/words.js';
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useId, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
+import type { Edit } from '../../core/job/edit.js';
 import type { Entry, Line } from '../../core/job/schema.js';
+import { parseLogLine } from '../../core/logline/parse.js';
+import { printLogLine } from '../../core/logline/print.js';
+import { sayWhat } from '../../core/logline/say.js';
+import { completion } from '../../core/logline/words.js';
 import type { LineView } from '../../core/scope/job-view.js';
-import { Cap } from '../shell/controls';
+import { deviceName } from '../api/client';
+import type { Change } from '../api/jobs';
+import { Cap, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
-import type { useEdit } from '../api/jobs';
-import { counterOf, entriesOf, twinOf } from './entries';
+import { contextOf, editsOf, twinOf } from './entries';
+import { Preview } from './preview';
 
 const Input = chakra('input', {
   base: {
@@ -23,77 +28,128 @@ const Input = chakra('input', {
   },
 });
 
+/** What the panels around it may do to the line. */
+export interface TypedLineHandle {
+  focus(): void;
+  /** Puts words in at the front (a reading) or at the end (a depth). */
+  put(words: string, where: 'front' | 'end'): void;
+  /** Opens an entry for change: its own words, to be written over it. */
+  change(entry: Entry): void;
+}
+
 interface Props {
   readonly line: Line;
   readonly lineView: LineView | undefined;
   readonly runId: string;
   readonly pass: 'out' | 'back';
   readonly waterClock: number | undefined;
-  readonly change: ReturnType<typeof useEdit>;
+  readonly change: Change;
   /** One row with the preview above it, for the foot of the sheet. */
   readonly compact?: boolean;
+  readonly ref?: Ref<TypedLineHandle>;
+  /** Where the video stands, to be kept with what is written. */
+  readonly stamp?: () => Pick<Entry, 'clip' | 'video_s'> | undefined;
+  /** Keys that mean something else while nothing is typed; true when it took one. */
+  readonly onEmptyKey?: (event: React.KeyboardEvent) => boolean;
+  readonly onWritten?: () => void;
 }
 
 /** One line, as it is said: understood as it is typed, written on Enter. */
-export function TypedLine({ line, lineView, runId, pass, waterClock, change, compact }: Props) {
+export function TypedLine(props: Props) {
+  const { line, lineView, runId, pass, waterClock, change, compact, ref, stamp, onEmptyKey, onWritten } =
+    props;
   const [text, setText] = useState('');
   const [same, setSame] = useState(false);
+  const [editing, setEditing] = useState<Entry>();
   const [failed, setFailed] = useState<Error>();
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
   const context = useMemo(
-    (): LogContext => ({ pass, end: line.end, points: line.points, waterClock }),
-    [pass, line, waterClock],
+    () => contextOf(line, lineView, runId, { pass, waterClock }),
+    [line, lineView, runId, pass, waterClock],
   );
-  const rest = completion(text);
+  const rest = editing ? '' : completion(text);
   // What is shown is what Enter writes: the word being typed counts as finished.
   const whole = text + rest;
   const parts = useMemo(() => parseLogLine(whole, context), [whole, context]);
-  const ready = parts.length > 0 && parts.every(({ entry, errors }) => entry && errors.length === 0);
+  const ready =
+    parts.length > 0 &&
+    parts.every(({ entry, errors }) => entry && errors.length === 0) &&
+    (!editing || parts.length === 1);
   const run = line.runs.find((each) => each.id === runId);
   const twin =
-    ready && run ? parts.map(({ entry }) => entry && twinOf(entry, run, lineView)).find(Boolean) : undefined;
+    ready && run && !editing
+      ? parts
+          .map(({ entry, replaces }) => (entry && !replaces ? twinOf(entry, run, lineView) : undefined))
+          .find(Boolean)
+      : undefined;
+  useImperativeHandle(ref, () => ({
+    focus: () => input.current?.focus(),
+    put(words, where) {
+      setText((now) => (where === 'front' ? `${words} ${now}` : `${now.trimEnd()} ${words} `));
+      input.current?.focus();
+    },
+    change(entry) {
+      setEditing(entry);
+      setText(printLogLine(entry));
+      setSame(false);
+      input.current?.focus();
+    },
+  }));
 
-  const write = async () => {
-    if (!ready || !run) return;
-    const entries = entriesOf(parts, line, run, same ? lineView : undefined);
-    const typed = text;
+  const clear = () => {
     setText('');
     setSame(false);
+    setEditing(undefined);
     setFailed(undefined);
+  };
+  const write = async () => {
+    if (!ready || !run) return;
+    const [only] = parts;
+    const edits =
+      editing && only
+        ? changeOf(line, editing, only)
+        : editsOf(parts, line, run, {
+            tieTo: same ? lineView : undefined,
+            stamp: stamp?.(),
+            mark: `-${deviceName().slice(-3)}`,
+          });
+    const typed = text;
+    const was = editing;
+    clear();
     try {
-      await change.edit(
-        entries.map((entry: Entry) => ({
-          kind: 'entry',
-          line: line.id,
-          run: run.id,
-          entry: entry.id,
-          set: entry,
-        })),
-      );
+      await change.edit(edits, { ownErrors: true });
+      onWritten?.();
     } catch (error) {
       // Nothing typed is lost: the line comes back as it was.
       setText((now) => (now === '' ? typed : now));
+      setEditing(was);
       setFailed(error instanceof Error ? error : new Error(String(error)));
     }
   };
-  const take = () => {
-    setText(text + rest + ' ');
-  };
   const keys = (event: React.KeyboardEvent) => {
+    const command = event.ctrlKey || event.metaKey;
     if (event.key === 'Enter') {
       event.preventDefault();
       void write();
     } else if (event.key === 'Tab' && rest !== '') {
       event.preventDefault();
-      take();
-    } else if (event.key === '.' && (event.ctrlKey || event.metaKey) && twin) {
+      setText(text + rest + ' ');
+    } else if (event.key === '.' && command && twin) {
       event.preventDefault();
       setSame(!same);
-    } else if (event.key === 'z' && (event.ctrlKey || event.metaKey) && text === '') {
+    } else if (
+      command &&
+      text === '' &&
+      (event.key === 'y' || (event.key.toLowerCase() === 'z' && event.shiftKey))
+    ) {
+      event.preventDefault();
+      void change.redo();
+    } else if (event.key === 'z' && command && text === '') {
       event.preventDefault();
       void change.undo();
-    } else if (event.key === 'Escape') setText('');
+    } else if (event.key === 'Escape') clear();
+    else if (text === '' && onEmptyKey?.(event)) event.preventDefault();
   };
   const preview = (
     <Preview
@@ -120,6 +176,16 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
             setFailed(undefined);
           }}
         />
+      )}
+      {editing && (
+        <Flex align="center" gap="3" bg="keep" px="4" py="1" justify="space-between">
+          <span>
+            Changing: <strong>{sayWhat(editing)}</strong>
+          </span>
+          <Press type="button" look="quiet" onClick={clear}>
+            Leave it as it was
+          </Press>
+        </Flex>
       )}
       <Box position="relative">
         <chakra.label htmlFor={id} srOnly>
@@ -152,7 +218,7 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
           fontSize={compact ? '17px' : '20px'}
           minHeight={compact ? '44px' : '54px'}
           placeholder={compact ? 'Type a reading: 46 roots 15%' : '46 roots 15% 11-2; gap 3/4 at joint'}
-          aria-describedby={`${id}-preview`}
+          aria-describedby={compact ? undefined : `${id}-preview`}
           aria-invalid={text !== '' && !ready ? true : undefined}
           onChange={(event) => {
             setText(event.target.value);
@@ -163,14 +229,16 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
       {!compact && (
         <Box id={`${id}-preview`} pt="3" minHeight="86px">
           {preview}
-          <Flex wrap="wrap" gap="4" pt="2" fontSize="14px" color="soft">
+          <Flex wrap="wrap" gap="4" rowGap="1" pt="2" fontSize="14px" color="soft">
             <span>
               <Cap>Enter</Cap>
               write {parts.length > 1 ? (parts.length === 2 ? 'both' : `all ${parts.length}`) : 'it'}
             </span>
-            <span>
-              <Cap>Tab</Cap>finish the word
-            </span>
+            {rest !== '' && (
+              <span>
+                <Cap>Tab</Cap>finish the word
+              </span>
+            )}
             {twin && (
               <span>
                 <Cap>Ctrl</Cap>
@@ -189,69 +257,8 @@ export function TypedLine({ line, lineView, runId, pass, waterClock, change, com
   );
 }
 
-interface PreviewProps {
-  readonly parts: readonly LogPart[];
-  readonly text: string;
-  readonly lineView: LineView | undefined;
-  readonly runId: string;
-  readonly twin: { key: string; says: string } | undefined;
-  readonly same: boolean;
-  readonly compact: boolean;
-}
-
-/** What was understood, in full sentences; what was not, marked in the text. */
-function Preview({ parts, text, lineView, runId, twin, same, compact }: PreviewProps) {
-  if (parts.length === 0) {
-    return compact ? null : (
-      <Text color="soft">
-        A reading, then what is there, in any order: <em>31.7 abs 4 &gt; clay 6</em>, <em>56-50 belly 1/4</em>
-        , <em>38 located 4.1 deep</em>, <em>81.7 main</em>.
-      </Text>
-    );
-  }
-  const counter = counterOf(lineView, runId);
-  return (
-    <Box role="status" data-testid="preview">
-      {parts.map((part, index) => (
-        <Flex key={index} gap="3" py="0.5">
-          <Text color="soft" width="14px" flexShrink={0}>
-            {index + 1}
-          </Text>
-          <Box flex="1">
-            {part.sentence && (
-              <Text>
-                <strong>{part.sentence}</strong>
-                {counter && part.entry?.reading_ft !== undefined && (
-                  <chakra.span color="soft">
-                    {' '}
-                    · {counter.place(part.entry.reading_ft).toFixed(1)} ft on the line
-                  </chakra.span>
-                )}
-                {part.missing.length > 0 && (
-                  <chakra.span color="signalInk"> · still to say: {part.missing.join(', ')}</chakra.span>
-                )}
-              </Text>
-            )}
-            {part.errors.map((error) => (
-              <Text key={`${error.from} ${error.message}`} color="signalInk">
-                {error.to > error.from && error.to - error.from < text.length && (
-                  <chakra.span textDecoration="underline wavy" mr="2">
-                    {text.slice(error.from, error.to)}
-                  </chakra.span>
-                )}
-                {error.message}
-              </Text>
-            ))}
-          </Box>
-          <Text color="soft">{part.entry?.pass}</Text>
-        </Flex>
-      ))}
-      {twin && (
-        <Text color={same ? 'ink' : 'soft'} fontSize="14px" pl="26px">
-          {same ? 'Another reading of: ' : 'Near: '}
-          {twin.says}
-        </Text>
-      )}
-    </Box>
-  );
+/** The entry as it was typed anew, under its own id; a point that was named goes with it. */
+function changeOf(line: Line, entry: Entry, part: Parameters<typeof editsOf>[0][number]): Edit[] {
+  const run = line.runs.find(({ entries }) => entries.some(({ id }) => id === entry.id));
+  return run ? editsOf([{ ...part, replaces: entry.id }], line, run, {}) : [];
 }

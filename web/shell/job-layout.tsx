@@ -1,15 +1,19 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { History } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
 import type { JobView, LineView } from '../../core/scope/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import type { Job, Line } from '../../core/job/schema.js';
 import { Refused } from '../api/client';
-import { useEdit, useJob } from '../api/jobs';
+import { useEdit, useFollow, useJob, type Change } from '../api/jobs';
+import { useOutbox } from '../api/outbox';
 import { useView } from '../api/view';
+import { HistoryPanel } from '../history/history-panel';
 import { day, feet, verdictWords } from './format';
 import { Header } from './header';
 import { NotFound } from './not-found';
+import { OutboxBanner } from './outbox-banner';
 import { Faults } from './trouble';
 
 export interface JobContext {
@@ -21,7 +25,9 @@ export interface JobContext {
   readonly lineScope: LineScope | undefined;
   /** Runners-up and options have been worked out too. */
   readonly complete: boolean;
-  readonly change: ReturnType<typeof useEdit>;
+  readonly change: Change;
+  /** Sets of edits kept here until the server answers. */
+  readonly waiting: number;
 }
 
 export const useJobContext = () => useOutletContext<JobContext>();
@@ -46,15 +52,18 @@ const Tab = chakra(NavLink, {
 /** One job: its name, its views in the order people work, its verdict. */
 export function JobLayout() {
   const { jobId = '' } = useParams();
-  const stored = useJob(jobId);
+  const { stored, job, error: loadError } = useJob(jobId);
+  const { live } = useFollow(jobId);
+  const outbox = useOutbox().filter((item) => item.job === jobId);
+  const waiting = outbox.filter(({ state }) => state === 'waiting').length;
   const [lineId, setLineId] = useState<string>();
-  const job = stored.data?.job;
+  const [historyOpen, setHistoryOpen] = useState(false);
   const { view, error, complete } = useView(jobId, job);
   const change = useEdit(jobId);
   useEffect(() => {
     if (job) document.title = `${job.title} · Open Trench`;
   }, [job]);
-  if (stored.error instanceof Refused && stored.error.status === 404)
+  if (loadError instanceof Refused && loadError.status === 404)
     return <NotFound what="There is no such job" />;
   const line = job?.lines.find(({ id }) => id === lineId) ?? job?.lines[0];
   const unseen = (view?.lines ?? [])
@@ -83,11 +92,33 @@ export function JobLayout() {
           </Text>
         </Flex>
         <Flex as="nav" aria-label="Views of this job" overflowX="auto" css={{ scrollbarWidth: 'none' }}>
+          <Tab to="site">Site</Tab>
           <Tab to="log">Camera log</Tab>
           <Tab to="sheet">Sheet</Tab>
           <Tab to="lengths">Lengths</Tab>
         </Flex>
         <Box flex="1" />
+        <SavedMark waiting={waiting} live={live} />
+        <chakra.button
+          type="button"
+          width="44px"
+          height="44px"
+          alignSelf="center"
+          display="grid"
+          placeItems="center"
+          color="soft"
+          bg="transparent"
+          border="none"
+          cursor="pointer"
+          aria-label="History of this job"
+          aria-expanded={historyOpen}
+          title="History: undo, redo, bring back"
+          onClick={() => {
+            setHistoryOpen(!historyOpen);
+          }}
+        >
+          <History size={19} />
+        </chakra.button>
         <Flex
           direction="column"
           justify="center"
@@ -163,8 +194,19 @@ export function JobLayout() {
           ))}
         </Flex>
       )}
-      {stored.error && <Faults error={stored.error} />}
+      {loadError && !stored && <Faults error={loadError} />}
       {error && <Faults error={error} />}
+      {change.error && <Faults error={change.error} onClose={change.reset} />}
+      <OutboxBanner items={outbox} version={stored?.version ?? 0} />
+      {historyOpen && (
+        <HistoryPanel
+          id={jobId}
+          change={change}
+          onClose={() => {
+            setHistoryOpen(false);
+          }}
+        />
+      )}
       <Box flex="1" minHeight={0}>
         {job && line && (
           <Outlet
@@ -178,6 +220,7 @@ export function JobLayout() {
                 lineScope: view?.scope.lines.find(({ id }) => id === line.id),
                 complete,
                 change,
+                waiting,
               } satisfies JobContext
             }
           />
@@ -189,3 +232,21 @@ export function JobLayout() {
 
 const verdictColour = (verdict: string | undefined) =>
   verdict === 'serviceable' || verdict === 'clean' || verdict === undefined ? 'ink' : 'signalInk';
+
+/** Whether what was typed is on the server's disk. */
+function SavedMark({ waiting, live }: { waiting: number; live: boolean }) {
+  return (
+    <Flex
+      align="center"
+      px={{ base: '1', md: '3' }}
+      fontSize="13px"
+      color={waiting > 0 || !live ? 'signalInk' : 'soft'}
+      fontWeight={waiting > 0 ? 700 : 400}
+      whiteSpace="nowrap"
+      role="status"
+      data-testid="saved"
+    >
+      {waiting > 0 ? `${waiting} waiting` : live ? 'Saved' : 'No server'}
+    </Flex>
+  );
+}

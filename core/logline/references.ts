@@ -1,0 +1,154 @@
+import type { Draft } from './draft.js';
+import type { Known, LogContext } from './context.js';
+import { dash, distance, toFeet } from './numbers.js';
+import { phraseAt, type Meaning } from './words.js';
+
+/** What a reference in the text came to: how long it is, and the entry it means or why there is none. */
+export interface Reference {
+  readonly used: number;
+  readonly id?: string;
+  readonly message?: string;
+}
+
+const tag = /^#(?:"((?:[^"]|"")*)"|([^\s;,"]+))/;
+
+/** `#e4` or `#"odd id"` at the start of a text. */
+export function tagAt(text: string): { used: number; id: string } | undefined {
+  const match = tag.exec(text);
+  return match ? { used: match[0].length, id: match[1]?.replaceAll('""', '"') ?? match[2] ?? '' } : undefined;
+}
+
+export const tagText = (id: string): string =>
+  /^[^\s;,"#]+$/.test(id) ? `#${id}` : `#"${id.replaceAll('"', '""')}"`;
+
+/** The entry a few words speak of: `#e4`, "the change", "the roots", "the main", "that". The newest one wins. */
+export function referenceAt(
+  text: string,
+  context: LogContext,
+  known: readonly Known[],
+): Reference | undefined {
+  const tagged = tagAt(text);
+  if (tagged) {
+    return known.some(({ id }) => id === tagged.id)
+      ? { used: tagged.used, id: tagged.id }
+      : { used: tagged.used, message: `there is no entry ${tagged.id} on this line` };
+  }
+  const article = /^(?:the\s+|that\s+(?=\w))?/i.exec(text)?.[0].length ?? 0;
+  const rest = text.slice(article);
+  const last = /^(?:last(?:\s+one)?|that|it|this)\b/i.exec(rest);
+  if (last) {
+    const id = known.at(-1)?.id;
+    return { used: article + last[0].length, ...(id ? { id } : { message: 'nothing was written yet' }) };
+  }
+  const point = context.points
+    .flatMap(({ id, name }) => [id, ...(name ? [name] : [])].map((word) => ({ id, word })))
+    .sort((a, b) => b.word.length - a.word.length)
+    .find(({ word }) => startsWithWord(rest, word));
+  if (point) {
+    const id = known.findLast(({ entry }) => entry.kind === 'point' && entry.point === point.id)?.id;
+    const used = article + point.word.length;
+    return id ? { used, id } : { used, message: `${point.word} was not read yet` };
+  }
+  const phrase = phraseAt(rest);
+  if (!phrase) return undefined;
+  const used = article + phrase.phrase.length;
+  const id = known.findLast(({ entry }) => means(phrase.meaning, entry, context))?.id;
+  return id ? { used, id } : { used, message: `no “${phrase.phrase}” was written yet` };
+}
+
+export const startsWithWord = (text: string, word: string): boolean =>
+  text.toLowerCase().startsWith(word.toLowerCase()) && !/^[a-z0-9-]/i.test(text.slice(word.length));
+
+function means(meaning: Meaning, entry: Known['entry'], context: LogContext): boolean {
+  switch (meaning.is) {
+    case 'finding':
+      return entry.kind === 'finding' && entry.finding === meaning.finding;
+    case 'kind':
+      return entry.kind === meaning.kind;
+    case 'test':
+      return entry.kind === 'test';
+    case 'material':
+      return (
+        entry.kind === 'change' &&
+        [entry.upstream?.material, entry.downstream?.material].includes(meaning.material)
+      );
+    case 'point':
+      return (
+        entry.kind === 'point' &&
+        context.points.some(({ id, kind }) => id === entry.point && kind === meaning.kind)
+      );
+    default:
+      return false;
+  }
+}
+
+const pastPattern = new RegExp(
+  String.raw`^(?:(${distance})\s*)?(?:(?:a\s+little|a\s+bit|just)\s+)?(?:past|beyond|after)\s+`,
+  'i',
+);
+const andPattern = new RegExp(String.raw`^\s*(?:and|${dash})\s+`, 'i');
+
+/** Reads words that speak of another entry: same as, past, before, between, then, clip, of. Length used, or 0. */
+export function takeReferring(
+  draft: Draft,
+  text: string,
+  context: LogContext,
+  known: readonly Known[],
+  fail: (from: number, to: number, message: string) => void,
+): number {
+  /** Reads a reference at `at` into a field; length used in all. */
+  const into = (at: number, field: string): number => {
+    const found = referenceAt(text.slice(at), context, known);
+    if (!found) {
+      fail(0, at, 'of what? Name something already written, such as “the change”');
+      return at;
+    }
+    if (found.message) fail(at, at + found.used, found.message);
+    else draft.fields[field] = found.id;
+    return at + found.used;
+  };
+  if (!/^[a-z0-9.½¼¾]/i.test(text)) return 0;
+  const lead = (pattern: RegExp) => pattern.exec(text);
+  const same = lead(/^same(?:\s+as)?\s+/i);
+  if (same) return into(same[0].length, 'sameAs');
+  const past = lead(pastPattern);
+  if (past) {
+    if (past[1] !== undefined) draft.fields.plus_ft = toFeet(past[1]);
+    return into(past[0].length, 'after');
+  }
+  const before = lead(/^before\s+/i);
+  if (before) return into(before[0].length, 'before');
+  const between = lead(/^between\s+/i);
+  if (between) {
+    const first = into(between[0].length, 'after');
+    const and = andPattern.exec(text.slice(first));
+    return and ? into(first + and[0].length, 'before') : first;
+  }
+  const then = lead(/^then\b,?/i);
+  if (then) {
+    const id = known.at(-1)?.id;
+    if (id) draft.fields.after = id;
+    else fail(0, then[0].length, 'then after what? Nothing was written yet');
+    return then[0].length;
+  }
+  const of = draft.kind === 'locate' ? lead(/^(?:(start|end)\s+)?of\s+/i) : null;
+  if (of) {
+    if (of[1]) draft.fields.end = of[1].toLowerCase() === 'start' ? 'from' : 'to';
+    return into(of[0].length, 'of');
+  }
+  const from = draft.kind === 'test' ? lead(/^(?:of|from|in)\s+(?:the\s+)?/i) : null;
+  if (from) {
+    const rest = text.slice(from[0].length);
+    const what = context.serves?.find((each) => startsWithWord(rest, each));
+    if (what) draft.fields.of = what;
+    else draft.expecting = 'of';
+    return from[0].length + (what?.length ?? 0);
+  }
+  const clip = lead(/^clip\s+(?=#)/i);
+  if (clip) {
+    const tagged = tagAt(text.slice(clip[0].length));
+    if (tagged) draft.fields.clip = tagged.id;
+    return clip[0].length + (tagged?.used ?? 0);
+  }
+  return 0;
+}

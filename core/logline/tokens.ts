@@ -1,0 +1,206 @@
+import { gradeWords } from '../job/vocabulary.js';
+import { named, takeInches, type Draft } from './draft.js';
+import { clockTime, dash, distance, inchMark, number, toClock, toFeet, toNumber } from './numbers.js';
+
+/** Reads one token into the draft; a returned text says why it does not fit. */
+type Act = (draft: Draft, match: RegExpExecArray, at: number) => string | undefined;
+type Token = readonly [RegExp, Act];
+
+const token = (pattern: string, act: Act): Token => [new RegExp(`^${pattern}`, 'i'), act];
+const sets =
+  (set: (draft: Draft, match: RegExpExecArray) => void): Act =>
+  (draft, match) => {
+    set(draft, match);
+    return undefined;
+  };
+
+const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);
+const clockOrNumber = String.raw`(?:${clockTime}(?![\d.])|${number})`;
+const toPosition = (text: string): number => (text.includes(':') ? toClock(text) : toNumber(text));
+const notMore = String.raw`(?![\d:%\/]|\.\d)`;
+
+/** Numbers with a unit or a word that says what they measure, then bare ones: the first that fits is taken. */
+export const tokens: readonly Token[] = [
+  token(String.raw`"((?:[^"]|"")*)"`, quotedText),
+  token(
+    String.raw`(?:water|turned)\s+(?:at|to|clock)\s+(${clockOrNumber})`,
+    sets((draft, [, at = '']) => (draft.fields.waterClock = toPosition(at))),
+  ),
+  token(
+    String.raw`clock\s+(${clockOrNumber})(?:\s*${dash}\s*(${clockOrNumber}))?`,
+    sets((draft, [, from = '', to]) => {
+      draft.fields.clock = to === undefined ? toPosition(from) : [toPosition(from), toPosition(to)];
+    }),
+  ),
+  token(
+    String.raw`(?:judged|grade)\s+([0-4]|${gradeWords.join('|')})\b`,
+    sets((draft, [, word = '']) => {
+      const grade = /\d/.test(word) ? Number(word) : gradeWords.indexOf(word.toLowerCase());
+      draft.fields.judged = { grade, why: '' };
+    }),
+  ),
+  token(
+    String.raw`video\s+(?:(\d+):)?(\d+):([0-5]\d)`,
+    sets((draft, [, hours = '0', minutes = '0', seconds = '0']) => {
+      draft.fields.video_s = Number(hours) * 3600 + Number(minutes) * 60 + Number(seconds);
+    }),
+  ),
+  token(
+    String.raw`video\s+(${number})\s*s?\b`,
+    sets((draft, [, seconds = '']) => (draft.fields.video_s = toNumber(seconds))),
+  ),
+  token(
+    String.raw`taped\s+(?:at\s+)?(-?)(${distance})`,
+    sets((draft, [, sign, at = '']) => (draft.fields.station_ft = sign ? -toFeet(at) : toFeet(at))),
+  ),
+  token(
+    String.raw`(?:depth\s+(${distance})|(${distance})\s*deep\b)`,
+    sets((draft, [, first, second]) => {
+      draft.fields.depth_ft = toFeet(first ?? second ?? '');
+      draft.kind ??= 'locate';
+    }),
+  ),
+  token(String.raw`(?:in\s+)?(${distance})\s*(?:long\s+)?pieces?\b`, (draft, [, long = '']) =>
+    pieces(draft, long),
+  ),
+  token(String.raw`pieces\s+(?:of\s+)?(${distance})`, (draft, [, long = '']) => pieces(draft, long)),
+  token(
+    String.raw`(${number})\s*(?:deg(?:rees?)?\b|°)`,
+    sets((draft, [, value = '']) => (draft.aboutPoint.degrees = toNumber(value))),
+  ),
+  token(
+    String.raw`falls?\s+(${distance})`,
+    sets((draft, [, value = '']) => (draft.aboutPoint.fall_ft = toFeet(value))),
+  ),
+  token(
+    String.raw`riser\s+(${distance})`,
+    sets((draft, [, value = '']) => (draft.aboutPoint.riser_ft = toFeet(value))),
+  ),
+  token(
+    String.raw`(?:~|about\b|approx\b\.?)`,
+    sets((draft) => (draft.fields.about = true)),
+  ),
+  token(
+    String.raw`(?:no|i mean|make that|sorry|correction|correct)\b[,:]?`,
+    sets((draft) => {
+      if (draft.numbers.length > 0 || named(draft)) draft.mending = true;
+      else draft.correcting = true;
+    }),
+  ),
+  token(
+    String.raw`(${number})\s*${dash}\s*(${number})\s*(?:%|percent\b)`,
+    sets((draft, [, low = '', high = '']) => {
+      draft.fields.percent = ordered(toNumber(low), toNumber(high));
+    }),
+  ),
+  token(
+    String.raw`(${number})\s*(?:%|percent\b)`,
+    sets((draft, [, value = '']) => (draft.fields.percent = toNumber(value))),
+  ),
+  token(
+    String.raw`(${number})\s*${dash}\s*(${number})\s*${inchMark}`,
+    sets((draft, [, low = '', high = '']) => {
+      draft.fields.inches = ordered(toNumber(low), toNumber(high));
+    }),
+  ),
+  token(String.raw`(${number})\s*${inchMark}`, inches),
+  token(String.raw`(?:from\s+)?(${distance})\s*${dash}\s*(${distance})${notMore}`, range),
+  token(
+    String.raw`(?:at|@)\s*(${clockTime})(?:\s*${dash}\s*(${clockTime}))?(?:\s*o['’]?clock)?${notMore}`,
+    sets((draft, [, from = '', to]) => {
+      draft.fields.clock = to ? [toClock(from), toClock(to)] : toClock(from);
+    }),
+  ),
+  token(
+    String.raw`((?:1[0-2]|[1-9]):[0-5]\d|${clockTime}\s*o['’]?clock)`,
+    sets((draft, [, time = '']) => (draft.fields.clock = toClock(time))),
+  ),
+  token(String.raw`(?:at\s+|@\s*)?(${distance})`, bareNumber),
+  token(
+    String.raw`(?:>|->|→)`,
+    sets((draft) => {
+      if (draft.pipes.length === 0) draft.pipes.push(draft.finding === undefined ? bareBore(draft) : {});
+      draft.changing = true;
+      draft.pipes.push({});
+    }),
+  ),
+  token(String.raw`[,.:&+\-–—!]`, () => undefined),
+];
+
+/** Quoted words are the note, unless the word before asked for them. A doubled quote inside stands for one. */
+function quotedText(draft: Draft, [, inside = '']: RegExpExecArray): undefined {
+  const text = inside.replaceAll('""', '"');
+  const field = draft.expecting;
+  delete draft.expecting;
+  if (field === undefined) draft.fields.note = text;
+  else if (field === 'why') draft.why = text;
+  else if (field === 'photo') {
+    draft.fields.photos = [...((draft.fields.photos as string[] | undefined) ?? []), text];
+  } else draft.fields[field] = text;
+}
+
+/** Inches after a material, or either side of `>`, are its bore; elsewhere they are the measure. */
+function inches(draft: Draft, [, value = '']: RegExpExecArray): undefined {
+  const pipe = draft.pipes.at(-1);
+  if (pipe && pipe.diameter_in === undefined && draft.finding === undefined) {
+    pipe.diameter_in = toNumber(value);
+  } else if (draft.kind === 'point') draft.aboutPoint.diameter_in = toNumber(value);
+  else draft.fields.inches = toNumber(value);
+}
+
+function bareBore(draft: Draft): { diameter_in?: number } {
+  const bore = takeInches(draft);
+  return bore === undefined ? {} : { diameter_in: bore };
+}
+
+function pieces(draft: Draft, long: string): string | undefined {
+  const pipe = draft.pipes.at(-1);
+  if (!pipe) return 'pieces of what? Name the material first';
+  pipe.piece_ft = toFeet(long);
+  return undefined;
+}
+
+function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: number): undefined {
+  const value = toFeet(text);
+  const pipe = draft.pipes.at(-1);
+  if (draft.mending && draft.numbers.length > 0) {
+    draft.numbers.pop();
+    delete draft.mending;
+  } else if (
+    pipe &&
+    draft.finding === undefined &&
+    pipe.diameter_in === undefined &&
+    draft.numbers.length > 0 &&
+    value >= 1 &&
+    value <= 60
+  ) {
+    pipe.diameter_in = value;
+    return;
+  }
+  const size = named(draft) || /^(?:\d+\/\d+|[^\d.\s])$/.test(text.trim());
+  draft.numbers.push({ value, from: at, to: at + whole.trimEnd().length, size });
+}
+
+/** Two ends of a stretch; hours of the clock where the place is known and both could be hours. */
+function range(
+  draft: Draft,
+  [whole, first = '', second = '']: RegExpExecArray,
+  at: number,
+): string | undefined {
+  const [one, other] = [toFeet(first), toFeet(second)];
+  const hours = [one, other].every((value) => value > 0 && value <= 12 && Number.isInteger(value * 2));
+  if (hours && draft.numbers.length > 0) {
+    draft.fields.clock = [one, other];
+    return undefined;
+  }
+  if (hours && named(draft)) {
+    draft.bareRange = [one, other];
+    return undefined;
+  }
+  if (draft.mending) draft.numbers.pop();
+  else if (draft.fields.to_ft !== undefined) return 'a second stretch: one thing has one';
+  delete draft.mending;
+  draft.numbers.push({ value: one, from: at, to: at + whole.trimEnd().length, size: false });
+  draft.fields.to_ft = other;
+  return undefined;
+}

@@ -1,0 +1,179 @@
+import { createStore, del, entries, set } from 'idb-keyval';
+import { useSyncExternalStore } from 'react';
+import type { Edit } from '../../core/job/edit.js';
+import type { Fault } from '../../core/job/read.js';
+import type { Conflict } from '../../server/conflicts.js';
+import type { StoredJob } from '../../server/store.js';
+import { post, Refused } from './client';
+
+/** A set of edits on its way to the server: kept in the browser's storage until the server has it on its disk. */
+export interface OutboxItem {
+  readonly key: string;
+  readonly job: string;
+  readonly sent: string;
+  readonly edits: readonly Edit[];
+  /** The version of the job that the edits were made on. */
+  readonly base: number;
+  readonly undoes?: string | undefined;
+  readonly state: 'waiting' | 'conflict' | 'refused';
+  readonly conflicts?: readonly Conflict[];
+  readonly faults?: readonly Fault[];
+  readonly message?: string;
+}
+
+/** What came of an edit: on the server's disk, or waiting here until the server answers. */
+export type Sent = { readonly stored: StoredJob } | { readonly waiting: true };
+
+const retry_ms = [500, 1000, 2000, 4000, 8000];
+
+const store = createStore('open-trench', 'outbox');
+const listeners = new Set<() => void>();
+let items: readonly OutboxItem[] = [];
+let arrived: (stored: StoredJob) => void = () => undefined;
+/** Own sets that went in, with the version each made: they are no conflict for those that follow. */
+const gone: { job: string; sent: string; version: number }[] = [];
+const flushing = new Map<string, Promise<void>>();
+let failures = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let count = 0;
+
+function change(next: readonly OutboxItem[]): void {
+  items = next;
+  listeners.forEach((tell) => {
+    tell();
+  });
+}
+
+/** Storage may be barred (a private window): what is typed is then kept as long as the page is open. */
+const keep = (item: OutboxItem) => set(item.key, item, store).catch(() => undefined);
+const drop = (key: string) => del(key, store).catch(() => undefined);
+
+/** Reads what an earlier page left behind and sends it; called once, with what to do when the server took something. */
+export async function openOutbox(onArrived: (stored: StoredJob) => void): Promise<void> {
+  arrived = onArrived;
+  const left = await entries<string, OutboxItem>(store).catch(() => []);
+  const known = new Set(items.map(({ key }) => key));
+  change(
+    [...left.map(([, item]) => item).filter(({ key }) => !known.has(key)), ...items].sort((a, b) =>
+      a.key < b.key ? -1 : 1,
+    ),
+  );
+  window.addEventListener('online', () => void flushAll());
+  await flushAll();
+}
+
+export async function flushAll(): Promise<void> {
+  await Promise.all([...new Set(items.map(({ job }) => job))].map((job) => flush(job)));
+}
+
+/** Keeps a set of edits, then sends it. Throws what the server refused at once; waits in the outbox when it is away. */
+export async function send(
+  job: string,
+  edits: readonly Edit[],
+  base: number,
+  undoes?: string,
+): Promise<Sent> {
+  const sent = crypto.randomUUID();
+  const item: OutboxItem = {
+    key: `${String(Date.now()).padStart(15, '0')} ${String(count++).padStart(6, '0')} ${sent}`,
+    job,
+    sent,
+    edits,
+    base,
+    undoes,
+    state: 'waiting',
+  };
+  change([...items, item]);
+  await keep(item);
+  await flush(job);
+  const went = gone.find((each) => each.sent === sent);
+  const left = items.find(({ key }) => key === item.key);
+  if (left?.state === 'refused') {
+    forget(left.key);
+    throw new Refused(left.message ?? 'Refused', left.faults ?? [], 422);
+  }
+  return went && lastStored?.id === job ? { stored: lastStored } : { waiting: true };
+}
+let lastStored: StoredJob | undefined;
+
+/** Sends a job's waiting sets in order, one at a time; stops when the server does not answer, and tries again later. */
+function flush(job: string): Promise<void> {
+  const running = flushing.get(job);
+  if (running) return running.then(() => (next(job) ? flush(job) : undefined));
+  const run = (async () => {
+    for (let item = next(job); item; item = next(job)) if (!(await sendOne(item))) return;
+  })().finally(() => flushing.delete(job));
+  flushing.set(job, run);
+  return run;
+}
+
+const next = (job: string) => items.find((each) => each.job === job && each.state === 'waiting');
+
+async function sendOne(item: OutboxItem): Promise<boolean> {
+  try {
+    const own = gone.filter(({ job, version }) => job === item.job && version > item.base);
+    const stored = await post<StoredJob>(`/api/jobs/${encodeURIComponent(item.job)}/edits`, {
+      sent: item.sent,
+      edits: item.edits,
+      base: item.base,
+      own: own.map(({ sent }) => sent),
+      ...(item.undoes === undefined ? {} : { undoes: item.undoes }),
+    });
+    failures = 0;
+    gone.push({ job: item.job, sent: item.sent, version: stored.version });
+    lastStored = stored;
+    arrived(stored);
+    forget(item.key);
+    return true;
+  } catch (error) {
+    if (error instanceof Refused && error.status < 500) {
+      const state = error.conflicts.length > 0 ? 'conflict' : 'refused';
+      const marked: OutboxItem = {
+        ...item,
+        state,
+        message: error.message,
+        faults: error.faults,
+        conflicts: error.conflicts,
+      };
+      change(items.map((each) => (each.key === item.key ? marked : each)));
+      await keep(marked);
+      return true;
+    }
+    clearTimeout(timer);
+    timer = setTimeout(() => void flushAll(), retry_ms[Math.min(failures++, retry_ms.length - 1)]);
+    return false;
+  }
+}
+
+/** Takes a set out of the outbox without sending it. */
+export function forget(key: string): void {
+  void drop(key);
+  change(items.filter((each) => each.key !== key));
+}
+
+/** Settles a conflict: mine goes in over theirs, or is dropped. */
+export async function settleConflict(item: OutboxItem, keepMine: boolean, version: number): Promise<void> {
+  if (!keepMine) {
+    forget(item.key);
+    return;
+  }
+  const { conflicts: _conflicts, faults: _faults, message: _message, ...rest } = item;
+  const again: OutboxItem = { ...rest, state: 'waiting', base: version };
+  change(items.map((each) => (each.key === item.key ? again : each)));
+  await keep(again);
+  await flush(item.job);
+}
+
+/** The set written last and not yet on its way, which undo may simply take out. */
+export const lastWaiting = (job: string): OutboxItem | undefined =>
+  flushing.has(job) ? undefined : items.findLast((each) => each.job === job && each.state === 'waiting');
+
+export function useOutbox(): readonly OutboxItem[] {
+  return useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    () => items,
+  );
+}

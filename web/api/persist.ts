@@ -1,0 +1,23 @@
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import type { Query } from '@tanstack/react-query';
+import { createStore, del, get, set } from 'idb-keyval';
+
+const store = createStore('open-trench-jobs', 'cache');
+
+/** Keeps the jobs last seen in the browser's storage, so that a page opened without the server still shows them. */
+export const persistOptions = {
+  persister: createAsyncStoragePersister({
+    storage: {
+      getItem: (key: string) => get<string>(key, store).then((value) => value ?? null),
+      setItem: (key: string, value: string) => set(key, value, store),
+      removeItem: (key: string) => del(key, store),
+    },
+    throttleTime: 500,
+  }),
+  maxAge: 30 * 24 * 3600 * 1000,
+  buster: '1',
+  dehydrateOptions: {
+    shouldDehydrateQuery: ({ queryKey, state }: Query) =>
+      queryKey[0] === 'jobs' && !queryKey.includes('history') && state.status === 'success',
+  },
+};

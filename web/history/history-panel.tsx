@@ -1,0 +1,102 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { deviceName } from '../api/client';
+import { useHistory, type Change, type HistoryChange } from '../api/jobs';
+import { dayAndTime } from '../shell/format';
+import { Press } from '../shell/controls';
+import { Faults } from '../shell/trouble';
+import { isDeletion, sayChange } from './say-change';
+
+/** Everything that was said and changed, newest first; whatever was replaced or deleted can be brought back. */
+export function HistoryPanel({ id, change, onClose }: { id: string; change: Change; onClose: () => void }) {
+  const history = useHistory(id);
+  const [onlyDeleted, setOnlyDeleted] = useState(false);
+  const sets = new Map<string, HistoryChange[]>();
+  for (const each of history.data ?? []) sets.set(each.sent, [...(sets.get(each.sent) ?? []), each]);
+  const shown = [...sets.values()].filter((all) => !onlyDeleted || all.some(({ edit }) => isDeletion(edit)));
+  return (
+    <Flex
+      as="aside"
+      aria-label="History"
+      direction="column"
+      position="fixed"
+      top="60px"
+      bottom="0"
+      right="0"
+      width={{ base: '100%', sm: '430px' }}
+      bg="sheet"
+      borderLeft="1px solid"
+      borderColor="ink"
+      zIndex={20}
+    >
+      <Flex align="center" gap="2" px="4" py="2" borderBottom="1px solid" borderColor="rule" wrap="wrap">
+        <Heading as="h2" fontSize="18px" flex="1">
+          History
+        </Heading>
+        <Press
+          type="button"
+          look={onlyDeleted ? 'chosen' : 'plain'}
+          aria-pressed={onlyDeleted}
+          onClick={() => {
+            setOnlyDeleted(!onlyDeleted);
+          }}
+        >
+          Deleted
+        </Press>
+        <Press type="button" onClick={() => void change.undo()}>
+          Undo
+        </Press>
+        <Press type="button" onClick={() => void change.redo()}>
+          Redo
+        </Press>
+        <Press type="button" look="quiet" onClick={onClose}>
+          Close
+        </Press>
+      </Flex>
+      {history.error && <Faults error={history.error} />}
+      <Box overflowY="auto" flex="1">
+        {shown.length === 0 && (
+          <Text p="4" color="soft">
+            {onlyDeleted ? 'Nothing was deleted.' : 'Nothing was changed yet.'}
+          </Text>
+        )}
+        {shown.map((all) => (
+          <ChangeSet key={all[0]?.order} all={all} change={change} />
+        ))}
+      </Box>
+    </Flex>
+  );
+}
+
+function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Change }) {
+  const [first] = all;
+  if (!first) return null;
+  const bringBack = () => {
+    void change.edit(all.map(({ inverse }) => inverse)).catch(() => undefined);
+  };
+  const added = first.sent.startsWith('add ');
+  return (
+    <Box px="4" py="2.5" borderBottom="1px solid" borderColor="rule">
+      <Text fontSize="13px" color="soft">
+        {dayAndTime(first.at)}, {first.device === deviceName() ? 'this browser' : first.device}
+        {first.undoes === null ? '' : ', taken back'}
+      </Text>
+      {added ? (
+        <Text>The job came in</Text>
+      ) : (
+        <Flex gap="3" align="flex-start">
+          <Box flex="1" minWidth={0}>
+            {[...all].reverse().map(({ order, edit, inverse }) => (
+              <Text key={order} overflowWrap="anywhere">
+                {sayChange(edit, inverse)}
+              </Text>
+            ))}
+          </Box>
+          <Press type="button" look="quiet" onClick={bringBack} textDecoration="underline" flexShrink={0}>
+            {all.some(({ edit }) => isDeletion(edit)) ? 'Bring back' : 'As before'}
+          </Press>
+        </Flex>
+      )}
+    </Box>
+  );
+}

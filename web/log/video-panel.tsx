@@ -1,0 +1,114 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { runHead, type Edit } from '../../core/job/edit.js';
+import type { Entry, Line, Run } from '../../core/job/schema.js';
+import type { Change } from '../api/jobs';
+import { Press } from '../shell/controls';
+import { videoTime } from '../shell/format';
+
+/** What the log may ask of the video beside it. */
+export interface VideoHandle {
+  /** The clip and moment now showing, to be kept with an entry. */
+  stamp(): Pick<Entry, 'clip' | 'video_s'> | undefined;
+  seek(seconds: number): void;
+  toggle(): void;
+  back(seconds: number): void;
+}
+
+interface Props {
+  readonly line: Line;
+  readonly run: Run;
+  readonly change: Change;
+  readonly ref?: Ref<VideoHandle>;
+}
+
+/** A video from this device's disk, played beside the log. It stays on the device: nothing is sent anywhere. */
+export function VideoPanel({ line, run, change, ref }: Props) {
+  const [clip, setClip] = useState<{ id: string; url: string; name: string }>();
+  const [at, setAt] = useState(0);
+  const video = useRef<HTMLVideoElement>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  useEffect(
+    () => () => {
+      if (clip) URL.revokeObjectURL(clip.url);
+    },
+    [clip],
+  );
+  useImperativeHandle(ref, () => ({
+    stamp: () =>
+      clip && video.current
+        ? { clip: clip.id, video_s: Math.round(video.current.currentTime * 10) / 10 }
+        : undefined,
+    seek(seconds) {
+      if (video.current) video.current.currentTime = seconds;
+    },
+    toggle() {
+      if (video.current?.paused) void video.current.play();
+      else video.current?.pause();
+    },
+    back(seconds) {
+      if (video.current) video.current.currentTime = Math.max(0, video.current.currentTime - seconds);
+    },
+  }));
+  const pick = async (file: File) => {
+    const known = run.video?.find(({ name }) => name === file.name);
+    const taken = new Set(line.runs.flatMap((each) => each.video?.map(({ id }) => id) ?? []));
+    let next = 1;
+    while (taken.has(`V${next}`)) next++;
+    const id = known?.id ?? `V${next}`;
+    setClip({ id, url: URL.createObjectURL(file), name: file.name });
+    if (known) return;
+    const edit: Edit = {
+      kind: 'run',
+      line: line.id,
+      run: run.id,
+      set: { ...runHead(run), video: [...(run.video ?? []), { id, name: file.name }] },
+    };
+    await change.edit([edit]).catch(() => undefined);
+  };
+  return (
+    <Box mb="3">
+      <input
+        ref={picker}
+        type="file"
+        accept="video/*"
+        hidden
+        data-testid="video-file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void pick(file);
+        }}
+      />
+      {clip ? (
+        <Box>
+          <chakra.video
+            ref={video}
+            src={clip.url}
+            controls
+            muted
+            width="100%"
+            bg="black"
+            aria-label={`Video ${clip.name}`}
+            onTimeUpdate={(event) => {
+              setAt(event.currentTarget.currentTime);
+            }}
+          />
+          <Flex justify="space-between" fontSize="13px" color="soft">
+            <Text truncate>{clip.name}</Text>
+            <Text whiteSpace="nowrap">video {videoTime(at)}</Text>
+          </Flex>
+        </Box>
+      ) : (
+        <Press type="button" width="100%" onClick={() => picker.current?.click()}>
+          Open a video from this device
+        </Press>
+      )}
+      {clip === undefined && (run.video?.length ?? 0) > 0 && (
+        <Text fontSize="13px" color="soft" mt="1">
+          This run was filmed as {run.video?.map(({ name }) => name).join(', ')}. Open it to step through the
+          entries.
+        </Text>
+      )}
+    </Box>
+  );
+}
