@@ -3,6 +3,7 @@ import { JobList } from './jobs/job-list';
 import { LengthsView } from './lengths/lengths-view';
 import { LogView } from './log/log-view';
 import { SheetView } from './sheet/sheet-view';
+import { SiteView } from './site/site-view';
 import { JobLayout } from './shell/job-layout';
 import { NotFound } from './shell/not-found';
 
@@ -13,6 +14,7 @@ export const router = createBrowserRouter([
     element: <JobLayout />,
     children: [
       { index: true, element: <Navigate to="sheet" replace /> },
+      { path: 'site', element: <SiteView /> },
       { path: 'log', element: <LogView /> },
       { path: 'sheet', element: <SheetView /> },
       { path: 'lengths', element: <LengthsView /> },

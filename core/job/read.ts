@@ -203,6 +203,19 @@ function lineNameFaults(line: Line, at: string, job: Job): Fault[] {
       unknown('point or entry', stretch.to, `${at}.${field}[${i}].to`, things);
     });
   }
+  const marks = new Set(line.marks?.map(({ id }) => id));
+  line.markDistances?.forEach(({ from, to }, i) => {
+    unknown('mark', from, `${at}.markDistances[${i}].from`, marks);
+    unknown('mark', to, `${at}.markDistances[${i}].to`, marks);
+  });
+  line.places?.forEach(({ of, tapes }, i) => {
+    unknown('point, entry or mark', of, `${at}.places[${i}].of`, {
+      has: (id) => things.has(id) || marks.has(id),
+    });
+    tapes.forEach(({ mark }, t) => {
+      unknown('mark', mark, `${at}.places[${i}].tapes[${t}].mark`, marks);
+    });
+  });
   line.cleanings?.forEach((cleaning, i) => {
     unknown('point', cleaning.access, `${at}.cleanings[${i}].access`, points);
   });

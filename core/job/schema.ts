@@ -301,6 +301,8 @@ const cleaningSchema = z
     message: 'stations run backwards',
   });
 
+const tapeSchema = z.strictObject({ mark: idSchema, distance_ft: length });
+
 export const lineSchema = z.strictObject({
   id: idSchema,
   name: text.optional(),
@@ -338,6 +340,23 @@ export const lineSchema = z.strictObject({
     .optional(),
   marks: z
     .array(z.strictObject({ id: idSchema, name: text }))
+    .max(500)
+    .optional(),
+  /** Distances between marks, taped on the ground. */
+  markDistances: z
+    .array(z.strictObject({ from: idSchema, to: idSchema, distance_ft: z.number().gt(0).max(10_000) }))
+    .max(500)
+    .optional(),
+  /** Things found again from two marks: `of` is a point, an entry or another mark. */
+  places: z
+    .array(
+      z.strictObject({
+        of: idSchema,
+        tapes: z.tuple([tapeSchema, tapeSchema]),
+        /** Side on which it lies for somebody who stands at the first mark and looks at the second. */
+        side: z.enum(['left', 'right']),
+      }),
+    )
     .max(500)
     .optional(),
   soil: z.enum(soils).optional(),

@@ -4,6 +4,7 @@ import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';
 import { measureOf } from '../condition/measure.js';
 import { frameOf, survey, type Placed, type Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
+import { courseOf, type Course } from './course.js';
 import { clip, subtract, union, type Interval } from './intervals.js';
 import { changesOf, pipeStretches, type Change, type PipeStretch } from './pipe-stretches.js';
 import { profileOf, type Profile } from './profile.js';
@@ -40,6 +41,7 @@ export interface LineModel {
   readonly joints: readonly number[];
   readonly seen: readonly Interval[];
   readonly profile: Profile;
+  readonly course: Course;
   readonly warnings: readonly Warning[];
 }
 
@@ -88,6 +90,8 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
   const changes = changesOf(line, solved);
   const pipes = pipeStretches(line, changes, extent);
   const profile = profileOf(line, solved, rules);
+  const course = courseOf(line, solved);
+  warnings.push(...course.warnings);
   warnings.push(...pipes.warnings, ...profile.warnings(extent.from_ft, extent.to_ft));
 
   const stretches = <T extends { from_ft?: number; to_ft?: number; from?: string; to?: string }>(
@@ -126,6 +130,7 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
     joints: jointsOf(entries, pipes.stretches),
     seen: seenOf(line, solved, entries, pipes.stretches, extent),
     profile,
+    course,
     warnings,
   };
 }

@@ -2,6 +2,7 @@ import { methodsOf } from '../condition/grade-table.js';
 import type { Figure } from '../figure.js';
 import type { Entry, Job } from '../job/schema.js';
 import type { FindingKind, Grade, Method, OwnerKind, PointKind, SurfaceKind } from '../job/vocabulary.js';
+import type { GroundPlace } from '../line/course.js';
 import { subtract, type Interval } from '../line/intervals.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import type { ClockRange } from '../survey/clock.js';
@@ -30,6 +31,12 @@ export interface LineView extends Interval {
   readonly unseen: readonly Interval[];
   readonly depths: readonly { station_ft: number; invert_ft: number }[];
   readonly depthKnown: boolean;
+  /** Marks, what was taped from them, and the line's way between, on the ground. */
+  readonly course: {
+    readonly marks: readonly (GroundPlace & { readonly id: string; readonly name: string })[];
+    readonly located: readonly (GroundPlace & { readonly id: string; readonly station_ft: number })[];
+    readonly way: readonly (GroundPlace & { readonly station_ft: number })[];
+  };
   readonly findings: readonly FindingView[];
   readonly rows: readonly RowView[];
   readonly untied: readonly { run: string; wouldTie: string }[];
@@ -151,6 +158,19 @@ function lineView(line: ScopedLine): LineView {
     unseen: subtract([extent], model.seen),
     depths: depthStations.map((station_ft) => ({ station_ft, invert_ft: profile.depth(station_ft) })),
     depthKnown: profile.located.length > 0,
+    course: {
+      marks: (model.line.marks ?? []).flatMap(({ id, name }) => {
+        const at = model.course.marks.get(id);
+        return at ? [{ id, name, ...at }] : [];
+      }),
+      located: model.course.located,
+      way: [extent.from_ft, ...model.course.located.map(({ station_ft }) => station_ft), extent.to_ft]
+        .sort((a, b) => a - b)
+        .flatMap((station_ft) => {
+          const at = model.course.place(station_ft);
+          return at ? [{ station_ft, ...at }] : [];
+        }),
+    },
     findings: condition.findings.map((finding) => ({
       from_ft: finding.placed.from_ft,
       to_ft: finding.placed.to_ft,

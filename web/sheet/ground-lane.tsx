@@ -1,43 +1,17 @@
 import { scaleLinear } from 'd3-scale';
 import { line as pathLine } from 'd3-shape';
-import type { SurfaceKind } from '../../core/job/vocabulary.js';
 import { subtract } from '../../core/line/intervals.js';
 import { materialWords } from '../../core/logline/say.js';
 import type { LineView } from '../../core/scope/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
+import { surfaceFill, utilityFill } from './ground-colours';
 import { standLabels, textWidth } from './labels';
 import { depthAt, lanes, margin_px, gutter_px, type SheetScale } from './sheet-scale';
 
 const { top, height } = lanes.ground;
 const surfaceTop = top + 22;
 const groundTop = surfaceTop + 8;
-
-const surfaceFill: Record<SurfaceKind, string> = {
-  lawn: 'grass',
-  planting: 'planting',
-  gravel: 'stone',
-  concrete: 'paving',
-  asphalt: 'road',
-  pavers: 'paving',
-  tile: 'paving',
-  sidewalk: 'paving',
-  street: 'road',
-  building: 'ink',
-  'crawl-space': 'keep',
-};
-
-/** Public marking convention for what crosses. */
-const utilityFill = (utility: string): string => {
-  const words: [RegExp, string][] = [
-    [/gas|oil|steam/i, '#e8b007'],
-    [/electric|power/i, '#c62828'],
-    [/phone|telecom|cable|fib/i, '#e06c00'],
-    [/drinking|water/i, '#1f6fd0'],
-    [/sewer|drain|storm/i, '#2e8b3d'],
-  ];
-  return words.find(([pattern]) => pattern.test(utility))?.[1] ?? '#9a4fb0';
-};
 
 const materialPattern: Partial<Record<string, string>> = {
   fibre: 'url(#hatch-cross)',

@@ -28,6 +28,7 @@ export interface JobContext {
   readonly change: Change;
   /** Sets of edits kept here until the server answers. */
   readonly waiting: number;
+  readonly setLineId: (id: string) => void;
 }
 
 export const useJobContext = () => useOutletContext<JobContext>();
@@ -221,6 +222,7 @@ export function JobLayout() {
                 complete,
                 change,
                 waiting,
+                setLineId,
               } satisfies JobContext
             }
           />
@@ -238,6 +240,7 @@ function SavedMark({ waiting, live }: { waiting: number; live: boolean }) {
   return (
     <Flex
       align="center"
+      display={{ base: waiting > 0 || !live ? 'flex' : 'none', md: 'flex' }}
       px={{ base: '1', md: '3' }}
       fontSize="13px"
       color={waiting > 0 || !live ? 'signalInk' : 'soft'}

@@ -1,0 +1,28 @@
+import type { SurfaceKind } from '../../core/job/vocabulary.js';
+
+/** Theme token of what lies on top. */
+export const surfaceFill: Record<SurfaceKind, string> = {
+  lawn: 'grass',
+  planting: 'planting',
+  gravel: 'stone',
+  concrete: 'paving',
+  asphalt: 'road',
+  pavers: 'paving',
+  tile: 'paving',
+  sidewalk: 'paving',
+  street: 'road',
+  building: 'ink',
+  'crawl-space': 'keep',
+};
+
+/** Public marking convention for what crosses. */
+export const utilityFill = (utility: string): string => {
+  const words: [RegExp, string][] = [
+    [/gas|oil|steam/i, '#e8b007'],
+    [/electric|power/i, '#c62828'],
+    [/phone|telecom|cable|fib/i, '#e06c00'],
+    [/drinking|water/i, '#1f6fd0'],
+    [/sewer|drain|storm/i, '#2e8b3d'],
+  ];
+  return words.find(([pattern]) => pattern.test(utility))?.[1] ?? '#9a4fb0';
+};

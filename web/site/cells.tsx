@@ -1,0 +1,177 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Choice, Field } from '../shell/controls';
+
+/** A number that is taken when it is left or on Enter; what is no number is marked and changes nothing. */
+export function NumberCell({
+  label,
+  value,
+  onChange,
+  least = -10_000,
+  placeholder = '',
+}: {
+  label: string;
+  value: number | undefined;
+  onChange: (value: number | undefined) => void;
+  least?: number;
+  placeholder?: string;
+}) {
+  const [typed, setTyped] = useState<string>();
+  const text = typed ?? (value === undefined ? '' : String(value));
+  const number = Number(text);
+  const wrong = text.trim() !== '' && !(Number.isFinite(number) && number >= least);
+  const take = () => {
+    if (typed === undefined || wrong) return;
+    setTyped(undefined);
+    const next = text.trim() === '' ? undefined : number;
+    if (next !== value) onChange(next);
+  };
+  return (
+    <Field
+      aria-label={label}
+      aria-invalid={wrong ? true : undefined}
+      title={wrong ? `${label}: a number${least >= 0 ? ', not below 0' : ''}` : label}
+      inputMode="decimal"
+      minWidth="74px"
+      value={text}
+      placeholder={placeholder}
+      onChange={(event) => {
+        setTyped(event.target.value);
+      }}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') take();
+        if (event.key === 'Escape') setTyped(undefined);
+      }}
+    />
+  );
+}
+
+export function TextCell({
+  label,
+  value,
+  onChange,
+  placeholder,
+}: {
+  label: string;
+  value: string | undefined;
+  onChange: (value: string | undefined) => void;
+  placeholder?: string;
+}) {
+  const [typed, setTyped] = useState<string>();
+  const take = () => {
+    if (typed === undefined) return;
+    setTyped(undefined);
+    const next = typed.trim() === '' ? undefined : typed.trim();
+    if (next !== value) onChange(next);
+  };
+  return (
+    <Field
+      aria-label={label}
+      minWidth="110px"
+      value={typed ?? value ?? ''}
+      placeholder={placeholder}
+      onChange={(event) => {
+        setTyped(event.target.value);
+      }}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') take();
+        if (event.key === 'Escape') setTyped(undefined);
+      }}
+    />
+  );
+}
+
+export function ChoiceCell<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  empty,
+}: {
+  label: string;
+  value: T | undefined;
+  options: readonly (T | readonly [T, string])[];
+  onChange: (value: T | undefined) => void;
+  /** What stands where nothing was chosen. */
+  empty?: string;
+}) {
+  return (
+    <Choice
+      aria-label={label}
+      minWidth="110px"
+      value={value ?? ''}
+      onChange={(event) => {
+        onChange(event.target.value === '' ? undefined : (event.target.value as T));
+      }}
+    >
+      {empty !== undefined && <option value="">{empty}</option>}
+      {options.map((option) => {
+        const [word, text] = typeof option === 'string' ? [option, option.replaceAll('-', ' ')] : option;
+        return (
+          <option key={word} value={word}>
+            {text}
+          </option>
+        );
+      })}
+    </Choice>
+  );
+}
+
+/** An end of a stretch: feet, or a thing that it moves with. */
+export function EndCell({
+  label,
+  feet,
+  thing,
+  things,
+  onChange,
+}: {
+  label: string;
+  feet: number | undefined;
+  thing: string | undefined;
+  things: readonly { readonly id: string; readonly name: string }[];
+  onChange: (to: { feet: number } | { thing: string }) => void;
+}) {
+  const held = things.find(({ id }) => id === thing);
+  return (
+    <Flex gap="1">
+      {thing === undefined && (
+        <NumberCell
+          label={`${label}, ft`}
+          value={feet}
+          onChange={(value) => {
+            if (value !== undefined) onChange({ feet: value });
+          }}
+        />
+      )}
+      <ChoiceCell
+        label={`${label} held by`}
+        value={thing ?? 'feet'}
+        options={[
+          ['feet', 'ft'] as const,
+          ...things.map(({ id, name }) => [id, `at ${name}`] as const),
+          ...(thing !== undefined && !held ? [[thing, `at ${thing}`] as const] : []),
+        ]}
+        onChange={(value) => {
+          if (value === undefined) return;
+          onChange(value === 'feet' ? { feet: feet ?? 0 } : { thing: value });
+        }}
+      />
+    </Flex>
+  );
+}
+
+export const Head = chakra('th', {
+  base: {
+    textAlign: 'left',
+    fontFamily: 'heading',
+    fontWeight: 700,
+    fontSize: '13px',
+    color: 'soft',
+    py: '1.5',
+    px: '2',
+    whiteSpace: 'nowrap',
+  },
+});
+export const Cell = chakra('td', { base: { py: '1', px: '2', verticalAlign: 'top' } });

@@ -1,0 +1,108 @@
+import type { LineHead } from '../../core/job/schema.js';
+import type { HeldStretch } from '../../core/line/edit-stretches.js';
+import type { LineView } from '../../core/scope/job-view.js';
+
+/** The lists of a line that the strip and its tables show. */
+export const listNames = [
+  'points',
+  'surfaces',
+  'owners',
+  'noDig',
+  'crossings',
+  'depths',
+  'ground',
+  'marks',
+] as const;
+export type ListName = (typeof listNames)[number];
+
+/** One thing on the strip: which list, which row. */
+export interface Chosen {
+  readonly list: ListName;
+  readonly index: number;
+}
+
+export const listWords: Readonly<Record<ListName, { readonly many: string; readonly one: string }>> = {
+  points: { many: 'Points', one: 'point' },
+  surfaces: { many: 'Surfaces', one: 'surface' },
+  owners: { many: 'Owners', one: 'owner' },
+  noDig: { many: 'No dig', one: 'no-dig stretch' },
+  crossings: { many: 'Crossings', one: 'crossing' },
+  depths: { many: 'Depths', one: 'depth' },
+  ground: { many: 'Ground', one: 'ground elevation' },
+  marks: { many: 'Marks', one: 'mark' },
+};
+
+/** Stations of everything that can hold the end of a stretch. */
+export function stationsOf(view: LineView): Map<string, { from_ft: number; to_ft: number }> {
+  const stations = new Map<string, { from_ft: number; to_ft: number }>();
+  for (const row of view.rows) {
+    if (!row.station) continue;
+    const at = { from_ft: row.station.value, to_ft: row.to_ft ?? row.station.value };
+    for (const id of [row.entry.id, ...row.readings.map(({ entry }) => entry)]) stations.set(id, at);
+  }
+  for (const { id, station } of view.points)
+    stations.set(id, { from_ft: station.value, to_ft: station.value });
+  return stations;
+}
+
+/** Where a stretch lies, ft; the ends of the line where what holds it has no place. */
+export function resolver(view: LineView): (stretch: HeldStretch) => { from_ft: number; to_ft: number } {
+  const stations = stationsOf(view);
+  return ({ from_ft, to_ft, from, to }) => ({
+    from_ft: from_ft ?? (from === undefined ? undefined : stations.get(from)?.from_ft) ?? view.from_ft,
+    to_ft: to_ft ?? (to === undefined ? undefined : stations.get(to)?.to_ft) ?? view.to_ft,
+  });
+}
+
+/** A new thing of a list at a station of the strip, with nothing claimed that was not shown there. */
+export function withNew(
+  head: LineHead,
+  list: ListName,
+  at_ft: number,
+  view: LineView,
+): { head: LineHead; index: number } {
+  const station = Math.round(at_ft * 2) / 2;
+  const span = { from_ft: station, to_ft: Math.min(view.to_ft, station + 5) };
+  const add = <L extends ListName>(item: NonNullable<LineHead[L]>[number]) => {
+    const items = [...(head[list] ?? []), item];
+    return { head: { ...head, [list]: items }, index: items.length - 1 };
+  };
+  switch (list) {
+    case 'points': {
+      const id = freeId(
+        head.points.map((point) => point.id),
+        'P',
+      );
+      // Dropped on the drawing, not taped: good to about 3 ft until somebody measures it.
+      return add<'points'>({
+        id,
+        kind: 'other',
+        name: `point ${id.slice(1)}`,
+        station_ft: station,
+        plusMinus_ft: 3,
+      });
+    }
+    case 'surfaces':
+      return add<'surfaces'>({ ...span, kind: 'lawn' });
+    case 'owners':
+      return add<'owners'>({ ...span, owner: 'private' });
+    case 'noDig':
+      return add<'noDig'>(span);
+    case 'crossings':
+      return add<'crossings'>({ station_ft: station, utility: 'unknown' });
+    case 'depths':
+      return add<'depths'>({ station_ft: station, invert_ft: Math.round(view.depths[0]?.invert_ft ?? 3) });
+    case 'ground':
+      return add<'ground'>({ station_ft: station, elevation_ft: head.ground?.at(-1)?.elevation_ft ?? 100 });
+    case 'marks': {
+      const id = freeId(head.marks?.map((mark) => mark.id) ?? [], 'K');
+      return add<'marks'>({ id, name: `mark ${id.slice(1)}` });
+    }
+  }
+}
+
+function freeId(taken: readonly string[], letter: string): string {
+  let next = 1;
+  while (taken.includes(`${letter}${next}`)) next++;
+  return `${letter}${next}`;
+}

@@ -1,0 +1,97 @@
+import { Box, chakra, Text } from '@chakra-ui/react';
+import { Trash2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Press } from '../shell/controls';
+import { Cell, Head } from './cells';
+
+export interface Column<T> {
+  readonly head: string;
+  readonly cell: (item: T, set: (patch: Partial<T>) => void, index: number) => ReactNode;
+}
+
+/** Things of one kind, a row each, every field changed where it stands. */
+export function ListTable<T extends object>({
+  name,
+  items,
+  columns,
+  selected,
+  onSelect,
+  onChange,
+  more,
+  keyOf,
+}: {
+  /** What one of them is called: "surface". */
+  name: string;
+  items: readonly T[];
+  columns: readonly Column<T>[];
+  selected: number | undefined;
+  onSelect: (index: number) => void;
+  onChange: (items: T[]) => void;
+  /** What else one of them has, under its row while it is chosen. */
+  more?: (item: T, set: (patch: Partial<T>) => void) => ReactNode;
+  keyOf: (item: T, index: number) => string;
+}) {
+  if (items.length === 0) {
+    return (
+      <Text p="3" color="soft">
+        None yet. Put the cursor where it is on the strip and press “Add {name}”.
+      </Text>
+    );
+  }
+  const setAt = (index: number) => (patch: Partial<T>) => {
+    onChange(items.map((each, i) => (i === index ? without({ ...each, ...patch }) : each)));
+  };
+  return (
+    <Box overflowX="auto">
+      <chakra.table borderCollapse="collapse" width="100%">
+        <thead>
+          <tr>
+            {columns.map(({ head }) => (
+              <Head key={head}>{head}</Head>
+            ))}
+            <Head aria-label="Delete" />
+          </tr>
+        </thead>
+        {items.map((item, index) => (
+          <chakra.tbody
+            key={keyOf(item, index)}
+            bg={selected === index ? 'keep' : 'transparent'}
+            borderTop="1px solid"
+            borderColor="rule"
+            onFocus={() => {
+              onSelect(index);
+            }}
+          >
+            <tr>
+              {columns.map(({ head, cell }) => (
+                <Cell key={head}>{cell(item, setAt(index), index)}</Cell>
+              ))}
+              <Cell p="0" width="44px">
+                <Press
+                  type="button"
+                  look="quiet"
+                  aria-label={`Delete ${name} ${index + 1}`}
+                  onClick={() => {
+                    onChange(items.filter((_, i) => i !== index));
+                  }}
+                >
+                  <Trash2 size={17} />
+                </Press>
+              </Cell>
+            </tr>
+            {more && selected === index && (
+              <tr>
+                <Cell colSpan={columns.length + 1}>{more(item, setAt(index))}</Cell>
+              </tr>
+            )}
+          </chakra.tbody>
+        ))}
+      </chakra.table>
+    </Box>
+  );
+}
+
+/** Fields that were emptied are gone from the file, not there with nothing in them. */
+function without<T extends object>(item: T): T {
+  return Object.fromEntries(Object.entries(item).filter(([, value]) => value !== undefined)) as T;
+}

@@ -1,0 +1,158 @@
+import { Box, Flex, Grid } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { lineHead, type Edit } from '../../core/job/edit.js';
+import type { Job, LineHead, Run } from '../../core/job/schema.js';
+import type { Change } from '../api/jobs';
+import { Choice, Field, Label, Press } from '../shell/controls';
+import { Faults } from '../shell/trouble';
+
+/** A second line of the job: with its own zero, joining another one at a tie-in or going to the main itself. */
+export function NewLine({
+  job,
+  change,
+  onDone,
+}: {
+  job: Job;
+  change: Change;
+  onDone: (id?: string) => void;
+}) {
+  const [name, setName] = useState('');
+  const [joins, setJoins] = useState(job.lines[0]?.id ?? '');
+  const [station, setStation] = useState('');
+  const [failed, setFailed] = useState<Error>();
+  const other = job.lines.find(({ id }) => id === joins);
+  const add = async () => {
+    const taken = new Set(job.lines.map(({ id }) => id));
+    const base =
+      name
+        .trim()
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-') || 'line';
+    let id = base;
+    for (let next = 2; taken.has(id); next++) id = `${base}-${next}`;
+    const edits: Edit[] = [];
+    let tie = 'T1';
+    if (other) {
+      const used = new Set(other.points.map((point) => point.id));
+      for (let next = 1; used.has(tie); next++) tie = `T${next}`;
+      const at = Number(station);
+      edits.push({
+        kind: 'line',
+        line: other.id,
+        set: {
+          ...lineHead(other),
+          points: [
+            ...other.points,
+            {
+              id: tie,
+              kind: 'tie-in',
+              name: `${name.trim() || id} joins`,
+              ...(station.trim() !== '' && Number.isFinite(at) ? { station_ft: at, plusMinus_ft: 3 } : {}),
+            },
+          ],
+        },
+      });
+    }
+    const head: LineHead = {
+      id,
+      name: name.trim() || id,
+      datum: 'CO1',
+      end: other ? 'JOIN' : 'MAIN',
+      points: [
+        { id: 'CO1', kind: 'cleanout', name: 'cleanout 1' },
+        other
+          ? {
+              id: 'JOIN',
+              kind: 'tie-in',
+              name: `joins ${other.name ?? other.id}`,
+              onto: { line: other.id, point: tie },
+            }
+          : { id: 'MAIN', kind: 'main', name: 'main' },
+      ],
+    };
+    const run: Omit<Run, 'entries'> = {
+      id: 'R1',
+      access: 'CO1',
+      direction: 'downstream',
+      zero: 'cap',
+      on: format(new Date(), 'yyyy-MM-dd'),
+    };
+    edits.push({ kind: 'line', line: id, set: head }, { kind: 'run', line: id, run: 'R1', set: run });
+    try {
+      await change.edit(edits, { ownErrors: true });
+      onDone(id);
+    } catch (error) {
+      setFailed(error instanceof Error ? error : new Error(String(error)));
+    }
+  };
+  return (
+    <Box bg="sheet" borderBottom="1px solid" borderColor="ink" p="4">
+      {failed && (
+        <Faults
+          error={failed}
+          onClose={() => {
+            setFailed(undefined);
+          }}
+        />
+      )}
+      <Grid templateColumns={{ base: '1fr', md: 'repeat(3, 1fr)' }} gap="3" mb="3">
+        <Box>
+          <Label htmlFor="line-name">Called</Label>
+          <Field
+            id="line-name"
+            value={name}
+            placeholder="Guest house"
+            onChange={(event) => {
+              setName(event.target.value);
+            }}
+          />
+        </Box>
+        <Box>
+          <Label htmlFor="line-joins">Goes to</Label>
+          <Choice
+            id="line-joins"
+            value={joins}
+            onChange={(event) => {
+              setJoins(event.target.value);
+            }}
+          >
+            {job.lines.map(({ id, name: called }) => (
+              <option key={id} value={id}>
+                {called ?? id}, at a tie-in
+              </option>
+            ))}
+            <option value="">the main, by itself</option>
+          </Choice>
+        </Box>
+        {other && (
+          <Box>
+            <Label htmlFor="line-at">Joins it at about, ft (empty: the camera will tell)</Label>
+            <Field
+              id="line-at"
+              inputMode="decimal"
+              value={station}
+              onChange={(event) => {
+                setStation(event.target.value);
+              }}
+            />
+          </Box>
+        )}
+      </Grid>
+      <Flex gap="3">
+        <Press type="button" look="chosen" onClick={() => void add()}>
+          Add the line
+        </Press>
+        <Press
+          type="button"
+          look="quiet"
+          onClick={() => {
+            onDone();
+          }}
+        >
+          Cancel
+        </Press>
+      </Flex>
+    </Box>
+  );
+}

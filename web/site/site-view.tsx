@@ -1,0 +1,172 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { lineHead, type Edit } from '../../core/job/edit.js';
+import type { LineHead } from '../../core/job/schema.js';
+import { useJobContext } from '../shell/job-layout';
+import { Press } from '../shell/controls';
+import { listNames, listWords, withNew, type Chosen, type ListName } from './ground';
+import { JobFields, LineFields } from './job-fields';
+import { Lists } from './lists';
+import { NewLine } from './new-line';
+import { Plan } from './plan';
+import { Strip } from './strip';
+
+/** The site: who and why, and the ground over each line, drawn as much as filled in. */
+export function SiteView() {
+  const { job, line, lineView, change, setLineId } = useJobContext();
+  const [list, setList] = useState<ListName>('points');
+  const [chosen, setChosen] = useState<Chosen>();
+  const [cursor, setCursor] = useState<number>();
+  const [adding, setAdding] = useState(false);
+  const edit = (edits: Edit[]) => void change.edit(edits).catch(() => undefined);
+  const head = lineHead(line);
+  const setHead = (set: LineHead) => {
+    edit([{ kind: 'line', line: line.id, set: strip(set) }]);
+  };
+  const choose = (next: Chosen) => {
+    setChosen(next);
+    setList(next.list);
+  };
+  const cursor_ft = cursor ?? (lineView ? Math.round(lineView.from_ft + lineView.to_ft) / 2 : 0);
+  const add = (which: ListName) => {
+    if (!lineView) return;
+    const made = withNew(head, which, cursor_ft, lineView);
+    setHead(made.head);
+    choose({ list: which, index: made.index });
+  };
+  return (
+    <Flex height="100%" direction={{ base: 'column', md: 'row' }} overflow={{ base: 'auto', md: 'hidden' }}>
+      <Box
+        width={{ base: '100%', md: '300px', xl: '330px' }}
+        flexShrink={0}
+        overflowY={{ md: 'auto' }}
+        p="4"
+        order={{ base: 2, md: 0 }}
+        borderRight={{ md: '1px solid' }}
+        borderColor={{ md: 'ink' }}
+      >
+        <Heading as="h2" fontSize="18px" mb="3">
+          The job
+        </Heading>
+        <JobFields job={job} onEdit={edit} />
+        <Heading as="h2" fontSize="18px" mt="5" mb="3">
+          {line.name ?? line.id}
+        </Heading>
+        <LineFields
+          line={line}
+          setLine={(patch) => {
+            setHead({ ...head, ...patch });
+          }}
+        />
+        <Press
+          type="button"
+          mt="4"
+          width="100%"
+          aria-expanded={adding}
+          onClick={() => {
+            setAdding(!adding);
+          }}
+        >
+          Add another line
+        </Press>
+      </Box>
+      <Box flex="1" minWidth={0} overflowY={{ md: 'auto' }} order={{ base: 1, md: 0 }}>
+        {adding && (
+          <NewLine
+            job={job}
+            change={change}
+            onDone={(id) => {
+              setAdding(false);
+              if (id !== undefined) setLineId(id);
+            }}
+          />
+        )}
+        <Box bg="sheet" borderBottom="1px solid" borderColor="ink">
+          {lineView ? (
+            <Strip
+              head={head}
+              view={lineView}
+              chosen={chosen}
+              onChoose={choose}
+              cursor_ft={cursor_ft}
+              onCursor={setCursor}
+              onChange={setHead}
+            />
+          ) : (
+            <Text p="4" color="soft">
+              Working it out…
+            </Text>
+          )}
+        </Box>
+        <Flex
+          wrap="wrap"
+          borderBottom="1px solid"
+          borderColor="rule"
+          role="tablist"
+          aria-label="Things on the ground"
+        >
+          {listNames.map((name) => (
+            <Press
+              key={name}
+              type="button"
+              role="tab"
+              aria-selected={list === name}
+              look="quiet"
+              px="3"
+              borderBottom="4px solid"
+              borderColor={list === name ? 'signal' : 'transparent'}
+              color={list === name ? 'ink' : 'soft'}
+              onClick={() => {
+                setList(name);
+              }}
+            >
+              {listWords[name].many}
+              <Text as="span" color="soft" fontWeight={400} ml="1">
+                {head[name]?.length ?? 0}
+              </Text>
+            </Press>
+          ))}
+          <Box flex="1" />
+          <Press
+            type="button"
+            look="quiet"
+            onClick={() => {
+              add(list);
+            }}
+          >
+            <Flex as="span" align="center" gap="1">
+              <Plus size={17} /> Add {listWords[list].one}
+              {list === 'marks' ? '' : ` at ${cursor_ft.toFixed(1)}`}
+            </Flex>
+          </Press>
+        </Flex>
+        {lineView && (
+          <Lists
+            list={list}
+            head={head}
+            view={lineView}
+            chosen={chosen}
+            onChoose={choose}
+            onChange={setHead}
+          />
+        )}
+        <Box borderTop="1px solid" borderColor="rule" mt="3" px="3" py="2">
+          <Heading as="h3" fontSize="15px" mb="1">
+            On the ground
+          </Heading>
+          {lineView && <Plan view={lineView} />}
+        </Box>
+      </Box>
+    </Flex>
+  );
+}
+
+/** A list that was emptied is gone from the file. */
+function strip(head: LineHead): LineHead {
+  return Object.fromEntries(
+    Object.entries(head).filter(
+      ([field, value]) => !(field !== 'points' && Array.isArray(value) && value.length === 0),
+    ),
+  ) as LineHead;
+}
