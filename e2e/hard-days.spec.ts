@@ -17,28 +17,6 @@ async function ownJob(page: Page, url: string, job: object): Promise<string> {
   return ((await answer.json()) as { id: string }).id;
 }
 
-test('with the server gone a typed line is kept and said to be unsaved; when it is back it goes in', async ({
-  page,
-}) => {
-  test.slow();
-  const server = await startServer('demo');
-  await page.goto(`${server.url}/jobs/demo-2-larkfield-court/log`);
-  await expect(page.getByRole('row')).not.toHaveCount(0);
-  const before = await page.getByRole('row').count();
-  await server.kill();
-  await typed(page).fill('12 joint');
-  await typed(page).press('Enter');
-  await expect(page.getByRole('alert')).toContainText('cannot be reached');
-  await expect(typed(page)).toHaveValue('12 joint');
-  await expect(page.getByRole('row')).toHaveCount(before);
-  await server.start();
-  await typed(page).press('Enter');
-  await expect(page.getByRole('row')).toHaveCount(before + 1);
-  await page.reload();
-  await expect(page.getByRole('row')).toHaveCount(before + 1);
-  await server.stop();
-});
-
 test('an empty folder says how to begin; a job with nothing read says what to do', async ({ page }) => {
   const server = await startServer('none');
   await page.goto(server.url);

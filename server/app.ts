@@ -93,7 +93,10 @@ const device = (c: Context) => (c.req.header('x-device') ?? 'unknown').slice(0, 
 function refusal(c: Context, written: Exclude<Written, { stored: unknown }>): Response {
   if ('missing' in written) return problem(c, 404, 'No such job');
   return 'conflicts' in written
-    ? problem(c, 409, 'Somebody else changed this in the meantime', { conflicts: written.conflicts })
+    ? problem(c, 409, 'Somebody else changed this in the meantime', {
+        conflicts: written.conflicts,
+        version: written.version,
+      })
     : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
 }
 
@@ -104,7 +107,9 @@ function follow(c: Context, store: Store, id: string): Response {
       void stream.writeSSE({ event: 'version', data: String(version) });
     });
     stream.onAbort(end);
-    await stream.writeSSE({ event: 'hello', data: '' });
+    // What was changed while nobody listened shows in the version.
+    const stored = await store.read(id);
+    await stream.writeSSE({ event: 'hello', data: String(stored?.version ?? 0) });
     while (!stream.aborted)
       await stream.sleep(keepAlive_ms).then(() => stream.writeSSE({ event: 'alive', data: '' }));
   });

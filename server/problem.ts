@@ -11,13 +11,15 @@ export interface Problem {
   readonly detail?: string;
   readonly errors?: readonly Fault[];
   readonly conflicts?: readonly Conflict[];
+  /** The version of the job that the conflicts were found against. */
+  readonly version?: number;
 }
 
 export function problem(
   c: Context,
   status: ContentfulStatusCode,
   title: string,
-  more: Pick<Problem, 'detail' | 'errors' | 'conflicts'> = {},
+  more: Pick<Problem, 'detail' | 'errors' | 'conflicts' | 'version'> = {},
 ): Response {
   const body: Problem = { type: 'about:blank', title, status, ...more };
   return c.body(JSON.stringify(body), status, { 'content-type': 'application/problem+json' });

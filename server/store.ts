@@ -18,7 +18,7 @@ export interface StoredJob {
 export type Written =
   | { readonly stored: StoredJob }
   | { readonly faults: readonly Fault[] }
-  | { readonly conflicts: readonly Conflict[] }
+  | { readonly conflicts: readonly Conflict[]; readonly version: number }
   | { readonly missing: true };
 
 /** A set of edits as one sender made it. */
@@ -136,7 +136,7 @@ async function writeSet(
     done.push({ edit: settled.edit, inverse: inverseOf(job, settled.edit) });
     job = applyEdit(job, settled.edit);
   }
-  if (conflicts.length > 0) return { conflicts };
+  if (conflicts.length > 0) return { conflicts, version: before.version };
   const read = readJob(job, 'keep');
   if (read.faults) return { faults: read.faults };
   const now = new Date();

@@ -9,7 +9,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { RouterProvider } from 'react-router';
 import { takeStored } from './api/jobs';
 import { openOutbox } from './api/outbox';
-import { persistOptions } from './api/persist';
+import { keptFor_ms, persistOptions } from './api/persist';
 import { router } from './routes';
 import { Trouble } from './shell/trouble';
 import { applyMode } from './theme/colour-mode';
@@ -19,7 +19,7 @@ applyMode();
 const client = new QueryClient({
   defaultOptions: {
     // The server is on this machine or on the same network: what the browser thinks of the Internet says nothing.
-    queries: { staleTime: 30_000, gcTime: 30 * 24 * 3600 * 1000, retry: 2, networkMode: 'always' },
+    queries: { staleTime: 30_000, gcTime: keptFor_ms, retry: 2, networkMode: 'always' },
     mutations: { retry: 0, networkMode: 'always' },
   },
 });

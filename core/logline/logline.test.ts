@@ -162,12 +162,9 @@ test('what the camera meets for the first time becomes a point of the line', () 
 });
 
 test('words complete as they are typed', () => {
-  expect(['46 roo', '46 offs', '46 gap 3/4 at jo', '46 roots'].map(completion)).toEqual([
-    't',
-    'et',
-    'int',
-    '',
-  ]);
+  expect(
+    ['46 roo', '46 offs', '46 gap 3/4 at jo', '46 roots', '46 gap 3/4 in', '80 main back'].map(completion),
+  ).toEqual(['t', 'et', 'int', '', '', '']);
 });
 
 test('no text throws, and every mark lies inside it', () => {

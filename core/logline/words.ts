@@ -275,18 +275,21 @@ export function phraseAt(text: string): { phrase: string; meaning: Meaning } | u
 /** What would finish the word being typed: the rest of the first known phrase that begins with it, or nothing. */
 export function completion(text: string): string {
   const part = text.slice(text.lastIndexOf(';') + 1).toLowerCase();
+  // A unit after its number is a whole word, whatever longer words begin with it.
+  if (/[\d½¼¾⅛⅜⅝⅞]\s*(?:in|ft|f|i)$/.test(part)) return '';
+  // A word that is whole is never made longer behind anybody's back: “main back” is no backed-up main.
+  const typing = /[a-z-]+$/.exec(part)?.[0] ?? '';
+  if (typing.length < 2 || words[typing]) return '';
   for (const [whole] of part.matchAll(/(?<![a-z0-9-])[a-z].*$/g)) {
     // Try the longest tail first, so that two-word phrases complete too.
     const tails = [whole, ...[...whole.matchAll(/\s+(.+)$/g)].map(([, tail]) => tail ?? '')];
     for (const tail of tails) {
       const match =
         tail.length >= 2 ? inOrder.find((each) => each.startsWith(tail) && each !== tail) : undefined;
-      if (match) return words[tail] ? '' : match.slice(tail.length);
+      if (match) return match.slice(tail.length);
     }
-    const last = /[a-z-]+$/.exec(whole)?.[0] ?? '';
-    const match =
-      last.length >= 2 && !words[last] ? inOrder.find((each) => each.startsWith(last)) : undefined;
-    return match ? match.slice(last.length) : '';
+    const match = inOrder.find((each) => each.startsWith(typing));
+    return match ? match.slice(typing.length) : '';
   }
   return '';
 }

@@ -33,6 +33,8 @@ export class Refused extends Error {
     readonly faults: readonly Fault[],
     readonly status: number,
     readonly conflicts: readonly Conflict[] = [],
+    /** The version of the job that the conflicts were found against. */
+    readonly version?: number,
   ) {
     super(title);
   }
@@ -46,11 +48,13 @@ export async function bodyOf<T>(answer: Response): Promise<T> {
     detail?: string;
     errors?: Fault[];
     conflicts?: Conflict[];
+    version?: number;
   };
   throw new Refused(
     said.detail ?? said.title ?? `The server answered ${answer.status}`,
     said.errors ?? [],
     answer.status,
     said.conflicts,
+    said.version,
   );
 }

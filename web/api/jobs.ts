@@ -12,7 +12,12 @@ const jobKey = (id: string) => ['jobs', id] as const;
 const historyKey = (id: string) => ['jobs', id, 'history'] as const;
 
 export const useJobs = () =>
-  useQuery({ queryKey: listKey, queryFn: async () => bodyOf<StoredJob[]>(await api.jobs.$get()) });
+  useQuery({
+    queryKey: listKey,
+    queryFn: async () => bodyOf<StoredJob[]>(await api.jobs.$get()),
+    // What was kept from an earlier page is shown at once, and never taken for the newest.
+    staleTime: 0,
+  });
 
 /** A job as the server has it, and as it stands with what still waits here. */
 export function useJob(id: string) {
@@ -53,11 +58,12 @@ export function useFollow(id: string): { live: boolean } {
       const known = client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
       if (Number(event.data) > known) void client.invalidateQueries({ queryKey: jobKey(id) });
     });
-    events.addEventListener('hello', () => {
-      setLive((was) => {
-        if (!was) void client.invalidateQueries({ queryKey: jobKey(id) });
-        return true;
-      });
+    events.addEventListener('hello', (event: MessageEvent<string>) => {
+      const known = client.getQueryData<StoredJob>(jobKey(id));
+      if (known && known.version !== Number(event.data)) {
+        void client.invalidateQueries({ queryKey: jobKey(id) });
+      }
+      setLive(true);
       void flushAll();
     });
     events.onerror = () => {

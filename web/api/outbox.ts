@@ -17,6 +17,8 @@ export interface OutboxItem {
   readonly undoes?: string | undefined;
   readonly state: 'waiting' | 'conflict' | 'refused';
   readonly conflicts?: readonly Conflict[];
+  /** The version of the job that the conflicts were found against. */
+  readonly against?: number | undefined;
   readonly faults?: readonly Fault[];
   readonly message?: string;
 }
@@ -83,8 +85,9 @@ export async function send(
     undoes,
     state: 'waiting',
   };
-  change([...items, item]);
+  // Shown only when it is in the browser's storage: what can be seen survives a reload.
   await keep(item);
+  change([...items, item]);
   await flush(job);
   const went = gone.find((each) => each.sent === sent);
   const left = items.find(({ key }) => key === item.key);
@@ -134,6 +137,7 @@ async function sendOne(item: OutboxItem): Promise<boolean> {
         message: error.message,
         faults: error.faults,
         conflicts: error.conflicts,
+        against: error.version,
       };
       change(items.map((each) => (each.key === item.key ? marked : each)));
       await keep(marked);
@@ -152,13 +156,13 @@ export function forget(key: string): void {
 }
 
 /** Settles a conflict: mine goes in over theirs, or is dropped. */
-export async function settleConflict(item: OutboxItem, keepMine: boolean, version: number): Promise<void> {
+export async function settleConflict(item: OutboxItem, keepMine: boolean): Promise<void> {
   if (!keepMine) {
     forget(item.key);
     return;
   }
-  const { conflicts: _conflicts, faults: _faults, message: _message, ...rest } = item;
-  const again: OutboxItem = { ...rest, state: 'waiting', base: version };
+  const { conflicts: _conflicts, faults: _faults, message: _message, against, ...rest } = item;
+  const again: OutboxItem = { ...rest, state: 'waiting', base: against ?? item.base };
   change(items.map((each) => (each.key === item.key ? again : each)));
   await keep(again);
   await flush(item.job);

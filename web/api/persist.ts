@@ -4,6 +4,9 @@ import { createStore, del, get, set } from 'idb-keyval';
 
 const store = createStore('open-trench-jobs', 'cache');
 
+/** How long a job not opened is kept, ms; a browser's timers overflow at 24.8 days and would drop it at once. */
+export const keptFor_ms = 20 * 24 * 3600 * 1000;
+
 /** Keeps the jobs last seen in the browser's storage, so that a page opened without the server still shows them. */
 export const persistOptions = {
   persister: createAsyncStoragePersister({
@@ -14,7 +17,7 @@ export const persistOptions = {
     },
     throttleTime: 500,
   }),
-  maxAge: 30 * 24 * 3600 * 1000,
+  maxAge: keptFor_ms,
   buster: '1',
   dehydrateOptions: {
     shouldDehydrateQuery: ({ queryKey, state }: Query) =>

@@ -198,7 +198,7 @@ export function JobLayout() {
       {loadError && !stored && <Faults error={loadError} />}
       {error && <Faults error={error} />}
       {change.error && <Faults error={change.error} onClose={change.reset} />}
-      <OutboxBanner items={outbox} version={stored?.version ?? 0} />
+      <OutboxBanner items={outbox} />
       {historyOpen && (
         <HistoryPanel
           id={jobId}

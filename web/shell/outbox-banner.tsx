@@ -6,12 +6,12 @@ import { dayAndTime } from './format';
 import { Press } from './controls';
 
 /** What could not go in by itself: a change that ran into somebody else's, or one that the server refused. */
-export function OutboxBanner({ items, version }: { items: readonly OutboxItem[]; version: number }) {
+export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
   return items
     .filter(({ state }) => state !== 'waiting')
     .map((item) =>
       item.state === 'conflict' ? (
-        <ConflictBox key={item.key} item={item} version={version} />
+        <ConflictBox key={item.key} item={item} />
       ) : (
         <Box key={item.key} role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
           <Text fontWeight={700}>This could not go in: {item.message}</Text>
@@ -40,7 +40,7 @@ export function OutboxBanner({ items, version }: { items: readonly OutboxItem[];
 const nothing = (edit: Edit): Edit => (edit.kind === 'job' ? edit : { ...edit, set: null });
 
 /** Both versions of one thing, and the question which stands. */
-function ConflictBox({ item, version }: { item: OutboxItem; version: number }) {
+function ConflictBox({ item }: { item: OutboxItem }) {
   return (
     <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
       <Text fontWeight={700}>Changed here and elsewhere. Which stands?</Text>
@@ -61,10 +61,10 @@ function ConflictBox({ item, version }: { item: OutboxItem; version: number }) {
         </Box>
       ))}
       <Flex gap="2" mt="2">
-        <Press type="button" onClick={() => void settleConflict(item, true, version)}>
+        <Press type="button" onClick={() => void settleConflict(item, true)}>
           Mine stands
         </Press>
-        <Press type="button" onClick={() => void settleConflict(item, false, version)}>
+        <Press type="button" onClick={() => void settleConflict(item, false)}>
           Theirs stands
         </Press>
       </Flex>

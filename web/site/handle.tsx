@@ -34,7 +34,8 @@ export function Handle({
   children: ReactNode;
 }) {
   const bind = useDrag(
-    ({ movement: [dx, dy], last, tap }) => {
+    ({ movement: [dx, dy], first, last, tap }) => {
+      if (first) onSelect();
       if (tap || disabled !== undefined) return;
       onMove(dx, dy, last);
     },
@@ -52,7 +53,6 @@ export function Handle({
       aria-disabled={disabled !== undefined}
       style={{ cursor: disabled === undefined ? 'grab' : 'help', touchAction: 'none' }}
       onFocus={onSelect}
-      onPointerDown={onSelect}
       onKeyDown={(event) => {
         if (disabled !== undefined) return;
         const by = keySteps(event);

@@ -1,0 +1,121 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import type { Job } from '../core/job/schema.js';
+import { expect, startServer, test } from './server.js';
+
+const jobId = 'demo-1-quarry-lane';
+
+async function lineOf(page: Page, url: string) {
+  const { job } = (await (await page.request.get(`${url}/api/jobs/${jobId}`)).json()) as { job: Job };
+  const [line] = job.lines;
+  if (!line) throw new Error('the demo job has a line');
+  return { line, job };
+}
+
+test('the ground is drawn: edges dragged and snapped, points dropped and moved, by mouse and by key', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  await page.goto(`${server.url}/jobs/${jobId}/site`);
+  const edge = (name: RegExp) => page.getByRole('slider', { name }).first();
+  const lawn = edge(/^Downstream end of the lawn/);
+  await expect(lawn).toBeVisible();
+  const before = await lineOf(page, server.url);
+  const index = before.line.surfaces?.findIndex(({ kind }) => kind === 'lawn') ?? -1;
+
+  // Along the strip by mouse: the neighbour follows, so no gap comes of it.
+  const box = await lawn.boundingBox();
+  if (!box) throw new Error('the edge is on the page');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 20, y, { steps: 4 });
+  await page.mouse.move(x - 40, y, { steps: 4 });
+  await page.mouse.up();
+  await expect
+    .poll(async () => (await lineOf(page, server.url)).line.surfaces?.[index]?.to_ft)
+    .toBeLessThan(before.line.surfaces?.[index]?.to_ft ?? 0);
+  const dragged = (await lineOf(page, server.url)).line.surfaces ?? [];
+  expect(dragged[index + 1]?.from_ft).toBe(dragged[index]?.to_ft);
+  expect(((dragged[index]?.to_ft ?? 0.1) * 2) % 1).toBe(0);
+
+  // By key, half a foot a press.
+  await lawn.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect
+    .poll(async () => (await lineOf(page, server.url)).line.surfaces?.[index]?.to_ft)
+    .toBe((dragged[index]?.to_ft ?? 0) + 0.5);
+
+  // A point dropped at the cursor and moved; what the camera placed says why it stays.
+  await page.getByRole('tab', { name: /^Points/ }).click();
+  await page.getByTestId('strip').focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.getByRole('button', { name: /^Add point at/ }).click();
+  const point = page.getByRole('slider', { name: 'point 1' });
+  await expect(point).toBeVisible();
+  await point.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect
+    .poll(async () => (await lineOf(page, server.url)).line.points.at(-1))
+    .toMatchObject({ kind: 'other', plusMinus_ft: 3 });
+  await expect(page.getByRole('slider', { name: /^bend, placed by the camera/ })).toHaveAttribute(
+    'aria-disabled',
+    'true',
+  );
+
+  // An end held by the point moves with it.
+  await page.getByRole('tab', { name: /No dig/ }).click();
+  await page.getByLabel('To held by').first().selectOption({ label: 'at point 1' });
+  await expect(page.getByText(/moves with it/)).toBeVisible();
+  const held = await page.getByText(/moves with it/).innerText();
+  await point.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByText(/moves with it/)).not.toHaveText(held);
+
+  await page.getByRole('tab', { name: /Crossings/ }).click();
+  await expect(page.getByText(/Call for the utility locate/)).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  await server.stop();
+});
+
+test('a second line joins the first, a neighbour’s cleanout is never used, marks give the plan', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  await page.goto(`${server.url}/jobs/${jobId}/site`);
+  await expect(page.getByTestId('plan')).toBeVisible();
+  await page.getByLabel('What came up where, and what they saw').fill('paper in the yard');
+  await page.getByLabel('What came up where, and what they saw').press('Enter');
+  await expect
+    .poll(async () => (await lineOf(page, server.url)).job.site?.complaint)
+    .toBe('paper in the yard');
+  await page.getByRole('button', { name: 'Add another line' }).click();
+  await page.getByLabel('Called').fill('Guest house');
+  await page.getByLabel(/Joins it at about/).fill('38');
+  await page.getByRole('button', { name: 'Add the line' }).click();
+  await expect(page.getByRole('heading', { name: 'Guest house' })).toBeVisible();
+  const { job } = await lineOf(page, server.url);
+  expect(job.lines[1]).toMatchObject({
+    id: 'guest-house',
+    end: 'JOIN',
+    points: [{ id: 'CO1' }, { kind: 'tie-in', onto: { line: job.lines[0]?.id, point: 'T1' } }],
+  });
+  expect(job.lines[0]?.points.at(-1)).toMatchObject({ id: 'T1', kind: 'tie-in', station_ft: 38 });
+  await page.getByRole('link', { name: 'Camera log' }).click();
+  await page.getByLabel(/What the camera shows/).fill('24 tie-in; stop');
+  await page.getByLabel(/What the camera shows/).press('Enter');
+  await expect(page.getByRole('row').filter({ hasText: 'joins House line' })).toHaveCount(1);
+
+  await page.getByRole('link', { name: 'Site' }).click();
+  await page.getByRole('button', { name: 'House line', exact: true }).click();
+  await page.getByLabel('Name of the point').first().focus();
+  await page.getByLabel('Whose cleanout').selectOption('neighbour');
+  await expect(page.getByText(/recorded, never used/)).toBeVisible();
+  await expect
+    .poll(async () => (await lineOf(page, server.url)).line.points[0])
+    .toMatchObject({ owner: 'neighbour', usable: false });
+  await server.stop();
+});
