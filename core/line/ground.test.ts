@@ -158,7 +158,7 @@ test('dragging a shared edge keeps neighbours touching; one that cannot follow s
           if (i > 0) expect(from_ft).toBe(moved[i - 1]?.to_ft);
         });
         const changed = moved.filter(
-          ({ from_ft, to_ft }, i) => from_ft !== all[i]?.from_ft || to_ft !== all[i]?.to_ft,
+          ({ from_ft, to_ft }, i) => from_ft !== all[i]?.from_ft || to_ft !== all[i].to_ft,
         );
         expect(changed.length).toBeLessThanOrEqual(2);
       },

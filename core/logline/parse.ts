@@ -4,7 +4,7 @@ import { applyMeaning, named, newDraft, type Draft } from './draft.js';
 import { finishDraft } from './finish.js';
 import { missingFrom } from './missing.js';
 import { startsWithWord, tagAt, takeReferring } from './references.js';
-import { sayEntry } from './say.js';
+import { sayEntry, sayWhat } from './say.js';
 import { tokens } from './tokens.js';
 import { closest, phraseAt } from './words.js';
 
@@ -105,7 +105,11 @@ function parsePart(
   if (!finished) return [{ entry: undefined, sentence: '', missing: [], errors }];
   const part = (entry: EntryDraft, more: Partial<LogPart>): LogPart => ({
     entry,
-    sentence: sayEntry({ ...entry, id: 'new' }, (id) => nameOf(id, more.point, context)),
+    sentence: sayEntry(
+      { ...entry, id: 'new' },
+      (id) => nameOf(id, more.point, context),
+      (id) => saysOf(id, context, known),
+    ),
     missing: missingFrom(entry),
     errors: [],
     ...more,
@@ -125,6 +129,14 @@ const pointIdOf = (entry: EntryDraft): string => (entry.kind === 'point' ? entry
 function nameOf(id: string, found: Point | undefined, context: LogContext): string {
   const point = found?.id === id ? found : context.points.find((each) => each.id === id);
   return point?.name ?? (point?.kind === 'main' ? 'main' : id);
+}
+
+/** What an entry spoken of is, in a few words. */
+function saysOf(id: string, context: LogContext, known: readonly Known[]): string {
+  const entry = known.findLast((each) => each.id === id)?.entry;
+  if (!entry) return id;
+  const says = sayWhat({ ...entry, id }, (point) => nameOf(point, undefined, context)).split(',')[0] ?? id;
+  return entry.kind === 'point' ? says : says.charAt(0).toLowerCase() + says.slice(1);
 }
 
 /** A point of the line by `#id`, by its name or by its id; a point named like a word of the trade only by `#id`. */

@@ -140,16 +140,29 @@ function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
 }
 
 /** The whole sentence a preview shows, with the reading as it was called. */
-export function sayEntry(entry: Entry, pointName?: (id: string) => string): string {
+export function sayEntry(
+  entry: Entry,
+  pointName?: (id: string) => string,
+  entryName: (id: string) => string = (id) => id,
+): string {
   const about = entry.about ? 'about ' : '';
   const reading =
     entry.reading_ft === undefined
-      ? ''
+      ? sayRelation(entry, entryName)
       : entry.to_ft === undefined
         ? `at ${about}${plain(entry.reading_ft)} on the counter`
         : `from ${about}${plain(entry.reading_ft)} to ${plain(entry.to_ft)} on the counter`;
   const note = entry.note ? `, “${entry.note}”` : '';
   return [sayWhat(entry, pointName), reading].filter(Boolean).join(', ') + note;
+}
+
+/** A place told by other things: "3 ft past the change", "between the change and the main". */
+function sayRelation({ after, before, plus_ft }: Entry, entryName: (id: string) => string): string {
+  if (after === undefined) return '';
+  if (before !== undefined) return `between ${entryName(after)} and ${entryName(before)}`;
+  return plus_ft === undefined
+    ? `after ${entryName(after)}, no reading`
+    : `${plain(plus_ft)} ft past ${entryName(after)}`;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

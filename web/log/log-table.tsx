@@ -70,7 +70,9 @@ export function LogTable({ line, lineView, change, onChange, onSeek }: Props) {
           <Head textAlign="right" display={{ base: 'none', lg: 'table-cell' }}>
             Video
           </Head>
-          <Head aria-label="Delete" />
+          <Head>
+            <chakra.span srOnly>Photo, delete</chakra.span>
+          </Head>
         </tr>
       </chakra.thead>
       <tbody>
@@ -181,7 +183,7 @@ function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'lineView'> & 
           </chakra.button>
         )}
       </Cell>
-      <Cell p="0" whiteSpace="nowrap">
+      <Cell p="0" whiteSpace={{ base: 'normal', sm: 'nowrap' }} width={{ base: '44px', sm: 'auto' }}>
         <AddPhoto
           what={sayWhat(row.entry, pointName)}
           onAdd={(name) =>

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { History } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
@@ -83,9 +83,9 @@ export function JobLayout() {
           width={{ lg: '220px' }}
           display={{ base: 'none', sm: 'flex' }}
         >
-          <Text fontFamily="heading" fontWeight={700} truncate>
+          <Heading as="h1" fontSize="15px" truncate>
             {job?.title ?? '…'}
-          </Text>
+          </Heading>
           <Text fontSize="13px" color="soft" truncate display={{ base: 'none', md: 'block' }}>
             {[line?.name ?? line?.id, job?.inspectedOn ? `looked at ${day(job.inspectedOn)}` : '']
               .filter(Boolean)
@@ -208,7 +208,7 @@ export function JobLayout() {
           }}
         />
       )}
-      <Box flex="1" minHeight={0}>
+      <Box as="main" flex="1" minHeight={0}>
         {job && line && (
           <Outlet
             context={

@@ -49,7 +49,9 @@ export function ListTable<T extends object>({
             {columns.map(({ head }) => (
               <Head key={head}>{head}</Head>
             ))}
-            <Head aria-label="Delete" />
+            <Head>
+              <chakra.span srOnly>Delete</chakra.span>
+            </Head>
           </tr>
         </thead>
         {items.map((item, index) => (

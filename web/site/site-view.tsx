@@ -99,34 +99,30 @@ export function SiteView() {
             </Text>
           )}
         </Box>
-        <Flex
-          wrap="wrap"
-          borderBottom="1px solid"
-          borderColor="rule"
-          role="tablist"
-          aria-label="Things on the ground"
-        >
-          {listNames.map((name) => (
-            <Press
-              key={name}
-              type="button"
-              role="tab"
-              aria-selected={list === name}
-              look="quiet"
-              px="3"
-              borderBottom="4px solid"
-              borderColor={list === name ? 'signal' : 'transparent'}
-              color={list === name ? 'ink' : 'soft'}
-              onClick={() => {
-                setList(name);
-              }}
-            >
-              {listWords[name].many}
-              <Text as="span" color="soft" fontWeight={400} ml="1">
-                {head[name]?.length ?? 0}
-              </Text>
-            </Press>
-          ))}
+        <Flex wrap="wrap" borderBottom="1px solid" borderColor="rule">
+          <Flex role="tablist" aria-label="Things on the ground" wrap="wrap">
+            {listNames.map((name) => (
+              <Press
+                key={name}
+                type="button"
+                role="tab"
+                aria-selected={list === name}
+                look="quiet"
+                px="3"
+                borderBottom="4px solid"
+                borderColor={list === name ? 'signal' : 'transparent'}
+                color={list === name ? 'ink' : 'soft'}
+                onClick={() => {
+                  setList(name);
+                }}
+              >
+                {listWords[name].many}
+                <Text as="span" color="soft" fontWeight={400} ml="1">
+                  {head[name]?.length ?? 0}
+                </Text>
+              </Press>
+            ))}
+          </Flex>
           <Box flex="1" />
           <Press
             type="button"
