@@ -39,6 +39,7 @@ export function carriedOn(possible: Possible): Carried {
   const { rules, prices, school } = track;
   const later = (1 + rules.interest) ** (-rules.horizon_years / 2);
   const chances: Partial<Record<number, number>> = { 2: rules.chanceWatchFails, 3: rules.chanceFixFails };
+  const reach = reachOf(possible);
   return {
     yearlyCleaning: cleansYearly(school)
       ? roundCents(prices.yearlyCleaning * annuity(rules.horizon_years, rules.interest))
@@ -50,7 +51,7 @@ export function carriedOn(possible: Possible): Carried {
       const chance = chances[finding.grade];
       if (chance === undefined || !isCurable(finding) || isRootOrDeposit(finding) || !isOurs(track, finding))
         return [];
-      const sum = roundCents(chance * later * cheapestAlone(possible, finding));
+      const sum = roundCents(chance * later * cheapestAlone(possible, reach, finding));
       const { placed, cures } = finding;
       const share = placed.to_ft - placed.from_ft > longShared_ft && !cures.includes('regrade');
       return sum > 0 ? [{ finding, sum, share }] : [];
@@ -61,23 +62,49 @@ export function carriedOn(possible: Possible): Carried {
 const isOurs = (track: Track, finding: Judged) =>
   track.cells.some((cell) => cell.ours && overlap(cell, finding.place) > 0);
 
-/** Cheapest single action that cures a finding by itself, its mobilisation, hole and way in included; 0 if none may. */
-function cheapestAlone(possible: Possible, finding: Judged): number {
+/** Edges of each boundary by where they end, and the least that any of them costs a foot: what bounds a search among them. */
+interface Reach {
+  readonly byEnd: readonly (readonly Edge[])[];
+  readonly least_per_ft: number;
+}
+
+function reachOf({ track, edgesFrom }: Possible): Reach {
+  const station = (b: number) => track.breaks[track.boundaries[b] as number] as number;
+  let least_per_ft = Infinity;
+  for (const edges of edgesFrom) {
+    for (const { from, to, cost } of edges) {
+      least_per_ft = Math.min(least_per_ft, cost / (station(to) - station(from)));
+    }
+  }
+  return {
+    byEnd: edgesFrom.map((edges) => [...edges].sort((a, b) => a.to - b.to)),
+    least_per_ft: Number.isFinite(least_per_ft) ? Math.max(0, least_per_ft) : 0,
+  };
+}
+
+/**
+ * Cheapest single action that cures a finding by itself, its mobilisation, hole and way in included; 0 if none may.
+ * Looks outward from the finding and stops where length alone already costs more.
+ */
+function cheapestAlone(possible: Possible, { byEnd, least_per_ft }: Reach, finding: Judged): number {
   const { track } = possible;
-  const station = (b: number) => track.breaks[track.boundaries[b] ?? 0] ?? 0;
+  const station = (b: number) => track.breaks[track.boundaries[b] as number] as number;
   const { from_ft, to_ft } = finding.place;
   let least = Infinity;
-  possible.edgesFrom.forEach((edges, from) => {
+  let from = byEnd.length - 1;
+  while (from >= 0 && station(from) > from_ft + 1e-6) from--;
+  for (; from >= 0; from--) {
     const a = station(from);
-    if (a > from_ft + 1e-6) return;
-    for (const edge of edges) {
+    if ((to_ft - a) * least_per_ft >= least) break;
+    for (const edge of byEnd[from] ?? []) {
       const b = station(edge.to);
       if (b < to_ft - 1e-6) continue;
+      if ((b - a) * least_per_ft >= least) break;
       const bare = edge.cost + (track.prices.mobilisation[edge.method] ?? 0);
       if (bare >= least || !edgeCures(track, edge, a, b, finding)) continue;
       least = Math.min(least, bare + aloneCost(possible, edge));
     }
-  });
+  }
   return Number.isFinite(least) ? least : 0;
 }
 
@@ -121,7 +148,7 @@ export function creditOf(track: Track, carried: Carried, edge: Edge): number {
   let credit = 0;
   for (const { finding, sum, share } of carried.findings) {
     const { place } = finding;
-    const covered = overlap(place, { from_ft: a, to_ft: b });
+    const covered = Math.min(b, place.to_ft) - Math.max(a, place.from_ft);
     if (covered <= 1e-6 || (!share && covered < place.to_ft - place.from_ft - 1e-6)) continue;
     if (
       !edgeCures(

@@ -3,7 +3,7 @@ import { leastSlope } from '../grade/least-slope.js';
 import { rateForBore } from '../job/prices-schema.js';
 import { sameStation_ft } from '../job/units.js';
 import { methods, type ActionMethod, type Method } from '../job/vocabulary.js';
-import { covers, overlaps } from '../line/intervals.js';
+import { overlaps } from '../line/intervals.js';
 import type { PlacedPoint } from '../line/model.js';
 import { madeThickness, type MadeThicknessIn } from '../liner/thickness.js';
 import { burstCellRefusal, burstPointRefusal, leastBurst_ft } from '../methods/burst.js';
@@ -123,6 +123,8 @@ function runningSums(track: Track) {
     noDig: count((cell) => digCellRefusal(cell) !== undefined),
     building: count((cell) => cell.closedTo === 'building'),
     bellies: count((cell) => cell.findings.some(({ placed }) => placed.entry.finding === 'belly')),
+    sags: track.condition.findings.filter(({ placed }) => placed.entry.finding === 'belly'),
+    owed: track.obligations.cured.filter(({ laidToGrade: owes }) => owes),
     exposedLength: prefix(cells, (cell, _, length) => (cell.closedTo === 'crawl-space' ? length : 0)),
     pipe: prefix(
       cells,
@@ -135,6 +137,7 @@ function runningSums(track: Track) {
         ? length * (prices.rehang_per_ft - pipeRate(track, cell.pipe.diameter_in))
         : 0,
     ),
+    coupling: Float64Array.from(cells, (cell) => couplingRate(track, cell.pipe.diameter_in)),
     noBurst: count((cell) => burstCellRefusal(cell, model, rules) !== undefined),
     burst: byBore(prices.burst_per_ft),
     noLiner: count((cell) => linerCellRefusal(cell) !== undefined),
@@ -163,10 +166,9 @@ const over = (sums: Float64Array, start: number, end: number) =>
 const inside = (sums: Float64Array, start: number, end: number) =>
   (sums[end] as number) - (sums[start + 1] as number);
 
-function couplingsAt(track: Track, start: number, end: number): number {
-  const bore = (cell: Cell | undefined) => cell?.pipe.diameter_in ?? 4;
-  return couplingRate(track, bore(track.cells[start])) + couplingRate(track, bore(track.cells[end - 1]));
-}
+/** A coupling at each end, by the bores there. */
+const couplingsAt = (sums: Sums, start: number, end: number): number =>
+  (sums.coupling[start] as number) + (sums.coupling[end - 1] as number);
 
 const digsFrom: EdgesFrom = (track, sums, fine, from, edges) => {
   const { breaks, rules } = track;
@@ -183,14 +185,14 @@ const digsFrom: EdgesFrom = (track, sums, fine, from, edges) => {
     if (over(sums.building, start, end) > 0 && !reachable(track.cells, start, end, rules.handDugReach_ft))
       continue;
     const exposed = over(sums.exposedLength, start, end) > length - 1e-6;
-    const cost = over(sums.pipe, start, end) + couplingsAt(track, start, end);
+    const cost = over(sums.pipe, start, end) + couplingsAt(sums, start, end);
     const add = (method: ActionMethod, own: number) =>
       edges.push({ from, to, method, cost: own, exposed, letIn: false });
     const sag = over(sums.bellies, start, end) > 0;
-    const graded = sag && laidToGrade(track, a, b);
+    const graded = sag && laidToGrade(track, sums.sags, a, b);
     if (length <= rules.spotMost_ft + 1e-9) {
       if (allowed('spot')) add('spot', cost);
-    } else if (allowed('open-cut') && (graded || !sag || !owesGrade(track, a, b))) add('open-cut', cost);
+    } else if (allowed('open-cut') && (graded || !sag || !owesGrade(sums.owed, a, b))) add('open-cut', cost);
     if (graded && allowed('regrade')) add('regrade', cost + over(sums.rehung, start, end));
   }
 };
@@ -208,7 +210,7 @@ const burstsFrom: EdgesFrom = (track, sums, fine, from, edges) => {
     )
       return;
     if ((breaks[end] as number) - (breaks[start] as number) < leastBurst_ft - 1e-9) continue;
-    const cost = over(sums.burst, start, end) + couplingsAt(track, start, end);
+    const cost = over(sums.burst, start, end) + couplingsAt(sums, start, end);
     edges.push({ from, to, method: 'burst', cost, exposed: false, letIn: false });
   }
 };
@@ -259,15 +261,13 @@ const linersFrom: EdgesFrom = (track, sums, fine, from, edges) => {
 };
 
 /** Whether a dig from a to b would lie to grade and takes every sag it touches whole. */
-function laidToGrade(track: Track, a: number, b: number): boolean {
-  const touched = track.condition.findings.filter(
-    ({ placed, place }) => placed.entry.finding === 'belly' && overlaps(place, { from_ft: a, to_ft: b }),
-  );
+function laidToGrade(track: Track, sags: Sums['sags'], a: number, b: number): boolean {
+  const touched = sags.filter(({ place }) => overlaps(place, { from_ft: a, to_ft: b }));
   return touched.length > 0 && toGrade(track, a, b, touched);
 }
 
-const owesGrade = (track: Track, a: number, b: number): boolean =>
-  track.obligations.cured.some((duty) => duty.laidToGrade && overlaps(duty.place, { from_ft: a, to_ft: b }));
+const owesGrade = (owed: Sums['owed'], a: number, b: number): boolean =>
+  owed.some(({ place }) => overlaps(place, { from_ft: a, to_ft: b }));
 
 /** Sticks into the bore and must be cut back where it is cleaned rather than dug out. */
 export function isCutBack(track: Track, findingId: string): boolean {
@@ -316,12 +316,12 @@ export function toGrade(
 ): boolean {
   const { profile } = track.model;
   if (!profile.graded) return false;
-  const whole = bellies.every(({ place }) => covers([{ from_ft: a - 1e-6, to_ft: b + 1e-6 }], place));
+  const whole = bellies.every(({ place }) => a - place.from_ft <= 2e-6 && place.to_ft - b <= 2e-6);
   if (!whole) return false;
   let needed = 0;
-  for (const cell of track.cells) {
-    if (cell.to_ft <= a + 1e-9 || cell.from_ft >= b - 1e-9) continue;
-    needed = Math.max(needed, leastSlope(cell.pipe.diameter_in, track.rules));
+  for (const pipe of track.model.pipes) {
+    if (pipe.to_ft <= a + 1e-9 || pipe.from_ft >= b - 1e-9) continue;
+    needed = Math.max(needed, leastSlope(pipe.diameter_in, track.rules));
   }
   return (profile.invert(a) - profile.invert(b)) / (b - a) >= needed - 1e-12;
 }

@@ -32,40 +32,56 @@ export interface Moves {
 
 export function movesOf(edgesFrom: readonly (readonly Edge[])[], costOf: (edge: Edge) => number): Moves {
   const start = new Int32Array(edgesFrom.length + 1);
-  const rows: { edge: Edge; next: Next; left: Left; cost: number }[] = [];
   edgesFrom.forEach((edges, from) => {
+    start[from + 1] = edges.reduce((sum, edge) => sum + passagesOf(edge).length, start[from] as number);
+  });
+  const count = start[edgesFrom.length] as number;
+  const moves = {
+    start,
+    to: new Int32Array(count),
+    method: new Uint8Array(count),
+    next: new Uint8Array(count),
+    left: new Uint8Array(count),
+    cost: new Float64Array(count),
+    edges: new Array<Edge>(count),
+  };
+  let row = 0;
+  for (const edges of edgesFrom) {
     for (const edge of edges) {
       const cost = costOf(edge);
-      for (const [next, left] of passagesOf(edge)) rows.push({ edge, next, left, cost });
+      const method = methods.indexOf(edge.method);
+      for (const [next, left] of passagesOf(edge)) {
+        moves.to[row] = edge.to;
+        moves.method[row] = method;
+        moves.next[row] = next;
+        moves.left[row] = left;
+        moves.cost[row] = cost;
+        moves.edges[row++] = edge;
+      }
     }
-    start[from + 1] = rows.length;
-  });
-  return {
-    start,
-    to: Int32Array.from(rows, ({ edge }) => edge.to),
-    method: Uint8Array.from(rows, ({ edge }) => methods.indexOf(edge.method)),
-    next: Uint8Array.from(rows, ({ next }) => next),
-    left: Uint8Array.from(rows, ({ left }) => left),
-    cost: Float64Array.from(rows, ({ cost }) => cost),
-    edges: rows.map(({ edge }) => edge),
-  };
+  }
+  return moves;
 }
 
-function passagesOf(edge: Edge): (readonly [Next, Left])[] {
+const letIn = [[Next.LetIn, Left.Liner]] as const;
+const eitherEnd = [
+  [Next.Enter, Left.Liner],
+  [Next.Owe, Left.Owing],
+] as const;
+const burst = [[Next.Burst, Left.Burst]] as const;
+const dig = [[Next.Dig, Left.Dig]] as const;
+const exposedDig = [[Next.ExposedDig, Left.Dig]] as const;
+
+function passagesOf(edge: Edge): readonly (readonly [Next, Left])[] {
   switch (edge.method) {
     case 'line':
     case 'short-line':
-      return edge.letIn
-        ? [[Next.LetIn, Left.Liner]]
-        : [
-            [Next.Enter, Left.Liner],
-            [Next.Owe, Left.Owing],
-          ];
+      return edge.letIn ? letIn : eitherEnd;
     case 'burst':
-      return [[Next.Burst, Left.Burst]];
+      return burst;
     case 'spot':
     case 'open-cut':
     case 'regrade':
-      return [[edge.exposed ? Next.ExposedDig : Next.Dig, Left.Dig]];
+      return edge.exposed ? exposedDig : dig;
   }
 }
