@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import type { jobView, JobView } from '../../core/scope/job-view.js';
+import type { JobView } from '../../core/scope/job-view.js';
 import type { Job } from '../../core/job/schema.js';
 import type { ScopeDepth } from '../../core/scope/scope.js';
+import type { ScopeWorker } from './view.worker';
 
 /** The one door to the worker: all work heavier than a frame goes through it. */
-const worker = wrap<{ jobView: typeof jobView }>(
+const worker = wrap<ScopeWorker>(
   new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name: 'scope' }),
 );
 
@@ -39,3 +40,13 @@ export function useView(
     complete: full.data !== undefined,
   };
 }
+
+/** What would flip the choice at a station, worked out beside the page when it is asked for. */
+export const useBreakEvens = (job: Job, line: string, station_ft: number, asked: boolean) =>
+  useQuery({
+    queryKey: ['break-even', job, line, station_ft],
+    queryFn: () => worker.breakEvens(job, line, station_ft),
+    enabled: asked,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });

@@ -9,6 +9,8 @@ import type { FindingView, LineView } from '../../core/scope/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import { OpenFigure, Working } from '../figure/open-figure';
 import { feet, methodWords, money, videoTime } from '../shell/format';
+import { FlipPart } from './flip-part';
+import { Part } from './part';
 import type { ScopeBar } from './scope-lane';
 
 interface Props {
@@ -118,6 +120,7 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
           <Text color="soft">{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Text>
         )}
       </Part>
+      <FlipPart key={`${line.id} ${bar.from_ft}`} line={line.id} bar={bar} />
       {bar.action?.liner && <LinerPart liner={bar.action.liner} />}
       {bar.action?.pipe && (
         <Part title="New pipe">
@@ -278,25 +281,6 @@ function Seen({ finding, line, marked }: { finding: FindingView; line: Line; mar
           {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
         </Text>
       ))}
-    </Box>
-  );
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box mt="3">
-      <Heading
-        as="h2"
-        fontSize="14px"
-        color="soft"
-        borderBottom="1px solid"
-        borderColor="rule"
-        pb="1"
-        mb="1.5"
-      >
-        {title}
-      </Heading>
-      {children}
     </Box>
   );
 }

@@ -1,0 +1,54 @@
+import { Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { BreakEven, PriceGroup } from '../../core/scope/break-even.js';
+import { useBreakEvens } from '../api/view';
+import { Press } from '../shell/controls';
+import { methodWords } from '../shell/format';
+import { useJobContext } from '../shell/job-layout';
+import { Part } from './part';
+import type { ScopeBar } from './scope-lane';
+
+const groupWords: Record<PriceGroup, string> = {
+  lining: 'Lining',
+  digging: 'Digging',
+  surfaces: 'Putting the surface back',
+  pipe: 'New pipe',
+  bursting: 'Bursting',
+  permits: 'Permits',
+  cleaning: 'Cleaning',
+  'setting up': 'Setting up',
+};
+
+/** What would flip the choice here: how much dearer or cheaper before another method takes its place. */
+export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
+  const { job } = useJobContext();
+  const [asked, setAsked] = useState(false);
+  const found = useBreakEvens(job, line, (bar.from_ft + bar.to_ft) / 2, asked);
+  return (
+    <Part title="What would flip it">
+      {!asked && (
+        <Press
+          type="button"
+          onClick={() => {
+            setAsked(true);
+          }}
+        >
+          Work it out
+        </Press>
+      )}
+      {asked && found.isPending && <Text color="soft">Solving it again at other prices…</Text>}
+      {found.error && <Text color="signalInk">{found.error.message}</Text>}
+      {found.data?.length === 0 && (
+        <Text>No price, three times dearer or down to a third, would put another method here.</Text>
+      )}
+      {found.data?.map((each) => (
+        <Text key={`${each.group} ${each.factor > 1}`}>
+          {groupWords[each.group]} <strong>{share(each)}</strong>: {methodWords[each.becomes]}
+        </Text>
+      ))}
+    </Part>
+  );
+}
+
+const share = ({ factor }: BreakEven): string =>
+  factor > 1 ? `${Math.round((factor - 1) * 100)} % dearer` : `${Math.round((1 - factor) * 100)} % cheaper`;
