@@ -242,7 +242,7 @@ function placeFaults(line: Line, at: string, untied: 'refuse' | 'keep'): Fault[]
     ...(line.cleanings ?? []).map((stretch, i) => ({ stretch, path: `${at}.cleanings[${i}]` })),
   ];
   for (const { stretch, path } of stretches) {
-    const { from_ft, to_ft } = resolveStretch(stretch, model.survey);
+    const { from_ft, to_ft } = resolveStretch(stretch, model.survey, line.end);
     if (Number.isNaN(from_ft) || Number.isNaN(to_ft)) {
       if (untied === 'refuse') faults.push({ path, message: 'held by a thing that has no station yet' });
       continue;

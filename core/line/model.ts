@@ -98,7 +98,7 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
     all: readonly T[] | undefined,
   ) =>
     (all ?? []).flatMap((each) => {
-      const inside = clip({ ...each, ...resolveStretch(each, solved) }, extent);
+      const inside = clip({ ...each, ...resolveStretch(each, solved, line.end) }, extent);
       return inside && inside.to_ft > inside.from_ft ? [inside] : [];
     });
   const owners = stretches(line.owners);
@@ -135,7 +135,10 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
   };
 }
 
-/** Stations of a stretch held by feet or by the ids of points and entries; NaN where the thing has no station. */
+/**
+ * Stations of a stretch held by feet or by the ids of points and entries; NaN where the thing has no station. What is
+ * held by an end that nobody reached goes on as far as the line does: it is never an error.
+ */
 export function resolveStretch(
   stretch: {
     from_ft?: number | undefined;
@@ -144,10 +147,12 @@ export function resolveStretch(
     to?: string | undefined;
   },
   solved: Survey,
+  endId: string,
 ): Interval {
   const station = (feet: number | undefined, id: string | undefined, end: 'from' | 'to') => {
     if (feet !== undefined) return feet;
     if (id === undefined) return Number.NaN;
+    if (id === endId && !solved.point(id)) return Infinity;
     const ends = solved.endsOf(id);
     return (
       (solved.point(id) ?? (end === 'to' ? (ends?.to ?? ends?.from) : ends?.from))?.station_ft ?? Number.NaN

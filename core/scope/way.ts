@@ -4,6 +4,7 @@ import type { Rules } from '../job/rules-schema.js';
 import type { Pin } from '../job/schema.js';
 import { roundCents } from '../job/units.js';
 import { methods, type Method, type School } from '../job/vocabulary.js';
+import type { Interval } from '../line/intervals.js';
 import { resolveStretch, type LineModel } from '../line/model.js';
 import { cleanoutWork, type CleanoutWork } from './cleanout-work.js';
 import { carriedOn, creditOf } from './carried.js';
@@ -64,13 +65,18 @@ export interface WayInput {
 export function restrictionsOf(pins: readonly Pin[] | undefined, model: LineModel): Restriction[] {
   const every = (1 << methods.length) - 1;
   return (pins ?? []).map((pin) => ({
-    ...resolveStretch(pin, model.survey),
+    ...withinLine(resolveStretch(pin, model.survey, model.line.end), model),
     allowed:
       pin.method === undefined
         ? (pin.never ?? []).reduce((mask, method) => mask & ~methodBit(method), every)
         : methodBit(pin.method),
   }));
 }
+
+const withinLine = ({ from_ft, to_ft }: Interval, { extent }: LineModel): Interval => ({
+  from_ft: Math.min(from_ft, extent.to_ft),
+  to_ft: Math.min(to_ft, extent.to_ft),
+});
 
 /** Readies every line for searching under a school: breaks, actions, holes and what leaving would carry. */
 export function prepareLines(input: WayInput): Prepared[] {
