@@ -1,0 +1,41 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { evaluate } from 'mathjs';
+import { run } from './scope.js';
+
+const page = readFileSync(join(import.meta.dirname, '../docs/by-hand.md'), 'utf8');
+const job = /```json\n([\s\S]*?)```/.exec(page)?.[1] ?? '';
+const path = join(mkdtempSync(join(tmpdir(), 'open-trench-hand-')), 'job.json');
+writeFileSync(path, job);
+const out: string[] = [];
+run(
+  [path],
+  (text) => out.push(text),
+  (text) => {
+    throw new Error(text);
+  },
+);
+const scope = JSON.parse(out.join('')) as unknown;
+
+/** Rows of the page's tables: what, the sum by hand, where the scope says it, and the value both must come to. */
+const rows = [...page.matchAll(/^\| ([^|`]+?)\s*\| `([^`]+)`\s*\| `([^`]+)`\s*\| ([\d.]+)\s*\|$/gm)].map(
+  ([, what = '', sum = '', where = '', value = '']) => ({ what, sum, where, value }),
+);
+
+const at = (where: string): unknown =>
+  where
+    .split(/[.[\]]+/)
+    .filter(Boolean)
+    .reduce<unknown>((value, key) => (value as Record<string, unknown> | undefined)?.[key], scope);
+
+test('the page has its rows', () => {
+  expect(rows.length).toBe(24);
+});
+
+// Each sum is worked out by mathjs and by the program; both must come to what the page says.
+test.each(rows)('$what', ({ sum, where, value }) => {
+  const digits = value.split('.')[1]?.length ?? 0;
+  expect(Number(evaluate(sum)).toFixed(digits)).toBe(value);
+  expect(Number(at(where)).toFixed(digits)).toBe(value);
+});
