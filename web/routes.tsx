@@ -2,6 +2,7 @@ import { createBrowserRouter, Navigate } from 'react-router';
 import { JobList } from './jobs/job-list';
 import { LengthsView } from './lengths/lengths-view';
 import { LogView } from './log/log-view';
+import { RulesView } from './rules/rules-view';
 import { SheetView } from './sheet/sheet-view';
 import { SiteView } from './site/site-view';
 import { JobLayout } from './shell/job-layout';
@@ -17,6 +18,7 @@ export const router = createBrowserRouter([
       { path: 'site', element: <SiteView /> },
       { path: 'log', element: <LogView /> },
       { path: 'sheet', element: <SheetView /> },
+      { path: 'rules', element: <RulesView /> },
       { path: 'lengths', element: <LengthsView /> },
     ],
   },

@@ -97,6 +97,7 @@ export function JobLayout() {
           <Tab to="log">Camera log</Tab>
           <Tab to="sheet">Sheet</Tab>
           <Tab to="lengths">Lengths</Tab>
+          <Tab to="rules">Rates and rules</Tab>
         </Flex>
         <Box flex="1" />
         <SavedMark waiting={waiting} live={live} />

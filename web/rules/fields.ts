@@ -1,0 +1,142 @@
+import type { PricesOverride } from '../../core/job/prices-schema.js';
+import type { RulesOverride } from '../../core/job/rules-schema.js';
+
+/** A rule as a screen asks for it: a number with its unit, or one of a few words. */
+export type RuleField =
+  | { readonly key: keyof RulesOverride; readonly label: string; readonly unit: string }
+  | {
+      readonly key: keyof RulesOverride;
+      readonly label: string;
+      readonly words: readonly (readonly [string, string])[];
+    };
+
+const yesNo = [
+  ['true', 'yes'],
+  ['false', 'no'],
+] as const;
+
+/** House rules in the order people meet them. */
+export const ruleFields: readonly { readonly title: string; readonly fields: readonly RuleField[] }[] = [
+  {
+    title: 'What must be done',
+    fields: [
+      {
+        key: 'school',
+        label: 'School',
+        words: [
+          ['maintain', 'keep it clean'],
+          ['repair', 'fix what failed'],
+          ['renew', 'renew it whole'],
+        ],
+      },
+      {
+        key: 'publicPart',
+        label: 'The public part is',
+        words: [
+          ['ours', 'ours, with a permit a hole'],
+          ['owner', 'its owner’s to act on'],
+        ],
+      },
+      { key: 'leastGap_ft', label: 'Least old pipe left between two repairs', unit: 'ft' },
+      { key: 'crowdCount', label: 'Bad places that crowd into one repair', unit: 'places' },
+      { key: 'crowdWithin_ft', label: '… within', unit: 'ft' },
+      { key: 'flushLowersBelly', label: 'A flush that ran past lowers a slight sag', words: yesNo },
+    ],
+  },
+  {
+    title: 'What may be done',
+    fields: [
+      { key: 'spotMost_ft', label: 'A spot dig is at most', unit: 'ft' },
+      { key: 'handDugReach_ft', label: 'Dug by hand under a building, at most', unit: 'ft' },
+      { key: 'transitionLiner', label: 'A liner may run from 4 in into 6 in', words: yesNo },
+      { key: 'burstAsbestosCement', label: 'Asbestos cement may be burst', words: yesNo },
+      {
+        key: 'newPipe',
+        label: 'New pipe is',
+        words: [
+          ['pvc-sch40', 'white PVC'],
+          ['pvc-sdr35', 'green PVC'],
+          ['abs', 'ABS'],
+          ['hdpe', 'HDPE'],
+        ],
+      },
+      { key: 'ovality_percent', label: 'Liners are made for an oval of', unit: '%' },
+    ],
+  },
+  {
+    title: 'Cleanouts and fall',
+    fields: [
+      {
+        key: 'cleanoutFamily',
+        label: 'Cleanouts by model code',
+        words: [
+          ['A', 'family A'],
+          ['B', 'family B'],
+          ['local', 'local spacing only'],
+        ],
+      },
+      {
+        key: 'addCleanout',
+        label: 'Add a cleanout',
+        words: [
+          ['where-none', 'where there is none'],
+          ['every-job', 'on every job'],
+        ],
+      },
+      {
+        key: 'slopeFamily',
+        label: 'Least slope by model code',
+        words: [
+          ['A', 'family A'],
+          ['B', 'family B'],
+          ['local', 'the local figure'],
+        ],
+      },
+      { key: 'localSlope_in_per_ft', label: 'Local least slope', unit: 'in/ft' },
+      { key: 'assumedDepth_ft', label: 'Depth where nobody located one', unit: 'ft' },
+    ],
+  },
+  {
+    title: 'What leaving it costs later',
+    fields: [
+      { key: 'horizon_years', label: 'Looked ahead', unit: 'years' },
+      { key: 'interest', label: 'Interest, as a fraction', unit: 'a year' },
+      { key: 'chanceWatchFails', label: 'Chance that a place to watch fails', unit: '0 to 1' },
+      { key: 'chanceFixFails', label: 'Chance that a place to fix fails', unit: '0 to 1' },
+    ],
+  },
+];
+
+/** Rates that are one number. */
+export const rateFields: readonly {
+  readonly key: keyof PricesOverride;
+  readonly label: string;
+  readonly unit: string;
+}[] = [
+  { key: 'cleaning_per_ft', label: 'Cleaning', unit: 'a foot' },
+  { key: 'cutBack_each', label: 'Cutting back what sticks in', unit: 'each' },
+  { key: 'digTo5_per_yd3', label: 'Digging to 5 ft', unit: 'a yd³' },
+  { key: 'digBelow5_per_yd3', label: 'Digging below 5 ft', unit: 'a yd³' },
+  { key: 'support_per_ft2', label: 'Trench support', unit: 'a ft² of wall' },
+  { key: 'backfill_per_yd3', label: 'Haul and backfill', unit: 'a yd³' },
+  { key: 'handDug_per_ft', label: 'Dug by hand under a building', unit: 'a foot' },
+  { key: 'permit_per_hole', label: 'Permit in public ground', unit: 'a hole' },
+  { key: 'liner_each', label: 'Wet-out and cure of a liner', unit: 'each' },
+  { key: 'shortLiner_each', label: 'Setting a short liner', unit: 'each' },
+  { key: 'reinstatement_each', label: 'Cutting a tie-in open again', unit: 'each' },
+  { key: 'transition_each', label: 'Liner over a change of bore', unit: 'each' },
+  { key: 'rehang_per_ft', label: 'Rehanging exposed pipe', unit: 'a foot' },
+  { key: 'yearlyCleaning', label: 'Yearly cleaning', unit: 'a visit' },
+  { key: 'look', label: 'A look with the camera', unit: 'a visit' },
+  { key: 'markup', label: 'Markup, as a fraction', unit: 'of the rate' },
+  { key: 'tax', label: 'Tax, as a fraction', unit: 'of the amount' },
+];
+
+/** Rates that are a small table. */
+export const tableFields = [
+  { key: 'mobilisation', label: 'Setting up, by method' },
+  { key: 'restore_per_ft2', label: 'Putting back, a ft², by surface' },
+  { key: 'coupling_each', label: 'Banded coupling, by bore in inches' },
+  { key: 'burst_per_ft', label: 'Bursting, a foot, by bore in inches' },
+  { key: 'cleanout_each', label: 'Cleanouts' },
+] as const satisfies readonly { key: keyof PricesOverride; label: string }[];
