@@ -1,6 +1,6 @@
 import highsLoader from 'highs';
 import { cheapest } from '../core/scope/cheapest.js';
-import { readyJob } from '../core/scope/scope.js';
+import { readyJob, scopeOf } from '../core/scope/scope.js';
 import { integerProgramme } from '../core/scope/test/integer-programme.js';
 import { randomJob, type RandomOptions } from '../core/scope/test/random-job.js';
 import { prepareLines } from '../core/scope/way.js';
@@ -45,20 +45,39 @@ print(
 );
 
 const frame_ms = 16;
-const sizes = [40, 80, 120].map((length) => {
-  const findings = Math.round(length / 3);
-  const { input, prepared, pins } = readied(3, { length_ft: [length, length], findings });
-  const edges = prepared.reduce((sum, { moves }) => sum + moves.cost.length, 0);
-  return {
-    length,
-    edges,
-    search: timed(() => cheapest(prepared, pins), 5),
-    prepare: timed(() => prepareLines(input), 3),
-  };
-});
-const [first] = sizes;
-for (const { length, edges, search, prepare } of sizes) {
+/** The middle of several invented lines of one size, by how long the search takes. */
+const sized = (length: number, findings: number) => {
+  const all = [1, 2, 3, 4, 5].map((seed) => {
+    const { input, prepared, pins } = readied(seed, { length_ft: [length, length], findings, exactly: true });
+    return {
+      length,
+      moves: prepared.reduce((sum, { moves }) => sum + moves.cost.length, 0),
+      search: timed(() => cheapest(prepared, pins), 7),
+      prepare: timed(() => prepareLines(input), 3),
+    };
+  });
+  const middle = [...all].sort((a, b) => a.search - b.search)[all.length >> 1];
+  if (!middle) throw new Error('no lines were timed');
+  return middle;
+};
+const grows = [40, 80, 120, 200, 400, 800].map((length) => sized(length, Math.round(length / 3)));
+const [first] = grows;
+for (const { length, moves, search, prepare } of grows) {
   print(
-    `${length} ft, ${edges} moves: search ${(search / frame_ms).toFixed(2)} frames of 16 ms, preparing ${(prepare / frame_ms).toFixed(2)}; ${(search / (first?.search ?? 1)).toFixed(1)} times the 40 ft search`,
+    `${length} ft, ${moves} moves: search ${(search / (first?.search ?? 1)).toFixed(1)} times and preparing ${(prepare / (first?.prepare ?? 1)).toFixed(1)} times what ${first?.length ?? 0} ft take`,
   );
 }
+const line = sized(120, 40);
+print(
+  `120 ft with 40 findings, warm: the search takes ${((100 * line.search) / frame_ms).toFixed(0)} % of a 16 ms frame, preparing ${((100 * line.prepare) / frame_ms).toFixed(0)} %`,
+);
+const long = sized(400, 150);
+print(
+  `400 ft with 150 findings, warm: the search takes ${((100 * long.search) / 150).toFixed(0)} % of 150 ms`,
+);
+const whole = readyJob(randomJob(3, { length_ft: [120, 120], findings: 40, exactly: true }));
+const three = timed(() => scopeOf(whole, { alternatives: false }), 3);
+const all = timed(() => scopeOf(whole), 1);
+print(
+  `the three ways of that 120 ft line take ${(three / line.search).toFixed(0)} times one search; with every runner-up and option ${(all / line.search).toFixed(0)} times`,
+);

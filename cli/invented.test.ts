@@ -163,7 +163,14 @@ const expected: readonly Expected[] = [
   {
     job: spokenJob(
       '12 Elm Yard: 4 inch into 6, part of it the city’s',
-      ['80 main', '30 abs 4 > clay 6', '20 to 45 crack several', '70 broken', '80 main backed up'],
+      [
+        '80 main',
+        '30 abs 4 > clay 6',
+        '20 to 45 crack several',
+        '70 broken',
+        '80 main backed up',
+        '80 lip 1 of the saddle',
+      ],
       {
         depths: deep(3, 6),
         owners: [
@@ -175,7 +182,7 @@ const expected: readonly Expected[] = [
     ),
     verdict: 'urgent',
     methods: ['line'],
-    refused: ['public-part'],
+    refused: ['public-part', 'one-bore'],
   },
   {
     job: spokenJob('15 Fern Path: stopped by roots', ['52 roots 70% stopped', '20 crack several'], {
@@ -233,6 +240,7 @@ const rules = [
   'not-enough-fall',
   'not-needed',
   'not-seen',
+  'one-bore',
   'pinned',
   'public-part',
   'stops-a-liner',
@@ -303,6 +311,18 @@ test('where nothing can cure it there is no way, and it says which rule stands i
   expect(scope?.warnings.filter(({ rule }) => rule === 'no-way').map(({ message }) => message)).toEqual([
     expect.stringContaining('fall'),
   ]);
+});
+
+// Common practice: what is wrong with the main, or with its own tap or saddle, is for the main's owner to act on.
+test('a backed-up main and the main’s own connection are referred, and have no grade on this line', () => {
+  const [line] = scopes.find(({ lines }) => lines[0]?.referrals.length)?.lines ?? [];
+  expect(line?.referrals.map(({ at_ft, to }) => [at_ft, to])).toEqual([
+    [80, 'owner of the main'],
+    [80, 'owner of the main'],
+  ]);
+  expect(line?.findings.filter(({ finding }) => finding === 'lip' || finding === 'main-backed-up')).toEqual(
+    [],
+  );
 });
 
 test('together they hold every method, every finding and every refusal that a stretch can have', () => {

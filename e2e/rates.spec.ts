@@ -1,12 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import { execFileSync } from 'node:child_process';
-import { writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
-import type { Job } from '../core/job/schema.js';
-import type { ScopeFile } from '../core/scope/scope-file.js';
+import { jobOf, scopeOfFile, scopeOfJob } from './headless.js';
 import { expect, startServer, test } from './server.js';
 
-const root = resolve(import.meta.dirname, '..');
 const jobId = 'demo-1-quarry-lane';
 
 test('a rate and a rule changed for one job change its price and its reasons, as the headless scope says', async ({
@@ -14,27 +9,20 @@ test('a rate and a rule changed for one job change its price and its reasons, as
 }, info) => {
   test.setTimeout(240_000);
   const server = await startServer('demo');
-  const jobOf = async () =>
-    ((await (await page.request.get(`${server.url}/api/jobs/${jobId}`)).json()) as { job: Job }).job;
-  const headless = async () => {
-    const file = info.outputPath('job.json');
-    writeFileSync(file, JSON.stringify(await jobOf()));
-    return JSON.parse(
-      execFileSync(process.execPath, [join(root, 'scripts', 'scope.mjs'), file], { encoding: 'utf8' }),
-    ) as ScopeFile;
-  };
+  const said = () => jobOf(page, server.url, jobId);
+  const headless = () => scopeOfJob(page, server.url, jobId, info.outputPath('job.json'));
   const before = (await headless()).price.total;
   await page.goto(`${server.url}/jobs/${jobId}/rules`);
   const digging = page.getByLabel('Digging to 5 ft');
   await digging.fill('300');
   await digging.press('Enter');
-  await expect.poll(async () => (await jobOf()).prices?.digTo5_per_yd3).toBe(300);
-  // The demo job says its school itself; the rate is the second thing of its own.
-  await expect(page.getByText('this job’s own')).toHaveCount(2);
+  await expect.poll(async () => (await said()).prices?.digTo5_per_yd3).toBe(300);
+  // The demo job says its school and its currency itself; the rate is the third thing of its own.
+  await expect(page.getByText('this job’s own')).toHaveCount(3);
   const offset = page.getByLabel('Offset, failed');
   await offset.fill('24');
   await offset.press('Enter');
-  await expect.poll(async () => (await jobOf()).rules?.findings?.offset?.bounds).toEqual([5, 15, 24]);
+  await expect.poll(async () => (await said()).rules?.findings?.offset?.bounds).toEqual([5, 15, 24]);
   const after = await headless();
   expect(after.price.total).toBeGreaterThan(before);
   await page.getByRole('link', { name: 'Sheet' }).click();
@@ -50,8 +38,79 @@ test('a rate and a rule changed for one job change its price and its reasons, as
   await page.getByRole('alert').getByRole('button', { name: 'Close' }).click();
   await digging.fill('');
   await digging.press('Enter');
-  await expect.poll(async () => (await jobOf()).prices?.digTo5_per_yd3).toBeUndefined();
+  await expect.poll(async () => (await said()).prices?.digTo5_per_yd3).toBeUndefined();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  await server.stop();
+});
+
+test('the firm’s rates and rules hold for every job, a job’s own stand over them, and what is typed outlives the server', async ({
+  page,
+}, info) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  await page.goto(server.url);
+  await page.getByRole('link', { name: /Firm/ }).click();
+  const put = async (label: string, value: string) => {
+    const field = page.getByLabel(label, { exact: true });
+    await field.fill(value);
+    await field.press('Enter');
+  };
+  await expect(page.getByTestId('firm-saved')).toHaveText('Saved');
+  await put('Name', 'Hollow Lane Drains');
+  await put('Digging to 5 ft', '400');
+  await put('Another exclusion', 'finishes inside the house');
+  await put('Least old pipe left between two repairs', '2');
+  await expect(page.getByTestId('firm-saved')).toHaveText('Saved');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+
+  // What the server is away for waits in the browser, through a reload, and goes in when it is back.
+  await server.kill();
+  await put('Permit in public ground', '1234');
+  await expect(page.getByTestId('firm-saved')).toHaveText('Waiting for the server');
+  await page.reload();
+  await expect(page.getByLabel('Permit in public ground', { exact: true })).toHaveValue('1234');
+  await server.start();
+  await expect(page.getByTestId('firm-saved')).toHaveText('Saved', { timeout: 30_000 });
+  expect(await (await page.request.get(`${server.url}/api/firm`)).json()).toMatchObject({
+    name: 'Hollow Lane Drains',
+    prices: { digTo5_per_yd3: 400, permit_per_hole: 1234 },
+    rules: { leastGap_ft: 2 },
+    exclusions: ['finishes inside the house'],
+  });
+
+  // An exported job takes the firm's rates with it: the headless scope says what the screen says.
+  await page.goto(server.url);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export 14 Quarry Lane as a job file' }).click(),
+  ]);
+  const file = info.outputPath('exported.json');
+  await download.saveAs(file);
+  const scope = scopeOfFile(file);
+  expect(scope.price.lines.find(({ what }) => what.startsWith('Dig where it is up to 5'))?.rate).toBe(400);
+  await page.goto(`${server.url}/jobs/${jobId}/sheet`);
+  await expect(page.getByTestId('total')).toHaveText(
+    `$${Math.round(scope.price.total).toLocaleString('en-US')}`,
+  );
+  await expect(page.getByText('usually 5 ft; by the firm')).toBeVisible();
+
+  // A hot day takes the time off the resin, and says so where the liner is.
+  await page.getByRole('link', { name: 'Lengths' }).click();
+  await put('Temperature on the day, °F', '98');
+  await expect(page.getByText(/the resin can be worked for 21 min at 98 °F/)).toBeVisible();
+  await expect(page.getByText('finishes inside the house')).toBeVisible();
+
+  // The job's own figure stands over the firm's.
+  await page.getByRole('link', { name: 'Rates and rules' }).click();
+  await expect(page.getByLabel('Digging to 5 ft')).toHaveAttribute('placeholder', '400');
+  await put('Digging to 5 ft', '100');
+  await page.getByRole('link', { name: 'Lengths' }).click();
+  await page
+    .getByText(/yd³ × 100$/)
+    .first()
+    .click();
+  await expect(page.getByText('price book, digTo5_per_yd3')).toBeVisible();
   await server.stop();
 });

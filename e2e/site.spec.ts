@@ -117,5 +117,12 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
   await expect
     .poll(async () => (await lineOf(page, server.url)).line.points[0])
     .toMatchObject({ owner: 'neighbour', usable: false });
+  // On the sheet each line is a tab, and where they join one press goes to the other.
+  await page.getByRole('link', { name: 'Sheet' }).click();
+  await page.getByRole('button', { name: /^Guest house joins here at 38.0 ft/ }).click();
+  await expect(page.getByRole('button', { name: 'Guest house', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await server.stop();
 });

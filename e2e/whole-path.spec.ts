@@ -1,9 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import type { ScopeFile } from '../core/scope/scope-file.js';
+import { scopeOfFile } from './headless.js';
 import { expect, test } from './server.js';
 
 const root = resolve(import.meta.dirname, '..');
@@ -18,16 +17,6 @@ async function write(page: Page, line: string, row: RegExp) {
   await typed(page).press('Enter');
   await saved;
   await expect(page.getByRole('row').filter({ hasText: row }).first()).toBeVisible();
-}
-
-/** The scope of a job file by the headless command. */
-function headless(file: string): ScopeFile {
-  return JSON.parse(
-    execFileSync(process.execPath, [join(root, 'scripts', 'scope.mjs'), file], {
-      cwd: root,
-      encoding: 'utf8',
-    }),
-  ) as ScopeFile;
 }
 
 test('from a new job to the length the liner is cut at, equal to the headless scope', async ({
@@ -64,7 +53,7 @@ test('from a new job to the length the liner is cut at, equal to the headless sc
   await page.getByRole('button', { name: 'Export 8 Orchard Rise as a job file' }).click();
   const file = info.outputPath('job.json');
   await (await download).saveAs(file);
-  const scope = headless(file);
+  const scope = scopeOfFile(file);
   const liner = scope.lines[0]?.actions.find(({ method }) => method === 'line')?.liner;
   expect(Number(cutOnSheet)).toBe(liner?.cut_ft);
   expect(total).toBe(`$${Math.round(scope.price.total).toLocaleString('en-US')}`);

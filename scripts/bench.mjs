@@ -1,16 +1,22 @@
+// Benchmarks, as ratios in one run. `npm run bench` runs all; `npm run bench -- sheet` one.
 import { build } from 'esbuild';
 import { install, root } from './setup.mjs';
 
 install();
-await build({
-  absWorkingDir: root,
-  entryPoints: ['bench/scope.ts'],
-  outfile: 'dist/bench.mjs',
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  packages: 'external',
-  logLevel: 'error',
-});
-await import('../dist/bench.mjs');
+const asked = process.argv.slice(2);
+const names = asked.length > 0 ? asked : ['scope', 'sheet'];
+if (names.includes('sheet')) await import('./build.mjs');
+for (const name of names) {
+  await build({
+    absWorkingDir: root,
+    entryPoints: [`bench/${name}.ts`],
+    outfile: `dist/bench-${name}.mjs`,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'error',
+  });
+  await import(`../dist/bench-${name}.mjs`);
+}

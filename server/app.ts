@@ -8,6 +8,7 @@ import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
 import { editSchema } from '../core/job/edit.js';
 import { faultsOf } from '../core/job/read.js';
+import type { FirmStore } from './firm.js';
 import type { Photos } from './photos.js';
 import { problem } from './problem.js';
 import type { ReelLink } from './reel.js';
@@ -35,8 +36,16 @@ const editsSchema = z.strictObject({
 /** The empty string's hash: emotion's placeholder style tag, the only inline style there is. */
 const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 
+/** What the server keeps and is connected to. */
+export interface Parts {
+  readonly store: Store;
+  readonly firm: FirmStore;
+  readonly photos: Photos;
+  readonly reel?: ReelLink | undefined;
+}
+
 /** The interface of the server: jobs in the open file's own words, changed by edits. */
-function apiOn(store: Store, photos: Photos, reel: ReelLink | undefined) {
+function apiOn({ store, firm, photos, reel }: Parts) {
   return new Hono()
     .get('/jobs', async (c) => c.json(await store.list()))
     .post('/jobs', async (c) => {
@@ -54,6 +63,19 @@ function apiOn(store: Store, photos: Photos, reel: ReelLink | undefined) {
     )
     .get('/jobs/:id/history', async (c) => c.json(await store.history(c.req.param('id'), mostHistory)))
     .get('/jobs/:id/changes', (c) => follow(c, store, c.req.param('id')))
+    .get('/firm', async (c) => c.json(await firm.read()))
+    .put('/firm', async (c) => {
+      const value = await bodyOf(c);
+      if ('refused' in value) return value.refused;
+      const { was, set } = (value.value ?? {}) as { was?: unknown; set?: unknown };
+      const written = await firm.write(was, set);
+      if ('firm' in written) return c.json(written.firm);
+      return 'clash' in written
+        ? problem(c, 409, 'Somebody else changed this in the meantime', {
+            detail: `Somebody else changed this in the meantime: ${written.clash.join(', ')}`,
+          })
+        : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
+    })
     .get('/reel', (c) => (reel ? listenToReel(c, reel) : problem(c, 404, 'No reel is connected')))
     .post('/reel', async (c) => {
       if (!reel) return problem(c, 404, 'No reel is connected');
@@ -102,35 +124,43 @@ function refusal(c: Context, written: Exclude<Written, { stored: unknown }>): Re
 
 /** Tells a page of every new version of a job, as server-sent events, until the page goes. */
 function follow(c: Context, store: Store, id: string): Response {
-  return streamSSE(c, async (stream) => {
+  return events(c, async (send) => {
     const end = store.listen(id, (version) => {
-      void stream.writeSSE({ event: 'version', data: String(version) });
+      send('version', String(version));
     });
-    stream.onAbort(end);
     // What was changed while nobody listened shows in the version.
-    const stored = await store.read(id);
-    await stream.writeSSE({ event: 'hello', data: String(stored?.version ?? 0) });
-    while (!stream.aborted)
-      await stream.sleep(keepAlive_ms).then(() => stream.writeSSE({ event: 'alive', data: '' }));
+    send('hello', String((await store.version(id)) ?? 0));
+    return end;
   });
 }
 
 /** Passes on what the reel says, as server-sent events. */
 function listenToReel(c: Context, reel: ReelLink): Response {
+  return events(c, (send) =>
+    reel.listen((line) => {
+      send('line', line);
+    }),
+  );
+}
+
+/** Server-sent events until the page goes; `begin` starts listening and answers with what ends it. */
+function events(
+  c: Context,
+  begin: (send: (event: string, data: string) => void) => (() => void) | Promise<() => void>,
+): Response {
   return streamSSE(c, async (stream) => {
-    const end = reel.listen((line) => void stream.writeSSE({ event: 'line', data: line }));
-    stream.onAbort(end);
-    while (!stream.aborted)
-      await stream.sleep(keepAlive_ms).then(() => stream.writeSSE({ event: 'alive', data: '' }));
+    const end = await begin((event, data) => void stream.writeSSE({ event, data }));
+    if (stream.aborted) end();
+    else stream.onAbort(end);
+    while (!stream.aborted) {
+      await stream.sleep(keepAlive_ms);
+      await stream.writeSSE({ event: 'alive', data: '' });
+    }
   });
 }
 
 /** The whole application: the interface under /api, the built pages under everything else. */
-export function appOn(
-  store: Store,
-  photos: Photos,
-  options: { log: (error: unknown) => void; pages?: string; reel?: ReelLink | undefined },
-) {
+export function appOn(parts: Parts, options: { log: (error: unknown) => void; pages?: string }) {
   const app = new Hono();
   app.use(
     secureHeaders({
@@ -162,7 +192,7 @@ export function appOn(
       onError: (c) => problem(c, 413, 'Too large', { detail: 'a job file is at most 20 MB' }),
     }),
   );
-  app.route('/api', apiOn(store, photos, options.reel));
+  app.route('/api', apiOn(parts));
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   if (options.pages !== undefined) servePages(app, options.pages);
   app.onError((error, c) => {

@@ -4,6 +4,7 @@ import { serve } from '@hono/node-server';
 import pino from 'pino';
 import { appOn } from './app.js';
 import { openDatabase } from './database.js';
+import { firmOn } from './firm.js';
 import { FolderTaken } from './lock.js';
 import { photosIn } from './photos.js';
 import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
@@ -18,15 +19,19 @@ async function main(): Promise<void> {
   mkdirSync(folder, { recursive: true });
   const opened = await openDatabase(folder, join(root, 'server', 'migrations'));
   const store = storeOn(opened.db);
-  if (process.env.OPEN_TRENCH_DEMO !== 'none') await loadDemo(store);
-  const reel = await reelOf(process.env.OPEN_TRENCH_REEL);
-  const app = appOn(store, photosIn(join(folder, 'photos')), {
-    log: (error) => {
-      log.error(error);
+  const [reel] = await Promise.all([
+    reelOf(process.env.OPEN_TRENCH_REEL),
+    process.env.OPEN_TRENCH_DEMO === 'none' ? undefined : loadDemo(store),
+  ]);
+  const app = appOn(
+    { store, firm: firmOn(opened.db), photos: photosIn(join(folder, 'photos')), reel },
+    {
+      log: (error) => {
+        log.error(error);
+      },
+      pages: join(root, 'dist', 'web'),
     },
-    pages: join(root, 'dist', 'web'),
-    reel,
-  });
+  );
   const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port }, ({ port: open }) => {
     process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
   });

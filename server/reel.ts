@@ -60,6 +60,9 @@ export function startSimulatedReel(program: string): Promise<{ link: ReelLink; c
   return new Promise((ready, failed) => {
     const child = fork(program, [], { stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
     child.once('error', failed);
+    child.once('exit', (code) => {
+      failed(new Error(`the simulated reel ended with ${code ?? 'a signal'} before it was ready`));
+    });
     child.once('message', (port) => {
       ready({ link: linkReel(`127.0.0.1:${Number(port)}`), child });
     });

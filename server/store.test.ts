@@ -3,7 +3,9 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { lineHead, type Edit } from '../core/job/edit.js';
 import { randomJob } from '../core/scope/test/random-job.js';
+import { emptyFirm } from '../core/job/firm.js';
 import { openDatabase, type OpenedDatabase } from './database.js';
+import { firmOn } from './firm.js';
 import { storeOn, type Store } from './store.js';
 
 // A real PGlite folder, synced to disk as the server does it.
@@ -174,4 +176,24 @@ test('a job that breaks the rules of the file is refused with its faults', async
 
 test('the folder is held: a second opening says so', async () => {
   await expect(openDatabase(folder, migrations)).rejects.toThrow(/already running on/);
+});
+
+test('the firm is kept once; two changes to different things go together, two to one thing clash and neither is lost', async () => {
+  const firm = firmOn(opened.db);
+  expect(await firm.read()).toEqual(emptyFirm);
+  const first = { ...emptyFirm, name: 'Hollow Lane Drains', prices: { look: 190 } };
+  expect(await firm.write(emptyFirm, first)).toEqual({ firm: first });
+  const rules = { ...emptyFirm, rules: { leastGap_ft: 3 } };
+  const both = { ...first, rules: { leastGap_ft: 3 } };
+  expect(await firm.write(emptyFirm, rules)).toEqual({ firm: both });
+  expect(await firm.write(first, { ...first, prices: {} })).toEqual({ firm: { ...both, prices: {} } });
+  expect(await firm.write(first, { ...first, prices: { look: 150 } })).toEqual({ clash: ['prices.look'] });
+  expect(await firm.write(first, { ...first, prices: { look: -1 } })).toMatchObject({
+    faults: [{ path: 'prices.look' }],
+  });
+  const falling = { ...first, rules: { findings: { roots: { bounds: [30, 20, 10] } } } };
+  expect(await firm.write(first, falling)).toMatchObject({
+    faults: [{ path: 'rules.findings.roots.bounds' }],
+  });
+  expect(await firm.read()).toEqual({ ...both, prices: {} });
 });

@@ -39,6 +39,7 @@ type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 export interface Store {
   list(): Promise<StoredJob[]>;
   read(id: string): Promise<StoredJob | undefined>;
+  version(id: string): Promise<number | undefined>;
   add(id: string, value: unknown, device: string): Promise<Written>;
   edit(id: string, set: EditSet, device: string): Promise<Written>;
   remove(id: string): Promise<boolean>;
@@ -57,6 +58,10 @@ export function storeOn(db: Database): Store {
       return all.flatMap((each) => each ?? []);
     },
     read: (id) => assemble(db, id),
+    async version(id) {
+      const [head] = await db.select({ version: jobs.version }).from(jobs).where(eq(jobs.id, id));
+      return head?.version;
+    },
     async add(id, value, device) {
       const read = readJob(value, 'keep');
       if (read.faults) return { faults: read.faults };

@@ -1,5 +1,6 @@
 import { bigserial, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { Edit } from '../core/job/edit.js';
+import type { Firm } from '../core/job/firm.js';
 import type { Entry, JobHead, LineHead, RunHead } from '../core/job/schema.js';
 
 /** What people said, a row a thing, in the words of the job file. Nothing derived is kept. */
@@ -69,4 +70,11 @@ export const changes = pgTable('changes', {
   undoes: text('undoes'),
   edit: jsonb('edit').$type<Edit>().notNull(),
   inverse: jsonb('inverse').$type<Edit>().notNull(),
+});
+
+/** The firm that this server belongs to: one row. */
+export const firms = pgTable('firm', {
+  id: integer('id').primaryKey(),
+  said: jsonb('said').$type<Firm>().notNull(),
+  changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
 });

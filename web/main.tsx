@@ -1,5 +1,6 @@
 import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import './theme/print.css';
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';

@@ -1,4 +1,6 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { FirmView } from './firm/firm-view';
+import { HolesView } from './holes/holes-view';
 import { JobList } from './jobs/job-list';
 import { LengthsView } from './lengths/lengths-view';
 import { LogView } from './log/log-view';
@@ -10,6 +12,7 @@ import { NotFound } from './shell/not-found';
 
 export const router = createBrowserRouter([
   { path: '/', element: <JobList /> },
+  { path: '/firm', element: <FirmView /> },
   {
     path: '/jobs/:jobId',
     element: <JobLayout />,
@@ -20,6 +23,7 @@ export const router = createBrowserRouter([
       { path: 'sheet', element: <SheetView /> },
       { path: 'rules', element: <RulesView /> },
       { path: 'lengths', element: <LengthsView /> },
+      { path: 'holes', element: <HolesView /> },
     ],
   },
   { path: '*', element: <NotFound /> },

@@ -10,7 +10,7 @@ import { parseLogLine } from '../core/logline/parse.js';
 import { contextOf, counterOf, editsOf, twinOf } from './log/entries';
 import { hearReel } from './log/reel';
 import { newJob } from './jobs/new-job';
-import { barDetail, barsOf } from './sheet/scope-lane';
+import { barDetail, barsOf } from './sheet/scope-bars';
 import { depthAt, plusMinusAt, sheetScale } from './sheet/sheet-scale';
 
 const { job } = readJobText(

@@ -5,6 +5,7 @@ import { gradeWords, type Grade } from '../job/vocabulary.js';
 import { usualOutsideDiameter } from '../catalog/outside-diameters.js';
 import { covers, overlap, overlaps, type Interval } from '../line/intervals.js';
 import { boreAt, placeOf, sightOf, type LineModel, type PlacedEntry } from '../line/model.js';
+import { sayWhat } from '../logline/say.js';
 import { turnClock, type ClockRange } from '../survey/clock.js';
 import type { Warning } from '../warning.js';
 import { gradeByBounds, gradeRow, type Cure, type GradeRow } from './grade-table.js';
@@ -50,6 +51,14 @@ export function condition(model: LineModel, rules: Rules): Condition {
     if (placed.entry.finding === 'main-backed-up') {
       referrals.push({
         what: 'Water stands because the main is backed up; the neighbours may be at risk',
+        at_ft: placed.from_ft,
+        to: 'owner of the main',
+      });
+      return [];
+    }
+    if (placed.entry.ofConnection) {
+      referrals.push({
+        what: `${sayWhat(placed.entry)}: the connection itself belongs to the main`,
         at_ft: placed.from_ft,
         to: 'owner of the main',
       });
@@ -286,7 +295,7 @@ function isSettled(
         (look) =>
           (look.stage ?? 'current') === 'current' &&
           !(cleaning.on && look.on && cleaning.on > look.on) &&
-          covers(sightOf(look, model.line, model.survey, model.entries, model.pipes, model.extent), place),
+          covers(sightOf(look, model), place),
       ),
   );
 }

@@ -103,6 +103,9 @@ export const defaultGradeTable: Readonly<Record<Exclude<FindingKind, 'main-backe
   },
 };
 
+/** Findings that have a grade, in the order of the table. */
+export const gradeTableKinds = Object.keys(defaultGradeTable) as Exclude<FindingKind, 'main-backed-up'>[];
+
 /** The row in force: the default with the house's own limits laid over it. */
 export function gradeRow(finding: Exclude<FindingKind, 'main-backed-up'>, rules: Rules): GradeRow {
   const row = defaultGradeTable[finding];

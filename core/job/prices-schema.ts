@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { layOver } from './lay-over.js';
 import { materials, methods, surfaceKinds } from './vocabulary.js';
 
 /** The price book: every rate optional in a job, falling back to `defaultPrices`. Rates are money per the unit in the name. */
@@ -25,7 +26,8 @@ export const pricesSchema = z.strictObject({
   permit_per_hole: rate.optional(),
   pipe_per_ft: z.partialRecord(z.enum(materials), byBore).optional(),
   coupling_each: byBore.optional(),
-  liner_per_ft: z.strictObject({ '0.118': byBore, '0.177': byBore, '0.236': byBore }).optional(),
+  /** By made thickness in inches, then by bore. */
+  liner_per_ft: z.partialRecord(z.enum(['0.118', '0.177', '0.236']), byBore).optional(),
   liner_each: rate.optional(),
   shortLiner_each: rate.optional(),
   reinstatement_each: rate.optional(),
@@ -44,8 +46,10 @@ export const pricesSchema = z.strictObject({
 });
 
 export type PricesOverride = z.infer<typeof pricesSchema>;
-export type Prices = Required<PricesOverride>;
-export type MadeThickness = keyof Prices['liner_per_ft'];
+export type MadeThickness = keyof NonNullable<PricesOverride['liner_per_ft']>;
+export type Prices = Required<PricesOverride> & {
+  readonly liner_per_ft: Readonly<Record<MadeThickness, Record<string, number>>>;
+};
 
 /** Invented but plausible rates, for a start; a firm replaces them by its own. */
 export const defaultPrices: Prices = {
@@ -107,18 +111,8 @@ export const defaultPrices: Prices = {
 };
 
 /** The price book in force: the defaults with the job's own rates laid over them, tables merged key by key. */
-export function pricesInForce(override: PricesOverride | undefined): Prices {
-  const prices = { ...defaultPrices, ...override };
-  return {
-    ...prices,
-    mobilisation: { ...defaultPrices.mobilisation, ...override?.mobilisation },
-    restore_per_ft2: { ...defaultPrices.restore_per_ft2, ...override?.restore_per_ft2 },
-    pipe_per_ft: { ...defaultPrices.pipe_per_ft, ...override?.pipe_per_ft },
-    coupling_each: { ...defaultPrices.coupling_each, ...override?.coupling_each },
-    burst_per_ft: { ...defaultPrices.burst_per_ft, ...override?.burst_per_ft },
-    cleanout_each: { ...defaultPrices.cleanout_each, ...override?.cleanout_each },
-  };
-}
+export const pricesInForce = (override: PricesOverride | undefined): Prices =>
+  layOver(defaultPrices, override) as Prices;
 
 /** Rate for a bore (in): the listed one, else the next larger listed, else the largest. Undefined for an empty table. */
 export function rateForBore(table: Record<string, number> | undefined, bore_in: number): number | undefined {

@@ -3,6 +3,7 @@ import { defaultGradeTable } from '../condition/grade-table.js';
 import { resolveStretch } from '../line/model.js';
 import { lineModel } from '../line/model.js';
 import { survey } from '../survey/survey.js';
+import type { RulesOverride } from './rules-schema.js';
 import { jobSchema, type Job, type Line } from './schema.js';
 
 /** One thing wrong with a job file: where, and what would be right. */
@@ -34,7 +35,7 @@ export function readJob(value: unknown, untied: 'refuse' | 'keep' = 'refuse'): R
   const parsed = jobSchema.safeParse(value);
   if (!parsed.success) return { faults: faultsOf(parsed.error, value) };
   const job = parsed.data;
-  const named = [...ruleFaults(job), ...nameFaults(job)];
+  const named = [...ruleFaults(job.rules), ...nameFaults(job)];
   if (named.length > 0) return { faults: named };
   const placed = job.lines.flatMap((line, index) => placeFaults(line, `lines[${index}]`, untied));
   return placed.length > 0 ? { faults: placed } : { job };
@@ -90,8 +91,9 @@ function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
   );
 }
 
-function ruleFaults(job: Job): Fault[] {
-  return Object.entries(job.rules?.findings ?? {}).flatMap(([finding, own]) => {
+/** What is wrong with house rules that their schema alone cannot say. */
+export function ruleFaults(rules: RulesOverride | undefined): Fault[] {
+  return Object.entries(rules?.findings ?? {}).flatMap(([finding, own]) => {
     const bounds = finding === 'main-backed-up' ? undefined : defaultGradeTable[finding as 'roots'].bounds;
     const path = `rules.findings.${finding}.bounds`;
     if (!own.bounds) return [];

@@ -28,7 +28,9 @@ export const rulesSchema = z.strictObject({
   crowdWithin_ft: feet.optional(),
   /** A flush that ran past lowers a belly of grade 1 or 2 by one. */
   flushLowersBelly: z.boolean().optional(),
-  /** A liner may run from a smaller into a larger bore. */
+  /** Roots and deposits over this share of the bore hide the wall behind them, percent. */
+  hidesOver_percent: z.number().min(0).max(100).optional(),
+  /** A liner may run over a change of bore. */
   transitionLiner: z.boolean().optional(),
   burstAsbestosCement: z.boolean().optional(),
   spotMost_ft: feet.optional(),
@@ -36,12 +38,25 @@ export const rulesSchema = z.strictObject({
   /** Which model-code family says where cleanouts go; `local` asks only for the spacing. */
   cleanoutFamily: z.enum(['A', 'B', 'local']).optional(),
   addCleanout: z.enum(['every-job', 'where-none']).optional(),
-  /** Least slope: model-code family A or B, or the local figure below. */
-  slopeFamily: z.enum(['A', 'B', 'local']).optional(),
+  /** Least slope: model-code family A or B, B where the flatter slopes are approved, or the local figure below. */
+  slopeFamily: z.enum(['A', 'B', 'B-approved', 'local']).optional(),
   localSlope_in_per_ft: z.number().min(0).max(12).optional(),
   /** Taken where no depth was located, with a warning. */
   assumedDepth_ft: z.number().min(0.5).max(40).optional(),
   ovality_percent: z.number().min(0).max(25).optional(),
+  /** The resin's own sheet: at so many °F it can be worked for so many minutes, coldest first. */
+  potLife: z
+    .array(z.strictObject({ at_F: z.number().min(-40).max(200), min: z.number().gt(0).max(10_000) }))
+    .min(1)
+    .max(20)
+    .refine((rows) => rows.every((row, i) => i === 0 || row.at_F > (rows[i - 1]?.at_F ?? 0)), {
+      message: 'temperatures rise from row to row',
+    })
+    .optional(),
+  /** Wetting out and putting in take so many minutes a foot of liner, and so many more whatever its length. */
+  wetOut_min_per_ft: z.number().min(0).max(60).optional(),
+  insertion_min_per_ft: z.number().min(0).max(60).optional(),
+  setting_min: z.number().min(0).max(600).optional(),
   newPipe: z.enum(['abs', 'pvc-sch40', 'pvc-sdr35', 'hdpe']).optional(),
   horizon_years: z.number().int().min(1).max(50).optional(),
   interest: chance.optional(),
@@ -60,6 +75,7 @@ export const defaultRules: Rules = {
   crowdCount: 3,
   crowdWithin_ft: 12,
   flushLowersBelly: true,
+  hidesOver_percent: 25,
   transitionLiner: false,
   burstAsbestosCement: false,
   spotMost_ft: 10,
@@ -70,6 +86,17 @@ export const defaultRules: Rules = {
   localSlope_in_per_ft: 0.25,
   assumedDepth_ft: 4,
   ovality_percent: 2,
+  potLife: [
+    { at_F: 50, min: 130 },
+    { at_F: 60, min: 88 },
+    { at_F: 70, min: 60 },
+    { at_F: 80, min: 41 },
+    { at_F: 90, min: 28 },
+    { at_F: 100, min: 19 },
+  ],
+  wetOut_min_per_ft: 0.25,
+  insertion_min_per_ft: 0.2,
+  setting_min: 8,
   newPipe: 'pvc-sch40',
   horizon_years: 10,
   interest: 0.04,

@@ -127,6 +127,8 @@ const findingFields = {
   atJoint: z.boolean().optional(),
   eachJoint: z.boolean().optional(),
   touchesFlow: z.boolean().optional(),
+  /** It belongs to the main's own tap or saddle: a referral to the main's owner, no grade on this line. Default false. */
+  ofConnection: z.boolean().optional(),
   possible: z.boolean().optional(),
   judged: z
     .strictObject({
@@ -273,13 +275,29 @@ const pinSchema = wholeStretch(
     id: idSchema.optional(),
     method: z.enum(methods).optional(),
     never: z.array(z.enum(methods)).min(1).max(8).optional(),
+    /** The action pinned here goes no further than the pin does, at these ends. Default: it may. */
+    endsHere: z
+      .array(z.enum(['from', 'to']))
+      .max(2)
+      .optional(),
+    /** No liner or burst runs past this station in one piece; the pin's two ends are the same. Default false. */
+    split: z.literal(true).optional(),
   }),
 ).superRefine((pin, context) => {
-  if ((pin.method === undefined) === (pin.never === undefined)) {
+  const says = [pin.method, pin.never, pin.split].filter((each) => each !== undefined).length;
+  if (says !== 1) {
     context.addIssue({
       code: 'custom',
       path: ['method'],
-      message: 'a pin says `method` (do this here) or `never` (not these here)',
+      message:
+        'a pin says one of `method` (do this here), `never` (not these here), `split` (no piece runs past)',
+    });
+  }
+  if (pin.endsHere !== undefined && pin.method === undefined) {
+    context.addIssue({
+      code: 'custom',
+      path: ['endsHere'],
+      message: 'only a pin with a `method` ends somewhere',
     });
   }
 });
@@ -375,6 +393,8 @@ export const siteSchema = z.strictObject({
   complaint: text.optional(),
   notes: text.optional(),
   notLookedAt: z.array(text).max(200).optional(),
+  /** Air temperature on the day the liner goes in, °F, for the resin. Default 70, told as taken. */
+  temperature_F: z.number().min(-40).max(200).optional(),
 });
 
 export const jobSchema = z.strictObject({

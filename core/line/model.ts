@@ -1,4 +1,4 @@
-import type { RulesOverride } from '../job/rules-schema.js';
+import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
 import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
 import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';
 import { measureOf } from '../condition/measure.js';
@@ -40,13 +40,13 @@ export interface LineModel {
   readonly noDig: readonly (Interval & { why?: string | undefined })[];
   readonly joints: readonly number[];
   readonly seen: readonly Interval[];
+  /** Roots and deposits over this hide the wall behind them, percent of the bore. House rule. */
+  readonly hidesOver_percent: number;
   readonly profile: Profile;
   readonly course: Course;
   readonly warnings: readonly Warning[];
 }
 
-/** Roots and deposits over this hide the wall behind them, percent of the bore. House rule. */
-const hidesOver_percent = 25;
 /** A place reaches this far either side of what was called, ft. */
 export const placeReach_ft = 0.5;
 
@@ -89,6 +89,7 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
   }
   const changes = changesOf(line, solved);
   const pipes = pipeStretches(line, changes, extent);
+  const { hidesOver_percent } = rulesInForce(rules);
   const profile = profileOf(line, solved, rules);
   const course = courseOf(line, solved);
   warnings.push(...course.warnings);
@@ -128,7 +129,8 @@ export function lineModel(line: Line, rules?: RulesOverride): LineModel {
     owners,
     noDig: stretches(line.noDig),
     joints: jointsOf(entries, pipes.stretches),
-    seen: seenOf(line, solved, entries, pipes.stretches, extent),
+    seen: seenOf({ line, survey: solved, entries, pipes: pipes.stretches, extent, hidesOver_percent }),
+    hidesOver_percent,
     profile,
     course,
     warnings,
@@ -209,29 +211,19 @@ function jointsOf(entries: readonly PlacedEntry[], pipes: readonly PipeStretch[]
  * What some current or before-cleaning run saw: from its access to its furthest entry, less its own hidden
  * stretches and the places of its own heavy roots and deposits.
  */
-function seenOf(
-  line: Line,
-  solved: Survey,
-  entries: readonly PlacedEntry[],
-  pipes: readonly PipeStretch[],
-  extent: Interval,
-): Interval[] {
+function seenOf(laid: Laid): Interval[] {
   return union(
-    line.runs.flatMap((run) => {
-      const sight = sightOf(run, line, solved, entries, pipes, extent);
-      return sight.flatMap((each) => clip(each, extent) ?? []);
-    }),
+    laid.line.runs.flatMap((run) => sightOf(run, laid).flatMap((each) => clip(each, laid.extent) ?? [])),
   );
 }
+
+/** What of a line's model it takes to say what a run saw. */
+type Laid = Pick<LineModel, 'line' | 'survey' | 'entries' | 'pipes' | 'extent' | 'hidesOver_percent'>;
 
 /** What one run saw of its line. */
 export function sightOf(
   run: Run,
-  line: Line,
-  solved: Survey,
-  entries: readonly PlacedEntry[],
-  pipes: readonly PipeStretch[],
-  extent: Interval,
+  { survey: solved, entries, pipes, extent, hidesOver_percent }: Laid,
 ): Interval[] {
   const access = solved.point(run.access);
   const own = entries.filter((each) => each.run === run);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { rulesInForce } from '../job/rules-schema.js';
 import { linerOrder } from './liner.js';
 import {
   forStiffness,
@@ -11,6 +12,7 @@ import {
   partlyDeteriorated,
   totalLoad,
 } from './thickness.js';
+import { leastWorkingRatio, workingTime } from './working-time.js';
 
 // Worked values of ASTM F1216 appendix X1 (the standard quoted from memory).
 test('thickness by each criterion of ASTM F1216 appendix X1', () => {
@@ -131,6 +133,38 @@ test('a liner is never cut shorter than what it must reach, nor more than half a
         expect(made.cut.value).toBeGreaterThanOrEqual(reach - 1e-5);
         expect(made.cut.value).toBeLessThan(reach + 0.5 + 1e-5);
         expect((made.cut.value * 2) % 1).toBeCloseTo(0, 9);
+      },
+    ),
+  );
+});
+
+// Common practice: the resin's sheet is read straight between its rows, and 1.3 times the work must fit in.
+test('the resin lasts as its sheet says for the day, and too short a time is said', () => {
+  const rules = rulesInForce({
+    potLife: [
+      { at_F: 60, min: 90 },
+      { at_F: 80, min: 40 },
+    ],
+    setting_min: 10,
+    wetOut_min_per_ft: 0.25,
+    insertion_min_per_ft: 0.15,
+  });
+  expect(workingTime(50, rules, 70).potLife.value).toBeCloseTo(65, 9);
+  expect(workingTime(50, rules, 70).needed.value).toBeCloseTo(30, 9);
+  expect(workingTime(50, rules, 70).short).toBeUndefined();
+  expect(workingTime(50, rules, undefined)).toMatchObject({ temperature_F: 70, temperatureAssumed: true });
+  expect(workingTime(50, rules, 30).potLife.value).toBe(90);
+  expect(workingTime(50, rules, 81).short).toContain('hotter');
+  fc.assert(
+    fc.property(
+      fc.double({ min: 5, max: 300, noNaN: true }),
+      fc.double({ min: 40, max: 80, noNaN: true }),
+      (cut, at) => {
+        const { potLife, needed, short } = workingTime(cut, rules, at);
+        expect(short !== undefined).toBe(potLife.value < leastWorkingRatio * needed.value);
+        expect(workingTime(cut, rules, Math.min(80, at + 1)).potLife.value).toBeLessThanOrEqual(
+          potLife.value,
+        );
       },
     ),
   );

@@ -3,7 +3,7 @@ import { partId, type EntryDraft, type Known, type LogContext, type LogError } f
 import { applyMeaning, named, newDraft, type Draft } from './draft.js';
 import { finishDraft } from './finish.js';
 import { missingFrom } from './missing.js';
-import { startsWithWord, tagAt, takeReferring } from './references.js';
+import { pointNamedAt, tagAt, takeReferring } from './references.js';
 import { sayEntry, sayWhat } from './say.js';
 import { tokens } from './tokens.js';
 import { closest, phraseAt } from './words.js';
@@ -145,15 +145,11 @@ function takePoint(draft: Draft, rest: string, context: LogContext): number {
   const tagged = tagAt(rest);
   const phrase = phraseAt(rest);
   const wordOfTrade = phrase && phrase.meaning.is !== 'point' ? phrase.phrase.length : 0;
-  const hit = tagged
-    ? context.points.some(({ id }) => id === tagged.id) && tagged
-    : context.points
-        .flatMap(({ id, name }) =>
-          [id, ...(name ? [name] : [])].map((word) => ({ id, used: word.length, word })),
-        )
-        .sort((a, b) => b.used - a.used)
-        .find(({ word, used }) => used > wordOfTrade && startsWithWord(rest, word));
-  if (!hit) return 0;
+  const hit = tagged ?? pointNamedAt(rest, context);
+  const isPoint = tagged
+    ? context.points.some(({ id }) => id === tagged.id)
+    : hit !== undefined && hit.used > wordOfTrade;
+  if (!hit || !isPoint) return 0;
   draft.kind = 'point';
   draft.point = { id: hit.id };
   return hit.used;

@@ -91,6 +91,7 @@ const what = fc.oneof(
         atJoint: yes,
         eachJoint: yes,
         touchesFlow: yes,
+        ofConnection: yes,
         possible: yes,
         judged: fc.record({ grade: fc.constantFrom(0, 1, 2, 3, 4), why: text }),
       }),

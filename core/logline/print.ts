@@ -119,6 +119,7 @@ function findingText(entry: FindingEntry | Extract<EntryDraft, { kind: 'finding'
     entry.atJoint ? 'at joint' : '',
     entry.eachJoint ? 'each joint' : '',
     entry.touchesFlow ? 'in the flow' : '',
+    entry.ofConnection ? 'of the connection' : '',
     entry.judged === undefined ? '' : `judged ${entry.judged.grade} because ${quote(entry.judged.why)}`,
   );
 }

@@ -40,14 +40,11 @@ export function referenceAt(
     const id = known.at(-1)?.id;
     return { used: article + last[0].length, ...(id ? { id } : { message: 'nothing was written yet' }) };
   }
-  const point = context.points
-    .flatMap(({ id, name }) => [id, ...(name ? [name] : [])].map((word) => ({ id, word })))
-    .sort((a, b) => b.word.length - a.word.length)
-    .find(({ word }) => startsWithWord(rest, word));
+  const point = pointNamedAt(rest, context);
   if (point) {
     const id = known.findLast(({ entry }) => entry.kind === 'point' && entry.point === point.id)?.id;
-    const used = article + point.word.length;
-    return id ? { used, id } : { used, message: `${point.word} was not read yet` };
+    const used = article + point.used;
+    return id ? { used, id } : { used, message: `${rest.slice(0, point.used)} was not read yet` };
   }
   const phrase = phraseAt(rest);
   if (!phrase) return undefined;
@@ -56,8 +53,16 @@ export function referenceAt(
   return id ? { used, id } : { used, message: `no “${phrase.phrase}” was written yet` };
 }
 
-export const startsWithWord = (text: string, word: string): boolean =>
+const startsWithWord = (text: string, word: string): boolean =>
   text.toLowerCase().startsWith(word.toLowerCase()) && !/^[a-z0-9-]/i.test(text.slice(word.length));
+
+/** The point whose name or id stands at the start of a text; the longest where several do. */
+export function pointNamedAt(text: string, { points }: LogContext): { used: number; id: string } | undefined {
+  return points
+    .flatMap(({ id, name }) => [id, ...(name ? [name] : [])].map((word) => ({ id, word, used: word.length })))
+    .sort((a, b) => b.used - a.used)
+    .find(({ word }) => startsWithWord(text, word));
+}
 
 function means(meaning: Meaning, entry: Known['entry'], context: LogContext): boolean {
   switch (meaning.is) {

@@ -134,6 +134,7 @@ function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
     entry.atJoint ? 'at a joint' : '',
     entry.eachJoint ? 'at each joint' : '',
     entry.touchesFlow ? 'in the flow' : '',
+    entry.ofConnection ? 'on the main’s side of the connection' : '',
   ]
     .filter(Boolean)
     .join(', ');

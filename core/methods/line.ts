@@ -36,10 +36,13 @@ export function linerPointRefusal({ point, at }: PlacedPoint): Refusal | undefin
   return undefined;
 }
 
-/** Whether a liner may cross from one cell's bore into the next. */
+/**
+ * Whether a liner may cross from one cell's bore into the next. A transition liner is made for the two bores and
+ * turned the way it is put in, so that the line read from its other end is judged alike.
+ */
 export function boreRefusal(before: Cell, after: Cell, rules: Rules): Refusal | undefined {
   if (before.pipe.diameter_in === after.pipe.diameter_in) return undefined;
-  if (rules.transitionLiner && after.pipe.diameter_in > before.pipe.diameter_in) return undefined;
+  if (rules.transitionLiner) return undefined;
   return {
     rule: 'one-bore',
     why: `the bore changes from ${before.pipe.diameter_in} to ${after.pipe.diameter_in} in at ${after.from_ft.toFixed(1)} ft`,

@@ -8,7 +8,8 @@ import { overlap } from '../line/intervals.js';
 import type { Possible } from './edges.js';
 import { holeQuantities } from './hole-costs.js';
 import type { Layout } from './layout.js';
-import { amounts, excavationDrafts, type PriceLine } from './price-lines.js';
+import { excavationDrafts } from './hole-drafts.js';
+import { amounts, type PriceLine } from './price-lines.js';
 
 /** One cleanout of the scope: what is done, where, why, and in which open hole. */
 export interface CleanoutWork {

@@ -23,9 +23,11 @@ export interface HoleQuantities {
   /** Surface to put back by kind, ft². */
   readonly restore_ft2: ReadonlyMap<string, number>;
   readonly public_ft: number;
+  /** The same earth before it is turned into yards, along the hole and at its two ends, ft³. */
+  readonly earth_ft3: Readonly<Record<'to5' | 'below5', { along: number; ends: number }>>;
 }
 
-const cubicFeetPerYard = 27;
+export const cubicFeetPerYard = 27;
 /** Put back past the edge of the opening in pavement, ft each side. */
 const pavementMargin_ft = 1;
 
@@ -114,12 +116,14 @@ export function holeQuantities(
     support_ft2: 0,
     restore_ft2: new Map<string, number>(),
     public_ft: 0,
+    earth_ft3: { to5: { along: 0, ends: 0 }, below5: { along: 0, ends: 0 } },
   };
-  const add = (part: Part | undefined, times: number) => {
+  const add = (part: Part | undefined, times: number, where: 'along' | 'ends') => {
     if (!part) return;
     const yards = (part.earth_ft3 * times) / cubicFeetPerYard;
     if (part.deep) quantities.earthBelow5_yd3 += yards;
     else quantities.earthTo5_yd3 += yards;
+    quantities.earth_ft3[part.deep ? 'below5' : 'to5'][where] += part.earth_ft3 * times;
     quantities.support_ft2 += part.support_ft2 * times;
     quantities.restore_ft2.set(
       part.surface,
@@ -130,11 +134,11 @@ export function holeQuantities(
     const within = (reach: Reach) =>
       Math.max(0, Math.min(cell.to_ft, reach.to_ft) - Math.max(cell.from_ft, reach.from_ft));
     const length = within(hole);
-    add(footOf(cell, kind), length);
+    add(footOf(cell, kind), length, 'along');
     if (cell.owner === 'public' && !cell.closedTo) quantities.public_ft += length;
     for (const wide of widened) {
-      add(footOf(cell, wide.kind), within(wide));
-      add(footOf(cell, kind), -within(wide));
+      add(footOf(cell, wide.kind), within(wide), 'along');
+      add(footOf(cell, kind), -within(wide), 'along');
     }
   }
   const ends = [
@@ -146,7 +150,7 @@ export function holeQuantities(
     const wide = widened.find(
       ({ from_ft, to_ft }) => Math.abs((side === 'downstream' ? from_ft : to_ft) - x) < 1e-9,
     );
-    if (cell) add(endOf(cell, wide?.kind ?? kind), 1);
+    if (cell) add(endOf(cell, wide?.kind ?? kind), 1, 'ends');
   }
   return quantities;
 }

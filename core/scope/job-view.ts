@@ -1,9 +1,12 @@
 import { methodsOf } from '../condition/grade-table.js';
 import type { Figure } from '../figure.js';
-import type { Entry, Job } from '../job/schema.js';
+import { fallsOf, type Fall } from '../grade/fall.js';
+import type { Rules } from '../job/rules-schema.js';
+import type { Entry, Job, Pin } from '../job/schema.js';
 import type { FindingKind, Grade, Method, OwnerKind, PointKind, SurfaceKind } from '../job/vocabulary.js';
 import type { GroundPlace } from '../line/course.js';
 import { subtract, type Interval } from '../line/intervals.js';
+import { resolveStretch } from '../line/model.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import type { ClockRange } from '../survey/clock.js';
 import type { Placed } from '../survey/survey.js';
@@ -26,11 +29,15 @@ export interface LineView extends Interval {
   readonly surfaces: readonly (Interval & { kind: SurfaceKind; assumed: boolean })[];
   readonly owners: readonly (Interval & { owner: OwnerKind })[];
   readonly noDig: readonly (Interval & { why?: string | undefined })[];
+  /** Pins where they lie now. */
+  readonly pins: readonly (Interval & { readonly pin: Pin })[];
   readonly crossings: readonly { station_ft: number; utility: string; depth_ft?: number | undefined }[];
   readonly joints: readonly number[];
   readonly unseen: readonly Interval[];
   readonly depths: readonly { station_ft: number; invert_ft: number }[];
   readonly depthKnown: boolean;
+  /** How it falls, by stretches; empty where that is not known. */
+  readonly falls: readonly Fall[];
   /** Marks, what was taped from them, and the line's way between, on the ground. */
   readonly course: {
     readonly marks: readonly (GroundPlace & { readonly id: string; readonly name: string })[];
@@ -58,6 +65,10 @@ export interface PointView {
   readonly kind: PointKind;
   readonly name: string;
   readonly station: Figure;
+  /** Another line of the job that ends here. */
+  readonly joinedBy?: { readonly line: string; readonly name: string } | undefined;
+  /** The line and point that this one runs into. */
+  readonly onto?: { readonly line: string; readonly point: string } | undefined;
 }
 
 export interface FindingView extends Interval {
@@ -108,10 +119,18 @@ export interface RowView {
 /** Lays a job out for the screens. `alternatives` also solves for runners-up, which takes longer. */
 export function jobView(job: Job, depth: ScopeDepth): JobView {
   const ready = readyJob(job);
-  return { scope: scopeOf(ready, depth), lines: ready.lines.map(lineView) };
+  const joins = job.lines.flatMap((line) =>
+    line.points.flatMap(({ onto }) => (onto ? [{ onto, line: line.id, name: line.name ?? line.id }] : [])),
+  );
+  return {
+    scope: scopeOf(ready, depth),
+    lines: ready.lines.map((line) => lineView(line, ready.rules, joins)),
+  };
 }
 
-function lineView(line: ScopedLine): LineView {
+type Join = NonNullable<PointView['joinedBy']> & { readonly onto: NonNullable<PointView['onto']> };
+
+function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[]): LineView {
   const { model, condition } = line;
   const { survey: solved, extent, profile } = model;
   const figureOf = (placed: Placed): Figure =>
@@ -146,6 +165,8 @@ function lineView(line: ScopedLine): LineView {
       kind: point.kind,
       name: point.name ?? (point.kind === 'main' ? 'main' : point.id),
       station: figureOf(at),
+      onto: point.onto,
+      joinedBy: joins.find(({ onto }) => onto.line === model.line.id && onto.point === point.id),
     })),
     pipes: model.pipes,
     surfaces: [...model.surfaces.map((each) => ({ ...each, assumed: false })), ...bare].sort(
@@ -153,11 +174,16 @@ function lineView(line: ScopedLine): LineView {
     ),
     owners: model.owners,
     noDig: model.noDig,
+    pins: (model.line.pins ?? []).map((pin) => ({
+      ...resolveStretch(pin, model.survey, model.line.end),
+      pin,
+    })),
     crossings: model.line.crossings ?? [],
     joints: model.joints,
     unseen: subtract([extent], model.seen),
     depths: depthStations.map((station_ft) => ({ station_ft, invert_ft: profile.depth(station_ft) })),
     depthKnown: profile.located.length > 0,
+    falls: fallsOf(model, rules),
     course: {
       marks: (model.line.marks ?? []).flatMap(({ id, name }) => {
         const at = model.course.marks.get(id);

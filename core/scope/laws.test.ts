@@ -10,12 +10,14 @@ import { wayOf } from './way.js';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 
-// A law of any optimum. A burst is left out: its two pits are not of one size, so its ends are not alike.
+// A law of any optimum. A burst is left out, from what is carried too: its two pits are not of one size, so its ends
+// are not alike.
 test('the line read from the other end costs the same', () => {
   const noBurst = { from_ft: -1e6, to_ft: 1e6, allowed: ((1 << methods.length) - 1) & ~methodBit('burst') };
   fc.assert(
     fc.property(seeds, (seed) => {
-      const { lines, rules, prices } = readyJob(randomJob(seed, { length_ft: [20, 50], findings: 7 }));
+      const { lines, rules, prices: asked } = readyJob(randomJob(seed, { length_ft: [20, 50], findings: 7 }));
+      const prices = { ...asked, mobilisation: { ...asked.mobilisation, burst: 1e9 } };
       const [line] = lines;
       if (!line) return;
       const straight = { ...line, restrictions: [...line.restrictions, noBurst] };
@@ -25,7 +27,8 @@ test('the line read from the other end costs the same', () => {
       };
       const [one, other] = [costOf(straight), costOf(mirrored(straight))];
       if (one === undefined || other === undefined) expect(one).toBe(other);
-      else expect(Math.abs(one - other)).toBeLessThan(0.5);
+      // Where nothing but a burst cures a place, it is carried all the same.
+      else if (one < 1e7) expect(Math.abs(one - other)).toBeLessThan(0.5);
     }),
     { numRuns: 40 },
   );

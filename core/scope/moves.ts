@@ -30,7 +30,11 @@ export interface Moves {
   readonly edges: readonly Edge[];
 }
 
-export function movesOf(edgesFrom: readonly (readonly Edge[])[], costOf: (edge: Edge) => number): Moves {
+/** `costFrom` is asked once a boundary, and then for its edges in the order of their ends. */
+export function movesOf(
+  edgesFrom: readonly (readonly Edge[])[],
+  costFrom: (from: number) => (edge: Edge) => number,
+): Moves {
   const start = new Int32Array(edgesFrom.length + 1);
   edgesFrom.forEach((edges, from) => {
     start[from + 1] = edges.reduce((sum, edge) => sum + passagesOf(edge).length, start[from] as number);
@@ -46,8 +50,9 @@ export function movesOf(edgesFrom: readonly (readonly Edge[])[], costOf: (edge: 
     edges: new Array<Edge>(count),
   };
   let row = 0;
-  for (const edges of edgesFrom) {
-    for (const edge of edges) {
+  for (const [from, edges] of edgesFrom.entries()) {
+    const costOf = costFrom(from);
+    for (const edge of [...edges].sort((a, b) => a.to - b.to)) {
       const cost = costOf(edge);
       const method = methods.indexOf(edge.method);
       for (const [next, left] of passagesOf(edge)) {

@@ -27,7 +27,7 @@ function noWay({ line, prepared }: LineWay): Warning[] {
       const [only] = forced;
       const others = line.restrictions.filter((each) => each !== pin);
       const refusal = forced.length === 1 && only ? refusalOn(track, only, pin, others) : undefined;
-      const where = `${pin.from_ft.toFixed(1)} to ${pin.to_ft.toFixed(1)} ft`;
+      const where = pin.says ?? `${pin.from_ft.toFixed(1)} to ${pin.to_ft.toFixed(1)} ft`;
       return refusal ? `${only ?? ''} at ${where} (${refusal.rule}: ${refusal.why})` : where;
     });
     const duty = track.obligations.cured.find(({ place }) => colliding.some((pin) => overlaps(pin, place)));

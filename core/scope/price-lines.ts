@@ -1,10 +1,15 @@
+import { plain, type Step } from '../figure.js';
 import { rateForBore, type MadeThickness, type Prices } from '../job/prices-schema.js';
 import { roundCents, sameStation_ft, sumCents } from '../job/units.js';
 import { methods, type Method } from '../job/vocabulary.js';
 import { madeThickness } from '../liner/thickness.js';
-import { boreAtBreak, closingPipe_ft, couplingRate, pipeRate, type HoleQuantities } from './hole-costs.js';
+import { union } from '../line/intervals.js';
+import { drafter, type Draft } from './draft.js';
+import { couplingRate, pipeRate } from './hole-costs.js';
+import { holeDrafts } from './hole-drafts.js';
 import { isCutBack, type Possible } from './edges.js';
-import type { Action, Hole, Layout } from './layout.js';
+import type { Action, Layout } from './layout.js';
+import type { Cell } from './track.js';
 
 /** One priced line: quantity × rate × (1 + markup) × (1 + tax), to the cent. */
 export interface PriceLine {
@@ -17,9 +22,9 @@ export interface PriceLine {
   readonly amount: number;
   /** The path of the rate in the price book. */
   readonly from: string;
+  /** How the quantity came out, and then the amount. */
+  readonly working: readonly Step[];
 }
-
-type Draft = Omit<PriceLine, 'line' | 'amount'>;
 
 const methodNames: Record<Exclude<Method, 'leave'>, string> = {
   clean: 'clean',
@@ -57,7 +62,7 @@ export function priceLines(possible: Possible, layout: Layout): PriceLine[] {
       ...actionLines(possible, action),
       ...layout.holes
         .filter(({ serves }) => serves[0] === action.id)
-        .flatMap((hole) => holeLines(possible, hole)),
+        .flatMap((hole) => holeDrafts(possible.track, hole)),
     ]),
     ...cleaningLines(possible, layout),
   ];
@@ -69,22 +74,46 @@ export const totalOf = (lines: readonly PriceLine[]): number => sumCents(lines.m
 /** Drafts as priced lines of a line; quantities of nothing are left out. */
 export function amounts(line: string, prices: Prices, drafts: readonly Draft[]): PriceLine[] {
   const factor = (1 + prices.markup) * (1 + prices.tax);
+  const more = [
+    ['markup', prices.markup],
+    ['tax', prices.tax],
+  ] as const;
   return drafts
     .filter(({ quantity }) => quantity > 1e-9)
-    .map((draft) => ({ line, ...draft, amount: roundCents(draft.quantity * draft.rate * factor) }));
+    .map(({ steps = [], ...draft }) => {
+      const amount = roundCents(draft.quantity * draft.rate * factor);
+      const factors = more.flatMap(([, each]) => (each > 0 ? [` × ${plain(1 + each, 4)}`] : []));
+      const named = more.flatMap(([name, each]) => (each > 0 ? [name] : []));
+      const working: Step[] = [
+        ...steps,
+        {
+          label: ['Quantity × rate', ...named].join(' × '),
+          expression: `${plain(draft.quantity, 4)} ${draft.unit} × ${draft.rate}${factors.join('')} = ${amount.toFixed(2)}`,
+          source: `price book, ${draft.from}`,
+        },
+      ];
+      return { line, ...draft, amount, working };
+    });
+}
+
+/** Feet of cells, added up from the stretches they make. */
+function lengthSteps(cells: readonly Cell[], label: string): Step[] {
+  return union(cells).map(({ from_ft, to_ft }) => ({
+    label,
+    expression: `${plain(to_ft)} − ${plain(from_ft)} = ${plain(to_ft - from_ft)} ft`,
+    source: 'the scope',
+  }));
 }
 
 function actionLines({ track }: Possible, action: Action): Draft[] {
   const { prices } = track;
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
-  const draft = (what: string, quantity: number, unit: string, rate: number, from: string): Draft => ({
-    action: action.id,
-    what,
-    quantity,
-    unit,
-    rate,
-    from,
-  });
+  const draft = drafter(action.id);
+  const feetOf = (bore: number) =>
+    lengthSteps(
+      cells.filter(({ pipe }) => pipe.diameter_in === bore),
+      `Along the pipe, ${plain(bore)} in`,
+    );
   const byBore = new Map<number, number>();
   for (const cell of cells) {
     byBore.set(cell.pipe.diameter_in, (byBore.get(cell.pipe.diameter_in) ?? 0) + cell.to_ft - cell.from_ft);
@@ -116,6 +145,12 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
           'ft',
           pipeRate(track, bore),
           `pipe_per_ft.${track.rules.newPipe}.${bore}`,
+          [
+            ...feetOf(bore),
+            ...(index === 0 && rehung > 0
+              ? [{ label: 'Rehung, not bought', expression: `− ${plain(rehung)} ft`, source: 'the scope' }]
+              : []),
+          ],
         ),
       );
       return [
@@ -140,6 +175,7 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
             'ft',
             rateForBore(prices.burst_per_ft, bore) ?? 0,
             `burst_per_ft.${bore}`,
+            feetOf(bore),
           ),
         ),
         ...couplings,
@@ -165,6 +201,7 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
             'ft',
             rateForBore(prices.liner_per_ft[String(thickness) as MadeThickness], bore) ?? 0,
             `liner_per_ft.${thickness}.${bore}`,
+            feetOf(bore),
           ),
         ),
         short
@@ -175,91 +212,6 @@ function actionLines({ track }: Possible, action: Action): Draft[] {
       ];
     }
   }
-}
-
-/** What it takes to dig a hole, hold it, and put the ground back. */
-export function excavationDrafts(
-  quantities: HoleQuantities,
-  prices: Prices,
-  action: string | null,
-  where: string,
-): Draft[] {
-  const draft = (what: string, quantity: number, unit: string, rate: number, from: string): Draft => ({
-    action,
-    what: `${what}, ${where}`,
-    quantity,
-    unit,
-    rate,
-    from,
-  });
-  const earth = quantities.earthTo5_yd3 + quantities.earthBelow5_yd3;
-  return [
-    draft(
-      'Dig where it is up to 5 ft deep',
-      quantities.earthTo5_yd3,
-      'yd³',
-      prices.digTo5_per_yd3,
-      'digTo5_per_yd3',
-    ),
-    draft(
-      'Dig where it is over 5 ft deep',
-      quantities.earthBelow5_yd3,
-      'yd³',
-      prices.digBelow5_per_yd3,
-      'digBelow5_per_yd3',
-    ),
-    draft('Shore the sides', quantities.support_ft2, 'ft²', prices.support_per_ft2, 'support_per_ft2'),
-    draft('Haul and backfill', earth, 'yd³', prices.backfill_per_yd3, 'backfill_per_yd3'),
-    ...[...quantities.restore_ft2].map(([surface, area]) => {
-      const rate = prices.restore_per_ft2[surface as keyof Prices['restore_per_ft2']] ?? 0;
-      return rate === 'by-others'
-        ? draft(
-            `Put back the ${surface}: by others, not in this price`,
-            area,
-            'ft²',
-            0,
-            `restore_per_ft2.${surface}`,
-          )
-        : draft(`Put back the ${surface}`, area, 'ft²', rate, `restore_per_ft2.${surface}`);
-    }),
-    draft(
-      'Permit and traffic control',
-      quantities.public_ft > 1e-6 ? 1 : 0,
-      'hole',
-      prices.permit_per_hole,
-      'permit_per_hole',
-    ),
-  ];
-}
-
-function holeLines({ track }: Possible, hole: Hole): Draft[] {
-  const { prices } = track;
-  const action = hole.serves[0] ?? null;
-  const where = `hole ${hole.id}`;
-  const draft = (what: string, quantity: number, unit: string, rate: number, from: string): Draft => ({
-    action,
-    what: `${what}, ${where}`,
-    quantity,
-    unit,
-    rate,
-    from,
-  });
-  return [
-    ...excavationDrafts(hole.quantities, prices, action, where),
-    ...hole.closings.flatMap((fine) => {
-      const bore = boreAtBreak(track, fine);
-      return [
-        draft(
-          `Close the pipe again, ${bore} in`,
-          closingPipe_ft,
-          'ft',
-          pipeRate(track, bore),
-          `pipe_per_ft.${track.rules.newPipe}.${bore}`,
-        ),
-        draft(`Banded coupling, ${bore} in`, 2, 'each', couplingRate(track, bore), `coupling_each.${bore}`),
-      ];
-    }),
-  ];
 }
 
 function cleaningLines({ track }: Possible, layout: Layout): Draft[] {
@@ -278,6 +230,7 @@ function cleaningLines({ track }: Possible, layout: Layout): Draft[] {
       unit: 'ft',
       rate: track.prices.cleaning_per_ft,
       from: 'cleaning_per_ft',
+      steps: lengthSteps(cleaned, 'Cleaned'),
     },
     {
       action: null,

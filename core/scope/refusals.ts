@@ -21,7 +21,7 @@ export function refusalOn(
   if (pinned) {
     return {
       rule: 'pinned',
-      why: `a pin from ${pinned.from_ft.toFixed(1)} to ${pinned.to_ft.toFixed(1)} ft rules it out`,
+      why: `${pinned.says ?? `a pin from ${pinned.from_ft.toFixed(1)} to ${pinned.to_ft.toFixed(1)} ft`} rules it out`,
       lift: 'lift the pin',
     };
   }
@@ -85,11 +85,26 @@ function methodRefusal(
       return (
         first(cells, linerCellRefusal) ??
         first(inside, linerPointRefusal) ??
-        first(cells.slice(1), (cell) => boreRefusal(cells[cells.indexOf(cell) - 1] ?? cell, cell, rules))
+        boreChangeRefusal(track, stretch)
       );
     case 'burst':
       return first(cells, (cell) => burstCellRefusal(cell, model, rules)) ?? first(inside, burstPointRefusal);
   }
+}
+
+/** A bore that changes on the stretch, or inside a place that reaches into it and that one action must cover. */
+function boreChangeRefusal(track: Track, stretch: Interval): Refusal | undefined {
+  const whole = track.obligations.cured.map(({ place }) => place).filter((place) => overlaps(place, stretch));
+  for (const [i, cell] of track.cells.entries()) {
+    const before = track.cells[i - 1];
+    const at = cell.from_ft;
+    const spanned = [stretch, ...whole].some(
+      ({ from_ft, to_ft }) => from_ft < at - 1e-6 && at < to_ft - 1e-6,
+    );
+    const refusal = before && spanned ? boreRefusal(before, cell, track.rules) : undefined;
+    if (refusal) return refusal;
+  }
+  return undefined;
 }
 
 function buildingRefusal(cells: readonly Cell[], stretch: Interval, reach_ft: number): Refusal | undefined {

@@ -70,6 +70,9 @@ const lineSchema = z.strictObject({
           governs: z.string(),
           layFlat_in: z.number(),
           resin_gal: z.number(),
+          /** Minutes the resin can be worked at the day's temperature, and minutes that it takes. */
+          potLife_min: z.number().optional(),
+          workingTime_min: z.number().optional(),
         })
         .optional(),
       pipe: z.strictObject({ material, diameter_in: z.number(), laid_ft: feet }).optional(),

@@ -126,6 +126,12 @@ function lineFile({ model, condition }: ScopedLine, own: LineScope) {
               governs: action.liner.governs,
               layFlat_in: roundFeet(action.liner.layFlat.value),
               resin_gal: roundFeet(action.liner.resin.value),
+              ...(action.working
+                ? {
+                    potLife_min: roundFeet(action.working.potLife.value),
+                    workingTime_min: roundFeet(action.working.needed.value),
+                  }
+                : {}),
             },
           }
         : {}),

@@ -9,8 +9,11 @@ import { schools, type Method, type School, type SurfaceKind } from '../job/voca
 import { overlap, overlaps, type Interval } from '../line/intervals.js';
 import { lineModel } from '../line/model.js';
 import type { LinerOrder } from '../liner/liner.js';
+import { workingTime, type WorkingTime } from '../liner/working-time.js';
 import type { LaidPipe } from '../pipe/laid.js';
 import { holeFigures, type HoleFigures } from '../trench/hole.js';
+import { deepestOf } from '../trench/section.js';
+import { holeSheet, type HoleSheet } from '../trench/hole-sheet.js';
 import type { Warning } from '../warning.js';
 import { findingWords } from '../logline/say.js';
 import { buyOf, type Buy } from './buy.js';
@@ -35,6 +38,7 @@ import {
   type WayInput,
 } from './way.js';
 import { noWayWarnings } from './no-way.js';
+import type { Prepared } from './search.js';
 
 /** The scope of a job: plain data with figures that open. Everything on a screen or in a file comes from here. */
 export interface Scope {
@@ -45,6 +49,7 @@ export interface Scope {
   readonly buy: Buy;
   readonly prices: {
     readonly currency: string;
+    readonly dated: string;
     readonly scope: number;
     readonly cleanouts: number;
     readonly total: number;
@@ -64,6 +69,8 @@ export interface WaySummary {
   readonly cleanouts: number;
   readonly total: number;
   readonly carried: number;
+  /** Places of each grade from 2 on that it leaves as they are, over all lines; what is only possible is not counted. */
+  readonly leaves: Readonly<Record<2 | 3 | 4, number>>;
   /** What is done where, for a thin bar on the sheet, by line id. */
   readonly bars: Readonly<Record<string, readonly (Interval & { method: Method })[]>>;
 }
@@ -71,9 +78,11 @@ export interface WaySummary {
 export interface LineScope {
   readonly id: string;
   readonly feasible: boolean;
+  /** Stations at which an action may start or end under this school, from upstream, ft. */
+  readonly mayEnd_ft: readonly number[];
   readonly segments: readonly (Segment & { runnerUp: RunnerUp | null })[];
   readonly actions: readonly ActionScope[];
-  readonly pits: readonly (Hole & { figures: HoleFigures; surface: string })[];
+  readonly pits: readonly (Hole & { figures: HoleFigures; sheet: HoleSheet; surface: string })[];
   readonly cleanouts: readonly CleanoutWork[];
   readonly options: readonly { what: string; adds: number }[];
   readonly referrals: Condition['referrals'];
@@ -87,6 +96,8 @@ export interface RunnerUp {
 export interface ActionScope extends Action {
   readonly cost: number;
   readonly liner?: LinerOrder;
+  /** Whether the resin lasts until the liner lies in place. */
+  readonly working?: WorkingTime;
   readonly pipe?: LaidPipe;
   /** Where the fall is known. */
   readonly capacity?: Capacity;
@@ -114,8 +125,11 @@ export function readyJob(job: Job): ReadiedJob {
 }
 
 export interface ScopeDepth {
-  /** Solve again for the runner-up of every segment and for what curing each watched place would add. */
-  readonly alternatives: boolean;
+  /**
+   * Solve again for the runner-up of every segment and for what curing each watched place would add; or only for the
+   * runners-up of segments on one stretch.
+   */
+  readonly alternatives: boolean | (Interval & { readonly line: string });
 }
 
 /** The cheapest scope of a readied job under its school, the other two ways beside it, and what is not known. */
@@ -135,21 +149,10 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
       allSeen ? way : wayOf({ ...input(rules.school), lines: lines.map((line) => supposing(line, proves)) }),
     );
   return {
+    ...chosenScope(ready, way, prepared.get(rules.school) ?? [], depth),
     verdict: verdictOf(lines, way),
     school: rules.school,
-    feasible: way.feasible,
-    lines: way.lines.map((lineWay) =>
-      lineScope(lineWay, way, input(rules.school), prepared.get(rules.school), depth),
-    ),
     buy: buyOf(way.lines, rules),
-    prices: {
-      currency: prices.currency,
-      scope: way.scope,
-      cleanouts: way.cleanouts,
-      total: sumCents([way.scope, way.cleanouts]),
-      carried: way.carried,
-      lines: [...way.priceLines, ...way.cleanoutLines],
-    },
     ways: ways.map((each) => ({
       school: each.school,
       feasible: each.feasible,
@@ -157,16 +160,66 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
       cleanouts: each.cleanouts,
       total: sumCents([each.scope, each.cleanouts]),
       carried: each.carried,
+      leaves: leftBy(each),
       bars: Object.fromEntries(each.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
     })),
     firstStep: firstStep(lines, prices),
     ifUnseenIs: { sound: supposed('sound'), failed: supposed('failed') },
+  };
+}
+
+/** The scope that one way comes to, without the ways beside it and without what is not known. */
+export type ChosenScope = Pick<Scope, 'feasible' | 'lines' | 'prices' | 'warnings'>;
+
+/** Lengths, holes, prices and warnings of a way that was found under the job's own school. */
+export function chosenScope(
+  { job, lines, rules, prices }: ReadiedJob,
+  way: Way,
+  prepared: readonly Prepared[],
+  depth: ScopeDepth,
+): ChosenScope {
+  const input: WayInput = { lines, rules, prices, school: rules.school };
+  const lineScopes = way.lines.map((lineWay) =>
+    lineScope(lineWay, way, input, prepared, depth, job.site?.temperature_F),
+  );
+  return {
+    feasible: way.feasible,
+    lines: lineScopes,
+    prices: {
+      currency: prices.currency,
+      dated: prices.dated,
+      scope: way.scope,
+      cleanouts: way.cleanouts,
+      total: sumCents([way.scope, way.cleanouts]),
+      carried: way.carried,
+      lines: [...way.priceLines, ...way.cleanoutLines],
+    },
     warnings: [
       ...lines.flatMap((line) => lineWarnings(line)),
       ...way.lines.flatMap(planWarnings),
       ...noWayWarnings(way),
+      ...lineScopes.flatMap(resinWarnings),
     ],
   };
+}
+
+/** Counts the places to watch, to fix and failed that no action of a way covers. */
+function leftBy({ lines }: Way): WaySummary['leaves'] {
+  const left = { 2: 0, 3: 0, 4: 0 };
+  for (const { line, prepared, chosen } of lines) {
+    const { cells } = prepared.possible.track;
+    for (const finding of line.condition.findings) {
+      const { grade, possible, settled, place } = finding;
+      if (grade < 2 || possible || settled) continue;
+      const untouched = cells.some((cell, i) => {
+        const method = chosen?.layout.cells[i]?.method ?? 'leave';
+        const cleaned = method === 'clean' && finding.cures.includes('clean');
+        return overlaps(cell, place) && !cleaned && (method === 'leave' || method === 'clean');
+      });
+      if (untouched) left[grade as 2 | 3 | 4]++;
+    }
+  }
+  return left;
 }
 
 function barsOf({ prepared, chosen }: LineWay): (Interval & { method: Method })[] {
@@ -185,16 +238,19 @@ function lineScope(
   lineWay: LineWay,
   way: Way,
   input: WayInput,
-  prepared: ReturnType<typeof prepareLines> | undefined,
+  prepared: readonly Prepared[],
   depth: ScopeDepth,
+  temperature_F: number | undefined,
 ): LineScope {
   const { line, chosen, prepared: own } = lineWay;
   const { track } = own.possible;
   const id = line.model.line.id;
+  const mayEnd_ft = track.boundaries.map((fine) => track.breaks[fine] ?? 0);
   if (!chosen) {
     return {
       id,
       feasible: false,
+      mayEnd_ft,
       segments: [],
       actions: [],
       pits: [],
@@ -204,27 +260,43 @@ function lineScope(
     };
   }
   const totalCost = costOf(way);
+  const { alternatives } = depth;
+  const asked = (segment: Interval) =>
+    typeof alternatives === 'boolean'
+      ? alternatives
+      : alternatives.line === id && overlaps(segment, alternatives);
   const segments = segmentsOf(track, chosen.layout, line.restrictions).map((segment) => ({
     ...segment,
-    runnerUp: depth.alternatives ? runnerUp(segment, id, input, prepared, totalCost) : null,
+    runnerUp: asked(segment) ? runnerUp(segment, id, input, prepared, totalCost) : null,
   }));
   const amountOf = (action: string) => chosen.prices.filter((price) => price.action === action);
   return {
     id,
     feasible: true,
+    mayEnd_ft,
     segments,
-    actions: chosen.layout.actions.map((action) => ({
-      ...action,
-      cost: totalOf(amountOf(action.id)),
-      ...actionOrder(lineWay, action, chosen.layout.holes),
-      ...capacityOf(lineWay, action),
-    })),
+    actions: chosen.layout.actions.map((action) => {
+      const order = actionOrder(lineWay, action, chosen.layout.holes);
+      return {
+        ...action,
+        cost: totalOf(amountOf(action.id)),
+        ...order,
+        ...(order.liner ? { working: workingTime(order.liner.cut.value, input.rules, temperature_F) } : {}),
+        ...capacityOf(lineWay, action),
+      };
+    }),
     pits: chosen.layout.holes.map((hole) => {
       const cells = track.cells.filter((cell) => overlaps(cell, hole) && !cell.closedTo);
       const kindAt = (cell: Interval) => hole.widened.find((wide) => overlaps(wide, cell))?.kind ?? hole.kind;
       return {
         ...hole,
         surface: [...new Set<SurfaceKind>(cells.map(({ surface }) => surface))].join(', '),
+        sheet: holeSheet(
+          hole,
+          deepestOf(cells.map((cell) => sectionOf(cell, kindAt(cell)))),
+          hole.quantities,
+          line.model,
+        ),
         figures: holeFigures(
           hole,
           cells.map((cell) => ({ ...cell, section: sectionOf(cell, kindAt(cell)) })),
@@ -234,10 +306,17 @@ function lineScope(
       };
     }),
     cleanouts: chosen.cleanouts,
-    options: depth.alternatives ? whileHere(lineWay, way, input) : [],
+    options: alternatives === true ? whileHere(lineWay, way, input) : [],
     referrals: line.condition.referrals,
   };
 }
+
+const resinWarnings = ({ id, actions }: LineScope): Warning[] =>
+  actions.flatMap(({ working, from_ft }) =>
+    working?.short === undefined
+      ? []
+      : [{ rule: 'working-time-short', line: id, at_ft: from_ft, message: working.short }],
+  );
 
 /** What the search minimises, in money: mobilisation and all lines' plans. */
 const costOf = (way: Way): number => way.scope + way.carried;
@@ -246,7 +325,7 @@ function runnerUp(
   segment: Segment,
   lineId: string,
   input: WayInput,
-  prepared: ReturnType<typeof prepareLines> | undefined,
+  prepared: readonly Prepared[],
   totalCost: number,
 ): RunnerUp | null {
   const other = wayOf(

@@ -1,5 +1,5 @@
 import { methods } from '../job/vocabulary.js';
-import { creditOf, type Carried } from './carried.js';
+import { creditsFrom, type Carried } from './carried.js';
 import { allowedMasks, methodBit, type Edge, type Possible } from './edges.js';
 import { Left, leftCount, movesOf, Next, nextCount, type Hole, type Moves } from './moves.js';
 import { isOld } from './obligations.js';
@@ -13,6 +13,10 @@ export interface Restriction {
   readonly to_ft: number;
   /** Bit mask of the methods allowed on every cell this overlaps. */
   readonly allowed: number;
+  /** No action runs past `from_ft` in one piece. */
+  readonly split?: boolean;
+  /** What it is called where it stands in the way; a plain pin says its two ends. */
+  readonly says?: string;
 }
 
 export interface SearchOptions {
@@ -68,9 +72,10 @@ export function prepare(possible: Possible, carried: Carried): Prepared {
     carried,
     money,
     masks: allowedMasks(track),
-    moves: movesOf(possible.edgesFrom, (edge) =>
-      Math.round((edge.cost * factor - creditOf(track, carried, edge)) * micro),
-    ),
+    moves: movesOf(possible.edgesFrom, (from) => {
+      const credit = creditsFrom(possible, carried, from);
+      return (edge) => Math.round((edge.cost * factor - credit(edge)) * micro);
+    }),
     passages: passagesOf(possible, money),
     crossing: crossingOf(possible, money),
     baseline: Math.round(
@@ -96,6 +101,7 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
   const allowed = allowedCells(prepared, options);
   const gaps = gapsOf(prepared, options, allowed, fine);
   const barred = barredSums(allowed);
+  const splits = splitsOf(prepared, options.restrictions);
 
   const value = new Float64Array((last + 1) * leftCount * 3).fill(Infinity);
   const ties = new Float64Array(value.length).fill(Infinity);
@@ -164,6 +170,7 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
         const to = moves.to[k] as number;
         const sums = barred[moves.method[k] as number] as Float64Array;
         if ((sums[fine[to] as number] as number) > (sums[fine[b] as number] as number)) continue;
+        if (splits && (splits[to] as number) > (splits[b + 1] as number)) continue;
         offer(b, to, moves.next[k] as number, moves.left[k] as number, moves.cost[k] as number);
       }
     }
@@ -213,6 +220,7 @@ export function search(prepared: Prepared, options: SearchOptions): Plan | undef
       const to = moves.to[k] as number;
       const sums = barred[moves.method[k] as number] as Float64Array;
       if ((sums[fine[to] as number] as number) > (sums[fine[b] as number] as number)) continue;
+      if (splits && (splits[to] as number) > (splits[b + 1] as number)) continue;
       consider(to, moves.next[k] as Next, moves.left[k] as Left, moves.cost[k] as number, moves.edges[k]);
     }
     if (!best) throw new Error('the search lost its own path');
@@ -243,6 +251,24 @@ function allowedCells({ possible, masks }: Prepared, options: SearchOptions): In
     });
   }
   return allowed;
+}
+
+/** How many splits lie at the boundaries before each one; undefined where there are none. */
+function splitsOf({ possible }: Prepared, restrictions: readonly Restriction[]): Int32Array | undefined {
+  const cuts = restrictions.filter(({ split }) => split);
+  if (cuts.length === 0) return undefined;
+  const { boundaries, breaks } = possible.track;
+  const station = (b: number) => breaks[boundaries[b] as number] as number;
+  const sums = new Int32Array(boundaries.length + 1);
+  for (const { from_ft } of cuts) {
+    const nearest = boundaries.reduce(
+      (best, _, b) => (Math.abs(station(b) - from_ft) < Math.abs(station(best) - from_ft) ? b : best),
+      0,
+    );
+    sums[nearest + 1] = (sums[nearest + 1] as number) + 1;
+  }
+  for (let b = 1; b < sums.length; b++) sums[b] = (sums[b] as number) + (sums[b - 1] as number);
+  return sums;
 }
 
 /** For each method, how many cells before each fine break may not take it. */

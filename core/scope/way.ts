@@ -61,16 +61,47 @@ export interface WayInput {
   readonly forbid?: ReadonlyMap<string, readonly Restriction[]>;
 }
 
-/** Pins as restrictions: a pin with a method forces it, one with `never` forbids those. */
+/** Overlaps only the cell beside a pin's end, ft. */
+const beside_ft = 0.02;
+const families: readonly (readonly Method[])[] = [
+  ['spot', 'open-cut', 'regrade'],
+  ['line', 'short-line'],
+  ['burst'],
+];
+
+/**
+ * Pins as restrictions: a pin with a method forces it, one with `never` forbids those, one with `split` lets no action
+ * run past. Where a pinned action ends, the cell beside it takes no method of its kind, or the two would be one.
+ */
 export function restrictionsOf(pins: readonly Pin[] | undefined, model: LineModel): Restriction[] {
   const every = (1 << methods.length) - 1;
-  return (pins ?? []).map((pin) => ({
-    ...withinLine(resolveStretch(pin, model.survey, model.line.end), model),
-    allowed:
-      pin.method === undefined
-        ? (pin.never ?? []).reduce((mask, method) => mask & ~methodBit(method), every)
-        : methodBit(pin.method),
-  }));
+  const without = (these: readonly Method[]) =>
+    these.reduce((mask, method) => mask & ~methodBit(method), every);
+  return (pins ?? []).flatMap((pin): Restriction[] => {
+    const at = withinLine(resolveStretch(pin, model.survey, model.line.end), model);
+    if (pin.split)
+      return [{ ...at, allowed: every, split: true, says: `the split at ${at.from_ft.toFixed(1)} ft` }];
+    const { method } = pin;
+    if (method === undefined) return [{ ...at, allowed: without(pin.never ?? []) }];
+    const like = families.find((family) => family.includes(method)) ?? [];
+    const ends = (pin.endsHere ?? []).map((end) =>
+      end === 'from'
+        ? {
+            from_ft: at.from_ft - beside_ft,
+            to_ft: at.from_ft,
+            says: `the pinned end at ${at.from_ft.toFixed(1)} ft`,
+          }
+        : {
+            from_ft: at.to_ft,
+            to_ft: at.to_ft + beside_ft,
+            says: `the pinned end at ${at.to_ft.toFixed(1)} ft`,
+          },
+    );
+    return [
+      { ...at, allowed: methodBit(method) },
+      ...ends.map((end) => ({ ...end, allowed: without(like) })),
+    ];
+  });
 }
 
 const withinLine = ({ from_ft, to_ft }: Interval, { extent }: LineModel): Interval => ({

@@ -1,7 +1,7 @@
 import { plain, type Figure } from '../figure.js';
 import type { Soil, SurfaceKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
-import { bedding_ft, engineerOver_ft, protectFrom_ft, type Section } from './section.js';
+import { bedding_ft, deepestOf, engineerOver_ft, protectFrom_ft, type Section } from './section.js';
 
 /** What a crew reads of one hole before they dig it. */
 export interface HoleFigures {
@@ -24,10 +24,7 @@ export function holeFigures(
   soil: Soil,
 ): HoleFigures {
   const sections = cells.map(({ section }) => section);
-  const deepest = sections.reduce<Section | undefined>(
-    (most, each) => (!most || each.depth_ft > most.depth_ft ? each : most),
-    undefined,
-  );
+  const deepest = deepestOf(sections);
   const depth_ft = deepest?.depth_ft ?? 0;
   const bank = earth.earthTo5_yd3 + earth.earthBelow5_yd3;
   return {

@@ -61,3 +61,10 @@ export const earthOfEnd = ({ width_ft: w, depth_ft: d, slope: s }: Section): num
 
 /** How far the top of a slope lies out from its bottom, ft. */
 export const topOut = ({ depth_ft, slope }: Section): number => slope * depth_ft;
+
+/** The section at the deepest place of a hole: protection follows from it. */
+export const deepestOf = (sections: readonly Section[]): Section | undefined =>
+  sections.reduce<Section | undefined>(
+    (most, each) => (!most || each.depth_ft > most.depth_ft ? each : most),
+    undefined,
+  );

@@ -1,3 +1,7 @@
+import fc from 'fast-check';
+import { lineModel } from '../line/model.js';
+import { oneLine } from '../test/one-line.js';
+import { holeSheet } from './hole-sheet.js';
 import { holeFigures } from './hole.js';
 import { bottomWidth, earthOfEnd, earthPerFoot, sectionAt, topOut, type Section } from './section.js';
 
@@ -56,4 +60,99 @@ test('protection is that of the deepest cell, and loose earth is a quarter more'
   const figures = holeFigures({ from_ft: 0, to_ft: 2 }, cells, { earthTo5_yd3: 1, earthBelow5_yd3: 3 }, 'B');
   expect(figures).toMatchObject({ protection: 'slope 1 : 1', bottom_ft: [2, 3] });
   expect([figures.depth.value, figures.bank.value, figures.loose.value]).toEqual([6, 4, 5]);
+});
+
+// Plane trigonometry: two tapes from two marks give a place back, and a hole is a rectangle on the ground.
+test('every corner of a hole is found again from its two tapes, and the four make the hole', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 20, max: 60, noNaN: true }),
+      fc.double({ min: 8, max: 30, noNaN: true }),
+      fc.double({ min: 2, max: 50, noNaN: true }),
+      fc.double({ min: 2, max: 20, noNaN: true }),
+      (apart, off, from_ft, length) => {
+        const hypot = (x: number, y: number) => Math.hypot(x, y);
+        // A line that runs straight out between two marks, taped at both its ends.
+        const place = (id: string, x: number, y: number) => ({
+          of: id,
+          side: 'left' as const,
+          tapes: [
+            { mark: 'K1', distance_ft: hypot(x, y) },
+            { mark: 'K2', distance_ft: hypot(x - apart, y) },
+          ] as [{ mark: string; distance_ft: number }, { mark: string; distance_ft: number }],
+        });
+        const line = oneLine([], {
+          depths: [
+            { station_ft: 0, invert_ft: 3 },
+            { station_ft: 80, invert_ft: 3 },
+          ],
+          marks: [
+            { id: 'K1', name: 'gate post' },
+            { id: 'K2', name: 'hydrant' },
+          ],
+          markDistances: [{ from: 'K1', to: 'K2', distance_ft: apart }],
+          places: [place('CO1', 5, off), place('MAIN', 5, off + 80)],
+        });
+        const hole = { from_ft, to_ft: Math.min(80, from_ft + length) };
+        const section = sectionAt(3, 3, 'B', 'lawn', 100);
+        const { corners } = holeSheet(
+          hole,
+          section,
+          { restore_ft2: new Map(), public_ft: 0 },
+          lineModel(line),
+        );
+        expect(corners).toHaveLength(4);
+        const marks = { 'gate post': { x_ft: 0, y_ft: 0 }, hydrant: { x_ft: apart, y_ft: 0 } };
+        for (const { place: at, tapes } of corners) {
+          expect(tapes).toHaveLength(2);
+          for (const { mark, distance } of tapes) {
+            const from = marks[mark as keyof typeof marks];
+            expect(distance.value).toBeCloseTo(hypot(at.x_ft - from.x_ft, at.y_ft - from.y_ft), 6);
+          }
+        }
+        const [a, b, c, d] = corners.map((corner) => corner.place);
+        if (!a || !b || !c || !d) throw new Error('a hole has four corners');
+        const between = (p: typeof a, q: typeof a) => hypot(p.x_ft - q.x_ft, p.y_ft - q.y_ft);
+        expect(between(a, b)).toBeCloseTo(section.width_ft, 6);
+        expect(between(c, d)).toBeCloseTo(section.width_ft, 6);
+        expect(between(a, c)).toBeCloseTo(hole.to_ft - hole.from_ft, 6);
+        expect(between(a, d)).toBeCloseTo(hypot(section.width_ft, hole.to_ft - hole.from_ft), 6);
+      },
+    ),
+  );
+});
+
+// 29 CFR 1926 Appendix B, from memory: from 5 ft soil B is sloped 1 : 1; in pavement it is shored, with the slope told.
+test('the opening at the top, the other way to hold it, and what is within 2 ft of a hole', () => {
+  const model = (soil: 'B' | 'C', surface: 'lawn' | 'street') =>
+    lineModel(
+      oneLine([], {
+        soil,
+        surfaces: [{ from_ft: 0, to_ft: 80, kind: surface }],
+        crossings: [
+          { station_ft: 8.5, utility: 'gas', depth_ft: 2 },
+          { station_ft: 7.5, utility: 'water' },
+        ],
+        depths: [
+          { station_ft: 0, invert_ft: 6 },
+          { station_ft: 80, invert_ft: 6 },
+        ],
+      }),
+    );
+  const of = (soil: 'B' | 'C', surface: 'lawn' | 'street') =>
+    holeSheet(
+      { from_ft: 10, to_ft: 16 },
+      sectionAt(6, 3, soil, surface, 100),
+      { restore_ft2: new Map([[surface, 40]]), public_ft: 0 },
+      model(soil, surface),
+    );
+  const depth = 6 + 4 / 12;
+  const [long, wide] = of('B', 'lawn').opening_ft;
+  expect(long).toBeCloseTo(6 + 2 * depth, 9);
+  expect(wide).toBeCloseTo(3 + 2 * depth, 9);
+  expect(of('B', 'lawn').otherwise).toEqual({ how: 'shored or in a shield', opening_ft: [6, 3] });
+  expect(of('C', 'street').opening_ft).toEqual([6, 3]);
+  expect(of('C', 'street').otherwise?.opening_ft[0]).toBeCloseTo(6 + 2 * 1.5 * depth, 9);
+  expect(of('B', 'lawn').crossings.map(({ utility }) => utility)).toEqual(['gas']);
+  expect(of('B', 'lawn').corners).toEqual([]);
 });

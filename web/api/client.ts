@@ -40,6 +40,10 @@ export class Refused extends Error {
   }
 }
 
+/** Whatever was thrown, as an error with a message. */
+export const asError = (thrown: unknown): Error =>
+  thrown instanceof Error ? thrown : new Error(String(thrown));
+
 /** The body of a good answer; throws what a problem answer says. */
 export async function bodyOf<T>(answer: Response): Promise<T> {
   if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T;

@@ -4,8 +4,8 @@ import { applyEdit, type Edit } from '../../core/job/edit.js';
 import type { Job } from '../../core/job/schema.js';
 import { undoState } from '../../core/job/undo.js';
 import type { StoredJob } from '../../server/store.js';
-import { api, bodyOf, deviceName, post } from './client';
-import { flushAll, forget, lastWaiting, send, useOutbox, type Sent } from './outbox';
+import { api, asError, bodyOf, deviceName, post } from './client';
+import { flushAll, forget, lastWaiting, send, useOutbox } from './outbox';
 
 const listKey = ['jobs'] as const;
 const jobKey = (id: string) => ['jobs', id] as const;
@@ -125,7 +125,9 @@ export interface Change {
   readonly edit: (
     edits: Edit[],
     options?: { readonly ownErrors?: boolean; readonly undoes?: string; readonly base?: number },
-  ) => Promise<Sent>;
+  ) => Promise<void>;
+  /** The same for what has no place of its own to show a refusal: it is kept as `error`, and never thrown. */
+  readonly say: (edits: Edit[]) => Promise<void>;
   /** Takes this browser's last set back, or brings back what was taken back; false when there is nothing. */
   readonly undo: () => Promise<boolean>;
   readonly redo: () => Promise<boolean>;
@@ -139,9 +141,9 @@ export function useEdit(id: string): Change {
     const version = () => client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
     const edit: Change['edit'] = async (edits, { ownErrors = false, undoes, base } = {}) => {
       try {
-        return await send(id, edits, base ?? version(), undoes);
+        await send(id, edits, base ?? version(), undoes);
       } catch (failed) {
-        const said = failed instanceof Error ? failed : new Error(String(failed));
+        const said = asError(failed);
         if (!ownErrors) setError(said);
         throw said;
       }
@@ -171,6 +173,7 @@ export function useEdit(id: string): Change {
         setError(undefined);
       },
       edit,
+      say: (edits) => edit(edits).catch(() => undefined),
       undo: () => takeBack('undo').catch(() => false),
       redo: () => takeBack('redo').catch(() => false),
     };

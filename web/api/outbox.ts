@@ -23,9 +23,6 @@ export interface OutboxItem {
   readonly message?: string;
 }
 
-/** What came of an edit: on the server's disk, or waiting here until the server answers. */
-export type Sent = { readonly stored: StoredJob } | { readonly waiting: true };
-
 const retry_ms = [500, 1000, 2000, 4000, 8000];
 
 const store = createStore('open-trench', 'outbox');
@@ -74,7 +71,7 @@ export async function send(
   edits: readonly Edit[],
   base: number,
   undoes?: string,
-): Promise<Sent> {
+): Promise<void> {
   const sent = crypto.randomUUID();
   const item: OutboxItem = {
     key: `${String(Date.now()).padStart(15, '0')} ${String(count++).padStart(6, '0')} ${sent}`,
@@ -89,15 +86,12 @@ export async function send(
   await keep(item);
   change([...items, item]);
   await flush(job);
-  const went = gone.find((each) => each.sent === sent);
   const left = items.find(({ key }) => key === item.key);
   if (left?.state === 'refused') {
     forget(left.key);
     throw new Refused(left.message ?? 'Refused', left.faults ?? [], 422);
   }
-  return went && lastStored?.id === job ? { stored: lastStored } : { waiting: true };
 }
-let lastStored: StoredJob | undefined;
 
 /** Sends a job's waiting sets in order, one at a time; stops when the server does not answer, and tries again later. */
 function flush(job: string): Promise<void> {
@@ -124,7 +118,6 @@ async function sendOne(item: OutboxItem): Promise<boolean> {
     });
     failures = 0;
     gone.push({ job: item.job, sent: item.sent, version: stored.version });
-    lastStored = stored;
     arrived(stored);
     forget(item.key);
     return true;

@@ -21,6 +21,8 @@ export const persistOptions = {
   buster: '1',
   dehydrateOptions: {
     shouldDehydrateQuery: ({ queryKey, state }: Query) =>
-      queryKey[0] === 'jobs' && !queryKey.includes('history') && state.status === 'success',
+      (queryKey[0] === 'jobs' || queryKey[0] === 'firm') &&
+      !queryKey.includes('history') &&
+      state.status === 'success',
   },
 };

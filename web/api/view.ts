@@ -5,10 +5,13 @@ import type { Job } from '../../core/job/schema.js';
 import type { ScopeDepth } from '../../core/scope/scope.js';
 import type { ScopeWorker } from './view.worker';
 
-/** The one door to the worker: all work heavier than a frame goes through it. */
-const worker = wrap<ScopeWorker>(
-  new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name: 'scope' }),
-);
+/** The one door to what is worked out beside the page: all work heavier than a frame goes through it. */
+const workerNamed = (name: string) =>
+  wrap<ScopeWorker>(new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name }));
+const worker = workerNamed('scope');
+/** Pins under a finger do not wait for runners-up: they are tried in a worker of their own, made when it is needed. */
+let bench: ReturnType<typeof workerNamed> | undefined;
+export const benchWorker = () => (bench ??= workerNamed('bench'));
 
 /**
  * What the screens show of a job, worked out beside the page. The scope comes first; the runners-up, which take
@@ -18,7 +21,14 @@ export function useView(
   id: string,
   job: Job | undefined,
   { alternatives }: ScopeDepth = { alternatives: true },
-): { view: JobView | undefined; error: Error | null; complete: boolean } {
+): {
+  view: JobView | undefined;
+  error: Error | null;
+  /** Runners-up and options are there too. */
+  complete: boolean;
+  /** What is shown is of this very job, not of the one before. */
+  caughtUp: boolean;
+} {
   const quick = useQuery({
     queryKey: ['view', id, job, false],
     queryFn: () => worker.jobView(job as Job, { alternatives: false }),
@@ -38,6 +48,7 @@ export function useView(
     view: full.data ?? quick.data,
     error: quick.error ?? full.error,
     complete: full.data !== undefined,
+    caughtUp: quick.isSuccess && !quick.isPlaceholderData,
   };
 }
 

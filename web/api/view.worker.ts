@@ -1,12 +1,23 @@
 import { expose } from 'comlink';
-import type { Job } from '../../core/job/schema.js';
+import type { Job, Pin } from '../../core/job/schema.js';
+import type { Interval } from '../../core/line/intervals.js';
 import { breakEvens } from '../../core/scope/break-even.js';
 import { jobView } from '../../core/scope/job-view.js';
 import { readyJob } from '../../core/scope/scope.js';
+import { benchOf, trialOf, type Bench } from '../../core/scope/trial.js';
+
+/** The job that pins are tried on, so that it crosses to the worker once and not with every move of a finger. */
+let onBench: { readonly key: string; readonly bench: Bench } | undefined;
 
 const worker = {
   jobView,
   breakEvens: (job: Job, line: string, station_ft: number) => breakEvens(readyJob(job), line, station_ft),
+  putOnBench: (key: string, job: Job) => {
+    onBench = { key, bench: benchOf(job) };
+  },
+  /** Undefined where another job lies on the bench by now. */
+  tryPins: (key: string, line: string, pins: readonly Pin[], around: Interval) =>
+    onBench?.key === key ? trialOf(onBench.bench, line, pins, around) : undefined,
 };
 export type ScopeWorker = typeof worker;
 

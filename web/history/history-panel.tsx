@@ -72,7 +72,7 @@ function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Cha
   const [first] = all;
   if (!first) return null;
   const bringBack = () => {
-    void change.edit(all.map(({ inverse }) => inverse)).catch(() => undefined);
+    void change.say(all.map(({ inverse }) => inverse));
   };
   const added = first.sent.startsWith('add ');
   return (

@@ -3,11 +3,13 @@ import { Download, FileUp, Plus, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { Link, useNavigate } from 'react-router';
+import { underFirm } from '../../core/job/firm.js';
 import { readJobText } from '../../core/job/read.js';
 import type { StoredJob } from '../../server/store.js';
-import { Refused } from '../api/client';
-import { save } from '../shell/save';
+import { asError, Refused } from '../api/client';
+import { fileName, save } from '../shell/save';
 import { useAddJob, useJobs, useRemoveJob } from '../api/jobs';
+import { useFirm } from '../api/firm';
 import { useView } from '../api/view';
 import { Field, Label, Press } from '../shell/controls';
 import { dayAndTime, money, verdictWords } from '../shell/format';
@@ -42,7 +44,7 @@ export function JobList() {
         await add.mutateAsync(read.job);
         setRefused(undefined);
       } catch (error) {
-        setRefused(error instanceof Error ? error : new Error(String(error)));
+        setRefused(asError(error));
         return;
       }
     }
@@ -55,7 +57,10 @@ export function JobList() {
   return (
     <Flex direction="column" minHeight="100%" {...drop.getRootProps()}>
       <input {...drop.getInputProps({ 'aria-label': 'Job files', accept: '.json,application/json' })} />
-      <Header />
+      <Header>
+        <Box flex="1" />
+        <ToFirm to="/firm">Firm: rates and rules</ToFirm>
+      </Header>
       <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
         <Flex gap="3" align="flex-end" wrap="wrap" mb="5">
           <Box flex="1" minWidth="220px">
@@ -151,6 +156,19 @@ function searchText({ job }: StoredJob): string {
     .toLowerCase();
 }
 
+const ToFirm = chakra(Link, {
+  base: {
+    display: 'flex',
+    alignItems: 'center',
+    px: '4',
+    fontFamily: 'heading',
+    fontWeight: 600,
+    color: 'ink',
+    textDecoration: 'none',
+    _hover: { textDecoration: 'underline' },
+  },
+});
+
 const RowLink = chakra(Link, {
   base: {
     display: 'grid',
@@ -168,14 +186,17 @@ const RowLink = chakra(Link, {
 });
 
 function JobRow({ stored }: { stored: StoredJob }) {
-  const { view } = useView(stored.id, stored.job, { alternatives: false });
+  const { firm } = useFirm();
+  const inForce = useMemo(() => firm && underFirm(stored.job, firm), [stored.job, firm]);
+  const { view } = useView(stored.id, inForce, { alternatives: false });
   const remove = useRemoveJob();
   const { job } = stored;
   const verdict = view?.scope.verdict ?? [];
   const download = () => {
+    // The firm's rates go with it, so that it is priced alike wherever it is read.
     save(
-      new Blob([JSON.stringify(job, null, 2)], { type: 'application/json' }),
-      `${job.title.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'job'}.json`,
+      new Blob([JSON.stringify(inForce ?? job, null, 2)], { type: 'application/json' }),
+      `${fileName(job.title) || 'job'}.json`,
     );
   };
   return (

@@ -1,10 +1,16 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { jobHead } from '../../core/job/edit.js';
 import { materialWords } from '../../core/logline/say.js';
 import type { Figure } from '../../core/figure.js';
 import type { Scope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
 import { feet, methodWords, money } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
+import { fileName } from '../shell/save';
+import { WorkingOut } from '../shell/working-out';
+import { Shopping } from './shopping';
+import { withoutEmpty } from '../shell/without-empty';
+import { NumberCell } from '../site/cells';
 
 const Head = chakra('th', {
   base: {
@@ -31,13 +37,8 @@ const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse
 
 /** What to cut and what to buy: every liner, every length of new pipe, and what it all comes to. */
 export function LengthsView() {
-  const { lineView, lineScope, view } = useJobContext();
-  if (!view || !lineView || !lineScope)
-    return (
-      <Text p="6" color="soft" role="status">
-        Working it out…
-      </Text>
-    );
+  const { id, job, firm, lineView, lineScope, view, change } = useJobContext();
+  if (!view || !lineView || !lineScope) return <WorkingOut />;
   const liners = lineScope.actions.filter(({ liner }) => liner);
   const pipes = lineScope.actions.filter(({ pipe }) => pipe);
   const { prices } = view.scope;
@@ -85,10 +86,12 @@ export function LengthsView() {
                   <Head>Lay-flat, in</Head>
                   <Head>Thick, in</Head>
                   <Head>Resin, gal</Head>
+                  <Head>Workable, min</Head>
+                  <Head>Takes, min</Head>
                 </tr>
               </thead>
               <tbody>
-                {liners.map(({ id, method, from_ft, to_ft, entry_ft, liner }) =>
+                {liners.map(({ id, method, from_ft, to_ft, entry_ft, liner, working }) =>
                   liner ? (
                     <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
                       <Cell>
@@ -107,11 +110,47 @@ export function LengthsView() {
                       <Cell>{number(liner.layFlat, 'Lay-flat', 2)}</Cell>
                       <Cell>{number(liner.thickness, 'Thickness', 3)}</Cell>
                       <Cell>{number(liner.resin, 'Resin', 2)}</Cell>
+                      <Cell
+                        color={working?.short ? 'signalInk' : undefined}
+                        fontWeight={working?.short ? 700 : 400}
+                      >
+                        {working && number(working.potLife, 'The resin can be worked for', 0)}
+                      </Cell>
+                      <Cell>{working && number(working.needed, 'Wetting out and putting in', 0)}</Cell>
                     </chakra.tr>
                   ) : null,
                 )}
               </tbody>
             </Table>
+            <Flex align="center" gap="3" mt="3" wrap="wrap">
+              <Text id="temperature">Temperature on the day, °F</Text>
+              <Box width="110px">
+                <NumberCell
+                  label="Temperature on the day, °F"
+                  value={job.site?.temperature_F}
+                  placeholder="70"
+                  onChange={(temperature_F) => {
+                    const head = jobHead(job);
+                    const site = withoutEmpty({ ...head.site, temperature_F });
+                    void change.say([{ kind: 'job', set: withoutEmpty({ ...head, site }) }]);
+                  }}
+                />
+              </Box>
+              <Text color="soft" fontSize="14px">
+                {job.site?.temperature_F === undefined
+                  ? 'Nobody said: 70 is taken. A warm day takes minutes off the resin.'
+                  : 'Workable time follows the resin’s sheet under Rates and rules.'}
+              </Text>
+            </Flex>
+            {liners.flatMap(({ id, working }) =>
+              working?.short
+                ? [
+                    <Text key={id} mt="2" fontWeight={700} color="signalInk">
+                      {id}: {working.short}.
+                    </Text>,
+                  ]
+                : [],
+            )}
             <Text mt="3" borderLeft="5px solid" borderColor="signal" pl="3">
               Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks
               before wetting it out.
@@ -149,14 +188,27 @@ export function LengthsView() {
           </Section>
         )}
         {view.scope.buy.sticks.length > 0 && <BuyList buy={view.scope.buy} />}
-        <Section title="Price" says={`under “${view.scope.school}”; the price book is in the job file`}>
+        {liners.length + view.scope.buy.sticks.length > 0 && (
+          <Section title="Shopping list" says="over the whole job; tick off what is on the truck">
+            <Shopping scope={view.scope} jobId={id} name={fileName(job.title)} />
+          </Section>
+        )}
+        <Section
+          title="Price"
+          says={`under “${view.scope.school}”; price book dated ${view.scope.prices.dated}. Press a quantity for its working`}
+        >
           <Table minWidth="0">
             <tbody>
               {prices.lines.map((each, index) => (
                 <chakra.tr key={index} borderTop="1px solid" borderColor="rule">
                   <Cell>{each.what}</Cell>
                   <Cell color="soft" whiteSpace="nowrap">
-                    {Number(each.quantity.toFixed(2))} {each.unit} × {each.rate}
+                    <OpenFigure
+                      figure={{ value: each.quantity, unit: each.unit, steps: each.working }}
+                      label={each.what}
+                    >
+                      {Number(each.quantity.toFixed(2))} {each.unit} × {each.rate}
+                    </OpenFigure>
                   </Cell>
                   <Cell whiteSpace="nowrap">{money(each.amount, prices.currency, 2)}</Cell>
                 </chakra.tr>
@@ -173,6 +225,9 @@ export function LengthsView() {
               </chakra.tr>
             </tbody>
           </Table>
+          {firm.exclusions && firm.exclusions.length > 0 && (
+            <Text mt="3">Not in this price: {firm.exclusions.join('; ')}.</Text>
+          )}
         </Section>
       </Box>
     </Box>
@@ -183,7 +238,10 @@ export function LengthsView() {
 function BuyList({ buy }: { buy: Scope['buy'] }) {
   const longest = Math.max(...buy.sticks.map(({ length_ft }) => length_ft));
   return (
-    <Section title="To buy" says="over the whole job; an eighth of an inch a cut, a quarter at each coupling">
+    <Section
+      title="Cut list"
+      says="over the whole job; an eighth of an inch a cut, a quarter at each coupling"
+    >
       {buy.sticks.map((stick, index) => (
         <Flex
           key={index}

@@ -31,16 +31,14 @@ export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: 
   };
   const good = rows?.filter(({ part }) => part) ?? [];
   const take = async () => {
-    await change
-      .edit(
-        editsOf(
-          good.flatMap(({ part }) => part ?? []),
-          line,
-          run,
-          { names: good.map(({ id }) => id) },
-        ),
-      )
-      .catch(() => undefined);
+    await change.say(
+      editsOf(
+        good.flatMap(({ part }) => part ?? []),
+        line,
+        run,
+        { names: good.map(({ id }) => id) },
+      ),
+    );
     setRows(undefined);
   };
   return (

@@ -1,4 +1,5 @@
 import { lineHead, type Edit } from '../../core/job/edit.js';
+import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Point, Run } from '../../core/job/schema.js';
 import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.js';
 import { sayWhat } from '../../core/logline/say.js';
@@ -81,11 +82,10 @@ export function freshIds(line: Line, mark = ''): () => string {
     ...line.points.map(({ id }) => id),
     ...line.runs.flatMap((each) => [each.id, ...each.entries.map(({ id }) => id)]),
   ]);
-  let next = 1;
   return () => {
-    while (taken.has(`e${next}${mark}`)) next++;
-    taken.add(`e${next}${mark}`);
-    return `e${next}${mark}`;
+    const id = freeId(taken, 'e', mark);
+    taken.add(id);
+    return id;
   };
 }
 

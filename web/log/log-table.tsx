@@ -10,21 +10,11 @@ import type { Change } from '../api/jobs';
 import { OpenFigure } from '../figure/open-figure';
 import { Cap, Press } from '../shell/controls';
 import { feet, videoTime } from '../shell/format';
+import { Cell as TableCell, Head as TableHead } from '../shell/table';
 import { AddPhoto, PhotoThumbs } from './photos';
 
-const Head = chakra('th', {
-  base: {
-    textAlign: 'left',
-    fontFamily: 'heading',
-    fontWeight: 700,
-    fontSize: '13px',
-    color: 'soft',
-    py: '1.5',
-    px: '3',
-    whiteSpace: 'nowrap',
-  },
-});
-const Cell = chakra('td', { base: { py: '2.5', px: '3', verticalAlign: 'top' } });
+const Head = chakra(TableHead, { base: { px: '3' } });
+const Cell = chakra(TableCell, { base: { py: '2.5', px: '3' } });
 
 interface Props {
   readonly line: Line;
@@ -102,7 +92,7 @@ function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'lineView'> & 
         .filter((entry) => own.has(entry.id))
         .map((entry): Edit => ({ kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: null })),
     );
-    void change.edit(edits.reverse()).catch(() => undefined);
+    void change.say(edits.reverse());
   };
   return (
     <chakra.tr bg={open ? 'wash' : 'transparent'} borderBottom="1px solid" borderColor="rule">
@@ -295,7 +285,7 @@ function Settle({ row, line, change }: { row: RowView; line: Line; change: Chang
           key={reading.entry}
           type="button"
           onClick={() => {
-            void change.edit(standing(line, row, reading)).catch(() => undefined);
+            void change.say(standing(line, row, reading));
           }}
         >
           <Cap>Alt</Cap>

@@ -1,5 +1,4 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import type { Entry } from '../../core/job/schema.js';
@@ -7,6 +6,7 @@ import { wrapClock } from '../../core/survey/clock.js';
 import type { Warning } from '../../core/warning.js';
 import { deviceName } from '../api/client';
 import { useJobContext } from '../shell/job-layout';
+import { AddPress } from '../shell/add-press';
 import { Cap, Press } from '../shell/controls';
 import { CsvPanel } from './csv-panel';
 import { freshIds } from './entries';
@@ -77,14 +77,12 @@ export function LogView() {
     if (!where) return;
     const id = freshIds(line, `-${deviceName().slice(-3)}`)();
     const entry = { id, kind: 'locate', pass, ...where, mark: markHere, ...video.current?.stamp() } as Entry;
-    void change
-      .edit([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }])
-      .catch(() => undefined);
+    void change.say([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }]);
   };
   const settle = (stands: 'out' | 'back') => {
     const row = lineView?.rows.find(({ disagreement }) => disagreement && !disagreement.settled);
     const reading = row?.readings.findLast((each) => each.pass === stands);
-    if (row && reading) void change.edit(standing(line, row, reading)).catch(() => undefined);
+    if (row && reading) void change.say(standing(line, row, reading));
   };
   const emptyKey = (event: React.KeyboardEvent): boolean => {
     if (event.key === '[' || event.key === ']') {
@@ -211,19 +209,14 @@ export function LogView() {
               </Text>
             </RunTab>
           ))}
-          <Press
-            look="quiet"
-            type="button"
+          <AddPress
             onClick={() => {
               setAdding(!adding);
             }}
             aria-expanded={adding}
-            whiteSpace="nowrap"
           >
-            <Flex as="span" align="center" gap="1">
-              <Plus size={17} /> Add a run
-            </Flex>
-          </Press>
+            Add a run
+          </AddPress>
           {run && <CsvPanel line={line} run={run} change={change} />}
         </Flex>
         {adding && (

@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { Entry } from '../../core/job/schema.js';
-import { bodyOf, deviceName } from '../api/client';
+import { asError, bodyOf, deviceName } from '../api/client';
 import { Press } from '../shell/controls';
 
 /** Puts one photo on the server's disk; its name there. The server reads what it is from its content. */
@@ -45,7 +45,7 @@ export function AddPhoto({ what, onAdd }: { what: string; onAdd: (name: string) 
     try {
       await onAdd(await keepPhoto(photo));
     } catch (error) {
-      setFailed(error instanceof Error ? error.message : String(error));
+      setFailed(asError(error).message);
     }
   };
   return (

@@ -3,7 +3,9 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import type { Edit } from '../../core/job/edit.js';
 import { lineHead } from '../../core/job/edit.js';
+import { freeId } from '../../core/job/free-id.js';
 import type { Line, Run } from '../../core/job/schema.js';
+import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
@@ -28,14 +30,9 @@ export function RunForm({
   const [failed, setFailed] = useState<Error>();
   const isNew = access === 'new';
   const add = async () => {
-    const free = (letter: string) => {
-      const taken = new Set([...line.points.map(({ id }) => id), ...line.runs.map(({ id }) => id)]);
-      let next = 1;
-      while (taken.has(`${letter}${next}`)) next++;
-      return `${letter}${next}`;
-    };
-    const point = free('CO');
-    const run = free('R');
+    const taken = [...line.points.map(({ id }) => id), ...line.runs.map(({ id }) => id)];
+    const point = freeId(taken, 'CO');
+    const run = freeId(taken, 'R');
     const feet = Number(station);
     const edits: Edit[] = isNew
       ? [
@@ -76,7 +73,7 @@ export function RunForm({
       await change.edit(edits);
       onDone(run);
     } catch (error) {
-      setFailed(error instanceof Error ? error : new Error(String(error)));
+      setFailed(asError(error));
     }
   };
   return (

@@ -140,9 +140,7 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
   const point = line.points.find(({ id }) => id === run.access);
   const [riser, setRiser] = useState<string>();
   const setRun = (set: Partial<Run>) =>
-    void change
-      .edit([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }])
-      .catch(() => undefined);
+    void change.say([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }]);
   const saveRiser = () => {
     const text = riser?.trim() ?? '';
     const value = Number(text);
@@ -153,9 +151,7 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
       const { riser_ft: _old, ...rest } = each;
       return text === '' ? rest : { ...rest, riser_ft: value };
     });
-    void change
-      .edit([{ kind: 'line', line: line.id, set: { ...lineHead(line), points } }])
-      .catch(() => undefined);
+    void change.say([{ kind: 'line', line: line.id, set: { ...lineHead(line), points } }]);
   };
   return (
     <Box fontSize="14.5px" color="soft">

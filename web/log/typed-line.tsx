@@ -7,7 +7,7 @@ import { printLogLine } from '../../core/logline/print.js';
 import { sayWhat } from '../../core/logline/say.js';
 import { completion } from '../../core/logline/words.js';
 import type { LineView } from '../../core/scope/job-view.js';
-import { deviceName } from '../api/client';
+import { asError, deviceName } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Cap, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
@@ -51,13 +51,11 @@ interface Props {
   readonly stamp?: () => Pick<Entry, 'clip' | 'video_s'> | undefined;
   /** Keys that mean something else while nothing is typed; true when it took one. */
   readonly onEmptyKey?: (event: React.KeyboardEvent) => boolean;
-  readonly onWritten?: () => void;
 }
 
 /** One line, as it is said: understood as it is typed, written on Enter. */
 export function TypedLine(props: Props) {
-  const { line, lineView, runId, pass, waterClock, change, compact, ref, stamp, onEmptyKey, onWritten } =
-    props;
+  const { line, lineView, runId, pass, waterClock, change, compact, ref, stamp, onEmptyKey } = props;
   const [text, setText] = useState('');
   const [same, setSame] = useState(false);
   const [editing, setEditing] = useState<Entry>();
@@ -119,12 +117,11 @@ export function TypedLine(props: Props) {
     clear();
     try {
       await change.edit(edits, { ownErrors: true });
-      onWritten?.();
     } catch (error) {
       // Nothing typed is lost: the line comes back as it was.
       setText((now) => (now === '' ? typed : now));
       setEditing(was);
-      setFailed(error instanceof Error ? error : new Error(String(error)));
+      setFailed(asError(error));
     }
   };
   const keys = (event: React.KeyboardEvent) => {

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { runHead, type Edit } from '../../core/job/edit.js';
+import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';
 import { Press } from '../shell/controls';
@@ -52,10 +53,8 @@ export function VideoPanel({ line, run, change, ref }: Props) {
   }));
   const pick = async (file: File) => {
     const known = run.video?.find(({ name }) => name === file.name);
-    const taken = new Set(line.runs.flatMap((each) => each.video?.map(({ id }) => id) ?? []));
-    let next = 1;
-    while (taken.has(`V${next}`)) next++;
-    const id = known?.id ?? `V${next}`;
+    const taken = line.runs.flatMap((each) => each.video?.map(({ id }) => id) ?? []);
+    const id = known?.id ?? freeId(taken, 'V');
     setClip({ id, url: URL.createObjectURL(file), name: file.name });
     if (known) return;
     const edit: Edit = {
@@ -64,7 +63,7 @@ export function VideoPanel({ line, run, change, ref }: Props) {
       run: run.id,
       set: { ...runHead(run), video: [...(run.video ?? []), { id, name: file.name }] },
     };
-    await change.edit([edit]).catch(() => undefined);
+    await change.say([edit]);
   };
   return (
     <Box mb="3">

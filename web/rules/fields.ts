@@ -40,6 +40,7 @@ export const ruleFields: readonly { readonly title: string; readonly fields: rea
       { key: 'leastGap_ft', label: 'Least old pipe left between two repairs', unit: 'ft' },
       { key: 'crowdCount', label: 'Bad places that crowd into one repair', unit: 'places' },
       { key: 'crowdWithin_ft', label: '… within', unit: 'ft' },
+      { key: 'hidesOver_percent', label: 'Roots and deposits hide the wall over', unit: '% of the bore' },
       { key: 'flushLowersBelly', label: 'A flush that ran past lowers a slight sag', words: yesNo },
     ],
   },
@@ -48,7 +49,7 @@ export const ruleFields: readonly { readonly title: string; readonly fields: rea
     fields: [
       { key: 'spotMost_ft', label: 'A spot dig is at most', unit: 'ft' },
       { key: 'handDugReach_ft', label: 'Dug by hand under a building, at most', unit: 'ft' },
-      { key: 'transitionLiner', label: 'A liner may run from 4 in into 6 in', words: yesNo },
+      { key: 'transitionLiner', label: 'A liner may run over a change of bore', words: yesNo },
       { key: 'burstAsbestosCement', label: 'Asbestos cement may be burst', words: yesNo },
       {
         key: 'newPipe',
@@ -61,6 +62,9 @@ export const ruleFields: readonly { readonly title: string; readonly fields: rea
         ],
       },
       { key: 'ovality_percent', label: 'Liners are made for an oval of', unit: '%' },
+      { key: 'wetOut_min_per_ft', label: 'Wetting out a liner takes', unit: 'min a foot' },
+      { key: 'insertion_min_per_ft', label: 'Putting it in takes', unit: 'min a foot' },
+      { key: 'setting_min', label: 'Setting it takes, whatever its length', unit: 'min' },
     ],
   },
   {
@@ -89,6 +93,7 @@ export const ruleFields: readonly { readonly title: string; readonly fields: rea
         words: [
           ['A', 'family A'],
           ['B', 'family B'],
+          ['B-approved', 'B, flatter approved'],
           ['local', 'the local figure'],
         ],
       },
@@ -140,3 +145,7 @@ export const tableFields = [
   { key: 'burst_per_ft', label: 'Bursting, a foot, by bore in inches' },
   { key: 'cleanout_each', label: 'Cleanouts' },
 ] as const satisfies readonly { key: keyof PricesOverride; label: string }[];
+
+/** A rule or rate as it stands in a field. */
+export const plainWord = (value: unknown): string =>
+  typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';

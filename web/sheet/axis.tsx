@@ -7,7 +7,7 @@ export function Axis({ scale }: { scale: SheetScale }) {
   const { x, width } = scale;
   const wide = x.ticks(Math.max(4, Math.round(width / 95)));
   const step = (wide[1] ?? 10) - (wide[0] ?? 0);
-  const fine = x.ticks(Math.min(200, Math.round(((scale.to_ft - scale.from_ft) * 1.06) / (step / 10))));
+  const fine = x.ticks(Math.min(200, Math.round((scale.seen.to_ft - scale.seen.from_ft) / (step / 10))));
   return (
     <g aria-hidden>
       <line

@@ -6,7 +6,7 @@ import { Press } from '../shell/controls';
 import { methodWords } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';
-import type { ScopeBar } from './scope-lane';
+import type { ScopeBar } from './scope-bars';
 
 const groupWords: Record<PriceGroup, string> = {
   lining: 'Lining',
@@ -21,9 +21,9 @@ const groupWords: Record<PriceGroup, string> = {
 
 /** What would flip the choice here: how much dearer or cheaper before another method takes its place. */
 export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
-  const { job } = useJobContext();
+  const { inForce } = useJobContext();
   const [asked, setAsked] = useState(false);
-  const found = useBreakEvens(job, line, (bar.from_ft + bar.to_ft) / 2, asked);
+  const found = useBreakEvens(inForce, line, (bar.from_ft + bar.to_ft) / 2, asked);
   return (
     <Part title="What would flip it">
       {!asked && (

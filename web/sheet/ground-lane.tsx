@@ -6,8 +6,10 @@ import type { LineView } from '../../core/scope/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
 import { surfaceFill, utilityFill } from './ground-colours';
+import { PointMark, pointWords } from './ground-points';
 import { standLabels, textWidth } from './labels';
-import { depthAt, lanes, margin_px, gutter_px, type SheetScale } from './sheet-scale';
+import { useRoving } from './use-roving';
+import { depthAt, lanes, margin_px, gutter_px, seenMiddle, type SheetScale } from './sheet-scale';
 
 const { top, height } = lanes.ground;
 const surfaceTop = top + 22;
@@ -20,23 +22,33 @@ const materialPattern: Partial<Record<string, string>> = {
   'asbestos-cement': 'url(#hatch-cross)',
 };
 
+/** The two lowest rows are kept for words, so that none lies on the pipe, px. */
+const wordRows_px = 34;
+
+/** Depth below the ground to px. */
+export function groundScale(line: LineView, scope: LineScope | undefined) {
+  const deepest = Math.max(
+    4,
+    ...line.depths.map(({ invert_ft }) => invert_ft),
+    ...(scope?.pits ?? []).map((pit) => pit.figures.depth.value),
+  );
+  return scaleLinear([0, deepest + 0.3], [groundTop, top + height - wordRows_px]);
+}
+
 interface Props {
   readonly line: LineView;
   readonly scope: LineScope | undefined;
   readonly scale: SheetScale;
   readonly selected: string | undefined;
   readonly onSelect: (actionId: string) => void;
+  /** Goes to another line of the job, where the two join. */
+  readonly onLine: (id: string) => void;
 }
 
 /** The long section: what lies on top, the pipe at its depth, the holes to scale. */
-export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
+export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: Props) {
   const { x } = scale;
-  const deepest = Math.max(
-    4,
-    ...line.depths.map(({ invert_ft }) => invert_ft),
-    ...(scope?.pits ?? []).map((pit) => pit.figures.depth.value),
-  );
-  const y = scaleLinear([0, deepest + 1.3], [groundTop, top + height]);
+  const y = groundScale(line, scope);
   const bore_px = (bore_in: number) => Math.max(7, y(bore_in / 12) - y(0));
   const stations = [
     ...new Set([
@@ -49,22 +61,59 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
     (each, i) => i > 0 && each.owner !== line.owners[i - 1]?.owner,
   )?.from_ft;
   const labels = standLabels(
-    line.surfaces.map((each, i) => ({
-      key: `s${i}`,
-      x: (x(each.from_ft) + x(each.to_ft)) / 2,
-      text: each.assumed ? `${each.kind}?` : each.kind,
-      weight: each.to_ft - each.from_ft,
-    })),
+    line.surfaces.flatMap((each, i) => {
+      const middle = seenMiddle(scale, each);
+      return middle === undefined
+        ? []
+        : [
+            {
+              key: `s${i}`,
+              x: middle,
+              text: each.assumed ? `${each.kind}?` : each.kind,
+              weight: each.to_ft - each.from_ft,
+            },
+          ];
+    }),
     { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
   );
   const pits = scope?.pits ?? [];
+  const roving = useRoving('hole', pits.length);
   const below = standLabels(
-    pits.map((pit, i) => ({
-      key: pit.id,
-      x: (x(pit.from_ft) + x(pit.to_ft)) / 2,
-      text: `${letter(i)} · ${feet(pit.figures.bottom_ft[0])} × ${feet(pit.figures.bottom_ft[1])} ft, ${feet(pit.figures.depth.value)} deep${pit.figures.protection === 'none' ? '' : `, ${pit.figures.protection.startsWith('shore') ? 'shored' : 'sloped'}`}`,
-      weight: 3,
-    })),
+    [
+      ...pits.flatMap((pit, i) => {
+        const middle = seenMiddle(scale, pit);
+        const held = pit.figures.protection;
+        const how = held === 'none' ? '' : held.startsWith('shore') ? ', shored' : ', sloped';
+        return middle === undefined
+          ? []
+          : [
+              {
+                key: pit.id,
+                x: middle,
+                text: `${letter(i)} · ${feet(pit.figures.bottom_ft[0])} × ${feet(pit.figures.bottom_ft[1])} ft, ${feet(pit.figures.depth.value)} deep${how}`,
+                weight: 3,
+              },
+            ];
+      }),
+      ...line.points.flatMap((point) => {
+        const middle = seenMiddle(scale, { from_ft: point.station.value, to_ft: point.station.value });
+        const text = pointWords(point);
+        return middle === undefined || text === ''
+          ? []
+          : [{ key: `p ${point.id}`, x: middle, text, weight: 2 }];
+      }),
+      ...(propertyLine === undefined ||
+      seenMiddle(scale, { from_ft: propertyLine, to_ft: propertyLine }) === undefined
+        ? []
+        : [
+            {
+              key: 'property',
+              x: x(propertyLine) + textWidth('property line', 13) / 2 + 6,
+              text: 'property line',
+              weight: 1,
+            },
+          ]),
+    ],
     { size_px: 13, rows: 2, from: gutter_px, to: scale.width - margin_px },
   );
   return (
@@ -89,15 +138,6 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
               stroke="var(--chakra-colors-rule)"
               strokeDasharray="3 5"
             />
-            <text
-              x={gutter_px - 8}
-              y={y(tick) + 4.5}
-              fontSize={13}
-              textAnchor="end"
-              style={{ fill: 'var(--chakra-colors-soft)' }}
-            >
-              {tick}
-            </text>
           </g>
         ))}
       {line.surfaces.map((each, i) => (
@@ -146,19 +186,22 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
           <title>{`No digging from ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.why ? `: ${each.why}` : ''}`}</title>
         </g>
       ))}
-      {pits.map((pit, i) => (
-        <HoleShape
-          key={pit.id}
-          pit={pit}
-          scale={scale}
-          y={y}
-          chosen={selected !== undefined && pit.serves.includes(selected)}
-          label={letter(i)}
-          onSelect={() => {
-            if (pit.serves[0]) onSelect(pit.serves[0]);
-          }}
-        />
-      ))}
+      <g role="list" aria-label="Holes" {...roving.row}>
+        {pits.map((pit, i) => (
+          <HoleShape
+            key={pit.id}
+            pit={pit}
+            scale={scale}
+            y={y}
+            chosen={selected !== undefined && pit.serves.includes(selected)}
+            label={letter(i)}
+            onSelect={() => {
+              if (pit.serves[0]) onSelect(pit.serves[0]);
+            }}
+            roving={roving.item(i)}
+          />
+        ))}
+      </g>
       {propertyLine !== undefined && (
         <g>
           <line
@@ -170,9 +213,6 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
             strokeDasharray="9 4 2 4"
             strokeWidth={1.3}
           />
-          <text x={x(propertyLine) + 5} y={top + height - 6} fontSize={13}>
-            property line
-          </text>
         </g>
       )}
       {line.pipes.map((pipe) => {
@@ -219,44 +259,16 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
           avoid={propertyLine === undefined ? undefined : x(propertyLine)}
         />
       ))}
-      {line.points.map((point) => {
-        const at = point.station.value;
-        const invert = y(depthAt(line, at));
-        if (point.kind === 'cleanout') {
-          return (
-            <g key={point.id}>
-              <line
-                x1={x(at)}
-                x2={x(at)}
-                y1={groundTop - 8}
-                y2={invert}
-                stroke="var(--chakra-colors-ink)"
-                strokeWidth={3.2}
-              />
-              <rect x={x(at) - 6} y={groundTop - 13} width={12} height={6} fill="var(--chakra-colors-ink)" />
-              <title>{`${point.name} at ${feet(at)} ft`}</title>
-            </g>
-          );
-        }
-        if (point.kind === 'main') {
-          return (
-            <g key={point.id}>
-              <circle
-                cx={x(at)}
-                cy={invert - 3}
-                r={14}
-                fill="var(--chakra-colors-sheet)"
-                stroke="var(--chakra-colors-ink)"
-                strokeWidth={1.8}
-              />
-              <text x={x(at) - 18} y={invert + 25} fontSize={13} textAnchor="end">
-                main
-              </text>
-            </g>
-          );
-        }
-        return null;
-      })}
+      {line.points.map((point) => (
+        <PointMark
+          key={point.id}
+          point={point}
+          x={x(point.station.value)}
+          invert={y(depthAt(line, point.station.value))}
+          groundTop={groundTop}
+          onLine={onLine}
+        />
+      ))}
       {(scope?.cleanouts ?? [])
         .filter(({ status }) => status === 'new')
         .map((cleanout) => (
@@ -269,21 +281,24 @@ export function GroundLane({ line, scope, scale, selected, onSelect }: Props) {
           />
         ))}
       <PipeLabels line={line} pits={pits} scale={scale} y={y} bore_px={bore_px} />
-      {below.map(({ key, left, text, row }) => (
-        <text
-          key={key}
-          x={left}
-          y={labelDepth(pits, key, y, top + height) + row * 15}
-          fontSize={13}
-          fontWeight={700}
-          stroke="var(--chakra-colors-earth)"
-          strokeWidth={4}
-          paintOrder="stroke"
-          style={{ fill: 'var(--chakra-colors-signal-ink)' }}
-        >
-          {text}
-        </text>
-      ))}
+      {below.map(({ key, left, text, row }) => {
+        const hole = pits.some(({ id }) => id === key);
+        return (
+          <text
+            key={key}
+            x={left}
+            y={top + height - wordRows_px + 14 + row * 15}
+            fontSize={13}
+            stroke="var(--chakra-colors-earth)"
+            strokeWidth={4}
+            paintOrder="stroke"
+            fontWeight={hole ? 700 : 400}
+            style={{ fill: `var(--chakra-colors-${hole ? 'signal-ink' : 'ink'})` }}
+          >
+            {text}
+          </text>
+        );
+      })}
     </g>
   );
 }
@@ -333,16 +348,6 @@ function Crossing({
 
 const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
-function labelDepth(
-  pits: readonly LineScope['pits'][number][],
-  key: string,
-  y: (depth: number) => number,
-  floor: number,
-): number {
-  const pit = pits.find(({ id }) => id === key);
-  return Math.min(y(pit?.figures.depth.value ?? 0) + 16, floor - 16);
-}
-
 function PipeLabels({
   line,
   pits,
@@ -357,30 +362,35 @@ function PipeLabels({
   bore_px: (bore: number) => number;
 }) {
   const stood = standLabels(
-    line.pipes.map((pipe) => {
+    line.pipes.flatMap((pipe) => {
       // A name stands where no hole is drawn, if there is such a place.
       const [clear] = subtract([pipe], pits).sort((a, b) => b.to_ft - b.from_ft - (a.to_ft - a.from_ft));
       const text = `${materialWords[pipe.material]} ${pipe.diameter_in} in`;
       const roomy = clear && scale.x(clear.to_ft) - scale.x(clear.from_ft) > textWidth(text, 13);
-      const { from_ft, to_ft } = roomy ? clear : pipe;
-      return {
-        key: String(pipe.from_ft),
-        x: (scale.x(from_ft) + scale.x(to_ft)) / 2,
-        text,
-        weight: pipe.to_ft - pipe.from_ft,
-      };
+      const middle = seenMiddle(scale, roomy ? clear : pipe);
+      return middle === undefined
+        ? []
+        : [{ key: String(pipe.from_ft), x: middle, text, weight: pipe.to_ft - pipe.from_ft }];
     }),
     { size_px: 13, rows: 1, from: gutter_px + 4, to: scale.width - margin_px },
   );
   return stood.map(({ key, left, text }) => {
     const pipe = line.pipes.find((each) => String(each.from_ft) === key);
-    const [a, b] = [scale.x.invert(left), scale.x.invert(left + text.length * 7)];
-    const highest = Math.min(y(depthAt(line, a)), y(depthAt(line, b)));
+    const [a, b] = [scale.x.invert(left), scale.x.invert(left + textWidth(text, 13))];
+    const bore = bore_px(pipe?.diameter_in ?? 4);
+    const [high, low] = [y(depthAt(line, a)), y(depthAt(line, b))];
+    const above = Math.min(high, low) - bore - 6;
+    // Words over the pipe, unless a utility's own stand there: then under it.
+    const blocked = line.crossings.some((crossing) => {
+      const at = scale.x(crossing.station_ft);
+      const depth = y(crossing.depth_ft ?? 1);
+      return at > left - 76 && at < left + textWidth(text, 13) + 76 && Math.abs(depth - (above - 4)) < 15;
+    });
     return (
       <text
         key={key}
         x={left}
-        y={highest - bore_px(pipe?.diameter_in ?? 4) - 6}
+        y={blocked ? Math.max(high, low) + 16 : above}
         fontSize={13}
         stroke="var(--chakra-colors-earth)"
         strokeWidth={3}
@@ -399,6 +409,7 @@ function HoleShape({
   chosen,
   label,
   onSelect,
+  roving,
 }: {
   pit: LineScope['pits'][number];
   scale: SheetScale;
@@ -406,37 +417,41 @@ function HoleShape({
   chosen: boolean;
   label: string;
   onSelect: () => void;
+  roving: ReturnType<ReturnType<typeof useRoving>['item']>;
 }) {
   const { x } = scale;
   const depth = pit.figures.depth.value;
-  const slope = /slope (\S+) : 1/.exec(pit.figures.protection)?.[1];
-  const out = slope ? (slope === '¾' ? 0.75 : slope === '1½' ? 1.5 : 1) * depth : 0;
+  const out = pit.sheet.topOut_ft;
   const [left, right] = [x(pit.from_ft), x(pit.to_ft)];
   const [l, r] = [
     Math.max(gutter_px, x(pit.from_ft - out)),
     Math.min(scale.width - margin_px, x(pit.to_ft + out)),
   ];
+  // What is zoomed past is not drawn at all.
+  if (r < gutter_px || l > scale.width - margin_px) return null;
   return (
-    <g
-      role="button"
-      tabIndex={0}
-      aria-label={`Hole ${label}, ${feet(pit.from_ft)} to ${feet(pit.to_ft)} ft, ${feet(depth)} deep`}
-      onClick={onSelect}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter' || event.key === ' ') onSelect();
-      }}
-      style={{ cursor: 'pointer' }}
-    >
-      <path
-        d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`}
-        fill="var(--chakra-colors-sheet)"
-      />
-      <path
-        d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`}
-        fill="url(#dug)"
-        stroke="var(--chakra-colors-signal)"
-        strokeWidth={chosen ? 3 : 2}
-      />
+    <g role="listitem">
+      <g
+        role="button"
+        {...roving}
+        aria-label={`Hole ${label}, ${feet(pit.from_ft)} to ${feet(pit.to_ft)} ft, ${feet(depth)} deep`}
+        onClick={onSelect}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' || event.key === ' ') onSelect();
+        }}
+        style={{ cursor: 'pointer' }}
+      >
+        <path
+          d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`}
+          fill="var(--chakra-colors-sheet)"
+        />
+        <path
+          d={`M${l} ${y(0)}L${left} ${y(depth)}H${right}L${r} ${y(0)}Z`}
+          fill="url(#dug)"
+          stroke="var(--chakra-colors-signal)"
+          strokeWidth={chosen ? 3 : 2}
+        />
+      </g>
     </g>
   );
 }

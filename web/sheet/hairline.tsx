@@ -23,6 +23,7 @@ export function Hairline({
   const text = [
     `${feet(station_ft)} ft ± ${feet(plusMinusAt(line, station_ft))}`,
     `${feet(depthAt(line, station_ft))} deep`,
+    pipe ? `${feet(Math.max(0, depthAt(line, station_ft) - pipe.diameter_in / 12))} cover` : '',
     pipe ? materialWords[pipe.material] : '',
     unseen ? 'not seen' : here.join(', '),
   ]

@@ -1,7 +1,8 @@
+import type { Interval } from '../../core/line/intervals.js';
 import type { LineView } from '../../core/scope/job-view.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { standLabels } from './labels';
-import { gutter_px, lanes, margin_px, type SheetScale } from './sheet-scale';
+import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from './sheet-scale';
 
 const { top, height } = lanes.judged;
 const base = top + height - 20;
@@ -15,26 +16,23 @@ export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale 
   const { x } = scale;
   // What was cleaned and seen again is told on the wall, not judged again.
   const graded = line.findings.filter(({ grade, settled }) => grade > 0 && !settled);
+  const word = (stretch: Interval, says: { key: string; text: string; weight: number }) => {
+    const middle = seenMiddle(scale, stretch);
+    return middle === undefined ? [] : [{ ...says, x: middle }];
+  };
   const words = standLabels(
     [
-      ...graded.map((finding) => ({
-        key: finding.id,
-        x: (x(finding.place.from_ft) + x(finding.place.to_ft)) / 2,
-        text: `${gradeWords[finding.grade]}${finding.possible ? '?' : ''}`,
-        weight: finding.grade * 10 + (finding.place.to_ft - finding.place.from_ft) / 100,
-      })),
-      ...line.unseen.map((each) => ({
-        key: `u${each.from_ft}`,
-        x: (x(each.from_ft) + x(each.to_ft)) / 2,
-        text: 'not seen',
-        weight: 25,
-      })),
-      ...soundStretches(line).map((each) => ({
-        key: `s${each.from_ft}`,
-        x: (x(each.from_ft) + x(each.to_ft)) / 2,
-        text: 'sound',
-        weight: 0,
-      })),
+      ...graded.flatMap((finding) =>
+        word(finding.place, {
+          key: finding.id,
+          text: `${gradeWords[finding.grade]}${finding.possible ? '?' : ''}`,
+          weight: finding.grade * 10 + (finding.place.to_ft - finding.place.from_ft) / 100,
+        }),
+      ),
+      ...line.unseen.flatMap((each) => word(each, { key: `u${each.from_ft}`, text: 'not seen', weight: 25 })),
+      ...soundStretches(line).flatMap((each) =>
+        word(each, { key: `s${each.from_ft}`, text: 'sound', weight: 0 }),
+      ),
     ],
     { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
   );

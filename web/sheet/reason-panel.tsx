@@ -7,11 +7,14 @@ import type { Rejection } from '../../core/scope/refusals.js';
 import { materialWords, sayWhat } from '../../core/logline/say.js';
 import type { FindingView, LineView } from '../../core/scope/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
+import { PhotoThumbs } from '../log/photos';
+import type { OwnRule } from '../rules/own-rules';
 import { OpenFigure, Working } from '../figure/open-figure';
+import { Press } from '../shell/controls';
 import { feet, methodWords, money, videoTime } from '../shell/format';
 import { FlipPart } from './flip-part';
 import { Part } from './part';
-import type { ScopeBar } from './scope-lane';
+import type { ScopeBar } from './scope-bars';
 
 interface Props {
   readonly bar: ScopeBar | undefined;
@@ -21,10 +24,23 @@ interface Props {
   readonly scope: Scope;
   readonly complete: boolean;
   readonly line: Line;
+  readonly ownRules: readonly OwnRule[];
+  /** What can be done otherwise here. */
+  readonly children: ReactNode;
 }
 
 /** Why this is done here: what it answers to, what was refused, what comes next in price, and where it was seen. */
-export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete, line }: Props) {
+export function ReasonPanel({
+  bar,
+  finding,
+  lineView,
+  lineScope,
+  scope,
+  complete,
+  line,
+  ownRules,
+  children,
+}: Props) {
   const noWay = scope.warnings.filter((warning) => warning.rule === 'no-way' && warning.line === lineView.id);
   if (!bar) {
     return (
@@ -37,6 +53,7 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
             {warning.message}.
           </Text>
         ))}
+        {children}
       </>
     );
   }
@@ -83,11 +100,7 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
       )}
       <Part title="Why">
         {because.length === 0 && <Text>Nothing here must be put right under “{scope.school}”.</Text>}
-        {because.map((each) => (
-          <Text key={each} mb="0.5">
-            {each.charAt(0).toUpperCase() + each.slice(1)}.
-          </Text>
-        ))}
+        <Because key={bar.key} because={because} />
       </Part>
       {refused.length > 0 && (
         <Part title="Refused">
@@ -120,7 +133,20 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
           <Text color="soft">{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Text>
         )}
       </Part>
+      {children}
       <FlipPart key={`${line.id} ${bar.from_ft}`} line={line.id} bar={bar} />
+      {ownRules.length > 0 && (
+        <Part title="House rules changed">
+          {ownRules.map(({ label, now, usually, by }) => (
+            <Text key={label} mb="1">
+              {label}: <strong>{now}</strong>
+              <chakra.span color="soft">
+                , usually {usually}; by {by}
+              </chakra.span>
+            </Text>
+          ))}
+        </Part>
+      )}
       {bar.action?.liner && <LinerPart liner={bar.action.liner} />}
       {bar.action?.pipe && (
         <Part title="New pipe">
@@ -156,6 +182,7 @@ export function ReasonPanel({ bar, finding, lineView, lineScope, scope, complete
           ))}
         </Part>
       ))}
+      {bar.action?.working?.short && <Caution>{upperFirst(bar.action.working.short)}.</Caution>}
       {(bar.method === 'line' || bar.method === 'short-line') && (
         <Caution>
           Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.
@@ -254,6 +281,8 @@ function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number][
   );
 }
 
+const upperFirst = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** The result of "80 − 30 = 50", or the plain term of "+ 2". */
 const shortSum = (expression: string): string => expression.split(' = ').at(-1) ?? expression;
 
@@ -281,6 +310,7 @@ function Seen({ finding, line, marked }: { finding: FindingView; line: Line; mar
           {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
         </Text>
       ))}
+      <PhotoThumbs entry={finding.entry} what={sayWhat(finding.entry)} />
     </Box>
   );
 }
@@ -303,6 +333,34 @@ function Caution({ children }: { children: ReactNode }) {
     <Text borderLeft="5px solid" borderColor="signal" pl="3" my="1.5" fontSize="14px">
       {children}
     </Text>
+  );
+}
+
+/** Reasons that are read at a glance; more of them only when asked. */
+const glance = 6;
+
+function Because({ because }: { because: readonly string[] }) {
+  const [all, setAll] = useState(false);
+  const shown = all || because.length <= glance + 1 ? because : because.slice(0, glance);
+  return (
+    <>
+      {shown.map((each) => (
+        <Text key={each} mb="0.5">
+          {upperFirst(each)}.
+        </Text>
+      ))}
+      {shown.length < because.length && (
+        <Press
+          look="quiet"
+          type="button"
+          onClick={() => {
+            setAll(true);
+          }}
+        >
+          and {because.length - shown.length} more reasons
+        </Press>
+      )}
+    </>
   );
 }
 

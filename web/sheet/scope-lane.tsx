@@ -1,126 +1,191 @@
-import type { LineScope } from '../../core/scope/scope.js';
-import type { Method } from '../../core/job/vocabulary.js';
+import type { PlacedPin } from '../../core/scope/pin-edits.js';
 import { feet, methodWords } from '../shell/format';
+import { Handle } from '../site/handle';
 import { textWidth } from './labels';
-import { lanes, type SheetScale } from './sheet-scale';
+import { barDetail, barFill, type ScopeBar } from './scope-bars';
+import { gutter_px, lanes, type SheetScale } from './sheet-scale';
+import { useRoving } from './use-roving';
 
 const { top, height } = lanes.scope;
-
-export const barFill: Record<Method, { fill: string; ink: string }> = {
-  leave: { fill: 'keep', ink: 'ink' },
-  clean: { fill: 'water', ink: 'sheet' },
-  spot: { fill: 'signal', ink: 'on-signal' },
-  'open-cut': { fill: 'signal', ink: 'on-signal' },
-  regrade: { fill: 'signal', ink: 'on-signal' },
-  burst: { fill: 'signal', ink: 'on-signal' },
-  line: { fill: 'liner', ink: 'on-liner' },
-  'short-line': { fill: 'liner', ink: 'on-liner' },
-};
-
-/** A bar of the scope: a whole action, or a stretch that is kept or cleaned. */
-export interface ScopeBar {
-  readonly key: string;
-  readonly from_ft: number;
-  readonly to_ft: number;
-  readonly method: Method;
-  readonly action: LineScope['actions'][number] | undefined;
-  readonly segments: LineScope['segments'];
-}
-
-export function barsOf(scope: LineScope): ScopeBar[] {
-  const bars: ScopeBar[] = [];
-  for (const segment of scope.segments) {
-    const last = bars.at(-1);
-    const same = last && last.method === segment.method && (last.action?.id ?? null) === segment.action;
-    if (same)
-      bars[bars.length - 1] = { ...last, to_ft: segment.to_ft, segments: [...last.segments, segment] };
-    else {
-      bars.push({
-        key: segment.action ?? `${segment.method} ${segment.from_ft.toFixed(2)}`,
-        from_ft: segment.from_ft,
-        to_ft: segment.to_ft,
-        method: segment.method,
-        action: scope.actions.find(({ id }) => id === segment.action),
-        segments: [segment],
-      });
-    }
-  }
-  return bars;
-}
-
-/** What a bar says under its name. */
-export function barDetail({ action, from_ft, to_ft }: ScopeBar): string {
-  if (action?.liner) return `${feet(action.liner.host.value)} ft, cut ${feet(action.liner.cut.value)}`;
-  if (action?.pipe) return `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in`;
-  return `${feet(to_ft - from_ft)} ft`;
-}
 
 interface Props {
   readonly bars: readonly ScopeBar[];
   readonly scale: SheetScale;
-  readonly selected: string | undefined;
-  readonly onSelect: (key: string) => void;
+  readonly selected: ScopeBar | undefined;
+  readonly pins: readonly PlacedPin[];
+  /** Where another way would do something else, ft; drawn as a dashed outline. */
+  readonly differs: readonly { readonly from_ft: number; readonly to_ft: number }[];
+  readonly onSelect: (bar: ScopeBar) => void;
+  /** An end of the selected bar is being moved to a station, or was let go there. */
+  readonly onEnd: (end: 'from' | 'to', to_ft: number, last: boolean) => void;
+  /** Where the end that is being moved stands now. */
+  readonly moving: { readonly end: 'from' | 'to'; readonly to_ft: number } | undefined;
 }
 
-/** What is done on each foot. Kept pipe is pale; what is dug is the signal colour. */
-export function ScopeLane({ bars, scale, selected, onSelect }: Props) {
+/** What is done on each foot; the ends of the chosen bar are dragged. */
+export function ScopeLane({ bars, scale, selected, pins, differs, onSelect, onEnd, moving }: Props) {
   const { x } = scale;
+  const roving = useRoving('bar', bars.length);
   return (
-    <g aria-label="Scope" role="list">
-      {bars.map((bar) => {
-        const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
-        const { fill, ink } = barFill[bar.method];
-        const name = methodWords[bar.method];
-        const detail = barDetail(bar);
-        const roomy = textWidth(name, 16) + 14 < width;
-        return (
+    <g aria-label="Scope">
+      <g role="list" aria-label="What is done" {...roving.row}>
+        {bars.map((bar, index) => (
           <g key={bar.key} role="listitem">
-            <g
-              role="button"
-              tabIndex={0}
-              aria-pressed={selected === bar.key}
-              aria-label={`${name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${detail}`}
-              style={{ cursor: 'pointer' }}
-              onClick={() => {
-                onSelect(bar.key);
+            <Bar
+              bar={bar}
+              scale={scale}
+              chosen={selected?.key === bar.key}
+              pinned={pins.some(
+                ({ pin, from_ft, to_ft }) =>
+                  !pin.split && from_ft < bar.to_ft - 1e-6 && to_ft > bar.from_ft + 1e-6,
+              )}
+              // The handle of a chosen bar before it stands over its first px.
+              covered={selected?.action !== undefined && bars[index - 1]?.key === selected.key}
+              roving={roving.item(index)}
+              onSelect={onSelect}
+            />
+          </g>
+        ))}
+      </g>
+      {differs.map((each) => (
+        <rect
+          key={each.from_ft}
+          x={x(each.from_ft)}
+          y={top - 3}
+          width={Math.max(2, x(each.to_ft) - x(each.from_ft))}
+          height={height + 6}
+          fill="none"
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth={2}
+          strokeDasharray="6 4"
+          pointerEvents="none"
+        />
+      ))}
+      {pins
+        .filter(({ pin }) => pin.split)
+        .map(({ from_ft, pin }) => (
+          <path
+            key={pin.id ?? from_ft}
+            d={`M${x(from_ft)} ${top - 5}v${height + 10}m-5 -${height + 10}h10m-10 ${height + 10}h10`}
+            stroke="var(--chakra-colors-ink)"
+            strokeWidth={2.5}
+            pointerEvents="none"
+          />
+        ))}
+      {selected?.action &&
+        (['from', 'to'] as const).map((end) => {
+          const station = moving?.end === end ? moving.to_ft : selected[`${end}_ft`];
+          return (
+            <Handle
+              key={end}
+              x={x(station)}
+              y={top + height / 2}
+              label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${methodWords[selected.method].toLowerCase()}`}
+              value={station}
+              onSelect={() => undefined}
+              onMove={(dx, _dy, last) => {
+                onEnd(end, x.invert(x(selected[`${end}_ft`]) + dx), last);
               }}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter' || event.key === ' ') {
-                  event.preventDefault();
-                  onSelect(bar.key);
-                }
+              onDone={(by_ft) => {
+                onEnd(end, selected[`${end}_ft`] + by_ft, true);
               }}
             >
               <rect
-                x={left}
-                y={top}
-                width={width}
-                height={height}
-                fill={`var(--chakra-colors-${fill})`}
-                stroke={selected === bar.key ? 'var(--chakra-colors-ink)' : 'none'}
-                strokeWidth={3}
+                x={-5}
+                y={-height / 2 - 4}
+                width={10}
+                height={height + 8}
+                fill="var(--chakra-colors-paper)"
+                stroke="var(--chakra-colors-ink)"
+                strokeWidth={2}
               />
-              {textWidth(name, 13) + 6 < width && (
-                <text
-                  x={left + (roomy ? 8 : 4)}
-                  y={top + 22}
-                  fontSize={roomy ? 15 : 13}
-                  fontWeight={700}
-                  style={{ fill: `var(--chakra-colors-${ink})`, fontFamily: 'var(--chakra-fonts-heading)' }}
-                >
-                  {name}
-                </text>
-              )}
-              {textWidth(detail, 13) + 12 < width && (
-                <text x={left + 8} y={top + 41} fontSize={13} style={{ fill: `var(--chakra-colors-${ink})` }}>
-                  {detail}
-                </text>
-              )}
-              <title>{`${name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft: ${detail}`}</title>
-            </g>
-          </g>
-        );
-      })}
+              <path d="M-1.5 -8v16m3 -16v16" stroke="var(--chakra-colors-ink)" strokeWidth={1.2} />
+            </Handle>
+          );
+        })}
+    </g>
+  );
+}
+
+function Bar({
+  bar,
+  scale,
+  chosen,
+  pinned,
+  covered,
+  roving,
+  onSelect,
+}: {
+  bar: ScopeBar;
+  scale: SheetScale;
+  chosen: boolean;
+  pinned: boolean;
+  covered: boolean;
+  roving: ReturnType<ReturnType<typeof useRoving>['item']>;
+  onSelect: (bar: ScopeBar) => void;
+}) {
+  const { x } = scale;
+  const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
+  // Words stand in what can be seen of the bar.
+  const inset = Math.max(0, gutter_px - left) + ((chosen && bar.action) || covered ? 6 : 0);
+  const room = width - inset - (chosen && bar.action ? 6 : 0) - (pinned ? 16 : 0);
+  const { fill, ink } = barFill[bar.method];
+  const name = methodWords[bar.method];
+  const detail = barDetail(bar);
+  const roomy = textWidth(name, 16) + 14 < room;
+  const says = `${name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${detail}${pinned ? ', pinned' : ''}`;
+  return (
+    <g
+      role="button"
+      {...roving}
+      aria-pressed={chosen}
+      aria-label={says}
+      style={{ cursor: 'pointer' }}
+      onClick={() => {
+        onSelect(bar);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' || event.key === ' ') {
+          event.preventDefault();
+          onSelect(bar);
+        }
+      }}
+    >
+      <rect
+        x={left}
+        y={top}
+        width={width}
+        height={height}
+        fill={`var(--chakra-colors-${fill})`}
+        stroke={chosen ? 'var(--chakra-colors-ink)' : 'none'}
+        strokeWidth={3}
+      />
+      {textWidth(name, 13) + 6 < room && (
+        <text
+          x={left + inset + (roomy ? 8 : 4)}
+          y={top + 25}
+          fontSize={roomy ? 15 : 13}
+          fontWeight={700}
+          style={{ fill: `var(--chakra-colors-${ink})`, fontFamily: 'var(--chakra-fonts-heading)' }}
+        >
+          {name}
+        </text>
+      )}
+      {textWidth(detail, 13) + 12 < room && (
+        <text x={left + inset + 8} y={top + 45} fontSize={13} style={{ fill: `var(--chakra-colors-${ink})` }}>
+          {detail}
+        </text>
+      )}
+      {pinned && width > 16 && (
+        <g
+          transform={`translate(${left + width - 11 - (chosen && bar.action ? 6 : 0)} ${top + 6})`}
+          pointerEvents="none"
+        >
+          <path d="M0 8v9" stroke={`var(--chakra-colors-${ink})`} strokeWidth={2} />
+          <circle cx={0} cy={5} r={4.6} fill={`var(--chakra-colors-${ink})`} />
+        </g>
+      )}
+      <title>{says}</title>
     </g>
   );
 }

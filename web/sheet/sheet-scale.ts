@@ -1,37 +1,54 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import type { LineView } from '../../core/scope/job-view.js';
 import { straightBetween } from '../../core/line/profile.js';
+import { clip, type Interval } from '../../core/line/intervals.js';
 
 /** Where every lane lies, px from the top of the sheet. */
 export const lanes = {
   axis: { top: 0, height: 36 },
-  ground: { top: 44, height: 216 },
-  wall: { top: 274, height: 146 },
-  judged: { top: 432, height: 66 },
-  scope: { top: 508, height: 54 },
-  ways: { top: 574, height: 96 },
+  ground: { top: 42, height: 186 },
+  wall: { top: 240, height: 132 },
+  judged: { top: 380, height: 66 },
+  scope: { top: 454, height: 60 },
+  ways: { top: 530, height: 96 },
 } as const;
-export const sheetHeight = 674;
+export const sheetHeight = 630;
 export const gutter_px = 100;
 export const margin_px = 16;
 
 export interface SheetScale {
   readonly x: ScaleLinear<number, number>;
   readonly width: number;
+  /** The line's own ends, ft. */
   readonly from_ft: number;
   readonly to_ft: number;
+  /** What can be seen of it, ft. */
+  readonly seen: Interval;
 }
 
-/** One station axis for all lanes, a little wider than the line so that its ends can be drawn. */
-export function sheetScale(line: LineView, width: number): SheetScale {
+/** What of a line is on the sheet when all of it is: a little more than the line, so that its ends can be drawn. */
+export function wholeOf(line: Interval): Interval {
   const [from_ft, to_ft] = [line.from_ft, Math.max(line.to_ft, line.from_ft + 1)];
   const spare = (to_ft - from_ft) * 0.03;
+  return { from_ft: from_ft - spare, to_ft: to_ft + spare };
+}
+
+/** One station axis for all lanes, over the whole line or the window that was zoomed into. */
+export function sheetScale(line: LineView, width: number, window?: Interval): SheetScale {
+  const seen = window ?? wholeOf(line);
   return {
-    x: scaleLinear([from_ft - spare, to_ft + spare], [gutter_px, width - margin_px]),
+    x: scaleLinear([seen.from_ft, seen.to_ft], [gutter_px, width - margin_px]),
     width,
-    from_ft,
-    to_ft,
+    from_ft: line.from_ft,
+    to_ft: Math.max(line.to_ft, line.from_ft + 1),
+    seen,
   };
+}
+
+/** The middle of what can be seen of a stretch, px; undefined where none of it can. */
+export function seenMiddle(scale: SheetScale, stretch: Interval): number | undefined {
+  const part = clip(stretch, scale.seen);
+  return part && (scale.x(part.from_ft) + scale.x(part.to_ft)) / 2;
 }
 
 /** Invert depth at a station, ft. */

@@ -1,22 +1,44 @@
-import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { useMemo, useState } from 'react';
-import { jobHead } from '../../core/job/edit.js';
-import type { School } from '../../core/job/vocabulary.js';
-import { TypedLine } from '../log/typed-line';
-import { money } from '../shell/format';
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { jobHead, lineHead } from '../../core/job/edit.js';
+import { rulesInForce } from '../../core/job/rules-schema.js';
+import type { Pin } from '../../core/job/schema.js';
+import type { Method, School } from '../../core/job/vocabulary.js';
+import type { Interval } from '../../core/line/intervals.js';
+import {
+  withEndMoved,
+  withJoined,
+  withMethod,
+  without,
+  withSplit,
+  pinsOn,
+  type PlacedPin,
+} from '../../core/scope/pin-edits.js';
+import { ownRules } from '../rules/own-rules';
 import { useJobContext, type JobContext } from '../shell/job-layout';
+import { fileName } from '../shell/save';
 import { Faults } from '../shell/trouble';
-import { Axis } from './axis';
-import { GroundLane } from './ground-lane';
-import { Hairline } from './hairline';
-import { JudgedLane } from './judged-lane';
-import { Patterns } from './patterns';
+import { WorkingOut } from '../shell/working-out';
+import { differsFrom } from './differs';
+import { Drawing } from './drawing';
+import { Foot } from './foot';
+import { Legend } from './legend';
+import { Minimap } from './minimap';
+import { PinPart } from './pin-part';
 import { ReasonPanel } from './reason-panel';
-import { barsOf, ScopeLane, type ScopeBar } from './scope-lane';
-import { gutter_px, lanes, sheetHeight, sheetScale } from './sheet-scale';
+import { saveDxf, saveSvg } from './save-drawing';
+import { barsOf, weightiest, type ScopeBar } from './scope-bars';
+import { SheetKeys } from './sheet-keys';
+import { sheetScale } from './sheet-scale';
+import { SheetTools } from './sheet-tools';
+import { nextEnd, snapped } from './snap';
+import { useSheetKeys } from './use-sheet-keys';
+import { useTrial } from './use-trial';
 import { useWidth } from './use-width';
-import { WallLane } from './wall-lane';
-import { WaysLane } from './ways-lane';
+import { useWindow } from './use-window';
+
+// Charts are fetched when they are first asked for.
+const GradeStrip = lazy(() => import('./grade-strip'));
 
 /** A phone scrolls sideways at a scale that can be read, px. */
 const leastWidth_px = 820;
@@ -26,120 +48,271 @@ export function SheetView() {
   const context = useJobContext();
   const { lineView, lineScope, view } = context;
   if (!view || !lineView || !lineScope) {
-    return (
-      <Text p="6" color="soft" role="status">
-        Working it out…
-      </Text>
-    );
+    return <WorkingOut />;
   }
   return <Sheet key={lineView.id} {...context} view={view} lineView={lineView} lineScope={lineScope} />;
 }
 
 type Known = JobContext & Required<{ [K in 'view' | 'lineView' | 'lineScope']: NonNullable<JobContext[K]> }>;
 
-function Sheet({ job, line, view, lineView, lineScope, complete, change }: Known) {
+/** An end of a bar that is under a finger now. */
+interface Drag {
+  readonly bar: ScopeBar;
+  readonly end: 'from' | 'to';
+  readonly to_ft: number;
+}
+
+function Sheet({
+  job,
+  inForce,
+  firm,
+  line,
+  view,
+  lineView,
+  lineScope,
+  complete,
+  caughtUp,
+  change,
+  setLineId,
+}: Known) {
   const [ref, boxWidth] = useWidth<HTMLDivElement>(944);
   const width = Math.max(leastWidth_px, boxWidth);
-  const scale = useMemo(() => sheetScale(lineView, width), [lineView, width]);
-  const bars = useMemo(() => barsOf(lineScope), [lineScope]);
-  const [chosen, setChosen] = useState<string>();
+  const window = useWindow(lineView);
+  const scale = useMemo(() => sheetScale(lineView, width, window.shown), [lineView, width, window.shown]);
+  const drawing = useRef<SVGSVGElement>(null);
+  const [chosenAt, setChosenAt] = useState<number>();
   const [finding, setFinding] = useState<string>();
   const [at, setAt] = useState<number>();
-  const selected = bars.find(({ key }) => key === chosen) ?? weightiest(bars);
-  const empty = lineView.to_ft - lineView.from_ft < 0.05;
+  const [drag, setDrag] = useState<Drag>();
+  const [cannot, setCannot] = useState<string>();
+  const [lookedAt, setLookedAt] = useState<School>();
+  const [open, setOpen] = useState<'legend' | 'keys'>();
+  const [gradeOpen, setGradeOpen] = useState(false);
+  const trial = useTrial(inForce, line.id, caughtUp);
+  const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
 
-  const follow = (event: React.PointerEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const station = scale.x.invert(event.clientX - box.left);
-    setAt(station >= lineView.from_ft - 0.01 && station <= lineView.to_ft + 0.01 ? station : undefined);
+  // What is tried takes the place of what stands, as long as it can be done.
+  const triedLine = trial.tried?.lines.find(({ id }) => id === line.id);
+  const can = triedLine?.feasible ?? true;
+  const shown = triedLine?.feasible ? triedLine : lineScope;
+  const scope = triedLine?.feasible && trial.tried ? { ...view.scope, ...trial.tried } : view.scope;
+  const bars = useMemo(() => barsOf(shown), [shown]);
+  const selected =
+    drag?.bar ??
+    (chosenAt === undefined
+      ? weightiest(bars)
+      : bars.find(({ from_ft, to_ft }) => from_ft <= chosenAt && chosenAt <= to_ft));
+  const empty = lineView.to_ft - lineView.from_ft < 0.05;
+  const refusal = drag && !can ? cannotBe(trial.tried?.cannot) : cannot;
+
+  const choose = (bar: ScopeBar) => {
+    setChosenAt((bar.from_ft + bar.to_ft) / 2);
+    setFinding(undefined);
+    setCannot(undefined);
   };
-  const step = (event: React.KeyboardEvent) => {
-    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    const from = at ?? (by > 0 ? lineView.from_ft - 0.5 : lineView.to_ft + 0.5);
-    setAt(Math.min(lineView.to_ft, Math.max(lineView.from_ft, from + by * (event.shiftKey ? 5 : 0.5))));
+  const commit = async (pins: readonly Pin[], around: Interval) => {
+    setCannot(undefined);
+    const found = await trial.settle(pins, around);
+    setDrag(undefined);
+    const own = found?.lines.find(({ id }) => id === line.id);
+    if (own && !own.feasible) {
+      setCannot(cannotBe(found?.cannot));
+      trial.stop();
+      return;
+    }
+    setChosenAt((around.from_ft + around.to_ft) / 2);
+    const { pins: _old, ...head } = lineHead(line);
+    const set = pins.length > 0 ? { ...head, pins: [...pins] } : head;
+    await change.say([{ kind: 'line', line: line.id, set }]);
+  };
+  const moveEnd = (end: 'from' | 'to', raw_ft: number, last: boolean) => {
+    const bar = drag?.bar ?? selected;
+    if (!bar?.action) return;
+    const bounds = { end, other_ft: bar[end === 'from' ? 'to_ft' : 'from_ft'] };
+    const now = drag?.to_ft ?? bar[`${end}_ft`];
+    let to_ft = snapped(raw_ft, lineScope.mayEnd_ft, lineView, bounds);
+    // A small step by key goes at least to the next place where an action may end.
+    if (last && !drag && to_ft !== undefined && Math.abs(to_ft - now) < 0.01) {
+      to_ft = nextEnd(now, raw_ft, lineScope.mayEnd_ft) ?? to_ft;
+    }
+    if (to_ft === undefined) return;
+    const pins = withEndMoved(lineView.pins, bar, end, to_ft, spotMost_ft);
+    const around = { from_ft: bar.from_ft, to_ft: bar.to_ft, [`${end}_ft`]: to_ft };
+    if (last) {
+      if (Math.abs(to_ft - bar[`${end}_ft`]) < 0.01) {
+        setDrag(undefined);
+        trial.stop();
+      } else void commit(pins, around);
+      return;
+    }
+    if (drag?.end === end && Math.abs(drag.to_ft - to_ft) < 1e-9) return;
+    setCannot(undefined);
+    setDrag({ bar, end, to_ft });
+    trial.ask(pins, around);
+  };
+  const doHere = (method: Method) => {
+    if (selected) void commit(withMethod(lineView.pins, selected, method, spotMost_ft), selected);
+  };
+  const lift = (pins: readonly PlacedPin[]) => {
+    const [first] = pins;
+    if (first) void commit(without(lineView.pins, pins), selected ?? first);
+  };
+  const join = () => {
+    if (!selected?.action) return;
+    const acts = bars.filter(({ action }) => action);
+    const here = acts.findIndex(({ key }) => key === selected.key);
+    const other = acts[here + 1] ?? acts[here - 1];
+    if (!other) {
+      setCannot('There is nothing else on this line to join it with.');
+      return;
+    }
+    const whole = {
+      from_ft: Math.min(selected.from_ft, other.from_ft),
+      to_ft: Math.max(selected.to_ft, other.to_ft),
+    };
+    void commit(withJoined(lineView.pins, selected, other, spotMost_ft), whole);
+  };
+  const split = () => {
+    if (!selected?.action) return;
+    if (!['line', 'short-line', 'burst'].includes(selected.method)) {
+      setCannot('Two digs that touch are one: choose what is done between them instead.');
+      return;
+    }
+    const inside = lineScope.mayEnd_ft.filter((x) => x > selected.from_ft + 0.5 && x < selected.to_ft - 0.5);
+    const wanted =
+      at !== undefined && at > selected.from_ft && at < selected.to_ft
+        ? at
+        : (selected.from_ft + selected.to_ft) / 2;
+    const [nearest] = [...inside].sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted));
+    if (nearest === undefined) setCannot('It is too short to split.');
+    else void commit(withSplit(lineView.pins, nearest), { from_ft: selected.from_ft, to_ft: nearest });
   };
   const take = (school: School) => {
     const head = jobHead(job);
-    void change
-      .edit([{ kind: 'job', set: { ...head, rules: { ...head.rules, school } } }])
-      .catch(() => undefined);
+    void change.say([{ kind: 'job', set: { ...head, rules: { ...head.rules, school } } }]);
   };
   const showFinding = (id: string) => {
     setFinding(id);
     const own = lineView.findings.find((each) => each.id === id);
-    const bar =
-      own && bars.find((each) => each.from_ft <= own.from_ft + 1e-6 && own.from_ft <= each.to_ft + 1e-6);
-    if (bar) setChosen(bar.key);
+    if (own) setChosenAt(own.from_ft);
   };
+  const go = (by: number) => {
+    const here = bars.findIndex(({ key }) => key === selected?.key);
+    const next = bars[Math.min(bars.length - 1, Math.max(0, here + by))];
+    if (next) choose(next);
+  };
+  const about = at ?? (selected ? (selected.from_ft + selected.to_ft) / 2 : undefined);
+  const actions = {
+    zoom: (times: number) => {
+      window.zoom(times, about);
+    },
+    fit: window.fit,
+    legend: () => {
+      setOpen(open === 'legend' ? undefined : 'legend');
+    },
+    grade: () => {
+      setGradeOpen(!gradeOpen);
+    },
+    keys: () => {
+      setOpen(open === 'keys' ? undefined : 'keys');
+    },
+    save: (as: 'svg' | 'dxf') => {
+      const name = fileName(`${job.title} ${line.name ?? line.id}`);
+      if (as === 'dxf') void saveDxf(lineView, shown, name);
+      else if (drawing.current) saveSvg(drawing.current, name);
+    },
+  };
+  useSheetKeys({
+    ...actions,
+    doHere,
+    join,
+    split,
+    go,
+    lift: () => {
+      if (selected) lift(pinsOn(lineView.pins, selected));
+    },
+    pan: (share: number) => {
+      window.pan(share * (scale.seen.to_ft - scale.seen.from_ft));
+    },
+    undo: () => void change.undo(),
+    redo: () => void change.redo(),
+    stop: () => {
+      setOpen(undefined);
+      setCannot(undefined);
+    },
+  });
   return (
-    <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
-      <Flex direction="column" flex={{ lg: 1 }} minWidth={0} minHeight={{ lg: 0 }}>
+    <Flex
+      height="100%"
+      direction={{ base: 'column', lg: 'row' }}
+      overflow={{ base: 'auto', lg: 'hidden' }}
+      className="printed-sheet"
+    >
+      <Flex direction="column" flex={{ lg: 1 }} minWidth={0} minHeight={{ lg: 0 }} position="relative">
         {change.error && <Faults error={change.error} onClose={change.reset} />}
+        <SheetTools
+          zoomed={window.shown !== undefined}
+          gradeOpen={gradeOpen}
+          legendOpen={open === 'legend'}
+          cannot={refusal}
+          actions={actions}
+        >
+          <Minimap line={lineView} bars={bars} window={window} />
+        </SheetTools>
         <Box ref={ref} flex={{ lg: 1 }} overflow="auto" minHeight={{ lg: 0 }} data-testid="sheet">
           {empty ? (
             <Text p="6" color="soft">
               Nothing is known of this line yet. Type the first reading below, or open the camera log.
             </Text>
           ) : (
-            <chakra.svg
-              width={width}
-              height={sheetHeight}
-              viewBox={`0 0 ${width} ${sheetHeight}`}
-              display="block"
-              tabIndex={0}
-              role="group"
-              aria-label="Sheet. Left and right arrows move the hairline."
-              onPointerMove={follow}
-              onPointerDown={follow}
-              onPointerLeave={() => {
-                setAt(undefined);
-              }}
-              onKeyDown={step}
-            >
-              <Patterns />
-              <LaneNames
-                lineView={lineView}
-                datum={line.points.find(({ id }) => id === line.datum)?.name ?? line.datum}
-              />
-              <Axis scale={scale} />
-              <GroundLane
+            <>
+              <Drawing
+                ref={drawing}
                 line={lineView}
-                scope={lineScope}
+                lineScope={shown}
+                scope={scope}
                 scale={scale}
-                selected={selected?.action?.id}
-                onSelect={setChosen}
+                window={window}
+                datum={line.points.find(({ id }) => id === line.datum)?.name ?? line.datum}
+                bars={bars}
+                selected={selected}
+                finding={finding}
+                at={at}
+                moving={drag}
+                differs={differsFrom(
+                  bars,
+                  view.scope.ways.find(({ school }) => school === lookedAt)?.bars[line.id],
+                )}
+                on={{
+                  station: setAt,
+                  bar: choose,
+                  finding: showFinding,
+                  hole: (actionId) => {
+                    const bar = bars.find(({ action }) => action?.id === actionId);
+                    if (bar) choose(bar);
+                  },
+                  end: moveEnd,
+                  take,
+                  lookAt: setLookedAt,
+                  line: setLineId,
+                }}
               />
-              <WallLane line={lineView} scale={scale} selected={finding} onSelect={showFinding} />
-              <JudgedLane line={lineView} scale={scale} />
-              {lineScope.feasible ? (
-                <ScopeLane
-                  bars={bars}
-                  scale={scale}
-                  selected={selected?.key}
-                  onSelect={(key) => {
-                    setChosen(key);
-                    setFinding(undefined);
-                  }}
-                />
-              ) : (
-                <text
-                  x={gutter_px}
-                  y={lanes.scope.top + 30}
-                  fontSize={15}
-                  fontWeight={700}
-                  style={{ fill: 'var(--chakra-colors-signal-ink)' }}
-                >
-                  No way satisfies the rules and pins here: see the panel.
-                </text>
+              {gradeOpen && (
+                <Suspense fallback={<Text p="4">Drawing it…</Text>}>
+                  <GradeStrip line={lineView} scope={shown} scale={scale} />
+                </Suspense>
               )}
-              <WaysLane scope={view.scope} lineId={lineView.id} scale={scale} onTake={take} />
-              {at !== undefined && <Hairline line={lineView} scale={scale} station_ft={at} />}
-            </chakra.svg>
+            </>
           )}
         </Box>
-        <Foot job={job} line={line} lineView={lineView} lineScope={lineScope} view={view} change={change} />
+        {open === 'legend' && (
+          <Legend
+            onClose={() => {
+              setOpen(undefined);
+            }}
+          />
+        )}
+        <Foot job={job} line={line} lineView={lineView} lineScope={shown} scope={scope} change={change} />
       </Flex>
       <Box
         as="aside"
@@ -153,139 +326,38 @@ function Sheet({ job, line, view, lineView, lineScope, complete, change }: Known
         overflowY={{ lg: 'auto' }}
         px="4.5"
         py="3"
+        className="not-printed"
       >
         <ReasonPanel
-          bar={selected}
+          bar={bars.find(({ key }) => key === selected?.key) ?? selected}
           finding={finding}
           lineView={lineView}
-          lineScope={lineScope}
-          scope={view.scope}
+          lineScope={shown}
+          scope={scope}
           complete={complete}
           line={line}
-        />
-      </Box>
-    </Flex>
-  );
-}
-
-/** What to show first: the dearest action, else the longest stretch. */
-function weightiest(bars: readonly ScopeBar[]): ScopeBar | undefined {
-  return [...bars].sort(
-    (a, b) => (b.action?.cost ?? 0) - (a.action?.cost ?? 0) || b.to_ft - b.from_ft - (a.to_ft - a.from_ft),
-  )[0];
-}
-
-const LaneName = ({ top, name, says }: { top: number; name: string; says?: readonly string[] }) => (
-  <g>
-    <text x={14} y={top} fontSize={15} fontWeight={700} style={{ fontFamily: 'var(--chakra-fonts-heading)' }}>
-      {name}
-    </text>
-    {(says ?? []).map((line, i) => (
-      <text
-        key={line}
-        x={14}
-        y={top + 17 + i * 15}
-        fontSize={12}
-        style={{ fill: 'var(--chakra-colors-soft)' }}
-      >
-        {line}
-      </text>
-    ))}
-  </g>
-);
-
-function LaneNames({ lineView, datum }: { lineView: Known['lineView']; datum: string }) {
-  return (
-    <>
-      <LaneName top={lanes.axis.top + 20} name="Feet" says={[`from ${datum}`.slice(0, 16)]} />
-      <LaneName
-        top={lanes.ground.top + 36}
-        name="Ground"
-        says={[lineView.depthKnown ? 'ft deep' : 'depth assumed']}
-      />
-      <LaneName top={lanes.wall.top + 14} name="Wall" says={['unrolled,', 'water in the', 'middle']} />
-      <LaneName top={lanes.judged.top + 30} name="Judged" />
-      <LaneName top={lanes.scope.top + 22} name="Scope" />
-      <LaneName top={lanes.ways.top + 20} name="Ways" says={['to do it']} />
-    </>
-  );
-}
-
-function Foot({
-  job,
-  line,
-  lineView,
-  lineScope,
-  view,
-  change,
-}: Pick<Known, 'job' | 'line' | 'lineView' | 'lineScope' | 'view' | 'change'>) {
-  const run = line.runs.at(-1);
-  const { prices } = view.scope;
-  const liners = lineScope.actions.filter(({ liner }) => liner);
-  const laid = lineScope.actions.reduce((sum, { pipe }) => sum + (pipe?.laid.value ?? 0), 0);
-  const lined = liners.reduce((sum, { liner }) => sum + (liner?.host.value ?? 0), 0);
-  const cleaned = lineScope.segments
-    .filter(({ method }) => method === 'clean')
-    .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
-  const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
-  const range = view.scope.ifUnseenIs;
-  return (
-    <Flex
-      borderTop="1px solid"
-      borderColor="ink"
-      align="center"
-      gap="4"
-      px="3.5"
-      py="1.5"
-      wrap={{ base: 'wrap', md: 'nowrap' }}
-      flexShrink={0}
-      data-testid="totals"
-    >
-      <Box flex="1" minWidth={{ base: '100%', md: '260px' }} maxWidth="520px" position="relative">
-        {run && (
-          <TypedLine
-            line={line}
-            lineView={lineView}
-            runId={run.id}
-            pass="back"
-            waterClock={undefined}
-            change={change}
-            compact
-          />
-        )}
-      </Box>
-      <Box fontSize="13.5px" flex={{ md: 1 }}>
-        <Text>{[count(lineScope.pits.length, 'hole'), count(liners.length, 'liner')].join(' · ')}</Text>
-        <Text>
-          {[
-            laid > 0 ? `${laid.toFixed(1)} ft of new pipe` : '',
-            lined > 0 ? `${lined.toFixed(1)} ft lined` : '',
-            cleaned > 0 ? `${cleaned.toFixed(1)} ft cleaned` : '',
-          ]
-            .filter(Boolean)
-            .join(' · ') || 'nothing to do'}
-        </Text>
-      </Box>
-      <Box textAlign="right" ml="auto">
-        <Text
-          fontFamily="heading"
-          fontWeight={700}
-          fontSize="25px"
-          lineHeight="1.1"
-          data-testid="total"
-          whiteSpace="nowrap"
+          ownRules={ownRules(job, firm)}
         >
-          {view.scope.feasible ? money(prices.total, prices.currency) : 'no way'}
-        </Text>
-        {view.scope.firstStep && view.scope.feasible && (
-          <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
-            {Math.abs(range.failed - range.sound) < 0.005
-              ? 'look again first'
-              : `${money(range.sound, prices.currency)} to ${money(range.failed, prices.currency)} until seen`}
-          </Text>
-        )}
+          <PinPart
+            bar={selected}
+            pins={lineView.pins}
+            onMethod={doHere}
+            onJoin={join}
+            onSplit={split}
+            onLift={lift}
+          />
+        </ReasonPanel>
       </Box>
-      <chakra.span srOnly>{job.title}</chakra.span>
+      {open === 'keys' && (
+        <SheetKeys
+          onClose={() => {
+            setOpen(undefined);
+          }}
+        />
+      )}
     </Flex>
   );
 }
+
+const cannotBe = (why: string | undefined): string =>
+  why === undefined ? 'That cannot be.' : `That cannot be: ${why}.`;

@@ -3,6 +3,7 @@ import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/logline/say.js';
 import { feet } from '../shell/format';
 import { lanes, type SheetScale } from './sheet-scale';
+import { useRoving } from './use-roving';
 
 const { top, height } = lanes.wall;
 const ink = 'var(--chakra-colors-ink)';
@@ -44,6 +45,8 @@ interface Props {
 export function WallLane({ line, scale, selected, onSelect }: Props) {
   const { x } = scale;
   const [left, right] = [x(line.from_ft), x(line.to_ft)];
+  const findings = line.findings.filter(({ kind }) => kind !== 'main-backed-up');
+  const roving = useRoving('finding', findings.length);
   return (
     <g aria-label="Wall">
       <rect x={left} y={top} width={right - left} height={height} fill="var(--chakra-colors-sheet)" />
@@ -100,50 +103,39 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
         stroke={ink}
         strokeWidth={1.5}
       />
-      {['12', '3', '6', '9'].map((clock, i) => (
-        <text
-          key={clock}
-          x={left - 8}
-          y={top + (i * height) / 4 + (i === 0 ? 9 : 4.5)}
-          fontSize={13}
-          textAnchor="end"
-          style={{ fill: 'var(--chakra-colors-soft)' }}
-        >
-          {clock}
-        </text>
-      ))}
-      {line.findings
-        .filter(({ kind }) => kind !== 'main-backed-up')
-        .map((finding) => (
-          <g
-            key={finding.id}
-            role="button"
-            tabIndex={0}
-            aria-label={`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}
-            opacity={finding.settled ? 0.5 : 1}
-            style={{ cursor: 'pointer' }}
-            onClick={() => {
-              onSelect(finding.id);
-            }}
-            onKeyDown={(event) => {
-              if (event.key === 'Enter' || event.key === ' ') onSelect(finding.id);
-            }}
-          >
-            <title>{`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}</title>
-            <rect
-              x={x(finding.place.from_ft) - 4}
-              y={top}
-              width={x(finding.place.to_ft) - x(finding.place.from_ft) + 8}
-              height={height}
-              fill="transparent"
-              stroke={selected === finding.id ? 'var(--chakra-colors-signal)' : 'none'}
-              strokeWidth={2}
-            />
-            <g strokeDasharray={finding.possible ? '3 3' : undefined}>
-              <Drawn finding={finding} scale={scale} />
+      <g role="list" aria-label="Findings" {...roving.row}>
+        {findings.map((finding, index) => (
+          <g key={finding.id} role="listitem">
+            <g
+              role="button"
+              {...roving.item(index)}
+              aria-label={`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}
+              opacity={finding.settled ? 0.5 : 1}
+              style={{ cursor: 'pointer' }}
+              onClick={() => {
+                onSelect(finding.id);
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter' || event.key === ' ') onSelect(finding.id);
+              }}
+            >
+              <title>{`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}</title>
+              <rect
+                x={x(finding.place.from_ft) - 4}
+                y={top}
+                width={x(finding.place.to_ft) - x(finding.place.from_ft) + 8}
+                height={height}
+                fill="transparent"
+                stroke={selected === finding.id ? 'var(--chakra-colors-signal)' : 'none'}
+                strokeWidth={2}
+              />
+              <g strokeDasharray={finding.possible ? '3 3' : undefined}>
+                <Drawn finding={finding} scale={scale} />
+              </g>
             </g>
           </g>
         ))}
+      </g>
     </g>
   );
 }
@@ -157,7 +149,8 @@ function wobble(seed: string): () => number {
   };
 }
 
-function Drawn({ finding, scale }: { finding: FindingView; scale: SheetScale }) {
+/** A finding as the thing it is; the legend draws the same. */
+export function Drawn({ finding, scale }: { finding: FindingView; scale: SheetScale }) {
   const { x } = scale;
   const [from, to] = [x(finding.from_ft), x(finding.to_ft)];
   const middle = (from + to) / 2;

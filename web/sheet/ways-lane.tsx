@@ -1,7 +1,8 @@
 import type { School } from '../../core/job/vocabulary.js';
 import type { Scope } from '../../core/scope/scope.js';
 import { money, schoolWords } from '../shell/format';
-import { barFill } from './scope-lane';
+import { barFill } from './scope-bars';
+import { useRoving } from './use-roving';
 import { gutter_px, lanes, margin_px, type SheetScale } from './sheet-scale';
 
 const { top } = lanes.ways;
@@ -12,31 +13,47 @@ interface Props {
   readonly lineId: string;
   readonly scale: SheetScale;
   readonly onTake: (school: School) => void;
+  /** A way is pointed at or has the focus. */
+  readonly onLookAt: (school: School | undefined) => void;
 }
 
 /** The three schools, each a thin bar with its price and what it carries; one press makes it the scope. */
-export function WaysLane({ scope, lineId, scale, onTake }: Props) {
+export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
   const right = scale.width - margin_px;
   const split = gutter_px + (right - gutter_px) * 0.52;
   const short = (station: number) =>
     gutter_px +
     ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) *
       (split - gutter_px - 16);
+  const roving = useRoving('way', scope.ways.length);
   const cents = (amount: number) => money(amount, scope.prices.currency);
   return (
-    <g aria-label="Ways to do it" role="radiogroup">
+    <g aria-label="Ways to do it" role="radiogroup" {...roving.row}>
       {scope.ways.map((way, i) => {
         const y = top + i * row_px;
         const chosen = way.school === scope.school;
         const words = schoolWords[way.school];
         const says = way.feasible
-          ? `${cents(way.total)}, then ${cents(way.carried)} over ten years`
+          ? `${cents(way.total)}, then ${cents(way.carried)} over ten years, ${leavesWords(way.leaves)}`
           : 'no way';
         return (
           <g
             key={way.school}
             role="radio"
-            tabIndex={0}
+            {...roving.item(i)}
+            onFocus={() => {
+              roving.item(i).onFocus();
+              onLookAt(way.school);
+            }}
+            onBlur={() => {
+              onLookAt(undefined);
+            }}
+            onPointerEnter={() => {
+              onLookAt(way.school);
+            }}
+            onPointerLeave={() => {
+              onLookAt(undefined);
+            }}
             aria-checked={chosen}
             aria-label={`${words.name}, ${words.means}: ${says}`}
             style={{ cursor: 'pointer' }}
@@ -87,18 +104,32 @@ export function WaysLane({ scope, lineId, scale, onTake }: Props) {
             >
               {way.feasible ? cents(way.total) : 'no way'}
             </text>
-            <text
-              x={right - 8}
-              y={y + 20}
-              fontSize={13}
-              textAnchor="end"
-              style={{ fill: 'var(--chakra-colors-soft)' }}
-            >
-              {way.feasible ? `${cents(way.carried)} in ten years` : ''}
-            </text>
+            {way.feasible &&
+              [`${cents(way.carried)} in ten years`, leavesWords(way.leaves)].map((words_, line) => (
+                <text
+                  key={line}
+                  x={right - 8}
+                  y={y + 13 + line * 13}
+                  fontSize={12}
+                  textAnchor="end"
+                  style={{ fill: 'var(--chakra-colors-soft)' }}
+                >
+                  {words_}
+                </text>
+              ))}
           </g>
         );
       })}
     </g>
   );
+}
+
+/** What a way leaves as it is, worst first. */
+function leavesWords(leaves: Scope['ways'][number]['leaves']): string {
+  const parts = ([4, 3, 2] as const).flatMap((grade) =>
+    leaves[grade] > 0
+      ? [`${leaves[grade]} ${grade === 2 ? 'to watch' : grade === 3 ? 'to fix' : 'failed'}`]
+      : [],
+  );
+  return parts.length > 0 ? `leaves ${parts.join(', ')}` : 'leaves nothing undone';
 }

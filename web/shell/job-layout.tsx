@@ -1,11 +1,13 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { History } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
 import type { JobView, LineView } from '../../core/scope/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import type { Job, Line } from '../../core/job/schema.js';
+import { underFirm, type Firm } from '../../core/job/firm.js';
 import { Refused } from '../api/client';
+import { useFirm } from '../api/firm';
 import { useEdit, useFollow, useJob, type Change } from '../api/jobs';
 import { useOutbox } from '../api/outbox';
 import { useView } from '../api/view';
@@ -18,13 +20,19 @@ import { Faults } from './trouble';
 
 export interface JobContext {
   readonly id: string;
+  /** The job as it was said. */
   readonly job: Job;
+  /** The job with its firm's rules and prices under its own: what is scoped and priced. */
+  readonly inForce: Job;
+  readonly firm: Firm;
   readonly line: Line;
   readonly view: JobView | undefined;
   readonly lineView: LineView | undefined;
   readonly lineScope: LineScope | undefined;
   /** Runners-up and options have been worked out too. */
   readonly complete: boolean;
+  /** What is worked out is of this very job, not of the one before. */
+  readonly caughtUp: boolean;
   readonly change: Change;
   /** Sets of edits kept here until the server answers. */
   readonly waiting: number;
@@ -59,7 +67,9 @@ export function JobLayout() {
   const waiting = outbox.filter(({ state }) => state === 'waiting').length;
   const [lineId, setLineId] = useState<string>();
   const [historyOpen, setHistoryOpen] = useState(false);
-  const { view, error, complete } = useView(jobId, job);
+  const { firm } = useFirm();
+  const inForce = useMemo(() => (job && firm ? underFirm(job, firm) : undefined), [job, firm]);
+  const { view, error, complete, caughtUp } = useView(jobId, inForce);
   const change = useEdit(jobId);
   useEffect(() => {
     if (job) document.title = `${job.title} · Open Trench`;
@@ -72,7 +82,7 @@ export function JobLayout() {
     .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   const open = view?.lines.some(({ endReached }) => !endReached) ?? false;
   return (
-    <Flex direction="column" height="100%" overflow="hidden">
+    <Flex direction="column" height="100%" overflow="hidden" className="page">
       <Header>
         <Flex
           direction="column"
@@ -97,6 +107,7 @@ export function JobLayout() {
           <Tab to="log">Camera log</Tab>
           <Tab to="sheet">Sheet</Tab>
           <Tab to="lengths">Lengths</Tab>
+          <Tab to="holes">Holes</Tab>
           <Tab to="rules">Rates and rules</Tab>
         </Flex>
         <Box flex="1" />
@@ -210,17 +221,20 @@ export function JobLayout() {
         />
       )}
       <Box as="main" flex="1" minHeight={0}>
-        {job && line && (
+        {job && inForce && firm && line && (
           <Outlet
             context={
               {
                 id: jobId,
                 job,
+                inForce,
+                firm,
                 line,
                 view,
                 lineView: view?.lines.find(({ id }) => id === line.id),
                 lineScope: view?.scope.lines.find(({ id }) => id === line.id),
                 complete,
+                caughtUp,
                 change,
                 waiting,
                 setLineId,

@@ -7,3 +7,6 @@ export function save(file: Blob, name: string): void {
   link.click();
   URL.revokeObjectURL(url);
 }
+
+/** A title as the name of a file, without its ending. */
+export const fileName = (title: string): string => title.toLowerCase().replace(/[^a-z0-9]+/g, '-');

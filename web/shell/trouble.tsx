@@ -1,7 +1,7 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import type { FallbackProps } from 'react-error-boundary';
 import type { Fault } from '../../core/job/read.js';
-import { Refused } from '../api/client';
+import { asError, Refused } from '../api/client';
 import { Press } from './controls';
 
 /** The page broke: nothing that was typed is lost, for the server has it. */
@@ -13,7 +13,7 @@ export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
       </Heading>
       <Text mb="2">What you entered is safe: it was written down before the page said so.</Text>
       <Text color="soft" mb="5">
-        {error instanceof Error ? error.message : String(error)}
+        {asError(error).message}
       </Text>
       <Press onClick={resetErrorBoundary}>Try again</Press>
     </Box>

@@ -1,6 +1,34 @@
-import { chakra, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Choice, Field } from '../shell/controls';
+
+/** Text that is taken when it is left or on Enter and let go on Escape; what is wrong is not taken. */
+function useTyped(
+  kept: string,
+  take: (typed: string) => void,
+  isWrong: (typed: string) => boolean = () => false,
+) {
+  const [typed, setTyped] = useState<string>();
+  const text = typed ?? kept;
+  const wrong = isWrong(text);
+  const leave = () => {
+    if (typed === undefined || wrong) return;
+    setTyped(undefined);
+    take(typed);
+  };
+  const props = {
+    value: text,
+    onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
+      setTyped(event.target.value);
+    },
+    onBlur: leave,
+    onKeyDown: (event: React.KeyboardEvent) => {
+      if (event.key === 'Enter') leave();
+      if (event.key === 'Escape') setTyped(undefined);
+    },
+  };
+  return { props, wrong };
+}
 
 /** A number that is taken when it is left or on Enter; what is no number is marked and changes nothing. */
 export function NumberCell({
@@ -16,16 +44,14 @@ export function NumberCell({
   least?: number;
   placeholder?: string;
 }) {
-  const [typed, setTyped] = useState<string>();
-  const text = typed ?? (value === undefined ? '' : String(value));
-  const number = Number(text);
-  const wrong = text.trim() !== '' && !(Number.isFinite(number) && number >= least);
-  const take = () => {
-    if (typed === undefined || wrong) return;
-    setTyped(undefined);
-    const next = text.trim() === '' ? undefined : number;
-    if (next !== value) onChange(next);
-  };
+  const { props, wrong } = useTyped(
+    value === undefined ? '' : String(value),
+    (typed) => {
+      const next = typed.trim() === '' ? undefined : Number(typed);
+      if (next !== value) onChange(next);
+    },
+    (typed) => typed.trim() !== '' && !(Number.isFinite(Number(typed)) && Number(typed) >= least),
+  );
   return (
     <Field
       aria-label={label}
@@ -33,16 +59,8 @@ export function NumberCell({
       title={wrong ? `${label}: a number${least >= 0 ? ', not below 0' : ''}` : label}
       inputMode="decimal"
       minWidth="74px"
-      value={text}
       placeholder={placeholder}
-      onChange={(event) => {
-        setTyped(event.target.value);
-      }}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') take();
-        if (event.key === 'Escape') setTyped(undefined);
-      }}
+      {...props}
     />
   );
 }
@@ -58,29 +76,11 @@ export function TextCell({
   onChange: (value: string | undefined) => void;
   placeholder?: string;
 }) {
-  const [typed, setTyped] = useState<string>();
-  const take = () => {
-    if (typed === undefined) return;
-    setTyped(undefined);
+  const { props } = useTyped(value ?? '', (typed) => {
     const next = typed.trim() === '' ? undefined : typed.trim();
     if (next !== value) onChange(next);
-  };
-  return (
-    <Field
-      aria-label={label}
-      minWidth="110px"
-      value={typed ?? value ?? ''}
-      placeholder={placeholder}
-      onChange={(event) => {
-        setTyped(event.target.value);
-      }}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') take();
-        if (event.key === 'Escape') setTyped(undefined);
-      }}
-    />
-  );
+  });
+  return <Field aria-label={label} minWidth="110px" placeholder={placeholder} {...props} />;
 }
 
 export function ChoiceCell<T extends string>({
@@ -161,17 +161,3 @@ export function EndCell({
     </Flex>
   );
 }
-
-export const Head = chakra('th', {
-  base: {
-    textAlign: 'left',
-    fontFamily: 'heading',
-    fontWeight: 700,
-    fontSize: '13px',
-    color: 'soft',
-    py: '1.5',
-    px: '2',
-    whiteSpace: 'nowrap',
-  },
-});
-export const Cell = chakra('td', { base: { py: '1', px: '2', verticalAlign: 'top' } });

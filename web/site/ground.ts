@@ -1,3 +1,4 @@
+import { freeId } from '../../core/job/free-id.js';
 import type { LineHead } from '../../core/job/schema.js';
 import type { HeldStretch } from '../../core/line/edit-stretches.js';
 import type { LineView } from '../../core/scope/job-view.js';
@@ -99,10 +100,4 @@ export function withNew(
       return add<'marks'>({ id, name: `mark ${id.slice(1)}` });
     }
   }
-}
-
-function freeId(taken: readonly string[], letter: string): string {
-  let next = 1;
-  while (taken.includes(`${letter}${next}`)) next++;
-  return `${letter}${next}`;
 }

@@ -1,8 +1,9 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
-import { Plus, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { jobHead, type Edit } from '../../core/job/edit.js';
 import type { Job, Line, LineHead } from '../../core/job/schema.js';
 import { soils } from '../../core/job/vocabulary.js';
+import { AddPress } from '../shell/add-press';
 import { Label, Press } from '../shell/controls';
 import { ChoiceCell, NumberCell, TextCell } from './cells';
 
@@ -178,17 +179,13 @@ export function LineFields({ line, setLine }: { line: Line; setLine: (patch: Par
           </Text>
         </Box>
       ))}
-      <Press
-        type="button"
-        look="quiet"
+      <AddPress
         onClick={() => {
           setLine({ serves: [...serves, { what: `fixture ${serves.length + 1}`, here: 'unknown' }] });
         }}
       >
-        <Flex as="span" align="center" gap="1">
-          <Plus size={16} /> Add what drains here
-        </Flex>
-      </Press>
+        Add what drains here
+      </AddPress>
       <Text fontSize="13px" color="soft">
         Proved in the camera log: 81.7 flush from upstairs bath arrives runs away.
       </Text>

@@ -2,7 +2,8 @@ import { Box, chakra, Text } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Press } from '../shell/controls';
-import { Cell, Head } from './cells';
+import { Cell, Head } from '../shell/table';
+import { withoutEmpty } from '../shell/without-empty';
 
 export interface Column<T> {
   readonly head: string;
@@ -39,7 +40,7 @@ export function ListTable<T extends object>({
     );
   }
   const setAt = (index: number) => (patch: Partial<T>) => {
-    onChange(items.map((each, i) => (i === index ? without({ ...each, ...patch }) : each)));
+    onChange(items.map((each, i) => (i === index ? withoutEmpty({ ...each, ...patch }) : each)));
   };
   return (
     <Box overflowX="auto">
@@ -91,9 +92,4 @@ export function ListTable<T extends object>({
       </chakra.table>
     </Box>
   );
-}
-
-/** Fields that were emptied are gone from the file, not there with nothing in them. */
-function without<T extends object>(item: T): T {
-  return Object.fromEntries(Object.entries(item).filter(([, value]) => value !== undefined)) as T;
 }

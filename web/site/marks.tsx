@@ -1,8 +1,7 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { Plus } from 'lucide-react';
 import type { LineHead } from '../../core/job/schema.js';
 import type { LineView } from '../../core/scope/job-view.js';
-import { Press } from '../shell/controls';
+import { AddPress } from '../shell/add-press';
 import { ChoiceCell, NumberCell, TextCell } from './cells';
 import { ListTable } from './list-table';
 
@@ -225,11 +224,9 @@ function Section({ title, onAdd }: { title: string; onAdd: () => void }) {
       <Heading as="h3" fontSize="15px">
         {title}
       </Heading>
-      <Press type="button" look="quiet" onClick={onAdd} aria-label={`Add: ${title}`}>
-        <Flex as="span" align="center" gap="1">
-          <Plus size={16} /> Add
-        </Flex>
-      </Press>
+      <AddPress onClick={onAdd} aria-label={`Add: ${title}`}>
+        Add
+      </AddPress>
     </Flex>
   );
 }

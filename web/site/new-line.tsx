@@ -2,7 +2,9 @@ import { Box, Flex, Grid } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { lineHead, type Edit } from '../../core/job/edit.js';
+import { freeId } from '../../core/job/free-id.js';
 import type { Job, LineHead, Run } from '../../core/job/schema.js';
+import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
@@ -32,10 +34,8 @@ export function NewLine({
     let id = base;
     for (let next = 2; taken.has(id); next++) id = `${base}-${next}`;
     const edits: Edit[] = [];
-    let tie = 'T1';
+    const tie = freeId(other?.points.map((point) => point.id) ?? [], 'T');
     if (other) {
-      const used = new Set(other.points.map((point) => point.id));
-      for (let next = 1; used.has(tie); next++) tie = `T${next}`;
       const at = Number(station);
       edits.push({
         kind: 'line',
@@ -83,7 +83,7 @@ export function NewLine({
       await change.edit(edits, { ownErrors: true });
       onDone(id);
     } catch (error) {
-      setFailed(error instanceof Error ? error : new Error(String(error)));
+      setFailed(asError(error));
     }
   };
   return (

@@ -1,10 +1,11 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { lineHead, type Edit } from '../../core/job/edit.js';
 import type { LineHead } from '../../core/job/schema.js';
 import { useJobContext } from '../shell/job-layout';
+import { AddPress } from '../shell/add-press';
 import { Press } from '../shell/controls';
+import { withoutEmpty } from '../shell/without-empty';
 import { listNames, listWords, withNew, type Chosen, type ListName } from './ground';
 import { JobFields, LineFields } from './job-fields';
 import { Lists } from './lists';
@@ -19,10 +20,10 @@ export function SiteView() {
   const [chosen, setChosen] = useState<Chosen>();
   const [cursor, setCursor] = useState<number>();
   const [adding, setAdding] = useState(false);
-  const edit = (edits: Edit[]) => void change.edit(edits).catch(() => undefined);
+  const edit = (edits: Edit[]) => void change.say(edits);
   const head = lineHead(line);
   const setHead = (set: LineHead) => {
-    edit([{ kind: 'line', line: line.id, set: strip(set) }]);
+    edit([{ kind: 'line', line: line.id, set: withoutEmpty(set, ['points']) }]);
   };
   const choose = (next: Chosen) => {
     setChosen(next);
@@ -124,18 +125,14 @@ export function SiteView() {
             ))}
           </Flex>
           <Box flex="1" />
-          <Press
-            type="button"
-            look="quiet"
+          <AddPress
             onClick={() => {
               add(list);
             }}
           >
-            <Flex as="span" align="center" gap="1">
-              <Plus size={17} /> Add {listWords[list].one}
-              {list === 'marks' ? '' : ` at ${cursor_ft.toFixed(1)}`}
-            </Flex>
-          </Press>
+            Add {listWords[list].one}
+            {list === 'marks' ? '' : ` at ${cursor_ft.toFixed(1)}`}
+          </AddPress>
         </Flex>
         {lineView && (
           <Lists
@@ -156,13 +153,4 @@ export function SiteView() {
       </Box>
     </Flex>
   );
-}
-
-/** A list that was emptied is gone from the file. */
-function strip(head: LineHead): LineHead {
-  return Object.fromEntries(
-    Object.entries(head).filter(
-      ([field, value]) => !(field !== 'points' && Array.isArray(value) && value.length === 0),
-    ),
-  ) as LineHead;
 }

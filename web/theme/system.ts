@@ -22,6 +22,7 @@ const config = defineConfig({
     },
     'h1, h2, h3': { fontFamily: 'heading', fontWeight: 700, margin: 0, letterSpacing: '-0.01em' },
     'button, input, select, textarea': { font: 'inherit', color: 'inherit' },
+    '*:focus:not(:focus-visible)': { outline: 'none' },
     '*:focus-visible': { outline: '3px solid var(--chakra-colors-water)', outlineOffset: '1px' },
     'svg text': { fontFamily: 'body', fill: 'var(--chakra-colors-ink)' },
     '*': {

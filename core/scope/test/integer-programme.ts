@@ -55,6 +55,12 @@ export function integerProgramme(
         masks[i] ?? 0,
       );
     };
+    const splits = (pins[lineIndex] ?? [])
+      .filter(({ split }) => split)
+      .map(({ from_ft }) => {
+        const away = boundaries.map((_, b) => Math.abs(station(b) - from_ft));
+        return away.indexOf(Math.min(...away));
+      });
     const cellsOf = (b: number, to: number) =>
       Array.from({ length: fine(to) - fine(b) }, (_, k) => fine(b) + k);
 
@@ -108,6 +114,7 @@ export function integerProgramme(
       }
       edgesFrom[b]?.forEach((edge, k) => {
         if (cellsOf(b, edge.to).some((i) => (allowedAt(i) & methodBit(edge.method)) === 0)) return;
+        if (splits.some((at) => at > b && at < edge.to)) return;
         const own = edge.cost * factor - creditOf(track, carried, edge);
         const liner = edge.method === 'line' || edge.method === 'short-line';
         const variants = liner && !edge.letIn ? ['u', 'd'] : ['x'];

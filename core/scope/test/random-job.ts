@@ -23,7 +23,9 @@ export function source(seed: number) {
 export interface RandomOptions {
   readonly length_ft?: readonly [number, number];
   readonly lines?: number;
+  /** At most so many findings; `exactly` so many. */
   readonly findings?: number;
+  readonly exactly?: boolean;
 }
 
 /** An invented job with a bit of everything: materials, surfaces, depths, owners, pins, cleanouts, rates. */
@@ -57,6 +59,8 @@ export function randomJob(seed: number, options: RandomOptions = {}): Job {
   if (!read.job) throw new Error(`random job ${seed}: ${JSON.stringify(read.faults)}`);
   return read.job;
 }
+
+const splitAt = (station: number) => ({ from_ft: station, to_ft: station, split: true });
 
 function randomLine(from: ReturnType<typeof source>, id: string, options: RandomOptions) {
   const [shortest, longest] = options.length_ft ?? [14, 34];
@@ -122,7 +126,8 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
         };
     }
   };
-  for (let i = from.count(options.findings ?? 5); i > 0; i--) entries.push(finding(i));
+  const most = options.findings ?? 5;
+  for (let i = options.exactly ? most : from.count(most); i > 0; i--) entries.push(finding(i));
   if (from.chance(0.3)) {
     const [a, b] = stretch();
     entries.push({ id: 'hid', kind: 'hidden', reading_ft: a, to_ft: Math.min(b, a + 3) });
@@ -171,10 +176,16 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
     soil: from.pick(['A', 'B', 'C', 'rock', 'unknown']),
     groundwater_ft: from.between(2, 9),
     runs: [{ id: 'R1', access: 'CO1', direction: 'downstream', zero: 'pipe', entries }],
-    pins: stretches(from.chance(0.35) ? 1 : 0, () =>
-      from.chance(0.5)
-        ? { never: [from.pick(['line', 'spot', 'open-cut', 'leave'])] }
-        : { method: from.pick(['line', 'open-cut', 'clean', 'burst']) },
-    ),
+    pins: [
+      ...stretches(from.chance(0.35) ? 1 : 0, () =>
+        from.chance(0.5)
+          ? { never: [from.pick(['line', 'spot', 'open-cut', 'leave'])] }
+          : {
+              method: from.pick(['line', 'open-cut', 'clean', 'burst']),
+              ...(from.chance(0.5) ? { endsHere: from.pick([['from'], ['to'], ['from', 'to']]) } : {}),
+            },
+      ),
+      ...(from.chance(0.2) ? [splitAt(at())] : []),
+    ],
   };
 }

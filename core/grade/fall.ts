@@ -1,0 +1,69 @@
+import { plain, type Figure } from '../figure.js';
+import type { Rules } from '../job/rules-schema.js';
+import type { Interval } from '../line/intervals.js';
+import type { LineModel } from '../line/model.js';
+import { manning, roughness, selfCleansing_ft_s } from './flow.js';
+import { leastSlope } from './least-slope.js';
+
+/** How one stretch of old pipe falls between two located depths, and what it carries full. */
+export interface Fall extends Interval {
+  /** Invert elevations at its ends; 0 is the ground where no elevation was given, ft. */
+  readonly inverts_ft: readonly [number, number];
+  /** Inches per foot; negative where it rises downstream. */
+  readonly slope: Figure;
+  readonly least_in_per_ft: number;
+  readonly enough: boolean;
+  /** Full, gal/min; 0 where it does not fall. */
+  readonly capacity_gpm: number;
+  readonly velocity_ft_s: number;
+  readonly selfCleansing: boolean;
+}
+
+/**
+ * The fall of a line by stretches alike in slope and pipe; empty where fewer than two depths were located, for then the
+ * fall is not known. Manning, full.
+ */
+export function fallsOf({ profile, pipes, extent }: LineModel, rules: Rules): Fall[] {
+  if (!profile.graded) return [];
+  const stations = [
+    extent.from_ft,
+    ...profile.located.map(({ station_ft }) => station_ft),
+    ...pipes.map(({ from_ft }) => from_ft),
+    extent.to_ft,
+  ]
+    .filter((x) => x >= extent.from_ft && x <= extent.to_ft)
+    .sort((a, b) => a - b)
+    .filter((x, i, all) => i === 0 || x - (all[i - 1] ?? x) > 1e-6);
+  return stations.slice(1).flatMap((to_ft, i): Fall[] => {
+    const from_ft = stations[i] ?? to_ft;
+    const pipe = pipes.find((each) => each.from_ft <= from_ft + 1e-6 && to_ft <= each.to_ft + 1e-6);
+    if (!pipe) return [];
+    const [high, low] = [profile.invert(from_ft), profile.invert(to_ft)];
+    const slope = (high - low) / (to_ft - from_ft);
+    const least = leastSlope(pipe.diameter_in, rules);
+    const { gpm, velocity_ft_s } = manning(pipe.diameter_in, slope, roughness(pipe.material));
+    return [
+      {
+        from_ft,
+        to_ft,
+        inverts_ft: [high, low],
+        slope: {
+          value: slope * 12,
+          unit: 'in/ft',
+          steps: [
+            {
+              label: 'Fall over length',
+              expression: `(${plain(high)} − ${plain(low)}) × 12 ÷ (${plain(to_ft)} − ${plain(from_ft)}) = ${plain(slope * 12, 3)} in/ft`,
+              source: 'located depths, straight between',
+            },
+          ],
+        },
+        least_in_per_ft: least * 12,
+        enough: slope >= least - 1e-9,
+        capacity_gpm: gpm,
+        velocity_ft_s,
+        selfCleansing: velocity_ft_s >= selfCleansing_ft_s,
+      },
+    ];
+  });
+}

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { layOver } from './lay-over.js';
+import { pricesSchema } from './prices-schema.js';
+import { rulesSchema } from './rules-schema.js';
+import type { Job } from './schema.js';
+
+/** What a firm says once for all its jobs: who it is, its house rules, its price book, and what its offers exclude. */
+export const firmSchema = z.strictObject({
+  format: z.literal('open-trench-firm'),
+  version: z.literal(1),
+  name: z.string().max(200).optional(),
+  /** The line under which it may do this work, as it stands on its offers. */
+  licence: z.string().max(200).optional(),
+  rules: rulesSchema.optional(),
+  prices: pricesSchema.optional(),
+  /** What no price of this firm holds, a sentence each. */
+  exclusions: z.array(z.string().min(1).max(500)).max(50).optional(),
+});
+export type Firm = z.infer<typeof firmSchema>;
+
+export const emptyFirm: Firm = { format: 'open-trench-firm', version: 1 };
+
+/**
+ * A job with its firm's rules and prices laid under its own, so that it is scoped and priced alike wherever it is read.
+ * What the job says itself stands; tables merge key by key; what neither says stays the default.
+ */
+export function underFirm(job: Job, firm: Firm): Job {
+  return {
+    ...job,
+    ...(firm.rules || job.rules ? { rules: layOver(firm.rules, job.rules) as Job['rules'] } : {}),
+    ...(firm.prices || job.prices ? { prices: layOver(firm.prices, job.prices) as Job['prices'] } : {}),
+  };
+}

@@ -1,0 +1,7 @@
+/** The first of `prefix1`, `prefix2`, … that nothing goes by yet; `suffix` stands behind the number. */
+export function freeId(taken: Iterable<string>, prefix: string, suffix = ''): string {
+  const known = new Set(taken);
+  let next = 1;
+  while (known.has(`${prefix}${next}${suffix}`)) next++;
+  return `${prefix}${next}${suffix}`;
+}

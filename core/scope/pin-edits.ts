@@ -1,0 +1,136 @@
+import { freeId } from '../job/free-id.js';
+import { defaultRules } from '../job/rules-schema.js';
+import type { Pin } from '../job/schema.js';
+import type { Method } from '../job/vocabulary.js';
+import { overlap, type Interval } from '../line/intervals.js';
+
+/** A pin with the stations it holds now; one held by things moves with them. */
+export type PlacedPin = Interval & { readonly pin: Pin };
+
+/** A stretch of the scope as it is taken hold of: where it lies, and what is done there. */
+export type Held = Interval & { readonly method: Method };
+
+const nothing_ft = 1e-6;
+
+/** A dig is a spot dig as far as the house lets one go, and an open cut beyond; the rest stay what they are. */
+export function methodFor(method: Method, length_ft: number, spotMost_ft = defaultRules.spotMost_ft): Method {
+  if (method !== 'spot' && method !== 'open-cut') return method;
+  return length_ft <= spotMost_ft + nothing_ft ? 'spot' : 'open-cut';
+}
+
+/** Pins after an end of a stretch was put somewhere else: the stretch is pinned, and that end ends there. */
+export function withEndMoved(
+  pins: readonly PlacedPin[],
+  held: Held,
+  end: 'from' | 'to',
+  to_ft: number,
+  spotMost_ft?: number,
+): Pin[] {
+  const stretch = end === 'from' ? { from_ft: to_ft, to_ft: held.to_ft } : { from_ft: held.from_ft, to_ft };
+  const method = methodFor(held.method, stretch.to_ft - stretch.from_ft, spotMost_ft);
+  const known = pinOf(pins, held);
+  const endsHere = [...new Set([...(known?.pin.endsHere ?? []), end])].sort();
+  return withPin(
+    pins.filter((each) => each !== known),
+    stretch,
+    { method, endsHere },
+    known?.pin.id,
+  );
+}
+
+/** Pins after another method was asked for on a stretch. */
+export function withMethod(
+  pins: readonly PlacedPin[],
+  held: Interval,
+  method: Method,
+  spotMost_ft?: number,
+): Pin[] {
+  return withPin(pins, held, { method: methodFor(method, held.to_ft - held.from_ft, spotMost_ft) });
+}
+
+/** Pins after a stretch was joined with its neighbour: one method over both, and over whatever lies between. */
+export function withJoined(
+  pins: readonly PlacedPin[],
+  held: Held,
+  other: Interval,
+  spotMost_ft?: number,
+): Pin[] {
+  const whole = {
+    from_ft: Math.min(held.from_ft, other.from_ft),
+    to_ft: Math.max(held.to_ft, other.to_ft),
+  };
+  const within = pins.filter(
+    ({ pin, from_ft }) =>
+      !(pin.split && from_ft > whole.from_ft + nothing_ft && from_ft < whole.to_ft - nothing_ft),
+  );
+  return withMethod(within, whole, held.method, spotMost_ft);
+}
+
+/** Pins after a liner or burst was split: no piece runs past the station. */
+export function withSplit(pins: readonly PlacedPin[], station_ft: number): Pin[] {
+  const id = freeId(idsOf(pins), 'pin');
+  return [...pins.map(({ pin }) => pin), { id, from_ft: station_ft, to_ft: station_ft, split: true }];
+}
+
+/** Every pin that holds anything of a stretch, for lifting. */
+export function pinsOn(pins: readonly PlacedPin[], stretch: Interval): PlacedPin[] {
+  return pins.filter((each) =>
+    each.pin.split
+      ? each.from_ft >= stretch.from_ft - nothing_ft && each.from_ft <= stretch.to_ft + nothing_ft
+      : overlap(each, stretch) > nothing_ft,
+  );
+}
+
+export const without = (pins: readonly PlacedPin[], lifted: readonly PlacedPin[]): Pin[] =>
+  pins.filter((each) => !lifted.includes(each)).map(({ pin }) => pin);
+
+/** The pin that already holds this very stretch. */
+const pinOf = (pins: readonly PlacedPin[], held: Held): PlacedPin | undefined =>
+  pins.find(
+    ({ pin, ...at }) =>
+      pin.method !== undefined &&
+      overlap(at, held) > 0.9 * (held.to_ft - held.from_ft) &&
+      overlap(at, held) > 0.9 * (at.to_ft - at.from_ft),
+  );
+
+const idsOf = (pins: readonly PlacedPin[]): string[] => pins.flatMap(({ pin }) => pin.id ?? []);
+
+/** A new pin over a stretch; what older ones said of any foot of it gives way. */
+function withPin(
+  pins: readonly PlacedPin[],
+  stretch: Interval,
+  says: Pick<Pin, 'method' | 'endsHere'>,
+  id = freeId(idsOf(pins), 'pin'),
+): Pin[] {
+  const taken = new Set([...idsOf(pins), id]);
+  const newId = () => {
+    const made = freeId(taken, 'pin');
+    taken.add(made);
+    return made;
+  };
+  const older = pins.flatMap((each): Pin[] => {
+    const { pin } = each;
+    if (pin.split || overlap(each, stretch) <= nothing_ft) return [pin];
+    if (pin.never && says.method !== undefined && !pin.never.includes(says.method)) return [pin];
+    const { id: own, from: _from, to: _to, from_ft: _a, to_ft: _b, endsHere, ...rest } = pin;
+    /** What is left of the older pin on one side, which ends there as it did. */
+    const kept = (part: Interval, end: 'from' | 'to', name: string | undefined): Pin[] => {
+      if (part.to_ft - part.from_ft <= nothing_ft) return [];
+      const ends = endsHere?.filter((side) => side === end) ?? [];
+      return [
+        {
+          ...(name === undefined ? {} : { id: name }),
+          ...rest,
+          ...part,
+          ...(ends.length > 0 ? { endsHere: ends } : {}),
+        },
+      ];
+    };
+    const before = { from_ft: each.from_ft, to_ft: Math.min(each.to_ft, stretch.from_ft) };
+    const after = { from_ft: Math.max(each.from_ft, stretch.to_ft), to_ft: each.to_ft };
+    const first = kept(before, 'from', own);
+    return [...first, ...kept(after, 'to', own === undefined || first.length === 0 ? own : newId())];
+  });
+  const { endsHere, ...rest } = says;
+  return [...older, { id, ...stretch, ...rest, ...(endsHere && endsHere.length > 0 ? { endsHere } : {}) }];
+}

@@ -1,0 +1,84 @@
+import fc from 'fast-check';
+import { evaluate } from 'mathjs';
+import { schools } from '../job/vocabulary.js';
+import { readyJob, scopeOf } from './scope.js';
+import { randomJob } from './test/random-job.js';
+
+/** A sum as it stands on the screen, in the words of mathjs: × and − as people write them, units left out. */
+const sumOf = (text: string): number =>
+  Number(
+    evaluate(
+      text
+        .replace(/Σ [^=]*$/, '')
+        .replaceAll('×', '*')
+        .replaceAll('÷', '/')
+        .replaceAll('−', '-')
+        .replaceAll(/(ft³|yd³|ft²|ft|each|job|hole)/g, ''),
+    ),
+  );
+
+// Every written sum is worked out again by mathjs, an expression parser written apart from ours.
+test('the working of every price line comes to its amount, and its steps to its quantity', () => {
+  let checked = 0;
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 100_000 }), fc.constantFrom(...schools), (seed, school) => {
+      const random = randomJob(seed, { length_ft: [20, 45], findings: 7, lines: 2 });
+      const scope = scopeOf(readyJob({ ...random, rules: { ...random.rules, school } }), {
+        alternatives: false,
+      });
+      for (const line of scope.prices.lines) {
+        const sums = line.working.filter(({ expression }) => /^[\d(][^Σ]* = /.test(expression));
+        for (const { expression } of sums) {
+          const [left = '', right = ''] = expression.split(' = ');
+          const said = Number.parseFloat(right);
+          // Numbers are written to two places, and to four where they are multiplied by a rate.
+          const terms = left.split(/[+−]/).length;
+          const slack = 0.0051 * terms + Math.abs(line.rate) * 1.3 * 0.00006 * Math.max(1, line.quantity);
+          expect(Math.abs(sumOf(left) - said)).toBeLessThanOrEqual(slack);
+          checked++;
+        }
+        const last = line.working.at(-1)?.expression ?? '';
+        expect(Number.parseFloat(last.split(' = ')[1] ?? '')).toBeCloseTo(line.amount, 2);
+        expect(Number.parseFloat(last)).toBeCloseTo(line.quantity, 3);
+        expect(line.working.at(-1)?.source).toBe(`price book, ${line.from}`);
+      }
+    }),
+    { numRuns: 40 },
+  );
+  expect(checked).toBeGreaterThan(200);
+});
+
+test('feet of a price line are the feet of its stretches, and each way says how many places it leaves', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 100_000 }), (seed) => {
+      const ready = readyJob(randomJob(seed, { length_ft: [20, 45], findings: 7 }));
+      const scope = scopeOf(ready, { alternatives: false });
+      for (const { working, unit, quantity, what } of scope.prices.lines) {
+        const stretches = working.filter(({ expression }) =>
+          /^-?[\d.]+ − -?[\d.]+ = [\d.]+ ft$/.test(expression),
+        );
+        if (unit !== 'ft' || stretches.length === 0 || what.startsWith('Rehung')) continue;
+        const sum = stretches.reduce(
+          (total, { expression }) => total + Number.parseFloat(expression.split(' = ')[1] ?? ''),
+          0,
+        );
+        expect(Math.abs(sum - quantity)).toBeLessThanOrEqual(0.0051 * stretches.length);
+      }
+      // No way leaves more failed places than there are, and the dearest school no more to fix than the others.
+      const findings = ready.lines.flatMap(({ condition }) => condition.findings);
+      for (const { leaves } of scope.ways) {
+        for (const grade of [2, 3, 4] as const) {
+          expect(leaves[grade]).toBeLessThanOrEqual(findings.filter((each) => each.grade === grade).length);
+        }
+      }
+      const [maintain, repair, renew] = scope.ways;
+      // What is another owner's is left to that owner.
+      if (ready.rules.publicPart === 'owner') return;
+      if (!maintain?.feasible || !repair?.feasible || !renew?.feasible) return;
+      // Maintain cures what failed; the other two also what is to fix, but for roots and deposits, which are cleaned.
+      for (const { leaves } of [maintain, repair, renew]) expect(leaves[4]).toBe(0);
+      for (const { leaves } of [repair, renew]) expect(leaves[3]).toBe(0);
+    }),
+    { numRuns: 60 },
+  );
+});

@@ -1,0 +1,131 @@
+import { plain, type Figure } from '../figure.js';
+import type { Soil } from '../job/vocabulary.js';
+import type { Interval } from '../line/intervals.js';
+import { tapeTo, type Course, type GroundPlace } from '../line/course.js';
+import type { LineModel } from '../line/model.js';
+import { protectFrom_ft, slopes, topOut, type Section } from './section.js';
+
+/** Hand-dig this near a utility, ft. Common practice. */
+const handDigWithin_ft = 2;
+
+/** What a crew needs beside the figures of a hole: what is in its way, what goes back on top, and where to find it again. */
+export interface HoleSheet {
+  /** How far the top of its sides lies out from the bottom, ft; 0 where they stand upright. */
+  readonly topOut_ft: number;
+  /** Opening at the ground, ft: length along the line, and across. */
+  readonly opening_ft: readonly [number, number];
+  /** The other way to hold it, where there are two: sloped instead of shored, or the other way about. */
+  readonly otherwise: { readonly how: string; readonly opening_ft: readonly [number, number] } | undefined;
+  /** Invert below the ground at its two ends, ft. */
+  readonly inverts_ft: readonly [number, number];
+  readonly crossings: readonly {
+    readonly utility: string;
+    readonly station_ft: number;
+    readonly depth_ft: number | undefined;
+  }[];
+  readonly restore: readonly { readonly surface: string; readonly area: Figure }[];
+  /** The corners of the bottom, with two tapes each; empty where the line was not laid on the ground. */
+  readonly corners: readonly HoleCorner[];
+  readonly isPublic: boolean;
+}
+
+export interface HoleCorner {
+  readonly name: string;
+  readonly place: GroundPlace;
+  readonly tapes: readonly { readonly mark: string; readonly distance: Figure }[];
+}
+
+/** Lays one hole out for the crew. */
+export function holeSheet(
+  hole: Interval,
+  deepest: Section | undefined,
+  quantities: { readonly restore_ft2: ReadonlyMap<string, number>; readonly public_ft: number },
+  model: LineModel,
+): HoleSheet {
+  const length_ft = hole.to_ft - hole.from_ft;
+  const width_ft = deepest?.width_ft ?? 0;
+  const opened = (out_ft: number): [number, number] => [length_ft + 2 * out_ft, width_ft + 2 * out_ft];
+  const topOut_ft = deepest ? topOut(deepest) : 0;
+  return {
+    topOut_ft,
+    opening_ft: opened(topOut_ft),
+    otherwise: deepest && otherWay(deepest, model.line.soil ?? 'unknown', opened),
+    inverts_ft: [model.profile.depth(hole.from_ft), model.profile.depth(hole.to_ft)],
+    crossings: (model.line.crossings ?? [])
+      .filter(
+        ({ station_ft }) =>
+          station_ft > hole.from_ft - handDigWithin_ft && station_ft < hole.to_ft + handDigWithin_ft,
+      )
+      .map(({ utility, station_ft, depth_ft }) => ({ utility, station_ft, depth_ft })),
+    restore: [...quantities.restore_ft2]
+      .filter(([, area]) => area > 1e-6)
+      .map(([surface, area]) => ({
+        surface,
+        area: {
+          value: area,
+          unit: 'ft²',
+          steps: [
+            {
+              label: 'Top of the opening, 1 ft more each side in pavement',
+              expression: `Σ (W + 2 s d) × length, and its ends = ${plain(area)} ft²`,
+              source: 'common practice',
+            },
+          ],
+        },
+      })),
+    corners: cornersOf(hole, width_ft, model.course, model),
+    isPublic: quantities.public_ft > 1e-6,
+  };
+}
+
+function otherWay(
+  section: Section,
+  soil: Soil,
+  opened: (out_ft: number) => [number, number],
+): HoleSheet['otherwise'] {
+  if (section.depth_ft < protectFrom_ft || soil === 'rock') return undefined;
+  return section.shored
+    ? { how: `sloped ${slopes[soil]} : 1`, opening_ft: opened(slopes[soil] * section.depth_ft) }
+    : { how: 'shored or in a shield', opening_ft: opened(0) };
+}
+
+/** Corners of the bottom, half its width off the line's way over the ground, each taped from its two nearest marks. */
+function cornersOf(hole: Interval, width_ft: number, course: Course, model: LineModel): HoleCorner[] {
+  const [start, stop] = [course.place(hole.from_ft), course.place(hole.to_ft)];
+  if (!start || !stop) return [];
+  const along = tapeTo(start, stop) || 1;
+  // To the left of somebody who looks downstream.
+  const left = { x_ft: -(stop.y_ft - start.y_ft) / along, y_ft: (stop.x_ft - start.x_ft) / along };
+  const names = new Map(model.line.marks?.map(({ id, name }) => [id, name]));
+  const corner = (at: GroundPlace, side: 1 | -1, name: string): HoleCorner => {
+    const place = {
+      x_ft: at.x_ft + (side * left.x_ft * width_ft) / 2,
+      y_ft: at.y_ft + (side * left.y_ft * width_ft) / 2,
+    };
+    const tapes = [...course.marks]
+      .map(([id, mark]) => ({ id, mark, distance_ft: tapeTo(mark, place) }))
+      .sort((a, b) => a.distance_ft - b.distance_ft)
+      .slice(0, 2)
+      .map(({ id, mark, distance_ft }) => ({
+        mark: names.get(id) ?? id,
+        distance: {
+          value: distance_ft,
+          unit: 'ft',
+          steps: [
+            {
+              label: `From ${names.get(id) ?? id}`,
+              expression: `√((${plain(place.x_ft)} − ${plain(mark.x_ft)})² + (${plain(place.y_ft)} − ${plain(mark.y_ft)})²) = ${plain(distance_ft)} ft`,
+              source: 'plane trigonometry',
+            },
+          ],
+        },
+      }));
+    return { name, place, tapes };
+  };
+  return [
+    corner(start, 1, 'upstream left'),
+    corner(start, -1, 'upstream right'),
+    corner(stop, 1, 'downstream left'),
+    corner(stop, -1, 'downstream right'),
+  ];
+}

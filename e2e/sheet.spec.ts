@@ -1,0 +1,273 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import DxfParser from 'dxf-parser';
+import { readFileSync } from 'node:fs';
+import type { ScopeFile } from '../core/scope/scope-file.js';
+import { jobOf, scopeOfJob } from './headless.js';
+import { expect, startServer, test } from './server.js';
+
+const jobId = 'demo-1-quarry-lane';
+
+const headless = (page: Page, url: string, file: string) => scopeOfJob(page, url, jobId, file);
+const dollars = (amount: number) => `$${Math.round(amount).toLocaleString('en-US')}`;
+const total = (page: Page) => page.getByTestId('total');
+const end = (page: Page, which: 'Upstream' | 'Downstream') =>
+  page.getByRole('slider', { name: `${which} end of line` });
+const pinsOf = async (page: Page, url: string) => (await jobOf(page, url, jobId)).lines[0]?.pins ?? [];
+
+async function openSheet(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/jobs/${jobId}/sheet`);
+  await expect(end(page, 'Downstream')).toBeVisible();
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+}
+
+/** Px along the sheet for so many feet, from two ticks of its axis. */
+async function pxPerFoot(page: Page): Promise<number> {
+  const at = async (tick: string) =>
+    (
+      await page
+        .getByTestId('sheet')
+        .locator('svg text')
+        .getByText(tick, { exact: true })
+        .first()
+        .boundingBox()
+    )?.x ?? 0;
+  return ((await at('60')) - (await at('20'))) / 40;
+}
+
+async function centre(page: Page, which: 'Upstream' | 'Downstream'): Promise<[number, number]> {
+  const box = await end(page, which).boundingBox();
+  if (!box) throw new Error('the handle is not on the sheet');
+  return [box.x + box.width / 2, box.y + box.height / 2];
+}
+
+test('by mouse: an end is dragged, the price follows under the hand, the pin holds what the headless scope says, is lifted, undone and redone', async ({
+  page,
+}, info) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  const file = info.outputPath('job.json');
+  await openSheet(page, server.url);
+  const before = await headless(page, server.url, file);
+  await expect(total(page)).toHaveText(dollars(before.price.total));
+  const liner = before.lines[0]?.actions.find(({ method }) => method === 'line');
+
+  const [x, y] = await centre(page, 'Downstream');
+  const feet = await pxPerFoot(page);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 3 * feet, y, { steps: 4 });
+  await page.mouse.move(x + 7 * feet, y, { steps: 8 });
+  // Still held down: what it comes to is on the screen, and nothing is written yet.
+  await expect(total(page)).not.toHaveText(dollars(before.price.total));
+  expect(await pinsOf(page, server.url)).toEqual([]);
+  const underTheHand = await total(page).innerText();
+  await page.mouse.up();
+  await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
+  const after = await headless(page, server.url, file);
+  await expect(total(page)).toHaveText(dollars(after.price.total));
+  expect(underTheHand).toBe(dollars(after.price.total));
+  const longer = after.lines[0]?.actions.find(({ method }) => method === 'line');
+  expect(longer?.to_ft).toBeCloseTo((liner?.to_ft ?? 0) + 7, 0);
+  await expect(page.getByRole('button', { name: /^Line, .*pinned/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Line, .*pinned/ })).toContainText(
+    `cut ${(longer?.liner?.cut_ft ?? 0).toFixed(1)}`,
+  );
+
+  await page.getByRole('button', { name: 'Lift', exact: true }).click();
+  await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
+  await expect(total(page)).toHaveText(dollars(before.price.total));
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
+  await expect(total(page)).toHaveText(dollars(after.price.total));
+  await page.keyboard.press('Control+Shift+z');
+  await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
+
+  // Where it may not go it says why, and letting go there changes nothing.
+  const [upX, upY] = await centre(page, 'Upstream');
+  await page.mouse.move(upX, upY);
+  await page.mouse.down();
+  await page.mouse.move(upX - 6 * feet, upY, { steps: 6 });
+  await expect(page.getByTestId('cannot')).toContainText('nobody has seen');
+  await page.mouse.up();
+  await expect(page.getByTestId('cannot')).toContainText('Lifted by: clean and look again');
+  await expect(total(page)).toHaveText(dollars(before.price.total));
+  expect(await pinsOf(page, server.url)).toEqual([]);
+  await server.stop();
+});
+
+test('by keyboard: ends moved, another method, split, joined, lifted, undone, and every key told', async ({
+  page,
+}, info) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  const file = info.outputPath('job.json');
+  await openSheet(page, server.url);
+  const agrees = async () => {
+    const scope = await headless(page, server.url, file);
+    await expect(total(page)).toHaveText(dollars(scope.price.total));
+    return scope;
+  };
+  const first = await agrees();
+  await end(page, 'Downstream').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
+  const moved = await agrees();
+  const lineEnd = (scope: ScopeFile) =>
+    scope.lines[0]?.actions.find(({ method }) => method === 'line')?.to_ft ?? 0;
+  expect(lineEnd(moved)).toBeGreaterThan(lineEnd(first));
+  expect(lineEnd(moved) - lineEnd(first)).toBeLessThanOrEqual(1.01);
+
+  const sheet = page.getByRole('group', { name: /^Sheet/ });
+  await sheet.focus();
+  await page.keyboard.press('d');
+  await expect.poll(async () => (await pinsOf(page, server.url)).some(({ split }) => split)).toBe(true);
+  const split = await agrees();
+  expect(split.lines[0]?.actions.filter(({ method }) => method === 'line')).toHaveLength(2);
+  await page.keyboard.press('j');
+  await expect.poll(async () => (await pinsOf(page, server.url)).some(({ split: each }) => each)).toBe(false);
+  const joined = await agrees();
+  expect(joined.lines[0]?.actions.filter(({ method }) => method === 'line')).toHaveLength(1);
+  await page.keyboard.press('x');
+  await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
+  await agrees();
+
+  // The dig is the bar before the kept one: it is lined, or told why not.
+  await page.keyboard.press('p');
+  await page.keyboard.press('p');
+  await expect(page.getByRole('button', { name: /^Spot dig,/, pressed: true })).toBeVisible();
+  await page.keyboard.press('l');
+  await expect(page.getByTestId('cannot')).toContainText('That cannot be: line from');
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('cannot')).toHaveText('');
+  await page.keyboard.press('d');
+  await expect(page.getByTestId('cannot')).toContainText('Two digs that touch are one');
+
+  // Arrows walk the bars, each with what it is in words.
+  await page.getByRole('button', { name: /^Spot dig,/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^Keep, 12/ })).toBeFocused();
+  await page.getByRole('button', { name: /^Hole A/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^Hole B/ })).toBeFocused();
+
+  await page.keyboard.press('?');
+  const keys = page.getByRole('dialog', { name: 'Keys of the sheet' });
+  await expect(keys).toContainText('join with the next');
+  await page.keyboard.press('Escape');
+  await expect(keys).toHaveCount(0);
+  await page.keyboard.press('i');
+  await expect(page.getByLabel(/What the camera shows/)).toBeFocused();
+  await server.stop();
+});
+
+test('by finger: an end is dragged on a tablet, lifted, and brought back', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    hasTouch: true,
+    isMobile: true,
+  });
+  const page = await context.newPage();
+  await openSheet(page, server.url);
+  const before = await total(page).innerText();
+  const feet = await pxPerFoot(page);
+  const [x, y] = await centre(page, 'Downstream');
+  const finger = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', by: number) =>
+    finger.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [{ x: x + by, y }],
+    });
+  await touch('touchStart', 0);
+  for (let i = 1; i <= 10; i++) await touch('touchMove', (i * 6 * feet) / 10);
+  await expect(total(page)).not.toHaveText(before);
+  await touch('touchEnd', 0);
+  await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
+  const [pin] = await pinsOf(page, server.url);
+  expect(pin).toMatchObject({ method: 'line', endsHere: ['to'] });
+  const pinned = await total(page).innerText();
+  await page.getByRole('button', { name: 'Lift', exact: true }).tap();
+  await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
+  await expect(total(page)).toHaveText(before);
+  await page.getByRole('button', { name: 'History of this job' }).tap();
+  await page.getByRole('button', { name: 'Undo' }).tap();
+  await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
+  await expect(total(page)).toHaveText(pinned);
+  await context.close();
+  await server.stop();
+});
+
+test('zoomed, explained, charted, saved and printed; readable in light and dark', async ({ page }, info) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  await openSheet(page, server.url);
+  const sheet = page.getByTestId('sheet');
+  const box = await sheet.boundingBox();
+  if (!box) throw new Error('there is no sheet');
+  await page.mouse.move(box.x + 500, box.y + 300);
+  const feet = await pxPerFoot(page);
+  await page.mouse.wheel(0, -500);
+  await expect(page.getByTestId('minimap')).toBeVisible();
+  const window_ = page.getByRole('slider', { name: 'What the sheet shows' });
+  const shown = await window_.getAttribute('aria-valuetext');
+  await window_.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(window_).not.toHaveAttribute('aria-valuetext', shown ?? '');
+  await page.keyboard.press('0');
+  await expect(page.getByTestId('minimap')).toHaveCount(0);
+  expect(await pxPerFoot(page)).toBeCloseTo(feet, 6);
+
+  await page.getByRole('button', { name: 'Legend' }).click();
+  await expect(page.getByRole('dialog', { name: 'What the drawings mean' })).toContainText('Worn bottom');
+  for (const colours of ['light', 'dark']) {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${colours} ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+    const other = page.getByRole('button', { name: /^Use (dark|light) colours/ });
+    await other.click();
+  }
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Grade and flow' }).click();
+  await expect(page.getByRole('img', { name: /least slope along the line/ })).toBeVisible();
+  await expect(page.getByTestId('grade-strip')).toContainText('gal/min now');
+
+  const saved = async (name: string) => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: `Save the drawing as ${name}` }).click(),
+    ]);
+    const path = info.outputPath(download.suggestedFilename());
+    await download.saveAs(path);
+    return readFileSync(path, 'utf8');
+  };
+  const scope = await headless(page, server.url, info.outputPath('job.json'));
+  const [line] = scope.lines;
+  // The browser's own parser of XML; nothing of the page is left to be looked up.
+  const svg = await saved('SVG');
+  const read = await page.evaluate((text) => {
+    const drawn = new DOMParser().parseFromString(text, 'image/svg+xml');
+    return { broken: drawn.querySelector('parsererror') !== null, words: drawn.documentElement.textContent };
+  }, svg);
+  expect(read.broken).toBe(false);
+  expect(read.words).toContain('fibre pipe 4 in');
+  expect(svg).not.toContain('var(--');
+  // dxf-parser, a reader written apart from the writer.
+  const dxf = new DxfParser().parseSync(await saved('DXF'));
+  const holes = (dxf?.entities ?? []).filter(({ layer }) => layer === 'HOLES') as unknown as {
+    vertices: { x: number; y: number }[];
+  }[];
+  expect(holes).toHaveLength(3 * (line?.pits.length ?? 0));
+  const corners = holes.flatMap(({ vertices }) => vertices);
+  for (const pit of line?.pits ?? []) {
+    expect(corners).toContainEqual(
+      expect.objectContaining({
+        x: expect.closeTo(pit.from_ft, 2),
+        y: expect.closeTo(-pit.depth_ft, 2),
+      }),
+    );
+  }
+  const printed = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString('latin1');
+  expect(printed.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  await server.stop();
+});

@@ -1,0 +1,50 @@
+import { eq } from 'drizzle-orm';
+import { emptyFirm, firmSchema, type Firm } from '../core/job/firm.js';
+import { mergeThree } from '../core/job/merge.js';
+import { faultsOf, ruleFaults, type Fault } from '../core/job/read.js';
+import type { Database } from './database.js';
+import { firms } from './tables.js';
+
+export type FirmWritten =
+  | { readonly firm: Firm }
+  | { readonly faults: readonly Fault[] }
+  /** Fields that somebody else changed to something else in the meantime. */
+  | { readonly clash: readonly string[] };
+
+export interface FirmStore {
+  read(): Promise<Firm>;
+  /** Writes what was changed from `was` to `set` over what stands now; answers when it is on the disk. */
+  write(was: unknown, set: unknown): Promise<FirmWritten>;
+}
+
+const onlyRow = 1;
+
+/** What the firm says once for all its jobs. */
+export function firmOn(db: Database): FirmStore {
+  const read = async (from: Pick<Database, 'select'>): Promise<Firm> => {
+    const [row] = await from.select().from(firms).where(eq(firms.id, onlyRow));
+    return row?.said ?? emptyFirm;
+  };
+  return {
+    read: () => read(db),
+    write: (was, set) =>
+      db.transaction(async (tx): Promise<FirmWritten> => {
+        const [before, after] = [firmSchema.safeParse(was), firmSchema.safeParse(set)];
+        if (!after.success) return { faults: faultsOf(after.error, set) };
+        const wrong = ruleFaults(after.data.rules);
+        if (wrong.length > 0) return { faults: wrong };
+        if (!before.success) return { faults: faultsOf(before.error, was) };
+        const merged = mergeThree<Firm>(before.data, await read(tx), after.data);
+        if ('clash' in merged) return merged;
+        // Two changes that are sound apart may not be so together.
+        const whole = firmSchema.safeParse(merged.merged);
+        if (!whole.success) return { faults: faultsOf(whole.error, merged.merged) };
+        const row = { said: whole.data, changedAt: new Date() };
+        await tx
+          .insert(firms)
+          .values({ id: onlyRow, ...row })
+          .onConflictDoUpdate({ target: firms.id, set: row });
+        return { firm: whole.data };
+      }),
+  };
+}

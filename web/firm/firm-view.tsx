@@ -1,0 +1,102 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { useEffect } from 'react';
+import { defaultPrices } from '../../core/job/prices-schema.js';
+import { defaultRules } from '../../core/job/rules-schema.js';
+import type { Firm } from '../../core/job/firm.js';
+import { useFirm } from '../api/firm';
+import { RulesEditor } from '../rules/rules-editor';
+import { Group } from '../rules/rows';
+import { TextCell } from '../site/cells';
+import { Header } from '../shell/header';
+import { Faults } from '../shell/trouble';
+import { withoutEmpty } from '../shell/without-empty';
+
+/** What the firm says once for all its jobs: who it is, its rules, its price book, what no offer holds. */
+export function FirmView() {
+  const { firm, waiting, error, forgetError, change } = useFirm();
+  useEffect(() => {
+    document.title = 'Firm · Open Trench';
+  }, []);
+  return (
+    <Flex direction="column" height="100%">
+      <Header />
+      <Box as="main" flex="1" minHeight={0} overflowY="auto" px={{ base: '4', md: '6' }} py="5">
+        <Box maxWidth="1180px" mx="auto">
+          <Flex align="baseline" gap="4" wrap="wrap">
+            <Heading as="h1" fontSize="30px" lineHeight="1.1">
+              Firm
+            </Heading>
+            <Text role="status" color={waiting ? 'signalInk' : 'soft'} data-testid="firm-saved">
+              {firm ? (waiting ? 'Waiting for the server' : 'Saved') : 'Reading it…'}
+            </Text>
+          </Flex>
+          <Text maxWidth="780px" my="3">
+            Said once, for all jobs. What stands in grey is a common figure to begin with, invented and to be
+            replaced by your own; a job may still have a figure of its own.
+          </Text>
+          {error && <Faults error={error} onClose={forgetError} />}
+          {firm && <Editor firm={firm} onChange={change} />}
+        </Box>
+      </Box>
+    </Flex>
+  );
+}
+
+function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void }) {
+  const set = (patch: Partial<Firm>) => {
+    onChange(withoutEmpty({ ...firm, ...patch }));
+  };
+  const exclusions = firm.exclusions ?? [];
+  return (
+    <>
+      <Box maxWidth="760px" mb="6">
+        <Heading as="h2" fontSize="20px">
+          On every offer
+        </Heading>
+        <Group title="Who we are">
+          {(
+            [
+              ['name', 'Name'],
+              ['licence', 'Licence line, as it stands on an offer'],
+            ] as const
+          ).map(([field, label]) => (
+            <Flex key={field} align="center" gap="3" py="1" wrap="wrap">
+              <Text width="300px">{label}</Text>
+              <Box flex="1" minWidth="240px">
+                <TextCell
+                  label={label}
+                  value={firm[field]}
+                  onChange={(value) => {
+                    set({ [field]: value });
+                  }}
+                />
+              </Box>
+            </Flex>
+          ))}
+        </Group>
+        <Group title="Not in any price of ours">
+          {[...exclusions, undefined].map((sentence, index) => (
+            <Box key={`${index} ${sentence ?? ''}`} py="1">
+              <TextCell
+                label={sentence === undefined ? 'Another exclusion' : `Exclusion ${index + 1}`}
+                placeholder="such as: finishes inside the house"
+                value={sentence}
+                onChange={(value) => {
+                  const next = exclusions.flatMap((each, i) => (i === index ? (value ?? []) : each));
+                  set({ exclusions: index === exclusions.length && value ? [...exclusions, value] : next });
+                }}
+              />
+            </Box>
+          ))}
+        </Group>
+      </Box>
+      <RulesEditor
+        rules={firm.rules ?? {}}
+        prices={firm.prices ?? {}}
+        beneath={{ rules: defaultRules, prices: defaultPrices }}
+        ownWords="our own"
+        onChange={set}
+      />
+    </>
+  );
+}

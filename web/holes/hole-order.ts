@@ -1,0 +1,30 @@
+import type { LineScope } from '../../core/scope/scope.js';
+
+export type Pit = LineScope['pits'][number];
+
+/** A hole by its letter, as it stands on the sheet. */
+export const holeLetter = (scope: LineScope, pit: Pit): string =>
+  String.fromCharCode(65 + (scope.pits.findIndex(({ id }) => id === pit.id) % 26));
+
+const launches = (scope: LineScope, pit: Pit): boolean =>
+  scope.actions.some(
+    ({ id, entry_ft }) =>
+      entry_ft !== null &&
+      pit.serves.includes(id) &&
+      entry_ft >= pit.from_ft - 1e-6 &&
+      entry_ft <= pit.to_ft + 1e-6,
+  );
+
+/**
+ * The order of the day: first the holes that only dig, from downstream up, so that nothing is laid into a line still
+ * running dirty; then those a liner goes in from, when no other digging waits and the resin is not held up.
+ */
+export function dayOrder(scope: LineScope): { readonly pit: Pit; readonly why: string }[] {
+  const downstreamFirst = [...scope.pits].sort((a, b) => b.from_ft - a.from_ft);
+  const entries = downstreamFirst.filter((pit) => launches(scope, pit));
+  const digs = downstreamFirst.filter((pit) => !launches(scope, pit));
+  return [
+    ...digs.map((pit) => ({ pit, why: 'dug and laid before any resin is mixed' })),
+    ...entries.map((pit) => ({ pit, why: 'the liner goes in here, once the digging is done' })),
+  ];
+}

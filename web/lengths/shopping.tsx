@@ -1,0 +1,93 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { unparse } from 'papaparse';
+import { useState } from 'react';
+import type { Scope } from '../../core/scope/scope.js';
+import { shoppingList, type ShoppingItem } from '../../core/scope/shopping.js';
+import { Press } from '../shell/controls';
+import { save } from '../shell/save';
+
+const amount = ({ count, unit }: ShoppingItem): string =>
+  unit === 'gal' ? `${count.toFixed(2)} gal` : `${count} ×`;
+
+/** The shopping list of a job, ticked off in the shop and on site; the ticks stay in this browser. */
+export function Shopping({ scope, jobId, name }: { scope: Scope; jobId: string; name: string }) {
+  const key = `open-trench-bought ${jobId}`;
+  const [ticked, setTicked] = useState<readonly string[]>(() => readTicks(key));
+  const list = shoppingList(scope);
+  const toggle = (what: string) => {
+    const next = ticked.includes(what) ? ticked.filter((each) => each !== what) : [...ticked, what];
+    setTicked(next);
+    try {
+      localStorage.setItem(key, JSON.stringify(next));
+    } catch {
+      // Without storage the ticks last as long as the page.
+    }
+  };
+  const download = () => {
+    const csv = unparse(
+      list.map(({ what, count, unit, measure }) => ({
+        what,
+        count: unit === 'gal' ? count.toFixed(2) : count,
+        unit,
+        measure_first: measure ?? '',
+      })),
+      { escapeFormulae: true },
+    );
+    save(new Blob([csv], { type: 'text/csv' }), `${name}-to-buy.csv`);
+  };
+  return (
+    <>
+      {list.map((item) => {
+        const done = ticked.includes(item.what);
+        return (
+          <chakra.label
+            key={item.what}
+            display="flex"
+            alignItems="center"
+            gap="3"
+            minHeight="44px"
+            borderTop="1px solid"
+            borderColor="rule"
+            cursor="pointer"
+          >
+            <chakra.input
+              type="checkbox"
+              width="24px"
+              height="24px"
+              flexShrink={0}
+              checked={done}
+              onChange={() => {
+                toggle(item.what);
+              }}
+            />
+            <Text width="84px" flexShrink={0} fontWeight={700}>
+              {amount(item)}
+            </Text>
+            <Box flex="1" textDecoration={done ? 'line-through' : 'none'} color={done ? 'soft' : 'ink'}>
+              {item.what}
+              {item.measure !== undefined && (
+                <Text color="signalInk" fontWeight={700} fontSize="14px">
+                  measure before buying: {item.measure}
+                </Text>
+              )}
+            </Box>
+          </chakra.label>
+        );
+      })}
+      <Flex mt="3">
+        <Press type="button" onClick={download}>
+          Save as CSV
+        </Press>
+      </Flex>
+    </>
+  );
+}
+
+function readTicks(key: string): readonly string[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '[]');
+    return Array.isArray(kept) ? kept.filter((each) => typeof each === 'string') : [];
+  } catch {
+    return [];
+  }
+}

@@ -1,0 +1,69 @@
+import { defaultGradeTable } from '../../core/condition/grade-table.js';
+import type { Firm } from '../../core/job/firm.js';
+import { sameJson } from '../../core/job/merge.js';
+import { defaultRules, type RulesOverride } from '../../core/job/rules-schema.js';
+import type { Job } from '../../core/job/schema.js';
+import { findingWords } from '../../core/logline/say.js';
+import { plainWord, ruleFields, type RuleField } from './fields';
+
+/** A house rule that is not the usual one: what it is now, what it usually is, and who says so. */
+export interface OwnRule {
+  readonly label: string;
+  readonly now: string;
+  readonly usually: string;
+  readonly by: 'this job' | 'the firm';
+}
+
+/** Every rule that the firm or this job changed, for beside the reasons. The school is shown everywhere anyway. */
+export function ownRules(job: Job, firm: Firm): OwnRule[] {
+  const said = (key: keyof RulesOverride) => {
+    const by = job.rules?.[key] === undefined ? ('the firm' as const) : ('this job' as const);
+    return { by, value: job.rules?.[key] ?? firm.rules?.[key] };
+  };
+  const plainRules = ruleFields
+    .flatMap(({ fields }) => fields)
+    .filter(({ key }) => key !== 'school')
+    .flatMap((field): OwnRule[] => {
+      const { by, value } = said(field.key);
+      const usual = defaultRules[field.key];
+      if (value === undefined || sameJson(value, usual)) return [];
+      return [{ label: field.label, now: worded(field, value), usually: worded(field, usual), by }];
+    });
+  const grades = (Object.keys(defaultGradeTable) as (keyof typeof defaultGradeTable)[]).flatMap(
+    (kind): OwnRule[] => {
+      const usual = defaultGradeTable[kind];
+      const own = { ...firm.rules?.findings?.[kind], ...job.rules?.findings?.[kind] };
+      const by = job.rules?.findings?.[kind] ? ('this job' as const) : ('the firm' as const);
+      const name = findingWords[kind];
+      return [
+        ...(own.bounds && usual.bounds && !sameJson(own.bounds, usual.bounds)
+          ? [
+              {
+                label: `${name}, its grades`,
+                now: own.bounds.join(' / '),
+                usually: usual.bounds.join(' / '),
+                by,
+              },
+            ]
+          : []),
+        ...(own.stopsLinerAt !== undefined && own.stopsLinerAt !== usual.stopsLinerAt
+          ? [
+              {
+                label: `${name} stops a liner`,
+                now: String(own.stopsLinerAt),
+                usually: String(usual.stopsLinerAt ?? 'never'),
+                by,
+              },
+            ]
+          : []),
+      ];
+    },
+  );
+  return [...plainRules, ...grades];
+}
+
+function worded(field: RuleField, value: unknown): string {
+  const plain = plainWord(value);
+  if ('words' in field) return field.words.find(([word]) => word === plain)?.[1] ?? plain;
+  return `${plain} ${field.unit}`.trim();
+}

@@ -1,0 +1,110 @@
+import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { NumberCell } from '../site/cells';
+import { Press } from '../shell/controls';
+
+export function Group({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box mt="4">
+      <Heading as="h3" fontSize="15px" color="soft" borderBottom="1px solid" borderColor="rule" pb="1">
+        {title}
+      </Heading>
+      {children}
+    </Box>
+  );
+}
+
+export function Row({
+  label,
+  unit,
+  own,
+  children,
+}: {
+  label: string;
+  unit: string;
+  /** Whose own figure this is; undefined where what lies beneath stands. */
+  own: string | undefined;
+  children: ReactNode;
+}) {
+  return (
+    <Flex align="center" gap="3" py="1" borderBottom="1px solid" borderColor="rule">
+      <Text flex="1" fontWeight={own ? 700 : 400}>
+        {label}
+      </Text>
+      <Box width={{ base: '130px', md: '190px' }} flexShrink={0}>
+        {children}
+      </Box>
+      <Text
+        width={{ base: '78px', md: '104px' }}
+        flexShrink={0}
+        fontSize="13.5px"
+        color={own ? 'signalInk' : 'soft'}
+      >
+        {unit}
+        {own && unit && <br />}
+        {own}
+      </Text>
+    </Flex>
+  );
+}
+
+/** A small table of rates; `byOthers` lets a row be left to another trade, which excludes it from the price. */
+export function RateTable({
+  label,
+  house,
+  own,
+  byOthers = false,
+  onChange,
+}: {
+  label: string;
+  house: Readonly<Record<string, number | string>>;
+  own: Readonly<Record<string, number | string | undefined>>;
+  byOthers?: boolean;
+  onChange: (table: Record<string, number | string>) => void;
+}) {
+  const put = (key: string, value: number | string | undefined) => {
+    const rest = Object.entries(own).filter(([each]) => each !== key);
+    const next = value === undefined ? rest : [...rest, [key, value] as const];
+    onChange(Object.fromEntries(next.flatMap(([each, kept]) => (kept === undefined ? [] : [[each, kept]]))));
+  };
+  return (
+    <Group title={label}>
+      <Grid templateColumns="repeat(auto-fill, minmax(150px, 1fr))" gap="2" pt="2">
+        {Object.entries(house).map(([key, rate]) => {
+          const mine = own[key];
+          const inForce = mine ?? rate;
+          const name = key.replaceAll('-', ' ');
+          return (
+            <Box key={key}>
+              <Text fontSize="13.5px" color={mine !== undefined && mine !== rate ? 'signalInk' : 'soft'}>
+                {name}
+                {inForce === 'by-others' && ': put back by others'}
+              </Text>
+              <NumberCell
+                label={`${label}: ${name}`}
+                least={0}
+                value={typeof mine === 'number' && mine !== rate ? mine : undefined}
+                placeholder={inForce === 'by-others' ? 'by others' : String(rate)}
+                onChange={(value) => {
+                  put(key, value);
+                }}
+              />
+              {byOthers && (
+                <Press
+                  look="quiet"
+                  type="button"
+                  fontSize="13.5px"
+                  onClick={() => {
+                    put(key, inForce === 'by-others' ? (rate === 'by-others' ? 0 : undefined) : 'by-others');
+                  }}
+                >
+                  {inForce === 'by-others' ? 'put it back ourselves' : 'leave it to others'}
+                </Press>
+              )}
+            </Box>
+          );
+        })}
+      </Grid>
+    </Group>
+  );
+}

@@ -1,0 +1,270 @@
+import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { defaultGradeTable, gradeRow } from '../../core/condition/grade-table.js';
+import type { MadeThickness, Prices, PricesOverride } from '../../core/job/prices-schema.js';
+import type { Rules, RulesOverride } from '../../core/job/rules-schema.js';
+import { findingWords, materialWords } from '../../core/logline/say.js';
+import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
+import { withoutEmpty } from '../shell/without-empty';
+import { plainWord, rateFields, ruleFields, tableFields, type RuleField } from './fields';
+import { PotLife } from './pot-life';
+import { Group, RateTable, Row } from './rows';
+
+export interface Edited {
+  readonly rules: RulesOverride;
+  readonly prices: PricesOverride;
+}
+
+/** House rules and price book: what is said here, laid over what stands beneath it in grey. */
+export function RulesEditor({
+  rules,
+  prices,
+  beneath,
+  ownWords,
+  onChange,
+}: Edited & {
+  beneath: { readonly rules: Rules; readonly prices: Prices };
+  /** Marks a figure as this one's own: "this job’s own". */
+  ownWords: string;
+  onChange: (patch: Partial<Edited>) => void;
+}) {
+  const setRules = (patch: RulesOverride) => {
+    onChange({ rules: withoutEmpty({ ...rules, ...patch }) });
+  };
+  const setPrices = (patch: PricesOverride) => {
+    onChange({ prices: withoutEmpty({ ...prices, ...patch }) });
+  };
+  const table = (field: 'liner_per_ft' | 'pipe_per_ft', key: string, label: string) => {
+    const all = (prices[field] ?? {}) as Readonly<Record<string, Record<string, number>>>;
+    return (
+      <RateTable
+        key={`${field} ${key}`}
+        label={label}
+        house={(beneath.prices[field] as Readonly<Record<string, Record<string, number>>>)[key] ?? {}}
+        own={all[key] ?? {}}
+        onChange={(own) => {
+          setPrices({ [field]: withoutEmpty({ ...all, [key]: own }) });
+        }}
+      />
+    );
+  };
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="8" alignItems="start">
+      <Box>
+        <Heading as="h2" fontSize="20px">
+          Rules
+        </Heading>
+        {ruleFields.map(({ title, fields }) => (
+          <Group key={title} title={title}>
+            {fields.map((field) => (
+              <RuleRow
+                key={field.key}
+                field={field}
+                rules={rules}
+                beneath={beneath.rules}
+                ownWords={ownWords}
+                onChange={setRules}
+              />
+            ))}
+          </Group>
+        ))}
+        <PotLife
+          own={rules.potLife}
+          beneath={beneath.rules.potLife}
+          onChange={(potLife) => {
+            setRules({ potLife });
+          }}
+        />
+        <Grades rules={rules} beneath={beneath.rules} onChange={setRules} />
+      </Box>
+      <Box>
+        <Heading as="h2" fontSize="20px">
+          Price book
+        </Heading>
+        <Group title="The book">
+          <Row label="Dated" unit="" own={prices.dated === undefined ? undefined : ownWords}>
+            <TextCell
+              label="Dated"
+              placeholder={beneath.prices.dated}
+              value={prices.dated}
+              onChange={(dated) => {
+                setPrices({ dated });
+              }}
+            />
+          </Row>
+          <Row label="Currency" unit="" own={prices.currency === undefined ? undefined : ownWords}>
+            <TextCell
+              label="Currency"
+              placeholder={beneath.prices.currency}
+              value={prices.currency}
+              onChange={(currency) => {
+                setPrices({ currency });
+              }}
+            />
+          </Row>
+        </Group>
+        <Group title="Rates">
+          {rateFields.map(({ key, label, unit }) => (
+            <Row key={key} label={label} unit={unit} own={prices[key] === undefined ? undefined : ownWords}>
+              <NumberCell
+                label={label}
+                least={0}
+                value={prices[key] as number | undefined}
+                placeholder={plainWord(beneath.prices[key])}
+                onChange={(value) => {
+                  setPrices({ [key]: value });
+                }}
+              />
+            </Row>
+          ))}
+        </Group>
+        {tableFields.map(({ key, label }) => (
+          <RateTable
+            key={key}
+            label={label}
+            house={beneath.prices[key]}
+            own={prices[key] ?? {}}
+            byOthers={key === 'restore_per_ft2'}
+            onChange={(own) => {
+              setPrices({ [key]: own });
+            }}
+          />
+        ))}
+        {(['0.118', '0.177', '0.236'] as const satisfies readonly MadeThickness[]).map((thickness) =>
+          table('liner_per_ft', thickness, `Liner of ${thickness} in, a foot, by bore in inches`),
+        )}
+        {(['pvc-sch40', 'pvc-sdr35', 'abs', 'hdpe'] as const).map((material) =>
+          table('pipe_per_ft', material, `New ${materialWords[material]}, a foot laid, by bore in inches`),
+        )}
+      </Box>
+    </Grid>
+  );
+}
+
+function RuleRow({
+  field,
+  rules,
+  beneath,
+  ownWords,
+  onChange,
+}: {
+  field: RuleField;
+  rules: RulesOverride;
+  beneath: Rules;
+  ownWords: string;
+  onChange: (patch: RulesOverride) => void;
+}) {
+  const { key, label } = field;
+  const house = beneath[key];
+  const own = rules[key];
+  const mark = own === undefined ? undefined : ownWords;
+  if ('words' in field) {
+    const word = field.words.find(([value]) => value === plainWord(house))?.[1] ?? '';
+    return (
+      <Row label={label} unit="" own={mark}>
+        <ChoiceCell
+          label={label}
+          value={own === undefined ? undefined : plainWord(own)}
+          options={field.words}
+          empty={`${word} (as it is)`}
+          onChange={(value) => {
+            onChange({ [key]: value === 'true' ? true : value === 'false' ? false : value });
+          }}
+        />
+      </Row>
+    );
+  }
+  return (
+    <Row label={label} unit={field.unit} own={mark}>
+      <NumberCell
+        label={label}
+        least={0}
+        value={own as number | undefined}
+        placeholder={plainWord(house)}
+        onChange={(value) => {
+          onChange({ [key]: value });
+        }}
+      />
+    </Row>
+  );
+}
+
+type Graded = keyof typeof defaultGradeTable;
+const gradeColumns = ['to watch', 'to fix', 'failed'] as const;
+
+/** The limits between the grades, and what stops a liner, for what is graded by a measure. */
+function Grades({
+  rules,
+  beneath,
+  onChange,
+}: {
+  rules: RulesOverride;
+  beneath: Rules;
+  onChange: (patch: RulesOverride) => void;
+}) {
+  const set = (kind: Graded, patch: NonNullable<RulesOverride['findings']>[Graded]) => {
+    const { [kind]: row, ...others } = rules.findings ?? {};
+    const mine = withoutEmpty({ ...row, ...patch });
+    onChange({ findings: Object.keys(mine).length > 0 ? { ...others, [kind]: mine } : others });
+  };
+  const kinds = (Object.keys(defaultGradeTable) as Graded[]).filter((kind) => defaultGradeTable[kind].bounds);
+  return (
+    <Group title="From which size on it is to watch, to fix, failed; and what stops a liner">
+      <Flex gap="2" pt="1" fontSize="13.5px" color="soft" aria-hidden>
+        <Box flex="1" />
+        {[...gradeColumns, 'no liner'].map((word) => (
+          <Box key={word} width="84px">
+            {word}
+          </Box>
+        ))}
+      </Flex>
+      {kinds.map((kind) => {
+        const house = gradeRow(kind, beneath);
+        const own = rules.findings?.[kind];
+        const bounds = house.bounds ?? [];
+        return (
+          <Flex key={kind} align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">
+            <Text flex="1" fontWeight={own ? 700 : 400}>
+              {findingWords[kind]}
+              <Text as="span" color="soft" fontSize="13.5px">
+                {' '}
+                {house.measure === 'inches' ? 'in' : house.measure === 'of-bore' ? '% of bore' : '%'}
+              </Text>
+            </Text>
+            {gradeColumns.map((word, index) => (
+              <Box key={word} width="84px">
+                {bounds[index] !== undefined && (
+                  <NumberCell
+                    label={`${findingWords[kind]}, ${word}`}
+                    least={0}
+                    value={own?.bounds?.[index] === bounds[index] ? undefined : own?.bounds?.[index]}
+                    placeholder={plainWord(bounds[index])}
+                    onChange={(value) => {
+                      const next = bounds.map((each, i) =>
+                        i === index ? (value ?? each) : (own?.bounds?.[i] ?? each),
+                      );
+                      const changed = next.some((each, i) => each !== bounds[i]);
+                      set(kind, { bounds: changed ? next : undefined });
+                    }}
+                  />
+                )}
+              </Box>
+            ))}
+            <Box width="84px">
+              {house.stopsLinerAt !== undefined && (
+                <NumberCell
+                  label={`${findingWords[kind]}, stops a liner`}
+                  least={0}
+                  value={own?.stopsLinerAt}
+                  placeholder={plainWord(house.stopsLinerAt)}
+                  onChange={(stopsLinerAt) => {
+                    set(kind, { stopsLinerAt });
+                  }}
+                />
+              )}
+            </Box>
+          </Flex>
+        );
+      })}
+    </Group>
+  );
+}

@@ -1,0 +1,168 @@
+import { chakra } from '@chakra-ui/react';
+import { useGesture } from '@use-gesture/react';
+import type { RefObject } from 'react';
+import type { School } from '../../core/job/vocabulary.js';
+import type { Interval } from '../../core/line/intervals.js';
+import type { LineView } from '../../core/scope/job-view.js';
+import type { LineScope, Scope } from '../../core/scope/scope.js';
+import { Axis } from './axis';
+import { GroundLane } from './ground-lane';
+import { Gutter } from './gutter';
+import { Hairline } from './hairline';
+import { JudgedLane } from './judged-lane';
+import { Patterns } from './patterns';
+import type { ScopeBar } from './scope-bars';
+import { ScopeLane } from './scope-lane';
+import { gutter_px, lanes, sheetHeight, type SheetScale } from './sheet-scale';
+import type { SheetWindow } from './use-window';
+import { WallLane } from './wall-lane';
+import { WaysLane } from './ways-lane';
+
+interface Props {
+  readonly ref: RefObject<SVGSVGElement | null>;
+  readonly line: LineView;
+  readonly lineScope: LineScope;
+  readonly scope: Scope;
+  readonly scale: SheetScale;
+  readonly window: SheetWindow;
+  readonly datum: string;
+  readonly bars: readonly ScopeBar[];
+  readonly selected: ScopeBar | undefined;
+  readonly finding: string | undefined;
+  /** Where the hairline stands, ft. */
+  readonly at: number | undefined;
+  readonly moving: { readonly end: 'from' | 'to'; readonly to_ft: number } | undefined;
+  readonly differs: readonly Interval[];
+  readonly on: {
+    readonly station: (at: number | undefined) => void;
+    readonly bar: (bar: ScopeBar) => void;
+    readonly finding: (id: string) => void;
+    readonly hole: (actionId: string) => void;
+    readonly end: (end: 'from' | 'to', to_ft: number, last: boolean) => void;
+    readonly take: (school: School) => void;
+    readonly lookAt: (school: School | undefined) => void;
+    readonly line: (id: string) => void;
+  };
+}
+
+/** A turn of the wheel makes the window this much longer or shorter, per px. */
+const zoomPerPx = 1.0015;
+
+/** Every lane on one station axis, with one hairline through them all. */
+export function Drawing({
+  ref,
+  line,
+  lineScope,
+  scope,
+  scale,
+  window,
+  datum,
+  bars,
+  selected,
+  finding,
+  at,
+  moving,
+  differs,
+  on,
+}: Props) {
+  const stationAt = (clientX: number): number => {
+    const left = ref.current?.getBoundingClientRect().left ?? 0;
+    return scale.x.invert(clientX - left);
+  };
+  useGesture(
+    {
+      onWheel: ({ event, delta: [dx, dy] }) => {
+        // On its own the wheel zooms; with Shift, or turned sideways, it moves along the line.
+        if (event.shiftKey || Math.abs(dx) > Math.abs(dy)) {
+          const by = event.shiftKey && dx === 0 ? dy : dx;
+          if (window.shown) event.preventDefault();
+          window.pan(scale.x.invert(by) - scale.x.invert(0));
+          return;
+        }
+        if (event.clientX - (ref.current?.getBoundingClientRect().left ?? 0) < gutter_px) return;
+        event.preventDefault();
+        window.zoom(zoomPerPx ** dy, stationAt(event.clientX));
+      },
+      onPinch: ({ offset: [now], lastOffset: [before], first, memo, origin: [ox] }) => {
+        const last = first ? before : (memo as number);
+        window.zoom(last / now, stationAt(ox));
+        return now;
+      },
+    },
+    {
+      target: ref as RefObject<SVGSVGElement>,
+      eventOptions: { passive: false },
+      wheel: { preventDefault: false },
+    },
+  );
+  const follow = (event: React.PointerEvent<SVGSVGElement>) => {
+    const station = stationAt(event.clientX);
+    on.station(station >= line.from_ft - 0.01 && station <= line.to_ft + 0.01 ? station : undefined);
+  };
+  const step = (event: React.KeyboardEvent<SVGSVGElement>) => {
+    if (event.target !== event.currentTarget) return;
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    const from = at ?? (by > 0 ? line.from_ft - 0.5 : line.to_ft + 0.5);
+    on.station(Math.min(line.to_ft, Math.max(line.from_ft, from + by * (event.shiftKey ? 5 : 0.5))));
+  };
+  const hair = moving?.to_ft ?? at;
+  return (
+    <chakra.svg
+      ref={ref}
+      width={scale.width}
+      height={sheetHeight}
+      viewBox={`0 0 ${scale.width} ${sheetHeight}`}
+      display="block"
+      tabIndex={0}
+      role="group"
+      aria-label="Sheet. Left and right arrows move the hairline, question mark tells all keys."
+      css={{ touchAction: 'pan-x pan-y', overflow: 'hidden' }}
+      onPointerMove={follow}
+      onPointerDown={follow}
+      onPointerLeave={() => {
+        on.station(undefined);
+      }}
+      onKeyDown={step}
+    >
+      <Patterns />
+      <Axis scale={scale} />
+      <GroundLane
+        line={line}
+        scope={lineScope}
+        scale={scale}
+        selected={selected?.action?.id}
+        onSelect={on.hole}
+        onLine={on.line}
+      />
+      <WallLane line={line} scale={scale} selected={finding} onSelect={on.finding} />
+      <JudgedLane line={line} scale={scale} />
+      {lineScope.feasible ? (
+        <ScopeLane
+          bars={bars}
+          scale={scale}
+          selected={selected}
+          pins={line.pins}
+          differs={differs}
+          onSelect={on.bar}
+          onEnd={on.end}
+          moving={moving}
+        />
+      ) : (
+        <text
+          x={gutter_px}
+          y={lanes.scope.top + 30}
+          fontSize={15}
+          fontWeight={700}
+          style={{ fill: 'var(--chakra-colors-signal-ink)' }}
+        >
+          No way satisfies the rules and pins here: see the panel.
+        </text>
+      )}
+      <Gutter line={line} scope={lineScope} datum={datum} width={scale.width} />
+      <WaysLane scope={scope} lineId={line.id} scale={scale} onTake={on.take} onLookAt={on.lookAt} />
+      {hair !== undefined && <Hairline line={line} scale={scale} station_ft={hair} />}
+    </chakra.svg>
+  );
+}

@@ -1,0 +1,107 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import type { Job, Line } from '../../core/job/schema.js';
+import type { LineView } from '../../core/scope/job-view.js';
+import type { LineScope, Scope } from '../../core/scope/scope.js';
+import type { Change } from '../api/jobs';
+import { TypedLine } from '../log/typed-line';
+import { money } from '../shell/format';
+
+const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
+
+/** Under the sheet: one line to type a reading from anywhere, and what it all comes to. */
+export function Foot({
+  job,
+  line,
+  lineView,
+  lineScope,
+  scope,
+  change,
+}: {
+  job: Job;
+  line: Line;
+  lineView: LineView;
+  lineScope: LineScope;
+  scope: Scope;
+  change: Change;
+}) {
+  const run = line.runs.at(-1);
+  const { prices } = scope;
+  const liners = lineScope.actions.filter(({ liner }) => liner);
+  const laid = lineScope.actions.reduce((sum, { pipe }) => sum + (pipe?.laid.value ?? 0), 0);
+  const lined = liners.reduce((sum, { liner }) => sum + (liner?.host.value ?? 0), 0);
+  const cleaned = lineScope.segments
+    .filter(({ method }) => method === 'clean')
+    .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+  const range = scope.ifUnseenIs;
+  return (
+    <Flex
+      borderTop="1px solid"
+      borderColor="ink"
+      align="center"
+      gap="4"
+      px="3.5"
+      py="1.5"
+      wrap={{ base: 'wrap', md: 'nowrap' }}
+      flexShrink={0}
+      data-testid="totals"
+    >
+      <Box
+        flex="1"
+        minWidth={{ base: '100%', md: '260px' }}
+        maxWidth="520px"
+        position="relative"
+        className="not-printed"
+      >
+        {run && (
+          <TypedLine
+            line={line}
+            lineView={lineView}
+            runId={run.id}
+            pass="back"
+            waterClock={undefined}
+            change={change}
+            compact
+          />
+        )}
+      </Box>
+      <Box fontSize="13.5px" flex={{ md: 1 }} minWidth="0">
+        <Text>{[count(lineScope.pits.length, 'hole'), count(liners.length, 'liner')].join(' · ')}</Text>
+        <Text>
+          {[
+            laid > 0 ? `${laid.toFixed(1)} ft of new pipe` : '',
+            lined > 0 ? `${lined.toFixed(1)} ft lined` : '',
+            cleaned > 0 ? `${cleaned.toFixed(1)} ft cleaned` : '',
+          ]
+            .filter(Boolean)
+            .join(' · ') || 'nothing to do'}
+        </Text>
+        {scope.firstStep && (
+          <Text color="signalInk" data-testid="first-step">
+            First {scope.firstStep.what}, {scope.firstStep.from_ft.toFixed(1)} to{' '}
+            {scope.firstStep.to_ft.toFixed(1)} ft: {money(scope.firstStep.price, prices.currency)}
+          </Text>
+        )}
+      </Box>
+      <Box textAlign="right" ml="auto">
+        <Text
+          fontFamily="heading"
+          fontWeight={700}
+          fontSize="25px"
+          lineHeight="1.1"
+          data-testid="total"
+          whiteSpace="nowrap"
+        >
+          {scope.feasible ? money(prices.total, prices.currency) : 'no way'}
+        </Text>
+        {scope.firstStep && scope.feasible && (
+          <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
+            {Math.abs(range.failed - range.sound) < 0.005
+              ? `first ${scope.firstStep.what}, ${money(scope.firstStep.price, prices.currency)}`
+              : `${money(range.sound, prices.currency)} to ${money(range.failed, prices.currency)} until seen`}
+          </Text>
+        )}
+      </Box>
+      <chakra.span srOnly>{job.title}</chakra.span>
+    </Flex>
+  );
+}

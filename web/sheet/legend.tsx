@@ -1,0 +1,130 @@
+import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { scaleLinear } from 'd3-scale';
+import { gradeTableKinds } from '../../core/condition/grade-table.js';
+import { findingWords } from '../../core/logline/say.js';
+import type { FindingView } from '../../core/scope/job-view.js';
+import { methods } from '../../core/job/vocabulary.js';
+import { methodWords } from '../shell/format';
+import { Press } from '../shell/controls';
+import { barFill } from './scope-bars';
+import { lanes, type SheetScale } from './sheet-scale';
+import { Drawn } from './wall-lane';
+
+const sample_px = 64;
+/** A stretch of one foot to 32 px, enough to show what a finding looks like. */
+const scale: SheetScale = {
+  x: scaleLinear([0, 2], [0, sample_px]),
+  width: sample_px,
+  from_ft: 0,
+  to_ft: 2,
+  seen: { from_ft: 0, to_ft: 2 },
+};
+
+/** What the drawings mean: every finding as it is drawn on the wall, hatches, and the colours of what is done. */
+export function Legend({ onClose }: { onClose: () => void }) {
+  return (
+    <Box
+      role="dialog"
+      aria-label="What the drawings mean"
+      position="absolute"
+      top="48px"
+      left="12px"
+      right="12px"
+      maxHeight="calc(100% - 60px)"
+      overflowY="auto"
+      bg="sheet"
+      border="1.5px solid"
+      borderColor="ink"
+      p="4"
+      zIndex={15}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') onClose();
+      }}
+    >
+      <Flex justify="space-between" align="center" mb="2">
+        <Heading as="h2" fontSize="20px">
+          What the drawings mean
+        </Heading>
+        <Press type="button" autoFocus onClick={onClose}>
+          Close
+        </Press>
+      </Flex>
+      <Text mb="3" color="soft">
+        On the wall, unrolled with the water in the middle. Drawn dashed: only possible. Pale: cleaned since.
+      </Text>
+      <Grid templateColumns="repeat(auto-fill, minmax(190px, 1fr))" gap="2">
+        {gradeTableKinds.map((kind) => (
+          <Flex key={kind} align="center" gap="3">
+            <svg
+              width={46}
+              height={88}
+              viewBox={`0 ${lanes.wall.top} ${sample_px} ${lanes.wall.height}`}
+              preserveAspectRatio="xMidYMid meet"
+              aria-hidden
+              style={{ background: 'var(--chakra-colors-paper)', flexShrink: 0 }}
+            >
+              <Drawn finding={sampleOf(kind)} scale={scale} />
+            </svg>
+            <Text>{findingWords[kind]}</Text>
+          </Flex>
+        ))}
+        {(
+          [
+            ['unseen', 'Not seen: nothing is known'],
+            ['dug', 'A hole, to scale'],
+            ['no-dig', 'No digging here'],
+            ['hatch-cross', 'Fibre pipe, asbestos cement'],
+            ['hatch-dots', 'Concrete, cast iron'],
+          ] as const
+        ).map(([pattern, words]) => (
+          <Flex key={pattern} align="center" gap="3">
+            <svg width={sample_px} height={30} aria-hidden style={{ flexShrink: 0 }}>
+              <rect
+                width={sample_px}
+                height={30}
+                fill={`url(#${pattern})`}
+                stroke="var(--chakra-colors-soft)"
+              />
+            </svg>
+            <Text>{words}</Text>
+          </Flex>
+        ))}
+        {methods.map((method) => (
+          <Flex key={method} align="center" gap="3">
+            <Box width={`${sample_px}px`} height="24px" bg={barFill[method].fill} flexShrink={0} />
+            <Text>{methodWords[method]}</Text>
+          </Flex>
+        ))}
+      </Grid>
+    </Box>
+  );
+}
+
+/** A finding of a kind at the middle of the sample, to fix. */
+function sampleOf(kind: FindingView['kind']): FindingView {
+  const entry = {
+    id: kind,
+    kind: 'finding',
+    finding: kind,
+    ...(kind === 'crack' ? { form: 'several' } : {}),
+  } as FindingView['entry'];
+  const figure = { value: 1, unit: 'ft', steps: [] };
+  return {
+    id: kind,
+    kind,
+    entry,
+    from_ft: 0.7,
+    to_ft: 1.3,
+    place: { from_ft: 0.5, to_ft: 1.5 },
+    plusMinus_ft: 0,
+    clock: kind === 'roots' ? [3, 9] : undefined,
+    grade: 3,
+    tableGrade: 3,
+    possible: false,
+    settled: false,
+    why: figure,
+    station: figure,
+    cures: [],
+    readings: [],
+  };
+}

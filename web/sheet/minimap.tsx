@@ -1,0 +1,82 @@
+import { useDrag } from '@use-gesture/react';
+import { chakra } from '@chakra-ui/react';
+import { scaleLinear } from 'd3-scale';
+import type { Interval } from '../../core/line/intervals.js';
+import { feet } from '../shell/format';
+import { barFill, type ScopeBar } from './scope-bars';
+import type { SheetWindow } from './use-window';
+
+const width_px = 260;
+const height_px = 30;
+
+/** The whole line in little, with the window that the sheet shows of it; the window is dragged along. */
+export function Minimap({
+  line,
+  bars,
+  window,
+}: {
+  line: Interval;
+  bars: readonly ScopeBar[];
+  window: SheetWindow;
+}) {
+  const x = scaleLinear([line.from_ft, Math.max(line.to_ft, line.from_ft + 1)], [2, width_px - 2]);
+  const { shown } = window;
+  const bind = useDrag(({ delta: [dx] }) => {
+    window.pan(x.invert(dx) - x.invert(0));
+  });
+  if (!shown) return null;
+  const step = (shown.to_ft - shown.from_ft) / 4;
+  return (
+    <chakra.svg
+      width={width_px}
+      height={height_px}
+      viewBox={`0 0 ${width_px} ${height_px}`}
+      flexShrink={1}
+      minWidth="0"
+      data-testid="minimap"
+      role="group"
+      aria-label="The whole line"
+      onClick={(event) => {
+        const at = x.invert(event.clientX - event.currentTarget.getBoundingClientRect().left);
+        window.show(at - (shown.to_ft - shown.from_ft) / 2);
+      }}
+    >
+      {bars.map((bar) => (
+        <rect
+          key={bar.key}
+          x={x(bar.from_ft)}
+          y={10}
+          width={Math.max(1, x(bar.to_ft) - x(bar.from_ft) - 0.5)}
+          height={10}
+          fill={`var(--chakra-colors-${barFill[bar.method].fill})`}
+        />
+      ))}
+      <g
+        {...bind()}
+        role="slider"
+        tabIndex={0}
+        aria-label="What the sheet shows"
+        aria-valuenow={Math.round(shown.from_ft)}
+        aria-valuetext={`${feet(shown.from_ft)} to ${feet(shown.to_ft)} ft`}
+        style={{ cursor: 'grab', touchAction: 'none' }}
+        onKeyDown={(event) => {
+          const by = { ArrowLeft: -step, ArrowRight: step }[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          window.pan(by);
+        }}
+      >
+        <rect
+          x={x(shown.from_ft)}
+          y={2}
+          width={Math.max(8, x(shown.to_ft) - x(shown.from_ft))}
+          height={height_px - 4}
+          fill="var(--chakra-colors-ink)"
+          fillOpacity={0.12}
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth={2}
+        />
+      </g>
+    </chakra.svg>
+  );
+}

@@ -1,0 +1,97 @@
+import { Flex, Text } from '@chakra-ui/react';
+import { methods, type Method } from '../../core/job/vocabulary.js';
+import { pinsOn, type PlacedPin } from '../../core/scope/pin-edits.js';
+import { Press } from '../shell/controls';
+import { feet, methodWords } from '../shell/format';
+import { Part } from './part';
+import type { ScopeBar } from './scope-bars';
+
+/** Doing something else on a stretch: each press is a pin, and every pin can be lifted. */
+export function PinPart({
+  bar,
+  pins,
+  onMethod,
+  onJoin,
+  onSplit,
+  onLift,
+}: {
+  bar: ScopeBar | undefined;
+  pins: readonly PlacedPin[];
+  onMethod: (method: Method) => void;
+  onJoin: () => void;
+  onSplit: () => void;
+  onLift: (pins: readonly PlacedPin[]) => void;
+}) {
+  const here = bar ? pinsOn(pins, bar) : pins;
+  return (
+    <>
+      {here.length > 0 && (
+        <Part title="Pinned">
+          {here.map((each, i) => (
+            <Flex key={each.pin.id ?? i} align="center" justify="space-between" gap="2">
+              <Text>{pinWords(each)}</Text>
+              <Press
+                look="quiet"
+                type="button"
+                onClick={() => {
+                  onLift([each]);
+                }}
+              >
+                Lift
+              </Press>
+            </Flex>
+          ))}
+          {here.length > 1 && (
+            <Press
+              type="button"
+              onClick={() => {
+                onLift(here);
+              }}
+            >
+              Lift all of these
+            </Press>
+          )}
+        </Part>
+      )}
+      {bar && (
+        <Part title="Do something else here">
+          <Flex wrap="wrap" gap="1.5">
+            {methods
+              .filter((method) => method !== bar.method && method !== 'open-cut')
+              .map((method) => (
+                <Press
+                  key={method}
+                  type="button"
+                  px="2.5"
+                  fontSize="14px"
+                  onClick={() => {
+                    onMethod(method);
+                  }}
+                >
+                  {method === 'spot' ? 'Dig' : methodWords[method]}
+                </Press>
+              ))}
+            {bar.action && (
+              <>
+                <Press type="button" px="2.5" fontSize="14px" onClick={onJoin}>
+                  Join with next
+                </Press>
+                <Press type="button" px="2.5" fontSize="14px" onClick={onSplit}>
+                  Split
+                </Press>
+              </>
+            )}
+          </Flex>
+        </Part>
+      )}
+    </>
+  );
+}
+
+function pinWords({ pin, from_ft, to_ft }: PlacedPin): string {
+  if (pin.split) return `Split at ${feet(from_ft)} ft`;
+  const where = `${feet(from_ft)} to ${feet(to_ft)} ft`;
+  return pin.method === undefined
+    ? `Never ${(pin.never ?? []).map((method) => methodWords[method].toLowerCase()).join(', ')}, ${where}`
+    : `${methodWords[pin.method]}, ${where}`;
+}

@@ -1,0 +1,60 @@
+import type { Method } from '../../core/job/vocabulary.js';
+import type { LineScope } from '../../core/scope/scope.js';
+import { feet } from '../shell/format';
+
+/** Fill and ink of a bar by what is done: kept pipe is pale, what is dug is the signal colour. */
+export const barFill: Record<Method, { fill: string; ink: string }> = {
+  leave: { fill: 'keep', ink: 'ink' },
+  clean: { fill: 'water', ink: 'sheet' },
+  spot: { fill: 'signal', ink: 'on-signal' },
+  'open-cut': { fill: 'signal', ink: 'on-signal' },
+  regrade: { fill: 'signal', ink: 'on-signal' },
+  burst: { fill: 'signal', ink: 'on-signal' },
+  line: { fill: 'liner', ink: 'on-liner' },
+  'short-line': { fill: 'liner', ink: 'on-liner' },
+};
+
+/** A bar of the scope: a whole action, or a stretch that is kept or cleaned. */
+export interface ScopeBar {
+  readonly key: string;
+  readonly from_ft: number;
+  readonly to_ft: number;
+  readonly method: Method;
+  readonly action: LineScope['actions'][number] | undefined;
+  readonly segments: LineScope['segments'];
+}
+
+export function barsOf(scope: LineScope): ScopeBar[] {
+  const bars: ScopeBar[] = [];
+  for (const segment of scope.segments) {
+    const last = bars.at(-1);
+    const same = last && last.method === segment.method && (last.action?.id ?? null) === segment.action;
+    if (same)
+      bars[bars.length - 1] = { ...last, to_ft: segment.to_ft, segments: [...last.segments, segment] };
+    else {
+      bars.push({
+        key: segment.action ?? `${segment.method} ${segment.from_ft.toFixed(2)}`,
+        from_ft: segment.from_ft,
+        to_ft: segment.to_ft,
+        method: segment.method,
+        action: scope.actions.find(({ id }) => id === segment.action),
+        segments: [segment],
+      });
+    }
+  }
+  return bars;
+}
+
+/** What a bar says under its name. */
+export function barDetail({ action, from_ft, to_ft }: ScopeBar): string {
+  if (action?.liner) return `${feet(action.liner.host.value)} ft, cut ${feet(action.liner.cut.value)}`;
+  if (action?.pipe) return `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in`;
+  return `${feet(to_ft - from_ft)} ft`;
+}
+
+/** What to show first: the dearest action, else the longest stretch. */
+export function weightiest(bars: readonly ScopeBar[]): ScopeBar | undefined {
+  return [...bars].sort(
+    (a, b) => (b.action?.cost ?? 0) - (a.action?.cost ?? 0) || b.to_ft - b.from_ft - (a.to_ft - a.from_ft),
+  )[0];
+}

@@ -1,0 +1,148 @@
+import { chakra, Flex, Text } from '@chakra-ui/react';
+import { Activity, Download, HelpCircle, Maximize, Printer, Shapes, ZoomIn, ZoomOut } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { zoomStep } from './use-window';
+
+const Tool = chakra('button', {
+  base: {
+    minWidth: '44px',
+    flexShrink: 0,
+    height: '44px',
+    px: '2',
+    display: 'inline-flex',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: '1.5',
+    bg: 'transparent',
+    border: 'none',
+    color: 'ink',
+    fontSize: '14px',
+    whiteSpace: 'nowrap',
+    cursor: 'pointer',
+    _hover: { bg: 'keep' },
+    _pressed: { bg: 'keep', fontWeight: 700 },
+    _disabled: { color: 'soft', cursor: 'default', _hover: { bg: 'transparent' } },
+  },
+});
+
+export interface SheetActions {
+  readonly zoom: (times: number) => void;
+  readonly fit: () => void;
+  readonly legend: () => void;
+  readonly grade: () => void;
+  readonly keys: () => void;
+  readonly save: (as: 'svg' | 'dxf') => void;
+}
+
+/** The strip over the sheet: how much of the line is shown, what can be opened and saved, and what stands in the way. */
+export function SheetTools({
+  zoomed,
+  gradeOpen,
+  legendOpen,
+  cannot,
+  actions,
+  children,
+}: {
+  zoomed: boolean;
+  gradeOpen: boolean;
+  legendOpen: boolean;
+  /** Why what was tried cannot be. */
+  cannot: string | undefined;
+  actions: SheetActions;
+  children: ReactNode;
+}) {
+  return (
+    <Flex
+      align="center"
+      px="2"
+      borderBottom="1px solid"
+      borderColor="rule"
+      flexShrink={0}
+      minHeight="44px"
+      gap="0.5"
+      className="not-printed"
+      overflowX="auto"
+      css={{ scrollbarWidth: 'none' }}
+    >
+      <Tool
+        type="button"
+        aria-label="Zoom out"
+        title="Zoom out (−)"
+        disabled={!zoomed}
+        onClick={() => {
+          actions.zoom(zoomStep);
+        }}
+      >
+        <ZoomOut size={19} />
+      </Tool>
+      <Tool
+        type="button"
+        aria-label="Zoom in"
+        title="Zoom in (+)"
+        onClick={() => {
+          actions.zoom(1 / zoomStep);
+        }}
+      >
+        <ZoomIn size={19} />
+      </Tool>
+      <Tool type="button" title="The whole line (0)" disabled={!zoomed} onClick={actions.fit}>
+        <Maximize size={17} /> Whole line
+      </Tool>
+      {children}
+      <Text
+        flex="1"
+        minWidth={{ base: cannot ? '220px' : '0', md: '0' }}
+        px="2"
+        fontSize="13.5px"
+        lineHeight="1.15"
+        color="signalInk"
+        fontWeight={700}
+        role="status"
+        data-testid="cannot"
+        lineClamp={2}
+        title={cannot}
+      >
+        {cannot}
+      </Text>
+      <Tool type="button" aria-pressed={gradeOpen} onClick={actions.grade}>
+        <Activity size={17} /> Grade and flow
+      </Tool>
+      <Tool type="button" aria-pressed={legendOpen} onClick={actions.legend}>
+        <Shapes size={17} /> Legend
+      </Tool>
+      <Tool
+        type="button"
+        aria-label="Save the drawing as SVG"
+        title="Save the drawing as SVG"
+        onClick={() => {
+          actions.save('svg');
+        }}
+      >
+        <Download size={17} /> SVG
+      </Tool>
+      <Tool
+        type="button"
+        aria-label="Save the drawing as DXF"
+        title="Save the drawing as DXF"
+        onClick={() => {
+          actions.save('dxf');
+        }}
+      >
+        <Download size={17} /> DXF
+      </Tool>
+      <Tool
+        type="button"
+        aria-label="Print the sheet"
+        title="Print the sheet"
+        onClick={() => {
+          window.print();
+        }}
+      >
+        <Printer size={18} />
+      </Tool>
+      <Tool type="button" aria-label="Keys of the sheet" title="Keys (?)" onClick={actions.keys}>
+        <HelpCircle size={18} />
+      </Tool>
+    </Flex>
+  );
+}

@@ -1,0 +1,29 @@
+import { useState } from 'react';
+
+/** One tab stop for a row of things; arrows move along it. */
+export function useRoving(name: string, count: number) {
+  const [at, setAt] = useState(0);
+  const active = Math.min(at, Math.max(0, count - 1));
+  return {
+    item: (index: number) => ({
+      tabIndex: index === active ? 0 : -1,
+      'data-rove': `${name} ${index}`,
+      onFocus: () => {
+        setAt(index);
+      },
+    }),
+    row: {
+      onKeyDown: (event: React.KeyboardEvent) => {
+        const by = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1, Home: -count, End: count }[
+          event.key
+        ];
+        if (by === undefined || !(event.target as Element).closest(`[data-rove^="${name} "]`)) return;
+        event.preventDefault();
+        event.stopPropagation();
+        const next = Math.min(count - 1, Math.max(0, active + by));
+        setAt(next);
+        event.currentTarget.querySelector<SVGElement | HTMLElement>(`[data-rove="${name} ${next}"]`)?.focus();
+      },
+    },
+  };
+}

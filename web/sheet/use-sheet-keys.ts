@@ -1,0 +1,87 @@
+import { useEffect, useRef } from 'react';
+import { tinykeys } from 'tinykeys';
+import type { Method } from '../../core/job/vocabulary.js';
+import { zoomStep } from './use-window';
+
+interface SheetKeyActions {
+  readonly doHere: (method: Method) => void;
+  readonly join: () => void;
+  readonly split: () => void;
+  readonly lift: () => void;
+  readonly go: (by: number) => void;
+  readonly zoom: (times: number) => void;
+  readonly fit: () => void;
+  readonly pan: (share: number) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly grade: () => void;
+  readonly keys: () => void;
+  readonly stop: () => void;
+}
+
+/** The keys of the sheet, wherever the focus is but in a field. What each does is told in `sheet-keys`. */
+export function useSheetKeys(actions: SheetKeyActions): void {
+  const latest = useRef(actions);
+  useEffect(() => {
+    latest.current = actions;
+  });
+  useEffect(() => {
+    const on = (act: (all: SheetKeyActions) => void) => (event: KeyboardEvent) => {
+      const target = event.target instanceof Element ? event.target : undefined;
+      if (target?.closest('input, textarea, select, [role="dialog"]') && event.key !== 'Escape') return;
+      event.preventDefault();
+      act(latest.current);
+    };
+    const method = (each: Method) =>
+      on((all) => {
+        all.doHere(each);
+      });
+    const zoom = (times: number) =>
+      on((all) => {
+        all.zoom(times);
+      });
+    const call = (name: 'join' | 'split' | 'lift' | 'fit' | 'undo' | 'redo' | 'grade' | 'keys' | 'stop') =>
+      on((all) => {
+        all[name]();
+      });
+    return tinykeys(window, {
+      l: method('line'),
+      h: method('short-line'),
+      s: method('spot'),
+      b: method('burst'),
+      r: method('regrade'),
+      k: method('leave'),
+      c: method('clean'),
+      j: call('join'),
+      d: call('split'),
+      x: call('lift'),
+      n: on((all) => {
+        all.go(1);
+      }),
+      p: on((all) => {
+        all.go(-1);
+      }),
+      a: on((all) => {
+        all.pan(-0.25);
+      }),
+      f: on((all) => {
+        all.pan(0.25);
+      }),
+      '+': zoom(1 / zoomStep),
+      'Shift++': zoom(1 / zoomStep),
+      '=': zoom(1 / zoomStep),
+      '-': zoom(zoomStep),
+      '0': call('fit'),
+      g: call('grade'),
+      i: on(() => {
+        document.querySelector<HTMLInputElement>('[data-testid="totals"] input')?.focus();
+      }),
+      'Shift+?': call('keys'),
+      '?': call('keys'),
+      Escape: call('stop'),
+      '$mod+z': call('undo'),
+      '$mod+Shift+z': call('redo'),
+      '$mod+y': call('redo'),
+    });
+  }, []);
+}

@@ -1,0 +1,83 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Job, Pin } from '../../core/job/schema.js';
+import type { Interval } from '../../core/line/intervals.js';
+import type { Tried } from '../../core/scope/trial.js';
+import { benchWorker } from '../api/view';
+
+export interface Trial {
+  /** What the pins tried last come to; undefined while nothing is tried. */
+  readonly tried: Tried | undefined;
+  /** Tries pins beside the page: one try runs at a time, and of those that wait the latest wins. */
+  readonly ask: (pins: readonly Pin[], around: Interval) => void;
+  /** What these very pins come to; undefined where the job changed in the meantime. */
+  readonly settle: (pins: readonly Pin[], around: Interval) => Promise<Tried | undefined>;
+  readonly stop: () => void;
+}
+
+interface State {
+  key: Promise<string> | undefined;
+  busy: boolean;
+  next: readonly [readonly Pin[], Interval] | undefined;
+}
+
+let benches = 0;
+
+/**
+ * Pins tried on a line while they are dragged. What was tried stays on the sheet until the whole scope, worked out
+ * beside the page, has caught up with the job.
+ */
+export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
+  const [last, setLast] = useState<{ found: Tried; job: Job; line: string }>();
+  const state = useRef<State>({ key: undefined, busy: false, next: undefined });
+  useEffect(() => {
+    // Another job is tried from here on: what comes back for the one before is dropped.
+    state.current = { key: undefined, busy: false, next: undefined };
+  }, [job, line]);
+  const tried = last?.line === line && (last.job === job || !caughtUp) ? last.found : undefined;
+  const setTried = (found: Tried | undefined) => {
+    setLast(found && { found, job, line });
+  };
+  const laid = (own: State): Promise<string> => {
+    own.key ??= (async () => {
+      const key = String(++benches);
+      await benchWorker().putOnBench(key, job);
+      return key;
+    })();
+    return own.key;
+  };
+  const settle: Trial['settle'] = async (pins, around) => {
+    const own = state.current;
+    own.next = undefined;
+    const found = await benchWorker().tryPins(await laid(own), line, pins, around);
+    if (state.current !== own) return undefined;
+    setTried(found);
+    return found;
+  };
+  const run = async (own: State): Promise<void> => {
+    if (own.busy) return;
+    own.busy = true;
+    try {
+      const key = await laid(own);
+      for (let next = own.next; next; next = own.next) {
+        own.next = undefined;
+        const found = await benchWorker().tryPins(key, line, next[0], next[1]);
+        if (state.current !== own) return;
+        if (found) setTried(found);
+      }
+    } finally {
+      own.busy = false;
+    }
+  };
+  return {
+    tried,
+    ask: (pins, around) => {
+      state.current.next = [pins, around];
+      void run(state.current);
+    },
+    settle,
+    stop: () => {
+      state.current.next = undefined;
+      setTried(undefined);
+    },
+  };
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import type { Interval } from '../../core/line/intervals.js';
+import { wholeOf } from './sheet-scale';
+
+/** One press zooms in or out by this. */
+export const zoomStep = 1.6;
+/** No closer than this: a joint and its neighbours, ft. */
+const closest_ft = 4;
+
+export interface SheetWindow {
+  /** What of the line is on the sheet; undefined when all of it is. */
+  readonly shown: Interval | undefined;
+  /** Makes what is shown so many times as long, about a station that stays where it is. */
+  readonly zoom: (times: number, about_ft?: number) => void;
+  /** Moves what is shown along the line, ft. */
+  readonly pan: (by_ft: number) => void;
+  readonly show: (from_ft: number) => void;
+  readonly fit: () => void;
+}
+
+/** The window of a sheet on its line, never beyond what there is. */
+export function useWindow(line: Interval): SheetWindow {
+  const whole = wholeOf(line);
+  const most_ft = whole.to_ft - whole.from_ft;
+  const [shown, setShown] = useState<Interval>();
+  const place = (from_ft: number, length_ft: number): Interval | undefined => {
+    if (length_ft >= most_ft - 1e-9) return undefined;
+    const from = Math.min(Math.max(from_ft, whole.from_ft), whole.to_ft - length_ft);
+    return { from_ft: from, to_ft: from + length_ft };
+  };
+  return {
+    shown,
+    zoom: (times, about_ft) => {
+      setShown((now) => {
+        const seen = now ?? whole;
+        const length = Math.max(Math.min(closest_ft, most_ft), (seen.to_ft - seen.from_ft) * times);
+        const about = about_ft ?? (seen.from_ft + seen.to_ft) / 2;
+        const share = (about - seen.from_ft) / (seen.to_ft - seen.from_ft);
+        return place(about - share * length, length);
+      });
+    },
+    pan: (by_ft) => {
+      setShown((now) => now && place(now.from_ft + by_ft, now.to_ft - now.from_ft));
+    },
+    show: (from_ft) => {
+      setShown((now) => now && place(from_ft, now.to_ft - now.from_ft));
+    },
+    fit: () => {
+      setShown(undefined);
+    },
+  };
+}

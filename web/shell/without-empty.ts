@@ -1,0 +1,12 @@
+/** What was emptied is gone from the file, not there with nothing in it; a list named in `keep` stays even empty. */
+export const withoutEmpty = <T extends object>(item: T, keep: readonly string[] = []): T =>
+  Object.fromEntries(
+    Object.entries(item as Record<string, unknown>).filter(
+      ([field, value]) =>
+        value !== undefined &&
+        (keep.includes(field) ||
+          typeof value !== 'object' ||
+          value === null ||
+          Object.keys(value).length > 0),
+    ),
+  ) as T;
