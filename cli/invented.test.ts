@@ -5,7 +5,7 @@ import type { Job } from '../core/job/schema.js';
 import { findingKinds, methods, type Method } from '../core/job/vocabulary.js';
 import type { ScopeFile } from '../core/scope/scope-file.js';
 import { run } from './scope.js';
-import { deep, spokenJob } from './test/spoken-job.js';
+import { deep, spokenJob } from '../core/test/spoken-job.js';
 
 interface Expected {
   readonly job: Job;

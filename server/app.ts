@@ -8,16 +8,23 @@ import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
 import { editSchema } from '../core/job/edit.js';
 import { faultsOf } from '../core/job/read.js';
+import type { Day } from '../core/job/days.js';
+import type { Firm } from '../core/job/firm.js';
+import type { Job } from '../core/job/schema.js';
+import type { Offer } from '../core/offer/offer.js';
+import type { Digests } from './digests.js';
 import type { FirmStore } from './firm.js';
 import type { Photos } from './photos.js';
 import { problem } from './problem.js';
 import type { ReelLink } from './reel.js';
+import type { Shares } from './shares.js';
 import type { Store, Written } from './store.js';
 
 const mostBody_bytes = 20 * 1024 * 1024;
 const mostEdits = 500;
 const mostHistory = 1000;
 const mostReelLine = 200;
+const closedLink = 'This link is not open. Ask whoever sent it for a new one';
 /** Often enough that a lost connection is noticed and a proxy does not close it, ms. */
 const keepAlive_ms = 20_000;
 
@@ -40,18 +47,23 @@ const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 export interface Parts {
   readonly store: Store;
   readonly firm: FirmStore;
+  readonly digests: Digests;
+  readonly shares: Shares;
+  /** Works an offer out, beside the requests. */
+  readonly offerOf: (job: Job, firm: Firm, today: Day) => Promise<Offer>;
   readonly photos: Photos;
   readonly reel?: ReelLink | undefined;
 }
 
 /** The interface of the server: jobs in the open file's own words, changed by edits. */
-function apiOn({ store, firm, photos, reel }: Parts) {
+function apiOn({ store, firm, digests, shares, offerOf, photos, reel }: Parts, wake: () => void) {
   return new Hono()
-    .get('/jobs', async (c) => c.json(await store.list()))
+    .get('/jobs', async (c) => c.json(await digests.list()))
     .post('/jobs', async (c) => {
       const value = await bodyOf(c);
       if ('refused' in value) return value.refused;
       const written = await store.add(randomUUID(), value.value, device(c));
+      wake();
       return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
     })
     .get('/jobs/:id', async (c) => {
@@ -63,12 +75,40 @@ function apiOn({ store, firm, photos, reel }: Parts) {
     )
     .get('/jobs/:id/history', async (c) => c.json(await store.history(c.req.param('id'), mostHistory)))
     .get('/jobs/:id/changes', (c) => follow(c, store, c.req.param('id')))
+    .get('/jobs/:id/shares', async (c) => c.json(await shares.list(c.req.param('id'))))
+    .post('/jobs/:id/shares', async (c) => {
+      const stored = await store.read(c.req.param('id'));
+      if (!stored) return problem(c, 404, 'No such job');
+      const on = new Date().toISOString().slice(0, 10);
+      const made = await shares.make(stored.id, { on, job: stored.job, firm: await firm.read() });
+      return c.json(made, 201);
+    })
+    .delete('/jobs/:id/shares/:share', async (c) =>
+      (await shares.close(c.req.param('id'), c.req.param('share')))
+        ? c.body(null, 204)
+        : problem(c, 404, 'No such open link'),
+    )
+    .get('/offers/:secret', async (c) => {
+      const shared = await shares.open(c.req.param('secret'));
+      if (!shared) return problem(c, 404, closedLink);
+      c.header('cache-control', 'no-store');
+      return c.json(await offerOf(shared.job, shared.firm, shared.on));
+    })
+    .get('/offers/:secret/photos/:name', async (c) => {
+      const shared = await shares.open(c.req.param('secret'));
+      const name = c.req.param('name');
+      const shown = shared?.job.lines.some((line) =>
+        line.runs.some((run) => run.entries.some(({ photos: own }) => own?.includes(name))),
+      );
+      return shown ? photoAnswer(c, photos, name) : problem(c, 404, 'No such photo');
+    })
     .get('/firm', async (c) => c.json(await firm.read()))
     .put('/firm', async (c) => {
       const value = await bodyOf(c);
       if ('refused' in value) return value.refused;
       const { was, set } = (value.value ?? {}) as { was?: unknown; set?: unknown };
       const written = await firm.write(was, set);
+      wake();
       if ('firm' in written) return c.json(written.firm);
       return 'clash' in written
         ? problem(c, 409, 'Somebody else changed this in the meantime', {
@@ -86,14 +126,7 @@ function apiOn({ store, firm, photos, reel }: Parts) {
       const kept = await photos.keep(new Uint8Array(await c.req.arrayBuffer()));
       return 'name' in kept ? c.json(kept, 201) : problem(c, 415, 'Not a photo', { detail: kept.refused });
     })
-    .get('/photos/:name', async (c) => {
-      const photo = await photos.read(c.req.param('name'));
-      if (!photo) return problem(c, 404, 'No such photo');
-      c.header('content-type', photo.type);
-      c.header('x-content-type-options', 'nosniff');
-      c.header('cache-control', 'private, max-age=31536000, immutable');
-      return c.body(photo.bytes);
-    })
+    .get('/photos/:name', (c) => photoAnswer(c, photos, c.req.param('name')))
     .post('/jobs/:id/edits', async (c) => {
       const value = await bodyOf(c);
       if ('refused' in value) return value.refused;
@@ -104,11 +137,21 @@ function apiOn({ store, firm, photos, reel }: Parts) {
         });
       }
       const written = await store.edit(c.req.param('id'), parsed.data, device(c));
+      wake();
       return 'stored' in written ? c.json(written.stored) : refusal(c, written);
     });
 }
 
 export type Api = ReturnType<typeof apiOn>;
+
+async function photoAnswer(c: Context, photos: Photos, name: string): Promise<Response> {
+  const photo = await photos.read(name);
+  if (!photo) return problem(c, 404, 'No such photo');
+  c.header('content-type', photo.type);
+  c.header('x-content-type-options', 'nosniff');
+  c.header('cache-control', 'private, max-age=31536000, immutable');
+  return c.body(photo.bytes);
+}
 
 const device = (c: Context) => (c.req.header('x-device') ?? 'unknown').slice(0, 80);
 
@@ -192,7 +235,10 @@ export function appOn(parts: Parts, options: { log: (error: unknown) => void; pa
       onError: (c) => problem(c, 413, 'Too large', { detail: 'a job file is at most 20 MB' }),
     }),
   );
-  app.route('/api', apiOn(parts));
+  const wake = () => {
+    parts.digests.wake().catch(options.log);
+  };
+  app.route('/api', apiOn(parts, wake));
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   if (options.pages !== undefined) servePages(app, options.pages);
   app.onError((error, c) => {

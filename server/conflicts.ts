@@ -26,6 +26,8 @@ export function thingOf(edit: Edit): string {
   switch (edit.kind) {
     case 'job':
       return 'job';
+    case 'accepted':
+      return 'accepted';
     case 'line':
       return `line ${edit.line}`;
     case 'run':
@@ -58,7 +60,7 @@ export function settle(
   }
   if (!first || sameJson(theirs.set, edit.set) || sameJson(theirs.set, first.inverse.set)) return { edit };
   const base = first.inverse.set;
-  if (edit.kind === 'entry' || base === null || theirs.set === null || edit.set === null) {
+  if (edit.kind === 'entry' || edit.kind === 'accepted' || base === null || theirs.set === null || edit.set === null) {
     return conflict(others.at(-1));
   }
   const merged = mergeThree<object>(base, theirs.set, edit.set);

@@ -13,6 +13,8 @@ export type FirmWritten =
 
 export interface FirmStore {
   read(): Promise<Firm>;
+  /** Differs after every change. */
+  stamp(): Promise<string>;
   /** Writes what was changed from `was` to `set` over what stands now; answers when it is on the disk. */
   write(was: unknown, set: unknown): Promise<FirmWritten>;
 }
@@ -27,6 +29,10 @@ export function firmOn(db: Database): FirmStore {
   };
   return {
     read: () => read(db),
+    async stamp() {
+      const [row] = await db.select({ changedAt: firms.changedAt }).from(firms).where(eq(firms.id, onlyRow));
+      return row?.changedAt.toISOString() ?? '-';
+    },
     write: (was, set) =>
       db.transaction(async (tx): Promise<FirmWritten> => {
         const [before, after] = [firmSchema.safeParse(was), firmSchema.safeParse(set)];

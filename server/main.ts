@@ -1,14 +1,18 @@
+import { createHash } from 'node:crypto';
 import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
 import pino from 'pino';
 import { appOn } from './app.js';
 import { openDatabase } from './database.js';
+import { digestsOn } from './digests.js';
 import { firmOn } from './firm.js';
 import { FolderTaken } from './lock.js';
 import { photosIn } from './photos.js';
 import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
+import { sharesOn } from './shares.js';
 import { storeOn, type Store } from './store.js';
+import { startBench } from './work.js';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
 const root = resolve(import.meta.dirname, '..');
@@ -23,17 +27,38 @@ async function main(): Promise<void> {
     reelOf(process.env.OPEN_TRENCH_REEL),
     process.env.OPEN_TRENCH_DEMO === 'none' ? undefined : loadDemo(store),
   ]);
+  const firm = firmOn(opened.db);
+  const workerPath = join(root, 'dist', 'worker.mjs');
+  const bench = startBench(workerPath);
+  const logError = (error: unknown) => {
+    log.error(error);
+  };
+  const digests = digestsOn({
+    db: opened.db,
+    store,
+    firm,
+    digestOf: (job, under) => bench.work.digestOf(job, under),
+    program: createHash('sha256').update(readFileSync(workerPath)).digest('hex').slice(0, 12),
+    log: logError,
+  });
   const app = appOn(
-    { store, firm: firmOn(opened.db), photos: photosIn(join(folder, 'photos')), reel },
     {
-      log: (error) => {
-        log.error(error);
-      },
+      store,
+      firm,
+      digests,
+      shares: sharesOn(opened.db),
+      offerOf: (job, under, today) => bench.work.offerOf(job, under, today),
+      photos: photosIn(join(folder, 'photos')),
+      reel,
+    },
+    {
+      log: logError,
       pages: join(root, 'dist', 'web'),
     },
   );
   const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port }, ({ port: open }) => {
     process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
+    digests.wake().catch(logError);
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
     process.stderr.write(
@@ -47,6 +72,7 @@ async function main(): Promise<void> {
     server.close();
     reel?.close();
     if ('closeAllConnections' in server) server.closeAllConnections();
+    void bench.close();
     void opened.close().finally(() => process.exit(0));
   };
   process.once('SIGINT', stop);
@@ -65,7 +91,7 @@ async function reelOf(address: string | undefined): Promise<ReelLink | undefined
 
 /** An empty folder starts with the invented jobs, so that there is something to look at. */
 async function loadDemo(store: Store): Promise<void> {
-  if ((await store.list()).length > 0) return;
+  if ((await store.count()) > 0) return;
   const jobs = join(root, 'demo', 'jobs');
   for (const name of readdirSync(jobs)
     .filter((each) => each.endsWith('.json'))

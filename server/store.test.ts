@@ -1,11 +1,17 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { lineHead, type Edit } from '../core/job/edit.js';
+import { jobHead, lineHead, type Edit } from '../core/job/edit.js';
+import { accept } from '../core/offer/accept.js';
+import { digestOf } from '../core/scope/digest.js';
+import { readyJob, scopeOf } from '../core/scope/scope.js';
 import { randomJob } from '../core/scope/test/random-job.js';
 import { emptyFirm } from '../core/job/firm.js';
 import { openDatabase, type OpenedDatabase } from './database.js';
+import { digestsOn } from './digests.js';
 import { firmOn } from './firm.js';
+import { sharesOn } from './shares.js';
+import { shares as sharesTable } from './tables.js';
 import { storeOn, type Store } from './store.js';
 
 // A real PGlite folder, synced to disk as the server does it.
@@ -152,13 +158,87 @@ test('two who change one thing: what fits is merged, what does not is shown to b
   expect(told).toEqual([2, 3, 4, 5]);
 });
 
-test('a removed job is gone with all that belongs to it; the list is newest first', async () => {
+test('a removed job is gone with all that belongs to it', async () => {
   await add('gone', 15);
   expect(await store.remove('gone')).toBe(true);
   expect(await store.remove('gone')).toBe(false);
   expect(await store.history('gone', 5)).toEqual([]);
-  const changed = (await store.list()).map(({ changedAt }) => changedAt);
+});
+
+test('what was accepted is frozen beside the job: other edits leave it, and taking it back is an edit', async () => {
+  const job = await add('agreed', 17);
+  const accepted = accept(job, emptyFirm, 'renew', '2026-04-01', 'R. Moss');
+  const set = (sent: string, edit: Edit) => store.edit('agreed', { sent, edits: [edit] }, 'tablet');
+  expect(await set('agreed-1', { kind: 'accepted', set: accepted })).toMatchObject({ stored: { version: 2 } });
+  const [line] = job.lines;
+  if (!line) throw new Error('a random job has a line');
+  await set('agreed-2', { kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 41 } });
+  await set('agreed-3', { kind: 'job', set: { ...jobHead(job), title: 'renamed' } });
+  const stored = (await store.read('agreed'))?.job;
+  expect(stored).toMatchObject({ title: 'renamed', accepted });
+  // As an export and an import would carry it.
+  expect(await store.add('agreed-again', stored, 'test')).toMatchObject({ stored: { job: { accepted } } });
+  await set('agreed-4', { kind: 'accepted', set: null });
+  expect((await store.read('agreed'))?.job.accepted).toBeUndefined();
+});
+
+test('what the list shows follows every change of a job or of its firm, and a job that fails holds up no other', async () => {
+  const firm = firmOn(opened.db);
+  const worked: string[] = [];
+  const digests = digestsOn({
+    db: opened.db,
+    store,
+    firm,
+    program: 'test',
+    digestOf: (job, under) => {
+      worked.push(job.title);
+      if (job.title === 'broken') throw new Error('cannot be worked out');
+      return Promise.resolve(digestOf(job, under));
+    },
+    log: () => undefined,
+  });
+  const job = await add('listed', 18);
+  await store.add('broken', { ...job, title: 'broken' }, 'test');
+  expect((await digests.list()).find(({ id }) => id === 'listed')).toMatchObject({ fresh: false });
+  await digests.wake();
+  const rows = await digests.list();
+  const changed = rows.map(({ changedAt }) => changedAt);
   expect(changed).toEqual([...changed].sort().reverse());
+  expect(rows.every(({ fresh }) => fresh)).toBe(true);
+  const row = rows.find(({ id }) => id === 'listed');
+  expect(row?.digest).toMatchObject({ total: scopeOf(readyJob(job)).prices.total });
+
+  worked.length = 0;
+  await digests.wake();
+  expect(worked).toEqual([]);
+  const was = await firm.read();
+  await firm.write(was, { ...was, prices: { ...was.prices, look: 999 } });
+  await digests.wake();
+  expect(worked).toHaveLength(rows.length);
+  await firm.write(await firm.read(), was);
+});
+
+test('a link shows the offer as it was when it was made, to its secret only, until it is closed', async () => {
+  const shares = sharesOn(opened.db);
+  const job = await add('shared', 19);
+  const said = { on: '2026-05-01', job, firm: emptyFirm };
+  const { share, secret } = await shares.make('shared', said);
+  expect(Buffer.from(secret, 'base64url')).toHaveLength(32);
+  await store.edit('shared', { sent: 'shared-1', edits: [{ kind: 'job', set: { title: 'later' } }] }, 'x');
+  expect(await shares.open(secret)).toEqual(said);
+  expect(await shares.open(`${secret}x`)).toBeUndefined();
+  expect(await shares.open(share.id)).toBeUndefined();
+  // The secret is nowhere in the database.
+  expect(JSON.stringify(await opened.db.select().from(sharesTable))).not.toContain(secret);
+  const other = await shares.make('shared', said);
+  expect(await shares.close('edit', share.id)).toBe(false);
+  expect(await shares.close('shared', share.id)).toBe(true);
+  expect(await shares.close('shared', share.id)).toBe(false);
+  expect(await shares.open(secret)).toBeUndefined();
+  expect(await shares.open(other.secret)).toEqual(said);
+  expect((await shares.list('shared')).filter(({ closedAt }) => closedAt)).toHaveLength(1);
+  await store.remove('shared');
+  expect(await shares.open(other.secret)).toBeUndefined();
 });
 
 test('a job that breaks the rules of the file is refused with its faults', async () => {

@@ -37,7 +37,8 @@ export interface EditSet {
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 export interface Store {
-  list(): Promise<StoredJob[]>;
+  /** How many jobs there are. */
+  count(): Promise<number>;
   read(id: string): Promise<StoredJob | undefined>;
   version(id: string): Promise<number | undefined>;
   add(id: string, value: unknown, device: string): Promise<Written>;
@@ -52,11 +53,7 @@ export interface Store {
 export function storeOn(db: Database): Store {
   const changed = new EventEmitter().setMaxListeners(0);
   return {
-    async list() {
-      const heads = await db.select({ id: jobs.id }).from(jobs).orderBy(desc(jobs.changedAt));
-      const all = await Promise.all(heads.map(({ id }) => assemble(db, id)));
-      return all.flatMap((each) => each ?? []);
-    },
+    count: () => db.$count(jobs),
     read: (id) => assemble(db, id),
     async version(id) {
       const [head] = await db.select({ version: jobs.version }).from(jobs).where(eq(jobs.id, id));
@@ -157,7 +154,8 @@ async function writeSet(
 }
 
 function wholeJobEdits(job: Job): Edit[] {
-  return job.lines.flatMap((line): Edit[] => [
+  const accepted: Edit[] = job.accepted ? [{ kind: 'accepted', set: job.accepted }] : [];
+  const lineEdits = job.lines.flatMap((line): Edit[] => [
     { kind: 'line', line: line.id, set: lineHead(line) },
     ...line.runs.flatMap((run): Edit[] => [
       { kind: 'run', line: line.id, run: run.id, set: runHead(run) },
@@ -170,6 +168,7 @@ function wholeJobEdits(job: Job): Edit[] {
       })),
     ]),
   ]);
+  return [...accepted, ...lineEdits];
 }
 
 async function assemble(db: Database | Transaction, id: string): Promise<StoredJob | undefined> {
@@ -184,6 +183,7 @@ async function assemble(db: Database | Transaction, id: string): Promise<StoredJ
     changedAt: head.changedAt.toISOString(),
     job: {
       ...head.said,
+      ...(head.accepted ? { accepted: head.accepted } : {}),
       format: 'open-trench-job',
       version: 1,
       lines: lineRows.map((line) => ({
@@ -206,6 +206,9 @@ async function writeRow(tx: Transaction, job: string, edit: Edit): Promise<void>
   switch (edit.kind) {
     case 'job':
       await tx.update(jobs).set({ said: edit.set }).where(eq(jobs.id, job));
+      return;
+    case 'accepted':
+      await tx.update(jobs).set({ accepted: edit.set }).where(eq(jobs.id, job));
       return;
     case 'line': {
       const own = and(eq(lines.job, job), eq(lines.id, edit.line));

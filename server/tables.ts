@@ -1,12 +1,15 @@
 import { bigserial, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { Edit } from '../core/job/edit.js';
 import type { Firm } from '../core/job/firm.js';
-import type { Entry, JobHead, LineHead, RunHead } from '../core/job/schema.js';
+import type { Digest } from '../core/scope/digest.js';
+import type { SharedOffer } from './shares.js';
+import type { Acceptance, Entry, JobHead, LineHead, RunHead } from '../core/job/schema.js';
 
 /** What people said, a row a thing, in the words of the job file. Nothing derived is kept. */
 export const jobs = pgTable('jobs', {
   id: text('id').primaryKey(),
   said: jsonb('said').$type<JobHead>().notNull(),
+  accepted: jsonb('accepted').$type<Acceptance>(),
   /** Grows by one with every accepted set of edits. */
   version: integer('version').notNull(),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
@@ -77,4 +80,27 @@ export const firms = pgTable('firm', {
   id: integer('id').primaryKey(),
   said: jsonb('said').$type<Firm>().notNull(),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
+});
+
+/** What the list shows of a job, worked out once for each version: nothing is lost with it. */
+export const digests = pgTable('digests', {
+  job: text('job')
+    .primaryKey()
+    .references(() => jobs.id, { onDelete: 'cascade' }),
+  /** The version of job, firm and program that it was worked out from. */
+  of: text('of').notNull(),
+  said: jsonb('said').$type<Digest>().notNull(),
+});
+
+/** Offers that a customer may look at by a secret link, as they were when the link was made. */
+export const shares = pgTable('shares', {
+  id: text('id').primaryKey(),
+  job: text('job')
+    .notNull()
+    .references(() => jobs.id, { onDelete: 'cascade' }),
+  /** SHA-256 of the secret, which is not kept itself. */
+  secretHash: text('secret_hash').notNull().unique(),
+  madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
+  closedAt: timestamp('closed_at', { withTimezone: true }),
+  said: jsonb('said').$type<SharedOffer>().notNull(),
 });

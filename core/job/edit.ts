@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  acceptanceSchema,
   entrySchema,
   idSchema,
   jobHeadSchema,
@@ -17,6 +18,8 @@ import {
  */
 export const editSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('job'), set: jobHeadSchema }),
+  /** An offer accepted, or that taken back. */
+  z.strictObject({ kind: z.literal('accepted'), set: acceptanceSchema.nullable() }),
   z.strictObject({ kind: z.literal('line'), line: idSchema, set: lineHeadSchema.nullable() }),
   z.strictObject({ kind: z.literal('run'), line: idSchema, run: idSchema, set: runHeadSchema.nullable() }),
   z.strictObject({
@@ -33,7 +36,17 @@ export type Edit = z.infer<typeof editSchema>;
 export function applyEdit(job: Job, edit: Edit): Job {
   switch (edit.kind) {
     case 'job':
-      return { ...edit.set, format: job.format, version: job.version, lines: job.lines };
+      return {
+        ...edit.set,
+        format: job.format,
+        version: job.version,
+        lines: job.lines,
+        ...(job.accepted ? { accepted: job.accepted } : {}),
+      };
+    case 'accepted': {
+      const { accepted: _accepted, ...rest } = job;
+      return edit.set ? { ...rest, accepted: edit.set } : rest;
+    }
     case 'line':
       return {
         ...job,
@@ -61,12 +74,17 @@ export function applyEdit(job: Job, edit: Edit): Job {
 
 /** The edit that takes this one back, on the job as it was before. */
 export function inverseOf(job: Job, edit: Edit): Edit {
-  const line = edit.kind === 'job' ? undefined : job.lines.find(({ id }) => id === edit.line);
+  const line =
+    edit.kind === 'job' || edit.kind === 'accepted'
+      ? undefined
+      : job.lines.find(({ id }) => id === edit.line);
   const run =
     edit.kind === 'run' || edit.kind === 'entry' ? line?.runs.find(({ id }) => id === edit.run) : undefined;
   switch (edit.kind) {
     case 'job':
       return { kind: 'job', set: jobHead(job) };
+    case 'accepted':
+      return { kind: 'accepted', set: job.accepted ?? null };
     case 'line':
       return { ...edit, set: line ? lineHead(line) : null };
     case 'run':
@@ -77,7 +95,7 @@ export function inverseOf(job: Job, edit: Edit): Edit {
 }
 
 export function jobHead(job: Job): z.infer<typeof jobHeadSchema> {
-  const { format: _format, version: _version, lines: _lines, ...head } = job;
+  const { format: _format, version: _version, lines: _lines, accepted: _accepted, ...head } = job;
   return head;
 }
 

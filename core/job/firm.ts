@@ -15,6 +15,10 @@ export const firmSchema = z.strictObject({
   prices: pricesSchema.optional(),
   /** What no price of this firm holds, a sentence each. */
   exclusions: z.array(z.string().min(1).max(500)).max(50).optional(),
+  /** Terms that stand on every offer, unless a job has its own. */
+  terms: z.string().max(4000).optional(),
+  /** Prices hold for so many days. Default 30. */
+  validity_days: z.number().int().min(1).max(3650).optional(),
 });
 export type Firm = z.infer<typeof firmSchema>;
 

@@ -38,7 +38,12 @@ export function readJob(value: unknown, untied: 'refuse' | 'keep' = 'refuse'): R
   const named = [...ruleFaults(job.rules), ...nameFaults(job)];
   if (named.length > 0) return { faults: named };
   const placed = job.lines.flatMap((line, index) => placeFaults(line, `lines[${index}]`, untied));
-  return placed.length > 0 ? { faults: placed } : { job };
+  const frozen = job.accepted ? (readJob(job.accepted.job, untied).faults ?? []) : [];
+  const faults = [
+    ...placed,
+    ...frozen.map(({ path, message }) => ({ path: `accepted.job.${path}`, message })),
+  ];
+  return faults.length > 0 ? { faults } : { job };
 }
 
 const pathOf = (path: readonly PropertyKey[]): string =>
@@ -205,6 +210,9 @@ function lineNameFaults(line: Line, at: string, job: Job): Fault[] {
       unknown('point or entry', stretch.to, `${at}.${field}[${i}].to`, things);
     });
   }
+  line.alsoCure?.forEach((id, i) => {
+    unknown('entry', id, `${at}.alsoCure[${i}]`, order);
+  });
   const marks = new Set(line.marks?.map(({ id }) => id));
   line.markDistances?.forEach(({ from, to }, i) => {
     unknown('mark', from, `${at}.markDistances[${i}].from`, marks);

@@ -7,6 +7,10 @@ import { findingKinds, schools } from './vocabulary.js';
  */
 const chance = z.number().min(0).max(1);
 const feet = z.number().min(0).max(1000);
+const months = z.number().int().min(1).max(240);
+const window = z.tuple([months, months]).refine(([from, to]) => from <= to, {
+  message: 'the earliest month comes first',
+});
 
 export const rulesSchema = z.strictObject({
   school: z.enum(schools).optional(),
@@ -62,10 +66,19 @@ export const rulesSchema = z.strictObject({
   interest: chance.optional(),
   chanceWatchFails: chance.optional(),
   chanceFixFails: chance.optional(),
+  /** Cleaning while roots remain: not before and not after so many months. */
+  cleanEvery_months: window.optional(),
+  /** The first time after roots past half the bore. */
+  cleanFirst_months: window.optional(),
+  /** A look where roots stay, and everywhere else, months. */
+  lookRoots_months: months.optional(),
+  look_months: months.optional(),
+  /** Day of the last strong earthquake here: every line not looked at since is due. */
+  earthquakeOn: z.iso.date().optional(),
 });
 
 export type RulesOverride = z.infer<typeof rulesSchema>;
-export type Rules = Required<RulesOverride>;
+export type Rules = Required<Omit<RulesOverride, 'earthquakeOn'>> & Pick<RulesOverride, 'earthquakeOn'>;
 
 export const defaultRules: Rules = {
   school: 'repair',
@@ -102,6 +115,10 @@ export const defaultRules: Rules = {
   interest: 0.04,
   chanceWatchFails: 0.1,
   chanceFixFails: 0.4,
+  cleanEvery_months: [8, 12],
+  cleanFirst_months: [3, 6],
+  lookRoots_months: 12,
+  look_months: 24,
 };
 
 /** House rules in force for a job: the defaults with the job's own laid over them. */

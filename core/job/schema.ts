@@ -5,6 +5,7 @@ import {
   methods,
   ownerKinds,
   pointKinds,
+  schools,
   sizes,
   soils,
   stages,
@@ -42,6 +43,8 @@ export const pipeSchema = z.strictObject({
   diameter_in: bore.optional(),
   /** Length of one piece, so that joints fall every so many feet from the upstream end of its stretch. */
   piece_ft: z.number().min(0.5).max(100).optional(),
+  /** A liner lies in it; the material and bore are those of the old pipe around it. Default false. */
+  lined: z.boolean().optional(),
 });
 
 const pointSchema = z.strictObject({
@@ -382,6 +385,8 @@ export const lineSchema = z.strictObject({
   runs: z.array(runSchema).max(200),
   cleanings: z.array(cleaningSchema).max(500).optional(),
   pins: z.array(pinSchema).max(500).optional(),
+  /** Findings, by entry id, that are cured as well although the school would leave them: options the customer took. */
+  alsoCure: z.array(idSchema).max(200).optional(),
 });
 
 /** A line without its runs, as it is edited and stored. */
@@ -397,7 +402,18 @@ export const siteSchema = z.strictObject({
   temperature_F: z.number().min(-40).max(200).optional(),
 });
 
-export const jobSchema = z.strictObject({
+/** How this job's offer is put to the customer; what is not said here is the firm's. */
+export const offerTermsSchema = z.strictObject({
+  /** Ways put side by side. Default: all three. */
+  ways: z.array(z.enum(schools)).min(1).max(3).optional(),
+  /** Day of the offer. Default: the day it is looked at. */
+  on: day.optional(),
+  /** Prices hold for so many days. Default: the firm's, else 30. */
+  validity_days: z.number().int().min(1).max(3650).optional(),
+  terms: text.optional(),
+});
+
+const plainJobSchema = z.strictObject({
   format: z.literal('open-trench-job'),
   version: z.literal(1),
   title: text,
@@ -408,14 +424,30 @@ export const jobSchema = z.strictObject({
   lines: z.array(lineSchema).min(1).max(50),
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),
+  offer: offerTermsSchema.optional(),
 });
-/** A job without its lines, as it is edited and stored. */
-export const jobHeadSchema = jobSchema.omit({ format: true, version: true, lines: true });
+
+/** An offer that was accepted: frozen with the job as it was then, under its firm's rules and prices. */
+export const acceptanceSchema = z.strictObject({
+  on: day,
+  by: text.optional(),
+  school: z.enum(schools),
+  /** What was agreed, in the currency of the price book; later work of the program does not change it. */
+  total: z.number().min(0),
+  job: plainJobSchema,
+});
+
+export const jobSchema = plainJobSchema.extend({ accepted: acceptanceSchema.optional() });
+/** A job without its lines and without what was accepted, as it is edited and stored. */
+export const jobHeadSchema = plainJobSchema.omit({ format: true, version: true, lines: true });
 
 export type JobHead = z.infer<typeof jobHeadSchema>;
 export type LineHead = z.infer<typeof lineHeadSchema>;
 export type RunHead = z.infer<typeof runHeadSchema>;
 export type Job = z.infer<typeof jobSchema>;
+export type PlainJob = z.infer<typeof plainJobSchema>;
+export type Acceptance = z.infer<typeof acceptanceSchema>;
+export type OfferTerms = z.infer<typeof offerTermsSchema>;
 export type Line = z.infer<typeof lineSchema>;
 export type Point = z.infer<typeof pointSchema>;
 export type Run = z.infer<typeof runSchema>;

@@ -2,7 +2,7 @@ import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
 import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
 import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';
 import { measureOf } from '../condition/measure.js';
-import { frameOf, survey, type Placed, type Survey } from '../survey/survey.js';
+import { frameOf, survey, type Frame, type Placed, type Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
 import { courseOf, type Course } from './course.js';
 import { clip, subtract, union, type Interval } from './intervals.js';
@@ -57,9 +57,9 @@ export function placeOf(stretch: Interval, extent: Interval): Interval {
   return { from_ft, to_ft: Math.max(from_ft, Math.min(wide.to_ft, extent.to_ft)) };
 }
 
-/** Lays one line out in stations. */
-export function lineModel(line: Line, rules?: RulesOverride): LineModel {
-  const solved = survey(line);
+/** Lays one line out in stations, as the runs of one frame saw it: those of the scope, an older look, or the last one. */
+export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'scope'): LineModel {
+  const solved = survey(line, frame);
   const warnings: Warning[] = [...solved.warnings];
   const entries = placeEntries(line, solved);
   const points = line.points.flatMap((point) => {
@@ -169,7 +169,7 @@ export function resolveStretch(
 function placeEntries(line: Line, solved: Survey): PlacedEntry[] {
   return line.runs.flatMap((run) =>
     run.entries.flatMap((entry) => {
-      if (frameOf(entry.stage ?? run.stage) !== 'scope' || frameOf(run.stage) !== 'scope') return [];
+      if (frameOf(entry.stage ?? run.stage) !== solved.frame || frameOf(run.stage) !== solved.frame) return [];
       const ends = solved.endsOf(entry.id);
       if (!ends) return [];
       const other = ends.to ?? ends.from;
@@ -227,7 +227,7 @@ export function sightOf(
 ): Interval[] {
   const access = solved.point(run.access);
   const own = entries.filter((each) => each.run === run);
-  if (frameOf(run.stage) !== 'scope' || !access || own.length === 0) return [];
+  if (frameOf(run.stage) !== solved.frame || !access || own.length === 0) return [];
   const at = access.station_ft;
   const reach: Interval =
     run.direction === 'downstream'

@@ -10,6 +10,8 @@ export interface PipeStretch extends Interval {
   readonly material: Material;
   readonly diameter_in: number;
   readonly piece_ft?: number | undefined;
+  /** A liner lies in it; material and bore are those of the old pipe around it. */
+  readonly lined?: true;
 }
 
 /** A place where the pipe changes. */
@@ -84,10 +86,16 @@ export function pipeStretches(
       piece_ft:
         told.piece_ft ??
         (told.material === undefined || told.material === base.material ? base.piece_ft : undefined),
+      ...((told.lined ?? base.lined) ? { lined: true as const } : {}),
     };
     const last = stretches.at(-1);
     if (to_ft - from_ft > sameStation_ft) {
-      if (last && last.material === pipe.material && last.diameter_in === pipe.diameter_in) {
+      if (
+        last &&
+        last.material === pipe.material &&
+        last.diameter_in === pipe.diameter_in &&
+        last.lined === pipe.lined
+      ) {
         stretches[stretches.length - 1] = { ...last, to_ft };
       } else stretches.push({ from_ft, to_ft, ...pipe });
       from_ft = to_ft;

@@ -70,6 +70,12 @@ export function applyMeaning(draft: Draft, meaning: Meaning): string | undefined
     case 'material':
       takeMaterial(draft, meaning.material);
       return undefined;
+    case 'lined': {
+      const pipe = draft.pipes.at(-1) ?? {};
+      if (draft.pipes.length === 0) draft.pipes.push(pipe);
+      pipe.lined = true;
+      return undefined;
+    }
     case 'test':
       draft.kind = 'test';
       draft.fields.what ??= meaning.what;

@@ -40,6 +40,7 @@ const pipe = fc
       material: fc.constantFrom(...materials),
       diameter_in: fc.integer({ min: 1, max: 60 }),
       piece_ft: fc.integer({ min: 1, max: 40 }).map((halves) => halves / 2),
+      lined: yes,
     },
     { requiredKeys: [] },
   )

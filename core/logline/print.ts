@@ -102,6 +102,7 @@ const pipeText = (pipe: Pipe | undefined): string =>
     pipe?.material ?? '',
     pipe?.diameter_in === undefined ? '' : `${numberText(pipe.diameter_in)} in`,
     pipe?.piece_ft === undefined ? '' : `pieces of ${numberText(pipe.piece_ft)} ft`,
+    pipe?.lined ? 'lined' : '',
   );
 
 function findingText(entry: FindingEntry | Extract<EntryDraft, { kind: 'finding' }>): string {

@@ -70,6 +70,7 @@ const sayRange = (value: number | readonly [number, number], say: (one: number) 
 export const sayPipe = (pipe: Pipe | undefined): string =>
   [
     pipe?.diameter_in === undefined ? '' : `${plain(pipe.diameter_in)} in`,
+    pipe?.lined ? 'lined' : '',
     pipe?.material ? materialWords[pipe.material] : 'pipe',
   ]
     .filter(Boolean)

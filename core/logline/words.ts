@@ -19,6 +19,8 @@ export type Meaning =
   | { readonly is: 'quoted'; readonly field: QuotedField }
   | { readonly is: 'clock'; readonly clock: number | readonly [number, number] }
   | { readonly is: 'size'; readonly size: Size }
+  /** A liner lies in the pipe just named, or in the one named next. */
+  | { readonly is: 'lined' }
   | { readonly is: 'nothing' };
 
 const finding = (kind: FindingKind, more?: Record<string, unknown>): Meaning => ({
@@ -129,6 +131,7 @@ export const words: Readonly<Record<string, Meaning>> = {
   maybe: field({ possible: true }),
   out: field({ pass: 'out' }),
   back: field({ pass: 'back' }),
+  lined: { is: 'lined' },
   joint: kind('joint'),
   hidden: kind('hidden'),
   'not seen': kind('hidden'),

@@ -94,7 +94,7 @@ const lineSchema = z.strictObject({
   cleanouts: z.array(
     z.strictObject({ station_ft: feet, status: z.string(), why: z.string(), in: id.nullable() }),
   ),
-  options: z.array(z.strictObject({ what: z.string(), adds: money })),
+  options: z.array(z.strictObject({ what: z.string(), adds: money, finding: z.string() })),
   referrals: z.array(z.strictObject({ what: z.string(), at_ft: feet, to: z.string() })),
 });
 

@@ -11,15 +11,13 @@ import { lineModel } from '../line/model.js';
 import type { LinerOrder } from '../liner/liner.js';
 import { workingTime, type WorkingTime } from '../liner/working-time.js';
 import type { LaidPipe } from '../pipe/laid.js';
-import { holeFigures, type HoleFigures } from '../trench/hole.js';
-import { deepestOf } from '../trench/section.js';
-import { holeSheet, type HoleSheet } from '../trench/hole-sheet.js';
 import type { Warning } from '../warning.js';
 import { findingWords } from '../logline/say.js';
 import { buyOf, type Buy } from './buy.js';
 import type { CleanoutWork } from './cleanout-work.js';
-import { sectionOf } from './hole-costs.js';
-import type { Action, Hole } from './layout.js';
+import { barsOf } from './bars.js';
+import { laidHole, type LaidHole } from './laid-hole.js';
+import type { Action } from './layout.js';
 import { isCurable, isRootOrDeposit } from './obligations.js';
 import type { PriceLine } from './price-lines.js';
 import { totalOf } from './price-lines.js';
@@ -82,10 +80,18 @@ export interface LineScope {
   readonly mayEnd_ft: readonly number[];
   readonly segments: readonly (Segment & { runnerUp: RunnerUp | null })[];
   readonly actions: readonly ActionScope[];
-  readonly pits: readonly (Hole & { figures: HoleFigures; sheet: HoleSheet; surface: string })[];
+  readonly pits: readonly LaidHole[];
   readonly cleanouts: readonly CleanoutWork[];
-  readonly options: readonly { what: string; adds: number }[];
+  readonly options: readonly Option[];
   readonly referrals: Condition['referrals'];
+}
+
+/** A watched place that is left, and what curing it in this scope would add. */
+export interface Option {
+  readonly what: string;
+  readonly adds: number;
+  /** The finding's entry id. */
+  readonly finding: string;
 }
 
 export interface RunnerUp {
@@ -141,13 +147,6 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
   const way = ways.find(({ school }) => school === rules.school);
   if (!way) throw new Error(`no way under ${rules.school}`);
 
-  const again = lines.map(lookAgain);
-  const allSeen = again.every(({ stretches }) => stretches.length === 0);
-  const totalOfWay = ({ scope, cleanouts }: Way) => sumCents([scope, cleanouts]);
-  const supposed = (proves: 'sound' | 'failed') =>
-    totalOfWay(
-      allSeen ? way : wayOf({ ...input(rules.school), lines: lines.map((line) => supposing(line, proves)) }),
-    );
   return {
     ...chosenScope(ready, way, prepared.get(rules.school) ?? [], depth),
     verdict: verdictOf(lines, way),
@@ -164,8 +163,20 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
       bars: Object.fromEntries(each.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
     })),
     firstStep: firstStep(lines, prices),
-    ifUnseenIs: { sound: supposed('sound'), failed: supposed('failed') },
+    ifUnseenIs: ifUnseenIs(way, input(rules.school)),
   };
+}
+
+/** The price of a way's school when every foot not seen clean proves sound, and when it proves failed. */
+export function ifUnseenIs(way: Way, input: WayInput): { sound: number; failed: number } {
+  const allSeen = input.lines.every((line) => lookAgain(line).stretches.length === 0);
+  const supposed = (proves: 'sound' | 'failed') => {
+    const other = allSeen
+      ? way
+      : wayOf({ ...input, lines: input.lines.map((line) => supposing(line, proves)) });
+    return sumCents([other.scope, other.cleanouts]);
+  };
+  return { sound: supposed('sound'), failed: supposed('failed') };
 }
 
 /** The scope that one way comes to, without the ways beside it and without what is not known. */
@@ -222,18 +233,6 @@ function leftBy({ lines }: Way): WaySummary['leaves'] {
   return left;
 }
 
-function barsOf({ prepared, chosen }: LineWay): (Interval & { method: Method })[] {
-  const bars: { from_ft: number; to_ft: number; method: Method; action: string | null }[] = [];
-  prepared.possible.track.cells.forEach((cell, i) => {
-    const own = chosen?.layout.cells[i];
-    if (!own) return;
-    const last = bars.at(-1);
-    if (last?.method === own.method && last.action === own.action) last.to_ft = cell.to_ft;
-    else bars.push({ from_ft: cell.from_ft, to_ft: cell.to_ft, ...own });
-  });
-  return bars.map(({ from_ft, to_ft, method }) => ({ from_ft, to_ft, method }));
-}
-
 function lineScope(
   lineWay: LineWay,
   way: Way,
@@ -285,26 +284,7 @@ function lineScope(
         ...capacityOf(lineWay, action),
       };
     }),
-    pits: chosen.layout.holes.map((hole) => {
-      const cells = track.cells.filter((cell) => overlaps(cell, hole) && !cell.closedTo);
-      const kindAt = (cell: Interval) => hole.widened.find((wide) => overlaps(wide, cell))?.kind ?? hole.kind;
-      return {
-        ...hole,
-        surface: [...new Set<SurfaceKind>(cells.map(({ surface }) => surface))].join(', '),
-        sheet: holeSheet(
-          hole,
-          deepestOf(cells.map((cell) => sectionOf(cell, kindAt(cell)))),
-          hole.quantities,
-          line.model,
-        ),
-        figures: holeFigures(
-          hole,
-          cells.map((cell) => ({ ...cell, section: sectionOf(cell, kindAt(cell)) })),
-          hole.quantities,
-          line.model.line.soil ?? 'unknown',
-        ),
-      };
-    }),
+    pits: chosen.layout.holes.map((hole) => laidHole(lineWay, hole)),
     cleanouts: chosen.cleanouts,
     options: alternatives === true ? whileHere(lineWay, way, input) : [],
     referrals: line.condition.referrals,
@@ -344,7 +324,7 @@ function runnerUp(
 }
 
 /** What curing each watched place that is left would add to this scope's price. */
-function whileHere(lineWay: LineWay, way: Way, input: WayInput): { what: string; adds: number }[] {
+export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[] {
   const { line, chosen, prepared } = lineWay;
   const id = line.model.line.id;
   const { cells } = prepared.possible.track;
@@ -367,6 +347,7 @@ function whileHere(lineWay: LineWay, way: Way, input: WayInput): { what: string;
       {
         what: `${method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingWords[finding.placed.entry.finding].toLowerCase()} to watch`,
         adds: roundCents(other.scope - way.scope),
+        finding: finding.id,
       },
     ];
   });

@@ -119,7 +119,7 @@ export function prepareLines(input: WayInput): Prepared[] {
         rules: input.rules,
         prices: input.prices,
         school: input.school,
-        extra: input.extra?.get(model.line.id) ?? [],
+        extra: [...(model.line.alsoCure ?? []), ...(input.extra?.get(model.line.id) ?? [])],
       }),
     );
     return prepare(possible, carriedOn(possible));

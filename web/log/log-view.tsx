@@ -17,7 +17,7 @@ import { ReelPanel, step_ft, stride_ft } from './reel-panel';
 import { tellReel, useReel } from './reel';
 import { RunPanel } from './run-panel';
 import { RunForm } from './run-form';
-import { markHere, toRead, type ToRead } from './to-read';
+import { markHere, toRead, type ToRead } from '../../core/logline/to-read.js';
 import { TypedLine, type TypedLineHandle } from './typed-line';
 import { VideoPanel, type VideoHandle } from './video-panel';
 

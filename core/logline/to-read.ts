@@ -1,5 +1,5 @@
-import { missingFrom } from '../../core/logline/missing.js';
-import type { Entry, Line } from '../../core/job/schema.js';
+import { missingFrom } from './missing.js';
+import type { Entry, Line } from '../job/schema.js';
 
 /** One entry that still wants something read from the video, and what. */
 export interface ToRead {

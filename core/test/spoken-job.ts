@@ -1,5 +1,5 @@
-import type { Entry, Job, Line } from '../../core/job/schema.js';
-import { parseLogLine } from '../../core/logline/parse.js';
+import type { Entry, Job, Line } from '../job/schema.js';
+import { parseLogLine } from '../logline/parse.js';
 
 /** An invented job whose log is typed as it would be spoken, on a run zeroed in the pipe of its first cleanout. */
 export function spokenJob(

@@ -1,0 +1,122 @@
+import { condition, type Judged } from '../condition/condition.js';
+import { gradeRow } from '../condition/grade-table.js';
+import { measureOf } from '../condition/measure.js';
+import type { Rules } from '../job/rules-schema.js';
+import type { Line } from '../job/schema.js';
+import { gradeWords, type Grade } from '../job/vocabulary.js';
+import { overlaps } from '../line/intervals.js';
+import { boreAt, lineModel, sightOf, type LineModel } from '../line/model.js';
+import { sayWhat } from '../logline/say.js';
+
+export const looksOfOne = ['new', 'same', 'worse', 'better', 'gone', 'not-seen-again'] as const;
+
+/** One thing in two looks at a line. */
+export interface Compared {
+  /** `new` where only the newer look has it, `not-seen-again` where the newer look did not see that place. */
+  readonly is: (typeof looksOfOne)[number];
+  readonly what: string;
+  readonly then: { readonly id: string; readonly at_ft: number; readonly grade: Grade } | undefined;
+  readonly now: { readonly id: string; readonly at_ft: number; readonly grade: Grade } | undefined;
+  /** How it was matched and what differs, in words. */
+  readonly why: string;
+}
+
+/** Measures nearer than this are the same, in the measure's own unit: percent, or sixteenths of an inch by eye. */
+const alike = { percent: 5, inches: 1 / 8, 'of-bore': 3 } as const;
+
+/**
+ * Holds an older look of a line against the newer one. Things are matched by kind, nearest first, where their ± reach
+ * each other; ends of a stretch count as its place. Empty where the line has no older look.
+ */
+export function compareLooks(line: Line, rules: Rules): Compared[] {
+  const [older, newer] = [lineModel(line, rules, 'earlier'), lineModel(line, rules, 'scope')];
+  if (older.entries.length === 0) return [];
+  const [then, now] = [older, newer].map((model) => condition(model, rules).findings);
+  return compareFindings(then ?? [], now ?? [], older, newer, rules);
+}
+
+function compareFindings(
+  then: readonly Judged[],
+  now: readonly Judged[],
+  older: LineModel,
+  newer: LineModel,
+  rules: Rules,
+): Compared[] {
+  const pairs = then
+    .flatMap((old) => now.map((own) => ({ old, own, apart: apartOf(old, own) })))
+    .filter(({ old, own, apart }) => kindOf(old) === kindOf(own) && apart <= reachOf(old) + reachOf(own))
+    .sort((a, b) => a.apart - b.apart);
+  const matched = new Map<Judged, Judged>();
+  for (const { old, own } of pairs) {
+    if (!matched.has(old) && ![...matched.values()].includes(own)) matched.set(old, own);
+  }
+  const taken = new Set(matched.values());
+  const seenNow = newer.line.runs.flatMap((run) => sightOf(run, newer));
+  const compared = [
+    ...then.map((old): Compared => {
+      const own = matched.get(old);
+      if (own) return { ...sides(old, own), ...judge(old, own, older, newer, rules), what: sayWhat(own.placed.entry) };
+      const seen = seenNow.some((each) => overlaps(each, old.place));
+      return {
+        ...sides(old, undefined),
+        is: seen ? 'gone' : 'not-seen-again',
+        what: sayWhat(old.placed.entry),
+        why: seen ? 'the newer look passed here and did not find it' : 'the newer look did not see this place',
+      };
+    }),
+    ...now
+      .filter((own) => !taken.has(own))
+      .map((own): Compared => {
+        const sawThen = older.line.runs.some((run) => sightOf(run, older).some((each) => overlaps(each, own.place)));
+        return {
+          ...sides(undefined, own),
+          is: 'new',
+          what: sayWhat(own.placed.entry),
+          why: sawThen ? 'the older look passed here and did not find it' : 'the older look did not see this place',
+        };
+      }),
+  ];
+  const at = ({ then: old, now: own }: Compared) => own?.at_ft ?? old?.at_ft ?? 0;
+  return compared.sort((a, b) => at(a) - at(b));
+}
+
+const kindOf = ({ placed }: Judged) => placed.entry.finding;
+const reachOf = ({ placed }: Judged) => Math.max(placed.from.plusMinus_ft, placed.to.plusMinus_ft);
+
+/** Feet between two things; nothing where they overlap. */
+const apartOf = ({ placed: a }: Judged, { placed: b }: Judged): number =>
+  Math.max(0, a.from_ft - b.to_ft, b.from_ft - a.to_ft);
+
+const sides = (old: Judged | undefined, own: Judged | undefined): Pick<Compared, 'then' | 'now'> => ({
+  then: old && { id: old.id, at_ft: old.placed.from_ft, grade: old.grade },
+  now: own && { id: own.id, at_ft: own.placed.from_ft, grade: own.grade },
+});
+
+/** Worse or better by grade; at one grade by its measure, where both were measured. */
+function judge(
+  old: Judged,
+  own: Judged,
+  older: LineModel,
+  newer: LineModel,
+  rules: Rules,
+): Pick<Compared, 'is' | 'why'> {
+  const distance = Math.abs(old.placed.from_ft - own.placed.from_ft).toFixed(1);
+  const matched = `${distance} ft apart, within ${(reachOf(old) + reachOf(own)).toFixed(1)} ft`;
+  if (old.grade !== own.grade) {
+    return {
+      is: own.grade > old.grade ? 'worse' : 'better',
+      why: `${gradeWords[old.grade]} then, ${gradeWords[own.grade]} now; ${matched}`,
+    };
+  }
+  const { measure } = gradeRow(kindOf(own) as 'roots', rules);
+  const value = (each: Judged, model: LineModel) => {
+    const measured = measureOf(each.placed.entry, measure, boreAt(model.pipes, each.placed.from_ft));
+    return measured.known === 'measured' ? measured.value : undefined;
+  };
+  const [was, is] = [value(old, older), value(own, newer)];
+  const tolerance = measure in alike ? alike[measure as keyof typeof alike] : undefined;
+  if (was !== undefined && is !== undefined && tolerance !== undefined && Math.abs(is - was) > tolerance) {
+    return { is: is > was ? 'worse' : 'better', why: `${was.toFixed(1)} then, ${is.toFixed(1)} now; ${matched}` };
+  }
+  return { is: 'same', why: matched };
+}

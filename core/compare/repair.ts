@@ -1,0 +1,175 @@
+import { condition, type Judged } from '../condition/condition.js';
+import { rulesInForce, type Rules } from '../job/rules-schema.js';
+import type { Job, Line, PlainJob } from '../job/schema.js';
+import type { ActionMethod, Grade, Material } from '../job/vocabulary.js';
+import { covers, overlap, overlaps, union, type Interval } from '../line/intervals.js';
+import { lineModel, sightOf, type LineModel } from '../line/model.js';
+import { sayWhat } from '../logline/say.js';
+import type { Action } from '../scope/layout.js';
+import { readyJob } from '../scope/scope.js';
+import { wayOf, type LineWay } from '../scope/way.js';
+
+/** The look after the repair held against what was to be done on one line. */
+export interface RepairCheck {
+  readonly line: string;
+  readonly lineName: string;
+  /** Whether anybody looked after the repair. */
+  readonly looked: boolean;
+  readonly actions: readonly CheckedAction[];
+  /** Stretches that were to be cleaned. */
+  readonly cleaned: readonly (Interval & { readonly done: Done; readonly left: readonly LeftAfter[] })[];
+  /** What of grade 3 or 4 the look found outside everything that was to be done. */
+  readonly elsewhere: readonly LeftAfter[];
+}
+
+export type Done = 'done' | 'not-done' | 'not-seen';
+
+export interface CheckedAction extends Interval {
+  readonly id: string;
+  readonly method: ActionMethod;
+  readonly done: Done;
+  /** Why it counts as done or not. */
+  readonly why: string;
+  readonly ends: readonly CheckedEnd[];
+  /** What of grade 3 or 4 is left in it. */
+  readonly left: readonly LeftAfter[];
+}
+
+export interface CheckedEnd {
+  readonly end: 'from' | 'to';
+  readonly planned_ft: number;
+  /** Where the look found it; undefined where nothing shows it, such as at the end of the line. */
+  readonly found_ft: number | undefined;
+  readonly plusMinus_ft: number;
+  /** Undefined where it was not found. */
+  readonly within: boolean | undefined;
+}
+
+export interface LeftAfter {
+  readonly id: string;
+  readonly what: string;
+  readonly at_ft: number;
+  readonly grade: Grade;
+}
+
+const failing: Grade = 3;
+/** A change found further than this from where an action was to end is another one, ft. */
+const sameEnd_ft = 6;
+/** An action counts as done where this share of it shows the new wall. */
+const doneShare = 0.5;
+
+/**
+ * Holds the look after the repair against the accepted scope (else the scope as it stands): each action done or not, its
+ * ends where they were to be, and nothing of grade 3 or 4 left in it. Stations and ± in ft.
+ */
+export function checkRepair(job: Job, inForce: PlainJob): RepairCheck[] {
+  const planned = job.accepted?.job ?? inForce;
+  const ready = readyJob(planned);
+  const way = wayOf({ ...ready, school: ready.rules.school });
+  return way.lines.flatMap((lineWay) => {
+    const line = job.lines.find(({ id }) => id === lineWay.line.model.line.id);
+    return line ? [checkLine(lineWay, line, rulesInForce(planned.rules))] : [];
+  });
+}
+
+function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
+  const after = lineModel(line, rules, 'after-repair');
+  const looked = after.entries.length > 0;
+  const seen = union(line.runs.flatMap((run) => sightOf(run, after)));
+  const bad = condition(after, rules).findings.filter(({ grade, possible }) => grade >= failing && !possible);
+  const actions = lineWay.chosen?.layout.actions ?? [];
+  const leftIn = (stretch: Interval) => bad.filter((each) => overlaps(each.place, stretch)).map(leftOf);
+  const cleaned = stretchesCleaned(lineWay);
+  return {
+    line: line.id,
+    lineName: line.name ?? line.id,
+    looked,
+    actions: actions.map((action) => {
+      const left = leftIn(inside(action));
+      const { done, why } = wasDone(action, after, seen, rules.newPipe);
+      return {
+        id: action.id,
+        method: action.method,
+        from_ft: action.from_ft,
+        to_ft: action.to_ft,
+        done,
+        why,
+        ends: done === 'done' ? endsOf(action, lineWay, after) : [],
+        left,
+      };
+    }),
+    cleaned: cleaned.map((stretch) => {
+      const left = leftIn(stretch);
+      const done = left.length > 0 ? 'not-done' : covers(seen, stretch) ? 'done' : 'not-seen';
+      return { ...stretch, done, left };
+    }),
+    elsewhere: bad
+      .filter(({ place }) => ![...actions.map(inside), ...cleaned].some((each) => overlaps(each, place)))
+      .map(leftOf),
+  };
+}
+
+/** A finding at the very end of an action belongs to the old pipe beside it. */
+const inside = ({ from_ft, to_ft }: Interval): Interval => {
+  const margin = Math.min(0.5, (to_ft - from_ft) / 4);
+  return { from_ft: from_ft + margin, to_ft: to_ft - margin };
+};
+
+const leftOf = ({ id, placed, grade }: Judged): LeftAfter => ({
+  id,
+  what: sayWhat(placed.entry),
+  at_ft: placed.from_ft,
+  grade,
+});
+
+function stretchesCleaned({ prepared, chosen }: LineWay): Interval[] {
+  return union(prepared.possible.track.cells.filter((_, i) => chosen?.layout.cells[i]?.method === 'clean'));
+}
+
+const isLiner = (method: ActionMethod) => method === 'line' || method === 'short-line';
+
+/** What the wall shows after an action: a liner, or the new pipe. */
+function shows(method: ActionMethod, newPipe: Material, pipe: LineModel['pipes'][number]): boolean {
+  if (isLiner(method)) return pipe.lined === true;
+  return pipe.lined !== true && pipe.material === (method === 'burst' ? 'hdpe' : newPipe);
+}
+
+function wasDone(
+  action: Action,
+  after: LineModel,
+  seen: readonly Interval[],
+  newPipe: Material,
+): { done: Done; why: string } {
+  const length = action.to_ft - action.from_ft;
+  const seenOf = seen.reduce((sum, each) => sum + overlap(each, action), 0);
+  const shown = after.pipes
+    .filter((pipe) => shows(action.method, newPipe, pipe))
+    .reduce((sum, pipe) => sum + overlap(pipe, action), 0);
+  const what = isLiner(action.method) ? 'a liner' : 'new pipe';
+  if (seenOf < doneShare * length) {
+    return { done: 'not-seen', why: `the look after saw ${seenOf.toFixed(1)} of its ${length.toFixed(1)} ft` };
+  }
+  const why = `the look after found ${what} over ${shown.toFixed(1)} of its ${length.toFixed(1)} ft`;
+  return { done: shown >= doneShare * length ? 'done' : 'not-done', why };
+}
+
+/** Where the look after found each end; the ± of both surveys count. */
+function endsOf(action: Action, { prepared }: LineWay, after: LineModel): CheckedEnd[] {
+  const { plusMinus } = prepared.possible.track;
+  return (['from', 'to'] as const).map((end) => {
+    const planned_ft = end === 'from' ? action.from_ft : action.to_ft;
+    const planned = plusMinus[end === 'from' ? action.fromBreak : action.toBreak] ?? 0;
+    const near = after.changes
+      .map(({ at }) => at)
+      .filter(({ station_ft }) => Math.abs(station_ft - planned_ft) <= sameEnd_ft)
+      .sort((a, b) => Math.abs(a.station_ft - planned_ft) - Math.abs(b.station_ft - planned_ft))[0];
+    const plusMinus_ft = planned + (near?.plusMinus_ft ?? 0);
+    return {
+      end,
+      planned_ft,
+      found_ft: near?.station_ft,
+      plusMinus_ft,
+      within: near && Math.abs(near.station_ft - planned_ft) <= plusMinus_ft,
+    };
+  });
+}

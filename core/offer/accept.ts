@@ -1,0 +1,65 @@
+import type { Day } from '../job/days.js';
+import { underFirm, type Firm } from '../job/firm.js';
+import { pricesInForce } from '../job/prices-schema.js';
+import { rulesInForce } from '../job/rules-schema.js';
+import type { Acceptance, Job, PlainJob } from '../job/schema.js';
+import { roundCents, sumCents } from '../job/units.js';
+import type { School } from '../job/vocabulary.js';
+import { readyJob } from '../scope/scope.js';
+import { wayOf } from '../scope/way.js';
+import { changesSince } from './changes-since.js';
+
+/** The job as it is scoped under a way: its firm's rules and prices laid under it, the way's school in force. */
+export function jobUnderWay(job: Job, firm: Firm, school: School): PlainJob {
+  const { accepted: _accepted, ...plain } = underFirm(job, firm);
+  return { ...plain, rules: { ...plain.rules, school } };
+}
+
+/**
+ * An offer accepted: the job frozen with every rule and rate that made its price, so that nothing changed later, the
+ * defaults included, can change what was agreed. Throws where the way is not feasible.
+ */
+export function accept(job: Job, firm: Firm, school: School, on: Day, by?: string): Acceptance {
+  const underWay = jobUnderWay(job, firm, school);
+  const whole: PlainJob = {
+    ...underWay,
+    rules: rulesInForce(underWay.rules),
+    prices: pricesInForce(underWay.prices),
+  };
+  const total = totalOfJob(whole);
+  if (total === undefined) throw new Error(`no way satisfies the rules and pins under “${school}”`);
+  return { on, ...(by === undefined ? {} : { by }), school, total, job: whole };
+}
+
+/** The price of a job under its own school; undefined where it has no way. */
+export function totalOfJob(job: PlainJob): number | undefined {
+  const ready = readyJob(job);
+  const way = wayOf({ lines: ready.lines, rules: ready.rules, prices: ready.prices, school: ready.rules.school });
+  return way.feasible ? sumCents([way.scope, way.cleanouts]) : undefined;
+}
+
+/** What became of an accepted offer since: the job as it stands under the same way, and what it would cost. */
+export interface SinceAccepted {
+  readonly agreed: number;
+  /** Undefined where the job has no way any more. */
+  readonly now: number | undefined;
+  readonly differs: number | undefined;
+  /** What was changed in the job, in plain words; nothing where it stands as it was accepted. */
+  readonly changed: readonly string[];
+}
+
+/** Holds the job as it stands against what was accepted. */
+export function sinceAccepted(job: Job, firm: Firm, accepted: Acceptance): SinceAccepted {
+  const current = jobUnderWay(job, firm, accepted.school);
+  const now = totalOfJob(current);
+  return {
+    agreed: accepted.total,
+    now,
+    differs: now === undefined ? undefined : roundCents(now - accepted.total),
+    changed: changesSince(accepted.job, {
+      ...current,
+      rules: rulesInForce(current.rules),
+      prices: pricesInForce(current.prices),
+    }),
+  };
+}

@@ -1,0 +1,59 @@
+import { sameJson } from '../job/merge.js';
+import type { Entry, PlainJob } from '../job/schema.js';
+import { sayWhat } from '../logline/say.js';
+import { frameOf } from '../survey/survey.js';
+
+/** What differs between a job as it was and as it is, in plain words: readings, lines, rules and rates. */
+export function changesSince(was: PlainJob, is: PlainJob): string[] {
+  return [
+    ...tableChanges('rate', was.prices, is.prices),
+    ...tableChanges('rule', was.rules, is.rules),
+    ...(sameJson(was.site, is.site) ? [] : ['What was said about the site']),
+    ...lineChanges(was, is),
+  ];
+}
+
+const spaced = (field: string) =>
+  field
+    .replaceAll('_', ' ')
+    .replaceAll(/([a-z0-9])([A-Z])/g, '$1 $2')
+    .toLowerCase();
+
+function tableChanges(what: string, was: object | undefined, is: object | undefined): string[] {
+  const [one, other] = [was ?? {}, is ?? {}] as [Record<string, unknown>, Record<string, unknown>];
+  return [...new Set([...Object.keys(one), ...Object.keys(other)])]
+    .filter((field) => !sameJson(one[field], other[field]))
+    .map((field) => `The ${what} “${spaced(field)}”`);
+}
+
+function lineChanges(was: PlainJob, is: PlainJob): string[] {
+  const ids = [...new Set([...was.lines, ...is.lines].map(({ id }) => id))];
+  return ids.flatMap((id) => {
+    const [old, now] = [was, is].map((job) => job.lines.find((line) => line.id === id));
+    const name = now?.name ?? old?.name ?? id;
+    if (!old) return [`${name} was added`];
+    if (!now) return [`${name} was taken away`];
+    const { runs: oldRuns, ...oldHead } = old;
+    const { runs: newRuns, ...newHead } = now;
+    const fields = tableChanges('line’s', oldHead, newHead).map((each) => `${name}: ${each.toLowerCase()}`);
+    return [...fields, ...entryChanges(entriesOf(oldRuns), entriesOf(newRuns)).map((each) => `${name}: ${each}`)];
+  });
+}
+
+/** Readings that make the scope; a look after the repair or an older one changes nothing that was agreed. */
+const entriesOf = (runs: PlainJob['lines'][number]['runs']): ReadonlyMap<string, Entry> =>
+  new Map(
+    runs
+      .filter((run) => frameOf(run.stage) === 'scope')
+      .flatMap((run) => run.entries.map((entry) => [entry.id, entry] as const)),
+  );
+
+function entryChanges(was: ReadonlyMap<string, Entry>, is: ReadonlyMap<string, Entry>): string[] {
+  return [...new Set([...was.keys(), ...is.keys()])].flatMap((id) => {
+    const [old, now] = [was.get(id), is.get(id)];
+    if (sameJson(old, now)) return [];
+    if (!old && now) return [`${sayWhat(now)} was added`];
+    if (!now && old) return [`${sayWhat(old)} was taken away`];
+    return now ? [`${sayWhat(now)} was changed`] : [];
+  });
+}

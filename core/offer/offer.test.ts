@@ -1,0 +1,161 @@
+import fc from 'fast-check';
+import { emptyFirm, type Firm } from '../job/firm.js';
+import { readJob } from '../job/read.js';
+import { sumCents } from '../job/units.js';
+import { schools } from '../job/vocabulary.js';
+import { readyJob, scopeOf } from '../scope/scope.js';
+import { leftUndone } from '../scope/left.js';
+import { prepareLines, wayOf } from '../scope/way.js';
+import { randomJob } from '../scope/test/random-job.js';
+import { spokenJob, deep } from '../test/spoken-job.js';
+import { accept, sinceAccepted, totalOfJob } from './accept.js';
+import { offerOf } from './offer.js';
+
+const today = '2026-04-01';
+const seeds = fc.integer({ min: 1, max: 100_000 });
+
+test('each way of an offer is the whole scope under its school, to the cent', () => {
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const job = randomJob(seed, { lines: 2 });
+      const offer = offerOf(job, emptyFirm, today);
+      for (const way of offer.ways) {
+        const scope = scopeOf(readyJob({ ...job, rules: { ...job.rules, school: way.school } }));
+        expect(way.total).toBe(scope.prices.total);
+        expect(way.carried).toBe(scope.prices.carried);
+        expect(way.ifUnseenIs).toEqual(scope.ifUnseenIs);
+        expect(way.overYears).toBe(sumCents([way.total, way.carried]));
+        expect(sumCents(way.priceLines.map(({ amount }) => amount))).toBe(way.total);
+        expect(way.options.map(({ what, adds }) => ({ what, adds }))).toEqual(
+          scope.lines.flatMap(({ options }) => options.map(({ what, adds }) => ({ what, adds }))),
+        );
+      }
+    }),
+    { numRuns: 12 },
+  );
+}, 120_000);
+
+test('what a way leaves, finding by finding, with its upkeep, is all that it carries', () => {
+  fc.assert(
+    fc.property(seeds, fc.constantFrom(...schools), (seed, school) => {
+      const ready = readyJob(randomJob(seed, { length_ft: [30, 60], findings: 8 }));
+      const input = { ...ready, school };
+      for (const lineWay of wayOf(input, prepareLines(input)).lines) {
+        const left = leftUndone(lineWay);
+        if (!left) continue;
+        const sum = left.findings.reduce((all, { costs }) => all + costs, left.looks + left.yearlyCleaning);
+        // Each finding is rounded to the cent apart.
+        expect(Math.abs(sum - (lineWay.chosen?.carried ?? 0))).toBeLessThan(0.01 * (left.findings.length + 1));
+      }
+    }),
+    { numRuns: 60 },
+  );
+}, 120_000);
+
+test('an option that is taken adds what it was offered at', () => {
+  let taken = 0;
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const job = randomJob(seed, { length_ft: [30, 60], findings: 8 });
+      const offer = offerOf(job, emptyFirm, today);
+      const way = offer.ways.find(({ school }) => school === offer.school);
+      const [option] = way?.options ?? [];
+      const total = totalOfJob(job);
+      if (!option || total === undefined) return;
+      const [line] = job.lines;
+      const read = readJob({ ...job, lines: [{ ...line, alsoCure: [option.finding] }] });
+      if (!read.job) throw new Error(JSON.stringify(read.faults));
+      const scope = scopeOf(readyJob(read.job), { alternatives: false });
+      expect(scope.prices.scope).toBeCloseTo((way?.priceLines ? way.total - cleanoutsOf(job) : 0) + option.adds, 2);
+      taken++;
+    }),
+    { numRuns: 40 },
+  );
+  expect(taken).toBeGreaterThan(3);
+}, 120_000);
+
+const cleanoutsOf = (job: Parameters<typeof readyJob>[0]) =>
+  scopeOf(readyJob(job), { alternatives: false }).prices.cleanouts;
+
+const job = () =>
+  spokenJob('5 Ash Walk', ['80 main', '10 to 70 crack several', '40 roots 30% 10-2 at joint'], {
+    depths: deep(8, 10),
+    surfaces: [{ from: 'CO1', to: 'MAIN', kind: 'tile' }],
+  });
+const firm: Firm = {
+  ...emptyFirm,
+  name: 'Hollow Lane Drains',
+  exclusions: ['planting'],
+  terms: 'Half on the day we start.',
+  validity_days: 45,
+};
+
+test('the firm stands on the offer: its name, terms, validity and exclusions, unless the job has its own', () => {
+  const offer = offerOf(job(), firm, today);
+  expect(offer).toMatchObject({ firm: { name: firm.name }, terms: firm.terms, on: today, validTo: '2026-05-16' });
+  // A finish put back by another trade is excluded by name: common practice.
+  expect(offer.exclusions).toEqual(['planting', 'putting back the tile']);
+  const own = offerOf(
+    { ...job(), offer: { ways: ['renew'], on: '2026-02-27', validity_days: 2, terms: 'Own terms.' } },
+    firm,
+    today,
+  );
+  expect(own).toMatchObject({ terms: 'Own terms.', on: '2026-02-27', validTo: '2026-03-01' });
+  expect(own.ways.map(({ school }) => school)).toEqual(['renew']);
+});
+
+test('what was accepted stays, whatever rates, rules and readings become; what changed is told with its price', () => {
+  const said = job();
+  const accepted = accept(said, firm, 'repair', today, 'R. Moss');
+  expect(accepted.total).toBe(totalOfJob({ ...said, rules: { ...said.rules, school: 'repair' } }));
+  expect(readJob({ ...said, accepted }).faults).toBeUndefined();
+  expect(sinceAccepted(said, firm, accepted)).toMatchObject({ differs: 0, changed: [] });
+  // Another way chosen for the sheet later is no change of what was agreed.
+  expect(sinceAccepted({ ...said, rules: { school: 'renew' } }, firm, accepted).changed).toEqual([]);
+
+  const dearer: Firm = { ...firm, prices: { mobilisation: { line: 5000, 'open-cut': 5000, burst: 5000 } } };
+  const since = sinceAccepted(said, dearer, accepted);
+  expect(since.changed).toEqual(['The rate “mobilisation”']);
+  expect(since.agreed).toBe(accepted.total);
+  expect(totalOfJob(accepted.job)).toBe(accepted.total);
+  expect(since.differs).toBeGreaterThan(0);
+
+  const [line] = said.lines;
+  const [run] = line?.runs ?? [];
+  if (!line || !run) throw new Error('the spoken job has a run');
+  const more = {
+    ...said,
+    lines: [
+      {
+        ...line,
+        runs: [
+          {
+            ...run,
+            entries: [
+              ...run.entries,
+              { id: 'x', kind: 'finding' as const, finding: 'hole' as const, reading_ft: 77 },
+            ],
+          },
+          {
+            id: 'after',
+            access: run.access,
+            direction: run.direction,
+            zero: run.zero,
+            stage: 'after-repair' as const,
+            entries: [{ id: 'y', kind: 'finding' as const, finding: 'hole' as const, reading_ft: 20 }],
+          },
+        ],
+      },
+    ],
+  };
+  expect(sinceAccepted(more, firm, accepted).changed).toEqual([`${line.name ?? line.id}: Hole was added`]);
+});
+
+test('a way that is not feasible cannot be accepted', () => {
+  const stuck = spokenJob('1 Ash Walk', ['80 main', '12 broken'], {
+    depths: deep(2, 4),
+    pins: [{ from_ft: 5, to_ft: 20, never: ['spot', 'line', 'short-line', 'open-cut', 'burst', 'regrade'] }],
+  });
+  expect(() => accept(stuck, emptyFirm, 'repair', today)).toThrow('no way');
+  expect(offerOf(stuck, emptyFirm, today).ways.every(({ feasible }) => !feasible)).toBe(true);
+});

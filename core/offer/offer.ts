@@ -1,0 +1,160 @@
+import { addDays, type Day } from '../job/days.js';
+import { underFirm, type Firm } from '../job/firm.js';
+import type { Job } from '../job/schema.js';
+import { roundCents, sumCents } from '../job/units.js';
+import { schools, type Method, type School } from '../job/vocabulary.js';
+import { subtract, type Interval } from '../line/intervals.js';
+import { sayWhat } from '../logline/say.js';
+import { barsOf } from '../scope/bars.js';
+import { leftUndone } from '../scope/left.js';
+import type { PriceLine } from '../scope/price-lines.js';
+import { ifUnseenIs, readyJob, whileHere, type Option, type ReadiedJob } from '../scope/scope.js';
+import { firstStep, type FirstStep } from '../scope/unseen.js';
+import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../scope/way.js';
+import { proofOf, type Proof } from './proof.js';
+import { sayHoles, sayWork } from './say-work.js';
+
+/** What a customer is offered: the ways side by side, in plain words, as plain data for a screen, a page or a document. */
+export interface Offer {
+  readonly title: string;
+  readonly number: string | undefined;
+  readonly address: string | undefined;
+  readonly customer: string | undefined;
+  readonly inspectedOn: Day | undefined;
+  readonly firm: { readonly name: string | undefined; readonly licence: string | undefined };
+  readonly on: Day;
+  readonly validTo: Day;
+  readonly currency: string;
+  /** Day of the price book. */
+  readonly dated: Day;
+  readonly horizon_years: number;
+  /** The way the job itself is scoped by. */
+  readonly school: School;
+  readonly lines: readonly (Interval & { readonly id: string; readonly name: string })[];
+  readonly ways: readonly OfferWay[];
+  readonly notSeen: readonly (Interval & { readonly line: string })[];
+  readonly notLookedAt: readonly string[];
+  readonly firstStep: FirstStep | null;
+  readonly referrals: readonly { readonly what: string; readonly at_ft: number; readonly to: string }[];
+  readonly exclusions: readonly string[];
+  readonly terms: string | undefined;
+  readonly proof: readonly Proof[];
+}
+
+export interface OfferWay {
+  readonly school: School;
+  readonly feasible: boolean;
+  /** What is done where, by line id. */
+  readonly bars: Readonly<Record<string, readonly (Interval & { readonly method: Method })[]>>;
+  /** What we do, a sentence each, from upstream. */
+  readonly does: readonly string[];
+  readonly holes: readonly string[];
+  readonly total: number;
+  readonly priceLines: readonly PriceLine[];
+  /** What it costs each year after, a sentence each. */
+  readonly eachYear: readonly { readonly what: string; readonly costs: number }[];
+  /** Upkeep and likely failures over the horizon, present value. */
+  readonly carried: number;
+  /** Price and what it carries. */
+  readonly overYears: number;
+  readonly leaves: readonly {
+    readonly what: string;
+    readonly line: string;
+    readonly at_ft: number;
+    readonly costs: number;
+  }[];
+  /** What the price comes to when all that was not seen proves sound, and when it proves failed. */
+  readonly ifUnseenIs: { readonly sound: number; readonly failed: number };
+  readonly options: readonly (Option & { readonly line: string })[];
+}
+
+export const usualValidity_days = 30;
+
+/**
+ * The offer of a job under its firm. `today` stands where the job does not say the day of its offer. The ways are those
+ * the job's offer names, else all three; each is solved to its own optimum.
+ */
+export function offerOf(job: Job, firm: Firm, today: Day): Offer {
+  const ready = readyJob(underFirm(job, firm));
+  const said = job.offer;
+  const on = said?.on ?? today;
+  const ways = schools.filter((school) => said?.ways?.includes(school) ?? true);
+  return {
+    title: job.title,
+    number: job.number,
+    address: job.site?.address,
+    customer: job.site?.customer,
+    inspectedOn: job.inspectedOn,
+    firm: { name: firm.name, licence: firm.licence },
+    on,
+    validTo: addDays(on, said?.validity_days ?? firm.validity_days ?? usualValidity_days),
+    currency: ready.prices.currency,
+    dated: ready.prices.dated,
+    horizon_years: ready.rules.horizon_years,
+    school: ready.rules.school,
+    lines: ready.lines.map(({ model }) => ({
+      ...model.extent,
+      id: model.line.id,
+      name: model.line.name ?? model.line.id,
+    })),
+    ways: ways.map((school) => offeredWay(ready, school)),
+    notSeen: ready.lines.flatMap(({ model }) =>
+      subtract([model.extent], model.seen).map((each) => ({ ...each, line: model.line.id })),
+    ),
+    notLookedAt: job.site?.notLookedAt ?? [],
+    firstStep: firstStep(ready.lines, ready.prices),
+    referrals: ready.lines.flatMap(({ condition }) => condition.referrals),
+    exclusions: [...(firm.exclusions ?? []), ...byOthers(ready)],
+    terms: said?.terms ?? firm.terms,
+    proof: ready.lines.flatMap(proofOf),
+  };
+}
+
+/** Surfaces over the line that another trade puts back. */
+function byOthers({ lines, prices }: ReadiedJob): string[] {
+  const kinds = new Set(lines.flatMap(({ model }) => model.surfaces.map(({ kind }) => kind)));
+  return [...kinds]
+    .filter((kind) => prices.restore_per_ft2[kind] === 'by-others')
+    .map((kind) => `putting back the ${kind === 'building' ? 'floor and finishes inside the building' : kind}`);
+}
+
+function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): OfferWay {
+  const input: WayInput = { lines, rules: { ...rules, school }, prices, school };
+  const way = wayOf(input, prepareLines(input));
+  const total = sumCents([way.scope, way.cleanouts]);
+  const left = way.lines.map((lineWay) => ({ id: lineWay.line.model.line.id, left: leftUndone(lineWay) }));
+  const cleaned = left.filter((each) => (each.left?.yearlyCleaning ?? 0) > 0).length;
+  const looked = left.filter((each) => (each.left?.looks ?? 0) > 0).length;
+  return {
+    school,
+    feasible: way.feasible,
+    bars: Object.fromEntries(way.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
+    does: sayWork(way),
+    holes: sayHoles(way),
+    total,
+    priceLines: [...way.priceLines, ...way.cleanoutLines],
+    eachYear: [
+      ...(cleaned > 0 ? [{ what: 'cleaning, each year', costs: roundCents(cleaned * prices.yearlyCleaning) }] : []),
+      ...(looked > 0
+        ? [{ what: 'a look by camera, every second year', costs: roundCents(looked * prices.look) }]
+        : []),
+    ],
+    carried: way.carried,
+    overYears: sumCents([total, way.carried]),
+    leaves: left.flatMap(({ id, left: own }) =>
+      (own?.findings ?? []).map(({ finding, costs }) => ({
+        what: sayWhat(finding.placed.entry),
+        line: id,
+        at_ft: finding.placed.from_ft,
+        costs,
+      })),
+    ),
+    ifUnseenIs: ifUnseenIs(way, input),
+    options: way.lines.flatMap((lineWay) => optionsOf(lineWay, way, input)),
+  };
+}
+
+const optionsOf = (lineWay: LineWay, way: Way, input: WayInput) =>
+  lineWay.chosen
+    ? whileHere(lineWay, way, input).map((option) => ({ ...option, line: lineWay.line.model.line.id }))
+    : [];

@@ -1,0 +1,67 @@
+import { laidHole } from '../scope/laid-hole.js';
+import type { Action } from '../scope/layout.js';
+import type { LineWay, Way } from '../scope/way.js';
+
+const feet = (value: number) => value.toFixed(1);
+const sameEnd_ft = 0.05;
+
+/** What a way does, a sentence each, in the words of somebody who pays for it. */
+export function sayWork(way: Way): string[] {
+  const several = way.lines.length > 1;
+  return way.lines.flatMap((lineWay) => {
+    const { model } = lineWay.line;
+    const { chosen } = lineWay;
+    const says = chosen
+      ? [
+          ...cleaned(lineWay),
+          ...chosen.layout.actions.map((action) => sayAction(action, lineWay)),
+          ...chosen.cleanouts.map(
+            ({ station_ft, status }) =>
+              `${{ new: 'A new cleanout', exposed: 'The buried cleanout brought to light', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]} at ${feet(station_ft)} ft`,
+          ),
+        ]
+      : ['No way satisfies the rules and pins'];
+    const said = says.length > 0 ? says : ['Nothing is done: the line stays as it is'];
+    return several ? said.map((each) => `${model.line.name ?? model.line.id}: ${each}`) : said;
+  });
+}
+
+function sayAction(action: Action, { line }: LineWay): string {
+  const { model } = line;
+  const length = feet(action.to_ft - action.from_ft);
+  const end = model.points.find(({ point }) => point.id === model.line.end)?.point;
+  const atEnd = action.to_ft > model.extent.to_ft - sameEnd_ft;
+  const to = atEnd && model.endReached ? `the ${end?.kind === 'main' ? 'main' : (end?.name ?? 'end')}` : feet(action.to_ft);
+  const where = `from ${feet(action.from_ft)} to ${to}`;
+  switch (action.method) {
+    case 'line':
+      return `${length} ft lined, ${where}`;
+    case 'short-line':
+      return `A short liner of ${length} ft, ${where}`;
+    case 'spot':
+      return `${length} ft of new pipe, ${where}`;
+    case 'open-cut':
+      return `${length} ft of pipe replaced, ${where}`;
+    case 'burst':
+      return `${length} ft of new pipe pulled through the old one, ${where}`;
+    case 'regrade':
+      return `${length} ft ${action.exposed ? 'hung anew' : 'laid anew'} to a steady fall, ${where}`;
+  }
+}
+
+/** One sentence for all that is cleaned. */
+function cleaned({ prepared, chosen }: LineWay): string[] {
+  const cells = prepared.possible.track.cells.filter((_, i) => chosen?.layout.cells[i]?.method === 'clean');
+  const [first, last] = [cells[0], cells.at(-1)];
+  return first && last ? [`Cleaned between ${feet(first.from_ft)} and ${feet(last.to_ft)} ft`] : [];
+}
+
+/** Each hole: where, how deep, in what. */
+export function sayHoles(way: Way): string[] {
+  return way.lines.flatMap((lineWay) =>
+    (lineWay.chosen?.layout.holes ?? []).map((hole) => {
+      const { figures, surface } = laidHole(lineWay, hole);
+      return `${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft, ${feet(figures.depth.value)} ft deep, ${surface}`;
+    }),
+  );
+}

@@ -1,0 +1,37 @@
+import type { SurfaceKind } from '../job/vocabulary.js';
+import { overlaps, type Interval } from '../line/intervals.js';
+import { holeFigures, type HoleFigures } from '../trench/hole.js';
+import { holeSheet, type HoleSheet } from '../trench/hole-sheet.js';
+import { deepestOf } from '../trench/section.js';
+import { sectionOf } from './hole-costs.js';
+import type { Hole } from './layout.js';
+import type { LineWay } from './way.js';
+
+/** A hole of the chosen scope with its figures, its drawing and what lies on top. */
+export interface LaidHole extends Hole {
+  readonly figures: HoleFigures;
+  readonly sheet: HoleSheet;
+  readonly surface: string;
+}
+
+export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
+  const { track } = prepared.possible;
+  const cells = track.cells.filter((cell) => overlaps(cell, hole) && !cell.closedTo);
+  const kindAt = (cell: Interval) => hole.widened.find((wide) => overlaps(wide, cell))?.kind ?? hole.kind;
+  return {
+    ...hole,
+    surface: [...new Set<SurfaceKind>(cells.map(({ surface }) => surface))].join(', '),
+    sheet: holeSheet(
+      hole,
+      deepestOf(cells.map((cell) => sectionOf(cell, kindAt(cell)))),
+      hole.quantities,
+      line.model,
+    ),
+    figures: holeFigures(
+      hole,
+      cells.map((cell) => ({ ...cell, section: sectionOf(cell, kindAt(cell)) })),
+      hole.quantities,
+      line.model.line.soil ?? 'unknown',
+    ),
+  };
+}

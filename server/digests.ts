@@ -1,0 +1,128 @@
+import { desc, eq, sql } from 'drizzle-orm';
+import type { Firm } from '../core/job/firm.js';
+import type { Due } from '../core/upkeep/upkeep.js';
+import type { Digest } from '../core/scope/digest.js';
+import type { Job } from '../core/job/schema.js';
+import type { Database } from './database.js';
+import type { Store } from './store.js';
+import { digests, jobs } from './tables.js';
+
+/** A job as the list shows it; what is worked out may be of the version before, or not there yet. */
+export interface JobRow {
+  readonly id: string;
+  readonly version: number;
+  readonly changedAt: string;
+  readonly title: string;
+  readonly number: string | undefined;
+  readonly address: string | undefined;
+  readonly customer: string | undefined;
+  readonly reason: string | undefined;
+  readonly digest: (Omit<Digest, 'due'> & { readonly due: readonly Omit<Due, 'why'>[] }) | undefined;
+  /** What is worked out is of this very version. */
+  readonly fresh: boolean;
+}
+
+export interface Digests {
+  /** Every job, last changed first. */
+  list(): Promise<JobRow[]>;
+  /** Something changed: works out, one after another, what is not of its job's version; resolves when all are. */
+  wake(): Promise<void>;
+}
+
+export interface DigestsParts {
+  readonly db: Database;
+  readonly store: Pick<Store, 'read'>;
+  readonly firm: { read(): Promise<Firm>; stamp(): Promise<string> };
+  /** What works a digest out, with a mark of the program that does. */
+  readonly digestOf: (job: Job, firm: Firm) => Promise<Digest>;
+  readonly program: string;
+  readonly log: (error: unknown) => void;
+}
+
+/** Keeps what the list shows of each job worked out, the newest first, beside the requests. */
+export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsParts): Digests {
+  /** Jobs that could not be worked out, by what they were worked out from. */
+  const failed = new Map<string, string>();
+  let running: Promise<void> | undefined;
+  let again = false;
+  const beneath = async () => `${await firm.stamp()} ${program}`;
+
+  const next = async (): Promise<{ id: string; of: string } | undefined> => {
+    const under = await beneath();
+    const stale = await db
+      .select({ id: jobs.id, version: jobs.version })
+      .from(jobs)
+      .leftJoin(digests, eq(digests.job, jobs.id))
+      .where(sql`${digests.of} is distinct from (${jobs.version}::text || ' ' || ${under}::text)`)
+      .orderBy(desc(jobs.changedAt))
+      .limit(failed.size + 1);
+    return stale
+      .map(({ id, version }) => ({ id, of: `${version} ${under}` }))
+      .find(({ id, of }) => failed.get(id) !== of);
+  };
+
+  const workOut = async () => {
+    for (let job = await next(); job; job = await next()) {
+      const { id, of } = job;
+      const stored = await store.read(id);
+      if (!stored) continue;
+      try {
+        const said = await digestOf(stored.job, await firm.read());
+        // A job deleted meanwhile takes no digest.
+        await db
+          .insert(digests)
+          .select(sql`select ${jobs.id}, ${of}, ${JSON.stringify(said)}::jsonb from ${jobs} where ${jobs.id} = ${id}`)
+          .onConflictDoUpdate({ target: digests.job, set: { of, said } });
+      } catch (error) {
+        failed.set(id, of);
+        log(error);
+      }
+    }
+  };
+
+  return {
+    async list() {
+      const under = await beneath();
+      const rows = await db
+        .select({
+          id: jobs.id,
+          version: jobs.version,
+          changedAt: jobs.changedAt,
+          title: sql<string>`${jobs.said}->>'title'`,
+          number: sql<string | null>`${jobs.said}->>'number'`,
+          address: sql<string | null>`${jobs.said}->'site'->>'address'`,
+          customer: sql<string | null>`${jobs.said}->'site'->>'customer'`,
+          reason: sql<string | null>`${jobs.said}->>'reason'`,
+          of: digests.of,
+          digest: digests.said,
+        })
+        .from(jobs)
+        .leftJoin(digests, eq(digests.job, jobs.id))
+        .orderBy(desc(jobs.changedAt));
+      return rows.map(({ of, digest, changedAt, number, address, customer, reason, ...row }) => ({
+        ...row,
+        number: number ?? undefined,
+        address: address ?? undefined,
+        customer: customer ?? undefined,
+        reason: reason ?? undefined,
+        changedAt: changedAt.toISOString(),
+        digest: digest
+          ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) }
+          : undefined,
+        fresh: of === `${row.version} ${under}` || failed.has(row.id),
+      }));
+    },
+    wake() {
+      again = true;
+      running ??= (async () => {
+        while (again) {
+          again = false;
+          await workOut();
+        }
+      })().finally(() => {
+        running = undefined;
+      });
+      return running;
+    },
+  };
+}
