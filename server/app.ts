@@ -92,7 +92,13 @@ function apiOn({ store, firm, digests, shares, offerOf, photos, reel }: Parts, w
       const shared = await shares.open(c.req.param('secret'));
       if (!shared) return problem(c, 404, closedLink);
       c.header('cache-control', 'no-store');
-      return c.json(await offerOf(shared.job, shared.firm, shared.on));
+      const offer = await offerOf(shared.job, shared.firm, shared.on);
+      // The customer sees prices; how the firm comes to them stays with the firm.
+      const ways = offer.ways.map((way) => ({
+        ...way,
+        priceLines: way.priceLines.map((line) => ({ ...line, working: [] })),
+      }));
+      return c.json({ ...offer, ways } satisfies Offer);
     })
     .get('/offers/:secret/photos/:name', async (c) => {
       const shared = await shares.open(c.req.param('secret'));
@@ -209,7 +215,8 @@ export function appOn(parts: Parts, options: { log: (error: unknown) => void; pa
     secureHeaders({
       contentSecurityPolicy: {
         defaultSrc: ["'none'"],
-        scriptSrc: ["'self'"],
+        // Documents are laid out by a WebAssembly module that ships with the pages.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         styleSrc: ["'self'", emptyStyle],
         fontSrc: ["'self'"],
         imgSrc: ["'self'", 'blob:', 'data:'],

@@ -60,7 +60,13 @@ export function settle(
   }
   if (!first || sameJson(theirs.set, edit.set) || sameJson(theirs.set, first.inverse.set)) return { edit };
   const base = first.inverse.set;
-  if (edit.kind === 'entry' || edit.kind === 'accepted' || base === null || theirs.set === null || edit.set === null) {
+  if (
+    edit.kind === 'entry' ||
+    edit.kind === 'accepted' ||
+    base === null ||
+    theirs.set === null ||
+    edit.set === null
+  ) {
     return conflict(others.at(-1));
   }
   const merged = mergeThree<object>(base, theirs.set, edit.set);

@@ -71,7 +71,9 @@ export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsPa
         // A job deleted meanwhile takes no digest.
         await db
           .insert(digests)
-          .select(sql`select ${jobs.id}, ${of}, ${JSON.stringify(said)}::jsonb from ${jobs} where ${jobs.id} = ${id}`)
+          .select(
+            sql`select ${jobs.id}, ${of}, ${JSON.stringify(said)}::jsonb from ${jobs} where ${jobs.id} = ${id}`,
+          )
           .onConflictDoUpdate({ target: digests.job, set: { of, said } });
       } catch (error) {
         failed.set(id, of);
@@ -106,9 +108,7 @@ export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsPa
         customer: customer ?? undefined,
         reason: reason ?? undefined,
         changedAt: changedAt.toISOString(),
-        digest: digest
-          ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) }
-          : undefined,
+        digest: digest ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) } : undefined,
         fresh: of === `${row.version} ${under}` || failed.has(row.id),
       }));
     },

@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm';
-import { emptyFirm, firmSchema, type Firm } from '../core/job/firm.js';
+import { emptyFirm, type Firm } from '../core/job/firm.js';
 import { mergeThree } from '../core/job/merge.js';
-import { faultsOf, ruleFaults, type Fault } from '../core/job/read.js';
+import type { Fault } from '../core/job/read.js';
+import { readFirm } from '../core/job/read-firm.js';
 import type { Database } from './database.js';
 import { firms } from './tables.js';
 
@@ -35,22 +36,20 @@ export function firmOn(db: Database): FirmStore {
     },
     write: (was, set) =>
       db.transaction(async (tx): Promise<FirmWritten> => {
-        const [before, after] = [firmSchema.safeParse(was), firmSchema.safeParse(set)];
-        if (!after.success) return { faults: faultsOf(after.error, set) };
-        const wrong = ruleFaults(after.data.rules);
-        if (wrong.length > 0) return { faults: wrong };
-        if (!before.success) return { faults: faultsOf(before.error, was) };
-        const merged = mergeThree<Firm>(before.data, await read(tx), after.data);
+        const [before, after] = [readFirm(was), readFirm(set)];
+        if (after.faults) return after;
+        if (before.faults) return before;
+        const merged = mergeThree<Firm>(before.firm, await read(tx), after.firm);
         if ('clash' in merged) return merged;
         // Two changes that are sound apart may not be so together.
-        const whole = firmSchema.safeParse(merged.merged);
-        if (!whole.success) return { faults: faultsOf(whole.error, merged.merged) };
-        const row = { said: whole.data, changedAt: new Date() };
+        const whole = readFirm(merged.merged);
+        if (whole.faults) return whole;
+        const row = { said: whole.firm, changedAt: new Date() };
         await tx
           .insert(firms)
           .values({ id: onlyRow, ...row })
           .onConflictDoUpdate({ target: firms.id, set: row });
-        return { firm: whole.data };
+        return { firm: whole.firm };
       }),
   };
 }

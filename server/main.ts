@@ -8,7 +8,7 @@ import { openDatabase } from './database.js';
 import { digestsOn } from './digests.js';
 import { firmOn } from './firm.js';
 import { FolderTaken } from './lock.js';
-import { photosIn } from './photos.js';
+import { photosIn, type Photos } from './photos.js';
 import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
 import { sharesOn } from './shares.js';
 import { storeOn, type Store } from './store.js';
@@ -23,9 +23,10 @@ async function main(): Promise<void> {
   mkdirSync(folder, { recursive: true });
   const opened = await openDatabase(folder, join(root, 'server', 'migrations'));
   const store = storeOn(opened.db);
+  const photos = photosIn(join(folder, 'photos'));
   const [reel] = await Promise.all([
     reelOf(process.env.OPEN_TRENCH_REEL),
-    process.env.OPEN_TRENCH_DEMO === 'none' ? undefined : loadDemo(store),
+    process.env.OPEN_TRENCH_DEMO === 'none' ? undefined : loadDemo(store, photos),
   ]);
   const firm = firmOn(opened.db);
   const workerPath = join(root, 'dist', 'worker.mjs');
@@ -48,7 +49,7 @@ async function main(): Promise<void> {
       digests,
       shares: sharesOn(opened.db),
       offerOf: (job, under, today) => bench.work.offerOf(job, under, today),
-      photos: photosIn(join(folder, 'photos')),
+      photos,
       reel,
     },
     {
@@ -90,7 +91,7 @@ async function reelOf(address: string | undefined): Promise<ReelLink | undefined
 }
 
 /** An empty folder starts with the invented jobs, so that there is something to look at. */
-async function loadDemo(store: Store): Promise<void> {
+async function loadDemo(store: Store, photos: Photos): Promise<void> {
   if ((await store.count()) > 0) return;
   const jobs = join(root, 'demo', 'jobs');
   for (const name of readdirSync(jobs)
@@ -104,6 +105,8 @@ async function loadDemo(store: Store): Promise<void> {
     );
     if ('faults' in written) throw new Error(`demo ${name}: ${JSON.stringify(written.faults)}`);
   }
+  const pictures = join(root, 'demo', 'photos');
+  for (const name of readdirSync(pictures)) await photos.keep(readFileSync(join(pictures, name)));
 }
 
 main().catch((error: unknown) => {

@@ -169,7 +169,9 @@ test('what was accepted is frozen beside the job: other edits leave it, and taki
   const job = await add('agreed', 17);
   const accepted = accept(job, emptyFirm, 'renew', '2026-04-01', 'R. Moss');
   const set = (sent: string, edit: Edit) => store.edit('agreed', { sent, edits: [edit] }, 'tablet');
-  expect(await set('agreed-1', { kind: 'accepted', set: accepted })).toMatchObject({ stored: { version: 2 } });
+  expect(await set('agreed-1', { kind: 'accepted', set: accepted })).toMatchObject({
+    stored: { version: 2 },
+  });
   const [line] = job.lines;
   if (!line) throw new Error('a random job has a line');
   await set('agreed-2', { kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 41 } });

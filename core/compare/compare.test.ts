@@ -78,12 +78,16 @@ test('a look held against itself is the same throughout; every thing of either l
       const compared = compareLooks(withRun(job, 'earlier', older).lines[0] as Line, defaultRules);
       const ids = (side: 'then' | 'now') => compared.flatMap((each) => each[side]?.id ?? []).sort();
       const entries = (all: readonly string[], mark: string) =>
-        all.slice(1).map((_, i) => `${mark}e${i + 2}`).sort();
+        all
+          .slice(1)
+          .map((_, i) => `${mark}e${i + 2}`)
+          .sort();
       expect(ids('now')).toEqual(entries(newer, ''));
       expect(ids('then')).toEqual(entries(older, 'earlier '));
       // Turned round, what was new is gone and what was worse is better.
       const turned = said(withRun(spokenJob('', older, { depths: deep(3, 6) }), 'earlier', newer));
-      const count = (all: readonly { is: string }[], is: string) => all.filter((each) => each.is === is).length;
+      const count = (all: readonly { is: string }[], is: string) =>
+        all.filter((each) => each.is === is).length;
       expect(count(turned, 'gone')).toBe(count(compared, 'new'));
       expect(count(turned, 'worse')).toBe(count(compared, 'better'));
     }),
@@ -126,7 +130,12 @@ const at = (feet: number | undefined) => (feet ?? Number.NaN).toFixed(1);
 const newPipe = [`${at(dig?.from_ft)} clay > pvc`, `${at(dig?.to_ft)} pvc > clay`];
 
 test('a repair done as agreed: every action done, every end where it was to be, nothing left', () => {
-  const check = afterRepair(['80 main', ...newPipe, `${at(liner?.from_ft)} clay > clay lined`, '80 clay lined > pvc']);
+  const check = afterRepair([
+    '80 main',
+    ...newPipe,
+    `${at(liner?.from_ft)} clay > clay lined`,
+    '80 clay lined > pvc',
+  ]);
   expect(check.looked).toBe(true);
   expect(check.actions.map(({ done, left }) => [done, left])).toEqual([
     ['done', []],

@@ -31,8 +31,26 @@ const alike = { percent: 5, inches: 1 / 8, 'of-bore': 3 } as const;
 export function compareLooks(line: Line, rules: Rules): Compared[] {
   const [older, newer] = [lineModel(line, rules, 'earlier'), lineModel(line, rules, 'scope')];
   if (older.entries.length === 0) return [];
-  const [then, now] = [older, newer].map((model) => condition(model, rules).findings);
+  const [then, now] = [older, newer].map((model) => asFound(condition(model, rules).findings));
   return compareFindings(then ?? [], now ?? [], older, newer, rules);
+}
+
+const stageOf = ({ placed: { entry, run } }: Judged) => entry.stage ?? run.stage ?? 'current';
+
+/** A thing seen before and after cleaning is one, told as it was found: by the worse of the two. */
+function asFound(findings: readonly Judged[]): Judged[] {
+  const worstFirst = [...findings].sort((a, b) => b.grade - a.grade);
+  return worstFirst.filter(
+    (each, i) =>
+      !worstFirst
+        .slice(0, i)
+        .some(
+          (worse) =>
+            kindOf(worse) === kindOf(each) &&
+            stageOf(worse) !== stageOf(each) &&
+            apartOf(worse, each) <= reachOf(worse) + reachOf(each),
+        ),
+  );
 }
 
 function compareFindings(
@@ -55,24 +73,35 @@ function compareFindings(
   const compared = [
     ...then.map((old): Compared => {
       const own = matched.get(old);
-      if (own) return { ...sides(old, own), ...judge(old, own, older, newer, rules), what: sayWhat(own.placed.entry) };
+      if (own)
+        return {
+          ...sides(old, own),
+          ...judge(old, own, older, newer, rules),
+          what: sayWhat(own.placed.entry),
+        };
       const seen = seenNow.some((each) => overlaps(each, old.place));
       return {
         ...sides(old, undefined),
         is: seen ? 'gone' : 'not-seen-again',
         what: sayWhat(old.placed.entry),
-        why: seen ? 'the newer look passed here and did not find it' : 'the newer look did not see this place',
+        why: seen
+          ? 'the newer look passed here and did not find it'
+          : 'the newer look did not see this place',
       };
     }),
     ...now
       .filter((own) => !taken.has(own))
       .map((own): Compared => {
-        const sawThen = older.line.runs.some((run) => sightOf(run, older).some((each) => overlaps(each, own.place)));
+        const sawThen = older.line.runs.some((run) =>
+          sightOf(run, older).some((each) => overlaps(each, own.place)),
+        );
         return {
           ...sides(undefined, own),
           is: 'new',
           what: sayWhat(own.placed.entry),
-          why: sawThen ? 'the older look passed here and did not find it' : 'the older look did not see this place',
+          why: sawThen
+            ? 'the older look passed here and did not find it'
+            : 'the older look did not see this place',
         };
       }),
   ];
@@ -116,7 +145,10 @@ function judge(
   const [was, is] = [value(old, older), value(own, newer)];
   const tolerance = measure in alike ? alike[measure as keyof typeof alike] : undefined;
   if (was !== undefined && is !== undefined && tolerance !== undefined && Math.abs(is - was) > tolerance) {
-    return { is: is > was ? 'worse' : 'better', why: `${was.toFixed(1)} then, ${is.toFixed(1)} now; ${matched}` };
+    return {
+      is: is > was ? 'worse' : 'better',
+      why: `${was.toFixed(1)} then, ${is.toFixed(1)} now; ${matched}`,
+    };
   }
   return { is: 'same', why: matched };
 }

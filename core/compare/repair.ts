@@ -147,7 +147,10 @@ function wasDone(
     .reduce((sum, pipe) => sum + overlap(pipe, action), 0);
   const what = isLiner(action.method) ? 'a liner' : 'new pipe';
   if (seenOf < doneShare * length) {
-    return { done: 'not-seen', why: `the look after saw ${seenOf.toFixed(1)} of its ${length.toFixed(1)} ft` };
+    return {
+      done: 'not-seen',
+      why: `the look after saw ${seenOf.toFixed(1)} of its ${length.toFixed(1)} ft`,
+    };
   }
   const why = `the look after found ${what} over ${shown.toFixed(1)} of its ${length.toFixed(1)} ft`;
   return { done: shown >= doneShare * length ? 'done' : 'not-done', why };

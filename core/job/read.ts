@@ -19,15 +19,19 @@ export type Read =
 
 /** Reads a job from the text of its file: every fault with its path, or the job. */
 export function readJobText(text: string): Read {
-  let value: unknown;
+  const parsed = parseText(text);
+  return 'faults' in parsed ? parsed : readJob(parsed.value);
+}
+
+/** The value of a JSON text, or the one fault that it is none. */
+export function parseText(text: string): { readonly value: unknown } | { readonly faults: readonly Fault[] } {
   try {
-    value = JSON.parse(text);
+    return { value: JSON.parse(text) };
   } catch (error) {
     return {
       faults: [{ path: '', message: `not JSON: ${error instanceof Error ? error.message : String(error)}` }],
     };
   }
-  return readJob(value);
 }
 
 /** Reads a job from a parsed file. `untied: 'keep'` lets runs stand that nothing ties to the datum yet. */

@@ -169,7 +169,8 @@ export function resolveStretch(
 function placeEntries(line: Line, solved: Survey): PlacedEntry[] {
   return line.runs.flatMap((run) =>
     run.entries.flatMap((entry) => {
-      if (frameOf(entry.stage ?? run.stage) !== solved.frame || frameOf(run.stage) !== solved.frame) return [];
+      if (frameOf(entry.stage ?? run.stage) !== solved.frame || frameOf(run.stage) !== solved.frame)
+        return [];
       const ends = solved.endsOf(entry.id);
       if (!ends) return [];
       const other = ends.to ?? ends.from;

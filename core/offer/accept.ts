@@ -34,7 +34,12 @@ export function accept(job: Job, firm: Firm, school: School, on: Day, by?: strin
 /** The price of a job under its own school; undefined where it has no way. */
 export function totalOfJob(job: PlainJob): number | undefined {
   const ready = readyJob(job);
-  const way = wayOf({ lines: ready.lines, rules: ready.rules, prices: ready.prices, school: ready.rules.school });
+  const way = wayOf({
+    lines: ready.lines,
+    rules: ready.rules,
+    prices: ready.prices,
+    school: ready.rules.school,
+  });
   return way.feasible ? sumCents([way.scope, way.cleanouts]) : undefined;
 }
 

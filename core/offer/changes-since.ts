@@ -36,7 +36,10 @@ function lineChanges(was: PlainJob, is: PlainJob): string[] {
     const { runs: oldRuns, ...oldHead } = old;
     const { runs: newRuns, ...newHead } = now;
     const fields = tableChanges('line’s', oldHead, newHead).map((each) => `${name}: ${each.toLowerCase()}`);
-    return [...fields, ...entryChanges(entriesOf(oldRuns), entriesOf(newRuns)).map((each) => `${name}: ${each}`)];
+    return [
+      ...fields,
+      ...entryChanges(entriesOf(oldRuns), entriesOf(newRuns)).map((each) => `${name}: ${each}`),
+    ];
   });
 }
 

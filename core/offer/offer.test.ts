@@ -45,7 +45,9 @@ test('what a way leaves, finding by finding, with its upkeep, is all that it car
         if (!left) continue;
         const sum = left.findings.reduce((all, { costs }) => all + costs, left.looks + left.yearlyCleaning);
         // Each finding is rounded to the cent apart.
-        expect(Math.abs(sum - (lineWay.chosen?.carried ?? 0))).toBeLessThan(0.01 * (left.findings.length + 1));
+        expect(Math.abs(sum - (lineWay.chosen?.carried ?? 0))).toBeLessThan(
+          0.01 * (left.findings.length + 1),
+        );
       }
     }),
     { numRuns: 60 },
@@ -66,7 +68,10 @@ test('an option that is taken adds what it was offered at', () => {
       const read = readJob({ ...job, lines: [{ ...line, alsoCure: [option.finding] }] });
       if (!read.job) throw new Error(JSON.stringify(read.faults));
       const scope = scopeOf(readyJob(read.job), { alternatives: false });
-      expect(scope.prices.scope).toBeCloseTo((way?.priceLines ? way.total - cleanoutsOf(job) : 0) + option.adds, 2);
+      expect(scope.prices.scope).toBeCloseTo(
+        (way?.priceLines ? way.total - cleanoutsOf(job) : 0) + option.adds,
+        2,
+      );
       taken++;
     }),
     { numRuns: 40 },
@@ -92,7 +97,12 @@ const firm: Firm = {
 
 test('the firm stands on the offer: its name, terms, validity and exclusions, unless the job has its own', () => {
   const offer = offerOf(job(), firm, today);
-  expect(offer).toMatchObject({ firm: { name: firm.name }, terms: firm.terms, on: today, validTo: '2026-05-16' });
+  expect(offer).toMatchObject({
+    firm: { name: firm.name },
+    terms: firm.terms,
+    on: today,
+    validTo: '2026-05-16',
+  });
   // A finish put back by another trade is excluded by name: common practice.
   expect(offer.exclusions).toEqual(['planting', 'putting back the tile']);
   const own = offerOf(

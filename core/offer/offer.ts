@@ -115,7 +115,9 @@ function byOthers({ lines, prices }: ReadiedJob): string[] {
   const kinds = new Set(lines.flatMap(({ model }) => model.surfaces.map(({ kind }) => kind)));
   return [...kinds]
     .filter((kind) => prices.restore_per_ft2[kind] === 'by-others')
-    .map((kind) => `putting back the ${kind === 'building' ? 'floor and finishes inside the building' : kind}`);
+    .map(
+      (kind) => `putting back the ${kind === 'building' ? 'floor and finishes inside the building' : kind}`,
+    );
 }
 
 function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): OfferWay {
@@ -134,7 +136,9 @@ function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): Offer
     total,
     priceLines: [...way.priceLines, ...way.cleanoutLines],
     eachYear: [
-      ...(cleaned > 0 ? [{ what: 'cleaning, each year', costs: roundCents(cleaned * prices.yearlyCleaning) }] : []),
+      ...(cleaned > 0
+        ? [{ what: 'cleaning, each year', costs: roundCents(cleaned * prices.yearlyCleaning) }]
+        : []),
       ...(looked > 0
         ? [{ what: 'a look by camera, every second year', costs: roundCents(looked * prices.look) }]
         : []),

@@ -31,7 +31,10 @@ function sayAction(action: Action, { line }: LineWay): string {
   const length = feet(action.to_ft - action.from_ft);
   const end = model.points.find(({ point }) => point.id === model.line.end)?.point;
   const atEnd = action.to_ft > model.extent.to_ft - sameEnd_ft;
-  const to = atEnd && model.endReached ? `the ${end?.kind === 'main' ? 'main' : (end?.name ?? 'end')}` : feet(action.to_ft);
+  const to =
+    atEnd && model.endReached
+      ? `the ${end?.kind === 'main' ? 'main' : (end?.name ?? 'end')}`
+      : feet(action.to_ft);
   const where = `from ${feet(action.from_ft)} to ${to}`;
   switch (action.method) {
     case 'line':

@@ -14,4 +14,3 @@ export function barsOf({ prepared, chosen }: LineWay): (Interval & { method: Met
   });
   return bars.map(({ from_ft, to_ft, method }) => ({ from_ft, to_ft, method }));
 }
-

@@ -38,9 +38,13 @@ export function digestOf(job: Job, firm: Firm): Digest {
   const way = wayOf({ lines, rules, prices, school: rules.school });
   const runs = job.lines.flatMap((line) => line.runs);
   const entries = runs.flatMap((run) => run.entries);
-  const done = new Set(way.lines.flatMap(({ chosen }) => chosen?.layout.cells.map(({ method }) => method) ?? []));
+  const done = new Set(
+    way.lines.flatMap(({ chosen }) => chosen?.layout.cells.map(({ method }) => method) ?? []),
+  );
   const words = [
-    ...entries.flatMap((entry) => (entry.kind === 'finding' ? [entry.finding, findingWords[entry.finding]] : [])),
+    ...entries.flatMap((entry) =>
+      entry.kind === 'finding' ? [entry.finding, findingWords[entry.finding]] : [],
+    ),
     ...lines.flatMap(({ model }) =>
       model.pipes.flatMap(({ material }) => [material, materialWords[material]]),
     ),

@@ -10,6 +10,7 @@ import { resolveStretch } from '../line/model.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import type { ClockRange } from '../survey/clock.js';
 import type { Placed } from '../survey/survey.js';
+import { proofOf, type Proof } from '../offer/proof.js';
 import { readyJob, scopeOf, type Scope, type ScopeDepth } from './scope.js';
 import type { ScopedLine } from './way.js';
 import { assumedSurface } from './track.js';
@@ -45,6 +46,8 @@ export interface LineView extends Interval {
     readonly way: readonly (GroundPlace & { readonly station_ft: number })[];
   };
   readonly findings: readonly FindingView[];
+  /** What of the findings can be shown, worst first. */
+  readonly proof: readonly Proof[];
   readonly rows: readonly RowView[];
   readonly untied: readonly { run: string; wouldTie: string }[];
   /** Things with a station, from upstream, for reading ± anywhere. */
@@ -215,6 +218,7 @@ function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[]): LineV
       cures: methodsOf(finding.cures),
       readings: readingsOf(finding.placed.from),
     })),
+    proof: proofOf(line),
     rows: rowsOf(line, figureOf),
     untied: solved.untied.map(({ run, wouldTie }) => ({ run: run.id, wouldTie })),
     things: [...solved.placed.values()]

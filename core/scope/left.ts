@@ -30,10 +30,7 @@ export function leftUndone({ prepared, chosen, line }: LineWay): LeftUndone | un
   const sums = new Map(
     carried.findings.map((each) => {
       const own = { ...carried, findings: [each] };
-      const credit = plan.steps.reduce(
-        (sum, { edge }) => sum + (edge ? creditOf(track, own, edge) : 0),
-        0,
-      );
+      const credit = plan.steps.reduce((sum, { edge }) => sum + (edge ? creditOf(track, own, edge) : 0), 0);
       return [each.finding.id, Math.max(0, each.sum - credit)] as const;
     }),
   );

@@ -26,7 +26,14 @@ export function timelineOf(job: Job, dues: readonly Due[]): Moment[] {
     const looks = line.runs.flatMap(({ on, stage = 'current' }): Moment[] =>
       on === undefined
         ? []
-        : [{ on, to: on, kind: stage === 'after-repair' ? 'repair' : 'look', what: `${stageWords[stage]}${of}` }],
+        : [
+            {
+              on,
+              to: on,
+              kind: stage === 'after-repair' ? 'repair' : 'look',
+              what: `${stageWords[stage]}${of}`,
+            },
+          ],
     );
     const cleanings = (line.cleanings ?? []).flatMap(({ on, tool }): Moment[] =>
       on === undefined ? [] : [{ on, to: on, kind: 'clean', what: `Cleaned${tool ? `, ${tool}` : ''}${of}` }],

@@ -1,4 +1,9 @@
-import { addMonths as addMonthsByReference, formatISO, parseISO, addDays as addDaysByReference } from 'date-fns';
+import {
+  addMonths as addMonthsByReference,
+  formatISO,
+  parseISO,
+  addDays as addDaysByReference,
+} from 'date-fns';
 import fc from 'fast-check';
 import { addDays, addMonths } from '../job/days.js';
 import { emptyFirm, type Firm } from '../job/firm.js';

@@ -56,7 +56,10 @@ function lineDues(
   const base = { line: line.id, lineName: line.name ?? line.id };
   const dues: Due[] = [];
 
-  const lastCleaned = latest([cleanedOn.at(-1), cleanedOn.length === 0 ? (repairedOn ?? lookedOn) : undefined]);
+  const lastCleaned = latest([
+    cleanedOn.at(-1),
+    cleanedOn.length === 0 ? (repairedOn ?? lookedOn) : undefined,
+  ]);
   if (roots && cleansYearly && lastCleaned) {
     const first = hadBadRoots(lineWay.line.condition.findings) && cleanedOn.length <= 1;
     const [soonest, last] = first ? rules.cleanFirst_months : rules.cleanEvery_months;
@@ -71,7 +74,11 @@ function lineDues(
       : `roots remain: every ${soonest} to ${last} months, last on ${lastCleaned}`;
     dues.push({ ...due, why });
     const [again, latestAgain] = rules.cleanEvery_months;
-    for (let to = due.to; until !== undefined && addMonths(to, again) <= until; to = addMonths(to, latestAgain)) {
+    for (
+      let to = due.to;
+      until !== undefined && addMonths(to, again) <= until;
+      to = addMonths(to, latestAgain)
+    ) {
       dues.push({
         ...base,
         what: 'clean',
@@ -85,7 +92,8 @@ function lineDues(
   const lastLook = latest([lookedOn, repairedOn]);
   if (lastLook) {
     const months = roots ? rules.lookRoots_months : rules.look_months;
-    const shaken = rules.earthquakeOn !== undefined && rules.earthquakeOn > lastLook ? rules.earthquakeOn : undefined;
+    const shaken =
+      rules.earthquakeOn !== undefined && rules.earthquakeOn > lastLook ? rules.earthquakeOn : undefined;
     const every = roots ? `roots remain: a look every ${months} months` : `a look every ${months} months`;
     let day = shaken ?? addMonths(lastLook, months);
     dues.push({
@@ -93,7 +101,9 @@ function lineDues(
       what: 'look',
       from: day,
       to: day,
-      why: shaken ? `a strong earthquake on ${shaken}, and no look since ${lastLook}` : `${every}, last on ${lastLook}`,
+      why: shaken
+        ? `a strong earthquake on ${shaken}, and no look since ${lastLook}`
+        : `${every}, last on ${lastLook}`,
     });
     for (day = addMonths(day, months); until !== undefined && day <= until; day = addMonths(day, months)) {
       dues.push({ ...base, what: 'look', from: day, to: day, why: every });

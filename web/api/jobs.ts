@@ -3,38 +3,57 @@ import { useEffect, useMemo, useState } from 'react';
 import { applyEdit, type Edit } from '../../core/job/edit.js';
 import type { Job } from '../../core/job/schema.js';
 import { undoState } from '../../core/job/undo.js';
+import type { JobRow } from '../../server/digests.js';
 import type { StoredJob } from '../../server/store.js';
 import { api, asError, bodyOf, deviceName, post } from './client';
-import { flushAll, forget, lastWaiting, send, useOutbox } from './outbox';
+import { editsWaiting, flushAll, forget, lastWaiting, send, useOutbox, waitingOf } from './outbox';
 
 const listKey = ['jobs'] as const;
 const jobKey = (id: string) => ['jobs', id] as const;
 const historyKey = (id: string) => ['jobs', id, 'history'] as const;
 
+/** How often the list asks again while some rows are still worked out: seldom when there are many, ms. */
+const askAgain_ms = (pending: number) => (pending === 0 ? false : pending > 100 ? 15_000 : 1200);
+
+/** The rows of the list: what is worked out of each comes as the server has it. */
 export const useJobs = () =>
   useQuery({
     queryKey: listKey,
-    queryFn: async () => bodyOf<StoredJob[]>(await api.jobs.$get()),
+    queryFn: async () => bodyOf<JobRow[]>(await api.jobs.$get()),
     // What was kept from an earlier page is shown at once, and never taken for the newest.
     staleTime: 0,
+    refetchInterval: ({ state }) => askAgain_ms(state.data?.filter(({ fresh }) => !fresh).length ?? 0),
   });
+
+/**
+ * A job as it stands now, with what still waits here laid over it: from the server, or as it was last seen here where
+ * the server is away. Throws where neither is to be had.
+ */
+export async function currentJob(client: QueryClient, id: string): Promise<Job> {
+  const stored = await client.query({ ...jobQuery(id), staleTime: 0 }).catch((error: unknown) => {
+    const kept = client.getQueryData<StoredJob>(jobKey(id));
+    if (kept) return kept;
+    throw asError(error);
+  });
+  return withWaiting(stored.job, waitingOf(id));
+}
+
+const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
+  edits.reduce<Job>((each, edit) => applyEdit(each, edit), job);
+
+const jobQuery = (id: string) => ({
+  queryKey: jobKey(id),
+  queryFn: async () =>
+    bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } })),
+});
 
 /** A job as the server has it, and as it stands with what still waits here. */
 export function useJob(id: string) {
-  const query = useQuery({
-    queryKey: jobKey(id),
-    queryFn: async () =>
-      bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } })),
-  });
+  const query = useQuery(jobQuery(id));
   const outbox = useOutbox();
   const stored = query.data;
   const job = useMemo(
-    () =>
-      stored &&
-      outbox
-        .filter((item) => item.job === id && item.state === 'waiting')
-        .flatMap(({ edits }) => edits)
-        .reduce<Job>((each, edit) => applyEdit(each, edit), stored.job),
+    () => stored && withWaiting(stored.job, editsWaiting(outbox, id)),
     [stored, outbox, id],
   );
   return { stored, job, error: query.error };

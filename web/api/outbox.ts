@@ -165,6 +165,13 @@ export async function settleConflict(item: OutboxItem, keepMine: boolean): Promi
 export const lastWaiting = (job: string): OutboxItem | undefined =>
   flushing.has(job) ? undefined : items.findLast((each) => each.job === job && each.state === 'waiting');
 
+/** Edits of a job that wait in an outbox, in order. */
+export const editsWaiting = (outbox: readonly OutboxItem[], job: string): Edit[] =>
+  outbox.filter((item) => item.job === job && item.state === 'waiting').flatMap(({ edits }) => edits);
+
+/** Edits of a job that wait here at this moment. */
+export const waitingOf = (job: string): Edit[] => editsWaiting(items, job);
+
 export function useOutbox(): readonly OutboxItem[] {
   return useSyncExternalStore(
     (tell) => {

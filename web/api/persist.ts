@@ -18,7 +18,7 @@ export const persistOptions = {
     throttleTime: 500,
   }),
   maxAge: keptFor_ms,
-  buster: '1',
+  buster: '2',
   dehydrateOptions: {
     shouldDehydrateQuery: ({ queryKey, state }: Query) =>
       (queryKey[0] === 'jobs' || queryKey[0] === 'firm') &&

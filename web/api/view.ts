@@ -8,7 +8,7 @@ import type { ScopeWorker } from './view.worker';
 /** The one door to what is worked out beside the page: all work heavier than a frame goes through it. */
 const workerNamed = (name: string) =>
   wrap<ScopeWorker>(new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name }));
-const worker = workerNamed('scope');
+export const worker = workerNamed('scope');
 /** Pins under a finger do not wait for runners-up: they are tried in a worker of their own, made when it is needed. */
 let bench: ReturnType<typeof workerNamed> | undefined;
 export const benchWorker = () => (bench ??= workerNamed('bench'));

@@ -1,6 +1,10 @@
 import { expose } from 'comlink';
 import type { Job, Pin } from '../../core/job/schema.js';
 import type { Interval } from '../../core/line/intervals.js';
+import { accept, sinceAccepted } from '../../core/offer/accept.js';
+import { offerOf } from '../../core/offer/offer.js';
+import { afterOf } from '../../core/compare/after.js';
+import { upkeepOf } from '../../core/upkeep/upkeep.js';
 import { breakEvens } from '../../core/scope/break-even.js';
 import { jobView } from '../../core/scope/job-view.js';
 import { readyJob } from '../../core/scope/scope.js';
@@ -11,6 +15,11 @@ let onBench: { readonly key: string; readonly bench: Bench } | undefined;
 
 const worker = {
   jobView,
+  offerOf,
+  accept,
+  sinceAccepted,
+  afterOf,
+  upkeepOf,
   breakEvens: (job: Job, line: string, station_ft: number) => breakEvens(readyJob(job), line, station_ft),
   putOnBench: (key: string, job: Job) => {
     onBench = { key, bench: benchOf(job) };

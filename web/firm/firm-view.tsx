@@ -4,9 +4,11 @@ import { defaultPrices } from '../../core/job/prices-schema.js';
 import { defaultRules } from '../../core/job/rules-schema.js';
 import type { Firm } from '../../core/job/firm.js';
 import { useFirm } from '../api/firm';
+import { FirmFile } from './firm-file';
 import { RulesEditor } from '../rules/rules-editor';
 import { Group } from '../rules/rows';
-import { TextCell } from '../site/cells';
+import { usualValidity_days } from '../../core/offer/offer.js';
+import { LongCell, NumberCell, TextCell } from '../site/cells';
 import { Header } from '../shell/header';
 import { Faults } from '../shell/trouble';
 import { withoutEmpty } from '../shell/without-empty';
@@ -35,6 +37,7 @@ export function FirmView() {
             replaced by your own; a job may still have a figure of its own.
           </Text>
           {error && <Faults error={error} onClose={forgetError} />}
+          {firm && <FirmFile firm={firm} onTake={change} />}
           {firm && <Editor firm={firm} onChange={change} />}
         </Box>
       </Box>
@@ -73,6 +76,32 @@ function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void
               </Box>
             </Flex>
           ))}
+        </Group>
+        <Group title="Terms">
+          <Flex align="center" gap="3" py="1" wrap="wrap">
+            <Text width="300px">Prices hold for so many days</Text>
+            <Box width="120px">
+              <NumberCell
+                label="Prices hold for so many days"
+                least={1}
+                placeholder={String(usualValidity_days)}
+                value={firm.validity_days}
+                onChange={(validity_days) => {
+                  set({ validity_days });
+                }}
+              />
+            </Box>
+          </Flex>
+          <Box py="1">
+            <LongCell
+              label="Terms on every offer"
+              placeholder="such as: half on the day we start, the rest when the line runs"
+              value={firm.terms}
+              onChange={(terms) => {
+                set({ terms });
+              }}
+            />
+          </Box>
         </Group>
         <Group title="Not in any price of ours">
           {[...exclusions, undefined].map((sentence, index) => (

@@ -34,6 +34,8 @@ export function sayChange(edit: Edit, before: Edit): string {
       return before.set === null
         ? `Added line ${edit.line}`
         : `${edit.set.name ?? edit.line}: ${lineChange(before.set as LineHead, edit.set)}`;
+    case 'accepted':
+      return edit.set ? `Offer accepted on ${edit.set.on}` : 'Acceptance of the offer taken back';
     case 'job':
       return `Job: ${before.set === null ? 'added' : changedFields(before.set, edit.set)}`;
   }

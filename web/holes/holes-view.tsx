@@ -7,10 +7,12 @@ import { OpenFigure } from '../figure/open-figure';
 import { NumberCell } from '../site/cells';
 import { Press } from '../shell/controls';
 import { feet, methodWords } from '../shell/format';
+import { SaveCrewSheet } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { WorkingOut } from '../shell/working-out';
 import { Part } from '../sheet/part';
 import { dayOrder, holeLetter, type Pit } from './hole-order';
+import { cautionsOf } from './cautions';
 import { HolePlan } from './hole-plan';
 import { HoleSection } from './hole-section';
 
@@ -90,6 +92,7 @@ export function HolesView() {
         role="region"
         aria-label="The hole, drawn"
       >
+        <SaveCrewSheet />
         <Heading as="h2" fontSize="17px" mb="2">
           Section along the line{' '}
           <chakra.span color="soft" fontSize="14px" fontWeight={400}>
@@ -277,25 +280,4 @@ function AboutHole({ pit }: { pit: Pit }) {
       </Part>
     </>
   );
-}
-
-/** The cautions that apply to this hole and only those. */
-function cautionsOf(pit: Pit): string[] {
-  return [
-    ...pit.figures.cautions,
-    ...pit.sheet.crossings.map(
-      ({ utility, station_ft, depth_ft }) =>
-        `Dig by hand within 2 ft of the ${utility} at ${feet(station_ft)} ft${depth_ft === undefined ? ', whose depth nobody knows' : `, ${feet(depth_ft)} deep`}.`,
-    ),
-    ...(pit.sheet.crossings.length === 0
-      ? ['No utility is recorded across this hole; that is not the same as none.']
-      : []),
-    ...(pit.sheet.isPublic
-      ? ['Public ground: permit on site, cones and a way round for traffic and for people on foot.']
-      : []),
-    ...(/concrete|asphalt|street|sidewalk|pavers/.test(pit.surface)
-      ? ['Saw wet: the dust of concrete and paving harms the lungs.']
-      : []),
-    'The line runs: plug it or keep the house off while the pipe is open. Sewer air: test before going in.',
-  ];
 }

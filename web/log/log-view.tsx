@@ -8,6 +8,7 @@ import { deviceName } from '../api/client';
 import { useJobContext } from '../shell/job-layout';
 import { AddPress } from '../shell/add-press';
 import { Cap, Press } from '../shell/controls';
+import { SaveReport } from '../documents/save-buttons';
 import { CsvPanel } from './csv-panel';
 import { freshIds } from './entries';
 import { LineStrip } from './line-strip';
@@ -218,6 +219,7 @@ export function LogView() {
             Add a run
           </AddPress>
           {run && <CsvPanel line={line} run={run} change={change} />}
+          <SaveReport />
         </Flex>
         {adding && (
           <RunForm

@@ -8,6 +8,7 @@ import { withoutEmpty } from '../shell/without-empty';
 import { plainWord, rateFields, ruleFields, tableFields, type RuleField } from './fields';
 import { PotLife } from './pot-life';
 import { Group, RateTable, Row } from './rows';
+import { UpkeepRules } from './upkeep-rules';
 
 export interface Edited {
   readonly rules: RulesOverride;
@@ -74,6 +75,7 @@ export function RulesEditor({
             setRules({ potLife });
           }}
         />
+        <UpkeepRules rules={rules} beneath={beneath.rules} ownWords={ownWords} onChange={setRules} />
         <Grades rules={rules} beneath={beneath.rules} onChange={setRules} />
       </Box>
       <Box>

@@ -52,6 +52,20 @@ export const Field = chakra('input', {
   },
 });
 
+export const LongField = chakra('textarea', {
+  base: {
+    width: '100%',
+    px: '3',
+    py: '2',
+    bg: 'sheet',
+    color: 'ink',
+    border: '1.5px solid',
+    borderColor: 'soft',
+    resize: 'vertical',
+    _placeholder: { color: 'soft', opacity: 1 },
+  },
+});
+
 export const Choice = chakra('select', {
   base: {
     minHeight: '44px',

@@ -108,6 +108,8 @@ export function JobLayout() {
           <Tab to="sheet">Sheet</Tab>
           <Tab to="lengths">Lengths</Tab>
           <Tab to="holes">Holes</Tab>
+          <Tab to="offer">Offer</Tab>
+          <Tab to="after">After</Tab>
           <Tab to="rules">Rates and rules</Tab>
         </Flex>
         <Box flex="1" />

@@ -1,6 +1,6 @@
 import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Choice, Field } from '../shell/controls';
+import { Choice, Field, LongField } from '../shell/controls';
 
 /** Text that is taken when it is left or on Enter and let go on Escape; what is wrong is not taken. */
 function useTyped(
@@ -18,12 +18,13 @@ function useTyped(
   };
   const props = {
     value: text,
-    onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
+    onChange: (event: React.ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => {
       setTyped(event.target.value);
     },
     onBlur: leave,
     onKeyDown: (event: React.KeyboardEvent) => {
-      if (event.key === 'Enter') leave();
+      // In a longer text Enter is a new line.
+      if (event.key === 'Enter' && !(event.target instanceof HTMLTextAreaElement)) leave();
       if (event.key === 'Escape') setTyped(undefined);
     },
   };
@@ -70,6 +71,41 @@ export function TextCell({
   value,
   onChange,
   placeholder,
+  accepts,
+}: {
+  label: string;
+  value: string | undefined;
+  onChange: (value: string | undefined) => void;
+  placeholder?: string;
+  /** What is typed must look like this; else it is marked and not taken. */
+  accepts?: RegExp;
+}) {
+  const { props, wrong } = useTyped(
+    value ?? '',
+    (typed) => {
+      const next = typed.trim() === '' ? undefined : typed.trim();
+      if (next !== value) onChange(next);
+    },
+    (typed) => typed.trim() !== '' && accepts !== undefined && !accepts.test(typed.trim()),
+  );
+  return (
+    <Field
+      aria-label={label}
+      aria-invalid={wrong ? true : undefined}
+      title={label}
+      minWidth="110px"
+      placeholder={placeholder}
+      {...props}
+    />
+  );
+}
+
+/** A longer text, taken when it is left. */
+export function LongCell({
+  label,
+  value,
+  onChange,
+  placeholder,
 }: {
   label: string;
   value: string | undefined;
@@ -80,7 +116,7 @@ export function TextCell({
     const next = typed.trim() === '' ? undefined : typed.trim();
     if (next !== value) onChange(next);
   });
-  return <Field aria-label={label} minWidth="110px" placeholder={placeholder} {...props} />;
+  return <LongField aria-label={label} rows={4} placeholder={placeholder} {...props} />;
 }
 
 export function ChoiceCell<T extends string>({

@@ -1,0 +1,270 @@
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { format, parseISO } from 'date-fns';
+import type { Done, RepairCheck } from '../../core/compare/repair.js';
+import type { Compared } from '../../core/compare/looks.js';
+import { addMonths } from '../../core/job/days.js';
+import { gradeWords } from '../../core/job/vocabulary.js';
+import type { Moment } from '../../core/upkeep/timeline.js';
+import { useAfter } from '../api/offer';
+import { worker } from '../api/view';
+import { Press } from '../shell/controls';
+import { feet, methodWords } from '../shell/format';
+import { useJobContext } from '../shell/job-layout';
+import { fileName, save } from '../shell/save';
+import { today } from '../shell/today';
+import { Faults } from '../shell/trouble';
+import { WorkingOut } from '../shell/working-out';
+import { RowsTable } from './rows-table';
+
+const longDay = (iso: string) => format(parseISO(iso), 'd MMM yyyy');
+const calendarMonths = 36;
+
+const doneWords: Record<Done, string> = {
+  done: 'Done',
+  'not-done': 'Not done',
+  'not-seen': 'Not seen yet',
+};
+const comparedWords: Record<Compared['is'], string> = {
+  new: 'New',
+  same: 'Same',
+  worse: 'Worse',
+  better: 'Better',
+  gone: 'Gone',
+  'not-seen-again': 'Not seen again',
+};
+
+/** Once the work is done: the repair held against what was agreed, an older look against the new one, what comes next. */
+export function AfterView() {
+  const { id, job, firm } = useJobContext();
+  const { data: after, error } = useAfter(job, firm);
+  if (error) return <Faults error={error} />;
+  if (!after) return <WorkingOut />;
+  const several = job.lines.length > 1;
+  const saveCalendar = async () => {
+    const [{ calendarText }, dues] = await Promise.all([
+      import('./calendar'),
+      worker.upkeepOf(job, firm, addMonths(today(), calendarMonths)),
+    ]);
+    const text = calendarText({ id, title: job.title, address: job.site?.address }, dues, several);
+    save(new Blob([text], { type: 'text/calendar' }), `${fileName(job.title)}-upkeep.ics`);
+  };
+  const compared = after.looks.filter(({ things }) => things.length > 0);
+  return (
+    <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
+      <Box
+        flex="1"
+        minWidth={0}
+        flexShrink={0}
+        overflowY={{ lg: 'auto' }}
+        px={{ base: '4', md: '5' }}
+        py="4"
+        tabIndex={0}
+        role="region"
+        aria-label="After the work"
+      >
+        <Heading as="h1" fontSize="24px">
+          The repair, held against {job.accepted ? 'what was accepted' : 'the scope as it stands'}
+        </Heading>
+        {after.repairs.map((check) => (
+          <Repair key={check.line} check={check} several={several} />
+        ))}
+        <Heading as="h2" fontSize="21px" mt="6">
+          An older look, held against the new one
+        </Heading>
+        {compared.length === 0 && (
+          <Text mt="1">
+            There is no older look at this {several ? 'job' : 'line'}. Enter one as a run of the stage
+            “earlier” in the camera log.
+          </Text>
+        )}
+        {compared.map(({ line, name, things }) => (
+          <Box key={line} mt="2">
+            {several && (
+              <Heading as="h3" fontSize="16px">
+                {name}
+              </Heading>
+            )}
+            <LooksTable things={things} />
+          </Box>
+        ))}
+      </Box>
+      <Box
+        as="aside"
+        aria-label="Dates of this job"
+        width={{ base: '100%', lg: '330px' }}
+        flexShrink={0}
+        bg="sheet"
+        borderLeft={{ lg: '1px solid' }}
+        borderTop={{ base: '1px solid', lg: 'none' }}
+        borderColor="ink"
+        overflowY={{ lg: 'auto' }}
+        px="4.5"
+        py="4"
+      >
+        <Heading as="h2" fontSize="19px" mb="2">
+          Its days
+        </Heading>
+        {after.timeline.length === 0 && <Text>No run of this job has a date yet.</Text>}
+        <Box as="ol" listStyleType="none" p="0" m="0">
+          {after.timeline.map((moment) => (
+            <TimelineRow key={`${moment.on} ${moment.what}`} moment={moment} />
+          ))}
+        </Box>
+        {after.dues.map((due) => (
+          <Text key={`${due.line} ${due.what}`} color="soft" fontSize="13.5px" mt="2">
+            {several ? `${due.lineName}: ` : ''}
+            {due.why}.
+          </Text>
+        ))}
+        <Press
+          type="button"
+          width="100%"
+          mt="3"
+          disabled={after.dues.length === 0}
+          onClick={() => void saveCalendar()}
+        >
+          Upkeep as a calendar file
+        </Press>
+        <Text color="soft" fontSize="13.5px" mt="2">
+          Intervals are house rules, under Rates and rules. After a strong earthquake, give its day there:
+          every line is due at once.
+        </Text>
+      </Box>
+    </Flex>
+  );
+}
+
+function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
+  const { actions, cleaned, elsewhere, looked } = check;
+  return (
+    <Box mt="3" data-testid={`repair-${check.line}`}>
+      {several && (
+        <Heading as="h2" fontSize="17px">
+          {check.lineName}
+        </Heading>
+      )}
+      {!looked && (
+        <Text borderLeft="5px solid" borderColor="signal" pl="3" my="2">
+          Nobody has looked after the repair yet. Start a run of the stage “after the repair” in the camera
+          log; call where new pipe and liners begin and end, such as <em>30.2 clay &gt; clay lined</em>.
+        </Text>
+      )}
+      {actions.length + cleaned.length === 0 && <Text>Nothing was to be done on this line.</Text>}
+      {actions.length > 0 && (
+        <RowsTable
+          label={`What was to be done on ${check.lineName}`}
+          head={['To be done', 'Found', 'Its ends, ft', 'Left in it']}
+          rows={actions.map((action) => ({
+            key: action.id,
+            cells: [
+              <>
+                <strong>{methodWords[action.method]}</strong> {feet(action.from_ft)} to {feet(action.to_ft)}
+              </>,
+              <DoneMark key="done" done={action.done} why={action.why} />,
+              <>
+                {action.ends.map(({ end, planned_ft, found_ft, plusMinus_ft, within }) => (
+                  <Text
+                    key={end}
+                    color={within === false ? 'signalInk' : undefined}
+                    fontWeight={within === false ? 700 : 400}
+                  >
+                    {found_ft === undefined
+                      ? `${feet(planned_ft)}: nothing shows it`
+                      : `${feet(found_ft)}, was to be ${feet(planned_ft)} ±${feet(plusMinus_ft)}${within ? '' : ': off'}`}
+                  </Text>
+                ))}
+              </>,
+              <LeftList key="left" left={action.left} />,
+            ],
+          }))}
+        />
+      )}
+      {cleaned.map((stretch) => (
+        <Flex key={stretch.from_ft} gap="3" py="2" wrap="wrap" borderTop="1px solid" borderColor="rule">
+          <Text>
+            <strong>Clean</strong> {feet(stretch.from_ft)} to {feet(stretch.to_ft)}
+          </Text>
+          <DoneMark done={stretch.done} />
+          <LeftList left={stretch.left} />
+        </Flex>
+      ))}
+      {elsewhere.length > 0 && (
+        <Text mt="2" color="signalInk" fontWeight={700}>
+          Elsewhere: {elsewhere.map(({ what, at_ft }) => `${what} at ${feet(at_ft)} ft`).join('; ')}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+function DoneMark({ done, why }: { done: Done; why?: string }) {
+  return (
+    <Box>
+      <Text fontWeight={700} color={done === 'done' ? 'ink' : 'signalInk'}>
+        {doneWords[done]}
+      </Text>
+      {why && (
+        <Text color="soft" fontSize="13.5px">
+          {why}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+const LeftList = ({ left }: { left: RepairCheck['elsewhere'] }) =>
+  left.length === 0 ? (
+    <Text color="soft">nothing to fix</Text>
+  ) : (
+    <Text color="signalInk" fontWeight={700}>
+      {left.map(({ what, at_ft, grade }) => `${what} at ${feet(at_ft)} ft (${gradeWords[grade]})`).join('; ')}
+    </Text>
+  );
+
+function LooksTable({ things }: { things: readonly Compared[] }) {
+  return (
+    <RowsTable
+      label="Two looks compared"
+      head={['Now it is', 'What', 'Then, ft', 'Now, ft', 'Why']}
+      rows={things.map((each) => ({
+        key: `${each.then?.id ?? ''} ${each.now?.id ?? ''}`,
+        cells: [
+          <chakra.span
+            key="is"
+            fontWeight={700}
+            color={each.is === 'new' || each.is === 'worse' ? 'signalInk' : undefined}
+          >
+            {comparedWords[each.is]}
+          </chakra.span>,
+          each.what,
+          each.then ? `${feet(each.then.at_ft)}, ${gradeWords[each.then.grade]}` : '–',
+          each.now ? `${feet(each.now.at_ft)}, ${gradeWords[each.now.grade]}` : '–',
+          <chakra.span key="why" color="soft" fontSize="13.5px">
+            {each.why}
+          </chakra.span>,
+        ],
+      }))}
+    />
+  );
+}
+
+function TimelineRow({ moment }: { moment: Moment }) {
+  const late = moment.kind === 'due' && moment.to < today();
+  return (
+    <Flex as="li" gap="3" py="1.5" borderTop="1px solid" borderColor="rule">
+      <Text width="96px" flexShrink={0} color={moment.kind === 'due' ? 'ink' : 'soft'}>
+        {longDay(moment.on)}
+      </Text>
+      <Box>
+        <Text fontWeight={moment.kind === 'due' ? 700 : 400} color={late ? 'signalInk' : undefined}>
+          {moment.what}
+        </Text>
+        {moment.to !== moment.on && (
+          <Text color="soft" fontSize="13.5px">
+            not later than {longDay(moment.to)}
+          </Text>
+        )}
+      </Box>
+    </Flex>
+  );
+}

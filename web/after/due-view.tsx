@@ -1,0 +1,109 @@
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { format, parseISO } from 'date-fns';
+import { useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { addMonths } from '../../core/job/days.js';
+import type { JobRow } from '../../server/digests.js';
+import { useJobs } from '../api/jobs';
+import { Press } from '../shell/controls';
+import { Header } from '../shell/header';
+import { today } from '../shell/today';
+import { Faults } from '../shell/trouble';
+import { RowsTable } from './rows-table';
+
+const longDay = (iso: string) => format(parseISO(iso), 'd MMM yyyy');
+const spans = [
+  ['now', 0],
+  ['in three months', 3],
+  ['in a year', 12],
+  ['ever', 600],
+] as const;
+const mostRows = 200;
+
+type DueRow = NonNullable<JobRow['digest']>['due'][number] & { readonly row: JobRow };
+
+const JobLink = chakra(Link, { base: { color: 'ink', fontWeight: 700 } });
+
+/** Every line of every job that is due for cleaning or a look, the longest overdue first. */
+export function DueView() {
+  const jobs = useJobs();
+  const [span, setSpan] = useState<(typeof spans)[number][0]>('in three months');
+  useEffect(() => {
+    document.title = 'What is due · Open Trench';
+  }, []);
+  const day = today();
+  const months = spans.find(([name]) => name === span)?.[1] ?? 0;
+  const dues = useMemo(() => {
+    const until = addMonths(day, months);
+    return (jobs.data ?? [])
+      .flatMap((row) => (row.digest?.due ?? []).map((due): DueRow => ({ ...due, row })))
+      .filter(({ from }) => from <= until)
+      .sort((a, b) => (a.to < b.to ? -1 : a.to > b.to ? 1 : 0));
+  }, [jobs.data, months, day]);
+  const waiting = (jobs.data ?? []).filter(({ fresh }) => !fresh).length;
+  return (
+    <Flex direction="column" minHeight="100%">
+      <Header />
+      <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
+        <Heading as="h1" fontSize="30px" lineHeight="1.1">
+          What is due
+        </Heading>
+        <Text my="2" color="soft">
+          Cleaning and looks of every line, from what its scope left and when it was last cleaned and looked
+          at.
+        </Text>
+        <Flex gap="2" wrap="wrap" mb="4" role="radiogroup" aria-label="Due">
+          {spans.map(([name]) => (
+            <Press
+              key={name}
+              type="button"
+              role="radio"
+              look={name === span ? 'chosen' : 'plain'}
+              aria-checked={name === span}
+              onClick={() => {
+                setSpan(name);
+              }}
+            >
+              {name}
+            </Press>
+          ))}
+        </Flex>
+        {jobs.error && <Faults error={jobs.error} />}
+        {waiting > 0 && (
+          <Text role="status" color="soft" mb="2">
+            {waiting} {waiting === 1 ? 'job is' : 'jobs are'} still being worked out.
+          </Text>
+        )}
+        {jobs.isSuccess && dues.length === 0 && (
+          <Text>Nothing is due {span === 'now' || span === 'ever' ? span : `with${span}`}.</Text>
+        )}
+        {dues.length > 0 && (
+          <RowsTable
+            label="Lines that are due"
+            head={['Not later than', 'From', 'What', 'Job', 'Line', 'Customer']}
+            rows={dues.slice(0, mostRows).map(({ row, line, lineName, what, from, to }) => ({
+              key: `${row.id} ${line} ${what}`,
+              cells: [
+                <chakra.span key="to" fontWeight={700} color={to < day ? 'signalInk' : undefined}>
+                  {longDay(to)}
+                </chakra.span>,
+                longDay(from),
+                what === 'clean' ? 'Clean' : 'Look',
+                <JobLink key="job" to={`/jobs/${row.id}/after`}>
+                  {row.title}
+                </JobLink>,
+                lineName,
+                row.customer ?? '',
+              ],
+            }))}
+          />
+        )}
+        {dues.length > mostRows && (
+          <Text color="soft" mt="2">
+            {mostRows} of {dues.length}, the earliest first.
+          </Text>
+        )}
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,224 @@
+import { Text, View } from '@react-pdf/renderer';
+import { materialWords } from '../../core/logline/say.js';
+import type { Firm } from '../../core/job/firm.js';
+import type { Job } from '../../core/job/schema.js';
+import type { JobView, LineView } from '../../core/scope/job-view.js';
+import type { LineScope, Scope } from '../../core/scope/scope.js';
+import { shoppingList } from '../../core/scope/shopping.js';
+import { cautionsOf } from '../holes/cautions';
+import { dayOrder, holeLetter, type Pit } from '../holes/hole-order';
+import { HolePlan } from '../holes/hole-plan';
+import { HoleSection } from '../holes/hole-section';
+import { day, feet, methodWords } from '../shell/format';
+import { Drawn } from './drawn';
+import { Cells, inFont, Paper, styles } from './paper';
+
+const paperWidth = 524;
+
+/** What the crew takes along: the day, each liner, the cut list, what to bring, and a page for each hole. */
+export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: JobView }) {
+  const { scope } = view;
+  const lines = view.lines.flatMap((line) => {
+    const own = scope.lines.find(({ id }) => id === line.id);
+    return own ? [{ line, own }] : [];
+  });
+  return (
+    <Paper title="Crew sheet" from={firm} of={job.title}>
+      <Text style={styles.h1}>{inFont(job.title)}</Text>
+      <Text style={styles.soft}>
+        {inFont(
+          [job.site?.address, job.site?.customer, job.inspectedOn && `looked at ${day(job.inspectedOn)}`]
+            .filter(Boolean)
+            .join(', '),
+        )}
+      </Text>
+      {scope.firstStep && (
+        <View style={styles.caution}>
+          <Text style={styles.bold}>
+            Do not order yet. First {scope.firstStep.what}, {feet(scope.firstStep.from_ft)} to{' '}
+            {feet(scope.firstStep.to_ft)} ft.
+          </Text>
+          <Text>{inFont(scope.firstStep.why)}</Text>
+        </View>
+      )}
+      {lines.map(({ line, own }) => (
+        <Day key={line.id} line={line} scope={own} several={lines.length > 1} />
+      ))}
+      <Buying scope={scope} />
+      {lines.flatMap(({ line, own }) =>
+        dayOrder(own).map(({ pit, why }, i) => (
+          <HolePage
+            key={`${line.id} ${pit.id}`}
+            line={line}
+            scope={own}
+            pit={pit}
+            why={`${i + 1} of ${own.pits.length} on ${line.name}: ${why}`}
+          />
+        )),
+      )}
+    </Paper>
+  );
+}
+
+function Day({ line, scope, several }: { line: LineView; scope: LineScope; several: boolean }) {
+  const liners = scope.actions.filter(({ liner }) => liner);
+  const shares = [3.2, 1, 1, 1, 1, 1.1, 1];
+  return (
+    <View>
+      <Text style={styles.h2}>{several ? line.name : 'The day'}</Text>
+      {scope.actions.length === 0 && <Text>Nothing is dug or lined on this line.</Text>}
+      {scope.actions.map((action) => (
+        <Cells
+          key={action.id}
+          shares={[2, 2.4, 3]}
+          cells={[
+            methodWords[action.method],
+            `${feet(action.from_ft)} to ${feet(action.to_ft)} ft`,
+            action.pipe
+              ? `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in ${materialWords[action.pipe.material]}`
+              : action.entry_ft === null
+                ? ''
+                : `in at ${feet(action.entry_ft)} ft`,
+          ]}
+        />
+      ))}
+      {scope.cleanouts.map((cleanout) => (
+        <Cells
+          key={`${cleanout.station_ft} ${cleanout.status}`}
+          shares={[2, 2.4, 3]}
+          cells={[`Cleanout ${cleanout.status}`, `at ${feet(cleanout.station_ft)} ft`, cleanout.why]}
+        />
+      ))}
+      {liners.length > 0 && (
+        <>
+          <Text style={styles.h2}>Liners</Text>
+          <Cells
+            bold
+            shares={shares}
+            right={[1, 2, 3, 4, 5, 6]}
+            cells={['Where', 'Old pipe', 'Cut, ft', 'Bladder', 'Lay-flat, in', 'Thick, in', 'Resin, gal']}
+          />
+          {liners.map(({ id, from_ft, to_ft, liner, working }) =>
+            liner ? (
+              <View key={id}>
+                <Cells
+                  shares={shares}
+                  right={[1, 2, 3, 4, 5, 6]}
+                  cells={[
+                    `${id}, ${feet(from_ft)} to ${feet(to_ft)} ft`,
+                    `${liner.host.value.toFixed(2)} ±${(liner.host.plusMinus ?? 0).toFixed(2)}`,
+                    liner.cut.value.toFixed(1),
+                    liner.bladder.value.toFixed(1),
+                    liner.layFlat.value.toFixed(2),
+                    liner.thickness.value.toFixed(3),
+                    liner.resin.value.toFixed(2),
+                  ]}
+                />
+                {working && (
+                  <Text style={working.short ? styles.bold : styles.soft}>
+                    Resin at {working.temperature_F} °F{working.temperatureAssumed ? ', taken' : ''}: workable{' '}
+                    {working.potLife.value.toFixed(0)} min, wetting out and putting in take{' '}
+                    {working.needed.value.toFixed(0)} min.
+                    {working.short ? ` ${working.short}.` : ''}
+                  </Text>
+                )}
+              </View>
+            ) : null,
+          )}
+          <View style={styles.caution}>
+            <Text>
+              Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks
+              before wetting it out.
+            </Text>
+          </View>
+        </>
+      )}
+    </View>
+  );
+}
+
+function Buying({ scope }: { scope: Scope }) {
+  const { sticks } = scope.buy;
+  const list = shoppingList(scope);
+  return (
+    <>
+      {sticks.length > 0 && (
+        <>
+          <Text style={styles.h2}>Cut list</Text>
+          {sticks.map((stick, i) => (
+            <Cells
+              key={i}
+              shares={[2.2, 5, 1.3]}
+              right={[2]}
+              cells={[
+                `${stick.length_ft} ft of ${stick.diameter_in} in ${materialWords[stick.material]}`,
+                `cut ${stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')}`,
+                `${stick.leftover_ft.toFixed(1)} ft left`,
+              ]}
+            />
+          ))}
+        </>
+      )}
+      {list.length > 0 && (
+        <>
+          <Text style={styles.h2}>To bring</Text>
+          {list.map(({ what, count, unit, measure }) => (
+            <Cells
+              key={what}
+              shares={[1.1, 5, 3]}
+              cells={[
+                unit === 'gal' ? `${count.toFixed(2)} gal` : `${count} ×`,
+                what,
+                measure ? `measure first: ${measure}` : '',
+              ]}
+            />
+          ))}
+        </>
+      )}
+    </>
+  );
+}
+
+function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope; pit: Pit; why: string }) {
+  const { figures, sheet } = pit;
+  const fact = (label: string, value: string) => <Cells key={label} cells={[label, value]} shares={[2, 3]} />;
+  return (
+    <View break>
+      <Text style={styles.h1}>Hole {holeLetter(scope, pit)}</Text>
+      <Text style={{ ...styles.soft, marginBottom: 6 }}>
+        {feet(pit.from_ft)} to {feet(pit.to_ft)} ft; {why}
+      </Text>
+      <Drawn drawing={HoleSection({ line, scope, pit })} width={paperWidth} />
+      <View style={{ marginTop: 8 }}>
+        <Drawn drawing={HolePlan({ pit })} width={paperWidth * 0.72} />
+      </View>
+      <View style={{ marginTop: 8 }}>
+        {fact('Bottom', `${feet(figures.bottom_ft[0])} × ${feet(figures.bottom_ft[1])} ft`)}
+        {fact('Depth, with 4 in of bedding', `${feet(figures.depth.value)} ft`)}
+        {fact('Held by', figures.protection)}
+        {fact('Opening at the top', `${feet(sheet.opening_ft[0])} × ${feet(sheet.opening_ft[1])} ft`)}
+        {fact(
+          'Earth',
+          `${figures.bank.value.toFixed(1)} yd³ in the ground, ${figures.loose.value.toFixed(1)} loose`,
+        )}
+        {fact(
+          'Surface to put back',
+          sheet.restore.map(({ surface, area }) => `${surface} ${area.value.toFixed(0)} ft²`).join(', ') ||
+            'none',
+        )}
+        {sheet.corners.map(({ name, tapes }) =>
+          fact(
+            `Corner ${name}`,
+            tapes.map(({ mark, distance }) => `${distance.value.toFixed(1)} ft from ${mark}`).join('; '),
+          ),
+        )}
+      </View>
+      <Text style={styles.h2}>Take care</Text>
+      {cautionsOf(pit).map((each) => (
+        <View key={each} style={styles.caution} wrap={false}>
+          <Text>{inFont(each)}</Text>
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,42 @@
+import { pdf } from '@react-pdf/renderer';
+import type { ComponentProps } from 'react';
+import { createElement } from 'react';
+import type { Proof } from '../../core/offer/proof.js';
+import { CrewDocument } from './crew-pdf';
+import { OfferDocument } from './offer-pdf';
+import { ReportDocument } from './report-pdf';
+
+type DocumentElement = Parameters<typeof pdf>[0];
+
+const made = (element: unknown): Promise<Blob> => pdf(element as DocumentElement).toBlob();
+
+export const offerPdf = async (props: Omit<ComponentProps<typeof OfferDocument>, 'photos'>): Promise<Blob> =>
+  made(createElement(OfferDocument, { ...props, photos: await picturesOf(props.offer.proof) }));
+
+export const crewPdf = (props: ComponentProps<typeof CrewDocument>): Promise<Blob> =>
+  made(createElement(CrewDocument, props));
+
+export const reportPdf = async (
+  props: Omit<ComponentProps<typeof ReportDocument>, 'photos'>,
+): Promise<Blob> => made(createElement(ReportDocument, { ...props, photos: await picturesOf(props.proof) }));
+
+/** Wide enough for a third of a page at print's sharpness, px. */
+const pictureWidth = 720;
+
+/** Photos by name, drawn anew as JPEG, which the document takes whatever they were; one that cannot be had is left out. */
+async function picturesOf(proof: readonly Proof[]): Promise<ReadonlyMap<string, string>> {
+  const names = [...new Set(proof.flatMap(({ photos }) => photos.slice(0, 1)))];
+  const pictures = await Promise.all(
+    names.map(async (name) => {
+      const answer = await fetch(`/api/photos/${encodeURIComponent(name)}`);
+      if (!answer.ok) return undefined;
+      const bitmap = await createImageBitmap(await answer.blob());
+      const scale = Math.min(1, pictureWidth / bitmap.width);
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
+      canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+      return [name, canvas.toDataURL('image/jpeg', 0.85)] as const;
+    }),
+  );
+  return new Map(pictures.filter((each) => each !== undefined));
+}

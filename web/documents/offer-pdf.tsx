@@ -1,0 +1,232 @@
+import { Image, Text, View } from '@react-pdf/renderer';
+import { format, parseISO } from 'date-fns';
+import type { Offer, OfferWay } from '../../core/offer/offer.js';
+import { feet, money, schoolWords, videoTime } from '../shell/format';
+import { barFill } from '../sheet/scope-bars';
+import { Cells, colours, inFont, Paper, styles } from './paper';
+
+const longDay = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
+
+/** The offer on paper. `photos` are pictures by name, as data addresses. */
+export function OfferDocument({ offer, photos }: { offer: Offer; photos: ReadonlyMap<string, string> }) {
+  const cash = (amount: number) => money(amount, offer.currency, 2);
+  const unseen = [
+    ...offer.notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`),
+    ...offer.notLookedAt,
+  ];
+  const shares = offer.ways.map(() => 1);
+  const row = (title: string, answers: readonly string[]) => (
+    <View key={title} style={styles.row} wrap={false}>
+      <Text style={{ ...styles.soft, width: 72 }}>{title}</Text>
+      {answers.map((answer, i) => (
+        <Text key={i} style={{ flexGrow: shares[i] ?? 1, flexBasis: 0, paddingRight: 8 }}>
+          {inFont(answer)}
+        </Text>
+      ))}
+    </View>
+  );
+  const of = (say: (way: OfferWay) => string) => offer.ways.map((way) => (way.feasible ? say(way) : '–'));
+  return (
+    <Paper title="Offer" from={offer.firm} of={offer.title}>
+      <Text style={styles.h1}>{inFont(offer.title)}</Text>
+      <Text style={{ ...styles.soft, marginBottom: 8 }}>
+        {[
+          offer.customer && `For ${offer.customer}`,
+          offer.address,
+          `offered on ${longDay(offer.on)}`,
+          `prices hold to ${longDay(offer.validTo)}`,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      </Text>
+      <View style={{ flexDirection: 'row' }}>
+        <View style={{ width: 72 }} />
+        {offer.ways.map((way) => (
+          <View key={way.school} style={{ flexGrow: 1, flexBasis: 0, paddingRight: 8, paddingBottom: 4 }}>
+            <Text style={{ ...styles.h2, marginTop: 0, marginBottom: 0 }}>
+              {schoolWords[way.school].name}
+            </Text>
+            <Text style={styles.soft}>{schoolWords[way.school].means}</Text>
+          </View>
+        ))}
+      </View>
+      <View style={styles.row} wrap={false}>
+        <Text style={{ ...styles.soft, width: 72 }}>On the line</Text>
+        {offer.ways.map((way) => (
+          <View key={way.school} style={{ flexGrow: 1, flexBasis: 0, paddingRight: 8 }}>
+            {offer.lines.map((line) => (
+              <View key={line.id} style={{ flexDirection: 'row', height: 9, marginVertical: 1.5 }}>
+                {(way.bars[line.id] ?? []).map((bar, i) => (
+                  <View
+                    key={i}
+                    style={{
+                      flexGrow: bar.to_ft - bar.from_ft,
+                      flexBasis: 0,
+                      backgroundColor: colours[barFill[bar.method].fill] ?? '#999',
+                    }}
+                  />
+                ))}
+              </View>
+            ))}
+          </View>
+        ))}
+      </View>
+      {row(
+        'We do',
+        of((way) => way.does.join('.\n')),
+      )}
+      {row(
+        'Holes',
+        of((way) => (way.holes.length === 0 ? 'none' : way.holes.join('.\n'))),
+      )}
+      {row(
+        'Price',
+        of((way) => cash(way.total)),
+      )}
+      {row(
+        'Each year after',
+        of(
+          (way) =>
+            way.eachYear.map(({ what, costs }) => `${cash(costs)}: ${what}`).join('.\n') || 'nothing planned',
+        ),
+      )}
+      {row(
+        `Over ${offer.horizon_years} years`,
+        of(
+          (way) => `${cash(way.overYears)}, of it ${cash(way.carried)} for upkeep and what is likely to fail`,
+        ),
+      )}
+      {row(
+        'Leaves undone',
+        of(
+          (way) =>
+            way.leaves
+              .map(
+                ({ what, at_ft, costs }) =>
+                  `${what}, at ${feet(at_ft)} ft${costs > 0 ? ` (${cash(costs)} later, by chance)` : ''}`,
+              )
+              .join('.\n') || 'nothing that was found',
+        ),
+      )}
+      {row(
+        'Not seen',
+        of(({ ifUnseenIs: { sound, failed } }) =>
+          offer.notSeen.length === 0 && !offer.firstStep
+            ? 'all was seen'
+            : sound === failed
+              ? 'changes nothing'
+              : `between ${cash(sound)} and ${cash(failed)} once it is seen`,
+        ),
+      )}
+      {offer.firstStep && (
+        <View style={styles.caution} wrap={false}>
+          <Text style={styles.bold}>
+            First: {offer.firstStep.what}, {feet(offer.firstStep.from_ft)} to {feet(offer.firstStep.to_ft)}{' '}
+            ft, {cash(offer.firstStep.price)}
+          </Text>
+          <Text>because {inFont(offer.firstStep.why)}; until then the prices above are a range.</Text>
+        </View>
+      )}
+      {said('Not looked at', unseen)}
+      {said(
+        'For others',
+        offer.referrals.map(
+          ({ what, at_ft, to }) => `${what}, at ${feet(at_ft)} ft: reported to the ${to}, not priced`,
+        ),
+      )}
+      {said('Not in any price', offer.exclusions)}
+      {offer.ways.some(({ options }) => options.length > 0) && (
+        <>
+          <Text style={styles.h2}>While we are here</Text>
+          {offer.ways.flatMap((way) =>
+            way.options.map((option) => (
+              <Cells
+                key={`${way.school} ${option.line} ${option.finding}`}
+                cells={[schoolWords[way.school].name, option.what, `+${cash(option.adds)}`]}
+                shares={[2, 5, 1.4]}
+                right={[2]}
+              />
+            )),
+          )}
+        </>
+      )}
+      {offer.ways
+        .filter(({ feasible }) => feasible)
+        .map((way) => (
+          <View key={way.school}>
+            <Text style={styles.h2} minPresenceAhead={40}>
+              {schoolWords[way.school].name}: what the price is made of
+            </Text>
+            {way.priceLines.map((line, i) => (
+              <Cells
+                key={i}
+                cells={[
+                  line.what,
+                  `${Number(line.quantity.toFixed(2))} ${line.unit} at ${line.rate}`,
+                  cash(line.amount),
+                ]}
+                shares={[5, 2.4, 1.4]}
+                right={[1, 2]}
+              />
+            ))}
+            <Cells cells={['Price', '', cash(way.total)]} shares={[5, 2.4, 1.4]} right={[1, 2]} bold />
+          </View>
+        ))}
+      {offer.proof.length > 0 && <ProofPart offer={offer} photos={photos} />}
+      {offer.terms && (
+        <View wrap={false}>
+          <Text style={styles.h2}>Terms</Text>
+          <Text>{inFont(offer.terms)}</Text>
+        </View>
+      )}
+    </Paper>
+  );
+}
+
+const said = (title: string, all: readonly string[]) =>
+  all.length > 0 && (
+    <View style={styles.row} wrap={false}>
+      <Text style={{ ...styles.soft, width: 72 }}>{title}</Text>
+      <Text style={{ flexGrow: 1, flexBasis: 0 }}>{inFont(all.join('; '))}</Text>
+    </View>
+  );
+
+export function ProofPart({
+  offer,
+  photos,
+}: {
+  offer: Pick<Offer, 'proof'>;
+  photos: ReadonlyMap<string, string>;
+}) {
+  return (
+    <View>
+      <Text style={styles.h2} minPresenceAhead={60}>
+        What proves it
+      </Text>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        {offer.proof.map((each) => {
+          const picture = each.photos.map((name) => photos.get(name)).find((found) => found !== undefined);
+          return (
+            <View
+              key={`${each.line} ${each.finding}`}
+              style={{ width: '33%', paddingRight: 8, paddingBottom: 8 }}
+              wrap={false}
+            >
+              {picture !== undefined && (
+                <Image src={picture} style={{ height: 90, objectFit: 'cover', marginBottom: 2 }} />
+              )}
+              <Text>
+                {inFont(each.what)}, {feet(each.at_ft)} ft
+              </Text>
+              {each.video && (
+                <Text style={styles.soft}>
+                  {each.video.name} at {videoTime(each.video.at_s)}
+                </Text>
+              )}
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,172 @@
+import archivo700Ext from '@fontsource/archivo/files/archivo-latin-ext-700-normal.woff?url';
+import archivo700 from '@fontsource/archivo/files/archivo-latin-700-normal.woff?url';
+import text400Ext from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff?url';
+import text400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
+import text700Ext from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-700-normal.woff?url';
+import text700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
+import { Document, Font, Page, StyleSheet, Text, View } from '@react-pdf/renderer';
+import type { ReactNode } from 'react';
+
+// A subset apart each, tried in order: the first lacks letters such as č.
+Font.register({ family: 'Head', fonts: [{ src: archivo700, fontWeight: 700 }] });
+Font.register({ family: 'HeadX', fonts: [{ src: archivo700Ext, fontWeight: 700 }] });
+Font.register({
+  family: 'Body',
+  fonts: [
+    { src: text400, fontWeight: 400 },
+    { src: text700, fontWeight: 700 },
+  ],
+});
+Font.register({
+  family: 'BodyX',
+  fonts: [
+    { src: text400Ext, fontWeight: 400 },
+    { src: text700Ext, fontWeight: 700 },
+  ],
+});
+Font.registerHyphenationCallback((word) => [word]);
+
+/** The light colours of the screens, on white paper. */
+export const colours: Readonly<Record<string, string>> = {
+  ink: '#1d2830',
+  soft: '#5d6a70',
+  rule: '#d8cfbd',
+  signal: '#c8420f',
+  'signal-ink': '#b23a0c',
+  sheet: '#ffffff',
+  paper: '#ffffff',
+  keep: '#e4dccb',
+  water: '#2d6f8e',
+  liner: '#2c3c45',
+  'on-signal': '#ffffff',
+  'on-liner': '#ffffff',
+  wash: '#f6d9cc',
+};
+
+export const styles = StyleSheet.create({
+  page: {
+    fontFamily: ['Body', 'BodyX'],
+    fontSize: 9.5,
+    lineHeight: 1.35,
+    color: colours.ink ?? '#000',
+    paddingTop: 40,
+    paddingBottom: 54,
+    paddingHorizontal: 44,
+  },
+  bar: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    borderBottom: `1 solid ${colours.ink}`,
+    paddingBottom: 6,
+    marginBottom: 12,
+  },
+  foot: {
+    position: 'absolute',
+    bottom: 24,
+    left: 44,
+    right: 44,
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    fontSize: 7.5,
+    color: colours.soft ?? '#555',
+  },
+  h1: { fontFamily: ['Head', 'HeadX'], fontWeight: 700, fontSize: 19, lineHeight: 1.2 },
+  h2: {
+    fontFamily: ['Head', 'HeadX'],
+    fontWeight: 700,
+    fontSize: 12.5,
+    lineHeight: 1.25,
+    marginTop: 12,
+    marginBottom: 4,
+  },
+  soft: { color: colours.soft ?? '#555' },
+  bold: { fontWeight: 700 },
+  row: { flexDirection: 'row', borderTop: `0.75 solid ${colours.rule}`, paddingVertical: 4 },
+  caution: { borderLeft: `3 solid ${colours.signal}`, paddingLeft: 7, marginVertical: 3 },
+});
+
+/** Fractions of which the fonts have no glyph, written out. */
+const fractions: Readonly<Record<string, string>> = {
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '→': 'to',
+  '−': '–',
+};
+export const inFont = (text: string): string => text.replace(/[⅛⅜⅝⅞→−]/g, (one) => fractions[one] ?? one);
+
+const caution =
+  'Local code, the utility locate, the competent person at the trench and licensed practice come before anything written here.';
+
+/** A document of one make: who it is from, what it is of, pages counted, the caution on each. */
+export function Paper({
+  title,
+  from,
+  of,
+  children,
+}: {
+  title: string;
+  from: { name?: string | undefined; licence?: string | undefined };
+  of: string;
+  children: ReactNode;
+}) {
+  return (
+    <Document
+      title={`${title}: ${of}`}
+      author={from.name ?? 'Open Trench'}
+      creator="Open Trench"
+      language="en"
+    >
+      <Page size="LETTER" style={styles.page} wrap>
+        <View style={styles.bar} fixed>
+          <View>
+            <Text style={styles.bold}>{from.name ?? ' '}</Text>
+            {from.licence && <Text style={styles.soft}>{from.licence}</Text>}
+          </View>
+          <View style={{ alignItems: 'flex-end' }}>
+            <Text style={styles.bold}>{inFont(of)}</Text>
+            <Text style={styles.soft}>{title}</Text>
+          </View>
+        </View>
+        {children}
+        <View style={styles.foot} fixed>
+          <Text style={{ maxWidth: 440 }}>{caution}</Text>
+          <Text render={({ pageNumber, totalPages }) => `${pageNumber} / ${totalPages}`} />
+        </View>
+      </Page>
+    </Document>
+  );
+}
+
+/** A row of a table: shares of the width, the last columns to the right where they are numbers. */
+export function Cells({
+  cells,
+  shares,
+  right = [],
+  bold = false,
+}: {
+  cells: readonly string[];
+  shares: readonly number[];
+  right?: readonly number[];
+  bold?: boolean;
+}) {
+  return (
+    <View style={styles.row} wrap={false}>
+      {cells.map((cell, i) => (
+        <Text
+          key={i}
+          style={{
+            flexGrow: shares[i] ?? 1,
+            flexBasis: 0,
+            paddingRight: 6,
+            textAlign: right.includes(i) ? 'right' : 'left',
+            fontWeight: bold ? 700 : 400,
+          }}
+        >
+          {inFont(cell)}
+        </Text>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,148 @@
+import { Text, View } from '@react-pdf/renderer';
+import { gradeWords } from '../../core/job/vocabulary.js';
+import { materialWords, sayWhat, sayClock } from '../../core/logline/say.js';
+import type { Firm } from '../../core/job/firm.js';
+import type { Job } from '../../core/job/schema.js';
+import type { Proof } from '../../core/offer/proof.js';
+import type { JobView, LineView } from '../../core/scope/job-view.js';
+import { day, feet, verdictWords, videoTime } from '../shell/format';
+import { ProofPart } from './offer-pdf';
+import { Cells, inFont, Paper, styles } from './paper';
+
+/** The inspection on paper: what was found where, how sure that is, what was not seen or looked at, and what proves it. */
+export function ReportDocument({
+  job,
+  firm,
+  view,
+  proof,
+  photos,
+}: {
+  job: Job;
+  firm: Firm;
+  view: JobView;
+  proof: readonly Proof[];
+  photos: ReadonlyMap<string, string>;
+}) {
+  const { verdict } = view.scope;
+  return (
+    <Paper title="Inspection report" from={firm} of={job.title}>
+      <Text style={styles.h1}>{inFont(job.title)}</Text>
+      <Text style={styles.soft}>
+        {inFont(
+          [
+            job.site?.address,
+            job.site?.customer && `for ${job.site.customer}`,
+            job.inspectedOn && `looked at on ${day(job.inspectedOn)} ${job.inspectedOn.slice(0, 4)}`,
+          ]
+            .filter(Boolean)
+            .join(', '),
+        )}
+      </Text>
+      <Text style={{ ...styles.h2, fontSize: 15 }}>
+        Verdict: {verdict.map((each) => verdictWords[each] ?? each).join(', ')}
+      </Text>
+      {job.site?.complaint && <Text>What was said: {inFont(job.site.complaint)}</Text>}
+      {view.lines.map((line) => (
+        <LinePart key={line.id} line={line} job={job} />
+      ))}
+      {(job.site?.notLookedAt?.length ?? 0) > 0 && (
+        <>
+          <Text style={styles.h2}>Not looked at</Text>
+          <Text>{inFont((job.site?.notLookedAt ?? []).join('; '))}</Text>
+        </>
+      )}
+      {view.scope.lines.some(({ referrals }) => referrals.length > 0) && (
+        <>
+          <Text style={styles.h2}>For others</Text>
+          {view.scope.lines.flatMap(({ id, referrals }) =>
+            referrals.map(({ what, at_ft, to }) => (
+              <Cells
+                key={`${id} ${at_ft} ${what}`}
+                shares={[5, 1, 2]}
+                cells={[what, `${feet(at_ft)} ft`, to]}
+              />
+            )),
+          )}
+        </>
+      )}
+      {proof.length > 0 && <ProofPart offer={{ proof }} photos={photos} />}
+    </Paper>
+  );
+}
+
+function LinePart({ line, job }: { line: LineView; job: Job }) {
+  const shares = [0.9, 0.8, 4.4, 0.9, 1.7];
+  const length = line.to_ft - line.from_ft;
+  const unseen = line.unseen.reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+  const serves = job.lines.find(({ id }) => id === line.id)?.serves ?? [];
+  const findings = [...line.findings].sort((a, b) => a.from_ft - b.from_ft);
+  return (
+    <View>
+      <Text style={styles.h2}>
+        {inFont(line.name)}: {feet(length)} ft, {feet(unseen)} ft not seen
+        {line.endReached ? '' : ', the end not reached'}
+      </Text>
+      <Text>
+        {line.pipes
+          .map(
+            ({ from_ft, to_ft, material, diameter_in }) =>
+              `${diameter_in} in ${materialWords[material]} from ${feet(from_ft)} to ${feet(to_ft)} ft`,
+          )
+          .join('; ')}
+        .
+      </Text>
+      {serves.length > 0 && (
+        <Text>
+          {inFont(
+            `Drains here: ${serves.map(({ what, here }) => `${what} (${here === 'unknown' ? 'not proved' : here})`).join(', ')}.`,
+          )}
+        </Text>
+      )}
+      <View style={{ marginTop: 6 }}>
+        <Cells
+          bold
+          shares={shares}
+          right={[0, 1]}
+          cells={['Station, ft', '±', 'Found', 'Grade', 'In the video']}
+        />
+        {findings.map((finding) => (
+          <Cells
+            key={finding.id}
+            shares={shares}
+            right={[0, 1]}
+            cells={[
+              finding.to_ft - finding.from_ft > 0.05
+                ? `${feet(finding.from_ft)}–${feet(finding.to_ft)}`
+                : feet(finding.from_ft),
+              finding.plusMinus_ft.toFixed(1),
+              [
+                sayWhat({ ...finding.entry, clock: undefined }),
+                finding.clock === undefined ? '' : `${sayClock(finding.clock)}, looking downstream`,
+                finding.settled ? 'cleaned since' : '',
+                finding.entry.kind === 'finding' && finding.entry.judged
+                  ? `judged ${gradeWords[finding.grade]} (table: ${gradeWords[finding.tableGrade]}): ${finding.entry.judged.why}`
+                  : '',
+              ]
+                .filter(Boolean)
+                .join(', '),
+              gradeWords[finding.grade],
+              finding.entry.video_s === undefined ? '' : videoTime(finding.entry.video_s),
+            ]}
+          />
+        ))}
+        {findings.length === 0 && <Text>Nothing was found.</Text>}
+      </View>
+      {line.unseen.length > 0 && (
+        <View style={styles.caution} wrap={false}>
+          <Text style={styles.bold}>
+            Not seen:{' '}
+            {line.unseen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`).join(', ')}.
+          </Text>
+          <Text>
+            Nothing is said here of pipe that was not seen, of the ground outside it, or of the branches.
+          </Text>
+        </View>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,23 @@
+import { feet } from '../shell/format';
+import type { Pit } from './hole-order';
+
+/** The cautions that apply to this hole and only those. */
+export function cautionsOf(pit: Pit): string[] {
+  return [
+    ...pit.figures.cautions,
+    ...pit.sheet.crossings.map(
+      ({ utility, station_ft, depth_ft }) =>
+        `Dig by hand within 2 ft of the ${utility} at ${feet(station_ft)} ft${depth_ft === undefined ? ', whose depth nobody knows' : `, ${feet(depth_ft)} deep`}.`,
+    ),
+    ...(pit.sheet.crossings.length === 0
+      ? ['No utility is recorded across this hole; that is not the same as none.']
+      : []),
+    ...(pit.sheet.isPublic
+      ? ['Public ground: permit on site, cones and a way round for traffic and for people on foot.']
+      : []),
+    ...(/concrete|asphalt|street|sidewalk|pavers/.test(pit.surface)
+      ? ['Saw wet: the dust of concrete and paving harms the lungs.']
+      : []),
+    'The line runs: plug it or keep the house off while the pipe is open. Sewer air: test before going in.',
+  ];
+}

@@ -1,0 +1,58 @@
+import type { Method } from '../../core/job/vocabulary.js';
+import type { JobRow } from '../../server/digests.js';
+
+/** What is looked for in the list: words that must all be there, a method that is used, and what holds. */
+export interface Sought {
+  readonly text: string;
+  readonly method: Method | undefined;
+  readonly holding: readonly Holding[];
+}
+
+/** What may hold of a job: something is missing, agreed, or due. */
+export const holdings = {
+  unseen: 'Not all seen',
+  'to-read': 'To read from the video',
+  'no-depth': 'No depth located',
+  accepted: 'Accepted',
+  'no-look': 'No look after the repair',
+  due: 'Due',
+} as const;
+export type Holding = keyof typeof holdings;
+
+const tests: Record<Holding, (row: NonNullable<JobRow['digest']>, today: string) => boolean> = {
+  unseen: ({ unseen_ft, endReached }) => unseen_ft > leastUnseen_ft || !endReached,
+  'to-read': ({ toRead }) => toRead > 0,
+  'no-depth': ({ depthKnown }) => !depthKnown,
+  accepted: ({ accepted }) => accepted !== undefined,
+  'no-look': ({ accepted, lookedAfter }) => accepted !== undefined && !lookedAfter,
+  due: ({ due }, today) => due.some(({ from }) => from <= today),
+};
+
+const leastUnseen_ft = 0.05;
+
+const searchText = ({ title, number, address, customer, reason, digest }: JobRow): string =>
+  [title, number, address, customer, reason, digest?.words].filter(Boolean).join(' ').toLowerCase();
+
+/** The rows in which everything sought is found, in their order. `today` is a day such as 2026-03-04. */
+export function findJobs(rows: readonly JobRow[], sought: Sought, today: string): JobRow[] {
+  const words = sought.text.toLowerCase().split(/\s+/).filter(Boolean);
+  const { method, holding } = sought;
+  return rows.filter((row) => {
+    const { digest } = row;
+    if (method !== undefined && !digest?.methods.includes(method)) return false;
+    if (holding.some((each) => !digest || !tests[each](digest, today))) return false;
+    if (words.length === 0) return true;
+    const text = searchText(row);
+    return words.every((word) => text.includes(word));
+  });
+}
+
+/** What is missing of a job, in a few words. */
+export function missingOf({ unseen_ft, endReached, toRead }: NonNullable<JobRow['digest']>): string {
+  const missing = [
+    unseen_ft > leastUnseen_ft ? `${unseen_ft.toFixed(1)} ft not seen` : '',
+    endReached ? '' : 'end not reached',
+    toRead > 0 ? `${toRead} to read` : '',
+  ].filter(Boolean);
+  return missing.length > 0 ? missing.join(', ') : 'all seen';
+}

@@ -1,0 +1,117 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { Download, Trash2 } from 'lucide-react';
+import { Link } from 'react-router';
+import type { JobRow as Row } from '../../server/digests.js';
+import { Press } from '../shell/controls';
+import { day, dayAndTime, money, verdictWords } from '../shell/format';
+import { missingOf } from './find';
+
+const reasons: Record<string, string> = {
+  backup: 'backup',
+  purchase: 'purchase',
+  'follow-up': 'follow-up',
+  planned: 'planned work',
+};
+
+const RowLink = chakra(Link, {
+  base: {
+    display: 'grid',
+    gridTemplateColumns: { base: '1fr auto', md: 'minmax(220px, 2fr) 1fr 1.2fr 1fr' },
+    gap: { base: '1', md: '4' },
+    alignItems: 'center',
+    flex: 1,
+    minHeight: '72px',
+    py: '3',
+    px: '2',
+    color: 'ink',
+    textDecoration: 'none',
+    _hover: { bg: 'sheet' },
+  },
+});
+
+/** One job of the list: what it is, its verdict, what is missing or due, its price. */
+export function JobRow({
+  row,
+  today,
+  onExport,
+  onDelete,
+}: {
+  row: Row;
+  today: string;
+  onExport: () => void;
+  onDelete: () => void;
+}) {
+  const { digest } = row;
+  const worst = digest?.verdict[0];
+  const due = digest?.due.find(({ from }) => from <= today);
+  const price = !digest
+    ? ''
+    : digest.accepted
+      ? money(digest.accepted.total, digest.currency)
+      : digest.feasible
+        ? money(digest.total, digest.currency)
+        : 'no way';
+  return (
+    <Flex as="li" borderBottom="1px solid" borderColor="rule" align="stretch">
+      <RowLink to={`/jobs/${row.id}/sheet`}>
+        <Box minWidth={0}>
+          <Text fontFamily="heading" fontWeight={700} fontSize="17px">
+            {row.title}
+          </Text>
+          <Text color="soft" fontSize="14px">
+            {[row.customer, row.reason && reasons[row.reason]].filter(Boolean).join(' · ')}
+          </Text>
+        </Box>
+        <Text
+          fontFamily="heading"
+          fontWeight={700}
+          color={['blocked', 'urgent', 'repair'].includes(worst ?? '') ? 'signalInk' : 'ink'}
+        >
+          {worst ? verdictWords[worst] : '…'}
+        </Text>
+        <Box fontSize="14px" color="soft">
+          <Text>{digest ? missingOf(digest) : row.fresh ? 'cannot be worked out' : 'being worked out'}</Text>
+          {due && (
+            <Text color="signalInk" fontWeight={700}>
+              {due.what === 'clean' ? 'Cleaning' : 'A look'} due {due.to < today ? 'since' : 'by'}{' '}
+              {day(due.to)}
+            </Text>
+          )}
+        </Box>
+        <Box textAlign={{ md: 'right' }}>
+          <Text fontWeight={700}>{price}</Text>
+          <Text color="soft" fontSize="13px">
+            {digest?.accepted ? `accepted ${day(digest.accepted.on)}` : dayAndTime(row.changedAt)}
+          </Text>
+        </Box>
+      </RowLink>
+      <Flex align="center">
+        <Press
+          look="quiet"
+          type="button"
+          onClick={onExport}
+          aria-label={`Export ${row.title} as a job file`}
+          title="Export as a job file"
+        >
+          <Download size={19} />
+        </Press>
+        <Press
+          look="quiet"
+          type="button"
+          aria-label={`Delete ${row.title}`}
+          title="Delete"
+          onClick={() => {
+            if (
+              window.confirm(
+                `Delete “${row.title}” with everything in it? Export it first if you may want it back.`,
+              )
+            )
+              onDelete();
+          }}
+        >
+          <Trash2 size={19} />
+        </Press>
+      </Flex>
+    </Flex>
+  );
+}

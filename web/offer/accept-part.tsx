@@ -1,0 +1,119 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import { jobHead } from '../../core/job/edit.js';
+import type { Acceptance } from '../../core/job/schema.js';
+import type { OfferWay } from '../../core/offer/offer.js';
+import { asError } from '../api/client';
+import { useSinceAccepted } from '../api/offer';
+import { worker } from '../api/view';
+import { Field, Label, Press } from '../shell/controls';
+import { money, schoolWords } from '../shell/format';
+import { useJobContext } from '../shell/job-layout';
+import { today } from '../shell/today';
+import { Part } from '../sheet/part';
+
+/** Freezes a way with its job, its prices and this day. */
+export function AcceptPart({ way }: { way: OfferWay }) {
+  const { job, firm, change } = useJobContext();
+  const [by, setBy] = useState('');
+  const [failed, setFailed] = useState<string>();
+  if (job.accepted) return null;
+  const freeze = async () => {
+    try {
+      const head = jobHead(job);
+      const on = job.offer?.on && job.offer.on > today() ? job.offer.on : today();
+      const accepted = await worker.accept(job, firm, way.school, on, by.trim() || undefined);
+      // The crew's pages follow the way that was accepted.
+      await change.edit([
+        { kind: 'job', set: { ...head, rules: { ...head.rules, school: way.school } } },
+        { kind: 'accepted', set: accepted },
+      ]);
+      setFailed(undefined);
+    } catch (error) {
+      setFailed(asError(error).message);
+    }
+  };
+  return (
+    <Part title="Accepted?">
+      <Label htmlFor="accepted-by">Who accepts it</Label>
+      <Field
+        id="accepted-by"
+        value={by}
+        placeholder={job.site?.customer}
+        onChange={(event) => {
+          setBy(event.target.value);
+        }}
+      />
+      <Press
+        type="button"
+        look="signal"
+        width="100%"
+        mt="2"
+        disabled={!way.feasible}
+        onClick={() => void freeze()}
+      >
+        Accepted: freeze “{schoolWords[way.school].name}”
+      </Press>
+      {failed && (
+        <Text role="alert" color="signalInk" mt="2">
+          {failed}
+        </Text>
+      )}
+    </Part>
+  );
+}
+
+/** What was agreed, and what changed since. */
+export function Accepted({ accepted }: { accepted: Acceptance }) {
+  const { job, firm, change } = useJobContext();
+  const { data: since } = useSinceAccepted(job, firm);
+  const currency = accepted.job.prices?.currency ?? 'USD';
+  const cash = (amount: number) => money(amount, currency, 2);
+  return (
+    <Box border="1.5px solid" borderColor="ink" bg="sheet" px="4" py="3" mb="4" data-testid="accepted">
+      <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap">
+        <Box>
+          <Heading as="h2" fontSize="18px">
+            Accepted on {format(parseISO(accepted.on), 'd MMMM yyyy')}
+            {accepted.by ? ` by ${accepted.by}` : ''}: {schoolWords[accepted.school].name},{' '}
+            <span data-testid="agreed">{cash(accepted.total)}</span>
+          </Heading>
+          <Text color="soft">
+            Frozen with its job, its rules and its price book. What comes later is shown here.
+          </Text>
+        </Box>
+        <Press
+          type="button"
+          onClick={() => {
+            if (window.confirm('Take the acceptance back? The history can bring it back again.'))
+              void change.say([{ kind: 'accepted', set: null }]);
+          }}
+        >
+          Take it back
+        </Press>
+      </Flex>
+      {since &&
+        (since.changed.length === 0 ? (
+          <Text mt="2" data-testid="since">
+            Nothing has changed since.
+          </Text>
+        ) : (
+          <Box mt="2" data-testid="since">
+            <Text fontWeight={700} color={since.differs === 0 ? 'ink' : 'signalInk'}>
+              {since.now === undefined
+                ? 'Since then the job has no way under this school.'
+                : since.differs === 0
+                  ? 'Changed since, at the same price:'
+                  : `Changed since: it would now come to ${cash(since.now)}, ${cash(Math.abs(since.differs ?? 0))} ${(since.differs ?? 0) > 0 ? 'more' : 'less'}.`}
+            </Text>
+            <Box as="ul" pl="5" my="1">
+              {since.changed.map((each) => (
+                <li key={each}>{each}</li>
+              ))}
+            </Box>
+          </Box>
+        ))}
+    </Box>
+  );
+}

@@ -1,0 +1,85 @@
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { format, parseISO } from 'date-fns';
+import { useEffect, useState } from 'react';
+import { useParams } from 'react-router';
+import type { School } from '../../core/job/vocabulary.js';
+import { useSharedOffer } from '../api/offer';
+import { schoolWords } from '../shell/format';
+import { Part } from '../sheet/part';
+import { OfferTable } from './offer-table';
+import { PriceLines } from './price-part';
+import { ProofList } from './proof';
+import { SaidOnce } from './said-once';
+
+const longDay = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
+
+/** What a customer sees behind a secret link: the offer as it was when the link was made, and nothing to change. */
+export function CustomerView() {
+  const { secret = '' } = useParams();
+  const { data: offer, error } = useSharedOffer(secret);
+  const [picked, setPicked] = useState<School>();
+  useEffect(() => {
+    document.title = offer ? `Offer: ${offer.title}` : 'Offer';
+  }, [offer]);
+  const way = offer?.ways.find(({ school }) => school === (picked ?? offer.school)) ?? offer?.ways[0];
+  return (
+    <Box as="main" maxWidth="1080px" mx="auto" px={{ base: '4', md: '6' }} py="6">
+      {error && (
+        <>
+          <Heading as="h1" fontSize="24px">
+            This offer cannot be shown
+          </Heading>
+          <Text mt="2">{error.message}.</Text>
+        </>
+      )}
+      {!offer && !error && (
+        <Text role="status" color="soft">
+          Working it out…
+        </Text>
+      )}
+      {offer && way && (
+        <>
+          {offer.firm.name && (
+            <Text fontFamily="heading" fontWeight={700} fontSize="17px">
+              {offer.firm.name}
+            </Text>
+          )}
+          {offer.firm.licence && (
+            <Text color="soft" fontSize="13.5px">
+              {offer.firm.licence}
+            </Text>
+          )}
+          <Heading as="h1" fontSize="27px" mt="3">
+            {offer.title}
+          </Heading>
+          <Text color="soft" mb="4">
+            {[
+              offer.customer && `For ${offer.customer}`,
+              `offered on ${longDay(offer.on)}`,
+              `prices hold to ${longDay(offer.validTo)}`,
+            ]
+              .filter(Boolean)
+              .join(', ')}
+          </Text>
+          <OfferTable offer={offer} chosen={way.school} onChoose={setPicked} />
+          <SaidOnce offer={offer} />
+          <Box maxWidth="560px" mt="5">
+            <Part title={`${schoolWords[way.school].name}: what the price is made of`}>
+              <PriceLines way={way} currency={offer.currency} />
+            </Part>
+            {offer.proof.length > 0 && (
+              <Part title="What proves it">
+                <ProofList
+                  proof={offer.proof}
+                  photoAt={(name) =>
+                    `/api/offers/${encodeURIComponent(secret)}/photos/${encodeURIComponent(name)}`
+                  }
+                />
+              </Part>
+            )}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}

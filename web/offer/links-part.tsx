@@ -1,0 +1,71 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useShares } from '../api/offer';
+import { Field, Press } from '../shell/controls';
+import { dayAndTime } from '../shell/format';
+import { useJobContext } from '../shell/job-layout';
+import { Part } from '../sheet/part';
+
+/** Links by which the customer may read the offer: made, told once, closed. */
+export function LinksPart() {
+  const { id } = useJobContext();
+  const { shares, make, close } = useShares(id);
+  const [made, setMade] = useState<{ share: string; link: string }>();
+  const open = (shares.data ?? []).filter(({ closedAt }) => closedAt === undefined);
+  const error = shares.error ?? make.error ?? close.error;
+  return (
+    <Part title="A page for the customer">
+      <Text color="soft" fontSize="13.5px" mb="2">
+        A link shows this offer as it stands now, read-only, to whoever has it, until it is closed.
+      </Text>
+      {made && open.some(({ id: share }) => share === made.share) && (
+        <Box mb="2">
+          <Field
+            readOnly
+            aria-label="The link for the customer"
+            value={made.link}
+            onFocus={(event) => {
+              event.target.select();
+            }}
+          />
+          <Text fontSize="13.5px" color="signalInk" fontWeight={700} mt="1">
+            Copy it now: the secret in it is not kept and cannot be shown again.
+          </Text>
+        </Box>
+      )}
+      <Press
+        type="button"
+        width="100%"
+        disabled={make.isPending}
+        onClick={() => {
+          make.mutate(undefined, {
+            onSuccess: ({ share, secret }) => {
+              setMade({ share: share.id, link: `${window.location.origin}/offer/${secret}` });
+            },
+          });
+        }}
+      >
+        Link for the customer
+      </Press>
+      {open.map((share) => (
+        <Flex key={share.id} justify="space-between" align="center" gap="3" mt="1">
+          <Text>Open since {dayAndTime(share.madeAt)}</Text>
+          <Press
+            type="button"
+            look="quiet"
+            onClick={() => {
+              close.mutate(share.id);
+            }}
+          >
+            Close it
+          </Press>
+        </Flex>
+      ))}
+      {error && (
+        <Text role="alert" color="signalInk" mt="2">
+          {error.message}
+        </Text>
+      )}
+    </Part>
+  );
+}

@@ -1,0 +1,273 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import type { School } from '../../core/job/vocabulary.js';
+import type { Offer, OfferWay } from '../../core/offer/offer.js';
+import { feet, methodWords, money, schoolWords } from '../shell/format';
+import { barFill } from '../sheet/scope-bars';
+
+/** What each way is asked, from top to bottom. */
+const questions = [
+  'On the line',
+  'We do',
+  'Holes',
+  'Price',
+  'Each year after',
+  'Over the years',
+  'Leaves undone',
+  'Not seen',
+] as const;
+
+/**
+ * The ways side by side, a column each on a wide screen and one under the other on a phone. With `onChoose` a column's
+ * head is a button.
+ */
+export function OfferTable({
+  offer,
+  chosen,
+  onChoose,
+}: {
+  offer: Offer;
+  chosen?: School | undefined;
+  onChoose?: (school: School) => void;
+}) {
+  const rows = questions.length + 1;
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr', md: `118px repeat(${offer.ways.length}, minmax(0, 1fr))` }}
+      gridTemplateRows={{ md: `repeat(${rows}, auto)` }}
+      borderBottom="1px solid"
+      borderColor="rule"
+    >
+      <Box
+        display={{ base: 'none', md: 'grid' }}
+        gridRow={`1 / span ${rows}`}
+        gridTemplateRows="subgrid"
+        aria-hidden
+      >
+        <Box />
+        {questions.map((question) => (
+          <Text key={question} pt="2.5" pr="2" fontSize="13.5px" color="soft" {...ruled}>
+            {question === 'Over the years' ? `Over ${offer.horizon_years} years` : question}
+          </Text>
+        ))}
+      </Box>
+      {offer.ways.map((way) => (
+        <Way
+          key={way.school}
+          way={way}
+          offer={offer}
+          rows={rows}
+          chosen={way.school === chosen}
+          onChoose={onChoose}
+        />
+      ))}
+    </Box>
+  );
+}
+
+const ruled = { borderTop: '1px solid', borderColor: 'rule' } as const;
+
+function Way({
+  way,
+  offer,
+  rows,
+  chosen,
+  onChoose,
+}: {
+  way: OfferWay;
+  offer: Offer;
+  rows: number;
+  chosen: boolean;
+  onChoose: ((school: School) => void) | undefined;
+}) {
+  const words = schoolWords[way.school];
+  const head = (
+    <>
+      <chakra.span display="block" fontFamily="heading" fontWeight={700} fontSize="21px" lineHeight="1.2">
+        {words.name}
+      </chakra.span>
+      <chakra.span color="soft" fontSize="14px">
+        {words.means}
+      </chakra.span>
+    </>
+  );
+  const answers = answersOf(way, offer);
+  return (
+    <Box
+      as="section"
+      aria-label={words.name}
+      display="grid"
+      gridRow={{ md: `1 / span ${rows}` }}
+      gridTemplateRows={{ md: 'subgrid' }}
+      borderX={{ base: 'none', md: chosen ? '1.5px solid' : '1.5px solid transparent' }}
+      borderColor={{ md: chosen ? 'ink' : 'transparent' }}
+      bg={chosen ? 'sheet' : undefined}
+      borderTop={{ base: '6px solid' }}
+      borderTopColor={chosen ? 'signal' : { base: 'rule', md: 'transparent' }}
+    >
+      {onChoose ? (
+        <chakra.button
+          type="button"
+          textAlign="left"
+          px="3"
+          py="2.5"
+          border="none"
+          bg="transparent"
+          minHeight="64px"
+          cursor="pointer"
+          aria-pressed={chosen}
+          data-testid={`choose-${way.school}`}
+          onClick={() => {
+            onChoose(way.school);
+          }}
+        >
+          {head}
+        </chakra.button>
+      ) : (
+        <Box px="3" py="2.5" minHeight="64px">
+          {head}
+        </Box>
+      )}
+      {questions.map((question) => (
+        <Box key={question} px="3" py="2.5" {...ruled} data-testid={`${way.school}-${slug(question)}`}>
+          {/* On a wide screen the first column says this for the eye; readers hear it with every answer. */}
+          <Text
+            fontSize="13px"
+            color="soft"
+            position={{ md: 'absolute' }}
+            width={{ md: '1px' }}
+            height={{ md: '1px' }}
+            overflow={{ md: 'hidden' }}
+            clipPath={{ md: 'inset(50%)' }}
+          >
+            {question === 'Over the years' ? `Over ${offer.horizon_years} years` : question}
+          </Text>
+          {answers[question]}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const slug = (question: string) => question.toLowerCase().replaceAll(' ', '-');
+
+function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[number], ReactNode> {
+  const cash = (amount: number) => money(amount, offer.currency);
+  if (!way.feasible) {
+    const none = <Text color="soft">–</Text>;
+    return {
+      'On the line': none,
+      'We do': <Text fontWeight={700}>Not possible under the rules and pins of this job</Text>,
+      Holes: none,
+      Price: none,
+      'Each year after': none,
+      'Over the years': none,
+      'Leaves undone': none,
+      'Not seen': none,
+    };
+  }
+  return {
+    'On the line': <Bars way={way} offer={offer} />,
+    'We do': <Sentences all={way.does} />,
+    Holes: way.holes.length === 0 ? 'none' : <Sentences all={way.holes} />,
+    Price: (
+      <Text
+        fontFamily="heading"
+        fontWeight={800}
+        fontSize="26px"
+        lineHeight="1.1"
+        data-testid={`total-${way.school}`}
+      >
+        {cash(way.total)}
+      </Text>
+    ),
+    'Each year after':
+      way.eachYear.length === 0
+        ? 'nothing planned'
+        : way.eachYear.map(({ what, costs }) => (
+            <Text key={what}>
+              {cash(costs)}: {what}
+            </Text>
+          )),
+    'Over the years': (
+      <>
+        <Text fontWeight={700}>{cash(way.overYears)}</Text>
+        <Text color="soft" fontSize="13.5px">
+          {cash(way.carried)} of it for upkeep and what is likely to fail, in today’s money
+        </Text>
+      </>
+    ),
+    'Leaves undone': <Leaves way={way} offer={offer} />,
+    'Not seen': <NotSeen way={way} offer={offer} />,
+  };
+}
+
+const Sentences = ({ all }: { all: readonly string[] }) => (
+  <>
+    {all.map((each, i) => (
+      <Text key={i} mb="0.5">
+        {each}
+      </Text>
+    ))}
+  </>
+);
+
+/** What is done where: a thin bar a line. */
+function Bars({ way, offer }: { way: OfferWay; offer: Offer }) {
+  return (
+    <>
+      {offer.lines.map((line) => {
+        const bars = way.bars[line.id] ?? [];
+        const length = line.to_ft - line.from_ft;
+        const says = bars
+          .map(
+            ({ method, from_ft, to_ft }) =>
+              `${methodWords[method].toLowerCase()} ${feet(from_ft)} to ${feet(to_ft)}`,
+          )
+          .join(', ');
+        return (
+          <Flex key={line.id} height="15px" my="1" role="img" aria-label={`${line.name}: ${says}`}>
+            {bars.map((bar, i) => (
+              <Box
+                key={i}
+                width={`${(100 * (bar.to_ft - bar.from_ft)) / length}%`}
+                bg={barFill[bar.method].fill}
+                borderRight={i < bars.length - 1 ? '1px solid' : undefined}
+                borderColor="paper"
+              />
+            ))}
+          </Flex>
+        );
+      })}
+    </>
+  );
+}
+
+function Leaves({ way, offer }: { way: OfferWay; offer: Offer }) {
+  if (way.leaves.length === 0) return 'nothing that was found';
+  const dearest = [...way.leaves].sort((a, b) => b.costs - a.costs || a.at_ft - b.at_ft);
+  const told = dearest.slice(0, 4);
+  const rest = way.leaves.length - told.length;
+  return (
+    <>
+      {told.map((each, i) => (
+        <Text key={i} mb="0.5">
+          {each.what}, at {feet(each.at_ft)} ft
+          {each.costs > 0 && (
+            <chakra.span color="soft"> ({money(each.costs, offer.currency)} later, by chance)</chakra.span>
+          )}
+        </Text>
+      ))}
+      {rest > 0 && <Text color="soft">and {rest} more, lighter</Text>}
+    </>
+  );
+}
+
+function NotSeen({ way, offer }: { way: OfferWay; offer: Offer }) {
+  const { sound, failed } = way.ifUnseenIs;
+  const cash = (amount: number) => money(amount, offer.currency);
+  if (offer.notSeen.length === 0 && !offer.firstStep) return 'all was seen';
+  if (sound === failed) return 'changes nothing';
+  return `between ${cash(sound)} and ${cash(failed)} once it is seen`;
+}

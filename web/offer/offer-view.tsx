@@ -1,0 +1,101 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { format, parseISO } from 'date-fns';
+import { useState } from 'react';
+import type { School } from '../../core/job/vocabulary.js';
+import { useOffer } from '../api/offer';
+import { SaveOffer } from '../documents/save-buttons';
+import { useJobContext } from '../shell/job-layout';
+import { today } from '../shell/today';
+import { Faults } from '../shell/trouble';
+import { schoolWords } from '../shell/format';
+import { Part } from '../sheet/part';
+import { WorkingOut } from '../shell/working-out';
+import { AcceptPart, Accepted } from './accept-part';
+import { LinksPart } from './links-part';
+import { OfferTable } from './offer-table';
+import { OptionsPart } from './options-part';
+import { PriceLines } from './price-part';
+import { ProofList } from './proof';
+import { SaidOnce } from './said-once';
+import { TermsPart } from './terms-part';
+
+const longDay = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
+const counts = ['No way', 'One way', 'Two ways', 'Three ways'];
+
+/** What the customer is offered: the ways side by side, what proves it, and the one that is accepted. */
+export function OfferView() {
+  const { job, firm } = useJobContext();
+  const { data: offer, error } = useOffer(job, firm, today());
+  const [picked, setPicked] = useState<School>();
+  if (error) return <Faults error={error} />;
+  if (!offer) return <WorkingOut />;
+  const preferred = picked ?? job.accepted?.school ?? offer.school;
+  const way = offer.ways.find(({ school }) => school === preferred) ?? offer.ways[0];
+  if (!way) return null;
+  return (
+    <Flex
+      height="100%"
+      direction={{ base: 'column', lg: 'row' }}
+      overflow={{ base: 'auto', lg: 'hidden' }}
+      align="stretch"
+    >
+      <Box
+        flex="1"
+        minWidth={0}
+        flexShrink={0}
+        overflowY={{ lg: 'auto' }}
+        px={{ base: '4', md: '5' }}
+        py="4"
+        tabIndex={0}
+        role="region"
+        aria-label="The offer"
+      >
+        {job.accepted && <Accepted accepted={job.accepted} />}
+        <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap" mb="2">
+          <Box>
+            <Heading as="h1" fontSize="24px">
+              {counts[offer.ways.length]} to put {offer.lines.length > 1 ? 'these lines' : 'this line'} right
+            </Heading>
+            <Text color="soft">
+              {[
+                offer.customer ? `For ${offer.customer}` : offer.title,
+                offer.customer ? (offer.address ?? offer.title) : undefined,
+              ]
+                .filter(Boolean)
+                .join(', ')}
+              . Prices hold to {longDay(offer.validTo)}.
+            </Text>
+          </Box>
+          <SaveOffer offer={offer} />
+        </Flex>
+        <OfferTable offer={offer} chosen={way.school} onChoose={setPicked} />
+        <SaidOnce offer={offer} />
+        <TermsPart />
+      </Box>
+      <Box
+        as="aside"
+        aria-label="The chosen way"
+        width={{ base: '100%', lg: '330px' }}
+        flexShrink={0}
+        bg="sheet"
+        borderLeft={{ lg: '1px solid' }}
+        borderTop={{ base: '1px solid', lg: 'none' }}
+        borderColor="ink"
+        overflowY={{ lg: 'auto' }}
+        px="4.5"
+        py="3"
+        fontSize="14.5px"
+      >
+        <Part title={`${schoolWords[way.school].name}: what the price is made of`}>
+          <PriceLines way={way} currency={offer.currency} />
+        </Part>
+        <OptionsPart way={way} currency={offer.currency} />
+        <Part title="What proves it">
+          <ProofList proof={offer.proof} photoAt={(name) => `/api/photos/${encodeURIComponent(name)}`} />
+        </Part>
+        <AcceptPart way={way} />
+        <LinksPart />
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,64 @@
+import { Flex, Text } from '@chakra-ui/react';
+import { lineHead } from '../../core/job/edit.js';
+import { sayWhat } from '../../core/logline/say.js';
+import type { OfferWay } from '../../core/offer/offer.js';
+import { Press } from '../shell/controls';
+import { money } from '../shell/format';
+import { useJobContext } from '../shell/job-layout';
+import { withoutEmpty } from '../shell/without-empty';
+import { Part } from '../sheet/part';
+
+/** Watched places that are cheap to do now, each at what it adds; what was taken can be put back. */
+export function OptionsPart({ way, currency }: { way: OfferWay; currency: string }) {
+  const { job, change } = useJobContext();
+  const taken = job.lines.flatMap((line) =>
+    (line.alsoCure ?? []).map((id) => ({
+      line,
+      id,
+      entry: line.runs.flatMap((run) => run.entries).find((entry) => entry.id === id),
+    })),
+  );
+  const cure = (lineId: string, ids: (old: readonly string[]) => string[]) => {
+    const line = job.lines.find(({ id }) => id === lineId);
+    if (!line) return;
+    const alsoCure = ids(line.alsoCure ?? []);
+    void change.say([{ kind: 'line', line: line.id, set: withoutEmpty({ ...lineHead(line), alsoCure }) }]);
+  };
+  if (way.options.length + taken.length === 0) return null;
+  return (
+    <Part title="While we are here">
+      {taken.map(({ line, id, entry }) => (
+        <Flex key={`${line.id} ${id}`} justify="space-between" align="center" gap="3">
+          <Text>
+            <strong>Taken:</strong> {entry ? sayWhat(entry) : id}
+          </Text>
+          <Press
+            type="button"
+            look="quiet"
+            onClick={() => {
+              cure(line.id, (old) => old.filter((each) => each !== id));
+            }}
+          >
+            Put back
+          </Press>
+        </Flex>
+      ))}
+      {way.options.map((option) => (
+        <Flex key={`${option.line} ${option.finding}`} justify="space-between" align="center" gap="3">
+          <Text>
+            {option.what} <strong>+{money(option.adds, currency)}</strong>
+          </Text>
+          <Press
+            type="button"
+            px="3"
+            onClick={() => {
+              cure(option.line, (old) => [...old, option.finding]);
+            }}
+          >
+            Take it
+          </Press>
+        </Flex>
+      ))}
+    </Part>
+  );
+}

@@ -1,0 +1,40 @@
+import { Flex, Text } from '@chakra-ui/react';
+import type { OfferWay } from '../../core/offer/offer.js';
+import { OpenFigure } from '../figure/open-figure';
+import { money } from '../shell/format';
+
+/** The price lines of one way, each opening into its working where that is told, and their sum. */
+export function PriceLines({ way, currency }: { way: OfferWay; currency: string }) {
+  return (
+    <>
+      {way.priceLines.map((line, i) => (
+        <Flex key={i} justify="space-between" gap="3" py="0.5">
+          {line.working.length > 0 ? (
+            <OpenFigure
+              figure={{ value: line.quantity, unit: line.unit, steps: line.working }}
+              label={line.what}
+            >
+              {line.what}
+            </OpenFigure>
+          ) : (
+            <Text>{line.what}</Text>
+          )}
+          <Text whiteSpace="nowrap">{money(line.amount, currency, 2)}</Text>
+        </Flex>
+      ))}
+      <Flex
+        justify="space-between"
+        borderTop="2px solid"
+        borderColor="ink"
+        mt="1.5"
+        pt="1.5"
+        fontFamily="heading"
+        fontWeight={700}
+        fontSize="18px"
+      >
+        <Text>Price</Text>
+        <Text data-testid="offer-price">{money(way.total, currency, 2)}</Text>
+      </Flex>
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { Box, chakra, Text } from '@chakra-ui/react';
+import type { Proof } from '../../core/offer/proof.js';
+import { feet, videoTime } from '../shell/format';
+
+const first = 4;
+
+/** What proves it: photos, and the moment in the video. `photoAt` says where a photo is fetched from. */
+export function ProofList({
+  proof,
+  photoAt,
+}: {
+  proof: readonly Proof[];
+  photoAt: (name: string) => string;
+}) {
+  if (proof.length === 0)
+    return <Text color="soft">No photo and no video moment was kept with a finding.</Text>;
+  return (
+    <Box display="grid" gridTemplateColumns="repeat(2, 1fr)" gap="3">
+      {proof.slice(0, first).map((each) => (
+        <Box key={`${each.line} ${each.finding}`}>
+          {each.photos[0] !== undefined && (
+            <a href={photoAt(each.photos[0])} target="_blank" rel="noreferrer">
+              <chakra.img
+                src={photoAt(each.photos[0])}
+                alt={`Photo of ${each.what}`}
+                width="100%"
+                height="84px"
+                objectFit="cover"
+                border="1px solid"
+                borderColor="soft"
+                display="block"
+              />
+            </a>
+          )}
+          <Text fontSize="13.5px">
+            {each.what}, {feet(each.at_ft)} ft
+          </Text>
+          {each.video && (
+            <Text fontSize="13.5px" color="soft" overflowWrap="anywhere">
+              {each.video.name} at {videoTime(each.video.at_s)}
+            </Text>
+          )}
+        </Box>
+      ))}
+      {proof.length > first && (
+        <Text fontSize="13.5px" color="soft">
+          and {proof.length - first} more in the report
+        </Text>
+      )}
+    </Box>
+  );
+}

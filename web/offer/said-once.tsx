@@ -1,0 +1,57 @@
+import { Box, Text } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import type { Offer } from '../../core/offer/offer.js';
+import { feet, money } from '../shell/format';
+
+/** What holds for every way: the first step, what was not seen or looked at, referrals, exclusions, terms. */
+export function SaidOnce({ offer }: { offer: Offer }) {
+  const { firstStep, referrals, exclusions, notSeen, notLookedAt, terms } = offer;
+  const unseen = notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`);
+  const unlooked = [...unseen, ...notLookedAt];
+  return (
+    <Box>
+      {firstStep && (
+        <Row title="First">
+          <Text fontWeight={700}>
+            {firstStep.what.charAt(0).toUpperCase() + firstStep.what.slice(1)}, {feet(firstStep.from_ft)} to{' '}
+            {feet(firstStep.to_ft)} ft: {money(firstStep.price, offer.currency)}
+          </Text>
+          <Text color="soft">because {firstStep.why}; until then the prices above are a range</Text>
+        </Row>
+      )}
+      {unlooked.length > 0 && <Row title="Not looked at">{unlooked.join('; ')}</Row>}
+      {referrals.length > 0 && (
+        <Row title="For others">
+          {referrals.map(({ what, at_ft, to }, i) => (
+            <Text key={i}>
+              {what}, at {feet(at_ft)} ft: reported to the {to}, not priced
+            </Text>
+          ))}
+        </Row>
+      )}
+      {exclusions.length > 0 && <Row title="Not in any price">{exclusions.join('; ')}</Row>}
+      {terms && <Row title="Terms">{terms}</Row>}
+      <Row title="Always">
+        Local code, the utility locate, the competent person at the trench and licensed practice come before
+        anything written here.
+      </Row>
+    </Box>
+  );
+}
+
+const Row = ({ title, children }: { title: string; children: ReactNode }) => (
+  <Box
+    display="grid"
+    gridTemplateColumns={{ base: '1fr', md: '118px 1fr' }}
+    borderBottom="1px solid"
+    borderColor="rule"
+    py="2.5"
+  >
+    <Text fontSize="13.5px" color="soft">
+      {title}
+    </Text>
+    <Box px={{ md: '3' }} whiteSpace="pre-line">
+      {children}
+    </Box>
+  </Box>
+);

@@ -1,0 +1,102 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { jobHead } from '../../core/job/edit.js';
+import type { OfferTerms } from '../../core/job/schema.js';
+import { schools } from '../../core/job/vocabulary.js';
+import { usualValidity_days } from '../../core/offer/offer.js';
+import { Press } from '../shell/controls';
+import { schoolWords } from '../shell/format';
+import { useJobContext } from '../shell/job-layout';
+import { today } from '../shell/today';
+import { withoutEmpty } from '../shell/without-empty';
+import { LongCell, NumberCell, TextCell } from '../site/cells';
+
+/** How this offer is put: which ways, its day, how long it holds, its terms. What is in grey is the firm's. */
+export function TermsPart() {
+  const { job, firm, change } = useJobContext();
+  const said = job.offer ?? {};
+  const set = (patch: Partial<OfferTerms>) => {
+    const offer = withoutEmpty({ ...said, ...patch });
+    void change.say([{ kind: 'job', set: withoutEmpty({ ...jobHead(job), offer }) }]);
+  };
+  const ways = said.ways ?? schools;
+  return (
+    <Box mt="6">
+      <Heading as="h2" fontSize="18px" mb="2">
+        How it is put to the customer
+      </Heading>
+      <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Ways that are offered">
+        <Text width="118px" fontSize="13.5px" color="soft">
+          Offered
+        </Text>
+        {schools.map((school) => {
+          const on = ways.includes(school);
+          return (
+            <Press
+              key={school}
+              type="button"
+              px="3"
+              look={on ? 'chosen' : 'plain'}
+              aria-pressed={on}
+              disabled={on && ways.length === 1}
+              onClick={() => {
+                const next = schools.filter((each) => (each === school ? !on : ways.includes(each)));
+                set({ ways: next.length === schools.length ? undefined : next });
+              }}
+            >
+              {schoolWords[school].name}
+            </Press>
+          );
+        })}
+      </Flex>
+      <Flex gap="4" wrap="wrap" mb="3">
+        <Flex align="center" gap="3">
+          <Text width="118px" fontSize="13.5px" color="soft">
+            Day of the offer
+          </Text>
+          <Box width="150px">
+            <TextCell
+              label="Day of the offer, such as 2026-03-04"
+              placeholder={today()}
+              value={said.on}
+              accepts={/^\d{4}-\d{2}-\d{2}$/}
+              onChange={(on) => {
+                set({ on });
+              }}
+            />
+          </Box>
+        </Flex>
+        <Flex align="center" gap="3">
+          <Text fontSize="13.5px" color="soft">
+            Prices hold for so many days
+          </Text>
+          <Box width="96px">
+            <NumberCell
+              label="Prices hold for so many days"
+              least={1}
+              placeholder={String(firm.validity_days ?? usualValidity_days)}
+              value={said.validity_days}
+              onChange={(validity_days) => {
+                set({ validity_days });
+              }}
+            />
+          </Box>
+        </Flex>
+      </Flex>
+      <Flex gap="3" align="flex-start" wrap={{ base: 'wrap', md: 'nowrap' }}>
+        <Text width="118px" flexShrink={0} fontSize="13.5px" color="soft">
+          Terms
+        </Text>
+        <LongCell
+          label="Terms of this offer"
+          placeholder={
+            firm.terms ?? 'The firm has no terms yet: give them once under Firm, or here for this job.'
+          }
+          value={said.terms}
+          onChange={(terms) => {
+            set({ terms });
+          }}
+        />
+      </Flex>
+    </Box>
+  );
+}
