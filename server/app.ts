@@ -221,7 +221,7 @@ export function appOn(parts: Parts, options: { log: (error: unknown) => void; pa
         fontSrc: ["'self'"],
         imgSrc: ["'self'", 'blob:', 'data:'],
         mediaSrc: ["'self'", 'blob:'],
-        connectSrc: ["'self'"],
+        connectSrc: ["'self'", 'data:'],
         workerSrc: ["'self'"],
         manifestSrc: ["'self'"],
         baseUri: ["'none'"],

@@ -1,3 +1,4 @@
+import { plain } from '../figure.js';
 import { condition, type Judged } from '../condition/condition.js';
 import { gradeRow } from '../condition/grade-table.js';
 import { measureOf } from '../condition/measure.js';
@@ -129,8 +130,11 @@ function judge(
   newer: LineModel,
   rules: Rules,
 ): Pick<Compared, 'is' | 'why'> {
-  const distance = Math.abs(old.placed.from_ft - own.placed.from_ft).toFixed(1);
-  const matched = `${distance} ft apart, within ${(reachOf(old) + reachOf(own)).toFixed(1)} ft`;
+  const apart = apartOf(old, own);
+  const matched =
+    apart < 0.05
+      ? 'at one place'
+      : `${apart.toFixed(1)} ft apart, within ${(reachOf(old) + reachOf(own)).toFixed(1)} ft`;
   if (old.grade !== own.grade) {
     return {
       is: own.grade > old.grade ? 'worse' : 'better',
@@ -143,6 +147,7 @@ function judge(
     return measured.known === 'measured' ? measured.value : undefined;
   };
   const [was, is] = [value(old, older), value(own, newer)];
+  const unit = measure === 'inches' ? ' in' : ' %';
   const tolerance = measure in alike ? alike[measure as keyof typeof alike] : undefined;
   if (was !== undefined && is !== undefined && tolerance !== undefined && Math.abs(is - was) > tolerance) {
     return {

@@ -72,6 +72,22 @@ export function checkRepair(job: Job, inForce: PlainJob): RepairCheck[] {
   });
 }
 
+/**
+ * Whether the look after found all of a job done as it was to be, ends within ± and nothing to fix left in it; some of
+ * it; or nobody looked.
+ */
+export function repairState(checks: readonly RepairCheck[]): 'whole' | 'part' | 'not-looked' {
+  if (!checks.some(({ looked }) => looked)) return 'not-looked';
+  const whole = checks.every(
+    ({ actions, cleaned }) =>
+      actions.every(
+        ({ done, ends, left }) =>
+          done === 'done' && left.length === 0 && ends.every(({ within }) => within !== false),
+      ) && cleaned.every(({ done }) => done === 'done'),
+  );
+  return whole ? 'whole' : 'part';
+}
+
 function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
   const after = lineModel(line, rules, 'after-repair');
   const looked = after.entries.length > 0;

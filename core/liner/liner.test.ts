@@ -12,6 +12,7 @@ import {
   partlyDeteriorated,
   totalLoad,
 } from './thickness.js';
+import { wetOutAfter } from './wet-out.js';
 import { leastWorkingRatio, workingTime } from './working-time.js';
 
 // Worked values of ASTM F1216 appendix X1 (the standard quoted from memory).
@@ -165,6 +166,26 @@ test('the resin lasts as its sheet says for the day, and too short a time is sai
         expect(workingTime(cut, rules, Math.min(80, at + 1)).potLife.value).toBeLessThanOrEqual(
           potLife.value,
         );
+      },
+    ),
+  );
+});
+
+test('the countdown at wet-out: in time, then to be put in now, then too late, each at its minute', () => {
+  const rules = rulesInForce(undefined);
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 5, max: 200 }),
+      fc.integer({ min: 45, max: 80 }),
+      fc.integer({ min: 0, max: 300 }),
+      (cut, at, elapsed) => {
+        const working = workingTime(cut, rules, at);
+        const now = wetOutAfter(working, elapsed);
+        expect(now.left_min + elapsed).toBeCloseTo(working.potLife.value, 9);
+        expect(now.left_min - now.startWithin_min).toBeCloseTo(cut * rules.insertion_min_per_ft, 9);
+        expect(now.say === 'too-late').toBe(elapsed >= working.potLife.value);
+        // Begun when there is no time left to begin, it is just in place at the end of the pot life.
+        expect(now.say === 'in-time').toBe(elapsed + working.insertion.value < working.potLife.value);
       },
     ),
   );

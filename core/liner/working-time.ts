@@ -10,6 +10,8 @@ export interface WorkingTime {
   readonly potLife: Figure;
   /** How long wetting out and putting in take, min. */
   readonly needed: Figure;
+  /** Of that, putting in, min. */
+  readonly insertion: Figure;
   readonly temperature_F: number;
   readonly temperatureAssumed: boolean;
   /** What is wrong with the time there is; undefined where it is long enough. */
@@ -24,6 +26,7 @@ export interface WorkingTime {
 export function workingTime(cut_ft: number, rules: Rules, temperature_F: number | undefined): WorkingTime {
   const at_F = temperature_F ?? assumedTemperature_F;
   const needed_min = rules.setting_min + cut_ft * (rules.wetOut_min_per_ft + rules.insertion_min_per_ft);
+  const insertion_min = cut_ft * rules.insertion_min_per_ft;
   const rows = rules.potLife;
   const hottest = rows.at(-1);
   const above = rows.findIndex((row) => row.at_F >= at_F);
@@ -63,6 +66,17 @@ export function workingTime(cut_ft: number, rules: Rules, temperature_F: number 
         {
           label: 'Set, wet out and put in',
           expression: `${plain(rules.setting_min)} + ${plain(cut_ft)} × (${plain(rules.wetOut_min_per_ft, 3)} + ${plain(rules.insertion_min_per_ft, 3)}) = ${plain(needed_min, 1)}`,
+          source: 'house rules, common practice',
+        },
+      ],
+    },
+    insertion: {
+      value: insertion_min,
+      unit: 'min',
+      steps: [
+        {
+          label: 'Put in',
+          expression: `${plain(cut_ft)} × ${plain(rules.insertion_min_per_ft, 3)} = ${plain(insertion_min, 1)}`,
           source: 'house rules, common practice',
         },
       ],

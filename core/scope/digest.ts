@@ -5,6 +5,7 @@ import { methods, type Method } from '../job/vocabulary.js';
 import { subtract } from '../line/intervals.js';
 import { findingWords, materialWords } from '../logline/say.js';
 import { toRead } from '../logline/to-read.js';
+import { checkRepair, repairState } from '../compare/repair.js';
 import { duesOf, type Due } from '../upkeep/upkeep.js';
 import { readyJob } from './scope.js';
 import { sumCents } from '../job/units.js';
@@ -27,7 +28,8 @@ export interface Digest {
   readonly toRead: number;
   readonly depthKnown: boolean;
   readonly accepted: { readonly on: Day; readonly total: number } | undefined;
-  readonly lookedAfter: boolean;
+  /** The look after the repair, held against what was accepted; undefined where nothing was. */
+  readonly repair: ReturnType<typeof repairState> | undefined;
   /** The next date of each kind, earliest first. */
   readonly due: readonly Due[];
 }
@@ -63,7 +65,7 @@ export function digestOf(job: Job, firm: Firm): Digest {
     toRead: job.lines.flatMap(toRead).length,
     depthKnown: lines.every(({ model }) => model.profile.located.length > 0),
     accepted: job.accepted && { on: job.accepted.on, total: job.accepted.total },
-    lookedAfter: runs.some(({ stage, entries: own }) => stage === 'after-repair' && own.length > 0),
+    repair: job.accepted && repairState(checkRepair(job, job.accepted.job)),
     due: duesOf(job, ready),
   };
 }

@@ -1,7 +1,10 @@
 import type { Judged } from '../condition/condition.js';
 import { roundCents } from '../job/units.js';
-import { overlaps } from '../line/intervals.js';
+import type { Method } from '../job/vocabulary.js';
+import { overlaps, type Interval } from '../line/intervals.js';
 import { creditOf } from './carried.js';
+import { edgeCures } from './edges.js';
+import { isRootOrDeposit } from './obligations.js';
 import type { LineWay } from './way.js';
 
 /** A finding that a way leaves as it is, and what it is likely to cost within the horizon, present value. */
@@ -34,17 +37,23 @@ export function leftUndone({ prepared, chosen, line }: LineWay): LeftUndone | un
       return [each.finding.id, Math.max(0, each.sum - credit)] as const;
     }),
   );
+  const station = (b: number) => track.breaks[track.boundaries[b] ?? 0] ?? 0;
+  const edges = plan.steps.flatMap(({ edge }) =>
+    edge ? [{ edge, from_ft: station(edge.from), to_ft: station(edge.to) }] : [],
+  );
+  const isCured = (finding: Judged, cell: Interval, method: Method | undefined) => {
+    if (method === 'clean') return finding.cures.includes('clean');
+    const done = edges.find((each) => overlaps(each, cell));
+    if (!done) return false;
+    // Whatever is laid over them, roots and deposits are gone from what flows.
+    return isRootOrDeposit(finding) || edgeCures(track, done.edge, done.from_ft, done.to_ft, finding);
+  };
   const findings = line.condition.findings.flatMap((finding): LeftFinding[] => {
     const costs = roundCents(sums.get(finding.id) ?? 0);
-    const untouched = track.cells.some(
-      (cell, i) => overlaps(cell, finding.place) && layout.cells[i]?.action === null,
+    const left = track.cells.some(
+      (cell, i) => overlaps(cell, finding.place) && !isCured(finding, cell, layout.cells[i]?.method),
     );
-    const cleaned =
-      finding.cures.every((cure) => cure === 'clean') &&
-      track.cells.every((cell, i) => !overlaps(cell, finding.place) || layout.cells[i]?.method === 'clean');
-    return (costs > 0 || (untouched && !cleaned)) && finding.grade > 0 && !finding.settled
-      ? [{ finding, costs }]
-      : [];
+    return (costs > 0 || left) && finding.grade > 0 && !finding.settled ? [{ finding, costs }] : [];
   });
   return {
     findings,

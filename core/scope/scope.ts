@@ -16,6 +16,7 @@ import { findingWords } from '../logline/say.js';
 import { buyOf, type Buy } from './buy.js';
 import type { CleanoutWork } from './cleanout-work.js';
 import { barsOf } from './bars.js';
+import { leftUndone } from './left.js';
 import { laidHole, type LaidHole } from './laid-hole.js';
 import type { Action } from './layout.js';
 import { isCurable, isRootOrDeposit } from './obligations.js';
@@ -214,21 +215,11 @@ export function chosenScope(
   };
 }
 
-/** Counts the places to watch, to fix and failed that no action of a way covers. */
+/** Counts the places to watch, to fix and failed that a way leaves uncured. */
 function leftBy({ lines }: Way): WaySummary['leaves'] {
   const left = { 2: 0, 3: 0, 4: 0 };
-  for (const { line, prepared, chosen } of lines) {
-    const { cells } = prepared.possible.track;
-    for (const finding of line.condition.findings) {
-      const { grade, possible, settled, place } = finding;
-      if (grade < 2 || possible || settled) continue;
-      const untouched = cells.some((cell, i) => {
-        const method = chosen?.layout.cells[i]?.method ?? 'leave';
-        const cleaned = method === 'clean' && finding.cures.includes('clean');
-        return overlaps(cell, place) && !cleaned && (method === 'leave' || method === 'clean');
-      });
-      if (untouched) left[grade as 2 | 3 | 4]++;
-    }
+  for (const { finding } of lines.flatMap((lineWay) => leftUndone(lineWay)?.findings ?? [])) {
+    if (finding.grade >= 2 && !finding.possible) left[finding.grade as 2 | 3 | 4]++;
   }
   return left;
 }

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { format, parseISO } from 'date-fns';
-import type { Done, RepairCheck } from '../../core/compare/repair.js';
+import { repairState, type Done, type RepairCheck } from '../../core/compare/repair.js';
 import type { Compared } from '../../core/compare/looks.js';
 import { addMonths } from '../../core/job/days.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
@@ -48,6 +48,7 @@ export function AfterView() {
     const text = calendarText({ id, title: job.title, address: job.site?.address }, dues, several);
     save(new Blob([text], { type: 'text/calendar' }), `${fileName(job.title)}-upkeep.ics`);
   };
+  const state = repairState(after.repairs);
   const compared = after.looks.filter(({ things }) => things.length > 0);
   return (
     <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
@@ -65,6 +66,16 @@ export function AfterView() {
         <Heading as="h1" fontSize="24px">
           The repair, held against {job.accepted ? 'what was accepted' : 'the scope as it stands'}
         </Heading>
+        {state === 'whole' && (
+          <Text mt="1" fontWeight={700} data-testid="repair-state">
+            Repaired as it was to be: all of it done, its ends within ±, nothing to fix left in it.
+          </Text>
+        )}
+        {state === 'part' && (
+          <Text mt="1" fontWeight={700} color="signalInk" data-testid="repair-state">
+            Not all of it is as it was to be.
+          </Text>
+        )}
         {after.repairs.map((check) => (
           <Repair key={check.line} check={check} several={several} />
         ))}

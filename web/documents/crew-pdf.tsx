@@ -13,7 +13,9 @@ import { day, feet, methodWords } from '../shell/format';
 import { Drawn } from './drawn';
 import { Cells, inFont, Paper, styles } from './paper';
 
+/** What a page of a hole leaves its drawings, pt. */
 const paperWidth = 524;
+const drawingHeight = 190;
 
 /** What the crew takes along: the day, each liner, the cut list, what to bring, and a page for each hole. */
 export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: JobView }) {
@@ -188,9 +190,9 @@ function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope;
       <Text style={{ ...styles.soft, marginBottom: 6 }}>
         {feet(pit.from_ft)} to {feet(pit.to_ft)} ft; {why}
       </Text>
-      <Drawn drawing={HoleSection({ line, scope, pit })} width={paperWidth} />
+      <Drawn drawing={HoleSection({ line, scope, pit })} width={paperWidth} height={drawingHeight} />
       <View style={{ marginTop: 8 }}>
-        <Drawn drawing={HolePlan({ pit })} width={paperWidth * 0.72} />
+        <Drawn drawing={HolePlan({ pit })} width={paperWidth} height={drawingHeight * 0.8} />
       </View>
       <View style={{ marginTop: 8 }}>
         {fact('Bottom', `${feet(figures.bottom_ft[0])} × ${feet(figures.bottom_ft[1])} ft`)}

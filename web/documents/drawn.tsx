@@ -7,6 +7,8 @@ type Props = Record<string, unknown>;
 /** What a shape takes from the group around it. */
 const inherited = ['fill', 'stroke', 'strokeWidth', 'strokeDasharray', 'opacity'] as const;
 const hatch = '#f3e3da';
+/** Width of a letter, of its height. */
+const letterWidth = 0.62;
 
 /** A colour of the screens as paper has it; a hatch is a light wash. */
 function colour(value: unknown): unknown {
@@ -26,9 +28,18 @@ const onPaper: Readonly<Record<string, string>> = {
  * A drawing of the screens on paper: the same elements with the same numbers, so that no geometry is written twice. The
  * drawing must be a component without state; what is no shape of its own is left out.
  */
-export function Drawn({ drawing, width }: { drawing: ReactElement<Props>; width: number }) {
+export function Drawn({
+  drawing,
+  width: widest,
+  height: highest = Infinity,
+}: {
+  drawing: ReactElement<Props>;
+  width: number;
+  height?: number;
+}) {
   const { viewBox, children } = drawing.props as { viewBox: string; children: ReactNode };
   const [, , w = 1, h = 1] = viewBox.split(' ').map(Number);
+  const width = Math.min(widest, (highest * w) / h);
   return (
     <Svg viewBox={viewBox} width={width} height={(width * h) / w}>
       {shapes(children, {})}
@@ -57,23 +68,39 @@ function shapes(children: ReactNode, above: Props): ReactNode {
         return <Circle key={i} {...given} cx={at('cx')} cy={at('cy')} r={at('r')} />;
       case 'line':
         return <Line key={i} {...given} x1={at('x1')} y1={at('y1')} x2={at('x2')} y2={at('y2')} />;
-      case 'text':
+      case 'text': {
+        const text = inFont(textOf(child.props.children as ReactNode));
+        const size = at('fontSize');
+        // A halo is a stroke under the letters, which paper's text has not: a patch of the ground does it.
+        const halo = own.paintOrder === 'stroke' ? String(colour(own.stroke)) : undefined;
+        const across = text.length * size * letterWidth;
         return (
-          <Text
-            key={i}
-            x={at('x')}
-            y={at('y')}
-            textAnchor={(own.textAnchor as 'start' | 'middle' | 'end' | undefined) ?? 'start'}
-            fill={String(colour(own.style?.fill) ?? colours.ink)}
-            style={{
-              fontFamily: ['Body', 'BodyX'],
-              fontSize: at('fontSize'),
-              fontWeight: own.fontWeight === 700 ? 700 : 400,
-            }}
-          >
-            {inFont(textOf(child.props.children as ReactNode))}
-          </Text>
+          <G key={i}>
+            {halo && (
+              <Rect
+                x={at('x') - across / 2}
+                y={at('y') - size}
+                width={across}
+                height={size * 1.3}
+                fill={halo}
+              />
+            )}
+            <Text
+              x={at('x')}
+              y={at('y')}
+              textAnchor={(own.textAnchor as 'start' | 'middle' | 'end' | undefined) ?? 'start'}
+              fill={String(colour(own.style?.fill) ?? colours.ink)}
+              style={{
+                fontFamily: ['Body', 'BodyX'],
+                fontSize: size,
+                fontWeight: own.fontWeight === 700 ? 700 : 400,
+              }}
+            >
+              {text}
+            </Text>
+          </G>
         );
+      }
       default:
         return [];
     }

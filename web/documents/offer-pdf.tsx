@@ -14,18 +14,22 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
     ...offer.notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`),
     ...offer.notLookedAt,
   ];
-  const shares = offer.ways.map(() => 1);
-  const row = (title: string, answers: readonly string[]) => (
+  const row = (title: string, answers: readonly (readonly string[])[]) => (
     <View key={title} style={styles.row} wrap={false}>
       <Text style={{ ...styles.soft, width: 72 }}>{title}</Text>
       {answers.map((answer, i) => (
-        <Text key={i} style={{ flexGrow: shares[i] ?? 1, flexBasis: 0, paddingRight: 8 }}>
-          {inFont(answer)}
-        </Text>
+        <View key={i} style={{ flexGrow: 1, flexBasis: 0, paddingRight: 8 }}>
+          {answer.map((each, n) => (
+            <Text key={n} style={{ marginBottom: 1.5 }}>
+              {inFont(each)}
+            </Text>
+          ))}
+        </View>
       ))}
     </View>
   );
-  const of = (say: (way: OfferWay) => string) => offer.ways.map((way) => (way.feasible ? say(way) : '–'));
+  const of = (say: (way: OfferWay) => readonly string[]) =>
+    offer.ways.map((way) => (way.feasible ? say(way) : ['–']));
   return (
     <Paper title="Offer" from={offer.firm} of={offer.title}>
       <Text style={styles.h1}>{inFont(offer.title)}</Text>
@@ -73,50 +77,50 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
       </View>
       {row(
         'We do',
-        of((way) => way.does.join('.\n')),
+        of(({ does }) => does),
       )}
       {row(
         'Holes',
-        of((way) => (way.holes.length === 0 ? 'none' : way.holes.join('.\n'))),
+        of(({ holes }) => (holes.length === 0 ? ['none'] : holes)),
       )}
       {row(
         'Price',
-        of((way) => cash(way.total)),
+        of(({ total }) => [cash(total)]),
       )}
       {row(
         'Each year after',
-        of(
-          (way) =>
-            way.eachYear.map(({ what, costs }) => `${cash(costs)}: ${what}`).join('.\n') || 'nothing planned',
+        of(({ eachYear }) =>
+          eachYear.length === 0
+            ? ['nothing planned']
+            : eachYear.map(({ what, costs }) => `${cash(costs)}: ${what}`),
         ),
       )}
       {row(
         `Over ${offer.horizon_years} years`,
-        of(
-          (way) => `${cash(way.overYears)}, of it ${cash(way.carried)} for upkeep and what is likely to fail`,
-        ),
+        of(({ overYears, carried }) => [
+          `${cash(overYears)}, of it ${cash(carried)} for upkeep and what is likely to fail`,
+        ]),
       )}
       {row(
         'Leaves undone',
-        of(
-          (way) =>
-            way.leaves
-              .map(
+        of(({ leaves }) =>
+          leaves.length === 0
+            ? ['nothing that was found']
+            : leaves.map(
                 ({ what, at_ft, costs }) =>
                   `${what}, at ${feet(at_ft)} ft${costs > 0 ? ` (${cash(costs)} later, by chance)` : ''}`,
-              )
-              .join('.\n') || 'nothing that was found',
+              ),
         ),
       )}
       {row(
         'Not seen',
-        of(({ ifUnseenIs: { sound, failed } }) =>
+        of(({ ifUnseenIs: { sound, failed } }) => [
           offer.notSeen.length === 0 && !offer.firstStep
             ? 'all was seen'
             : sound === failed
               ? 'changes nothing'
               : `between ${cash(sound)} and ${cash(failed)} once it is seen`,
-        ),
+        ]),
       )}
       {offer.firstStep && (
         <View style={styles.caution} wrap={false}>

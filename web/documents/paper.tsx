@@ -62,7 +62,7 @@ export const styles = StyleSheet.create({
   },
   foot: {
     position: 'absolute',
-    bottom: 24,
+    top: 750,
     left: 44,
     right: 44,
     flexDirection: 'row',
@@ -91,10 +91,11 @@ const fractions: Readonly<Record<string, string>> = {
   '⅜': '3/8',
   '⅝': '5/8',
   '⅞': '7/8',
-  '→': 'to',
+  '→': '»',
+  '←': '«',
   '−': '–',
 };
-export const inFont = (text: string): string => text.replace(/[⅛⅜⅝⅞→−]/g, (one) => fractions[one] ?? one);
+export const inFont = (text: string): string => text.replace(/[⅛⅜⅝⅞→←−]/g, (one) => fractions[one] ?? one);
 
 const caution =
   'Local code, the utility locate, the competent person at the trench and licensed practice come before anything written here.';
@@ -129,11 +130,11 @@ export function Paper({
             <Text style={styles.soft}>{title}</Text>
           </View>
         </View>
-        {children}
         <View style={styles.foot} fixed>
           <Text style={{ maxWidth: 440 }}>{caution}</Text>
           <Text render={({ pageNumber, totalPages }) => `${pageNumber} / ${totalPages}`} />
         </View>
+        {children}
       </Page>
     </Document>
   );

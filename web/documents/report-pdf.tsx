@@ -79,7 +79,7 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
   return (
     <View>
       <Text style={styles.h2}>
-        {inFont(line.name)}: {feet(length)} ft, {feet(unseen)} ft not seen
+        {inFont(line.name)}: {feet(length)} ft, {unseen > 0.05 ? `${feet(unseen)} ft not seen` : 'all seen'}
         {line.endReached ? '' : ', the end not reached'}
       </Text>
       <Text>

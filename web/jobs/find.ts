@@ -24,7 +24,7 @@ const tests: Record<Holding, (row: NonNullable<JobRow['digest']>, today: string)
   'to-read': ({ toRead }) => toRead > 0,
   'no-depth': ({ depthKnown }) => !depthKnown,
   accepted: ({ accepted }) => accepted !== undefined,
-  'no-look': ({ accepted, lookedAfter }) => accepted !== undefined && !lookedAfter,
+  'no-look': ({ repair }) => repair === 'not-looked',
   due: ({ due }, today) => due.some(({ from }) => from <= today),
 };
 

@@ -65,9 +65,19 @@ export function JobRow({
         <Text
           fontFamily="heading"
           fontWeight={700}
-          color={['blocked', 'urgent', 'repair'].includes(worst ?? '') ? 'signalInk' : 'ink'}
+          color={
+            digest?.repair !== 'whole' && ['blocked', 'urgent', 'repair'].includes(worst ?? '')
+              ? 'signalInk'
+              : 'ink'
+          }
         >
-          {worst ? verdictWords[worst] : '…'}
+          {digest?.repair === 'whole'
+            ? 'Repaired'
+            : digest?.repair === 'part'
+              ? 'Partly repaired'
+              : worst
+                ? verdictWords[worst]
+                : '…'}
         </Text>
         <Box fontSize="14px" color="soft">
           <Text>{digest ? missingOf(digest) : row.fresh ? 'cannot be worked out' : 'being worked out'}</Text>

@@ -9,6 +9,7 @@ import { useJobContext } from '../shell/job-layout';
 import { fileName } from '../shell/save';
 import { WorkingOut } from '../shell/working-out';
 import { Shopping } from './shopping';
+import { WetOutClock } from './wet-out';
 import { withoutEmpty } from '../shell/without-empty';
 import { NumberCell } from '../site/cells';
 
@@ -151,6 +152,11 @@ export function LengthsView() {
                   ]
                 : [],
             )}
+            <Flex direction="column" gap="2" mt="3" align="flex-start">
+              {liners.map(({ id: liner, working }) =>
+                working ? <WetOutClock key={liner} jobId={id} liner={liner} working={working} /> : null,
+              )}
+            </Flex>
             <Text mt="3" borderLeft="5px solid" borderColor="signal" pl="3">
               Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks
               before wetting it out.

@@ -100,10 +100,13 @@ function Way({
       display="grid"
       gridRow={{ md: `1 / span ${rows}` }}
       gridTemplateRows={{ md: 'subgrid' }}
-      borderX={{ base: 'none', md: chosen ? '1.5px solid' : '1.5px solid transparent' }}
-      borderColor={{ md: chosen ? 'ink' : 'transparent' }}
       bg={chosen ? 'sheet' : undefined}
-      borderTop={{ base: '6px solid' }}
+      borderLeftWidth={{ base: 0, md: '1.5px' }}
+      borderRightWidth={{ base: 0, md: '1.5px' }}
+      borderTopWidth="6px"
+      borderStyle="solid"
+      borderBottomWidth={0}
+      borderInlineColor={chosen ? 'ink' : 'transparent'}
       borderTopColor={chosen ? 'signal' : { base: 'rule', md: 'transparent' }}
     >
       {onChoose ? (

@@ -46,11 +46,13 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
       {way.options.map((option) => (
         <Flex key={`${option.line} ${option.finding}`} justify="space-between" align="center" gap="3">
           <Text>
-            {option.what} <strong>+{money(option.adds, currency)}</strong>
+            {option.what.charAt(0).toUpperCase() + option.what.slice(1)}{' '}
+            <strong>+{money(option.adds, currency)}</strong>
           </Text>
           <Press
             type="button"
             px="3"
+            flexShrink={0}
             onClick={() => {
               cure(option.line, (old) => [...old, option.finding]);
             }}

@@ -8,7 +8,7 @@ export function PriceLines({ way, currency }: { way: OfferWay; currency: string 
   return (
     <>
       {way.priceLines.map((line, i) => (
-        <Flex key={i} justify="space-between" gap="3" py="0.5">
+        <Flex key={i} justify="space-between" align="baseline" gap="3" py="0.5">
           {line.working.length > 0 ? (
             <OpenFigure
               figure={{ value: line.quantity, unit: line.unit, steps: line.working }}

@@ -45,7 +45,7 @@ const Tab = chakra(NavLink, {
   base: {
     display: 'flex',
     alignItems: 'center',
-    px: '3',
+    px: '2.5',
     fontFamily: 'heading',
     fontWeight: 600,
     color: 'soft',

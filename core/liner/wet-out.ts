@@ -1,0 +1,24 @@
+import type { WorkingTime } from './working-time.js';
+
+/** Where a liner stands so many minutes after its resin was mixed. */
+export interface WetOut {
+  /** Until the resin can no longer be worked, min; below 0 once that is past. */
+  readonly left_min: number;
+  /** Until putting in must have begun to be done in time, min; below 0 once that is past. */
+  readonly startWithin_min: number;
+  readonly say: 'in-time' | 'put-in-now' | 'too-late';
+}
+
+/** Counts down from the moment the resin was mixed. Times in minutes. */
+export function wetOutAfter(
+  { potLife, insertion }: Pick<WorkingTime, 'potLife' | 'insertion'>,
+  elapsed_min: number,
+): WetOut {
+  const left_min = potLife.value - elapsed_min;
+  const startWithin_min = left_min - insertion.value;
+  return {
+    left_min,
+    startWithin_min,
+    say: left_min <= 0 ? 'too-late' : startWithin_min <= 0 ? 'put-in-now' : 'in-time',
+  };
+}

@@ -1,0 +1,118 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import { useEffect, useState } from 'react';
+import { wetOutAfter, type WetOut } from '../../core/liner/wet-out.js';
+import type { WorkingTime } from '../../core/liner/working-time.js';
+import { Press } from '../shell/controls';
+
+const minute_ms = 60_000;
+const words: Record<WetOut['say'], string> = {
+  'in-time': 'In time',
+  'put-in-now': 'Put it in now, or not at all',
+  'too-late': 'Past its time: do not put it in',
+};
+
+/** 12:04 as minutes and seconds. */
+function clock(minutes: number): string {
+  const seconds = Math.max(0, Math.floor(minutes * 60));
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+/** Counts a liner's resin down from the moment it is mixed; the moment is kept in this browser over a reload. */
+export function WetOutClock({
+  jobId,
+  liner,
+  working,
+}: {
+  jobId: string;
+  liner: string;
+  working: WorkingTime;
+}) {
+  const key = `open-trench-wet-out ${jobId} ${liner}`;
+  const [mixedAt, setMixedAt] = useState(() => readMoment(key));
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    if (mixedAt === undefined) return undefined;
+    const timer = setInterval(() => {
+      setNow(Date.now());
+    }, 500);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [mixedAt]);
+  const set = (moment: number | undefined) => {
+    setMixedAt(moment);
+    setNow(Date.now());
+    try {
+      if (moment === undefined) localStorage.removeItem(key);
+      else localStorage.setItem(key, String(moment));
+    } catch {
+      // Without storage it counts as long as the page is open.
+    }
+  };
+  if (mixedAt === undefined) {
+    return (
+      <Press
+        type="button"
+        onClick={() => {
+          set(Date.now());
+        }}
+      >
+        {liner}: resin mixed now, count down
+      </Press>
+    );
+  }
+  const wetOut = wetOutAfter(working, Math.max(0, now - mixedAt) / minute_ms);
+  const startBy = mixedAt + (working.potLife.value - working.insertion.value) * minute_ms;
+  const late = wetOut.say !== 'in-time';
+  return (
+    <Flex
+      gap="5"
+      align="center"
+      wrap="wrap"
+      border="1.5px solid"
+      borderColor={late ? 'signal' : 'ink'}
+      bg="sheet"
+      px="4"
+      py="2"
+      data-testid={`wet-out-${liner}`}
+    >
+      <Text
+        fontFamily="heading"
+        fontWeight={800}
+        fontSize="34px"
+        lineHeight="1"
+        color={late ? 'signalInk' : 'ink'}
+      >
+        {clock(wetOut.left_min)}
+      </Text>
+      <Box flex="1" minWidth="200px">
+        <Text fontWeight={700} color={late ? 'signalInk' : 'ink'} role="status">
+          {liner}: {words[wetOut.say]}
+        </Text>
+        <Text color="soft" fontSize="14px">
+          mixed at {format(mixedAt, 'HH:mm')}; begin to put in by {format(startBy, 'HH:mm')}
+          {wetOut.startWithin_min > 0 ? `, in ${clock(wetOut.startWithin_min)}` : ''}
+        </Text>
+      </Box>
+      <Press
+        type="button"
+        look="quiet"
+        onClick={() => {
+          set(undefined);
+        }}
+      >
+        Stop the clock
+      </Press>
+    </Flex>
+  );
+}
+
+function readMoment(key: string): number | undefined {
+  try {
+    const kept = Number(localStorage.getItem(key) ?? Number.NaN);
+    return Number.isFinite(kept) ? kept : undefined;
+  } catch {
+    return undefined;
+  }
+}
