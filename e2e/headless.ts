@@ -26,3 +26,13 @@ export async function scopeOfJob(page: Page, url: string, id: string, file: stri
   writeFileSync(file, JSON.stringify(await jobOf(page, url, id)));
   return scopeOfFile(file);
 }
+
+/** The job of a title as the server has it; the newest where several bear it. */
+export async function jobTitled(page: Page, url: string, title: string | RegExp): Promise<Job> {
+  const rows = (await (await page.request.get(`${url}/api/jobs`)).json()) as { id: string; title: string }[];
+  const row = rows.find((each) =>
+    typeof title === 'string' ? each.title === title : title.test(each.title),
+  );
+  if (!row) throw new Error(`no job is called ${String(title)}`);
+  return jobOf(page, url, row.id);
+}

@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
 import { survey } from '../core/survey/survey.js';
-import type { Entry, Job } from '../core/job/schema.js';
+import type { Entry } from '../core/job/schema.js';
 import { pipes } from '../demo/reel/pipes.js';
+import { jobTitled } from './headless.js';
 import { say, tabTo } from './keyboard.js';
 import { expect, startServer, test } from './server.js';
 
@@ -111,8 +112,7 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
   await page.keyboard.press('Control+.');
   await say(page, '');
 
-  const [stored] = (await (await page.request.get(`${server.url}/api/jobs`)).json()) as [{ job: Job }];
-  const [line] = stored.job.lines;
+  const [line] = (await jobTitled(page, server.url, /./)).lines;
   if (!line) throw new Error('the job has a line');
   const solved = survey(line);
   const entries = line.runs.flatMap((run) => run.entries);
@@ -213,10 +213,9 @@ test('an awkward inspection goes in as it is spoken, without one invented number
   await expect(page.getByText(/to read from the video/)).toBeVisible();
   await expect(page.getByText('end not reached')).toBeVisible();
 
-  const jobs = (await (await page.request.get(`${server.url}/api/jobs`)).json()) as { job: Job }[];
-  const job = jobs.find(({ job: each }) => each.title === '31 Weir Cottages')?.job;
+  const job = await jobTitled(page, server.url, '31 Weir Cottages');
   const said = new Set([63, 56, 20, 41, 30, 3, 42, 12, 10, 2, 6.5, 10.5]);
-  const entries = job?.lines[0]?.runs.flatMap((run) => run.entries) ?? [];
+  const entries = job.lines[0]?.runs.flatMap((run) => run.entries) ?? [];
   expect(entries).toHaveLength(8);
   expect(numbersIn(entries).filter((number) => !said.has(number))).toEqual([]);
   expect(entries.filter((entry) => entry.kind === 'stop')).toMatchObject([{ reading_ft: 42, why: 'roots' }]);

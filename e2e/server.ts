@@ -17,8 +17,10 @@ export interface RunningServer {
   start(): Promise<void>;
 }
 
-export async function startServer(demo: 'demo' | 'none'): Promise<RunningServer & { stop(): Promise<void> }> {
-  const folder = mkdtempSync(join(tmpdir(), 'open-trench-e2e-'));
+export async function startServer(
+  demo: 'demo' | 'none',
+  folder = mkdtempSync(join(tmpdir(), 'open-trench-e2e-')),
+): Promise<RunningServer & { stop(): Promise<void> }> {
   const port = await freePort();
   let child: ChildProcess | undefined;
   const start = async () => {

@@ -1,11 +1,11 @@
-// Benchmarks, as ratios in one run. `npm run bench` runs all; `npm run bench -- sheet` one.
+// Benchmarks, as ratios in one run. `npm run bench` runs all; `npm run bench -- sheet` one. `seed` only fills a folder.
 import { build } from 'esbuild';
 import { install, root } from './setup.mjs';
 
 install();
 const asked = process.argv.slice(2);
-const names = asked.length > 0 ? asked : ['scope', 'sheet'];
-if (names.includes('sheet')) await import('./build.mjs');
+const names = asked.length > 0 ? asked : ['scope', 'sheet', 'list'];
+if (names.includes('sheet') || names.includes('list')) await import('./build.mjs');
 for (const name of names) {
   await build({
     absWorkingDir: root,

@@ -1,8 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono, type Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
-import { secureHeaders } from 'hono/secure-headers';
 import { HTTPException } from 'hono/http-exception';
 import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
@@ -15,6 +13,8 @@ import type { Offer } from '../core/offer/offer.js';
 import type { Digests } from './digests.js';
 import type { FirmStore } from './firm.js';
 import type { Photos } from './photos.js';
+import { offersOn, photoAnswer } from './offers.js';
+import { securely, servePages } from './pages.js';
 import { problem } from './problem.js';
 import type { ReelLink } from './reel.js';
 import type { Shares } from './shares.js';
@@ -24,7 +24,6 @@ const mostBody_bytes = 20 * 1024 * 1024;
 const mostEdits = 500;
 const mostHistory = 1000;
 const mostReelLine = 200;
-const closedLink = 'This link is not open. Ask whoever sent it for a new one';
 /** Often enough that a lost connection is noticed and a proxy does not close it, ms. */
 const keepAlive_ms = 20_000;
 
@@ -40,9 +39,6 @@ const editsSchema = z.strictObject({
   edits: z.array(editSchema).min(1).max(mostEdits),
 });
 
-/** The empty string's hash: emotion's placeholder style tag, the only inline style there is. */
-const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
-
 /** What the server keeps and is connected to. */
 export interface Parts {
   readonly store: Store;
@@ -52,12 +48,18 @@ export interface Parts {
   /** Works an offer out, beside the requests. */
   readonly offerOf: (job: Job, firm: Firm, today: Day) => Promise<Offer>;
   readonly photos: Photos;
+  /** Where customers reach their pages from outside, such as https://offers.example.com; undefined: here only. */
+  readonly customersAt?: string | undefined;
   readonly reel?: ReelLink | undefined;
 }
 
 /** The interface of the server: jobs in the open file's own words, changed by edits. */
-function apiOn({ store, firm, digests, shares, offerOf, photos, reel }: Parts, wake: () => void) {
+function apiOn(
+  { store, firm, digests, shares, offerOf, photos, reel, customersAt }: Parts,
+  wake: () => void,
+) {
   return new Hono()
+    .route('/offers', offersOn({ shares, photos, offerOf }))
     .get('/jobs', async (c) => c.json(await digests.list()))
     .post('/jobs', async (c) => {
       const value = await bodyOf(c);
@@ -81,33 +83,13 @@ function apiOn({ store, firm, digests, shares, offerOf, photos, reel }: Parts, w
       if (!stored) return problem(c, 404, 'No such job');
       const on = new Date().toISOString().slice(0, 10);
       const made = await shares.make(stored.id, { on, job: stored.job, firm: await firm.read() });
-      return c.json(made, 201);
+      return c.json({ ...made, base: customersAt }, 201);
     })
     .delete('/jobs/:id/shares/:share', async (c) =>
       (await shares.close(c.req.param('id'), c.req.param('share')))
         ? c.body(null, 204)
         : problem(c, 404, 'No such open link'),
     )
-    .get('/offers/:secret', async (c) => {
-      const shared = await shares.open(c.req.param('secret'));
-      if (!shared) return problem(c, 404, closedLink);
-      c.header('cache-control', 'no-store');
-      const offer = await offerOf(shared.job, shared.firm, shared.on);
-      // The customer sees prices; how the firm comes to them stays with the firm.
-      const ways = offer.ways.map((way) => ({
-        ...way,
-        priceLines: way.priceLines.map((line) => ({ ...line, working: [] })),
-      }));
-      return c.json({ ...offer, ways } satisfies Offer);
-    })
-    .get('/offers/:secret/photos/:name', async (c) => {
-      const shared = await shares.open(c.req.param('secret'));
-      const name = c.req.param('name');
-      const shown = shared?.job.lines.some((line) =>
-        line.runs.some((run) => run.entries.some(({ photos: own }) => own?.includes(name))),
-      );
-      return shown ? photoAnswer(c, photos, name) : problem(c, 404, 'No such photo');
-    })
     .get('/firm', async (c) => c.json(await firm.read()))
     .put('/firm', async (c) => {
       const value = await bodyOf(c);
@@ -149,15 +131,6 @@ function apiOn({ store, firm, digests, shares, offerOf, photos, reel }: Parts, w
 }
 
 export type Api = ReturnType<typeof apiOn>;
-
-async function photoAnswer(c: Context, photos: Photos, name: string): Promise<Response> {
-  const photo = await photos.read(name);
-  if (!photo) return problem(c, 404, 'No such photo');
-  c.header('content-type', photo.type);
-  c.header('x-content-type-options', 'nosniff');
-  c.header('cache-control', 'private, max-age=31536000, immutable');
-  return c.body(photo.bytes);
-}
 
 const device = (c: Context) => (c.req.header('x-device') ?? 'unknown').slice(0, 80);
 
@@ -211,29 +184,7 @@ function events(
 /** The whole application: the interface under /api, the built pages under everything else. */
 export function appOn(parts: Parts, options: { log: (error: unknown) => void; pages?: string }) {
   const app = new Hono();
-  app.use(
-    secureHeaders({
-      contentSecurityPolicy: {
-        defaultSrc: ["'none'"],
-        // Documents are laid out by a WebAssembly module that ships with the pages.
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        styleSrc: ["'self'", emptyStyle],
-        fontSrc: ["'self'"],
-        imgSrc: ["'self'", 'blob:', 'data:'],
-        mediaSrc: ["'self'", 'blob:'],
-        connectSrc: ["'self'", 'data:'],
-        workerSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        baseUri: ["'none'"],
-        formAction: ["'none'"],
-        frameAncestors: ["'none'"],
-      },
-      // Served over plain HTTP to this machine only.
-      strictTransportSecurity: false,
-      crossOriginResourcePolicy: 'same-origin',
-      referrerPolicy: 'no-referrer',
-    }),
-  );
+  app.use(securely);
   app.use('/api/*', sameSite);
   app.use(
     '/api/*',
@@ -282,26 +233,4 @@ async function bodyOf(c: Context): Promise<{ value: unknown } | { refused: Respo
       }),
     };
   }
-}
-
-/** Files by their own names; any other address is a view of the one page, but a missing asset is a 404. */
-function servePages(app: Hono, root: string): void {
-  const files = serveStatic({
-    root,
-    onFound: (path, c) => {
-      c.header('cache-control', path.includes('assets') ? 'public, max-age=31536000, immutable' : 'no-cache');
-    },
-  });
-  app.use('/*', files);
-  app.get('/assets/*', (c) => c.text('No such file', 404));
-  app.get(
-    '/*',
-    serveStatic({
-      root,
-      path: 'index.html',
-      onFound: (_, c) => {
-        c.header('cache-control', 'no-cache');
-      },
-    }),
-  );
 }

@@ -3,11 +3,12 @@ import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
 import pino from 'pino';
-import { appOn } from './app.js';
+import { appOn, type Parts } from './app.js';
 import { openDatabase } from './database.js';
 import { digestsOn } from './digests.js';
 import { firmOn } from './firm.js';
 import { FolderTaken } from './lock.js';
+import { customersApp } from './offers.js';
 import { photosIn, type Photos } from './photos.js';
 import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
 import { sharesOn } from './shares.js';
@@ -18,6 +19,11 @@ const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2)
 const root = resolve(import.meta.dirname, '..');
 const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
 const port = Number(process.env.PORT ?? 4870);
+/** Where customers read their offers from outside; nobody listens without it. */
+const customerPort =
+  process.env.OPEN_TRENCH_CUSTOMER_PORT === undefined
+    ? undefined
+    : Number(process.env.OPEN_TRENCH_CUSTOMER_PORT);
 
 async function main(): Promise<void> {
   mkdirSync(folder, { recursive: true });
@@ -42,35 +48,39 @@ async function main(): Promise<void> {
     program: createHash('sha256').update(readFileSync(workerPath)).digest('hex').slice(0, 12),
     log: logError,
   });
-  const app = appOn(
-    {
-      store,
-      firm,
-      digests,
-      shares: sharesOn(opened.db),
-      offerOf: (job, under, today) => bench.work.offerOf(job, under, today),
-      photos,
-      reel,
-    },
-    {
-      log: logError,
-      pages: join(root, 'dist', 'web'),
-    },
-  );
+  const pages = join(root, 'dist', 'web');
+  const forCustomers = {
+    shares: sharesOn(opened.db),
+    offerOf: (...asked: Parameters<Parts['offerOf']>) => bench.work.offerOf(...asked),
+    photos,
+  };
+  const customersAt = process.env.OPEN_TRENCH_CUSTOMER_URL;
+  const app = appOn({ ...forCustomers, store, firm, digests, reel, customersAt }, { log: logError, pages });
   const server = serve({ fetch: app.fetch, hostname: '127.0.0.1', port }, ({ port: open }) => {
     process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
     digests.wake().catch(logError);
   });
-  server.on('error', (error: NodeJS.ErrnoException) => {
+  const fail = (taken: number, variable: string) => (error: NodeJS.ErrnoException) => {
     process.stderr.write(
       error.code === 'EADDRINUSE'
-        ? `Port ${port} is taken. Give another one: PORT=${port + 1} npm start\n`
+        ? `Port ${taken} is taken. Give another one: ${variable}=${taken + 1} npm start\n`
         : `${error.message}\n`,
     );
     process.exit(1);
-  });
+  };
+  server.on('error', fail(port, 'PORT'));
+  const customers =
+    customerPort === undefined
+      ? undefined
+      : serve({
+          fetch: customersApp(forCustomers, pages, logError).fetch,
+          hostname: process.env.OPEN_TRENCH_CUSTOMER_HOST ?? '0.0.0.0',
+          port: customerPort,
+        });
+  customers?.on('error', fail(customerPort ?? 0, 'OPEN_TRENCH_CUSTOMER_PORT'));
   const stop = () => {
     server.close();
+    customers?.close();
     reel?.close();
     if ('closeAllConnections' in server) server.closeAllConnections();
     void bench.close();

@@ -28,7 +28,7 @@ void openOutbox((stored) => {
   takeStored(client, stored);
 });
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
-  void navigator.serviceWorker.register('/sw.js').then(async () => {
+  const kept = navigator.serviceWorker.register('/sw.js').then(async () => {
     const worker = (await navigator.serviceWorker.ready).active;
     const loaded = performance
       .getEntriesByType('resource')
@@ -36,6 +36,8 @@ if ('serviceWorker' in navigator && import.meta.env.PROD) {
       .filter(({ origin, pathname }) => origin === location.origin && pathname.startsWith('/assets/'));
     worker?.postMessage(['/', ...new Set(loaded.map(({ pathname }) => pathname))]);
   });
+  // Where pages are not kept, they are fetched each time.
+  kept.catch(() => undefined);
 }
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

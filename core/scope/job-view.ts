@@ -1,3 +1,4 @@
+import { condition } from '../condition/condition.js';
 import { methodsOf } from '../condition/grade-table.js';
 import type { Figure } from '../figure.js';
 import { fallsOf, type Fall } from '../grade/fall.js';
@@ -6,10 +7,10 @@ import type { Entry, Job, Pin } from '../job/schema.js';
 import type { FindingKind, Grade, Method, OwnerKind, PointKind, SurfaceKind } from '../job/vocabulary.js';
 import type { GroundPlace } from '../line/course.js';
 import { subtract, type Interval } from '../line/intervals.js';
-import { resolveStretch } from '../line/model.js';
+import { lineModel, resolveStretch, type LineModel } from '../line/model.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import type { ClockRange } from '../survey/clock.js';
-import type { Placed } from '../survey/survey.js';
+import { frameOf, type Frame, type Placed, type Survey } from '../survey/survey.js';
 import { proofOf, type Proof } from '../offer/proof.js';
 import { readyJob, scopeOf, type Scope, type ScopeDepth } from './scope.js';
 import type { ScopedLine } from './way.js';
@@ -49,12 +50,17 @@ export interface LineView extends Interval {
   /** What of the findings can be shown, worst first. */
   readonly proof: readonly Proof[];
   readonly rows: readonly RowView[];
+  /** Rows of an older look and of the look after the repair, which lie on the line by their own readings alone. */
+  readonly otherLooks: Readonly<Record<OtherFrame, readonly RowView[]>>;
   readonly untied: readonly { run: string; wouldTie: string }[];
   /** Things with a station, from upstream, for reading ± anywhere. */
   readonly things: readonly { station_ft: number; plusMinus_ft: number }[];
   /** Each tied run's counter: station = access + direction × (scale × reading − zero). */
   readonly counters: Readonly<Record<string, CounterView>>;
 }
+
+type OtherFrame = Exclude<Frame, 'scope'>;
+const otherFrames: readonly OtherFrame[] = ['earlier', 'after-repair'];
 
 export interface CounterView {
   readonly access_ft: number;
@@ -133,16 +139,32 @@ export function jobView(job: Job, depth: ScopeDepth): JobView {
 
 type Join = NonNullable<PointView['joinedBy']> & { readonly onto: NonNullable<PointView['onto']> };
 
-function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[]): LineView {
-  const { model, condition } = line;
-  const { survey: solved, extent, profile } = model;
-  const figureOf = (placed: Placed): Figure =>
+const figureOn =
+  (solved: Survey) =>
+  (placed: Placed): Figure =>
     solved.stationFigure(placed.key) ?? {
       value: placed.station_ft,
       unit: 'ft',
       plusMinus: placed.plusMinus_ft,
       steps: [],
     };
+
+/** A look that makes no scope, laid out by its own readings; undefined where the line has none. */
+function otherLook({ line }: LineModel, frame: OtherFrame, rules: Rules): LookedAt | undefined {
+  if (!line.runs.some(({ stage }) => frameOf(stage) === frame)) return undefined;
+  const model = lineModel(line, rules, frame);
+  return { model, condition: condition(model, rules) };
+}
+
+function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[]): LineView {
+  const { model, condition } = line;
+  const { survey: solved, extent, profile } = model;
+  const figureOf = figureOn(solved);
+  const looks = otherFrames.map((frame) => otherLook(model, frame, rules));
+  const rowsIn = (frame: OtherFrame) => {
+    const look = looks[otherFrames.indexOf(frame)];
+    return look ? rowsOf(look, figureOn(look.model.survey)) : [];
+  };
   const bare = subtract([extent], model.surfaces).map((each) => ({
     ...each,
     kind: assumedSurface,
@@ -220,14 +242,19 @@ function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[]): LineV
     })),
     proof: proofOf(line),
     rows: rowsOf(line, figureOf),
-    untied: solved.untied.map(({ run, wouldTie }) => ({ run: run.id, wouldTie })),
+    otherLooks: { earlier: rowsIn('earlier'), 'after-repair': rowsIn('after-repair') },
+    untied: [model, ...looks.flatMap((look) => look?.model ?? [])].flatMap(({ survey }) =>
+      survey.untied.map(({ run, wouldTie }) => ({ run: run.id, wouldTie })),
+    ),
     things: [...solved.placed.values()]
       .map(({ station_ft, plusMinus_ft }) => ({ station_ft, plusMinus_ft }))
       .sort((a, b) => a.station_ft - b.station_ft),
     counters: Object.fromEntries(
       model.line.runs.flatMap((run) => {
-        const counter = solved.counter(run);
-        const access = solved.point(run.access);
+        const own =
+          looks[otherFrames.findIndex((frame) => frame === frameOf(run.stage))]?.model.survey ?? solved;
+        const counter = own.counter(run);
+        const access = own.point(run.access);
         const direction = run.direction === 'downstream' ? 1 : -1;
         return counter && access
           ? [[run.id, { ...counter, access_ft: access.station_ft, direction } satisfies CounterView]]
@@ -249,8 +276,11 @@ const readingsOf = (placed: Placed): ReadingView[] =>
     video_s: reading.entry.video_s,
   }));
 
+/** A line laid out and graded, as the runs of one frame saw it. */
+type LookedAt = Pick<ScopedLine, 'model' | 'condition'>;
+
 /** Log rows from the far end back, as the pull back meets them; the same thing read twice is one row. */
-function rowsOf({ model, condition }: ScopedLine, figureOf: (placed: Placed) => Figure): RowView[] {
+function rowsOf({ model, condition }: LookedAt, figureOf: (placed: Placed) => Figure): RowView[] {
   const graded = new Map(condition.findings.map((finding) => [finding.id, finding]));
   const rows = new Map<string, RowView>();
   const atReading = new Map<string, string>();

@@ -67,7 +67,10 @@ export function useShares(job: string) {
     }),
     make: useMutation({
       mutationFn: () =>
-        post<{ share: Share; secret: string }>(`/api/jobs/${encodeURIComponent(job)}/shares`, {}),
+        post<{ share: Share; secret: string; base?: string }>(
+          `/api/jobs/${encodeURIComponent(job)}/shares`,
+          {},
+        ),
       onSuccess: again,
     }),
     close: useMutation({

@@ -70,13 +70,13 @@ export function JobList() {
   };
   return (
     <Flex direction="column" minHeight="100%" {...drop.getRootProps()}>
-      <input {...drop.getInputProps({ 'aria-label': 'Job files', accept: '.json,application/json' })} />
       <Header>
         <Box flex="1" />
         <ToFirm to="/due">What is due</ToFirm>
         <ToFirm to="/firm">Firm: rates and rules</ToFirm>
       </Header>
       <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
+        <input {...drop.getInputProps({ 'aria-label': 'Job files', accept: '.json,application/json' })} />
         <Flex gap="3" align="flex-end" wrap="wrap" mb="5">
           <Box flex="1" minWidth="220px">
             <Heading as="h1" fontSize="30px" lineHeight="1.1">

@@ -3,7 +3,8 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Point, Run } from '../../core/job/schema.js';
 import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.js';
 import { sayWhat } from '../../core/logline/say.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView, RowView } from '../../core/scope/job-view.js';
+import { frameOf } from '../../core/survey/survey.js';
 
 /** Readings of one thing on two passes lie about this close; what is further off is not offered as the same, ft. */
 const nearby_ft = 4;
@@ -47,6 +48,12 @@ export function contextOf(
   };
 }
 
+/** What is logged of the look that a run belongs to: the scope's runs together, an older look and the last one apart. */
+export function rowsOf(lineView: LineView, run: Pick<Run, 'stage'> | undefined): readonly RowView[] {
+  const frame = frameOf(run?.stage);
+  return frame === 'scope' ? lineView.rows : lineView.otherLooks[frame];
+}
+
 /** The nearest thing of the same kind already logged, read on another pass or by another run. */
 export function twinOf(
   draft: EntryDraft,
@@ -56,7 +63,7 @@ export function twinOf(
   if (!lineView || draft.reading_ft === undefined || draft.kind === 'point') return undefined;
   const at = counterOf(lineView, run.id)?.place(draft.reading_ft);
   if (at === undefined) return undefined;
-  const near = lineView.rows
+  const near = rowsOf(lineView, run)
     .filter(
       (row) =>
         row.station !== undefined &&

@@ -5,7 +5,7 @@ import type { Edit } from '../../core/job/edit.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayClock, sayWhat } from '../../core/logline/say.js';
-import type { LineView, ReadingView, RowView } from '../../core/scope/job-view.js';
+import type { ReadingView, RowView } from '../../core/scope/job-view.js';
 import type { Change } from '../api/jobs';
 import { OpenFigure } from '../figure/open-figure';
 import { Cap, Press } from '../shell/controls';
@@ -18,7 +18,8 @@ const Cell = chakra(TableCell, { base: { py: '2.5', px: '3' } });
 
 interface Props {
   readonly line: Line;
-  readonly lineView: LineView | undefined;
+  /** Undefined until the line is worked out. */
+  readonly rows: readonly RowView[] | undefined;
   readonly change: Change;
   /** Opens an entry in the typed line, to be written over. */
   readonly onChange: (entry: Entry) => void;
@@ -26,14 +27,14 @@ interface Props {
 }
 
 /** Everything that was read, from the far end back: where it lies, what it is, both readings side by side. */
-export function LogTable({ line, lineView, change, onChange, onSeek }: Props) {
-  if (!lineView)
+export function LogTable({ line, rows, change, onChange, onSeek }: Props) {
+  if (!rows)
     return (
       <Text p="4" color="soft">
         Working it out…
       </Text>
     );
-  if (lineView.rows.length === 0) {
+  if (rows.length === 0) {
     return (
       <Text p="4" color="soft">
         Nothing read yet. Push out to the main, then read on the way back: type the first reading above.
@@ -66,7 +67,7 @@ export function LogTable({ line, lineView, change, onChange, onSeek }: Props) {
         </tr>
       </chakra.thead>
       <tbody>
-        {lineView.rows.map((row) => (
+        {rows.map((row) => (
           <Row key={row.key} row={row} line={line} change={change} onChange={onChange} onSeek={onSeek} />
         ))}
       </tbody>
@@ -74,7 +75,7 @@ export function LogTable({ line, lineView, change, onChange, onSeek }: Props) {
   );
 }
 
-function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'lineView'> & { row: RowView }) {
+function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'rows'> & { row: RowView }) {
   const open = row.disagreement !== undefined && !row.disagreement.settled;
   const pointName = (id: string) => {
     const point = line.points.find((each) => each.id === id);

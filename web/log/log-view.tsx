@@ -10,7 +10,7 @@ import { AddPress } from '../shell/add-press';
 import { Cap, Press } from '../shell/controls';
 import { SaveReport } from '../documents/save-buttons';
 import { CsvPanel } from './csv-panel';
-import { freshIds } from './entries';
+import { freshIds, rowsOf } from './entries';
 import { LineStrip } from './line-strip';
 import { LogKeys } from './log-keys';
 import { LogTable, standing } from './log-table';
@@ -39,6 +39,7 @@ export function LogView() {
   const video = useRef<VideoHandle>(null);
   const reel = useReel(source === 'reel');
   const run = line.runs.find(({ id }) => id === chosenRun) ?? line.runs[0];
+  const rows = lineView && rowsOf(lineView, run);
   const runId = run?.id ?? '';
   const queue = toRead(line);
   const [wanted, setWanted] = useState(0);
@@ -81,7 +82,7 @@ export function LogView() {
     void change.say([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }]);
   };
   const settle = (stands: 'out' | 'back') => {
-    const row = lineView?.rows.find(({ disagreement }) => disagreement && !disagreement.settled);
+    const row = rows?.find(({ disagreement }) => disagreement && !disagreement.settled);
     const reading = row?.readings.findLast((each) => each.pass === stands);
     if (row && reading) void change.say(standing(line, row, reading));
   };
@@ -268,7 +269,7 @@ export function LogView() {
           )}
           <LogTable
             line={line}
-            lineView={lineView}
+            rows={rows}
             change={change}
             onChange={open}
             onSeek={(seconds) => video.current?.seek(seconds)}

@@ -39,8 +39,8 @@ export function LinksPart() {
         disabled={make.isPending}
         onClick={() => {
           make.mutate(undefined, {
-            onSuccess: ({ share, secret }) => {
-              setMade({ share: share.id, link: `${window.location.origin}/offer/${secret}` });
+            onSuccess: ({ share, secret, base = window.location.origin }) => {
+              setMade({ share: share.id, link: `${base}/offer/${secret}` });
             },
           });
         }}

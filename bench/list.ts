@@ -1,0 +1,100 @@
+import { chromium, type Page } from '@playwright/test';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startServer } from '../e2e/server.js';
+import { seedJobs } from './seed-jobs.js';
+
+/**
+ * The list with thousands of jobs against the same list with ten, in a real browser on the real server: opened, searched,
+ * narrowed. Prints ratios and shares of a second; nothing is asserted. SEED_JOBS says how many, 5000 without it.
+ */
+const many = Number(process.env.SEED_JOBS ?? 5000);
+const few = 10;
+const print = (text: string) => process.stdout.write(`${text}\n`);
+const median = (all: readonly number[]) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? 0;
+
+/** Milliseconds from doing something in the page to what it should show. */
+const until = (page: Page, act: string, shown: string) =>
+  page.evaluate(
+    async ([does, shows]) => {
+      const start = performance.now();
+      (0, eval)(does as string);
+      while (!(0, eval)(shows as string)) await new Promise((next) => requestAnimationFrame(next));
+      return performance.now() - start;
+    },
+    [act, shown] as const,
+  );
+
+interface Measured {
+  readonly opened_ms: number;
+  readonly searched_ms: number;
+  readonly narrowed_ms: number;
+  readonly workedOut_ms: number;
+}
+
+async function measure(count: number): Promise<Measured> {
+  const folder = mkdtempSync(join(tmpdir(), 'open-trench-list-'));
+  await seedJobs(folder, count);
+  const server = await startServer('none', folder);
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
+  });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const began = Date.now();
+    const pending = async () => {
+      const rows = (await (await page.request.get(`${server.url}/api/jobs`)).json()) as { fresh: boolean }[];
+      return rows.filter(({ fresh }) => !fresh).length;
+    };
+    while ((await pending()) > 0) await page.waitForTimeout(1000);
+    const workedOut_ms = Date.now() - began;
+    const [opened, searched, narrowed]: [number[], number[], number[]] = [[], [], []];
+    for (let i = 0; i < 5; i++) {
+      const start = Date.now();
+      await page.goto(server.url);
+      await page.getByRole('listitem').first().waitFor();
+      opened.push(Date.now() - start);
+      const field = `document.querySelector('#find')`;
+      const type = (text: string) =>
+        `Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(${field}, ${JSON.stringify(text)}); ${field}.dispatchEvent(new Event('input', { bubbles: true }))`;
+      searched.push(
+        await until(
+          page,
+          type('hollow roots clay'),
+          `document.querySelector('main').innerText.includes('No job matches') || [...document.querySelectorAll('li')].every((row) => row.innerText.includes('Hollow'))`,
+        ),
+      );
+      await until(page, type(''), `document.querySelectorAll('li').length >= ${Math.min(few, count)}`);
+      narrowed.push(
+        await until(
+          page,
+          `[...document.querySelectorAll('button')].find((each) => each.textContent === 'Due').click()`,
+          `document.querySelector('button[aria-pressed="true"]')`,
+        ),
+      );
+    }
+    return {
+      opened_ms: median(opened),
+      searched_ms: median(searched),
+      narrowed_ms: median(narrowed),
+      workedOut_ms,
+    };
+  } finally {
+    await browser.close();
+    await server.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+const [small, large] = [await measure(few), await measure(many)];
+const ratio = (key: keyof Measured) => (large[key] / Math.max(1, small[key])).toFixed(1);
+const ofSecond = (key: keyof Measured) => `${((100 * large[key]) / 1000).toFixed(0)} % of a second`;
+print(`${many} jobs against ${few}, medians of 5`);
+print(`list opened: ${ratio('opened_ms')} times as long, ${ofSecond('opened_ms')}`);
+print(`three words searched: ${ratio('searched_ms')} times as long, ${ofSecond('searched_ms')}`);
+print(`narrowed to what is due: ${ratio('narrowed_ms')} times as long, ${ofSecond('narrowed_ms')}`);
+print(
+  `worked out beside the requests after a start: ${((large.workedOut_ms / many / Math.max(1, small.workedOut_ms / few)) * 100).toFixed(0)} % of the time a job takes among ${few}`,
+);

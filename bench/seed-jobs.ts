@@ -1,0 +1,41 @@
+import { join, resolve } from 'node:path';
+import { randomJob, source } from '../core/scope/test/random-job.js';
+import type { Job } from '../core/job/schema.js';
+import { openDatabase } from '../server/database.js';
+import { storeOn } from '../server/store.js';
+
+const streets = ['Alder', 'Brook', 'Copse', 'Dell', 'Elm', 'Fern', 'Grove', 'Hollow', 'Ivy', 'Juniper'];
+const ways = ['Lane', 'Row', 'Close', 'Walk', 'Terrace', 'Rise'];
+const people = ['Adeyemi', 'Bianchi', 'Castillo', 'Dahl', 'Egerton', 'Fujimoto', 'Grieg', 'Haddad', 'Ivanko'];
+const reasons = ['backup', 'purchase', 'follow-up', 'planned'] as const;
+
+/** An invented job as a firm has thousands of: a house, a customer, a date, a line of 14 to 34 ft. */
+export function seedJob(number: number): Job {
+  const from = source(number);
+  const job = randomJob(number);
+  const address = `${1 + from.count(180)} ${from.pick(streets)} ${from.pick(ways)}`;
+  const on = `202${from.count(6)}-${String(1 + from.count(11)).padStart(2, '0')}-${String(1 + from.count(27)).padStart(2, '0')}`;
+  return {
+    ...job,
+    title: `${address}, ${number}`,
+    number: `J-${String(number).padStart(5, '0')}`,
+    inspectedOn: on,
+    reason: from.pick(reasons),
+    site: { address, customer: `${from.pick('ABCDEFGHJKLM'.split(''))}. ${from.pick(people)}` },
+    lines: job.lines.map((line) => ({ ...line, runs: line.runs.map((run) => ({ ...run, on })) })),
+  };
+}
+
+/** Puts so many invented jobs into a data folder that no server holds. */
+export async function seedJobs(folder: string, count: number): Promise<void> {
+  const opened = await openDatabase(folder, join(resolve(import.meta.dirname, '..'), 'server', 'migrations'));
+  try {
+    const store = storeOn(opened.db);
+    for (let number = 1; number <= count; number++) {
+      const written = await store.add(`seed-${number}`, seedJob(number), 'seed');
+      if (!('stored' in written)) throw new Error(`seed ${number}: ${JSON.stringify(written)}`);
+    }
+  } finally {
+    await opened.close();
+  }
+}

@@ -1,0 +1,44 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+
+/** What an independent reader finds in a document. */
+export interface ReadPdf {
+  readonly pages: readonly string[];
+  readonly text: string;
+  /** Every face that a page uses is in the file. */
+  readonly fontsEmbedded: boolean;
+}
+
+/** Reads a document back with another library than wrote it. */
+export async function readPdf(path: string): Promise<ReadPdf> {
+  const bytes = readFileSync(path);
+  const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
+  const pages: string[] = [];
+  for (let number = 1; number <= pdf.numPages; number++) {
+    const { items } = await (await pdf.getPage(number)).getTextContent();
+    pages.push(
+      items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join(' ')
+        .replace(/\s+/g, ' '),
+    );
+  }
+  // A face that is only named, and not in the file, has a simple type and no descriptor with a stream of glyphs.
+  const source = bytes.toString('latin1');
+  const types = [...source.matchAll(/\/Type \/Font\s*\/Subtype \/(\w+)/g)].map(([, type]) => type ?? '');
+  const streams = source.match(/\/FontFile[23]? /g) ?? [];
+  const descriptors = source.match(/\/Type \/FontDescriptor/g) ?? [];
+  const embedded =
+    types.length > 0 &&
+    types.every((type) => type === 'Type0' || type.startsWith('CIDFont')) &&
+    streams.length === descriptors.length;
+  return { pages, text: pages.join(' '), fontsEmbedded: embedded };
+}
+
+/** Presses a button that hands over a file, and keeps the file at `path`. */
+export async function saveBy(page: Page, button: string | RegExp, path: string): Promise<void> {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: button }).click();
+  await (await download).saveAs(path);
+}
