@@ -192,6 +192,9 @@ export function LogView() {
         )}
         <LogKeys reel={source === 'reel'} video={source === 'video'} />
         <Warnings warnings={warnings} />
+        <Box mt="4">
+          <SaveReport />
+        </Box>
       </Box>
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
         <Flex align="stretch" borderBottom="1px solid" borderColor="rule" overflowX="auto" flexShrink={0}>
@@ -220,7 +223,6 @@ export function LogView() {
             Add a run
           </AddPress>
           {run && <CsvPanel line={line} run={run} change={change} />}
-          <SaveReport />
         </Flex>
         {adding && (
           <RunForm

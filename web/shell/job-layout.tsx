@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { History } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
-import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { NavLink, Outlet, useLocation, useOutletContext, useParams } from 'react-router';
 import type { JobView, LineView } from '../../core/scope/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import type { Job, Line } from '../../core/job/schema.js';
@@ -74,6 +74,12 @@ export function JobLayout() {
   useEffect(() => {
     if (job) document.title = `${job.title} · Open Trench`;
   }, [job]);
+  const views = useRef<HTMLDivElement>(null);
+  const { pathname } = useLocation();
+  useEffect(() => {
+    // On a narrow screen the views scroll sideways: the one that is open is brought into sight.
+    views.current?.querySelector('.active')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [pathname]);
   if (loadError instanceof Refused && loadError.status === 404)
     return <NotFound what="There is no such job" />;
   const line = job?.lines.find(({ id }) => id === lineId) ?? job?.lines[0];
@@ -102,7 +108,13 @@ export function JobLayout() {
               .join(' · ')}
           </Text>
         </Flex>
-        <Flex as="nav" aria-label="Views of this job" overflowX="auto" css={{ scrollbarWidth: 'none' }}>
+        <Flex
+          as="nav"
+          ref={views}
+          aria-label="Views of this job"
+          overflowX="auto"
+          css={{ scrollbarWidth: 'none' }}
+        >
           <Tab to="site">Site</Tab>
           <Tab to="log">Camera log</Tab>
           <Tab to="sheet">Sheet</Tab>
