@@ -1,0 +1,219 @@
+import { mkdtempSync, readFileSync, readdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { emptyFirm } from '../core/job/firm.js';
+import type { Job } from '../core/job/schema.js';
+import { offerOf, type Offer } from '../core/offer/offer.js';
+import { digestOf } from '../core/scope/digest.js';
+import { readJob } from '../core/job/read.js';
+import { appOn } from './app.js';
+import { openDatabase, type OpenedDatabase } from './database.js';
+import { digestsOn, type Digests, type JobRow } from './digests.js';
+import { firmOn } from './firm.js';
+import { customersApp } from './offers.js';
+import { photosIn } from './photos.js';
+import type { Share } from './shares.js';
+import { sharesOn } from './shares.js';
+import { storeOn } from './store.js';
+
+// The real parts on a real PGlite folder; only the thread beside the requests is left out.
+const root = resolve(import.meta.dirname, '..');
+const folder = mkdtempSync(join(tmpdir(), 'open-trench-app-'));
+let opened: OpenedDatabase;
+let digests: Digests;
+let ask: (path: string, init?: RequestInit & { headers?: Record<string, string> }) => Promise<Response>;
+let askAsCustomer: (path: string, init?: RequestInit) => Promise<Response>;
+const logged: unknown[] = [];
+
+const demo = (): Job => {
+  const read = readJob(JSON.parse(readFileSync(join(root, 'demo/jobs/3-alder-terrace.json'), 'utf8')));
+  if (!read.job) throw new Error('the demo job is sound');
+  return read.job;
+};
+
+beforeAll(async () => {
+  opened = await openDatabase(folder, join(root, 'server', 'migrations'));
+  const store = storeOn(opened.db);
+  const firm = firmOn(opened.db);
+  const photos = photosIn(join(folder, 'photos'));
+  const pictures = join(root, 'demo', 'photos');
+  for (const name of readdirSync(pictures)) await photos.keep(readFileSync(join(pictures, name)));
+  const log = (error: unknown) => {
+    logged.push(error);
+  };
+  digests = digestsOn({
+    db: opened.db,
+    store,
+    firm,
+    digestOf: (job, under) => Promise.resolve(digestOf(job, under)),
+    program: 'test',
+    log,
+  });
+  const forCustomers = {
+    shares: sharesOn(opened.db),
+    photos,
+    offerOf: (...asked: Parameters<typeof offerOf>) => Promise.resolve(offerOf(...asked)),
+  };
+  const app = appOn(
+    { ...forCustomers, store, firm, digests, customersAt: 'https://offers.invented.test' },
+    { log },
+  );
+  ask = (path, { headers, ...init } = {}) =>
+    Promise.resolve(
+      app.request(`http://127.0.0.1${path}`, { ...init, headers: { host: '127.0.0.1:4870', ...headers } }),
+    );
+  const customers = customersApp(forCustomers, 'dist/web', log);
+  askAsCustomer = (path, init) =>
+    Promise.resolve(customers.request(`https://offers.invented.test${path}`, init));
+}, 60_000);
+afterAll(async () => {
+  await digests.wake();
+  await opened.close();
+});
+
+const sendJson = (path: string, body: unknown, method = 'POST', headers: Record<string, string> = {}) =>
+  ask(path, {
+    method,
+    body: JSON.stringify(body),
+    headers: { 'content-type': 'application/json', ...headers },
+  });
+
+async function addDemo(): Promise<string> {
+  const answer = await sendJson('/api/jobs', demo());
+  expect(answer.status).toBe(201);
+  return ((await answer.json()) as { id: string }).id;
+}
+
+async function share(id: string) {
+  const answer = await sendJson(`/api/jobs/${id}/shares`, {});
+  expect(answer.status).toBe(201);
+  return (await answer.json()) as { share: Share; secret: string; base: string };
+}
+
+test('only this server’s own pages may ask: a foreign origin or host is turned away', async () => {
+  expect((await ask('/api/jobs')).status).toBe(200);
+  expect((await ask('/api/jobs', { headers: { host: 'evil.test' } })).status).toBe(403);
+  expect((await sendJson('/api/jobs', demo(), 'POST', { origin: 'http://evil.test' })).status).toBe(403);
+  expect((await sendJson('/api/jobs', demo(), 'POST', { origin: 'http://127.0.0.1:9999' })).status).toBe(403);
+  expect((await sendJson('/api/jobs', demo(), 'POST', { origin: 'http://127.0.0.1:4870' })).status).toBe(201);
+});
+
+// RFC 9457: problem details.
+test('what is wrong is answered as problem details, and nothing is written', async () => {
+  const count = async () => ((await (await ask('/api/jobs')).json()) as JobRow[]).length;
+  const before = await count();
+  for (const [body, status, says] of [
+    ['{', 400, 'not JSON'],
+    [JSON.stringify({ format: 'open-trench-job', version: 9 }), 422, 'version'],
+    [JSON.stringify({ ...demo(), accepted: { on: 'yesterday' } }), 422, 'accepted.on'],
+    [
+      JSON.stringify({ ...demo(), lines: demo().lines.map((line) => ({ ...line, alsoCure: ['x'] })) }),
+      422,
+      'alsoCure',
+    ],
+  ] as const) {
+    const answer = await ask('/api/jobs', { method: 'POST', body });
+    expect(answer.status).toBe(status);
+    expect(answer.headers.get('content-type')).toContain('application/problem+json');
+    expect(await answer.text()).toContain(says);
+  }
+  expect((await ask('/api/nothing')).status).toBe(404);
+  expect((await ask('/api/jobs/nobody')).status).toBe(404);
+  expect((await ask('/api/jobs/nobody/shares', { method: 'POST' })).status).toBe(404);
+  expect(await count()).toBe(before);
+});
+
+test('every answer forbids what the pages do not need', async () => {
+  const policy = (await ask('/api/jobs')).headers.get('content-security-policy') ?? '';
+  expect(policy).toContain("default-src 'none'");
+  expect(policy).toContain("frame-ancestors 'none'");
+  // Scripts of our own files only: neither inline nor evaluated.
+  expect(policy).not.toMatch(/script-src[^;]*'unsafe-(inline|eval)'/);
+  const outside = (await askAsCustomer('/api/offers/x')).headers;
+  expect(outside.get('content-security-policy')).toBe(policy);
+  expect(outside.get('referrer-policy')).toBe('no-referrer');
+});
+
+test('the list tells of each job what was worked out of it, and follows a change', async () => {
+  const id = await addDemo();
+  await digests.wake();
+  const row = async () =>
+    ((await (await ask('/api/jobs')).json()) as JobRow[]).find((each) => each.id === id);
+  expect(await row()).toMatchObject({
+    title: '22 Alder Terrace',
+    customer: 'P. Lindqvist',
+    fresh: true,
+    digest: {
+      verdict: ['urgent', 'repair'],
+      methods: ['line'],
+      accepted: { on: '2026-03-27', total: demo().accepted?.total },
+      repair: 'whole',
+    },
+  });
+  // The list carries no sentence a row does not show.
+  expect(JSON.stringify((await row())?.digest?.due)).not.toContain('why');
+  const answer = await sendJson(`/api/jobs/${id}/edits`, {
+    sent: 'a-set-of-one',
+    edits: [{ kind: 'accepted', set: null }],
+  });
+  expect(answer.status).toBe(200);
+  await digests.wake();
+  const after = await row();
+  expect(after?.digest?.accepted).toBeUndefined();
+  expect(after?.digest?.repair).toBeUndefined();
+});
+
+test('a customer reads the offer behind a secret from outside, and nothing else', async () => {
+  const id = await addDemo();
+  const { secret, base, share: made } = await share(id);
+  expect(base).toBe('https://offers.invented.test');
+  const answer = await askAsCustomer(`/api/offers/${secret}`);
+  expect(answer.headers.get('cache-control')).toBe('no-store');
+  const offer = (await answer.json()) as Offer;
+  const own = offerOf(demo(), emptyFirm, offer.on);
+  expect(offer.ways.map(({ total }) => total)).toEqual(own.ways.map(({ total }) => total));
+  // The sums behind the rates, the log and the notes stay with the firm.
+  expect(offer.ways.flatMap(({ priceLines }) => priceLines.flatMap(({ working }) => working))).toEqual([]);
+  expect(JSON.stringify(offer)).not.toMatch(/complaint|"runs"|groundwater/);
+
+  for (const path of ['/api/jobs', `/api/jobs/${id}`, '/api/firm', `/api/jobs/${id}/shares`, '/api/reel']) {
+    for (const method of ['GET', 'POST', 'PUT', 'DELETE']) {
+      expect((await askAsCustomer(path, { method })).status).toBe(404);
+    }
+  }
+  expect((await askAsCustomer(`/api/offers/${secret}`, { method: 'DELETE' })).status).toBe(404);
+
+  // Photos of this offer, by its secret; not others, and not without it.
+  const [photo] = offer.proof.flatMap(({ photos }) => photos);
+  expect((await askAsCustomer(`/api/offers/${secret}/photos/${photo ?? ''}`)).status).toBe(200);
+  expect((await askAsCustomer(`/api/offers/wrong/photos/${photo ?? ''}`)).status).toBe(404);
+  expect((await askAsCustomer(`/api/offers/${secret}/photos/${'0'.repeat(64)}.jpg`)).status).toBe(404);
+  expect((await askAsCustomer(`/api/offers/${secret}/photos/..%2f..%2fpackage.json`)).status).toBe(404);
+
+  expect((await ask(`/api/jobs/${id}/shares/${made.id}`, { method: 'DELETE' })).status).toBe(204);
+  const closed = await askAsCustomer(`/api/offers/${secret}`);
+  expect(closed.status).toBe(404);
+  expect(await closed.text()).toContain('not open');
+  expect((await ask(`/api/jobs/${id}/shares/${made.id}`, { method: 'DELETE' })).status).toBe(404);
+});
+
+test('the firm is refused with the path of each fault', async () => {
+  const bad = await sendJson(
+    '/api/firm',
+    {
+      was: emptyFirm,
+      set: { ...emptyFirm, validity_days: 0, rules: { findings: { offset: { bounds: [3, 2, 1] } } } },
+    },
+    'PUT',
+  );
+  expect(bad.status).toBe(422);
+  expect(await bad.text()).toContain('validity_days');
+  const unordered = await sendJson(
+    '/api/firm',
+    { was: emptyFirm, set: { ...emptyFirm, rules: { findings: { offset: { bounds: [3, 2, 1] } } } } },
+    'PUT',
+  );
+  expect(unordered.status).toBe(422);
+  expect(await unordered.text()).toContain('rules.findings.offset.bounds');
+  expect(logged).toEqual([]);
+});
