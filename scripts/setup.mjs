@@ -67,10 +67,7 @@ export const buildCli = () =>
 
 export const buildServer = () =>
   unlessFresh('server', ['core', 'server'], join(root, 'dist/server.mjs'), () =>
-    Promise.all([
-      bundle('server/main.ts', 'dist/server.mjs'),
-      bundle('server/worker.ts', 'dist/worker.mjs'),
-    ]),
+    Promise.all([bundle('server/main.ts', 'dist/server.mjs'), bundle('server/worker.ts', 'dist/worker.mjs')]),
   );
 
 export const buildReel = () =>

@@ -21,7 +21,7 @@ const root = resolve(import.meta.dirname, '..');
 const folder = mkdtempSync(join(tmpdir(), 'open-trench-app-'));
 let opened: OpenedDatabase;
 let digests: Digests;
-let ask: (path: string, init?: RequestInit & { headers?: Record<string, string> }) => Promise<Response>;
+let ask: (path: string, init?: RequestInit) => Promise<Response>;
 let askAsCustomer: (path: string, init?: RequestInit) => Promise<Response>;
 const logged: unknown[] = [];
 
@@ -58,10 +58,11 @@ beforeAll(async () => {
     { ...forCustomers, store, firm, digests, customersAt: 'https://offers.invented.test' },
     { log },
   );
-  ask = (path, { headers, ...init } = {}) =>
-    Promise.resolve(
-      app.request(`http://127.0.0.1${path}`, { ...init, headers: { host: '127.0.0.1:4870', ...headers } }),
-    );
+  ask = (path, init = {}) => {
+    const headers = new Headers(init.headers);
+    if (!headers.has('host')) headers.set('host', '127.0.0.1:4870');
+    return Promise.resolve(app.request(`http://127.0.0.1${path}`, { ...init, headers }));
+  };
   const customers = customersApp(forCustomers, 'dist/web', log);
   askAsCustomer = (path, init) =>
     Promise.resolve(customers.request(`https://offers.invented.test${path}`, init));

@@ -152,7 +152,7 @@ function judge(
   if (was !== undefined && is !== undefined && tolerance !== undefined && Math.abs(is - was) > tolerance) {
     return {
       is: is > was ? 'worse' : 'better',
-      why: `${was.toFixed(1)} then, ${is.toFixed(1)} now; ${matched}`,
+      why: `${plain(was, 1)}${unit} then, ${plain(is, 1)}${unit} now; ${matched}`,
     };
   }
   return { is: 'same', why: matched };

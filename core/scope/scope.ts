@@ -5,7 +5,7 @@ import { pricesInForce, type Prices } from '../job/prices-schema.js';
 import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job } from '../job/schema.js';
 import { roundCents, sumCents } from '../job/units.js';
-import { schools, type Method, type School, type SurfaceKind } from '../job/vocabulary.js';
+import { schools, type Method, type School } from '../job/vocabulary.js';
 import { overlap, overlaps, type Interval } from '../line/intervals.js';
 import { lineModel } from '../line/model.js';
 import type { LinerOrder } from '../liner/liner.js';

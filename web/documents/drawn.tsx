@@ -2,7 +2,8 @@ import { Circle, G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
 import { Children, isValidElement, type ReactElement, type ReactNode } from 'react';
 import { colours, inFont } from './paper';
 
-type Props = Record<string, unknown>;
+type Props = Readonly<Record<string, unknown>>;
+type Shape = Props & { readonly style?: { readonly fill?: string } };
 
 /** What a shape takes from the group around it. */
 const inherited = ['fill', 'stroke', 'strokeWidth', 'strokeDasharray', 'opacity'] as const;
@@ -11,8 +12,9 @@ const hatch = '#f3e3da';
 const letterWidth = 0.62;
 
 /** A colour of the screens as paper has it; a hatch is a light wash. */
-function colour(value: unknown): unknown {
-  if (typeof value !== 'string') return value;
+function colour(value: unknown): string | undefined {
+  if (typeof value === 'number') return String(value);
+  if (typeof value !== 'string') return undefined;
   if (value.startsWith('url(')) return hatch;
   const name = /^var\(--chakra-colors-([\w-]+)\)$/.exec(value)?.[1];
   return name === undefined ? value : (colours[name] ?? onPaper[name] ?? colours.ink);
@@ -52,16 +54,23 @@ function shapes(children: ReactNode, above: Props): ReactNode {
     if (!isValidElement<Props>(child)) return [];
     if (typeof child.type === 'symbol') return shapes(child.props.children as ReactNode, above);
     if (typeof child.type !== 'string') return [];
-    const own = { ...above, ...child.props } as Props & { style?: { fill?: string } };
-    const given = Object.fromEntries(
-      inherited.map((name) => [name, colour(own[name])]).filter(([, v]) => v !== undefined),
+    const own: Shape = { ...above, ...child.props };
+    const given: Props = Object.fromEntries(
+      inherited.map((name) => [name, colour(own[name])] as const).filter(([, value]) => value !== undefined),
     );
     const at = (name: string) => Number(own[name] ?? 0);
     switch (child.type) {
       case 'g':
         return <G key={i}>{shapes(child.props.children as ReactNode, given)}</G>;
       case 'path':
-        return <Path key={i} {...given} d={String(own.d)} fill={String(given.fill ?? 'none')} />;
+        return (
+          <Path
+            key={i}
+            {...given}
+            d={String(own.d)}
+            fill={given.fill === undefined ? 'none' : (given.fill as string)}
+          />
+        );
       case 'rect':
         return <Rect key={i} {...given} x={at('x')} y={at('y')} width={at('width')} height={at('height')} />;
       case 'circle':
@@ -72,7 +81,7 @@ function shapes(children: ReactNode, above: Props): ReactNode {
         const text = inFont(textOf(child.props.children as ReactNode));
         const size = at('fontSize');
         // A halo is a stroke under the letters, which paper's text has not: a patch of the ground does it.
-        const halo = own.paintOrder === 'stroke' ? String(colour(own.stroke)) : undefined;
+        const halo = own.paintOrder === 'stroke' ? colour(own.stroke) : undefined;
         const across = text.length * size * letterWidth;
         return (
           <G key={i}>
@@ -89,7 +98,7 @@ function shapes(children: ReactNode, above: Props): ReactNode {
               x={at('x')}
               y={at('y')}
               textAnchor={(own.textAnchor as 'start' | 'middle' | 'end' | undefined) ?? 'start'}
-              fill={String(colour(own.style?.fill) ?? colours.ink)}
+              fill={colour(own.style?.fill) ?? colours.ink ?? 'black'}
               style={{
                 fontFamily: ['Body', 'BodyX'],
                 fontSize: size,
