@@ -89,6 +89,8 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await expect(page.getByTestId('since')).toContainText(`${cents(dearer - scope.price.total)} more`);
   await expect(page.getByTestId('since')).toContainText('The rate “dig to5 per yd3”');
   await expect(page.getByTestId('agreed')).toHaveText(cents(scope.price.total));
+  await expect(page.getByTestId('agreed-price')).toHaveText(cents(scope.price.total));
+  await expect(page.getByTestId('offer-price')).toHaveText(cents(dearer));
   await customer.reload();
   await expect(customer.getByTestId('total-repair')).toHaveText(whole(scope.price.total));
   await page.getByRole('button', { name: 'Close it' }).click();

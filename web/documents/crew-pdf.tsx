@@ -15,7 +15,9 @@ import { Cells, inFont, Paper, styles } from './paper';
 
 /** What a page of a hole leaves its drawings, pt. */
 const paperWidth = 524;
-const drawingHeight = 190;
+const sectionHeight = 235;
+const planWidth = 330;
+const drawingHeight = 200;
 
 /** What the crew takes along: the day, each liner, the cut list, what to bring, and a page for each hole. */
 export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: JobView }) {
@@ -183,18 +185,31 @@ function Buying({ scope }: { scope: Scope }) {
 
 function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope; pit: Pit; why: string }) {
   const { figures, sheet } = pit;
-  const fact = (label: string, value: string) => <Cells key={label} cells={[label, value]} shares={[2, 3]} />;
+  // Two facts a row: a hole has its page to itself.
+  const fact = (label: string, value: string) => (
+    <View key={label} style={{ width: '50%', paddingRight: 10 }}>
+      <Cells cells={[label, value]} shares={[2, 3]} />
+    </View>
+  );
   return (
     <View break>
       <Text style={styles.h1}>Hole {holeLetter(scope, pit)}</Text>
       <Text style={{ ...styles.soft, marginBottom: 6 }}>
         {feet(pit.from_ft)} to {feet(pit.to_ft)} ft; {why}
       </Text>
-      <Drawn drawing={HoleSection({ line, scope, pit })} width={paperWidth} height={drawingHeight} />
-      <View style={{ marginTop: 8 }}>
-        <Drawn drawing={HolePlan({ pit })} width={paperWidth} height={drawingHeight * 0.8} />
+      <Drawn drawing={HoleSection({ line, scope, pit })} width={paperWidth} height={sectionHeight} />
+      <View style={{ marginTop: 8, flexDirection: 'row' }}>
+        <Drawn drawing={HolePlan({ pit })} width={planWidth} height={drawingHeight} />
+        <View style={{ flexGrow: 1, flexBasis: 0, paddingLeft: 12 }}>
+          <Text style={{ ...styles.h2, marginTop: 0 }}>Take care</Text>
+          {cautionsOf(pit).map((each) => (
+            <View key={each} style={styles.caution}>
+              <Text>{inFont(each)}</Text>
+            </View>
+          ))}
+        </View>
       </View>
-      <View style={{ marginTop: 8 }}>
+      <View style={{ marginTop: 8, flexDirection: 'row', flexWrap: 'wrap' }}>
         {fact('Bottom', `${feet(figures.bottom_ft[0])} × ${feet(figures.bottom_ft[1])} ft`)}
         {fact('Depth, with 4 in of bedding', `${feet(figures.depth.value)} ft`)}
         {fact('Held by', figures.protection)}
@@ -215,12 +230,6 @@ function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope;
           ),
         )}
       </View>
-      <Text style={styles.h2}>Take care</Text>
-      {cautionsOf(pit).map((each) => (
-        <View key={each} style={styles.caution} wrap={false}>
-          <Text>{inFont(each)}</Text>
-        </View>
-      ))}
     </View>
   );
 }

@@ -17,14 +17,8 @@ function colour(value: unknown): string | undefined {
   if (typeof value !== 'string') return undefined;
   if (value.startsWith('url(')) return hatch;
   const name = /^var\(--chakra-colors-([\w-]+)\)$/.exec(value)?.[1];
-  return name === undefined ? value : (colours[name] ?? onPaper[name] ?? colours.ink);
+  return name === undefined ? value : (colours[name] ?? colours.ink);
 }
-
-/** Grounds of the drawings. */
-const onPaper: Readonly<Record<string, string>> = {
-  earth: '#efe6d6',
-  stone: '#d9d2c4',
-};
 
 /**
  * A drawing of the screens on paper: the same elements with the same numbers, so that no geometry is written twice. The

@@ -6,6 +6,7 @@ import text700Ext from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hy
 import text700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
 import { Document, Font, Page, StyleSheet, Text, View } from '@react-pdf/renderer';
 import type { ReactNode } from 'react';
+import { tokens } from '../theme/tokens';
 
 // A subset apart each, tried in order: the first lacks letters such as č.
 Font.register({ family: 'Head', fonts: [{ src: archivo700, fontWeight: 700 }] });
@@ -26,21 +27,13 @@ Font.register({
 });
 Font.registerHyphenationCallback((word) => [word]);
 
-/** The light colours of the screens, on white paper. */
+const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+/** The light colours of the screens by the names drawings use, on white paper. */
 export const colours: Readonly<Record<string, string>> = {
-  ink: '#1d2830',
-  soft: '#5d6a70',
-  rule: '#d8cfbd',
-  signal: '#c8420f',
-  'signal-ink': '#b23a0c',
+  ...Object.fromEntries(Object.entries(tokens).map(([name, [light]]) => [kebab(name), light])),
   sheet: '#ffffff',
   paper: '#ffffff',
-  keep: '#e4dccb',
-  water: '#2d6f8e',
-  liner: '#2c3c45',
-  'on-signal': '#ffffff',
-  'on-liner': '#ffffff',
-  wash: '#f6d9cc',
 };
 
 export const styles = StyleSheet.create({

@@ -92,13 +92,15 @@ export function HolesView() {
         role="region"
         aria-label="The hole, drawn"
       >
-        <SaveCrewSheet />
-        <Heading as="h2" fontSize="17px" mb="2">
-          Section along the line{' '}
-          <chakra.span color="soft" fontSize="14px" fontWeight={400}>
-            the same scale both ways, stations and depths in feet
-          </chakra.span>
-        </Heading>
+        <Flex justify="space-between" align="flex-end" gap="3" mb="2" wrap="wrap">
+          <Heading as="h2" fontSize="17px">
+            Section along the line{' '}
+            <chakra.span color="soft" fontSize="14px" fontWeight={400}>
+              the same scale both ways, stations and depths in feet
+            </chakra.span>
+          </Heading>
+          <SaveCrewSheet />
+        </Flex>
         {/* A phone scrolls sideways at a scale that can be read. */}
         <Box overflowX="auto" tabIndex={0} role="group" aria-label="Section">
           <HoleSection line={lineView} scope={lineScope} pit={pit} />

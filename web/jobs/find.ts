@@ -30,8 +30,20 @@ const tests: Record<Holding, (row: NonNullable<JobRow['digest']>, today: string)
 
 const leastUnseen_ft = 0.05;
 
-const searchText = ({ title, number, address, customer, reason, digest }: JobRow): string =>
-  [title, number, address, customer, reason, digest?.words].filter(Boolean).join(' ').toLowerCase();
+/** What a row is searched by, put together once for each row and not for each letter that is typed. */
+const searchTexts = new WeakMap<JobRow, string>();
+
+function searchText(row: JobRow): string {
+  const known = searchTexts.get(row);
+  if (known !== undefined) return known;
+  const { title, number, address, customer, reason, digest } = row;
+  const text = [title, number, address, customer, reason, digest?.words]
+    .filter(Boolean)
+    .join(' ')
+    .toLowerCase();
+  searchTexts.set(row, text);
+  return text;
+}
 
 /** The rows in which everything sought is found, in their order. `today` is a day such as 2026-03-04. */
 export function findJobs(rows: readonly JobRow[], sought: Sought, today: string): JobRow[] {

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { FileUp, Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { Link, useNavigate } from 'react-router';
 import { underFirm } from '../../core/job/firm.js';
@@ -21,7 +21,7 @@ import { JobRow } from './job-row';
 import { NewJobForm } from './new-job-form';
 
 /** Rows drawn at first, and again with each press: thousands at once would hold the page up. */
-const rowsAtOnce = 50;
+const rowsAtOnce = 30;
 
 /** Every job, last changed first; new, import by button or drop, export. */
 export function JobList() {
@@ -54,20 +54,31 @@ export function JobList() {
   };
   const drop = useDropzone({ onDrop: (files) => void take(files), noClick: true, noKeyboard: true });
   const day = today();
-  const found = useMemo(() => findJobs(jobs.data ?? [], sought, day), [jobs.data, sought, day]);
-  const exportJob = async ({ id, title }: JobRowData) => {
-    try {
-      const job = await currentJob(client, id);
-      // The firm's rates go with it, so that it is priced alike wherever it is read.
-      const whole = firm ? underFirm(job, firm) : job;
-      save(
-        new Blob([JSON.stringify(whole, null, 2)], { type: 'application/json' }),
-        `${fileName(title) || 'job'}.json`,
-      );
-    } catch (error) {
-      setRefused(asError(error));
-    }
-  };
+  // What is typed shows at once; the rows follow when there is time for them.
+  const asked = useDeferredValue(sought);
+  const found = useMemo(() => findJobs(jobs.data ?? [], asked, day), [jobs.data, asked, day]);
+  const exportJob = useCallback(
+    ({ id, title }: JobRowData) => {
+      currentJob(client, id)
+        .then((job) => {
+          // The firm's rates go with it, so that it is priced alike wherever it is read.
+          const whole = firm ? underFirm(job, firm) : job;
+          const text = JSON.stringify(whole, null, 2);
+          save(new Blob([text], { type: 'application/json' }), `${fileName(title) || 'job'}.json`);
+        })
+        .catch((error: unknown) => {
+          setRefused(asError(error));
+        });
+    },
+    [client, firm],
+  );
+  const { mutate: removeJob } = remove;
+  const deleteJob = useCallback(
+    ({ id }: JobRowData) => {
+      removeJob(id);
+    },
+    [removeJob],
+  );
   return (
     <Flex direction="column" minHeight="100%" {...drop.getRootProps()}>
       <Header>
@@ -130,15 +141,7 @@ export function JobList() {
         {jobs.error && <Faults error={jobs.error} />}
         <Box as="ul" listStyleType="none" p="0" m="0" borderTop="1px solid" borderColor="ink">
           {found.slice(0, most).map((row) => (
-            <JobRow
-              key={row.id}
-              row={row}
-              today={day}
-              onExport={() => void exportJob(row)}
-              onDelete={() => {
-                remove.mutate(row.id);
-              }}
-            />
+            <JobRow key={row.id} row={row} today={day} onExport={exportJob} onDelete={deleteJob} />
           ))}
         </Box>
         {found.length > most && (

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { Download, Trash2 } from 'lucide-react';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import type { JobRow as Row } from '../../server/digests.js';
 import { Press } from '../shell/controls';
@@ -30,7 +31,7 @@ const RowLink = chakra(Link, {
 });
 
 /** One job of the list: what it is, its verdict, what is missing or due, its price. */
-export function JobRow({
+export const JobRow = memo(function JobRow({
   row,
   today,
   onExport,
@@ -38,8 +39,9 @@ export function JobRow({
 }: {
   row: Row;
   today: string;
-  onExport: () => void;
-  onDelete: () => void;
+  /** The same from one drawing to the next, so that a row is drawn anew only when it changed. */
+  onExport: (row: Row) => void;
+  onDelete: (row: Row) => void;
 }) {
   const { digest } = row;
   const worst = digest?.verdict[0];
@@ -99,7 +101,9 @@ export function JobRow({
         <Press
           look="quiet"
           type="button"
-          onClick={onExport}
+          onClick={() => {
+            onExport(row);
+          }}
           aria-label={`Export ${row.title} as a job file`}
           title="Export as a job file"
         >
@@ -116,7 +120,7 @@ export function JobRow({
                 `Delete “${row.title}” with everything in it? Export it first if you may want it back.`,
               )
             )
-              onDelete();
+              onDelete(row);
           }}
         >
           <Trash2 size={19} />
@@ -124,4 +128,4 @@ export function JobRow({
       </Flex>
     </Flex>
   );
-}
+});

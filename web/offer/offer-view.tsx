@@ -2,7 +2,7 @@ import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
-import { useOffer } from '../api/offer';
+import { useAgreed, useOffer } from '../api/offer';
 import { SaveOffer } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../shell/today';
@@ -26,12 +26,14 @@ const counts = ['No way', 'One way', 'Two ways', 'Three ways'];
 export function OfferView() {
   const { job, firm } = useJobContext();
   const { data: offer, error } = useOffer(job, firm, today());
+  const { data: frozen } = useAgreed(job.accepted, firm);
   const [picked, setPicked] = useState<School>();
   if (error) return <Faults error={error} />;
   if (!offer) return <WorkingOut />;
   const preferred = picked ?? job.accepted?.school ?? offer.school;
   const way = offer.ways.find(({ school }) => school === preferred) ?? offer.ways[0];
   if (!way) return null;
+  const agreed = frozen?.ways.find(({ school }) => school === way.school);
   return (
     <Flex
       height="100%"
@@ -86,9 +88,18 @@ export function OfferView() {
         py="3"
         fontSize="14.5px"
       >
-        <Part title={`${schoolWords[way.school].name}: what the price is made of`}>
-          <PriceLines way={way} currency={offer.currency} />
-        </Part>
+        {agreed && job.accepted?.school === way.school && (
+          <Part title={`${schoolWords[way.school].name}: as it was agreed`}>
+            <PriceLines way={agreed} currency={offer.currency} testId="agreed-price" />
+          </Part>
+        )}
+        {agreed?.total !== way.total && (
+          <Part
+            title={`${schoolWords[way.school].name}: ${agreed ? 'as it stands now' : 'what the price is made of'}`}
+          >
+            <PriceLines way={way} currency={offer.currency} />
+          </Part>
+        )}
         <OptionsPart way={way} currency={offer.currency} />
         <Part title="What proves it">
           <ProofList proof={offer.proof} photoAt={(name) => `/api/photos/${encodeURIComponent(name)}`} />

@@ -4,7 +4,15 @@ import { OpenFigure } from '../figure/open-figure';
 import { money } from '../shell/format';
 
 /** The price lines of one way, each opening into its working where that is told, and their sum. */
-export function PriceLines({ way, currency }: { way: OfferWay; currency: string }) {
+export function PriceLines({
+  way,
+  currency,
+  testId = 'offer-price',
+}: {
+  way: OfferWay;
+  currency: string;
+  testId?: string;
+}) {
   return (
     <>
       {way.priceLines.map((line, i) => (
@@ -33,7 +41,7 @@ export function PriceLines({ way, currency }: { way: OfferWay; currency: string 
         fontSize="18px"
       >
         <Text>Price</Text>
-        <Text data-testid="offer-price">{money(way.total, currency, 2)}</Text>
+        <Text data-testid={testId}>{money(way.total, currency, 2)}</Text>
       </Flex>
     </>
   );
