@@ -10,6 +10,7 @@ import { randomJob } from '../scope/test/random-job.js';
 import { spokenJob, deep } from '../test/spoken-job.js';
 import { accept, sinceAccepted, totalOfJob } from './accept.js';
 import { offerOf } from './offer.js';
+import { sayRange, sayUnseen } from './say-unseen.js';
 
 const today = '2026-04-01';
 const seeds = fc.integer({ min: 1, max: 100_000 });
@@ -168,4 +169,23 @@ test('a way that is not feasible cannot be accepted', () => {
   });
   expect(() => accept(stuck, emptyFirm, 'repair', today)).toThrow('no way');
   expect(offerOf(stuck, emptyFirm, today).ways.every(({ feasible }) => !feasible)).toBe(true);
+});
+
+test('what was not seen is said as a range and by its place; a line nobody reached the end of never reads as all seen', () => {
+  const cash = (amount: number) => `$${amount}`;
+  const said = (log: string[], more: object = {}) => {
+    const offer = offerOf(spokenJob('6 Ash Walk', log, { depths: deep(3, 5), ...more }), emptyFirm, today);
+    const [way] = offer.ways;
+    if (!way) throw new Error('an offer has ways');
+    return { unseen: sayUnseen(offer), range: sayRange(way, offer, cash), way };
+  };
+  expect(said(['80 main', '12 crack along'])).toMatchObject({ unseen: [], range: 'all was seen' });
+  const hidden = said(['80 main', '30 to 50 not seen under water']);
+  expect(hidden.unseen).toEqual(['30.0 to 50.0 ft']);
+  const { sound, failed } = hidden.way.ifUnseenIs;
+  expect(failed).toBeGreaterThan(sound);
+  expect(hidden.range).toBe(`between $${sound} and $${failed} once it is seen`);
+  const open = said(['40 stop']);
+  expect(open.unseen.join()).toContain('beyond 40.0 ft');
+  expect(open.range).toContain('the end was not reached');
 });

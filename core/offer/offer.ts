@@ -30,7 +30,11 @@ export interface Offer {
   readonly horizon_years: number;
   /** The way the job itself is scoped by. */
   readonly school: School;
-  readonly lines: readonly (Interval & { readonly id: string; readonly name: string })[];
+  readonly lines: readonly (Interval & {
+    readonly id: string;
+    readonly name: string;
+    readonly endReached: boolean;
+  })[];
   readonly ways: readonly OfferWay[];
   readonly notSeen: readonly (Interval & { readonly line: string })[];
   readonly notLookedAt: readonly string[];
@@ -96,6 +100,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
       ...model.extent,
       id: model.line.id,
       name: model.line.name ?? model.line.id,
+      endReached: model.endReached,
     })),
     ways: ways.map((school) => offeredWay(ready, school)),
     notSeen: ready.lines.flatMap(({ model }) =>

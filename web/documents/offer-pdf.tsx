@@ -1,6 +1,7 @@
 import { Image, Text, View } from '@react-pdf/renderer';
 import { format, parseISO } from 'date-fns';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
+import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
 import { feet, money, schoolWords, videoTime } from '../shell/format';
 import { barFill } from '../sheet/scope-bars';
 import { Cells, colours, inFont, Paper, styles } from './paper';
@@ -10,10 +11,6 @@ const longDay = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
 /** The offer on paper. `photos` are pictures by name, as data addresses. */
 export function OfferDocument({ offer, photos }: { offer: Offer; photos: ReadonlyMap<string, string> }) {
   const cash = (amount: number) => money(amount, offer.currency, 2);
-  const unseen = [
-    ...offer.notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`),
-    ...offer.notLookedAt,
-  ];
   const row = (title: string, answers: readonly (readonly string[])[]) => (
     <View key={title} style={styles.row} wrap={false}>
       <Text style={{ ...styles.soft, width: 72 }}>{title}</Text>
@@ -114,13 +111,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
       )}
       {row(
         'Not seen',
-        of(({ ifUnseenIs: { sound, failed } }) => [
-          offer.notSeen.length === 0 && !offer.firstStep
-            ? 'all was seen'
-            : sound === failed
-              ? 'changes nothing'
-              : `between ${cash(sound)} and ${cash(failed)} once it is seen`,
-        ]),
+        of((way) => [sayRange(way, offer, cash)]),
       )}
       {offer.firstStep && (
         <View style={styles.caution} wrap={false}>
@@ -131,7 +122,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
           <Text>because {inFont(offer.firstStep.why)}; until then the prices above are a range.</Text>
         </View>
       )}
-      {said('Not looked at', unseen)}
+      {said('Not looked at', sayUnseen(offer))}
       {said(
         'For others',
         offer.referrals.map(

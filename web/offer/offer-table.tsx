@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
+import { sayRange } from '../../core/offer/say-unseen.js';
 import { feet, methodWords, money, schoolWords } from '../shell/format';
 import { barFill } from '../sheet/scope-bars';
 
@@ -202,7 +203,7 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
       </>
     ),
     'Leaves undone': <Leaves way={way} offer={offer} />,
-    'Not seen': <NotSeen way={way} offer={offer} />,
+    'Not seen': sayRange(way, offer, cash),
   };
 }
 
@@ -265,12 +266,4 @@ function Leaves({ way, offer }: { way: OfferWay; offer: Offer }) {
       {rest > 0 && <Text color="soft">and {rest} more, lighter</Text>}
     </>
   );
-}
-
-function NotSeen({ way, offer }: { way: OfferWay; offer: Offer }) {
-  const { sound, failed } = way.ifUnseenIs;
-  const cash = (amount: number) => money(amount, offer.currency);
-  if (offer.notSeen.length === 0 && !offer.firstStep) return 'all was seen';
-  if (sound === failed) return 'changes nothing';
-  return `between ${cash(sound)} and ${cash(failed)} once it is seen`;
 }

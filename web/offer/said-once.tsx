@@ -1,13 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { Offer } from '../../core/offer/offer.js';
+import { sayUnseen } from '../../core/offer/say-unseen.js';
 import { feet, money } from '../shell/format';
 
 /** What holds for every way: the first step, what was not seen or looked at, referrals, exclusions, terms. */
 export function SaidOnce({ offer }: { offer: Offer }) {
-  const { firstStep, referrals, exclusions, notSeen, notLookedAt, terms } = offer;
-  const unseen = notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`);
-  const unlooked = [...unseen, ...notLookedAt];
+  const { firstStep, referrals, exclusions, terms } = offer;
+  const unlooked = sayUnseen(offer);
   return (
     <Box>
       {firstStep && (

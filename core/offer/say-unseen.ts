@@ -1,0 +1,34 @@
+import type { Offer, OfferWay } from './offer.js';
+
+const feet = (value: number) => value.toFixed(1);
+
+/** Everything nobody saw or looked at, in words: pipe never passes for sound because it was not seen. */
+export function sayUnseen({
+  lines,
+  notSeen,
+  notLookedAt,
+}: Pick<Offer, 'lines' | 'notSeen' | 'notLookedAt'>): string[] {
+  const nameOf = (id: string) =>
+    lines.length > 1 ? `${lines.find((line) => line.id === id)?.name ?? id}, ` : '';
+  return [
+    ...notSeen.map(({ line, from_ft, to_ft }) => `${nameOf(line)}${feet(from_ft)} to ${feet(to_ft)} ft`),
+    ...lines
+      .filter(({ endReached }) => !endReached)
+      .map(({ id, to_ft }) => `${nameOf(id)}beyond ${feet(to_ft)} ft, where nobody reached its end`),
+    ...notLookedAt,
+  ];
+}
+
+/** What a way's price may become once all is seen, in words. `cash` writes money. */
+export function sayRange(
+  { ifUnseenIs: { sound, failed } }: OfferWay,
+  offer: Offer,
+  cash: (amount: number) => string,
+): string {
+  const open = offer.lines.some(({ endReached }) => !endReached);
+  const range = sound === failed ? undefined : `between ${cash(sound)} and ${cash(failed)} once it is seen`;
+  if (open)
+    return [range, 'the end was not reached: what lies beyond is not in it'].filter(Boolean).join('; ');
+  if (offer.notSeen.length === 0 && !offer.firstStep) return 'all was seen';
+  return range ?? 'changes nothing';
+}
