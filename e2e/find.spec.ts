@@ -99,6 +99,23 @@ test('what is exported just after it was typed holds all of it, even while the l
   expect(readFileSync(path, 'utf8')).toContain('"late"');
 });
 
+test('without the server, what is exported still holds what waits here', async ({ page }, info) => {
+  const server = await startServer('demo');
+  await page.goto(`${server.url}/jobs/demo-2-larkfield-court/log`);
+  const typed = page.getByLabel(/What the camera shows/);
+  await expect(typed).toBeVisible();
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+  await server.kill();
+  await typed.fill('12.3 hole at 4');
+  await typed.press('Enter');
+  await expect(page.getByRole('row').filter({ hasText: 'Hole' }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Open Trench, all jobs' }).click();
+  const path = info.outputPath('waiting.json');
+  await saveBy(page, 'Export 3 Larkfield Court as a job file', path);
+  expect(readFileSync(path, 'utf8')).toContain('"hole"');
+  await server.stop();
+});
+
 test('the firm goes out as a file and comes in again; a bad one is refused with every fault named', async ({
   page,
 }, info) => {

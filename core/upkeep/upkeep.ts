@@ -38,6 +38,14 @@ export function duesOf(job: Job, ready: ReadiedJob, until?: Day): Due[] {
   );
 }
 
+/** What is known of a line's past, from which its next dates are counted. */
+interface Past {
+  readonly line: Pick<Due, 'line' | 'lineName'>;
+  readonly rules: Rules;
+  readonly roots: boolean;
+  readonly until: Day | undefined;
+}
+
 function lineDues(
   lineWay: LineWay,
   rules: Rules,
@@ -52,64 +60,70 @@ function lineDues(
     acceptedOn,
     ...line.runs.filter(({ stage }) => stage === 'after-repair').map(({ on }) => on),
   ]);
-  const roots = rootsRemain(lineWay, line, rules);
-  const base = { line: line.id, lineName: line.name ?? line.id };
-  const dues: Due[] = [];
-
-  const lastCleaned = latest([
-    cleanedOn.at(-1),
-    cleanedOn.length === 0 ? (repairedOn ?? lookedOn) : undefined,
-  ]);
-  if (roots && cleansYearly && lastCleaned) {
-    const first = hadBadRoots(lineWay.line.condition.findings) && cleanedOn.length <= 1;
-    const [soonest, last] = first ? rules.cleanFirst_months : rules.cleanEvery_months;
-    const due = {
-      ...base,
-      what: 'clean' as const,
-      from: addMonths(lastCleaned, soonest),
-      to: addMonths(lastCleaned, last),
-    };
-    const why = first
-      ? `roots past half the bore were cut on ${lastCleaned}: the first cleaning after ${soonest} to ${last} months`
-      : `roots remain: every ${soonest} to ${last} months, last on ${lastCleaned}`;
-    dues.push({ ...due, why });
-    const [again, latestAgain] = rules.cleanEvery_months;
-    for (
-      let to = due.to;
-      until !== undefined && addMonths(to, again) <= until;
-      to = addMonths(to, latestAgain)
-    ) {
-      dues.push({
-        ...base,
-        what: 'clean',
-        from: addMonths(to, again),
-        to: addMonths(to, latestAgain),
-        why: `roots remain: every ${again} to ${latestAgain} months`,
-      });
-    }
-  }
-
+  const past: Past = {
+    line: { line: line.id, lineName: line.name ?? line.id },
+    rules,
+    roots: rootsRemain(lineWay, line, rules),
+    until,
+  };
+  const lastCleaned = cleanedOn.at(-1) ?? repairedOn ?? lookedOn;
+  const first = cleanedOn.length <= 1 && hadBadRoots(lineWay.line.condition.findings);
   const lastLook = latest([lookedOn, repairedOn]);
-  if (lastLook) {
-    const months = roots ? rules.lookRoots_months : rules.look_months;
-    const shaken =
-      rules.earthquakeOn !== undefined && rules.earthquakeOn > lastLook ? rules.earthquakeOn : undefined;
-    const every = roots ? `roots remain: a look every ${months} months` : `a look every ${months} months`;
-    let day = shaken ?? addMonths(lastLook, months);
-    dues.push({
-      ...base,
-      what: 'look',
-      from: day,
-      to: day,
-      why: shaken
-        ? `a strong earthquake on ${shaken}, and no look since ${lastLook}`
-        : `${every}, last on ${lastLook}`,
-    });
-    for (day = addMonths(day, months); until !== undefined && day <= until; day = addMonths(day, months)) {
-      dues.push({ ...base, what: 'look', from: day, to: day, why: every });
-    }
+  return [
+    ...(past.roots && cleansYearly && lastCleaned ? cleanDues(past, lastCleaned, first) : []),
+    ...(lastLook ? lookDues(past, lastLook) : []),
+  ].sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.what < b.what ? -1 : 1));
+}
+
+/** The next cleaning, and those after it, each counted from the last day of the one before. */
+function cleanDues({ line, rules, until }: Past, lastCleaned: Day, first: boolean): Due[] {
+  const due = (since: Day, [soonest, last]: readonly [number, number], why: string): Due => ({
+    ...line,
+    what: 'clean',
+    from: addMonths(since, soonest),
+    to: addMonths(since, last),
+    why,
+  });
+  const [soonest, last] = first ? rules.cleanFirst_months : rules.cleanEvery_months;
+  const next = due(
+    lastCleaned,
+    [soonest, last],
+    first
+      ? `roots past half the bore were cut on ${lastCleaned}: the first cleaning after ${soonest} to ${last} months`
+      : `roots remain: every ${soonest} to ${last} months, last on ${lastCleaned}`,
+  );
+  const again = rules.cleanEvery_months;
+  const why = `roots remain: every ${again[0]} to ${again[1]} months`;
+  const dues = [next];
+  for (
+    let { to } = next;
+    until !== undefined && addMonths(to, again[0]) <= until;
+    to = addMonths(to, again[1])
+  ) {
+    dues.push(due(to, again, why));
   }
-  return dues.sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.what < b.what ? -1 : 1));
+  return dues;
+}
+
+/** The next look, at once where the ground shook since the last, and those after it. */
+function lookDues({ line, rules, roots, until }: Past, lastLook: Day): Due[] {
+  const months = roots ? rules.lookRoots_months : rules.look_months;
+  const { earthquakeOn } = rules;
+  const shaken = earthquakeOn !== undefined && earthquakeOn > lastLook ? earthquakeOn : undefined;
+  const every = `${roots ? 'roots remain: ' : ''}a look every ${months} months`;
+  const due = (day: Day, why: string): Due => ({ ...line, what: 'look', from: day, to: day, why });
+  const next = shaken
+    ? due(shaken, `a strong earthquake on ${shaken}, and no look since ${lastLook}`)
+    : due(addMonths(lastLook, months), `${every}, last on ${lastLook}`);
+  const dues = [next];
+  for (
+    let day = addMonths(next.from, months);
+    until !== undefined && day <= until;
+    day = addMonths(day, months)
+  ) {
+    dues.push(due(day, every));
+  }
+  return dues;
 }
 
 /** Roots stay where the way leaves their joints, and where the look after the repair still found some. */

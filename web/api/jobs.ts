@@ -6,7 +6,7 @@ import { undoState } from '../../core/job/undo.js';
 import type { JobRow } from '../../server/digests.js';
 import type { StoredJob } from '../../server/store.js';
 import { api, asError, bodyOf, deviceName, post } from './client';
-import { editsWaiting, flushAll, forget, lastWaiting, send, useOutbox, waitingOf } from './outbox';
+import { editsWaiting, flushAll, forget, lastWaiting, send, settled, useOutbox, waitingOf } from './outbox';
 
 const listKey = ['jobs'] as const;
 const jobKey = (id: string) => ['jobs', id] as const;
@@ -30,12 +30,15 @@ export const useJobs = () =>
  * the server is away. Throws where neither is to be had.
  */
 export async function currentJob(client: QueryClient, id: string): Promise<Job> {
+  await settled();
+  // Taken before the job is fetched: laid over a job that holds them already they change nothing.
+  const waiting = waitingOf(id);
   const stored = await client.query({ ...jobQuery(id), staleTime: 0 }).catch((error: unknown) => {
     const kept = client.getQueryData<StoredJob>(jobKey(id));
     if (kept) return kept;
     throw asError(error);
   });
-  return withWaiting(stored.job, waitingOf(id));
+  return withWaiting(stored.job, waiting);
 }
 
 const withWaiting = (job: Job, edits: readonly Edit[]): Job =>

@@ -32,6 +32,7 @@ let arrived: (stored: StoredJob) => void = () => undefined;
 /** Own sets that went in, with the version each made: they are no conflict for those that follow. */
 const gone: { job: string; sent: string; version: number }[] = [];
 const flushing = new Map<string, Promise<void>>();
+let opening: Promise<void> | undefined;
 let failures = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let count = 0;
@@ -48,7 +49,18 @@ const keep = (item: OutboxItem) => set(item.key, item, store).catch(() => undefi
 const drop = (key: string) => del(key, store).catch(() => undefined);
 
 /** Reads what an earlier page left behind and sends it; called once, with what to do when the server took something. */
-export async function openOutbox(onArrived: (stored: StoredJob) => void): Promise<void> {
+export function openOutbox(onArrived: (stored: StoredJob) => void): Promise<void> {
+  opening = readAndSend(onArrived);
+  return opening;
+}
+
+/** Resolves when all that waits here has been tried once, what an earlier page left behind included. */
+export async function settled(): Promise<void> {
+  await opening;
+  await flushAll();
+}
+
+async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void> {
   arrived = onArrived;
   const left = await entries<string, OutboxItem>(store).catch(() => []);
   const known = new Set(items.map(({ key }) => key));
