@@ -101,7 +101,9 @@ test('what is exported just after it was typed holds all of it, even while the l
 
 test('without the server, what is exported still holds what waits here', async ({ page }, info) => {
   const server = await startServer('demo');
-  await page.goto(`${server.url}/jobs/demo-2-larkfield-court/log`);
+  await page.goto(server.url);
+  await page.getByRole('link', { name: /3 Larkfield Court/ }).click();
+  await page.getByRole('link', { name: 'Camera log' }).click();
   const typed = page.getByLabel(/What the camera shows/);
   await expect(typed).toBeVisible();
   await expect(page.getByTestId('saved')).toHaveText('Saved');

@@ -175,6 +175,8 @@ export function JobLayout() {
         </Flex>
       </Header>
       <Flex
+        as="section"
+        aria-label="This job"
         display={{ base: 'flex', md: 'none' }}
         justify="space-between"
         gap="3"
