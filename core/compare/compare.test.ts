@@ -18,7 +18,17 @@ function withRun(job: Job, stage: Run['stage'], log: readonly string[]): Job {
   const entries = run.entries.map((entry): Entry => ({ ...entry, id: `${stage} ${entry.id}` }));
   const whole = {
     ...job,
-    lines: [{ ...line, runs: [...line.runs, { ...run, id: stage, stage, on: '2026-06-01', entries }] }],
+    lines: [
+      {
+        ...line,
+        // A point met for the first time is added to the line, as the log does it.
+        points: [
+          ...line.points,
+          ...(spoken?.points ?? []).filter(({ id }) => !line.points.some((known) => known.id === id)),
+        ],
+        runs: [...line.runs, { ...run, id: stage, stage, on: '2026-06-01', entries }],
+      },
+    ],
   };
   const read = readJob(whole);
   if (!read.job) throw new Error(JSON.stringify(read.faults));
@@ -170,4 +180,23 @@ test('what the look after did not reach counts as not seen, never as done', () =
   expect(check.actions.map(({ done }) => done)).toEqual(['done', 'not-seen']);
   const nobody = checkRepair(broken, { ...broken, rules: { school: 'repair' } });
   expect(nobody[0]).toMatchObject({ looked: false, actions: [{ done: 'not-seen' }, { done: 'not-seen' }] });
+});
+
+test('a new cleanout that was to be set is found where it was called, and not taken for set where nobody called it', () => {
+  const rules = { school: 'repair' as const, addCleanout: 'every-job' as const };
+  const planned = { ...broken, rules };
+  const [cleanout] = scopeOf(readyJob(planned), { alternatives: false }).lines[0]?.cleanouts ?? [];
+  if (!cleanout) throw new Error('a cleanout is set on every job that digs');
+  const accepted = accept(broken, { ...emptyFirm, rules }, 'repair', '2026-05-01');
+  const check = (called: readonly string[]) =>
+    checkRepair(withRun({ ...broken, accepted }, 'after-repair', ['80 main', ...called]), broken)[0]
+      ?.cleanouts;
+  expect(check([])).toEqual([{ station_ft: cleanout.station_ft, found_ft: undefined }]);
+  const at_ft = cleanout.station_ft + 1;
+  expect(check([`${at_ft.toFixed(1)} cleanout`])).toMatchObject([
+    { station_ft: cleanout.station_ft, found_ft: Number(at_ft.toFixed(1)) },
+  ]);
+  expect(check([`${(cleanout.station_ft + 20).toFixed(1)} cleanout`])?.[0]?.found_ft).toBeUndefined();
+  const silent = checkRepair(broken, planned)[0];
+  expect(silent?.cleanouts).toEqual([{ station_ft: cleanout.station_ft, found_ft: undefined }]);
 });

@@ -18,6 +18,8 @@ export interface RepairCheck {
   readonly actions: readonly CheckedAction[];
   /** Stretches that were to be cleaned. */
   readonly cleaned: readonly (Interval & { readonly done: Done; readonly left: readonly LeftAfter[] })[];
+  /** New cleanouts that were to be set; one that nobody called is not known to be there. */
+  readonly cleanouts: readonly { readonly station_ft: number; readonly found_ft: number | undefined }[];
   /** What of grade 3 or 4 the look found outside everything that was to be done. */
   readonly elsewhere: readonly LeftAfter[];
 }
@@ -55,6 +57,8 @@ export interface LeftAfter {
 const failing: Grade = 3;
 /** A change found further than this from where an action was to end is another one, ft. */
 const sameEnd_ft = 6;
+/** A cleanout called this near where one was to be set is that one, beyond its ±, ft. */
+const sameCleanout_ft = 2;
 /** An action counts as done where this share of it shows the new wall. */
 const doneShare = 0.5;
 
@@ -119,10 +123,24 @@ function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
       const done = left.length > 0 ? 'not-done' : covers(seen, stretch) ? 'done' : 'not-seen';
       return { ...stretch, done, left };
     }),
+    cleanouts: (lineWay.chosen?.cleanouts ?? [])
+      .filter(({ status }) => status === 'new')
+      .map(({ station_ft }) => ({ station_ft, found_ft: cleanoutNear(station_ft, after) })),
     elsewhere: bad
       .filter(({ place }) => ![...actions.map(inside), ...cleaned].some((each) => overlaps(each, place)))
       .map(leftOf),
   };
+}
+
+/** Where the look after called a cleanout near a station. */
+function cleanoutNear(station_ft: number, after: LineModel): number | undefined {
+  const called = new Set(after.entries.flatMap(({ entry }) => (entry.kind === 'point' ? [entry.point] : [])));
+  return after.points.find(
+    ({ point, at }) =>
+      point.kind === 'cleanout' &&
+      called.has(point.id) &&
+      Math.abs(at.station_ft - station_ft) <= sameCleanout_ft + at.plusMinus_ft,
+  )?.at.station_ft;
 }
 
 /** A finding at the very end of an action belongs to the old pipe beside it. */

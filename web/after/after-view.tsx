@@ -160,7 +160,9 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
           log; call where new pipe and liners begin and end, such as <em>30.2 clay &gt; clay lined</em>.
         </Text>
       )}
-      {actions.length + cleaned.length === 0 && <Text>Nothing was to be done on this line.</Text>}
+      {actions.length + cleaned.length + check.cleanouts.length === 0 && (
+        <Text>Nothing was to be done on this line.</Text>
+      )}
       {actions.length > 0 && (
         <RowsTable
           label={`What was to be done on ${check.lineName}`}
@@ -197,6 +199,16 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
           </Text>
           <DoneMark done={stretch.done} />
           <LeftList left={stretch.left} />
+        </Flex>
+      ))}
+      {check.cleanouts.map(({ station_ft, found_ft }) => (
+        <Flex key={station_ft} gap="3" py="2" wrap="wrap" borderTop="1px solid" borderColor="rule">
+          <Text>
+            <strong>New cleanout</strong> at {feet(station_ft)}
+          </Text>
+          <Text fontWeight={700} color={found_ft === undefined ? 'signalInk' : 'ink'}>
+            {found_ft === undefined ? 'nobody called it' : `found at ${feet(found_ft)}`}
+          </Text>
         </Flex>
       ))}
       {elsewhere.length > 0 && (

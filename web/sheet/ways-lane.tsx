@@ -131,5 +131,5 @@ function leavesWords(leaves: Scope['ways'][number]['leaves']): string {
       ? [`${leaves[grade]} ${grade === 2 ? 'to watch' : grade === 3 ? 'to fix' : 'failed'}`]
       : [],
   );
-  return parts.length > 0 ? `leaves ${parts.join(', ')}` : 'leaves nothing undone';
+  return parts.length > 0 ? `leaves ${parts.join(', ')}` : 'leaves nothing to watch';
 }

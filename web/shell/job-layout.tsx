@@ -87,6 +87,8 @@ export function JobLayout() {
     .flatMap((each) => each.unseen)
     .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   const open = view?.lines.some(({ endReached }) => !endReached) ?? false;
+  // The verdict is of the look that made the scope; what the look after found stands under After.
+  const repaired = view?.lines.some(({ otherLooks }) => otherLooks['after-repair'].length > 0) ?? false;
   return (
     <Flex direction="column" height="100%" overflow="hidden" className="page">
       <Header>
@@ -167,7 +169,11 @@ export function JobLayout() {
           </Text>
           <Text fontSize="13px" color="soft" whiteSpace="nowrap">
             {view
-              ? [unseen > 0.05 ? `${feet(unseen)} ft not seen` : 'all seen', open ? 'end not reached' : '']
+              ? [
+                  unseen > 0.05 ? `${feet(unseen)} ft not seen` : 'all seen',
+                  open ? 'end not reached' : '',
+                  repaired ? 'before the repair' : '',
+                ]
                   .filter(Boolean)
                   .join(', ')
               : 'working it out'}
