@@ -1,5 +1,7 @@
 /** @type {import('jest').Config} */
 export default {
+  // Machines here are slow at times: a test ends when its work does.
+  testTimeout: 120_000,
   testEnvironment: 'node',
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/web'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

@@ -184,6 +184,24 @@ test('what was accepted is frozen beside the job: other edits leave it, and taki
   expect((await store.read('agreed'))?.job.accepted).toBeUndefined();
 });
 
+test('two who accept different ways at once: the first stands, the second is shown both; the same twice is no conflict', async () => {
+  const job = await add('both', 21);
+  const first = accept(job, emptyFirm, 'renew', '2026-04-01', 'R. Moss');
+  const second = accept(job, emptyFirm, 'maintain', '2026-04-01', 'R. Moss');
+  const set = (sent: string, edit: Edit) => store.edit('both', { sent, edits: [edit], base: 1 }, sent);
+  expect(await set('first-one', { kind: 'accepted', set: first })).toMatchObject({ stored: { version: 2 } });
+  expect(await set('second-one', { kind: 'accepted', set: second })).toMatchObject({
+    conflicts: [{ mine: { set: { school: 'maintain' } }, theirs: { set: { school: 'renew' } } }],
+  });
+  expect((await store.read('both'))?.job.accepted).toEqual(first);
+  expect(await set('third-one', { kind: 'accepted', set: first })).toMatchObject({ stored: { version: 3 } });
+  // What else was changed meanwhile is no conflict with it.
+  const [line] = job.lines;
+  if (!line) throw new Error('a random job has a line');
+  const dig: Edit = { kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 12 } };
+  expect(await set('fourth-one', dig)).toMatchObject({ stored: { version: 4 } });
+});
+
 test('what the list shows follows every change of a job or of its firm, and a job that fails holds up no other', async () => {
   const firm = firmOn(opened.db);
   const worked: string[] = [];

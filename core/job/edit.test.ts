@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { randomJob } from '../scope/test/random-job.js';
 import { applyEdit, editSchema, inverseOf, jobHead, lineHead, runHead, type Edit } from './edit.js';
-import type { Entry, Job } from './schema.js';
+import type { Entry, Job, PlainJob } from './schema.js';
 
 // A property of undo, not a value: an edit and what takes it back leave the job as it was.
 const edits = (job: Job, pick: number): Edit[] => {
@@ -17,13 +17,29 @@ const edits = (job: Job, pick: number): Edit[] => {
     { kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: { ...entry, note: 'changed' } },
     { kind: 'entry', line: line.id, run: run.id, entry: added.id, set: added },
     { kind: 'run', line: line.id, run: 'R9', set: { ...runHead(run), id: 'R9' } },
+    job.accepted
+      ? { kind: 'accepted', set: null }
+      : { kind: 'accepted', set: { on: '2026-03-04', school: 'renew', total: 9, job: plainJob(job) } },
   ];
 };
 
+function plainJob(job: Job): PlainJob {
+  const { accepted: _accepted, ...plain } = job;
+  return plain;
+}
+
+const withAcceptance = (job: Job, agreed: boolean): Job =>
+  agreed
+    ? {
+        ...job,
+        accepted: { on: '2026-01-02', by: 'R. Moss', school: 'repair', total: 5, job: plainJob(job) },
+      }
+    : job;
+
 test('an edit and its inverse leave the job as it was', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 5000 }), fc.nat(5), (seed, which) => {
-      const job = randomJob(seed, { lines: 2 });
+    fc.property(fc.integer({ min: 1, max: 5000 }), fc.nat(6), fc.boolean(), (seed, which, agreed) => {
+      const job = withAcceptance(randomJob(seed, { lines: 2 }), agreed);
       const edit = edits(job, seed)[which] as Edit;
       expect(editSchema.safeParse(edit).success).toBe(true);
       const after = applyEdit(job, edit);
@@ -31,6 +47,20 @@ test('an edit and its inverse leave the job as it was', () => {
       expect(applyEdit(after, inverseOf(job, edit))).toEqual(job);
     }),
     { numRuns: 60 },
+  );
+});
+
+test('what was accepted is touched by no other edit, and its own edit touches nothing else', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 5000 }), fc.boolean(), (seed, agreed) => {
+      const job = withAcceptance(randomJob(seed, { lines: 2 }), agreed);
+      for (const edit of edits(job, seed)) {
+        const after = applyEdit(job, edit);
+        if (edit.kind === 'accepted') expect(plainJob(after)).toEqual(plainJob(job));
+        else expect(after.accepted).toEqual(job.accepted);
+      }
+    }),
+    { numRuns: 40 },
   );
 });
 
