@@ -2,6 +2,8 @@
 export default {
   // Machines here are slow at times: a test ends when its work does.
   testTimeout: 120_000,
+  // Left to itself, Jest keeps one of two cores idle.
+  maxWorkers: 2,
   testEnvironment: 'node',
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/web'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

@@ -54,10 +54,7 @@ export interface Parts {
 }
 
 /** The interface of the server: jobs in the open file's own words, changed by edits. */
-function apiOn(
-  { store, firm, digests, shares, offerOf, photos, reel, customersAt }: Parts,
-  wake: () => void,
-) {
+function apiOn({ store, firm, digests, shares, offerOf, photos, reel, customersAt }: Parts) {
   return new Hono()
     .route('/offers', offersOn({ shares, photos, offerOf }))
     .get('/jobs', async (c) => c.json(await digests.list()))
@@ -65,7 +62,7 @@ function apiOn(
       const value = await bodyOf(c);
       if ('refused' in value) return value.refused;
       const written = await store.add(randomUUID(), value.value, device(c));
-      wake();
+      digests.wakeSoon();
       return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
     })
     .get('/jobs/:id', async (c) => {
@@ -96,7 +93,7 @@ function apiOn(
       if ('refused' in value) return value.refused;
       const { was, set } = (value.value ?? {}) as { was?: unknown; set?: unknown };
       const written = await firm.write(was, set);
-      wake();
+      digests.wakeSoon();
       if ('firm' in written) return c.json(written.firm);
       return 'clash' in written
         ? problem(c, 409, 'Somebody else changed this in the meantime', {
@@ -125,7 +122,7 @@ function apiOn(
         });
       }
       const written = await store.edit(c.req.param('id'), parsed.data, device(c));
-      wake();
+      digests.wakeSoon();
       return 'stored' in written ? c.json(written.stored) : refusal(c, written);
     });
 }
@@ -193,10 +190,7 @@ export function appOn(parts: Parts, options: { log: (error: unknown) => void; pa
       onError: (c) => problem(c, 413, 'Too large', { detail: 'a job file is at most 20 MB' }),
     }),
   );
-  const wake = () => {
-    parts.digests.wake().catch(options.log);
-  };
-  app.route('/api', apiOn(parts, wake));
+  app.route('/api', apiOn(parts));
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   if (options.pages !== undefined) servePages(app, options.pages);
   app.onError((error, c) => {

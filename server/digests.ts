@@ -27,7 +27,11 @@ export interface Digests {
   list(): Promise<JobRow[]>;
   /** Something changed: works out, one after another, what is not of its job's version; resolves when all are. */
   wake(): Promise<void>;
+  /** The same once nothing has changed for a moment: a job that is being typed is not worked out for every word. */
+  wakeSoon(): void;
 }
+
+const quiet_ms = 1000;
 
 export interface DigestsParts {
   readonly db: Database;
@@ -82,7 +86,29 @@ export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsPa
     }
   };
 
+  const wake = (): Promise<void> => {
+    again = true;
+    running ??= (async () => {
+      while (again) {
+        again = false;
+        await workOut();
+      }
+    })().finally(() => {
+      running = undefined;
+    });
+    return running;
+  };
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
   return {
+    wake,
+    wakeSoon() {
+      clearTimeout(timer);
+      timer = setTimeout(() => {
+        wake().catch(log);
+      }, quiet_ms);
+      timer.unref();
+    },
     async list() {
       const under = await beneath();
       const rows = await db
@@ -111,18 +137,6 @@ export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsPa
         digest: digest ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) } : undefined,
         fresh: of === `${row.version} ${under}` || failed.has(row.id),
       }));
-    },
-    wake() {
-      again = true;
-      running ??= (async () => {
-        while (again) {
-          again = false;
-          await workOut();
-        }
-      })().finally(() => {
-        running = undefined;
-      });
-      return running;
     },
   };
 }
