@@ -9,6 +9,8 @@ import { randomJob } from './test/random-job.js';
 import { wayOf } from './way.js';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
+/** What 0.01 ft of a line of 20 ft or more is of its price, at most. */
+const mergedBreak = 0.01 / 20;
 
 // A law of any optimum. A burst is left out, from what is carried too: its two pits are not of one size, so its ends
 // are not alike.
@@ -27,10 +29,12 @@ test('the line read from the other end costs the same', () => {
       };
       const [one, other] = [costOf(straight), costOf(mirrored(straight))];
       if (one === undefined || other === undefined) expect(one).toBe(other);
-      // Where nothing but a burst cures a place, it is carried all the same.
-      else if (one < 1e7) expect(Math.abs(one - other)).toBeLessThan(0.5);
+      // Where nothing but a burst cures a place, it is carried all the same. Breaks within 0.01 ft are one (calculations
+      // §6), and which of them stands depends on the end that is read first: a hundredth of a foot of the dearest work.
+      else if (one < 1e7) expect(Math.abs(one - other)).toBeLessThan(0.5 + mergedBreak * one);
     }),
-    { numRuns: 40 },
+    // A line on which two breaks lie that near.
+    { numRuns: 40, examples: [[218905]] },
   );
 });
 
