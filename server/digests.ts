@@ -135,7 +135,7 @@ export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsPa
         reason: reason ?? undefined,
         changedAt: changedAt.toISOString(),
         digest: digest ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) } : undefined,
-        fresh: of === `${row.version} ${under}` || failed.has(row.id),
+        fresh: [of, failed.get(row.id)].includes(`${row.version} ${under}`),
       }));
     },
   };
