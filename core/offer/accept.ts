@@ -20,16 +20,18 @@ export function jobUnderWay(job: Job, firm: Firm, school: School): PlainJob {
  * defaults included, can change what was agreed. Throws where the way is not feasible.
  */
 export function accept(job: Job, firm: Firm, school: School, on: Day, by?: string): Acceptance {
-  const underWay = jobUnderWay(job, firm, school);
-  const whole: PlainJob = {
-    ...underWay,
-    rules: rulesInForce(underWay.rules),
-    prices: pricesInForce(underWay.prices),
-  };
+  const whole = spelledOut(jobUnderWay(job, firm, school));
   const total = totalOfJob(whole);
   if (total === undefined) throw new Error(`no way satisfies the rules and pins under “${school}”`);
   return { on, ...(by === undefined ? {} : { by }), school, total, job: whole };
 }
+
+/** A job with every rule and rate in force written into it, the defaults included. */
+const spelledOut = (job: PlainJob): PlainJob => ({
+  ...job,
+  rules: rulesInForce(job.rules),
+  prices: pricesInForce(job.prices),
+});
 
 /** The price of a job under its own school; undefined where it has no way. */
 export function totalOfJob(job: PlainJob): number | undefined {
@@ -61,10 +63,6 @@ export function sinceAccepted(job: Job, firm: Firm, accepted: Acceptance): Since
     agreed: accepted.total,
     now,
     differs: now === undefined ? undefined : roundCents(now - accepted.total),
-    changed: changesSince(accepted.job, {
-      ...current,
-      rules: rulesInForce(current.rules),
-      prices: pricesInForce(current.prices),
-    }),
+    changed: changesSince(accepted.job, spelledOut(current)),
   };
 }

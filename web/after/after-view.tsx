@@ -1,5 +1,4 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
 import { repairState, type Done, type RepairCheck } from '../../core/compare/repair.js';
 import type { Compared } from '../../core/compare/looks.js';
 import { addMonths } from '../../core/job/days.js';
@@ -8,7 +7,8 @@ import type { Moment } from '../../core/upkeep/timeline.js';
 import { useAfter } from '../api/offer';
 import { worker } from '../api/view';
 import { Press } from '../shell/controls';
-import { feet, methodWords } from '../shell/format';
+import { feet, methodWords, shortDay } from '../shell/format';
+import { SidePanel } from '../shell/side-panel';
 import { useJobContext } from '../shell/job-layout';
 import { fileName, save } from '../shell/save';
 import { today } from '../shell/today';
@@ -16,7 +16,6 @@ import { Faults } from '../shell/trouble';
 import { WorkingOut } from '../shell/working-out';
 import { RowsTable } from './rows-table';
 
-const longDay = (iso: string) => format(parseISO(iso), 'd MMM yyyy');
 const calendarMonths = 36;
 
 const doneWords: Record<Done, string> = {
@@ -99,19 +98,7 @@ export function AfterView() {
           </Box>
         ))}
       </Box>
-      <Box
-        as="aside"
-        aria-label="Dates of this job"
-        width={{ base: '100%', lg: '330px' }}
-        flexShrink={0}
-        bg="sheet"
-        borderLeft={{ lg: '1px solid' }}
-        borderTop={{ base: '1px solid', lg: 'none' }}
-        borderColor="ink"
-        overflowY={{ lg: 'auto' }}
-        px="4.5"
-        py="4"
-      >
+      <SidePanel aria-label="Dates of this job" py="4">
         <Heading as="h2" fontSize="19px" mb="2">
           Its days
         </Heading>
@@ -140,7 +127,7 @@ export function AfterView() {
           Intervals are house rules, under Rates and rules. After a strong earthquake, give its day there:
           every line is due at once.
         </Text>
-      </Box>
+      </SidePanel>
     </Flex>
   );
 }
@@ -276,7 +263,7 @@ function TimelineRow({ moment }: { moment: Moment }) {
   return (
     <Flex as="li" gap="3" py="1.5" borderTop="1px solid" borderColor="rule">
       <Text width="96px" flexShrink={0} color={moment.kind === 'due' ? 'ink' : 'soft'}>
-        {longDay(moment.on)}
+        {shortDay(moment.on)}
       </Text>
       <Box>
         <Text fontWeight={moment.kind === 'due' ? 700 : 400} color={late ? 'signalInk' : undefined}>
@@ -284,7 +271,7 @@ function TimelineRow({ moment }: { moment: Moment }) {
         </Text>
         {moment.to !== moment.on && (
           <Text color="soft" fontSize="13.5px">
-            not later than {longDay(moment.to)}
+            not later than {shortDay(moment.to)}
           </Text>
         )}
       </Box>

@@ -1,17 +1,16 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { addMonths } from '../../core/job/days.js';
 import type { JobRow } from '../../server/digests.js';
 import { useJobs } from '../api/jobs';
 import { Press } from '../shell/controls';
+import { shortDay } from '../shell/format';
 import { Header } from '../shell/header';
 import { today } from '../shell/today';
 import { Faults } from '../shell/trouble';
 import { RowsTable } from './rows-table';
 
-const longDay = (iso: string) => format(parseISO(iso), 'd MMM yyyy');
 const spans = [
   ['now', 0],
   ['in three months', 3],
@@ -85,9 +84,9 @@ export function DueView() {
               key: `${row.id} ${line} ${what}`,
               cells: [
                 <chakra.span key="to" fontWeight={700} color={to < day ? 'signalInk' : undefined}>
-                  {longDay(to)}
+                  {shortDay(to)}
                 </chakra.span>,
-                longDay(from),
+                shortDay(from),
                 what === 'clean' ? 'Clean' : 'Look',
                 <JobLink key="job" to={`/jobs/${row.id}/after`}>
                   {row.title}

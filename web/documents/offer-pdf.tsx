@@ -1,12 +1,9 @@
 import { Image, Text, View } from '@react-pdf/renderer';
-import { format, parseISO } from 'date-fns';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
 import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
-import { feet, money, schoolWords, videoTime } from '../shell/format';
+import { longDay, feet, money, schoolWords, videoTime } from '../shell/format';
 import { barFill } from '../sheet/scope-bars';
 import { Cells, colours, inFont, Paper, styles } from './paper';
-
-const longDay = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
 
 /** The offer on paper. `photos` are pictures by name, as data addresses. */
 export function OfferDocument({ offer, photos }: { offer: Offer; photos: ReadonlyMap<string, string> }) {

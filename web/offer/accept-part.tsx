@@ -1,5 +1,4 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { jobHead } from '../../core/job/edit.js';
 import type { Acceptance } from '../../core/job/schema.js';
@@ -8,7 +7,7 @@ import { asError } from '../api/client';
 import { useSinceAccepted } from '../api/offer';
 import { worker } from '../api/view';
 import { Field, Label, Press } from '../shell/controls';
-import { money, schoolWords } from '../shell/format';
+import { longDay, money, schoolWords } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../shell/today';
 import { Part } from '../sheet/part';
@@ -75,7 +74,7 @@ export function Accepted({ accepted }: { accepted: Acceptance }) {
       <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap">
         <Box>
           <Heading as="h2" fontSize="18px">
-            Accepted on {format(parseISO(accepted.on), 'd MMMM yyyy')}
+            Accepted on {longDay(accepted.on)}
             {accepted.by ? ` by ${accepted.by}` : ''}: {schoolWords[accepted.school].name},{' '}
             <span data-testid="agreed">{cash(accepted.total)}</span>
           </Heading>

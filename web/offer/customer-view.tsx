@@ -1,17 +1,14 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import type { School } from '../../core/job/vocabulary.js';
 import { useSharedOffer } from '../api/offer';
-import { schoolWords } from '../shell/format';
+import { longDay, schoolWords } from '../shell/format';
 import { Part } from '../sheet/part';
 import { OfferTable } from './offer-table';
 import { PriceLines } from './price-part';
 import { ProofList } from './proof';
 import { SaidOnce } from './said-once';
-
-const longDay = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
 
 /** What a customer sees behind a secret link: the offer as it was when the link was made, and nothing to change. */
 export function CustomerView() {

@@ -1,5 +1,4 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import { useAgreed, useOffer } from '../api/offer';
@@ -7,7 +6,8 @@ import { SaveOffer } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../shell/today';
 import { Faults } from '../shell/trouble';
-import { schoolWords } from '../shell/format';
+import { longDay, schoolWords } from '../shell/format';
+import { SidePanel } from '../shell/side-panel';
 import { Part } from '../sheet/part';
 import { WorkingOut } from '../shell/working-out';
 import { AcceptPart, Accepted } from './accept-part';
@@ -19,7 +19,6 @@ import { ProofList } from './proof';
 import { SaidOnce } from './said-once';
 import { TermsPart } from './terms-part';
 
-const longDay = (iso: string) => format(parseISO(iso), 'd MMMM yyyy');
 const counts = ['No way', 'One way', 'Two ways', 'Three ways'];
 
 /** What the customer is offered: the ways side by side, what proves it, and the one that is accepted. */
@@ -74,20 +73,7 @@ export function OfferView() {
         <SaidOnce offer={offer} />
         <TermsPart />
       </Box>
-      <Box
-        as="aside"
-        aria-label="The chosen way"
-        width={{ base: '100%', lg: '330px' }}
-        flexShrink={0}
-        bg="sheet"
-        borderLeft={{ lg: '1px solid' }}
-        borderTop={{ base: '1px solid', lg: 'none' }}
-        borderColor="ink"
-        overflowY={{ lg: 'auto' }}
-        px="4.5"
-        py="3"
-        fontSize="14.5px"
-      >
+      <SidePanel aria-label="The chosen way" fontSize="14.5px">
         {agreed && job.accepted?.school === way.school && (
           <Part title={`${schoolWords[way.school].name}: as it was agreed`}>
             <PriceLines way={agreed} currency={offer.currency} testId="agreed-price" />
@@ -106,7 +92,7 @@ export function OfferView() {
         </Part>
         <AcceptPart way={way} />
         <LinksPart />
-      </Box>
+      </SidePanel>
     </Flex>
   );
 }

@@ -16,6 +16,7 @@ import {
 } from '../../core/scope/pin-edits.js';
 import { ownRules } from '../rules/own-rules';
 import { useJobContext, type JobContext } from '../shell/job-layout';
+import { SidePanel } from '../shell/side-panel';
 import { fileName } from '../shell/save';
 import { Faults } from '../shell/trouble';
 import { WorkingOut } from '../shell/working-out';
@@ -314,20 +315,7 @@ function Sheet({
         )}
         <Foot job={job} line={line} lineView={lineView} lineScope={shown} scope={scope} change={change} />
       </Flex>
-      <Box
-        as="aside"
-        aria-label="Reason"
-        width={{ base: '100%', lg: '336px' }}
-        flexShrink={0}
-        bg="sheet"
-        borderLeft={{ lg: '1px solid' }}
-        borderTop={{ base: '1px solid', lg: 'none' }}
-        borderColor="ink"
-        overflowY={{ lg: 'auto' }}
-        px="4.5"
-        py="3"
-        className="not-printed"
-      >
+      <SidePanel aria-label="Reason" width={{ base: '100%', lg: '336px' }} className="not-printed">
         <ReasonPanel
           bar={bars.find(({ key }) => key === selected?.key) ?? selected}
           finding={finding}
@@ -347,7 +335,7 @@ function Sheet({
             onLift={lift}
           />
         </ReasonPanel>
-      </Box>
+      </SidePanel>
       {open === 'keys' && (
         <SheetKeys
           onClose={() => {

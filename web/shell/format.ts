@@ -16,6 +16,8 @@ export const feet = (value: number, digits = 1): string => {
 };
 
 export const day = (iso: string | undefined): string => (iso ? format(parseISO(iso), 'd MMMM') : '');
+export const longDay = (iso: string): string => format(parseISO(iso), 'd MMMM yyyy');
+export const shortDay = (iso: string): string => format(parseISO(iso), 'd MMM yyyy');
 export const dayAndTime = (iso: string): string => format(parseISO(iso), 'd MMM yyyy, HH:mm');
 
 export const videoTime = (seconds: number): string =>
