@@ -26,6 +26,21 @@ async function entriesOf(page: Page, url: string) {
   return job.lines.flatMap((line) => line.runs.flatMap((run) => run.entries));
 }
 
+/** How many times over the browser's storage holds what the pages last saw: none before the first was kept. */
+const pagesKept = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        const opening = indexedDB.open('open-trench-jobs');
+        opening.addEventListener('success', () => {
+          const count = opening.result.transaction('cache').objectStore('cache').count();
+          count.onsuccess = () => {
+            done(count.result);
+          };
+        });
+      }),
+  );
+
 test('with the server gone typing goes on; it waits, survives a reload, and goes in once and in order', async ({
   page,
 }) => {
@@ -38,22 +53,7 @@ test('with the server gone typing goes on; it waits, survives a reload, and goes
     const kept = await shell.keys();
     return navigator.serviceWorker.controller !== null && kept.some(({ url }) => url.includes('/assets/'));
   });
-  await expect
-    .poll(() =>
-      page.evaluate(
-        () =>
-          new Promise<number>((done) => {
-            const opening = indexedDB.open('open-trench-jobs');
-            opening.onsuccess = () => {
-              const count = opening.result.transaction('cache').objectStore('cache').count();
-              count.onsuccess = () => {
-                done(count.result);
-              };
-            };
-          }),
-      ),
-    )
-    .toBeGreaterThan(0);
+  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
   await server.kill();
   for (const words of ['12 joint', '13 gap 1/2', '14 roots 15%']) await write(page, words);
   await expect(saved(page)).toHaveText('3 waiting');
@@ -103,6 +103,50 @@ test('two browsers on one job: each sees the other; where they pull apart both a
   await expect(row(truck, '¾ in')).toHaveCount(1);
   await expect(question).toHaveCount(0);
   await Promise.all(contexts.map((context) => context.close()));
+  await server.stop();
+});
+
+test('what another changed while a page was closed is there when it opens again, however slow its storage', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const server = await startServer('demo');
+  // The browser's storage answers only after the server has told its version: an order that a busy machine brings.
+  await page.addInitScript(() => {
+    const told = new Promise<void>((done) => {
+      window.EventSource = class extends EventSource {
+        constructor(url: string) {
+          super(url);
+          this.addEventListener('hello', () => {
+            setTimeout(done);
+          });
+        }
+      };
+    });
+    const get = Object.getOwnPropertyDescriptor(IDBRequest.prototype, 'onsuccess');
+    Object.defineProperty(IDBOpenDBRequest.prototype, 'onsuccess', {
+      set(this: IDBOpenDBRequest, then: (event: Event) => void) {
+        get?.set?.call(this, (event: Event) => {
+          const kept = this.result.name === 'open-trench-jobs';
+          if (kept)
+            void told.then(() => {
+              then(event);
+            });
+          else then(event);
+        });
+      },
+    });
+  });
+  const before = await openLog(page, server.url);
+  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
+  await page.goto('about:blank');
+  const set = { id: 'k1', kind: 'joint', reading_ft: 12, pass: 'out' };
+  const sent = await page.request.post(`${server.url}/api/jobs/${jobId}/edits`, {
+    data: { sent: 'from elsewhere', edits: [{ kind: 'entry', line: 'house', run: 'R1', entry: 'k1', set }] },
+  });
+  expect(sent.status()).toBe(200);
+  await page.goto(`${server.url}/jobs/${jobId}/log`);
+  await expect(rows(page)).toHaveCount(before + 1);
   await server.stop();
 });
 

@@ -6,7 +6,17 @@ import { undoState } from '../../core/job/undo.js';
 import type { JobRow } from '../../server/digests.js';
 import type { StoredJob } from '../../server/store.js';
 import { api, asError, bodyOf, deviceName, post } from './client';
-import { editsWaiting, flushAll, forget, lastWaiting, send, settled, useOutbox, waitingOf } from './outbox';
+import {
+  editsWaiting,
+  flushAll,
+  forget,
+  lastWaiting,
+  onTheirWay,
+  send,
+  settled,
+  useOutbox,
+  waitingOf,
+} from './outbox';
 
 const listKey = ['jobs'] as const;
 const jobKey = (id: string) => ['jobs', id] as const;
@@ -33,7 +43,7 @@ export async function currentJob(client: QueryClient, id: string): Promise<Job> 
   await settled();
   // Taken before the job is fetched: laid over a job that holds them already they change nothing.
   const waiting = waitingOf(id);
-  const stored = await client.query({ ...jobQuery(id), staleTime: 0 }).catch((error: unknown) => {
+  const stored = await client.query(jobQuery(id)).catch((error: unknown) => {
     const kept = client.getQueryData<StoredJob>(jobKey(id));
     if (kept) return kept;
     throw asError(error);
@@ -48,6 +58,9 @@ const jobQuery = (id: string) => ({
   queryKey: jobKey(id),
   queryFn: async () =>
     bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } })),
+  // What the browser kept is shown at once, and never taken for the newest: it may be of the moment before the last
+  // edit went in, and the server may have told its version before the browser's storage was read.
+  staleTime: 0,
 });
 
 /** A job as the server has it, and as it stands with what still waits here. */
@@ -171,6 +184,8 @@ export function useEdit(id: string): Change {
       }
     };
     const takeBack = async (which: 'undo' | 'redo'): Promise<boolean> => {
+      // A set on its way is the newest there is: what it came to is known first.
+      await onTheirWay(id);
       const unsent = which === 'undo' ? lastWaiting(id) : undefined;
       if (unsent) {
         forget(unsent.key);

@@ -173,6 +173,9 @@ export async function settleConflict(item: OutboxItem, keepMine: boolean): Promi
   await flush(item.job);
 }
 
+/** Resolves when what is being sent of a job has gone in, or waits because the server is away. */
+export const onTheirWay = (job: string): Promise<void> => flushing.get(job) ?? Promise.resolve();
+
 /** The set written last and not yet on its way, which undo may simply take out. */
 export const lastWaiting = (job: string): OutboxItem | undefined =>
   flushing.has(job) ? undefined : items.findLast((each) => each.job === job && each.state === 'waiting');
