@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/first-starts.ts',
   timeout: 120_000,
   expect: { timeout: 30_000 },
   workers: 2,

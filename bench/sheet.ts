@@ -2,7 +2,7 @@ import { chromium } from '@playwright/test';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { startServer } from '../e2e/server.js';
+import { newFolder, startServer } from '../e2e/server.js';
 import { watchedLine } from './watched-line.js';
 
 /**
@@ -20,7 +20,7 @@ const weights = readdirSync(assets)
 const first = weights.find(({ name }) => name.startsWith('index-'));
 print(`script of the first view: ${((100 * (first?.kB ?? 0)) / 380).toFixed(0)} % of 380 kB gzipped`);
 
-const server = await startServer('none');
+const server = await startServer('none', newFolder());
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],

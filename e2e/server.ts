@@ -1,13 +1,17 @@
 import { test as base } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
 const root = resolve(import.meta.dirname, '..');
+/** Data folders as the server itself left them after a first start: made once a run, by first-starts.ts. */
+export const firstStarts = join(root, 'test-results', 'first-starts');
 
-/** The real server, as `npm start` runs it, on a data folder of its own. */
+/** What a data folder holds after its first start: the demo jobs or none. */
+export type Holding = 'demo' | 'none';
+
 export interface RunningServer {
   readonly url: string;
   readonly folder: string;
@@ -17,29 +21,41 @@ export interface RunningServer {
   start(): Promise<void>;
 }
 
+/** A new, empty data folder, removed with its server. */
+export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'open-trench-e2e-'));
+
+function copyOfFirstStart(holding: Holding): string {
+  const folder = newFolder();
+  cpSync(join(firstStarts, holding), folder, { recursive: true });
+  return folder;
+}
+
+/** The real server, as `npm start` runs it, on a data folder of its own: a copy of one after a first start. */
 export async function startServer(
-  demo: 'demo' | 'none',
-  folder = mkdtempSync(join(tmpdir(), 'open-trench-e2e-')),
-): Promise<RunningServer & { stop(): Promise<void> }> {
+  holding: Holding,
+  folder = copyOfFirstStart(holding),
+): Promise<RunningServer & { end(): Promise<void>; stop(): Promise<void> }> {
   const port = await freePort();
   let child: ChildProcess | undefined;
   const start = async () => {
-    child = await launch(folder, port, demo);
+    child = await launch(folder, port, holding);
   };
-  const kill = async () => {
+  const signal = async (name: 'SIGKILL' | 'SIGTERM') => {
     const dying = child;
     child = undefined;
     if (!dying || dying.exitCode !== null) return;
     const gone = new Promise((done) => dying.once('exit', done));
-    dying.kill('SIGKILL');
+    dying.kill(name);
     await gone;
   };
+  const kill = () => signal('SIGKILL');
   await start();
   return {
     url: `http://127.0.0.1:${port}`,
     folder,
     start,
     kill,
+    end: () => signal('SIGTERM'),
     async stop() {
       await kill();
       rmSync(folder, { recursive: true, force: true });
@@ -47,9 +63,9 @@ export async function startServer(
   };
 }
 
-function launch(folder: string, port: number, demo: string): Promise<ChildProcess> {
+function launch(folder: string, port: number, holding: Holding): Promise<ChildProcess> {
   const child = spawn(process.execPath, [join(root, 'dist', 'server.mjs')], {
-    env: { ...process.env, OPEN_TRENCH_DATA: folder, PORT: String(port), OPEN_TRENCH_DEMO: demo },
+    env: { ...process.env, OPEN_TRENCH_DATA: folder, PORT: String(port), OPEN_TRENCH_DEMO: holding },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   return new Promise((ready, failed) => {

@@ -1,5 +1,5 @@
 // Everything that says whether the project is sound, in one command: set-up, lint, types, unit tests, browser tests.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildCli, buildReel, buildServer, buildWeb, install, root } from './setup.mjs';
@@ -11,22 +11,38 @@ const chromium = findChromium();
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 let [passed, failed] = [0, 0];
 
-/** Runs a check that passes or fails as a whole. */
+/** Runs a check that passes or fails as a whole, and says at its end what it printed. */
 function check(name, command, args) {
-  process.stderr.write(`\n${name}\n`);
-  const ok = spawnSync(command, args, { cwd: root, stdio: ['ignore', 2, 2] }).status === 0;
-  if (ok) passed++;
-  else failed++;
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+    child.on('close', (status) => {
+      if (status === 0) passed++;
+      else failed++;
+      process.stderr.write(`\n${name}: ${status === 0 ? 'good' : 'FAILED'}\n${said}`);
+      done();
+    });
+  });
+}
+
+async function inTurn(...checks) {
+  for (const each of checks) await check(...each);
 }
 
 await Promise.all([buildCli(), buildReel(), buildServer(), buildWeb()]);
-check('ESLint', bin('eslint'), ['.']);
-check('Prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-check('Direction of imports', bin('depcruise'), ['--output-type', 'err', 'core', 'server', 'web', 'cli']);
-check('Dead code', bin('knip'), []);
-check('Types', bin('tsc'), ['-p', 'tsconfig.json']);
-check('Types of the pages', bin('tsc'), ['-p', 'web/tsconfig.json']);
-check('Types of the browser tests', bin('tsc'), ['-p', 'e2e/tsconfig.json']);
+// ESLint takes as long as all the others: one core each.
+await Promise.all([
+  inTurn(['ESLint', bin('eslint'), ['.']]),
+  inTurn(
+    ['Prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+    ['Direction of imports', bin('depcruise'), ['--output-type', 'err', 'core', 'server', 'web', 'cli']],
+    ['Dead code', bin('knip'), []],
+    ['Types', bin('tsc'), ['-p', 'tsconfig.json']],
+    ['Types of the pages', bin('tsc'), ['-p', 'web/tsconfig.json']],
+    ['Types of the browser tests', bin('tsc'), ['-p', 'e2e/tsconfig.json']],
+  ),
+]);
 
 process.stderr.write('\nUnit tests\n');
 const jest = spawnSync(bin('jest'), ['--json', '--outputFile=test-results/jest.json'], {

@@ -54,7 +54,8 @@ export function storeOn(db: Database): Store {
   const changed = new EventEmitter().setMaxListeners(0);
   return {
     count: () => db.$count(jobs),
-    read: (id) => assemble(db, id),
+    // In one transaction: an edit that goes in between two of its queries would make a job that never was.
+    read: (id) => db.transaction((tx) => assemble(tx, id)),
     async version(id) {
       const [head] = await db.select({ version: jobs.version }).from(jobs).where(eq(jobs.id, id));
       return head?.version;

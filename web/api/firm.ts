@@ -57,6 +57,8 @@ async function flush(client: QueryClient): Promise<void> {
         headers: { 'content-type': 'application/json' },
       }),
     );
+    // One asked for before this went in would come back without it.
+    await client.cancelQueries({ queryKey: firmKey });
     client.setQueryData(firmKey, firm);
     // What was typed while this was on its way goes next, over what the server has now.
     keep(state.unsent === sent || !state.unsent ? undefined : { was: sent.set, set: state.unsent.set });

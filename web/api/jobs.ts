@@ -56,8 +56,16 @@ const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
 
 const jobQuery = (id: string) => ({
   queryKey: jobKey(id),
-  queryFn: async () =>
-    bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } })),
+  queryFn: async ({ client }: { client: QueryClient }) => {
+    const known = () => client.getQueryData<StoredJob>(jobKey(id));
+    const before = known();
+    const fetched = await bodyOf<StoredJob>(
+      await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } }),
+    );
+    const now = known();
+    // An edit that went in while this was on its way made a newer version than the one that was asked for.
+    return now && now !== before && now.version > fetched.version ? now : fetched;
+  },
   // What the browser kept is shown at once, and never taken for the newest: it may be of the moment before the last
   // edit went in, and the server may have told its version before the browser's storage was read.
   staleTime: 0,
@@ -83,21 +91,25 @@ export function takeStored(client: QueryClient, stored: StoredJob): void {
   void client.invalidateQueries({ queryKey: historyKey(stored.id) });
 }
 
-/** Follows what others do to a job while the page is open; says whether the server can be reached. */
-export function useFollow(id: string): { live: boolean } {
+/**
+ * Follows what others do to a job while the page is open, of which it knows a version; says whether the server can be
+ * reached.
+ */
+export function useFollow(id: string, known: number | undefined): { live: boolean } {
   const client = useQueryClient();
   const [live, setLive] = useState(true);
+  const [heard, setHeard] = useState(0);
   useEffect(() => {
     const events = new EventSource(`/api/jobs/${encodeURIComponent(id)}/changes`);
     events.addEventListener('version', (event: MessageEvent<string>) => {
-      const known = client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
-      if (Number(event.data) > known) void client.invalidateQueries({ queryKey: jobKey(id) });
+      setHeard(Number(event.data));
     });
     events.addEventListener('hello', (event: MessageEvent<string>) => {
-      const known = client.getQueryData<StoredJob>(jobKey(id));
-      if (known && known.version !== Number(event.data)) {
-        void client.invalidateQueries({ queryKey: jobKey(id) });
-      }
+      const version = Number(event.data);
+      setHeard(version);
+      // Newer, or older than what is known: the folder may have been put back in the meantime.
+      const stored = client.getQueryData<StoredJob>(jobKey(id));
+      if (stored && stored.version !== version) void client.invalidateQueries({ queryKey: jobKey(id) });
       setLive(true);
       void flushAll();
     });
@@ -106,8 +118,13 @@ export function useFollow(id: string): { live: boolean } {
     };
     return () => {
       events.close();
+      setHeard(0);
     };
   }, [client, id]);
+  // Compared whenever either changes: a version may be heard before the job is there, or while an older one is fetched.
+  useEffect(() => {
+    if (known !== undefined && known < heard) void client.invalidateQueries({ queryKey: jobKey(id) });
+  }, [client, id, known, heard]);
   return { live };
 }
 

@@ -62,7 +62,7 @@ const Tab = chakra(NavLink, {
 export function JobLayout() {
   const { jobId = '' } = useParams();
   const { stored, job, error: loadError } = useJob(jobId);
-  const { live } = useFollow(jobId);
+  const { live } = useFollow(jobId, stored?.version);
   const outbox = useOutbox().filter((item) => item.job === jobId);
   const waiting = outbox.filter(({ state }) => state === 'waiting').length;
   const [lineId, setLineId] = useState<string>();
