@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/first-starts.ts',
-  timeout: 120_000,
+  // Machines here are slow at times: a test ends when its work does.
+  timeout: 300_000,
   expect: { timeout: 30_000 },
   workers: 2,
   fullyParallel: true,

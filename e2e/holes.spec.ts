@@ -7,7 +7,6 @@ const jobId = 'demo-1-quarry-lane';
 test('a page for each hole: its figures are the headless scope’s, and soil and depth found on the spot change it', async ({
   page,
 }, info) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const headless = () => scopeOfJob(page, server.url, jobId, info.outputPath('job.json'));
   const line = async () => (await jobOf(page, server.url, jobId)).lines[0];

@@ -159,7 +159,6 @@ function numbersIn(value: unknown): number[] {
 }
 
 test('an awkward inspection goes in as it is spoken, without one invented number', async ({ page }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   await page.goto(server.url);
   await page.getByRole('button', { name: 'New job' }).click();

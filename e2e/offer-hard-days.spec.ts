@@ -90,7 +90,6 @@ test('a job with nothing read and a job with no way say so on offer and after, a
 test('without the server an offer is still worked out and accepted; it waits, and goes in when the server is back', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/offer`);
   await expect(page.getByTestId('total-repair')).toBeVisible();

@@ -30,7 +30,6 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   page,
   browser,
 }, info) => {
-  test.setTimeout(300_000);
   const server = await startServer('demo');
   const headless = () => scopeOfJob(page, server.url, jobId, info.outputPath('job.json'));
   const scope = await headless();

@@ -7,7 +7,6 @@ const jobId = 'demo-1-quarry-lane';
 test('a rate and a rule changed for one job change its price and its reasons, as the headless scope says', async ({
   page,
 }, info) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const said = () => jobOf(page, server.url, jobId);
   const headless = () => scopeOfJob(page, server.url, jobId, info.outputPath('job.json'));
@@ -47,7 +46,6 @@ test('a rate and a rule changed for one job change its price and its reasons, as
 test('the firm’s rates and rules hold for every job, a job’s own stand over them, and what is typed outlives the server', async ({
   page,
 }, info) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   await page.goto(server.url);
   await page.getByRole('link', { name: /Firm/ }).click();

@@ -44,7 +44,6 @@ async function centre(page: Page, which: 'Upstream' | 'Downstream'): Promise<[nu
 test('by mouse: an end is dragged, the price follows under the hand, the pin holds what the headless scope says, is lifted, undone and redone', async ({
   page,
 }, info) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const file = info.outputPath('job.json');
   await openSheet(page, server.url);
@@ -99,7 +98,6 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
 test('by keyboard: ends moved, another method, split, joined, lifted, undone, and every key told', async ({
   page,
 }, info) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const file = info.outputPath('job.json');
   await openSheet(page, server.url);
@@ -161,8 +159,45 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
   await server.stop();
 });
 
-test('by finger: an end is dragged on a tablet, lifted, and brought back', async ({ browser }) => {
-  test.setTimeout(240_000);
+test('from the bar: all that can be done on it, what stands against it, chosen by mouse and by key', async ({
+  page,
+}, info) => {
+  const server = await startServer('demo');
+  const file = info.outputPath('job.json');
+  await openSheet(page, server.url);
+  const liner = page.getByRole('button', { name: /^Line,/, pressed: true });
+  await liner.click();
+  const list = page.getByRole('menu', { name: /^Instead of line/ });
+  const before = await headless(page, server.url, file);
+  const refused = before.lines[0]?.segments
+    .filter(({ method }) => method === 'line')
+    .flatMap(({ rejected }) => rejected)
+    .find(({ method }) => method === 'burst');
+  await expect(list.getByRole('menuitem', { name: 'Burst' })).toContainText(refused?.why ?? 'a refusal');
+  await list.getByRole('menuitem', { name: 'Dig' }).click();
+  await expect.poll(() => pinsOf(page, server.url)).toMatchObject([{ method: 'open-cut' }]);
+  await expect(list).toHaveCount(0);
+  const dug = await headless(page, server.url, file);
+  expect(dug.lines[0]?.actions.map(({ method }) => method)).toContain('open-cut');
+  await expect(total(page)).toHaveText(dollars(dug.price.total));
+  // By key: the list of the chosen bar opens, is walked, closed, and opened again to take the pin back.
+  await page.keyboard.press('m');
+  const other = page.getByRole('menu', { name: /^Instead of replace/ });
+  await expect(other).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(other).toHaveCount(0);
+  await page.keyboard.press('m');
+  await expect(other).toBeVisible();
+  await page.keyboard.press('End');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
+  await expect(total(page)).toHaveText(dollars(before.price.total));
+  await server.stop();
+});
+
+test('by finger: an end is dragged on a tablet, lifted, and brought back, and two fingers zoom', async ({
+  browser,
+}) => {
   const server = await startServer('demo');
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
@@ -195,12 +230,30 @@ test('by finger: an end is dragged on a tablet, lifted, and brought back', async
   await page.getByRole('button', { name: 'Undo' }).tap();
   await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
   await expect(total(page)).toHaveText(pinned);
+  await page.getByRole('complementary', { name: 'History' }).getByRole('button', { name: 'Close' }).tap();
+
+  // Two fingers drawn apart over the wall: what is between them grows as they go.
+  const spread = async (type: 'touchStart' | 'touchMove' | 'touchEnd', half: number) =>
+    finger.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints:
+        type === 'touchEnd'
+          ? []
+          : [
+              { x: 500 - half, y: 400, id: 0 },
+              { x: 500 + half, y: 400, id: 1 },
+            ],
+    });
+  const wide = await pxPerFoot(page);
+  await spread('touchStart', 60);
+  for (let half = 65; half <= 120; half += 5) await spread('touchMove', half);
+  await spread('touchEnd', 0);
+  await expect.poll(async () => (await pxPerFoot(page)) / wide).toBeCloseTo(2, 0);
   await context.close();
   await server.stop();
 });
 
 test('zoomed, explained, charted, saved and printed; readable in light and dark', async ({ page }, info) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   await openSheet(page, server.url);
   const sheet = page.getByTestId('sheet');

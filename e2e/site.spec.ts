@@ -15,7 +15,6 @@ async function lineOf(page: Page, url: string) {
 test('the ground is drawn: edges dragged and snapped, points dropped and moved, by mouse and by key', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   await page.goto(`${server.url}/jobs/${jobId}/site`);
   const edge = (name: RegExp) => page.getByRole('slider', { name }).first();
@@ -83,7 +82,6 @@ test('the ground is drawn: edges dragged and snapped, points dropped and moved, 
 test('a second line joins the first, a neighbour’s cleanout is never used, marks give the plan', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   await page.goto(`${server.url}/jobs/${jobId}/site`);
   await expect(page.getByTestId('plan')).toBeVisible();

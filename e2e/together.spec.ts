@@ -53,7 +53,6 @@ const pagesKept = (page: Page) =>
 test('with the server gone typing goes on; it waits, survives a reload, and goes in once and in order', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const before = await openLog(page, server.url);
   // The pages and the job are kept by now, so that a reload does not need the server.
@@ -85,7 +84,6 @@ test('with the server gone typing goes on; it waits, survives a reload, and goes
 test('two browsers on one job: each sees the other; where they pull apart both are shown and one is asked', async ({
   browser,
 }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const contexts: BrowserContext[] = [await browser.newContext(), await browser.newContext()];
   const [truck, office] = await Promise.all(contexts.map((context) => context.newPage()));
@@ -118,7 +116,6 @@ test('two browsers on one job: each sees the other; where they pull apart both a
 test('what another changed while a page was closed is there when it opens again, however slow its storage', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   // The browser's storage answers only after the server has told its version: an order that a busy machine brings.
   await page.addInitScript(() => {
@@ -158,7 +155,6 @@ test('what another changed while a page was closed is there when it opens again,
 test('what was written while an older answer was on its way stands, and never leaves the page', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const before = await openLog(page, server.url);
   const entriesBefore = (await entriesOf(page, server.url)).length;
@@ -198,7 +194,6 @@ test('what was written while an older answer was on its way stands, and never le
 });
 
 test('what was deleted comes back from the history; undo and redo go on after a reload', async ({ page }) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   const before = await openLog(page, server.url);
   await write(page, '12 gap 1/2');
@@ -228,7 +223,6 @@ test('what was deleted comes back from the history; undo and redo go on after a 
 test('a video from the disk stamps what is written, and a click goes back to its moment; a photo is kept', async ({
   page,
 }, info) => {
-  test.setTimeout(240_000);
   const server = await startServer('demo');
   await openLog(page, server.url);
   const made = await page.evaluate(

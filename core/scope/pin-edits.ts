@@ -132,5 +132,6 @@ function withPin(
     return [...first, ...kept(after, 'to', own === undefined || first.length === 0 ? own : newId())];
   });
   const { endsHere, ...rest } = says;
-  return [...older, { id, ...stretch, ...rest, ...(endsHere && endsHere.length > 0 ? { endsHere } : {}) }];
+  const { from_ft, to_ft } = stretch;
+  return [...older, { id, from_ft, to_ft, ...rest, ...(endsHere && endsHere.length > 0 ? { endsHere } : {}) }];
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { methods } from '../job/vocabulary.js';
+import { readJob } from '../job/read.js';
 import { jobView } from './job-view.js';
 import { pinsOn, withEndMoved, withJoined, withMethod, withSplit, without } from './pin-edits.js';
 import { readyJob, scopeOf } from './scope.js';
@@ -40,6 +41,8 @@ test('pins tried on the bench come to what the whole scope of the edited job com
       const pins = withMethod(view.pins, segment, method);
       const [line] = job.lines;
       const edited = { ...job, lines: [{ ...line, pins }] } as typeof job;
+      // It is a job that can be written down: whatever else the stretch that was taken hold of carries stays out.
+      expect(readJob(edited).faults).toBeUndefined();
       const whole = scopeOf(readyJob(edited));
       const { options: _one, ...trial } = tried(pins) ?? { options: [] };
       const { options: _other, ...expected } = whole.lines[0] ?? { options: [] };

@@ -36,6 +36,8 @@ interface Props {
   readonly on: {
     readonly station: (at: number | undefined) => void;
     readonly bar: (bar: ScopeBar) => void;
+    /** All that can be done on the chosen bar is asked for, on that bar. */
+    readonly choices: (on: Element) => void;
     readonly finding: (id: string) => void;
     readonly hole: (actionId: string) => void;
     readonly end: (end: 'from' | 'to', to_ft: number, last: boolean) => void;
@@ -146,6 +148,7 @@ export function Drawing({
           pins={line.pins}
           differs={differs}
           onSelect={on.bar}
+          onChoices={on.choices}
           onEnd={on.end}
           moving={moving}
         />

@@ -1,8 +1,9 @@
 import { Flex, Text } from '@chakra-ui/react';
-import { methods, type Method } from '../../core/job/vocabulary.js';
+import type { Method } from '../../core/job/vocabulary.js';
 import { pinsOn, type PlacedPin } from '../../core/scope/pin-edits.js';
 import { Press } from '../shell/controls';
 import { feet, methodWords } from '../shell/format';
+import { otherMethods } from './method-keys';
 import { Part } from './part';
 import type { ScopeBar } from './scope-bars';
 
@@ -56,21 +57,19 @@ export function PinPart({
       {bar && (
         <Part title="Do something else here">
           <Flex wrap="wrap" gap="1.5">
-            {methods
-              .filter((method) => method !== bar.method && method !== 'open-cut')
-              .map((method) => (
-                <Press
-                  key={method}
-                  type="button"
-                  px="2.5"
-                  fontSize="14px"
-                  onClick={() => {
-                    onMethod(method);
-                  }}
-                >
-                  {method === 'spot' ? 'Dig' : methodWords[method]}
-                </Press>
-              ))}
+            {otherMethods(bar.method).map(({ method, name }) => (
+              <Press
+                key={method}
+                type="button"
+                px="2.5"
+                fontSize="14px"
+                onClick={() => {
+                  onMethod(method);
+                }}
+              >
+                {name}
+              </Press>
+            ))}
             {bar.action && (
               <>
                 <Press type="button" px="2.5" fontSize="14px" onClick={onJoin}>

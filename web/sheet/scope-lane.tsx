@@ -16,6 +16,8 @@ interface Props {
   /** Where another way would do something else, ft; drawn as a dashed outline. */
   readonly differs: readonly { readonly from_ft: number; readonly to_ft: number }[];
   readonly onSelect: (bar: ScopeBar) => void;
+  /** All that can be done on a bar is asked for: by another press on the chosen one, or by the other button. */
+  readonly onChoices: (on: Element) => void;
   /** An end of the selected bar is being moved to a station, or was let go there. */
   readonly onEnd: (end: 'from' | 'to', to_ft: number, last: boolean) => void;
   /** Where the end that is being moved stands now. */
@@ -23,7 +25,17 @@ interface Props {
 }
 
 /** What is done on each foot; the ends of the chosen bar are dragged. */
-export function ScopeLane({ bars, scale, selected, pins, differs, onSelect, onEnd, moving }: Props) {
+export function ScopeLane({
+  bars,
+  scale,
+  selected,
+  pins,
+  differs,
+  onSelect,
+  onChoices,
+  onEnd,
+  moving,
+}: Props) {
   const { x } = scale;
   const roving = useRoving('bar', bars.length);
   return (
@@ -43,6 +55,7 @@ export function ScopeLane({ bars, scale, selected, pins, differs, onSelect, onEn
               covered={selected?.action !== undefined && bars[index - 1]?.key === selected.key}
               roving={roving.item(index)}
               onSelect={onSelect}
+              onChoices={onChoices}
             />
           </g>
         ))}
@@ -115,6 +128,7 @@ function Bar({
   covered,
   roving,
   onSelect,
+  onChoices,
 }: {
   bar: ScopeBar;
   scale: SheetScale;
@@ -123,6 +137,7 @@ function Bar({
   covered: boolean;
   roving: ReturnType<ReturnType<typeof useRoving>['item']>;
   onSelect: (bar: ScopeBar) => void;
+  onChoices: (on: Element) => void;
 }) {
   const { x } = scale;
   const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
@@ -134,20 +149,33 @@ function Bar({
   const detail = barDetail(bar);
   const roomy = textWidth(name, 16) + 14 < room;
   const says = `${name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${detail}${pinned ? ', pinned' : ''}`;
+  const press = (on: Element) => {
+    if (chosen) onChoices(on);
+    else onSelect(bar);
+  };
+  const nameAt = left + inset + (roomy ? 8 : 4);
+  const nameEnd = nameAt + textWidth(name, roomy ? 15 : 13);
   return (
     <g
       role="button"
       {...roving}
+      data-bar={bar.key}
       aria-pressed={chosen}
+      aria-haspopup={chosen ? 'menu' : undefined}
       aria-label={says}
       style={{ cursor: 'pointer' }}
-      onClick={() => {
+      onClick={({ currentTarget }) => {
+        press(currentTarget);
+      }}
+      onContextMenu={(event) => {
+        event.preventDefault();
         onSelect(bar);
+        onChoices(event.currentTarget);
       }}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === ' ') {
           event.preventDefault();
-          onSelect(bar);
+          press(event.currentTarget);
         }
       }}
     >
@@ -162,7 +190,7 @@ function Bar({
       />
       {textWidth(name, 13) + 6 < room && (
         <text
-          x={left + inset + (roomy ? 8 : 4)}
+          x={nameAt}
           y={top + 25}
           fontSize={roomy ? 15 : 13}
           fontWeight={700}
@@ -170,6 +198,9 @@ function Bar({
         >
           {name}
         </text>
+      )}
+      {chosen && textWidth(name, 13) + 6 < room && nameEnd + 16 < left + inset + room && (
+        <path d={`M${nameEnd + 5} ${top + 17}h9l-4.5 6z`} fill={`var(--chakra-colors-${ink})`} />
       )}
       {textWidth(detail, 13) + 12 < room && (
         <text x={left + inset + 8} y={top + 45} fontSize={13} style={{ fill: `var(--chakra-colors-${ink})` }}>

@@ -1,21 +1,17 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { Cap, Press } from '../shell/controls';
+import { methodKeys } from './method-keys';
 
 /** What each key does on the sheet, in the order of the help. */
 export const sheetKeys: readonly (readonly [readonly string[], string])[] = [
   [['←', '→'], 'along the findings, holes and bars; on the sheet itself the hairline'],
   [['Tab'], 'to the next row, and to the ends of the chosen bar'],
   [['N', 'P'], 'next bar, bar before'],
-  [['L'], 'line it'],
-  [['H'], 'short liner'],
-  [['S'], 'dig it'],
-  [['B'], 'burst it'],
-  [['R'], 'regrade it'],
-  [['K'], 'keep it'],
-  [['C'], 'clean it'],
+  ...methodKeys.map(({ key, does }): [string[], string] => [[key.toUpperCase()], does]),
   [['J'], 'join with the next'],
   [['D'], 'split at the hairline'],
   [['X'], 'lift the pins here'],
+  [['M'], 'all that can be done here, in a list'],
   [['Ctrl', 'Z'], 'undo; with Shift redo'],
   [['+', '−'], 'zoom'],
   [['0'], 'the whole line'],

@@ -38,8 +38,9 @@ import { useTrial } from './use-trial';
 import { useWidth } from './use-width';
 import { useWindow } from './use-window';
 
-// Charts are fetched when they are first asked for.
+// Fetched when they are first asked for.
 const GradeStrip = lazy(() => import('./grade-strip'));
+const BarMenu = lazy(() => import('./bar-menu'));
 
 /** A phone scrolls sideways at a scale that can be read, px. */
 const leastWidth_px = 820;
@@ -88,6 +89,8 @@ function Sheet({
   const [cannot, setCannot] = useState<string>();
   const [lookedAt, setLookedAt] = useState<School>();
   const [open, setOpen] = useState<'legend' | 'keys'>();
+  /** The bar whose list of choices is open. */
+  const [menuOn, setMenuOn] = useState<Element>();
   const [gradeOpen, setGradeOpen] = useState(false);
   const trial = useTrial(inForce, line.id, caughtUp);
   const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
@@ -158,6 +161,10 @@ function Sheet({
     const [first] = pins;
     if (first) void commit(without(lineView.pins, pins), selected ?? first);
   };
+  const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
+  const liftHere = () => {
+    lift(pinsHere);
+  };
   const join = () => {
     if (!selected?.action) return;
     const acts = bars.filter(({ action }) => action);
@@ -197,6 +204,10 @@ function Sheet({
     const own = lineView.findings.find((each) => each.id === id);
     if (own) setChosenAt(own.from_ft);
   };
+  const closeMenu = () => {
+    setMenuOn(undefined);
+    if (menuOn instanceof SVGElement) menuOn.focus();
+  };
   const go = (by: number) => {
     const here = bars.findIndex(({ key }) => key === selected?.key);
     const next = bars[Math.min(bars.length - 1, Math.max(0, here + by))];
@@ -229,8 +240,10 @@ function Sheet({
     join,
     split,
     go,
-    lift: () => {
-      if (selected) lift(pinsOn(lineView.pins, selected));
+    lift: liftHere,
+    menu: () => {
+      const bar = selected && drawing.current?.querySelector(`[data-bar="${selected.key}"]`);
+      if (bar) setMenuOn(bar);
     },
     pan: (share: number) => {
       window.pan(share * (scale.seen.to_ft - scale.seen.from_ft));
@@ -287,6 +300,7 @@ function Sheet({
                 on={{
                   station: setAt,
                   bar: choose,
+                  choices: setMenuOn,
                   finding: showFinding,
                   hole: (actionId) => {
                     const bar = bars.find(({ action }) => action?.id === actionId);
@@ -336,6 +350,20 @@ function Sheet({
           />
         </ReasonPanel>
       </SidePanel>
+      {menuOn && selected && (
+        <Suspense>
+          <BarMenu
+            bar={selected}
+            at={menuOn}
+            pinned={pinsHere.length > 0}
+            onMethod={doHere}
+            onJoin={join}
+            onSplit={split}
+            onLift={liftHere}
+            onClose={closeMenu}
+          />
+        </Suspense>
+      )}
       {open === 'keys' && (
         <SheetKeys
           onClose={() => {

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 import type { Method } from '../../core/job/vocabulary.js';
+import { methodKeys } from './method-keys';
 import { zoomStep } from './use-window';
 
 interface SheetKeyActions {
@@ -8,6 +9,7 @@ interface SheetKeyActions {
   readonly join: () => void;
   readonly split: () => void;
   readonly lift: () => void;
+  readonly menu: () => void;
   readonly go: (by: number) => void;
   readonly zoom: (times: number) => void;
   readonly fit: () => void;
@@ -28,11 +30,15 @@ export function useSheetKeys(actions: SheetKeyActions): void {
   useEffect(() => {
     const on = (act: (all: SheetKeyActions) => void) => (event: KeyboardEvent) => {
       const target = event.target instanceof Element ? event.target : undefined;
-      if (target?.closest('input, textarea, select, [role="dialog"]') && event.key !== 'Escape') return;
+      if (
+        target?.closest('input, textarea, select, [role="dialog"], [role="menu"]') &&
+        event.key !== 'Escape'
+      )
+        return;
       event.preventDefault();
       act(latest.current);
     };
-    const method = (each: Method) =>
+    const doing = (each: Method) =>
       on((all) => {
         all.doHere(each);
       });
@@ -40,21 +46,18 @@ export function useSheetKeys(actions: SheetKeyActions): void {
       on((all) => {
         all.zoom(times);
       });
-    const call = (name: 'join' | 'split' | 'lift' | 'fit' | 'undo' | 'redo' | 'grade' | 'keys' | 'stop') =>
+    const call = (
+      name: 'join' | 'split' | 'lift' | 'fit' | 'menu' | 'undo' | 'redo' | 'grade' | 'keys' | 'stop',
+    ) =>
       on((all) => {
         all[name]();
       });
     return tinykeys(window, {
-      l: method('line'),
-      h: method('short-line'),
-      s: method('spot'),
-      b: method('burst'),
-      r: method('regrade'),
-      k: method('leave'),
-      c: method('clean'),
+      ...Object.fromEntries(methodKeys.map(({ method, key }) => [key, doing(method)])),
       j: call('join'),
       d: call('split'),
       x: call('lift'),
+      m: call('menu'),
       n: on((all) => {
         all.go(1);
       }),
