@@ -133,5 +133,8 @@ function withPin(
   });
   const { endsHere, ...rest } = says;
   const { from_ft, to_ft } = stretch;
-  return [...older, { id, from_ft, to_ft, ...rest, ...(endsHere && endsHere.length > 0 ? { endsHere } : {}) }];
+  return [
+    ...older,
+    { id, from_ft, to_ft, ...rest, ...(endsHere && endsHere.length > 0 ? { endsHere } : {}) },
+  ];
 }
