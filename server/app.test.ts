@@ -1,29 +1,17 @@
-import { mkdtempSync, readFileSync, readdirSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, readdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { emptyFirm } from '../core/job/firm.js';
 import type { Job } from '../core/job/schema.js';
 import { offerOf, type Offer } from '../core/offer/offer.js';
-import { digestOf } from '../core/scope/digest.js';
 import { readJob } from '../core/job/read.js';
-import { appOn } from './app.js';
-import { openDatabase, type OpenedDatabase } from './database.js';
-import { digestsOn, type Digests, type JobRow } from './digests.js';
-import { firmOn } from './firm.js';
-import { customersApp } from './offers.js';
-import { photosIn } from './photos.js';
+import type { JobRow } from './digests.js';
 import type { Share } from './shares.js';
-import { sharesOn } from './shares.js';
-import { storeOn } from './store.js';
+import { realApp, type Ask } from './test/real-app.js';
 
-// The real parts on a real PGlite folder; only the thread beside the requests is left out.
 const root = resolve(import.meta.dirname, '..');
-const folder = mkdtempSync(join(tmpdir(), 'open-trench-app-'));
-let opened: OpenedDatabase;
-let digests: Digests;
-let ask: (path: string, init?: RequestInit) => Promise<Response>;
-let askAsCustomer: (path: string, init?: RequestInit) => Promise<Response>;
-const logged: unknown[] = [];
+let app: Awaited<ReturnType<typeof realApp>>;
+const ask: Ask = (...asked) => app.ask(...asked);
+const askAsCustomer: Ask = (...asked) => app.askAsCustomer(...asked);
 
 const demo = (): Job => {
   const read = readJob(JSON.parse(readFileSync(join(root, 'demo/jobs/3-alder-terrace.json'), 'utf8')));
@@ -32,45 +20,11 @@ const demo = (): Job => {
 };
 
 beforeAll(async () => {
-  opened = await openDatabase(folder, join(root, 'server', 'migrations'));
-  const store = storeOn(opened.db);
-  const firm = firmOn(opened.db);
-  const photos = photosIn(join(folder, 'photos'));
+  app = await realApp();
   const pictures = join(root, 'demo', 'photos');
-  for (const name of readdirSync(pictures)) await photos.keep(readFileSync(join(pictures, name)));
-  const log = (error: unknown) => {
-    logged.push(error);
-  };
-  digests = digestsOn({
-    db: opened.db,
-    store,
-    firm,
-    digestOf: (job, under) => Promise.resolve(digestOf(job, under)),
-    program: 'test',
-    log,
-  });
-  const forCustomers = {
-    shares: sharesOn(opened.db),
-    photos,
-    offerOf: (...asked: Parameters<typeof offerOf>) => Promise.resolve(offerOf(...asked)),
-  };
-  const app = appOn(
-    { ...forCustomers, store, firm, digests, customersAt: 'https://offers.invented.test' },
-    { log },
-  );
-  ask = (path, init = {}) => {
-    const headers = new Headers(init.headers);
-    if (!headers.has('host')) headers.set('host', '127.0.0.1:4870');
-    return Promise.resolve(app.request(`http://127.0.0.1${path}`, { ...init, headers }));
-  };
-  const customers = customersApp(forCustomers, 'dist/web', log);
-  askAsCustomer = (path, init) =>
-    Promise.resolve(customers.request(`https://offers.invented.test${path}`, init));
+  for (const name of readdirSync(pictures)) await app.photos.keep(readFileSync(join(pictures, name)));
 }, 60_000);
-afterAll(async () => {
-  await digests.wake();
-  await opened.close();
-});
+afterAll(() => app.close());
 
 const sendJson = (path: string, body: unknown, method = 'POST', headers: Record<string, string> = {}) =>
   ask(path, {
@@ -137,7 +91,7 @@ test('every answer forbids what the pages do not need', async () => {
 
 test('the list tells of each job what was worked out of it, and follows a change', async () => {
   const id = await addDemo();
-  await digests.wake();
+  await app.digests.wake();
   const row = async () =>
     ((await (await ask('/api/jobs')).json()) as JobRow[]).find((each) => each.id === id);
   expect(await row()).toMatchObject({
@@ -158,7 +112,7 @@ test('the list tells of each job what was worked out of it, and follows a change
     edits: [{ kind: 'accepted', set: null }],
   });
   expect(answer.status).toBe(200);
-  await digests.wake();
+  await app.digests.wake();
   const after = await row();
   expect(after?.digest?.accepted).toBeUndefined();
   expect(after?.digest?.repair).toBeUndefined();
@@ -216,5 +170,5 @@ test('the firm is refused with the path of each fault', async () => {
   );
   expect(unordered.status).toBe(422);
   expect(await unordered.text()).toContain('rules.findings.offset.bounds');
-  expect(logged).toEqual([]);
+  expect(app.logged).toEqual([]);
 });

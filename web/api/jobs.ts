@@ -54,7 +54,8 @@ export async function currentJob(client: QueryClient, id: string): Promise<Job> 
 const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
   edits.reduce<Job>((each, edit) => applyEdit(each, edit), job);
 
-const jobQuery = (id: string) => ({
+/** Asks the server for a job. */
+export const jobQuery = (id: string) => ({
   queryKey: jobKey(id),
   queryFn: async ({ client }: { client: QueryClient }) => {
     const known = () => client.getQueryData<StoredJob>(jobKey(id));

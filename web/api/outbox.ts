@@ -26,11 +26,20 @@ export interface OutboxItem {
 const retry_ms = [500, 1000, 2000, 4000, 8000];
 
 const store = createStore('open-trench', 'outbox');
+const goneStore = createStore('open-trench-sent', 'sent');
 const listeners = new Set<() => void>();
 let items: readonly OutboxItem[] = [];
 let arrived: (stored: StoredJob) => void = () => undefined;
-/** Own sets that went in, with the version each made: they are no conflict for those that follow. */
-const gone: { job: string; sent: string; version: number }[] = [];
+/**
+ * Own sets that went in, with the version each made: they are no conflict for those that follow, which may be sent by
+ * the next load of the page.
+ */
+interface Gone {
+  readonly job: string;
+  readonly sent: string;
+  readonly version: number;
+}
+const gone: Gone[] = [];
 const flushing = new Map<string, Promise<void>>();
 let opening: Promise<void> | undefined;
 let failures = 0;
@@ -47,6 +56,7 @@ function change(next: readonly OutboxItem[]): void {
 /** Storage may be barred (a private window): what is typed is then kept as long as the page is open. */
 const keep = (item: OutboxItem) => set(item.key, item, store).catch(() => undefined);
 const drop = (key: string) => del(key, store).catch(() => undefined);
+const remember = (each: Gone) => set(each.sent, each, goneStore).catch(() => undefined);
 
 /** Reads what an earlier page left behind and sends it; called once, with what to do when the server took something. */
 export function openOutbox(onArrived: (stored: StoredJob) => void): Promise<void> {
@@ -63,6 +73,11 @@ export async function settled(): Promise<void> {
 async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void> {
   arrived = onArrived;
   const left = await entries<string, OutboxItem>(store).catch(() => []);
+  const before = await entries<string, Gone>(goneStore).catch(() => []);
+  const open = new Set(left.map(([, { job }]) => job));
+  gone.push(...before.map(([, each]) => each).filter(({ job }) => open.has(job)));
+  // Of a job of which nothing is left to send nothing need be remembered.
+  for (const [key, { job }] of before) if (!open.has(job)) void del(key, goneStore).catch(() => undefined);
   const known = new Set(items.map(({ key }) => key));
   change(
     [...left.map(([, item]) => item).filter(({ key }) => !known.has(key)), ...items].sort((a, b) =>
@@ -129,7 +144,9 @@ async function sendOne(item: OutboxItem): Promise<boolean> {
       ...(item.undoes === undefined ? {} : { undoes: item.undoes }),
     });
     failures = 0;
-    gone.push({ job: item.job, sent: item.sent, version: stored.version });
+    const went = { job: item.job, sent: item.sent, version: stored.version };
+    gone.push(went);
+    await remember(went);
     arrived(stored);
     forget(item.key);
     return true;
