@@ -4,7 +4,7 @@ import { methods, type Method, type School } from '../job/vocabulary.js';
 import { curedBy } from '../condition/grade-table.js';
 import { overlap } from '../line/intervals.js';
 import { cheapestAlone } from './cheapest-alone.js';
-import { edgeCures, type Edge, type Possible } from './edges.js';
+import { edgeCures, isCutBack, type Edge, type Possible } from './edges.js';
 import { isCurable, isRootOrDeposit } from './obligations.js';
 import type { Track } from './track.js';
 
@@ -47,6 +47,8 @@ export function carriedOn(possible: Possible): Carried {
       chances[finding.grade] !== undefined &&
       isCurable(finding) &&
       !isRootOrDeposit(finding) &&
+      // Where it is not dug out it is cut back: it is never left.
+      !isCutBack(track, finding.id) &&
       isOurs(track, finding),
   );
   const alone = cheapestAlone(possible, left);

@@ -79,6 +79,7 @@ test('feet of a price line are the feet of its stretches, and each way says how 
       for (const { leaves } of [maintain, repair, renew]) expect(leaves[4]).toBe(0);
       for (const { leaves } of [repair, renew]) expect(leaves[3]).toBe(0);
     }),
-    { numRuns: 60 },
+    // Kept: something that sticks in and is cut back was once counted as left.
+    { numRuns: 60, examples: [[98295]] },
   );
 });
