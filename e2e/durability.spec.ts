@@ -1,18 +1,11 @@
 import { expect, test, type APIRequestContext } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { join, resolve } from 'node:path';
+import { jointEdit } from './joint-edit.js';
 import { startServer } from './server.js';
 
 const root = resolve(import.meta.dirname, '..');
 const jobId = 'demo-2-larkfield-court';
-
-const entryEdit = (n: number) => ({
-  kind: 'entry',
-  line: 'house',
-  run: 'R1',
-  entry: `k${n}`,
-  set: { id: `k${n}`, kind: 'joint', reading_ft: 5 + (n % 25), pass: 'back' },
-});
 
 async function entriesOf(request: APIRequestContext, url: string): Promise<string[]> {
   const stored = (await (await request.get(`${url}/api/jobs/${jobId}`)).json()) as {
@@ -32,7 +25,7 @@ test('killed in the middle of writing, again and again, it loses nothing it ackn
     const state = { stopping: false };
     const writing = (async () => {
       while (!state.stopping) {
-        const edit = entryEdit(++n);
+        const edit = jointEdit(++n);
         const answer = await request
           .post(url, { data: { sent: `set-${n}-${round}`, edits: [edit] } })
           .catch(() => undefined);
@@ -54,7 +47,7 @@ test('killed in the middle of writing, again and again, it loses nothing it ackn
 test('one set of edits sent twice goes in once', async ({ request }) => {
   const server = await startServer('demo');
   const url = `${server.url}/api/jobs/${jobId}/edits`;
-  const data = { sent: 'the-same-set', edits: [entryEdit(1)] };
+  const data = { sent: 'the-same-set', edits: [jointEdit(1)] };
   const first = (await (await request.post(url, { data })).json()) as { version: number };
   const second = (await (await request.post(url, { data })).json()) as { version: number };
   expect(second.version).toBe(first.version);
@@ -92,7 +85,7 @@ test('what is wrong is answered as problem details with the path of each fault',
   expect(await refused(edits, '{"sent":', { 'content-type': 'application/json' })).toMatchObject({
     status: 400,
   });
-  const unknown = await refused(edits, { sent: 'set-12345', edits: [{ ...entryEdit(1), colour: 'red' }] });
+  const unknown = await refused(edits, { sent: 'set-12345', edits: [{ ...jointEdit(1), colour: 'red' }] });
   expect(unknown).toMatchObject({
     status: 422,
     errors: [{ path: 'edits[0].colour', message: 'unknown field' }],
@@ -100,8 +93,8 @@ test('what is wrong is answered as problem details with the path of each fault',
   const dangling = await refused(edits, {
     sent: 'set-23456',
     edits: [
-      entryEdit(1),
-      { ...entryEdit(2), set: { id: 'k2', kind: 'point', reading_ft: 3, point: 'NOWHERE' } },
+      jointEdit(1),
+      { ...jointEdit(2), set: { id: 'k2', kind: 'point', reading_ft: 3, point: 'NOWHERE' } },
     ],
   });
   expect(dangling).toMatchObject({
@@ -110,13 +103,13 @@ test('what is wrong is answered as problem details with the path of each fault',
   });
   expect(await entriesOf(request, server.url)).toEqual(before);
   expect(
-    await refused(`${server.url}/api/jobs/nobody/edits`, { sent: 'set-34567', edits: [entryEdit(1)] }),
+    await refused(`${server.url}/api/jobs/nobody/edits`, { sent: 'set-34567', edits: [jointEdit(1)] }),
   ).toMatchObject({ status: 404 });
   expect(await refused(edits, 'x'.repeat(21 * 1024 * 1024))).toMatchObject({ status: 413 });
   expect(
     await refused(
       edits,
-      { sent: 'set-45678', edits: [entryEdit(1)] },
+      { sent: 'set-45678', edits: [jointEdit(1)] },
       { origin: 'http://elsewhere.example' },
     ),
   ).toMatchObject({ status: 403 });

@@ -1,5 +1,6 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import type { Job } from '../core/job/schema.js';
+import { jointEdit } from './joint-edit.js';
 import { expect, startServer, test } from './server.js';
 
 const jobId = 'demo-2-larkfield-court';
@@ -21,11 +22,10 @@ async function write(page: Page, words: string): Promise<void> {
   await expect(typed(page)).toHaveValue('');
 }
 
-/** Another device, without a page: one joint at 12 ft. */
+/** Another device, without a page: one joint. */
 async function writeElsewhere(page: Page, url: string): Promise<void> {
-  const set = { id: 'k1', kind: 'joint', reading_ft: 12, pass: 'out' };
   const sent = await page.request.post(`${url}/api/jobs/${jobId}/edits`, {
-    data: { sent: 'from elsewhere', edits: [{ kind: 'entry', line: 'house', run: 'R1', entry: 'k1', set }] },
+    data: { sent: 'from elsewhere', edits: [jointEdit(7)] },
   });
   expect(sent.status()).toBe(200);
 }

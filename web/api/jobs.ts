@@ -51,7 +51,8 @@ export async function currentJob(client: QueryClient, id: string): Promise<Job> 
   return withWaiting(stored.job, waiting);
 }
 
-const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
+/** A job with edits that wait here laid over it. */
+export const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
   edits.reduce<Job>((each, edit) => applyEdit(each, edit), job);
 
 /** Asks the server for a job. */

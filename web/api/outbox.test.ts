@@ -39,11 +39,11 @@ async function wire(path: string, init?: RequestInit): Promise<Response> {
   if (!page?.alive) return never();
   const { device } = page;
   const fate = device.fates.shift() ?? 'good';
-  const letGo = () => new Promise<void>((go) => device.held.push(go));
+  const heldBack = () => new Promise<void>((go) => device.held.push(go));
   if (fate === 'lost') throw new TypeError('the network is away');
-  if (fate === 'asked late') await letGo();
+  if (fate === 'asked late') await heldBack();
   const answer = await app.ask(path, init);
-  if (fate === 'answered late') await letGo();
+  if (fate === 'answered late') await heldBack();
   if (!(page as { alive: boolean }).alive) return never();
   if (fate === 'answer lost') throw new TypeError('the network is away');
   return answer;
@@ -72,6 +72,13 @@ afterAll(async () => {
   await app.close();
 });
 
+/** Lets go whatever the wire holds back of a device. */
+const letGo = ({ held }: Device) => {
+  held.splice(0).forEach((go) => {
+    go();
+  });
+};
+
 const turn = () => new Promise((done) => setTimeout(done, 0));
 
 /** Opens the pages on a device, and the job in them; what was seen on it once and went is told in `lost`. */
@@ -83,10 +90,9 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
     const query = await import('@tanstack/react-query');
     const jobs = await import('./jobs');
     const outbox = await import('./outbox');
-    const { applyEdit } = await import('../../core/job/edit.js');
-    return { jobs, outbox, query, applyEdit };
+    return { jobs, outbox, query };
   });
-  const { jobs, outbox, query, applyEdit } = parts;
+  const { jobs, outbox, query } = parts;
   const client: QueryClient = new query.QueryClient({
     defaultOptions: { queries: { networkMode: 'always', retry: false, gcTime: Infinity } },
   });
@@ -94,7 +100,7 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
   const stored = () => client.getQueryData<StoredJob>(queryKey);
   const shown = (): Job | undefined => {
     const kept = stored();
-    return kept && outbox.waitingOf(id).reduce((job, edit) => applyEdit(job, edit), kept.job);
+    return kept && jobs.withWaiting(kept.job, outbox.waitingOf(id));
   };
   /** What was once on the page stays on it, at that value or at one typed later. */
   const look = () => {
@@ -124,7 +130,6 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
   client.getQueryCache().subscribe(look);
   const fetch = () => running.run(page, () => client.query(jobs.jobQuery(id)).catch(() => undefined));
   return {
-    page,
     look,
     fetch,
     known: () => stored() !== undefined,
@@ -133,7 +138,7 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
       const now = new Map(entriesOf(shown() ?? { lines: [] }).map((entry) => [entry.id, entry.reading_ft]));
       return [...typed].every(([entry, at]) => now.get(entry) === at);
     },
-    left: () => [...outbox.waitingOf(id)].length,
+    left: () => outbox.waitingOf(id).length,
     flush: () => running.run(page, () => outbox.flushAll()),
     write: (entry: Entry) =>
       running.run(page, () =>
@@ -214,10 +219,7 @@ test('whatever the wire does, nothing typed leaves the page, and all of it goes 
             void page.write({ id: key, kind: 'joint', reading_ft, pass: 'out' });
           }
         } else if (does === 'fetch') void page.fetch();
-        else if (does === 'let go')
-          device.held.splice(0).forEach((go) => {
-            go();
-          });
+        else if (does === 'let go') letGo(device);
         else if (does === 'reload') {
           while (page.known() && !page.shows(own) && lost.length === 0) await turn();
           page.shut();
@@ -235,10 +237,7 @@ test('whatever the wire does, nothing typed leaves the page, and all of it goes 
       const allIn = () =>
         pages.every((page, who) => page.left() === 0 && page.shows(typed[who] ?? new Map<string, number>()));
       while (!allIn() && lost.length === 0) {
-        for (const { held } of devices)
-          held.splice(0).forEach((go) => {
-            go();
-          });
+        devices.forEach(letGo);
         for (const page of pages) {
           void page.flush();
           void page.fetch();

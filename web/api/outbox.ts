@@ -72,8 +72,10 @@ export async function settled(): Promise<void> {
 
 async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void> {
   arrived = onArrived;
-  const left = await entries<string, OutboxItem>(store).catch(() => []);
-  const before = await entries<string, Gone>(goneStore).catch(() => []);
+  const [left, before] = await Promise.all([
+    entries<string, OutboxItem>(store).catch(() => []),
+    entries<string, Gone>(goneStore).catch(() => []),
+  ]);
   const open = new Set(left.map(([, { job }]) => job));
   gone.push(...before.map(([, each]) => each).filter(({ job }) => open.has(job)));
   // Of a job of which nothing is left to send nothing need be remembered.

@@ -199,7 +199,7 @@ function Bar({
           {name}
         </text>
       )}
-      {chosen && textWidth(name, 13) + 6 < room && nameEnd + 16 < left + inset + room && (
+      {chosen && nameEnd + 16 < left + inset + room && (
         <path d={`M${nameEnd + 5} ${top + 17}h9l-4.5 6z`} fill={`var(--chakra-colors-${ink})`} />
       )}
       {textWidth(detail, 13) + 12 < room && (
