@@ -1,9 +1,10 @@
 import highsLoader from 'highs';
-import { cheapest } from '../core/scope/cheapest.js';
-import { readyJob, scopeOf } from '../core/scope/scope.js';
-import { integerProgramme } from '../core/scope/test/integer-programme.js';
-import { randomJob, type RandomOptions } from '../core/scope/test/random-job.js';
-import { prepareLines } from '../core/scope/way.js';
+import { scopeOf } from '../core/scope/scope.js';
+import { integerProgramme } from '../core/test/integer-programme.js';
+import { randomJob, type RandomOptions } from '../core/test/random-job.js';
+import { cheapest } from '../core/solve/cheapest.js';
+import { readyJob } from '../core/solve/ready.js';
+import { prepareLines } from '../core/solve/way.js';
 
 /**
  * How fast the exact search is, as ratios in one run: machines here are noisy, so no figure stands alone.

@@ -1,5 +1,5 @@
 import { join, resolve } from 'node:path';
-import { randomJob, source } from '../core/scope/test/random-job.js';
+import { randomJob, source } from '../core/test/random-job.js';
 import type { Job } from '../core/job/schema.js';
 import { openDatabase } from '../server/database.js';
 import { storeOn } from '../server/store.js';

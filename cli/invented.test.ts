@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Job } from '../core/job/schema.js';
 import { findingKinds, methods, type Method } from '../core/job/vocabulary.js';
-import type { ScopeFile } from '../core/scope/scope-file.js';
+import type { ScopeFile } from '../core/files/scope-file.js';
 import { run } from './scope.js';
 import { deep, spokenJob } from '../core/test/spoken-job.js';
 

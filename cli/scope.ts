@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { readJobText } from '../core/job/read.js';
-import { scopeFile } from '../core/scope/scope-file.js';
-import { readyJob, scopeOf } from '../core/scope/scope.js';
+import { readJobText } from '../core/files/read.js';
+import { scopeFile } from '../core/files/scope-file.js';
+import { scopeOf } from '../core/scope/scope.js';
+import { readyJob } from '../core/solve/ready.js';
 
 /**
  * The headless scope. One file: the scope as indented JSON. Several: one scope a line, in the order given; a bad

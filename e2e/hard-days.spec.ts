@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { randomJob } from '../core/scope/test/random-job.js';
+import { randomJob } from '../core/test/random-job.js';
 import { expect, startServer, test } from './server.js';
 
 const root = resolve(import.meta.dirname, '..');

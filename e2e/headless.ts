@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type { Job } from '../core/job/schema.js';
-import type { ScopeFile } from '../core/scope/scope-file.js';
+import type { ScopeFile } from '../core/files/scope-file.js';
 
 const root = resolve(import.meta.dirname, '..');
 

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import DxfParser from 'dxf-parser';
 import { readFileSync } from 'node:fs';
-import type { ScopeFile } from '../core/scope/scope-file.js';
+import type { ScopeFile } from '../core/files/scope-file.js';
 import { jobOf, scopeOfJob } from './headless.js';
 import { expect, startServer, test } from './server.js';
 

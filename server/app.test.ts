@@ -3,7 +3,7 @@ import { join, resolve } from 'node:path';
 import { emptyFirm } from '../core/job/firm.js';
 import type { Job } from '../core/job/schema.js';
 import { offerOf, type Offer } from '../core/offer/offer.js';
-import { readJob } from '../core/job/read.js';
+import { readJob } from '../core/files/read.js';
 import type { JobRow } from './digests.js';
 import type { Share } from './shares.js';
 import { realApp, type Ask } from './test/real-app.js';

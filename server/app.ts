@@ -5,7 +5,7 @@ import { HTTPException } from 'hono/http-exception';
 import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
 import { editSchema } from '../core/job/edit.js';
-import { faultsOf } from '../core/job/read.js';
+import { faultsOf } from '../core/job/faults.js';
 import type { Day } from '../core/job/days.js';
 import type { Firm } from '../core/job/firm.js';
 import type { Job } from '../core/job/schema.js';

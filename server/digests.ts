@@ -1,7 +1,7 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import type { Firm } from '../core/job/firm.js';
 import type { Due } from '../core/upkeep/upkeep.js';
-import type { Digest } from '../core/scope/digest.js';
+import type { Digest } from '../core/views/digest.js';
 import type { Job } from '../core/job/schema.js';
 import type { Database } from './database.js';
 import type { Store } from './store.js';

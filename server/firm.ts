@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { emptyFirm, type Firm } from '../core/job/firm.js';
 import { mergeThree } from '../core/job/merge.js';
-import type { Fault } from '../core/job/read.js';
-import { readFirm } from '../core/job/read-firm.js';
+import type { Fault } from '../core/job/faults.js';
+import { readFirm } from '../core/files/read-firm.js';
 import type { Database } from './database.js';
 import { firms } from './tables.js';
 

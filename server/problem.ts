@@ -1,6 +1,6 @@
 import type { Context } from 'hono';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
-import type { Fault } from '../core/job/read.js';
+import type { Fault } from '../core/job/faults.js';
 import type { Conflict } from './conflicts.js';
 
 /** An error as problem details (RFC 9457), with the path of each fault. */

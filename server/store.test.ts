@@ -3,9 +3,9 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { jobHead, lineHead, type Edit } from '../core/job/edit.js';
 import { accept } from '../core/offer/accept.js';
-import { digestOf } from '../core/scope/digest.js';
-import { readyJob, scopeOf } from '../core/scope/scope.js';
-import { randomJob } from '../core/scope/test/random-job.js';
+import { digestOf } from '../core/views/digest.js';
+import { scopeOf } from '../core/scope/scope.js';
+import { randomJob } from '../core/test/random-job.js';
 import { emptyFirm } from '../core/job/firm.js';
 import { openDatabase, type OpenedDatabase } from './database.js';
 import { digestsOn } from './digests.js';
@@ -13,6 +13,7 @@ import { firmOn } from './firm.js';
 import { sharesOn } from './shares.js';
 import { shares as sharesTable } from './tables.js';
 import { storeOn, type Store } from './store.js';
+import { readyJob } from '../core/solve/ready.js';
 
 // A real PGlite folder, synced to disk as the server does it.
 const migrations = resolve(import.meta.dirname, 'migrations');

@@ -1,7 +1,8 @@
 import { EventEmitter } from 'node:events';
 import { and, asc, desc, eq, gt, notInArray, sql } from 'drizzle-orm';
 import { applyEdit, inverseOf, jobHead, lineHead, runHead, type Edit } from '../core/job/edit.js';
-import { readJob, type Fault } from '../core/job/read.js';
+import { readJob } from '../core/files/read.js';
+import type { Fault } from '../core/job/faults.js';
 import type { Job } from '../core/job/schema.js';
 import { settle, type Conflict } from './conflicts.js';
 import type { Database } from './database.js';

@@ -1,7 +1,7 @@
 import { bigserial, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { Edit } from '../core/job/edit.js';
 import type { Firm } from '../core/job/firm.js';
-import type { Digest } from '../core/scope/digest.js';
+import type { Digest } from '../core/views/digest.js';
 import type { SharedOffer } from './shares.js';
 import type { Acceptance, Entry, JobHead, LineHead, RunHead } from '../core/job/schema.js';
 

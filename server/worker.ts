@@ -2,7 +2,7 @@ import { parentPort } from 'node:worker_threads';
 import { expose } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { offerOf } from '../core/offer/offer.js';
-import { digestOf } from '../core/scope/digest.js';
+import { digestOf } from '../core/views/digest.js';
 
 const work = { digestOf, offerOf };
 export type Work = typeof work;

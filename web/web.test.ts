@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyEdit } from '../core/job/edit.js';
-import { readJob, readJobText } from '../core/job/read.js';
+import { readJob, readJobText } from '../core/files/read.js';
 import type { Entry, Job } from '../core/job/schema.js';
-import { jobView } from '../core/scope/job-view.js';
+import { jobView } from '../core/views/job-view.js';
 import Papa from 'papaparse';
 import { logColumns, readRows, rowOf } from '../core/logline/csv-rows.js';
 import { parseLogLine } from '../core/logline/parse.js';

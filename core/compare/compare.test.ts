@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { defaultRules } from '../job/rules-schema.js';
-import { readJob } from '../job/read.js';
+import { readJob } from '../files/read.js';
 import type { Entry, Job, Line, Run } from '../job/schema.js';
 import { emptyFirm } from '../job/firm.js';
 import { accept } from '../offer/accept.js';
-import { readyJob, scopeOf } from '../scope/scope.js';
+import { scopeOf } from '../scope/scope.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
 import { compareLooks } from './looks.js';
 import { checkRepair } from './repair.js';
+import { readyJob } from '../solve/ready.js';
 
 /** Adds a run to the spoken job's line, its log typed as spoken and its ids made its own. */
 function withRun(job: Job, stage: Run['stage'], log: readonly string[]): Job {

@@ -1,7 +1,8 @@
 import { plain } from '../figure.js';
-import { condition, type Judged } from '../condition/condition.js';
-import { gradeRow } from '../condition/grade-table.js';
-import { measureOf } from '../condition/measure.js';
+import { condition } from '../condition/condition.js';
+import { kindOfJudged, type Judged } from '../condition/judged.js';
+import { gradingInForce } from '../findings/grades.js';
+import { measureOf } from '../findings/measure.js';
 import type { Rules } from '../job/rules-schema.js';
 import type { Line } from '../job/schema.js';
 import { gradeWords, type Grade } from '../job/vocabulary.js';
@@ -47,7 +48,7 @@ function asFound(findings: readonly Judged[]): Judged[] {
         .slice(0, i)
         .some(
           (worse) =>
-            kindOf(worse) === kindOf(each) &&
+            findingOf(worse) === findingOf(each) &&
             stageOf(worse) !== stageOf(each) &&
             apartOf(worse, each) <= reachOf(worse) + reachOf(each),
         ),
@@ -63,7 +64,9 @@ function compareFindings(
 ): Compared[] {
   const pairs = then
     .flatMap((old) => now.map((own) => ({ old, own, apart: apartOf(old, own) })))
-    .filter(({ old, own, apart }) => kindOf(old) === kindOf(own) && apart <= reachOf(old) + reachOf(own))
+    .filter(
+      ({ old, own, apart }) => findingOf(old) === findingOf(own) && apart <= reachOf(old) + reachOf(own),
+    )
     .sort((a, b) => a.apart - b.apart);
   const matched = new Map<Judged, Judged>();
   for (const { old, own } of pairs) {
@@ -110,7 +113,7 @@ function compareFindings(
   return compared.sort((a, b) => at(a) - at(b));
 }
 
-const kindOf = ({ placed }: Judged) => placed.entry.finding;
+const findingOf = ({ placed }: Judged) => placed.entry.finding;
 const reachOf = ({ placed }: Judged) => Math.max(placed.from.plusMinus_ft, placed.to.plusMinus_ft);
 
 /** Feet between two things; nothing where they overlap. */
@@ -141,7 +144,7 @@ function judge(
       why: `${gradeWords[old.grade]} then, ${gradeWords[own.grade]} now; ${matched}`,
     };
   }
-  const { measure } = gradeRow(kindOf(own) as 'roots', rules);
+  const measure = kindOfJudged(own).grading?.measure ?? 'always';
   const value = (each: Judged, model: LineModel) => {
     const measured = measureOf(each.placed.entry, measure, boreAt(model.pipes, each.placed.from_ft));
     return measured.known === 'measured' ? measured.value : undefined;

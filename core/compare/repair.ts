@@ -1,13 +1,14 @@
-import { condition, type Judged } from '../condition/condition.js';
+import { condition } from '../condition/condition.js';
 import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job, Line, PlainJob } from '../job/schema.js';
-import type { ActionMethod, Grade, Material } from '../job/vocabulary.js';
+import type { Method, Grade, Material } from '../job/vocabulary.js';
 import { covers, overlap, overlaps, union, type Interval } from '../line/intervals.js';
 import { lineModel, sightOf, type LineModel } from '../line/model.js';
 import { sayWhat } from '../logline/say.js';
-import type { Action } from '../scope/layout.js';
-import { readyJob } from '../scope/scope.js';
-import { wayOf, type LineWay } from '../scope/way.js';
+import type { Judged } from '../condition/judged.js';
+import type { Action } from '../methods/method.js';
+import { readyJob } from '../solve/ready.js';
+import { wayOf, type LineWay } from '../solve/way.js';
 
 /** The look after the repair held against what was to be done on one line. */
 export interface RepairCheck {
@@ -28,7 +29,7 @@ export type Done = 'done' | 'not-done' | 'not-seen';
 
 export interface CheckedAction extends Interval {
   readonly id: string;
-  readonly method: ActionMethod;
+  readonly method: Method;
   readonly done: Done;
   /** Why it counts as done or not. */
   readonly why: string;
@@ -160,10 +161,10 @@ function stretchesCleaned({ prepared, chosen }: LineWay): Interval[] {
   return union(prepared.possible.track.cells.filter((_, i) => chosen?.layout.cells[i]?.method === 'clean'));
 }
 
-const isLiner = (method: ActionMethod) => method === 'line' || method === 'short-line';
+const isLiner = (method: Method) => method === 'line' || method === 'short-line';
 
 /** What the wall shows after an action: a liner, or the new pipe. */
-function shows(method: ActionMethod, newPipe: Material, pipe: LineModel['pipes'][number]): boolean {
+function shows(method: Method, newPipe: Material, pipe: LineModel['pipes'][number]): boolean {
   if (isLiner(method)) return pipe.lined === true;
   return pipe.lined !== true && pipe.material === (method === 'burst' ? 'hdpe' : newPipe);
 }

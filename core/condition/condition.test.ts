@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { condition } from './condition.js';
-import { gradeByBounds } from './grade-table.js';
-import { segmentPercent } from './measure.js';
+import { segmentPercent } from '../findings/measure.js';
 import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
 import type { Entry, Line } from '../job/schema.js';
 import { lineModel } from '../line/model.js';
 import { oneLine } from '../test/one-line.js';
+import { gradeByBounds } from '../findings/grades.js';
 
 // The grade table is common practice: the default house rules.
 const judge = (entries: object[], more: Partial<Line> = {}, rules: RulesOverride = {}) => {

@@ -1,10 +1,9 @@
 import { straightBetween } from '../line/profile.js';
-import type { Material } from '../job/vocabulary.js';
+import { materialRegistry, type Material } from '../catalog/materials.js';
 
 /** Manning's roughness: 0.010 for plastic and liner, 0.013 for clay, concrete, iron and the like. Handbook values. */
 export function roughness(material: Material | 'liner'): number {
-  const smooth: readonly (Material | 'liner')[] = ['abs', 'pvc-sch40', 'pvc-sdr35', 'hdpe', 'liner'];
-  return smooth.includes(material) ? 0.01 : 0.013;
+  return material === 'liner' || materialRegistry.row(material).smooth ? 0.01 : 0.013;
 }
 
 export interface Flow {

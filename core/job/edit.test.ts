@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { randomJob } from '../scope/test/random-job.js';
+import { randomJob } from '../test/random-job.js';
 import { applyEdit, editSchema, inverseOf, jobHead, lineHead, runHead, type Edit } from './edit.js';
 import type { Entry, Job, PlainJob } from './schema.js';
 

@@ -3,9 +3,10 @@ import { emptyFirm, underFirm, type Firm } from './firm.js';
 import { layOver } from './lay-over.js';
 import { defaultPrices, pricesInForce } from './prices-schema.js';
 import { rulesInForce } from './rules-schema.js';
-import { randomJob } from '../scope/test/random-job.js';
-import { scopeFile } from '../scope/scope-file.js';
-import { readyJob, scopeOf } from '../scope/scope.js';
+import { randomJob } from '../test/random-job.js';
+import { scopeFile } from '../files/scope-file.js';
+import { scopeOf } from '../scope/scope.js';
+import { readyJob } from '../solve/ready.js';
 
 const json = fc.object({ maxDepth: 3, values: [fc.integer(), fc.string(), fc.boolean()] });
 /** Everything said, by its path; an empty table is said too. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { surfaceRows } from '../catalog/surfaces.js';
 import { layOver } from './lay-over.js';
 import { materials, methods, surfaceKinds } from './vocabulary.js';
 
@@ -69,19 +70,7 @@ export const defaultPrices: Prices = {
   digBelow5_per_yd3: 390,
   support_per_ft2: 14,
   backfill_per_yd3: 115,
-  restore_per_ft2: {
-    lawn: 5,
-    planting: 9,
-    gravel: 4.5,
-    concrete: 24,
-    asphalt: 21,
-    pavers: 29,
-    tile: 'by-others',
-    sidewalk: 28,
-    street: 46,
-    building: 'by-others',
-    'crawl-space': 0,
-  },
+  restore_per_ft2: Object.fromEntries(surfaceRows.map(({ id, restore_per_ft2 }) => [id, restore_per_ft2])),
   handDug_per_ft: 380,
   permit_per_hole: 980,
   pipe_per_ft: {

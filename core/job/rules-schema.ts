@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { newPipeMaterials } from '../catalog/materials.js';
 import { findingKinds, schools } from './vocabulary.js';
 
 /**
@@ -61,7 +62,7 @@ export const rulesSchema = z.strictObject({
   wetOut_min_per_ft: z.number().min(0).max(60).optional(),
   insertion_min_per_ft: z.number().min(0).max(60).optional(),
   setting_min: z.number().min(0).max(600).optional(),
-  newPipe: z.enum(['abs', 'pvc-sch40', 'pvc-sdr35', 'hdpe']).optional(),
+  newPipe: z.enum(newPipeMaterials).optional(),
   horizon_years: z.number().int().min(1).max(50).optional(),
   interest: chance.optional(),
   chanceWatchFails: chance.optional(),

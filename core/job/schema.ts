@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { findingKinds } from './vocabulary.js';
+import { findingRows } from '../findings/kinds.js';
+import type { FindingRow } from '../findings/row.js';
 import {
   materials,
   methods,
@@ -27,16 +28,6 @@ const length = z.number().min(0).max(10_000);
 const bore = z.number().min(1).max(60);
 const clockPosition = z.number().gt(0, 'a clock position is over 0').max(12);
 const clock = z.union([clockPosition, z.tuple([clockPosition, clockPosition])]);
-
-function measure(most: number) {
-  const one = z.number().min(0).max(most);
-  return z.union([
-    one,
-    z.tuple([one, one]).refine(([low, high]) => low <= high, 'a range runs from its low to its high value'),
-  ]);
-}
-const percent = measure(100);
-const inches = measure(600);
 
 export const pipeSchema = z.strictObject({
   material: z.enum(materials).optional(),
@@ -140,39 +131,16 @@ const findingFields = {
     })
     .optional(),
 };
-function finding<K extends (typeof findingKinds)[number], S extends z.ZodRawShape>(kind: K, fields: S) {
-  return z.strictObject({ ...findingFields, finding: z.literal(kind), ...fields });
-}
-
-export const findingEntrySchema = z.discriminatedUnion('finding', [
-  finding('crack', {
-    form: z.enum(['hairline', 'along', 'around', 'several']).optional(),
-    shifting: z.boolean().optional(),
-  }),
-  finding('broken', {}),
-  finding('hole', {}),
-  finding('bottom-gone', {}),
-  finding('collapse', {}),
-  finding('offset', { inches: inches.optional() }),
-  finding('separation', { inches: inches.optional() }),
-  finding('roots', { percent: percent.optional() }),
-  finding('deposit', {
-    percent: percent.optional(),
-    inches: inches.optional(),
-    of: z.enum(['grease', 'wipes', 'sludge', 'scale']).optional(),
-  }),
-  finding('belly', {
-    inches: inches.optional(),
-    cause: z.enum(['sag', 'blockage', 'valve', 'unknown']).optional(),
-  }),
-  finding('deformation', { percent: percent.optional() }),
-  finding('blister', { percent: percent.optional() }),
-  finding('intrusion', { percent: percent.optional() }),
-  finding('lip', { inches: inches.optional() }),
-  finding('worn-bottom', {}),
-  finding('infiltration', { form: z.enum(['weeping', 'running']).optional() }),
-  finding('main-backed-up', {}),
-]);
+/** The schema of every row of findings/kinds, in their order. */
+type FindingSchemas<Rows> = {
+  readonly [K in keyof Rows]: Rows[K] extends FindingRow<infer Id, infer Fields>
+    ? z.ZodObject<typeof findingFields & { finding: z.ZodLiteral<Id> } & Fields, z.core.$strict>
+    : never;
+};
+const findingSchemas = findingRows.map(({ id, fields }) =>
+  z.strictObject({ ...findingFields, finding: z.literal(id), ...fields }),
+) as unknown as FindingSchemas<typeof findingRows>;
+export const findingEntrySchema = z.discriminatedUnion('finding', findingSchemas);
 
 export const entrySchema = z
   .discriminatedUnion('kind', [

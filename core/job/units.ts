@@ -19,3 +19,11 @@ export function sumCents(amounts: readonly number[]): number {
 
 /** Two stations closer than this are one (ft). */
 export const sameStation_ft = 0.01;
+
+/** How near two sums of feet or degrees must be to count as equal: what binary arithmetic leaves over. */
+export const tolerance = {
+  /** Two ways to the same sum. */
+  exact: 1e-9,
+  /** Sums over the cells of a stretch, ft. */
+  ft: 1e-6,
+} as const;

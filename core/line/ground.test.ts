@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { readJob } from '../job/read.js';
+import { readJob } from '../files/read.js';
 import { survey } from '../survey/survey.js';
 import { oneLine } from '../test/one-line.js';
 import { courseOf, fromTwoTapes, tapeTo } from './course.js';

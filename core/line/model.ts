@@ -1,7 +1,8 @@
 import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
 import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
 import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';
-import { measureOf } from '../condition/measure.js';
+import { kindOf } from '../findings/kinds.js';
+import { measureOf } from '../findings/measure.js';
 import { frameOf, survey, type Frame, type Placed, type Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
 import { courseOf, type Course } from './course.js';
@@ -242,7 +243,7 @@ export function sightOf(
     }
     if (entry.kind === 'hidden')
       return to_ft > from_ft ? [{ from_ft, to_ft }] : [placeOf({ from_ft, to_ft }, extent)];
-    if (entry.kind !== 'finding' || (entry.finding !== 'roots' && entry.finding !== 'deposit')) return [];
+    if (entry.kind !== 'finding' || !kindOf(entry.finding).cleaned) return [];
     const measured = measureOf(entry, 'percent', boreAt(pipes, (from_ft + to_ft) / 2));
     // What is only possible never stops anything, so it hides nothing either.
     const hides = !entry.possible && measured.known !== 'not-measured' && measured.value > hidesOver_percent;

@@ -1,5 +1,5 @@
 import { plain, type Step } from '../figure.js';
-import type { SurfaceKind } from '../job/vocabulary.js';
+import { surfaceRow, type SurfaceKind } from '../catalog/surfaces.js';
 import { straightBetween } from '../line/profile.js';
 
 /**
@@ -107,11 +107,10 @@ const wheel_psi: readonly (readonly [number, number])[] = [
   [7, 1.22],
   [8, 0.69],
 ];
-const driven: readonly SurfaceKind[] = ['street', 'asphalt', 'concrete', 'pavers', 'gravel'];
 
 /** Live load at a cover (ft) under a surface, psi; nothing deeper than 8 ft. */
 export function liveLoad(cover_ft: number, surface: SurfaceKind | undefined): number {
-  if (!surface || !driven.includes(surface) || cover_ft > 8) return 0;
+  if (!surface || !surfaceRow(surface).driven || cover_ft > 8) return 0;
   return straightBetween(wheel_psi, cover_ft);
 }
 

@@ -1,5 +1,5 @@
-import { defaultGradeTable } from '../condition/grade-table.js';
-import { faultsOf } from '../job/read.js';
+import { kindOf } from '../findings/kinds.js';
+import { faultsOf } from '../job/faults.js';
 import { entrySchema, type Entry, type Point } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import type { EntryDraft, Known, LogContext } from './context.js';
@@ -147,7 +147,7 @@ function placeNumbers(draft: Draft, fields: Record<string, unknown>, base: Entry
 }
 
 const measuresInches = (finding: FindingKind): boolean =>
-  finding !== 'main-backed-up' && ['inches', 'of-bore'].includes(defaultGradeTable[finding].measure);
+  ['inches', 'of-bore'].includes(kindOf(finding).grading?.measure ?? 'always');
 
 /** One pipe alone is what goes on from here; "clay ends" says what came before. */
 function changeOf(draft: Draft): Record<string, unknown> {

@@ -1,40 +1,7 @@
 import type { Entry, Pipe } from '../job/schema.js';
 import { plain } from '../figure.js';
-import type { FindingKind, Material } from '../job/vocabulary.js';
-
-/** Plain trade words for what the file calls by its short names. */
-export const findingWords: Record<FindingKind, string> = {
-  crack: 'Crack',
-  broken: 'Broken pipe',
-  hole: 'Hole',
-  'bottom-gone': 'Bottom gone',
-  collapse: 'Collapse',
-  offset: 'Offset',
-  separation: 'Joint open',
-  roots: 'Roots',
-  deposit: 'Deposit',
-  belly: 'Standing water',
-  deformation: 'Out of round',
-  blister: 'Blister',
-  intrusion: 'Something sticks in',
-  lip: 'Lip',
-  'worn-bottom': 'Worn bottom',
-  infiltration: 'Water coming in',
-  'main-backed-up': 'Main backed up',
-};
-
-export const materialWords: Record<Material, string> = {
-  abs: 'ABS',
-  'pvc-sch40': 'white PVC',
-  'pvc-sdr35': 'green PVC',
-  clay: 'clay',
-  concrete: 'concrete',
-  'cast-iron': 'cast iron',
-  fibre: 'fibre pipe',
-  'asbestos-cement': 'asbestos cement',
-  hdpe: 'HDPE',
-  unknown: 'unknown pipe',
-};
+import { materialWords } from '../catalog/materials.js';
+import { kindOf } from '../findings/kinds.js';
 
 const eighths: Record<string, string> = {
   '0.125': '⅛',
@@ -71,7 +38,7 @@ export const sayPipe = (pipe: Pipe | undefined): string =>
   [
     pipe?.diameter_in === undefined ? '' : `${plain(pipe.diameter_in)} in`,
     pipe?.lined ? 'lined' : '',
-    pipe?.material ? materialWords[pipe.material] : 'pipe',
+    pipe?.material ? materialWords(pipe.material) : 'pipe',
   ]
     .filter(Boolean)
     .join(' ');
@@ -108,29 +75,21 @@ export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) =
   }
 }
 
-const formWords: Record<string, string> = {
-  hairline: 'Hairline crack',
-  along: 'Crack along the pipe',
-  around: 'Crack all the way round',
-  several: 'Several cracks',
-  weeping: 'Water weeping in',
-  running: 'Water running in',
-};
-
 function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
   const percent = 'percent' in entry ? entry.percent : undefined;
   const inches = 'inches' in entry ? entry.inches : undefined;
   const form = 'form' in entry ? entry.form : undefined;
-  const of = entry.finding === 'deposit' ? entry.of : undefined;
-  const cause = entry.finding === 'belly' ? entry.cause : undefined;
-  const name = (form && formWords[form]) ?? `${findingWords[entry.finding]}${of ? ` of ${of}` : ''}`;
+  const of = 'of' in entry ? entry.of : undefined;
+  const cause = 'cause' in entry ? entry.cause : undefined;
+  const kind = kindOf(entry.finding);
+  const name = (form && kind.formNames?.[form]) ?? `${kind.name}${of ? ` of ${of}` : ''}`;
   return [
     entry.possible ? `Possible ${name.charAt(0).toLowerCase()}${name.slice(1)}` : name,
     'shifting' in entry && entry.shifting ? 'the pipe has begun to shift' : '',
     percent === undefined ? '' : `${sayRange(percent, (one) => plain(one))} % of the bore`,
     inches === undefined ? '' : `${sayRange(inches, sayInches)} in`,
     entry.size ?? '',
-    cause === 'blockage' || cause === 'valve' ? `held by a ${cause}` : '',
+    cause !== undefined && kind.heldBy?.includes(cause) ? `held by a ${cause}` : '',
     entry.clock === undefined ? '' : sayClock(entry.clock),
     entry.atJoint ? 'at a joint' : '',
     entry.eachJoint ? 'at each joint' : '',

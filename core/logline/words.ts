@@ -1,3 +1,6 @@
+import { materialRegistry } from '../catalog/materials.js';
+import { findingRegistry } from '../findings/kinds.js';
+import type { Sets } from '../findings/row.js';
 import type { Point } from '../job/schema.js';
 import type { FindingKind, Material, PointKind, Size } from '../job/vocabulary.js';
 
@@ -6,8 +9,8 @@ export type QuotedField = 'why' | 'mark' | 'of' | 'what' | 'photo';
 
 /** What a typed word or phrase means. Longer phrases are tried first. */
 export type Meaning =
-  | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Record<string, unknown> }
-  | { readonly is: 'field'; readonly set: Record<string, unknown> }
+  | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Sets }
+  | { readonly is: 'field'; readonly set: Sets }
   | { readonly is: 'material'; readonly material: Material }
   | { readonly is: 'kind'; readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'change' }
   | { readonly is: 'test'; readonly what: string }
@@ -23,12 +26,12 @@ export type Meaning =
   | { readonly is: 'lined' }
   | { readonly is: 'nothing' };
 
-const finding = (kind: FindingKind, more?: Record<string, unknown>): Meaning => ({
+const finding = (kind: FindingKind, more?: Sets): Meaning => ({
   is: 'finding',
   finding: kind,
   ...(more ? { with: more } : {}),
 });
-const field = (set: Record<string, unknown>): Meaning => ({ is: 'field', set });
+const field = (set: Sets): Meaning => ({ is: 'field', set });
 const size = (word: Size): Meaning => ({ is: 'size', size: word });
 const material = (word: Material): Meaning => ({ is: 'material', material: word });
 const kind = (word: Extract<Meaning, { is: 'kind' }>['kind']): Meaning => ({ is: 'kind', kind: word });
@@ -40,71 +43,26 @@ const quoted = (field_: QuotedField): Meaning => ({ is: 'quoted', field: field_ 
 const clock = (at: number | readonly [number, number]): Meaning => ({ is: 'clock', clock: at });
 const nothing: Meaning = { is: 'nothing' };
 
+/** Every row of findings/kinds says its own words. */
+const spokenFindings = (): Record<string, Meaning> =>
+  Object.fromEntries(
+    findingRegistry.rows.flatMap(({ id, spoken, says = [] }): [string, Meaning][] => [
+      ...spoken.map((each): [string, Meaning] =>
+        typeof each === 'string' ? [each, finding(id)] : [each[0], finding(id, each[1])],
+      ),
+      ...says.map(([word, sets]): [string, Meaning] => [word, field(sets)]),
+    ]),
+  );
+const spokenMaterials = (): Record<string, Meaning> =>
+  Object.fromEntries(
+    materialRegistry.rows.flatMap(({ id, spoken }) =>
+      spoken.map((word): [string, Meaning] => [word, material(id)]),
+    ),
+  );
+
 /** The words of the trade, as people say them. */
 export const words: Readonly<Record<string, Meaning>> = {
-  root: finding('roots'),
-  roots: finding('roots'),
-  crack: finding('crack'),
-  cracks: finding('crack', { form: 'several' }),
-  'hairline crack': finding('crack', { form: 'hairline' }),
-  hairline: field({ form: 'hairline' }),
-  along: field({ form: 'along' }),
-  lengthwise: field({ form: 'along' }),
-  around: field({ form: 'around' }),
-  'all round': field({ form: 'around' }),
-  'all around': field({ form: 'around' }),
-  several: field({ form: 'several' }),
-  shifting: field({ shifting: true }),
-  shifted: field({ shifting: true }),
-  broken: finding('broken'),
-  break: finding('broken'),
-  'broken pipe': finding('broken'),
-  hole: finding('hole'),
-  'bottom gone': finding('bottom-gone'),
-  'bottom-gone': finding('bottom-gone'),
-  'no bottom': finding('bottom-gone'),
-  collapse: finding('collapse'),
-  collapsed: finding('collapse'),
-  offset: finding('offset'),
-  step: finding('offset'),
-  gap: finding('separation'),
-  separation: finding('separation'),
-  separated: finding('separation'),
-  'open joint': finding('separation', { atJoint: true }),
-  deposit: finding('deposit'),
-  grease: finding('deposit', { of: 'grease' }),
-  wipes: finding('deposit', { of: 'wipes' }),
-  sludge: finding('deposit', { of: 'sludge' }),
-  scale: finding('deposit', { of: 'scale' }),
-  belly: finding('belly'),
-  sag: finding('belly', { cause: 'sag' }),
-  'low spot': finding('belly'),
-  'standing water': finding('belly'),
-  'water standing': finding('belly'),
-  'cause sag': field({ cause: 'sag' }),
-  'cause unknown': field({ cause: 'unknown' }),
-  blockage: field({ cause: 'blockage' }),
-  'behind a blockage': field({ cause: 'blockage' }),
-  'behind a valve': field({ cause: 'valve' }),
-  deformed: finding('deformation'),
-  deformation: finding('deformation'),
-  oval: finding('deformation'),
-  'out of round': finding('deformation'),
-  blister: finding('blister'),
-  blisters: finding('blister'),
-  blistered: finding('blister'),
-  intrusion: finding('intrusion'),
-  'sticks in': finding('intrusion'),
-  lip: finding('lip'),
-  'worn bottom': finding('worn-bottom'),
-  'worn-bottom': finding('worn-bottom'),
-  channelled: finding('worn-bottom'),
-  infiltration: finding('infiltration'),
-  weeping: finding('infiltration', { form: 'weeping' }),
-  'water running in': finding('infiltration', { form: 'running' }),
-  running: field({ form: 'running' }),
-  'main backed up': finding('main-backed-up'),
-  'main-backed-up': finding('main-backed-up'),
+  ...spokenFindings(),
   small: size('small'),
   slight: size('small'),
   light: size('small'),
@@ -213,26 +171,7 @@ export const words: Readonly<Record<string, Meaning>> = {
   'stands still': field({ runsAway: false }),
   arrives: field({ arrives: true }),
   'does not arrive': field({ arrives: false }),
-  abs: material('abs'),
-  pvc: material('pvc-sch40'),
-  plastic: material('pvc-sch40'),
-  'white pvc': material('pvc-sch40'),
-  'pvc-sch40': material('pvc-sch40'),
-  'green pvc': material('pvc-sdr35'),
-  'pvc-sdr35': material('pvc-sdr35'),
-  sdr35: material('pvc-sdr35'),
-  clay: material('clay'),
-  concrete: material('concrete'),
-  iron: material('cast-iron'),
-  'cast iron': material('cast-iron'),
-  'cast-iron': material('cast-iron'),
-  fibre: material('fibre'),
-  fiber: material('fibre'),
-  'tar paper': material('fibre'),
-  'asbestos cement': material('asbestos-cement'),
-  'asbestos-cement': material('asbestos-cement'),
-  hdpe: material('hdpe'),
-  unknown: material('unknown'),
+  ...spokenMaterials(),
   crown: clock(12),
   top: clock(12),
   invert: clock(6),

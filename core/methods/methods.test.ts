@@ -1,7 +1,8 @@
-import { readJob } from '../job/read.js';
-import { scopeFile } from '../scope/scope-file.js';
-import { readyJob, scopeOf } from '../scope/scope.js';
+import { readJob } from '../files/read.js';
+import { scopeFile } from '../files/scope-file.js';
+import { scopeOf } from '../scope/scope.js';
 import type { Method } from '../job/vocabulary.js';
+import { readyJob } from '../solve/ready.js';
 
 // The conditions of each method are house rules and common practice. Each is tried at its limit and past it, by asking
 // for the method with a pin: it is either done, or the line has no way and the rule is named.

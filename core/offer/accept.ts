@@ -5,9 +5,9 @@ import { rulesInForce } from '../job/rules-schema.js';
 import type { Acceptance, Job, PlainJob } from '../job/schema.js';
 import { roundCents, sumCents } from '../job/units.js';
 import type { School } from '../job/vocabulary.js';
-import { readyJob } from '../scope/scope.js';
-import { wayOf } from '../scope/way.js';
 import { changesSince } from './changes-since.js';
+import { readyJob } from '../solve/ready.js';
+import { wayOf } from '../solve/way.js';
 
 /** The job as it is scoped under a way: its firm's rules and prices laid under it, the way's school in force. */
 export function jobUnderWay(job: Job, firm: Firm, school: School): PlainJob {

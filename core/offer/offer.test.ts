@@ -1,16 +1,17 @@
 import fc from 'fast-check';
 import { emptyFirm, type Firm } from '../job/firm.js';
-import { readJob } from '../job/read.js';
+import { readJob } from '../files/read.js';
 import { sumCents } from '../job/units.js';
 import { schools } from '../job/vocabulary.js';
-import { readyJob, scopeOf } from '../scope/scope.js';
-import { leftUndone } from '../scope/left.js';
-import { prepareLines, wayOf } from '../scope/way.js';
-import { randomJob } from '../scope/test/random-job.js';
+import { scopeOf } from '../scope/scope.js';
+import { randomJob } from '../test/random-job.js';
 import { spokenJob, deep } from '../test/spoken-job.js';
 import { accept, sinceAccepted, totalOfJob } from './accept.js';
 import { offerOf } from './offer.js';
 import { sayRange, sayUnseen } from './say-unseen.js';
+import { readyJob } from '../solve/ready.js';
+import { leftUndone } from '../explain/left.js';
+import { prepareLines, wayOf } from '../solve/way.js';
 
 const today = '2026-04-01';
 const seeds = fc.integer({ min: 1, max: 100_000 });

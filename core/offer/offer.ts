@@ -6,13 +6,15 @@ import { schools, type Method, type School } from '../job/vocabulary.js';
 import { subtract, type Interval } from '../line/intervals.js';
 import { sayWhat } from '../logline/say.js';
 import { barsOf } from '../scope/bars.js';
-import { leftUndone } from '../scope/left.js';
-import type { PriceLine } from '../scope/price-lines.js';
-import { ifUnseenIs, readyJob, whileHere, type Option, type ReadiedJob } from '../scope/scope.js';
-import { firstStep, type FirstStep } from '../scope/unseen.js';
-import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../scope/way.js';
+import { ifUnseenIs } from '../scope/scope.js';
 import { proofOf, type Proof } from './proof.js';
 import { sayHoles, sayWork } from './say-work.js';
+import { leftUndone } from '../explain/left.js';
+import type { PriceLine } from '../price/price-line.js';
+import { readyJob, type ReadiedJob } from '../solve/ready.js';
+import { whileHere, type Option } from '../explain/options.js';
+import { firstStep, type FirstStep } from '../explain/unseen.js';
+import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
 
 /** What a customer is offered: the ways side by side, in plain words, as plain data for a screen, a page or a document. */
 export interface Offer {

@@ -1,6 +1,6 @@
 import type { Grade } from '../job/vocabulary.js';
 import { sayWhat } from '../logline/say.js';
-import type { ScopedLine } from '../scope/way.js';
+import type { ScopedLine } from '../solve/way.js';
 
 /** A finding that can be shown: its photos, and the moment in the video. */
 export interface Proof {

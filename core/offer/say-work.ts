@@ -1,6 +1,7 @@
+import { workOf } from '../methods/index.js';
 import { laidHole } from '../scope/laid-hole.js';
-import type { Action } from '../scope/layout.js';
-import type { LineWay, Way } from '../scope/way.js';
+import type { Action } from '../methods/method.js';
+import type { LineWay, Way } from '../solve/way.js';
 
 const feet = (value: number) => value.toFixed(1);
 const sameEnd_ft = 0.05;
@@ -36,20 +37,7 @@ function sayAction(action: Action, { line }: LineWay): string {
       ? `the ${end?.kind === 'main' ? 'main' : (end?.name ?? 'end')}`
       : feet(action.to_ft);
   const where = `from ${feet(action.from_ft)} to ${to}`;
-  switch (action.method) {
-    case 'line':
-      return `${length} ft lined, ${where}`;
-    case 'short-line':
-      return `A short liner of ${length} ft, ${where}`;
-    case 'spot':
-      return `${length} ft of new pipe, ${where}`;
-    case 'open-cut':
-      return `${length} ft of pipe replaced, ${where}`;
-    case 'burst':
-      return `${length} ft of new pipe pulled through the old one, ${where}`;
-    case 'regrade':
-      return `${length} ft ${action.exposed ? 'hung anew' : 'laid anew'} to a steady fall, ${where}`;
-  }
+  return workOf(action.method).offered(length, where, action);
 }
 
 /** One sentence for all that is cleaned. */

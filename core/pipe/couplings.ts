@@ -1,5 +1,4 @@
-import { exactOutsideDiameter_in } from '../catalog/outside-diameters.js';
-import type { Material } from '../job/vocabulary.js';
+import { exactOutsideDiameter, type Material } from '../catalog/materials.js';
 
 /** One banded coupling: the two pipes it holds, by outside diameter. */
 export interface Coupling {
@@ -25,7 +24,7 @@ export function coupling(
   const sides = [existing, laid].map(({ material, diameter_in }) => ({
     material,
     diameter_in,
-    outside_in: exactOutsideDiameter_in[material]?.[diameter_in] ?? null,
+    outside_in: exactOutsideDiameter(material, diameter_in) ?? null,
   })) as [CoupledPipe, CoupledPipe];
   return { at_ft, sides, measure: sides.some(({ outside_in }) => outside_in === null) };
 }

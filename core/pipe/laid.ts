@@ -1,5 +1,5 @@
 import { plain, type Figure } from '../figure.js';
-import type { ActionMethod, Material } from '../job/vocabulary.js';
+import type { Material } from '../job/vocabulary.js';
 
 /** New pipe for one dig, burst or regrade. */
 export interface LaidPipe {
@@ -15,7 +15,6 @@ const burstPerPit_ft = 2;
  * distance on a map; a burst draws 2 ft more into each pit. Common practice.
  */
 export function laidLength(input: {
-  method: ActionMethod;
   from_ft: number;
   to_ft: number;
   material: Material;

@@ -1,6 +1,6 @@
 import type { Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
-import type { LineWay } from './way.js';
+import type { LineWay } from '../solve/way.js';
 
 /** Stretches of one method and action, from upstream; none where the line has no way. */
 export function barsOf({ prepared, chosen }: LineWay): (Interval & { method: Method })[] {

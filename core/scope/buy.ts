@@ -1,93 +1,114 @@
-import { stickLengths_ft } from '../catalog/sticks.js';
+import { materialRegistry } from '../catalog/materials.js';
+import type { Hole } from '../excavation/hole.js';
 import type { Rules } from '../job/rules-schema.js';
 import type { Material } from '../job/vocabulary.js';
+import { closingPipe_ft } from '../methods/entry.js';
+import { workOf } from '../methods/index.js';
+import type { Action, Work } from '../methods/method.js';
 import { coupling, type Coupling } from '../pipe/couplings.js';
 import { cutList, type Piece, type Stick } from '../pipe/cut-list.js';
-import { boreAtBreak, closingPipe_ft } from './hole-costs.js';
-import type { Action } from './layout.js';
-import type { Track } from './track.js';
-import type { LineWay } from './way.js';
+import type { LineWay } from '../solve/way.js';
+import { boreAtBreak, feetByBore, type Track } from '../track/track.js';
 
 /** What a job buys by the piece: sticks with what is cut from each, and couplings by both outside diameters. */
 export interface Buy {
   readonly sticks: readonly (Stick & { item: string; material: Material; diameter_in: number })[];
-  readonly couplings: readonly (Coupling & { line: string; what: string })[];
+  readonly couplings: readonly BoughtCoupling[];
 }
 
-/** Let go at each coupling, ft: the pipe does not quite meet. Common practice. */
+type BoughtCoupling = Coupling & { line: string; what: string };
+
+/** A piece of pipe that is wanted, and the couplings at its ends. */
+interface Wanted {
+  readonly pieces: readonly {
+    readonly material: Material;
+    readonly bore_in: number;
+    readonly piece: Piece;
+  }[];
+  readonly couplings: readonly BoughtCoupling[];
+}
+
+/** Gap per coupling, ft. Common practice. */
 const couplingGap_ft = 1 / 4 / 12;
 
 /** Sticks are cut over the whole job at once, one material and bore at a time. */
 export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
-  const pieces = new Map<string, { material: Material; diameter_in: number; pieces: Piece[] }>();
-  const couplings: Buy['couplings'][number][] = [];
-  const need = (material: Material, bore_in: number, piece: Piece) => {
-    const item = `${material} ${bore_in} in`;
-    const known = pieces.get(item) ?? { material, diameter_in: bore_in, pieces: [] };
-    known.pieces.push(piece);
-    pieces.set(item, known);
-  };
-  for (const { chosen, prepared } of lines) {
+  const wanted = lines.flatMap(({ chosen, prepared }): Wanted[] => {
     const { track } = prepared.possible;
-    const line = track.model.line.id;
-    for (const action of chosen?.layout.actions ?? []) {
-      if (action.entry_ft !== null) continue;
-      const material = action.method === 'burst' ? 'hdpe' : rules.newPipe;
-      for (const piece of newPipeOf(track, action)) need(material, piece.bore_in, piece);
-      for (const end of [action.fromBreak, action.toBreak]) {
-        const inside = track.cells[end === action.fromBreak ? end : end - 1];
-        const outside = track.cells[end === action.fromBreak ? end - 1 : end] ?? inside;
-        if (!inside || !outside) continue;
-        const laid = { material, diameter_in: inside.pipe.diameter_in };
-        couplings.push({ ...coupling(track.breaks[end] ?? 0, outside.pipe, laid), line, what: action.id });
-      }
-    }
-    for (const hole of chosen?.layout.holes ?? []) {
-      for (const at of hole.closings) {
-        const bore_in = boreAtBreak(track, at);
-        const x = track.breaks[at] ?? 0;
-        need(rules.newPipe, bore_in, {
-          length_ft: closingPipe_ft - 2 * couplingGap_ft,
-          what: `close ${hole.id}`,
-        });
-        for (const side of [-1, 1]) {
-          const existing = (track.cells[side < 0 ? at - 1 : at] ?? track.cells[at - 1])?.pipe;
-          if (!existing) continue;
-          const laid = { material: rules.newPipe, diameter_in: bore_in };
-          couplings.push({
-            ...coupling(x + (side * closingPipe_ft) / 2, existing, laid),
-            line,
-            what: `close ${hole.id}`,
-          });
-        }
-      }
-    }
+    return [
+      ...(chosen?.layout.actions ?? []).flatMap((action) => {
+        const { newPipe } = workOf(action.method);
+        return newPipe ? [forAction(track, action, newPipe, rules)] : [];
+      }),
+      ...(chosen?.layout.holes ?? []).flatMap((hole) =>
+        hole.closings.map((at) => forClosing(track, hole, at, rules)),
+      ),
+    ];
+  });
+  const byItem = new Map<string, { material: Material; diameter_in: number; pieces: Piece[] }>();
+  for (const { material, bore_in, piece } of wanted.flatMap(({ pieces }) => pieces)) {
+    const item = `${material} ${bore_in} in`;
+    const known = byItem.get(item) ?? { material, diameter_in: bore_in, pieces: [] };
+    known.pieces.push(piece);
+    byItem.set(item, known);
   }
   return {
-    sticks: [...pieces].flatMap(([item, { material, diameter_in, pieces: all }]) =>
-      cutList(all, stickLengths_ft[material] ?? [20]).map((stick) => ({
-        item,
-        material,
-        diameter_in,
-        ...stick,
-      })),
+    sticks: [...byItem].flatMap(([item, { material, diameter_in, pieces }]) =>
+      cutList(pieces, sticksOf(material)).map((stick) => ({ item, material, diameter_in, ...stick })),
     ),
-    couplings,
+    couplings: wanted.flatMap(({ couplings }) => couplings),
   };
 }
 
-/** New pipe of an action, one piece a bore; what is rehung is not bought. */
-function newPipeOf(track: Track, action: Action): (Piece & { bore_in: number })[] {
-  const byBore = new Map<number, number>();
-  for (const cell of track.cells.slice(action.fromBreak, action.toBreak)) {
-    if (action.method === 'regrade' && cell.closedTo === 'crawl-space') continue;
-    const bore = cell.pipe.diameter_in;
-    byBore.set(bore, (byBore.get(bore) ?? 0) + cell.to_ft - cell.from_ft);
-  }
-  const ends = byBore.size === 0 ? 0 : 2 / byBore.size;
-  return [...byBore].map(([bore_in, length_ft]) => ({
-    bore_in,
-    length_ft: Math.max(0, length_ft - ends * couplingGap_ft),
-    what: `${action.id}, ${bore_in} in`,
-  }));
+const sticksOf = (material: Material): readonly number[] => materialRegistry.row(material).sticks_ft ?? [20];
+
+/** New pipe of an action, one piece a bore, and a coupling at each end. */
+function forAction(
+  track: Track,
+  action: Action,
+  newPipe: NonNullable<Work['newPipe']>,
+  rules: Rules,
+): Wanted {
+  const material = newPipe.material(rules);
+  const feet = feetByBore(
+    track.cells.slice(action.fromBreak, action.toBreak).filter((cell) => newPipe.buys(cell)),
+  );
+  const gaps_ft = feet.size === 0 ? 0 : (2 / feet.size) * couplingGap_ft;
+  const line = track.model.line.id;
+  return {
+    pieces: [...feet].map(([bore_in, length_ft]) => ({
+      material,
+      bore_in,
+      piece: { length_ft: Math.max(0, length_ft - gaps_ft), what: `${action.id}, ${bore_in} in` },
+    })),
+    couplings: [action.fromBreak, action.toBreak].flatMap((end) => {
+      const inside = track.cells[end === action.fromBreak ? end : end - 1];
+      const outside = track.cells[end === action.fromBreak ? end - 1 : end] ?? inside;
+      if (!inside || !outside) return [];
+      const laid = { material, diameter_in: inside.pipe.diameter_in };
+      return [{ ...coupling(track.breaks[end] ?? 0, outside.pipe, laid), line, what: action.id }];
+    }),
+  };
+}
+
+/** The pipe that closes a launch pit, and its two couplings. */
+function forClosing(track: Track, hole: Hole, at: number, rules: Rules): Wanted {
+  const bore_in = boreAtBreak(track, at);
+  const what = `close ${hole.id}`;
+  const laid = { material: rules.newPipe, diameter_in: bore_in };
+  return {
+    pieces: [
+      {
+        material: rules.newPipe,
+        bore_in,
+        piece: { length_ft: closingPipe_ft - 2 * couplingGap_ft, what },
+      },
+    ],
+    couplings: [-1, 1].flatMap((side) => {
+      const existing = (track.cells[side < 0 ? at - 1 : at] ?? track.cells[at - 1])?.pipe;
+      if (!existing) return [];
+      const station_ft = (track.breaks[at] ?? 0) + (side * closingPipe_ft) / 2;
+      return [{ ...coupling(station_ft, existing, laid), line: track.model.line.id, what }];
+    }),
+  };
 }

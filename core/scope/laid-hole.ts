@@ -1,11 +1,10 @@
+import type { Hole } from '../excavation/hole.js';
+import { holeFigures, type HoleFigures } from '../excavation/hole-figures.js';
+import { holeSheet, type HoleSheet } from '../excavation/hole-sheet.js';
+import { deepestOf } from '../excavation/section.js';
 import type { SurfaceKind } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
-import { holeFigures, type HoleFigures } from '../trench/hole.js';
-import { holeSheet, type HoleSheet } from '../trench/hole-sheet.js';
-import { deepestOf } from '../trench/section.js';
-import { sectionOf } from './hole-costs.js';
-import type { Hole } from './layout.js';
-import type { LineWay } from './way.js';
+import type { LineWay } from '../solve/way.js';
 
 /** A hole of the chosen scope with its figures, its drawing and what lies on top. */
 export interface LaidHole extends Hole {
@@ -23,13 +22,13 @@ export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
     surface: [...new Set<SurfaceKind>(cells.map(({ surface }) => surface))].join(', '),
     sheet: holeSheet(
       hole,
-      deepestOf(cells.map((cell) => sectionOf(cell, kindAt(cell)))),
+      deepestOf(cells.map((cell) => cell.sections[kindAt(cell)])),
       hole.quantities,
       line.model,
     ),
     figures: holeFigures(
       hole,
-      cells.map((cell) => ({ ...cell, section: sectionOf(cell, kindAt(cell)) })),
+      cells.map((cell) => ({ ...cell, section: cell.sections[kindAt(cell)] })),
       hole.quantities,
       line.model.line.soil ?? 'unknown',
     ),

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
-import { readJob } from '../job/read.js';
+import { readJob } from '../files/read.js';
 import { methods } from '../job/vocabulary.js';
-import { methodBit } from './edges.js';
-import { scopeFile } from './scope-file.js';
-import { readyJob, scopeOf } from './scope.js';
-import { mirrored } from './test/mirror.js';
-import { randomJob } from './test/random-job.js';
-import { wayOf } from './way.js';
+import { scopeFile } from '../files/scope-file.js';
+import { scopeOf } from './scope.js';
+import { mirrored } from '../test/mirror.js';
+import { randomJob } from '../test/random-job.js';
+import { methodBit } from '../methods/index.js';
+import { readyJob } from '../solve/ready.js';
+import { wayOf } from '../solve/way.js';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 /** What 0.01 ft of a line of 20 ft or more is of its price, at most. */

@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { pricesInForce } from '../job/prices-schema.js';
-import { readJob } from '../job/read.js';
+import { readJob } from '../files/read.js';
 import type { Job } from '../job/schema.js';
 import { methods } from '../job/vocabulary.js';
-import { annuity, everySecondYear } from './carried.js';
-import { methodBit } from './edges.js';
-import { scopeFile } from './scope-file.js';
-import { readyJob, scopeOf } from './scope.js';
-import { randomJob } from './test/random-job.js';
-import { wayOf } from './way.js';
+import { scopeFile } from '../files/scope-file.js';
+import { scopeOf } from './scope.js';
+import { randomJob } from '../test/random-job.js';
+import { annuity, everySecondYear } from '../solve/carried.js';
+import { methodBit } from '../methods/index.js';
+import { readyJob } from '../solve/ready.js';
+import { wayOf } from '../solve/way.js';
 
 // Laws that hold for any job, whatever its rates: the optimum is an optimum. No value here is taken from the program.
 const cost = (job: Job) => {

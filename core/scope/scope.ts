@@ -1,43 +1,30 @@
 import type { Condition } from '../condition/condition.js';
-import { condition } from '../condition/condition.js';
+import { leftUndone } from '../explain/left.js';
+import { noWayWarnings } from '../explain/no-way.js';
+import { whileHere, type Option } from '../explain/options.js';
+import { costOf, runnerUp, type RunnerUp } from '../explain/runner-up.js';
+import { segmentsOf, type Segment } from '../explain/segments.js';
+import { firstStep, lookAgain, supposing, type FirstStep } from '../explain/unseen.js';
+import { verdictOf, type Verdict } from '../explain/verdict.js';
+import { lineWarnings, planWarnings } from '../explain/warnings.js';
 import type { Capacity } from '../grade/capacity.js';
-import { pricesInForce, type Prices } from '../job/prices-schema.js';
-import { rulesInForce, type Rules } from '../job/rules-schema.js';
-import type { Job } from '../job/schema.js';
-import { roundCents, sumCents } from '../job/units.js';
+import { sumCents } from '../job/units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
-import { overlap, overlaps, type Interval } from '../line/intervals.js';
-import { lineModel } from '../line/model.js';
-import type { LinerOrder } from '../liner/liner.js';
+import { overlaps, type Interval } from '../line/intervals.js';
 import { workingTime, type WorkingTime } from '../liner/working-time.js';
-import type { LaidPipe } from '../pipe/laid.js';
+import { workOf } from '../methods/index.js';
+import type { Action, Order } from '../methods/method.js';
+import { totalOf, type PriceLine } from '../price/price-line.js';
+import type { CleanoutWork } from '../solve/cleanout-work.js';
+import type { Prepared } from '../solve/prepare.js';
+import type { ReadiedJob } from '../solve/ready.js';
+import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
+import { stationOf } from '../track/track.js';
 import type { Warning } from '../warning.js';
-import { findingWords } from '../logline/say.js';
-import { buyOf, type Buy } from './buy.js';
-import type { CleanoutWork } from './cleanout-work.js';
 import { barsOf } from './bars.js';
-import { leftUndone } from './left.js';
+import { buyOf, type Buy } from './buy.js';
+import { capacityOf } from './capacity.js';
 import { laidHole, type LaidHole } from './laid-hole.js';
-import type { Action } from './layout.js';
-import { isCurable, isRootOrDeposit } from './obligations.js';
-import type { PriceLine } from './price-lines.js';
-import { totalOf } from './price-lines.js';
-import { forbidding, segmentsOf, type Segment } from './segments.js';
-import { firstStep, lookAgain, supposing, type FirstStep } from './unseen.js';
-import { lineWarnings, planWarnings } from './warnings.js';
-import { actionOrder, capacityOf } from './action-order.js';
-import { verdictOf, type Verdict } from './verdict.js';
-import {
-  prepareLines,
-  restrictionsOf,
-  wayOf,
-  type LineWay,
-  type ScopedLine,
-  type Way,
-  type WayInput,
-} from './way.js';
-import { noWayWarnings } from './no-way.js';
-import type { Prepared } from './search.js';
 
 /** The scope of a job: plain data with figures that open. Everything on a screen or in a file comes from here. */
 export interface Scope {
@@ -87,48 +74,12 @@ export interface LineScope {
   readonly referrals: Condition['referrals'];
 }
 
-/** A watched place that is left, and what curing it in this scope would add. */
-export interface Option {
-  readonly what: string;
-  readonly adds: number;
-  /** The finding's entry id. */
-  readonly finding: string;
-}
-
-export interface RunnerUp {
-  readonly method: Method;
-  readonly costsMore: number;
-}
-
-export interface ActionScope extends Action {
+export interface ActionScope extends Action, Order {
   readonly cost: number;
-  readonly liner?: LinerOrder;
   /** Whether the resin lasts until the liner lies in place. */
   readonly working?: WorkingTime;
-  readonly pipe?: LaidPipe;
   /** Where the fall is known. */
   readonly capacity?: Capacity;
-}
-
-/** A job laid out and graded once, ready to be scoped under any school or pins. */
-export interface ReadiedJob {
-  readonly job: Job;
-  readonly rules: Rules;
-  readonly prices: Prices;
-  readonly lines: readonly ScopedLine[];
-}
-
-export function readyJob(job: Job): ReadiedJob {
-  const rules = rulesInForce(job.rules);
-  return {
-    job,
-    rules,
-    prices: pricesInForce(job.prices),
-    lines: job.lines.map((line) => {
-      const model = lineModel(line, job.rules);
-      return { model, condition: condition(model, rules), restrictions: restrictionsOf(line.pins, model) };
-    }),
-  };
 }
 
 export interface ScopeDepth {
@@ -266,7 +217,7 @@ function lineScope(
     mayEnd_ft,
     segments,
     actions: chosen.layout.actions.map((action) => {
-      const order = actionOrder(lineWay, action, chosen.layout.holes);
+      const order = workOf(action.method).order(track, action, chosen.layout.holes);
       return {
         ...action,
         cost: totalOf(amountOf(action.id)),
@@ -288,58 +239,3 @@ const resinWarnings = ({ id, actions }: LineScope): Warning[] =>
       ? []
       : [{ rule: 'working-time-short', line: id, at_ft: from_ft, message: working.short }],
   );
-
-/** What the search minimises, in money: mobilisation and all lines' plans. */
-const costOf = (way: Way): number => way.scope + way.carried;
-
-function runnerUp(
-  segment: Segment,
-  lineId: string,
-  input: WayInput,
-  prepared: readonly Prepared[],
-  totalCost: number,
-): RunnerUp | null {
-  const other = wayOf(
-    { ...input, forbid: new Map([[lineId, [forbidding(segment.method, segment)]]]) },
-    prepared,
-  );
-  const mine = other.lines.find(({ line }) => line.model.line.id === lineId);
-  if (!other.feasible || !mine?.chosen) return null;
-  const feet = new Map<Method, number>();
-  mine.prepared.possible.track.cells.forEach((cell, i) => {
-    const method = mine.chosen?.layout.cells[i]?.method;
-    if (method) feet.set(method, (feet.get(method) ?? 0) + overlap(cell, segment));
-  });
-  const [most] = [...feet].sort((a, b) => b[1] - a[1]);
-  return most ? { method: most[0], costsMore: roundCents(Math.max(0, costOf(other) - totalCost)) } : null;
-}
-
-/** What curing each watched place that is left would add to this scope's price. */
-export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[] {
-  const { line, chosen, prepared } = lineWay;
-  const id = line.model.line.id;
-  const { cells } = prepared.possible.track;
-  const watched = line.condition.findings.filter(
-    (finding) =>
-      finding.grade === 2 &&
-      isCurable(finding) &&
-      !isRootOrDeposit(finding) &&
-      !finding.possible &&
-      cells.some((cell, i) => overlaps(cell, finding.place) && chosen?.layout.cells[i]?.action === null),
-  );
-  return watched.flatMap((finding) => {
-    const other = wayOf({ ...input, extra: new Map([[id, [finding.id]]]) });
-    const mine = other.lines.find((each) => each.line.model.line.id === id);
-    const track = mine?.prepared.possible.track;
-    const at = track?.cells.findIndex((cell) => overlaps(cell, finding.place)) ?? -1;
-    const method = mine?.chosen?.layout.cells[at]?.method;
-    if (!other.feasible || !method) return [];
-    return [
-      {
-        what: `${method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingWords[finding.placed.entry.finding].toLowerCase()} to watch`,
-        adds: roundCents(other.scope - way.scope),
-        finding: finding.id,
-      },
-    ];
-  });
-}

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { evaluate } from 'mathjs';
 import { schools } from '../job/vocabulary.js';
-import { readyJob, scopeOf } from './scope.js';
-import { randomJob } from './test/random-job.js';
+import { scopeOf } from './scope.js';
+import { randomJob } from '../test/random-job.js';
+import { readyJob } from '../solve/ready.js';
 
 /** A sum as it stands on the screen, in the words of mathjs: × and − as people write them, units left out. */
 const sumOf = (text: string): number =>

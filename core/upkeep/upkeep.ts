@@ -2,11 +2,12 @@ import { addMonths, latest, type Day } from '../job/days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import type { Job, Line } from '../job/schema.js';
 import type { Rules } from '../job/rules-schema.js';
-import { condition, type Judged } from '../condition/condition.js';
+import { condition } from '../condition/condition.js';
 import { lineModel } from '../line/model.js';
-import { leftUndone } from '../scope/left.js';
-import { readyJob, type ReadiedJob } from '../scope/scope.js';
-import { prepareLines, wayOf, type LineWay, type WayInput } from '../scope/way.js';
+import type { Judged } from '../condition/judged.js';
+import { leftUndone } from '../explain/left.js';
+import { readyJob, type ReadiedJob } from '../solve/ready.js';
+import { prepareLines, wayOf, type LineWay, type WayInput } from '../solve/way.js';
 
 /** Something to do again on a line: not before `from`, not after `to`. */
 export interface Due {

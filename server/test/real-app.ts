@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { offerOf } from '../../core/offer/offer.js';
-import { digestOf } from '../../core/scope/digest.js';
+import { digestOf } from '../../core/views/digest.js';
 import { appOn } from '../app.js';
 import { openDatabase } from '../database.js';
 import { digestsOn } from '../digests.js';

@@ -1,5 +1,5 @@
 import { hc } from 'hono/client';
-import type { Fault } from '../../core/job/read.js';
+import type { Fault } from '../../core/job/faults.js';
 import type { Api } from '../../server/app.js';
 import type { Conflict } from '../../server/conflicts.js';
 

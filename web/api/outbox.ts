@@ -1,7 +1,7 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import type { Edit } from '../../core/job/edit.js';
-import type { Fault } from '../../core/job/read.js';
+import type { Fault } from '../../core/job/faults.js';
 import type { Conflict } from '../../server/conflicts.js';
 import type { StoredJob } from '../../server/store.js';
 import { post, Refused } from './client';

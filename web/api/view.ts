@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import type { JobView } from '../../core/scope/job-view.js';
+import type { JobView } from '../../core/views/job-view.js';
 import type { Job } from '../../core/job/schema.js';
 import type { ScopeDepth } from '../../core/scope/scope.js';
 import type { ScopeWorker } from './view.worker';

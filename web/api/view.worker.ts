@@ -5,10 +5,10 @@ import { accept, sinceAccepted } from '../../core/offer/accept.js';
 import { offerOf } from '../../core/offer/offer.js';
 import { afterOf } from '../../core/compare/after.js';
 import { upkeepOf } from '../../core/upkeep/upkeep.js';
-import { breakEvens } from '../../core/scope/break-even.js';
-import { jobView } from '../../core/scope/job-view.js';
-import { readyJob } from '../../core/scope/scope.js';
-import { benchOf, trialOf, type Bench } from '../../core/scope/trial.js';
+import { jobView } from '../../core/views/job-view.js';
+import { benchOf, trialOf, type Bench } from '../../core/views/trial.js';
+import { breakEvens } from '../../core/explain/break-even.js';
+import { readyJob } from '../../core/solve/ready.js';
 
 /** The job that pins are tried on, so that it crosses to the worker once and not with every move of a finger. */
 let onBench: { readonly key: string; readonly bench: Bench } | undefined;

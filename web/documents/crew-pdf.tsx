@@ -1,10 +1,9 @@
 import { Text, View } from '@react-pdf/renderer';
-import { materialWords } from '../../core/logline/say.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
-import type { JobView, LineView } from '../../core/scope/job-view.js';
+import type { JobView, LineView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
-import { shoppingList } from '../../core/scope/shopping.js';
+import { shoppingList } from '../../core/views/shopping.js';
 import { cautionsOf } from '../holes/cautions';
 import { dayOrder, holeLetter, type Pit } from '../holes/hole-order';
 import { HolePlan } from '../holes/hole-plan';
@@ -12,6 +11,7 @@ import { HoleSection } from '../holes/hole-section';
 import { day, feet, methodWords } from '../shell/format';
 import { Drawn } from './drawn';
 import { Cells, inFont, Paper, styles } from './paper';
+import { materialWords } from '../../core/catalog/materials.js';
 
 /** What a page of a hole leaves its drawings, pt. */
 const paperWidth = 524;
@@ -79,7 +79,7 @@ function Day({ line, scope, several }: { line: LineView; scope: LineScope; sever
             methodWords[action.method],
             `${feet(action.from_ft)} to ${feet(action.to_ft)} ft`,
             action.pipe
-              ? `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in ${materialWords[action.pipe.material]}`
+              ? `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in ${materialWords(action.pipe.material)}`
               : action.entry_ft === null
                 ? ''
                 : `in at ${feet(action.entry_ft)} ft`,
@@ -155,7 +155,7 @@ function Buying({ scope }: { scope: Scope }) {
               shares={[2.2, 5, 1.3]}
               right={[2]}
               cells={[
-                `${stick.length_ft} ft of ${stick.diameter_in} in ${materialWords[stick.material]}`,
+                `${stick.length_ft} ft of ${stick.diameter_in} in ${materialWords(stick.material)}`,
                 `cut ${stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')}`,
                 `${stick.leftover_ft.toFixed(1)} ft left`,
               ]}

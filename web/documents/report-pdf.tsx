@@ -1,13 +1,14 @@
 import { Text, View } from '@react-pdf/renderer';
 import { gradeWords } from '../../core/job/vocabulary.js';
-import { materialWords, sayWhat, sayClock } from '../../core/logline/say.js';
+import { sayWhat, sayClock } from '../../core/logline/say.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
 import type { Proof } from '../../core/offer/proof.js';
-import type { JobView, LineView } from '../../core/scope/job-view.js';
+import type { JobView, LineView } from '../../core/views/job-view.js';
 import { day, feet, verdictWords, videoTime } from '../shell/format';
 import { ProofPart } from './offer-pdf';
 import { Cells, inFont, Paper, styles } from './paper';
+import { materialWords } from '../../core/catalog/materials.js';
 
 /** The inspection on paper: what was found where, how sure that is, what was not seen or looked at, and what proves it. */
 export function ReportDocument({
@@ -86,7 +87,7 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
         {line.pipes
           .map(
             ({ from_ft, to_ft, material, diameter_in }) =>
-              `${diameter_in} in ${materialWords[material]} from ${feet(from_ft)} to ${feet(to_ft)} ft`,
+              `${diameter_in} in ${materialWords(material)} from ${feet(from_ft)} to ${feet(to_ft)} ft`,
           )
           .join('; ')}
         .

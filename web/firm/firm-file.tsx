@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import type { Firm } from '../../core/job/firm.js';
-import { readFirmText } from '../../core/job/read-firm.js';
+import { readFirmText } from '../../core/files/read-firm.js';
 import { Refused } from '../api/client';
 import { Press } from '../shell/controls';
 import { save } from '../shell/save';

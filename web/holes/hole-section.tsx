@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet, methodWords } from '../shell/format';
 import { surfaceFill, utilityFill } from '../sheet/ground-colours';

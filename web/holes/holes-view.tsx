@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { lineHead } from '../../core/job/edit.js';
 import { soils, type Soil } from '../../core/job/vocabulary.js';
-import { bedding_ft } from '../../core/trench/section.js';
+import { bedding_ft } from '../../core/excavation/section.js';
 import { OpenFigure } from '../figure/open-figure';
 import { NumberCell } from '../site/cells';
 import { Press } from '../shell/controls';

@@ -5,7 +5,7 @@ import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import { Link, useNavigate } from 'react-router';
 import { underFirm } from '../../core/job/firm.js';
-import { readJobText } from '../../core/job/read.js';
+import { readJobText } from '../../core/files/read.js';
 import type { JobRow as JobRowData } from '../../server/digests.js';
 import { asError, Refused } from '../api/client';
 import { useFirm } from '../api/firm';

@@ -5,12 +5,12 @@ import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { materials, soils } from '../../core/job/vocabulary.js';
-import { materialWords } from '../../core/logline/say.js';
 import type { StoredJob } from '../../server/store.js';
 import { useAddJob } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
 import { newJob } from './new-job';
+import { materialWords } from '../../core/catalog/materials.js';
 
 const formSchema = z.object({
   title: z.string().trim().min(1, 'Give the job a name, such as its street address'),
@@ -116,7 +116,7 @@ export function NewJobForm({
           <Choice id="material" {...register('material')}>
             {materials.map((each) => (
               <option key={each} value={each}>
-                {materialWords[each]}
+                {materialWords(each)}
               </option>
             ))}
           </Choice>

@@ -1,6 +1,5 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { jobHead } from '../../core/job/edit.js';
-import { materialWords } from '../../core/logline/say.js';
 import type { Figure } from '../../core/figure.js';
 import type { Scope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
@@ -12,6 +11,7 @@ import { Shopping } from './shopping';
 import { WetOutClock } from './wet-out';
 import { withoutEmpty } from '../shell/without-empty';
 import { NumberCell } from '../site/cells';
+import { materialWords } from '../../core/catalog/materials.js';
 
 const Head = chakra('th', {
   base: {
@@ -181,7 +181,7 @@ export function LengthsView() {
                         <strong>{methodWords[method]}</strong> {feet(from_ft)} to {feet(to_ft)}
                       </Cell>
                       <Cell>
-                        {pipe.diameter_in} in {materialWords[pipe.material]}
+                        {pipe.diameter_in} in {materialWords(pipe.material)}
                       </Cell>
                       <Cell fontSize="21px" fontWeight={700}>
                         {number(pipe.laid, 'Laid length', 1)}
@@ -259,7 +259,7 @@ function BuyList({ buy }: { buy: Scope['buy'] }) {
           wrap="wrap"
         >
           <Text width="190px">
-            <strong>{stick.length_ft} ft</strong> of {stick.diameter_in} in {materialWords[stick.material]}
+            <strong>{stick.length_ft} ft</strong> of {stick.diameter_in} in {materialWords(stick.material)}
           </Text>
           <Flex flex="1" minWidth="240px" height="30px" aria-hidden>
             <Flex width={`${(100 * stick.length_ft) / longest}%`} border="1.5px solid" borderColor="ink">
@@ -294,7 +294,7 @@ function BuyList({ buy }: { buy: Scope['buy'] }) {
             {each.sides
               .map(
                 ({ material, diameter_in, outside_in }) =>
-                  `${diameter_in} in ${materialWords[material]}, ${outside_in === null ? 'outside not known' : `${outside_in.toFixed(3)} in outside`}`,
+                  `${diameter_in} in ${materialWords(material)}, ${outside_in === null ? 'outside not known' : `${outside_in.toFixed(3)} in outside`}`,
               )
               .join(' to ')}
           </Text>

@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { unparse } from 'papaparse';
 import { useState } from 'react';
 import type { Scope } from '../../core/scope/scope.js';
-import { shoppingList, type ShoppingItem } from '../../core/scope/shopping.js';
+import { shoppingList, type ShoppingItem } from '../../core/views/shopping.js';
 import { Press } from '../shell/controls';
 import { save } from '../shell/save';
 

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { useWidth } from '../sheet/use-width';
 import { counterOf } from './entries';
 

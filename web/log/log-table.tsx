@@ -5,7 +5,7 @@ import type { Edit } from '../../core/job/edit.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayClock, sayWhat } from '../../core/logline/say.js';
-import type { ReadingView, RowView } from '../../core/scope/job-view.js';
+import type { ReadingView, RowView } from '../../core/views/job-view.js';
 import type { Change } from '../api/jobs';
 import { OpenFigure } from '../figure/open-figure';
 import { Cap, Press } from '../shell/controls';

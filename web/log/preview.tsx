@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { LogPart } from '../../core/logline/parse.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { counterOf } from './entries';
 
 interface PreviewProps {

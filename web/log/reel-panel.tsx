@@ -1,5 +1,5 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { Choice, Label, Press } from '../shell/controls';
 import { counterOf } from './entries';
 import { tellReel, type ReelState } from './reel';

@@ -1,9 +1,8 @@
-import { defaultGradeTable } from '../../core/condition/grade-table.js';
 import type { Firm } from '../../core/job/firm.js';
 import { sameJson } from '../../core/job/merge.js';
 import { defaultRules, type RulesOverride } from '../../core/job/rules-schema.js';
 import type { Job } from '../../core/job/schema.js';
-import { findingWords } from '../../core/logline/say.js';
+import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import { plainWord, ruleFields, type RuleField } from './fields';
 
 /** A house rule that is not the usual one: what it is now, what it usually is, and who says so. */
@@ -29,36 +28,33 @@ export function ownRules(job: Job, firm: Firm): OwnRule[] {
       if (value === undefined || sameJson(value, usual)) return [];
       return [{ label: field.label, now: worded(field, value), usually: worded(field, usual), by }];
     });
-  const grades = (Object.keys(defaultGradeTable) as (keyof typeof defaultGradeTable)[]).flatMap(
-    (kind): OwnRule[] => {
-      const usual = defaultGradeTable[kind];
-      const own = { ...firm.rules?.findings?.[kind], ...job.rules?.findings?.[kind] };
-      const by = job.rules?.findings?.[kind] ? ('this job' as const) : ('the firm' as const);
-      const name = findingWords[kind];
-      return [
-        ...(own.bounds && usual.bounds && !sameJson(own.bounds, usual.bounds)
-          ? [
-              {
-                label: `${name}, its grades`,
-                now: own.bounds.join(' / '),
-                usually: usual.bounds.join(' / '),
-                by,
-              },
-            ]
-          : []),
-        ...(own.stopsLinerAt !== undefined && own.stopsLinerAt !== usual.stopsLinerAt
-          ? [
-              {
-                label: `${name} stops a liner`,
-                now: String(own.stopsLinerAt),
-                usually: String(usual.stopsLinerAt ?? 'never'),
-                by,
-              },
-            ]
-          : []),
-      ];
-    },
-  );
+  const grades = gradedKinds().flatMap(({ id: kind, grading: usual }): OwnRule[] => {
+    const own = { ...firm.rules?.findings?.[kind], ...job.rules?.findings?.[kind] };
+    const by = job.rules?.findings?.[kind] ? ('this job' as const) : ('the firm' as const);
+    const name = findingName(kind);
+    return [
+      ...(own.bounds && usual.bounds && !sameJson(own.bounds, usual.bounds)
+        ? [
+            {
+              label: `${name}, its grades`,
+              now: own.bounds.join(' / '),
+              usually: usual.bounds.join(' / '),
+              by,
+            },
+          ]
+        : []),
+      ...(own.stopsLinerAt !== undefined && own.stopsLinerAt !== usual.stopsLinerAt
+        ? [
+            {
+              label: `${name} stops a liner`,
+              now: String(own.stopsLinerAt),
+              usually: String(usual.stopsLinerAt ?? 'never'),
+              by,
+            },
+          ]
+        : []),
+    ];
+  });
   return [...plainRules, ...grades];
 }
 

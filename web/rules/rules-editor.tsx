@@ -1,14 +1,16 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { defaultGradeTable, gradeRow } from '../../core/condition/grade-table.js';
+import { gradingInForce } from '../../core/findings/grades.js';
 import type { MadeThickness, Prices, PricesOverride } from '../../core/job/prices-schema.js';
 import type { Rules, RulesOverride } from '../../core/job/rules-schema.js';
-import { findingWords, materialWords } from '../../core/logline/say.js';
+import { findingName, gradedKinds } from '../../core/findings/kinds.js';
+import type { FindingKind } from '../../core/job/vocabulary.js';
 import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
 import { withoutEmpty } from '../shell/without-empty';
 import { plainWord, rateFields, ruleFields, tableFields, type RuleField } from './fields';
 import { PotLife } from './pot-life';
 import { Group, RateTable, Row } from './rows';
 import { UpkeepRules } from './upkeep-rules';
+import { materialWords } from '../../core/catalog/materials.js';
 
 export interface Edited {
   readonly rules: RulesOverride;
@@ -135,7 +137,7 @@ export function RulesEditor({
           table('liner_per_ft', thickness, `Liner of ${thickness} in, a foot, by bore in inches`),
         )}
         {(['pvc-sch40', 'pvc-sdr35', 'abs', 'hdpe'] as const).map((material) =>
-          table('pipe_per_ft', material, `New ${materialWords[material]}, a foot laid, by bore in inches`),
+          table('pipe_per_ft', material, `New ${materialWords(material)}, a foot laid, by bore in inches`),
         )}
       </Box>
     </Grid>
@@ -190,7 +192,6 @@ function RuleRow({
   );
 }
 
-type Graded = keyof typeof defaultGradeTable;
 const gradeColumns = ['to watch', 'to fix', 'failed'] as const;
 
 /** The limits between the grades, and what stops a liner, for what is graded by a measure. */
@@ -203,12 +204,12 @@ function Grades({
   beneath: Rules;
   onChange: (patch: RulesOverride) => void;
 }) {
-  const set = (kind: Graded, patch: NonNullable<RulesOverride['findings']>[Graded]) => {
+  const set = (kind: FindingKind, patch: NonNullable<RulesOverride['findings']>[FindingKind]) => {
     const { [kind]: row, ...others } = rules.findings ?? {};
     const mine = withoutEmpty({ ...row, ...patch });
     onChange({ findings: Object.keys(mine).length > 0 ? { ...others, [kind]: mine } : others });
   };
-  const kinds = (Object.keys(defaultGradeTable) as Graded[]).filter((kind) => defaultGradeTable[kind].bounds);
+  const kinds = gradedKinds().filter(({ grading }) => grading.bounds);
   return (
     <Group title="From which size on it is to watch, to fix, failed; and what stops a liner">
       <Flex gap="2" pt="1" fontSize="13.5px" color="soft" aria-hidden>
@@ -219,14 +220,14 @@ function Grades({
           </Box>
         ))}
       </Flex>
-      {kinds.map((kind) => {
-        const house = gradeRow(kind, beneath);
+      {kinds.map(({ id: kind, grading }) => {
+        const house = gradingInForce(kind, beneath.findings[kind]) ?? grading;
         const own = rules.findings?.[kind];
         const bounds = house.bounds ?? [];
         return (
           <Flex key={kind} align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">
             <Text flex="1" fontWeight={own ? 700 : 400}>
-              {findingWords[kind]}
+              {findingName(kind)}
               <Text as="span" color="soft" fontSize="13.5px">
                 {' '}
                 {house.measure === 'inches' ? 'in' : house.measure === 'of-bore' ? '% of bore' : '%'}
@@ -236,7 +237,7 @@ function Grades({
               <Box key={word} width="84px">
                 {bounds[index] !== undefined && (
                   <NumberCell
-                    label={`${findingWords[kind]}, ${word}`}
+                    label={`${findingName(kind)}, ${word}`}
                     least={0}
                     value={own?.bounds?.[index] === bounds[index] ? undefined : own?.bounds?.[index]}
                     placeholder={plainWord(bounds[index])}
@@ -254,7 +255,7 @@ function Grades({
             <Box width="84px">
               {house.stopsLinerAt !== undefined && (
                 <NumberCell
-                  label={`${findingWords[kind]}, stops a liner`}
+                  label={`${findingName(kind)}, stops a liner`}
                   least={0}
                   value={own?.stopsLinerAt}
                   placeholder={plainWord(house.stopsLinerAt)}

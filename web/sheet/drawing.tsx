@@ -3,7 +3,7 @@ import { useGesture } from '@use-gesture/react';
 import type { RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import { Axis } from './axis';
 import { GroundLane } from './ground-lane';

@@ -1,9 +1,9 @@
 import { Colors, DxfWriter, point3d, Units, type DxfLayer } from '@tarikjabiri/dxf';
-import { materialWords } from '../../core/logline/say.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet, methodWords } from '../shell/format';
 import { depthAt } from './sheet-scale';
+import { materialWords } from '../../core/catalog/materials.js';
 
 const letters_ft = 0.5;
 
@@ -55,7 +55,7 @@ export function dxfText(line: LineView, scope: LineScope): string {
     write(
       pipe.from_ft,
       depthAt(line, pipe.from_ft) + 1,
-      `${pipe.diameter_in} in ${materialWords[pipe.material]}`,
+      `${pipe.diameter_in} in ${materialWords(pipe.material)}`,
     );
   }
   for (const finding of line.findings) {

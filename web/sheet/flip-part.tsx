@@ -1,12 +1,12 @@
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { BreakEven, PriceGroup } from '../../core/scope/break-even.js';
 import { useBreakEvens } from '../api/view';
 import { Press } from '../shell/controls';
 import { methodWords } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';
 import type { ScopeBar } from './scope-bars';
+import type { BreakEven, PriceGroup } from '../../core/explain/break-even.js';
 
 const groupWords: Record<PriceGroup, string> = {
   lining: 'Lining',

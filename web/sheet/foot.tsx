@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { Job, Line } from '../../core/job/schema.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import type { Change } from '../api/jobs';
 import { TypedLine } from '../log/typed-line';

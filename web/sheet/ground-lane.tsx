@@ -1,8 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { line as pathLine } from 'd3-shape';
 import { subtract } from '../../core/line/intervals.js';
-import { materialWords } from '../../core/logline/say.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
 import { surfaceFill, utilityFill } from './ground-colours';
@@ -10,6 +9,7 @@ import { PointMark, pointWords } from './ground-points';
 import { standLabels, textWidth } from './labels';
 import { useRoving } from './use-roving';
 import { depthAt, lanes, margin_px, gutter_px, seenMiddle, type SheetScale } from './sheet-scale';
+import { materialWords } from '../../core/catalog/materials.js';
 
 const { top, height } = lanes.ground;
 const surfaceTop = top + 22;
@@ -231,7 +231,7 @@ export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: P
             <path d={outline} fill="var(--chakra-colors-sheet)" stroke="none" />
             {pattern && <path d={outline} fill={pattern} stroke="none" />}
             <path d={outline} fill="none" stroke="var(--chakra-colors-ink)" strokeWidth={1.6} />
-            <title>{`${pipe.diameter_in} in ${materialWords[pipe.material]}, ${feet(pipe.from_ft)} to ${feet(pipe.to_ft)} ft`}</title>
+            <title>{`${pipe.diameter_in} in ${materialWords(pipe.material)}, ${feet(pipe.from_ft)} to ${feet(pipe.to_ft)} ft`}</title>
           </g>
         );
       })}
@@ -365,7 +365,7 @@ function PipeLabels({
     line.pipes.flatMap((pipe) => {
       // A name stands where no hole is drawn, if there is such a place.
       const [clear] = subtract([pipe], pits).sort((a, b) => b.to_ft - b.from_ft - (a.to_ft - a.from_ft));
-      const text = `${materialWords[pipe.material]} ${pipe.diameter_in} in`;
+      const text = `${materialWords(pipe.material)} ${pipe.diameter_in} in`;
       const roomy = clear && scale.x(clear.to_ft) - scale.x(clear.from_ft) > textWidth(text, 13);
       const middle = seenMiddle(scale, roomy ? clear : pipe);
       return middle === undefined

@@ -1,4 +1,4 @@
-import type { PointView } from '../../core/scope/job-view.js';
+import type { PointView } from '../../core/views/job-view.js';
 import { feet } from '../shell/format';
 
 const ink = 'var(--chakra-colors-ink)';

@@ -1,4 +1,4 @@
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { groundScale } from './ground-lane';
 import { gutter_px, lanes, margin_px, sheetHeight } from './sheet-scale';

@@ -1,8 +1,9 @@
-import { findingWords, materialWords } from '../../core/logline/say.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import { findingName } from '../../core/findings/kinds.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { feet } from '../shell/format';
 import { textWidth } from './labels';
 import { depthAt, lanes, margin_px, plusMinusAt, type SheetScale } from './sheet-scale';
+import { materialWords } from '../../core/catalog/materials.js';
 
 /** One line through every lane: station, ±, depth and what is there. */
 export function Hairline({
@@ -18,13 +19,13 @@ export function Hairline({
   const pipe = line.pipes.find((each) => station_ft <= each.to_ft + 1e-6);
   const here = line.findings
     .filter(({ place }) => place.from_ft <= station_ft && station_ft <= place.to_ft)
-    .map(({ kind }) => findingWords[kind].toLowerCase());
+    .map(({ kind }) => findingName(kind).toLowerCase());
   const unseen = line.unseen.some((each) => each.from_ft <= station_ft && station_ft <= each.to_ft);
   const text = [
     `${feet(station_ft)} ft ± ${feet(plusMinusAt(line, station_ft))}`,
     `${feet(depthAt(line, station_ft))} deep`,
     pipe ? `${feet(Math.max(0, depthAt(line, station_ft) - pipe.diameter_in / 12))} cover` : '',
-    pipe ? materialWords[pipe.material] : '',
+    pipe ? materialWords(pipe.material) : '',
     unseen ? 'not seen' : here.join(', '),
   ]
     .filter(Boolean)

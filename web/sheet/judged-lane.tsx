@@ -1,5 +1,5 @@
 import type { Interval } from '../../core/line/intervals.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { standLabels } from './labels';
 import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from './sheet-scale';

@@ -1,8 +1,7 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
-import { gradeTableKinds } from '../../core/condition/grade-table.js';
-import { findingWords } from '../../core/logline/say.js';
-import type { FindingView } from '../../core/scope/job-view.js';
+import { findingName, gradedKinds } from '../../core/findings/kinds.js';
+import type { FindingView } from '../../core/views/job-view.js';
 import { methods } from '../../core/job/vocabulary.js';
 import { methodWords } from '../shell/format';
 import { Press } from '../shell/controls';
@@ -53,7 +52,7 @@ export function Legend({ onClose }: { onClose: () => void }) {
         On the wall, unrolled with the water in the middle. Drawn dashed: only possible. Pale: cleaned since.
       </Text>
       <Grid templateColumns="repeat(auto-fill, minmax(190px, 1fr))" gap="2">
-        {gradeTableKinds.map((kind) => (
+        {gradedKinds().map(({ id: kind }) => (
           <Flex key={kind} align="center" gap="3">
             <svg
               width={46}
@@ -65,7 +64,7 @@ export function Legend({ onClose }: { onClose: () => void }) {
             >
               <Drawn finding={sampleOf(kind)} scale={scale} />
             </svg>
-            <Text>{findingWords[kind]}</Text>
+            <Text>{findingName(kind)}</Text>
           </Flex>
         ))}
         {(

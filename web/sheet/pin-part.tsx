@@ -1,6 +1,6 @@
 import { Flex, Text } from '@chakra-ui/react';
 import type { Method } from '../../core/job/vocabulary.js';
-import { pinsOn, type PlacedPin } from '../../core/scope/pin-edits.js';
+import { pinsOn, type PlacedPin } from '../../core/views/pin-edits.js';
 import { Press } from '../shell/controls';
 import { feet, methodWords } from '../shell/format';
 import { otherMethods } from './method-keys';

@@ -3,9 +3,8 @@ import { useState, type ReactNode } from 'react';
 import type { Figure } from '../../core/figure.js';
 import type { Line } from '../../core/job/schema.js';
 import { gradeWords, type Method } from '../../core/job/vocabulary.js';
-import type { Rejection } from '../../core/scope/refusals.js';
-import { materialWords, sayWhat } from '../../core/logline/say.js';
-import type { FindingView, LineView } from '../../core/scope/job-view.js';
+import { sayWhat } from '../../core/logline/say.js';
+import type { FindingView, LineView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import { PhotoThumbs } from '../log/photos';
 import type { OwnRule } from '../rules/own-rules';
@@ -15,6 +14,8 @@ import { feet, methodWords, money, videoTime } from '../shell/format';
 import { FlipPart } from './flip-part';
 import { Part } from './part';
 import type { ScopeBar } from './scope-bars';
+import type { Rejection } from '../../core/explain/refusals.js';
+import { materialWords } from '../../core/catalog/materials.js';
 
 interface Props {
   readonly bar: ScopeBar | undefined;
@@ -75,7 +76,7 @@ export function ReasonPanel({
   const holes = lineScope.pits.filter(({ serves }) => bar.action && serves.includes(bar.action.id));
   const unseen = bar.segments.some(({ seen }) => !seen);
   const materials = [
-    ...new Set(bar.segments.map((segment) => `${segment.diameter_in} in ${materialWords[segment.material]}`)),
+    ...new Set(bar.segments.map((segment) => `${segment.diameter_in} in ${materialWords(segment.material)}`)),
   ];
   return (
     <Box fontSize="14.5px">
@@ -151,7 +152,7 @@ export function ReasonPanel({
       {bar.action?.pipe && (
         <Part title="New pipe">
           <Sum
-            label={`${bar.action.pipe.diameter_in} in ${materialWords[bar.action.pipe.material]}, laid`}
+            label={`${bar.action.pipe.diameter_in} in ${materialWords(bar.action.pipe.material)}, laid`}
             figure={bar.action.pipe.laid}
             digits={1}
           />

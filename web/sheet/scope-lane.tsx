@@ -1,4 +1,4 @@
-import type { PlacedPin } from '../../core/scope/pin-edits.js';
+import type { PlacedPin } from '../../core/views/pin-edits.js';
 import { feet, methodWords } from '../shell/format';
 import { Handle } from '../site/handle';
 import { textWidth } from './labels';

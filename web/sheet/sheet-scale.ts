@@ -1,5 +1,5 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { straightBetween } from '../../core/line/profile.js';
 import { clip, type Interval } from '../../core/line/intervals.js';
 

@@ -13,7 +13,7 @@ import {
   withSplit,
   pinsOn,
   type PlacedPin,
-} from '../../core/scope/pin-edits.js';
+} from '../../core/views/pin-edits.js';
 import { ownRules } from '../rules/own-rules';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { SidePanel } from '../shell/side-panel';

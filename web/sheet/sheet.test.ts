@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import type { Method } from '../../core/job/vocabulary.js';
 import { methods } from '../../core/job/vocabulary.js';
-import { jobView } from '../../core/scope/job-view.js';
-import { randomJob } from '../../core/scope/test/random-job.js';
+import { jobView } from '../../core/views/job-view.js';
+import { randomJob } from '../../core/test/random-job.js';
 import { differsFrom } from './differs';
 import { barsOf } from './scope-bars';
 import { gutter_px, margin_px, seenMiddle, sheetScale, wholeOf } from './sheet-scale';

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Job, Pin } from '../../core/job/schema.js';
 import type { Interval } from '../../core/line/intervals.js';
-import type { Tried } from '../../core/scope/trial.js';
+import type { Tried } from '../../core/views/trial.js';
 import { benchWorker } from '../api/view';
 
 export interface Trial {

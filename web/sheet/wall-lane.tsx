@@ -1,4 +1,4 @@
-import type { FindingView, LineView } from '../../core/scope/job-view.js';
+import type { FindingView, LineView } from '../../core/views/job-view.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/logline/say.js';
 import { feet } from '../shell/format';

@@ -1,6 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import type { FallbackProps } from 'react-error-boundary';
-import type { Fault } from '../../core/job/read.js';
+import type { Fault } from '../../core/job/faults.js';
 import { asError, Refused } from '../api/client';
 import { Press } from './controls';
 

@@ -2,7 +2,7 @@ import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import type { LineHead, Point } from '../../core/job/schema.js';
 import { ownerKinds, pointKinds, surfaceKinds } from '../../core/job/vocabulary.js';
 import { moveEnd, type HeldStretch } from '../../core/line/edit-stretches.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { feet } from '../shell/format';
 import { Label } from '../shell/controls';
 import { ChoiceCell, EndCell, NumberCell, TextCell } from './cells';

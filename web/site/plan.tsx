@@ -1,7 +1,7 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { GroundPlace } from '../../core/line/course.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { standLabels } from '../sheet/labels';
 import { useWidth } from '../sheet/use-width';
 

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { LineHead } from '../../core/job/schema.js';
 import { moveEdge, snapEnd, type End, type HeldStretch } from '../../core/line/edit-stretches.js';
 import { straightBetween } from '../../core/line/profile.js';
-import type { LineView } from '../../core/scope/job-view.js';
+import type { LineView } from '../../core/views/job-view.js';
 import { surfaceFill, utilityFill } from '../sheet/ground-colours';
 import { standLabels, textWidth } from '../sheet/labels';
 import { Patterns } from '../sheet/patterns';

@@ -1,0 +1,43 @@
+import type { SurfaceKind } from '../catalog/surfaces.js';
+import type { Prices } from '../job/prices-schema.js';
+import { tolerance } from '../job/units.js';
+import type { OwnerKind } from '../job/vocabulary.js';
+import type { Interval } from '../line/intervals.js';
+import type { Section } from './section.js';
+
+/** Which width a hole has: a trench for new pipe, a launch pit (3 ft), or a burst's exit pit (4 ft). */
+export type HoleKind = 'dig' | 'launch' | 'burst';
+export const holeKinds: readonly HoleKind[] = ['dig', 'launch', 'burst'];
+
+/** One fine cell of the ground over a line: short enough to be alike throughout. */
+export interface GroundCell extends Interval {
+  readonly owner: OwnerKind;
+  /** Whether the house acts here at all. */
+  readonly ours: boolean;
+  readonly surface: SurfaceKind;
+  /** Why no hole can be open here. */
+  readonly closedTo: 'no-dig' | 'building' | 'crawl-space' | undefined;
+  readonly sections: Readonly<Record<HoleKind, Section>>;
+}
+
+/** The ground over a line, cell by cell. */
+export interface Ground {
+  readonly cells: readonly GroundCell[];
+  /** Ends of the cells, ft: one more than cells. */
+  readonly breaks: Float64Array;
+  /** ± of each break, ft. */
+  readonly plusMinus: Float64Array;
+  readonly prices: Prices;
+}
+
+/** Index of the cell that holds a station; `side` chooses at a break. */
+export function cellIndexAt({ breaks, cells }: Ground, x: number, side: 'upstream' | 'downstream'): number {
+  let [low, high] = [0, cells.length - 1];
+  const target = side === 'upstream' ? x - tolerance.exact : x + tolerance.exact;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((breaks[middle + 1] ?? Infinity) >= target) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}

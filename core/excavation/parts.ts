@@ -1,0 +1,59 @@
+import { isPavement, type SurfaceKind } from '../catalog/surfaces.js';
+import type { Prices } from '../job/prices-schema.js';
+import type { GroundCell, HoleKind } from './ground.js';
+import { earthOfEnd, earthPerFoot, protectFrom_ft, topOut } from './section.js';
+
+export const cubicFeetPerYard = 27;
+/** Restored past the edge of the opening in pavement, ft each side. Common practice. */
+const pavementMargin_ft = 1;
+
+/** What one foot of a hole takes, or one of its ends: its cost and its quantities are made of the same parts. */
+export interface Part {
+  readonly earth_ft3: number;
+  /** Deep enough to need protection: dug at the deeper rate. */
+  readonly deep: boolean;
+  readonly support_ft2: number;
+  readonly restore_ft2: number;
+  readonly surface: SurfaceKind;
+}
+
+const marginOf = ({ surface }: GroundCell) => (isPavement(surface) ? pavementMargin_ft : 0);
+
+/** One foot of hole through a cell. Nothing where the pipe is exposed or reached by hand under a building. */
+export function footOf(cell: GroundCell, kind: HoleKind): Part | undefined {
+  if (cell.closedTo) return undefined;
+  const section = cell.sections[kind];
+  return {
+    earth_ft3: earthPerFoot(section),
+    deep: section.depth_ft > protectFrom_ft,
+    support_ft2: section.shored ? 2 * section.depth_ft : 0,
+    restore_ft2: section.width_ft + 2 * topOut(section) + 2 * marginOf(cell),
+    surface: cell.surface,
+  };
+}
+
+/** One end of a hole, in the cell it ends in. */
+export function endOf(cell: GroundCell, kind: HoleKind): Part | undefined {
+  if (cell.closedTo) return undefined;
+  const section = cell.sections[kind];
+  const out_ft = topOut(section) + marginOf(cell);
+  return {
+    earth_ft3: earthOfEnd(section),
+    deep: section.depth_ft > protectFrom_ft,
+    support_ft2: section.shored ? section.width_ft * section.depth_ft : 0,
+    restore_ft2: out_ft * (section.width_ft + 2 * out_ft),
+    surface: cell.surface,
+  };
+}
+
+/** Cost of a part by the price book, before markup and tax. */
+export function costOf(part: Part | undefined, prices: Prices): number {
+  if (!part) return 0;
+  const yards = part.earth_ft3 / cubicFeetPerYard;
+  const restore = prices.restore_per_ft2[part.surface] ?? 0;
+  return (
+    yards * ((part.deep ? prices.digBelow5_per_yd3 : prices.digTo5_per_yd3) + prices.backfill_per_yd3) +
+    part.support_ft2 * prices.support_per_ft2 +
+    part.restore_ft2 * (restore === 'by-others' ? 0 : restore)
+  );
+}

@@ -1,0 +1,77 @@
+import type { Prices } from '../job/prices-schema.js';
+import type { Method } from '../job/vocabulary.js';
+import type { ReadiedJob } from '../solve/ready.js';
+import { wayOf } from '../solve/way.js';
+
+/** Rates that rise and fall together, by what they are for. */
+export const priceGroups = {
+  lining: ['liner_per_ft', 'liner_each', 'shortLiner_each'],
+  digging: ['digTo5_per_yd3', 'digBelow5_per_yd3', 'support_per_ft2', 'backfill_per_yd3', 'handDug_per_ft'],
+  surfaces: ['restore_per_ft2'],
+  pipe: ['pipe_per_ft', 'coupling_each'],
+  bursting: ['burst_per_ft'],
+  permits: ['permit_per_hole'],
+  cleaning: ['cleaning_per_ft', 'yearlyCleaning'],
+  'setting up': ['mobilisation'],
+} as const satisfies Record<string, readonly (keyof Prices)[]>;
+export type PriceGroup = keyof typeof priceGroups;
+
+/** How far a group of rates must move before another method takes this place, and which one. */
+export interface BreakEven {
+  readonly group: PriceGroup;
+  /** Over 1 dearer, under 1 cheaper: 1.2 is 20 % dearer. */
+  readonly factor: number;
+  readonly becomes: Method;
+}
+
+/** How far rates are moved in search of a flip, either way. */
+const furthest = 3;
+/** Found to within this share of the rate. */
+const within = 0.005;
+
+/** The price book with one group of rates multiplied. */
+export function scaledPrices(prices: Prices, group: PriceGroup, factor: number): Prices {
+  const scaled = Object.fromEntries(priceGroups[group].map((key) => [key, times(prices[key], factor)]));
+  return { ...prices, ...scaled };
+}
+
+function times(rate: unknown, factor: number): unknown {
+  if (typeof rate === 'number') return rate * factor;
+  if (typeof rate !== 'object' || rate === null) return rate;
+  return Object.fromEntries(Object.entries(rate).map(([key, value]) => [key, times(value, factor)]));
+}
+
+/**
+ * What would flip the choice at a station: for every group of rates, dearer and cheaper by up to three times, the point
+ * where another method becomes cheapest there, found by solving again and halving. Nearest first. Each solve is exact;
+ * a flip that turns back within the range is not looked for.
+ */
+export function breakEvens(ready: ReadiedJob, lineId: string, station_ft: number): BreakEven[] {
+  const methodAt = (prices: Prices): Method | undefined => {
+    const input = { lines: ready.lines, rules: ready.rules, prices, school: ready.rules.school };
+    const mine = wayOf(input).lines.find(({ line }) => line.model.line.id === lineId);
+    const at = mine?.prepared.possible.track.cells.findIndex(
+      ({ from_ft, to_ft }) => station_ft >= from_ft && station_ft <= to_ft,
+    );
+    return at === undefined ? undefined : mine?.chosen?.layout.cells[at]?.method;
+  };
+  const chosen = methodAt(ready.prices);
+  if (chosen === undefined) return [];
+  const found: BreakEven[] = [];
+  for (const group of Object.keys(priceGroups) as PriceGroup[]) {
+    for (const extreme of [furthest, 1 / furthest]) {
+      const at = (factor: number) => methodAt(scaledPrices(ready.prices, group, factor));
+      let becomes = at(extreme);
+      if (becomes === chosen || becomes === undefined) continue;
+      let [same, other] = [1, extreme];
+      while (Math.abs(other / same - 1) > within) {
+        const middle = Math.sqrt(same * other);
+        const method = at(middle);
+        if (method === chosen || method === undefined) same = middle;
+        else [other, becomes] = [middle, method];
+      }
+      found.push({ group, factor: other, becomes });
+    }
+  }
+  return found.sort((a, b) => Math.abs(Math.log(a.factor)) - Math.abs(Math.log(b.factor)));
+}

@@ -1,0 +1,43 @@
+import { isCleaned, isCurable } from '../condition/judged.js';
+import { findingName } from '../findings/kinds.js';
+import { roundCents } from '../job/units.js';
+import { overlaps } from '../line/intervals.js';
+import { wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
+
+/** A watched place that is left, and what curing it in this scope would add. */
+export interface Option {
+  readonly what: string;
+  readonly adds: number;
+  /** The finding's entry id. */
+  readonly finding: string;
+}
+
+/** What curing each watched place that is left would add to this scope's price. */
+export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[] {
+  const { line, chosen, prepared } = lineWay;
+  const id = line.model.line.id;
+  const { cells } = prepared.possible.track;
+  const watched = line.condition.findings.filter(
+    (finding) =>
+      finding.grade === 2 &&
+      isCurable(finding) &&
+      !isCleaned(finding) &&
+      !finding.possible &&
+      cells.some((cell, i) => overlaps(cell, finding.place) && chosen?.layout.cells[i]?.action === null),
+  );
+  return watched.flatMap((finding) => {
+    const other = wayOf({ ...input, extra: new Map([[id, [finding.id]]]) });
+    const mine = other.lines.find((each) => each.line.model.line.id === id);
+    const track = mine?.prepared.possible.track;
+    const at = track?.cells.findIndex((cell) => overlaps(cell, finding.place)) ?? -1;
+    const method = mine?.chosen?.layout.cells[at]?.method;
+    if (!other.feasible || !method) return [];
+    return [
+      {
+        what: `${method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingName(finding.placed.entry.finding).toLowerCase()} to watch`,
+        adds: roundCents(other.scope - way.scope),
+        finding: finding.id,
+      },
+    ];
+  });
+}

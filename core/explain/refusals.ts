@@ -1,0 +1,77 @@
+import type { Method } from '../job/vocabulary.js';
+import { overlaps, type Interval } from '../line/intervals.js';
+import { methodBit, methodRow, methodsInOrder } from '../methods/index.js';
+import type { Restriction } from '../solve/restrictions.js';
+import type { Cell, Refusal, Track } from '../track/track.js';
+
+/** Why a method was not taken on a stretch, other than by what it costs; undefined where the rules allow it. */
+export function refusalOn(
+  track: Track,
+  method: Method,
+  stretch: Interval,
+  restrictions: readonly Restriction[],
+): Refusal | undefined {
+  const cells = track.cells.filter((cell) => overlaps(cell, stretch));
+  const pinned = restrictions.find((pin) => overlaps(pin, stretch) && !(pin.allowed & methodBit(method)));
+  if (pinned) {
+    return {
+      rule: 'pinned',
+      why: `${pinned.says ?? `a pin from ${pinned.from_ft.toFixed(1)} to ${pinned.to_ft.toFixed(1)} ft`} rules it out`,
+      lift: 'lift the pin',
+    };
+  }
+  return methodRow(method).work?.refusal(track, stretch, cells) ?? dutyRefusal(track, method, stretch, cells);
+}
+
+function dutyRefusal(
+  track: Track,
+  method: Method,
+  stretch: Interval,
+  cells: readonly Cell[],
+): Refusal | undefined {
+  const duty = track.obligations.cured.find(
+    ({ place, methods: satisfied }) => overlaps(place, stretch) && !satisfied.includes(method),
+  );
+  if (duty) {
+    return {
+      rule: method === 'leave' || method === 'clean' ? 'must-be-cured' : 'does-not-cure',
+      why: duty.why,
+      lift: 'another school, or an overruled grade',
+    };
+  }
+  if (method === 'leave' && cells.some(({ mustClean }) => mustClean)) {
+    return {
+      rule: 'must-be-cleaned',
+      why: 'roots or deposit here are at least cleaned',
+      lift: 'clean it and look again',
+    };
+  }
+  return undefined;
+}
+
+export interface Rejection {
+  readonly method: Method;
+  readonly rule: string;
+  readonly why: string;
+  /** What would lift a refusal; null where the rules allow the method. */
+  readonly lift: string | null;
+}
+
+/** Every method not taken on a stretch: the rule that refuses it, or that it costs more, or is not needed. */
+export function rejectionsOn(
+  track: Track,
+  taken: Method,
+  stretch: Interval,
+  restrictions: readonly Restriction[],
+): Rejection[] {
+  const nothingToDo = taken === 'leave';
+  return methodsInOrder()
+    .filter((method) => method !== taken)
+    .map((method) => {
+      const refusal = refusalOn(track, method, stretch, restrictions);
+      if (refusal) return { method, ...refusal };
+      return nothingToDo
+        ? { method, rule: 'not-needed', why: 'nothing here must be put right', lift: null }
+        : { method, rule: 'costs-more', why: 'allowed here, but the whole would cost more', lift: null };
+    });
+}

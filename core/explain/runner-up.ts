@@ -1,0 +1,39 @@
+import { roundCents } from '../job/units.js';
+import type { Method } from '../job/vocabulary.js';
+import { overlap } from '../line/intervals.js';
+import type { Prepared } from '../solve/prepare.js';
+import { forbidding } from '../solve/restrictions.js';
+import { wayOf, type Way, type WayInput } from '../solve/way.js';
+import type { Segment } from './segments.js';
+
+/** The next best way for a segment: the method covering most of it, and what the whole then costs more. */
+export interface RunnerUp {
+  readonly method: Method;
+  readonly costsMore: number;
+}
+
+/** What the search minimises, in money: mobilisation and all lines' plans. */
+export const costOf = (way: Way): number => way.scope + way.carried;
+
+/** The minimum with a segment's method forbidden on every cell of it; null where nothing else satisfies the rules. */
+export function runnerUp(
+  segment: Segment,
+  lineId: string,
+  input: WayInput,
+  prepared: readonly Prepared[],
+  totalCost: number,
+): RunnerUp | null {
+  const other = wayOf(
+    { ...input, forbid: new Map([[lineId, [forbidding(segment.method, segment)]]]) },
+    prepared,
+  );
+  const mine = other.lines.find(({ line }) => line.model.line.id === lineId);
+  if (!other.feasible || !mine?.chosen) return null;
+  const feet = new Map<Method, number>();
+  mine.prepared.possible.track.cells.forEach((cell, i) => {
+    const method = mine.chosen?.layout.cells[i]?.method;
+    if (method) feet.set(method, (feet.get(method) ?? 0) + overlap(cell, segment));
+  });
+  const [most] = [...feet].sort((a, b) => b[1] - a[1]);
+  return most ? { method: most[0], costsMore: roundCents(Math.max(0, costOf(other) - totalCost)) } : null;
+}

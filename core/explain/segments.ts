@@ -1,0 +1,73 @@
+import { sayJudged } from '../condition/judged.js';
+import type { Grade, Material, Method, OwnerKind } from '../job/vocabulary.js';
+import { overlaps, type Interval } from '../line/intervals.js';
+import type { Layout } from '../solve/layout.js';
+import type { Restriction } from '../solve/restrictions.js';
+import type { Track } from '../track/track.js';
+import { rejectionsOn, type Rejection } from './refusals.js';
+
+/** A longest stretch alike in pipe, sight, owner, method and action. */
+export interface Segment extends Interval {
+  readonly material: Material;
+  readonly diameter_in: number;
+  readonly seen: boolean;
+  readonly owner: OwnerKind;
+  readonly grade: Grade;
+  readonly method: Method;
+  readonly action: string | null;
+  readonly because: readonly string[];
+  readonly rejected: readonly Rejection[];
+}
+
+export function segmentsOf(track: Track, layout: Layout, restrictions: readonly Restriction[]): Segment[] {
+  const stretches: (Omit<Segment, 'grade' | 'because' | 'rejected'> & { to_ft: number })[] = [];
+  track.cells.forEach((cell, i) => {
+    const { method, action } = layout.cells[i] ?? { method: 'leave' as const, action: null };
+    const next = {
+      from_ft: cell.from_ft,
+      to_ft: cell.to_ft,
+      material: cell.pipe.material,
+      diameter_in: cell.pipe.diameter_in,
+      seen: cell.seen,
+      owner: cell.owner,
+      method,
+      action,
+    };
+    const last = stretches.at(-1);
+    const alike =
+      last &&
+      (['material', 'diameter_in', 'seen', 'owner', 'method', 'action'] as const).every(
+        (field) => last[field] === next[field],
+      );
+    if (alike) last.to_ft = next.to_ft;
+    else stretches.push(next);
+  });
+  return stretches.map((stretch) => {
+    const findings = track.condition.findings.filter(
+      ({ place, settled }) => !settled && overlaps(place, stretch),
+    );
+    return {
+      ...stretch,
+      grade: findings.reduce<Grade>((worst, { grade }) => (grade > worst ? grade : worst), 0),
+      because: becauseOf(track, stretch, stretch.method),
+      rejected: rejectionsOn(track, stretch.method, stretch, restrictions),
+    };
+  });
+}
+
+function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {
+  const duties = track.obligations.cured.filter(({ place }) => overlaps(place, stretch));
+  const told = new Set(
+    duties.filter(({ findings }) => findings.length === 1).flatMap(({ findings }) => findings),
+  );
+  const found = track.condition.findings.filter(
+    ({ id, place, grade }) => grade > 1 && overlaps(place, stretch) && !told.has(id),
+  );
+  const cleaned = method === 'clean' && track.cells.some((cell) => cell.mustClean && overlaps(cell, stretch));
+  return [
+    ...duties.map(({ why }) => why),
+    ...found.map(sayJudged),
+    ...(cleaned ? ['roots or deposit here are at least cleaned'] : []),
+    ...(stretch.seen ? [] : ['not seen: nothing is known of this pipe']),
+  ];
+}

@@ -1,0 +1,42 @@
+import { covers } from '../line/intervals.js';
+import type { ScopedLine, Way } from '../solve/way.js';
+
+export const verdicts = ['blocked', 'urgent', 'repair', 'clean', 'serviceable', 'incomplete'] as const;
+export type Verdict = (typeof verdicts)[number];
+
+/** Reasons for stopping that are no obstacle: the head was where it should be. */
+const arrived = /^\s*(main|end|manhole|tie-?in|house|building|cleanout|reached|far enough)/i;
+
+/** Everything that is true of a job, worst first. */
+export function verdictOf(lines: readonly ScopedLine[], way: Way): Verdict[] {
+  const cells = way.lines.flatMap(({ chosen }) => chosen?.layout.cells ?? []);
+  const worst = {
+    blocked: lines.some(isBlocked),
+    urgent: lines.some(({ condition }) =>
+      condition.findings.some((each) => each.structural && each.grade === 4 && !each.possible),
+    ),
+    repair: !way.feasible || cells.some(({ action }) => action !== null),
+    clean: cells.some(({ method }) => method === 'clean'),
+  };
+  const named = (['blocked', 'urgent', 'repair', 'clean'] as const).filter((verdict) => worst[verdict]);
+  const incomplete = lines.some(({ model }) => !model.endReached || !covers(model.seen, model.extent));
+  return [
+    ...(named.length > 0 ? named : (['serviceable'] as const)),
+    ...(incomplete ? (['incomplete'] as const) : []),
+  ];
+}
+
+/** Water or the camera does not get through: a test that did not run away, or a stop that no later look got past. */
+function isBlocked({ model, condition }: ScopedLine): boolean {
+  const backedUp = condition.referrals.length > 0;
+  return model.entries.some(({ entry, run, from_ft }) => {
+    if ((entry.stage ?? run.stage ?? 'current') !== 'current') return false;
+    if (entry.kind === 'test') return !backedUp && (entry.runsAway === false || entry.arrives === false);
+    if (entry.kind !== 'stop' || arrived.test(entry.why ?? 'main')) return false;
+    const beyond = {
+      from_ft: Math.max(model.extent.from_ft, from_ft - 0.5),
+      to_ft: Math.min(model.extent.to_ft, from_ft + 0.5),
+    };
+    return !covers(model.seen, beyond) || !model.endReached;
+  });
+}

@@ -1,0 +1,20 @@
+import { firmSchema, type Firm } from '../job/firm.js';
+import { faultsOf, parseText, ruleFaults, type Fault } from '../job/faults.js';
+
+export type ReadFirm =
+  | { readonly firm: Firm; readonly faults?: undefined }
+  | { readonly firm?: undefined; readonly faults: readonly Fault[] };
+
+/** Reads a firm from a parsed file: every fault with its path, or the firm. */
+export function readFirm(value: unknown): ReadFirm {
+  const parsed = firmSchema.safeParse(value);
+  if (!parsed.success) return { faults: faultsOf(parsed.error, value) };
+  const faults = ruleFaults(parsed.data.rules);
+  return faults.length > 0 ? { faults } : { firm: parsed.data };
+}
+
+/** The same from the text of the file. */
+export function readFirmText(text: string): ReadFirm {
+  const parsed = parseText(text);
+  return 'faults' in parsed ? parsed : readFirm(parsed.value);
+}

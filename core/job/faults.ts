@@ -1,0 +1,88 @@
+import type { z } from 'zod';
+import { kindOf } from '../findings/kinds.js';
+import type { RulesOverride } from './rules-schema.js';
+import type { FindingKind } from './vocabulary.js';
+
+/** One thing wrong with a job file: where, and what would be right. */
+export interface Fault {
+  /** Path in the file, such as `lines[0].runs[1].entries[3].percent`. */
+  readonly path: string;
+  readonly message: string;
+}
+
+/** The value of a JSON text, or the one fault that it is none. */
+export function parseText(text: string): { readonly value: unknown } | { readonly faults: readonly Fault[] } {
+  try {
+    return { value: JSON.parse(text) };
+  } catch (error) {
+    return {
+      faults: [{ path: '', message: `not JSON: ${error instanceof Error ? error.message : String(error)}` }],
+    };
+  }
+}
+
+const pathOf = (path: readonly PropertyKey[]): string =>
+  path
+    .map((part) => (typeof part === 'number' ? `[${part}]` : `.${String(part)}`))
+    .join('')
+    .replace(/^\./, '');
+
+/** Zod's issues as faults in our own words: unknown fields one by one, unions by the branch that came closest. */
+export function faultsOf(error: z.ZodError, value?: unknown): Fault[] {
+  return error.issues.flatMap((issue) => issueFaults(issue, [], value));
+}
+
+function issueFaults(issue: z.core.$ZodIssue, above: readonly PropertyKey[], root: unknown): Fault[] {
+  const path = [...above, ...issue.path];
+  if (issue.code === 'unrecognized_keys') {
+    return issue.keys.map((key) => ({ path: pathOf([...path, key]), message: 'unknown field' }));
+  }
+  if (issue.code === 'invalid_union') {
+    const given = valueAt(root, path);
+    if (issue.errors.length === 0) {
+      const key = issue.discriminator ?? 'kind';
+      return [
+        {
+          path: pathOf(path),
+          message: `\`${key}\` is none of those known here${describe(valueAt(root, [...path]))}`,
+        },
+      ];
+    }
+    const kinds = issue.errors.flat().map((inner) => inner.message);
+    return [{ path: pathOf(path), message: `${[...new Set(kinds)].join('; or ')}${describe(given)}` }];
+  }
+  if (issue.code === 'invalid_type' && valueAt(root, path) === undefined) {
+    return [{ path: pathOf(path), message: `missing: ${issue.expected} expected` }];
+  }
+  return [{ path: pathOf(path), message: `${issue.message}${describe(valueAt(root, path))}` }];
+}
+
+function describe(given: unknown): string {
+  return typeof given === 'string' || typeof given === 'number' || typeof given === 'boolean'
+    ? ` (given: ${JSON.stringify(given)})`
+    : '';
+}
+
+function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
+  return path.reduce<unknown>(
+    (value, key) =>
+      typeof value === 'object' && value !== null ? (value as Record<PropertyKey, unknown>)[key] : undefined,
+    root,
+  );
+}
+
+/** What is wrong with house rules that their schema alone cannot say. */
+export function ruleFaults(rules: RulesOverride | undefined): Fault[] {
+  return Object.entries(rules?.findings ?? {}).flatMap(([finding, own]) => {
+    const bounds = kindOf(finding as FindingKind).grading?.bounds;
+    const path = `rules.findings.${finding}.bounds`;
+    if (!own.bounds) return [];
+    if (bounds?.length !== own.bounds.length) {
+      return [
+        { path, message: bounds ? `give ${bounds.length} bounds` : `${finding} is not graded by bounds` },
+      ];
+    }
+    const rising = own.bounds.every((bound, i) => i === 0 || bound > (own.bounds?.[i - 1] ?? 0));
+    return rising ? [] : [{ path, message: 'bounds rise from the first to the last' }];
+  });
+}

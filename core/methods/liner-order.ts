@@ -1,0 +1,101 @@
+import { plain } from '../figure.js';
+import type { Hole } from '../excavation/hole.js';
+import { rateForBore, type MadeThickness, type Prices } from '../job/prices-schema.js';
+import { sameStation_ft, tolerance } from '../job/units.js';
+import type { LineModel } from '../line/model.js';
+import { linerOrder, type LinerInput } from '../liner/liner.js';
+import { madeThickness, thicknessSteps } from '../liner/thickness.js';
+import { drafter, type Draft } from '../price/price-line.js';
+import { feetByBore, type Track } from '../track/track.js';
+import { feetOfBore } from '../track/feet-steps.js';
+import { insertionPointAt } from './entry.js';
+import type { Action, Order } from './method.js';
+
+/** Price lines of a liner: by the foot, setting it, and what is cut open in it. */
+export function linerDrafts(
+  track: Track,
+  action: Action,
+  setting: { readonly each: keyof Prices & `${string}_each`; readonly name: string; readonly set: string },
+): Draft[] {
+  const { prices, model } = track;
+  const cells = track.cells.slice(action.fromBreak, action.toBreak);
+  const draft = drafter(action.id);
+  const thickness = Math.max(...cells.map((cell) => madeThickness(cell.thickness.needed_in) ?? 0));
+  const tieIns = model.points.filter(
+    ({ point, at }) =>
+      point.kind === 'tie-in' &&
+      at.station_ft > action.from_ft + sameStation_ft &&
+      at.station_ft < action.to_ft - sameStation_ft,
+  ).length;
+  const steps = cells
+    .slice(1)
+    .filter((cell, i) => cell.pipe.diameter_in !== cells[i]?.pipe.diameter_in).length;
+  return [
+    ...[...feetByBore(cells)].map(([bore, length]) =>
+      draft(
+        `${setting.name}, ${bore} in, ${thickness} in thick`,
+        length,
+        'ft',
+        rateForBore(prices.liner_per_ft[String(thickness) as MadeThickness], bore) ?? 0,
+        `liner_per_ft.${thickness}.${bore}`,
+        feetOfBore(cells, bore),
+      ),
+    ),
+    draft(setting.set, 1, 'each', prices[setting.each] as number, setting.each),
+    draft('Cut a tie-in open again', tieIns, 'each', prices.reinstatement_each, 'reinstatement_each'),
+    draft('Change of bore in the liner', steps, 'each', prices.transition_each, 'transition_each'),
+  ];
+}
+
+/** What to cut and mix for the liner of an action. */
+export function linerOrderOf(track: Track, action: Action, holes: readonly Hole[]): Order {
+  const { model } = track;
+  const cells = track.cells.slice(action.fromBreak, action.toBreak);
+  const host_in = Math.max(...cells.map(({ pipe }) => pipe.diameter_in));
+  const thickest = cells.reduce((most, cell) =>
+    cell.thickness.needed_in > most.thickness.needed_in ? cell : most,
+  );
+  const endsAtMain = model.points.some(
+    ({ point, at }) =>
+      point.kind === 'main' &&
+      [action.from_ft, action.to_ft].some((end) => Math.abs(end - at.station_ft) <= sameStation_ft),
+  );
+  return {
+    liner: linerOrder({
+      from_ft: action.from_ft,
+      to_ft: action.to_ft,
+      plusMinus_ft: model.survey.lengthPlusMinus(
+        track.nearest[action.fromBreak] ?? '',
+        track.nearest[action.toBreak] ?? '',
+      ),
+      endsAtMain,
+      entry: insertionOf(model, action, holes, host_in),
+      host_in,
+      thickness_in: madeThickness(thickest.thickness.needed_in) ?? 0.236,
+      governs: thickest.thickness.governs,
+      thicknessSteps: thicknessSteps(thickest.loads).map((step) => ({
+        ...step,
+        expression: `at ${plain((thickest.from_ft + thickest.to_ft) / 2, 1)} ft: ${step.expression}`,
+      })),
+    }),
+  };
+}
+
+/** How the liner is inserted: from a hole that is open there, else by the cleanout or manhole, else from a pit. */
+function insertionOf(
+  model: LineModel,
+  action: Action,
+  holes: readonly Hole[],
+  bore_in: number,
+): LinerInput['entry'] {
+  const entry_ft = action.entry_ft ?? action.from_ft;
+  const inHole = holes.some(
+    ({ from_ft, to_ft }) => from_ft <= entry_ft + tolerance.ft && entry_ft <= to_ft + tolerance.ft,
+  );
+  const goes = Math.abs(entry_ft - action.from_ft) < tolerance.ft ? 'downstream' : 'upstream';
+  const by = inHole ? undefined : insertionPointAt(model, entry_ft, goes, bore_in);
+  if (!by) return { by: 'pit' };
+  return by.point.kind === 'cleanout'
+    ? { by: 'cleanout', riser_ft: by.point.riser_ft ?? model.profile.depth(entry_ft) }
+    : { by: 'manhole', depth_ft: model.profile.depth(entry_ft) };
+}

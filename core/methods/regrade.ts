@@ -1,0 +1,43 @@
+import { isSag } from '../condition/judged.js';
+import { overlaps, type Interval } from '../line/intervals.js';
+import type { Cell, Refusal, Track } from '../track/track.js';
+import { digCellRefusal, digWork, fallsOver, firstRefusal } from './dig.js';
+import type { MethodRow } from './method.js';
+
+/** Relay to a new grade over a whole sag; exposed pipe is rehung on straps. */
+export const regrade: MethodRow = {
+  id: 'regrade',
+  words: { name: 'Regrade', setUp: 'regrade', asked: { name: 'Regrade', key: 'r', does: 'regrade it' } },
+  drawing: { fill: 'signal', ink: 'on-signal' },
+  cures: ['spot', 'replacement'],
+  curesToGrade: ['regrade'],
+  standsFor: 'regrade',
+  work: {
+    ...digWork({ method: 'regrade', accepts: (trench) => trench.laidToGrade(), rehangs: true }),
+    offered: (length, where, { exposed }) =>
+      `${length} ft ${exposed ? 'hung anew' : 'laid anew'} to a steady fall, ${where}`,
+    refusal: regradeRefusal,
+  },
+};
+
+function regradeRefusal(track: Track, stretch: Interval, cells: readonly Cell[]): Refusal | undefined {
+  const refused = firstRefusal(cells, digCellRefusal);
+  if (refused) return refused;
+  const sags = track.condition.findings.filter((each) => isSag(each) && overlaps(each.place, stretch));
+  if (sags.length === 0)
+    return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'a sag found here' };
+  if (!track.model.profile.graded) {
+    return {
+      rule: 'fall-unknown',
+      why: 'fewer than two depths were located, so the fall is not known',
+      lift: 'locate the depth at both ends',
+    };
+  }
+  return fallsOver(track, stretch.from_ft, stretch.to_ft, sags)
+    ? undefined
+    : {
+        rule: 'not-enough-fall',
+        why: 'between these ends the pipe would lie flatter than the least slope',
+        lift: 'a longer stretch, or a lower end',
+      };
+}

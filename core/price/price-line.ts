@@ -1,0 +1,71 @@
+import { plain, type Step } from '../figure.js';
+import type { Prices } from '../job/prices-schema.js';
+import { roundCents, sumCents, tolerance } from '../job/units.js';
+
+/** One priced line: quantity × rate × (1 + markup) × (1 + tax), to the cent. */
+export interface PriceLine {
+  readonly line: string;
+  readonly action: string | null;
+  readonly what: string;
+  readonly quantity: number;
+  readonly unit: string;
+  readonly rate: number;
+  readonly amount: number;
+  /** The path of the rate in the price book. */
+  readonly from: string;
+  /** How the quantity came out, and then the amount. */
+  readonly working: readonly Step[];
+}
+
+/** A price line before its amount: what, how much, at which rate. */
+export type Draft = Omit<PriceLine, 'line' | 'amount' | 'working'> & {
+  /** How the quantity came out; a count explains itself. */
+  readonly steps?: readonly Step[];
+};
+
+/** Makes the drafts of one action, or of one hole that is named behind each. */
+export const drafter =
+  (action: string | null, where?: string) =>
+  (
+    what: string,
+    quantity: number,
+    unit: string,
+    rate: number,
+    from: string,
+    steps: readonly Step[] = [],
+  ): Draft => ({
+    action,
+    what: where === undefined ? what : `${what}, ${where}`,
+    quantity,
+    unit,
+    rate,
+    from,
+    steps,
+  });
+
+export const totalOf = (lines: readonly PriceLine[]): number => sumCents(lines.map(({ amount }) => amount));
+
+/** Drafts as priced lines of a line; quantities of nothing are left out. */
+export function priced(line: string, prices: Prices, drafts: readonly Draft[]): PriceLine[] {
+  const factor = (1 + prices.markup) * (1 + prices.tax);
+  const more = [
+    ['markup', prices.markup],
+    ['tax', prices.tax],
+  ] as const;
+  return drafts
+    .filter(({ quantity }) => quantity > tolerance.exact)
+    .map(({ steps = [], ...draft }) => {
+      const amount = roundCents(draft.quantity * draft.rate * factor);
+      const factors = more.flatMap(([, each]) => (each > 0 ? [` × ${plain(1 + each, 4)}`] : []));
+      const named = more.flatMap(([name, each]) => (each > 0 ? [name] : []));
+      const working: Step[] = [
+        ...steps,
+        {
+          label: ['Quantity × rate', ...named].join(' × '),
+          expression: `${plain(draft.quantity, 4)} ${draft.unit} × ${draft.rate}${factors.join('')} = ${amount.toFixed(2)}`,
+          source: `price book, ${draft.from}`,
+        },
+      ];
+      return { line, ...draft, amount, working };
+    });
+}

@@ -1,0 +1,68 @@
+import { bit, type Path } from './problem.js';
+
+/** The cheapest paths of several problems that share fixed charges: each option is paid once, however often it is used. */
+export interface Cheapest {
+  readonly paths: readonly Path[];
+  /** Options used by any of them, as a bit mask. */
+  readonly used: number;
+  /** Paths and fixed charges together. */
+  readonly cost: number;
+}
+
+/**
+ * Branch and bound over the options that are paid: with a set given, problems are independent. A relaxed node pays only
+ * what is surely in; where its optimum uses nothing else it is exact, else one of the options it uses is decided, the
+ * dearest first. `solve` answers one problem with the options of a mask. Undefined where some problem has no path.
+ */
+export function cheapestWithCharges(
+  problems: number,
+  charges: readonly number[],
+  solve: (problem: number, options: number) => Path | undefined,
+): Cheapest | undefined {
+  if (problems === 0) return { paths: [], used: 0, cost: 0 };
+  const options = charges.map((_, option) => option);
+  const chargesOf = (mask: number) =>
+    charges.reduce((sum, charge, option) => (mask & bit(option) ? sum + charge : sum), 0);
+  const remembered = rememberSubsets(problems, solve);
+  let best: (Cheapest & { tie: number }) | undefined;
+  const visit = (surely: number, maybe: number): void => {
+    const paths: Path[] = [];
+    for (let problem = 0; problem < problems; problem++) {
+      const path = remembered(problem, surely | maybe);
+      if (!path) return;
+      paths.push(path);
+    }
+    const own = paths.reduce((sum, path) => sum + path.cost, 0);
+    if (best && own + chargesOf(surely) > best.cost) return;
+    const used = paths.reduce((mask, path) => mask | path.used, 0);
+    const cost = own + chargesOf(used);
+    const tie = paths.reduce((sum, path) => sum + path.tie, 0);
+    if (!best || cost < best.cost || (cost === best.cost && tie < best.tie))
+      best = { paths, used, cost, tie };
+    const [decide] = options
+      .filter((option) => charges[option] !== undefined && used & bit(option) & ~surely & maybe)
+      .sort((a, b) => (charges[b] ?? 0) - (charges[a] ?? 0));
+    if (decide === undefined) return;
+    visit(surely, maybe & ~bit(decide));
+    visit(surely | bit(decide), maybe & ~bit(decide));
+  };
+  visit(
+    0,
+    options.reduce((mask, option) => mask | bit(option), 0),
+  );
+  return best && { paths: best.paths, used: best.used, cost: best.cost };
+}
+
+/** A path found with more options stands for fewer too, when it uses none of those left out. */
+function rememberSubsets(problems: number, solve: (problem: number, options: number) => Path | undefined) {
+  const known: { mask: number; path: Path | undefined }[][] = Array.from({ length: problems }, () => []);
+  return (problem: number, mask: number): Path | undefined => {
+    const stands = known[problem]?.find(
+      (each) => (mask & ~each.mask) === 0 && (each.path === undefined || (each.path.used & ~mask) === 0),
+    );
+    if (stands) return stands.path;
+    const path = solve(problem, mask);
+    known[problem]?.push({ mask, path });
+    return path;
+  };
+}

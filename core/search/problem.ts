@@ -1,0 +1,162 @@
+/**
+ * The search's problem: the cheapest path along numbered stops, over plain numbers. Between two stops lies a move, or a
+ * fill; at each stop a pass joins what arrived to what departs. A path runs on levels: it changes level at a stop, and
+ * pays for every cell it crosses on the level it is on. Costs and ties are whole numbers, so that sums are exact.
+ */
+export interface Problem {
+  /** Cell at which each stop lies; the last is the number of cells. */
+  readonly cellOf: Int32Array;
+  readonly moves: Moves;
+  readonly passes: Passes;
+  readonly departures: readonly Departure[];
+  readonly levels: readonly Level[];
+  readonly fills: Fills;
+  /** Options that a cell allows, as a bit mask. */
+  readonly allowed: Int32Array;
+  /** How many options there are; an option's number settles ties. */
+  readonly options: number;
+}
+
+/** Moves as flat columns, sorted by the stop they start at and then by the one they end at. */
+export interface Moves {
+  /** First move of each stop, one more than stops. */
+  readonly start: Int32Array;
+  readonly to: Int32Array;
+  /** The option it takes: every cell it covers must allow it. */
+  readonly option: Uint8Array;
+  readonly departs: Uint8Array;
+  readonly arrives: Uint8Array;
+  readonly cost: Float64Array;
+}
+
+/** Arrival 0 is the start of the path, arrival 1 a fill; departure 0 is a fill, the last departure the end of the path. */
+export const arrivalStart = 0;
+export const arrivalFill = 1;
+export const departureFill = 0;
+
+/** The levels a departure may run on, and whether it may cross cells that are closed to its level. */
+export interface Departure {
+  readonly least: number;
+  readonly most: number;
+  readonly crossesClosed?: boolean;
+}
+
+/** What a path pays on a level. Level 0 costs nothing and is closed nowhere. */
+export interface Level {
+  /** Running cost over cells. */
+  readonly cost: Float64Array;
+  /** Running count of the cells closed to it. */
+  readonly closed: Float64Array;
+  /** What a stretch adds to a tie, by its two cells. */
+  tie(start: number, end: number): number;
+  /** Crossing any of the marked measure lifts the path to another level, once, at a cost. */
+  readonly rises?: { readonly to: number; readonly cost: number; readonly marked: Float64Array };
+}
+
+/** What lies between moves: each cell is filled by the first of two options that it allows. */
+export interface Fills {
+  /** The two options, first choice first. */
+  readonly options: readonly [number, number];
+  /** Cost of each cell by the second option; the first costs nothing. */
+  readonly cost: Float64Array;
+  /** Cells that bring the marked charge where they are filled. */
+  readonly marked: Uint8Array;
+  /** Paid once where any marked cell is filled. */
+  readonly markedCharge: number;
+  /** A fill with moves on both sides is at least so long, unless none of its cells is counted. */
+  readonly least?: { readonly length: number; readonly at: Float64Array; readonly counted: Float64Array };
+}
+
+/** One way to join an arrival to a departure: the level it leaves on, its cost, what it adds to a tie. */
+export interface Pass {
+  readonly level: number;
+  readonly cost: number;
+  readonly tie: number;
+}
+
+export interface Passes {
+  readonly arrivals: number;
+  at(stop: number, arrival: number, level: number, departure: number): readonly Pass[];
+  /** The same as flat columns: rows `start[state]` to `start[state + 1]`, state = (stop × arrivals + arrival) × levels + level. */
+  readonly flat: {
+    readonly start: Int32Array;
+    /** departure × levels + level ahead. */
+    readonly ahead: Uint8Array;
+    readonly cost: Float64Array;
+    readonly tie: Float64Array;
+  };
+}
+
+/** What narrows a problem for one search. */
+export interface Limits {
+  /** Options that may be used at all, as a bit mask. */
+  readonly options: number;
+  /** Options a cell allows under the restrictions at hand; the problem's own where there are none. */
+  readonly allowed: Int32Array;
+  /** Stops that no move runs past in one piece. */
+  readonly splits: readonly number[];
+  /** Whether a marked cell may be filled. */
+  readonly marked: boolean;
+}
+
+export interface PathStep {
+  readonly from: number;
+  readonly to: number;
+  /** Row of the move; -1 for a fill. */
+  readonly move: number;
+  readonly departs: number;
+  readonly arrives: number;
+  /** Level while this step runs. */
+  readonly level: number;
+}
+
+export interface Path {
+  readonly steps: readonly PathStep[];
+  readonly cost: number;
+  readonly tie: number;
+  /** Options used, as a bit mask. */
+  readonly used: number;
+  /** Cells that a fill takes by its second option. */
+  readonly second: Uint8Array;
+}
+
+export const bit = (option: number): number => 1 << option;
+
+/** Passes from a table, with its flat columns. A fill is never followed by a fill: a whole fill is one step. */
+export function passesOf(
+  stops: number,
+  counts: { readonly arrivals: number; readonly levels: number; readonly departures: number },
+  pass: (stop: number, arrival: number, level: number, departure: number) => readonly Pass[],
+): Passes {
+  const { arrivals, levels, departures } = counts;
+  const table: (readonly Pass[])[] = [];
+  const start = new Int32Array(stops * arrivals * levels + 1);
+  const rows: Pass[] = [];
+  const ahead: number[] = [];
+  for (let state = 0; state < stops * arrivals * levels; state++) {
+    const level = state % levels;
+    const arrival = Math.floor(state / levels) % arrivals;
+    const stop = Math.floor(state / levels / arrivals);
+    for (let departure = 0; departure < departures; departure++) {
+      const ways = pass(stop, arrival, level, departure);
+      table.push(ways);
+      if (departure === departureFill && arrival === arrivalFill) continue;
+      for (const each of ways) {
+        rows.push(each);
+        ahead.push(departure * levels + each.level);
+      }
+    }
+    start[state + 1] = rows.length;
+  }
+  return {
+    arrivals,
+    at: (stop, arrival, level, departure) =>
+      table[((stop * arrivals + arrival) * levels + level) * departures + departure] ?? [],
+    flat: {
+      start,
+      ahead: Uint8Array.from(ahead),
+      cost: Float64Array.from(rows, ({ cost }) => cost),
+      tie: Float64Array.from(rows, ({ tie }) => tie),
+    },
+  };
+}

@@ -1,0 +1,128 @@
+import { isCleaned, isCurable, isSag, type Judged } from '../condition/judged.js';
+import { roundCents, tolerance } from '../job/units.js';
+import type { Method, School } from '../job/vocabulary.js';
+import { overlap } from '../line/intervals.js';
+import { methodRegistry } from '../methods/index.js';
+import { cures, type Candidate } from '../methods/method.js';
+import { isCutBack, stationOf, type Track } from '../track/track.js';
+import { cheapestAlone } from './cheapest-alone.js';
+import { candidateCures, type Possible } from './possible.js';
+
+/** Present value of future upkeep and failures over the house's horizon; no markup or tax. */
+export interface Carried {
+  /** Due while any root joint lies in what is left or cleaned. */
+  readonly yearlyCleaning: number;
+  /** Due on every line, whatever is done. */
+  readonly looks: number;
+  /** What each finding left would cost: its chance to fail times its cheapest cure alone. */
+  readonly findings: readonly CarriedFinding[];
+}
+
+export interface CarriedFinding {
+  readonly finding: Judged;
+  readonly sum: number;
+  /** Longer than one action need cover: credited by the foot. */
+  readonly share: boolean;
+}
+
+const longShared_ft = 10;
+const yearsBetweenInspections = 2;
+
+/** Present value of one unit of money a year, for so many years. */
+export const annuity = (years: number, interest: number): number =>
+  interest === 0 ? years : (1 - (1 + interest) ** -years) / interest;
+
+/** Present value of one unit of money every second year within the horizon. */
+export function everySecondYear(years: number, interest: number): number {
+  let sum = 0;
+  for (let year = yearsBetweenInspections; year <= years; year += yearsBetweenInspections)
+    sum += (1 + interest) ** -year;
+  return sum;
+}
+
+const cleansYearly = (school: School) => school !== 'renew';
+const inspectsAgain = (school: School) => school !== 'maintain';
+
+/** Works out, once and before any search, what leaving things would carry. */
+export function carriedOn(possible: Possible): Carried {
+  const { track } = possible;
+  const { rules, prices, school } = track;
+  const later = (1 + rules.interest) ** (-rules.horizon_years / 2);
+  const chances: Partial<Record<number, number>> = { 2: rules.chanceWatchFails, 3: rules.chanceFixFails };
+  const left = track.condition.findings.filter(
+    (finding) =>
+      chances[finding.grade] !== undefined &&
+      isCurable(finding) &&
+      !isCleaned(finding) &&
+      // Where it is not dug out it is cut back: it is never left.
+      !isCutBack(track, finding.id) &&
+      isOurs(track, finding),
+  );
+  const alone = cheapestAlone(possible, left);
+  return {
+    yearlyCleaning: cleansYearly(school)
+      ? roundCents(prices.yearlyCleaning * annuity(rules.horizon_years, rules.interest))
+      : 0,
+    looks: inspectsAgain(school)
+      ? roundCents(prices.look * everySecondYear(rules.horizon_years, rules.interest))
+      : 0,
+    findings: left.flatMap((finding, i) => {
+      const sum = roundCents((chances[finding.grade] ?? 0) * later * (alone[i] ?? 0));
+      const { placed } = finding;
+      const share = placed.to_ft - placed.from_ft > longShared_ft && !isSag(finding);
+      return sum > 0 ? [{ finding, sum, share }] : [];
+    }),
+  };
+}
+
+const isOurs = (track: Track, finding: Judged) =>
+  track.cells.some((cell) => cell.ours && overlap(cell, finding.place) > 0);
+
+/** What an action takes off the carried sum: the findings it cures, whole, or by the foot where they may be shared. */
+export function creditOf(track: Track, carried: readonly CarriedFinding[], candidate: Candidate): number {
+  const [a, b] = [stationOf(track, candidate.from), stationOf(track, candidate.to)];
+  let credit = 0;
+  for (const { finding, sum, share } of carried) {
+    const { place } = finding;
+    const length = place.to_ft - place.from_ft;
+    const covered = Math.min(b, place.to_ft) - Math.max(a, place.from_ft);
+    if (covered <= tolerance.ft || (!share && covered < length - tolerance.ft)) continue;
+    const from = share ? Math.min(a, place.from_ft) : a;
+    const to = share ? Math.max(b, place.to_ft) : b;
+    if (candidateCures(track, candidate, from, to, finding)) credit += share ? (sum * covered) / length : sum;
+  }
+  return credit;
+}
+
+/**
+ * The same for every candidate that starts at one boundary, asked in the order of their ends: what lies whole inside is
+ * added as the end passes it, so that a long line does not look at every finding for every candidate.
+ */
+export function creditsFrom(
+  track: Track,
+  { findings }: Carried,
+  from: number,
+): (candidate: Candidate) => number {
+  const a = stationOf(track, from);
+  // A sag is cured by its fall and a long finding by the foot: each depends on both ends.
+  const simple = findings.filter(({ finding, share }) => !share && !isSag(finding));
+  const others = findings.filter((each) => !simple.includes(each));
+  const ahead = simple
+    .filter(({ finding }) => finding.place.from_ft >= a - tolerance.ft)
+    .sort((one, other) => one.finding.place.to_ft - other.finding.place.to_ft);
+  const sums = new Map<Method, number>();
+  let passed = 0;
+  return (candidate) => {
+    const b = stationOf(track, candidate.to);
+    for (
+      let next = ahead[passed];
+      next && next.finding.place.to_ft <= b + tolerance.ft;
+      next = ahead[++passed]
+    ) {
+      for (const row of methodRegistry.rows) {
+        if (cures(row, next.finding, false)) sums.set(row.id, (sums.get(row.id) ?? 0) + next.sum);
+      }
+    }
+    return (sums.get(candidate.method) ?? 0) + (others.length > 0 ? creditOf(track, others, candidate) : 0);
+  };
+}

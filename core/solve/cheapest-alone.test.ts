@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { carriedOn, creditOf, creditsFrom } from './carried.js';
+import { cheapestAlone } from './cheapest-alone.js';
+import { edgeCures, type Edge } from './edges.js';
+import { randomJob } from '../test/random-job.js';
+import { possibleOn, type Possible } from './possible.js';
+import { closingCost } from '../methods/entry.js';
+import type { PitPieces } from '../excavation/hole-costs.js';
+import { readyJob } from './ready.js';
+import { trackOf } from './track-of.js';
+
+const seeds = fc.integer({ min: 1, max: 1_000_000 });
+
+function possibleOf(seed: number): Possible {
+  const { lines, rules, prices } = readyJob(randomJob(seed, { length_ft: [15, 45], findings: 8 }));
+  const [line] = lines;
+  if (!line) throw new Error('a random job has a line');
+  return possibleOn(trackOf({ ...line, rules, prices, school: rules.school, extra: [] }));
+}
+
+const stationsOf =
+  ({ track }: Possible) =>
+  (b: number) =>
+    track.breaks[track.boundaries[b] ?? 0] ?? 0;
+
+/** What an action costs with nothing else in the job, added up piece by piece. */
+function alone(possible: Possible, edge: Edge): number {
+  const { track, holes, wayIn } = possible;
+  const [from, to] = [track.boundaries[edge.from] ?? 0, track.boundaries[edge.to] ?? 0];
+  const permit = (public_ft: number) => (public_ft > 1e-6 ? track.prices.permit_per_hole : 0);
+  const pit = (pieces: PitPieces | undefined) =>
+    pieces
+      ? pieces.open.cost + pieces.close.cost + permit(pieces.open.public_ft + pieces.close.public_ft)
+      : Infinity;
+  const own = edge.cost + (track.prices.mobilisation[edge.method] ?? 0);
+  if (edge.method === 'line' || edge.method === 'short-line') {
+    const needsNone = edge.letIn || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
+    if (needsNone) return own;
+    return own + Math.min(...[from, to].map((at) => pit(holes.pit(at, 'launch')) + closingCost(track, at)));
+  }
+  if (edge.method === 'burst') return own + pit(holes.pit(from, 'launch')) + pit(holes.pit(to, 'burst'));
+  if (edge.exposed) return own;
+  const [open, close] = [holes.openDig(from), holes.closeDig(to)];
+  const over = (sums: Float64Array) => (sums[to] ?? 0) - (sums[from] ?? 0);
+  return (
+    own +
+    open.cost +
+    over(holes.through) +
+    close.cost +
+    permit(open.public_ft + over(holes.publicThrough) + close.public_ft)
+  );
+}
+
+// By definition: every single action that covers the whole place and cures it, looked at one by one.
+test('the cheapest cure alone is the least over every action that covers and cures a finding', () => {
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const possible = possibleOf(seed);
+      const station = stationsOf(possible);
+      const { findings } = possible.track.condition;
+      const found = cheapestAlone(possible, findings);
+      findings.forEach((finding, i) => {
+        const costs = possible.edgesFrom.flatMap((edges) =>
+          edges
+            .filter(
+              (edge) =>
+                station(edge.from) <= finding.place.from_ft + 1e-6 &&
+                station(edge.to) >= finding.place.to_ft - 1e-6 &&
+                edgeCures(possible.track, edge, station(edge.from), station(edge.to), finding),
+            )
+            .map((edge) => alone(possible, edge)),
+        );
+        const least = Math.min(Infinity, ...costs);
+        expect(found[i]).toBeCloseTo(Number.isFinite(least) ? least : 0, 6);
+      });
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('credits handed out along a boundary are those of each action by itself', () => {
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const possible = possibleOf(seed);
+      const carried = carriedOn(possible);
+      possible.edgesFrom.forEach((edges, from) => {
+        const credit = creditsFrom(possible, carried, from);
+        for (const edge of [...edges].sort((a, b) => a.to - b.to)) {
+          expect(credit(edge)).toBeCloseTo(creditOf(possible.track, carried, edge), 6);
+        }
+      });
+    }),
+    { numRuns: 40 },
+  );
+});

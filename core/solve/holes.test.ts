@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import type { Prices } from '../job/prices-schema.js';
+import { randomJob } from '../test/random-job.js';
+import { possibleOn } from './possible.js';
+import { holeCosts } from '../excavation/hole-costs.js';
+import { holeQuantities, type HoleQuantities } from '../excavation/quantities.js';
+import { readyJob } from './ready.js';
+import { trackOf } from './track-of.js';
+import type { Track } from '../track/track.js';
+
+const trackFor = (seed: number): Track => {
+  const { lines, rules, prices } = readyJob(randomJob(seed, { length_ft: [20, 45], findings: 6 }));
+  const [line] = lines;
+  if (!line) throw new Error('a random job has a line');
+  return trackOf({ model: line.model, condition: line.condition, rules, prices, school: rules.school });
+};
+const priceOf = (each: HoleQuantities, prices: Prices) =>
+  each.earthTo5_yd3 * prices.digTo5_per_yd3 +
+  each.earthBelow5_yd3 * prices.digBelow5_per_yd3 +
+  (each.earthTo5_yd3 + each.earthBelow5_yd3) * prices.backfill_per_yd3 +
+  each.support_ft2 * prices.support_per_ft2 +
+  [...each.restore_ft2].reduce((sum, [surface, area]) => {
+    const rate = prices.restore_per_ft2[surface as keyof Prices['restore_per_ft2']] ?? 0;
+    return sum + area * (rate === 'by-others' ? 0 : rate);
+  }, 0);
+const seeds = fc.integer({ min: 1, max: 100_000 });
+
+test('a hole costs what its quantities cost, however it is cut at boundaries', () => {
+  fc.assert(
+    fc.property(seeds, fc.nat(1000), fc.nat(1000), (seed, a, b) => {
+      const track = trackFor(seed);
+      const costs = holeCosts(track);
+      const count = track.boundaries.length;
+      const [from, to] = [a % count, b % count].sort((x, y) => x - y) as [number, number];
+      const [first, last] = [track.boundaries[from] ?? 0, track.boundaries[to] ?? 0];
+      if (first === last || track.cells.slice(first, last).every(({ closedTo }) => closedTo)) return;
+      const added =
+        costs.openDig(first).cost +
+        (costs.through[last] ?? 0) -
+        (costs.through[first] ?? 0) +
+        costs.closeDig(last).cost;
+      const whole = holeQuantities(track, { from_ft: costs.digFrom(first), to_ft: costs.digTo(last) }, 'dig');
+      expect(added).toBeCloseTo(priceOf(whole, track.prices), 4);
+      const pit = costs.pit(first, 'launch');
+      if (pit) {
+        const alone = holeQuantities(track, pit, 'launch');
+        expect(pit.open.cost + pit.close.cost).toBeCloseTo(priceOf(alone, track.prices), 4);
+        expect(pit.to_ft - pit.from_ft).toBeCloseTo(4, 6);
+      }
+    }),
+    { numRuns: 150 },
+  );
+});
+
+test('cells cover the line without gap, none over a foot, none across a change of anything', () => {
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const { cells, breaks, model, boundaries, obligations } = trackFor(seed);
+      expect(cells[0]?.from_ft).toBe(model.extent.from_ft);
+      expect(cells.at(-1)?.to_ft).toBe(model.extent.to_ft);
+      cells.forEach((cell, i) => {
+        expect(cell.to_ft - cell.from_ft).toBeLessThanOrEqual(1 + 1e-6);
+        if (i > 0) expect(cell.from_ft).toBe(cells[i - 1]?.to_ft);
+      });
+      const ends = [
+        ...model.surfaces,
+        ...model.owners,
+        ...model.noDig,
+        ...model.pipes,
+        ...model.seen,
+      ].flatMap(({ from_ft, to_ft }) => [from_ft, to_ft]);
+      for (const x of ends)
+        expect(Math.min(...breaks.map((at) => Math.abs(at - x)))).toBeLessThanOrEqual(0.0101);
+      for (const { place, whole } of obligations.cured) {
+        if (!whole) continue;
+        const inside = boundaries
+          .map((fine) => breaks[fine] ?? 0)
+          .filter((x) => x > place.from_ft + 0.011 && x < place.to_ft - 0.011);
+        expect(inside).toEqual([]);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('no action is offered that the rules refuse', () => {
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const track = trackFor(seed);
+      const station = (b: number) => track.breaks[track.boundaries[b] ?? 0] ?? 0;
+      possibleOn(track).edgesFrom.forEach((edges, from) => {
+        for (const { to, method } of edges) {
+          const length = station(to) - station(from);
+          const inside = track.cells.slice(track.boundaries[from], track.boundaries[to]);
+          if (method === 'spot') expect(length).toBeLessThanOrEqual(track.rules.spotMost_ft + 1e-6);
+          if (method === 'open-cut') expect(length).toBeGreaterThan(track.rules.spotMost_ft);
+          if (method === 'burst') expect(length).toBeGreaterThanOrEqual(10 - 1e-6);
+          if (method === 'short-line')
+            expect([length >= 2 - 1e-6, length <= 10 + 1e-6]).toEqual([true, true]);
+          if (method === 'line' || method === 'short-line') {
+            expect(inside.every(({ seen, noLiner }) => seen && noLiner === undefined)).toBe(true);
+          }
+          if (method === 'spot' || method === 'open-cut' || method === 'regrade') {
+            expect(inside.every(({ closedTo }) => closedTo !== 'no-dig')).toBe(true);
+          }
+          for (const { place, methods, whole } of track.obligations.cured) {
+            const covered = inside.some(
+              (cell) => cell.from_ft < place.to_ft - 0.02 && cell.to_ft > place.from_ft + 0.02,
+            );
+            if (covered && whole) expect(methods).toContain(method);
+          }
+        }
+      });
+    }),
+    { numRuns: 25 },
+  );
+});

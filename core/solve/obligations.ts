@@ -1,0 +1,113 @@
+import { isOld } from '../catalog/materials.js';
+import { isCleaned, isCurable, isSag, sayJudged, type Judged } from '../condition/judged.js';
+import type { Rules } from '../job/rules-schema.js';
+import { tolerance } from '../job/units.js';
+import type { School } from '../job/vocabulary.js';
+import { overlaps, subtract, type Interval } from '../line/intervals.js';
+import type { LineModel } from '../line/model.js';
+import { methodRegistry, methodRow, methodsInOrder } from '../methods/index.js';
+import { cures } from '../methods/method.js';
+import type { Obligation, Obligations } from '../track/track.js';
+
+/** A finding longer than this may be shared between actions, ft. House rule. */
+const sharedOver_ft = 10;
+
+/** What must be cured and what must be cleaned under a school. `extra` findings must be cured on top. */
+export function obligations(
+  model: LineModel,
+  findings: readonly Judged[],
+  school: School,
+  rules: Rules,
+  extra: readonly string[] = [],
+): Obligations {
+  const binding = findings.filter((finding) => !finding.possible && !finding.settled);
+  const least = school === 'maintain' ? 4 : 3;
+  const cured = binding
+    .filter(
+      (finding) =>
+        finding.endOfLife ||
+        extra.includes(finding.id) ||
+        (finding.grade >= least && isCurable(finding) && !isCleaned(finding)),
+    )
+    .map((finding) => curing([finding], finding.place, school));
+  if (school === 'repair') cured.push(...crowds(binding, rules));
+  if (school === 'renew') cured.push(...oldRuns(model, binding));
+  const ours = (place: Interval) => oursOf(place, model, rules);
+  return {
+    cured: cured.flatMap((obligation) => ours(obligation.place).map((place) => ({ ...obligation, place }))),
+    cleaned: binding
+      .filter((finding) => isCleaned(finding) && finding.grade >= least)
+      .flatMap((finding) => ours(finding.place)),
+  };
+}
+
+/** The part of a place that is ours to act on. */
+function oursOf(place: Interval, model: LineModel, rules: Rules): Interval[] {
+  return rules.publicPart === 'ours' ? [place] : subtract([place], publicPart(model));
+}
+
+export const publicPart = (model: LineModel): Interval[] =>
+  model.owners.filter(({ owner }) => owner === 'public');
+
+function curing(all: readonly Judged[], place: Interval, school: School): Obligation {
+  const longest = Math.max(...all.map(({ placed }) => placed.to_ft - placed.from_ft));
+  const belly = all.some(isSag);
+  const [only] = all;
+  return {
+    place,
+    methods: methodsInOrder().filter((method) =>
+      all.every((finding) => cures(methodRow(method), finding, true)),
+    ),
+    whole: all.length > 1 || belly || longest <= sharedOver_ft,
+    laidToGrade: belly,
+    why:
+      all.length === 1 && only
+        ? `${sayJudged(only)}${only.endOfLife ? ', at the end of its life' : ''}: cured under ${school}`
+        : `${all.length} places to watch or worse within ${(place.to_ft - place.from_ft).toFixed(1)} ft are one repair`,
+    findings: all.map(({ id }) => id),
+  };
+}
+
+/** Places that crowd together are one repair from the first to the last; roots and deposits are cleaned, not repaired. */
+function crowds(binding: readonly Judged[], rules: Rules): Obligation[] {
+  const places = binding
+    .filter(
+      (finding) => finding.grade >= 2 && !isCleaned(finding) && cures(methodRow('spot'), finding, false),
+    )
+    .sort((a, b) => a.place.from_ft - b.place.from_ft);
+  return places.flatMap((first, index) => {
+    const crowd = places.slice(index, index + rules.crowdCount);
+    const to_ft = Math.max(...crowd.map(({ place }) => place.to_ft));
+    if (
+      crowd.length < rules.crowdCount ||
+      to_ft - first.place.from_ft > rules.crowdWithin_ft + tolerance.exact
+    )
+      return [];
+    return [curing(crowd, { from_ft: first.place.from_ft, to_ft }, 'repair')];
+  });
+}
+
+/** Every longest stretch of old pipe that holds anything to watch or worse is renewed, foot by foot. */
+function oldRuns(model: LineModel, binding: readonly Judged[]): Obligation[] {
+  const runs: { from_ft: number; to_ft: number }[] = [];
+  for (const { from_ft, to_ft, material } of model.pipes) {
+    if (!isOld(material)) continue;
+    const last = runs.at(-1);
+    if (last && from_ft - last.to_ft < tolerance.exact) last.to_ft = to_ft;
+    else runs.push({ from_ft, to_ft });
+  }
+  return runs.flatMap((place) => {
+    const inside = binding.filter((finding) => finding.grade >= 2 && overlaps(finding.place, place));
+    if (inside.length === 0) return [];
+    return [
+      {
+        place,
+        methods: methodRegistry.rows.flatMap(({ id, work }) => (work?.renews ? [id] : [])),
+        whole: false,
+        laidToGrade: false,
+        why: `old pipe from ${place.from_ft.toFixed(1)} to ${place.to_ft.toFixed(1)} ft is renewed whole`,
+        findings: inside.map(({ id }) => id),
+      },
+    ];
+  });
+}

@@ -1,0 +1,68 @@
+import type { Hole } from '../excavation/hole.js';
+import { excavationDrafts } from '../excavation/hole-drafts.js';
+import type { Prices } from '../job/prices-schema.js';
+import type { Method } from '../job/vocabulary.js';
+import { cleaningDrafts } from '../methods/clean.js';
+import { closingPipe_ft } from '../methods/entry.js';
+import { methodRegistry, workOf } from '../methods/index.js';
+import { couplingRate, pipeRate } from '../pipe/rates.js';
+import { drafter, priced, type Draft, type PriceLine } from '../price/price-line.js';
+import { boreAtBreak, type Track } from '../track/track.js';
+import type { Layout } from './layout.js';
+
+/** Mobilisation of every method used in the job, once. */
+export const mobilisationLines = (used: ReadonlyMap<Method, string>, prices: Prices): PriceLine[] =>
+  methodRegistry.rows.flatMap(({ id, words }) => {
+    const line = used.get(id);
+    if (id === 'leave' || line === undefined) return [];
+    return priced(line, prices, [
+      {
+        action: null,
+        what: `Set up to ${words.setUp}`,
+        quantity: 1,
+        unit: 'job',
+        rate: prices.mobilisation[id] ?? 0,
+        from: `mobilisation.${id}`,
+      },
+    ]);
+  });
+
+/** Every priced line of one line's scope, without mobilisation. Quantities stay unrounded until they are shown. */
+export function priceLines(track: Track, layout: Layout): PriceLine[] {
+  const drafts = [
+    ...layout.actions.flatMap((action) => [
+      ...workOf(action.method).drafts(track, action),
+      ...layout.holes
+        .filter(({ serves }) => serves[0] === action.id)
+        .flatMap((hole) => holeDrafts(track, hole)),
+    ]),
+    ...cleaningDrafts(
+      track,
+      track.cells.filter((_, i) => layout.cells[i]?.method === 'clean'),
+    ),
+  ];
+  return priced(track.model.line.id, track.prices, drafts);
+}
+
+/** Everything that is paid for one hole: digging, protecting and closing it, and the pipe let in at a launch pit. */
+function holeDrafts(track: Track, hole: Hole): Draft[] {
+  const action = hole.serves[0] ?? null;
+  const where = `hole ${hole.id}`;
+  const draft = drafter(action, where);
+  return [
+    ...excavationDrafts(hole.quantities, track.prices, action, where),
+    ...hole.closings.flatMap((fine) => {
+      const bore = boreAtBreak(track, fine);
+      return [
+        draft(
+          `Close the pipe again, ${bore} in`,
+          closingPipe_ft,
+          'ft',
+          pipeRate(track, bore),
+          `pipe_per_ft.${track.rules.newPipe}.${bore}`,
+        ),
+        draft(`Banded coupling, ${bore} in`, 2, 'each', couplingRate(track, bore), `coupling_each.${bore}`),
+      ];
+    }),
+  ];
+}

@@ -1,0 +1,152 @@
+import type { Condition } from '../condition/condition.js';
+import type { Prices } from '../job/prices-schema.js';
+import type { Rules } from '../job/rules-schema.js';
+import { roundCents } from '../job/units.js';
+import type { Method, School } from '../job/vocabulary.js';
+import type { LineModel } from '../line/model.js';
+import { methodBit, methodsInOrder } from '../methods/index.js';
+import { totalOf, type PriceLine } from '../price/price-line.js';
+import type { Track } from '../track/track.js';
+import { creditOf } from './carried.js';
+import { cheapest, hasWay, type Plan } from './cheapest.js';
+import { cleanoutWork, type CleanoutWork } from './cleanout-work.js';
+import { layOut, type Layout } from './layout.js';
+import { prepare, type Prepared } from './prepare.js';
+import { mobilisationLines, priceLines } from './price.js';
+import type { Restriction } from './restrictions.js';
+
+/** One line as the search sees it: laid out, graded, with its pins as restrictions. */
+export interface ScopedLine {
+  readonly model: LineModel;
+  readonly condition: Condition;
+  readonly restrictions: readonly Restriction[];
+}
+
+export interface LineWay {
+  readonly line: ScopedLine;
+  readonly prepared: Prepared;
+  /** Undefined where nothing satisfies the rules and pins. */
+  readonly chosen:
+    | {
+        plan: Plan;
+        layout: Layout;
+        prices: readonly PriceLine[];
+        cleanouts: readonly CleanoutWork[];
+        carried: number;
+      }
+    | undefined;
+}
+
+/** The cheapest scope of a job under one school. */
+export interface Way {
+  readonly school: School;
+  readonly feasible: boolean;
+  readonly lines: readonly LineWay[];
+  /** Lines of the scope; those of new and mended cleanouts come after them. */
+  readonly priceLines: readonly PriceLine[];
+  readonly cleanoutLines: readonly PriceLine[];
+  readonly scope: number;
+  readonly cleanouts: number;
+  readonly carried: number;
+}
+
+export interface WayInput {
+  readonly lines: readonly ScopedLine[];
+  readonly rules: Rules;
+  readonly prices: Prices;
+  readonly school: School;
+  /** Findings that must be cured on top, by line id. */
+  readonly extra?: ReadonlyMap<string, readonly string[]>;
+  /** Further restrictions, by line id. */
+  readonly forbid?: ReadonlyMap<string, readonly Restriction[]>;
+}
+
+/** Readies every line for searching under a school: breaks, actions, holes and what leaving would carry. */
+export function prepareLines(input: WayInput): Prepared[] {
+  return input.lines.map(({ model, condition }) => {
+    const { rules, prices, school, extra } = input;
+    const also = [...(model.line.alsoCure ?? []), ...(extra?.get(model.line.id) ?? [])];
+    return prepare({ model, condition, rules, prices, school, extra: also });
+  });
+}
+
+/** Finds the cheapest scope under a school; a line with no way at all does not hold up the others. */
+export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLines(input)): Way {
+  const lines = chosenLines(input, prepared);
+  const all = [
+    ...mobilisationLines(mobilised(lines), input.prices),
+    ...lines.flatMap(({ chosen }) => chosen?.prices ?? []),
+  ];
+  const cleanoutLines = lines.flatMap(
+    ({ chosen }) => chosen?.cleanouts.flatMap(({ prices }) => prices) ?? [],
+  );
+  return {
+    school: input.school,
+    feasible: lines.every(({ chosen }) => chosen !== undefined),
+    lines,
+    priceLines: all,
+    cleanoutLines,
+    scope: totalOf(all),
+    cleanouts: totalOf(cleanoutLines),
+    carried: roundCents(lines.reduce((sum, { chosen }) => sum + (chosen?.carried ?? 0), 0)),
+  };
+}
+
+function chosenLines(input: WayInput, prepared: readonly Prepared[]): LineWay[] {
+  const restrictions = input.lines.map(({ model, restrictions: pins }) => [
+    ...pins,
+    ...(input.forbid?.get(model.line.id) ?? []),
+  ]);
+  const open = prepared.map((each, i) => hasWay(each, restrictions[i] ?? []));
+  const within = <T>(all: readonly T[]) => all.filter((_, i) => open[i]);
+  const plans = [...(cheapest(within(prepared), within(restrictions))?.plans ?? [])];
+  return input.lines.map((line, i): LineWay => {
+    const own = prepared[i];
+    if (!own) throw new Error('a line was not prepared');
+    const plan = open[i] ? plans.shift() : undefined;
+    if (!plan) return { line, prepared: own, chosen: undefined };
+    const layout = layOut(own.possible, plan);
+    return {
+      line,
+      prepared: own,
+      chosen: {
+        plan,
+        layout,
+        prices: priceLines(own.possible.track, layout),
+        cleanouts: cleanoutWork(own.possible, layout),
+        carried: carriedAfter(own, plan, layout),
+      },
+    };
+  });
+}
+
+/** The methods a job sets up for, with the first line that needs each. */
+function mobilised(lines: readonly LineWay[]): Map<Method, string> {
+  const used = new Map<Method, string>();
+  for (const { line, chosen } of lines) {
+    for (const method of methodsInOrder()) {
+      if (chosen && chosen.plan.used & methodBit(method) && !used.has(method))
+        used.set(method, line.model.line.id);
+    }
+  }
+  return used;
+}
+
+/** Whether any root joint is left or only cleaned. */
+export const leavesRoots = ({ cells }: Track, layout: Layout): boolean =>
+  cells.some((cell, i) => cell.rootJoint && layout.cells[i]?.action === null);
+
+/** Present value of upkeep and likely failures left by a plan. */
+function carriedAfter({ possible, carried }: Prepared, plan: Plan, layout: Layout): number {
+  const { track } = possible;
+  const credit = plan.steps.reduce(
+    (sum, { candidate }) => sum + (candidate ? creditOf(track, carried.findings, candidate) : 0),
+    0,
+  );
+  return roundCents(
+    carried.looks +
+      (leavesRoots(track, layout) ? carried.yearlyCleaning : 0) +
+      carried.findings.reduce((sum, { sum: each }) => sum + each, 0) -
+      credit,
+  );
+}

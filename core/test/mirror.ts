@@ -1,0 +1,62 @@
+import type { Interval } from '../line/intervals.js';
+import type { LineModel } from '../line/model.js';
+import type { Placed } from '../survey/survey.js';
+import type { ScopedLine } from '../solve/way.js';
+
+/** A line as read from its other end: every station s becomes from + to − s, and what faced one way faces the other. */
+export function mirrored({ model, condition, restrictions }: ScopedLine): ScopedLine {
+  const sum = model.extent.from_ft + model.extent.to_ft;
+  const flip = (x: number) => sum - x;
+  const stretch = <T extends Interval>(each: T): T => ({
+    ...each,
+    from_ft: flip(each.to_ft),
+    to_ft: flip(each.from_ft),
+  });
+  const all = <T extends Interval>(each: readonly T[]) => each.map(stretch).reverse();
+  const placed = (each: Placed): Placed => ({ ...each, station_ft: flip(each.station_ft) });
+  const other = { upstream: 'downstream', downstream: 'upstream' } as const;
+  const turned: LineModel = {
+    ...model,
+    survey: {
+      ...model.survey,
+      placed: new Map([...model.survey.placed].map(([key, each]) => [key, placed(each)])),
+    },
+    points: model.points.map(({ point, at }) => ({
+      point: { ...point, ...(point.faces ? { faces: other[point.faces] } : {}) },
+      at: placed(at),
+    })),
+    line: {
+      ...model.line,
+      crossings: (model.line.crossings ?? []).map((each) => ({ ...each, station_ft: flip(each.station_ft) })),
+      ground: [],
+    },
+    pipes: all(model.pipes),
+    surfaces: model.surfaces.map(stretch),
+    owners: model.owners.map(stretch),
+    noDig: model.noDig.map(stretch),
+    seen: all(model.seen),
+    joints: model.joints.map(flip),
+    profile: {
+      ...model.profile,
+      depth: (x) => model.profile.depth(flip(x)),
+      ground: (x) => model.profile.ground(flip(x)),
+      // What fell from left to right still falls from left to right.
+      invert: (x) => -model.profile.invert(flip(x)),
+      located: model.profile.located
+        .map((each) => ({ ...each, station_ft: flip(each.station_ft) }))
+        .reverse(),
+    },
+  };
+  return {
+    model: turned,
+    condition: {
+      ...condition,
+      findings: condition.findings.map((finding) => ({
+        ...finding,
+        place: stretch(finding.place),
+        placed: stretch(finding.placed),
+      })),
+    },
+    restrictions: restrictions.map(stretch),
+  };
+}

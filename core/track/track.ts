@@ -1,0 +1,87 @@
+import type { Condition } from '../condition/condition.js';
+import type { Judged } from '../condition/judged.js';
+import type { Ground, GroundCell } from '../excavation/ground.js';
+import type { Rules } from '../job/rules-schema.js';
+import type { Method, School } from '../job/vocabulary.js';
+import type { Interval } from '../line/intervals.js';
+import type { LineModel, PlacedPoint } from '../line/model.js';
+import type { PipeStretch } from '../line/pipe-stretches.js';
+import type { LinerLoads, Thickness } from '../liner/thickness.js';
+
+/** Why a method may not be used: the rule, the place, and what would lift it. */
+export interface Refusal {
+  readonly rule: string;
+  readonly why: string;
+  readonly lift: string;
+}
+
+/** One fine cell of a line: the ground over it, its pipe, and what was found there. */
+export interface Cell extends GroundCell {
+  readonly pipe: PipeStretch;
+  readonly seen: boolean;
+  readonly loads: LinerLoads;
+  readonly thickness: Thickness;
+  readonly mustClean: boolean;
+  /** A root joint lies here. */
+  readonly rootJoint: boolean;
+  readonly findings: readonly Judged[];
+}
+
+/** What a school will not leave as it is. */
+export interface Obligation {
+  readonly place: Interval;
+  /** Methods that satisfy it; an open cut that must cure a belly is also held to the least slope. */
+  readonly methods: readonly Method[];
+  /** The whole place lies in one action. */
+  readonly whole: boolean;
+  readonly laidToGrade: boolean;
+  readonly why: string;
+  readonly findings: readonly string[];
+}
+
+export interface Obligations {
+  readonly cured: readonly Obligation[];
+  /** Places of roots and deposits that are at least cleaned. */
+  readonly cleaned: readonly Interval[];
+}
+
+/** A line cut into cells, with the boundaries at which an action may end. */
+export interface Track extends Ground {
+  readonly model: LineModel;
+  readonly condition: Condition;
+  readonly rules: Rules;
+  readonly school: School;
+  readonly obligations: Obligations;
+  readonly cells: readonly Cell[];
+  /** Indexes of the fine breaks at which an action may start or end. */
+  readonly boundaries: readonly number[];
+  /** The thing each fine break is measured from. */
+  readonly nearest: readonly string[];
+}
+
+/** Sticks into the bore and must be cut back where it is cleaned rather than dug out. */
+export const isCutBack = ({ obligations }: Track, findingId: string): boolean =>
+  obligations.cured.some(
+    ({ findings, methods }) => methods.includes('clean') && findings.includes(findingId),
+  );
+
+/** Station of a boundary, ft. */
+export const stationOf = ({ breaks, boundaries }: Track, boundary: number): number =>
+  breaks[boundaries[boundary] ?? 0] ?? 0;
+
+/** The larger bore of the two cells that meet at a fine break, in. */
+export const boreAtBreak = ({ cells }: Track, index: number): number =>
+  Math.max(...[cells[index - 1], cells[index]].map((cell) => cell?.pipe.diameter_in ?? 0));
+
+/** Feet of each bore over some cells, in the order they are met. */
+export function feetByBore(cells: readonly Cell[]): Map<number, number> {
+  const feet = new Map<number, number>();
+  for (const { pipe, from_ft, to_ft } of cells) {
+    feet.set(pipe.diameter_in, (feet.get(pipe.diameter_in) ?? 0) + to_ft - from_ft);
+  }
+  return feet;
+}
+
+/** The points that lie inside a stretch, not at its ends. */
+export const pointsInside = ({ model }: Track, { from_ft, to_ft }: Interval): PlacedPoint[] =>
+  model.points.filter(({ at }) => at.station_ft > from_ft && at.station_ft < to_ft);

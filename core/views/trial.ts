@@ -1,0 +1,69 @@
+import type { Job, Pin } from '../job/schema.js';
+import { overlap, type Interval } from '../line/intervals.js';
+import { resolveStretch } from '../line/model.js';
+import { chosenScope, type ChosenScope } from '../scope/scope.js';
+import { refusalOn } from '../explain/refusals.js';
+import { readyJob, type ReadiedJob } from '../solve/ready.js';
+import type { Prepared } from '../solve/prepare.js';
+import { prepareLines, wayOf, type LineWay } from '../solve/way.js';
+import { restrictionsOf } from '../solve/restrictions.js';
+
+/** A job laid out, graded and priced once, so that pins can be tried on it many times a second. */
+export interface Bench {
+  readonly ready: ReadiedJob;
+  readonly prepared: readonly Prepared[];
+}
+
+export function benchOf(job: Job): Bench {
+  const ready = readyJob(job);
+  const { lines, rules, prices } = ready;
+  return { ready, prepared: prepareLines({ lines, rules, prices, school: rules.school }) };
+}
+
+/** What pins that were tried come to, and why they cannot be where there is no way. */
+export interface Tried extends ChosenScope {
+  readonly cannot?: string;
+}
+
+/**
+ * What a job comes to with other pins on one of its lines: what `scopeOf` would find for the edited job, without the
+ * other ways. Pins move nothing and add no breaks, so nothing is laid out or priced again. Runners-up are worked out for
+ * the stretch `around` only.
+ */
+export function trialOf(
+  { ready, prepared }: Bench,
+  line: string,
+  pins: readonly Pin[],
+  around: Interval,
+): Tried {
+  const lines = ready.lines.map((each) =>
+    each.model.line.id === line ? { ...each, restrictions: restrictionsOf(pins, each.model) } : each,
+  );
+  const tried: ReadiedJob = { ...ready, lines };
+  const { rules, prices } = ready;
+  const way = wayOf({ lines, rules, prices, school: rules.school }, prepared);
+  const chosen = chosenScope(tried, way, prepared, { alternatives: { line, ...around } });
+  const own = way.lines.find((each) => each.line.model.line.id === line);
+  return own && !own.chosen ? { ...chosen, cannot: whyNot(own, pins, around) } : chosen;
+}
+
+/** Why the pins on a stretch cannot be: the rule that refuses what they ask for there, or what they leave undone. */
+function whyNot({ line, prepared }: LineWay, pins: readonly Pin[], around: Interval): string {
+  const { track } = prepared.possible;
+  const { model } = line;
+  const feet = (x: number) => x.toFixed(1);
+  for (const pin of pins) {
+    const at = resolveStretch(pin, model.survey, model.line.end);
+    if (pin.method === undefined || overlap(at, around) <= 1e-6) continue;
+    const refusal = refusalOn(track, pin.method, at, []);
+    if (refusal) {
+      return `${pin.method} from ${feet(at.from_ft)} to ${feet(at.to_ft)} ft: ${refusal.why}. Lifted by: ${refusal.lift}`;
+    }
+  }
+  const left = track.obligations.cured.find(
+    ({ place }) => overlap(place, { from_ft: around.from_ft - 1, to_ft: around.to_ft + 1 }) > 0,
+  );
+  return left
+    ? `with the pins there is no way to put this right: ${left.why}`
+    : 'no scope satisfies these pins and the house rules together';
+}
