@@ -1,6 +1,6 @@
 import highsLoader from 'highs';
 import { scopeOf } from '../core/scope/scope.js';
-import { integerProgramme } from '../core/test/integer-programme.js';
+import { integerProgramme } from '../core/test/book/programme.js';
 import { randomJob, type RandomOptions } from '../core/test/random-job.js';
 import { cheapest } from '../core/solve/cheapest.js';
 import { readyJob } from '../core/solve/ready.js';
@@ -36,7 +36,10 @@ const highs = await highsLoader();
 const ratios = [1, 2, 5, 6, 7, 10, 11, 12, 15].map((seed) => {
   const { prepared, pins } = readied(seed, { length_ft: [8, 14], findings: 4 });
   const own = timed(() => cheapest(prepared, pins));
-  const programme = integerProgramme(prepared, pins);
+  const programme = integerProgramme(
+    prepared.map(({ possible }) => possible.track),
+    [],
+  );
   const start = performance.now();
   highs.solve(programme, { mip_rel_gap: 0 });
   return (performance.now() - start) / own;
@@ -52,7 +55,7 @@ const sized = (length: number, findings: number) => {
     const { input, prepared, pins } = readied(seed, { length_ft: [length, length], findings, exactly: true });
     return {
       length,
-      moves: prepared.reduce((sum, { moves }) => sum + moves.cost.length, 0),
+      moves: prepared.reduce((sum, { problem }) => sum + problem.moves.cost.length, 0),
       search: timed(() => cheapest(prepared, pins), 7),
       prepare: timed(() => prepareLines(input), 3),
     };

@@ -1,3 +1,5 @@
+import { packInto, type Packing } from './packing.js';
+
 /** One length of pipe to be cut, and what it is for. */
 export interface Piece {
   readonly length_ft: number;
@@ -11,85 +13,128 @@ export interface Stick {
   readonly leftover_ft: number;
 }
 
+/** What is bought, and the least that any plan would buy: the same where the plan is proven. Feet. */
+export interface CutPlan {
+  readonly sticks: readonly Stick[];
+  readonly bought_ft: number;
+  readonly least_ft: number;
+}
+
 const kerf_ft = 1 / 8 / 12;
 /** Counter feet are kept to a hundredth of this; a piece that fits to the thickness of the mark fits. */
 const tolerance_ft = 1e-9;
+/** Tables of an exact plan hold 2^n sets of pieces: so many pieces, and so many sets over all tables, are worked out. */
+const mostExact = 20;
+const mostSets = 16 * 2 ** mostExact;
 
 /**
- * Cuts pieces from stock sticks: fewest feet bought, then fewest sticks, then the longest single leftover. Exact: a
- * dynamic programme over sets of pieces, in which the next stick always holds the first piece still uncut. A run
- * longer than the longest stick is whole sticks and one remainder, joined at the bell. Lengths ft, kerf ⅛ in.
- * Throws when there are more than 20 pieces to place, which is past what one job holds.
+ * Cuts pieces from stock sticks: fewest feet bought, then fewest sticks, then the longest single leftover. Exact up to 20
+ * pieces of a size; past that a plan by first fit, with the least feet that any plan would buy. A run longer than the longest stick
+ * is whole sticks and one remainder, joined at the bell. Lengths ft, kerf ⅛ in: pieces fit when Σ + ⅛ in × (n − 1) ≤ stick.
  */
-export function cutList(runs: readonly Piece[], stock_ft: readonly number[]): Stick[] {
+export function cutList(runs: readonly Piece[], stock_ft: readonly number[]): CutPlan {
   const lengths = [...stock_ft].sort((a, b) => a - b);
   const longest = lengths.at(-1);
-  if (longest === undefined) return [];
+  if (longest === undefined) return { sticks: [], bought_ft: 0, least_ft: 0 };
   const whole: Stick[] = [];
   const pieces: Piece[] = [];
-  for (const run of runs) {
-    let left = run.length_ft;
-    while (left > longest + tolerance_ft) {
-      whole.push({ length_ft: longest, cuts: [{ length_ft: longest, what: run.what }], leftover_ft: 0 });
-      left -= longest;
+  for (const { length_ft, what } of runs) {
+    const sticks = Math.max(0, Math.ceil((length_ft - tolerance_ft) / longest) - 1);
+    for (let i = 0; i < sticks; i++) {
+      whole.push({ length_ft: longest, cuts: [{ length_ft: longest, what }], leftover_ft: 0 });
     }
-    if (left > tolerance_ft) pieces.push({ length_ft: left, what: run.what });
+    const rest_ft = length_ft - sticks * longest;
+    if (rest_ft > tolerance_ft) pieces.push({ length_ft: rest_ft, what });
   }
-  return [...whole, ...pack(pieces, lengths)];
+  const exact = pieces.length <= mostExact ? exactly(pieces, lengths) : undefined;
+  const sticks = [...whole, ...(exact ?? firstFit(pieces, lengths))];
+  const bought_ft = feetOf(sticks);
+  const least_ft = exact ? bought_ft : feetOf(whole) + (purchases(pieces, lengths).next().value ?? 0);
+  return { sticks, bought_ft, least_ft };
 }
 
-interface Packed {
-  readonly feet: number;
-  readonly sticks: number;
-  readonly longestLeft: number;
-  readonly stick: number;
-  readonly held: number;
+const feetOf = (sticks: readonly Stick[]) => sticks.reduce((sum, { length_ft }) => sum + length_ft, 0);
+
+const stickOf = (length_ft: number, cuts: readonly Piece[]): Stick => ({
+  length_ft,
+  cuts,
+  leftover_ft: Math.max(0, length_ft - usedBy(cuts)),
+});
+
+/** Feet of a stick that pieces take, with a kerf between each two. */
+const usedBy = (cuts: readonly Piece[]) =>
+  cuts.reduce((sum, { length_ft }) => sum + length_ft, 0) + kerf_ft * Math.max(0, cuts.length - 1);
+
+/** Feet that can be bought, rising from the least that could hold the pieces. */
+function* purchases(pieces: readonly Piece[], lengths: readonly number[]): Generator<number, undefined> {
+  const needed = pieces.reduce((sum, { length_ft }) => sum + length_ft, 0);
+  const most = pieces.length * (lengths.at(-1) ?? 0);
+  const reachable = new Set([0]);
+  for (let feet = 0; feet <= most; feet++) {
+    if (lengths.some((length) => reachable.has(feet - length))) reachable.add(feet);
+    if (reachable.has(feet) && feet >= needed - tolerance_ft) yield feet;
+  }
+  return undefined;
 }
 
-function pack(pieces: readonly Piece[], lengths: readonly number[]): Stick[] {
-  if (pieces.length > 20) throw new Error(`too many pieces to cut exactly: ${pieces.length}, at most 20`);
-  const all = (1 << pieces.length) - 1;
-  const best = new Map<number, Packed>([[0, { feet: 0, sticks: 0, longestLeft: 0, stick: 0, held: 0 }]]);
-  const solve = (mask: number): Packed => {
-    const known = best.get(mask);
-    if (known) return known;
-    const first = 31 - Math.clz32(mask & -mask);
-    let found: Packed | undefined;
-    const fill = (held: number, used_ft: number, next: number) => {
-      const stick = lengths.find((length) => used_ft <= length + tolerance_ft);
-      if (stick === undefined) return;
-      const rest = solve(mask & ~held);
-      const packed: Packed = {
-        feet: rest.feet + stick,
-        sticks: rest.sticks + 1,
-        longestLeft: Math.max(rest.longestLeft, stick - used_ft),
-        stick,
-        held,
-      };
-      if (!found || comesBefore(packed, found)) found = packed;
-      for (let i = next; i < pieces.length; i++) {
-        if (mask & ~held & (1 << i))
-          fill(held | (1 << i), used_ft + kerf_ft + (pieces[i]?.length_ft ?? 0), i + 1);
+/** Every choice of sticks that comes to so many feet, longest first, and how many there are of each. */
+function stickSets(feet: number, lengths: readonly number[]): number[][] {
+  if (feet === 0) return [[]];
+  return lengths.flatMap((length, i) =>
+    length > feet ? [] : stickSets(feet - length, lengths.slice(0, i + 1)).map((rest) => [length, ...rest]),
+  );
+}
+
+/** Whether these sticks could hold the pieces, by what is long: those over a stock length need longer sticks. */
+function couldHold(bins: readonly number[], sizes: readonly number[]): boolean {
+  const longest = bins[0] ?? 0;
+  return [0, ...bins].every((length) => {
+    const long = sizes.filter((size) => size > length + tolerance_ft);
+    const longer = bins.filter((bin) => bin > length);
+    const alone = long.filter((size) => 2 * size + kerf_ft > longest + tolerance_ft).length;
+    const sum = (all: readonly number[]) => all.reduce((total, each) => total + each, 0);
+    return alone <= longer.length && sum(long) <= sum(longer) + tolerance_ft;
+  });
+}
+
+/** The best plan; undefined where it would take too much work to prove one. */
+function exactly(pieces: readonly Piece[], lengths: readonly number[]): Stick[] | undefined {
+  if (pieces.length === 0) return [];
+  let work = 0;
+  const sorted = [...pieces].sort((a, b) => b.length_ft - a.length_ft);
+  const sizes = sorted.map(({ length_ft }) => length_ft);
+  for (const feet of purchases(pieces, lengths)) {
+    const sets = stickSets(feet, lengths).filter(
+      (each) => each.length <= pieces.length && couldHold(each, sizes),
+    );
+    const counts = [...new Set(sets.map((each) => each.length))].sort((a, b) => a - b);
+    for (const count of counts) {
+      let best: Packing | undefined;
+      for (const bins of sets.filter((each) => each.length === count)) {
+        work += 2 ** pieces.length;
+        if (work > mostSets) return undefined;
+        const packed = packInto(sizes, bins, kerf_ft, tolerance_ft);
+        if (packed && (!best || packed.longestLeft > best.longestLeft + tolerance_ft)) best = packed;
       }
-    };
-    fill(1 << first, pieces[first]?.length_ft ?? 0, first + 1);
-    if (!found) throw new Error('a piece is longer than the longest stick');
-    best.set(mask, found);
-    return found;
-  };
-  const sticks: Stick[] = [];
-  for (let mask = all; mask !== 0;) {
-    const { stick, held } = solve(mask);
-    const cuts = pieces.filter((_, i) => held & (1 << i));
-    const used = cuts.reduce((sum, { length_ft }) => sum + length_ft, 0) + kerf_ft * (cuts.length - 1);
-    sticks.push({ length_ft: stick, cuts, leftover_ft: Math.max(0, stick - used) });
-    mask &= ~held;
+      if (best) {
+        return best.bins.map(({ size, held }) => stickOf(size, held.flatMap((i) => sorted[i] ?? [])));
+      }
+    }
   }
-  return sticks;
+  throw new Error('a piece is longer than the longest stick');
 }
 
-function comesBefore(one: Packed, other: Packed): boolean {
-  if (one.feet !== other.feet) return one.feet < other.feet;
-  if (one.sticks !== other.sticks) return one.sticks < other.sticks;
-  return one.longestLeft > other.longestLeft + tolerance_ft;
+/** The longest pieces first, each into the first stick that still holds it, or a new one of the least length that does. */
+function firstFit(pieces: readonly Piece[], lengths: readonly number[]): Stick[] {
+  const longest = lengths.at(-1) ?? 0;
+  const filled: Piece[][] = [];
+  for (const piece of [...pieces].sort((a, b) => b.length_ft - a.length_ft)) {
+    const stick = filled.find((cuts) => usedBy([...cuts, piece]) <= longest + tolerance_ft);
+    if (stick) stick.push(piece);
+    else filled.push([piece]);
+  }
+  return filled.map((cuts) => {
+    const used = usedBy(cuts);
+    return stickOf(lengths.find((length) => used <= length + tolerance_ft) ?? longest, cuts);
+  });
 }

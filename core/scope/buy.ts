@@ -14,6 +14,8 @@ import { boreAtBreak, feetByBore, type Track } from '../track/track.js';
 export interface Buy {
   readonly sticks: readonly (Stick & { item: string; material: Material; diameter_in: number })[];
   readonly couplings: readonly BoughtCoupling[];
+  /** Where there were too many pieces to prove the plan: what it buys, and the least that any plan would, ft. */
+  readonly notProven: readonly { readonly item: string; readonly bought_ft: number; readonly least_ft: number }[];
 }
 
 type BoughtCoupling = Coupling & { line: string; what: string };
@@ -52,11 +54,20 @@ export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
     known.pieces.push(piece);
     byItem.set(item, known);
   }
+  const plans = [...byItem].map(([item, { material, diameter_in, pieces }]) => ({
+    item,
+    material,
+    diameter_in,
+    ...cutList(pieces, sticksOf(material)),
+  }));
   return {
-    sticks: [...byItem].flatMap(([item, { material, diameter_in, pieces }]) =>
-      cutList(pieces, sticksOf(material)).map((stick) => ({ item, material, diameter_in, ...stick })),
+    sticks: plans.flatMap(({ item, material, diameter_in, sticks }) =>
+      sticks.map((stick) => ({ item, material, diameter_in, ...stick })),
     ),
     couplings: wanted.flatMap(({ couplings }) => couplings),
+    notProven: plans.flatMap(({ item, bought_ft, least_ft }) =>
+      bought_ft > least_ft ? [{ item, bought_ft, least_ft }] : [],
+    ),
   };
 }
 

@@ -99,11 +99,14 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
   const way = ways.find(({ school }) => school === rules.school);
   if (!way) throw new Error(`no way under ${rules.school}`);
 
+  const chosen = chosenScope(ready, way, prepared.get(rules.school) ?? [], depth);
+  const buy = buyOf(way.lines, rules);
   return {
-    ...chosenScope(ready, way, prepared.get(rules.school) ?? [], depth),
+    ...chosen,
+    warnings: [...chosen.warnings, ...buy.notProven.map(cutNotProven)],
     verdict: verdictOf(lines, way),
     school: rules.school,
-    buy: buyOf(way.lines, rules),
+    buy,
     ways: ways.map((each) => ({
       school: each.school,
       feasible: each.feasible,
@@ -118,6 +121,11 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
     ifUnseenIs: ifUnseenIs(way, input(rules.school)),
   };
 }
+
+const cutNotProven = ({ item, bought_ft, least_ft }: Buy['notProven'][number]): Warning => ({
+  rule: 'cut-list-not-proven',
+  message: `too many pieces of ${item} to prove the cut list: it buys ${bought_ft} ft, and no plan buys less than ${least_ft} ft`,
+});
 
 /** The price of a way's school when every foot not seen clean proves sound, and when it proves failed. */
 export function ifUnseenIs(way: Way, input: WayInput): { sound: number; failed: number } {

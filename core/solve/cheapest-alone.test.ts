@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { carriedOn, creditOf, creditsFrom } from './carried.js';
 import { cheapestAlone } from './cheapest-alone.js';
-import { edgeCures, type Edge } from './edges.js';
 import { randomJob } from '../test/random-job.js';
-import { possibleOn, type Possible } from './possible.js';
+import type { Candidate } from '../methods/method.js';
+import { candidateCures, possibleOn, type Possible } from './possible.js';
 import { closingCost } from '../methods/entry.js';
 import type { PitPieces } from '../excavation/hole-costs.js';
 import { readyJob } from './ready.js';
@@ -24,7 +24,7 @@ const stationsOf =
     track.breaks[track.boundaries[b] ?? 0] ?? 0;
 
 /** What an action costs with nothing else in the job, added up piece by piece. */
-function alone(possible: Possible, edge: Edge): number {
+function alone(possible: Possible, edge: Candidate): number {
   const { track, holes, wayIn } = possible;
   const [from, to] = [track.boundaries[edge.from] ?? 0, track.boundaries[edge.to] ?? 0];
   const permit = (public_ft: number) => (public_ft > 1e-6 ? track.prices.permit_per_hole : 0);
@@ -32,7 +32,7 @@ function alone(possible: Possible, edge: Edge): number {
     pieces
       ? pieces.open.cost + pieces.close.cost + permit(pieces.open.public_ft + pieces.close.public_ft)
       : Infinity;
-  const own = edge.cost + (track.prices.mobilisation[edge.method] ?? 0);
+  const own = edge.cost + (track.prices.mobilisation[edge.method as 'spot'] ?? 0);
   if (edge.method === 'line' || edge.method === 'short-line') {
     const needsNone = edge.letIn || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
     if (needsNone) return own;
@@ -60,13 +60,13 @@ test('the cheapest cure alone is the least over every action that covers and cur
       const { findings } = possible.track.condition;
       const found = cheapestAlone(possible, findings);
       findings.forEach((finding, i) => {
-        const costs = possible.edgesFrom.flatMap((edges) =>
+        const costs = possible.candidatesFrom.flatMap((edges) =>
           edges
             .filter(
               (edge) =>
                 station(edge.from) <= finding.place.from_ft + 1e-6 &&
                 station(edge.to) >= finding.place.to_ft - 1e-6 &&
-                edgeCures(possible.track, edge, station(edge.from), station(edge.to), finding),
+                candidateCures(possible.track, edge, station(edge.from), station(edge.to), finding),
             )
             .map((edge) => alone(possible, edge)),
         );
@@ -83,10 +83,10 @@ test('credits handed out along a boundary are those of each action by itself', (
     fc.property(seeds, (seed) => {
       const possible = possibleOf(seed);
       const carried = carriedOn(possible);
-      possible.edgesFrom.forEach((edges, from) => {
-        const credit = creditsFrom(possible, carried, from);
+      possible.candidatesFrom.forEach((edges, from) => {
+        const credit = creditsFrom(possible.track, carried, from);
         for (const edge of [...edges].sort((a, b) => a.to - b.to)) {
-          expect(credit(edge)).toBeCloseTo(creditOf(possible.track, carried, edge), 6);
+          expect(credit(edge)).toBeCloseTo(creditOf(possible.track, carried.findings, edge), 6);
         }
       });
     }),

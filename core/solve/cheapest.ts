@@ -21,6 +21,8 @@ export interface PlanStep {
 /** The scope of one line as the search found it. */
 export interface Plan {
   readonly steps: readonly PlanStep[];
+  /** Scope without mobilisation plus carried, in millionths. */
+  readonly cost: number;
   /** Methods used, as a bit mask. */
   readonly used: number;
   /** Gap cells that are cleaned, by fine index. */
@@ -90,6 +92,7 @@ function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>): Path | undefine
 }
 
 const planOf = ({ candidates }: Prepared, path: Path): Plan => ({
+  cost: path.cost,
   used: path.used,
   cleaned: path.second,
   steps: path.steps.map(({ from, to, move, departs, level }) => ({

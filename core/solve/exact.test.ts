@@ -2,7 +2,9 @@ import highsLoader from 'highs';
 import { layOut } from './layout.js';
 import { cheapest } from './cheapest.js';
 import { prepareLines } from './way.js';
-import { integerProgramme } from '../test/integer-programme.js';
+import { integerProgramme, type BookPin } from '../test/book/programme.js';
+import { methodBit, methodsInOrder } from '../methods/index.js';
+import type { Restriction } from './restrictions.js';
 import { randomJob } from '../test/random-job.js';
 import { micro } from './prepare.js';
 import { readyJob } from './ready.js';
@@ -10,6 +12,13 @@ import { readyJob } from './ready.js';
 // The optimum is held against HiGHS, a general solver, on an integer programme written apart from the search.
 const solver = highsLoader();
 const jobs = Number(process.env.EXACT_JOBS ?? 200);
+
+const asBookPin = ({ from_ft, to_ft, allowed, split }: Restriction): BookPin => ({
+  from_ft,
+  to_ft,
+  methods: methodsInOrder().filter((method) => allowed & methodBit(method)),
+  split,
+});
 
 /** What the jobs so far made the two agree on, so that no kind of cost is left out by chance. */
 const met = new Map<string, number>();
@@ -37,7 +46,13 @@ test.each(Array.from({ length: jobs }, (_, i) => [i + 1]))(
     const prepared = prepareLines({ lines, rules, prices, school: rules.school });
     const pins = lines.map(({ restrictions }) => restrictions);
     const found = cheapest(prepared, pins);
-    const answer = highs.solve(integerProgramme(prepared, pins), { mip_rel_gap: 0, mip_abs_gap: 1e-6 });
+    const answer = highs.solve(
+      integerProgramme(
+        prepared.map(({ possible }) => possible.track),
+        pins.map((each) => each.map(asBookPin)),
+      ),
+      { mip_rel_gap: 0, mip_abs_gap: 1e-6 },
+    );
     meet('refused altogether', !found);
     if (!found) {
       expect(answer.Status).toBe('Infeasible');

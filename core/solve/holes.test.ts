@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Prices } from '../job/prices-schema.js';
 import { randomJob } from '../test/random-job.js';
+import { linerCellRefusal } from '../methods/liner.js';
 import { possibleOn } from './possible.js';
 import { holeCosts } from '../excavation/hole-costs.js';
 import { holeQuantities, type HoleQuantities } from '../excavation/quantities.js';
@@ -88,7 +89,7 @@ test('no action is offered that the rules refuse', () => {
     fc.property(seeds, (seed) => {
       const track = trackFor(seed);
       const station = (b: number) => track.breaks[track.boundaries[b] ?? 0] ?? 0;
-      possibleOn(track).edgesFrom.forEach((edges, from) => {
+      possibleOn(track).candidatesFrom.forEach((edges, from) => {
         for (const { to, method } of edges) {
           const length = station(to) - station(from);
           const inside = track.cells.slice(track.boundaries[from], track.boundaries[to]);
@@ -98,7 +99,7 @@ test('no action is offered that the rules refuse', () => {
           if (method === 'short-line')
             expect([length >= 2 - 1e-6, length <= 10 + 1e-6]).toEqual([true, true]);
           if (method === 'line' || method === 'short-line') {
-            expect(inside.every(({ seen, noLiner }) => seen && noLiner === undefined)).toBe(true);
+            expect(inside.every((cell) => linerCellRefusal(cell) === undefined)).toBe(true);
           }
           if (method === 'spot' || method === 'open-cut' || method === 'regrade') {
             expect(inside.every(({ closedTo }) => closedTo !== 'no-dig')).toBe(true);

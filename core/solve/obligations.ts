@@ -68,22 +68,23 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
   };
 }
 
-/** Places that crowd together are one repair from the first to the last; roots and deposits are cleaned, not repaired. */
+/**
+ * Places that crowd together are one repair, from the first to the last: every longest stretch of at most so many feet that
+ * holds so many places whole. A long place that reaches past it hides no crowd beside it.
+ */
 function crowds(binding: readonly Judged[], rules: Rules): Obligation[] {
-  const places = binding
-    .filter(
-      (finding) => finding.grade >= 2 && !isCleaned(finding) && cures(methodRow('spot'), finding, false),
-    )
+  const counted = binding
+    .filter((finding) => finding.grade >= 2 && !isCleaned(finding) && cures(methodRow('spot'), finding, false))
     .sort((a, b) => a.place.from_ft - b.place.from_ft);
-  return places.flatMap((first, index) => {
-    const crowd = places.slice(index, index + rules.crowdCount);
+  let reached_ft = -Infinity;
+  return counted.flatMap((first, index) => {
+    const { from_ft } = first.place;
+    const most_ft = from_ft + rules.crowdWithin_ft + tolerance.exact;
+    const crowd = counted.slice(index).filter(({ place }) => place.to_ft <= most_ft);
     const to_ft = Math.max(...crowd.map(({ place }) => place.to_ft));
-    if (
-      crowd.length < rules.crowdCount ||
-      to_ft - first.place.from_ft > rules.crowdWithin_ft + tolerance.exact
-    )
-      return [];
-    return [curing(crowd, { from_ft: first.place.from_ft, to_ft }, 'repair')];
+    if (crowd.length < rules.crowdCount || to_ft <= reached_ft) return [];
+    reached_ft = to_ft;
+    return [curing(crowd, { from_ft, to_ft }, 'repair')];
   });
 }
 

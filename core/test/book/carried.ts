@@ -1,0 +1,136 @@
+import type { Judged } from '../../condition/judged.js';
+import { cured, letsIn, type BookAction } from './actions.js';
+import { isBelly, isRepairable, isRootOrDeposit, type Duty } from './duties.js';
+import { digEnd, dug, endCost, meets, pitAt, type BookLine, type Width } from './ground.js';
+import { rateForBore } from '../../job/prices-schema.js';
+
+/** What leaving things would carry: §5. */
+export interface BookCarried {
+  readonly yearly: number;
+  readonly looks: number;
+  readonly left: readonly { finding: Judged; sum: number; byFoot: boolean }[];
+}
+
+const cents = (money: number) => Math.round(money * 100 + 1e-7) / 100;
+
+export function carriedBy(
+  line: BookLine,
+  duties: readonly Duty[],
+  actions: readonly BookAction[],
+): BookCarried {
+  const { rules, prices, school, findings } = line;
+  const { interest: i, horizon_years: n } = rules;
+  const years = Array.from({ length: n }, (_, year) => (1 + i) ** -(year + 1));
+  const chance: Record<number, number> = { 2: rules.chanceWatchFails, 3: rules.chanceFixFails };
+  const cutBack = (finding: Judged) =>
+    duties.some((duty) => duty.findings.includes(finding) && duty.methods.includes('clean'));
+  const left = findings.filter(
+    (each) =>
+      chance[each.grade] !== undefined &&
+      isRepairable(each) &&
+      !isRootOrDeposit(each) &&
+      !cutBack(each) &&
+      line.cells.some((cell) => cell.ours && meets(each.place, cell.a, cell.b)),
+  );
+  return {
+    yearly: school === 'renew' ? 0 : cents(prices.yearlyCleaning * sum(years)),
+    looks: school === 'maintain' ? 0 : cents(prices.look * sum(years.filter((_, year) => year % 2 === 1))),
+    left: left.flatMap((finding) => {
+      const alone = Math.min(Infinity, ...aloneCosts(line, finding, actions));
+      const due = Number.isFinite(alone)
+        ? cents((chance[finding.grade] ?? 0) * (1 + i) ** (-n / 2) * alone)
+        : 0;
+      const long = finding.placed.to_ft - finding.placed.from_ft > 10;
+      return due > 0 ? [{ finding, sum: due, byFoot: long && !isBelly(finding) }] : [];
+    }),
+  };
+}
+
+const sum = (all: readonly number[]) => all.reduce((total, each) => total + each, 0);
+
+const ends = (line: BookLine, { from, to }: BookAction) => {
+  const [start, end] = [line.boundaries[from] ?? 0, line.boundaries[to] ?? 0];
+  return { start, end, a: line.breaks[start] ?? 0, b: line.breaks[end] ?? 0 };
+};
+
+/** What each action that cures a finding by itself would cost, hole, insertion and setting up included. */
+function aloneCosts(line: BookLine, finding: Judged, actions: readonly BookAction[]): number[] {
+  const { place } = finding;
+  return actions.flatMap((action) => {
+    const { a, b } = ends(line, action);
+    if (a > place.from_ft + 1e-6 || b < place.to_ft - 1e-6) return [];
+    if (!cured(line, action.method, a, b, finding)) return [];
+    const set = line.prices.mobilisation[action.method as 'spot'] ?? 0;
+    return [action.cost + set + holesAlone(line, action)];
+  });
+}
+
+function holesAlone(line: BookLine, action: BookAction): number {
+  const { start, end, a, b } = ends(line, action);
+  const permit = (feet: number) => (feet > 1e-6 ? line.prices.permit_per_hole : 0);
+  const pit = (index: number, width: Width) => {
+    const own = pitAt(line, index);
+    if (!own) return Infinity;
+    const { cost, public_ft } = dug(line, own.from, own.to, width);
+    return (
+      cost +
+      endCost(line, own.from, 'downstream', width) +
+      endCost(line, own.to, 'upstream', width) +
+      permit(public_ft)
+    );
+  };
+  if (action.method === 'burst') return pit(start, 'launch') + pit(end, 'burst');
+  if (action.method === 'line' || action.method === 'short-line') {
+    if (
+      action.letIn ||
+      insertable(line, action.from, 'downstream') ||
+      insertable(line, action.to, 'upstream')
+    )
+      return 0;
+    return Math.min(...[start, end].map((index) => pit(index, 'launch') + closing(line, index)));
+  }
+  if (action.exposed) return 0;
+  const [from, to] = [digEnd(line, start, 'upstream'), digEnd(line, end, 'downstream')];
+  const whole = dug(line, Math.min(from, a), Math.max(to, b), 'dig');
+  return (
+    whole.cost +
+    endCost(line, from, 'downstream', 'dig') +
+    endCost(line, to, 'upstream', 'dig') +
+    permit(whole.public_ft)
+  );
+}
+
+/** A liner goes in at this boundary without a pit. */
+export function insertable(line: BookLine, boundary: number, goes: 'upstream' | 'downstream'): boolean {
+  const index = line.boundaries[boundary] ?? 0;
+  const x = line.breaks[index] ?? 0;
+  const into = line.cells[goes === 'upstream' ? index - 1 : index];
+  return line.model.points.some(
+    (point) => Math.abs(point.at.station_ft - x) <= 0.01 && letsIn(line, point, goes, into?.bore ?? 0),
+  );
+}
+
+/** 4 ft of pipe and two couplings close a launch pit. */
+export function closing({ cells, prices, rules }: BookLine, index: number): number {
+  const bore = Math.max(cells[index - 1]?.bore ?? 0, cells[index]?.bore ?? 0);
+  return (
+    4 * (rateForBore(prices.pipe_per_ft[rules.newPipe], bore) ?? 0) +
+    2 * (rateForBore(prices.coupling_each, bore) ?? 0)
+  );
+}
+
+/** What an action takes off what is carried. */
+export function creditFor(line: BookLine, { left }: BookCarried, action: BookAction): number {
+  const { a, b } = ends(line, action);
+  return sum(
+    left.map(({ finding, sum: due, byFoot }) => {
+      const { from_ft, to_ft } = finding.place;
+      const covered = Math.min(b, to_ft) - Math.max(a, from_ft);
+      const whole = covered >= to_ft - from_ft - 1e-6;
+      if (covered <= 1e-6 || (!byFoot && !whole)) return 0;
+      const [from, to] = byFoot ? [Math.min(a, from_ft), Math.max(b, to_ft)] : [a, b];
+      if (!cured(line, action.method, from, to, finding)) return 0;
+      return byFoot ? (due * covered) / (to_ft - from_ft) : due;
+    }),
+  );
+}
