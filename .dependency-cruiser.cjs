@@ -1,10 +1,64 @@
+/** Folders of core/ from the lowest floor up: each may import from those before it, and from itself. */
+const floors = [
+  'search',
+  'catalog',
+  'findings',
+  'job',
+  'logline',
+  'survey',
+  'line',
+  'condition',
+  'price',
+  'pipe',
+  'liner',
+  'grade',
+  'cleanouts',
+  'excavation',
+  'track',
+  'methods',
+  'solve',
+  'explain',
+  'scope',
+  'offer',
+  'upkeep',
+  'compare',
+  'views',
+  'files',
+];
+const isTest = '\\.test\\.ts$|^core/test/';
+const floorRules = floors.slice(0, -1).map((floor, i) => ({
+  name: `floor-${floor}`,
+  severity: 'error',
+  from: { path: `^core/${floor}/`, pathNot: isTest },
+  to: { path: `^core/(${floors.slice(i + 1).join('|')})/` },
+}));
+
 /** The one direction of imports: web → core ← server, cli → core; core imports only zod and small numeric packages. */
 module.exports = {
   forbidden: [
+    ...floorRules,
+    {
+      name: 'every-folder-has-a-floor',
+      severity: 'error',
+      from: {},
+      to: { path: '^core/[^/]+/', pathNot: `^core/(${[...floors, 'test'].join('|')})/` },
+    },
+    {
+      name: 'search-knows-no-trade-word',
+      severity: 'error',
+      from: { path: '^core/search/', pathNot: isTest },
+      to: { path: '^core/', pathNot: '^core/search/' },
+    },
+    {
+      name: 'test-helpers-are-for-tests',
+      severity: 'error',
+      from: { path: '^(core|web|server|cli)/', pathNot: `${isTest}|/test/` },
+      to: { path: '^core/test/' },
+    },
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^core', pathNot: '\\.test\\.ts$|/test/' },
+      from: { path: '^core', pathNot: isTest },
       to: { pathNot: '^core|^node_modules/(zod|ml-matrix)/' },
     },
     {

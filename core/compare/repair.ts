@@ -1,11 +1,12 @@
 import { condition } from '../condition/condition.js';
 import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job, Line, PlainJob } from '../job/schema.js';
-import type { Method, Grade, Material } from '../job/vocabulary.js';
+import type { Method, Grade } from '../job/vocabulary.js';
 import { covers, overlap, overlaps, union, type Interval } from '../line/intervals.js';
 import { lineModel, sightOf, type LineModel } from '../line/model.js';
 import { sayWhat } from '../logline/say.js';
 import type { Judged } from '../condition/judged.js';
+import { workOf } from '../methods/index.js';
 import type { Action } from '../methods/method.js';
 import { readyJob } from '../solve/ready.js';
 import { wayOf, type LineWay } from '../solve/way.js';
@@ -107,7 +108,7 @@ function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
     looked,
     actions: actions.map((action) => {
       const left = leftIn(inside(action));
-      const { done, why } = wasDone(action, after, seen, rules.newPipe);
+      const { done, why } = wasDone(action, after, seen, rules);
       return {
         id: action.id,
         method: action.method,
@@ -161,24 +162,24 @@ function stretchesCleaned({ prepared, chosen }: LineWay): Interval[] {
   return union(prepared.possible.track.cells.filter((_, i) => chosen?.layout.cells[i]?.method === 'clean'));
 }
 
-const isLiner = (method: Method) => method === 'line' || method === 'short-line';
+const isLiner = (method: Method) => workOf(method).kind === 'liner';
 
 /** What the wall shows after an action: a liner, or the new pipe. */
-function shows(method: Method, newPipe: Material, pipe: LineModel['pipes'][number]): boolean {
+function shows(method: Method, rules: Rules, pipe: LineModel['pipes'][number]): boolean {
   if (isLiner(method)) return pipe.lined === true;
-  return pipe.lined !== true && pipe.material === (method === 'burst' ? 'hdpe' : newPipe);
+  return pipe.lined !== true && pipe.material === workOf(method).newPipe?.material(rules);
 }
 
 function wasDone(
   action: Action,
   after: LineModel,
   seen: readonly Interval[],
-  newPipe: Material,
+  rules: Rules,
 ): { done: Done; why: string } {
   const length = action.to_ft - action.from_ft;
   const seenOf = seen.reduce((sum, each) => sum + overlap(each, action), 0);
   const shown = after.pipes
-    .filter((pipe) => shows(action.method, newPipe, pipe))
+    .filter((pipe) => shows(action.method, rules, pipe))
     .reduce((sum, pipe) => sum + overlap(pipe, action), 0);
   const what = isLiner(action.method) ? 'a liner' : 'new pipe';
   if (seenOf < doneShare * length) {

@@ -1,6 +1,9 @@
 import { methodsFor } from '../methods/index.js';
+import type { Judged } from '../condition/judged.js';
 import { roundFeet } from '../job/units.js';
-import type { LineScope, Scope } from '../scope/scope.js';
+import type { LinerOrder } from '../liner/liner.js';
+import type { WorkingTime } from '../liner/working-time.js';
+import type { ActionScope, LineScope, Scope } from '../scope/scope.js';
 import type { ReadiedJob } from '../solve/ready.js';
 import type { ScopedLine } from '../solve/way.js';
 
@@ -89,63 +92,13 @@ function lineFile({ model, condition }: ScopedLine, own: LineScope) {
       station_ft: roundFeet(at.station_ft),
       plusMinus_ft: roundFeet(at.plusMinus_ft),
     })),
-    findings: condition.findings.map((finding) => ({
-      id: finding.id,
-      finding: finding.placed.entry.finding,
-      station_ft: roundFeet(finding.placed.from_ft),
-      ...(finding.placed.to === finding.placed.from ? {} : { to_ft: roundFeet(finding.placed.to_ft) }),
-      plusMinus_ft: roundFeet(finding.placed.from.plusMinus_ft),
-      clock: clockFile(finding.clock),
-      grade: finding.grade,
-      tableGrade: finding.tableGrade,
-      judged: finding.placed.entry.judged ?? null,
-      cures: methodsFor(finding.cures),
-      possible: finding.possible,
-      settled: finding.settled,
-    })),
+    findings: condition.findings.map(findingFile),
     segments: own.segments.map((segment) => ({
       ...segment,
       from_ft: roundFeet(segment.from_ft),
       to_ft: roundFeet(segment.to_ft),
     })),
-    actions: own.actions.map((action) => ({
-      id: action.id,
-      method: action.method,
-      from_ft: roundFeet(action.from_ft),
-      to_ft: roundFeet(action.to_ft),
-      ...(action.entry_ft === null ? {} : { entry_ft: roundFeet(action.entry_ft) }),
-      cost: action.cost,
-      ...(action.liner
-        ? {
-            liner: {
-              host_ft: roundFeet(action.liner.host.value),
-              hostPlusMinus_ft: roundFeet(action.liner.host.plusMinus ?? 0),
-              installed_ft: roundFeet(action.liner.installed.value),
-              cut_ft: roundFeet(action.liner.cut.value),
-              bladder_ft: roundFeet(action.liner.bladder.value),
-              thickness_in: action.liner.thickness.value,
-              governs: action.liner.governs,
-              layFlat_in: roundFeet(action.liner.layFlat.value),
-              resin_gal: roundFeet(action.liner.resin.value),
-              ...(action.working
-                ? {
-                    potLife_min: roundFeet(action.working.potLife.value),
-                    workingTime_min: roundFeet(action.working.needed.value),
-                  }
-                : {}),
-            },
-          }
-        : {}),
-      ...(action.pipe
-        ? {
-            pipe: {
-              material: action.pipe.material,
-              diameter_in: action.pipe.diameter_in,
-              laid_ft: roundFeet(action.pipe.laid.value),
-            },
-          }
-        : {}),
-    })),
+    actions: own.actions.map(actionFile),
     pits: own.pits.map((pit) => ({
       id: pit.id,
       from_ft: roundFeet(pit.from_ft),
@@ -167,6 +120,55 @@ function lineFile({ model, condition }: ScopedLine, own: LineScope) {
     referrals: own.referrals.map((referral) => ({ ...referral, at_ft: roundFeet(referral.at_ft) })),
   };
 }
+
+const findingFile = (finding: Judged) => ({
+  id: finding.id,
+  finding: finding.placed.entry.finding,
+  station_ft: roundFeet(finding.placed.from_ft),
+  ...(finding.placed.to === finding.placed.from ? {} : { to_ft: roundFeet(finding.placed.to_ft) }),
+  plusMinus_ft: roundFeet(finding.placed.from.plusMinus_ft),
+  clock: clockFile(finding.clock),
+  grade: finding.grade,
+  tableGrade: finding.tableGrade,
+  judged: finding.placed.entry.judged ?? null,
+  cures: methodsFor(finding.cures),
+  possible: finding.possible,
+  settled: finding.settled,
+});
+
+const actionFile = ({ id, method, from_ft, to_ft, entry_ft, cost, liner, working, pipe }: ActionScope) => ({
+  id,
+  method,
+  from_ft: roundFeet(from_ft),
+  to_ft: roundFeet(to_ft),
+  ...(entry_ft === null ? {} : { entry_ft: roundFeet(entry_ft) }),
+  cost,
+  ...(liner ? { liner: linerFile(liner, working) } : {}),
+  ...(pipe
+    ? {
+        pipe: {
+          material: pipe.material,
+          diameter_in: pipe.diameter_in,
+          laid_ft: roundFeet(pipe.laid.value),
+        },
+      }
+    : {}),
+});
+
+const linerFile = (liner: LinerOrder, working: WorkingTime | undefined) => ({
+  host_ft: roundFeet(liner.host.value),
+  hostPlusMinus_ft: roundFeet(liner.host.plusMinus ?? 0),
+  installed_ft: roundFeet(liner.installed.value),
+  cut_ft: roundFeet(liner.cut.value),
+  bladder_ft: roundFeet(liner.bladder.value),
+  thickness_in: liner.thickness.value,
+  governs: liner.governs,
+  layFlat_in: roundFeet(liner.layFlat.value),
+  resin_gal: roundFeet(liner.resin.value),
+  ...(working
+    ? { potLife_min: roundFeet(working.potLife.value), workingTime_min: roundFeet(working.needed.value) }
+    : {}),
+});
 
 const clockFile = (clock: number | readonly [number, number] | undefined) =>
   clock === undefined ? null : typeof clock === 'number' ? roundFeet(clock) : clock.map(roundFeet);

@@ -61,7 +61,6 @@ export function placeOf(stretch: Interval, extent: Interval): Interval {
 /** Lays one line out in stations, as the runs of one frame saw it: those of the scope, an older look, or the last one. */
 export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'scope'): LineModel {
   const solved = survey(line, frame);
-  const warnings: Warning[] = [...solved.warnings];
   const entries = placeEntries(line, solved);
   const points = line.points.flatMap((point) => {
     const at = solved.point(point.id);
@@ -69,53 +68,14 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
   });
   const end = solved.point(line.end);
   const extent = extentOf(points, entries, end);
-  if (!end) {
-    warnings.push({
-      rule: 'end-not-reached',
-      line: line.id,
-      at_ft: extent.to_ft,
-      message: `nobody reached ${line.end}: the line is known to ${extent.to_ft.toFixed(1)} ft and goes on`,
-    });
-  }
-  for (const { run, wouldTie } of solved.untied) {
-    warnings.push({ rule: 'run-not-tied', line: line.id, message: `run ${run.id}: ${wouldTie}` });
-  }
-  for (const { entry, from_ft } of entries.filter((each) => each.entry.open)) {
-    warnings.push({
-      rule: 'end-not-called',
-      line: line.id,
-      at_ft: from_ft,
-      message: `${entry.id} was called where it starts and not where it ends: call its end, or read it from the video`,
-    });
-  }
   const changes = changesOf(line, solved);
   const pipes = pipeStretches(line, changes, extent);
   const { hidesOver_percent } = rulesInForce(rules);
   const profile = profileOf(line, solved, rules);
   const course = courseOf(line, solved);
-  warnings.push(...course.warnings);
-  warnings.push(...pipes.warnings, ...profile.warnings(extent.from_ft, extent.to_ft));
-
-  const stretches = <T extends { from_ft?: number; to_ft?: number; from?: string; to?: string }>(
-    all: readonly T[] | undefined,
-  ) =>
-    (all ?? []).flatMap((each) => {
-      const inside = clip({ ...each, ...resolveStretch(each, solved, line.end) }, extent);
-      return inside && inside.to_ft > inside.from_ft ? [inside] : [];
-    });
+  const stretches = <T extends HeldStretch>(all: readonly T[] | undefined) =>
+    stretchesOf(all, solved, line.end, extent);
   const owners = stretches(line.owners);
-  if (
-    subtract(
-      [extent],
-      owners.filter(({ owner }) => owner !== 'unknown'),
-    ).length > 0
-  ) {
-    warnings.push({
-      rule: 'owner-unknown',
-      line: line.id,
-      message: 'nobody said whose part some of this line is: it counts as private',
-    });
-  }
   return {
     line,
     survey: solved,
@@ -134,24 +94,85 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
     hidesOver_percent,
     profile,
     course,
-    warnings,
+    warnings: [
+      ...solved.warnings,
+      ...notCalledWarnings(line, solved, entries, extent),
+      ...course.warnings,
+      ...pipes.warnings,
+      ...profile.warnings(extent.from_ft, extent.to_ft),
+      ...ownerWarnings(line, owners, extent),
+    ],
   };
+}
+
+/** Ends that nobody reached or called, and runs that nothing ties. */
+function notCalledWarnings(
+  line: Line,
+  solved: Survey,
+  entries: readonly PlacedEntry[],
+  extent: Interval,
+): Warning[] {
+  const reached = solved.point(line.end) !== undefined;
+  return [
+    ...(reached
+      ? []
+      : [
+          {
+            rule: 'end-not-reached',
+            line: line.id,
+            at_ft: extent.to_ft,
+            message: `nobody reached ${line.end}: the line is known to ${extent.to_ft.toFixed(1)} ft and goes on`,
+          },
+        ]),
+    ...solved.untied.map(({ run, wouldTie }) => ({
+      rule: 'run-not-tied',
+      line: line.id,
+      message: `run ${run.id}: ${wouldTie}`,
+    })),
+    ...entries
+      .filter(({ entry }) => entry.open)
+      .map(({ entry, from_ft }) => ({
+        rule: 'end-not-called',
+        line: line.id,
+        at_ft: from_ft,
+        message: `${entry.id} was called where it starts and not where it ends: call its end, or read it from the video`,
+      })),
+  ];
+}
+
+function ownerWarnings(line: Line, owners: LineModel['owners'], extent: Interval): Warning[] {
+  const known = owners.filter(({ owner }) => owner !== 'unknown');
+  if (subtract([extent], known).length === 0) return [];
+  const message = 'nobody said whose part some of this line is: it counts as private';
+  return [{ rule: 'owner-unknown', line: line.id, message }];
+}
+
+/** A stretch held by feet or by the ids of points and entries. */
+interface HeldStretch {
+  readonly from_ft?: number | undefined;
+  readonly to_ft?: number | undefined;
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+}
+
+/** Stretches where they lie now, inside the line. */
+function stretchesOf<T extends HeldStretch>(
+  all: readonly T[] | undefined,
+  solved: Survey,
+  end: string,
+  extent: Interval,
+): (T & Interval)[] {
+  return (all ?? []).flatMap((each) => {
+    const inside = clip({ ...each, ...resolveStretch(each, solved, end) }, extent);
+    return inside && inside.to_ft > inside.from_ft ? [inside] : [];
+  });
 }
 
 /**
  * Stations of a stretch held by feet or by the ids of points and entries; NaN where the thing has no station. What is
  * held by an end that nobody reached goes on as far as the line does: it is never an error.
  */
-export function resolveStretch(
-  stretch: {
-    from_ft?: number | undefined;
-    to_ft?: number | undefined;
-    from?: string | undefined;
-    to?: string | undefined;
-  },
-  solved: Survey,
-  endId: string,
-): Interval {
+export function resolveStretch(stretch: HeldStretch, solved: Survey, endId: string): Interval {
   const station = (feet: number | undefined, id: string | undefined, end: 'from' | 'to') => {
     if (feet !== undefined) return feet;
     if (id === undefined) return Number.NaN;

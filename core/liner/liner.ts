@@ -1,4 +1,5 @@
 import { plain, type Figure, type Step } from '../figure.js';
+import { tolerance } from '../job/units.js';
 import type { Criterion } from './thickness.js';
 
 /** Lengths a liner is ordered by. All lengths ft unless the name says otherwise. */
@@ -43,7 +44,6 @@ const resinSurplus = 1.1;
 /** What to cut and mix for one liner. Common practice; each length opens into its sum. */
 export function linerOrder(input: LinerInput): LinerOrder {
   const host_ft = Math.abs(input.to_ft - input.from_ft);
-  const plusMinus = Math.max(leastPlusMinus_ft, input.plusMinus_ft);
   const host: Figure = {
     value: host_ft,
     unit: 'ft',
@@ -55,9 +55,8 @@ export function linerOrder(input: LinerInput): LinerOrder {
       },
     ],
   };
-  const installed_ft = input.endsAtMain ? host_ft - shortOfMain_ft : host_ft;
   const installed: Figure = {
-    value: installed_ft,
+    value: input.endsAtMain ? host_ft - shortOfMain_ft : host_ft,
     unit: 'ft',
     steps: [
       ...host.steps,
@@ -66,12 +65,44 @@ export function linerOrder(input: LinerInput): LinerOrder {
         : []),
     ],
   };
-  const { entry } = input;
+  const cut = cutLength(input, installed);
+  return {
+    host,
+    installed,
+    cut,
+    bladder: {
+      value: cut.value,
+      unit: 'ft',
+      steps: [
+        { label: 'As long as the liner is cut', expression: plain(cut.value), source: 'common practice' },
+      ],
+    },
+    layFlat: {
+      value: (Math.PI * input.host_in) / 2,
+      unit: 'in',
+      steps: [{ label: 'Half the way round', expression: `π × ${plain(input.host_in)} ÷ 2` }],
+    },
+    resin: resinFor(input, cut.value),
+    thickness: {
+      value: input.thickness_in,
+      unit: 'in',
+      steps: [
+        ...(input.thicknessSteps ?? []),
+        { label: 'Next made thickness', expression: `${input.thickness_in} in`, source: 'common practice' },
+      ],
+    },
+    governs: input.governs,
+  };
+}
+
+/** Installed length, launch, closing tail and the ± of the old pipe's length, rounded up. */
+function cutLength({ entry, plusMinus_ft }: LinerInput, installed: Figure): Figure {
+  const plusMinus = Math.max(leastPlusMinus_ft, plusMinus_ft);
   const further = entry.by === 'cleanout' ? entry.riser_ft : entry.by === 'manhole' ? entry.depth_ft : 0;
   const launch_ft = launchFromPit_ft + further;
-  const total_ft = installed_ft + launch_ft + closingTail_ft + plusMinus;
-  const cut_ft = Math.ceil((total_ft - 1e-6) / cutStep_ft) * cutStep_ft;
-  const cut: Figure = {
+  const total_ft = installed.value + launch_ft + closingTail_ft + plusMinus;
+  const cut_ft = Math.ceil((total_ft - tolerance.ft) / cutStep_ft) * cutStep_ft;
+  return {
     value: cut_ft,
     unit: 'ft',
     steps: [
@@ -85,47 +116,25 @@ export function linerOrder(input: LinerInput): LinerOrder {
       {
         label: '± of the old pipe’s length',
         expression: `+ ${plain(plusMinus)}`,
-        source: input.plusMinus_ft < leastPlusMinus_ft ? 'never under 0.5' : 'weighted least squares',
+        source: plusMinus_ft < leastPlusMinus_ft ? 'never under 0.5' : 'weighted least squares',
       },
       { label: 'Rounded up', expression: `${plain(total_ft)} → ${plain(cut_ft)}` },
     ],
   };
-  const wall_in = input.thickness_in;
-  const resin_gal =
-    Math.PI * (input.host_in - wall_in) * wall_in * 12 * cut_ft * resinShare * resinSurplus * galPerIn3;
+}
+
+/** Resin for a liner cut at so many feet, gal. */
+function resinFor({ host_in, thickness_in: wall_in }: LinerInput, cut_ft: number): Figure {
+  const gal = Math.PI * (host_in - wall_in) * wall_in * 12 * cut_ft * resinShare * resinSurplus * galPerIn3;
   return {
-    host,
-    installed,
-    cut,
-    bladder: {
-      value: cut_ft,
-      unit: 'ft',
-      steps: [{ label: 'As long as the liner is cut', expression: plain(cut_ft), source: 'common practice' }],
-    },
-    layFlat: {
-      value: (Math.PI * input.host_in) / 2,
-      unit: 'in',
-      steps: [{ label: 'Half the way round', expression: `π × ${plain(input.host_in)} ÷ 2` }],
-    },
-    resin: {
-      value: resin_gal,
-      unit: 'gal',
-      steps: [
-        {
-          label: 'Wall of the liner, wetted',
-          expression: `π × (${plain(input.host_in, 3)} − ${wall_in}) × ${wall_in} × 12 × ${plain(cut_ft)} × ${resinShare} × ${resinSurplus} ÷ 231 = ${plain(resin_gal)}`,
-          source: 'common practice',
-        },
-      ],
-    },
-    thickness: {
-      value: wall_in,
-      unit: 'in',
-      steps: [
-        ...(input.thicknessSteps ?? []),
-        { label: 'Next made thickness', expression: `${wall_in} in`, source: 'common practice' },
-      ],
-    },
-    governs: input.governs,
+    value: gal,
+    unit: 'gal',
+    steps: [
+      {
+        label: 'Wall of the liner, wetted',
+        expression: `π × (${plain(host_in, 3)} − ${wall_in}) × ${wall_in} × 12 × ${plain(cut_ft)} × ${resinShare} × ${resinSurplus} ÷ 231 = ${plain(gal)}`,
+        source: 'common practice',
+      },
+    ],
   };
 }

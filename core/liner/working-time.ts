@@ -25,64 +25,72 @@ export interface WorkingTime {
  */
 export function workingTime(cut_ft: number, rules: Rules, temperature_F: number | undefined): WorkingTime {
   const at_F = temperature_F ?? assumedTemperature_F;
-  const needed_min = rules.setting_min + cut_ft * (rules.wetOut_min_per_ft + rules.insertion_min_per_ft);
+  const { potLife, hotterThan_F } = potLifeAt(at_F, rules);
   const insertion_min = cut_ft * rules.insertion_min_per_ft;
-  const rows = rules.potLife;
+  const needed_min = rules.setting_min + cut_ft * (rules.wetOut_min_per_ft + rules.insertion_min_per_ft);
+  const minutes = (value: number, label: string, expression: string): Figure => ({
+    value,
+    unit: 'min',
+    steps: [{ label, expression, source: 'house rules, common practice' }],
+  });
+  return {
+    potLife,
+    needed: minutes(
+      needed_min,
+      'Set, wet out and put in',
+      `${plain(rules.setting_min)} + ${plain(cut_ft)} × (${plain(rules.wetOut_min_per_ft, 3)} + ${plain(rules.insertion_min_per_ft, 3)}) = ${plain(needed_min, 1)}`,
+    ),
+    insertion: minutes(
+      insertion_min,
+      'Put in',
+      `${plain(cut_ft)} × ${plain(rules.insertion_min_per_ft, 3)} = ${plain(insertion_min, 1)}`,
+    ),
+    temperature_F: at_F,
+    temperatureAssumed: temperature_F === undefined,
+    short: shortOf(potLife.value, needed_min, at_F, hotterThan_F),
+  };
+}
+
+/** The resin's own sheet, straight between its rows; `hotterThan_F` where the day is past its last row. */
+function potLifeAt(
+  at_F: number,
+  { potLife: rows }: Rules,
+): { potLife: Figure; hotterThan_F: number | undefined } {
   const hottest = rows.at(-1);
   const above = rows.findIndex((row) => row.at_F >= at_F);
   const [low, high] = [rows[Math.max(0, above - 1)], rows[above]];
-  const tooHot = above < 0;
-  const potLife_min =
-    tooHot || !low || !high
-      ? (hottest?.min ?? 0)
-      : low === high
-        ? high.min
-        : low.min + ((high.min - low.min) * (at_F - low.at_F)) / (high.at_F - low.at_F);
-  const ratio = needed_min > 0 ? potLife_min / needed_min : Infinity;
-  const short = tooHot
-    ? `${plain(at_F, 0)} °F is hotter than the resin’s sheet tells (${hottest?.at_F ?? 0} °F): cool the resin, or wait`
-    : ratio < leastWorkingRatio
-      ? `the resin can be worked for ${plain(potLife_min, 0)} min at ${plain(at_F, 0)} °F, and wetting out and putting in take ${plain(needed_min, 0)}: under ${leastWorkingRatio} times. Cool the resin, take a slower one, or more hands`
-      : undefined;
+  const known = above >= 0 && low && high ? { low, high } : undefined;
+  const between = known && known.low !== known.high ? known : undefined;
+  const min = between
+    ? between.low.min +
+      ((between.high.min - between.low.min) * (at_F - between.low.at_F)) /
+        (between.high.at_F - between.low.at_F)
+    : (known?.high.min ?? hottest?.min ?? 0);
+  const expression = between
+    ? `between ${between.low.min} min at ${between.low.at_F} °F and ${between.high.min} min at ${between.high.at_F} °F, at ${plain(at_F, 1)} °F: ${plain(min, 1)} min`
+    : `${plain(at_F, 1)} °F → ${plain(min, 1)} min`;
+  const label = 'Workable at the day’s temperature';
   return {
     potLife: {
-      value: potLife_min,
+      value: min,
       unit: 'min',
-      steps: [
-        {
-          label: 'Workable at the day’s temperature',
-          expression:
-            tooHot || !low || !high || low === high
-              ? `${plain(at_F, 1)} °F → ${plain(potLife_min, 1)} min`
-              : `between ${low.min} min at ${low.at_F} °F and ${high.min} min at ${high.at_F} °F, at ${plain(at_F, 1)} °F: ${plain(potLife_min, 1)} min`,
-          source: 'the resin’s sheet, house rules',
-        },
-      ],
+      steps: [{ label, expression, source: 'the resin’s sheet, house rules' }],
     },
-    needed: {
-      value: needed_min,
-      unit: 'min',
-      steps: [
-        {
-          label: 'Set, wet out and put in',
-          expression: `${plain(rules.setting_min)} + ${plain(cut_ft)} × (${plain(rules.wetOut_min_per_ft, 3)} + ${plain(rules.insertion_min_per_ft, 3)}) = ${plain(needed_min, 1)}`,
-          source: 'house rules, common practice',
-        },
-      ],
-    },
-    insertion: {
-      value: insertion_min,
-      unit: 'min',
-      steps: [
-        {
-          label: 'Put in',
-          expression: `${plain(cut_ft)} × ${plain(rules.insertion_min_per_ft, 3)} = ${plain(insertion_min, 1)}`,
-          source: 'house rules, common practice',
-        },
-      ],
-    },
-    temperature_F: at_F,
-    temperatureAssumed: temperature_F === undefined,
-    short,
+    hotterThan_F: known ? undefined : (hottest?.at_F ?? 0),
   };
+}
+
+function shortOf(
+  potLife_min: number,
+  needed_min: number,
+  at_F: number,
+  hotterThan_F: number | undefined,
+): string | undefined {
+  if (hotterThan_F !== undefined) {
+    return `${plain(at_F, 0)} °F is hotter than the resin’s sheet tells (${hotterThan_F} °F): cool the resin, or wait`;
+  }
+  const ratio = needed_min > 0 ? potLife_min / needed_min : Infinity;
+  return ratio < leastWorkingRatio
+    ? `the resin can be worked for ${plain(potLife_min, 0)} min at ${plain(at_F, 0)} °F, and wetting out and putting in take ${plain(needed_min, 0)}: under ${leastWorkingRatio} times. Cool the resin, take a slower one, or more hands`
+    : undefined;
 }

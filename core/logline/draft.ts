@@ -70,12 +70,9 @@ export function applyMeaning(draft: Draft, meaning: Meaning): string | undefined
     case 'material':
       takeMaterial(draft, meaning.material);
       return undefined;
-    case 'lined': {
-      const pipe = draft.pipes.at(-1) ?? {};
-      if (draft.pipes.length === 0) draft.pipes.push(pipe);
-      pipe.lined = true;
+    case 'lined':
+      takeLined(draft);
       return undefined;
-    }
     case 'test':
       draft.kind = 'test';
       draft.fields.what ??= meaning.what;
@@ -106,6 +103,12 @@ export function applyMeaning(draft: Draft, meaning: Meaning): string | undefined
     case 'nothing':
       return undefined;
   }
+}
+
+function takeLined(draft: Draft): void {
+  const pipe = draft.pipes.at(-1) ?? {};
+  if (draft.pipes.length === 0) draft.pipes.push(pipe);
+  pipe.lined = true;
 }
 
 /** "4 in clay" and "4 clay": what was measured just before a material is its bore. */

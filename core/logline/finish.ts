@@ -68,24 +68,31 @@ export function finishDraft(
   else if (draft.endCall === 'end' && kind === 'locate') said.end = 'to';
   else if (draft.endCall === 'start' && (kind === 'finding' || kind === 'hidden')) said.open = true;
   const raw = opened ? closed(opened.entry, said) : base ? corrected(base.entry, said) : fresh(said, context);
-  const parsed = entrySchema.safeParse({ id: 'new', ...raw });
-  if (!parsed.success) {
-    for (const { path, message } of faultsOf(parsed.error, raw)) {
-      fail(
-        message === 'unknown field'
-          ? `“${path}” does not go with ${String(raw.finding ?? raw.kind)}`
-          : `${path}: ${message}`,
-      );
-    }
-    return undefined;
-  }
-  const { id: _, ...entry } = parsed.data;
+  const entry = readEntry(raw, fail);
+  if (!entry) return undefined;
   const replaces = (opened ?? base)?.id;
   return {
     entry,
     ...(replaces === undefined ? {} : { replaces }),
     ...(point && (point.isNew || Object.keys(draft.aboutPoint).length > 0) ? { point: point.point } : {}),
   };
+}
+
+/** The entry by its schema, or what is wrong with it. */
+function readEntry(raw: Record<string, unknown>, fail: Fail): EntryDraft | undefined {
+  const parsed = entrySchema.safeParse({ id: 'new', ...raw });
+  if (parsed.success) {
+    const { id: _, ...entry } = parsed.data;
+    return entry;
+  }
+  for (const { path, message } of faultsOf(parsed.error, raw)) {
+    fail(
+      message === 'unknown field'
+        ? `“${path}” does not go with ${String(raw.finding ?? raw.kind)}`
+        : `${path}: ${message}`,
+    );
+  }
+  return undefined;
 }
 
 const fresh = (said: Record<string, unknown>, context: LogContext): Record<string, unknown> => {

@@ -93,6 +93,16 @@ const pastPattern = new RegExp(
 );
 const andPattern = new RegExp(String.raw`^\s*(?:and|${dash})\s+`, 'i');
 
+/** What a test ran water from: a fixture that the line is known to serve, or the quoted words that follow. Length used. */
+function takeServed(draft: Draft, text: string, { serves }: LogContext): number {
+  const from = /^(?:of|from|in)\s+(?:the\s+)?/i.exec(text);
+  if (!from) return 0;
+  const what = serves?.find((each) => startsWithWord(text.slice(from[0].length), each));
+  if (what) draft.fields.of = what;
+  else draft.expecting = 'of';
+  return from[0].length + (what?.length ?? 0);
+}
+
 /** Reads words that speak of another entry: same as, past, before, between, then, clip, of. Length used, or 0. */
 export function takeReferring(
   draft: Draft,
@@ -141,13 +151,9 @@ export function takeReferring(
     if (of[1]) draft.fields.end = of[1].toLowerCase() === 'start' ? 'from' : 'to';
     return into(of[0].length, 'of');
   }
-  const from = draft.kind === 'test' ? lead(/^(?:of|from|in)\s+(?:the\s+)?/i) : null;
-  if (from) {
-    const rest = text.slice(from[0].length);
-    const what = context.serves?.find((each) => startsWithWord(rest, each));
-    if (what) draft.fields.of = what;
-    else draft.expecting = 'of';
-    return from[0].length + (what?.length ?? 0);
+  if (draft.kind === 'test') {
+    const used = takeServed(draft, text, context);
+    if (used > 0) return used;
   }
   const clip = lead(/^clip\s+(?=#)/i);
   if (clip) {

@@ -117,7 +117,12 @@ function exactly(pieces: readonly Piece[], lengths: readonly number[]): Stick[] 
         if (packed && (!best || packed.longestLeft > best.longestLeft + tolerance_ft)) best = packed;
       }
       if (best) {
-        return best.bins.map(({ size, held }) => stickOf(size, held.flatMap((i) => sorted[i] ?? [])));
+        return best.bins.map(({ size, held }) =>
+          stickOf(
+            size,
+            held.flatMap((i) => sorted[i] ?? []),
+          ),
+        );
       }
     }
   }

@@ -98,7 +98,7 @@ function fillInOrder(
     fits: (mask) => bin[mask] !== 255,
     binsOf: (mask) => {
       const held: number[][] = bins.map(() => []);
-      for (let left = mask; left !== 0; ) {
+      for (let left = mask; left !== 0;) {
         const i = last[left] as number;
         held[bin[left] as number]?.push(i);
         left &= ~(1 << i);

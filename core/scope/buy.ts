@@ -15,7 +15,11 @@ export interface Buy {
   readonly sticks: readonly (Stick & { item: string; material: Material; diameter_in: number })[];
   readonly couplings: readonly BoughtCoupling[];
   /** Where there were too many pieces to prove the plan: what it buys, and the least that any plan would, ft. */
-  readonly notProven: readonly { readonly item: string; readonly bought_ft: number; readonly least_ft: number }[];
+  readonly notProven: readonly {
+    readonly item: string;
+    readonly bought_ft: number;
+    readonly least_ft: number;
+  }[];
 }
 
 type BoughtCoupling = Coupling & { line: string; what: string };

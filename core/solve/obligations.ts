@@ -74,7 +74,9 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
  */
 function crowds(binding: readonly Judged[], rules: Rules): Obligation[] {
   const counted = binding
-    .filter((finding) => finding.grade >= 2 && !isCleaned(finding) && cures(methodRow('spot'), finding, false))
+    .filter(
+      (finding) => finding.grade >= 2 && !isCleaned(finding) && cures(methodRow('spot'), finding, false),
+    )
     .sort((a, b) => a.place.from_ft - b.place.from_ft);
   let reached_ft = -Infinity;
   return counted.flatMap((first, index) => {

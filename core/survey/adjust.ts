@@ -20,6 +20,63 @@ export interface Adjustment {
 
 const directionOf = (run: Run) => (run.direction === 'downstream' ? 1 : -1);
 
+/** One whitened row: its unknowns by column, each with its factor over the row's sd. */
+interface Row {
+  readonly terms: readonly (readonly [number, number])[];
+  readonly right: number;
+}
+
+/** Rows over named unknowns; the datum is 0 and no unknown. */
+function rowsOf(line: Line, runs: readonly Run[], readings: readonly Reading[], tapes: readonly Tape[]) {
+  const datum = pointKey(line.datum);
+  const columns = new Map<string, number>();
+  const columnOf = (name: string) => {
+    const known = columns.get(name) ?? columns.size;
+    columns.set(name, known);
+    return known;
+  };
+  const rows: Row[] = [];
+  const add = (sd: number, right: number, terms: readonly (readonly [string, number])[]) => {
+    rows.push({
+      right: right / sd,
+      terms: terms
+        .filter(([name]) => name !== datum)
+        .map(([name, factor]) => [columnOf(name), factor / sd] as const),
+    });
+  };
+  for (const run of runs) {
+    const prior = counterPrior(line, run);
+    add(scaleSd, 1, [[`scale:${run.id}`, 1]]);
+    add(prior.zeroSd_ft, prior.zero_ft, [[`zero:${run.id}`, 1]]);
+  }
+  for (const { key, run, entry, raw_ft } of readings) {
+    const d = directionOf(run);
+    add(readingSd(entry.pass, entry.about), 0, [
+      [`scale:${run.id}`, raw_ft],
+      [`zero:${run.id}`, -1],
+      [key, -d],
+      [pointKey(run.access), d],
+    ]);
+  }
+  for (const tape of tapes) add(tape.sd_ft, tape.station_ft, [[tape.key, 1]]);
+  return { rows, columns };
+}
+
+/** Solution and covariance of the normal equations; undefined where nothing is unknown. */
+function solveRows(rows: readonly Row[], size: number) {
+  if (size === 0) return undefined;
+  const normal = Matrix.zeros(size, size);
+  const right = Matrix.zeros(size, 1);
+  for (const row of rows) {
+    for (const [i, u] of row.terms) {
+      right.set(i, 0, right.get(i, 0) + u * row.right);
+      for (const [j, v] of row.terms) normal.set(i, j, normal.get(i, j) + u * v);
+    }
+  }
+  const factor = new CholeskyDecomposition(normal);
+  return { values: factor.solve(right), covariances: factor.solve(Matrix.eye(size)) };
+}
+
 /**
  * Weighted least squares over X = X_a + d·(s·r − z): every reading, tape and counter prior one row, all linear
  * in the stations X, scales s and zeros z. Rows are whitened by their standard deviations, so the inverse of the
@@ -32,56 +89,15 @@ export function adjust(
   tapes: readonly Tape[],
 ): Adjustment {
   const datum = pointKey(line.datum);
-  const columns = new Map<string, number>();
-  const columnOf = (name: string) => {
-    const known = columns.get(name);
-    if (known !== undefined) return known;
-    columns.set(name, columns.size);
-    return columns.size - 1;
-  };
-  const rows: { terms: [number, number][]; right: number }[] = [];
-  const addRow = (sd: number, right: number, terms: [string, number][]) => {
-    rows.push({
-      right: right / sd,
-      terms: terms
-        .filter(([name]) => name !== datum)
-        .map(([name, factor]): [number, number] => [columnOf(name), factor / sd]),
-    });
-  };
-  for (const run of runs) {
-    const prior = counterPrior(line, run);
-    addRow(scaleSd, 1, [[`scale:${run.id}`, 1]]);
-    addRow(prior.zeroSd_ft, prior.zero_ft, [[`zero:${run.id}`, 1]]);
-  }
-  for (const { key, run, entry, raw_ft } of readings) {
-    const d = directionOf(run);
-    addRow(readingSd(entry.pass, entry.about), 0, [
-      [`scale:${run.id}`, raw_ft],
-      [`zero:${run.id}`, -1],
-      [key, -d],
-      [pointKey(run.access), d],
-    ]);
-  }
-  for (const tape of tapes) addRow(tape.sd_ft, tape.station_ft, [[tape.key, 1]]);
-
-  const size = columns.size;
-  const normal = Matrix.zeros(size, size);
-  const right = Matrix.zeros(size, 1);
-  for (const row of rows) {
-    for (const [i, u] of row.terms) {
-      right.set(i, 0, right.get(i, 0) + u * row.right);
-      for (const [j, v] of row.terms) normal.set(i, j, normal.get(i, j) + u * v);
-    }
-  }
-  const factor = size === 0 ? undefined : new CholeskyDecomposition(normal);
-  const solution = factor?.solve(right);
-  const covariances = factor?.solve(Matrix.eye(size));
-
+  const { rows, columns } = rowsOf(line, runs, readings, tapes);
+  const solution = solveRows(rows, columns.size);
   const valueOf = (name: string) => {
     if (name === datum) return 0;
     const column = columns.get(name);
     // The elimination leaves dust of some 1e-14; a reading of 81.7 less a riser of 1.7 is 80 exactly.
-    return column === undefined || !solution ? undefined : Math.round(solution.get(column, 0) * 1e9) / 1e9;
+    return column === undefined || !solution
+      ? undefined
+      : Math.round(solution.values.get(column, 0) * 1e9) / 1e9;
   };
   const must = (value: number | undefined) => {
     if (value === undefined) throw new Error('asked for a run or thing outside the adjustment');
@@ -96,7 +112,7 @@ export function adjust(
     covariance(a, b) {
       if (a === datum || b === datum) return 0;
       const [i, j] = [columns.get(a), columns.get(b)];
-      return i === undefined || j === undefined ? 0 : (covariances?.get(i, j) ?? 0);
+      return i === undefined || j === undefined ? 0 : (solution?.covariances.get(i, j) ?? 0);
     },
     zero,
     scale,

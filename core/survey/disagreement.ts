@@ -18,7 +18,7 @@ export interface Disagreement {
   readonly message: string;
 }
 
-interface Settled {
+export interface Settled {
   readonly disagreements: ReadonlyMap<ThingKey, Disagreement>;
   readonly dropped: ReadonlySet<Reading>;
   readonly droppedTapes: ReadonlySet<Tape>;

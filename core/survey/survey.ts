@@ -1,10 +1,11 @@
 import { plain, type Figure, type Step } from '../figure.js';
 import type { Entry, Line, Run } from '../job/schema.js';
+import { tolerance } from '../job/units.js';
 import type { Stage } from '../job/vocabulary.js';
 import type { Warning } from '../warning.js';
 import { adjust, tiedRuns, type Adjustment } from './adjust.js';
 import { counterPrior } from './counter.js';
-import { settleDisagreements, type Disagreement } from './disagreement.js';
+import { settleDisagreements, type Disagreement, type Settled } from './disagreement.js';
 import {
   nameThings,
   pointKey,
@@ -13,6 +14,7 @@ import {
   type Reading,
   type Tape,
   type ThingKey,
+  type ThingNames,
 } from './things.js';
 
 /** Which runs are solved together: those that make the scope, an older look, or the look after the repair. */
@@ -58,101 +60,17 @@ export interface Survey {
 export function survey(line: Line, frame: Frame = 'scope'): Survey {
   const names = nameThings(line);
   const runs = line.runs.filter((run) => frameOf(run.stage) === frame);
-  const warnings: Warning[] = [];
-  const warn = (rule: string, message: string, at_ft?: number) =>
-    warnings.push({ rule, line: line.id, message, ...(at_ft === undefined ? {} : { at_ft }) });
-
-  const all = runs.flatMap((run) => readingsOf(run, names));
-  const tapes = tapesOf(line, runs, names);
-  const inRiser = all.filter((reading) => reading.raw_ft < counterPrior(line, reading.run).zero_ft - 1e-9);
-  const usable = all.filter((reading) => !inRiser.includes(reading));
-
-  const tied = tiedRuns(line, runs, usable, tapes);
-  const tiedReadings = usable.filter((reading) => tied.has(reading.run));
-  const tiedList = runs.filter((run) => tied.has(run));
-  const first = adjust(line, tiedList, tiedReadings, tapes);
-  const settled = settleDisagreements(line, tiedList, tiedReadings, tapes, first);
-  const solved =
-    settled.dropped.size === 0
-      ? first
-      : adjust(
-          line,
-          tiedList,
-          tiedReadings.filter((reading) => !settled.dropped.has(reading)),
-          tapes.filter((tape) => !settled.droppedTapes.has(tape)),
-        );
-
-  const placed = new Map<ThingKey, Placed>();
-  const put = (key: ThingKey, station_ft: number, plusMinus_ft: number) => {
-    const disagreement = settled.disagreements.get(key);
-    placed.set(key, {
-      key,
-      station_ft,
-      plusMinus_ft,
-      readings: tiedReadings
-        .filter((reading) => reading.key === key)
-        .map((reading) => ({
-          reading,
-          place_ft: solved.place(reading),
-          dropped: settled.dropped.has(reading),
-        })),
-      ...(disagreement ? { disagreement } : {}),
-    });
-  };
-  const keys = new Set<ThingKey>([
-    pointKey(line.datum),
-    ...tapes.map((tape) => tape.key),
-    ...tiedReadings.map((reading) => reading.key),
-    ...tiedList.map((run) => pointKey(run.access)),
-  ]);
-  const widened = new Map<ThingKey, number>();
-  for (const key of keys) {
-    const station = solved.station(key);
-    if (station === undefined) continue;
-    const twoSd = 2 * Math.sqrt(Math.max(0, solved.covariance(key, key)));
-    const furthest = settled.dropped.size === 0 ? 0 : furthestDropped(key, station, settled, solved);
-    if (furthest > twoSd) widened.set(key, furthest);
-    put(key, station, Math.max(twoSd, furthest));
-  }
-  for (const reading of inRiser) {
-    const access = placed.get(pointKey(reading.run.access));
-    if (!tied.has(reading.run) || !access || placed.has(reading.key)) continue;
-    warn(
-      'in-riser',
-      `${reading.entry.id} reads ${reading.raw_ft} ft, less than the ${plain(counterPrior(line, reading.run).zero_ft)} ft the counter shows at the level pipe: the head is still in the riser`,
-      access.station_ft,
-    );
-    put(reading.key, access.station_ft, access.plusMinus_ft);
-  }
-  for (const run of tiedList) {
-    const prior = counterPrior(line, run);
-    if (prior.warning) {
-      warn(prior.warning, `Run ${run.id}: ${prior.why}`, placed.get(pointKey(run.access))?.station_ft ?? 0);
-    }
-  }
-
+  const solution = solve(line, runs, names);
+  const { tied, solved, tapes } = solution;
+  const placing = placeThings(line, solution);
+  const { placed, warnings } = placing;
   const entries = new Map<string, { entry: Entry; run: Run }>();
-  for (const run of tiedList) for (const entry of run.entries) entries.set(entry.id, { entry, run });
-  placeByOrder(entries, placed, (id, end) => names.keyOf(id, end), warn, put);
-
-  for (const [key, disagreement] of settled.disagreements) {
-    warn('reading-disagreement', disagreement.message, placed.get(key)?.station_ft);
+  for (const run of runs.filter((each) => tied.has(each)))
+    for (const entry of run.entries) entries.set(entry.id, { entry, run });
+  placeByOrder(entries, placing, (id, end) => names.keyOf(id, end));
+  for (const [key, { message }] of solution.settled.disagreements) {
+    placing.warn('reading-disagreement', message, placed.get(key)?.station_ft);
   }
-
-  const lengthPlusMinus = (a: ThingKey, b: ThingKey) => {
-    if (a === b) return 0;
-    const cov = (p: ThingKey, q: ThingKey) => solved.covariance(p, q);
-    const derived = (key: ThingKey) =>
-      key !== pointKey(line.datum) && solved.station(key) === undefined
-        ? (placed.get(key)?.plusMinus_ft ?? 0)
-        : 0;
-    const variance = Math.max(0, cov(a, a) + cov(b, b) - 2 * cov(a, b));
-    return Math.max(
-      Math.hypot(2 * Math.sqrt(variance), derived(a), derived(b)),
-      widened.get(a) ?? 0,
-      widened.get(b) ?? 0,
-    );
-  };
   return {
     frame,
     placed,
@@ -164,7 +82,7 @@ export function survey(line: Line, frame: Frame = 'scope'): Survey {
       return from && { from, to };
     },
     point: (id) => placed.get(pointKey(id)),
-    lengthPlusMinus,
+    lengthPlusMinus: (a, b) => lengthPlusMinus(line, solution, placing, a, b),
     counter: (run) => (tied.has(run) ? { zero_ft: solved.zero(run), scale: solved.scale(run) } : undefined),
     stationFigure(key) {
       const thing = placed.get(key);
@@ -173,6 +91,132 @@ export function survey(line: Line, frame: Frame = 'scope'): Survey {
     untied: runs.filter((run) => !tied.has(run)).map((run) => ({ run, wouldTie: wouldTie(line, run) })),
     warnings,
   };
+}
+
+/** The readings of a frame and what they came to, twice: with all rows, and without what disagreements dropped. */
+interface Solution {
+  readonly runs: readonly Run[];
+  readonly tied: ReadonlySet<Run>;
+  readonly tapes: readonly Tape[];
+  /** Readings of tied runs; those taken while the head was still in the riser are kept apart. */
+  readonly readings: readonly Reading[];
+  readonly inRiser: readonly Reading[];
+  readonly settled: Settled;
+  readonly solved: Adjustment;
+}
+
+function solve(line: Line, runs: readonly Run[], names: ThingNames): Solution {
+  const all = runs.flatMap((run) => readingsOf(run, names));
+  const tapes = tapesOf(line, runs, names);
+  const isInRiser = ({ raw_ft, run }: Reading) => raw_ft < counterPrior(line, run).zero_ft - tolerance.exact;
+  const usable = all.filter((reading) => !isInRiser(reading));
+  const tied = tiedRuns(line, runs, usable, tapes);
+  const tiedList = runs.filter((run) => tied.has(run));
+  const readings = usable.filter((reading) => tied.has(reading.run));
+  const first = adjust(line, tiedList, readings, tapes);
+  const settled = settleDisagreements(line, tiedList, readings, tapes, first);
+  const kept = readings.filter((reading) => !settled.dropped.has(reading));
+  const keptTapes = tapes.filter((tape) => !settled.droppedTapes.has(tape));
+  return {
+    runs: tiedList,
+    tied,
+    tapes,
+    readings,
+    inRiser: all.filter((reading) => isInRiser(reading) && tied.has(reading.run)),
+    settled,
+    solved: settled.dropped.size === 0 ? first : adjust(line, tiedList, kept, keptTapes),
+  };
+}
+
+/** Things as they are placed one by one, and what a person must know of them. */
+interface Placing {
+  readonly placed: ReadonlyMap<ThingKey, Placed>;
+  /** Things whose ± is that of the furthest reading dropped, ft. */
+  readonly widened: ReadonlyMap<ThingKey, number>;
+  readonly warnings: readonly Warning[];
+  put(key: ThingKey, station_ft: number, plusMinus_ft: number): void;
+  warn(rule: string, message: string, at_ft?: number): void;
+}
+
+function placeThings(line: Line, { readings, inRiser, runs, tapes, settled, solved }: Solution): Placing {
+  const placed = new Map<ThingKey, Placed>();
+  const widened = new Map<ThingKey, number>();
+  const warnings: Warning[] = [];
+  const warn: Placing['warn'] = (rule, message, at_ft) => {
+    warnings.push({ rule, line: line.id, message, ...(at_ft === undefined ? {} : { at_ft }) });
+  };
+  const put: Placing['put'] = (key, station_ft, plusMinus_ft) => {
+    const disagreement = settled.disagreements.get(key);
+    const own = readings
+      .filter((reading) => reading.key === key)
+      .map((reading) => ({
+        reading,
+        place_ft: solved.place(reading),
+        dropped: settled.dropped.has(reading),
+      }));
+    placed.set(key, {
+      key,
+      station_ft,
+      plusMinus_ft,
+      readings: own,
+      ...(disagreement ? { disagreement } : {}),
+    });
+  };
+  const keys = new Set<ThingKey>([
+    pointKey(line.datum),
+    ...tapes.map((tape) => tape.key),
+    ...readings.map((reading) => reading.key),
+    ...runs.map((run) => pointKey(run.access)),
+  ]);
+  for (const key of keys) {
+    const station = solved.station(key);
+    if (station === undefined) continue;
+    const twoSd = 2 * Math.sqrt(Math.max(0, solved.covariance(key, key)));
+    const furthest = settled.dropped.size === 0 ? 0 : furthestDropped(key, station, settled, solved);
+    if (furthest > twoSd) widened.set(key, furthest);
+    put(key, station, Math.max(twoSd, furthest));
+  }
+  for (const reading of inRiser) {
+    const access = placed.get(pointKey(reading.run.access));
+    if (!access || placed.has(reading.key)) continue;
+    warn(
+      'in-riser',
+      `${reading.entry.id} reads ${reading.raw_ft} ft, less than the ${plain(counterPrior(line, reading.run).zero_ft)} ft the counter shows at the level pipe: the head is still in the riser`,
+      access.station_ft,
+    );
+    put(reading.key, access.station_ft, access.plusMinus_ft);
+  }
+  for (const run of runs) {
+    const prior = counterPrior(line, run);
+    if (prior.warning) {
+      warn(prior.warning, `Run ${run.id}: ${prior.why}`, placed.get(pointKey(run.access))?.station_ft ?? 0);
+    }
+  }
+  return { placed, widened, warnings, put, warn };
+}
+
+/** ± of the length between two things: from their covariance, and never less than a widened ± of either. */
+function lengthPlusMinus(
+  line: Line,
+  { solved }: Solution,
+  { placed, widened }: Placing,
+  a: ThingKey,
+  b: ThingKey,
+): number {
+  if (a === b) return 0;
+  const derived = (key: ThingKey) =>
+    key !== pointKey(line.datum) && solved.station(key) === undefined
+      ? (placed.get(key)?.plusMinus_ft ?? 0)
+      : 0;
+  const variance = Math.max(
+    0,
+    solved.covariance(a, a) + solved.covariance(b, b) - 2 * solved.covariance(a, b),
+  );
+  return Math.max(
+    Math.hypot(2 * Math.sqrt(variance), derived(a), derived(b)),
+    widened.get(a) ?? 0,
+    widened.get(b) ?? 0,
+  );
 }
 
 function furthestDropped(
@@ -190,10 +234,8 @@ function furthestDropped(
 /** Entries without a reading: so far past another, or somewhere between two. */
 function placeByOrder(
   entries: ReadonlyMap<string, { entry: Entry; run: Run }>,
-  placed: ReadonlyMap<ThingKey, Placed>,
+  { placed, warn, put }: Placing,
   keyOf: (id: string, end: 'from' | 'to') => ThingKey,
-  warn: (rule: string, message: string, at_ft?: number) => void,
-  put: (key: ThingKey, station_ft: number, plusMinus_ft: number) => void,
 ): void {
   let waiting = [...entries.values()].filter(({ entry }) => entry.reading_ft === undefined);
   for (let moved = true; moved && waiting.length > 0;) {

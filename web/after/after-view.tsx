@@ -1,3 +1,4 @@
+import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { repairState, type Done, type RepairCheck } from '../../core/compare/repair.js';
 import type { Compared } from '../../core/compare/looks.js';
@@ -7,7 +8,7 @@ import type { Moment } from '../../core/upkeep/timeline.js';
 import { useAfter } from '../api/offer';
 import { worker } from '../api/view';
 import { Press } from '../shell/controls';
-import { feet, methodWords, shortDay } from '../shell/format';
+import { feet, shortDay } from '../shell/format';
 import { SidePanel } from '../shell/side-panel';
 import { useJobContext } from '../shell/job-layout';
 import { fileName, save } from '../shell/save';
@@ -158,7 +159,7 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
             key: action.id,
             cells: [
               <>
-                <strong>{methodWords[action.method]}</strong> {feet(action.from_ft)} to {feet(action.to_ft)}
+                <strong>{methodName(action.method)}</strong> {feet(action.from_ft)} to {feet(action.to_ft)}
               </>,
               <DoneMark key="done" done={action.done} why={action.why} />,
               <>

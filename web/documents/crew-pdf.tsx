@@ -1,17 +1,19 @@
+import { methodName } from '../../core/methods/index.js';
 import { Text, View } from '@react-pdf/renderer';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
-import type { JobView, LineView } from '../../core/views/job-view.js';
+import type { JobView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import { shoppingList } from '../../core/views/shopping.js';
 import { cautionsOf } from '../holes/cautions';
 import { dayOrder, holeLetter, type Pit } from '../holes/hole-order';
 import { HolePlan } from '../holes/hole-plan';
 import { HoleSection } from '../holes/hole-section';
-import { day, feet, methodWords } from '../shell/format';
+import { day, feet } from '../shell/format';
 import { Drawn } from './drawn';
 import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** What a page of a hole leaves its drawings, pt. */
 const paperWidth = 524;
@@ -76,7 +78,7 @@ function Day({ line, scope, several }: { line: LineView; scope: LineScope; sever
           key={action.id}
           shares={[2, 2.4, 3]}
           cells={[
-            methodWords[action.method],
+            methodName(action.method),
             `${feet(action.from_ft)} to ${feet(action.to_ft)} ft`,
             action.pipe
               ? `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in ${materialWords(action.pipe.material)}`

@@ -1,8 +1,8 @@
+import { methodRow } from '../../core/methods/index.js';
 import { Image, Text, View } from '@react-pdf/renderer';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
 import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
 import { longDay, feet, money, schoolWords, videoTime } from '../shell/format';
-import { barFill } from '../sheet/scope-bars';
 import { Cells, colours, inFont, Paper, styles } from './paper';
 
 /** The offer on paper. `photos` are pictures by name, as data addresses. */
@@ -60,7 +60,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
                     style={{
                       flexGrow: bar.to_ft - bar.from_ft,
                       flexBasis: 0,
-                      backgroundColor: colours[barFill[bar.method].fill] ?? '#999',
+                      backgroundColor: colours[methodRow(bar.method).drawing.fill] ?? '#999',
                     }}
                   />
                 ))}

@@ -4,11 +4,12 @@ import { sayWhat, sayClock } from '../../core/logline/say.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
 import type { Proof } from '../../core/offer/proof.js';
-import type { JobView, LineView } from '../../core/views/job-view.js';
+import type { JobView } from '../../core/views/job-view.js';
 import { day, feet, verdictWords, videoTime } from '../shell/format';
 import { ProofPart } from './offer-pdf';
 import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** The inspection on paper: what was found where, how sure that is, what was not seen or looked at, and what proves it. */
 export function ReportDocument({

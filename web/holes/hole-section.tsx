@@ -1,11 +1,13 @@
+import { surfaceRow } from '../../core/catalog/surfaces.js';
+import { methodName } from '../../core/methods/index.js';
 import { scaleLinear } from 'd3-scale';
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
-import { feet, methodWords } from '../shell/format';
-import { surfaceFill, utilityFill } from '../sheet/ground-colours';
+import { feet } from '../shell/format';
+import { utilityFill } from '../sheet/ground-colours';
 import { Patterns } from '../sheet/patterns';
 import { depthAt } from '../sheet/sheet-scale';
 import type { Pit } from './hole-order';
+import type { LineView } from '../../core/views/line-view.js';
 
 const ink = 'var(--chakra-colors-ink)';
 const signal = 'var(--chakra-colors-signal)';
@@ -58,7 +60,7 @@ export function HoleSection({ line, scope, pit }: { line: LineView; scope: LineS
           y={top - 7}
           width={Math.max(0, Math.min(width - 10, x(each.to_ft)) - Math.max(left_px, x(each.from_ft)))}
           height={7}
-          fill={`var(--chakra-colors-${surfaceFill[each.kind]})`}
+          fill={`var(--chakra-colors-${surfaceRow(each.kind).fill})`}
         />
       ))}
       {Array.from({ length: Math.floor(depth + 1.3) + 1 }, (_, d) => (
@@ -178,8 +180,8 @@ export function HoleSection({ line, scope, pit }: { line: LineView; scope: LineS
             textAnchor={down ? 'end' : 'start'}
           >
             {down
-              ? `${methodWords[method].toLowerCase()} from here →`
-              : `← ${methodWords[method].toLowerCase()} from here`}
+              ? `${methodName(method).toLowerCase()} from here →`
+              : `← ${methodName(method).toLowerCase()} from here`}
           </text>
         );
       })}

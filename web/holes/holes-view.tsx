@@ -1,3 +1,4 @@
+import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { lineHead } from '../../core/job/edit.js';
@@ -6,7 +7,7 @@ import { bedding_ft } from '../../core/excavation/section.js';
 import { OpenFigure } from '../figure/open-figure';
 import { NumberCell } from '../site/cells';
 import { Press } from '../shell/controls';
-import { feet, methodWords } from '../shell/format';
+import { feet } from '../shell/format';
 import { SaveCrewSheet } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { WorkingOut } from '../shell/working-out';
@@ -157,7 +158,7 @@ function AboutHole({ pit }: { pit: Pit }) {
         {serves
           .map(
             ({ method, from_ft, to_ft }) =>
-              `${methodWords[method].toLowerCase()} ${feet(from_ft)} to ${feet(to_ft)}`,
+              `${methodName(method).toLowerCase()} ${feet(from_ft)} to ${feet(to_ft)}`,
           )
           .join('; ') || 'a cleanout'}
       </Text>

@@ -1,7 +1,7 @@
+import { methodName } from '../../core/methods/index.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { methods, type Method } from '../../core/job/vocabulary.js';
 import { Choice, Field, Label, Press } from '../shell/controls';
-import { methodWords } from '../shell/format';
 import { holdings, type Holding, type Sought } from './find';
 
 const held = Object.keys(holdings) as Holding[];
@@ -35,7 +35,7 @@ export function Finder({ value, onChange }: { value: Sought; onChange: (value: S
             <option value="">any</option>
             {sought.map((method) => (
               <option key={method} value={method}>
-                {methodWords[method]}
+                {methodName(method)}
               </option>
             ))}
           </Choice>

@@ -1,9 +1,10 @@
+import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { jobHead } from '../../core/job/edit.js';
 import type { Figure } from '../../core/figure.js';
 import type { Scope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
-import { feet, methodWords, money } from '../shell/format';
+import { feet, money } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 import { fileName } from '../shell/save';
 import { WorkingOut } from '../shell/working-out';
@@ -96,7 +97,7 @@ export function LengthsView() {
                   liner ? (
                     <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
                       <Cell>
-                        <strong>{methodWords[method]}</strong> {feet(from_ft)} to {feet(to_ft)}
+                        <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
                         <Text color="soft" fontSize="14px">
                           in at {feet(entry_ft ?? from_ft)}, {liner.governs} governs
                         </Text>
@@ -178,7 +179,7 @@ export function LengthsView() {
                   pipe ? (
                     <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
                       <Cell>
-                        <strong>{methodWords[method]}</strong> {feet(from_ft)} to {feet(to_ft)}
+                        <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
                       </Cell>
                       <Cell>
                         {pipe.diameter_in} in {materialWords(pipe.material)}

@@ -3,8 +3,9 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Point, Run } from '../../core/job/schema.js';
 import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.js';
 import { sayWhat } from '../../core/logline/say.js';
-import type { LineView, RowView } from '../../core/views/job-view.js';
 import { frameOf } from '../../core/survey/survey.js';
+import type { LineView } from '../../core/views/line-view.js';
+import type { RowView } from '../../core/views/log-rows.js';
 
 /** Readings of one thing on two passes lie about this close; what is further off is not offered as the same, ft. */
 const nearby_ft = 4;

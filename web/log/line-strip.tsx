@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
-import type { LineView } from '../../core/views/job-view.js';
 import { useWidth } from '../sheet/use-width';
 import { counterOf } from './entries';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** The line at a glance: each entry lands here as it is written. */
 export function LineStrip({

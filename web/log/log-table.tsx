@@ -5,13 +5,13 @@ import type { Edit } from '../../core/job/edit.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayClock, sayWhat } from '../../core/logline/say.js';
-import type { ReadingView, RowView } from '../../core/views/job-view.js';
 import type { Change } from '../api/jobs';
 import { OpenFigure } from '../figure/open-figure';
 import { Cap, Press } from '../shell/controls';
 import { feet, videoTime } from '../shell/format';
 import { Cell as TableCell, Head as TableHead } from '../shell/table';
 import { AddPhoto, PhotoThumbs } from './photos';
+import type { ReadingView, RowView } from '../../core/views/log-rows.js';
 
 const Head = chakra(TableHead, { base: { px: '3' } });
 const Cell = chakra(TableCell, { base: { py: '2.5', px: '3' } });

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { LogPart } from '../../core/logline/parse.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { counterOf } from './entries';
+import type { LineView } from '../../core/views/line-view.js';
 
 interface PreviewProps {
   readonly parts: readonly LogPart[];

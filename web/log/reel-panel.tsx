@@ -1,9 +1,9 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import type { LineView } from '../../core/views/job-view.js';
 import { Choice, Label, Press } from '../shell/controls';
 import { counterOf } from './entries';
 import { tellReel, type ReelState } from './reel';
 import { ReelPicture } from './reel-picture';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** One step of the cable, ft; held with Shift it goes faster. */
 export const step_ft = 0.2;

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import type { Line, Run } from '../../core/job/schema.js';
 import { runHead, lineHead } from '../../core/job/edit.js';
 import { sayClock } from '../../core/logline/say.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
+import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
   readonly line: Line;

@@ -6,13 +6,13 @@ import { parseLogLine } from '../../core/logline/parse.js';
 import { printLogLine } from '../../core/logline/print.js';
 import { sayWhat } from '../../core/logline/say.js';
 import { completion } from '../../core/logline/words.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { asError, deviceName } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Cap, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
 import { contextOf, editsOf, twinOf } from './entries';
 import { Preview } from './preview';
+import type { LineView } from '../../core/views/line-view.js';
 
 const Input = chakra('input', {
   base: {

@@ -1,10 +1,10 @@
+import { methodName, methodRow } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
 import { sayRange } from '../../core/offer/say-unseen.js';
-import { feet, methodWords, money, schoolWords } from '../shell/format';
-import { barFill } from '../sheet/scope-bars';
+import { feet, money, schoolWords } from '../shell/format';
 
 /** What each way is asked, from top to bottom. */
 const questions = [
@@ -227,7 +227,7 @@ function Bars({ way, offer }: { way: OfferWay; offer: Offer }) {
         const says = bars
           .map(
             ({ method, from_ft, to_ft }) =>
-              `${methodWords[method].toLowerCase()} ${feet(from_ft)} to ${feet(to_ft)}`,
+              `${methodName(method).toLowerCase()} ${feet(from_ft)} to ${feet(to_ft)}`,
           )
           .join(', ');
         return (
@@ -236,7 +236,7 @@ function Bars({ way, offer }: { way: OfferWay; offer: Offer }) {
               <Box
                 key={i}
                 width={`${(100 * (bar.to_ft - bar.from_ft)) / length}%`}
-                bg={barFill[bar.method].fill}
+                bg={methodRow(bar.method).drawing.fill}
                 borderRight={i < bars.length - 1 ? '1px solid' : undefined}
                 borderColor="paper"
               />

@@ -3,7 +3,6 @@ import { useGesture } from '@use-gesture/react';
 import type { RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import { Axis } from './axis';
 import { GroundLane } from './ground-lane';
@@ -17,6 +16,7 @@ import { gutter_px, lanes, sheetHeight, type SheetScale } from './sheet-scale';
 import type { SheetWindow } from './use-window';
 import { WallLane } from './wall-lane';
 import { WaysLane } from './ways-lane';
+import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
   readonly ref: RefObject<SVGSVGElement | null>;

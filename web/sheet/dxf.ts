@@ -1,9 +1,10 @@
+import { methodName } from '../../core/methods/index.js';
 import { Colors, DxfWriter, point3d, Units, type DxfLayer } from '@tarikjabiri/dxf';
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
-import { feet, methodWords } from '../shell/format';
+import { feet } from '../shell/format';
 import { depthAt } from './sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 const letters_ft = 0.5;
 
@@ -84,7 +85,7 @@ export function dxfText(line: LineView, scope: LineScope): string {
     write(
       action.from_ft,
       -2.4,
-      `${methodWords[action.method]} ${feet(action.from_ft)} to ${feet(action.to_ft)}${action.liner ? `, cut ${feet(action.liner.cut.value)}` : ''}`,
+      `${methodName(action.method)} ${feet(action.from_ft)} to ${feet(action.to_ft)}${action.liner ? `, cut ${feet(action.liner.cut.value)}` : ''}`,
     );
   }
   for (const { station_ft, depth_ft, utility } of line.crossings) {

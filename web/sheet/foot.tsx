@@ -1,10 +1,10 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { Job, Line } from '../../core/job/schema.js';
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import type { Change } from '../api/jobs';
 import { TypedLine } from '../log/typed-line';
 import { money } from '../shell/format';
+import type { LineView } from '../../core/views/line-view.js';
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 

@@ -1,13 +1,12 @@
+import { methodName, methodRow } from '../../core/methods/index.js';
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
-import type { FindingView } from '../../core/views/job-view.js';
 import { methods } from '../../core/job/vocabulary.js';
-import { methodWords } from '../shell/format';
 import { Press } from '../shell/controls';
-import { barFill } from './scope-bars';
 import { lanes, type SheetScale } from './sheet-scale';
-import { Drawn } from './wall-lane';
+import { DrawnFinding } from './drawn-finding';
+import type { FindingView } from '../../core/views/line-view.js';
 
 const sample_px = 64;
 /** A stretch of one foot to 32 px, enough to show what a finding looks like. */
@@ -62,7 +61,7 @@ export function Legend({ onClose }: { onClose: () => void }) {
               aria-hidden
               style={{ background: 'var(--chakra-colors-paper)', flexShrink: 0 }}
             >
-              <Drawn finding={sampleOf(kind)} scale={scale} />
+              <DrawnFinding finding={sampleOf(kind)} scale={scale} />
             </svg>
             <Text>{findingName(kind)}</Text>
           </Flex>
@@ -90,8 +89,8 @@ export function Legend({ onClose }: { onClose: () => void }) {
         ))}
         {methods.map((method) => (
           <Flex key={method} align="center" gap="3">
-            <Box width={`${sample_px}px`} height="24px" bg={barFill[method].fill} flexShrink={0} />
-            <Text>{methodWords[method]}</Text>
+            <Box width={`${sample_px}px`} height="24px" bg={methodRow(method).drawing.fill} flexShrink={0} />
+            <Text>{methodName(method)}</Text>
           </Flex>
         ))}
       </Grid>

@@ -1,6 +1,6 @@
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { save } from '../shell/save';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** Properties that a drawing takes from the page, and must carry with it when it leaves the page. */
 const carried = [

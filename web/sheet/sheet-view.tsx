@@ -5,6 +5,7 @@ import { rulesInForce } from '../../core/job/rules-schema.js';
 import type { Pin } from '../../core/job/schema.js';
 import type { Method, School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
+import { workOf } from '../../core/methods/index.js';
 import {
   withEndMoved,
   withJoined,
@@ -182,7 +183,7 @@ function Sheet({
   };
   const split = () => {
     if (!selected?.action) return;
-    if (!['line', 'short-line', 'burst'].includes(selected.method)) {
+    if (workOf(selected.method).kind === 'dig') {
       setCannot('Two digs that touch are one: choose what is done between them instead.');
       return;
     }

@@ -1,4 +1,4 @@
-import type { LineView } from '../../core/views/job-view.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** A thing of the line holds an end that comes this near, ft. */
 const hold_ft = 0.6;

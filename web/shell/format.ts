@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import type { Method, School } from '../../core/job/vocabulary.js';
+import type { School } from '../../core/job/vocabulary.js';
 
 /** Whole money for the eye, cents kept where they matter. */
 export const money = (amount: number, currency: string, digits = 0): string =>
@@ -22,18 +22,6 @@ export const dayAndTime = (iso: string): string => format(parseISO(iso), 'd MMM 
 
 export const videoTime = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
-
-/** What a method is called on a bar and in a heading. */
-export const methodWords: Record<Method, string> = {
-  leave: 'Keep',
-  clean: 'Clean',
-  spot: 'Spot dig',
-  line: 'Line',
-  'short-line': 'Short liner',
-  'open-cut': 'Replace',
-  burst: 'Burst',
-  regrade: 'Regrade',
-};
 
 export const schoolWords: Record<School, { name: string; means: string }> = {
   maintain: { name: 'Keep it clean', means: 'dig only what has failed' },

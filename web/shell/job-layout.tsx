@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { History } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation, useOutletContext, useParams } from 'react-router';
-import type { JobView, LineView } from '../../core/views/job-view.js';
+import type { JobView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import type { Job, Line } from '../../core/job/schema.js';
 import { underFirm, type Firm } from '../../core/job/firm.js';
@@ -17,6 +17,7 @@ import { Header } from './header';
 import { NotFound } from './not-found';
 import { OutboxBanner } from './outbox-banner';
 import { Faults } from './trouble';
+import type { LineView } from '../../core/views/line-view.js';
 
 export interface JobContext {
   readonly id: string;

@@ -1,7 +1,7 @@
 import { freeId } from '../../core/job/free-id.js';
 import type { LineHead } from '../../core/job/schema.js';
 import type { HeldStretch } from '../../core/line/edit-stretches.js';
-import type { LineView } from '../../core/views/job-view.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** The lists of a line that the strip and its tables show. */
 export const listNames = [

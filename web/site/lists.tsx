@@ -2,13 +2,13 @@ import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import type { LineHead, Point } from '../../core/job/schema.js';
 import { ownerKinds, pointKinds, surfaceKinds } from '../../core/job/vocabulary.js';
 import { moveEnd, type HeldStretch } from '../../core/line/edit-stretches.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { feet } from '../shell/format';
 import { Label } from '../shell/controls';
 import { ChoiceCell, EndCell, NumberCell, TextCell } from './cells';
 import { resolver, type Chosen, type ListName } from './ground';
 import { ListTable, type Column } from './list-table';
 import { Marks } from './marks';
+import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
   readonly list: ListName;

@@ -1,9 +1,9 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import type { LineHead } from '../../core/job/schema.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { AddPress } from '../shell/add-press';
 import { ChoiceCell, NumberCell, TextCell } from './cells';
 import { ListTable } from './list-table';
+import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
   readonly head: LineHead;

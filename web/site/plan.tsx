@@ -1,9 +1,9 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { GroundPlace } from '../../core/line/course.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { standLabels } from '../sheet/labels';
 import { useWidth } from '../sheet/use-width';
+import type { LineView } from '../../core/views/line-view.js';
 
 const height_px = 250;
 const rim_px = 48;

@@ -1,17 +1,18 @@
+import { surfaceRow } from '../../core/catalog/surfaces.js';
 import { Box, chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import type { LineHead } from '../../core/job/schema.js';
 import { moveEdge, snapEnd, type End, type HeldStretch } from '../../core/line/edit-stretches.js';
 import { straightBetween } from '../../core/line/profile.js';
-import type { LineView } from '../../core/views/job-view.js';
-import { surfaceFill, utilityFill } from '../sheet/ground-colours';
+import { utilityFill } from '../sheet/ground-colours';
 import { standLabels, textWidth } from '../sheet/labels';
 import { Patterns } from '../sheet/patterns';
 import { useWidth } from '../sheet/use-width';
 import { feet } from '../shell/format';
 import { resolver, type Chosen, type ListName } from './ground';
 import { Handle } from './handle';
+import type { LineView } from '../../core/views/line-view.js';
 
 const least_px = 620;
 const left_px = 74;
@@ -227,7 +228,7 @@ export function Strip({ head: said, view, chosen, onChoose, cursor_ft, onCursor,
           'surfaces',
           rows.surface,
           36,
-          (index) => `var(--chakra-colors-${surfaceFill[head.surfaces?.[index]?.kind ?? 'lawn']})`,
+          (index) => `var(--chakra-colors-${surfaceRow(head.surfaces?.[index]?.kind ?? 'lawn').fill})`,
           (index) => head.surfaces?.[index]?.kind ?? '',
         )}
         {bands(

@@ -1,7 +1,7 @@
+import { methodRow } from '../../core/methods/index.js';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Scope } from '../../core/scope/scope.js';
 import { money, schoolWords } from '../shell/format';
-import { barFill } from './scope-bars';
 import { useRoving } from './use-roving';
 import { gutter_px, lanes, margin_px, type SheetScale } from './sheet-scale';
 
@@ -83,7 +83,7 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
                 y={y + 9}
                 width={Math.max(1, short(bar.to_ft) - short(bar.from_ft) - 0.6)}
                 height={12}
-                fill={`var(--chakra-colors-${barFill[bar.method].fill})`}
+                fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
               />
             ))}
             <text

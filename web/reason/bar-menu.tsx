@@ -1,7 +1,8 @@
+import { methodName } from '../../core/methods/index.js';
 import { chakra, Menu, Portal } from '@chakra-ui/react';
 import type { Method } from '../../core/job/vocabulary.js';
 import { Cap } from '../shell/controls';
-import { feet, methodWords } from '../shell/format';
+import { feet } from '../shell/format';
 import { otherMethods } from './method-keys';
 import type { ScopeBar } from './scope-bars';
 
@@ -76,7 +77,7 @@ export default function BarMenu({
       <Portal>
         <Menu.Positioner>
           <Menu.Content
-            aria-label={`Instead of ${methodWords[bar.method].toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}
+            aria-label={`Instead of ${methodName(bar.method).toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}
             bg="sheet"
             border="1.5px solid"
             borderColor="ink"

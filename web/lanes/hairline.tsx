@@ -1,9 +1,9 @@
 import { findingName } from '../../core/findings/kinds.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { feet } from '../shell/format';
 import { textWidth } from './labels';
 import { depthAt, lanes, margin_px, plusMinusAt, type SheetScale } from './sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** One line through every lane: station, ±, depth and what is there. */
 export function Hairline({

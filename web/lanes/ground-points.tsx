@@ -1,5 +1,5 @@
-import type { PointView } from '../../core/views/job-view.js';
 import { feet } from '../shell/format';
+import type { PointView } from '../../core/views/line-view.js';
 
 const ink = 'var(--chakra-colors-ink)';
 

@@ -1,8 +1,8 @@
 import type { Interval } from '../../core/line/intervals.js';
-import type { LineView } from '../../core/views/job-view.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { standLabels } from './labels';
 import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from './sheet-scale';
+import type { LineView } from '../../core/views/line-view.js';
 
 const { top, height } = lanes.judged;
 const base = top + height - 20;

@@ -1,7 +1,7 @@
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { groundScale } from './ground-lane';
 import { gutter_px, lanes, margin_px, sheetHeight } from './sheet-scale';
+import type { LineView } from '../../core/views/line-view.js';
 
 const soft = { fill: 'var(--chakra-colors-soft)' };
 

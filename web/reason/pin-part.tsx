@@ -1,8 +1,9 @@
+import { methodName } from '../../core/methods/index.js';
 import { Flex, Text } from '@chakra-ui/react';
 import type { Method } from '../../core/job/vocabulary.js';
 import { pinsOn, type PlacedPin } from '../../core/views/pin-edits.js';
 import { Press } from '../shell/controls';
-import { feet, methodWords } from '../shell/format';
+import { feet } from '../shell/format';
 import { otherMethods } from './method-keys';
 import { Part } from './part';
 import type { ScopeBar } from './scope-bars';
@@ -91,6 +92,6 @@ function pinWords({ pin, from_ft, to_ft }: PlacedPin): string {
   if (pin.split) return `Split at ${feet(from_ft)} ft`;
   const where = `${feet(from_ft)} to ${feet(to_ft)} ft`;
   return pin.method === undefined
-    ? `Never ${(pin.never ?? []).map((method) => methodWords[method].toLowerCase()).join(', ')}, ${where}`
-    : `${methodWords[pin.method]}, ${where}`;
+    ? `Never ${(pin.never ?? []).map((method) => methodName(method).toLowerCase()).join(', ')}, ${where}`
+    : `${methodName(pin.method)}, ${where}`;
 }

@@ -1,21 +1,22 @@
+import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import type { Figure } from '../../core/figure.js';
 import type { Line } from '../../core/job/schema.js';
 import { gradeWords, type Method } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/logline/say.js';
-import type { FindingView, LineView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import { PhotoThumbs } from '../log/photos';
 import type { OwnRule } from '../rules/own-rules';
 import { OpenFigure, Working } from '../figure/open-figure';
 import { Press } from '../shell/controls';
-import { feet, methodWords, money, videoTime } from '../shell/format';
+import { feet, money, videoTime } from '../shell/format';
 import { FlipPart } from './flip-part';
 import { Part } from './part';
 import type { ScopeBar } from './scope-bars';
 import type { Rejection } from '../../core/explain/refusals.js';
 import { materialWords } from '../../core/catalog/materials.js';
+import type { FindingView, LineView } from '../../core/views/line-view.js';
 
 interface Props {
   readonly bar: ScopeBar | undefined;
@@ -81,7 +82,7 @@ export function ReasonPanel({
   return (
     <Box fontSize="14.5px">
       <Heading as="h1" fontSize="27px" lineHeight="1.15" letterSpacing="-0.02em">
-        {methodWords[bar.method]}{' '}
+        {methodName(bar.method)}{' '}
         <chakra.span fontSize="16px" color="soft" fontWeight={600} letterSpacing="0">
           {feet(bar.from_ft)} to {feet(bar.to_ft)} ft
         </chakra.span>
@@ -108,7 +109,7 @@ export function ReasonPanel({
           {grouped(refused).map(({ methods, why, lift }) => (
             <Flex key={why} gap="3" mb="1.5">
               <Text fontWeight={700} width="84px" flexShrink={0}>
-                {methods.map((method) => methodWords[method]).join(', ')}
+                {methods.map((method) => methodName(method)).join(', ')}
               </Text>
               <Box>
                 <Text>{why}</Text>
@@ -125,7 +126,7 @@ export function ReasonPanel({
       <Part title="Next best">
         {runnerUp ? (
           <Text>
-            <strong>{methodWords[runnerUp.method]}</strong>,{' '}
+            <strong>{methodName(runnerUp.method)}</strong>,{' '}
             {runnerUp.costsMore === 0
               ? 'at the same cost'
               : `${money(runnerUp.costsMore, scope.prices.currency)} more over ten years`}
@@ -184,7 +185,7 @@ export function ReasonPanel({
         </Part>
       ))}
       {bar.action?.working?.short && <Caution>{upperFirst(bar.action.working.short)}.</Caution>}
-      {(bar.method === 'line' || bar.method === 'short-line') && (
+      {bar.action?.liner && (
         <Caution>
           Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.
         </Caution>

@@ -1,15 +1,16 @@
+import { surfaceRow } from '../../core/catalog/surfaces.js';
 import { scaleLinear } from 'd3-scale';
 import { line as pathLine } from 'd3-shape';
 import { subtract } from '../../core/line/intervals.js';
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
-import { surfaceFill, utilityFill } from './ground-colours';
+import { utilityFill } from './ground-colours';
 import { PointMark, pointWords } from './ground-points';
 import { standLabels, textWidth } from './labels';
 import { useRoving } from './use-roving';
 import { depthAt, lanes, margin_px, gutter_px, seenMiddle, type SheetScale } from './sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 const { top, height } = lanes.ground;
 const surfaceTop = top + 22;
@@ -147,7 +148,7 @@ export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: P
           y={surfaceTop}
           width={Math.max(0, x(each.to_ft) - x(each.from_ft))}
           height={8}
-          fill={each.assumed ? 'url(#unseen)' : `var(--chakra-colors-${surfaceFill[each.kind]})`}
+          fill={each.assumed ? 'url(#unseen)' : `var(--chakra-colors-${surfaceRow(each.kind).fill})`}
           stroke="var(--chakra-colors-paper)"
           strokeWidth={0.5}
         >

@@ -2,18 +2,6 @@ import type { Method } from '../../core/job/vocabulary.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
 
-/** Fill and ink of a bar by what is done: kept pipe is pale, what is dug is the signal colour. */
-export const barFill: Record<Method, { fill: string; ink: string }> = {
-  leave: { fill: 'keep', ink: 'ink' },
-  clean: { fill: 'water', ink: 'sheet' },
-  spot: { fill: 'signal', ink: 'on-signal' },
-  'open-cut': { fill: 'signal', ink: 'on-signal' },
-  regrade: { fill: 'signal', ink: 'on-signal' },
-  burst: { fill: 'signal', ink: 'on-signal' },
-  line: { fill: 'liner', ink: 'on-liner' },
-  'short-line': { fill: 'liner', ink: 'on-liner' },
-};
-
 /** A bar of the scope: a whole action, or a stretch that is kept or cleaned. */
 export interface ScopeBar {
   readonly key: string;

@@ -1,9 +1,10 @@
+import { methodRow } from '../../core/methods/index.js';
 import { useDrag } from '@use-gesture/react';
 import { chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { Interval } from '../../core/line/intervals.js';
 import { feet } from '../shell/format';
-import { barFill, type ScopeBar } from './scope-bars';
+import { type ScopeBar } from './scope-bars';
 import type { SheetWindow } from './use-window';
 
 const width_px = 260;
@@ -48,7 +49,7 @@ export function Minimap({
           y={10}
           width={Math.max(1, x(bar.to_ft) - x(bar.from_ft) - 0.5)}
           height={10}
-          fill={`var(--chakra-colors-${barFill[bar.method].fill})`}
+          fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
         />
       ))}
       <g

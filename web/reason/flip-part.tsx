@@ -1,8 +1,8 @@
+import { methodName } from '../../core/methods/index.js';
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useBreakEvens } from '../api/view';
 import { Press } from '../shell/controls';
-import { methodWords } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';
 import type { ScopeBar } from './scope-bars';
@@ -43,7 +43,7 @@ export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
       )}
       {found.data?.map((each) => (
         <Text key={`${each.group} ${each.factor > 1}`}>
-          {groupWords[each.group]} <strong>{share(each)}</strong>: {methodWords[each.becomes]}
+          {groupWords[each.group]} <strong>{share(each)}</strong>: {methodName(each.becomes)}
         </Text>
       ))}
     </Part>

@@ -1,3 +1,4 @@
+import { methodName } from '../../core/methods/index.js';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import {
   Chart,
@@ -10,11 +11,11 @@ import {
   type ChartConfiguration,
 } from 'chart.js';
 import { useEffect, useRef } from 'react';
-import type { LineView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
-import { feet, methodWords } from '../shell/format';
+import { feet } from '../shell/format';
 import { gutter_px, margin_px, type SheetScale } from './sheet-scale';
+import type { LineView } from '../../core/views/line-view.js';
 
 Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
 Chart.defaults.font.size = 13;
@@ -142,7 +143,7 @@ export default function GradeStrip({
         {flows.map(({ id, method, from_ft: a, to_ft: b, capacity }) =>
           capacity ? (
             <Text key={id}>
-              {methodWords[method]} {feet(a)} to {feet(b)} ft carries full{' '}
+              {methodName(method)} {feet(a)} to {feet(b)} ft carries full{' '}
               <OpenFigure figure={capacity.before} label="Carries full, now">
                 {capacity.before.value.toFixed(0)}
               </OpenFigure>{' '}

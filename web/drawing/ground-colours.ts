@@ -1,20 +1,3 @@
-import type { SurfaceKind } from '../../core/job/vocabulary.js';
-
-/** Theme token of what lies on top. */
-export const surfaceFill: Record<SurfaceKind, string> = {
-  lawn: 'grass',
-  planting: 'planting',
-  gravel: 'stone',
-  concrete: 'paving',
-  asphalt: 'road',
-  pavers: 'paving',
-  tile: 'paving',
-  sidewalk: 'paving',
-  street: 'road',
-  building: 'ink',
-  'crawl-space': 'keep',
-};
-
 /** Public marking convention for what crosses. */
 export const utilityFill = (utility: string): string => {
   const words: [RegExp, string][] = [

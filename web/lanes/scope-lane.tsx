@@ -1,8 +1,9 @@
+import { methodName, methodRow } from '../../core/methods/index.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
-import { feet, methodWords } from '../shell/format';
+import { feet } from '../shell/format';
 import { Handle } from '../site/handle';
 import { textWidth } from './labels';
-import { barDetail, barFill, type ScopeBar } from './scope-bars';
+import { barDetail, type ScopeBar } from './scope-bars';
 import { gutter_px, lanes, type SheetScale } from './sheet-scale';
 import { useRoving } from './use-roving';
 
@@ -93,7 +94,7 @@ export function ScopeLane({
               key={end}
               x={x(station)}
               y={top + height / 2}
-              label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${methodWords[selected.method].toLowerCase()}`}
+              label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${methodName(selected.method).toLowerCase()}`}
               value={station}
               onSelect={() => undefined}
               onMove={(dx, _dy, last) => {
@@ -144,8 +145,8 @@ function Bar({
   // Words stand in what can be seen of the bar.
   const inset = Math.max(0, gutter_px - left) + ((chosen && bar.action) || covered ? 6 : 0);
   const room = width - inset - (chosen && bar.action ? 6 : 0) - (pinned ? 16 : 0);
-  const { fill, ink } = barFill[bar.method];
-  const name = methodWords[bar.method];
+  const { fill, ink } = methodRow(bar.method).drawing;
+  const name = methodName(bar.method);
   const detail = barDetail(bar);
   const roomy = textWidth(name, 16) + 14 < room;
   const says = `${name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${detail}${pinned ? ', pinned' : ''}`;

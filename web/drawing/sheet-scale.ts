@@ -1,7 +1,7 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import type { LineView } from '../../core/views/job-view.js';
 import { straightBetween } from '../../core/line/profile.js';
 import { clip, type Interval } from '../../core/line/intervals.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 /** Where every lane lies, px from the top of the sheet. */
 export const lanes = {

@@ -1,0 +1,117 @@
+import { gradeWords } from '../../core/job/vocabulary.js';
+import { sayWhat } from '../../core/logline/say.js';
+import { feet } from '../shell/format';
+import { DrawnFinding, spans, yOf } from './drawn-finding';
+import { lanes, type SheetScale } from './sheet-scale';
+import { useRoving } from './use-roving';
+import type { FindingView, LineView } from '../../core/views/line-view.js';
+
+const { top, height } = lanes.wall;
+const ink = 'var(--chakra-colors-ink)';
+const water = 'var(--chakra-colors-water)';
+
+interface Props {
+  readonly line: LineView;
+  readonly scale: SheetScale;
+  readonly selected: string | undefined;
+  readonly onSelect: (findingId: string) => void;
+}
+
+/** The pipe wall unrolled: each finding drawn as the thing it is, where it lies and as long as it is. */
+export function WallLane({ line, scale, selected, onSelect }: Props) {
+  const { x } = scale;
+  const [left, right] = [x(line.from_ft), x(line.to_ft)];
+  const findings = line.findings.filter(({ kind }) => kind !== 'main-backed-up');
+  const roving = useRoving('finding', findings.length);
+  return (
+    <g aria-label="Wall">
+      <rect x={left} y={top} width={right - left} height={height} fill="var(--chakra-colors-sheet)" />
+      {[3, 9].map((clock) => (
+        <line
+          key={clock}
+          x1={left}
+          x2={right}
+          y1={yOf(clock)}
+          y2={yOf(clock)}
+          stroke="var(--chakra-colors-rule)"
+        />
+      ))}
+      {line.joints.map((at) => (
+        <line key={at} x1={x(at)} x2={x(at)} y1={top} y2={top + height} stroke="var(--chakra-colors-rule)" />
+      ))}
+      <line x1={left} x2={right} y1={yOf(6)} y2={yOf(6)} stroke={water} strokeWidth={1.2} opacity={0.7} />
+      {line.pipes.slice(1).map((pipe) => (
+        <line
+          key={pipe.from_ft}
+          x1={x(pipe.from_ft)}
+          x2={x(pipe.from_ft)}
+          y1={top}
+          y2={top + height}
+          stroke={ink}
+          strokeWidth={1.3}
+        />
+      ))}
+      {line.unseen.map((each) => (
+        <g key={`u${each.from_ft}`}>
+          <rect
+            x={x(each.from_ft)}
+            y={top}
+            width={x(each.to_ft) - x(each.from_ft)}
+            height={height}
+            fill="var(--chakra-colors-keep)"
+          />
+          <rect
+            x={x(each.from_ft)}
+            y={top}
+            width={x(each.to_ft) - x(each.from_ft)}
+            height={height}
+            fill="url(#unseen)"
+          />
+          <title>{`Not seen, ${feet(each.from_ft)} to ${feet(each.to_ft)} ft`}</title>
+        </g>
+      ))}
+      <rect
+        x={left}
+        y={top}
+        width={right - left}
+        height={height}
+        fill="none"
+        stroke={ink}
+        strokeWidth={1.5}
+      />
+      <g role="list" aria-label="Findings" {...roving.row}>
+        {findings.map((finding, index) => (
+          <g key={finding.id} role="listitem">
+            <g
+              role="button"
+              {...roving.item(index)}
+              aria-label={`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}
+              opacity={finding.settled ? 0.5 : 1}
+              style={{ cursor: 'pointer' }}
+              onClick={() => {
+                onSelect(finding.id);
+              }}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter' || event.key === ' ') onSelect(finding.id);
+              }}
+            >
+              <title>{`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}</title>
+              <rect
+                x={x(finding.place.from_ft) - 4}
+                y={top}
+                width={x(finding.place.to_ft) - x(finding.place.from_ft) + 8}
+                height={height}
+                fill="transparent"
+                stroke={selected === finding.id ? 'var(--chakra-colors-signal)' : 'none'}
+                strokeWidth={2}
+              />
+              <g strokeDasharray={finding.possible ? '3 3' : undefined}>
+                <DrawnFinding finding={finding} scale={scale} />
+              </g>
+            </g>
+          </g>
+        ))}
+      </g>
+    </g>
+  );
+}
