@@ -10,8 +10,8 @@ import { parseLogLine } from '../core/logline/parse.js';
 import { contextOf, counterOf, editsOf, twinOf } from './log/entries';
 import { hearReel } from './log/reel';
 import { newJob } from './jobs/new-job';
-import { barDetail, barsOf } from './sheet/scope-bars';
-import { depthAt, plusMinusAt, sheetScale } from './sheet/sheet-scale';
+import { barDetail, barsOf } from './drawing/scope-bars';
+import { depthAt, plusMinusAt, sheetScale } from './drawing/sheet-scale';
 
 const { job } = readJobText(
   readFileSync(join(import.meta.dirname, '../demo/jobs/1-quarry-lane.json'), 'utf8'),

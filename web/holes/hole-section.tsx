@@ -3,9 +3,9 @@ import { methodName } from '../../core/methods/index.js';
 import { scaleLinear } from 'd3-scale';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
-import { utilityFill } from '../sheet/ground-colours';
-import { Patterns } from '../sheet/patterns';
-import { depthAt } from '../sheet/sheet-scale';
+import { utilityFill } from '../drawing/ground-colours';
+import { Patterns } from '../drawing/patterns';
+import { depthAt } from '../drawing/sheet-scale';
 import type { Pit } from './hole-order';
 import type { LineView } from '../../core/views/line-view.js';
 

@@ -11,7 +11,7 @@ import { feet } from '../shell/format';
 import { SaveCrewSheet } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { WorkingOut } from '../shell/working-out';
-import { Part } from '../sheet/part';
+import { Part } from '../reason/part';
 import { dayOrder, holeLetter, type Pit } from './hole-order';
 import { cautionsOf } from './cautions';
 import { HolePlan } from './hole-plan';

@@ -1,4 +1,4 @@
-import { gutter_px, lanes, margin_px, type SheetScale } from './sheet-scale';
+import { gutter_px, lanes, margin_px, type SheetScale } from '../drawing/sheet-scale';
 
 const base = lanes.axis.top + lanes.axis.height;
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { FindingKind } from '../../core/job/vocabulary.js';
 import type { FindingView } from '../../core/views/line-view.js';
-import { lanes, type SheetScale } from './sheet-scale';
+import { lanes, type SheetScale } from '../drawing/sheet-scale';
 
 const { top, height } = lanes.wall;
 const bottom = top + height;

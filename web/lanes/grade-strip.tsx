@@ -14,7 +14,7 @@ import { useEffect, useRef } from 'react';
 import type { LineScope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
 import { feet } from '../shell/format';
-import { gutter_px, margin_px, type SheetScale } from './sheet-scale';
+import { gutter_px, margin_px, type SheetScale } from '../drawing/sheet-scale';
 import type { LineView } from '../../core/views/line-view.js';
 
 Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";

@@ -4,11 +4,11 @@ import { line as pathLine } from 'd3-shape';
 import { subtract } from '../../core/line/intervals.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
-import { utilityFill } from './ground-colours';
+import { utilityFill } from '../drawing/ground-colours';
 import { PointMark, pointWords } from './ground-points';
-import { standLabels, textWidth } from './labels';
-import { useRoving } from './use-roving';
-import { depthAt, lanes, margin_px, gutter_px, seenMiddle, type SheetScale } from './sheet-scale';
+import { standLabels, textWidth } from '../drawing/labels';
+import { useRoving } from '../drawing/use-roving';
+import { depthAt, lanes, margin_px, gutter_px, seenMiddle, type SheetScale } from '../drawing/sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { LineView } from '../../core/views/line-view.js';
 

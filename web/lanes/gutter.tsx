@@ -1,6 +1,6 @@
 import type { LineScope } from '../../core/scope/scope.js';
 import { groundScale } from './ground-lane';
-import { gutter_px, lanes, margin_px, sheetHeight } from './sheet-scale';
+import { gutter_px, lanes, margin_px, sheetHeight } from '../drawing/sheet-scale';
 import type { LineView } from '../../core/views/line-view.js';
 
 const soft = { fill: 'var(--chakra-colors-soft)' };

@@ -1,7 +1,7 @@
 import { findingName } from '../../core/findings/kinds.js';
 import { feet } from '../shell/format';
-import { textWidth } from './labels';
-import { depthAt, lanes, margin_px, plusMinusAt, type SheetScale } from './sheet-scale';
+import { textWidth } from '../drawing/labels';
+import { depthAt, lanes, margin_px, plusMinusAt, type SheetScale } from '../drawing/sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { LineView } from '../../core/views/line-view.js';
 

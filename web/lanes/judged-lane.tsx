@@ -1,7 +1,7 @@
 import type { Interval } from '../../core/line/intervals.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
-import { standLabels } from './labels';
-import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from './sheet-scale';
+import { standLabels } from '../drawing/labels';
+import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from '../drawing/sheet-scale';
 import type { LineView } from '../../core/views/line-view.js';
 
 const { top, height } = lanes.judged;

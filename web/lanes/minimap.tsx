@@ -4,8 +4,8 @@ import { chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { Interval } from '../../core/line/intervals.js';
 import { feet } from '../shell/format';
-import { type ScopeBar } from './scope-bars';
-import type { SheetWindow } from './use-window';
+import { type ScopeBar } from '../drawing/scope-bars';
+import type { SheetWindow } from '../sheet/use-window';
 
 const width_px = 260;
 const height_px = 30;

@@ -2,10 +2,10 @@ import { methodName, methodRow } from '../../core/methods/index.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
 import { feet } from '../shell/format';
 import { Handle } from '../site/handle';
-import { textWidth } from './labels';
-import { barDetail, type ScopeBar } from './scope-bars';
-import { gutter_px, lanes, type SheetScale } from './sheet-scale';
-import { useRoving } from './use-roving';
+import { textWidth } from '../drawing/labels';
+import { barDetail, type ScopeBar } from '../drawing/scope-bars';
+import { gutter_px, lanes, type SheetScale } from '../drawing/sheet-scale';
+import { useRoving } from '../drawing/use-roving';
 
 const { top, height } = lanes.scope;
 

@@ -2,8 +2,8 @@ import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/logline/say.js';
 import { feet } from '../shell/format';
 import { DrawnFinding, spans, yOf } from './drawn-finding';
-import { lanes, type SheetScale } from './sheet-scale';
-import { useRoving } from './use-roving';
+import { lanes, type SheetScale } from '../drawing/sheet-scale';
+import { useRoving } from '../drawing/use-roving';
 import type { FindingView, LineView } from '../../core/views/line-view.js';
 
 const { top, height } = lanes.wall;

@@ -2,8 +2,8 @@ import { methodRow } from '../../core/methods/index.js';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Scope } from '../../core/scope/scope.js';
 import { money, schoolWords } from '../shell/format';
-import { useRoving } from './use-roving';
-import { gutter_px, lanes, margin_px, type SheetScale } from './sheet-scale';
+import { useRoving } from '../drawing/use-roving';
+import { gutter_px, lanes, margin_px, type SheetScale } from '../drawing/sheet-scale';
 
 const { top } = lanes.ways;
 const row_px = 32;

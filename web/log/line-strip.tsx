@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { useWidth } from '../sheet/use-width';
+import { useWidth } from '../drawing/use-width';
 import { counterOf } from './entries';
 import type { LineView } from '../../core/views/line-view.js';
 

@@ -10,7 +10,7 @@ import { Field, Label, Press } from '../shell/controls';
 import { longDay, money, schoolWords } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../shell/today';
-import { Part } from '../sheet/part';
+import { Part } from '../reason/part';
 
 /** Freezes a way with its job, its prices and this day. */
 export function AcceptPart({ way }: { way: OfferWay }) {

@@ -4,7 +4,7 @@ import { useParams } from 'react-router';
 import type { School } from '../../core/job/vocabulary.js';
 import { useSharedOffer } from '../api/offer';
 import { longDay, schoolWords } from '../shell/format';
-import { Part } from '../sheet/part';
+import { Part } from '../reason/part';
 import { OfferTable } from './offer-table';
 import { PriceLines } from './price-part';
 import { ProofList } from './proof';

@@ -4,7 +4,7 @@ import { useShares } from '../api/offer';
 import { Field, Press } from '../shell/controls';
 import { dayAndTime } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
-import { Part } from '../sheet/part';
+import { Part } from '../reason/part';
 
 /** Links by which the customer may read the offer: made, told once, closed. */
 export function LinksPart() {

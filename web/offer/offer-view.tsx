@@ -8,7 +8,7 @@ import { today } from '../shell/today';
 import { Faults } from '../shell/trouble';
 import { longDay, schoolWords } from '../shell/format';
 import { SidePanel } from '../shell/side-panel';
-import { Part } from '../sheet/part';
+import { Part } from '../reason/part';
 import { WorkingOut } from '../shell/working-out';
 import { AcceptPart, Accepted } from './accept-part';
 import { LinksPart } from './links-part';

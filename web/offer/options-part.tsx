@@ -6,7 +6,7 @@ import { Press } from '../shell/controls';
 import { money } from '../shell/format';
 import { useJobContext } from '../shell/job-layout';
 import { withoutEmpty } from '../shell/without-empty';
-import { Part } from '../sheet/part';
+import { Part } from '../reason/part';
 
 /** Watched places that are cheap to do now, each at what it adds; what was taken can be put back. */
 export function OptionsPart({ way, currency }: { way: OfferWay; currency: string }) {

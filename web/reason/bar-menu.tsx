@@ -4,7 +4,7 @@ import type { Method } from '../../core/job/vocabulary.js';
 import { Cap } from '../shell/controls';
 import { feet } from '../shell/format';
 import { otherMethods } from './method-keys';
-import type { ScopeBar } from './scope-bars';
+import type { ScopeBar } from '../drawing/scope-bars';
 
 const Choice = chakra(Menu.Item, {
   base: {

@@ -5,7 +5,7 @@ import { useBreakEvens } from '../api/view';
 import { Press } from '../shell/controls';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';
-import type { ScopeBar } from './scope-bars';
+import type { ScopeBar } from '../drawing/scope-bars';
 import type { BreakEven, PriceGroup } from '../../core/explain/break-even.js';
 
 const groupWords: Record<PriceGroup, string> = {

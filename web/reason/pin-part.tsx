@@ -6,7 +6,7 @@ import { Press } from '../shell/controls';
 import { feet } from '../shell/format';
 import { otherMethods } from './method-keys';
 import { Part } from './part';
-import type { ScopeBar } from './scope-bars';
+import type { ScopeBar } from '../drawing/scope-bars';
 
 /** Doing something else on a stretch: each press is a pin, and every pin can be lifted. */
 export function PinPart({

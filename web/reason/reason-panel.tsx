@@ -13,7 +13,7 @@ import { Press } from '../shell/controls';
 import { feet, money, videoTime } from '../shell/format';
 import { FlipPart } from './flip-part';
 import { Part } from './part';
-import type { ScopeBar } from './scope-bars';
+import type { ScopeBar } from '../drawing/scope-bars';
 import type { Rejection } from '../../core/explain/refusals.js';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { FindingView, LineView } from '../../core/views/line-view.js';

@@ -2,7 +2,7 @@ import { methodName } from '../../core/methods/index.js';
 import { Colors, DxfWriter, point3d, Units, type DxfLayer } from '@tarikjabiri/dxf';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../shell/format';
-import { depthAt } from './sheet-scale';
+import { depthAt } from '../drawing/sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { LineView } from '../../core/views/line-view.js';
 

@@ -4,8 +4,8 @@ import { scaleLinear } from 'd3-scale';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import { methods } from '../../core/job/vocabulary.js';
 import { Press } from '../shell/controls';
-import { lanes, type SheetScale } from './sheet-scale';
-import { DrawnFinding } from './drawn-finding';
+import { lanes, type SheetScale } from '../drawing/sheet-scale';
+import { DrawnFinding } from '../lanes/drawn-finding';
 import type { FindingView } from '../../core/views/line-view.js';
 
 const sample_px = 64;

@@ -1,6 +1,6 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { Cap, Press } from '../shell/controls';
-import { methodKeys } from './method-keys';
+import { methodKeys } from '../reason/method-keys';
 
 /** What each key does on the sheet, in the order of the help. */
 export const sheetKeys: readonly (readonly [readonly string[], string])[] = [

@@ -21,27 +21,27 @@ import { SidePanel } from '../shell/side-panel';
 import { fileName } from '../shell/save';
 import { Faults } from '../shell/trouble';
 import { WorkingOut } from '../shell/working-out';
-import { differsFrom } from './differs';
+import { differsFrom } from '../reason/differs';
 import { Drawing } from './drawing';
 import { Foot } from './foot';
 import { Legend } from './legend';
-import { Minimap } from './minimap';
-import { PinPart } from './pin-part';
-import { ReasonPanel } from './reason-panel';
+import { Minimap } from '../lanes/minimap';
+import { PinPart } from '../reason/pin-part';
+import { ReasonPanel } from '../reason/reason-panel';
 import { saveDxf, saveSvg } from './save-drawing';
-import { barsOf, weightiest, type ScopeBar } from './scope-bars';
+import { barsOf, weightiest, type ScopeBar } from '../drawing/scope-bars';
 import { SheetKeys } from './sheet-keys';
-import { sheetScale } from './sheet-scale';
+import { sheetScale } from '../drawing/sheet-scale';
 import { SheetTools } from './sheet-tools';
 import { nextEnd, snapped } from './snap';
 import { useSheetKeys } from './use-sheet-keys';
 import { useTrial } from './use-trial';
-import { useWidth } from './use-width';
+import { useWidth } from '../drawing/use-width';
 import { useWindow } from './use-window';
 
 // Fetched when they are first asked for.
-const GradeStrip = lazy(() => import('./grade-strip'));
-const BarMenu = lazy(() => import('./bar-menu'));
+const GradeStrip = lazy(() => import('../lanes/grade-strip'));
+const BarMenu = lazy(() => import('../reason/bar-menu'));
 
 /** A phone scrolls sideways at a scale that can be read, px. */
 const leastWidth_px = 820;

@@ -3,9 +3,9 @@ import type { Method } from '../../core/job/vocabulary.js';
 import { methods } from '../../core/job/vocabulary.js';
 import { jobView } from '../../core/views/job-view.js';
 import { randomJob } from '../../core/test/random-job.js';
-import { differsFrom } from './differs';
-import { barsOf } from './scope-bars';
-import { gutter_px, margin_px, seenMiddle, sheetScale, wholeOf } from './sheet-scale';
+import { differsFrom } from '../reason/differs';
+import { barsOf } from '../drawing/scope-bars';
+import { gutter_px, margin_px, seenMiddle, sheetScale, wholeOf } from '../drawing/sheet-scale';
 import { nextEnd, snapped } from './snap';
 
 const seeds = fc.integer({ min: 1, max: 5000 });

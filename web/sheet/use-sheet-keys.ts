@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 import type { Method } from '../../core/job/vocabulary.js';
-import { methodKeys } from './method-keys';
+import { methodKeys } from '../reason/method-keys';
 import { zoomStep } from './use-window';
 
 interface SheetKeyActions {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
-import { wholeOf } from './sheet-scale';
+import { wholeOf } from '../drawing/sheet-scale';
 
 /** One press zooms in or out by this. */
 export const zoomStep = 1.6;

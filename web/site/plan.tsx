@@ -1,8 +1,8 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { GroundPlace } from '../../core/line/course.js';
-import { standLabels } from '../sheet/labels';
-import { useWidth } from '../sheet/use-width';
+import { standLabels } from '../drawing/labels';
+import { useWidth } from '../drawing/use-width';
 import type { LineView } from '../../core/views/line-view.js';
 
 const height_px = 250;
