@@ -5,6 +5,7 @@ const floors = [
   'findings',
   'job',
   'logline',
+  'edits',
   'survey',
   'line',
   'condition',

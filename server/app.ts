@@ -4,7 +4,7 @@ import { bodyLimit } from 'hono/body-limit';
 import { HTTPException } from 'hono/http-exception';
 import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
-import { editSchema } from '../core/job/edit.js';
+import { editSchema } from '../core/edits/index.js';
 import { faultsOf } from '../core/job/faults.js';
 import type { Day } from '../core/job/days.js';
 import type { Firm } from '../core/job/firm.js';

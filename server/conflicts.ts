@@ -1,4 +1,4 @@
-import { inverseOf, type Edit } from '../core/job/edit.js';
+import { applyEdit, inverseOf, isHomeless, isWhole, thingsOf, type Edit } from '../core/edits/index.js';
 import { mergeThree, sameJson } from '../core/job/merge.js';
 import type { Job } from '../core/job/schema.js';
 
@@ -21,22 +21,6 @@ export interface Since {
   readonly at: Date;
 }
 
-/** Which thing an edit is of. */
-export function thingOf(edit: Edit): string {
-  switch (edit.kind) {
-    case 'job':
-      return 'job';
-    case 'accepted':
-      return 'accepted';
-    case 'line':
-      return `line ${edit.line}`;
-    case 'run':
-      return `run ${edit.line} ${edit.run}`;
-    case 'entry':
-      return `entry ${edit.line} ${edit.entry}`;
-  }
-}
-
 /** The edit as it may be made now: itself, merged with what others did, or the conflict between the two. */
 export function settle(
   job: Job,
@@ -44,8 +28,8 @@ export function settle(
   since: readonly Since[],
 ): { edit: Edit } | { conflict: Conflict } {
   const theirs = inverseOf(job, edit);
-  const others = since.filter((each) => thingOf(each.edit) === thingOf(edit));
-  const [first] = others;
+  const changed = new Set(thingsOf(edit));
+  const others = since.filter((each) => thingsOf(each.edit).some((thing) => changed.has(thing)));
   const conflict = (by: Since | undefined, fields: readonly string[] = []) => ({
     conflict: {
       mine: edit,
@@ -58,26 +42,17 @@ export function settle(
   if (edit.set !== null && isHomeless(job, edit)) {
     return conflict(since.findLast((each) => each.edit.set === null));
   }
-  if (!first || sameJson(theirs.set, edit.set) || sameJson(theirs.set, first.inverse.set)) return { edit };
-  const base = first.inverse.set;
-  if (
-    edit.kind === 'entry' ||
-    edit.kind === 'accepted' ||
-    base === null ||
-    theirs.set === null ||
-    edit.set === null
-  ) {
-    return conflict(others.at(-1));
-  }
-  const merged = mergeThree<object>(base, theirs.set, edit.set);
+  if (others.length === 0) return { edit };
+  const before = inverseOf(takenBack(job, others), edit);
+  if (sameJson(theirs.set, edit.set) || sameJson(theirs.set, before.set)) return { edit };
+  const [base, now, mine] = [before, theirs, edit].map(mergeable);
+  if (isWhole(edit) || !base || !now || !mine) return conflict(others.at(-1));
+  const merged = mergeThree<object>(base, now, mine);
   return 'merged' in merged
     ? { edit: { ...edit, set: merged.merged } as Edit }
     : conflict(others.at(-1), merged.clash);
 }
 
-/** The line or run that this belongs to is gone. */
-function isHomeless(job: Job, edit: Edit): boolean {
-  if (edit.kind !== 'run' && edit.kind !== 'entry') return false;
-  const line = job.lines.find(({ id }) => id === edit.line);
-  return !line || (edit.kind === 'entry' && !line.runs.some(({ id }) => id === edit.run));
-}
+/** The job as it was before these edits, the newest taken back first. */
+const takenBack = (job: Job, edits: readonly Since[]): Job =>
+  edits.reduceRight((was, { inverse }) => applyEdit(was, inverse), job);

@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { jobHead, lineHead, type Edit } from '../core/job/edit.js';
+import { jobHead, lineHead, type Edit } from '../core/edits/index.js';
 import { accept } from '../core/offer/accept.js';
 import { digestOf } from '../core/views/digest.js';
 import { scopeOf } from '../core/scope/scope.js';

@@ -1,6 +1,15 @@
 import { EventEmitter } from 'node:events';
 import { and, asc, desc, eq, gt, notInArray, sql } from 'drizzle-orm';
-import { applyEdit, inverseOf, jobHead, lineHead, runHead, type Edit } from '../core/job/edit.js';
+import {
+  applyEdit,
+  inverseOf,
+  jobHead,
+  lineHead,
+  rowOf,
+  runHead,
+  type Edit,
+  type StoredRow,
+} from '../core/edits/index.js';
 import { readJob } from '../core/files/read.js';
 import type { Fault } from '../core/job/faults.js';
 import type { Job } from '../core/job/schema.js';
@@ -67,8 +76,9 @@ export function storeOn(db: Database): Store {
       const { job } = read;
       await db.transaction(async (tx) => {
         const now = new Date();
-        await tx.insert(jobs).values({ id, said: jobHead(job), version: 1, changedAt: now });
-        for (const edit of wholeJobEdits(job)) await writeRow(tx, id, edit);
+        const { accepted = null } = job;
+        await tx.insert(jobs).values({ id, said: jobHead(job), accepted, version: 1, changedAt: now });
+        for (const row of rowsOfJob(job)) await writeRow(tx, id, row, job);
         await tx.insert(changes).values({
           job: id,
           sent: `add ${id}`,
@@ -145,7 +155,7 @@ async function writeSet(
   if (read.faults) return { faults: read.faults };
   const now = new Date();
   const version = before.version + 1;
-  for (const { edit } of done) await writeRow(tx, id, edit);
+  for (const { edit } of done) await writeRow(tx, id, rowOf(edit), job);
   await tx.update(jobs).set({ version, changedAt: now }).where(eq(jobs.id, id));
   await tx
     .insert(changes)
@@ -155,23 +165,20 @@ async function writeSet(
   return { stored: { id, version, changedAt: now.toISOString(), job } };
 }
 
-function wholeJobEdits(job: Job): Edit[] {
-  const accepted: Edit[] = job.accepted ? [{ kind: 'accepted', set: job.accepted }] : [];
-  const lineEdits = job.lines.flatMap((line): Edit[] => [
-    { kind: 'line', line: line.id, set: lineHead(line) },
-    ...line.runs.flatMap((run): Edit[] => [
-      { kind: 'run', line: line.id, run: run.id, set: runHead(run) },
-      ...run.entries.map((entry): Edit => ({
-        kind: 'entry',
+/** Every row that a new job is stored in, in the order in which things were said. */
+const rowsOfJob = (job: Job): StoredRow[] =>
+  job.lines.flatMap((line): StoredRow[] => [
+    { of: 'line', line: line.id },
+    ...line.runs.flatMap((run): StoredRow[] => [
+      { of: 'run', line: line.id, run: run.id },
+      ...run.entries.map((entry): StoredRow => ({
+        of: 'entry',
         line: line.id,
         run: run.id,
         entry: entry.id,
-        set: entry,
       })),
     ]),
   ]);
-  return [...accepted, ...lineEdits];
-}
 
 async function assemble(db: Database | Transaction, id: string): Promise<StoredJob | undefined> {
   const [head] = await db.select().from(jobs).where(eq(jobs.id, id));
@@ -203,57 +210,71 @@ async function assemble(db: Database | Transaction, id: string): Promise<StoredJ
   };
 }
 
-/** Writes one edit to its row. Positions keep the order in which things were said. */
-async function writeRow(tx: Transaction, job: string, edit: Edit): Promise<void> {
-  switch (edit.kind) {
-    case 'job':
-      await tx.update(jobs).set({ said: edit.set }).where(eq(jobs.id, job));
-      return;
-    case 'accepted':
-      await tx.update(jobs).set({ accepted: edit.set }).where(eq(jobs.id, job));
-      return;
-    case 'line': {
-      const own = and(eq(lines.job, job), eq(lines.id, edit.line));
-      if (edit.set === null) {
-        await tx.delete(entries).where(and(eq(entries.job, job), eq(entries.line, edit.line)));
-        await tx.delete(runs).where(and(eq(runs.job, job), eq(runs.line, edit.line)));
-        await tx.delete(lines).where(own);
-        return;
-      }
-      const position = sql`(select coalesce(max(${lines.position}), 0) + 1 from ${lines} where ${lines.job} = ${job})`;
+/** Writes a stored row as it is in the job, or takes it out. Positions keep the order in which things were said. */
+async function writeRow(tx: Transaction, job: string, row: StoredRow, now: Job): Promise<void> {
+  if (row.of === 'job') {
+    const { accepted = null } = now;
+    await tx
+      .update(jobs)
+      .set({ said: jobHead(now), accepted })
+      .where(eq(jobs.id, job));
+    return;
+  }
+  const line = now.lines.find(({ id }) => id === row.line);
+  if (row.of === 'line') {
+    if (!line) await removeLine(tx, job, row.line);
+    else {
+      const said = lineHead(line);
       await tx
         .insert(lines)
-        .values({ job, id: edit.line, position, said: edit.set })
-        .onConflictDoUpdate({ target: [lines.job, lines.id], set: { said: edit.set } });
-      return;
+        .values({ job, id: row.line, position: nextPosition(lines, job), said })
+        .onConflictDoUpdate({ target: [lines.job, lines.id], set: { said } });
     }
-    case 'run': {
-      const own = and(eq(runs.job, job), eq(runs.line, edit.line), eq(runs.id, edit.run));
-      if (edit.set === null) {
-        await tx
-          .delete(entries)
-          .where(and(eq(entries.job, job), eq(entries.line, edit.line), eq(entries.run, edit.run)));
-        await tx.delete(runs).where(own);
-        return;
-      }
-      const position = sql`(select coalesce(max(${runs.position}), 0) + 1 from ${runs} where ${runs.job} = ${job})`;
+    return;
+  }
+  const run = line?.runs.find(({ id }) => id === row.run);
+  if (row.of === 'run') {
+    if (!run) await removeRun(tx, job, row.line, row.run);
+    else {
+      const said = runHead(run);
       await tx
         .insert(runs)
-        .values({ job, line: edit.line, id: edit.run, position, said: edit.set })
-        .onConflictDoUpdate({ target: [runs.job, runs.line, runs.id], set: { said: edit.set } });
-      return;
+        .values({ job, line: row.line, id: row.run, position: nextPosition(runs, job), said })
+        .onConflictDoUpdate({ target: [runs.job, runs.line, runs.id], set: { said } });
     }
-    case 'entry': {
-      const own = and(eq(entries.job, job), eq(entries.line, edit.line), eq(entries.id, edit.entry));
-      if (edit.set === null) {
-        await tx.delete(entries).where(own);
-        return;
-      }
-      const position = sql`(select coalesce(max(${entries.position}), 0) + 1 from ${entries} where ${entries.job} = ${job})`;
-      await tx
-        .insert(entries)
-        .values({ job, line: edit.line, run: edit.run, id: edit.entry, position, said: edit.set })
-        .onConflictDoUpdate({ target: [entries.job, entries.line, entries.id], set: { said: edit.set } });
-    }
+    return;
   }
+  const said = run?.entries.find(({ id }) => id === row.entry);
+  if (!said) await tx.delete(entries).where(entryAt(job, row.line, row.entry));
+  else {
+    await tx
+      .insert(entries)
+      .values({
+        job,
+        line: row.line,
+        run: row.run,
+        id: row.entry,
+        position: nextPosition(entries, job),
+        said,
+      })
+      .onConflictDoUpdate({ target: [entries.job, entries.line, entries.id], set: { said } });
+  }
+}
+
+const entryAt = (job: string, line: string, id: string) =>
+  and(eq(entries.job, job), eq(entries.line, line), eq(entries.id, id));
+
+const nextPosition = (table: typeof lines | typeof runs | typeof entries, job: string) =>
+  sql`(select coalesce(max(${table.position}), 0) + 1 from ${table} where ${table.job} = ${job})`;
+
+async function removeLine(tx: Transaction, job: string, line: string): Promise<void> {
+  await tx.delete(entries).where(and(eq(entries.job, job), eq(entries.line, line)));
+  await tx.delete(runs).where(and(eq(runs.job, job), eq(runs.line, line)));
+  await tx.delete(lines).where(and(eq(lines.job, job), eq(lines.id, line)));
+}
+
+async function removeRun(tx: Transaction, job: string, line: string, run: string): Promise<void> {
+  const own = and(eq(entries.job, job), eq(entries.line, line), eq(entries.run, run));
+  await tx.delete(entries).where(own);
+  await tx.delete(runs).where(and(eq(runs.job, job), eq(runs.line, line), eq(runs.id, run)));
 }

@@ -1,5 +1,5 @@
-import { bigserial, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
-import type { Edit } from '../core/job/edit.js';
+import { bigserial, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { Edit } from '../core/edits/index.js';
 import type { Firm } from '../core/job/firm.js';
 import type { Digest } from '../core/views/digest.js';
 import type { SharedOffer } from './shares.js';
@@ -58,22 +58,29 @@ export const entries = pgTable(
 );
 
 /** Every accepted edit with the one that takes it back: when, from which device, in order. */
-export const changes = pgTable('changes', {
-  order: bigserial('order', { mode: 'number' }).primaryKey(),
-  job: text('job')
-    .notNull()
-    .references(() => jobs.id, { onDelete: 'cascade' }),
-  /** The sender's id of a set of edits, so that one sent twice goes in once. */
-  sent: text('sent').notNull(),
-  at: timestamp('at', { withTimezone: true }).notNull(),
-  device: text('device').notNull(),
-  /** Version of the job after the set. */
-  version: integer('version').notNull().default(0),
-  /** The set that this one takes back. */
-  undoes: text('undoes'),
-  edit: jsonb('edit').$type<Edit>().notNull(),
-  inverse: jsonb('inverse').$type<Edit>().notNull(),
-});
+export const changes = pgTable(
+  'changes',
+  {
+    order: bigserial('order', { mode: 'number' }).primaryKey(),
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    /** The sender's id of a set of edits, so that one sent twice goes in once. */
+    sent: text('sent').notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull(),
+    device: text('device').notNull(),
+    /** Version of the job after the set. */
+    version: integer('version').notNull().default(0),
+    /** The set that this one takes back. */
+    undoes: text('undoes'),
+    edit: jsonb('edit').$type<Edit>().notNull(),
+    inverse: jsonb('inverse').$type<Edit>().notNull(),
+  },
+  (table) => [
+    index('changes_job_version').on(table.job, table.version),
+    index('changes_job_sent').on(table.job, table.sent),
+  ],
+);
 
 /** The firm that this server belongs to: one row. */
 export const firms = pgTable('firm', {

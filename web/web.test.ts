@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { applyEdit } from '../core/job/edit.js';
+import { applyEdit } from '../core/edits/index.js';
 import { readJob, readJobText } from '../core/files/read.js';
 import type { Entry, Job } from '../core/job/schema.js';
 import { jobView } from '../core/views/job-view.js';

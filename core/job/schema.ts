@@ -272,6 +272,7 @@ const pinSchema = wholeStretch(
     });
   }
 });
+export const pinsSchema = z.array(pinSchema).max(500);
 
 const cleaningSchema = z
   .strictObject({
@@ -352,7 +353,7 @@ export const lineSchema = z.strictObject({
   groundwater_ft: length.optional(),
   runs: z.array(runSchema).max(200),
   cleanings: z.array(cleaningSchema).max(500).optional(),
-  pins: z.array(pinSchema).max(500).optional(),
+  pins: pinsSchema.optional(),
   /** Findings, by entry id, that are cured as well although the school would leave them: options the customer took. */
   alsoCure: z.array(idSchema).max(200).optional(),
 });

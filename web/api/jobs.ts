@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { applyEdit, type Edit } from '../../core/job/edit.js';
+import { applyEdit, type Edit } from '../../core/edits/index.js';
 import type { Job } from '../../core/job/schema.js';
 import { undoState } from '../../core/job/undo.js';
 import type { JobRow } from '../../server/digests.js';

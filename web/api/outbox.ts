@@ -1,6 +1,6 @@
 import { createStore, del, entries, set } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
-import type { Edit } from '../../core/job/edit.js';
+import type { Edit } from '../../core/edits/index.js';
 import type { Fault } from '../../core/job/faults.js';
 import type { Conflict } from '../../server/conflicts.js';
 import type { StoredJob } from '../../server/store.js';

@@ -5,7 +5,7 @@ import { useHistory, type Change, type HistoryChange } from '../api/jobs';
 import { dayAndTime } from '../shell/format';
 import { Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
-import { isDeletion, sayChange } from './say-change';
+import { isDeletion, sayChange } from '../../core/edits/index.js';
 
 /** Everything that was said and changed, newest first; whatever was replaced or deleted can be brought back. */
 export function HistoryPanel({ id, change, onClose }: { id: string; change: Change; onClose: () => void }) {

@@ -1,7 +1,7 @@
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { lineHead } from '../../core/job/edit.js';
+import { lineHead } from '../../core/edits/index.js';
 import { soils, type Soil } from '../../core/job/vocabulary.js';
 import { bedding_ft } from '../../core/excavation/section.js';
 import { OpenFigure } from '../figure/open-figure';

@@ -1,6 +1,6 @@
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
-import { jobHead } from '../../core/job/edit.js';
+import { jobHead } from '../../core/edits/index.js';
 import type { Figure } from '../../core/figure.js';
 import type { Scope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';

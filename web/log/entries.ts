@@ -1,4 +1,4 @@
-import { lineHead, type Edit } from '../../core/job/edit.js';
+import { lineHead, type Edit } from '../../core/edits/index.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Point, Run } from '../../core/job/schema.js';
 import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.js';

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { Edit } from '../../core/job/edit.js';
+import type { Edit } from '../../core/edits/index.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayClock, sayWhat } from '../../core/logline/say.js';

@@ -1,8 +1,8 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import { useState } from 'react';
-import type { Edit } from '../../core/job/edit.js';
-import { lineHead } from '../../core/job/edit.js';
+import type { Edit } from '../../core/edits/index.js';
+import { lineHead } from '../../core/edits/index.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Line, Run } from '../../core/job/schema.js';
-import { runHead, lineHead } from '../../core/job/edit.js';
+import { runHead, lineHead } from '../../core/edits/index.js';
 import { sayClock } from '../../core/logline/say.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { Change } from '../api/jobs';

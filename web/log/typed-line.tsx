@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useId, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
-import type { Edit } from '../../core/job/edit.js';
+import type { Edit } from '../../core/edits/index.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { parseLogLine } from '../../core/logline/parse.js';
 import { printLogLine } from '../../core/logline/print.js';

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
-import { runHead, type Edit } from '../../core/job/edit.js';
+import { runHead, type Edit } from '../../core/edits/index.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';

@@ -1,6 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { jobHead } from '../../core/job/edit.js';
+import { jobHead } from '../../core/edits/index.js';
 import type { Acceptance } from '../../core/job/schema.js';
 import type { OfferWay } from '../../core/offer/offer.js';
 import { asError } from '../api/client';

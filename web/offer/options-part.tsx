@@ -1,5 +1,5 @@
 import { Flex, Text } from '@chakra-ui/react';
-import { lineHead } from '../../core/job/edit.js';
+import { lineHead } from '../../core/edits/index.js';
 import { sayWhat } from '../../core/logline/say.js';
 import type { OfferWay } from '../../core/offer/offer.js';
 import { Press } from '../shell/controls';

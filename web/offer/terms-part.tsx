@@ -1,5 +1,5 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { jobHead } from '../../core/job/edit.js';
+import { jobHead } from '../../core/edits/index.js';
 import type { OfferTerms } from '../../core/job/schema.js';
 import { schools } from '../../core/job/vocabulary.js';
 import { usualValidity_days } from '../../core/offer/offer.js';

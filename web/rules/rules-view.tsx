@@ -1,6 +1,6 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
-import { jobHead } from '../../core/job/edit.js';
+import { jobHead } from '../../core/edits/index.js';
 import { pricesInForce } from '../../core/job/prices-schema.js';
 import { rulesInForce } from '../../core/job/rules-schema.js';
 import { withoutEmpty } from '../shell/without-empty';

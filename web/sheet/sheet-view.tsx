@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
-import { jobHead, lineHead } from '../../core/job/edit.js';
+import { jobHead, lineHead } from '../../core/edits/index.js';
 import { rulesInForce } from '../../core/job/rules-schema.js';
 import type { Pin } from '../../core/job/schema.js';
 import type { Method, School } from '../../core/job/vocabulary.js';
@@ -126,9 +126,7 @@ function Sheet({
       return;
     }
     setChosenAt((around.from_ft + around.to_ft) / 2);
-    const { pins: _old, ...head } = lineHead(line);
-    const set = pins.length > 0 ? { ...head, pins: [...pins] } : head;
-    await change.say([{ kind: 'line', line: line.id, set }]);
+    await change.say([{ kind: 'pins', line: line.id, set: pins.length > 0 ? [...pins] : null }]);
   };
   const moveEnd = (end: 'from' | 'to', raw_ft: number, last: boolean) => {
     const bar = drag?.bar ?? selected;

@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { settleConflict, forget, type OutboxItem } from '../api/outbox';
-import { sayChange } from '../history/say-change';
-import type { Edit } from '../../core/job/edit.js';
+import { sayChange } from '../../core/edits/index.js';
+import type { Edit } from '../../core/edits/index.js';
 import { dayAndTime } from './format';
 import { Press } from './controls';
 

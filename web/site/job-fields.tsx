@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
-import { jobHead, type Edit } from '../../core/job/edit.js';
+import { jobHead, type Edit } from '../../core/edits/index.js';
 import type { Job, Line, LineHead } from '../../core/job/schema.js';
 import { soils } from '../../core/job/vocabulary.js';
 import { AddPress } from '../shell/add-press';

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import { useState } from 'react';
-import { lineHead, type Edit } from '../../core/job/edit.js';
+import { lineHead, type Edit } from '../../core/edits/index.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Job, LineHead, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';

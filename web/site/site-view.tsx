@@ -1,6 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { lineHead, type Edit } from '../../core/job/edit.js';
+import { lineHead, type Edit } from '../../core/edits/index.js';
 import type { LineHead } from '../../core/job/schema.js';
 import { useJobContext } from '../shell/job-layout';
 import { AddPress } from '../shell/add-press';

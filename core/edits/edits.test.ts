@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { randomJob } from '../test/random-job.js';
-import { applyEdit, editSchema, inverseOf, jobHead, lineHead, runHead, type Edit } from './edit.js';
-import type { Entry, Job, PlainJob } from './schema.js';
+import { applyEdit, editSchema, inverseOf, jobHead, lineHead, runHead, type Edit } from './index.js';
+import type { Entry, Job, PlainJob } from '../job/schema.js';
 
 // A property of undo, not a value: an edit and what takes it back leave the job as it was.
 const edits = (job: Job, pick: number): Edit[] => {
@@ -13,6 +13,7 @@ const edits = (job: Job, pick: number): Edit[] => {
   return [
     { kind: 'job', set: { ...jobHead(job), title: 'other' } },
     { kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 99 } },
+    { kind: 'pins', line: line.id, set: [{ id: 'pin', from_ft: 1, to_ft: 2, method: 'clean' }] },
     { kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), zero: 'unknown' } },
     { kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: { ...entry, note: 'changed' } },
     { kind: 'entry', line: line.id, run: run.id, entry: added.id, set: added },

@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { acceptanceSchema } from '../job/schema.js';
+import { editKind } from './kind.js';
+
+/** An offer accepted, or that taken back. */
+export const acceptedEdit = editKind({
+  kind: 'accepted',
+  schema: z.strictObject({ kind: z.literal('accepted'), set: acceptanceSchema.nullable() }),
+  read: (job) => job.accepted ?? null,
+  write: (job, { set }) => {
+    const { accepted: _accepted, ...rest } = job;
+    return set ? { ...rest, accepted: set } : rest;
+  },
+  things: () => ['accepted'],
+  whole: true,
+  row: () => ({ of: 'job' }),
+  say: ({ set }) => (set ? `Offer accepted on ${set.on}` : 'Acceptance of the offer taken back'),
+});

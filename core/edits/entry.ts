@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { entrySchema, idSchema, type Entry } from '../job/schema.js';
+import { sayEntry } from '../logline/say.js';
+import { changedFields } from './changed-fields.js';
+import { editKind, put, runOf, within } from './kind.js';
+
+/** One entry of the log. */
+export const entryEdit = editKind({
+  kind: 'entry',
+  schema: z.strictObject({
+    kind: z.literal('entry'),
+    line: idSchema,
+    run: idSchema,
+    entry: idSchema,
+    set: entrySchema.nullable(),
+  }),
+  read: (job, { line, run, entry }) => runOf(job, line, run)?.entries.find(({ id }) => id === entry) ?? null,
+  write: (job, { line, run, entry, set }) =>
+    within(job, line, (each) => ({
+      ...each,
+      runs: each.runs.map((own) =>
+        own.id === run ? { ...own, entries: put<Entry, Entry>(own.entries, entry, set, (now) => now) } : own,
+      ),
+    })),
+  things: ({ line, entry }) => [`entry ${line} ${entry}`],
+  isHomeless: (job, { line, run }) => runOf(job, line, run) === undefined,
+  whole: true,
+  row: ({ line, run, entry }) => ({ of: 'entry', line, run, entry }),
+  say: ({ set }, { set: was }) => {
+    if (set === null) return was ? `Deleted: ${sayEntry(was)}` : 'Deleted an entry';
+    if (was === null) return sayEntry(set);
+    return sayEntry(was) === sayEntry(set)
+      ? `${sayEntry(set)}: ${changedFields(was, set)}`
+      : `${sayEntry(was)} → ${sayEntry(set)}`;
+  },
+});

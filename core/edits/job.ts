@@ -1,0 +1,22 @@
+import { z } from 'zod';
+import { jobHeadSchema } from '../job/schema.js';
+import { changedFields } from './changed-fields.js';
+import { jobHead } from './heads.js';
+import { editKind } from './kind.js';
+
+/** The job itself: its title, site, rules, prices and offer. */
+export const jobEdit = editKind({
+  kind: 'job',
+  schema: z.strictObject({ kind: z.literal('job'), set: jobHeadSchema }),
+  read: jobHead,
+  write: (job, { set }) => ({
+    ...set,
+    format: job.format,
+    version: job.version,
+    lines: job.lines,
+    ...(job.accepted ? { accepted: job.accepted } : {}),
+  }),
+  things: () => ['job'],
+  row: () => ({ of: 'job' }),
+  say: ({ set }, before) => `Job: ${changedFields(before.set, set)}`,
+});

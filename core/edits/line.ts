@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { sameJson } from '../job/merge.js';
+import { idSchema, lineHeadSchema, type LineHead } from '../job/schema.js';
+import { changedFields, nothingChanged } from './changed-fields.js';
+import { lineHead } from './heads.js';
+import { editKind, lineOf, put } from './kind.js';
+
+/** A line without its runs. */
+export const lineEdit = editKind({
+  kind: 'line',
+  schema: z.strictObject({ kind: z.literal('line'), line: idSchema, set: lineHeadSchema.nullable() }),
+  read: (job, { line }) => {
+    const known = lineOf(job, line);
+    return known ? lineHead(known) : null;
+  },
+  write: (job, { line, set }) => ({
+    ...job,
+    lines: put(job.lines, line, set, (head, old) => ({ ...head, runs: old?.runs ?? [] })),
+  }),
+  things: ({ line }) => [`line ${line}`, `pins ${line}`],
+  row: ({ line }) => ({ of: 'line', line }),
+  say: ({ line, set }, before) => {
+    if (set === null) return `Deleted line ${line}`;
+    if (before.set === null) return `Added line ${line}`;
+    return `${set.name ?? line}: ${lineChange(before.set, set)}`;
+  },
+});
+
+/** Points that came, went or changed, and the other fields. */
+function lineChange(before: LineHead, after: LineHead): string {
+  const names = (all: LineHead['points']) => new Map(all.map((point) => [point.id, point]));
+  const [old, now] = [names(before.points), names(after.points)];
+  const points = [
+    ...after.points.filter(({ id }) => !old.has(id)).map(({ id, name }) => `added ${name ?? id}`),
+    ...before.points.filter(({ id }) => !now.has(id)).map(({ id, name }) => `removed ${name ?? id}`),
+    ...after.points
+      .filter((point) => old.has(point.id) && !sameJson(old.get(point.id), point))
+      .map((point) => `${point.name ?? point.id}: ${changedFields(old.get(point.id) ?? {}, point)}`),
+  ];
+  const rest = changedFields({ ...before, points: [] }, { ...after, points: [] });
+  return [...points, ...(rest === nothingChanged && points.length > 0 ? [] : [rest])].join(', ');
+}

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { idSchema, runHeadSchema } from '../job/schema.js';
+import { changedFields } from './changed-fields.js';
+import { runHead } from './heads.js';
+import { editKind, lineOf, put, runOf, within } from './kind.js';
+
+/** A run without its entries. */
+export const runEdit = editKind({
+  kind: 'run',
+  schema: z.strictObject({
+    kind: z.literal('run'),
+    line: idSchema,
+    run: idSchema,
+    set: runHeadSchema.nullable(),
+  }),
+  read: (job, { line, run }) => {
+    const known = runOf(job, line, run);
+    return known ? runHead(known) : null;
+  },
+  write: (job, { line, run, set }) =>
+    within(job, line, (each) => ({
+      ...each,
+      runs: put(each.runs, run, set, (head, old) => ({ ...head, entries: old?.entries ?? [] })),
+    })),
+  things: ({ line, run }) => [`run ${line} ${run}`],
+  isHomeless: (job, { line }) => lineOf(job, line) === undefined,
+  row: ({ line, run }) => ({ of: 'run', line, run }),
+  say: ({ run, set }, before) => {
+    if (set === null) return `Deleted run ${run}`;
+    return before.set === null ? `Added run ${run}` : `Run ${run}: ${changedFields(before.set, set)}`;
+  },
+});
