@@ -31,5 +31,4 @@ export default tseslint.config(
     rules: reactHooks.configs.recommended.rules,
   },
   { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: globals.node } },
-  { files: ['web/public/sw.js'], languageOptions: { globals: globals.serviceworker } },
 );

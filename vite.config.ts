@@ -1,9 +1,30 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+/** Keeps the pages themselves for a reload without the server, old ones evicted; data is never kept by it. */
+const keptPages = VitePWA({
+  registerType: 'autoUpdate',
+  injectRegister: false,
+  manifest: false,
+  workbox: {
+    globPatterns: ['**/*.{html,js,css,svg,woff2}'],
+    maximumFileSizeToCacheInBytes: 6_000_000,
+    inlineWorkboxRuntime: true,
+    navigateFallback: null,
+    runtimeCaching: [
+      {
+        urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+        handler: 'NetworkFirst',
+        options: { cacheName: 'pages', precacheFallback: { fallbackURL: '/index.html' } },
+      },
+    ],
+  },
+});
 
 export default defineConfig({
   root: 'web',
-  plugins: [react()],
+  plugins: [react(), keptPages],
   build: { outDir: '../dist/web', emptyOutDir: true, sourcemap: false, chunkSizeWarningLimit: 1200 },
   worker: { format: 'es' },
 });

@@ -67,11 +67,16 @@ test('what is wrong is answered as problem details, and nothing is written', asy
       'alsoCure',
     ],
   ] as const) {
-    const answer = await ask('/api/jobs', { method: 'POST', body });
+    const answer = await ask('/api/jobs', {
+      method: 'POST',
+      body,
+      headers: { 'content-type': 'application/json' },
+    });
     expect(answer.status).toBe(status);
     expect(answer.headers.get('content-type')).toContain('application/problem+json');
     expect(await answer.text()).toContain(says);
   }
+  expect((await ask('/api/jobs', { method: 'POST', body: '{}' })).status).toBe(415);
   expect((await ask('/api/nothing')).status).toBe(404);
   expect((await ask('/api/jobs/nobody')).status).toBe(404);
   expect((await ask('/api/jobs/nobody/shares', { method: 'POST' })).status).toBe(404);

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
+import { zValidator } from '@hono/zod-validator';
 import { Hono, type Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
+import { createMiddleware } from 'hono/factory';
 import { HTTPException } from 'hono/http-exception';
 import { streamSSE } from 'hono/streaming';
 import { z } from 'zod';
@@ -39,6 +41,9 @@ const editsSchema = z.strictObject({
   edits: z.array(editSchema).min(1).max(mostEdits),
 });
 
+/** What was changed in the firm, and what it was changed from: the store reads both. */
+const firmChangeSchema = z.strictObject({ was: z.unknown(), set: z.unknown() });
+
 /** What the server keeps and is connected to. */
 export interface Parts {
   readonly store: Store;
@@ -58,10 +63,8 @@ function apiOn({ store, firm, digests, shares, offerOf, photos, reel, customersA
   return new Hono()
     .route('/offers', offersOn({ shares, photos, offerOf }))
     .get('/jobs', async (c) => c.json(await digests.list()))
-    .post('/jobs', async (c) => {
-      const value = await bodyOf(c);
-      if ('refused' in value) return value.refused;
-      const written = await store.add(randomUUID(), value.value, device(c));
+    .post('/jobs', asJson, body(z.unknown()), async (c) => {
+      const written = await store.add(randomUUID(), c.req.valid('json'), device(c));
       digests.wakeSoon();
       return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
     })
@@ -88,10 +91,8 @@ function apiOn({ store, firm, digests, shares, offerOf, photos, reel, customersA
         : problem(c, 404, 'No such open link'),
     )
     .get('/firm', async (c) => c.json(await firm.read()))
-    .put('/firm', async (c) => {
-      const value = await bodyOf(c);
-      if ('refused' in value) return value.refused;
-      const { was, set } = (value.value ?? {}) as { was?: unknown; set?: unknown };
+    .put('/firm', asJson, body(firmChangeSchema), async (c) => {
+      const { was, set } = c.req.valid('json');
       const written = await firm.write(was, set);
       digests.wakeSoon();
       if ('firm' in written) return c.json(written.firm);
@@ -112,16 +113,8 @@ function apiOn({ store, firm, digests, shares, offerOf, photos, reel, customersA
       return 'name' in kept ? c.json(kept, 201) : problem(c, 415, 'Not a photo', { detail: kept.refused });
     })
     .get('/photos/:name', (c) => photoAnswer(c, photos, c.req.param('name')))
-    .post('/jobs/:id/edits', async (c) => {
-      const value = await bodyOf(c);
-      if ('refused' in value) return value.refused;
-      const parsed = editsSchema.safeParse(value.value);
-      if (!parsed.success) {
-        return problem(c, 422, 'That cannot be taken as it is', {
-          errors: faultsOf(parsed.error, value.value),
-        });
-      }
-      const written = await store.edit(c.req.param('id'), parsed.data, device(c));
+    .post('/jobs/:id/edits', asJson, body(editsSchema), async (c) => {
+      const written = await store.edit(c.req.param('id'), c.req.valid('json'), device(c));
       digests.wakeSoon();
       return 'stored' in written ? c.json(written.stored) : refusal(c, written);
     });
@@ -194,7 +187,10 @@ export function appOn(parts: Parts, options: { log: (error: unknown) => void; pa
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   if (options.pages !== undefined) servePages(app, options.pages);
   app.onError((error, c) => {
-    if (error instanceof HTTPException) return problem(c, error.status, error.message);
+    if (error instanceof HTTPException) {
+      const notJson = error.status === 400 ? { errors: [{ path: '', message: 'not JSON' }] } : {};
+      return problem(c, error.status, error.message, notJson);
+    }
     options.log(error);
     return problem(c, 500, 'Something went wrong here; nothing was changed');
   });
@@ -214,17 +210,19 @@ async function sameSite(c: Context, next: () => Promise<void>): Promise<Response
   return undefined;
 }
 
-async function bodyOf(c: Context): Promise<{ value: unknown } | { refused: Response }> {
-  const text = await c.req.text();
-  try {
-    return { value: JSON.parse(text) };
-  } catch (error) {
-    const detail = error instanceof Error ? error.message : String(error);
-    return {
-      refused: problem(c, 400, 'Not JSON', {
-        detail,
-        errors: [{ path: '', message: `not JSON: ${detail}` }],
-      }),
-    };
+/** Bodies are JSON and say so: a form on a foreign page cannot send that without asking first. */
+const asJson = createMiddleware(async (c, next) => {
+  if (!c.req.header('content-type')?.includes('json')) {
+    return problem(c, 415, 'Send JSON', { detail: 'send the body as application/json' });
   }
-}
+  await next();
+  return undefined;
+});
+
+/** A body by its schema: not JSON and every fault are told with what would be right. */
+const body = <Schema extends z.ZodType>(schema: Schema) =>
+  zValidator('json', schema, (result, c) =>
+    result.success
+      ? undefined
+      : problem(c, 422, 'That cannot be taken as it is', { errors: faultsOf(result.error, result.data) }),
+  );

@@ -1,4 +1,12 @@
-import { applyEdit, inverseOf, isHomeless, isWhole, thingsOf, type Edit } from '../core/edits/index.js';
+import {
+  applyEdit,
+  inverseOf,
+  isHomeless,
+  isWhole,
+  mergeable,
+  thingsOf,
+  type Edit,
+} from '../core/edits/index.js';
 import { mergeThree, sameJson } from '../core/job/merge.js';
 import type { Job } from '../core/job/schema.js';
 

@@ -8,6 +8,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
 import { RouterProvider } from 'react-router';
+import { takeFirm } from './api/firm';
 import { takeStored } from './api/jobs';
 import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
@@ -24,21 +25,15 @@ const client = new QueryClient({
     mutations: { retry: 0, networkMode: 'always' },
   },
 });
-void openOutbox((stored) => {
-  takeStored(client, stored);
-});
-if ('serviceWorker' in navigator && import.meta.env.PROD) {
-  const kept = navigator.serviceWorker.register('/sw.js').then(async () => {
-    const worker = (await navigator.serviceWorker.ready).active;
-    const loaded = performance
-      .getEntriesByType('resource')
-      .map(({ name }) => new URL(name))
-      .filter(({ origin, pathname }) => origin === location.origin && pathname.startsWith('/assets/'));
-    worker?.postMessage(['/', ...new Set(loaded.map(({ pathname }) => pathname))]);
-  });
-  // Where pages are not kept, they are fetched each time.
-  kept.catch(() => undefined);
-}
+void openOutbox(
+  (stored) => {
+    takeStored(client, stored);
+  },
+  (firm) => void takeFirm(client, firm),
+);
+// Where pages cannot be kept (a private window), they are fetched each time.
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 createRoot(root).render(

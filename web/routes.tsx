@@ -1,37 +1,32 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { AfterView } from './after/after-view';
-import { DueView } from './after/due-view';
-import { FirmView } from './firm/firm-view';
-import { HolesView } from './holes/holes-view';
 import { JobList } from './jobs/job-list';
-import { LengthsView } from './lengths/lengths-view';
-import { LogView } from './log/log-view';
-import { RulesView } from './rules/rules-view';
-import { SheetView } from './sheet/sheet-view';
-import { SiteView } from './site/site-view';
-import { CustomerView } from './offer/customer-view';
-import { OfferView } from './offer/offer-view';
-import { JobLayout } from './shell/job-layout';
 import { NotFound } from './shell/not-found';
 
+/** Each view is fetched when it is first opened; the pages kept for a reload without the server hold them all. */
 export const router = createBrowserRouter([
   { path: '/', element: <JobList /> },
-  { path: '/firm', element: <FirmView /> },
-  { path: '/due', element: <DueView /> },
-  { path: '/offer/:secret', element: <CustomerView /> },
+  { path: '/firm', lazy: async () => ({ Component: (await import('./firm/firm-view')).FirmView }) },
+  { path: '/due', lazy: async () => ({ Component: (await import('./after/due-view')).DueView }) },
+  {
+    path: '/offer/:secret',
+    lazy: async () => ({ Component: (await import('./offer/customer-view')).CustomerView }),
+  },
   {
     path: '/jobs/:jobId',
-    element: <JobLayout />,
+    lazy: async () => ({ Component: (await import('./shell/job-layout')).JobLayout }),
     children: [
       { index: true, element: <Navigate to="sheet" replace /> },
-      { path: 'site', element: <SiteView /> },
-      { path: 'log', element: <LogView /> },
-      { path: 'sheet', element: <SheetView /> },
-      { path: 'rules', element: <RulesView /> },
-      { path: 'lengths', element: <LengthsView /> },
-      { path: 'holes', element: <HolesView /> },
-      { path: 'offer', element: <OfferView /> },
-      { path: 'after', element: <AfterView /> },
+      { path: 'site', lazy: async () => ({ Component: (await import('./site/site-view')).SiteView }) },
+      { path: 'log', lazy: async () => ({ Component: (await import('./log/log-view')).LogView }) },
+      { path: 'sheet', lazy: async () => ({ Component: (await import('./sheet/sheet-view')).SheetView }) },
+      { path: 'rules', lazy: async () => ({ Component: (await import('./rules/rules-view')).RulesView }) },
+      {
+        path: 'lengths',
+        lazy: async () => ({ Component: (await import('./lengths/lengths-view')).LengthsView }),
+      },
+      { path: 'holes', lazy: async () => ({ Component: (await import('./holes/holes-view')).HolesView }) },
+      { path: 'offer', lazy: async () => ({ Component: (await import('./offer/offer-view')).OfferView }) },
+      { path: 'after', lazy: async () => ({ Component: (await import('./after/after-view')).AfterView }) },
     ],
   },
   { path: '*', element: <NotFound /> },

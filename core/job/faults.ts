@@ -28,7 +28,7 @@ const pathOf = (path: readonly PropertyKey[]): string =>
     .replace(/^\./, '');
 
 /** Zod's issues as faults in our own words: unknown fields one by one, unions by the branch that came closest. */
-export function faultsOf(error: z.ZodError, value?: unknown): Fault[] {
+export function faultsOf(error: z.core.$ZodError, value?: unknown): Fault[] {
   return error.issues.flatMap((issue) => issueFaults(issue, [], value));
 }
 

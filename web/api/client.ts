@@ -16,15 +16,17 @@ export const deviceName = (): string => {
 export const api = hc<Api>('/api', { headers: () => ({ 'x-device': deviceName() }) });
 
 /** Sends JSON to an address of the server that takes it as it is said. */
-export async function post<T>(path: string, body: unknown): Promise<T> {
+export async function write<T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T> {
   return bodyOf<T>(
     await fetch(path, {
-      method: 'POST',
+      method,
       body: JSON.stringify(body),
       headers: { 'content-type': 'application/json', 'x-device': deviceName() },
     }),
   );
 }
+
+export const post = <T>(path: string, body: unknown): Promise<T> => write<T>('POST', path, body);
 
 /** What the server refused, with the path of each fault, or the changes of others that it ran into. */
 export class Refused extends Error {

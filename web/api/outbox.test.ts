@@ -184,7 +184,11 @@ test('whatever the wire does, nothing typed leaves the page, and all of it goes 
         },
         '2026-05-12',
       );
-      const made = await app.ask('/api/jobs', { method: 'POST', body: JSON.stringify(said) });
+      const made = await app.ask('/api/jobs', {
+        headers: { 'content-type': 'application/json' },
+        method: 'POST',
+        body: JSON.stringify(said),
+      });
       const { id } = (await made.json()) as StoredJob;
       const at = `/api/jobs/${id}`;
       const devices = ['truck', 'office'].map((name): Device => ({

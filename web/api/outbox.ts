@@ -1,20 +1,15 @@
 import { createStore, del, entries, set } from 'idb-keyval';
-import { useSyncExternalStore } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 import type { Edit } from '../../core/edits/index.js';
+import type { Firm } from '../../core/job/firm.js';
 import type { Fault } from '../../core/job/faults.js';
 import type { Conflict } from '../../server/conflicts.js';
 import type { StoredJob } from '../../server/store.js';
-import { post, Refused } from './client';
+import { Refused, write } from './client';
 
-/** A set of edits on its way to the server: kept in the browser's storage until the server has it on its disk. */
-export interface OutboxItem {
+/** What every parcel of the outbox carries: kept in the browser's storage until the server has it on its disk. */
+interface Parcel {
   readonly key: string;
-  readonly job: string;
-  readonly sent: string;
-  readonly edits: readonly Edit[];
-  /** The version of the job that the edits were made on. */
-  readonly base: number;
-  readonly undoes?: string | undefined;
   readonly state: 'waiting' | 'conflict' | 'refused';
   readonly conflicts?: readonly Conflict[];
   /** The version of the job that the conflicts were found against. */
@@ -23,12 +18,35 @@ export interface OutboxItem {
   readonly message?: string;
 }
 
+/** A set of edits of a job. */
+export interface OutboxItem extends Parcel {
+  readonly job: string;
+  readonly sent: string;
+  readonly edits: readonly Edit[];
+  /** The version of the job that the edits were made on. */
+  readonly base: number;
+  readonly undoes?: string | undefined;
+}
+
+/** A change of the firm: what it was, and what it was set to. */
+export interface FirmItem extends Parcel {
+  readonly firm: { readonly was: Firm; readonly set: Firm };
+}
+
+type Item = OutboxItem | FirmItem;
+const isFirm = (item: Item): item is FirmItem => 'firm' in item;
+const isEdits = (item: Item): item is OutboxItem => !isFirm(item);
+/** Parcels of one queue go in order, one at a time. A job's id is never this. */
+const firmQueue = 'firm of this server';
+const queueOf = (item: Item): string => (isFirm(item) ? firmQueue : item.job);
+
 const retry_ms = [500, 1000, 2000, 4000, 8000];
 
 const store = createStore('open-trench', 'outbox');
 const goneStore = createStore('open-trench-sent', 'sent');
 const listeners = new Set<() => void>();
-let items: readonly OutboxItem[] = [];
+let items: readonly Item[] = [];
+let arrivedFirm: (firm: Firm) => void = () => undefined;
 let arrived: (stored: StoredJob) => void = () => undefined;
 /**
  * Own sets that went in, with the version each made: they are no conflict for those that follow, which may be sent by
@@ -46,7 +64,7 @@ let failures = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let count = 0;
 
-function change(next: readonly OutboxItem[]): void {
+function change(next: readonly Item[]): void {
   items = next;
   listeners.forEach((tell) => {
     tell();
@@ -54,12 +72,16 @@ function change(next: readonly OutboxItem[]): void {
 }
 
 /** Storage may be barred (a private window): what is typed is then kept as long as the page is open. */
-const keep = (item: OutboxItem) => set(item.key, item, store).catch(() => undefined);
+const keep = (item: Item) => set(item.key, item, store).catch(() => undefined);
 const drop = (key: string) => del(key, store).catch(() => undefined);
 const remember = (each: Gone) => set(each.sent, each, goneStore).catch(() => undefined);
 
 /** Reads what an earlier page left behind and sends it; called once, with what to do when the server took something. */
-export function openOutbox(onArrived: (stored: StoredJob) => void): Promise<void> {
+export function openOutbox(
+  onArrived: (stored: StoredJob) => void,
+  onFirm: (firm: Firm) => void = () => undefined,
+): Promise<void> {
+  arrivedFirm = onFirm;
   opening = readAndSend(onArrived);
   return opening;
 }
@@ -73,12 +95,12 @@ export async function settled(): Promise<void> {
 async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void> {
   arrived = onArrived;
   const [left, before] = await Promise.all([
-    entries<string, OutboxItem>(store).catch(() => []),
+    entries<string, Item>(store).catch(() => []),
     entries<string, Gone>(goneStore).catch(() => []),
   ]);
-  const open = new Set(left.map(([, { job }]) => job));
+  const open = new Set(left.map(([, item]) => queueOf(item)));
   gone.push(...before.map(([, each]) => each).filter(({ job }) => open.has(job)));
-  // Of a job of which nothing is left to send nothing need be remembered.
+  // Acknowledgements are forgotten once the queue is empty.
   for (const [key, { job }] of before) if (!open.has(job)) void del(key, goneStore).catch(() => undefined);
   const known = new Set(items.map(({ key }) => key));
   change(
@@ -91,7 +113,28 @@ async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void
 }
 
 export async function flushAll(): Promise<void> {
-  await Promise.all([...new Set(items.map(({ job }) => job))].map((job) => flush(job)));
+  await Promise.all([...new Set(items.map(queueOf))].map((queue) => flush(queue)));
+}
+
+/** Keys sort in the order in which parcels were made. */
+const newKey = (id: string) =>
+  `${String(Date.now()).padStart(15, '0')} ${String(count++).padStart(6, '0')} ${id}`;
+
+/** Keeps a change of the firm, then sends it; one that still waits takes it in. What was refused before is forgotten. */
+export async function sendFirm(was: Firm, set: Firm): Promise<void> {
+  const own = items.filter(isFirm);
+  for (const refused of own.filter(({ state }) => state !== 'waiting')) forget(refused.key);
+  const last = own.findLast(({ state }) => state === 'waiting');
+  const onItsWay = flushing.has(firmQueue) ? next(firmQueue)?.key : undefined;
+  const joined = last && last.key !== onItsWay ? last : undefined;
+  const item: FirmItem = {
+    key: joined?.key ?? newKey('firm'),
+    firm: { was: joined?.firm.was ?? was, set },
+    state: 'waiting',
+  };
+  change(joined ? items.map((each) => (each === joined ? item : each)) : [...items, item]);
+  await keep(item);
+  await flush(firmQueue);
 }
 
 /** Keeps a set of edits, then sends it. Throws what the server refused at once; waits in the outbox when it is away. */
@@ -103,7 +146,7 @@ export async function send(
 ): Promise<void> {
   const sent = crypto.randomUUID();
   const item: OutboxItem = {
-    key: `${String(Date.now()).padStart(15, '0')} ${String(count++).padStart(6, '0')} ${sent}`,
+    key: newKey(sent),
     job,
     sent,
     edits,
@@ -122,55 +165,67 @@ export async function send(
   }
 }
 
-/** Sends a job's waiting sets in order, one at a time; stops when the server does not answer, and tries again later. */
-function flush(job: string): Promise<void> {
-  const running = flushing.get(job);
-  if (running) return running.then(() => (next(job) ? flush(job) : undefined));
+/** Sends a queue in order, one at a time; stops when the server does not answer, and tries again later. */
+function flush(queue: string): Promise<void> {
+  const running = flushing.get(queue);
+  if (running) return running.then(() => (next(queue) ? flush(queue) : undefined));
   const run = (async () => {
-    for (let item = next(job); item; item = next(job)) if (!(await sendOne(item))) return;
-  })().finally(() => flushing.delete(job));
-  flushing.set(job, run);
+    for (let item = next(queue); item; item = next(queue)) if (!(await sendOne(item))) return;
+  })().finally(() => flushing.delete(queue));
+  flushing.set(queue, run);
   return run;
 }
 
-const next = (job: string) => items.find((each) => each.job === job && each.state === 'waiting');
+const next = (queue: string) => items.find((each) => queueOf(each) === queue && each.state === 'waiting');
 
-async function sendOne(item: OutboxItem): Promise<boolean> {
+async function sendOne(item: Item): Promise<boolean> {
   try {
-    const own = gone.filter(({ job, version }) => job === item.job && version > item.base);
-    const stored = await post<StoredJob>(`/api/jobs/${encodeURIComponent(item.job)}/edits`, {
-      sent: item.sent,
-      edits: item.edits,
-      base: item.base,
-      own: own.map(({ sent }) => sent),
-      ...(item.undoes === undefined ? {} : { undoes: item.undoes }),
-    });
+    await (isFirm(item) ? deliverFirm(item) : deliverEdits(item));
     failures = 0;
-    const went = { job: item.job, sent: item.sent, version: stored.version };
-    gone.push(went);
-    await remember(went);
-    arrived(stored);
     forget(item.key);
     return true;
   } catch (error) {
     if (error instanceof Refused && error.status < 500) {
-      const state = error.conflicts.length > 0 ? 'conflict' : 'refused';
-      const marked: OutboxItem = {
-        ...item,
-        state,
-        message: error.message,
-        faults: error.faults,
-        conflicts: error.conflicts,
-        against: error.version,
-      };
-      change(items.map((each) => (each.key === item.key ? marked : each)));
-      await keep(marked);
+      await mark(item, error);
       return true;
     }
     clearTimeout(timer);
     timer = setTimeout(() => void flushAll(), retry_ms[Math.min(failures++, retry_ms.length - 1)]);
     return false;
   }
+}
+
+async function deliverFirm({ firm }: FirmItem): Promise<void> {
+  arrivedFirm(await write<Firm>('PUT', '/api/firm', firm));
+}
+
+async function deliverEdits(item: OutboxItem): Promise<void> {
+  const own = gone.filter(({ job, version }) => job === item.job && version > item.base);
+  const stored = await write<StoredJob>('POST', `/api/jobs/${encodeURIComponent(item.job)}/edits`, {
+    sent: item.sent,
+    edits: item.edits,
+    base: item.base,
+    own: own.map(({ sent }) => sent),
+    ...(item.undoes === undefined ? {} : { undoes: item.undoes }),
+  });
+  const went = { job: item.job, sent: item.sent, version: stored.version };
+  gone.push(went);
+  await remember(went);
+  arrived(stored);
+}
+
+/** What the server refused stays, with why, until a person drops or settles it. */
+async function mark(item: Item, error: Refused): Promise<void> {
+  const marked: Item = {
+    ...item,
+    state: error.conflicts.length > 0 ? 'conflict' : 'refused',
+    message: error.message,
+    faults: error.faults,
+    conflicts: error.conflicts,
+    against: error.version,
+  };
+  change(items.map((each) => (each.key === item.key ? marked : each)));
+  await keep(marked);
 }
 
 /** Takes a set out of the outbox without sending it. */
@@ -197,16 +252,18 @@ export const onTheirWay = (job: string): Promise<void> => flushing.get(job) ?? P
 
 /** The set written last and not yet on its way, which undo may simply take out. */
 export const lastWaiting = (job: string): OutboxItem | undefined =>
-  flushing.has(job) ? undefined : items.findLast((each) => each.job === job && each.state === 'waiting');
+  flushing.has(job)
+    ? undefined
+    : items.filter(isEdits).findLast((each) => each.job === job && each.state === 'waiting');
 
 /** Edits of a job that wait in an outbox, in order. */
 export const editsWaiting = (outbox: readonly OutboxItem[], job: string): Edit[] =>
   outbox.filter((item) => item.job === job && item.state === 'waiting').flatMap(({ edits }) => edits);
 
 /** Edits of a job that wait here at this moment. */
-export const waitingOf = (job: string): Edit[] => editsWaiting(items, job);
+export const waitingOf = (job: string): Edit[] => editsWaiting(items.filter(isEdits), job);
 
-export function useOutbox(): readonly OutboxItem[] {
+function useItems(): readonly Item[] {
   return useSyncExternalStore(
     (tell) => {
       listeners.add(tell);
@@ -214,4 +271,16 @@ export function useOutbox(): readonly OutboxItem[] {
     },
     () => items,
   );
+}
+
+/** Every set of edits that is not in yet. */
+export function useOutbox(): readonly OutboxItem[] {
+  const all = useItems();
+  return useMemo(() => all.filter(isEdits), [all]);
+}
+
+/** Every change of the firm that is not in yet. */
+export function useFirmOutbox(): readonly FirmItem[] {
+  const all = useItems();
+  return useMemo(() => all.filter(isFirm), [all]);
 }

@@ -1,16 +1,14 @@
 import { Box, chakra, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { zodResolver } from '@hookform/resolvers/zod';
 import { format } from 'date-fns';
-import type { ReactNode } from 'react';
-import { useForm } from 'react-hook-form';
+import { useState, type ChangeEvent, type ReactNode, type SubmitEvent } from 'react';
 import { z } from 'zod';
+import { materialWords } from '../../core/catalog/materials.js';
 import { materials, soils } from '../../core/job/vocabulary.js';
 import type { StoredJob } from '../../server/store.js';
 import { useAddJob } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
 import { newJob } from './new-job';
-import { materialWords } from '../../core/catalog/materials.js';
 
 const formSchema = z.object({
   title: z.string().trim().min(1, 'Give the job a name, such as its street address'),
@@ -28,118 +26,94 @@ const formSchema = z.object({
   diameter: z.enum(['3', '4', '6', '8']),
   soil: z.enum(soils),
 });
-type FormValues = z.infer<typeof formSchema>;
+type FieldName = keyof z.infer<typeof formSchema>;
+
+const blank: Readonly<Record<FieldName, string>> = {
+  title: '',
+  customer: '',
+  reason: 'backup',
+  zero: 'cap',
+  riser: '',
+  material: 'clay',
+  diameter: '4',
+  soil: 'unknown',
+};
+
+const choices: Partial<Record<FieldName, readonly (readonly [value: string, words: string])[]>> = {
+  reason: [
+    ['backup', 'backup'],
+    ['purchase', 'purchase'],
+    ['follow-up', 'follow-up'],
+    ['planned', 'planned work'],
+  ],
+  zero: [
+    ['cap', 'at the cap'],
+    ['pipe', 'in the level pipe'],
+    ['unknown', 'nobody knows'],
+  ],
+  material: materials.map((each) => [each, materialWords(each)]),
+  diameter: ['3', '4', '6', '8'].map((each) => [each, each]),
+  soil: soils.map((each) => [each, each === 'unknown' ? 'not known: taken as C' : each]),
+};
+
+const labels: Readonly<Record<FieldName, string>> = {
+  title: 'Name or address',
+  customer: 'Customer',
+  reason: 'Why we came',
+  zero: 'Counter zeroed',
+  riser: 'Cap to level pipe, ft',
+  material: 'Pipe, where no change says otherwise',
+  diameter: 'Bore, in',
+  soil: 'Soil, as the competent person says',
+};
+const fieldNames = Object.keys(labels) as FieldName[];
 
 const Form = chakra('form');
 
+interface Props {
+  readonly onMade: (stored: StoredJob) => void;
+  readonly onCancel: () => void;
+}
+
 /** The least that must be known before readings mean anything: where the camera goes in and where it was zeroed. */
-export function NewJobForm({
-  onMade,
-  onCancel,
-}: {
-  onMade: (stored: StoredJob) => void;
-  onCancel: () => void;
-}) {
+export function NewJobForm({ onMade, onCancel }: Props) {
   const add = useAddJob();
-  const { register, handleSubmit, formState } = useForm<FormValues>({
-    resolver: zodResolver(formSchema),
-    defaultValues: {
-      title: '',
-      customer: '',
-      reason: 'backup',
-      zero: 'cap',
-      riser: '',
-      material: 'clay',
-      diameter: '4',
-      soil: 'unknown',
-    },
-  });
-  const submit = handleSubmit(async ({ riser, diameter, ...said }) => {
-    const job = newJob(
-      { ...said, riser_ft: riser === '' ? undefined : Number(riser), diameter_in: Number(diameter) },
-      format(new Date(), 'yyyy-MM-dd'),
-    );
-    onMade(await add.mutateAsync(job));
-  });
-  const fault = (name: keyof FormValues) => formState.errors[name]?.message;
+  const [values, setValues] = useState(blank);
+  const [faults, setFaults] = useState<Partial<Record<string, string[]>>>({});
+  const submit = (event: SubmitEvent) => {
+    event.preventDefault();
+    const parsed = formSchema.safeParse(values);
+    setFaults(parsed.success ? {} : z.flattenError(parsed.error).fieldErrors);
+    if (!parsed.success) return;
+    const { riser, diameter, ...said } = parsed.data;
+    const asked = {
+      ...said,
+      riser_ft: riser === '' ? undefined : Number(riser),
+      diameter_in: Number(diameter),
+    };
+    add.mutate(newJob(asked, format(new Date(), 'yyyy-MM-dd')), { onSuccess: onMade });
+  };
   return (
-    <Form
-      onSubmit={(event) => void submit(event).catch(() => undefined)}
-      bg="sheet"
-      border="1.5px solid"
-      borderColor="ink"
-      p="5"
-      mb="6"
-      noValidate
-    >
+    <Form onSubmit={submit} bg="sheet" border="1.5px solid" borderColor="ink" p="5" mb="6" noValidate>
       <Heading as="h2" fontSize="20px" mb="4">
         New job
       </Heading>
       {add.error && <Faults error={add.error} />}
       <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' }} gap="4" mb="5">
-        <Ask label="Name or address" name="title" fault={fault('title')} wide>
-          <Field
-            id="title"
-            autoFocus
-            aria-invalid={fault('title') ? true : undefined}
-            {...register('title')}
+        {fieldNames.map((name) => (
+          <Asked
+            key={name}
+            name={name}
+            value={values[name]}
+            fault={faults[name]?.[0]}
+            onChange={(value) => {
+              setValues((known) => ({ ...known, [name]: value }));
+            }}
           />
-        </Ask>
-        <Ask label="Customer" name="customer">
-          <Field id="customer" {...register('customer')} />
-        </Ask>
-        <Ask label="Why we came" name="reason">
-          <Choice id="reason" {...register('reason')}>
-            <option value="backup">backup</option>
-            <option value="purchase">purchase</option>
-            <option value="follow-up">follow-up</option>
-            <option value="planned">planned work</option>
-          </Choice>
-        </Ask>
-        <Ask label="Counter zeroed" name="zero">
-          <Choice id="zero" {...register('zero')}>
-            <option value="cap">at the cap</option>
-            <option value="pipe">in the level pipe</option>
-            <option value="unknown">nobody knows</option>
-          </Choice>
-        </Ask>
-        <Ask label="Cap to level pipe, ft" name="riser" fault={fault('riser')}>
-          <Field
-            id="riser"
-            inputMode="decimal"
-            placeholder="not measured"
-            aria-invalid={fault('riser') ? true : undefined}
-            {...register('riser')}
-          />
-        </Ask>
-        <Ask label="Pipe, where no change says otherwise" name="material">
-          <Choice id="material" {...register('material')}>
-            {materials.map((each) => (
-              <option key={each} value={each}>
-                {materialWords(each)}
-              </option>
-            ))}
-          </Choice>
-        </Ask>
-        <Ask label="Bore, in" name="diameter">
-          <Choice id="diameter" {...register('diameter')}>
-            {['3', '4', '6', '8'].map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </Choice>
-        </Ask>
-        <Ask label="Soil, as the competent person says" name="soil">
-          <Choice id="soil" {...register('soil')}>
-            {soils.map((each) => (
-              <option key={each} value={each}>
-                {each === 'unknown' ? 'not known: taken as C' : each}
-              </option>
-            ))}
-          </Choice>
-        </Ask>
+        ))}
       </Grid>
       <Flex gap="3" wrap="wrap" align="center">
-        <Press look="signal" type="submit" disabled={formState.isSubmitting}>
+        <Press look="signal" type="submit" disabled={add.isPending}>
           Start the camera log
         </Press>
         <Press look="quiet" type="button" onClick={onCancel}>
@@ -154,23 +128,33 @@ export function NewJobForm({
   );
 }
 
-function Ask({
-  label,
-  name,
-  fault,
-  wide,
-  children,
-}: {
-  label: string;
-  name: string;
-  fault?: string | undefined;
-  wide?: boolean;
-  children: ReactNode;
-}) {
+interface AskedProps {
+  readonly name: FieldName;
+  readonly value: string;
+  readonly fault: string | undefined;
+  readonly onChange: (value: string) => void;
+}
+
+function Asked({ name, value, fault, onChange }: AskedProps) {
+  const own = {
+    id: name,
+    value,
+    onChange: (event: ChangeEvent<HTMLInputElement | HTMLSelectElement>) => {
+      onChange(event.target.value);
+    },
+    'aria-invalid': fault ? true : undefined,
+  };
+  const options = choices[name];
   return (
-    <Box gridColumn={wide ? { sm: 'span 2' } : undefined}>
-      <Label htmlFor={name}>{label}</Label>
-      {children}
+    <Box gridColumn={name === 'title' ? { sm: 'span 2' } : undefined}>
+      <Label htmlFor={name}>{labels[name]}</Label>
+      {options ? (
+        <Choice {...own}>{options.map(asOption)}</Choice>
+      ) : name === 'riser' ? (
+        <Field {...own} inputMode="decimal" placeholder="not measured" />
+      ) : (
+        <Field {...own} autoFocus={name === 'title'} />
+      )}
       {fault && (
         <Text role="alert" color="signalInk" fontSize="14px" mt="1">
           {fault}
@@ -179,3 +163,9 @@ function Ask({
     </Box>
   );
 }
+
+const asOption = ([value, words]: readonly [string, string]): ReactNode => (
+  <option key={value} value={value}>
+    {words}
+  </option>
+);
