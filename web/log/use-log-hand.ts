@@ -1,0 +1,136 @@
+import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
+import { markHere, toRead, type ToRead } from '../../core/logline/to-read.js';
+import type { Entry, Run } from '../../core/job/schema.js';
+import { wrapClock } from '../../core/survey/clock.js';
+import type { RowView } from '../../core/views/log-rows.js';
+import { deviceName } from '../api/client';
+import type { JobContext } from '../shell/job-layout';
+import { freshIds, rowsOf } from './entries';
+import { standing } from './log-table';
+import { tellReel, useReel } from './reel';
+import { step_ft, stride_ft } from './reel-panel';
+import type { TypedLineHandle } from './typed-line';
+import { useLogKeys } from './use-log-keys';
+import type { VideoHandle } from './video-panel';
+
+/** Where the picture beside the log comes from. */
+export type Source = 'none' | 'video' | 'reel';
+
+/** The log as it is worked on: its run and pass, the picture beside it, and what the keys and buttons do. */
+export interface LogHand {
+  readonly run: Run | undefined;
+  readonly setRunId: (id: string) => void;
+  readonly pass: 'out' | 'back';
+  readonly setPass: (pass: 'out' | 'back') => void;
+  readonly waterClock: number | undefined;
+  readonly setWaterClock: (at: number | undefined) => void;
+  readonly source: Source;
+  readonly setSource: (source: Source) => void;
+  readonly typed: RefObject<TypedLineHandle | null>;
+  readonly video: RefObject<VideoHandle | null>;
+  readonly reel: ReturnType<typeof useReel>;
+  readonly rows: readonly RowView[] | undefined;
+  readonly queue: readonly ToRead[];
+  stampReading(): void;
+  locate(): void;
+  open(entry: Entry): void;
+  readNext(): void;
+  /** A key on the empty line: the water's clock, or the reel. True when it was taken. */
+  emptyKey(event: KeyboardEvent): boolean;
+}
+
+type Known = Pick<JobContext, 'line' | 'lineView' | 'change'>;
+
+export function useLogHand({ line, lineView, change }: Known): LogHand {
+  const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
+  const [chosenRun, setRunId] = useState(newest?.id ?? '');
+  const [pass, setPass] = useState<'out' | 'back'>('back');
+  const [waterClock, setWaterClock] = useState<number>();
+  const [source, setSource] = useState<Source>('none');
+  const [wanted, setWanted] = useState(0);
+  const typed = useRef<TypedLineHandle>(null);
+  const video = useRef<VideoHandle>(null);
+  const reel = useReel(source === 'reel');
+  const run = line.runs.find(({ id }) => id === chosenRun) ?? line.runs[0];
+  const rows = lineView && rowsOf(lineView, run);
+  const queue = toRead(line);
+
+  useEffect(() => {
+    if (reel.depth_ft !== undefined) typed.current?.put(`located ${reel.depth_ft} deep`, 'end');
+  }, [reel.depth_ft]);
+  const turnWater = (hours: number) => {
+    setWaterClock((now) => wrapClock((now ?? 6) + hours));
+  };
+  const stampReading = () => {
+    if (reel.reading_ft !== undefined) typed.current?.put(String(reel.reading_ft), 'front');
+  };
+  const locate = () => {
+    void tellReel('locate');
+  };
+  const open = (entry: Entry) => {
+    const own = line.runs.find(({ entries }) => entries.includes(entry));
+    if (own) setRunId(own.id);
+    if (entry.video_s !== undefined) video.current?.seek(entry.video_s);
+    typed.current?.change(entry);
+  };
+  const readNext = () => {
+    const next = queue[wanted % Math.max(1, queue.length)];
+    if (!next) return;
+    setWanted(wanted + 1);
+    open(next.entry);
+  };
+  const mark = () => {
+    const last = run?.entries.at(-1);
+    const where =
+      reel.reading_ft !== undefined ? { reading_ft: reel.reading_ft } : last && { after: last.id };
+    if (!run || !where) return;
+    const id = freshIds(line, `-${deviceName().slice(-3)}`)();
+    const entry = { id, kind: 'locate', pass, ...where, mark: markHere, ...video.current?.stamp() } as Entry;
+    void change.say([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }]);
+  };
+  /** Of a disagreement, the reading of one pass stands. */
+  const keepReading = (stands: 'out' | 'back') => () => {
+    const row = rows?.find(({ disagreement }) => disagreement && !disagreement.settled);
+    const reading = row?.readings.findLast((each) => each.pass === stands);
+    if (row && reading) void change.say(standing(line, row, reading));
+  };
+  useLogKeys({
+    passOut: () => {
+      setPass('out');
+    },
+    passBack: () => {
+      setPass('back');
+    },
+    waterLeft: () => {
+      turnWater(-0.5);
+    },
+    waterRight: () => {
+      turnWater(0.5);
+    },
+    stamp: stampReading,
+    locate,
+    zero: () => void tellReel('zero'),
+    mark,
+    readNext,
+    keepOut: keepReading('out'),
+    keepBack: keepReading('back'),
+    play: () => video.current?.toggle(),
+    back: () => video.current?.back(5),
+    line: () => typed.current?.focus(),
+  });
+  return {
+    ...{ run, setRunId, pass, setPass, waterClock, setWaterClock, source, setSource },
+    ...{ typed, video, reel, rows, queue, stampReading, locate, open, readNext },
+    emptyKey: (event) => {
+      if (event.key === '[' || event.key === ']') {
+        turnWater(event.key === '[' ? -0.5 : 0.5);
+        return true;
+      }
+      if (source !== 'reel' || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return false;
+      const far = event.shiftKey ? stride_ft : step_ft;
+      setPass(event.key === 'ArrowUp' ? 'out' : 'back');
+      void tellReel(`move ${event.key === 'ArrowUp' ? far : -far}`);
+      return true;
+    },
+  };
+}

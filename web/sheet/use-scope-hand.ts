@@ -1,0 +1,229 @@
+import { useMemo, useState } from 'react';
+import { jobHead } from '../../core/edits/index.js';
+import { rulesInForce } from '../../core/job/rules-schema.js';
+import type { Pin } from '../../core/job/schema.js';
+import type { Method, School } from '../../core/job/vocabulary.js';
+import type { Interval } from '../../core/line/intervals.js';
+import { workOf } from '../../core/methods/index.js';
+import type { LineScope, Scope } from '../../core/scope/scope.js';
+import type { LineView } from '../../core/views/line-view.js';
+import {
+  pinsOn,
+  withEndMoved,
+  withJoined,
+  withMethod,
+  without,
+  withSplit,
+  type PlacedPin,
+} from '../../core/views/pin-edits.js';
+import { barsOf, weightiest, type ScopeBar } from '../drawing/scope-bars';
+import type { JobContext } from '../shell/job-layout';
+import { nextEnd, snapped } from './snap';
+import { useTrial } from './use-trial';
+
+/** An end of a bar that is under a finger now. */
+interface Drag {
+  readonly bar: ScopeBar;
+  readonly end: 'from' | 'to';
+  readonly to_ft: number;
+}
+
+/** The scope as it stands under a hand: which bar is chosen, and what is done to it. Whatever is done becomes pins. */
+export interface ScopeHand {
+  readonly scope: Scope;
+  readonly lineScope: LineScope;
+  readonly bars: readonly ScopeBar[];
+  readonly selected: ScopeBar | undefined;
+  readonly drag: Drag | undefined;
+  /** Why what was asked for cannot be; undefined where nothing was refused. */
+  readonly refusal: string | undefined;
+  readonly pinsHere: readonly PlacedPin[];
+  choose(bar: ScopeBar): void;
+  /** Chooses whatever bar lies at a station, ft. */
+  chooseAt(station_ft: number): void;
+  go(by: number): void;
+  moveEnd(end: 'from' | 'to', raw_ft: number, last: boolean): void;
+  doHere(method: Method): void;
+  join(): void;
+  /** Splits the chosen bar near a station, else in its middle. */
+  split(near_ft: number | undefined): void;
+  lift(pins: readonly PlacedPin[]): void;
+  liftHere(): void;
+  take(school: School): void;
+  forget(): void;
+}
+
+type Known = Pick<JobContext, 'job' | 'inForce' | 'line' | 'caughtUp' | 'change'> & {
+  readonly view: NonNullable<JobContext['view']>;
+  readonly lineView: LineView;
+  readonly lineScope: LineScope;
+};
+
+/** Nearer than this two stations under a finger are one, ft. */
+const samePlace_ft = 0.01;
+/** A piece split off is at least so long, ft. */
+const leastPiece_ft = 0.5;
+
+export function useScopeHand({
+  job,
+  inForce,
+  line,
+  caughtUp,
+  change,
+  view,
+  lineView,
+  lineScope,
+}: Known): ScopeHand {
+  const [chosenAt, setChosenAt] = useState<number>();
+  const [drag, setDrag] = useState<Drag>();
+  const [cannot, setCannot] = useState<string>();
+  const trial = useTrial(inForce, line.id, caughtUp);
+  const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
+
+  // What is tried takes the place of what stands, as long as it can be done.
+  const triedLine = trial.tried?.lines.find(({ id }) => id === line.id);
+  const can = triedLine?.feasible ?? true;
+  const shown = triedLine?.feasible ? triedLine : lineScope;
+  const bars = useMemo(() => barsOf(shown), [shown]);
+  const found =
+    chosenAt === undefined
+      ? weightiest(bars)
+      : bars.find(({ from_ft, to_ft }) => from_ft <= chosenAt && chosenAt <= to_ft);
+  const selected = drag?.bar ?? found;
+
+  const commit = async (pins: readonly Pin[], around: Interval) => {
+    setCannot(undefined);
+    const settled = await trial.settle(pins, around);
+    setDrag(undefined);
+    const own = settled?.lines.find(({ id }) => id === line.id);
+    if (own && !own.feasible) {
+      setCannot(cannotBe(settled?.cannot));
+      trial.stop();
+      return;
+    }
+    setChosenAt((around.from_ft + around.to_ft) / 2);
+    await change.say([{ kind: 'pins', line: line.id, set: pins.length > 0 ? [...pins] : null }]);
+  };
+  const moveEnd: ScopeHand['moveEnd'] = (end, raw_ft, last) => {
+    const bar = drag?.bar ?? selected;
+    if (!bar?.action) return;
+    const to_ft = endFor({ bar, end, raw_ft, byKey: last && !drag, now: drag?.to_ft }, lineScope, lineView);
+    if (to_ft === undefined) return;
+    const pins = withEndMoved(lineView.pins, bar, end, to_ft, spotMost_ft);
+    const around = { from_ft: bar.from_ft, to_ft: bar.to_ft, [`${end}_ft`]: to_ft };
+    if (last && Math.abs(to_ft - bar[`${end}_ft`]) < samePlace_ft) {
+      setDrag(undefined);
+      trial.stop();
+    } else if (last) void commit(pins, around);
+    else if (drag?.end !== end || drag.to_ft !== to_ft) {
+      setCannot(undefined);
+      setDrag({ bar, end, to_ft });
+      trial.ask(pins, around);
+    }
+  };
+  const lift = (pins: readonly PlacedPin[]) => {
+    const [first] = pins;
+    if (first) void commit(without(lineView.pins, pins), selected ?? first);
+  };
+  const join = () => {
+    const other = selected?.action && neighborOf(bars, selected);
+    if (selected?.action && !other) setCannot('There is nothing else on this line to join it with.');
+    if (!selected || !other) return;
+    const whole = {
+      from_ft: Math.min(selected.from_ft, other.from_ft),
+      to_ft: Math.max(selected.to_ft, other.to_ft),
+    };
+    void commit(withJoined(lineView.pins, selected, other, spotMost_ft), whole);
+  };
+  const split = (near_ft: number | undefined) => {
+    if (!selected?.action) return;
+    if (workOf(selected.method).kind === 'dig') {
+      setCannot('Two digs that touch are one: choose what is done between them instead.');
+      return;
+    }
+    const at = splitPlace(selected, lineScope, near_ft);
+    if (at === undefined) setCannot('It is too short to split.');
+    else void commit(withSplit(lineView.pins, at), { from_ft: selected.from_ft, to_ft: at });
+  };
+  const choose = (bar: ScopeBar) => {
+    setChosenAt((bar.from_ft + bar.to_ft) / 2);
+    setCannot(undefined);
+  };
+  const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
+  return {
+    scope: triedLine?.feasible && trial.tried ? { ...view.scope, ...trial.tried } : view.scope,
+    lineScope: shown,
+    bars,
+    selected,
+    drag,
+    refusal: drag && !can ? cannotBe(trial.tried?.cannot) : cannot,
+    pinsHere,
+    choose,
+    chooseAt: setChosenAt,
+    go: (by) => {
+      const here = bars.findIndex(({ key }) => key === selected?.key);
+      const next = bars[Math.min(bars.length - 1, Math.max(0, here + by))];
+      if (next) choose(next);
+    },
+    moveEnd,
+    doHere: (method) => {
+      if (selected) void commit(withMethod(lineView.pins, selected, method, spotMost_ft), selected);
+    },
+    join,
+    split,
+    lift,
+    liftHere: () => {
+      lift(pinsHere);
+    },
+    take: (school) => {
+      const head = jobHead(job);
+      void change.say([{ kind: 'job', set: { ...head, rules: { ...head.rules, school } } }]);
+    },
+    forget: () => {
+      setCannot(undefined);
+    },
+  };
+}
+
+interface Moving {
+  readonly bar: ScopeBar;
+  readonly end: 'from' | 'to';
+  readonly raw_ft: number;
+  readonly byKey: boolean;
+  readonly now: number | undefined;
+}
+
+/** Where an end goes that is moved to a station: it snaps, and a small step by key goes to the next place it may end. */
+function endFor(
+  { bar, end, raw_ft, byKey, now }: Moving,
+  { mayEnd_ft }: LineScope,
+  lineView: LineView,
+): number | undefined {
+  const bounds = { end, other_ft: bar[end === 'from' ? 'to_ft' : 'from_ft'] };
+  const from_ft = now ?? bar[`${end}_ft`];
+  const to_ft = snapped(raw_ft, mayEnd_ft, lineView, bounds);
+  return byKey && to_ft !== undefined && Math.abs(to_ft - from_ft) < samePlace_ft
+    ? (nextEnd(from_ft, raw_ft, mayEnd_ft) ?? to_ft)
+    : to_ft;
+}
+
+/** The next action downstream, else the one upstream. */
+function neighborOf(bars: readonly ScopeBar[], bar: ScopeBar): ScopeBar | undefined {
+  const acts = bars.filter(({ action }) => action);
+  const here = acts.findIndex(({ key }) => key === bar.key);
+  return acts[here + 1] ?? acts[here - 1];
+}
+
+function splitPlace(
+  bar: ScopeBar,
+  { mayEnd_ft }: LineScope,
+  near_ft: number | undefined,
+): number | undefined {
+  const inside = mayEnd_ft.filter((x) => x > bar.from_ft + leastPiece_ft && x < bar.to_ft - leastPiece_ft);
+  const onBar = near_ft !== undefined && near_ft > bar.from_ft && near_ft < bar.to_ft;
+  const wanted = onBar ? near_ft : (bar.from_ft + bar.to_ft) / 2;
+  return [...inside].sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))[0];
+}
+
+const cannotBe = (why: string | undefined): string =>
+  why === undefined ? 'That cannot be.' : `That cannot be: ${why}.`;
