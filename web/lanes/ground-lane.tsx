@@ -46,218 +46,57 @@ interface Props {
   readonly onLine: (id: string) => void;
 }
 
+/** The lane as it is drawn: its scales, and what the parts of it share. */
+interface Frame {
+  readonly line: LineView;
+  readonly scale: SheetScale;
+  readonly y: ReturnType<typeof groundScale>;
+  readonly pits: LineScope['pits'];
+  /** Where the owner changes first, ft. */
+  readonly propertyLine: number | undefined;
+  bore_px(bore_in: number): number;
+}
+
+const ink = 'var(--chakra-colors-ink)';
+const bottom = top + height;
+
 /** The long section: what lies on top, the pipe at its depth, the holes to scale. */
 export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: Props) {
   const { x } = scale;
   const y = groundScale(line, scope);
-  const bore_px = (bore_in: number) => Math.max(7, y(bore_in / 12) - y(0));
-  const stations = [
-    ...new Set([
-      ...line.depths.map(({ station_ft }) => station_ft),
-      ...line.pipes.flatMap((pipe) => [pipe.from_ft, pipe.to_ft]),
-    ]),
-  ].sort((a, b) => a - b);
-  const draw = pathLine();
-  const propertyLine = line.owners.find(
-    (each, i) => i > 0 && each.owner !== line.owners[i - 1]?.owner,
-  )?.from_ft;
-  const labels = standLabels(
-    line.surfaces.flatMap((each, i) => {
-      const middle = seenMiddle(scale, each);
-      return middle === undefined
-        ? []
-        : [
-            {
-              key: `s${i}`,
-              x: middle,
-              text: each.assumed ? `${each.kind}?` : each.kind,
-              weight: each.to_ft - each.from_ft,
-            },
-          ];
-    }),
-    { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
-  );
-  const pits = scope?.pits ?? [];
-  const roving = useRoving('hole', pits.length);
-  const below = standLabels(
-    [
-      ...pits.flatMap((pit, i) => {
-        const middle = seenMiddle(scale, pit);
-        const held = pit.figures.protection;
-        const how = held === 'none' ? '' : held.startsWith('shore') ? ', shored' : ', sloped';
-        return middle === undefined
-          ? []
-          : [
-              {
-                key: pit.id,
-                x: middle,
-                text: `${letter(i)} · ${feet(pit.figures.bottom_ft[0])} × ${feet(pit.figures.bottom_ft[1])} ft, ${feet(pit.figures.depth.value)} deep${how}`,
-                weight: 3,
-              },
-            ];
-      }),
-      ...line.points.flatMap((point) => {
-        const middle = seenMiddle(scale, { from_ft: point.station.value, to_ft: point.station.value });
-        const text = pointWords(point);
-        return middle === undefined || text === ''
-          ? []
-          : [{ key: `p ${point.id}`, x: middle, text, weight: 2 }];
-      }),
-      ...(propertyLine === undefined ||
-      seenMiddle(scale, { from_ft: propertyLine, to_ft: propertyLine }) === undefined
-        ? []
-        : [
-            {
-              key: 'property',
-              x: x(propertyLine) + textWidth('property line', 13) / 2 + 6,
-              text: 'property line',
-              weight: 1,
-            },
-          ]),
-    ],
-    { size_px: 13, rows: 2, from: gutter_px, to: scale.width - margin_px },
-  );
+  const changed = line.owners.find((each, i) => i > 0 && each.owner !== line.owners[i - 1]?.owner);
+  const frame: Frame = {
+    line,
+    scale,
+    y,
+    pits: scope?.pits ?? [],
+    propertyLine: changed?.from_ft,
+    bore_px: (bore_in) => Math.max(7, y(bore_in / 12) - y(0)),
+  };
   return (
     <g aria-label="Ground">
-      <rect
-        x={gutter_px}
-        y={groundTop}
-        width={scale.width - margin_px - gutter_px}
-        height={top + height - groundTop}
-        fill="var(--chakra-colors-earth)"
-      />
-      {y
-        .ticks(4)
-        .filter((tick) => tick > 0)
-        .map((tick) => (
-          <g key={tick}>
-            <line
-              x1={gutter_px}
-              x2={scale.width - margin_px}
-              y1={y(tick)}
-              y2={y(tick)}
-              stroke="var(--chakra-colors-rule)"
-              strokeDasharray="3 5"
-            />
-          </g>
-        ))}
-      {line.surfaces.map((each, i) => (
-        <rect
-          key={i}
-          x={x(each.from_ft)}
-          y={surfaceTop}
-          width={Math.max(0, x(each.to_ft) - x(each.from_ft))}
-          height={8}
-          fill={each.assumed ? 'url(#unseen)' : `var(--chakra-colors-${surfaceRow(each.kind).fill})`}
-          stroke="var(--chakra-colors-paper)"
-          strokeWidth={0.5}
-        >
-          <title>{`${each.kind}, ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.assumed ? ': nobody said, taken as lawn' : ''}`}</title>
-        </rect>
-      ))}
-      <line
-        x1={gutter_px}
-        x2={scale.width - margin_px}
-        y1={groundTop}
-        y2={groundTop}
-        stroke="var(--chakra-colors-ink)"
-        strokeWidth={1.5}
-      />
-      {labels.map(({ key, left, text }) => (
-        <text
-          key={key}
-          x={left}
-          y={surfaceTop - 6}
-          fontSize={13}
-          style={{ fill: 'var(--chakra-colors-soft)' }}
-        >
-          {text}
-        </text>
-      ))}
-      {line.noDig.map((each) => (
-        <g key={`n${each.from_ft}`}>
-          <rect
-            x={x(each.from_ft)}
-            y={groundTop}
-            width={x(each.to_ft) - x(each.from_ft)}
-            height={top + height - groundTop}
-            fill="url(#no-dig)"
-            opacity={0.6}
-          />
-          <title>{`No digging from ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.why ? `: ${each.why}` : ''}`}</title>
-        </g>
-      ))}
-      <g role="list" aria-label="Holes" {...roving.row}>
-        {pits.map((pit, i) => (
-          <HoleShape
-            key={pit.id}
-            pit={pit}
-            scale={scale}
-            y={y}
-            chosen={selected !== undefined && pit.serves.includes(selected)}
-            label={letter(i)}
-            onSelect={() => {
-              if (pit.serves[0]) onSelect(pit.serves[0]);
-            }}
-            roving={roving.item(i)}
-          />
-        ))}
-      </g>
-      {propertyLine !== undefined && (
-        <g>
-          <line
-            x1={x(propertyLine)}
-            x2={x(propertyLine)}
-            y1={surfaceTop - 3}
-            y2={top + height}
-            stroke="var(--chakra-colors-ink)"
-            strokeDasharray="9 4 2 4"
-            strokeWidth={1.3}
-          />
-        </g>
+      <Earth frame={frame} />
+      <Surfaces frame={frame} />
+      <Holes frame={frame} selected={selected} onSelect={onSelect} />
+      {changed && (
+        <line
+          x1={x(changed.from_ft)}
+          x2={x(changed.from_ft)}
+          y1={surfaceTop - 3}
+          y2={bottom}
+          stroke={ink}
+          strokeDasharray="9 4 2 4"
+          strokeWidth={1.3}
+        />
       )}
-      {line.pipes.map((pipe) => {
-        const inside = [
-          pipe.from_ft,
-          ...stations.filter((at) => at > pipe.from_ft && at < pipe.to_ft),
-          pipe.to_ft,
-        ];
-        const h = bore_px(pipe.diameter_in);
-        const invert = inside.map((at): [number, number] => [x(at), y(depthAt(line, at))]);
-        const crown = invert.map(([px, py]): [number, number] => [px, py - h]).reverse();
-        const outline = `${draw([...invert, ...crown]) ?? ''}Z`;
-        const pattern = materialPattern[pipe.material];
-        return (
-          <g key={pipe.from_ft}>
-            <path d={outline} fill="var(--chakra-colors-sheet)" stroke="none" />
-            {pattern && <path d={outline} fill={pattern} stroke="none" />}
-            <path d={outline} fill="none" stroke="var(--chakra-colors-ink)" strokeWidth={1.6} />
-            <title>{`${pipe.diameter_in} in ${materialWords(pipe.material)}, ${feet(pipe.from_ft)} to ${feet(pipe.to_ft)} ft`}</title>
-          </g>
-        );
-      })}
-      {line.joints.map((at) => {
-        const bottom = y(depthAt(line, at));
-        const pipe = line.pipes.find((each) => at <= each.to_ft);
-        return (
-          <line
-            key={`j${at}`}
-            x1={x(at)}
-            x2={x(at)}
-            y1={bottom}
-            y2={bottom - bore_px(pipe?.diameter_in ?? 4)}
-            stroke="var(--chakra-colors-ink)"
-            strokeWidth={1}
-          />
-        );
-      })}
+      <Pipes frame={frame} />
       {line.crossings.map((each) => (
         <Crossing
           key={`c${each.station_ft}`}
           crossing={each}
           x={x(each.station_ft)}
           y={y(each.depth_ft ?? 1)}
-          avoid={propertyLine === undefined ? undefined : x(propertyLine)}
+          avoid={changed && x(changed.from_ft)}
         />
       ))}
       {line.points.map((point) => (
@@ -272,36 +111,232 @@ export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: P
       ))}
       {(scope?.cleanouts ?? [])
         .filter(({ status }) => status === 'new')
-        .map((cleanout) => (
+        .map(({ station_ft, why }) => (
           <NewCleanout
-            key={cleanout.station_ft}
-            x={x(cleanout.station_ft)}
+            key={station_ft}
+            x={x(station_ft)}
             top={groundTop}
-            bottom={y(depthAt(line, cleanout.station_ft))}
-            why={cleanout.why}
+            bottom={y(depthAt(line, station_ft))}
+            why={why}
           />
         ))}
-      <PipeLabels line={line} pits={pits} scale={scale} y={y} bore_px={bore_px} />
-      {below.map(({ key, left, text, row }) => {
-        const hole = pits.some(({ id }) => id === key);
-        return (
-          <text
-            key={key}
-            x={left}
-            y={top + height - wordRows_px + 14 + row * 15}
-            fontSize={13}
-            stroke="var(--chakra-colors-earth)"
-            strokeWidth={4}
-            paintOrder="stroke"
-            fontWeight={hole ? 700 : 400}
-            style={{ fill: `var(--chakra-colors-${hole ? 'signal-ink' : 'ink'})` }}
-          >
-            {text}
-          </text>
-        );
-      })}
+      <PipeLabels frame={frame} />
+      <WordsBelow frame={frame} />
     </g>
   );
+}
+
+/** The ground below its surface, with a line every few feet down, and where nobody digs. */
+function Earth({ frame: { line, scale, y } }: { frame: Frame }) {
+  const { x } = scale;
+  const right = scale.width - margin_px;
+  return (
+    <>
+      <rect
+        x={gutter_px}
+        y={groundTop}
+        width={right - gutter_px}
+        height={bottom - groundTop}
+        fill="var(--chakra-colors-earth)"
+      />
+      {y
+        .ticks(4)
+        .filter((tick) => tick > 0)
+        .map((tick) => (
+          <line
+            key={tick}
+            x1={gutter_px}
+            x2={right}
+            y1={y(tick)}
+            y2={y(tick)}
+            stroke="var(--chakra-colors-rule)"
+            strokeDasharray="3 5"
+          />
+        ))}
+      {line.noDig.map((each) => (
+        <g key={`n${each.from_ft}`}>
+          <rect
+            x={x(each.from_ft)}
+            y={groundTop}
+            width={x(each.to_ft) - x(each.from_ft)}
+            height={bottom - groundTop}
+            fill="url(#no-dig)"
+            opacity={0.6}
+          />
+          <title>{`No digging from ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.why ? `: ${each.why}` : ''}`}</title>
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** What lies on top, each with its name where there is room. */
+function Surfaces({ frame: { line, scale } }: { frame: Frame }) {
+  const { x } = scale;
+  const right = scale.width - margin_px;
+  const labels = standLabels(
+    line.surfaces.flatMap((each, i) => {
+      const middle = seenMiddle(scale, each);
+      const text = each.assumed ? `${each.kind}?` : each.kind;
+      return middle === undefined
+        ? []
+        : [{ key: `s${i}`, x: middle, text, weight: each.to_ft - each.from_ft }];
+    }),
+    { size_px: 13, rows: 1, from: gutter_px, to: right },
+  );
+  return (
+    <>
+      {line.surfaces.map((each, i) => (
+        <rect
+          key={i}
+          x={x(each.from_ft)}
+          y={surfaceTop}
+          width={Math.max(0, x(each.to_ft) - x(each.from_ft))}
+          height={8}
+          fill={each.assumed ? 'url(#unseen)' : `var(--chakra-colors-${surfaceRow(each.kind).fill})`}
+          stroke="var(--chakra-colors-paper)"
+          strokeWidth={0.5}
+        >
+          <title>{`${each.kind}, ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.assumed ? ': nobody said, taken as lawn' : ''}`}</title>
+        </rect>
+      ))}
+      <line x1={gutter_px} x2={right} y1={groundTop} y2={groundTop} stroke={ink} strokeWidth={1.5} />
+      {labels.map(({ key, left, text }) => (
+        <text
+          key={key}
+          x={left}
+          y={surfaceTop - 6}
+          fontSize={13}
+          style={{ fill: 'var(--chakra-colors-soft)' }}
+        >
+          {text}
+        </text>
+      ))}
+    </>
+  );
+}
+
+function Holes({ frame, selected, onSelect }: { frame: Frame } & Pick<Props, 'selected' | 'onSelect'>) {
+  const { pits, scale, y } = frame;
+  const roving = useRoving('hole', pits.length);
+  return (
+    <g role="list" aria-label="Holes" {...roving.row}>
+      {pits.map((pit, i) => (
+        <HoleShape
+          key={pit.id}
+          pit={pit}
+          scale={scale}
+          y={y}
+          chosen={selected !== undefined && pit.serves.includes(selected)}
+          label={letter(i)}
+          onSelect={() => {
+            if (pit.serves[0]) onSelect(pit.serves[0]);
+          }}
+          roving={roving.item(i)}
+        />
+      ))}
+    </g>
+  );
+}
+
+/** Every pipe at its depth, told apart by hatch, and its joints. */
+function Pipes({ frame: { line, scale, y, bore_px } }: { frame: Frame }) {
+  const { x } = scale;
+  const draw = pathLine();
+  const stations = [
+    ...line.depths.map(({ station_ft }) => station_ft),
+    ...line.pipes.flatMap((pipe) => [pipe.from_ft, pipe.to_ft]),
+  ];
+  return (
+    <>
+      {line.pipes.map((pipe) => {
+        const kinks = [...new Set(stations)].filter((at) => at > pipe.from_ft && at < pipe.to_ft);
+        const inside = [pipe.from_ft, ...kinks.sort((a, b) => a - b), pipe.to_ft];
+        const h = bore_px(pipe.diameter_in);
+        const invert = inside.map((at): [number, number] => [x(at), y(depthAt(line, at))]);
+        const crown = invert.map(([px, py]): [number, number] => [px, py - h]).reverse();
+        const outline = `${draw([...invert, ...crown]) ?? ''}Z`;
+        const pattern = materialPattern[pipe.material];
+        return (
+          <g key={pipe.from_ft}>
+            <path d={outline} fill="var(--chakra-colors-sheet)" stroke="none" />
+            {pattern && <path d={outline} fill={pattern} stroke="none" />}
+            <path d={outline} fill="none" stroke={ink} strokeWidth={1.6} />
+            <title>{`${pipe.diameter_in} in ${materialWords(pipe.material)}, ${feet(pipe.from_ft)} to ${feet(pipe.to_ft)} ft`}</title>
+          </g>
+        );
+      })}
+      {line.joints.map((at) => {
+        const invert = y(depthAt(line, at));
+        const bore = bore_px(line.pipes.find((each) => at <= each.to_ft)?.diameter_in ?? 4);
+        return (
+          <line
+            key={`j${at}`}
+            x1={x(at)}
+            x2={x(at)}
+            y1={invert}
+            y2={invert - bore}
+            stroke={ink}
+            strokeWidth={1}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+type Label = Parameters<typeof standLabels>[0][number];
+
+/** Under the pipe: what each hole is, what each point is, and the property line. */
+function WordsBelow({ frame }: { frame: Frame }) {
+  const { pits, scale } = frame;
+  const below = standLabels([...holeLabels(frame), ...pointLabels(frame), ...propertyLabel(frame)], {
+    size_px: 13,
+    rows: 2,
+    from: gutter_px,
+    to: scale.width - margin_px,
+  });
+  return below.map(({ key, left, text, row }) => {
+    const hole = pits.some(({ id }) => id === key);
+    return (
+      <text
+        key={key}
+        x={left}
+        y={bottom - wordRows_px + 14 + row * 15}
+        fontSize={13}
+        stroke="var(--chakra-colors-earth)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        fontWeight={hole ? 700 : 400}
+        style={{ fill: `var(--chakra-colors-${hole ? 'signal-ink' : 'ink'})` }}
+      >
+        {text}
+      </text>
+    );
+  });
+}
+
+const holeLabels = ({ pits, scale }: Frame): Label[] =>
+  pits.flatMap((pit, i) => {
+    const middle = seenMiddle(scale, pit);
+    const { protection, bottom_ft, depth } = pit.figures;
+    const how = protection === 'none' ? '' : protection.startsWith('shore') ? ', shored' : ', sloped';
+    const text = `${letter(i)} · ${feet(bottom_ft[0])} × ${feet(bottom_ft[1])} ft, ${feet(depth.value)} deep${how}`;
+    return middle === undefined ? [] : [{ key: pit.id, x: middle, text, weight: 3 }];
+  });
+
+const pointLabels = ({ line, scale }: Frame): Label[] =>
+  line.points.flatMap((point) => {
+    const middle = seenMiddle(scale, { from_ft: point.station.value, to_ft: point.station.value });
+    const text = pointWords(point);
+    return middle === undefined || text === '' ? [] : [{ key: `p ${point.id}`, x: middle, text, weight: 2 }];
+  });
+
+function propertyLabel({ propertyLine, scale }: Frame): Label[] {
+  if (propertyLine === undefined) return [];
+  if (seenMiddle(scale, { from_ft: propertyLine, to_ft: propertyLine }) === undefined) return [];
+  const text = 'property line';
+  return [{ key: 'property', x: scale.x(propertyLine) + textWidth(text, 13) / 2 + 6, text, weight: 1 }];
 }
 
 /** A cleanout that this scope puts in: dashed, in the colour of what is to be done. */
@@ -349,19 +384,7 @@ function Crossing({
 
 const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
-function PipeLabels({
-  line,
-  pits,
-  scale,
-  y,
-  bore_px,
-}: {
-  line: LineView;
-  pits: LineScope['pits'];
-  scale: SheetScale;
-  y: (depth: number) => number;
-  bore_px: (bore: number) => number;
-}) {
+function PipeLabels({ frame: { line, pits, scale, y, bore_px } }: { frame: Frame }) {
   const stood = standLabels(
     line.pipes.flatMap((pipe) => {
       // A name stands where no hole is drawn, if there is such a place.
