@@ -22,6 +22,11 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       // Typed arrays are read at indexes the loop itself keeps inside; the cast says so.
       '@typescript-eslint/non-nullable-type-assertion-style': 'off',
+      // A new case of a closed set is asked for everywhere it must be answered.
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
     },
   },
