@@ -1,10 +1,10 @@
 import fc from 'fast-check';
+import { ownScope } from '../test/own-scope.js';
 import { defaultRules } from '../job/rules-schema.js';
 import { readJob } from '../files/read.js';
 import type { Entry, Job, Line, Run } from '../job/schema.js';
 import { emptyFirm } from '../job/firm.js';
 import { accept } from '../offer/accept.js';
-import { scopeOf } from '../scope/scope.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
 import { compareLooks } from './looks.js';
 import { checkRepair } from './repair.js';
@@ -123,7 +123,7 @@ const broken = spokenJob(
     pins: [{ from_ft: 5, to_ft: 8, method: 'spot' }],
   },
 );
-const scope = scopeOf(readyJob({ ...broken, rules: { school: 'repair' } }), { alternatives: false });
+const scope = ownScope(readyJob({ ...broken, rules: { school: 'repair' } }));
 const [dig, liner] = scope.lines[0]?.actions ?? [];
 
 test('the plan under test digs and lines', () => {
@@ -186,7 +186,7 @@ test('what the look after did not reach counts as not seen, never as done', () =
 test('a new cleanout that was to be set is found where it was called, and not taken for set where nobody called it', () => {
   const rules = { school: 'repair' as const, addCleanout: 'every-job' as const };
   const planned = { ...broken, rules };
-  const [cleanout] = scopeOf(readyJob(planned), { alternatives: false }).lines[0]?.cleanouts ?? [];
+  const [cleanout] = ownScope(readyJob(planned)).lines[0]?.cleanouts ?? [];
   if (!cleanout) throw new Error('a cleanout is set on every job that digs');
   const accepted = accept(broken, { ...emptyFirm, rules }, 'repair', '2026-05-01');
   const check = (called: readonly string[]) =>

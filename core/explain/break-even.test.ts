@@ -4,7 +4,7 @@ import { readJobText } from '../files/read.js';
 import { oneLine } from '../test/one-line.js';
 import { breakEvens, priceGroups, scaledPrices } from './break-even.js';
 import { readyJob } from '../solve/ready.js';
-import { scopeOf } from '../scope/scope.js';
+import { ownScope } from '../test/own-scope.js';
 
 const { job } = readJobText(
   readFileSync(join(import.meta.dirname, '../../demo/jobs/1-quarry-lane.json'), 'utf8'),
@@ -14,7 +14,7 @@ const ready = readyJob(job);
 
 /** The method at a station of the first line, by the whole scope with the price book as a job would carry it. */
 function methodAt(own: typeof ready, station_ft: number, prices: typeof ready.prices) {
-  const scope = scopeOf({ ...own, prices }, { alternatives: false });
+  const scope = ownScope({ ...own, prices });
   return scope.lines[0]?.segments.find(({ from_ft, to_ft }) => station_ft >= from_ft && station_ft < to_ft)
     ?.method;
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { scopeOf } from '../scope/scope.js';
+import { ownScope } from '../test/own-scope.js';
 import { readJob, readJobText } from './read.js';
 import { readyJob } from '../solve/ready.js';
 
@@ -44,7 +44,7 @@ test('a file with one thing changed is taken whole or refused by path; nothing t
         expect(read.faults.length).toBeGreaterThan(0);
         for (const fault of read.faults) expect(fault.message.length).toBeGreaterThan(3);
       } else {
-        const scope = scopeOf(readyJob(read.job), { alternatives: false });
+        const scope = ownScope(readyJob(read.job));
         expect(Number.isFinite(scope.prices.total)).toBe(true);
       }
     }),
@@ -86,9 +86,7 @@ test('a job being written may have runs that nothing ties yet; a file may not', 
   expect(readJob(untied).faults?.[0]?.message).toContain('run-not-tied');
   const kept = readJob(untied, 'keep');
   expect(kept.faults).toBeUndefined();
-  expect(
-    kept.job && scopeOf(readyJob(kept.job), { alternatives: false }).warnings.map(({ rule }) => rule),
-  ).toContain('run-not-tied');
+  expect(kept.job && ownScope(readyJob(kept.job)).warnings.map(({ rule }) => rule)).toContain('run-not-tied');
 });
 
 test('the limits of a grade row are given whole and rising', () => {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
+import { bareScope } from '../test/own-scope.js';
 import { emptyFirm, underFirm, type Firm } from './firm.js';
 import { layOver } from './lay-over.js';
 import { defaultPrices, pricesInForce } from './prices-schema.js';
 import { rulesInForce } from './rules-schema.js';
 import { randomJob } from '../test/random-job.js';
 import { scopeFile } from '../files/scope-file.js';
-import { scopeOf } from '../scope/scope.js';
 import { readyJob } from '../solve/ready.js';
 
 const json = fc.object({ maxDepth: 3, values: [fc.integer(), fc.string(), fc.boolean()] });
@@ -67,7 +67,7 @@ test('a job under its firm comes to the same wherever it is read, under any firm
       const job = underFirm(randomJob(seed, { length_ft: [12, 20] }), firm);
       const of = (each: typeof job) => {
         const ready = readyJob(each);
-        return scopeFile(ready, scopeOf(ready, { alternatives: false }));
+        return scopeFile(ready, bareScope(ready));
       };
       const once = of(job);
       expect(of(underFirm(job, firm))).toEqual(once);

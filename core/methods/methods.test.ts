@@ -1,6 +1,6 @@
+import { bareScope } from '../test/own-scope.js';
 import { readJob } from '../files/read.js';
 import { scopeFile } from '../files/scope-file.js';
-import { scopeOf } from '../scope/scope.js';
 import type { Method } from '../job/vocabulary.js';
 import { readyJob } from '../solve/ready.js';
 
@@ -63,7 +63,7 @@ function ask(
   });
   if (!read.job) throw new Error(JSON.stringify(read.faults));
   const ready = readyJob(read.job);
-  const file = scopeFile(ready, scopeOf(ready, { alternatives: false }));
+  const file = scopeFile(ready, bareScope(ready));
   const [own] = file.lines;
   return {
     allowed: own?.feasible ?? false,

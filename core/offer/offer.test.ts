@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { ownScope } from '../test/own-scope.js';
 import { emptyFirm, type Firm } from '../job/firm.js';
 import { readJob } from '../files/read.js';
 import { sumCents } from '../job/units.js';
@@ -69,7 +70,7 @@ test('an option that is taken adds what it was offered at', () => {
       const [line] = job.lines;
       const read = readJob({ ...job, lines: [{ ...line, alsoCure: [option.finding] }] });
       if (!read.job) throw new Error(JSON.stringify(read.faults));
-      const scope = scopeOf(readyJob(read.job), { alternatives: false });
+      const scope = ownScope(readyJob(read.job));
       expect(scope.prices.scope).toBeCloseTo(
         (way?.priceLines ? way.total - cleanoutsOf(job) : 0) + option.adds,
         2,
@@ -81,8 +82,7 @@ test('an option that is taken adds what it was offered at', () => {
   expect(taken).toBeGreaterThan(1);
 }, 120_000);
 
-const cleanoutsOf = (job: Parameters<typeof readyJob>[0]) =>
-  scopeOf(readyJob(job), { alternatives: false }).prices.cleanouts;
+const cleanoutsOf = (job: Parameters<typeof readyJob>[0]) => ownScope(readyJob(job)).prices.cleanouts;
 
 const job = () =>
   spokenJob('5 Ash Walk', ['80 main', '10 to 70 crack several', '40 roots 30% 10-2 at joint'], {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
+import { bareScope } from '../test/own-scope.js';
 import { readJob } from '../files/read.js';
 import { methods } from '../job/vocabulary.js';
 import { scopeFile } from '../files/scope-file.js';
-import { scopeOf } from './scope.js';
 import { mirrored } from '../test/mirror.js';
 import { randomJob } from '../test/random-job.js';
 import { methodBit } from '../methods/index.js';
@@ -80,7 +80,7 @@ const plain = (entries: object[], more: { rules?: object; prices?: object; line?
   });
   if (!read.job) throw new Error(JSON.stringify(read.faults));
   const ready = readyJob(read.job);
-  return scopeFile(ready, scopeOf(ready));
+  return scopeFile(ready, bareScope(ready));
 };
 
 test('of equal scopes the one that starts, then ends, furthest upstream is taken', () => {

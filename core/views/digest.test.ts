@@ -1,9 +1,9 @@
 import fc from 'fast-check';
+import { bareScope } from '../test/own-scope.js';
 import { emptyFirm, underFirm, type Firm } from '../job/firm.js';
 import { toRead } from '../logline/to-read.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
 import { digestOf } from './digest.js';
-import { scopeOf } from '../scope/scope.js';
 import { scopeFile } from '../files/scope-file.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from '../solve/ready.js';
@@ -20,7 +20,7 @@ test('what the list says of a job is what its whole scope says', () => {
       const job = randomJob(seed, { lines: 2, length_ft: [20, 50], findings: 6 });
       const under = withFirm ? firm : emptyFirm;
       const ready = readyJob(underFirm(job, under));
-      const file = scopeFile(ready, scopeOf(ready, { alternatives: false }));
+      const file = scopeFile(ready, bareScope(ready));
       const digest = digestOf(job, under);
       expect(digest.verdict).toEqual(file.verdict);
       expect(digest.total).toBe(file.price.total);

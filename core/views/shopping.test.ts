@@ -1,15 +1,13 @@
 import fc from 'fast-check';
-import { scopeOf } from '../scope/scope.js';
 import { shoppingList } from './shopping.js';
+import { bareScope } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from '../solve/ready.js';
 
 test('the shopping list holds every stick, coupling, liner and gallon of the scope, once', () => {
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 100_000 }), (seed) => {
-      const scope = scopeOf(readyJob(randomJob(seed, { length_ft: [20, 45], findings: 7, lines: 2 })), {
-        alternatives: false,
-      });
+      const scope = bareScope(readyJob(randomJob(seed, { length_ft: [20, 45], findings: 7, lines: 2 })));
       const list = shoppingList(scope);
       const count = (pattern: RegExp) =>
         list.filter(({ what }) => pattern.test(what)).reduce((sum, each) => sum + each.count, 0);

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
+import { ownScope } from '../test/own-scope.js';
 import { methods } from '../job/vocabulary.js';
 import { readJob } from '../files/read.js';
 import { jobView } from './job-view.js';
 import { pinsOn, withEndMoved, withJoined, withMethod, withSplit, without } from './pin-edits.js';
-import { scopeOf } from '../scope/scope.js';
 import { randomJob } from '../test/random-job.js';
 import { benchOf, trialOf } from './trial.js';
 import { readyJob } from '../solve/ready.js';
@@ -44,7 +44,7 @@ test('pins tried on the bench come to what the whole scope of the edited job com
       const edited = { ...job, lines: [{ ...line, pins }] } as typeof job;
       // It is a job that can be written down: whatever else the stretch that was taken hold of carries stays out.
       expect(readJob(edited).faults).toBeUndefined();
-      const whole = scopeOf(readyJob(edited));
+      const whole = ownScope(readyJob(edited), true);
       const { options: _one, ...trial } = tried(pins) ?? { options: [] };
       const { options: _other, ...expected } = whole.lines[0] ?? { options: [] };
       expect(trial).toEqual(expected);
