@@ -99,7 +99,7 @@ test('what is exported just after it was typed holds all of it, even while the l
   expect(readFileSync(path, 'utf8')).toContain('"late"');
 });
 
-test('without the server, what is exported still holds what waits here', async ({ page }, info) => {
+test('without the server, an export still holds edits that are not sent yet', async ({ page }, info) => {
   const server = await startServer('demo');
   await page.goto(server.url);
   await page.getByRole('link', { name: /3 Larkfield Court/ }).click();

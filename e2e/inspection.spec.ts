@@ -225,3 +225,32 @@ test('an awkward inspection goes in as it is spoken, without one invented number
   await page.keyboard.press('Escape');
   await server.stop();
 });
+
+test('on a slow machine every line that leaves the field is in the log, however fast it is typed', async ({
+  page,
+  server,
+}) => {
+  await page.goto(server.url);
+  await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByLabel('Name or address').fill('33 Weir Cottages');
+  await page.getByRole('button', { name: 'Start the camera log' }).click();
+  const typed = page.getByLabel(/What the camera shows/);
+  await expect(typed).toBeFocused();
+  // The processor at a sixth of its speed: answers and renders come late, between and after keys.
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 6 });
+  const stations = Array.from({ length: 16 }, (_, i) => 5 + 3 * i);
+  for (const station of stations) {
+    await page.keyboard.type(`${station} crack along`);
+    await expect(typed).toHaveValue(`${station} crack along`);
+    await page.keyboard.press('Enter');
+    await expect(typed).toHaveValue('');
+  }
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+  const job = await jobTitled(page, server.url, '33 Weir Cottages');
+  const readings = job.lines[0]?.runs.flatMap(({ entries }) =>
+    entries.map((entry) => ('reading_ft' in entry ? entry.reading_ft : undefined)),
+  );
+  expect(readings?.sort((a, b) => (a ?? 0) - (b ?? 0))).toEqual(stations);
+});

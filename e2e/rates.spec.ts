@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { jobOf, scopeOfFile, scopeOfJob } from './headless.js';
-import { expect, startServer, test } from './server.js';
+import { expect, keptPages, startServer, test } from './server.js';
 
 const jobId = 'demo-1-quarry-lane';
 
@@ -64,6 +64,7 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
 
   // What the server is away for waits in the browser, through a reload, and goes in when it is back.
+  await keptPages(page);
   await server.kill();
   await put('Permit in public ground', '1234');
   await expect(page.getByTestId('firm-saved')).toHaveText('Waiting for the server');

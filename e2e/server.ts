@@ -1,4 +1,4 @@
-import { test as base } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -95,6 +95,10 @@ function freePort(): Promise<number> {
   });
 }
 
+/** A service worker takes a page over once it has kept every file: a reload no longer needs the server. */
+export const keptPages = (page: Page) =>
+  expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+
 /** Tests share one server a worker; each makes its own jobs. */
 export const test = base.extend<object, { server: RunningServer }>({
   server: [
@@ -107,4 +111,4 @@ export const test = base.extend<object, { server: RunningServer }>({
     { scope: 'worker', timeout: 120_000 },
   ],
 });
-export { expect } from '@playwright/test';
+export { expect };

@@ -1,7 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import type { Job } from '../core/job/schema.js';
 import { jointEdit } from './joint-edit.js';
-import { expect, startServer, test } from './server.js';
+import { expect, keptPages, startServer, test } from './server.js';
 
 const jobId = 'demo-2-larkfield-court';
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
@@ -56,11 +56,7 @@ test('with the server gone typing goes on; it waits, survives a reload, and goes
   const server = await startServer('demo');
   const before = await openLog(page, server.url);
   // The pages and the job are kept by now, so that a reload does not need the server.
-  await page.waitForFunction(async () => {
-    const shell = await caches.open('open-trench-shell-1');
-    const kept = await shell.keys();
-    return navigator.serviceWorker.controller !== null && kept.some(({ url }) => url.includes('/assets/'));
-  });
+  await keptPages(page);
   await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
   await server.kill();
   for (const words of ['12 joint', '13 gap 1/2', '14 roots 15%']) await write(page, words);

@@ -172,7 +172,7 @@ function events(
 }
 
 /** The whole application: the interface under /api, the built pages under everything else. */
-export function appOn(parts: Parts, options: { log: (error: unknown) => void; pages?: string }) {
+export function appOn(parts: Parts, options: { log: (error: unknown) => void; pages?: string | undefined }) {
   const app = new Hono();
   app.use(securely);
   app.use('/api/*', sameSite);

@@ -44,62 +44,16 @@ export interface DigestsParts {
 }
 
 /** Keeps what the list shows of each job worked out, the newest first, beside the requests. */
-export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsParts): Digests {
+export function digestsOn(parts: DigestsParts): Digests {
+  const { db, firm, program, log } = parts;
   /** Jobs that could not be worked out, by what they were worked out from. */
   const failed = new Map<string, string>();
-  let running: Promise<void> | undefined;
-  let again = false;
-  const beneath = async () => `${await firm.stamp()} ${program}`;
-
-  const next = async (): Promise<{ id: string; of: string } | undefined> => {
-    const under = await beneath();
-    const stale = await db
-      .select({ id: jobs.id, version: jobs.version })
-      .from(jobs)
-      .leftJoin(digests, eq(digests.job, jobs.id))
-      .where(sql`${digests.of} is distinct from (${jobs.version}::text || ' ' || ${under}::text)`)
-      .orderBy(desc(jobs.changedAt))
-      .limit(failed.size + 1);
-    return stale
-      .map(({ id, version }) => ({ id, of: `${version} ${under}` }))
-      .find(({ id, of }) => failed.get(id) !== of);
-  };
-
-  const workOut = async () => {
-    for (let job = await next(); job; job = await next()) {
-      const { id, of } = job;
-      const stored = await store.read(id);
-      if (!stored) continue;
-      try {
-        const said = await digestOf(stored.job, await firm.read());
-        // A job deleted meanwhile takes no digest.
-        await db
-          .insert(digests)
-          .select(
-            sql`select ${jobs.id}, ${of}, ${JSON.stringify(said)}::jsonb from ${jobs} where ${jobs.id} = ${id}`,
-          )
-          .onConflictDoUpdate({ target: digests.job, set: { of, said } });
-      } catch (error) {
-        failed.set(id, of);
-        log(error);
-      }
-    }
-  };
-
-  const wake = (): Promise<void> => {
-    again = true;
-    running ??= (async () => {
-      while (again) {
-        again = false;
-        await workOut();
-      }
-    })().finally(() => {
-      running = undefined;
-    });
-    return running;
-  };
+  const under = async () => `${await firm.stamp()} ${program}`;
+  const wake = oneAtATime(async () => {
+    const next = async () => nextStale(db, await under(), failed);
+    for (let job = await next(); job; job = await next()) await workOut(parts, job, failed);
+  });
   let timer: ReturnType<typeof setTimeout> | undefined;
-
   return {
     wake,
     wakeSoon() {
@@ -109,34 +63,99 @@ export function digestsOn({ db, store, firm, digestOf, program, log }: DigestsPa
       }, quiet_ms);
       timer.unref();
     },
-    async list() {
-      const under = await beneath();
-      const rows = await db
-        .select({
-          id: jobs.id,
-          version: jobs.version,
-          changedAt: jobs.changedAt,
-          title: sql<string>`${jobs.said}->>'title'`,
-          number: sql<string | null>`${jobs.said}->>'number'`,
-          address: sql<string | null>`${jobs.said}->'site'->>'address'`,
-          customer: sql<string | null>`${jobs.said}->'site'->>'customer'`,
-          reason: sql<string | null>`${jobs.said}->>'reason'`,
-          of: digests.of,
-          digest: digests.said,
-        })
-        .from(jobs)
-        .leftJoin(digests, eq(digests.job, jobs.id))
-        .orderBy(desc(jobs.changedAt));
-      return rows.map(({ of, digest, changedAt, number, address, customer, reason, ...row }) => ({
-        ...row,
-        number: number ?? undefined,
-        address: address ?? undefined,
-        customer: customer ?? undefined,
-        reason: reason ?? undefined,
-        changedAt: changedAt.toISOString(),
-        digest: digest ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) } : undefined,
-        fresh: [of, failed.get(row.id)].includes(`${row.version} ${under}`),
-      }));
-    },
+    list: async () => listed(db, await under(), failed),
   };
+}
+
+/** Runs work again for every call made while it ran, never twice at once. */
+function oneAtATime(work: () => Promise<void>): () => Promise<void> {
+  let running: Promise<void> | undefined;
+  let again = false;
+  return () => {
+    again = true;
+    running ??= (async () => {
+      while (again) {
+        again = false;
+        await work();
+      }
+    })().finally(() => {
+      running = undefined;
+    });
+    return running;
+  };
+}
+
+interface Stale {
+  readonly id: string;
+  /** The version of the job, of the firm and of the program that a digest would be of. */
+  readonly of: string;
+}
+
+/** The newest job whose digest is of something older, passing over those that cannot be worked out. */
+async function nextStale(
+  db: Database,
+  under: string,
+  failed: ReadonlyMap<string, string>,
+): Promise<Stale | undefined> {
+  const stale = await db
+    .select({ id: jobs.id, version: jobs.version })
+    .from(jobs)
+    .leftJoin(digests, eq(digests.job, jobs.id))
+    .where(sql`${digests.of} is distinct from (${jobs.version}::text || ' ' || ${under}::text)`)
+    .orderBy(desc(jobs.changedAt))
+    .limit(failed.size + 1);
+  return stale
+    .map(({ id, version }) => ({ id, of: `${version} ${under}` }))
+    .find(({ id, of }) => failed.get(id) !== of);
+}
+
+async function workOut(
+  { db, store, firm, digestOf, log }: DigestsParts,
+  { id, of }: Stale,
+  failed: Map<string, string>,
+): Promise<void> {
+  const stored = await store.read(id);
+  if (!stored) return;
+  try {
+    const said = await digestOf(stored.job, await firm.read());
+    // A job deleted meanwhile takes no digest.
+    await db
+      .insert(digests)
+      .select(
+        sql`select ${jobs.id}, ${of}, ${JSON.stringify(said)}::jsonb from ${jobs} where ${jobs.id} = ${id}`,
+      )
+      .onConflictDoUpdate({ target: digests.job, set: { of, said } });
+  } catch (error) {
+    failed.set(id, of);
+    log(error);
+  }
+}
+
+async function listed(db: Database, under: string, failed: ReadonlyMap<string, string>): Promise<JobRow[]> {
+  const rows = await db
+    .select({
+      id: jobs.id,
+      version: jobs.version,
+      changedAt: jobs.changedAt,
+      title: sql<string>`${jobs.said}->>'title'`,
+      number: sql<string | null>`${jobs.said}->>'number'`,
+      address: sql<string | null>`${jobs.said}->'site'->>'address'`,
+      customer: sql<string | null>`${jobs.said}->'site'->>'customer'`,
+      reason: sql<string | null>`${jobs.said}->>'reason'`,
+      of: digests.of,
+      digest: digests.said,
+    })
+    .from(jobs)
+    .leftJoin(digests, eq(digests.job, jobs.id))
+    .orderBy(desc(jobs.changedAt));
+  return rows.map(({ of, digest, changedAt, number, address, customer, reason, ...row }) => ({
+    ...row,
+    number: number ?? undefined,
+    address: address ?? undefined,
+    customer: customer ?? undefined,
+    reason: reason ?? undefined,
+    changedAt: changedAt.toISOString(),
+    digest: digest ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) } : undefined,
+    fresh: [of, failed.get(row.id)].includes(`${row.version} ${under}`),
+  }));
 }

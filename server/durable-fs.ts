@@ -5,7 +5,7 @@ import { NodeFS } from '@electric-sql/pglite/nodefs';
 /**
  * PGlite's file system never reaches the disk by itself: its fsync is a stub. After every statement PGlite calls
  * `syncToFs` and waits for it before it answers, so syncing the write-ahead log here means that an entry is on the
- * disk before anybody is told it is saved. Data files need no sync between checkpoints: the log rebuilds them.
+ * disk before anybody hears that it is saved. Data files need no sync between checkpoints: the log rebuilds them.
  */
 export class DurableFS extends NodeFS {
   private readonly synced = new Map<string, string>();

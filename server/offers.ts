@@ -44,7 +44,7 @@ export async function photoAnswer(c: Context, photos: Photos, name: string): Pro
 /** A server for customers alone, which may stand open to the outside: their pages, and nothing of the jobs behind them. */
 export function customersApp(
   parts: Pick<Parts, 'shares' | 'photos' | 'offerOf'>,
-  pages: string,
+  pages: string | undefined,
   log: (error: unknown) => void,
 ) {
   const app = new Hono();
@@ -52,7 +52,7 @@ export function customersApp(
   app.route('/api/offers', offersOn(parts));
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   app.get('/', (c) => c.text('Open the link that was sent to you.', 404));
-  servePages(app, pages);
+  if (pages !== undefined) servePages(app, pages);
   app.onError((error, c) => {
     log(error);
     return problem(c, 500, 'Something went wrong here; nothing was changed');

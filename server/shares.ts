@@ -13,7 +13,7 @@ export interface SharedOffer {
   readonly firm: Firm;
 }
 
-/** A link that was made: when, and whether it is closed. The secret itself is told once and not kept. */
+/** A link that was made: when, and whether it is closed. The secret is shown once; only its hash is stored. */
 export interface Share {
   readonly id: string;
   readonly madeAt: string;
@@ -21,7 +21,7 @@ export interface Share {
 }
 
 export interface Shares {
-  /** Makes a link to an offer as it stands; the secret is told this once. */
+  /** Makes a link to an offer as it stands; the secret is returned only here. */
   make(job: string, said: SharedOffer): Promise<{ readonly share: Share; readonly secret: string }>;
   list(job: string): Promise<Share[]>;
   /** Closes a link for good; false where there is none that is open. */

@@ -105,7 +105,7 @@ export const shares = pgTable('shares', {
   job: text('job')
     .notNull()
     .references(() => jobs.id, { onDelete: 'cascade' }),
-  /** SHA-256 of the secret, which is not kept itself. */
+  /** SHA-256 of the secret; only the hash is stored. */
   secretHash: text('secret_hash').notNull().unique(),
   madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
   closedAt: timestamp('closed_at', { withTimezone: true }),

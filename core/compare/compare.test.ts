@@ -81,7 +81,7 @@ const log = fc
   .array(finding, { maxLength: 8 })
   .map((all) => ['80 main', ...all.map(({ kind, at }) => `${at} ${kind}`)]);
 
-test('a look held against itself is the same throughout; every thing of either look is told once', () => {
+test('an inspection held against itself is the same throughout; everything of either is listed once', () => {
   fc.assert(
     fc.property(log, log, (older, newer) => {
       const job = spokenJob('2 Cove Row', newer, { depths: deep(3, 6) });

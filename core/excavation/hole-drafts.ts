@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { plain, type Step } from '../figure.js';
 import type { Prices } from '../job/prices-schema.js';
 import { drafter, type Draft } from '../price/price-line.js';
@@ -99,4 +100,4 @@ function permitDraft(public_ft: number, prices: Prices, draft: Drafting): Draft 
 }
 
 /** A hole with less public ground than this needs no permit, ft. */
-export const leastPublic_ft = 1e-6;
+export const leastPublic_ft = tolerance.ft;

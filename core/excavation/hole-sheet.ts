@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { plain, type Figure } from '../figure.js';
 import type { Soil } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
@@ -58,7 +59,7 @@ export function holeSheet(
       )
       .map(({ utility, station_ft, depth_ft }) => ({ utility, station_ft, depth_ft })),
     restore: [...quantities.restore_ft2]
-      .filter(([, area]) => area > 1e-6)
+      .filter(([, area]) => area > tolerance.ft)
       .map(([surface, area]) => ({
         surface,
         area: {
@@ -74,7 +75,7 @@ export function holeSheet(
         },
       })),
     corners: cornersOf(hole, width_ft, model.course, model),
-    isPublic: quantities.public_ft > 1e-6,
+    isPublic: quantities.public_ft > tolerance.ft,
   };
 }
 

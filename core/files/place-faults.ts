@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import type { Fault } from '../job/faults.js';
 import type { Line } from '../job/schema.js';
 import { lineModel, resolveStretch, type LineModel } from '../line/model.js';
@@ -33,7 +34,7 @@ const untiedFaults = (line: Line, at: string): Fault[] =>
 
 /** A stretch may lie this far beyond the line, on top of the ± of its end, ft. */
 const slack_ft = 1;
-const backwards_ft = 1e-9;
+const backwards_ft = tolerance.exact;
 
 function stretchFaults(
   { from_ft, to_ft }: Interval,

@@ -54,7 +54,7 @@ export interface FindingRow<Id extends string = string, Fields extends z.ZodRawS
   readonly says?: readonly (readonly [string, Sets])[];
   /** Absent where it has no grade on this line: then it is referred. */
   readonly grading?: Grading;
-  /** It is never this line's fault: what is told, and to whom. */
+  /** It is never this line's fault: what is reported, and to whom. */
   readonly refers?: { readonly what: string; readonly to: string };
 
   /** Roots and deposits: cleaned rather than repaired, hide the wall behind them, and are settled by a full cleaning. */

@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { plain, type Figure } from '../figure.js';
 import type { Rules } from '../job/rules-schema.js';
 import type { Interval } from '../line/intervals.js';
@@ -33,10 +34,12 @@ export function fallsOf({ profile, pipes, extent }: LineModel, rules: Rules): Fa
   ]
     .filter((x) => x >= extent.from_ft && x <= extent.to_ft)
     .sort((a, b) => a - b)
-    .filter((x, i, all) => i === 0 || x - (all[i - 1] ?? x) > 1e-6);
+    .filter((x, i, all) => i === 0 || x - (all[i - 1] ?? x) > tolerance.ft);
   return stations.slice(1).flatMap((to_ft, i): Fall[] => {
     const from_ft = stations[i] ?? to_ft;
-    const pipe = pipes.find((each) => each.from_ft <= from_ft + 1e-6 && to_ft <= each.to_ft + 1e-6);
+    const pipe = pipes.find(
+      (each) => each.from_ft <= from_ft + tolerance.ft && to_ft <= each.to_ft + tolerance.ft,
+    );
     if (!pipe) return [];
     const [high, low] = [profile.invert(from_ft), profile.invert(to_ft)];
     const slope = (high - low) / (to_ft - from_ft);
@@ -59,7 +62,7 @@ export function fallsOf({ profile, pipes, extent }: LineModel, rules: Rules): Fa
           ],
         },
         least_in_per_ft: least * 12,
-        enough: slope >= least - 1e-9,
+        enough: slope >= least - tolerance.exact,
         capacity_gpm: gpm,
         velocity_ft_s,
         selfCleansing: velocity_ft_s >= selfCleansing_ft_s,

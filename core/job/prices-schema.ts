@@ -1,3 +1,4 @@
+import { tolerance } from './units.js';
 import { z } from 'zod';
 import { surfaceRows } from '../catalog/surfaces.js';
 import { layOver } from './lay-over.js';
@@ -108,7 +109,7 @@ export function rateForBore(table: Record<string, number> | undefined, bore_in: 
   let [next, largest] = [Infinity, -Infinity];
   for (const listed in table) {
     const bore = Number(listed);
-    if (bore >= bore_in - 1e-9 && bore < next) next = bore;
+    if (bore >= bore_in - tolerance.exact && bore < next) next = bore;
     if (bore > largest) largest = bore;
   }
   return table?.[String(next === Infinity ? largest : next)];

@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 /** A stretch as it is said: each end in feet or held by the id of a thing it moves with. */
 export interface HeldStretch {
   readonly from_ft?: number | undefined;
@@ -25,7 +26,7 @@ export function snapEnd(
   return { feet: Math.round(feet / grain_ft) * grain_ft };
 }
 
-/** The stretch with one end moved; ends never pass each other, which is told by leaving it as it was. */
+/** The stretch with one end moved; ends never pass each other: such a move changes nothing. */
 export function moveEnd<T extends HeldStretch>(
   stretch: T,
   end: 'from' | 'to',
@@ -55,7 +56,9 @@ export function moveEdge<T extends HeldStretch>(
   if (!dragged) return [...all];
   const edge = resolve(dragged)[`${end}_ft`];
   const other = end === 'from' ? 'to' : 'from';
-  const touching = all.map((each, i) => i !== index && Math.abs(resolve(each)[`${other}_ft`] - edge) < 1e-6);
+  const touching = all.map(
+    (each, i) => i !== index && Math.abs(resolve(each)[`${other}_ft`] - edge) < tolerance.ft,
+  );
   const moved = all.map((each, i) =>
     i === index ? moveEnd(each, end, to, resolve) : touching[i] ? moveEnd(each, other, to, resolve) : each,
   );
@@ -73,7 +76,7 @@ export function splitAt<T extends HeldStretch>(
 ): T[] | undefined {
   const index = all.findIndex((each) => {
     const { from_ft, to_ft } = resolve(each);
-    return from_ft < at.feet - 1e-6 && to_ft > at.feet + 1e-6;
+    return from_ft < at.feet - tolerance.ft && to_ft > at.feet + tolerance.ft;
   });
   const whole = all[index];
   if (!whole) return undefined;

@@ -1,17 +1,16 @@
+import { tolerance } from '../job/units.js';
 /** A stretch of the line, upstream end first, ft. */
 export interface Interval {
   readonly from_ft: number;
   readonly to_ft: number;
 }
 
-const tolerance_ft = 1e-6;
-
 /** Overlap of two stretches, ft; 0 where they only touch. */
 export function overlap(a: Interval, b: Interval): number {
   return Math.max(0, Math.min(a.to_ft, b.to_ft) - Math.max(a.from_ft, b.from_ft));
 }
 
-export const overlaps = (a: Interval, b: Interval): boolean => overlap(a, b) > tolerance_ft;
+export const overlaps = (a: Interval, b: Interval): boolean => overlap(a, b) > tolerance.ft;
 
 /** The part of `a` inside `within`; undefined where nothing is left. */
 export function clip<T extends Interval>(a: T, within: Interval): T | undefined {
@@ -24,9 +23,9 @@ export function clip<T extends Interval>(a: T, within: Interval): T | undefined 
 export function union(all: readonly Interval[]): Interval[] {
   const joined: { from_ft: number; to_ft: number }[] = [];
   for (const { from_ft, to_ft } of [...all].sort((a, b) => a.from_ft - b.from_ft)) {
-    if (to_ft - from_ft <= tolerance_ft) continue;
+    if (to_ft - from_ft <= tolerance.ft) continue;
     const last = joined.at(-1);
-    if (last && from_ft <= last.to_ft + tolerance_ft) last.to_ft = Math.max(last.to_ft, to_ft);
+    if (last && from_ft <= last.to_ft + tolerance.ft) last.to_ft = Math.max(last.to_ft, to_ft);
     else joined.push({ from_ft, to_ft });
   }
   return joined;
@@ -40,7 +39,7 @@ export function subtract(from: readonly Interval[], holes: readonly Interval[]):
       { from_ft: each.from_ft, to_ft: Math.min(each.to_ft, hole.from_ft) },
       { from_ft: Math.max(each.from_ft, hole.to_ft), to_ft: each.to_ft },
     ]);
-    left = left.filter((each) => each.to_ft - each.from_ft > tolerance_ft);
+    left = left.filter((each) => each.to_ft - each.from_ft > tolerance.ft);
   }
   return left;
 }

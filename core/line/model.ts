@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
 import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
 import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';
@@ -275,7 +276,7 @@ export function sightOf(
 
 /** Pipe at a station; a boundary belongs to the stretch that ends there. */
 export function pipeAt(pipes: readonly PipeStretch[], station_ft: number): PipeStretch | undefined {
-  return pipes.find(({ to_ft }) => station_ft <= to_ft + 1e-9) ?? pipes.at(-1);
+  return pipes.find(({ to_ft }) => station_ft <= to_ft + tolerance.exact) ?? pipes.at(-1);
 }
 
 /** Nominal bore at a station, in. */

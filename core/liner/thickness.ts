@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { plain, type Step } from '../figure.js';
 import { surfaceRow, type SurfaceKind } from '../catalog/surfaces.js';
 import { straightBetween } from '../line/profile.js';
@@ -164,5 +165,5 @@ export type MadeThicknessIn = (typeof madeThicknesses_in)[number];
 
 /** The thinnest made liner that is thick enough; undefined over 6.0 mm. */
 export function madeThickness(needed_in: number): MadeThicknessIn | undefined {
-  return madeThicknesses_in.find((made) => made >= needed_in - 1e-9);
+  return madeThicknesses_in.find((made) => made >= needed_in - tolerance.exact);
 }

@@ -4,7 +4,7 @@ import type { WorkingTime } from './working-time.js';
 export interface WetOut {
   /** Until the resin can no longer be worked, min; below 0 once that is past. */
   readonly left_min: number;
-  /** Until putting in must have begun to be done in time, min; below 0 once that is past. */
+  /** Minutes until insertion must start; below 0 once that is past. */
   readonly startWithin_min: number;
   readonly say: 'in-time' | 'put-in-now' | 'too-late';
 }

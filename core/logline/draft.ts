@@ -7,7 +7,7 @@ export interface Given {
   readonly value: number;
   readonly from: number;
   readonly to: number;
-  /** Said after the thing itself, or a bare fraction: a size sooner than a place. */
+  /** Said after the thing itself, or a bare fraction: prefer size over station. */
   readonly size: boolean;
 }
 

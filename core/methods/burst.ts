@@ -88,7 +88,7 @@ function burstCandidates(track: Track): (from: number) => Candidate[] {
       if (stopped) return found;
       if (num(breaks, end) - num(breaks, start) < leastBurst_ft - tolerance.exact) continue;
       const cost = over(drawn, start, end) + (num(coupling, start) + num(coupling, end - 1));
-      found.push({ from, to, method: 'burst', cost, exposed: false, letIn: false });
+      found.push({ from, to, method: 'burst', cost, exposed: false, viaAccess: false });
     }
     return found;
   };

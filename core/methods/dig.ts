@@ -97,7 +97,7 @@ function trenchCandidates(
           (num(sums.coupling, start) + num(sums.coupling, end - 1)) +
           (rehangs ? trench.rehung : 0),
         exposed: over(sums.exposed, start, end) > trench.length_ft - tolerance.ft,
-        letIn: false,
+        viaAccess: false,
       });
     }
     return found;

@@ -43,7 +43,7 @@ export const insertedWithoutPit = ({ model, cells, breaks, boundaries }: Track, 
   });
 
 /** Whether a cleanout or manhole within reach lets a sectional liner from a to b in. */
-export function letInWithin({ model }: Track, a: number, b: number, bore_in: number): boolean {
+export function accessWithin({ model }: Track, a: number, b: number, bore_in: number): boolean {
   const near = (distance: number) => distance >= -sameStation_ft && distance <= pushedReach_ft;
   return model.points.some((placed) => {
     const x = placed.at.station_ft;

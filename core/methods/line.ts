@@ -25,7 +25,7 @@ export const line: MethodRow = {
               method: 'line',
               cost: cost + track.prices.liner_each,
               exposed: false,
-              letIn: false,
+              viaAccess: false,
             }
           : undefined,
       );

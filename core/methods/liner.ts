@@ -37,8 +37,8 @@ export const linerWork = (setting: {
     firstRefusal(cells, linerCellRefusal) ??
     firstRefusal(pointsInside(track, stretch), linerPointRefusal) ??
     boreChangeRefusal(track, stretch),
-  aloneCost: ({ track, holes, wayIn }, { from, to, letIn }) => {
-    if (letIn || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
+  aloneCost: ({ track, holes, wayIn }, { from, to, viaAccess }) => {
+    if (viaAccess || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
     const launch = (boundary: number) => {
       const index = track.boundaries[boundary] ?? 0;
       return pitAlone({ track, holes, wayIn }, index, 'launch') + closingCost(track, index);

@@ -20,8 +20,8 @@ export interface Candidate {
   readonly cost: number;
   /** New pipe along exposed pipe needs no hole. */
   readonly exposed: boolean;
-  /** A sectional liner that a cleanout or manhole within reach lets in: it needs no pit. */
-  readonly letIn: boolean;
+  /** A sectional liner inserted through a cleanout or manhole within reach: it needs no pit. */
+  readonly viaAccess: boolean;
 }
 
 /** An action of the chosen scope, where it lies. */
@@ -72,7 +72,7 @@ export interface Work {
   readonly kind: 'dig' | 'liner' | 'burst';
   /** Counts where old pipe is renewed whole. */
   readonly renews?: true;
-  /** What the customer is told of one action: its length and its place. */
+  /** One action in a sentence for the customer: its length and its place. */
   offered(length: string, where: string, action: Action): string;
   /** Every action the rules allow, for each boundary it starts at, by rising end. */
   candidates(track: Track): (from: number) => Candidate[];

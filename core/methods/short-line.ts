@@ -3,7 +3,7 @@ import { num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { countCells, over } from '../track/sums.js';
 import type { Track } from '../track/track.js';
-import { letInWithin } from './entry.js';
+import { accessWithin } from './entry.js';
 import { Arrives, Departs } from '../track/joins.js';
 import { insertedFromEitherEnd } from './line.js';
 import { linerCandidates, linerWork, type Covered } from './liner.js';
@@ -15,7 +15,7 @@ const most_ft = 10;
 /** Its ends seal on so much sound pipe, ft. */
 const soundEnd_ft = 1;
 
-/** A sectional liner of a few feet, pushed from a cleanout or manhole within reach, or let in by a pit at its end. */
+/** A sectional liner of a few feet, pushed from a cleanout or manhole within reach, or from a pit at its end. */
 export const shortLine: MethodRow = {
   id: 'short-line',
   words: {
@@ -30,11 +30,11 @@ export const shortLine: MethodRow = {
     ...linerWork({ each: 'shortLiner_each', name: 'Short liner', set: 'Set one short liner' }),
     offered: (length, where) => `A short liner of ${length} ft, ${where}`,
     candidates: shortCandidates,
-    joins: ({ letIn }) => (letIn ? letInFromFurtherOff : insertedFromEitherEnd),
+    joins: ({ viaAccess }) => (viaAccess ? insertedFromAccess : insertedFromEitherEnd),
   },
 };
 
-const letInFromFurtherOff = [[Departs.LinerLetIn, Arrives.Liner]] as const;
+const insertedFromAccess = [[Departs.LinerFromAccess, Arrives.Liner]] as const;
 
 function shortCandidates(track: Track): (from: number) => Candidate[] {
   const { breaks, prices } = track;
@@ -47,8 +47,8 @@ function shortCandidates(track: Track): (from: number) => Candidate[] {
     const tooShort = b - a < least_ft - tolerance.exact;
     if (tooShort || over(barred, start, end) > 0 || !endsOnSoundPipe(breaks, bad, start, end))
       return undefined;
-    const letIn = letInWithin(track, a, b, track.cells[start]?.pipe.diameter_in ?? 4);
-    return { from, to, method: 'short-line', cost: cost + prices.shortLiner_each, exposed: false, letIn };
+    const viaAccess = accessWithin(track, a, b, track.cells[start]?.pipe.diameter_in ?? 4);
+    return { from, to, method: 'short-line', cost: cost + prices.shortLiner_each, exposed: false, viaAccess };
   };
   return linerCandidates(track, take, most_ft);
 }

@@ -116,7 +116,7 @@ test('the firm stands on the offer: its name, terms, validity and exclusions, un
   expect(own.ways.map(({ school }) => school)).toEqual(['renew']);
 });
 
-test('what was accepted stays, whatever rates, rules and readings become; what changed is told with its price', () => {
+test('what was accepted stays, whatever rates, rules and readings become; what changed is listed with its price', () => {
   const said = job();
   const accepted = accept(said, firm, 'repair', today, 'R. Moss');
   expect(accepted.total).toBe(totalOfJob({ ...said, rules: { ...said.rules, school: 'repair' } }));

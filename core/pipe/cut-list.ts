@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { packInto, type Packing } from './packing.js';
 
 /** One length of pipe to be cut, and what it is for. */
@@ -21,8 +22,6 @@ export interface CutPlan {
 }
 
 const kerf_ft = 1 / 8 / 12;
-/** Counter feet are kept to a hundredth of this; a piece that fits to the thickness of the mark fits. */
-const tolerance_ft = 1e-9;
 /** Tables of an exact plan hold 2^n sets of pieces: so many pieces, and so many sets over all tables, are worked out. */
 const mostExact = 20;
 const mostSets = 16 * 2 ** mostExact;
@@ -39,12 +38,12 @@ export function cutList(runs: readonly Piece[], stock_ft: readonly number[]): Cu
   const whole: Stick[] = [];
   const pieces: Piece[] = [];
   for (const { length_ft, what } of runs) {
-    const sticks = Math.max(0, Math.ceil((length_ft - tolerance_ft) / longest) - 1);
+    const sticks = Math.max(0, Math.ceil((length_ft - tolerance.exact) / longest) - 1);
     for (let i = 0; i < sticks; i++) {
       whole.push({ length_ft: longest, cuts: [{ length_ft: longest, what }], leftover_ft: 0 });
     }
     const rest_ft = length_ft - sticks * longest;
-    if (rest_ft > tolerance_ft) pieces.push({ length_ft: rest_ft, what });
+    if (rest_ft > tolerance.exact) pieces.push({ length_ft: rest_ft, what });
   }
   const exact = pieces.length <= mostExact ? exactly(pieces, lengths) : undefined;
   const sticks = [...whole, ...(exact ?? firstFit(pieces, lengths))];
@@ -72,7 +71,7 @@ function* purchases(pieces: readonly Piece[], lengths: readonly number[]): Gener
   const reachable = new Set([0]);
   for (let feet = 0; feet <= most; feet++) {
     if (lengths.some((length) => reachable.has(feet - length))) reachable.add(feet);
-    if (reachable.has(feet) && feet >= needed - tolerance_ft) yield feet;
+    if (reachable.has(feet) && feet >= needed - tolerance.exact) yield feet;
   }
   return undefined;
 }
@@ -89,11 +88,11 @@ function stickSets(feet: number, lengths: readonly number[]): number[][] {
 function couldHold(bins: readonly number[], sizes: readonly number[]): boolean {
   const longest = bins[0] ?? 0;
   return [0, ...bins].every((length) => {
-    const long = sizes.filter((size) => size > length + tolerance_ft);
+    const long = sizes.filter((size) => size > length + tolerance.exact);
     const longer = bins.filter((bin) => bin > length);
-    const alone = long.filter((size) => 2 * size + kerf_ft > longest + tolerance_ft).length;
+    const alone = long.filter((size) => 2 * size + kerf_ft > longest + tolerance.exact).length;
     const sum = (all: readonly number[]) => all.reduce((total, each) => total + each, 0);
-    return alone <= longer.length && sum(long) <= sum(longer) + tolerance_ft;
+    return alone <= longer.length && sum(long) <= sum(longer) + tolerance.exact;
   });
 }
 
@@ -113,8 +112,8 @@ function exactly(pieces: readonly Piece[], lengths: readonly number[]): Stick[] 
       for (const bins of sets.filter((each) => each.length === count)) {
         work += 2 ** pieces.length;
         if (work > mostSets) return undefined;
-        const packed = packInto(sizes, bins, kerf_ft, tolerance_ft);
-        if (packed && (!best || packed.longestLeft > best.longestLeft + tolerance_ft)) best = packed;
+        const packed = packInto(sizes, bins, kerf_ft, tolerance.exact);
+        if (packed && (!best || packed.longestLeft > best.longestLeft + tolerance.exact)) best = packed;
       }
       if (best) {
         return best.bins.map(({ size, held }) =>
@@ -134,12 +133,12 @@ function firstFit(pieces: readonly Piece[], lengths: readonly number[]): Stick[]
   const longest = lengths.at(-1) ?? 0;
   const filled: Piece[][] = [];
   for (const piece of [...pieces].sort((a, b) => b.length_ft - a.length_ft)) {
-    const stick = filled.find((cuts) => usedBy([...cuts, piece]) <= longest + tolerance_ft);
+    const stick = filled.find((cuts) => usedBy([...cuts, piece]) <= longest + tolerance.exact);
     if (stick) stick.push(piece);
     else filled.push([piece]);
   }
   return filled.map((cuts) => {
     const used = usedBy(cuts);
-    return stickOf(lengths.find((length) => used <= length + tolerance_ft) ?? longest, cuts);
+    return stickOf(lengths.find((length) => used <= length + tolerance.exact) ?? longest, cuts);
   });
 }

@@ -29,7 +29,7 @@ export interface Moves {
   readonly cost: Float64Array;
 }
 
-/** Arrival 0 is the start of the path, arrival 1 a fill; departure 0 is a fill, the last departure the end of the path. */
+/** Arrival 0 is the start of the path, arrival 1 a fill; departure 0 is a fill, the last departure the end of the path, on level 0. */
 export const arrivalStart = 0;
 export const arrivalFill = 1;
 export const departureFill = 0;

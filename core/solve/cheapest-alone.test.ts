@@ -34,7 +34,7 @@ function alone(possible: Possible, edge: Candidate): number {
       : Infinity;
   const own = edge.cost + (track.prices.mobilisation[edge.method as 'spot'] ?? 0);
   if (edge.method === 'line' || edge.method === 'short-line') {
-    const needsNone = edge.letIn || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
+    const needsNone = edge.viaAccess || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
     if (needsNone) return own;
     return own + Math.min(...[from, to].map((at) => pit(holes.pit(at, 'launch')) + closingCost(track, at)));
   }

@@ -46,7 +46,7 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
   const [from_ft, to_ft] = [stationOf(track, from), stationOf(track, to)];
   const isLiner = workOf(candidate.method).kind === 'liner';
   const fromUpstream =
-    departs === Departs.LinerLetIn ? nearerLetIn(track, from_ft, to_ft) : departs === Departs.LinerInserted;
+    departs === Departs.LinerFromAccess ? nearerLetIn(track, from_ft, to_ft) : departs === Departs.LinerInserted;
   return [
     {
       id,
@@ -61,7 +61,7 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
   ];
 }
 
-/** A sectional liner let in from further off comes from the nearer end that an insertion point can reach. */
+/** A sectional liner is inserted from the nearer of its ends that an insertion point can reach. */
 function nearerLetIn({ model }: Track, from_ft: number, to_ft: number): boolean {
   const points = model.points.filter(({ point }) => point.kind === 'cleanout' || point.kind === 'manhole');
   const distance = (x: number) => Math.min(...points.map(({ at }) => Math.abs(at.station_ft - x)));

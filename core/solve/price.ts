@@ -44,7 +44,7 @@ export function priceLines(track: Track, layout: Layout): PriceLine[] {
   return priced(track.model.line.id, track.prices, drafts);
 }
 
-/** Everything that is paid for one hole: digging, protecting and closing it, and the pipe let in at a launch pit. */
+/** Everything that is paid for one hole: digging, protecting and closing it, and the new pipe in a launch pit. */
 function holeDrafts(track: Track, hole: Hole): Draft[] {
   const action = hole.serves[0] ?? null;
   const where = `hole ${hole.id}`;

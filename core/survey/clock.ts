@@ -1,10 +1,11 @@
+import { tolerance } from '../job/units.js';
 /** Clock positions run 0 < c ≤ 12; 12 is the crown and 6 the invert, seen looking downstream. */
 export type ClockRange = number | readonly [number, number];
 
 /** Brings any number of hours to 0 < c ≤ 12. */
 export function wrapClock(hours: number): number {
   const wrapped = ((hours % 12) + 12) % 12;
-  return wrapped < 1e-9 ? 12 : wrapped;
+  return wrapped < tolerance.exact ? 12 : wrapped;
 }
 
 /**

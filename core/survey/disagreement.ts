@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { plain } from '../figure.js';
 import type { Line, Run } from '../job/schema.js';
 import type { Adjustment } from './adjust.js';
@@ -46,7 +47,8 @@ export function settleDisagreements(
     const misfit =
       own.some((reading) => solve.readingMisfit(reading) > mostMisfit) ||
       ownTapes.some((tape) => solve.tapeMisfit(tape) > mostMisfit);
-    if (own.length + ownTapes.length < 2 || (spread_ft <= mostSpread_ft + 1e-9 && !misfit)) continue;
+    if (own.length + ownTapes.length < 2 || (spread_ft <= mostSpread_ft + tolerance.exact && !misfit))
+      continue;
 
     const used = own.find((reading) => reading.entry.use);
     const back = own.filter((reading) => reading.entry.pass !== 'out');

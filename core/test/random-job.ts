@@ -62,7 +62,9 @@ export function randomJob(seed: number, options: RandomOptions = {}): Job {
 
 const splitAt = (station: number) => ({ from_ft: station, to_ft: station, split: true });
 
-function randomLine(from: ReturnType<typeof source>, id: string, options: RandomOptions) {
+type Source = ReturnType<typeof source>;
+
+function randomLine(from: Source, id: string, options: RandomOptions) {
   const [shortest, longest] = options.length_ft ?? [14, 34];
   const length = from.between(shortest, longest);
   const at = () => from.between(0, length);
@@ -86,48 +88,9 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
         ]
       : []),
   ];
-  const finding = (i: number) => {
-    const reading_ft = at();
-    const base = {
-      id: `f${i}`,
-      kind: 'finding',
-      reading_ft,
-      pass: from.pick(['out', 'back']),
-      ...(from.chance(0.1) ? { possible: true } : {}),
-    };
-    switch (from.count(8)) {
-      case 0:
-        return { ...base, finding: 'crack', form: from.pick(['hairline', 'along', 'around', 'several']) };
-      case 1:
-        return { ...base, finding: 'broken' };
-      case 2:
-        return { ...base, finding: 'offset', inches: from.between(0.1, 1.4) };
-      case 3:
-        return { ...base, finding: 'roots', percent: from.between(2, 60, 1) };
-      case 4:
-        return {
-          ...base,
-          finding: 'belly',
-          to_ft: Math.min(length, reading_ft + from.between(1, 6)),
-          inches: from.between(0.2, 1.6),
-        };
-      case 5:
-        return { ...base, finding: 'separation', inches: from.between(0.2, 2.4) };
-      case 6:
-        return { ...base, finding: 'intrusion', percent: from.between(5, 30, 1) };
-      case 7:
-        return { ...base, finding: 'collapse' };
-      default:
-        return {
-          ...base,
-          finding: 'crack',
-          form: 'along',
-          to_ft: Math.min(length, reading_ft + from.between(1, 13)),
-        };
-    }
-  };
   const most = options.findings ?? 5;
-  for (let i = options.exactly ? most : from.count(most); i > 0; i--) entries.push(finding(i));
+  for (let i = options.exactly ? most : from.count(most); i > 0; i--)
+    entries.push(randomFinding(from, length, i));
   if (from.chance(0.3)) {
     const [a, b] = stretch();
     entries.push({ id: 'hid', kind: 'hidden', reading_ft: a, to_ft: Math.min(b, a + 3) });
@@ -142,26 +105,7 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
     datum: 'CO1',
     end: 'MAIN',
     pipe: { ...main, ...(from.chance(0.4) ? { piece_ft: 3 } : {}) },
-    points: [
-      {
-        id: 'CO1',
-        kind: 'cleanout',
-        ways: from.pick([1, 2]),
-        faces: from.pick(['upstream', 'downstream']),
-        riser_ft: 2,
-        usable: from.chance(0.6),
-        diameter_in: from.pick([4, 6]),
-      },
-      { id: 'MAIN', kind: 'main', ...(from.chance(0.2) ? { connection: 'manhole' } : {}) },
-      ...(from.chance(0.3)
-        ? [{ id: 'CO2', kind: 'cleanout', station_ft: at(), usable: true, diameter_in: 6 }]
-        : []),
-      ...(from.chance(0.3) ? [{ id: 'T1', kind: 'tie-in', station_ft: at() }] : []),
-      ...(from.chance(0.2)
-        ? [{ id: 'B1', kind: 'bend', station_ft: at(), degrees: from.pick([22, 45, 95]) }]
-        : []),
-      ...(from.chance(0.1) ? [{ id: 'V1', kind: 'valve', station_ft: at() }] : []),
-    ],
+    points: randomPoints(from, at),
     depths: [
       { station_ft: 0, invert_ft: from.between(1.5, 5) },
       { station_ft: length, invert_ft: from.between(2.5, 8) },
@@ -188,4 +132,68 @@ function randomLine(from: ReturnType<typeof source>, id: string, options: Random
       ...(from.chance(0.2) ? [splitAt(at())] : []),
     ],
   };
+}
+
+/** Cleanouts, the main, and now and then a tie-in, a bend or a valve. */
+const randomPoints = (from: Source, at: () => number) => [
+  {
+    id: 'CO1',
+    kind: 'cleanout',
+    ways: from.pick([1, 2]),
+    faces: from.pick(['upstream', 'downstream']),
+    riser_ft: 2,
+    usable: from.chance(0.6),
+    diameter_in: from.pick([4, 6]),
+  },
+  { id: 'MAIN', kind: 'main', ...(from.chance(0.2) ? { connection: 'manhole' } : {}) },
+  ...(from.chance(0.3)
+    ? [{ id: 'CO2', kind: 'cleanout', station_ft: at(), usable: true, diameter_in: 6 }]
+    : []),
+  ...(from.chance(0.3) ? [{ id: 'T1', kind: 'tie-in', station_ft: at() }] : []),
+  ...(from.chance(0.2)
+    ? [{ id: 'B1', kind: 'bend', station_ft: at(), degrees: from.pick([22, 45, 95]) }]
+    : []),
+  ...(from.chance(0.1) ? [{ id: 'V1', kind: 'valve', station_ft: at() }] : []),
+];
+
+/** A finding of any common kind, of any size, anywhere on the line. */
+function randomFinding(from: Source, length: number, i: number) {
+  const reading_ft = from.between(0, length);
+  const base = {
+    id: `f${i}`,
+    kind: 'finding',
+    reading_ft,
+    pass: from.pick(['out', 'back']),
+    ...(from.chance(0.1) ? { possible: true } : {}),
+  };
+  switch (from.count(8)) {
+    case 0:
+      return { ...base, finding: 'crack', form: from.pick(['hairline', 'along', 'around', 'several']) };
+    case 1:
+      return { ...base, finding: 'broken' };
+    case 2:
+      return { ...base, finding: 'offset', inches: from.between(0.1, 1.4) };
+    case 3:
+      return { ...base, finding: 'roots', percent: from.between(2, 60, 1) };
+    case 4:
+      return {
+        ...base,
+        finding: 'belly',
+        to_ft: Math.min(length, reading_ft + from.between(1, 6)),
+        inches: from.between(0.2, 1.6),
+      };
+    case 5:
+      return { ...base, finding: 'separation', inches: from.between(0.2, 2.4) };
+    case 6:
+      return { ...base, finding: 'intrusion', percent: from.between(5, 30, 1) };
+    case 7:
+      return { ...base, finding: 'collapse' };
+    default:
+      return {
+        ...base,
+        finding: 'crack',
+        form: 'along',
+        to_ft: Math.min(length, reading_ft + from.between(1, 13)),
+      };
+  }
 }

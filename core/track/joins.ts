@@ -14,7 +14,7 @@ export const Departs = {
   Gap: 0,
   LinerInserted: 1,
   LinerOwing: 2,
-  LinerLetIn: 3,
+  LinerFromAccess: 3,
   NewPipe: 4,
   ExposedPipe: 5,
   Burst: 6,

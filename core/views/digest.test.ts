@@ -43,7 +43,7 @@ test('what the list says of a job is what its whole scope says', () => {
   );
 }, 120_000);
 
-test('what is missing is told: an end not reached, no depth, things to be read from the video', () => {
+test('what is missing is named: an end not reached, no depth, sizes to be read from the video', () => {
   const job = spokenJob('7 Dale Road', ['40 roots', '52 crack', '60 stop roots']);
   expect(digestOf(job, emptyFirm)).toMatchObject({
     endReached: false,

@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import { freeId } from '../job/free-id.js';
 import { defaultRules } from '../job/rules-schema.js';
 import type { Pin } from '../job/schema.js';
@@ -10,12 +11,10 @@ export type PlacedPin = Interval & { readonly pin: Pin };
 /** A stretch of the scope as it is taken hold of: where it lies, and what is done there. */
 export type Held = Interval & { readonly method: Method };
 
-const nothing_ft = 1e-6;
-
 /** A dig is a spot dig as far as the house lets one go, and an open cut beyond; the rest stay what they are. */
 export function methodFor(method: Method, length_ft: number, spotMost_ft = defaultRules.spotMost_ft): Method {
   if (method !== 'spot' && method !== 'open-cut') return method;
-  return length_ft <= spotMost_ft + nothing_ft ? 'spot' : 'open-cut';
+  return length_ft <= spotMost_ft + tolerance.ft ? 'spot' : 'open-cut';
 }
 
 /** Pins after an end of a stretch was put somewhere else: the stretch is pinned, and that end ends there. */
@@ -61,7 +60,7 @@ export function withJoined(
   };
   const within = pins.filter(
     ({ pin, from_ft }) =>
-      !(pin.split && from_ft > whole.from_ft + nothing_ft && from_ft < whole.to_ft - nothing_ft),
+      !(pin.split && from_ft > whole.from_ft + tolerance.ft && from_ft < whole.to_ft - tolerance.ft),
   );
   return withMethod(within, whole, held.method, spotMost_ft);
 }
@@ -76,8 +75,8 @@ export function withSplit(pins: readonly PlacedPin[], station_ft: number): Pin[]
 export function pinsOn(pins: readonly PlacedPin[], stretch: Interval): PlacedPin[] {
   return pins.filter((each) =>
     each.pin.split
-      ? each.from_ft >= stretch.from_ft - nothing_ft && each.from_ft <= stretch.to_ft + nothing_ft
-      : overlap(each, stretch) > nothing_ft,
+      ? each.from_ft >= stretch.from_ft - tolerance.ft && each.from_ft <= stretch.to_ft + tolerance.ft
+      : overlap(each, stretch) > tolerance.ft,
   );
 }
 
@@ -110,12 +109,12 @@ function withPin(
   };
   const older = pins.flatMap((each): Pin[] => {
     const { pin } = each;
-    if (pin.split || overlap(each, stretch) <= nothing_ft) return [pin];
+    if (pin.split || overlap(each, stretch) <= tolerance.ft) return [pin];
     if (pin.never && says.method !== undefined && !pin.never.includes(says.method)) return [pin];
     const { id: own, from: _from, to: _to, from_ft: _a, to_ft: _b, endsHere, ...rest } = pin;
     /** What is left of the older pin on one side, which ends there as it did. */
     const kept = (part: Interval, end: 'from' | 'to', name: string | undefined): Pin[] => {
-      if (part.to_ft - part.from_ft <= nothing_ft) return [];
+      if (part.to_ft - part.from_ft <= tolerance.ft) return [];
       const ends = endsHere?.filter((side) => side === end) ?? [];
       return [
         {

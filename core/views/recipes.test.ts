@@ -52,7 +52,7 @@ const sleeve: MethodRow = {
           if (to <= from || length > 6 || over(barred, start, end) > 0) return [];
           if (digRefusal(track, { from_ft: 0, to_ft: 0 }, track.cells.slice(start, end))) return [];
           const cost = perFoot * length;
-          return [{ from, to, method: 'sleeve' as Method, cost, exposed: true, letIn: false }];
+          return [{ from, to, method: 'sleeve' as Method, cost, exposed: true, viaAccess: false }];
         });
     },
     refusal: (_, { from_ft, to_ft }) =>

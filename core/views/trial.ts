@@ -1,3 +1,4 @@
+import { tolerance } from '../job/units.js';
 import type { Job, Pin } from '../job/schema.js';
 import { overlap, type Interval } from '../line/intervals.js';
 import { resolveStretch } from '../line/model.js';
@@ -54,7 +55,7 @@ function whyNot({ line, prepared }: LineWay, pins: readonly Pin[], around: Inter
   const feet = (x: number) => x.toFixed(1);
   for (const pin of pins) {
     const at = resolveStretch(pin, model.survey, model.line.end);
-    if (pin.method === undefined || overlap(at, around) <= 1e-6) continue;
+    if (pin.method === undefined || overlap(at, around) <= tolerance.ft) continue;
     const refusal = refusalOn(track, pin.method, at, []);
     if (refusal) {
       return `${pin.method} from ${feet(at.from_ft)} to ${feet(at.to_ft)} ft: ${refusal.why}. Lifted by: ${refusal.lift}`;

@@ -81,7 +81,7 @@ const letGo = ({ held }: Device) => {
 
 const turn = () => new Promise((done) => setTimeout(done, 0));
 
-/** Opens the pages on a device, and the job in them; what was seen on it once and went is told in `lost`. */
+/** Opens the pages on a device, and the job in them; what was seen on it once and is gone is listed in `lost`. */
 async function open(device: Device, id: string, seen: Map<string, number>, lost: string[]) {
   const page: Page = { device, alive: true };
   (import.meta as unknown as { jest: { resetModules(): void } }).jest.resetModules();

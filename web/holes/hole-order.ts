@@ -1,3 +1,4 @@
+import { tolerance } from '../../core/job/units.js';
 import type { LineScope } from '../../core/scope/scope.js';
 
 export type Pit = LineScope['pits'][number];
@@ -11,8 +12,8 @@ const launches = (scope: LineScope, pit: Pit): boolean =>
     ({ id, entry_ft }) =>
       entry_ft !== null &&
       pit.serves.includes(id) &&
-      entry_ft >= pit.from_ft - 1e-6 &&
-      entry_ft <= pit.to_ft + 1e-6,
+      entry_ft >= pit.from_ft - tolerance.ft &&
+      entry_ft <= pit.to_ft + tolerance.ft,
   );
 
 /**

@@ -1,3 +1,4 @@
+import { tolerance } from '../../core/job/units.js';
 import { findingName } from '../../core/findings/kinds.js';
 import { feet } from '../shell/format';
 import { textWidth } from '../drawing/labels';
@@ -16,7 +17,7 @@ export function Hairline({
   station_ft: number;
 }) {
   const at = scale.x(station_ft);
-  const pipe = line.pipes.find((each) => station_ft <= each.to_ft + 1e-6);
+  const pipe = line.pipes.find((each) => station_ft <= each.to_ft + tolerance.ft);
   const here = line.findings
     .filter(({ place }) => place.from_ft <= station_ft && station_ft <= place.to_ft)
     .map(({ kind }) => findingName(kind).toLowerCase());

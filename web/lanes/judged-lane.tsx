@@ -14,7 +14,7 @@ const opacities = [0.35, 0.45, 0.75, 0.78, 1];
 /** Grade by height and weight of ink, and in a word. */
 export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale }) {
   const { x } = scale;
-  // What was cleaned and seen again is told on the wall, not judged again.
+  // What was cleaned and seen again stands on the wall and is not judged again.
   const graded = line.findings.filter(({ grade, settled }) => grade > 0 && !settled);
   const word = (stretch: Interval, says: { key: string; text: string; weight: number }) => {
     const middle = seenMiddle(scale, stretch);

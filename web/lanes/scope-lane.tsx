@@ -1,3 +1,4 @@
+import { tolerance } from '../../core/job/units.js';
 import { methodName, methodRow } from '../../core/methods/index.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
 import { feet } from '../shell/format';
@@ -50,7 +51,7 @@ export function ScopeLane({
               chosen={selected?.key === bar.key}
               pinned={pins.some(
                 ({ pin, from_ft, to_ft }) =>
-                  !pin.split && from_ft < bar.to_ft - 1e-6 && to_ft > bar.from_ft + 1e-6,
+                  !pin.split && from_ft < bar.to_ft - tolerance.ft && to_ft > bar.from_ft + tolerance.ft,
               )}
               // The handle of a chosen bar before it stands over its first px.
               covered={selected?.action !== undefined && bars[index - 1]?.key === selected.key}

@@ -1,3 +1,4 @@
+import { tolerance } from '../../core/job/units.js';
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
@@ -61,8 +62,8 @@ export function ReasonPanel({
   }
   const inside = lineView.findings.filter(
     (each) =>
-      each.place.from_ft < bar.to_ft - 1e-6 &&
-      each.place.to_ft > bar.from_ft + 1e-6 &&
+      each.place.from_ft < bar.to_ft - tolerance.ft &&
+      each.place.to_ft > bar.from_ft + tolerance.ft &&
       (each.grade > 0 || each.id === finding),
   );
   const refused = uniqueBy(

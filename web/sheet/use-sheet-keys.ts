@@ -21,7 +21,7 @@ interface SheetKeyActions {
   readonly stop: () => void;
 }
 
-/** The keys of the sheet, wherever the focus is but in a field. What each does is told in `sheet-keys`. */
+/** The keys of the sheet, wherever the focus is but in a field. What each does is listed in `sheet-keys`. */
 export function useSheetKeys(actions: SheetKeyActions): void {
   const latest = useRef(actions);
   useEffect(() => {

@@ -1,3 +1,4 @@
+import { tolerance } from '../../core/job/units.js';
 import { useState } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
 import { wholeOf } from '../drawing/sheet-scale';
@@ -24,7 +25,7 @@ export function useWindow(line: Interval): SheetWindow {
   const most_ft = whole.to_ft - whole.from_ft;
   const [shown, setShown] = useState<Interval>();
   const place = (from_ft: number, length_ft: number): Interval | undefined => {
-    if (length_ft >= most_ft - 1e-9) return undefined;
+    if (length_ft >= most_ft - tolerance.exact) return undefined;
     const from = Math.min(Math.max(from_ft, whole.from_ft), whole.to_ft - length_ft);
     return { from_ft: from, to_ft: from + length_ft };
   };

@@ -12,7 +12,7 @@ export interface BookAction {
   readonly method: Method;
   readonly cost: number;
   readonly exposed: boolean;
-  readonly letIn: boolean;
+  readonly viaAccess: boolean;
 }
 
 export type BookPoint = BookLine['model']['points'][number];
@@ -47,7 +47,7 @@ export function actionsOf(line: BookLine, duties: readonly Duty[]): BookAction[]
           duties.every((duty) => !meets(duty, cell.a, cell.b) || duty.methods.includes(method)),
         );
       for (const each of [...digs(stretch, duties), ...liners(stretch), ...bursts(stretch)]) {
-        if (serves(each.method)) found.push({ exposed: false, letIn: false, ...each, from, to });
+        if (serves(each.method)) found.push({ exposed: false, viaAccess: false, ...each, from, to });
       }
     }
   });
@@ -145,7 +145,7 @@ function liners({ line, a, b, cells, points }: Stretch): Tried[] {
   );
   if (b - a >= 2 - 1e-9 && b - a <= 10 + 1e-9 && soundEnds) {
     const bore = cells[0]?.bore ?? 4;
-    const letIn = line.model.points.some((point) => {
+    const viaAccess = line.model.points.some((point) => {
       const x = point.at.station_ft;
       const behind = a - x >= -0.01 && a - x <= 100;
       const ahead = x - b >= -0.01 && x - b <= 100;
@@ -154,7 +154,7 @@ function liners({ line, a, b, cells, points }: Stretch): Tried[] {
         (ahead && letsIn(line, point, 'upstream', bore))
       );
     });
-    tried.push({ method: 'short-line', cost: own + prices.shortLiner_each, letIn });
+    tried.push({ method: 'short-line', cost: own + prices.shortLiner_each, viaAccess });
   }
   return tried;
 }

@@ -82,7 +82,7 @@ function holesAlone(line: BookLine, action: BookAction): number {
   if (action.method === 'burst') return pit(start, 'launch') + pit(end, 'burst');
   if (action.method === 'line' || action.method === 'short-line') {
     if (
-      action.letIn ||
+      action.viaAccess ||
       insertable(line, action.from, 'downstream') ||
       insertable(line, action.to, 'upstream')
     )

@@ -191,7 +191,7 @@ function writeAction(writing: Writing, action: BookAction, k: number, cost: numb
   const splits = pins.filter(({ split }) => split).map(({ from_ft }) => nearestBoundary(writing, from_ft));
   if (splits.some((each) => each > from && each < to)) return;
   const isLiner = method === 'line' || method === 'short-line';
-  for (const variant of isLiner && !action.letIn ? ['up', 'down'] : ['x']) {
+  for (const variant of isLiner && !action.viaAccess ? ['up', 'down'] : ['x']) {
     const name = p.use(`${L}${variant}_${from}_${to}_${k}`, cost);
     at[from]?.out.push(name);
     at[to]?.into.push(name);
