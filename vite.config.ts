@@ -11,6 +11,9 @@ const keptPages = VitePWA({
     globPatterns: ['**/*.{html,js,css,svg,woff2}'],
     maximumFileSizeToCacheInBytes: 6_000_000,
     inlineWorkboxRuntime: true,
+    // The page that brought it in is looked after at once, not from its next reload on.
+    clientsClaim: true,
+    skipWaiting: true,
     navigateFallback: null,
     runtimeCaching: [
       {
