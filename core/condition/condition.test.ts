@@ -111,6 +111,27 @@ test('a crack all round with a step at its place has failed', () => {
       { finding: 'offset', inches: 0.3, reading_ft: 30.4 },
     ]),
   ).toEqual([4, 2]);
+  // Further off, or where two materials only meet with different outsides, nothing has shifted.
+  expect(
+    gradesOf([
+      { finding: 'crack', form: 'around', reading_ft: 30 },
+      { finding: 'offset', inches: 0.3, reading_ft: 34 },
+    ]),
+  ).toEqual([3, 2]);
+  const change = {
+    id: 'ch',
+    kind: 'change',
+    reading_ft: 30,
+    upstream: { material: 'clay', diameter_in: 4 },
+    downstream: { material: 'pvc-sdr35', diameter_in: 4 },
+  };
+  expect(
+    gradesOf([
+      { finding: 'crack', form: 'around', reading_ft: 30 },
+      { finding: 'offset', inches: 0.1, reading_ft: 30 },
+      change,
+    ]),
+  ).toEqual([3, 0]);
 });
 
 test('a flush that ran past lowers a slight sag by one; water held by a blockage has no grade; a backed-up main is referred', () => {
@@ -118,6 +139,10 @@ test('a flush that ran past lowers a slight sag by one; water held by a blockage
   const sag = { finding: 'belly', inches: 0.5 };
   expect(gradesOf([sag, flush])).toEqual([1]);
   expect(gradesOf([sag, flush], {}, { flushLowersBelly: false })).toEqual([2]);
+  // Only a slight one: a sag to fix, or a failed one, stays what it is.
+  expect(gradesOf([{ finding: 'belly', inches: 1.2 }, flush])).toEqual([3]);
+  expect(gradesOf([{ finding: 'belly', inches: 2.1 }, flush])).toEqual([4]);
+  expect(gradesOf([{ finding: 'belly', inches: 0.2 }, flush])).toEqual([0]);
   const held = judge([{ finding: 'belly', inches: 2, cause: 'blockage' }, { finding: 'main-backed-up' }]);
   expect(held.findings.map(({ grade }) => grade)).toEqual([0]);
   expect(held.referrals).toHaveLength(1);

@@ -68,6 +68,33 @@ test('the fewest feet, then the fewest sticks, as a general solver finds them', 
   );
 });
 
+// Past 20 pieces no plan is proven: what it buys and the least that any plan buys bound the truth from both sides.
+test('a long cut list is exact to 20 pieces; past that it says by how much it may be off', () => {
+  fc.assert(
+    fc.property(
+      fc
+        .integer({ min: 18, max: 60 })
+        .chain((count) => fc.array(fc.integer({ min: 8, max: 60 }), { minLength: count, maxLength: count })),
+      (quarters) => {
+        const lengths = quarters.map((each) => each / 4);
+        const { bought_ft, least_ft, sticks } = cutList(piecesOf(lengths), [10, 20]);
+        const cut = lengths.reduce((sum, each) => sum + each, 0);
+        expect(sticks.reduce((sum, { length_ft }) => sum + length_ft, 0)).toBe(bought_ft);
+        expect(least_ft).toBeLessThanOrEqual(bought_ft);
+        expect(least_ft).toBeGreaterThanOrEqual(cut - 1e-6);
+        // First fit, longest first, needs at most 11/9 of the sticks of the best plan and one more: Johnson, 1973,
+        // quoted from memory. Sticks of two lengths at most double the odd one.
+        expect(bought_ft).toBeLessThanOrEqual((11 / 9) * Math.max(least_ft, cut) + 40);
+        if (lengths.length <= 18) expect(least_ft).toBe(bought_ft);
+      },
+    ),
+    { numRuns: 20 },
+  );
+  // Twenty-two pieces of 5 ft, less the saw: two fit each stick of 10, and eleven sticks are the least there is.
+  const even = cutList(piecesOf(Array.from({ length: 22 }, () => 5 - kerf)), [10]);
+  expect([even.bought_ft, even.least_ft]).toEqual([110, 110]);
+});
+
 test('every piece is cut once and no stick holds more than itself', () => {
   fc.assert(
     fc.property(fc.array(fc.double({ min: 0.2, max: 45, noNaN: true }), { maxLength: 9 }), (lengths) => {

@@ -145,6 +145,22 @@ test('three places to watch within 12 ft are one repair; two, or three further a
   expect(watch(10, 17, 24)).toHaveLength(0);
 });
 
+test('a long place to watch hides no crowd beneath it, from either end', () => {
+  const actions = (entries: object[]) =>
+    plain(
+      entries.map((entry) => ({ finding: 'crack', form: 'along', ...entry })),
+      { rules: { chanceWatchFails: 0 } },
+    ).lines[0]?.actions ?? [];
+  const crowd = [{ reading_ft: 10 }, { reading_ft: 13 }, { reading_ft: 16 }];
+  const long = { reading_ft: 11, to_ft: 35 };
+  const covered = (entries: object[], from_ft: number, to_ft: number) =>
+    actions(entries).some((each) => each.from_ft <= from_ft && each.to_ft >= to_ft);
+  expect(covered([...crowd, long], 9.5, 16.5)).toBe(true);
+  // Read from the other end: the same places counted from the main at 40 ft.
+  const mirrored = [{ reading_ft: 24 }, { reading_ft: 27 }, { reading_ft: 30 }];
+  expect(covered([...mirrored, { reading_ft: 5, to_ft: 29 }], 23.5, 30.5)).toBe(true);
+});
+
 test('roots and deposits to fix are at least cleaned; a root joint left brings a yearly cleaning', () => {
   const rooted = plain([{ finding: 'roots', percent: 30 }], { rules: { school: 'repair' } });
   const at = rooted.lines[0]?.segments.find(({ from_ft, to_ft }) => from_ft <= 20 && 20 <= to_ft);
