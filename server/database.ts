@@ -11,7 +11,7 @@ export type Database = ReturnType<typeof connect>;
 
 export interface OpenedDatabase {
   readonly db: Database;
-  close(): Promise<void>;
+  close: () => Promise<void>;
 }
 
 const connect = (client: PGlite) => drizzle(client, { schema: tables });

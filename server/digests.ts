@@ -24,11 +24,11 @@ export interface JobRow {
 
 export interface Digests {
   /** Every job, last changed first. */
-  list(): Promise<JobRow[]>;
+  list: () => Promise<JobRow[]>;
   /** Something changed: works out, one after another, what is not of its job's version; resolves when all are. */
-  wake(): Promise<void>;
+  wake: () => Promise<void>;
   /** The same once nothing has changed for a moment: a job that is being typed is not worked out for every word. */
-  wakeSoon(): void;
+  wakeSoon: () => void;
 }
 
 const quiet_ms = 1000;
@@ -36,7 +36,7 @@ const quiet_ms = 1000;
 export interface DigestsParts {
   readonly db: Database;
   readonly store: Pick<Store, 'read'>;
-  readonly firm: { read(): Promise<Firm>; stamp(): Promise<string> };
+  readonly firm: { read: () => Promise<Firm>; stamp: () => Promise<string> };
   /** What works a digest out, with a mark of the program that does. */
   readonly digestOf: (job: Job, firm: Firm) => Promise<Digest>;
   readonly program: string;

@@ -48,15 +48,15 @@ type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 export interface Store {
   /** How many jobs there are. */
-  count(): Promise<number>;
-  read(id: string): Promise<StoredJob | undefined>;
-  version(id: string): Promise<number | undefined>;
-  add(id: string, value: unknown, device: string): Promise<Written>;
-  edit(id: string, set: EditSet, device: string): Promise<Written>;
-  remove(id: string): Promise<boolean>;
-  history(id: string, most: number): Promise<(typeof changes.$inferSelect)[]>;
+  count: () => Promise<number>;
+  read: (id: string) => Promise<StoredJob | undefined>;
+  version: (id: string) => Promise<number | undefined>;
+  add: (id: string, value: unknown, device: string) => Promise<Written>;
+  edit: (id: string, set: EditSet, device: string) => Promise<Written>;
+  remove: (id: string) => Promise<boolean>;
+  history: (id: string, most: number) => Promise<(typeof changes.$inferSelect)[]>;
   /** Calls back with the new version after every accepted set; returns what ends it. */
-  listen(id: string, changed: (version: number) => void): () => void;
+  listen: (id: string, changed: (version: number) => void) => () => void;
 }
 
 /** Reads and writes jobs. A write answers only when it is on the disk; a set of edits goes in whole or not at all. */

@@ -1,7 +1,6 @@
 import { plain } from '../figure.js';
 import { condition } from '../condition/condition.js';
 import { kindOfJudged, type Judged } from '../condition/judged.js';
-import { gradingInForce } from '../findings/grades.js';
 import { measureOf } from '../findings/measure.js';
 import type { Rules } from '../job/rules-schema.js';
 import type { Line } from '../job/schema.js';
@@ -34,7 +33,7 @@ export function compareLooks(line: Line, rules: Rules): Compared[] {
   const [older, newer] = [lineModel(line, rules, 'earlier'), lineModel(line, rules, 'scope')];
   if (older.entries.length === 0) return [];
   const [then, now] = [older, newer].map((model) => asFound(condition(model, rules).findings));
-  return compareFindings(then ?? [], now ?? [], older, newer, rules);
+  return compareFindings(then ?? [], now ?? [], older, newer);
 }
 
 const stageOf = ({ placed: { entry, run } }: Judged) => entry.stage ?? run.stage ?? 'current';
@@ -60,7 +59,6 @@ function compareFindings(
   now: readonly Judged[],
   older: LineModel,
   newer: LineModel,
-  rules: Rules,
 ): Compared[] {
   const pairs = then
     .flatMap((old) => now.map((own) => ({ old, own, apart: apartOf(old, own) })))
@@ -80,7 +78,7 @@ function compareFindings(
       if (own)
         return {
           ...sides(old, own),
-          ...judge(old, own, older, newer, rules),
+          ...judge(old, own, older, newer),
           what: sayWhat(own.placed.entry),
         };
       const seen = seenNow.some((each) => overlaps(each, old.place));
@@ -126,13 +124,7 @@ const sides = (old: Judged | undefined, own: Judged | undefined): Pick<Compared,
 });
 
 /** Worse or better by grade; at one grade by its measure, where both were measured. */
-function judge(
-  old: Judged,
-  own: Judged,
-  older: LineModel,
-  newer: LineModel,
-  rules: Rules,
-): Pick<Compared, 'is' | 'why'> {
+function judge(old: Judged, own: Judged, older: LineModel, newer: LineModel): Pick<Compared, 'is' | 'why'> {
   const apart = apartOf(old, own);
   const matched =
     apart < 0.05

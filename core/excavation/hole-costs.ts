@@ -20,13 +20,13 @@ export interface HoleCosts {
   /** Running number of cells in which no hole can be open. */
   readonly closedThrough: Float64Array;
   /** Opening a trench that starts at a fine break, with its room to work; closing one that ends there. */
-  openDig(index: number): HolePiece;
-  closeDig(index: number): HolePiece;
+  openDig: (index: number) => HolePiece;
+  closeDig: (index: number) => HolePiece;
   /** Ends of the hole of new pipe that starts or ends at a fine break, its working room included, ft. */
-  digFrom(index: number): number;
-  digTo(index: number): number;
+  digFrom: (index: number) => number;
+  digTo: (index: number) => number;
   /** A pit at a fine break: undefined where none can be dug. */
-  pit(index: number, kind: PitKind): PitPieces | undefined;
+  pit: (index: number, kind: PitKind) => PitPieces | undefined;
 }
 
 export type PitKind = Exclude<HoleKind, 'dig'>;
@@ -51,8 +51,8 @@ interface Sums {
   readonly ends: Readonly<Record<HoleKind, Float64Array>>;
   readonly publicThrough: Float64Array;
   readonly closedThrough: Float64Array;
-  between(sums: Float64Array, from_ft: number, to_ft: number): number;
-  endCost(kind: HoleKind, x: number, side: 'upstream' | 'downstream'): number;
+  between: (sums: Float64Array, from_ft: number, to_ft: number) => number;
+  endCost: (kind: HoleKind, x: number, side: 'upstream' | 'downstream') => number;
 }
 
 /** Every piece of every hole that may be dug over a line. */

@@ -22,9 +22,9 @@ export interface Trench extends Interval {
   /** It touches a sag. */
   readonly sag: boolean;
   /** It takes every sag it touches whole, and falls enough. */
-  laidToGrade(): boolean;
+  laidToGrade: () => boolean;
   /** It covers a sag that must be cured. */
-  owesGrade(): boolean;
+  owesGrade: () => boolean;
   /** More per foot for what hangs free, over the stretch. */
   readonly rehung: number;
 }
@@ -33,7 +33,7 @@ export interface Trench extends Interval {
 export interface DigKind {
   readonly method: ActionMethod;
   /** Whether new pipe may lie like this by this method. */
-  accepts(trench: Trench, track: Track): boolean;
+  accepts: (trench: Trench, track: Track) => boolean;
   /** Exposed pipe is rehung on straps, and not bought. */
   readonly rehangs?: true;
 }

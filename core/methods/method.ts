@@ -73,20 +73,20 @@ export interface Work {
   /** Counts where old pipe is renewed whole. */
   readonly renews?: true;
   /** One action in a sentence for the customer: its length and its place. */
-  offered(length: string, where: string, action: Action): string;
+  offered: (length: string, where: string, action: Action) => string;
   /** Every action the rules allow, for each boundary it starts at, by rising end. */
-  candidates(track: Track): (from: number) => Candidate[];
+  candidates: (track: Track) => (from: number) => Candidate[];
   /** Why it may not be used on a stretch, whatever it costs. */
-  refusal(track: Track, stretch: Interval, cells: readonly Cell[]): Refusal | undefined;
+  refusal: (track: Track, stretch: Interval, cells: readonly Cell[]) => Refusal | undefined;
   /** What departs from its upstream boundary and what arrives at its downstream one: each way it may be done. */
-  joins(candidate: Candidate): readonly Join[];
+  joins: (candidate: Candidate) => readonly Join[];
   /** Cost of its hole or pits where nothing else shares them; infinite where none can be dug. */
-  aloneCost(site: Site, candidate: Candidate): number;
+  aloneCost: (site: Site, candidate: Candidate) => number;
   /** Price lines of an action, without its holes. */
-  drafts(track: Track, action: Action): Draft[];
-  order(track: Track, action: Action, holes: readonly Hole[]): Order;
+  drafts: (track: Track, action: Action) => Draft[];
+  order: (track: Track, action: Action, holes: readonly Hole[]) => Order;
   /** New pipe that is bought in sticks, and over which cells; none where it lays none. */
-  readonly newPipe?: { material(rules: Rules): Material; buys(cell: Cell): boolean };
+  readonly newPipe?: { material: (rules: Rules) => Material; buys: (cell: Cell) => boolean };
 }
 
 /** Everything the program knows of one method. A method without work leaves the pipe where it is. */

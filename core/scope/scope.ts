@@ -19,7 +19,6 @@ import type { CleanoutWork } from '../solve/cleanout-work.js';
 import type { Prepared } from '../solve/prepare.js';
 import type { ReadiedJob } from '../solve/ready.js';
 import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
-import { stationOf } from '../track/track.js';
 import type { Warning } from '../warning.js';
 import { barsOf } from './bars.js';
 import { buyOf, type Buy } from './buy.js';

@@ -5,9 +5,9 @@ import { bit, type Limits, type Problem } from './problem.js';
 export interface LimitedFills {
   readonly second: Uint8Array;
   /** No cell between the two stops refuses to be filled; once false it stays false further on. */
-  mayReach(from: number, to: number): boolean;
-  isLongEnough(from: number, to: number): boolean;
-  cost(from: number, to: number): number;
+  mayReach: (from: number, to: number) => boolean;
+  isLongEnough: (from: number, to: number) => boolean;
+  cost: (from: number, to: number) => number;
 }
 
 export function fillsUnder({ fills, cellOf }: Problem, limits: Limits): LimitedFills {

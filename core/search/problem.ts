@@ -48,7 +48,7 @@ export interface Level {
   /** Running count of the cells closed to it. */
   readonly closed: Float64Array;
   /** What a stretch adds to a tie, by its two cells. */
-  tie(start: number, end: number): number;
+  tie: (start: number, end: number) => number;
   /** Crossing any of the marked measure lifts the path to another level, once, at a cost. */
   readonly rises?: { readonly to: number; readonly cost: number; readonly marked: Float64Array };
 }
@@ -76,7 +76,7 @@ export interface Pass {
 
 export interface Passes {
   readonly arrivals: number;
-  at(stop: number, arrival: number, level: number, departure: number): readonly Pass[];
+  at: (stop: number, arrival: number, level: number, departure: number) => readonly Pass[];
   /** The same as flat columns: rows `start[state]` to `start[state + 1]`, state = (stop × arrivals + arrival) × levels + level. */
   readonly flat: {
     readonly start: Int32Array;

@@ -27,7 +27,7 @@ interface Ground {
   /** Least cost from each state to the end, and its tie. */
   readonly value: Float64Array;
   readonly ties: Float64Array;
-  state(stop: number, arrival: number, level: number): number;
+  state: (stop: number, arrival: number, level: number) => number;
 }
 
 /**

@@ -46,7 +46,9 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
   const [from_ft, to_ft] = [stationOf(track, from), stationOf(track, to)];
   const isLiner = workOf(candidate.method).kind === 'liner';
   const fromUpstream =
-    departs === Departs.LinerFromAccess ? nearerLetIn(track, from_ft, to_ft) : departs === Departs.LinerInserted;
+    departs === Departs.LinerFromAccess
+      ? nearerLetIn(track, from_ft, to_ft)
+      : departs === Departs.LinerInserted;
   return [
     {
       id,

@@ -6,16 +6,16 @@ import { pointKey, type Reading, type Tape, type ThingKey } from './things.js';
 /** The least-squares answer for the runs of one line, in one frame with the datum at 0. */
 export interface Adjustment {
   /** Station of a thing, ft; undefined where nothing ties it to the datum. */
-  station(key: ThingKey): number | undefined;
+  station: (key: ThingKey) => number | undefined;
   /** Covariance of two things' stations, ft². */
-  covariance(a: ThingKey, b: ThingKey): number;
-  zero(run: Run): number;
-  scale(run: Run): number;
+  covariance: (a: ThingKey, b: ThingKey) => number;
+  zero: (run: Run) => number;
+  scale: (run: Run) => number;
   /** Where a reading puts its thing by its own run, ft. */
-  place(reading: Reading): number;
+  place: (reading: Reading) => number;
   /** Residual over its own standard deviation. */
-  readingMisfit(reading: Reading): number;
-  tapeMisfit(tape: Tape): number;
+  readingMisfit: (reading: Reading) => number;
+  tapeMisfit: (tape: Tape) => number;
 }
 
 const directionOf = (run: Run) => (run.direction === 'downstream' ? 1 : -1);

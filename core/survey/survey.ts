@@ -43,12 +43,12 @@ export interface Survey {
   readonly frame: Frame;
   readonly placed: ReadonlyMap<ThingKey, Placed>;
   /** Ends of an entry in the order given; undefined for an entry of a run that nothing ties to the datum. */
-  endsOf(entryId: string): { from: Placed; to: Placed | undefined } | undefined;
-  point(id: string): Placed | undefined;
+  endsOf: (entryId: string) => { from: Placed; to: Placed | undefined } | undefined;
+  point: (id: string) => Placed | undefined;
   /** ± of the length between two things, ft; their errors are correlated. */
-  lengthPlusMinus(a: ThingKey, b: ThingKey): number;
-  counter(run: Run): { zero_ft: number; scale: number } | undefined;
-  stationFigure(key: ThingKey): Figure | undefined;
+  lengthPlusMinus: (a: ThingKey, b: ThingKey) => number;
+  counter: (run: Run) => { zero_ft: number; scale: number } | undefined;
+  stationFigure: (key: ThingKey) => Figure | undefined;
   readonly untied: readonly { run: Run; wouldTie: string }[];
   readonly warnings: readonly Warning[];
 }
@@ -134,8 +134,8 @@ interface Placing {
   /** Things whose ± is that of the furthest reading dropped, ft. */
   readonly widened: ReadonlyMap<ThingKey, number>;
   readonly warnings: readonly Warning[];
-  put(key: ThingKey, station_ft: number, plusMinus_ft: number): void;
-  warn(rule: string, message: string, at_ft?: number): void;
+  put: (key: ThingKey, station_ft: number, plusMinus_ft: number) => void;
+  warn: (rule: string, message: string, at_ft?: number) => void;
 }
 
 function placeThings(line: Line, { readings, inRiser, runs, tapes, settled, solved }: Solution): Placing {

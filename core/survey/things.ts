@@ -10,7 +10,7 @@ export const pointKey = (id: string): ThingKey => `point:${id}`;
 
 export interface ThingNames {
   /** Key of an entry's first end (`from`) or second end (`to`, only when it has a `to_ft`). */
-  keyOf(entryId: string, end: 'from' | 'to'): ThingKey;
+  keyOf: (entryId: string, end: 'from' | 'to') => ThingKey;
 }
 
 /**

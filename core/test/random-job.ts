@@ -120,17 +120,7 @@ function randomLine(from: Source, id: string, options: RandomOptions) {
     soil: from.pick(['A', 'B', 'C', 'rock', 'unknown']),
     groundwater_ft: from.between(2, 9),
     runs: [{ id: 'R1', access: 'CO1', direction: 'downstream', zero: 'pipe', entries }],
-    pins: [
-      ...stretches(from.chance(0.35) ? 1 : 0, () =>
-        from.chance(0.5)
-          ? { never: [from.pick(['line', 'spot', 'open-cut', 'leave'])] }
-          : {
-              method: from.pick(['line', 'open-cut', 'clean', 'burst']),
-              ...(from.chance(0.5) ? { endsHere: from.pick([['from'], ['to'], ['from', 'to']]) } : {}),
-            },
-      ),
-      ...(from.chance(0.2) ? [splitAt(at())] : []),
-    ],
+    pins: randomPins(from, at, stretches),
   };
 }
 
@@ -197,3 +187,20 @@ function randomFinding(from: Source, length: number, i: number) {
       };
   }
 }
+
+type Stretches = <T extends object>(
+  most: number,
+  make: () => T,
+) => (T & { from_ft: number; to_ft: number })[];
+
+const randomPins = (from: Source, at: () => number, stretches: Stretches) => [
+  ...stretches(from.chance(0.35) ? 1 : 0, () =>
+    from.chance(0.5)
+      ? { never: [from.pick(['line', 'spot', 'open-cut', 'leave'])] }
+      : {
+          method: from.pick(['line', 'open-cut', 'clean', 'burst']),
+          ...(from.chance(0.5) ? { endsHere: from.pick([['from'], ['to'], ['from', 'to']]) } : {}),
+        },
+  ),
+  ...(from.chance(0.2) ? [splitAt(at())] : []),
+];

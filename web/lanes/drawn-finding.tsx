@@ -40,11 +40,11 @@ interface Place {
   readonly to: number;
   readonly middle: number;
   readonly parts: readonly [number, number][];
-  random(): number;
+  random: () => number;
   /** From its ends at least so far either side of its middle. */
-  wide(least: number): [number, number];
+  wide: (least: number) => [number, number];
   /** Where its clock says, else at the clock given. */
-  y(unsaid: number): number;
+  y: (unsaid: number) => number;
 }
 
 function placeOf(finding: FindingView, { x }: SheetScale): Place {

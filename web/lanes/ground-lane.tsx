@@ -54,7 +54,7 @@ interface Frame {
   readonly pits: LineScope['pits'];
   /** Where the owner changes first, ft. */
   readonly propertyLine: number | undefined;
-  bore_px(bore_in: number): number;
+  bore_px: (bore_in: number) => number;
 }
 
 const ink = 'var(--chakra-colors-ink)';

@@ -1,10 +1,10 @@
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/logline/say.js';
 import { feet } from '../shell/format';
-import { DrawnFinding, spans, yOf } from './drawn-finding';
+import { DrawnFinding, yOf } from './drawn-finding';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
 import { useRoving } from '../drawing/use-roving';
-import type { FindingView, LineView } from '../../core/views/line-view.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 const { top, height } = lanes.wall;
 const ink = 'var(--chakra-colors-ink)';

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { ToRead } from '../../core/logline/to-read.js';
 import type { Warning } from '../../core/warning.js';
 import { SaveReport } from '../documents/save-buttons';
@@ -13,32 +13,34 @@ import { LogTable } from './log-table';
 import { ReelPanel } from './reel-panel';
 import { RunForm } from './run-form';
 import { RunPanel } from './run-panel';
-import { TypedLine } from './typed-line';
-import { useLogHand, type LogHand, type Source } from './use-log-hand';
-import { VideoPanel } from './video-panel';
+import { TypedLine, type TypedLineHandle } from './typed-line';
+import { useLogHand, type LogHand, type LogRefs, type Source } from './use-log-hand';
+import { VideoPanel, type VideoHandle } from './video-panel';
 
 /** The record everything else trusts: what the camera saw, typed as it is said. */
 export function LogView() {
   const context = useJobContext();
-  const hand = useLogHand(context);
+  const typed = useRef<TypedLineHandle>(null);
+  const video = useRef<VideoHandle>(null);
+  const hand = useLogHand(context, { typed, video });
   const { line, lineView, change, waiting } = context;
   const { run, reel, queue } = hand;
   return (
     <Flex height="100%" direction={{ base: 'column', md: 'row' }} overflow={{ base: 'auto', md: 'hidden' }}>
-      <Beside context={context} hand={hand} />
+      <Beside context={context} hand={hand} video={video} />
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
-        <Runs context={context} hand={hand} />
+        <Runs context={context} hand={hand} typed={typed} />
         {run && (
           <Box bg="sheet" px="4" pt="4" pb="2" borderBottom="1px solid" borderColor="ink" flexShrink={0}>
             <TypedLine
-              ref={hand.typed}
+              ref={typed}
               line={line}
               lineView={lineView}
               runId={run.id}
               pass={hand.pass}
               waterClock={hand.waterClock}
               change={change}
-              stamp={() => hand.video.current?.stamp()}
+              stamp={() => video.current?.stamp()}
               onEmptyKey={hand.emptyKey}
             />
           </Box>
@@ -51,7 +53,7 @@ export function LogView() {
             rows={hand.rows}
             change={change}
             onChange={hand.open}
-            onSeek={(seconds) => hand.video.current?.seek(seconds)}
+            onSeek={(seconds) => video.current?.seek(seconds)}
           />
         </Box>
         <Box borderTop="1px solid" borderColor="ink" bg="sheet" flexShrink={0}>
@@ -77,7 +79,7 @@ interface Part {
 }
 
 /** Beside the log: the picture, how the run was made, keys, what to know, and the report. */
-function Beside({ context: { line, lineView, change, view }, hand }: Part) {
+function Beside({ context: { line, lineView, change, view }, hand, video }: Part & Pick<LogRefs, 'video'>) {
   const { run, source, pass, setPass, waterClock, setWaterClock } = hand;
   const warnings = (view?.scope.warnings ?? []).filter(
     (warning) => warning.line === line.id && warning.rule !== 'reading-disagreement',
@@ -94,7 +96,7 @@ function Beside({ context: { line, lineView, change, view }, hand }: Part) {
     >
       <Pictures source={source} setSource={hand.setSource} />
       {source === 'video' && run && (
-        <VideoPanel key={run.id} line={line} run={run} change={change} ref={hand.video} />
+        <VideoPanel key={run.id} line={line} run={run} change={change} ref={video} />
       )}
       {source === 'reel' && (
         <ReelPanel
@@ -138,7 +140,7 @@ const Pictures = ({ source, setSource }: Pick<LogHand, 'source' | 'setSource'>) 
 );
 
 /** The runs of the line, a tab each, and a new one. */
-function Runs({ context: { line, change }, hand: { run, setRunId, typed } }: Part) {
+function Runs({ context: { line, change }, hand: { run, setRunId }, typed }: Part & Pick<LogRefs, 'typed'>) {
   const [adding, setAdding] = useState(false);
   return (
     <>

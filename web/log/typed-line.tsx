@@ -30,11 +30,11 @@ const Input = chakra('input', {
 
 /** What the panels around it may do to the line. */
 export interface TypedLineHandle {
-  focus(): void;
+  focus: () => void;
   /** Puts words in at the front (a reading) or at the end (a depth). */
-  put(words: string, where: 'front' | 'end'): void;
+  put: (words: string, where: 'front' | 'end') => void;
   /** Opens an entry for change: its own words, to be written over it. */
-  change(entry: Entry): void;
+  change: (entry: Entry) => void;
 }
 
 interface Props {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
+import { useEffect, useState, type KeyboardEvent, type RefObject } from 'react';
 import { markHere, toRead, type ToRead } from '../../core/logline/to-read.js';
 import type { Entry, Run } from '../../core/job/schema.js';
 import { wrapClock } from '../../core/survey/clock.js';
@@ -26,30 +26,32 @@ export interface LogHand {
   readonly setWaterClock: (at: number | undefined) => void;
   readonly source: Source;
   readonly setSource: (source: Source) => void;
-  readonly typed: RefObject<TypedLineHandle | null>;
-  readonly video: RefObject<VideoHandle | null>;
   readonly reel: ReturnType<typeof useReel>;
   readonly rows: readonly RowView[] | undefined;
   readonly queue: readonly ToRead[];
-  stampReading(): void;
-  locate(): void;
-  open(entry: Entry): void;
-  readNext(): void;
+  stampReading: () => void;
+  locate: () => void;
+  open: (entry: Entry) => void;
+  readNext: () => void;
   /** A key on the empty line: the water's clock, or the reel. True when it was taken. */
-  emptyKey(event: KeyboardEvent): boolean;
+  emptyKey: (event: KeyboardEvent) => boolean;
 }
 
 type Known = Pick<JobContext, 'line' | 'lineView' | 'change'>;
 
-export function useLogHand({ line, lineView, change }: Known): LogHand {
+/** The typed line and the video that the view shows, for what the keys do to them. */
+export interface LogRefs {
+  readonly typed: RefObject<TypedLineHandle | null>;
+  readonly video: RefObject<VideoHandle | null>;
+}
+
+export function useLogHand({ line, lineView, change }: Known, { typed, video }: LogRefs): LogHand {
   const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
   const [chosenRun, setRunId] = useState(newest?.id ?? '');
   const [pass, setPass] = useState<'out' | 'back'>('back');
   const [waterClock, setWaterClock] = useState<number>();
   const [source, setSource] = useState<Source>('none');
   const [wanted, setWanted] = useState(0);
-  const typed = useRef<TypedLineHandle>(null);
-  const video = useRef<VideoHandle>(null);
   const reel = useReel(source === 'reel');
   const run = line.runs.find(({ id }) => id === chosenRun) ?? line.runs[0];
   const rows = lineView && rowsOf(lineView, run);
@@ -57,7 +59,7 @@ export function useLogHand({ line, lineView, change }: Known): LogHand {
 
   useEffect(() => {
     if (reel.depth_ft !== undefined) typed.current?.put(`located ${reel.depth_ft} deep`, 'end');
-  }, [reel.depth_ft]);
+  }, [reel.depth_ft, typed]);
   const turnWater = (hours: number) => {
     setWaterClock((now) => wrapClock((now ?? 6) + hours));
   };
@@ -120,7 +122,7 @@ export function useLogHand({ line, lineView, change }: Known): LogHand {
   });
   return {
     ...{ run, setRunId, pass, setPass, waterClock, setWaterClock, source, setSource },
-    ...{ typed, video, reel, rows, queue, stampReading, locate, open, readNext },
+    ...{ reel, rows, queue, stampReading, locate, open, readNext },
     emptyKey: (event) => {
       if (event.key === '[' || event.key === ']') {
         turnWater(event.key === '[' ? -0.5 : 0.5);

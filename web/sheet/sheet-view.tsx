@@ -82,7 +82,7 @@ function Sheet(known: Known) {
   };
   const pointed = { at, setAt, finding, setFinding, gradeOpen, open, setMenuOn };
   const desk: Desk = { known, hand, window, scale, drawing, ...pointed };
-  const actions = actionsOn(desk, toggle, () => {
+  const actions = useSheetActions(desk, toggle, () => {
     setGradeOpen(!gradeOpen);
   });
   useDeskKeys(desk, actions, close);
@@ -117,7 +117,7 @@ function Sheet(known: Known) {
 }
 
 /** What the tools and the keys do alike. */
-function actionsOn(
+function useSheetActions(
   { known, hand, window, drawing, at }: Desk,
   toggle: (what: 'legend' | 'keys') => void,
   grade: () => void,

@@ -38,19 +38,19 @@ export interface ScopeHand {
   /** Why what was asked for cannot be; undefined where nothing was refused. */
   readonly refusal: string | undefined;
   readonly pinsHere: readonly PlacedPin[];
-  choose(bar: ScopeBar): void;
+  choose: (bar: ScopeBar) => void;
   /** Chooses whatever bar lies at a station, ft. */
-  chooseAt(station_ft: number): void;
-  go(by: number): void;
-  moveEnd(end: 'from' | 'to', raw_ft: number, last: boolean): void;
-  doHere(method: Method): void;
-  join(): void;
+  chooseAt: (station_ft: number) => void;
+  go: (by: number) => void;
+  moveEnd: (end: 'from' | 'to', raw_ft: number, last: boolean) => void;
+  doHere: (method: Method) => void;
+  join: () => void;
   /** Splits the chosen bar near a station, else in its middle. */
-  split(near_ft: number | undefined): void;
-  lift(pins: readonly PlacedPin[]): void;
-  liftHere(): void;
-  take(school: School): void;
-  forget(): void;
+  split: (near_ft: number | undefined) => void;
+  lift: (pins: readonly PlacedPin[]) => void;
+  liftHere: () => void;
+  take: (school: School) => void;
+  forget: () => void;
 }
 
 type Known = Pick<JobContext, 'job' | 'inForce' | 'line' | 'caughtUp' | 'change'> & {

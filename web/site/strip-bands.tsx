@@ -15,10 +15,10 @@ interface Band {
   readonly height: number;
   /** Height at which its ends are taken hold of, px. */
   readonly grip: number;
-  fill(frame: StripFrame, index: number): string;
-  word(frame: StripFrame, index: number): string;
+  fill: (frame: StripFrame, index: number) => string;
+  word: (frame: StripFrame, index: number) => string;
   /** What an end is the end of. */
-  of(frame: StripFrame, index: number): string;
+  of: (frame: StripFrame, index: number) => string;
 }
 
 const ownerWord = ({ head }: StripFrame, index: number) =>

@@ -38,13 +38,13 @@ export interface StripFrame {
   readonly y: ScaleLinear<number, number>;
   readonly perFoot: number;
   /** How far the ground lies below its highest point, ft. */
-  groundDrop(at_ft: number): number;
-  inside(at_ft: number): number;
+  groundDrop: (at_ft: number) => number;
+  inside: (at_ft: number) => number;
   resolve: ReturnType<typeof resolver>;
-  choose(list: ListName, index: number): () => void;
-  isChosen(list: ListName, index: number): boolean;
-  dragEnd(list: StretchList, index: number, end: 'from' | 'to', to: End, last: boolean): void;
-  dragStation(list: StationList, index: number, patch: object, last: boolean): void;
+  choose: (list: ListName, index: number) => () => void;
+  isChosen: (list: ListName, index: number) => boolean;
+  dragEnd: (list: StretchList, index: number, end: 'from' | 'to', to: End, last: boolean) => void;
+  dragStation: (list: StationList, index: number, patch: object, last: boolean) => void;
 }
 
 export const halfFoot = (value: number) => Math.round(value * 2) / 2;
