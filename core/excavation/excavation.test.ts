@@ -31,6 +31,7 @@ test('the top of a 6 × 3 × 6 ft hole at 1 : 1 is 18 × 15 ft', () => {
 test('bottom width', () => {
   expect(bottomWidth(4.5, 3)).toBeCloseTo(20.5 / 12, 9);
   expect(bottomWidth(48, 3)).toBeCloseTo(72 / 12, 9);
+  expect(bottomWidth(4.5, 4)).toBeCloseTo(20.5 / 12, 9);
   expect(bottomWidth(4.5, 4.01)).toBe(3);
 });
 
@@ -43,6 +44,10 @@ test('under 5 ft nothing; from 5 ft sloped by the soil, or shored under pavement
     room = Infinity,
   ) => sectionAt(invert_ft, 3, soil, surface, room);
   expect(at(4.6, 'B', 'lawn')).toMatchObject({ slope: 0, shored: false });
+  // With 4 in of bedding an invert at 4 ft 8 in is a hole of 5 ft.
+  expect(at(14 / 3, 'B', 'lawn')).toMatchObject({ slope: 1, shored: false });
+  // A slope that just reaches the edge of its surface stays on it.
+  expect(at(14 / 3, 'B', 'lawn', 5)).toMatchObject({ slope: 1, shored: false });
   expect((['A', 'B', 'C', 'unknown', 'rock'] as const).map((soil) => at(5, soil, 'lawn').slope)).toEqual([
     0.75, 1, 1.5, 1.5, 0,
   ]);

@@ -153,3 +153,22 @@ test('the clock is turned by the water and mirrored for a head looking upstream'
   expect(turnClock([10, 2], 6, 'downstream')).toEqual([10, 2]);
   expect(turnClock([10, 1], 6, 'upstream')).toEqual([11, 2]);
 });
+
+// A reading that leaves more than three of its own standard deviations is said: common practice. Pulled back it is good to
+// 0.5 ft by itself, with its counter and zero to 1.55 ft at 95 %; the tape hardly gives.
+test('a reading out of step with a tape is said past three of its own deviations, and averaged up to there', () => {
+  const warned = (apart_ft: number) =>
+    survey(
+      line(
+        [run('R1', [at('e1', 31.7, 'back', { kind: 'point', point: 'T' })])],
+        [{ id: 'T', kind: 'tie-in', station_ft: 30 + apart_ft, plusMinus_ft: 0.1 }],
+      ),
+    ).warnings.some(({ rule }) => rule === 'reading-disagreement');
+  const misfits = Array.from({ length: 60 }, (_, i) => i / 10).map(warned);
+  // Once said it stays said, on both sides alike.
+  const first = misfits.indexOf(true);
+  expect(misfits.slice(first).every(Boolean)).toBe(true);
+  expect(Array.from({ length: 60 }, (_, i) => -i / 10).map(warned)).toEqual(misfits);
+  // Its own share of the difference is σ²own / σ²all: 3 × (1.55 / 1.96)² / 0.5 = 3.75 ft apart.
+  expect(Math.abs(first / 10 - 3.75)).toBeLessThan(0.15);
+});
