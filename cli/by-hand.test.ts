@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { evaluate } from 'mathjs';
@@ -6,7 +6,11 @@ import { run } from './scope.js';
 
 const page = readFileSync(join(import.meta.dirname, '../docs/by-hand.md'), 'utf8');
 const job = /```json\n([\s\S]*?)```/.exec(page)?.[1] ?? '';
-const path = join(mkdtempSync(join(tmpdir(), 'open-trench-hand-')), 'job.json');
+const folder = mkdtempSync(join(tmpdir(), 'open-trench-hand-'));
+afterAll(() => {
+  rmSync(folder, { recursive: true, force: true });
+});
+const path = join(folder, 'job.json');
 writeFileSync(path, job);
 const out: string[] = [];
 run(

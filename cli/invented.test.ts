@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Job } from '../core/job/schema.js';
@@ -251,6 +251,9 @@ const rules = [
 ] as const;
 
 const folder = mkdtempSync(join(tmpdir(), 'open-trench-invented-'));
+afterAll(() => {
+  rmSync(folder, { recursive: true, force: true });
+});
 const paths = expected.map(({ job }, index) => {
   const path = join(folder, `${String(index + 1).padStart(2, '0')}.json`);
   writeFileSync(path, JSON.stringify(job));

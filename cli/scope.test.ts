@@ -1,10 +1,13 @@
-import { readFileSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { run } from './scope.js';
 
 const demo = join(import.meta.dirname, '../demo/jobs/1-quarry-lane.json');
 const folder = mkdtempSync(join(tmpdir(), 'open-trench-cli-'));
+afterAll(() => {
+  rmSync(folder, { recursive: true, force: true });
+});
 
 const scope = (...paths: string[]) => {
   const [out, faults]: [string[], string[]] = [[], []];

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { photosIn } from './photos.js';
@@ -9,8 +9,13 @@ const png = Buffer.from(
   'base64',
 );
 
+const temporary = mkdtempSync(join(tmpdir(), 'open-trench-photos-'));
+afterAll(() => {
+  rmSync(temporary, { recursive: true, force: true });
+});
+
 test('a photo is kept by its content, once; what is no picture is refused whatever it is called', async () => {
-  const folder = join(mkdtempSync(join(tmpdir(), 'open-trench-photos-')), 'photos');
+  const folder = join(temporary, 'photos');
   const photos = photosIn(folder);
   const [one, again] = [await photos.keep(png), await photos.keep(png)];
   expect(one).toEqual(again);

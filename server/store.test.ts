@@ -1,4 +1,4 @@
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { jobHead, lineHead, type Edit } from '../core/edits/index.js';
@@ -25,7 +25,10 @@ beforeAll(async () => {
   opened = await openDatabase(folder, migrations);
   store = storeOn(opened.db);
 }, 60_000);
-afterAll(() => opened.close());
+afterAll(async () => {
+  await opened.close();
+  rmSync(folder, { recursive: true, force: true });
+});
 
 const add = async (id: string, seed: number) => {
   const job = randomJob(seed, { lines: 2 });

@@ -103,8 +103,6 @@ const row = (material: Material): MaterialRow => materialRegistry.row(material);
 
 export const materialWords = (material: Material): string => row(material).words;
 export const isOld = (material: Material): boolean => row(material).old ?? false;
-/** Material that new pipe is laid in. */
-type NewPipeMaterial = Extract<(typeof materialRows)[number], { sticks_ft: unknown }>['id'];
 export const newPipeMaterials = materialRows.flatMap((each) => ('sticks_ft' in each ? [each.id] : []));
 
 /** Outside diameter by which a coupling may be ordered, in; undefined where it must be measured first. */
