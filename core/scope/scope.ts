@@ -98,14 +98,8 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
   const way = ways.find(({ school }) => school === rules.school);
   if (!way) throw new Error(`no way under ${rules.school}`);
 
-  const chosen = chosenScope(ready, way, prepared.get(rules.school) ?? [], depth);
-  const buy = buyOf(way.lines, rules);
   return {
-    ...chosen,
-    warnings: [...chosen.warnings, ...buy.notProven.map(cutNotProven)],
-    verdict: verdictOf(lines, way),
-    school: rules.school,
-    buy,
+    ...scopeOfWay(ready, way, prepared.get(rules.school) ?? [], depth),
     ways: ways.map((each) => ({
       school: each.school,
       feasible: each.feasible,
@@ -116,8 +110,27 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
       leaves: leftBy(each),
       bars: Object.fromEntries(each.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
     })),
-    firstStep: firstStep(lines, prices),
     ifUnseenIs: ifUnseenIs(way, input(rules.school)),
+  };
+}
+
+/** All of a scope but what the other ways come to and what the unseen may prove, of a way under the job's own school. */
+export function scopeOfWay(
+  ready: ReadiedJob,
+  way: Way,
+  prepared: readonly Prepared[],
+  depth: ScopeDepth,
+): Omit<Scope, 'ways' | 'ifUnseenIs'> {
+  const { rules, prices, lines } = ready;
+  const chosen = chosenScope(ready, way, prepared, depth);
+  const buy = buyOf(way.lines, rules);
+  return {
+    ...chosen,
+    warnings: [...chosen.warnings, ...buy.notProven.map(cutNotProven)],
+    verdict: verdictOf(lines, way),
+    school: rules.school,
+    buy,
+    firstStep: firstStep(lines, prices),
   };
 }
 

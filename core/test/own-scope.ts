@@ -1,7 +1,4 @@
-import { firstStep } from '../explain/unseen.js';
-import { verdictOf } from '../explain/verdict.js';
-import { buyOf } from '../scope/buy.js';
-import { chosenScope, type Scope } from '../scope/scope.js';
+import { scopeOfWay, type Scope } from '../scope/scope.js';
 import type { ReadiedJob } from '../solve/ready.js';
 import { prepareLines, wayOf } from '../solve/way.js';
 
@@ -14,13 +11,7 @@ export function ownScope(ready: ReadiedJob, alternatives = false): Omit<Scope, '
   const input = { lines, rules, prices, school: rules.school };
   const prepared = prepareLines(input);
   const way = wayOf(input, prepared);
-  return {
-    ...chosenScope(ready, way, prepared, { alternatives }),
-    verdict: verdictOf(lines, way),
-    school: rules.school,
-    buy: buyOf(way.lines, rules),
-    firstStep: firstStep(lines, prices),
-  };
+  return scopeOfWay(ready, way, prepared, { alternatives });
 }
 
 /** The same with the parts it leaves out empty, for what takes a whole scope. */

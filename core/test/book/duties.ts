@@ -1,5 +1,5 @@
 import type { Judged } from '../../condition/judged.js';
-import type { Method } from '../../job/vocabulary.js';
+import { methods as every, type Method } from '../../job/vocabulary.js';
 import { meets, near, type BookLine } from './ground.js';
 
 /** What must be done somewhere: §4 and §5. */
@@ -11,16 +11,6 @@ export interface Duty {
   readonly toGrade: boolean;
 }
 
-const every: readonly Method[] = [
-  'leave',
-  'clean',
-  'spot',
-  'line',
-  'short-line',
-  'open-cut',
-  'burst',
-  'regrade',
-];
 const curedIn: Record<string, readonly Method[]> = {
   clean: ['clean'],
   spot: ['spot', 'open-cut', 'regrade'],
