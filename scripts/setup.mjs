@@ -62,7 +62,7 @@ async function bundle(entry, outfile) {
 
 export const buildCli = () =>
   unlessFresh('cli', ['core', 'cli'], join(root, 'dist/cli.mjs'), () =>
-    bundle('cli/main.ts', 'dist/cli.mjs'),
+    Promise.all([bundle('cli/main.ts', 'dist/cli.mjs'), bundle('cli/narrate-main.ts', 'dist/narrate.mjs')]),
   );
 
 export const buildServer = () =>

@@ -48,8 +48,11 @@ export interface FindingRow<Id extends string = string, Fields extends z.ZodRawS
   readonly fields: Fields;
   /** Names of its forms, as a heading says them. */
   readonly formNames?: Readonly<Record<string, string>>;
-  /** Words of the log line that name it, with what else they say of it. */
-  readonly spoken: readonly (string | readonly [string, Sets])[];
+  /**
+   * Words of the log line that name it, with what else they say of it; what stands third gives way to any other word.
+   * Plurals are understood.
+   */
+  readonly spoken: readonly (string | readonly [word: string, sets: Sets, weak?: Sets])[];
   /** Words of the log line that say more of it. */
   readonly says?: readonly (readonly [string, Sets])[];
   /** Absent where it has no grade on this line: then it is referred. */

@@ -38,7 +38,7 @@ export const pipeSchema = z.strictObject({
   lined: z.boolean().optional(),
 });
 
-const pointSchema = z.strictObject({
+export const pointSchema = z.strictObject({
   id: idSchema,
   kind: z.enum(pointKinds),
   name: text.optional(),
@@ -172,14 +172,19 @@ export const entrySchema = z
     }),
     z.strictObject({ ...readings, kind: z.literal('joint') }),
     z.strictObject({ ...readings, kind: z.literal('stop'), why: text.optional() }),
+    /** Words alone, with or without a place: "seen, none: roots", "all good". Grades nothing. */
+    z.strictObject({ ...readings, kind: z.literal('note') }),
   ])
   .superRefine((entry, context) => {
-    if (entry.reading_ft === undefined && entry.after === undefined) {
+    if (entry.kind !== 'note' && entry.reading_ft === undefined && entry.after === undefined) {
       context.addIssue({
         code: 'custom',
         path: ['reading_ft'],
         message: 'give what the counter read, or `after` with the id of the entry it came after',
       });
+    }
+    if (entry.kind === 'note' && (entry.note ?? '') === '') {
+      context.addIssue({ code: 'custom', path: ['note'], message: 'a note says something' });
     }
     if (entry.reading_ft !== undefined && entry.after !== undefined) {
       context.addIssue({

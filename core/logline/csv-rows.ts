@@ -58,6 +58,7 @@ function readRow(row: Readonly<Record<string, string>>, context: LogContext): Re
     ...context,
     pass: cell('pass') === 'out' ? 'out' : 'back',
     waterClock: undefined,
+    pipesRun: 'downstream',
   });
   const [part] = parts;
   if (!part || parts.length > 1) {

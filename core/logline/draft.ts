@@ -1,6 +1,6 @@
 import type { Entry, Pipe, Point } from '../job/schema.js';
 import type { FindingKind, PointKind } from '../job/vocabulary.js';
-import type { Meaning, QuotedField } from './words.js';
+import type { Meaning, QuotedField } from '../speech/meaning.js';
 
 /** A bare number of the line that has found no field yet. */
 export interface Given {
@@ -9,6 +9,16 @@ export interface Given {
   readonly to: number;
   /** Said after the thing itself, or a bare fraction: prefer size over station. */
   readonly size: boolean;
+  /** It was said in feet: never inches, percent or a clock. */
+  readonly feet: boolean;
+  readonly fraction: boolean;
+  /** It stands after "at", or in feet: a place rather than a measure. */
+  readonly placed: boolean;
+}
+
+/** A pipe that was named, and the side of the change it lies on where that was said. */
+export interface NamedPipe extends Pipe {
+  side?: 'upstream' | 'downstream';
 }
 
 /** One thing of a typed line while it is being read, in whatever order its words come. */
@@ -19,23 +29,44 @@ export interface Draft {
   stopsHere?: boolean;
   point?: { readonly id: string } | { readonly kind: PointKind };
   aboutPoint: Partial<Point>;
+  /** A point that only tells where: "debris at the main". */
+  besidePoint?: PointKind;
   fields: Record<string, unknown>;
+  /** Fields that give way to any other word. */
+  weak: Record<string, unknown>;
   numbers: Given[];
   /** The pipe either side of `>`; a lone one is what goes on from here. */
-  pipes: Pipe[];
+  pipes: NamedPipe[];
   changing: boolean;
+  /** A pipe was named before the word "change": the next one named lies past it. */
+  pipeBeforeChange?: boolean;
+  /** Where "the other way round" stands. */
+  swapped?: { readonly from: number; readonly to: number };
+  bothSides?: boolean;
   /** A range said bare after the thing: hours of the clock, or its two ends where no other place is given. */
   bareRange?: readonly [number, number];
+  rangeAt?: { readonly from: number; readonly to: number };
+  /** Where "same as …" stands, the id it came to as a tag, and whether it was named by that. */
+  sameAs?: { readonly from: number; readonly to: number; readonly tag: string; readonly byId: boolean };
+  /** "at 9", which is a reading where there is no other. */
+  bareHour?: { readonly value: number; readonly from: number; readonly to: number };
+  /** So many feet of it, from its reading on. */
+  long_ft?: number;
   /** The next number takes the place of the last: "31, no 32". */
   mending?: boolean;
   endCall?: 'start' | 'end';
+  /** What drains there. */
+  served?: string;
   why?: string;
   expecting?: QuotedField;
   correcting: boolean;
+  /** Names what was written last, once more. */
+  onceMore?: boolean;
 }
 
 export const newDraft = (): Draft => ({
   fields: {},
+  weak: {},
   aboutPoint: {},
   numbers: [],
   pipes: [],
@@ -46,20 +77,26 @@ export const newDraft = (): Draft => ({
 export const named = (draft: Draft): boolean => draft.finding !== undefined || draft.kind !== undefined;
 
 /** Takes a word's meaning into the draft; says so when it does not fit what was said before. */
-export function applyMeaning(draft: Draft, meaning: Meaning): string | undefined {
+export function applyMeaning(
+  draft: Draft,
+  meaning: Meaning,
+  at: { from: number; to: number },
+): string | undefined {
   switch (meaning.is) {
     case 'finding':
-      if (draft.kind === 'stop' && draft.fields.why === undefined && draft.why === undefined) {
-        draft.why = meaning.finding.replace('-', ' ');
-        return undefined;
-      }
-      if (draft.finding !== undefined && draft.finding !== meaning.finding)
-        return 'a second finding: put it after a ;';
-      draft.finding = meaning.finding;
-      Object.assign(draft.fields, meaning.with);
-      return undefined;
+      return takeFinding(draft, meaning);
     case 'field':
-      Object.assign(draft.fields, meaning.set);
+      if (
+        meaning.set.runsAway === false &&
+        draft.point &&
+        'kind' in draft.point &&
+        draft.point.kind === 'main'
+      ) {
+        delete draft.kind;
+        delete draft.point;
+        draft.finding = 'main-backed-up';
+      } else if (meaning.set.form !== 'along' || draft.fields.form === undefined)
+        Object.assign(draft.fields, meaning.set);
       return undefined;
     case 'size':
       draft.fields.size = meaning.size;
@@ -67,25 +104,37 @@ export function applyMeaning(draft: Draft, meaning: Meaning): string | undefined
     case 'clock':
       draft.fields.clock = meaning.clock;
       return undefined;
+    case 'both-sides':
+      draft.bothSides = true;
+      return undefined;
     case 'material':
       takeMaterial(draft, meaning.material);
       return undefined;
     case 'lined':
       takeLined(draft);
       return undefined;
+    case 'side': {
+      const pipe = draft.pipes.at(-1);
+      if (pipe) pipe.side = meaning.side;
+      return undefined;
+    }
+    case 'swapped':
+      draft.swapped = at;
+      return undefined;
     case 'test':
       draft.kind = 'test';
       draft.fields.what ??= meaning.what;
       return undefined;
     case 'point':
-      if (draft.kind === 'stop') draft.why ??= meaning.kind.replace('-', ' ');
-      else if (draft.point === undefined && draft.finding === undefined) {
-        draft.kind = 'point';
-        draft.point = { kind: meaning.kind };
-      }
+      takePointWord(draft, meaning);
       return undefined;
     case 'about-point':
-      Object.assign(draft.aboutPoint, meaning.set);
+      if ('note' in meaning.set && draft.kind === undefined)
+        draft.aboutPoint = { ...meaning.set, ...draft.aboutPoint };
+      else Object.assign(draft.aboutPoint, meaning.set);
+      return undefined;
+    case 'served':
+      draft.served ??= meaning.what;
       return undefined;
     case 'end-call':
       draft.endCall = meaning.end;
@@ -95,14 +144,68 @@ export function applyMeaning(draft: Draft, meaning: Meaning): string | undefined
       draft.expecting = meaning.field;
       return undefined;
     case 'kind':
-      if (meaning.kind === 'stop' && (draft.finding !== undefined || draft.kind === 'point'))
-        draft.stopsHere = true;
-      else draft.kind ??= meaning.kind;
-      if (draft.kind === 'change' && draft.pipes.length === 0) draft.pipes.push({});
+      takeKind(draft, meaning);
       return undefined;
+    case 'hidden-why':
+      if (draft.finding === undefined) draft.kind ??= 'hidden';
+      if (draft.kind === 'hidden' || draft.kind === 'stop') draft.fields.why = meaning.why;
+      return undefined;
+    case 'retract':
     case 'nothing':
       return undefined;
   }
+}
+
+function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>): string | undefined {
+  if (draft.kind === 'stop' && draft.fields.why === undefined && draft.why === undefined) {
+    draft.why = meaning.finding.replace('-', ' ');
+    return undefined;
+  }
+  if (draft.kind === 'point' && meaning.finding === 'broken') {
+    draft.aboutPoint.state = 'broken';
+    return undefined;
+  }
+  if (draft.kind === 'hidden') {
+    draft.fields.why ??= meaning.finding.replace('-', ' ');
+    return undefined;
+  }
+  if (draft.finding !== undefined && draft.finding !== meaning.finding) {
+    // "standing water behind roots" names one thing and its cause; two things want a word between them.
+    return 'a second finding: put it after a ;';
+  }
+  // "the joint is cracked"
+  if (draft.kind === 'joint') {
+    delete draft.kind;
+    draft.fields.atJoint ??= true;
+  }
+  draft.finding = meaning.finding;
+  Object.assign(draft.fields, meaning.with);
+  Object.assign(draft.weak, meaning.weak);
+  return undefined;
+}
+
+function takePointWord(draft: Draft, { kind, about }: Extract<Meaning, { is: 'point' }>): void {
+  if (draft.kind === 'stop') draft.why ??= kind.replace('-', ' ');
+  else if (draft.point !== undefined) Object.assign(draft.aboutPoint, about?.connection ? about : {});
+  else if (draft.finding !== undefined || draft.kind === 'joint' || draft.kind === 'hidden')
+    draft.besidePoint ??= kind;
+  else if (draft.kind === undefined) {
+    draft.kind = 'point';
+    draft.point = { kind };
+    draft.aboutPoint = { ...about, ...draft.aboutPoint };
+  }
+}
+
+function takeKind(draft: Draft, { kind, with: more }: Extract<Meaning, { is: 'kind' }>): void {
+  if (kind === 'joint' && draft.finding !== undefined) draft.fields.atJoint ??= true;
+  else if (kind === 'stop' && (draft.finding !== undefined || draft.kind === 'point')) draft.stopsHere = true;
+  else if (draft.finding === undefined || kind !== 'hidden') {
+    draft.kind ??= kind;
+    if (draft.kind === kind) Object.assign(draft.fields, more);
+  }
+  if (draft.kind !== 'change') return;
+  if (draft.pipes.length === 0) draft.pipes.push({});
+  else draft.pipeBeforeChange = true;
 }
 
 function takeLined(draft: Draft): void {
@@ -114,9 +217,13 @@ function takeLined(draft: Draft): void {
 /** "4 in clay" and "4 clay": what was measured just before a material is its bore. */
 function takeMaterial(draft: Draft, material: NonNullable<Pipe['material']>): void {
   const last = draft.pipes.at(-1);
-  const pipe = last && last.material === undefined ? last : {};
+  const pipe = last && (last.material === undefined || draft.mending) ? last : {};
+  delete draft.mending;
   pipe.material = material;
-  if (pipe !== last) draft.pipes.push(pipe);
+  if (pipe !== last) {
+    if (draft.pipeBeforeChange && draft.pipes.length === 1) draft.changing = true;
+    draft.pipes.push(pipe);
+  }
   if (draft.finding !== undefined || pipe.diameter_in !== undefined) return;
   const bore = takeInches(draft) ?? takeSpareNumber(draft);
   if (bore !== undefined) pipe.diameter_in = bore;
@@ -132,7 +239,7 @@ export function takeInches(draft: Draft): number | undefined {
 
 function takeSpareNumber(draft: Draft): number | undefined {
   const last = draft.numbers.at(-1);
-  if (!last || draft.numbers.length < 2 || last.value < 1 || last.value > 60) return undefined;
+  if (!last || draft.numbers.length < 2 || last.value < 1 || last.value > 60 || last.feet) return undefined;
   draft.numbers.pop();
   return last.value;
 }

@@ -1,10 +1,12 @@
 import { kindOf } from '../findings/kinds.js';
 import { faultsOf } from '../job/faults.js';
-import { entrySchema, type Entry, type Point } from '../job/schema.js';
-import type { FindingKind } from '../job/vocabulary.js';
-import type { EntryDraft, Known, LogContext } from './context.js';
+import { entrySchema, pointSchema, type Entry, type Point } from '../job/schema.js';
+import { pipesOf } from './change.js';
+import type { Choice, EntryDraft, Known, LogContext } from './context.js';
 import type { Draft } from './draft.js';
-import { pointOf } from './points.js';
+import { faultWords, readEntry } from './entry-faults.js';
+import { placeNumbers, takePlace } from './place.js';
+import { knownKind, pointOf, readingOfPoint } from './points.js';
 
 /** What a finished draft came to. */
 export interface Finished {
@@ -15,60 +17,82 @@ export interface Finished {
   readonly point?: Point;
 }
 
-type Fail = (message: string, from?: number, to?: number) => void;
+export type Fail = (
+  message: string,
+  from?: number,
+  to?: number,
+  answers?: readonly Omit<Choice, 'from' | 'to'>[],
+) => void;
+
+/** What is known while a draft is finished. */
+export interface Finishing {
+  /** Reading of the thing before it on the line, ft. */
+  readonly inherited: number | undefined;
+  readonly context: LogContext;
+  readonly known: readonly Known[];
+  readonly fail: Fail;
+  /** Heard in a talk rather than typed: what does not fit is left out instead of refused. */
+  readonly told?: boolean;
+}
 
 /** Makes an entry of what was read, or says what is missing. */
-export function finishDraft(
-  draft: Draft,
-  inherited: number | undefined,
-  context: LogContext,
-  known: readonly Known[],
-  fail: Fail,
-): Finished | undefined {
-  const fields: Record<string, unknown> = { ...draft.fields };
-  const base = draft.correcting ? known.at(-1) : undefined;
+export function finishDraft(draft: Draft, finishing: Finishing): Finished | undefined {
+  const { inherited, context, known, fail } = finishing;
+  const base = draft.correcting ? correctedBy(draft, known) : undefined;
   if (draft.correcting && !base) {
     fail('there is nothing to correct yet');
     return undefined;
   }
-  const place = takePlace(draft, fields, inherited, base !== undefined);
-  placeNumbers(draft, fields, base?.entry);
-  if (draft.pipes.length > 0 && draft.kind === undefined && draft.finding === undefined)
-    draft.kind = 'change';
-  if (draft.pipes.length > 0 && draft.kind !== 'change')
-    fail('a change of pipe is a thing of its own: put it after a ;');
-  for (const extra of draft.numbers)
-    fail('what does this number mean? Add in, %, ft or “at”', extra.from, extra.to);
-  const kind = draft.finding === undefined ? draft.kind : 'finding';
+  if (draft.onceMore) repeat(draft, known, context);
+  settleWeak(draft);
+  settleServed(draft);
+  const fields: Record<string, unknown> = { ...draft.fields };
+  if (finishing.told && draft.numbers.some(({ placed }) => placed))
+    draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
+  const place = takePlace(draft, fields, { inherited, correcting: base !== undefined, fail });
+  placeNumbers(draft, fields, base?.entry, fail);
+  const kind = kindSaid(draft, fields, finishing);
   if (kind === undefined && !base) {
     fail('what is there? Say roots, crack, offset, belly, joint, main, or “abs > clay”');
     return undefined;
   }
-  const opened = draft.endCall === 'end' && kind !== 'locate' ? openOne(draft, known) : undefined;
-  if (draft.endCall === 'end' && kind !== 'locate' && kind !== 'change' && !opened) {
-    fail(`no ${draft.finding ?? 'stretch'} was started: say where it starts first`);
-    return undefined;
-  }
-  const reading = place ?? (fields.after === undefined ? inherited : undefined);
-  if (reading === undefined && fields.after === undefined && !base) {
+  const beside = draft.besidePoint && readingOfPoint(draft.besidePoint, known, context);
+  const reading = place ?? (fields.after === undefined ? (beside ?? inherited) : undefined);
+  if (reading === undefined && fields.after === undefined && !base && kind !== 'note') {
     fail('where? Begin with what the counter reads, such as 41.5');
     return undefined;
   }
-  const point = draft.point && kind === 'point' ? pointOf(draft, draft.point, reading, context) : undefined;
+  // A reading says where a thing is better than words about its neighbor do.
+  if (place !== undefined) for (const field of ['after', 'before', 'plus_ft']) delete fields[field];
+  if (draft.long_ft !== undefined && reading !== undefined && fields.to_ft === undefined)
+    fields.to_ft = reachOf(
+      reading,
+      draft.long_ft,
+      (fields.pass as 'out' | 'back' | undefined) ?? context.pass,
+    );
+  farFromItsLike(draft, fields, reading, known, fail);
+  const opened = opensOrCloses(draft, kind) ? openOne(draft, known) : undefined;
+  const point = draft.point && kind === 'point' ? readPoint(draft, reading, finishing) : undefined;
+  if (draft.point && kind === 'point' && !point) return undefined;
   const said: Record<string, unknown> = {
     ...(kind === undefined ? {} : { kind }),
     ...(reading === undefined ? {} : { reading_ft: reading }),
     ...fields,
     ...(draft.finding === undefined ? {} : { finding: draft.finding }),
-    ...(kind === 'change' ? changeOf(draft) : {}),
+    ...(kind === 'change' ? pipesOf(draft, fields, context) : {}),
     ...(point ? { point: point.id } : {}),
     ...reasonOf(draft, kind, fields, base?.entry),
   };
-  if (draft.endCall === 'start' && kind === 'locate') said.end = 'from';
-  else if (draft.endCall === 'end' && kind === 'locate') said.end = 'to';
-  else if (draft.endCall === 'start' && (kind === 'finding' || kind === 'hidden')) said.open = true;
+  if (draft.endCall !== undefined && kind === 'locate') said.end = draft.endCall === 'start' ? 'from' : 'to';
+  else if (
+    draft.endCall !== undefined &&
+    (kind === 'finding' || kind === 'hidden') &&
+    !opened &&
+    said.to_ft === undefined
+  )
+    said.open = true;
   const raw = opened ? closed(opened.entry, said) : base ? corrected(base.entry, said) : fresh(said, context);
-  const entry = readEntry(raw, fail);
+  const entry = readEntry(raw, fail, finishing.told === true);
   if (!entry) return undefined;
   const replaces = (opened ?? base)?.id;
   return {
@@ -78,92 +102,171 @@ export function finishDraft(
   };
 }
 
-/** The entry by its schema, or what is wrong with it. */
-function readEntry(raw: Record<string, unknown>, fail: Fail): EntryDraft | undefined {
-  const parsed = entrySchema.safeParse({ id: 'new', ...raw });
-  if (parsed.success) {
-    const { id: _, ...entry } = parsed.data;
-    return entry;
+/** The kind of entry that was said; pipes alone are a change, a note alone is an entry too. */
+function kindSaid(
+  draft: Draft,
+  fields: Record<string, unknown>,
+  { context, fail, told }: Finishing,
+): Entry['kind'] | undefined {
+  if (draft.pipes.length > 0 && draft.kind === undefined && draft.finding === undefined)
+    draft.kind = 'change';
+  // "cap missing" alone is said of a cleanout.
+  if (draft.aboutPoint.state !== undefined && draft.kind === undefined && draft.finding === undefined) {
+    draft.kind = 'point';
+    draft.point = { kind: 'cleanout' };
   }
-  for (const { path, message } of faultsOf(parsed.error, raw)) {
-    fail(
-      message === 'unknown field'
-        ? `“${path}” does not go with ${String(raw.finding ?? raw.kind)}`
-        : `${path}: ${message}`,
+  if (draft.pipes.length > 0 && draft.kind !== 'change' && !told)
+    fail('a change of pipe is a thing of its own: put it after a ;');
+  for (const extra of draft.numbers) {
+    if (!told)
+      fail(
+        draft.point
+          ? 'what does this number mean? Add in, degrees, ft or “at”'
+          : 'what does this number mean? Add in, %, ft or “at”',
+        extra.from,
+        extra.to,
+      );
+  }
+  const kind = draft.finding === undefined ? draft.kind : 'finding';
+  if (kind === 'finding') {
+    sharesOfBore(draft, fields, context);
+    plainWords(draft, fields);
+  }
+  if (kind === undefined && fields.note !== undefined && !draft.correcting) return 'note';
+  return kind;
+}
+
+/** "roots along the bottom": words that are a form of some findings only say where of others. */
+function plainWords({ finding }: Draft, fields: Record<string, unknown>): void {
+  const takesForm = finding !== undefined && 'form' in kindOf(finding).fields;
+  if (!takesForm && ['along', 'around', 'running'].includes(fields.form as string)) delete fields.form;
+}
+
+/** Depth of water as a share of the pipe, "half full": inches where the diameter is known, else a size. */
+function sharesOfBore(draft: Draft, fields: Record<string, unknown>, { bore_in }: LogContext): void {
+  const { percent } = fields;
+  if (draft.finding === undefined || percent === undefined) return;
+  const { grading, sags } = kindOf(draft.finding);
+  if (grading?.measure !== 'of-bore') return;
+  const shares = [percent].flat() as number[];
+  if (bore_in !== undefined) {
+    const inches = shares.map((share) => Math.round((share / 100) * bore_in * 1000) / 1000);
+    fields.inches = inches.length > 1 ? inches : inches[0];
+  } else if (sags) {
+    const most = Math.max(...shares);
+    fields.size ??= most >= 50 ? 'large' : most >= 25 ? 'moderate' : 'small';
+    fields.note ??= `${shares.join(' to ')} % full`;
+  } else return;
+  delete fields.percent;
+}
+
+/** How far a thing so many feet long reaches from where it was called, the way the head moves. */
+const reachOf = (reading: number, long_ft: number, pass: 'out' | 'back'): number =>
+  Math.round(100 * Math.max(0, pass === 'out' ? reading + long_ft : reading - long_ft)) / 100;
+
+/** A word that gives way: the plural's "several" to any form or size, a ball of roots' "large" to percent. */
+function settleWeak(draft: Draft): void {
+  const { fields, weak } = draft;
+  const outranked =
+    'form' in weak
+      ? fields.form !== undefined || fields.size !== undefined
+      : fields.percent !== undefined || fields.size !== undefined;
+  if (!outranked) Object.assign(fields, weak);
+}
+
+/** "The laundry ties in": the branch has its name, a test what it ran from. */
+function settleServed(draft: Draft): void {
+  if (draft.served === undefined) return;
+  if (draft.kind === 'test') draft.fields.of ??= draft.served;
+  else if (draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in')
+    draft.aboutPoint.name ??= `${draft.served} tie-in`;
+}
+
+/** "Same again": the kind of thing written last. */
+function repeat(draft: Draft, known: readonly Known[], context: LogContext): void {
+  if (draft.finding !== undefined || draft.kind !== undefined) return;
+  const last = known.findLast(({ elsewhere }) => !elsewhere)?.entry;
+  if (!last || last.kind === 'note') return;
+  if (last.kind === 'finding') {
+    draft.finding = last.finding;
+    if ('of' in last && last.of !== undefined) draft.fields.of ??= last.of;
+  } else {
+    draft.kind = last.kind;
+    if (last.kind === 'point') {
+      const point = context.points.find(({ id }) => id === last.point);
+      draft.point = { kind: point?.kind ?? 'other' };
+      if (point?.degrees !== undefined && draft.aboutPoint.degrees === undefined && draft.numbers.length < 2)
+        draft.aboutPoint.degrees = point.degrees;
+    }
+    if (last.kind === 'test') draft.fields.what ??= last.what;
+  }
+}
+
+/** The newest few entries of this run are what a correction may speak of. */
+const recent = 8;
+
+/** What a correction replaces: the newest thing of the kind it names, else the newest of all. */
+function correctedBy(draft: Draft, known: readonly Known[]): Known | undefined {
+  const own = known.filter(({ elsewhere }) => !elsewhere);
+  const like = own
+    .slice(-recent)
+    .findLast(({ entry }) =>
+      draft.finding !== undefined
+        ? entry.kind === 'finding' && entry.finding === draft.finding
+        : draft.kind !== undefined && entry.kind === draft.kind,
     );
+  return like ?? own.at(-1) ?? known.at(-1);
+}
+
+/** Two readings of one thing lie about this close on the counter, ft. */
+const alike_ft = 4;
+
+/** "same as the change" that stands far off is asked about, never tied in silence. An id ties it anyway. */
+function farFromItsLike(
+  draft: Draft,
+  { sameAs }: Record<string, unknown>,
+  reading: number | undefined,
+  known: readonly Known[],
+  fail: Fail,
+): void {
+  const like = known.find(({ id }) => id === sameAs);
+  const at = like?.entry.reading_ft;
+  if (!like || at === undefined || reading === undefined || draft.sameAs?.byId) return;
+  const away = Math.abs(at - reading);
+  if (away <= alike_ft || draft.sameAs === undefined) return;
+  fail(
+    `that one was read at ${at}, ${Math.round(10 * away) / 10} ft from here: is it the same thing?`,
+    draft.sameAs.from,
+    draft.sameAs.to,
+    [
+      { label: `The same thing, read at ${at}`, words: `same as ${draft.sameAs.tag}` },
+      { label: 'A thing of its own', words: '' },
+    ],
+  );
+}
+
+function readPoint(draft: Draft, reading: number | undefined, { context, known, fail, told }: Finishing) {
+  const which = draft.point;
+  if (!which) return undefined;
+  const found = pointOf(draft, which, reading, context, known);
+  if ('refused' in found) {
+    fail(found.refused);
+    return undefined;
   }
+  const parsed = pointSchema.safeParse(found.point);
+  if (parsed.success || told) return found;
+  for (const words of faultWords(parsed.error, found.point, knownKind(found.point))) fail(words);
   return undefined;
 }
+
+const opensOrCloses = ({ endCall }: Draft, kind: Entry['kind'] | undefined): boolean =>
+  endCall !== undefined && kind !== 'locate' && kind !== 'change' && kind !== 'point';
 
 const fresh = (said: Record<string, unknown>, context: LogContext): Record<string, unknown> => {
   const { waterClock: _, ...rest } = said;
   const waterClock = 'waterClock' in said ? said.waterClock : said.clock && context.waterClock;
   return { pass: context.pass, ...rest, ...(waterClock === undefined ? {} : { waterClock }) };
 };
-
-/** The first number that is no size is the place; said after the thing it is still the place where there is no other. */
-function takePlace(
-  draft: Draft,
-  fields: Record<string, unknown>,
-  inherited: number | undefined,
-  correcting: boolean,
-): number | undefined {
-  const given =
-    draft.numbers.find(({ size }) => !size) ??
-    (inherited === undefined && fields.after === undefined && !correcting
-      ? draft.numbers.find(({ value }) => Number.isInteger(value) || value > 12)
-      : undefined);
-  draft.numbers = draft.numbers.filter((each) => each !== given);
-  if (draft.bareRange) {
-    const [one, other] = draft.bareRange;
-    if (given === undefined && inherited === undefined && fields.after === undefined && !correcting) {
-      fields.to_ft = other;
-      return one;
-    }
-    fields.clock ??= [one, other];
-  }
-  return given?.value;
-}
-
-/** Numbers after the reading: a depth after “located”, inches where inches are measured, else an hour. */
-function placeNumbers(draft: Draft, fields: Record<string, unknown>, base: EntryDraft | undefined): void {
-  const finding = draft.finding ?? (base?.kind === 'finding' ? base.finding : undefined);
-  for (const given of [...draft.numbers]) {
-    if (draft.kind === 'locate' && fields.depth_ft === undefined) fields.depth_ft = given.value;
-    else if (finding !== undefined && measuresInches(finding) && fields.inches === undefined)
-      fields.inches = given.value;
-    else if (draft.kind === 'point' && draft.aboutPoint.diameter_in === undefined && given.value >= 1)
-      draft.aboutPoint.diameter_in = given.value;
-    else if (fields.clock === undefined && given.value > 0 && given.value <= 12 && finding !== undefined)
-      fields.clock = given.value;
-    else continue;
-    draft.numbers.splice(draft.numbers.indexOf(given), 1);
-  }
-  if (draft.kind === 'point') {
-    if (
-      draft.aboutPoint.clock === undefined &&
-      fields.clock !== undefined &&
-      draft.point &&
-      'kind' in draft.point
-    )
-      draft.aboutPoint.clock = fields.clock as Point['clock'];
-    const bore = fields.inches;
-    if (typeof bore === 'number') draft.aboutPoint.diameter_in = bore;
-    delete fields.inches;
-  }
-}
-
-const measuresInches = (finding: FindingKind): boolean =>
-  ['inches', 'of-bore'].includes(kindOf(finding).grading?.measure ?? 'always');
-
-/** One pipe alone is what goes on from here; "clay ends" says what came before. */
-function changeOf(draft: Draft): Record<string, unknown> {
-  const filled = (pipe: object | undefined) => pipe !== undefined && Object.keys(pipe).length > 0;
-  const [first, second] = draft.pipes;
-  const [upstream, downstream] =
-    draft.changing || draft.endCall === 'end' ? [first, second] : [second, first];
-  return { ...(filled(upstream) ? { upstream } : {}), ...(filled(downstream) ? { downstream } : {}) };
-}
 
 /** "because …" is why a grade was overruled, or why the camera stopped or saw nothing. */
 function reasonOf(
@@ -182,7 +285,8 @@ function reasonOf(
 /** The newest stretch of this kind that is still open. */
 function openOne(draft: Draft, known: readonly Known[]): Known | undefined {
   return known.findLast(
-    ({ entry }) =>
+    ({ entry, elsewhere }) =>
+      !elsewhere &&
       entry.open === true &&
       (draft.finding !== undefined
         ? entry.kind === 'finding' && entry.finding === draft.finding
@@ -192,7 +296,7 @@ function openOne(draft: Draft, known: readonly Known[]): Known | undefined {
 
 function closed(start: EntryDraft, said: Record<string, unknown>): Record<string, unknown> {
   const { open: _open, ...rest } = start;
-  const { reading_ft, kind: _kind, pass: _pass, ...more } = said;
+  const { reading_ft, kind: _kind, pass: _pass, open: _opens, ...more } = said;
   return { ...rest, ...more, to_ft: reading_ft };
 }
 
@@ -204,6 +308,12 @@ function corrected(old: EntryDraft, said: Record<string, unknown>): Record<strin
     ...(said.percent === undefined && said.inches === undefined ? [] : ['percent', 'inches', 'size']),
   ];
   const base = Object.fromEntries(Object.entries(old).filter(([field]) => !gone.includes(field)));
+  // What is said outright is no longer only possible.
+  if (
+    said.possible === undefined &&
+    (said.finding !== undefined || said.percent !== undefined || said.inches !== undefined)
+  )
+    delete base.possible;
   const other =
     (said.kind !== undefined && said.kind !== old.kind) ||
     (said.finding !== undefined && old.kind === 'finding' && said.finding !== old.finding);

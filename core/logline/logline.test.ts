@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { parseLogLine, type LogContext } from './parse.js';
-import { completion } from './words.js';
+import { completion } from '../speech/phrases.js';
 
 // How people write feet, inches and clock positions: common practice.
 const context: LogContext = {
   pass: 'back',
+  direction: 'upstream',
   end: 'MAIN',
   points: [
     { id: 'CO1', kind: 'cleanout', name: 'cleanout 1' },
@@ -144,7 +145,11 @@ test('an end call closes the stretch that is open; a correction keeps what it do
     replaces: 'part 0',
     entry: { reading_ft: 63, to_ft: 56 },
   });
-  expect(parseLogLine('56 sag ends', context)[0]?.errors[0]?.message).toMatch(/was started/);
+  // Pulling back, the far end comes first.
+  expect(parseLogLine('56 sag ends; 50 sag starts', context)[1]).toMatchObject({
+    replaces: 'part 0',
+    entry: { reading_ft: 56, to_ft: 50 },
+  });
 });
 
 test('what the camera meets for the first time becomes a point of the line', () => {

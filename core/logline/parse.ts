@@ -1,20 +1,31 @@
 import type { Point } from '../job/schema.js';
-import { partId, type EntryDraft, type Known, type LogContext, type LogError } from './context.js';
-import { applyMeaning, named, newDraft, type Draft } from './draft.js';
-import { finishDraft } from './finish.js';
+import { placeOf, type Heard } from '../speech/heard.js';
+import { hear } from '../speech/hear.js';
+import { closest } from '../speech/phrases.js';
+import { saySides } from './change.js';
+import {
+  partId,
+  type Choice,
+  type EntryDraft,
+  type Known,
+  type LogContext,
+  type LogError,
+} from './context.js';
+import { finishDraft, type Fail } from './finish.js';
 import { missingFrom } from './missing.js';
-import { pointNamedAt, tagAt, takeReferring } from './references.js';
+import { interjectionsIn, readSegment, unknownErrors, type SegmentRead, type Span } from './read-segment.js';
 import { sayEntry, sayWhat } from './say.js';
-import { tokens } from './tokens.js';
-import { closest, phraseAt } from './words.js';
+import { segmentsOf, type Segment } from './segments.js';
 
-export type { EntryDraft, LogContext, LogError } from './context.js';
+export type { Choice, EntryDraft, LogContext, LogError } from './context.js';
 
 /** One thing of a typed line, as it was understood. */
 export interface LogPart {
   readonly entry: EntryDraft | undefined;
   /** The entry that this one corrects or closes: its id, or `part N` of the same line. */
   readonly replaces?: string | undefined;
+  /** What stood there before, in a sentence. */
+  readonly was?: string | undefined;
   /** A point to add to the line, or to change, with this reading of it. */
   readonly point?: Point | undefined;
   /** How it was understood, in a full sentence. */
@@ -22,33 +33,70 @@ export interface LogPart {
   /** What may be added still: a size, a form. */
   readonly missing: readonly string[];
   readonly errors: readonly LogError[];
+  /** Places of words that mean nothing here and were passed over. */
+  readonly passed: readonly Span[];
+  /** Other ways to take it, each under one key: the pipes the other way round. */
+  readonly choices: readonly Choice[];
 }
 
+/** A line longer than this is a text to be read in as a narration, characters. */
+const longest = 2000;
+
 /**
- * Reads one typed line: several things separated by `;`, each in any sensible order (docs/log-line.md has the grammar).
- * A part without a reading of its own takes that of the part before it. Ids of earlier parts of the same line stand as
- * `part 0`, `part 1`, … Pure; never throws; time grows with the length of the text.
+ * Reads one line, typed or dictated: several things separated by `;` or by the way people speak, each in any sensible
+ * order (docs/log-line.md has the grammar). A part without a reading of its own takes that of the part before it. Ids of
+ * earlier parts of the same line stand as `part 0`, `part 1`, … Pure; never throws; time grows with the length of the
+ * text.
  */
 export function parseLogLine(text: string, context: LogContext): LogPart[] {
+  if (text.length > longest) return [tooLong(text)];
   const parts: LogPart[] = [];
   const points = [...context.points];
-  const known: Known[] = (context.entries ?? []).map(({ id, ...entry }) => ({ id, entry }));
-  let offset = 0;
+  const known: Known[] = (context.entries ?? []).map(({ id, ...entry }, index) => ({
+    id,
+    entry,
+    elsewhere: index < (context.otherRuns ?? 0),
+  }));
+  const names = points.flatMap(({ name, id }) => [id, ...(name === undefined ? [] : [name])]);
+  const hearing = hear(text, names);
+  const segments = segmentsOf(hearing);
+  const read = (segment: Segment, inherited: number | undefined) =>
+    parsePart(text, hearing.heard, segment, inherited, { ...context, points }, known);
   let reading: number | undefined;
-  for (const piece of splitOutsideQuotes(text)) {
-    if (piece.trim() !== '') {
-      for (const part of parsePart(piece, offset, reading, { ...context, points }, known)) {
-        const { entry, point } = part;
-        reading = entry?.reading_ft ?? reading;
-        if (entry) known.push({ id: part.replaces ?? partId(parts.length), entry });
-        if (point) put(points, point);
-        parts.push(part);
-      }
+  segments.forEach((segment, index) => {
+    const next = segments[index + 1];
+    // "roots and a crack at 46": the place comes last.
+    const ahead = reading === undefined && next && !next.hard && !hasPlace(read(segment, undefined));
+    const inherited = ahead ? read(next, undefined)[0]?.entry?.reading_ft : reading;
+    for (const part of read(segment, inherited)) {
+      const { entry, point } = part;
+      reading = entry?.reading_ft ?? reading;
+      if (entry) known.push({ id: part.replaces ?? partId(parts.length), entry });
+      if (point) put(points, point);
+      parts.push(part);
     }
-    offset += piece.length + 1;
-  }
-  return parts;
+  });
+  const [first, ...rest] = parts;
+  return first ? [{ ...first, passed: [...interjectionsIn(text), ...first.passed] }, ...rest] : parts;
 }
+
+const hasPlace = ([part]: readonly LogPart[]): boolean =>
+  part?.entry?.reading_ft !== undefined || part?.entry?.after !== undefined;
+
+const tooLong = (text: string): LogPart => ({
+  entry: undefined,
+  sentence: '',
+  missing: [],
+  errors: [
+    {
+      from: longest,
+      to: text.length,
+      message: `a line holds ${longest} characters: read a longer text in with “Narration in”`,
+    },
+  ],
+  passed: [],
+  choices: [],
+});
 
 function put(points: LogContext['points'][number][], point: Point): void {
   const at = points.findIndex(({ id }) => id === point.id);
@@ -56,135 +104,179 @@ function put(points: LogContext['points'][number][], point: Point): void {
   else points[at] = { ...points[at], ...point };
 }
 
-function splitOutsideQuotes(text: string): string[] {
-  const pieces: string[] = [];
-  let from = 0;
-  let quoted = false;
-  for (let i = 0; i < text.length; i++) {
-    const char = text[i];
-    if (char === '"' && (quoted || opensQuote(text, i))) quoted = !quoted;
-    if (char === ';' && !quoted) {
-      pieces.push(text.slice(from, i));
-      from = i + 1;
-    }
-  }
-  return [...pieces, text.slice(from)];
-}
-
-/** A double mark opens a note after a space, a # or at the start; after a digit it means inches. */
-const opensQuote = (text: string, at: number): boolean => !/[0-9½¼¾⅛⅜⅝⅞⅓⅔]/.test(text[at - 1] ?? '');
-
 function parsePart(
-  piece: string,
-  offset: number,
+  text: string,
+  heard: Heard,
+  segment: Segment,
   inherited: number | undefined,
   context: LogContext,
   known: readonly Known[],
 ): LogPart[] {
-  const draft = newDraft();
-  const errors: LogError[] = [];
-  const fail = (message: string, from = 0, to = piece.length) => {
-    errors.push({ from: offset + from, to: offset + to, message });
+  const whole = placeOf(heard, segment.from, segment.to);
+  const read = readSegment(heard, segment, context, known);
+  const { draft, passed, unknown } = read;
+  const errors: LogError[] = [...read.errors];
+  /** Faults of a draft stand in the segment; what has no place of its own is about all of it. */
+  const fail: Fail = (message, from, to, answers) => {
+    const span =
+      from === undefined || to === undefined ? whole : placeOf(heard, segment.from + from, segment.from + to);
+    errors.push({
+      ...span,
+      message,
+      ...(answers ? { answers: answers.map((answer) => ({ ...answer, ...span })) } : {}),
+    });
   };
-  let at = 0;
-  while (at < piece.length) {
-    const rest = piece.slice(at);
-    const here = at;
-    const space = /^\s+/.exec(rest)?.[0].length ?? 0;
-    const used =
-      space ||
-      takeReferring(draft, rest, context, known, (from, to, message) => {
-        fail(message, here + from, here + to);
-      }) ||
-      takePoint(draft, rest, context) ||
-      takeToken(draft, rest, at, fail) ||
-      takePhrase(draft, rest, at, fail);
-    at += used || takeUnknown(rest, at, fail);
-  }
-  const finished = finishDraft(draft, inherited, context, known, fail);
-  if (!finished) return [{ entry: undefined, sentence: '', missing: [], errors }];
+  if (segment.again) draft.onceMore = true;
+  if (segment.denied) {
+    deny(read, text.slice(whole.from, whole.to));
+    errors.length = 0;
+  } else if (isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
+  else errors.push(...unknownErrors(unknown));
+  const finished = finishDraft(draft, { inherited, context, known, fail });
+  if (!finished) return [{ entry: undefined, sentence: '', missing: [], errors, passed, choices: [] }];
   const part = (entry: EntryDraft, more: Partial<LogPart>): LogPart => ({
     entry,
-    sentence: sayEntry(
-      { ...entry, id: 'new' },
-      (id) => nameOf(id, more.point, context),
-      (id) => saysOf(id, context, known),
-    ),
+    sentence: sentenceOf(entry, more.point, context, known),
     missing: missingFrom(entry),
     errors: [],
+    passed: [],
+    choices: [],
     ...more,
   });
-  const first = part(finished.entry, { replaces: finished.replaces, point: finished.point, errors });
-  if (!draft.stopsHere) return [first];
+  const old = known.findLast(({ id }) => id === finished.replaces)?.entry;
+  const first = part(finished.entry, {
+    replaces: finished.replaces,
+    was: old && draft.correcting ? sentenceOf(old, undefined, context, known) : undefined,
+    point: finished.point,
+    errors,
+    passed,
+    choices: swapOf(
+      finished.entry,
+      draft.swapped && placeOf(heard, segment.from + draft.swapped.from, segment.from + draft.swapped.to),
+      whole,
+    ),
+  });
+  const side = (clock: number, more: Partial<LogPart>) =>
+    part({ ...finished.entry, clock } as EntryDraft, more);
+  const { entry: _entry, sentence: _sentence, missing: _missing, ...told } = first;
+  const sides = draft.bothSides ? [side(9, told), side(3, {})] : [first];
+  if (!draft.stopsHere) return sides;
   const { reading_ft, after, pass } = finished.entry;
   const where = reading_ft === undefined ? { after } : { reading_ft };
   const why =
     draft.finding?.replace('-', ' ') ??
     (draft.point && nameOf(pointIdOf(finished.entry), finished.point, context));
-  return [first, part({ kind: 'stop', ...where, pass, why }, {})];
+  return [...sides, part({ kind: 'stop', ...where, pass, why } as EntryDraft, {})];
+}
+
+/** Of a thing said not to be there, the place and a note are left: "seen, none: roots". */
+function deny(read: SegmentRead, said: string): void {
+  const { draft, nouns } = read;
+  const { about, pass, to_ft, video_s } = draft.fields;
+  const what = nouns.length > 0 ? nouns.join(', ') : said.replace(/[¬"]/g, '').trim();
+  const note = nouns.length > 0 ? `seen, none: ${what}` : what;
+  draft.fields = Object.fromEntries(
+    Object.entries({ about, pass, to_ft, video_s, note }).filter(([, value]) => value !== undefined),
+  );
+  draft.weak = {};
+  draft.aboutPoint = {};
+  draft.pipes = [];
+  draft.kind = 'note';
+  for (const field of [
+    'finding',
+    'point',
+    'stopsHere',
+    'bothSides',
+    'endCall',
+    'why',
+    'onceMore',
+    'besidePoint',
+  ] as const)
+    delete draft[field];
+  draft.numbers = draft.numbers.slice(0, 1).map((given) => ({ ...given, size: false }));
+  read.errors.length = 0;
+}
+
+/** Words that name nothing of the trade, with or without a place, are a note, unless one is nearly a word of it. */
+function isRemark({ draft, unknown, passed, errors }: SegmentRead): boolean {
+  if (draft.kind !== undefined || draft.finding !== undefined || draft.pipes.length > 0) return false;
+  if (draft.correcting || draft.onceMore || draft.endCall !== undefined || errors.length > 0) return false;
+  if (draft.point !== undefined || Object.keys(draft.aboutPoint).length > 0) return false;
+  const spoken = Object.keys(draft.fields).filter(
+    (field) => !['about', 'to_ft', 'clock', 'pass', 'note', 'size', 'possible', 'video_s'].includes(field),
+  );
+  if (spoken.length > 0 || draft.numbers.some(({ size }) => size)) return false;
+  if (unknown.some(({ word }) => !/[\p{L}\p{N}]/u.test(word) || closest(word) !== undefined)) return false;
+  if (draft.fields.note !== undefined) return unknown.length === 0;
+  return unknown.length > 0 || passed.reduce((sum, { from, to }) => sum + to - from, 0) >= 5;
+}
+
+/** The words of a part without its place. */
+function remarkOf(text: string, whole: Span, { places }: SegmentRead): string {
+  let left = '';
+  for (let i = whole.from; i < whole.to; i++)
+    left += places.some(({ from, to }) => i >= from && i < to) ? ' ' : (text[i] ?? '');
+  return left.replace(/\s+/g, ' ').trim();
+}
+
+/** "Swap": which pipe lies where is a matter of how the head looked, so one key turns it round. */
+function swapOf(entry: EntryDraft, swapped: Span | undefined, whole: Span): Choice[] {
+  if (entry.kind !== 'change' || (!entry.upstream?.material && !entry.downstream?.material)) return [];
+  const { upstream, downstream, ...rest } = entry;
+  const other = {
+    ...rest,
+    ...(downstream ? { upstream: downstream } : {}),
+    ...(upstream ? { downstream: upstream } : {}),
+  };
+  const label = `Swap: ${saySides(other)}`;
+  return [
+    swapped
+      ? { label, ...swapped, words: '' }
+      : { label, from: whole.to, to: whole.to, words: ' the other way round' },
+  ];
 }
 
 const pointIdOf = (entry: EntryDraft): string => (entry.kind === 'point' ? entry.point : '');
 
 function nameOf(id: string, found: Point | undefined, context: LogContext): string {
   const point = found?.id === id ? found : context.points.find((each) => each.id === id);
-  return point?.name ?? (point?.kind === 'main' ? 'main' : id);
+  return point?.name ?? (point ? point.kind.replace('-', ' ') : id);
+}
+
+/** How an entry is understood; of a change, which pipe lies where. */
+function sentenceOf(
+  entry: EntryDraft,
+  point: Point | undefined,
+  context: LogContext,
+  known: readonly Known[],
+): string {
+  const says = sayEntry(
+    { ...entry, id: 'new' },
+    (id) => pointWords(id, point, context),
+    (id) => saysOf(id, context, known),
+  );
+  const sides = saySides(entry);
+  return sides ? `${says}: ${sides}` : says;
+}
+
+/** A point by its name, with what makes it the one it is: "bend 1, 45°". */
+function pointWords(id: string, found: Point | undefined, context: LogContext): string {
+  const name = nameOf(id, found, context);
+  if (found?.id !== id) return name;
+  return [
+    name,
+    found.degrees === undefined ? '' : `${found.degrees}°`,
+    found.connection ?? '',
+    found.state === undefined || found.state === 'ok' ? '' : found.state.replace('-', ' '),
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** What an entry spoken of is, in a few words. */
 function saysOf(id: string, context: LogContext, known: readonly Known[]): string {
   const entry = known.findLast((each) => each.id === id)?.entry;
-  if (!entry) return id;
+  if (!entry) return 'an entry that is gone';
   const says = sayWhat({ ...entry, id }, (point) => nameOf(point, undefined, context)).split(',')[0] ?? id;
   return entry.kind === 'point' ? says : says.charAt(0).toLowerCase() + says.slice(1);
-}
-
-/** A point of the line by `#id`, by its name or by its id; a point named like a word of the trade only by `#id`. */
-function takePoint(draft: Draft, rest: string, context: LogContext): number {
-  if (named(draft)) return 0;
-  const tagged = tagAt(rest);
-  const phrase = phraseAt(rest);
-  const wordOfTrade = phrase && phrase.meaning.is !== 'point' ? phrase.phrase.length : 0;
-  const hit = tagged ?? pointNamedAt(rest, context);
-  const isPoint = tagged
-    ? context.points.some(({ id }) => id === tagged.id)
-    : hit !== undefined && hit.used > wordOfTrade;
-  if (!hit || !isPoint) return 0;
-  draft.kind = 'point';
-  draft.point = { id: hit.id };
-  return hit.used;
-}
-
-type Fail = (message: string, from?: number, to?: number) => void;
-
-function takeToken(draft: Draft, rest: string, at: number, fail: Fail): number {
-  for (const [pattern, act] of tokens) {
-    const match = pattern.exec(rest);
-    if (!match) continue;
-    const message = act(draft, match, at);
-    if (message !== undefined) fail(message, at, at + match[0].length);
-    return match[0].length;
-  }
-  return 0;
-}
-
-function takePhrase(draft: Draft, rest: string, at: number, fail: Fail): number {
-  const known = phraseAt(rest);
-  if (!known) return 0;
-  const message = applyMeaning(draft, known.meaning);
-  if (message !== undefined) fail(message, at, at + known.phrase.length);
-  return known.phrase.length;
-}
-
-function takeUnknown(rest: string, at: number, fail: Fail): number {
-  const word = /^\S+/.exec(rest)?.[0] ?? rest;
-  const near = closest(word);
-  fail(
-    near
-      ? `“${word}” is not known: did you mean “${near}”?`
-      : `“${word}” is not known. Put a note in "quotes"`,
-    at,
-    at + word.length,
-  );
-  return word.length;
 }

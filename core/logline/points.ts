@@ -1,10 +1,19 @@
 import type { Point } from '../job/schema.js';
 import type { PointKind } from '../job/vocabulary.js';
-import type { LogContext } from './context.js';
+import type { Known, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 
 /** A point of the same kind this near on the counter is the one that was read before, ft. */
 const near_ft = 4;
+/** Two readings this close on one pass are one thing called twice, ft. */
+const once_ft = 0.3;
+/** A cleanout this near the counter's zero is the one the camera went in by, ft. */
+const zero_ft = 1;
+
+export type PointRead =
+  { readonly id: string; readonly point: Point; readonly isNew: boolean } | { readonly refused: string };
+
+export const knownKind = ({ kind }: Pick<Point, 'kind'>): string => `a ${kind.replace('-', ' ')}`;
 
 /** The point that was named or found, with what was said of it. */
 export function pointOf(
@@ -12,25 +21,60 @@ export function pointOf(
   which: NonNullable<Draft['point']>,
   reading_ft: number | undefined,
   context: LogContext,
-): { id: string; point: Point; isNew: boolean } {
-  const known =
+  entries: readonly Known[],
+): PointRead {
+  const found =
     'id' in which
       ? context.points.find(({ id }) => id === which.id)
-      : knownOf(which.kind, reading_ft, context);
-  if (known) {
-    const { reading_ft: _reading, ...point } = known;
-    return { id: known.id, point: { ...point, ...draft.aboutPoint }, isNew: false };
+      : knownOf(which.kind, reading_ft, draft, context, entries);
+  if (found !== undefined && 'refused' in found) return found;
+  if (found) {
+    const { reading_ft: _reading, ...point } = found;
+    const { name: _name, ...about } = draft.aboutPoint;
+    return { id: found.id, point: { ...point, ...about }, isNew: false };
   }
   const kind = 'kind' in which ? which.kind : 'other';
-  const point = { ...newPoint(kind, context), ...draft.aboutPoint };
+  const point = { ...newPoint(kind, context, draft.aboutPoint.name), ...draft.aboutPoint };
   return { id: point.id, point, isNew: true };
 }
 
-/** The main ends the line; any other kind is the nearest one of it, or the only one whose place nobody knows. */
-function knownOf(kind: PointKind, reading_ft: number | undefined, context: LogContext) {
+/**
+ * The main ends the line; a cleanout at the counter's zero is the access; any other kind is the nearest one of it that
+ * this pass has not read elsewhere, or the only one whose place nobody knows.
+ */
+function knownOf(
+  kind: PointKind,
+  reading_ft: number | undefined,
+  draft: Draft,
+  context: LogContext,
+  entries: readonly Known[],
+) {
   const end = context.points.find(({ id }) => id === context.end);
+  if (kind === 'main' && end && end.kind !== 'main' && end.kind !== 'manhole') {
+    const at = end.reading_ft;
+    if (at !== undefined && reading_ft !== undefined && Math.abs(at - reading_ft) > near_ft)
+      return {
+        refused: `this line joins the other one at about ${Math.round(10 * at) / 10}: the main is a reading of the other line. Write it in that line's log`,
+      };
+  }
   if (kind === 'main' || (end?.kind === kind && kind === 'manhole')) return end;
-  const same = context.points.filter((point) => point.kind === kind && point.id !== context.access);
+  const access = context.points.find(({ id }) => id === context.access);
+  if (access?.kind === kind && reading_ft !== undefined && reading_ft <= zero_ft) return access;
+  const pass = draft.fields.pass ?? context.pass;
+  const readElsewhere = (id: string) =>
+    entries.some(
+      ({ entry, elsewhere }) =>
+        !elsewhere &&
+        entry.kind === 'point' &&
+        entry.point === id &&
+        (entry.pass ?? 'back') === pass &&
+        entry.reading_ft !== undefined &&
+        reading_ft !== undefined &&
+        Math.abs(entry.reading_ft - reading_ft) > once_ft,
+    );
+  const same = context.points.filter(
+    (point) => point.kind === kind && point.id !== context.access && !readElsewhere(point.id),
+  );
   const near = same
     .filter((point) => point.reading_ft !== undefined && reading_ft !== undefined)
     .map((point) => ({ point, away: Math.abs((point.reading_ft ?? 0) - (reading_ft ?? 0)) }))
@@ -40,12 +84,28 @@ function knownOf(kind: PointKind, reading_ft: number | undefined, context: LogCo
   return unplaced.length === 1 ? unplaced[0] : undefined;
 }
 
-function newPoint(kind: PointKind, { points, entries = [] }: LogContext): Point {
+/** The counter at a point of this kind that was read on this run, ft: "debris at the main". */
+export function readingOfPoint(
+  kind: PointKind,
+  entries: readonly Known[],
+  { points }: LogContext,
+): number | undefined {
+  return entries.findLast(
+    ({ entry, elsewhere }) =>
+      !elsewhere &&
+      entry.kind === 'point' &&
+      entry.reading_ft !== undefined &&
+      points.some(({ id, kind: its }) => id === entry.point && its === kind),
+  )?.entry.reading_ft;
+}
+
+function newPoint(kind: PointKind, { points, entries = [] }: LogContext, called?: string): Point {
   const word = kind.replace('-', ' ');
   const taken = new Set([...points, ...entries].map(({ id }) => id));
   for (let next = 1; ; next++) {
     const id = `${kind}-${next}`;
-    const name = `${word} ${next}`;
-    if (!taken.has(id) && !points.some((point) => point.name === name)) return { id, kind, name };
+    const name = called ?? `${word} ${next}`;
+    if (!taken.has(id) && (called !== undefined || !points.some((point) => point.name === name)))
+      return { id, kind, name };
   }
 }

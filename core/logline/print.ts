@@ -1,6 +1,6 @@
 import type { Entry, FindingEntry, Pipe } from '../job/schema.js';
 import type { EntryDraft } from './context.js';
-import { clockText, numberText } from './numbers.js';
+import { clockText, numberText } from '../speech/numbers.js';
 import { tagText } from './references.js';
 
 /**
@@ -66,6 +66,8 @@ function whatText(entry: Entry | EntryDraft): string {
       return findingText(entry);
     case 'joint':
       return 'joint';
+    case 'note':
+      return '';
     case 'hidden':
       return words('not seen', entry.why === undefined ? '' : `because ${quote(entry.why)}`);
     case 'stop':
@@ -92,9 +94,11 @@ function whatText(entry: Entry | EntryDraft): string {
 const words = (...all: string[]): string => all.filter(Boolean).join(' ');
 
 function changeText({ upstream, downstream }: Extract<EntryDraft, { kind: 'change' }>): string {
+  // Sides are said outright: the order of two pipes hangs on the pass.
   if (!upstream && !downstream) return 'change';
-  if (!upstream) return words('change', pipeText(downstream));
-  return words('change', pipeText(upstream), '>', pipeText(downstream));
+  if (!upstream) return words('change', pipeText(downstream), 'downstream');
+  if (!downstream) return words('change', pipeText(upstream), 'upstream');
+  return words('change', pipeText(upstream), 'upstream >', pipeText(downstream), 'downstream');
 }
 
 const pipeText = (pipe: Pipe | undefined): string =>

@@ -1,7 +1,8 @@
 import type { Draft } from './draft.js';
 import type { Known, LogContext } from './context.js';
-import { dash, distance, toFeet } from './numbers.js';
-import { phraseAt, type Meaning } from './words.js';
+import type { Meaning } from '../speech/meaning.js';
+import { dash, distance, toFeet } from '../speech/numbers.js';
+import { phraseAt } from '../speech/phrases.js';
 
 /** What a reference in the text came to: how long it is, and the entry it means or why there is none. */
 export interface Reference {
@@ -21,11 +22,15 @@ export function tagAt(text: string): { used: number; id: string } | undefined {
 export const tagText = (id: string): string =>
   /^[^\s;,"#]+$/.test(id) ? `#${id}` : `#"${id.replaceAll('"', '""')}"`;
 
-/** The entry a few words speak of: `#e4`, "the change", "the roots", "the main", "that". The newest one wins. */
+/**
+ * The entry a few words speak of: `#e4`, "the change", "the roots", "the main", "that". The one nearest the reading wins
+ * where one is given, else the newest.
+ */
 export function referenceAt(
   text: string,
   context: LogContext,
   known: readonly Known[],
+  reading_ft?: number,
 ): Reference | undefined {
   const tagged = tagAt(text);
   if (tagged) {
@@ -49,7 +54,9 @@ export function referenceAt(
   const phrase = phraseAt(rest);
   if (!phrase) return undefined;
   const used = article + phrase.phrase.length;
-  const id = known.findLast(({ entry }) => means(phrase.meaning, entry, context))?.id;
+  const all = known.filter(({ entry }) => means(phrase.meaning, entry, context));
+  const away = ({ entry }: Known) => Math.abs((entry.reading_ft ?? Infinity) - (reading_ft ?? 0));
+  const id = (reading_ft === undefined ? all : all.toSorted((a, b) => away(b) - away(a))).at(-1)?.id;
   return id ? { used, id } : { used, message: `no “${phrase.phrase}” was written yet` };
 }
 
@@ -107,13 +114,14 @@ function takeServed(draft: Draft, text: string, { serves }: LogContext): number 
 export function takeReferring(
   draft: Draft,
   text: string,
+  start: number,
   context: LogContext,
   known: readonly Known[],
   fail: (from: number, to: number, message: string) => void,
 ): number {
   /** Reads a reference at `at` into a field; length used in all. */
-  const into = (at: number, field: string): number => {
-    const found = referenceAt(text.slice(at), context, known);
+  const into = (at: number, field: string, reading_ft?: number): number => {
+    const found = referenceAt(text.slice(at), context, known, reading_ft);
     if (!found) {
       fail(0, at, 'of what? Name something already written, such as “the change”');
       return at;
@@ -124,8 +132,15 @@ export function takeReferring(
   };
   if (!/^[a-z0-9.½¼¾]/i.test(text)) return 0;
   const lead = (pattern: RegExp) => pattern.exec(text);
-  const same = lead(/^same(?:\s+as)?\s+/i);
-  if (same) return into(same[0].length, 'sameAs');
+  const same = lead(/^same\s+(?:as\s+(?:in\s+|at\s+)?|(?=the\b|that\b|#))/i);
+  if (same) {
+    const at = same[0].length;
+    const used = into(at, 'sameAs', draft.numbers.find(({ size }) => !size)?.value);
+    const id = draft.fields.sameAs;
+    if (typeof id === 'string')
+      draft.sameAs = { from: start, to: start + used, tag: tagText(id), byId: text[at] === '#' };
+    return used;
+  }
   const past = lead(pastPattern);
   if (past) {
     if (past[1] !== undefined) draft.fields.plus_ft = toFeet(past[1]);

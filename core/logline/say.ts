@@ -70,6 +70,8 @@ export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) =
         .join(', ');
     case 'joint':
       return 'Joint';
+    case 'note':
+      return 'Note';
     case 'stop':
       return ['Stopped', entry.why].filter(Boolean).join(': ');
   }

@@ -1,12 +1,24 @@
 import { gradeWords } from '../job/vocabulary.js';
 import { named, takeInches, type Draft } from './draft.js';
-import { clockTime, dash, distance, inchMark, number, toClock, toFeet, toNumber } from './numbers.js';
+import {
+  clockTime,
+  dash,
+  distance,
+  footMark,
+  inchMark,
+  number,
+  toClock,
+  toFeet,
+  toNumber,
+} from '../speech/numbers.js';
+import { onceMoreMark } from '../speech/denials.js';
+import { closeQuote, openQuote } from '../speech/hear.js';
 
 /** Reads one token into the draft; a returned text says why it does not fit. */
 type Act = (draft: Draft, match: RegExpExecArray, at: number) => string | undefined;
 type Token = readonly [RegExp, Act];
 
-const token = (pattern: string, act: Act): Token => [new RegExp(`^${pattern}`, 'i'), act];
+const token = (pattern: string, act: Act): Token => [new RegExp(`^(?:${pattern})`, 'i'), act];
 const sets =
   (set: (draft: Draft, match: RegExpExecArray) => void): Act =>
   (draft, match) => {
@@ -21,7 +33,7 @@ const notMore = String.raw`(?![\d:%\/]|\.\d)`;
 
 /** Numbers with a unit or a word that says what they measure, then bare ones: the first that fits is taken. */
 export const tokens: readonly Token[] = [
-  token(String.raw`"((?:[^"]|"")*)"`, quotedText),
+  token(`${openQuote}([^${closeQuote}]*)${closeQuote}`, quotedText),
   token(
     String.raw`(?:water|turned)\s+(?:at|to|clock)\s+(${clockOrNumber})`,
     sets((draft, [, at = '']) => (draft.fields.waterClock = toPosition(at))),
@@ -54,6 +66,23 @@ export const tokens: readonly Token[] = [
     sets((draft, [, sign, at = '']) => (draft.fields.station_ft = sign ? -toFeet(at) : toFeet(at))),
   ),
   token(
+    String.raw`(${number})\s*${dash}\s*(${number})\s*(?:${footMark})?\s*deep\b`,
+    sets((draft, [, low = '', high = '']) => {
+      const [least, most] = ordered(toNumber(low), toNumber(high));
+      draft.fields.depth_ft = (least + most) / 2;
+      draft.fields.note ??= `${least} to ${most} ft deep`;
+      draft.kind ??= 'locate';
+    }),
+  ),
+  token(
+    String.raw`(${distance})\s*long\b(?!\s+sweep)`,
+    sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
+  ),
+  token(
+    onceMoreMark,
+    sets((draft) => (draft.onceMore = true)),
+  ),
+  token(
     String.raw`(?:depth\s+(${distance})|(${distance})\s*deep\b)`,
     sets((draft, [, first, second]) => {
       draft.fields.depth_ft = toFeet(first ?? second ?? '');
@@ -81,7 +110,7 @@ export const tokens: readonly Token[] = [
     sets((draft) => (draft.fields.about = true)),
   ),
   token(
-    String.raw`(?:no|i mean|make that|sorry|correction|correct)\b[,:]?`,
+    String.raw`(?:(?:no|not)(?=\s*[,:]|\s*$|\s+[~#\d½¼¾⅛⅜⅝⅞])|(?:i\s+mean|make\s+(?:that|it)|sorry|correction|correct|scratch\s+that)\b)[,:]?`,
     sets((draft) => {
       if (draft.numbers.length > 0 || named(draft)) draft.mending = true;
       else draft.correcting = true;
@@ -104,12 +133,17 @@ export const tokens: readonly Token[] = [
     }),
   ),
   token(String.raw`(${number})\s*${inchMark}`, inches),
-  token(String.raw`(?:from\s+)?(${distance})\s*${dash}\s*(${distance})${notMore}`, range),
   token(
-    String.raw`(?:at|@)\s*(${clockTime})(?:\s*${dash}\s*(${clockTime}))?(?:\s*o['’]?clock)?${notMore}`,
-    sets((draft, [, from = '', to]) => {
-      draft.fields.clock = to ? [toClock(from), toClock(to)] : toClock(from);
-    }),
+    String.raw`(?:(?:from|at)\s+)?(${clockTime})\s*${dash}\s*(${clockTime})\s*o['’]?clock`,
+    sets((draft, [, from = '', to = '']) => (draft.fields.clock = [toClock(from), toClock(to)])),
+  ),
+  token(
+    String.raw`(?:(?:from|at|@)\s+)?(${distance})\s*${dash}\s*(${distance})${notMore}(?!\s*-?(?:in\b|inch))`,
+    range,
+  ),
+  token(
+    String.raw`(?:at|@)\s*(${clockTime})(?:\s*${dash}\s*(${clockTime}))?(\s*o['’]?clock)?${notMore}(?!\s*(?:${footMark}|${inchMark}|percent))`,
+    atHour,
   ),
   token(
     String.raw`((?:1[0-2]|[1-9]):[0-5]\d|${clockTime}\s*o['’]?clock)`,
@@ -124,8 +158,16 @@ export const tokens: readonly Token[] = [
       draft.pipes.push({});
     }),
   ),
-  token(String.raw`[,.:&+\-–—!]`, () => undefined),
+  token(String.raw`[,.:&+\-–—!?…¦¬()]|'(?!\w)`, () => undefined),
 ];
+
+/** "at 2" is an hour where the place is known, and a reading where it is not. */
+function atHour(draft: Draft, [whole, from = '', to, clock]: RegExpExecArray, at: number): undefined {
+  draft.fields.clock = to ? [toClock(from), toClock(to)] : toClock(from);
+  delete draft.bareHour;
+  if (!to && !clock && !from.includes(':'))
+    draft.bareHour = { value: Number(from), from: at, to: at + whole.trimEnd().length };
+}
 
 /** Quoted words are the note, unless the word before asked for them. A doubled quote inside stands for one. */
 function quotedText(draft: Draft, [, inside = '']: RegExpExecArray): undefined {
@@ -142,10 +184,14 @@ function quotedText(draft: Draft, [, inside = '']: RegExpExecArray): undefined {
 /** Inches after a material, or either side of `>`, are its bore; elsewhere they are the measure. */
 function inches(draft: Draft, [, value = '']: RegExpExecArray): undefined {
   const pipe = draft.pipes.at(-1);
-  if (pipe && pipe.diameter_in === undefined && draft.finding === undefined) {
-    pipe.diameter_in = toNumber(value);
-  } else if (draft.kind === 'point') draft.aboutPoint.diameter_in = toNumber(value);
-  else draft.fields.inches = toNumber(value);
+  const took = toNumber(value);
+  if (pipe && pipe.diameter_in === undefined && draft.finding === undefined) pipe.diameter_in = took;
+  else if (draft.kind === 'point') draft.aboutPoint.diameter_in = took;
+  // "an inch or two": the larger is what the grade goes by.
+  else if (typeof draft.fields.inches === 'number' && draft.finding !== undefined && !draft.mending)
+    draft.fields.inches = Math.max(took, draft.fields.inches);
+  else draft.fields.inches = took;
+  delete draft.mending;
 }
 
 function bareBore(draft: Draft): { diameter_in?: number } {
@@ -160,14 +206,18 @@ function pieces(draft: Draft, long: string): string | undefined {
   return undefined;
 }
 
+const saysFeet = new RegExp(String.raw`${footMark}|\d\s*['’′]`, 'i');
+
 function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: number): undefined {
   const value = toFeet(text);
+  const feet = saysFeet.test(text);
   const pipe = draft.pipes.at(-1);
   if (draft.mending && draft.numbers.length > 0) {
     draft.numbers.pop();
     delete draft.mending;
   } else if (
     pipe &&
+    !feet &&
     draft.finding === undefined &&
     pipe.diameter_in === undefined &&
     draft.numbers.length > 0 &&
@@ -177,8 +227,10 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
     pipe.diameter_in = value;
     return;
   }
-  const size = named(draft) || /^(?:\d+\/\d+|[^\d.\s])$/.test(text.trim());
-  draft.numbers.push({ value, from: at, to: at + whole.trimEnd().length, size });
+  const fraction = /^(?:\d+\/\d+|[^\d.\s])$/.test(text.trim());
+  const placed = feet || /^(?:at|@)/i.test(whole);
+  const size = !(feet || (placed && value > 12)) && (named(draft) || fraction);
+  draft.numbers.push({ value, from: at, to: at + whole.trimEnd().length, size, feet, fraction, placed });
 }
 
 /** Two ends of a stretch; hours of the clock where the place is known and both could be hours. */
@@ -188,19 +240,45 @@ function range(
   at: number,
 ): string | undefined {
   const [one, other] = [toFeet(first), toFeet(second)];
-  const hours = [one, other].every((value) => value > 0 && value <= 12 && Number.isInteger(value * 2));
+  const feet = saysFeet.test(whole);
+  if (named(draft) && [first, second].some((text) => text.includes('/'))) {
+    draft.fields.inches = ordered(one, other);
+    return undefined;
+  }
+  const hours =
+    !feet && [one, other].every((value) => value > 0 && value <= 12 && Number.isInteger(value * 2));
   if (hours && draft.numbers.length > 0) {
-    draft.fields.clock = [one, other];
+    if (
+      draft.finding !== undefined &&
+      draft.fields.percent === undefined &&
+      draft.fields.inches === undefined &&
+      one < other
+    )
+      bareRange(draft, whole, at, one, other);
+    else draft.fields.clock = [one, other];
     return undefined;
   }
   if (hours && named(draft)) {
-    draft.bareRange = [one, other];
+    bareRange(draft, whole, at, one, other);
     return undefined;
   }
   if (draft.mending) draft.numbers.pop();
   else if (draft.fields.to_ft !== undefined) return 'a second stretch: one thing has one';
   delete draft.mending;
-  draft.numbers.push({ value: one, from: at, to: at + whole.trimEnd().length, size: false });
+  draft.numbers.push({
+    value: one,
+    from: at,
+    to: at + whole.trimEnd().length,
+    size: false,
+    feet,
+    fraction: false,
+    placed: true,
+  });
   draft.fields.to_ft = other;
   return undefined;
+}
+
+function bareRange(draft: Draft, whole: string, at: number, one: number, other: number): void {
+  draft.bareRange = [one, other];
+  draft.rangeAt = { from: at, to: at + whole.trimEnd().length };
 }

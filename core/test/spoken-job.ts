@@ -24,7 +24,14 @@ export function spokenJob(
   const points = [...base.points];
   const entries: Entry[] = [];
   for (const text of log) {
-    for (const part of parseLogLine(text, { pass: 'back', end: base.end, access: 'CO1', points, entries })) {
+    for (const part of parseLogLine(text, {
+      pass: 'back',
+      pipesRun: 'downstream',
+      end: base.end,
+      access: 'CO1',
+      points,
+      entries,
+    })) {
       if (!part.entry || part.errors.length > 0) {
         throw new Error(`“${text}”: ${part.errors.map(({ message }) => message).join('; ')}`);
       }

@@ -5,7 +5,7 @@ import type { Entry, Line } from '../../core/job/schema.js';
 import { parseLogLine } from '../../core/logline/parse.js';
 import { printLogLine } from '../../core/logline/print.js';
 import { sayWhat } from '../../core/logline/say.js';
-import { completion } from '../../core/logline/words.js';
+import { completion } from '../../core/speech/phrases.js';
 import { asError, deviceName } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Cap, Press } from '../shell/controls';

@@ -16,7 +16,7 @@ const decimal = String.raw`(?:\d+(?:\.\d*)?|\.\d+)(?:e[+-]?\d+)?`;
 const fraction = String.raw`(?:\d+\/\d+|${vulgarClass})`;
 
 /** Pattern of one number, without capture groups. */
-export const number = String.raw`(?:\d+\.?\d*\s+${fraction}|\d+${vulgarClass}|${fraction}|${decimal})`;
+export const number = String.raw`(?:\d+\s+${fraction}|\d+${vulgarClass}|${fraction}|${decimal})`;
 export const footMark = String.raw`(?:'|’|′|ft\b\.?|feet\b|foot\b)`;
 export const inchMark = String.raw`(?:"|”|″|in\b\.?|inch(?:es)?\b)`;
 /** A distance in feet, perhaps with inches, without capture groups. */

@@ -1,0 +1,47 @@
+import type { Entry, Pipe } from '../job/schema.js';
+import { sayPipe } from './say.js';
+import type { EntryDraft, LogContext } from './context.js';
+import type { Draft, NamedPipe } from './draft.js';
+
+/** True where the head moves downstream: what it meets next lies toward the street. */
+const movesDownstream = (
+  pass: 'out' | 'back',
+  direction: 'downstream' | 'upstream' = 'downstream',
+): boolean => (pass === 'out') === (direction === 'downstream');
+
+/**
+ * Which of the pipes named lies on which side. The head sees one, then the other, the way it moves; one pipe alone is
+ * what comes next, and with "ends" what came before. Words such as "toward the house" outrank the order.
+ */
+export function pipesOf(
+  draft: Draft,
+  fields: Readonly<Record<string, unknown>>,
+  { pass, direction, pipesRun }: LogContext,
+): { upstream?: Pipe; downstream?: Pipe } {
+  const [first, second] = draft.pipes;
+  const [before, next] = draft.changing || draft.endCall === 'end' ? [first, second] : [second, first];
+  const along =
+    pipesRun === 'downstream' ||
+    movesDownstream((fields.pass as 'out' | 'back' | undefined) ?? pass, direction);
+  let [upstream, downstream] = along !== (draft.swapped !== undefined) ? [before, next] : [next, before];
+  if (upstream?.side === 'downstream' || downstream?.side === 'upstream')
+    [upstream, downstream] = [downstream, upstream];
+  const plain = (pipe: NamedPipe | undefined): Pipe | undefined => {
+    if (!pipe) return undefined;
+    const { side: _, ...rest } = pipe;
+    return Object.keys(rest).length > 0 ? rest : undefined;
+  };
+  const [up, down] = [plain(upstream), plain(downstream)];
+  return { ...(up ? { upstream: up } : {}), ...(down ? { downstream: down } : {}) };
+}
+
+/** "clay toward the house, fiber toward the street": which pipe lies where, said outright. */
+export function saySides(entry: Entry | EntryDraft): string {
+  if (entry.kind !== 'change') return '';
+  return [
+    entry.upstream ? `${sayPipe(entry.upstream)} toward the house` : '',
+    entry.downstream ? `${sayPipe(entry.downstream)} toward the street` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}

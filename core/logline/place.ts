@@ -1,0 +1,186 @@
+import { kindOf } from '../findings/kinds.js';
+import type { Point } from '../job/schema.js';
+import type { FindingKind } from '../job/vocabulary.js';
+import { clockText } from '../speech/numbers.js';
+import type { EntryDraft } from './context.js';
+import type { Draft, Given } from './draft.js';
+import type { Fail } from './finish.js';
+
+/** A number this near the reading before it may be the next reading, ft. */
+const nearby_ft = 6;
+
+/** Kinds of thing that have no place on the clock: "at 9" is their reading. */
+const withoutClock = ['change', 'locate', 'hidden', 'stop', 'test', 'joint', 'note'];
+
+/** The first number that is no size is the place; said after the thing it is still the place where there is no other. */
+export function takePlace(
+  draft: Draft,
+  fields: Record<string, unknown>,
+  { inherited, correcting, fail }: { inherited: number | undefined; correcting: boolean; fail: Fail },
+): number | undefined {
+  const elsewhere = inherited !== undefined || fields.after !== undefined || correcting;
+  const given =
+    draft.numbers.find(
+      ({ feet, size }) => feet && !size && !draft.numbers.some((each) => !each.size && !each.feet),
+    ) ??
+    draft.numbers.find(({ size }) => !size) ??
+    (elsewhere || draft.bareHour
+      ? undefined
+      : draft.numbers.find(({ value, fraction }) => !fraction && (Number.isInteger(value) || value > 12)));
+  draft.numbers = draft.numbers.filter((each) => each !== given);
+  if (draft.bareRange && given === undefined && !elsewhere) {
+    const [one, other] = draft.bareRange;
+    delete draft.bareRange;
+    fields.to_ft = other;
+    return one;
+  }
+  const { bareHour } = draft;
+  const clockless =
+    draft.finding === undefined &&
+    (draft.pipes.length > 0 ||
+      withoutClock.includes(draft.kind ?? '') ||
+      (draft.point !== undefined && 'kind' in draft.point && draft.point.kind !== 'tie-in'));
+  if (given === undefined && bareHour && !clockless && fields.clock === bareHour.value) {
+    // "roots at 10 and a wye at 12": feet or hours, where both lie near.
+    if (inherited === bareHour.value) delete fields.clock;
+    else if (inherited !== undefined && !correcting && Math.abs(inherited - bareHour.value) <= nearby_ft) {
+      ask(fail, bareHour, [
+        [`at ${bareHour.value} ft`, `at ${bareHour.value} ft`],
+        [`at ${bareHour.value} o’clock`, `at ${bareHour.value} o'clock`],
+      ]);
+    }
+  }
+  if (given === undefined && bareHour && (clockless || !elsewhere) && fields.clock === bareHour.value) {
+    delete fields.clock;
+    return bareHour.value;
+  }
+  return given?.value;
+}
+
+/** Numbers after the reading: a depth after “located”, inches where inches are measured, degrees of a bend, else an hour. */
+export function placeNumbers(
+  draft: Draft,
+  fields: Record<string, unknown>,
+  base: EntryDraft | undefined,
+  fail: Fail,
+): void {
+  const finding = draft.finding ?? (base?.kind === 'finding' ? base.finding : undefined);
+  for (const given of [...draft.numbers]) {
+    if (placeNumber(draft, fields, finding, given, fail))
+      draft.numbers.splice(draft.numbers.indexOf(given), 1);
+  }
+  placeRange(draft, fields, finding, fail);
+  if (draft.kind === 'point') pointFields(draft, fields);
+}
+
+/** Puts one number into its field, or asks what it means; false where it fits nowhere. */
+function placeNumber(
+  draft: Draft,
+  fields: Record<string, unknown>,
+  finding: FindingKind | undefined,
+  given: Given,
+  fail: Fail,
+): boolean {
+  const { value } = given;
+  if (draft.kind === 'locate') {
+    if (fields.depth_ft !== undefined) return false;
+    fields.depth_ft = value;
+    return true;
+  }
+  if (draft.kind === 'point' && finding === undefined) return placeAtPoint(draft, given, fail);
+  if (finding === undefined || given.feet) return false;
+  const { measure } = kindOf(finding).grading ?? { measure: 'always' };
+  const hour = Number.isInteger(value) && value > 0 && value <= 12 && fields.clock === undefined;
+  const has = { percent: fields.percent !== undefined, inches: fields.inches !== undefined };
+  if (measure === 'percent' && !has.percent && !has.inches) {
+    if (given.fraction)
+      ask(fail, given, [
+        [`${Math.round(100 * value)} % of the pipe`, `${Math.round(100 * value)}%`],
+        [`at ${clockText(value)} o’clock`, `clock ${clockText(value)}`],
+      ]);
+    else if (hour)
+      ask(fail, given, [
+        [`${value} %`, `${value}%`],
+        [`at ${value} o’clock`, `at ${value} o'clock`],
+      ]);
+    else if (value > 12 && value <= 100) fields.percent = value;
+    else return false;
+    return true;
+  }
+  if ((measure === 'inches' || measure === 'of-bore') && !has.inches) {
+    if (hour && value > 1 && !given.fraction && !kindOf(finding).sags)
+      ask(fail, given, [
+        [`${value} in`, `${value} in`],
+        [`at ${value} o’clock`, `at ${value} o'clock`],
+      ]);
+    else fields.inches = value;
+    return true;
+  }
+  if (fields.clock !== undefined || value <= 0 || value > 12) return false;
+  fields.clock = value;
+  return true;
+}
+
+const usualBends = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
+
+function placeAtPoint(draft: Draft, given: Given, fail: Fail): boolean {
+  const { value, feet } = given;
+  const kind = draft.point && 'kind' in draft.point ? draft.point.kind : undefined;
+  const about = draft.aboutPoint;
+  if (feet) {
+    if (kind !== 'drop' || about.fall_ft !== undefined) return false;
+    about.fall_ft = value;
+    return true;
+  }
+  if (kind === 'bend' && about.degrees === undefined) {
+    if (usualBends.includes(value) || (value > 12 && value <= 180)) about.degrees = value;
+    else
+      ask(fail, given, [
+        [`${value} in pipe`, `${value} in`],
+        [`turning to ${value} o’clock`, `at ${value} o'clock`],
+      ]);
+    return true;
+  }
+  if (about.diameter_in !== undefined || value < 1 || value > 12) return false;
+  about.diameter_in = value;
+  return true;
+}
+
+/** A bare range after a thing whose place is known: percent or hours, asked where it may be either. */
+function placeRange(
+  draft: Draft,
+  fields: Record<string, unknown>,
+  finding: FindingKind | undefined,
+  fail: Fail,
+): void {
+  if (!draft.bareRange) return;
+  const [low, high] = draft.bareRange;
+  const percent = finding !== undefined && kindOf(finding).grading?.measure === 'percent';
+  if (percent && fields.percent === undefined && fields.clock === undefined && low < high) {
+    const { rangeAt } = draft;
+    if (rangeAt) {
+      ask(fail, rangeAt, [
+        [`${low} to ${high} %`, `${low}-${high}%`],
+        [`${low} to ${high} o’clock`, `clock ${clockText(low)}-${clockText(high)}`],
+      ]);
+    }
+  } else fields.clock ??= [low, high];
+}
+
+const ask = (fail: Fail, { from, to }: { from: number; to: number }, answers: [string, string][]): void => {
+  fail(
+    `which is it: ${answers.map(([label]) => label).join(', or ')}?`,
+    from,
+    to,
+    answers.map(([label, words]) => ({ label, words })),
+  );
+};
+
+function pointFields(draft: Draft, fields: Record<string, unknown>): void {
+  const about = draft.aboutPoint;
+  if (about.clock === undefined && fields.clock !== undefined && draft.point && 'kind' in draft.point)
+    about.clock = fields.clock as Point['clock'];
+  const bore = fields.inches;
+  if (typeof bore === 'number') about.diameter_in = bore;
+  for (const field of ['inches', 'percent', 'size', 'form', 'atJoint']) delete fields[field];
+}

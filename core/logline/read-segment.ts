@@ -1,0 +1,146 @@
+import { interjections } from '../speech/chatter.js';
+import { placeOf, slice, type Heard } from '../speech/heard.js';
+import { closest, phraseAt } from '../speech/phrases.js';
+import type { Known, LogContext, LogError } from './context.js';
+import { applyMeaning, named, newDraft, type Draft } from './draft.js';
+import { pointNamedAt, tagAt, takeReferring } from './references.js';
+import type { Segment } from './segments.js';
+import { tokens } from './tokens.js';
+
+export interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What the words of one thing came to; places are in the text as it was typed. */
+export interface SegmentRead {
+  readonly draft: Draft;
+  readonly errors: LogError[];
+  /** Words that mean nothing here. */
+  readonly passed: readonly Span[];
+  /** Words nobody knows. */
+  readonly unknown: readonly (Span & { readonly word: string })[];
+  /** Words that name things, as they were said. */
+  readonly nouns: readonly string[];
+  /** Places of readings and marks: what is left of the text without them is a note. */
+  readonly places: readonly Span[];
+}
+
+/** Reads the words of one thing, each token or phrase the longest that fits. Never throws. */
+export function readSegment(
+  all: Heard,
+  segment: Segment,
+  context: LogContext,
+  known: readonly Known[],
+): SegmentRead {
+  const heard = slice(all, segment.from, segment.to);
+  const { text } = heard;
+  const draft = newDraft();
+  const errors: LogError[] = [];
+  const passed: Span[] = [];
+  const unknown: (Span & { word: string })[] = [];
+  const nouns: string[] = [];
+  const places: Span[] = [];
+  const span = (from: number, to: number): Span => placeOf(heard, from, to);
+  let at = 0;
+  while (at < text.length) {
+    const rest = text.slice(at);
+    const here = at;
+    const space = /^\s+/.exec(rest)?.[0].length ?? 0;
+    if (space > 0) {
+      at += space;
+      continue;
+    }
+    const referring = takeReferring(draft, rest, at, context, known, (from, to, message) => {
+      errors.push({ ...span(here + from, here + to), message });
+    });
+    const used = referring || takePoint(draft, rest, context);
+    if (used > 0) {
+      at += used;
+      continue;
+    }
+    const token = takeToken(draft, rest, at);
+    if (token) {
+      if (token.message !== undefined) errors.push({ ...span(at, at + token.used), message: token.message });
+      if (token.place) places.push(span(at, at + token.used));
+      at += token.used;
+      continue;
+    }
+    const phrase = phraseAt(rest);
+    if (phrase) {
+      const to = at + phrase.phrase.length;
+      const message = isOnlyWhere(draft, text, at, phrase.meaning.is)
+        ? undefined
+        : applyMeaning(draft, phrase.meaning, { from: at, to });
+      if (message !== undefined) errors.push({ ...span(at, to), message });
+      if (phrase.meaning.is === 'nothing') passed.push(span(at, to));
+      if (['finding', 'point', 'kind', 'material', 'test', 'size'].includes(phrase.meaning.is))
+        nouns.push(phrase.phrase);
+      at = to;
+      continue;
+    }
+    const word = /^[^\s,;¦¬?!]+/.exec(rest)?.[0] ?? rest.charAt(0);
+    unknown.push({ ...span(at, at + word.length), word });
+    at += word.length;
+  }
+  return { draft, errors, passed, unknown, nouns, places };
+}
+
+/** "roots in the clay": a material after "in the" only says where a finding lies. */
+const isOnlyWhere = (draft: Draft, text: string, at: number, meaning: string): boolean =>
+  meaning === 'material' &&
+  (draft.finding !== undefined || draft.kind === 'hidden' || draft.kind === 'stop') &&
+  /\b(?:in|of|on|through|inside)\s+(?:the\s+|that\s+|this\s+)?$/i.test(text.slice(0, at));
+
+/** A point of the line by `#id`, by its name or by its id; a point named like a word of the trade only by `#id`. */
+function takePoint(draft: Draft, rest: string, context: LogContext): number {
+  if (named(draft)) return 0;
+  const tagged = tagAt(rest);
+  const phrase = phraseAt(rest);
+  const wordOfTrade = phrase && phrase.meaning.is !== 'point' ? phrase.phrase.length : 0;
+  const hit = tagged ?? pointNamedAt(rest, context);
+  const isPoint = tagged
+    ? context.points.some(({ id }) => id === tagged.id)
+    : hit !== undefined && hit.used > wordOfTrade;
+  if (!hit || !isPoint) return 0;
+  draft.kind = 'point';
+  draft.point = { id: hit.id };
+  return hit.used;
+}
+
+function takeToken(
+  draft: Draft,
+  rest: string,
+  at: number,
+): { used: number; message: string | undefined; place: boolean } | undefined {
+  for (const [pattern, act] of tokens) {
+    const match = pattern.exec(rest);
+    if (!match || match[0] === '') continue;
+    const before = draft.numbers.length;
+    const message = act(draft, match, at);
+    const place = draft.numbers.length > before || /^[~,.¦¬:-]/.test(match[0]);
+    return { used: match[0].length, message, place };
+  }
+  return undefined;
+}
+
+/** What nobody knows, marked with the word it may have been. */
+export function unknownErrors(unknown: SegmentRead['unknown']): LogError[] {
+  return unknown.map(({ from, to, word }) => {
+    const near = closest(word);
+    return {
+      from,
+      to,
+      message: near
+        ? `“${word}” is not known: did you mean “${near}”?`
+        : `“${word}” is not known. Put a note in "quotes"`,
+      ...(near ? { answers: [{ label: near, from, to, words: near }] } : {}),
+    };
+  });
+}
+
+/** Where interjections were taken out of a text before it was read: "um", "you know". */
+export function interjectionsIn(text: string): Span[] {
+  const pattern = new RegExp(String.raw`(?<![\w'’-])(?:${interjections.join('|')})(?![\w'’-])`, 'gi');
+  return [...text.matchAll(pattern)].map(({ index, 0: word }) => ({ from: index, to: index + word.length }));
+}

@@ -1,0 +1,190 @@
+import { boundary, denial, onceMoreMark } from '../speech/denials.js';
+import { maskedName, type Hearing } from '../speech/hear.js';
+import { phraseAt } from '../speech/phrases.js';
+
+/** One thing of a line: its place in the text that was heard. */
+export interface Segment {
+  readonly from: number;
+  readonly to: number;
+  /** It was said not to be there. */
+  readonly denied: boolean;
+  /** It begins a line of its own: after a `;`. */
+  readonly hard: boolean;
+  /** "roots at 40 and 44": a place alone, for the thing before it. */
+  readonly again: boolean;
+}
+
+/** A `;` always parts two things; the rest only where there is a thing on both sides. */
+const joints = new RegExp(
+  String.raw`;|[${boundary}${denial}]|,(?!\d)|\.(?=\s|$)|\b(?:and|but|plus|also|with|then)\b(?!\s+(?:a\s+)?(?:half|quarter|third)\b)`,
+  'gi',
+);
+const betweenAnd = /\bbetween\s+[^;,]*?\band\b/gi;
+const placeOnly =
+  /^[\s,.]*(?:and\s+|also\s+|again\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?[\s,.]*$/i;
+const ownPlace = /(?:\bat\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?/i;
+
+/** A stretch between two joints of the line. */
+interface Piece {
+  readonly from: number;
+  readonly to: number;
+  /** It begins a line of its own: after a `;`. */
+  readonly hard: boolean;
+  /** The word or mark it begins with. */
+  readonly lead: string;
+  readonly nouns: number;
+  readonly retracted: boolean;
+}
+
+interface Open {
+  from: number;
+  to: number;
+  hard: boolean;
+  nouns: number;
+  denied: boolean;
+  placed: boolean;
+}
+
+/** Parts a line into its things: at each `;`, and where speech goes on to another one. Time grows with its length. */
+export function segmentsOf({ shape }: Hearing): Segment[] {
+  const segments: Segment[] = [];
+  let open: Open | undefined;
+  const textOf = ({ from, to }: Pick<Piece, 'from' | 'to'>) => shape.slice(from, to);
+  const close = () => {
+    if (open && textOf(open).trim() !== '')
+      segments.push({ from: open.from, to: open.to, denied: open.denied, hard: open.hard, again: false });
+    open = undefined;
+  };
+  for (const piece of piecesOf(shape)) {
+    const text = textOf(piece);
+    const listed = open?.denied === true && piece.nouns > 0 && goesOnDenying(piece, text);
+    const denied = piece.lead === denial || listed;
+    if (piece.hard) close();
+    const mended = open !== undefined && mends.test(textOf(open));
+    if (open && open.nouns > 0 && !mended && placesAnother(piece, text, textOf(open), open)) {
+      const was = open.denied;
+      close();
+      segments.push({ from: piece.from, to: piece.to, denied: was, hard: false, again: true });
+      continue;
+    }
+    const further = piece.nouns > 0 || (denied && /[a-z]/i.test(text));
+    const sameDenial = listed || (denied && open?.denied === true && !(open.placed && ownPlace.test(text)));
+    if (open && open.nouns > 0 && further && !sameDenial && !mended) close();
+    open ??= { from: piece.from, to: piece.to, hard: piece.hard, nouns: 0, denied: false, placed: false };
+    open.to = piece.to;
+    open.nouns += piece.nouns;
+    open.placed ||= ownPlace.test(text);
+    open.denied = (open.denied || denied) && piece.lead.toLowerCase() !== 'but';
+    if (piece.retracted && open.nouns > 0) open.denied = true;
+  }
+  close();
+  return segments;
+}
+
+/** "31, no, 32": what follows takes the place of what was said. */
+const mends = /\b(?:sorry|no|not|i\s+mean|correction|make\s+(?:that|it)|same\s+as)[\s,]*$/i;
+
+/** "roots at 40 and 44": a second place for the thing before it; of a bend a bare number is its degrees. */
+const placesAnother = (piece: Piece, text: string, before: string, { placed }: Open): boolean =>
+  placed &&
+  placeOnly.test(text) &&
+  /^(?:and|,|also|then|plus)$/i.test(piece.lead) &&
+  (/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) || !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before));
+
+/** "no roots, cracks or breaks": a list goes on denying while its things stand bare. */
+function goesOnDenying({ lead }: Piece, text: string): boolean {
+  if (![',', 'and', 'plus'].includes(lead.toLowerCase())) return false;
+  if (/^[\s,]*(?:or|nor)\b/i.test(text)) return true;
+  return !/\d|\b(?:a|an|some|there|but|is|are|small|large|big|heavy|slight)\b/i.test(
+    text.replace(/^[\s,]*(?:and|or|nor|plus)\b/i, ''),
+  );
+}
+
+function piecesOf(shape: string): Piece[] {
+  const kept = [...shape.matchAll(betweenAnd)].map(
+    ({ index, 0: whole }) => [index, index + whole.length] as const,
+  );
+  const cuts: { at: number; lead: string }[] = [{ at: 0, lead: '' }];
+  for (const match of shape.matchAll(joints)) {
+    const [lead] = match;
+    if (kept.some(([from, to]) => match.index >= from && match.index < to)) continue;
+    if (
+      lead.toLowerCase() === 'then' &&
+      shape.slice(cuts.at(-1)?.at, match.index).replace(/[\s,;¦]/g, '') === ''
+    )
+      continue;
+    cuts.push({ at: match.index, lead });
+  }
+  return cuts
+    .map(({ at, lead }, i): Piece => {
+      const from = lead === ';' || lead === boundary ? at + 1 : at;
+      const to = cuts[i + 1]?.at ?? shape.length;
+      return { from, to, hard: lead === ';', lead, ...nounsIn(shape, from, to) };
+    })
+    .flatMap((piece) => afterPlace(shape, piece));
+}
+
+const isNoun = (phrase: string, from: number, shape: string, sofar: number): boolean => {
+  const meaning = phraseAt(phrase)?.meaning;
+  if (!meaning || !['finding', 'point', 'kind', 'test'].includes(meaning.is)) return false;
+  const before = shape.slice(0, from);
+  // What a place or a comparison is told by is no thing of its own.
+  if (/\b(?:past|beyond|after|before|between|same\s+as|to)\s+(?:the\s+|that\s+|this\s+)?$/i.test(before))
+    return false;
+  if (
+    sofar > 0 &&
+    /\b(?:of|at|by|near|in|on|behind|because|from|into|under|around)\s+(?:the\s+|that\s+|this\s+|a\s+)?$/i.test(
+      before,
+    )
+  )
+    return false;
+  return true;
+};
+
+function nounsIn(shape: string, from: number, to: number): { nouns: number; retracted: boolean } {
+  let nouns = 0;
+  let retracted = false;
+  const word = new RegExp(`[a-z][a-z0-9'/-]*|[>${onceMoreMark}]|${maskedName}+`, 'gi');
+  word.lastIndex = from;
+  for (let match = word.exec(shape); match && match.index < to; match = word.exec(shape)) {
+    if (match[0] === '>' || match[0] === onceMoreMark || match[0].startsWith(maskedName)) nouns++;
+    else {
+      const text = shape.slice(match.index, to);
+      const phrase = phraseAt(text);
+      // "transition from abs to clay" is one change.
+      const told =
+        phrase?.meaning.is === 'kind' &&
+        phrase.meaning.kind === 'change' &&
+        /^[^;]{0,60}>/.test(shape.slice(match.index));
+      if (!told && isNoun(text, match.index, shape, nouns)) nouns++;
+      if (phrase?.meaning.is === 'retract') retracted = true;
+      if (phrase) word.lastIndex = Math.max(word.lastIndex, match.index + phrase.phrase.length);
+    }
+  }
+  if (nouns === 0 && materialIn(shape.slice(from, to))) nouns = 1;
+  return { nouns, retracted };
+}
+
+const materialIn = (text: string): boolean =>
+  [...text.matchAll(/(?<![\w'-])[a-z]/gi)].some(
+    ({ index }) => phraseAt(text.slice(index))?.meaning.is === 'material',
+  );
+
+/** "crack at 40 roots at 44": with no word between them, a thing ends with its place. */
+function afterPlace(shape: string, piece: Piece): Piece[] {
+  if (piece.nouns < 2) return [piece];
+  const text = shape.slice(piece.from, piece.to);
+  for (const match of text.matchAll(
+    /(?:\bat\s+|@\s*)~?\s*\d+(?:\.\d+)?\s*(?:feet|ft|foot|'|o'clock|(?=\s))/gi,
+  )) {
+    const cut = piece.from + match.index + match[0].length;
+    const [first, second] = [nounsIn(shape, piece.from, cut), nounsIn(shape, cut, piece.to)];
+    if (first.nouns > 0 && second.nouns > 0) {
+      return [
+        { ...piece, to: cut, ...first },
+        ...afterPlace(shape, { from: cut, to: piece.to, hard: false, lead: '', ...second }),
+      ];
+    }
+  }
+  return [piece];
+}

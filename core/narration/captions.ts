@@ -1,0 +1,77 @@
+import { parseText } from 'media-captions';
+
+/** One cue of a captions file, or a line of a text without times. */
+export interface Cue {
+  /** Start in the video, s; null without times. */
+  readonly start_s: number | null;
+  readonly text: string;
+}
+
+/** What is wrong with a file, and on which line of it. */
+export interface CaptionFault {
+  readonly line: number;
+  readonly message: string;
+}
+
+export interface Captions {
+  readonly cues: readonly Cue[];
+  readonly faults: readonly CaptionFault[];
+}
+
+/** Kinds of file a narration comes in. WebVTT is a W3C format, SubRip a common one, text has no times. */
+export type CaptionFormat = 'vtt' | 'srt' | 'txt';
+
+/** The format by the name of a file or by how its text begins. */
+export function captionFormat(name: string, text: string): CaptionFormat {
+  const ending = /\.(vtt|srt|txt)$/i.exec(name)?.[1]?.toLowerCase();
+  if (ending) return ending as CaptionFormat;
+  if (/^\uFEFF?WEBVTT/.test(text)) return 'vtt';
+  return /^\s*\d+\s*\r?\n\d{1,2}:\d{2}:\d{2}[,.]\d{3}\s*-->/.test(text) ? 'srt' : 'txt';
+}
+
+/** Reads a captions file or a plain text. Never throws; what cannot be read is a fault with its line. */
+export async function readCaptions(text: string, format: CaptionFormat): Promise<Captions> {
+  const plain = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  if (format === 'txt') return { cues: linesOf(plain), faults: [] };
+  const { cues, errors } = await parseText(plain, { type: format, errors: true, strict: false });
+  const read = cues.map(({ startTime, text: words }) => ({ start_s: startTime, text: wordsOf(words) }));
+  const faults = errors.map(({ line, message }) => ({ line, message }));
+  if (read.length === 0 && faults.length === 0)
+    faults.push({
+      line: 1,
+      message: 'no caption with a time was found: a cue reads 00:00:03.000 --> 00:00:09.000, then its words',
+    });
+  return { cues: withoutRolling(read), faults };
+}
+
+/** Words without the marks of a voice or a style. */
+const wordsOf = (text: string): string =>
+  text
+    .replace(/<[^>]*>/g, '')
+    .replace(/&nbsp;/g, ' ')
+    .replace(/&amp;/g, '&')
+    .replace(/&lt;/g, '<')
+    .replace(/&gt;/g, '>')
+    .trim();
+
+/** Captions that roll repeat the line before: it is heard once. */
+function withoutRolling(cues: readonly Cue[]): Cue[] {
+  let last = '';
+  return cues.flatMap((cue) => {
+    const lines = cue.text.split('\n').map((line) => line.trim());
+    while (lines.length > 0 && lines[0] === last && last !== '') lines.shift();
+    const text = lines.join(' ').trim();
+    last = cue.text.split('\n').at(-1)?.trim() ?? '';
+    return text === '' ? [] : [{ ...cue, text }];
+  });
+}
+
+/** Lines of a text; one that begins with a time, "1:52 roots at 44", has it. */
+function linesOf(text: string): Cue[] {
+  return text.split('\n').flatMap((line) => {
+    const timed = /^\s*[[(]?(?:(\d+):)?(\d{1,2}):([0-5]\d)(?:[.,]\d+)?[\])]?\s*[-–:]?\s+(?=\S)/.exec(line);
+    const start_s = timed ? Number(timed[1] ?? 0) * 3600 + Number(timed[2]) * 60 + Number(timed[3]) : null;
+    const words = line.slice(timed?.[0].length ?? 0).trim();
+    return words === '' ? [] : [{ start_s, text: words }];
+  });
+}

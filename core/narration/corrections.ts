@@ -1,0 +1,67 @@
+import { hear } from '../speech/hear.js';
+import type { NarrationItem, Talk } from './talk.js';
+
+const number = String.raw`~?(\d+(?:\.\d+)?)`;
+const unit = String.raw`\s*(feet|foot|ft|'|percent|%|in(?:ch(?:es)?)?\b|degrees?)?`;
+const not = new RegExp(String.raw`(?:\bnot|\bisn't|\bwasn't|\bno|¬)\s+(?:at\s+)?${number}${unit}`, 'i');
+const is = new RegExp(
+  String.raw`(?:\bthat's|\bthat\s+is|\bthat\s+was|\bit's|\bit\s+is|\bit\s+was|\bmake\s+(?:that|it)|\bi\s+mean|\bi\s+meant|\bshould\s+be|\bshould\s+say|\bno|\bsorry|\bcorrection|\bactually|\bcall\s+(?:it|that)|\bbut|^)[\s,]*(?:(?:no|sorry|actually|correction|i\s+mean|i\s+meant|it's|that's|at|was|more\s+like|really)[\s,]+)*(?:at\s+|about\s+)?${number}${unit}`,
+  'i',
+);
+const opens =
+  /^\s*(?:oh\s+|well\s+|and\s+)*(?:no|sorry|correction|wait|hold\s+on|scratch\s+that|strike\s+that|i\s+mean|i\s+meant|make\s+(?:that|it)|my\s+mistake|let\s+me\s+correct|excuse\s+me|that\s+should\s+be|i\s+said|actually\s+(?:that|it|make)|that's\s+(?:more\s+like|actually|really))\b/i;
+export const withdraws =
+  /\b(?:scratch\s+that|strike\s+that|never\s*mind|disregard\s+(?:that|it)|forget\s+(?:that|it)|ignore\s+that|take\s+that\s+back)\b/i;
+
+export type Correction =
+  | { readonly is: 'withdrawn'; readonly item: NarrationItem }
+  | { readonly is: 'mended'; readonly item: NarrationItem };
+
+/**
+ * "Sorry, that's not seventy nine, that's seventy eight", "no, make that forty percent", "scratch that": the item it
+ * speaks of, put right or taken out. Undefined where the sentence corrects nothing.
+ */
+export function takeCorrection(talk: Talk, sentence: string): Correction | undefined {
+  const last = talk.items.at(-1);
+  if (!last) return undefined;
+  const { heard } = hear(sentence);
+  const text = heard.text.replace(/[¦]/g, ' ');
+  const wrong = not.exec(text);
+  if (withdraws.test(sentence) && !/\d/.test(text)) return { is: 'withdrawn', item: last };
+  const rest = wrong ? text.replace(wrong[0], ' ') : text;
+  if (!wrong && !opens.test(sentence)) return undefined;
+  const right = is.exec(rest);
+  if (!right) return undefined;
+  const value = Number(right[1]);
+  const measure = right[2] ?? wrong?.[2];
+  const item = wrong ? (talk.items.findLast((each) => holds(each, Number(wrong[1]))) ?? last) : last;
+  put(item, value, measure, wrong && Number(wrong[1]));
+  if (!measure || /^(?:f|')/i.test(measure)) talk.reading = value;
+  return { is: 'mended', item };
+}
+
+const holds = ({ entry }: NarrationItem, value: number): boolean =>
+  [
+    entry.reading_ft,
+    entry.to_ft,
+    'percent' in entry ? entry.percent : undefined,
+    'inches' in entry ? entry.inches : undefined,
+  ]
+    .flat()
+    .includes(value);
+
+function put(
+  { entry, point }: NarrationItem,
+  value: number,
+  measure: string | undefined,
+  wrong: number | null,
+): void {
+  const fields = entry as Record<string, unknown>;
+  if (/^(?:%|p)/i.test(measure ?? '')) fields.percent = value;
+  else if (/^in/i.test(measure ?? '')) fields.inches = value;
+  else if (/^deg/i.test(measure ?? '') && point) point.degrees = value;
+  else if (wrong !== null && fields.percent === wrong) fields.percent = value;
+  else if (wrong !== null && fields.inches === wrong) fields.inches = value;
+  else if (wrong !== null && fields.to_ft === wrong) fields.to_ft = value;
+  else fields.reading_ft = value;
+}

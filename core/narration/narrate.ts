@@ -1,0 +1,122 @@
+import { hear } from '../speech/hear.js';
+import { segmentsOf } from '../logline/segments.js';
+import type { Cue } from './captions.js';
+import { takeCorrection, withdraws } from './corrections.js';
+import { speaksOfOther, turn } from './movement.js';
+import { sentencesOf, type Sentence } from './sentences.js';
+import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
+import { takeSegment, type Said } from './take-segment.js';
+
+export type { NarrationItem, NarrationNote } from './talk.js';
+
+/** A talk as a proposed log: the open file of shared contract `open-trench-narration`, version 1. */
+export interface Narration {
+  readonly format: 'open-trench-narration';
+  readonly version: 1;
+  /** In the order of the talk. */
+  readonly items: readonly NarrationItem[];
+  /** Sentences that propose nothing, in the order of the talk. */
+  readonly notes: readonly NarrationNote[];
+}
+
+export interface NarrationOptions {
+  /** Where the head looks. Default: downstream. */
+  readonly direction?: 'downstream' | 'upstream';
+  /** Pass that the talk begins with; the talk itself changes it. Default: out. */
+  readonly pass?: 'out' | 'back';
+}
+
+/**
+ * What a talk said was seen, as entries of a log, each with its sentence and its moment in the video. Nothing that was
+ * denied, advised or told of others is proposed; every sentence ends in items or in one note. The same cues give the
+ * same items. Time grows with the number of sentences times the number of items.
+ */
+export function narrate(
+  cues: readonly Cue[],
+  { direction = 'downstream', pass = 'out' }: NarrationOptions = {},
+): Narration {
+  const talk: Talk = {
+    pass,
+    direction,
+    points: [
+      { id: accessId, kind: 'cleanout' },
+      { id: mainId, kind: 'main' },
+    ],
+    lastAt: -9,
+    items: [],
+    notes: new Map(),
+  };
+  sentencesOf(cues).forEach((sentence, index) => {
+    talk.notes.set(index, { video_s: sentence.at(0), sentence: sentence.text });
+    takeSentence(talk, sentence, index);
+  });
+  return {
+    format: 'open-trench-narration',
+    version: 1,
+    items: talk.items.map(settled),
+    notes: [...talk.notes.entries()].sort(([a], [b]) => a - b).map(([, note]) => note),
+  };
+}
+
+function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
+  const { text } = sentence;
+  const correction = takeCorrection(talk, text);
+  if (correction?.is === 'withdrawn') {
+    talk.items.splice(talk.items.indexOf(correction.item), 1);
+    talk.notes.set(index, {
+      video_s: correction.item.video_s,
+      sentence: `${correction.item.sentence} ${text}`,
+    });
+    return;
+  }
+  if (correction) {
+    join(talk, correction.item, text, index);
+    return;
+  }
+  const again = withdraws.exec(text);
+  if (again && again.index > 0 && /[a-z]{3}/i.test(text.slice(again.index + again[0].length))) {
+    startOver(talk, sentence, index, again);
+    return;
+  }
+  const hearing = hear(text, []);
+  const advice = /\?\s*$/.test(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
+  if (advice) {
+    turn(talk, text, undefined)();
+    return;
+  }
+  const segments = segmentsOf(hearing);
+  const firstThing =
+    segments[0] && text.slice(0, 400).search(/\b(?:there['’]?s|that['’]?s|here['’]?s|at\s)/i);
+  const afterwards = turn(talk, text, firstThing !== undefined && firstThing >= 0 ? firstThing : undefined);
+  const said: Said = { sentence, index, hearing, segments, placed: undefined };
+  segments.forEach((_, at) => {
+    takeSegment(talk, said, at);
+  });
+  afterwards();
+}
+
+/** "Crack at forty four, scratch that, it's a joint": what was said first is taken out, its place stays. */
+function startOver(
+  talk: Talk,
+  { text, at }: Sentence,
+  index: number,
+  { index: from, 0: words }: RegExpExecArray,
+): void {
+  const count = talk.items.length;
+  takeSentence(talk, { text: text.slice(0, from), at }, index);
+  talk.items.splice(count);
+  talk.placeSentence = { index, text: '' };
+  const rest = from + words.length;
+  takeSentence(talk, { text: text.slice(rest), at: (place) => at(rest + place) }, index);
+  talk.placeSentence = undefined;
+  const item = talk.items[count];
+  if (item) item.sentence = text;
+}
+
+/** Whole numbers of binary dust, and no field that says nothing. */
+function settled(item: NarrationItem): NarrationItem {
+  const entry = Object.fromEntries(
+    Object.entries(item.entry).filter(([, value]) => value !== undefined),
+  ) as NarrationItem['entry'];
+  return { ...item, entry, certain: item.assumed.length === 0 };
+}

@@ -1,0 +1,191 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import fc from 'fast-check';
+import { entrySchema } from '../job/schema.js';
+import { captionFormat, readCaptions } from './captions.js';
+import { narrate, type NarrationItem } from './narrate.js';
+import { sentencesOf } from './sentences.js';
+
+/** Talks written for these tests, each with what it truly says: common practice. */
+const folder = resolve(import.meta.dirname, '../test/narrations');
+const names = readdirSync(folder)
+  .filter((file) => file.endsWith('.vtt'))
+  .map((file) => file.replace('.vtt', ''));
+
+interface Thing {
+  readonly kind: string;
+  readonly r?: number;
+  readonly to?: number;
+  readonly f?: string;
+  readonly form?: string;
+  readonly of?: string;
+  readonly p?: string;
+  readonly degrees?: number;
+  readonly percent?: number;
+  readonly inches?: number;
+  readonly depth?: number;
+  readonly arrives?: boolean;
+  readonly possible?: boolean;
+  readonly up?: string;
+  readonly down?: string;
+  /** Said in passing: proposed or not, both are right. */
+  readonly opt?: boolean;
+}
+
+const near = (a: unknown, b: number, within = 0.3) => typeof a === 'number' && Math.abs(a - b) <= within;
+const plastics = ['abs', 'pvc-sch40', 'pvc-sdr35', 'hdpe'];
+const isPipe = (want: string | undefined, pipe: unknown) => {
+  const material = (pipe as { material?: string } | undefined)?.material;
+  return want === undefined || want === material || (want === 'plastic' && plastics.includes(material ?? ''));
+};
+
+/** True where an item says what a thing of the truth does. */
+function says({ entry, point }: NarrationItem, want: Thing): boolean {
+  const it = entry as Record<string, unknown>;
+  const ends = [it.reading_ft, it.to_ft];
+  const { r, to } = want;
+  const placed =
+    r === undefined ||
+    (to === undefined
+      ? near(ends[0], r)
+      : (near(ends[0], r) && near(ends[1], to)) || (near(ends[0], to) && near(ends[1], r)));
+  const met = point?.kind ?? (it.point === 'MAIN' ? 'main' : undefined);
+  return (
+    it.kind === want.kind &&
+    placed &&
+    (want.p === undefined || want.p === met) &&
+    (want.degrees === undefined || point?.degrees === want.degrees) &&
+    (['form', 'of', 'arrives', 'possible'] as const).every(
+      (field) => want[field] === undefined || it[field] === want[field],
+    ) &&
+    (want.f === undefined || it.finding === want.f) &&
+    (want.percent === undefined || near([it.percent].flat().at(-1), want.percent, 1)) &&
+    (want.inches === undefined || near([it.inches].flat().at(-1), want.inches, 0.06)) &&
+    (want.depth === undefined || near(it.depth_ft, want.depth, 0.05)) &&
+    isPipe(want.up, it.upstream) &&
+    isPipe(want.down, it.downstream)
+  );
+}
+
+async function heard(name: string) {
+  const truth = JSON.parse(readFileSync(resolve(folder, `${name}.json`), 'utf8')) as {
+    direction: 'downstream' | 'upstream';
+    things: Thing[];
+  };
+  const { cues, faults } = await readCaptions(readFileSync(resolve(folder, `${name}.vtt`), 'utf8'), 'vtt');
+  expect(faults).toEqual([]);
+  return { truth, cues, said: narrate(cues, { direction: truth.direction }) };
+}
+
+test('at least twelve talks', () => {
+  expect(names.length).toBeGreaterThanOrEqual(12);
+});
+
+test.each(names)('%s: all that was said is proposed, nothing that was not', async (name) => {
+  const { truth, said } = await heard(name);
+  const left = [...said.items];
+  const missed = truth.things.filter((want) => {
+    const at = left.findIndex((item) => says(item, want));
+    if (at >= 0) left.splice(at, 1);
+    return at < 0 && want.opt !== true;
+  });
+  expect(missed).toEqual([]);
+  expect(left.map(({ entry, sentence }) => [entry, sentence])).toEqual([]);
+});
+
+test.each(names)('%s: every sentence ends up somewhere, every entry is one of the job file', async (name) => {
+  const { cues, said } = await heard(name);
+  const all = [...said.items, ...said.notes].map(({ sentence }) => sentence).join(' ');
+  for (const { text } of sentencesOf(cues)) expect(all).toContain(text);
+  for (const { entry } of said.items) entrySchema.parse({ ...entry, id: 'new' });
+  for (const { certain, assumed } of said.items) expect(certain).toBe(assumed.length === 0);
+});
+
+const sentences = names.flatMap((name) =>
+  readFileSync(resolve(folder, `${name}.vtt`), 'utf8')
+    .split('\n')
+    .filter((line) => line !== '' && !/-->|WEBVTT/.test(line)),
+);
+
+test('no talk throws, whatever its order; what comes out is valid, and the same each time', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.oneof(fc.constantFrom(...sentences), fc.string({ maxLength: 30 })), { maxLength: 12 }),
+      (lines) => {
+        const cues = lines.map((text, i) => ({ start_s: i, text }));
+        const said = narrate(cues);
+        for (const { entry } of said.items) entrySchema.parse({ ...entry, id: 'new' });
+        expect(JSON.stringify(narrate(cues))).toBe(JSON.stringify(said));
+      },
+    ),
+    { numRuns: 300 },
+  );
+});
+
+const talk = (...lines: string[]) => narrate(lines.map((text, i) => ({ start_s: 10 * i, text })));
+
+test('"no" before what was seen takes it out of the log', () => {
+  for (const word of ['roots', 'cracks', 'offsets', 'standing water', 'holes', 'grease']) {
+    expect(talk(`at forty feet no ${word}`).items).toEqual([]);
+    expect(talk(`i don't see any ${word} at forty`).items).toEqual([]);
+  }
+});
+
+test('a sentence that completes or corrects joins the item it speaks of; its moment is that of the deciding words', () => {
+  const { items, notes } = talk(
+    'roots at',
+    'forty four feet',
+    'about thirty percent',
+    "sorry that's not forty four that's forty five",
+  );
+  expect(items).toHaveLength(1);
+  expect(items[0]).toMatchObject({
+    video_s: 0,
+    certain: true,
+    entry: { finding: 'roots', reading_ft: 45, percent: 30 },
+  });
+  expect(items[0]?.sentence).toContain('not forty four');
+  expect(notes).toEqual([]);
+});
+
+test('what is taken as said is named, and makes the item uncertain', () => {
+  const { items } = talk('crack at fifty', 'moving along', "we're in clay", 'changes to concrete at sixty');
+  expect(items.at(-1)).toMatchObject({
+    certain: false,
+    assumed: ['clay on the near side, as was said before'],
+    entry: { upstream: { material: 'clay' }, downstream: { material: 'concrete' } },
+  });
+  expect(talk('crack at fifty', 'some more roots').items[1]).toMatchObject({
+    certain: false,
+    noReading: true,
+  });
+});
+
+// Cue syntax: W3C WebVTT; SubRip as commonly written.
+test('captions are read, and a file that is none says where it fails', async () => {
+  const srt =
+    '1\r\n00:00:01,000 --> 00:00:02,500\r\nroots at\r\n\r\n2\r\n00:00:02,500 --> 00:00:04,000\r\nforty feet\r\n';
+  expect((await readCaptions(srt, 'srt')).cues).toEqual([
+    { start_s: 1, text: 'roots at' },
+    { start_s: 2.5, text: 'forty feet' },
+  ]);
+  expect((await readCaptions('0:12 roots at 44\nand a crack', 'txt')).cues).toEqual([
+    { start_s: 12, text: 'roots at 44' },
+    { start_s: null, text: 'and a crack' },
+  ]);
+  expect((await readCaptions('WEBVTT\n\n00:01.000 --> 00:0x\nbad', 'vtt')).faults[0]).toMatchObject({
+    line: 3,
+  });
+  expect((await readCaptions('no captions', 'vtt')).faults[0]).toMatchObject({ line: 1 });
+  const rolling =
+    'WEBVTT\n\n00:01.000 --> 00:02.000\nroots at\n\n00:02.000 --> 00:03.000\nroots at\nforty feet\n';
+  expect((await readCaptions(rolling, 'vtt')).cues.map(({ text }) => text)).toEqual([
+    'roots at',
+    'forty feet',
+  ]);
+  expect([captionFormat('a', 'WEBVTT\n'), captionFormat('a.srt', ''), captionFormat('', 'hello')]).toEqual([
+    'vtt',
+    'srt',
+    'txt',
+  ]);
+});

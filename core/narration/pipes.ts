@@ -1,0 +1,84 @@
+import { materialWords, newPipeMaterials } from '../catalog/materials.js';
+import type { Pipe } from '../job/schema.js';
+import type { EntryDraft } from '../logline/context.js';
+import type { Draft } from '../logline/draft.js';
+import type { SegmentRead } from '../logline/read-segment.js';
+import type { Said } from './take-segment.js';
+import type { Talk } from './talk.js';
+
+const plastics: readonly string[] = newPipeMaterials;
+
+/** "Plastic" alone is the plastic that was named by its kind before. */
+export function namePlastic(talk: Talk, { draft, nouns }: SegmentRead): void {
+  const loosely = nouns.some((noun) => /plastic/.test(noun) && !/white|black|green/.test(noun));
+  for (const pipe of draft.pipes) {
+    if (!plastics.some((each) => each === pipe.material)) continue;
+    if (loosely && talk.plastic) pipe.material = talk.plastic;
+    else if (!loosely) talk.plastic = pipe.material;
+  }
+}
+
+/**
+ * "We're in cast iron for the first twelve feet": what the head is in, and no change yet. True where that is all the
+ * segment says.
+ */
+export function followPipe(talk: Talk, said: Said, draft: Draft, text: string): boolean {
+  const [pipe] = draft.pipes;
+  const until =
+    /\b(?:until|till|up\s+to|out\s+to|as\s+far\s+as|for)\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)/i.exec(text);
+  if (!pipe || draft.finding !== undefined || draft.kind !== undefined || draft.changing) return false;
+  const { side: _, ...named } = pipe;
+  const stretch = draft.fields.to_ft;
+  const [from] = draft.numbers;
+  if (until && draft.endCall === undefined) {
+    talk.pipe = named;
+    talk.pipeUntil = Number(until[1]);
+    talk.reading = talk.pipeUntil;
+    return true;
+  }
+  if (typeof stretch === 'number' && from) {
+    talk.pipe = named;
+    talk.pipeUntil = stretch;
+    said.placed = { reading_ft: from.value, to_ft: stretch };
+    talk.reading = stretch;
+    return true;
+  }
+  const stays =
+    /\b(?:in|still|rest\s+of|all|this|same|through|of\s+the|out\s+of|just|good|through\s+the)\b/i.test(text);
+  const placed = draft.numbers.some(({ placed: at, feet }) => at || feet) || draft.bareHour !== undefined;
+  if (placed && !/\b(?:still|rest\s+of|all\s+the\s+way|same)\b/i.test(text) && draft.endCall === undefined) {
+    // A reading with another pipe is where it changes.
+    if (talk.pipe?.material !== named.material) return false;
+    return true;
+  }
+  if (
+    draft.endCall !== undefined &&
+    (placed || talk.pipeUntil !== undefined || talk.placeSentence !== undefined)
+  ) {
+    draft.kind = 'change';
+    return false;
+  }
+  if (stays || !placed)
+    talk.pipe = { ...(talk.pipe?.material === named.material ? talk.pipe : {}), ...named };
+  return true;
+}
+
+/** The pipe on the near side of a change is the one the head was in; past the change it is in the next. */
+export function fillPipes(talk: Talk, entry: EntryDraft, assumed: string[]): void {
+  if (entry.kind !== 'change') return;
+  const downstream = ((entry.pass ?? talk.pass) === 'out') === (talk.direction === 'downstream');
+  const [near, far] = downstream
+    ? (['upstream', 'downstream'] as const)
+    : (['downstream', 'upstream'] as const);
+  if (
+    entry[near] === undefined &&
+    talk.pipe?.material !== undefined &&
+    talk.pipe.material !== entry[far]?.material
+  ) {
+    entry[near] = talk.pipe;
+    assumed.push(`${materialWords(talk.pipe.material)} on the near side, as was said before`);
+  }
+  const next: Pipe | undefined = entry[far];
+  if (next) talk.pipe = next;
+  talk.pipeUntil = undefined;
+}

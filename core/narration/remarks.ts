@@ -1,0 +1,150 @@
+import type { EntryDraft } from '../logline/context.js';
+import type { Draft } from '../logline/draft.js';
+import { readEntry } from '../logline/entry-faults.js';
+import type { Said } from './take-segment.js';
+import { join, newest, type NarrationItem, type Talk } from './talk.js';
+
+/** Words without a thing of their own say more of the newest one this many sentences on, no further. */
+const reach = 3;
+
+/** The place a segment says, ft. */
+function placeOf({ numbers, bareHour, fields }: Draft): number | undefined {
+  const given =
+    numbers.find(({ placed }) => placed) ?? numbers.find(({ size, fraction }) => !size && !fraction);
+  return given?.value ?? (bareHour && fields.clock === bareHour.value ? bareHour.value : undefined);
+}
+
+/** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes the stretch it speaks of. True where it did. */
+export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boolean {
+  if (draft.endCall !== 'end' || draft.pipes.length > 0) return false;
+  const place = placeOf(draft);
+  if (place === undefined) return false;
+  const like = (entry: EntryDraft) =>
+    draft.finding !== undefined
+      ? entry.kind === 'finding' && entry.finding === draft.finding
+      : draft.kind !== undefined
+        ? entry.kind === draft.kind
+        : entry.kind === 'finding' || entry.kind === 'hidden';
+  const water = /\bwater\b/i.test(text) && !/out\s+of\s+the\s+water/i.test(text);
+  const isOpen = (entry: EntryDraft) => like(entry) && entry.to_ft === undefined;
+  const open =
+    (water
+      ? newest(talk, (entry) => isOpen(entry) && entry.kind === 'finding' && entry.finding === 'belly')
+      : undefined) ?? newest(talk, isOpen);
+  if (!open) return newest(talk, (entry) => like(entry) && entry.to_ft === place) !== undefined;
+  const { open: _, ...rest } = open.entry;
+  const { inches, percent, size } = draft.fields;
+  const more = Object.fromEntries(
+    Object.entries({ inches, percent, size }).filter(([, value]) => value !== undefined),
+  );
+  open.entry = accepted({ ...rest, to_ft: place }, more) ?? open.entry;
+  talk.reading = place;
+  talk.lastAt = said.index;
+  said.placed = { reading_ft: place };
+  join(talk, open, said.sentence.text, said.index);
+  return true;
+}
+
+/** The entry with these fields, those that go with it; undefined where none does. */
+function accepted(entry: EntryDraft, more: Record<string, unknown>): EntryDraft | undefined {
+  const next = readEntry({ ...entry, ...more }, () => undefined, true);
+  if (!next) return undefined;
+  const took = Object.keys(more).some((field) => (next as Record<string, unknown>)[field] !== undefined);
+  return took || Object.keys(more).length === 0 ? next : undefined;
+}
+
+/** Words that name no thing: the end of one, more of one, another reading of one, or where the head is. */
+export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
+  const place = placeOf(draft);
+  const last = talk.items.at(-1);
+  if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
+  if (place !== undefined && last && /\b(?:had|called|marked|logged|read)\s+(?:that|it|this)\b/i.test(text)) {
+    readAgain(talk, said, last, place, draft.fields.pass);
+    return;
+  }
+  if (place !== undefined) {
+    if (last?.noReading && said.index - talk.lastAt <= 1) {
+      last.entry = { ...last.entry, reading_ft: place };
+      last.assumed = last.assumed.filter((each) => !each.startsWith('no reading'));
+      delete last.noReading;
+      join(talk, last, said.sentence.text, said.index);
+    } else {
+      talk.placeSentence = { index: said.index, text: said.sentence.text };
+      said.placed = { reading_ft: place };
+    }
+    talk.reading = place;
+    return;
+  }
+  if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
+}
+
+/** "I had that at 32 on the way out": the other pass's reading of the same thing. */
+function readAgain(
+  talk: Talk,
+  said: Said,
+  { entry, point }: NarrationItem,
+  place: number,
+  pass: unknown,
+): void {
+  const { to_ft: _to, open: _open, ...rest } = entry;
+  const other = (pass as 'out' | 'back' | undefined) ?? (entry.pass === 'out' ? 'back' : 'out');
+  talk.items.push({
+    video_s: said.sentence.at(0),
+    sentence: said.sentence.text,
+    entry: { ...rest, reading_ft: place, pass: other } as EntryDraft,
+    point,
+    certain: true,
+    assumed: [],
+  });
+  talk.notes.delete(said.index);
+}
+
+const measures = [
+  'percent',
+  'inches',
+  'form',
+  'shifting',
+  'clock',
+  'atJoint',
+  'eachJoint',
+  'touchesFlow',
+  'possible',
+  'cause',
+];
+
+/** "It goes all the way round", "about two inches of water": said of the newest thing it fits. */
+function completes(talk: Talk, said: Said, draft: Draft, text: string): void {
+  const more = Object.fromEntries(
+    Object.entries({ ...draft.fields }).filter(
+      ([field, value]) => measures.includes(field) && value !== undefined,
+    ),
+  );
+  const ofWater = 'inches' in more && /\bwater\b/i.test(text);
+  const item = ofWater
+    ? newest(talk, (entry) => entry.kind === 'finding' && entry.finding === 'belly')
+    : talk.items.at(-1);
+  if (!item) return;
+  const done = [
+    Object.keys(more).length > 0 && item.entry.kind === 'finding' ? takeFields(item, more) : false,
+    item.point?.kind === 'tie-in' && draft.served !== undefined ? nameBranch(item, draft.served) : false,
+    item.point?.kind === 'bend' && draft.aboutPoint.degrees !== undefined
+      ? ((item.point = { ...item.point, degrees: draft.aboutPoint.degrees }), true)
+      : false,
+  ].some(Boolean);
+  if (!done) return;
+  talk.lastAt = said.index;
+  join(talk, item, said.sentence.text, said.index);
+}
+
+function takeFields(item: NarrationItem, more: Record<string, unknown>): boolean {
+  const next = accepted(item.entry, more);
+  if (!next) return false;
+  item.entry = next;
+  return true;
+}
+
+function nameBranch(item: NarrationItem, served: string): boolean {
+  if (!item.point) return false;
+  item.point = { ...item.point, name: `${served} tie-in` };
+  return true;
+}

@@ -1,0 +1,62 @@
+import type { Cue } from './captions.js';
+
+/** One sentence of a talk; its words may come from several cues. */
+export interface Sentence {
+  readonly text: string;
+  /** Start of the cue that holds the character at a place of the text, s; null without times. */
+  at(place: number): number | null;
+}
+
+/** A cue that ends on one of these goes on in the next. */
+const dangling =
+  /(?:^|\s)(?:at|(?<!worry\s)about|(?<!way\s)around|from|to|of|the|a|an|and|or|in|on|by|is|are|there['’]?s|we['’]?ve|got|have|through|till|until|like|approximately|roughly|some|our|your|my|with|into|right|it['’]?s|that['’]?s|where|between|past|say|call|maybe|another|point|hundred)[,\s]*$/i;
+/** And one that begins with these goes on from the one before. */
+const continuing =
+  /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o['’]?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;
+/** "forty" and then "six" is one number. */
+const tensEnd = /\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred)\s*$/i;
+const unitStart = /^\s*(?:one|two|three|four|five|six|seven|eight|nine)\b/i;
+
+const goesOn = (text: string, next: string): boolean =>
+  !/[.?!]\s*$/.test(text) &&
+  (dangling.test(text) || continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)));
+
+/** The sentences of a talk in order: cues joined where one breaks off, parted at full stops. */
+export function sentencesOf(cues: readonly Cue[]): Sentence[] {
+  const sentences: Sentence[] = [];
+  let parts: Cue[] = [];
+  const close = () => {
+    if (parts.length > 0) sentences.push(...parted(parts));
+    parts = [];
+  };
+  cues.forEach((cue, index) => {
+    parts.push(cue);
+    const next = cues[index + 1];
+    if (!next || !goesOn(cue.text, next.text)) close();
+  });
+  close();
+  return sentences;
+}
+
+function parted(cues: readonly Cue[]): Sentence[] {
+  const starts: { from: number; start_s: number | null }[] = [];
+  let text = '';
+  for (const cue of cues) {
+    if (text !== '') text += ' ';
+    starts.push({ from: text.length, start_s: cue.start_s });
+    text += cue.text;
+  }
+  const startAt = (place: number) => starts.findLast(({ from }) => from <= place)?.start_s ?? null;
+  const sentences: Sentence[] = [];
+  let from = 0;
+  for (const match of text.matchAll(/[.?!]+(?=\s+\S)|$/g)) {
+    const end = match.index + match[0].length;
+    const words = text.slice(from, end);
+    const lead = words.length - words.trimStart().length;
+    const begin = from + lead;
+    if (/[\p{L}\p{N}]/u.test(words))
+      sentences.push({ text: words.trim(), at: (place) => startAt(begin + place) });
+    from = end;
+  }
+  return sentences;
+}

@@ -1,0 +1,274 @@
+import { newDraft, type Draft } from '../logline/draft.js';
+import type { Point } from '../job/schema.js';
+import { finishDraft, type Finished } from '../logline/finish.js';
+import { readSegment, type SegmentRead } from '../logline/read-segment.js';
+import type { Segment } from '../logline/segments.js';
+import type { Hearing } from '../speech/hear.js';
+import { placeOf } from '../speech/heard.js';
+import { takeEnd, takeRemark } from './remarks.js';
+import { fillPipes, followPipe, namePlastic } from './pipes.js';
+import type { Sentence } from './sentences.js';
+import { contextOf, itemId, join, type NarrationItem, type Talk } from './talk.js';
+
+/** A sentence while its segments are taken, with the place said in it so far. */
+export interface Said {
+  readonly sentence: Sentence;
+  readonly index: number;
+  readonly hearing: Hearing;
+  readonly segments: readonly Segment[];
+  placed: { readonly reading_ft: number; readonly to_ft?: number | undefined } | undefined;
+}
+
+const here =
+  /¦|\b(?:here|right\s+there|at\s+(?:this|that)\s+(?:point|spot)|same\s+(?:place|spot)|got|also|hit)\b/i;
+const untold = 'no reading was said: it is put where the head was last';
+
+/** Takes one segment of a sentence into the talk: an item, more of an earlier one, or where the head is. */
+export function takeSegment(talk: Talk, said: Said, at: number): void {
+  const segment = said.segments[at];
+  if (!segment || segment.denied) return;
+  const read = readOf(talk, said, segment);
+  const text = said.hearing.heard.text.slice(segment.from, segment.to);
+  namePlastic(talk, read);
+  const wayIn =
+    isWayIn(read.draft) && /\b(?:through|went\s+in|go(?:ing)?\s+in|in\s+at|set\s+up|from)\b/i.test(text);
+  if (!isThing(read) || wayIn) takeRemark(talk, said, read.draft, text);
+  else if (!takeEnd(talk, said, read.draft, text) && !followPipe(talk, said, read.draft, text))
+    takeThing(talk, said, at, read, text);
+}
+
+function readOf(talk: Talk, { hearing }: Said, segment: Segment): SegmentRead {
+  const { context, known } = contextOf(talk);
+  const read = readSegment(hearing.heard, segment, context, known);
+  read.draft.correcting = false;
+  pastItem(talk, read.draft);
+  if (segment.again) read.draft.onceMore = true;
+  return read;
+}
+
+/** "Three feet past the change": a reading, for an item has no id that another could name. */
+function pastItem(talk: Talk, draft: Draft): void {
+  const { after, plus_ft } = draft.fields;
+  const at = talk.items.find((_, i) => itemId(i) === after)?.entry.reading_ft;
+  for (const field of ['after', 'before', 'plus_ft', 'sameAs', 'of']) {
+    if (field !== 'of' || draft.kind === 'locate') delete draft.fields[field];
+  }
+  if (at === undefined || typeof plus_ft !== 'number') return;
+  const value = Math.round(100 * (talk.pass === 'out' ? at + plus_ft : at - plus_ft)) / 100;
+  draft.numbers.unshift({ value, from: 0, to: 0, size: false, feet: true, fraction: false, placed: true });
+}
+
+const isThing = ({ draft }: SegmentRead): boolean =>
+  draft.kind !== undefined ||
+  draft.finding !== undefined ||
+  draft.pipes.length > 0 ||
+  draft.onceMore === true ||
+  draft.aboutPoint.state !== undefined;
+
+/** The entry of a thing at a reading given, or at its own. */
+function finish(talk: Talk, { draft }: SegmentRead, inherited: number | undefined): Finished | undefined {
+  const { context, known } = contextOf(talk);
+  return finishDraft(structuredClone(draft), {
+    inherited,
+    context,
+    known,
+    fail: () => undefined,
+    told: true,
+  });
+}
+
+function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: string): void {
+  const { draft } = read;
+  if (draft.kind === 'test' && draft.fields.arrives === undefined && draft.fields.runsAway === undefined)
+    return;
+  if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
+    draft.numbers = draft.numbers.filter(({ feet }) => !feet);
+  const assumed: string[] = [];
+  const own = finish(talk, read, undefined);
+  const place = own ? undefined : placeFor(talk, said, at, read, text, assumed);
+  const finished = own ?? (place === undefined ? undefined : finish(talk, read, place));
+  if (!finished || finished.entry.kind === 'note') return;
+  if (draft.kind === 'locate' && draft.fields.depth_ft === undefined && draft.fields.mark === undefined)
+    return;
+  const { entry } = finished;
+  const closed = talk.items.find((_, i) => itemId(i) === finished.replaces);
+  if (closed) {
+    closed.entry = entry;
+    talk.reading = entry.to_ft ?? talk.reading;
+    talk.lastAt = said.index;
+    join(talk, closed, said.sentence.text, said.index);
+    return;
+  }
+  if (!own && said.placed?.to_ft !== undefined && entry.to_ft === undefined && entry.kind === 'finding')
+    entry.to_ft = said.placed.to_ft;
+  if (
+    entry.kind === 'finding' &&
+    draft.pipes.length > 0 &&
+    entry.reading_ft === 0 &&
+    entry.to_ft !== undefined
+  ) {
+    talk.pipe = draft.pipes[0];
+    talk.pipeUntil = entry.to_ft;
+  }
+  fillPipes(talk, entry, assumed);
+  const from = placeOf(said.hearing.heard, said.segments[at]?.from ?? 0, said.segments[at]?.to ?? 0).from;
+  propose(talk, said, own !== undefined, text, {
+    video_s: said.sentence.at(from),
+    sentence: said.sentence.text,
+    entry,
+    point: finished.point ?? null,
+    certain: true,
+    assumed,
+    ...(assumed.includes(untold) ? { noReading: true } : {}),
+  });
+  // "a tap sticking in": the branch and what is wrong with it.
+  if (draft.finding !== undefined && draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in') {
+    const branch = finish(talk, { ...read, draft: branchOf(draft) }, entry.reading_ft);
+    if (branch)
+      propose(talk, said, true, text, {
+        video_s: said.sentence.at(from),
+        sentence: said.sentence.text,
+        entry: branch.entry,
+        point: branch.point ?? null,
+        certain: true,
+        assumed: [],
+      });
+  }
+  if (draft.stopsHere) {
+    const { reading_ft, pass } = entry;
+    propose(talk, said, true, text, {
+      video_s: said.sentence.at(from),
+      sentence: said.sentence.text,
+      entry: {
+        kind: 'stop',
+        reading_ft,
+        pass,
+        ...(draft.finding ? { why: draft.finding.replace('-', ' ') } : {}),
+      },
+      point: null,
+      certain: true,
+      assumed: [],
+    });
+  }
+}
+
+/** The branch of a draft that names a finding as well. */
+function branchOf({ point, aboutPoint, fields }: Draft): Draft {
+  const { clock, pass } = fields;
+  return {
+    ...newDraft(),
+    kind: 'point',
+    ...(point ? { point } : {}),
+    aboutPoint,
+    fields: { ...(clock === undefined ? {} : { clock }), ...(pass === undefined ? {} : { pass }) },
+  };
+}
+
+/** Where a thing without a reading of its own lies: said earlier or later in the sentence, or where the head is. */
+function placeFor(
+  talk: Talk,
+  said: Said,
+  at: number,
+  { draft }: SegmentRead,
+  text: string,
+  assumed: string[],
+): number | undefined {
+  if (draft.kind === 'change' && talk.pipeUntil !== undefined) return talk.pipeUntil;
+  if (isWayIn(draft)) return undefined;
+  if (said.placed) return said.placed.reading_ft;
+  for (const later of said.segments.slice(at + 1)) {
+    if (later.denied) continue;
+    const ahead = finish(talk, readOf(talk, said, later), undefined)?.entry.reading_ft;
+    if (ahead !== undefined) return ahead;
+  }
+  const pointedAt = talk.placeSentence !== undefined || here.test(text);
+  if (draft.kind === 'test') return talk.reading ?? 0;
+  if (draft.kind === 'point' && !pointedAt) return undefined;
+  if (talk.reading === undefined) return undefined;
+  if (talk.placeSentence === undefined && draft.kind !== 'stop' && draft.kind !== 'locate')
+    assumed.push(here.test(text) ? `read at ${talk.reading}, where the head was last` : untold);
+  return talk.reading;
+}
+
+/** A cleanout or a fixture without a reading is where the camera went in, or talk. */
+const isWayIn = ({ point }: Draft): boolean =>
+  point !== undefined &&
+  'kind' in point &&
+  ['cleanout', 'fixture', 'building', 'tree', 'other'].includes(point.kind);
+
+/** "It's", "that whole belly": speaks of what was named already. */
+const refersBack = /^\W*(?:(?:so|and|well|but)\s+)*(?:it|its|it's|that|this|these|those|they|the|which)\b/i;
+/** "That belly is about fifteen feet": how long it is, no reading. */
+const tellsLength =
+  /\b(?:is|was|it's|runs|goes)\s+(?:just\s+)?(?:about\s+|~\s*|like\s+)?\d+(?:\.\d+)?\s*(?:feet|ft|foot)\b(?!\s+(?:in|out|down)\b)/i;
+
+/** The same thing named once more: more of what stands already. */
+function sameAsBefore(
+  talk: Talk,
+  { index }: Said,
+  { entry }: NarrationItem,
+  own: boolean,
+  text: string,
+): NarrationItem | undefined {
+  const like = (item: NarrationItem) =>
+    item.entry.kind === entry.kind &&
+    (entry.kind !== 'finding' || (item.entry.kind === 'finding' && item.entry.finding === entry.finding)) &&
+    (entry.kind !== 'point' || (item.entry.kind === 'point' && item.entry.point === entry.point));
+  const last = talk.items.findLast(like);
+  if (!own && last && entry.kind === 'finding' && index - talk.lastAt <= 3 && refersBack.test(text))
+    return last;
+  const within = entry.kind === 'stop' ? 3 : 0.3;
+  return talk.items.findLast(
+    (item) =>
+      like(item) &&
+      item.entry.pass === entry.pass &&
+      item.entry.reading_ft !== undefined &&
+      entry.reading_ft !== undefined &&
+      entry.kind !== 'test' &&
+      Math.abs(item.entry.reading_ft - entry.reading_ft) <= within,
+  );
+}
+
+function propose(talk: Talk, said: Said, own: boolean, text: string, item: NarrationItem): void {
+  const { entry } = item;
+  const same = sameAsBefore(talk, said, item, own, text);
+  if (same) {
+    const { reading_ft, ...more } = entry;
+    same.entry = {
+      ...same.entry,
+      ...more,
+      ...(own && reading_ft !== undefined ? { reading_ft } : {}),
+    } as typeof entry;
+    if (own && same.noReading) {
+      delete same.noReading;
+      same.assumed = same.assumed.filter((each) => each !== untold);
+    }
+    if (item.point) {
+      same.point = { ...same.point, ...item.point };
+      learn(talk, item.point, entry.reading_ft);
+    }
+    join(talk, same, said.sentence.text, said.index);
+  } else {
+    if (!own && talk.placeSentence && said.placed === undefined) {
+      item.sentence = `${talk.placeSentence.text} ${item.sentence}`;
+      talk.notes.delete(talk.placeSentence.index);
+    }
+    talk.items.push(item);
+    if (item.point) learn(talk, item.point, entry.reading_ft);
+    talk.notes.delete(said.index);
+  }
+  if (own) {
+    if (entry.reading_ft !== undefined) said.placed = { reading_ft: entry.reading_ft, to_ft: entry.to_ft };
+    if (entry.kind !== 'test') talk.reading = entry.to_ft ?? entry.reading_ft ?? talk.reading;
+    talk.placeSentence = undefined;
+  }
+  talk.lastAt = said.index;
+}
+
+/** What is known of a point now: later words may speak of it. */
+function learn(talk: Talk, point: Point, reading_ft: number | undefined): void {
+  const at = talk.points.findIndex(({ id }) => id === point.id);
+  const known = { ...talk.points[at], ...point, ...(reading_ft === undefined ? {} : { reading_ft }) };
+  if (at < 0) talk.points.push(known);
+  else talk.points[at] = known;
+}

@@ -1,0 +1,65 @@
+/** Text that is being put into other words, with the place of every character in what was typed or said. */
+export interface Heard {
+  readonly text: string;
+  /** First and past-the-last place of each character in the original. */
+  readonly from: readonly number[];
+  readonly to: readonly number[];
+}
+
+export const heardAs = (text: string): Heard => ({
+  text,
+  from: Array.from({ length: text.length }, (_, i) => i),
+  to: Array.from({ length: text.length }, (_, i) => i + 1),
+});
+
+/** Place of a stretch of the rewritten text in the original. */
+export function placeOf(heard: Heard, from: number, to: number): { from: number; to: number } {
+  const start = heard.from[from] ?? heard.to.at(-1) ?? 0;
+  return { from: start, to: Math.max(start, to > from ? (heard.to[to - 1] ?? start) : start) };
+}
+
+export function slice(heard: Heard, from: number, to?: number): Heard {
+  return {
+    text: heard.text.slice(from, to),
+    from: heard.from.slice(from, to),
+    to: heard.to.slice(from, to),
+  };
+}
+
+/**
+ * Puts other words in place of each match of a pattern (which carries the flag `g`); undefined leaves the match as it
+ * stands. Every new character has the place of the whole match.
+ */
+export function rewrite(
+  heard: Heard,
+  pattern: RegExp,
+  words: string | ((match: RegExpExecArray) => string | undefined),
+): Heard {
+  let text = '';
+  const from: number[] = [];
+  const to: number[] = [];
+  let at = 0;
+  const keep = (until: number) => {
+    text += heard.text.slice(at, until);
+    for (; at < until; at++) {
+      from.push(heard.from[at] ?? 0);
+      to.push(heard.to[at] ?? 0);
+    }
+  };
+  for (const match of heard.text.matchAll(pattern)) {
+    const instead = typeof words === 'string' ? words : words(match as RegExpExecArray);
+    if (instead === undefined || match[0] === '') continue;
+    keep(match.index);
+    const end = match.index + match[0].length;
+    const place = placeOf(heard, match.index, end);
+    text += instead;
+    for (let i = 0; i < instead.length; i++) {
+      from.push(place.from);
+      to.push(place.to);
+    }
+    at = end;
+  }
+  if (at === 0) return heard;
+  keep(heard.text.length);
+  return { text, from, to };
+}

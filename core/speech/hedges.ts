@@ -1,0 +1,74 @@
+import { rewrite, type Heard } from './heard.js';
+import { footMark, inchMark, number } from './numbers.js';
+
+/** Hedged readings and ranges as people say them, in the few forms that the typed line knows: ~46, 46 to 50. */
+
+const g = (pattern: string) => new RegExp(pattern, 'gi');
+const measure = String.raw`\s*(?:-\s*(?:${number})\s*)?(?:%|percent|per\s+cent|${inchMark}|o['’]?clock|deg|:\d|°)`;
+const hedge = String.raw`(?:(?:right|somewhere|just)\s+)?(?:'?about|'?bout|around|near)|approximately|approx\.?|roughly|(?:or\s+)?maybe|perhaps|probably|i['’]?d\s+say|i\s+would\s+say|let['’]?s\s+say|say|call\s+(?:it|that)|looks?\s+like|like|close\s+to|just\s+(?:over|under|shy\s+of)|(?:a\s+)?little\s+(?:over|under)|almost|nearly`;
+const feet = String.raw`(?:\s*${footMark})?`;
+/** A number in figures with nothing after it that says it is no reading. */
+const plain = String.raw`\d+(?:\.\d+)?(?![\d.]*(?:[\d:/%]|\s*(?:%|percent|o['’]?clock)))`;
+
+/** "about 30 percent" is 30 percent; "about 46" is a reading called about. */
+const hedgedNumbers = (heard: Heard): Heard =>
+  rewrite(heard, g(String.raw`\b(?:${hedge})\s+(?:(?:${hedge})\s+)*(?=(at\s+)?(${number}))`), (match) => {
+    const [whole] = match;
+    const rest = heard.text.slice(match.index + whole.length);
+    if (/^(?:right\s+)?(?:around|like)\s/i.test(whole) && match[1]) return undefined;
+    const said = new RegExp(`^(?:at\\s+)?(?:${number})`, 'i').exec(rest)?.[0] ?? '';
+    const isMeasure =
+      new RegExp(`^${measure}`, 'i').test(rest.slice(said.length)) || /\/|[½¼¾⅛⅜⅝⅞]/.test(said);
+    return isMeasure ? ', ' : '~ ';
+  });
+
+const steps: readonly [RegExp, string | ((match: RegExpExecArray) => string | undefined)][] = [
+  [g(String.raw`\b(\d+(?:\.\d+)?)\s*-?ish\b`), ([, n = '']) => `~ ${n} `],
+  [
+    g(
+      String.raw`\b(\d+(?:\.\d+)?${feet})\s*,?\s*(?:or\s+so|give\s+or\s+take|more\s+or\s+less|approximately|approx\b\.?|roughly)`,
+    ),
+    ([, n = '']) => `~ ${n} `,
+  ],
+  // "between 40 and 45", "40 through 45", "40 all the way to 45"
+  [
+    g(String.raw`\bbetween\s+(?:about\s+|~\s*)?(${number}${feet})\s+and\s+(?:about\s+|~\s*)?(?=${number})`),
+    ([, n = '']) => `${n} to `,
+  ],
+  [
+    g(
+      String.raw`(?<![\d/.])(${number})(${feet})\s+(?:and\s+|on\s+|down\s+|up\s+|over\s+|out\s+|back\s+|all\s+the\s+way\s+|clear\s+)*(?:to|through|thru|till?|until)\s+(?:right\s+)?(~\s*)?(?:about\s+|around\s+|like\s+)?(?=${number})(?!${number}\s*-?(?:in\b|inch))`,
+    ),
+    ([, n = '', unit = '', about = '']) => `${about}${n}${unit} to `,
+  ],
+  // "starts at 33 feet and it ends at 28"
+  [
+    g(
+      String.raw`\b(?:starts?|starting|started|begins?|beginning|picks\s+up)\s+(?:(?:right|up|out)\s+)*(?:at\s+|@\s*)?(~\s*)?(${number}${feet})\s*,?\s*(?:(?:and|then|it|that|she)\s+)*(?:ends?|ending|ended|stops?|stopping|goes|going|runs|running|finishes|lets\s+up)\s+(?:(?:up|out|right|on|all\s+the\s+way|back)\s+)*(?:at\s+|to\s+|@\s*)?(?:~\s*)?(?=${number})`,
+    ),
+    ([, about = '', n = '']) => `${about}${n} to `,
+  ],
+  // "for the first twelve feet"
+  [
+    g(String.raw`\b(?:for\s+)?(?:~\s*|about\s+)?the\s+first\s+(?:~\s*|about\s+)?(?=${number}\s*${footMark})`),
+    '0 to ',
+  ],
+];
+
+/** "41, maybe 42": about half way; of percent or inches it is a range. */
+function either(heard: Heard): Heard {
+  return rewrite(
+    heard,
+    g(
+      String.raw`\b(${plain})${feet}\s*,?\s*(?:or\s+|maybe\s+|or\s+maybe\s+|possibly\s+|~\s*)+(\d+(?:\.\d+)?)(${measure})?(?![\d.:/]*\d)`,
+    ),
+    ([, one = '', other = '', unit]) => {
+      const [a, b] = [Number(one), Number(other)];
+      if (unit !== undefined) return a < b ? `${one}-${other}${unit}` : undefined;
+      return Math.abs(a - b) <= 3 && a !== b ? `~ ${(a + b) / 2}` : undefined;
+    },
+  );
+}
+
+export const hedges = (heard: Heard): Heard =>
+  either(steps.reduce((now, [pattern, words]) => rewrite(now, pattern, words), hedgedNumbers(heard)));

@@ -1,0 +1,42 @@
+import type { Sets } from '../findings/row.js';
+import type { Point } from '../job/schema.js';
+import type { FindingKind, Material, PointKind, Size } from '../job/vocabulary.js';
+
+/** Fields whose text is written in quotes after a word: because "…", marked "…". */
+export type QuotedField = 'why' | 'mark' | 'of' | 'what' | 'photo';
+
+/** What a typed word or phrase means. Longer phrases are tried first. */
+export type Meaning =
+  /** `weak` sets give way to any other word: "hairline cracks" are hairline, though the plural says several. */
+  | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Sets; readonly weak?: Sets }
+  | { readonly is: 'field'; readonly set: Sets }
+  | { readonly is: 'material'; readonly material: Material }
+  | {
+      readonly is: 'kind';
+      readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'change';
+      readonly with?: Sets;
+    }
+  | { readonly is: 'test'; readonly what: string }
+  | { readonly is: 'point'; readonly kind: PointKind; readonly about?: Partial<Point> }
+  | { readonly is: 'about-point'; readonly set: Partial<Point> }
+  /** A stretch called at one end only: `start` opens it, `end` closes the one that is open. */
+  | { readonly is: 'end-call'; readonly end: 'start' | 'end' }
+  /** The next quoted words belong to this field, not to the note. */
+  | { readonly is: 'quoted'; readonly field: QuotedField }
+  | { readonly is: 'clock'; readonly clock: number | readonly [number, number] }
+  /** What drains there: the name of a branch, or what a test ran water from. */
+  | { readonly is: 'served'; readonly what: string }
+  /** On both sides: a thing on each. */
+  | { readonly is: 'both-sides' }
+  | { readonly is: 'size'; readonly size: Size }
+  /** A liner lies in the pipe just named, or in the one named next. */
+  | { readonly is: 'lined' }
+  /** The pipe just named lies on this side, whichever way the head looks. */
+  | { readonly is: 'side'; readonly side: 'upstream' | 'downstream' }
+  /** The pipes lie the other way round. */
+  | { readonly is: 'swapped' }
+  /** Not what the words before it said: "just a stain". */
+  | { readonly is: 'retract' }
+  /** Why nothing was seen; the camera saw nothing unless another thing is named. */
+  | { readonly is: 'hidden-why'; readonly why: string }
+  | { readonly is: 'nothing' };

@@ -1,0 +1,84 @@
+import type { Meaning } from './meaning.js';
+import { ownWords, words } from './trade-words.js';
+
+/** Phrases by their first word, longest first. */
+const byWord = new Map<string, string[]>();
+const firstWord = (text: string): string => /^[a-z0-9'’]+/.exec(text)?.[0] ?? '';
+for (const phrase of Object.keys(words).sort((a, b) => b.length - a.length)) {
+  byWord.set(firstWord(phrase), [...(byWord.get(firstWord(phrase)) ?? []), phrase]);
+}
+const longestPhrase = 60;
+
+/** The longest known phrase at the start of a text; it ends at a word's end. */
+export function phraseAt(text: string): { phrase: string; meaning: Meaning } | undefined {
+  const lower = text.slice(0, longestPhrase).toLowerCase().replaceAll('’', "'");
+  const phrase = byWord
+    .get(firstWord(lower))
+    ?.find((each) => lower.startsWith(each) && !/^['a-z0-9-]/.test(lower.slice(each.length)));
+  const meaning = phrase === undefined ? undefined : words[phrase];
+  return phrase !== undefined && meaning ? { phrase, meaning } : undefined;
+}
+
+/**
+ * What would finish the word being typed: the rest of the first known phrase that begins with it, or nothing. A word or
+ * phrase that is whole is never made longer.
+ */
+export function completion(text: string): string {
+  const part = text.slice(text.lastIndexOf(';') + 1).toLowerCase();
+  // A unit after its number is a whole word, whatever longer words begin with it.
+  if (/[\d½¼¾⅛⅜⅝⅞]\s*(?:in|ft|f|i)$/.test(part)) return '';
+  const typing = /[a-z-]+$/.exec(part)?.[0] ?? '';
+  if (typing.length < 2 || words[typing] || isWhole(part)) return '';
+  for (const [whole] of part.matchAll(/(?<![a-z0-9-])[a-z].*$/g)) {
+    // Try the longest tail first, so that two-word phrases complete too.
+    const tails = [whole, ...[...whole.matchAll(/\s+(.+)$/g)].map(([, tail]) => tail ?? '')];
+    for (const tail of tails) {
+      const match = tail.length >= 2 ? longer(tail) : undefined;
+      if (match) return match.slice(tail.length);
+    }
+    const match = longer(typing);
+    return match ? match.slice(typing.length) : '';
+  }
+  return '';
+}
+const inOrder = ownWords.filter((word) => words[word]?.is !== 'nothing');
+
+/** The first known phrase that begins with these words, one that adds no further word before the rest. */
+function longer(tail: string): string | undefined {
+  const all = inOrder.filter((each) => each.startsWith(tail) && each !== tail);
+  const wordsIn = (text: string) => text.split(' ').length;
+  return all.find((each) => wordsIn(each) === wordsIn(tail)) ?? all[0];
+}
+
+/** True where a known phrase ends with the text. */
+const isWhole = (text: string): boolean =>
+  [...text.matchAll(/(?<![a-z0-9'’-])[a-z]/g)].some(
+    ({ index }) => phraseAt(text.slice(index))?.phrase.length === text.length - index,
+  );
+
+/** Known words close to a mistyped one, for the message under it. */
+export function closest(word: string): string | undefined {
+  const lower = word.toLowerCase();
+  let best: string | undefined;
+  let least = Math.max(1, Math.floor(lower.length / 3)) + 1;
+  for (const each of inOrder) {
+    const away = distance(lower, each, least);
+    if (away < least) [best, least] = [each, away];
+  }
+  return best;
+}
+
+/** Edits between two words, given up past `most`. */
+function distance(a: string, b: string, most: number): number {
+  if (Math.abs(a.length - b.length) >= most) return most;
+  let row = Array.from({ length: b.length + 1 }, (_, i) => i);
+  for (let i = 1; i <= a.length; i++) {
+    const next = [i];
+    for (let j = 1; j <= b.length; j++) {
+      const same = a[i - 1] === b[j - 1] ? 0 : 1;
+      next.push(Math.min((next[j - 1] ?? 0) + 1, (row[j] ?? 0) + 1, (row[j - 1] ?? 0) + same));
+    }
+    row = next;
+  }
+  return row[b.length] ?? most;
+}

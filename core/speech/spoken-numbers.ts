@@ -1,0 +1,217 @@
+import { materialRegistry } from '../catalog/materials.js';
+import { rewrite, type Heard } from './heard.js';
+import { footMark, inchMark, number } from './numbers.js';
+
+/** Numbers as they are spoken, "forty six and a half", put into figures: 46.5. */
+
+const ones = [
+  ...[
+    'zero',
+    'one',
+    'two',
+    'three',
+    'four',
+    'five',
+    'six',
+    'seven',
+    'eight',
+    'nine',
+    'ten',
+    'eleven',
+    'twelve',
+  ],
+  ...['thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'],
+];
+const tens = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
+const valueOf = new Map<string, number>([
+  ...ones.map((word, i): [string, number] => [word, i]),
+  ...tens.map((word, i): [string, number] => [word, 20 + 10 * i]),
+  ['fourty', 40],
+]);
+const word = `(?:${[...valueOf.keys(), 'hundred'].sort((a, b) => b.length - a.length).join('|')})`;
+const spokenRun = new RegExp(
+  String.raw`\b(?:(?:a\s+)?hundred|${word}|point(?=\s+${word}))(?:(?:\s+|-)(?:(?<=hundred\s+)and\s+)?(?:${word}|point(?=\s+(?:${word}|oh))|oh|o(?=\s+${word})))*\b`,
+  'gi',
+);
+
+/** One number at the head of the words, and how many it took. */
+function cardinal(words: readonly string[]): { value: number; used: number } {
+  let used = 0;
+  let value = 0;
+  const next = () => valueOf.get(words[used] ?? '');
+  const first = next();
+  if (first !== undefined) {
+    value = first;
+    used++;
+    const after = next();
+    if (first >= 20 && after !== undefined && after > 0 && after < 10) {
+      value += after;
+      used++;
+    } else if (first === 1 && after !== undefined && after >= 10) {
+      // "one twelve" is how people say 112.
+      value = 100 + after;
+      used++;
+      const unit = next();
+      if (after >= 20 && unit !== undefined && unit > 0 && unit < 10) {
+        value += unit;
+        used++;
+      }
+    } else if (
+      first === 1 &&
+      /^oh?$/.test(words[used] ?? '') &&
+      (valueOf.get(words[used + 1] ?? '') ?? 10) < 10
+    ) {
+      value = 100 + (valueOf.get(words[used + 1] ?? '') ?? 0);
+      used += 2;
+    }
+  }
+  if (words[used] === 'hundred') {
+    value = 100 * Math.max(1, value);
+    used++;
+    if (words[used] === 'and') used++;
+    const rest = next();
+    if (rest !== undefined) {
+      value += rest;
+      used++;
+      const unit = next();
+      if (rest >= 20 && unit !== undefined && unit > 0 && unit < 10) {
+        value += unit;
+        used++;
+      }
+    }
+  }
+  if (words[used] === 'point') {
+    let digits = '';
+    for (used++; used < words.length; used++) {
+      const digit = /^oh?$/.test(words[used] ?? '') ? 0 : next();
+      if (digit === undefined) break;
+      digits += String(digit);
+    }
+    value = Number(`${value}.${digits}`);
+  }
+  return { value, used: Math.max(1, used) };
+}
+
+/** A run of number words in figures: "thirty one seven" 31.7, "ten fifteen" 10-15, "forty seven eight" about 47.5. */
+function figures(text: string, unit: boolean): string {
+  const words = text
+    .toLowerCase()
+    .replace(/^a\s+/, '')
+    .split(/[\s-]+/);
+  const values: number[] = [];
+  while (words.length > 0) {
+    const { value, used } = cardinal(words);
+    values.push(value);
+    words.splice(0, used);
+  }
+  const [a = 0, b] = values;
+  if (b === undefined || values.length > 2) return values.join(' ');
+  if (!unit && Number.isInteger(a) && a >= 20 && b < 10 && a % 10 !== 0)
+    return b === (a % 10) + 1 ? `~${a + 0.5}` : `${a}.${b}`;
+  if (a < b && (b < 10 ? b === a + 1 : a >= 10)) return `${a}-${b}`;
+  return `${a} ${b}`;
+}
+
+const pronoun =
+  /\b(?:this|that|another|next|same|last|the|no|any|every|each|first|second|bad|big|small|good|other|which|only)\s+$/i;
+const unitNext = new RegExp(
+  String.raw`^(?:\s+|-)(?:${footMark}|${inchMark}|percent|per\s+cent|o['’]?clock|and\s+(?:a|one|three|half)|half|degree|point|to\s|or\s)`,
+  'i',
+);
+const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]\s*)$/i;
+
+/** "One" and "zero" alone are numbers only beside a unit or a place word: "this one" is none. */
+function numberWords(heard: Heard): Heard {
+  return rewrite(heard, spokenRun, (match) => {
+    const said = match[0].toLowerCase();
+    const before = heard.text.slice(0, match.index);
+    const after = heard.text.slice(match.index + said.length);
+    if (/^[\s-]ways?\b/i.test(after)) return undefined;
+    if (said === 'one' || said === 'zero' || said === 'hundred') {
+      if (said === 'one' && pronoun.test(before)) return undefined;
+      if (
+        !unitNext.test(after) &&
+        !(placeBefore.test(before) && !/^\s+(?:point|spot|place|more)\b/i.test(after))
+      )
+        return undefined;
+    }
+    return figures(said, /^(?:\s+|-)(?:foot|inch|percent|per\s+cent|degree|o'clock|and\s)/i.test(after));
+  });
+}
+
+const part = String.raw`(half|halves|quarters?|fourths?|thirds?|eighths?|sixteenths?)`;
+const share: Readonly<Record<string, number>> = { h: 2, q: 4, f: 4, t: 3, e: 8, s: 16 };
+const under = (text: string): number => share[text.charAt(0).toLowerCase()] ?? 2;
+const over = (text: string | undefined): number => (/^\d/.test(text ?? '') ? Number(text) : 1);
+const round = (value: number): string => String(Math.round(value * 1000) / 1000);
+const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
+const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
+
+/** Fractions as they are spoken, beside a whole number, inches, or "full". */
+function fractions(heard: Heard): Heard {
+  const g = (pattern: string) => new RegExp(pattern, 'gi');
+  const steps: readonly [RegExp, (match: RegExpExecArray, before: string) => string][] = [
+    [
+      g(String.raw`\b(\d+(?:\.\d+)?)\s*((?:${footMark}|${inchMark})\s+)?and[\s-]+${article}${part}\b`),
+      ([, whole = '', unit = '', count, of = '']) =>
+        `${round(Number(whole) + over(count) / under(of))} ${unit}`,
+    ],
+    [
+      g(String.raw`\b(?:an?\s+|one\s+)?(inch|foot)\s+and\s+${article}${part}\b`),
+      ([, unit = '', count, of = '']) => `${round(1 + over(count) / under(of))} ${unit}`,
+    ],
+    [
+      g(String.raw`\b${article}${part}(?:\s+of)?(?:\s+an?)?[\s-]+(?:inch(?:es)?|in)\b`),
+      ([, count, of = ''], before) =>
+        // "at forty, quarter inch" is no forty and a quarter.
+        `${/\d\s*$/.test(before) ? ', ' : ''}${over(count)}/${under(of)} in`,
+    ],
+    [
+      g(String.raw`\b${article}${part}(?:way)?\s+${ofPipe}`),
+      ([, count, of = '']) => `${Math.round((100 * over(count)) / under(of))}%`,
+    ],
+    [g(String.raw`\b(?:a\s+)?couple\s+(?:of\s+)?(inch(?:es)?|feet|foot)\b`), ([, unit = '']) => `2 ${unit}`],
+    [g(String.raw`\b(?:an?|one)\s+(inch|foot)\b`), ([, unit = '']) => `1 ${unit}`],
+    [g(String.raw`\bhalf\s+past\s+(\d+)\b`), ([, hour = '']) => `${hour}:30`],
+    [
+      g(String.raw`\b(1[0-2]|[1-9])\s+(15|30|45)(?=\s*o['’]?clock|\s+position)`),
+      ([, h = '', m = '']) => `${h}:${m}`,
+    ],
+  ];
+  return steps.reduce(
+    (now, [pattern, words]) => rewrite(now, pattern, (match) => words(match, now.text.slice(0, match.index))),
+    heard,
+  );
+}
+
+/** "86 feet 6 inch clay": inches before a pipe are its diameter. */
+const pipeWords = [
+  ...materialRegistry.rows.flatMap(({ spoken }) => spoken.map((each) => each.split(/[\s-]/)[0] ?? '')),
+  ...['pipe', 'line', 'wye', 'tee', 'tap', 'saddle', 'cleanout'],
+].join('|');
+const follows = String.raw`(?!\s*(?:%|percent|per\s+cent|o['’]?clock|deg|:|feet|ft|foot|'|\.\d))`;
+
+/** "7 foot 4", "41 feet 6 inches" as one distance. */
+const feetAndInches = (heard: Heard): Heard =>
+  rewrite(
+    rewrite(
+      rewrite(
+        heard,
+        new RegExp(
+          String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s+(${number})\s*-?(?:inch(?:es)?|in)(?=\s+(?:of|high|${pipeWords})\b)`,
+          'gi',
+        ),
+        ([, feet = '', inches = '']) => `${feet} ft, ${inches} in`,
+      ),
+      new RegExp(
+        String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s*(?:and\s+)?(${number})\s*(?:inch(?:es)?|in)\b`,
+        'gi',
+      ),
+      ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+    ),
+    new RegExp(String.raw`\b(\d+)\s+foot\s+(\d+(?:\.\d+)?)\b${follows}`, 'gi'),
+    ([, feet = '', inches = '']) => (Number(inches) < 12 ? `${feet}' ${inches}"` : undefined),
+  );
+
+/** Every number that was spoken, in figures. */
+export const spokenNumbers = (heard: Heard): Heard => feetAndInches(fractions(numberWords(heard)));

@@ -1,0 +1,312 @@
+import { materialRegistry } from '../catalog/materials.js';
+import { findingRegistry } from '../findings/kinds.js';
+import type { Sets } from '../findings/row.js';
+import type { Point } from '../job/schema.js';
+import type { PointKind, Size } from '../job/vocabulary.js';
+import { chatter } from './chatter.js';
+import type { Meaning, QuotedField } from './meaning.js';
+
+/** The words of the trade, as people say them, and what each means. Findings and materials bring their own. */
+
+type Rows = readonly (readonly [phrases: string, meaning: Meaning])[];
+const nothing: Meaning = { is: 'nothing' };
+const field = (set: Sets): Meaning => ({ is: 'field', set });
+const size = (word: Size): Meaning => ({ is: 'size', size: word });
+const kind = (word: Extract<Meaning, { is: 'kind' }>['kind'], more?: Sets): Meaning => ({
+  is: 'kind',
+  kind: word,
+  ...(more ? { with: more } : {}),
+});
+const test = (what: string): Meaning => ({ is: 'test', what });
+const point = (kind_: PointKind, about?: Partial<Point>): Meaning => ({
+  is: 'point',
+  kind: kind_,
+  ...(about ? { about } : {}),
+});
+const aboutPoint = (set: Partial<Point>): Meaning => ({ is: 'about-point', set });
+const endCall = (end: 'start' | 'end'): Meaning => ({ is: 'end-call', end });
+const quoted = (field_: QuotedField): Meaning => ({ is: 'quoted', field: field_ });
+const clock = (at: number | readonly [number, number]): Meaning => ({ is: 'clock', clock: at });
+const hiddenWhy = (why: string): Meaning => ({ is: 'hidden-why', why });
+
+const sizes: Rows = [
+  [
+    'small, smaller, slight, slightly, light, lightly, few, a few, minor, tiny, little, a little, a little bit, a little bit of, a bit of, thin, faint, very small, very slight',
+    size('small'),
+  ],
+  [
+    'moderate, medium, some, decent, fair amount of, a fair amount of, medium sized, moderately',
+    size('moderate'),
+  ],
+  [
+    'large, heavy, heavily, bad, badly, pretty bad, really bad, big, severe, severely, major, massive, huge, thick, a lot of, lots of, full of, loaded with, packed with, a ton of, tons of, a bunch of, solid',
+    size('large'),
+  ],
+];
+
+const shared: Rows = [
+  [
+    'at joint, at the joint, at a joint, at that joint, at this joint, in the joint, in a joint, through the joint, through a joint, at joints, on the joint, on a joint, from the joint',
+    field({ atJoint: true }),
+  ],
+  [
+    'each joint, every joint, at each joint, at every joint, all the joints, at all the joints, at all joints, every single joint, at every single joint, every one of the joints, in every joint',
+    field({ eachJoint: true }),
+  ],
+  ['in the flow, in the flow line, in the flowline', field({ touchesFlow: true })],
+  [
+    "on the main’s side, on the main's side, main side, of the connection, of the tap, of the saddle",
+    field({ ofConnection: true }),
+  ],
+  [
+    "possible, possibly, maybe, perhaps, might be, may be, could be, might have, can't tell, cannot tell, can not tell, hard to tell, not sure, i'm not sure, suspected, suspect, suspicious, questionable, might see, may have, could have",
+    field({ possible: true }),
+  ],
+  ['definite, for certain, confirmed', field({ possible: undefined })],
+  [
+    "looks like, look like, appears to be, seems like, seems to be, i'd say, i would say, about, bout, approximately, roughly",
+    field({ about: true }),
+  ],
+  ['out, on the way out, going out, pushing out, heading out', field({ pass: 'out' })],
+  ['back, on the way back, coming back, pulling back, going back', field({ pass: 'back' })],
+  ['this one stands, stands', field({ use: true })],
+  ['seen before cleaning', field({ stage: 'before-cleaning' })],
+  ['seen now', field({ stage: 'current' })],
+  ['seen earlier', field({ stage: 'earlier' })],
+  ['seen after repair', field({ stage: 'after-repair' })],
+  ['upright', field({ waterClock: undefined })],
+  ['starts, start, begins, begin, starting, started, beginning, began', endCall('start')],
+  [
+    'ends, end, ending, ended, seen again, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, finishes',
+    endCall('end'),
+  ],
+  ['because, why', quoted('why')],
+  ['marked, painted', quoted('mark')],
+  ['photo', quoted('photo')],
+];
+
+const kinds: Rows = [
+  ['joint, hub', kind('joint')],
+  ['coupling, repair coupling, clamp, band', kind('joint', { note: 'coupling' })],
+  [
+    "hidden, not seen, cannot see, can't see, cannot see anything, can't see anything, can't see a thing, can't see nothing, can't see past, cannot see past, can't see beyond, couldn't see, could not see, couldn't see anything, no visibility, lost picture, lost the picture, lost visibility, no picture, submerged, obscured",
+    kind('hidden'),
+  ],
+  [
+    'under water, underwater, camera under water, camera underwater, head under water, camera goes under water, goes under water, going under water, went under water, goes under, camera is under water, fully under water, lens is under water',
+    hiddenWhy('under water'),
+  ],
+  ['behind roots', hiddenWhy('behind roots')],
+  ['lens dirty, dirty lens, lens is dirty', hiddenWhy('lens dirty')],
+  ['lens under water', hiddenWhy('lens under water')],
+  [
+    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, won't push any further, hung up, that's as far as i can get, cannot pass, can't pass, can't make it past, couldn't make it past",
+    kind('stop'),
+  ],
+  ['locate, located, locates, locating', kind('locate')],
+  [
+    'change, changes, changed, changing, transition, transitions, transitioned, transitioning, switches, material change, pipe change, change of material, change in material, pipe changes, material changes, reducer',
+    kind('change'),
+  ],
+  ['lined, has a liner, relined', { is: 'lined' }],
+  [
+    'upstream, upstream side, on the upstream side, toward the house, towards the house, on the house side, house side, uphill',
+    { is: 'side', side: 'upstream' },
+  ],
+  [
+    'downstream, downstream side, on the downstream side, toward the street, towards the street, toward the main, towards the main, on the street side, street side, downhill',
+    { is: 'side', side: 'downstream' },
+  ],
+  [
+    'other way round, the other way round, other way around, the other way around, swapped',
+    { is: 'swapped' },
+  ],
+  [
+    'just a stain, only a stain, just staining, just a shadow, only a shadow, just a scratch, just a mark, just a reflection, false alarm, just discoloration, none, none seen',
+    { is: 'retract' },
+  ],
+];
+
+const points: Rows = [
+  [
+    'main, city main, city sewer, street main, sewer main, main sewer, city line, public main, public sewer, town main, municipal main, city connection, connection to the city, connection at the main, sewer in the street, main in the street, main connection, at the connection, at the city connection',
+    point('main'),
+  ],
+  ['tap at the main, main tap, city tap, tap into the main', point('main', { connection: 'tap' })],
+  ['saddle at the main, saddle on the main', point('main', { connection: 'saddle' })],
+  ['wye at the main', point('main', { connection: 'wye' })],
+  ['manhole, man hole', point('manhole')],
+  ['cleanout, clean out, clean-out, co, c/o, cleanouts, front cleanout, yard cleanout', point('cleanout')],
+  ['wall cleanout, floor cleanout', point('cleanout')],
+  ['bend, turn, elbow, ell, sweep, long sweep, fitting', point('bend')],
+  ['quarter bend, right angle', point('bend', { degrees: 90 })],
+  ['eighth bend, 1/8 bend', point('bend', { degrees: 45 })],
+  [
+    'tie-in, tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, lateral connection, side connection, line comes in, line coming in, comes in from the side',
+    point('tie-in'),
+  ],
+  ['tap', point('tie-in', { connection: 'tap' })],
+  ['mortar saddle', point('tie-in', { connection: 'mortar saddle' })],
+  ['saddle', point('tie-in', { connection: 'saddle' })],
+  ['wye, y connection', point('tie-in', { connection: 'wye' })],
+  ['tee, sanitary tee, t connection', point('tie-in', { connection: 'tee' })],
+  ['drop, drops, vertical drop, drops down, drops off', point('drop')],
+  [
+    'valve, backwater valve, backflow preventer, back flow preventer, backflow valve, check valve, backwater preventer',
+    point('valve'),
+  ],
+  ['fixture', point('fixture')],
+  ['toilet, pulled toilet, toilet flange, closet flange', point('fixture', { name: 'toilet' })],
+  ['roof vent, vent stack', point('fixture', { name: 'roof vent' })],
+  ['trap, p-trap, p trap, house trap', point('fixture', { name: 'trap' })],
+  ['building, building wall, foundation, foundation wall, footing, house wall', point('building')],
+  ['property line, lot line', point('property-line')],
+  ['pit', point('pit')],
+  ['tree', point('tree')],
+  ['septic tank, septic, tank', point('other', { name: 'septic tank' })],
+  ['two-way, two way', aboutPoint({ ways: 2 })],
+  ['one-way, one way', aboutPoint({ ways: 1 })],
+  ['faces upstream, faces the house', aboutPoint({ ways: 1, faces: 'upstream' })],
+  ['faces downstream, faces the street', aboutPoint({ ways: 1, faces: 'downstream' })],
+  ['buried, below grade', aboutPoint({ state: 'buried' })],
+  [
+    'cap broken, broken cap, cap is broken, cap cracked, cracked cap, busted cap',
+    aboutPoint({ state: 'cap-broken' }),
+  ],
+  [
+    'cap missing, missing cap, no cap, cap gone, cap is missing, cap is gone',
+    aboutPoint({ state: 'cap-broken', note: 'cap missing' }),
+  ],
+];
+
+const served: Rows = [
+  'laundry',
+  'laundry line',
+  'washer',
+  'washing machine',
+  'kitchen',
+  'kitchen line',
+  'kitchen sink',
+  'bathroom',
+  'upstairs bathroom',
+  'upstairs bath',
+  'hall bath',
+  'master bath',
+  'half bath',
+  'shower',
+  'tub',
+  'bathtub',
+  'garage',
+  'floor drain',
+  'area drain',
+  'yard drain',
+  'roof drain',
+  'downspout',
+  'gutter',
+  'water heater',
+  'basement',
+  'basement sink',
+].map((what) => [what, { is: 'served', what: what.replace(/ line$/, '') }]);
+
+const tests: Rows = [
+  ['flush, flushed, flushing, flush test', test('flush')],
+  ['dye, dyed, dye test, put dye in, put dye down, dye in', test('dye')],
+  ['ran a sink, sink, ran the sink', test('sink')],
+  ['ran water, ran the water, running water test', test('water')],
+  ['test', quoted('what')],
+  [
+    'ran away, runs away, runs out fine, runs off, drains fine, drains away, drains right away, drained away, drains out, runs right out, ran right out, ran out fine, runs fine, drained fine, cleared right away, ran off, drains off, goes right down',
+    field({ runsAway: true }),
+  ],
+  [
+    "does not run away, stands still, doesn't run away, doesn't drain, does not drain, won't drain, backs up, backed up, just sits there, just sits, stays there, drains slow",
+    field({ runsAway: false }),
+  ],
+  [
+    'arrives, arrived, comes through, came through, comes right through, came right through, shows up, showed up, made it through, makes it through, comes out here, came out here, comes out, saw it come through, see it come through, see it coming through, came on through, came right out',
+    field({ arrives: true }),
+  ],
+  [
+    "does not arrive, doesn't arrive, did not arrive, didn't arrive, never arrives, never arrived, never saw it, never seen it, didn't see it, did not see it, never came through, never comes through, doesn't come through, does not come through, didn't come through, did not come through, never showed up, never shows up, doesn't show up, does not show up, didn't show up, didn't show, never showed, never made it, didn't make it, doesn't tie in here, does not tie in here, doesn't come in here, not on this line, isn't on this line, never saw the dye, didn't see the dye, didn't see any dye, no dye, never saw any dye, no dye came through, never saw any",
+    field({ arrives: false }),
+  ],
+];
+
+const clocks: Rows = [
+  ['crown, top, on top, at the top, top side, on the top, up top, roof of the pipe', clock(12)],
+  [
+    'invert, bottom, on the bottom, at the bottom, in the bottom, bottom side, flow line, flowline, bottom of the pipe',
+    clock(6),
+  ],
+  ['top right, upper right, upper right hand, top right side, upper right side', clock(1.5)],
+  ['top left, upper left, upper left hand, top left side, upper left side', clock(10.5)],
+  ['bottom right, lower right, lower right side, bottom right side', clock(4.5)],
+  ['bottom left, lower left, lower left side, bottom left side', clock(7.5)],
+  [
+    'right, right side, right hand side, right-hand side, right hand, on the right, on the right side, on the right hand side, from the right, from the right side',
+    clock(3),
+  ],
+  [
+    'left, left side, left hand side, left-hand side, left hand, on the left, on the left side, on the left hand side, from the left, from the left side',
+    clock(9),
+  ],
+  ['upper side, upper half', clock([10, 2])],
+  ['lower side', clock([4, 8])],
+  ['top half', clock([9, 3])],
+  ['bottom half, lower half', clock([3, 9])],
+  [
+    'left and right, right and left, both sides, on both sides, left and right side, left and right sides, either side, each side, each side of the pipe',
+    { is: 'both-sides' },
+  ],
+];
+
+/** Every row of findings/kinds says its own words. */
+const spokenFindings = (): Record<string, Meaning> =>
+  Object.fromEntries(
+    findingRegistry.rows.flatMap(({ id, spoken, says = [] }): [string, Meaning][] => [
+      ...spoken.map((each): [string, Meaning] => {
+        const [word, sets, weak] = typeof each === 'string' ? [each] : each;
+        return [
+          word,
+          { is: 'finding', finding: id, ...(sets ? { with: sets } : {}), ...(weak ? { weak } : {}) },
+        ];
+      }),
+      ...says.map(([word, sets]): [string, Meaning] => [word, field(sets)]),
+    ]),
+  );
+const spokenMaterials = (): Record<string, Meaning> =>
+  Object.fromEntries(
+    materialRegistry.rows.flatMap(({ id, spoken }) =>
+      spoken.map((word): [string, Meaning] => [word, { is: 'material', material: id }]),
+    ),
+  );
+
+const listed = (rows: Rows): Record<string, Meaning> =>
+  Object.fromEntries(
+    rows.flatMap(([phrases, meaning]) => phrases.split(/,\s*/).map((each) => [each, meaning])),
+  );
+
+/** A noun in the plural means what it means alone. */
+function plurals(table: Readonly<Record<string, Meaning>>): Record<string, Meaning> {
+  return Object.fromEntries(
+    Object.entries(table)
+      .filter(([phrase, { is }]) => ['finding', 'point', 'kind'].includes(is) && /[a-z]$/.test(phrase))
+      .map(([phrase, meaning]) => [/(?:s|ch|sh|x)$/.test(phrase) ? `${phrase}es` : `${phrase}s`, meaning]),
+  );
+}
+
+const trade = {
+  ...spokenFindings(),
+  ...listed([...sizes, ...shared, ...kinds, ...points, ...served, ...tests, ...clocks]),
+  ...spokenMaterials(),
+};
+
+/** The words of the trade without their plurals, those most said first. */
+export const ownWords: readonly string[] = Object.keys(trade);
+
+/** The words of the trade and those that mean nothing, by the word or phrase in lower case. */
+export const words: Readonly<Record<string, Meaning>> = {
+  ...Object.fromEntries([...chatter].map((word) => [word, nothing])),
+  ...plurals(trade),
+  ...trade,
+};
