@@ -43,6 +43,8 @@ export interface Draft {
   /** Where "the other way round" stands. */
   swapped?: { readonly from: number; readonly to: number };
   bothSides?: boolean;
+  /** Its inches are of water. */
+  ofWater?: boolean;
   /** A range said bare after the thing: hours of the clock, or its two ends where no other place is given. */
   bareRange?: readonly [number, number];
   rangeAt?: { readonly from: number; readonly to: number };
@@ -103,6 +105,9 @@ export function applyMeaning(
       return undefined;
     case 'clock':
       draft.fields.clock = meaning.clock;
+      return undefined;
+    case 'of-water':
+      draft.ofWater = true;
       return undefined;
     case 'both-sides':
       draft.bothSides = true;
@@ -220,6 +225,11 @@ function takeMaterial(draft: Draft, material: NonNullable<Pipe['material']>): vo
   const pipe = last && (last.material === undefined || draft.mending) ? last : {};
   delete draft.mending;
   pipe.material = material;
+  // "it ties into the old clay": the pipe changes there.
+  if (draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in' && !draft.aboutPoint.connection) {
+    delete draft.point;
+    draft.kind = 'change';
+  }
   if (pipe !== last) {
     if (draft.pipeBeforeChange && draft.pipes.length === 1) draft.changing = true;
     draft.pipes.push(pipe);

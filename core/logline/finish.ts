@@ -46,6 +46,8 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   if (draft.onceMore) repeat(draft, known, context);
   settleWeak(draft);
   settleServed(draft);
+  if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
+    draft.finding ??= 'belly';
   const fields: Record<string, unknown> = { ...draft.fields };
   if (finishing.told && draft.numbers.some(({ placed }) => placed))
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);

@@ -200,7 +200,8 @@ function deny(read: SegmentRead, said: string): void {
 /** Words that name nothing of the trade, with or without a place, are a note, unless one is nearly a word of it. */
 function isRemark({ draft, unknown, passed, errors }: SegmentRead): boolean {
   if (draft.kind !== undefined || draft.finding !== undefined || draft.pipes.length > 0) return false;
-  if (draft.correcting || draft.onceMore || draft.endCall !== undefined || errors.length > 0) return false;
+  if (draft.ofWater || draft.correcting || draft.onceMore || draft.endCall !== undefined || errors.length > 0)
+    return false;
   if (draft.point !== undefined || Object.keys(draft.aboutPoint).length > 0) return false;
   const spoken = Object.keys(draft.fields).filter(
     (field) => !['about', 'to_ft', 'clock', 'pass', 'note', 'size', 'possible', 'video_s'].includes(field),

@@ -138,7 +138,7 @@ export const tokens: readonly Token[] = [
     sets((draft, [, from = '', to = '']) => (draft.fields.clock = [toClock(from), toClock(to)])),
   ),
   token(
-    String.raw`(?:(?:from|at|@)\s+)?(${distance})\s*${dash}\s*(${distance})${notMore}(?!\s*-?(?:in\b|inch))`,
+    String.raw`(?:(?:from|at|@)\s+)?(${distance})\s*${dash}\s*(${distance})${notMore}(?!\s*-?(?:in\b|inch|percent))`,
     range,
   ),
   token(
@@ -158,7 +158,7 @@ export const tokens: readonly Token[] = [
       draft.pipes.push({});
     }),
   ),
-  token(String.raw`[,.:&+\-–—!?…¦¬()]|'(?!\w)`, () => undefined),
+  token(String.raw`[,.:&+\-–—!?…¦¬()]|'(?!\w)|'s\b`, () => undefined),
 ];
 
 /** "at 2" is an hour where the place is known, and a reading where it is not. */

@@ -78,7 +78,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
-  const hearing = hear(text, []);
+  const hearing = hear(fromHere(talk, text), []);
   const advice = /\?\s*$/.test(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
   if (advice) {
     turn(talk, text, undefined)();
@@ -94,6 +94,15 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   });
   afterwards();
 }
+
+/** "Every joint from here to twenty eight": here is where the head is. */
+const fromHere = ({ reading }: Talk, text: string): string =>
+  reading === undefined
+    ? text
+    : text.replace(
+        /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i,
+        `from ${reading} `,
+      );
 
 /** "Crack at forty four, scratch that, it's a joint": what was said first is taken out, its place stays. */
 function startOver(

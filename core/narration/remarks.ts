@@ -53,11 +53,22 @@ function accepted(entry: EntryDraft, more: Record<string, unknown>): EntryDraft 
   return took || Object.keys(more).length === 0 ? next : undefined;
 }
 
+/** "That goes on to about twenty": how far the newest thing reaches. */
+const goesOnTo =
+  /\b(?:that|it|this|they|she)\s+(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts)\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
+
 /** Words that name no thing: the end of one, more of one, another reading of one, or where the head is. */
 export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
   const place = placeOf(draft);
   const last = talk.items.at(-1);
   if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
+  if (place !== undefined && last && goesOnTo.test(text) && last.entry.to_ft === undefined) {
+    last.entry = { ...last.entry, to_ft: place };
+    talk.reading = place;
+    talk.lastAt = said.index;
+    join(talk, last, said.sentence.text, said.index);
+    return;
+  }
   if (place !== undefined && last && /\b(?:had|called|marked|logged|read)\s+(?:that|it|this)\b/i.test(text)) {
     readAgain(talk, said, last, place, draft.fields.pass);
     return;
@@ -136,7 +147,14 @@ function completes(talk: Talk, said: Said, draft: Draft, text: string): void {
   join(talk, item, said.sentence.text, said.index);
 }
 
-function takeFields(item: NarrationItem, more: Record<string, unknown>): boolean {
+function takeFields(item: NarrationItem, said: Record<string, unknown>): boolean {
+  // "half under water": of a belly, a share of the pipe is a size.
+  const share = item.entry.kind === 'finding' && item.entry.finding === 'belly' ? said.percent : undefined;
+  const { percent: _, ...rest } = said;
+  const more =
+    typeof share === 'number'
+      ? { ...rest, size: share >= 50 ? 'large' : share >= 25 ? 'moderate' : 'small' }
+      : said;
   const next = accepted(item.entry, more);
   if (!next) return false;
   item.entry = next;

@@ -63,6 +63,7 @@ const isThing = ({ draft }: SegmentRead): boolean =>
   draft.finding !== undefined ||
   draft.pipes.length > 0 ||
   draft.onceMore === true ||
+  (draft.ofWater === true && (draft.fields.to_ft !== undefined || draft.numbers.length > 0)) ||
   draft.aboutPoint.state !== undefined;
 
 /** The entry of a thing at a reading given, or at its own. */
@@ -79,6 +80,9 @@ function finish(talk: Talk, { draft }: SegmentRead, inherited: number | undefine
 
 function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: string): void {
   const { draft } = read;
+  takeDepth(talk, draft, text);
+  if (draft.finding !== undefined && draft.pipes.length === 1 && draft.pipes[0]?.material)
+    talk.pipe = draft.pipes[0];
   if (draft.kind === 'test' && draft.fields.arrives === undefined && draft.fields.runsAway === undefined)
     return;
   if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
@@ -150,6 +154,15 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
       assumed: [],
     });
   }
+}
+
+/** "The sonde reads five foot eight": where the head is known, a lone distance is how deep. */
+function takeDepth(talk: Talk, draft: Draft, text: string): void {
+  const [only, ...more] = draft.numbers;
+  if (draft.kind !== 'locate' || draft.fields.depth_ft !== undefined || !only || more.length > 0) return;
+  if (talk.reading === undefined || /\bat\b|@/i.test(text) || only.value > 30) return;
+  draft.fields.depth_ft = only.value;
+  draft.numbers = [];
 }
 
 /** The branch of a draft that names a finding as well. */

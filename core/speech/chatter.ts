@@ -152,7 +152,6 @@ const phrases: readonly string[] = [
     'this pipe',
     'in the pipe',
     'in the line',
-    'of water',
   ],
   ...[
     'o clock',
@@ -168,6 +167,12 @@ const phrases: readonly string[] = [
   ],
   ...[
     'a few feet',
+    'main stack',
+    'stack',
+    'end of the line',
+    'end of line',
+    'end of the run',
+    'end of run',
     'turn around',
     'turning around',
     'turn it around',

@@ -50,7 +50,7 @@ function tradePhrases(text: string): [number, number][] {
 }
 
 const openers = new RegExp(
-  String.raw`\b(?:there['’]?s|there\s+(?:is|are|was|were)|here['’]?s|here\s+(?:is|are)|it['’]?s(?=\s+got\b)|(?:i|we|you)['’]?(?:ve|\s+have|re)?\s+(?:also\s+)?(?:got|have|hit|see|saw|found|find|come\s+to|came\s+to|run\s+into|ran\s+into)|(?:we|you|i)['’]?ve\s+(?:also\s+)?got|(?:you|we|i)\s+can\s+see(?!\s+again)|got(?=\s+(?:a|an|some|another|the)\b)|followed\s+by)(?=\s|$)(?:\s+got\b)?`,
+  String.raw`\b(?:there['’]?s|(?<!\b(?:joint|pipe|one|line)\s)there\s+(?:is|are|was|were)|here['’]?s|here\s+(?:is|are)|it['’]?s(?=\s+got\b)|(?:i|we|you)['’]?(?:ve|\s+have|re)?\s+(?:also\s+)?(?:got|have|hit|see|saw|found|find|come\s+to|came\s+to|run\s+into|ran\s+into)|(?:we|you|i)['’]?ve\s+(?:also\s+)?got|(?:you|we|i)\s+can\s+see(?!\s+again)|got(?=\s+(?:a|an|some|another|the)\b)|followed\s+by)(?=\s|$)(?:\s+got\b)?`,
   'gi',
 );
 

@@ -26,6 +26,8 @@ export type Meaning =
   | { readonly is: 'clock'; readonly clock: number | readonly [number, number] }
   /** What drains there: the name of a branch, or what a test ran water from. */
   | { readonly is: 'served'; readonly what: string }
+  /** "Two inches of water": a belly, where nothing else is named. */
+  | { readonly is: 'of-water' }
   /** On both sides: a thing on each. */
   | { readonly is: 'both-sides' }
   | { readonly is: 'size'; readonly size: Size }

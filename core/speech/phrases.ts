@@ -14,7 +14,7 @@ export function phraseAt(text: string): { phrase: string; meaning: Meaning } | u
   const lower = text.slice(0, longestPhrase).toLowerCase().replaceAll('’', "'");
   const phrase = byWord
     .get(firstWord(lower))
-    ?.find((each) => lower.startsWith(each) && !/^['a-z0-9-]/.test(lower.slice(each.length)));
+    ?.find((each) => lower.startsWith(each) && !/^(?:'(?!s\b)|[a-z0-9-])/.test(lower.slice(each.length)));
   const meaning = phrase === undefined ? undefined : words[phrase];
   return phrase !== undefined && meaning ? { phrase, meaning } : undefined;
 }

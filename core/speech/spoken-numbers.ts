@@ -108,8 +108,9 @@ function figures(text: string, unit: boolean): string {
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a >= 20 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 ? `~${a + 0.5}` : `${a}.${b}`;
-  if (a < b && (b < 10 ? b === a + 1 : a >= 10)) return `${a}-${b}`;
-  return `${a} ${b}`;
+  // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
+  if (a < b && (b < 10 ? b === a + 1 : a >= 10) && !(unit && a % 5 !== 0)) return `${a}-${b}`;
+  return unit ? `${a}, ${b}` : `${a} ${b}`;
 }
 
 const pronoun =
@@ -145,7 +146,7 @@ const under = (text: string): number => share[text.charAt(0).toLowerCase()] ?? 2
 const over = (text: string | undefined): number => (/^\d/.test(text ?? '') ? Number(text) : 1);
 const round = (value: number): string => String(Math.round(value * 1000) / 1000);
 const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
-const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
+const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|under\s+water|underwater|submerged|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
 
 /** Fractions as they are spoken, beside a whole number, inches, or "full". */
 function fractions(heard: Heard): Heard {

@@ -104,6 +104,8 @@ const kinds: Rows = [
     kind('stop'),
   ],
   ['locate, located, locates, locating', kind('locate')],
+  ['sonde, sonde reads, sonde says, locator, locator reads, locator says, transmitter', kind('locate')],
+  ['of water, of standing water, of water standing', { is: 'of-water' }],
   [
     'change, changes, changed, changing, transition, transitions, transitioned, transitioning, switches, material change, pipe change, change of material, change in material, pipe changes, material changes, reducer',
     kind('change'),
@@ -142,7 +144,7 @@ const points: Rows = [
   ['quarter bend, right angle', point('bend', { degrees: 90 })],
   ['eighth bend, 1/8 bend', point('bend', { degrees: 45 })],
   [
-    'tie-in, tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, lateral connection, side connection, line comes in, line coming in, comes in from the side',
+    'tie-in, tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, comes in from the side',
     point('tie-in'),
   ],
   ['tap', point('tie-in', { connection: 'tap' })],
