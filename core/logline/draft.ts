@@ -78,87 +78,88 @@ export const newDraft = (): Draft => ({
 
 export const named = (draft: Draft): boolean => draft.finding !== undefined || draft.kind !== undefined;
 
+/** What each kind of word does to the draft; a returned text says why it does not fit. */
+const takes: {
+  readonly [Is in Meaning['is']]: (
+    draft: Draft,
+    meaning: Extract<Meaning, { is: Is }>,
+    at: { from: number; to: number },
+  ) => string | undefined;
+} = {
+  finding: takeFinding,
+  field: takeField,
+  size: (draft, { size, weak }) => void ((weak ? draft.weak : draft.fields).size = size),
+  clock: (draft, { clock }) => void (draft.fields.clock = clock),
+  'of-water': (draft) => void (draft.ofWater = true),
+  'both-sides': (draft) => void (draft.bothSides = true),
+  material: (draft, { material }) => {
+    takeMaterial(draft, material);
+    return undefined;
+  },
+  lined: (draft) => {
+    takeLined(draft);
+    return undefined;
+  },
+  side: (draft, { side }) => {
+    const pipe = draft.pipes.at(-1);
+    if (pipe) pipe.side = side;
+    return undefined;
+  },
+  swapped: (draft, _, at) => void (draft.swapped = at),
+  test: (draft, { what }) => {
+    draft.kind = 'test';
+    draft.fields.what ??= what;
+    return undefined;
+  },
+  point: (draft, meaning) => {
+    takePointWord(draft, meaning);
+    return undefined;
+  },
+  'about-point': (draft, { set }) => {
+    // "cap missing" gives way to what is known of the cleanout.
+    draft.aboutPoint =
+      'note' in set && draft.kind === undefined
+        ? { ...set, ...draft.aboutPoint }
+        : { ...draft.aboutPoint, ...set };
+    return undefined;
+  },
+  served: (draft, { what }) => void (draft.served ??= what),
+  'end-call': (draft, { end }) => void (draft.endCall = end),
+  quoted: (draft, { field }) => {
+    if (field === 'what') draft.kind = 'test';
+    draft.expecting = field;
+    return undefined;
+  },
+  kind: (draft, meaning) => {
+    takeKind(draft, meaning);
+    return undefined;
+  },
+  'hidden-why': (draft, { why }) => {
+    if (draft.finding === undefined) draft.kind ??= 'hidden';
+    if (draft.kind === 'hidden' || draft.kind === 'stop') draft.fields.why = why;
+    return undefined;
+  },
+  retract: () => undefined,
+  nothing: () => undefined,
+};
+
 /** Takes a word's meaning into the draft; says so when it does not fit what was said before. */
 export function applyMeaning(
   draft: Draft,
   meaning: Meaning,
   at: { from: number; to: number },
 ): string | undefined {
-  switch (meaning.is) {
-    case 'finding':
-      return takeFinding(draft, meaning);
-    case 'field':
-      if (
-        meaning.set.runsAway === false &&
-        draft.point &&
-        'kind' in draft.point &&
-        draft.point.kind === 'main'
-      ) {
-        delete draft.kind;
-        delete draft.point;
-        draft.finding = 'main-backed-up';
-      } else if (meaning.set.form !== 'along' || draft.fields.form === undefined)
-        Object.assign(draft.fields, meaning.set);
-      return undefined;
-    case 'size':
-      draft.fields.size = meaning.size;
-      return undefined;
-    case 'clock':
-      draft.fields.clock = meaning.clock;
-      return undefined;
-    case 'of-water':
-      draft.ofWater = true;
-      return undefined;
-    case 'both-sides':
-      draft.bothSides = true;
-      return undefined;
-    case 'material':
-      takeMaterial(draft, meaning.material);
-      return undefined;
-    case 'lined':
-      takeLined(draft);
-      return undefined;
-    case 'side': {
-      const pipe = draft.pipes.at(-1);
-      if (pipe) pipe.side = meaning.side;
-      return undefined;
-    }
-    case 'swapped':
-      draft.swapped = at;
-      return undefined;
-    case 'test':
-      draft.kind = 'test';
-      draft.fields.what ??= meaning.what;
-      return undefined;
-    case 'point':
-      takePointWord(draft, meaning);
-      return undefined;
-    case 'about-point':
-      if ('note' in meaning.set && draft.kind === undefined)
-        draft.aboutPoint = { ...meaning.set, ...draft.aboutPoint };
-      else Object.assign(draft.aboutPoint, meaning.set);
-      return undefined;
-    case 'served':
-      draft.served ??= meaning.what;
-      return undefined;
-    case 'end-call':
-      draft.endCall = meaning.end;
-      return undefined;
-    case 'quoted':
-      if (meaning.field === 'what') draft.kind = 'test';
-      draft.expecting = meaning.field;
-      return undefined;
-    case 'kind':
-      takeKind(draft, meaning);
-      return undefined;
-    case 'hidden-why':
-      if (draft.finding === undefined) draft.kind ??= 'hidden';
-      if (draft.kind === 'hidden' || draft.kind === 'stop') draft.fields.why = meaning.why;
-      return undefined;
-    case 'retract':
-    case 'nothing':
-      return undefined;
-  }
+  const take = takes[meaning.is] as (draft: Draft, meaning: Meaning, at: object) => string | undefined;
+  return take(draft, meaning, at);
+}
+
+function takeField(draft: Draft, { set }: Extract<Meaning, { is: 'field' }>): undefined {
+  if (set.runsAway === false && draft.point && 'kind' in draft.point && draft.point.kind === 'main') {
+    delete draft.kind;
+    delete draft.point;
+    draft.finding = 'main-backed-up';
+  } else if (set.form !== 'along' || draft.fields.form === undefined) Object.assign(draft.fields, set);
+  return undefined;
 }
 
 function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>): string | undefined {

@@ -43,14 +43,8 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     fail('there is nothing to correct yet');
     return undefined;
   }
-  if (draft.onceMore) repeat(draft, known, context);
-  settleWeak(draft);
-  settleServed(draft);
-  if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
-    draft.finding ??= 'belly';
+  settle(draft, finishing);
   const fields: Record<string, unknown> = { ...draft.fields };
-  if (finishing.told && draft.numbers.some(({ placed }) => placed))
-    draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
   const place = takePlace(draft, fields, { inherited, correcting: base !== undefined, fail });
   placeNumbers(draft, fields, base?.entry, fail);
   const kind = kindSaid(draft, fields, finishing);
@@ -65,9 +59,13 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     return undefined;
   }
   // A reading says where a thing is better than words about its neighbor do.
-  if (place !== undefined) for (const field of ['after', 'before', 'plus_ft']) delete fields[field];
-  if (draft.long_ft !== undefined && reading !== undefined && fields.to_ft === undefined)
-    fields.to_ft = reachOf(
+  if (place !== undefined) {
+    delete fields.after;
+    delete fields.before;
+    delete fields.plus_ft;
+  }
+  if (draft.long_ft !== undefined && reading !== undefined)
+    fields.to_ft ??= reachOf(
       reading,
       draft.long_ft,
       (fields.pass as 'out' | 'back' | undefined) ?? context.pass,
@@ -85,14 +83,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     ...(point ? { point: point.id } : {}),
     ...reasonOf(draft, kind, fields, base?.entry),
   };
-  if (draft.endCall !== undefined && kind === 'locate') said.end = draft.endCall === 'start' ? 'from' : 'to';
-  else if (
-    draft.endCall !== undefined &&
-    (kind === 'finding' || kind === 'hidden') &&
-    !opened &&
-    said.to_ft === undefined
-  )
-    said.open = true;
+  if (!opened) callEnd(draft, kind, said);
   const raw = opened ? closed(opened.entry, said) : base ? corrected(base.entry, said) : fresh(said, context);
   const entry = readEntry(raw, fail, finishing.told === true);
   if (!entry) return undefined;
@@ -102,6 +93,24 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     ...(replaces === undefined ? {} : { replaces }),
     ...(point && (point.isNew || Object.keys(draft.aboutPoint).length > 0) ? { point: point.point } : {}),
   };
+}
+
+/** What words mean together, before any of them is placed. */
+function settle(draft: Draft, { context, known, told }: Finishing): void {
+  if (draft.onceMore) repeat(draft, known, context);
+  settleWeak(draft);
+  settleServed(draft);
+  if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
+    draft.finding ??= 'belly';
+  if (told && draft.numbers.some(({ placed }) => placed))
+    draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
+}
+
+/** One end alone was called: a stretch is open, a locate is of that end. */
+function callEnd({ endCall }: Draft, kind: Entry['kind'] | undefined, said: Record<string, unknown>): void {
+  if (endCall === undefined) return;
+  if (kind === 'locate') said.end = endCall === 'start' ? 'from' : 'to';
+  else if ((kind === 'finding' || kind === 'hidden') && said.to_ft === undefined) said.open = true;
 }
 
 /** The kind of entry that was said; pipes alone are a change, a note alone is an entry too. */
@@ -166,14 +175,13 @@ function sharesOfBore(draft: Draft, fields: Record<string, unknown>, { bore_in }
 const reachOf = (reading: number, long_ft: number, pass: 'out' | 'back'): number =>
   Math.round(100 * Math.max(0, pass === 'out' ? reading + long_ft : reading - long_ft)) / 100;
 
-/** A word that gives way: the plural's "several" to any form or size, a ball of roots' "large" to percent. */
+/** Words that give way: a plural's "several" to any form or size; "some" or a ball of roots to a measure or size. */
 function settleWeak(draft: Draft): void {
   const { fields, weak } = draft;
-  const outranked =
-    'form' in weak
-      ? fields.form !== undefined || fields.size !== undefined
-      : fields.percent !== undefined || fields.size !== undefined;
-  if (!outranked) Object.assign(fields, weak);
+  const sized = fields.size !== undefined;
+  const measured = fields.percent !== undefined || fields.inches !== undefined;
+  if (weak.form !== undefined && !sized) fields.form ??= weak.form;
+  if (weak.size !== undefined && !sized && !measured && fields.form === undefined) fields.size = weak.size;
 }
 
 /** "The laundry ties in": the branch has its name, a test what it ran from. */

@@ -1,7 +1,6 @@
 import type { Point } from '../job/schema.js';
 import { placeOf, type Heard } from '../speech/heard.js';
 import { hear } from '../speech/hear.js';
-import { closest } from '../speech/phrases.js';
 import { saySides } from './change.js';
 import {
   partId,
@@ -11,9 +10,11 @@ import {
   type LogContext,
   type LogError,
 } from './context.js';
-import { finishDraft, type Fail } from './finish.js';
+import type { Draft } from './draft.js';
+import { finishDraft, type Fail, type Finished } from './finish.js';
 import { missingFrom } from './missing.js';
-import { interjectionsIn, readSegment, unknownErrors, type SegmentRead, type Span } from './read-segment.js';
+import { interjectionsIn, readSegment, unknownErrors, type Span } from './read-segment.js';
+import { denied, isRemark, remarkOf } from './remark.js';
 import { sayEntry, sayWhat } from './say.js';
 import { segmentsOf, type Segment } from './segments.js';
 
@@ -113,8 +114,9 @@ function parsePart(
   known: readonly Known[],
 ): LogPart[] {
   const whole = placeOf(heard, segment.from, segment.to);
-  const read = readSegment(heard, segment, context, known);
-  const { draft, passed, unknown } = read;
+  const heardHere = readSegment(heard, segment, context, known);
+  const read = segment.denied ? denied(heardHere, text.slice(whole.from, whole.to)) : heardHere;
+  const { draft, passed } = read;
   const errors: LogError[] = [...read.errors];
   /** Faults of a draft stand in the segment; what has no place of its own is about all of it. */
   const fail: Fail = (message, from, to, answers) => {
@@ -127,11 +129,8 @@ function parsePart(
     });
   };
   if (segment.again) draft.onceMore = true;
-  if (segment.denied) {
-    deny(read, text.slice(whole.from, whole.to));
-    errors.length = 0;
-  } else if (isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
-  else errors.push(...unknownErrors(unknown));
+  if (!segment.denied && isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
+  else if (!segment.denied) errors.push(...unknownErrors(read.unknown));
   const finished = finishDraft(draft, { inherited, context, known, fail });
   if (!finished) return [{ entry: undefined, sentence: '', missing: [], errors, passed, choices: [] }];
   const part = (entry: EntryDraft, more: Partial<LogPart>): LogPart => ({
@@ -156,68 +155,18 @@ function parsePart(
       whole,
     ),
   });
-  const side = (clock: number, more: Partial<LogPart>) =>
-    part({ ...finished.entry, clock } as EntryDraft, more);
+  const side = (clock: number, more: Partial<LogPart>) => part({ ...finished.entry, clock }, more);
   const { entry: _entry, sentence: _sentence, missing: _missing, ...told } = first;
   const sides = draft.bothSides ? [side(9, told), side(3, {})] : [first];
-  if (!draft.stopsHere) return sides;
-  const { reading_ft, after, pass } = finished.entry;
+  return draft.stopsHere ? [...sides, part(stopAt(finished, draft, context), {})] : sides;
+}
+
+/** The camera stopped at what was just named: an entry of its own at the same place. */
+function stopAt({ entry, point }: Finished, draft: Draft, context: LogContext): EntryDraft {
+  const { reading_ft, after, pass } = entry;
   const where = reading_ft === undefined ? { after } : { reading_ft };
-  const why =
-    draft.finding?.replace('-', ' ') ??
-    (draft.point && nameOf(pointIdOf(finished.entry), finished.point, context));
-  return [...sides, part({ kind: 'stop', ...where, pass, why } as EntryDraft, {})];
-}
-
-/** Of a thing said not to be there, the place and a note are left: "seen, none: roots". */
-function deny(read: SegmentRead, said: string): void {
-  const { draft, nouns } = read;
-  const { about, pass, to_ft, video_s } = draft.fields;
-  const what = nouns.length > 0 ? nouns.join(', ') : said.replace(/[¬"]/g, '').trim();
-  const note = nouns.length > 0 ? `seen, none: ${what}` : what;
-  draft.fields = Object.fromEntries(
-    Object.entries({ about, pass, to_ft, video_s, note }).filter(([, value]) => value !== undefined),
-  );
-  draft.weak = {};
-  draft.aboutPoint = {};
-  draft.pipes = [];
-  draft.kind = 'note';
-  for (const field of [
-    'finding',
-    'point',
-    'stopsHere',
-    'bothSides',
-    'endCall',
-    'why',
-    'onceMore',
-    'besidePoint',
-  ] as const)
-    delete draft[field];
-  draft.numbers = draft.numbers.slice(0, 1).map((given) => ({ ...given, size: false }));
-  read.errors.length = 0;
-}
-
-/** Words that name nothing of the trade, with or without a place, are a note, unless one is nearly a word of it. */
-function isRemark({ draft, unknown, passed, errors }: SegmentRead): boolean {
-  if (draft.kind !== undefined || draft.finding !== undefined || draft.pipes.length > 0) return false;
-  if (draft.ofWater || draft.correcting || draft.onceMore || draft.endCall !== undefined || errors.length > 0)
-    return false;
-  if (draft.point !== undefined || Object.keys(draft.aboutPoint).length > 0) return false;
-  const spoken = Object.keys(draft.fields).filter(
-    (field) => !['about', 'to_ft', 'clock', 'pass', 'note', 'size', 'possible', 'video_s'].includes(field),
-  );
-  if (spoken.length > 0 || draft.numbers.some(({ size }) => size)) return false;
-  if (unknown.some(({ word }) => !/[\p{L}\p{N}]/u.test(word) || closest(word) !== undefined)) return false;
-  if (draft.fields.note !== undefined) return unknown.length === 0;
-  return unknown.length > 0 || passed.reduce((sum, { from, to }) => sum + to - from, 0) >= 5;
-}
-
-/** The words of a part without its place. */
-function remarkOf(text: string, whole: Span, { places }: SegmentRead): string {
-  let left = '';
-  for (let i = whole.from; i < whole.to; i++)
-    left += places.some(({ from, to }) => i >= from && i < to) ? ' ' : (text[i] ?? '');
-  return left.replace(/\s+/g, ' ').trim();
+  const why = draft.finding?.replace('-', ' ') ?? (draft.point && nameOf(pointIdOf(entry), point, context));
+  return { kind: 'stop', ...where, pass, why };
 }
 
 /** "Swap": which pipe lies where is a matter of how the head looked, so one key turns it round. */

@@ -182,5 +182,10 @@ function pointFields(draft: Draft, fields: Record<string, unknown>): void {
     about.clock = fields.clock as Point['clock'];
   const bore = fields.inches;
   if (typeof bore === 'number') about.diameter_in = bore;
-  for (const field of ['inches', 'percent', 'size', 'form', 'atJoint']) delete fields[field];
+  // Of a point only its place and its own fields are kept.
+  delete fields.inches;
+  delete fields.percent;
+  delete fields.size;
+  delete fields.form;
+  delete fields.atJoint;
 }

@@ -110,6 +110,23 @@ function takeServed(draft: Draft, text: string, { serves }: LogContext): number 
   return from[0].length + (what?.length ?? 0);
 }
 
+/** "same as the roots", "same as #e4": tied to another reading. Length used. */
+function takeSame(
+  draft: Draft,
+  text: string,
+  start: number,
+  into: (at: number, field: string, reading_ft?: number) => number,
+): number {
+  const same = /^same\s+(?:as\s+(?:in\s+|at\s+)?|(?=the\b|that\b|#))/i.exec(text);
+  if (!same) return 0;
+  const at = same[0].length;
+  const used = into(at, 'sameAs', draft.numbers.find(({ size }) => !size)?.value);
+  const id = draft.fields.sameAs;
+  if (typeof id === 'string')
+    draft.sameAs = { from: start, to: start + used, tag: tagText(id), byId: text[at] === '#' };
+  return used;
+}
+
 /** Reads words that speak of another entry: same as, past, before, between, then, clip, of. Length used, or 0. */
 export function takeReferring(
   draft: Draft,
@@ -132,15 +149,8 @@ export function takeReferring(
   };
   if (!/^[a-z0-9.½¼¾]/i.test(text)) return 0;
   const lead = (pattern: RegExp) => pattern.exec(text);
-  const same = lead(/^same\s+(?:as\s+(?:in\s+|at\s+)?|(?=the\b|that\b|#))/i);
-  if (same) {
-    const at = same[0].length;
-    const used = into(at, 'sameAs', draft.numbers.find(({ size }) => !size)?.value);
-    const id = draft.fields.sameAs;
-    if (typeof id === 'string')
-      draft.sameAs = { from: start, to: start + used, tag: tagText(id), byId: text[at] === '#' };
-    return used;
-  }
+  const same = takeSame(draft, text, start, into);
+  if (same > 0) return same;
   const past = lead(pastPattern);
   if (past) {
     if (past[1] !== undefined) draft.fields.plus_ft = toFeet(past[1]);

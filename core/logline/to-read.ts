@@ -16,7 +16,9 @@ export function toRead(line: Line): ToRead[] {
   return line.runs.flatMap((run) =>
     run.entries.flatMap((entry): ToRead[] => {
       const wants = [
-        ...(entry.reading_ft === undefined && entry.plus_ft === undefined ? ['its reading'] : []),
+        ...(entry.kind !== 'note' && entry.reading_ft === undefined && entry.plus_ft === undefined
+          ? ['its reading']
+          : []),
         ...(entry.kind === 'locate' && entry.mark === markHere ? ['what it is'] : []),
         ...missingFrom(entry),
       ];

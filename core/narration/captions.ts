@@ -75,3 +75,22 @@ function linesOf(text: string): Cue[] {
     return words === '' ? [] : [{ start_s, text: words }];
   });
 }
+
+/** Cues as a WebVTT text, each shown until the next; empty without times. */
+export function captionsText(cues: readonly Cue[]): string {
+  const timed = cues.flatMap(({ start_s, text }) =>
+    start_s === null ? [] : [{ start_s: Math.max(0, start_s), text }],
+  );
+  if (timed.length === 0) return '';
+  const blocks = timed.map(
+    ({ start_s, text }, i) =>
+      `${stamp(start_s)} --> ${stamp(Math.max(start_s + 0.5, timed[i + 1]?.start_s ?? start_s + 6))}\n${text}`,
+  );
+  return ['WEBVTT', ...blocks].join('\n\n') + '\n';
+}
+
+function stamp(seconds: number): string {
+  const whole = Math.floor(seconds);
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${two(Math.floor(whole / 3600))}:${two(Math.floor(whole / 60) % 60)}:${two(whole % 60)}.${String(Math.floor((seconds - whole) * 1000 + 1e-6)).padStart(3, '0')}`;
+}

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { entrySchema } from '../job/schema.js';
 import { captionFormat, readCaptions } from './captions.js';
 import { narrate, type NarrationItem } from './narrate.js';
+import { narrationParts } from './parts.js';
 import { sentencesOf } from './sentences.js';
 
 /** Talks written for these tests, each with what it truly says: common practice. */
@@ -188,4 +189,37 @@ test('captions are read, and a file that is none says where it fails', async () 
     'srt',
     'txt',
   ]);
+});
+
+test('items go into a run: its own main and points, the sentence and the moment kept, what has no reading to be read', () => {
+  const { items } = talk(
+    'bend at twenty',
+    'wye at thirty one on the left',
+    'main at sixty four',
+    'some more grease',
+  );
+  const parts = narrationParts(
+    items,
+    {
+      pass: 'out',
+      end: 'M7',
+      access: 'CO1',
+      points: [
+        { id: 'CO1', kind: 'cleanout' },
+        { id: 'M7', kind: 'main' },
+        { id: 'B9', kind: 'bend', name: 'old bend', reading_ft: 21 },
+        { id: 'tie-in-1', kind: 'tie-in', name: 'tie in 1', reading_ft: 5 },
+      ],
+      entries: [{ id: 'e3', kind: 'joint', reading_ft: 4 }],
+    },
+    { shift_s: 5, clip: 'V1' },
+  );
+  expect(parts.map(({ entry }) => entry)).toMatchObject([
+    { point: 'B9', video_s: 5, clip: 'V1', note: 'bend at twenty' },
+    { point: 'tie-in-2', video_s: 15 },
+    { point: 'M7', video_s: 25 },
+    { finding: 'deposit', after: 'e3', video_s: 35 },
+  ]);
+  expect(parts[3]?.entry).not.toHaveProperty('reading_ft');
+  expect(parts[1]?.point).toMatchObject({ id: 'tie-in-2', kind: 'tie-in', name: 'tie in 2', clock: 9 });
 });

@@ -102,7 +102,7 @@ function readAgain(
   talk.items.push({
     video_s: said.sentence.at(0),
     sentence: said.sentence.text,
-    entry: { ...rest, reading_ft: place, pass: other } as EntryDraft,
+    entry: { ...rest, reading_ft: place, pass: other },
     point,
     certain: true,
     assumed: [],

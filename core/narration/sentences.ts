@@ -4,7 +4,7 @@ import type { Cue } from './captions.js';
 export interface Sentence {
   readonly text: string;
   /** Start of the cue that holds the character at a place of the text, s; null without times. */
-  at(place: number): number | null;
+  readonly at: (place: number) => number | null;
 }
 
 /** A cue that ends on one of these goes on in the next. */

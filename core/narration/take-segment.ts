@@ -1,3 +1,4 @@
+import type { EntryDraft } from '../logline/context.js';
 import { newDraft, type Draft } from '../logline/draft.js';
 import type { Point } from '../job/schema.js';
 import { finishDraft, type Finished } from '../logline/finish.js';
@@ -20,7 +21,7 @@ export interface Said {
 }
 
 const here =
-  /¦|\b(?:here|right\s+there|at\s+(?:this|that)\s+(?:point|spot)|same\s+(?:place|spot)|got|also|hit)\b/i;
+  /¦|\b(?:here|there|right\s+there|at\s+(?:this|that)\s+(?:point|spot)|same\s+(?:place|spot)|got|also|hit)\b/i;
 const untold = 'no reading was said: it is put where the head was last';
 
 /** Takes one segment of a sentence into the talk: an item, more of an earlier one, or where the head is. */
@@ -50,9 +51,8 @@ function readOf(talk: Talk, { hearing }: Said, segment: Segment): SegmentRead {
 function pastItem(talk: Talk, draft: Draft): void {
   const { after, plus_ft } = draft.fields;
   const at = talk.items.find((_, i) => itemId(i) === after)?.entry.reading_ft;
-  for (const field of ['after', 'before', 'plus_ft', 'sameAs', 'of']) {
-    if (field !== 'of' || draft.kind === 'locate') delete draft.fields[field];
-  }
+  const gone = ['after', 'before', 'plus_ft', 'sameAs', ...(draft.kind === 'locate' ? ['of'] : [])];
+  draft.fields = Object.fromEntries(Object.entries(draft.fields).filter(([field]) => !gone.includes(field)));
   if (at === undefined || typeof plus_ft !== 'number') return;
   const value = Math.round(100 * (talk.pass === 'out' ? at + plus_ft : at - plus_ft)) / 100;
   draft.numbers.unshift({ value, from: 0, to: 0, size: false, feet: true, fraction: false, placed: true });
@@ -95,14 +95,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   if (draft.kind === 'locate' && draft.fields.depth_ft === undefined && draft.fields.mark === undefined)
     return;
   const { entry } = finished;
-  const closed = talk.items.find((_, i) => itemId(i) === finished.replaces);
-  if (closed) {
-    closed.entry = entry;
-    talk.reading = entry.to_ft ?? talk.reading;
-    talk.lastAt = said.index;
-    join(talk, closed, said.sentence.text, said.index);
-    return;
-  }
+  if (closes(talk, said, finished)) return;
   if (!own && said.placed?.to_ft !== undefined && entry.to_ft === undefined && entry.kind === 'finding')
     entry.to_ft = said.placed.to_ft;
   if (
@@ -116,45 +109,44 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   }
   fillPipes(talk, entry, assumed);
   const from = placeOf(said.hearing.heard, said.segments[at]?.from ?? 0, said.segments[at]?.to ?? 0).from;
-  propose(talk, said, own !== undefined, text, {
+  const item = (its: EntryDraft, point: Point | null, taken: string[]): NarrationItem => ({
     video_s: said.sentence.at(from),
     sentence: said.sentence.text,
-    entry,
-    point: finished.point ?? null,
-    certain: true,
-    assumed,
-    ...(assumed.includes(untold) ? { noReading: true } : {}),
+    entry: its,
+    point,
+    certain: taken.length === 0,
+    assumed: taken,
+    ...(taken.includes(untold) ? { noReading: true } : {}),
   });
-  // "a tap sticking in": the branch and what is wrong with it.
-  if (draft.finding !== undefined && draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in') {
-    const branch = finish(talk, { ...read, draft: branchOf(draft) }, entry.reading_ft);
-    if (branch)
-      propose(talk, said, true, text, {
-        video_s: said.sentence.at(from),
-        sentence: said.sentence.text,
-        entry: branch.entry,
-        point: branch.point ?? null,
-        certain: true,
-        assumed: [],
-      });
-  }
-  if (draft.stopsHere) {
-    const { reading_ft, pass } = entry;
-    propose(talk, said, true, text, {
-      video_s: said.sentence.at(from),
-      sentence: said.sentence.text,
-      entry: {
-        kind: 'stop',
-        reading_ft,
-        pass,
-        ...(draft.finding ? { why: draft.finding.replace('-', ' ') } : {}),
-      },
-      point: null,
-      certain: true,
-      assumed: [],
-    });
-  }
+  propose(talk, said, own !== undefined, text, item(entry, finished.point ?? null, assumed));
+  const branch = hasBranch(draft) && finish(talk, { ...read, draft: branchOf(draft) }, entry.reading_ft);
+  if (branch) propose(talk, said, true, text, item(branch.entry, branch.point ?? null, []));
+  if (!draft.stopsHere) return;
+  const { reading_ft, pass } = entry;
+  const why = draft.finding?.replace('-', ' ');
+  propose(
+    talk,
+    said,
+    true,
+    text,
+    item({ kind: 'stop', reading_ft, pass, ...(why ? { why } : {}) }, null, []),
+  );
 }
+
+/** An end call gives an item its other end. */
+function closes(talk: Talk, said: Said, { entry, replaces }: Finished): boolean {
+  const item = talk.items.find((_, i) => itemId(i) === replaces);
+  if (!item) return false;
+  item.entry = entry;
+  talk.reading = entry.to_ft ?? talk.reading;
+  talk.lastAt = said.index;
+  join(talk, item, said.sentence.text, said.index);
+  return true;
+}
+
+/** "a tap sticking in": the branch and what is wrong with it. */
+const hasBranch = ({ finding, point }: Draft): boolean =>
+  finding !== undefined && point !== undefined && 'kind' in point && point.kind === 'tie-in';
 
 /** "The sonde reads five foot eight": where the head is known, a lone distance is how deep. */
 function takeDepth(talk: Talk, draft: Draft, text: string): void {

@@ -1,4 +1,4 @@
-import type { Entry, Pipe, Point } from '../job/schema.js';
+import type { Pipe, Point } from '../job/schema.js';
 import type { EntryDraft, Known, LogContext } from '../logline/context.js';
 
 /** One thing that a talk proposes for the log. */
@@ -58,7 +58,7 @@ export function contextOf(talk: Talk): { context: LogContext; known: Known[] } {
     end: mainId,
     access: accessId,
     ...(talk.pipe?.diameter_in === undefined ? {} : { bore_in: talk.pipe.diameter_in }),
-    entries: talk.items.map(({ entry }, i) => ({ ...entry, id: itemId(i) }) as Entry),
+    entries: talk.items.map(({ entry }, i) => ({ ...entry, id: itemId(i) })),
   };
   return { context, known: talk.items.map(({ entry }, i) => ({ id: itemId(i), entry })) };
 }

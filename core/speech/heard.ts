@@ -47,7 +47,7 @@ export function rewrite(
     }
   };
   for (const match of heard.text.matchAll(pattern)) {
-    const instead = typeof words === 'string' ? words : words(match as RegExpExecArray);
+    const instead = typeof words === 'string' ? words : words(match);
     if (instead === undefined || match[0] === '') continue;
     keep(match.index);
     const end = match.index + match[0].length;

@@ -30,7 +30,8 @@ export type Meaning =
   | { readonly is: 'of-water' }
   /** On both sides: a thing on each. */
   | { readonly is: 'both-sides' }
-  | { readonly is: 'size'; readonly size: Size }
+  /** A `weak` size gives way to a measure: "some roots, 20 percent". */
+  | { readonly is: 'size'; readonly size: Size; readonly weak?: true }
   /** A liner lies in the pipe just named, or in the one named next. */
   | { readonly is: 'lined' }
   /** The pipe just named lies on this side, whichever way the head looks. */

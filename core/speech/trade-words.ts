@@ -30,14 +30,12 @@ const clock = (at: number | readonly [number, number]): Meaning => ({ is: 'clock
 const hiddenWhy = (why: string): Meaning => ({ is: 'hidden-why', why });
 
 const sizes: Rows = [
+  ['some', { is: 'size', size: 'moderate', weak: true }],
   [
     'small, smaller, slight, slightly, light, lightly, few, a few, minor, tiny, little, a little, a little bit, a little bit of, a bit of, thin, faint, very small, very slight',
     size('small'),
   ],
-  [
-    'moderate, medium, some, decent, fair amount of, a fair amount of, medium sized, moderately',
-    size('moderate'),
-  ],
+  ['moderate, medium, decent, fair amount of, a fair amount of, medium sized, moderately', size('moderate')],
   [
     'large, heavy, heavily, bad, badly, pretty bad, really bad, big, severe, severely, major, massive, huge, thick, a lot of, lots of, full of, loaded with, packed with, a ton of, tons of, a bunch of, solid',
     size('large'),

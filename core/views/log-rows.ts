@@ -4,7 +4,7 @@ import type { Entry } from '../job/schema.js';
 import type { Grade } from '../job/vocabulary.js';
 import type { LineModel } from '../line/model.js';
 import type { ClockRange } from '../survey/clock.js';
-import type { Placed } from '../survey/survey.js';
+import { frameOf, type Placed } from '../survey/survey.js';
 
 export interface ReadingView {
   readonly run: string;
@@ -96,9 +96,12 @@ export function rowsOf({ model, condition }: LaidOut, figureOf: (placed: Placed)
       },
     });
   }
+  const placedIds = new Set(model.entries.map(({ entry }) => entry.id));
   const unplaced = model.line.runs
-    .filter((run) => model.survey.untied.some((each) => each.run === run))
-    .flatMap((run) => run.entries.map((entry) => emptyRow(entry, run.id)));
+    .filter((run) => frameOf(run.stage) === model.survey.frame)
+    .flatMap((run) =>
+      run.entries.filter(({ id }) => !placedIds.has(id)).map((entry) => emptyRow(entry, run.id)),
+    );
   const placedRows = [...rows.values()].sort((a, b) => (b.station?.value ?? 0) - (a.station?.value ?? 0));
   return [...placedRows, ...unplaced];
 }

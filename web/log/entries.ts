@@ -33,18 +33,19 @@ export function contextOf(
   const counter = counterOf(lineView, runId);
   const station = new Map(lineView?.points.map(({ id, station: { value } }) => [id, value]));
   const run = line.runs.find(({ id }) => id === runId);
+  const others = line.runs.filter((each) => each !== run).flatMap(({ entries }) => entries);
   return {
     ...more,
+    direction: run?.direction,
+    bore_in: line.pipe?.diameter_in,
+    otherRuns: others.length,
     end: line.end,
     access: run?.access,
     points: line.points.map((point) => {
       const at = station.get(point.id);
       return { ...point, reading_ft: at === undefined ? undefined : counter?.reading(at) };
     }),
-    entries: [
-      ...line.runs.filter((each) => each !== run).flatMap(({ entries }) => entries),
-      ...(run?.entries ?? []),
-    ],
+    entries: [...others, ...(run?.entries ?? [])],
     serves: line.serves?.map(({ what }) => what) ?? [],
   };
 }
@@ -61,7 +62,8 @@ export function twinOf(
   run: Run,
   lineView: LineView | undefined,
 ): { key: string; id: string; says: string } | undefined {
-  if (!lineView || draft.reading_ft === undefined || draft.kind === 'point') return undefined;
+  if (!lineView || draft.reading_ft === undefined) return undefined;
+  if (draft.kind === 'point' || draft.kind === 'note') return undefined;
   const at = counterOf(lineView, run.id)?.place(draft.reading_ft);
   if (at === undefined) return undefined;
   const near = rowsOf(lineView, run)

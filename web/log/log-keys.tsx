@@ -19,6 +19,7 @@ export function LogKeys({ reel, video }: { reel: boolean; video: boolean }) {
       ? ([
           [['Alt', 'P'], 'play, pause'],
           [['Alt', ','], '5 s back'],
+          [['Alt', 'K'], 'keep the picture'],
         ] as const)
       : []),
     [['Alt', 'M'], 'mark here'],

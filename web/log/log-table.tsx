@@ -106,7 +106,7 @@ function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'rows'> & { ro
             </chakra.span>
           </OpenFigure>
         ) : (
-          <chakra.span color="soft">not tied</chakra.span>
+          <chakra.span color="soft">{row.entry.kind === 'note' ? 'no feet' : 'not tied'}</chakra.span>
         )}
       </Cell>
       <Cell>

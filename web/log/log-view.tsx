@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
+import type { Cue } from '../../core/narration/captions.js';
 import type { ToRead } from '../../core/logline/to-read.js';
 import type { Warning } from '../../core/warning.js';
 import { SaveReport } from '../documents/save-buttons';
@@ -10,6 +11,7 @@ import { CsvPanel } from './csv-panel';
 import { LineStrip } from './line-strip';
 import { LogKeys } from './log-keys';
 import { LogTable } from './log-table';
+import { NarrationIn } from './narration-in';
 import { ReelPanel } from './reel-panel';
 import { RunForm } from './run-form';
 import { RunPanel } from './run-panel';
@@ -23,13 +25,14 @@ export function LogView() {
   const typed = useRef<TypedLineHandle>(null);
   const video = useRef<VideoHandle>(null);
   const hand = useLogHand(context, { typed, video });
+  const [cues, setCues] = useState<readonly Cue[]>([]);
   const { line, lineView, change, waiting } = context;
   const { run, reel, queue } = hand;
   return (
     <Flex height="100%" direction={{ base: 'column', md: 'row' }} overflow={{ base: 'auto', md: 'hidden' }}>
-      <Beside context={context} hand={hand} video={video} />
+      <Beside context={context} hand={hand} video={video} cues={cues} />
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
-        <Runs context={context} hand={hand} typed={typed} />
+        <Runs context={context} hand={hand} typed={typed} video={video} onCues={setCues} />
         {run && (
           <Box bg="sheet" px="4" pt="4" pb="2" borderBottom="1px solid" borderColor="ink" flexShrink={0}>
             <TypedLine
@@ -79,7 +82,12 @@ interface Part {
 }
 
 /** Beside the log: the picture, how the run was made, keys, what to know, and the report. */
-function Beside({ context: { line, lineView, change, view }, hand, video }: Part & Pick<LogRefs, 'video'>) {
+function Beside({
+  context: { line, lineView, change, view },
+  hand,
+  video,
+  cues,
+}: Part & Pick<LogRefs, 'video'> & { cues: readonly Cue[] }) {
   const { run, source, pass, setPass, waterClock, setWaterClock } = hand;
   const warnings = (view?.scope.warnings ?? []).filter(
     (warning) => warning.line === line.id && warning.rule !== 'reading-disagreement',
@@ -96,7 +104,15 @@ function Beside({ context: { line, lineView, change, view }, hand, video }: Part
     >
       <Pictures source={source} setSource={hand.setSource} />
       {source === 'video' && run && (
-        <VideoPanel key={run.id} line={line} run={run} change={change} ref={video} />
+        <VideoPanel
+          key={run.id}
+          line={line}
+          run={run}
+          change={change}
+          cues={cues}
+          onKeep={hand.keepPicture}
+          ref={video}
+        />
       )}
       {source === 'reel' && (
         <ReelPanel
@@ -140,7 +156,12 @@ const Pictures = ({ source, setSource }: Pick<LogHand, 'source' | 'setSource'>) 
 );
 
 /** The runs of the line, a tab each, and a new one. */
-function Runs({ context: { line, change }, hand: { run, setRunId }, typed }: Part & Pick<LogRefs, 'typed'>) {
+interface RunsProps extends Part, LogRefs {
+  readonly onCues: (cues: readonly Cue[]) => void;
+}
+
+function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }: RunsProps) {
+  const { line, change } = context;
   const [adding, setAdding] = useState(false);
   return (
     <>
@@ -170,6 +191,16 @@ function Runs({ context: { line, change }, hand: { run, setRunId }, typed }: Par
           Add a run
         </AddPress>
         {run && <CsvPanel line={line} run={run} change={change} />}
+        {run && (
+          <NarrationIn
+            key={run.id}
+            job={context}
+            run={run}
+            clip={() => video.current?.stamp()?.clip}
+            seek={source === 'video' ? (seconds) => video.current?.seek(seconds) : undefined}
+            onCues={onCues}
+          />
+        )}
       </Flex>
       {adding && (
         <RunForm

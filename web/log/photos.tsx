@@ -6,7 +6,7 @@ import { asError, bodyOf, deviceName } from '../api/client';
 import { Press } from '../shell/controls';
 
 /** Puts one photo on the server's disk; its name there. The server reads what it is from its content. */
-async function keepPhoto(photo: Blob): Promise<string> {
+export async function keepPhoto(photo: Blob): Promise<string> {
   const { name } = await bodyOf<{ name: string }>(
     await fetch('/api/photos', { method: 'POST', body: photo, headers: { 'x-device': deviceName() } }),
   );

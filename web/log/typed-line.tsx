@@ -1,8 +1,8 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useId, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Entry, Line } from '../../core/job/schema.js';
-import { parseLogLine } from '../../core/logline/parse.js';
+import { parseLogLine, type Choice, type LogPart } from '../../core/logline/parse.js';
 import { printLogLine } from '../../core/logline/print.js';
 import { sayWhat } from '../../core/logline/say.js';
 import { completion } from '../../core/speech/phrases.js';
@@ -11,7 +11,7 @@ import type { Change } from '../api/jobs';
 import { Cap, Press } from '../shell/controls';
 import { Faults } from '../shell/trouble';
 import { contextOf, editsOf, twinOf } from './entries';
-import { Preview } from './preview';
+import { choiceKeys, choicesOf, Preview } from './preview';
 import type { LineView } from '../../core/views/line-view.js';
 
 const Input = chakra('input', {
@@ -35,6 +35,8 @@ export interface TypedLineHandle {
   put: (words: string, where: 'front' | 'end') => void;
   /** Opens an entry for change: its own words, to be written over it. */
   change: (entry: Entry) => void;
+  /** Keeps a photo, by its name on the server, for what is written next. */
+  attach: (keep: () => Promise<string>) => Promise<void>;
 }
 
 interface Props {
@@ -60,6 +62,7 @@ export function TypedLine(props: Props) {
   const [same, setSame] = useState(false);
   const [editing, setEditing] = useState<Entry>();
   const [failed, setFailed] = useState<Error>();
+  const [photos, setPhotos] = useState<readonly string[]>([]);
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
   const context = useMemo(
@@ -67,9 +70,8 @@ export function TypedLine(props: Props) {
     [line, lineView, runId, pass, waterClock],
   );
   const rest = editing ? '' : completion(text);
-  // What is shown is what Enter writes: the word being typed counts as finished.
-  const whole = text + rest;
-  const parts = useMemo(() => parseLogLine(whole, context), [whole, context]);
+  // What is shown is what Enter writes: only what stands on the line.
+  const parts = useMemo(() => parseLogLine(text, context), [text, context]);
   const ready =
     parts.length > 0 &&
     parts.every(({ entry, errors }) => entry && errors.length === 0) &&
@@ -87,6 +89,15 @@ export function TypedLine(props: Props) {
       setText((now) => (where === 'front' ? `${words} ${now}` : `${now.trimEnd()} ${words} `));
       input.current?.focus();
     },
+    async attach(keep) {
+      input.current?.focus();
+      try {
+        const photo = await keep();
+        setPhotos((now) => [...now, photo]);
+      } catch (error) {
+        setFailed(asError(error));
+      }
+    },
     change(entry) {
       setEditing(entry);
       setText(printLogLine(entry));
@@ -100,6 +111,7 @@ export function TypedLine(props: Props) {
     setSame(false);
     setEditing(undefined);
     setFailed(undefined);
+    setPhotos([]);
   };
   const write = async () => {
     if (!ready || !run) return;
@@ -107,13 +119,14 @@ export function TypedLine(props: Props) {
     const edits =
       editing && only
         ? changeOf(line, editing, only)
-        : editsOf(parts, line, run, {
+        : editsOf(withPhotos(parts, photos), line, run, {
             tieTo: same ? lineView : undefined,
             stamp: stamp?.(),
             mark: `-${deviceName().slice(-3)}`,
           });
     const typed = text;
     const was = editing;
+    const kept = photos;
     clear();
     try {
       await change.edit(edits, { ownErrors: true });
@@ -121,17 +134,26 @@ export function TypedLine(props: Props) {
       // Nothing typed is lost: the line comes back as it was.
       setText((now) => (now === '' ? typed : now));
       setEditing(was);
+      setPhotos(kept);
       setFailed(asError(error));
     }
+  };
+  const choose = ({ from, to, words }: Choice) => {
+    setText(text.slice(0, from) + words + text.slice(to));
+    input.current?.focus();
   };
   const keys = (event: React.KeyboardEvent) => {
     const command = event.ctrlKey || event.metaKey;
     if (event.key === 'Enter') {
       event.preventDefault();
       void write();
-    } else if (event.key === 'Tab' && rest !== '') {
+    } else if (rest !== '' && completes(event)) {
       event.preventDefault();
       setText(text + rest + ' ');
+    } else if (event.altKey && choiceAt(parts, event.code)) {
+      event.preventDefault();
+      const choice = choiceAt(parts, event.code);
+      if (choice) choose(choice);
     } else if (event.key === '.' && command && twin) {
       event.preventDefault();
       setSame(!same);
@@ -151,12 +173,13 @@ export function TypedLine(props: Props) {
   const preview = (
     <Preview
       parts={parts}
-      text={whole}
+      text={text}
       lineView={lineView}
       runId={runId}
       twin={twin}
       same={same}
       compact={compact === true}
+      onChoose={choose}
     />
   );
   return (
@@ -173,6 +196,12 @@ export function TypedLine(props: Props) {
             setFailed(undefined);
           }}
         />
+      )}
+      {photos.length > 0 && (
+        <Text px="4" py="1" bg="keep" role="status">
+          {photos.length === 1 ? 'One picture goes' : `${photos.length} pictures go`} with what you write
+          next.
+        </Text>
       )}
       {editing && (
         <Flex align="center" gap="3" bg="keep" px="4" py="1" justify="space-between">
@@ -229,11 +258,14 @@ export function TypedLine(props: Props) {
           <Flex wrap="wrap" gap="4" rowGap="1" pt="2" fontSize="14px" color="soft">
             <span>
               <Cap>Enter</Cap>
-              write {parts.length > 1 ? (parts.length === 2 ? 'both' : `all ${parts.length}`) : 'it'}
+              {text !== '' && !ready
+                ? 'writes it once nothing is underlined'
+                : `write ${parts.length > 1 ? (parts.length === 2 ? 'both' : `all ${parts.length}`) : 'it'}`}
             </span>
             {rest !== '' && (
               <span>
-                <Cap>Tab</Cap>finish the word
+                <Cap>Tab</Cap>
+                <Cap>→</Cap>finish the word
               </span>
             )}
             {twin && (
@@ -253,6 +285,24 @@ export function TypedLine(props: Props) {
     </Box>
   );
 }
+
+/** Pictures kept go with the first thing written. */
+const withPhotos = (parts: readonly LogPart[], photos: readonly string[]): LogPart[] =>
+  parts.map((part, index) =>
+    index > 0 || photos.length === 0 || !part.entry
+      ? part
+      : { ...part, entry: { ...part.entry, photos: [...(part.entry.photos ?? []), ...photos] } },
+  );
+
+/** Tab, or → with the cursor at the end, takes the word that is offered. */
+function completes({ key, target, shiftKey }: React.KeyboardEvent): boolean {
+  if (key === 'Tab') return !shiftKey;
+  const { selectionStart, selectionEnd, value } = target as HTMLInputElement;
+  return key === 'ArrowRight' && selectionStart === value.length && selectionEnd === value.length;
+}
+
+const choiceAt = (parts: Parameters<typeof choicesOf>[0], code: string): Choice | undefined =>
+  choicesOf(parts)[choiceKeys.findIndex((key) => code === `Key${key}`)];
 
 /** The entry as it was typed anew, under its own id; a point that was named goes with it. */
 function changeOf(line: Line, entry: Entry, part: Parameters<typeof editsOf>[0][number]): Edit[] {

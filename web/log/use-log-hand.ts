@@ -8,6 +8,7 @@ import type { JobContext } from '../shell/job-layout';
 import { freshIds, rowsOf } from './entries';
 import { standing } from './log-table';
 import { tellReel, useReel } from './reel';
+import { keepPhoto } from './photos';
 import { step_ft, stride_ft } from './reel-panel';
 import type { TypedLineHandle } from './typed-line';
 import { useLogKeys } from './use-log-keys';
@@ -33,6 +34,8 @@ export interface LogHand {
   locate: () => void;
   open: (entry: Entry) => void;
   readNext: () => void;
+  /** The video's picture becomes a photo of the entry being written. */
+  keepPicture: () => void;
   /** A key on the empty line: the water's clock, or the reel. True when it was taken. */
   emptyKey: (event: KeyboardEvent) => boolean;
 }
@@ -81,6 +84,13 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
     setWanted(wanted + 1);
     open(next.entry);
   };
+  const keepPicture = () => {
+    void typed.current?.attach(async () => {
+      const picture = await video.current?.picture();
+      if (!picture) throw new Error('There is no picture to keep: open a video first, and let it show one.');
+      return keepPhoto(picture);
+    });
+  };
   const mark = () => {
     const last = run?.entries.at(-1);
     const where =
@@ -113,6 +123,7 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
     locate,
     zero: () => void tellReel('zero'),
     mark,
+    keepPicture,
     readNext,
     keepOut: keepReading('out'),
     keepBack: keepReading('back'),
@@ -122,7 +133,7 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
   });
   return {
     ...{ run, setRunId, pass, setPass, waterClock, setWaterClock, source, setSource },
-    ...{ reel, rows, queue, stampReading, locate, open, readNext },
+    ...{ reel, rows, queue, stampReading, locate, open, readNext, keepPicture },
     emptyKey: (event) => {
       if (event.key === '[' || event.key === ']') {
         turnWater(event.key === '[' ? -0.5 : 0.5);

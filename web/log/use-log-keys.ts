@@ -14,6 +14,7 @@ const keyNames = {
   readNext: 'Alt+KeyN',
   keepOut: 'Alt+KeyO',
   keepBack: 'Alt+KeyB',
+  keepPicture: 'Alt+KeyK',
   play: 'Alt+KeyP',
   back: 'Alt+Comma',
   line: 'Alt+KeyI',

@@ -1,10 +1,11 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { runHead, type Edit } from '../../core/edits/index.js';
+import { captionsText, type Cue } from '../../core/narration/captions.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';
-import { Press } from '../shell/controls';
+import { Cap, Press } from '../shell/controls';
 import { videoTime } from '../shell/format';
 
 /** What the log may ask of the video beside it. */
@@ -14,17 +15,24 @@ export interface VideoHandle {
   seek(seconds: number): void;
   toggle(): void;
   back(seconds: number): void;
+  /** The picture now showing, as a JPEG; undefined where there is none. */
+  picture(): Promise<Blob | undefined>;
 }
 
 interface Props {
   readonly line: Line;
   readonly run: Run;
   readonly change: Change;
+  /** Captions shown in step with the video. */
+  readonly cues: readonly Cue[];
+  /** Keeps the picture now showing for the entry being written. */
+  readonly onKeep: () => void;
   readonly ref?: Ref<VideoHandle>;
 }
 
 /** A video from this device's disk, played beside the log. It stays on the device: nothing is sent anywhere. */
-export function VideoPanel({ line, run, change, ref }: Props) {
+export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
+  const track = useTrack(cues);
   const [clip, setClip] = useState<{ id: string; url: string; name: string }>();
   const [at, setAt] = useState(0);
   const video = useRef<HTMLVideoElement>(null);
@@ -47,6 +55,7 @@ export function VideoPanel({ line, run, change, ref }: Props) {
       if (video.current?.paused) void video.current.play();
       else video.current?.pause();
     },
+    picture: () => pictureOf(video.current),
     back(seconds) {
       if (video.current) video.current.currentTime = Math.max(0, video.current.currentTime - seconds);
     },
@@ -91,11 +100,17 @@ export function VideoPanel({ line, run, change, ref }: Props) {
             onTimeUpdate={(event) => {
               setAt(event.currentTarget.currentTime);
             }}
-          />
+          >
+            {track && <track key={track} kind="captions" src={track} label="What was said" default />}
+          </chakra.video>
           <Flex justify="space-between" fontSize="13px" color="soft">
             <Text truncate>{clip.name}</Text>
             <Text whiteSpace="nowrap">video {videoTime(at)}</Text>
           </Flex>
+          <Press type="button" width="100%" mt="1" onClick={onKeep}>
+            <Cap>Alt</Cap>
+            <Cap>K</Cap>keep this picture
+          </Press>
         </Box>
       ) : (
         <Press type="button" width="100%" onClick={() => picker.current?.click()}>
@@ -110,4 +125,38 @@ export function VideoPanel({ line, run, change, ref }: Props) {
       )}
     </Box>
   );
+}
+
+/** The address of a captions track made of these cues; undefined without times. */
+function useTrack(cues: readonly Cue[]): string | undefined {
+  const [made, setMade] = useState<{ text: string; url: string }>();
+  const text = captionsText(cues);
+  useEffect(() => {
+    if (text === '') return;
+    const url = URL.createObjectURL(new Blob([text], { type: 'text/vtt' }));
+    // The address exists only once the browser made it.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setMade({ text, url });
+    return () => {
+      URL.revokeObjectURL(url);
+    };
+  }, [text]);
+  return made?.text === text ? made.url : undefined;
+}
+
+async function pictureOf(video: HTMLVideoElement | null): Promise<Blob | undefined> {
+  if (!video || video.videoWidth === 0) return undefined;
+  const canvas = document.createElement('canvas');
+  canvas.width = video.videoWidth;
+  canvas.height = video.videoHeight;
+  canvas.getContext('2d')?.drawImage(video, 0, 0);
+  return new Promise((resolve) => {
+    canvas.toBlob(
+      (blob) => {
+        resolve(blob ?? undefined);
+      },
+      'image/jpeg',
+      0.9,
+    );
+  });
 }

@@ -1,0 +1,116 @@
+import type { Point } from '../job/schema.js';
+import type { LogContext, LogPart } from '../logline/parse.js';
+import { sayEntry } from '../logline/say.js';
+import { saySides } from '../logline/change.js';
+import { missingFrom } from '../logline/missing.js';
+import { accessId, mainId, type NarrationItem } from './talk.js';
+
+/** A point of the line this near on the counter is the one the talk speaks of, ft. */
+const near_ft = 4;
+
+/** Where a talk's times stand against the video, and which clip it is. */
+export interface NarrationStamp {
+  /** Added to every time of the talk, s. */
+  readonly shift_s?: number;
+  readonly clip?: string | undefined;
+}
+
+/**
+ * Items of a talk as parts of a log line on this run: its main and access are the line's own, its points those of the
+ * line that lie where it says, or new ones. Each keeps its sentence as the note and its moment in the video. What has no
+ * reading comes after the run's last entry, to be read from the video.
+ */
+export function narrationParts(
+  items: readonly NarrationItem[],
+  context: LogContext,
+  stamp: NarrationStamp = {},
+): LogPart[] {
+  const points = [...context.points];
+  const own = new Map<string, Point>();
+  const lastId = context.entries?.at(-1)?.id;
+  return items.map((item) => {
+    const met =
+      item.entry.kind === 'point' ? pointFor(item, item.entry.point, points, own, context) : undefined;
+    const { reading_ft, ...rest } = item.entry;
+    const placed = item.noReading && lastId !== undefined ? { after: lastId } : { reading_ft };
+    const entry = {
+      ...rest,
+      ...placed,
+      ...(met ? { point: met.id } : {}),
+      note: [rest.note, item.sentence].filter(Boolean).join('; '),
+      ...(item.video_s === null ? {} : { video_s: Math.max(0, item.video_s + (stamp.shift_s ?? 0)) }),
+      ...(item.video_s === null || stamp.clip === undefined ? {} : { clip: stamp.clip }),
+    } as LogPart['entry'] & object;
+    return {
+      entry,
+      point: met?.point,
+      sentence: sayItem(item, met?.point ?? points.find(({ id }) => id === met?.id)),
+      missing: missingFrom(entry),
+      errors: [],
+      passed: [],
+      choices: [],
+    };
+  });
+}
+
+/** How an item is understood, without its note. */
+export function sayItem(
+  { entry, point }: NarrationItem,
+  known: Point | undefined = point ?? undefined,
+): string {
+  const { note: _, ...bare } = entry;
+  const name = (id: string) =>
+    id === mainId ? 'Main' : id === accessId ? 'The access' : pointWords(known ?? point ?? undefined, id);
+  const sides = saySides(entry);
+  const says = sayEntry({ ...bare, id: 'new' }, name);
+  return sides ? `${says}: ${sides}` : says;
+}
+
+const pointWords = (point: Point | undefined, id: string): string =>
+  [
+    point?.name ?? id.replaceAll('-', ' '),
+    point?.degrees === undefined ? '' : `${point.degrees}°`,
+    point?.connection ?? '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+/** The point of the line that an item reads; new where none lies there. */
+function pointFor(
+  { entry, point }: NarrationItem,
+  id: string,
+  points: LogContext['points'][number][],
+  own: Map<string, Point>,
+  context: LogContext,
+): { id: string; point: Point | undefined } {
+  if (id === mainId) return { id: context.end, point: undefined };
+  if (id === accessId && context.access !== undefined) return { id: context.access, point: undefined };
+  const before = own.get(id);
+  if (before) return { id: before.id, point: undefined };
+  const kind = point?.kind ?? 'other';
+  const taken = new Set([...own.values()].map((each) => each.id));
+  const near = points.find(
+    (each) =>
+      each.kind === kind &&
+      !taken.has(each.id) &&
+      each.reading_ft !== undefined &&
+      entry.reading_ft !== undefined &&
+      Math.abs(each.reading_ft - entry.reading_ft) <= near_ft,
+  );
+  const { reading_ft: _, ...known } = near ?? { reading_ft: undefined };
+  const { id: _id, name, ...about } = point ?? { id, kind };
+  const found: Point = near
+    ? ({ ...known, ...about } as Point)
+    : { ...fresh(kind, points), ...about, ...(name !== undefined && !/ \d+$/.test(name) ? { name } : {}) };
+  own.set(id, found);
+  if (!near) points.push(found);
+  return { id: found.id, point: found };
+}
+
+function fresh(kind: Point['kind'], points: readonly Point[]): Point {
+  const word = kind.replace('-', ' ');
+  for (let next = 1; ; next++) {
+    const [id, name] = [`${kind}-${next}`, `${word} ${next}`];
+    if (!points.some((each) => each.id === id || each.name === name)) return { id, kind, name };
+  }
+}
