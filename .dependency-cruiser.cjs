@@ -62,7 +62,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core', pathNot: isTest },
-      to: { pathNot: '^core|^node_modules/(zod|ml-matrix)/' },
+      to: { pathNot: '^core|^node_modules/(zod|ml-matrix|media-captions)/' },
     },
     {
       name: 'server-knows-core-only',

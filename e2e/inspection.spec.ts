@@ -88,7 +88,8 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
   await pullTo(page, back(23.4), /roots/);
   await call(page, 'roots 15% 10-1 at joint');
   await pullTo(page, back(17.4), /change to abs|change to clay/);
-  await call(page, 'abs 4 > clay 4');
+  // Pulling back, the head sees the clay first.
+  await call(page, 'clay 4 > abs 4');
 
   // The second run, from the garden cleanout that the first one passed.
   await tabTo(page, 'Add a run');

@@ -111,9 +111,9 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   const end = scope.lines[0]?.points.find(({ id }) => id === 'MAIN')?.station_ft ?? 0;
   if (!dig || !liner) throw new Error('the demo job digs and lines');
   await write(page, `${end.toFixed(1)} main`);
-  await write(page, `${dig.from_ft.toFixed(1)} fibre 4 > pvc 4; ${dig.to_ft.toFixed(1)} pvc 4 > fibre 4`);
-  await write(page, `${liner.from_ft.toFixed(1)} clay 4 > clay 4 lined`);
-  await write(page, `${(liner.to_ft - 6).toFixed(1)} clay 4 lined > clay 4`);
+  await write(page, `${dig.from_ft.toFixed(1)} pvc 4 > fibre 4; ${dig.to_ft.toFixed(1)} fibre 4 > pvc 4`);
+  await write(page, `${liner.from_ft.toFixed(1)} clay 4 lined > clay 4`);
+  await write(page, `${(liner.to_ft - 6).toFixed(1)} clay 4 > clay 4 lined`);
   await expect(page.getByRole('row').filter({ hasText: 'lined clay' }).first()).toBeVisible();
   await page.getByRole('link', { name: 'After' }).click();
   await expect(page.getByTestId('repair-state')).toHaveText('Not all of it is as it was to be.');

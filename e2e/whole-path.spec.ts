@@ -36,7 +36,7 @@ test('from a new job to the length the liner is cut at, equal to the headless sc
   await write(page, '81.7 main; stop main', /^81\.7|Main/);
   await page.getByRole('button', { name: 'Pulling back' }).click();
   await write(page, '80.9 main', /80\.9/);
-  await write(page, '31.7 pvc 4 > clay 4', /white PVC/);
+  await write(page, '31.7 clay 4 > pvc 4', /white PVC/);
   await write(page, '44.7 crack several; 49.7 crack around shifting at 3', /all the way round/);
   await write(page, '55 broken', /Broken pipe/);
   await write(page, '62 to 75 crack several', /Several cracks to/);
