@@ -223,7 +223,7 @@ function correctedBy(draft: Draft, known: readonly Known[]): Known | undefined {
     .findLast(({ entry }) =>
       draft.finding !== undefined
         ? entry.kind === 'finding' && entry.finding === draft.finding
-        : draft.kind !== undefined && entry.kind === draft.kind,
+        : entry.kind === (draft.kind ?? (draft.pipes.length > 0 ? 'change' : undefined)),
     );
   return like ?? own.at(-1) ?? known.at(-1);
 }

@@ -1,0 +1,301 @@
+import { completion } from '../speech/phrases.js';
+import { parseLogLine, type LogContext, type LogPart } from './parse.js';
+
+// Each test is one class of mistake that was seen in use, with the sample it was seen on and siblings of it: what people
+// type and say is common practice.
+const base: LogContext = {
+  pass: 'back',
+  end: 'MAIN',
+  access: 'CO1',
+  points: [
+    { id: 'CO1', kind: 'cleanout', name: 'front cleanout' },
+    { id: 'MAIN', kind: 'main', name: 'city main' },
+  ],
+};
+const parts = (line: string, more: Partial<LogContext> = {}): LogPart[] =>
+  parseLogLine(line, { ...base, ...more });
+const entries = (line: string, more: Partial<LogContext> = {}) => parts(line, more).map(({ entry }) => entry);
+const clean = (line: string, more: Partial<LogContext> = {}) => {
+  expect([line, parts(line, more).flatMap(({ errors }) => errors.map(({ message }) => message))]).toEqual([
+    line,
+    [],
+  ]);
+  return entries(line, more);
+};
+
+test('a denial is a note on its foot', () => {
+  const seen = [
+    'roots',
+    'cracks',
+    'hole',
+    'offsets',
+    'belly',
+    'grease',
+    'collapse',
+    'standing water',
+    'wipes',
+    'scale',
+    'breaks',
+    'gap',
+  ];
+  for (const what of seen) {
+    expect(clean(`46 no ${what}`)).toMatchObject([
+      { kind: 'note', reading_ft: 46, note: `seen, none: ${what}` },
+    ]);
+  }
+});
+
+test('a whole phrase is never completed', () => {
+  const whole = [
+    ...[
+      '74 main backed up',
+      '60 not seen',
+      '60 property line',
+      '60 tie in',
+      '60 sticks in',
+      '60 water running in',
+    ],
+    ...[
+      '60 does not arrive',
+      '60 cannot see',
+      '60 cast iron',
+      '60 open joint',
+      '60 bottom gone',
+      '60 under water',
+    ],
+    ...['60 at the joint', '60 backwater valve', '60 standing water', '60 main'],
+  ];
+  for (const line of whole) expect([line, completion(line)]).toEqual([line, '']);
+});
+
+test('what stands on the line is what is meant, whatever longer words begin so', () => {
+  expect(clean('30 co')).toMatchObject([{ kind: 'point' }]);
+  for (const begun of [
+    'mai',
+    'roo',
+    'crac',
+    'offse',
+    'bel',
+    'gre',
+    'colla',
+    'separat',
+    'joi',
+    'clay pip',
+    'manho',
+  ]) {
+    const kinds = entries(`60 ${begun}`).map((entry) => entry?.kind ?? 'refused');
+    expect([begun, kinds.every((kind) => ['refused', 'note', 'change'].includes(kind))]).toEqual([
+      begun,
+      true,
+    ]);
+  }
+});
+
+test('words about the cleanout that is there make no second one, and no broken pipe', () => {
+  const states = [
+    ...[
+      '0 cleanout cap broken',
+      '0 cleanout broken',
+      '0 cleanout cap missing',
+      '0 broken cap',
+      '0 cap missing',
+      '0 cap gone',
+    ],
+    ...[
+      '0 cleanout no cap',
+      '0 cleanout buried',
+      '0.4 cleanout cap cracked',
+      '0 front cleanout broken cap',
+      '0 clean out cap is broken',
+    ],
+  ];
+  for (const line of states) {
+    const [part] = parts(line);
+    expect([line, part?.entry, part?.errors]).toEqual([
+      line,
+      expect.objectContaining({ kind: 'point', point: 'CO1' }),
+      [],
+    ]);
+    expect([line, part?.point?.state]).toEqual([line, expect.any(String)]);
+  }
+});
+
+test('pulling back, the head sees what lies upstream next', () => {
+  const pairs = [
+    ['clay', 'fibre'],
+    ['abs', 'clay'],
+    ['pvc', 'cast iron'],
+    ['concrete', 'clay'],
+    ['clay', 'pvc'],
+    ['sdr 35', 'clay'],
+  ] as const;
+  for (const [first, second] of pairs) {
+    for (const join of ['>', 'to', '->']) {
+      const [back] = clean(`60 ${first} ${join} ${second}`);
+      const [out] = clean(`60 ${second} ${join} ${first}`, { pass: 'out' });
+      expect(back).toMatchObject({ kind: 'change' });
+      expect({ ...back, pass: 'out' }).toEqual(out);
+      const [upstream] = clean(`60 ${first} ${join} ${second}`, { direction: 'upstream', pass: 'out' });
+      expect({ ...upstream, pass: 'back' }).toEqual(back);
+    }
+  }
+});
+
+test('a bare number beside a bend is its degrees', () => {
+  for (const degrees of [22.5, 30, 45, 60, 90]) {
+    for (const line of [`14 bend ${degrees}`, `14 ${degrees} bend`, `14 turn ${degrees} degrees`]) {
+      clean(line);
+      expect([line, parts(line)[0]?.point?.degrees]).toEqual([line, degrees]);
+    }
+  }
+});
+
+test('percent or clock, inches or clock: asked, never guessed', () => {
+  for (const what of ['roots', 'wipes', 'grease', 'scale', 'offset', 'gap']) {
+    for (const value of [2, 5, 10]) {
+      const [part] = parts(`46 ${what} ${value}`);
+      expect([what, value, part?.errors[0]?.answers?.length]).toEqual([what, value, 2]);
+    }
+  }
+});
+
+test('feet stay feet, and both sides are kept', () => {
+  for (const feet of [2, 6, 8.5, 11]) {
+    clean(`46 drop ${feet} ft`);
+    expect(parts(`46 drop ${feet} ft`)[0]?.point).toMatchObject({ fall_ft: feet });
+    expect(parts(`46 drop ${feet} feet`)[0]?.point).not.toHaveProperty('diameter_in');
+  }
+  for (const what of ['roots', 'cracks', 'scale', 'grease', 'hole', 'weeping']) {
+    for (const sides of ['left and right', 'both sides']) {
+      expect(clean(`46 ${what} ${sides}`)).toMatchObject([{ clock: 9 }, { clock: 3 }]);
+    }
+  }
+});
+
+test('an adjective outranks the plural', () => {
+  for (const [said, form] of [
+    ['hairline', 'hairline'],
+    ['circumferential', 'around'],
+    ['longitudinal', 'along'],
+    ['several', 'several'],
+  ] as const) {
+    for (const noun of ['cracks', 'fractures']) expect(clean(`46 ${said} ${noun}`)).toMatchObject([{ form }]);
+  }
+  for (const size of ['small', 'slight', 'minor', 'tiny']) {
+    expect(clean(`46 ${size} cracks`)[0]).not.toHaveProperty('form');
+  }
+});
+
+test('a correction speaks of the newest thing of its kind', () => {
+  const log: LogContext = {
+    ...base,
+    entries: [
+      { id: 'r', kind: 'finding', finding: 'roots', reading_ft: 52, possible: true },
+      { id: 'c', kind: 'finding', finding: 'crack', reading_ft: 50, form: 'along' },
+      { id: 'd', kind: 'change', reading_ft: 49, downstream: { material: 'clay' } },
+      { id: 'l', kind: 'locate', reading_ft: 52, depth_ft: 7.3 },
+    ],
+  };
+  const corrections = [
+    ['no, roots 20%', 'r'],
+    ['no, roots at 51', 'r'],
+    ['no, heavy roots', 'r'],
+    ['sorry, crack around', 'c'],
+    ['no, crack hairline', 'c'],
+    ['make that crack at 50.5', 'c'],
+    ['no, concrete', 'd'],
+    ['no, 8 deep', 'l'],
+    ['no, 52.5', 'l'],
+    ['correction, roots 15%', 'r'],
+    ['i mean crack several', 'c'],
+  ] as const;
+  for (const [line, id] of corrections) {
+    const [part] = parts(line, log);
+    expect([line, part?.replaces, part?.errors]).toEqual([line, id, []]);
+    expect(part?.was).toBeTruthy();
+  }
+});
+
+test('either end of a stretch may be called first', () => {
+  for (const what of [
+    'belly',
+    'roots',
+    'scale',
+    'grease',
+    'standing water',
+    'sag',
+    'worn bottom',
+    'crack',
+    'oval',
+    'low spot',
+    'under water',
+  ]) {
+    expect(parts(`15 ${what} ends; 20 ${what} starts`)[1]).toMatchObject({
+      replaces: 'part 0',
+      entry: { reading_ft: 15, to_ft: 20 },
+    });
+    expect(parts(`20 ${what} starts; 15 ${what} ends`)[1]).toMatchObject({
+      replaces: 'part 0',
+      entry: { reading_ft: 20, to_ft: 15 },
+    });
+  }
+});
+
+test('past its own join, the main is a reading of the other line', () => {
+  const joined: LogContext = {
+    ...base,
+    end: 'J',
+    points: [
+      { id: 'CO1', kind: 'cleanout', name: 'front cleanout' },
+      { id: 'J', kind: 'tie-in', name: 'join', reading_ft: 30 },
+    ],
+  };
+  for (const line of ['46 main', '46 city sewer', '60 street main', 'at sixty feet the main']) {
+    const [part] = parts(line, joined);
+    expect([line, part?.entry, part?.errors[0]?.message]).toEqual([
+      line,
+      undefined,
+      expect.stringContaining('other line'),
+    ]);
+  }
+  expect(clean('31 main', joined)).toMatchObject([{ point: 'J' }]);
+});
+
+test('a note alone is an entry, with or without feet', () => {
+  for (const text of ['note', 'odd smell', 'customer was here', '5" pipe?', 'x']) {
+    const quoted = `"${text.replaceAll('"', '""')}"`;
+    expect(clean(`46 ${quoted}`)).toMatchObject([{ kind: 'note', reading_ft: 46, note: text }]);
+    expect(clean(quoted)).toMatchObject([{ kind: 'note', note: text }]);
+  }
+  for (const word of ['pebbles', 'a shoe', 'toy dinosaur', 'bricks', 'all good']) {
+    expect(entries(`46 ${word}`)[0]).toMatchObject({ reading_ft: 46 });
+  }
+});
+
+test('ranges of depth and of inches', () => {
+  for (const [low, high] of [
+    [10, 12],
+    [4, 5],
+    [6.5, 7],
+  ] as const) {
+    expect(clean(`52 located ${low}-${high} deep`)).toMatchObject([
+      { depth_ft: (low + high) / 2, note: `${low} to ${high} ft deep` },
+    ]);
+    expect(clean(`52 located ${low} to ${high} feet deep`)).toMatchObject([{ depth_ft: (low + high) / 2 }]);
+  }
+  for (const [low, high] of [
+    ['1/16', '1/4'],
+    ['1/4', '1/2'],
+    ['1/2', '3/4'],
+  ] as const) {
+    expect(clean(`50-56 belly ${low}-${high}`)[0]).toMatchObject({
+      to_ft: 56,
+      inches: [expect.any(Number), expect.any(Number)],
+    });
+  }
+});
+
+test('a line takes no more than it can hold, and its time grows with its length', () => {
+  expect(parts('9'.repeat(20_000))[0]?.errors[0]?.message).toContain('2000 characters');
+  expect(parts('46 roots '.repeat(200)).length).toBeGreaterThan(0);
+});
