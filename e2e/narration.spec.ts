@@ -88,7 +88,7 @@ test('captions keep their moments, shifted by one offset; what is certain is acc
       .setInputFiles({ name, mimeType: 'text/vtt', buffer: Buffer.from(text) });
   await give('bad.vtt', 'WEBVTT\n\n00:01.000 --> soon\nroots\n');
   await expect(panel.getByRole('alert')).toContainText('Line 3');
-  await panel.getByRole('button', { name: 'Put this talk away' }).click();
+  await panel.getByRole('button', { name: 'Put away' }).click();
   await give(
     'good.vtt',
     'WEBVTT\n\n01:10.000 --> 01:15.000\ncrack at forty\n\n01:15.000 --> 01:20.000\nsome more roots\n',

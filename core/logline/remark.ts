@@ -1,6 +1,6 @@
 import { closest } from '../speech/phrases.js';
 import { newDraft } from './draft.js';
-import type { SegmentRead, Span } from './read-segment.js';
+import { interjectionsIn, type SegmentRead, type Span } from './read-segment.js';
 
 /** Of a thing said not to be there, the place and a note are left: "seen, none: roots". */
 export function denied(read: SegmentRead, said: string): SegmentRead {
@@ -40,8 +40,9 @@ export function isRemark({ draft, unknown, passed, errors }: SegmentRead): boole
 
 /** The words of a part without its place. */
 export function remarkOf(text: string, whole: Span, { places }: SegmentRead): string {
+  const gone = [...places, ...interjectionsIn(text)];
   let left = '';
   for (let i = whole.from; i < whole.to; i++)
-    left += places.some(({ from, to }) => i >= from && i < to) ? ' ' : (text[i] ?? '');
+    left += gone.some(({ from, to }) => i >= from && i < to) ? ' ' : (text[i] ?? '');
   return left.replace(/\s+/g, ' ').trim();
 }

@@ -60,7 +60,9 @@ export function segmentsOf({ shape }: Hearing): Segment[] {
     const listed = open?.denied === true && piece.nouns > 0 && goesOnDenying(piece, text);
     const denied = piece.lead === denial || listed;
     if (piece.hard) close();
-    const mended = open !== undefined && mends.test(textOf(open));
+    const mended =
+      open !== undefined &&
+      (mends.test(textOf(open)) || (stops.test(textOf(open)) && isBare(text) && piece.lead === ','));
     if (open && open.nouns > 0 && !mended && placesAnother(piece, text, textOf(open), open)) {
       const was = open.denied;
       close();
@@ -83,6 +85,11 @@ export function segmentsOf({ shape }: Hearing): Segment[] {
 
 /** "31, no, 32": what follows takes the place of what was said. */
 const mends = /\b(?:sorry|no|not|i\s+mean|correction|make\s+(?:that|it)|same\s+as)[\s,]*$/i;
+
+/** "stopped, roots": what stopped it. */
+const stops =
+  /\b(?:stop(?:ped|s)?|stuck|not\s+seen|can(?:not|'t)\s+see|can(?:not|'t)\s+get\s+(?:through|past|by))\s*$/i;
+const isBare = (text: string): boolean => !/\d|\b(?:a|an|some|there|and)\b/i.test(text);
 
 /** "roots at 40 and 44": a second place for the thing before it; of a bend a bare number is its degrees. */
 const placesAnother = (piece: Piece, text: string, before: string, { placed }: Open): boolean =>

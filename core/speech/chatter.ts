@@ -91,7 +91,7 @@ const small =
   what's who's where's when's here's there's that's let's lets
   definitely certainly clearly visibly apparent apparently visible obvious probably likely perhaps
   coming-in growing sticking hanging sitting holding standing-there showing-up present evidence sign signs
-  held whole mostly almost every entire throughout everything anything whatever maybe-a pass passing passed past-here
+  held whole more mostly almost every entire throughout everything anything whatever maybe-a pass passing passed past-here
   deep high wide tall thick long short total approximately level
   morning afternoon today thanks hello hi hey everybody everyone`
     .split(/\s+/)

@@ -55,6 +55,12 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   let heard: Heard = { ...heardAs(text), text: hidden };
   heard = rewrite(heard, /[’‘]/g, "'");
   heard = rewrite(heard, interjection, ' ');
+  // "right at seventy nine" is no side of the pipe.
+  heard = rewrite(
+    heard,
+    /\bright\s+(?=(?:at|about|around|near|after|before|past|off|now|next|up|over|in|on)\b(?!\s+(?:side|hand)))/gi,
+    ' ',
+  );
   heard = rewrite(heard, / {2,}/g, ' ');
   heard = rewrite(heard, /\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35');
   heard = rewrite(heard, /\bschedule\s+forty\b/gi, 'schedule 40');

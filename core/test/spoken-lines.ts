@@ -346,6 +346,8 @@ const chatty: readonly Spoken[] = [
   ['there’s a separated joint at 78, three quarters of an inch', f(78, 'separation', { inches: 0.75 })],
   ['you see that lip at 80, that’s a quarter inch', f(80, 'lip', { inches: 0.25 })],
   ['the pipe is cracked all the way around at 51 and a half', f(51.5, 'crack', { form: 'around' })],
+  ['right at 79 there’s a gap', f(79, 'separation')],
+  ['roots right around 40 on the right', f(40, 'roots', { clock: 3 })],
   ['okay we’re coming up on a tee at 33', p(33, 'tie-in', { connection: 'tee' })],
   ['it’s got grease in it at 25, probably 20 percent', f(25, 'deposit', { of: 'grease', percent: 20 })],
   ['so at 46 the bottom of the pipe is worn out', f(46, 'worn-bottom')],

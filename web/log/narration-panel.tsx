@@ -75,15 +75,22 @@ export function NarrationPanel({ line, run, change, context, hand, seek, onClose
             </Box>
           )}
           <NarrationList hand={hand} context={context} seek={seek} />
-          <Flex gap="3" p="3" borderTop="1px solid" borderColor="ink" wrap="wrap" align="center">
+          <Flex
+            gap={{ base: '2', md: '3' }}
+            p="3"
+            borderTop="1px solid"
+            borderColor="ink"
+            wrap="wrap"
+            align="center"
+          >
             <Press type="button" look="signal" disabled={parts.length === 0} onClick={() => void write()}>
               Write {parts.length} into the log
             </Press>
-            <Press type="button" onClick={hand.acceptCertain}>
+            <Press type="button" px={{ base: '3', md: '4' }} onClick={hand.acceptCertain}>
               Accept all that are certain
             </Press>
             <Press type="button" look="quiet" onClick={hand.putAway}>
-              Put this talk away
+              Put away
             </Press>
             <Text fontSize="13.5px" color="soft" display={{ base: 'none', md: 'block' }} ml="auto">
               {proposals.filter(({ item, verdict }) => item && !verdict).length} to decide · <Cap>Ctrl</Cap>

@@ -60,8 +60,10 @@ export function Preview({ parts, text, lineView, runId, twin, same, compact, onC
                 onChoose(choice);
               }}
             >
-              <Cap>Alt</Cap>
-              <Cap>{choiceKeys[index]}</Cap>
+              <chakra.span display={{ base: 'none', md: 'inline' }}>
+                <Cap>Alt</Cap>
+                <Cap>{choiceKeys[index]}</Cap>
+              </chakra.span>
               {choice.label}
             </Press>
           ))}

@@ -255,7 +255,15 @@ export function TypedLine(props: Props) {
       {!compact && (
         <Box id={`${id}-preview`} pt="3" minHeight="86px">
           {preview}
-          <Flex wrap="wrap" gap="4" rowGap="1" pt="2" fontSize="14px" color="soft">
+          <Flex
+            wrap="wrap"
+            gap="4"
+            rowGap="1"
+            pt="2"
+            fontSize="14px"
+            color="soft"
+            display={{ base: 'none', md: 'flex' }}
+          >
             <span>
               <Cap>Enter</Cap>
               {text !== '' && !ready
