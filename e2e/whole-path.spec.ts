@@ -83,8 +83,9 @@ test('what cannot be understood is marked and not written; what was written can 
   await typed(page).press('Enter');
   await expect(typed(page)).toHaveValue('22 rots 15%');
   await typed(page).fill('22 roots 15% 11-2; gap 3/4 at jo');
-  await expect(page.getByTestId('preview')).toContainText('Joint open, ¾ in, at a joint');
+  await expect(page.getByTestId('preview')).toContainText('did you mean “joint”?');
   await typed(page).press('Tab');
+  await expect(page.getByTestId('preview')).toContainText('Joint open, ¾ in, at a joint');
   await typed(page).press('Enter');
   await expect(rows).toHaveCount(before + 2);
   await expect(typed(page)).toHaveValue('');

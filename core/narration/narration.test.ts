@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import { entrySchema } from '../job/schema.js';
 import { captionFormat, readCaptions } from './captions.js';
 import { narrate, type NarrationItem } from './narrate.js';
-import { narrationParts } from './parts.js';
+import type { LogContext } from '../logline/context.js';
+import { inOrder, narrationParts } from './parts.js';
 import { sentencesOf } from './sentences.js';
 
 /** Talks written for these tests, each with what it truly says: common practice. */
@@ -198,28 +199,29 @@ test('items go into a run: its own main and points, the sentence and the moment 
     'main at sixty four',
     'some more grease',
   );
-  const parts = narrationParts(
-    items,
-    {
-      pass: 'out',
-      end: 'M7',
-      access: 'CO1',
-      points: [
-        { id: 'CO1', kind: 'cleanout' },
-        { id: 'M7', kind: 'main' },
-        { id: 'B9', kind: 'bend', name: 'old bend', reading_ft: 21 },
-        { id: 'tie-in-1', kind: 'tie-in', name: 'tie in 1', reading_ft: 5 },
-      ],
-      entries: [{ id: 'e3', kind: 'joint', reading_ft: 4 }],
-    },
-    { shift_s: 5, clip: 'V1' },
-  );
+  const line: LogContext = {
+    pass: 'out',
+    end: 'M7',
+    access: 'CO1',
+    points: [
+      { id: 'CO1', kind: 'cleanout' },
+      { id: 'M7', kind: 'main' },
+      { id: 'B9', kind: 'bend', name: 'old bend', reading_ft: 21 },
+      { id: 'tie-in-1', kind: 'tie-in', name: 'tie in 1', reading_ft: 5 },
+    ],
+    entries: [{ id: 'e3', kind: 'joint', reading_ft: 4 }],
+  };
+  const parts = inOrder(narrationParts(items, line, { shift_s: 5, clip: 'V1' }), line);
   expect(parts.map(({ entry }) => entry)).toMatchObject([
     { point: 'B9', video_s: 5, clip: 'V1', note: 'bend at twenty' },
     { point: 'tie-in-2', video_s: 15 },
     { point: 'M7', video_s: 25 },
-    { finding: 'deposit', after: 'e3', video_s: 35 },
+    { finding: 'deposit', after: 'part 2', video_s: 35 },
   ]);
   expect(parts[3]?.entry).not.toHaveProperty('reading_ft');
+  const [alone] = inOrder(narrationParts(items.slice(3), line), line);
+  expect(alone?.entry).toMatchObject({ after: 'e3' });
+  const [first] = inOrder(narrationParts(items.slice(3), { ...line, entries: [] }), { ...line, entries: [] });
+  expect(first?.entry).toMatchObject({ reading_ft: 64 });
   expect(parts[1]?.point).toMatchObject({ id: 'tie-in-2', kind: 'tie-in', name: 'tie in 2', clock: 9 });
 });

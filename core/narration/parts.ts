@@ -1,9 +1,34 @@
 import type { Point } from '../job/schema.js';
+import { partId } from '../logline/context.js';
 import type { LogContext, LogPart } from '../logline/parse.js';
 import { sayEntry } from '../logline/say.js';
 import { saySides } from '../logline/change.js';
 import { missingFrom } from '../logline/missing.js';
 import { accessId, mainId, type NarrationItem } from './talk.js';
+
+/** Stands for the part before, until all parts are in their order. */
+const partBefore = 'part before';
+
+/**
+ * The parts in the order they are written, those without a reading tied to what comes before them: an earlier part that
+ * has a place, else the run's last entry. Where there is neither, the reading where the head was last stands.
+ */
+export function inOrder(parts: readonly LogPart[], context: LogContext): LogPart[] {
+  const own = context.entries?.slice(context.otherRuns ?? 0) ?? [];
+  const last = own.findLast((entry) => entry.kind !== 'note')?.id;
+  return parts.map((part, index) => {
+    if (part.entry?.after !== partBefore) return part;
+    const before = parts
+      .slice(0, index)
+      .findLastIndex(({ entry }) => entry !== undefined && entry.kind !== 'note');
+    const after = before >= 0 ? partId(before) : last;
+    const { after: _after, reading_ft, ...entry } = part.entry;
+    return {
+      ...part,
+      entry: { ...entry, ...(after === undefined ? { reading_ft } : { after }) },
+    };
+  });
+}
 
 /** A point of the line this near on the counter is the one the talk speaks of, ft. */
 const near_ft = 4;
@@ -17,8 +42,8 @@ export interface NarrationStamp {
 
 /**
  * Items of a talk as parts of a log line on this run: its main and access are the line's own, its points those of the
- * line that lie where it says, or new ones. Each keeps its sentence as the note and its moment in the video. What has no
- * reading comes after the run's last entry, to be read from the video.
+ * line that lie where it says, or new ones. Each keeps its sentence as the note and its moment in the video. `inOrder`
+ * ties those without a reading.
  */
 export function narrationParts(
   items: readonly NarrationItem[],
@@ -27,12 +52,11 @@ export function narrationParts(
 ): LogPart[] {
   const points = [...context.points];
   const own = new Map<string, Point>();
-  const lastId = context.entries?.at(-1)?.id;
   return items.map((item) => {
     const met =
       item.entry.kind === 'point' ? pointFor(item, item.entry.point, points, own, context) : undefined;
-    const { reading_ft, ...rest } = item.entry;
-    const placed = item.noReading && lastId !== undefined ? { after: lastId } : { reading_ft };
+    const rest = item.entry;
+    const placed = item.noReading ? { after: partBefore } : {};
     const entry = {
       ...rest,
       ...placed,

@@ -7,17 +7,23 @@ import { join, newest, type NarrationItem, type Talk } from './talk.js';
 /** Words without a thing of their own say more of the newest one this many sentences on, no further. */
 const reach = 3;
 
-/** The place a segment says, ft. */
-function placeOf({ numbers, bareHour, fields }: Draft): number | undefined {
-  const given =
-    numbers.find(({ placed }) => placed) ?? numbers.find(({ size, fraction }) => !size && !fraction);
-  return given?.value ?? (bareHour && fields.clock === bareHour.value ? bareHour.value : undefined);
+/** The place a segment says, ft: at or in feet, or a number that stands at either end of what is said. */
+function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | undefined {
+  const placed = numbers.find((each) => each.placed);
+  if (placed) return placed.value;
+  if (bareHour && fields.clock === bareHour.value) return bareHour.value;
+  const given = numbers.find(({ size, fraction }) => !size && !fraction);
+  const words = text.replace(/[¦,.]|\band\b/gi, ' ').trim();
+  // "this is run two" says no place.
+  const counted =
+    /\b(?:run|video|number|story|floor|day|unit|apartment|line|camera|take|part)\s+[\d.]+\s*$/i.test(words);
+  return given && !counted && /^~?\s*[\d.]+\b|\b[\d.]+$/.test(words) ? given.value : undefined;
 }
 
 /** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes the stretch it speaks of. True where it did. */
 export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boolean {
   if (draft.endCall !== 'end' || draft.pipes.length > 0) return false;
-  const place = placeOf(draft);
+  const place = placeOf(draft, text);
   if (place === undefined) return false;
   const like = (entry: EntryDraft) =>
     draft.finding !== undefined
@@ -59,7 +65,7 @@ const goesOnTo =
 
 /** Words that name no thing: the end of one, more of one, another reading of one, or where the head is. */
 export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
-  const place = placeOf(draft);
+  const place = placeOf(draft, text);
   const last = talk.items.at(-1);
   if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
   if (place !== undefined && last && goesOnTo.test(text) && last.entry.to_ft === undefined) {

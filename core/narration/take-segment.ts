@@ -254,7 +254,12 @@ function propose(talk: Talk, said: Said, own: boolean, text: string, item: Narra
     }
     join(talk, same, said.sentence.text, said.index);
   } else {
-    if (!own && talk.placeSentence && said.placed === undefined) {
+    if (
+      !own &&
+      talk.placeSentence &&
+      said.placed === undefined &&
+      said.index - talk.placeSentence.index <= 2
+    ) {
       item.sentence = `${talk.placeSentence.text} ${item.sentence}`;
       talk.notes.delete(talk.placeSentence.index);
     }

@@ -47,7 +47,8 @@ const inOrder = ownWords.filter((word) => words[word]?.is !== 'nothing');
 function longer(tail: string): string | undefined {
   const all = inOrder.filter((each) => each.startsWith(tail) && each !== tail);
   const wordsIn = (text: string) => text.split(' ').length;
-  return all.find((each) => wordsIn(each) === wordsIn(tail)) ?? all[0];
+  const even = all.filter((each) => wordsIn(each) === wordsIn(tail));
+  return even.find((each) => !each.includes('-')) ?? even[0] ?? all[0];
 }
 
 /** True where a known phrase ends with the text. */
@@ -59,6 +60,8 @@ const isWhole = (text: string): boolean =>
 /** Known words close to a mistyped one, for the message under it. */
 export function closest(word: string): string | undefined {
   const lower = word.toLowerCase();
+  const begun = lower.length >= 2 && /^[a-z]+$/.test(lower) ? longer(lower) : undefined;
+  if (begun !== undefined && !begun.includes(' ')) return begun;
   let best: string | undefined;
   let least = Math.max(1, Math.floor(lower.length / 3)) + 1;
   for (const each of inOrder) {

@@ -32,7 +32,11 @@ const hiddenWhy = (why: string): Meaning => ({ is: 'hidden-why', why });
 const sizes: Rows = [
   ['some', { is: 'size', size: 'moderate', weak: true }],
   [
-    'small, smaller, slight, slightly, light, lightly, few, a few, minor, tiny, little, a little, a little bit, a little bit of, a bit of, thin, faint, very small, very slight',
+    'few, a few, little, a little, a little bit, a little bit of, a bit of',
+    { is: 'size', size: 'small', weak: true },
+  ],
+  [
+    'small, smaller, slight, slightly, light, lightly, minor, tiny, thin, faint, very small, very slight',
     size('small'),
   ],
   ['moderate, medium, decent, fair amount of, a fair amount of, medium sized, moderately', size('moderate')],

@@ -4,7 +4,7 @@ import { parseLogLine, type LogContext, type LogPart } from '../../core/logline/
 import { printLogLine } from '../../core/logline/print.js';
 import { captionFormat, readCaptions, type CaptionFault, type Cue } from '../../core/narration/captions.js';
 import { narrate, type NarrationItem, type NarrationNote } from '../../core/narration/narrate.js';
-import { narrationParts, sayItem } from '../../core/narration/parts.js';
+import { inOrder, narrationParts, sayItem } from '../../core/narration/parts.js';
 
 /** What a talk was read from, and how: kept on this device until it is written or put away. */
 interface Source {
@@ -122,7 +122,7 @@ export function useNarration(
   ];
   const lineOf = ({ item, sentence, verdict }: Proposal): string => {
     if (verdict?.is === 'mended') return verdict.line;
-    const [part] = item ? narrationParts([{ ...item, sentence: '' }], context) : [];
+    const [part] = item ? inOrder(narrationParts([{ ...item, sentence: '' }], context), context) : [];
     if (!part?.entry) return `"${sentence.replaceAll('"', '""')}"`;
     const { note: _, video_s: _video, clip: _clip, ...bare } = part.entry;
     const point = part.point ?? pointOf(line, part);
@@ -133,7 +133,7 @@ export function useNarration(
     faults: ready?.faults ?? [],
     proposals,
     cues,
-    parts: partsOf(proposals, context, { shift_s, clip }),
+    parts: inOrder(partsOf(proposals, context, { shift_s, clip }), context),
     read(next) {
       setKept({ source: next, verdicts: {} });
     },
