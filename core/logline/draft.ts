@@ -14,6 +14,8 @@ export interface Given {
   readonly fraction: boolean;
   /** It stands after "at", or in feet: a place rather than a measure. */
   readonly placed: boolean;
+  /** It is the first end of a stretch. */
+  readonly range?: true;
 }
 
 /** A pipe that was named, and the side of the change it lies on where that was said. */

@@ -102,7 +102,9 @@ function settle(draft: Draft, { context, known, told }: Finishing): void {
   settleServed(draft);
   if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
     draft.finding ??= 'belly';
-  if (told && draft.numbers.some(({ placed }) => placed))
+  if (told && draft.numbers.some(({ range }) => range))
+    draft.numbers = draft.numbers.filter(({ range, size }) => range || size);
+  else if (told && draft.numbers.some(({ placed }) => placed))
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
 }
 
@@ -194,11 +196,15 @@ function settleServed(draft: Draft): void {
 
 /** "Same again": the kind of thing written last. */
 function repeat(draft: Draft, known: readonly Known[], context: LogContext): void {
-  if (draft.finding !== undefined || draft.kind !== undefined) return;
+  if (draft.finding !== undefined || (draft.kind !== undefined && draft.kind !== 'joint')) return;
   const last = known.findLast(({ elsewhere }) => !elsewhere)?.entry;
   if (!last || last.kind === 'note') return;
   if (last.kind === 'finding') {
     draft.finding = last.finding;
+    if (draft.kind === 'joint') {
+      delete draft.kind;
+      draft.fields.atJoint ??= true;
+    }
     if ('of' in last && last.of !== undefined) draft.fields.of ??= last.of;
   } else {
     draft.kind = last.kind;

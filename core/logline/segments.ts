@@ -181,6 +181,8 @@ const materialIn = (text: string): boolean =>
 function afterPlace(shape: string, piece: Piece): Piece[] {
   if (piece.nouns < 2) return [piece];
   const text = shape.slice(piece.from, piece.to);
+  // "the joint at 22 has roots" is one thing.
+  if (/^[^a-z]*(?:(?:the|next|that|this|first|and)\s+)*joint\s+at\b/i.test(text)) return [piece];
   for (const match of text.matchAll(
     /(?:\bat\s+|@\s*)~?\s*\d+(?:\.\d+)?\s*(?:feet|ft|foot|'|o'clock|(?=\s))/gi,
   )) {

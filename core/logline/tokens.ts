@@ -273,6 +273,7 @@ function range(
     feet,
     fraction: false,
     placed: true,
+    range: true,
   });
   draft.fields.to_ft = other;
   return undefined;

@@ -23,6 +23,11 @@ const notSeen =
 
 export const speaksOfOther = (text: string): boolean => notSeen.test(text);
 
+/** An address, or what was there and is gone: no reading of anything that is there now. */
+export const isElsewhere = (text: string): boolean =>
+  /(?<!\b(?:the|city)\s)\b(?:street|avenue|boulevard|road|drive|court|lane)\b/i.test(text) ||
+  /\b(?:were|was)\b.{0,30}\b(?:gone|cleaned\s+out|cut\s+out|removed)\b|\bused\s+to\s+be\b/i.test(text);
+
 /** Turns the talk's pass where the sentence begins with it; where it ends with it, after its things are taken. */
 export function turn(talk: Talk, text: string, firstThingAt: number | undefined): () => void {
   const turned = turnIn(text);

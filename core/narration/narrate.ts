@@ -1,8 +1,9 @@
+import { readEntry } from '../logline/entry-faults.js';
 import { hear } from '../speech/hear.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from './captions.js';
 import { takeCorrection, withdraws } from './corrections.js';
-import { speaksOfOther, turn } from './movement.js';
+import { isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
 import { takeSegment, type Said } from './take-segment.js';
@@ -79,7 +80,8 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     return;
   }
   const hearing = hear(fromHere(talk, text), []);
-  const advice = /\?\s*$/.test(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
+  const advice =
+    /\?\s*$/.test(text) || isElsewhere(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
   if (advice) {
     turn(talk, text, undefined)();
     return;
@@ -122,10 +124,15 @@ function startOver(
   if (item) item.sentence = text;
 }
 
-/** Whole numbers of binary dust, and no field that says nothing. */
+/** Without fields that say nothing, and open only where its other end was never called. */
 function settled(item: NarrationItem): NarrationItem {
+  const { open, ...rest } = item.entry;
   const entry = Object.fromEntries(
-    Object.entries(item.entry).filter(([, value]) => value !== undefined),
+    Object.entries({ ...rest, ...(open && rest.to_ft === undefined ? { open } : {}) }).filter(
+      ([, value]) => value !== undefined,
+    ),
   ) as NarrationItem['entry'];
-  return { ...item, entry, certain: item.assumed.length === 0 };
+  // A correction may have named a measure that this thing has none of.
+  const fitting = readEntry(entry, () => undefined, true) ?? entry;
+  return { ...item, entry: fitting, certain: item.assumed.length === 0 };
 }

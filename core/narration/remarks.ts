@@ -68,6 +68,12 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
   const place = placeOf(draft, text);
   const last = talk.items.at(-1);
   if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
+  if (
+    last?.entry.kind === 'finding' &&
+    said.index - talk.lastAt <= reach &&
+    stretched(talk, said, last, draft, text)
+  )
+    return;
   if (place !== undefined && last && goesOnTo.test(text) && last.entry.to_ft === undefined) {
     last.entry = { ...last.entry, to_ft: place };
     talk.reading = place;
@@ -93,6 +99,24 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
     return;
   }
   if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
+}
+
+/** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
+function stretched(
+  talk: Talk,
+  said: Said,
+  item: NarrationItem,
+  { fields, numbers }: Draft,
+  text: string,
+): boolean {
+  const from = numbers.find(({ range }) => range)?.value;
+  if (from === undefined || typeof fields.to_ft !== 'number') return false;
+  if (!/\b(?:runs|goes|continues|extends|it|that)\b/i.test(text)) return false;
+  item.entry = { ...item.entry, reading_ft: from, to_ft: fields.to_ft };
+  talk.reading = fields.to_ft;
+  talk.lastAt = said.index;
+  join(talk, item, said.sentence.text, said.index);
+  return true;
 }
 
 /** "I had that at 32 on the way out": the other pass's reading of the same thing. */

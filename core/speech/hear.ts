@@ -78,6 +78,11 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
     const named = /\b(?:bend|turn|elbow|ell|sweep|fitting)\b/i.test(clause);
     return named ? ` ${match[1] ?? ''} degrees ` : ` ${boundary} bend ${match[1] ?? ''} degrees `;
   });
+  heard = rewrite(
+    heard,
+    /\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi,
+    'at ',
+  );
   heard = rewrite(heard, onceMore, ` ${onceMoreMark} `);
   heard = markBoundaries(heard);
   heard = hedges(heard);

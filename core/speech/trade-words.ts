@@ -79,7 +79,7 @@ const shared: Rows = [
   ['upright', field({ waterClock: undefined })],
   ['starts, start, begins, begin, starting, started, beginning, began', endCall('start')],
   [
-    'ends, end, ending, ended, seen again, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, finishes',
+    'ends, end, ending, ended, seen again, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, out of it, finishes',
     endCall('end'),
   ],
   ['because, why', quoted('why')],
@@ -102,7 +102,7 @@ const kinds: Rows = [
   ['lens dirty, dirty lens, lens is dirty', hiddenWhy('lens dirty')],
   ['lens under water', hiddenWhy('lens under water')],
   [
-    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, won't push any further, hung up, that's as far as i can get, cannot pass, can't pass, can't make it past, couldn't make it past",
+    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, won't push any further, camera hung up, camera is hung up, that's as far as i can get, cannot pass, can't pass, cannot get the camera past, can't get the camera past, can't get the camera through, couldn't get the camera past, camera won't go, can't make it past, couldn't make it past",
     kind('stop'),
   ],
   ['locate, located, locates, locating', kind('locate')],
@@ -136,11 +136,18 @@ const points: Rows = [
     'main, city main, city sewer, street main, sewer main, main sewer, city line, public main, public sewer, town main, municipal main, city connection, connection to the city, connection at the main, sewer in the street, main in the street, main connection, at the connection, at the city connection',
     point('main'),
   ],
+  [
+    'drop into the main, drops into the main, dropped into the main, drop into the city main, drops into the city main, tie into the main, ties into the main, tie into the city main, ties into the city main, tie in at the main, ties in at the main, into the main, into the city main',
+    point('main'),
+  ],
   ['tap at the main, main tap, city tap, tap into the main', point('main', { connection: 'tap' })],
   ['saddle at the main, saddle on the main', point('main', { connection: 'saddle' })],
   ['wye at the main', point('main', { connection: 'wye' })],
   ['manhole, man hole', point('manhole')],
-  ['cleanout, clean out, clean-out, co, c/o, cleanouts, front cleanout, yard cleanout', point('cleanout')],
+  [
+    'cleanout, clean out, clean-out, co, c/o, cleanouts, front cleanout, yard cleanout, property line cleanout, property line clean out',
+    point('cleanout'),
+  ],
   ['wall cleanout, floor cleanout', point('cleanout')],
   ['bend, turn, elbow, ell, sweep, long sweep, fitting', point('bend')],
   ['quarter bend, right angle', point('bend', { degrees: 90 })],
