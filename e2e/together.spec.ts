@@ -267,6 +267,29 @@ test('a video from the disk stamps what is written, and a click goes back to its
     .click();
   await expect.poll(at).toBeCloseTo(0.6, 1);
 
+  // The picture now showing goes with what is written next, and a talk's captions run in step with the video.
+  await page.keyboard.press('Alt+k');
+  await expect(page.getByText('One picture goes with what you write next.')).toBeVisible();
+  await write(page, '13 hole');
+  const kept = row(page, 'Hole').getByRole('img', { name: /^Photo of/ });
+  await expect
+    .poll(() => kept.evaluate((each) => (each as HTMLImageElement).naturalWidth))
+    .toBeGreaterThan(100);
+  await page.getByRole('button', { name: 'Narration in' }).click();
+  await page.getByLabel('Captions file').setInputFiles({
+    name: 'talk.vtt',
+    mimeType: 'text/vtt',
+    buffer: Buffer.from('WEBVTT\n\n00:00.000 --> 00:05.000\nbroken pipe at fourteen\n'),
+  });
+  const cue = () =>
+    video.evaluate((each) => (each as HTMLVideoElement).textTracks[0]?.activeCues?.[0] as VTTCue | undefined);
+  await expect.poll(async () => (await cue()) !== undefined).toBe(true);
+  await page.getByRole('button', { name: 'Accept', exact: true }).click();
+  await page.getByRole('button', { name: 'Write 1 into the log' }).click();
+  await expect
+    .poll(async () => (await entriesOf(page, server.url)).at(-1))
+    .toMatchObject({ finding: 'broken', clip: 'V2', video_s: 0 });
+
   const png = await page.screenshot({ clip: { x: 0, y: 0, width: 40, height: 30 } });
   await row(page, '½ in')
     .getByLabel(/^Photo file of/)
