@@ -79,6 +79,10 @@ export const tokens: readonly Token[] = [
     sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
   ),
   token(
+    String.raw`(?:runs|goes|extends|continues)\s+(?:on\s+|out\s+|up\s+|down\s+|back\s+|all\s+the\s+way\s+)*(?:to|till|until|through)\s+(?:about\s+|~\s*)?(${distance})${notMore}(?!\s*-?(?:in\b|inch|percent|o'clock))`,
+    sets((draft, [, far = '']) => (draft.fields.to_ft ??= toFeet(far))),
+  ),
+  token(
     onceMoreMark,
     sets((draft) => (draft.onceMore = true)),
   ),

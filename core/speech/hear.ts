@@ -65,6 +65,12 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   heard = rewrite(heard, /\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35');
   heard = rewrite(heard, /\bschedule\s+forty\b/gi, 'schedule 40');
   heard = rewrite(heard, /\bper\s+cent\b/gi, 'percent');
+  // "ran the kitchen sink": water was run from it.
+  heard = rewrite(
+    heard,
+    /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,
+    'ran water ',
+  );
   heard = markDenials(heard);
   heard = spokenNumbers(heard);
   const said = heard.text;

@@ -274,6 +274,7 @@ const breathless: readonly Spoken[] = [
   ['got a root ball at 60, can’t get through', f(60, 'roots'), stop(60)],
   ['30 crack, hairline, along the top', f(30, 'crack', { clock: 12 })],
   ['47 sagging, holding an inch of water', f(47, 'belly', { inches: 1 })],
+  ['at 15 there’s a crack on top, runs to about 18', s(15, 18, 'crack', { clock: 12 })],
   ['roots at 10, 20 percent', f(10, 'roots', { percent: 20 })],
 ];
 
@@ -381,6 +382,10 @@ const careful: readonly Spoken[] = [
   ['81 flush runs away', { kind: 'test', what: 'flush', runsAway: true }],
   ['81 flushed, runs out fine', { kind: 'test', what: 'flush', runsAway: true }],
   ['40 dye never showed up', { kind: 'test', what: 'dye', arrives: false }],
+  [
+    '40 I ran the kitchen sink and it came through here',
+    { kind: 'test', what: 'water', of: 'kitchen sink', arrives: true },
+  ],
   ['40 dye comes through', { kind: 'test', what: 'dye', arrives: true }],
   ['46-50 belly 1/16-1/4', s(46, 50, 'belly', { inches: [0.0625, 0.25] })],
   ['46 roots 30-50%', f(46, 'roots', { percent: [30, 50] })],
