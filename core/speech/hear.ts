@@ -89,6 +89,12 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
     /\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi,
     'at ',
   );
+  // "three feet, forty five": a bend, by its degrees.
+  heard = rewrite(
+    heard,
+    /(?<=\d\s*(?:feet|foot|ft),?\s+)(22\.5|45|90)(?=\s*(?:$|[,.;]|and\b))/gi,
+    ([, degrees = '']) => ` ${boundary} bend ${degrees} degrees `,
+  );
   heard = rewrite(heard, onceMore, ` ${onceMoreMark} `);
   heard = markBoundaries(heard);
   heard = hedges(heard);

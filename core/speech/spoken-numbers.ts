@@ -108,6 +108,8 @@ function figures(text: string, unit: boolean): string {
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a >= 20 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 ? `~${a + 0.5}` : `${a}.${b}`;
+  // "twenty six, twenty seven" is a reading that is not sure.
+  if (!unit && a >= 10 && b === a + 1) return `~${a + 0.5}`;
   // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
   if (a < b && (b < 10 ? b === a + 1 : a >= 10) && !(unit && a % 5 !== 0)) return `${a}-${b}`;
   return unit ? `${a}, ${b}` : `${a} ${b}`;

@@ -61,7 +61,7 @@ const shared: Rows = [
     field({ ofConnection: true }),
   ],
   [
-    "possible, possibly, maybe, perhaps, might be, may be, could be, might have, can't tell, cannot tell, can not tell, hard to tell, not sure, i'm not sure, suspected, suspect, suspicious, questionable, might see, may have, could have",
+    "possible, possibly, maybe, perhaps, might be, may be, could be, might have, can't tell, cannot tell, can not tell, hard to tell, can't really tell, can't quite tell, cannot really tell, couldn't tell, not sure, i'm not sure, suspected, suspect, suspicious, questionable, might see, may have, could have",
     field({ possible: true }),
   ],
   ['definite, for certain, confirmed', field({ possible: undefined })],
