@@ -250,7 +250,23 @@ test('past its own join, the main is a reading of the other line', () => {
       { id: 'J', kind: 'tie-in', name: 'join', reading_ft: 30 },
     ],
   };
-  for (const line of ['46 main', '46 city sewer', '60 street main', 'at sixty feet the main']) {
+  const mains = [
+    'main',
+    'city main',
+    'city sewer',
+    'street main',
+    'sewer main',
+    'public main',
+    'main connection',
+  ];
+  const lines = [
+    ...mains.map((word) => `46 ${word}`),
+    'at sixty feet the main',
+    'main at 60',
+    'about 52 main',
+    '60 main tap',
+  ];
+  for (const line of lines) {
     const [part] = parts(line, joined);
     expect([line, part?.entry, part?.errors[0]?.message]).toEqual([
       line,
@@ -259,6 +275,34 @@ test('past its own join, the main is a reading of the other line', () => {
     ]);
   }
   expect(clean('31 main', joined)).toMatchObject([{ point: 'J' }]);
+});
+
+test('a thing that stands far off is tied only where it is named outright', () => {
+  const log: LogContext = {
+    ...base,
+    entries: [
+      { id: 'r', kind: 'finding', finding: 'roots', reading_ft: 52 },
+      { id: 'c', kind: 'finding', finding: 'crack', reading_ft: 50 },
+      { id: 'd', kind: 'change', reading_ft: 49, downstream: { material: 'clay' } },
+      { id: 'j', kind: 'joint', reading_ft: 30 },
+    ],
+  };
+  const said = [
+    ['roots', 'the roots', 'r'],
+    ['crack', 'the crack', 'c'],
+    ['clay > pvc', 'the change', 'd'],
+    ['joint', 'the joint', 'j'],
+  ] as const;
+  for (const [what, ref, id] of said) {
+    const at = log.entries?.find((entry) => entry.id === id)?.reading_ft ?? 0;
+    for (const away of [5, 14.5, 20]) {
+      const line = `${at - away} ${what} same as ${ref}`;
+      const [part] = parts(line, log);
+      expect([line, part?.errors[0]?.answers?.[0]?.words]).toEqual([line, `same as #${id}`]);
+      expect(clean(`${at - away} ${what} same as #${id}`, log)).toMatchObject([{ sameAs: id }]);
+    }
+    expect(clean(`${at + 1} ${what} same as ${ref}`, log)).toMatchObject([{ sameAs: id }]);
+  }
 });
 
 test('a note alone is an entry, with or without feet', () => {
