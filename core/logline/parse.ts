@@ -15,7 +15,7 @@ import { finishDraft, type Fail, type Finished } from './finish.js';
 import { missingFrom } from './missing.js';
 import { interjectionsIn, readSegment, unknownErrors, type Span } from './read-segment.js';
 import { denied, isRemark, remarkOf } from './remark.js';
-import { sayEntry, sayWhat } from './say.js';
+import { pointWords, sayEntry, sayWhat } from './say.js';
 import { segmentsOf, type Segment } from './segments.js';
 
 export type { Choice, EntryDraft, LogContext, LogError } from './context.js';
@@ -202,25 +202,11 @@ function sentenceOf(
 ): string {
   const says = sayEntry(
     { ...entry, id: 'new' },
-    (id) => pointWords(id, point, context),
+    (id) => (point?.id === id ? pointWords(nameOf(id, point, context), point) : nameOf(id, point, context)),
     (id) => saysOf(id, context, known),
   );
   const sides = saySides(entry);
   return sides ? `${says}: ${sides}` : says;
-}
-
-/** A point by its name, with what makes it the one it is: "bend 1, 45°". */
-function pointWords(id: string, found: Point | undefined, context: LogContext): string {
-  const name = nameOf(id, found, context);
-  if (found?.id !== id) return name;
-  return [
-    name,
-    found.degrees === undefined ? '' : `${found.degrees}°`,
-    found.connection ?? '',
-    found.state === undefined || found.state === 'ok' ? '' : found.state.replace('-', ' '),
-  ]
-    .filter(Boolean)
-    .join(', ');
 }
 
 /** What an entry spoken of is, in a few words. */

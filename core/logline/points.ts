@@ -99,7 +99,12 @@ export function readingOfPoint(
   )?.entry.reading_ft;
 }
 
-function newPoint(kind: PointKind, { points, entries = [] }: LogContext, called?: string): Point {
+/** A point not met before: an id and a name that nothing of the line has. */
+export function newPoint(
+  kind: PointKind,
+  { points, entries = [] }: Pick<LogContext, 'points' | 'entries'>,
+  called?: string,
+): Point {
   const word = kind.replace('-', ' ');
   const taken = new Set([...points, ...entries].map(({ id }) => id));
   for (let next = 1; ; next++) {

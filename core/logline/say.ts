@@ -1,4 +1,4 @@
-import type { Entry, Pipe } from '../job/schema.js';
+import type { Entry, Pipe, Point } from '../job/schema.js';
 import { plain } from '../figure.js';
 import { materialWords } from '../catalog/materials.js';
 import { kindOf } from '../findings/kinds.js';
@@ -101,6 +101,17 @@ function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
     .filter(Boolean)
     .join(', ');
 }
+
+/** A point by its name, with what makes it the one it is: "bend 1, 45°". */
+export const pointWords = (name: string, point: Point | undefined): string =>
+  [
+    point?.name ?? name.replaceAll('-', ' '),
+    point?.degrees === undefined ? '' : `${plain(point.degrees)}°`,
+    point?.connection ?? '',
+    point?.state === undefined || point.state === 'ok' ? '' : point.state.replace('-', ' '),
+  ]
+    .filter(Boolean)
+    .join(', ');
 
 /** The whole sentence a preview shows, with the reading as it was called. */
 export function sayEntry(

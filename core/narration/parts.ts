@@ -1,7 +1,8 @@
 import type { Point } from '../job/schema.js';
 import { partId } from '../logline/context.js';
 import type { LogContext, LogPart } from '../logline/parse.js';
-import { sayEntry } from '../logline/say.js';
+import { newPoint } from '../logline/points.js';
+import { pointWords, sayEntry } from '../logline/say.js';
 import { saySides } from '../logline/change.js';
 import { missingFrom } from '../logline/missing.js';
 import { accessId, mainId, type NarrationItem } from './talk.js';
@@ -84,20 +85,11 @@ export function sayItem(
 ): string {
   const { note: _, ...bare } = entry;
   const name = (id: string) =>
-    id === mainId ? 'Main' : id === accessId ? 'The access' : pointWords(known ?? point ?? undefined, id);
+    id === mainId ? 'Main' : id === accessId ? 'The access' : pointWords(id, known ?? point ?? undefined);
   const sides = saySides(entry);
   const says = sayEntry({ ...bare, id: 'new' }, name);
   return sides ? `${says}: ${sides}` : says;
 }
-
-const pointWords = (point: Point | undefined, id: string): string =>
-  [
-    point?.name ?? id.replaceAll('-', ' '),
-    point?.degrees === undefined ? '' : `${point.degrees}°`,
-    point?.connection ?? '',
-  ]
-    .filter(Boolean)
-    .join(', ');
 
 /** The point of the line that an item reads; new where none lies there. */
 function pointFor(
@@ -125,16 +117,12 @@ function pointFor(
   const { id: _id, name, ...about } = point ?? { id, kind };
   const found: Point = near
     ? ({ ...known, ...about } as Point)
-    : { ...fresh(kind, points), ...about, ...(name !== undefined && !/ \d+$/.test(name) ? { name } : {}) };
+    : {
+        ...newPoint(kind, { points }),
+        ...about,
+        ...(name !== undefined && !/ \d+$/.test(name) ? { name } : {}),
+      };
   own.set(id, found);
   if (!near) points.push(found);
   return { id: found.id, point: found };
-}
-
-function fresh(kind: Point['kind'], points: readonly Point[]): Point {
-  const word = kind.replace('-', ' ');
-  for (let next = 1; ; next++) {
-    const [id, name] = [`${kind}-${next}`, `${word} ${next}`];
-    if (!points.some((each) => each.id === id || each.name === name)) return { id, kind, name };
-  }
 }
