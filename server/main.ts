@@ -13,6 +13,11 @@ const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2)
 const root = resolve(import.meta.dirname, '..');
 const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
 const port = Number(process.env.PORT ?? 4870);
+/**
+ * How long an idle connection is kept, ms: longer than a pause in typing, so that no request meets one that is just being
+ * closed (Node's own 5 s gave a reset now and then).
+ */
+const idle_ms = 65_000;
 /** Where customers read their offers from outside; without it nothing listens there. */
 const customerPort = process.env.OPEN_TRENCH_CUSTOMER_PORT;
 const workerPath = join(root, 'dist', 'worker.mjs');
@@ -37,7 +42,8 @@ async function main(): Promise<void> {
   });
   if (process.env.OPEN_TRENCH_DEMO !== 'none') await loadDemo(join(root, 'demo'), parts.store, parts.photos);
 
-  const own = { fetch: parts.app.fetch, hostname: '127.0.0.1', port };
+  const serverOptions = { keepAliveTimeout: idle_ms };
+  const own = { fetch: parts.app.fetch, hostname: '127.0.0.1', port, serverOptions };
   const server = serve(own, ({ port: open }) => {
     process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
     parts.digests.wake().catch(logError);
