@@ -270,8 +270,8 @@ test('a video from the disk stamps what is written, and a click goes back to its
   // The picture now showing goes with what is written next, and a talk's captions run in step with the video.
   await page.keyboard.press('Alt+k');
   await expect(page.getByText('One picture goes with what you write next.')).toBeVisible();
-  await write(page, '13 hole');
-  const kept = row(page, 'Hole').getByRole('img', { name: /^Photo of/ });
+  await write(page, '13 lip 1/4 in');
+  const kept = row(page, 'Lip').getByRole('img', { name: /^Photo of/ });
   await expect
     .poll(() => kept.evaluate((each) => (each as HTMLImageElement).naturalWidth))
     .toBeGreaterThan(100);
