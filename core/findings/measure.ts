@@ -7,6 +7,10 @@ export type Size = (typeof sizes)[number];
 const sizeStandsFor: Record<Size, number> = { small: 5, moderate: 20, large: 40 };
 export const gradeOfSize: Record<Size, Grade> = { small: 1, moderate: 2, large: 3 };
 
+/** The size word for a share of the pipe, percent: half full is large. House rule. */
+export const sizeOfShare = (percent: number): Size =>
+  percent >= 50 ? 'large' : percent >= 25 ? 'moderate' : 'small';
+
 /** What a person may have said of a finding's amount. A range counts by its high end. */
 export interface Sized {
   readonly size?: Size | undefined;

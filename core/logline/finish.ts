@@ -1,4 +1,5 @@
 import { kindOf } from '../findings/kinds.js';
+import { sizeOfShare } from '../findings/measure.js';
 import { faultsOf } from '../job/faults.js';
 import { entrySchema, pointSchema, type Entry, type Point } from '../job/schema.js';
 import { pipesOf } from './change.js';
@@ -166,8 +167,7 @@ function sharesOfBore(draft: Draft, fields: Record<string, unknown>, { bore_in }
     const inches = shares.map((share) => Math.round((share / 100) * bore_in * 1000) / 1000);
     fields.inches = inches.length > 1 ? inches : inches[0];
   } else if (sags) {
-    const most = Math.max(...shares);
-    fields.size ??= most >= 50 ? 'large' : most >= 25 ? 'moderate' : 'small';
+    fields.size ??= sizeOfShare(Math.max(...shares));
     fields.note ??= `${shares.join(' to ')} % full`;
   } else return;
   delete fields.percent;

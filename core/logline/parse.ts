@@ -67,9 +67,12 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
   segments.forEach((segment, index) => {
     const next = segments[index + 1];
     // "roots and a crack at 46": the place comes last.
-    const ahead = reading === undefined && next && !next.hard && !hasPlace(read(segment, undefined));
-    const inherited = ahead ? read(next, undefined)[0]?.entry?.reading_ft : reading;
-    for (const part of read(segment, inherited)) {
+    const alone = read(segment, reading);
+    const ahead =
+      reading === undefined && next && !next.hard && !hasPlace(alone)
+        ? read(next, undefined)[0]?.entry?.reading_ft
+        : undefined;
+    for (const part of ahead === undefined ? alone : read(segment, ahead)) {
       const { entry, point } = part;
       reading = entry?.reading_ft ?? reading;
       if (entry) known.push({ id: part.replaces ?? partId(parts.length), entry });

@@ -1,4 +1,4 @@
-import { interjections } from '../speech/chatter.js';
+import { interjection } from '../speech/hear.js';
 import { placeOf, slice, type Heard } from '../speech/heard.js';
 import { closest, phraseAt } from '../speech/phrases.js';
 import type { Known, LogContext, LogError } from './context.js';
@@ -141,6 +141,8 @@ export function unknownErrors(unknown: SegmentRead['unknown']): LogError[] {
 
 /** Where interjections were taken out of a text before it was read: "um", "you know". */
 export function interjectionsIn(text: string): Span[] {
-  const pattern = new RegExp(String.raw`(?<![\w'’-])(?:${interjections.join('|')})(?![\w'’-])`, 'gi');
-  return [...text.matchAll(pattern)].map(({ index, 0: word }) => ({ from: index, to: index + word.length }));
+  return [...text.matchAll(interjection)].map(({ index, 0: word }) => ({
+    from: index,
+    to: index + word.replace(/\s*,?$/, '').length,
+  }));
 }

@@ -1,8 +1,9 @@
+import { sizeOfShare } from '../findings/measure.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import { readEntry } from '../logline/entry-faults.js';
 import type { Said } from './take-segment.js';
-import { join, newest, type NarrationItem, type Talk } from './talk.js';
+import { amend, join, newest, untold, type NarrationItem, type Talk } from './talk.js';
 
 /** Words without a thing of their own say more of the newest one this many sentences on, no further. */
 const reach = 3;
@@ -43,11 +44,8 @@ export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boo
   const more = Object.fromEntries(
     Object.entries({ inches, percent, size }).filter(([, value]) => value !== undefined),
   );
-  open.entry = accepted({ ...rest, to_ft: place }, more) ?? open.entry;
-  talk.reading = place;
-  talk.lastAt = said.index;
   said.placed = { reading_ft: place };
-  join(talk, open, said.sentence.text, said.index);
+  amend(talk, said, open, accepted({ ...rest, to_ft: place }, more) ?? { ...rest, to_ft: place });
   return true;
 }
 
@@ -75,10 +73,7 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
   )
     return;
   if (place !== undefined && last && goesOnTo.test(text) && last.entry.to_ft === undefined) {
-    last.entry = { ...last.entry, to_ft: place };
-    talk.reading = place;
-    talk.lastAt = said.index;
-    join(talk, last, said.sentence.text, said.index);
+    amend(talk, said, last, { ...last.entry, to_ft: place });
     return;
   }
   if (place !== undefined && last && /\b(?:had|called|marked|logged|read)\s+(?:that|it|this)\b/i.test(text)) {
@@ -88,7 +83,7 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
   if (place !== undefined) {
     if (last?.noReading && said.index - talk.lastAt <= 1) {
       last.entry = { ...last.entry, reading_ft: place };
-      last.assumed = last.assumed.filter((each) => !each.startsWith('no reading'));
+      last.assumed = last.assumed.filter((each) => each !== untold);
       delete last.noReading;
       join(talk, last, said.sentence.text, said.index);
     } else {
@@ -112,10 +107,7 @@ function stretched(
   const from = numbers.find(({ range }) => range)?.value;
   if (from === undefined || typeof fields.to_ft !== 'number') return false;
   if (!/\b(?:runs|goes|continues|extends|it|that)\b/i.test(text)) return false;
-  item.entry = { ...item.entry, reading_ft: from, to_ft: fields.to_ft };
-  talk.reading = fields.to_ft;
-  talk.lastAt = said.index;
-  join(talk, item, said.sentence.text, said.index);
+  amend(talk, said, item, { ...item.entry, reading_ft: from, to_ft: fields.to_ft });
   return true;
 }
 
@@ -181,10 +173,7 @@ function takeFields(item: NarrationItem, said: Record<string, unknown>): boolean
   // "half under water": of a belly, a share of the pipe is a size.
   const share = item.entry.kind === 'finding' && item.entry.finding === 'belly' ? said.percent : undefined;
   const { percent: _, ...rest } = said;
-  const more =
-    typeof share === 'number'
-      ? { ...rest, size: share >= 50 ? 'large' : share >= 25 ? 'moderate' : 'small' }
-      : said;
+  const more = typeof share === 'number' ? { ...rest, size: sizeOfShare(share) } : said;
   const next = accepted(item.entry, more);
   if (!next) return false;
   item.entry = next;

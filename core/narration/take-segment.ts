@@ -9,7 +9,7 @@ import { placeOf } from '../speech/heard.js';
 import { takeEnd, takeRemark } from './remarks.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
-import { contextOf, itemId, join, type NarrationItem, type Talk } from './talk.js';
+import { amend, contextOf, itemId, join, untold, type NarrationItem, type Talk } from './talk.js';
 
 /** A sentence while its segments are taken, with the place said in it so far. */
 export interface Said {
@@ -22,7 +22,6 @@ export interface Said {
 
 const here =
   /¦|\b(?:here|there|right\s+there|at\s+(?:this|that)\s+(?:point|spot)|same\s+(?:place|spot)|got|also|hit)\b/i;
-const untold = 'no reading was said: it is put where the head was last';
 
 /** Takes one segment of a sentence into the talk: an item, more of an earlier one, or where the head is. */
 export function takeSegment(talk: Talk, said: Said, at: number): void {
@@ -137,10 +136,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
 function closes(talk: Talk, said: Said, { entry, replaces }: Finished): boolean {
   const item = talk.items.find((_, i) => itemId(i) === replaces);
   if (!item) return false;
-  item.entry = entry;
-  talk.reading = entry.to_ft ?? talk.reading;
-  talk.lastAt = said.index;
-  join(talk, item, said.sentence.text, said.index);
+  amend(talk, said, item, entry);
   return true;
 }
 

@@ -71,6 +71,22 @@ export function join(talk: Talk, item: NarrationItem, sentence: string, index: n
   talk.notes.delete(index);
 }
 
+/** An item as a later sentence completes it; the head is where it ends. */
+export function amend(
+  talk: Talk,
+  { index, sentence }: { readonly index: number; readonly sentence: { readonly text: string } },
+  item: NarrationItem,
+  entry: EntryDraft,
+): void {
+  item.entry = entry;
+  talk.reading = entry.to_ft ?? talk.reading;
+  talk.lastAt = index;
+  join(talk, item, sentence.text, index);
+}
+
+/** What is taken as said of an item that nothing placed. */
+export const untold = 'no reading was said: it is put where the head was last';
+
 /** The newest item of which this is true. */
 export const newest = (talk: Talk, fits: (entry: EntryDraft) => boolean): NarrationItem | undefined =>
   talk.items.findLast(({ entry }) => fits(entry));

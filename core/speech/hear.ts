@@ -16,7 +16,11 @@ const longestFirst = (all: readonly string[]): string[] => [...all].sort((a, b) 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const anyOf = (all: readonly string[]): string => longestFirst(all).map(escaped).join('|');
 
-const interjection = new RegExp(String.raw`(?<![\w'’-])(?:${anyOf(interjections)})(?![\w'’-])\s*,?`, 'gi');
+/** Words taken out before anything is read: "um", "you know". */
+export const interjection = new RegExp(
+  String.raw`(?<![\w'’-])(?:${anyOf(interjections)})(?![\w'’-])\s*,?`,
+  'gi',
+);
 const material = `(?:${anyOf(materialRegistry.rows.flatMap(({ spoken }) => spoken))})`;
 const someWords = String.raw`(?:(?:a|an|the|more|some|what|looks|like|is|that|old|newer|new|existing|regular)\s+)*`;
 const bore = String.raw`(?:\d+(?:\.\d+)?\s*-?(?:in(?:ch)?\.?|"|”)\s+)?`;

@@ -1,10 +1,11 @@
-import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { chakra, Flex, Text } from '@chakra-ui/react';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import { logColumns, readRows, rowOf, type ReadRow } from '../../core/logline/csv-rows.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';
 import { Press } from '../shell/controls';
+import { OverPage } from '../shell/over-page';
 import { save } from '../shell/save';
 import { contextOf, editsOf } from './entries';
 
@@ -62,18 +63,7 @@ export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: 
         }}
       />
       {rows && (
-        <Box
-          role="dialog"
-          aria-label={`Rows of ${name}`}
-          position="fixed"
-          inset={{ base: '0', md: '60px 80px' }}
-          bg="sheet"
-          border="1px solid"
-          borderColor="ink"
-          zIndex={30}
-          display="flex"
-          flexDirection="column"
-        >
+        <OverPage role="dialog" aria-label={`Rows of ${name}`}>
           <Text p="4" borderBottom="1px solid" borderColor="rule">
             <strong>{name}</strong>: {good.length} of {rows.length} rows can be taken into this run. Nothing
             is taken yet.
@@ -99,7 +89,7 @@ export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: 
               Take nothing
             </Press>
           </Flex>
-        </Box>
+        </OverPage>
       )}
     </>
   );

@@ -6,8 +6,10 @@ import type { LogContext } from '../../core/logline/parse.js';
 import { deviceName } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Cap, Field, Label, LongField, Press } from '../shell/controls';
+import { OverPage } from '../shell/over-page';
 import { editsOf } from './entries';
 import { NarrationList } from './narration-list';
+import { PassChoice } from './pass-choice';
 import type { NarrationHand } from './use-narration';
 
 interface Props {
@@ -40,20 +42,12 @@ export function NarrationPanel({ line, run, change, context, hand, seek, onClose
     onClose();
   };
   return (
-    <Box
+    <OverPage
       ref={dialog}
       role="dialog"
       aria-modal="true"
       aria-label="Narration in"
       tabIndex={-1}
-      position="fixed"
-      inset={{ base: '0', md: '40px 60px' }}
-      bg="sheet"
-      border="1px solid"
-      borderColor="ink"
-      zIndex={30}
-      display="flex"
-      flexDirection="column"
       onKeyDown={(event) => {
         if (event.key === 'Escape' && !event.defaultPrevented) onClose();
         else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
@@ -102,7 +96,7 @@ export function NarrationPanel({ line, run, change, context, hand, seek, onClose
       ) : (
         <SourceForm onRead={hand.read} onClose={onClose} />
       )}
-    </Box>
+    </OverPage>
   );
 }
 
@@ -204,22 +198,13 @@ function SourceForm({ onRead, onClose }: SourceFormProps) {
           setText(event.target.value);
         }}
       />
-      <Flex role="group" aria-label="The talk begins" gap="0" maxWidth="420px">
-        {(['out', 'back'] as const).map((each) => (
-          <Press
-            key={each}
-            type="button"
-            flex="1"
-            look={pass === each ? 'chosen' : 'plain'}
-            aria-pressed={pass === each}
-            onClick={() => {
-              setPass(each);
-            }}
-          >
-            {each === 'out' ? 'Begins pushing out' : 'Begins pulling back'}
-          </Press>
-        ))}
-      </Flex>
+      <PassChoice
+        aria-label="The talk begins"
+        maxWidth="420px"
+        pass={pass}
+        words={{ out: 'Begins pushing out', back: 'Begins pulling back' }}
+        onPass={setPass}
+      />
       {failed && <Refusal>{failed}</Refusal>}
       <Flex gap="3" mt="2">
         <Press

@@ -6,6 +6,7 @@ import { sayClock } from '../../core/logline/say.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
+import { PassChoice } from './pass-choice';
 import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
@@ -31,22 +32,13 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
   const untied = lineView?.untied.find((each) => each.run === run.id);
   return (
     <Box>
-      <Flex role="group" aria-label="Which pass is being read" mb="4">
-        {(['out', 'back'] as const).map((each) => (
-          <Press
-            key={each}
-            type="button"
-            flex="1"
-            look={pass === each ? 'chosen' : 'plain'}
-            aria-pressed={pass === each}
-            onClick={() => {
-              setPass(each);
-            }}
-          >
-            {each === 'out' ? 'Pushing out' : 'Pulling back'}
-          </Press>
-        ))}
-      </Flex>
+      <PassChoice
+        aria-label="Which pass is being read"
+        mb="4"
+        pass={pass}
+        words={{ out: 'Pushing out', back: 'Pulling back' }}
+        onPass={setPass}
+      />
       <Flex gap="4" align="center" mb="4">
         <Dial water={waterClock ?? 6} />
         <Box fontSize="14.5px">
