@@ -1,13 +1,14 @@
 import type { Rules } from '../job/rules-schema.js';
 import type { Point } from '../job/schema.js';
 import type { Interval } from '../line/intervals.js';
-import type { LineModel, PlacedPoint } from '../line/model.js';
+import { boreAt, type LineModel, type PlacedPoint } from '../line/model.js';
 
 /** What is done about one cleanout. */
 export type CleanoutStatus = 'new' | 'exposed' | 'raised' | 'recapped' | 'rebuilt';
 
-/** A cleanout that is missing: where one would satisfy the rule, and which rule. */
+/** A cleanout that is missing: where one would satisfy the rule, where it would serve best, and which rule. */
 export interface MissingCleanout extends Interval {
+  readonly best_ft: number;
   readonly why: string;
 }
 
@@ -17,6 +18,8 @@ export interface CleanoutRepair {
   readonly point: string;
   readonly work: readonly CleanoutStatus[];
   readonly why: string;
+  /** It works as it is: offered, whatever else is done. */
+  readonly optional?: true;
 }
 
 /** Limits of two model-code families, from memory. */
@@ -37,72 +40,107 @@ function serving(model: LineModel): PlacedPoint[] {
 }
 
 /**
- * What is missing by the house's code family, in stations from upstream: at the building, at turns, and no further
- * apart than 100 ft. Each missing one is a stretch in which a new cleanout satisfies its rule.
+ * What is missing by the house's code family, from upstream: at the building, at turns, and no further apart than 100 ft.
+ * Each missing one is a stretch in which a new cleanout satisfies its rule, never beside a good one.
  */
 export function missingCleanouts(model: LineModel, rules: Rules): MissingCleanout[] {
   const { extent } = model;
   if (extent.to_ft - extent.from_ft < 1) return [];
   const stations = serving(model).map(({ at }) => at.station_ft);
   const missing: MissingCleanout[] = [];
-  const clipped = (from_ft: number, to_ft: number): Interval => ({
-    from_ft: Math.max(extent.from_ft, Math.min(from_ft, extent.to_ft)),
-    to_ft: Math.max(extent.from_ft, Math.min(to_ft, extent.to_ft)),
-  });
-  const unlessServed = (window: Interval, why: string) => {
-    const within = (x: number) => x >= window.from_ft - 0.01 && x <= window.to_ft + 0.01;
-    if (stations.some(within) || missing.some((each) => within(each.from_ft) && within(each.to_ft))) return;
-    missing.push({ ...window, why });
+  const inside = (x: number) => Math.max(extent.from_ft, Math.min(x, extent.to_ft));
+  const all = () => [...stations, ...missing.map(({ best_ft }) => best_ft)].sort((a, b) => a - b);
+  const want = (from_ft: number, to_ft: number, best_ft: number, why: string) => {
+    const stretch = { from_ft: inside(from_ft), to_ft: inside(to_ft) };
+    if (all().some((x) => x > stretch.from_ft - beside_ft && x < stretch.to_ft + beside_ft)) return;
+    missing.push({ ...stretch, best_ft: inside(best_ft), why });
   };
-  const building =
-    model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ?? extent.from_ft;
+  const building = model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ?? extent.from_ft;
   if (rules.cleanoutFamily !== 'local') {
-    unlessServed(
-      rules.cleanoutFamily === 'A'
-        ? clipped(building - upstreamOfJunction_ft, building + atBuilding_ft)
-        : clipped(building - atBuilding_ft, building + atBuilding_ft),
-      'none at the building',
-    );
-    for (const { at_ft, why } of turnsToServe(model, rules)) {
-      unlessServed(clipped(at_ft - turnServed_ft, at_ft + turnServed_ft), why);
-    }
+    const upstream_ft = rules.cleanoutFamily === 'A' ? upstreamOfJunction_ft : atBuilding_ft;
+    want(building - upstream_ft, building + outsideWall_ft(model, building), building, 'none at the building');
   }
-  const known = () => [...stations, ...missing.map(({ to_ft }) => to_ft)].sort((a, b) => a - b);
+  if (rules.cleanoutFamily === 'A') wantAtTurns(model, all, want);
+  if (rules.cleanoutFamily === 'B') wantEveryTurns(model, all, want);
+  wantApart(extent, all, missing);
+  return missing.sort((a, b) => a.from_ft - b.from_ft);
+}
+
+type Want = (from_ft: number, to_ft: number, best_ft: number, why: string) => void;
+
+/** A cleanout this near to a good one serves nobody, ft. House rule. */
+const beside_ft = 5;
+/** A cleanout stands so far upstream of the turn that it serves, ft. */
+const beforeTurn_ft = 1;
+
+/** Outside the wall: where the building's own ground ends, and the room beside it. */
+const outsideWall_ft = ({ surfaces }: LineModel, building_ft: number): number => {
+  const over = surfaces.find(
+    ({ kind, from_ft, to_ft }) => kind === 'building' && from_ft <= building_ft && building_ft <= to_ft,
+  );
+  return atBuilding_ft + (over ? over.to_ft - building_ft : 0);
+};
+
+const bendsOf = ({ points }: LineModel): { at_ft: number; degrees: number; unknown: boolean }[] =>
+  points
+    .filter(({ point }) => point.kind === 'bend')
+    .map(({ point, at }) => ({
+      at_ft: at.station_ft,
+      degrees: point.degrees ?? sharpTurn_deg,
+      unknown: point.degrees === undefined,
+    }))
+    .sort((a, b) => a.at_ft - b.at_ft);
+
+/** Family A: at every turn over 45° that none within 40 ft serves. */
+function wantAtTurns(model: LineModel, all: () => number[], want: Want): void {
+  for (const { at_ft, degrees } of bendsOf(model)) {
+    if (degrees <= sharpTurn_deg) continue;
+    if (all().some((x) => Math.abs(x - at_ft) <= turnServed_ft + 0.01)) continue;
+    want(at_ft - beside_ft, at_ft, at_ft - beforeTurn_ft, `a turn of ${degrees}° at ${at_ft.toFixed(1)} ft`);
+  }
+}
+
+/** Family B: no stretch between cleanouts turns 135° or more. */
+function wantEveryTurns(model: LineModel, all: () => number[], want: Want): void {
+  let turned = 0;
+  let since_ft = model.extent.from_ft;
+  for (const { at_ft, degrees } of bendsOf(model)) {
+    const passed = all().filter((x) => x > since_ft + 0.01 && x <= at_ft + 0.01);
+    if (passed.length > 0) turned = 0;
+    since_ft = Math.max(since_ft, ...passed);
+    turned += degrees;
+    if (turned >= turnsInAll_deg) {
+      want(
+        Math.max(since_ft, at_ft - upstreamOfJunction_ft),
+        at_ft,
+        at_ft - beforeTurn_ft,
+        `${turned}° of turns in one stretch by ${at_ft.toFixed(1)} ft`,
+      );
+      turned = degrees;
+    }
+    since_ft = at_ft;
+  }
+}
+
+/** At most 100 ft apart, and well away from those there are where the stretch allows it. */
+function wantApart(extent: Interval, all: () => number[], missing: MissingCleanout[]): void {
   for (let again = true; again;) {
     again = false;
-    const ends = [extent.from_ft, ...known(), extent.to_ft];
+    const ends = [extent.from_ft, ...all(), extent.to_ft];
     for (let i = 1; i < ends.length; i++) {
       const [from, to] = [ends[i - 1] ?? 0, ends[i] ?? 0];
       if (to - from <= mostApart_ft + 0.01) continue;
+      const away = Math.min(turnServed_ft, (to - from) / 2);
       missing.push({
-        ...clipped(to - mostApart_ft, from + mostApart_ft),
+        from_ft: Math.min(from + mostApart_ft, Math.max(to - mostApart_ft, from + away)),
+        to_ft: Math.max(to - mostApart_ft, Math.min(from + mostApart_ft, to - away)),
+        best_ft: (from + Math.min(to, from + 2 * mostApart_ft)) / 2,
         why: `over ${mostApart_ft} ft between cleanouts`,
       });
       again = true;
       break;
     }
   }
-  return missing.sort((a, b) => a.from_ft - b.from_ft);
-}
-
-/** Family A: every turn over 45°. Family B: wherever another 135° of turns has been made in all. */
-function turnsToServe(model: LineModel, rules: Rules): { at_ft: number; why: string }[] {
-  const bends = model.points
-    .filter(({ point }) => point.kind === 'bend')
-    .map(({ point, at }) => ({ at_ft: at.station_ft, degrees: point.degrees ?? 0 }))
-    .sort((a, b) => a.at_ft - b.at_ft);
-  if (rules.cleanoutFamily === 'A') {
-    return bends
-      .filter(({ degrees }) => degrees > sharpTurn_deg)
-      .map(({ at_ft, degrees }) => ({ at_ft, why: `a turn of ${degrees}° at ${at_ft.toFixed(1)} ft` }));
-  }
-  let turned = 0;
-  return bends.flatMap(({ at_ft, degrees }) => {
-    turned += degrees;
-    if (turned < turnsInAll_deg) return [];
-    turned -= turnsInAll_deg;
-    return [{ at_ft, why: `${turnsInAll_deg}° of turns by ${at_ft.toFixed(1)} ft` }];
-  });
 }
 
 const repairs: Partial<Record<NonNullable<Point['state']>, { work: CleanoutStatus[]; why: string }>> = {
@@ -111,13 +149,31 @@ const repairs: Partial<Record<NonNullable<Point['state']>, { work: CleanoutStatu
   broken: { work: ['rebuilt'], why: 'broken, or set over broken pipe' },
 };
 
-/** What is wrong with the cleanouts that are there. */
+/** A line is cleaned through a cleanout of its own bore, or of this where the bore is larger, in. */
+const largeEnough_in = 4;
+
+/** What is wrong with the cleanouts that are there: out of order, or too small for their pipe. */
 export function cleanoutRepairs(model: LineModel): CleanoutRepair[] {
   return serving(model).flatMap(({ point, at }) => {
     const repair = repairs[point.state ?? 'ok'];
-    return repair ? [{ station_ft: at.station_ft, point: point.id, ...repair }] : [];
+    if (repair) return [{ station_ft: at.station_ft, point: point.id, ...repair }];
+    const bore_in = boreAt(model.pipes, at.station_ft);
+    const needed_in = Math.min(bore_in, largeEnough_in);
+    if (point.kind !== 'cleanout' || point.diameter_in === undefined || point.diameter_in >= needed_in) return [];
+    return [
+      {
+        station_ft: at.station_ft,
+        point: point.id,
+        work: ['rebuilt' as const],
+        optional: true as const,
+        why: `too small: ${point.diameter_in} in on a ${bore_in} in pipe`,
+      },
+    ];
   });
 }
+
+/** Whether any cleanout or manhole serves this line at all. */
+export const hasCleanout = (model: LineModel): boolean => serving(model).length > 0;
 
 /** Parts of a new cleanout: a two-way fitting, a riser from it to the ground, and its cap. Lengths ft. */
 export function riserLength(invert_ft: number, fittingHeight_ft = 0.75): number {

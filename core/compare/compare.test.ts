@@ -113,7 +113,7 @@ test('without an older look there is nothing to compare', () => {
 /** Dig, liner and cleaning on one line: a break near the house, a cracked run below, roots before it. */
 const broken = spokenJob(
   '3 Cove Row',
-  ['80 main', '6 broken', '20 roots 30% at joint', '45 to 70 crack several'],
+  ['80 main', '6 broken', '20 roots 30% at joint', '42 cleanout', '45 to 70 crack several'],
   {
     depths: deep(3, 9),
     surfaces: [

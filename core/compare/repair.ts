@@ -197,7 +197,7 @@ function endsOf(action: Action, { prepared }: LineWay, after: LineModel): Checke
   const { plusMinus } = prepared.possible.track;
   return (['from', 'to'] as const).map((end) => {
     const planned_ft = end === 'from' ? action.from_ft : action.to_ft;
-    const planned = plusMinus[end === 'from' ? action.fromBreak : action.toBreak] ?? 0;
+    const planned = plusMinus[end][end === 'from' ? action.fromBreak : action.toBreak] ?? 0;
     const near = after.changes
       .map(({ at }) => at)
       .filter(({ station_ft }) => Math.abs(station_ft - planned_ft) <= sameEnd_ft)

@@ -48,8 +48,10 @@ export function condition(model: LineModel, rules: Rules): Condition {
 }
 
 function referralOf({ entry }: PlacedEntry<FindingEntry>): { what: string; to: string } | undefined {
-  const { refers } = kindOf(entry.finding);
+  const { refers, refersFor } = kindOf(entry.finding);
   if (refers) return refers;
+  const cause = 'cause' in entry ? entry.cause : undefined;
+  if (refersFor && cause === refersFor.cause) return refersFor;
   return entry.ofConnection
     ? { what: `${sayWhat(entry)}: the connection itself belongs to the main`, to: 'owner of the main' }
     : undefined;
@@ -90,6 +92,7 @@ function judge(
       entry.clock === undefined ? undefined : turnClock(entry.clock, entry.waterClock, placed.run.direction),
     grade,
     tableGrade: table.grade,
+    measured: !table.unmeasured || entry.judged !== undefined,
     why: { value: grade, unit: 'grade', steps },
     cures: grading.cures,
     structural: grading.structural ?? false,

@@ -68,6 +68,11 @@ function gradeByForm(
     return say(4, `${form}, and the pipe has begun to shift: failed`);
   }
   const grade = forms[form] ?? 2;
+  // A small crack ranks one column lower, whatever its form.
+  if (entry.size === 'small' && grade > 1) {
+    const lower = (grade - 1) as Grade;
+    return say(lower, `${form}, small: ${gradeWords[lower]}`);
+  }
   return say(grade, `${form}: ${gradeWords[grade]}`);
 }
 

@@ -17,6 +17,8 @@ export interface Judged {
   /** The grade that counts: the overruling one, else the table's. */
   readonly grade: Grade;
   readonly tableGrade: Grade;
+  /** Somebody said its size or form, or overruled its grade. What has neither is watched and forces nothing. */
+  readonly measured: boolean;
   readonly why: Figure;
   readonly cures: readonly Cure[];
   readonly structural: boolean;

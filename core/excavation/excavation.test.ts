@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { Soil } from '../job/vocabulary.js';
 import { lineModel } from '../line/model.js';
 import { oneLine } from '../test/one-line.js';
 import { holeSheet } from './hole-sheet.js';
@@ -9,9 +10,12 @@ const section = (depth_ft: number, width_ft: number, slope: number): Section => 
   depth_ft,
   width_ft,
   slope,
-  shored: false,
+  protect: depth_ft >= 5,
+  deep: depth_ft > 5,
+  engineered: false,
 });
-const volume = (length: number, each: Section) => length * earthPerFoot(each) + 2 * earthOfEnd(each);
+const volume = (length: number, each: Section) =>
+  length * earthPerFoot(each, 'slope') + 2 * earthOfEnd(each, 'slope');
 
 // Published solid: a frustum-like hole sloped on all sides, L W d + s (L + W) d² + 4/3 s² d³.
 test.each([
@@ -23,7 +27,7 @@ test.each([
 });
 
 test('the top of a 6 × 3 × 6 ft hole at 1 : 1 is 18 × 15 ft', () => {
-  const out = topOut(section(6, 3, 1));
+  const out = topOut(section(6, 3, 1), 'slope');
   expect([6 + 2 * out, 3 + 2 * out]).toEqual([18, 15]);
 });
 
@@ -36,23 +40,18 @@ test('bottom width', () => {
 });
 
 // 29 CFR 1926.651–652 and Appendix B, from memory.
-test('under 5 ft nothing; from 5 ft sloped by the soil, or shored under pavement and where the slope would leave its surface', () => {
-  const at = (
-    invert_ft: number,
-    soil: 'A' | 'B' | 'C' | 'rock' | 'unknown',
-    surface: 'lawn' | 'street',
-    room = Infinity,
-  ) => sectionAt(invert_ft, 3, soil, surface, room);
-  expect(at(4.6, 'B', 'lawn')).toMatchObject({ slope: 0, shored: false });
+test('from 5 ft a hole is protected, sloped by its soil; a depth good to 10 % may reach 4 and 5 ft sooner', () => {
+  const at = (invert_ft: number, soil: Soil = 'B', margin = 0) => sectionAt(invert_ft, { outside_in: 4.5 }, soil, margin);
   // With 4 in of bedding an invert at 4 ft 8 in is a hole of 5 ft.
-  expect(at(14 / 3, 'B', 'lawn')).toMatchObject({ slope: 1, shored: false });
-  // A slope that just reaches the edge of its surface stays on it.
-  expect(at(14 / 3, 'B', 'lawn', 5)).toMatchObject({ slope: 1, shored: false });
-  expect((['A', 'B', 'C', 'unknown', 'rock'] as const).map((soil) => at(5, soil, 'lawn').slope)).toEqual([
+  expect([4.6, 14 / 3].map((invert) => at(invert).protect)).toEqual([false, true]);
+  expect(at(9, 'rock').protect).toBe(false);
+  expect((['A', 'B', 'C', 'unknown', 'rock'] as const).map((soil) => at(5, soil).slope)).toEqual([
     0.75, 1, 1.5, 1.5, 0,
   ]);
-  expect(at(5, 'B', 'street')).toMatchObject({ slope: 0, shored: true });
-  expect(at(5, 'B', 'lawn', 4)).toMatchObject({ slope: 0, shored: true });
+  // 4.25 ft, 10 % deeper and its bedding, comes to 5.008 ft; 3.33 to just under 4.
+  expect([4.2, 4.25].map((invert) => at(invert, 'B', 10).protect)).toEqual([false, true]);
+  expect([3.3, 3.35].map((invert) => at(invert, 'B', 10).width_ft)).toEqual([20.5 / 12, 3]);
+  expect([17.8, 17.9].map((invert) => at(invert, 'B', 10).engineered)).toEqual([false, true]);
 });
 
 test('protection is that of the deepest cell, and loose earth is a quarter more', () => {
@@ -62,7 +61,7 @@ test('protection is that of the deepest cell, and loose earth is a quarter more'
     surface: 'lawn' as const,
     section: section(depth, 3, depth >= 5 ? 1 : 0),
   }));
-  const figures = holeFigures({ from_ft: 0, to_ft: 2 }, cells, { earthTo5_yd3: 1, earthBelow5_yd3: 3 }, 'B');
+  const figures = holeFigures({ from_ft: 0, to_ft: 2 }, cells, { earthTo5_yd3: 1, earthBelow5_yd3: 3 }, 'slope', 'B');
   expect(figures).toMatchObject({ protection: 'slope 1 : 1', bottom_ft: [2, 3] });
   expect([figures.depth.value, figures.bank.value, figures.loose.value]).toEqual([6, 4, 5]);
 });
@@ -99,10 +98,11 @@ test('every corner of a hole is found again from its two tapes, and the four mak
           places: [place('CO1', 5, off), place('MAIN', 5, off + 80)],
         });
         const hole = { from_ft, to_ft: Math.min(80, from_ft + length) };
-        const section = sectionAt(3, 3, 'B', 'lawn', 100);
+        const section = sectionAt(3, 3, 'B', 10);
         const { corners } = holeSheet(
           hole,
           section,
+          'none',
           { restore_ft2: new Map(), public_ft: 0 },
           lineModel(line),
         );
@@ -128,7 +128,7 @@ test('every corner of a hole is found again from its two tapes, and the four mak
 });
 
 // 29 CFR 1926 Appendix B, from memory: from 5 ft soil B is sloped 1 : 1; in pavement it is shored, with the slope told.
-test('the opening at the top, the other way to hold it, and what is within 2 ft of a hole', () => {
+test('the opening at the top as it is held, the other way to hold it, and what is within 2 ft of a hole', () => {
   const model = (soil: 'B' | 'C', surface: 'lawn' | 'street') =>
     lineModel(
       oneLine([], {
@@ -147,7 +147,8 @@ test('the opening at the top, the other way to hold it, and what is within 2 ft 
   const of = (soil: 'B' | 'C', surface: 'lawn' | 'street') =>
     holeSheet(
       { from_ft: 10, to_ft: 16 },
-      sectionAt(6, 3, soil, surface, 100),
+      sectionAt(6, 3, soil, 10),
+      surface === 'lawn' ? 'slope' : 'shore',
       { restore_ft2: new Map([[surface, 40]]), public_ft: 0 },
       model(soil, surface),
     );

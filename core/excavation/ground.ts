@@ -3,7 +3,7 @@ import type { Prices } from '../job/prices-schema.js';
 import { tolerance } from '../job/units.js';
 import type { OwnerKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
-import type { Section } from './section.js';
+import type { Protection, Section } from './section.js';
 
 /** Which width a hole has: a trench for new pipe, a launch pit (3 ft), or a burst's exit pit (4 ft). */
 export type HoleKind = 'dig' | 'launch' | 'burst';
@@ -18,6 +18,8 @@ export interface GroundCell extends Interval {
   /** Why no hole can be open here. */
   readonly closedTo: 'no-dig' | 'building' | 'crawl-space' | undefined;
   readonly sections: Readonly<Record<HoleKind, Section>>;
+  /** The ways a hole through it may be held. */
+  readonly mayHold: Readonly<Record<Protection, boolean>>;
 }
 
 /** The ground over a line, cell by cell. */
@@ -25,8 +27,10 @@ export interface Ground {
   readonly cells: readonly GroundCell[];
   /** Ends of the cells, ft: one more than cells. */
   readonly breaks: Float64Array;
-  /** ± of each break, ft. */
-  readonly plusMinus: Float64Array;
+  /** ± of an action's end at each break, ft: of one that starts there, and of one that ends there. */
+  readonly plusMinus: { readonly from: Float64Array; readonly to: Float64Array };
+  /** Holes nearer than this are one, ft. House rule. */
+  readonly holesApart_ft: number;
   readonly prices: Prices;
 }
 

@@ -1,7 +1,9 @@
 import { tolerance } from '../job/units.js';
 import type { Interval } from '../line/intervals.js';
-import { cellIndexAt, holeKinds, type Ground, type HoleKind } from './ground.js';
+import { num, runningSums } from '../search/columns.js';
+import { cellIndexAt, holeKinds, type Ground, type GroundCell, type HoleKind } from './ground.js';
 import { costOf, endOf, footOf } from './parts.js';
+import { protections, topOut, type Protection } from './section.js';
 
 /** One piece of a hole's cost at one boundary: opening it, closing it, or widening it for a pit. */
 export interface HolePiece {
@@ -9,97 +11,139 @@ export interface HolePiece {
   readonly public_ft: number;
 }
 
+type ByProtection<T> = Readonly<Record<Protection, T>>;
+
 /**
- * What holes cost, in parts that add up along the line, so that a search can open one here and close it there. Rates are
- * raw: markup and tax come at the end. Indexes are of fine breaks.
+ * What holes cost, in parts that add up along the line, so that a search can open one here and close it there. A hole is
+ * held one way over all of it, so every part is told for each way. Rates are raw: markup and tax come at the end. Indexes
+ * are of fine breaks.
  */
 export interface HoleCosts {
-  /** Running cost and public feet of a trench up to each fine break. */
-  readonly through: Float64Array;
+  /** The ways of holding a hole that may be cheapest somewhere on this line. */
+  readonly ways: readonly Protection[];
+  /** Running cost of a trench up to each fine break, and its public feet. */
+  readonly through: ByProtection<Float64Array>;
   readonly publicThrough: Float64Array;
-  /** Running number of cells in which no hole can be open. */
-  readonly closedThrough: Float64Array;
+  /** Running number of cells in which no hole held like this can be open, and of those no dig may cross by hand either. */
+  readonly closedThrough: ByProtection<Float64Array>;
+  readonly barredThrough: ByProtection<Float64Array>;
   /** Opening a trench that starts at a fine break, with its room to work; closing one that ends there. */
-  openDig: (index: number) => HolePiece;
-  closeDig: (index: number) => HolePiece;
+  openDig: (index: number, held: Protection) => HolePiece | undefined;
+  closeDig: (index: number, held: Protection) => HolePiece | undefined;
   /** Ends of the hole of new pipe that starts or ends at a fine break, its working room included, ft. */
   digFrom: (index: number) => number;
   digTo: (index: number) => number;
   /** A pit at a fine break: undefined where none can be dug. */
   pit: (index: number, kind: PitKind) => PitPieces | undefined;
+  /** A pit over any reach, by the cheapest way to hold it; undefined where none can be dug. */
+  aloneOver: (reach: Interval, kind: PitKind) => AlonePit | undefined;
+  /** Whether a hole that ended at one fine break and one that begins at another are far enough apart to be two. */
+  areApart: (ended: number, begins: number) => boolean;
+}
+
+/** A pit that nothing else shares, and how it is held. */
+export interface AlonePit extends HolePiece {
+  readonly held: Protection;
 }
 
 export type PitKind = Exclude<HoleKind, 'dig'>;
 
 export interface PitPieces extends Interval {
-  /** Alone: both halves and ends. */
-  readonly open: HolePiece;
-  readonly close: HolePiece;
+  /** Its upstream half with that end, and its downstream half with the other; undefined where it cannot be held so. */
+  readonly open: ByProtection<HolePiece | undefined>;
+  readonly close: ByProtection<HolePiece | undefined>;
   /** More than a trench over the same reach, upstream and downstream of the boundary. */
-  readonly widerUpstream: number;
-  readonly widerDownstream: number;
+  readonly widerUpstream: ByProtection<number>;
+  readonly widerDownstream: ByProtection<number>;
+  /** The cheapest way to hold it where it stands alone. */
+  readonly alone: AlonePit | undefined;
 }
 
 const pitHalf_ft = 2;
 const workingRoom_ft = 1;
 
+/** Each way of holding a hole, with what it comes to. */
+export const byProtection = <T>(make: (held: Protection) => T): ByProtection<T> => ({
+  none: make('none'),
+  slope: make('slope'),
+  shore: make('shore'),
+  shield: make('shield'),
+});
+
 /** Running sums over the cells of a ground, and how they are read between two stations. */
 interface Sums {
   readonly ground: Ground;
-  readonly cost: Readonly<Record<HoleKind, Float64Array>>;
+  readonly cost: Readonly<Record<HoleKind, ByProtection<Float64Array>>>;
   /** Cost of a hole's end in each cell. */
-  readonly ends: Readonly<Record<HoleKind, Float64Array>>;
+  readonly ends: Readonly<Record<HoleKind, ByProtection<Float64Array>>>;
   readonly publicThrough: Float64Array;
-  readonly closedThrough: Float64Array;
+  /** Running number of cells that a hole held like this cannot lie in. */
+  readonly refusing: ByProtection<Float64Array>;
+  /** Running number of cells over which no slope may run out. */
+  readonly flat: Float64Array;
   between: (sums: Float64Array, from_ft: number, to_ft: number) => number;
-  endCost: (kind: HoleKind, x: number, side: 'upstream' | 'downstream') => number;
 }
 
 /** Every piece of every hole that may be dug over a line. */
 export function holeCosts(ground: Ground): HoleCosts {
   const sums = sumsOf(ground);
-  const { breaks } = ground;
   const [from, to] = [(index: number) => digFrom(ground, index), (index: number) => digTo(ground, index)];
   const pits = {
     launch: memo((index) => pitPieces(sums, index, 'launch')),
     burst: memo((index) => pitPieces(sums, index, 'burst')),
   };
+  const opens = byProtection((held) => memo((index) => openDig(sums, index, held)));
+  const closes = byProtection((held) => memo((index) => closeDig(sums, index, held)));
+  const pit = (index: number, kind: PitKind) => pits[kind](index);
+  // A pit reaches further than a trench's room to work: the further of the two decides, whichever it is.
+  const endsAt = memo((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
+  const beginsAt = memo((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
   return {
+    ways: waysWorthAsking(ground),
     through: sums.cost.dig,
     publicThrough: sums.publicThrough,
-    closedThrough: sums.closedThrough,
+    closedThrough: byProtection((held) =>
+      count(ground, (cell) => cell.closedTo !== undefined || !cell.mayHold[held]),
+    ),
+    // Sides that slope would undermine what is dug into by hand.
+    barredThrough: byProtection((held) =>
+      count(ground, (cell) => (cell.closedTo === undefined ? !cell.mayHold[held] : held === 'slope')),
+    ),
     digFrom: from,
     digTo: to,
-    openDig: memo((index) => {
-      const [end, x] = [from(index), breaks[index] ?? 0];
-      return {
-        cost: sums.endCost('dig', end, 'downstream') + (end < x ? sums.between(sums.cost.dig, end, x) : 0),
-        public_ft: end < x ? sums.between(sums.publicThrough, end, x) : 0,
-      };
-    }),
-    closeDig: memo((index) => {
-      const [end, x] = [to(index), breaks[index] ?? 0];
-      return {
-        cost: sums.endCost('dig', end, 'upstream') + (end > x ? sums.between(sums.cost.dig, x, end) : 0),
-        public_ft: end > x ? sums.between(sums.publicThrough, x, end) : 0,
-      };
-    }),
-    pit: (index, kind) => pits[kind](index),
+    openDig: (index, held) => opens[held](index),
+    closeDig: (index, held) => closes[held](index),
+    pit,
+    aloneOver: (reach, kind) => aloneOver(sums, reach, kind),
+    areApart: (ended, begins) => beginsAt(begins) - endsAt(ended) >= ground.holesApart_ft - tolerance.ft,
   };
 }
 
+/** Of shoring and a shield the dearer is asked only where the cheaper cannot stand. */
+function waysWorthAsking({ cells, prices }: Ground): Protection[] {
+  const open = cells.filter(({ closedTo }) => closedTo === undefined);
+  const some = (held: Protection) => open.some(({ mayHold }) => mayHold[held]);
+  if (open.every(({ mayHold }) => mayHold.none)) return ['none'];
+  const [cheaper, dearer]: [Protection, Protection] =
+    prices.shield_per_ft2 < prices.support_per_ft2 ? ['shield', 'shore'] : ['shore', 'shield'];
+  const asked = new Set<Protection>([
+    ...(some('none') ? ['none' as const] : []),
+    ...(some('slope') ? ['slope' as const] : []),
+    ...(some(cheaper) ? [cheaper] : []),
+    ...(open.some(({ mayHold }) => mayHold[dearer] && !mayHold[cheaper]) ? [dearer] : []),
+  ]);
+  return protections.filter((held) => asked.has(held));
+}
+
+const count = ({ cells }: Ground, is: (cell: GroundCell) => boolean): Float64Array =>
+  runningSums(cells.length, (i) => (is(cells[i] as GroundCell) ? 1 : 0));
+
 function sumsOf(ground: Ground): Sums {
   const { cells, breaks, prices } = ground;
-  const running = (value: (cell: Ground['cells'][number]) => number) => {
-    const sums = new Float64Array(breaks.length);
-    cells.forEach((cell, index) => {
-      sums[index + 1] = (sums[index] ?? 0) + value(cell);
-    });
-    return sums;
-  };
   const byKind = <T>(make: (kind: HoleKind) => T) =>
     Object.fromEntries(holeKinds.map((kind) => [kind, make(kind)])) as Record<HoleKind, T>;
-  const ends = byKind((kind) => Float64Array.from(cells, (cell) => costOf(endOf(cell, kind), prices)));
+  const running = (value: (cell: GroundCell) => number) =>
+    runningSums(cells.length, (i) => value(cells[i] as GroundCell));
   const at = (sum: Float64Array, x: number): number => {
     const index = cellIndexAt(ground, x, 'upstream');
     const [from, to] = [breaks[index] ?? 0, breaks[index + 1] ?? 0];
@@ -109,28 +153,88 @@ function sumsOf(ground: Ground): Sums {
   return {
     ground,
     cost: byKind((kind) =>
-      running((cell) => costOf(footOf(cell, kind), prices) * (cell.to_ft - cell.from_ft)),
+      byProtection((held) =>
+        running((cell) => costOf(footOf(cell, kind, held), prices) * (cell.to_ft - cell.from_ft)),
+      ),
     ),
-    ends,
+    ends: byKind((kind) =>
+      byProtection((held) => Float64Array.from(cells, (cell) => costOf(endOf(cell, kind, held), prices))),
+    ),
     publicThrough: running((cell) =>
       cell.owner === 'public' && !cell.closedTo ? cell.to_ft - cell.from_ft : 0,
     ),
-    closedThrough: running((cell) => (cell.closedTo ? 1 : 0)),
+    refusing: byProtection((held) =>
+      count(ground, (cell) => cell.closedTo === undefined && !cell.mayHold[held]),
+    ),
+    flat: count(ground, ({ mayHold }) => !mayHold.slope),
     between: (sum, from_ft, to_ft) => at(sum, to_ft) - at(sum, from_ft),
-    endCost: (kind, x, side) => ends[kind][cellIndexAt(ground, x, side)] ?? 0,
+  };
+}
+
+/** Whether every cell that a stretch overlaps counts nothing. */
+function isFree({ ground }: Sums, counted: Float64Array, from_ft: number, to_ft: number): boolean {
+  if (to_ft - from_ft <= tolerance.exact) return true;
+  const first = cellIndexAt(ground, from_ft, 'downstream');
+  const last = cellIndexAt(ground, to_ft, 'upstream');
+  return num(counted, last + 1) - num(counted, first) === 0;
+}
+
+/** One end of a hole: what it costs held like this; undefined where the top of its slope may not run out over the ground. */
+function endCost(
+  sums: Sums,
+  kind: HoleKind,
+  x: number,
+  lies: 'upstream' | 'downstream',
+  held: Protection,
+): number | undefined {
+  const { ground, ends } = sums;
+  const index = cellIndexAt(ground, x, lies);
+  const cell = ground.cells[index];
+  if (held === 'slope' && cell && cell.closedTo === undefined) {
+    const out_ft = topOut(cell.sections[kind], held);
+    const top = lies === 'downstream' ? x - out_ft : x + out_ft;
+    const [first, last] = [ground.breaks[0] ?? 0, ground.breaks.at(-1) ?? 0];
+    // Nobody knows what lies beyond the line's ends: the house, or the street.
+    if (top < first - tolerance.exact || top > last + tolerance.exact) return undefined;
+    if (!isFree(sums, sums.flat, Math.min(top, x), Math.max(top, x))) return undefined;
+  }
+  return num(ends[kind][held], index);
+}
+
+function openDig(sums: Sums, index: number, held: Protection): HolePiece | undefined {
+  const { ground, cost, publicThrough, between, refusing } = sums;
+  const [end, x] = [digFrom(ground, index), ground.breaks[index] ?? 0];
+  if (!isFree(sums, refusing[held], end, Math.max(end, x))) return undefined;
+  const own = endCost(sums, 'dig', end, 'downstream', held);
+  if (own === undefined) return undefined;
+  return {
+    cost: own + (end < x ? between(cost.dig[held], end, x) : 0),
+    public_ft: end < x ? between(publicThrough, end, x) : 0,
+  };
+}
+
+function closeDig(sums: Sums, index: number, held: Protection): HolePiece | undefined {
+  const { ground, cost, publicThrough, between, refusing } = sums;
+  const [end, x] = [digTo(ground, index), ground.breaks[index] ?? 0];
+  if (!isFree(sums, refusing[held], Math.min(end, x), end)) return undefined;
+  const own = endCost(sums, 'dig', end, 'upstream', held);
+  if (own === undefined) return undefined;
+  return {
+    cost: own + (end > x ? between(cost.dig[held], x, end) : 0),
+    public_ft: end > x ? between(publicThrough, x, end) : 0,
   };
 }
 
 const closedAt = ({ cells }: Ground, index: number) => cells[index]?.closedTo !== undefined;
 
-/** Where the hole of new pipe starts: working room upstream, but never into closed ground; under a building, at its edge. */
+/** Where the hole of new pipe from this break begins: room to work and its ± further up, but not into closed ground. */
 function digFrom(ground: Ground, index: number): number {
   const { breaks, cells, plusMinus } = ground;
   const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
   let inside = index;
   while (inside < cells.length && closedAt(ground, inside)) inside++;
   if (inside > index) return breaks[inside] ?? last;
-  const wanted = Math.max(first, (breaks[index] ?? 0) - workingRoom_ft - (plusMinus[index] ?? 0));
+  const wanted = Math.max(first, (breaks[index] ?? 0) - workingRoom_ft - (plusMinus.from[index] ?? 0));
   let open = index;
   while (open > 0 && !closedAt(ground, open - 1) && (breaks[open] ?? 0) > wanted) open--;
   return Math.max(wanted, breaks[open] ?? first);
@@ -143,41 +247,94 @@ function digTo(ground: Ground, index: number): number {
   let inside = index;
   while (inside > 0 && closedAt(ground, inside - 1)) inside--;
   if (inside < index) return breaks[inside] ?? first;
-  const wanted = Math.min(last, (breaks[index] ?? 0) + workingRoom_ft + (plusMinus[index] ?? 0));
+  const wanted = Math.min(last, (breaks[index] ?? 0) + workingRoom_ft + (plusMinus.to[index] ?? 0));
   let open = index;
   while (open < cells.length && !closedAt(ground, open) && (breaks[open] ?? 0) < wanted) open++;
   return Math.min(wanted, breaks[open] ?? last);
 }
 
-/** A pit 4 ft long at a boundary, moved inside the line; none in no-dig ground, under a building or where we do not act. */
-function pitPieces(sums: Sums, index: number, kind: PitKind): PitPieces | undefined {
-  const { breaks, cells } = sums.ground;
+/** The larger ± of the two ends that may meet at a break, ft: a pit may serve either. */
+export const pitPlusMinus = ({ plusMinus }: Ground, index: number): number =>
+  Math.max(plusMinus.from[index] ?? 0, plusMinus.to[index] ?? 0);
+
+/** Where a pit at a break lies: 4 ft about it and its ± either side, moved inside the line. */
+export function pitReach(ground: Ground, index: number): Interval {
+  const { breaks } = ground;
   const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
   const x = breaks[index] ?? 0;
-  const from_ft = Math.max(first, Math.min(x - pitHalf_ft, last - 2 * pitHalf_ft));
-  const to_ft = Math.min(last, Math.max(x + pitHalf_ft, first + 2 * pitHalf_ft));
-  const barred = cells.some(
+  const half_ft = pitHalf_ft + pitPlusMinus(ground, index);
+  return {
+    from_ft: Math.max(first, Math.min(x - half_ft, last - 2 * pitHalf_ft)),
+    to_ft: Math.min(last, Math.max(x + half_ft, first + 2 * pitHalf_ft)),
+  };
+}
+
+/** Nobody digs a pit in no-dig ground, under a building or where we do not act. */
+const mayPit = ({ cells }: Ground, { from_ft, to_ft }: Interval): boolean =>
+  !cells.some(
     (cell) =>
       (cell.closedTo === 'building' || cell.closedTo === 'no-dig' || !cell.ours) &&
       cell.from_ft < to_ft - tolerance.exact &&
       cell.to_ft > from_ft + tolerance.exact,
   );
-  if (barred) return undefined;
-  const cost = sums.cost[kind];
-  const wider = (a: number, b: number) => sums.between(cost, a, b) - sums.between(sums.cost.dig, a, b);
+
+/** The upstream or downstream part of a pit with its end, for each way of holding it. */
+const pitPart = (sums: Sums, kind: PitKind, from_ft: number, to_ft: number, part: 'upstream' | 'downstream') =>
+  byProtection((held): HolePiece | undefined => {
+    const { between, refusing, cost, publicThrough } = sums;
+    const [end_ft, lies] = part === 'upstream' ? ([from_ft, 'downstream'] as const) : ([to_ft, 'upstream'] as const);
+    const own = isFree(sums, refusing[held], from_ft, to_ft)
+      ? endCost(sums, kind, end_ft, lies, held)
+      : undefined;
+    return own === undefined
+      ? undefined
+      : {
+          cost: between(cost[kind][held], from_ft, to_ft) + own,
+          public_ft: between(publicThrough, from_ft, to_ft),
+        };
+  });
+
+/** The cheapest way to hold two parts of a pit as one. */
+const cheapestAlone = (
+  open: ByProtection<HolePiece | undefined>,
+  close: ByProtection<HolePiece | undefined>,
+): AlonePit | undefined =>
+  protections
+    .flatMap((held): AlonePit[] => {
+      const [up, down] = [open[held], close[held]];
+      return up && down
+        ? [{ held, cost: up.cost + down.cost, public_ft: up.public_ft + down.public_ft }]
+        : [];
+    })
+    .reduce<AlonePit | undefined>((best, each) => (best && best.cost <= each.cost ? best : each), undefined);
+
+function aloneOver(sums: Sums, reach: Interval, kind: PitKind): AlonePit | undefined {
+  if (!mayPit(sums.ground, reach)) return undefined;
+  const middle = (reach.from_ft + reach.to_ft) / 2;
+  return cheapestAlone(
+    pitPart(sums, kind, reach.from_ft, middle, 'upstream'),
+    pitPart(sums, kind, middle, reach.to_ft, 'downstream'),
+  );
+}
+
+/** A pit at a boundary. */
+function pitPieces(sums: Sums, index: number, kind: PitKind): PitPieces | undefined {
+  const { ground, between } = sums;
+  const x = ground.breaks[index] ?? 0;
+  const { from_ft, to_ft } = pitReach(ground, index);
+  if (!mayPit(ground, { from_ft, to_ft })) return undefined;
+  const wider = (a: number, b: number) =>
+    byProtection((held) => between(sums.cost[kind][held], a, b) - between(sums.cost.dig[held], a, b));
+  const open = pitPart(sums, kind, from_ft, x, 'upstream');
+  const close = pitPart(sums, kind, x, to_ft, 'downstream');
   return {
     from_ft,
     to_ft,
-    open: {
-      cost: sums.between(cost, from_ft, x) + sums.endCost(kind, from_ft, 'downstream'),
-      public_ft: sums.between(sums.publicThrough, from_ft, x),
-    },
-    close: {
-      cost: sums.between(cost, x, to_ft) + sums.endCost(kind, to_ft, 'upstream'),
-      public_ft: sums.between(sums.publicThrough, x, to_ft),
-    },
+    open,
+    close,
     widerUpstream: wider(from_ft, x),
     widerDownstream: wider(x, to_ft),
+    alone: cheapestAlone(open, close),
   };
 }
 

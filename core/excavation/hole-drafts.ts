@@ -32,13 +32,22 @@ export function excavationDrafts(
       'digBelow5_per_yd3',
       earthSteps(earth_ft3.below5),
     ),
-    draft('Shore the sides', quantities.support_ft2, 'ft²', prices.support_per_ft2, 'support_per_ft2', [
-      {
-        label: 'Walls that are shored',
-        expression: `Σ 2 d × length + W d at each end = ${plain(quantities.support_ft2)} ft²`,
-        source: 'common practice',
-      },
-    ]),
+    draft(
+      'Shore the sides',
+      quantities.shored_ft2,
+      'ft²',
+      prices.support_per_ft2,
+      'support_per_ft2',
+      wallSteps('shored', quantities.shored_ft2),
+    ),
+    draft(
+      'Shield the hole',
+      quantities.shielded_ft2,
+      'ft²',
+      prices.shield_per_ft2,
+      'shield_per_ft2',
+      wallSteps('shielded', quantities.shielded_ft2),
+    ),
     draft('Haul and backfill', earth, 'yd³', prices.backfill_per_yd3, 'backfill_per_yd3', [
       {
         label: 'Earth in the ground',
@@ -49,6 +58,14 @@ export function excavationDrafts(
     permitDraft(quantities.public_ft, prices, draft),
   ];
 }
+
+const wallSteps = (how: string, area: number): Step[] => [
+  {
+    label: `Walls that are ${how}`,
+    expression: `Σ 2 d × length + W d at each end = ${plain(area)} ft²`,
+    source: 'common practice',
+  },
+];
 
 const earthSteps = ({ along, ends }: { along: number; ends: number }): Step[] => [
   {

@@ -1,7 +1,7 @@
 import { plain, type Figure } from '../figure.js';
 import type { Soil, SurfaceKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
-import { bedding_ft, deepestOf, engineerOver_ft, protectFrom_ft, type Section } from './section.js';
+import { bedding_ft, deepestOf, type Protection, type Section } from './section.js';
 
 /** What a crew reads of one hole before they dig it. */
 export interface HoleFigures {
@@ -21,6 +21,7 @@ export function holeFigures(
   hole: Interval,
   cells: readonly (Interval & { section: Section; surface: SurfaceKind })[],
   earth: { earthTo5_yd3: number; earthBelow5_yd3: number },
+  held: Protection,
   soil: Soil,
 ): HoleFigures {
   const sections = cells.map(({ section }) => section);
@@ -40,7 +41,7 @@ export function holeFigures(
       ],
     },
     bottom_ft: [hole.to_ft - hole.from_ft, Math.max(0, ...sections.map(({ width_ft }) => width_ft))],
-    protection: protectionOf(deepest, soil),
+    protection: sayProtection(held, deepest, soil),
     bank: {
       value: bank,
       unit: 'yd³',
@@ -63,29 +64,32 @@ export function holeFigures(
         },
       ],
     },
-    cautions: cautionsOf(depth_ft, deepest),
+    cautions: cautionsOf(sections),
   };
 }
 
 const slopeWords: Record<string, string> = { '0.75': '¾ : 1', '1': '1 : 1', '1.5': '1½ : 1' };
 
-function protectionOf(section: Section | undefined, soil: Soil): string {
-  if (!section || section.depth_ft < protectFrom_ft) return 'none';
-  if (section.depth_ft > engineerOver_ft) return 'designed by an engineer';
-  if (section.shored) return 'shore or shield';
-  return section.slope === 0 && soil === 'rock'
-    ? 'none, stable rock'
-    : `slope ${slopeWords[String(section.slope)] ?? `${section.slope} : 1`}`;
+function sayProtection(held: Protection, section: Section | undefined, soil: Soil): string {
+  if (!section) return 'none';
+  if (section.engineered) return 'designed by an engineer';
+  if (held === 'shore') return 'shoring';
+  if (held === 'shield') return 'shield';
+  if (held === 'slope') return `slope ${slopeWords[String(section.slope)] ?? `${section.slope} : 1`}`;
+  return soil === 'rock' && section.deep ? 'none, stable rock' : 'none';
 }
 
+/** From here a way out is needed and bad air is likelier, ft. */
+const airFrom_ft = 4;
+
 /** The usual cautions that apply to this hole. 29 CFR 1926.651–652, from memory. */
-function cautionsOf(depth_ft: number, section: Section | undefined): string[] {
-  if (!section) return ['Sewer air: test before going in under the floor.'];
+function cautionsOf(sections: readonly Section[]): string[] {
+  if (sections.length === 0) return ['Sewer air: test before going in under the floor.'];
   return [
-    depth_ft >= protectFrom_ft
+    sections.some(({ protect }) => protect)
       ? '5 ft and over: nobody in without shoring, a shield or a slope. The competent person decides, here, today.'
       : 'Under 5 ft: the competent person looks for signs of cave-in before anyone goes in.',
-    ...(depth_ft >= 4 ? ['Way out within 25 ft of anyone. Test the air where it may be bad.'] : []),
+    ...(sections.some(({ depth_ft }) => depth_ft >= airFrom_ft) ? ['Way out within 25 ft of anyone. Test the air where it may be bad.'] : []),
     'Earth 2 ft back from the edge. Call for the utility locate first.',
   ];
 }

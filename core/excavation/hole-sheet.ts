@@ -1,10 +1,9 @@
 import { tolerance } from '../job/units.js';
 import { plain, type Figure } from '../figure.js';
-import type { Soil } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import { tapeTo, type Course, type GroundPlace } from '../line/course.js';
 import type { LineModel } from '../line/model.js';
-import { protectFrom_ft, slopes, topOut, type Section } from './section.js';
+import { topOut, type Protection, type Section } from './section.js';
 
 /** Hand-dig this near a utility, ft. Common practice. */
 const handDigWithin_ft = 2;
@@ -36,26 +35,30 @@ export interface HoleCorner {
   readonly tapes: readonly { readonly mark: string; readonly distance: Figure }[];
 }
 
+/** Whether a utility that crosses at a station is in the way of a hole. */
+export const isInTheWay = (station_ft: number, hole: Interval): boolean =>
+  station_ft > hole.from_ft - handDigWithin_ft && station_ft < hole.to_ft + handDigWithin_ft;
+
 /** Lays one hole out for the crew. */
 export function holeSheet(
   hole: Interval,
   deepest: Section | undefined,
+  held: Protection,
   quantities: { readonly restore_ft2: ReadonlyMap<string, number>; readonly public_ft: number },
   model: LineModel,
 ): HoleSheet {
   const length_ft = hole.to_ft - hole.from_ft;
   const width_ft = deepest?.width_ft ?? 0;
   const opened = (out_ft: number): [number, number] => [length_ft + 2 * out_ft, width_ft + 2 * out_ft];
-  const topOut_ft = deepest ? topOut(deepest) : 0;
+  const topOut_ft = deepest ? topOut(deepest, held) : 0;
   return {
     topOut_ft,
     opening_ft: opened(topOut_ft),
-    otherwise: deepest && otherWay(deepest, model.line.soil ?? 'unknown', opened),
+    otherwise: deepest && otherWay(deepest, held, opened),
     inverts_ft: [model.profile.depth(hole.from_ft), model.profile.depth(hole.to_ft)],
     crossings: (model.line.crossings ?? [])
       .filter(
-        ({ station_ft }) =>
-          station_ft > hole.from_ft - handDigWithin_ft && station_ft < hole.to_ft + handDigWithin_ft,
+        ({ station_ft }) => isInTheWay(station_ft, hole),
       )
       .map(({ utility, station_ft, depth_ft }) => ({ utility, station_ft, depth_ft })),
     restore: [...quantities.restore_ft2]
@@ -81,13 +84,16 @@ export function holeSheet(
 
 function otherWay(
   section: Section,
-  soil: Soil,
+  held: Protection,
   opened: (out_ft: number) => [number, number],
 ): HoleSheet['otherwise'] {
-  if (section.depth_ft < protectFrom_ft || soil === 'rock') return undefined;
-  return section.shored
-    ? { how: `sloped ${slopes[soil]} : 1`, opening_ft: opened(slopes[soil] * section.depth_ft) }
-    : { how: 'shored or in a shield', opening_ft: opened(0) };
+  if (held === 'none') return undefined;
+  return held === 'slope'
+    ? { how: 'shored or in a shield', opening_ft: opened(0) }
+    : {
+        how: `sloped ${section.slope} : 1, where the ground allows`,
+        opening_ft: opened(topOut(section, 'slope')),
+      };
 }
 
 /** Corners of the bottom, half its width off the line's way over the ground, each taped from its two nearest marks. */

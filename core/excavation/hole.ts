@@ -1,11 +1,14 @@
 import type { Interval } from '../line/intervals.js';
 import type { HoleKind } from './ground.js';
 import type { HoleQuantities } from './quantities.js';
+import type { Protection } from './section.js';
 
 /** A hole of the chosen scope. */
 export interface Hole extends Interval {
   readonly id: string;
   readonly kind: HoleKind;
+  /** How it is held, over all of it. */
+  readonly protection: Protection;
   readonly serves: readonly string[];
   /** Launch and burst pits inside it. */
   readonly widened: readonly (Interval & { kind: HoleKind })[];

@@ -1,7 +1,7 @@
 import { isPavement, type SurfaceKind } from '../catalog/surfaces.js';
 import type { Prices } from '../job/prices-schema.js';
 import type { GroundCell, HoleKind } from './ground.js';
-import { earthOfEnd, earthPerFoot, protectFrom_ft, topOut } from './section.js';
+import { earthOfEnd, earthPerFoot, topOut, type Protection } from './section.js';
 
 export const cubicFeetPerYard = 27;
 /** Restored past the edge of the opening in pavement, ft each side. Common practice. */
@@ -12,35 +12,41 @@ export interface Part {
   readonly earth_ft3: number;
   /** Deep enough to need protection: dug at the deeper rate. */
   readonly deep: boolean;
-  readonly support_ft2: number;
+  /** Wall that is shored, and wall that a shield stands against. */
+  readonly shored_ft2: number;
+  readonly shielded_ft2: number;
   readonly restore_ft2: number;
   readonly surface: SurfaceKind;
 }
 
 const marginOf = ({ surface }: GroundCell) => (isPavement(surface) ? pavementMargin_ft : 0);
+const walls = (held: Protection, area_ft2: number) => ({
+  shored_ft2: held === 'shore' ? area_ft2 : 0,
+  shielded_ft2: held === 'shield' ? area_ft2 : 0,
+});
 
 /** One foot of hole through a cell. Nothing where the pipe is exposed or reached by hand under a building. */
-export function footOf(cell: GroundCell, kind: HoleKind): Part | undefined {
+export function footOf(cell: GroundCell, kind: HoleKind, held: Protection): Part | undefined {
   if (cell.closedTo) return undefined;
   const section = cell.sections[kind];
   return {
-    earth_ft3: earthPerFoot(section),
-    deep: section.depth_ft > protectFrom_ft,
-    support_ft2: section.shored ? 2 * section.depth_ft : 0,
-    restore_ft2: section.width_ft + 2 * topOut(section) + 2 * marginOf(cell),
+    earth_ft3: earthPerFoot(section, held),
+    deep: section.deep,
+    ...walls(held, 2 * section.depth_ft),
+    restore_ft2: section.width_ft + 2 * topOut(section, held) + 2 * marginOf(cell),
     surface: cell.surface,
   };
 }
 
 /** One end of a hole, in the cell it ends in. */
-export function endOf(cell: GroundCell, kind: HoleKind): Part | undefined {
+export function endOf(cell: GroundCell, kind: HoleKind, held: Protection): Part | undefined {
   if (cell.closedTo) return undefined;
   const section = cell.sections[kind];
-  const out_ft = topOut(section) + marginOf(cell);
+  const out_ft = topOut(section, held) + marginOf(cell);
   return {
-    earth_ft3: earthOfEnd(section),
-    deep: section.depth_ft > protectFrom_ft,
-    support_ft2: section.shored ? section.width_ft * section.depth_ft : 0,
+    earth_ft3: earthOfEnd(section, held),
+    deep: section.deep,
+    ...walls(held, section.width_ft * section.depth_ft),
     restore_ft2: out_ft * (section.width_ft + 2 * out_ft),
     surface: cell.surface,
   };
@@ -53,7 +59,8 @@ export function costOf(part: Part | undefined, prices: Prices): number {
   const restore = prices.restore_per_ft2[part.surface] ?? 0;
   return (
     yards * ((part.deep ? prices.digBelow5_per_yd3 : prices.digTo5_per_yd3) + prices.backfill_per_yd3) +
-    part.support_ft2 * prices.support_per_ft2 +
+    part.shored_ft2 * prices.support_per_ft2 +
+    part.shielded_ft2 * prices.shield_per_ft2 +
     part.restore_ft2 * (restore === 'by-others' ? 0 : restore)
   );
 }

@@ -1,18 +1,26 @@
-import { isPavement, type SurfaceKind } from '../catalog/surfaces.js';
 import type { Soil } from '../job/vocabulary.js';
 
 /**
- * The cross-section of an excavation: width, depth, slope, support.
- * ASTM D2321 for the width, 29 CFR 1926.651–652 and Appendix B for protection; both quoted from memory.
+ * The cross-section of an excavation: width, depth, slope. ASTM D2321 for the width, 29 CFR 1926.651–652 and Appendix B
+ * for protection; both quoted from memory.
  */
 export interface Section {
   /** Bottom of the hole below the ground, ft: the invert and its bedding. */
   readonly depth_ft: number;
   readonly width_ft: number;
-  /** Run of the sides per foot of depth; 0 is vertical. */
+  /** Run of the sides per foot of depth where the hole is sloped. */
   readonly slope: number;
-  readonly shored: boolean;
+  /** It may reach the depth from which nobody goes in without protection. */
+  readonly protect: boolean;
+  /** It may reach past 5 ft: dug at the deeper rate. */
+  readonly deep: boolean;
+  /** It may reach past 20 ft: an engineer designs its protection. */
+  readonly engineered: boolean;
 }
+
+/** How one hole keeps its sides from caving in, over all of its length. */
+export const protections = ['none', 'slope', 'shore', 'shield'] as const;
+export type Protection = (typeof protections)[number];
 
 export const bedding_ft = 4 / 12;
 /** Someone works below this: the bottom is 3 ft wide, ft. */
@@ -25,42 +33,52 @@ const workWidth_ft = 3;
 
 export const slopes: Readonly<Record<Soil, number>> = { rock: 0, A: 0.75, B: 1, C: 1.5, unknown: 1.5 };
 
-/** Least bottom width for a pipe of this outside diameter (in), ft. */
+/** Least bottom width for a pipe of this outside diameter (in) in a hole of this depth, ft. */
 export function bottomWidth(outside_in: number, depth_ft: number): number {
   const pipe_ft = Math.max(outside_in + 16, 1.25 * outside_in + 12) / 12;
   return depth_ft > workDepth_ft ? Math.max(pipe_ft, workWidth_ft) : pipe_ft;
 }
 
-/**
- * Section at one place. `room_ft` is how far its surface goes on either way: where the top of a slope would leave
- * it, and under any pavement, the sides are shored instead.
- */
+/** How deep a hole over an invert may prove to be, ft: a located depth is good to so many percent. */
+export const mayReach = (invert_ft: number, depthMargin_percent: number): number =>
+  invert_ft * (1 + depthMargin_percent / 100) + bedding_ft;
+
+/** Section over an invert. What may reach a depth at which the rules change is treated as reaching it. */
 export function sectionAt(
   invert_ft: number,
   width: number | { outside_in: number },
   soil: Soil,
-  surface: SurfaceKind,
-  room_ft: number,
+  depthMargin_percent: number,
 ): Section {
-  const depth_ft = invert_ft + bedding_ft;
-  const width_ft = typeof width === 'number' ? width : bottomWidth(width.outside_in, depth_ft);
-  if (depth_ft < protectFrom_ft || soil === 'rock') return { depth_ft, width_ft, slope: 0, shored: false };
-  const slope = slopes[soil];
-  const shored = isPavement(surface) || slope * depth_ft > room_ft;
-  return { depth_ft, width_ft, slope: shored ? 0 : slope, shored };
+  const reach_ft = mayReach(invert_ft, depthMargin_percent);
+  return {
+    depth_ft: invert_ft + bedding_ft,
+    width_ft: typeof width === 'number' ? width : bottomWidth(width.outside_in, reach_ft),
+    slope: slopes[soil],
+    protect: reach_ft >= protectFrom_ft && soil !== 'rock',
+    deep: reach_ft > protectFrom_ft,
+    engineered: reach_ft > engineerOver_ft,
+  };
 }
 
+const slopeOf = (section: Section, held: Protection): number => (held === 'slope' ? section.slope : 0);
+
 /** Earth in the ground per foot of hole, ft³/ft. */
-export const earthPerFoot = ({ width_ft: w, depth_ft: d, slope: s }: Section): number => w * d + s * d * d;
+export function earthPerFoot(section: Section, held: Protection): number {
+  const [w, d, s] = [section.width_ft, section.depth_ft, slopeOf(section, held)];
+  return w * d + s * d * d;
+}
 
 /** Earth of the sloped end of a hole, ft³. */
-export const earthOfEnd = ({ width_ft: w, depth_ft: d, slope: s }: Section): number =>
-  (s * w * d * d) / 2 + (2 / 3) * s * s * d ** 3;
+export function earthOfEnd(section: Section, held: Protection): number {
+  const [w, d, s] = [section.width_ft, section.depth_ft, slopeOf(section, held)];
+  return (s * w * d * d) / 2 + (2 / 3) * s * s * d ** 3;
+}
 
-/** How far the top of a slope lies out from its bottom, ft. */
-export const topOut = ({ depth_ft, slope }: Section): number => slope * depth_ft;
+/** How far the top of a hole's side lies out from its bottom, ft. */
+export const topOut = (section: Section, held: Protection): number => slopeOf(section, held) * section.depth_ft;
 
-/** The section at the deepest place of a hole: protection follows from it. */
+/** The section at the deepest place of a hole: its protection follows from it. */
 export const deepestOf = (sections: readonly Section[]): Section | undefined =>
   sections.reduce<Section | undefined>(
     (most, each) => (!most || each.depth_ft > most.depth_ft ? each : most),

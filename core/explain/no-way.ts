@@ -1,14 +1,12 @@
-import { tolerance } from '../job/units.js';
 import { overlaps } from '../line/intervals.js';
 import { methodBit, methodsInOrder } from '../methods/index.js';
 import { hasWay } from '../solve/cheapest.js';
 import type { Restriction } from '../solve/restrictions.js';
 import type { LineWay, Way } from '../solve/way.js';
-import { stationOf } from '../track/track.js';
 import type { Warning } from '../warning.js';
 import { refusalOn } from './refusals.js';
 
-/** For every line that has no way: the smallest set of pins that collide, or the places that nothing may cure. */
+/** For every line that has no way: the smallest set of pins that collide. */
 export function noWayWarnings(way: Way): Warning[] {
   return way.lines.filter(({ chosen }) => !chosen).flatMap(noWay);
 }
@@ -41,29 +39,5 @@ function noWay({ line, prepared }: LineWay): Warning[] {
       },
     ];
   }
-  const stuck = track.obligations.cured.filter(
-    ({ place }) =>
-      !prepared.possible.candidatesFrom.some((candidates, from) =>
-        candidates.some(
-          ({ to }) =>
-            stationOf(track, from) <= place.from_ft + tolerance.ft &&
-            stationOf(track, to) >= Math.min(place.to_ft, place.from_ft + 1) - tolerance.ft,
-        ),
-      ),
-  );
-  const named = stuck.length > 0 ? stuck : track.obligations.cured;
-  if (named.length === 0) {
-    return [{ rule: 'no-way', line: id, message: 'no scope satisfies the house rules on this line' }];
-  }
-  return named.map(({ place, why, methods }) => ({
-    rule: 'no-way',
-    line: id,
-    at_ft: place.from_ft,
-    message: `${why}, but ${methods
-      .map((method) => {
-        const refusal = refusalOn(track, method, place, []);
-        return `${method} is refused${refusal ? ` (${refusal.rule}: ${refusal.why})` : ' by what lies beside it'}`;
-      })
-      .join('; ')}`,
-  }));
+  return [{ rule: 'no-way', line: id, message: 'no scope satisfies the house rules on this line' }];
 }

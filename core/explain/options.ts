@@ -1,16 +1,37 @@
 import { isCleaned, isCurable } from '../condition/judged.js';
+import type { CleanoutStatus } from '../cleanouts/cleanouts.js';
 import { findingName } from '../findings/kinds.js';
 import { roundCents } from '../job/units.js';
 import { overlaps } from '../line/intervals.js';
+import { totalOf } from '../price/price-line.js';
+import type { CleanoutWork } from '../solve/cleanout-work.js';
 import { wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
 
 /** A watched place that is left, and what curing it in this scope would add. */
 export interface Option {
   readonly what: string;
   readonly adds: number;
-  /** The finding's entry id. */
-  readonly finding: string;
+  /** The finding's entry id; null for a cleanout. */
+  readonly finding: string | null;
 }
+
+const cleanoutVerbs: Readonly<Record<CleanoutStatus, string>> = {
+  new: 'a new cleanout',
+  exposed: 'expose the buried cleanout',
+  raised: 'raise the cleanout',
+  recapped: 'a new cap on the cleanout',
+  rebuilt: 'rebuild the cleanout',
+};
+
+/** Cleanouts that are missing or out of order where nothing else opens the line, each with its price. */
+export const cleanoutOptions = (all: readonly CleanoutWork[]): Option[] =>
+  all
+    .filter(({ offered }) => offered)
+    .map(({ status, place, why, prices }) => ({
+      what: `${cleanoutVerbs[status]} ${place}: ${why}`,
+      adds: totalOf(prices),
+      finding: null,
+    }));
 
 /** What curing each watched place that is left would add to this scope's price. */
 export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[] {
@@ -31,7 +52,7 @@ export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[]
     const track = mine?.prepared.possible.track;
     const at = track?.cells.findIndex((cell) => overlaps(cell, finding.place)) ?? -1;
     const method = mine?.chosen?.layout.cells[at]?.method;
-    if (!other.feasible || !method) return [];
+    if (!other.feasible || !method || mine?.chosen?.layout.cells[at]?.uncured) return [];
     return [
       {
         what: `${method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingName(finding.placed.entry.finding).toLowerCase()} to watch`,

@@ -1,9 +1,9 @@
-import { roundCents } from '../job/units.js';
+import { roundCents, tolerance } from '../job/units.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlap } from '../line/intervals.js';
 import type { Prepared } from '../solve/prepare.js';
 import { forbidding } from '../solve/restrictions.js';
-import { wayOf, type Way, type WayInput } from '../solve/way.js';
+import { uncuredBy, wayOf, type Way, type WayInput } from '../solve/way.js';
 import type { Segment } from './segments.js';
 
 /** The next best way for a segment: the method covering most of it, and what the whole then costs more. */
@@ -21,14 +21,15 @@ export function runnerUp(
   lineId: string,
   input: WayInput,
   prepared: readonly Prepared[],
-  totalCost: number,
+  { totalCost, uncured_ft }: { readonly totalCost: number; readonly uncured_ft: number },
 ): RunnerUp | null {
   const other = wayOf(
     { ...input, forbid: new Map([[lineId, [forbidding(segment.method, segment)]]]) },
     prepared,
   );
   const mine = other.lines.find(({ line }) => line.model.line.id === lineId);
-  if (!other.feasible || !mine?.chosen) return null;
+  // A way that leaves more uncured is no other way of doing this.
+  if (!other.feasible || !mine?.chosen || uncuredBy(other) > uncured_ft + tolerance.ft) return null;
   const feet = new Map<Method, number>();
   mine.prepared.possible.track.cells.forEach((cell, i) => {
     const method = mine.chosen?.layout.cells[i]?.method;

@@ -1,11 +1,13 @@
 import { heldBy } from '../condition/grade.js';
-import { isCleaned, kindOfJudged, type Judged } from '../condition/judged.js';
+import { isCleaned, isSag, kindOfJudged, type Judged } from '../condition/judged.js';
 import type { Prices } from '../job/prices-schema.js';
+import type { Rules } from '../job/rules-schema.js';
 import { roundCents } from '../job/units.js';
 import type { FindingEntry } from '../job/schema.js';
-import { covers, subtract, union, type Interval } from '../line/intervals.js';
+import { covers, overlaps, subtract, union, type Interval } from '../line/intervals.js';
 import { pointKey } from '../survey/things.js';
 import type { ScopedLine } from '../solve/way.js';
+import { nothingSeen } from './verdict.js';
 
 /** The first of two steps for a line that could not be seen. */
 export interface FirstStep extends Interval {
@@ -20,6 +22,8 @@ export function lookAgain({ model, condition }: ScopedLine): { stretches: Interv
   const unclean = condition.findings.filter(
     (finding) => isCleaned(finding) && finding.stopsLiner !== undefined,
   );
+  const hides = unclean.filter(({ place }) => unseen.some((each) => overlaps(each, place)));
+  const bars = unclean.filter((finding) => !hides.includes(finding));
   const held = condition.findings.filter(
     (finding) => heldBy(finding.placed.entry, kindOfJudged(finding)) !== undefined,
   );
@@ -30,24 +34,55 @@ export function lookAgain({ model, condition }: ScopedLine): { stretches: Interv
     stretches: union([...unseen, ...[...unclean, ...held, ...possible].map(({ place }) => place)]),
     why: [
       ...(unseen.length > 0 ? [`${feet.toFixed(1)} ft not seen`] : []),
-      ...(unclean.length > 0 ? [`roots or deposit at ${at(unclean)} ft hide the wall`] : []),
+      ...(model.endReached ? [] : [`nobody reached its end: it goes on past ${model.extent.to_ft.toFixed(1)} ft`]),
+      ...(hides.length > 0 ? [`roots or deposit at ${at(hides)} ft hide the wall`] : []),
+      ...(bars.length > 0 ? [`roots or deposit at ${at(bars)} ft bar a liner`] : []),
       ...(held.length > 0 ? [`water held back at ${at(held)} ft`] : []),
       ...(possible.length > 0 ? [`only possible at ${at(possible)} ft`] : []),
     ],
   };
 }
 
-/** The line as it would be if everything not seen clean proved sound, or proved failed. */
-export function supposing(line: ScopedLine, proves: 'sound' | 'failed'): ScopedLine {
-  const { stretches } = lookAgain(line);
-  if (stretches.length === 0) return line;
+/** Sags of which nobody knows the fall: their price is provisional until the depth at both ends is located. */
+export function toLocate({ model, condition }: ScopedLine): Judged[] {
+  if (model.profile.graded) return [];
+  const exposed = (place: Interval) =>
+    model.surfaces.some((each) => each.kind === 'crawl-space' && covers([each], place));
+  return condition.findings.filter(
+    (finding) => isSag(finding) && finding.grade >= 2 && !finding.possible && !exposed(finding.place),
+  );
+}
+
+/**
+ * The line as it would be if everything not seen clean proved sound, or proved failed. What was seen stays as it is; what
+ * is only possible proves to be nothing, or is among what failed; and past an end that nobody reached the line goes on as
+ * far as the house takes it to.
+ */
+export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: Rules): ScopedLine {
+  const known = lookAgain(line).stretches;
   const { model, condition } = line;
-  const known = condition.findings.filter(({ place }) => !covers(stretches, place));
-  const failed = proves === 'failed' ? stretches.map((stretch, i) => failedStretch(line, stretch, i)) : [];
+  if (known.length === 0 && model.endReached) return line;
+  const failed = proves === 'failed';
+  const rest_ft = failed && !model.endReached ? rules.assumedRest_ft : 0;
+  const extent = { ...model.extent, to_ft: model.extent.to_ft + rest_ft };
+  const last = model.pipes.at(-1);
+  const stretches = rest_ft > 0 ? union([...known, { from_ft: model.extent.to_ft, to_ft: extent.to_ft }]) : known;
+  const seen = condition.findings
+    .filter(({ possible }) => !possible)
+    // Cleaned, it no longer stands in a liner's way.
+    .map((finding) => (isCleaned(finding) ? { ...finding, stopsLiner: undefined } : finding));
   return {
     ...line,
-    model: { ...model, seen: [model.extent] },
-    condition: { ...condition, findings: [...known, ...failed] },
+    model: {
+      ...model,
+      extent,
+      seen: [extent],
+      pipes: last ? [...model.pipes.slice(0, -1), { ...last, to_ft: extent.to_ft }] : model.pipes,
+    },
+    condition: {
+      ...condition,
+      findings: [...seen, ...(failed ? stretches.map((stretch, i) => failedStretch(line, stretch, i)) : [])],
+    },
   };
 }
 
@@ -68,6 +103,7 @@ function failedStretch({ model }: ScopedLine, place: Interval, index: number): J
     clock: undefined,
     grade: 4,
     tableGrade: 4,
+    measured: true,
     why: { value: 4, unit: 'grade', steps: [] },
     cures: ['spot', 'liner', 'replacement'],
     structural: true,
@@ -79,21 +115,60 @@ function failedStretch({ model }: ScopedLine, place: Interval, index: number): J
   };
 }
 
-/** Clean and look again: over what is unseen, hidden or not clean, priced; null when nothing stands in the way. */
-export function firstStep(lines: readonly ScopedLine[], prices: Prices): FirstStep | null {
-  const needed = lines.map(lookAgain).filter(({ stretches }) => stretches.length > 0);
+/**
+ * The first of two steps, priced: run the camera where nothing was seen yet; else clean and inspect again over what is
+ * unseen, hidden or not clean, as far as the line may go; and locate the ends of a sag whose fall nobody knows. Null when
+ * nothing stands in the way.
+ */
+export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: Rules): FirstStep | null {
+  const raw = (amount: number) => roundCents(amount * (1 + prices.markup) * (1 + prices.tax));
+  if (nothingSeen(lines)) {
+    const [first] = lines;
+    return {
+      what: 'run the camera',
+      from_ft: first?.model.extent.from_ft ?? 0,
+      to_ft: restOf(first, rules),
+      why: 'nothing seen yet',
+      price: raw(prices.look * lines.length),
+    };
+  }
+  const needed = lines
+    .map((line) => ({ line, again: lookAgain(line), locate: toLocate(line) }))
+    .filter(({ line, again, locate }) => again.stretches.length + locate.length > 0 || !line.model.endReached);
   if (needed.length === 0) return null;
-  const ends = needed.map(({ stretches }) => ({
-    from_ft: Math.min(...stretches.map(({ from_ft }) => from_ft)),
-    to_ft: Math.max(...stretches.map(({ to_ft }) => to_ft)),
-  }));
-  const feet = ends.reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
-  const raw = (prices.mobilisation.clean ?? 0) + feet * prices.cleaning_per_ft + prices.look;
+  const ends = needed.map(({ line, again, locate }) => {
+    const all = [...again.stretches, ...locate.map(({ place }) => place)];
+    const { extent, endReached } = line.model;
+    return {
+      from_ft: Math.min(extent.to_ft, ...all.map(({ from_ft }) => from_ft)),
+      to_ft: endReached ? Math.max(...all.map(({ to_ft }) => to_ft)) : restOf(line, rules),
+      cleans: again.stretches.length > 0 || !endReached,
+    };
+  });
+  const cleans = ends.some((each) => each.cleans);
+  const locates = needed.flatMap(({ locate }) => locate);
+  const feet = ends.reduce((sum, { from_ft, to_ft, cleans: own }) => sum + (own ? to_ft - from_ft : 0), 0);
+  const cleaning = cleans ? (prices.mobilisation.clean ?? 0) + feet * prices.cleaning_per_ft : 0;
+  const places = locates
+    .map(({ placed }) => `${placed.from_ft.toFixed(1)} to ${placed.to_ft.toFixed(1)} ft`)
+    .join(', ');
   return {
-    what: 'clean and look again',
+    what: [
+      ...(cleans ? ['clean and look again'] : []),
+      ...(locates.length > 0 ? ['locate the depth at both ends of the standing water'] : []),
+    ].join('; '),
     from_ft: Math.min(...ends.map(({ from_ft }) => from_ft)),
     to_ft: Math.max(...ends.map(({ to_ft }) => to_ft)),
-    why: needed.flatMap(({ why }) => why).join('; '),
-    price: roundCents(raw * (1 + prices.markup) * (1 + prices.tax)),
+    why: [
+      ...needed.flatMap(({ again }) => again.why),
+      ...(locates.length > 0
+        ? [`fewer than two depths were located: the fall over ${places} is not known, and its price is provisional`]
+        : []),
+    ].join('; '),
+    price: raw(cleaning + prices.look),
   };
 }
+
+/** How far a line may go: to its end, or as far past what is known as the house takes it to. */
+const restOf = (line: ScopedLine | undefined, { assumedRest_ft }: Rules): number =>
+  (line?.model.extent.to_ft ?? 0) + (line?.model.endReached ? 0 : assumedRest_ft);

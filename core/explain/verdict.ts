@@ -9,13 +9,14 @@ const arrived = /^\s*(main|end|manhole|tie-?in|house|building|cleanout|reached|f
 
 /** Everything that is true of a job, worst first. */
 export function verdictOf(lines: readonly ScopedLine[], way: Way): Verdict[] {
+  if (nothingSeen(lines)) return ['incomplete'];
   const cells = way.lines.flatMap(({ chosen }) => chosen?.layout.cells ?? []);
   const worst = {
     blocked: lines.some(isBlocked),
     urgent: lines.some(({ condition }) =>
       condition.findings.some((each) => each.structural && each.grade === 4 && !each.possible),
     ),
-    repair: !way.feasible || cells.some(({ action }) => action !== null),
+    repair: !way.feasible || cells.some(({ action, uncured }) => action !== null || uncured),
     clean: cells.some(({ method }) => method === 'clean'),
   };
   const named = (['blocked', 'urgent', 'repair', 'clean'] as const).filter((verdict) => worst[verdict]);
@@ -26,12 +27,17 @@ export function verdictOf(lines: readonly ScopedLine[], way: Way): Verdict[] {
   ];
 }
 
+/** No run has shown a foot of any line. */
+export const nothingSeen = (lines: readonly ScopedLine[]): boolean =>
+  lines.every(({ model }) => model.seen.every(({ from_ft, to_ft }) => to_ft - from_ft <= 0) && model.findings.length === 0);
+
 /** Water or the camera does not get through: a test that did not run away, or a stop that no later look got past. */
 function isBlocked({ model, condition }: ScopedLine): boolean {
   const backedUp = condition.referrals.length > 0;
   return model.entries.some(({ entry, run, from_ft }) => {
     if ((entry.stage ?? run.stage ?? 'current') !== 'current') return false;
-    if (entry.kind === 'test') return !backedUp && (entry.runsAway === false || entry.arrives === false);
+    // What does not arrive drains elsewhere: that says nothing about this pipe.
+    if (entry.kind === 'test') return !backedUp && entry.runsAway === false;
     if (entry.kind !== 'stop' || arrived.test(entry.why ?? 'main')) return false;
     const beyond = {
       from_ft: Math.max(model.extent.from_ft, from_ft - 0.5),

@@ -1,8 +1,16 @@
 import { materialRegistry } from '../catalog/materials.js';
+import { hasCleanout } from '../cleanouts/cleanouts.js';
+import { surfaceRow } from '../catalog/surfaces.js';
+import { isInTheWay } from '../excavation/hole-sheet.js';
 import type { Method } from '../job/vocabulary.js';
-import { subtract } from '../line/intervals.js';
+import { overlaps, subtract } from '../line/intervals.js';
+import { workOf } from '../methods/index.js';
+import { runsIn } from '../methods/liner-passes.js';
+import { turnOf } from '../methods/turns.js';
+import { pointsInside, type Cell } from '../track/track.js';
 import type { Warning } from '../warning.js';
 import type { LineWay, ScopedLine } from '../solve/way.js';
+import { toLocate } from './unseen.js';
 
 /** What a person must know of a line before any scope: how it was laid out, graded, and what nobody said. */
 export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[] {
@@ -10,6 +18,15 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
   return [
     ...model.warnings,
     ...judged.warnings,
+    ...(hasCleanout(model)
+      ? []
+      : [
+          {
+            rule: 'no-cleanout',
+            line: model.line.id,
+            message: 'no cleanout serves this line: one is in the scope or offered beside it where the ground allows',
+          },
+        ]),
     ...(bare.length > 0
       ? [
           {
@@ -24,42 +41,159 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
 }
 
 /** What the crew must know about a chosen plan. */
-export function planWarnings({ line, prepared, chosen }: LineWay): Warning[] {
+export function planWarnings(way: LineWay): Warning[] {
+  const { line, prepared, chosen } = way;
   if (!chosen) return [];
   const { track } = prepared.possible;
   const id = line.model.line.id;
-  const first = (flag: (cell: (typeof track.cells)[number], method: Method) => boolean) =>
+  const first = (flag: (cell: Cell, method: Method) => boolean) =>
     track.cells.find((cell, i) => flag(cell, chosen.layout.cells[i]?.method ?? 'leave'))?.from_ft;
+  const works = (method: Method) => method !== 'leave' && method !== 'clean';
+  const hazardous = (cell: Cell) => materialRegistry.row(cell.pipe.material).hazardousDust === true;
+  const softens = (cell: Cell) => materialRegistry.row(cell.pipe.material).softens === true;
   const warnings: [string, string, number | undefined][] = [
     [
       'soft-pipe',
-      'fibre pipe is cleaned here: no cutting blade, no high pressure',
-      first(
-        (cell, method) => method === 'clean' && materialRegistry.row(cell.pipe.material).softens === true,
-      ),
+      'bituminous fiber pipe is cleaned here: no cutting blade, no high pressure',
+      first((cell, method) => method === 'clean' && softens(cell)),
     ],
     [
       'dug-unseen',
       'pipe that nobody saw is replaced here: what is found may change the ends',
-      first((cell, method) => !cell.seen && method !== 'leave' && method !== 'clean'),
+      first((cell, method) => !cell.seen && works(method)),
     ],
     [
       'asbestos-cement-dust',
       'asbestos cement is cut here: wet, no saw, licensed handling of the pieces',
-      first(
-        (cell, method) =>
-          materialRegistry.row(cell.pipe.material).hazardousDust === true &&
-          method !== 'leave' &&
-          method !== 'clean',
-      ),
+      first((cell, method) => hazardous(cell) && works(method)),
+    ],
+    ['left-unseen', 'left as it is without having been seen', first((cell, method) => !cell.seen && method === 'leave')],
+    [
+      'cleaned-unseen',
+      'cleaned, and not seen: inspect it again afterward',
+      first((cell, method) => !cell.seen && method === 'clean'),
     ],
     [
-      'left-unseen',
-      'left as it is without having been seen',
-      first((cell, method) => !cell.seen && (method === 'leave' || method === 'clean')),
+      'shallow-cover',
+      'less than 1 ft of cover, or less than 2 ft under wheels: protect the pipe, or lay it deeper',
+      first((cell, method) => works(method) && isShallow(cell)),
+    ],
+    [
+      'neighbor-consent',
+      'work on the neighbor’s ground: the price holds only with the neighbor’s written consent',
+      onNeighbor(way),
     ],
   ];
-  return warnings.flatMap(([rule, message, at_ft]) =>
-    at_ft === undefined ? [] : [{ rule, line: id, at_ft, message }],
-  );
+  return [
+    ...warnings.flatMap(([rule, message, at_ft]) =>
+      at_ft === undefined ? [] : [{ rule, line: id, at_ft, message }],
+    ),
+    ...linerWarnings(way),
+    ...digWarnings(way),
+    ...cleaningWarnings(way),
+  ];
+}
+
+const leastCover_ft = { usual: 1, driven: 2 } as const;
+
+function isShallow({ inverts_ft: [least_ft], pipe, surface, closedTo }: Cell): boolean {
+  if (closedTo !== undefined && closedTo !== 'no-dig') return false;
+  const cover_ft = least_ft - pipe.diameter_in / 12;
+  return cover_ft < (surfaceRow(surface).driven ? leastCover_ft.driven : leastCover_ft.usual);
+}
+
+/** Where an excavation or an action lies on a neighbor's ground. */
+function onNeighbor({ prepared, chosen }: LineWay): number | undefined {
+  const { cells } = prepared.possible.track;
+  return cells.find(
+    (cell, i) =>
+      cell.owner === 'neighbour' &&
+      (chosen?.layout.cells[i]?.action !== null ||
+        chosen?.layout.holes.some((hole) => overlaps(hole, cell)) === true),
+  )?.from_ft;
+}
+
+/** Bends that nobody measured, water that runs in, and cleanouts on the way of a liner. */
+function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
+  const { track } = prepared.possible;
+  const liners = (chosen?.layout.actions ?? []).filter(({ method }) => workOf(method).kind === 'liner');
+  const at = (rule: string, at_ft: number, message: string): Warning => ({
+    rule,
+    line: line.model.line.id,
+    at_ft,
+    message,
+  });
+  return liners.flatMap((liner) => [
+    ...pointsInside(track, liner).flatMap(({ point, at: { station_ft } }) => [
+      ...(turnOf(point).unknown
+        ? [at('bend-not-measured', station_ft, `the bend at ${station_ft.toFixed(1)} ft was not measured: it counts as 45° in the liner`)]
+        : []),
+      ...(point.kind === 'cleanout'
+        ? [at('cleanout-in-liner', station_ft, `the liner runs past the cleanout at ${station_ft.toFixed(1)} ft: it is cut open again once the resin has cured`)]
+        : []),
+    ]),
+    ...track.condition.findings
+      .filter((finding) => runsIn(finding) && overlaps(finding.place, liner))
+      .map(({ placed }) =>
+        at('stop-the-water', placed.from_ft, `water runs in at ${placed.from_ft.toFixed(1)} ft: stop it before the liner goes in`),
+      ),
+    ...(chosen?.cleanouts ?? [])
+      .filter(({ status, station_ft }) => status === 'new' && station_ft > liner.from_ft && station_ft < liner.to_ft)
+      .map(({ station_ft }) =>
+        at('cleanout-before-liner', station_ft, `the new cleanout at ${station_ft.toFixed(1)} ft is set before the liner, which is cut open there once it has cured`),
+      ),
+  ]);
+}
+
+/** Fittings to measure first, a fall nobody knows, and utilities in the way of an excavation. */
+function digWarnings({ line, prepared, chosen }: LineWay): Warning[] {
+  const { track } = prepared.possible;
+  const { line: said } = line.model;
+  const id = said.id;
+  const actions = chosen?.layout.actions ?? [];
+  const sags = toLocate(line);
+  return [
+    ...actions.flatMap((action) =>
+      (workOf(action.method).fittings?.(track, action) ?? [])
+        .filter(({ measure }) => measure)
+        .map(({ at_ft }) => ({
+          rule: 'measure-first',
+          line: id,
+          at_ft,
+          message: `nobody measured the bend at ${at_ft.toFixed(1)} ft: measure it before its fitting is bought`,
+        })),
+    ),
+    ...actions
+      .filter((action) => workOf(action.method).kind === 'dig' && sags.some(({ place }) => overlaps(place, action)))
+      .map(({ from_ft }) => ({
+        rule: 'fall-unknown',
+        line: id,
+        at_ft: from_ft,
+        message: 'fewer than two depths were located: this price is provisional until both ends of the belly are',
+      })),
+    ...(chosen?.layout.holes ?? []).flatMap((hole) =>
+      (said.crossings ?? [])
+        .filter(({ station_ft }) => isInTheWay(station_ft, hole))
+        .map(({ station_ft, utility }) => ({
+          rule: 'hand-dig',
+          line: id,
+          at_ft: station_ft,
+          message: `${utility} crosses at ${station_ft.toFixed(1)} ft, in or beside excavation ${hole.id}: locate it and dig by hand`,
+        })),
+    ),
+  ];
+}
+
+function cleaningWarnings({ line, chosen }: LineWay): Warning[] {
+  const { visit } = chosen?.layout ?? {};
+  if (!visit || visit.fits) return [];
+  return [
+    {
+      rule: 'no-way-in-for-cleaning',
+      line: line.model.line.id,
+      at_ft: visit.from_ft,
+      message:
+        'no access is wide and near enough for the cleaning tool: it is priced from where the camera went in; a cleanout is needed, or a smaller tool',
+    },
+  ];
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { findingKinds, materials, methods, ownerKinds, schools } from '../job/vocabulary.js';
+import { protections } from '../excavation/section.js';
+import { findingKinds, fittingKinds, materials, methods, ownerKinds, schools } from '../job/vocabulary.js';
 import { verdicts } from '../explain/verdict.js';
 
 /** The open scope file, format `open-trench-scope`, version 1: what `scopeFile` writes, for programs that read it. */
@@ -10,6 +11,14 @@ const method = z.enum(methods);
 const material = z.enum(materials);
 const clock = z.union([z.number(), z.tuple([z.number(), z.number()])]);
 const id = z.string();
+
+const fitting = z.strictObject({
+  kind: z.enum(fittingKinds),
+  at_ft: feet,
+  diameter_in: z.number(),
+  degrees: z.number().optional(),
+  measure: z.boolean(),
+});
 
 const lineSchema = z.strictObject({
   id,
@@ -75,7 +84,15 @@ const lineSchema = z.strictObject({
           workingTime_min: z.number().optional(),
         })
         .optional(),
-      pipe: z.strictObject({ material, diameter_in: z.number(), laid_ft: feet }).optional(),
+      pipe: z
+        .strictObject({
+          material,
+          diameter_in: z.number(),
+          laid_ft: feet,
+          /** What stands in it where the old pipe had points, or changed its diameter. */
+          fittings: z.array(fitting).optional(),
+        })
+        .optional(),
     }),
   ),
   pits: z.array(
@@ -86,15 +103,29 @@ const lineSchema = z.strictObject({
       serves: z.array(id),
       depth_ft: feet,
       bottom_ft: z.array(feet).length(2),
-      protection: z.string(),
+      protection: z.enum(protections),
+      cautions: z.array(z.string()),
       bank_yd3: z.number(),
       surface: z.string(),
     }),
   ),
   cleanouts: z.array(
-    z.strictObject({ station_ft: feet, status: z.string(), why: z.string(), in: id.nullable() }),
+    z.strictObject({ station_ft: feet, status: z.string(), why: z.string(), place: z.string(), in: id.nullable() }),
   ),
-  options: z.array(z.strictObject({ what: z.string(), adds: money, finding: z.string() })),
+  /** Places that must be cured and cannot be under the rules. */
+  notPossible: z.array(
+    z.strictObject({
+      finding: z.string().nullable(),
+      from_ft: feet,
+      to_ft: feet,
+      what: z.string(),
+      rule: z.string(),
+      why: z.string(),
+      lift: z.string(),
+      by: z.literal('others'),
+    }),
+  ),
+  options: z.array(z.strictObject({ what: z.string(), adds: money, finding: z.string().nullable() })),
   referrals: z.array(z.strictObject({ what: z.string(), at_ft: feet, to: z.string() })),
 });
 
@@ -114,6 +145,14 @@ export const scopeFileSchema = z.strictObject({
       }),
     ),
     couplings: z.array(
+      z.strictObject({
+        item: z.string(),
+        count: z.number().int(),
+        measure: z.boolean(),
+        at_ft: z.array(feet),
+      }),
+    ),
+    fittings: z.array(
       z.strictObject({
         item: z.string(),
         count: z.number().int(),
@@ -152,7 +191,8 @@ export const scopeFileSchema = z.strictObject({
   firstStep: z
     .strictObject({ what: z.string(), from_ft: feet, to_ft: feet, why: z.string(), price: money })
     .nullable(),
-  ifUnseenIs: z.strictObject({ sound: money, failed: money }),
+  /** Null where that supposition has no way. */
+  ifUnseenIs: z.strictObject({ sound: money.nullable(), failed: money.nullable() }),
   warnings: z.array(
     z.strictObject({ rule: z.string(), line: id.optional(), at_ft: feet.optional(), message: z.string() }),
   ),

@@ -76,7 +76,23 @@ function buyFile({ buy }: Scope) {
       leftover_ft: roundFeet(leftover_ft),
     })),
     couplings: [...couplings.values()],
+    fittings: fittingsFile(buy.fittings),
   };
+}
+
+/** Fittings that are alike, counted. */
+function fittingsFile(all: Scope['buy']['fittings']) {
+  const alike = new Map<string, { item: string; count: number; measure: boolean; at_ft: number[] }>();
+  for (const { item, measure, at_ft } of all) {
+    const known = alike.get(item) ?? { item, count: 0, measure: false, at_ft: [] };
+    alike.set(item, {
+      item,
+      count: known.count + 1,
+      measure: known.measure || measure,
+      at_ft: [...known.at_ft, roundFeet(at_ft)],
+    });
+  }
+  return [...alike.values()];
 }
 
 export type ScopeFile = ReturnType<typeof scopeFile>;
@@ -106,15 +122,22 @@ function lineFile({ model, condition }: ScopedLine, own: LineScope) {
       serves: pit.serves,
       depth_ft: roundFeet(pit.figures.depth.value),
       bottom_ft: pit.figures.bottom_ft.map(roundFeet),
-      protection: pit.figures.protection,
+      protection: pit.protection,
+      cautions: pit.figures.cautions,
       bank_yd3: roundFeet(pit.figures.bank.value),
       surface: pit.surface,
     })),
-    cleanouts: own.cleanouts.map(({ station_ft, status, why, in: hole }) => ({
+    cleanouts: own.cleanouts.map(({ station_ft, status, why, place, in: hole }) => ({
       station_ft: roundFeet(station_ft),
       status,
       why,
+      place,
       in: hole,
+    })),
+    notPossible: own.notPossible.map((place) => ({
+      ...place,
+      from_ft: roundFeet(place.from_ft),
+      to_ft: roundFeet(place.to_ft),
     })),
     options: own.options,
     referrals: own.referrals.map((referral) => ({ ...referral, at_ft: roundFeet(referral.at_ft) })),
@@ -136,7 +159,18 @@ const findingFile = (finding: Judged) => ({
   settled: finding.settled,
 });
 
-const actionFile = ({ id, method, from_ft, to_ft, entry_ft, cost, liner, working, pipe }: ActionScope) => ({
+const actionFile = ({
+  id,
+  method,
+  from_ft,
+  to_ft,
+  entry_ft,
+  cost,
+  liner,
+  working,
+  pipe,
+  fittings,
+}: ActionScope) => ({
   id,
   method,
   from_ft: roundFeet(from_ft),
@@ -150,6 +184,17 @@ const actionFile = ({ id, method, from_ft, to_ft, entry_ft, cost, liner, working
           material: pipe.material,
           diameter_in: pipe.diameter_in,
           laid_ft: roundFeet(pipe.laid.value),
+          ...(fittings.length > 0
+            ? {
+                fittings: fittings.map(({ kind, at_ft, diameter_in, degrees, measure }) => ({
+                  kind,
+                  at_ft: roundFeet(at_ft),
+                  diameter_in,
+                  ...(degrees === undefined ? {} : { degrees }),
+                  measure,
+                })),
+              }
+            : {}),
         },
       }
     : {}),

@@ -262,7 +262,12 @@ export const findingRows = [
     id: 'belly',
     name: 'Standing water',
     noun: 'standing water',
-    fields: { inches, cause: z.enum(['sag', 'blockage', 'valve', 'unknown']).optional() },
+    fields: { inches, cause: z.enum(['sag', 'blockage', 'valve', 'main', 'unknown']).optional() },
+    refersFor: {
+      cause: 'main',
+      what: 'water stands here because the main is backed up: inspect again when it runs free',
+      to: 'owner of the main',
+    },
     spoken: [
       ...[
         'belly',
@@ -304,6 +309,7 @@ export const findingRows = [
     says: [
       ['cause sag', { cause: 'sag' }],
       ['cause unknown', { cause: 'unknown' }],
+      ['cause main', { cause: 'main' }],
       ['blockage', { cause: 'blockage' }],
       ['behind a blockage', { cause: 'blockage' }],
       ['behind a valve', { cause: 'valve' }],

@@ -60,6 +60,9 @@ export interface FindingRow<Id extends string = string, Fields extends z.ZodRawS
   /** It is never this line's fault: what is reported, and to whom. */
   readonly refers?: { readonly what: string; readonly to: string };
 
+  /** With this cause it is not this line's fault either. */
+  readonly refersFor?: { readonly cause: string; readonly what: string; readonly to: string };
+
   /** Roots and deposits: cleaned rather than repaired, hide the wall behind them, and are settled by a full cleaning. */
   readonly cleaned?: true;
   /** Where it is left, its joint lets roots in again: yearly cleaning. */

@@ -2,7 +2,7 @@ import { tolerance } from './units.js';
 import { z } from 'zod';
 import { surfaceRows } from '../catalog/surfaces.js';
 import { layOver } from './lay-over.js';
-import { materials, methods, surfaceKinds } from './vocabulary.js';
+import { fittingKinds, materials, methods, surfaceKinds } from './vocabulary.js';
 
 /** The price book: every rate optional in a job, falling back to `defaultPrices`. Rates are money per the unit in the name. */
 const rate = z.number().min(0).max(1_000_000);
@@ -18,9 +18,13 @@ export const pricesSchema = z.strictObject({
   dated: z.iso.date().optional(),
   mobilisation: z.partialRecord(z.enum(mobilised), rate).optional(),
   cleaning_per_ft: rate.optional(),
+  /** Taking scale off iron. */
+  descaling_per_ft: rate.optional(),
   digTo5_per_yd3: rate.optional(),
   digBelow5_per_yd3: rate.optional(),
+  /** Shoring, and a shield, by the wall it holds. */
   support_per_ft2: rate.optional(),
+  shield_per_ft2: rate.optional(),
   backfill_per_yd3: rate.optional(),
   /** `by-others`: another trade puts this surface back; an exclusion, priced at nothing. */
   restore_per_ft2: z.partialRecord(z.enum(surfaceKinds), z.union([rate, z.literal('by-others')])).optional(),
@@ -30,6 +34,12 @@ export const pricesSchema = z.strictObject({
   coupling_each: byBore.optional(),
   /** By made thickness in inches, then by bore. */
   liner_per_ft: z.partialRecord(z.enum(['0.118', '0.177', '0.236']), byBore).optional(),
+  /** Fittings in new pipe, by what they are for. */
+  fitting_each: z.partialRecord(z.enum(fittingKinds), rate).optional(),
+  /** Joining a branch to new pipe again. */
+  reconnection_each: rate.optional(),
+  /** Stopping running water before a liner goes in; 0: not priced, only told. */
+  stopWater_each: rate.optional(),
   liner_each: rate.optional(),
   shortLiner_each: rate.optional(),
   reinstatement_each: rate.optional(),
@@ -67,9 +77,11 @@ export const defaultPrices: Prices = {
     regrade: 1400,
   },
   cleaning_per_ft: 3.5,
+  descaling_per_ft: 11,
   digTo5_per_yd3: 240,
   digBelow5_per_yd3: 390,
   support_per_ft2: 14,
+  shield_per_ft2: 11,
   backfill_per_yd3: 115,
   restore_per_ft2: Object.fromEntries(surfaceRows.map(({ id, restore_per_ft2 }) => [id, restore_per_ft2])),
   handDug_per_ft: 380,
@@ -86,6 +98,9 @@ export const defaultPrices: Prices = {
     '0.177': { '3': 94, '4': 104, '6': 135, '8': 178 },
     '0.236': { '3': 112, '4': 124, '6': 160, '8': 212 },
   },
+  fitting_each: { wye: 96, bend: 58, drop: 210, cleanout: 118, valve: 690, reducer: 74 },
+  reconnection_each: 260,
+  stopWater_each: 0,
   liner_each: 890,
   shortLiner_each: 640,
   reinstatement_each: 340,

@@ -28,6 +28,21 @@ export const rulesSchema = z.strictObject({
   publicPart: z.enum(['ours', 'owner']).optional(),
   /** Repair: a shorter gap of old pipe between two actions is refused. */
   leastGap_ft: feet.optional(),
+  /** New pipe, and a liner, are at least so long. */
+  leastNewPipe_ft: feet.optional(),
+  leastLiner_ft: feet.optional(),
+  /** A liner shorter than this is a sectional liner, or none. */
+  leastLongLiner_ft: feet.optional(),
+  /** New pipe goes out to the joints of old pipe whose pieces are known. */
+  toJoints: z.boolean().optional(),
+  /** Excavations nearer than this are one. */
+  holesApart_ft: feet.optional(),
+  /** A located depth is good to so many percent: what may reach 4, 5 or 20 ft counts as reaching it. */
+  depthMargin_percent: z.number().min(0).max(50).optional(),
+  /** A cleaning tool reaches so far from where it goes in. */
+  cleaningReach_ft: feet.optional(),
+  /** No cable is longer: a reading beyond it is questioned. */
+  mostCable_ft: feet.optional(),
   /** Repair: this many places of grade 2 or worse within so many feet are one repair. */
   crowdCount: z.number().int().min(2).max(20).optional(),
   crowdWithin_ft: feet.optional(),
@@ -42,10 +57,13 @@ export const rulesSchema = z.strictObject({
   handDugReach_ft: feet.optional(),
   /** Which model-code family says where cleanouts go; `local` asks only for the spacing. */
   cleanoutFamily: z.enum(['A', 'B', 'local']).optional(),
+  /** New cleanouts: on every job, or only where the work opens the line; else they are offered. */
   addCleanout: z.enum(['every-job', 'where-none']).optional(),
   /** Least slope: model-code family A or B, B where the flatter slopes are approved, or the local figure below. */
   slopeFamily: z.enum(['A', 'B', 'B-approved', 'local']).optional(),
   localSlope_in_per_ft: z.number().min(0).max(12).optional(),
+  /** Where nobody reached its end, the line is taken to go on so far, for the first step and the range of the price. */
+  assumedRest_ft: feet.optional(),
   /** Taken where no depth was located, with a warning. */
   assumedDepth_ft: z.number().min(0.5).max(40).optional(),
   ovality_percent: z.number().min(0).max(25).optional(),
@@ -86,6 +104,14 @@ export const defaultRules: Rules = {
   findings: {},
   publicPart: 'ours',
   leastGap_ft: 5,
+  leastNewPipe_ft: 3,
+  leastLiner_ft: 2,
+  leastLongLiner_ft: 10,
+  toJoints: true,
+  holesApart_ft: 2,
+  depthMargin_percent: 10,
+  cleaningReach_ft: 200,
+  mostCable_ft: 400,
   crowdCount: 3,
   crowdWithin_ft: 12,
   flushLowersBelly: true,
@@ -99,6 +125,7 @@ export const defaultRules: Rules = {
   slopeFamily: 'A',
   localSlope_in_per_ft: 0.25,
   assumedDepth_ft: 4,
+  assumedRest_ft: 40,
   ovality_percent: 2,
   potLife: [
     { at_F: 50, min: 130 },

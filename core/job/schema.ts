@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { findingRows } from '../findings/kinds.js';
 import type { FindingRow } from '../findings/row.js';
 import {
+  accessWays,
   materials,
   methods,
   ownerKinds,
@@ -56,6 +57,8 @@ export const pointSchema = z.strictObject({
   owner: z.enum(ownerKinds).optional(),
   usable: z.boolean().optional(),
   place: text.optional(),
+  /** What an `access` is: what was opened to let the head in. */
+  through: z.enum(accessWays).optional(),
   connection: text.optional(),
   onto: z.strictObject({ line: idSchema, point: idSchema }).optional(),
   note: text.optional(),

@@ -31,6 +31,8 @@ export const pointKinds = [
   'cleanout',
   'main',
   'manhole',
+  'septic-tank',
+  'access',
   'building',
   'tie-in',
   'bend',
@@ -43,6 +45,14 @@ export const pointKinds = [
   'other',
 ] as const;
 export type PointKind = (typeof pointKinds)[number];
+
+/** What an access is that is neither a cleanout nor a manhole. */
+export const accessWays = ['pulled-toilet', 'roof-vent', 'valve-lid', 'other'] as const;
+export type AccessWay = (typeof accessWays)[number];
+
+/** What a fitting in new pipe is for. */
+export const fittingKinds = ['wye', 'bend', 'drop', 'cleanout', 'valve', 'reducer'] as const;
+export type FittingKind = (typeof fittingKinds)[number];
 
 export const stages = ['before-cleaning', 'current', 'earlier', 'after-repair'] as const;
 export type Stage = (typeof stages)[number];

@@ -134,6 +134,7 @@ const causeWords = {
   unknown: 'cause unknown',
   blockage: 'behind a blockage',
   valve: 'behind a valve',
+  main: 'cause main',
 } as const;
 
 function nameText(entry: Extract<EntryDraft, { kind: 'finding' }>): string {

@@ -1,16 +1,21 @@
 import { newPipeOutside, pulledPipe, materialRegistry } from '../catalog/materials.js';
 import { kindOfJudged, type Judged } from '../condition/judged.js';
+import { pitReach, type HoleCosts } from '../excavation/hole-costs.js';
+import { leastPublic_ft } from '../excavation/hole-drafts.js';
 import { rateForBore } from '../job/prices-schema.js';
 import { tolerance } from '../job/units.js';
+import type { FittingKind } from '../job/vocabulary.js';
+import type { Interval } from '../line/intervals.js';
 import type { PlacedPoint } from '../line/model.js';
+import { fittingCost, fittingFor, type Fitting } from '../pipe/fittings.js';
 import { laidLength } from '../pipe/laid.js';
 import { couplingRate } from '../pipe/rates.js';
 import { drafter } from '../price/price-line.js';
 import { int, num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
-import { byBore, countCells, inside, over, overPoints } from '../track/sums.js';
+import { byBore, countCells, countSteps, inside, over, overPoints } from '../track/sums.js';
 import { pointsInside, feetByBore, type Cell, type Refusal, type Track } from '../track/track.js';
-import { endCouplings, firstRefusal, notOurs } from './dig.js';
+import { endCouplings, firstRefusal, fittingDrafts, fittingsIn, notOurs } from './dig.js';
 import { feetOfBore } from '../track/feet-steps.js';
 import { Arrives, Departs } from '../track/joins.js';
 import type { Candidate, MethodRow } from './method.js';
@@ -38,11 +43,13 @@ export const burst: MethodRow = {
     candidates: burstCandidates,
     refusal: (track, stretch, cells) =>
       firstRefusal(cells, (cell) => burstCellRefusal(cell, track)) ??
-      firstRefusal(pointsInside(track, stretch), burstPointRefusal),
-    joins: () => [[Departs.Burst, Arrives.Burst]],
+      firstRefusal(pointsInside(track, stretch), burstPointRefusal) ??
+      boreChange(cells),
+    joins: ({ pitsInside }) => [[pitsInside ? Departs.BurstWithPits : Departs.Burst, Arrives.Burst]],
     aloneCost: (site, { from, to }) =>
       pitAlone(site, site.track.boundaries[from] ?? 0, 'launch') +
       pitAlone(site, site.track.boundaries[to] ?? 0, 'burst'),
+    pitsInside: (track, { from_ft, to_ft }) => pitsBetween(track, from_ft, to_ft) ?? [],
     drafts: (track, action) => {
       const cells = track.cells.slice(action.fromBreak, action.toBreak);
       const drawn = [...feetByBore(cells)].map(([bore, length]) =>
@@ -55,7 +62,11 @@ export const burst: MethodRow = {
           feetOfBore(cells, bore),
         ),
       );
-      return [...drawn, ...endCouplings(track, action, cells)];
+      return [
+        ...drawn,
+        ...endCouplings(track, action, cells),
+        ...fittingDrafts(track, action, burstFittings(track, action)),
+      ];
     },
     order: ({ cells }, { id, from_ft, to_ft, fromBreak, toBreak }, holes) => ({
       pipe: laidLength({
@@ -63,35 +74,120 @@ export const burst: MethodRow = {
         to_ft,
         material: pulledPipe,
         diameter_in: Math.max(...cells.slice(fromBreak, toBreak).map(({ pipe }) => pipe.diameter_in)),
-        pits: holes.filter(({ kind, serves }) => kind !== 'dig' && serves.includes(id)).length,
+        pits: holes.filter((hole) => endsIn(hole, { from_ft, to_ft }) && hole.kind !== 'dig' && hole.serves.includes(id)).length,
       }),
     }),
     newPipe: { material: () => pulledPipe, buys: () => true },
+    fittings: burstFittings,
   },
 };
 
-function burstCandidates(track: Track): (from: number) => Candidate[] {
-  const { breaks } = track;
+const endsIn = (hole: Interval, { from_ft, to_ft }: Interval): boolean =>
+  [from_ft, to_ft].some((x) => hole.from_ft <= x + tolerance.ft && x <= hole.to_ft + tolerance.ft);
+
+/** Branches and cleanouts along a burst are joined to it again, each in a pit; slight bends it follows. */
+function burstFittings(track: Track, stretch: Interval): Fitting[] {
+  return fittingsIn(track, stretch).filter(({ kind }) => isJoined(kind));
+}
+const isJoined = (kind: FittingKind | undefined): boolean => kind === 'wye' || kind === 'cleanout';
+
+/** Half the length of a pit along the pipe, ft. */
+const pitHalf_ft = 2;
+
+/**
+ * Pits between the ends of a burst, one for what is joined again near enough to share it. Undefined where one would lie
+ * between the reach of an end's own pit and clear ground: such a burst ends elsewhere.
+ */
+function pitsBetween(track: Track, from_ft: number, to_ft: number): Interval[] | undefined {
+  const apart_ft = pitHalf_ft + track.holesApart_ft;
+  const found: { from_ft: number; to_ft: number }[] = [];
+  const ends = [reachAt(track, from_ft).to_ft, reachAt(track, to_ft).from_ft] as const;
+  for (const { point, at } of pointsInside(track, { from_ft, to_ft })) {
+    const x = at.station_ft;
+    if (!isJoined(fittingFor(point)) || x <= ends[0] || x >= ends[1]) continue;
+    if (x - ends[0] < apart_ft || ends[1] - x < apart_ft) return undefined;
+    found.push({ from_ft: x - pitHalf_ft, to_ft: x + pitHalf_ft });
+  }
+  return found
+    .sort((a, b) => a.from_ft - b.from_ft)
+    .reduce<{ from_ft: number; to_ft: number }[]>((pits, pit) => {
+      const last = pits.at(-1);
+      if (last && pit.from_ft - last.to_ft < track.holesApart_ft) last.to_ft = pit.to_ft;
+      else pits.push({ ...pit });
+      return pits;
+    }, []);
+}
+
+const reachAt = (track: Track, x: number): Interval =>
+  pitReach(track, Math.max(0, track.breaks.findIndex((each) => each >= x - tolerance.exact)));
+
+function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Candidate[] {
+  const { breaks, prices } = track;
   const fine = Int32Array.from(track.boundaries);
   const refused = countCells(track, (cell) => burstCellRefusal(cell, track) !== undefined);
   const barred = barredFor(track, 'burst');
   const stops = overPoints(track, (placed) => (burstPointRefusal(placed) ? 1 : 0));
-  const drawn = byBore(track, track.prices.burst_per_ft);
+  const boreSteps = countSteps(track, (before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in);
+  const joined = overPoints(track, ({ point }) => (isJoined(fittingFor(point)) ? 1 : 0));
+  const fittings = overPoints(track, ({ point }) => {
+    const kind = fittingFor(point);
+    return kind && isJoined(kind) ? fittingCost(prices, kind) : 0;
+  });
+  const drawn = byBore(track, prices.burst_per_ft);
   const coupling = Float64Array.from(track.cells, (cell) => couplingRate(track, cell.pipe.diameter_in));
+  const alone = pitCosts(track, holes);
   return (from) => {
     const found: Candidate[] = [];
     const start = int(fine, from);
     for (let to = from + 1; to < fine.length; to++) {
       const end = int(fine, to);
       const stopped =
-        over(refused, start, end) > 0 || over(barred, start, end) > 0 || inside(stops, start, end) > 0;
+        over(refused, start, end) > 0 ||
+        over(barred, start, end) > 0 ||
+        inside(stops, start, end) > 0 ||
+        over(boreSteps, start + 1, end) > 0;
       if (stopped) return found;
-      if (num(breaks, end) - num(breaks, start) < leastBurst_ft - tolerance.exact) continue;
-      const cost = over(drawn, start, end) + (num(coupling, start) + num(coupling, end - 1));
-      found.push({ from, to, method: 'burst', cost, exposed: false, viaAccess: false });
+      const [a, b] = [num(breaks, start), num(breaks, end)];
+      if (b - a < leastBurst_ft - tolerance.exact) continue;
+      const pits = inside(joined, start, end) > 0 ? pitsBetween(track, a, b) : [];
+      if (!pits) continue;
+      const own =
+        over(drawn, start, end) +
+        (num(coupling, start) + num(coupling, end - 1)) +
+        inside(fittings, start, end);
+      const cost = pits.reduce((sum, pit) => sum + alone(pit), own);
+      if (cost === Infinity) continue;
+      const pitsInside = pits.length > 0 ? { pitsInside: true as const } : {};
+      found.push({ from, to, method: 'burst', cost, exposed: false, viaAccess: false, ...pitsInside });
     }
     return found;
   };
+}
+
+/** Cost of a pit between the ends of a burst, its permit included; each is worked out once. */
+function pitCosts({ prices }: Track, holes: HoleCosts): (pit: Interval) => number {
+  const known = new Map<string, number>();
+  return (pit) => {
+    const key = `${pit.from_ft} ${pit.to_ft}`;
+    const alone = known.has(key) ? undefined : holes.aloneOver(pit, 'launch');
+    const cost =
+      known.get(key) ??
+      (alone ? alone.cost + (alone.public_ft > leastPublic_ft ? prices.permit_per_hole : 0) : Infinity);
+    known.set(key, cost);
+    return cost;
+  };
+}
+
+function boreChange(cells: readonly Cell[]): Refusal | undefined {
+  const at = cells.findIndex((cell, i) => i > 0 && cell.pipe.diameter_in !== cells[i - 1]?.pipe.diameter_in);
+  const cell = cells[at];
+  return cell
+    ? {
+        rule: 'one-bore',
+        why: `the pipe changes its diameter at ${cell.from_ft.toFixed(1)} ft: one diameter a pull`,
+        lift: 'a pit at the change, and two pulls',
+      }
+    : undefined;
 }
 
 /** Why a cell's pipe may not be burst. */
@@ -114,7 +210,7 @@ export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal |
       lift: 'dig this place',
     };
   }
-  const invert_ft = model.profile.depth(at);
+  const [invert_ft] = cell.inverts_ft;
   const crown_ft = invert_ft - cell.pipe.diameter_in / 12;
   const needed_ft = coverNeeded(cell.pipe.diameter_in);
   if (crown_ft < needed_ft - tolerance.exact) {
@@ -161,14 +257,20 @@ function utilityRefusal(
 }
 
 function burstPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
+  const where = `${at.station_ft.toFixed(1)} ft`;
   if (point.kind === 'valve') {
-    return { rule: 'valve', why: `a valve at ${at.station_ft.toFixed(1)} ft`, lift: 'take the valve out' };
+    return { rule: 'valve', why: `a valve at ${where}`, lift: 'take the valve out' };
   }
-  return point.kind === 'bend' && (point.degrees ?? 0) > mostBend_deg
-    ? {
-        rule: 'bend',
-        why: `the bend at ${at.station_ft.toFixed(1)} ft is over ${mostBend_deg}°`,
-        lift: 'a pit at the bend',
-      }
+  if (point.kind === 'drop') return { rule: 'drop', why: `a drop at ${where}`, lift: 'end the pull at the drop' };
+  if (point.kind !== 'bend') return undefined;
+  if (point.degrees === undefined) {
+    return {
+      rule: 'bend-unknown',
+      why: `nobody measured the bend at ${where}`,
+      lift: `measure it: a pull follows ${mostBend_deg}° at most`,
+    };
+  }
+  return point.degrees > mostBend_deg
+    ? { rule: 'bend', why: `the bend at ${where} is over ${mostBend_deg}°`, lift: 'a pit at the bend' }
     : undefined;
 }

@@ -2,7 +2,6 @@ import { overlaps } from '../line/intervals.js';
 import { tolerance } from '../job/units.js';
 import type { Draft } from '../price/price-line.js';
 import { num } from '../search/columns.js';
-import { overCells } from '../track/sums.js';
 import { isCutBack, type Cell, type Track } from '../track/track.js';
 import { feetSteps } from '../track/feet-steps.js';
 import type { MethodRow } from './method.js';
@@ -16,10 +15,10 @@ export const clean: MethodRow = {
   standsFor: 'clean',
 };
 
-/** Running raw cost of cleaning the cells of a track, with cutting back what sticks in. */
-export function cleaningCosts(track: Track): Float64Array {
+/** Running raw cost of cutting back what sticks into the cells of a track; the way there is paid by the visit. */
+export function cutBackCosts(track: Track): Float64Array {
   const { prices, cells, condition } = track;
-  const sums = overCells(track, (_, __, length) => length * prices.cleaning_per_ft);
+  const sums = new Float64Array(cells.length + 1);
   for (const finding of condition.findings.filter(({ id }) => isCutBack(track, id))) {
     const at = cells.findIndex((cell) => overlaps(cell, finding.place));
     for (let i = at + 1; at >= 0 && i < sums.length; i++) sums[i] = num(sums, i) + prices.cutBack_each;
@@ -27,8 +26,13 @@ export function cleaningCosts(track: Track): Float64Array {
   return sums;
 }
 
-/** Price lines of everything that is cleaned on a line. */
-export function cleaningDrafts(track: Track, cleaned: readonly Cell[]): Draft[] {
+/** Price lines of a cleaning visit: every foot that the tool passes once, and what is cut back in the cells it cleans. */
+export function cleaningDrafts(
+  track: Track,
+  passed: readonly Cell[],
+  cleaned: readonly Cell[],
+  from: string | undefined,
+): Draft[] {
   const { prices, condition } = track;
   const cut = condition.findings.filter(
     ({ id, place }) =>
@@ -37,16 +41,19 @@ export function cleaningDrafts(track: Track, cleaned: readonly Cell[]): Draft[] 
         (cell) => cell.from_ft < place.to_ft - tolerance.ft && cell.to_ft > place.from_ft + tolerance.ft,
       ),
   );
+  const byRate = (descale: boolean) => passed.filter((cell) => cell.descale === descale);
+  const line = (what: string, cells: readonly Cell[], rate: number, path: string): Draft => ({
+    action: null,
+    what: from === undefined ? what : `${what}, from ${from}`,
+    quantity: cells.reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0),
+    unit: 'ft',
+    rate,
+    from: path,
+    steps: feetSteps(cells, what),
+  });
   return [
-    {
-      action: null,
-      what: 'Clean',
-      quantity: cleaned.reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0),
-      unit: 'ft',
-      rate: prices.cleaning_per_ft,
-      from: 'cleaning_per_ft',
-      steps: feetSteps(cleaned, 'Cleaned'),
-    },
+    line('Clean', byRate(false), prices.cleaning_per_ft, 'cleaning_per_ft'),
+    line('Take the scale off the iron', byRate(true), prices.descaling_per_ft, 'descaling_per_ft'),
     {
       action: null,
       what: 'Cut back what sticks in',

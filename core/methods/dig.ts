@@ -2,16 +2,17 @@ import { isSag, type Judged } from '../condition/judged.js';
 import { plain } from '../figure.js';
 import { leastPublic_ft } from '../excavation/hole-drafts.js';
 import { leastSlope } from '../grade/least-slope.js';
-import { tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../job/units.js';
 import type { ActionMethod } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
+import { fittingCost, fittingFor, fittingNames, type Fitting } from '../pipe/fittings.js';
 import { laidLength } from '../pipe/laid.js';
 import { couplingRate, pipeRate } from '../pipe/rates.js';
 import { drafter, type Draft } from '../price/price-line.js';
-import { int, num } from '../search/columns.js';
+import { byte, int, num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
-import { countCells, over, overCells } from '../track/sums.js';
-import { feetByBore, type Cell, type Refusal, type Track } from '../track/track.js';
+import { countCells, inside, over, overCells, overPoints } from '../track/sums.js';
+import { feetByBore, pointsInside, type Cell, type Refusal, type Track } from '../track/track.js';
 import { feetOfBore } from '../track/feet-steps.js';
 import { Arrives, Departs } from '../track/joins.js';
 import type { Action, Candidate, Site, Work } from './method.js';
@@ -43,7 +44,10 @@ export function digWork({
   method,
   accepts,
   rehangs,
-}: DigKind): Pick<Work, 'kind' | 'candidates' | 'joins' | 'aloneCost' | 'drafts' | 'order' | 'newPipe'> {
+}: DigKind): Pick<
+  Work,
+  'kind' | 'candidates' | 'joins' | 'aloneCost' | 'drafts' | 'order' | 'newPipe' | 'fittings'
+> {
   return {
     kind: 'dig',
     candidates: (track) =>
@@ -64,6 +68,7 @@ export function digWork({
       material: (rules) => rules.newPipe,
       buys: ({ closedTo }) => !(rehangs && closedTo === 'crawl-space'),
     },
+    fittings: fittingsIn,
   };
 }
 
@@ -74,20 +79,24 @@ function trenchCandidates(
   accepts: (trench: Trench) => boolean,
   rehangs: boolean,
 ): (from: number) => Candidate[] {
-  const { breaks, rules } = track;
+  const { breaks, rules, cutAt } = track;
   const fine = Int32Array.from(track.boundaries);
   const sums = trenchSums(track);
   const barred = barredFor(track, method);
+  // A line shorter than the least is laid new whole.
+  const least_ft = Math.min(rules.leastNewPipe_ft, (breaks.at(-1) ?? 0) - (breaks[0] ?? 0));
   return (from) => {
     const found: Candidate[] = [];
     const start = int(fine, from);
+    if (byte(cutAt.from, start) === 0) return found;
     for (let to = from + 1; to < fine.length; to++) {
       const end = int(fine, to);
       if (over(sums.noDig, start, end) > 0 || over(barred, start, end) > 0) return found;
       if (over(sums.building, start, end) > 0 && !reachable(track.cells, start, end, rules.handDugReach_ft))
         continue;
       const trench = trenchOf(track, sums, num(breaks, start), num(breaks, end), start, end);
-      if (!accepts(trench)) continue;
+      const tooShort = trench.length_ft < least_ft - tolerance.exact;
+      if (tooShort || byte(cutAt.to, end) === 0 || !accepts(trench)) continue;
       found.push({
         from,
         to,
@@ -95,6 +104,8 @@ function trenchCandidates(
         cost:
           over(sums.pipe, start, end) +
           (num(sums.coupling, start) + num(sums.coupling, end - 1)) +
+          inside(sums.fittings, start, end) +
+          over(sums.reducers, start + 1, end) +
           (rehangs ? trench.rehung : 0),
         exposed: over(sums.exposed, start, end) > trench.length_ft - tolerance.ft,
         viaAccess: false,
@@ -125,7 +136,62 @@ function trenchSums(track: Track) {
       hangs(cell) ? length * (prices.rehang_per_ft - rate(cell)) : 0,
     ),
     coupling: Float64Array.from(track.cells, (cell) => couplingRate(track, cell.pipe.diameter_in)),
+    fittings: overPoints(track, ({ point }) => {
+      const kind = fittingFor(point);
+      return kind ? fittingCost(prices, kind) : 0;
+    }),
+    reducers: overCells(track, (cell, index) => {
+      const before = track.cells[index - 1];
+      return before && before.pipe.diameter_in !== cell.pipe.diameter_in ? fittingCost(prices, 'reducer') : 0;
+    }),
   };
+}
+
+/** The fittings that stand in new pipe from end to end: one for every point inside it, and a reducer where the bore changes. */
+export function fittingsIn(track: Track, stretch: Interval): Fitting[] {
+  const boreAt = (x: number) =>
+    track.cells.find(({ to_ft }) => x <= to_ft + sameStation_ft)?.pipe.diameter_in ?? 4;
+  const stand = pointsInside(track, stretch).flatMap(({ point, at }): Fitting[] => {
+    const kind = fittingFor(point);
+    const { station_ft } = at;
+    if (!kind || Math.min(station_ft - stretch.from_ft, stretch.to_ft - station_ft) <= sameStation_ft) return [];
+    const measure = kind === 'bend' && point.degrees === undefined;
+    return [{ kind, at_ft: station_ft, diameter_in: boreAt(station_ft), degrees: point.degrees, measure }];
+  });
+  const reducers = track.cells.flatMap((cell, i): Fitting[] => {
+    const before = track.cells[i - 1];
+    const within = cell.from_ft > stretch.from_ft + tolerance.ft && cell.from_ft < stretch.to_ft - tolerance.ft;
+    if (!before || !within || before.pipe.diameter_in === cell.pipe.diameter_in) return [];
+    const diameter_in = Math.max(before.pipe.diameter_in, cell.pipe.diameter_in);
+    return [{ kind: 'reducer', at_ft: cell.from_ft, diameter_in, measure: false }];
+  });
+  return [...stand, ...reducers].sort((a, b) => a.at_ft - b.at_ft);
+}
+
+/** Price lines of fittings: each of its kind, and joining the branches again. */
+export function fittingDrafts(track: Track, action: Action, fittings: readonly Fitting[]): Draft[] {
+  const { prices } = track;
+  const draft = drafter(action.id);
+  const at = (all: readonly Fitting[]) => all.map(({ at_ft }) => at_ft.toFixed(1)).join(', ');
+  const kinds = [...new Set(fittings.map(({ kind }) => kind))];
+  return kinds.flatMap((kind) => {
+    const own = fittings.filter((each) => each.kind === kind);
+    const rate = prices.fitting_each[kind] ?? 0;
+    return [
+      draft(`${fittingNames[kind]} at ${at(own)} ft`, own.length, 'each', rate, `fitting_each.${kind}`),
+      ...(kind === 'wye'
+        ? [
+            draft(
+              `Reconnect the branch at ${at(own)} ft`,
+              own.length,
+              'each',
+              prices.reconnection_each,
+              'reconnection_each',
+            ),
+          ]
+        : []),
+    ];
+  });
 }
 
 function trenchOf(
@@ -181,7 +247,7 @@ export function digRefusal({ rules }: Track, stretch: Interval, cells: readonly 
     ? {
         rule: 'under-building',
         why: 'under a building, further than a hole outside can reach by hand',
-        lift: 'line it, or open the floor',
+        lift: 'open the floor',
       }
     : undefined;
 }
@@ -221,7 +287,7 @@ function reachable(cells: readonly Cell[], from: number, to: number, reach_ft: n
 /** An end this far inside a sag's place still takes all of it, ft. */
 const wholeWithin_ft = 2e-6;
 
-/** Whether new pipe from a to b falls by the least slope and takes each of the sags whole. Stations ft. */
+/** Whether new pipe from a to b takes each of the sags whole and falls by the least slope, as far as that is known. Stations ft. */
 export function fallsOver(
   { model, rules }: Pick<Track, 'model' | 'rules'>,
   a: number,
@@ -229,11 +295,12 @@ export function fallsOver(
   sags: readonly Pick<Judged, 'place'>[],
 ): boolean {
   const { profile } = model;
-  if (!profile.graded) return false;
   const whole = sags.every(
     ({ place }) => a - place.from_ft <= wholeWithin_ft && place.to_ft - b <= wholeWithin_ft,
   );
   if (!whole) return false;
+  // With fewer than two depths nobody knows the fall: it is priced for now, and the first step is to locate both ends.
+  if (!profile.graded) return true;
   let needed = 0;
   for (const pipe of model.pipes) {
     if (pipe.to_ft <= a + tolerance.exact || pipe.from_ft >= b - tolerance.exact) continue;
@@ -242,18 +309,17 @@ export function fallsOver(
   return (profile.invert(a) - profile.invert(b)) / (b - a) >= needed - 1e-12;
 }
 
+/** The cheapest way to hold a trench by itself. */
 function trenchAlone({ track, holes }: Site, { from, to, exposed }: Candidate): number {
   if (exposed) return 0;
   const [start, end] = [track.boundaries[from] ?? 0, track.boundaries[to] ?? 0];
-  const [open, close] = [holes.openDig(start), holes.closeDig(end)];
-  const public_ft = open.public_ft + over(holes.publicThrough, start, end) + close.public_ft;
-  return (
-    open.cost +
-    num(holes.through, end) -
-    num(holes.through, start) +
-    close.cost +
-    (public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0)
-  );
+  return holes.ways.reduce((least, held) => {
+    const [open, close] = [holes.openDig(start, held), holes.closeDig(end, held)];
+    if (!open || !close || over(holes.barredThrough[held], start, end) > 0) return least;
+    const public_ft = open.public_ft + over(holes.publicThrough, start, end) + close.public_ft;
+    const permit = public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0;
+    return Math.min(least, open.cost + over(holes.through[held], start, end) + close.cost + permit);
+  }, Infinity);
 }
 
 /** New pipe, couplings, what is dug by hand and what is rehung. */
@@ -280,6 +346,7 @@ function newPipeDrafts(track: Track, action: Action, rehangs: boolean): Draft[] 
   return [
     ...pipe,
     ...endCouplings(track, action, cells),
+    ...fittingDrafts(track, action, fittingsIn(track, action)),
     draft(
       'Dug by hand under the building',
       feetUnder('building'),

@@ -1,26 +1,41 @@
 import type { PitKind } from '../excavation/hole-costs.js';
 import { leastPublic_ft } from '../excavation/hole-drafts.js';
+import type { Point } from '../job/schema.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import type { LineModel, PlacedPoint } from '../line/model.js';
 import { couplingRate, pipeRate } from '../pipe/rates.js';
 import { boreAtBreak, type Track } from '../track/track.js';
 import type { Site } from './method.js';
+import { turnOf } from './turns.js';
 
 type Goes = 'upstream' | 'downstream';
 
-/** A sectional liner may be pushed this far from a cleanout or manhole, ft. Common practice. */
+/** A sectional liner may be pushed this far from where it goes in, ft. Common practice. */
 const pushedReach_ft = 100;
+/** A closet flange, where nobody measured it, in. Common practice. */
+const toiletBore_in = 3;
 
-/** Whether a point lets a liner for this bore in that goes upstream or downstream from it. */
-function isInsertionPoint({ point }: PlacedPoint, goes: Goes, bore_in: number, model: LineModel): boolean {
-  if (point.kind === 'manhole' || (point.kind === 'main' && point.connection === 'manhole')) return true;
+/**
+ * Whether an access takes what is as wide as the bore, liner or cleaning tool, that way from it. A roof vent takes a
+ * camera and nothing more; a cap that is broken, or earth on top, is put right before anything goes in.
+ */
+export function takesIn({ point }: PlacedPoint, goes: Goes, bore_in: number, model: LineModel): boolean {
+  if (isManhole(point)) return true;
+  if (point.usable === false || (point.owner ?? 'private') === 'neighbour') return false;
+  if (point.kind === 'access') {
+    if (point.through === 'roof-vent' || point.through === 'valve-lid') return false;
+    const wide_in = point.diameter_in ?? (point.through === 'pulled-toilet' ? toiletBore_in : 0);
+    return wide_in >= bore_in - tolerance.exact;
+  }
   if (point.kind !== 'cleanout') return false;
-  const usable =
-    (point.usable ?? true) && (point.state ?? 'ok') === 'ok' && (point.owner ?? 'private') !== 'neighbour';
+  const sound = !['broken', 'none-here'].includes(point.state ?? 'ok');
   const wide = (point.diameter_in ?? model.line.pipe?.diameter_in ?? bore_in) >= bore_in - tolerance.exact;
   const faces = (point.ways ?? 2) === 2 || point.faces === undefined || point.faces === goes;
-  return usable && wide && faces;
+  return sound && wide && faces;
 }
+
+const isManhole = (point: Point): boolean =>
+  point.kind === 'manhole' || (point.kind === 'main' && point.connection === 'manhole');
 
 /** What lets a liner in at a station; undefined where only a pit would. */
 export const insertionPointAt = (
@@ -32,7 +47,7 @@ export const insertionPointAt = (
   model.points.find(
     (placed) =>
       Math.abs(placed.at.station_ft - station_ft) <= sameStation_ft &&
-      isInsertionPoint(placed, goes, bore_in, model),
+      takesIn(placed, goes, bore_in, model),
   );
 
 /** For every boundary of a track, whether a liner can be sent that way from it without a pit. */
@@ -42,17 +57,81 @@ export const insertedWithoutPit = ({ model, cells, breaks, boundaries }: Track, 
     return insertionPointAt(model, breaks[index] ?? 0, goes, into?.pipe.diameter_in ?? 0) !== undefined;
   });
 
-/** Whether a cleanout or manhole within reach lets a sectional liner from a to b in. */
-export function accessWithin({ model }: Track, a: number, b: number, bore_in: number): boolean {
-  const near = (distance: number) => distance >= -sameStation_ft && distance <= pushedReach_ft;
-  return model.points.some((placed) => {
-    const x = placed.at.station_ft;
-    return (
-      (near(a - x) && isInsertionPoint(placed, 'downstream', bore_in, model)) ||
-      (near(x - b) && isInsertionPoint(placed, 'upstream', bore_in, model))
-    );
-  });
+/** An access from which a sectional liner is pushed, the way it goes, and how far it gets. */
+export interface PushedFrom {
+  readonly placed: PlacedPoint;
+  readonly goes: Goes;
+  /** The furthest station that it reaches: what stops a liner stops it on its way too, ft. */
+  readonly reaches_ft: number;
 }
+
+/** Every access that a sectional liner may be pushed from, each way, with how far it gets along a clear pipe. */
+export function pushedFrom(
+  track: Track,
+  bore_in: number,
+  isClear: (cell: Track['cells'][number]) => boolean,
+): PushedFrom[] {
+  const { model } = track;
+  return model.points.flatMap((placed) =>
+    (['downstream', 'upstream'] as const).flatMap((goes) =>
+      takesIn(placed, goes, bore_in, model)
+        ? [{ placed, goes, reaches_ft: clearReach(track, placed.at.station_ft, goes, bore_in, isClear) }]
+        : [],
+    ),
+  );
+}
+
+function clearReach(
+  { model, cells }: Track,
+  from_ft: number,
+  goes: Goes,
+  bore_in: number,
+  isClear: (cell: Track['cells'][number]) => boolean,
+): number {
+  const down = goes === 'downstream';
+  const ahead = down
+    ? cells.filter((cell) => cell.from_ft >= from_ft - sameStation_ft)
+    : cells.filter((cell) => cell.to_ft <= from_ft + sameStation_ft).reverse();
+  let reaches_ft = down
+    ? Math.min(from_ft + pushedReach_ft, cells.at(-1)?.to_ft ?? from_ft)
+    : Math.max(from_ft - pushedReach_ft, cells[0]?.from_ft ?? from_ft);
+  const stop = (x: number) => {
+    reaches_ft = down ? Math.min(reaches_ft, x) : Math.max(reaches_ft, x);
+  };
+  const blocked = ahead.find((cell) => !isClear(cell) || cell.pipe.diameter_in < bore_in - tolerance.exact);
+  if (blocked) stop(down ? blocked.from_ft : blocked.to_ft);
+  let turned = 0;
+  const points = model.points
+    .filter(({ at }) => (down ? at.station_ft > from_ft + sameStation_ft : at.station_ft < from_ft - sameStation_ft))
+    .sort((a, b) => (down ? 1 : -1) * (a.at.station_ft - b.at.station_ft));
+  for (const { point, at } of points) {
+    turned += turnOf(point).counted_deg;
+    if (point.kind === 'valve' || point.kind === 'drop' || turnOf(point).tooSharp || turned > mostTurns_deg) {
+      stop(at.station_ft);
+      break;
+    }
+  }
+  return reaches_ft;
+}
+
+/** Turns that a liner makes in all, degrees. Common practice. */
+export const mostTurns_deg = 180;
+
+/** The access that a sectional liner from a to b (ft) is pushed from, the nearest first; undefined where it needs a pit. */
+export function pushedTo(from: readonly PushedFrom[], a: number, b: number): PushedFrom | undefined {
+  const within = (distance: number) => distance >= -sameStation_ft && distance <= pushedReach_ft;
+  return from
+    .filter(({ placed, goes, reaches_ft }) => {
+      const x = placed.at.station_ft;
+      return goes === 'downstream'
+        ? within(a - x) && b <= reaches_ft + sameStation_ft
+        : within(x - b) && a >= reaches_ft - sameStation_ft;
+    })
+    .sort((one, other) => away(one, a, b) - away(other, a, b))[0];
+}
+
+const away = ({ placed, goes }: PushedFrom, a: number, b: number): number =>
+  goes === 'downstream' ? a - placed.at.station_ft : placed.at.station_ft - b;
 
 /** New pipe that closes a launch pit again, ft. */
 export const closingPipe_ft = 4;
@@ -64,9 +143,8 @@ export function closingCost(track: Track, index: number): number {
 }
 
 /** A pit at a fine break that nothing else shares, its permit included; infinite where none can be dug. */
-export function pitAlone({ track, holes }: Site, index: number, kind: PitKind): number {
-  const pit = holes.pit(index, kind);
-  if (!pit) return Infinity;
-  const isPublic = pit.open.public_ft + pit.close.public_ft > leastPublic_ft;
-  return pit.open.cost + pit.close.cost + (isPublic ? track.prices.permit_per_hole : 0);
+export function pitAlone({ track, holes }: Pick<Site, 'track' | 'holes'>, index: number, kind: PitKind): number {
+  const alone = holes.pit(index, kind)?.alone;
+  if (!alone) return Infinity;
+  return alone.cost + (alone.public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0);
 }

@@ -1,8 +1,9 @@
+import { tolerance } from '../job/units.js';
+import { num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { over } from '../track/sums.js';
 import type { Track } from '../track/track.js';
-import { Arrives, Departs } from '../track/joins.js';
-import { linerCandidates, linerWork } from './liner.js';
+import { lineJoins, linerCandidates, linerWork } from './liner.js';
 import type { MethodRow } from './method.js';
 
 /** A liner cured in place, inserted from one of its ends. */
@@ -17,8 +18,11 @@ export const line: MethodRow = {
     offered: (length, where) => `${length} ft lined, ${where}`,
     candidates: (track: Track) => {
       const barred = barredFor(track, 'line');
-      return linerCandidates(track, ({ from, to, start, end, cost }) =>
-        over(barred, start, end) === 0
+      const { breaks, rules } = track;
+      const isLong = (start: number, end: number) =>
+        num(breaks, end) - num(breaks, start) >= rules.leastLongLiner_ft - tolerance.exact;
+      return linerCandidates(track, ({ from, to, start, end, cost, mayPit }) =>
+        over(barred, start, end) === 0 && isLong(start, end)
           ? {
               from,
               to,
@@ -26,15 +30,11 @@ export const line: MethodRow = {
               cost: cost + track.prices.liner_each,
               exposed: false,
               viaAccess: false,
+              mayPit,
             }
           : undefined,
       );
     },
-    joins: () => insertedFromEitherEnd,
+    joins: lineJoins,
   },
 };
-
-export const insertedFromEitherEnd = [
-  [Departs.LinerInserted, Arrives.Liner],
-  [Departs.LinerOwing, Arrives.LinerInserted],
-] as const;

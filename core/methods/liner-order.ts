@@ -2,13 +2,15 @@ import { plain } from '../figure.js';
 import type { Hole } from '../excavation/hole.js';
 import { rateForBore, type MadeThickness, type Prices } from '../job/prices-schema.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
-import type { LineModel } from '../line/model.js';
+import type { Point } from '../job/schema.js';
+import type { LineModel, PlacedPoint } from '../line/model.js';
 import { linerOrder, type LinerInput } from '../liner/liner.js';
 import { madeThickness, thicknessSteps } from '../liner/thickness.js';
 import { drafter, type Draft } from '../price/price-line.js';
 import { feetByBore, type Track } from '../track/track.js';
 import { feetOfBore } from '../track/feet-steps.js';
 import { insertionPointAt } from './entry.js';
+import { isReopened, runsIn } from './liner-passes.js';
 import type { Action, Order } from './method.js';
 
 /** Price lines of a liner: by the foot, setting it, and what is cut open in it. */
@@ -21,11 +23,20 @@ export function linerDrafts(
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
   const draft = drafter(action.id);
   const thickness = Math.max(...cells.map((cell) => madeThickness(cell.thickness.needed_in) ?? 0));
-  const tieIns = model.points.filter(
-    ({ point, at }) =>
-      point.kind === 'tie-in' &&
-      at.station_ft > action.from_ft + sameStation_ft &&
-      at.station_ft < action.to_ft - sameStation_ft,
+  const reopened = model.points.filter(
+    (placed) =>
+      isReopened(placed) &&
+      placed.at.station_ft > action.from_ft + sameStation_ft &&
+      placed.at.station_ft < action.to_ft - sameStation_ft,
+  );
+  const cuts = (kind: Point['kind']) => {
+    const at = reopened.filter(({ point }) => point.kind === kind).map((each) => each.at.station_ft.toFixed(1));
+    return { count: at.length, where: at.length > 0 ? ` at ${at.join(', ')} ft` : '' };
+  };
+  const [branches, cleanouts] = [cuts('tie-in'), cuts('cleanout')];
+  const water = track.condition.findings.filter(
+    (finding) =>
+      runsIn(finding) && finding.placed.from_ft >= action.from_ft && finding.placed.from_ft < action.to_ft,
   ).length;
   const steps = cells
     .slice(1)
@@ -42,7 +53,27 @@ export function linerDrafts(
       ),
     ),
     draft(setting.set, 1, 'each', prices[setting.each] as number, setting.each),
-    draft('Cut a tie-in open again', tieIns, 'each', prices.reinstatement_each, 'reinstatement_each'),
+    draft(
+      `Cut the branch open again${branches.where}`,
+      branches.count,
+      'each',
+      prices.reinstatement_each,
+      'reinstatement_each',
+    ),
+    draft(
+      `Cut the cleanout open again${cleanouts.where}`,
+      cleanouts.count,
+      'each',
+      prices.reinstatement_each,
+      'reinstatement_each',
+    ),
+    draft(
+      'Stop the water that runs in first',
+      prices.stopWater_each > 0 ? water : 0,
+      'each',
+      prices.stopWater_each,
+      'stopWater_each',
+    ),
     draft('Change of bore in the liner', steps, 'each', prices.transition_each, 'transition_each'),
   ];
 }
@@ -65,8 +96,8 @@ export function linerOrderOf(track: Track, action: Action, holes: readonly Hole[
       from_ft: action.from_ft,
       to_ft: action.to_ft,
       plusMinus_ft: model.survey.lengthPlusMinus(
-        track.nearest[action.fromBreak] ?? '',
-        track.nearest[action.toBreak] ?? '',
+        track.nearest.from[action.fromBreak] ?? '',
+        track.nearest.to[action.toBreak] ?? '',
       ),
       endsAtMain,
       entry: insertionOf(model, action, holes, host_in),
@@ -89,13 +120,21 @@ function insertionOf(
   bore_in: number,
 ): LinerInput['entry'] {
   const entry_ft = action.entry_ft ?? action.from_ft;
+  const pushed = model.points.find(({ point }) => point.id === action.pushedFrom);
+  if (pushed) return enteredBy(pushed, model);
   const inHole = holes.some(
     ({ from_ft, to_ft }) => from_ft <= entry_ft + tolerance.ft && entry_ft <= to_ft + tolerance.ft,
   );
   const goes = Math.abs(entry_ft - action.from_ft) < tolerance.ft ? 'downstream' : 'upstream';
   const by = inHole ? undefined : insertionPointAt(model, entry_ft, goes, bore_in);
   if (!by) return { by: 'pit' };
-  return by.point.kind === 'cleanout'
-    ? { by: 'cleanout', riser_ft: by.point.riser_ft ?? model.profile.depth(entry_ft) }
-    : { by: 'manhole', depth_ft: model.profile.depth(entry_ft) };
+  return enteredBy(by, model);
+}
+
+/** What an access adds to the launch: a cleanout its riser, a manhole its depth. */
+function enteredBy({ point, at }: PlacedPoint, { profile }: LineModel): LinerInput['entry'] {
+  const depth_ft = profile.depth(at.station_ft);
+  return point.kind === 'cleanout' || point.kind === 'access'
+    ? { by: 'cleanout', riser_ft: point.riser_ft ?? depth_ft }
+    : { by: 'manhole', depth_ft };
 }

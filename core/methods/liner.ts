@@ -1,20 +1,20 @@
-import { isCleaned } from '../condition/judged.js';
+import { isCleaned, isCurable } from '../condition/judged.js';
+import { pitReach } from '../excavation/hole-costs.js';
 import type { Rules } from '../job/rules-schema.js';
-import { tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../job/units.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import type { PlacedPoint } from '../line/model.js';
 import { madeThickness, type MadeThicknessIn } from '../liner/thickness.js';
 import { int, num } from '../search/columns.js';
-import { byBore, countCells, countSteps, inside, over, overPoints } from '../track/sums.js';
+import { Arrives, Departs, type Join } from '../track/joins.js';
+import { byBore, countCells, countSteps, inside, over, overFindings, overPoints } from '../track/sums.js';
 import { pointsInside, type Cell, type Refusal, type Track } from '../track/track.js';
 import { firstRefusal, notOurs } from './dig.js';
 import { linerDrafts, linerOrderOf } from './liner-order.js';
 import type { Candidate, Work } from './method.js';
-import { closingCost, pitAlone } from './entry.js';
-
-/** Limits of cured-in-place lining. Common practice. */
-const mostBend_deg = 90;
-const mostBends_deg = 180;
+import { closingCost, mostTurns_deg, pitAlone } from './entry.js';
+import { isReopened, runsIn } from './liner-passes.js';
+import { mostBend_deg, turnOf } from './turns.js';
 
 /** A stretch that a liner may cover, by its fine breaks, and its raw cost without setting it. */
 export interface Covered {
@@ -23,6 +23,7 @@ export interface Covered {
   readonly start: number;
   readonly end: number;
   readonly cost: number;
+  readonly mayPit: { readonly from: boolean; readonly to: boolean };
 }
 
 /** What every liner has in common. `setting` is what sets one liner apart: what it is called and costs to set. */
@@ -36,20 +37,34 @@ export const linerWork = (setting: {
   refusal: (track, stretch, cells) =>
     firstRefusal(cells, linerCellRefusal) ??
     firstRefusal(pointsInside(track, stretch), linerPointRefusal) ??
+    turnsRefusal(track, stretch) ??
     boreChangeRefusal(track, stretch),
-  aloneCost: ({ track, holes, wayIn }, { from, to, viaAccess }) => {
+  aloneCost: ({ track, holes, wayIn }, { from, to, viaAccess, mayPit }) => {
     if (viaAccess || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
     const launch = (boundary: number) => {
       const index = track.boundaries[boundary] ?? 0;
-      return pitAlone({ track, holes, wayIn }, index, 'launch') + closingCost(track, index);
+      return pitAlone({ track, holes }, index, 'launch') + closingCost(track, index);
     };
-    return Math.min(launch(from), launch(to));
+    return Math.min(mayPit?.from ? launch(from) : Infinity, mayPit?.to ? launch(to) : Infinity);
   },
   drafts: (track, action) => linerDrafts(track, action, setting),
   order: linerOrderOf,
 });
 
-/** Walks every stretch of at most so many feet that a liner may cover; `take` makes candidates of them. */
+/** A liner goes in at either end; by a pit only where none would stand on what it is to cure. */
+export const lineJoins = ({ mayPit }: Candidate): readonly Join[] => [
+  [mayPit?.from ? Departs.LinerInserted : Departs.LinerServed, Arrives.Liner],
+  [Departs.LinerOwing, mayPit?.to ? Arrives.LinerInserted : Arrives.LinerServed],
+];
+export const shortJoins = ({ mayPit, viaAccess }: Candidate): readonly Join[] =>
+  viaAccess
+    ? [[Departs.ShortFromAccess, Arrives.Short]]
+    : [
+        [mayPit?.from ? Departs.ShortInserted : Departs.ShortServed, Arrives.Short],
+        [Departs.ShortOwing, mayPit?.to ? Arrives.ShortInserted : Arrives.ShortServed],
+      ];
+
+/** Walks every stretch that a liner may cover; `take` makes candidates of them. */
 export function linerCandidates(
   track: Track,
   take: (covered: Covered) => Candidate | undefined,
@@ -61,14 +76,16 @@ export function linerCandidates(
   const boreBreaks = countSteps(track, (before, cell) => boreRefusal(before, cell, rules) !== undefined);
   const boreSteps = countSteps(track, (before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in);
   const stops = overPoints(track, (placed) => (linerPointRefusal(placed) ? 1 : 0));
-  const degrees = overPoints(track, ({ point }) => (point.kind === 'bend' ? (point.degrees ?? 0) : 0));
-  const tieIns = overPoints(track, ({ point }) => (point.kind === 'tie-in' ? 1 : 0));
+  const degrees = overPoints(track, ({ point }) => turnOf(point).counted_deg);
+  const reopened = overPoints(track, (placed) => (isReopened(placed) ? 1 : 0));
+  const water = overFindings(track, (finding) => (runsIn(finding) ? prices.stopWater_each : 0));
   const perFoot = {
     0.118: byBore(track, prices.liner_per_ft['0.118']),
     0.177: byBore(track, prices.liner_per_ft['0.177']),
     0.236: byBore(track, prices.liner_per_ft['0.236']),
   };
   const made = track.cells.map((cell): MadeThicknessIn => madeThickness(cell.thickness.needed_in) ?? 0.236);
+  const mayPit = pitsClearOf(track);
   return (from) => {
     const found: Candidate[] = [];
     const start = int(fine, from);
@@ -76,21 +93,44 @@ export function linerCandidates(
     for (let to = from + 1; to < fine.length; to++) {
       const end = int(fine, to);
       for (let cell = int(fine, to - 1); cell < end; cell++) thickest = thicker(thickest, made[cell]);
+      const length_ft = num(track.breaks, end) - num(track.breaks, start);
       const stopped =
         over(refused, start, end) > 0 ||
         over(boreBreaks, start + 1, end) > 0 ||
         inside(stops, start, end) > 0 ||
-        inside(degrees, start, end) > mostBends_deg;
-      if (stopped || num(track.breaks, end) - num(track.breaks, start) > most_ft + tolerance.exact)
-        return found;
+        inside(degrees, start, end) > mostTurns_deg;
+      if (stopped || length_ft > most_ft + tolerance.exact) return found;
+      if (length_ft < rules.leastLiner_ft - tolerance.exact) continue;
       const cost =
         over(perFoot[thickest], start, end) +
-        inside(tieIns, start, end) * prices.reinstatement_each +
-        over(boreSteps, start + 1, end) * prices.transition_each;
-      const candidate = take({ from, to, start, end, cost });
+        inside(reopened, start, end) * prices.reinstatement_each +
+        over(boreSteps, start + 1, end) * prices.transition_each +
+        over(water, start, end);
+      const candidate = take({ from, to, start, end, cost, mayPit: mayPit(start, end) });
       if (candidate) found.push(candidate);
     }
     return found;
+  };
+}
+
+/** For a liner between two fine breaks, whether a launch pit at each end would stand clear of everything it is to cure. */
+function pitsClearOf(track: Track): (start: number, end: number) => { from: boolean; to: boolean } {
+  const places = [
+    ...track.obligations.cured.filter(({ whole }) => whole).map(({ place }) => place),
+    ...track.condition.findings
+      .filter((each) => each.grade >= 3 && !each.possible && isCurable(each) && !isCleaned(each))
+      .map(({ place }) => place),
+  ];
+  const reaches = Array.from(track.breaks, (_, index) => pitReach(track, index));
+  const isClear = (reach: Interval | undefined, liner: Interval) =>
+    reach === undefined ||
+    places.every((place) => {
+      const from_ft = Math.max(place.from_ft, reach.from_ft, liner.from_ft);
+      return Math.min(place.to_ft, reach.to_ft, liner.to_ft) - from_ft <= sameStation_ft;
+    });
+  return (start, end) => {
+    const liner = { from_ft: num(track.breaks, start), to_ft: num(track.breaks, end) };
+    return { from: isClear(reaches[start], liner), to: isClear(reaches[end], liner) };
   };
 }
 
@@ -108,13 +148,13 @@ export function linerCellRefusal({
 }: Cell): Refusal | undefined {
   const at = ((from_ft + to_ft) / 2).toFixed(1);
   if (!ours) return notOurs(`${at} ft`);
-  if (!seen) return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean and look again' };
+  if (!seen) return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean it and inspect it again' };
   const stop = findings.find(({ stopsLiner }) => stopsLiner !== undefined);
   if (stop?.stopsLiner !== undefined) {
     return {
       rule: isCleaned(stop) ? 'not-clean' : 'stops-a-liner',
       why: `${stop.stopsLiner}, at ${stop.placed.from_ft.toFixed(1)} ft`,
-      lift: isCleaned(stop) ? 'clean and look again' : 'dig this place first',
+      lift: isCleaned(stop) ? 'clean it and inspect it again' : 'dig this place first',
     };
   }
   if (madeThickness(thickness.needed_in) === undefined) {
@@ -137,7 +177,10 @@ function linerPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
       lift: 'take the valve out, or end the liner there',
     };
   }
-  if (point.kind === 'bend' && (point.degrees ?? 0) > mostBend_deg) {
+  if (point.kind === 'drop') {
+    return { rule: 'drop', why: `no liner follows the drop at ${where}`, lift: 'end the liner at the drop' };
+  }
+  if (turnOf(point).tooSharp) {
     return {
       rule: 'bend',
       why: `the bend at ${where} is over ${mostBend_deg}°`,
@@ -145,6 +188,18 @@ function linerPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
     };
   }
   return undefined;
+}
+
+/** More turns on the stretch than a liner makes. */
+function turnsRefusal(track: Track, stretch: Interval): Refusal | undefined {
+  const turned = pointsInside(track, stretch).reduce((sum, { point }) => sum + turnOf(point).counted_deg, 0);
+  return turned > mostTurns_deg
+    ? {
+        rule: 'bends',
+        why: `${turned}° of bends between ${stretch.from_ft.toFixed(1)} and ${stretch.to_ft.toFixed(1)} ft, a liner turns ${mostTurns_deg}° at most`,
+        lift: 'two liners, or measure the bends nobody measured',
+      }
+    : undefined;
 }
 
 /**
@@ -155,7 +210,7 @@ function boreRefusal(before: Cell, after: Cell, rules: Rules): Refusal | undefin
   if (before.pipe.diameter_in === after.pipe.diameter_in || rules.transitionLiner) return undefined;
   return {
     rule: 'one-bore',
-    why: `the bore changes from ${before.pipe.diameter_in} to ${after.pipe.diameter_in} in at ${after.from_ft.toFixed(1)} ft`,
+    why: `the pipe changes from ${before.pipe.diameter_in} to ${after.pipe.diameter_in} in at ${after.from_ft.toFixed(1)} ft`,
     lift: 'end the liner there, or allow transition liners in the house rules',
   };
 }

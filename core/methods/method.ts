@@ -5,6 +5,7 @@ import type { Rules } from '../job/rules-schema.js';
 import type { Material, Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import type { LinerOrder } from '../liner/liner.js';
+import type { Fitting } from '../pipe/fittings.js';
 import type { LaidPipe } from '../pipe/laid.js';
 import type { Draft } from '../price/price-line.js';
 import type { Cell, Refusal, Track } from '../track/track.js';
@@ -20,8 +21,12 @@ export interface Candidate {
   readonly cost: number;
   /** New pipe along exposed pipe needs no hole. */
   readonly exposed: boolean;
-  /** A sectional liner inserted through a cleanout or manhole within reach: it needs no pit. */
+  /** A sectional liner pushed from an access within reach: it needs no pit. */
   readonly viaAccess: boolean;
+  /** Whether a launch pit may stand at each end of a liner: never on what it is to cure. */
+  readonly mayPit?: { readonly from: boolean; readonly to: boolean };
+  /** It needs pits of its own between its ends. */
+  readonly pitsInside?: true;
 }
 
 /** An action of the chosen scope, where it lies. */
@@ -33,6 +38,8 @@ export interface Action extends Interval {
   readonly toBreak: number;
   /** Where a liner is inserted; null for the rest. */
   readonly entry_ft: number | null;
+  /** The access that a sectional liner is pushed from, by its point. */
+  readonly pushedFrom?: string;
   readonly exposed: boolean;
 }
 
@@ -75,16 +82,20 @@ export interface Work {
   /** One action in a sentence for the customer: its length and its place. */
   offered: (length: string, where: string, action: Action) => string;
   /** Every action the rules allow, for each boundary it starts at, by rising end. */
-  candidates: (track: Track) => (from: number) => Candidate[];
+  candidates: (track: Track, holes: HoleCosts) => (from: number) => Candidate[];
   /** Why it may not be used on a stretch, whatever it costs. */
   refusal: (track: Track, stretch: Interval, cells: readonly Cell[]) => Refusal | undefined;
   /** What departs from its upstream boundary and what arrives at its downstream one: each way it may be done. */
   joins: (candidate: Candidate) => readonly Join[];
   /** Cost of its hole or pits where nothing else shares them; infinite where none can be dug. */
   aloneCost: (site: Site, candidate: Candidate) => number;
+  /** Pits between its ends, each alone. */
+  pitsInside?: (track: Track, action: Interval) => Interval[];
   /** Price lines of an action, without its holes. */
   drafts: (track: Track, action: Action) => Draft[];
   order: (track: Track, action: Action, holes: readonly Hole[]) => Order;
+  /** Fittings that stand in what it lays where the old pipe had points or changed its bore. */
+  readonly fittings?: (track: Track, action: Interval) => Fitting[];
   /** New pipe that is bought in sticks, and over which cells; none where it lays none. */
   readonly newPipe?: { material: (rules: Rules) => Material; buys: (cell: Cell) => boolean };
 }

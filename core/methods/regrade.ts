@@ -26,13 +26,6 @@ function regradeRefusal(track: Track, stretch: Interval, cells: readonly Cell[])
   const sags = track.condition.findings.filter((each) => isSag(each) && overlaps(each.place, stretch));
   if (sags.length === 0)
     return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'a sag found here' };
-  if (!track.model.profile.graded) {
-    return {
-      rule: 'fall-unknown',
-      why: 'fewer than two depths were located, so the fall is not known',
-      lift: 'locate the depth at both ends',
-    };
-  }
   return fallsOver(track, stretch.from_ft, stretch.to_ft, sags)
     ? undefined
     : {

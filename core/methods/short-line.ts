@@ -3,14 +3,11 @@ import { num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { countCells, over } from '../track/sums.js';
 import type { Track } from '../track/track.js';
-import { accessWithin } from './entry.js';
-import { Arrives, Departs } from '../track/joins.js';
-import { insertedFromEitherEnd } from './line.js';
-import { linerCandidates, linerWork, type Covered } from './liner.js';
+import { pushedFrom, pushedTo, type PushedFrom } from './entry.js';
+import { linerCandidates, linerCellRefusal, linerWork, shortJoins, type Covered } from './liner.js';
 import type { Candidate, MethodRow } from './method.js';
 
-/** Length of a sectional liner, ft. Common practice. */
-const least_ft = 2;
+/** The longest sectional liner, ft. Common practice. */
 const most_ft = 10;
 /** Its ends seal on so much sound pipe, ft. */
 const soundEnd_ft = 1;
@@ -30,11 +27,9 @@ export const shortLine: MethodRow = {
     ...linerWork({ each: 'shortLiner_each', name: 'Short liner', set: 'Set one short liner' }),
     offered: (length, where) => `A short liner of ${length} ft, ${where}`,
     candidates: shortCandidates,
-    joins: ({ viaAccess }) => (viaAccess ? insertedFromAccess : insertedFromEitherEnd),
+    joins: shortJoins,
   },
 };
-
-const insertedFromAccess = [[Departs.LinerFromAccess, Arrives.Liner]] as const;
 
 function shortCandidates(track: Track): (from: number) => Candidate[] {
   const { breaks, prices } = track;
@@ -42,15 +37,32 @@ function shortCandidates(track: Track): (from: number) => Candidate[] {
   const bad = countCells(track, ({ findings }) =>
     findings.some(({ grade, possible }) => grade >= 3 && !possible),
   );
-  const take = ({ from, to, start, end, cost }: Covered): Candidate | undefined => {
+  const accesses = accessesByBore(track);
+  const take = ({ from, to, start, end, cost, mayPit }: Covered): Candidate | undefined => {
     const [a, b] = [num(breaks, start), num(breaks, end)];
-    const tooShort = b - a < least_ft - tolerance.exact;
-    if (tooShort || over(barred, start, end) > 0 || !endsOnSoundPipe(breaks, bad, start, end))
-      return undefined;
-    const viaAccess = accessWithin(track, a, b, track.cells[start]?.pipe.diameter_in ?? 4);
-    return { from, to, method: 'short-line', cost: cost + prices.shortLiner_each, exposed: false, viaAccess };
+    if (over(barred, start, end) > 0 || !endsOnSoundPipe(breaks, bad, start, end)) return undefined;
+    return {
+      from,
+      to,
+      method: 'short-line',
+      cost: cost + prices.shortLiner_each,
+      exposed: false,
+      viaAccess: pushedTo(accesses(track.cells[start]?.pipe.diameter_in ?? 4), a, b) !== undefined,
+      mayPit,
+    };
   };
   return linerCandidates(track, take, most_ft);
+}
+
+/** The accesses that a sectional liner of each bore may be pushed from. */
+export function accessesByBore(track: Track): (bore_in: number) => readonly PushedFrom[] {
+  const known = new Map<number, readonly PushedFrom[]>();
+  return (bore_in) => {
+    const found =
+      known.get(bore_in) ?? pushedFrom(track, bore_in, (cell) => linerCellRefusal(cell) === undefined);
+    known.set(bore_in, found);
+    return found;
+  };
 }
 
 /** The first and the last foot hold nothing to fix. */

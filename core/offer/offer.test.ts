@@ -166,7 +166,10 @@ test('what was accepted stays, whatever rates, rules and readings become; what c
 test('a way that is not feasible cannot be accepted', () => {
   const stuck = spokenJob('1 Ash Walk', ['80 main', '12 broken'], {
     depths: deep(2, 4),
-    pins: [{ from_ft: 5, to_ft: 20, never: ['spot', 'line', 'short-line', 'open-cut', 'burst', 'regrade'] }],
+    pins: [
+      { from_ft: 5, to_ft: 20, method: 'line' },
+      { from_ft: 10, to_ft: 15, never: ['line'] },
+    ],
   });
   expect(() => accept(stuck, emptyFirm, 'repair', today)).toThrow('no way');
   expect(offerOf(stuck, emptyFirm, today).ways.every(({ feasible }) => !feasible)).toBe(true);
@@ -184,9 +187,9 @@ test('what was not seen is said as a range and by its place; a line nobody reach
   const hidden = said(['80 main', '30 to 50 not seen under water']);
   expect(hidden.unseen).toEqual(['30.0 to 50.0 ft']);
   const { sound, failed } = hidden.way.ifUnseenIs;
-  expect(failed).toBeGreaterThan(sound);
+  expect(failed).toBeGreaterThan(sound ?? Infinity);
   expect(hidden.range).toBe(`between $${sound} and $${failed} once it is seen`);
   const open = said(['40 stop']);
   expect(open.unseen.join()).toContain('beyond 40.0 ft');
-  expect(open.range).toContain('the end was not reached');
+  expect(open.range).toContain('nobody reached the end');
 });

@@ -6,13 +6,14 @@ import { schools, type Method, type School } from '../job/vocabulary.js';
 import { subtract, type Interval } from '../line/intervals.js';
 import { sayWhat } from '../logline/say.js';
 import { barsOf } from '../scope/bars.js';
-import { ifUnseenIs } from '../scope/scope.js';
+import { ifUnseenIs, type IfUnseenIs } from '../scope/scope.js';
 import { proofOf, type Proof } from './proof.js';
 import { sayHoles, sayWork } from './say-work.js';
 import { leftUndone } from '../explain/left.js';
 import type { PriceLine } from '../price/price-line.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
-import { whileHere, type Option } from '../explain/options.js';
+import { referralsOf } from '../explain/referrals.js';
+import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
 import { firstStep, type FirstStep } from '../explain/unseen.js';
 import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
 
@@ -70,7 +71,7 @@ export interface OfferWay {
     readonly costs: number;
   }[];
   /** What the price comes to when all that was not seen proves sound, and when it proves failed. */
-  readonly ifUnseenIs: { readonly sound: number; readonly failed: number };
+  readonly ifUnseenIs: IfUnseenIs;
   readonly options: readonly (Option & { readonly line: string })[];
 }
 
@@ -109,8 +110,8 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
       subtract([model.extent], model.seen).map((each) => ({ ...each, line: model.line.id })),
     ),
     notLookedAt: job.site?.notLookedAt ?? [],
-    firstStep: firstStep(ready.lines, ready.prices),
-    referrals: ready.lines.flatMap(({ condition }) => condition.referrals),
+    firstStep: firstStep(ready.lines, ready.prices, ready.rules),
+    referrals: ready.lines.flatMap((line) => referralsOf(line, ready.rules)),
     exclusions: [...(firm.exclusions ?? []), ...byOthers(ready)],
     terms: said?.terms ?? firm.terms,
     proof: ready.lines.flatMap(proofOf),
@@ -167,5 +168,8 @@ function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): Offer
 
 const optionsOf = (lineWay: LineWay, way: Way, input: WayInput) =>
   lineWay.chosen
-    ? whileHere(lineWay, way, input).map((option) => ({ ...option, line: lineWay.line.model.line.id }))
+    ? [...whileHere(lineWay, way, input), ...cleanoutOptions(lineWay.chosen.cleanouts)].map((option) => ({
+        ...option,
+        line: lineWay.line.model.line.id,
+      }))
     : [];

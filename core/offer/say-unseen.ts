@@ -25,10 +25,13 @@ export function sayRange(
   offer: Offer,
   cash: (amount: number) => string,
 ): string {
-  const open = offer.lines.some(({ endReached }) => !endReached);
-  const range = sound === failed ? undefined : `between ${cash(sound)} and ${cash(failed)} once it is seen`;
-  if (open)
-    return [range, 'the end was not reached: what lies beyond is not in it'].filter(Boolean).join('; ');
+  const low = sound === null ? 'an amount nobody can say yet' : cash(sound);
+  const high = failed === null ? 'work that cannot be done under these rules' : cash(failed);
+  const range = sound === failed ? undefined : `between ${low} and ${high} once it is seen`;
+  if (offer.lines.some(({ endReached }) => !endReached))
+    return [range, 'nobody reached the end: the upper figure takes what lies beyond as failed']
+      .filter(Boolean)
+      .join('; ');
   if (offer.notSeen.length === 0 && !offer.firstStep) return 'all was seen';
   return range ?? 'changes nothing';
 }

@@ -16,9 +16,9 @@ export function sayWork(way: Way): string[] {
       ? [
           ...cleaned(lineWay),
           ...chosen.layout.actions.map((action) => sayAction(action, lineWay)),
-          ...chosen.cleanouts.map(
-            ({ station_ft, status }) =>
-              `${{ new: 'A new cleanout', exposed: 'The buried cleanout brought to light', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]} at ${feet(station_ft)} ft`,
+          ...chosen.cleanouts.filter(({ offered }) => !offered).map(
+            ({ place, status }) =>
+              `${{ new: 'A new cleanout', exposed: 'The buried cleanout brought to light', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]}, ${place}`,
           ),
         ]
       : ['No way satisfies the rules and pins'];

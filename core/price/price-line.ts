@@ -1,6 +1,6 @@
 import { plain, type Step } from '../figure.js';
 import type { Prices } from '../job/prices-schema.js';
-import { roundCents, sumCents, tolerance } from '../job/units.js';
+import { roundCents, roundFeet, sumCents } from '../job/units.js';
 
 /** One priced line: quantity × rate × (1 + markup) × (1 + tax), to the cent. */
 export interface PriceLine {
@@ -45,7 +45,7 @@ export const drafter =
 
 export const totalOf = (lines: readonly PriceLine[]): number => sumCents(lines.map(({ amount }) => amount));
 
-/** Drafts as priced lines of a line; quantities of nothing are left out. */
+/** Drafts as priced lines of a line: the quantity that is shown, to a hundredth, is the quantity that is priced. */
 export function priced(line: string, prices: Prices, drafts: readonly Draft[]): PriceLine[] {
   const factor = (1 + prices.markup) * (1 + prices.tax);
   const more = [
@@ -53,7 +53,8 @@ export function priced(line: string, prices: Prices, drafts: readonly Draft[]): 
     ['tax', prices.tax],
   ] as const;
   return drafts
-    .filter(({ quantity }) => quantity > tolerance.exact)
+    .map((draft) => ({ ...draft, quantity: roundFeet(draft.quantity) }))
+    .filter(({ quantity }) => quantity > 0)
     .map(({ steps = [], ...draft }) => {
       const amount = roundCents(draft.quantity * draft.rate * factor);
       const factors = more.flatMap(([, each]) => (each > 0 ? [` × ${plain(1 + each, 4)}`] : []));

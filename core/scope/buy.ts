@@ -5,7 +5,9 @@ import type { Material } from '../job/vocabulary.js';
 import { closingPipe_ft } from '../methods/entry.js';
 import { workOf } from '../methods/index.js';
 import type { Action, Work } from '../methods/method.js';
+import { subtract, union, type Interval } from '../line/intervals.js';
 import { coupling, type Coupling } from '../pipe/couplings.js';
+import { fittingNames, layLength, type Fitting } from '../pipe/fittings.js';
 import { cutList, type Piece, type Stick } from '../pipe/cut-list.js';
 import type { LineWay } from '../solve/way.js';
 import { boreAtBreak, feetByBore, type Track } from '../track/track.js';
@@ -14,6 +16,7 @@ import { boreAtBreak, feetByBore, type Track } from '../track/track.js';
 export interface Buy {
   readonly sticks: readonly (Stick & { item: string; material: Material; diameter_in: number })[];
   readonly couplings: readonly BoughtCoupling[];
+  readonly fittings: readonly BoughtFitting[];
   /** Where there were too many pieces to prove the plan: what it buys, and the least that any plan would, ft. */
   readonly notProven: readonly {
     readonly item: string;
@@ -23,6 +26,8 @@ export interface Buy {
 }
 
 type BoughtCoupling = Coupling & { line: string; what: string };
+/** A fitting with the name it is bought by. */
+export type BoughtFitting = Fitting & { line: string; what: string; item: string };
 
 /** A piece of pipe that is wanted, and the couplings at its ends. */
 interface Wanted {
@@ -32,6 +37,7 @@ interface Wanted {
     readonly piece: Piece;
   }[];
   readonly couplings: readonly BoughtCoupling[];
+  readonly fittings: readonly BoughtFitting[];
 }
 
 /** Gap per coupling, ft. Common practice. */
@@ -44,7 +50,7 @@ export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
     return [
       ...(chosen?.layout.actions ?? []).flatMap((action) => {
         const { newPipe } = workOf(action.method);
-        return newPipe ? [forAction(track, action, newPipe, rules)] : [];
+        return newPipe ? [forAction(track, action, newPipe, rules, chosen?.layout.holes ?? [])] : [];
       }),
       ...(chosen?.layout.holes ?? []).flatMap((hole) =>
         hole.closings.map((at) => forClosing(track, hole, at, rules)),
@@ -69,6 +75,7 @@ export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
       sticks.map((stick) => ({ item, material, diameter_in, ...stick })),
     ),
     couplings: wanted.flatMap(({ couplings }) => couplings),
+    fittings: wanted.flatMap(({ fittings }) => fittings),
     notProven: plans.flatMap(({ item, bought_ft, least_ft }) =>
       bought_ft > least_ft ? [{ item, bought_ft, least_ft }] : [],
     ),
@@ -83,15 +90,28 @@ function forAction(
   action: Action,
   newPipe: NonNullable<Work['newPipe']>,
   rules: Rules,
+  holes: readonly Hole[],
 ): Wanted {
   const material = newPipe.material(rules);
-  const feet = feetByBore(
-    track.cells.slice(action.fromBreak, action.toBreak).filter((cell) => newPipe.buys(cell)),
+  const cells = track.cells.slice(action.fromBreak, action.toBreak).filter((cell) => newPipe.buys(cell));
+  const fittings = workOf(action.method).fittings?.(track, action) ?? [];
+  const pulled = pulledWhole(track, action, holes);
+  const runs = pulled ?? [...feetByBore(cells).keys()].flatMap((bore_in) =>
+    piecesBetween(
+      union(cells.filter(({ pipe }) => pipe.diameter_in === bore_in)),
+      fittings,
+    ).map((length_ft) => ({ bore_in, length_ft })),
   );
-  const gaps_ft = feet.size === 0 ? 0 : (2 / feet.size) * couplingGap_ft;
+  const gaps_ft = runs.length === 0 ? 0 : (2 / runs.length) * couplingGap_ft;
   const line = track.model.line.id;
   return {
-    pieces: [...feet].map(([bore_in, length_ft]) => ({
+    fittings: fittings.map((fitting) => ({
+      ...fitting,
+      line,
+      what: action.id,
+      item: `${fittingNames[fitting.kind]}, ${fitting.diameter_in} in${fitting.degrees === undefined ? '' : `, ${fitting.degrees}°`}`,
+    })),
+    pieces: runs.map(({ bore_in, length_ft }) => ({
       material,
       bore_in,
       piece: { length_ft: Math.max(0, length_ft - gaps_ft), what: `${action.id}, ${bore_in} in` },
@@ -106,12 +126,32 @@ function forAction(
   };
 }
 
+/** What is pulled through a burst is one piece, with its feet in the pits; branches are joined to it afterward. */
+function pulledWhole(track: Track, action: Action, holes: readonly Hole[]) {
+  const work = workOf(action.method);
+  if (work.kind !== 'burst') return undefined;
+  const { pipe } = work.order(track, action, holes);
+  return pipe && [{ bore_in: pipe.diameter_in, length_ft: pipe.laid.value }];
+}
+
+/** Lengths of pipe between fittings, each of which takes half its own on either side of where it stands. */
+function piecesBetween(stretches: readonly Interval[], fittings: readonly Fitting[]): number[] {
+  const taken = fittings.map((fitting) => ({
+    from_ft: fitting.at_ft - layLength(fitting) / 2,
+    to_ft: fitting.at_ft + layLength(fitting) / 2,
+  }));
+  return subtract(stretches, taken)
+    .map(({ from_ft, to_ft }) => to_ft - from_ft)
+    .filter((length_ft) => length_ft > couplingGap_ft);
+}
+
 /** The pipe that closes a launch pit, and its two couplings. */
 function forClosing(track: Track, hole: Hole, at: number, rules: Rules): Wanted {
   const bore_in = boreAtBreak(track, at);
   const what = `close ${hole.id}`;
   const laid = { material: rules.newPipe, diameter_in: bore_in };
   return {
+    fittings: [],
     pieces: [
       {
         material: rules.newPipe,

@@ -23,6 +23,7 @@ export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
     sheet: holeSheet(
       hole,
       deepestOf(cells.map((cell) => cell.sections[kindAt(cell)])),
+      hole.protection,
       hole.quantities,
       line.model,
     ),
@@ -30,6 +31,7 @@ export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
       hole,
       cells.map((cell) => ({ ...cell, section: cell.sections[kindAt(cell)] })),
       hole.quantities,
+      hole.protection,
       line.model.line.soil ?? 'unknown',
     ),
   };

@@ -1,24 +1,26 @@
-import type { Condition } from '../condition/condition.js';
 import { leftUndone } from '../explain/left.js';
 import { noWayWarnings } from '../explain/no-way.js';
-import { whileHere, type Option } from '../explain/options.js';
+import { notPossibleOn, notPossibleWarnings, type NotPossible } from '../explain/not-possible.js';
+import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
 import { costOf, runnerUp, type RunnerUp } from '../explain/runner-up.js';
+import { referralsOf, type Referral } from '../explain/referrals.js';
 import { segmentsOf, type Segment } from '../explain/segments.js';
 import { firstStep, lookAgain, supposing, type FirstStep } from '../explain/unseen.js';
 import { verdictOf, type Verdict } from '../explain/verdict.js';
 import { lineWarnings, planWarnings } from '../explain/warnings.js';
 import type { Capacity } from '../grade/capacity.js';
-import { sumCents } from '../job/units.js';
+import { sumCents, tolerance } from '../job/units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { workingTime, type WorkingTime } from '../liner/working-time.js';
 import { workOf } from '../methods/index.js';
 import type { Action, Order } from '../methods/method.js';
+import type { Fitting } from '../pipe/fittings.js';
 import { totalOf, type PriceLine } from '../price/price-line.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
 import type { Prepared } from '../solve/prepare.js';
 import type { ReadiedJob } from '../solve/ready.js';
-import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
+import { prepareLines, uncuredBy, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
 import type { Warning } from '../warning.js';
 import { barsOf } from './bars.js';
 import { buyOf, type Buy } from './buy.js';
@@ -43,7 +45,7 @@ export interface Scope {
   };
   readonly ways: readonly WaySummary[];
   readonly firstStep: FirstStep | null;
-  readonly ifUnseenIs: { sound: number; failed: number };
+  readonly ifUnseenIs: IfUnseenIs;
   readonly warnings: readonly Warning[];
 }
 
@@ -54,6 +56,8 @@ export interface WaySummary {
   readonly cleanouts: number;
   readonly total: number;
   readonly carried: number;
+  /** Feet that must be cured and are not, for nothing here may. */
+  readonly uncured_ft: number;
   /** Places of each grade from 2 on that it leaves as they are, over all lines; what is only possible is not counted. */
   readonly leaves: Readonly<Record<2 | 3 | 4, number>>;
   /** What is done where, for a thin bar on the sheet, by line id. */
@@ -70,11 +74,15 @@ export interface LineScope {
   readonly pits: readonly LaidHole[];
   readonly cleanouts: readonly CleanoutWork[];
   readonly options: readonly Option[];
-  readonly referrals: Condition['referrals'];
+  readonly referrals: readonly Referral[];
+  /** Places that must be cured and cannot be under the rules, with what would lift that. */
+  readonly notPossible: readonly NotPossible[];
 }
 
 export interface ActionScope extends Action, Order {
   readonly cost: number;
+  /** Fittings that stand in what it lays, from upstream. */
+  readonly fittings: readonly Fitting[];
   /** Whether the resin lasts until the liner lies in place. */
   readonly working?: WorkingTime;
   /** Where the fall is known. */
@@ -107,6 +115,7 @@ export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: t
       cleanouts: each.cleanouts,
       total: sumCents([each.scope, each.cleanouts]),
       carried: each.carried,
+      uncured_ft: uncuredBy(each),
       leaves: leftBy(each),
       bars: Object.fromEntries(each.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
     })),
@@ -130,7 +139,7 @@ export function scopeOfWay(
     verdict: verdictOf(lines, way),
     school: rules.school,
     buy,
-    firstStep: firstStep(lines, prices),
+    firstStep: firstStep(lines, prices, rules),
   };
 }
 
@@ -139,16 +148,28 @@ const cutNotProven = ({ item, bought_ft, least_ft }: Buy['notProven'][number]): 
   message: `too many pieces of ${item} to prove the cut list: it buys ${bought_ft} ft, and no plan buys less than ${least_ft} ft`,
 });
 
+/** What a price may become; null where that supposition has no way. */
+export interface IfUnseenIs {
+  readonly sound: number | null;
+  readonly failed: number | null;
+}
+
 /** The price of a way's school when every foot not seen clean proves sound, and when it proves failed. */
-export function ifUnseenIs(way: Way, input: WayInput): { sound: number; failed: number } {
+export function ifUnseenIs(way: Way, input: WayInput): IfUnseenIs {
   const allSeen = input.lines.every((line) => lookAgain(line).stretches.length === 0);
+  const total = sumCents([way.scope, way.cleanouts]);
+  if (allSeen && input.lines.every(({ model }) => model.endReached)) return { sound: total, failed: total };
   const supposed = (proves: 'sound' | 'failed') => {
-    const other = allSeen
-      ? way
-      : wayOf({ ...input, lines: input.lines.map((line) => supposing(line, proves)) });
-    return sumCents([other.scope, other.cleanouts]);
+    const other = wayOf({ ...input, lines: input.lines.map((line) => supposing(line, proves, input.rules)) });
+    const possible = other.feasible && uncuredBy(other) <= uncuredBy(way) + tolerance.ft;
+    return possible ? sumCents([other.scope, other.cleanouts]) : null;
   };
-  return { sound: supposed('sound'), failed: supposed('failed') };
+  const [sound, failed] = [supposed('sound'), supposed('failed')];
+  // A supposition that only widens what is allowed is no dearer, and one that only adds to it no cheaper.
+  return {
+    sound: sound === null ? null : Math.min(sound, total),
+    failed: failed === null ? null : Math.max(failed, total),
+  };
 }
 
 /** The scope that one way comes to, without the ways beside it and without what is not known. */
@@ -181,6 +202,7 @@ export function chosenScope(
       ...lines.flatMap((line) => lineWarnings(line)),
       ...way.lines.flatMap(planWarnings),
       ...noWayWarnings(way),
+      ...way.lines.flatMap(notPossibleWarnings),
       ...lineScopes.flatMap(resinWarnings),
     ],
   };
@@ -217,10 +239,11 @@ function lineScope(
       pits: [],
       cleanouts: [],
       options: [],
-      referrals: line.condition.referrals,
+      referrals: referralsOf(line, input.rules),
+      notPossible: [],
     };
   }
-  const totalCost = costOf(way);
+  const mine = { totalCost: costOf(way), uncured_ft: uncuredBy(way) };
   const { alternatives } = depth;
   const asked = (segment: Interval) =>
     typeof alternatives === 'boolean'
@@ -228,7 +251,7 @@ function lineScope(
       : alternatives.line === id && overlaps(segment, alternatives);
   const segments = segmentsOf(track, chosen.layout, line.restrictions).map((segment) => ({
     ...segment,
-    runnerUp: asked(segment) ? runnerUp(segment, id, input, prepared, totalCost) : null,
+    runnerUp: asked(segment) ? runnerUp(segment, id, input, prepared, mine) : null,
   }));
   const amountOf = (action: string) => chosen.prices.filter((price) => price.action === action);
   return {
@@ -241,15 +264,20 @@ function lineScope(
       return {
         ...action,
         cost: totalOf(amountOf(action.id)),
+        fittings: workOf(action.method).fittings?.(track, action) ?? [],
         ...order,
         ...(order.liner ? { working: workingTime(order.liner.cut.value, input.rules, temperature_F) } : {}),
         ...capacityOf(lineWay, action),
       };
     }),
     pits: chosen.layout.holes.map((hole) => laidHole(lineWay, hole)),
-    cleanouts: chosen.cleanouts,
-    options: alternatives === true ? whileHere(lineWay, way, input) : [],
-    referrals: line.condition.referrals,
+    cleanouts: chosen.cleanouts.filter(({ offered }) => !offered),
+    options: [
+      ...(alternatives === true ? whileHere(lineWay, way, input) : []),
+      ...cleanoutOptions(chosen.cleanouts),
+    ],
+    referrals: referralsOf(line, input.rules),
+    notPossible: notPossibleOn(lineWay),
   };
 }
 

@@ -47,10 +47,14 @@ export interface Level {
   readonly cost: Float64Array;
   /** Running count of the cells closed to it. */
   readonly closed: Float64Array;
+  /** The same for a departure that crosses closed cells. */
+  readonly barred: Float64Array;
   /** What a stretch adds to a tie, by its two cells. */
   tie: (start: number, end: number) => number;
   /** Crossing any of the marked measure lifts the path to another level, once, at a cost. */
   readonly rises?: { readonly to: number; readonly cost: number; readonly marked: Float64Array };
+  /** The level is left for another at the end of a step that is long enough, by its two stops. */
+  readonly settles?: { readonly to: number; readonly after: (from: number, to: number) => boolean };
 }
 
 /** What lies between moves: each cell is filled by the first of two options that it allows. */
@@ -59,12 +63,22 @@ export interface Fills {
   readonly options: readonly [number, number];
   /** Cost of each cell by the second option; the first costs nothing. */
   readonly cost: Float64Array;
+  /** Cells that neither option suits may be filled all the same, at this cost each; 0 where they may not. */
+  readonly unsuited: Float64Array;
+  /** Options that such a cell would take, as a bit mask. */
+  readonly unsuitedOptions: Int32Array;
   /** Cells that bring the marked charge where they are filled. */
   readonly marked: Uint8Array;
   /** Paid once where any marked cell is filled. */
   readonly markedCharge: number;
-  /** A fill with moves on both sides is at least so long, unless none of its cells is counted. */
-  readonly least?: { readonly length: number; readonly at: Float64Array; readonly counted: Float64Array };
+  /** A run of counted cells that begins or ends a fill beside a move is at least so long. */
+  readonly least?: {
+    readonly length: number;
+    readonly at: Float64Array;
+    readonly counted: Uint8Array;
+    /** Cells that excuse the run they lie in. */
+    readonly excused: Uint8Array;
+  };
 }
 
 /** One way to join an arrival to a departure: the level it leaves on, its cost, what it adds to a tie. */
@@ -93,6 +107,10 @@ export interface Limits {
   readonly options: number;
   /** Options a cell allows under the restrictions at hand; the problem's own where there are none. */
   readonly allowed: Int32Array;
+  /** The same for cells that are filled although no option suits them. */
+  readonly unsuited: Int32Array;
+  /** Cells that may be filled by the second option; all of them where it is not given. */
+  readonly secondMay?: Uint8Array;
   /** Stops that no move runs past in one piece. */
   readonly splits: readonly number[];
   /** Whether a marked cell may be filled. */
@@ -116,20 +134,46 @@ export interface Path {
   readonly tie: number;
   /** Options used, as a bit mask. */
   readonly used: number;
-  /** Cells that a fill takes by its second option. */
+  /** Cells that a fill takes by its second option, and those it takes although neither suits them. */
   readonly second: Uint8Array;
+  readonly unsuited: Uint8Array;
 }
 
 export const bit = (option: number): number => 1 << option;
+
+/** What may meet at each stop, as bit masks: a pass is asked for nothing else. */
+export interface Meets {
+  readonly arrivals: Int32Array;
+  readonly departures: Int32Array;
+}
+
+/** What may meet at each stop of some moves: fills anywhere, the start at the first, the end at the last. */
+export function meetsOf(stops: number, moves: Moves, endDeparture: number): Meets {
+  const arrivals = new Int32Array(stops).fill(1 << arrivalFill);
+  const departures = new Int32Array(stops).fill(1 << departureFill);
+  arrivals[0] = 1 << arrivalStart;
+  departures[stops - 1] = 1 << endDeparture;
+  for (let stop = 0; stop < stops; stop++) {
+    for (let row = moves.start[stop] ?? 0; row < (moves.start[stop + 1] ?? 0); row++) {
+      const to = moves.to[row] ?? 0;
+      arrivals[to] = (arrivals[to] ?? 0) | (1 << (moves.arrives[row] ?? 0));
+      departures[stop] = (departures[stop] ?? 0) | (1 << (moves.departs[row] ?? 0));
+    }
+  }
+  return { arrivals, departures };
+}
+
+const noPass: readonly Pass[] = [];
 
 /** Passes from a table, with its flat columns. A fill is never followed by a fill: a whole fill is one step. */
 export function passesOf(
   stops: number,
   counts: { readonly arrivals: number; readonly levels: number; readonly departures: number },
   pass: (stop: number, arrival: number, level: number, departure: number) => readonly Pass[],
+  meets?: Meets,
 ): Passes {
   const { arrivals, levels, departures } = counts;
-  const table: (readonly Pass[])[] = [];
+  const table: (readonly Pass[] | undefined)[] = new Array(stops * arrivals * levels * departures);
   const start = new Int32Array(stops * arrivals * levels + 1);
   const rows: Pass[] = [];
   const ahead: number[] = [];
@@ -137,11 +181,14 @@ export function passesOf(
     const level = state % levels;
     const arrival = Math.floor(state / levels) % arrivals;
     const stop = Math.floor(state / levels / arrivals);
-    for (let departure = 0; departure < departures; departure++) {
-      const ways = pass(stop, arrival, level, departure);
-      table.push(ways);
+    const comes = !meets || ((meets.arrivals[stop] ?? 0) & (1 << arrival)) !== 0;
+    for (let departure = 0; comes && departure < departures; departure++) {
+      if (meets && ((meets.departures[stop] ?? 0) & (1 << departure)) === 0) continue;
+      const found = pass(stop, arrival, level, departure);
+      if (found.length === 0) continue;
+      table[state * departures + departure] = found;
       if (departure === departureFill && arrival === arrivalFill) continue;
-      for (const each of ways) {
+      for (const each of found) {
         rows.push(each);
         ahead.push(departure * levels + each.level);
       }
@@ -151,7 +198,7 @@ export function passesOf(
   return {
     arrivals,
     at: (stop, arrival, level, departure) =>
-      table[((stop * arrivals + arrival) * levels + level) * departures + departure] ?? [],
+      table[((stop * arrivals + arrival) * levels + level) * departures + departure] ?? noPass,
     flat: {
       start,
       ahead: Uint8Array.from(ahead),

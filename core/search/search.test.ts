@@ -25,10 +25,20 @@ const counts = { arrivals: 4, levels: 3, departures: 4 };
 const endDeparture = counts.departures - 1;
 
 interface Numbers {
-  readonly cells: readonly { readonly allowed: number; readonly fill: number; readonly marked: boolean }[];
+  readonly cells: readonly {
+    readonly allowed: number;
+    readonly fill: number;
+    readonly marked: boolean;
+    /** What filling it weighs although no option suits it, and the options it would take; 0: it is not filled. */
+    readonly unsuited: number;
+    readonly would: number;
+    readonly excused: boolean;
+    readonly second: boolean;
+  }[];
   readonly levels: readonly {
     readonly cost: readonly number[];
     readonly closed: readonly boolean[];
+    readonly barred: readonly boolean[];
     readonly marks: readonly boolean[];
     readonly rise: number;
   }[];
@@ -42,6 +52,8 @@ interface Numbers {
   readonly splits: readonly number[];
   readonly mayMark: boolean;
   readonly least: number;
+  /** A step of so many cells on the second level ends on the first. */
+  readonly settlesAfter: number;
 }
 
 const cellsCount = 6;
@@ -55,12 +67,17 @@ const numbers: fc.Arbitrary<Numbers> = fc.record({
       allowed: fc.constantFrom(15, 15, 15, 15, 14, 13, 7, 12),
       fill: whole(9),
       marked: fc.boolean(),
+      unsuited: fc.constantFrom(0, 0, 30),
+      would: fc.constantFrom(3, 2, 12),
+      excused: fc.constantFrom(false, false, false, true),
+      second: fc.constantFrom(true, true, true, false),
     }),
   ),
   levels: fc.array(
     fc.record({
       cost: perCell(whole(5)),
       closed: perCell(fc.constantFrom(false, false, false, true)),
+      barred: perCell(fc.constantFrom(false, false, false, false, true)),
       marks: perCell(fc.constantFrom(false, false, true)),
       rise: whole(4),
     }),
@@ -81,6 +98,7 @@ const numbers: fc.Arbitrary<Numbers> = fc.record({
   splits: fc.array(fc.integer({ min: 1, max: cellsCount - 1 }), { maxLength: 1 }),
   mayMark: fc.constantFrom(true, true, false),
   least: whole(3),
+  settlesAfter: fc.integer({ min: 1, max: 4 }),
 });
 
 /** What it costs to join an arrival on a level to a departure on another; none where they may not meet. */
@@ -97,8 +115,10 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
   const level = (each: Numbers['levels'][number], i: number): Level => ({
     cost: i === 0 ? sums(each.cost.map(() => 0)) : sums(each.cost),
     closed: i === 0 ? sums(each.cost.map(() => 0)) : sums(each.closed.map(Number)),
+    barred: i === 0 ? sums(each.cost.map(() => 0)) : sums(each.barred.map(Number)),
     tie: () => 0,
     ...(i === 1 ? { rises: { to: 2, cost: each.rise, marked: sums(each.marks.map(Number)) } } : {}),
+    ...(i === 2 ? { settles: { to: 1, after: (from, to) => to - from >= of.settlesAfter } } : {}),
   });
   const allowed = Int32Array.from(of.cells, (cell) => cell.allowed);
   const problem: Problem = {
@@ -131,17 +151,39 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
       options: [0, 1],
       cost: Float64Array.from(of.cells, ({ fill }) => fill),
       marked: Uint8Array.from(of.cells, ({ marked }) => (marked ? 1 : 0)),
+      unsuited: Float64Array.from(of.cells, ({ unsuited }) => unsuited),
+      unsuitedOptions: Int32Array.from(of.cells, ({ would }) => would),
       markedCharge: 0,
       least: {
         length: of.least,
         at: sums(of.cells.map(() => 1)),
-        counted: sums(of.cells.map(({ allowed: own }) => (own & 1 ? 1 : 0))),
+        counted: Uint8Array.from(of.cells, ({ allowed: own }) => own & 1),
+        excused: Uint8Array.from(of.cells, ({ excused }) => (excused ? 1 : 0)),
       },
     },
     allowed,
     options: 4,
   };
-  return { problem, limits: { options: 15, allowed, splits: of.splits, marked: of.mayMark } };
+  const limits = {
+    options: 15,
+    allowed,
+    unsuited: Int32Array.from(of.cells, () => 15),
+    secondMay: Uint8Array.from(of.cells, ({ second }) => (second ? 1 : 0)),
+    splits: of.splits,
+    marked: of.mayMark,
+  };
+  return { problem, limits };
+}
+
+type FilledCell = Numbers['cells'][number];
+/** Options by which a fill may take a cell. */
+const takenBy = ({ allowed, unsuited, would }: FilledCell) =>
+  allowed & 3 ? allowed : unsuited > 0 ? would : 0;
+/** The counted cells that begin a fill are too few, and none excuses them. */
+function isStub(cells: readonly FilledCell[], least: number): boolean {
+  const end = cells.findIndex(({ allowed }) => !(allowed & 1));
+  const run = end < 0 ? cells : cells.slice(0, end);
+  return run.length > 0 && run.length < least && !run.some(({ excused }) => excused);
 }
 
 /** The same numbers as a flow of one from the start to the end; gives the arcs that use each option. */
@@ -174,10 +216,11 @@ function writeFlow(of: Numbers, lp: Programme, prefix: string): Map<number, stri
       const own = of.levels[level];
       if (pass === undefined || !own) continue;
       const crossed = Array.from({ length: go.to - here.stop }, (_, i) => here.stop + i);
-      if (level > 0 && go.departure !== 2 && crossed.some((i) => own.closed[i])) continue;
+      if (level > 0 && crossed.some((i) => (go.departure === 2 ? own.barred : own.closed)[i])) continue;
       const rises = level === 1 && crossed.some((i) => own.marks[i]);
       const running = level === 0 ? 0 : crossed.reduce((sum, i) => sum + (own.cost[i] ?? 0), 0);
-      const to = `${go.to}/${go.arrives}/${rises ? 2 : level}`;
+      const settles = (level as number) === 2 && crossed.length >= of.settlesAfter;
+      const to = `${go.to}/${go.arrives}/${rises ? 2 : settles ? 1 : level}`;
       const from = `${here.stop}/${here.arrival}/${here.level}`;
       arc(from, to, pass + go.cost + running + (rises ? own.rise : 0), go.options);
     }
@@ -189,11 +232,15 @@ function writeFlow(of: Numbers, lp: Programme, prefix: string): Map<number, stri
         const here = { stop, arrival, level };
         for (let to = stop + 1; to <= cellsCount && arrival !== arrivalFill; to++) {
           const cells = stretch(stop, to);
-          if (cells.some(({ allowed, marked }) => !(allowed & 3) || (marked && !of.mayMark))) break;
-          const counted = cells.some(({ allowed }) => allowed & 1);
-          if (stop > 0 && to < cellsCount && to - stop < of.least && counted) continue;
-          const second = cells.filter(({ allowed }) => !(allowed & 1));
-          const cost = second.reduce((sum, { fill }) => sum + fill, 0);
+          if (cells.some((cell) => !(takenBy(cell) & 3) || (cell.marked && !of.mayMark))) break;
+          const second = cells.filter((cell) => !(takenBy(cell) & 1));
+          if (second.some((cell) => !cell.second)) break;
+          if (stop > 0 && isStub(cells, of.least)) continue;
+          if (to < cellsCount && isStub([...cells].reverse(), of.least)) continue;
+          const unsuited = cells.filter(({ allowed }) => !(allowed & 3));
+          const cost =
+            second.reduce((sum, { fill }) => sum + fill, 0) +
+            unsuited.reduce((sum, each) => sum + each.unsuited, 0);
           const options = second.length > 0 ? [1] : [];
           step(here, { to, departure: departureFill, arrives: arrivalFill, cost, options });
         }

@@ -38,14 +38,22 @@ interface Ground {
  */
 export function search(problem: Problem, limits: Limits): Path | undefined {
   const allowed = limits.allowed.map((options) => options & limits.options);
-  const ground = groundOf(problem, { ...limits, allowed });
+  const unsuited = limits.unsuited.map((options) => options & limits.options);
+  const ground = groundOf(problem, { ...limits, allowed, unsuited });
   const { last, value, ties, fills } = ground;
-  if (last <= 0) return { steps: [], cost: 0, tie: 0, used: 0, second: fills.second };
+  if (last <= 0) return { steps: [], cost: 0, tie: 0, used: 0, second: fills.second, unsuited: fills.unsuited };
   solveBack(ground);
   const start = ground.state(0, arrivalStart, 0);
   if (!Number.isFinite(num(value, start))) return undefined;
   const { steps, used } = walkForward(ground);
-  return { steps, used, cost: num(value, start), tie: num(ties, start), second: fills.second };
+  return {
+    steps,
+    used,
+    cost: num(value, start),
+    tie: num(ties, start),
+    second: fills.second,
+    unsuited: fills.unsuited,
+  };
 }
 
 function groundOf(problem: Problem, limits: Limits): Ground {
@@ -132,10 +140,10 @@ function offer(
   const at = ground.state(to, arrives, 0);
   for (let level = least; level <= most; level++) {
     const own = problem.levels[level] as Problem['levels'][number];
-    if (!crossesClosed && over(own.closed, start, end) !== 0) continue;
-    const { rises } = own;
+    if (over(crossesClosed ? own.barred : own.closed, start, end) !== 0) continue;
+    const { rises, settles } = own;
     const lifts = rises !== undefined && over(rises.marked, start, end) > marked;
-    const after = at + (lifts ? rises.to : level);
+    const after = at + (lifts ? rises.to : settles?.after(stop, to) ? settles.to : level);
     const total = cost + over(own.cost, start, end) + (lifts ? rises.cost : 0) + num(value, after);
     const k = departs * levels + level;
     if (total > num(ahead.cost, k) || total === Infinity) continue;
@@ -246,10 +254,10 @@ function onOptimum(
     const { level } = pass;
     if (level < least || level > most) continue;
     const own = problem.levels[level] as Problem['levels'][number];
-    if (!crossesClosed && over(own.closed, start, end) !== 0) continue;
-    const { rises } = own;
+    if (over(crossesClosed ? own.barred : own.closed, start, end) !== 0) continue;
+    const { rises, settles } = own;
     const lifts = rises !== undefined && over(rises.marked, start, end) > marked;
-    const after = lifts ? rises.to : level;
+    const after = lifts ? rises.to : settles?.after(here.stop, to) ? settles.to : level;
     const next = state(to, arrives, after);
     const total = pass.cost + cost + over(own.cost, start, end) + (lifts ? rises.cost : 0) + num(value, next);
     if (total !== num(value, at)) continue;

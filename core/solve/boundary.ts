@@ -1,9 +1,18 @@
 import { leastPublic_ft } from '../excavation/hole-drafts.js';
-import type { HolePiece, PitPieces } from '../excavation/hole-costs.js';
+import { byProtection, type HolePiece, type PitPieces } from '../excavation/hole-costs.js';
+import type { Protection } from '../excavation/section.js';
 import { closingCost } from '../methods/entry.js';
 import type { Site } from '../methods/method.js';
 import type { Pass } from '../search/problem.js';
-import { Arrives, Departs, Hole, type HoleLevel } from '../track/joins.js';
+import {
+  Arrives,
+  arrivalAsks,
+  departureAsks,
+  Departs,
+  holeJustEnded,
+  noHole,
+  type HoleLevels,
+} from '../track/joins.js';
 
 /** Pits first, then public hole feet (to 0.01 ft), then actions, packed into one whole number. */
 const pitTie = 1e11;
@@ -11,10 +20,6 @@ const publicHundredthTie = 1e4;
 export const publicTie = (feet: number): number => Math.round(feet * 100) * publicHundredthTie;
 
 const none: readonly Pass[] = [];
-const unchanged = [Hole.None, Hole.Open, Hole.Paid].map((level): readonly Pass[] => [
-  { level, cost: 0, tie: 0 },
-]);
-const goOn = (hole: HoleLevel): readonly Pass[] => unchanged[hole] ?? none;
 
 /** A piece of a hole in whole millionths, as a pass pays it. */
 interface Paid {
@@ -22,18 +27,20 @@ interface Paid {
   readonly tie: number;
   readonly isPublic: boolean;
 }
+type Held<T> = Readonly<Record<Protection, T>>;
 interface Pit {
-  readonly open: Paid;
-  readonly close: Paid;
-  readonly widerUpstream: number;
-  readonly widerDownstream: number;
+  readonly open: Held<Paid | undefined>;
+  readonly close: Held<Paid | undefined>;
+  readonly widerUpstream: Held<number>;
+  readonly widerDownstream: Held<number>;
+  readonly alone: Paid | undefined;
 }
 
 /** What one boundary may cost, whatever meets there. */
 interface Boundary {
   readonly permit: number;
-  readonly openDig: Paid;
-  readonly closeDig: Paid;
+  readonly openDig: Held<Paid | undefined>;
+  readonly closeDig: Held<Paid | undefined>;
   readonly launch: Pit | undefined;
   readonly burst: Pit | undefined;
   /** Pipe that closes a launch pit again. */
@@ -46,21 +53,21 @@ interface Boundary {
 /**
  * Ways to pass every boundary, by what arrives, the hole that is open there, and what departs. New pipe opens and closes
  * its hole with room to work; a liner or a burst that ends here wants a pit unless an insertion point, touching new pipe
- * or an open hole serves it; a pit may stand alone, open a hole that goes on, or close one that came. `money` turns raw
- * cost into whole millionths.
+ * or an open hole serves it; a pit may stand alone, open a hole that goes on, or close one that came. A hole is held the
+ * way it was opened until it closes, and none opens too near to where one closed. `money` turns raw cost into whole
+ * millionths.
  */
 export function boundaryPasses(
   site: Site,
+  levels: HoleLevels,
   money: (raw: number) => number,
-): (stop: number, arrives: number, hole: number, departs: number) => readonly Pass[] {
+): (stop: number, arrives: number, level: number, departs: number) => readonly Pass[] {
   const boundaries = site.track.boundaries.map((_, stop) => boundaryAt(site, stop, money));
-  return (stop, arrives, hole, departs) => {
+  const at = passer(levels, site.holes.ways);
+  return (stop, arrives, level, departs) => {
     const boundary = boundaries[stop];
     if (!boundary || (departs === Departs.End) !== boundary.isLast) return none;
-    if (arrives === Arrives.NewPipe) return afterNewPipe(boundary, hole as HoleLevel, departs);
-    if (departs === Departs.ExposedPipe) return hole === Hole.None ? goOn(Hole.None) : none;
-    if (departs === Departs.NewPipe) return beforeNewPipe(boundary, hole as HoleLevel);
-    return betweenOthers(boundary, arrives, hole as HoleLevel, departs);
+    return at(boundary, arrives, level, departs);
   };
 }
 
@@ -71,17 +78,23 @@ function boundaryAt({ track, holes, wayIn }: Site, stop: number, money: (raw: nu
     tie: publicTie(public_ft),
     isPublic: public_ft > leastPublic_ft,
   });
+  const held = (of: (held: Protection) => HolePiece | undefined) =>
+    byProtection((each) => {
+      const piece = holes.ways.includes(each) ? of(each) : undefined;
+      return piece && paid(piece);
+    });
   const pit = (pieces: PitPieces | undefined): Pit | undefined =>
     pieces && {
-      open: paid(pieces.open),
-      close: paid(pieces.close),
-      widerUpstream: money(pieces.widerUpstream),
-      widerDownstream: money(pieces.widerDownstream),
+      open: held((each) => pieces.open[each]),
+      close: held((each) => pieces.close[each]),
+      widerUpstream: byProtection((each) => money(pieces.widerUpstream[each])),
+      widerDownstream: byProtection((each) => money(pieces.widerDownstream[each])),
+      alone: pieces.alone && paid(pieces.alone),
     };
   return {
     permit: money(track.prices.permit_per_hole),
-    openDig: paid(holes.openDig(fine)),
-    closeDig: paid(holes.closeDig(fine)),
+    openDig: held((each) => holes.openDig(fine, each)),
+    closeDig: held((each) => holes.closeDig(fine, each)),
     launch: pit(holes.pit(fine, 'launch')),
     burst: pit(holes.pit(fine, 'burst')),
     closing: money(closingCost(track, fine)),
@@ -93,67 +106,114 @@ function boundaryAt({ track, holes, wayIn }: Site, stop: number, money: (raw: nu
   };
 }
 
-/** Permit for what is dug here, unless the open hole has paid it. */
-const permitFor = ({ permit }: Boundary, { isPublic }: Paid, hole: HoleLevel): number =>
-  isPublic && hole !== Hole.Paid ? permit : 0;
+function passer(levels: HoleLevels, ways: readonly Protection[]) {
+  const unchanged = levels.all.map((_, level): readonly Pass[] => [{ level, cost: 0, tie: 0 }]);
+  const ended: readonly Pass[] = [{ level: noHole, cost: 0, tie: 0 }];
+  const goOn = (level: number): readonly Pass[] => unchanged[level] ?? none;
 
-function afterNewPipe(boundary: Boundary, hole: HoleLevel, departs: number): readonly Pass[] {
-  // Two stretches of new pipe that touch are one.
-  if (departs === Departs.NewPipe || departs === Departs.ExposedPipe) return none;
-  if (hole === Hole.None) return goOn(Hole.None);
-  const { closeDig } = boundary;
-  const closed: Pass = {
-    level: Hole.None,
-    cost: closeDig.cost + permitFor(boundary, closeDig, hole),
-    tie: closeDig.tie,
+  /** Permit for what is dug here, unless the open hole has paid it. */
+  const permitFor = ({ permit }: Boundary, { isPublic }: Paid, level: number): number => {
+    const hole = levels.all[level];
+    return isPublic && !(hole?.open && hole.paid) ? permit : 0;
   };
-  return departs === Departs.End ? [closed] : [closed, ...goOn(hole)];
-}
+  const heldAt = (level: number): Protection | undefined => {
+    const hole = levels.all[level];
+    return hole?.open ? hole.held : undefined;
+  };
 
-function beforeNewPipe(boundary: Boundary, hole: HoleLevel): readonly Pass[] {
-  if (hole !== Hole.None) return goOn(hole);
-  const { openDig } = boundary;
-  return [
-    {
-      level: openDig.isPublic ? Hole.Paid : Hole.Open,
-      cost: openDig.cost + permitFor(boundary, openDig, Hole.None),
-      tie: openDig.tie + pitTie,
-    },
-  ];
-}
-
-function betweenOthers(
-  boundary: Boundary,
-  arrives: number,
-  hole: HoleLevel,
-  departs: number,
-): readonly Pass[] {
-  const { inserted, closing } = boundary;
-  const atEnd = departs === Departs.End;
-  const launch =
-    (arrives === Arrives.LinerInserted && !inserted.upstream) ||
-    (departs === Departs.LinerInserted && !inserted.downstream);
-  const burst = arrives === Arrives.Burst || departs === Departs.Burst;
-  const served = hole === Hole.None || atEnd ? none : goOn(hole);
-  if (!launch && !burst) return hole === Hole.None ? goOn(Hole.None) : served;
-  const pit = arrives === Arrives.Burst ? boundary.burst : boundary.launch;
-  if (!pit) return served;
-  const pipe = burst ? 0 : closing;
-  if (hole !== Hole.None) {
-    const close = pit.widerUpstream + pit.close.cost + permitFor(boundary, pit.close, hole);
-    return [...served, { level: Hole.None, cost: pipe + close, tie: pit.close.tie }];
+  function afterNewPipe(boundary: Boundary, level: number, departs: number): readonly Pass[] {
+    const atEnd = departs === Departs.End;
+    // Two stretches of new pipe that touch are one.
+    if (departs === Departs.NewPipe || departs === Departs.ExposedPipe) return none;
+    const held = heldAt(level);
+    if (held === undefined) return atEnd ? ended : goOn(level);
+    const closeDig = boundary.closeDig[held];
+    const closed: readonly Pass[] = closeDig
+      ? [
+          {
+            level: atEnd ? noHole : holeJustEnded,
+            cost: closeDig.cost + permitFor(boundary, closeDig, level),
+            tie: closeDig.tie,
+          },
+        ]
+      : none;
+    return atEnd ? closed : [...closed, ...goOn(level)];
   }
-  const alone: Pass = {
-    level: Hole.None,
-    cost:
-      pipe + pit.open.cost + pit.close.cost + (pit.open.isPublic || pit.close.isPublic ? boundary.permit : 0),
-    tie: pit.open.tie + pit.close.tie + pitTie,
+
+  function beforeNewPipe(boundary: Boundary, level: number): readonly Pass[] {
+    if (heldAt(level) !== undefined) return goOn(level);
+    if (level === holeJustEnded) return none;
+    return ways.flatMap((held): Pass[] => {
+      const openDig = boundary.openDig[held];
+      if (!openDig) return [];
+      return [
+        {
+          level: levels.of(held, openDig.isPublic),
+          cost: openDig.cost + permitFor(boundary, openDig, noHole),
+          tie: openDig.tie + pitTie,
+        },
+      ];
+    });
+  }
+
+  /** Passes by a pit that opens, closes or stands alone, with the pipe that closes it again. */
+  function byPit(boundary: Boundary, pit: Pit, pipe: number, level: number, atEnd: boolean): Pass[] {
+    const held = heldAt(level);
+    if (held !== undefined) {
+      const close = pit.close[held];
+      if (!close) return [];
+      const cost = pipe + pit.widerUpstream[held] + close.cost + permitFor(boundary, close, level);
+      return [{ level: atEnd ? noHole : holeJustEnded, cost, tie: close.tie }];
+    }
+    if (level === holeJustEnded) return [];
+    const alone: Pass[] = pit.alone
+      ? [
+          {
+            level: atEnd ? noHole : holeJustEnded,
+            cost: pipe + pit.alone.cost + (pit.alone.isPublic ? boundary.permit : 0),
+            tie: pit.alone.tie + pitTie,
+          },
+        ]
+      : [];
+    if (atEnd) return alone;
+    const opened = ways.flatMap((way): Pass[] => {
+      const open = pit.open[way];
+      if (!open) return [];
+      const cost = pipe + open.cost + pit.widerDownstream[way] + permitFor(boundary, open, noHole);
+      return [{ level: levels.of(way, open.isPublic), cost, tie: open.tie + pitTie }];
+    });
+    return [...alone, ...opened];
+  }
+
+  function betweenOthers(
+    boundary: Boundary,
+    arrives: number,
+    level: number,
+    departs: number,
+  ): readonly Pass[] {
+    const { inserted, closing } = boundary;
+    const [into, out] = [arrivalAsks[arrives], departureAsks[departs]];
+    const atEnd = departs === Departs.End;
+    // Two liners that touch, one of them sectional, would be one.
+    if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return none;
+    const open = heldAt(level) !== undefined;
+    const entering = [
+      ...(into?.inserts && !inserted.upstream ? [into.inserts] : []),
+      ...(out?.inserts && !inserted.downstream ? [out.inserts] : []),
+    ];
+    const burst = into?.burst ?? out?.burst ?? false;
+    const served = open && !atEnd ? goOn(level) : none;
+    if (entering.length === 0 && !burst) return open ? served : atEnd ? ended : goOn(level);
+    if (entering.includes('served')) return served;
+    const pit = into?.burst ? boundary.burst : boundary.launch;
+    if (!pit) return served;
+    return [...served, ...byPit(boundary, pit, burst ? 0 : closing, level, atEnd)];
+  }
+
+  return (boundary: Boundary, arrives: number, level: number, departs: number): readonly Pass[] => {
+    if (arrives === Arrives.NewPipe) return afterNewPipe(boundary, level, departs);
+    if (departs === Departs.ExposedPipe) return heldAt(level) === undefined ? goOn(level) : none;
+    if (departs === Departs.NewPipe) return beforeNewPipe(boundary, level);
+    return betweenOthers(boundary, arrives, level, departs);
   };
-  if (atEnd) return [alone];
-  const opened: Pass = {
-    level: pit.open.isPublic ? Hole.Paid : Hole.Open,
-    cost: pipe + pit.open.cost + pit.widerDownstream + permitFor(boundary, pit.open, Hole.None),
-    tie: pit.open.tie + pitTie,
-  };
-  return [alone, opened];
 }

@@ -6,6 +6,7 @@ import { methodRegistry } from '../methods/index.js';
 import { cures, type Candidate } from '../methods/method.js';
 import { isCutBack, stationOf, type Track } from '../track/track.js';
 import { cheapestAlone } from './cheapest-alone.js';
+import type { Cleaning } from './cleaning.js';
 import { candidateCures, type Possible } from './possible.js';
 
 /** Present value of future upkeep and failures over the house's horizon; no markup or tax. */
@@ -40,11 +41,10 @@ export function everySecondYear(years: number, interest: number): number {
   return sum;
 }
 
-const cleansYearly = (school: School) => school !== 'renew';
 const inspectsAgain = (school: School) => school !== 'maintain';
 
 /** Works out, once and before any search, what leaving things would carry. */
-export function carriedOn(possible: Possible): Carried {
+export function carriedOn(possible: Possible, cleaning: Cleaning): Carried {
   const { track } = possible;
   const { rules, prices, school } = track;
   const later = (1 + rules.interest) ** (-rules.horizon_years / 2);
@@ -58,11 +58,10 @@ export function carriedOn(possible: Possible): Carried {
       !isCutBack(track, finding.id) &&
       isOurs(track, finding),
   );
-  const alone = cheapestAlone(possible, left);
+  const cutting = cutBackAlone(possible, cleaning);
+  const alone = cheapestAlone(possible, left).map((cost, i) => leastOf(cost, left[i] && cutting(left[i])));
   return {
-    yearlyCleaning: cleansYearly(school)
-      ? roundCents(prices.yearlyCleaning * annuity(rules.horizon_years, rules.interest))
-      : 0,
+    yearlyCleaning: roundCents(prices.yearlyCleaning * annuity(rules.horizon_years, rules.interest)),
     looks: inspectsAgain(school)
       ? roundCents(prices.look * everySecondYear(rules.horizon_years, rules.interest))
       : 0,
@@ -72,6 +71,18 @@ export function carriedOn(possible: Possible): Carried {
       const share = placed.to_ft - placed.from_ft > longShared_ft && !isSag(finding);
       return sum > 0 ? [{ finding, sum, share }] : [];
     }),
+  };
+}
+
+/** The lesser of two costs; 0 stands for a cure that may not be. */
+const leastOf = (one: number, other: number | undefined): number =>
+  other === undefined || other === 0 ? one : one === 0 ? other : Math.min(one, other);
+
+/** What sticks in may be cut back by itself: setting up to clean, its place cleaned, and the cut; raw. */
+function cutBackAlone({ track: { prices } }: Possible, cleaning: Cleaning): (finding: Judged) => number | undefined {
+  return ({ cures, place }) => {
+    if (!cures.includes('clean')) return undefined;
+    return (prices.mobilisation.clean ?? 0) + cleaning.rawCostOf(place) + prices.cutBack_each;
   };
 }
 

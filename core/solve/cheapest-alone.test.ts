@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { carriedOn, creditOf, creditsFrom } from './carried.js';
+import { cleaningOf } from './cleaning.js';
 import { cheapestAlone } from './cheapest-alone.js';
 import { randomJob } from '../test/random-job.js';
 import type { Candidate } from '../methods/method.js';
@@ -29,26 +30,25 @@ function alone(possible: Possible, edge: Candidate): number {
   const [from, to] = [track.boundaries[edge.from] ?? 0, track.boundaries[edge.to] ?? 0];
   const permit = (public_ft: number) => (public_ft > 1e-6 ? track.prices.permit_per_hole : 0);
   const pit = (pieces: PitPieces | undefined) =>
-    pieces
-      ? pieces.open.cost + pieces.close.cost + permit(pieces.open.public_ft + pieces.close.public_ft)
-      : Infinity;
+    pieces?.alone ? pieces.alone.cost + permit(pieces.alone.public_ft) : Infinity;
   const own = edge.cost + (track.prices.mobilisation[edge.method as 'spot'] ?? 0);
   if (edge.method === 'line' || edge.method === 'short-line') {
     const needsNone = edge.viaAccess || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
     if (needsNone) return own;
-    return own + Math.min(...[from, to].map((at) => pit(holes.pit(at, 'launch')) + closingCost(track, at)));
+    const launch = (at: number, may: boolean | undefined) =>
+      may ? pit(holes.pit(at, 'launch')) + closingCost(track, at) : Infinity;
+    return own + Math.min(launch(from, edge.mayPit?.from), launch(to, edge.mayPit?.to));
   }
   if (edge.method === 'burst') return own + pit(holes.pit(from, 'launch')) + pit(holes.pit(to, 'burst'));
   if (edge.exposed) return own;
-  const [open, close] = [holes.openDig(from), holes.closeDig(to)];
   const over = (sums: Float64Array) => (sums[to] ?? 0) - (sums[from] ?? 0);
-  return (
-    own +
-    open.cost +
-    over(holes.through) +
-    close.cost +
-    permit(open.public_ft + over(holes.publicThrough) + close.public_ft)
-  );
+  const held = holes.ways.map((way) => {
+    const [open, close] = [holes.openDig(from, way), holes.closeDig(to, way)];
+    if (!open || !close || over(holes.barredThrough[way]) > 0) return Infinity;
+    const public_ft = open.public_ft + over(holes.publicThrough) + close.public_ft;
+    return open.cost + over(holes.through[way]) + close.cost + permit(public_ft);
+  });
+  return own + Math.min(...held);
 }
 
 // By definition: every single action that covers the whole place and cures it, looked at one by one.
@@ -82,7 +82,7 @@ test('credits handed out along a boundary are those of each action by itself', (
   fc.assert(
     fc.property(seeds, (seed) => {
       const possible = possibleOf(seed);
-      const carried = carriedOn(possible);
+      const carried = carriedOn(possible, cleaningOf(possible.track, Math.round));
       possible.candidatesFrom.forEach((edges, from) => {
         const credit = creditsFrom(possible.track, carried, from);
         for (const edge of [...edges].sort((a, b) => a.to - b.to)) {

@@ -1,9 +1,12 @@
-import { methodRegistry } from '../methods/index.js';
+import { methodBit, methodRegistry } from '../methods/index.js';
 import type { Candidate } from '../methods/method.js';
+import { byte, int } from '../search/columns.js';
+import { clustersOf, type Cluster } from '../search/fills.js';
 import { cheapestWithCharges } from '../search/fixed-charges.js';
 import type { Limits, Path } from '../search/problem.js';
 import { search } from '../search/search.js';
-import type { Departs, HoleLevel } from '../track/joins.js';
+import type { Arrives, Departs, HoleLevel } from '../track/joins.js';
+import type { CleaningVisit } from './cleaning.js';
 import { micro, type Prepared } from './prepare.js';
 import { allowedUnder, splitBoundaries, type Restriction } from './restrictions.js';
 
@@ -14,6 +17,7 @@ export interface PlanStep {
   readonly candidate: Candidate | undefined;
   /** How a liner is inserted, and whether new pipe needs a hole. */
   readonly departs: Departs;
+  readonly arrives: Arrives;
   /** The hole while this step runs. */
   readonly hole: HoleLevel;
 }
@@ -21,12 +25,15 @@ export interface PlanStep {
 /** The scope of one line as the search found it. */
 export interface Plan {
   readonly steps: readonly PlanStep[];
-  /** Scope without mobilisation plus carried, in millionths. */
+  /** Scope without mobilisation plus carried, in millionths; what must be cured and is not weighs in it too. */
   readonly cost: number;
   /** Methods used, as a bit mask. */
   readonly used: number;
-  /** Gap cells that are cleaned, by fine index. */
+  /** Gap cells that are cleaned, and those that must be cured and are not, by fine index. */
   readonly cleaned: Uint8Array;
+  readonly uncured: Uint8Array;
+  /** From where to where the tool goes; undefined where nothing is cleaned. */
+  readonly visit: CleaningVisit | undefined;
 }
 
 /** The cheapest scope over all lines of a job, which share mobilisation. */
@@ -36,7 +43,9 @@ export interface Cheapest {
   readonly cost: number;
 }
 
-/** Undefined where some line has no way at all. */
+type OwnLimits = Omit<Limits, 'options' | 'marked' | 'secondMay'>;
+
+/** Undefined where the pins of some line collide. */
 export function cheapest(
   lines: readonly Prepared[],
   restrictions: readonly (readonly Restriction[])[],
@@ -55,7 +64,7 @@ export function cheapest(
   });
   return (
     found && {
-      plans: found.paths.map((path, i) => planOf(lines[i] ?? first, path)),
+      plans: found.paths.map((path, i) => planOf(lines[i] ?? first, limits[i], path)),
       cost: found.cost,
     }
   );
@@ -64,26 +73,32 @@ export function cheapest(
 const limitsOf = (
   { possible, problem }: Prepared,
   restrictions: readonly Restriction[],
-): Omit<Limits, 'options' | 'marked'> => ({
+): OwnLimits => ({
   allowed: allowedUnder(possible.track, problem.allowed, restrictions),
+  unsuited: allowedUnder(possible.track, problem.fills.unsuitedOptions, restrictions),
   splits: splitBoundaries(possible.track, restrictions),
 });
 
 const everyOption = ({ problem }: Prepared): number => (1 << problem.options) - 1;
 
-/** Whether anything at all satisfies the rules and pins on one line. */
+/** Whether anything at all satisfies the pins on one line. */
 export function hasWay(line: Prepared, restrictions: readonly Restriction[]): boolean {
   const limits = { ...limitsOf(line, restrictions), options: everyOption(line) };
   return [true, false].some((marked) => search(line.problem, { ...limits, marked }) !== undefined);
 }
 
+/** A path with the cleaning visit that it pays for. */
+interface Cleaned extends Path {
+  readonly visit: CleaningVisit | undefined;
+}
+
 /** A line's best path with and without root joints left: the yearly cleaning they bring is paid once a line. */
-function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>): Path | undefined {
+function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>): Cleaned | undefined {
   const { problem, baseline } = line;
   const { markedCharge } = problem.fills;
-  let best: Path | undefined;
+  let best: Cleaned | undefined;
   for (const marked of markedCharge > 0 ? [false, true] : [true]) {
-    const path = search(problem, { ...limits, marked });
+    const path = cheapestCleaning(line, { ...limits, marked });
     if (!path) continue;
     const cost = path.cost + baseline + (marked ? markedCharge : 0);
     if (!best || cost < best.cost || (cost === best.cost && path.tie < best.tie)) best = { ...path, cost };
@@ -91,15 +106,79 @@ function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>): Path | undefine
   return best;
 }
 
-const planOf = ({ candidates }: Prepared, path: Path): Plan => ({
-  cost: path.cost,
-  used: path.used,
-  cleaned: path.second,
-  steps: path.steps.map(({ from, to, move, departs, level }) => ({
-    from,
-    to,
-    candidate: candidates[move],
-    departs: departs as Departs,
-    hole: level as HoleLevel,
-  })),
-});
+/**
+ * The best path with its cleaning. A visit is paid from where the tool goes in to the furthest place that is cleaned, so
+ * what it costs hangs on the first and the last of them. With all places free to be cleaned for nothing the path bounds
+ * what any choice may cost; then the first or the last that it cleans is taken away, as long as that bound leaves hope.
+ */
+function cheapestCleaning(line: Prepared, limits: Limits): Cleaned | undefined {
+  const { problem, cleaning } = line;
+  const clusters = clustersOf(problem, limits);
+  let best: Cleaned | undefined;
+  const asked = new Set<string>();
+  const visit = (first: number, last: number): void => {
+    if (asked.has(`${first} ${last}`)) return;
+    asked.add(`${first} ${last}`);
+    const secondMay = maskOf(clusters.slice(first, last + 1), limits.allowed.length);
+    const path = search(problem, { ...limits, secondMay });
+    if (!path || (best && path.cost >= best.cost)) return;
+    const cleaned = clusters.flatMap((cluster, k) => (isCleanedIn(line, path, cluster) ? [k] : []));
+    const [head, tail] = [cleaned[0], cleaned.at(-1)];
+    if (head === undefined || tail === undefined) {
+      best = { ...path, visit: undefined };
+      return;
+    }
+    const from = cleaning.visitTo(clusters[head]?.start ?? 0, clusters[tail]?.end ?? 0);
+    const cost = path.cost + cleaning.costOf(from);
+    if (!best || cost < best.cost) best = { ...path, cost, visit: from };
+    visit(head + 1, last);
+    if (tail > first) visit(first, tail - 1);
+  };
+  visit(0, clusters.length - 1);
+  return best;
+}
+
+function maskOf(clusters: readonly Cluster[], cells: number): Uint8Array {
+  const mask = new Uint8Array(cells);
+  for (const { start, end } of clusters) mask.fill(1, start, end);
+  return mask;
+}
+
+/** Whether a gap of the path takes any cell of a place that is to be cleaned. */
+const isCleanedIn = ({ problem }: Prepared, { steps }: Path, { start, end }: Cluster): boolean =>
+  steps.some(
+    ({ from, to, move }) =>
+      move < 0 && int(problem.cellOf, from) < end && int(problem.cellOf, to) > start,
+  );
+
+function planOf({ candidates, levels, possible, problem }: Prepared, limits: OwnLimits | undefined, path: Path): Plan {
+  const { visit } = path as Cleaned;
+  const cells = possible.track.cells.length;
+  const cleaned = new Uint8Array(cells);
+  const uncured = new Uint8Array(cells);
+  for (const { from, to, move } of path.steps) {
+    if (move >= 0) continue;
+    for (let i = int(problem.cellOf, from); i < int(problem.cellOf, to); i++) {
+      uncured[i] = byte(path.unsuited, i);
+      const cell = possible.track.cells[i];
+      const onTheWay = visit && cell && cell.from_ft < visit.to_ft && cell.to_ft > visit.from_ft;
+      const mayClean = ((limits?.allowed[i] ?? 0) & methodBit('clean')) !== 0;
+      if (byte(path.second, i) !== 0 || (onTheWay && mayClean)) cleaned[i] = 1;
+    }
+  }
+  return {
+    cost: path.cost,
+    used: path.used,
+    cleaned,
+    uncured,
+    visit,
+    steps: path.steps.map(({ from, to, move, departs, arrives, level }) => ({
+      from,
+      to,
+      candidate: candidates[move],
+      departs: departs as Departs,
+      arrives: arrives as Arrives,
+      hole: levels.all[level] ?? { open: false, near: false },
+    })),
+  };
+}

@@ -3,12 +3,15 @@ import {
   missingCleanouts,
   riserLength,
   type CleanoutStatus,
+  type MissingCleanout,
 } from '../cleanouts/cleanouts.js';
 import type { Hole } from '../excavation/hole.js';
-import type { PitPieces } from '../excavation/hole-costs.js';
+import type { AlonePit } from '../excavation/hole-costs.js';
 import { excavationDrafts, leastPublic_ft } from '../excavation/hole-drafts.js';
 import { holeQuantities } from '../excavation/quantities.js';
+import { sayPoint } from '../job/point-words.js';
 import { sameStation_ft } from '../job/units.js';
+import type { LineModel } from '../line/model.js';
 import { overlap, type Interval } from '../line/intervals.js';
 import { priced, type PriceLine } from '../price/price-line.js';
 import type { Track } from '../track/track.js';
@@ -20,9 +23,13 @@ export interface CleanoutWork {
   readonly station_ft: number;
   readonly status: CleanoutStatus;
   readonly why: string;
+  /** Where that is, in words: "beside the house wall". */
+  readonly place: string;
   /** The hole that is open there anyway; null where it gets one of its own. */
   readonly in: string | null;
   readonly riser_ft: number;
+  /** Not in the price: nothing opens the line, and the house does not ask for one on every job. */
+  readonly offered: boolean;
   readonly prices: readonly PriceLine[];
 }
 
@@ -31,32 +38,68 @@ const leastShared_ft = 0.5;
 
 /**
  * Cleanouts after the search: what is wrong with those there, then the missing ones, first in holes that are open
- * anyway, else at the cheapest ground that satisfies the rule. A house may ask for one on every job that digs.
+ * anyway, else at the cheapest ground that satisfies the rule. They are in the price where the work opens the line or the
+ * house asks for one on every job; else each is offered.
  */
 export function cleanoutWork(possible: Possible, layout: Layout): CleanoutWork[] {
   const { model, rules } = possible.track;
+  const always = rules.addCleanout === 'every-job';
   const missing = missingCleanouts(model, rules).flatMap(
-    (stretch) => newCleanout(possible, layout, stretch, stretch.why) ?? [],
+    (stretch) => newCleanout(possible, layout, stretch) ?? [],
   );
   const [first] = layout.holes;
+  const middle_ft = first ? (first.from_ft + first.to_ft) / 2 : 0;
   const asked =
-    rules.addCleanout === 'every-job' && missing.length === 0 && first
-      ? newCleanout(possible, layout, first, 'the house adds one on every job')
+    always && missing.length === 0 && first
+      ? newCleanout(possible, layout, {
+          ...first,
+          best_ft: middle_ft,
+          why: 'the house adds one on every job',
+        })
       : undefined;
-  return [...repairs(possible.track), ...missing, ...(asked ? [asked] : [])];
+  const opens = layout.actions.length > 0;
+  return [...repairs(possible.track), ...missing, ...(asked ? [asked] : [])].map((each) => ({
+    ...each,
+    offered: !always && (!opens || each.optional === true),
+  }));
 }
 
-const repairs = (track: Track): CleanoutWork[] =>
-  cleanoutRepairs(track.model).flatMap(({ station_ft, work, why }) =>
+type Laid = Omit<CleanoutWork, 'offered'> & { readonly optional?: boolean };
+
+const repairs = (track: Track): Laid[] =>
+  cleanoutRepairs(track.model).flatMap(({ station_ft, work, why, optional }) =>
     work.map((status) => ({
       station_ft,
       status,
       why,
+      place: `at ${station_ft.toFixed(1)} ft`,
       in: null,
       riser_ft: 0,
+      ...(optional ? { optional } : {}),
       prices: fitting(track, status, `${station_ft.toFixed(1)} ft`),
     })),
   );
+
+const wallNear_ft = 6;
+
+/** A place as a person would point to it, by what is nearest on the line. */
+export function placeInWords(model: LineModel, station_ft: number): string {
+  const landmarks = model.points.filter(({ point }) =>
+    ['building', 'cleanout', 'manhole', 'main', 'septic-tank', 'tie-in', 'property-line'].includes(point.kind),
+  );
+  const wall_ft =
+    model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ??
+    model.surfaces.find(({ kind }) => kind === 'building')?.to_ft;
+  if (wall_ft !== undefined && Math.abs(station_ft - wall_ft) <= wallNear_ft) return 'beside the house wall';
+  const [nearest] = [...landmarks].sort(
+    (a, b) => Math.abs(a.at.station_ft - station_ft) - Math.abs(b.at.station_ft - station_ft),
+  );
+  if (!nearest) return `${station_ft.toFixed(0)} ft down the line`;
+  const away_ft = station_ft - nearest.at.station_ft;
+  const name = `the ${sayPoint(nearest.point)}`;
+  if (Math.abs(away_ft) < 1) return `at ${name}`;
+  return `${Math.abs(away_ft).toFixed(0)} ft ${away_ft < 0 ? 'upstream' : 'downstream'} of ${name}`;
+}
 
 const fitting = ({ model, prices }: Track, status: CleanoutStatus, at: string): PriceLine[] =>
   priced(model.line.id, prices, [
@@ -71,12 +114,7 @@ const fitting = ({ model, prices }: Track, status: CleanoutStatus, at: string): 
   ]);
 
 /** A new cleanout somewhere in a stretch; undefined where none can be dug in. */
-function newCleanout(
-  possible: Possible,
-  { holes }: Layout,
-  stretch: Interval,
-  why: string,
-): CleanoutWork | undefined {
+function newCleanout(possible: Possible, { holes }: Layout, stretch: MissingCleanout): Laid | undefined {
   const { track } = possible;
   const open = holes.find((hole) => overlap(hole, stretch) > leastShared_ft);
   const site = open ? inHole(open, stretch) : cheapestGround(possible, stretch);
@@ -86,7 +124,8 @@ function newCleanout(
   return {
     station_ft,
     status: 'new',
-    why,
+    why: stretch.why,
+    place: placeInWords(track.model, station_ft),
     in: open?.id ?? null,
     riser_ft: riserLength(track.model.profile.depth(station_ft)),
     prices: [
@@ -98,29 +137,38 @@ function newCleanout(
 
 interface Ground {
   readonly station_ft: number;
-  readonly pit?: PitPieces;
+  readonly pit?: Interval & AlonePit;
 }
 
-const inHole = (hole: Hole, stretch: Interval): Ground => ({
-  station_ft: (Math.max(hole.from_ft, stretch.from_ft) + Math.min(hole.to_ft, stretch.to_ft)) / 2,
+/** As near to where it serves best as the open hole allows. */
+const inHole = (hole: Interval, stretch: MissingCleanout): Ground => ({
+  station_ft: Math.min(
+    Math.max(stretch.best_ft, hole.from_ft, stretch.from_ft),
+    Math.min(hole.to_ft, stretch.to_ft),
+  ),
 });
 
-function cheapestGround({ track, holes }: Possible, stretch: Interval): Ground | undefined {
+function cheapestGround({ track, holes }: Possible, stretch: MissingCleanout): Ground | undefined {
   const sites = track.boundaries.flatMap((fine) => {
     const x = track.breaks[fine] ?? 0;
     const inside = x >= stretch.from_ft - sameStation_ft && x <= stretch.to_ft + sameStation_ft;
-    const pit = inside ? holes.pit(fine, 'launch') : undefined;
-    if (!pit) return [];
-    const isPublic = pit.open.public_ft + pit.close.public_ft > leastPublic_ft;
-    const cost = pit.open.cost + pit.close.cost + (isPublic ? track.prices.permit_per_hole : 0);
-    return [{ station_ft: x, pit, cost }];
+    const pit = inside && !isExposedAt(track, fine) ? holes.pit(fine, 'launch') : undefined;
+    if (!pit?.alone) return [];
+    const { alone, from_ft, to_ft } = pit;
+    const permit = alone.public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0;
+    const away_ft = Math.abs(x - stretch.best_ft);
+    return [{ station_ft: x, pit: { ...alone, from_ft, to_ft }, cost: alone.cost + permit, away_ft }];
   });
-  return sites.sort((a, b) => a.cost - b.cost || a.station_ft - b.station_ft)[0];
+  return sites.sort((a, b) => a.cost - b.cost || a.away_ft - b.away_ft || a.station_ft - b.station_ft)[0];
 }
 
-const pitPrices = (track: Track, pit: PitPieces, at: string): PriceLine[] =>
+/** Under the floor of a crawl space: nobody digs a cleanout in there. */
+const isExposedAt = ({ cells }: Track, fine: number): boolean =>
+  [cells[fine - 1], cells[fine]].some((cell) => cell?.closedTo === 'crawl-space');
+
+const pitPrices = (track: Track, pit: Interval & AlonePit, at: string): PriceLine[] =>
   priced(
     track.model.line.id,
     track.prices,
-    excavationDrafts(holeQuantities(track, pit, 'launch'), track.prices, null, `cleanout at ${at}`),
+    excavationDrafts(holeQuantities(track, pit, 'launch', pit.held), track.prices, null, `cleanout at ${at}`),
   );

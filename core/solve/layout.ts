@@ -3,11 +3,15 @@ import type { HoleKind } from '../excavation/ground.js';
 import type { Hole } from '../excavation/hole.js';
 import type { Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
+import type { Protection } from '../excavation/section.js';
+import { pushedTo, type PushedFrom } from '../methods/entry.js';
 import { workOf } from '../methods/index.js';
 import type { Action } from '../methods/method.js';
-import { Departs, Hole as Level } from '../track/joins.js';
+import { accessesByBore } from '../methods/short-line.js';
+import { arrivalAsks, departureAsks, Departs } from '../track/joins.js';
 import { stationOf, type Track } from '../track/track.js';
 import type { Plan, PlanStep } from './cheapest.js';
+import type { CleaningVisit } from './cleaning.js';
 import type { Possible } from './possible.js';
 
 export interface Layout {
@@ -15,11 +19,15 @@ export interface Layout {
   readonly holes: readonly Hole[];
   /** Method and action of every fine cell. */
   readonly cells: readonly LaidCell[];
+  /** From where to where the cleaning tool goes; undefined where nothing is cleaned. */
+  readonly visit: CleaningVisit | undefined;
 }
 
 export interface LaidCell {
   readonly method: Method;
   readonly action: string | null;
+  /** It must be cured, and nothing here may. */
+  readonly uncured: boolean;
 }
 
 /** A step with the id of its action; empty for a gap. */
@@ -38,6 +46,7 @@ export function layOut(possible: Possible, plan: Plan): Layout {
     actions: steps.flatMap((step) => actionOf(possible.track, step)),
     holes: holesOf(possible, steps),
     cells: cellsOf(possible.track, plan, steps),
+    visit: plan.visit,
   };
 }
 
@@ -45,37 +54,35 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
   if (!candidate) return [];
   const [from_ft, to_ft] = [stationOf(track, from), stationOf(track, to)];
   const isLiner = workOf(candidate.method).kind === 'liner';
-  const fromUpstream =
-    departs === Departs.LinerFromAccess
-      ? nearerLetIn(track, from_ft, to_ft)
-      : departs === Departs.LinerInserted;
+  const fromBreak = track.boundaries[from] ?? 0;
+  const pushed: PushedFrom | undefined =
+    departs === Departs.ShortFromAccess
+      ? pushedTo(accessesByBore(track)(track.cells[fromBreak]?.pipe.diameter_in ?? 4), from_ft, to_ft)
+      : undefined;
+  const fromUpstream = pushed
+    ? pushed.goes === 'downstream'
+    : departureAsks[departs]?.inserts !== undefined;
   return [
     {
       id,
       method: candidate.method,
       from_ft,
       to_ft,
-      fromBreak: track.boundaries[from] ?? 0,
+      fromBreak,
       toBreak: track.boundaries[to] ?? 0,
       entry_ft: isLiner ? (fromUpstream ? from_ft : to_ft) : null,
+      ...(pushed ? { pushedFrom: pushed.placed.point.id } : {}),
       exposed: candidate.exposed,
     },
   ];
-}
-
-/** A sectional liner is inserted from the nearer of its ends that an insertion point can reach. */
-function nearerLetIn({ model }: Track, from_ft: number, to_ft: number): boolean {
-  const points = model.points.filter(({ point }) => point.kind === 'cleanout' || point.kind === 'manhole');
-  const distance = (x: number) => Math.min(...points.map(({ at }) => Math.abs(at.station_ft - x)));
-  return distance(from_ft) <= distance(to_ft);
 }
 
 function cellsOf({ cells, boundaries }: Track, plan: Plan, steps: readonly NamedStep[]): LaidCell[] {
   const fine = (boundary: number) => boundaries[boundary] ?? 0;
   return cells.map((_, i) => {
     const own = steps.find(({ from, to }) => fine(from) <= i && i < fine(to));
-    if (own?.candidate) return { method: own.candidate.method, action: own.id };
-    return { method: plan.cleaned[i] ? 'clean' : 'leave', action: null };
+    if (own?.candidate) return { method: own.candidate.method, action: own.id, uncured: false };
+    return { method: plan.cleaned[i] ? 'clean' : 'leave', action: null, uncured: plan.uncured[i] === 1 };
   });
 }
 
@@ -84,6 +91,7 @@ interface Digging {
   from_ft: number;
   to_ft: number;
   readonly kind: HoleKind;
+  readonly protection: Protection;
   readonly serves: string[];
   readonly widened: (Interval & { kind: HoleKind })[];
   readonly closings: number[];
@@ -94,38 +102,56 @@ function holesOf(possible: Possible, steps: readonly NamedStep[]): Hole[] {
   const found: Digging[] = [];
   let open: Digging | undefined;
   for (let k = 0; k <= steps.length; k++) {
-    const at = meetingAt(possible, steps[k - 1], steps[k]);
-    if (at.before === Level.None && at.after === Level.None && at.pit) {
+    const [step, next] = [steps[k - 1], steps[k]];
+    const at = meetingAt(possible, step, next);
+    if (!at.before && !at.after && at.pit?.alone) {
       found.push({
         ...reach(at.pit),
         kind: at.pitKind,
+        protection: at.pit.alone.held,
         serves: at.wanted,
         widened: [],
         closings: at.closing,
       });
     }
-    if (at.before > Level.None && open) {
+    if (at.before && open) {
       if (at.wantsPit) open.serves.push(...at.wanted);
-      if (at.after === Level.None) {
+      if (!at.after) {
         close(open, at, possible);
         open = undefined;
       }
     }
-    if (at.before === Level.None && at.after > Level.None) {
-      open = opening(at, possible);
+    if (!at.before && at.after) {
+      open = opening(at, at.after, possible);
       found.push(open);
     }
-    if (at.after > Level.None && open && at.newPipe !== undefined) open.serves.push(at.newPipe);
+    if (at.after && open && at.newPipe !== undefined) open.serves.push(at.newPipe);
+    if (next) found.push(...pitsInside(possible, next));
   }
   return found.map((each, index) => ({
     id: `P${index + 1}`,
     from_ft: each.from_ft,
     to_ft: each.to_ft,
     kind: each.kind,
+    protection: each.protection,
     serves: [...new Set(each.serves)],
     widened: each.widened,
-    quantities: holeQuantities(possible.track, each, each.kind, each.widened),
+    quantities: holeQuantities(possible.track, each, each.kind, each.protection, each.widened),
     closings: each.closings,
+  }));
+}
+
+/** Pits that a burst needs between its ends. */
+function pitsInside({ track, holes }: Possible, { candidate, id, from, to }: NamedStep): Digging[] {
+  const { pitsInside: pits } = candidate?.pitsInside ? workOf(candidate.method) : {};
+  const stretch = { from_ft: stationOf(track, from), to_ft: stationOf(track, to) };
+  return (pits?.(track, stretch) ?? []).map((pit) => ({
+    ...pit,
+    kind: 'launch',
+    protection: holes.aloneOver(pit, 'launch')?.held ?? 'shore',
+    serves: [id],
+    widened: [],
+    closings: [],
   }));
 }
 
@@ -142,14 +168,16 @@ function meetingAt(
 ) {
   const boundary = after?.from ?? before?.to ?? 0;
   const fine = track.boundaries[boundary] ?? 0;
-  const owes = before?.departs === Departs.LinerOwing;
-  const enters = after?.departs === Departs.LinerInserted;
-  const burstEnds = before?.departs === Departs.Burst;
-  const burstStarts = after?.departs === Departs.Burst;
+  const [into, out] = [before && arrivalAsks[before.arrives], after && departureAsks[after.departs]];
+  const owes = into?.inserts !== undefined;
+  const enters = out?.inserts !== undefined;
+  const burstEnds = into?.burst ?? false;
+  const burstStarts = out?.burst ?? false;
   const wantsLaunch = (owes && !wayIn.upstream[boundary]) || (enters && !wayIn.downstream[boundary]);
   const wantsPit = wantsLaunch || burstEnds || burstStarts;
-  const levels = { before: before?.hole ?? Level.None, after: after?.hole ?? Level.None };
-  const passesThrough = levels.before > Level.None && levels.after > Level.None;
+  const held = (step: NamedStep | undefined) => (step?.hole.open ? step.hole.held : undefined);
+  const levels = { before: held(before), after: held(after) };
+  const passesThrough = levels.before !== undefined && levels.after !== undefined;
   const pitKind = burstEnds ? ('burst' as const) : ('launch' as const);
   const pit =
     wantsPit && !isNewPipe(before) && !isNewPipe(after) && !passesThrough
@@ -164,7 +192,10 @@ function meetingAt(
     pitKind,
     /** A launch pit is closed again with pipe; a burst brings its own. */
     closing: pit && !burstEnds && !burstStarts ? [fine] : [],
-    wanted: [...(owes || burstEnds ? [before.id] : []), ...(enters || burstStarts ? [after.id] : [])],
+    wanted: [
+      ...(before && (owes || burstEnds) ? [before.id] : []),
+      ...(after && (enters || burstStarts) ? [after.id] : []),
+    ],
     newPipe: after && isNewPipe(after) ? after.id : undefined,
   };
 }
@@ -173,12 +204,14 @@ const reach = ({ from_ft, to_ft }: Interval): Interval => ({ from_ft, to_ft });
 
 function opening(
   { pit, pitKind, fine, station_ft, wantsPit, wanted, closing }: Meeting,
+  protection: Protection,
   { holes }: Possible,
 ): Digging {
   return {
     from_ft: pit ? pit.from_ft : holes.digFrom(fine),
     to_ft: station_ft,
     kind: 'dig',
+    protection,
     serves: wantsPit ? [...wanted] : [],
     widened: pit ? [{ ...reach(pit), kind: pitKind }] : [],
     closings: closing,

@@ -9,6 +9,8 @@ import { methodRegistry, methodRow, methodsInOrder } from '../methods/index.js';
 import { cures } from '../methods/method.js';
 import type { Obligation, Obligations } from '../track/track.js';
 
+/** Roots and deposits from this grade on are cleaned now, under every school. */
+const cleanedFrom = 3;
 /** A finding longer than this may be shared between actions, ft. House rule. */
 const sharedOver_ft = 10;
 
@@ -30,13 +32,14 @@ export function obligations(
         (finding.grade >= least && isCurable(finding) && !isCleaned(finding)),
     )
     .map((finding) => curing([finding], finding.place, school));
-  if (school === 'repair') cured.push(...crowds(binding, rules));
+  // What a looser school asks, a stricter one asks too.
+  if (school !== 'maintain') cured.push(...crowds(binding, school, rules));
   if (school === 'renew') cured.push(...oldRuns(model, binding));
   const ours = (place: Interval) => oursOf(place, model, rules);
   return {
     cured: cured.flatMap((obligation) => ours(obligation.place).map((place) => ({ ...obligation, place }))),
     cleaned: binding
-      .filter((finding) => isCleaned(finding) && finding.grade >= least)
+      .filter((finding) => isCleaned(finding) && finding.grade >= cleanedFrom)
       .flatMap((finding) => ours(finding.place)),
   };
 }
@@ -72,10 +75,14 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
  * Places that crowd together are one repair, from the first to the last: every longest stretch of at most so many feet that
  * holds so many places whole. A long place that reaches past it hides no crowd beside it.
  */
-function crowds(binding: readonly Judged[], rules: Rules): Obligation[] {
+function crowds(binding: readonly Judged[], school: School, rules: Rules): Obligation[] {
   const counted = binding
     .filter(
-      (finding) => finding.grade >= 2 && !isCleaned(finding) && cures(methodRow('spot'), finding, false),
+      (finding) =>
+        finding.grade >= 2 &&
+        finding.measured &&
+        !isCleaned(finding) &&
+        cures(methodRow('spot'), finding, false),
     )
     .sort((a, b) => a.place.from_ft - b.place.from_ft);
   let reached_ft = -Infinity;
@@ -86,7 +93,7 @@ function crowds(binding: readonly Judged[], rules: Rules): Obligation[] {
     const to_ft = Math.max(...crowd.map(({ place }) => place.to_ft));
     if (crowd.length < rules.crowdCount || to_ft <= reached_ft) return [];
     reached_ft = to_ft;
-    return [curing(crowd, { from_ft, to_ft }, 'repair')];
+    return [curing(crowd, { from_ft, to_ft }, school)];
   });
 }
 
@@ -100,7 +107,9 @@ function oldRuns(model: LineModel, binding: readonly Judged[]): Obligation[] {
     else runs.push({ from_ft, to_ft });
   }
   return runs.flatMap((place) => {
-    const inside = binding.filter((finding) => finding.grade >= 2 && overlaps(finding.place, place));
+    const inside = binding.filter(
+      (finding) => finding.grade >= 2 && finding.measured && overlaps(finding.place, place),
+    );
     if (inside.length === 0) return [];
     return [
       {

@@ -1,5 +1,5 @@
 import { holeCosts } from '../excavation/hole-costs.js';
-import { cleaningCosts } from '../methods/clean.js';
+import { cutBackCosts } from '../methods/clean.js';
 import { fallsOver } from '../methods/dig.js';
 import { insertedWithoutPit } from '../methods/entry.js';
 import { methodRegistry, methodRow } from '../methods/index.js';
@@ -11,18 +11,19 @@ import type { Track } from '../track/track.js';
 export interface Possible extends Site {
   /** Candidates by the boundary they start at. */
   readonly candidatesFrom: readonly (readonly Candidate[])[];
-  /** Running raw cost of cleaning up to each fine break. */
-  readonly cleaning: Float64Array;
+  /** Running raw cost of cutting back what sticks in, up to each fine break. */
+  readonly cutBack: Float64Array;
 }
 
 /** Lists every action the rules allow on a track, with its cost. */
 export function possibleOn(track: Track): Possible {
-  const listing = methodRegistry.rows.flatMap(({ work }) => (work ? [work.candidates(track)] : []));
+  const holes = holeCosts(track);
+  const listing = methodRegistry.rows.flatMap(({ work }) => (work ? [work.candidates(track, holes)] : []));
   return {
     track,
-    holes: holeCosts(track),
+    holes,
     candidatesFrom: track.boundaries.map((_, from) => listing.flatMap((candidates) => candidates(from))),
-    cleaning: cleaningCosts(track),
+    cutBack: cutBackCosts(track),
     wayIn: {
       upstream: insertedWithoutPit(track, 'upstream'),
       downstream: insertedWithoutPit(track, 'downstream'),

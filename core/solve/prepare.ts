@@ -4,11 +4,12 @@ import { overlaps } from '../line/intervals.js';
 import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '../methods/index.js';
 import type { Candidate } from '../methods/method.js';
 import { num, over, runningSums } from '../search/columns.js';
-import { passesOf, type Departure, type Level, type Moves, type Problem } from '../search/problem.js';
-import { arrivesCount, Departs, departsCount, Hole } from '../track/joins.js';
+import { meetsOf, passesOf, type Departure, type Level, type Moves, type Problem } from '../search/problem.js';
+import { arrivesCount, Departs, departsCount, holeLevels, holeJustEnded, noHole, type HoleLevels } from '../track/joins.js';
 import type { Cell, Track } from '../track/track.js';
 import { boundaryPasses, publicTie } from './boundary.js';
 import { carriedOn, creditsFrom, type Carried } from './carried.js';
+import { cleaningOf, type Cleaning } from './cleaning.js';
 import { possibleOn, type Possible } from './possible.js';
 import { trackOf, type TrackInput } from './track-of.js';
 
@@ -20,40 +21,51 @@ export interface Prepared {
   readonly possible: Possible;
   readonly carried: Carried;
   readonly problem: Problem;
+  readonly levels: HoleLevels;
+  readonly cleaning: Cleaning;
   /** The candidate behind each row of the problem's moves. */
   readonly candidates: readonly Candidate[];
   /** Looks, and what every finding would carry if it were left, in millionths. */
   readonly baseline: number;
 }
 
-/** What a hole may be open under each departure; new pipe opens its own even where a building's edge is reached by hand. */
-const departures: readonly Departure[] = Array.from({ length: departsCount }, (_, departs) => {
-  if (departs === Departs.NewPipe) return { least: Hole.Open, most: Hole.Paid, crossesClosed: true };
-  if (departs === Departs.ExposedPipe) return { least: Hole.None, most: Hole.None };
-  return { least: Hole.None, most: Hole.Paid };
-});
+/** What may be open under each departure; new pipe opens its own hole even where a building's edge is reached by hand. */
+const departuresOn = ({ all }: HoleLevels): readonly Departure[] =>
+  Array.from({ length: departsCount }, (_, departs) => {
+    const most = all.length - 1;
+    if (departs === Departs.NewPipe) return { least: holeJustEnded + 1, most, crossesClosed: true };
+    if (departs === Departs.ExposedPipe || departs === Departs.BurstWithPits)
+      return { least: noHole, most: holeJustEnded };
+    return { least: noHole, most };
+  });
 
 /** Readies a line for searching: breaks, actions, holes and what leaving would carry. */
 export function prepare(input: TrackInput): Prepared {
   const track = trackOf(input);
   const possible = possibleOn(track);
-  const carried = carriedOn(possible);
   const factor = (1 + track.prices.markup) * (1 + track.prices.tax);
   const money = (raw: number) => Math.round(raw * factor * micro);
+  const cleaning = cleaningOf(track, money);
+  const carried = carriedOn(possible, cleaning);
   const { moves, candidates } = movesOf(possible, carried, factor);
-  const counts = { arrivals: arrivesCount, levels: 3, departures: departsCount };
+  const permits = track.prices.permit_per_hole > 0 && (possible.holes.publicThrough.at(-1) ?? 0) > 0;
+  const levels = holeLevels(possible.holes.ways, permits);
+  const stops = track.boundaries.length;
+  const counts = { arrivals: arrivesCount, levels: levels.all.length, departures: departsCount };
   return {
     possible,
     carried,
     candidates,
+    levels,
+    cleaning,
     problem: {
       cellOf: Int32Array.from(track.boundaries),
       moves,
-      passes: passesOf(track.boundaries.length, counts, boundaryPasses(possible, money)),
-      departures,
-      levels: levelsOf(possible, money),
+      passes: passesOf(stops, counts, boundaryPasses(possible, levels, money), meetsOf(stops, moves, Departs.End)),
+      departures: departuresOn(levels),
+      levels: levelsOf(possible, levels, money),
       fills: fillsOf(possible, carried, money),
-      allowed: allowedMasks(track),
+      allowed: allowedMasks(track, true),
       options: methodRegistry.rows.length,
     },
     baseline: Math.round(
@@ -95,23 +107,43 @@ function movesOf(
   return { moves, candidates };
 }
 
-/** No hole, an open hole, an open hole whose permit is paid. */
-function levelsOf({ holes, track }: Possible, money: (raw: number) => number): Level[] {
+/** What each level pays on its way: nothing without a hole, else the trench as it is held. */
+function levelsOf({ holes, track }: Possible, levels: HoleLevels, money: (raw: number) => number): Level[] {
   const nothing = new Float64Array(track.cells.length + 1);
-  const cost = Float64Array.from(holes.through, money);
-  const { closedThrough: closed, publicThrough } = holes;
-  const tie = (start: number, end: number) => publicTie(over(publicThrough, start, end));
-  const permit = { to: Hole.Paid, cost: money(track.prices.permit_per_hole), marked: publicThrough };
-  return [
-    { cost: nothing, closed: nothing, tie: () => 0 },
-    { cost, closed, tie, rises: permit },
-    { cost, closed, tie },
-  ];
+  const { publicThrough } = holes;
+  const publicOver = (start: number, end: number) => publicTie(over(publicThrough, start, end));
+  const permit = money(track.prices.permit_per_hole);
+  const fine = (stop: number) => track.boundaries[stop] ?? 0;
+  return levels.all.map((level): Level => {
+    if (!level.open) {
+      const free = { cost: nothing, closed: nothing, barred: nothing, tie: () => 0 };
+      if (!level.near) return free;
+      const after = (from: number, to: number) => holes.areApart(fine(from), fine(to));
+      return { ...free, settles: { to: noHole, after } };
+    }
+    const { held, paid } = level;
+    const rises = levels.of(held, true) !== levels.of(held, false) && !paid;
+    return {
+      cost: Float64Array.from(holes.through[held], money),
+      closed: holes.closedThrough[held],
+      barred: holes.barredThrough[held],
+      tie: publicOver,
+      ...(rises ? { rises: { to: levels.of(held, true), cost: permit, marked: publicThrough } } : {}),
+    };
+  });
 }
 
-/** Gaps: left where that may be, else cleaned. Repair refuses a short gap of old pipe between two actions. */
+/** What a foot that must be cured and is not weighs beside any sum of money, in millionths: lines are never so dear. */
+export const uncuredWeight = 1e13;
+/** Feet are counted in hundredths, so that the sum stays a whole number that a machine can hold. */
+export const uncured = (feet: number): number => Math.max(1, Math.round(feet * 100)) * (uncuredWeight / 100);
+
+/**
+ * Gaps: left where that may be, else cleaned; where something there must be cured and nothing may, left uncured, which
+ * weighs more than all money. Repair refuses what is too short of old pipe beside an action.
+ */
 function fillsOf(
-  { track, cleaning }: Possible,
+  { track, cutBack }: Possible,
   carried: Carried,
   money: (raw: number) => number,
 ): Problem['fills'] {
@@ -119,15 +151,20 @@ function fillsOf(
   const counts = ({ pipe }: Cell) => isOld(pipe.material) || pipe.material === 'unknown';
   return {
     options: [methodNumber('leave'), methodNumber('clean')],
-    cost: Float64Array.from(cells, (_, i) => money(num(cleaning, i + 1) - num(cleaning, i))),
+    cost: Float64Array.from(cells, (_, i) => money(num(cutBack, i + 1) - num(cutBack, i))),
+    unsuited: Float64Array.from(cells, ({ from_ft, to_ft }) => uncured(to_ft - from_ft)),
+    unsuitedOptions: allowedMasks(track, false),
     marked: Uint8Array.from(cells, ({ rootJoint }) => (rootJoint ? 1 : 0)),
     markedCharge: Math.round(carried.yearlyCleaning * micro),
-    ...(school === 'repair'
+    ...(school !== 'maintain'
       ? {
           least: {
             length: rules.leastGap_ft - tolerance.exact,
             at: breaks,
-            counted: runningSums(cells.length, (i) => (counts(cells[i] as Cell) ? 1 : 0)),
+            counted: Uint8Array.from(cells, (cell) => (counts(cell) ? 1 : 0)),
+            excused: Uint8Array.from(cells, ({ ours, closedTo }) =>
+              !ours || closedTo === 'no-dig' || closedTo === 'building' ? 1 : 0,
+            ),
           },
         }
       : {}),
@@ -135,7 +172,7 @@ function fillsOf(
 }
 
 /** Methods that satisfy every obligation at each cell, as a bit mask; what must be cleaned is not left. */
-function allowedMasks({ cells, obligations }: Track): Int32Array {
+function allowedMasks({ cells, obligations }: Track, cured: boolean): Int32Array {
   const every = everyMethod();
   const masks = obligations.cured.map(({ place, methods }) => ({
     place,
@@ -143,7 +180,7 @@ function allowedMasks({ cells, obligations }: Track): Int32Array {
   }));
   const leave = methodBit('leave');
   return Int32Array.from(cells, (cell) =>
-    masks.reduce(
+    (cured ? masks : []).reduce(
       (mask, duty) => (overlaps(duty.place, cell) ? mask & duty.mask : mask),
       cell.mustClean ? every & ~leave : every,
     ),

@@ -1,5 +1,6 @@
 import type { Hole } from '../excavation/hole.js';
 import { excavationDrafts } from '../excavation/hole-drafts.js';
+import { sayPoint } from '../job/point-words.js';
 import type { Prices } from '../job/prices-schema.js';
 import type { Method } from '../job/vocabulary.js';
 import { cleaningDrafts } from '../methods/clean.js';
@@ -36,12 +37,23 @@ export function priceLines(track: Track, layout: Layout): PriceLine[] {
         .filter(({ serves }) => serves[0] === action.id)
         .flatMap((hole) => holeDrafts(track, hole)),
     ]),
-    ...cleaningDrafts(
-      track,
-      track.cells.filter((_, i) => layout.cells[i]?.method === 'clean'),
-    ),
+    ...visitDrafts(track, layout),
   ];
   return priced(track.model.line.id, track.prices, drafts);
+}
+
+/** The cleaning visit, from where the tool goes in. */
+function visitDrafts(track: Track, { cells, visit }: Layout): Draft[] {
+  if (!visit) return [];
+  const passed = track.cells.filter(({ from_ft, to_ft }) => from_ft < visit.to_ft && to_ft > visit.from_ft);
+  const point = track.model.points.find((each) => each.point.id === visit.access);
+  const from = point && `${sayPoint(point.point)} at ${point.at.station_ft.toFixed(1)} ft`;
+  return cleaningDrafts(
+    track,
+    passed,
+    track.cells.filter((_, i) => cells[i]?.method === 'clean'),
+    from,
+  );
 }
 
 /** Everything that is paid for one hole: digging, protecting and closing it, and the new pipe in a launch pit. */

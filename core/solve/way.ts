@@ -33,6 +33,8 @@ export interface LineWay {
         prices: readonly PriceLine[];
         cleanouts: readonly CleanoutWork[];
         carried: number;
+        /** Feet that must be cured and are not, for nothing here may. */
+        uncured_ft: number;
       }
     | undefined;
 }
@@ -78,7 +80,7 @@ export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLi
     ...lines.flatMap(({ chosen }) => chosen?.prices ?? []),
   ];
   const cleanoutLines = lines.flatMap(
-    ({ chosen }) => chosen?.cleanouts.flatMap(({ prices }) => prices) ?? [],
+    ({ chosen }) => chosen?.cleanouts.flatMap(({ prices, offered }) => (offered ? [] : prices)) ?? [],
   );
   return {
     school: input.school,
@@ -97,9 +99,11 @@ function chosenLines(input: WayInput, prepared: readonly Prepared[]): LineWay[] 
     ...pins,
     ...(input.forbid?.get(model.line.id) ?? []),
   ]);
-  const open = prepared.map((each, i) => hasWay(each, restrictions[i] ?? []));
+  const together = cheapest(prepared, restrictions);
+  // Pins that collide on one line do not hold up the others.
+  const open = prepared.map((each, i) => together !== undefined || hasWay(each, restrictions[i] ?? []));
   const within = <T>(all: readonly T[]) => all.filter((_, i) => open[i]);
-  const plans = [...(cheapest(within(prepared), within(restrictions))?.plans ?? [])];
+  const plans = [...((together ?? cheapest(within(prepared), within(restrictions)))?.plans ?? [])];
   return input.lines.map((line, i): LineWay => {
     const own = prepared[i];
     if (!own) throw new Error('a line was not prepared');
@@ -115,10 +119,18 @@ function chosenLines(input: WayInput, prepared: readonly Prepared[]): LineWay[] 
         prices: priceLines(own.possible.track, layout),
         cleanouts: cleanoutWork(own.possible, layout),
         carried: carriedAfter(own, plan, layout),
+        uncured_ft: uncuredFeet(own.possible.track, layout),
       },
     };
   });
 }
+
+const uncuredFeet = ({ cells }: Track, layout: Layout): number =>
+  cells.reduce((sum, cell, i) => sum + (layout.cells[i]?.uncured ? cell.to_ft - cell.from_ft : 0), 0);
+
+/** Feet that a way leaves uncured although its school says they must be cured. */
+export const uncuredBy = ({ lines }: Pick<Way, 'lines'>): number =>
+  lines.reduce((sum, { chosen }) => sum + (chosen?.uncured_ft ?? 0), 0);
 
 /** The methods a job sets up for, with the first line that needs each. */
 function mobilised(lines: readonly LineWay[]): Map<Method, string> {

@@ -13,22 +13,40 @@ export interface ThingNames {
   keyOf: (entryId: string, end: 'from' | 'to') => ThingKey;
 }
 
+/** The ends of one thing that several entries are readings of, by the keys they were first called by. */
+interface Thing {
+  readonly run: Run;
+  upstream?: { key: ThingKey; raw_ft: number };
+  downstream?: { key: ThingKey; raw_ft: number };
+  /** An end that was called alone, until another entry calls both. */
+  alone?: { key: ThingKey; raw_ft: number };
+}
+
 /**
- * Names every entry's ends. Each is its own thing unless `sameAs` or a shared point makes two readings one;
- * second ends are one only when both entries have one.
+ * Names every entry's ends. Each is its own thing unless `sameAs` or a shared point makes two readings one. Two entries
+ * of one thing join end by end, by where they lie, either way round: pulling back, the far end comes first. An end that
+ * is called alone joins the one it is nearest to.
  */
 export function nameThings(line: Line): ThingNames {
-  const entries = new Map<string, Entry>();
   const from = new Map<string, ThingKey>();
   const to = new Map<string, ThingKey>();
+  const things = new Map<string, Thing>();
   for (const run of line.runs) {
     for (const entry of run.entries) {
-      entries.set(entry.id, entry);
-      const twin = entry.sameAs === undefined ? undefined : entries.get(entry.sameAs);
-      if (entry.kind === 'point') from.set(entry.id, pointKey(entry.point));
-      else from.set(entry.id, (twin && from.get(twin.id)) ?? `entry:${entry.id}`);
-      if (entry.to_ft !== undefined) {
-        to.set(entry.id, (twin?.to_ft !== undefined && to.get(twin.id)) || `entry:${entry.id}:to`);
+      if (entry.kind === 'point') {
+        from.set(entry.id, pointKey(entry.point));
+        continue;
+      }
+      const known = entry.sameAs === undefined ? undefined : things.get(entry.sameAs);
+      const thing = known ?? { run };
+      things.set(entry.id, thing);
+      const twinOfPoint = known ? undefined : entry.sameAs !== undefined ? from.get(entry.sameAs) : undefined;
+      const own = { from: `entry:${entry.id}`, to: `entry:${entry.id}:to` };
+      if (entry.to_ft === undefined) from.set(entry.id, twinOfPoint ?? joinAlone(thing, run, entry, own.from));
+      else {
+        const ends = joinBoth(thing, run, entry, own);
+        from.set(entry.id, twinOfPoint ?? ends.from);
+        to.set(entry.id, ends.to);
       }
     }
   }
@@ -39,6 +57,41 @@ export function nameThings(line: Line): ThingNames {
       return key;
     },
   };
+}
+
+/** Joins an end that was called alone to the nearer end of the thing it is of. */
+function joinAlone(thing: Thing, run: Run, { reading_ft }: Entry, own: ThingKey): ThingKey {
+  const raw_ft = reading_ft ?? 0;
+  const { upstream, downstream } = thing;
+  if (upstream && downstream) {
+    const nearer =
+      run === thing.run && Math.abs(raw_ft - downstream.raw_ft) < Math.abs(raw_ft - upstream.raw_ft)
+        ? downstream
+        : upstream;
+    return nearer.key;
+  }
+  thing.alone ??= { key: own, raw_ft };
+  return thing.alone.key;
+}
+
+/** Joins two ends to those of the thing they are of, upstream to upstream. */
+function joinBoth(
+  thing: Thing,
+  run: Run,
+  { reading_ft = 0, to_ft = 0 }: Entry,
+  own: { readonly from: ThingKey; readonly to: ThingKey },
+): { from: ThingKey; to: ThingKey } {
+  const fromIsUpstream = reading_ft <= to_ft === (run.direction === 'downstream');
+  if (!thing.upstream || !thing.downstream) {
+    const { alone } = thing;
+    const nearFrom = !alone || Math.abs(alone.raw_ft - reading_ft) <= Math.abs(alone.raw_ft - to_ft);
+    const first = { key: alone && nearFrom ? alone.key : own.from, raw_ft: reading_ft };
+    const second = { key: alone && !nearFrom ? alone.key : own.to, raw_ft: to_ft };
+    thing.upstream = fromIsUpstream ? first : second;
+    thing.downstream = fromIsUpstream ? second : first;
+  }
+  const [up, down] = [thing.upstream.key, thing.downstream.key];
+  return fromIsUpstream ? { from: up, to: down } : { from: down, to: up };
 }
 
 /** One reading of one thing by one run. */

@@ -14,6 +14,11 @@ export function mirrored({ model, condition, restrictions }: ScopedLine): Scoped
   });
   const all = <T extends Interval>(each: readonly T[]) => each.map(stretch).reverse();
   const placed = (each: Placed): Placed => ({ ...each, station_ft: flip(each.station_ft) });
+  const entry = <T extends Interval & { readonly from: Placed; readonly to: Placed }>(each: T): T => ({
+    ...stretch(each),
+    from: placed(each.to),
+    to: placed(each.from),
+  });
   const other = { upstream: 'downstream', downstream: 'upstream' } as const;
   const turned: LineModel = {
     ...model,
@@ -30,6 +35,7 @@ export function mirrored({ model, condition, restrictions }: ScopedLine): Scoped
       crossings: (model.line.crossings ?? []).map((each) => ({ ...each, station_ft: flip(each.station_ft) })),
       ground: [],
     },
+    entries: model.entries.map(entry),
     pipes: all(model.pipes),
     surfaces: model.surfaces.map(stretch),
     owners: model.owners.map(stretch),
@@ -54,7 +60,7 @@ export function mirrored({ model, condition, restrictions }: ScopedLine): Scoped
       findings: condition.findings.map((finding) => ({
         ...finding,
         place: stretch(finding.place),
-        placed: stretch(finding.placed),
+        placed: entry(finding.placed),
       })),
     },
     restrictions: restrictions.map(stretch),

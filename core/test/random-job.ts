@@ -41,6 +41,9 @@ export function randomJob(seed: number, options: RandomOptions = {}): Job {
       school: from.pick(schools),
       ...(from.chance(0.2) ? { publicPart: 'owner' } : {}),
       ...(from.chance(0.2) ? { transitionLiner: true } : {}),
+      ...(from.chance(0.3) ? { leastNewPipe_ft: from.pick([1, 2, 4]) } : {}),
+      leastLongLiner_ft: from.pick([0, 2, 10]),
+      ...(from.chance(0.5) ? { holesApart_ft: from.pick([0, 1]) } : {}),
     },
     prices: {
       mobilisation: {
@@ -49,9 +52,10 @@ export function randomJob(seed: number, options: RandomOptions = {}): Job {
         spot: from.pick([100, 650]),
       },
       permit_per_hole: from.pick([0, 300, 2500]),
+      shield_per_ft2: from.pick([6, 11, 40]),
       ...(from.chance(0.3) ? { markup: 0.2, tax: 0.08 } : {}),
       ...(from.chance(0.3)
-        ? { digTo5_per_yd3: 20, digBelow5_per_yd3: 30, backfill_per_yd3: 10, support_per_ft2: 1 }
+        ? { digTo5_per_yd3: 20, digBelow5_per_yd3: 30, backfill_per_yd3: 10, support_per_ft2: from.pick([1, 30]) }
         : {}),
     },
   };
@@ -108,12 +112,14 @@ function randomLine(from: Source, id: string, options: RandomOptions) {
     points: randomPoints(from, at),
     depths: [
       { station_ft: 0, invert_ft: from.between(1.5, 5) },
-      { station_ft: length, invert_ft: from.between(2.5, 8) },
+      ...(from.chance(0.85) ? [{ station_ft: length, invert_ft: from.between(2.5, 8) }] : []),
     ],
     surfaces: stretches(3, () => ({ kind: from.pick(surfaceKinds) })),
     owners: [
       { from_ft: 0, to_ft: length, owner: 'private' },
-      ...(from.chance(0.5) ? [{ from_ft: middle, to_ft: length, owner: 'public' }] : []),
+      ...(from.chance(0.5)
+        ? [{ from_ft: middle, to_ft: length, owner: from.chance(0.85) ? 'public' : 'neighbour' }]
+        : []),
     ],
     noDig: stretches(from.chance(0.25) ? 1 : 0, () => ({ why: 'tree' })),
     crossings: from.chance(0.3) ? [{ station_ft: at(), utility: 'gas', depth_ft: 3 }] : [],
@@ -139,9 +145,11 @@ const randomPoints = (from: Source, at: () => number) => [
   ...(from.chance(0.3)
     ? [{ id: 'CO2', kind: 'cleanout', station_ft: at(), usable: true, diameter_in: 6 }]
     : []),
-  ...(from.chance(0.3) ? [{ id: 'T1', kind: 'tie-in', station_ft: at() }] : []),
+  ...(from.chance(0.4) ? [{ id: 'T1', kind: 'tie-in', station_ft: at() }] : []),
+  ...(from.chance(0.15) ? [{ id: 'T2', kind: 'tie-in', station_ft: at() }] : []),
+  ...(from.chance(0.1) ? [{ id: 'D1', kind: 'drop', station_ft: at() }] : []),
   ...(from.chance(0.2)
-    ? [{ id: 'B1', kind: 'bend', station_ft: at(), degrees: from.pick([22, 45, 95]) }]
+    ? [{ id: 'B1', kind: 'bend', station_ft: at(), degrees: from.pick([10, 22, 45, 95, undefined]) }]
     : []),
   ...(from.chance(0.1) ? [{ id: 'V1', kind: 'valve', station_ft: at() }] : []),
 ];
@@ -156,7 +164,11 @@ function randomFinding(from: Source, length: number, i: number) {
     pass: from.pick(['out', 'back']),
     ...(from.chance(0.1) ? { possible: true } : {}),
   };
-  switch (from.count(8)) {
+  switch (from.count(10)) {
+    case 9:
+      return { ...base, finding: 'deposit', of: 'scale', percent: from.between(10, 70, 1) };
+    case 10:
+      return { ...base, finding: 'infiltration', form: from.pick(['weeping', 'running']) };
     case 0:
       return { ...base, finding: 'crack', form: from.pick(['hairline', 'along', 'around', 'several']) };
     case 1:

@@ -1,3 +1,4 @@
+import type { Judged } from '../condition/judged.js';
 import { rateForBore } from '../job/prices-schema.js';
 import { sameStation_ft } from '../job/units.js';
 import type { PlacedPoint } from '../line/model.js';
@@ -38,6 +39,14 @@ export function overPoints({ breaks, model }: Track, value: (placed: PlacedPoint
   }
   return runningSums(breaks.length, (index) => num(own, index));
 }
+
+/** Running sum of a value over the findings by the cell that each begins in. */
+export const overFindings = (track: Track, value: (finding: Judged) => number): Float64Array =>
+  overCells(track, (cell) =>
+    track.condition.findings
+      .filter(({ placed }) => placed.from_ft >= cell.from_ft && placed.from_ft < cell.to_ft)
+      .reduce((sum, finding) => sum + value(finding), 0),
+  );
 
 export { over };
 /** Over the points strictly inside a stretch between two fine breaks. */

@@ -18,10 +18,14 @@ export interface Refusal {
 /** One fine cell of a line: the ground over it, its pipe, and what was found there. */
 export interface Cell extends GroundCell {
   readonly pipe: PipeStretch;
+  /** Least and most depth of the invert below the ground, ft. */
+  readonly inverts_ft: readonly [number, number];
   readonly seen: boolean;
   readonly loads: LinerLoads;
   readonly thickness: Thickness;
   readonly mustClean: boolean;
+  /** It is iron whose scale is to be taken off. */
+  readonly descale: boolean;
   /** A root joint lies here. */
   readonly rootJoint: boolean;
   readonly findings: readonly Judged[];
@@ -55,8 +59,10 @@ export interface Track extends Ground {
   readonly cells: readonly Cell[];
   /** Indexes of the fine breaks at which an action may start or end. */
   readonly boundaries: readonly number[];
-  /** The thing each fine break is measured from. */
-  readonly nearest: readonly string[];
+  /** Fine breaks at which new pipe may start, and at which it may end: not within a piece of old pipe. */
+  readonly cutAt: { readonly from: Uint8Array; readonly to: Uint8Array };
+  /** The thing an action that starts, or ends, at each fine break is measured from. */
+  readonly nearest: { readonly from: readonly string[]; readonly to: readonly string[] };
 }
 
 /** Sticks into the bore and must be cut back where it is cleaned rather than dug out. */

@@ -2,8 +2,8 @@ import { leastSlope } from '../../grade/least-slope.js';
 import { rateForBore } from '../../job/prices-schema.js';
 import type { Method } from '../../job/vocabulary.js';
 import type { Judged } from '../../condition/judged.js';
-import { isBelly, methodsOf, type Duty } from './duties.js';
-import { meets, outsideOf, type BookCell, type BookLine } from './ground.js';
+import { isBelly, isRepairable, isRootOrDeposit, methodsOf, type Duty } from './duties.js';
+import { aloneCost, mayPit, meets, outsideOf, pitReach, type BookCell, type BookLine } from './ground.js';
 
 /** One action that the rules allow between two boundaries, and its raw cost without hole and insertion. */
 export interface BookAction {
@@ -13,6 +13,10 @@ export interface BookAction {
   readonly cost: number;
   readonly exposed: boolean;
   readonly viaAccess: boolean;
+  /** Whether a launch pit may stand at each end of a liner: not on what it is to cure. */
+  readonly mayPit: { readonly from: boolean; readonly to: boolean };
+  /** It has pits of its own between its ends. */
+  readonly pitsInside: boolean;
 }
 
 export type BookPoint = BookLine['model']['points'][number];
@@ -46,8 +50,22 @@ export function actionsOf(line: BookLine, duties: readonly Duty[]): BookAction[]
         stretch.cells.every((cell) =>
           duties.every((duty) => !meets(duty, cell.a, cell.b) || duty.methods.includes(method)),
         );
-      for (const each of [...digs(stretch, duties), ...liners(stretch), ...bursts(stretch)]) {
-        if (serves(each.method)) found.push({ exposed: false, viaAccess: false, ...each, from, to });
+      const all = [
+        ...(cutable(line, start, end) ? digs(stretch, duties) : []),
+        ...liners(stretch, duties, [start, end]),
+        ...bursts(stretch, [start, end]),
+      ];
+      for (const each of all) {
+        if (serves(each.method))
+          found.push({
+            exposed: false,
+            viaAccess: false,
+            mayPit: { from: true, to: true },
+            pitsInside: false,
+            ...each,
+            from,
+            to,
+          });
       }
     }
   });
@@ -55,6 +73,31 @@ export function actionsOf(line: BookLine, duties: readonly Duty[]): BookAction[]
 }
 
 type Tried = Pick<BookAction, 'method' | 'cost'> & Partial<BookAction>;
+
+const cutable = ({ cutAt }: BookLine, start: number, end: number) =>
+  cutAt.from[start] === 1 && cutAt.to[end] === 1;
+
+/** What a point inside new pipe costs there: its fitting, and joining a branch again. */
+function fitting({ prices }: BookLine, { point }: BookPoint): number {
+  const each = prices.fitting_each;
+  switch (point.kind) {
+    case 'tie-in':
+      return (each.wye ?? 0) + prices.reconnection_each;
+    case 'cleanout':
+      return point.state === 'none-here' ? 0 : (each.cleanout ?? 0);
+    case 'bend':
+    case 'drop':
+    case 'valve':
+      return each[point.kind] ?? 0;
+    default:
+      return 0;
+  }
+}
+const isOpening = ({ point }: BookPoint) =>
+  point.kind === 'tie-in' || (point.kind === 'cleanout' && point.state !== 'none-here');
+const turn = ({ point }: BookPoint) => (point.kind === 'bend' ? (point.degrees ?? 45) : 0);
+const steps = (cells: readonly BookCell[]) =>
+  cells.slice(1).filter((cell, i) => cell.bore !== cells[i]?.bore).length;
 
 const feet = (cells: readonly BookCell[], rate: (cell: BookCell) => number) =>
   cells.reduce((sum, cell) => sum + (cell.b - cell.a) * rate(cell), 0);
@@ -68,8 +111,10 @@ function couplings({ cells, line }: Stretch): number {
 
 /** New pipe falls enough over [a, b], and takes these sags whole: §9. */
 export function toGrade({ model, rules }: BookLine, a: number, b: number, sags: readonly Judged[]): boolean {
-  if (!model.profile.graded || sags.length === 0) return false;
+  if (sags.length === 0) return false;
   if (sags.some(({ place }) => a > place.from_ft + 2e-6 || b < place.to_ft - 2e-6)) return false;
+  // With fewer than two depths nobody knows the fall.
+  if (!model.profile.graded) return true;
   const under = model.pipes.filter((pipe) => pipe.to_ft > a + 1e-9 && pipe.from_ft < b - 1e-9);
   const least = Math.max(0, ...under.map(({ diameter_in }) => leastSlope(diameter_in, rules)));
   return (model.profile.invert(a) - model.profile.invert(b)) / (b - a) >= least - 1e-12;
@@ -81,11 +126,16 @@ function digs(stretch: Stretch, duties: readonly Duty[]): Tried[] {
   if (cells.some(({ noDig, ours }) => noDig || !ours) || !handReached(cells, rules.handDugReach_ft))
     return [];
   const exposed = feet(cells, ({ surface }) => (surface === 'crawl-space' ? 1 : 0)) > b - a - 1e-6;
+  const whole = (line.breaks[line.breaks.length - 1] ?? 0) - (line.breaks[0] ?? 0);
+  if (b - a < Math.min(rules.leastNewPipe_ft, whole) - 1e-9) return [];
   const laid =
     feet(
       cells,
       (cell) => pipeRate(line, cell.bore) + (cell.surface === 'building' ? prices.handDug_per_ft : 0),
-    ) + couplings(stretch);
+    ) +
+    couplings(stretch) +
+    stretch.points.reduce((sum, point) => sum + fitting(line, point), 0) +
+    steps(cells) * (prices.fitting_each.reducer ?? 0);
   const sags = findings.filter((each) => isBelly(each) && meets(each.place, a, b));
   const graded = toGrade(line, a, b, sags);
   const owes = duties.some((duty) => duty.toGrade && meets(duty, a, b));
@@ -117,49 +167,97 @@ function handReached(cells: readonly BookCell[], reach: number): boolean {
 /** The cheapest made liner that is thick enough for every cell; none over 6.0 mm. */
 const made = ['0.118', '0.177', '0.236'] as const;
 
-function liners({ line, a, b, cells, points }: Stretch): Tried[] {
+function liners(
+  { line, a, b, cells, points }: Stretch,
+  duties: readonly Duty[],
+  [start, end]: readonly [number, number],
+): Tried[] {
   const { rules, prices } = line;
   const thickness = made.find((each) => cells.every((cell) => Number(each) >= cell.thickness - 1e-9));
-  const bends = points.filter(({ point }) => point.kind === 'bend').map(({ point }) => point.degrees ?? 0);
-  const steps = cells.slice(1).filter((cell, i) => cell.bore !== cells[i]?.bore).length;
+  const bends = points.map(turn);
+  const changes = steps(cells);
   const stopped =
     thickness === undefined ||
-    cells.some(
-      ({ ours, seen, findings }) =>
-        !ours || !seen || findings.some(({ stopsLiner }) => stopsLiner !== undefined),
-    ) ||
-    points.some(({ point }) => point.kind === 'valve') ||
+    b - a < rules.leastLiner_ft - 1e-9 ||
+    cells.some((cell) => stopsLiner(cell)) ||
+    points.some(({ point }) => point.kind === 'valve' || point.kind === 'drop') ||
     bends.some((each) => each > 90) ||
     bends.reduce((sum, each) => sum + each, 0) > 180 ||
-    (steps > 0 && !rules.transitionLiner);
+    (changes > 0 && !rules.transitionLiner);
   if (stopped) return [];
+  const water = line.findings.filter(
+    ({ placed, grade, possible }) =>
+      placed.entry.finding === 'infiltration' &&
+      grade >= 3 &&
+      !possible &&
+      cells.some((cell) => placed.from_ft >= cell.a && placed.from_ft < cell.b),
+  ).length;
   const own =
     feet(cells, ({ bore }) => rateForBore(prices.liner_per_ft[thickness], bore) ?? 0) +
-    points.filter(({ point }) => point.kind === 'tie-in').length * prices.reinstatement_each +
-    steps * prices.transition_each;
-  const tried: Tried[] = [{ method: 'line', cost: own + prices.liner_each }];
+    points.filter(isOpening).length * prices.reinstatement_each +
+    changes * prices.transition_each +
+    water * prices.stopWater_each;
+  const mayPit = { from: pitIsClear(line, duties, start, a, b), to: pitIsClear(line, duties, end, a, b) };
+  const tried: Tried[] =
+    b - a >= rules.leastLongLiner_ft - 1e-9 ? [{ method: 'line', cost: own + prices.liner_each, mayPit }] : [];
   const soundEnds = cells.every(
     (cell) =>
       (cell.a >= a + 1 - 1e-6 && cell.b <= b - 1 + 1e-6) ||
       !cell.findings.some(({ grade, possible }) => grade >= 3 && !possible),
   );
-  if (b - a >= 2 - 1e-9 && b - a <= 10 + 1e-9 && soundEnds) {
-    const bore = cells[0]?.bore ?? 4;
-    const viaAccess = line.model.points.some((point) => {
-      const x = point.at.station_ft;
-      const behind = a - x >= -0.01 && a - x <= 100;
-      const ahead = x - b >= -0.01 && x - b <= 100;
-      return (
-        (behind && letsIn(line, point, 'downstream', bore)) ||
-        (ahead && letsIn(line, point, 'upstream', bore))
-      );
-    });
-    tried.push({ method: 'short-line', cost: own + prices.shortLiner_each, viaAccess });
+  if (b - a <= 10 + 1e-9 && soundEnds) {
+    const viaAccess = line.model.points.some((point) => isPushed(line, point, a, b, cells[0]?.bore ?? 4));
+    tried.push({ method: 'short-line', cost: own + prices.shortLiner_each, viaAccess, mayPit });
   }
   return tried;
 }
 
-/** A manhole, or a sound cleanout of ours at least as wide as the bore, that faces the way the liner goes. */
+const stopsLiner = ({ ours, seen, findings, thickness }: BookCell) =>
+  !ours ||
+  !seen ||
+  thickness > 0.236 + 1e-9 ||
+  findings.some(({ stopsLiner: stops }) => stops !== undefined);
+
+/** A launch pit at an end stands on nothing that the liner is to cure. */
+function pitIsClear(
+  line: BookLine,
+  duties: readonly Duty[],
+  index: number,
+  a: number,
+  b: number,
+): boolean {
+  const { from, to } = pitReach(line, index);
+  const bad = line.findings.filter(
+    (each) => each.grade >= 3 && !each.possible && isRepairable(each) && !isRootOrDeposit(each),
+  );
+  const places = [...duties.filter(({ whole }) => whole), ...bad.map(({ place }) => place)];
+  return places.every(
+    (place) => Math.min(place.to_ft, to, b) - Math.max(place.from_ft, from, a) <= 0.01,
+  );
+}
+
+/** A sectional liner gets from this access to [a, b]: near enough, and along pipe that a liner could pass. */
+function isPushed(line: BookLine, point: BookPoint, a: number, b: number, bore: number): boolean {
+  const x = point.at.station_ft;
+  const ways = [
+    { goes: 'downstream', near: a - x, low: x, high: b },
+    { goes: 'upstream', near: x - b, low: a, high: x },
+  ] as const;
+  return ways.some(({ goes, near, low, high }) => {
+    if (near < -0.01 || near > 100.01 || high - low > 100.01 || !letsIn(line, point, goes, bore)) return false;
+    const between = line.model.points.filter(
+      ({ at }) => at.station_ft > low + 0.01 && at.station_ft < high - 0.01,
+    );
+    const cells = line.cells.filter((cell) => cell.b > low + 0.01 && cell.a < high - 0.01);
+    return (
+      cells.every((cell) => !stopsLiner(cell) && cell.bore >= bore) &&
+      between.every((each) => each.point.kind !== 'valve' && each.point.kind !== 'drop' && turn(each) <= 90) &&
+      between.reduce((sum, each) => sum + turn(each), 0) <= 180
+    );
+  });
+}
+
+/** A manhole, or a cleanout of ours that can be put in order and is as wide as the bore, that faces the way it goes. */
 export function letsIn(
   { model }: BookLine,
   { point }: BookPoint,
@@ -168,25 +266,57 @@ export function letsIn(
 ): boolean {
   if (point.kind === 'manhole') return true;
   if (point.kind === 'main') return point.connection === 'manhole';
+  if (point.usable === false || point.owner === 'neighbour') return false;
+  if (point.kind === 'access') {
+    if (point.through === 'roof-vent' || point.through === 'valve-lid') return false;
+    return (point.diameter_in ?? (point.through === 'pulled-toilet' ? 3 : 0)) >= bore;
+  }
   return (
     point.kind === 'cleanout' &&
-    point.usable !== false &&
-    (point.state === undefined || point.state === 'ok') &&
-    point.owner !== 'neighbour' &&
+    point.state !== 'broken' &&
+    point.state !== 'none-here' &&
     (point.diameter_in ?? model.line.pipe?.diameter_in ?? bore) >= bore &&
     (point.ways !== 1 || point.faces === undefined || point.faces === goes)
   );
 }
 
-function bursts(stretch: Stretch): Tried[] {
-  const { line, a, b, cells, points } = stretch;
+function bursts({ line, a, b, cells, points }: Stretch, [start, end]: readonly [number, number]): Tried[] {
   const { prices } = line;
-  const bent = points.some(
-    ({ point }) => point.kind === 'valve' || (point.kind === 'bend' && (point.degrees ?? 0) > 11.25),
+  const stopped = points.some(
+    ({ point }) =>
+      point.kind === 'valve' ||
+      point.kind === 'drop' ||
+      (point.kind === 'bend' && (point.degrees ?? 180) > 11.25),
   );
-  if (b - a < 10 - 1e-9 || bent || cells.some((cell) => !burstable(cell, line))) return [];
-  const cost = feet(cells, ({ bore }) => rateForBore(prices.burst_per_ft, bore) ?? 0) + couplings(stretch);
-  return [{ method: 'burst', cost }];
+  if (b - a < 10 - 1e-9 || stopped || steps(cells) > 0 || cells.some((cell) => !burstable(cell, line)))
+    return [];
+  const joined = points.filter(isOpening);
+  const pits = pitsAlong(line, joined, [pitReach(line, start).to, pitReach(line, end).from]);
+  if (!pits) return [];
+  const cost =
+    feet(cells, ({ bore }) => rateForBore(prices.burst_per_ft, bore) ?? 0) +
+    couplings({ line, a, b, cells, points }) +
+    joined.reduce((sum, point) => sum + fitting(line, point), 0) +
+    pits.reduce((sum, pit) => sum + aloneCost(line, pit.from, pit.to, 'launch'), 0);
+  return Number.isFinite(cost) ? [{ method: 'burst', cost, pitsInside: pits.length > 0 }] : [];
+}
+
+/** A pit for each branch and cleanout between the reach of the pits at the ends; undefined where one would crowd them. */
+function pitsAlong(
+  line: BookLine,
+  joined: readonly BookPoint[],
+  [low, high]: readonly [number, number],
+): { from: number; to: number }[] | undefined {
+  const apart = line.rules.holesApart_ft;
+  const along = joined.map(({ at }) => at.station_ft).filter((x) => x > low && x < high);
+  if (along.some((x) => x - low < 2 + apart || high - x < 2 + apart)) return undefined;
+  const pits: { from: number; to: number }[] = [];
+  for (const x of along.sort((p, q) => p - q)) {
+    const last = pits[pits.length - 1];
+    if (last && x - 2 - last.to < apart) last.to = x + 2;
+    else pits.push({ from: x - 2, to: x + 2 });
+  }
+  return pits.every((pit) => mayPit(line, pit)) ? pits : undefined;
 }
 
 function burstable(cell: BookCell, { model, rules }: BookLine): boolean {
@@ -195,13 +325,13 @@ function burstable(cell: BookCell, { model, rules }: BookLine): boolean {
     ({ placed, grade, possible }) =>
       !possible && (placed.entry.finding === 'collapse' || (placed.entry.finding === 'belly' && grade >= 3)),
   );
-  const crown = cell.invert - cell.bore / 12;
+  const crown = cell.shallow - cell.bore / 12;
   const cover = Math.max(2, (10 * (outsideOf('hdpe', cell.bore) + 1 - cell.bore)) / 12);
   const middle = (cell.a + cell.b) / 2;
   const crossed = (model.line.crossings ?? []).some(
     ({ station_ft, depth_ft }) =>
       Math.abs(station_ft - middle) < 2 &&
-      (depth_ft === undefined || Math.abs(depth_ft - crown) < 2 || Math.abs(depth_ft - cell.invert) < 2),
+      (depth_ft === undefined || Math.abs(depth_ft - crown) < 2 || Math.abs(depth_ft - cell.shallow) < 2),
   );
   return !sunk && crown >= cover - 1e-9 && !crossed;
 }

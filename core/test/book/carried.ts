@@ -1,7 +1,18 @@
 import type { Judged } from '../../condition/judged.js';
 import { cured, letsIn, type BookAction } from './actions.js';
 import { isBelly, isRepairable, isRootOrDeposit, type Duty } from './duties.js';
-import { digEnd, dug, endCost, meets, pitAt, type BookLine, type Width } from './ground.js';
+import {
+  aloneCost,
+  digEnd,
+  dug,
+  endCost,
+  holds4,
+  isClosed,
+  meets,
+  pitAt,
+  type BookLine,
+  type Width,
+} from './ground.js';
 import { rateForBore } from '../../job/prices-schema.js';
 
 /** What leaving things would carry: §5. */
@@ -33,10 +44,13 @@ export function carriedBy(
       line.cells.some((cell) => cell.ours && meets(each.place, cell.a, cell.b)),
   );
   return {
-    yearly: school === 'renew' ? 0 : cents(prices.yearlyCleaning * sum(years)),
+    yearly: cents(prices.yearlyCleaning * sum(years)),
     looks: school === 'maintain' ? 0 : cents(prices.look * sum(years.filter((_, year) => year % 2 === 1))),
     left: left.flatMap((finding) => {
-      const alone = Math.min(Infinity, ...aloneCosts(line, finding, actions));
+      const cutting = finding.cures.includes('clean')
+        ? (prices.mobilisation.clean ?? 0) + cleanedOver(line, finding.place) + prices.cutBack_each
+        : Infinity;
+      const alone = Math.min(cutting, ...aloneCosts(line, finding, actions));
       const due = Number.isFinite(alone)
         ? cents((chance[finding.grade] ?? 0) * (1 + i) ** (-n / 2) * alone)
         : 0;
@@ -45,6 +59,18 @@ export function carriedBy(
     }),
   };
 }
+
+/** Cleaning a stretch, iron with scale at its own rate; raw. */
+export const cleanedOver = (
+  { cells, prices }: BookLine,
+  { from_ft, to_ft }: { from_ft: number; to_ft: number },
+): number =>
+  sum(
+    cells.map((cell) => {
+      const feet = Math.min(cell.b, to_ft) - Math.max(cell.a, from_ft);
+      return feet > 0 ? feet * (cell.descale ? prices.descaling_per_ft : prices.cleaning_per_ft) : 0;
+    }),
+  );
 
 const sum = (all: readonly number[]) => all.reduce((total, each) => total + each, 0);
 
@@ -67,17 +93,9 @@ function aloneCosts(line: BookLine, finding: Judged, actions: readonly BookActio
 
 function holesAlone(line: BookLine, action: BookAction): number {
   const { start, end, a, b } = ends(line, action);
-  const permit = (feet: number) => (feet > 1e-6 ? line.prices.permit_per_hole : 0);
   const pit = (index: number, width: Width) => {
     const own = pitAt(line, index);
-    if (!own) return Infinity;
-    const { cost, public_ft } = dug(line, own.from, own.to, width);
-    return (
-      cost +
-      endCost(line, own.from, 'downstream', width) +
-      endCost(line, own.to, 'upstream', width) +
-      permit(public_ft)
-    );
+    return own ? aloneCost(line, own.from, own.to, width) : Infinity;
   };
   if (action.method === 'burst') return pit(start, 'launch') + pit(end, 'burst');
   if (action.method === 'line' || action.method === 'short-line') {
@@ -87,16 +105,23 @@ function holesAlone(line: BookLine, action: BookAction): number {
       insertable(line, action.to, 'upstream')
     )
       return 0;
-    return Math.min(...[start, end].map((index) => pit(index, 'launch') + closing(line, index)));
+    const launch = (index: number, may: boolean) =>
+      may ? pit(index, 'launch') + closing(line, index) : Infinity;
+    return Math.min(launch(start, action.mayPit.from), launch(end, action.mayPit.to));
   }
   if (action.exposed) return 0;
   const [from, to] = [digEnd(line, start, 'upstream'), digEnd(line, end, 'downstream')];
-  const whole = dug(line, Math.min(from, a), Math.max(to, b), 'dig');
-  return (
-    whole.cost +
-    endCost(line, from, 'downstream', 'dig') +
-    endCost(line, to, 'upstream', 'dig') +
-    permit(whole.public_ft)
+  const byHand = line.cells.some((cell) => isClosed(cell) && meets({ from_ft: a, to_ft: b }, cell.a, cell.b));
+  return Math.min(
+    ...holds4.map((held) => {
+      // Sides that slope would undermine what is dug into by hand.
+      if (held === 'slope' && byHand) return Infinity;
+      const { cost, public_ft, stands } = dug(line, Math.min(from, a), Math.max(to, b), 'dig', held);
+      const up = endCost(line, from, 'downstream', 'dig', held);
+      const down = endCost(line, to, 'upstream', 'dig', held);
+      if (!stands || up === undefined || down === undefined) return Infinity;
+      return cost + up + down + (public_ft > 1e-6 ? line.prices.permit_per_hole : 0);
+    }),
   );
 }
 

@@ -9,6 +9,8 @@ export interface Duty {
   readonly methods: readonly Method[];
   readonly findings: readonly Judged[];
   readonly toGrade: boolean;
+  /** All of it lies in one action. */
+  readonly whole: boolean;
 }
 
 const curedIn: Record<string, readonly Method[]> = {
@@ -41,7 +43,7 @@ export function dutiesOf(line: BookLine): { cure: Duty[]; clean: { from_ft: numb
   );
   const cure = [
     ...must.map((each) => duty([each], each.place)),
-    ...(school === 'repair' ? crowded(line, binding) : []),
+    ...(school !== 'maintain' ? crowded(line, binding) : []),
     ...(school === 'renew' ? oldRuns(line, binding) : []),
   ];
   const ours = <T extends { from_ft: number; to_ft: number }>(each: T): T[] =>
@@ -49,7 +51,7 @@ export function dutiesOf(line: BookLine): { cure: Duty[]; clean: { from_ft: numb
   return {
     cure: cure.flatMap(ours),
     clean: binding
-      .filter((each) => isRootOrDeposit(each) && each.grade >= least)
+      .filter((each) => isRootOrDeposit(each) && each.grade >= 3)
       .flatMap(({ place }) => ours({ from_ft: place.from_ft, to_ft: place.to_ft })),
   };
 }
@@ -60,12 +62,16 @@ const duty = (findings: readonly Judged[], at: { from_ft: number; to_ft: number 
   methods: every.filter((method) => findings.every((each) => methodsOf(each).includes(method))),
   findings,
   toGrade: findings.some(isBelly),
+  whole:
+    findings.length > 1 ||
+    findings.some((each) => isBelly(each) || each.placed.to_ft - each.placed.from_ft <= 10),
 });
 
 /** So many places to watch or worse within so many feet are one repair, from the first to the last. */
 function crowded({ rules }: BookLine, binding: readonly Judged[]): Duty[] {
   const counted = binding.filter(
-    (each) => each.grade >= 2 && !isRootOrDeposit(each) && methodsOf(each).includes('spot'),
+    (each) =>
+      each.grade >= 2 && each.measured && !isRootOrDeposit(each) && methodsOf(each).includes('spot'),
   );
   return counted.flatMap((first) => {
     const start = first.place.from_ft;
@@ -85,10 +91,12 @@ function oldRuns({ model }: BookLine, binding: readonly Judged[]): Duty[] {
     let end = to_ft;
     for (let next; (next = pipes.find((each) => Math.abs(each.from_ft - end) < 1e-9 && each.to_ft > end));)
       end = next.to_ft;
-    const bad = binding.filter(({ grade, place }) => grade >= 2 && meets(place, from_ft, end));
+    const bad = binding.filter(
+      ({ grade, place, measured }) => grade >= 2 && measured && meets(place, from_ft, end),
+    );
     if (bad.length === 0) return [];
     const methods: Method[] = ['line', 'short-line', 'open-cut', 'burst'];
-    return [{ from_ft, to_ft: end, methods, findings: bad, toGrade: false }];
+    return [{ from_ft, to_ft: end, methods, findings: bad, toGrade: false, whole: false }];
   });
 }
 

@@ -16,9 +16,11 @@ export interface BookLine {
   readonly rules: Rules;
   readonly prices: Prices;
   readonly school: School;
-  /** Ends of the cells, ft, and their ±; indexes of those at which an action may end. */
+  /** Ends of the cells, ft, and the ± of what starts and ends there; indexes of those at which an action may end. */
   readonly breaks: readonly number[];
-  readonly plusMinus: readonly number[];
+  readonly plusMinus: { readonly from: readonly number[]; readonly to: readonly number[] };
+  /** Breaks at which old pipe may be cut. */
+  readonly cutAt: { readonly from: readonly number[]; readonly to: readonly number[] };
   readonly boundaries: readonly number[];
   readonly cells: readonly BookCell[];
 }
@@ -29,14 +31,18 @@ export interface BookCell {
   readonly bore: number;
   readonly material: string;
   readonly surface: string;
-  /** Feet that its surface goes on either way. */
-  readonly room: number;
   readonly owner: string;
   readonly ours: boolean;
   readonly noDig: boolean;
   readonly seen: boolean;
+  /** Deepest and shallowest invert in it. */
   readonly invert: number;
+  readonly shallow: number;
   readonly soil: string;
+  /** A utility crosses within 2 ft. */
+  readonly crossed: boolean;
+  /** Iron whose scale is to be taken off. */
+  readonly descale: boolean;
   readonly thickness: number;
   readonly findings: readonly Judged[];
 }
@@ -54,53 +60,46 @@ export function bookCell(a: number, b: number, line: Omit<BookLine, 'cells'>): B
   const surface = model.surfaces.findLast((each) => holds(each, x))?.kind ?? 'lawn';
   const owner = model.owners.findLast((each) => holds(each, x))?.owner ?? 'unknown';
   const own = findings.filter(({ place }) => meets(place, a, b));
-  const invert = model.profile.depth(x);
+  const kinks = [...model.profile.located, ...(model.line.ground ?? [])].map(({ station_ft }) => station_ft);
+  const depths = [a, b, ...kinks.filter((at) => at > a && at < b)].map((at) => model.profile.depth(at));
   const bore = pipe?.diameter_in ?? 4;
+  const scaled = own.some(
+    ({ placed: { entry }, grade, possible, settled }) =>
+      entry.finding === 'deposit' && entry.of === 'scale' && grade >= 3 && !possible && !settled,
+  );
   return {
     a,
     b,
     bore,
     material: pipe?.material ?? 'unknown',
     surface,
-    room: roomOn(model, surface, x, a, b),
     owner,
     ours: rules.publicPart === 'ours' || owner !== 'public',
     noDig: model.noDig.some((each) => holds(each, x)),
     seen: model.seen.some((each) => holds(each, x)),
-    invert,
+    invert: Math.max(...depths),
+    shallow: Math.min(...depths),
     soil: model.line.soil ?? 'unknown',
+    crossed: (model.line.crossings ?? []).some(({ station_ft }) => station_ft > a - 2 && station_ft < b + 2),
+    descale: pipe?.material === 'cast-iron' && scaled,
     findings: own,
-    thickness: linerThickness({
-      host_in: bore,
-      invert_ft: invert,
-      waterOverInvert_ft: Math.max(0, invert - (model.line.groundwater_ft ?? 0)),
-      ovality_percent: Math.max(
-        rules.ovality_percent,
-        ...own.map(({ ovality_percent }) => ovality_percent ?? 0),
+    thickness: Math.max(
+      ...depths.map(
+        (invert) =>
+          linerThickness({
+            host_in: bore,
+            invert_ft: invert,
+            waterOverInvert_ft: Math.max(0, invert - (model.line.groundwater_ft ?? 0)),
+            ovality_percent: Math.max(
+              rules.ovality_percent,
+              ...own.map(({ ovality_percent }) => ovality_percent ?? 0),
+            ),
+            surface,
+            exposed: surface === 'crawl-space',
+          }).needed_in,
       ),
-      surface,
-      exposed: surface === 'crawl-space',
-    }).needed_in,
+    ),
   };
-}
-
-/** How far the same surface goes on before and after a cell; without end where it reaches the line's end. */
-function roomOn(model: LineModel, surface: string, x: number, a: number, b: number): number {
-  const { from_ft, to_ft } = model.extent;
-  const kindAt = (at: number) => model.surfaces.findLast((each) => holds(each, at))?.kind ?? 'lawn';
-  const edges = [from_ft, to_ft, ...model.surfaces.flatMap((each) => [each.from_ft, each.to_ft])]
-    .filter((at) => at >= from_ft && at <= to_ft)
-    .sort((p, q) => p - q)
-    // Edges within 0.01 ft are one.
-    .filter((at, i, all) => i === 0 || at - (all[i - 1] ?? 0) > 0.01);
-  let [up, down] = [from_ft, to_ft];
-  edges.slice(1).forEach((end, i) => {
-    const start = edges[i] ?? end;
-    if (kindAt((start + end) / 2) === surface) return;
-    if (end <= x) up = Math.max(up, end);
-    if (start >= x) down = Math.min(down, start);
-  });
-  return Math.min(up <= from_ft ? Infinity : a - up, down >= to_ft ? Infinity : down - b);
 }
 
 export const isClosed = ({ surface, noDig }: BookCell): boolean =>
@@ -118,60 +117,104 @@ export const outsideOf = (material: string, bore: number): number => outside[mat
 
 export type Width = 'dig' | 'launch' | 'burst';
 
+/** How a hole is held, over all of it: §10 and §14. */
+export const holds4 = ['none', 'slope', 'shore', 'shield'] as const;
+export type Held = (typeof holds4)[number];
+
+/** How deep a hole may prove to be: a located depth is good to so many percent. */
+const reachOf = (cell: BookCell, { rules }: BookLine) =>
+  cell.invert * (1 + rules.depthMargin_percent / 100) + 4 / 12;
+
+/** Whether a hole held like this may lie in a cell. */
+export function mayHold(cell: BookCell, held: Held, line: BookLine): boolean {
+  if (held === 'none') return reachOf(cell, line) < 5 || cell.soil === 'rock';
+  if (held === 'slope') return !isClosed(cell) && !paved.includes(cell.surface) && cell.owner !== 'neighbour';
+  return held === 'shore' || !cell.crossed;
+}
+
 /** A cell's excavation: §10. Costs of a foot of it and of one end in it, raw. */
 export function excavation(
   cell: BookCell,
   width: Width,
-  { prices, rules }: BookLine,
+  held: Held,
+  line: BookLine,
 ): { foot: number; end: number } {
   if (isClosed(cell)) return { foot: 0, end: 0 };
+  const { prices, rules } = line;
   const d = cell.invert + 4 / 12;
+  const reach = reachOf(cell, line);
   const od = outsideOf(rules.newPipe, cell.bore);
   const pipe = Math.max(od + 16, 1.25 * od + 12) / 12;
-  const w = width === 'launch' ? 3 : width === 'burst' ? 4 : d > 4 ? Math.max(pipe, 3) : pipe;
-  const steep = slopeOf[cell.soil] ?? 1.5;
-  const protects = d >= 5 && cell.soil !== 'rock';
-  const shored = protects && (paved.includes(cell.surface) || steep * d > cell.room);
-  const s = protects && !shored ? steep : 0;
+  const w = width === 'launch' ? 3 : width === 'burst' ? 4 : reach > 4 ? Math.max(pipe, 3) : pipe;
+  const s = held === 'slope' ? (slopeOf[cell.soil] ?? 1.5) : 0;
+  const wall = held === 'shore' ? prices.support_per_ft2 : held === 'shield' ? prices.shield_per_ft2 : 0;
   const margin = paved.includes(cell.surface) ? 1 : 0;
-  const rate = (d > 5 ? prices.digBelow5_per_yd3 : prices.digTo5_per_yd3) + prices.backfill_per_yd3;
+  const rate = (reach > 5 ? prices.digBelow5_per_yd3 : prices.digTo5_per_yd3) + prices.backfill_per_yd3;
   const restoring = prices.restore_per_ft2[cell.surface as 'lawn'] ?? 0;
   const restore = restoring === 'by-others' ? 0 : restoring;
   const out = s * d + margin;
   return {
-    foot:
-      ((w * d + s * d * d) / 27) * rate +
-      (shored ? 2 * d * prices.support_per_ft2 : 0) +
-      (w + 2 * out) * restore,
+    foot: ((w * d + s * d * d) / 27) * rate + 2 * d * wall + (w + 2 * out) * restore,
     end:
       (((s * w * d * d) / 2 + (2 / 3) * s * s * d ** 3) / 27) * rate +
-      (shored ? w * d * prices.support_per_ft2 : 0) +
+      w * d * wall +
       out * (w + 2 * out) * restore,
   };
 }
 
-/** Raw cost and public feet of a hole between two stations, without its ends. */
+/** Raw cost and public feet of a hole between two stations, without its ends; undefined where it cannot be held so. */
 export function dug(
   line: BookLine,
   from: number,
   to: number,
   width: Width,
-): { cost: number; public_ft: number } {
-  let [cost, public_ft] = [0, 0];
+  held: Held,
+): { cost: number; public_ft: number; stands: boolean } {
+  let [cost, public_ft, stands] = [0, 0, true];
   for (const cell of line.cells) {
     const feet = Math.min(cell.b, to) - Math.max(cell.a, from);
-    if (feet <= 0 || isClosed(cell)) continue;
-    cost += feet * excavation(cell, width, line).foot;
+    if (feet <= 1e-9 || isClosed(cell)) continue;
+    cost += feet * excavation(cell, width, held, line).foot;
+    if (!mayHold(cell, held, line)) stands = false;
     if (cell.owner === 'public') public_ft += feet;
   }
-  return { cost, public_ft };
+  return { cost, public_ft, stands };
 }
 
-/** Raw cost of one end of a hole; `side` is where the hole lies. */
-export function endCost(line: BookLine, x: number, side: 'upstream' | 'downstream', width: Width): number {
+/** Raw cost of one end of a hole; `side` is where the hole lies. Undefined where a slope may not run out there. */
+export function endCost(
+  line: BookLine,
+  x: number,
+  side: 'upstream' | 'downstream',
+  width: Width,
+  held: Held,
+): number | undefined {
   const inside = side === 'downstream' ? x + 1e-9 : x - 1e-9;
-  const cell = line.cells.find(({ b }) => b >= inside) ?? line.cells[line.cells.length - 1] ?? line.cells[0];
-  return cell ? excavation(cell, width, line).end : 0;
+  const { cells } = line;
+  const cell = cells.find(({ b }) => b >= inside) ?? cells[cells.length - 1] ?? cells[0];
+  if (!cell) return 0;
+  if (held === 'slope' && !isClosed(cell)) {
+    const out = (slopeOf[cell.soil] ?? 1.5) * (cell.invert + 4 / 12);
+    const [low, high] = side === 'downstream' ? [x - out, x] : [x, x + out];
+    const [first, last] = [cells[0]?.a ?? 0, cells[cells.length - 1]?.b ?? 0];
+    if (low < first - 1e-9 || high > last + 1e-9) return undefined;
+    const over = cells.filter(({ a, b }) => Math.min(b, high) - Math.max(a, low) > 1e-9);
+    if (over.some((each) => !mayHold(each, 'slope', line))) return undefined;
+  }
+  return excavation(cell, width, held, line).end;
+}
+
+/** The cheapest way to hold a hole that nothing else shares, its permit included; infinite where none can stand. */
+export function aloneCost(line: BookLine, from: number, to: number, width: Width): number {
+  return Math.min(
+    ...holds4.map((held) => {
+      const { cost, public_ft, stands } = dug(line, from, to, width, held);
+      const up = endCost(line, from, 'downstream', width, held);
+      const down = endCost(line, to, 'upstream', width, held);
+      if (!stands || up === undefined || down === undefined) return Infinity;
+      return cost + up + down + (public_ft > 1e-6 ? line.prices.permit_per_hole : 0);
+    }),
+  );
 }
 
 /** A hole over new pipe that starts (or ends) at a break: a foot and its ± beyond, but not into closed ground. */
@@ -184,7 +227,8 @@ export function digEnd(line: BookLine, index: number, goes: 'upstream' | 'downst
   // Under a building the hole begins where the building ends.
   while (closed(beside(at, -step))) at -= step;
   if (at !== index) return breaks[at] ?? 0;
-  const reach = (breaks[index] ?? 0) + step * (1 + (plusMinus[index] ?? 0));
+  const own = goes === 'upstream' ? plusMinus.from : plusMinus.to;
+  const reach = (breaks[index] ?? 0) + step * (1 + (own[index] ?? 0));
   while (beside(at, step) && !closed(beside(at, step)) && step * (reach - (breaks[at] ?? 0)) > 0) at += step;
   const limit = breaks[at] ?? 0;
   return goes === 'upstream' ? Math.max(reach, limit) : Math.min(reach, limit);
@@ -195,16 +239,33 @@ export interface BookPit {
   readonly to: number;
 }
 
-/** A pit 4 ft long about a break, moved inside the line; none where nobody may dig. */
-export function pitAt(line: BookLine, index: number): BookPit | undefined {
-  const { breaks, cells } = line;
+/** Where a pit about a break would lie: 4 ft and its ± either side, moved inside the line. */
+export function pitReach({ breaks, plusMinus }: BookLine, index: number): BookPit {
   const [first, last] = [breaks[0] ?? 0, breaks[breaks.length - 1] ?? 0];
   const x = breaks[index] ?? 0;
-  const from = Math.max(first, Math.min(x - 2, last - 4));
-  const to = Math.min(last, Math.max(x + 2, first + 4));
-  const barred = cells.some(
+  const half = 2 + Math.max(plusMinus.from[index] ?? 0, plusMinus.to[index] ?? 0);
+  return {
+    from: Math.max(first, Math.min(x - half, last - 4)),
+    to: Math.min(last, Math.max(x + half, first + 4)),
+  };
+}
+
+/** Nobody digs a pit under a building, in no-dig ground, or where we do not act. */
+export const mayPit = ({ cells }: BookLine, { from, to }: BookPit): boolean =>
+  !cells.some(
     (cell) =>
       (cell.surface === 'building' || cell.noDig || !cell.ours) && cell.a < to - 1e-9 && cell.b > from + 1e-9,
   );
-  return barred ? undefined : { from, to };
+
+/** A pit at a break; none where nobody may dig. */
+export function pitAt(line: BookLine, index: number): BookPit | undefined {
+  const reach = pitReach(line, index);
+  return mayPit(line, reach) ? reach : undefined;
+}
+
+/** Whether a hole that ends at one break and one that begins at another are two, by the furthest that either may reach. */
+export function areApart(line: BookLine, ended: number, begins: number): boolean {
+  const to = Math.max(digEnd(line, ended, 'downstream'), pitAt(line, ended)?.to ?? -Infinity);
+  const from = Math.min(digEnd(line, begins, 'upstream'), pitAt(line, begins)?.from ?? Infinity);
+  return from - to >= line.rules.holesApart_ft - 1e-6;
 }

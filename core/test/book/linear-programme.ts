@@ -5,6 +5,10 @@ export interface Programme {
   constant(cost: number): void;
   /** ` + a + b`, or with the sign given. */
   sum(names: readonly string[], sign?: '+' | '-'): string;
+  /** ` + 2 a + 3 b`. */
+  weigh(all: readonly (readonly [string, number])[]): string;
+  /** Minimizes these weights instead of the costs. */
+  aim(all: readonly (readonly [string, number])[]): void;
   least(left: string, right: number): void;
   most(left: string, right: number): void;
   equal(left: string, right: number): void;
@@ -15,8 +19,11 @@ export function linearProgramme(): Programme {
   const cost = new Map<string, number>();
   const constraints: string[] = [];
   let constant = 0;
+  let aimed: ReadonlyMap<string, number> | undefined;
   const add = (left: string, relation: string, right: number) => {
-    constraints.push(` c${constraints.length}: ${left.trim().replace(/^\+ /, '')} ${relation} ${right}`);
+    // A sum of nothing is still a constraint: it may be what makes the whole impossible.
+    const sum = left.trim().replace(/^\+ /, '') || '0 one';
+    constraints.push(` c${constraints.length}: ${sum} ${relation} ${right}`);
   };
   return {
     use: (name, value) => {
@@ -27,6 +34,10 @@ export function linearProgramme(): Programme {
       constant += value;
     },
     sum: (names, sign = '+') => names.map((name) => ` ${sign} ${name}`).join(''),
+    weigh: (all) => all.map(([name, weight]) => ` + ${weight} ${name}`).join(''),
+    aim: (all) => {
+      aimed = new Map(all);
+    },
     least: (left, right) => {
       add(left, '>=', right);
     },
@@ -37,12 +48,12 @@ export function linearProgramme(): Programme {
       add(left, '=', right);
     },
     text: () => {
-      const objective = [...cost].map(
+      const objective = [...(aimed ?? cost)].map(
         ([name, value]) => ` ${value < 0 ? '-' : '+'} ${Math.abs(value).toFixed(9)} ${name}`,
       );
       return [
         'Minimize',
-        ` obj:${objective.join('\n')}\n + ${constant.toFixed(9)} one`,
+        ` obj:${objective.join('\n')}\n + ${(aimed ? 0 : constant).toFixed(9)} one`,
         'Subject To',
         ...constraints,
         ' cone: one = 1',

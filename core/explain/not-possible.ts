@@ -1,0 +1,99 @@
+import { sayJudged } from '../condition/judged.js';
+import type { Method } from '../job/vocabulary.js';
+import { overlap, overlaps, type Interval } from '../line/intervals.js';
+import { methodName } from '../methods/index.js';
+import { tolerance } from '../job/units.js';
+import type { LineWay } from '../solve/way.js';
+import type { Obligation, Refusal, Track } from '../track/track.js';
+import type { Warning } from '../warning.js';
+import { refusalOn } from './refusals.js';
+
+/** A place that must be cured and cannot be under the rules: what blocks it, what would lift that, who else would act. */
+export interface NotPossible extends Interval {
+  /** The finding's entry id; null where a whole stretch is meant. */
+  readonly finding: string | null;
+  readonly what: string;
+  readonly rule: string;
+  readonly why: string;
+  readonly lift: string;
+  readonly by: 'others';
+}
+
+/** Every place that the chosen way leaves uncured because nothing here may cure it, from upstream. */
+export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[] {
+  if (!chosen || chosen.uncured_ft <= 0) return [];
+  const { track } = prepared.possible;
+  const uncured = track.cells.filter((_, i) => chosen.layout.cells[i]?.uncured);
+  return track.obligations.cured
+    .filter(({ place }) => uncured.some((cell) => overlaps(cell, place)))
+    .filter(({ place }, i, all) => !all.some((other, k) => k < i && covers(other.place, place)))
+    .map((duty) => {
+      const cells = uncured.filter((cell) => overlaps(cell, duty.place));
+      const at = {
+        from_ft: Math.max(duty.place.from_ft, cells[0]?.from_ft ?? duty.place.from_ft),
+        to_ft: Math.min(duty.place.to_ft, cells.at(-1)?.to_ft ?? duty.place.to_ft),
+      };
+      const refusals = duty.methods.flatMap((method): [Method, Refusal][] => {
+        const refusal = refusalOn(track, method, at, line.restrictions) ?? besideIt(track, method, at);
+        // No sag is no obstacle: relaying to grade is only not meant for it.
+        return refusal.rule === 'no-sag' ? [] : [[method, refusal]];
+      });
+      return { ...at, ...told(duty, track, refusals), by: 'others' as const };
+    });
+}
+
+const covers = (one: Interval, other: Interval) =>
+  overlap(one, other) >= other.to_ft - other.from_ft - tolerance.ft;
+
+function told(
+  { findings, why }: Obligation,
+  { condition }: Track,
+  refusals: readonly (readonly [Method, Refusal])[],
+): Pick<NotPossible, 'finding' | 'what' | 'rule' | 'why' | 'lift'> {
+  const [first] = refusals;
+  const only = findings.length === 1 ? condition.findings.find(({ id }) => id === findings[0]) : undefined;
+  const reasons = new Map<string, string[]>();
+  for (const [method, refusal] of refusals) {
+    reasons.set(refusal.why, [...(reasons.get(refusal.why) ?? []), methodName(method).toLowerCase()]);
+  }
+  return {
+    finding: only?.id ?? null,
+    what: only ? sayJudged(only) : why,
+    rule: first?.[1].rule ?? 'no-method',
+    why: [...reasons].map(([reason, methods]) => `${methods.join(', ')}: ${reason}`).join('; '),
+    lift: [...new Set(refusals.map(([, { lift }]) => lift))].join(', or '),
+  };
+}
+
+/** Where the place itself refuses nothing, the ground or the pipe beside it does. */
+function besideIt(track: Track, method: Method, at: Interval): Refusal {
+  const near = track.cells.filter(
+    ({ from_ft, to_ft }) => from_ft < at.to_ft + beside_ft && to_ft > at.from_ft - beside_ft,
+  );
+  const closed = near.find(({ closedTo }) => closedTo === 'no-dig' || closedTo === 'building');
+  const where = `${(closed?.from_ft ?? at.from_ft).toFixed(1)} ft`;
+  if (closed) {
+    return {
+      rule: closed.closedTo === 'building' ? 'under-building' : 'no-dig',
+      why: `no room beside it: ${closed.closedTo === 'building' ? 'the building' : 'ground where nobody may dig'} at ${where}`,
+      lift: closed.closedTo === 'building' ? 'open the floor' : 'lift the no-dig stretch',
+    };
+  }
+  return {
+    rule: 'no-room',
+    why: `what lies beside it leaves no room for ${methodName(method).toLowerCase()}`,
+    lift: 'shorter least lengths in the house rules, or an insertion point nearer by',
+  };
+}
+
+/** How far beside a place its room is looked for, ft: a launch pit and a sound end. */
+const beside_ft = 6;
+
+/** The same as warnings, for every list of them. */
+export const notPossibleWarnings = (way: LineWay): Warning[] =>
+  notPossibleOn(way).map(({ from_ft, what, why, lift }) => ({
+    rule: 'not-possible',
+    line: way.line.model.line.id,
+    at_ft: from_ft,
+    message: `${what}. It cannot be cured under these rules (${why}): by others, or lift it: ${lift}`,
+  }));

@@ -1,0 +1,29 @@
+import type { Condition } from '../condition/condition.js';
+import { isCurable, sayJudged } from '../condition/judged.js';
+import type { Rules } from '../job/rules-schema.js';
+import { overlaps } from '../line/intervals.js';
+import { publicPart } from '../solve/obligations.js';
+import type { ScopedLine } from '../solve/way.js';
+
+export type Referral = Condition['referrals'][number];
+
+/** What another owner must act on: the main's own faults, and what is bad in a public part that is left to its owner. */
+export function referralsOf({ model, condition }: ScopedLine, rules: Rules): Referral[] {
+  const left = rules.publicPart === 'owner' ? publicPart(model) : [];
+  const failed = condition.findings.filter(
+    (finding) =>
+      finding.grade >= 3 &&
+      !finding.possible &&
+      !finding.settled &&
+      isCurable(finding) &&
+      left.some((part) => overlaps(part, finding.place)),
+  );
+  return [
+    ...condition.referrals,
+    ...failed.map((finding) => ({
+      what: `${sayJudged(finding)}, in the public part`,
+      at_ft: finding.placed.from_ft,
+      to: 'owner of the public part',
+    })),
+  ].sort((a, b) => a.at_ft - b.at_ft);
+}

@@ -1,0 +1,13 @@
+import type { Point } from '../job/schema.js';
+
+/** A bend that nobody measured counts as this, degrees. House rule. */
+const unknownTurn_deg = 45;
+/** A liner makes no sharper turn, degrees. Common practice. */
+export const mostBend_deg = 90;
+
+/** What a point turns, as a liner counts it. */
+export function turnOf({ kind, degrees }: Point): { counted_deg: number; tooSharp: boolean; unknown: boolean } {
+  if (kind !== 'bend') return { counted_deg: 0, tooSharp: false, unknown: false };
+  const counted_deg = degrees ?? unknownTurn_deg;
+  return { counted_deg, tooSharp: counted_deg > mostBend_deg, unknown: degrees === undefined };
+}

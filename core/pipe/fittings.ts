@@ -1,0 +1,56 @@
+import type { Prices } from '../job/prices-schema.js';
+import type { Point } from '../job/schema.js';
+import type { FittingKind } from '../job/vocabulary.js';
+
+/** A fitting in new pipe: bought, and taken off what is cut. */
+export interface Fitting {
+  readonly kind: FittingKind;
+  readonly at_ft: number;
+  readonly diameter_in: number;
+  readonly degrees?: number | undefined;
+  /** It cannot be bought before it was measured, for the turn was not. */
+  readonly measure: boolean;
+}
+
+/** The fitting that stands in new pipe where a point was; undefined where none does. */
+export function fittingFor({ kind, state }: Point): FittingKind | undefined {
+  switch (kind) {
+    case 'tie-in':
+      return 'wye';
+    case 'cleanout':
+      return state === 'none-here' ? undefined : 'cleanout';
+    case 'bend':
+    case 'drop':
+    case 'valve':
+      return kind;
+    default:
+      return undefined;
+  }
+}
+
+/** Lay length by the bore, in per in: common practice, to be measured on the fitting before cutting. */
+const layByBore: Readonly<Record<FittingKind, number>> = {
+  wye: 2.5,
+  bend: 1.2,
+  drop: 3,
+  cleanout: 3,
+  valve: 4,
+  reducer: 1,
+};
+
+/** Feet of a run of pipe that a fitting itself takes. */
+export const layLength = ({ kind, diameter_in }: Pick<Fitting, 'kind' | 'diameter_in'>): number =>
+  (layByBore[kind] * diameter_in) / 12;
+
+export const fittingNames: Readonly<Record<FittingKind, string>> = {
+  wye: 'Wye',
+  bend: 'Bend',
+  drop: 'Drop fittings',
+  cleanout: 'Cleanout fitting',
+  valve: 'Backwater valve, with access to it',
+  reducer: 'Reducer',
+};
+
+/** What a fitting costs, and joining the branch that a wye is for; money, raw. */
+export const fittingCost = ({ fitting_each, reconnection_each }: Prices, kind: FittingKind): number =>
+  (fitting_each[kind] ?? 0) + (kind === 'wye' ? reconnection_each : 0);

@@ -1,0 +1,110 @@
+import type { Condition } from '../condition/condition.js';
+import { isCurable } from '../condition/judged.js';
+import { mayReach, engineerOver_ft, protectFrom_ft, workDepth_ft } from '../excavation/section.js';
+import type { Rules } from '../job/rules-schema.js';
+import type { Point } from '../job/schema.js';
+import { sameStation_ft, tolerance } from '../job/units.js';
+import type { Interval } from '../line/intervals.js';
+import type { LineModel } from '../line/model.js';
+import type { Obligations } from './track.js';
+
+const crossingRoom_ft = 2;
+/** A liner's sound end beyond a place that must be cured, ft. */
+const soundEnd_ft = 1;
+const pitHalf_ft = 2;
+const mostCell_ft = 1;
+
+/** Whether a point belongs to the pipe. A tree or a property line beside it changes nothing about where work may end. */
+export const isOfThePipe = ({ kind }: Pick<Point, 'kind'>): boolean =>
+  kind !== 'tree' && kind !== 'property-line' && kind !== 'other';
+
+/**
+ * Where one foot may be unlike the next, or where a method may want to end: then equal parts of at most 1 ft between
+ * them. Stretches must come joined where they are alike, so that a split that says nothing makes no break.
+ */
+export function breaksOf(
+  model: LineModel,
+  condition: Condition,
+  duties: Obligations,
+  rules: Rules,
+  stretches: readonly Interval[],
+): number[] {
+  const ends = (all: readonly Interval[]) => all.flatMap(({ from_ft, to_ft }) => [from_ft, to_ft]);
+  // The same under every school, so that the looser one may always do what the stricter does.
+  const wanted = [
+    ...condition.findings.filter(isCurable).map(({ place }) => place),
+    ...duties.cured.map(({ place }) => place),
+  ];
+  const candidates = [
+    ...model.points.filter(({ point }) => isOfThePipe(point)).map(({ at }) => at.station_ft),
+    ...ends(condition.findings.map(({ place }) => place)),
+    ...ends(wanted),
+    ...wanted.flatMap((place) => wantedAbout(place, rules)),
+    ...model.joints,
+    ...ends(stretches),
+    ...ends(model.noDig).flatMap((x) => [x - pitHalf_ft, x, x + pitHalf_ft]),
+    ...ends(model.seen),
+    ...(model.line.crossings ?? []).flatMap(({ station_ft }) => [
+      station_ft - crossingRoom_ft,
+      station_ft + crossingRoom_ft,
+    ]),
+    ...depthCrossings(model, rules),
+  ];
+  return fineBreaks(oneWithin(candidates, model.extent));
+}
+
+/** Ends that methods want about a place that must be cured: sound ends of a liner, and the least lengths from either side. */
+const wantedAbout = ({ from_ft, to_ft }: Interval, { leastNewPipe_ft }: Rules): number[] => [
+  from_ft - soundEnd_ft,
+  to_ft + soundEnd_ft,
+  ...(to_ft - from_ft < leastNewPipe_ft ? [from_ft + leastNewPipe_ft, to_ft - leastNewPipe_ft] : []),
+];
+
+/** Equal parts of at most 1 ft between neighboring breaks. */
+function fineBreaks(coarse: readonly number[]): number[] {
+  return coarse.flatMap((from_ft, index) => {
+    const to_ft = coarse[index + 1];
+    if (to_ft === undefined) return [from_ft];
+    const parts = Math.ceil((to_ft - from_ft) / mostCell_ft - tolerance.exact);
+    return Array.from({ length: Math.max(1, parts) }, (_, part) =>
+      part === 0 ? from_ft : from_ft + ((to_ft - from_ft) * part) / parts,
+    );
+  });
+}
+
+/** Stations where the slope of the ground or of the pipe changes. */
+export const kinksOf = ({ profile, line }: LineModel): number[] => [
+  ...profile.located.map(({ station_ft }) => station_ft),
+  ...(line.ground ?? []).map(({ station_ft }) => station_ft),
+];
+
+/** Stations where a hole may just reach one of the depths at which its rules change. */
+function depthCrossings(model: LineModel, { depthMargin_percent }: Rules): number[] {
+  const { profile, extent } = model;
+  const kinks = [extent.from_ft, ...kinksOf(model), extent.to_ft]
+    .filter((x) => x >= extent.from_ft && x <= extent.to_ft)
+    .sort((a, b) => a - b);
+  return kinks.slice(1).flatMap((to_ft, index) => {
+    const from_ft = kinks[index] ?? to_ft;
+    const [start, end] = [from_ft, to_ft].map((x) => mayReach(profile.depth(x), depthMargin_percent)) as [
+      number,
+      number,
+    ];
+    return [workDepth_ft, protectFrom_ft, engineerOver_ft].flatMap((depth) =>
+      (start - depth) * (end - depth) < 0
+        ? [from_ft + ((to_ft - from_ft) * (depth - start)) / (end - start)]
+        : [],
+    );
+  });
+}
+
+/** Sorted breaks inside the line; those within 0.01 ft are one, and the line's own ends always stand. */
+export function oneWithin(candidates: readonly number[], { from_ft, to_ft }: Interval): number[] {
+  const kept = [from_ft];
+  if (to_ft - from_ft <= sameStation_ft) return kept;
+  for (const x of [...candidates].sort((a, b) => a - b)) {
+    if (x - (kept.at(-1) ?? from_ft) > sameStation_ft && to_ft - x > sameStation_ft) kept.push(x);
+  }
+  kept.push(to_ft);
+  return kept;
+}
