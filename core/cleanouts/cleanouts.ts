@@ -55,10 +55,16 @@ export function missingCleanouts(model: LineModel, rules: Rules): MissingCleanou
     if (all().some((x) => x > stretch.from_ft - beside_ft && x < stretch.to_ft + beside_ft)) return;
     missing.push({ ...stretch, best_ft: inside(best_ft), why });
   };
-  const building = model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ?? extent.from_ft;
+  const building =
+    model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ?? extent.from_ft;
   if (rules.cleanoutFamily !== 'local') {
     const upstream_ft = rules.cleanoutFamily === 'A' ? upstreamOfJunction_ft : atBuilding_ft;
-    want(building - upstream_ft, building + outsideWall_ft(model, building), building, 'none at the building');
+    want(
+      building - upstream_ft,
+      building + outsideWall_ft(model, building),
+      building,
+      'none at the building',
+    );
   }
   if (rules.cleanoutFamily === 'A') wantAtTurns(model, all, want);
   if (rules.cleanoutFamily === 'B') wantEveryTurns(model, all, want);
@@ -159,7 +165,8 @@ export function cleanoutRepairs(model: LineModel): CleanoutRepair[] {
     if (repair) return [{ station_ft: at.station_ft, point: point.id, ...repair }];
     const bore_in = boreAt(model.pipes, at.station_ft);
     const needed_in = Math.min(bore_in, largeEnough_in);
-    if (point.kind !== 'cleanout' || point.diameter_in === undefined || point.diameter_in >= needed_in) return [];
+    if (point.kind !== 'cleanout' || point.diameter_in === undefined || point.diameter_in >= needed_in)
+      return [];
     return [
       {
         station_ft: at.station_ft,

@@ -41,7 +41,8 @@ test('bottom width', () => {
 
 // 29 CFR 1926.651–652 and Appendix B, from memory.
 test('from 5 ft a hole is protected, sloped by its soil; a depth good to 10 % may reach 4 and 5 ft sooner', () => {
-  const at = (invert_ft: number, soil: Soil = 'B', margin = 0) => sectionAt(invert_ft, { outside_in: 4.5 }, soil, margin);
+  const at = (invert_ft: number, soil: Soil = 'B', margin = 0) =>
+    sectionAt(invert_ft, { outside_in: 4.5 }, soil, margin);
   // With 4 in of bedding an invert at 4 ft 8 in is a hole of 5 ft.
   expect([4.6, 14 / 3].map((invert) => at(invert).protect)).toEqual([false, true]);
   expect(at(9, 'rock').protect).toBe(false);
@@ -61,7 +62,13 @@ test('protection is that of the deepest cell, and loose earth is a quarter more'
     surface: 'lawn' as const,
     section: section(depth, 3, depth >= 5 ? 1 : 0),
   }));
-  const figures = holeFigures({ from_ft: 0, to_ft: 2 }, cells, { earthTo5_yd3: 1, earthBelow5_yd3: 3 }, 'slope', 'B');
+  const figures = holeFigures(
+    { from_ft: 0, to_ft: 2 },
+    cells,
+    { earthTo5_yd3: 1, earthBelow5_yd3: 3 },
+    'slope',
+    'B',
+  );
   expect(figures).toMatchObject({ protection: 'slope 1 : 1', bottom_ft: [2, 3] });
   expect([figures.depth.value, figures.bank.value, figures.loose.value]).toEqual([6, 4, 5]);
 });

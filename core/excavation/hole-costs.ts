@@ -279,10 +279,17 @@ const mayPit = ({ cells }: Ground, { from_ft, to_ft }: Interval): boolean =>
   );
 
 /** The upstream or downstream part of a pit with its end, for each way of holding it. */
-const pitPart = (sums: Sums, kind: PitKind, from_ft: number, to_ft: number, part: 'upstream' | 'downstream') =>
+const pitPart = (
+  sums: Sums,
+  kind: PitKind,
+  from_ft: number,
+  to_ft: number,
+  part: 'upstream' | 'downstream',
+) =>
   byProtection((held): HolePiece | undefined => {
     const { between, refusing, cost, publicThrough } = sums;
-    const [end_ft, lies] = part === 'upstream' ? ([from_ft, 'downstream'] as const) : ([to_ft, 'upstream'] as const);
+    const [end_ft, lies] =
+      part === 'upstream' ? ([from_ft, 'downstream'] as const) : ([to_ft, 'upstream'] as const);
     const own = isFree(sums, refusing[held], from_ft, to_ft)
       ? endCost(sums, kind, end_ft, lies, held)
       : undefined;

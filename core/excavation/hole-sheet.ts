@@ -57,9 +57,7 @@ export function holeSheet(
     otherwise: deepest && otherWay(deepest, held, opened),
     inverts_ft: [model.profile.depth(hole.from_ft), model.profile.depth(hole.to_ft)],
     crossings: (model.line.crossings ?? [])
-      .filter(
-        ({ station_ft }) => isInTheWay(station_ft, hole),
-      )
+      .filter(({ station_ft }) => isInTheWay(station_ft, hole))
       .map(({ utility, station_ft, depth_ft }) => ({ utility, station_ft, depth_ft })),
     restore: [...quantities.restore_ft2]
       .filter(([, area]) => area > tolerance.ft)

@@ -76,7 +76,8 @@ export function earthOfEnd(section: Section, held: Protection): number {
 }
 
 /** How far the top of a hole's side lies out from its bottom, ft. */
-export const topOut = (section: Section, held: Protection): number => slopeOf(section, held) * section.depth_ft;
+export const topOut = (section: Section, held: Protection): number =>
+  slopeOf(section, held) * section.depth_ft;
 
 /** The section at the deepest place of a hole: its protection follows from it. */
 export const deepestOf = (sections: readonly Section[]): Section | undefined =>

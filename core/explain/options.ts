@@ -51,11 +51,11 @@ export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[]
     const mine = other.lines.find((each) => each.line.model.line.id === id);
     const track = mine?.prepared.possible.track;
     const at = track?.cells.findIndex((cell) => overlaps(cell, finding.place)) ?? -1;
-    const method = mine?.chosen?.layout.cells[at]?.method;
-    if (!other.feasible || !method || mine?.chosen?.layout.cells[at]?.uncured) return [];
+    const cell = mine?.chosen?.layout.cells[at];
+    if (!other.feasible || !cell || cell.uncured) return [];
     return [
       {
-        what: `${method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingName(finding.placed.entry.finding).toLowerCase()} to watch`,
+        what: `${cell.method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingName(finding.placed.entry.finding).toLowerCase()} to watch`,
         adds: roundCents(other.scope - way.scope),
         finding: finding.id,
       },

@@ -34,7 +34,9 @@ export function lookAgain({ model, condition }: ScopedLine): { stretches: Interv
     stretches: union([...unseen, ...[...unclean, ...held, ...possible].map(({ place }) => place)]),
     why: [
       ...(unseen.length > 0 ? [`${feet.toFixed(1)} ft not seen`] : []),
-      ...(model.endReached ? [] : [`nobody reached its end: it goes on past ${model.extent.to_ft.toFixed(1)} ft`]),
+      ...(model.endReached
+        ? []
+        : [`nobody reached its end: it goes on past ${model.extent.to_ft.toFixed(1)} ft`]),
       ...(hides.length > 0 ? [`roots or deposit at ${at(hides)} ft hide the wall`] : []),
       ...(bars.length > 0 ? [`roots or deposit at ${at(bars)} ft bar a liner`] : []),
       ...(held.length > 0 ? [`water held back at ${at(held)} ft`] : []),
@@ -66,7 +68,8 @@ export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: R
   const rest_ft = failed && !model.endReached ? rules.assumedRest_ft : 0;
   const extent = { ...model.extent, to_ft: model.extent.to_ft + rest_ft };
   const last = model.pipes.at(-1);
-  const stretches = rest_ft > 0 ? union([...known, { from_ft: model.extent.to_ft, to_ft: extent.to_ft }]) : known;
+  const stretches =
+    rest_ft > 0 ? union([...known, { from_ft: model.extent.to_ft, to_ft: extent.to_ft }]) : known;
   const seen = condition.findings
     .filter(({ possible }) => !possible)
     // Cleaned, it no longer stands in a liner's way.
@@ -134,7 +137,9 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
   }
   const needed = lines
     .map((line) => ({ line, again: lookAgain(line), locate: toLocate(line) }))
-    .filter(({ line, again, locate }) => again.stretches.length + locate.length > 0 || !line.model.endReached);
+    .filter(
+      ({ line, again, locate }) => again.stretches.length + locate.length > 0 || !line.model.endReached,
+    );
   if (needed.length === 0) return null;
   const ends = needed.map(({ line, again, locate }) => {
     const all = [...again.stretches, ...locate.map(({ place }) => place)];
@@ -162,7 +167,9 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     why: [
       ...needed.flatMap(({ again }) => again.why),
       ...(locates.length > 0
-        ? [`fewer than two depths were located: the fall over ${places} is not known, and its price is provisional`]
+        ? [
+            `fewer than two depths were located: the fall over ${places} is not known, and its price is provisional`,
+          ]
         : []),
     ].join('; '),
     price: raw(cleaning + prices.look),

@@ -29,7 +29,10 @@ export function verdictOf(lines: readonly ScopedLine[], way: Way): Verdict[] {
 
 /** No run has shown a foot of any line. */
 export const nothingSeen = (lines: readonly ScopedLine[]): boolean =>
-  lines.every(({ model }) => model.seen.every(({ from_ft, to_ft }) => to_ft - from_ft <= 0) && model.findings.length === 0);
+  lines.every(
+    ({ model }) =>
+      model.seen.every(({ from_ft, to_ft }) => to_ft - from_ft <= 0) && model.findings.length === 0,
+  );
 
 /** Water or the camera does not get through: a test that did not run away, or a stop that no later look got past. */
 function isBlocked({ model, condition }: ScopedLine): boolean {

@@ -24,7 +24,8 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
           {
             rule: 'no-cleanout',
             line: model.line.id,
-            message: 'no cleanout serves this line: one is in the scope or offered beside it where the ground allows',
+            message:
+              'no cleanout serves this line: one is in the scope or offered beside it where the ground allows',
           },
         ]),
     ...(bare.length > 0
@@ -67,7 +68,11 @@ export function planWarnings(way: LineWay): Warning[] {
       'asbestos cement is cut here: wet, no saw, licensed handling of the pieces',
       first((cell, method) => hazardous(cell) && works(method)),
     ],
-    ['left-unseen', 'left as it is without having been seen', first((cell, method) => !cell.seen && method === 'leave')],
+    [
+      'left-unseen',
+      'left as it is without having been seen',
+      first((cell, method) => !cell.seen && method === 'leave'),
+    ],
     [
       'cleaned-unseen',
       'cleaned, and not seen: inspect it again afterward',
@@ -104,12 +109,11 @@ function isShallow({ inverts_ft: [least_ft], pipe, surface, closedTo }: Cell): b
 
 /** Where an excavation or an action lies on a neighbor's ground. */
 function onNeighbor({ prepared, chosen }: LineWay): number | undefined {
-  const { cells } = prepared.possible.track;
-  return cells.find(
+  if (!chosen) return undefined;
+  const { cells: laid, holes } = chosen.layout;
+  return prepared.possible.track.cells.find(
     (cell, i) =>
-      cell.owner === 'neighbour' &&
-      (chosen?.layout.cells[i]?.action !== null ||
-        chosen?.layout.holes.some((hole) => overlaps(hole, cell)) === true),
+      cell.owner === 'neighbour' && (laid[i]?.action !== null || holes.some((hole) => overlaps(hole, cell))),
   )?.from_ft;
 }
 
@@ -126,21 +130,44 @@ function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
   return liners.flatMap((liner) => [
     ...pointsInside(track, liner).flatMap(({ point, at: { station_ft } }) => [
       ...(turnOf(point).unknown
-        ? [at('bend-not-measured', station_ft, `the bend at ${station_ft.toFixed(1)} ft was not measured: it counts as 45° in the liner`)]
+        ? [
+            at(
+              'bend-not-measured',
+              station_ft,
+              `the bend at ${station_ft.toFixed(1)} ft was not measured: it counts as 45° in the liner`,
+            ),
+          ]
         : []),
       ...(point.kind === 'cleanout'
-        ? [at('cleanout-in-liner', station_ft, `the liner runs past the cleanout at ${station_ft.toFixed(1)} ft: it is cut open again once the resin has cured`)]
+        ? [
+            at(
+              'cleanout-in-liner',
+              station_ft,
+              `the liner runs past the cleanout at ${station_ft.toFixed(1)} ft: it is cut open again once the resin has cured`,
+            ),
+          ]
         : []),
     ]),
     ...track.condition.findings
       .filter((finding) => runsIn(finding) && overlaps(finding.place, liner))
       .map(({ placed }) =>
-        at('stop-the-water', placed.from_ft, `water runs in at ${placed.from_ft.toFixed(1)} ft: stop it before the liner goes in`),
+        at(
+          'stop-the-water',
+          placed.from_ft,
+          `water runs in at ${placed.from_ft.toFixed(1)} ft: stop it before the liner goes in`,
+        ),
       ),
     ...(chosen?.cleanouts ?? [])
-      .filter(({ status, station_ft }) => status === 'new' && station_ft > liner.from_ft && station_ft < liner.to_ft)
+      .filter(
+        ({ status, station_ft }) =>
+          status === 'new' && station_ft > liner.from_ft && station_ft < liner.to_ft,
+      )
       .map(({ station_ft }) =>
-        at('cleanout-before-liner', station_ft, `the new cleanout at ${station_ft.toFixed(1)} ft is set before the liner, which is cut open there once it has cured`),
+        at(
+          'cleanout-before-liner',
+          station_ft,
+          `the new cleanout at ${station_ft.toFixed(1)} ft is set before the liner, which is cut open there once it has cured`,
+        ),
       ),
   ]);
 }
@@ -164,12 +191,15 @@ function digWarnings({ line, prepared, chosen }: LineWay): Warning[] {
         })),
     ),
     ...actions
-      .filter((action) => workOf(action.method).kind === 'dig' && sags.some(({ place }) => overlaps(place, action)))
+      .filter(
+        (action) => workOf(action.method).kind === 'dig' && sags.some(({ place }) => overlaps(place, action)),
+      )
       .map(({ from_ft }) => ({
         rule: 'fall-unknown',
         line: id,
         at_ft: from_ft,
-        message: 'fewer than two depths were located: this price is provisional until both ends of the belly are',
+        message:
+          'fewer than two depths were located: this price is provisional until both ends of the belly are',
       })),
     ...(chosen?.layout.holes ?? []).flatMap((hole) =>
       (said.crossings ?? [])

@@ -110,7 +110,13 @@ const lineSchema = z.strictObject({
     }),
   ),
   cleanouts: z.array(
-    z.strictObject({ station_ft: feet, status: z.string(), why: z.string(), place: z.string(), in: id.nullable() }),
+    z.strictObject({
+      station_ft: feet,
+      status: z.string(),
+      why: z.string(),
+      place: z.string(),
+      in: id.nullable(),
+    }),
   ),
   /** Places that must be cured and cannot be under the rules. */
   notPossible: z.array(

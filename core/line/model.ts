@@ -102,6 +102,7 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
       ...pipes.warnings,
       ...profile.warnings(extent.from_ft, extent.to_ft),
       ...ownerWarnings(line, owners, extent),
+      ...unsoundWarnings(line, entries, end, rulesInForce(rules).mostCable_ft),
     ],
   };
 }
@@ -139,6 +140,42 @@ function notCalledWarnings(
         message: `${entry.id} was called where it starts and not where it ends: call its end, or read it from the video`,
       })),
   ];
+}
+
+/** A reading may lie this far past the end and still be its own ±, ft. */
+const pastEnd_ft = 2;
+
+/** Readings that can hardly be right: longer than any cable, or past the end of the line. */
+function unsoundWarnings(
+  line: Line,
+  entries: readonly PlacedEntry[],
+  end: Placed | undefined,
+  mostCable_ft: number,
+): Warning[] {
+  return entries.flatMap(({ entry, from_ft, to_ft, to }): Warning[] => {
+    const reading_ft = Math.max(entry.reading_ft ?? 0, entry.to_ft ?? 0);
+    const what = entry.kind === 'finding' ? kindOf(entry.finding).noun : entry.kind;
+    if (reading_ft > mostCable_ft) {
+      return [
+        {
+          rule: 'beyond-cable',
+          line: line.id,
+          at_ft: from_ft,
+          message: `${what}: ${reading_ft} ft is longer than a cable (${mostCable_ft} ft). Is a decimal point missing?`,
+        },
+      ];
+    }
+    const past_ft = end ? to_ft - end.station_ft : 0;
+    if (!end || past_ft <= Math.max(pastEnd_ft, to.plusMinus_ft)) return [];
+    return [
+      {
+        rule: 'past-the-end',
+        line: line.id,
+        at_ft: end.station_ft,
+        message: `${what} at ${to_ft.toFixed(1)} ft lies ${past_ft.toFixed(1)} ft past the end of the line at ${end.station_ft.toFixed(1)}: one of the two readings is wrong`,
+      },
+    ];
+  });
 }
 
 function ownerWarnings(line: Line, owners: LineModel['owners'], extent: Interval): Warning[] {

@@ -13,6 +13,8 @@ export interface LogContext {
   readonly end: string;
   /** Where this run went in: what "cleanout" means at the counter's zero, and never what it means further on. */
   readonly access?: string | undefined;
+  /** No cable is longer, ft: a reading beyond it is asked about. Default 400. */
+  readonly mostCable_ft?: number | undefined;
   /** Diameter of the pipe, in, where it is known: "half full" is half of it. */
   readonly bore_in?: number | undefined;
   /** Clock of the water as the picture shows it, until it is turned again. */

@@ -11,6 +11,7 @@ import {
   type LogError,
 } from './context.js';
 import type { Draft } from './draft.js';
+import { doubtsOf } from './doubts.js';
 import { finishDraft, type Fail, type Finished } from './finish.js';
 import { missingFrom } from './missing.js';
 import { interjectionsIn, readSegment, unknownErrors, type Span } from './read-segment.js';
@@ -34,6 +35,8 @@ export interface LogPart {
   /** What may be added still: a size, a form. */
   readonly missing: readonly string[];
   readonly errors: readonly LogError[];
+  /** Questions about a reading that is hardly right: it is written all the same once that is confirmed. */
+  readonly doubts: readonly string[];
   /** Places of words that mean nothing here and were passed over. */
   readonly passed: readonly Span[];
   /** Other ways to take it, each under one key: the pipes the other way round. */
@@ -91,6 +94,7 @@ const tooLong = (text: string): LogPart => ({
   entry: undefined,
   sentence: '',
   missing: [],
+  doubts: [],
   errors: [
     {
       from: longest,
@@ -135,12 +139,14 @@ function parsePart(
   if (!segment.denied && isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
   else if (!segment.denied) errors.push(...unknownErrors(read.unknown));
   const finished = finishDraft(draft, { inherited, context, known, fail });
-  if (!finished) return [{ entry: undefined, sentence: '', missing: [], errors, passed, choices: [] }];
+  if (!finished)
+    return [{ entry: undefined, sentence: '', missing: [], errors, doubts: [], passed, choices: [] }];
   const part = (entry: EntryDraft, more: Partial<LogPart>): LogPart => ({
     entry,
     sentence: sentenceOf(entry, more.point, context, known),
     missing: missingFrom(entry),
     errors: [],
+    doubts: doubtsOf(entry, context, known),
     passed: [],
     choices: [],
     ...more,

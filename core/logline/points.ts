@@ -31,7 +31,9 @@ export function pointOf(
   if (found) {
     const { reading_ft: _reading, ...point } = found;
     const { name: _name, ...about } = draft.aboutPoint;
-    return { id: found.id, point: { ...point, ...about }, isNew: false };
+    // A line that was thought to run to the main ends at a tank.
+    const kind = 'kind' in which && which.kind === 'septic-tank' ? { kind: which.kind } : {};
+    return { id: found.id, point: { ...point, ...about, ...kind }, isNew: false };
   }
   const kind = 'kind' in which ? which.kind : 'other';
   const point = { ...newPoint(kind, context, draft.aboutPoint.name), ...draft.aboutPoint };
@@ -50,14 +52,15 @@ function knownOf(
   entries: readonly Known[],
 ) {
   const end = context.points.find(({ id }) => id === context.end);
-  if (kind === 'main' && end && end.kind !== 'main' && end.kind !== 'manhole') {
+  if (kind === 'main' && end && end.kind !== 'main' && !isEnd(end.kind)) {
     const at = end.reading_ft;
     if (at !== undefined && reading_ft !== undefined && Math.abs(at - reading_ft) > near_ft)
       return {
         refused: `this line joins the other one at about ${Math.round(10 * at) / 10}: the main is a reading of the other line. Write it in that line's log`,
       };
   }
-  if (kind === 'main' || (end?.kind === kind && kind === 'manhole')) return end;
+  const endsAtTank = kind === 'septic-tank' && end?.kind === 'main' && end.reading_ft === undefined;
+  if (kind === 'main' || endsAtTank || (end?.kind === kind && isEnd(kind))) return end;
   const access = context.points.find(({ id }) => id === context.access);
   if (access?.kind === kind && reading_ft !== undefined && reading_ft <= zero_ft) return access;
   const pass = draft.fields.pass ?? context.pass;
@@ -83,6 +86,8 @@ function knownOf(
   const unplaced = same.filter((point) => point.reading_ft === undefined && point.station_ft === undefined);
   return unplaced.length === 1 ? unplaced[0] : undefined;
 }
+
+const isEnd = (kind: PointKind): boolean => kind === 'manhole' || kind === 'septic-tank';
 
 /** The counter at a point of this kind that was read on this run, ft: "debris at the main". */
 export function readingOfPoint(

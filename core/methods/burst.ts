@@ -74,7 +74,9 @@ export const burst: MethodRow = {
         to_ft,
         material: pulledPipe,
         diameter_in: Math.max(...cells.slice(fromBreak, toBreak).map(({ pipe }) => pipe.diameter_in)),
-        pits: holes.filter((hole) => endsIn(hole, { from_ft, to_ft }) && hole.kind !== 'dig' && hole.serves.includes(id)).length,
+        pits: holes.filter(
+          (hole) => endsIn(hole, { from_ft, to_ft }) && hole.kind !== 'dig' && hole.serves.includes(id),
+        ).length,
       }),
     }),
     newPipe: { material: () => pulledPipe, buys: () => true },
@@ -119,7 +121,13 @@ function pitsBetween(track: Track, from_ft: number, to_ft: number): Interval[] |
 }
 
 const reachAt = (track: Track, x: number): Interval =>
-  pitReach(track, Math.max(0, track.breaks.findIndex((each) => each >= x - tolerance.exact)));
+  pitReach(
+    track,
+    Math.max(
+      0,
+      track.breaks.findIndex((each) => each >= x - tolerance.exact),
+    ),
+  );
 
 function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Candidate[] {
   const { breaks, prices } = track;
@@ -261,7 +269,8 @@ function burstPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
   if (point.kind === 'valve') {
     return { rule: 'valve', why: `a valve at ${where}`, lift: 'take the valve out' };
   }
-  if (point.kind === 'drop') return { rule: 'drop', why: `a drop at ${where}`, lift: 'end the pull at the drop' };
+  if (point.kind === 'drop')
+    return { rule: 'drop', why: `a drop at ${where}`, lift: 'end the pull at the drop' };
   if (point.kind !== 'bend') return undefined;
   if (point.degrees === undefined) {
     return {

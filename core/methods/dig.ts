@@ -154,13 +154,15 @@ export function fittingsIn(track: Track, stretch: Interval): Fitting[] {
   const stand = pointsInside(track, stretch).flatMap(({ point, at }): Fitting[] => {
     const kind = fittingFor(point);
     const { station_ft } = at;
-    if (!kind || Math.min(station_ft - stretch.from_ft, stretch.to_ft - station_ft) <= sameStation_ft) return [];
+    if (!kind || Math.min(station_ft - stretch.from_ft, stretch.to_ft - station_ft) <= sameStation_ft)
+      return [];
     const measure = kind === 'bend' && point.degrees === undefined;
     return [{ kind, at_ft: station_ft, diameter_in: boreAt(station_ft), degrees: point.degrees, measure }];
   });
   const reducers = track.cells.flatMap((cell, i): Fitting[] => {
     const before = track.cells[i - 1];
-    const within = cell.from_ft > stretch.from_ft + tolerance.ft && cell.from_ft < stretch.to_ft - tolerance.ft;
+    const within =
+      cell.from_ft > stretch.from_ft + tolerance.ft && cell.from_ft < stretch.to_ft - tolerance.ft;
     if (!before || !within || before.pipe.diameter_in === cell.pipe.diameter_in) return [];
     const diameter_in = Math.max(before.pipe.diameter_in, cell.pipe.diameter_in);
     return [{ kind: 'reducer', at_ft: cell.from_ft, diameter_in, measure: false }];

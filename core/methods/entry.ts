@@ -46,8 +46,7 @@ export const insertionPointAt = (
 ): PlacedPoint | undefined =>
   model.points.find(
     (placed) =>
-      Math.abs(placed.at.station_ft - station_ft) <= sameStation_ft &&
-      takesIn(placed, goes, bore_in, model),
+      Math.abs(placed.at.station_ft - station_ft) <= sameStation_ft && takesIn(placed, goes, bore_in, model),
   );
 
 /** For every boundary of a track, whether a liner can be sent that way from it without a pit. */
@@ -102,7 +101,9 @@ function clearReach(
   if (blocked) stop(down ? blocked.from_ft : blocked.to_ft);
   let turned = 0;
   const points = model.points
-    .filter(({ at }) => (down ? at.station_ft > from_ft + sameStation_ft : at.station_ft < from_ft - sameStation_ft))
+    .filter(({ at }) =>
+      down ? at.station_ft > from_ft + sameStation_ft : at.station_ft < from_ft - sameStation_ft,
+    )
     .sort((a, b) => (down ? 1 : -1) * (a.at.station_ft - b.at.station_ft));
   for (const { point, at } of points) {
     turned += turnOf(point).counted_deg;
@@ -143,7 +144,11 @@ export function closingCost(track: Track, index: number): number {
 }
 
 /** A pit at a fine break that nothing else shares, its permit included; infinite where none can be dug. */
-export function pitAlone({ track, holes }: Pick<Site, 'track' | 'holes'>, index: number, kind: PitKind): number {
+export function pitAlone(
+  { track, holes }: Pick<Site, 'track' | 'holes'>,
+  index: number,
+  kind: PitKind,
+): number {
   const alone = holes.pit(index, kind)?.alone;
   if (!alone) return Infinity;
   return alone.cost + (alone.public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0);

@@ -19,25 +19,10 @@ export function linerDrafts(
   action: Action,
   setting: { readonly each: keyof Prices & `${string}_each`; readonly name: string; readonly set: string },
 ): Draft[] {
-  const { prices, model } = track;
+  const { prices } = track;
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
   const draft = drafter(action.id);
   const thickness = Math.max(...cells.map((cell) => madeThickness(cell.thickness.needed_in) ?? 0));
-  const reopened = model.points.filter(
-    (placed) =>
-      isReopened(placed) &&
-      placed.at.station_ft > action.from_ft + sameStation_ft &&
-      placed.at.station_ft < action.to_ft - sameStation_ft,
-  );
-  const cuts = (kind: Point['kind']) => {
-    const at = reopened.filter(({ point }) => point.kind === kind).map((each) => each.at.station_ft.toFixed(1));
-    return { count: at.length, where: at.length > 0 ? ` at ${at.join(', ')} ft` : '' };
-  };
-  const [branches, cleanouts] = [cuts('tie-in'), cuts('cleanout')];
-  const water = track.condition.findings.filter(
-    (finding) =>
-      runsIn(finding) && finding.placed.from_ft >= action.from_ft && finding.placed.from_ft < action.to_ft,
-  ).length;
   const steps = cells
     .slice(1)
     .filter((cell, i) => cell.pipe.diameter_in !== cells[i]?.pipe.diameter_in).length;
@@ -53,28 +38,40 @@ export function linerDrafts(
       ),
     ),
     draft(setting.set, 1, 'each', prices[setting.each] as number, setting.each),
-    draft(
-      `Cut the branch open again${branches.where}`,
-      branches.count,
-      'each',
-      prices.reinstatement_each,
-      'reinstatement_each',
-    ),
-    draft(
-      `Cut the cleanout open again${cleanouts.where}`,
-      cleanouts.count,
-      'each',
-      prices.reinstatement_each,
-      'reinstatement_each',
-    ),
+    ...reopeningDrafts(track, action),
+    draft('Change of bore in the liner', steps, 'each', prices.transition_each, 'transition_each'),
+  ];
+}
+
+/** What is cut open again in a liner, and the water that is stopped before it. */
+function reopeningDrafts({ model, prices, condition }: Track, { id, from_ft, to_ft }: Action): Draft[] {
+  const draft = drafter(id);
+  const reopened = model.points.filter(
+    (placed) =>
+      isReopened(placed) &&
+      placed.at.station_ft > from_ft + sameStation_ft &&
+      placed.at.station_ft < to_ft - sameStation_ft,
+  );
+  const cut = (kind: Point['kind'], name: string) => {
+    const at = reopened
+      .filter(({ point }) => point.kind === kind)
+      .map((each) => each.at.station_ft.toFixed(1));
+    const what = `Cut the ${name} open again at ${at.join(', ')} ft`;
+    return draft(what, at.length, 'each', prices.reinstatement_each, 'reinstatement_each');
+  };
+  const water = condition.findings.filter(
+    (finding) => runsIn(finding) && finding.placed.from_ft >= from_ft && finding.placed.from_ft < to_ft,
+  );
+  return [
+    cut('tie-in', 'branch'),
+    cut('cleanout', 'cleanout'),
     draft(
       'Stop the water that runs in first',
-      prices.stopWater_each > 0 ? water : 0,
+      prices.stopWater_each > 0 ? water.length : 0,
       'each',
       prices.stopWater_each,
       'stopWater_each',
     ),
-    draft('Change of bore in the liner', steps, 'each', prices.transition_each, 'transition_each'),
   ];
 }
 

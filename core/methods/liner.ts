@@ -148,7 +148,8 @@ export function linerCellRefusal({
 }: Cell): Refusal | undefined {
   const at = ((from_ft + to_ft) / 2).toFixed(1);
   if (!ours) return notOurs(`${at} ft`);
-  if (!seen) return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean it and inspect it again' };
+  if (!seen)
+    return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean it and inspect it again' };
   const stop = findings.find(({ stopsLiner }) => stopsLiner !== undefined);
   if (stop?.stopsLiner !== undefined) {
     return {

@@ -190,7 +190,9 @@ describe('line', () => {
     });
     const liner = asked.actions[0]?.liner;
     expect((liner?.host_ft ?? 0) - (liner?.installed_ft ?? 0)).toBeCloseTo(0.25, 9);
-    expect(asked.price.lines.find(({ what }) => what.startsWith('Cut the branch open again'))?.quantity).toBe(2);
+    expect(asked.price.lines.find(({ what }) => what.startsWith('Cut the branch open again'))?.quantity).toBe(
+      2,
+    );
   });
 });
 
@@ -263,7 +265,10 @@ describe('burst', () => {
     const burst = ask('burst', whole);
     expect(burst.pits).toHaveLength(2);
     expect(burst.pits.map(({ bottom_ft: [, wide] }) => wide)).toEqual([3, 4]);
-    for (const { bottom_ft: [long] } of burst.pits) expect(long).toBeGreaterThanOrEqual(4);
+    for (const {
+      bottom_ft: [long],
+    } of burst.pits)
+      expect(long).toBeGreaterThanOrEqual(4);
     const [action] = ask('burst', { from_ft: 20, to_ft: 22 }).actions;
     expect((action?.to_ft ?? 0) - (action?.from_ft ?? 0)).toBeGreaterThanOrEqual(10 - 0.01);
     expect(burst.actions[0]?.pipe?.laid_ft).toBeCloseTo(

@@ -6,7 +6,11 @@ const unknownTurn_deg = 45;
 export const mostBend_deg = 90;
 
 /** What a point turns, as a liner counts it. */
-export function turnOf({ kind, degrees }: Point): { counted_deg: number; tooSharp: boolean; unknown: boolean } {
+export function turnOf({ kind, degrees }: Point): {
+  counted_deg: number;
+  tooSharp: boolean;
+  unknown: boolean;
+} {
   if (kind !== 'bend') return { counted_deg: 0, tooSharp: false, unknown: false };
   const counted_deg = degrees ?? unknownTurn_deg;
   return { counted_deg, tooSharp: counted_deg > mostBend_deg, unknown: degrees === undefined };

@@ -71,6 +71,7 @@ export function narrationParts(
       point: met?.point,
       sentence: sayItem(item, met?.point ?? points.find(({ id }) => id === met?.id)),
       missing: missingFrom(entry),
+      doubts: [],
       errors: [],
       passed: [],
       choices: [],

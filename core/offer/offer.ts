@@ -8,7 +8,7 @@ import { sayWhat } from '../logline/say.js';
 import { barsOf } from '../scope/bars.js';
 import { ifUnseenIs, type IfUnseenIs } from '../scope/scope.js';
 import { proofOf, type Proof } from './proof.js';
-import { sayHoles, sayWork } from './say-work.js';
+import { sayConditions, sayHoles, sayNotPossible, sayWork } from './say-work.js';
 import { leftUndone } from '../explain/left.js';
 import type { PriceLine } from '../price/price-line.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
@@ -56,6 +56,10 @@ export interface OfferWay {
   /** What we do, a sentence each, from upstream. */
   readonly does: readonly string[];
   readonly holes: readonly string[];
+  /** What must be cured and cannot be under the rules: left to others. */
+  readonly notPossible: readonly string[];
+  /** What the price hangs on: a neighbor's consent, depths still to be located. */
+  readonly conditions: readonly string[];
   readonly total: number;
   readonly priceLines: readonly PriceLine[];
   /** What it costs each year after, a sentence each. */
@@ -141,6 +145,8 @@ function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): Offer
     bars: Object.fromEntries(way.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
     does: sayWork(way),
     holes: sayHoles(way),
+    notPossible: sayNotPossible(way),
+    conditions: sayConditions(way),
     total,
     priceLines: [...way.priceLines, ...way.cleanoutLines],
     eachYear: [

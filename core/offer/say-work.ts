@@ -1,3 +1,7 @@
+import { notPossibleOn } from '../explain/not-possible.js';
+import { nothingSeen } from '../explain/verdict.js';
+import { planWarnings } from '../explain/warnings.js';
+import type { FittingKind } from '../job/vocabulary.js';
 import { workOf } from '../methods/index.js';
 import { laidHole } from '../scope/laid-hole.js';
 import type { Action } from '../methods/method.js';
@@ -16,18 +20,23 @@ export function sayWork(way: Way): string[] {
       ? [
           ...cleaned(lineWay),
           ...chosen.layout.actions.map((action) => sayAction(action, lineWay)),
-          ...chosen.cleanouts.filter(({ offered }) => !offered).map(
-            ({ place, status }) =>
-              `${{ new: 'A new cleanout', exposed: 'The buried cleanout brought to light', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]}, ${place}`,
-          ),
+          ...chosen.cleanouts
+            .filter(({ offered }) => !offered)
+            .map(
+              ({ place, status }) =>
+                `${{ new: 'A new cleanout', exposed: 'The buried cleanout brought to light', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]}, ${place}`,
+            ),
         ]
       : ['No way satisfies the rules and pins'];
-    const said = says.length > 0 ? says : ['Nothing is done: the line stays as it is'];
+    const nothing = nothingSeen([lineWay.line])
+      ? 'Nothing seen yet: the camera is run first'
+      : 'Nothing is done: the line stays as it is';
+    const said = says.length > 0 ? says : [nothing];
     return several ? said.map((each) => `${model.line.name ?? model.line.id}: ${each}`) : said;
   });
 }
 
-function sayAction(action: Action, { line }: LineWay): string {
+function sayAction(action: Action, { line, prepared }: LineWay): string {
   const { model } = line;
   const length = feet(action.to_ft - action.from_ft);
   const end = model.points.find(({ point }) => point.id === model.line.end)?.point;
@@ -37,8 +46,46 @@ function sayAction(action: Action, { line }: LineWay): string {
       ? `the ${end?.kind === 'main' ? 'main' : (end?.name ?? 'end')}`
       : feet(action.to_ft);
   const where = `from ${feet(action.from_ft)} to ${to}`;
-  return workOf(action.method).offered(length, where, action);
+  const work = workOf(action.method);
+  const fittings = work.fittings?.(prepared.possible.track, action) ?? [];
+  const branches = fittings.filter(({ kind }) => kind === 'wye').map(({ at_ft }) => feet(at_ft));
+  const others = fittings
+    .filter(({ kind }) => kind !== 'wye')
+    .map(({ kind, at_ft }) => `${offeredFitting[kind]} at ${feet(at_ft)}`);
+  return [
+    work.offered(length, where, action),
+    ...(branches.length > 0 ? [`the branch at ${branches.join(', ')} connected again`] : []),
+    ...(others.length > 0 ? [`with ${others.join(', ')}`] : []),
+  ].join(', ');
 }
+
+const offeredFitting: Readonly<Record<FittingKind, string>> = {
+  wye: 'a wye',
+  bend: 'a new bend',
+  drop: 'a new drop',
+  cleanout: 'a new cleanout fitting',
+  valve: 'a new backwater valve',
+  reducer: 'a reducer',
+};
+
+/** Each place that must be cured and cannot be: what it is, and that others must act. */
+export const sayNotPossible = (way: Way): string[] =>
+  way.lines.flatMap((lineWay) =>
+    notPossibleOn(lineWay).map(
+      ({ what, from_ft, to_ft, lift }) =>
+        `${what} (${feet(from_ft)} to ${feet(to_ft)} ft): not possible for us as things stand. By others, or: ${lift}`,
+    ),
+  );
+
+/** What the price hangs on. */
+export const sayConditions = (way: Way): string[] => [
+  ...new Set(
+    way.lines
+      .flatMap(planWarnings)
+      .filter(({ rule }) => rule === 'neighbor-consent' || rule === 'fall-unknown')
+      .map(({ message }) => message),
+  ),
+];
 
 /** One sentence for all that is cleaned. */
 function cleaned({ prepared, chosen }: LineWay): string[] {

@@ -51,6 +51,17 @@ export const fittingNames: Readonly<Record<FittingKind, string>> = {
   reducer: 'Reducer',
 };
 
+/** A fitting in a sentence: "wye, 4 in, at 40.0 ft". */
+export const sayFitting = ({ kind, diameter_in, degrees, at_ft, measure }: Fitting): string =>
+  [
+    `${fittingNames[kind]}, ${diameter_in} in`,
+    degrees === undefined ? '' : `${degrees}°`,
+    `at ${at_ft.toFixed(1)} ft`,
+    measure ? 'measure the turn first' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
 /** What a fitting costs, and joining the branch that a wye is for; money, raw. */
 export const fittingCost = ({ fitting_each, reconnection_each }: Prices, kind: FittingKind): number =>
   (fitting_each[kind] ?? 0) + (kind === 'wye' ? reconnection_each : 0);

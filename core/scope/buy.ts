@@ -96,12 +96,13 @@ function forAction(
   const cells = track.cells.slice(action.fromBreak, action.toBreak).filter((cell) => newPipe.buys(cell));
   const fittings = workOf(action.method).fittings?.(track, action) ?? [];
   const pulled = pulledWhole(track, action, holes);
-  const runs = pulled ?? [...feetByBore(cells).keys()].flatMap((bore_in) =>
-    piecesBetween(
-      union(cells.filter(({ pipe }) => pipe.diameter_in === bore_in)),
-      fittings,
-    ).map((length_ft) => ({ bore_in, length_ft })),
-  );
+  const runs =
+    pulled ??
+    [...feetByBore(cells).keys()].flatMap((bore_in) =>
+      piecesBetween(union(cells.filter(({ pipe }) => pipe.diameter_in === bore_in)), fittings).map(
+        (length_ft) => ({ bore_in, length_ft }),
+      ),
+    );
   const gaps_ft = runs.length === 0 ? 0 : (2 / runs.length) * couplingGap_ft;
   const line = track.model.line.id;
   return {

@@ -133,9 +133,9 @@ test('the price found is the price offered', () => {
         0,
       );
       const printed = way.priceLines.reduce((sum, { rate }) => sum + 0.005 * rate * factor, cents);
-      expect(
-        Math.abs((plan.cost - weight) / 1e6 + mobilised - (way.scope + way.carried)),
-      ).toBeLessThan(printed);
+      expect(Math.abs((plan.cost - weight) / 1e6 + mobilised - (way.scope + way.carried))).toBeLessThan(
+        printed,
+      );
     }),
     { numRuns: 60 },
   );

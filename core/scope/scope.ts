@@ -229,19 +229,10 @@ function lineScope(
   const { track } = own.possible;
   const id = line.model.line.id;
   const mayEnd_ft = track.boundaries.map((fine) => track.breaks[fine] ?? 0);
+  const referrals = referralsOf(line, input.rules);
   if (!chosen) {
-    return {
-      id,
-      feasible: false,
-      mayEnd_ft,
-      segments: [],
-      actions: [],
-      pits: [],
-      cleanouts: [],
-      options: [],
-      referrals: referralsOf(line, input.rules),
-      notPossible: [],
-    };
+    const nothing = { segments: [], actions: [], pits: [], cleanouts: [], options: [], notPossible: [] };
+    return { id, feasible: false, mayEnd_ft, referrals, ...nothing };
   }
   const mine = { totalCost: costOf(way), uncured_ft: uncuredBy(way) };
   const { alternatives } = depth;
@@ -253,20 +244,21 @@ function lineScope(
     ...segment,
     runnerUp: asked(segment) ? runnerUp(segment, id, input, prepared, mine) : null,
   }));
-  const amountOf = (action: string) => chosen.prices.filter((price) => price.action === action);
   return {
     id,
     feasible: true,
     mayEnd_ft,
     segments,
     actions: chosen.layout.actions.map((action) => {
-      const order = workOf(action.method).order(track, action, chosen.layout.holes);
+      const { order, fittings } = workOf(action.method);
+      const ordered = order(track, action, chosen.layout.holes);
+      const { liner } = ordered;
       return {
         ...action,
-        cost: totalOf(amountOf(action.id)),
-        fittings: workOf(action.method).fittings?.(track, action) ?? [],
-        ...order,
-        ...(order.liner ? { working: workingTime(order.liner.cut.value, input.rules, temperature_F) } : {}),
+        cost: totalOf(chosen.prices.filter((price) => price.action === action.id)),
+        fittings: fittings?.(track, action) ?? [],
+        ...ordered,
+        ...(liner ? { working: workingTime(liner.cut.value, input.rules, temperature_F) } : {}),
         ...capacityOf(lineWay, action),
       };
     }),
@@ -276,7 +268,7 @@ function lineScope(
       ...(alternatives === true ? whileHere(lineWay, way, input) : []),
       ...cleanoutOptions(chosen.cleanouts),
     ],
-    referrals: referralsOf(line, input.rules),
+    referrals,
     notPossible: notPossibleOn(lineWay),
   };
 }

@@ -53,7 +53,8 @@ export function fillsUnder({ fills, cellOf }: Problem, limits: Limits): LimitedF
   const cost = runningSums(
     cells,
     (i) =>
-      (byte(second, i) === 0 ? 0 : num(fills.cost, i)) + (byte(unsuited, i) === 0 ? 0 : num(fills.unsuited, i)),
+      (byte(second, i) === 0 ? 0 : num(fills.cost, i)) +
+      (byte(unsuited, i) === 0 ? 0 : num(fills.unsuited, i)),
   );
   const last = cellOf.length - 1;
   const between = (sums: Float64Array, from: number, to: number) =>
@@ -85,9 +86,11 @@ function longEnough(
   const runStart = new Int32Array(cells + 1);
   runEnd[cells] = cells;
   for (let i = cells - 1; i >= 0; i--)
-    runEnd[i] = byte(counted, i) === 0 ? i : i + 1 < cells && byte(counted, i + 1) !== 0 ? int(runEnd, i + 1) : i + 1;
+    runEnd[i] =
+      byte(counted, i) === 0 ? i : i + 1 < cells && byte(counted, i + 1) !== 0 ? int(runEnd, i + 1) : i + 1;
   for (let i = 1; i <= cells; i++)
-    runStart[i] = byte(counted, i - 1) === 0 ? i : i >= 2 && byte(counted, i - 2) !== 0 ? int(runStart, i - 1) : i - 1;
+    runStart[i] =
+      byte(counted, i - 1) === 0 ? i : i >= 2 && byte(counted, i - 2) !== 0 ? int(runStart, i - 1) : i - 1;
   const excuses = runningSums(cells, (i) => (byte(excused, i) !== 0 || byte(unsuited, i) !== 0 ? 1 : 0));
   const isShort = (start: number, end: number) =>
     end > start && num(at, end) - num(at, start) < length && over(excuses, start, end) === 0;

@@ -173,7 +173,7 @@ export function passesOf(
   meets?: Meets,
 ): Passes {
   const { arrivals, levels, departures } = counts;
-  const table: (readonly Pass[] | undefined)[] = new Array(stops * arrivals * levels * departures);
+  const table = new Map<number, readonly Pass[]>();
   const start = new Int32Array(stops * arrivals * levels + 1);
   const rows: Pass[] = [];
   const ahead: number[] = [];
@@ -186,7 +186,7 @@ export function passesOf(
       if (meets && ((meets.departures[stop] ?? 0) & (1 << departure)) === 0) continue;
       const found = pass(stop, arrival, level, departure);
       if (found.length === 0) continue;
-      table[state * departures + departure] = found;
+      table.set(state * departures + departure, found);
       if (departure === departureFill && arrival === arrivalFill) continue;
       for (const each of found) {
         rows.push(each);
@@ -198,7 +198,7 @@ export function passesOf(
   return {
     arrivals,
     at: (stop, arrival, level, departure) =>
-      table[((stop * arrivals + arrival) * levels + level) * departures + departure] ?? noPass,
+      table.get(((stop * arrivals + arrival) * levels + level) * departures + departure) ?? noPass,
     flat: {
       start,
       ahead: Uint8Array.from(ahead),

@@ -41,7 +41,8 @@ export function search(problem: Problem, limits: Limits): Path | undefined {
   const unsuited = limits.unsuited.map((options) => options & limits.options);
   const ground = groundOf(problem, { ...limits, allowed, unsuited });
   const { last, value, ties, fills } = ground;
-  if (last <= 0) return { steps: [], cost: 0, tie: 0, used: 0, second: fills.second, unsuited: fills.unsuited };
+  if (last <= 0)
+    return { steps: [], cost: 0, tie: 0, used: 0, second: fills.second, unsuited: fills.unsuited };
   solveBack(ground);
   const start = ground.state(0, arrivalStart, 0);
   if (!Number.isFinite(num(value, start))) return undefined;

@@ -106,114 +106,127 @@ function boundaryAt({ track, holes, wayIn }: Site, stop: number, money: (raw: nu
   };
 }
 
+/** The levels of a search, and the ways of holding a hole on its line. */
+interface Passing {
+  readonly levels: HoleLevels;
+  readonly ways: readonly Protection[];
+  /** The pass that changes nothing, by level. */
+  readonly unchanged: readonly (readonly Pass[])[];
+}
+
 function passer(levels: HoleLevels, ways: readonly Protection[]) {
   const unchanged = levels.all.map((_, level): readonly Pass[] => [{ level, cost: 0, tie: 0 }]);
-  const ended: readonly Pass[] = [{ level: noHole, cost: 0, tie: 0 }];
-  const goOn = (level: number): readonly Pass[] => unchanged[level] ?? none;
-
-  /** Permit for what is dug here, unless the open hole has paid it. */
-  const permitFor = ({ permit }: Boundary, { isPublic }: Paid, level: number): number => {
-    const hole = levels.all[level];
-    return isPublic && !(hole?.open && hole.paid) ? permit : 0;
-  };
-  const heldAt = (level: number): Protection | undefined => {
-    const hole = levels.all[level];
-    return hole?.open ? hole.held : undefined;
-  };
-
-  function afterNewPipe(boundary: Boundary, level: number, departs: number): readonly Pass[] {
-    const atEnd = departs === Departs.End;
-    // Two stretches of new pipe that touch are one.
-    if (departs === Departs.NewPipe || departs === Departs.ExposedPipe) return none;
-    const held = heldAt(level);
-    if (held === undefined) return atEnd ? ended : goOn(level);
-    const closeDig = boundary.closeDig[held];
-    const closed: readonly Pass[] = closeDig
-      ? [
-          {
-            level: atEnd ? noHole : holeJustEnded,
-            cost: closeDig.cost + permitFor(boundary, closeDig, level),
-            tie: closeDig.tie,
-          },
-        ]
-      : none;
-    return atEnd ? closed : [...closed, ...goOn(level)];
-  }
-
-  function beforeNewPipe(boundary: Boundary, level: number): readonly Pass[] {
-    if (heldAt(level) !== undefined) return goOn(level);
-    if (level === holeJustEnded) return none;
-    return ways.flatMap((held): Pass[] => {
-      const openDig = boundary.openDig[held];
-      if (!openDig) return [];
-      return [
-        {
-          level: levels.of(held, openDig.isPublic),
-          cost: openDig.cost + permitFor(boundary, openDig, noHole),
-          tie: openDig.tie + pitTie,
-        },
-      ];
-    });
-  }
-
-  /** Passes by a pit that opens, closes or stands alone, with the pipe that closes it again. */
-  function byPit(boundary: Boundary, pit: Pit, pipe: number, level: number, atEnd: boolean): Pass[] {
-    const held = heldAt(level);
-    if (held !== undefined) {
-      const close = pit.close[held];
-      if (!close) return [];
-      const cost = pipe + pit.widerUpstream[held] + close.cost + permitFor(boundary, close, level);
-      return [{ level: atEnd ? noHole : holeJustEnded, cost, tie: close.tie }];
-    }
-    if (level === holeJustEnded) return [];
-    const alone: Pass[] = pit.alone
-      ? [
-          {
-            level: atEnd ? noHole : holeJustEnded,
-            cost: pipe + pit.alone.cost + (pit.alone.isPublic ? boundary.permit : 0),
-            tie: pit.alone.tie + pitTie,
-          },
-        ]
-      : [];
-    if (atEnd) return alone;
-    const opened = ways.flatMap((way): Pass[] => {
-      const open = pit.open[way];
-      if (!open) return [];
-      const cost = pipe + open.cost + pit.widerDownstream[way] + permitFor(boundary, open, noHole);
-      return [{ level: levels.of(way, open.isPublic), cost, tie: open.tie + pitTie }];
-    });
-    return [...alone, ...opened];
-  }
-
-  function betweenOthers(
-    boundary: Boundary,
-    arrives: number,
-    level: number,
-    departs: number,
-  ): readonly Pass[] {
-    const { inserted, closing } = boundary;
-    const [into, out] = [arrivalAsks[arrives], departureAsks[departs]];
-    const atEnd = departs === Departs.End;
-    // Two liners that touch, one of them sectional, would be one.
-    if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return none;
-    const open = heldAt(level) !== undefined;
-    const entering = [
-      ...(into?.inserts && !inserted.upstream ? [into.inserts] : []),
-      ...(out?.inserts && !inserted.downstream ? [out.inserts] : []),
-    ];
-    const burst = into?.burst ?? out?.burst ?? false;
-    const served = open && !atEnd ? goOn(level) : none;
-    if (entering.length === 0 && !burst) return open ? served : atEnd ? ended : goOn(level);
-    if (entering.includes('served')) return served;
-    const pit = into?.burst ? boundary.burst : boundary.launch;
-    if (!pit) return served;
-    return [...served, ...byPit(boundary, pit, burst ? 0 : closing, level, atEnd)];
-  }
-
+  const on: Passing = { levels, ways, unchanged };
   return (boundary: Boundary, arrives: number, level: number, departs: number): readonly Pass[] => {
-    if (arrives === Arrives.NewPipe) return afterNewPipe(boundary, level, departs);
-    if (departs === Departs.ExposedPipe) return heldAt(level) === undefined ? goOn(level) : none;
-    if (departs === Departs.NewPipe) return beforeNewPipe(boundary, level);
-    return betweenOthers(boundary, arrives, level, departs);
+    if (arrives === Arrives.NewPipe) return afterNewPipe(on, boundary, level, departs);
+    if (departs === Departs.ExposedPipe) return heldAt(on, level) === undefined ? goOn(on, level) : none;
+    if (departs === Departs.NewPipe) return beforeNewPipe(on, boundary, level);
+    return betweenOthers(on, boundary, arrives, level, departs);
   };
+}
+
+const ended: readonly Pass[] = [{ level: noHole, cost: 0, tie: 0 }];
+const goOn = ({ unchanged }: Passing, level: number): readonly Pass[] => unchanged[level] ?? none;
+
+/** How the hole that is open on a level is held; undefined where none is. */
+function heldAt({ levels }: Passing, level: number): Protection | undefined {
+  const hole = levels.all[level];
+  return hole?.open ? hole.held : undefined;
+}
+
+/** Permit for what is dug here, unless the open hole has paid it. */
+function permitFor({ levels }: Passing, { permit }: Boundary, { isPublic }: Paid, level: number): number {
+  const hole = levels.all[level];
+  return isPublic && !(hole?.open && hole.paid) ? permit : 0;
+}
+
+function afterNewPipe(on: Passing, boundary: Boundary, level: number, departs: number): readonly Pass[] {
+  const atEnd = departs === Departs.End;
+  // Two stretches of new pipe that touch are one.
+  if (departs === Departs.NewPipe || departs === Departs.ExposedPipe) return none;
+  const held = heldAt(on, level);
+  if (held === undefined) return atEnd ? ended : goOn(on, level);
+  const closeDig = boundary.closeDig[held];
+  const closed: readonly Pass[] = closeDig
+    ? [
+        {
+          level: atEnd ? noHole : holeJustEnded,
+          cost: closeDig.cost + permitFor(on, boundary, closeDig, level),
+          tie: closeDig.tie,
+        },
+      ]
+    : none;
+  return atEnd ? closed : [...closed, ...goOn(on, level)];
+}
+
+function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly Pass[] {
+  if (heldAt(on, level) !== undefined) return goOn(on, level);
+  if (level === holeJustEnded) return none;
+  return on.ways.flatMap((held): Pass[] => {
+    const openDig = boundary.openDig[held];
+    if (!openDig) return [];
+    return [
+      {
+        level: on.levels.of(held, openDig.isPublic),
+        cost: openDig.cost + permitFor(on, boundary, openDig, noHole),
+        tie: openDig.tie + pitTie,
+      },
+    ];
+  });
+}
+
+/** Passes by a pit that opens, closes or stands alone, with the pipe that closes it again. */
+function byPit(
+  on: Passing,
+  boundary: Boundary,
+  { pit, pipe }: { readonly pit: Pit; readonly pipe: number },
+  level: number,
+  atEnd: boolean,
+): Pass[] {
+  const after = atEnd ? noHole : holeJustEnded;
+  const held = heldAt(on, level);
+  if (held !== undefined) {
+    const close = pit.close[held];
+    if (!close) return [];
+    const cost = pipe + pit.widerUpstream[held] + close.cost + permitFor(on, boundary, close, level);
+    return [{ level: after, cost, tie: close.tie }];
+  }
+  if (level === holeJustEnded) return [];
+  const { alone } = pit;
+  const cost = alone && pipe + alone.cost + (alone.isPublic ? boundary.permit : 0);
+  const stands: Pass[] = alone && cost !== undefined ? [{ level: after, cost, tie: alone.tie + pitTie }] : [];
+  if (atEnd) return stands;
+  const opened = on.ways.flatMap((way): Pass[] => {
+    const open = pit.open[way];
+    if (!open) return [];
+    const opening = pipe + open.cost + pit.widerDownstream[way] + permitFor(on, boundary, open, noHole);
+    return [{ level: on.levels.of(way, open.isPublic), cost: opening, tie: open.tie + pitTie }];
+  });
+  return [...stands, ...opened];
+}
+
+function betweenOthers(
+  on: Passing,
+  boundary: Boundary,
+  arrives: number,
+  level: number,
+  departs: number,
+): readonly Pass[] {
+  const { inserted, closing } = boundary;
+  const [into, out] = [arrivalAsks[arrives], departureAsks[departs]];
+  const atEnd = departs === Departs.End;
+  // Two liners that touch, one of them sectional, would be one.
+  if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return none;
+  const open = heldAt(on, level) !== undefined;
+  const entering = [
+    ...(into?.inserts && !inserted.upstream ? [into.inserts] : []),
+    ...(out?.inserts && !inserted.downstream ? [out.inserts] : []),
+  ];
+  const burst = into?.burst ?? out?.burst ?? false;
+  const served = open && !atEnd ? goOn(on, level) : none;
+  if (entering.length === 0 && !burst) return open ? served : atEnd ? ended : goOn(on, level);
+  if (entering.includes('served')) return served;
+  const pit = into?.burst ? boundary.burst : boundary.launch;
+  if (!pit) return served;
+  return [...served, ...byPit(on, boundary, { pit, pipe: burst ? 0 : closing }, level, atEnd)];
 }

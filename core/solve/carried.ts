@@ -79,7 +79,10 @@ const leastOf = (one: number, other: number | undefined): number =>
   other === undefined || other === 0 ? one : one === 0 ? other : Math.min(one, other);
 
 /** What sticks in may be cut back by itself: setting up to clean, its place cleaned, and the cut; raw. */
-function cutBackAlone({ track: { prices } }: Possible, cleaning: Cleaning): (finding: Judged) => number | undefined {
+function cutBackAlone(
+  { track: { prices } }: Possible,
+  cleaning: Cleaning,
+): (finding: Judged) => number | undefined {
   return ({ cures, place }) => {
     if (!cures.includes('clean')) return undefined;
     return (prices.mobilisation.clean ?? 0) + cleaning.rawCostOf(place) + prices.cutBack_each;

@@ -70,10 +70,7 @@ export function cheapest(
   );
 }
 
-const limitsOf = (
-  { possible, problem }: Prepared,
-  restrictions: readonly Restriction[],
-): OwnLimits => ({
+const limitsOf = ({ possible, problem }: Prepared, restrictions: readonly Restriction[]): OwnLimits => ({
   allowed: allowedUnder(possible.track, problem.allowed, restrictions),
   unsuited: allowedUnder(possible.track, problem.fills.unsuitedOptions, restrictions),
   splits: splitBoundaries(possible.track, restrictions),
@@ -147,11 +144,14 @@ function maskOf(clusters: readonly Cluster[], cells: number): Uint8Array {
 /** Whether a gap of the path takes any cell of a place that is to be cleaned. */
 const isCleanedIn = ({ problem }: Prepared, { steps }: Path, { start, end }: Cluster): boolean =>
   steps.some(
-    ({ from, to, move }) =>
-      move < 0 && int(problem.cellOf, from) < end && int(problem.cellOf, to) > start,
+    ({ from, to, move }) => move < 0 && int(problem.cellOf, from) < end && int(problem.cellOf, to) > start,
   );
 
-function planOf({ candidates, levels, possible, problem }: Prepared, limits: OwnLimits | undefined, path: Path): Plan {
+function planOf(
+  { candidates, levels, possible, problem }: Prepared,
+  limits: OwnLimits | undefined,
+  path: Path,
+): Plan {
   const { visit } = path as Cleaned;
   const cells = possible.track.cells.length;
   const cleaned = new Uint8Array(cells);

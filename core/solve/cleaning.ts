@@ -90,9 +90,17 @@ function waysIn({ model, cells }: Track): WayIn[] {
   return [...fitting, ...others];
 }
 
-function reaches({ at_ft, upstream, downstream }: WayIn, from_ft: number, to_ft: number, { rules }: Track): boolean {
+function reaches(
+  { at_ft, upstream, downstream }: WayIn,
+  from_ft: number,
+  to_ft: number,
+  { rules }: Track,
+): boolean {
   const up = at_ft - from_ft;
   const down = to_ft - at_ft;
   const most = rules.cleaningReach_ft + sameStation_ft;
-  return (up <= sameStation_ft || (upstream && up <= most)) && (down <= sameStation_ft || (downstream && down <= most));
+  return (
+    (up <= sameStation_ft || (upstream && up <= most)) &&
+    (down <= sameStation_ft || (downstream && down <= most))
+  );
 }

@@ -5,7 +5,6 @@ import {
   type CleanoutStatus,
   type MissingCleanout,
 } from '../cleanouts/cleanouts.js';
-import type { Hole } from '../excavation/hole.js';
 import type { AlonePit } from '../excavation/hole-costs.js';
 import { excavationDrafts, leastPublic_ft } from '../excavation/hole-drafts.js';
 import { holeQuantities } from '../excavation/quantities.js';
@@ -85,7 +84,9 @@ const wallNear_ft = 6;
 /** A place as a person would point to it, by what is nearest on the line. */
 export function placeInWords(model: LineModel, station_ft: number): string {
   const landmarks = model.points.filter(({ point }) =>
-    ['building', 'cleanout', 'manhole', 'main', 'septic-tank', 'tie-in', 'property-line'].includes(point.kind),
+    ['building', 'cleanout', 'manhole', 'main', 'septic-tank', 'tie-in', 'property-line'].includes(
+      point.kind,
+    ),
   );
   const wall_ft =
     model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ??

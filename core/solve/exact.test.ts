@@ -96,7 +96,9 @@ test.each(seeds.map((seed) => [seed]))(
       findings: long ? 2 : 4,
       lines: seed % 4 === 0 ? 2 : 1,
     });
-    const job = long ? { ...random, lines: random.lines.map(withBadPipe), ...favoring(random, seed) } : random;
+    const job = long
+      ? { ...random, lines: random.lines.map(withBadPipe), ...favoring(random, seed) }
+      : random;
     const { lines, rules, prices } = readyJob(job);
     const prepared = prepareLines({ lines, rules, prices, school: rules.school });
     const pins = lines.map(({ restrictions }) => restrictions);

@@ -59,9 +59,7 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
     departs === Departs.ShortFromAccess
       ? pushedTo(accessesByBore(track)(track.cells[fromBreak]?.pipe.diameter_in ?? 4), from_ft, to_ft)
       : undefined;
-  const fromUpstream = pushed
-    ? pushed.goes === 'downstream'
-    : departureAsks[departs]?.inserts !== undefined;
+  const fromUpstream = pushed ? pushed.goes === 'downstream' : departureAsks[departs]?.inserts !== undefined;
   return [
     {
       id,

@@ -3,9 +3,24 @@ import { tolerance } from '../job/units.js';
 import { overlaps } from '../line/intervals.js';
 import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '../methods/index.js';
 import type { Candidate } from '../methods/method.js';
-import { num, over, runningSums } from '../search/columns.js';
-import { meetsOf, passesOf, type Departure, type Level, type Moves, type Problem } from '../search/problem.js';
-import { arrivesCount, Departs, departsCount, holeLevels, holeJustEnded, noHole, type HoleLevels } from '../track/joins.js';
+import { num, over } from '../search/columns.js';
+import {
+  meetsOf,
+  passesOf,
+  type Departure,
+  type Level,
+  type Moves,
+  type Problem,
+} from '../search/problem.js';
+import {
+  arrivesCount,
+  Departs,
+  departsCount,
+  holeLevels,
+  holeJustEnded,
+  noHole,
+  type HoleLevels,
+} from '../track/joins.js';
 import type { Cell, Track } from '../track/track.js';
 import { boundaryPasses, publicTie } from './boundary.js';
 import { carriedOn, creditsFrom, type Carried } from './carried.js';
@@ -61,7 +76,12 @@ export function prepare(input: TrackInput): Prepared {
     problem: {
       cellOf: Int32Array.from(track.boundaries),
       moves,
-      passes: passesOf(stops, counts, boundaryPasses(possible, levels, money), meetsOf(stops, moves, Departs.End)),
+      passes: passesOf(
+        stops,
+        counts,
+        boundaryPasses(possible, levels, money),
+        meetsOf(stops, moves, Departs.End),
+      ),
       departures: departuresOn(levels),
       levels: levelsOf(possible, levels, money),
       fills: fillsOf(possible, carried, money),

@@ -70,7 +70,11 @@ interface Laid {
 }
 
 function stretchesOf(model: LineModel): Laid {
-  const surfaces = joined(model.surfaces, model.extent, (x) => lastAt(model.surfaces, x)?.kind ?? assumedSurface);
+  const surfaces = joined(
+    model.surfaces,
+    model.extent,
+    (x) => lastAt(model.surfaces, x)?.kind ?? assumedSurface,
+  );
   const owners = joined(model.owners, model.extent, (x) => lastAt(model.owners, x)?.owner ?? 'unknown');
   const pipes = joined(model.pipes, model.extent, (x) => {
     const pipe = pipeAt(model.pipes, x);
@@ -119,7 +123,11 @@ function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: Track
   const surfaceClosed = surfaceRow(surface).closedTo;
   const closedTo = model.noDig.some((each) => holds(each, middle)) ? 'no-dig' : surfaceClosed;
   const depths = placesOf(stretch, model).map((x) => model.profile.depth(x));
-  const loads = worstLoads(depths, { pipe, surface, findings, exposed: surfaceClosed === 'crawl-space' }, input);
+  const loads = worstLoads(
+    depths,
+    { pipe, surface, findings, exposed: surfaceClosed === 'crawl-space' },
+    input,
+  );
   const deepest_ft = Math.max(...depths);
   const section = (width: number | { outside_in: number }) =>
     sectionAt(deepest_ft, width, model.line.soil ?? 'unknown', rules.depthMargin_percent);
@@ -158,8 +166,7 @@ function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: Track
 }
 
 const isScale = ({ placed: { entry } }: Judged) => entry.finding === 'deposit' && entry.of === 'scale';
-const isOwed = ({ place }: Judged, { cleaned }: Obligations) =>
-  cleaned.some((each) => overlaps(each, place));
+const isOwed = ({ place }: Judged, { cleaned }: Obligations) => cleaned.some((each) => overlaps(each, place));
 
 /** The ends of a cell, and where the fall changes inside it: one of them is its worst place. */
 const placesOf = ({ from_ft, to_ft }: Interval, model: LineModel): number[] => [

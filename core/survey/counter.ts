@@ -1,4 +1,4 @@
-import type { Line, Run } from '../job/schema.js';
+import type { Line, Point, Run } from '../job/schema.js';
 
 /** What is believed of a run's counter before any reading: zero `z` and scale `s`, with standard deviations. */
 export interface CounterPrior {
@@ -11,16 +11,26 @@ export interface CounterPrior {
 /** The scale of every counter is 1 ± this (1 sd). */
 export const scaleSd = 0.01;
 
+/** How far the level pipe lies from where the head goes in, where nobody measured it. Common practice. */
+function usualRiser(access: Point | undefined): { riser_ft: number; sd_ft: number; what: string } {
+  if (access?.through === 'roof-vent') return { riser_ft: 16, sd_ft: 4, what: 'top of the vent' };
+  if (access?.through === 'pulled-toilet') return { riser_ft: 1.5, sd_ft: 0.5, what: 'flange' };
+  if (access?.through === 'valve-lid') return { riser_ft: 1.5, sd_ft: 0.5, what: 'lid' };
+  return { riser_ft: 4, sd_ft: 1, what: 'cap' };
+}
+
 /** Zero of a run's counter at the level pipe of its access. Common practice; every number a default. */
 export function counterPrior(line: Line, run: Run): CounterPrior {
-  const riser = line.points.find((point) => point.id === run.access)?.riser_ft;
+  const access = line.points.find((point) => point.id === run.access);
+  const riser = access?.riser_ft;
+  const usual = usualRiser(access);
   switch (run.zero) {
     case 'cap':
       return riser === undefined
         ? {
-            zero_ft: 4,
-            zeroSd_ft: 1,
-            why: 'zeroed at the cap of a riser nobody measured, taken as 4.0 ft',
+            zero_ft: usual.riser_ft,
+            zeroSd_ft: usual.sd_ft,
+            why: `zeroed at the ${usual.what} of a riser nobody measured, taken as ${usual.riser_ft.toFixed(1)} ft`,
             warning: 'riser-not-measured',
           }
         : { zero_ft: riser, zeroSd_ft: 0.5, why: `zeroed at the cap, riser ${riser} ft` };

@@ -42,7 +42,8 @@ export function nameThings(line: Line): ThingNames {
       things.set(entry.id, thing);
       const twinOfPoint = known ? undefined : entry.sameAs !== undefined ? from.get(entry.sameAs) : undefined;
       const own = { from: `entry:${entry.id}`, to: `entry:${entry.id}:to` };
-      if (entry.to_ft === undefined) from.set(entry.id, twinOfPoint ?? joinAlone(thing, run, entry, own.from));
+      if (entry.to_ft === undefined)
+        from.set(entry.id, twinOfPoint ?? joinAlone(thing, run, entry, own.from));
       else {
         const ends = joinBoth(thing, run, entry, own);
         from.set(entry.id, twinOfPoint ?? ends.from);

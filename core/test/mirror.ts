@@ -7,6 +7,10 @@ import type { ScopedLine } from '../solve/way.js';
 export function mirrored({ model, condition, restrictions }: ScopedLine): ScopedLine {
   const sum = model.extent.from_ft + model.extent.to_ft;
   const flip = (x: number) => sum - x;
+  const at = <T extends { readonly station_ft: number }>(each: T): T => ({
+    ...each,
+    station_ft: flip(each.station_ft),
+  });
   const stretch = <T extends Interval>(each: T): T => ({
     ...each,
     from_ft: flip(each.to_ft),
@@ -30,11 +34,7 @@ export function mirrored({ model, condition, restrictions }: ScopedLine): Scoped
       point: { ...point, ...(point.faces ? { faces: other[point.faces] } : {}) },
       at: placed(at),
     })),
-    line: {
-      ...model.line,
-      crossings: (model.line.crossings ?? []).map((each) => ({ ...each, station_ft: flip(each.station_ft) })),
-      ground: [],
-    },
+    line: { ...model.line, crossings: model.line.crossings?.map(at), ground: [] },
     entries: model.entries.map(entry),
     pipes: all(model.pipes),
     surfaces: model.surfaces.map(stretch),
@@ -48,9 +48,7 @@ export function mirrored({ model, condition, restrictions }: ScopedLine): Scoped
       ground: (x) => model.profile.ground(flip(x)),
       // What fell from left to right still falls from left to right.
       invert: (x) => -model.profile.invert(flip(x)),
-      located: model.profile.located
-        .map((each) => ({ ...each, station_ft: flip(each.station_ft) }))
-        .reverse(),
+      located: model.profile.located.map(at).reverse(),
     },
   };
   return {

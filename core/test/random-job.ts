@@ -55,7 +55,12 @@ export function randomJob(seed: number, options: RandomOptions = {}): Job {
       shield_per_ft2: from.pick([6, 11, 40]),
       ...(from.chance(0.3) ? { markup: 0.2, tax: 0.08 } : {}),
       ...(from.chance(0.3)
-        ? { digTo5_per_yd3: 20, digBelow5_per_yd3: 30, backfill_per_yd3: 10, support_per_ft2: from.pick([1, 30]) }
+        ? {
+            digTo5_per_yd3: 20,
+            digBelow5_per_yd3: 30,
+            backfill_per_yd3: 10,
+            support_per_ft2: from.pick([1, 30]),
+          }
         : {}),
     },
   };
@@ -110,10 +115,7 @@ function randomLine(from: Source, id: string, options: RandomOptions) {
     end: 'MAIN',
     pipe: { ...main, ...(from.chance(0.4) ? { piece_ft: 3 } : {}) },
     points: randomPoints(from, at),
-    depths: [
-      { station_ft: 0, invert_ft: from.between(1.5, 5) },
-      ...(from.chance(0.85) ? [{ station_ft: length, invert_ft: from.between(2.5, 8) }] : []),
-    ],
+    depths: randomDepths(from, length),
     surfaces: stretches(3, () => ({ kind: from.pick(surfaceKinds) })),
     owners: [
       { from_ft: 0, to_ft: length, owner: 'private' },
@@ -129,6 +131,11 @@ function randomLine(from: Source, id: string, options: RandomOptions) {
     pins: randomPins(from, at, stretches),
   };
 }
+
+const randomDepths = (from: Source, length: number) => [
+  { station_ft: 0, invert_ft: from.between(1.5, 5) },
+  ...(from.chance(0.85) ? [{ station_ft: length, invert_ft: from.between(2.5, 8) }] : []),
+];
 
 /** Cleanouts, the main, and now and then a tie-in, a bend or a valve. */
 const randomPoints = (from: Source, at: () => number) => [

@@ -309,7 +309,7 @@ const synonyms: readonly Spoken[] = [
   ['46 bottom is rotted out', f(46, 'bottom-gone')],
   ['46 groundwater running in', f(46, 'infiltration', { form: 'running' })],
   ['46 backflow preventer', p(46, 'valve')],
-  ['46 septic tank', p(46, 'other', { name: 'septic tank' })],
+  ['46 septic tank', p(46, 'septic-tank')],
   ['46 sanitary tee', p(46, 'tie-in', { connection: 'tee' })],
   ['46 backwater valve', p(46, 'valve')],
   ['46 elbow 90', p(46, 'bend', { degrees: 90 })],

@@ -10,7 +10,7 @@ import { checkRepair, repairState } from '../compare/repair.js';
 import { duesOf, type Due } from '../upkeep/upkeep.js';
 import { sumCents } from '../job/units.js';
 import { readyJob } from '../solve/ready.js';
-import { verdictOf, type Verdict } from '../explain/verdict.js';
+import { nothingSeen, verdictOf, type Verdict } from '../explain/verdict.js';
 import { wayOf } from '../solve/way.js';
 
 /** What a list of jobs shows and searches of one: worked out anew whenever the job or its firm changes. */
@@ -24,6 +24,8 @@ export interface Digest {
   /** Findings and materials in plain words, for searching. */
   readonly words: string;
   readonly unseen_ft: number;
+  /** No run has shown a foot of any line. */
+  readonly nothingSeen: boolean;
   readonly endReached: boolean;
   /** Entries that wait for a size or a form to be read from the video. */
   readonly toRead: number;
@@ -62,6 +64,7 @@ export function digestOf(job: Job, firm: Firm): Digest {
     unseen_ft: lines
       .flatMap(({ model }) => subtract([model.extent], model.seen))
       .reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0),
+    nothingSeen: nothingSeen(lines),
     endReached: lines.every(({ model }) => model.endReached),
     toRead: job.lines.flatMap(toRead).length,
     depthKnown: lines.every(({ model }) => model.profile.located.length > 0),

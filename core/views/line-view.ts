@@ -1,3 +1,4 @@
+import { nothingSeen } from '../explain/verdict.js';
 import { assumedSurface } from '../catalog/surfaces.js';
 import { condition } from '../condition/condition.js';
 import type { Judged } from '../condition/judged.js';
@@ -21,6 +22,10 @@ export interface LineView extends Interval {
   readonly id: string;
   readonly name: string;
   readonly endReached: boolean;
+  /** No run has shown a foot of it. */
+  readonly nothingSeen: boolean;
+  /** No cable is longer, ft: house rule. */
+  readonly mostCable_ft: number;
   readonly points: readonly PointView[];
   readonly pipes: readonly PipeStretch[];
   readonly surfaces: readonly (Interval & { kind: SurfaceKind; assumed: boolean })[];
@@ -126,6 +131,8 @@ export function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[])
     id: model.line.id,
     name: model.line.name ?? model.line.id,
     endReached: model.endReached,
+    nothingSeen: nothingSeen([line]),
+    mostCable_ft: rules.mostCable_ft,
     points: model.points.map((point) => pointView(point, figureOf, model.line.id, joins)),
     pipes: model.pipes,
     surfaces: surfacesOf(model),

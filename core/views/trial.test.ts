@@ -95,7 +95,10 @@ test('a liner split in two has two lengths to cut, joined again it is one', () =
       (each) => each.to_ft > liner.from_ft && each.from_ft < liner.to_ft,
     );
     // Each part is long enough to be a liner of its own, or the two reach further than the one did.
-    const reach = [Math.min(...(parts ?? []).map((each) => each.from_ft)), Math.max(...(parts ?? []).map((each) => each.to_ft))];
+    const reach = [
+      Math.min(...(parts ?? []).map((each) => each.from_ft)),
+      Math.max(...(parts ?? []).map((each) => each.to_ft)),
+    ];
     if (parts?.length !== 2 || reach[0] !== liner.from_ft || reach[1] !== liner.to_ft) continue;
     met++;
     expect(parts.map(({ to_ft }) => to_ft)).toContainEqual(expect.closeTo(middle, 6));

@@ -214,7 +214,7 @@ function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope;
       <View style={{ marginTop: 8, flexDirection: 'row', flexWrap: 'wrap' }}>
         {fact('Bottom', `${feet(figures.bottom_ft[0])} × ${feet(figures.bottom_ft[1])} ft`)}
         {fact('Depth, with 4 in of bedding', `${feet(figures.depth.value)} ft`)}
-        {fact('Held by', figures.protection)}
+        {fact('Protection', figures.protection)}
         {fact('Opening at the top', `${feet(sheet.opening_ft[0])} × ${feet(sheet.opening_ft[1])} ft`)}
         {fact(
           'Earth',

@@ -71,7 +71,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
       </View>
       {row(
         'We do',
-        of(({ does }) => does),
+        of(({ does, notPossible }) => [...does, ...notPossible]),
       )}
       {row(
         'Holes',
@@ -79,7 +79,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
       )}
       {row(
         'Price',
-        of(({ total }) => [cash(total)]),
+        of(({ total, conditions }) => [cash(total), ...conditions]),
       )}
       {row(
         'Each year after',

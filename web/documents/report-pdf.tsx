@@ -81,7 +81,8 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
   return (
     <View>
       <Text style={styles.h2}>
-        {inFont(line.name)}: {feet(length)} ft, {unseen > 0.05 ? `${feet(unseen)} ft not seen` : 'all seen'}
+        {inFont(line.name)}: {feet(length)} ft,{' '}
+        {line.nothingSeen ? 'nothing seen yet' : unseen > 0.05 ? `${feet(unseen)} ft not seen` : 'all seen'}
         {line.endReached ? '' : ', the end not reached'}
       </Text>
       <Text>

@@ -25,7 +25,7 @@ export function HoleSection({ line, scope, pit }: { line: LineView; scope: LineS
   const top = 34;
   const y = (d: number) => top + d * perFoot;
   const height = y(depth + 1.6);
-  const shored = pit.figures.protection.startsWith('shore');
+  const shored = pit.protection === 'shore' || pit.protection === 'shield';
   const laid = scope.actions.filter(({ id, pipe }) => pipe && pit.serves.includes(id));
   const liners = scope.actions.filter(
     ({ entry_ft }) => entry_ft !== null && entry_ft >= pit.from_ft && entry_ft <= pit.to_ft,

@@ -33,9 +33,11 @@ export function HolesView() {
   if (!pit) {
     return (
       <Text p="6">
-        {lineScope.feasible
-          ? 'Nothing is dug on this line.'
-          : 'No way satisfies the rules and pins on this line, so no hole is placed.'}
+        {lineView.nothingSeen
+          ? 'Nothing seen yet: run the camera, and log what it shows.'
+          : lineScope.feasible
+            ? 'Nothing is dug on this line.'
+            : 'No way satisfies the rules and pins on this line, so no hole is placed.'}
       </Text>
     );
   }
@@ -212,7 +214,7 @@ function AboutHole({ pit }: { pit: Pit }) {
             {feet(pit.figures.depth.value)} ft
           </OpenFigure>,
         )}
-        {figure('Held by', pit.figures.protection)}
+        {figure('Protection', pit.figures.protection)}
         {figure(
           'Opening at the top',
           `${feet(pit.sheet.opening_ft[0])} × ${feet(pit.sheet.opening_ft[1])} ft`,

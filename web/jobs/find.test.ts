@@ -15,6 +15,7 @@ const digest: fc.Arbitrary<NonNullable<JobRow['digest']>> = fc.record({
   methods: fc.subarray(methods.filter((method) => method !== 'leave')),
   words: fc.subarray(['roots', 'crack', 'clay', 'abs', 'standing water']).map((all) => all.join(' ')),
   unseen_ft: fc.constantFrom(0, 0.01, 3, 20),
+  nothingSeen: fc.constant(false),
   endReached: fc.boolean(),
   toRead: fc.constantFrom(0, 0, 2),
   depthKnown: fc.boolean(),

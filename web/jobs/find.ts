@@ -60,7 +60,13 @@ export function findJobs(rows: readonly JobRow[], sought: Sought, today: string)
 }
 
 /** What is missing of a job, in a few words. */
-export function missingOf({ unseen_ft, endReached, toRead }: NonNullable<JobRow['digest']>): string {
+export function missingOf({
+  unseen_ft,
+  nothingSeen,
+  endReached,
+  toRead,
+}: NonNullable<JobRow['digest']>): string {
+  if (nothingSeen) return 'nothing seen yet';
   const missing = [
     unseen_ft > leastUnseen_ft ? `${unseen_ft.toFixed(1)} ft not seen` : '',
     endReached ? '' : 'end not reached',

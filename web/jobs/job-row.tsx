@@ -50,9 +50,11 @@ export const JobRow = memo(function JobRow({
     ? ''
     : digest.accepted
       ? money(digest.accepted.total, digest.currency)
-      : digest.feasible
-        ? money(digest.total, digest.currency)
-        : 'no way';
+      : digest.nothingSeen
+        ? '–'
+        : digest.feasible
+          ? money(digest.total, digest.currency)
+          : 'no way';
   return (
     <Flex as="li" borderBottom="1px solid" borderColor="rule" align="stretch">
       <RowLink to={`/jobs/${row.id}/sheet`}>

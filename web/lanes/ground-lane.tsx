@@ -316,11 +316,13 @@ function WordsBelow({ frame }: { frame: Frame }) {
   });
 }
 
+const heldWords = { none: '', slope: ', sloped', shore: ', shored', shield: ', shielded' } as const;
+
 const holeLabels = ({ pits, scale }: Frame): Label[] =>
   pits.flatMap((pit, i) => {
     const middle = seenMiddle(scale, pit);
-    const { protection, bottom_ft, depth } = pit.figures;
-    const how = protection === 'none' ? '' : protection.startsWith('shore') ? ', shored' : ', sloped';
+    const { bottom_ft, depth } = pit.figures;
+    const how = heldWords[pit.protection];
     const text = `${letter(i)} · ${feet(bottom_ft[0])} × ${feet(bottom_ft[1])} ft, ${feet(depth.value)} deep${how}`;
     return middle === undefined ? [] : [{ key: pit.id, x: middle, text, weight: 3 }];
   });

@@ -34,7 +34,7 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
         const chosen = way.school === scope.school;
         const words = schoolWords[way.school];
         const says = way.feasible
-          ? `${cents(way.total)}, then ${cents(way.carried)} over ten years, ${leavesWords(way.leaves)}`
+          ? `${cents(way.total)}, then ${cents(way.carried)} over ten years, ${leavesWords(way)}`
           : 'no way';
         return (
           <g
@@ -105,7 +105,7 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
               {way.feasible ? cents(way.total) : 'no way'}
             </text>
             {way.feasible &&
-              [`${cents(way.carried)} in ten years`, leavesWords(way.leaves)].map((words_, line) => (
+              [`${cents(way.carried)} in ten years`, leavesWords(way)].map((words_, line) => (
                 <text
                   key={line}
                   x={right - 8}
@@ -125,7 +125,8 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
 }
 
 /** What a way leaves as it is, worst first. */
-function leavesWords(leaves: Scope['ways'][number]['leaves']): string {
+function leavesWords({ leaves, uncured_ft }: Scope['ways'][number]): string {
+  if (uncured_ft > 0) return `${uncured_ft.toFixed(1)} ft not possible`;
   const parts = ([4, 3, 2] as const).flatMap((grade) =>
     leaves[grade] > 0
       ? [`${leaves[grade]} ${grade === 2 ? 'to watch' : grade === 3 ? 'to fix' : 'failed'}`]

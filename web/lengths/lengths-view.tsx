@@ -59,8 +59,9 @@ export function LengthsView() {
         )}
         {lineScope.feasible && liners.length + pipes.length === 0 && (
           <Text>
-            Nothing is cut or bought for this line:{' '}
-            {view.scope.verdict.includes('clean') ? 'it is cleaned.' : 'it stays as it is.'}
+            {lineView.nothingSeen
+              ? 'Nothing seen yet: run the camera, and log what it shows.'
+              : `Nothing is cut or bought for this line: ${view.scope.verdict.includes('clean') ? 'it is cleaned.' : 'it stays as it is.'}`}
           </Text>
         )}
         {view.scope.firstStep && (

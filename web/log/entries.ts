@@ -38,6 +38,7 @@ export function contextOf(
     ...more,
     direction: run?.direction,
     bore_in: line.pipe?.diameter_in,
+    mostCable_ft: lineView?.mostCable_ft,
     otherRuns: others.length,
     end: line.end,
     access: run?.access,

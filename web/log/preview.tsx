@@ -114,6 +114,11 @@ function PartPreview({ part, number, text, place }: PartPreviewProps) {
             instead of: {part.was}
           </Text>
         )}
+        {part.doubts.map((doubt) => (
+          <Text key={doubt} color="signalInk" data-testid="doubt">
+            {doubt}
+          </Text>
+        ))}
         {part.errors.map((error) => (
           <Text key={`${error.from} ${error.message}`} color="signalInk">
             {error.to > error.from && error.to - error.from < text.length && (

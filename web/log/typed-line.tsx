@@ -63,6 +63,8 @@ export function TypedLine(props: Props) {
   const [editing, setEditing] = useState<Entry>();
   const [failed, setFailed] = useState<Error>();
   const [photos, setPhotos] = useState<readonly string[]>([]);
+  /** The line whose doubtful reading was confirmed. */
+  const [confirmed, setConfirmed] = useState('');
   const input = useRef<HTMLInputElement>(null);
   const id = useId();
   const context = useMemo(
@@ -76,6 +78,8 @@ export function TypedLine(props: Props) {
     parts.length > 0 &&
     parts.every(({ entry, errors }) => entry && errors.length === 0) &&
     (!editing || parts.length === 1);
+  const doubtful = parts.some(({ doubts }) => doubts.length > 0);
+  const asksAgain = doubtful && confirmed === text;
   const run = line.runs.find((each) => each.id === runId);
   const twin =
     ready && run && !editing
@@ -115,6 +119,10 @@ export function TypedLine(props: Props) {
   };
   const write = async () => {
     if (!ready || !run) return;
+    if (doubtful && confirmed !== text) {
+      setConfirmed(text);
+      return;
+    }
     const [only] = parts;
     const edits =
       editing && only
@@ -268,7 +276,11 @@ export function TypedLine(props: Props) {
               <Cap>Enter</Cap>
               {text !== '' && !ready
                 ? 'writes it once nothing is underlined'
-                : `write ${parts.length > 1 ? (parts.length === 2 ? 'both' : `all ${parts.length}`) : 'it'}`}
+                : asksAgain
+                  ? 'once more writes it as it stands'
+                  : doubtful
+                    ? 'twice writes it as it stands'
+                    : `write ${parts.length > 1 ? (parts.length === 2 ? 'both' : `all ${parts.length}`) : 'it'}`}
             </span>
             {rest !== '' && (
               <span>

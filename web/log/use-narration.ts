@@ -208,6 +208,7 @@ function partsOf(
         entry: { kind: 'note', note: sentence, ...moment },
         sentence,
         missing: [],
+        doubts: [],
         errors: [],
         passed: [],
         choices: [],

@@ -173,18 +173,35 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
   }
   return {
     'On the line': <Bars way={way} offer={offer} />,
-    'We do': <Sentences all={way.does} />,
+    'We do': (
+      <>
+        <Sentences all={way.does} />
+        {way.notPossible.length > 0 && (
+          <Box mt="2" color="signalInk" data-testid={`not-possible-${way.school}`}>
+            <Text fontWeight={700}>Not in this price, by others</Text>
+            <Sentences all={way.notPossible} />
+          </Box>
+        )}
+      </>
+    ),
     Holes: way.holes.length === 0 ? 'none' : <Sentences all={way.holes} />,
     Price: (
-      <Text
-        fontFamily="heading"
-        fontWeight={800}
-        fontSize="26px"
-        lineHeight="1.1"
-        data-testid={`total-${way.school}`}
-      >
-        {cash(way.total)}
-      </Text>
+      <>
+        <Text
+          fontFamily="heading"
+          fontWeight={800}
+          fontSize="26px"
+          lineHeight="1.1"
+          data-testid={`total-${way.school}`}
+        >
+          {cash(way.total)}
+        </Text>
+        {way.conditions.map((each) => (
+          <Text key={each} fontSize="13.5px" color="signalInk">
+            {each}
+          </Text>
+        ))}
+      </>
     ),
     'Each year after':
       way.eachYear.length === 0

@@ -1,5 +1,5 @@
 import { Flex, Text } from '@chakra-ui/react';
-import { lineHead } from '../../core/edits/index.js';
+import { jobHead, lineHead } from '../../core/edits/index.js';
 import { sayWhat } from '../../core/logline/say.js';
 import type { OfferWay } from '../../core/offer/offer.js';
 import { Press } from '../shell/controls';
@@ -24,6 +24,11 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
     const alsoCure = ids(line.alsoCure ?? []);
     void change.say([{ kind: 'line', line: line.id, set: withoutEmpty({ ...lineHead(line), alsoCure }) }]);
   };
+  const addCleanouts = () => {
+    const head = jobHead(job);
+    const rules = { ...head.rules, addCleanout: 'every-job' as const };
+    void change.say([{ kind: 'job', set: withoutEmpty({ ...head, rules }) }]);
+  };
   if (way.options.length + taken.length === 0) return null;
   return (
     <Part title="While we are here">
@@ -44,7 +49,7 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
         </Flex>
       ))}
       {way.options.map((option) => (
-        <Flex key={`${option.line} ${option.finding}`} justify="space-between" align="center" gap="3">
+        <Flex key={`${option.line} ${option.what}`} justify="space-between" align="center" gap="3">
           <Text>
             {option.what.charAt(0).toUpperCase() + option.what.slice(1)}{' '}
             <strong>+{money(option.adds, currency)}</strong>
@@ -54,7 +59,9 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
             px="3"
             flexShrink={0}
             onClick={() => {
-              cure(option.line, (old) => [...old, option.finding]);
+              const { finding } = option;
+              if (finding === null) addCleanouts();
+              else cure(option.line, (old) => [...old, finding]);
             }}
           >
             Take it

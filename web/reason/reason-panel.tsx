@@ -1,4 +1,5 @@
 import { tolerance } from '../../core/job/units.js';
+import { sayFitting } from '../../core/pipe/fittings.js';
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
@@ -72,6 +73,9 @@ export function ReasonPanel({
   )
     .filter(({ rule }) => rule !== 'not-needed')
     .filter((each, index, all) => all.findIndex(({ method }) => method === each.method) === index);
+  const stuck = lineScope.notPossible.filter(
+    ({ from_ft, to_ft }) => from_ft < bar.to_ft - tolerance.ft && to_ft > bar.from_ft + tolerance.ft,
+  );
   const because = [...new Set(bar.segments.flatMap((segment) => segment.because))];
   const runnerUps = bar.segments.flatMap(({ runnerUp }) => (runnerUp ? [runnerUp] : []));
   const runnerUp = [...runnerUps].sort((a, b) => a.costsMore - b.costsMore)[0];
@@ -101,6 +105,13 @@ export function ReasonPanel({
             `First ${scope.firstStep.what}, ${feet(scope.firstStep.from_ft)} to ${feet(scope.firstStep.to_ft)} ft: ${money(scope.firstStep.price, scope.prices.currency)}.`}
         </Caution>
       )}
+      {stuck.map((place) => (
+        <Part key={`${place.from_ft} ${place.what}`} title="Cannot be cured here">
+          <Text fontWeight={700}>{place.what}</Text>
+          <Text>{place.why}.</Text>
+          <Text color="soft">By others, or lifted by: {place.lift}</Text>
+        </Part>
+      ))}
       <Part title="Why">
         {because.length === 0 && <Text>Nothing here must be put right under “{scope.school}”.</Text>}
         <Because key={bar.key} because={because} />
@@ -158,6 +169,9 @@ export function ReasonPanel({
             figure={bar.action.pipe.laid}
             digits={1}
           />
+          {bar.action.fittings.map((fitting) => (
+            <Text key={`${fitting.kind} ${fitting.at_ft}`}>{sayFitting(fitting)}</Text>
+          ))}
         </Part>
       )}
       {bar.action?.capacity && (
@@ -179,7 +193,7 @@ export function ReasonPanel({
         >
           <Sum label="Depth with bedding" figure={hole.figures.depth} digits={1} />
           <Sum label="Earth in the ground" figure={hole.figures.bank} digits={1} />
-          <Text>Held by: {hole.figures.protection}</Text>
+          <Text>Protection: {hole.figures.protection}</Text>
           {hole.figures.cautions.map((each) => (
             <Caution key={each}>{each}</Caution>
           ))}
@@ -210,7 +224,8 @@ export function ReasonPanel({
         <Part title="Cleanouts">
           {lineScope.cleanouts.map((cleanout) => (
             <Text key={`${cleanout.status} ${cleanout.station_ft}`} mb="1">
-              <strong>{cleanout.status}</strong> at {feet(cleanout.station_ft)} ft: {cleanout.why}
+              <strong>{cleanout.status}</strong> at {feet(cleanout.station_ft)} ft, {cleanout.place}:{' '}
+              {cleanout.why}
               {cleanout.status === 'new' && `, riser ${feet(cleanout.riser_ft)} ft`}
             </Text>
           ))}

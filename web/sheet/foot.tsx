@@ -32,7 +32,8 @@ export function Foot({
   const cleaned = lineScope.segments
     .filter(({ method }) => method === 'clean')
     .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
-  const range = scope.ifUnseenIs;
+  const nothing = lineView.nothingSeen;
+  const uncured_ft = lineScope.notPossible.reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   return (
     <Flex
       borderTop="1px solid"
@@ -73,8 +74,13 @@ export function Foot({
             cleaned > 0 ? `${cleaned.toFixed(1)} ft cleaned` : '',
           ]
             .filter(Boolean)
-            .join(' · ') || 'nothing to do'}
+            .join(' · ') || (nothing ? 'nothing seen yet' : uncured_ft > 0 ? '' : 'nothing to do')}
         </Text>
+        {uncured_ft > 0 && (
+          <Text color="signalInk" fontWeight={700} data-testid="not-possible">
+            {uncured_ft.toFixed(1)} ft cannot be cured here
+          </Text>
+        )}
         {scope.firstStep && (
           <Text color="signalInk" data-testid="first-step">
             First {scope.firstStep.what}, {scope.firstStep.from_ft.toFixed(1)} to{' '}
@@ -91,17 +97,25 @@ export function Foot({
           data-testid="total"
           whiteSpace="nowrap"
         >
-          {scope.feasible ? money(prices.total, prices.currency) : 'no way'}
+          {nothing ? '–' : scope.feasible ? money(prices.total, prices.currency) : 'no way'}
         </Text>
         {scope.firstStep && scope.feasible && (
           <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
-            {Math.abs(range.failed - range.sound) < 0.005
-              ? `first ${scope.firstStep.what}, ${money(scope.firstStep.price, prices.currency)}`
-              : `${money(range.sound, prices.currency)} to ${money(range.failed, prices.currency)} until seen`}
+            {rangeWords(scope, nothing)}
           </Text>
         )}
       </Box>
       <chakra.span srOnly>{job.title}</chakra.span>
     </Flex>
   );
+}
+
+/** What the price may become once all is seen, in a few words. */
+function rangeWords({ ifUnseenIs: { sound, failed }, firstStep, prices }: Scope, nothing: boolean): string {
+  const cash = (amount: number) => money(amount, prices.currency);
+  if (nothing || sound === null || (failed !== null && Math.abs(failed - sound) < 0.005))
+    return firstStep ? `first ${firstStep.what}, ${cash(firstStep.price)}` : '';
+  return failed === null
+    ? `from ${cash(sound)}; if what nobody saw has failed, more than can be done here`
+    : `${cash(sound)} to ${cash(failed)} until seen`;
 }

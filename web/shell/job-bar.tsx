@@ -134,12 +134,13 @@ const unseenOf = (view: JobView | undefined): number =>
 
 function VerdictPart({ view }: { view: JobView | undefined }) {
   const unseen_ft = unseenOf(view);
+  const nothing = view?.lines.every(({ nothingSeen }) => nothingSeen) ?? false;
   const open = view?.lines.some(({ endReached }) => !endReached) ?? false;
   // The verdict is of the look that made the scope; what the look after found stands under After.
   const repaired = view?.lines.some(({ otherLooks }) => otherLooks['after-repair'].length > 0) ?? false;
   const said = [
-    unseen_ft > leastUnseen_ft ? `${feet(unseen_ft)} ft not seen` : 'all seen',
-    open ? 'end not reached' : '',
+    nothing ? 'nothing seen yet' : unseen_ft > leastUnseen_ft ? `${feet(unseen_ft)} ft not seen` : 'all seen',
+    open && !nothing ? 'end not reached' : '',
     repaired ? 'before the repair' : '',
   ];
   return (

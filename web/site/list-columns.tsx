@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { LineHead, Point } from '../../core/job/schema.js';
-import { ownerKinds, pointKinds, surfaceKinds } from '../../core/job/vocabulary.js';
+import { accessWays, ownerKinds, pointKinds, surfaceKinds } from '../../core/job/vocabulary.js';
 import { moveEnd, type HeldStretch } from '../../core/line/edit-stretches.js';
 import type { LineView } from '../../core/views/line-view.js';
 import { feet } from '../shell/format';
@@ -174,6 +174,20 @@ export const pointColumns = (view: LineView): Column<Point>[] => [
         }}
       />
     ),
+  },
+  {
+    head: 'Opened',
+    cell: ({ kind, through }, change) =>
+      kind === 'access' ? (
+        <ChoiceCell
+          label="What was opened to let the head in"
+          value={through}
+          options={accessWays}
+          onChange={(value) => {
+            change({ through: value ?? undefined });
+          }}
+        />
+      ) : null,
   },
   {
     head: 'On the line',

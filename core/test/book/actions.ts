@@ -199,7 +199,9 @@ function liners(
     water * prices.stopWater_each;
   const mayPit = { from: pitIsClear(line, duties, start, a, b), to: pitIsClear(line, duties, end, a, b) };
   const tried: Tried[] =
-    b - a >= rules.leastLongLiner_ft - 1e-9 ? [{ method: 'line', cost: own + prices.liner_each, mayPit }] : [];
+    b - a >= rules.leastLongLiner_ft - 1e-9
+      ? [{ method: 'line', cost: own + prices.liner_each, mayPit }]
+      : [];
   const soundEnds = cells.every(
     (cell) =>
       (cell.a >= a + 1 - 1e-6 && cell.b <= b - 1 + 1e-6) ||
@@ -213,27 +215,16 @@ function liners(
 }
 
 const stopsLiner = ({ ours, seen, findings, thickness }: BookCell) =>
-  !ours ||
-  !seen ||
-  thickness > 0.236 + 1e-9 ||
-  findings.some(({ stopsLiner: stops }) => stops !== undefined);
+  !ours || !seen || thickness > 0.236 + 1e-9 || findings.some(({ stopsLiner: stops }) => stops !== undefined);
 
 /** A launch pit at an end stands on nothing that the liner is to cure. */
-function pitIsClear(
-  line: BookLine,
-  duties: readonly Duty[],
-  index: number,
-  a: number,
-  b: number,
-): boolean {
+function pitIsClear(line: BookLine, duties: readonly Duty[], index: number, a: number, b: number): boolean {
   const { from, to } = pitReach(line, index);
   const bad = line.findings.filter(
     (each) => each.grade >= 3 && !each.possible && isRepairable(each) && !isRootOrDeposit(each),
   );
   const places = [...duties.filter(({ whole }) => whole), ...bad.map(({ place }) => place)];
-  return places.every(
-    (place) => Math.min(place.to_ft, to, b) - Math.max(place.from_ft, from, a) <= 0.01,
-  );
+  return places.every((place) => Math.min(place.to_ft, to, b) - Math.max(place.from_ft, from, a) <= 0.01);
 }
 
 /** A sectional liner gets from this access to [a, b]: near enough, and along pipe that a liner could pass. */
@@ -244,14 +235,17 @@ function isPushed(line: BookLine, point: BookPoint, a: number, b: number, bore: 
     { goes: 'upstream', near: x - b, low: a, high: x },
   ] as const;
   return ways.some(({ goes, near, low, high }) => {
-    if (near < -0.01 || near > 100.01 || high - low > 100.01 || !letsIn(line, point, goes, bore)) return false;
+    if (near < -0.01 || near > 100.01 || high - low > 100.01 || !letsIn(line, point, goes, bore))
+      return false;
     const between = line.model.points.filter(
       ({ at }) => at.station_ft > low + 0.01 && at.station_ft < high - 0.01,
     );
     const cells = line.cells.filter((cell) => cell.b > low + 0.01 && cell.a < high - 0.01);
     return (
       cells.every((cell) => !stopsLiner(cell) && cell.bore >= bore) &&
-      between.every((each) => each.point.kind !== 'valve' && each.point.kind !== 'drop' && turn(each) <= 90) &&
+      between.every(
+        (each) => each.point.kind !== 'valve' && each.point.kind !== 'drop' && turn(each) <= 90,
+      ) &&
       between.reduce((sum, each) => sum + turn(each), 0) <= 180
     );
   });

@@ -70,8 +70,7 @@ const duty = (findings: readonly Judged[], at: { from_ft: number; to_ft: number 
 /** So many places to watch or worse within so many feet are one repair, from the first to the last. */
 function crowded({ rules }: BookLine, binding: readonly Judged[]): Duty[] {
   const counted = binding.filter(
-    (each) =>
-      each.grade >= 2 && each.measured && !isRootOrDeposit(each) && methodsOf(each).includes('spot'),
+    (each) => each.grade >= 2 && each.measured && !isRootOrDeposit(each) && methodsOf(each).includes('spot'),
   );
   return counted.flatMap((first) => {
     const start = first.place.from_ft;

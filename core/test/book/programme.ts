@@ -346,8 +346,7 @@ function writeAction(writing: Writing, action: BookAction, k: number, cost: numb
     at[from]?.out.push(name);
     at[to]?.into.push(name);
     p.most(`${name} - ${setting(method)}`, 0);
-    const wantsAt = (b: number, mayPit: boolean) =>
-      (mayPit ? at[b]?.wants : at[b]?.wantsServed)?.push(name);
+    const wantsAt = (b: number, mayPit: boolean) => (mayPit ? at[b]?.wants : at[b]?.wantsServed)?.push(name);
     if (variant === 'up' && !insertable(line, from, 'downstream')) wantsAt(from, action.mayPit.from);
     if (variant === 'down' && !insertable(line, to, 'upstream')) wantsAt(to, action.mayPit.to);
     if (isLiner) {
@@ -518,12 +517,7 @@ function pitHeld({ line }: Writing, pit: { from: number; to: number }, x: number
   };
 }
 
-function pitEvents(
-  writing: Writing,
-  b: number,
-  width: Exclude<Width, 'dig'>,
-  into: Events,
-): string[] {
+function pitEvents(writing: Writing, b: number, width: Exclude<Width, 'dig'>, into: Events): string[] {
   const { p, line, L, factor, last, at } = writing;
   const here = at[b];
   const index = line.boundaries[b] ?? 0;

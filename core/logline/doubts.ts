@@ -1,0 +1,52 @@
+import { plain } from '../figure.js';
+import { sayPointKind } from '../job/point-words.js';
+import type { EntryDraft, Known, LogContext } from './context.js';
+
+/** No cable is longer, unless the house says so, ft. */
+const usualCable_ft = 400;
+/** A reading this far past the end may be its own ±, ft. */
+const pastEnd_ft = 2;
+/** With so many readings on a run, one further from all of them than they are apart is asked about, and over so many ft. */
+const enoughReadings = 4;
+const farAway_ft = 50;
+
+/**
+ * Questions a careful person would ask of a reading before it is written: it is longer than any cable, it lies past the
+ * end of the line, or far from everything else on this run. Each says what would be right.
+ */
+export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly Known[]): string[] {
+  const readings = [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined);
+  const furthest = Math.max(...readings);
+  if (readings.length === 0) return [];
+  const { mostCable_ft = usualCable_ft } = context;
+  if (furthest > mostCable_ft) {
+    return [
+      `${plain(furthest, 1)} ft is longer than a cable (${plain(mostCable_ft)} ft): is a decimal point missing?`,
+    ];
+  }
+  return [...pastEnd(entry, furthest, context), ...farFromAll(furthest, readings, known)];
+}
+
+function pastEnd(entry: EntryDraft, furthest: number, { points, end, direction }: LogContext): string[] {
+  const ends = points.find(({ id }) => id === end);
+  const at = ends?.reading_ft;
+  if (!ends || at === undefined || direction === 'upstream') return [];
+  const isTheEnd = entry.kind === 'point' && entry.point === end;
+  if (isTheEnd || furthest <= at + pastEnd_ft) return [];
+  const name = ends.name ?? sayPointKind(ends.kind);
+  return [
+    `${plain(furthest, 1)} ft is ${plain(furthest - at, 1)} ft past the ${name}, which reads about ${plain(at, 1)}: is one of the two wrong?`,
+  ];
+}
+
+function farFromAll(furthest: number, readings: readonly number[], known: readonly Known[]): string[] {
+  const others = known.flatMap(({ entry, elsewhere }) =>
+    elsewhere ? [] : [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined),
+  );
+  if (others.length < enoughReadings) return [];
+  const span = Math.max(...others) - Math.min(...others);
+  const away = Math.min(...others.flatMap((other) => readings.map((each) => Math.abs(each - other))));
+  return away > Math.max(farAway_ft, span)
+    ? [`${plain(furthest, 1)} ft is ${plain(away, 0)} ft from everything else on this run: is it right?`]
+    : [];
+}
