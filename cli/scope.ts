@@ -7,7 +7,7 @@ import { readyJob } from '../core/solve/ready.js';
 
 /**
  * The headless scope. One file: the scope as indented JSON. Several: one scope a line, in the order given; a bad
- * file does not stop the others. Faults go to standard error, one a line with its path; exit 2 when there were any.
+ * file, or one that cannot be worked out, does not stop the others. Faults go to standard error, one a line with its path; exit 2 when there were any.
  */
 export function run(
   paths: readonly string[],
@@ -26,9 +26,15 @@ export function run(
       for (const { path: at, message } of read.faults) fault(`${path}: ${at ? `${at}: ` : ''}${message}`);
       continue;
     }
-    const ready = readyJob(read.job);
-    const scope = scopeFile(ready, scopeOf(ready));
-    out(paths.length === 1 ? JSON.stringify(scope, null, 2) : JSON.stringify(scope));
+    try {
+      const ready = readyJob(read.job);
+      const scope = scopeFile(ready, scopeOf(ready));
+      out(paths.length === 1 ? JSON.stringify(scope, null, 2) : JSON.stringify(scope));
+    } catch (error) {
+      bad = true;
+      const why = error instanceof Error ? error.message : String(error);
+      fault(`${path}: could not be worked out (a fault of the program, not of the job): ${why}`);
+    }
   }
   return bad ? 2 : 0;
 }

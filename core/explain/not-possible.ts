@@ -48,8 +48,11 @@ const covers = (one: Interval, other: Interval) =>
 function told(
   { findings, why }: Obligation,
   { condition }: Track,
-  refusals: readonly (readonly [Method, Refusal])[],
+  all: readonly (readonly [Method, Refusal])[],
 ): Pick<NotPossible, 'finding' | 'what' | 'rule' | 'why' | 'lift'> {
+  // What lies beside a place is told only where nothing of the place itself is in the way.
+  const own = all.filter(([, { rule }]) => rule !== 'no-room');
+  const refusals = own.length > 0 ? own : all;
   const [first] = refusals;
   const only = findings.length === 1 ? condition.findings.find(({ id }) => id === findings[0]) : undefined;
   const reasons = new Map<string, string[]>();

@@ -97,17 +97,18 @@ function trenchCandidates(
       const trench = trenchOf(track, sums, num(breaks, start), num(breaks, end), start, end);
       const tooShort = trench.length_ft < least_ft - tolerance.exact;
       if (tooShort || byte(cutAt.to, end) === 0 || !accepts(trench)) continue;
+      const exposed = over(sums.exposed, start, end) > trench.length_ft - tolerance.ft;
       found.push({
         from,
         to,
         method,
         cost:
           over(sums.pipe, start, end) +
-          (num(sums.coupling, start) + num(sums.coupling, end - 1)) +
+          (rehangs && exposed ? 0 : num(sums.coupling, start) + num(sums.coupling, end - 1)) +
           inside(sums.fittings, start, end) +
           over(sums.reducers, start + 1, end) +
           (rehangs ? trench.rehung : 0),
-        exposed: over(sums.exposed, start, end) > trench.length_ft - tolerance.ft,
+        exposed,
         viaAccess: false,
       });
     }
@@ -347,7 +348,8 @@ function newPipeDrafts(track: Track, action: Action, rehangs: boolean): Draft[] 
   });
   return [
     ...pipe,
-    ...endCouplings(track, action, cells),
+    // Pipe that is only hung again is not cut.
+    ...(rehangs && action.exposed ? [] : endCouplings(track, action, cells)),
     ...fittingDrafts(track, action, fittingsIn(track, action)),
     draft(
       'Dug by hand under the building',

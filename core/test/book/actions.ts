@@ -146,7 +146,9 @@ function digs(stretch: Stretch, duties: readonly Duty[]): Tried[] {
     const rehung = feet(cells, (cell) =>
       cell.surface === 'crawl-space' ? prices.rehang_per_ft - pipeRate(line, cell.bore) : 0,
     );
-    tried.push({ method: 'regrade', cost: laid + rehung, exposed });
+    // Pipe that is only hung again is not cut.
+    const uncut = exposed ? couplings(stretch) : 0;
+    tried.push({ method: 'regrade', cost: laid + rehung - uncut, exposed });
   }
   return tried;
 }
