@@ -48,7 +48,7 @@ test('an empty folder says how to begin; a job with nothing read says what to do
   for (const view of ['log', 'sheet', 'lengths']) {
     await page.goto(`${server.url}/jobs/${id}/${view}`);
     await expect(
-      page.getByText(/Nothing read yet|Nothing is known of this line|Nothing is cut or bought/),
+      page.getByText(/Nothing read yet|Nothing is known of this line|Nothing seen yet/).first(),
     ).toBeVisible();
   }
   await page.goto(`${server.url}/jobs/nobody/sheet`);
@@ -160,7 +160,10 @@ test('on a phone: the views fit, the sheet scrolls sideways, targets are wide en
   await expect(page.getByRole('button', { name: /^Line, / })).toBeAttached();
   const widths = await box.evaluate((element) => [element.scrollWidth, element.clientWidth]);
   expect(widths[0]).toBeGreaterThan(widths[1] ?? 0);
-  await page.getByRole('button', { name: /^Spot dig/ }).tap();
+  await page
+    .getByRole('button', { name: /^Spot dig/ })
+    .first()
+    .tap();
   await expect(page.getByRole('heading', { name: /^Spot dig/ })).toBeAttached();
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/log`);
   for (const name of ['Pushing out', 'Pulling back']) {

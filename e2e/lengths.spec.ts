@@ -10,9 +10,9 @@ test('the shopping list is ticked off, stays ticked after a reload, and goes out
   const boxes = page.getByRole('checkbox');
   await expect(boxes.first()).toBeVisible();
   const count = await boxes.count();
-  await page.getByLabel(/Liner .* cut at 51 ft/).check();
+  await page.getByLabel(/Liner .* cut at 50 ft/).check();
   await page.reload();
-  await expect(page.getByLabel(/Liner .* cut at 51 ft/)).toBeChecked();
+  await expect(page.getByLabel(/Liner .* cut at 50 ft/)).toBeChecked();
   await expect(boxes).toHaveCount(count);
   await expect(page.getByText(/measure before buying: the outside of the 4 in clay/).first()).toBeVisible();
   const [download] = await Promise.all([

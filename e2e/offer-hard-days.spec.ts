@@ -69,18 +69,27 @@ test('a job with nothing read and a job with no way say so on offer and after, a
     ],
   });
   await page.goto(`${server.url}/jobs/${bare}/offer`);
-  await expect(page.getByText('nobody reached its end')).toBeVisible();
+  await expect(page.getByText('nobody reached its end').first()).toBeVisible();
+  await expect(page.getByText('Nothing seen yet: the camera is run first').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Accepted: freeze/ })).toBeDisabled();
   await expect(page.getByText('all was seen')).toHaveCount(0);
   await page.getByRole('link', { name: 'After' }).click();
   await expect(page.getByText('Nothing was to be done on this line.')).toBeVisible();
   await expect(page.getByText('No run of this job has a date yet.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Upkeep as a calendar file' })).toBeDisabled();
 
-  const methods = ['clean', 'spot', 'line', 'short-line', 'open-cut', 'burst', 'regrade'];
   const stuck = await add(page, server.url, {
     ...demo('1-quarry-lane.json'),
     title: '2 Stuck Street',
-    lines: [{ ...line, pins: [{ from: line.datum, to: line.end, never: methods }] }],
+    lines: [
+      {
+        ...line,
+        pins: [
+          { from: line.datum, to: line.end, method: 'line' },
+          { from_ft: 30, to_ft: 40, never: ['line'] },
+        ],
+      },
+    ],
   });
   await page.goto(`${server.url}/jobs/${stuck}/offer`);
   await expect(page.getByText('Not possible under the rules and pins of this job').first()).toBeVisible();

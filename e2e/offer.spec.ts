@@ -107,7 +107,9 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await page.locator('#new-run-zero').selectOption('pipe');
   await page.locator('#run-stage').selectOption('after-repair');
   await page.getByRole('button', { name: 'Add the run' }).click();
-  const [dig, liner] = scope.lines[0]?.actions ?? [];
+  const actions = scope.lines[0]?.actions ?? [];
+  const dig = actions.find(({ method }) => method === 'spot');
+  const liner = actions.find(({ method }) => method === 'line');
   const end = scope.lines[0]?.points.find(({ id }) => id === 'MAIN')?.station_ft ?? 0;
   if (!dig || !liner) throw new Error('the demo job digs and lines');
   await write(page, `${end.toFixed(1)} main`);
@@ -118,8 +120,8 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await page.getByRole('link', { name: 'After' }).click();
   await expect(page.getByTestId('repair-state')).toHaveText('Not all of it is as it was to be.');
   const rows = page.getByTestId('repair-house').getByRole('row');
-  await expect(rows.filter({ hasText: 'Spot dig' })).toContainText('Done');
-  await expect(rows.filter({ hasText: 'Spot dig' })).not.toContainText('off');
+  await expect(rows.filter({ hasText: 'Spot dig' }).first()).toContainText('Done');
+  await expect(rows.filter({ hasText: 'Spot dig' }).first()).not.toContainText('off');
   await expect(rows.filter({ hasText: 'Line' })).toContainText(
     `${(liner.to_ft - 6).toFixed(1)}, was to be ${liner.to_ft.toFixed(1)}`,
   );

@@ -89,7 +89,7 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
   await page.mouse.move(upX - 6 * feet, upY, { steps: 6 });
   await expect(page.getByTestId('cannot')).toContainText('nobody has seen');
   await page.mouse.up();
-  await expect(page.getByTestId('cannot')).toContainText('Lifted by: clean and look again');
+  await expect(page.getByTestId('cannot')).toContainText('Lifted by: clean it and inspect it again');
   await expect(total(page)).toHaveText(dollars(before.price.total));
   expect(await pinsOf(page, server.url)).toEqual([]);
   await server.stop();
@@ -130,8 +130,7 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
   await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
   await agrees();
 
-  // The dig is the bar before the kept one: it is lined, or told why not.
-  await page.keyboard.press('p');
+  // The bar before it is the dig it is let in by: that is lined, or told why not.
   await page.keyboard.press('p');
   await expect(page.getByRole('button', { name: /^Spot dig,/, pressed: true })).toBeVisible();
   await page.keyboard.press('l');
@@ -142,7 +141,10 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
   await expect(page.getByTestId('cannot')).toContainText('Two digs that touch are one');
 
   // Arrows walk the bars, each with what it is in words.
-  await page.getByRole('button', { name: /^Spot dig,/ }).focus();
+  await page
+    .getByRole('button', { name: /^Spot dig,/ })
+    .first()
+    .focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('button', { name: /^Keep, 12/ })).toBeFocused();
   await page.getByRole('button', { name: /^Hole A/ }).focus();
@@ -303,7 +305,7 @@ test('zoomed, explained, charted, saved and printed; readable in light and dark'
     return { broken: drawn.querySelector('parsererror') !== null, words: drawn.documentElement.textContent };
   }, svg);
   expect(read.broken).toBe(false);
-  expect(read.words).toContain('fibre pipe 4 in');
+  expect(read.words).toContain('bituminous fiber 4 in');
   expect(svg).not.toContain('var(--');
   // dxf-parser, a reader written apart from the writer.
   const dxf = new DxfParser().parseSync(await saved('DXF'));

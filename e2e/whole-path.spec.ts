@@ -152,7 +152,10 @@ test('the sheet: hairline, reasons, working that opens, another school, by mouse
     .getByRole('button', { name: /41\.4 ±/ })
     .click();
   await expect(page.getByText('Weighted by how sure each is')).toBeVisible();
-  await page.getByRole('button', { name: /^Spot dig/ }).press('Enter');
+  await page
+    .getByRole('button', { name: /^Spot dig/ })
+    .first()
+    .press('Enter');
   await expect(page.getByRole('heading', { name: /^Spot dig/ })).toBeVisible();
   await expect(page.getByText(/competent person/).first()).toBeVisible();
   const before = await page.getByTestId('total').innerText();

@@ -88,7 +88,7 @@ export const materialRows = [
   },
   {
     id: 'fibre',
-    words: 'fibre pipe',
+    words: 'bituminous fiber',
     spoken: [
       'fibre',
       'fiber',

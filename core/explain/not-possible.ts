@@ -24,15 +24,16 @@ export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[
   if (!chosen || chosen.uncured_ft <= 0) return [];
   const { track } = prepared.possible;
   const uncured = track.cells.filter((_, i) => chosen.layout.cells[i]?.uncured);
-  return track.obligations.cured
-    .filter(({ place }) => uncured.some((cell) => overlaps(cell, place)))
-    .filter(({ place }, i, all) => !all.some((other, k) => k < i && covers(other.place, place)))
-    .map((duty) => {
-      const cells = uncured.filter((cell) => overlaps(cell, duty.place));
-      const at = {
-        from_ft: Math.max(duty.place.from_ft, cells[0]?.from_ft ?? duty.place.from_ft),
-        to_ft: Math.min(duty.place.to_ft, cells.at(-1)?.to_ft ?? duty.place.to_ft),
-      };
+  const places = track.obligations.cured.flatMap((duty): { duty: Obligation; at: Interval }[] => {
+    const cells = uncured.filter((cell) => overlaps(cell, duty.place));
+    const [first, last] = [cells[0], cells.at(-1)];
+    if (!first || !last) return [];
+    const from_ft = Math.max(duty.place.from_ft, first.from_ft);
+    return [{ duty, at: { from_ft, to_ft: Math.min(duty.place.to_ft, last.to_ft) } }];
+  });
+  return places
+    .filter(({ at }, i) => !places.some((other, k) => k < i && covers(other.at, at)))
+    .map(({ duty, at }) => {
       const refusals = duty.methods.flatMap((method): [Method, Refusal][] => {
         const refusal = refusalOn(track, method, at, line.restrictions) ?? besideIt(track, method, at);
         // No sag is no obstacle: relaying to grade is only not meant for it.
@@ -64,7 +65,10 @@ function told(
     what: only ? sayJudged(only) : why,
     rule: first?.[1].rule ?? 'no-method',
     why: [...reasons].map(([reason, methods]) => `${methods.join(', ')}: ${reason}`).join('; '),
-    lift: [...new Set(refusals.map(([, { lift }]) => lift))].join(', or '),
+    // Where something refuses a dig, to dig is no help.
+    lift: [...new Set(refusals.map(([, { lift }]) => lift).filter((lift) => !/^dig this/.test(lift)))].join(
+      ', or ',
+    ),
   };
 }
 

@@ -1,5 +1,6 @@
 import { sayJudged } from '../condition/judged.js';
 import type { Grade, Material, Method, OwnerKind } from '../job/vocabulary.js';
+import { tolerance } from '../job/units.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import type { Layout } from '../solve/layout.js';
 import type { Restriction } from '../solve/restrictions.js';
@@ -49,10 +50,21 @@ export function segmentsOf(track: Track, layout: Layout, restrictions: readonly 
     return {
       ...stretch,
       grade: findings.reduce<Grade>((worst, { grade }) => (grade > worst ? grade : worst), 0),
-      because: becauseOf(track, stretch, stretch.method),
+      because: [...becauseOf(track, stretch, stretch.method), ...launchedFrom(layout, stretch)],
       rejected: rejectionsOn(track, stretch.method, stretch, restrictions),
     };
   });
+}
+
+/** New pipe that a liner beside it goes in by: where nothing else asks for it, that is what it is dug for. */
+function launchedFrom({ actions }: Layout, { action }: Pick<Segment, 'action'>): string[] {
+  const own = actions.find(({ id }) => id === action);
+  if (own?.entry_ft !== null) return [];
+  const lets = actions.some(
+    ({ entry_ft }) =>
+      entry_ft !== null && [own.from_ft, own.to_ft].some((end) => Math.abs(end - entry_ft) <= tolerance.ft),
+  );
+  return lets ? ['opened here to let the liner in: the piece that is cut out is laid new'] : [];
 }
 
 function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {

@@ -63,8 +63,12 @@ export function toLocate({ model, condition }: ScopedLine): Judged[] {
 export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: Rules): ScopedLine {
   const known = lookAgain(line).stretches;
   const { model, condition } = line;
-  if (known.length === 0 && model.endReached) return line;
+  const depthUnknown = toLocate(line).length > 0;
+  if (known.length === 0 && model.endReached && !depthUnknown) return line;
   const failed = proves === 'failed';
+  // Nobody knows how deep the sag lies: it may be half as deep as it is taken to be, or twice.
+  const deeper = depthUnknown ? (failed ? 2 : 0.5) : 1;
+  const { profile } = model;
   const rest_ft = failed && !model.endReached ? rules.assumedRest_ft : 0;
   const extent = { ...model.extent, to_ft: model.extent.to_ft + rest_ft };
   const last = model.pipes.at(-1);
@@ -79,6 +83,7 @@ export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: R
     model: {
       ...model,
       extent,
+      profile: { ...profile, depth: (x: number) => deeper * profile.depth(x) },
       seen: [extent],
       pipes: last ? [...model.pipes.slice(0, -1), { ...last, to_ft: extent.to_ft }] : model.pipes,
     },

@@ -92,9 +92,19 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   return {
     entry,
     ...(replaces === undefined ? {} : { replaces }),
-    ...(point && (point.isNew || Object.keys(draft.aboutPoint).length > 0) ? { point: point.point } : {}),
+    ...(point && saysMore(point, draft, context) ? { point: point.point } : {}),
   };
 }
+
+/** Whether a point is new to the line, or something of it was said that the line does not have. */
+const saysMore = (
+  { id, point, isNew }: { readonly id: string; readonly point: Point; readonly isNew: boolean },
+  draft: Draft,
+  { points }: LogContext,
+): boolean =>
+  isNew ||
+  Object.keys(draft.aboutPoint).length > 0 ||
+  points.find((each) => each.id === id)?.kind !== point.kind;
 
 /** What words mean together, before any of them is placed. */
 function settle(draft: Draft, { context, known, told }: Finishing): void {

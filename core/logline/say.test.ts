@@ -32,7 +32,7 @@ test.each([
     },
     '4 in ABS, then 6 in clay',
   ],
-  [{ kind: 'change', downstream: { material: 'fibre' } }, 'Fibre pipe from here'],
+  [{ kind: 'change', downstream: { material: 'fibre' } }, 'Bituminous fiber from here'],
   [{ kind: 'locate', depth_ft: 4.1, mark: 'paint' }, 'Located, 4.1 ft deep, paint'],
   [
     { kind: 'test', what: 'flush', of: 'bath', arrives: true, runsAway: false },

@@ -106,7 +106,7 @@ test('what may mean two things is asked, never guessed', () => {
 test('which pipe lies where hangs on the way the head moves, is said, and one key turns it round', () => {
   const sides = (line: string, more: Partial<LogContext>) => parseLogLine(line, { ...context, ...more })[0];
   const back = sides('60 clay > fibre', { pass: 'back' });
-  expect(back?.sentence).toContain('fibre pipe toward the house, clay toward the street');
+  expect(back?.sentence).toContain('bituminous fiber toward the house, clay toward the street');
   const [swap] = back?.choices ?? [];
   const turned = '60 clay > fibre'.slice(0, swap?.from) + (swap?.words ?? '');
   expect(sides(turned, { pass: 'back' })?.entry).toMatchObject({

@@ -195,7 +195,7 @@ function placeFor(
 const isWayIn = ({ point }: Draft): boolean =>
   point !== undefined &&
   'kind' in point &&
-  ['cleanout', 'fixture', 'building', 'tree', 'other'].includes(point.kind);
+  ['cleanout', 'access', 'fixture', 'building', 'tree', 'other'].includes(point.kind);
 
 /** "It's", "that whole belly": speaks of what was named already. */
 const refersBack = /^\W*(?:(?:so|and|well|but)\s+)*(?:it|its|it's|that|this|these|those|they|the|which)\b/i;

@@ -1,4 +1,6 @@
 import { sameJson } from '../job/merge.js';
+import { pricesInForce } from '../job/prices-schema.js';
+import { rulesInForce } from '../job/rules-schema.js';
 import type { Entry, PlainJob } from '../job/schema.js';
 import { sayWhat } from '../logline/say.js';
 import { frameOf } from '../survey/survey.js';
@@ -6,8 +8,9 @@ import { frameOf } from '../survey/survey.js';
 /** What differs between a job as it was and as it is, in plain words: readings, lines, rules and rates. */
 export function changesSince(was: PlainJob, is: PlainJob): string[] {
   return [
-    ...tableChanges('rate', was.prices, is.prices),
-    ...tableChanges('rule', was.rules, is.rules),
+    // A rate or rule that came with a later program was never agreed to be anything else.
+    ...tableChanges('rate', pricesInForce(was.prices), pricesInForce(is.prices)),
+    ...tableChanges('rule', rulesInForce(was.rules), rulesInForce(is.rules)),
     ...(sameJson(was.site, is.site) ? [] : ['What was said about the site']),
     ...lineChanges(was, is),
   ];

@@ -13,6 +13,7 @@ import { leftUndone } from '../explain/left.js';
 import type { PriceLine } from '../price/price-line.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
 import { referralsOf } from '../explain/referrals.js';
+import { nothingSeen } from '../explain/verdict.js';
 import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
 import { firstStep, type FirstStep } from '../explain/unseen.js';
 import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
@@ -39,6 +40,8 @@ export interface Offer {
     readonly endReached: boolean;
   })[];
   readonly ways: readonly OfferWay[];
+  /** No run has shown a foot of any line: there is nothing to agree to yet. */
+  readonly nothingSeen: boolean;
   readonly notSeen: readonly (Interval & { readonly line: string })[];
   readonly notLookedAt: readonly string[];
   readonly firstStep: FirstStep | null;
@@ -110,6 +113,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
       endReached: model.endReached,
     })),
     ways: ways.map((school) => offeredWay(ready, school)),
+    nothingSeen: nothingSeen(ready.lines),
     notSeen: ready.lines.flatMap(({ model }) =>
       subtract([model.extent], model.seen).map((each) => ({ ...each, line: model.line.id })),
     ),

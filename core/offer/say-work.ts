@@ -73,7 +73,7 @@ export const sayNotPossible = (way: Way): string[] =>
   way.lines.flatMap((lineWay) =>
     notPossibleOn(lineWay).map(
       ({ what, from_ft, to_ft, lift }) =>
-        `${what} (${feet(from_ft)} to ${feet(to_ft)} ft): not possible for us as things stand. By others, or: ${lift}`,
+        `${what.charAt(0).toUpperCase()}${what.slice(1)} (${feet(from_ft)} to ${feet(to_ft)} ft) is left to others. What would change that: ${lift}`,
     ),
   );
 

@@ -11,7 +11,7 @@ export interface ShoppingItem {
   readonly measure: string | undefined;
 }
 
-/** What a job takes to buy, counted over all its lines: sticks, couplings, liners cut to length, resin, cleanout fittings. */
+/** What a job takes to buy, counted over all its lines: sticks, couplings, fittings, liners cut to length, resin, cleanout fittings. */
 export function shoppingList(scope: Scope): ShoppingItem[] {
   const items = new Map<string, ShoppingItem>();
   const add = (what: string, count: number, unit: ShoppingItem['unit'] = 'each', measure?: string) => {
@@ -33,6 +33,11 @@ export function shoppingList(scope: Scope): ShoppingItem[] {
         ? `the outside of the ${unknown.map(({ material, diameter_in }) => `${diameter_in} in ${materialWords(material)}`).join(' and ')}`
         : undefined,
     );
+  }
+  for (const { item, measure, kind } of scope.buy.fittings) {
+    add(item, 1, 'each', measure ? 'the degrees of the turn' : undefined);
+    // It is reached from above.
+    if (kind === 'valve') add('Box and cover over the valve', 1);
   }
   for (const { actions, cleanouts } of scope.lines) {
     for (const { liner } of actions) {

@@ -16,6 +16,8 @@ interface Props {
   readonly selected: ScopeBar | undefined;
   readonly pins: readonly PlacedPin[];
   /** Where another way would do something else, ft; drawn as a dashed outline. */
+  /** Places that must be cured and cannot be here, ft. */
+  readonly uncured: readonly { readonly from_ft: number; readonly to_ft: number }[];
   readonly differs: readonly { readonly from_ft: number; readonly to_ft: number }[];
   readonly onSelect: (bar: ScopeBar) => void;
   /** All that can be done on a bar is asked for: by another press on the chosen one, or by the other button. */
@@ -32,6 +34,7 @@ export function ScopeLane({
   scale,
   selected,
   pins,
+  uncured,
   differs,
   onSelect,
   onChoices,
@@ -62,6 +65,9 @@ export function ScopeLane({
           </g>
         ))}
       </g>
+      {uncured.map((each) => (
+        <Uncured key={`${each.from_ft} ${each.to_ft}`} at={each} scale={scale} />
+      ))}
       {differs.map((each) => (
         <rect
           key={each.from_ft}
@@ -219,6 +225,43 @@ function Bar({
         </g>
       )}
       <title>{says}</title>
+    </g>
+  );
+}
+
+const leastMark_px = 5;
+
+/** A place that is left to others, whatever the bar under it says. */
+function Uncured({ at, scale }: { at: { from_ft: number; to_ft: number }; scale: SheetScale }) {
+  const x = scale.x(at.from_ft);
+  const width = Math.max(leastMark_px, scale.x(at.to_ft) - x);
+  const says = 'by others';
+  const left = Math.min(x + width / 2, scale.width - textWidth(says, 13) / 2 - 4);
+  return (
+    <g pointerEvents="none" role="img" aria-label={`${feet(at.from_ft)} to ${feet(at.to_ft)} ft: by others`}>
+      <rect
+        x={x}
+        y={top - 2}
+        width={width}
+        height={height + 4}
+        fill="var(--chakra-colors-sheet)"
+        stroke="var(--chakra-colors-signal)"
+        strokeWidth={2.5}
+        strokeDasharray="3 3"
+      />
+      <text
+        x={left}
+        y={top + height - 8}
+        fontSize={13}
+        fontWeight={700}
+        textAnchor="middle"
+        stroke="var(--chakra-colors-keep)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        style={{ fill: 'var(--chakra-colors-signal-ink)' }}
+      >
+        {says}
+      </text>
     </g>
   );
 }

@@ -26,6 +26,7 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
     ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) *
       (split - gutter_px - 16);
   const roving = useRoving('way', scope.ways.length);
+  const nothing = scope.verdict.length === 1 && scope.verdict[0] === 'incomplete';
   const cents = (amount: number) => money(amount, scope.prices.currency);
   return (
     <g aria-label="Ways to do it" role="radiogroup" {...roving.row}>
@@ -33,9 +34,11 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
         const y = top + i * row_px;
         const chosen = way.school === scope.school;
         const words = schoolWords[way.school];
-        const says = way.feasible
-          ? `${cents(way.total)}, then ${cents(way.carried)} over ten years, ${leavesWords(way)}`
-          : 'no way';
+        const says = nothing
+          ? 'nothing seen yet'
+          : way.feasible
+            ? `${cents(way.total)}, then ${cents(way.carried)} over ten years, ${leavesWords(way)}`
+            : 'no way';
         return (
           <g
             key={way.school}
@@ -102,9 +105,10 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
               fontWeight={chosen ? 700 : 400}
               textAnchor="end"
             >
-              {way.feasible ? cents(way.total) : 'no way'}
+              {nothing ? '–' : way.feasible ? cents(way.total) : 'no way'}
             </text>
             {way.feasible &&
+              !nothing &&
               [`${cents(way.carried)} in ten years`, leavesWords(way)].map((words_, line) => (
                 <text
                   key={line}

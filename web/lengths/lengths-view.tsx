@@ -289,6 +289,24 @@ function BuyList({ buy }: { buy: Scope['buy'] }) {
           </Text>
         </Flex>
       ))}
+      {buy.fittings.map((each) => (
+        <Flex
+          key={`${each.what} ${each.kind} ${each.at_ft}`}
+          gap="4"
+          py="1.5"
+          borderTop="1px solid"
+          borderColor="rule"
+          wrap="wrap"
+        >
+          <Text width="190px">Fitting at {feet(each.at_ft)} ft</Text>
+          <Text flex="1" minWidth="240px">
+            {each.item}
+          </Text>
+          <Text width="240px" color="signalInk" fontWeight={700}>
+            {each.measure && 'measure the turn before buying'}
+          </Text>
+        </Flex>
+      ))}
       {buy.couplings.map((each, index) => (
         <Flex key={index} gap="4" py="1.5" borderTop="1px solid" borderColor="rule" wrap="wrap">
           <Text width="190px">Coupling at {feet(each.at_ft)} ft</Text>

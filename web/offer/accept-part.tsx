@@ -13,7 +13,7 @@ import { today } from '../shell/today';
 import { Part } from '../reason/part';
 
 /** Freezes a way with its job, its prices and this day. */
-export function AcceptPart({ way }: { way: OfferWay }) {
+export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: boolean }) {
   const { job, firm, change } = useJobContext();
   const [by, setBy] = useState('');
   const [failed, setFailed] = useState<string>();
@@ -49,7 +49,7 @@ export function AcceptPart({ way }: { way: OfferWay }) {
         look="signal"
         width="100%"
         mt="2"
-        disabled={!way.feasible}
+        disabled={!way.feasible || nothingSeen}
         onClick={() => void freeze()}
       >
         Accepted: freeze “{schoolWords[way.school].name}”

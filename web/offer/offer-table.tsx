@@ -194,7 +194,7 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
           lineHeight="1.1"
           data-testid={`total-${way.school}`}
         >
-          {cash(way.total)}
+          {offer.nothingSeen ? '–' : cash(way.total)}
         </Text>
         {way.conditions.map((each) => (
           <Text key={each} fontSize="13.5px" color="signalInk">

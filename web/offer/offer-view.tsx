@@ -90,7 +90,7 @@ export function OfferView() {
         <Part title="What proves it">
           <ProofList proof={offer.proof} photoAt={(name) => `/api/photos/${encodeURIComponent(name)}`} />
         </Part>
-        <AcceptPart way={way} />
+        <AcceptPart way={way} nothingSeen={offer.nothingSeen} />
         <LinksPart />
       </SidePanel>
     </Flex>

@@ -146,6 +146,7 @@ export function Drawing({
           scale={scale}
           selected={selected}
           pins={line.pins}
+          uncured={lineScope.notPossible}
           differs={differs}
           onSelect={on.bar}
           onChoices={on.choices}
