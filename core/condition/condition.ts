@@ -40,7 +40,7 @@ export function condition(model: LineModel, rules: Rules): Condition {
         rule: 'not-measured',
         line: model.line.id,
         at_ft: placed.from_ft,
-        message: `${placed.entry.id}, ${kindOfJudged(finding).noun} at ${plain(placed.from_ft, 1)} ft, has no size: it is taken as one to watch`,
+        message: `${kindOfJudged(finding).noun} at ${plain(placed.from_ft, 1)} ft has no size: it is taken as one to watch`,
       });
     }
   }

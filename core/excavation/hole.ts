@@ -3,6 +3,12 @@ import type { HoleKind } from './ground.js';
 import type { HoleQuantities } from './quantities.js';
 import type { Protection } from './section.js';
 
+/** The letter that a hole goes by wherever it is named. */
+export const holeLetter = (id: string): string => {
+  const number = Number(id.replace(/^\D+/, ''));
+  return number >= 1 && number <= 26 ? String.fromCharCode(64 + number) : id;
+};
+
 /** A hole of the chosen scope. */
 export interface Hole extends Interval {
   readonly id: string;

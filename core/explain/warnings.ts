@@ -1,6 +1,7 @@
 import { materialRegistry } from '../catalog/materials.js';
 import { hasCleanout } from '../cleanouts/cleanouts.js';
 import { surfaceRow } from '../catalog/surfaces.js';
+import { holeLetter } from '../excavation/hole.js';
 import { isInTheWay } from '../excavation/hole-sheet.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlaps, subtract } from '../line/intervals.js';
@@ -208,7 +209,7 @@ function digWarnings({ line, prepared, chosen }: LineWay): Warning[] {
           rule: 'hand-dig',
           line: id,
           at_ft: station_ft,
-          message: `${utility} crosses at ${station_ft.toFixed(1)} ft, in or beside excavation ${hole.id}: locate it and dig by hand`,
+          message: `${utility} crosses at ${station_ft.toFixed(1)} ft, in or beside hole ${holeLetter(hole.id)}: locate it and dig by hand`,
         })),
     ),
   ];

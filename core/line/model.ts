@@ -1,5 +1,6 @@
 import { tolerance } from '../job/units.js';
 import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
+import { sayPoint } from '../job/point-words.js';
 import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
 import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';
 import { kindOf } from '../findings/kinds.js';
@@ -107,6 +108,11 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
   };
 }
 
+const endName = ({ points, end }: Line): string => {
+  const point = points.find(({ id }) => id === end);
+  return point ? sayPoint(point) : 'end';
+};
+
 /** Ends that nobody reached or called, and runs that nothing ties. */
 function notCalledWarnings(
   line: Line,
@@ -123,13 +129,13 @@ function notCalledWarnings(
             rule: 'end-not-reached',
             line: line.id,
             at_ft: extent.to_ft,
-            message: `nobody reached ${line.end}: the line is known to ${extent.to_ft.toFixed(1)} ft and goes on`,
+            message: `nobody reached the ${endName(line)}: the line is known to ${extent.to_ft.toFixed(1)} ft and goes on`,
           },
         ]),
     ...solved.untied.map(({ run, wouldTie }) => ({
       rule: 'run-not-tied',
       line: line.id,
-      message: `run ${run.id}: ${wouldTie}`,
+      message: `${run.name ?? 'a run'}: ${wouldTie}`,
     })),
     ...entries
       .filter(({ entry }) => entry.open)
@@ -137,7 +143,7 @@ function notCalledWarnings(
         rule: 'end-not-called',
         line: line.id,
         at_ft: from_ft,
-        message: `${entry.id} was called where it starts and not where it ends: call its end, or read it from the video`,
+        message: `${entry.kind === 'finding' ? kindOf(entry.finding).noun : 'a hidden stretch'} at ${from_ft.toFixed(1)} ft was called where it starts and not where it ends: call its end, or read it from the video`,
       })),
   ];
 }

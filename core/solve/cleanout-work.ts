@@ -5,6 +5,7 @@ import {
   type CleanoutStatus,
   type MissingCleanout,
 } from '../cleanouts/cleanouts.js';
+import { holeLetter } from '../excavation/hole.js';
 import type { AlonePit } from '../excavation/hole-costs.js';
 import { excavationDrafts, leastPublic_ft } from '../excavation/hole-drafts.js';
 import { holeQuantities } from '../excavation/quantities.js';
@@ -130,7 +131,7 @@ function newCleanout(possible: Possible, { holes }: Layout, stretch: MissingClea
     in: open?.id ?? null,
     riser_ft: riserLength(track.model.profile.depth(station_ft)),
     prices: [
-      ...fitting(track, 'new', open ? `${at}, in hole ${open.id}` : at),
+      ...fitting(track, 'new', open ? `${at}, in hole ${holeLetter(open.id)}` : at),
       ...(site.pit ? pitPrices(track, site.pit, at) : []),
     ],
   };

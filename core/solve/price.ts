@@ -1,4 +1,4 @@
-import type { Hole } from '../excavation/hole.js';
+import { holeLetter, type Hole } from '../excavation/hole.js';
 import { excavationDrafts } from '../excavation/hole-drafts.js';
 import { sayPoint } from '../job/point-words.js';
 import type { Prices } from '../job/prices-schema.js';
@@ -59,7 +59,7 @@ function visitDrafts(track: Track, { cells, visit }: Layout): Draft[] {
 /** Everything that is paid for one hole: digging, protecting and closing it, and the new pipe in a launch pit. */
 function holeDrafts(track: Track, hole: Hole): Draft[] {
   const action = hole.serves[0] ?? null;
-  const where = `hole ${hole.id}`;
+  const where = `hole ${holeLetter(hole.id)}`;
   const draft = drafter(action, where);
   return [
     ...excavationDrafts(hole.quantities, track.prices, action, where),

@@ -55,10 +55,11 @@ export function settleDisagreements(
     const kept = used ?? back.filter((reading) => !reading.entry.about).at(-1) ?? back.at(-1) ?? own.at(-1);
     for (const reading of own) if (reading !== kept) dropped.add(reading);
     if (used) for (const tape of ownTapes) droppedTapes.add(tape);
+    const sameRun = own.every(({ run }) => run === own[0]?.run);
     const said = [
       ...own.map(
         (reading) =>
-          `${reading.run.id} ${reading.entry.pass === 'out' ? 'out' : 'back'} ${plain(reading.raw_ft)}`,
+          `${plain(reading.raw_ft)} ${reading.entry.pass === 'out' ? 'going out' : 'coming back'}${sameRun ? '' : ` on ${reading.run.name ?? reading.run.id}`}`,
       ),
       ...ownTapes.map((tape) => `taped ${plain(tape.station_ft)}`),
     ];
@@ -67,7 +68,7 @@ export function settleDisagreements(
       kept,
       byUse: used !== undefined,
       spread_ft,
-      message: `${said.join(' and ')} are readings of one thing${spread_ft > mostSpread_ft ? `, ${plain(spread_ft)} ft apart` : ''}: ${kept ? `${kept.entry.id} stands` : 'choose one'}`,
+      message: `${said.join(' and ')} are readings of one thing${spread_ft > mostSpread_ft ? `, ${plain(spread_ft)} ft apart` : ''}: ${kept ? `${plain(kept.raw_ft)} ${kept.entry.pass === 'out' ? 'going out' : 'coming back'} stands` : 'choose one'}`,
     });
   }
   keepTies(line, runs, readings, tapes, dropped, droppedTapes);

@@ -189,7 +189,11 @@ function placeThings(line: Line, { readings, inRiser, runs, tapes, settled, solv
   for (const run of runs) {
     const prior = counterPrior(line, run);
     if (prior.warning) {
-      warn(prior.warning, `Run ${run.id}: ${prior.why}`, placed.get(pointKey(run.access))?.station_ft ?? 0);
+      warn(
+        prior.warning,
+        `${run.name ?? 'The run'}: ${prior.why}`,
+        placed.get(pointKey(run.access))?.station_ft ?? 0,
+      );
     }
   }
   return { placed, widened, warnings, put, warn };
@@ -275,7 +279,7 @@ function placeByOrder(
 function wouldTie(line: Line, run: Run): string {
   const access = line.points.find((point) => point.id === run.access);
   const name = access?.name ?? run.access;
-  return `nothing ties run ${run.id} to ${line.datum}: read ${name} from another run, read something both runs saw (\`sameAs\` or a shared point), or tape or pace the distance to ${name}`;
+  return `nothing ties it to where the line is measured from: read the ${name} from another run, read something that both runs saw, or tape or pace the distance to the ${name}`;
 }
 
 function stationFigure(line: Line, thing: Placed, tapes: readonly Tape[], solved: Adjustment): Figure {

@@ -57,23 +57,29 @@ function lineDues(
   const { line } = lineWay.line.model;
   const lookedOn = latest(line.runs.map(({ on }) => on));
   const cleanedOn = [...new Set((line.cleanings ?? []).flatMap(({ on }) => on ?? []))].sort();
-  const repairedOn = latest([
-    acceptedOn,
-    ...line.runs.filter(({ stage }) => stage === 'after-repair').map(({ on }) => on),
-  ]);
+  const lookedAfterOn = latest(line.runs.filter(({ stage }) => stage === 'after-repair').map(({ on }) => on));
+  const repairedOn = latest([acceptedOn, lookedAfterOn]);
   const past: Past = {
     line: { line: line.id, lineName: line.name ?? line.id },
     rules,
     roots: rootsRemain(lineWay, line, rules),
     until,
   };
-  const lastCleaned = cleanedOn.at(-1) ?? repairedOn ?? lookedOn;
+  // Counted from what was done: a look, or an agreement, cuts no roots.
+  const lastCleaned = cleanedOn.at(-1) ?? lookedAfterOn;
   const first = cleanedOn.length <= 1 && hadBadRoots(lineWay.line.condition.findings);
   const lastLook = latest([lookedOn, repairedOn]);
   return [
-    ...(past.roots && cleansYearly && lastCleaned ? cleanDues(past, lastCleaned, first) : []),
+    ...(past.roots && cleansYearly ? cleansDue(past, lastCleaned, lookedOn, first) : []),
     ...(lastLook ? lookDues(past, lastLook) : []),
   ].sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.what < b.what ? -1 : 1));
+}
+
+/** Cleanings that are due: now, where roots were seen and none is recorded. */
+function cleansDue(past: Past, cleanedOn: Day | undefined, seenOn: Day | undefined, first: boolean): Due[] {
+  if (cleanedOn) return cleanDues(past, cleanedOn, first);
+  const why = `roots were seen on ${seenOn ?? ''} and no cleaning is recorded: due now`;
+  return seenOn ? [{ ...past.line, what: 'clean', from: seenOn, to: seenOn, why }] : [];
 }
 
 /** The next cleaning, and those after it, each counted from the last day of the one before. */

@@ -1,3 +1,4 @@
+import { holeLetter } from '../../core/excavation/hole.js';
 import { methodName } from '../../core/methods/index.js';
 import { Colors, DxfWriter, point3d, Units, type DxfLayer } from '@tarikjabiri/dxf';
 import type { LineScope } from '../../core/scope/scope.js';
@@ -75,7 +76,7 @@ export function dxfText(line: LineView, scope: LineScope): string {
       [pit.to_ft, depth],
       [pit.to_ft, 0],
     ]);
-    write(pit.from_ft, depth + 0.8, `hole ${pit.id}, ${feet(depth)} deep`);
+    write(pit.from_ft, depth + 0.8, `hole ${holeLetter(pit.id)}, ${feet(depth)} deep`);
   }
   for (const action of scope.actions) {
     draw(layers.scope, [
