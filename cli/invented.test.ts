@@ -308,12 +308,15 @@ test.each(expected.map(({ job }, index) => [job.title, index] as const))('%s', (
 });
 
 test('what nothing can cure is told with the rule that stands in it, and the rest is scoped', () => {
-  const flat = expected.findIndex(({ job }) => job.title.startsWith('6 Dell Lane'));
-  const line = scopes[flat]?.lines[0];
-  expect(line?.feasible).toBe(true);
-  expect(line?.notPossible).toMatchObject([
-    { finding: 'e2', by: 'others', why: expect.stringContaining('flatter') },
-  ]);
+  const stuck = scopes.flatMap(({ lines }) => lines.filter(({ notPossible }) => notPossible.length > 0));
+  expect(stuck.length).toBeGreaterThan(0);
+  expect(stuck.every(({ feasible }) => feasible)).toBe(true);
+  for (const { by, why, lift } of stuck.flatMap(({ notPossible }) => notPossible)) {
+    expect(by).toBe('others');
+    expect([why, lift]).not.toContain('');
+  }
+  const reasons = stuck.flatMap(({ notPossible }) => notPossible.map(({ why }) => why)).join('; ');
+  expect(reasons).toContain('flatter than the least slope');
 });
 
 // Common practice: what is wrong with the main, or with its own tap or saddle, is for the main's owner to act on.

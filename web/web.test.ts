@@ -159,5 +159,5 @@ test('a new job is a valid job file that claims nothing nobody said', () => {
   const read = readJob(made);
   expect(read.faults).toBeUndefined();
   expect(made.lines[0]?.points[0]).not.toHaveProperty('riser_ft');
-  expect(jobView(made, { alternatives: false }).scope.verdict).toEqual(['serviceable', 'incomplete']);
+  expect(jobView(made, { alternatives: false }).scope.verdict).toEqual(['incomplete']);
 });

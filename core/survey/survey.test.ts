@@ -86,7 +86,7 @@ test('a run that nothing ties is kept apart and told what would tie it; the othe
     line([run('R1', [main('a1', 81.7, 'out')]), second as Run], [{ id: 'CO2', kind: 'cleanout' }]),
   );
   expect(solved.untied.map(({ run: { id } }) => id)).toEqual(['R2']);
-  expect(solved.untied[0]?.wouldTie).toMatch(/tape or pace the distance to CO2/);
+  expect(solved.untied[0]?.wouldTie).toMatch(/tape or pace the distance to the CO2/);
   expect(solved.point('MAIN')?.station_ft).toBeCloseTo(80, 9);
 });
 

@@ -53,12 +53,17 @@ export function breaksOf(
   return fineBreaks(oneWithin(candidates, model.extent));
 }
 
-/** Ends that methods want about a place that must be cured: sound ends of a liner, and the least lengths from either side. */
-const wantedAbout = ({ from_ft, to_ft }: Interval, { leastNewPipe_ft }: Rules): number[] => [
-  from_ft - soundEnd_ft,
-  to_ft + soundEnd_ft,
-  ...(to_ft - from_ft < leastNewPipe_ft ? [from_ft + leastNewPipe_ft, to_ft - leastNewPipe_ft] : []),
-];
+/** Ends that methods want about a place: sound ends of a liner, and the least length of new pipe with the place in its middle. */
+function wantedAbout({ from_ft, to_ft }: Interval, { leastNewPipe_ft }: Rules): number[] {
+  const middle = (from_ft + to_ft) / 2;
+  return [
+    from_ft - soundEnd_ft,
+    to_ft + soundEnd_ft,
+    ...(to_ft - from_ft < leastNewPipe_ft
+      ? [middle - leastNewPipe_ft / 2, middle + leastNewPipe_ft / 2]
+      : []),
+  ];
+}
 
 /** Equal parts of at most 1 ft between neighboring breaks. */
 function fineBreaks(coarse: readonly number[]): number[] {
