@@ -115,7 +115,7 @@ const expected: readonly Expected[] = [
   {
     job: spokenJob(
       '6 Dell Lane: flat between two depths',
-      ['80 main', '30 to 36 belly 3/4', '60 worn bottom'],
+      ['80 main', '30 to 36 belly 1 1/2', '60 worn bottom'],
       {
         depths: deep(4, 4.1),
         pipe: { material: 'cast-iron', diameter_in: 4 },
