@@ -53,8 +53,6 @@ export interface Level {
   tie: (start: number, end: number) => number;
   /** Crossing any of the marked measure lifts the path to another level, once, at a cost. */
   readonly rises?: { readonly to: number; readonly cost: number; readonly marked: Float64Array };
-  /** The level is left for another at the end of a step that is long enough, by its two stops. */
-  readonly settles?: { readonly to: number; readonly after: (from: number, to: number) => boolean };
 }
 
 /** What lies between moves: each cell is filled by the first of two options that it allows. */
@@ -86,7 +84,14 @@ export interface Pass {
   readonly level: number;
   readonly cost: number;
   readonly tie: number;
+  /** Whether something begins here, or ends here, that a search may be told to keep from this stop. */
+  readonly marks?: Marks;
 }
+
+/** Bits: something begins at a stop; something ends there. */
+export const begins = 1;
+export const ends = 2;
+export type Marks = 0 | 1 | 2 | 3;
 
 export interface Passes {
   readonly arrivals: number;
@@ -98,6 +103,7 @@ export interface Passes {
     readonly ahead: Uint8Array;
     readonly cost: Float64Array;
     readonly tie: Float64Array;
+    readonly marks: Uint8Array;
   };
 }
 
@@ -115,6 +121,8 @@ export interface Limits {
   readonly splits: readonly number[];
   /** Whether a marked cell may be filled. */
   readonly marked: boolean;
+  /** For each stop, the marks that no pass there may bear; none where it is not given. */
+  readonly barredMarks?: Uint8Array;
 }
 
 export interface PathStep {
@@ -126,10 +134,14 @@ export interface PathStep {
   readonly arrives: number;
   /** Level while this step runs. */
   readonly level: number;
+  /** Marks of the pass that it leaves its first stop by. */
+  readonly marks: Marks;
 }
 
 export interface Path {
   readonly steps: readonly PathStep[];
+  /** Marks of the pass at the last stop. */
+  readonly lastMarks: Marks;
   readonly cost: number;
   readonly tie: number;
   /** Options used, as a bit mask. */
@@ -204,6 +216,7 @@ export function passesOf(
       ahead: Uint8Array.from(ahead),
       cost: Float64Array.from(rows, ({ cost }) => cost),
       tie: Float64Array.from(rows, ({ tie }) => tie),
+      marks: Uint8Array.from(rows, ({ marks }) => marks ?? 0),
     },
   };
 }

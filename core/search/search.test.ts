@@ -10,6 +10,7 @@ import {
   passesOf,
   type Level,
   type Limits,
+  type Marks,
   type Pass,
   type Problem,
 } from './problem.js';
@@ -52,8 +53,9 @@ interface Numbers {
   readonly splits: readonly number[];
   readonly mayMark: boolean;
   readonly least: number;
-  /** A step of so many cells on the second level ends on the first. */
-  readonly settlesAfter: number;
+  /** Marks that passes bear, and those barred at each stop. */
+  readonly marks: readonly number[];
+  readonly barredMarks: readonly number[];
 }
 
 const cellsCount = 6;
@@ -98,13 +100,23 @@ const numbers: fc.Arbitrary<Numbers> = fc.record({
   splits: fc.array(fc.integer({ min: 1, max: cellsCount - 1 }), { maxLength: 1 }),
   mayMark: fc.constantFrom(true, true, false),
   least: whole(3),
-  settlesAfter: fc.integer({ min: 1, max: 4 }),
+  marks: fc.array(fc.constantFrom(0, 0, 1, 2, 3), { minLength: 36, maxLength: 36 }),
+  barredMarks: fc.array(fc.constantFrom(0, 0, 0, 1, 2), {
+    minLength: cellsCount + 1,
+    maxLength: cellsCount + 1,
+  }),
 });
 
 /** What it costs to join an arrival on a level to a departure on another; none where they may not meet. */
 function passCost(of: Numbers, stop: number, arrival: number, level: number, departure: number, to: number) {
   if (departure === endDeparture) return to === 0 ? 0 : undefined;
   return of.pass[(stop * 31 + arrival * 13 + level * 7 + departure * 3 + to) % of.pass.length];
+}
+
+/** Marks of that pass; the end of the path bears none. */
+function marksOf(of: Numbers, stop: number, arrival: number, level: number, departure: number, to: number) {
+  if (departure === endDeparture) return 0;
+  return of.marks[(stop * 17 + arrival * 11 + level * 5 + departure * 3 + to) % of.marks.length] ?? 0;
 }
 
 const sums = (all: readonly number[]): Float64Array =>
@@ -118,7 +130,6 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
     barred: i === 0 ? sums(each.cost.map(() => 0)) : sums(each.barred.map(Number)),
     tie: () => 0,
     ...(i === 1 ? { rises: { to: 2, cost: each.rise, marked: sums(each.marks.map(Number)) } } : {}),
-    ...(i === 2 ? { settles: { to: 1, after: (from, to) => to - from >= of.settlesAfter } } : {}),
   });
   const allowed = Int32Array.from(of.cells, (cell) => cell.allowed);
   const problem: Problem = {
@@ -137,7 +148,8 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
     passes: passesOf(cellsCount + 1, counts, (stop, arrival, from, departure) =>
       [0, 1, 2].flatMap((to): Pass[] => {
         const cost = passCost(of, stop, arrival, from, departure, to);
-        return cost === undefined ? [] : [{ level: to, cost, tie: 0 }];
+        const marks = marksOf(of, stop, arrival, from, departure, to) as Marks;
+        return cost === undefined ? [] : [{ level: to, cost, tie: 0, marks }];
       }),
     ),
     departures: [
@@ -171,6 +183,7 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
     secondMay: Uint8Array.from(of.cells, ({ second }) => (second ? 1 : 0)),
     splits: of.splits,
     marked: of.mayMark,
+    barredMarks: Uint8Array.from(of.barredMarks),
   };
   return { problem, limits };
 }
@@ -214,13 +227,13 @@ function writeFlow(of: Numbers, lp: Programme, prefix: string): Map<number, stri
     for (let level = least; level <= most; level++) {
       const pass = passCost(of, here.stop, here.arrival, here.level, go.departure, level);
       const own = of.levels[level];
-      if (pass === undefined || !own) continue;
+      const marks = marksOf(of, here.stop, here.arrival, here.level, go.departure, level);
+      if (pass === undefined || !own || (marks & (of.barredMarks[here.stop] ?? 0)) !== 0) continue;
       const crossed = Array.from({ length: go.to - here.stop }, (_, i) => here.stop + i);
       if (level > 0 && crossed.some((i) => (go.departure === 2 ? own.barred : own.closed)[i])) continue;
       const rises = level === 1 && crossed.some((i) => own.marks[i]);
       const running = level === 0 ? 0 : crossed.reduce((sum, i) => sum + (own.cost[i] ?? 0), 0);
-      const settles = (level as number) === 2 && crossed.length >= of.settlesAfter;
-      const to = `${go.to}/${go.arrives}/${rises ? 2 : settles ? 1 : level}`;
+      const to = `${go.to}/${go.arrives}/${rises ? 2 : level}`;
       const from = `${here.stop}/${here.arrival}/${here.level}`;
       arc(from, to, pass + go.cost + running + (rises ? own.rise : 0), go.options);
     }

@@ -6,6 +6,7 @@ import {
   bit,
   departureFill,
   type Limits,
+  type Marks,
   type Path,
   type PathStep,
   type Problem,
@@ -24,6 +25,8 @@ interface Ground {
   readonly barred: readonly Float64Array[];
   /** Splits at the stops before each one. */
   readonly splits: Float64Array | undefined;
+  /** Marks that no pass at each stop may bear. */
+  readonly barredMarks: Uint8Array;
   /** Least cost from each state to the end, and its tie. */
   readonly value: Float64Array;
   readonly ties: Float64Array;
@@ -42,13 +45,22 @@ export function search(problem: Problem, limits: Limits): Path | undefined {
   const ground = groundOf(problem, { ...limits, allowed, unsuited });
   const { last, value, ties, fills } = ground;
   if (last <= 0)
-    return { steps: [], cost: 0, tie: 0, used: 0, second: fills.second, unsuited: fills.unsuited };
+    return {
+      steps: [],
+      lastMarks: 0,
+      cost: 0,
+      tie: 0,
+      used: 0,
+      second: fills.second,
+      unsuited: fills.unsuited,
+    };
   solveBack(ground);
   const start = ground.state(0, arrivalStart, 0);
   if (!Number.isFinite(num(value, start))) return undefined;
-  const { steps, used } = walkForward(ground);
+  const { steps, used, lastMarks } = walkForward(ground);
   return {
     steps,
+    lastMarks,
     used,
     cost: num(value, start),
     tie: num(ties, start),
@@ -71,6 +83,7 @@ function groundOf(problem: Problem, limits: Limits): Ground {
     barred: Array.from({ length: options }, (_, option) =>
       runningSums(allowed.length, (i) => ((int(allowed, i) & bit(option)) !== 0 ? 0 : 1)),
     ),
+    barredMarks: limits.barredMarks ?? new Uint8Array(last + 1),
     splits: splits.length > 0 ? runningSums(last + 1, (stop) => (splitAt.has(stop) ? 1 : 0)) : undefined,
     value: new Float64Array(states).fill(Infinity),
     ties: new Float64Array(states).fill(Infinity),
@@ -142,9 +155,9 @@ function offer(
   for (let level = least; level <= most; level++) {
     const own = problem.levels[level] as Problem['levels'][number];
     if (over(crossesClosed ? own.barred : own.closed, start, end) !== 0) continue;
-    const { rises, settles } = own;
+    const { rises } = own;
     const lifts = rises !== undefined && over(rises.marked, start, end) > marked;
-    const after = at + (lifts ? rises.to : settles?.after(stop, to) ? settles.to : level);
+    const after = at + (lifts ? rises.to : level);
     const total = cost + over(own.cost, start, end) + (lifts ? rises.cost : 0) + num(value, after);
     const k = departs * levels + level;
     if (total > num(ahead.cost, k) || total === Infinity) continue;
@@ -160,12 +173,14 @@ function offer(
 const marked = 1e-6;
 
 /** The states of one stop, by every pass from what arrived to what departs. */
-function settle({ problem, value, ties, state }: Ground, ahead: Ahead, stop: number): void {
+function settle({ problem, value, ties, state, barredMarks }: Ground, ahead: Ahead, stop: number): void {
   const { flat, arrivals } = problem.passes;
   const first = state(stop, stop === 0 ? arrivalStart : arrivalFill, 0);
   const end = stop === 0 ? state(stop, arrivalStart + 1, 0) : state(stop, arrivals, 0);
+  const barred = byte(barredMarks, stop);
   for (let at = first; at < end; at++) {
     for (let row = int(flat.start, at); row < int(flat.start, at + 1); row++) {
+      if ((byte(flat.marks, row) & barred) !== 0) continue;
       const k = byte(flat.ahead, row);
       const cost = num(flat.cost, row) + num(ahead.cost, k);
       if (cost > num(value, at) || cost === Infinity) continue;
@@ -179,7 +194,7 @@ function settle({ problem, value, ties, state }: Ground, ahead: Ahead, stop: num
 }
 
 /** Forward along optimal choices only. */
-function walkForward(ground: Ground): { steps: PathStep[]; used: number } {
+function walkForward(ground: Ground): { steps: PathStep[]; used: number; lastMarks: Marks } {
   const { problem, last, fills } = ground;
   const { moves, cellOf } = problem;
   const steps: PathStep[] = [];
@@ -196,7 +211,26 @@ function walkForward(ground: Ground): { steps: PathStep[]; used: number } {
     }
     here = { stop: step.to, arrival: step.arrives, level: after };
   }
-  return { steps, used };
+  return { steps, used, lastMarks: lastPass(ground, here) };
+}
+
+/** Marks of the pass by which the path ends. */
+function lastPass(
+  { problem, value, ties, state, barredMarks, last }: Ground,
+  here: { readonly arrival: number; readonly level: number },
+): Marks {
+  const at = state(last, here.arrival, here.level);
+  const end = problem.departures.length - 1;
+  const taken = problem.passes
+    .at(last, here.arrival, here.level, end)
+    .find(
+      ({ level, cost, tie, marks = 0 }) =>
+        level === 0 &&
+        (marks & byte(barredMarks, last)) === 0 &&
+        cost === num(value, at) &&
+        tie === num(ties, at),
+    );
+  return taken?.marks ?? 0;
 }
 
 interface Ranked {
@@ -244,7 +278,7 @@ interface Considered {
 
 /** The first pass by which a step comes to just the optimum of the state it starts in. */
 function onOptimum(
-  { problem, value, ties, state }: Ground,
+  { problem, value, ties, state, barredMarks }: Ground,
   here: { readonly stop: number; readonly arrival: number; readonly level: number },
   { to, move, departs, arrives, cost, tie }: Considered,
 ): Omit<Ranked, 'rank'> | undefined {
@@ -252,18 +286,18 @@ function onOptimum(
   const { least, most, crossesClosed } = problem.departures[departs] as Problem['departures'][number];
   const [start, end] = [int(problem.cellOf, here.stop), int(problem.cellOf, to)];
   for (const pass of problem.passes.at(here.stop, here.arrival, here.level, departs)) {
-    const { level } = pass;
-    if (level < least || level > most) continue;
+    const { level, marks = 0 } = pass;
+    if (level < least || level > most || (marks & byte(barredMarks, here.stop)) !== 0) continue;
     const own = problem.levels[level] as Problem['levels'][number];
     if (over(crossesClosed ? own.barred : own.closed, start, end) !== 0) continue;
-    const { rises, settles } = own;
+    const { rises } = own;
     const lifts = rises !== undefined && over(rises.marked, start, end) > marked;
-    const after = lifts ? rises.to : settles?.after(here.stop, to) ? settles.to : level;
+    const after = lifts ? rises.to : level;
     const next = state(to, arrives, after);
     const total = pass.cost + cost + over(own.cost, start, end) + (lifts ? rises.cost : 0) + num(value, next);
     if (total !== num(value, at)) continue;
     if (pass.tie + num(ties, next) + tie + own.tie(start, end) !== num(ties, at)) continue;
-    return { step: { from: here.stop, to, move, departs, arrives, level }, after };
+    return { step: { from: here.stop, to, move, departs, arrives, level, marks }, after };
   }
   return undefined;
 }

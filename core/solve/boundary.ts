@@ -3,16 +3,8 @@ import { byProtection, type HolePiece, type PitPieces } from '../excavation/hole
 import type { Protection } from '../excavation/section.js';
 import { closingCost } from '../methods/entry.js';
 import type { Site } from '../methods/method.js';
-import type { Pass } from '../search/problem.js';
-import {
-  Arrives,
-  arrivalAsks,
-  departureAsks,
-  Departs,
-  holeJustEnded,
-  noHole,
-  type HoleLevels,
-} from '../track/joins.js';
+import { begins, ends, type Marks, type Pass } from '../search/problem.js';
+import { Arrives, arrivalAsks, departureAsks, Departs, noHole, type HoleLevels } from '../track/joins.js';
 
 /** Pits first, then public hole feet (to 0.01 ft), then actions, packed into one whole number. */
 const pitTie = 1e11;
@@ -20,6 +12,8 @@ const publicHundredthTie = 1e4;
 export const publicTie = (feet: number): number => Math.round(feet * 100) * publicHundredthTie;
 
 const none: readonly Pass[] = [];
+/** A pit that stands alone begins a hole and ends it. */
+const both: Marks = 3;
 
 /** A piece of a hole in whole millionths, as a pass pays it. */
 interface Paid {
@@ -54,7 +48,8 @@ interface Boundary {
  * Ways to pass every boundary, by what arrives, the hole that is open there, and what departs. New pipe opens and closes
  * its hole with room to work; a liner or a burst that ends here wants a pit unless an insertion point, touching new pipe
  * or an open hole serves it; a pit may stand alone, open a hole that goes on, or close one that came. A hole is held the
- * way it was opened until it closes, and none opens too near to where one closed. `money` turns raw cost into whole
+ * way it was opened until it closes; where one begins and ends is marked, for none begins too near to where another ended.
+ * `money` turns raw cost into whole
  * millionths.
  */
 export function boundaryPasses(
@@ -150,9 +145,10 @@ function afterNewPipe(on: Passing, boundary: Boundary, level: number, departs: n
   const closed: readonly Pass[] = closeDig
     ? [
         {
-          level: atEnd ? noHole : holeJustEnded,
+          level: noHole,
           cost: closeDig.cost + permitFor(on, boundary, closeDig, level),
           tie: closeDig.tie,
+          marks: ends,
         },
       ]
     : none;
@@ -161,7 +157,6 @@ function afterNewPipe(on: Passing, boundary: Boundary, level: number, departs: n
 
 function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly Pass[] {
   if (heldAt(on, level) !== undefined) return goOn(on, level);
-  if (level === holeJustEnded) return none;
   return on.ways.flatMap((held): Pass[] => {
     const openDig = boundary.openDig[held];
     if (!openDig) return [];
@@ -170,6 +165,7 @@ function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly
         level: on.levels.of(held, openDig.isPublic),
         cost: openDig.cost + permitFor(on, boundary, openDig, noHole),
         tie: openDig.tie + pitTie,
+        marks: begins,
       },
     ];
   });
@@ -183,24 +179,25 @@ function byPit(
   level: number,
   atEnd: boolean,
 ): Pass[] {
-  const after = atEnd ? noHole : holeJustEnded;
   const held = heldAt(on, level);
   if (held !== undefined) {
     const close = pit.close[held];
     if (!close) return [];
     const cost = pipe + pit.widerUpstream[held] + close.cost + permitFor(on, boundary, close, level);
-    return [{ level: after, cost, tie: close.tie }];
+    return [{ level: noHole, cost, tie: close.tie, marks: ends }];
   }
-  if (level === holeJustEnded) return [];
   const { alone } = pit;
   const cost = alone && pipe + alone.cost + (alone.isPublic ? boundary.permit : 0);
-  const stands: Pass[] = alone && cost !== undefined ? [{ level: after, cost, tie: alone.tie + pitTie }] : [];
+  const stands: Pass[] =
+    alone && cost !== undefined ? [{ level: noHole, cost, tie: alone.tie + pitTie, marks: both }] : [];
   if (atEnd) return stands;
   const opened = on.ways.flatMap((way): Pass[] => {
     const open = pit.open[way];
     if (!open) return [];
     const opening = pipe + open.cost + pit.widerDownstream[way] + permitFor(on, boundary, open, noHole);
-    return [{ level: on.levels.of(way, open.isPublic), cost: opening, tie: open.tie + pitTie }];
+    return [
+      { level: on.levels.of(way, open.isPublic), cost: opening, tie: open.tie + pitTie, marks: begins },
+    ];
   });
   return [...stands, ...opened];
 }

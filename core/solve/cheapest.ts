@@ -3,7 +3,7 @@ import type { Candidate } from '../methods/method.js';
 import { byte, int } from '../search/columns.js';
 import { clustersOf, type Cluster } from '../search/fills.js';
 import { cheapestWithCharges } from '../search/fixed-charges.js';
-import type { Limits, Path } from '../search/problem.js';
+import { begins, ends, type Limits, type Path } from '../search/problem.js';
 import { search } from '../search/search.js';
 import type { Arrives, Departs, HoleLevel } from '../track/joins.js';
 import type { CleaningVisit } from './cleaning.js';
@@ -43,7 +43,7 @@ export interface Cheapest {
   readonly cost: number;
 }
 
-type OwnLimits = Omit<Limits, 'options' | 'marked' | 'secondMay'>;
+type OwnLimits = Omit<Limits, 'options' | 'marked' | 'secondMay' | 'barredMarks'>;
 
 /** Undefined where the pins of some line collide. */
 export function cheapest(
@@ -81,7 +81,7 @@ const everyOption = ({ problem }: Prepared): number => (1 << problem.options) - 
 /** Whether anything at all satisfies the pins on one line. */
 export function hasWay(line: Prepared, restrictions: readonly Restriction[]): boolean {
   const limits = { ...limitsOf(line, restrictions), options: everyOption(line) };
-  return [true, false].some((marked) => search(line.problem, { ...limits, marked }) !== undefined);
+  return [true, false].some((marked) => holesApart(line, { ...limits, marked }) !== undefined);
 }
 
 /** A path with the cleaning visit that it pays for. */
@@ -117,7 +117,7 @@ function cheapestCleaning(line: Prepared, limits: Limits): Cleaned | undefined {
     if (asked.has(`${first} ${last}`)) return;
     asked.add(`${first} ${last}`);
     const secondMay = maskOf(clusters.slice(first, last + 1), limits.allowed.length);
-    const path = search(problem, { ...limits, secondMay });
+    const path = holesApart(line, { ...limits, secondMay });
     if (!path || (best && path.cost >= best.cost)) return;
     const cleaned = clusters.flatMap((cluster, k) => (isCleanedIn(line, path, cluster) ? [k] : []));
     const [head, tail] = [cleaned[0], cleaned.at(-1)];
@@ -133,6 +133,66 @@ function cheapestCleaning(line: Prepared, limits: Limits): Cleaned | undefined {
   };
   visit(0, clusters.length - 1);
   return best;
+}
+
+/** Searches spent on holes that lie too near; past them the best that was found stands. */
+const mostTries = 32;
+
+/**
+ * The best path on which no hole begins too near to where another ended. Of two that do, either the first does not end
+ * there or the second does not begin there: both are tried, the cheaper first, as long as there is hope. Such pairs are
+ * rare; a line with very many of them has the best of the first tries.
+ */
+function holesApart(line: Prepared, limits: Limits): Path | undefined {
+  const none = new Uint8Array(line.problem.cellOf.length);
+  let best: Path | undefined;
+  let tries = 0;
+  const found = (barredMarks: Uint8Array) => {
+    tries++;
+    return { barredMarks, path: search(line.problem, { ...limits, barredMarks }) };
+  };
+  const visit = ({ barredMarks, path }: ReturnType<typeof found>): void => {
+    if (!path || (best && !isBetter(path, best))) return;
+    const near = tooNear(line, path);
+    if (!near) {
+      best = path;
+      return;
+    }
+    if (best && tries >= mostTries) return;
+    const pairs = [
+      [near.ended, ends],
+      [near.begun, begins],
+    ] as const;
+    const children = pairs.map(([stop, mark]) => {
+      const barred = Uint8Array.from(barredMarks);
+      barred[stop] = byte(barred, stop) | mark;
+      return found(barred);
+    });
+    children.sort((one, other) => (one.path?.cost ?? Infinity) - (other.path?.cost ?? Infinity));
+    children.forEach(visit);
+  };
+  visit(found(none));
+  return best;
+}
+
+const isBetter = (one: Path, other: Path): boolean =>
+  one.cost < other.cost || (one.cost === other.cost && one.tie < other.tie);
+
+/** The first stop at which a hole begins too near to the stop where the one before it ended. */
+function tooNear(
+  { possible, problem }: Prepared,
+  { steps, lastMarks }: Path,
+): { ended: number; begun: number } | undefined {
+  const { track, holes } = possible;
+  const fine = (stop: number) => track.boundaries[stop] ?? 0;
+  const last = problem.cellOf.length - 1;
+  let ended: number | undefined;
+  for (const { from, marks } of [...steps, { from: last, marks: lastMarks }]) {
+    if (ended !== undefined && (marks & begins) !== 0 && !holes.areApart(fine(ended), fine(from)))
+      return { ended, begun: from };
+    if ((marks & ends) !== 0) ended = from;
+  }
+  return undefined;
 }
 
 function maskOf(clusters: readonly Cluster[], cells: number): Uint8Array {
@@ -178,7 +238,7 @@ function planOf(
       candidate: candidates[move],
       departs: departs as Departs,
       arrives: arrives as Arrives,
-      hole: levels.all[level] ?? { open: false, near: false },
+      hole: levels.all[level] ?? { open: false },
     })),
   };
 }

@@ -12,15 +12,7 @@ import {
   type Moves,
   type Problem,
 } from '../search/problem.js';
-import {
-  arrivesCount,
-  Departs,
-  departsCount,
-  holeLevels,
-  holeJustEnded,
-  noHole,
-  type HoleLevels,
-} from '../track/joins.js';
+import { arrivesCount, Departs, departsCount, holeLevels, noHole, type HoleLevels } from '../track/joins.js';
 import type { Cell, Track } from '../track/track.js';
 import { boundaryPasses, publicTie } from './boundary.js';
 import { carriedOn, creditsFrom, type Carried } from './carried.js';
@@ -48,9 +40,9 @@ export interface Prepared {
 const departuresOn = ({ all }: HoleLevels): readonly Departure[] =>
   Array.from({ length: departsCount }, (_, departs) => {
     const most = all.length - 1;
-    if (departs === Departs.NewPipe) return { least: holeJustEnded + 1, most, crossesClosed: true };
+    if (departs === Departs.NewPipe) return { least: noHole + 1, most, crossesClosed: true };
     if (departs === Departs.ExposedPipe || departs === Departs.BurstWithPits)
-      return { least: noHole, most: holeJustEnded };
+      return { least: noHole, most: noHole };
     return { least: noHole, most };
   });
 
@@ -133,14 +125,8 @@ function levelsOf({ holes, track }: Possible, levels: HoleLevels, money: (raw: n
   const { publicThrough } = holes;
   const publicOver = (start: number, end: number) => publicTie(over(publicThrough, start, end));
   const permit = money(track.prices.permit_per_hole);
-  const fine = (stop: number) => track.boundaries[stop] ?? 0;
   return levels.all.map((level): Level => {
-    if (!level.open) {
-      const free = { cost: nothing, closed: nothing, barred: nothing, tie: () => 0 };
-      if (!level.near) return free;
-      const after = (from: number, to: number) => holes.areApart(fine(from), fine(to));
-      return { ...free, settles: { to: noHole, after } };
-    }
+    if (!level.open) return { cost: nothing, closed: nothing, barred: nothing, tie: () => 0 };
     const { held, paid } = level;
     const rises = levels.of(held, true) !== levels.of(held, false) && !paid;
     return {

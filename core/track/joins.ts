@@ -86,13 +86,9 @@ export const departureAsks: readonly Asks[] = [
   {},
 ];
 
-/**
- * What is open over a stretch: no hole; none, but one ended so near that no other may begin yet; or an open hole, held one
- * way, whose permit is paid or not.
- */
+/** What is open over a stretch: no hole, or an open one, held one way, whose permit is paid or not. */
 export type HoleLevel =
-  | { readonly open: false; readonly near: boolean }
-  | { readonly open: true; readonly held: Protection; readonly paid: boolean };
+  { readonly open: false } | { readonly open: true; readonly held: Protection; readonly paid: boolean };
 
 /** The levels of a search, and how they are numbered. */
 export interface HoleLevels {
@@ -100,7 +96,6 @@ export interface HoleLevels {
   of: (held: Protection, paid: boolean) => number;
 }
 export const noHole = 0;
-export const holeJustEnded = 1;
 
 /** Levels for the ways of holding a hole that matter on a line; a permit needs levels only where one may be due. */
 export function holeLevels(ways: readonly Protection[], permits: boolean): HoleLevels {
@@ -108,7 +103,7 @@ export function holeLevels(ways: readonly Protection[], permits: boolean): HoleL
     { open: true, held, paid: false },
     ...(permits ? [{ open: true as const, held, paid: true }] : []),
   ]);
-  const all: HoleLevel[] = [{ open: false, near: false }, { open: false, near: true }, ...open];
+  const all: HoleLevel[] = [{ open: false }, ...open];
   return {
     all,
     of: (held, paid) =>
