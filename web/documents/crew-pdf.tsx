@@ -4,6 +4,7 @@ import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
 import type { JobView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
+import { sayFitting } from '../../core/pipe/fittings.js';
 import { shoppingList } from '../../core/views/shopping.js';
 import { cautionsOf } from '../holes/cautions';
 import { dayOrder, holeLetter, type Pit } from '../holes/hole-order';
@@ -48,7 +49,10 @@ export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: 
         </View>
       )}
       {lines.map(({ line, own }) => (
-        <Day key={line.id} line={line} scope={own} several={lines.length > 1} />
+        <View key={line.id}>
+          <Day line={line} scope={own} several={lines.length > 1} />
+          <ToKnow scope={scope} line={own} />
+        </View>
       ))}
       <Buying scope={scope} />
       {lines.flatMap(({ line, own }) =>
@@ -72,7 +76,12 @@ function Day({ line, scope, several }: { line: LineView; scope: LineScope; sever
   return (
     <View>
       <Text style={styles.h2}>{several ? line.name : 'The day'}</Text>
-      {scope.actions.length === 0 && <Text>Nothing is dug or lined on this line.</Text>}
+      {scope.actions.length === 0 && (
+        <Text>
+          {line.nothingSeen ? 'Nothing seen yet: run the camera.' : 'Nothing is dug or lined on this line.'}
+        </Text>
+      )}
+      <Cleaning scope={scope} />
       {scope.actions.map((action) => (
         <Cells
           key={action.id}
@@ -86,6 +95,22 @@ function Day({ line, scope, several }: { line: LineView; scope: LineScope; sever
                 ? ''
                 : `in at ${feet(action.entry_ft)} ft`,
           ]}
+        />
+      ))}
+      {scope.actions.flatMap(({ id, fittings }) =>
+        fittings.map((fitting) => (
+          <Cells
+            key={`${id} ${fitting.kind} ${fitting.at_ft}`}
+            shares={[2, 5.4]}
+            cells={['Set in it', sayFitting(fitting)]}
+          />
+        )),
+      )}
+      {scope.notPossible.map(({ what, from_ft, to_ft }) => (
+        <Cells
+          key={`${from_ft} ${what}`}
+          shares={[2, 2.4, 3]}
+          cells={['Left to others', `${feet(from_ft)} to ${feet(to_ft)} ft`, what]}
         />
       ))}
       {scope.cleanouts.map((cleanout) => (
@@ -139,6 +164,60 @@ function Day({ line, scope, several }: { line: LineView; scope: LineScope; sever
           </View>
         </>
       )}
+    </View>
+  );
+}
+
+/** The cleaning visit, as one row. */
+function Cleaning({ scope }: { scope: LineScope }) {
+  const cleaned = scope.segments.filter(({ method }) => method === 'clean');
+  const [first, last] = [cleaned[0], cleaned.at(-1)];
+  if (!first || !last) return null;
+  return (
+    <>
+      <Cells
+        shares={[2, 2.4, 3]}
+        cells={[
+          methodName('clean'),
+          `${feet(first.from_ft)} to ${feet(last.to_ft)} ft`,
+          'then inspect it again',
+        ]}
+      />
+      <View style={styles.caution}>
+        <Text>Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.</Text>
+      </View>
+    </>
+  );
+}
+
+/** What the crew must know before it starts: utilities, water, consent, order, what nobody measured. */
+const toKnow = new Set([
+  'asbestos-cement-dust',
+  'bend-not-measured',
+  'cleanout-before-liner',
+  'cleanout-in-liner',
+  'dug-unseen',
+  'fall-unknown',
+  'hand-dig',
+  'measure-first',
+  'neighbor-consent',
+  'no-way-in-for-cleaning',
+  'shallow-cover',
+  'soft-pipe',
+  'stop-the-water',
+]);
+
+function ToKnow({ scope, line }: { scope: Scope; line: LineScope }) {
+  const all = scope.warnings.filter((warning) => warning.line === line.id && toKnow.has(warning.rule));
+  if (all.length === 0) return null;
+  return (
+    <View style={styles.caution}>
+      <Text style={styles.bold}>Before you start</Text>
+      {all.map(({ rule, at_ft, message }) => (
+        <Text key={`${rule} ${at_ft ?? ''} ${message}`}>
+          {inFont(`${message.charAt(0).toUpperCase()}${message.slice(1)}.`)}
+        </Text>
+      ))}
     </View>
   );
 }

@@ -32,13 +32,16 @@ export function HolesView() {
   const pit = lineScope.pits.find(({ id }) => id === chosen) ?? order[0]?.pit;
   if (!pit) {
     return (
-      <Text p="6">
-        {lineView.nothingSeen
-          ? 'Nothing seen yet: run the camera, and log what it shows.'
-          : lineScope.feasible
-            ? 'Nothing is dug on this line.'
-            : 'No way satisfies the rules and pins on this line, so no hole is placed.'}
-      </Text>
+      <Flex p="6" gap="4" direction="column" align="flex-start">
+        <Text>
+          {lineView.nothingSeen
+            ? 'Nothing seen yet: run the camera, and log what it shows.'
+            : lineScope.feasible
+              ? 'Nothing is dug on this line.'
+              : 'No way satisfies the rules and pins on this line, so no hole is placed.'}
+        </Text>
+        <SaveCrewSheet />
+      </Flex>
     );
   }
   return (
