@@ -49,7 +49,7 @@ const close = readyJob({
 
 // The definition itself: just short of a break-even the choice stands, just past it the other method has its place.
 test.each([
-  ['the demo line', ready, 5, 1],
+  ['the demo line', ready, 25.5, 2],
   ['a close call', close, 36, 2],
 ] as const)(
   '%s: just past a break-even the choice flips, just short of it it stands',

@@ -101,9 +101,16 @@ function failedStretch({ model }: ScopedLine, place: Interval, index: number): J
     finding: 'broken',
     after: model.line.datum,
   };
-  const [run] = model.line.runs;
+  // With no run on the line, the suppositions are as of one begun at its datum.
+  const run = model.line.runs[0] ?? {
+    id: 'supposed',
+    access: model.line.datum,
+    direction: 'downstream' as const,
+    zero: 'unknown' as const,
+    entries: [],
+  };
   const datum = model.survey.placed.get(pointKey(model.line.datum));
-  if (!run || !datum) throw new Error('a line without runs has nothing unseen to suppose about');
+  if (!datum) throw new Error(`line ${model.line.id} has no datum to suppose about`);
   return {
     id: entry.id,
     placed: { ...place, entry, run, from: datum, to: datum },

@@ -42,6 +42,7 @@ export function breaksOf(
     ...wanted.flatMap((place) => wantedAbout(place, rules)),
     ...model.joints,
     ...ends(stretches),
+    ...atTheEnds(model.extent, rules),
     ...ends(model.noDig).flatMap((x) => [x - pitHalf_ft, x, x + pitHalf_ft]),
     ...ends(model.seen),
     ...(model.line.crossings ?? []).flatMap(({ station_ft }) => [
@@ -64,6 +65,10 @@ function wantedAbout({ from_ft, to_ft }: Interval, { leastNewPipe_ft }: Rules): 
       : []),
   ];
 }
+
+/** Next to an end of the line: the least old pipe left there, and the least new pipe beside it. */
+const atTheEnds = ({ from_ft, to_ft }: Interval, { leastGap_ft, leastNewPipe_ft }: Rules): number[] =>
+  [leastGap_ft, leastGap_ft + leastNewPipe_ft].flatMap((x) => [from_ft + x, to_ft - x]);
 
 /** Equal parts of at most 1 ft between neighboring breaks. */
 function fineBreaks(coarse: readonly number[]): number[] {
