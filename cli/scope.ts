@@ -7,7 +7,8 @@ import { readyJob } from '../core/solve/ready.js';
 
 /**
  * The headless scope. One file: the scope as indented JSON. Several: one scope a line, in the order given; a bad
- * file, or one that cannot be worked out, does not stop the others. Faults go to standard error, one a line with its path; exit 2 when there were any.
+ * file, or one that cannot be worked out, does not stop the others. Faults go to standard error, one a line with its
+ * path; exit 2 when there were any.
  */
 export function run(
   paths: readonly string[],

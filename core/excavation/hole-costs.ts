@@ -59,7 +59,8 @@ export interface PitPieces extends Interval {
   readonly alone: AlonePit | undefined;
 }
 
-const pitHalf_ft = 2;
+/** Half the length of a pit along the pipe, ft. */
+export const pitHalf_ft = 2;
 const workingRoom_ft = 1;
 
 /** Each way of holding a hole, with what it comes to. */

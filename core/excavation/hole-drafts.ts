@@ -2,6 +2,7 @@ import { tolerance } from '../job/units.js';
 import { plain, type Step } from '../figure.js';
 import type { Prices } from '../job/prices-schema.js';
 import { drafter, type Draft } from '../price/price-line.js';
+import type { HolePiece } from './hole-costs.js';
 import { cubicFeetPerYard } from './parts.js';
 import type { HoleQuantities } from './quantities.js';
 
@@ -118,3 +119,7 @@ function permitDraft(public_ft: number, prices: Prices, draft: Drafting): Draft 
 
 /** A hole with less public ground than this needs no permit, ft. */
 export const leastPublic_ft = tolerance.ft;
+
+/** What a hole that stands alone costs with its permit, raw. */
+export const withPermit = ({ cost, public_ft }: HolePiece, { permit_per_hole }: Prices): number =>
+  cost + (public_ft > leastPublic_ft ? permit_per_hole : 0);

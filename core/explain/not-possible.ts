@@ -1,8 +1,7 @@
 import { sayJudged } from '../condition/judged.js';
 import type { Method } from '../job/vocabulary.js';
-import { overlap, overlaps, type Interval } from '../line/intervals.js';
+import { covers, overlaps, type Interval } from '../line/intervals.js';
 import { methodName } from '../methods/index.js';
-import { tolerance } from '../job/units.js';
 import type { LineWay } from '../solve/way.js';
 import type { Obligation, Refusal, Track } from '../track/track.js';
 import type { Warning } from '../warning.js';
@@ -32,7 +31,7 @@ export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[
     return [{ duty, at: { from_ft, to_ft: Math.min(duty.place.to_ft, last.to_ft) } }];
   });
   return places
-    .filter(({ at }, i) => !places.some((other, k) => k < i && covers(other.at, at)))
+    .filter(({ at }, i) => !places.some((other, k) => k < i && covers([other.at], at)))
     .map(({ duty, at }) => {
       const refusals = duty.methods.flatMap((method): [Method, Refusal][] => {
         const refusal = refusalOn(track, method, at, line.restrictions) ?? besideIt(track, method, at);
@@ -42,9 +41,6 @@ export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[
       return { ...at, ...told(duty, track, refusals), by: 'others' as const };
     });
 }
-
-const covers = (one: Interval, other: Interval) =>
-  overlap(one, other) >= other.to_ft - other.from_ft - tolerance.ft;
 
 function told(
   { findings, why }: Obligation,

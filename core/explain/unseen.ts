@@ -55,16 +55,20 @@ export function toLocate({ model, condition }: ScopedLine): Judged[] {
   );
 }
 
+/** Whether nothing of a line waits to be seen, reached or located. */
+export const isKnown = (line: ScopedLine): boolean =>
+  line.model.endReached && lookAgain(line).stretches.length === 0 && toLocate(line).length === 0;
+
 /**
  * The line as it would be if everything not seen clean proved sound, or proved failed. What was seen stays as it is; what
  * is only possible proves to be nothing, or is among what failed; and past an end that nobody reached the line goes on as
  * far as the house takes it to.
  */
 export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: Rules): ScopedLine {
+  if (isKnown(line)) return line;
   const known = lookAgain(line).stretches;
   const { model, condition } = line;
   const depthUnknown = toLocate(line).length > 0;
-  if (known.length === 0 && model.endReached && !depthUnknown) return line;
   const failed = proves === 'failed';
   // Nobody knows how deep the sag lies: it may be half as deep as it is taken to be, or twice.
   const deeper = depthUnknown ? (failed ? 2 : 0.5) : 1;
@@ -148,10 +152,8 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     };
   }
   const needed = lines
-    .map((line) => ({ line, again: lookAgain(line), locate: toLocate(line) }))
-    .filter(
-      ({ line, again, locate }) => again.stretches.length + locate.length > 0 || !line.model.endReached,
-    );
+    .filter((line) => !isKnown(line))
+    .map((line) => ({ line, again: lookAgain(line), locate: toLocate(line) }));
   if (needed.length === 0) return null;
   const ends = needed.map(({ line, again, locate }) => {
     const all = [...again.stretches, ...locate.map(({ place }) => place)];

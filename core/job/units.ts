@@ -17,6 +17,9 @@ export function sumCents(amounts: readonly number[]): number {
   return amounts.reduce((sum, amount) => sum + Math.round(amount * 100), 0) / 100;
 }
 
+/** A reading this far past the end of a line may be its own ±, ft. House rule. */
+export const pastEnd_ft = 2;
+
 /** Two stations closer than this are one (ft). */
 export const sameStation_ft = 0.01;
 

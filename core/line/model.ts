@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { pastEnd_ft, tolerance } from '../job/units.js';
 import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
 import { sayPoint } from '../job/point-words.js';
 import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
@@ -147,9 +147,6 @@ function notCalledWarnings(
       })),
   ];
 }
-
-/** A reading may lie this far past the end and still be its own ±, ft. */
-const pastEnd_ft = 2;
 
 /** Readings that can hardly be right: longer than any cable, or past the end of the line. */
 function unsoundWarnings(

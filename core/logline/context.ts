@@ -13,7 +13,7 @@ export interface LogContext {
   readonly end: string;
   /** Where this run went in: what "cleanout" means at the counter's zero, and never what it means further on. */
   readonly access?: string | undefined;
-  /** No cable is longer, ft: a reading beyond it is asked about. Default 400. */
+  /** No cable is longer, ft: a reading beyond it is asked about. By default the house rules' own. */
   readonly mostCable_ft?: number | undefined;
   /** Diameter of the pipe, in, where it is known: "half full" is half of it. */
   readonly bore_in?: number | undefined;

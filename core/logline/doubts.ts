@@ -1,11 +1,9 @@
 import { plain } from '../figure.js';
 import { sayPointKind } from '../job/point-words.js';
+import { defaultRules } from '../job/rules-schema.js';
+import { pastEnd_ft } from '../job/units.js';
 import type { EntryDraft, Known, LogContext } from './context.js';
 
-/** No cable is longer, unless the house says so, ft. */
-const usualCable_ft = 400;
-/** A reading this far past the end may be its own ±, ft. */
-const pastEnd_ft = 2;
 /** With so many readings on a run, one further from all of them than they are apart is asked about, and over so many ft. */
 const enoughReadings = 4;
 const farAway_ft = 50;
@@ -18,7 +16,7 @@ export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly
   const readings = [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined);
   const furthest = Math.max(...readings);
   if (readings.length === 0) return [];
-  const { mostCable_ft = usualCable_ft } = context;
+  const { mostCable_ft = defaultRules.mostCable_ft } = context;
   if (furthest > mostCable_ft) {
     return [
       `${plain(furthest, 1)} ft is longer than a cable (${plain(mostCable_ft)} ft): is a decimal point missing?`,

@@ -1,3 +1,4 @@
+import { capital } from '../capital.js';
 import type { Entry, Pipe, Point } from '../job/schema.js';
 import { plain } from '../figure.js';
 import { materialWords } from '../catalog/materials.js';
@@ -138,5 +139,3 @@ function sayRelation({ after, before, plus_ft }: Entry, entryName: (id: string) 
     ? `after ${entryName(after)}, no reading`
     : `${plain(plus_ft)} ft past ${entryName(after)}`;
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

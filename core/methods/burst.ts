@@ -1,7 +1,7 @@
 import { newPipeOutside, pulledPipe, materialRegistry } from '../catalog/materials.js';
 import { kindOfJudged, type Judged } from '../condition/judged.js';
-import { pitReach, type HoleCosts } from '../excavation/hole-costs.js';
-import { leastPublic_ft } from '../excavation/hole-drafts.js';
+import { pitHalf_ft, pitReach, type HoleCosts } from '../excavation/hole-costs.js';
+import { withPermit } from '../excavation/hole-drafts.js';
 import { rateForBore } from '../job/prices-schema.js';
 import { tolerance } from '../job/units.js';
 import type { FittingKind } from '../job/vocabulary.js';
@@ -13,7 +13,7 @@ import { couplingRate } from '../pipe/rates.js';
 import { drafter } from '../price/price-line.js';
 import { int, num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
-import { byBore, countCells, countSteps, inside, over, overPoints } from '../track/sums.js';
+import { boreStepsOf, byBore, countCells, inside, over, overPoints } from '../track/sums.js';
 import { pointsInside, feetByBore, type Cell, type Refusal, type Track } from '../track/track.js';
 import { endCouplings, firstRefusal, fittingDrafts, fittingsIn, notOurs } from './dig.js';
 import { feetOfBore } from '../track/feet-steps.js';
@@ -93,9 +93,6 @@ function burstFittings(track: Track, stretch: Interval): Fitting[] {
 }
 const isJoined = (kind: FittingKind | undefined): boolean => kind === 'wye' || kind === 'cleanout';
 
-/** Half the length of a pit along the pipe, ft. */
-const pitHalf_ft = 2;
-
 /**
  * Pits between the ends of a burst, one for what is joined again near enough to share it. Undefined where one would lie
  * between the reach of an end's own pit and clear ground: such a burst ends elsewhere.
@@ -135,7 +132,7 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
   const refused = countCells(track, (cell) => burstCellRefusal(cell, track) !== undefined);
   const barred = barredFor(track, 'burst');
   const stops = overPoints(track, (placed) => (burstPointRefusal(placed) ? 1 : 0));
-  const boreSteps = countSteps(track, (before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in);
+  const boreSteps = boreStepsOf(track);
   const joined = overPoints(track, ({ point }) => (isJoined(fittingFor(point)) ? 1 : 0));
   const fittings = overPoints(track, ({ point }) => {
     const kind = fittingFor(point);
@@ -178,9 +175,7 @@ function pitCosts({ prices }: Track, holes: HoleCosts): (pit: Interval) => numbe
   return (pit) => {
     const key = `${pit.from_ft} ${pit.to_ft}`;
     const alone = known.has(key) ? undefined : holes.aloneOver(pit, 'launch');
-    const cost =
-      known.get(key) ??
-      (alone ? alone.cost + (alone.public_ft > leastPublic_ft ? prices.permit_per_hole : 0) : Infinity);
+    const cost = known.get(key) ?? (alone ? withPermit(alone, prices) : Infinity);
     known.set(key, cost);
     return cost;
   };

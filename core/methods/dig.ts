@@ -1,6 +1,6 @@
 import { isSag, type Judged } from '../condition/judged.js';
 import { plain } from '../figure.js';
-import { leastPublic_ft } from '../excavation/hole-drafts.js';
+import { withPermit } from '../excavation/hole-drafts.js';
 import { leastSlope } from '../grade/least-slope.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import type { ActionMethod } from '../job/vocabulary.js';
@@ -320,8 +320,8 @@ function trenchAlone({ track, holes }: Site, { from, to, exposed }: Candidate): 
     const [open, close] = [holes.openDig(start, held), holes.closeDig(end, held)];
     if (!open || !close || over(holes.barredThrough[held], start, end) > 0) return least;
     const public_ft = open.public_ft + over(holes.publicThrough, start, end) + close.public_ft;
-    const permit = public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0;
-    return Math.min(least, open.cost + over(holes.through[held], start, end) + close.cost + permit);
+    const cost = open.cost + over(holes.through[held], start, end) + close.cost;
+    return Math.min(least, withPermit({ cost, public_ft }, track.prices));
   }, Infinity);
 }
 

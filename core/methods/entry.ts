@@ -1,12 +1,13 @@
 import type { PitKind } from '../excavation/hole-costs.js';
-import { leastPublic_ft } from '../excavation/hole-drafts.js';
+import { withPermit } from '../excavation/hole-drafts.js';
 import type { Point } from '../job/schema.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import type { LineModel, PlacedPoint } from '../line/model.js';
 import { couplingRate, pipeRate } from '../pipe/rates.js';
 import { boreAtBreak, type Track } from '../track/track.js';
 import type { Site } from './method.js';
-import { turnOf } from './turns.js';
+import { linerPointRefusal } from './liner-passes.js';
+import { mostTurns_deg, turnOf } from './turns.js';
 
 type Goes = 'upstream' | 'downstream';
 
@@ -105,18 +106,15 @@ function clearReach(
       down ? at.station_ft > from_ft + sameStation_ft : at.station_ft < from_ft - sameStation_ft,
     )
     .sort((a, b) => (down ? 1 : -1) * (a.at.station_ft - b.at.station_ft));
-  for (const { point, at } of points) {
-    turned += turnOf(point).counted_deg;
-    if (point.kind === 'valve' || point.kind === 'drop' || turnOf(point).tooSharp || turned > mostTurns_deg) {
-      stop(at.station_ft);
+  for (const placed of points) {
+    turned += turnOf(placed.point).counted_deg;
+    if (linerPointRefusal(placed) || turned > mostTurns_deg) {
+      stop(placed.at.station_ft);
       break;
     }
   }
   return reaches_ft;
 }
-
-/** Turns that a liner makes in all, degrees. Common practice. */
-export const mostTurns_deg = 180;
 
 /** The access that a sectional liner from a to b (ft) is pushed from, the nearest first; undefined where it needs a pit. */
 export function pushedTo(from: readonly PushedFrom[], a: number, b: number): PushedFrom | undefined {
@@ -150,6 +148,5 @@ export function pitAlone(
   kind: PitKind,
 ): number {
   const alone = holes.pit(index, kind)?.alone;
-  if (!alone) return Infinity;
-  return alone.cost + (alone.public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0);
+  return alone ? withPermit(alone, track.prices) : Infinity;
 }

@@ -3,18 +3,26 @@ import { pitReach } from '../excavation/hole-costs.js';
 import type { Rules } from '../job/rules-schema.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import { overlaps, type Interval } from '../line/intervals.js';
-import type { PlacedPoint } from '../line/model.js';
 import { madeThickness, type MadeThicknessIn } from '../liner/thickness.js';
 import { int, num } from '../search/columns.js';
 import { Arrives, Departs, type Join } from '../track/joins.js';
-import { byBore, countCells, countSteps, inside, over, overFindings, overPoints } from '../track/sums.js';
+import {
+  boreStepsOf,
+  byBore,
+  countCells,
+  countSteps,
+  inside,
+  over,
+  overFindings,
+  overPoints,
+} from '../track/sums.js';
 import { pointsInside, type Cell, type Refusal, type Track } from '../track/track.js';
 import { firstRefusal, notOurs } from './dig.js';
 import { linerDrafts, linerOrderOf } from './liner-order.js';
 import type { Candidate, Work } from './method.js';
-import { closingCost, mostTurns_deg, pitAlone } from './entry.js';
-import { isReopened, runsIn } from './liner-passes.js';
-import { mostBend_deg, turnOf } from './turns.js';
+import { closingCost, pitAlone } from './entry.js';
+import { isReopened, linerPointRefusal, runsIn } from './liner-passes.js';
+import { mostTurns_deg, turnOf } from './turns.js';
 
 /** A stretch that a liner may cover, by its fine breaks, and its raw cost without setting it. */
 export interface Covered {
@@ -74,7 +82,7 @@ export function linerCandidates(
   const fine = Int32Array.from(track.boundaries);
   const refused = countCells(track, (cell) => linerCellRefusal(cell) !== undefined);
   const boreBreaks = countSteps(track, (before, cell) => boreRefusal(before, cell, rules) !== undefined);
-  const boreSteps = countSteps(track, (before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in);
+  const boreSteps = boreStepsOf(track);
   const stops = overPoints(track, (placed) => (linerPointRefusal(placed) ? 1 : 0));
   const degrees = overPoints(track, ({ point }) => turnOf(point).counted_deg);
   const reopened = overPoints(track, (placed) => (isReopened(placed) ? 1 : 0));
@@ -163,29 +171,6 @@ export function linerCellRefusal({
       rule: 'too-thick',
       why: `${at} ft needs ${thickness.needed_in.toFixed(3)} in, over 6.0 mm (${thickness.governs})`,
       lift: 'new pipe here',
-    };
-  }
-  return undefined;
-}
-
-/** Why a liner may not run past a point that lies inside it. */
-function linerPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
-  const where = `${at.station_ft.toFixed(1)} ft`;
-  if (point.kind === 'valve') {
-    return {
-      rule: 'valve',
-      why: `no liner passes the valve at ${where}`,
-      lift: 'take the valve out, or end the liner there',
-    };
-  }
-  if (point.kind === 'drop') {
-    return { rule: 'drop', why: `no liner follows the drop at ${where}`, lift: 'end the liner at the drop' };
-  }
-  if (turnOf(point).tooSharp) {
-    return {
-      rule: 'bend',
-      why: `the bend at ${where} is over ${mostBend_deg}°`,
-      lift: 'end the liner there',
     };
   }
   return undefined;

@@ -4,6 +4,8 @@ import type { Point } from '../job/schema.js';
 const unknownTurn_deg = 45;
 /** A liner makes no sharper turn, degrees. Common practice. */
 export const mostBend_deg = 90;
+/** Turns that a liner makes in all, degrees. Common practice. */
+export const mostTurns_deg = 180;
 
 /** What a point turns, as a liner counts it. */
 export function turnOf({ kind, degrees }: Point): {

@@ -1,3 +1,4 @@
+import { capital } from '../capital.js';
 import { notPossibleOn } from '../explain/not-possible.js';
 import { nothingSeen } from '../explain/verdict.js';
 import { planWarnings } from '../explain/warnings.js';
@@ -73,7 +74,7 @@ export const sayNotPossible = (way: Way): string[] =>
   way.lines.flatMap((lineWay) =>
     notPossibleOn(lineWay).map(
       ({ what, from_ft, to_ft, lift }) =>
-        `${what.charAt(0).toUpperCase()}${what.slice(1)} (${feet(from_ft)} to ${feet(to_ft)} ft) is left to others. What would change that: ${lift}`,
+        `${capital(what)} (${feet(from_ft)} to ${feet(to_ft)} ft) is left to others. What would change that: ${lift}`,
     ),
   );
 

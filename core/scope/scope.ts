@@ -5,7 +5,7 @@ import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
 import { costOf, runnerUp, type RunnerUp } from '../explain/runner-up.js';
 import { referralsOf, type Referral } from '../explain/referrals.js';
 import { segmentsOf, type Segment } from '../explain/segments.js';
-import { firstStep, lookAgain, supposing, toLocate, type FirstStep } from '../explain/unseen.js';
+import { firstStep, isKnown, supposing, type FirstStep } from '../explain/unseen.js';
 import { verdictOf, type Verdict } from '../explain/verdict.js';
 import { lineWarnings, planWarnings } from '../explain/warnings.js';
 import type { Capacity } from '../grade/capacity.js';
@@ -156,10 +156,8 @@ export interface IfUnseenIs {
 
 /** The price of a way's school when every foot not seen clean proves sound, and when it proves failed. */
 export function ifUnseenIs(way: Way, input: WayInput): IfUnseenIs {
-  const allSeen = input.lines.every((line) => lookAgain(line).stretches.length === 0);
   const total = sumCents([way.scope, way.cleanouts]);
-  const known = input.lines.every((line) => line.model.endReached && toLocate(line).length === 0);
-  if (allSeen && known) return { sound: total, failed: total };
+  if (input.lines.every(isKnown)) return { sound: total, failed: total };
   const supposed = (proves: 'sound' | 'failed') => {
     const other = wayOf({ ...input, lines: input.lines.map((line) => supposing(line, proves, input.rules)) });
     const possible = other.feasible && uncuredBy(other) <= uncuredBy(way) + tolerance.ft;

@@ -1,8 +1,8 @@
 import { bit, type Path } from './problem.js';
 
 /** The cheapest paths of several problems that share fixed charges: each option is paid once, however often it is used. */
-export interface Cheapest {
-  readonly paths: readonly Path[];
+export interface Cheapest<Found extends Path = Path> {
+  readonly paths: readonly Found[];
   /** Options used by any of them, as a bit mask. */
   readonly used: number;
   /** Paths and fixed charges together. */
@@ -14,19 +14,19 @@ export interface Cheapest {
  * what is surely in; where its optimum uses nothing else it is exact, else one of the options it uses is decided, the
  * dearest first. `solve` answers one problem with the options of a mask. Undefined where some problem has no path.
  */
-export function cheapestWithCharges(
+export function cheapestWithCharges<Found extends Path>(
   problems: number,
   charges: readonly number[],
-  solve: (problem: number, options: number) => Path | undefined,
-): Cheapest | undefined {
+  solve: (problem: number, options: number) => Found | undefined,
+): Cheapest<Found> | undefined {
   if (problems === 0) return { paths: [], used: 0, cost: 0 };
   const options = charges.map((_, option) => option);
   const chargesOf = (mask: number) =>
     charges.reduce((sum, charge, option) => (mask & bit(option) ? sum + charge : sum), 0);
   const remembered = rememberSubsets(problems, solve);
-  let best: (Cheapest & { tie: number }) | undefined;
+  let best: (Cheapest<Found> & { tie: number }) | undefined;
   const visit = (surely: number, maybe: number): void => {
-    const paths: Path[] = [];
+    const paths: Found[] = [];
     for (let problem = 0; problem < problems; problem++) {
       const path = remembered(problem, surely | maybe);
       if (!path) return;
@@ -54,9 +54,12 @@ export function cheapestWithCharges(
 }
 
 /** A path found with more options stands for fewer too, when it uses none of those left out. */
-function rememberSubsets(problems: number, solve: (problem: number, options: number) => Path | undefined) {
-  const known: { mask: number; path: Path | undefined }[][] = Array.from({ length: problems }, () => []);
-  return (problem: number, mask: number): Path | undefined => {
+function rememberSubsets<Found extends Path>(
+  problems: number,
+  solve: (problem: number, options: number) => Found | undefined,
+) {
+  const known: { mask: number; path: Found | undefined }[][] = Array.from({ length: problems }, () => []);
+  return (problem: number, mask: number): Found | undefined => {
     const stands = known[problem]?.find(
       (each) => (mask & ~each.mask) === 0 && (each.path === undefined || (each.path.used & ~mask) === 0),
     );

@@ -49,8 +49,7 @@ interface Boundary {
  * its hole with room to work; a liner or a burst that ends here wants a pit unless an insertion point, touching new pipe
  * or an open hole serves it; a pit may stand alone, open a hole that goes on, or close one that came. A hole is held the
  * way it was opened until it closes; where one begins and ends is marked, for none begins too near to where another ended.
- * `money` turns raw cost into whole
- * millionths.
+ * `money` turns raw cost into whole millionths.
  */
 export function boundaryPasses(
   site: Site,

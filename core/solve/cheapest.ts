@@ -1,3 +1,4 @@
+import { overlaps } from '../line/intervals.js';
 import { methodBit, methodRegistry } from '../methods/index.js';
 import type { Candidate } from '../methods/method.js';
 import { byte, int } from '../search/columns.js';
@@ -210,9 +211,9 @@ const isCleanedIn = ({ problem }: Prepared, { steps }: Path, { start, end }: Clu
 function planOf(
   { candidates, levels, possible, problem }: Prepared,
   limits: OwnLimits | undefined,
-  path: Path,
+  path: Cleaned,
 ): Plan {
-  const { visit } = path as Cleaned;
+  const { visit } = path;
   const cells = possible.track.cells.length;
   const cleaned = new Uint8Array(cells);
   const uncured = new Uint8Array(cells);
@@ -221,7 +222,7 @@ function planOf(
     for (let i = int(problem.cellOf, from); i < int(problem.cellOf, to); i++) {
       uncured[i] = byte(path.unsuited, i);
       const cell = possible.track.cells[i];
-      const onTheWay = visit && cell && cell.from_ft < visit.to_ft && cell.to_ft > visit.from_ft;
+      const onTheWay = visit && cell && overlaps(cell, visit);
       const mayClean = ((limits?.allowed[i] ?? 0) & methodBit('clean')) !== 0;
       if (byte(path.second, i) !== 0 || (onTheWay && mayClean)) cleaned[i] = 1;
     }

@@ -7,7 +7,7 @@ import {
 } from '../cleanouts/cleanouts.js';
 import { holeLetter } from '../excavation/hole.js';
 import type { AlonePit } from '../excavation/hole-costs.js';
-import { excavationDrafts, leastPublic_ft } from '../excavation/hole-drafts.js';
+import { excavationDrafts, withPermit } from '../excavation/hole-drafts.js';
 import { holeQuantities } from '../excavation/quantities.js';
 import { sayPoint } from '../job/point-words.js';
 import { sameStation_ft } from '../job/units.js';
@@ -157,9 +157,10 @@ function cheapestGround({ track, holes }: Possible, stretch: MissingCleanout): G
     const pit = inside && !isExposedAt(track, fine) ? holes.pit(fine, 'launch') : undefined;
     if (!pit?.alone) return [];
     const { alone, from_ft, to_ft } = pit;
-    const permit = alone.public_ft > leastPublic_ft ? track.prices.permit_per_hole : 0;
     const away_ft = Math.abs(x - stretch.best_ft);
-    return [{ station_ft: x, pit: { ...alone, from_ft, to_ft }, cost: alone.cost + permit, away_ft }];
+    return [
+      { station_ft: x, pit: { ...alone, from_ft, to_ft }, cost: withPermit(alone, track.prices), away_ft },
+    ];
   });
   return sites.sort((a, b) => a.cost - b.cost || a.away_ft - b.away_ft || a.station_ft - b.station_ft)[0];
 }

@@ -1,3 +1,4 @@
+import { overlaps } from '../line/intervals.js';
 import { holeLetter, type Hole } from '../excavation/hole.js';
 import { excavationDrafts } from '../excavation/hole-drafts.js';
 import { sayPoint } from '../job/point-words.js';
@@ -45,7 +46,7 @@ export function priceLines(track: Track, layout: Layout): PriceLine[] {
 /** The cleaning visit, from where the tool goes in. */
 function visitDrafts(track: Track, { cells, visit }: Layout): Draft[] {
   if (!visit) return [];
-  const passed = track.cells.filter(({ from_ft, to_ft }) => from_ft < visit.to_ft && to_ft > visit.from_ft);
+  const passed = track.cells.filter((cell) => overlaps(cell, visit));
   const point = track.model.points.find((each) => each.point.id === visit.access);
   const from = point && `${sayPoint(point.point)} at ${point.at.station_ft.toFixed(1)} ft`;
   return cleaningDrafts(

@@ -123,7 +123,7 @@ function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: Track
   const surfaceClosed = surfaceRow(surface).closedTo;
   const closedTo = model.noDig.some((each) => holds(each, middle)) ? 'no-dig' : surfaceClosed;
   const depths = placesOf(stretch, model).map((x) => model.profile.depth(x));
-  const loads = worstLoads(
+  const { loads, thickness } = thickestLiner(
     depths,
     { pipe, surface, findings, exposed: surfaceClosed === 'crawl-space' },
     input,
@@ -157,7 +157,7 @@ function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: Track
       shield: !crossed,
     },
     loads,
-    thickness: linerThickness(loads),
+    thickness,
     mustClean: duties.cleaned.some((place) => overlaps(place, stretch)),
     descale: pipe.material === 'cast-iron' && findings.some((each) => isScale(each) && isOwed(each, duties)),
     rootJoint: findings.some(isRootJoint),
@@ -175,25 +175,26 @@ const placesOf = ({ from_ft, to_ft }: Interval, model: LineModel): number[] => [
   ...kinksOf(model).filter((x) => x > from_ft && x < to_ft),
 ];
 
-/** The loads of that place of a cell where a liner has to be thickest. */
-function worstLoads(
+/** The loads of that place of a cell where a liner has to be thickest, and that thickness. */
+function thickestLiner(
   depths_ft: readonly number[],
   at: { pipe: Cell['pipe']; surface: SurfaceKind; findings: readonly Judged[]; exposed: boolean },
   { model, rules }: TrackInput,
-): LinerLoads {
+): Pick<Cell, 'loads' | 'thickness'> {
   const ovality_percent = Math.max(
     rules.ovality_percent,
     ...at.findings.flatMap((finding) => finding.ovality_percent ?? []),
   );
-  const all = depths_ft.map((invert_ft): LinerLoads => ({
-    host_in: at.pipe.diameter_in,
-    invert_ft,
-    waterOverInvert_ft: Math.max(0, invert_ft - (model.line.groundwater_ft ?? 0)),
-    ovality_percent,
-    surface: at.surface,
-    exposed: at.exposed,
-  }));
-  return all.reduce((worst, each) =>
-    linerThickness(each).needed_in > linerThickness(worst).needed_in ? each : worst,
-  );
+  const all = depths_ft.map((invert_ft) => {
+    const loads: LinerLoads = {
+      host_in: at.pipe.diameter_in,
+      invert_ft,
+      waterOverInvert_ft: Math.max(0, invert_ft - (model.line.groundwater_ft ?? 0)),
+      ovality_percent,
+      surface: at.surface,
+      exposed: at.exposed,
+    };
+    return { loads, thickness: linerThickness(loads) };
+  });
+  return all.reduce((worst, each) => (each.thickness.needed_in > worst.thickness.needed_in ? each : worst));
 }

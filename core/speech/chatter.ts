@@ -78,20 +78,19 @@ const small =
   `a an the this that these those it its it's he she they them we us you i i'm i've i'd i'll we're we've we'll you're you've your our my
   is are was were be been being am do does did done has have had having will would can could should may shall
   of and or with at here there from on in into onto over under up down off by for as to so then than also plus too just now again still
-  right very really quite pretty fairly rather somewhat only even all any  each one ones bit little lot lots bunch deal
+  right very really quite pretty fairly rather somewhat only even all any each one ones bit little lot lots bunch deal
   go goes going gone went come comes coming came get gets getting got gotten see seen sees seeing saw look looks looking looked
   show shows showing call calling say says saying said think guess know want notice noticed note mark marked run runs hit hitting
-   find finding found appears appear seems seem  thing things stuff place places spot spots area areas point section sections
-  way side sides inside through  about near close next first second last other same another such like
-  feet foot ft  reading counter footage distance reel cable camera head video screen picture
+  find finding found appears appear seems seem thing things stuff place places spot spots area areas point section sections
+  way side sides inside through about near close next first second last other same another such like
+  feet foot ft reading counter footage distance reel cable camera head video screen picture
   pipe line lateral sewer sewage water wall walls new old existing exposed
-  nice clear good fine  sound    great  crazy major worry serious
-  what which who when where why how  if but however though while
-      
+  nice clear good fine sound great crazy major worry serious
+  what which who when where why how if but however though while
   what's who's where's when's here's there's that's let's lets
   definitely certainly clearly visibly apparent apparently visible obvious probably likely perhaps
-   growing sticking hanging sitting holding   present evidence sign signs
-  held whole more mostly almost every entire throughout everything anything whatever  pass passing passed 
+  growing sticking hanging sitting holding present evidence sign signs
+  held whole more mostly almost every entire throughout everything anything whatever pass passing passed
   deep high wide tall thick long short total approximately level
   morning afternoon today thanks hello hi hey everybody everyone`
     .split(/\s+/)

@@ -67,6 +67,14 @@ const toStreet: Pick<Line, 'surfaces' | 'owners'> = {
     { from_ft: 60, to: 'MAIN', owner: 'public' },
   ],
 };
+/** A slab over the first 25 ft, then lawn. */
+const underSlab: Pick<Line, 'depths' | 'surfaces'> = {
+  depths: deep(1.5, 4, 60),
+  surfaces: [
+    { from_ft: 0, to_ft: 25, kind: 'building' },
+    { from_ft: 25, to_ft: 60, kind: 'lawn' },
+  ],
+};
 const shallow = { depths: deep(2, 3), surfaces: lawn() };
 const middling = { depths: deep(2.5, 5), surfaces: lawn() };
 
@@ -175,13 +183,7 @@ export const fieldJobs: readonly FieldJob[] = [
   {
     title: 'Scaled iron under the house',
     log: ['60 main', '0 to 28 scale 40%', '28 iron 4 > pvc 4'],
-    more: {
-      depths: deep(1.5, 4, 60),
-      surfaces: [
-        { from_ft: 0, to_ft: 25, kind: 'building' },
-        { from_ft: 25, to_ft: 60, kind: 'lawn' },
-      ],
-    },
+    more: underSlab,
     good: [
       'Descale the iron at its own rate and look again before talk of lining.',
       'Nothing is dug under the house.',
@@ -191,26 +193,14 @@ export const fieldJobs: readonly FieldJob[] = [
   {
     title: 'Worn iron under the slab',
     log: ['60 main', '5 to 20 bottom worn', '25 iron 4 > pvc 4'],
-    more: {
-      depths: deep(1.5, 4, 60),
-      surfaces: [
-        { from_ft: 0, to_ft: 25, kind: 'building' },
-        { from_ft: 25, to_ft: 60, kind: 'lawn' },
-      ],
-    },
+    more: underSlab,
     good: ['Line it from the cleanout: nobody breaks a floor that a liner spares.', 'No hole.'],
     expect: { at: { 12: ['line'] }, holes: 0, about: set('line') + lined(22) },
   },
   {
     title: 'A collapse under the slab, beyond reach',
     log: ['60 main', '12 collapse', '45 broken'],
-    more: {
-      depths: deep(1.5, 4, 60),
-      surfaces: [
-        { from_ft: 0, to_ft: 25, kind: 'building' },
-        { from_ft: 25, to_ft: 60, kind: 'lawn' },
-      ],
-    },
+    more: underSlab,
     good: [
       'Say the collapse needs the floor opened, by others or by a house rule.',
       'Fix the break outside all the same.',

@@ -1,5 +1,6 @@
 import type { Condition } from '../condition/condition.js';
 import { isCurable } from '../condition/judged.js';
+import { pitHalf_ft } from '../excavation/hole-costs.js';
 import { mayReach, engineerOver_ft, protectFrom_ft, workDepth_ft } from '../excavation/section.js';
 import type { Rules } from '../job/rules-schema.js';
 import type { Point } from '../job/schema.js';
@@ -11,7 +12,6 @@ import type { Obligations } from './track.js';
 const crossingRoom_ft = 2;
 /** A liner's sound end beyond a place that must be cured, ft. */
 const soundEnd_ft = 1;
-const pitHalf_ft = 2;
 const mostCell_ft = 1;
 
 /** Whether a point belongs to the pipe. A tree or a property line beside it changes nothing about where work may end. */

@@ -26,6 +26,10 @@ export const countSteps = (track: Track, differ: (before: Cell, cell: Cell) => b
     return before !== undefined && differ(before, cell) ? 1 : 0;
   });
 
+/** Running count of the breaks at which the bore changes. */
+export const boreStepsOf = (track: Track): Float64Array =>
+  countSteps(track, (before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in);
+
 /** Running cost by a table of rates by bore, money per ft. */
 export const byBore = (track: Track, table: Record<string, number>): Float64Array =>
   overCells(track, (cell, _, length) => length * (rateForBore(table, cell.pipe.diameter_in) ?? 0));

@@ -1,3 +1,4 @@
+import { capital } from '../../core/capital.js';
 import { methodName } from '../../core/methods/index.js';
 import { Text, View } from '@react-pdf/renderer';
 import type { Firm } from '../../core/job/firm.js';
@@ -6,7 +7,7 @@ import type { JobView } from '../../core/views/job-view.js';
 import type { LineScope, Scope } from '../../core/scope/scope.js';
 import { sayFitting } from '../../core/pipe/fittings.js';
 import { shoppingList } from '../../core/views/shopping.js';
-import { cautionsOf } from '../holes/cautions';
+import { cautionsOf, cleaningCaution } from '../holes/cautions';
 import { dayOrder, holeLetter, type Pit } from '../holes/hole-order';
 import { HolePlan } from '../holes/hole-plan';
 import { HoleSection } from '../holes/hole-section';
@@ -184,7 +185,7 @@ function Cleaning({ scope }: { scope: LineScope }) {
         ]}
       />
       <View style={styles.caution}>
-        <Text>Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.</Text>
+        <Text>{cleaningCaution}</Text>
       </View>
     </>
   );
@@ -214,9 +215,7 @@ function ToKnow({ scope, line }: { scope: Scope; line: LineScope }) {
     <View style={styles.caution}>
       <Text style={styles.bold}>Before you start</Text>
       {all.map(({ rule, at_ft, message }) => (
-        <Text key={`${rule} ${at_ft ?? ''} ${message}`}>
-          {inFont(`${message.charAt(0).toUpperCase()}${message.slice(1)}.`)}
-        </Text>
+        <Text key={`${rule} ${at_ft ?? ''} ${message}`}>{inFont(`${capital(message)}.`)}</Text>
       ))}
     </View>
   );

@@ -1,6 +1,9 @@
 import { feet } from '../shell/format';
 import type { Pit } from './hole-order';
 
+/** The caution wherever a line is cleaned. */
+export const cleaningCaution = 'Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.';
+
 /** The cautions that apply to this hole and only those. */
 export function cautionsOf(pit: Pit): string[] {
   return [

@@ -1,3 +1,4 @@
+import { capital } from '../../core/capital.js';
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
@@ -249,7 +250,7 @@ function AboutHole({ pit }: { pit: Pit }) {
         {pit.sheet.restore.map(({ surface, area }) => (
           <Box key={surface}>
             {figure(
-              `${surface.charAt(0).toUpperCase()}${surface.slice(1)} to put back`,
+              `${capital(surface)} to put back`,
               <OpenFigure figure={area} label={`${surface} to put back`}>
                 {area.value.toFixed(0)} ft²
               </OpenFigure>,
@@ -266,7 +267,7 @@ function AboutHole({ pit }: { pit: Pit }) {
         ) : (
           pit.sheet.corners.map(({ name, tapes }) => (
             <Box key={name} mb="1">
-              <Text fontWeight={700}>{name.charAt(0).toUpperCase() + name.slice(1)}</Text>
+              <Text fontWeight={700}>{capital(name)}</Text>
               {tapes.map(({ mark, distance }) => (
                 <Flex key={mark} justify="space-between" gap="3">
                   <Text>from {mark}</Text>

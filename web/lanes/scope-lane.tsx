@@ -15,9 +15,9 @@ interface Props {
   readonly scale: SheetScale;
   readonly selected: ScopeBar | undefined;
   readonly pins: readonly PlacedPin[];
-  /** Where another way would do something else, ft; drawn as a dashed outline. */
   /** Places that must be cured and cannot be here, ft. */
   readonly uncured: readonly { readonly from_ft: number; readonly to_ft: number }[];
+  /** Where another way would do something else, ft; drawn as a dashed outline. */
   readonly differs: readonly { readonly from_ft: number; readonly to_ft: number }[];
   readonly onSelect: (bar: ScopeBar) => void;
   /** All that can be done on a bar is asked for: by another press on the chosen one, or by the other button. */

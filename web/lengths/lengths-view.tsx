@@ -1,3 +1,4 @@
+import { capital } from '../../core/capital.js';
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { jobHead } from '../../core/edits/index.js';
@@ -70,9 +71,7 @@ export function LengthsView() {
               Do not order yet. First {view.scope.firstStep.what}, {feet(view.scope.firstStep.from_ft)} to{' '}
               {feet(view.scope.firstStep.to_ft)} ft, {money(view.scope.firstStep.price, prices.currency)}.
             </Text>
-            <Text>
-              {view.scope.firstStep.why.charAt(0).toUpperCase() + view.scope.firstStep.why.slice(1)}.
-            </Text>
+            <Text>{capital(view.scope.firstStep.why)}.</Text>
           </Box>
         )}
         {liners.length > 0 && (

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
+import { capital } from '../../core/capital.js';
 import type { Cue } from '../../core/narration/captions.js';
 import type { ToRead } from '../../core/logline/to-read.js';
 import type { Warning } from '../../core/warning.js';
@@ -7,6 +8,7 @@ import { SaveReport } from '../documents/save-buttons';
 import { AddPress } from '../shell/add-press';
 import { Cap, Press } from '../shell/controls';
 import { useJobContext, type JobContext } from '../shell/job-layout';
+import { ButtonChoice } from './button-choice';
 import { CsvPanel } from './csv-panel';
 import { LineStrip } from './line-strip';
 import { LogKeys } from './log-keys';
@@ -16,7 +18,7 @@ import { ReelPanel } from './reel-panel';
 import { RunForm } from './run-form';
 import { RunPanel } from './run-panel';
 import { TypedLine, type TypedLineHandle } from './typed-line';
-import { useLogHand, type LogHand, type LogRefs, type Source } from './use-log-hand';
+import { useLogHand, type LogHand, type LogRefs } from './use-log-hand';
 import { VideoPanel, type VideoHandle } from './video-panel';
 
 /** The record everything else trusts: what the camera saw, typed as it is said. */
@@ -136,23 +138,15 @@ function Beside({
 const sourceWords = { none: 'No picture', video: 'Video', reel: 'Reel' } as const;
 
 const Pictures = ({ source, setSource }: Pick<LogHand, 'source' | 'setSource'>) => (
-  <Flex role="group" aria-label="Picture beside the log" mb="3" fontSize="14px">
-    {(Object.keys(sourceWords) as Source[]).map((each) => (
-      <Press
-        key={each}
-        type="button"
-        flex="1"
-        px="1"
-        look={source === each ? 'chosen' : 'plain'}
-        aria-pressed={source === each}
-        onClick={() => {
-          setSource(each);
-        }}
-      >
-        {sourceWords[each]}
-      </Press>
-    ))}
-  </Flex>
+  <ButtonChoice
+    aria-label="Picture beside the log"
+    mb="3"
+    fontSize="14px"
+    tight
+    chosen={source}
+    words={sourceWords}
+    onChoose={setSource}
+  />
 );
 
 /** The runs of the line, a tab each, and a new one. */
@@ -290,7 +284,7 @@ function Warnings({ warnings }: { warnings: readonly Warning[] }) {
       {warnings.map(({ rule, message, at_ft }, index) => (
         <Text key={`${rule} ${index}`} fontSize="14px" mb="2" overflowWrap="anywhere">
           {at_ft !== undefined && <strong>{at_ft.toFixed(1)} ft: </strong>}
-          {message.charAt(0).toUpperCase() + message.slice(1)}.
+          {capital(message)}.
         </Text>
       ))}
     </Box>

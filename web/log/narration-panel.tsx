@@ -9,7 +9,7 @@ import { Cap, Field, Label, LongField, Press } from '../shell/controls';
 import { OverPage } from '../shell/over-page';
 import { editsOf } from './entries';
 import { NarrationList } from './narration-list';
-import { PassChoice } from './pass-choice';
+import { ButtonChoice } from './button-choice';
 import type { NarrationHand } from './use-narration';
 
 interface Props {
@@ -198,12 +198,12 @@ function SourceForm({ onRead, onClose }: SourceFormProps) {
           setText(event.target.value);
         }}
       />
-      <PassChoice
+      <ButtonChoice
         aria-label="The talk begins"
         maxWidth="420px"
-        pass={pass}
+        chosen={pass}
         words={{ out: 'Begins pushing out', back: 'Begins pulling back' }}
-        onPass={setPass}
+        onChoose={setPass}
       />
       {failed && <Refusal>{failed}</Refusal>}
       <Flex gap="3" mt="2">

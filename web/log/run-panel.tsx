@@ -1,12 +1,13 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import { capital } from '../../core/capital.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import { runHead, lineHead } from '../../core/edits/index.js';
 import { sayClock } from '../../core/logline/say.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../shell/controls';
-import { PassChoice } from './pass-choice';
+import { ButtonChoice } from './button-choice';
 import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
@@ -32,12 +33,12 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
   const untied = lineView?.untied.find((each) => each.run === run.id);
   return (
     <Box>
-      <PassChoice
+      <ButtonChoice
         aria-label="Which pass is being read"
         mb="4"
-        pass={pass}
+        chosen={pass}
         words={{ out: 'Pushing out', back: 'Pulling back' }}
-        onPass={setPass}
+        onChoose={setPass}
       />
       <Flex gap="4" align="center" mb="4">
         <Dial water={waterClock ?? 6} />
@@ -90,8 +91,7 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
       <Access line={line} run={run} change={change} />
       {untied && (
         <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="3" py="2" mt="3">
-          {untied.wouldTie.charAt(0).toUpperCase() + untied.wouldTie.slice(1)}. Until then it is kept, and the
-          rest is scoped.
+          {capital(untied.wouldTie)}. Until then it is kept, and the rest is scoped.
         </Box>
       )}
     </Box>

@@ -119,7 +119,7 @@ export function TypedLine(props: Props) {
   };
   const write = async () => {
     if (!ready || !run) return;
-    if (doubtful && confirmed !== text) {
+    if (doubtful && !asksAgain) {
       setConfirmed(text);
       return;
     }

@@ -1,4 +1,5 @@
 import { Flex, Text } from '@chakra-ui/react';
+import { capital } from '../../core/capital.js';
 import { jobHead, lineHead } from '../../core/edits/index.js';
 import { sayWhat } from '../../core/logline/say.js';
 import type { OfferWay } from '../../core/offer/offer.js';
@@ -51,8 +52,7 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
       {way.options.map((option) => (
         <Flex key={`${option.line} ${option.what}`} justify="space-between" align="center" gap="3">
           <Text>
-            {option.what.charAt(0).toUpperCase() + option.what.slice(1)}{' '}
-            <strong>+{money(option.adds, currency)}</strong>
+            {capital(option.what)} <strong>+{money(option.adds, currency)}</strong>
           </Text>
           <Press
             type="button"

@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { capital } from '../../core/capital.js';
 import type { Offer } from '../../core/offer/offer.js';
 import { sayUnseen } from '../../core/offer/say-unseen.js';
 import { feet, money } from '../shell/format';
@@ -13,8 +14,8 @@ export function SaidOnce({ offer }: { offer: Offer }) {
       {firstStep && (
         <Row title="First">
           <Text fontWeight={700}>
-            {firstStep.what.charAt(0).toUpperCase() + firstStep.what.slice(1)}, {feet(firstStep.from_ft)} to{' '}
-            {feet(firstStep.to_ft)} ft: {money(firstStep.price, offer.currency)}
+            {capital(firstStep.what)}, {feet(firstStep.from_ft)} to {feet(firstStep.to_ft)} ft:{' '}
+            {money(firstStep.price, offer.currency)}
           </Text>
           <Text color="soft">because {firstStep.why}; until then the prices above are a range</Text>
         </Row>

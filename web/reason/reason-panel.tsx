@@ -4,6 +4,9 @@ import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import type { Figure } from '../../core/figure.js';
+import { capital } from '../../core/capital.js';
+import { overlaps } from '../../core/line/intervals.js';
+import { cleaningCaution } from '../holes/cautions';
 import type { Line } from '../../core/job/schema.js';
 import { gradeWords, type Method } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/logline/say.js';
@@ -73,9 +76,7 @@ export function ReasonPanel({
   )
     .filter(({ rule }) => rule !== 'not-needed')
     .filter((each, index, all) => all.findIndex(({ method }) => method === each.method) === index);
-  const stuck = lineScope.notPossible.filter(
-    ({ from_ft, to_ft }) => from_ft < bar.to_ft - tolerance.ft && to_ft > bar.from_ft + tolerance.ft,
-  );
+  const stuck = lineScope.notPossible.filter((place) => overlaps(place, bar));
   const because = [...new Set(bar.segments.flatMap((segment) => segment.because))];
   const runnerUps = bar.segments.flatMap(({ runnerUp }) => (runnerUp ? [runnerUp] : []));
   const runnerUp = [...runnerUps].sort((a, b) => a.costsMore - b.costsMore)[0];
@@ -199,15 +200,13 @@ export function ReasonPanel({
           ))}
         </Part>
       ))}
-      {bar.action?.working?.short && <Caution>{upperFirst(bar.action.working.short)}.</Caution>}
+      {bar.action?.working?.short && <Caution>{capital(bar.action.working.short)}.</Caution>}
       {bar.action?.liner && (
         <Caution>
           Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.
         </Caution>
       )}
-      {bar.method === 'clean' && (
-        <Caution>Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.</Caution>
-      )}
+      {bar.method === 'clean' && <Caution>{cleaningCaution}</Caution>}
       {lineScope.options.length > 0 && (
         <Part title="While here">
           {lineScope.options.map((option) => (
@@ -299,8 +298,6 @@ function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number][
   );
 }
 
-const upperFirst = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
 /** The result of "80 − 30 = 50", or the plain term of "+ 2". */
 const shortSum = (expression: string): string => expression.split(' = ').at(-1) ?? expression;
 
@@ -364,7 +361,7 @@ function Because({ because }: { because: readonly string[] }) {
     <>
       {shown.map((each) => (
         <Text key={each} mb="0.5">
-          {upperFirst(each)}.
+          {capital(each)}.
         </Text>
       ))}
       {shown.length < because.length && (

@@ -1,0 +1,33 @@
+import { Flex } from '@chakra-ui/react';
+import type { ComponentProps } from 'react';
+import { Press } from '../shell/controls';
+
+interface Props<T extends string> extends Omit<ComponentProps<typeof Flex>, 'onChange'> {
+  readonly chosen: T;
+  /** What each button says, in the order they stand in. */
+  readonly words: Readonly<Record<T, string>>;
+  readonly onChoose: (choice: T) => void;
+  /** Little room beside the words. */
+  readonly tight?: boolean;
+}
+
+/** One of a few, as buttons side by side. */
+export const ButtonChoice = <T extends string>({ chosen, words, onChoose, tight, ...rest }: Props<T>) => (
+  <Flex role="group" {...rest}>
+    {(Object.keys(words) as T[]).map((each) => (
+      <Press
+        key={each}
+        type="button"
+        flex="1"
+        {...(tight ? { px: '1' } : {})}
+        look={chosen === each ? 'chosen' : 'plain'}
+        aria-pressed={chosen === each}
+        onClick={() => {
+          onChoose(each);
+        }}
+      >
+        {words[each]}
+      </Press>
+    ))}
+  </Flex>
+);
