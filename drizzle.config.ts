@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: './server/tables.ts',
+  schema: './server/storage/tables.ts',
   out: './server/migrations',
 });

@@ -2,7 +2,7 @@ import { chromium, type Page } from '@playwright/test';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startServer } from '../e2e/server.js';
+import { startServer } from '../e2e/support/server.js';
 import { seedJobs } from './seed-jobs.js';
 
 /**

@@ -1,8 +1,8 @@
 import { join, resolve } from 'node:path';
 import { randomJob, source } from '../core/test/random-job.js';
 import type { Job } from '../core/job/schema.js';
-import { openDatabase } from '../server/database.js';
-import { storeOn } from '../server/store.js';
+import { openDatabase } from '../server/storage/database.js';
+import { storeOn } from '../server/jobs/store.js';
 
 const streets = ['Alder', 'Brook', 'Copse', 'Dell', 'Elm', 'Fern', 'Grove', 'Hollow', 'Ivy', 'Juniper'];
 const ways = ['Lane', 'Row', 'Close', 'Walk', 'Terrace', 'Rise'];
@@ -28,7 +28,11 @@ export function seedJob(number: number): Job {
 
 /** Puts so many invented jobs into a data folder that no server holds. */
 export async function seedJobs(folder: string, count: number): Promise<void> {
-  const opened = await openDatabase(folder, join(resolve(import.meta.dirname, '..'), 'server', 'migrations'));
+  const migrations = join(resolve(import.meta.dirname, '..'), 'server', 'migrations');
+  const dead = (message: string) => {
+    throw new Error(message);
+  };
+  const opened = await openDatabase({ folder, migrations, dead });
   try {
     const store = storeOn(opened.db);
     for (let number = 1; number <= count; number++) {

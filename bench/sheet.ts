@@ -2,7 +2,7 @@ import { chromium } from '@playwright/test';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { newFolder, startServer } from '../e2e/server.js';
+import { newFolder, startServer } from '../e2e/support/server.js';
 import { watchedLine } from './watched-line.js';
 
 /**

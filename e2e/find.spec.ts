@@ -2,9 +2,11 @@ import AxeBuilder from '@axe-core/playwright';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { firmSchema } from '../core/job/firm.js';
-import { jobOf } from './headless.js';
-import { saveBy } from './pdf.js';
-import { expect, startServer, test } from './server.js';
+import { jobOf } from './support/headless.js';
+import { saveBy } from './support/pdf.js';
+import { expect, startServer, test } from './support/server.js';
+
+test.use({ serviceWorkers: 'allow' });
 
 const jobs = resolve(import.meta.dirname, '../demo/jobs');
 const demo = (name: string) => JSON.parse(readFileSync(join(jobs, name), 'utf8')) as Record<string, unknown>;
@@ -29,7 +31,7 @@ test('the list is narrowed by words, method, and what is missing, agreed or due'
   await expect(rows).toHaveCount(4);
   await expect(page.getByText('being worked out')).toHaveCount(0);
   await expect(rows.filter({ hasText: '22 Alder Terrace' })).toContainText('Repaired');
-  await expect(rows.filter({ hasText: '22 Alder Terrace' })).toContainText('accepted 27 March');
+  await expect(rows.filter({ hasText: '22 Alder Terrace' })).toContainText('accepted March 27');
 
   await page.getByLabel(/^Find by/).fill('hole clay');
   await only('22 Alder Terrace', '9 Hollow Way');
@@ -42,9 +44,9 @@ test('the list is narrowed by words, method, and what is missing, agreed or due'
   await page.getByRole('button', { name: 'Not all seen' }).click();
   await page.getByRole('button', { name: 'Accepted' }).click();
   await only('22 Alder Terrace');
-  await page.getByRole('button', { name: 'No look after the repair' }).click();
+  await page.getByRole('button', { name: 'No post-repair inspection' }).click();
   await expect(page.getByText('No job matches all of that.')).toBeVisible();
-  await page.getByRole('button', { name: 'No look after the repair' }).click();
+  await page.getByRole('button', { name: 'No post-repair inspection' }).click();
   await page.getByRole('button', { name: 'Accepted' }).click();
   await page.getByRole('button', { name: 'Due', exact: true }).click();
   await only('9 Hollow Way');
@@ -126,8 +128,8 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
   await page.getByLabel('Terms on every offer').fill('Net thirty.');
   await page.getByLabel('Prices hold for so many days').fill('21');
   await page.getByLabel('Name', { exact: true }).fill('Hollow Lane Drains');
-  await page.getByLabel('Look everywhere else, every so many months').fill('36');
-  await page.getByLabel('Look everywhere else, every so many months').press('Enter');
+  await page.getByLabel('Inspect everywhere else, every so many months').fill('36');
+  await page.getByLabel('Inspect everywhere else, every so many months').press('Enter');
   const firm = async () => firmSchema.parse(await (await page.request.get(`${server.url}/api/firm`)).json());
   await expect.poll(firm).toMatchObject({
     name: 'Hollow Lane Drains',
@@ -136,12 +138,12 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
     rules: { look_months: 36 },
   });
   const path = info.outputPath('firm.json');
-  await saveBy(page, 'Export the firm', path);
+  await saveBy(page, 'Export the company', path);
   expect(firmSchema.parse(JSON.parse(readFileSync(path, 'utf8')))).toEqual(await firm());
 
   const bad = info.outputPath('bad.json');
   writeFileSync(bad, JSON.stringify({ ...(await firm()), licence: 7, colour: 'red' }));
-  const picker = page.locator('input[aria-label="Firm file"]');
+  const picker = page.locator('input[aria-label="Company file"]');
   await picker.setInputFiles(bad);
   await expect(page.getByRole('alert')).toContainText('licence');
   await expect(page.getByRole('alert')).toContainText('colour');

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { randomJob } from '../core/test/random-job.js';
-import { expect, startServer, test } from './server.js';
+import { expect, startServer, test } from './support/server.js';
 
 const root = resolve(import.meta.dirname, '..');
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
@@ -64,9 +64,9 @@ test('a job that no scope satisfies names the pins that collide', async ({ page,
   if (line) line.pins = [{ from_ft: 22, to_ft: 27, method: 'line' }];
   const id = await ownJob(page, server.url, job);
   await page.goto(`${server.url}/jobs/${id}/sheet`);
-  await expect(page.getByRole('heading', { name: 'No way' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Nothing is possible' })).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Reason' })).toContainText('22.0 to 27.0 ft');
-  await expect(page.getByText('No way satisfies the rules and pins here')).toBeVisible();
+  await expect(page.getByText('No scope satisfies the rules and pins here')).toBeVisible();
 });
 
 test('a second run from another cleanout is tied by its distance, and kept apart without one', async ({
@@ -146,7 +146,7 @@ test('on a phone: the views fit, the sheet scrolls sideways, targets are wide en
   const page = await context.newPage();
   for (const view of ['log', 'sheet', 'lengths']) {
     await page.goto(`${server.url}/jobs/demo-1-quarry-lane/${view}`);
-    await expect(page.getByRole('link', { name: 'Lengths' })).toBeVisible();
+    await expect(page.getByTestId('saved')).toHaveText('Saved');
     await expect(page.getByText('Working it out…')).toHaveCount(0);
     const overflow = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
@@ -157,14 +157,14 @@ test('on a phone: the views fit, the sheet scrolls sideways, targets are wide en
   }
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/sheet`);
   const box = page.getByTestId('sheet');
-  await expect(page.getByRole('button', { name: /^Line, / })).toBeAttached();
+  await expect(page.getByRole('button', { name: /^Liner, / })).toBeAttached();
   const widths = await box.evaluate((element) => [element.scrollWidth, element.clientWidth]);
   expect(widths[0]).toBeGreaterThan(widths[1] ?? 0);
   await page
-    .getByRole('button', { name: /^Spot dig/ })
+    .getByRole('button', { name: /^Spot repair/ })
     .first()
     .tap();
-  await expect(page.getByRole('heading', { name: /^Spot dig/ })).toBeAttached();
+  await expect(page.getByRole('heading', { name: /^Spot repair/ })).toBeAttached();
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/log`);
   for (const name of ['Pushing out', 'Pulling back']) {
     const size = await page.getByRole('button', { name }).boundingBox();
@@ -173,7 +173,10 @@ test('on a phone: the views fit, the sheet scrolls sideways, targets are wide en
   await context.close();
 });
 
-test('the list finds by finding and material, and a deleted job is gone', async ({ page, server }) => {
+test('the list finds by finding and material; a deleted job is gone, and comes back', async ({
+  page,
+  server,
+}) => {
   const job = { ...demo(), title: '77 Passing Street' };
   await ownJob(page, server.url, job);
   await page.goto(server.url);
@@ -183,16 +186,25 @@ test('the list finds by finding and material, and a deleted job is gone', async 
   await page.getByLabel(/Find by address/).fill('collapse passing');
   await expect(page.getByText('No job matches')).toBeVisible();
   await page.getByLabel(/Find by address/).fill('passing');
-  page.once('dialog', (dialog) => void dialog.accept());
-  await page.getByRole('button', { name: 'Delete 77 Passing Street' }).click();
+  const remove = page.getByRole('button', { name: 'Delete 77 Passing Street' });
+  await remove.click();
   await expect(page.getByText('No job matches')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await remove.click();
+  await expect(page.getByText('No job matches')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('77 Passing Street')).toHaveCount(0);
+  await page.getByRole('button', { name: /Deleted in the last 30 days/ }).click();
+  await page.getByRole('button', { name: 'Bring back 77 Passing Street' }).click();
+  await expect(page.getByRole('link', { name: /77 Passing Street/ })).toBeVisible();
 });
 
 test('colours are chosen by hand and stay chosen', async ({ page, server }) => {
   await page.goto(server.url);
   const isDark = () => page.evaluate(() => document.documentElement.classList.contains('dark'));
   expect(await isDark()).toBe(false);
-  await page.getByRole('button', { name: 'Use dark colours' }).click();
+  await page.getByRole('button', { name: 'Use dark colors' }).click();
   await expect.poll(isDark).toBe(true);
   await page.reload();
   await expect.poll(isDark).toBe(true);

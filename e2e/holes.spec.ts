@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { jobOf, scopeOfJob } from './headless.js';
-import { expect, startServer, test } from './server.js';
+import { jobOf, scopeOfJob } from './support/headless.js';
+import { expect, startServer, test } from './support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
 
@@ -11,13 +11,13 @@ test('a page for each hole: its figures are the headless scope’s, and soil and
   const headless = () => scopeOfJob(page, server.url, jobId, info.outputPath('job.json'));
   const line = async () => (await jobOf(page, server.url, jobId)).lines[0];
   await page.goto(`${server.url}/jobs/${jobId}/holes`);
-  const about = page.getByRole('complementary', { name: 'About this hole' });
-  const holes = page.getByRole('navigation', { name: /Holes in the order/ }).getByRole('button');
+  const about = page.getByRole('complementary', { name: 'About this excavation' });
+  const holes = page.getByRole('navigation', { name: /Excavations in the order/ }).getByRole('button');
   const scope = await headless();
   const pits = scope.lines[0]?.pits ?? [];
   await expect(holes).toHaveCount(pits.length);
   for (const [index, pit] of pits.entries()) {
-    await holes.filter({ hasText: `Hole ${'AB'.charAt(index)}` }).click();
+    await holes.filter({ hasText: `Excavation ${'AB'.charAt(index)}` }).click();
     await expect(about).toContainText(`${pit.depth_ft.toFixed(1)} ft`);
     await expect(about).toContainText(
       `${(pit.bottom_ft[0] ?? 0).toFixed(1)} × ${(pit.bottom_ft[1] ?? 0).toFixed(1)} ft`,
@@ -31,10 +31,10 @@ test('a page for each hole: its figures are the headless scope’s, and soil and
 
   // The liner goes in last; the first hole proves deeper than it was thought, and in loose ground.
   await expect(holes.last()).toContainText('the liner goes in here');
-  await holes.filter({ hasText: 'Hole A' }).click();
+  await holes.filter({ hasText: 'Excavation A' }).click();
   await about.getByRole('radio', { name: 'C', exact: true }).click();
   await expect(about.getByRole('radio', { name: 'C', exact: true })).toHaveAttribute('aria-checked', 'true');
-  const depth = about.getByLabel('Invert measured in the hole, ft deep');
+  const depth = about.getByLabel('Invert measured in the excavation, ft deep');
   await depth.fill('5.2');
   await depth.press('Enter');
   await expect

@@ -2,9 +2,9 @@ import type { Page } from '@playwright/test';
 import { survey } from '../core/survey/survey.js';
 import type { Entry } from '../core/job/schema.js';
 import { pipes } from '../demo/reel/pipes.js';
-import { jobTitled } from './headless.js';
-import { say, tabTo } from './keyboard.js';
-import { expect, startServer, test } from './server.js';
+import { jobTitled } from './support/headless.js';
+import { say, tabTo } from './support/keyboard.js';
+import { expect, startServer, test } from './support/server.js';
 
 const garden = pipes.find(({ id }) => id === 'garden');
 if (!garden) throw new Error('the simulated reel has a garden pipe');
@@ -99,7 +99,7 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
   await tabTo(page, 'Add the run');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /Run 2/ })).toHaveAttribute('aria-pressed', 'true');
-  await tabTo(page, 'Simulated way in');
+  await tabTo(page, 'Simulated access point');
   await page.keyboard.press('ArrowDown');
   await expect(page.getByTestId('counter')).toHaveText('0.0');
   await page.keyboard.press('Alt+KeyI');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
-import { expect, test } from './server.js';
+import { expect, test } from './support/server.js';
 
 test('the shopping list is ticked off, stays ticked after a reload, and goes out as a table', async ({
   page,

@@ -1,6 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, keptPages, test } from './server.js';
+import { expect, keptPages, test } from './support/server.js';
+
+test.use({ serviceWorkers: 'allow' });
 
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
 const row = (page: Page, text: RegExp | string) => page.getByRole('row').filter({ hasText: text });

@@ -3,7 +3,9 @@ import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type { Job } from '../core/job/schema.js';
-import { expect, startServer, test } from './server.js';
+import { expect, startServer, test } from './support/server.js';
+
+test.use({ serviceWorkers: 'allow' });
 
 const jobs = resolve(import.meta.dirname, '../demo/jobs');
 const demo = (name: string) => JSON.parse(readFileSync(join(jobs, name), 'utf8')) as Job;
@@ -44,7 +46,7 @@ test('on a phone, in dark: offer, after, due, firm and the customer’s page fit
   }
   // The view that is open is in sight, though its tab lies far to the right.
   await page.goto(`${server.url}/jobs/demo-3-alder-terrace/after`);
-  await expect(page.getByRole('link', { name: 'After' })).toBeInViewport();
+  await expect(page.getByRole('link', { name: 'Follow-up' })).toBeInViewport();
   await context.close();
 });
 
@@ -72,7 +74,7 @@ test('a job with nothing read and a job with no way say so on offer and after, a
   await expect(page.getByText('Nothing seen yet: the camera is run first').first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^Accepted: freeze/ })).toBeDisabled();
   await expect(page.getByText('all was seen')).toHaveCount(0);
-  await page.getByRole('link', { name: 'After' }).click();
+  await page.getByRole('link', { name: 'Follow-up' }).click();
   await expect(page.getByText('Nothing was to be done on this line.')).toBeVisible();
   await expect(page.getByText('No run of this job has a date yet.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Upkeep as a calendar file' })).toBeDisabled();
@@ -104,12 +106,21 @@ test('without the server an offer is still worked out and accepted; it waits, an
   await server.kill();
   await page.getByLabel('Terms of this offer').fill('Said in the truck.');
   await page.getByTestId('choose-maintain').click();
+  // Who accepts is the customer until somebody else is named; nobody is no answer.
+  const by = page.getByLabel('Who accepts it');
+  await expect(by).toHaveValue('M. Okafor');
+  await by.fill(' ');
+  await page.getByRole('button', { name: /^Accepted: freeze/ }).click();
+  await expect(page.getByText('Say who accepts it')).toBeVisible();
+  await by.fill('M. Okafor');
   await page.getByRole('button', { name: /^Accepted: freeze/ }).click();
   await expect(page.getByTestId('accepted')).toContainText('Keep it clean');
   await expect(page.getByTestId('saved')).toContainText('waiting');
   // A link needs the server, and says so; nothing is lost with it.
   await page.getByRole('button', { name: 'Link for the customer' }).click();
-  await expect(page.getByRole('complementary', { name: 'The chosen way' }).getByRole('alert')).toBeVisible();
+  await expect(
+    page.getByRole('complementary', { name: 'The chosen option' }).getByRole('alert'),
+  ).toBeVisible();
   await server.start();
   await expect(page.getByTestId('saved')).toHaveText('Saved', { timeout: 60_000 });
   const { job } = (await (await page.request.get(`${server.url}/api/jobs/demo-1-quarry-lane`)).json()) as {

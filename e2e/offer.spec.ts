@@ -2,9 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
-import { jobOf, scopeOfJob } from './headless.js';
-import { readPdf, saveBy } from './pdf.js';
-import { expect, startServer, test } from './server.js';
+import { jobOf, scopeOfJob } from './support/headless.js';
+import { readPdf, saveBy } from './support/pdf.js';
+import { expect, startServer, test } from './support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
 const whole = (amount: number) => `$${Math.round(amount).toLocaleString('en-US')}`;
@@ -46,17 +46,20 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await page.getByLabel('Prices hold for so many days').fill('10');
   await page.getByLabel('Day of the offer, such as 2026-03-04').fill('2026-05-20');
   await page.getByLabel('Day of the offer, such as 2026-03-04').press('Enter');
-  await expect(page.getByText('Prices hold to 30 May 2026')).toBeVisible();
+  await expect(page.getByText('Prices hold to May 30, 2026')).toBeVisible();
 
   // A link for the customer: read-only, as it stands now, and closed again.
   await page.getByRole('button', { name: 'Link for the customer' }).click();
   const link = await page.getByLabel('The link for the customer').inputValue();
+  await expect(page.getByTestId('loopback')).toContainText('It opens on this computer only');
   const customer = await (await browser.newContext()).newPage();
   await customer.goto(link);
   await expect(customer.getByTestId('total-repair')).toHaveText(
     whole(scope.ways.find(({ school }) => school === 'repair')?.total ?? 0),
   );
   await expect(customer.getByText('The rest when it runs.')).toBeVisible();
+  await expect(customer.getByTestId('bar-key')).toContainText('Spot repair');
+  await expect(customer.getByTestId('bar-key')).toContainText('0 ft is your cleanout 1');
   await expect(customer.getByRole('textbox')).toHaveCount(0);
   await customer.getByTestId('choose-maintain').click();
   await expect(customer.getByTestId('offer-price')).toHaveText(
@@ -79,8 +82,8 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
 
   // What is changed later is shown against it; the customer's page stays as it was sent.
   await page.getByRole('link', { name: 'Rates and rules' }).click();
-  await page.getByLabel('Digging to 5 ft').fill('400');
-  await page.getByLabel('Digging to 5 ft').press('Enter');
+  await page.getByLabel('Excavation to 5 ft').fill('400');
+  await page.getByLabel('Excavation to 5 ft').press('Enter');
   await expect.poll(async () => (await jobOf(page, server.url, jobId)).prices?.digTo5_per_yd3).toBe(400);
   const dearer = (await headless()).price.total;
   await page.getByRole('link', { name: 'Offer' }).click();
@@ -99,8 +102,8 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await customer.context().close();
 
   // Done, and looked at again: called where new pipe and liner begin and end.
-  await page.getByRole('link', { name: 'After' }).click();
-  await expect(page.getByText('Nobody has looked after the repair yet.')).toBeVisible();
+  await page.getByRole('link', { name: 'Follow-up' }).click();
+  await expect(page.getByText('There is no post-repair inspection yet.')).toBeVisible();
   await noFaults(page);
   await page.getByRole('link', { name: 'Camera log' }).click();
   await page.getByRole('button', { name: 'Add a run' }).click();
@@ -117,15 +120,15 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await write(page, `${liner.from_ft.toFixed(1)} clay 4 lined > clay 4`);
   await write(page, `${(liner.to_ft - 6).toFixed(1)} clay 4 > clay 4 lined`);
   await expect(page.getByRole('row').filter({ hasText: 'lined clay' }).first()).toBeVisible();
-  await page.getByRole('link', { name: 'After' }).click();
+  await page.getByRole('link', { name: 'Follow-up' }).click();
   await expect(page.getByTestId('repair-state')).toHaveText('Not all of it is as it was to be.');
   const rows = page.getByTestId('repair-house').getByRole('row');
-  await expect(rows.filter({ hasText: 'Spot dig' }).first()).toContainText('Done');
-  await expect(rows.filter({ hasText: 'Spot dig' }).first()).not.toContainText('off');
-  await expect(rows.filter({ hasText: 'Line' })).toContainText(
+  await expect(rows.filter({ hasText: 'Spot repair' }).first()).toContainText('Done');
+  await expect(rows.filter({ hasText: 'Spot repair' }).first()).not.toContainText('off');
+  await expect(rows.filter({ hasText: 'Liner' })).toContainText(
     `${(liner.to_ft - 6).toFixed(1)}, was to be ${liner.to_ft.toFixed(1)}`,
   );
-  await expect(rows.filter({ hasText: 'Line' })).toContainText('off');
+  await expect(rows.filter({ hasText: 'Liner' })).toContainText('off');
 
   // What comes next, on the page and in a calendar that another program reads.
   await expect(page.getByRole('complementary', { name: 'Dates of this job' })).toContainText(
@@ -148,7 +151,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   expect(first?.startDate.toString().slice(0, 4)).toBe(String(Number(today.slice(0, 4)) + 2));
   await page.goto(`${server.url}/due`);
   await page.getByRole('radio', { name: 'ever' }).click();
-  await expect(page.getByRole('row').filter({ hasText: '14 Quarry Lane' })).toContainText('Look');
+  await expect(page.getByRole('row').filter({ hasText: '14 Quarry Lane' })).toContainText('Inspect');
   await noFaults(page);
   await server.stop();
 });
@@ -166,7 +169,7 @@ test('an option is taken at what it adds, and put back', async ({ page, server }
   await expect(page.getByTestId('total-repair')).toHaveText(whole(before.price.total + option.adds));
   await expect(page.getByTestId('since')).toContainText('more');
   expect((await headless()).price.total).toBeCloseTo(before.price.total + option.adds, 2);
-  await page.getByRole('button', { name: 'Put back' }).click();
+  await page.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByTestId('total-repair')).toHaveText(whole(before.price.total));
   await expect(page.getByTestId('since')).toHaveText('Nothing has changed since.');
 });
@@ -224,7 +227,7 @@ test('the documents, read back by another program, say what the headless scope s
     for (const cut of cuts_ft) expect(crew.text).toContain(cut.toFixed(2));
   }
   const pits = dug.lines.flatMap((each) => each.pits);
-  expect(crew.pages.filter((text) => /Hole [A-Z] /.test(text))).toHaveLength(pits.length);
+  expect(crew.pages.filter((text) => /Excavation [A-Z] /.test(text))).toHaveLength(pits.length);
   for (const pit of pits) {
     const own = crew.pages.find((text) =>
       text.includes(`${pit.from_ft.toFixed(1)} to ${pit.to_ft.toFixed(1)} ft;`),

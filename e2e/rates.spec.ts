@@ -1,6 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
-import { jobOf, scopeOfFile, scopeOfJob } from './headless.js';
-import { expect, keptPages, startServer, test } from './server.js';
+import { jobOf, scopeOfFile, scopeOfJob } from './support/headless.js';
+import { expect, keptPages, startServer, test } from './support/server.js';
+
+test.use({ serviceWorkers: 'allow' });
 
 const jobId = 'demo-1-quarry-lane';
 
@@ -12,7 +14,7 @@ test('a rate and a rule changed for one job change its price and its reasons, as
   const headless = () => scopeOfJob(page, server.url, jobId, info.outputPath('job.json'));
   const before = (await headless()).price.total;
   await page.goto(`${server.url}/jobs/${jobId}/rules`);
-  const digging = page.getByLabel('Digging to 5 ft');
+  const digging = page.getByLabel('Excavation to 5 ft');
   await digging.fill('300');
   await digging.press('Enter');
   await expect.poll(async () => (await said()).prices?.digTo5_per_yd3).toBe(300);
@@ -48,7 +50,7 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
 }, info) => {
   const server = await startServer('demo');
   await page.goto(server.url);
-  await page.getByRole('link', { name: /Firm/ }).click();
+  await page.getByRole('link', { name: /Company/ }).click();
   const put = async (label: string, value: string) => {
     const field = page.getByLabel(label, { exact: true });
     await field.fill(value);
@@ -56,7 +58,7 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
   };
   await expect(page.getByTestId('firm-saved')).toHaveText('Saved');
   await put('Name', 'Hollow Lane Drains');
-  await put('Digging to 5 ft', '400');
+  await put('Excavation to 5 ft', '400');
   await put('Another exclusion', 'finishes inside the house');
   await put('Least old pipe left between two repairs', '2');
   await expect(page.getByTestId('firm-saved')).toHaveText('Saved');
@@ -93,7 +95,7 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
   await expect(page.getByTestId('total')).toHaveText(
     `$${Math.round(scope.price.total).toLocaleString('en-US')}`,
   );
-  await expect(page.getByText('usually 5 ft; by the firm')).toBeVisible();
+  await expect(page.getByText('usually 5 ft; by the company')).toBeVisible();
 
   // A hot day takes the time off the resin, and says so where the liner is.
   await page.getByRole('link', { name: 'Lengths' }).click();
@@ -103,8 +105,8 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
 
   // The job's own figure stands over the firm's.
   await page.getByRole('link', { name: 'Rates and rules' }).click();
-  await expect(page.getByLabel('Digging to 5 ft')).toHaveAttribute('placeholder', '400');
-  await put('Digging to 5 ft', '100');
+  await expect(page.getByLabel('Excavation to 5 ft')).toHaveAttribute('placeholder', '400');
+  await put('Excavation to 5 ft', '100');
   await page.getByRole('link', { name: 'Lengths' }).click();
   await page
     .getByText(/yd³ × 100$/)

@@ -3,8 +3,8 @@ import type { Page } from '@playwright/test';
 import DxfParser from 'dxf-parser';
 import { readFileSync } from 'node:fs';
 import type { ScopeFile } from '../core/files/scope-file.js';
-import { jobOf, scopeOfJob } from './headless.js';
-import { expect, startServer, test } from './server.js';
+import { jobOf, scopeOfJob } from './support/headless.js';
+import { expect, startServer, test } from './support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
 
@@ -51,25 +51,26 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
   await expect(total(page)).toHaveText(dollars(before.price.total));
   const liner = before.lines[0]?.actions.find(({ method }) => method === 'line');
 
-  const [x, y] = await centre(page, 'Downstream');
   const feet = await pxPerFoot(page);
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x + 3 * feet, y, { steps: 4 });
-  await page.mouse.move(x + 7 * feet, y, { steps: 8 });
+  const dragDownstream = async () => {
+    const [x, y] = await centre(page, 'Downstream');
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 3 * feet, y, { steps: 4 });
+    await page.mouse.move(x + 7 * feet, y, { steps: 8 });
+  };
+  await dragDownstream();
   // Still held down: what it comes to is on the screen, and nothing is written yet.
   await expect(total(page)).not.toHaveText(dollars(before.price.total));
   expect(await pinsOf(page, server.url)).toEqual([]);
-  const underTheHand = await total(page).innerText();
   await page.mouse.up();
   await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
   const after = await headless(page, server.url, file);
   await expect(total(page)).toHaveText(dollars(after.price.total));
-  expect(underTheHand).toBe(dollars(after.price.total));
   const longer = after.lines[0]?.actions.find(({ method }) => method === 'line');
   expect(longer?.to_ft).toBeCloseTo((liner?.to_ft ?? 0) + 7, 0);
-  await expect(page.getByRole('button', { name: /^Line, .*pinned/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Line, .*pinned/ })).toContainText(
+  await expect(page.getByRole('button', { name: /^Liner, .*pinned/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Liner, .*pinned/ })).toContainText(
     `cut ${(longer?.liner?.cut_ft ?? 0).toFixed(1)}`,
   );
 
@@ -82,6 +83,17 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
   await page.keyboard.press('Control+Shift+z');
   await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
 
+  // Dragged there again, the price under the hand is the one it came to.
+  await expect(total(page)).toHaveText(dollars(before.price.total));
+  await dragDownstream();
+  await expect(total(page)).toHaveText(dollars(after.price.total));
+  expect(await pinsOf(page, server.url)).toEqual([]);
+  await page.mouse.up();
+  await expect.poll(() => pinsOf(page, server.url)).toHaveLength(1);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
+  await expect(total(page)).toHaveText(dollars(before.price.total));
+
   // Where it may not go it says why, and letting go there changes nothing.
   const [upX, upY] = await centre(page, 'Upstream');
   await page.mouse.move(upX, upY);
@@ -89,7 +101,7 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
   await page.mouse.move(upX - 6 * feet, upY, { steps: 6 });
   await expect(page.getByTestId('cannot')).toContainText('nobody has seen');
   await page.mouse.up();
-  await expect(page.getByTestId('cannot')).toContainText('Lifted by: clean it and inspect it again');
+  await expect(page.getByTestId('cannot')).toContainText('Lifted by: clean it and re-inspect');
   await expect(total(page)).toHaveText(dollars(before.price.total));
   expect(await pinsOf(page, server.url)).toEqual([]);
   await server.stop();
@@ -132,7 +144,7 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
 
   // The bar before it is the dig it is let in by: that is lined, or told why not.
   await page.keyboard.press('p');
-  await expect(page.getByRole('button', { name: /^Spot dig,/, pressed: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Spot repair,/, pressed: true })).toBeVisible();
   await page.keyboard.press('l');
   await expect(page.getByTestId('cannot')).toContainText('That cannot be: line from');
   await page.keyboard.press('Escape');
@@ -142,14 +154,14 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
 
   // Arrows walk the bars, each with what it is in words.
   await page
-    .getByRole('button', { name: /^Spot dig,/ })
+    .getByRole('button', { name: /^Spot repair,/ })
     .first()
     .focus();
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('button', { name: /^Keep, 12/ })).toBeFocused();
-  await page.getByRole('button', { name: /^Hole A/ }).focus();
+  await expect(page.getByRole('button', { name: /^Leave, 12/ })).toBeFocused();
+  await page.getByRole('button', { name: /^Excavation A/ }).focus();
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('button', { name: /^Hole B/ })).toBeFocused();
+  await expect(page.getByRole('button', { name: /^Excavation B/ })).toBeFocused();
 
   await page.keyboard.press('?');
   const keys = page.getByRole('dialog', { name: 'Keys of the sheet' });
@@ -167,7 +179,7 @@ test('from the bar: all that can be done on it, what stands against it, chosen b
   const server = await startServer('demo');
   const file = info.outputPath('job.json');
   await openSheet(page, server.url);
-  const liner = page.getByRole('button', { name: /^Line,/, pressed: true });
+  const liner = page.getByRole('button', { name: /^Liner,/, pressed: true });
   await liner.click();
   const list = page.getByRole('menu', { name: /^Instead of line/ });
   const before = await headless(page, server.url, file);
@@ -176,7 +188,7 @@ test('from the bar: all that can be done on it, what stands against it, chosen b
     .flatMap(({ rejected }) => rejected)
     .find(({ method }) => method === 'burst');
   await expect(list.getByRole('menuitem', { name: 'Burst' })).toContainText(refused?.why ?? 'a refusal');
-  await list.getByRole('menuitem', { name: 'Dig' }).click();
+  await list.getByRole('menuitem', { name: 'Spot repair' }).click();
   await expect.poll(() => pinsOf(page, server.url)).toMatchObject([{ method: 'open-cut' }]);
   await expect(list).toHaveCount(0);
   const dug = await headless(page, server.url, file);
@@ -279,7 +291,7 @@ test('zoomed, explained, charted, saved and printed; readable in light and dark'
   for (const colours of ['light', 'dark']) {
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map(({ id, nodes }) => `${colours} ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
-    const other = page.getByRole('button', { name: /^Use (dark|light) colours/ });
+    const other = page.getByRole('button', { name: /^Use (dark|light) colors/ });
     await other.click();
   }
   await page.keyboard.press('Escape');

@@ -1,7 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Job } from '../core/job/schema.js';
-import { expect, startServer, test } from './server.js';
+import { jobOf } from './support/headless.js';
+import { expect, startServer, test } from './support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
 
@@ -65,7 +66,7 @@ test('the ground is drawn: edges dragged and snapped, points dropped and moved, 
 
   // An end held by the point moves with it.
   await page.getByRole('tab', { name: /No dig/ }).click();
-  await page.getByLabel('To held by').first().selectOption({ label: 'at point 1' });
+  await page.getByLabel('To measured from').first().selectOption({ label: 'at point 1' });
   await expect(page.getByText(/moves with it/)).toHaveText(/now 44\.0 ft/);
   await point.focus();
   await page.keyboard.press('Shift+ArrowRight');
@@ -86,7 +87,7 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
   await page.goto(`${server.url}/jobs/${jobId}/site`);
   await expect(page.getByTestId('plan')).toBeVisible();
   await page.getByLabel('What came up where, and what they saw').fill('paper in the yard');
-  await page.getByLabel('What came up where, and what they saw').press('Enter');
+  await page.getByLabel('What came up where, and what they saw').blur();
   await expect
     .poll(async () => (await lineOf(page, server.url)).job.site?.complaint)
     .toBe('paper in the yard');
@@ -122,5 +123,50 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
     'aria-pressed',
     'true',
   );
+  await server.stop();
+});
+
+test('a surface is asked for what it is, and says what it is laid over', async ({ page, server }) => {
+  await page.goto(`${server.url}/jobs/demo-1-quarry-lane/site`);
+  const before = (await jobOf(page, server.url, 'demo-1-quarry-lane')).lines[0]?.surfaces ?? [];
+  await page.getByRole('tab', { name: /^Surfaces/ }).click();
+  await page.getByRole('button', { name: /^Add surface at/ }).click();
+  const asks = page.getByRole('group', { name: 'What lies there' });
+  await expect(asks).toContainText('on the list already');
+  await asks.getByRole('button', { name: 'pavers', exact: true }).click();
+  await expect(asks).toHaveCount(0);
+  await expect
+    .poll(async () => (await jobOf(page, server.url, 'demo-1-quarry-lane')).lines[0]?.surfaces?.at(-1)?.kind)
+    .toBe('pavers');
+  await page.keyboard.press('Control+z');
+  await expect
+    .poll(async () => (await jobOf(page, server.url, 'demo-1-quarry-lane')).lines[0]?.surfaces)
+    .toEqual(before);
+});
+
+test('a depth is on the list only once somebody measured it, in feet as people write them', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  await page.goto(`${server.url}/jobs/demo-2-larkfield-court/site`);
+  const tab = page.getByRole('tab', { name: /^Depths/ });
+  await tab.click();
+  const before = Number(/\d+/.exec((await tab.textContent()) ?? '')?.[0]);
+  await page.getByRole('button', { name: /^Add depth/ }).click();
+  const field = page.getByRole('textbox', { name: 'Depth of the invert there, ft' });
+  await field.fill('deep');
+  await field.press('Enter');
+  await expect(page.getByText(/^Not taken: feet, such as/)).toBeVisible();
+  await expect(tab).toHaveText(`Depths${before}`);
+  await field.fill("4'6");
+  await field.press('Enter');
+  await expect(tab).toHaveText(`Depths${before + 1}`);
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+  const { job } = (await (
+    await page.request.get(`${server.url}/api/jobs/demo-2-larkfield-court`)
+  ).json()) as {
+    job: { lines: { depths?: { invert_ft: number }[] }[] };
+  };
+  expect(job.lines[0]?.depths?.at(-1)?.invert_ft).toBe(4.5);
   await server.stop();
 });

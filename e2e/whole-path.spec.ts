@@ -2,8 +2,8 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { scopeOfFile } from './headless.js';
-import { expect, test } from './server.js';
+import { scopeOfFile } from './support/headless.js';
+import { expect, test } from './support/server.js';
 
 const root = resolve(import.meta.dirname, '..');
 
@@ -44,7 +44,7 @@ test('from a new job to the length the liner is cut at, equal to the headless sc
 
   await page.getByRole('link', { name: 'Sheet' }).click();
   await expect(page.getByTestId('verdict')).toHaveText('Urgent');
-  await page.getByRole('button', { name: /^Line, / }).click();
+  await page.getByRole('button', { name: /^Liner, / }).click();
   const cutOnSheet = (await page.getByTestId('cut').innerText()).replace(' ft', '');
   const total = await page.getByTestId('total').innerText();
 
@@ -64,7 +64,7 @@ test('from a new job to the length the liner is cut at, equal to the headless sc
   await expect(cut).toHaveText(String(liner?.cut_ft.toFixed(1)));
   await cut.getByRole('button').click();
   await expect(page.getByText('Closing tail')).toBeVisible();
-  await expect(page.getByText('Stops short of the main').or(page.getByText('Launch from'))).not.toHaveCount(
+  await expect(page.getByText('Stops short of the main').or(page.getByText('Insert from'))).not.toHaveCount(
     0,
   );
 });
@@ -139,7 +139,7 @@ test('the sheet: hairline, reasons, working that opens, another school, by mouse
   server,
 }) => {
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/sheet`);
-  await expect(page.getByRole('heading', { name: /^Line/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Liner/ })).toBeVisible();
   const sheet = page.getByRole('group', { name: /^Sheet/ });
   await sheet.focus();
   await sheet.press('ArrowRight');
@@ -153,10 +153,10 @@ test('the sheet: hairline, reasons, working that opens, another school, by mouse
     .click();
   await expect(page.getByText('Weighted by how sure each is')).toBeVisible();
   await page
-    .getByRole('button', { name: /^Spot dig/ })
+    .getByRole('button', { name: /^Spot repair/ })
     .first()
     .press('Enter');
-  await expect(page.getByRole('heading', { name: /^Spot dig/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Spot repair/ })).toBeVisible();
   await expect(page.getByText(/competent person/).first()).toBeVisible();
   const before = await page.getByTestId('total').innerText();
   await page.getByRole('radio', { name: /^Keep it clean/ }).press('Enter');

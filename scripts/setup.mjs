@@ -36,6 +36,22 @@ function sourcesMark(folders) {
   return hash.digest('hex');
 }
 
+/** A mark of what works everything out: the text of the core's sources, without its tests. */
+export function coreMark() {
+  const hash = createHash('sha256');
+  const visit = (path) => {
+    for (const entry of readdirSync(path, { withFileTypes: true }).sort((a, b) =>
+      a.name < b.name ? -1 : 1,
+    )) {
+      const inside = join(path, entry.name);
+      if (entry.isDirectory()) visit(inside);
+      else if (!entry.name.endsWith('.test.ts')) hash.update(`${entry.name}\n${readFileSync(inside)}`);
+    }
+  };
+  visit(join(root, 'core'));
+  return hash.digest('hex').slice(0, 12);
+}
+
 function unlessFresh(name, folders, output, build) {
   const file = join(root, 'dist', `.${name}`);
   const mark = sourcesMark(folders);
@@ -56,6 +72,7 @@ async function bundle(entry, outfile) {
     target: 'node20',
     packages: 'external',
     sourcemap: true,
+    define: { 'process.env.OPEN_TRENCH_PROGRAM': JSON.stringify(coreMark()) },
     logLevel: 'error',
   });
 }
@@ -67,7 +84,11 @@ export const buildCli = () =>
 
 export const buildServer = () =>
   unlessFresh('server', ['core', 'server'], join(root, 'dist/server.mjs'), () =>
-    Promise.all([bundle('server/main.ts', 'dist/server.mjs'), bundle('server/worker.ts', 'dist/worker.mjs')]),
+    Promise.all([
+      bundle('server/main.ts', 'dist/server.mjs'),
+      bundle('server/worker.ts', 'dist/worker.mjs'),
+      bundle('server/backup-main.ts', 'dist/backup.mjs'),
+    ]),
   );
 
 export const buildReel = () =>
@@ -78,5 +99,7 @@ export const buildReel = () =>
 export const buildWeb = () =>
   unlessFresh('web', ['core', 'web', 'server'], join(root, 'dist/web/index.html'), () => {
     process.stderr.write('Building the pages…\n');
-    run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'warn']);
+    run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'warn'], {
+      env: { ...process.env, VITE_PROGRAM: coreMark() },
+    });
   });

@@ -1,11 +1,17 @@
+import fc from 'fast-check';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { emptyFirm } from '../core/job/firm.js';
+import { emptyFirm, underFirm } from '../core/job/firm.js';
+import { markOf } from '../core/job/mark.js';
 import type { Job } from '../core/job/schema.js';
 import { offerOf, type Offer } from '../core/offer/offer.js';
 import { readJob } from '../core/files/read.js';
-import type { JobRow } from './digests.js';
-import type { Share } from './shares.js';
+import { jobView } from '../core/views/job-view.js';
+import type { KeptView } from '../core/views/kept-view.js';
+import type { JobRow } from './jobs/digests.js';
+import type { Share } from './jobs/shares.js';
+import type { StoredJob } from './jobs/store.js';
+import { oddRequest, requestOf } from './test/odd-request.js';
 import { realApp, type Ask } from './test/real-app.js';
 
 const root = resolve(import.meta.dirname, '..');
@@ -123,6 +129,43 @@ test('the list tells of each job what was worked out of it, and follows a change
   expect(after?.digest?.repair).toBeUndefined();
 });
 
+test('the view of a job is kept as it was worked out last, under the mark of what it was worked out from', async () => {
+  const id = await addDemo();
+  const kept = async () => (await (await ask(`/api/jobs/${id}/view`)).json()) as KeptView;
+  const job = async () => ((await (await ask(`/api/jobs/${id}`)).json()) as StoredJob).job;
+  expect((await ask(`/api/jobs/${id}/view`)).status).toBe(404);
+  await app.views.wake();
+  const first = await kept();
+  expect(first).toMatchObject({ mark: markOf(underFirm(await job(), emptyFirm)), program: 'test' });
+  expect(first.view).toEqual(JSON.parse(JSON.stringify(jobView(underFirm(await job(), emptyFirm)))));
+  const edits = [{ kind: 'accepted', set: null }];
+  expect((await sendJson(`/api/jobs/${id}/edits`, { sent: 'a-set-of-one', edits })).status).toBe(200);
+  // Until it is worked out again that of the job before stands, and its mark says so.
+  expect((await kept()).mark).toBe(first.mark);
+  await app.views.wake();
+  expect((await kept()).mark).toBe(markOf(underFirm(await job(), emptyFirm)));
+  expect((await kept()).mark).not.toBe(first.mark);
+});
+
+// A hundred thousand of these are tried by `npm run bench -- fuzz`.
+test('whatever is asked is answered: nothing that a stranger sends is a fault of the server', async () => {
+  const id = await addDemo();
+  const good = {
+    job: demo(),
+    edits: { sent: 'a set of edits', base: 1, edits: [{ kind: 'job', set: { title: 'x' } }] },
+    firm: { was: emptyFirm, set: { ...emptyFirm, name: 'x' } },
+  };
+  await fc.assert(
+    fc.asyncProperty(oddRequest, async (odd) => {
+      const answer = await ask(...requestOf(odd, id, good));
+      expect(answer.status).toBeLessThan(500);
+      await answer.body?.cancel();
+    }),
+    { numRuns: 300 },
+  );
+  expect(app.logged).toEqual([]);
+});
+
 test('a customer reads the offer behind a secret from outside, and nothing else', async () => {
   const id = await addDemo();
   const { secret, base, share: made } = await share(id);
@@ -135,6 +178,12 @@ test('a customer reads the offer behind a secret from outside, and nothing else'
   // The sums behind the rates, the log and the notes stay with the firm.
   expect(offer.ways.flatMap(({ priceLines }) => priceLines.flatMap(({ working }) => working))).toEqual([]);
   expect(JSON.stringify(offer)).not.toMatch(/complaint|"runs"|groundwater/);
+  const lines = offer.ways.flatMap(({ priceLines }) => priceLines);
+  expect(
+    lines.every(({ quantity, rate, amount, from }) => quantity === 1 && rate === amount && from === ''),
+  ).toBe(true);
+  expect(answer.headers.get('x-robots-tag')).toContain('noindex');
+  expect(answer.headers.get('x-open-trench')).not.toBeNull();
 
   for (const path of ['/api/jobs', `/api/jobs/${id}`, '/api/firm', `/api/jobs/${id}/shares`, '/api/reel']) {
     for (const method of ['GET', 'POST', 'PUT', 'DELETE']) {
@@ -177,3 +226,62 @@ test('the firm is refused with the path of each fault', async () => {
   expect(await unordered.text()).toContain('rules.findings.offset.bounds');
   expect(app.logged).toEqual([]);
 });
+
+test('one bad thing is refused with its path, and stops nothing that comes after it', async () => {
+  const id = await addDemo();
+  const [line] = demo().lines;
+  const [run] = line?.runs ?? [];
+  if (!line || !run) throw new Error('the demo job has a run');
+  let count = 0;
+  const send = (entry: string, set: object) =>
+    sendJson(`/api/jobs/${id}/edits`, {
+      sent: `bad-thing-${++count}`,
+      edits: [{ kind: 'entry', line: line.id, run: run.id, entry, set }],
+    });
+  const joint = (own: string, more: object = {}) => ({
+    id: own,
+    kind: 'joint',
+    reading_ft: 5,
+    pass: 'back',
+    ...more,
+  });
+  const refused = async (answer: Promise<Response>) => {
+    const { status } = await answer;
+    const { errors = [] } = (await (await answer).json()) as { errors?: { path: string; message: string }[] };
+    return [status, errors[0]?.path];
+  };
+  // RFC 8259 lets both into JSON; PostgreSQL's jsonb takes neither.
+  for (const note of ['a\u0000b', '\ud800', 'x\udfff'])
+    expect(await refused(send('n1', joint('n1', { note })))).toEqual([422, 'edits[0].set.note']);
+  expect(await refused(send('n1', joint('n2')))).toEqual([422, 'edits[0].set.id']);
+  expect((await send('n1', joint('n1', { note: 'an emoji is a pair: \u{1f527}' }))).status).toBe(200);
+  // A whole table of rows goes in at once.
+  const rows = Array.from({ length: 1200 }, (_, i) => joint(`row${i}`, { reading_ft: 1 + i / 40 }));
+  const all = await sendJson(`/api/jobs/${id}/edits`, {
+    sent: 'a whole table',
+    edits: rows.map((set) => ({ kind: 'entry', line: line.id, run: run.id, entry: set.id, set })),
+  });
+  expect(all.status).toBe(200);
+}, 60_000);
+
+test('one photo sent twelve times at once is kept once, and each is answered', async () => {
+  const photo = new Uint8Array(
+    readFileSync(join(root, 'demo/photos', readdirSync(join(root, 'demo/photos'))[0] ?? '')),
+  );
+  const bytes = new Uint8Array([...photo, 1]);
+  const answers = await Promise.all(
+    Array.from({ length: 12 }, () => ask('/api/photos', { method: 'POST', body: bytes })),
+  );
+  expect(answers.map(({ status }) => status)).toEqual(Array.from({ length: 12 }, () => 201));
+  expect(new Set(await Promise.all(answers.map((each) => each.text()))).size).toBe(1);
+});
+
+test('links that do not exist may be tried so often and no more', async () => {
+  const { secret } = await share(await addDemo());
+  const tried = [];
+  for (let i = 0; i < 70; i++) tried.push((await askAsCustomer(`/api/offers/guess-${i}`)).status);
+  expect(tried.slice(0, 50).every((status) => status === 404)).toBe(true);
+  expect(tried.at(-1)).toBe(429);
+  // The shop itself is not kept from reading by what is tried from outside.
+  expect((await ask(`/api/offers/${secret}`)).status).toBe(200);
+}, 60_000);

@@ -2,15 +2,18 @@ import { join } from 'node:path';
 import type { Firm } from '../core/job/firm.js';
 import type { Job } from '../core/job/schema.js';
 import type { Digest } from '../core/views/digest.js';
+import type { KeptView } from '../core/views/kept-view.js';
 import { appOn, type Parts } from './app.js';
-import { openDatabase } from './database.js';
-import { digestsOn } from './digests.js';
-import { firmOn } from './firm.js';
-import { customersApp } from './offers.js';
-import { photosIn } from './photos.js';
+import { openDatabase } from './storage/database.js';
+import { digestsOn } from './jobs/digests.js';
+import { firmOn } from './jobs/firm.js';
+import { backUp, keptBackups } from './storage/backup.js';
+import { customersApp } from './jobs/offers.js';
+import { photosIn } from './storage/photos.js';
 import type { ReelLink } from './reel.js';
-import { sharesOn } from './shares.js';
-import { storeOn } from './store.js';
+import { sharesOn } from './jobs/shares.js';
+import { storeOn } from './jobs/store.js';
+import { viewsOn } from './jobs/views.js';
 
 /** What a server stands on, wherever it runs. */
 export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt'> {
@@ -20,31 +23,44 @@ export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt'> {
   /** The built pages; without them only the interface answers, and customers find no page. */
   readonly pages?: string;
   readonly digestOf: (job: Job, firm: Firm) => Promise<Digest>;
-  /** A mark of the program that works digests out: another one works them out again. */
+  readonly viewOf: (job: Job, firm: Firm) => Promise<KeptView>;
+  /** A mark of the program that works them out: another one does so again. */
   readonly program: string;
   /** Connects the reel, once the folder is ours. */
   readonly reel?: () => Promise<ReelLink | undefined>;
   readonly log: (error: unknown) => void;
+  /** Ends the process, with what to tell: nothing may be read or written any more. */
+  readonly dead: (message: string) => void;
 }
 
 /**
  * The whole server on a data folder, as production runs it and as the tests do; it listens to nothing yet.
- * @throws FolderTaken where another process has the folder.
+ * @throws FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
  */
 export async function assemble(ground: Ground) {
-  const { folder, migrations, pages, offerOf, customersAt, log, digestOf, program } = ground;
-  const { db, close } = await openDatabase(folder, migrations);
+  const { folder, migrations, pages, offerOf, customersAt, log, digestOf, viewOf, program, dead } = ground;
+  const { db, close } = await openDatabase({ folder, migrations, dead });
   const reel = await ground.reel?.();
   const store = storeOn(db);
   const firm = firmOn(db);
   const photos = photosIn(join(folder, 'photos'));
   const shares = sharesOn(db);
-  const digests = digestsOn({ db, store, firm, digestOf, program, log });
-  const app = appOn({ store, firm, digests, shares, photos, offerOf, customersAt, reel }, { log, pages });
+  const digests = digestsOn({ db, store, firm, work: digestOf, program, log });
+  const views = viewsOn({ db, store, firm, work: viewOf, program, log });
+  const backups = {
+    list: () => keptBackups(folder),
+    make: () => backUp({ db, folder, migrations }),
+  };
+  const app = appOn(
+    { store, firm, digests, views, shares, photos, backups, offerOf, customersAt, reel },
+    { log, pages },
+  );
   return {
     store,
     photos,
     digests,
+    views,
+    backups,
     reel,
     app,
     customers: customersApp({ shares, photos, offerOf }, pages, log),

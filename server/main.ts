@@ -1,11 +1,11 @@
-import { createHash } from 'node:crypto';
-import { mkdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
 import pino from 'pino';
 import { assemble } from './assemble.js';
-import { loadDemo } from './demo.js';
-import { FolderTaken } from './lock.js';
+import { loadDemo } from './jobs/demo.js';
+import { FolderRefused } from './storage/folder.js';
+import { FolderTaken } from './storage/lock.js';
+import { logged } from './storage/logged.js';
 import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
 import { startBench } from './work.js';
 
@@ -20,38 +20,51 @@ const port = Number(process.env.PORT ?? 4870);
 const idle_ms = 65_000;
 /** Where customers read their offers from outside; without it nothing listens there. */
 const customerPort = process.env.OPEN_TRENCH_CUSTOMER_PORT;
+/** A mark of the core's sources, set by the build: the pages carry the same one. */
+const program = process.env.OPEN_TRENCH_PROGRAM ?? 'unbuilt';
 const workerPath = join(root, 'dist', 'worker.mjs');
 
 const logError = (error: unknown): void => {
-  log.error(error);
+  log.error(logged(error));
 };
 
+/** Ends the program with what a person can do about it. */
+function endWith(message: string): never {
+  process.stderr.write(`${message}\n`);
+  process.exit(1);
+}
+
 async function main(): Promise<void> {
-  mkdirSync(folder, { recursive: true });
+  // What is kept is for the eyes of the user who runs this.
+  process.umask(0o077);
   const bench = startBench(workerPath);
   const parts = await assemble({
     folder,
     migrations: join(root, 'server', 'migrations'),
     pages: join(root, 'dist', 'web'),
-    digestOf: (job, firm) => bench.work.digestOf(job, firm),
-    offerOf: (job, firm, today) => bench.work.offerOf(job, firm, today),
-    program: createHash('sha256').update(readFileSync(workerPath)).digest('hex').slice(0, 12),
+    digestOf: (job, firm) => bench.ask((work) => work.digestOf(job, firm)),
+    viewOf: (job, firm) => bench.ask((work) => work.keptViewOf(job, firm, program)),
+    offerOf: (job, firm, today) => bench.ask((work) => work.offerOf(job, firm, today)),
+    program,
     customersAt: process.env.OPEN_TRENCH_CUSTOMER_URL,
     reel: () => reelOf(process.env.OPEN_TRENCH_REEL),
     log: logError,
+    dead: endWith,
   });
   if (process.env.OPEN_TRENCH_DEMO !== 'none') await loadDemo(join(root, 'demo'), parts.store, parts.photos);
 
+  const stopDaily = daily(parts);
   const serverOptions = { keepAliveTimeout: idle_ms };
   const own = { fetch: parts.app.fetch, hostname: '127.0.0.1', port, serverOptions };
   const server = serve(own, ({ port: open }) => {
     process.stdout.write(`Open Trench is at http://127.0.0.1:${open}\n`);
-    parts.digests.wake().catch(logError);
+    void workOutAll(parts).catch(logError);
   });
   server.on('error', sayTaken(port, 'PORT'));
   const customers = customerPort === undefined ? undefined : serveCustomers(parts, Number(customerPort));
 
   const stop = () => {
+    stopDaily();
     server.close();
     customers?.close();
     parts.reel?.close();
@@ -61,6 +74,37 @@ async function main(): Promise<void> {
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
+}
+
+/** What a new program, or one that was ended, has left to work out: the list first. */
+async function workOutAll({ digests, views }: Awaited<ReturnType<typeof assemble>>): Promise<void> {
+  await digests.wake();
+  await views.wake();
+}
+
+const look_ms = 3_600_000;
+const day_ms = 24 * 3_600_000;
+
+/**
+ * A backup beside the data once the last is a day old; then what was deleted too long ago is gone for good. What it
+ * returns ends that.
+ */
+function daily({ backups, store }: Awaited<ReturnType<typeof assemble>>): () => void {
+  const look = async () => {
+    const [newest] = await backups.list();
+    if (newest && Date.now() - new Date(newest.at).getTime() < day_ms) return;
+    await backups.make();
+    await store.clear();
+  };
+  const timer = setInterval(() => void look().catch(logError), look_ms);
+  timer.unref();
+  // Not while the pages of a first start are waited for.
+  const soon = setTimeout(() => void look().catch(logError), 60_000);
+  soon.unref();
+  return () => {
+    clearInterval(timer);
+    clearTimeout(soon);
+  };
 }
 
 /** Serves the customers' pages alone, to the outside. */
@@ -73,12 +117,11 @@ function serveCustomers({ customers }: Awaited<ReturnType<typeof assemble>>, at:
 
 /** Ends the program with what to do where a port cannot be opened. */
 const sayTaken = (taken: number, variable: string) => (error: NodeJS.ErrnoException) => {
-  process.stderr.write(
+  endWith(
     error.code === 'EADDRINUSE'
-      ? `Port ${taken} is taken. Give another one: ${variable}=${taken + 1} npm start\n`
-      : `${error.message}\n`,
+      ? `Port ${taken} is taken. Give another one: ${variable}=${taken + 1} npm start`
+      : error.message,
   );
-  process.exit(1);
 };
 
 /** The reel named by its address, none at all, or the simulated one. */
@@ -92,10 +135,6 @@ async function reelOf(address: string | undefined): Promise<ReelLink | undefined
 }
 
 main().catch((error: unknown) => {
-  process.stderr.write(
-    error instanceof FolderTaken
-      ? `${error.message}\n`
-      : `${String(error instanceof Error ? error.stack : error)}\n`,
-  );
-  process.exit(1);
+  const plain = error instanceof FolderTaken || error instanceof FolderRefused;
+  endWith(plain ? error.message : String(error instanceof Error ? error.stack : error));
 });

@@ -1,5 +1,6 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import type { Hono } from 'hono';
+import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
 
 /** The empty string's hash: emotion's placeholder style tag, the only inline style there is. */
@@ -26,6 +27,13 @@ export const securely = secureHeaders({
   strictTransportSecurity: false,
   crossOriginResourcePolicy: 'same-origin',
   referrerPolicy: 'no-referrer',
+});
+
+/** Every answer says that it is ours: pages take no answer of another program on the port for a refusal. No search engine lists it. */
+export const markOurs = createMiddleware(async (c, next) => {
+  await next();
+  c.header('x-open-trench', '1');
+  c.header('x-robots-tag', 'noindex, nofollow');
 });
 
 /** Files by their own names; any other address is a view of the one page, but a missing asset is a 404. */

@@ -1,7 +1,7 @@
 import type { Context } from 'hono';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { Fault } from '../core/job/faults.js';
-import type { Conflict } from './conflicts.js';
+import type { Conflict } from './jobs/conflicts.js';
 
 /** An error as problem details (RFC 9457), with the path of each fault. */
 export interface Problem {

@@ -3,15 +3,78 @@ import { wrap, type Remote } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import type { Work } from './worker.js';
 
-/** What the server works out beside its own thread, so that no request waits for it. */
+/** What the server works out beside its own thread, so that no request waits for it, and no job takes the server down. */
 export interface Bench {
-  readonly work: Remote<Work>;
+  /** One thing after another; throws what the work threw, or NotWorkedOut. */
+  ask<T>(work: (work: Remote<Work>) => Promise<T>): Promise<T>;
   close(): Promise<unknown>;
 }
 
-/** Starts a thread on the built worker at `path`. */
-export function startBench(path: string): Bench {
-  const worker = new Worker(path);
+/** What was asked for took more time or memory than any job may. */
+export class NotWorkedOut extends Error {
+  constructor(why: string) {
+    super(`this cannot be worked out: ${why}`);
+  }
+}
+
+export interface WorkLimits {
+  readonly most_ms: number;
+  readonly most_MB: number;
+}
+const usual: WorkLimits = { most_ms: 30_000, most_MB: 1024 };
+
+/** Works in a thread on the built worker at `path`. A thread that takes too long or too much is ended, and the next one begins anew. */
+export function startBench(path: string, limits: WorkLimits = usual): Bench {
+  let hired: ReturnType<typeof hire> | undefined;
+  let before: Promise<unknown> = Promise.resolve();
+  const dismiss = async () => {
+    const gone = hired;
+    hired = undefined;
+    await gone?.worker.terminate();
+  };
+  const inTime = async <T>(work: (work: Remote<Work>) => Promise<T>): Promise<T> => {
+    const { remote, died } = (hired ??= hire(path, limits));
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const late = new Promise<never>((_, fail) => {
+      timer = setTimeout(() => {
+        fail(new NotWorkedOut(`it takes over ${limits.most_ms / 1000} s`));
+      }, limits.most_ms);
+    });
+    try {
+      return await Promise.race([work(remote), died, late]);
+    } catch (error) {
+      if (error instanceof NotWorkedOut) await dismiss();
+      throw error;
+    } finally {
+      clearTimeout(timer);
+    }
+  };
+  return {
+    ask(work) {
+      const mine = before.then(() => inTime(work));
+      before = mine.catch(() => undefined);
+      return mine;
+    },
+    close: dismiss,
+  };
+}
+
+function hire(path: string, { most_MB }: WorkLimits) {
+  const worker = new Worker(path, { resourceLimits: { maxOldGenerationSizeMb: most_MB } });
   worker.unref();
-  return { work: wrap<Work>(nodeEndpoint(worker)), close: () => worker.terminate() };
+  const died = new Promise<never>((_, fail) => {
+    worker.once('error', (error: NodeJS.ErrnoException) => {
+      fail(
+        new NotWorkedOut(
+          error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? `it takes over ${most_MB} MB` : error.message,
+        ),
+      );
+    });
+    worker.once('exit', () => {
+      fail(new NotWorkedOut('the work ended of itself'));
+    });
+  });
+  // Nobody may be waiting when it dies.
+  died.catch(() => undefined);
+  return { worker, remote: wrap<Work>(nodeEndpoint(worker)), died };
 }

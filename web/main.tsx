@@ -1,3 +1,4 @@
+import { tabClaimed } from './early';
 import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import './theme/print.css';
@@ -25,6 +26,7 @@ const client = new QueryClient({
     mutations: { retry: 0, networkMode: 'always' },
   },
 });
+await tabClaimed;
 void openOutbox(
   (stored) => {
     takeStored(client, stored);

@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { jobLayout, jobViews } from './early';
 import { JobList } from './jobs/job-list';
 import { NotFound } from './shell/not-found';
 
@@ -13,20 +14,13 @@ export const router = createBrowserRouter([
   },
   {
     path: '/jobs/:jobId',
-    lazy: async () => ({ Component: (await import('./shell/job-layout')).JobLayout }),
+    lazy: async () => ({ Component: await jobLayout() }),
     children: [
       { index: true, element: <Navigate to="sheet" replace /> },
-      { path: 'site', lazy: async () => ({ Component: (await import('./site/site-view')).SiteView }) },
-      { path: 'log', lazy: async () => ({ Component: (await import('./log/log-view')).LogView }) },
-      { path: 'sheet', lazy: async () => ({ Component: (await import('./sheet/sheet-view')).SheetView }) },
-      { path: 'rules', lazy: async () => ({ Component: (await import('./rules/rules-view')).RulesView }) },
-      {
-        path: 'lengths',
-        lazy: async () => ({ Component: (await import('./lengths/lengths-view')).LengthsView }),
-      },
-      { path: 'holes', lazy: async () => ({ Component: (await import('./holes/holes-view')).HolesView }) },
-      { path: 'offer', lazy: async () => ({ Component: (await import('./offer/offer-view')).OfferView }) },
-      { path: 'after', lazy: async () => ({ Component: (await import('./after/after-view')).AfterView }) },
+      ...Object.entries(jobViews).map(([path, view]) => ({
+        path,
+        lazy: async () => ({ Component: await view() }),
+      })),
     ],
   },
   { path: '*', element: <NotFound /> },

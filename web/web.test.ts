@@ -1,3 +1,4 @@
+import DxfParser from 'dxf-parser';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyEdit } from '../core/edits/index.js';
@@ -5,11 +6,13 @@ import { readJob, readJobText } from '../core/files/read.js';
 import type { Entry, Job } from '../core/job/schema.js';
 import { jobView } from '../core/views/job-view.js';
 import Papa from 'papaparse';
-import { logColumns, readRows, rowOf } from '../core/logline/csv-rows.js';
+import { logColumns, readRows, rowOf } from '../core/logprint/csv-rows.js';
 import { parseLogLine } from '../core/logline/parse.js';
 import { contextOf, counterOf, editsOf, twinOf } from './log/entries';
-import { hearReel } from './log/reel';
+import { hearReel } from './video/reel';
 import { newJob } from './jobs/new-job';
+import { dxfText } from './drawing/dxf';
+import { tableText } from './controls/table-file';
 import { barDetail, barsOf } from './drawing/scope-bars';
 import { depthAt, plusMinusAt, sheetScale } from './drawing/sheet-scale';
 
@@ -17,7 +20,7 @@ const { job } = readJobText(
   readFileSync(join(import.meta.dirname, '../demo/jobs/1-quarry-lane.json'), 'utf8'),
 );
 if (!job) throw new Error('the demo job cannot be read');
-const view = jobView(job, { alternatives: false });
+const view = jobView(job);
 const [lineView] = view.lines;
 const [lineScope] = view.scope.lines;
 const [line] = job.lines;
@@ -98,10 +101,7 @@ test('a typed line that speaks of its own parts and meets new points becomes edi
 test('the log of a run comes back the same from its table; each bad row says what is wrong', () => {
   const run = line.runs.at(-1);
   if (!run) throw new Error('the demo line has a run');
-  const csv = Papa.unparse({
-    fields: [...logColumns],
-    data: run.entries.map((entry) => ({ ...rowOf(entry) })),
-  });
+  const csv = tableText(run.entries.map(rowOf), logColumns);
   const { data } = Papa.parse<Record<string, string>>(csv, { header: true });
   const context = contextOf({ ...line, runs: [] }, undefined, run.id, { pass: 'out', waterClock: 3 });
   const rows = readRows(data, context);
@@ -159,5 +159,29 @@ test('a new job is a valid job file that claims nothing nobody said', () => {
   const read = readJob(made);
   expect(read.faults).toBeUndefined();
   expect(made.lines[0]?.points[0]).not.toHaveProperty('riser_ft');
-  expect(jobView(made, { alternatives: false }).scope.verdict).toEqual(['incomplete']);
+  expect(jobView(made).scope.verdict).toEqual(['incomplete']);
+});
+
+test('nothing typed runs as a command in the program that opens a table or a drawing', () => {
+  const bad = ['=HYPERLINK("http://elsewhere.invented","x")', '+1', '-2', '@sum', '\t=1', 'plain'];
+  const text = tableText(
+    bad.map((note, i) => ({
+      id: `E${i}`,
+      pass: 'out',
+      reading_ft: String(i),
+      to_ft: '',
+      what: 'joint',
+      note,
+    })),
+  );
+  const { data } = Papa.parse<Record<string, string>>(text, { header: true });
+  expect(data.map(({ note = '' }) => /^[=+\-@\t\r]/.test(note))).toEqual(bad.map(() => false));
+  // Our own reader takes the mark off again.
+  const context = contextOf(line, undefined, 'R1', { pass: 'out', waterClock: undefined });
+  expect(readRows(data, context).map(({ part }) => part?.entry?.note)).toEqual(bad);
+
+  const drawn = (utility: string) =>
+    new DxfParser().parseSync(dxfText({ ...lineView, crossings: [{ station_ft: 5, utility }] }, lineScope))
+      ?.entities.length;
+  expect(drawn('gas\r\n0\r\nLINE\r\n8\r\nHOLES')).toBe(drawn('gas'));
 });

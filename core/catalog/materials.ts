@@ -96,7 +96,7 @@ export const materialRows = [
       'tarpaper',
       'bituminous fiber',
       'fiber pipe',
-      'fibre pipe',
+      'bituminous fiber pipe',
       'tar pipe',
     ],
     old: true,

@@ -7,7 +7,7 @@ import type { Line } from '../job/schema.js';
 import { gradeWords, type Grade } from '../job/vocabulary.js';
 import { overlaps } from '../line/intervals.js';
 import { boreAt, lineModel, sightOf, type LineModel } from '../line/model.js';
-import { sayWhat } from '../logline/say.js';
+import { sayWhat } from '../speech/say.js';
 
 export const looksOfOne = ['new', 'same', 'worse', 'better', 'gone', 'not-seen-again'] as const;
 
@@ -87,8 +87,8 @@ function compareFindings(
         is: seen ? 'gone' : 'not-seen-again',
         what: sayWhat(old.placed.entry),
         why: seen
-          ? 'the newer look passed here and did not find it'
-          : 'the newer look did not see this place',
+          ? 'the newer inspection passed here and did not find it'
+          : 'the newer inspection did not see this place',
       };
     }),
     ...now
@@ -102,8 +102,8 @@ function compareFindings(
           is: 'new',
           what: sayWhat(own.placed.entry),
           why: sawThen
-            ? 'the older look passed here and did not find it'
-            : 'the older look did not see this place',
+            ? 'the older inspection passed here and did not find it'
+            : 'the older inspection did not see this place',
         };
       }),
   ];

@@ -4,7 +4,7 @@ import type { Job, Line, PlainJob } from '../job/schema.js';
 import type { Method, Grade } from '../job/vocabulary.js';
 import { covers, overlap, overlaps, union, type Interval } from '../line/intervals.js';
 import { lineModel, sightOf, type LineModel } from '../line/model.js';
-import { sayWhat } from '../logline/say.js';
+import { sayWhat } from '../speech/say.js';
 import type { Judged } from '../condition/judged.js';
 import { workOf } from '../methods/index.js';
 import type { Action } from '../methods/method.js';
@@ -79,7 +79,7 @@ export function checkRepair(job: Job, inForce: PlainJob): RepairCheck[] {
 }
 
 /**
- * Whether the look after found all of a job done as it was to be, ends within ± and nothing to fix left in it; some of
+ * Whether the post-repair inspection found all of a job done as it was to be, ends within ± and nothing to fix left in it; some of
  * it; or nobody looked.
  */
 export function repairState(checks: readonly RepairCheck[]): 'whole' | 'part' | 'not-looked' {
@@ -185,14 +185,14 @@ function wasDone(
   if (seenOf < doneShare * length) {
     return {
       done: 'not-seen',
-      why: `the look after saw ${seenOf.toFixed(1)} of its ${length.toFixed(1)} ft`,
+      why: `the post-repair inspection saw ${seenOf.toFixed(1)} of its ${length.toFixed(1)} ft`,
     };
   }
-  const why = `the look after found ${what} over ${shown.toFixed(1)} of its ${length.toFixed(1)} ft`;
+  const why = `the post-repair inspection found ${what} over ${shown.toFixed(1)} of its ${length.toFixed(1)} ft`;
   return { done: shown >= doneShare * length ? 'done' : 'not-done', why };
 }
 
-/** Where the look after found each end; the ± of both surveys count. */
+/** Where the post-repair inspection found each end; the ± of both surveys count. */
 function endsOf(action: Action, { prepared }: LineWay, after: LineModel): CheckedEnd[] {
   const { plusMinus } = prepared.possible.track;
   return (['from', 'to'] as const).map((end) => {

@@ -8,7 +8,7 @@ import type { Rules } from '../job/rules-schema.js';
 import type { FindingEntry } from '../job/schema.js';
 import { overlap, overlaps } from '../line/intervals.js';
 import { boreAt, placeOf, type LineModel, type PlacedEntry } from '../line/model.js';
-import { sayWhat } from '../logline/say.js';
+import { sayWhat } from '../speech/say.js';
 import { turnClock } from '../survey/clock.js';
 import type { Warning } from '../warning.js';
 import { distinct } from './distinct.js';

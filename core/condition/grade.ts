@@ -79,7 +79,8 @@ function gradeByForm(
 function gradeByMeasure({ grading, kind, measured, placed, model, rules }: Asked): TableGrade {
   const bounds = grading.bounds ?? [];
   const grade = gradeByBounds(measured.value, bounds);
-  const unit = grading.measure === 'inches' ? 'in' : grading.measure === 'of-bore' ? '% of the bore' : '%';
+  const unit =
+    grading.measure === 'inches' ? 'in' : grading.measure === 'of-bore' ? '% of the diameter' : '%';
   const because = `${plain(measured.value)} ${unit} against ${bounds.join(' / ')}: ${gradeWords[grade]}`;
   const lowered = kind.loweredByFlush && rules.flushLowersBelly && flushRanPast(placed, model);
   if (lowered && grade === 1) return say(0, `${because}; a flush ran past it, one lower`);

@@ -1,3 +1,4 @@
+import { sayDay } from '../job/days.js';
 import { z } from 'zod';
 import { acceptanceSchema } from '../job/schema.js';
 import { editKind } from './kind.js';
@@ -14,5 +15,5 @@ export const acceptedEdit = editKind({
   things: () => ['accepted'],
   whole: true,
   row: () => ({ of: 'job' }),
-  say: ({ set }) => (set ? `Offer accepted on ${set.on}` : 'Acceptance of the offer taken back'),
+  say: ({ set }) => (set ? `Offer accepted on ${sayDay(set.on)}` : 'Acceptance of the offer taken back'),
 });

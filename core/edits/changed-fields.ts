@@ -1,4 +1,4 @@
-import { sameJson } from '../job/merge.js';
+import { sameJson } from './merge.js';
 
 export const nothingChanged = 'nothing changed';
 

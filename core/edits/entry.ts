@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { entrySchema, idSchema, type Entry } from '../job/schema.js';
-import { sayEntry } from '../logline/say.js';
+import { sayEntry } from '../speech/say.js';
 import { changedFields } from './changed-fields.js';
 import { editKind, put, runOf, within } from './kind.js';
 

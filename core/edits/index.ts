@@ -11,6 +11,13 @@ import { runEdit } from './run.js';
 export { jobHead, lineHead, runHead } from './heads.js';
 export type { StoredRow } from './kind.js';
 
+/** An edit of a line, a run or an entry says twice which it is: in its address, and in what it sets. */
+function isOfWhatItSets({ kind, set, ...address }: AnyEdit): boolean {
+  const own = (address as Record<string, unknown>)[kind];
+  const sets = typeof set === 'object' && set !== null && 'id' in set ? set.id : undefined;
+  return own === undefined || sets === undefined || own === sets;
+}
+
 /** Every kind of edit. To add one, write its file and list it here: schema, store, merging and history follow. */
 const editKinds = [jobEdit, acceptedEdit, lineEdit, pinsEdit, runEdit, entryEdit] as const;
 
@@ -22,10 +29,12 @@ type Schemas<Kinds> = {
  * One thing a person said or took back. `set: null` removes; a thing that is not there yet is added at the end.
  * The same edits are applied in the browser at once and in the store for good.
  */
-export const editSchema = z.discriminatedUnion(
-  'kind',
-  editKinds.map(({ schema }) => schema) as unknown as Schemas<typeof editKinds>,
-);
+export const editSchema = z
+  .discriminatedUnion('kind', editKinds.map(({ schema }) => schema) as unknown as Schemas<typeof editKinds>)
+  .refine(isOfWhatItSets, {
+    path: ['set', 'id'],
+    error: 'is not the id that the edit is of: they must be the same',
+  });
 export type Edit = z.infer<typeof editSchema>;
 
 const byKind = new Map<string, EditKind>(editKinds.map((each) => [each.kind, each as unknown as EditKind]));
@@ -61,6 +70,10 @@ export const rowOf = (edit: Edit): StoredRow => kindOf(edit).row(edit);
 
 /** What a change did, in a sentence: "Roots, 15 %… at 46 → Roots, 30 %… at 46". `before` is what takes it back. */
 export const sayChange = (edit: Edit, before: Edit): string => kindOf(edit).say(edit, before);
+
+/** What a change says where nobody knows what stood before it. */
+export const sayAlone = (edit: Edit): string =>
+  sayChange(edit, edit.kind === 'job' ? edit : { ...edit, set: null });
 
 /** Whether bringing this back restores something that is gone. */
 export const isDeletion = (edit: Edit): boolean => edit.set === null && !kindOf(edit).isList;

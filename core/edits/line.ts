@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { sameJson } from '../job/merge.js';
+import { sameJson } from './merge.js';
 import { idSchema, lineHeadSchema, type LineHead } from '../job/schema.js';
 import { changedFields, nothingChanged } from './changed-fields.js';
 import { lineHead } from './heads.js';

@@ -42,7 +42,7 @@ export function excavationDrafts(
       wallSteps('shored', quantities.shored_ft2),
     ),
     draft(
-      'Shield the hole',
+      'Trench shield',
       quantities.shielded_ft2,
       'ft²',
       prices.shield_per_ft2,
@@ -51,7 +51,7 @@ export function excavationDrafts(
     ),
     draft('Haul and backfill', earth, 'yd³', prices.backfill_per_yd3, 'backfill_per_yd3', [
       {
-        label: 'Earth in the ground',
+        label: 'Excavated volume',
         expression: `${plain(earthTo5_yd3, 4)} + ${plain(earthBelow5_yd3, 4)} = ${plain(earth, 4)} yd³`,
       },
     ]),
@@ -89,7 +89,7 @@ type Drafting = ReturnType<typeof drafter>;
 function restoreDraft(surface: string, area: number, prices: Prices, draft: Drafting): Draft {
   const rate = prices.restore_per_ft2[surface as keyof Prices['restore_per_ft2']] ?? 0;
   const byOthers = rate === 'by-others';
-  const what = `Put back the ${surface}${byOthers ? ': by others, not in this price' : ''}`;
+  const what = `Restore the ${surface}${byOthers ? ': by others, not in this price' : ''}`;
   return draft(what, area, 'ft²', byOthers ? 0 : rate, `restore_per_ft2.${surface}`, [
     {
       label: `Top of the opening in ${surface}, 1 ft more each side in pavement`,
@@ -109,7 +109,7 @@ function permitDraft(public_ft: number, prices: Prices, draft: Drafting): Draft 
     'permit_per_hole',
     [
       {
-        label: 'Hole in public ground',
+        label: 'Excavation in public ground',
         expression: `${plain(public_ft)} ft of it is public: one permit`,
         source: 'common practice',
       },

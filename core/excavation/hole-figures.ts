@@ -90,8 +90,8 @@ function cautionsOf(sections: readonly Section[]): string[] {
       ? '5 ft and over: nobody in without shoring, a shield or a slope. The competent person decides, here, today.'
       : 'Under 5 ft: the competent person looks for signs of cave-in before anyone goes in.',
     ...(sections.some(({ depth_ft }) => depth_ft >= airFrom_ft)
-      ? ['Way out within 25 ft of anyone. Test the air where it may be bad.']
+      ? ['A ladder or ramp within 25 ft of everyone in it. Test the air where it may be bad.']
       : []),
-    'Earth 2 ft back from the edge. Call for the utility locate first.',
+    'Spoil 2 ft back from the edge. Call for the utility locate first.',
   ];
 }

@@ -10,7 +10,7 @@ export interface HoleQuantities {
   /** Wall that is shored, and wall that a shield stands against. */
   readonly shored_ft2: number;
   readonly shielded_ft2: number;
-  /** Surface to put back by kind, ft². */
+  /** Surface to restore by kind, ft². */
   readonly restore_ft2: ReadonlyMap<string, number>;
   readonly public_ft: number;
   /** The same earth before it is turned into yards, along the hole and at its two ends, ft³. */

@@ -63,7 +63,7 @@ export function sectionAt(
 
 const slopeOf = (section: Section, held: Protection): number => (held === 'slope' ? section.slope : 0);
 
-/** Earth in the ground per foot of hole, ft³/ft. */
+/** Excavated volume per foot of hole, ft³/ft. */
 export function earthPerFoot(section: Section, held: Protection): number {
   const [w, d, s] = [section.width_ft, section.depth_ft, slopeOf(section, held)];
   return w * d + s * d * d;

@@ -46,8 +46,9 @@ export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[]
       !finding.possible &&
       cells.some((cell, i) => overlaps(cell, finding.place) && chosen?.layout.cells[i]?.action === null),
   );
+  const beside = way.lines.map((each) => each.prepared);
   return watched.flatMap((finding) => {
-    const other = wayOf({ ...input, extra: new Map([[id, [finding.id]]]) });
+    const other = wayOf({ ...input, extra: new Map([[id, [finding.id]]]), beside });
     const mine = other.lines.find((each) => each.line.model.line.id === id);
     const track = mine?.prepared.possible.track;
     const at = track?.cells.findIndex((cell) => overlaps(cell, finding.place)) ?? -1;

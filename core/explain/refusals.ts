@@ -36,14 +36,14 @@ function dutyRefusal(
     return {
       rule: method === 'leave' || method === 'clean' ? 'must-be-cured' : 'does-not-cure',
       why: duty.why,
-      lift: 'another school, or an overruled grade',
+      lift: 'another repair approach, or an overruled grade',
     };
   }
   if (method === 'leave' && cells.some(({ mustClean }) => mustClean)) {
     return {
       rule: 'must-be-cleaned',
       why: 'roots or deposit here are at least cleaned',
-      lift: 'clean it and look again',
+      lift: 'clean it and re-inspect',
     };
   }
   return undefined;

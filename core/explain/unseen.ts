@@ -173,7 +173,7 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     .join(', ');
   return {
     what: [
-      ...(cleans ? ['clean and look again'] : []),
+      ...(cleans ? ['clean and re-inspect'] : []),
       ...(locates.length > 0 ? ['locate the depth at both ends of the standing water'] : []),
     ].join('; '),
     from_ft: Math.min(...ends.map(({ from_ft }) => from_ft)),

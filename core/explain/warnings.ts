@@ -6,8 +6,9 @@ import { isInTheWay } from '../excavation/hole-sheet.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlaps, subtract } from '../line/intervals.js';
 import { workOf } from '../methods/index.js';
-import { runsIn } from '../methods/liner-passes.js';
-import { turnOf } from '../methods/turns.js';
+import { isReopened, runsIn } from '../track/liner-passes.js';
+import { turnOf } from '../track/turns.js';
+import { longestCell_ft, mostParts } from '../track/breaks.js';
 import { pointsInside, type Cell } from '../track/track.js';
 import type { Warning } from '../warning.js';
 import type { LineWay, ScopedLine } from '../solve/way.js';
@@ -29,6 +30,16 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
               'no cleanout serves this line: one is in the scope or offered beside it where the ground allows',
           },
         ]),
+    ...(longestCell_ft(model.extent) > 1
+      ? [
+          {
+            rule: 'very-long-line',
+            line: model.line.id,
+            at_ft: model.extent.from_ft,
+            message: `this line is over ${mostParts} ft long: it is worked out in steps of ${longestCell_ft(model.extent).toFixed(1)} ft and not foot by foot`,
+          },
+        ]
+      : []),
     ...(bare.length > 0
       ? [
           {
@@ -129,26 +140,24 @@ function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
     message,
   });
   return liners.flatMap((liner) => [
-    ...pointsInside(track, liner).flatMap(({ point, at: { station_ft } }) => [
-      ...(turnOf(point).unknown
-        ? [
-            at(
-              'bend-not-measured',
-              station_ft,
-              `the bend at ${station_ft.toFixed(1)} ft was not measured: it counts as 45° in the liner`,
-            ),
-          ]
-        : []),
-      ...(point.kind === 'cleanout'
-        ? [
-            at(
-              'cleanout-in-liner',
-              station_ft,
-              `the liner runs past the cleanout at ${station_ft.toFixed(1)} ft: it is cut open again once the resin has cured`,
-            ),
-          ]
-        : []),
-    ]),
+    ...pointsInside(track, liner)
+      .filter(({ point }) => turnOf(point).unknown)
+      .map(({ at: { station_ft } }) =>
+        at(
+          'bend-not-measured',
+          station_ft,
+          `the bend at ${station_ft.toFixed(1)} ft was not measured: it counts as 45° in the liner`,
+        ),
+      ),
+    ...pointsInside(track, liner)
+      .filter((placed) => placed.point.kind === 'cleanout' && isReopened(placed))
+      .map(({ at: { station_ft } }) =>
+        at(
+          'cleanout-in-liner',
+          station_ft,
+          `the liner runs past the cleanout at ${station_ft.toFixed(1)} ft: it is cut open again once the resin has cured`,
+        ),
+      ),
     ...track.condition.findings
       .filter((finding) => runsIn(finding) && overlaps(finding.place, liner))
       .map(({ placed }) =>
@@ -209,7 +218,7 @@ function digWarnings({ line, prepared, chosen }: LineWay): Warning[] {
           rule: 'hand-dig',
           line: id,
           at_ft: station_ft,
-          message: `${utility} crosses at ${station_ft.toFixed(1)} ft, in or beside hole ${holeLetter(hole.id)}: locate it and dig by hand`,
+          message: `${utility} crosses at ${station_ft.toFixed(1)} ft, in or beside excavation ${holeLetter(hole.id)}: locate it and dig by hand`,
         })),
     ),
   ];
@@ -224,7 +233,7 @@ function cleaningWarnings({ line, chosen }: LineWay): Warning[] {
       line: line.model.line.id,
       at_ft: visit.from_ft,
       message:
-        'no access is wide and near enough for the cleaning tool: it is priced from where the camera went in; a cleanout is needed, or a smaller tool',
+        'no access point is wide and near enough for the cleaning tool: it is priced from where the camera went in; a cleanout is needed, or a smaller tool',
     },
   ];
 }

@@ -1,4 +1,4 @@
-import { faultsOf, parseText, ruleFaults, type Fault } from '../job/faults.js';
+import { faultsOf, parseText, ruleFaults, textFaults, type Fault } from '../job/faults.js';
 import { jobSchema, type Job } from '../job/schema.js';
 import { nameFaults } from './name-faults.js';
 import { placeFaults, type Untied } from './place-faults.js';
@@ -18,7 +18,7 @@ export function readJob(value: unknown, untied: Untied = 'refuse'): Read {
   const parsed = jobSchema.safeParse(value);
   if (!parsed.success) return { faults: faultsOf(parsed.error, value) };
   const job = parsed.data;
-  const named = [...ruleFaults(job.rules), ...nameFaults(job)];
+  const named = [...textFaults(job), ...ruleFaults(job.rules), ...nameFaults(job)];
   if (named.length > 0) return { faults: named };
   const placed = job.lines.flatMap((line, index) => placeFaults(line, `lines[${index}]`, untied));
   const frozen = job.accepted ? (readJob(job.accepted.job, untied).faults ?? []) : [];

@@ -497,7 +497,7 @@ export const findingRows = [
       ...['city main is backed up', 'city backed up', 'city is backed up'],
     ],
     refers: {
-      what: 'Water stands because the main is backed up; the neighbours may be at risk',
+      what: 'Water stands because the main is backed up; the neighbors may be at risk',
       to: 'owner of the main',
     },
   }),

@@ -26,3 +26,11 @@ export const latest = (days: readonly (Day | undefined)[]): Day | undefined =>
     (last, each) => (each !== undefined && (last === undefined || each > last) ? each : last),
     undefined,
   );
+
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** A day as it is written for people: `Mar 4, 2026`. */
+export function sayDay(day: Day): string {
+  const [year, month, date] = parts(day);
+  return `${months[month - 1] ?? ''} ${date}, ${year}`;
+}

@@ -21,6 +21,39 @@ export function parseText(text: string): { readonly value: unknown } | { readonl
   }
 }
 
+/** NUL, which no database keeps in a text, and half of a pair of surrogates, which is no character. */
+// eslint-disable-next-line no-control-regex -- NUL is what is looked for.
+const unwritable = /[\u0000\ud800-\udfff]/u;
+
+/**
+ * Texts in a value that cannot be written down: a control character of zero, or half a character. They come from damaged
+ * files and broken pastes. Depth is no limit: a value nested a million times is walked all the same.
+ */
+export function textFaults(value: unknown): Fault[] {
+  const faults: Fault[] = [];
+  const left: { readonly value: unknown; readonly path: readonly PropertyKey[] }[] = [{ value, path: [] }];
+  for (let next = left.pop(); next; next = left.pop()) {
+    const { path } = next;
+    const judge = (text: string, at: readonly PropertyKey[]) => {
+      if (unwritable.test(text))
+        faults.push({ path: pathOf(at), message: 'holds a character that is none: type it again' });
+    };
+    if (typeof next.value === 'string') judge(next.value, path);
+    else if (typeof next.value === 'object' && next.value !== null) {
+      const inside: [PropertyKey, unknown][] = Array.isArray(next.value)
+        ? next.value.map((each, i) => [i, each])
+        : Object.entries(next.value);
+      for (const [key, each] of inside) {
+        if (typeof key === 'string') judge(key, path);
+        // Only what may hold a text is walked: most of a job is numbers.
+        if (typeof each === 'string' || typeof each === 'object')
+          left.push({ value: each, path: [...path, key] });
+      }
+    }
+  }
+  return faults;
+}
+
 const pathOf = (path: readonly PropertyKey[]): string =>
   path
     .map((part) => (typeof part === 'number' ? `[${part}]` : `.${String(part)}`))

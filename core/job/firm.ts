@@ -11,6 +11,9 @@ export const firmSchema = z.strictObject({
   name: z.string().max(200).optional(),
   /** The line under which it may do this work, as it stands on its offers. */
   licence: z.string().max(200).optional(),
+  /** How its customers reach it, as it stands on its offers. */
+  phone: z.string().max(60).optional(),
+  email: z.string().max(200).optional(),
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),
   /** What no price of this firm holds, a sentence each. */

@@ -1,4 +1,4 @@
-import type { Point } from './schema.js';
+import type { Line, Point } from './schema.js';
 import type { AccessWay, PointKind } from './vocabulary.js';
 
 const kindWords: Readonly<Record<PointKind, string>> = {
@@ -31,3 +31,9 @@ export const sayPointKind = (kind: PointKind): string => kindWords[kind];
 /** A point as a person says it: its own name, else what it is. */
 export const sayPoint = ({ kind, name, through }: Pick<Point, 'kind' | 'name' | 'through'>): string =>
   name ?? (through === undefined ? kindWords[kind] : accessWords[through]);
+
+/** The point that a line's stations are measured from, as a person says it. */
+export const datumName = ({ points, datum }: Pick<Line, 'points' | 'datum'>): string => {
+  const found = points.find(({ id }) => id === datum);
+  return found ? sayPoint(found) : datum;
+};

@@ -119,13 +119,23 @@ export const defaultPrices: Prices = {
 export const pricesInForce = (override: PricesOverride | undefined): Prices =>
   layOver(defaultPrices, override) as Prices;
 
+/** A table's bores (in) from small to large with their rates. Tables are never written to: one is read out once. */
+const readOut = new WeakMap<Record<string, number>, readonly (readonly [bore_in: number, rate: number])[]>();
+
+function ratesIn(table: Record<string, number>) {
+  const known = readOut.get(table);
+  if (known) return known;
+  const rates = Object.entries(table)
+    .map(([bore, rate]) => [Number(bore), rate] as const)
+    .sort(([one], [other]) => one - other);
+  readOut.set(table, rates);
+  return rates;
+}
+
 /** Rate for a bore (in): the listed one, else the next larger listed, else the largest. Undefined for an empty table. */
 export function rateForBore(table: Record<string, number> | undefined, bore_in: number): number | undefined {
-  let [next, largest] = [Infinity, -Infinity];
-  for (const listed in table) {
-    const bore = Number(listed);
-    if (bore >= bore_in - tolerance.exact && bore < next) next = bore;
-    if (bore > largest) largest = bore;
-  }
-  return table?.[String(next === Infinity ? largest : next)];
+  if (!table) return undefined;
+  const rates = ratesIn(table);
+  for (const [bore, rate] of rates) if (bore >= bore_in - tolerance.exact) return rate;
+  return rates.at(-1)?.[1];
 }

@@ -50,7 +50,7 @@ export const rulesSchema = z.strictObject({
   flushLowersBelly: z.boolean().optional(),
   /** Roots and deposits over this share of the bore hide the wall behind them, percent. */
   hidesOver_percent: z.number().min(0).max(100).optional(),
-  /** A liner may run over a change of bore. */
+  /** A liner may run over a change of diameter. */
   transitionLiner: z.boolean().optional(),
   burstAsbestosCement: z.boolean().optional(),
   spotMost_ft: feet.optional(),
@@ -87,7 +87,7 @@ export const rulesSchema = z.strictObject({
   chanceFixFails: chance.optional(),
   /** Cleaning while roots remain: not before and not after so many months. */
   cleanEvery_months: window.optional(),
-  /** The first time after roots past half the bore. */
+  /** The first time after roots past half the diameter. */
   cleanFirst_months: window.optional(),
   /** A look where roots stay, and everywhere else, months. */
   lookRoots_months: months.optional(),

@@ -239,7 +239,7 @@ function zeroNoted(
     context.addIssue({
       code: 'custom',
       path: ['zeroReading_ft'],
-      message: 'zero `reading` needs what the counter showed at the access',
+      message: 'zero `reading` needs what the counter showed at the access point',
     });
   }
 }

@@ -108,7 +108,7 @@ function cutLength({ entry, plusMinus_ft }: LinerInput, installed: Figure): Figu
     steps: [
       ...installed.steps,
       {
-        label: entry.by === 'pit' ? 'Launch from the hole' : `Launch from the ${entry.by}`,
+        label: entry.by === 'pit' ? 'Insert from the excavation' : `Launch from the ${entry.by}`,
         expression: further > 0 ? `+ ${launchFromPit_ft} + ${plain(further)}` : `+ ${launchFromPit_ft}`,
         source: 'common practice',
       },

@@ -37,12 +37,12 @@ export function workingTime(cut_ft: number, rules: Rules, temperature_F: number 
     potLife,
     needed: minutes(
       needed_min,
-      'Set, wet out and put in',
+      'Set, wet out and insert',
       `${plain(rules.setting_min)} + ${plain(cut_ft)} × (${plain(rules.wetOut_min_per_ft, 3)} + ${plain(rules.insertion_min_per_ft, 3)}) = ${plain(needed_min, 1)}`,
     ),
     insertion: minutes(
       insertion_min,
-      'Put in',
+      'Insert',
       `${plain(cut_ft)} × ${plain(rules.insertion_min_per_ft, 3)} = ${plain(insertion_min, 1)}`,
     ),
     temperature_F: at_F,

@@ -1,5 +1,5 @@
 import type { Entry, Pipe } from '../job/schema.js';
-import { sayPipe } from './say.js';
+import { sayPipe } from '../speech/say.js';
 import type { EntryDraft, LogContext } from './context.js';
 import type { Draft, NamedPipe } from './draft.js';
 

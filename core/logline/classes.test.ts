@@ -316,6 +316,13 @@ test('a note alone is an entry, with or without feet', () => {
   }
 });
 
+test('what stands after “at” and is no hour is the place, however near the access', () => {
+  for (const at of [0.5, 1.25, 3.25, 4.5, 7.2, 9.75, 11.9]) {
+    for (const thing of ['joint', 'crack', 'roots 15%', 'hole', 'gap 3/4', 'tap'])
+      expect(clean(`${thing} at ${at}`)).toMatchObject([{ reading_ft: at }]);
+  }
+});
+
 test('ranges of depth and of inches', () => {
   for (const [low, high] of [
     [10, 12],

@@ -201,7 +201,7 @@ function settleServed(draft: Draft): void {
   if (draft.served === undefined) return;
   if (draft.kind === 'test') draft.fields.of ??= draft.served;
   else if (draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in')
-    draft.aboutPoint.name ??= `${draft.served} tie-in`;
+    draft.aboutPoint.name ??= `${draft.served} branch connection`;
 }
 
 /** "Same again": the kind of thing written last. */

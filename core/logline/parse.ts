@@ -16,7 +16,7 @@ import { finishDraft, type Fail, type Finished } from './finish.js';
 import { missingFrom } from './missing.js';
 import { interjectionsIn, readSegment, unknownErrors, type Span } from './read-segment.js';
 import { denied, isRemark, remarkOf } from './remark.js';
-import { pointWords, sayEntry, sayWhat } from './say.js';
+import { pointWords, sayEntry, sayWhat } from '../speech/say.js';
 import { segmentsOf, type Segment } from './segments.js';
 
 export type { Choice, EntryDraft, LogContext, LogError } from './context.js';

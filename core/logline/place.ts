@@ -26,7 +26,9 @@ export function takePlace(
     draft.numbers.find(({ size }) => !size) ??
     (elsewhere || draft.bareHour
       ? undefined
-      : draft.numbers.find(({ value, fraction }) => !fraction && (Number.isInteger(value) || value > 12)));
+      : draft.numbers.find(
+          ({ value, fraction, placed }) => placed || (!fraction && (Number.isInteger(value) || value > 12)),
+        ));
   draft.numbers = draft.numbers.filter((each) => each !== given);
   if (draft.bareRange && given === undefined && !elsewhere) {
     const [one, other] = draft.bareRange;

@@ -32,7 +32,11 @@ const coverPerEnlargement = 10;
 /** Pipe bursting: new pipe drawn through the old one from a launch pit to an exit pit. */
 export const burst: MethodRow = {
   id: 'burst',
-  words: { name: 'Burst', setUp: 'burst', asked: { name: 'Burst', key: 'b', does: 'burst it' } },
+  words: {
+    name: 'Pipe bursting',
+    setUp: 'burst pipe',
+    asked: { name: 'Burst', key: 'b', does: 'pipe bursting' },
+  },
   drawing: { fill: 'signal', ink: 'on-signal' },
   cures: ['replacement'],
   standsFor: 'replacement',
@@ -46,9 +50,11 @@ export const burst: MethodRow = {
       firstRefusal(pointsInside(track, stretch), burstPointRefusal) ??
       boreChange(cells),
     joins: ({ pitsInside }) => [[pitsInside ? Departs.BurstWithPits : Departs.Burst, Arrives.Burst]],
-    aloneCost: (site, { from, to }) =>
-      pitAlone(site, site.track.boundaries[from] ?? 0, 'launch') +
-      pitAlone(site, site.track.boundaries[to] ?? 0, 'burst'),
+    aloneCost:
+      (site) =>
+      ({ from, to }) =>
+        pitAlone(site, site.track.boundaries[from] ?? 0, 'launch') +
+        pitAlone(site, site.track.boundaries[to] ?? 0, 'burst'),
     pitsInside: (track, { from_ft, to_ft }) => pitsBetween(track, from_ft, to_ft) ?? [],
     drafts: (track, action) => {
       const cells = track.cells.slice(action.fromBreak, action.toBreak);
@@ -210,7 +216,7 @@ export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal |
     return {
       rule: 'burst-stopped',
       why: `${stop.placed.entry.finding} at ${stop.placed.from_ft.toFixed(1)} ft: the new pipe would follow it`,
-      lift: 'dig this place',
+      lift: 'a spot repair here',
     };
   }
   const [invert_ft] = cell.inverts_ft;

@@ -2,6 +2,7 @@ import { isSag, type Judged } from '../condition/judged.js';
 import { plain } from '../figure.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import { leastSlope } from '../grade/least-slope.js';
+import type { Rules } from '../job/rules-schema.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import type { ActionMethod } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
@@ -18,40 +19,36 @@ import { Arrives, Departs } from '../track/joins.js';
 import type { Action, Candidate, Site, Work } from './method.js';
 
 /** A stretch of new pipe that a dig may lay, and what is known of it. */
-export interface Trench extends Interval {
-  readonly length_ft: number;
+export interface Trench {
   /** It touches a sag. */
   readonly sag: boolean;
   /** It takes every sag it touches whole, and falls enough. */
   laidToGrade: () => boolean;
   /** It covers a sag that must be cured. */
   owesGrade: () => boolean;
-  /** More per foot for what hangs free, over the stretch. */
-  readonly rehung: number;
 }
 
 /** What sets one dig apart from another. */
 export interface DigKind {
   readonly method: ActionMethod;
-  /** Whether new pipe may lie like this by this method. */
-  accepts: (trench: Trench, track: Track) => boolean;
+  /** The lengths that this method is for, ft; any where it is not given. */
+  lengths?: (rules: Rules) => { readonly over_ft?: number; readonly most_ft?: number };
+  /** Whether new pipe may lie like this by this method; any may where it is not given. */
+  accepts?: (trench: Trench) => boolean;
+  /** Only over a sag. */
+  readonly onlySags?: true;
   /** Exposed pipe is rehung on straps, and not bought. */
   readonly rehangs?: true;
 }
 
 /** What every method that lays new pipe in an open trench has in common. */
-export function digWork({
-  method,
-  accepts,
-  rehangs,
-}: DigKind): Pick<
-  Work,
-  'kind' | 'candidates' | 'joins' | 'aloneCost' | 'drafts' | 'order' | 'newPipe' | 'fittings'
-> {
+export function digWork(
+  kind: DigKind,
+): Pick<Work, 'kind' | 'candidates' | 'joins' | 'aloneCost' | 'drafts' | 'order' | 'newPipe' | 'fittings'> {
+  const { rehangs } = kind;
   return {
     kind: 'dig',
-    candidates: (track) =>
-      trenchCandidates(track, method, (trench) => accepts(trench, track), rehangs ?? false),
+    candidates: (track) => trenchCandidates(track, kind),
     joins: ({ exposed }) => [[exposed ? Departs.ExposedPipe : Departs.NewPipe, Arrives.NewPipe]],
     aloneCost: trenchAlone,
     drafts: (track, action) => newPipeDrafts(track, action, rehangs ?? false),
@@ -75,14 +72,14 @@ export function digWork({
 /** Every stretch on which a dig may lay new pipe, for each boundary it starts at. */
 function trenchCandidates(
   track: Track,
-  method: ActionMethod,
-  accepts: (trench: Trench) => boolean,
-  rehangs: boolean,
+  { method, lengths, accepts, rehangs, onlySags }: DigKind,
 ): (from: number) => Candidate[] {
   const { breaks, rules, cutAt } = track;
   const fine = Int32Array.from(track.boundaries);
   const sums = trenchSums(track);
+  if (onlySags && sums.sagging.length === 0) return () => [];
   const barred = barredFor(track, method);
+  const { over_ft = -Infinity, most_ft = Infinity } = lengths?.(rules) ?? {};
   // A line shorter than the least is laid new whole.
   const least_ft = Math.min(rules.leastNewPipe_ft, (breaks.at(-1) ?? 0) - (breaks[0] ?? 0));
   return (from) => {
@@ -92,12 +89,14 @@ function trenchCandidates(
     for (let to = from + 1; to < fine.length; to++) {
       const end = int(fine, to);
       if (over(sums.noDig, start, end) > 0 || over(barred, start, end) > 0) return found;
+      const length_ft = num(breaks, end) - num(breaks, start);
+      if (length_ft > most_ft + tolerance.exact) return found;
+      const tooShort = length_ft < least_ft - tolerance.exact || length_ft <= over_ft + tolerance.exact;
+      if (tooShort || byte(cutAt.to, end) === 0) continue;
       if (over(sums.building, start, end) > 0 && !reachable(track.cells, start, end, rules.handDugReach_ft))
         continue;
-      const trench = trenchOf(track, sums, num(breaks, start), num(breaks, end), start, end);
-      const tooShort = trench.length_ft < least_ft - tolerance.exact;
-      if (tooShort || byte(cutAt.to, end) === 0 || !accepts(trench)) continue;
-      const exposed = over(sums.exposed, start, end) > trench.length_ft - tolerance.ft;
+      if (accepts && !accepts(trenchOf(track, sums, start, end))) continue;
+      const exposed = over(sums.exposed, start, end) > length_ft - tolerance.ft;
       found.push({
         from,
         to,
@@ -107,7 +106,7 @@ function trenchCandidates(
           (rehangs && exposed ? 0 : num(sums.coupling, start) + num(sums.coupling, end - 1)) +
           inside(sums.fittings, start, end) +
           over(sums.reducers, start + 1, end) +
-          (rehangs ? trench.rehung : 0),
+          (rehangs ? over(sums.rehung, start, end) : 0),
         exposed,
         viaAccess: false,
       });
@@ -197,20 +196,11 @@ export function fittingDrafts(track: Track, action: Action, fittings: readonly F
   });
 }
 
-function trenchOf(
-  track: Track,
-  sums: TrenchSums,
-  from_ft: number,
-  to_ft: number,
-  start: number,
-  end: number,
-): Trench {
+function trenchOf(track: Track, sums: TrenchSums, start: number, end: number): Trench {
+  const [from_ft, to_ft] = [num(track.breaks, start), num(track.breaks, end)];
   const touches = ({ place }: { readonly place: Interval }) => overlaps(place, { from_ft, to_ft });
   const sag = over(sums.sags, start, end) > 0;
   return {
-    from_ft,
-    to_ft,
-    length_ft: to_ft - from_ft,
     sag,
     laidToGrade: () => {
       if (!sag) return false;
@@ -218,7 +208,6 @@ function trenchOf(
       return touched.length > 0 && fallsOver(track, from_ft, to_ft, touched);
     },
     owesGrade: () => sums.owed.some(touches),
-    rehung: over(sums.rehung, start, end),
   };
 }
 
@@ -249,7 +238,7 @@ export function digRefusal({ rules }: Track, stretch: Interval, cells: readonly 
   return outOfReach || nothingOutside
     ? {
         rule: 'under-building',
-        why: 'under a building, further than a hole outside can reach by hand',
+        why: 'under a building, further than an excavation outside can reach by hand',
         lift: 'open the floor',
       }
     : undefined;
@@ -313,31 +302,34 @@ export function fallsOver(
 }
 
 /** The cheapest way to hold a trench by itself. */
-function trenchAlone({ track, holes }: Site, { from, to, exposed }: Candidate): number {
-  if (exposed) return 0;
-  const [start, end] = [track.boundaries[from] ?? 0, track.boundaries[to] ?? 0];
-  return holes.ways.reduce((least, held) => {
-    const [open, close] = [holes.openDig(start, held), holes.closeDig(end, held)];
-    if (!open || !close || over(holes.barredThrough[held], start, end) > 0) return least;
-    const public_ft = open.public_ft + over(holes.publicThrough, start, end) + close.public_ft;
-    const cost = open.cost + over(holes.through[held], start, end) + close.cost;
-    return Math.min(least, withPermit({ cost, public_ft }, track.prices));
-  }, Infinity);
-}
+const trenchAlone =
+  ({ track, holes }: Site) =>
+  ({ from, to, exposed }: Candidate): number => {
+    if (exposed) return 0;
+    const [start, end] = [track.boundaries[from] ?? 0, track.boundaries[to] ?? 0];
+    return holes.ways.reduce((least, held) => {
+      const [open, close] = [holes.openDig(start, held), holes.closeDig(end, held)];
+      if (!open || !close || over(holes.barredThrough[held], start, end) > 0) return least;
+      const public_ft = open.public_ft + over(holes.publicThrough, start, end) + close.public_ft;
+      const cost = open.cost + over(holes.through[held], start, end) + close.cost;
+      return Math.min(least, withPermit({ cost, public_ft }, track.prices));
+    }, Infinity);
+  };
 
 /** New pipe, couplings, what is dug by hand and what is rehung. */
 function newPipeDrafts(track: Track, action: Action, rehangs: boolean): Draft[] {
   const { prices, rules } = track;
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
   const draft = drafter(action.id);
-  const feetUnder = (ground: Cell['closedTo']) =>
-    cells
+  const feetUnder = (ground: Cell['closedTo'], among = cells) =>
+    among
       .filter(({ closedTo }) => closedTo === ground)
       .reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0);
   const rehung = rehangs ? feetUnder('crawl-space') : 0;
-  const pipe = [...feetByBore(cells)].map(([bore, length], index) => {
-    // Rehung pipe is not bought; it comes off the first bore, for a crawl space holds one.
-    const off = index === 0 ? rehung : 0;
+  const pipe = [...feetByBore(cells)].map(([bore, length]) => {
+    // Rehung pipe is not bought: it comes off its own bore.
+    const own = cells.filter(({ pipe: { diameter_in } }) => diameter_in === bore);
+    const off = rehangs ? feetUnder('crawl-space', own) : 0;
     const from = `pipe_per_ft.${rules.newPipe}.${bore}`;
     return draft(`New ${bore} in pipe`, length - off, 'ft', pipeRate(track, bore), from, [
       ...feetOfBore(cells, bore),

@@ -6,8 +6,8 @@ import type { LineModel, PlacedPoint } from '../line/model.js';
 import { couplingRate, pipeRate } from '../pipe/rates.js';
 import { boreAtBreak, type Track } from '../track/track.js';
 import type { Site } from './method.js';
-import { linerPointRefusal } from './liner-passes.js';
-import { mostTurns_deg, turnOf } from './turns.js';
+import { linerPointRefusal } from '../track/liner-passes.js';
+import { mostTurns_deg, turnOf } from '../track/turns.js';
 
 type Goes = 'upstream' | 'downstream';
 

@@ -3,7 +3,7 @@ import type { MethodRow } from './method.js';
 /** Leave the pipe as it is. */
 export const leave: MethodRow = {
   id: 'leave',
-  words: { name: 'Keep', setUp: 'leave', asked: { name: 'Keep', key: 'k', does: 'keep it' } },
+  words: { name: 'Leave', setUp: 'leave', asked: { name: 'Leave', key: 'k', does: 'leave it as it is' } },
   drawing: { fill: 'keep', ink: 'ink' },
   cures: [],
 };

@@ -9,7 +9,7 @@ import type { MethodRow } from './method.js';
 /** A liner cured in place, inserted from one of its ends. */
 export const line: MethodRow = {
   id: 'line',
-  words: { name: 'Line', setUp: 'line', asked: { name: 'Line', key: 'l', does: 'line it' } },
+  words: { name: 'Liner', setUp: 'line', asked: { name: 'Line', key: 'l', does: 'line it' } },
   drawing: { fill: 'liner', ink: 'on-liner' },
   cures: ['liner'],
   standsFor: 'liner',

@@ -10,7 +10,7 @@ import { drafter, type Draft } from '../price/price-line.js';
 import { feetByBore, type Track } from '../track/track.js';
 import { feetOfBore } from '../track/feet-steps.js';
 import { insertionPointAt } from './entry.js';
-import { isReopened, runsIn } from './liner-passes.js';
+import { isReopened, runsIn } from '../track/liner-passes.js';
 import type { Action, Order } from './method.js';
 
 /** Price lines of a liner: by the foot, setting it, and what is cut open in it. */
@@ -39,7 +39,7 @@ export function linerDrafts(
     ),
     draft(setting.set, 1, 'each', prices[setting.each] as number, setting.each),
     ...reopeningDrafts(track, action),
-    draft('Change of bore in the liner', steps, 'each', prices.transition_each, 'transition_each'),
+    draft('Change of diameter in the liner', steps, 'each', prices.transition_each, 'transition_each'),
   ];
 }
 

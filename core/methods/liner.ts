@@ -21,8 +21,8 @@ import { firstRefusal, notOurs } from './dig.js';
 import { linerDrafts, linerOrderOf } from './liner-order.js';
 import type { Candidate, Work } from './method.js';
 import { closingCost, pitAlone } from './entry.js';
-import { isReopened, linerPointRefusal, runsIn } from './liner-passes.js';
-import { mostTurns_deg, turnOf } from './turns.js';
+import { isReopened, linerPointRefusal, runsIn } from '../track/liner-passes.js';
+import { mostTurns_deg, turnOf } from '../track/turns.js';
 
 /** A stretch that a liner may cover, by its fine breaks, and its raw cost without setting it. */
 export interface Covered {
@@ -47,13 +47,16 @@ export const linerWork = (setting: {
     firstRefusal(pointsInside(track, stretch), linerPointRefusal) ??
     turnsRefusal(track, stretch) ??
     boreChangeRefusal(track, stretch),
-  aloneCost: ({ track, holes, wayIn }, { from, to, viaAccess, mayPit }) => {
-    if (viaAccess || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
-    const launch = (boundary: number) => {
-      const index = track.boundaries[boundary] ?? 0;
-      return pitAlone({ track, holes }, index, 'launch') + closingCost(track, index);
+  aloneCost: ({ track, holes, wayIn }) => {
+    const launch = track.boundaries.map(
+      (index) => pitAlone({ track, holes }, index, 'launch') + closingCost(track, index),
+    );
+    return ({ from, to, viaAccess, mayPit }) => {
+      if (viaAccess || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
+      const byPit = (may: boolean | undefined, boundary: number) =>
+        (may ? launch[boundary] : undefined) ?? Infinity;
+      return Math.min(byPit(mayPit?.from, from), byPit(mayPit?.to, to));
     };
-    return Math.min(mayPit?.from ? launch(from) : Infinity, mayPit?.to ? launch(to) : Infinity);
   },
   drafts: (track, action) => linerDrafts(track, action, setting),
   order: linerOrderOf,
@@ -129,16 +132,20 @@ function pitsClearOf(track: Track): (start: number, end: number) => { from: bool
       .filter((each) => each.grade >= 3 && !each.possible && isCurable(each) && !isCleaned(each))
       .map(({ place }) => place),
   ];
-  const reaches = Array.from(track.breaks, (_, index) => pitReach(track, index));
-  const isClear = (reach: Interval | undefined, liner: Interval) =>
-    reach === undefined ||
-    places.every((place) => {
-      const from_ft = Math.max(place.from_ft, reach.from_ft, liner.from_ft);
-      return Math.min(place.to_ft, reach.to_ft, liner.to_ft) - from_ft <= sameStation_ft;
-    });
+  const reaches = Array.from(track.breaks, (_, index) => {
+    const reach = pitReach(track, index);
+    return { reach, near: places.filter((place) => overlaps(place, reach)) };
+  });
+  const isClear = ({ reach, near }: (typeof reaches)[number], from_ft: number, to_ft: number) =>
+    near.every(
+      (place) =>
+        Math.min(place.to_ft, reach.to_ft, to_ft) - Math.max(place.from_ft, reach.from_ft, from_ft) <=
+        sameStation_ft,
+    );
   return (start, end) => {
-    const liner = { from_ft: num(track.breaks, start), to_ft: num(track.breaks, end) };
-    return { from: isClear(reaches[start], liner), to: isClear(reaches[end], liner) };
+    const [from_ft, to_ft] = [num(track.breaks, start), num(track.breaks, end)];
+    const [from, to] = [reaches[start], reaches[end]];
+    return { from: !from || isClear(from, from_ft, to_ft), to: !to || isClear(to, from_ft, to_ft) };
   };
 }
 
@@ -156,14 +163,13 @@ export function linerCellRefusal({
 }: Cell): Refusal | undefined {
   const at = ((from_ft + to_ft) / 2).toFixed(1);
   if (!ours) return notOurs(`${at} ft`);
-  if (!seen)
-    return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean it and inspect it again' };
+  if (!seen) return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean it and re-inspect' };
   const stop = findings.find(({ stopsLiner }) => stopsLiner !== undefined);
   if (stop?.stopsLiner !== undefined) {
     return {
       rule: isCleaned(stop) ? 'not-clean' : 'stops-a-liner',
       why: `${stop.stopsLiner}, at ${stop.placed.from_ft.toFixed(1)} ft`,
-      lift: isCleaned(stop) ? 'clean it and inspect it again' : 'dig this place first',
+      lift: isCleaned(stop) ? 'clean it and re-inspect' : 'make a spot repair here first',
     };
   }
   if (madeThickness(thickness.needed_in) === undefined) {

@@ -87,8 +87,8 @@ export interface Work {
   refusal: (track: Track, stretch: Interval, cells: readonly Cell[]) => Refusal | undefined;
   /** What departs from its upstream boundary and what arrives at its downstream one: each way it may be done. */
   joins: (candidate: Candidate) => readonly Join[];
-  /** Cost of its hole or pits where nothing else shares them; infinite where none can be dug. */
-  aloneCost: (site: Site, candidate: Candidate) => number;
+  /** Cost of its hole or pits where nothing else shares them, for every candidate of a site; infinite where none can be dug. */
+  aloneCost: (site: Site) => (candidate: Candidate) => number;
   /** Pits between its ends, each alone. */
   pitsInside?: (track: Track, action: Interval) => Interval[];
   /** Price lines of an action, without its holes. */

@@ -146,7 +146,7 @@ describe('line', () => {
     expect(ask('line', { entries: [change] }).actions).toHaveLength(2);
     const one = ask('line', { entries: [change], rules: { transitionLiner: true } });
     expect(one.actions).toHaveLength(1);
-    expect(one.price.lines.map(({ what }) => what)).toContain('Change of bore in the liner');
+    expect(one.price.lines.map(({ what }) => what)).toContain('Change of diameter in the liner');
     // It is turned the way it is put in: the line read from the other end is judged alike.
     const narrowing = { ...change, upstream: { diameter_in: 6 }, downstream: { diameter_in: 4 } };
     expect(ask('line', { entries: [narrowing], rules: { transitionLiner: true } }).actions).toHaveLength(1);

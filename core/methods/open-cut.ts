@@ -1,4 +1,3 @@
-import { tolerance } from '../job/units.js';
 import { digRefusal, digWork } from './dig.js';
 import type { MethodRow } from './method.js';
 
@@ -13,12 +12,11 @@ export const openCut: MethodRow = {
   work: {
     ...digWork({
       method: 'open-cut',
-      accepts: (trench, { rules }) =>
-        trench.length_ft > rules.spotMost_ft + tolerance.exact &&
-        (!trench.sag || !trench.owesGrade() || trench.laidToGrade()),
+      lengths: ({ spotMost_ft }) => ({ over_ft: spotMost_ft }),
+      accepts: (trench) => !trench.sag || !trench.owesGrade() || trench.laidToGrade(),
     }),
     renews: true,
-    offered: (length, where) => `${length} ft of pipe replaced, ${where}`,
+    offered: (length, where) => `${length} ft of pipe replaced in an open cut, ${where}`,
     refusal: digRefusal,
   },
 };

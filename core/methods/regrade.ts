@@ -13,9 +13,14 @@ export const regrade: MethodRow = {
   curesToGrade: ['regrade'],
   standsFor: 'regrade',
   work: {
-    ...digWork({ method: 'regrade', accepts: (trench) => trench.laidToGrade(), rehangs: true }),
+    ...digWork({
+      method: 'regrade',
+      accepts: (trench) => trench.laidToGrade(),
+      onlySags: true,
+      rehangs: true,
+    }),
     offered: (length, where, { exposed }) =>
-      `${length} ft ${exposed ? 'hung anew' : 'laid anew'} to a steady fall, ${where}`,
+      `${length} ft of pipe ${exposed ? 'rehung' : 'relaid'} to grade, ${where}`,
     refusal: regradeRefusal,
   },
 };
@@ -25,7 +30,7 @@ function regradeRefusal(track: Track, stretch: Interval, cells: readonly Cell[])
   if (refused) return refused;
   const sags = track.condition.findings.filter((each) => isSag(each) && overlaps(each.place, stretch));
   if (sags.length === 0)
-    return { rule: 'no-sag', why: 'there is no sag here to take out', lift: 'a sag found here' };
+    return { rule: 'no-sag', why: 'there is no belly here to take out', lift: 'a belly found here' };
   return fallsOver(track, stretch.from_ft, stretch.to_ft, sags)
     ? undefined
     : {

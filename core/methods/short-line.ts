@@ -16,16 +16,16 @@ const soundEnd_ft = 1;
 export const shortLine: MethodRow = {
   id: 'short-line',
   words: {
-    name: 'Short liner',
-    setUp: 'put in short liners',
-    asked: { name: 'Short liner', key: 'h', does: 'short liner' },
+    name: 'Sectional liner',
+    setUp: 'set sectional liners',
+    asked: { name: 'Sectional', key: 'h', does: 'sectional liner' },
   },
   drawing: { fill: 'liner', ink: 'on-liner' },
   cures: ['liner'],
   standsFor: 'liner',
   work: {
-    ...linerWork({ each: 'shortLiner_each', name: 'Short liner', set: 'Set one short liner' }),
-    offered: (length, where) => `A short liner of ${length} ft, ${where}`,
+    ...linerWork({ each: 'shortLiner_each', name: 'Sectional liner', set: 'Set one sectional liner' }),
+    offered: (length, where) => `A sectional liner of ${length} ft, ${where}`,
     candidates: shortCandidates,
     joins: shortJoins,
   },

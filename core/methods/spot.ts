@@ -1,20 +1,23 @@
 import { digRefusal, digWork } from './dig.js';
-import { tolerance } from '../job/units.js';
 import type { MethodRow } from './method.js';
 
 /** Spot repair: new pipe in an open cut of a few feet. */
 export const spot: MethodRow = {
   id: 'spot',
-  words: { name: 'Spot dig', setUp: 'dig spots', asked: { name: 'Dig', key: 's', does: 'dig it' } },
+  words: {
+    name: 'Spot repair',
+    setUp: 'dig for spot repairs',
+    asked: { name: 'Spot repair', key: 's', does: 'spot repair' },
+  },
   drawing: { fill: 'signal', ink: 'on-signal' },
   cures: ['spot', 'replacement'],
   standsFor: 'spot',
   work: {
     ...digWork({
       method: 'spot',
-      accepts: ({ length_ft }, { rules }) => length_ft <= rules.spotMost_ft + tolerance.exact,
+      lengths: ({ spotMost_ft }) => ({ most_ft: spotMost_ft }),
     }),
-    offered: (length, where) => `${length} ft of new pipe, ${where}`,
+    offered: (length, where) => `Spot repair: ${length} ft of new pipe, ${where}`,
     refusal: digRefusal,
   },
 };

@@ -2,7 +2,7 @@ import type { Point } from '../job/schema.js';
 import { partId } from '../logline/context.js';
 import type { LogContext, LogPart } from '../logline/parse.js';
 import { newPoint } from '../logline/points.js';
-import { pointWords, sayEntry } from '../logline/say.js';
+import { pointWords, sayEntry } from '../speech/say.js';
 import { saySides } from '../logline/change.js';
 import { missingFrom } from '../logline/missing.js';
 import { accessId, mainId, type NarrationItem } from './talk.js';

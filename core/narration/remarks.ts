@@ -182,6 +182,6 @@ function takeFields(item: NarrationItem, said: Record<string, unknown>): boolean
 
 function nameBranch(item: NarrationItem, served: string): boolean {
   if (!item.point) return false;
-  item.point = { ...item.point, name: `${served} tie-in` };
+  item.point = { ...item.point, name: `${served} branch connection` };
   return true;
 }

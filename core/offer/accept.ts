@@ -1,3 +1,4 @@
+import { schoolWords } from '../job/school-words.js';
 import type { Day } from '../job/days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import { pricesInForce } from '../job/prices-schema.js';
@@ -22,7 +23,8 @@ export function jobUnderWay(job: Job, firm: Firm, school: School): PlainJob {
 export function accept(job: Job, firm: Firm, school: School, on: Day, by?: string): Acceptance {
   const whole = spelledOut(jobUnderWay(job, firm, school));
   const total = totalOfJob(whole);
-  if (total === undefined) throw new Error(`no way satisfies the rules and pins under “${school}”`);
+  if (total === undefined)
+    throw new Error(`no scope satisfies the rules and pins under “${schoolWords[school].name}”`);
   return { on, ...(by === undefined ? {} : { by }), school, total, job: whole };
 }
 

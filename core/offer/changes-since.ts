@@ -1,8 +1,8 @@
-import { sameJson } from '../job/merge.js';
+import { sameJson } from '../edits/merge.js';
 import { pricesInForce } from '../job/prices-schema.js';
 import { rulesInForce } from '../job/rules-schema.js';
 import type { Entry, PlainJob } from '../job/schema.js';
-import { sayWhat } from '../logline/say.js';
+import { sayWhat } from '../speech/say.js';
 import { frameOf } from '../survey/survey.js';
 
 /** What differs between a job as it was and as it is, in plain words: readings, lines, rules and rates. */

@@ -1,10 +1,11 @@
 import { addDays, type Day } from '../job/days.js';
 import { underFirm, type Firm } from '../job/firm.js';
+import { datumName } from '../job/point-words.js';
 import type { Job } from '../job/schema.js';
 import { roundCents, sumCents } from '../job/units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
 import { subtract, type Interval } from '../line/intervals.js';
-import { sayWhat } from '../logline/say.js';
+import { sayWhat } from '../speech/say.js';
 import { barsOf } from '../scope/bars.js';
 import { ifUnseenIs, type IfUnseenIs } from '../scope/scope.js';
 import { proofOf, type Proof } from './proof.js';
@@ -12,6 +13,7 @@ import { sayConditions, sayHoles, sayNotPossible, sayWork } from './say-work.js'
 import { leftUndone } from '../explain/left.js';
 import type { PriceLine } from '../price/price-line.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
+import { chanceToFail, laterBy } from '../solve/carried.js';
 import { referralsOf } from '../explain/referrals.js';
 import { nothingSeen } from '../explain/verdict.js';
 import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
@@ -25,7 +27,7 @@ export interface Offer {
   readonly address: string | undefined;
   readonly customer: string | undefined;
   readonly inspectedOn: Day | undefined;
-  readonly firm: { readonly name: string | undefined; readonly licence: string | undefined };
+  readonly firm: { readonly [K in 'name' | 'licence' | 'phone' | 'email']: Firm[K] | undefined };
   readonly on: Day;
   readonly validTo: Day;
   readonly currency: string;
@@ -38,6 +40,8 @@ export interface Offer {
     readonly id: string;
     readonly name: string;
     readonly endReached: boolean;
+    /** What 0 ft is; undefined on an offer that was frozen before this was told. */
+    readonly zero?: string;
   })[];
   readonly ways: readonly OfferWay[];
   /** No run has shown a foot of any line: there is nothing to agree to yet. */
@@ -75,7 +79,10 @@ export interface OfferWay {
     readonly what: string;
     readonly line: string;
     readonly at_ft: number;
+    /** Its share of what the way carries, present value. */
     readonly costs: number;
+    /** How likely it fails within the horizon, and what the customer then pays; undefined where that is not counted. */
+    readonly mayFail: { readonly chance: number; readonly then: number } | undefined;
   }[];
   /** What the price comes to when all that was not seen proves sound, and when it proves failed. */
   readonly ifUnseenIs: IfUnseenIs;
@@ -99,7 +106,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
     address: job.site?.address,
     customer: job.site?.customer,
     inspectedOn: job.inspectedOn,
-    firm: { name: firm.name, licence: firm.licence },
+    firm: { name: firm.name, licence: firm.licence, phone: firm.phone, email: firm.email },
     on,
     validTo: addDays(on, said?.validity_days ?? firm.validity_days ?? usualValidity_days),
     currency: ready.prices.currency,
@@ -111,6 +118,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
       id: model.line.id,
       name: model.line.name ?? model.line.id,
       endReached: model.endReached,
+      zero: datumName(model.line),
     })),
     ways: ways.map((school) => offeredWay(ready, school)),
     nothingSeen: nothingSeen(ready.lines),
@@ -131,9 +139,7 @@ function byOthers({ lines, prices }: ReadiedJob): string[] {
   const kinds = new Set(lines.flatMap(({ model }) => model.surfaces.map(({ kind }) => kind)));
   return [...kinds]
     .filter((kind) => prices.restore_per_ft2[kind] === 'by-others')
-    .map(
-      (kind) => `putting back the ${kind === 'building' ? 'floor and finishes inside the building' : kind}`,
-    );
+    .map((kind) => `restoring the ${kind === 'building' ? 'floor and finishes inside the building' : kind}`);
 }
 
 function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): OfferWay {
@@ -158,7 +164,7 @@ function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): Offer
         ? [{ what: 'cleaning, each year', costs: roundCents(cleaned * prices.yearlyCleaning) }]
         : []),
       ...(looked > 0
-        ? [{ what: 'a look by camera, every second year', costs: roundCents(looked * prices.look) }]
+        ? [{ what: 'a camera inspection, every second year', costs: roundCents(looked * prices.look) }]
         : []),
     ],
     carried: way.carried,
@@ -169,11 +175,24 @@ function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): Offer
         line: id,
         at_ft: finding.placed.from_ft,
         costs,
+        mayFail: mayFail(finding.grade, costs, { rules, prices }),
       })),
     ),
     ifUnseenIs: ifUnseenIs(way, input),
     options: way.lines.flatMap((lineWay) => optionsOf(lineWay, way, input)),
   };
+}
+
+/** The chance behind a carried sum, and the price behind it as it would be charged today. */
+function mayFail(
+  grade: number,
+  costs: number,
+  { rules, prices }: Pick<ReadiedJob, 'rules' | 'prices'>,
+): OfferWay['leaves'][number]['mayFail'] {
+  const chance = chanceToFail(grade, rules);
+  if (costs <= 0 || !chance) return undefined;
+  const then = (costs / (chance * laterBy(rules))) * (1 + prices.markup) * (1 + prices.tax);
+  return { chance, then: roundCents(then) };
 }
 
 const optionsOf = (lineWay: LineWay, way: Way, input: WayInput) =>

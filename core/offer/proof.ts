@@ -1,5 +1,5 @@
 import type { Grade } from '../job/vocabulary.js';
-import { sayWhat } from '../logline/say.js';
+import { sayWhat } from '../speech/say.js';
 import type { ScopedLine } from '../solve/way.js';
 
 /** A finding that can be shown: its photos, and the moment in the video. */

@@ -28,7 +28,7 @@ export function sayWork(way: Way): string[] {
                 `${{ new: 'A new cleanout', exposed: 'The buried cleanout brought to light', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]}, ${place}`,
             ),
         ]
-      : ['No way satisfies the rules and pins'];
+      : ['No scope satisfies the rules and pins'];
     const nothing = nothingSeen([lineWay.line])
       ? 'Nothing seen yet: the camera is run first'
       : 'Nothing is done: the line stays as it is';

@@ -11,7 +11,7 @@ import { ifUnseenIs } from './scope.js';
 // nothing about the scope, and what changes it a little changes the price a little.
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
-const sized = { length_ft: [20, 45], findings: 7 } as const;
+const sized = { length_ft: [14, 32], findings: 6 } as const;
 
 function wayUnder(job: Job, school = job.rules?.school ?? 'repair'): Way {
   const { lines, rules, prices } = readyJob(job);
@@ -70,7 +70,7 @@ test('a tree beside the pipe, a surface or an owner’s part said in two, and th
       ];
       for (const change of same) expect(doneBy(wayUnder(withLine(job, change)))).toEqual(before);
     }),
-    { numRuns: 40 },
+    { numRuns: 30 },
   );
 });
 
@@ -90,9 +90,10 @@ test('the looser repair approach leaves no more that it must cure, and never cos
         expect(looser.scope + looser.carried).toBeLessThanOrEqual(stricter.scope + stricter.carried + 15);
       });
     }),
-    { numRuns: 60 },
+    // Kept: pipe that was rehung came off the wrong bore.
+    { numRuns: 45, examples: [[471087]] },
   );
-  expect(compared).toBeGreaterThan(30);
+  expect(compared).toBeGreaterThan(25);
 });
 
 test('what the unseen may prove contains the price, and a supposition that has no way says so', () => {
@@ -126,8 +127,9 @@ const dig = (depth_ft: number, reading = 40) =>
 // 10 % and 4 in of bedding they are met at inverts of 3.33 and 4.24 ft.
 test('deepening a line by a tenth of a foot moves its price by no more than 3 %, but for the two lawful steps', () => {
   const depths = Array.from({ length: 115 }, (_, i) => 1.5 + i / 10);
-  const steps = depths.slice(1).filter((deeper, i) => {
-    const [before, after] = [dig(depths[i] ?? 0), dig(deeper)];
+  const prices = depths.map((depth) => dig(depth));
+  const steps = depths.slice(1).filter((_, i) => {
+    const [before = 0, after = 0] = prices.slice(i, i + 2);
     expect(after).toBeGreaterThanOrEqual(before);
     return after > before * 1.03;
   });
@@ -143,6 +145,6 @@ test('moving a reading by a tenth of a foot moves the price by no more than a te
       const [one, other] = [dig(depth, tenths / 10), dig(depth, tenths / 10 + 0.1)];
       expect(Math.abs(one - other) / one).toBeLessThan(0.1);
     }),
-    { numRuns: 60 },
+    { numRuns: 40 },
   );
 });

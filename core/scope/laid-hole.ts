@@ -7,7 +7,7 @@ import { overlaps, type Interval } from '../line/intervals.js';
 import type { LineWay } from '../solve/way.js';
 
 /** A hole of the chosen scope with its figures, its drawing and what lies on top. */
-export interface LaidHole extends Hole {
+export interface LaidHole extends Omit<Hole, 'quantities'> {
   readonly figures: HoleFigures;
   readonly sheet: HoleSheet;
   readonly surface: string;
@@ -17,20 +17,21 @@ export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
   const { track } = prepared.possible;
   const cells = track.cells.filter((cell) => overlaps(cell, hole) && !cell.closedTo);
   const kindAt = (cell: Interval) => hole.widened.find((wide) => overlaps(wide, cell))?.kind ?? hole.kind;
+  const { quantities, ...rest } = hole;
   return {
-    ...hole,
+    ...rest,
     surface: [...new Set<SurfaceKind>(cells.map(({ surface }) => surface))].join(', '),
     sheet: holeSheet(
       hole,
       deepestOf(cells.map((cell) => cell.sections[kindAt(cell)])),
       hole.protection,
-      hole.quantities,
+      quantities,
       line.model,
     ),
     figures: holeFigures(
       hole,
       cells.map((cell) => ({ ...cell, section: cell.sections[kindAt(cell)] })),
-      hole.quantities,
+      quantities,
       hole.protection,
       line.model.line.soil ?? 'unknown',
     ),

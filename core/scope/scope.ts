@@ -9,6 +9,7 @@ import { firstStep, isKnown, supposing, type FirstStep } from '../explain/unseen
 import { verdictOf, type Verdict } from '../explain/verdict.js';
 import { lineWarnings, planWarnings } from '../explain/warnings.js';
 import type { Capacity } from '../grade/capacity.js';
+import type { Rules } from '../job/rules-schema.js';
 import { sumCents, tolerance } from '../job/units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
@@ -26,6 +27,7 @@ import { barsOf } from './bars.js';
 import { buyOf, type Buy } from './buy.js';
 import { capacityOf } from './capacity.js';
 import { laidHole, type LaidHole } from './laid-hole.js';
+import { toTheEnd } from './steps.js';
 
 /** The scope of a job: plain data with figures that open. Everything on a screen or in a file comes from here. */
 export interface Scope {
@@ -89,49 +91,61 @@ export interface ActionScope extends Action, Order {
   readonly capacity?: Capacity;
 }
 
-export interface ScopeDepth {
-  /**
-   * Solve again for the runner-up of every segment and for what curing each watched place would add; or only for the
-   * runners-up of segments on one stretch.
-   */
-  readonly alternatives: boolean | (Interval & { readonly line: string });
+/** A scope as far as it is worked out: the other ways and the range come after the scope of the job's own way. */
+export interface ScopeSoFar extends Omit<Scope, 'ifUnseenIs'> {
+  /** Undefined until it is worked out. */
+  readonly ifUnseenIs: IfUnseenIs | undefined;
+  /** Runners-up and options are there too. */
+  readonly complete: boolean;
 }
 
 /** The cheapest scope of a readied job under its school, the other two ways beside it, and what is not known. */
-export function scopeOf(ready: ReadiedJob, depth: ScopeDepth = { alternatives: true }): Scope {
+export const scopeOf = (ready: ReadiedJob): Scope => toTheEnd(scopeSteps(ready));
+
+/**
+ * Works a scope out in steps: yields what a screen can show as soon as it is there, and undefined between two searches,
+ * so that whoever drives it may stop when the job has changed. Returns the whole.
+ */
+export function* scopeSteps(ready: ReadiedJob): Generator<ScopeSoFar | undefined, Scope> {
   const { rules, prices, lines } = ready;
   const input = (school: School): WayInput => ({ lines, rules, prices, school });
-  const prepared = new Map(schools.map((school) => [school, prepareLines(input(school))]));
-  const ways = schools.map((school) => wayOf(input(school), prepared.get(school)));
-  const way = ways.find(({ school }) => school === rules.school);
-  if (!way) throw new Error(`no way under ${rules.school}`);
+  const prepared = prepareLines(input(rules.school));
+  const way = wayOf(input(rules.school), prepared);
+  const own = scopeOfWay(ready, way);
+  yield { ...own, ways: [summaryOf(way)], ifUnseenIs: undefined, complete: false };
 
-  return {
-    ...scopeOfWay(ready, way, prepared.get(rules.school) ?? [], depth),
-    ways: ways.map((each) => ({
-      school: each.school,
-      feasible: each.feasible,
-      scope: each.scope,
-      cleanouts: each.cleanouts,
-      total: sumCents([each.scope, each.cleanouts]),
-      carried: each.carried,
-      uncured_ft: uncuredBy(each),
-      leaves: leftBy(each),
-      bars: Object.fromEntries(each.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
-    })),
-    ifUnseenIs: ifUnseenIs(way, input(rules.school)),
-  };
+  const ways: WaySummary[] = [];
+  for (const school of schools) {
+    if (school !== rules.school) yield undefined;
+    ways.push(summaryOf(school === rules.school ? way : wayOf({ ...input(school), beside: prepared })));
+  }
+  yield { ...own, ways, ifUnseenIs: undefined, complete: false };
+  const unseen = ifUnseenIs(way, input(rules.school));
+  yield { ...own, ways, ifUnseenIs: unseen, complete: false };
+
+  const beside = yield* alternativesTo(own.lines, { way, input: input(rules.school), prepared });
+  return { ...own, lines: beside, ways, ifUnseenIs: unseen };
 }
 
-/** All of a scope but what the other ways come to and what the unseen may prove, of a way under the job's own school. */
-export function scopeOfWay(
-  ready: ReadiedJob,
-  way: Way,
-  prepared: readonly Prepared[],
-  depth: ScopeDepth,
-): Omit<Scope, 'ways' | 'ifUnseenIs'> {
+const summaryOf = (way: Way): WaySummary => ({
+  school: way.school,
+  feasible: way.feasible,
+  scope: way.scope,
+  cleanouts: way.cleanouts,
+  total: sumCents([way.scope, way.cleanouts]),
+  carried: way.carried,
+  uncured_ft: uncuredBy(way),
+  leaves: leftBy(way),
+  bars: Object.fromEntries(way.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
+});
+
+/** A scope without the ways beside it and without what the unseen may prove. */
+export type OwnScope = Omit<Scope, 'ways' | 'ifUnseenIs'>;
+
+/** The scope that a way under the job's own school comes to; runners-up and what curing more would add are left open. */
+export function scopeOfWay(ready: ReadiedJob, way: Way): OwnScope {
   const { rules, prices, lines } = ready;
-  const chosen = chosenScope(ready, way, prepared, depth);
+  const chosen = chosenScope(ready, way);
   const buy = buyOf(way.lines, rules);
   return {
     ...chosen,
@@ -175,16 +189,8 @@ export function ifUnseenIs(way: Way, input: WayInput): IfUnseenIs {
 export type ChosenScope = Pick<Scope, 'feasible' | 'lines' | 'prices' | 'warnings'>;
 
 /** Lengths, holes, prices and warnings of a way that was found under the job's own school. */
-export function chosenScope(
-  { job, lines, rules, prices }: ReadiedJob,
-  way: Way,
-  prepared: readonly Prepared[],
-  depth: ScopeDepth,
-): ChosenScope {
-  const input: WayInput = { lines, rules, prices, school: rules.school };
-  const lineScopes = way.lines.map((lineWay) =>
-    lineScope(lineWay, way, input, prepared, depth, job.site?.temperature_F),
-  );
+export function chosenScope({ job, lines, rules, prices }: ReadiedJob, way: Way): ChosenScope {
+  const lineScopes = way.lines.map((lineWay) => lineScope(lineWay, rules, job.site?.temperature_F));
   return {
     feasible: way.feasible,
     lines: lineScopes,
@@ -207,6 +213,51 @@ export function chosenScope(
   };
 }
 
+/** A way with what it was found in. */
+export interface Found {
+  readonly way: Way;
+  readonly input: WayInput;
+  readonly prepared: readonly Prepared[];
+}
+
+/** Adds the runner-up of every segment, and what curing each watched place would add: a search for each. */
+export function* alternativesTo(
+  scopes: readonly LineScope[],
+  { way, input, prepared }: Found,
+): Generator<undefined, LineScope[]> {
+  const mine = { totalCost: costOf(way), uncured_ft: uncuredBy(way) };
+  const lines: LineScope[] = [];
+  for (const [i, scope] of scopes.entries()) {
+    const segments: LineScope['segments'][number][] = [];
+    for (const segment of scope.segments) {
+      yield undefined;
+      segments.push({ ...segment, runnerUp: runnerUp(segment, scope.id, input, prepared, mine) });
+    }
+    yield undefined;
+    const lineWay = way.lines[i];
+    const options = lineWay?.chosen ? whileHere(lineWay, way, input) : [];
+    lines.push({ ...scope, segments, options: [...options, ...scope.options] });
+  }
+  return lines;
+}
+
+/** Adds the runners-up of the segments on one stretch of one line. */
+export function runnersUpOn(
+  scopes: readonly LineScope[],
+  stretch: Interval & { readonly line: string },
+  { way, input, prepared }: Found,
+): LineScope[] {
+  const mine = { totalCost: costOf(way), uncured_ft: uncuredBy(way) };
+  return scopes.map((scope) => ({
+    ...scope,
+    segments: scope.segments.map((segment) =>
+      stretch.line === scope.id && overlaps(segment, stretch)
+        ? { ...segment, runnerUp: runnerUp(segment, scope.id, input, prepared, mine) }
+        : segment,
+    ),
+  }));
+}
+
 /** Counts the places to watch, to fix and failed that a way leaves uncured. */
 function leftBy({ lines }: Way): WaySummary['leaves'] {
   const left = { 2: 0, 3: 0, 4: 0 };
@@ -216,32 +267,19 @@ function leftBy({ lines }: Way): WaySummary['leaves'] {
   return left;
 }
 
-function lineScope(
-  lineWay: LineWay,
-  way: Way,
-  input: WayInput,
-  prepared: readonly Prepared[],
-  depth: ScopeDepth,
-  temperature_F: number | undefined,
-): LineScope {
+function lineScope(lineWay: LineWay, rules: Rules, temperature_F: number | undefined): LineScope {
   const { line, chosen, prepared: own } = lineWay;
   const { track } = own.possible;
   const id = line.model.line.id;
   const mayEnd_ft = track.boundaries.map((fine) => track.breaks[fine] ?? 0);
-  const referrals = referralsOf(line, input.rules);
+  const referrals = referralsOf(line, rules);
   if (!chosen) {
     const nothing = { segments: [], actions: [], pits: [], cleanouts: [], options: [], notPossible: [] };
     return { id, feasible: false, mayEnd_ft, referrals, ...nothing };
   }
-  const mine = { totalCost: costOf(way), uncured_ft: uncuredBy(way) };
-  const { alternatives } = depth;
-  const asked = (segment: Interval) =>
-    typeof alternatives === 'boolean'
-      ? alternatives
-      : alternatives.line === id && overlaps(segment, alternatives);
   const segments = segmentsOf(track, chosen.layout, line.restrictions).map((segment) => ({
     ...segment,
-    runnerUp: asked(segment) ? runnerUp(segment, id, input, prepared, mine) : null,
+    runnerUp: null,
   }));
   return {
     id,
@@ -257,16 +295,13 @@ function lineScope(
         cost: totalOf(chosen.prices.filter((price) => price.action === action.id)),
         fittings: fittings?.(track, action) ?? [],
         ...ordered,
-        ...(liner ? { working: workingTime(liner.cut.value, input.rules, temperature_F) } : {}),
+        ...(liner ? { working: workingTime(liner.cut.value, rules, temperature_F) } : {}),
         ...capacityOf(lineWay, action),
       };
     }),
     pits: chosen.layout.holes.map((hole) => laidHole(lineWay, hole)),
     cleanouts: chosen.cleanouts.filter(({ offered }) => !offered),
-    options: [
-      ...(alternatives === true ? whileHere(lineWay, way, input) : []),
-      ...cleanoutOptions(chosen.cleanouts),
-    ],
+    options: cleanoutOptions(chosen.cleanouts),
     referrals,
     notPossible: notPossibleOn(lineWay),
   };

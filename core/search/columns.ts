@@ -16,3 +16,7 @@ export function runningSums(count: number, value: (index: number) => number): Fl
 /** Sum over the cells from `start` up to `end`. */
 export const over = (sums: Float64Array, start: number, end: number): number =>
   num(sums, end) - num(sums, start);
+
+/** Whether two columns hold the same numbers in the same order. */
+export const isEqual = (one: ArrayLike<number>, other: ArrayLike<number>): boolean =>
+  one.length === other.length && Array.prototype.every.call(one, (each, i) => each === other[i]);

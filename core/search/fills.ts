@@ -5,10 +5,14 @@ import { bit, type Limits, type Problem } from './problem.js';
 export interface LimitedFills {
   readonly second: Uint8Array;
   readonly unsuited: Uint8Array;
-  /** No cell between the two stops refuses to be filled; once false it stays false further on. */
-  mayReach: (from: number, to: number) => boolean;
-  isLongEnough: (from: number, to: number) => boolean;
-  cost: (from: number, to: number) => number;
+  /** The furthest stop that a fill from each stop may come to: the next cell refuses to be filled. */
+  readonly reach: Int32Array;
+  /** The nearest stop that a fill from each stop may come to without being too short; past the last where none is. */
+  readonly nearest: Int32Array;
+  /** The last stop from which a fill may come to each stop without being too short. */
+  readonly lastFrom: Int32Array;
+  /** Running cost over cells. */
+  readonly through: Float64Array;
 }
 
 /** Cells side by side that a fill would take by its second option. */
@@ -50,38 +54,76 @@ export function fillsUnder({ fills, cellOf }: Problem, limits: Limits): LimitedF
     const barred = byte(second, i) !== 0 && secondMay !== undefined && byte(secondMay, i) === 0;
     return none || barred || (byte(fills.marked, i) !== 0 && !limits.marked) ? 1 : 0;
   });
-  const cost = runningSums(
+  const through = runningSums(
     cells,
     (i) =>
       (byte(second, i) === 0 ? 0 : num(fills.cost, i)) +
       (byte(unsuited, i) === 0 ? 0 : num(fills.unsuited, i)),
   );
-  const last = cellOf.length - 1;
-  const between = (sums: Float64Array, from: number, to: number) =>
-    over(sums, int(cellOf, from), int(cellOf, to));
   return {
     second,
     unsuited,
-    mayReach: (from, to) => between(refused, from, to) === 0,
-    isLongEnough: longEnough(fills.least, unsuited, cellOf, last),
-    cost: (from, to) => between(cost, from, to),
+    reach: reachOf(refused, cellOf),
+    through,
+    ...longEnough(fills.least, unsuited, cellOf),
   };
 }
 
+function reachOf(refused: Float64Array, cellOf: Int32Array): Int32Array {
+  const last = cellOf.length - 1;
+  const reach = new Int32Array(last + 1);
+  let to = 0;
+  for (let from = 0; from <= last; from++) {
+    to = Math.max(to, from);
+    while (to < last && over(refused, int(cellOf, from), int(cellOf, to + 1)) === 0) to++;
+    reach[from] = to;
+  }
+  return reach;
+}
+
 /**
- * Whether what a fill leaves of counted cells beside a move is long enough: its run of counted cells from either end that
- * a move stands at, as far as it goes. A run that holds an excused or unsuited cell may be of any length.
+ * How near the ends of a fill may lie, so that what it leaves of counted cells beside a move is long enough: its run of
+ * counted cells from either end that a move stands at, as far as it goes. A run that holds an excused or unsuited cell
+ * may be of any length. A longer fill never has a shorter run, so one stop each way says it all.
  */
 function longEnough(
   least: Problem['fills']['least'],
   unsuited: Uint8Array,
   cellOf: Int32Array,
-  last: number,
-): (from: number, to: number) => boolean {
-  if (!least) return () => true;
+): Pick<LimitedFills, 'nearest' | 'lastFrom'> {
+  const last = cellOf.length - 1;
+  const nearest = Int32Array.from(cellOf, (_, stop) => stop + 1);
+  const lastFrom = Int32Array.from(cellOf, (_, stop) => stop - 1);
+  if (!least) return { nearest, lastFrom };
   const { at, counted, excused, length } = least;
+  const { runStart, runEnd } = runsOf(counted);
+  const excuses = runningSums(counted.length, (i) =>
+    byte(excused, i) !== 0 || byte(unsuited, i) !== 0 ? 1 : 0,
+  );
+  const isShort = (start: number, end: number) =>
+    end > start && num(at, end) - num(at, start) < length && over(excuses, start, end) === 0;
+  for (let from = 1; from < last; from++) {
+    const start = int(cellOf, from);
+    const end = int(runEnd, start);
+    let to = from + 1;
+    while (to <= last && isShort(start, Math.min(int(cellOf, to), end)))
+      to = int(cellOf, to) >= end ? last + 1 : to + 1;
+    nearest[from] = to;
+  }
+  for (let to = 1; to < last; to++) {
+    const end = int(cellOf, to);
+    const start = int(runStart, end);
+    let from = to - 1;
+    while (from >= 0 && isShort(Math.max(int(cellOf, from), start), end))
+      from = int(cellOf, from) <= start ? -1 : from - 1;
+    lastFrom[to] = from;
+  }
+  return { nearest, lastFrom };
+}
+
+/** Cell at which the counted run from each cell on ends, and from which the one up to each cell begins. */
+function runsOf(counted: Uint8Array): { runStart: Int32Array; runEnd: Int32Array } {
   const cells = counted.length;
-  /** Cell at which the counted run from each cell on ends, and from which the one up to each cell begins. */
   const runEnd = new Int32Array(cells + 1);
   const runStart = new Int32Array(cells + 1);
   runEnd[cells] = cells;
@@ -91,12 +133,5 @@ function longEnough(
   for (let i = 1; i <= cells; i++)
     runStart[i] =
       byte(counted, i - 1) === 0 ? i : i >= 2 && byte(counted, i - 2) !== 0 ? int(runStart, i - 1) : i - 1;
-  const excuses = runningSums(cells, (i) => (byte(excused, i) !== 0 || byte(unsuited, i) !== 0 ? 1 : 0));
-  const isShort = (start: number, end: number) =>
-    end > start && num(at, end) - num(at, start) < length && over(excuses, start, end) === 0;
-  return (from, to) => {
-    const [start, end] = [int(cellOf, from), int(cellOf, to)];
-    if (from > 0 && isShort(start, Math.min(end, int(runEnd, start)))) return false;
-    return to === last || !isShort(Math.max(start, int(runStart, end)), end);
-  };
+  return { runStart, runEnd };
 }

@@ -1,3 +1,6 @@
+import { int } from './columns.js';
+import { legsOf, type Legs } from './legs.js';
+
 /**
  * The search's problem: the cheapest path along numbered stops, over plain numbers. Between two stops lies a move, or a
  * fill; at each stop a pass joins what arrived to what departs. A path runs on levels: it changes level at a stop, and
@@ -15,7 +18,11 @@ export interface Problem {
   readonly allowed: Int32Array;
   /** How many options there are; an option's number settles ties. */
   readonly options: number;
+  readonly legs: Legs;
 }
+
+/** A problem with its moves laid out on the levels, ready for any number of searches. */
+export const readyProblem = (parts: Omit<Problem, 'legs'>): Problem => ({ ...parts, legs: legsOf(parts) });
 
 /** Moves as flat columns, sorted by the stop they start at and then by the one they end at. */
 export interface Moves {
@@ -93,18 +100,15 @@ export const begins = 1;
 export const ends = 2;
 export type Marks = 0 | 1 | 2 | 3;
 
+/** Passes as flat columns: rows `start[state]` to `start[state + 1]`, state = (stop × arrivals + arrival) × levels + level. */
 export interface Passes {
   readonly arrivals: number;
-  at: (stop: number, arrival: number, level: number, departure: number) => readonly Pass[];
-  /** The same as flat columns: rows `start[state]` to `start[state + 1]`, state = (stop × arrivals + arrival) × levels + level. */
-  readonly flat: {
-    readonly start: Int32Array;
-    /** departure × levels + level ahead. */
-    readonly ahead: Uint8Array;
-    readonly cost: Float64Array;
-    readonly tie: Float64Array;
-    readonly marks: Uint8Array;
-  };
+  readonly start: Int32Array;
+  /** departure × levels + level ahead. */
+  readonly ahead: Uint8Array;
+  readonly cost: Float64Array;
+  readonly tie: Float64Array;
+  readonly marks: Uint8Array;
 }
 
 /** What narrows a problem for one search. */
@@ -175,9 +179,7 @@ export function meetsOf(stops: number, moves: Moves, endDeparture: number): Meet
   return { arrivals, departures };
 }
 
-const noPass: readonly Pass[] = [];
-
-/** Passes from a table, with its flat columns. A fill is never followed by a fill: a whole fill is one step. */
+/** Passes by a rule. A fill is never followed by a fill: a whole fill is one step. */
 export function passesOf(
   stops: number,
   counts: { readonly arrivals: number; readonly levels: number; readonly departures: number },
@@ -185,38 +187,36 @@ export function passesOf(
   meets?: Meets,
 ): Passes {
   const { arrivals, levels, departures } = counts;
-  const table = new Map<number, readonly Pass[]>();
   const start = new Int32Array(stops * arrivals * levels + 1);
-  const rows: Pass[] = [];
-  const ahead: number[] = [];
-  for (let state = 0; state < stops * arrivals * levels; state++) {
-    const level = state % levels;
-    const arrival = Math.floor(state / levels) % arrivals;
-    const stop = Math.floor(state / levels / arrivals);
-    const comes = !meets || ((meets.arrivals[stop] ?? 0) & (1 << arrival)) !== 0;
-    for (let departure = 0; comes && departure < departures; departure++) {
-      if (meets && ((meets.departures[stop] ?? 0) & (1 << departure)) === 0) continue;
-      const found = pass(stop, arrival, level, departure);
-      if (found.length === 0) continue;
-      table.set(state * departures + departure, found);
-      if (departure === departureFill && arrival === arrivalFill) continue;
-      for (const each of found) {
-        rows.push(each);
-        ahead.push(departure * levels + each.level);
+  const [ahead, cost, tie, marks]: [number[], number[], number[], number[]] = [[], [], [], []];
+  const comes = (stop: number, arrival: number) => !meets || (int(meets.arrivals, stop) & bit(arrival)) !== 0;
+  const goes = (stop: number, departure: number) =>
+    !meets || (int(meets.departures, stop) & bit(departure)) !== 0;
+  let state = 0;
+  for (let stop = 0; stop < stops; stop++) {
+    const leaving = Array.from({ length: departures }, (_, each) => each).filter((each) => goes(stop, each));
+    for (let arrival = 0; arrival < arrivals; arrival++) {
+      const met = comes(stop, arrival) ? leaving : [];
+      for (let level = 0; level < levels; level++) {
+        for (const departure of met) {
+          if (departure === departureFill && arrival === arrivalFill) continue;
+          for (const each of pass(stop, arrival, level, departure)) {
+            ahead.push(departure * levels + each.level);
+            cost.push(each.cost);
+            tie.push(each.tie);
+            marks.push(each.marks ?? 0);
+          }
+        }
+        start[++state] = ahead.length;
       }
     }
-    start[state + 1] = rows.length;
   }
   return {
     arrivals,
-    at: (stop, arrival, level, departure) =>
-      table.get(((stop * arrivals + arrival) * levels + level) * departures + departure) ?? noPass,
-    flat: {
-      start,
-      ahead: Uint8Array.from(ahead),
-      cost: Float64Array.from(rows, ({ cost }) => cost),
-      tie: Float64Array.from(rows, ({ tie }) => tie),
-      marks: Uint8Array.from(rows, ({ marks }) => marks ?? 0),
-    },
+    start,
+    ahead: new Uint8Array(ahead),
+    cost: new Float64Array(cost),
+    tie: new Float64Array(tie),
+    marks: new Uint8Array(marks),
   };
 }

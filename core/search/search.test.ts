@@ -8,6 +8,7 @@ import {
   bit,
   departureFill,
   passesOf,
+  readyProblem,
   type Level,
   type Limits,
   type Marks,
@@ -132,7 +133,7 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
     ...(i === 1 ? { rises: { to: 2, cost: each.rise, marked: sums(each.marks.map(Number)) } } : {}),
   });
   const allowed = Int32Array.from(of.cells, (cell) => cell.allowed);
-  const problem: Problem = {
+  const problem: Problem = readyProblem({
     cellOf: Int32Array.from({ length: cellsCount + 1 }, (_, i) => i),
     moves: {
       start: Int32Array.from(
@@ -175,7 +176,7 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
     },
     allowed,
     options: 4,
-  };
+  });
   const limits = {
     options: 15,
     allowed,

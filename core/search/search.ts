@@ -1,5 +1,4 @@
-import { byte, int, num, over, runningSums } from './columns.js';
-import { fillsUnder, type LimitedFills } from './fills.js';
+import { byte, int, num, over } from './columns.js';
 import {
   arrivalFill,
   arrivalStart,
@@ -11,27 +10,8 @@ import {
   type PathStep,
   type Problem,
 } from './problem.js';
-
-/** A move counts 1 in a tie, after everything that passes and levels count. */
-const moveTie = 1;
-
-/** Everything one search looks up again and again. */
-interface Ground {
-  readonly problem: Problem;
-  readonly last: number;
-  readonly levels: number;
-  readonly fills: LimitedFills;
-  /** For each option, how many cells before each one may not take it. */
-  readonly barred: readonly Float64Array[];
-  /** Splits at the stops before each one. */
-  readonly splits: Float64Array | undefined;
-  /** Marks that no pass at each stop may bear. */
-  readonly barredMarks: Uint8Array;
-  /** Least cost from each state to the end, and its tie. */
-  readonly value: Float64Array;
-  readonly ties: Float64Array;
-  state: (stop: number, arrival: number, level: number) => number;
-}
+import { isMarked } from './legs.js';
+import { groundOf, lookAhead, noneAhead, solveBack, type Ahead, type Ground } from './values.js';
 
 /**
  * The exact search: a dynamic program from the last stop back. A state is a stop, what arrived there and the level; what
@@ -69,235 +49,128 @@ export function search(problem: Problem, limits: Limits): Path | undefined {
   };
 }
 
-function groundOf(problem: Problem, limits: Limits): Ground {
-  const { passes, options, cellOf, levels } = problem;
-  const last = cellOf.length - 1;
-  const { allowed, splits } = limits;
-  const states = (last + 1) * passes.arrivals * levels.length;
-  const splitAt = new Set(splits);
-  return {
-    problem,
-    last,
-    levels: levels.length,
-    fills: fillsUnder(problem, limits),
-    barred: Array.from({ length: options }, (_, option) =>
-      runningSums(allowed.length, (i) => ((int(allowed, i) & bit(option)) !== 0 ? 0 : 1)),
-    ),
-    barredMarks: limits.barredMarks ?? new Uint8Array(last + 1),
-    splits: splits.length > 0 ? runningSums(last + 1, (stop) => (splitAt.has(stop) ? 1 : 0)) : undefined,
-    value: new Float64Array(states).fill(Infinity),
-    ties: new Float64Array(states).fill(Infinity),
-    state: (stop, arrival, level) => (stop * passes.arrivals + arrival) * levels.length + level,
-  };
-}
-
-/** Best of everything that departs from one stop, by departure and the level it leaves on. */
-interface Ahead {
-  readonly cost: Float64Array;
-  readonly tie: Float64Array;
-}
-
-function solveBack(ground: Ground): void {
-  const { problem, last, levels, fills } = ground;
-  const { moves, departures } = problem;
-  const count = departures.length * levels;
-  const ahead: Ahead = { cost: new Float64Array(count), tie: new Float64Array(count) };
-  const end = (departures.length - 1) * levels;
-  for (let stop = last; stop >= 0; stop--) {
-    ahead.cost.fill(Infinity);
-    ahead.tie.fill(Infinity);
-    if (stop === last) {
-      ahead.cost[end] = 0;
-      ahead.tie[end] = 0;
-    } else {
-      for (let to = stop + 1; to <= last && fills.mayReach(stop, to); to++) {
-        if (!fills.isLongEnough(stop, to)) continue;
-        offer(ground, ahead, stop, to, departureFill, arrivalFill, fills.cost(stop, to), 0);
-      }
-      for (let row = int(moves.start, stop); row < int(moves.start, stop + 1); row++) {
-        if (!mayMove(ground, stop, row)) continue;
-        const [to, departs, arrives] = [
-          int(moves.to, row),
-          byte(moves.departs, row),
-          byte(moves.arrives, row),
-        ];
-        offer(ground, ahead, stop, to, departs, arrives, num(moves.cost, row), moveTie);
-      }
-    }
-    settle(ground, ahead, stop);
-  }
-}
-
-/** Every cell that a move covers allows its option, and it runs past no split. */
-function mayMove({ problem, barred, splits }: Ground, stop: number, row: number): boolean {
-  const { moves, cellOf } = problem;
-  const to = int(moves.to, row);
-  const sums = barred[byte(moves.option, row)] as Float64Array;
-  if (num(sums, int(cellOf, to)) > num(sums, int(cellOf, stop))) return false;
-  return !splits || num(splits, to) <= num(splits, stop + 1);
-}
-
-/** Offers what departs to the best of its kind, on every level it may run on. */
-function offer(
-  ground: Ground,
-  ahead: Ahead,
-  stop: number,
-  to: number,
-  departs: number,
-  arrives: number,
-  cost: number,
-  tie: number,
-): void {
-  const { problem, levels, value, ties } = ground;
-  const { least, most, crossesClosed } = problem.departures[departs] as Problem['departures'][number];
-  const [start, end] = [int(problem.cellOf, stop), int(problem.cellOf, to)];
-  const at = ground.state(to, arrives, 0);
-  for (let level = least; level <= most; level++) {
-    const own = problem.levels[level] as Problem['levels'][number];
-    if (over(crossesClosed ? own.barred : own.closed, start, end) !== 0) continue;
-    const { rises } = own;
-    const lifts = rises !== undefined && over(rises.marked, start, end) > marked;
-    const after = at + (lifts ? rises.to : level);
-    const total = cost + over(own.cost, start, end) + (lifts ? rises.cost : 0) + num(value, after);
-    const k = departs * levels + level;
-    if (total > num(ahead.cost, k) || total === Infinity) continue;
-    const totalTie = num(ties, after) + tie + own.tie(start, end);
-    if (total < num(ahead.cost, k) || totalTie < num(ahead.tie, k)) {
-      ahead.cost[k] = total;
-      ahead.tie[k] = totalTie;
-    }
-  }
-}
-
-/** Less of a marked measure than this is none. */
-const marked = 1e-6;
-
-/** The states of one stop, by every pass from what arrived to what departs. */
-function settle({ problem, value, ties, state, barredMarks }: Ground, ahead: Ahead, stop: number): void {
-  const { flat, arrivals } = problem.passes;
-  const first = state(stop, stop === 0 ? arrivalStart : arrivalFill, 0);
-  const end = stop === 0 ? state(stop, arrivalStart + 1, 0) : state(stop, arrivals, 0);
-  const barred = byte(barredMarks, stop);
-  for (let at = first; at < end; at++) {
-    for (let row = int(flat.start, at); row < int(flat.start, at + 1); row++) {
-      if ((byte(flat.marks, row) & barred) !== 0) continue;
-      const k = byte(flat.ahead, row);
-      const cost = num(flat.cost, row) + num(ahead.cost, k);
-      if (cost > num(value, at) || cost === Infinity) continue;
-      const tie = num(flat.tie, row) + num(ahead.tie, k);
-      if (cost < num(value, at) || tie < num(ties, at)) {
-        value[at] = cost;
-        ties[at] = tie;
-      }
-    }
-  }
-}
-
 /** Forward along optimal choices only. */
 function walkForward(ground: Ground): { steps: PathStep[]; used: number; lastMarks: Marks } {
   const { problem, last, fills } = ground;
   const { moves, cellOf } = problem;
   const steps: PathStep[] = [];
+  const ahead = noneAhead(ground);
   let used = 0;
-  let here = { stop: 0, arrival: arrivalStart, level: 0 };
-  while (here.stop < last) {
-    const next = nextStep(ground, here.stop, here.arrival, here.level);
-    if (!next) throw new Error('the search lost its own path');
-    const { step, after } = next;
+  let state = ground.state(0, arrivalStart, 0);
+  let stop = 0;
+  while (stop < last) {
+    lookAhead(ground, ahead, stop);
+    const { step, after } = nextStep(ground, ahead, stop, state);
     steps.push(step);
     if (step.move >= 0) used |= bit(byte(moves.option, step.move));
     else if (fills.second.subarray(int(cellOf, step.from), int(cellOf, step.to)).includes(1)) {
       used |= bit(problem.fills.options[1]);
     }
-    here = { stop: step.to, arrival: step.arrives, level: after };
+    state = after;
+    stop = step.to;
   }
-  return { steps, used, lastMarks: lastPass(ground, here) };
+  lookAhead(ground, ahead, last);
+  const row = optimalPasses(ground, ahead, last, state).values().next().value;
+  return { steps, used, lastMarks: row === undefined ? 0 : (byte(problem.passes.marks, row) as Marks) };
 }
 
-/** Marks of the pass by which the path ends. */
-function lastPass(
-  { problem, value, ties, state, barredMarks, last }: Ground,
-  here: { readonly arrival: number; readonly level: number },
-): Marks {
-  const at = state(last, here.arrival, here.level);
-  const end = problem.departures.length - 1;
-  const taken = problem.passes
-    .at(last, here.arrival, here.level, end)
-    .find(
-      ({ level, cost, tie, marks = 0 }) =>
-        level === 0 &&
-        (marks & byte(barredMarks, last)) === 0 &&
-        cost === num(value, at) &&
-        tie === num(ties, at),
-    );
-  return taken?.marks ?? 0;
+/** The first pass by which a state comes to its optimum, for each departure and level ahead that it does so by. */
+function optimalPasses(
+  { problem, value, ties, barredMarks }: Ground,
+  ahead: Ahead,
+  stop: number,
+  state: number,
+): Map<number, number> {
+  const { start, ahead: aheadOf, cost, tie, marks } = problem.passes;
+  const found = new Map<number, number>();
+  for (let row = int(start, state); row < int(start, state + 1); row++) {
+    const k = byte(aheadOf, row);
+    const holds =
+      (byte(marks, row) & byte(barredMarks, stop)) === 0 &&
+      num(cost, row) + num(ahead.cost, k) === num(value, state) &&
+      num(tie, row) + num(ahead.tie, k) === num(ties, state);
+    if (holds && !found.has(k)) found.set(k, row);
+  }
+  return found;
 }
 
-interface Ranked {
+interface Next {
   readonly step: PathStep;
   readonly after: number;
-  readonly rank: number;
 }
 
-/** Of all steps that keep to the optimum, the one that settles a tie. */
-function nextStep(ground: Ground, stop: number, arrival: number, level: number): Ranked | undefined {
-  const { problem, last, fills } = ground;
-  const { moves, options } = problem;
-  let best: Ranked | undefined;
-  const consider = (each: Considered, rank: number) => {
-    if (best && best.rank <= rank) return;
-    const found = onOptimum(ground, { stop, arrival, level }, each);
-    if (found) best = { ...found, rank };
-  };
-  if (arrival !== arrivalFill) {
-    for (let to = stop + 1; to <= last && fills.mayReach(stop, to); to++) {
-      if (!fills.isLongEnough(stop, to)) continue;
-      const cost = fills.cost(stop, to);
-      const fill = { to, move: -1, departs: departureFill, arrives: arrivalFill, cost, tie: 0 };
-      consider(fill, (last + 1 + to) * options);
-    }
+/** Of all steps that keep to the optimum, the one that settles a tie: by rank, then by its move, then by its pass. */
+function nextStep(ground: Ground, ahead: Ahead, stop: number, state: number): Next {
+  const { problem } = ground;
+  const { moves, options, passes } = problem;
+  const rows = optimalPasses(ground, ahead, stop, state);
+  let best: (Next & { order: readonly number[] }) | undefined;
+  for (const { k, to, move, after } of departing(ground, ahead, stop)) {
+    const row = rows.get(k);
+    if (row === undefined) continue;
+    const rank = move < 0 ? (ground.last + 1 + to) * options : to * options + byte(moves.option, move);
+    const order = [rank, move, row];
+    if (best && !isBefore(order, best.order)) continue;
+    const step = {
+      from: stop,
+      to,
+      move,
+      departs: Math.floor(k / ground.levels),
+      arrives: move < 0 ? arrivalFill : byte(moves.arrives, move),
+      level: k % ground.levels,
+      marks: byte(passes.marks, row) as Marks,
+    };
+    best = { step, after, order };
   }
-  for (let move = int(moves.start, stop); move < int(moves.start, stop + 1); move++) {
-    if (!mayMove(ground, stop, move)) continue;
-    const to = int(moves.to, move);
-    const [departs, arrives] = [byte(moves.departs, move), byte(moves.arrives, move)];
-    const each = { to, move, departs, arrives, cost: num(moves.cost, move), tie: moveTie };
-    consider(each, to * options + byte(moves.option, move));
-  }
+  if (!best) throw new Error('the search lost its own path');
   return best;
 }
 
-interface Considered {
+const isBefore = (one: readonly number[], other: readonly number[]): boolean => {
+  const at = one.findIndex((each, i) => each !== other[i]);
+  return at >= 0 && (one[at] ?? 0) < (other[at] ?? 0);
+};
+
+/** What departs from a stop on an optimal path: the departure and level it counts as, and where it goes. */
+interface Departing {
+  readonly k: number;
   readonly to: number;
+  /** -1 for a fill. */
   readonly move: number;
-  readonly departs: number;
-  readonly arrives: number;
-  readonly cost: number;
-  readonly tie: number;
+  readonly after: number;
 }
 
-/** The first pass by which a step comes to just the optimum of the state it starts in. */
-function onOptimum(
-  { problem, value, ties, state, barredMarks }: Ground,
-  here: { readonly stop: number; readonly arrival: number; readonly level: number },
-  { to, move, departs, arrives, cost, tie }: Considered,
-): Omit<Ranked, 'rank'> | undefined {
-  const at = state(here.stop, here.arrival, here.level);
-  const { least, most, crossesClosed } = problem.departures[departs] as Problem['departures'][number];
-  const [start, end] = [int(problem.cellOf, here.stop), int(problem.cellOf, to)];
-  for (const pass of problem.passes.at(here.stop, here.arrival, here.level, departs)) {
-    const { level, marks = 0 } = pass;
-    if (level < least || level > most || (marks & byte(barredMarks, here.stop)) !== 0) continue;
-    const own = problem.levels[level] as Problem['levels'][number];
-    if (over(crossesClosed ? own.barred : own.closed, start, end) !== 0) continue;
-    const { rises } = own;
-    const lifts = rises !== undefined && over(rises.marked, start, end) > marked;
-    const after = lifts ? rises.to : level;
-    const next = state(to, arrives, after);
-    const total = pass.cost + cost + over(own.cost, start, end) + (lifts ? rises.cost : 0) + num(value, next);
-    if (total !== num(value, at)) continue;
-    if (pass.tie + num(ties, next) + tie + own.tie(start, end) !== num(ties, at)) continue;
-    return { step: { from: here.stop, to, move, departs, arrives, level, marks }, after };
+/** Everything that departs from a stop and is as good as the best of its kind. */
+function* departing(
+  { problem, fills, reach, value, ties, state, levels }: Ground,
+  ahead: Ahead,
+  stop: number,
+): Generator<Departing> {
+  const { legs, cellOf, departures } = problem;
+  const { least, most } = departures[departureFill] as Problem['departures'][number];
+  const start = int(cellOf, stop);
+  for (let to = int(fills.nearest, stop); to <= int(fills.reach, stop); to++) {
+    if (stop > int(fills.lastFrom, to)) continue;
+    const end = int(cellOf, to);
+    for (let level = least; level <= most; level++) {
+      const { closed, cost: costOf, tie: tieOf, rises } = problem.levels[level] as Problem['levels'][number];
+      if (over(closed, start, end) !== 0) continue;
+      const lifts = rises !== undefined && isMarked(rises.marked, start, end);
+      const k = departureFill * levels + level;
+      const after = state(to, arrivalFill, lifts ? rises.to : level);
+      const own = over(fills.through, start, end) + over(costOf, start, end) + (lifts ? rises.cost : 0);
+      if (own + num(value, after) !== num(ahead.cost, k)) continue;
+      const tie = num(ties, after) + tieOf(start, end);
+      if (tie === num(ahead.tie, k)) yield { k, to, move: -1, after };
+    }
   }
-  return undefined;
+  for (let leg = int(legs.start, stop); leg < int(legs.start, stop + 1); leg++) {
+    const k = byte(legs.ahead, leg);
+    const after = int(legs.after, leg);
+    if (num(legs.cost, leg) + num(value, after) !== num(ahead.cost, k)) continue;
+    if (num(legs.tie, leg) + num(ties, after) !== num(ahead.tie, k)) continue;
+    const to = int(legs.to, leg);
+    if (to > int(reach, byte(legs.option, leg) * cellOf.length + stop)) continue;
+    yield { k, to, move: int(legs.move, leg), after };
+  }
 }

@@ -42,6 +42,8 @@ interface Boundary {
   /** A liner can be sent that way from here without a pit. */
   readonly inserted: { readonly upstream: boolean; readonly downstream: boolean };
   readonly isLast: boolean;
+  /** Passes found so far: the same ones are asked for by many pairs of what arrives and what departs. */
+  readonly known: Map<number, readonly Pass[]>;
 }
 
 /**
@@ -97,6 +99,7 @@ function boundaryAt({ track, holes, wayIn }: Site, stop: number, money: (raw: nu
       downstream: wayIn.downstream[stop] ?? false,
     },
     isLast: stop === track.boundaries.length - 1,
+    known: new Map(),
   };
 }
 
@@ -154,20 +157,42 @@ function afterNewPipe(on: Passing, boundary: Boundary, level: number, departs: n
   return atEnd ? closed : [...closed, ...goOn(on, level)];
 }
 
+/** What a boundary's passes are kept by, beside the level. */
+const Kept = { NewPipe: 0, Launch: 1, LaunchPipeLaid: 2, Burst: 3 } as const;
+type Kept = (typeof Kept)[keyof typeof Kept];
+
+/** The passes of a kind at a boundary, found once. */
+function kept(
+  { known }: Boundary,
+  kind: Kept,
+  level: number,
+  atEnd: boolean,
+  find: () => readonly Pass[],
+): readonly Pass[] {
+  const key = (level * 4 + kind) * 2 + (atEnd ? 1 : 0);
+  const before = known.get(key);
+  if (before) return before;
+  const found = find();
+  known.set(key, found);
+  return found;
+}
+
 function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly Pass[] {
   if (heldAt(on, level) !== undefined) return goOn(on, level);
-  return on.ways.flatMap((held): Pass[] => {
-    const openDig = boundary.openDig[held];
-    if (!openDig) return [];
-    return [
-      {
-        level: on.levels.of(held, openDig.isPublic),
-        cost: openDig.cost + permitFor(on, boundary, openDig, noHole),
-        tie: openDig.tie + pitTie,
-        marks: begins,
-      },
-    ];
-  });
+  return kept(boundary, Kept.NewPipe, level, false, () =>
+    on.ways.flatMap((held): Pass[] => {
+      const openDig = boundary.openDig[held];
+      if (!openDig) return [];
+      return [
+        {
+          level: on.levels.of(held, openDig.isPublic),
+          cost: openDig.cost + permitFor(on, boundary, openDig, noHole),
+          tie: openDig.tie + pitTie,
+          marks: begins,
+        },
+      ];
+    }),
+  );
 }
 
 /** Passes by a pit that opens, closes or stands alone, with the pipe that closes it again. */
@@ -214,15 +239,18 @@ function betweenOthers(
   // Two liners that touch, one of them sectional, would be one.
   if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return none;
   const open = heldAt(on, level) !== undefined;
-  const entering = [
-    ...(into?.inserts && !inserted.upstream ? [into.inserts] : []),
-    ...(out?.inserts && !inserted.downstream ? [out.inserts] : []),
-  ];
+  const up = inserted.upstream ? undefined : into?.inserts;
+  const down = inserted.downstream ? undefined : out?.inserts;
   const burst = into?.burst ?? out?.burst ?? false;
   const served = open && !atEnd ? goOn(on, level) : none;
-  if (entering.length === 0 && !burst) return open ? served : atEnd ? ended : goOn(on, level);
-  if (entering.includes('served')) return served;
-  const pit = into?.burst ? boundary.burst : boundary.launch;
+  if (!up && !down && !burst) return open ? served : atEnd ? ended : goOn(on, level);
+  if (up === 'served' || down === 'served') return served;
+  const [pit, kind] = into?.burst
+    ? [boundary.burst, Kept.Burst]
+    : [boundary.launch, burst ? Kept.LaunchPipeLaid : Kept.Launch];
   if (!pit) return served;
-  return [...served, ...byPit(on, boundary, { pit, pipe: burst ? 0 : closing }, level, atEnd)];
+  return kept(boundary, kind, level, atEnd, () => [
+    ...served,
+    ...byPit(on, boundary, { pit, pipe: burst ? 0 : closing }, level, atEnd),
+  ]);
 }

@@ -1,4 +1,5 @@
 import { isCleaned, isCurable, isSag, type Judged } from '../condition/judged.js';
+import type { Rules } from '../job/rules-schema.js';
 import { roundCents, tolerance } from '../job/units.js';
 import type { Method, School } from '../job/vocabulary.js';
 import { overlap } from '../line/intervals.js';
@@ -41,17 +42,23 @@ export function everySecondYear(years: number, interest: number): number {
   return sum;
 }
 
+/** How likely a place of a grade, left as it is, fails within the horizon: 0 to 1; undefined where that is not counted. */
+export const chanceToFail = (grade: number, rules: Rules): number | undefined =>
+  grade === 2 ? rules.chanceWatchFails : grade === 3 ? rules.chanceFixFails : undefined;
+
+/** Present value of one unit of money in the middle of the horizon. */
+export const laterBy = ({ interest, horizon_years }: Rules): number => (1 + interest) ** (-horizon_years / 2);
+
 const inspectsAgain = (school: School) => school !== 'maintain';
 
 /** Works out, once and before any search, what leaving things would carry. */
 export function carriedOn(possible: Possible, cleaning: Cleaning): Carried {
   const { track } = possible;
   const { rules, prices, school } = track;
-  const later = (1 + rules.interest) ** (-rules.horizon_years / 2);
-  const chances: Partial<Record<number, number>> = { 2: rules.chanceWatchFails, 3: rules.chanceFixFails };
+  const later = laterBy(rules);
   const left = track.condition.findings.filter(
     (finding) =>
-      chances[finding.grade] !== undefined &&
+      chanceToFail(finding.grade, rules) !== undefined &&
       isCurable(finding) &&
       !isCleaned(finding) &&
       // Where it is not dug out it is cut back: it is never left.
@@ -66,7 +73,7 @@ export function carriedOn(possible: Possible, cleaning: Cleaning): Carried {
       ? roundCents(prices.look * everySecondYear(rules.horizon_years, rules.interest))
       : 0,
     findings: left.flatMap((finding, i) => {
-      const sum = roundCents((chances[finding.grade] ?? 0) * later * (alone[i] ?? 0));
+      const sum = roundCents((chanceToFail(finding.grade, rules) ?? 0) * later * (alone[i] ?? 0));
       const { placed } = finding;
       const share = placed.to_ft - placed.from_ft > longShared_ft && !isSag(finding);
       return sum > 0 ? [{ finding, sum, share }] : [];

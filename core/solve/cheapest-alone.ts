@@ -52,6 +52,7 @@ interface ByMethod {
 function leastOf(possible: Possible, { row, work, simple, byFall }: ByMethod, least: Float64Array): void {
   const { track, candidatesFrom } = possible;
   const last = candidatesFrom.length - 1;
+  const aloneCost = work.aloneCost(possible);
   const set = track.prices.mobilisation[row.id as keyof Track['prices']['mobilisation']] ?? 0;
   const take = (index: number, cost: number) => {
     if (cost < num(least, index)) least[index] = cost;
@@ -61,7 +62,7 @@ function leastOf(possible: Possible, { row, work, simple, byFall }: ByMethod, le
   for (let from = 0; from <= last; from++) {
     for (const candidate of candidatesFrom[from] ?? []) {
       if (candidate.method !== row.id) continue;
-      const cost = candidate.cost + set + work.aloneCost(possible, candidate);
+      const cost = candidate.cost + set + aloneCost(candidate);
       if (cost < num(below, candidate.to)) below[candidate.to] = cost;
       // Whether new pipe falls enough over a sag depends on both its ends.
       for (const each of byFall) {

@@ -90,19 +90,31 @@ interface Cleaned extends Path {
   readonly visit: CleaningVisit | undefined;
 }
 
-/** A line's best path with and without root joints left: the yearly cleaning they bring is paid once a line. */
+/**
+ * A line's best path with and without root joints left: the yearly cleaning they bring is paid once a line. The best
+ * that may leave them for nothing is the best of all where it leaves none.
+ */
 function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>): Cleaned | undefined {
   const { problem, baseline } = line;
   const { markedCharge } = problem.fills;
-  let best: Cleaned | undefined;
-  for (const marked of markedCharge > 0 ? [false, true] : [true]) {
-    const path = cheapestCleaning(line, { ...limits, marked });
-    if (!path) continue;
-    const cost = path.cost + baseline + (marked ? markedCharge : 0);
-    if (!best || cost < best.cost || (cost === best.cost && path.tie < best.tie)) best = { ...path, cost };
-  }
-  return best;
+  const free = cheapestCleaning(line, { ...limits, marked: true });
+  if (!free) return undefined;
+  const leaving = { ...free, cost: free.cost + baseline + markedCharge };
+  if (markedCharge === 0) return leaving;
+  if (!leavesMarked(line, free)) return { ...free, cost: free.cost + baseline };
+  const without = cheapestCleaning(line, { ...limits, marked: false });
+  if (!without) return leaving;
+  const leavingNone = { ...without, cost: without.cost + baseline };
+  return isBetter(leaving, leavingNone) ? leaving : leavingNone;
 }
+
+/** Whether a path fills a cell that brings the yearly charge. */
+const leavesMarked = ({ problem }: Prepared, { steps }: Path): boolean =>
+  steps.some(
+    ({ from, to, move }) =>
+      move < 0 &&
+      problem.fills.marked.subarray(int(problem.cellOf, from), int(problem.cellOf, to)).includes(1),
+  );
 
 /**
  * The best path with its cleaning. A visit is paid from where the tool goes in to the furthest place that is cleaned, so

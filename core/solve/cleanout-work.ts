@@ -131,7 +131,7 @@ function newCleanout(possible: Possible, { holes }: Layout, stretch: MissingClea
     in: open?.id ?? null,
     riser_ft: riserLength(track.model.profile.depth(station_ft)),
     prices: [
-      ...fitting(track, 'new', open ? `${at}, in hole ${holeLetter(open.id)}` : at),
+      ...fitting(track, 'new', open ? `${at}, in excavation ${holeLetter(open.id)}` : at),
       ...(site.pit ? pitPrices(track, site.pit, at) : []),
     ],
   };

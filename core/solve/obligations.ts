@@ -2,6 +2,7 @@ import { isOld } from '../catalog/materials.js';
 import { isCleaned, isCurable, isSag, sayJudged, type Judged } from '../condition/judged.js';
 import type { Rules } from '../job/rules-schema.js';
 import { tolerance } from '../job/units.js';
+import { schoolWords } from '../job/school-words.js';
 import type { School } from '../job/vocabulary.js';
 import { overlaps, subtract, type Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
@@ -65,7 +66,7 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
     laidToGrade: belly,
     why:
       all.length === 1 && only
-        ? `${sayJudged(only)}${only.endOfLife ? ', at the end of its life' : ''}: cured under ${school}`
+        ? `${sayJudged(only)}${only.endOfLife ? ', at the end of its life' : ''}: cured under “${schoolWords[school].name}”`
         : `${all.length} places to watch or worse within ${(place.to_ft - place.from_ft).toFixed(1)} ft are one repair`,
     findings: all.map(({ id }) => id),
   };

@@ -5,30 +5,52 @@ import { insertedWithoutPit } from '../methods/entry.js';
 import { methodRegistry, methodRow } from '../methods/index.js';
 import { cures, curesByFall, type Candidate, type Site } from '../methods/method.js';
 import type { Judged } from '../condition/judged.js';
+import { isEqual } from '../search/columns.js';
 import type { Track } from '../track/track.js';
 
 /** All that may be done on a track, before pins, with what it costs. */
 export interface Possible extends Site {
-  /** Candidates by the boundary they start at. */
+  /** Candidates by the boundary they start at, by rising end and then in the order of methods. */
   readonly candidatesFrom: readonly (readonly Candidate[])[];
   /** Running raw cost of cutting back what sticks in, up to each fine break. */
   readonly cutBack: Float64Array;
 }
 
-/** Lists every action the rules allow on a track, with its cost. */
-export function possibleOn(track: Track): Possible {
-  const holes = holeCosts(track);
+/** Lists every action the rules allow on a track, with its cost. Holes `beside` stand for it where the ground is the same. */
+export function possibleOn(track: Track, beside?: Possible): Possible {
+  const holes = beside && isSameGround(track, beside.track) ? beside.holes : holeCosts(track);
   const listing = methodRegistry.rows.flatMap(({ work }) => (work ? [work.candidates(track, holes)] : []));
   return {
     track,
     holes,
-    candidatesFrom: track.boundaries.map((_, from) => listing.flatMap((candidates) => candidates(from))),
+    candidatesFrom: track.boundaries.map((_, from) => byRisingEnd(listing.map((list) => list(from)))),
     cutBack: cutBackCosts(track),
     wayIn: {
       upstream: insertedWithoutPit(track, 'upstream'),
       downstream: insertedWithoutPit(track, 'downstream'),
     },
   };
+}
+
+/** Whether holes come to the same on both: a track takes over the cells of another only where all that they say is alike. */
+const isSameGround = (one: Track, other: Track): boolean =>
+  one.cells === other.cells &&
+  isEqual(one.plusMinus.from, other.plusMinus.from) &&
+  isEqual(one.plusMinus.to, other.plusMinus.to);
+
+/** Lists that each rise by their ends, as one. */
+function byRisingEnd(lists: readonly (readonly Candidate[])[]): Candidate[] {
+  const merged: Candidate[] = [];
+  const next = lists.map(() => 0);
+  const endOf = (list: readonly Candidate[], i: number) => list[next[i] ?? 0]?.to ?? Infinity;
+  for (;;) {
+    const to = lists.reduce((least, list, i) => Math.min(least, endOf(list, i)), Infinity);
+    if (to === Infinity) return merged;
+    lists.forEach((list, i) => {
+      for (; endOf(list, i) === to; next[i] = (next[i] ?? 0) + 1)
+        merged.push(list[next[i] ?? 0] as Candidate);
+    });
+  }
 }
 
 /** Whether a candidate from a to b (ft) cures a finding that lies wholly inside it; a belly only where it is laid to grade. */

@@ -1,12 +1,20 @@
 import { isOld } from '../catalog/materials.js';
 import { tolerance } from '../job/units.js';
 import { overlaps } from '../line/intervals.js';
-import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '../methods/index.js';
+import {
+  everyMethod,
+  methodBit,
+  methodNumber,
+  methodRegistry,
+  methodsInOrder,
+  workOf,
+} from '../methods/index.js';
 import type { Candidate } from '../methods/method.js';
 import { num, over } from '../search/columns.js';
 import {
   meetsOf,
   passesOf,
+  readyProblem,
   type Departure,
   type Level,
   type Moves,
@@ -46,10 +54,10 @@ const departuresOn = ({ all }: HoleLevels): readonly Departure[] =>
     return { least: noHole, most };
   });
 
-/** Readies a line for searching: breaks, actions, holes and what leaving would carry. */
-export function prepare(input: TrackInput): Prepared {
-  const track = trackOf(input);
-  const possible = possibleOn(track);
+/** Readies a line for searching: breaks, actions, holes and what leaving would carry. What is alike `beside` is taken over. */
+export function prepare(input: TrackInput, beside?: Possible): Prepared {
+  const track = trackOf(input, beside?.track);
+  const possible = possibleOn(track, beside);
   const factor = (1 + track.prices.markup) * (1 + track.prices.tax);
   const money = (raw: number) => Math.round(raw * factor * micro);
   const cleaning = cleaningOf(track, money);
@@ -65,7 +73,7 @@ export function prepare(input: TrackInput): Prepared {
     candidates,
     levels,
     cleaning,
-    problem: {
+    problem: readyProblem({
       cellOf: Int32Array.from(track.boundaries),
       moves,
       passes: passesOf(
@@ -79,7 +87,7 @@ export function prepare(input: TrackInput): Prepared {
       fills: fillsOf(possible, carried, money),
       allowed: allowedMasks(track, true),
       options: methodRegistry.rows.length,
-    },
+    }),
     baseline: Math.round(
       (carried.looks + carried.findings.reduce((sum, { sum: each }) => sum + each, 0)) * micro,
     ),
@@ -94,15 +102,19 @@ function movesOf(
 ): { moves: Moves; candidates: Candidate[] } {
   const start = new Int32Array(candidatesFrom.length + 1);
   const candidates: Candidate[] = [];
-  const [departs, arrives, cost]: [number[], number[], number[]] = [[], [], []];
+  const [to, option, cost]: [number[], number[], number[]] = [[], [], []];
+  const [departs, arrives]: [number[], number[]] = [[], []];
+  const numbers = new Map(methodsInOrder().map((method, number) => [method, number]));
   candidatesFrom.forEach((all, from) => {
     const credit = creditsFrom(track, carried, from);
-    for (const candidate of [...all].sort((a, b) => a.to - b.to)) {
+    for (const candidate of all) {
       const own = Math.round((candidate.cost * factor - credit(candidate)) * micro);
-      for (const [departing, arriving] of workOf(candidate.method).joins(candidate)) {
+      for (const join of workOf(candidate.method).joins(candidate)) {
         candidates.push(candidate);
-        departs.push(departing);
-        arrives.push(arriving);
+        to.push(candidate.to);
+        option.push(numbers.get(candidate.method) ?? 0);
+        departs.push(join[0]);
+        arrives.push(join[1]);
         cost.push(own);
       }
     }
@@ -110,11 +122,11 @@ function movesOf(
   });
   const moves = {
     start,
-    to: Int32Array.from(candidates, ({ to }) => to),
-    option: Uint8Array.from(candidates, ({ method }) => methodNumber(method)),
-    departs: Uint8Array.from(departs),
-    arrives: Uint8Array.from(arrives),
-    cost: Float64Array.from(cost),
+    to: new Int32Array(to),
+    option: new Uint8Array(option),
+    departs: new Uint8Array(departs),
+    arrives: new Uint8Array(arrives),
+    cost: new Float64Array(cost),
   };
   return { moves, candidates };
 }

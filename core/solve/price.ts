@@ -60,7 +60,7 @@ function visitDrafts(track: Track, { cells, visit }: Layout): Draft[] {
 /** Everything that is paid for one hole: digging, protecting and closing it, and the new pipe in a launch pit. */
 function holeDrafts(track: Track, hole: Hole): Draft[] {
   const action = hole.serves[0] ?? null;
-  const where = `hole ${holeLetter(hole.id)}`;
+  const where = `excavation ${holeLetter(hole.id)}`;
   const draft = drafter(action, where);
   return [
     ...excavationDrafts(hole.quantities, track.prices, action, where),

@@ -9,7 +9,8 @@ import type { OwnerKind, School } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { pipeAt, type LineModel } from '../line/model.js';
 import { linerThickness, type LinerLoads } from '../liner/thickness.js';
-import { breaksOf, kinksOf, oneWithin } from '../track/breaks.js';
+import { breaksOf, fewEnough, kinksOf, oneWithin } from '../track/breaks.js';
+import { isEqual } from '../search/columns.js';
 import { cutsOf, endsOf } from '../track/ends.js';
 import type { Cell, Obligations, Track } from '../track/track.js';
 import { sameStation_ft } from '../job/units.js';
@@ -29,16 +30,22 @@ const pit_ft = { launch: 3, burst: 4 } as const;
 /** A shield cannot be set this near to a utility that crosses, ft. Common practice. */
 const shieldRoom_ft = 2;
 
-/** Cuts a line at everything that can make one foot unlike the next, then into parts of at most 1 ft. */
-export function trackOf(input: TrackInput): Track {
+/**
+ * Cuts a line at everything that can make one foot unlike the next, then into parts of at most 1 ft. Cells `beside`, of
+ * the same line under other duties, are taken over where it is cut alike.
+ */
+export function trackOf(input: TrackInput, beside?: Track): Track {
   const { model, condition, rules, prices, school } = input;
   const duties = obligations(model, condition.findings, school, rules, input.extra);
   const must = duties.cured.filter(({ whole }) => whole).map(({ place }) => place);
   const laid = stretchesOf(model);
   const breaks = breaksOf(model, condition, duties, rules, [...laid.surfaces, ...laid.owners, ...laid.pipes]);
-  const cells = breaks
-    .slice(1)
-    .map((to_ft, index) => cellOf({ from_ft: breaks[index] ?? to_ft, to_ft }, laid, duties, input));
+  const cells =
+    beside && isSameLine(beside, input) && isEqual(beside.breaks, breaks)
+      ? beside.cells
+      : breaks
+          .slice(1)
+          .map((to_ft, index) => cellOf({ from_ft: breaks[index] ?? to_ft, to_ft }, laid, duties, input));
   return {
     model,
     condition,
@@ -48,16 +55,31 @@ export function trackOf(input: TrackInput): Track {
     obligations: duties,
     breaks: Float64Array.from(breaks),
     cells,
-    boundaries: breaks.flatMap((x, index) =>
-      must.some((place) => x > place.from_ft + sameStation_ft && x < place.to_ft - sameStation_ft)
-        ? []
-        : [index],
+    boundaries: fewEnough(
+      breaks.flatMap((x, index) =>
+        must.some((place) => x > place.from_ft + sameStation_ft && x < place.to_ft - sameStation_ft)
+          ? []
+          : [index],
+      ),
+      (index) => breaks[index] ?? 0,
+      (index) =>
+        must.some(({ from_ft, to_ft }) => isAt(breaks[index], from_ft) || isAt(breaks[index], to_ft)),
     ),
     cutAt: cutsOf(cells, model, rules),
     holesApart_ft: rules.holesApart_ft,
     ...endsOf(model, condition, duties, breaks),
   };
 }
+
+/** A cell says nothing that hangs on the school: what must be cleaned is the same under each. */
+const isSameLine = (one: Track, other: TrackInput): boolean =>
+  one.model === other.model &&
+  one.condition === other.condition &&
+  one.rules === other.rules &&
+  one.prices === other.prices;
+
+const isAt = (x: number | undefined, station_ft: number): boolean =>
+  x !== undefined && Math.abs(x - station_ft) <= sameStation_ft;
 
 type SurfaceStretch = Interval & { readonly kind: SurfaceKind };
 type OwnerStretch = Interval & { readonly owner: OwnerKind };

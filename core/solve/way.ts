@@ -59,16 +59,18 @@ export interface WayInput {
   readonly school: School;
   /** Findings that must be cured on top, by line id. */
   readonly extra?: ReadonlyMap<string, readonly string[]>;
+  /** The same lines readied before, under another school or other duties: what holds for both is taken over. */
+  readonly beside?: readonly Prepared[];
   /** Further restrictions, by line id. */
   readonly forbid?: ReadonlyMap<string, readonly Restriction[]>;
 }
 
 /** Readies every line for searching under a school: breaks, actions, holes and what leaving would carry. */
 export function prepareLines(input: WayInput): Prepared[] {
-  return input.lines.map(({ model, condition }) => {
-    const { rules, prices, school, extra } = input;
+  return input.lines.map(({ model, condition }, i) => {
+    const { rules, prices, school, extra, beside } = input;
     const also = [...(model.line.alsoCure ?? []), ...(extra?.get(model.line.id) ?? [])];
-    return prepare({ model, condition, rules, prices, school, extra: also });
+    return prepare({ model, condition, rules, prices, school, extra: also }, beside?.[i]?.possible);
   });
 }
 

@@ -20,15 +20,18 @@ export interface Adjustment {
 
 const directionOf = (run: Run) => (run.direction === 'downstream' ? 1 : -1);
 
-/** One whitened row: its unknowns by column, each with its factor over the row's sd. */
+/** One whitened row: what it says of the runs and the places they go in at by column, and of the thing it is a reading of. */
 interface Row {
   readonly terms: readonly (readonly [number, number])[];
   readonly right: number;
+  /** Factor of the thing; none where the row is about runs alone. */
+  readonly thing?: { readonly key: ThingKey; readonly factor: number };
 }
 
-/** Rows over named unknowns; the datum is 0 and no unknown. */
+/** Rows over named unknowns: scales, zeros and accesses by column, things by key. The datum is 0 and no unknown. */
 function rowsOf(line: Line, runs: readonly Run[], readings: readonly Reading[], tapes: readonly Tape[]) {
   const datum = pointKey(line.datum);
+  const accesses = new Set(runs.map(({ access }) => pointKey(access)));
   const columns = new Map<string, number>();
   const columnOf = (name: string) => {
     const known = columns.get(name) ?? columns.size;
@@ -36,12 +39,19 @@ function rowsOf(line: Line, runs: readonly Run[], readings: readonly Reading[], 
     return known;
   };
   const rows: Row[] = [];
-  const add = (sd: number, right: number, terms: readonly (readonly [string, number])[]) => {
+  const add = (
+    sd: number,
+    right: number,
+    terms: readonly (readonly [string, number])[],
+    of?: readonly [ThingKey, number],
+  ) => {
+    const own = of && of[0] !== datum && !accesses.has(of[0]) ? of : undefined;
     rows.push({
       right: right / sd,
-      terms: terms
+      terms: [...terms, ...(of && !own ? [of] : [])]
         .filter(([name]) => name !== datum)
         .map(([name, factor]) => [columnOf(name), factor / sd] as const),
+      ...(own ? { thing: { key: own[0], factor: own[1] / sd } } : {}),
     });
   };
   for (const run of runs) {
@@ -51,30 +61,80 @@ function rowsOf(line: Line, runs: readonly Run[], readings: readonly Reading[], 
   }
   for (const { key, run, entry, raw_ft } of readings) {
     const d = directionOf(run);
-    add(readingSd(entry.pass, entry.about), 0, [
+    const own = [
       [`scale:${run.id}`, raw_ft],
       [`zero:${run.id}`, -1],
-      [key, -d],
       [pointKey(run.access), d],
-    ]);
+    ] as const;
+    add(readingSd(entry.pass, entry.about), 0, own, [key, -d]);
   }
-  for (const tape of tapes) add(tape.sd_ft, tape.station_ft, [[tape.key, 1]]);
+  for (const tape of tapes) add(tape.sd_ft, tape.station_ft, [], [tape.key, 1]);
   return { rows, columns };
 }
 
-/** Solution and covariance of the normal equations; undefined where nothing is unknown. */
+/** A thing put in terms of the columns: its station is `own` less `by` times theirs, with a variance of its own. */
+interface Eliminated {
+  readonly own: number;
+  readonly by: readonly (readonly [number, number])[];
+  readonly variance: number;
+}
+
+/** What the rows of one thing come to, summed over its rows. */
+function eliminated(rows: readonly Row[]): Eliminated {
+  let [weight, right] = [0, 0];
+  const by = new Map<number, number>();
+  for (const { thing, terms, right: own } of rows) {
+    const factor = thing?.factor ?? 0;
+    weight += factor * factor;
+    right += factor * own;
+    for (const [column, u] of terms) by.set(column, (by.get(column) ?? 0) + factor * u);
+  }
+  return {
+    own: right / weight,
+    by: [...by].map(([column, sum]) => [column, sum / weight] as const),
+    variance: 1 / weight,
+  };
+}
+
+/**
+ * Solution and covariance of the normal equations. No row names two things, so each thing is eliminated first (the Schur
+ * complement) and only scales, zeros and accesses are solved together: the work grows with the readings and not with their
+ * cube.
+ */
 function solveRows(rows: readonly Row[], size: number) {
-  if (size === 0) return undefined;
+  const ofThing = new Map<ThingKey, Row[]>();
+  for (const row of rows) {
+    if (!row.thing) continue;
+    const known = ofThing.get(row.thing.key);
+    if (known) known.push(row);
+    else ofThing.set(row.thing.key, [row]);
+  }
   const normal = Matrix.zeros(size, size);
   const right = Matrix.zeros(size, 1);
-  for (const row of rows) {
-    for (const [i, u] of row.terms) {
-      right.set(i, 0, right.get(i, 0) + u * row.right);
-      for (const [j, v] of row.terms) normal.set(i, j, normal.get(i, j) + u * v);
+  const addRow = (terms: Row['terms'], own: number, sign: 1 | -1) => {
+    for (const [i, u] of terms) {
+      right.set(i, 0, right.get(i, 0) + sign * u * own);
+      for (const [j, v] of terms) normal.set(i, j, normal.get(i, j) + sign * u * v);
     }
+  };
+  for (const row of rows) if (!row.thing) addRow(row.terms, row.right, 1);
+  const things = new Map<ThingKey, Eliminated>();
+  for (const [key, own] of ofThing) {
+    const thing = eliminated(own);
+    things.set(key, thing);
+    // A thing read once fits its reading and says nothing of the rest.
+    if (own.length === 1) continue;
+    for (const row of own) addRow(row.terms, row.right, 1);
+    const sd = Math.sqrt(thing.variance);
+    addRow(
+      thing.by.map(([column, sum]) => [column, sum / sd] as const),
+      thing.own / sd,
+      -1,
+    );
   }
+  if (size === 0) return { values: right, covariances: normal, things };
   const factor = new CholeskyDecomposition(normal);
-  return { values: factor.solve(right), covariances: factor.solve(Matrix.eye(size)) };
+  return { values: factor.solve(right), covariances: factor.solve(Matrix.eye(size)), things };
 }
 
 /**
@@ -90,14 +150,25 @@ export function adjust(
 ): Adjustment {
   const datum = pointKey(line.datum);
   const { rows, columns } = rowsOf(line, runs, readings, tapes);
-  const solution = solveRows(rows, columns.size);
+  const { values, covariances, things } = solveRows(rows, columns.size);
+  const raw = (name: string): number | undefined => {
+    const column = columns.get(name);
+    if (column !== undefined) return values.get(column, 0);
+    const thing = things.get(name);
+    return thing && thing.by.reduce((sum, [each, factor]) => sum - factor * values.get(each, 0), thing.own);
+  };
   const valueOf = (name: string) => {
     if (name === datum) return 0;
-    const column = columns.get(name);
+    const value = raw(name);
     // The elimination leaves dust of some 1e-14; a reading of 81.7 less a riser of 1.7 is 80 exactly.
-    return column === undefined || !solution
-      ? undefined
-      : Math.round(solution.values.get(column, 0) * 1e9) / 1e9;
+    return value === undefined ? undefined : Math.round(value * 1e9) / 1e9;
+  };
+  /** How a name moves with the columns. */
+  const movesWith = (name: string): Eliminated['by'] => {
+    const column = columns.get(name);
+    return column === undefined
+      ? (things.get(name)?.by ?? []).map(([each, factor]) => [each, -factor])
+      : [[column, 1]];
   };
   const must = (value: number | undefined) => {
     if (value === undefined) throw new Error('asked for a run or thing outside the adjustment');
@@ -110,9 +181,10 @@ export function adjust(
   return {
     station: valueOf,
     covariance(a, b) {
-      if (a === datum || b === datum) return 0;
-      const [i, j] = [columns.get(a), columns.get(b)];
-      return i === undefined || j === undefined ? 0 : (solution?.covariances.get(i, j) ?? 0);
+      let sum = a === b ? (things.get(a)?.variance ?? 0) : 0;
+      for (const [i, u] of movesWith(a))
+        for (const [j, v] of movesWith(b)) sum += u * v * covariances.get(i, j);
+      return sum;
     },
     zero,
     scale,

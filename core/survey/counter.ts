@@ -40,7 +40,7 @@ export function counterPrior(line: Line, run: Run): CounterPrior {
       return {
         zero_ft: run.zeroReading_ft ?? 0,
         zeroSd_ft: 0.5,
-        why: `the counter showed ${run.zeroReading_ft ?? 0} at the access`,
+        why: `the counter showed ${run.zeroReading_ft ?? 0} at the access point`,
       };
     case 'unknown':
       return {

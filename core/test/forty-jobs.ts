@@ -378,7 +378,7 @@ export const fieldJobs: readonly FieldJob[] = [
     log: ['11 roots 80%', '11.5 stop roots'],
     more: { surfaces: lawn() },
     good: ['Clean, as far as the line may go, and look again.', 'Price no repair of what nobody saw.'],
-    expect: { verdict: 'blocked', at: { 11: 'clean' }, holes: 0, firstStep: /clean and look again/ },
+    expect: { verdict: 'blocked', at: { 11: 'clean' }, holes: 0, firstStep: /clean and re-inspect/ },
   },
   {
     title: 'Half under water, nothing to see from 40 on',
@@ -387,7 +387,7 @@ export const fieldJobs: readonly FieldJob[] = [
     good: ['Mend the offset; say that the rest was not seen.', 'Clean, lower the water, look again first.'],
     expect: {
       at: { 20: ['spot', 'short-line', 'line'] },
-      firstStep: /clean and look again/,
+      firstStep: /clean and re-inspect/,
       warns: ['left-unseen'],
     },
   },
@@ -433,7 +433,7 @@ export const fieldJobs: readonly FieldJob[] = [
     log: ["2 can't get through", '2 flush does not run away'],
     more: { surfaces: lawn() },
     good: ['Clear it, then run the camera.', 'No repair is priced.'],
-    expect: { verdict: 'blocked', holes: 0, firstStep: /clean and look again/ },
+    expect: { verdict: 'blocked', holes: 0, firstStep: /clean and re-inspect/ },
   },
   {
     title: 'No cleanout outside, sound line',

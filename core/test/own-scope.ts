@@ -1,17 +1,28 @@
-import { scopeOfWay, type Scope } from '../scope/scope.js';
-import type { ReadiedJob } from '../solve/ready.js';
+import type { Job } from '../job/schema.js';
+import { alternativesTo, scopeOfWay, scopeSteps, type OwnScope, type Scope } from '../scope/scope.js';
+import { toTheEnd } from '../scope/steps.js';
+import { readyJob, type ReadiedJob } from '../solve/ready.js';
 import { prepareLines, wayOf } from '../solve/way.js';
+import { lineView, type LineView } from '../views/line-view.js';
 
 /**
  * A scope under the job's own school alone, for tests that look at nothing else: without the other ways, what
  * the unseen may prove and, unless asked for, the alternatives, which are most of the work.
  */
-export function ownScope(ready: ReadiedJob, alternatives = false): Omit<Scope, 'ways' | 'ifUnseenIs'> {
+export function ownScope(ready: ReadiedJob, alternatives = false): OwnScope {
   const { lines, rules, prices } = ready;
   const input = { lines, rules, prices, school: rules.school };
   const prepared = prepareLines(input);
   const way = wayOf(input, prepared);
-  return scopeOfWay(ready, way, prepared, { alternatives });
+  const own = scopeOfWay(ready, way);
+  if (!alternatives) return own;
+  return { ...own, lines: toTheEnd(alternativesTo(own.lines, { way, input, prepared })) };
+}
+
+/** A scope with the other ways and the range beside it, without runners-up and options. */
+export function scopeWithWays(ready: ReadiedJob): Scope {
+  for (const step of scopeSteps(ready)) if (step?.ifUnseenIs) return { ...step, ifUnseenIs: step.ifUnseenIs };
+  throw new Error('a scope ends with its range');
 }
 
 /** The same with the parts it leaves out empty, for what takes a whole scope. */
@@ -20,3 +31,11 @@ export const bareScope = (ready: ReadiedJob): Scope => ({
   ways: [],
   ifUnseenIs: { sound: 0, failed: 0 },
 });
+
+/** The first line of a job as the sheet has it, with its own scope beside it. */
+export function ownView(job: Job): { readonly view: LineView; readonly scope: OwnScope } {
+  const ready = readyJob(job);
+  const [line] = ready.lines;
+  if (!line) throw new Error('a job has a line');
+  return { view: lineView(line, ready.rules, []), scope: ownScope(ready) };
+}

@@ -13,6 +13,12 @@ const crossingRoom_ft = 2;
 /** A liner's sound end beyond a place that must be cured, ft. */
 const soundEnd_ft = 1;
 const mostCell_ft = 1;
+/** A line of more feet than this is cut into so many parts, and work on it may end at so many places. */
+export const mostParts = 500;
+
+/** The longest cell of a line: a foot, and more where the line is too long for that. */
+export const longestCell_ft = ({ from_ft, to_ft }: Interval): number =>
+  Math.max(mostCell_ft, (to_ft - from_ft) / mostParts);
 
 /** Whether a point belongs to the pipe. A tree or a property line beside it changes nothing about where work may end. */
 export const isOfThePipe = ({ kind }: Pick<Point, 'kind'>): boolean =>
@@ -51,7 +57,7 @@ export function breaksOf(
     ]),
     ...depthCrossings(model, rules),
   ];
-  return fineBreaks(oneWithin(candidates, model.extent));
+  return fineBreaks(oneWithin(candidates, model.extent), longestCell_ft(model.extent));
 }
 
 /** Ends that methods want about a place: sound ends of a liner, and the least length of new pipe with the place in its middle. */
@@ -70,12 +76,12 @@ function wantedAbout({ from_ft, to_ft }: Interval, { leastNewPipe_ft }: Rules): 
 const atTheEnds = ({ from_ft, to_ft }: Interval, { leastGap_ft, leastNewPipe_ft }: Rules): number[] =>
   [leastGap_ft, leastGap_ft + leastNewPipe_ft].flatMap((x) => [from_ft + x, to_ft - x]);
 
-/** Equal parts of at most 1 ft between neighboring breaks. */
-function fineBreaks(coarse: readonly number[]): number[] {
+/** Equal parts of at most so many feet between neighboring breaks. */
+function fineBreaks(coarse: readonly number[], most_ft: number): number[] {
   return coarse.flatMap((from_ft, index) => {
     const to_ft = coarse[index + 1];
     if (to_ft === undefined) return [from_ft];
-    const parts = Math.ceil((to_ft - from_ft) / mostCell_ft - tolerance.exact);
+    const parts = Math.ceil((to_ft - from_ft) / most_ft - tolerance.exact);
     return Array.from({ length: Math.max(1, parts) }, (_, part) =>
       part === 0 ? from_ft : from_ft + ((to_ft - from_ft) * part) / parts,
     );
@@ -117,4 +123,27 @@ export function oneWithin(candidates: readonly number[], { from_ft, to_ft }: Int
   }
   kept.push(to_ft);
   return kept;
+}
+
+/**
+ * Of the breaks at which an action may end, no more than a search can weigh: where there are more, those that must stand
+ * and one in each part of the line. Indexes into the breaks, rising.
+ */
+export function fewEnough(
+  all: readonly number[],
+  stationOf: (index: number) => number,
+  mustStand: (index: number) => boolean,
+): number[] {
+  if (all.length <= mostParts) return [...all];
+  const [first = 0, last = 0] = [all[0], all.at(-1)];
+  const part_ft = (stationOf(last) - stationOf(first)) / mostParts;
+  const standing = all.filter(mustStand).length;
+  let next_ft = -Infinity;
+  return all.filter((index) => {
+    const x = stationOf(index);
+    const stands = index === first || index === last || (standing <= mostParts && mustStand(index));
+    if (!stands && x < next_ft) return false;
+    if (!stands || x >= next_ft) next_ft = x + part_ft;
+    return true;
+  });
 }

@@ -12,10 +12,10 @@ export interface Moment {
 }
 
 const stageWords = {
-  earlier: 'An older look',
-  'before-cleaning': 'Looked at before cleaning',
-  current: 'Looked at',
-  'after-repair': 'Looked at after the repair',
+  earlier: 'An older inspection',
+  'before-cleaning': 'Inspected before cleaning',
+  current: 'Inspected',
+  'after-repair': 'Post-repair inspection',
 } as const;
 
 /** Everything dated in a job, oldest first, and what comes next. Runs of one day, stage and line are one. */
@@ -47,7 +47,7 @@ export function timelineOf(job: Job, dues: readonly Due[]): Moment[] {
     on: due.from,
     to: due.to,
     kind: 'due',
-    what: `${due.what === 'clean' ? 'To clean' : 'To look at'}${several ? `, ${due.lineName}` : ''}`,
+    what: `${due.what === 'clean' ? 'To clean' : 'To inspect'}${several ? `, ${due.lineName}` : ''}`,
   }));
   const all = [...moments, ...agreed, ...next];
   const distinct = new Map(all.map((each) => [`${each.on} ${each.what}`, each]));

@@ -1,11 +1,12 @@
 import {
   addMonths as addMonthsByReference,
+  format,
   formatISO,
   parseISO,
   addDays as addDaysByReference,
 } from 'date-fns';
 import fc from 'fast-check';
-import { addDays, addMonths } from '../job/days.js';
+import { addDays, addMonths, sayDay } from '../job/days.js';
 import { emptyFirm, type Firm } from '../job/firm.js';
 import type { Job, Line, Run } from '../job/schema.js';
 import type { School } from '../job/vocabulary.js';
@@ -20,11 +21,12 @@ const days = fc
 const asDay = (date: Date) => formatISO(date, { representation: 'date' });
 
 // Against date-fns, which counts months and days by the calendar.
-test('months and days are counted as the calendar does', () => {
+test('months and days are counted as the calendar does, and written as Americans write them', () => {
   fc.assert(
     fc.property(days, fc.integer({ min: -60, max: 240 }), (day, count) => {
       expect(addMonths(day, count)).toBe(asDay(addMonthsByReference(parseISO(day), count)));
       expect(addDays(day, count)).toBe(asDay(addDaysByReference(parseISO(day), count)));
+      expect(sayDay(day)).toBe(format(parseISO(day), 'MMM d, yyyy'));
     }),
   );
   expect(addMonths('2026-08-31', 6)).toBe('2027-02-28');
@@ -43,7 +45,7 @@ const dues = (job: Job, firm: Firm = emptyFirm) =>
   upkeepOf(job, firm).map(({ what, from, to }) => [what, from, to]);
 
 // Intervals of calculations §12: 8 to 12 months, 3 to 6 the first time after bad roots, a look each year where roots stay.
-test('roots left are cleaned every 8 to 12 months, sooner the first time after roots past half the bore', () => {
+test('roots left are cleaned every 8 to 12 months, sooner the first time after roots past half the diameter', () => {
   expect(dues(rootJob('30%', ['2026-04-02']))).toEqual([
     ['clean', '2026-12-02', '2027-04-02'],
     ['look', '2027-04-02', '2027-04-02'],
@@ -112,10 +114,10 @@ test('the timeline tells what was done, what was agreed and what comes, in the o
   const accepted = accept(job, emptyFirm, 'maintain', '2026-04-05');
   const moments = timelineOf({ ...job, accepted }, upkeepOf({ ...job, accepted }, emptyFirm));
   expect(moments.map(({ on, what }) => `${on} ${what}`)).toEqual([
-    '2026-04-02 Looked at',
+    '2026-04-02 Inspected',
     '2026-04-05 Offer accepted',
     '2026-04-09 Cleaned, jet',
     '2026-12-09 To clean',
-    '2027-04-05 To look at',
+    '2027-04-05 To inspect',
   ]);
 });

@@ -1,4 +1,4 @@
-import { addMonths, latest, type Day } from '../job/days.js';
+import { addMonths, latest, sayDay, type Day } from '../job/days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import type { Job, Line } from '../job/schema.js';
 import type { Rules } from '../job/rules-schema.js';
@@ -78,7 +78,7 @@ function lineDues(
 /** Cleanings that are due: now, where roots were seen and none is recorded. */
 function cleansDue(past: Past, cleanedOn: Day | undefined, seenOn: Day | undefined, first: boolean): Due[] {
   if (cleanedOn) return cleanDues(past, cleanedOn, first);
-  const why = `roots were seen on ${seenOn ?? ''} and no cleaning is recorded: due now`;
+  const why = `roots were seen${seenOn === undefined ? '' : ` on ${sayDay(seenOn)}`} and no cleaning is recorded: due now`;
   return seenOn ? [{ ...past.line, what: 'clean', from: seenOn, to: seenOn, why }] : [];
 }
 
@@ -96,8 +96,8 @@ function cleanDues({ line, rules, until }: Past, lastCleaned: Day, first: boolea
     lastCleaned,
     [soonest, last],
     first
-      ? `roots past half the bore were cut on ${lastCleaned}: the first cleaning after ${soonest} to ${last} months`
-      : `roots remain: every ${soonest} to ${last} months, last on ${lastCleaned}`,
+      ? `roots past half the diameter were cut on ${sayDay(lastCleaned)}: the first cleaning after ${soonest} to ${last} months`
+      : `roots remain: every ${soonest} to ${last} months, last on ${sayDay(lastCleaned)}`,
   );
   const again = rules.cleanEvery_months;
   const why = `roots remain: every ${again[0]} to ${again[1]} months`;
@@ -117,11 +117,11 @@ function lookDues({ line, rules, roots, until }: Past, lastLook: Day): Due[] {
   const months = roots ? rules.lookRoots_months : rules.look_months;
   const { earthquakeOn } = rules;
   const shaken = earthquakeOn !== undefined && earthquakeOn > lastLook ? earthquakeOn : undefined;
-  const every = `${roots ? 'roots remain: ' : ''}a look every ${months} months`;
+  const every = `${roots ? 'roots remain: ' : ''}an inspection every ${months} months`;
   const due = (day: Day, why: string): Due => ({ ...line, what: 'look', from: day, to: day, why });
   const next = shaken
-    ? due(shaken, `a strong earthquake on ${shaken}, and no look since ${lastLook}`)
-    : due(addMonths(lastLook, months), `${every}, last on ${lastLook}`);
+    ? due(shaken, `a strong earthquake on ${sayDay(shaken)}, and no inspection since ${sayDay(lastLook)}`)
+    : due(addMonths(lastLook, months), `${every}, last on ${sayDay(lastLook)}`);
   const dues = [next];
   for (
     let day = addMonths(next.from, months);

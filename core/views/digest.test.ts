@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { bareScope } from '../test/own-scope.js';
 import { emptyFirm, underFirm, type Firm } from '../job/firm.js';
-import { toRead } from '../logline/to-read.js';
+import { toRead } from '../logprint/to-read.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
 import { digestOf } from './digest.js';
 import { scopeFile } from '../files/scope-file.js';

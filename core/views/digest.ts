@@ -5,7 +5,7 @@ import { methods, type Method } from '../job/vocabulary.js';
 import { subtract } from '../line/intervals.js';
 import { materialWords } from '../catalog/materials.js';
 import { findingName } from '../findings/kinds.js';
-import { toRead } from '../logline/to-read.js';
+import { toRead } from '../logprint/to-read.js';
 import { checkRepair, repairState } from '../compare/repair.js';
 import { duesOf, type Due } from '../upkeep/upkeep.js';
 import { sumCents } from '../job/units.js';

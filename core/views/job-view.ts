@@ -1,22 +1,39 @@
 import type { Job } from '../job/schema.js';
-import { scopeOf, type Scope, type ScopeDepth } from '../scope/scope.js';
+import { scopeSteps, type ScopeSoFar } from '../scope/scope.js';
+import { toTheEnd } from '../scope/steps.js';
 import { readyJob } from '../solve/ready.js';
 import { lineView, type LineView } from './line-view.js';
 
-/** Everything the screens show of a job, as plain data that can cross to and from a worker. */
+/** Everything the screens show of a job, as far as it is worked out: plain data that can cross to and from a worker. */
 export interface JobView {
-  readonly scope: Scope;
   readonly lines: readonly LineView[];
+  /** Undefined until the way of the job's own school is found. */
+  readonly scope: ScopeSoFar | undefined;
 }
 
-/** Lays a job out for the screens. `alternatives` also solves for runners-up, which takes longer. */
-export function jobView(job: Job, depth: ScopeDepth): JobView {
+/** A view with its scope. */
+export interface ScopedView extends JobView {
+  readonly scope: ScopeSoFar;
+}
+
+/**
+ * Lays a job out for the screens in steps: where everything lies, then its scope, then the other ways and the range,
+ * then runners-up and options. Yields undefined between two searches, so that whoever drives it may stop there.
+ */
+export function* viewSteps(job: Job): Generator<JobView | undefined, ScopedView> {
   const ready = readyJob(job);
   const joins = job.lines.flatMap((line) =>
     line.points.flatMap(({ onto }) => (onto ? [{ onto, line: line.id, name: line.name ?? line.id }] : [])),
   );
-  return {
-    scope: scopeOf(ready, depth),
-    lines: ready.lines.map((line) => lineView(line, ready.rules, joins)),
-  };
+  const lines = ready.lines.map((line) => lineView(line, ready.rules, joins));
+  yield { lines, scope: undefined };
+  const steps = scopeSteps(ready);
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return { lines, scope: { ...next.value, complete: true } };
+    yield next.value && { lines, scope: next.value };
+  }
 }
+
+/** The whole view of a job at once. */
+export const jobView = (job: Job): ScopedView => toTheEnd(viewSteps(job));

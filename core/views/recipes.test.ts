@@ -60,7 +60,7 @@ const sleeve: MethodRow = {
         ? { rule: 'sleeve-too-long', why: `${plain(to_ft - from_ft)} ft`, lift: 'two sleeves' }
         : undefined,
     joins: () => [[Departs.ExposedPipe, Arrives.NewPipe]],
-    aloneCost: () => 0,
+    aloneCost: () => () => 0,
     drafts: (_, { id, from_ft, to_ft }) => [
       drafter(id)('Sleeve', to_ft - from_ft, 'ft', perFoot, 'sleeve_per_ft'),
     ],
@@ -125,7 +125,7 @@ test('an invented finding and method are graded, refused, scoped, priced, drawn,
     expect.objectContaining({ method: 'sleeve' }),
   );
   expect(methodRow('sleeve' as Method).drawing.fill).toBe('liner');
-  expect(jobView(job, { alternatives: false }).lines[0]?.findings[0]).toMatchObject({ kind: 'etched' });
+  expect(jobView(job).lines[0]?.findings[0]).toMatchObject({ kind: 'etched' });
   // Bought.
   expect(shoppingList(scope).some(({ what }) => what.includes('ABS'))).toBe(true);
 });

@@ -12,7 +12,7 @@ export interface ShoppingItem {
 }
 
 /** What a job takes to buy, counted over all its lines: sticks, couplings, fittings, liners cut to length, resin, cleanout fittings. */
-export function shoppingList(scope: Scope): ShoppingItem[] {
+export function shoppingList(scope: Pick<Scope, 'buy' | 'lines'>): ShoppingItem[] {
   const items = new Map<string, ShoppingItem>();
   const add = (what: string, count: number, unit: ShoppingItem['unit'] = 'each', measure?: string) => {
     const known = items.get(what);

@@ -2,7 +2,7 @@ import { tolerance } from '../job/units.js';
 import type { Job, Pin } from '../job/schema.js';
 import { overlap, type Interval } from '../line/intervals.js';
 import { resolveStretch } from '../line/model.js';
-import { chosenScope, type ChosenScope } from '../scope/scope.js';
+import { chosenScope, runnersUpOn, type ChosenScope } from '../scope/scope.js';
 import { refusalOn } from '../explain/refusals.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
 import type { Prepared } from '../solve/prepare.js';
@@ -42,8 +42,10 @@ export function trialOf(
   );
   const tried: ReadiedJob = { ...ready, lines };
   const { rules, prices } = ready;
-  const way = wayOf({ lines, rules, prices, school: rules.school }, prepared);
-  const chosen = chosenScope(tried, way, prepared, { alternatives: { line, ...around } });
+  const input = { lines, rules, prices, school: rules.school };
+  const way = wayOf(input, prepared);
+  const bare = chosenScope(tried, way);
+  const chosen = { ...bare, lines: runnersUpOn(bare.lines, { line, ...around }, { way, input, prepared }) };
   const own = way.lines.find((each) => each.line.model.line.id === line);
   return own && !own.chosen ? { ...chosen, cannot: whyNot(own, pins, around) } : chosen;
 }
@@ -65,6 +67,6 @@ function whyNot({ line, prepared }: LineWay, pins: readonly Pin[], around: Inter
     ({ place }) => overlap(place, { from_ft: around.from_ft - 1, to_ft: around.to_ft + 1 }) > 0,
   );
   return left
-    ? `with the pins there is no way to put this right: ${left.why}`
+    ? `with the pins nothing puts this right: ${left.why}`
     : 'no scope satisfies these pins and the house rules together';
 }

@@ -1,9 +1,9 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { rmSync } from 'node:fs';
 import { offerOf } from '../../core/offer/offer.js';
 import { digestOf } from '../../core/views/digest.js';
+import { keptViewOf } from '../../core/views/kept-view.js';
 import { assemble } from '../assemble.js';
+import { dead, migrations, newDataFolder } from './new-folder.js';
 
 export type Ask = (path: string, init?: RequestInit) => Promise<Response>;
 
@@ -11,18 +11,20 @@ const customersAt = 'https://offers.invented.test';
 
 /** The real server on a real PGlite folder of its own; only the thread beside the requests is left out. */
 export async function realApp() {
-  const folder = mkdtempSync(join(tmpdir(), 'open-trench-app-'));
+  const folder = await newDataFolder();
   const logged: unknown[] = [];
-  const { app, customers, photos, digests, close } = await assemble({
+  const { app, customers, photos, digests, views, close } = await assemble({
     folder,
-    migrations: resolve(import.meta.dirname, '..', 'migrations'),
+    migrations,
     digestOf: (job, firm) => Promise.resolve(digestOf(job, firm)),
+    viewOf: (job, firm) => Promise.resolve(keptViewOf(job, firm, 'test')),
     offerOf: (...asked) => Promise.resolve(offerOf(...asked)),
     program: 'test',
     customersAt,
     log: (error) => {
       logged.push(error);
     },
+    dead,
   });
   const ask: Ask = (path, init = {}) => {
     const headers = new Headers(init.headers);
@@ -32,6 +34,7 @@ export async function realApp() {
   return {
     photos,
     digests,
+    views,
     logged,
     ask,
     askAsCustomer: ((path, init) => Promise.resolve(customers.request(`${customersAt}${path}`, init))) as Ask,

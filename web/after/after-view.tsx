@@ -7,12 +7,13 @@ import { gradeWords } from '../../core/job/vocabulary.js';
 import type { Moment } from '../../core/upkeep/timeline.js';
 import { useAfter } from '../api/offer';
 import { worker } from '../api/view';
-import { Press } from '../shell/controls';
-import { feet, shortDay } from '../shell/format';
+import { Press } from '../controls/controls';
+import { sayDay } from '../../core/job/days.js';
+import { feet } from '../controls/format';
 import { SidePanel } from '../shell/side-panel';
 import { useJobContext } from '../shell/job-layout';
-import { fileName, save } from '../shell/save';
-import { today } from '../shell/today';
+import { fileName, save } from '../controls/save';
+import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { WorkingOut } from '../shell/working-out';
 import { RowsTable } from './rows-table';
@@ -64,7 +65,7 @@ export function AfterView() {
         aria-label="After the work"
       >
         <Heading as="h1" fontSize="24px">
-          The repair, held against {job.accepted ? 'what was accepted' : 'the scope as it stands'}
+          The repair against {job.accepted ? 'what was accepted' : 'the scope as it stands'}
         </Heading>
         {state === 'whole' && (
           <Text mt="1" fontWeight={700} data-testid="repair-state">
@@ -80,11 +81,11 @@ export function AfterView() {
           <Repair key={check.line} check={check} several={several} />
         ))}
         <Heading as="h2" fontSize="21px" mt="6">
-          An older look, held against the new one
+          An older inspection against the new one
         </Heading>
         {compared.length === 0 && (
           <Text mt="1">
-            There is no older look at this {several ? 'job' : 'line'}. Enter one as a run of the stage
+            There is no older inspection of this {several ? 'job' : 'line'}. Enter one as a run of the stage
             “earlier” in the camera log.
           </Text>
         )}
@@ -144,7 +145,7 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
       )}
       {!looked && (
         <Text borderLeft="5px solid" borderColor="signal" pl="3" my="2">
-          Nobody has looked after the repair yet. Start a run of the stage “after the repair” in the camera
+          There is no post-repair inspection yet. Start a run of the stage “after the repair” in the camera
           log; call where new pipe and liners begin and end, such as <em>30.2 clay &gt; clay lined</em>.
         </Text>
       )}
@@ -235,7 +236,7 @@ const LeftList = ({ left }: { left: RepairCheck['elsewhere'] }) =>
 function LooksTable({ things }: { things: readonly Compared[] }) {
   return (
     <RowsTable
-      label="Two looks compared"
+      label="Two inspections compared"
       head={['Now it is', 'What', 'Then, ft', 'Now, ft', 'Why']}
       rows={things.map((each) => ({
         key: `${each.then?.id ?? ''} ${each.now?.id ?? ''}`,
@@ -264,7 +265,7 @@ function TimelineRow({ moment }: { moment: Moment }) {
   return (
     <Flex as="li" gap="3" py="1.5" borderTop="1px solid" borderColor="rule">
       <Text width="96px" flexShrink={0} color={moment.kind === 'due' ? 'ink' : 'soft'}>
-        {shortDay(moment.on)}
+        {sayDay(moment.on)}
       </Text>
       <Box>
         <Text fontWeight={moment.kind === 'due' ? 700 : 400} color={late ? 'signalInk' : undefined}>
@@ -272,7 +273,7 @@ function TimelineRow({ moment }: { moment: Moment }) {
         </Text>
         {moment.to !== moment.on && (
           <Text color="soft" fontSize="13.5px">
-            not later than {shortDay(moment.to)}
+            not later than {sayDay(moment.to)}
           </Text>
         )}
       </Box>

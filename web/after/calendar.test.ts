@@ -40,7 +40,7 @@ test('every date comes back from the calendar: its day, all day long, with what 
         expect(event.startDate.isDate).toBe(true);
         expect(event.startDate.toString()).toBe(said.from);
         expect(event.endDate.toString()).toBe(addDays(said.from, 1));
-        expect(event.summary.startsWith(said.what === 'clean' ? 'Clean the line' : 'Look at the line')).toBe(
+        expect(event.summary.startsWith(said.what === 'clean' ? 'Clean the line' : 'Inspect the line')).toBe(
           true,
         );
         if (said.to !== said.from) expect(event.description).toContain(`Not later than ${said.to}`);

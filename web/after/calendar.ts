@@ -2,7 +2,7 @@ import ical from 'ical-generator';
 import { addDays } from '../../core/job/days.js';
 import type { Due } from '../../core/upkeep/upkeep.js';
 
-const whatWords = { clean: 'Clean the line', look: 'Look at the line by camera' } as const;
+const whatWords = { clean: 'Clean the line', look: 'Inspect the line by camera' } as const;
 
 /** A calendar's line holds no break. */
 const oneLine = (text: string) => text.replaceAll(/\s+/g, ' ').trim();

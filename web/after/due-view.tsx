@@ -2,12 +2,12 @@ import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { addMonths } from '../../core/job/days.js';
-import type { JobRow } from '../../server/digests.js';
+import type { JobRow } from '../../server/jobs/digests.js';
 import { useJobs } from '../api/jobs';
-import { Press } from '../shell/controls';
-import { shortDay } from '../shell/format';
-import { Header } from '../shell/header';
-import { today } from '../shell/today';
+import { Press } from '../controls/controls';
+import { sayDay } from '../../core/job/days.js';
+import { Header, ToJobs } from '../shell/header';
+import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { RowsTable } from './rows-table';
 
@@ -42,14 +42,16 @@ export function DueView() {
   const waiting = (jobs.data ?? []).filter(({ fresh }) => !fresh).length;
   return (
     <Flex direction="column" minHeight="100%">
-      <Header />
+      <Header>
+        <ToJobs />
+      </Header>
       <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
         <Heading as="h1" fontSize="30px" lineHeight="1.1">
           What is due
         </Heading>
         <Text my="2" color="soft">
-          Cleaning and looks of every line, from what its scope left and when it was last cleaned and looked
-          at.
+          Cleaning and inspections of every line, from what its scope left and when it was last cleaned and
+          inspected.
         </Text>
         <Flex gap="2" wrap="wrap" mb="4" role="radiogroup" aria-label="Due">
           {spans.map(([name]) => (
@@ -84,10 +86,10 @@ export function DueView() {
               key: `${row.id} ${line} ${what}`,
               cells: [
                 <chakra.span key="to" fontWeight={700} color={to < day ? 'signalInk' : undefined}>
-                  {shortDay(to)}
+                  {sayDay(to)}
                 </chakra.span>,
-                shortDay(from),
-                what === 'clean' ? 'Clean' : 'Look',
+                sayDay(from),
+                what === 'clean' ? 'Clean' : 'Inspect',
                 <JobLink key="job" to={`/jobs/${row.id}/after`}>
                   {row.title}
                 </JobLink>,

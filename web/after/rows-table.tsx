@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { Cell, Head } from '../shell/table';
+import { Cell, Head } from '../controls/table';
 
 /** A plain table; on a phone it scrolls sideways. */
 export function RowsTable({

@@ -1,7 +1,9 @@
 import { hc } from 'hono/client';
 import type { Fault } from '../../core/job/faults.js';
 import type { Api } from '../../server/app.js';
-import type { Conflict } from '../../server/conflicts.js';
+import type { Conflict } from '../../server/jobs/conflicts.js';
+import { fetchEarly } from './early-answers';
+import { tabName } from './tab';
 
 /** Names this browser in the history of a job; nothing else is known of it. */
 export const deviceName = (): string => {
@@ -13,7 +15,19 @@ export const deviceName = (): string => {
   return made;
 };
 
-export const api = hc<Api>('/api', { headers: () => ({ 'x-device': deviceName() }) });
+/** Who sends: this browser and this tab of it. */
+export const senderName = (): string => `${deviceName()}/${tabName()}`;
+
+/** What is written here is marked by the tab, so that two at once never give one id to two things. */
+export const idMark = (): string => `-${tabName()}`;
+
+/** The browser and the tab that something came from; older edits name no tab. */
+export function senderOf(device: string): { readonly browser: string; readonly tab: string | undefined } {
+  const [browser = device, tab] = device.split('/');
+  return { browser, tab };
+}
+
+export const api = hc<Api>('/api', { headers: () => ({ 'x-device': senderName() }), fetch: fetchEarly });
 
 /** Sends JSON to an address of the server that takes it as it is said. */
 export async function write<T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T> {
@@ -21,7 +35,7 @@ export async function write<T>(method: 'POST' | 'PUT', path: string, body: unkno
     await fetch(path, {
       method,
       body: JSON.stringify(body),
-      headers: { 'content-type': 'application/json', 'x-device': deviceName() },
+      headers: { 'content-type': 'application/json', 'x-device': senderName() },
     }),
   );
 }
@@ -42,12 +56,23 @@ export class Refused extends Error {
   }
 }
 
+/** Something that is not our server answered, as another program on its port: nothing was taken and nothing refused. */
+export class NotOurServer extends Error {
+  constructor() {
+    super('The server is away: another program answers at its address');
+  }
+}
+
 /** Whatever was thrown, as an error with a message. */
 export const asError = (thrown: unknown): Error =>
   thrown instanceof Error ? thrown : new Error(String(thrown));
 
+/** Every answer of our server under /api carries this header. */
+const ownAnswer = 'x-open-trench';
+
 /** The body of a good answer; throws what a problem answer says. */
 export async function bodyOf<T>(answer: Response): Promise<T> {
+  if (answer.headers.get(ownAnswer) === null) throw new NotOurServer();
   if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T;
   const said = (await answer.json().catch(() => ({}))) as {
     title?: string;

@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
-import { applyEdit, type Edit } from '../../core/edits/index.js';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { applyEdit, sayAlone, sayChange, type Edit } from '../../core/edits/index.js';
 import type { Job } from '../../core/job/schema.js';
-import { undoState } from '../../core/job/undo.js';
-import type { JobRow } from '../../server/digests.js';
-import type { StoredJob } from '../../server/store.js';
-import { api, asError, bodyOf, deviceName, post } from './client';
+import { undoState } from '../../core/edits/undo.js';
+import type { JobRow } from '../../server/jobs/digests.js';
+import type { DeletedJob } from '../../server/jobs/deletion.js';
+import type { StoredJob } from '../../server/jobs/store.js';
+import { api, asError, bodyOf, deviceName, post, senderOf } from './client';
 import {
   editsWaiting,
   flushAll,
@@ -15,8 +16,11 @@ import {
   send,
   settled,
   useOutbox,
+  useOutboxRead,
   waitingOf,
 } from './outbox';
+import { useStream } from './stream';
+import { otherTabs } from './tab';
 
 const listKey = ['jobs'] as const;
 const jobKey = (id: string) => ['jobs', id] as const;
@@ -77,10 +81,11 @@ export const jobQuery = (id: string) => ({
 export function useJob(id: string) {
   const query = useQuery(jobQuery(id));
   const outbox = useOutbox();
+  const isRead = useOutboxRead();
   const stored = query.data;
   const job = useMemo(
-    () => stored && withWaiting(stored.job, editsWaiting(outbox, id)),
-    [stored, outbox, id],
+    () => (stored && isRead ? withWaiting(stored.job, editsWaiting(outbox, id)) : undefined),
+    [stored, outbox, isRead, id],
   );
   return { stored, job, error: query.error };
 }
@@ -99,33 +104,23 @@ export function takeStored(client: QueryClient, stored: StoredJob): void {
  */
 export function useFollow(id: string, known: number | undefined): { live: boolean } {
   const client = useQueryClient();
-  const [live, setLive] = useState(true);
-  const [heard, setHeard] = useState(0);
-  useEffect(() => {
-    const events = new EventSource(`/api/jobs/${encodeURIComponent(id)}/changes`);
-    events.addEventListener('version', (event: MessageEvent<string>) => {
-      setHeard(Number(event.data));
-    });
-    events.addEventListener('hello', (event: MessageEvent<string>) => {
-      const version = Number(event.data);
-      setHeard(version);
-      // Newer, or older than what is known: the folder may have been put back in the meantime.
-      const stored = client.getQueryData<StoredJob>(jobKey(id));
-      if (stored && stored.version !== version) void client.invalidateQueries({ queryKey: jobKey(id) });
-      setLive(true);
-      void flushAll();
-    });
-    events.onerror = () => {
-      setLive(false);
-    };
-    return () => {
-      events.close();
-      setHeard(0);
-    };
+  const [heard, setHeard] = useState({ id, version: 0 });
+  const onVersion = useCallback(
+    (version: number) => {
+      setHeard({ id, version });
+    },
+    [id],
+  );
+  const onLive = useCallback(() => {
+    // Newer, or older than what is known: the folder may have been put back in the meantime.
+    void client.invalidateQueries({ queryKey: jobKey(id) });
+    void flushAll();
   }, [client, id]);
+  const live = useStream(id, { onVersion, onLive });
   // Compared whenever either changes: a version may be heard before the job is there, or while an older one is fetched.
   useEffect(() => {
-    if (known !== undefined && known < heard) void client.invalidateQueries({ queryKey: jobKey(id) });
+    if (known !== undefined && heard.id === id && known < heard.version)
+      void client.invalidateQueries({ queryKey: jobKey(id) });
   }, [client, id, known, heard]);
   return { live };
 }
@@ -141,13 +136,36 @@ export function useAddJob() {
   });
 }
 
-export function useRemoveJob() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: async (id: string) =>
-      bodyOf<undefined>(await api.jobs[':id'].$delete({ param: { id: encodeURIComponent(id) } })),
-    onSuccess: () => client.invalidateQueries({ queryKey: listKey, exact: true }),
+const deletedKey = ['deleted jobs'] as const;
+
+/** Jobs that were deleted and can be brought back, last deleted first. */
+export const useDeletedJobs = () =>
+  useQuery({
+    queryKey: deletedKey,
+    queryFn: async () => bodyOf<DeletedJob[]>(await api.deleted.$get()),
+    staleTime: 0,
   });
+
+/** Deletes a job, and brings a deleted one back. */
+export function useDeleting() {
+  const client = useQueryClient();
+  const onSuccess = () =>
+    Promise.all([
+      client.invalidateQueries({ queryKey: listKey, exact: true }),
+      client.invalidateQueries({ queryKey: deletedKey }),
+    ]);
+  return {
+    remove: useMutation({
+      mutationFn: async (id: string) =>
+        bodyOf<undefined>(await api.jobs[':id'].$delete({ param: { id: encodeURIComponent(id) } })),
+      onSuccess,
+    }),
+    bringBack: useMutation({
+      mutationFn: async (id: string) =>
+        bodyOf<undefined>(await api.deleted[':id'].$post({ param: { id: encodeURIComponent(id) } })),
+      onSuccess,
+    }),
+  };
 }
 
 /** One accepted edit, as the history keeps it. */
@@ -182,13 +200,13 @@ export interface Change {
   ) => Promise<void>;
   /** The same for what has no place of its own to show a refusal: it is kept as `error`, and never thrown. */
   readonly say: (edits: Edit[]) => Promise<void>;
-  /** Takes this browser's last set back, or brings back what was taken back; false when there is nothing. */
+  /** Takes this browser's last set back, or brings back what was taken back, and tells what; false when there is nothing. */
   readonly undo: () => Promise<boolean>;
   readonly redo: () => Promise<boolean>;
 }
 
 /** Changes a job: shown at once, called saved only when the server has it on its disk. */
-export function useEdit(id: string): Change {
+export function useEdit(id: string, tell: (words: string) => void): Change {
   const client = useQueryClient();
   const [error, setError] = useState<Error>();
   return useMemo(() => {
@@ -208,18 +226,34 @@ export function useEdit(id: string): Change {
       const unsent = which === 'undo' ? lastWaiting(id) : undefined;
       if (unsent) {
         forget(unsent.key);
+        tell(`Taken back: ${sayAll(unsent.edits.map(sayAlone))}`);
         return true;
       }
       const changes = await client.query({ ...historyQuery(id), staleTime: 0 });
-      const own = changes.filter(({ device, sent }) => device === deviceName() && !sent.startsWith('add '));
+      const others = await otherTabs();
+      const isOwn = (device: string) => {
+        const { browser, tab } = senderOf(device);
+        // What a tab that is closed wrote is this browser's to take back; what another open one wrote is not.
+        return browser === deviceName() && (tab === undefined || !others.has(tab));
+      };
+      const own = changes.filter(({ device, sent }) => isOwn(device) && !sent.startsWith('add '));
       const sets = [...new Map([...own].reverse().map((each) => [each.sent, each])).values()];
       const target = undoState(sets)[which];
       const taken = own.filter(({ sent }) => sent === target);
       const [newest] = taken;
-      if (target === undefined || !newest) return false;
+      if (target === undefined || !newest) {
+        tell(
+          which === 'undo' ? 'There is nothing of yours to take back.' : 'There is nothing to bring back.',
+        );
+        return false;
+      }
       await edit(
         taken.map(({ inverse }) => inverse),
         { undoes: target, base: newest.version },
+      );
+      const back = which === 'undo' ? 'Taken back' : 'Brought back';
+      tell(
+        `${back}: ${sayAll(taken.map(({ edit: done, inverse }) => (which === 'undo' ? sayChange(done, inverse) : sayChange(inverse, done))))}`,
       );
       return true;
     };
@@ -233,5 +267,9 @@ export function useEdit(id: string): Change {
       undo: () => takeBack('undo').catch(() => false),
       redo: () => takeBack('redo').catch(() => false),
     };
-  }, [client, id, error]);
+  }, [client, id, error, tell]);
 }
+
+/** A set of edits in a few words. */
+const sayAll = ([first = '', ...others]: readonly string[]): string =>
+  others.length > 0 ? `${first}, and ${others.length} more` : first;

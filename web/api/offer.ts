@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tansta
 import type { Firm } from '../../core/job/firm.js';
 import type { Acceptance, Job } from '../../core/job/schema.js';
 import type { Offer } from '../../core/offer/offer.js';
-import type { Share } from '../../server/shares.js';
+import type { Share } from '../../server/jobs/shares.js';
 import { api, bodyOf, post } from './client';
 import { worker } from './view';
 

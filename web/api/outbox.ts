@@ -3,13 +3,16 @@ import { useMemo, useSyncExternalStore } from 'react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Fault } from '../../core/job/faults.js';
-import type { Conflict } from '../../server/conflicts.js';
-import type { StoredJob } from '../../server/store.js';
+import type { Conflict } from '../../server/jobs/conflicts.js';
+import type { StoredJob } from '../../server/jobs/store.js';
 import { Refused, write } from './client';
+import { otherTabs, tabName } from './tab';
 
 /** What every parcel of the outbox carries: kept in the browser's storage until the server has it on its disk. */
 interface Parcel {
   readonly key: string;
+  /** The tab that made it, and sends it as long as it is open. */
+  readonly tab?: string | undefined;
   readonly state: 'waiting' | 'conflict' | 'refused';
   readonly conflicts?: readonly Conflict[];
   /** The version of the job that the conflicts were found against. */
@@ -40,6 +43,8 @@ const isEdits = (item: Item): item is OutboxItem => !isFirm(item);
 const firmQueue = 'firm of this server';
 const queueOf = (item: Item): string => (isFirm(item) ? firmQueue : item.job);
 
+/** A set that the server fails over so often, while it is there, is put aside: what was typed after it goes in. */
+const mostFailures = 5;
 const retry_ms = [500, 1000, 2000, 4000, 8000];
 
 const store = createStore('open-trench', 'outbox');
@@ -60,7 +65,11 @@ interface Gone {
 const gone: Gone[] = [];
 const flushing = new Map<string, Promise<void>>();
 let opening: Promise<void> | undefined;
+let read = false;
 let failures = 0;
+/** Parcels that are done with here: storage may hold them a moment longer. */
+const done = new Set<string>();
+const failedOver = new Map<string, number>();
 let timer: ReturnType<typeof setTimeout> | undefined;
 let count = 0;
 
@@ -102,17 +111,31 @@ async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void
   gone.push(...before.map(([, each]) => each).filter(({ job }) => open.has(job)));
   // Acknowledgements are forgotten once the queue is empty.
   for (const [key, { job }] of before) if (!open.has(job)) void del(key, goneStore).catch(() => undefined);
-  const known = new Set(items.map(({ key }) => key));
-  change(
-    [...left.map(([, item]) => item).filter(({ key }) => !known.has(key)), ...items].sort((a, b) =>
-      a.key < b.key ? -1 : 1,
-    ),
-  );
+  await adopt(left.map(([, item]) => item));
+  read = true;
+  change([...items]);
   window.addEventListener('online', () => void flushAll());
-  await flushAll();
+  await sendAll();
 }
 
+/** Takes over what this tab left before a reload, and what tabs that are closed left; an open tab sends its own. */
+async function adopt(kept: readonly Item[]): Promise<void> {
+  const others = await otherTabs().catch(() => new Set<string>());
+  const known = new Set(items.map(({ key }) => key));
+  const taken = kept.filter(
+    ({ key, tab }) => !known.has(key) && !done.has(key) && (tab === undefined || !others.has(tab)),
+  );
+  if (taken.length > 0) change([...taken, ...items].sort((a, b) => (a.key < b.key ? -1 : 1)));
+}
+
+/** Sends all that waits here, and what tabs that were closed meanwhile left behind. */
 export async function flushAll(): Promise<void> {
+  const kept = await entries<string, Item>(store).catch(() => []);
+  await adopt(kept.map(([, item]) => item));
+  await sendAll();
+}
+
+async function sendAll(): Promise<void> {
   await Promise.all([...new Set(items.map(queueOf))].map((queue) => flush(queue)));
 }
 
@@ -129,6 +152,7 @@ export async function sendFirm(was: Firm, set: Firm): Promise<void> {
   const joined = last && last.key !== onItsWay ? last : undefined;
   const item: FirmItem = {
     key: joined?.key ?? newKey('firm'),
+    tab: tabName(),
     firm: { was: joined?.firm.was ?? was, set },
     state: 'waiting',
   };
@@ -147,6 +171,7 @@ export async function send(
   const sent = crypto.randomUUID();
   const item: OutboxItem = {
     key: newKey(sent),
+    tab: tabName(),
     job,
     sent,
     edits,
@@ -189,6 +214,14 @@ async function sendOne(item: Item): Promise<boolean> {
       await mark(item, error);
       return true;
     }
+    if (error instanceof Refused && error.status === 500) {
+      const times = (failedOver.get(item.key) ?? 0) + 1;
+      failedOver.set(item.key, times);
+      if (times >= mostFailures) {
+        await mark(item, error);
+        return true;
+      }
+    }
     clearTimeout(timer);
     timer = setTimeout(() => void flushAll(), retry_ms[Math.min(failures++, retry_ms.length - 1)]);
     return false;
@@ -230,6 +263,7 @@ async function mark(item: Item, error: Refused): Promise<void> {
 
 /** Takes a set out of the outbox without sending it. */
 export function forget(key: string): void {
+  done.add(key);
   void drop(key);
   change(items.filter((each) => each.key !== key));
 }
@@ -260,6 +294,9 @@ export const lastWaiting = (job: string): OutboxItem | undefined =>
 export const editsWaiting = (outbox: readonly OutboxItem[], job: string): Edit[] =>
   outbox.filter((item) => item.job === job && item.state === 'waiting').flatMap(({ edits }) => edits);
 
+/** What an earlier page left behind is among what waits: before that, a job shown would lack what was typed last. */
+export const isOutboxRead = (): boolean => read;
+
 /** Edits of a job that wait here at this moment. */
 export const waitingOf = (job: string): Edit[] => editsWaiting(items.filter(isEdits), job);
 
@@ -272,6 +309,11 @@ function useItems(): readonly Item[] {
     () => items,
   );
 }
+
+export const useOutboxRead = (): boolean => {
+  useItems();
+  return read;
+};
 
 /** Every set of edits that is not in yet. */
 export function useOutbox(): readonly OutboxItem[] {

@@ -23,6 +23,7 @@ export const persistOptions = {
     shouldDehydrateQuery: ({ queryKey, state }: Query) =>
       (queryKey[0] === 'jobs' || queryKey[0] === 'firm') &&
       !queryKey.includes('history') &&
-      state.status === 'success',
+      // Asked for in vain it is still what was last seen.
+      state.data !== undefined,
   },
 };

@@ -5,7 +5,7 @@ import { accept, sinceAccepted } from '../../core/offer/accept.js';
 import { offerOf } from '../../core/offer/offer.js';
 import { afterOf } from '../../core/compare/after.js';
 import { upkeepOf } from '../../core/upkeep/upkeep.js';
-import { jobView } from '../../core/views/job-view.js';
+import { viewSteps, type JobView } from '../../core/views/job-view.js';
 import { benchOf, trialOf, type Bench } from '../../core/views/trial.js';
 import { breakEvens } from '../../core/explain/break-even.js';
 import { readyJob } from '../../core/solve/ready.js';
@@ -13,8 +13,33 @@ import { readyJob } from '../../core/solve/ready.js';
 /** The job that pins are tried on, so that it crosses to the worker once and not with every move of a finger. */
 let onBench: { readonly key: string; readonly bench: Bench } | undefined;
 
+/** Which of the views asked for is the newest: work on an older one is dropped. */
+let newest = 0;
+
+/** Lets what was sent to this worker in the meantime come in. */
+const otherMessages = () =>
+  new Promise<void>((heard) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      heard();
+    };
+    port2.postMessage(undefined);
+  });
+
+/** Works the view of a job out in steps and shows each; ends early where another one is asked for. */
+async function workOut(job: Job, show: (view: JobView) => unknown): Promise<void> {
+  const mine = ++newest;
+  const steps = viewSteps(job);
+  for (let next = steps.next(); mine === newest; next = steps.next()) {
+    if (next.value) void show(next.value);
+    if (next.done) return;
+    await otherMessages();
+  }
+}
+
 const worker = {
-  jobView,
+  workOut,
   offerOf,
   accept,
   sinceAccepted,

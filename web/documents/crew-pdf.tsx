@@ -3,15 +3,15 @@ import { methodName } from '../../core/methods/index.js';
 import { Text, View } from '@react-pdf/renderer';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
-import type { JobView } from '../../core/views/job-view.js';
-import type { LineScope, Scope } from '../../core/scope/scope.js';
+import type { ScopedView } from '../../core/views/job-view.js';
+import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import { sayFitting } from '../../core/pipe/fittings.js';
 import { shoppingList } from '../../core/views/shopping.js';
 import { cautionsOf, cleaningCaution } from '../holes/cautions';
 import { dayOrder, holeLetter, type Pit } from '../holes/hole-order';
 import { HolePlan } from '../holes/hole-plan';
 import { HoleSection } from '../holes/hole-section';
-import { day, feet } from '../shell/format';
+import { day, feet } from '../controls/format';
 import { Drawn } from './drawn';
 import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
@@ -22,9 +22,11 @@ const paperWidth = 524;
 const sectionHeight = 235;
 const planWidth = 330;
 const drawingHeight = 200;
+/** Type in the plan, which is drawn at about a third of its size on paper. */
+const paperType_px = 23;
 
 /** What the crew takes along: the day, each liner, the cut list, what to bring, and a page for each hole. */
-export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: JobView }) {
+export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: ScopedView }) {
   const { scope } = view;
   const lines = view.lines.flatMap((line) => {
     const own = scope.lines.find(({ id }) => id === line.id);
@@ -35,7 +37,7 @@ export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: 
       <Text style={styles.h1}>{inFont(job.title)}</Text>
       <Text style={styles.soft}>
         {inFont(
-          [job.site?.address, job.site?.customer, job.inspectedOn && `looked at ${day(job.inspectedOn)}`]
+          [job.site?.address, job.site?.customer, job.inspectedOn && `inspected ${day(job.inspectedOn)}`]
             .filter(Boolean)
             .join(', '),
         )}
@@ -208,7 +210,7 @@ const toKnow = new Set([
   'stop-the-water',
 ]);
 
-function ToKnow({ scope, line }: { scope: Scope; line: LineScope }) {
+function ToKnow({ scope, line }: { scope: ScopeSoFar; line: LineScope }) {
   const all = scope.warnings.filter((warning) => warning.line === line.id && toKnow.has(warning.rule));
   if (all.length === 0) return null;
   return (
@@ -221,7 +223,7 @@ function ToKnow({ scope, line }: { scope: Scope; line: LineScope }) {
   );
 }
 
-function Buying({ scope }: { scope: Scope }) {
+function Buying({ scope }: { scope: ScopeSoFar }) {
   const { sticks } = scope.buy;
   const list = shoppingList(scope);
   return (
@@ -273,13 +275,13 @@ function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope;
   );
   return (
     <View break>
-      <Text style={styles.h1}>Hole {holeLetter(scope, pit)}</Text>
+      <Text style={styles.h1}>Excavation {holeLetter(scope, pit)}</Text>
       <Text style={{ ...styles.soft, marginBottom: 6 }}>
         {feet(pit.from_ft)} to {feet(pit.to_ft)} ft; {why}
       </Text>
       <Drawn drawing={HoleSection({ line, scope, pit })} width={paperWidth} height={sectionHeight} />
       <View style={{ marginTop: 8, flexDirection: 'row' }}>
-        <Drawn drawing={HolePlan({ pit })} width={planWidth} height={drawingHeight} />
+        <Drawn drawing={HolePlan({ pit, type_px: paperType_px })} width={planWidth} height={drawingHeight} />
         <View style={{ flexGrow: 1, flexBasis: 0, paddingLeft: 12 }}>
           <Text style={{ ...styles.h2, marginTop: 0 }}>Take care</Text>
           {cautionsOf(pit).map((each) => (
@@ -295,11 +297,11 @@ function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope;
         {fact('Protection', figures.protection)}
         {fact('Opening at the top', `${feet(sheet.opening_ft[0])} × ${feet(sheet.opening_ft[1])} ft`)}
         {fact(
-          'Earth',
-          `${figures.bank.value.toFixed(1)} yd³ in the ground, ${figures.loose.value.toFixed(1)} loose`,
+          'Excavated volume',
+          `${figures.bank.value.toFixed(1)} yd³; spoil ${figures.loose.value.toFixed(1)} yd³ loose`,
         )}
         {fact(
-          'Surface to put back',
+          'Surface to restore',
           sheet.restore.map(({ surface, area }) => `${surface} ${area.value.toFixed(0)} ft²`).join(', ') ||
             'none',
         )}

@@ -1,8 +1,10 @@
 import { methodRow } from '../../core/methods/index.js';
 import { Image, Text, View } from '@react-pdf/renderer';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
+import { sayRisk } from '../../core/offer/say-risk.js';
 import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
-import { longDay, feet, money, schoolWords, videoTime } from '../shell/format';
+import { schoolWords } from '../../core/job/school-words.js';
+import { longDay, feet, money, videoTime } from '../controls/format';
 import { Cells, colours, inFont, Paper, styles } from './paper';
 
 /** The offer on paper. `photos` are pictures by name, as data addresses. */
@@ -74,7 +76,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
         of(({ does, notPossible }) => [...does, ...notPossible]),
       )}
       {row(
-        'Holes',
+        'Excavations',
         of(({ holes }) => (holes.length === 0 ? ['none'] : holes)),
       )}
       {row(
@@ -92,7 +94,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
       {row(
         `Over ${offer.horizon_years} years`,
         of(({ overYears, carried }) => [
-          `${cash(overYears)}, of it ${cash(carried)} for upkeep and what is likely to fail`,
+          `${cash(overYears)}, of it ${cash(carried)} expected for upkeep and what is likely to fail`,
         ]),
       )}
       {row(
@@ -100,10 +102,10 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
         of(({ leaves }) =>
           leaves.length === 0
             ? ['nothing that was found']
-            : leaves.map(
-                ({ what, at_ft, costs }) =>
-                  `${what}, at ${feet(at_ft)} ft${costs > 0 ? ` (${cash(costs)} later, by chance)` : ''}`,
-              ),
+            : leaves.map((each) => {
+                const risk = sayRisk(each, offer.horizon_years, (amount) => money(amount, offer.currency));
+                return `${each.what}, at ${feet(each.at_ft)} ft${risk ? ` (${risk})` : ''}`;
+              }),
         ),
       )}
       {row(
@@ -119,7 +121,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
           <Text>because {inFont(offer.firstStep.why)}; until then the prices above are a range.</Text>
         </View>
       )}
-      {said('Not looked at', sayUnseen(offer))}
+      {said('Not inspected', sayUnseen(offer))}
       {said(
         'For others',
         offer.referrals.map(

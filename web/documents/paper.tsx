@@ -6,6 +6,7 @@ import text700Ext from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hy
 import text700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
 import { Document, Font, Page, StyleSheet, Text, View } from '@react-pdf/renderer';
 import type { ReactNode } from 'react';
+import type { Offer } from '../../core/offer/offer.js';
 import { tokens } from '../theme/tokens';
 
 // A subset apart each, tried in order: the first lacks letters such as č.
@@ -101,7 +102,7 @@ export function Paper({
   children,
 }: {
   title: string;
-  from: { name?: string | undefined; licence?: string | undefined };
+  from: Partial<Offer['firm']>;
   of: string;
   children: ReactNode;
 }) {
@@ -116,7 +117,14 @@ export function Paper({
         <View style={styles.bar} fixed>
           <View>
             <Text style={styles.bold}>{from.name ?? ' '}</Text>
-            {from.licence && <Text style={styles.soft}>{from.licence}</Text>}
+            {[from.licence, [from.phone, from.email].filter(Boolean).join(', ')].map(
+              (line) =>
+                line && (
+                  <Text key={line} style={styles.soft}>
+                    {line}
+                  </Text>
+                ),
+            )}
           </View>
           <View style={{ alignItems: 'flex-end' }}>
             <Text style={styles.bold}>{inFont(of)}</Text>

@@ -1,11 +1,11 @@
 import { Text, View } from '@react-pdf/renderer';
 import { gradeWords } from '../../core/job/vocabulary.js';
-import { sayWhat, sayClock } from '../../core/logline/say.js';
+import { sayWhat, sayClock } from '../../core/speech/say.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
 import type { Proof } from '../../core/offer/proof.js';
-import type { JobView } from '../../core/views/job-view.js';
-import { day, feet, verdictWords, videoTime } from '../shell/format';
+import type { ScopedView } from '../../core/views/job-view.js';
+import { day, feet, verdictWords, videoTime } from '../controls/format';
 import { ProofPart } from './offer-pdf';
 import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
@@ -21,7 +21,7 @@ export function ReportDocument({
 }: {
   job: Job;
   firm: Firm;
-  view: JobView;
+  view: ScopedView;
   proof: readonly Proof[];
   photos: ReadonlyMap<string, string>;
 }) {
@@ -34,7 +34,7 @@ export function ReportDocument({
           [
             job.site?.address,
             job.site?.customer && `for ${job.site.customer}`,
-            job.inspectedOn && `looked at on ${day(job.inspectedOn)} ${job.inspectedOn.slice(0, 4)}`,
+            job.inspectedOn && `inspected on ${day(job.inspectedOn)} ${job.inspectedOn.slice(0, 4)}`,
           ]
             .filter(Boolean)
             .join(', '),
@@ -49,7 +49,7 @@ export function ReportDocument({
       ))}
       {(job.site?.notLookedAt?.length ?? 0) > 0 && (
         <>
-          <Text style={styles.h2}>Not looked at</Text>
+          <Text style={styles.h2}>Not inspected</Text>
           <Text>{inFont((job.site?.notLookedAt ?? []).join('; '))}</Text>
         </>
       )}

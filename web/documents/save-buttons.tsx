@@ -2,9 +2,9 @@ import { Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import type { Offer } from '../../core/offer/offer.js';
 import { asError } from '../api/client';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 import { useJobContext } from '../shell/job-layout';
-import { fileName, save } from '../shell/save';
+import { fileName, save } from '../controls/save';
 
 /** Makes a document and hands it over; what makes it is fetched when it is first asked for. */
 function SaveButton({
@@ -13,7 +13,8 @@ function SaveButton({
   children,
 }: {
   name: string;
-  make: (() => Promise<Blob>) | undefined;
+  /** Nothing where what would be written is not worked out yet. */
+  make: (() => Promise<Blob>) | false | undefined;
   children: ReactNode;
 }) {
   const [busy, setBusy] = useState(false);
@@ -22,7 +23,7 @@ function SaveButton({
     <>
       <Press
         type="button"
-        disabled={busy || make === undefined}
+        disabled={busy || !make}
         aria-busy={busy}
         onClick={() => {
           if (!make) return;
@@ -65,11 +66,11 @@ export function SaveOffer({ offer }: { offer: Offer }) {
 }
 
 export function SaveCrewSheet() {
-  const { job, firm, view } = useJobContext();
+  const { job, firm, view, caughtUp } = useJobContext();
   return (
     <SaveButton
       name={`${fileName(job.title)}-crew.pdf`}
-      make={view && (async () => (await maker()).crewPdf({ job, firm, view }))}
+      make={caughtUp && view && (async () => (await maker()).crewPdf({ job, firm, view }))}
     >
       Crew sheet as PDF
     </SaveButton>
@@ -77,11 +78,12 @@ export function SaveCrewSheet() {
 }
 
 export function SaveReport() {
-  const { job, firm, view } = useJobContext();
+  const { job, firm, view, caughtUp } = useJobContext();
   return (
     <SaveButton
       name={`${fileName(job.title)}-report.pdf`}
       make={
+        caughtUp &&
         view &&
         (async () =>
           (await maker()).reportPdf({ job, firm, view, proof: view.lines.flatMap((line) => line.proof) }))

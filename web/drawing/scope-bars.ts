@@ -1,6 +1,6 @@
 import type { Method } from '../../core/job/vocabulary.js';
 import type { LineScope } from '../../core/scope/scope.js';
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 
 /** A bar of the scope: a whole action, or a stretch that is kept or cleaned. */
 export interface ScopeBar {

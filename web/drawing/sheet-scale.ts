@@ -12,6 +12,8 @@ export const lanes = {
   scope: { top: 454, height: 60 },
   ways: { top: 530, height: 96 },
 } as const;
+/** A phone scrolls sideways at a scale that can be read, px. */
+export const leastWidth_px = 820;
 export const sheetHeight = 630;
 export const gutter_px = 100;
 export const margin_px = 16;

@@ -3,8 +3,8 @@ import { useRef, useState } from 'react';
 import type { Firm } from '../../core/job/firm.js';
 import { readFirmText } from '../../core/files/read-firm.js';
 import { Refused } from '../api/client';
-import { Press } from '../shell/controls';
-import { save } from '../shell/save';
+import { Press } from '../controls/controls';
+import { save } from '../controls/save';
 import { Faults } from '../shell/trouble';
 
 /** The firm as a file: handed out, and taken in whole in the place of what stands. */
@@ -29,7 +29,7 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
         type="file"
         accept=".json,application/json"
         hidden
-        aria-label="Firm file"
+        aria-label="Company file"
         onChange={(event) => {
           const file = event.target.files?.[0];
           event.target.value = '';
@@ -40,13 +40,13 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
         <Press
           type="button"
           onClick={() => {
-            save(new Blob([JSON.stringify(firm, null, 2)], { type: 'application/json' }), 'firm.json');
+            save(new Blob([JSON.stringify(firm, null, 2)], { type: 'application/json' }), 'company.json');
           }}
         >
-          Export the firm
+          Export the company
         </Press>
         <Press type="button" onClick={() => picker.current?.click()}>
-          Import a firm file
+          Import a company file
         </Press>
         {taken && (
           <>
@@ -59,7 +59,7 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
                 setTaken(undefined);
               }}
             >
-              Put back what was here
+              Bring back what was here
             </Press>
           </>
         )}

@@ -4,39 +4,43 @@ import { defaultPrices } from '../../core/job/prices-schema.js';
 import { defaultRules } from '../../core/job/rules-schema.js';
 import type { Firm } from '../../core/job/firm.js';
 import { useFirm } from '../api/firm';
+import { Backups } from './backups';
 import { FirmFile } from './firm-file';
 import { RulesEditor } from '../rules/rules-editor';
 import { Group } from '../rules/rows';
 import { usualValidity_days } from '../../core/offer/offer.js';
 import { LongCell, NumberCell, TextCell } from '../site/cells';
-import { Header } from '../shell/header';
+import { Header, ToJobs } from '../shell/header';
 import { Faults } from '../shell/trouble';
-import { withoutEmpty } from '../shell/without-empty';
+import { withoutEmpty } from '../controls/without-empty';
 
 /** What the firm says once for all its jobs: who it is, its rules, its price book, what no offer holds. */
 export function FirmView() {
   const { firm, waiting, error, forgetError, change } = useFirm();
   useEffect(() => {
-    document.title = 'Firm · Open Trench';
+    document.title = 'Company · Open Trench';
   }, []);
   return (
     <Flex direction="column" height="100%">
-      <Header />
+      <Header>
+        <ToJobs />
+      </Header>
       <Box as="main" flex="1" minHeight={0} overflowY="auto" px={{ base: '4', md: '6' }} py="5">
         <Box maxWidth="1180px" mx="auto">
           <Flex align="baseline" gap="4" wrap="wrap">
             <Heading as="h1" fontSize="30px" lineHeight="1.1">
-              Firm
+              Company
             </Heading>
             <Text role="status" color={waiting ? 'signalInk' : 'soft'} data-testid="firm-saved">
               {firm ? (waiting ? 'Waiting for the server' : 'Saved') : 'Reading it…'}
             </Text>
           </Flex>
           <Text maxWidth="780px" my="3">
-            Said once, for all jobs. What stands in grey is a common figure to begin with, invented and to be
-            replaced by your own; a job may still have a figure of its own.
+            These settings hold for every job. Figures in gray are common ones to begin with, invented: put
+            your own in their place. A job may still have a figure of its own.
           </Text>
           {error && <Faults error={error} onClose={forgetError} />}
+          <Backups />
           {firm && <FirmFile firm={firm} onTake={change} />}
           {firm && <Editor firm={firm} onChange={change} />}
         </Box>
@@ -60,7 +64,9 @@ function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void
           {(
             [
               ['name', 'Name'],
-              ['licence', 'Licence line, as it stands on an offer'],
+              ['licence', 'License line, as printed on an offer'],
+              ['phone', 'Phone'],
+              ['email', 'E-mail'],
             ] as const
           ).map(([field, label]) => (
             <Flex key={field} align="center" gap="3" py="1" wrap="wrap">

@@ -1,9 +1,9 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { useState } from 'react';
-import { deviceName } from '../api/client';
+import { useEffect, useRef, useState } from 'react';
+import { deviceName, senderOf } from '../api/client';
 import { useHistory, type Change, type HistoryChange } from '../api/jobs';
-import { dayAndTime } from '../shell/format';
-import { Press } from '../shell/controls';
+import { dayAndTime } from '../controls/format';
+import { Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 import { isDeletion, sayChange } from '../../core/edits/index.js';
 
@@ -11,6 +11,14 @@ import { isDeletion, sayChange } from '../../core/edits/index.js';
 export function HistoryPanel({ id, change, onClose }: { id: string; change: Change; onClose: () => void }) {
   const history = useHistory(id);
   const [onlyDeleted, setOnlyDeleted] = useState(false);
+  const panel = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const opener = document.activeElement;
+    panel.current?.focus();
+    return () => {
+      if (opener instanceof HTMLElement) opener.focus();
+    };
+  }, []);
   const sets = new Map<string, HistoryChange[]>();
   for (const each of history.data ?? []) sets.set(each.sent, [...(sets.get(each.sent) ?? []), each]);
   const shown = [...sets.values()].filter((all) => !onlyDeleted || all.some(({ edit }) => isDeletion(edit)));
@@ -18,6 +26,12 @@ export function HistoryPanel({ id, change, onClose }: { id: string; change: Chan
     <Flex
       as="aside"
       aria-label="History"
+      ref={panel}
+      tabIndex={-1}
+      outline="none"
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') onClose();
+      }}
       direction="column"
       position="fixed"
       top="60px"
@@ -78,7 +92,8 @@ function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Cha
   return (
     <Box px="4" py="2.5" borderBottom="1px solid" borderColor="rule">
       <Text fontSize="13px" color="soft">
-        {dayAndTime(first.at)}, {first.device === deviceName() ? 'this browser' : first.device}
+        {dayAndTime(first.at)},{' '}
+        {senderOf(first.device).browser === deviceName() ? 'this browser' : senderOf(first.device).browser}
         {first.undoes === null ? '' : ', taken back'}
       </Text>
       {added ? (

@@ -1,4 +1,4 @@
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 import type { Pit } from './hole-order';
 
 /** The caution wherever a line is cleaned. */
@@ -13,7 +13,7 @@ export function cautionsOf(pit: Pit): string[] {
         `Dig by hand within 2 ft of the ${utility} at ${feet(station_ft)} ft${depth_ft === undefined ? ', whose depth nobody knows' : `, ${feet(depth_ft)} deep`}.`,
     ),
     ...(pit.sheet.crossings.length === 0
-      ? ['No utility is recorded across this hole; that is not the same as none.']
+      ? ['No utility is recorded across this excavation; that is not the same as none.']
       : []),
     ...(pit.sheet.isPublic
       ? ['Public ground: permit on site, cones and a way round for traffic and for people on foot.']

@@ -2,7 +2,7 @@ import { surfaceRow } from '../../core/catalog/surfaces.js';
 import { methodName } from '../../core/methods/index.js';
 import { scaleLinear } from 'd3-scale';
 import type { LineScope } from '../../core/scope/scope.js';
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 import { utilityFill } from '../drawing/ground-colours';
 import { Patterns } from '../drawing/patterns';
 import { depthAt } from '../drawing/sheet-scale';

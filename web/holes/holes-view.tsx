@@ -7,8 +7,8 @@ import { soils, type Soil } from '../../core/job/vocabulary.js';
 import { bedding_ft } from '../../core/excavation/section.js';
 import { OpenFigure } from '../figure/open-figure';
 import { NumberCell } from '../site/cells';
-import { Press } from '../shell/controls';
-import { feet } from '../shell/format';
+import { Press } from '../controls/controls';
+import { feet } from '../controls/format';
 import { SaveCrewSheet } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { WorkingOut } from '../shell/working-out';
@@ -39,7 +39,7 @@ export function HolesView() {
             ? 'Nothing seen yet: run the camera, and log what it shows.'
             : lineScope.feasible
               ? 'Nothing is dug on this line.'
-              : 'No way satisfies the rules and pins on this line, so no hole is placed.'}
+              : 'No scope satisfies the rules and pins on this line, so no excavation is placed.'}
         </Text>
         <SaveCrewSheet />
       </Flex>
@@ -49,7 +49,7 @@ export function HolesView() {
     <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
       <Box
         as="nav"
-        aria-label="Holes in the order of the day"
+        aria-label="Excavations in the order of the day"
         width={{ base: '100%', lg: '200px' }}
         flexShrink={0}
         borderRight={{ lg: '1px solid' }}
@@ -78,7 +78,7 @@ export function HolesView() {
             }}
           >
             <Text fontFamily="heading" fontWeight={700} fontSize="17px">
-              {index + 1}. Hole {holeLetter(lineScope, each)}
+              {index + 1}. Excavation {holeLetter(lineScope, each)}
             </Text>
             <Text>
               {feet(each.from_ft)} to {feet(each.to_ft)} ft, {feet(each.figures.depth.value)} deep
@@ -97,7 +97,7 @@ export function HolesView() {
         py="4"
         tabIndex={0}
         role="region"
-        aria-label="The hole, drawn"
+        aria-label="The excavation, drawn"
       >
         <Flex justify="space-between" align="flex-end" gap="3" mb="2" wrap="wrap">
           <Heading as="h2" fontSize="17px">
@@ -121,7 +121,7 @@ export function HolesView() {
       </Box>
       <Box
         as="aside"
-        aria-label="About this hole"
+        aria-label="About this excavation"
         width={{ base: '100%', lg: '330px' }}
         flexShrink={0}
         bg="sheet"
@@ -157,7 +157,7 @@ function AboutHole({ pit }: { pit: Pit }) {
   return (
     <>
       <Heading as="h1" fontSize="26px">
-        Hole {holeLetter(lineScope, pit)}
+        Excavation {holeLetter(lineScope, pit)}
       </Heading>
       <Text color="soft">
         {feet(pit.from_ft)} to {feet(pit.to_ft)} ft, for:{' '}
@@ -187,10 +187,11 @@ function AboutHole({ pit }: { pit: Pit }) {
           ))}
         </Flex>
         <Flex align="center" gap="3" mt="2">
-          <Text flex="1">Invert measured in the hole, ft deep</Text>
+          <Text flex="1">Invert measured in the excavation, ft deep</Text>
           <Box width="96px">
             <NumberCell
-              label="Invert measured in the hole, ft deep"
+              label="Invert measured in the excavation, ft deep"
+              measure="feet"
               least={0}
               value={measured?.invert_ft}
               placeholder={feet(pit.figures.depth.value - bedding_ft)}
@@ -206,8 +207,8 @@ function AboutHole({ pit }: { pit: Pit }) {
           </Box>
         </Flex>
         <Text color="soft" fontSize="13.5px" mt="1">
-          The whole scope is worked out anew with it. Pin what is dug on the sheet to keep the hole where it
-          is.
+          The whole scope is worked out anew with it. Pin the repair on the sheet to keep the excavation where
+          it is.
         </Text>
       </Part>
       <Part title="Size">
@@ -234,24 +235,24 @@ function AboutHole({ pit }: { pit: Pit }) {
           `${feet(pit.sheet.inverts_ft[0])} and ${feet(pit.sheet.inverts_ft[1])} ft deep`,
         )}
       </Part>
-      <Part title="Earth">
+      <Part title="Excavated volume and spoil">
         {figure(
-          'In the ground',
-          <OpenFigure figure={pit.figures.bank} label="Earth in the ground">
+          'Excavated volume',
+          <OpenFigure figure={pit.figures.bank} label="Excavated volume">
             {pit.figures.bank.value.toFixed(1)} yd³
           </OpenFigure>,
         )}
         {figure(
-          'Loose, beside the hole',
-          <OpenFigure figure={pit.figures.loose} label="Loose earth">
+          'Spoil (loose), beside the excavation',
+          <OpenFigure figure={pit.figures.loose} label="Spoil, loose">
             {pit.figures.loose.value.toFixed(1)} yd³
           </OpenFigure>,
         )}
         {pit.sheet.restore.map(({ surface, area }) => (
           <Box key={surface}>
             {figure(
-              `${capital(surface)} to put back`,
-              <OpenFigure figure={area} label={`${surface} to put back`}>
+              `${capital(surface)} to restore`,
+              <OpenFigure figure={area} label={`${surface} to restore`}>
                 {area.value.toFixed(0)} ft²
               </OpenFigure>,
             )}

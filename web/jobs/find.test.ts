@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { methods } from '../../core/job/vocabulary.js';
-import type { JobRow } from '../../server/digests.js';
+import type { JobRow } from '../../server/jobs/digests.js';
 import { findJobs, holdings, missingOf, type Holding } from './find';
 
 const today = '2026-06-15';

@@ -1,5 +1,5 @@
 import type { Method } from '../../core/job/vocabulary.js';
-import type { JobRow } from '../../server/digests.js';
+import type { JobRow } from '../../server/jobs/digests.js';
 
 /** What is looked for in the list: words that must all be there, a method that is used, and what holds. */
 export interface Sought {
@@ -14,7 +14,7 @@ export const holdings = {
   'to-read': 'To read from the video',
   'no-depth': 'No depth located',
   accepted: 'Accepted',
-  'no-look': 'No look after the repair',
+  'no-look': 'No post-repair inspection',
   due: 'Due',
 } as const;
 export type Holding = keyof typeof holdings;

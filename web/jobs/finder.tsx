@@ -1,7 +1,7 @@
 import { methodName } from '../../core/methods/index.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { methods, type Method } from '../../core/job/vocabulary.js';
-import { Choice, Field, Label, Press } from '../shell/controls';
+import { Choice, Field, Label, Press } from '../controls/controls';
 import { holdings, type Holding, type Sought } from './find';
 
 const held = Object.keys(holdings) as Holding[];

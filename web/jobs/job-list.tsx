@@ -1,20 +1,21 @@
-import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useQueryClient } from '@tanstack/react-query';
 import { FileUp, Plus } from 'lucide-react';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { underFirm } from '../../core/job/firm.js';
 import { readJobText } from '../../core/files/read.js';
-import type { JobRow as JobRowData } from '../../server/digests.js';
+import type { JobRow as JobRowData } from '../../server/jobs/digests.js';
 import { asError, Refused } from '../api/client';
 import { useFirm } from '../api/firm';
-import { currentJob, useAddJob, useJobs, useRemoveJob } from '../api/jobs';
-import { Press } from '../shell/controls';
-import { Header } from '../shell/header';
-import { fileName, save } from '../shell/save';
-import { today } from '../shell/today';
+import { currentJob, useAddJob, useDeleting, useJobs } from '../api/jobs';
+import { Press } from '../controls/controls';
+import { Header, HeaderLink } from '../shell/header';
+import { fileName, save } from '../controls/save';
+import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
+import { DeletedJobs, JustDeleted } from './deleted-jobs';
 import { findJobs, type Sought } from './find';
 import { Finder } from './finder';
 import { JobRow } from './job-row';
@@ -23,11 +24,14 @@ import { NewJobForm } from './new-job-form';
 /** Rows drawn at first, and again with each press: thousands at once would hold the page up. */
 const rowsAtOnce = 30;
 
+const askTwice = (title: string) =>
+  `“${title}” is on the list already. Import this file as another job beside it?`;
+
 /** Every job, last changed first; new, import by button or drop, export. */
 export function JobList() {
   const jobs = useJobs();
   const add = useAddJob();
-  const remove = useRemoveJob();
+  const { remove, bringBack } = useDeleting();
   const client = useQueryClient();
   const { firm } = useFirm();
   const navigate = useNavigate();
@@ -43,6 +47,8 @@ export function JobList() {
         setRefused(new Refused(`${file.name} was not taken`, read.faults, 422));
         return;
       }
+      const alike = jobs.data?.some(({ title }) => title === read.job.title);
+      if (alike && !window.confirm(askTwice(read.job.title))) continue;
       try {
         await add.mutateAsync(read.job);
         setRefused(undefined);
@@ -72,19 +78,28 @@ export function JobList() {
     },
     [client, firm],
   );
+  const [justDeleted, setJustDeleted] = useState<Pick<JobRowData, 'id' | 'title'>>();
   const { mutate: removeJob } = remove;
   const deleteJob = useCallback(
-    ({ id }: JobRowData) => {
-      removeJob(id);
+    (row: JobRowData) => {
+      removeJob(row.id, {
+        onSuccess: () => {
+          setJustDeleted(row);
+        },
+      });
     },
     [removeJob],
   );
+  const back = ({ id }: Pick<JobRowData, 'id'>) => {
+    bringBack.mutate(id);
+    if (justDeleted?.id === id) setJustDeleted(undefined);
+  };
   return (
     <Flex direction="column" minHeight="100%" {...drop.getRootProps()}>
       <Header>
         <Box flex="1" />
-        <ToFirm to="/due">What is due</ToFirm>
-        <ToFirm to="/firm">Firm: rates and rules</ToFirm>
+        <HeaderLink to="/due">What is due</HeaderLink>
+        <HeaderLink to="/firm">Company: rates and rules</HeaderLink>
       </Header>
       <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
         <input {...drop.getInputProps({ 'aria-label': 'Job files', accept: '.json,application/json' })} />
@@ -138,7 +153,8 @@ export function JobList() {
             onMade={(stored) => void navigate(`/jobs/${stored.id}/log`)}
           />
         )}
-        {jobs.error && <Faults error={jobs.error} />}
+        {[jobs, remove, bringBack].map(({ error }, i) => error && <Faults key={i} error={error} />)}
+        {justDeleted && <JustDeleted job={justDeleted} onBringBack={back} />}
         <Box as="ul" listStyleType="none" p="0" m="0" borderTop="1px solid" borderColor="ink">
           {found.slice(0, most).map((row) => (
             <JobRow key={row.id} row={row} today={day} onExport={exportJob} onDelete={deleteJob} />
@@ -166,6 +182,7 @@ export function JobList() {
               : 'No jobs yet. Start one with “New job”, or drop a job file here.'}
           </Text>
         )}
+        <DeletedJobs onBringBack={back} />
       </Box>
     </Flex>
   );
@@ -179,16 +196,3 @@ function Inline({ icon, children }: { icon: React.ReactNode; children: React.Rea
     </Flex>
   );
 }
-
-const ToFirm = chakra(Link, {
-  base: {
-    display: 'flex',
-    alignItems: 'center',
-    px: '4',
-    fontFamily: 'heading',
-    fontWeight: 600,
-    color: 'ink',
-    textDecoration: 'none',
-    _hover: { textDecoration: 'underline' },
-  },
-});

@@ -2,9 +2,9 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { Download, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
-import type { JobRow as Row } from '../../server/digests.js';
-import { Press } from '../shell/controls';
-import { day, dayAndTime, money, verdictWords } from '../shell/format';
+import type { JobRow as Row } from '../../server/jobs/digests.js';
+import { Press } from '../controls/controls';
+import { day, dayAndTime, money, verdictWords } from '../controls/format';
 import { missingOf } from './find';
 
 const reasons: Record<string, string> = {
@@ -54,7 +54,7 @@ export const JobRow = memo(function JobRow({
         ? '–'
         : digest.feasible
           ? money(digest.total, digest.currency)
-          : 'no way';
+          : 'not possible';
   return (
     <Flex as="li" borderBottom="1px solid" borderColor="rule" align="stretch">
       <RowLink to={`/jobs/${row.id}/sheet`}>
@@ -87,7 +87,7 @@ export const JobRow = memo(function JobRow({
           <Text>{digest ? missingOf(digest) : row.fresh ? 'cannot be worked out' : 'being worked out'}</Text>
           {due && (
             <Text color="signalInk" fontWeight={700}>
-              {due.what === 'clean' ? 'Cleaning' : 'A look'} due {due.to < today ? 'since' : 'by'}{' '}
+              {due.what === 'clean' ? 'Cleaning' : 'Inspection'} due {due.to < today ? 'since' : 'by'}{' '}
               {day(due.to)}
             </Text>
           )}
@@ -115,14 +115,9 @@ export const JobRow = memo(function JobRow({
           look="quiet"
           type="button"
           aria-label={`Delete ${row.title}`}
-          title="Delete"
+          title="Delete; it can be brought back for 30 days"
           onClick={() => {
-            if (
-              window.confirm(
-                `Delete “${row.title}” with everything in it? Export it first if you may want it back.`,
-              )
-            )
-              onDelete(row);
+            onDelete(row);
           }}
         >
           <Trash2 size={19} />

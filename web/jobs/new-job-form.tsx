@@ -4,9 +4,9 @@ import { useState, type ChangeEvent, type ReactNode, type SubmitEvent } from 're
 import { z } from 'zod';
 import { materialWords } from '../../core/catalog/materials.js';
 import { materials, soils } from '../../core/job/vocabulary.js';
-import type { StoredJob } from '../../server/store.js';
+import type { StoredJob } from '../../server/jobs/store.js';
 import { useAddJob } from '../api/jobs';
-import { Choice, Field, Label, Press } from '../shell/controls';
+import { Choice, Field, Label, Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 import { newJob } from './new-job';
 
@@ -63,7 +63,7 @@ const labels: Readonly<Record<FieldName, string>> = {
   zero: 'Counter zeroed',
   riser: 'Cap to level pipe, ft',
   material: 'Pipe, where no change says otherwise',
-  diameter: 'Bore, in',
+  diameter: 'Diameter, in',
   soil: 'Soil, as the competent person says',
 };
 const fieldNames = Object.keys(labels) as FieldName[];

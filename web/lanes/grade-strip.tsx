@@ -13,7 +13,7 @@ import {
 import { useEffect, useRef } from 'react';
 import type { LineScope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 import { gutter_px, margin_px, type SheetScale } from '../drawing/sheet-scale';
 import type { LineView } from '../../core/views/line-view.js';
 

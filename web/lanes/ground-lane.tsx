@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import { line as pathLine } from 'd3-shape';
 import { subtract } from '../../core/line/intervals.js';
 import type { LineScope } from '../../core/scope/scope.js';
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 import { utilityFill } from '../drawing/ground-colours';
 import { PointMark, pointWords } from './ground-points';
 import { standLabels, textWidth } from '../drawing/labels';
@@ -220,7 +220,7 @@ function Holes({ frame, selected, onSelect }: { frame: Frame } & Pick<Props, 'se
   const { pits, scale, y } = frame;
   const roving = useRoving('hole', pits.length);
   return (
-    <g role="list" aria-label="Holes" {...roving.row}>
+    <g role="list" aria-label="Excavations" {...roving.row}>
       {pits.map((pit, i) => (
         <HoleShape
           key={pit.id}
@@ -460,7 +460,7 @@ function HoleShape({
       <g
         role="button"
         {...roving}
-        aria-label={`Hole ${label}, ${feet(pit.from_ft)} to ${feet(pit.to_ft)} ft, ${feet(depth)} deep`}
+        aria-label={`Excavation ${label}, ${feet(pit.from_ft)} to ${feet(pit.to_ft)} ft, ${feet(depth)} deep`}
         onClick={onSelect}
         onKeyDown={(event) => {
           if (event.key === 'Enter' || event.key === ' ') onSelect();

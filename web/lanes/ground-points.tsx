@@ -1,4 +1,4 @@
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 import type { PointView } from '../../core/views/line-view.js';
 
 const ink = 'var(--chakra-colors-ink)';

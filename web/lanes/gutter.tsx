@@ -55,9 +55,9 @@ export function Gutter({
         says={[line.depthKnown ? 'ft deep' : 'depth assumed']}
       />
       <LaneName top={lanes.wall.top + 14} name="Wall" says={['unrolled,', 'water in the', 'middle']} />
-      <LaneName top={lanes.judged.top + 30} name="Judged" />
+      <LaneName top={lanes.judged.top + 30} name="Condition" />
       <LaneName top={lanes.scope.top + 22} name="Scope" says={['drag an end']} />
-      <LaneName top={lanes.ways.top + 20} name="Ways" says={['to do it']} />
+      <LaneName top={lanes.ways.top + 20} name="Options" says={['one press', 'takes one']} />
     </g>
   );
 }

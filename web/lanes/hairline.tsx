@@ -1,6 +1,6 @@
 import { tolerance } from '../../core/job/units.js';
 import { findingName } from '../../core/findings/kinds.js';
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 import { textWidth } from '../drawing/labels';
 import { depthAt, lanes, margin_px, plusMinusAt, type SheetScale } from '../drawing/sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';

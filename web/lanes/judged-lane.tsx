@@ -37,7 +37,7 @@ export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale 
     { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
   );
   return (
-    <g aria-label="Judged">
+    <g aria-label="Condition">
       <rect
         x={x(line.from_ft)}
         y={base - 3}

@@ -3,7 +3,7 @@ import { useDrag } from '@use-gesture/react';
 import { chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { Interval } from '../../core/line/intervals.js';
-import { feet } from '../shell/format';
+import { feet } from '../controls/format';
 import { type ScopeBar } from '../drawing/scope-bars';
 import type { SheetWindow } from '../sheet/use-window';
 

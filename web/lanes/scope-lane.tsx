@@ -1,8 +1,8 @@
 import { tolerance } from '../../core/job/units.js';
 import { methodName, methodRow } from '../../core/methods/index.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
-import { feet } from '../shell/format';
-import { Handle } from '../site/handle';
+import { feet } from '../controls/format';
+import { Handle } from '../strip/handle';
 import { textWidth } from '../drawing/labels';
 import { barDetail, type ScopeBar } from '../drawing/scope-bars';
 import { gutter_px, lanes, type SheetScale } from '../drawing/sheet-scale';

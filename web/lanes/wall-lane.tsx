@@ -1,6 +1,6 @@
 import { gradeWords } from '../../core/job/vocabulary.js';
-import { sayWhat } from '../../core/logline/say.js';
-import { feet } from '../shell/format';
+import { sayWhat } from '../../core/speech/say.js';
+import { feet } from '../controls/format';
 import { DrawnFinding, yOf } from './drawn-finding';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
 import { useRoving } from '../drawing/use-roving';

@@ -1,7 +1,8 @@
 import { methodRow } from '../../core/methods/index.js';
-import type { School } from '../../core/job/vocabulary.js';
-import type { Scope } from '../../core/scope/scope.js';
-import { money, schoolWords } from '../shell/format';
+import { schools, type School } from '../../core/job/vocabulary.js';
+import type { ScopeSoFar } from '../../core/scope/scope.js';
+import { schoolWords } from '../../core/job/school-words.js';
+import { money } from '../controls/format';
 import { useRoving } from '../drawing/use-roving';
 import { gutter_px, lanes, margin_px, type SheetScale } from '../drawing/sheet-scale';
 
@@ -9,7 +10,7 @@ const { top } = lanes.ways;
 const row_px = 32;
 
 interface Props {
-  readonly scope: Scope;
+  readonly scope: ScopeSoFar;
   readonly lineId: string;
   readonly scale: SheetScale;
   readonly onTake: (school: School) => void;
@@ -29,16 +30,17 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
   const nothing = scope.verdict.length === 1 && scope.verdict[0] === 'incomplete';
   const cents = (amount: number) => money(amount, scope.prices.currency);
   return (
-    <g aria-label="Ways to do it" role="radiogroup" {...roving.row}>
+    <g aria-label="Repair options" role="radiogroup" {...roving.row}>
       {scope.ways.map((way, i) => {
-        const y = top + i * row_px;
+        // Each stands in its own row, also while the others are still worked out.
+        const y = top + schools.indexOf(way.school) * row_px;
         const chosen = way.school === scope.school;
         const words = schoolWords[way.school];
         const says = nothing
           ? 'nothing seen yet'
           : way.feasible
-            ? `${cents(way.total)}, then ${cents(way.carried)} over ten years, ${leavesWords(way)}`
-            : 'no way';
+            ? `${cents(way.total)}, then ${cents(way.carried)} expected over ten years, ${leavesWords(way)}`
+            : 'not possible';
         return (
           <g
             key={way.school}
@@ -105,11 +107,11 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
               fontWeight={chosen ? 700 : 400}
               textAnchor="end"
             >
-              {nothing ? '–' : way.feasible ? cents(way.total) : 'no way'}
+              {nothing ? '–' : way.feasible ? cents(way.total) : 'not possible'}
             </text>
             {way.feasible &&
               !nothing &&
-              [`${cents(way.carried)} in ten years`, leavesWords(way)].map((words_, line) => (
+              [`${cents(way.carried)} expected later`, leavesWords(way)].map((words_, line) => (
                 <text
                   key={line}
                   x={right - 8}
@@ -129,7 +131,7 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
 }
 
 /** What a way leaves as it is, worst first. */
-function leavesWords({ leaves, uncured_ft }: Scope['ways'][number]): string {
+export function leavesWords({ leaves, uncured_ft }: ScopeSoFar['ways'][number]): string {
   if (uncured_ft > 0) return `${uncured_ft.toFixed(1)} ft not possible`;
   const parts = ([4, 3, 2] as const).flatMap((grade) =>
     leaves[grade] > 0

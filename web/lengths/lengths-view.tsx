@@ -1,17 +1,18 @@
+import { schoolWords } from '../../core/job/school-words.js';
 import { capital } from '../../core/capital.js';
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { jobHead } from '../../core/edits/index.js';
 import type { Figure } from '../../core/figure.js';
-import type { Scope } from '../../core/scope/scope.js';
+import type { ScopeSoFar } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
-import { feet, money } from '../shell/format';
+import { feet, money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
-import { fileName } from '../shell/save';
+import { fileName } from '../controls/save';
 import { WorkingOut } from '../shell/working-out';
 import { Shopping } from './shopping';
 import { WetOutClock } from './wet-out';
-import { withoutEmpty } from '../shell/without-empty';
+import { withoutEmpty } from '../controls/without-empty';
 import { NumberCell } from '../site/cells';
 import { materialWords } from '../../core/catalog/materials.js';
 
@@ -55,7 +56,7 @@ export function LengthsView() {
       <Box maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="5">
         {!lineScope.feasible && (
           <Text color="signalInk" fontWeight={700}>
-            No way satisfies the rules and pins on this line, so there is nothing to cut.
+            No scope satisfies the rules and pins on this line, so there is nothing to cut.
           </Text>
         )}
         {lineScope.feasible && liners.length + pipes.length === 0 && (
@@ -202,7 +203,7 @@ export function LengthsView() {
         )}
         <Section
           title="Price"
-          says={`under “${view.scope.school}”; price book dated ${view.scope.prices.dated}. Press a quantity for its working`}
+          says={`for “${schoolWords[view.scope.school].name}”; price book dated ${view.scope.prices.dated}. Press a quantity for its working`}
         >
           <Table minWidth="0">
             <tbody>
@@ -226,7 +227,7 @@ export function LengthsView() {
                 <Cell whiteSpace="nowrap">{money(prices.total, prices.currency, 2)}</Cell>
               </chakra.tr>
               <chakra.tr color="soft">
-                <Cell>Carried over ten years: upkeep, and what is likely to fail later</Cell>
+                <Cell>Expected future cost over ten years: upkeep, and what is likely to fail</Cell>
                 <Cell />
                 <Cell whiteSpace="nowrap">{money(prices.carried, prices.currency, 2)}</Cell>
               </chakra.tr>
@@ -242,7 +243,7 @@ export function LengthsView() {
 }
 
 /** What to bring: each stick drawn to scale with its cuts, and each coupling by both outside diameters. */
-function BuyList({ buy }: { buy: Scope['buy'] }) {
+function BuyList({ buy }: { buy: ScopeSoFar['buy'] }) {
   const longest = Math.max(...buy.sticks.map(({ length_ft }) => length_ft));
   return (
     <Section

@@ -1,16 +1,16 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { unparse } from 'papaparse';
 import { useState } from 'react';
-import type { Scope } from '../../core/scope/scope.js';
+import type { ScopeSoFar } from '../../core/scope/scope.js';
 import { shoppingList, type ShoppingItem } from '../../core/views/shopping.js';
-import { Press } from '../shell/controls';
-import { save } from '../shell/save';
+import { Press } from '../controls/controls';
+import { save } from '../controls/save';
+import { tableText } from '../controls/table-file';
 
 const amount = ({ count, unit }: ShoppingItem): string =>
   unit === 'gal' ? `${count.toFixed(2)} gal` : `${count} ×`;
 
 /** The shopping list of a job, ticked off in the shop and on site; the ticks stay in this browser. */
-export function Shopping({ scope, jobId, name }: { scope: Scope; jobId: string; name: string }) {
+export function Shopping({ scope, jobId, name }: { scope: ScopeSoFar; jobId: string; name: string }) {
   const key = `open-trench-bought ${jobId}`;
   const [ticked, setTicked] = useState<readonly string[]>(() => readTicks(key));
   const list = shoppingList(scope);
@@ -24,14 +24,13 @@ export function Shopping({ scope, jobId, name }: { scope: Scope; jobId: string; 
     }
   };
   const download = () => {
-    const csv = unparse(
+    const csv = tableText(
       list.map(({ what, count, unit, measure }) => ({
         what,
         count: unit === 'gal' ? count.toFixed(2) : count,
         unit,
         measure_first: measure ?? '',
       })),
-      { escapeFormulae: true },
     );
     save(new Blob([csv], { type: 'text/csv' }), `${name}-to-buy.csv`);
   };

@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { wetOutAfter, type WetOut } from '../../core/liner/wet-out.js';
 import type { WorkingTime } from '../../core/liner/working-time.js';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 
 const minute_ms = 60_000;
 const words: Record<WetOut['say'], string> = {
@@ -91,7 +91,7 @@ export function WetOutClock({
           {liner}: {words[wetOut.say]}
         </Text>
         <Text color="soft" fontSize="14px">
-          mixed at {format(mixedAt, 'HH:mm')}; begin to put in by {format(startBy, 'HH:mm')}
+          mixed at {format(mixedAt, 'HH:mm')}; begin to insert by {format(startBy, 'HH:mm')}
           {wetOut.startWithin_min > 0 ? `, in ${clock(wetOut.startWithin_min)}` : ''}
         </Text>
       </Box>

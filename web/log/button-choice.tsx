@@ -1,6 +1,6 @@
 import { Flex } from '@chakra-ui/react';
 import type { ComponentProps } from 'react';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 
 interface Props<T extends string> extends Omit<ComponentProps<typeof Flex>, 'onChange'> {
   readonly chosen: T;

@@ -1,12 +1,13 @@
 import { chakra, Flex, Text } from '@chakra-ui/react';
 import Papa from 'papaparse';
 import { useRef, useState } from 'react';
-import { logColumns, readRows, rowOf, type ReadRow } from '../../core/logline/csv-rows.js';
+import { logColumns, readRows, rowOf, type ReadRow } from '../../core/logprint/csv-rows.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 import { OverPage } from '../shell/over-page';
-import { save } from '../shell/save';
+import { save } from '../controls/save';
+import { tableText } from '../controls/table-file';
 import { contextOf, editsOf } from './entries';
 
 /** The log of a run as a table, out to a file and in from one: nothing is taken before it was looked at. */
@@ -15,10 +16,7 @@ export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: 
   const [rows, setRows] = useState<readonly ReadRow[]>();
   const [name, setName] = useState('');
   const out = () => {
-    const csv = Papa.unparse({
-      fields: [...logColumns],
-      data: run.entries.map((entry) => ({ ...rowOf(entry) })),
-    });
+    const csv = tableText(run.entries.map(rowOf), logColumns);
     save(new Blob([csv], { type: 'text/csv' }), `${run.id}.csv`);
   };
   const pick = async (file: File) => {

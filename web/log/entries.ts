@@ -2,7 +2,7 @@ import { lineHead, type Edit } from '../../core/edits/index.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Point, Run } from '../../core/job/schema.js';
 import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.js';
-import { sayWhat } from '../../core/logline/say.js';
+import { sayWhat } from '../../core/speech/say.js';
 import { frameOf } from '../../core/survey/survey.js';
 import type { LineView } from '../../core/views/line-view.js';
 import type { RowView } from '../../core/views/log-rows.js';

@@ -1,5 +1,5 @@
 import { Box, Text } from '@chakra-ui/react';
-import { Cap } from '../shell/controls';
+import { Cap } from '../controls/controls';
 
 /** The keys that work here, told where they work. */
 export function LogKeys({ reel, video }: { reel: boolean; video: boolean }) {

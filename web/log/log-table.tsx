@@ -4,13 +4,13 @@ import type { ReactNode } from 'react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
-import { sayClock, sayWhat } from '../../core/logline/say.js';
+import { sayClock, sayWhat } from '../../core/speech/say.js';
 import type { Change } from '../api/jobs';
 import { OpenFigure } from '../figure/open-figure';
-import { Cap, Press } from '../shell/controls';
-import { feet, videoTime } from '../shell/format';
-import { Cell as TableCell, Head as TableHead } from '../shell/table';
-import { AddPhoto, PhotoThumbs } from './photos';
+import { Cap, Press } from '../controls/controls';
+import { feet, videoTime } from '../controls/format';
+import { Cell as TableCell, Head as TableHead } from '../controls/table';
+import { AddPhoto, PhotoThumbs } from '../video/photos';
 import type { ReadingView, RowView } from '../../core/views/log-rows.js';
 
 const Head = chakra(TableHead, { base: { px: '3' } });
@@ -61,7 +61,7 @@ export function LogTable({ line, rows, change, onChange, onSeek }: Props) {
           <Head textAlign="right" display={{ base: 'none', lg: 'table-cell' }}>
             Video
           </Head>
-          <Head>
+          <Head className="not-printed">
             <chakra.span srOnly>Photo, delete</chakra.span>
           </Head>
         </tr>
@@ -82,7 +82,12 @@ function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'rows'> & { ro
     return point?.kind === 'main' ? 'Main' : (point?.name ?? id);
   };
   const video = row.readings.find(({ video_s }) => video_s !== undefined)?.video_s ?? row.entry.video_s;
-  const remove = () => {
+  const remove = (press: HTMLElement) => {
+    // The hand goes on where it was: at the next row.
+    const tr = press.closest('tr');
+    (tr?.nextElementSibling ?? tr?.previousElementSibling)
+      ?.querySelector<HTMLElement>('[data-delete]')
+      ?.focus({ preventScroll: true });
     const own = new Set([
       row.entry.id,
       ...row.readings.map(({ entry }) => entry),
@@ -174,7 +179,12 @@ function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'rows'> & { ro
           </chakra.button>
         )}
       </Cell>
-      <Cell p="0" whiteSpace={{ base: 'normal', sm: 'nowrap' }} width={{ base: '44px', sm: 'auto' }}>
+      <Cell
+        p="0"
+        whiteSpace={{ base: 'normal', sm: 'nowrap' }}
+        width={{ base: '44px', sm: 'auto' }}
+        className="not-printed"
+      >
         <AddPhoto
           what={sayWhat(row.entry, pointName)}
           onAdd={(name) =>
@@ -192,9 +202,12 @@ function Row({ row, line, change, onChange, onSeek }: Omit<Props, 'rows'> & { ro
         <Press
           look="quiet"
           type="button"
-          onClick={remove}
+          data-delete
+          onClick={({ currentTarget }) => {
+            remove(currentTarget);
+          }}
           aria-label={`Delete ${sayWhat(row.entry, pointName)}`}
-          title="Delete; Ctrl Z takes it back"
+          title="Delete; Undo takes it back"
         >
           <Trash2 size={17} />
         </Press>

@@ -2,24 +2,25 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { capital } from '../../core/capital.js';
 import type { Cue } from '../../core/narration/captions.js';
-import type { ToRead } from '../../core/logline/to-read.js';
+import type { ToRead } from '../../core/logprint/to-read.js';
 import type { Warning } from '../../core/warning.js';
 import { SaveReport } from '../documents/save-buttons';
-import { AddPress } from '../shell/add-press';
-import { Cap, Press } from '../shell/controls';
+import { AddPress } from '../controls/add-press';
+import { Cap, Press } from '../controls/controls';
+import { longDay } from '../controls/format';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { ButtonChoice } from './button-choice';
 import { CsvPanel } from './csv-panel';
 import { LineStrip } from './line-strip';
 import { LogKeys } from './log-keys';
 import { LogTable } from './log-table';
-import { NarrationIn } from './narration-in';
-import { ReelPanel } from './reel-panel';
+import { NarrationIn } from '../narration/narration-in';
+import { ReelPanel } from '../video/reel-panel';
 import { RunForm } from './run-form';
-import { RunPanel } from './run-panel';
+import { PassChoice, RunPanel } from './run-panel';
 import { TypedLine, type TypedLineHandle } from './typed-line';
 import { useLogHand, type LogHand, type LogRefs } from './use-log-hand';
-import { VideoPanel, type VideoHandle } from './video-panel';
+import { VideoPanel, type VideoHandle } from '../video/video-panel';
 
 /** The record everything else trusts: what the camera saw, typed as it is said. */
 export function LogView() {
@@ -31,12 +32,42 @@ export function LogView() {
   const { line, lineView, change, waiting } = context;
   const { run, reel, queue } = hand;
   return (
-    <Flex height="100%" direction={{ base: 'column', md: 'row' }} overflow={{ base: 'auto', md: 'hidden' }}>
+    <Flex
+      height="100%"
+      direction={{ base: 'column', md: 'row' }}
+      overflow={{ base: 'auto', md: 'hidden' }}
+      className="printed-log"
+    >
+      <Text className="printed-only" fontWeight={700} fontSize="18px" px="3" py="2">
+        {[
+          context.job.title,
+          line.name ?? line.id,
+          run?.name,
+          context.job.inspectedOn && longDay(context.job.inspectedOn),
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      </Text>
       <Beside context={context} hand={hand} video={video} cues={cues} />
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
         <Runs context={context} hand={hand} typed={typed} video={video} onCues={setCues} />
         {run && (
-          <Box bg="sheet" px="4" pt="4" pb="2" borderBottom="1px solid" borderColor="ink" flexShrink={0}>
+          <Box
+            className="not-printed"
+            bg="sheet"
+            px={{ base: '3', md: '4' }}
+            pt={{ base: '2', md: '4' }}
+            pb="2"
+            borderTop={{ base: '1px solid', md: 'none' }}
+            borderBottom={{ md: '1px solid' }}
+            borderColor="ink"
+            flexShrink={0}
+            // Under the thumb on a phone, whatever is scrolled.
+            position={{ base: 'sticky', md: 'static' }}
+            bottom="0"
+            order={{ base: 5, md: 0 }}
+            zIndex={{ base: 3, md: 'auto' }}
+          >
             <TypedLine
               ref={typed}
               line={line}
@@ -45,6 +76,7 @@ export function LogView() {
               pass={hand.pass}
               waterClock={hand.waterClock}
               change={change}
+              besideThumb={<PassChoice pass={hand.pass} setPass={hand.setPass} tight />}
               stamp={() => video.current?.stamp()}
               onEmptyKey={hand.emptyKey}
             />
@@ -53,13 +85,7 @@ export function LogView() {
         {queue.length > 0 && <Queue queue={queue} onNext={hand.readNext} />}
         <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
           {waiting > 0 && <Waiting waiting={waiting} />}
-          <LogTable
-            line={line}
-            rows={hand.rows}
-            change={change}
-            onChange={hand.open}
-            onSeek={(seconds) => video.current?.seek(seconds)}
-          />
+          <LogTable line={line} rows={hand.rows} change={change} onChange={hand.open} onSeek={hand.seek} />
         </Box>
         <Box borderTop="1px solid" borderColor="ink" bg="sheet" flexShrink={0}>
           {lineView && (
@@ -96,6 +122,7 @@ function Beside({
   );
   return (
     <Box
+      className="not-printed"
       width={{ base: '100%', md: '300px', xl: '360px' }}
       flexShrink={0}
       overflowY={{ md: 'auto' }}
@@ -159,7 +186,14 @@ function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }
   const [adding, setAdding] = useState(false);
   return (
     <>
-      <Flex align="stretch" borderBottom="1px solid" borderColor="rule" overflowX="auto" flexShrink={0}>
+      <Flex
+        align="stretch"
+        borderBottom="1px solid"
+        borderColor="rule"
+        overflowX="auto"
+        flexShrink={0}
+        className="not-printed"
+      >
         {line.runs.map((each) => (
           <RunTab
             key={each.id}

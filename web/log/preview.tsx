@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { Choice, LogPart } from '../../core/logline/parse.js';
 import type { LineView } from '../../core/views/line-view.js';
-import { Cap, Press } from '../shell/controls';
+import { Cap, Press } from '../controls/controls';
 import { counterOf } from './entries';
 
 interface PreviewProps {

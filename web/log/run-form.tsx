@@ -7,7 +7,7 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
-import { Choice, Field, Label, Press } from '../shell/controls';
+import { Choice, Field, Label, Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 
 /** Another run: from a point already known, or from a new cleanout with a taped or paced distance. */
@@ -134,7 +134,7 @@ export function RunForm({
           </Choice>
         </Box>
         <Box>
-          <Label htmlFor="run-stage">Looked</Label>
+          <Label htmlFor="run-stage">Inspected</Label>
           <Choice
             id="run-stage"
             value={stage}

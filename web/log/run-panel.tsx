@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { capital } from '../../core/capital.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import { runHead, lineHead } from '../../core/edits/index.js';
-import { sayClock } from '../../core/logline/say.js';
+import { sayClock } from '../../core/speech/say.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { Change } from '../api/jobs';
-import { Choice, Field, Label, Press } from '../shell/controls';
+import { Choice, Field, Label, Press } from '../controls/controls';
 import { ButtonChoice } from './button-choice';
 import type { LineView } from '../../core/views/line-view.js';
 
@@ -28,18 +28,30 @@ const zeroWords = {
   unknown: 'nobody knows where',
 };
 
+/** Which pass is being read. */
+export const PassChoice = ({
+  pass,
+  setPass,
+  tight,
+}: Pick<Props, 'pass' | 'setPass'> & { tight?: boolean }) => (
+  <ButtonChoice
+    aria-label="Which pass is being read"
+    flex="2"
+    chosen={pass}
+    words={{ out: 'Pushing out', back: 'Pulling back' }}
+    onChoose={setPass}
+    tight={tight ?? false}
+  />
+);
+
 /** Which pass is on, how the picture is turned, and where this run's counter was zeroed. */
 export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWaterClock, change }: Props) {
   const untied = lineView?.untied.find((each) => each.run === run.id);
   return (
     <Box>
-      <ButtonChoice
-        aria-label="Which pass is being read"
-        mb="4"
-        chosen={pass}
-        words={{ out: 'Pushing out', back: 'Pulling back' }}
-        onChoose={setPass}
-      />
+      <Box display={{ base: 'none', md: 'block' }} mb="4">
+        <PassChoice pass={pass} setPass={setPass} />
+      </Box>
       <Flex gap="4" align="center" mb="4">
         <Dial water={waterClock ?? 6} />
         <Box fontSize="14.5px">

@@ -1,17 +1,18 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { useId, useImperativeHandle, useMemo, useRef, useState, type Ref } from 'react';
+import { useId, useImperativeHandle, useMemo, useRef, useState, type ReactNode, type Ref } from 'react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import { parseLogLine, type Choice, type LogPart } from '../../core/logline/parse.js';
-import { printLogLine } from '../../core/logline/print.js';
-import { sayWhat } from '../../core/logline/say.js';
+import { printLogLine } from '../../core/logprint/print.js';
+import { sayWhat } from '../../core/speech/say.js';
 import { completion } from '../../core/speech/phrases.js';
-import { asError, deviceName } from '../api/client';
+import { asError, idMark } from '../api/client';
 import type { Change } from '../api/jobs';
-import { Cap, Press } from '../shell/controls';
+import { Cap, Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 import { contextOf, editsOf, twinOf } from './entries';
 import { choiceKeys, choicesOf, Preview } from './preview';
+import { ThumbRow } from './thumb-row';
 import type { LineView } from '../../core/views/line-view.js';
 
 const Input = chakra('input', {
@@ -51,13 +52,16 @@ interface Props {
   readonly ref?: Ref<TypedLineHandle>;
   /** Where the video stands, to be kept with what is written. */
   readonly stamp?: () => Pick<Entry, 'clip' | 'video_s'> | undefined;
+  /** What stands beside the presses of a phone: which pass it is. */
+  readonly besideThumb?: ReactNode;
   /** Keys that mean something else while nothing is typed; true when it took one. */
   readonly onEmptyKey?: (event: React.KeyboardEvent) => boolean;
 }
 
 /** One line, as it is said: understood as it is typed, written on Enter. */
 export function TypedLine(props: Props) {
-  const { line, lineView, runId, pass, waterClock, change, compact, ref, stamp, onEmptyKey } = props;
+  const { line, lineView, runId, pass, waterClock, change, compact, ref, stamp, onEmptyKey, besideThumb } =
+    props;
   const [text, setText] = useState('');
   const [same, setSame] = useState(false);
   const [editing, setEditing] = useState<Entry>();
@@ -130,7 +134,7 @@ export function TypedLine(props: Props) {
         : editsOf(withPhotos(parts, photos), line, run, {
             tieTo: same ? lineView : undefined,
             stamp: stamp?.(),
-            mark: `-${deviceName().slice(-3)}`,
+            mark: idMark(),
           });
     const typed = text;
     const was = editing;
@@ -260,9 +264,27 @@ export function TypedLine(props: Props) {
           onKeyDown={keys}
         />
       </Box>
+      {(!compact || text !== '') && (
+        <ThumbRow
+          says={
+            asksAgain ? 'Write it as it stands' : parts.length > 1 ? `Write all ${parts.length}` : 'Write'
+          }
+          disabled={text === ''}
+          onWrite={() => {
+            if (ready) void write();
+            else input.current?.focus();
+          }}
+          onTakeBack={() => {
+            if (text === '') void change.undo();
+            else clear();
+          }}
+        >
+          {besideThumb}
+        </ThumbRow>
+      )}
       {!compact && (
-        <Box id={`${id}-preview`} pt="3" minHeight="86px">
-          {preview}
+        <Box id={`${id}-preview`} pt={{ base: text === '' ? '0' : '3', md: '3' }} minHeight={{ md: '86px' }}>
+          <Box display={{ base: text === '' ? 'none' : 'block', md: 'block' }}>{preview}</Box>
           <Flex
             wrap="wrap"
             gap="4"

@@ -1,18 +1,18 @@
 import { useEffect, useState, type KeyboardEvent, type RefObject } from 'react';
-import { markHere, toRead, type ToRead } from '../../core/logline/to-read.js';
+import { markHere, toRead, type ToRead } from '../../core/logprint/to-read.js';
 import type { Entry, Run } from '../../core/job/schema.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { RowView } from '../../core/views/log-rows.js';
-import { deviceName } from '../api/client';
+import { idMark } from '../api/client';
 import type { JobContext } from '../shell/job-layout';
 import { freshIds, rowsOf } from './entries';
 import { standing } from './log-table';
-import { tellReel, useReel } from './reel';
-import { keepPhoto } from './photos';
-import { step_ft, stride_ft } from './reel-panel';
+import { tellReel, useReel } from '../video/reel';
+import { keepPhoto } from '../video/photos';
+import { step_ft, stride_ft } from '../video/reel-panel';
 import type { TypedLineHandle } from './typed-line';
 import { useLogKeys } from './use-log-keys';
-import type { VideoHandle } from './video-panel';
+import type { VideoHandle } from '../video/video-panel';
 
 /** Where the picture beside the log comes from. */
 export type Source = 'none' | 'video' | 'reel';
@@ -34,13 +34,18 @@ export interface LogHand {
   locate: () => void;
   open: (entry: Entry) => void;
   readNext: () => void;
+  /** To a moment of the video, s. */
+  seek: (seconds: number) => void;
   /** The video's picture becomes a photo of the entry being written. */
   keepPicture: () => void;
   /** A key on the empty line: the water's clock, or the reel. True when it was taken. */
   emptyKey: (event: KeyboardEvent) => boolean;
 }
 
-type Known = Pick<JobContext, 'line' | 'lineView' | 'change'>;
+type Known = Pick<JobContext, 'line' | 'lineView' | 'change' | 'tell'>;
+
+const noVideo = 'No video is open: choose Video beside the log, then its file.';
+const noReel = 'No reel is connected: choose Reel beside the log.';
 
 /** The typed line and the video that the view shows, for what the keys do to them. */
 export interface LogRefs {
@@ -48,7 +53,7 @@ export interface LogRefs {
   readonly video: RefObject<VideoHandle | null>;
 }
 
-export function useLogHand({ line, lineView, change }: Known, { typed, video }: LogRefs): LogHand {
+export function useLogHand({ line, lineView, change, tell }: Known, { typed, video }: LogRefs): LogHand {
   const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
   const [chosenRun, setRunId] = useState(newest?.id ?? '');
   const [pass, setPass] = useState<'out' | 'back'>('back');
@@ -68,9 +73,14 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
   };
   const stampReading = () => {
     if (reel.reading_ft !== undefined) typed.current?.put(String(reel.reading_ft), 'front');
+    else tell(noReel);
+  };
+  const withReel = (words: string) => {
+    if (source === 'reel') void tellReel(words);
+    else tell(noReel);
   };
   const locate = () => {
-    void tellReel('locate');
+    withReel('locate');
   };
   const open = (entry: Entry) => {
     const own = line.runs.find(({ entries }) => entries.includes(entry));
@@ -80,9 +90,21 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
   };
   const readNext = () => {
     const next = queue[wanted % Math.max(1, queue.length)];
-    if (!next) return;
+    if (!next) {
+      tell('Nothing waits to be read from the video.');
+      return;
+    }
     setWanted(wanted + 1);
     open(next.entry);
+  };
+  const withVideo = (act: (own: VideoHandle) => void) => {
+    if (video.current) act(video.current);
+    else tell(noVideo);
+  };
+  /** To a moment of the video; where none is open it says so and makes room for one. */
+  const seek = (seconds: number) => {
+    if (!video.current) setSource('video');
+    withVideo((own) => own.seek(seconds));
   };
   const keepPicture = () => {
     void typed.current?.attach(async () => {
@@ -95,8 +117,11 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
     const last = run?.entries.at(-1);
     const where =
       reel.reading_ft !== undefined ? { reading_ft: reel.reading_ft } : last && { after: last.id };
-    if (!run || !where) return;
-    const id = freshIds(line, `-${deviceName().slice(-3)}`)();
+    if (!run || !where) {
+      tell('There is no place to mark yet: read one first, or connect the reel.');
+      return;
+    }
+    const id = freshIds(line, idMark())();
     const entry = { id, kind: 'locate', pass, ...where, mark: markHere, ...video.current?.stamp() } as Entry;
     void change.say([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }]);
   };
@@ -105,6 +130,7 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
     const row = rows?.find(({ disagreement }) => disagreement && !disagreement.settled);
     const reading = row?.readings.findLast((each) => each.pass === stands);
     if (row && reading) void change.say(standing(line, row, reading));
+    else tell('No readings of this run differ.');
   };
   useLogKeys({
     passOut: () => {
@@ -121,19 +147,25 @@ export function useLogHand({ line, lineView, change }: Known, { typed, video }: 
     },
     stamp: stampReading,
     locate,
-    zero: () => void tellReel('zero'),
+    zero: () => {
+      withReel('zero');
+    },
     mark,
     keepPicture,
     readNext,
     keepOut: keepReading('out'),
     keepBack: keepReading('back'),
-    play: () => video.current?.toggle(),
-    back: () => video.current?.back(5),
+    play: () => {
+      withVideo((own) => own.toggle());
+    },
+    back: () => {
+      withVideo((own) => own.back(5));
+    },
     line: () => typed.current?.focus(),
   });
   return {
     ...{ run, setRunId, pass, setPass, waterClock, setWaterClock, source, setSource },
-    ...{ reel, rows, queue, stampReading, locate, open, readNext, keepPicture },
+    ...{ reel, rows, queue, stampReading, locate, open, readNext, keepPicture, seek },
     emptyKey: (event) => {
       if (event.key === '[' || event.key === ']') {
         turnWater(event.key === '[' ? -0.5 : 0.5);

@@ -6,23 +6,28 @@ import type { OfferWay } from '../../core/offer/offer.js';
 import { asError } from '../api/client';
 import { useSinceAccepted } from '../api/offer';
 import { worker } from '../api/view';
-import { Field, Label, Press } from '../shell/controls';
-import { longDay, money, schoolWords } from '../shell/format';
+import { Field, Label, Press } from '../controls/controls';
+import { schoolWords } from '../../core/job/school-words.js';
+import { longDay, money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
-import { today } from '../shell/today';
+import { today } from '../controls/today';
 import { Part } from '../reason/part';
 
 /** Freezes a way with its job, its prices and this day. */
 export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: boolean }) {
   const { job, firm, change } = useJobContext();
-  const [by, setBy] = useState('');
+  const [by, setBy] = useState(job.site?.customer ?? '');
   const [failed, setFailed] = useState<string>();
   if (job.accepted) return null;
   const freeze = async () => {
+    if (by.trim() === '') {
+      setFailed('Say who accepts it: the name stands on the agreement.');
+      return;
+    }
     try {
       const head = jobHead(job);
       const on = job.offer?.on && job.offer.on > today() ? job.offer.on : today();
-      const accepted = await worker.accept(job, firm, way.school, on, by.trim() || undefined);
+      const accepted = await worker.accept(job, firm, way.school, on, by.trim());
       // The crew's pages follow the way that was accepted.
       await change.edit([
         { kind: 'job', set: { ...head, rules: { ...head.rules, school: way.school } } },
@@ -39,8 +44,9 @@ export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: b
       <Field
         id="accepted-by"
         value={by}
-        placeholder={job.site?.customer}
+        autoComplete="off"
         onChange={(event) => {
+          setFailed(undefined);
           setBy(event.target.value);
         }}
       />
@@ -101,7 +107,7 @@ export function Accepted({ accepted }: { accepted: Acceptance }) {
           <Box mt="2" data-testid="since">
             <Text fontWeight={700} color={since.differs === 0 ? 'ink' : 'signalInk'}>
               {since.now === undefined
-                ? 'Since then the job has no way under this school.'
+                ? 'Since then nothing satisfies the rules and pins under this repair approach.'
                 : since.differs === 0
                   ? 'Changed since, at the same price:'
                   : `Changed since: it would now come to ${cash(since.now)}, ${cash(Math.abs(since.differs ?? 0))} ${(since.differs ?? 0) > 0 ? 'more' : 'less'}.`}

@@ -1,9 +1,11 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import type { School } from '../../core/job/vocabulary.js';
+import type { Offer } from '../../core/offer/offer.js';
 import { useSharedOffer } from '../api/offer';
-import { longDay, schoolWords } from '../shell/format';
+import { schoolWords } from '../../core/job/school-words.js';
+import { longDay } from '../controls/format';
 import { Part } from '../reason/part';
 import { OfferTable } from './offer-table';
 import { PriceLines } from './price-part';
@@ -46,6 +48,7 @@ export function CustomerView() {
               {offer.firm.licence}
             </Text>
           )}
+          <Reach phone={offer.firm.phone} email={offer.firm.email} />
           <Heading as="h1" fontSize="27px" mt="3">
             {offer.title}
           </Heading>
@@ -78,5 +81,32 @@ export function CustomerView() {
         </>
       )}
     </Box>
+  );
+}
+
+/** How the firm is reached: a press calls or writes. */
+function Reach({ phone, email }: Pick<Offer['firm'], 'phone' | 'email'>) {
+  const links = (
+    [
+      ['tel', phone],
+      ['mailto', email],
+    ] as const
+  ).flatMap(([scheme, at]) => (at ? [[scheme, at] as const] : []));
+  return (
+    <Flex gap="5" wrap="wrap">
+      {links.map(([scheme, at]) => (
+        <chakra.a
+          key={at}
+          href={`${scheme}:${scheme === 'tel' ? at.replace(/[^\d+]/g, '') : at}`}
+          display="inline-flex"
+          alignItems="center"
+          minHeight="44px"
+          color="ink"
+          textDecoration="underline"
+        >
+          {at}
+        </chakra.a>
+      ))}
+    </Flex>
   );
 }

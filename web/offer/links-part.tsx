@@ -1,10 +1,13 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useShares } from '../api/offer';
-import { Field, Press } from '../shell/controls';
-import { dayAndTime } from '../shell/format';
+import { Field, Press } from '../controls/controls';
+import { day, dayAndTime } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from '../reason/part';
+
+/** Whether an address leads back to the machine that it is opened on: nobody else can follow it. */
+const isLoopback = (link: string): boolean => /^(localhost|127\.|\[::1\])/.test(new URL(link).hostname);
 
 /** Links by which the customer may read the offer: made, told once, closed. */
 export function LinksPart() {
@@ -28,6 +31,12 @@ export function LinksPart() {
               event.target.select();
             }}
           />
+          {isLoopback(made.link) && (
+            <Text fontSize="13.5px" color="signalInk" mt="1" data-testid="loopback">
+              It opens on this computer only. Give the program its public address first
+              (OPEN_TRENCH_CUSTOMER_URL, docs/operations.md); then make the link again.
+            </Text>
+          )}
           <Text fontSize="13.5px" color="signalInk" fontWeight={700} mt="1">
             Copy it now: the secret in it is not kept and cannot be shown again.
           </Text>
@@ -49,7 +58,9 @@ export function LinksPart() {
       </Press>
       {open.map((share) => (
         <Flex key={share.id} justify="space-between" align="center" gap="3" mt="1">
-          <Text>Open since {dayAndTime(share.madeAt)}</Text>
+          <Text>
+            Open since {dayAndTime(share.madeAt)}, until {day(share.openTo.slice(0, 10))}
+          </Text>
           <Press
             type="button"
             look="quiet"

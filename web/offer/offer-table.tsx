@@ -1,16 +1,19 @@
 import { methodName, methodRow } from '../../core/methods/index.js';
+import { methods } from '../../core/job/vocabulary.js';
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
+import { sayRisk } from '../../core/offer/say-risk.js';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
 import { sayRange } from '../../core/offer/say-unseen.js';
-import { feet, money, schoolWords } from '../shell/format';
+import { schoolWords } from '../../core/job/school-words.js';
+import { feet, money } from '../controls/format';
 
 /** What each way is asked, from top to bottom. */
 const questions = [
   'On the line',
   'We do',
-  'Holes',
+  'Excavations',
   'Price',
   'Each year after',
   'Over the years',
@@ -33,36 +36,70 @@ export function OfferTable({
 }) {
   const rows = questions.length + 1;
   return (
-    <Box
-      display="grid"
-      gridTemplateColumns={{ base: '1fr', md: `118px repeat(${offer.ways.length}, minmax(0, 1fr))` }}
-      gridTemplateRows={{ md: `repeat(${rows}, auto)` }}
-      borderBottom="1px solid"
-      borderColor="rule"
-    >
+    <>
       <Box
-        display={{ base: 'none', md: 'grid' }}
-        gridRow={`1 / span ${rows}`}
-        gridTemplateRows="subgrid"
-        aria-hidden
+        display="grid"
+        gridTemplateColumns={{ base: '1fr', md: `118px repeat(${offer.ways.length}, minmax(0, 1fr))` }}
+        gridTemplateRows={{ md: `repeat(${rows}, auto)` }}
+        borderBottom="1px solid"
+        borderColor="rule"
       >
-        <Box />
-        {questions.map((question) => (
-          <Text key={question} pt="2.5" pr="2" fontSize="13.5px" color="soft" {...ruled}>
-            {question === 'Over the years' ? `Over ${offer.horizon_years} years` : question}
-          </Text>
+        <Box
+          display={{ base: 'none', md: 'grid' }}
+          gridRow={`1 / span ${rows}`}
+          gridTemplateRows="subgrid"
+          aria-hidden
+        >
+          <Box />
+          {questions.map((question) => (
+            <Text key={question} pt="2.5" pr="2" fontSize="13.5px" color="soft" {...ruled}>
+              {question === 'Over the years' ? `Over ${offer.horizon_years} years` : question}
+            </Text>
+          ))}
+        </Box>
+        {offer.ways.map((way) => (
+          <Way
+            key={way.school}
+            way={way}
+            offer={offer}
+            rows={rows}
+            chosen={way.school === chosen}
+            onChoose={onChoose}
+          />
         ))}
       </Box>
-      {offer.ways.map((way) => (
-        <Way
-          key={way.school}
-          way={way}
-          offer={offer}
-          rows={rows}
-          chosen={way.school === chosen}
-          onChoose={onChoose}
-        />
-      ))}
+      <BarKey offer={offer} />
+    </>
+  );
+}
+
+/** What the bars mean: where 0 ft is, and a color for each thing that is done. */
+function BarKey({ offer }: { offer: Offer }) {
+  const used = methods.filter((method) =>
+    offer.ways.some(({ bars }) =>
+      Object.values(bars).some((all) => all.some((bar) => bar.method === method)),
+    ),
+  );
+  if (used.length === 0) return null;
+  return (
+    <Box py="2" fontSize="13.5px" data-testid="bar-key">
+      <Flex gap="4" wrap="wrap">
+        {used.map((method) => (
+          <Flex key={method} align="center" gap="1.5">
+            <Box width="22px" height="13px" bg={methodRow(method).drawing.fill} />
+            {methodName(method)}
+          </Flex>
+        ))}
+      </Flex>
+      {offer.lines.map(
+        ({ id, name, zero, from_ft, to_ft }) =>
+          zero && (
+            <Text key={id} color="soft">
+              {offer.lines.length > 1 ? `${name}: ` : ''}the bars run from {feet(from_ft)} ft on the left to{' '}
+              {feet(to_ft)} ft on the right. 0 ft is your {zero}.
+            </Text>
+          ),
+      )}
     </Box>
   );
 }
@@ -163,7 +200,7 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
     return {
       'On the line': none,
       'We do': <Text fontWeight={700}>Not possible under the rules and pins of this job</Text>,
-      Holes: none,
+      Excavations: none,
       Price: none,
       'Each year after': none,
       'Over the years': none,
@@ -184,7 +221,7 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
         )}
       </>
     ),
-    Holes: way.holes.length === 0 ? 'none' : <Sentences all={way.holes} />,
+    Excavations: way.holes.length === 0 ? 'none' : <Sentences all={way.holes} />,
     Price: (
       <>
         <Text
@@ -215,7 +252,7 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
       <>
         <Text fontWeight={700}>{cash(way.overYears)}</Text>
         <Text color="soft" fontSize="13.5px">
-          {cash(way.carried)} of it for upkeep and what is likely to fail, in today’s money
+          {cash(way.carried)} of it expected for upkeep and what is likely to fail, in today’s money
         </Text>
       </>
     ),
@@ -275,8 +312,11 @@ function Leaves({ way, offer }: { way: OfferWay; offer: Offer }) {
       {told.map((each, i) => (
         <Text key={i} mb="0.5">
           {each.what}, at {feet(each.at_ft)} ft
-          {each.costs > 0 && (
-            <chakra.span color="soft"> ({money(each.costs, offer.currency)} later, by chance)</chakra.span>
+          {each.mayFail && (
+            <chakra.span color="soft">
+              {' '}
+              ({sayRisk(each, offer.horizon_years, (amount) => money(amount, offer.currency))})
+            </chakra.span>
           )}
         </Text>
       ))}

@@ -4,9 +4,10 @@ import type { School } from '../../core/job/vocabulary.js';
 import { useAgreed, useOffer } from '../api/offer';
 import { SaveOffer } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
-import { today } from '../shell/today';
+import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
-import { longDay, schoolWords } from '../shell/format';
+import { schoolWords } from '../../core/job/school-words.js';
+import { longDay } from '../controls/format';
 import { SidePanel } from '../shell/side-panel';
 import { Part } from '../reason/part';
 import { WorkingOut } from '../shell/working-out';
@@ -19,7 +20,7 @@ import { ProofList } from './proof';
 import { SaidOnce } from './said-once';
 import { TermsPart } from './terms-part';
 
-const counts = ['No way', 'One way', 'Two ways', 'Three ways'];
+const counts = ['No option', 'One option', 'Two options', 'Three options'];
 
 /** What the customer is offered: the ways side by side, what proves it, and the one that is accepted. */
 export function OfferView() {
@@ -73,7 +74,7 @@ export function OfferView() {
         <SaidOnce offer={offer} />
         <TermsPart />
       </Box>
-      <SidePanel aria-label="The chosen way" fontSize="14.5px">
+      <SidePanel aria-label="The chosen option" fontSize="14.5px">
         {agreed && job.accepted?.school === way.school && (
           <Part title={`${schoolWords[way.school].name}: as it was agreed`}>
             <PriceLines way={agreed} currency={offer.currency} testId="agreed-price" />

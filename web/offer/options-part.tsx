@@ -1,12 +1,12 @@
 import { Flex, Text } from '@chakra-ui/react';
 import { capital } from '../../core/capital.js';
 import { jobHead, lineHead } from '../../core/edits/index.js';
-import { sayWhat } from '../../core/logline/say.js';
+import { sayWhat } from '../../core/speech/say.js';
 import type { OfferWay } from '../../core/offer/offer.js';
-import { Press } from '../shell/controls';
-import { money } from '../shell/format';
+import { Press } from '../controls/controls';
+import { money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
-import { withoutEmpty } from '../shell/without-empty';
+import { withoutEmpty } from '../controls/without-empty';
 import { Part } from '../reason/part';
 
 /** Watched places that are cheap to do now, each at what it adds; what was taken can be put back. */
@@ -45,7 +45,7 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
               cure(line.id, (old) => old.filter((each) => each !== id));
             }}
           >
-            Put back
+            Leave it out
           </Press>
         </Flex>
       ))}

@@ -1,7 +1,7 @@
 import { Flex, Text } from '@chakra-ui/react';
 import type { OfferWay } from '../../core/offer/offer.js';
 import { OpenFigure } from '../figure/open-figure';
-import { money } from '../shell/format';
+import { money } from '../controls/format';
 
 /** The price lines of one way, each opening into its working where there is one, and their sum. */
 export function PriceLines({

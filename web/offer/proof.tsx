@@ -1,6 +1,6 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import type { Proof } from '../../core/offer/proof.js';
-import { feet, videoTime } from '../shell/format';
+import { feet, videoTime } from '../controls/format';
 
 const first = 4;
 

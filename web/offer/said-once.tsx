@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { capital } from '../../core/capital.js';
 import type { Offer } from '../../core/offer/offer.js';
 import { sayUnseen } from '../../core/offer/say-unseen.js';
-import { feet, money } from '../shell/format';
+import { feet, money } from '../controls/format';
 
 /** What holds for every way: the first step, what was not seen or looked at, referrals, exclusions, terms. */
 export function SaidOnce({ offer }: { offer: Offer }) {
@@ -20,7 +20,7 @@ export function SaidOnce({ offer }: { offer: Offer }) {
           <Text color="soft">because {firstStep.why}; until then the prices above are a range</Text>
         </Row>
       )}
-      {unlooked.length > 0 && <Row title="Not looked at">{unlooked.join('; ')}</Row>}
+      {unlooked.length > 0 && <Row title="Not inspected">{unlooked.join('; ')}</Row>}
       {referrals.length > 0 && (
         <Row title="For others">
           {referrals.map(({ what, at_ft, to }, i) => (

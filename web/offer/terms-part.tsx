@@ -3,11 +3,11 @@ import { jobHead } from '../../core/edits/index.js';
 import type { OfferTerms } from '../../core/job/schema.js';
 import { schools } from '../../core/job/vocabulary.js';
 import { usualValidity_days } from '../../core/offer/offer.js';
-import { Press } from '../shell/controls';
-import { schoolWords } from '../shell/format';
+import { Press } from '../controls/controls';
+import { schoolWords } from '../../core/job/school-words.js';
 import { useJobContext } from '../shell/job-layout';
-import { today } from '../shell/today';
-import { withoutEmpty } from '../shell/without-empty';
+import { today } from '../controls/today';
+import { withoutEmpty } from '../controls/without-empty';
 import { LongCell, NumberCell, TextCell } from '../site/cells';
 
 /** How this offer is put: which ways, its day, how long it holds, its terms. What is in grey is the firm's. */
@@ -24,7 +24,7 @@ export function TermsPart() {
       <Heading as="h2" fontSize="18px" mb="2">
         How it is put to the customer
       </Heading>
-      <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Ways that are offered">
+      <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Options that are offered">
         <Text width="118px" fontSize="13.5px" color="soft">
           Offered
         </Text>
@@ -89,7 +89,7 @@ export function TermsPart() {
         <LongCell
           label="Terms of this offer"
           placeholder={
-            firm.terms ?? 'The firm has no terms yet: give them once under Firm, or here for this job.'
+            firm.terms ?? 'The company has no terms yet: give them once under Company, or here for this job.'
           }
           value={said.terms}
           onChange={(terms) => {

@@ -1,8 +1,8 @@
 import { methodName } from '../../core/methods/index.js';
 import { chakra, Menu, Portal } from '@chakra-ui/react';
 import type { Method } from '../../core/job/vocabulary.js';
-import { Cap } from '../shell/controls';
-import { feet } from '../shell/format';
+import { Cap } from '../controls/controls';
+import { feet } from '../controls/format';
 import { otherMethods } from './method-keys';
 import type { ScopeBar } from '../drawing/scope-bars';
 

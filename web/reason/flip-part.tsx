@@ -2,7 +2,7 @@ import { methodName } from '../../core/methods/index.js';
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useBreakEvens } from '../api/view';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';
 import type { ScopeBar } from '../drawing/scope-bars';
@@ -10,10 +10,10 @@ import type { BreakEven, PriceGroup } from '../../core/explain/break-even.js';
 
 const groupWords: Record<PriceGroup, string> = {
   lining: 'Lining',
-  digging: 'Digging',
-  surfaces: 'Putting the surface back',
+  digging: 'Excavation',
+  surfaces: 'Restoration',
   pipe: 'New pipe',
-  bursting: 'Bursting',
+  bursting: 'Pipe bursting',
   permits: 'Permits',
   cleaning: 'Cleaning',
   'setting up': 'Setting up',

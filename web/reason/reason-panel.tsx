@@ -9,13 +9,13 @@ import { overlaps } from '../../core/line/intervals.js';
 import { cleaningCaution } from '../holes/cautions';
 import type { Line } from '../../core/job/schema.js';
 import { gradeWords, type Method } from '../../core/job/vocabulary.js';
-import { sayWhat } from '../../core/logline/say.js';
-import type { LineScope, Scope } from '../../core/scope/scope.js';
-import { PhotoThumbs } from '../log/photos';
+import { sayWhat } from '../../core/speech/say.js';
+import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
+import { PhotoThumbs } from '../video/photos';
 import type { OwnRule } from '../rules/own-rules';
 import { OpenFigure, Working } from '../figure/open-figure';
-import { Press } from '../shell/controls';
-import { feet, money, videoTime } from '../shell/format';
+import { Press } from '../controls/controls';
+import { feet, money, videoTime } from '../controls/format';
 import { FlipPart } from './flip-part';
 import { Part } from './part';
 import type { ScopeBar } from '../drawing/scope-bars';
@@ -28,7 +28,7 @@ interface Props {
   readonly finding: string | undefined;
   readonly lineView: LineView;
   readonly lineScope: LineScope;
-  readonly scope: Scope;
+  readonly scope: ScopeSoFar;
   readonly complete: boolean;
   readonly line: Line;
   readonly ownRules: readonly OwnRule[];
@@ -53,7 +53,7 @@ export function ReasonPanel({
     return (
       <>
         <Heading as="h1" fontSize="24px">
-          {noWay.length > 0 ? 'No way' : 'Nothing yet'}
+          {noWay.length > 0 ? 'Nothing is possible' : 'Nothing yet'}
         </Heading>
         {noWay.map((warning, i) => (
           <Text key={i} mt="2">
@@ -96,7 +96,7 @@ export function ReasonPanel({
       <Text mt="1">
         {materials.join(', ')}.{' '}
         {bar.action?.entry_ft != null &&
-          `Put in at ${feet(bar.action.entry_ft)}${holes.length > 0 ? ', from a hole' : ''}.`}
+          `Insertion point at ${feet(bar.action.entry_ft)}${holes.length > 0 ? ', from an excavation' : ''}.`}
         {bar.action && ` ${money(bar.action.cost, scope.prices.currency)}, without setting up.`}
       </Text>
       {unseen && (
@@ -190,10 +190,10 @@ export function ReasonPanel({
       {holes.map((hole) => (
         <Part
           key={hole.id}
-          title={`Hole ${String.fromCharCode(65 + lineScope.pits.indexOf(hole))}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}
+          title={`Excavation ${String.fromCharCode(65 + lineScope.pits.indexOf(hole))}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}
         >
           <Sum label="Depth with bedding" figure={hole.figures.depth} digits={1} />
-          <Sum label="Earth in the ground" figure={hole.figures.bank} digits={1} />
+          <Sum label="Excavated volume" figure={hole.figures.bank} digits={1} />
           <Text>Protection: {hole.figures.protection}</Text>
           {hole.figures.cautions.map((each) => (
             <Caution key={each}>{each}</Caution>
@@ -320,7 +320,7 @@ function Seen({ finding, line, marked }: { finding: FindingView; line: Line; mar
         <Text key={reading.entry} color="soft" fontSize="13.5px">
           {line.runs.find(({ id }) => id === reading.run)?.name ??
             `Run ${reading.run.replace(/^R(?=\d)/, '')}`}
-          , way {reading.pass}, {reading.about ? 'about ' : ''}
+          , {reading.pass === 'out' ? 'going out' : 'coming back'}, {reading.about ? 'about ' : ''}
           {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
           {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
         </Text>

@@ -1,5 +1,8 @@
 import type { PricesOverride } from '../../core/job/prices-schema.js';
 import type { RulesOverride } from '../../core/job/rules-schema.js';
+import { schoolWords } from '../../core/job/school-words.js';
+import { schools } from '../../core/job/vocabulary.js';
+import { measureOfField, type Measure } from '../../core/speech/typed-number.js';
 
 /** A rule as a screen asks for it: a number with its unit, or one of a few words. */
 export type RuleField =
@@ -22,34 +25,30 @@ export const ruleFields: readonly { readonly title: string; readonly fields: rea
     fields: [
       {
         key: 'school',
-        label: 'School',
-        words: [
-          ['maintain', 'keep it clean'],
-          ['repair', 'fix what failed'],
-          ['renew', 'renew it whole'],
-        ],
+        label: 'Repair approach',
+        words: schools.map((school) => [school, schoolWords[school].name.toLowerCase()] as const),
       },
       {
         key: 'publicPart',
         label: 'The public part is',
         words: [
-          ['ours', 'ours, with a permit a hole'],
+          ['ours', 'ours, with a permit for each excavation'],
           ['owner', 'its owner’s to act on'],
         ],
       },
       { key: 'leastGap_ft', label: 'Least old pipe left between two repairs', unit: 'ft' },
       { key: 'crowdCount', label: 'Bad places that crowd into one repair', unit: 'places' },
       { key: 'crowdWithin_ft', label: '… within', unit: 'ft' },
-      { key: 'hidesOver_percent', label: 'Roots and deposits hide the wall over', unit: '% of the bore' },
-      { key: 'flushLowersBelly', label: 'A flush that ran past lowers a slight sag', words: yesNo },
+      { key: 'hidesOver_percent', label: 'Roots and deposits hide the wall over', unit: '% of the diameter' },
+      { key: 'flushLowersBelly', label: 'A flush that ran past lowers a slight belly', words: yesNo },
     ],
   },
   {
     title: 'What may be done',
     fields: [
-      { key: 'spotMost_ft', label: 'A spot dig is at most', unit: 'ft' },
+      { key: 'spotMost_ft', label: 'A spot repair is at most', unit: 'ft' },
       { key: 'handDugReach_ft', label: 'Dug by hand under a building, at most', unit: 'ft' },
-      { key: 'transitionLiner', label: 'A liner may run over a change of bore', words: yesNo },
+      { key: 'transitionLiner', label: 'A liner may run over a change of diameter', words: yesNo },
       { key: 'burstAsbestosCement', label: 'Asbestos cement may be burst', words: yesNo },
       {
         key: 'newPipe',
@@ -104,10 +103,10 @@ export const ruleFields: readonly { readonly title: string; readonly fields: rea
   {
     title: 'What leaving it costs later',
     fields: [
-      { key: 'horizon_years', label: 'Looked ahead', unit: 'years' },
-      { key: 'interest', label: 'Interest, as a fraction', unit: 'a year' },
-      { key: 'chanceWatchFails', label: 'Chance that a place to watch fails', unit: '0 to 1' },
-      { key: 'chanceFixFails', label: 'Chance that a place to fix fails', unit: '0 to 1' },
+      { key: 'horizon_years', label: 'Years counted', unit: 'years' },
+      { key: 'interest', label: 'Interest', unit: '% a year' },
+      { key: 'chanceWatchFails', label: 'Chance that a place to watch fails', unit: '%' },
+      { key: 'chanceFixFails', label: 'Chance that a place to fix fails', unit: '%' },
     ],
   },
 ];
@@ -120,31 +119,35 @@ export const rateFields: readonly {
 }[] = [
   { key: 'cleaning_per_ft', label: 'Cleaning', unit: 'a foot' },
   { key: 'cutBack_each', label: 'Cutting back what sticks in', unit: 'each' },
-  { key: 'digTo5_per_yd3', label: 'Digging to 5 ft', unit: 'a yd³' },
-  { key: 'digBelow5_per_yd3', label: 'Digging below 5 ft', unit: 'a yd³' },
+  { key: 'digTo5_per_yd3', label: 'Excavation to 5 ft', unit: 'a yd³' },
+  { key: 'digBelow5_per_yd3', label: 'Excavation below 5 ft', unit: 'a yd³' },
   { key: 'support_per_ft2', label: 'Trench support', unit: 'a ft² of wall' },
   { key: 'backfill_per_yd3', label: 'Haul and backfill', unit: 'a yd³' },
   { key: 'handDug_per_ft', label: 'Dug by hand under a building', unit: 'a foot' },
-  { key: 'permit_per_hole', label: 'Permit in public ground', unit: 'a hole' },
+  { key: 'permit_per_hole', label: 'Permit in public ground', unit: 'an excavation' },
   { key: 'liner_each', label: 'Wet-out and cure of a liner', unit: 'each' },
-  { key: 'shortLiner_each', label: 'Setting a short liner', unit: 'each' },
-  { key: 'reinstatement_each', label: 'Cutting a tie-in open again', unit: 'each' },
-  { key: 'transition_each', label: 'Liner over a change of bore', unit: 'each' },
+  { key: 'shortLiner_each', label: 'Setting a sectional liner', unit: 'each' },
+  { key: 'reinstatement_each', label: 'Reopening a branch connection', unit: 'each' },
+  { key: 'transition_each', label: 'Liner over a change of diameter', unit: 'each' },
   { key: 'rehang_per_ft', label: 'Rehanging exposed pipe', unit: 'a foot' },
   { key: 'yearlyCleaning', label: 'Yearly cleaning', unit: 'a visit' },
-  { key: 'look', label: 'A look with the camera', unit: 'a visit' },
-  { key: 'markup', label: 'Markup, as a fraction', unit: 'of the rate' },
-  { key: 'tax', label: 'Tax, as a fraction', unit: 'of the amount' },
+  { key: 'look', label: 'An inspection by camera', unit: 'a visit' },
+  { key: 'markup', label: 'Markup', unit: '% of the rate' },
+  { key: 'tax', label: 'Tax', unit: '% of the amount' },
 ];
 
 /** Rates that are a small table. */
 export const tableFields = [
   { key: 'mobilisation', label: 'Setting up, by method' },
-  { key: 'restore_per_ft2', label: 'Putting back, a ft², by surface' },
-  { key: 'coupling_each', label: 'Banded coupling, by bore in inches' },
-  { key: 'burst_per_ft', label: 'Bursting, a foot, by bore in inches' },
+  { key: 'restore_per_ft2', label: 'Restoration, a ft², by surface' },
+  { key: 'coupling_each', label: 'Banded coupling, by diameter in inches' },
+  { key: 'burst_per_ft', label: 'Pipe bursting, a foot, by diameter in inches' },
   { key: 'cleanout_each', label: 'Cleanouts' },
 ] as const satisfies readonly { key: keyof PricesOverride; label: string }[];
+
+/** Kept as a fraction and typed in percent. */
+const shares: readonly string[] = ['interest', 'chanceWatchFails', 'chanceFixFails', 'markup', 'tax'];
+export const measureOf = (key: string): Measure => (shares.includes(key) ? 'share' : measureOfField(key));
 
 /** A rule or rate as it stands in a field. */
 export const plainWord = (value: unknown): string =>

@@ -1,5 +1,5 @@
 import type { Firm } from '../../core/job/firm.js';
-import { sameJson } from '../../core/job/merge.js';
+import { sameJson } from '../../core/edits/merge.js';
 import { defaultRules, type RulesOverride } from '../../core/job/rules-schema.js';
 import type { Job } from '../../core/job/schema.js';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
@@ -10,13 +10,13 @@ export interface OwnRule {
   readonly label: string;
   readonly now: string;
   readonly usually: string;
-  readonly by: 'this job' | 'the firm';
+  readonly by: 'this job' | 'the company';
 }
 
 /** Every rule that the firm or this job changed, for beside the reasons. The school is shown everywhere anyway. */
 export function ownRules(job: Job, firm: Firm): OwnRule[] {
   const said = (key: keyof RulesOverride) => {
-    const by = job.rules?.[key] === undefined ? ('the firm' as const) : ('this job' as const);
+    const by = job.rules?.[key] === undefined ? ('the company' as const) : ('this job' as const);
     return { by, value: job.rules?.[key] ?? firm.rules?.[key] };
   };
   const plainRules = ruleFields
@@ -30,7 +30,7 @@ export function ownRules(job: Job, firm: Firm): OwnRule[] {
     });
   const grades = gradedKinds().flatMap(({ id: kind, grading: usual }): OwnRule[] => {
     const own = { ...firm.rules?.findings?.[kind], ...job.rules?.findings?.[kind] };
-    const by = job.rules?.findings?.[kind] ? ('this job' as const) : ('the firm' as const);
+    const by = job.rules?.findings?.[kind] ? ('this job' as const) : ('the company' as const);
     const name = findingName(kind);
     return [
       ...(own.bounds && usual.bounds && !sameJson(own.bounds, usual.bounds)

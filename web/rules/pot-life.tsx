@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Rules } from '../../core/job/rules-schema.js';
 import { NumberCell } from '../site/cells';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 import { Group } from './rows';
 
 type PotLifeRows = Rules['potLife'];

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { NumberCell } from '../site/cells';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 
 export function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -78,10 +78,11 @@ export function RateTable({
             <Box key={key}>
               <Text fontSize="13.5px" color={mine !== undefined && mine !== rate ? 'signalInk' : 'soft'}>
                 {name}
-                {inForce === 'by-others' && ': put back by others'}
+                {inForce === 'by-others' && ': restored by others'}
               </Text>
               <NumberCell
                 label={`${label}: ${name}`}
+                measure="money"
                 least={0}
                 value={typeof mine === 'number' && mine !== rate ? mine : undefined}
                 placeholder={inForce === 'by-others' ? 'by others' : String(rate)}

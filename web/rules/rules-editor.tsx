@@ -5,8 +5,8 @@ import type { Rules, RulesOverride } from '../../core/job/rules-schema.js';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import type { FindingKind } from '../../core/job/vocabulary.js';
 import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
-import { withoutEmpty } from '../shell/without-empty';
-import { plainWord, rateFields, ruleFields, tableFields, type RuleField } from './fields';
+import { withoutEmpty } from '../controls/without-empty';
+import { measureOf, plainWord, rateFields, ruleFields, tableFields, type RuleField } from './fields';
 import { PotLife } from './pot-life';
 import { Group, RateTable, Row } from './rows';
 import { UpkeepRules } from './upkeep-rules';
@@ -111,6 +111,7 @@ export function RulesEditor({
             <Row key={key} label={label} unit={unit} own={prices[key] === undefined ? undefined : ownWords}>
               <NumberCell
                 label={label}
+                measure={measureOf(key) === 'share' ? 'share' : 'money'}
                 least={0}
                 value={prices[key] as number | undefined}
                 placeholder={plainWord(beneath.prices[key])}
@@ -134,10 +135,14 @@ export function RulesEditor({
           />
         ))}
         {(['0.118', '0.177', '0.236'] as const satisfies readonly MadeThickness[]).map((thickness) =>
-          table('liner_per_ft', thickness, `Liner of ${thickness} in, a foot, by bore in inches`),
+          table('liner_per_ft', thickness, `Liner of ${thickness} in, a foot, by diameter in inches`),
         )}
         {(['pvc-sch40', 'pvc-sdr35', 'abs', 'hdpe'] as const).map((material) =>
-          table('pipe_per_ft', material, `New ${materialWords(material)}, a foot laid, by bore in inches`),
+          table(
+            'pipe_per_ft',
+            material,
+            `New ${materialWords(material)}, a foot laid, by diameter in inches`,
+          ),
         )}
       </Box>
     </Grid>
@@ -181,6 +186,7 @@ function RuleRow({
     <Row label={label} unit={field.unit} own={mark}>
       <NumberCell
         label={label}
+        measure={measureOf(key)}
         least={0}
         value={own as number | undefined}
         placeholder={plainWord(house)}
@@ -230,7 +236,7 @@ function Grades({
               {findingName(kind)}
               <Text as="span" color="soft" fontSize="13.5px">
                 {' '}
-                {house.measure === 'inches' ? 'in' : house.measure === 'of-bore' ? '% of bore' : '%'}
+                {house.measure === 'inches' ? 'in' : house.measure === 'of-bore' ? '% of the diameter' : '%'}
               </Text>
             </Text>
             {gradeColumns.map((word, index) => (

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { jobHead } from '../../core/edits/index.js';
 import { pricesInForce } from '../../core/job/prices-schema.js';
 import { rulesInForce } from '../../core/job/rules-schema.js';
-import { withoutEmpty } from '../shell/without-empty';
+import { withoutEmpty } from '../controls/without-empty';
 import { useJobContext } from '../shell/job-layout';
 import { RulesEditor } from './rules-editor';
 
@@ -15,9 +15,9 @@ export function RulesView() {
   return (
     <Box height="100%" overflowY="auto" p="4">
       <Text maxWidth="780px" mb="4">
-        What stands here in grey is the firm’s own figure, kept under <FirmLink to="/firm">Firm</FirmLink>. A
-        figure typed here changes this job alone; empty the field to go back. Every reason and every price
-        follows at once.
+        What stands here in gray is the company’s own figure, kept under{' '}
+        <FirmLink to="/firm">Company</FirmLink>. A figure typed here changes this job alone; empty the field
+        to go back. Every reason and every price follows at once.
       </Text>
       <RulesEditor
         rules={job.rules ?? {}}

@@ -5,11 +5,11 @@ import { Group, Row } from './rows';
 
 const windows = [
   ['cleanEvery_months', 'Clean while roots remain'],
-  ['cleanFirst_months', '… the first time after roots past half the bore'],
+  ['cleanFirst_months', '… the first time after roots past half the diameter'],
 ] as const;
 const looks = [
-  ['lookRoots_months', 'Look where roots stay, every'],
-  ['look_months', 'Look everywhere else, every'],
+  ['lookRoots_months', 'Inspect where roots stay, every'],
+  ['look_months', 'Inspect everywhere else, every'],
 ] as const;
 
 /** When a line is cleaned and looked at again. */

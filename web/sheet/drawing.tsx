@@ -3,7 +3,7 @@ import { useGesture } from '@use-gesture/react';
 import type { RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
-import type { LineScope, Scope } from '../../core/scope/scope.js';
+import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import { Axis } from '../lanes/axis';
 import { GroundLane } from '../lanes/ground-lane';
 import { Gutter } from '../lanes/gutter';
@@ -22,7 +22,9 @@ interface Props {
   readonly ref: RefObject<SVGSVGElement | null>;
   readonly line: LineView;
   readonly lineScope: LineScope;
-  readonly scope: Scope;
+  readonly scope: ScopeSoFar;
+  /** The lane of the three ways; without it the sheet ends above. */
+  readonly ways: boolean;
   readonly scale: SheetScale;
   readonly window: SheetWindow;
   readonly datum: string;
@@ -56,6 +58,7 @@ export function Drawing({
   line,
   lineScope,
   scope,
+  ways,
   scale,
   window,
   datum,
@@ -109,13 +112,14 @@ export function Drawing({
     const from = at ?? (by > 0 ? line.from_ft - 0.5 : line.to_ft + 0.5);
     on.station(Math.min(line.to_ft, Math.max(line.from_ft, from + by * (event.shiftKey ? 5 : 0.5))));
   };
+  const height = ways ? sheetHeight : lanes.ways.top;
   const hair = moving?.to_ft ?? at;
   return (
     <chakra.svg
       ref={ref}
       width={scale.width}
-      height={sheetHeight}
-      viewBox={`0 0 ${scale.width} ${sheetHeight}`}
+      height={height}
+      viewBox={`0 0 ${scale.width} ${height}`}
       display="block"
       tabIndex={0}
       role="group"
@@ -161,11 +165,13 @@ export function Drawing({
           fontWeight={700}
           style={{ fill: 'var(--chakra-colors-signal-ink)' }}
         >
-          No way satisfies the rules and pins here: see the panel.
+          No scope satisfies the rules and pins here: see the panel.
         </text>
       )}
       <Gutter line={line} scope={lineScope} datum={datum} width={scale.width} />
-      <WaysLane scope={scope} lineId={line.id} scale={scale} onTake={on.take} onLookAt={on.lookAt} />
+      {ways && (
+        <WaysLane scope={scope} lineId={line.id} scale={scale} onTake={on.take} onLookAt={on.lookAt} />
+      )}
       {hair !== undefined && <Hairline line={line} scale={scale} station_ft={hair} />}
     </chakra.svg>
   );

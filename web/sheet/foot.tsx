@@ -1,9 +1,9 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { Job, Line } from '../../core/job/schema.js';
-import type { LineScope, Scope } from '../../core/scope/scope.js';
+import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { Change } from '../api/jobs';
 import { TypedLine } from '../log/typed-line';
-import { money } from '../shell/format';
+import { money } from '../controls/format';
 import type { LineView } from '../../core/views/line-view.js';
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
@@ -15,13 +15,16 @@ export function Foot({
   lineView,
   lineScope,
   scope,
+  caughtUp,
   change,
 }: {
   job: Job;
   line: Line;
   lineView: LineView;
   lineScope: LineScope;
-  scope: Scope;
+  scope: ScopeSoFar;
+  /** The scope is of this very job. */
+  caughtUp: boolean;
   change: Change;
 }) {
   const run = line.runs.at(-1);
@@ -33,17 +36,23 @@ export function Foot({
     .filter(({ method }) => method === 'clean')
     .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   const nothing = lineView.nothingSeen;
+  const referred = lineScope.referrals.length;
   const uncured_ft = lineScope.notPossible.reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   return (
     <Flex
       borderTop="1px solid"
       borderColor="ink"
       align="center"
-      gap="4"
+      gap={{ base: '1', md: '4' }}
       px="3.5"
       py="1.5"
       wrap={{ base: 'wrap', md: 'nowrap' }}
       flexShrink={0}
+      // On a phone it stays in sight while a bar is dragged.
+      position={{ base: 'sticky', lg: 'static' }}
+      bottom="0"
+      zIndex={{ base: 3, lg: 'auto' }}
+      bg="paper"
       data-testid="totals"
     >
       <Box
@@ -65,8 +74,8 @@ export function Foot({
           />
         )}
       </Box>
-      <Box fontSize="13.5px" flex={{ md: 1 }} minWidth="0">
-        <Text>{[count(lineScope.pits.length, 'hole'), count(liners.length, 'liner')].join(' · ')}</Text>
+      <Box fontSize="13.5px" flex="1" minWidth="0">
+        <Text>{[count(lineScope.pits.length, 'excavation'), count(liners.length, 'liner')].join(' · ')}</Text>
         <Text>
           {[
             laid > 0 ? `${laid.toFixed(1)} ft of new pipe` : '',
@@ -74,8 +83,14 @@ export function Foot({
             cleaned > 0 ? `${cleaned.toFixed(1)} ft cleaned` : '',
           ]
             .filter(Boolean)
-            .join(' · ') || (nothing ? 'nothing seen yet' : uncured_ft > 0 ? '' : 'nothing to do')}
+            .join(' · ') ||
+            (nothing ? 'nothing seen yet' : uncured_ft > 0 || referred > 0 ? '' : 'nothing to do')}
         </Text>
+        {referred > 0 && (
+          <Text fontWeight={700} data-testid="referred">
+            {referred === 1 ? '1 place is' : `${referred} places are`} for the owner of that part to mend
+          </Text>
+        )}
         {uncured_ft > 0 && (
           <Text color="signalInk" fontWeight={700} data-testid="not-possible">
             {uncured_ft.toFixed(1)} ft cannot be cured here
@@ -97,11 +112,18 @@ export function Foot({
           data-testid="total"
           whiteSpace="nowrap"
         >
-          {nothing ? '–' : scope.feasible ? money(prices.total, prices.currency) : 'no way'}
+          {nothing ? '–' : scope.feasible ? money(prices.total, prices.currency) : 'not possible'}
         </Text>
-        {scope.firstStep && scope.feasible && (
-          <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
-            {rangeWords(scope, nothing)}
+        {caughtUp ? (
+          scope.firstStep &&
+          scope.feasible && (
+            <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
+              {rangeWords(scope, nothing)}
+            </Text>
+          )
+        ) : (
+          <Text fontSize="13px" color="soft" whiteSpace="nowrap" role="status">
+            as of the last change
           </Text>
         )}
       </Box>
@@ -111,8 +133,10 @@ export function Foot({
 }
 
 /** What the price may become once all is seen, in a few words. */
-function rangeWords({ ifUnseenIs: { sound, failed }, firstStep, prices }: Scope, nothing: boolean): string {
+function rangeWords({ ifUnseenIs, firstStep, prices }: ScopeSoFar, nothing: boolean): string {
   const cash = (amount: number) => money(amount, prices.currency);
+  if (!ifUnseenIs) return '…';
+  const { sound, failed } = ifUnseenIs;
   if (nothing || sound === null || (failed !== null && Math.abs(failed - sound) < 0.005))
     return firstStep ? `first ${firstStep.what}, ${cash(firstStep.price)}` : '';
   return failed === null

@@ -3,7 +3,7 @@ import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import { methods } from '../../core/job/vocabulary.js';
-import { Press } from '../shell/controls';
+import { Press } from '../controls/controls';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
 import { DrawnFinding } from '../lanes/drawn-finding';
 import type { FindingView } from '../../core/views/line-view.js';
@@ -69,9 +69,9 @@ export function Legend({ onClose }: { onClose: () => void }) {
         {(
           [
             ['unseen', 'Not seen: nothing is known'],
-            ['dug', 'A hole, to scale'],
+            ['dug', 'An excavation, to scale'],
             ['no-dig', 'No digging here'],
-            ['hatch-cross', 'Fibre pipe, asbestos cement'],
+            ['hatch-cross', 'Bituminous fiber pipe, asbestos cement'],
             ['hatch-dots', 'Concrete, cast iron'],
           ] as const
         ).map(([pattern, words]) => (

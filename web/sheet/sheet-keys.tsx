@@ -1,10 +1,10 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { Cap, Press } from '../shell/controls';
+import { Cap, Press } from '../controls/controls';
 import { methodKeys } from '../reason/method-keys';
 
 /** What each key does on the sheet, in the order of the help. */
 export const sheetKeys: readonly (readonly [readonly string[], string])[] = [
-  [['←', '→'], 'along the findings, holes and bars; on the sheet itself the hairline'],
+  [['←', '→'], 'along the findings, excavations and bars; on the sheet itself the hairline'],
   [['Tab'], 'to the next row, and to the ends of the chosen bar'],
   [['N', 'P'], 'next bar, bar before'],
   ...methodKeys.map(({ key, does }): [string[], string] => [[key.toUpperCase()], does]),

@@ -1,8 +1,9 @@
+import { datumName } from '../../core/job/point-words.js';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { lazy, Suspense, useMemo, useRef, useState, type RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { ScopeBar } from '../drawing/scope-bars';
-import { sheetScale, type SheetScale } from '../drawing/sheet-scale';
+import { leastWidth_px, sheetScale, type SheetScale } from '../drawing/sheet-scale';
 import { useWidth } from '../drawing/use-width';
 import { Minimap } from '../lanes/minimap';
 import { differsFrom } from '../reason/differs';
@@ -10,36 +11,36 @@ import { PinPart } from '../reason/pin-part';
 import { ReasonPanel } from '../reason/reason-panel';
 import { ownRules } from '../rules/own-rules';
 import { useJobContext, type JobContext } from '../shell/job-layout';
-import { fileName } from '../shell/save';
+import { fileName } from '../controls/save';
 import { SidePanel } from '../shell/side-panel';
 import { Faults } from '../shell/trouble';
+import { useNarrow } from '../shell/use-narrow';
 import { WorkingOut } from '../shell/working-out';
 import { Drawing } from './drawing';
+import { EarlySheet } from './early-sheet';
 import { Foot } from './foot';
 import { Legend } from './legend';
-import { saveDxf, saveSvg } from './save-drawing';
+import { saveDxf, saveSvg } from '../drawing/save-drawing';
 import { SheetKeys } from './sheet-keys';
 import { SheetTools, type SheetActions } from './sheet-tools';
 import { useScopeHand, type ScopeHand } from './use-scope-hand';
 import { useSheetKeys } from './use-sheet-keys';
 import { useWindow, type SheetWindow } from './use-window';
+import { WaysList } from './ways-list';
 
 // Fetched when they are first asked for.
 const GradeStrip = lazy(() => import('../lanes/grade-strip'));
 const BarMenu = lazy(() => import('../reason/bar-menu'));
 
-/** A phone scrolls sideways at a scale that can be read, px. */
-const leastWidth_px = 820;
 /** A line shorter than this has nothing on it yet, ft. */
 const leastLine_ft = 0.05;
 
 /** The workbench: a long section with every lane on one station axis, and beside it the reason for each choice. */
 export function SheetView() {
   const context = useJobContext();
-  const { lineView, lineScope, view } = context;
-  if (!view || !lineView || !lineScope) {
-    return <WorkingOut />;
-  }
+  const { line, lineView, lineScope, view } = context;
+  if (!lineView) return <WorkingOut />;
+  if (!view || !lineScope) return <EarlySheet line={lineView} datum={datumName(line)} />;
   return <Sheet key={lineView.id} {...context} view={view} lineView={lineView} lineScope={lineScope} />;
 }
 
@@ -62,6 +63,7 @@ interface Desk {
 }
 
 function Sheet(known: Known) {
+  const narrow = useNarrow();
   const { lineView, change } = known;
   const [ref, boxWidth] = useWidth<HTMLDivElement>(944);
   const width = Math.max(leastWidth_px, boxWidth);
@@ -99,6 +101,7 @@ function Sheet(known: Known) {
         <Box ref={ref} flex={{ lg: 1 }} overflow="auto" minHeight={{ lg: 0 }} data-testid="sheet">
           <Section desk={desk} />
         </Box>
+        {narrow && <WaysList scope={hand.scope} onTake={hand.take} />}
         {open === 'legend' && <Legend onClose={close} />}
         <Foot
           job={known.job}
@@ -106,6 +109,7 @@ function Sheet(known: Known) {
           lineView={lineView}
           lineScope={hand.lineScope}
           scope={hand.scope}
+          caughtUp={known.caughtUp || hand.tried}
           change={change}
         />
       </Flex>
@@ -147,7 +151,6 @@ function useSheetActions(
 
 function useDeskKeys(desk: Desk, actions: SheetActions, close: () => void): void {
   const { hand, window, scale, drawing, at, setFinding, setMenuOn } = desk;
-  const { change } = desk.known;
   useSheetKeys({
     ...actions,
     doHere: hand.doHere,
@@ -167,8 +170,6 @@ function useDeskKeys(desk: Desk, actions: SheetActions, close: () => void): void
     pan: (share) => {
       window.pan(share * (scale.seen.to_ft - scale.seen.from_ft));
     },
-    undo: () => void change.undo(),
-    redo: () => void change.redo(),
     stop: () => {
       close();
       hand.forget();
@@ -193,6 +194,7 @@ function Section({ desk }: { desk: Desk }) {
   const { known, hand, window, scale, drawing, at, setAt, finding, setFinding, gradeOpen, setMenuOn } = desk;
   const { line, lineView, view, setLineId } = known;
   const [lookedAt, setLookedAt] = useState<School>();
+  const narrow = useNarrow();
   const choose = (bar: ScopeBar) => {
     hand.choose(bar);
     setFinding(undefined);
@@ -231,7 +233,8 @@ function Section({ desk }: { desk: Desk }) {
         line={lineView}
         lineScope={hand.lineScope}
         scope={hand.scope}
-        datum={line.points.find(({ id }) => id === line.datum)?.name ?? line.datum}
+        ways={!narrow}
+        datum={datumName(line)}
         bars={hand.bars}
         selected={hand.selected}
         moving={hand.drag}

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Method } from '../../core/job/vocabulary.js';
 import { methods } from '../../core/job/vocabulary.js';
-import { jobView } from '../../core/views/job-view.js';
+import { ownView } from '../../core/test/own-scope.js';
 import { randomJob } from '../../core/test/random-job.js';
 import { differsFrom } from '../reason/differs';
 import { barsOf } from '../drawing/scope-bars';
@@ -10,11 +10,10 @@ import { nextEnd, snapped } from './snap';
 
 const seeds = fc.integer({ min: 1, max: 5000 });
 const lineOf = (seed: number) => {
-  const view = jobView(randomJob(seed, { length_ft: [15, 40] }), { alternatives: false });
-  const [line] = view.lines;
-  const [scope] = view.scope.lines;
-  if (!line || !scope) throw new Error('a random job has a line');
-  return { line, scope };
+  const { view: line, scope } = ownView(randomJob(seed, { length_ft: [15, 40] }));
+  const [own] = scope.lines;
+  if (!own) throw new Error('a random job has a line');
+  return { line, scope: own };
 };
 
 test('an end comes to rest only where an action may end, on its own side, and no further off than it must', () => {

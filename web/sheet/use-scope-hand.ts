@@ -5,7 +5,7 @@ import type { Pin } from '../../core/job/schema.js';
 import type { Method, School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
 import { workOf } from '../../core/methods/index.js';
-import type { LineScope, Scope } from '../../core/scope/scope.js';
+import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { LineView } from '../../core/views/line-view.js';
 import {
   pinsOn,
@@ -30,8 +30,10 @@ interface Drag {
 
 /** The scope as it stands under a hand: which bar is chosen, and what is done to it. Whatever is done becomes pins. */
 export interface ScopeHand {
-  readonly scope: Scope;
+  readonly scope: ScopeSoFar;
   readonly lineScope: LineScope;
+  /** What is shown is what pins under the hand come to. */
+  readonly tried: boolean;
   readonly bars: readonly ScopeBar[];
   readonly selected: ScopeBar | undefined;
   readonly drag: Drag | undefined;
@@ -151,7 +153,11 @@ export function useScopeHand({
   };
   const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
   return {
-    scope: triedLine?.feasible && trial.tried ? { ...view.scope, ...trial.tried } : view.scope,
+    scope:
+      triedLine?.feasible && trial.tried
+        ? { ...view.scope, ...trial.tried, ifUnseenIs: undefined }
+        : view.scope,
+    tried: triedLine?.feasible ?? false,
     lineScope: shown,
     bars,
     selected,

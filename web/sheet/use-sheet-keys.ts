@@ -14,8 +14,6 @@ interface SheetKeyActions {
   readonly zoom: (times: number) => void;
   readonly fit: () => void;
   readonly pan: (share: number) => void;
-  readonly undo: () => void;
-  readonly redo: () => void;
   readonly grade: () => void;
   readonly keys: () => void;
   readonly stop: () => void;
@@ -46,9 +44,7 @@ export function useSheetKeys(actions: SheetKeyActions): void {
       on((all) => {
         all.zoom(times);
       });
-    const call = (
-      name: 'join' | 'split' | 'lift' | 'fit' | 'menu' | 'undo' | 'redo' | 'grade' | 'keys' | 'stop',
-    ) =>
+    const call = (name: 'join' | 'split' | 'lift' | 'fit' | 'menu' | 'grade' | 'keys' | 'stop') =>
       on((all) => {
         all[name]();
       });
@@ -82,9 +78,6 @@ export function useSheetKeys(actions: SheetKeyActions): void {
       'Shift+?': call('keys'),
       '?': call('keys'),
       Escape: call('stop'),
-      '$mod+z': call('undo'),
-      '$mod+Shift+z': call('redo'),
-      '$mod+y': call('redo'),
     });
   }, []);
 }

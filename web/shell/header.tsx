@@ -1,5 +1,5 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { Moon, Sun } from 'lucide-react';
+import { ChevronLeft, Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useMode } from '../theme/colour-mode';
@@ -19,8 +19,31 @@ const HomeLink = chakra(Link, {
   },
 });
 
-/** The strip at the top of every page. */
-export function Header({ children }: { children?: ReactNode }) {
+/** The way back from a page that belongs to no job. */
+export const ToJobs = () => (
+  <HeaderLink to="/">
+    <ChevronLeft size={18} aria-hidden />
+    Jobs
+  </HeaderLink>
+);
+
+/** A way to another page, in the strip. */
+export const HeaderLink = chakra(Link, {
+  base: {
+    display: 'flex',
+    alignItems: 'center',
+    gap: '1',
+    px: '4',
+    fontFamily: 'heading',
+    fontWeight: 600,
+    color: 'ink',
+    textDecoration: 'none',
+    _hover: { textDecoration: 'underline' },
+  },
+});
+
+/** The strip at the top of every page; `compact` leaves its room to what the page puts there. */
+export function Header({ compact = false, children }: { compact?: boolean; children?: ReactNode }) {
   const [mode, setMode] = useMode();
   const other = mode === 'dark' ? 'light' : 'dark';
   return (
@@ -42,7 +65,7 @@ export function Header({ children }: { children?: ReactNode }) {
           fontStretch="118%"
           fontSize="17px"
           whiteSpace="nowrap"
-          display={{ base: 'none', lg: 'inline' }}
+          display={compact ? 'none' : { base: 'none', lg: 'inline' }}
         >
           Open Trench
         </Text>
@@ -61,8 +84,8 @@ export function Header({ children }: { children?: ReactNode }) {
           bg="transparent"
           border="none"
           cursor="pointer"
-          aria-label={`Use ${other} colours`}
-          title={`Use ${other} colours`}
+          aria-label={`Use ${other} colors`}
+          title={`Use ${other} colors`}
           onClick={() => {
             setMode(other);
           }}

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
-import { Outlet, useOutletContext, useParams } from 'react-router';
-import type { JobView } from '../../core/views/job-view.js';
+import { Outlet, useLocation, useOutletContext, useParams } from 'react-router';
+import type { ScopedView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import type { Job, Line } from '../../core/job/schema.js';
 import { underFirm, type Firm } from '../../core/job/firm.js';
@@ -12,9 +12,12 @@ import { useOutbox } from '../api/outbox';
 import { useView } from '../api/view';
 import { HistoryPanel } from '../history/history-panel';
 import { JobBar } from './job-bar';
+import { jobTabs } from './job-tabs';
 import { NotFound } from './not-found';
+import { Notice, useNotice } from './notice';
 import { OutboxBanner } from './outbox-banner';
 import { Faults } from './trouble';
+import { useUndoKeys } from './use-undo-keys';
 import type { LineView } from '../../core/views/line-view.js';
 
 export interface JobContext {
@@ -25,17 +28,20 @@ export interface JobContext {
   readonly inForce: Job;
   readonly firm: Firm;
   readonly line: Line;
-  readonly view: JobView | undefined;
+  /** What is shown of the job with its scope, which may be of the job before the last change. */
+  readonly view: ScopedView | undefined;
   readonly lineView: LineView | undefined;
   readonly lineScope: LineScope | undefined;
   /** Runners-up and options have been worked out too. */
   readonly complete: boolean;
-  /** What is worked out is of this very job, not of the one before. */
+  /** The scope is of this very job, not of the one before. */
   readonly caughtUp: boolean;
   readonly change: Change;
   /** Sets of edits kept here until the server answers. */
   readonly waiting: number;
   readonly setLineId: (id: string) => void;
+  /** Says for a moment what a press did, or why it did nothing. */
+  readonly tell: (words: string) => void;
 }
 
 export const useJobContext = () => useOutletContext<JobContext>();
@@ -51,19 +57,37 @@ export function JobLayout() {
   const [historyOpen, setHistoryOpen] = useState(false);
   const { firm } = useFirm();
   const inForce = useMemo(() => (job && firm ? underFirm(job, firm) : undefined), [job, firm]);
-  const { view, error, complete, caughtUp } = useView(jobId, inForce);
-  const change = useEdit(jobId);
+  const { lines, view, error, complete, caughtUp } = useView(jobId, inForce);
+  const { notice, tell } = useNotice();
+  const change = useEdit(jobId, tell);
+  useUndoKeys(change);
+  const { pathname } = useLocation();
+  const tab = jobTabs.find(([at]) => pathname.endsWith(`/${at}`))?.[1];
+  const pageTitle = job && [tab, job.title, 'Open Trench'].filter(Boolean).join(' · ');
   useEffect(() => {
-    if (job) document.title = `${job.title} · Open Trench`;
-  }, [job]);
+    if (pageTitle) document.title = pageTitle;
+  }, [pageTitle]);
   if (loadError instanceof Refused && loadError.status === 404)
     return <NotFound what="There is no such job" />;
   const line = job?.lines.find(({ id }) => id === lineId) ?? job?.lines[0];
   const context: JobContext | undefined =
     job && inForce && firm && line
       ? {
-          ...{ id: jobId, job, inForce, firm, line, view, complete, caughtUp, change, waiting, setLineId },
-          lineView: view?.lines.find(({ id }) => id === line.id),
+          ...{
+            id: jobId,
+            job,
+            inForce,
+            firm,
+            line,
+            view,
+            complete,
+            caughtUp,
+            change,
+            waiting,
+            setLineId,
+            tell,
+          },
+          lineView: lines?.find(({ id }) => id === line.id),
           lineScope: view?.scope.lines.find(({ id }) => id === line.id),
         }
       : undefined;
@@ -77,6 +101,7 @@ export function JobLayout() {
       {loadError && !stored && <Faults error={loadError} />}
       {error && <Faults error={error} />}
       {change.error && <Faults error={change.error} onClose={change.reset} />}
+      <Notice words={notice} />
       <OutboxBanner items={outbox} />
       {historyOpen && <HistoryPanel id={jobId} change={change} onClose={toggleHistory} />}
       <Box as="main" flex="1" minHeight={0}>

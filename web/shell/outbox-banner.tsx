@@ -1,9 +1,9 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { senderOf } from '../api/client';
 import { settleConflict, forget, type OutboxItem } from '../api/outbox';
-import { sayChange } from '../../core/edits/index.js';
-import type { Edit } from '../../core/edits/index.js';
-import { dayAndTime } from './format';
-import { Press } from './controls';
+import { sayAlone } from '../../core/edits/index.js';
+import { dayAndTime } from '../controls/format';
+import { Press } from '../controls/controls';
 
 /** What could not go in by itself: a change that ran into somebody else's, or one that the server refused. */
 export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
@@ -16,7 +16,7 @@ export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
         <Box key={item.key} role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
           <Text fontWeight={700}>This could not go in: {item.message}</Text>
           {item.edits.map((edit, index) => (
-            <Text key={index}>{sayChange(edit, nothing(edit))}</Text>
+            <Text key={index}>{sayAlone(edit)}</Text>
           ))}
           {item.faults?.map(({ path, message }) => (
             <Text key={path + message} color="soft" overflowWrap="anywhere">
@@ -37,8 +37,6 @@ export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
     );
 }
 
-const nothing = (edit: Edit): Edit => (edit.kind === 'job' ? edit : { ...edit, set: null });
-
 /** Both versions of one thing, and the question which stands. */
 function ConflictBox({ item }: { item: OutboxItem }) {
   return (
@@ -47,13 +45,13 @@ function ConflictBox({ item }: { item: OutboxItem }) {
       {item.conflicts?.map((conflict, index) => (
         <Box key={index} mt="1">
           <Text>
-            <strong>Here:</strong> {sayChange(conflict.mine, nothing(conflict.mine))}
+            <strong>Here:</strong> {sayAlone(conflict.mine)}
           </Text>
           <Text>
             <strong>
-              {conflict.device}, {dayAndTime(conflict.at)}:
+              {senderOf(conflict.device).browser}, {dayAndTime(conflict.at)}:
             </strong>{' '}
-            {conflict.theirs.set === null ? 'deleted' : sayChange(conflict.theirs, nothing(conflict.theirs))}
+            {conflict.theirs.set === null ? 'deleted' : sayAlone(conflict.theirs)}
           </Text>
           {conflict.fields.length > 0 && (
             <Text color="soft">They differ in: {conflict.fields.join(', ')}</Text>

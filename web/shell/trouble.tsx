@@ -2,7 +2,7 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import type { FallbackProps } from 'react-error-boundary';
 import type { Fault } from '../../core/job/faults.js';
 import { asError, Refused } from '../api/client';
-import { Press } from './controls';
+import { Press } from '../controls/controls';
 
 /** The page broke: nothing that was typed is lost, for the server has it. */
 export function Trouble({ error, resetErrorBoundary }: FallbackProps) {

@@ -1,6 +1,7 @@
-import { Flex } from '@chakra-ui/react';
-import { useState } from 'react';
-import { Choice, Field, LongField } from '../shell/controls';
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { useId, useState } from 'react';
+import { measureWords, numberInField, typedNumber, type Measure } from '../../core/speech/typed-number.js';
+import { Choice, Field, LongField } from '../controls/controls';
 
 /** Text that is taken when it is left or on Enter and let go on Escape; what is wrong is not taken. */
 function useTyped(
@@ -31,38 +32,53 @@ function useTyped(
   return { props, wrong };
 }
 
-/** A number that is taken when it is left or on Enter; what is no number is marked and changes nothing. */
+/** A number that is taken when it is left or on Enter; what is no such number is said and changes nothing. */
 export function NumberCell({
   label,
   value,
   onChange,
+  measure = 'number',
   least = -10_000,
   placeholder = '',
 }: {
   label: string;
   value: number | undefined;
   onChange: (value: number | undefined) => void;
+  measure?: Measure;
   least?: number;
+  /** What holds while the field is empty, as it is kept. */
   placeholder?: string;
 }) {
+  const read = (typed: string) => typedNumber(typed, measure);
   const { props, wrong } = useTyped(
-    value === undefined ? '' : String(value),
+    numberInField(value, measure),
     (typed) => {
-      const next = typed.trim() === '' ? undefined : Number(typed);
+      const next = typed.trim() === '' ? undefined : read(typed);
       if (next !== value) onChange(next);
     },
-    (typed) => typed.trim() !== '' && !(Number.isFinite(Number(typed)) && Number(typed) >= least),
+    (typed) => typed.trim() !== '' && !((read(typed) ?? Number.NEGATIVE_INFINITY) >= least),
   );
+  const says = useId();
+  const beneath = placeholder === '' ? Number.NaN : Number(placeholder);
   return (
-    <Field
-      aria-label={label}
-      aria-invalid={wrong ? true : undefined}
-      title={wrong ? `${label}: a number${least >= 0 ? ', not below 0' : ''}` : label}
-      inputMode="decimal"
-      minWidth="74px"
-      placeholder={placeholder}
-      {...props}
-    />
+    <Box minWidth="74px">
+      <Field
+        aria-label={label}
+        aria-invalid={wrong ? true : undefined}
+        aria-describedby={wrong ? says : undefined}
+        title={label}
+        inputMode={measure === 'feet' ? 'text' : 'decimal'}
+        width="100%"
+        placeholder={Number.isNaN(beneath) ? placeholder : numberInField(beneath, measure)}
+        {...props}
+      />
+      {wrong && (
+        <Text id={says} role="alert" color="signalInk" fontSize="13px" lineHeight="1.2" mt="1">
+          Not taken: {measureWords[measure]}
+          {least >= 0 ? `, not below ${numberInField(least, measure)}` : ''}
+        </Text>
+      )}
+    </Box>
   );
 }
 
@@ -116,7 +132,7 @@ export function LongCell({
     const next = typed.trim() === '' ? undefined : typed.trim();
     if (next !== value) onChange(next);
   });
-  return <LongField aria-label={label} rows={4} placeholder={placeholder} {...props} />;
+  return <LongField aria-label={label} rows={2} fieldSizing="content" placeholder={placeholder} {...props} />;
 }
 
 export function ChoiceCell<T extends string>({
@@ -175,6 +191,7 @@ export function EndCell({
       {thing === undefined && (
         <NumberCell
           label={`${label}, ft`}
+          measure="feet"
           value={feet}
           onChange={(value) => {
             if (value !== undefined) onChange({ feet: value });
@@ -182,7 +199,7 @@ export function EndCell({
         />
       )}
       <ChoiceCell
-        label={`${label} held by`}
+        label={`${label} measured from`}
         value={thing ?? 'feet'}
         options={[
           ['feet', 'ft'] as const,

@@ -1,6 +1,9 @@
 import { freeId } from '../../core/job/free-id.js';
+import { assumedSurface, type SurfaceKind } from '../../core/catalog/surfaces.js';
 import type { LineHead } from '../../core/job/schema.js';
+import type { OwnerKind } from '../../core/job/vocabulary.js';
 import type { HeldStretch } from '../../core/line/edit-stretches.js';
+import type { Interval } from '../../core/line/intervals.js';
 import type { LineView } from '../../core/views/line-view.js';
 
 /** The lists of a line that the strip and its tables show. */
@@ -55,15 +58,38 @@ export function resolver(view: LineView): (stretch: HeldStretch) => { from_ft: n
   });
 }
 
-/** A new thing of a list at a station of the strip, with nothing claimed that was not shown there. */
+/** What is on one of these lists was measured: it is asked for before there is a row. */
+export const measuredLists: Partial<Record<ListName, { readonly label: string; readonly least: number }>> = {
+  depths: { label: 'Depth of the invert there, ft', least: 0 },
+  ground: { label: 'Elevation of the ground there, ft', least: -10_000 },
+};
+
+/** What is said of a new thing before there is a row of it: what was measured, or what it is. */
+export interface Said {
+  readonly measured_ft?: number;
+  readonly surface?: SurfaceKind;
+  readonly owner?: OwnerKind;
+}
+
+/** Feet of a stretch that is added where somebody points. */
+const newStretch_ft = 5;
+
+/** Where a stretch that is added at a station lies, ft. */
+export function newStretch(at_ft: number, view: LineView): Interval {
+  const from_ft = Math.round(at_ft * 2) / 2;
+  return { from_ft, to_ft: Math.min(view.to_ft, from_ft + newStretch_ft) };
+}
+
+/** A new thing of a list at a station of the strip, with nothing claimed that was not shown or said there. */
 export function withNew(
   head: LineHead,
   list: ListName,
   at_ft: number,
   view: LineView,
+  { measured_ft = 0, surface = assumedSurface, owner = 'unknown' }: Said = {},
 ): { head: LineHead; index: number } {
   const station = Math.round(at_ft * 2) / 2;
-  const span = { from_ft: station, to_ft: Math.min(view.to_ft, station + 5) };
+  const span = newStretch(at_ft, view);
   const add = <L extends ListName>(item: NonNullable<LineHead[L]>[number]) => {
     const items = [...(head[list] ?? []), item];
     return { head: { ...head, [list]: items }, index: items.length - 1 };
@@ -84,17 +110,17 @@ export function withNew(
       });
     }
     case 'surfaces':
-      return add<'surfaces'>({ ...span, kind: 'lawn' });
+      return add<'surfaces'>({ ...span, kind: surface });
     case 'owners':
-      return add<'owners'>({ ...span, owner: 'private' });
+      return add<'owners'>({ ...span, owner });
     case 'noDig':
       return add<'noDig'>(span);
     case 'crossings':
       return add<'crossings'>({ station_ft: station, utility: 'unknown' });
     case 'depths':
-      return add<'depths'>({ station_ft: station, invert_ft: Math.round(view.depths[0]?.invert_ft ?? 3) });
+      return add<'depths'>({ station_ft: station, invert_ft: measured_ft });
     case 'ground':
-      return add<'ground'>({ station_ft: station, elevation_ft: head.ground?.at(-1)?.elevation_ft ?? 100 });
+      return add<'ground'>({ station_ft: station, elevation_ft: measured_ft });
     case 'marks': {
       const id = freeId(head.marks?.map((mark) => mark.id) ?? [], 'K');
       return add<'marks'>({ id, name: `mark ${id.slice(1)}` });

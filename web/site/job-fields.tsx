@@ -3,9 +3,9 @@ import { Trash2 } from 'lucide-react';
 import { jobHead, type Edit } from '../../core/edits/index.js';
 import type { Job, Line, LineHead } from '../../core/job/schema.js';
 import { soils } from '../../core/job/vocabulary.js';
-import { AddPress } from '../shell/add-press';
-import { Label, Press } from '../shell/controls';
-import { ChoiceCell, NumberCell, TextCell } from './cells';
+import { AddPress } from '../controls/add-press';
+import { Label, Press } from '../controls/controls';
+import { ChoiceCell, LongCell, NumberCell, TextCell } from './cells';
 
 const reasons = [
   ['backup', 'a backup'],
@@ -42,15 +42,15 @@ export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) =
       </Row>
       {(
         [
-          ['address', 'Address'],
-          ['customer', 'Customer'],
-          ['complaint', 'What came up where, and what they saw'],
-          ['notes', 'Notes'],
+          ['address', 'Address', TextCell],
+          ['customer', 'Customer', TextCell],
+          ['complaint', 'What came up where, and what they saw', LongCell],
+          ['notes', 'Notes', LongCell],
         ] as const
-      ).map(([field, label]) => (
+      ).map(([field, label, Written]) => (
         <Row key={field}>
           <Label as="span">{label}</Label>
-          <TextCell
+          <Written
             label={label}
             value={site[field]}
             onChange={(value) => {
@@ -78,7 +78,7 @@ export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) =
         />
       </Row>
       <Adder
-        title="Not looked at"
+        title="Not inspected"
         items={notLookedAt}
         example="branches under the house"
         onChange={(next) => {
@@ -128,6 +128,7 @@ export function LineFields({ line, setLine }: { line: Line; setLine: (patch: Par
           <Label as="span">Groundwater at, ft down</Label>
           <NumberCell
             label="Groundwater at, ft down"
+            measure="feet"
             least={0}
             value={line.groundwater_ft}
             placeholder="not met"

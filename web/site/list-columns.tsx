@@ -3,7 +3,8 @@ import type { LineHead, Point } from '../../core/job/schema.js';
 import { accessWays, ownerKinds, pointKinds, surfaceKinds } from '../../core/job/vocabulary.js';
 import { moveEnd, type HeldStretch } from '../../core/line/edit-stretches.js';
 import type { LineView } from '../../core/views/line-view.js';
-import { feet } from '../shell/format';
+import { measureOfField } from '../../core/speech/typed-number.js';
+import { feet } from '../controls/format';
 import { ChoiceCell, EndCell, NumberCell, TextCell } from './cells';
 import { resolver, type ListName } from './ground';
 import type { Column } from './list-table';
@@ -21,6 +22,7 @@ const numberColumn = <T,>(
   cell: (item, change) => (
     <NumberCell
       label={label}
+      measure={measureOfField(name)}
       least={least}
       value={item[name] as number}
       onChange={(value) => {
@@ -100,6 +102,7 @@ export const crossingColumns: Column<Item<'crossings'>>[] = [
     cell: ({ depth_ft }, change) => (
       <NumberCell
         label="Depth of the crossing, ft"
+        measure="feet"
         least={0}
         placeholder="?"
         value={depth_ft}
@@ -209,6 +212,7 @@ export const pointColumns = (view: LineView): Column<Point>[] => [
     cell: ({ station_ft }, change) => (
       <NumberCell
         label="Taped or paced from the line’s zero, ft"
+        measure="feet"
         value={station_ft}
         placeholder="camera"
         onChange={(value) => {
@@ -223,6 +227,7 @@ export const pointColumns = (view: LineView): Column<Point>[] => [
       station_ft === undefined ? null : (
         <NumberCell
           label="Good to plus or minus, ft"
+          measure="feet"
           least={0.01}
           value={plusMinus_ft}
           placeholder="tape 0.5"

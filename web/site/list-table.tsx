@@ -1,9 +1,9 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { Press } from '../shell/controls';
-import { Cell, Head } from '../shell/table';
-import { withoutEmpty } from '../shell/without-empty';
+import { Press } from '../controls/controls';
+import { Cell, Head } from '../controls/table';
+import { withoutEmpty } from '../controls/without-empty';
 
 export interface Column<T> {
   readonly head: string;

@@ -1,6 +1,6 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import type { LineHead } from '../../core/job/schema.js';
-import { AddPress } from '../shell/add-press';
+import { AddPress } from '../controls/add-press';
 import { ChoiceCell, NumberCell, TextCell } from './cells';
 import { ListTable } from './list-table';
 import type { LineView } from '../../core/views/line-view.js';
@@ -103,6 +103,7 @@ export function Marks({ head, view, onChange, table }: Props) {
                   cell: ({ distance_ft }, change) => (
                     <NumberCell
                       label="Distance between the marks, ft"
+                      measure="feet"
                       least={0.1}
                       value={distance_ft}
                       onChange={(value) => {
@@ -173,6 +174,7 @@ export function Marks({ head, view, onChange, table }: Props) {
                       <Flex gap="1">
                         <NumberCell
                           label={`${which === 0 ? 'First' : 'Second'} tape, ft`}
+                          measure="feet"
                           least={0}
                           value={tape.distance_ft}
                           onChange={(value) => {

@@ -6,7 +6,7 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Job, LineHead, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
-import { Choice, Field, Label, Press } from '../shell/controls';
+import { Choice, Field, Label, Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 
 /** A second line of the job: with its own zero, joining another one at a tie-in or going to the main itself. */
@@ -119,7 +119,7 @@ export function NewLine({
           >
             {job.lines.map(({ id, name: called }) => (
               <option key={id} value={id}>
-                {called ?? id}, at a tie-in
+                {called ?? id}, at a branch connection
               </option>
             ))}
             <option value="">the main, by itself</option>

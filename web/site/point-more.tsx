@@ -2,7 +2,8 @@ import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { LineHead, Point } from '../../core/job/schema.js';
 import { ownerKinds } from '../../core/job/vocabulary.js';
-import { Label } from '../shell/controls';
+import { measureOfField } from '../../core/speech/typed-number.js';
+import { Label } from '../controls/controls';
 import { ChoiceCell, NumberCell, TextCell } from './cells';
 
 interface Props {
@@ -27,7 +28,7 @@ export function PointMore({ point, change, head }: Props) {
       <Words {...own} label="Note" said="Note on the point" name="note" />
       {point.kind === 'cleanout' && point.owner === 'neighbour' && (
         <Flex align="center" color="signalInk" fontSize="14px">
-          The neighbour’s: recorded, never used.
+          The neighbor’s: recorded, never used.
         </Flex>
       )}
       {point.id === head.datum && (
@@ -53,6 +54,7 @@ const Feet = ({ point, change, label, name, least = 0 }: FeetProps) => (
   <Named label={label}>
     <NumberCell
       label={label}
+      measure={measureOfField(name)}
       least={least}
       value={point[name]}
       onChange={(value) => {
@@ -88,14 +90,14 @@ function CleanoutFields({ point, change }: Own) {
   return (
     <>
       <WaysFields {...own} />
-      <Feet {...own} label="Bore, in" name="diameter_in" least={1} />
+      <Feet {...own} label="Diameter, in" name="diameter_in" least={1} />
       <Feet {...own} label="Riser, cap to level pipe, ft" name="riser_ft" />
       <Named label="State">
         <ChoiceCell
           label="State"
           value={point.state}
           options={['ok', 'buried', 'cap-broken', 'broken', 'none-here']}
-          empty="not looked at"
+          empty="not checked"
           onChange={(state) => {
             change({ state });
           }}
@@ -131,15 +133,15 @@ function CleanoutFields({ point, change }: Own) {
 /** One way or two, and which way a one-way cleanout faces. */
 const WaysFields = ({ point, change }: Own) => (
   <>
-    <Named label="Ways">
+    <Named label="Fitting">
       <ChoiceCell
-        label="Ways"
+        label="Fitting"
         value={point.ways === undefined ? undefined : String(point.ways)}
         options={[
           ['2', 'two-way'],
           ['1', 'one-way'],
         ]}
-        empty="not looked at"
+        empty="not checked"
         onChange={(value) => {
           change({ ways: value === '1' ? 1 : value === '2' ? 2 : undefined });
         }}
@@ -154,7 +156,7 @@ const WaysFields = ({ point, change }: Own) => (
             ['upstream', 'the house'],
             ['downstream', 'the street'],
           ]}
-          empty="not looked at"
+          empty="not checked"
           onChange={(faces) => {
             change({ faces });
           }}
@@ -166,10 +168,10 @@ const WaysFields = ({ point, change }: Own) => (
 
 const TieInFields = ({ point, change }: Own) => (
   <>
-    <Feet point={point} change={change} label="Bore, in" name="diameter_in" least={1} />
+    <Feet point={point} change={change} label="Diameter, in" name="diameter_in" least={1} />
     <Named label="Clock, looking downstream">
       <NumberCell
-        label="Clock of the tie-in"
+        label="Clock of the branch connection"
         least={0.5}
         value={typeof point.clock === 'number' ? point.clock : undefined}
         onChange={(clock) => {

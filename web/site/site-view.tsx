@@ -3,15 +3,25 @@ import { useState } from 'react';
 import { lineHead, type Edit } from '../../core/edits/index.js';
 import type { LineHead } from '../../core/job/schema.js';
 import { useJobContext } from '../shell/job-layout';
-import { AddPress } from '../shell/add-press';
-import { Press } from '../shell/controls';
-import { withoutEmpty } from '../shell/without-empty';
-import { listNames, listWords, withNew, type Chosen, type ListName } from './ground';
+import { AddPress } from '../controls/add-press';
+import { Press } from '../controls/controls';
+import { withoutEmpty } from '../controls/without-empty';
+import { NumberCell } from './cells';
+import {
+  listNames,
+  listWords,
+  measuredLists,
+  withNew,
+  type Chosen,
+  type ListName,
+  type Said,
+} from './ground';
 import { JobFields, LineFields } from './job-fields';
 import { Lists } from './lists';
 import { NewLine } from './new-line';
 import { Plan } from './plan';
-import { Strip } from './strip';
+import { Strip } from '../strip/strip';
+import { askedKinds, WhatLies } from './what-lies';
 
 /** The site: who and why, and the ground over each line, drawn as much as filled in. */
 export function SiteView() {
@@ -20,6 +30,8 @@ export function SiteView() {
   const [chosen, setChosen] = useState<Chosen>();
   const [cursor, setCursor] = useState<number>();
   const [adding, setAdding] = useState(false);
+  /** What is to be added is asked for first. */
+  const [asking, setAsking] = useState(false);
   const edit = (edits: Edit[]) => void change.say(edits);
   const head = lineHead(line);
   const setHead = (set: LineHead) => {
@@ -30,9 +42,10 @@ export function SiteView() {
     setList(next.list);
   };
   const cursor_ft = cursor ?? (lineView ? Math.round(lineView.from_ft + lineView.to_ft) / 2 : 0);
-  const add = (which: ListName) => {
+  const add = (which: ListName, said?: Said) => {
     if (!lineView) return;
-    const made = withNew(head, which, cursor_ft, lineView);
+    const made = withNew(head, which, cursor_ft, lineView, said);
+    setAsking(false);
     setHead(made.head);
     choose({ list: which, index: made.index });
   };
@@ -115,6 +128,7 @@ export function SiteView() {
                 color={list === name ? 'ink' : 'soft'}
                 onClick={() => {
                   setList(name);
+                  setAsking(false);
                 }}
               >
                 {listWords[name].many}
@@ -127,13 +141,34 @@ export function SiteView() {
           <Box flex="1" />
           <AddPress
             onClick={() => {
-              add(list);
+              if (measuredLists[list] || list in askedKinds) setAsking(!asking);
+              else add(list);
             }}
           >
             Add {listWords[list].one}
             {list === 'marks' ? '' : ` at ${cursor_ft.toFixed(1)}`}
           </AddPress>
         </Flex>
+        {asking && measuredLists[list] && (
+          <Measured
+            {...measuredLists[list]}
+            at_ft={cursor_ft}
+            onMeasured={(measured_ft) => {
+              add(list, { measured_ft });
+            }}
+          />
+        )}
+        {asking && lineView && (list === 'surfaces' || list === 'owners') && (
+          <WhatLies
+            list={list}
+            head={head}
+            view={lineView}
+            at_ft={cursor_ft}
+            onSaid={(said) => {
+              add(list, said);
+            }}
+          />
+        )}
         {lineView && (
           <Lists
             list={list}
@@ -151,6 +186,41 @@ export function SiteView() {
           {lineView && <Plan view={lineView} />}
         </Box>
       </Box>
+    </Flex>
+  );
+}
+
+/** Asks for what was measured at a station: there is no row until somebody measured it. */
+function Measured({
+  label,
+  least,
+  at_ft,
+  onMeasured,
+}: {
+  label: string;
+  least: number;
+  at_ft: number;
+  onMeasured: (measured_ft: number) => void;
+}) {
+  return (
+    <Flex align="center" gap="3" px="3" py="2" bg="keep" wrap="wrap">
+      <Text>
+        {label}, measured at {at_ft.toFixed(1)} on the line:
+      </Text>
+      <Box width="120px">
+        <NumberCell
+          label={label}
+          measure="feet"
+          least={least}
+          value={undefined}
+          onChange={(measured_ft) => {
+            if (measured_ft !== undefined) onMeasured(measured_ft);
+          }}
+        />
+      </Box>
+      <Text color="soft" fontSize="14px">
+        Enter adds it
+      </Text>
     </Flex>
   );
 }

@@ -1,0 +1,8 @@
+import type { School } from './vocabulary.js';
+
+/** How each repair approach is called, and what it means, on every screen and paper. */
+export const schoolWords: Readonly<Record<School, { readonly name: string; readonly means: string }>> = {
+  maintain: { name: 'Keep it clean', means: 'dig only what has failed' },
+  repair: { name: 'Fix what failed', means: 'and watch the rest' },
+  renew: { name: 'Renew it whole', means: 'every stretch of old pipe that holds trouble' },
+};

@@ -1,0 +1,28 @@
+import { missingFrom } from '../logline/missing.js';
+import type { Entry, Line } from '../job/schema.js';
+
+/** One entry that still wants something read from the video, and what. */
+export interface ToRead {
+  readonly run: string;
+  readonly entry: Entry;
+  readonly wants: readonly string[];
+}
+
+/** What "mark here" writes: something was there, to be said from the video later. */
+export const markHere = 'to be read from the video';
+
+/** Everything of a line that has no reading, no size, no end, or was only marked: worked off one at a time. */
+export function toRead(line: Line): ToRead[] {
+  return line.runs.flatMap((run) =>
+    run.entries.flatMap((entry): ToRead[] => {
+      const wants = [
+        ...(entry.kind !== 'note' && entry.reading_ft === undefined && entry.plus_ft === undefined
+          ? ['its reading']
+          : []),
+        ...(entry.kind === 'locate' && entry.mark === markHere ? ['what it is'] : []),
+        ...missingFrom(entry),
+      ];
+      return wants.length > 0 ? [{ run: run.id, entry, wants }] : [];
+    }),
+  );
+}

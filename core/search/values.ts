@@ -1,0 +1,173 @@
+import { byte, int, num } from './columns.js';
+import { fillsUnder, type LimitedFills } from './fills.js';
+import { isMarked, stateAt } from './legs.js';
+import { arrivalFill, arrivalStart, bit, departureFill, type Limits, type Problem } from './problem.js';
+
+/** Everything one search looks up again and again. */
+export interface Ground {
+  readonly problem: Problem;
+  readonly last: number;
+  readonly levels: number;
+  readonly fills: LimitedFills;
+  /** The furthest stop that a move of each option may come to from each stop: option × stops + stop. */
+  readonly reach: Int32Array;
+  /** Marks that no pass at each stop may bear. */
+  readonly barredMarks: Uint8Array;
+  /** Least cost from each state to the end, and its tie. */
+  readonly value: Float64Array;
+  readonly ties: Float64Array;
+  state: (stop: number, arrival: number, level: number) => number;
+}
+
+export function groundOf(problem: Problem, limits: Limits): Ground {
+  const { passes, cellOf, levels } = problem;
+  const last = cellOf.length - 1;
+  const states = (last + 1) * passes.arrivals * levels.length;
+  return {
+    problem,
+    last,
+    levels: levels.length,
+    fills: fillsUnder(problem, limits),
+    reach: reachOf(problem, limits),
+    barredMarks: limits.barredMarks ?? new Uint8Array(last + 1),
+    value: new Float64Array(states).fill(Infinity),
+    ties: new Float64Array(states).fill(Infinity),
+    state: (stop, arrival, level) => stateAt(problem, stop, arrival, level),
+  };
+}
+
+/** How far moves go: every cell that one covers allows its option, and it runs past no split. */
+function reachOf({ cellOf, options }: Problem, { allowed, splits }: Limits): Int32Array {
+  const stops = cellOf.length;
+  const reach = new Int32Array(options * stops);
+  const splitAt = new Set(splits);
+  for (let option = 0; option < options; option++) {
+    let furthest = stops - 1;
+    let clear = int(cellOf, stops - 1);
+    for (let stop = stops - 1; stop >= 0; stop--) {
+      if (splitAt.has(stop + 1)) furthest = stop + 1;
+      for (let cell = clear - 1; cell >= int(cellOf, stop); cell--) {
+        if ((int(allowed, cell) & bit(option)) === 0) {
+          while (int(cellOf, furthest) > cell) furthest--;
+        }
+      }
+      clear = int(cellOf, stop);
+      reach[option * stops + stop] = Math.max(furthest, stop);
+    }
+  }
+  return reach;
+}
+
+/** Best of everything that departs from one stop, by departure and the level it leaves on. */
+export interface Ahead {
+  readonly cost: Float64Array;
+  readonly tie: Float64Array;
+}
+
+/** Fills in the least cost from every state to the end, from the last stop back. */
+export function solveBack(ground: Ground): void {
+  const ahead = noneAhead(ground);
+  for (let stop = ground.last; stop >= 0; stop--) {
+    lookAhead(ground, ahead, stop);
+    settle(ground, ahead, stop);
+  }
+}
+
+export function noneAhead({ problem, levels }: Ground): Ahead {
+  const count = problem.departures.length * levels;
+  return { cost: new Float64Array(count), tie: new Float64Array(count) };
+}
+
+/** The best of everything that departs from a stop, once the stops after it are settled. */
+export function lookAhead(ground: Ground, ahead: Ahead, stop: number): void {
+  ahead.cost.fill(Infinity);
+  ahead.tie.fill(Infinity);
+  if (stop === ground.last) {
+    const end = (ground.problem.departures.length - 1) * ground.levels;
+    ahead.cost[end] = 0;
+    ahead.tie[end] = 0;
+  } else {
+    offerFills(ground, ahead, stop);
+    offerMoves(ground, ahead, stop);
+  }
+}
+
+// The three loops below are where a search spends its time. They read columns that are held in constants, and index them
+// where they stand: a shared reader, or a property read in the loop, made each of them half as slow again.
+
+/** Offers every move from a stop, on every level it may run on, to the best of its kind. */
+function offerMoves({ problem, reach, value, ties }: Ground, best: Ahead, stop: number): void {
+  const { legs, cellOf } = problem;
+  const { ahead, after: afterOf, cost, tie: tieOf, to, option } = legs;
+  const { cost: bestCost, tie: bestTie } = best;
+  const stops = cellOf.length;
+  const end = int(legs.start, stop + 1);
+  for (let leg = int(legs.start, stop); leg < end; leg++) {
+    const k = ahead[leg] as number;
+    const after = afterOf[leg] as number;
+    const total = (cost[leg] as number) + (value[after] as number);
+    if (total > (bestCost[k] as number) || total === Infinity) continue;
+    if ((to[leg] as number) > (reach[(option[leg] as number) * stops + stop] as number)) continue;
+    const tie = (tieOf[leg] as number) + (ties[after] as number);
+    if (total < (bestCost[k] as number) || tie < (bestTie[k] as number)) {
+      bestCost[k] = total;
+      bestTie[k] = tie;
+    }
+  }
+}
+
+/** Offers every fill from a stop, on every level it may run on. */
+function offerFills({ problem, levels, value, ties, fills }: Ground, best: Ahead, stop: number): void {
+  const { cellOf } = problem;
+  const { lastFrom, through } = fills;
+  const { least, most } = problem.departures[departureFill] as Problem['departures'][number];
+  const start = int(cellOf, stop);
+  const reach = int(fills.reach, stop);
+  const perStop = problem.passes.arrivals * levels;
+  for (let level = least; level <= most; level++) {
+    const { cost, closed, tie: tieOf, rises } = problem.levels[level] as Problem['levels'][number];
+    const k = departureFill * levels + level;
+    const before = num(through, start) + num(cost, start);
+    const open = num(closed, start);
+    for (let to = int(fills.nearest, stop); to <= reach; to++) {
+      const end = cellOf[to] as number;
+      if (closed[end] !== open) break;
+      if (stop > (lastFrom[to] as number)) continue;
+      const lifts = rises !== undefined && isMarked(rises.marked, start, end);
+      const after = to * perStop + arrivalFill * levels + (lifts ? rises.to : level);
+      const own = (through[end] as number) + (cost[end] as number) - before + (lifts ? rises.cost : 0);
+      const total = own + (value[after] as number);
+      if (total > num(best.cost, k) || total === Infinity) continue;
+      const tie = num(ties, after) + tieOf(start, end);
+      if (total < num(best.cost, k) || tie < num(best.tie, k)) {
+        best.cost[k] = total;
+        best.tie[k] = tie;
+      }
+    }
+  }
+}
+
+/** The states of one stop, by every pass from what arrived to what departs. */
+function settle({ problem, value, ties, state, barredMarks }: Ground, best: Ahead, stop: number): void {
+  const { arrivals, start, ahead, cost: costOf, tie: tieOf, marks } = problem.passes;
+  const { cost: bestCost, tie: bestTie } = best;
+  const first = state(stop, stop === 0 ? arrivalStart : arrivalFill, 0);
+  const end = stop === 0 ? state(stop, arrivalStart + 1, 0) : state(stop, arrivals, 0);
+  const barred = byte(barredMarks, stop);
+  for (let at = first; at < end; at++) {
+    const rowEnd = int(start, at + 1);
+    let [least, leastTie] = [Infinity, Infinity];
+    for (let row = int(start, at); row < rowEnd; row++) {
+      const k = ahead[row] as number;
+      const cost = (costOf[row] as number) + (bestCost[k] as number);
+      if (cost > least || cost === Infinity || ((marks[row] as number) & barred) !== 0) continue;
+      const tie = (tieOf[row] as number) + (bestTie[k] as number);
+      if (cost < least || tie < leastTie) {
+        least = cost;
+        leastTie = tie;
+      }
+    }
+    value[at] = least;
+    ties[at] = leastTie;
+  }
+}

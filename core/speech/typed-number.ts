@@ -1,0 +1,49 @@
+import { distance, footMark, inchMark, number, toFeet, toNumber } from './numbers.js';
+
+/** What a field asks for: a plain number, feet, money, or a share that is typed in percent and kept as a fraction. */
+export type Measure = 'number' | 'feet' | 'money' | 'share';
+
+/** What a field of the job file asks for, by the unit in its name; something a foot is no feet. */
+export const measureOfField = (name: string): Measure => (/(?<!_per)_ft$/.test(name) ? 'feet' : 'number');
+
+/** What would be right, for a field that could not be read. */
+export const measureWords: Readonly<Record<Measure, string>> = {
+  number: 'a number, such as 12 or 5 1/2',
+  feet: 'feet, such as 12.5, 5 1/2 or 5\'6"',
+  money: 'an amount, such as 1250 or 12.50',
+  share: 'percent, such as 10',
+};
+
+const whole = (pattern: string) => new RegExp(`^(?:${pattern})$`, 'i');
+const feetAndInches = whole(String.raw`(\d+)\s*${footMark}\s*(${number})\s*${inchMark}?`);
+const patterns: Readonly<Record<Measure, RegExp>> = {
+  number: whole(number),
+  feet: whole(distance),
+  money: whole(String.raw`\$?\s*${number}`),
+  share: whole(String.raw`${number}\s*(?:%|percent)?`),
+};
+
+/**
+ * Reads a number as people type it into a field: with thousands marked, a fraction, feet and inches, a percent sign.
+ * Undefined where it is none.
+ */
+export function typedNumber(text: string, measure: Measure): number | undefined {
+  const said = text.trim().replace(/(\d),(?=\d{3}(?!\d))/g, '$1');
+  const [, sign, size = ''] = /^([-−])?\s*(.*)$/.exec(said) ?? [];
+  const value = sizeOf(size, measure);
+  return value === undefined ? undefined : sign ? -value : value;
+}
+
+function sizeOf(size: string, measure: Measure): number | undefined {
+  const inFeet = measure === 'feet' ? feetAndInches.exec(size) : null;
+  if (inFeet) return toFeet(`${inFeet[1] ?? ''}' ${inFeet[2] ?? ''}"`);
+  if (!patterns[measure].test(size)) return undefined;
+  if (measure === 'feet') return toFeet(size);
+  const value = toNumber(size.replace(/[$%]|percent/gi, ''));
+  // A share of 7.25 % is kept as 0.0725, without binary dust.
+  return measure === 'share' ? Math.round(value * 1e8) / 1e10 : value;
+}
+
+/** A kept number as a field shows it: a share in percent. */
+export const numberInField = (value: number | undefined, measure: Measure): string =>
+  value === undefined ? '' : String(measure === 'share' ? Math.round(value * 1e10) / 1e8 : value);

@@ -1,0 +1,112 @@
+import type { Page } from '@playwright/test';
+import { expect, startServer, test } from './support/server.js';
+
+test.use({ serviceWorkers: 'allow' });
+
+const jobId = 'demo-2-larkfield-court';
+const sheet = (url: string) => `${url}/jobs/${jobId}/sheet`;
+const total = (page: Page) => page.getByTestId('total');
+const worker = /view\.worker/;
+
+test('a job opens on what was worked out of it last, on the server or here, and says so when that is out of date', async ({
+  browser,
+}) => {
+  const server = await startServer('demo');
+  // A browser that can work nothing out: what it shows it was given.
+  const idle = await browser.newContext({ serviceWorkers: 'block' });
+  await idle.route(worker, (route) => route.abort());
+  const first = await idle.newPage();
+  await first.goto(sheet(server.url));
+  await expect(total(first)).toHaveText(/^\$\d/);
+  const given = await total(first).textContent();
+  await expect(first.getByText('as of the last change')).toHaveCount(0);
+
+  const working = await browser.newContext({ serviceWorkers: 'block' });
+  const second = await working.newPage();
+  await second.goto(sheet(server.url));
+  await expect(total(second)).toHaveText(given ?? '');
+  const line = second.getByLabel(/What the camera shows/);
+  await line.fill('4.5 collapse');
+  await line.press('Enter');
+  await expect(total(second)).not.toHaveText(given ?? '');
+  await expect(second.getByTestId('saved')).toHaveText('Saved');
+  await expect(second.getByText('as of the last change')).toHaveCount(0);
+  const worked = await total(second).textContent();
+
+  // The other browser hears of it, and cannot work it out.
+  await expect(first.getByText('as of the last change')).toBeVisible();
+  await expect(total(first)).toHaveText(given ?? '');
+
+  // The runner-up is there: all was worked out, and is kept.
+  await expect(
+    second.getByText(/more over ten years|at the same cost|Nothing else is allowed here/).first(),
+  ).toBeVisible();
+  await second.close();
+  await working.route(worker, (route) => route.abort());
+  const third = await working.newPage();
+  await third.goto(sheet(server.url));
+  await expect(total(third)).toHaveText(worked ?? '');
+  await expect(third.getByText('as of the last change')).toHaveCount(0);
+  await Promise.all([idle.close(), working.close()]);
+  await server.stop();
+});
+
+test('undo works on every view and says what it took back; a key that cannot act says why; the hand stays where it was', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  const notice = page.getByTestId('notice');
+  await page.goto(`${server.url}/jobs/${jobId}/log`);
+  const line = page.getByLabel(/What the camera shows/);
+  const row = page.getByRole('row').filter({ hasText: '12.5' });
+  await line.fill('12.5 joint');
+  await line.press('Enter');
+  await expect(row).toHaveCount(1);
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+  await page.getByRole('link', { name: 'Lengths' }).click();
+  await expect(page).toHaveTitle(/^Lengths · 3 Larkfield Court/);
+  await page.keyboard.press('Control+z');
+  await expect(notice).toHaveText('Taken back: Joint, at 12.5 on the counter');
+  await page.keyboard.press('Control+y');
+  await expect(notice).toHaveText('Brought back: Joint, at 12.5 on the counter');
+
+  await page.getByRole('link', { name: 'Camera log' }).click();
+  await expect(line).toBeVisible();
+  await page.keyboard.press('Alt+p');
+  await expect(notice).toContainText('No video is open');
+  await page.keyboard.press('Alt+s');
+  await expect(notice).toContainText('No reel is connected');
+  const removes = page.getByRole('button', { name: /^Delete / });
+  const next = (await removes.nth(1).getAttribute('aria-label')) ?? '';
+  await removes.nth(0).click();
+  await expect(page.getByRole('button', { name: next, exact: true })).toBeFocused();
+  const opener = page.getByRole('button', { name: 'History of this job' });
+  await opener.click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('complementary', { name: 'History' })).toHaveCount(0);
+  await expect(opener).toBeFocused();
+  await server.stop();
+});
+
+test('at every width the views can be reached: what does not fit stands behind More', async ({
+  page,
+  server,
+}) => {
+  await page.goto(sheet(server.url));
+  const views = page.getByRole('navigation', { name: 'Views of this job' });
+  for (const width of [360, 390, 768, 1024, 1280, 1920]) {
+    await page.setViewportSize({ width, height: 800 });
+    const more = views.getByRole('button', { name: 'More views of this job' });
+    await expect(views.getByRole('link', { name: 'Sheet' })).toBeVisible();
+    if (await more.isVisible()) await more.click();
+    const links = views.getByRole('link');
+    await expect(links).toHaveCount(8);
+    for (const box of await Promise.all((await links.all()).map((link) => link.boundingBox()))) {
+      expect(box?.x).toBeGreaterThanOrEqual(0);
+      expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(width);
+    }
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide).toBeLessThanOrEqual(width);
+    if (await more.isVisible()) await page.keyboard.press('Escape');
+  }
+});

@@ -1,0 +1,27 @@
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import type { JobRow } from '../../server/jobs/digests.js';
+import { firstStarts, startServer, type Holding } from './server.js';
+
+/**
+ * Starts the server once on a new folder of each kind, and ends it in order once the list and the views are worked out. Making a
+ * database takes a machine with two cores many seconds: the tests begin where a second start does.
+ */
+export default async function makeFirstStarts(): Promise<void> {
+  for (const holding of ['demo', 'none'] satisfies Holding[]) {
+    const folder = join(firstStarts, holding);
+    rmSync(folder, { recursive: true, force: true });
+    const server = await startServer(holding, folder);
+    await workedOut(server.url);
+    await server.end();
+  }
+}
+
+async function workedOut(url: string): Promise<void> {
+  for (;;) {
+    const rows = (await (await fetch(`${url}/api/jobs`)).json()) as JobRow[];
+    const views = await Promise.all(rows.map(({ id }) => fetch(`${url}/api/jobs/${id}/view`)));
+    if (rows.every(({ fresh }) => fresh) && views.every(({ ok }) => ok)) return;
+    await new Promise((again) => setTimeout(again, 200));
+  }
+}

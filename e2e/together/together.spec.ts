@@ -1,0 +1,326 @@
+import type { BrowserContext, Page } from '@playwright/test';
+import type { Job } from '../../core/job/schema.js';
+import { jointEdit } from '../support/joint-edit.js';
+import { expect, keptPages, startServer, test } from '../support/server.js';
+
+test.use({ serviceWorkers: 'allow' });
+
+const jobId = 'demo-2-larkfield-court';
+const typed = (page: Page) => page.getByLabel(/What the camera shows/);
+const rows = (page: Page) => page.getByRole('row');
+const row = (page: Page, text: RegExp | string) => rows(page).filter({ hasText: text });
+const saved = (page: Page) => page.getByTestId('saved');
+
+async function openLog(page: Page, url: string): Promise<number> {
+  await page.goto(`${url}/jobs/${jobId}/log`);
+  await expect(rows(page)).not.toHaveCount(0);
+  await expect(saved(page)).toHaveText('Saved');
+  return rows(page).count();
+}
+
+async function write(page: Page, words: string): Promise<void> {
+  await typed(page).fill(words);
+  await typed(page).press('Enter');
+  await expect(typed(page)).toHaveValue('');
+}
+
+/** Another device, without a page: one joint. */
+async function writeElsewhere(page: Page, url: string): Promise<void> {
+  const sent = await page.request.post(`${url}/api/jobs/${jobId}/edits`, {
+    data: { sent: 'from elsewhere', edits: [jointEdit(7)] },
+  });
+  expect(sent.status()).toBe(200);
+}
+
+async function entriesOf(page: Page, url: string) {
+  const { job } = (await (await page.request.get(`${url}/api/jobs/${jobId}`)).json()) as { job: Job };
+  return job.lines.flatMap((line) => line.runs.flatMap((run) => run.entries));
+}
+
+/** How many times over the browser's storage holds what the pages last saw: none before the first was kept. */
+const pagesKept = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        const opening = indexedDB.open('open-trench-jobs');
+        opening.addEventListener('success', () => {
+          const count = opening.result.transaction('cache').objectStore('cache').count();
+          count.onsuccess = () => {
+            done(count.result);
+          };
+        });
+      }),
+  );
+
+test('with the server gone typing goes on; it waits, survives a reload, and goes in once and in order', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  const before = await openLog(page, server.url);
+  // The pages and the job are kept by now, so that a reload does not need the server.
+  await keptPages(page);
+  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
+  await server.kill();
+  for (const words of ['12 joint', '13 gap 1/2', '14 roots 15%']) await write(page, words);
+  await expect(saved(page)).toHaveText('3 waiting');
+  await expect(rows(page)).toHaveCount(before + 3);
+  await expect(page.getByText(/3 changes are kept on this device/)).toBeVisible();
+  await page.reload();
+  await expect(rows(page)).toHaveCount(before + 3);
+  await expect(saved(page)).toHaveText('3 waiting');
+  await write(page, '15 hole');
+  await server.start();
+  await expect(saved(page)).toHaveText('Saved');
+  await expect(rows(page)).toHaveCount(before + 4);
+  const last = (await entriesOf(page, server.url)).slice(-4);
+  expect(last.map(({ reading_ft }) => reading_ft)).toEqual([12, 13, 14, 15]);
+  await page.reload();
+  await expect(rows(page)).toHaveCount(before + 4);
+  await server.stop();
+});
+
+test('two browsers on one job: each sees the other; where they pull apart both are shown and one is asked', async ({
+  browser,
+}) => {
+  const server = await startServer('demo');
+  const contexts: BrowserContext[] = [await browser.newContext(), await browser.newContext()];
+  const [truck, office] = await Promise.all(contexts.map((context) => context.newPage()));
+  if (!truck || !office) throw new Error('two pages were opened');
+  const before = await openLog(truck, server.url);
+  await openLog(office, server.url);
+  await write(truck, '12 gap 1/2');
+  await expect(rows(office)).toHaveCount(before + 1);
+
+  // The truck loses the network; both change the same entry.
+  await contexts[0]?.setOffline(true);
+  await truck.getByRole('button', { name: /^Change Joint open/ }).click();
+  await write(truck, '12 gap 3/4');
+  await expect(saved(truck)).toHaveText('1 waiting');
+  await office.getByRole('button', { name: /^Change Joint open/ }).click();
+  await write(office, '12 gap 1 1/2');
+  await expect(saved(office)).toHaveText('Saved');
+  await contexts[0]?.setOffline(false);
+  const question = truck.getByRole('alert').filter({ hasText: 'Which stands?' });
+  await expect(question).toContainText('¾ in');
+  await expect(question).toContainText('1 ½ in');
+  await question.getByRole('button', { name: 'Mine stands' }).click();
+  await expect(row(office, '¾ in')).toHaveCount(1);
+  await expect(row(truck, '¾ in')).toHaveCount(1);
+  await expect(question).toHaveCount(0);
+  await Promise.all(contexts.map((context) => context.close()));
+  await server.stop();
+});
+
+test('what another changed while a page was closed is there when it opens again, however slow its storage', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  // The browser's storage answers only after the server has told its version: an order that a busy machine brings.
+  await page.addInitScript(() => {
+    const told = new Promise<void>((done) => {
+      window.EventSource = class extends EventSource {
+        constructor(url: string | URL) {
+          super(url);
+          this.addEventListener('hello', () => {
+            setTimeout(done);
+          });
+        }
+      };
+    });
+    const get = Object.getOwnPropertyDescriptor(IDBRequest.prototype, 'onsuccess');
+    Object.defineProperty(IDBOpenDBRequest.prototype, 'onsuccess', {
+      set(this: IDBOpenDBRequest, then: (event: Event) => void) {
+        get?.set?.call(this, (event: Event) => {
+          const kept = this.result.name === 'open-trench-jobs';
+          if (kept)
+            void told.then(() => {
+              then(event);
+            });
+          else then(event);
+        });
+      },
+    });
+  });
+  const before = await openLog(page, server.url);
+  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
+  await page.goto('about:blank');
+  await writeElsewhere(page, server.url);
+  await page.goto(`${server.url}/jobs/${jobId}/log`);
+  await expect(rows(page)).toHaveCount(before + 1);
+  await server.stop();
+});
+
+test('what was written while an older answer was on its way stands, and never leaves the page', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  const before = await openLog(page, server.url);
+  const entriesBefore = (await entriesOf(page, server.url)).length;
+  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
+  // The stream of versions would have it asked for anew: it fails, as it does behind a bad hotspot.
+  await page.route('**/api/changes', (route) => route.abort());
+  let letThrough: () => void = () => undefined;
+  const gate = new Promise<void>((open) => (letThrough = open));
+  await page.route(`**/api/jobs/${jobId}`, async (route) => {
+    const answer = await route.fetch();
+    await gate;
+    await route.fulfill({ response: answer });
+  });
+  const asked = page.waitForRequest(`**/api/jobs/${jobId}`);
+  await page.reload();
+  const older = await asked;
+  await expect(rows(page)).toHaveCount(before);
+  await write(page, '14 gap 1/2');
+  await expect.poll(async () => (await entriesOf(page, server.url)).length).toBe(entriesBefore + 1);
+  await expect(rows(page)).toHaveCount(before + 1);
+  await page.evaluate(() => {
+    const rowsNow = () => document.querySelectorAll('[role=row], tr').length;
+    const seen = { fewest: rowsNow() };
+    Object.assign(window, { seen });
+    new MutationObserver(() => {
+      seen.fewest = Math.min(seen.fewest, rowsNow());
+    }).observe(document.body, { childList: true, subtree: true });
+  });
+  const fewest = () => page.evaluate(() => (window as unknown as { seen: { fewest: number } }).seen.fewest);
+  const atFirst = await fewest();
+  letThrough();
+  await (await older.response())?.finished();
+  await write(page, '15 hole');
+  await expect(rows(page)).toHaveCount(before + 2);
+  expect(await fewest()).toBe(atFirst);
+  await server.stop();
+});
+
+test('what was deleted comes back from the history; undo and redo go on after a reload', async ({ page }) => {
+  const server = await startServer('demo');
+  const before = await openLog(page, server.url);
+  await write(page, '12 gap 1/2');
+  await expect(row(page, '½ in')).toHaveCount(1);
+  await row(page, '½ in')
+    .getByRole('button', { name: /^Delete/ })
+    .click();
+  await expect(rows(page)).toHaveCount(before);
+  await page.getByRole('button', { name: 'History of this job' }).click();
+  const history = page.getByRole('complementary', { name: 'History' });
+  await history.getByRole('button', { name: 'Deleted' }).click();
+  await expect(history).toContainText('Deleted: Joint open, ½ in');
+  await history.getByRole('button', { name: 'Bring back' }).first().click();
+  await expect(row(page, '½ in')).toHaveCount(1);
+  await history.getByRole('button', { name: 'Close' }).click();
+  await page.reload();
+  await expect(row(page, '½ in')).toHaveCount(1);
+  await typed(page).press('Control+z');
+  await expect(row(page, '½ in')).toHaveCount(0);
+  await typed(page).press('Control+z');
+  await expect(row(page, '½ in')).toHaveCount(1);
+  await typed(page).press('Control+Shift+Z');
+  await expect(row(page, '½ in')).toHaveCount(0);
+  await server.stop();
+});
+
+test('a video from the disk stamps what is written, and a click goes back to its moment; a photo is kept', async ({
+  page,
+}, info) => {
+  const server = await startServer('demo');
+  await openLog(page, server.url);
+  const made = await page.evaluate(
+    () =>
+      new Promise<string>((done) => {
+        const canvas = document.createElement('canvas');
+        const context = canvas.getContext('2d');
+        const recorder = new MediaRecorder(canvas.captureStream(20), { mimeType: 'video/webm' });
+        const parts: Blob[] = [];
+        let frame = 0;
+        const draw = () => {
+          context?.fillRect(0, 0, 300, frame++ % 150);
+          if (frame === 60) recorder.stop();
+          else requestAnimationFrame(draw);
+        };
+        recorder.ondataavailable = ({ data }) => parts.push(data);
+        recorder.onstop = () => {
+          const reader = new FileReader();
+          reader.onload = () => {
+            done((reader.result as string).split(',')[1] ?? '');
+          };
+          reader.readAsDataURL(new Blob(parts));
+        };
+        recorder.start();
+        draw();
+      }),
+  );
+  await page.getByRole('button', { name: 'Video', exact: true }).click();
+  await page
+    .getByTestId('video-file')
+    .setInputFiles({ name: 'back yard.webm', mimeType: 'video/webm', buffer: Buffer.from(made, 'base64') });
+  const video = page.getByLabel('Video back yard.webm');
+  const at = () => video.evaluate((each) => (each as HTMLVideoElement).currentTime);
+  await expect.poll(() => video.evaluate((each) => (each as HTMLVideoElement).readyState)).toBeGreaterThan(1);
+  await video.evaluate((each) => ((each as HTMLVideoElement).currentTime = 0.6));
+  await expect.poll(at).toBeCloseTo(0.6, 1);
+  await write(page, '12 gap 1/2');
+  await expect(row(page, '½ in')).toContainText('0:00');
+  await expect
+    .poll(async () => (await entriesOf(page, server.url)).at(-1))
+    .toMatchObject({ clip: 'V2', video_s: 0.6 });
+  await video.evaluate((each) => ((each as HTMLVideoElement).currentTime = 0.1));
+  await expect.poll(at).toBeLessThan(0.3);
+  await row(page, '½ in')
+    .getByRole('button', { name: /in the video/ })
+    .click();
+  await expect.poll(at).toBeCloseTo(0.6, 1);
+
+  // The picture now showing goes with what is written next, and a talk's captions run in step with the video.
+  await page.keyboard.press('Alt+k');
+  await expect(page.getByText('One picture goes with what you write next.')).toBeVisible();
+  await write(page, '13 lip 1/4 in');
+  const kept = row(page, 'Lip').getByRole('img', { name: /^Photo of/ });
+  await expect
+    .poll(() => kept.evaluate((each) => (each as HTMLImageElement).naturalWidth))
+    .toBeGreaterThan(100);
+  await page.getByRole('button', { name: 'Narration in' }).click();
+  await page.getByLabel('Captions file').setInputFiles({
+    name: 'talk.vtt',
+    mimeType: 'text/vtt',
+    buffer: Buffer.from('WEBVTT\n\n00:00.000 --> 00:05.000\nbroken pipe at fourteen\n'),
+  });
+  const cue = () =>
+    video.evaluate((each) => (each as HTMLVideoElement).textTracks[0]?.activeCues?.[0] as VTTCue | undefined);
+  await expect.poll(async () => (await cue()) !== undefined).toBe(true);
+  await page.getByRole('button', { name: 'Accept', exact: true }).click();
+  await page.getByRole('button', { name: 'Write 1 into the log' }).click();
+  await expect
+    .poll(async () => (await entriesOf(page, server.url)).at(-1))
+    .toMatchObject({ finding: 'broken', clip: 'V2', video_s: 0 });
+
+  const png = await page.screenshot({ clip: { x: 0, y: 0, width: 40, height: 30 } });
+  await row(page, '½ in')
+    .getByLabel(/^Photo file of/)
+    .setInputFiles({ name: 'joint.txt', mimeType: 'text/plain', buffer: png });
+  const thumb = row(page, '½ in').getByRole('img', { name: /^Photo of/ });
+  await expect.poll(() => thumb.evaluate((each) => (each as HTMLImageElement).naturalWidth)).toBe(40);
+  await row(page, '½ in')
+    .getByLabel(/^Photo file of/)
+    .setInputFiles({ name: 'joint.png', mimeType: 'image/png', buffer: Buffer.from('<svg/>') });
+  await expect(row(page, '½ in').getByRole('alert')).toContainText('JPEG, PNG or WebP');
+
+  // The log goes out as a table and comes in again, looked at first.
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'CSV out' }).click();
+  const file = info.outputPath('log.csv');
+  await (await download).saveAs(file);
+  await page.getByLabel('CSV file of a log').setInputFiles(file);
+  const shown = page.getByRole('dialog');
+  await expect(shown).toContainText('Nothing is taken yet');
+  await shown.getByRole('button', { name: 'Take nothing' }).click();
+  await page.getByLabel('CSV file of a log').setInputFiles({
+    name: 'typed.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('reading_ft,what,pass\n20,hole,back\nx,roots,back\n22,rots,back\n'),
+  });
+  await expect(shown).toContainText('1 of 3 rows');
+  await expect(shown).toContainText('“x” is no number of feet');
+  await expect(shown).toContainText('did you mean');
+  await shown.getByRole('button', { name: 'Take 1 row' }).click();
+  await expect(row(page, 'Hole')).toHaveCount(1);
+  await server.stop();
+});

@@ -1,0 +1,48 @@
+import { join, resolve } from 'node:path';
+import { backupsOf, backUp, restore, writeBackup } from './storage/backup.js';
+import { openDatabase } from './storage/database.js';
+import { FolderRefused } from './storage/folder.js';
+import { FolderTaken } from './storage/lock.js';
+
+const root = resolve(import.meta.dirname, '..');
+const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
+const migrations = join(root, 'server', 'migrations');
+const port = Number(process.env.PORT ?? 4870);
+
+const usage = `npm run backup [file]     makes a backup, beside the data or as the file
+npm run restore <file>    makes a data folder out of a backup (OPEN_TRENCH_DATA: where)`;
+
+function endWith(message: string): never {
+  process.stderr.write(`${message}\n`);
+  process.exit(1);
+}
+
+async function backup(to: string | undefined): Promise<string> {
+  try {
+    const { db, close } = await openDatabase({ folder, migrations, dead: endWith });
+    const from = { db, folder, migrations };
+    const made = to === undefined ? join(backupsOf(folder), (await backUp(from)).name) : resolve(to);
+    if (to !== undefined) await writeBackup(from, made);
+    await close();
+    return made;
+  } catch (error) {
+    if (!(error instanceof FolderTaken) || to !== undefined) throw error;
+    // The server that holds the folder makes it.
+    const answer = await fetch(`http://127.0.0.1:${port}/api/backups`, { method: 'POST' });
+    if (!answer.ok) throw error;
+    return join(backupsOf(folder), ((await answer.json()) as { name: string }).name);
+  }
+}
+
+const [what, file] = process.argv.slice(2);
+try {
+  if (what === 'backup') process.stdout.write(`${await backup(file)}\n`);
+  else if (what === 'restore' && file !== undefined) {
+    await restore(resolve(file), { folder, migrations, dead: endWith });
+    process.stdout.write(`${folder} holds what the backup held\n`);
+  } else endWith(usage);
+  process.exit(0);
+} catch (error) {
+  const plain = error instanceof FolderRefused || error instanceof FolderTaken;
+  endWith(plain ? error.message : String(error instanceof Error ? error.stack : error));
+}

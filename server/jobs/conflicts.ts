@@ -1,0 +1,66 @@
+import {
+  applyEdit,
+  inverseOf,
+  isHomeless,
+  isWhole,
+  mergeable,
+  thingsOf,
+  type Edit,
+} from '../../core/edits/index.js';
+import { mergeThree, sameJson } from '../../core/edits/merge.js';
+import type { Job } from '../../core/job/schema.js';
+
+/** A change that somebody else made to the same thing in the meantime, and this one that does not fit it. */
+export interface Conflict {
+  readonly mine: Edit;
+  /** The thing as it stands now. */
+  readonly theirs: Edit;
+  readonly device: string;
+  readonly at: string;
+  /** Where the two pull apart, when part of the thing could be merged. */
+  readonly fields: readonly string[];
+}
+
+/** An edit made by another sender since the version that these edits were made on, oldest first. */
+export interface Since {
+  readonly edit: Edit;
+  readonly inverse: Edit;
+  readonly device: string;
+  readonly at: Date;
+}
+
+/** The edit as it may be made now: itself, merged with what others did, or the conflict between the two. */
+export function settle(
+  job: Job,
+  edit: Edit,
+  since: readonly Since[],
+): { edit: Edit } | { conflict: Conflict } {
+  const theirs = inverseOf(job, edit);
+  const changed = new Set(thingsOf(edit));
+  const others = since.filter((each) => thingsOf(each.edit).some((thing) => changed.has(thing)));
+  const conflict = (by: Since | undefined, fields: readonly string[] = []) => ({
+    conflict: {
+      mine: edit,
+      theirs,
+      device: by?.device ?? 'unknown',
+      at: (by?.at ?? new Date()).toISOString(),
+      fields,
+    },
+  });
+  if (edit.set !== null && isHomeless(job, edit)) {
+    return conflict(since.findLast((each) => each.edit.set === null));
+  }
+  if (others.length === 0) return { edit };
+  const before = inverseOf(takenBack(job, others), edit);
+  if (sameJson(theirs.set, edit.set) || sameJson(theirs.set, before.set)) return { edit };
+  const [base, now, mine] = [before, theirs, edit].map(mergeable);
+  if (isWhole(edit) || !base || !now || !mine) return conflict(others.at(-1));
+  const merged = mergeThree<object>(base, now, mine);
+  return 'merged' in merged
+    ? { edit: { ...edit, set: merged.merged } as Edit }
+    : conflict(others.at(-1), merged.clash);
+}
+
+/** The job as it was before these edits, the newest taken back first. */
+const takenBack = (job: Job, edits: readonly Since[]): Job =>
+  edits.reduceRight((was, { inverse }) => applyEdit(was, inverse), job);

@@ -1,0 +1,64 @@
+import { desc, eq, isNull, sql } from 'drizzle-orm';
+import type { Due } from '../../core/upkeep/upkeep.js';
+import type { Digest } from '../../core/views/digest.js';
+import type { Database } from '../storage/database.js';
+import { digests, jobs } from '../storage/tables.js';
+import { workedOutOn, type WorkedOut, type WorkedOutParts } from './worked-out.js';
+
+/** A job as the list shows it; what is worked out may be of the version before, or not there yet. */
+export interface JobRow {
+  readonly id: string;
+  readonly version: number;
+  readonly changedAt: string;
+  readonly title: string;
+  readonly number: string | undefined;
+  readonly address: string | undefined;
+  readonly customer: string | undefined;
+  readonly reason: string | undefined;
+  readonly digest: (Omit<Digest, 'due'> & { readonly due: readonly Omit<Due, 'why'>[] }) | undefined;
+  /** What is worked out is of this very version. */
+  readonly fresh: boolean;
+}
+
+export interface Digests extends Pick<WorkedOut, 'wake' | 'wakeSoon'> {
+  /** Every job, last changed first. */
+  list: () => Promise<JobRow[]>;
+}
+
+const quiet_ms = 1000;
+
+/** Keeps what the list shows of each job worked out. */
+export function digestsOn(parts: Omit<WorkedOutParts<Digest>, 'table' | 'quiet_ms' | 'newest'>): Digests {
+  const kept = workedOutOn({ ...parts, table: digests, quiet_ms });
+  return { ...kept, list: async () => listed(parts.db, await kept.under()) };
+}
+
+async function listed(db: Database, under: string): Promise<JobRow[]> {
+  const rows = await db
+    .select({
+      id: jobs.id,
+      version: jobs.version,
+      changedAt: jobs.changedAt,
+      title: sql<string>`${jobs.said}->>'title'`,
+      number: sql<string | null>`${jobs.said}->>'number'`,
+      address: sql<string | null>`${jobs.said}->'site'->>'address'`,
+      customer: sql<string | null>`${jobs.said}->'site'->>'customer'`,
+      reason: sql<string | null>`${jobs.said}->>'reason'`,
+      of: digests.of,
+      digest: digests.said,
+    })
+    .from(jobs)
+    .leftJoin(digests, eq(digests.job, jobs.id))
+    .where(isNull(jobs.deletedAt))
+    .orderBy(desc(jobs.changedAt));
+  return rows.map(({ of, digest, changedAt, number, address, customer, reason, ...row }) => ({
+    ...row,
+    number: number ?? undefined,
+    address: address ?? undefined,
+    customer: customer ?? undefined,
+    reason: reason ?? undefined,
+    changedAt: changedAt.toISOString(),
+    digest: digest ? { ...digest, due: digest.due.map(({ why: _why, ...due }) => due) } : undefined,
+    fresh: of === `${row.version} ${under}`,
+  }));
+}

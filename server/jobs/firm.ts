@@ -1,0 +1,55 @@
+import { eq } from 'drizzle-orm';
+import { emptyFirm, type Firm } from '../../core/job/firm.js';
+import { mergeThree } from '../../core/edits/merge.js';
+import type { Fault } from '../../core/job/faults.js';
+import { readFirm } from '../../core/files/read-firm.js';
+import type { Database } from '../storage/database.js';
+import { firms } from '../storage/tables.js';
+
+export type FirmWritten =
+  | { readonly firm: Firm }
+  | { readonly faults: readonly Fault[] }
+  /** Fields that somebody else changed to something else in the meantime. */
+  | { readonly clash: readonly string[] };
+
+export interface FirmStore {
+  read(): Promise<Firm>;
+  /** Differs after every change. */
+  stamp(): Promise<string>;
+  /** Writes what was changed from `was` to `set` over what stands now; answers when it is on the disk. */
+  write(was: unknown, set: unknown): Promise<FirmWritten>;
+}
+
+const onlyRow = 1;
+
+/** What the firm says once for all its jobs. */
+export function firmOn(db: Database): FirmStore {
+  const read = async (from: Pick<Database, 'select'>): Promise<Firm> => {
+    const [row] = await from.select().from(firms).where(eq(firms.id, onlyRow));
+    return row?.said ?? emptyFirm;
+  };
+  return {
+    read: () => read(db),
+    async stamp() {
+      const [row] = await db.select({ changedAt: firms.changedAt }).from(firms).where(eq(firms.id, onlyRow));
+      return row?.changedAt.toISOString() ?? '-';
+    },
+    write: (was, set) =>
+      db.transaction(async (tx): Promise<FirmWritten> => {
+        const [before, after] = [readFirm(was), readFirm(set)];
+        if (after.faults) return after;
+        if (before.faults) return before;
+        const merged = mergeThree<Firm>(before.firm, await read(tx), after.firm);
+        if ('clash' in merged) return merged;
+        // Two changes that are sound apart may not be so together.
+        const whole = readFirm(merged.merged);
+        if (whole.faults) return whole;
+        const row = { said: whole.firm, changedAt: new Date() };
+        await tx
+          .insert(firms)
+          .values({ id: onlyRow, ...row })
+          .onConflictDoUpdate({ target: firms.id, set: row });
+        return { firm: whole.firm };
+      }),
+  };
+}

@@ -1,0 +1,119 @@
+import { Hono, type Context } from 'hono';
+import type { Offer } from '../../core/offer/offer.js';
+import type { Parts } from '../app.js';
+import { markOurs, securely, servePages } from '../pages.js';
+import { problem } from '../problem.js';
+import type { Photos } from '../storage/photos.js';
+
+const closedLink = 'This link is not open. Ask whoever sent it for a new one';
+
+/** Offers as they were sent never change: each is worked out once. */
+const mostRemembered = 200;
+/** Links that are tried and do not exist, over so long. */
+const mostGuesses = 60;
+const guessesIn_ms = 60_000;
+
+/** Keeps what was worked out last, by name; what failed is worked out again. */
+function remembered<T>(most: number): (name: string, work: () => Promise<T>) => Promise<T> {
+  const known = new Map<string, Promise<T>>();
+  return (name, work) => {
+    const before = known.get(name);
+    if (before) return before;
+    const [oldest] = known.keys();
+    if (known.size >= most && oldest !== undefined) known.delete(oldest);
+    const made = work();
+    known.set(name, made);
+    made.catch(() => known.delete(name));
+    return made;
+  };
+}
+
+/** Counts up to a limit within a while, then is spent until the while is over. */
+function limited(most: number, while_ms: number) {
+  let [count, until] = [0, 0];
+  const now = () => {
+    if (Date.now() >= until) [count, until] = [0, Date.now() + while_ms];
+  };
+  return {
+    count: () => {
+      now();
+      count++;
+    },
+    spent: () => {
+      now();
+      return count >= most;
+    },
+  };
+}
+
+/** The customer sees what is done and what it costs; quantities, rates and their working stay with the firm. */
+function forCustomer(offer: Offer): Offer {
+  const ways = offer.ways.map((way) => ({
+    ...way,
+    priceLines: way.priceLines.map((line) => ({
+      ...line,
+      quantity: 1,
+      unit: 'job',
+      rate: line.amount,
+      from: '',
+      working: [],
+    })),
+  }));
+  return { ...offer, ways };
+}
+
+/** What a customer may read behind a secret: the offer as it was sent, and the photos in it. Nothing can be changed. */
+export function offersOn({ shares, photos, offerOf }: Pick<Parts, 'shares' | 'photos' | 'offerOf'>) {
+  const frozen = remembered<Offer>(mostRemembered);
+  const guesses = limited(mostGuesses, guessesIn_ms);
+  return new Hono()
+    .get('/:secret', async (c) => {
+      if (guesses.spent())
+        return problem(c, 429, 'Too many links were tried: wait a minute and open yours again');
+      const shared = await shares.open(c.req.param('secret'));
+      if (!shared) {
+        guesses.count();
+        return problem(c, 404, closedLink);
+      }
+      c.header('cache-control', 'no-store');
+      const offer = await frozen(shared.id, () => offerOf(shared.said.job, shared.said.firm, shared.said.on));
+      return c.json(forCustomer(offer));
+    })
+    .get('/:secret/photos/:name', async (c) => {
+      const shared = await shares.open(c.req.param('secret'));
+      const name = c.req.param('name');
+      const shown = shared?.said.job.lines.some((line) =>
+        line.runs.some((run) => run.entries.some(({ photos: own }) => own?.includes(name))),
+      );
+      return shown ? photoAnswer(c, photos, name) : problem(c, 404, 'No such photo');
+    });
+}
+
+export async function photoAnswer(c: Context, photos: Photos, name: string): Promise<Response> {
+  const photo = await photos.read(name);
+  if (!photo) return problem(c, 404, 'No such photo');
+  c.header('content-type', photo.type);
+  c.header('x-content-type-options', 'nosniff');
+  c.header('cache-control', 'private, max-age=31536000, immutable');
+  return c.body(photo.bytes);
+}
+
+/** A server for customers alone, which may stand open to the outside: their pages, and nothing of the jobs behind them. */
+export function customersApp(
+  parts: Pick<Parts, 'shares' | 'photos' | 'offerOf'>,
+  pages: string | undefined,
+  log: (error: unknown) => void,
+) {
+  const app = new Hono();
+  app.use(securely);
+  app.use(markOurs);
+  app.route('/api/offers', offersOn(parts));
+  app.all('/api/*', (c) => problem(c, 404, 'No such address'));
+  app.get('/', (c) => c.text('Open the link that was sent to you.', 404));
+  if (pages !== undefined) servePages(app, pages);
+  app.onError((error, c) => {
+    log(error);
+    return problem(c, 500, 'Something went wrong here; nothing was changed');
+  });
+  return app;
+}

@@ -1,0 +1,290 @@
+import { EventEmitter } from 'node:events';
+import { and, asc, desc, eq, gt, isNull, notInArray, sql } from 'drizzle-orm';
+import {
+  applyEdit,
+  inverseOf,
+  jobHead,
+  lineHead,
+  rowOf,
+  runHead,
+  type Edit,
+  type StoredRow,
+} from '../../core/edits/index.js';
+import { readJob } from '../../core/files/read.js';
+import type { Fault } from '../../core/job/faults.js';
+import type { Job } from '../../core/job/schema.js';
+import { settle, type Conflict } from './conflicts.js';
+import type { Database } from '../storage/database.js';
+import { deletionOn, type Deletion } from './deletion.js';
+import { changes, entries, jobs, lines, runs } from '../storage/tables.js';
+
+/** A job with its version. */
+export interface StoredJob {
+  readonly id: string;
+  readonly version: number;
+  readonly changedAt: string;
+  readonly job: Job;
+}
+
+export type Written =
+  | { readonly stored: StoredJob }
+  | { readonly faults: readonly Fault[] }
+  | { readonly conflicts: readonly Conflict[]; readonly version: number }
+  | { readonly missing: true };
+
+/** A set of edits as one sender made it. */
+export interface EditSet {
+  /** The sender's own id of the set, so that one sent twice goes in once. */
+  readonly sent: string;
+  readonly edits: readonly Edit[];
+  /** The version of the job that the edits were made on; without it nothing is compared. */
+  readonly base?: number | undefined;
+  /** Sets of this sender that went in since `base`: its own changes are no conflict. */
+  readonly own?: readonly string[] | undefined;
+  /** The set that this one takes back. */
+  readonly undoes?: string | undefined;
+}
+
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+export interface Store extends Deletion {
+  /** How many jobs there are, deleted ones that can be brought back among them. */
+  count: () => Promise<number>;
+  read: (id: string) => Promise<StoredJob | undefined>;
+  version: (id: string) => Promise<number | undefined>;
+  add: (id: string, value: unknown, device: string) => Promise<Written>;
+  edit: (id: string, set: EditSet, device: string) => Promise<Written>;
+  history: (id: string, most: number) => Promise<(typeof changes.$inferSelect)[]>;
+  /** Calls back with the job and its new version after every accepted set of any job; returns what ends it. */
+  listenToAll: (changed: (job: string, version: number) => void) => () => void;
+  /** Calls back with the new version after every accepted set; returns what ends it. */
+  listen: (id: string, changed: (version: number) => void) => () => void;
+}
+
+/** Reads and writes jobs. A write answers only when it is on the disk; a set of edits goes in whole or not at all. */
+export function storeOn(db: Database): Store {
+  const changed = new EventEmitter().setMaxListeners(0);
+  const listenToAll: Store['listenToAll'] = (call) => {
+    changed.on('job', call);
+    return () => changed.off('job', call);
+  };
+  return {
+    count: () => db.$count(jobs),
+    // In one transaction: an edit that goes in between two of its queries would make a job that never was.
+    read: (id) => db.transaction((tx) => assemble(tx, id)),
+    async version(id) {
+      const [head] = await db.select({ version: jobs.version }).from(jobs).where(standing(id));
+      return head?.version;
+    },
+    async add(id, value, device) {
+      const read = readJob(value, 'keep');
+      if (read.faults) return { faults: read.faults };
+      const { job } = read;
+      await db.transaction(async (tx) => {
+        const now = new Date();
+        const { accepted = null } = job;
+        await tx.insert(jobs).values({ id, said: jobHead(job), accepted, version: 1, changedAt: now });
+        for (const row of rowsOfJob(job)) await writeRow(tx, id, row, job);
+        await tx.insert(changes).values({
+          job: id,
+          sent: `add ${id}`,
+          at: now,
+          device,
+          version: 1,
+          edit: { kind: 'job', set: jobHead(job) },
+          inverse: { kind: 'job', set: jobHead(job) },
+        });
+      });
+      const stored = await assemble(db, id);
+      return stored ? { stored } : { missing: true };
+    },
+    async edit(id, set, device) {
+      const written = await db.transaction((tx) => writeSet(tx, id, set, device));
+      if ('stored' in written) {
+        changed.emit('job', id, written.stored.version);
+      }
+      return written;
+    },
+    ...deletionOn(db, (id, version) => changed.emit('job', id, version)),
+    history: (id, most) =>
+      db.select().from(changes).where(eq(changes.job, id)).orderBy(desc(changes.order)).limit(most),
+    listen(id, call) {
+      return listenToAll((job, version) => {
+        if (job === id) call(version);
+      });
+    },
+    listenToAll,
+  };
+}
+
+async function writeSet(
+  tx: Transaction,
+  id: string,
+  { sent, edits, base, own = [], undoes }: EditSet,
+  device: string,
+): Promise<Written> {
+  const before = await assemble(tx, id);
+  if (!before) return { missing: true };
+  const known = await tx
+    .select({ order: changes.order })
+    .from(changes)
+    .where(and(eq(changes.job, id), eq(changes.sent, sent)))
+    .limit(1);
+  if (known.length > 0) return { stored: before };
+  const since =
+    base === undefined || base >= before.version
+      ? []
+      : await tx
+          .select()
+          .from(changes)
+          .where(
+            and(
+              eq(changes.job, id),
+              gt(changes.version, base),
+              own.length > 0 ? notInArray(changes.sent, [...own]) : undefined,
+            ),
+          )
+          .orderBy(asc(changes.order));
+  let { job } = before;
+  const done: { edit: Edit; inverse: Edit }[] = [];
+  const conflicts: Conflict[] = [];
+  for (const asked of edits) {
+    const settled = settle(job, asked, since);
+    if ('conflict' in settled) {
+      conflicts.push(settled.conflict);
+      continue;
+    }
+    done.push({ edit: settled.edit, inverse: inverseOf(job, settled.edit) });
+    job = applyEdit(job, settled.edit);
+  }
+  if (conflicts.length > 0) return { conflicts, version: before.version };
+  const read = readJob(job, 'keep');
+  if (read.faults) return { faults: read.faults };
+  const now = new Date();
+  const version = before.version + 1;
+  for (const { edit } of done) await writeRow(tx, id, rowOf(edit), job);
+  await tx.update(jobs).set({ version, changedAt: now }).where(eq(jobs.id, id));
+  await tx
+    .insert(changes)
+    .values(
+      done.map((each) => ({ job: id, sent, at: now, device, version, undoes: undoes ?? null, ...each })),
+    );
+  return { stored: { id, version, changedAt: now.toISOString(), job } };
+}
+
+/** Every row that a new job is stored in, in the order in which things were said. */
+const rowsOfJob = (job: Job): StoredRow[] =>
+  job.lines.flatMap((line): StoredRow[] => [
+    { of: 'line', line: line.id },
+    ...line.runs.flatMap((run): StoredRow[] => [
+      { of: 'run', line: line.id, run: run.id },
+      ...run.entries.map((entry): StoredRow => ({
+        of: 'entry',
+        line: line.id,
+        run: run.id,
+        entry: entry.id,
+      })),
+    ]),
+  ]);
+
+/** A job that is not deleted. */
+const standing = (id: string) => and(eq(jobs.id, id), isNull(jobs.deletedAt));
+
+async function assemble(db: Database | Transaction, id: string): Promise<StoredJob | undefined> {
+  const [head] = await db.select().from(jobs).where(standing(id));
+  if (!head) return undefined;
+  const lineRows = await db.select().from(lines).where(eq(lines.job, id)).orderBy(asc(lines.position));
+  const runRows = await db.select().from(runs).where(eq(runs.job, id)).orderBy(asc(runs.position));
+  const entryRows = await db.select().from(entries).where(eq(entries.job, id)).orderBy(asc(entries.position));
+  return {
+    id,
+    version: head.version,
+    changedAt: head.changedAt.toISOString(),
+    job: {
+      ...head.said,
+      ...(head.accepted ? { accepted: head.accepted } : {}),
+      format: 'open-trench-job',
+      version: 1,
+      lines: lineRows.map((line) => ({
+        ...line.said,
+        runs: runRows
+          .filter((run) => run.line === line.id)
+          .map((run) => ({
+            ...run.said,
+            entries: entryRows
+              .filter((entry) => entry.line === line.id && entry.run === run.id)
+              .map(({ said }) => said),
+          })),
+      })),
+    },
+  };
+}
+
+/** Writes a stored row as it is in the job, or takes it out. Positions keep the order in which things were said. */
+async function writeRow(tx: Transaction, job: string, row: StoredRow, now: Job): Promise<void> {
+  if (row.of === 'job') {
+    const { accepted = null } = now;
+    await tx
+      .update(jobs)
+      .set({ said: jobHead(now), accepted })
+      .where(eq(jobs.id, job));
+    return;
+  }
+  const line = now.lines.find(({ id }) => id === row.line);
+  if (row.of === 'line') {
+    if (!line) await removeLine(tx, job, row.line);
+    else {
+      const said = lineHead(line);
+      await tx
+        .insert(lines)
+        .values({ job, id: row.line, position: nextPosition(lines, job), said })
+        .onConflictDoUpdate({ target: [lines.job, lines.id], set: { said } });
+    }
+    return;
+  }
+  const run = line?.runs.find(({ id }) => id === row.run);
+  if (row.of === 'run') {
+    if (!run) await removeRun(tx, job, row.line, row.run);
+    else {
+      const said = runHead(run);
+      await tx
+        .insert(runs)
+        .values({ job, line: row.line, id: row.run, position: nextPosition(runs, job), said })
+        .onConflictDoUpdate({ target: [runs.job, runs.line, runs.id], set: { said } });
+    }
+    return;
+  }
+  const said = run?.entries.find(({ id }) => id === row.entry);
+  if (!said) await tx.delete(entries).where(entryAt(job, row.line, row.entry));
+  else {
+    await tx
+      .insert(entries)
+      .values({
+        job,
+        line: row.line,
+        run: row.run,
+        id: row.entry,
+        position: nextPosition(entries, job),
+        said,
+      })
+      .onConflictDoUpdate({ target: [entries.job, entries.line, entries.id], set: { said } });
+  }
+}
+
+const entryAt = (job: string, line: string, id: string) =>
+  and(eq(entries.job, job), eq(entries.line, line), eq(entries.id, id));
+
+const nextPosition = (table: typeof lines | typeof runs | typeof entries, job: string) =>
+  sql`(select coalesce(max(${table.position}), 0) + 1 from ${table} where ${table.job} = ${job})`;
+
+async function removeLine(tx: Transaction, job: string, line: string): Promise<void> {
+  await tx.delete(entries).where(and(eq(entries.job, job), eq(entries.line, line)));
+  await tx.delete(runs).where(and(eq(runs.job, job), eq(runs.line, line)));
+  await tx.delete(lines).where(and(eq(lines.job, job), eq(lines.id, line)));
+}
+
+async function removeRun(tx: Transaction, job: string, line: string, run: string): Promise<void> {
+  const own = and(eq(entries.job, job), eq(entries.line, line), eq(entries.run, run));
+  await tx.delete(entries).where(own);
+  await tx.delete(runs).where(and(eq(runs.job, job), eq(runs.line, line), eq(runs.id, run)));
+}

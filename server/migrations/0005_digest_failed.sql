@@ -1,0 +1,1 @@
+ALTER TABLE "digests" ALTER COLUMN "said" DROP NOT NULL;

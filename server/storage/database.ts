@@ -1,0 +1,114 @@
+import { existsSync } from 'node:fs';
+import { chmod, mkdir, readdir, rename, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { PGlite } from '@electric-sql/pglite';
+import { drizzle } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
+import { DurableFS, durableStart, syncFolder, syncTree } from './durable-fs.js';
+import { FolderRefused, madeFolder } from './folder.js';
+import { holdFolder } from './lock.js';
+import * as tables from './tables.js';
+
+export type Database = ReturnType<typeof connect>;
+
+export interface OpenedDatabase {
+  readonly db: Database;
+  close: () => Promise<void>;
+}
+
+export interface DatabaseOptions {
+  readonly folder: string;
+  readonly migrations: string;
+  /** Called, with what to tell, where nothing may be read or written any more: the process must end. */
+  readonly dead: (message: string) => void;
+}
+
+const connect = (client: PGlite) => drizzle(client, { schema: tables });
+
+/** PGlite has no background workers: without these the log grows for ever and dead rows stay. */
+const checkpointEvery_ms = 5 * 60_000;
+const vacuumEvery_ms = 6 * 60 * 60_000;
+
+/**
+ * Opens the database of a data folder, alone: migrated, synced to disk, with its upkeep scheduled.
+ * @throws FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
+ */
+export async function openDatabase({ folder, migrations, dead }: DatabaseOptions): Promise<OpenedDatabase> {
+  await madeFolder(folder);
+  const release = await holdFolder(folder, () => {
+    dead(`Another Open Trench has taken ${folder} over, and this one has stopped. Run only one on a folder.`);
+  });
+  const died = () => {
+    dead(
+      `The database in ${folder} could not write and has stopped: the disk is full or failing. Everything that was ` +
+        'answered as saved is on the disk. Make room or mend the disk, then start again.',
+    );
+  };
+  try {
+    const client = await openAlone(join(folder, 'postgres'), died);
+    const db = connect(client);
+    await migrate(db, { migrationsFolder: migrations });
+    const stopUpkeep = keepUp(client);
+    return {
+      db,
+      async close() {
+        stopUpkeep();
+        await client.close();
+        await release();
+      },
+    };
+  } catch (error) {
+    await release();
+    throw error;
+  }
+}
+
+/** Checkpoints and vacuums now and then; what it returns ends that. */
+function keepUp(client: PGlite): () => void {
+  const timers = [
+    setInterval(() => void client.exec('CHECKPOINT').catch(() => undefined), checkpointEvery_ms),
+    setInterval(() => void client.exec('VACUUM').catch(() => undefined), vacuumEvery_ms),
+  ];
+  timers.forEach((timer) => timer.unref());
+  return () => {
+    timers.forEach((timer) => {
+      clearInterval(timer);
+    });
+  };
+}
+
+async function openAlone(dataDir: string, died: () => void): Promise<PGlite> {
+  if (!existsSync(dataDir) || (await readdir(dataDir)).length === 0) await makeDatabase(dataDir, died);
+  if (!existsSync(join(dataDir, 'PG_VERSION'))) {
+    throw new FolderRefused(
+      dataDir,
+      'it has files but no PG_VERSION, so it is not a whole database, and none is made over it',
+      'put the missing file back from a backup, or move the folder away and restore a backup (npm run restore)',
+    );
+  }
+  await chmod(dataDir, 0o700);
+  // The folder is ours: whoever wrote this is gone, and PostgreSQL will not start over one that a crash left empty.
+  await rm(join(dataDir, 'postmaster.pid'), { force: true });
+  try {
+    return await PGlite.create({ fs: new DurableFS(dataDir, died), startParams: durableStart });
+  } catch (error) {
+    throw new FolderRefused(
+      dataDir,
+      `the database in it does not open (${error instanceof Error ? error.message : String(error)})`,
+      'keep a copy of the folder as it is, then restore a backup (npm run restore)',
+    );
+  }
+}
+
+/** Makes a new database aside and moves it into place once all of it is on the disk: it is there whole or not at all. */
+async function makeDatabase(dataDir: string, died: () => void): Promise<void> {
+  const aside = `${dataDir}.part`;
+  await rm(aside, { recursive: true, force: true });
+  await mkdir(aside, { mode: 0o700 });
+  const client = await PGlite.create({ fs: new DurableFS(aside, died), startParams: durableStart });
+  await client.close();
+  await syncTree(aside);
+  await rm(dataDir, { recursive: true, force: true });
+  await rename(aside, dataDir);
+  await syncFolder(join(dataDir, '..'));
+}

@@ -1,0 +1,123 @@
+import { bigserial, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { Edit } from '../../core/edits/index.js';
+import type { Firm } from '../../core/job/firm.js';
+import type { Digest } from '../../core/views/digest.js';
+import type { KeptView } from '../../core/views/kept-view.js';
+import type { SharedOffer } from '../jobs/shares.js';
+import type { Acceptance, Entry, JobHead, LineHead, RunHead } from '../../core/job/schema.js';
+
+/** What people said, a row a thing, in the words of the job file. Nothing derived is kept. */
+export const jobs = pgTable('jobs', {
+  id: text('id').primaryKey(),
+  said: jsonb('said').$type<JobHead>().notNull(),
+  accepted: jsonb('accepted').$type<Acceptance>(),
+  /** Grows by one with every accepted set of edits. */
+  version: integer('version').notNull(),
+  changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
+  /** A deleted job is kept for a while and can be brought back. */
+  deletedAt: timestamp('deleted_at', { withTimezone: true }),
+});
+
+export const lines = pgTable(
+  'lines',
+  {
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    said: jsonb('said').$type<LineHead>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.job, table.id] })],
+);
+
+export const runs = pgTable(
+  'runs',
+  {
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    line: text('line').notNull(),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    said: jsonb('said').$type<RunHead>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.job, table.line, table.id] })],
+);
+
+export const entries = pgTable(
+  'entries',
+  {
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    line: text('line').notNull(),
+    run: text('run').notNull(),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    said: jsonb('said').$type<Entry>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.job, table.line, table.id] })],
+);
+
+/** Every accepted edit with the one that takes it back: when, from which device, in order. */
+export const changes = pgTable(
+  'changes',
+  {
+    order: bigserial('order', { mode: 'number' }).primaryKey(),
+    job: text('job')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    /** The sender's id of a set of edits, so that one sent twice goes in once. */
+    sent: text('sent').notNull(),
+    at: timestamp('at', { withTimezone: true }).notNull(),
+    device: text('device').notNull(),
+    /** Version of the job after the set. */
+    version: integer('version').notNull().default(0),
+    /** The set that this one takes back. */
+    undoes: text('undoes'),
+    edit: jsonb('edit').$type<Edit>().notNull(),
+    inverse: jsonb('inverse').$type<Edit>().notNull(),
+  },
+  (table) => [
+    index('changes_job_version').on(table.job, table.version),
+    index('changes_job_sent').on(table.job, table.sent),
+  ],
+);
+
+/** The firm that this server belongs to: one row. */
+export const firms = pgTable('firm', {
+  id: integer('id').primaryKey(),
+  said: jsonb('said').$type<Firm>().notNull(),
+  changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
+});
+
+/** What is worked out of a job once for each version, a row a job: nothing is lost with it. */
+const workedOut = <Said>() => ({
+  job: text('job')
+    .primaryKey()
+    .references(() => jobs.id, { onDelete: 'cascade' }),
+  /** The version of job, firm and program that it was worked out from. */
+  of: text('of').notNull(),
+  /** None where that version cannot be worked out: it is not tried again until the job changes. */
+  said: jsonb('said').$type<Said>(),
+});
+
+/** What the list shows. */
+export const digests = pgTable('digests', workedOut<Digest>());
+
+/** What the sheet and the other views show. */
+export const views = pgTable('views', workedOut<KeptView>());
+
+/** Offers that a customer may look at by a secret link, as they were when the link was made. */
+export const shares = pgTable('shares', {
+  id: text('id').primaryKey(),
+  job: text('job')
+    .notNull()
+    .references(() => jobs.id, { onDelete: 'cascade' }),
+  /** SHA-256 of the secret; only the hash is stored. */
+  secretHash: text('secret_hash').notNull().unique(),
+  madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
+  closedAt: timestamp('closed_at', { withTimezone: true }),
+  said: jsonb('said').$type<SharedOffer>().notNull(),
+});

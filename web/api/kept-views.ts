@@ -1,0 +1,85 @@
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { createStore, del, entries, get, keys, set } from 'idb-keyval';
+import type { KeptView } from '../../core/views/kept-view.js';
+import { api, bodyOf } from './client';
+
+/** The mark of the program, as the build sets it: the server keeps what it works out under the same one. */
+export const program = (import.meta.env.VITE_PROGRAM as string | undefined) ?? 'unbuilt';
+
+/** A view as this browser worked it out last. */
+interface OwnView extends KeptView {
+  /** When, ms since 1970. */
+  readonly at: number;
+}
+
+const store = createStore('open-trench-views', 'views');
+const mostKept = 60;
+const keptAfterClearing = 40;
+/** A server that takes longer is not waited for: the view is worked out here. */
+const patience_ms = 1500;
+
+/** A view is large and its parts are compared by identity: it is not gone through for what stayed the same. */
+const asItIs = { structuralSharing: false } as const;
+
+const ownKey = (id: string) => ['view kept here', id] as const;
+const servedKey = (id: string) => ['view kept there', id] as const;
+const ours = (kept: KeptView | null | undefined) => (kept?.program === program ? kept : null);
+
+/**
+ * What is kept of a job's view, in this browser and on the server; `settled` once both were asked. A view that another
+ * program worked out is never among them.
+ */
+export function useKeptViews(id: string): { readonly views: readonly KeptView[]; readonly settled: boolean } {
+  const own = useQuery({
+    queryKey: ownKey(id),
+    queryFn: async () => ours(await get<OwnView>(id, store).catch(() => undefined)),
+    staleTime: Infinity,
+    ...asItIs,
+  });
+  const served = useQuery({
+    queryKey: servedKey(id),
+    queryFn: () => servedView(id),
+    staleTime: Infinity,
+    gcTime: 60_000,
+    retry: false,
+    ...asItIs,
+  });
+  return {
+    views: [own.data, served.data].filter((kept) => kept !== null && kept !== undefined),
+    settled: !own.isPending && !served.isPending,
+  };
+}
+
+async function servedView(id: string): Promise<KeptView | null> {
+  const asked = api.jobs[':id'].view.$get(
+    { param: { id: encodeURIComponent(id) } },
+    { init: { signal: AbortSignal.timeout(patience_ms) } },
+  );
+  // None is kept, or the server is away: either way it is worked out here.
+  return ours(await asked.then((answer) => bodyOf<KeptView>(answer)).catch(() => null));
+}
+
+/** Keeps a view for the next time its job is opened in this browser. */
+export function useKeepView(id: string): (kept: KeptView) => void {
+  const client = useQueryClient();
+  return (kept) => {
+    keepView(client, id, kept);
+  };
+}
+
+function keepView(client: QueryClient, id: string, kept: KeptView): void {
+  client.setQueryData<KeptView | null>(ownKey(id), kept);
+  const own: OwnView = { ...kept, at: Date.now() };
+  // Where nothing can be kept (a private window) it is worked out each time.
+  void set(id, own, store)
+    .then(clear)
+    .catch(() => undefined);
+}
+
+/** Drops those kept longest once there are many. */
+async function clear(): Promise<void> {
+  if ((await keys(store)).length <= mostKept) return;
+  const all = await entries<string, OwnView>(store);
+  const oldest = all.sort(([, a], [, b]) => b.at - a.at).slice(keptAfterClearing);
+  await Promise.all(oldest.map(([id]) => del(id, store)));
+}

@@ -1,0 +1,14 @@
+import Papa from 'papaparse';
+
+/**
+ * Rows as a file of comma-separated values (RFC 4180). A cell that a spreadsheet would take for a formula gets an
+ * apostrophe before it: what a customer or a neighbor was called must not run as a program.
+ */
+export const tableText = (
+  rows: readonly Readonly<Record<string, unknown>>[],
+  columns?: readonly string[],
+): string =>
+  Papa.unparse(
+    { fields: [...(columns ?? Object.keys(rows[0] ?? {}))], data: rows.map((row) => ({ ...row })) },
+    { escapeFormulae: true },
+  );

@@ -1,0 +1,99 @@
+import { holeLetter } from '../../core/excavation/hole.js';
+import { methodName } from '../../core/methods/index.js';
+import { Colors, DxfWriter, point3d, Units, type DxfLayer } from '@tarikjabiri/dxf';
+import type { LineScope } from '../../core/scope/scope.js';
+import { feet } from '../controls/format';
+import { depthAt } from './sheet-scale';
+import { materialWords } from '../../core/catalog/materials.js';
+import type { LineView } from '../../core/views/line-view.js';
+
+const letters_ft = 0.5;
+
+/**
+ * The long section as DXF, in feet: stations along x, depth below the ground down y. A layer each for the ground, the
+ * pipe, findings, holes, what is done, crossings and words.
+ */
+export function dxfText(line: LineView, scope: LineScope): string {
+  const dxf = new DxfWriter();
+  dxf.setUnits(Units.Feet);
+  const layer = (name: string, colour: number): DxfLayer => dxf.addLayer(name, colour, 'Continuous');
+  const layers = {
+    ground: layer('GROUND', Colors.Green),
+    pipe: layer('PIPE', Colors.White),
+    findings: layer('FINDINGS', Colors.Red),
+    holes: layer('HOLES', Colors.Yellow),
+    scope: layer('SCOPE', Colors.Cyan),
+    crossings: layer('CROSSINGS', Colors.Magenta),
+    words: layer('WORDS', Colors.White),
+  };
+  const on = (each: DxfLayer) => ({ layerName: each.name });
+  const at = (station: number, depth: number) => point3d(station, -depth, 0);
+  const draw = (each: DxfLayer, points: readonly (readonly [number, number])[]) => {
+    points.slice(1).forEach(([x, d], i) => {
+      const [px, pd] = points[i] ?? [x, d];
+      dxf.addLine(at(px, pd), at(x, d), on(each));
+    });
+  };
+  const write = (x: number, depth: number, words: string) => {
+    // A text of DXF is one line: what comes after a break would be read as a group code.
+    dxf.addText(at(x, depth), letters_ft, words.replace(/[\r\n]+/g, ' '), on(layers.words));
+  };
+
+  draw(layers.ground, [
+    [line.from_ft, 0],
+    [line.to_ft, 0],
+  ]);
+  for (const { from_ft, kind } of line.surfaces) write(from_ft, -1, kind);
+  for (const pipe of line.pipes) {
+    const stations = [
+      pipe.from_ft,
+      ...line.depths.map(({ station_ft }) => station_ft).filter((x) => x > pipe.from_ft && x < pipe.to_ft),
+      pipe.to_ft,
+    ];
+    const bore_ft = pipe.diameter_in / 12;
+    const invert = stations.map((x) => [x, depthAt(line, x)] as const);
+    const crown = invert.map(([x, depth]) => [x, depth - bore_ft] as const).reverse();
+    const [start] = invert;
+    if (start) draw(layers.pipe, [...invert, ...crown, start]);
+    write(
+      pipe.from_ft,
+      depthAt(line, pipe.from_ft) + 1,
+      `${pipe.diameter_in} in ${materialWords(pipe.material)}`,
+    );
+  }
+  for (const finding of line.findings) {
+    const depth = depthAt(line, finding.from_ft);
+    draw(layers.findings, [
+      [finding.from_ft, depth],
+      [Math.max(finding.to_ft, finding.from_ft + 0.1), depthAt(line, finding.to_ft)],
+    ]);
+    write(finding.from_ft, depth + 2, `${finding.kind} ${feet(finding.from_ft)}`);
+  }
+  for (const pit of scope.pits) {
+    const depth = pit.figures.depth.value;
+    draw(layers.holes, [
+      [pit.from_ft, 0],
+      [pit.from_ft, depth],
+      [pit.to_ft, depth],
+      [pit.to_ft, 0],
+    ]);
+    write(pit.from_ft, depth + 0.8, `excavation ${holeLetter(pit.id)}, ${feet(depth)} deep`);
+  }
+  for (const action of scope.actions) {
+    draw(layers.scope, [
+      [action.from_ft, -2],
+      [action.to_ft, -2],
+    ]);
+    write(
+      action.from_ft,
+      -2.4,
+      `${methodName(action.method)} ${feet(action.from_ft)} to ${feet(action.to_ft)}${action.liner ? `, cut ${feet(action.liner.cut.value)}` : ''}`,
+    );
+  }
+  for (const { station_ft, depth_ft, utility } of line.crossings) {
+    dxf.addCircle(at(station_ft, depth_ft ?? 1), 0.25, on(layers.crossings));
+    write(station_ft + 0.4, depth_ft ?? 1, depth_ft === undefined ? `${utility}, depth not known` : utility);
+  }
+  for (const { name, station } of line.points) write(station.value, depthAt(line, station.value) + 1.6, name);
+  return dxf.stringify();
+}

@@ -1,0 +1,29 @@
+import { askEarly } from './api/early-answers';
+import { claimTab } from './api/tab';
+
+/**
+ * What does not wait for the other scripts to be read: this tab's name, the view that is opened, and what the server is
+ * sure to be asked for first. The build keeps it in a file of its own, which runs before all others.
+ */
+export const tabClaimed = claimTab();
+
+/** The views of a job by their address; each is fetched when it is first opened. */
+export const jobViews = {
+  site: async () => (await import('./site/site-view')).SiteView,
+  log: async () => (await import('./log/log-view')).LogView,
+  sheet: async () => (await import('./sheet/sheet-view')).SheetView,
+  rules: async () => (await import('./rules/rules-view')).RulesView,
+  lengths: async () => (await import('./lengths/lengths-view')).LengthsView,
+  holes: async () => (await import('./holes/holes-view')).HolesView,
+  offer: async () => (await import('./offer/offer-view')).OfferView,
+  after: async () => (await import('./after/after-view')).AfterView,
+} as const;
+export const jobLayout = async () => (await import('./shell/job-layout')).JobLayout;
+
+const [, first, id, view] = location.pathname.split('/');
+if (first === 'jobs' && id) {
+  for (const path of ['', '/view']) askEarly(`/api/jobs/${id}${path}`);
+  askEarly('/api/firm');
+  void jobLayout();
+  void jobViews[view && view in jobViews ? (view as keyof typeof jobViews) : 'sheet']();
+} else if (first === '') askEarly('/api/jobs');

@@ -1,0 +1,48 @@
+import { Flex } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Press } from '../controls/controls';
+
+/** Under the typed line on a phone, where the thumb is: which pass, take back, write. */
+export function ThumbRow({
+  says,
+  disabled,
+  onWrite,
+  onTakeBack,
+  children,
+}: {
+  readonly says: string;
+  readonly disabled: boolean;
+  readonly onWrite: () => void;
+  readonly onTakeBack: () => void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Flex display={{ base: 'flex', md: 'none' }} gap="2" mt="2">
+      {children}
+      <Press
+        type="button"
+        px="3"
+        minHeight="52px"
+        onClick={onTakeBack}
+        aria-label="Take back what was written last"
+      >
+        Undo
+      </Press>
+      <Press
+        type="button"
+        look="signal"
+        flex="1.2"
+        px="2"
+        minHeight="52px"
+        disabled={disabled}
+        // The keyboard of the phone stays open.
+        onPointerDown={(event) => {
+          event.preventDefault();
+        }}
+        onClick={onWrite}
+      >
+        {says}
+      </Press>
+    </Flex>
+  );
+}

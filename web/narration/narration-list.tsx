@@ -1,0 +1,274 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { parseLogLine, type LogContext } from '../../core/logline/parse.js';
+import { Cap, Field, Press } from '../controls/controls';
+import { videoTime } from '../controls/format';
+import { Preview } from '../log/preview';
+import type { NarrationHand, Proposal } from './use-narration';
+
+interface Props {
+  readonly hand: NarrationHand;
+  readonly context: LogContext;
+  readonly seek: ((seconds: number) => void) | undefined;
+}
+
+/** The proposals one under another, worked off by keyboard: Enter accepts, Delete refuses, M mends. */
+export function NarrationList({ hand, context, seek }: Props) {
+  const { proposals } = hand;
+  const [at, setAt] = useState(0);
+  const [mending, setMending] = useState<string>();
+  const rows = useRef<(HTMLLIElement | null)[]>([]);
+  useEffect(() => {
+    if (mending === undefined) rows.current[at]?.focus();
+  }, [at, mending, proposals.length]);
+  const go = (to: number) => {
+    setAt(Math.max(0, Math.min(proposals.length - 1, to)));
+  };
+  const decide = (proposal: Proposal, index: number, is: 'accepted' | 'refused') => {
+    hand.decide(proposal.key, proposal.verdict?.is === is ? undefined : { is });
+    go(index + 1);
+  };
+  const keys = (proposal: Proposal, index: number) => (event: React.KeyboardEvent) => {
+    if (event.target !== event.currentTarget || event.ctrlKey || event.metaKey || event.altKey) return;
+    const act = {
+      ArrowDown: () => {
+        go(index + 1);
+      },
+      ArrowUp: () => {
+        go(index - 1);
+      },
+      Enter: () => {
+        decide(proposal, index, 'accepted');
+      },
+      Delete: () => {
+        decide(proposal, index, 'refused');
+      },
+      Backspace: () => {
+        decide(proposal, index, 'refused');
+      },
+      m: () => {
+        setMending(proposal.key);
+      },
+      v: () => {
+        if (proposal.video_s !== null) seek?.(proposal.video_s + (hand.source?.shift_s ?? 0));
+      },
+    }[event.key];
+    if (!act) return;
+    event.preventDefault();
+    act();
+  };
+  return (
+    <>
+      <Flex
+        px="4"
+        py="1"
+        gap="4"
+        fontSize="13.5px"
+        color="soft"
+        wrap="wrap"
+        display={{ base: 'none', md: 'flex' }}
+      >
+        <span>
+          <Cap>↑</Cap>
+          <Cap>↓</Cap>move
+        </span>
+        <span>
+          <Cap>Enter</Cap>accept
+        </span>
+        <span>
+          <Cap>M</Cap>mend
+        </span>
+        <span>
+          <Cap>Delete</Cap>refuse
+        </span>
+        {seek && (
+          <span>
+            <Cap>V</Cap>show in the video
+          </span>
+        )}
+      </Flex>
+      <chakra.ol flex="1" overflowY="auto" m="0" p="0" listStyleType="none" aria-label="Proposals">
+        {proposals.map((proposal, index) => (
+          <chakra.li
+            key={proposal.key}
+            ref={(row: HTMLLIElement | null) => {
+              rows.current[index] = row;
+            }}
+            tabIndex={index === at ? 0 : -1}
+            aria-label={labelOf(proposal)}
+            px="4"
+            py="2"
+            borderTop="1px solid"
+            borderColor="rule"
+            bg={bgOf(proposal)}
+            _focusVisible={{ outline: '3px solid', outlineColor: 'signal', outlineOffset: '-3px' }}
+            onFocus={() => {
+              setAt(index);
+            }}
+            onKeyDown={keys(proposal, index)}
+          >
+            {firstNote(proposals, index) && (
+              <Text fontFamily="heading" fontWeight={700} pb="1">
+                Proposes nothing: kept as a note where you accept it
+              </Text>
+            )}
+            <Row
+              proposal={proposal}
+              hand={hand}
+              seek={seek}
+              onAccept={() => {
+                decide(proposal, index, 'accepted');
+              }}
+              onRefuse={() => {
+                decide(proposal, index, 'refused');
+              }}
+              onMend={() => {
+                setAt(index);
+                setMending(proposal.key);
+              }}
+            />
+            {mending === proposal.key && (
+              <Mend
+                line={hand.lineOf(proposal)}
+                context={context}
+                onDone={(line) => {
+                  if (line !== undefined) hand.decide(proposal.key, { is: 'mended', line });
+                  setMending(undefined);
+                  if (line !== undefined) go(index + 1);
+                }}
+              />
+            )}
+          </chakra.li>
+        ))}
+      </chakra.ol>
+    </>
+  );
+}
+
+const firstNote = (proposals: readonly Proposal[], index: number): boolean =>
+  proposals[index]?.item === undefined && (index === 0 || proposals[index - 1]?.item !== undefined);
+
+const verdictWords = { accepted: 'accepted', refused: 'refused', mended: 'mended' } as const;
+const labelOf = ({ says, sentence, verdict }: Proposal): string =>
+  `${says}, said: ${sentence}${verdict ? `, ${verdictWords[verdict.is]}` : ''}`;
+const bgOf = ({ verdict }: Proposal): string =>
+  verdict && verdict.is !== 'refused' ? 'keep' : 'transparent';
+
+interface RowProps {
+  readonly proposal: Proposal;
+  readonly hand: NarrationHand;
+  readonly seek: Props['seek'];
+  readonly onAccept: () => void;
+  readonly onRefuse: () => void;
+  readonly onMend: () => void;
+}
+
+/** A proposal beside its sentence and its moment. */
+function Row({ proposal, hand, seek, onAccept, onRefuse, onMend }: RowProps) {
+  const { item, verdict, says, sentence, video_s } = proposal;
+  const refused = verdict?.is === 'refused';
+  const moment = video_s === null ? undefined : video_s + (hand.source?.shift_s ?? 0);
+  return (
+    <Flex gap="3" direction={{ base: 'column', md: 'row' }} opacity={refused ? 0.6 : 1}>
+      <Box width={{ md: '64px' }} flexShrink={0} color="soft" fontSize="14px">
+        {moment !== undefined &&
+          (seek ? (
+            <chakra.button
+              type="button"
+              textDecoration="underline"
+              tabIndex={-1}
+              onClick={() => {
+                seek(moment);
+              }}
+            >
+              {videoTime(moment)}
+            </chakra.button>
+          ) : (
+            videoTime(moment)
+          ))}
+      </Box>
+      <Box flex="1" minWidth={0}>
+        {item && (
+          <Text textDecoration={refused ? 'line-through' : 'none'}>
+            <strong>{verdict?.is === 'mended' ? verdict.line : says}</strong>
+            <chakra.span color="soft"> · {item.entry.pass ?? 'back'}</chakra.span>
+            {item.assumed.length > 0 && verdict?.is !== 'mended' && (
+              <chakra.span color="signalInk"> · taken as said: {item.assumed.join('; ')}</chakra.span>
+            )}
+          </Text>
+        )}
+        {!item && verdict?.is === 'mended' && <strong>{verdict.line}</strong>}
+        <Text color="soft" fontSize="14.5px" overflowWrap="anywhere">
+          “{sentence}”
+        </Text>
+      </Box>
+      <Flex gap="1" flexShrink={0} align="flex-start">
+        <Press
+          type="button"
+          tabIndex={-1}
+          look={verdict && verdict.is !== 'refused' ? 'chosen' : 'plain'}
+          aria-pressed={verdict !== undefined && verdict.is !== 'refused'}
+          onClick={onAccept}
+        >
+          {item ? 'Accept' : 'Keep as a note'}
+        </Press>
+        <Press type="button" tabIndex={-1} look="quiet" onClick={onMend}>
+          Mend
+        </Press>
+        <Press type="button" tabIndex={-1} look="quiet" aria-pressed={refused} onClick={onRefuse}>
+          Refuse
+        </Press>
+      </Flex>
+    </Flex>
+  );
+}
+
+interface MendProps {
+  readonly line: string;
+  readonly context: LogContext;
+  /** Undefined leaves it as it was. */
+  readonly onDone: (line: string | undefined) => void;
+}
+
+/** The log line's own field, in place: what is typed is what goes in. */
+function Mend({ line, context, onDone }: MendProps) {
+  const [text, setText] = useState(line);
+  const parts = useMemo(() => parseLogLine(text, context), [text, context]);
+  const ready = parts.length > 0 && parts.every(({ entry, errors }) => entry && errors.length === 0);
+  return (
+    <Box pt="2" pl={{ md: '76px' }}>
+      <Field
+        autoFocus
+        aria-label="The entry, as the log line writes it"
+        value={text}
+        autoComplete="off"
+        spellCheck={false}
+        aria-invalid={ready ? undefined : true}
+        onChange={(event) => {
+          setText(event.target.value);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            event.preventDefault();
+            onDone(undefined);
+          } else if (event.key === 'Enter' && !event.ctrlKey && !event.metaKey) {
+            event.preventDefault();
+            if (ready) onDone(text);
+          }
+        }}
+      />
+      <Preview
+        parts={parts}
+        text={text}
+        lineView={undefined}
+        runId=""
+        twin={undefined}
+        same={false}
+        compact
+        onChoose={({ from, to, words }) => {
+          setText(text.slice(0, from) + words + text.slice(to));
+        }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,218 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { Line, Point, Run } from '../../core/job/schema.js';
+import { parseLogLine, type LogContext, type LogPart } from '../../core/logline/parse.js';
+import { printLogLine } from '../../core/logprint/print.js';
+import { captionFormat, readCaptions, type CaptionFault, type Cue } from '../../core/narration/captions.js';
+import { narrate, type NarrationItem, type NarrationNote } from '../../core/narration/narrate.js';
+import { inOrder, narrationParts, sayItem } from '../../core/narration/parts.js';
+
+/** What a talk was read from, and how: kept on this device until it is written or put away. */
+interface Source {
+  readonly name: string;
+  readonly text: string;
+  readonly pass: 'out' | 'back';
+  /** Added to the talk's times, s. */
+  readonly shift_s: number;
+}
+
+/** What was decided of a proposal; one that was mended is accepted with other words. */
+type Verdict = { readonly is: 'accepted' | 'refused' } | { readonly is: 'mended'; readonly line: string };
+
+interface Kept {
+  readonly source: Source;
+  readonly verdicts: Readonly<Record<string, Verdict>>;
+}
+
+/** One row of the review: a proposal, or a sentence that proposes nothing. */
+export interface Proposal {
+  readonly key: string;
+  readonly item: NarrationItem | undefined;
+  readonly note: NarrationNote | undefined;
+  readonly video_s: number | null;
+  readonly sentence: string;
+  readonly says: string;
+  readonly verdict: Verdict | undefined;
+}
+
+export interface NarrationHand {
+  readonly source: Source | undefined;
+  readonly faults: readonly CaptionFault[];
+  readonly proposals: readonly Proposal[];
+  /** Cues with the shift, for the track beside the video; empty without times. */
+  readonly cues: readonly Cue[];
+  readonly parts: readonly LogPart[];
+  read: (source: Source) => void;
+  shift: (seconds: number) => void;
+  decide: (key: string, verdict: Verdict | undefined) => void;
+  acceptCertain: () => void;
+  /** The words of a proposal, as the log line writes them. */
+  lineOf: (proposal: Proposal) => string;
+  putAway: () => void;
+}
+
+const keptAt = (run: string) => `narration ${location.pathname} ${run}`;
+function keptFor(run: string): Kept | undefined {
+  const text = localStorage.getItem(keptAt(run));
+  try {
+    return text === null ? undefined : (JSON.parse(text) as Kept);
+  } catch {
+    return undefined;
+  }
+}
+
+/** A talk under review: its proposals, what was decided of each, and what would be written. */
+export function useNarration(
+  line: Line,
+  run: Run,
+  context: LogContext,
+  clip: string | undefined,
+): NarrationHand {
+  const [kept, setKept] = useState<Kept | undefined>(() => keptFor(run.id));
+  const [read, setRead] = useState<{ text: string; cues: readonly Cue[]; faults: readonly CaptionFault[] }>();
+  const source = kept?.source;
+  useEffect(() => {
+    if (kept) localStorage.setItem(keptAt(run.id), JSON.stringify(kept));
+    else localStorage.removeItem(keptAt(run.id));
+  }, [kept, run.id]);
+  const { text = '', name = '', pass = 'out' } = source ?? {};
+  useEffect(() => {
+    let stale = false;
+    if (text !== '')
+      void readCaptions(text, captionFormat(name, text)).then((captions) => {
+        if (!stale) setRead({ text, ...captions });
+      });
+    return () => {
+      stale = true;
+    };
+  }, [text, name]);
+  const ready = read?.text === text && text !== '' ? read : undefined;
+  const said = useMemo(
+    () => ready && narrate(ready.cues, { direction: run.direction, pass }),
+    [ready, pass, run.direction],
+  );
+  const verdicts = kept?.verdicts ?? {};
+  const shift_s = source?.shift_s ?? 0;
+  const cues = useMemo(
+    () =>
+      (ready?.cues ?? []).map((cue) => ({
+        ...cue,
+        start_s: cue.start_s === null ? null : cue.start_s + shift_s,
+      })),
+    [ready, shift_s],
+  );
+  const proposals: Proposal[] = [
+    ...(said?.items ?? []).map((item, index): Proposal => ({
+      key: `item ${index}`,
+      item,
+      note: undefined,
+      video_s: item.video_s,
+      sentence: item.sentence,
+      says: sayItem(item),
+      verdict: verdicts[`item ${index}`],
+    })),
+    ...(said?.notes ?? []).map((note, index): Proposal => ({
+      key: `note ${index}`,
+      item: undefined,
+      note,
+      video_s: note.video_s,
+      sentence: note.sentence,
+      says: 'proposes nothing',
+      verdict: verdicts[`note ${index}`],
+    })),
+  ];
+  const lineOf = ({ item, sentence, verdict }: Proposal): string => {
+    if (verdict?.is === 'mended') return verdict.line;
+    const [part] = item ? inOrder(narrationParts([{ ...item, sentence: '' }], context), context) : [];
+    if (!part?.entry) return `"${sentence.replaceAll('"', '""')}"`;
+    const { note: _, video_s: _video, clip: _clip, ...bare } = part.entry;
+    const point = part.point ?? pointOf(line, part);
+    return point ? lineWords(printLogLine(bare), point) : printLogLine(bare);
+  };
+  return {
+    source,
+    faults: ready?.faults ?? [],
+    proposals,
+    cues,
+    parts: inOrder(partsOf(proposals, context, { shift_s, clip }), context),
+    read(next) {
+      setKept({ source: next, verdicts: {} });
+    },
+    shift(seconds) {
+      setKept((now) => now && { ...now, source: { ...now.source, shift_s: seconds } });
+    },
+    decide(key, verdict) {
+      setKept((now) => {
+        if (!now) return now;
+        const { [key]: _, ...others } = now.verdicts;
+        return { ...now, verdicts: verdict ? { ...others, [key]: verdict } : others };
+      });
+    },
+    acceptCertain() {
+      const certain = proposals.filter(({ item, verdict }) => item?.certain && !verdict);
+      setKept(
+        (now) =>
+          now && {
+            ...now,
+            verdicts: {
+              ...now.verdicts,
+              ...Object.fromEntries(certain.map(({ key }) => [key, { is: 'accepted' } as const])),
+            },
+          },
+      );
+    },
+    lineOf,
+    putAway() {
+      setKept(undefined);
+    },
+  };
+}
+
+const pointOf = (line: Line, { entry }: LogPart): Point | undefined =>
+  entry?.kind === 'point' ? line.points.find(({ id }) => id === entry.point) : undefined;
+
+/** A point by its kind and what is known of it, which reads back, rather than by an id nobody knows. */
+function lineWords(text: string, { kind, connection, degrees, diameter_in }: Point): string {
+  const words = [
+    connection ?? kind.replace('-', ' '),
+    degrees === undefined ? '' : `${degrees} degrees`,
+    diameter_in === undefined ? '' : `${diameter_in} in`,
+  ];
+  return text.replace(/#(?:"(?:[^"]|"")*"|\S+)/, words.filter(Boolean).join(' '));
+}
+
+/** What would be written: accepted proposals, mended ones as they were typed, sentences kept as notes. */
+function partsOf(
+  proposals: readonly Proposal[],
+  context: LogContext,
+  stamp: { readonly shift_s: number; readonly clip: string | undefined },
+): LogPart[] {
+  const taken = proposals.filter(({ verdict }) => verdict && verdict.is !== 'refused');
+  const items = taken.flatMap(({ item, verdict }) => (item && verdict?.is === 'accepted' ? [item] : []));
+  const accepted = narrationParts(items, context, stamp);
+  let next = 0;
+  return taken.flatMap(({ item, verdict, sentence, video_s }): LogPart[] => {
+    const moment =
+      video_s === null
+        ? {}
+        : { video_s: Math.max(0, video_s + stamp.shift_s), ...(stamp.clip ? { clip: stamp.clip } : {}) };
+    if (verdict?.is === 'mended') {
+      return parseLogLine(verdict.line, context).map((part) => ({
+        ...part,
+        entry: part.entry && { ...moment, ...part.entry, note: part.entry.note ?? sentence },
+      }));
+    }
+    const part = item && accepted[next++];
+    if (part) return [part];
+    return [
+      {
+        entry: { kind: 'note', note: sentence, ...moment },
+        sentence,
+        missing: [],
+        doubts: [],
+        errors: [],
+        passed: [],
+        choices: [],
+      },
+    ];
+  });
+}

@@ -1,0 +1,67 @@
+import { chakra, Flex, Text } from '@chakra-ui/react';
+import { schools, type School } from '../../core/job/vocabulary.js';
+import type { ScopeSoFar } from '../../core/scope/scope.js';
+import { leavesWords } from '../lanes/ways-lane';
+import { schoolWords } from '../../core/job/school-words.js';
+import { money } from '../controls/format';
+
+const Way = chakra('button', {
+  base: {
+    display: 'flex',
+    alignItems: 'center',
+    gap: '3',
+    width: '100%',
+    minHeight: '52px',
+    px: '3.5',
+    py: '1.5',
+    textAlign: 'left',
+    bg: 'transparent',
+    border: '1.5px solid transparent',
+    borderBottomColor: 'rule',
+    cursor: 'pointer',
+    '&[aria-checked=true]': { bg: 'sheet', borderColor: 'ink' },
+  },
+});
+
+/** The three ways where the sheet is too narrow for their lane: name, price, and what each leaves. */
+export function WaysList({ scope, onTake }: { scope: ScopeSoFar; onTake: (school: School) => void }) {
+  const cents = (amount: number) => money(amount, scope.prices.currency);
+  return (
+    <Flex
+      direction="column"
+      role="radiogroup"
+      aria-label="Repair options"
+      borderTop="1px solid"
+      borderColor="rule"
+    >
+      {schools.map((school) => {
+        const way = scope.ways.find((each) => each.school === school);
+        return (
+          <Way
+            key={school}
+            type="button"
+            role="radio"
+            aria-checked={school === scope.school}
+            onClick={() => {
+              onTake(school);
+            }}
+          >
+            <Flex direction="column" flex="1" minWidth="0">
+              <Text fontFamily="heading" fontWeight={700}>
+                {schoolWords[school].name}
+              </Text>
+              <Text color="soft" fontSize="13.5px">
+                {way?.feasible
+                  ? `then ${cents(way.carried)} expected over ten years, ${leavesWords(way)}`
+                  : schoolWords[school].means}
+              </Text>
+            </Flex>
+            <Text fontFamily="heading" fontWeight={700} fontSize="18px">
+              {way ? (way.feasible ? cents(way.total) : 'not possible') : '…'}
+            </Text>
+          </Way>
+        );
+      })}
+    </Flex>
+  );
+}

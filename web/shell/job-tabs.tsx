@@ -1,0 +1,174 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { ChevronDown } from 'lucide-react';
+import { useLayoutEffect, useRef, useState } from 'react';
+import { NavLink, useLocation } from 'react-router';
+
+/** The views of a job, in the order people work. */
+export const jobTabs = [
+  ['site', 'Site'],
+  ['log', 'Camera log'],
+  ['sheet', 'Sheet'],
+  ['lengths', 'Lengths'],
+  ['holes', 'Excavations'],
+  ['offer', 'Offer'],
+  ['after', 'Follow-up'],
+  ['rules', 'Rates and rules'],
+] as const;
+
+const looks = {
+  display: 'flex',
+  alignItems: 'center',
+  height: '100%',
+  px: '2.5',
+  fontFamily: 'heading',
+  fontWeight: 600,
+  color: 'soft',
+  textDecoration: 'none',
+  whiteSpace: 'nowrap',
+  borderBottom: '5px solid transparent',
+  borderTop: '5px solid transparent',
+  _hover: { color: 'ink' },
+} as const;
+
+const Tab = chakra(NavLink, {
+  base: { ...looks, '&.active': { color: 'ink', borderBottomColor: 'signal' } },
+});
+const MoreTab = chakra('button', {
+  base: { ...looks, gap: '1', bg: 'transparent', borderX: 'none', cursor: 'pointer' },
+});
+const RestLink = chakra(NavLink, {
+  base: {
+    display: 'flex',
+    alignItems: 'center',
+    minHeight: '48px',
+    px: '4',
+    fontFamily: 'heading',
+    fontWeight: 600,
+    color: 'ink',
+    textDecoration: 'none',
+    whiteSpace: 'nowrap',
+    _hover: { bg: 'keep' },
+  },
+});
+
+/** Room for the press that opens the rest, px. */
+const more_px = 84;
+
+/** How many of the tabs fit, and the open one among them: the last that fits gives way to it. */
+function shownOf(widths: readonly number[], room: number, open: number): number[] {
+  const all = widths.map((_, i) => i);
+  if (widths.reduce((sum, width) => sum + width, 0) <= room) return all;
+  const shown: number[] = [];
+  let left = room - more_px - (widths[open] ?? 0);
+  for (const i of all) {
+    if (i === open) continue;
+    left -= widths[i] ?? 0;
+    if (left < 0) break;
+    shown.push(i);
+  }
+  return [...shown, ...(open >= 0 ? [open] : [])].sort((a, b) => a - b);
+}
+
+/** The tabs of a job; what does not fit stands in a list behind "More". */
+export function JobTabs() {
+  const box = useRef<HTMLDivElement>(null);
+  const ruler = useRef<HTMLDivElement>(null);
+  const { pathname } = useLocation();
+  const open = jobTabs.findIndex(([to]) => pathname.endsWith(`/${to}`));
+  const [room, setRoom] = useState<{ px: number; widths: readonly number[] }>();
+  useLayoutEffect(() => {
+    const measure = () => {
+      const widths = [...(ruler.current?.children ?? [])].map((tab) =>
+        Math.ceil(tab.getBoundingClientRect().width),
+      );
+      setRoom({ px: box.current?.clientWidth ?? 0, widths });
+    };
+    measure();
+    const observer = new ResizeObserver(measure);
+    // The letters change their widths when their font is there.
+    for (const each of [box.current, ruler.current]) if (each) observer.observe(each);
+    return () => {
+      observer.disconnect();
+    };
+  }, []);
+  const shown = room ? shownOf(room.widths, room.px, open) : [];
+  const rest = jobTabs.filter((_, i) => !shown.includes(i));
+  return (
+    <Flex as="nav" ref={box} aria-label="Views of this job" flex="1" minWidth="0" position="relative">
+      <Box position="absolute" inset="0" overflow="hidden" visibility="hidden" aria-hidden>
+        <Flex ref={ruler} width="max-content">
+          {jobTabs.map(([to, name]) => (
+            <Box key={to} css={{ ...looks }}>
+              {name}
+            </Box>
+          ))}
+        </Flex>
+      </Box>
+      {shown.map((i) => {
+        const [to, name] = jobTabs[i] ?? jobTabs[0];
+        return (
+          <Tab key={to} to={to}>
+            {name}
+          </Tab>
+        );
+      })}
+      {rest.length > 0 && rest.length < jobTabs.length && <Rest tabs={rest} />}
+    </Flex>
+  );
+}
+
+/** What does not fit, in a list that opens under its press. */
+function Rest({ tabs }: { tabs: readonly (typeof jobTabs)[number][] }) {
+  const [open, setOpen] = useState(false);
+  const press = useRef<HTMLButtonElement>(null);
+  return (
+    <Box
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape' || !open) return;
+        event.stopPropagation();
+        setOpen(false);
+        press.current?.focus();
+      }}
+      onBlur={({ currentTarget, relatedTarget }) => {
+        if (!currentTarget.contains(relatedTarget)) setOpen(false);
+      }}
+    >
+      <MoreTab
+        ref={press}
+        type="button"
+        aria-label="More views of this job"
+        aria-expanded={open}
+        onClick={() => {
+          setOpen(!open);
+        }}
+      >
+        More
+        <ChevronDown size={16} aria-hidden />
+      </MoreTab>
+      {open && (
+        <Box
+          position="absolute"
+          top="60px"
+          right="0"
+          zIndex={30}
+          bg="sheet"
+          border="1.5px solid"
+          borderColor="ink"
+          minWidth="200px"
+        >
+          {tabs.map(([to, name]) => (
+            <RestLink
+              key={to}
+              to={to}
+              onClick={() => {
+                setOpen(false);
+              }}
+            >
+              {name}
+            </RestLink>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

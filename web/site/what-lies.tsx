@@ -1,0 +1,74 @@
+import { Flex, Text } from '@chakra-ui/react';
+import { surfaceKinds } from '../../core/catalog/surfaces.js';
+import type { LineHead } from '../../core/job/schema.js';
+import { ownerKinds } from '../../core/job/vocabulary.js';
+import { overlaps } from '../../core/line/intervals.js';
+import type { LineView } from '../../core/views/line-view.js';
+import { Press } from '../controls/controls';
+import { feet } from '../controls/format';
+import { newStretch, resolver, type Said } from './ground';
+
+/** Lists whose new stretch is asked for what it is. */
+export const askedKinds = {
+  surfaces: surfaceKinds.map((kind): [string, Said] => [kind, { surface: kind }]),
+  owners: ownerKinds.map((kind): [string, Said] => [kind, { owner: kind }]),
+} as const;
+
+/** Asks what lies on a new stretch, and says what was said of it before: one laid over another stands in its place. */
+export function WhatLies({
+  list,
+  head,
+  view,
+  at_ft,
+  onSaid,
+}: {
+  list: keyof typeof askedKinds;
+  head: LineHead;
+  view: LineView;
+  at_ft: number;
+  onSaid: (said: Said) => void;
+}) {
+  const span = newStretch(at_ft, view);
+  const resolve = resolver(view);
+  const before =
+    list === 'surfaces'
+      ? (head.surfaces ?? []).map((each) => ({ ...resolve(each), is: each.kind }))
+      : (head.owners ?? []).map((each) => ({ ...resolve(each), is: each.owner }));
+  const under = before.filter((each) => overlaps(each, span));
+  return (
+    <Flex
+      align="center"
+      gap="2"
+      px="3"
+      py="2"
+      bg="keep"
+      wrap="wrap"
+      role="group"
+      aria-label="What lies there"
+    >
+      <Text>
+        {list === 'surfaces' ? 'What lies' : 'Whose part is it'} from {feet(span.from_ft)} to{' '}
+        {feet(span.to_ft)} ft?
+      </Text>
+      {askedKinds[list].map(([kind, said]) => (
+        <Press
+          key={kind}
+          type="button"
+          onClick={() => {
+            onSaid(said);
+          }}
+        >
+          {kind}
+        </Press>
+      ))}
+      {under.length > 0 && (
+        <Text color="signalInk" width="100%" fontSize="14px">
+          {under
+            .map(({ is, from_ft, to_ft }) => `${is}, ${feet(from_ft)} to ${feet(to_ft)} ft,`)
+            .join(' and ')}{' '}
+          on the list already: what you choose goes over it.
+        </Text>
+      )}
+    </Flex>
+  );
+}

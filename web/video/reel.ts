@@ -1,0 +1,95 @@
+import { useEffect, useState } from 'react';
+import { senderName } from '../api/client';
+
+/** What the lens of the simulated reel shows; the line protocol is in docs/reel-protocol.md. */
+export interface Picture {
+  readonly inRiser: boolean;
+  readonly material: string;
+  readonly diameter_in: number;
+  readonly roll: number;
+  readonly mirrored: boolean;
+  readonly water_in: number;
+  readonly joints: readonly number[];
+  readonly things: readonly PictureThing[];
+  readonly change?: { readonly ahead_ft: number; readonly material: string };
+}
+
+export interface PictureThing {
+  readonly what: string;
+  readonly ahead_ft: number;
+  readonly clock?: number | readonly [number, number];
+  readonly percent?: number;
+  readonly inches?: number;
+  readonly form?: string;
+}
+
+export interface ReelState {
+  readonly name?: string;
+  readonly pipes: readonly {
+    readonly id: string;
+    readonly accesses: readonly string[];
+    readonly name: string;
+  }[];
+  readonly at?: string;
+  readonly reading_ft?: number;
+  readonly picture?: Picture;
+  readonly stopped?: string | undefined;
+  readonly depth_ft?: number | undefined;
+  readonly fault?: string | undefined;
+}
+
+/** Takes one line of the reel into its state. */
+export function hearReel(state: ReelState, line: string): ReelState {
+  const space = line.indexOf(' ');
+  const [word, rest] = space < 0 ? [line, ''] : [line.slice(0, space), line.slice(space + 1)];
+  switch (word) {
+    case 'reel':
+      return { ...state, name: rest };
+    case 'pipe': {
+      const [id = '', accesses = '', ...name] = rest.split(' ');
+      const pipe = { id, accesses: accesses.split(','), name: name.join(' ') };
+      return { ...state, pipes: [...state.pipes.filter((each) => each.id !== id), pipe] };
+    }
+    case 'at':
+      return { ...state, at: rest, stopped: undefined, depth_ft: undefined };
+    case 'reading':
+      return {
+        ...state,
+        reading_ft: Number(rest),
+        stopped: undefined,
+        depth_ft: undefined,
+        fault: undefined,
+      };
+    case 'picture':
+      return { ...state, picture: JSON.parse(rest) as Picture };
+    case 'stopped':
+      return { ...state, stopped: rest };
+    case 'depth':
+      return { ...state, depth_ft: Number(rest) };
+    case 'fault':
+      return { ...state, fault: rest };
+    default:
+      return state;
+  }
+}
+
+/** The reel connected to the server, while it is asked for. */
+export function useReel(on: boolean): ReelState {
+  const [state, setState] = useState<ReelState>({ pipes: [] });
+  useEffect(() => {
+    if (!on) return;
+    const events = new EventSource('/api/reel');
+    events.addEventListener('line', (event: MessageEvent<string>) => {
+      setState((now) => hearReel(now, event.data));
+    });
+    return () => {
+      events.close();
+    };
+  }, [on]);
+  return state;
+}
+
+export const tellReel = (line: string): Promise<unknown> =>
+  fetch('/api/reel', { method: 'POST', body: line, headers: { 'x-device': senderName() } }).catch(
+    () => undefined,
+  );

@@ -1,0 +1,161 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { runHead, type Edit } from '../../core/edits/index.js';
+import { captionsText, type Cue } from '../../core/narration/captions.js';
+import { freeId } from '../../core/job/free-id.js';
+import type { Entry, Line, Run } from '../../core/job/schema.js';
+import type { Change } from '../api/jobs';
+import { Cap, Press } from '../controls/controls';
+import { videoTime } from '../controls/format';
+
+/** What the log may ask of the video beside it. */
+export interface VideoHandle {
+  /** The clip and moment now showing, to be kept with an entry. */
+  stamp(): Pick<Entry, 'clip' | 'video_s'> | undefined;
+  seek(seconds: number): void;
+  toggle(): void;
+  back(seconds: number): void;
+  /** The picture now showing, as a JPEG; undefined where there is none. */
+  picture(): Promise<Blob | undefined>;
+}
+
+interface Props {
+  readonly line: Line;
+  readonly run: Run;
+  readonly change: Change;
+  /** Captions shown in step with the video. */
+  readonly cues: readonly Cue[];
+  /** Keeps the picture now showing for the entry being written. */
+  readonly onKeep: () => void;
+  readonly ref?: Ref<VideoHandle>;
+}
+
+/** A video from this device's disk, played beside the log. It stays on the device: nothing is sent anywhere. */
+export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
+  const track = useTrack(cues);
+  const [clip, setClip] = useState<{ id: string; url: string; name: string }>();
+  const [at, setAt] = useState(0);
+  const video = useRef<HTMLVideoElement>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  useEffect(
+    () => () => {
+      if (clip) URL.revokeObjectURL(clip.url);
+    },
+    [clip],
+  );
+  useImperativeHandle(ref, () => ({
+    stamp: () =>
+      clip && video.current
+        ? { clip: clip.id, video_s: Math.round(video.current.currentTime * 10) / 10 }
+        : undefined,
+    seek(seconds) {
+      if (video.current) video.current.currentTime = seconds;
+    },
+    toggle() {
+      if (video.current?.paused) void video.current.play();
+      else video.current?.pause();
+    },
+    picture: () => pictureOf(video.current),
+    back(seconds) {
+      if (video.current) video.current.currentTime = Math.max(0, video.current.currentTime - seconds);
+    },
+  }));
+  const pick = async (file: File) => {
+    const known = run.video?.find(({ name }) => name === file.name);
+    const taken = line.runs.flatMap((each) => each.video?.map(({ id }) => id) ?? []);
+    const id = known?.id ?? freeId(taken, 'V');
+    setClip({ id, url: URL.createObjectURL(file), name: file.name });
+    if (known) return;
+    const edit: Edit = {
+      kind: 'run',
+      line: line.id,
+      run: run.id,
+      set: { ...runHead(run), video: [...(run.video ?? []), { id, name: file.name }] },
+    };
+    await change.say([edit]);
+  };
+  return (
+    <Box mb="3">
+      <input
+        ref={picker}
+        type="file"
+        accept="video/*"
+        hidden
+        data-testid="video-file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void pick(file);
+        }}
+      />
+      {clip ? (
+        <Box>
+          <chakra.video
+            ref={video}
+            src={clip.url}
+            controls
+            muted
+            width="100%"
+            bg="black"
+            aria-label={`Video ${clip.name}`}
+            onTimeUpdate={(event) => {
+              setAt(event.currentTarget.currentTime);
+            }}
+          >
+            {track && <track key={track} kind="captions" src={track} label="What was said" default />}
+          </chakra.video>
+          <Flex justify="space-between" fontSize="13px" color="soft">
+            <Text truncate>{clip.name}</Text>
+            <Text whiteSpace="nowrap">video {videoTime(at)}</Text>
+          </Flex>
+          <Press type="button" width="100%" mt="1" onClick={onKeep}>
+            <Cap>Alt</Cap>
+            <Cap>K</Cap>keep this picture
+          </Press>
+        </Box>
+      ) : (
+        <Press type="button" width="100%" onClick={() => picker.current?.click()}>
+          Open a video from this device
+        </Press>
+      )}
+      {clip === undefined && (run.video?.length ?? 0) > 0 && (
+        <Text fontSize="13px" color="soft" mt="1">
+          This run was filmed as {run.video?.map(({ name }) => name).join(', ')}. Open it to step through the
+          entries.
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+/** The address of a captions track made of these cues; undefined without times. */
+function useTrack(cues: readonly Cue[]): string | undefined {
+  const [made, setMade] = useState<{ text: string; url: string }>();
+  const text = captionsText(cues);
+  useEffect(() => {
+    if (text === '') return;
+    const url = URL.createObjectURL(new Blob([text], { type: 'text/vtt' }));
+    // The address exists only once the browser made it.
+    setMade({ text, url });
+    return () => {
+      URL.revokeObjectURL(url);
+    };
+  }, [text]);
+  return made?.text === text ? made.url : undefined;
+}
+
+async function pictureOf(video: HTMLVideoElement | null): Promise<Blob | undefined> {
+  if (!video || video.videoWidth === 0) return undefined;
+  const canvas = document.createElement('canvas');
+  canvas.width = video.videoWidth;
+  canvas.height = video.videoHeight;
+  canvas.getContext('2d')?.drawImage(video, 0, 0);
+  return new Promise((resolve) => {
+    canvas.toBlob(
+      (blob) => {
+        resolve(blob ?? undefined);
+      },
+      'image/jpeg',
+      0.9,
+    );
+  });
+}
