@@ -37,20 +37,25 @@ async function entriesOf(page: Page, url: string) {
   return job.lines.flatMap((line) => line.runs.flatMap((run) => run.entries));
 }
 
-/** How many times over the browser's storage holds what the pages last saw: none before the first was kept. */
-const pagesKept = (page: Page) =>
+/** Whether the browser's storage holds the job as the pages last saw it. */
+const jobKept = (page: Page) =>
   page.evaluate(
-    () =>
-      new Promise<number>((done) => {
+    (id) =>
+      new Promise<boolean>((done) => {
         const opening = indexedDB.open('open-trench-jobs');
         opening.addEventListener('success', () => {
-          const count = opening.result.transaction('cache').objectStore('cache').count();
-          count.onsuccess = () => {
-            done(count.result);
+          const all = opening.result.transaction('cache').objectStore('cache').getAll();
+          all.onsuccess = () => {
+            const kept = all.result.map((each) => JSON.parse(String(each)) as Kept);
+            done(kept.some(({ clientState }) => clientState.queries.some(({ queryKey }) => queryKey[1] === id)));
           };
         });
       }),
+    jobId,
   );
+interface Kept {
+  readonly clientState: { readonly queries: readonly { readonly queryKey: readonly unknown[] }[] };
+}
 
 test('with the server gone typing goes on; it waits, survives a reload, and goes in once and in order', async ({
   page,
@@ -59,7 +64,7 @@ test('with the server gone typing goes on; it waits, survives a reload, and goes
   const before = await openLog(page, server.url);
   // The pages and the job are kept by now, so that a reload does not need the server.
   await keptPages(page);
-  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
+  await expect.poll(() => jobKept(page)).toBe(true);
   await server.kill();
   for (const words of ['12 joint', '13 gap 1/2', '14 roots 15%']) await write(page, words);
   await expect(saved(page)).toHaveText('3 waiting');
@@ -142,7 +147,7 @@ test('what another changed while a page was closed is there when it opens again,
     });
   });
   const before = await openLog(page, server.url);
-  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
+  await expect.poll(() => jobKept(page)).toBe(true);
   await page.goto('about:blank');
   await writeElsewhere(page, server.url);
   await page.goto(`${server.url}/jobs/${jobId}/log`);
@@ -156,7 +161,7 @@ test('what was written while an older answer was on its way stands, and never le
   const server = await startServer('demo');
   const before = await openLog(page, server.url);
   const entriesBefore = (await entriesOf(page, server.url)).length;
-  await expect.poll(() => pagesKept(page)).toBeGreaterThan(0);
+  await expect.poll(() => jobKept(page)).toBe(true);
   // The stream of versions would have it asked for anew: it fails, as it does behind a bad hotspot.
   await page.route('**/api/changes', (route) => route.abort());
   let letThrough: () => void = () => undefined;

@@ -131,7 +131,9 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
     look,
     fetch,
     known: () => stored() !== undefined,
-    /** All that was typed is on the page, at the value typed last: what is shown is in the browser's storage. */
+    /** Something typed is in no storage yet: a browser asks before it reloads such a page. */
+    isOnlyHere: () => running.run(page, () => outbox.isOnlyHere()),
+    /** All that was typed is on the page, at the value typed last. */
     shows: (typed: ReadonlyMap<string, number>) => {
       const now = new Map(entriesOf(shown() ?? { lines: [] }).map((entry) => [entry.id, entry.reading_ft]));
       return [...typed].every(([entry, at]) => now.get(entry) === at);
@@ -219,11 +221,12 @@ test('whatever the wire does, nothing typed leaves the page, and all of it goes 
             own.set(key, reading_ft);
             sends++;
             void page.write({ id: key, kind: 'joint', reading_ft, pass: 'out' });
+            if (!page.shows(own)) lost.push(`${key} is not shown at once`);
           }
         } else if (does === 'fetch') void page.fetch();
         else if (does === 'let go') letGo(device);
         else if (does === 'reload') {
-          while (page.known() && !page.shows(own) && lost.length === 0) await turn();
+          while (page.isOnlyHere()) await turn();
           page.shut();
           pages[who] = await load(who);
         }

@@ -80,9 +80,21 @@ function change(next: readonly Item[]): void {
   });
 }
 
-/** Storage may be barred (a private window): what is typed is then kept as long as the page is open. */
-const keep = (item: Item) => set(item.key, item, store).catch(() => undefined);
+/** Keys of parcels that only this page has: not in storage yet, or storage is barred (a private window). */
+const onlyHere = new Set<string>();
+
+async function keep(item: Item): Promise<void> {
+  onlyHere.add(item.key);
+  await set(item.key, item, store).then(
+    () => onlyHere.delete(item.key),
+    () => undefined,
+  );
+}
+
 const drop = (key: string) => del(key, store).catch(() => undefined);
+
+/** A reload now would lose something that was typed. */
+export const isOnlyHere = (): boolean => items.some(({ key }) => onlyHere.has(key));
 const remember = (each: Gone) => set(each.sent, each, goneStore).catch(() => undefined);
 
 /** Reads what an earlier page left behind and sends it; called once, with what to do when the server took something. */
@@ -115,6 +127,9 @@ async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void
   read = true;
   change([...items]);
   window.addEventListener('online', () => void flushAll());
+  window.addEventListener('beforeunload', (event) => {
+    if (isOnlyHere()) event.preventDefault();
+  });
   await sendAll();
 }
 
@@ -179,9 +194,9 @@ export async function send(
     undoes,
     state: 'waiting',
   };
-  // Shown only when it is in the browser's storage: what can be seen survives a reload.
-  await keep(item);
+  // Shown before it is in the browser's storage, which may be slow: what is made next is made on what is shown.
   change([...items, item]);
+  await keep(item);
   await flush(job);
   const left = items.find(({ key }) => key === item.key);
   if (left?.state === 'refused') {
@@ -264,6 +279,7 @@ async function mark(item: Item, error: Refused): Promise<void> {
 /** Takes a set out of the outbox without sending it. */
 export function forget(key: string): void {
   done.add(key);
+  onlyHere.delete(key);
   void drop(key);
   change(items.filter((each) => each.key !== key));
 }
