@@ -80,15 +80,18 @@ function change(next: readonly Item[]): void {
   });
 }
 
-/** Keys of parcels that only this page has: not in storage yet, or storage is barred (a private window). */
-const onlyHere = new Set<string>();
+/** Parcels that only this page has: on their way into storage, or storage is barred (a private window). */
+const onlyHere = new Map<string, Promise<void>>();
 
-async function keep(item: Item): Promise<void> {
-  onlyHere.add(item.key);
-  await set(item.key, item, store).then(
-    () => onlyHere.delete(item.key),
+function keep(item: Item): Promise<void> {
+  const kept = set(item.key, item, store).then(
+    () => {
+      if (onlyHere.get(item.key) === kept) onlyHere.delete(item.key);
+    },
     () => undefined,
   );
+  onlyHere.set(item.key, kept);
+  return kept;
 }
 
 const drop = (key: string) => del(key, store).catch(() => undefined);
@@ -172,7 +175,7 @@ export async function sendFirm(was: Firm, set: Firm): Promise<void> {
     state: 'waiting',
   };
   change(joined ? items.map((each) => (each === joined ? item : each)) : [...items, item]);
-  await keep(item);
+  void keep(item);
   await flush(firmQueue);
 }
 
@@ -196,7 +199,7 @@ export async function send(
   };
   // Shown before it is in the browser's storage, which may be slow: what is made next is made on what is shown.
   change([...items, item]);
-  await keep(item);
+  void keep(item);
   await flush(job);
   const left = items.find(({ key }) => key === item.key);
   if (left?.state === 'refused') {
@@ -219,6 +222,7 @@ function flush(queue: string): Promise<void> {
 const next = (queue: string) => items.find((each) => queueOf(each) === queue && each.state === 'waiting');
 
 async function sendOne(item: Item): Promise<boolean> {
+  await onlyHere.get(item.key);
   try {
     await (isFirm(item) ? deliverFirm(item) : deliverEdits(item));
     failures = 0;
