@@ -23,6 +23,7 @@ const floors = [
   'solve',
   'explain',
   'scope',
+  'plan',
   'offer',
   'upkeep',
   'compare',

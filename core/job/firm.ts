@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { layOver } from './lay-over.js';
+import { planRulesSchema } from './plan-schema.js';
 import { pricesSchema } from './prices-schema.js';
 import { rulesSchema } from './rules-schema.js';
 import type { Job } from './schema.js';
@@ -16,6 +17,8 @@ export const firmSchema = z.strictObject({
   email: z.string().max(200).optional(),
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),
+  /** How it works its days and how fast its crews are. */
+  plan: planRulesSchema.optional(),
   /** What no price of this firm holds, a sentence each. */
   exclusions: z.array(z.string().min(1).max(500)).max(50).optional(),
   /** Terms that stand on every offer, unless a job has its own. */

@@ -14,6 +14,7 @@ import {
   surfaceKinds,
 } from './vocabulary.js';
 import { rulesSchema } from './rules-schema.js';
+import { jobPlanSchema } from './plan-schema.js';
 import { pricesSchema } from './prices-schema.js';
 
 /**
@@ -402,6 +403,7 @@ const plainJobSchema = z.strictObject({
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),
   offer: offerTermsSchema.optional(),
+  plan: jobPlanSchema.optional(),
 });
 
 /** An offer that was accepted: frozen with the job as it was then, under its firm's rules and prices. */

@@ -11,6 +11,8 @@ export interface LaidHole extends Omit<Hole, 'quantities'> {
   readonly figures: HoleFigures;
   readonly sheet: HoleSheet;
   readonly surface: string;
+  /** Wall that is shored or shielded, ft². */
+  readonly held_ft2: number;
 }
 
 export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
@@ -20,6 +22,7 @@ export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
   const { quantities, ...rest } = hole;
   return {
     ...rest,
+    held_ft2: quantities.shored_ft2 + quantities.shielded_ft2,
     surface: [...new Set<SurfaceKind>(cells.map(({ surface }) => surface))].join(', '),
     sheet: holeSheet(
       hole,

@@ -1,0 +1,61 @@
+import type { PlanRules, Rate, Spent, TaskKind } from '../job/plan-schema.js';
+import { taskKindRow, taskKindRows } from './kinds.js';
+import { hoursOf } from './tasks.js';
+
+/** How far the rate of one kind of task is off, over what was really spent. */
+export interface RateCheck {
+  readonly kind: TaskKind;
+  /** What was spent as a share of what was planned for the same amount: 1.2 took a fifth longer. In order of size. */
+  readonly factors: readonly number[];
+  readonly median: number;
+  /** Half of them lie between these two. */
+  readonly middle: readonly [number, number];
+  /** The rate under which the median would be 1. */
+  readonly better: Rate;
+}
+
+/** A quantile of sorted numbers, straight between the two next to it: type 7 of Hyndman and Fan (1996), as R's default. */
+export function quantile(sorted: readonly number[], share: number): number {
+  const at = (sorted.length - 1) * share;
+  const [low, high] = [sorted[Math.floor(at)] ?? NaN, sorted[Math.ceil(at)] ?? NaN];
+  return low + (high - low) * (at - Math.floor(at));
+}
+
+/** Whether a rate can be learned from it: a kind counted by amount needs the amount. */
+const tells = ({ kind, amount }: Spent): boolean =>
+  taskKindRow(kind).unit === undefined || amount !== undefined;
+
+/** What was spent on a task as a share of what its rate says for the same amount, by person-hours. */
+export function factorOf(spent: Spent, rules: Pick<PlanRules, 'rates'>): number {
+  const { crew } = rules.rates[spent.kind];
+  return (
+    (spent.hours * (spent.people ?? crew)) / (hoursOf(spent.kind, spent.amount ?? 0, rules).value * crew)
+  );
+}
+
+/** Every kind of task that something was spent on, in the order of work. What took several days counts once, whole. */
+export function rateChecks(spent: readonly Spent[], rules: Pick<PlanRules, 'rates'>): RateCheck[] {
+  return taskKindRows.flatMap(({ id: kind }) => {
+    const own = spent.filter((each) => each.kind === kind && tells(each));
+    if (own.length === 0) return [];
+    const factors = own.map((each) => factorOf(each, rules)).sort((a, b) => a - b);
+    const median = quantile(factors, 0.5);
+    const rate = rules.rates[kind];
+    return [
+      {
+        kind,
+        factors,
+        median,
+        middle: [quantile(factors, 0.25), quantile(factors, 0.75)] as const,
+        better: {
+          ...rate,
+          perHour: rounded(rate.perHour / median),
+          setUp_h: rounded(rate.setUp_h * median),
+        },
+      },
+    ];
+  });
+}
+
+/** Three digits: no rate is known more closely. */
+const rounded = (value: number): number => Number(value.toPrecision(3));

@@ -1,0 +1,261 @@
+import { addBusinessDays, isWeekend } from 'date-fns';
+import fc from 'fast-check';
+import { defaultPlanRules, machines, type PlanRules, type Spent } from '../job/plan-schema.js';
+import { readyJob } from '../solve/ready.js';
+import { ownScope } from '../test/own-scope.js';
+import { randomJob } from '../test/random-job.js';
+import { quantile, rateChecks } from './actuals.js';
+import { calendarOf, slotsPerHour } from './calendar.js';
+import { cureHours } from './cure.js';
+import { taskKindRow } from './kinds.js';
+import { planOf, type Plan, type PlannedTask, type PlanOptions } from './plan.js';
+import { hoursOf, tasksOf } from './tasks.js';
+
+const startOn = '2026-12-01';
+
+/** Scopes of random jobs on which something is done, cheapest first to work out. */
+const worked = Array.from({ length: 40 }, (_, seed) => randomJob(seed, { lines: 1 + (seed % 2) }))
+  .map((job) => ownScope(readyJob(job)))
+  .filter(({ lines }) => lines.some(({ actions, segments }) => actions.length + segments.length > 0))
+  .filter((scope) => tasksOf(optionsFor(scope)).tasks.length > 1);
+
+function optionsFor(scope: PlanOptions['scope'], rules: Partial<PlanRules> = {}): PlanOptions {
+  return { scope, names: {}, rules: { ...defaultPlanRules, ...rules }, temperature_F: 70, startOn };
+}
+
+function planned(options: PlanOptions): Plan {
+  const answer = planOf(options);
+  if ('refused' in answer) throw new Error(answer.refused);
+  return answer.plan;
+}
+
+const refusal = (options: PlanOptions): string => {
+  const answer = planOf(options);
+  return 'refused' in answer ? answer.refused : '';
+};
+
+test('the calendar counts working days as another library does, and knows no hour nobody works in', () => {
+  // Reference: date-fns, addBusinessDays.
+  const calendar = calendarOf(defaultPlanRules, startOn);
+  const perDay = calendar.slotsPerDay;
+  expect(perDay).toBe(8 * slotsPerHour);
+  for (let day = 0; day < 60; day++) {
+    const expected = addBusinessDays(new Date(`${startOn}T00:00:00Z`), day)
+      .toISOString()
+      .slice(0, 10);
+    expect(calendar.dayOf(day * perDay)).toBe(expected);
+    expect(isWeekend(new Date(`${expected}T12:00:00Z`))).toBe(false);
+    // Called in the morning, answered after three whole working days.
+    const answered = calendar.dayOf(calendar.afterDays(day * perDay + 1, 3));
+    expect(answered).toBe(
+      addBusinessDays(new Date(`${expected}T00:00:00Z`), 4)
+        .toISOString()
+        .slice(0, 10),
+    );
+  }
+  fc.assert(
+    fc.property(fc.nat({ max: 2000 }), fc.double({ min: 0, max: 80, noNaN: true }), (slot, hours) => {
+      expect(calendar.slotAt(calendar.startOf(slot))).toBe(slot);
+      const next = calendar.afterHours(slot + 1, hours);
+      const clock = (moment: { day: string; time: string }) =>
+        Date.parse(`${moment.day}T${moment.time}:00Z`) / 3.6e6;
+      const waited = clock(calendar.startOf(next)) - clock(calendar.endOf(slot + 1));
+      expect(waited).toBeGreaterThanOrEqual(hours - 1e-9);
+      // The slot before would be too soon.
+      if (next > slot + 1)
+        expect(clock(calendar.startOf(next - 1)) - clock(calendar.endOf(slot + 1))).toBeLessThan(hours);
+    }),
+  );
+  // A Sunday is nobody's first day.
+  expect(calendarOf(defaultPlanRules, '2026-12-06').startOf(0)).toEqual({ day: '2026-12-07', time: '07:00' });
+  expect(calendar.slotAt({ day: '2026-12-05', time: '09:00' })).toBeUndefined();
+  expect(calendar.slotAt({ day: '2026-12-04', time: '15:00' })).toBeUndefined();
+  expect(calendar.endOf(perDay)).toEqual({ day: startOn, time: '15:00' });
+});
+
+test('a plan never starts before what it needs, and never has more people or machines than there are', () => {
+  const met = { sameDay: 0, liner: 0, public: 0, open: 0, pipe: 0 };
+  for (const scope of worked) {
+    const options = optionsFor(scope);
+    const { tasks, sameDay } = tasksOf(options);
+    const plan = planned(options);
+    const { calendar } = plan;
+    const byId = new Map(plan.tasks.map((task) => [task.id, task]));
+    expect([...byId.keys()].sort()).toEqual(tasks.map(({ id }) => id).sort());
+    for (const task of plan.tasks) {
+      expect(task.to - task.from).toBe(Math.max(1, Math.ceil(task.hours.value * slotsPerHour - 1e-9)));
+      for (const { task: before, days, hours } of task.after) {
+        const end = (byId.get(before) as PlannedTask).to;
+        const opens =
+          days !== undefined
+            ? calendar.afterDays(end, days)
+            : hours !== undefined
+              ? calendar.afterHours(end, hours)
+              : end;
+        expect(task.from).toBeGreaterThanOrEqual(opens);
+      }
+    }
+    const last = Math.max(...plan.tasks.map(({ to }) => to));
+    for (let slot = 0; slot < last; slot++) {
+      const now = plan.tasks.filter(
+        ({ from, to, kind }) => from <= slot && slot < to && !taskKindRow(kind).office,
+      );
+      expect(now.reduce((sum, { crew }) => sum + crew, 0)).toBeLessThanOrEqual(defaultPlanRules.crew);
+      for (const machine of machines)
+        expect(now.filter(({ kind }) => taskKindRow(kind).machine === machine).length).toBeLessThanOrEqual(1);
+    }
+    // What may not stand open overnight is shut the same day, or said not to be.
+    for (const group of sameDay) {
+      const days = new Set(
+        group.tasks.flatMap((id) => {
+          const task = byId.get(id) as PlannedTask;
+          return [calendar.dayOf(task.from), calendar.dayOf(task.to - 1)];
+        }),
+      );
+      if (days.size > 1) expect(plan.warnings.some((words) => words.startsWith(group.why))).toBe(true);
+      else met.sameDay++;
+    }
+    // Resin does not wait; water stays off until it is hard.
+    for (const { id, to, line } of plan.tasks.filter(({ kind }) => kind === 'insert')) {
+      const cure = byId.get(id.replace('insert', 'cure')) as PlannedTask;
+      expect(calendar.dayOf(cure.to - 1)).toBe(calendar.dayOf(to - 1));
+      expect(
+        plan.water.some(
+          (off) =>
+            off.line === line &&
+            off.from.day === cure.starts.day &&
+            off.from.time <= cure.starts.time &&
+            off.to.time >= cure.ends.time,
+        ),
+      ).toBe(true);
+      met.liner++;
+    }
+    for (const { kind, from } of plan.tasks)
+      if (kind === 'dig') expect(from).toBeGreaterThanOrEqual(calendar.slotsPerDay * 4);
+    const hours = plan.tasks.reduce((sum, { crew, hours: each }) => sum + crew * each.value, 0);
+    expect(plan.labor_h).toBeCloseTo(hours, 9);
+    expect(plan.labor).toBeCloseTo(hours * defaultPlanRules.labor_per_hour, 1);
+    if (byId.has('permit')) met.public++;
+    if (plan.warnings.some((words) => words.includes('stands open for'))) met.open++;
+    if (plan.tasks.some(({ kind }) => kind === 'lay')) met.pipe++;
+  }
+  expect(Math.min(...Object.values(met))).toBeGreaterThan(1);
+});
+
+test('more people, more hours and faster work never end later', () => {
+  for (const scope of worked.slice(0, 25)) {
+    const end = (rules: Partial<PlanRules>) => {
+      const plan = planned(optionsFor(scope, rules));
+      // Only what is proven is the shortest there is.
+      return plan.proven ? Math.max(...plan.tasks.map(({ to }) => to)) : undefined;
+    };
+    const own = end({});
+    const more = end({ crew: 6, machines: { ...defaultPlanRules.machines, excavator: 2 } });
+    const faster = end({
+      rates: Object.fromEntries(
+        Object.entries(defaultPlanRules.rates).map(([kind, rate]) => [
+          kind,
+          { ...rate, perHour: rate.perHour * 1.5 },
+        ]),
+      ) as PlanRules['rates'],
+    });
+    const open = end({ closeOvernight: false });
+    if (own === undefined) continue;
+    for (const other of [more, faster, open]) if (other !== undefined) expect(other).toBeLessThanOrEqual(own);
+  }
+});
+
+test('a start that is set is kept and the rest follows; one that cannot be is refused with what holds it', () => {
+  const scope = worked.find(
+    (each) => tasksOf(optionsFor(each)).tasks.filter(({ kind }) => kind === 'lay').length > 0,
+  );
+  if (!scope) throw new Error('no job lays pipe');
+  const options = optionsFor(scope);
+  const plan = planned(options);
+  const lay = plan.tasks.find(({ kind }) => kind === 'lay') as PlannedTask;
+  const at = (slot: number) => {
+    const { day, time } = plan.calendar.startOf(slot);
+    return `${day}T${time}`;
+  };
+  const dig = plan.tasks.find(({ id }) => lay.after.some(({ task }) => task === id)) as PlannedTask;
+  const later = plan.calendar.slotsPerDay * 8;
+  const moved = planned({ ...options, starts: { [dig.id]: at(later) } });
+  const now = new Map(moved.tasks.map((task) => [task.id, task]));
+  expect(now.get(dig.id)).toMatchObject({ from: later, set: true });
+  expect(now.get(lay.id)?.from).toBeGreaterThanOrEqual(later + (dig.to - dig.from));
+  expect(refusal({ ...options, starts: { [lay.id]: at(1) } })).toMatch(
+    new RegExp(`^“${lay.what}” cannot start at .*: “.*” comes first`),
+  );
+  const first = planned(options).tasks.find(({ kind }) => kind === 'dig') as PlannedTask;
+  expect(refusal({ ...options, starts: { [first.id]: at(2) } })).toMatch(
+    /“Call for the utility locate” comes first and takes 3 working days/,
+  );
+  expect(refusal({ ...options, starts: { [lay.id]: '2026-12-06T09:00' } })).toMatch(
+    /^Nobody works at that time: .*Sun, Dec 6, 9:00 AM/,
+  );
+  expect(refusal({ ...options, starts: { [lay.id]: at(later + plan.calendar.slotsPerDay - 2) } })).toMatch(
+    /in one go and would run past the end of the day: start it by/,
+  );
+  expect(refusal({ ...options, starts: { [dig.id]: at(later), [lay.id]: at(later) } })).toMatch(
+    /cannot start at .* while “/,
+  );
+  // A task that is gone is passed over: the scope changed since.
+  expect(planned({ ...options, starts: { 'house dig P99': at(1) } }).tasks).toEqual(plan.tasks);
+  expect(refusal(optionsFor(scope, { crew: 1 }))).toMatch(/takes 2 people and there is 1/);
+  expect(refusal(optionsFor(scope, { machines: { ...defaultPlanRules.machines, camera: 0 } }))).toMatch(
+    /needs a camera and there is none/,
+  );
+  // Without an excavator it is dug by hand, with the same order and more hours.
+  const byHand = optionsFor(scope, { machines: { ...defaultPlanRules.machines, excavator: 0 } });
+  expect(tasksOf(byHand).tasks.some(({ kind }) => kind === 'hand-dig')).toBe(true);
+});
+
+test('hours are set-up and amount by rate; a cure follows the resin’s sheet', () => {
+  // About one labor-hour for half a cubic yard of trench by hand: an estimating handbook's figure, from memory.
+  const { crew } = defaultPlanRules.rates['hand-dig'];
+  const labor = (yards: number) => hoursOf('hand-dig', yards, defaultPlanRules).value * crew;
+  expect(labor(2) - labor(1)).toBeCloseTo(2, 9);
+  expect(hoursOf('lay', 16, defaultPlanRules).value).toBeCloseTo(0.75 + 2, 9);
+  const { cure } = defaultPlanRules;
+  for (const { at_F, hours } of cure) expect(cureHours(cure, at_F).hours.value).toBe(hours);
+  expect(cureHours(cure, 65).hours.value).toBeCloseTo((6.5 + 4.5) / 2, 9);
+  expect(cureHours(cure, 120)).toMatchObject({ hours: { value: 1.75 }, doubt: undefined });
+  expect(cureHours(cure, 40).doubt).toMatch(/starts at 50 °F; at 40 °F it cures longer/);
+  expect(cureHours(cure, undefined).doubt).toMatch(/nobody said how warm/);
+});
+
+test('what was really spent says how far a rate is off; under the better rate it is not', () => {
+  // R's own example of type 7: quantile(c(1, 2, 3, 4, 10), 0.25 and 0.9), from memory.
+  expect(quantile([1, 2, 3, 4, 10], 0.25)).toBe(2);
+  expect(quantile([1, 2, 3, 4, 10], 0.9)).toBeCloseTo(7.6, 9);
+  const spent = fc.array(
+    fc.record({
+      amount: fc.double({ min: 1, max: 40, noNaN: true }),
+      hours: fc.double({ min: 0.25, max: 20, noNaN: true }),
+    }),
+    { minLength: 1, maxLength: 9 },
+  );
+  fc.assert(
+    fc.property(spent, (rows) => {
+      const items = rows.map((row, i): Spent => ({
+        id: `S${i}`,
+        on: startOn,
+        task: `house dig P${i}`,
+        kind: 'dig',
+        ...row,
+      }));
+      const [check] = rateChecks(items, defaultPlanRules);
+      expect(check?.factors).toHaveLength(items.length);
+      if (!check) return;
+      expect(check.middle[0]).toBeLessThanOrEqual(check.median);
+      expect(check.middle[1]).toBeGreaterThanOrEqual(check.median);
+      const taken = { rates: { ...defaultPlanRules.rates, dig: check.better } };
+      // The better rate is kept to three digits.
+      expect(rateChecks(items, taken)[0]?.median).toBeCloseTo(1, 1);
+    }),
+  );
+  const twoOnOne: Spent = { id: 'S1', on: startOn, task: 't', kind: 'test', hours: 0.75, people: 2 };
+  expect(rateChecks([twoOnOne], defaultPlanRules)[0]?.median).toBeCloseTo(2, 9);
+  // A rate by the foot learns nothing from hours alone.
+  expect(rateChecks([{ ...twoOnOne, kind: 'lay' }], defaultPlanRules)).toEqual([]);
+});

@@ -1,0 +1,438 @@
+import { surfaceRow } from '../catalog/surfaces.js';
+import { holeLetter } from '../excavation/hole.js';
+import { plain, type Figure } from '../figure.js';
+import type { PlanRules, TaskKind } from '../job/plan-schema.js';
+import type { SurfaceKind } from '../job/vocabulary.js';
+import { methodName } from '../methods/index.js';
+import type { LineScope, Scope } from '../scope/scope.js';
+import { cureHours } from './cure.js';
+import { taskKindRow } from './kinds.js';
+
+/** A task that is finished before another starts, and what passes between: working days, or hours by the clock. */
+export interface Wait {
+  readonly task: string;
+  readonly days?: number;
+  readonly hours?: number;
+}
+
+/** One thing that is done at one go by one crew, before it has a day. */
+export interface Task {
+  /** Stays the same as long as the action or excavation does: `house dig P1`. */
+  readonly id: string;
+  readonly kind: TaskKind;
+  /** The line it is on; none for what is done for the whole job. */
+  readonly line?: string;
+  readonly what: string;
+  readonly amount: number;
+  readonly hours: Figure;
+  readonly crew: number;
+  /** What is finished first. */
+  readonly after: readonly Wait[];
+  /** What belongs together on the pipe: the water is off from the first of it to the last. */
+  readonly on?: string;
+}
+
+/** Tasks that must lie within one day, and why. */
+export interface SameDay {
+  readonly tasks: readonly string[];
+  readonly why: string;
+  /** The excavation that may not stand open. */
+  readonly excavation?: string;
+}
+
+export interface Tasks {
+  readonly tasks: readonly Task[];
+  readonly sameDay: readonly SameDay[];
+  /** What nobody could tell, in sentences. */
+  readonly doubts: readonly string[];
+}
+
+export interface PlanInput {
+  readonly scope: Pick<Scope, 'lines'> & { readonly prices: Pick<Scope['prices'], 'lines'> };
+  /** Names of the lines, by id. */
+  readonly names: Readonly<Record<string, string>>;
+  readonly rules: PlanRules;
+  /** Air on the day the liner goes in, °F; undefined where nobody said. */
+  readonly temperature_F: number | undefined;
+}
+
+type Pit = LineScope['pits'][number];
+type Action = LineScope['actions'][number];
+
+/**
+ * What a scope comes to as tasks: calls and permits, cleaning, excavations, pipe, liners, restoring, the last inspection.
+ * Nobody is sent to the site before all calls are answered; nothing is covered before what lies in it is tested.
+ */
+export function tasksOf({ scope, names, rules, temperature_F }: PlanInput): Tasks {
+  const list = new TaskList(rules);
+  const pits = scope.lines.flatMap((line) => line.pits);
+  const loose = scope.lines.flatMap(({ cleanouts }) => cleanouts.filter((each) => each.in === null));
+  if (pits.length + loose.length > 0) list.add('locate', 'locate', {});
+  if (pits.some(({ sheet }) => sheet.isPublic)) list.add('permit', 'permit', {});
+  // Each call has its own wait: what comes after both waits for the longer.
+  const answered = list.tasks.map(({ id }): Wait => ({
+    task: id,
+    days: id === 'permit' ? rules.permit_days : rules.locate_days,
+  }));
+  const ours = new Set(
+    scope.prices.lines
+      .filter(({ from, rate }) => from.startsWith('restore_per_ft2.') && rate > 0)
+      .map(({ from }) => from.slice('restore_per_ft2.'.length)),
+  );
+  for (const line of scope.lines)
+    new LineTasks(list, {
+      line,
+      answered,
+      ours,
+      cure: cureHours(rules.cure, temperature_F),
+      named: scope.lines.length > 1 ? `, ${names[line.id] ?? line.id}` : '',
+      prices: scope.prices.lines.filter((price) => price.line === line.id),
+    }).add();
+  return { tasks: list.tasks, sameDay: list.sameDay, doubts: [...new Set(list.doubts)] };
+}
+
+/** What a task is made of; a task named without a wait is followed at once. */
+interface Added extends Partial<Pick<Task, 'amount' | 'hours' | 'line' | 'on'>> {
+  readonly where?: string;
+  readonly after?: readonly (string | Wait)[];
+}
+
+class TaskList {
+  readonly tasks: Task[] = [];
+  readonly sameDay: SameDay[] = [];
+  readonly doubts: string[] = [];
+
+  constructor(readonly rules: PlanRules) {}
+
+  add(kind: TaskKind, id: string, { amount = 0, where = '', after = [], hours, ...more }: Added): string {
+    const row = taskKindRow(kind);
+    const rate = this.rules.rates[kind];
+    this.tasks.push({
+      id,
+      kind,
+      what: where === '' ? row.words : `${row.words} ${where}`,
+      amount,
+      hours: hours ?? hoursOf(kind, amount, this.rules),
+      crew: rate.crew,
+      after: after.map((each) => (typeof each === 'string' ? { task: each } : each)),
+      ...more,
+    });
+    return id;
+  }
+}
+
+/** Hours of a task from its amount and its rate: set up + amount ÷ rate. */
+export function hoursOf(kind: TaskKind, amount: number, rules: Pick<PlanRules, 'rates'>): Figure {
+  const { perHour, setUp_h } = rules.rates[kind];
+  const { unit } = taskKindRow(kind);
+  const hours = setUp_h + (unit === undefined ? 0 : amount / perHour);
+  return {
+    value: hours,
+    unit: 'h',
+    steps: [
+      {
+        label: unit === undefined ? 'As long as it takes' : 'Setting up + amount ÷ rate',
+        expression:
+          unit === undefined
+            ? `${plain(setUp_h)} h`
+            : `${plain(setUp_h)} + ${plain(amount)} ${unit} ÷ ${plain(perHour)} ${unit}/h = ${plain(hours)} h`,
+        source: 'company rates',
+      },
+    ],
+  };
+}
+
+interface LineInput {
+  readonly line: LineScope;
+  /** Nobody is sent before these calls are answered. */
+  readonly answered: readonly Wait[];
+  /** Surfaces that we restore. */
+  readonly ours: ReadonlySet<string>;
+  readonly cure: ReturnType<typeof cureHours>;
+  /** Said behind each task where a job has several lines. */
+  readonly named: string;
+  readonly prices: PlanInput['scope']['prices']['lines'];
+}
+
+/** The tasks of one line, from the first cleaning to the last inspection. */
+class LineTasks {
+  private readonly id: string;
+  /** What the first excavation waits for. */
+  private first: readonly Wait[];
+  /** The last task that opens each excavation, what is done in it, and what its excavation must not be covered before. */
+  private readonly opened = new Map<string, string>();
+  private readonly done = new Map<string, string[]>();
+  private readonly onPipe: string[] = [];
+
+  constructor(
+    private readonly list: TaskList,
+    private readonly input: LineInput,
+  ) {
+    this.id = input.line.id;
+    this.first = input.answered;
+  }
+
+  add(): void {
+    const { line } = this.input;
+    this.cleaning();
+    for (const pit of line.pits) this.open(pit);
+    for (const action of line.actions) if (action.pipe) this.pipe(action);
+    for (const action of line.actions) if (action.liner) this.liner(action);
+    for (const action of line.actions) if (action.pipe && this.sharedLiner(action)) this.late(action);
+    this.cleanouts();
+    for (const pit of line.pits) this.close(pit);
+    if (this.onPipe.length > 0)
+      this.task('inspect', 'inspect after', {
+        amount: this.covered(line.actions),
+        where: `what was done${this.input.named}`,
+        after: [...this.onPipe, ...line.pits.map((pit) => this.key('backfill', pit.id))],
+      });
+  }
+
+  private key = (...words: string[]): string => [this.id, ...words].join(' ');
+
+  private task = (kind: TaskKind, name: string, more: Added): string =>
+    this.list.add(kind, this.key(name), { line: this.id, ...more });
+
+  private covered = (reaches: readonly { from_ft: number; to_ft: number }[]): number =>
+    Math.max(...reaches.map(({ to_ft }) => to_ft)) - Math.min(...reaches.map(({ from_ft }) => from_ft));
+
+  private cleaning(): void {
+    const cleaned = this.input.line.segments.filter(({ method }) => method === 'clean');
+    if (cleaned.length === 0) return;
+    const amount = this.covered(cleaned);
+    const where = this.input.named;
+    const on = this.key('clean');
+    const clean = this.task('clean', 'clean', { amount, where: where.slice(2), after: this.first, on });
+    const look = { amount, where: `what was cleaned${where}`, after: [clean], on };
+    this.first = [{ task: this.task('inspect', 'inspect', look) }];
+  }
+
+  private place = (pit: Pit): string => `excavation ${holeLetter(pit.id)}${this.input.named}`;
+
+  private open(pit: Pit): void {
+    const byMachine = this.list.rules.machines.excavator > 0;
+    const dig = this.task(byMachine ? 'dig' : 'hand-dig', `dig ${pit.id}`, {
+      amount: pit.figures.bank.value,
+      where: this.place(pit),
+      after: this.first,
+    });
+    const held =
+      pit.held_ft2 > 0
+        ? this.task('protect', `protect ${pit.id}`, {
+            amount: pit.held_ft2,
+            where: `of ${this.place(pit)}`,
+            after: [dig],
+          })
+        : dig;
+    this.opened.set(pit.id, held);
+    this.done.set(pit.id, []);
+  }
+
+  private pitsOf = (action: Action): Pit[] =>
+    this.input.line.pits.filter(({ serves }) => serves.includes(action.id));
+
+  private openedFor = (action: Action): string[] =>
+    this.pitsOf(action).flatMap(({ id }) => this.opened.get(id) ?? []);
+
+  /** The liner that is inserted through the excavation this pipe is laid in: it goes in first. */
+  private sharedLiner = (action: Action): Action | undefined =>
+    this.input.line.actions.find(
+      (other) =>
+        other.liner !== undefined &&
+        this.pitsOf(action).some(
+          (pit) =>
+            pit.serves.includes(other.id) &&
+            other.entry_ft !== null &&
+            other.entry_ft >= pit.from_ft - leastShare_ft &&
+            other.entry_ft <= pit.to_ft + leastShare_ft,
+        ),
+    );
+
+  private pipe(action: Action): void {
+    if (this.sharedLiner(action)) return;
+    this.lay(action, [...this.openedFor(action), ...this.first]);
+  }
+
+  private late(action: Action): void {
+    const liner = this.sharedLiner(action);
+    this.lay(action, [
+      ...this.openedFor(action),
+      this.key(liner && this.branches(liner) > 0 ? 'reinstate' : 'cure', liner?.id ?? ''),
+    ]);
+  }
+
+  private lay(action: Action, after: readonly (string | Wait)[]): void {
+    const where = `${methodName(action.method).toLowerCase()}, ${plain(action.from_ft, 1)} to ${plain(action.to_ft, 1)} ft${this.input.named}`;
+    const on = this.key(action.id);
+    const laid = this.task(action.method === 'burst' ? 'burst' : 'lay', `lay ${action.id}`, {
+      amount: action.pipe?.laid.value ?? 0,
+      where: action.method === 'burst' ? where.replace(/^[^,]*, /, '') : `for the ${where}`,
+      after,
+      on,
+    });
+    let last = laid;
+    if (action.fittings.length > 0)
+      last = this.task('connect', `connect ${action.id}`, {
+        amount: action.fittings.length,
+        where: `in the ${where}`,
+        after: [laid],
+        on,
+      });
+    const tested = this.task('test', `test ${action.id}`, { where: `of the ${where}`, after: [last], on });
+    this.finished(action, [tested]);
+  }
+
+  private finished(action: Action, tasks: readonly string[]): void {
+    this.onPipe.push(...tasks);
+    for (const { id } of this.pitsOf(action)) this.done.get(id)?.push(...tasks);
+  }
+
+  private branches = (action: Action): number =>
+    this.input.prices
+      .filter((price) => price.action === action.id && price.from === 'reinstatement_each')
+      .reduce((sum, { quantity }) => sum + quantity, 0);
+
+  private liner(action: Action): void {
+    const { rules } = this.list;
+    const { cure } = this.input;
+    const where = `${plain(action.from_ft, 1)} to ${plain(action.to_ft, 1)} ft${this.input.named}`;
+    const on = this.key(action.id);
+    const cut_ft = action.liner?.cut.value ?? 0;
+    // Digging and laying on the line come before any resin is mixed.
+    const dry = this.task('dry-run', `dry-run ${action.id}`, {
+      amount: cut_ft,
+      where,
+      after: [...this.openedFor(action), ...this.onPipe, ...this.first],
+    });
+    const needed = action.working?.needed;
+    const insert = this.task('insert', `insert ${action.id}`, {
+      amount: cut_ft,
+      where,
+      after: [dry],
+      on,
+      ...(needed
+        ? { hours: { value: needed.value / 60, unit: 'h', steps: [...needed.steps, inHours(needed.value)] } }
+        : {}),
+    });
+    if (cure.doubt) this.list.doubts.push(cure.doubt);
+    const both_h = (needed?.value ?? 0) / 60 + cure.hours.value;
+    const overnight = both_h > rules.hours;
+    if (overnight)
+      this.list.doubts.push(
+        `the liner at ${where} cures for ${plain(cure.hours.value, 1)} h, past the end of a day: somebody stays with it, or it is cured with hot water or steam`,
+      );
+    const cured = this.task('cure', `cure ${action.id}`, {
+      where,
+      // One that cures overnight is only looked after in the morning.
+      after: [overnight ? { task: insert, hours: cure.hours.value - check_h } : insert],
+      on,
+      hours: overnight ? { ...cure.hours, value: check_h } : cure.hours,
+    });
+    if (!overnight) this.list.sameDay.push({ tasks: [insert, cured], why: 'mixed resin does not wait' });
+    const count = this.branches(action);
+    const last =
+      count > 0
+        ? this.task('reinstate', `reinstate ${action.id}`, { amount: count, where, after: [cured], on })
+        : cured;
+    this.finished(action, [last]);
+  }
+
+  private cleanouts(): void {
+    for (const [i, each] of this.input.line.cleanouts.entries()) {
+      const dug = each.prices
+        .filter(({ from }) => from.startsWith('dig'))
+        .reduce((sum, { quantity }) => sum + quantity, 0);
+      const where = `at ${plain(each.station_ft, 1)} ft${this.input.named}`;
+      const hole =
+        each.in === null && dug > 0
+          ? this.task('hand-dig', `dig cleanout ${i + 1}`, {
+              amount: dug,
+              where: `for the cleanout ${where}`,
+              after: this.first,
+            })
+          : each.in === null
+            ? undefined
+            : this.opened.get(each.in);
+      const set = this.task('connect', `cleanout ${i + 1}`, {
+        amount: 1,
+        where,
+        after: hole === undefined ? this.first : [hole, ...this.first],
+        on: this.key(`cleanout ${i + 1}`),
+      });
+      this.onPipe.push(set);
+      if (each.in !== null) this.done.get(each.in)?.push(set);
+    }
+  }
+
+  private close(pit: Pit): void {
+    const backfill = this.task('backfill', `backfill ${pit.id}`, {
+      amount: pit.figures.bank.value,
+      where: this.place(pit),
+      after: [
+        ...(this.opened.get(pit.id) ? [this.opened.get(pit.id) ?? ''] : []),
+        ...(this.done.get(pit.id) ?? []),
+      ],
+    });
+    const areas = { soft: 0, hard: 0 };
+    for (const { surface, area } of pit.sheet.restore)
+      if (this.input.ours.has(surface)) areas[isHard(surface) ? 'hard' : 'soft'] += area.value;
+    for (const [how, amount] of Object.entries(areas))
+      if (amount > 0)
+        this.task(how === 'hard' ? 'restore-hard' : 'restore-soft', `restore ${how} ${pit.id}`, {
+          amount,
+          where: `over ${this.place(pit)}`,
+          after: [backfill],
+        });
+    const busy = pit.sheet.restore.map(({ surface }) => surface).filter(mustClose);
+    if (this.list.rules.closeOvernight && busy.length > 0)
+      this.list.sameDay.push({
+        tasks: this.inside(pit, backfill),
+        why: `excavation ${holeLetter(pit.id)} is in the ${busy.join(' and the ')} and does not stand open overnight`,
+        excavation: this.place(pit),
+      });
+  }
+
+  /** Everything from the first spade in an excavation to its backfill. */
+  private inside(pit: Pit, backfill: string): string[] {
+    const byId = new Map(this.list.tasks.map((task) => [task.id, task]));
+    const dig = this.key('dig', pit.id);
+    const reached = new Map<string, boolean>();
+    const comesAfterDig = (id: string): boolean => {
+      const known = reached.get(id);
+      if (known !== undefined) return known;
+      reached.set(id, false);
+      const does = id === dig || (byId.get(id)?.after ?? []).some(({ task }) => comesAfterDig(task));
+      reached.set(id, does);
+      return does;
+    };
+    const before = new Set<string>();
+    const collect = (id: string) => {
+      if (before.has(id) || !comesAfterDig(id)) return;
+      before.add(id);
+      byId.get(id)?.after.forEach(({ task }) => {
+        collect(task);
+      });
+    };
+    collect(backfill);
+    return [...before];
+  }
+}
+
+/** Looking at a liner that cured overnight, and letting the pressure off, h. */
+const check_h = 0.25;
+
+/** An insertion point so near an excavation lies in it, ft. */
+const leastShare_ft = 0.01;
+
+const isHard = (surface: string): boolean => surfaceRow(surface as SurfaceKind).pavement ?? false;
+/** People or wheels go over it. */
+const mustClose = (surface: string): boolean => {
+  const { driven, pavement } = surfaceRow(surface as SurfaceKind);
+  return (driven ?? false) || surface === 'sidewalk' || (pavement ?? false);
+};
+
+const inHours = (min: number) => ({
+  label: 'In hours',
+  expression: `${plain(min, 1)} ÷ 60 = ${plain(min / 60)}`,
+});
