@@ -100,6 +100,7 @@ function apiOn({ store, firm, digests, views, shares, offerOf, photos, backups, 
     .get('/changes', (c) => followAll(c, store))
     .route('/backups', backupsOn(backups))
     .get('/firm', async (c) => c.json(await firm.read()))
+    .get('/spent', async (c) => c.json(await firm.spent()))
     .put('/firm', asJson, body(firmChangeSchema), async (c) => {
       const { was, set } = c.req.valid('json');
       const written = await firm.write(was, set);

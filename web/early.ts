@@ -16,6 +16,7 @@ export const jobViews = {
   lengths: async () => (await import('./lengths/lengths-view')).LengthsView,
   holes: async () => (await import('./holes/holes-view')).HolesView,
   offer: async () => (await import('./offer/offer-view')).OfferView,
+  plan: async () => (await import('./plan/plan-view')).PlanView,
   after: async () => (await import('./after/after-view')).AfterView,
 } as const;
 export const jobLayout = async () => (await import('./shell/job-layout')).JobLayout;

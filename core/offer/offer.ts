@@ -9,6 +9,7 @@ import { sayWhat } from '../speech/say.js';
 import { barsOf } from '../scope/bars.js';
 import { ifUnseenIs, type IfUnseenIs } from '../scope/scope.js';
 import { proofOf, type Proof } from './proof.js';
+import { sayDays } from './say-days.js';
 import { sayConditions, sayHoles, sayNotPossible, sayWork } from './say-work.js';
 import { leftUndone } from '../explain/left.js';
 import type { PriceLine } from '../price/price-line.js';
@@ -63,6 +64,8 @@ export interface OfferWay {
   /** What we do, a sentence each, from upstream. */
   readonly does: readonly string[];
   readonly holes: readonly string[];
+  /** How long it takes and when no water may run, in sentences; not on an offer that was frozen before this was told. */
+  readonly days?: readonly string[];
   /** What must be cured and cannot be under the rules: left to others. */
   readonly notPossible: readonly string[];
   /** What the price hangs on: a neighbor's consent, depths still to be located. */
@@ -120,7 +123,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
       endReached: model.endReached,
       zero: datumName(model.line),
     })),
-    ways: ways.map((school) => offeredWay(ready, school)),
+    ways: ways.map((school) => offeredWay(ready, school, (way) => sayDays(ready, way, firm, on))),
     nothingSeen: nothingSeen(ready.lines),
     notSeen: ready.lines.flatMap(({ model }) =>
       subtract([model.extent], model.seen).map((each) => ({ ...each, line: model.line.id })),
@@ -142,7 +145,11 @@ function byOthers({ lines, prices }: ReadiedJob): string[] {
     .map((kind) => `restoring the ${kind === 'building' ? 'floor and finishes inside the building' : kind}`);
 }
 
-function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): OfferWay {
+function offeredWay(
+  { lines, rules, prices }: ReadiedJob,
+  school: School,
+  daysOf: (way: Way) => string[],
+): OfferWay {
   const input: WayInput = { lines, rules: { ...rules, school }, prices, school };
   const way = wayOf(input, prepareLines(input));
   const total = sumCents([way.scope, way.cleanouts]);
@@ -155,6 +162,7 @@ function offeredWay({ lines, rules, prices }: ReadiedJob, school: School): Offer
     bars: Object.fromEntries(way.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
     does: sayWork(way),
     holes: sayHoles(way),
+    days: daysOf(way),
     notPossible: sayNotPossible(way),
     conditions: sayConditions(way),
     total,

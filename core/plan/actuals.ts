@@ -33,7 +33,7 @@ export function factorOf(spent: Spent, rules: Pick<PlanRules, 'rates'>): number 
   );
 }
 
-/** Every kind of task that something was spent on, in the order of work. What took several days counts once, whole. */
+/** Every kind of task that something was spent on, in the order of work; each day that was written down counts by its own amount. */
 export function rateChecks(spent: readonly Spent[], rules: Pick<PlanRules, 'rates'>): RateCheck[] {
   return taskKindRows.flatMap(({ id: kind }) => {
     const own = spent.filter((each) => each.kind === kind && tells(each));

@@ -15,17 +15,17 @@ export interface Moment {
 export interface Calendar {
   readonly slotsPerDay: number;
   /** The working day that a slot lies in. */
-  dayOf(slot: number): Day;
+  readonly dayOf: (slot: number) => Day;
   /** When a slot begins. */
-  startOf(slot: number): Moment;
+  readonly startOf: (slot: number) => Moment;
   /** When work that takes up all slots before this one ends: the evening, rather than the morning after. */
-  endOf(slot: number): Moment;
+  readonly endOf: (slot: number) => Moment;
   /** The slot that begins at a moment; undefined where nobody works then. */
-  slotAt(moment: Moment): number | undefined;
+  readonly slotAt: (moment: Moment) => number | undefined;
   /** First slot at or after so many hours by the clock from the end of work, nights and free days counted. */
-  afterHours(end: number, hours: number): number;
+  readonly afterHours: (end: number, hours: number) => number;
   /** First slot of the working day that follows so many whole working days after the end of work. */
-  afterDays(end: number, days: number): number;
+  readonly afterDays: (end: number, days: number) => number;
 }
 
 const weekday = (day: Day): number => new Date(`${day}T00:00:00Z`).getUTCDay();

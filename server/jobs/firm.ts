@@ -1,10 +1,11 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull, sql } from 'drizzle-orm';
 import { emptyFirm, type Firm } from '../../core/job/firm.js';
 import { mergeThree } from '../../core/edits/merge.js';
+import type { Spent } from '../../core/job/plan-schema.js';
 import type { Fault } from '../../core/job/faults.js';
 import { readFirm } from '../../core/files/read-firm.js';
 import type { Database } from '../storage/database.js';
-import { firms } from '../storage/tables.js';
+import { firms, jobs } from '../storage/tables.js';
 
 export type FirmWritten =
   | { readonly firm: Firm }
@@ -12,10 +13,18 @@ export type FirmWritten =
   /** Fields that somebody else changed to something else in the meantime. */
   | { readonly clash: readonly string[] };
 
+export interface JobSpent {
+  readonly id: string;
+  readonly title: string;
+  readonly spent: readonly Spent[];
+}
+
 export interface FirmStore {
   read(): Promise<Firm>;
   /** Differs after every change. */
   stamp(): Promise<string>;
+  /** What its jobs really took, over all that are not deleted, oldest job first. */
+  spent(): Promise<JobSpent[]>;
   /** Writes what was changed from `was` to `set` over what stands now; answers when it is on the disk. */
   write(was: unknown, set: unknown): Promise<FirmWritten>;
 }
@@ -34,6 +43,16 @@ export function firmOn(db: Database): FirmStore {
       const [row] = await db.select({ changedAt: firms.changedAt }).from(firms).where(eq(firms.id, onlyRow));
       return row?.changedAt.toISOString() ?? '-';
     },
+    spent: () =>
+      db
+        .select({
+          id: jobs.id,
+          title: sql<string>`${jobs.said}->>'title'`,
+          spent: sql<Spent[]>`${jobs.said}->'plan'->'spent'`,
+        })
+        .from(jobs)
+        .where(and(isNull(jobs.deletedAt), sql`${jobs.said}->'plan'->'spent' is not null`))
+        .orderBy(jobs.changedAt),
     write: (was, set) =>
       db.transaction(async (tx): Promise<FirmWritten> => {
         const [before, after] = [readFirm(was), readFirm(set)];

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { emptyFirm, type Firm } from '../../core/job/firm.js';
+import type { JobSpent } from '../../server/jobs/firm.js';
 import { api, asError, bodyOf } from './client';
 import { forget, sendFirm, useFirmOutbox } from './outbox';
 
@@ -10,6 +11,14 @@ export async function takeFirm(client: QueryClient, firm: Firm): Promise<void> {
   await client.cancelQueries({ queryKey: firmKey });
   client.setQueryData(firmKey, firm);
 }
+
+/** What the jobs of the company really took. */
+export const useSpent = () =>
+  useQuery({
+    queryKey: ['spent'],
+    queryFn: async () => bodyOf<JobSpent[]>(await api.spent.$get()),
+    staleTime: 0,
+  });
 
 /** The firm as it stands with what still waits here; undefined until it is known. */
 export function useFirm() {

@@ -3,6 +3,9 @@ import { methodName } from '../../core/methods/index.js';
 import { Text, View } from '@react-pdf/renderer';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
+import { planDays } from '../../core/plan/day.js';
+import { taskKindRow } from '../../core/plan/kinds.js';
+import { sayMoment, sayTime, type Plan } from '../../core/plan/plan.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import { sayFitting } from '../../core/pipe/fittings.js';
@@ -26,7 +29,18 @@ const drawingHeight = 200;
 const paperType_px = 23;
 
 /** What the crew takes along: the day, each liner, the cut list, what to bring, and a page for each hole. */
-export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: ScopedView }) {
+export function CrewDocument({
+  job,
+  firm,
+  view,
+  plan,
+}: {
+  job: Job;
+  firm: Firm;
+  view: ScopedView;
+  /** The days of the work; undefined where no plan is to be had. */
+  plan: Plan | undefined;
+}) {
   const { scope } = view;
   const lines = view.lines.flatMap((line) => {
     const own = scope.lines.find(({ id }) => id === line.id);
@@ -51,9 +65,10 @@ export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: 
           <Text>{inFont(scope.firstStep.why)}</Text>
         </View>
       )}
+      {plan && plan.tasks.length > 0 && <Days plan={plan} />}
       {lines.map(({ line, own }) => (
         <View key={line.id}>
-          <Day line={line} scope={own} several={lines.length > 1} />
+          <Work line={line} scope={own} several={lines.length > 1} />
           <ToKnow scope={scope} line={own} />
         </View>
       ))}
@@ -73,12 +88,51 @@ export function CrewDocument({ job, firm, view }: { job: Job; firm: Firm; view: 
   );
 }
 
-function Day({ line, scope, several }: { line: LineView; scope: LineScope; several: boolean }) {
+/** Who does what when, and when the water is off, a day after the other. */
+function Days({ plan }: { plan: Plan }) {
+  return (
+    <View>
+      {planDays(plan).map(({ day: on, tasks, water }) => (
+        <View key={on} wrap={false}>
+          <Text style={styles.h2}>{sayMoment({ day: on, time: '00:00' }).replace(/, [^,]*$/, '')}</Text>
+          {tasks.map(({ task, from, to, goesOn }) => (
+            <Cells
+              key={task.id}
+              shares={[2, 4.6, 0.9]}
+              cells={[
+                `${sayTime(from)} to ${sayTime(to)}`,
+                `${task.what}${goesOn ? ', goes on the next day' : ''}`,
+                taskKindRow(task.kind).office
+                  ? 'office'
+                  : `${task.crew} ${task.crew === 1 ? 'person' : 'people'}`,
+              ]}
+            />
+          ))}
+          {water.map(({ line, from, to, overnight }) => (
+            <Text key={`${line} ${from.time}`} style={styles.bold}>
+              Water off {sayTime(from.time)} to {sayTime(to.time)}
+              {overnight ? ', and over the night' : ''}
+            </Text>
+          ))}
+        </View>
+      ))}
+      {plan.warnings.length > 0 && (
+        <View style={styles.caution}>
+          {plan.warnings.map((words) => (
+            <Text key={words}>{inFont(`${capital(words)}.`)}</Text>
+          ))}
+        </View>
+      )}
+    </View>
+  );
+}
+
+function Work({ line, scope, several }: { line: LineView; scope: LineScope; several: boolean }) {
   const liners = scope.actions.filter(({ liner }) => liner);
   const shares = [3.2, 1, 1, 1, 1, 1.1, 1];
   return (
     <View>
-      <Text style={styles.h2}>{several ? line.name : 'The day'}</Text>
+      <Text style={styles.h2}>{several ? line.name : 'The work'}</Text>
       {scope.actions.length === 0 && (
         <Text>
           {line.nothingSeen ? 'Nothing seen yet: run the camera.' : 'Nothing is dug or lined on this line.'}

@@ -80,6 +80,10 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
         of(({ holes }) => (holes.length === 0 ? ['none'] : holes)),
       )}
       {row(
+        'How long',
+        of(({ days = [] }) => (days.length === 0 ? ['–'] : days)),
+      )}
+      {row(
         'Price',
         of(({ total, conditions }) => [cash(total), ...conditions]),
       )}

@@ -1,9 +1,11 @@
 import { Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import type { Offer } from '../../core/offer/offer.js';
+import { planOf } from '../../core/plan/plan.js';
 import { asError } from '../api/client';
 import { Press } from '../controls/controls';
 import { useJobContext } from '../shell/job-layout';
+import { planOptions } from '../plan/plan-options';
 import { fileName, save } from '../controls/save';
 
 /** Makes a document and hands it over; what makes it is fetched when it is first asked for. */
@@ -70,7 +72,19 @@ export function SaveCrewSheet() {
   return (
     <SaveButton
       name={`${fileName(job.title)}-crew.pdf`}
-      make={caughtUp && view && (async () => (await maker()).crewPdf({ job, firm, view }))}
+      make={
+        caughtUp &&
+        view &&
+        (async () => {
+          const planned = planOf(planOptions(job, firm, view.scope));
+          return (await maker()).crewPdf({
+            job,
+            firm,
+            view,
+            plan: 'plan' in planned ? planned.plan : undefined,
+          });
+        })
+      }
     >
       Crew sheet as PDF
     </SaveButton>

@@ -1,11 +1,14 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useEffect } from 'react';
+import { defaultPlanRules } from '../../core/job/plan-schema.js';
 import { defaultPrices } from '../../core/job/prices-schema.js';
 import { defaultRules } from '../../core/job/rules-schema.js';
 import type { Firm } from '../../core/job/firm.js';
 import { useFirm } from '../api/firm';
 import { Backups } from './backups';
+import { RateChecks } from './rate-checks';
 import { FirmFile } from './firm-file';
+import { PlanRulesEditor } from '../rules/plan-rules';
 import { RulesEditor } from '../rules/rules-editor';
 import { Group } from '../rules/rows';
 import { usualValidity_days } from '../../core/offer/offer.js';
@@ -131,6 +134,20 @@ function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void
         beneath={{ rules: defaultRules, prices: defaultPrices }}
         ownWords="our own"
         onChange={set}
+      />
+      <RateChecks
+        firm={firm}
+        onTake={(plan) => {
+          set({ plan });
+        }}
+      />
+      <PlanRulesEditor
+        own={firm.plan ?? {}}
+        beneath={defaultPlanRules}
+        ownWords="our own"
+        onChange={(plan) => {
+          set({ plan });
+        }}
       />
     </>
   );

@@ -14,6 +14,7 @@ const questions = [
   'On the line',
   'We do',
   'Excavations',
+  'How long',
   'Price',
   'Each year after',
   'Over the years',
@@ -201,6 +202,7 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
       'On the line': none,
       'We do': <Text fontWeight={700}>Not possible under the rules and pins of this job</Text>,
       Excavations: none,
+      'How long': none,
       Price: none,
       'Each year after': none,
       'Over the years': none,
@@ -222,6 +224,7 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
       </>
     ),
     Excavations: way.holes.length === 0 ? 'none' : <Sentences all={way.holes} />,
+    'How long': way.days && way.days.length > 0 ? <Sentences all={way.days} /> : '–',
     Price: (
       <>
         <Text

@@ -7,8 +7,8 @@ import type { FindingKind } from '../../core/job/vocabulary.js';
 import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
 import { withoutEmpty } from '../controls/without-empty';
 import { measureOf, plainWord, rateFields, ruleFields, tableFields, type RuleField } from './fields';
-import { PotLife } from './pot-life';
 import { Group, RateTable, Row } from './rows';
+import { SheetRows } from './sheet-rows';
 import { UpkeepRules } from './upkeep-rules';
 import { materialWords } from '../../core/catalog/materials.js';
 
@@ -70,11 +70,14 @@ export function RulesEditor({
             ))}
           </Group>
         ))}
-        <PotLife
-          own={rules.potLife}
-          beneath={beneath.rules.potLife}
-          onChange={(potLife) => {
-            setRules({ potLife });
+        <SheetRows
+          title="How long the resin can be worked, from its own sheet"
+          name="Resin row"
+          unit={{ short: 'min', word: 'minutes' }}
+          own={rules.potLife?.map(({ at_F, min }) => [at_F, min] as const)}
+          beneath={beneath.rules.potLife.map(({ at_F, min }) => [at_F, min] as const)}
+          onChange={(rows) => {
+            setRules({ potLife: rows?.map(([at_F, min]) => ({ at_F, min })) });
           }}
         />
         <UpkeepRules rules={rules} beneath={beneath.rules} ownWords={ownWords} onChange={setRules} />

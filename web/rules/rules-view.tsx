@@ -1,10 +1,12 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { jobHead } from '../../core/edits/index.js';
+import { planRulesInForce } from '../../core/job/plan-schema.js';
 import { pricesInForce } from '../../core/job/prices-schema.js';
 import { rulesInForce } from '../../core/job/rules-schema.js';
 import { withoutEmpty } from '../controls/without-empty';
 import { useJobContext } from '../shell/job-layout';
+import { PlanRulesEditor } from './plan-rules';
 import { RulesEditor } from './rules-editor';
 
 const FirmLink = chakra(Link, { base: { color: 'signalInk', fontWeight: 700 } });
@@ -26,6 +28,19 @@ export function RulesView() {
         ownWords="this job’s own"
         onChange={(patch) =>
           void change.say([{ kind: 'job', set: withoutEmpty({ ...jobHead(job), ...patch }) }])
+        }
+      />
+      <PlanRulesEditor
+        own={job.plan?.rules ?? {}}
+        beneath={planRulesInForce(firm.plan, undefined)}
+        ownWords="this job’s own"
+        onChange={(rules) =>
+          void change.say([
+            {
+              kind: 'job',
+              set: withoutEmpty({ ...jobHead(job), plan: withoutEmpty({ ...job.plan, rules }) }),
+            },
+          ])
         }
       />
     </Box>

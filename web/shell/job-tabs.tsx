@@ -11,6 +11,7 @@ export const jobTabs = [
   ['lengths', 'Lengths'],
   ['holes', 'Excavations'],
   ['offer', 'Offer'],
+  ['plan', 'Plan'],
   ['after', 'Follow-up'],
   ['rules', 'Rates and rules'],
 ] as const;

@@ -1,0 +1,26 @@
+import { Chart, type ChartConfiguration, type ChartType } from 'chart.js';
+import { useEffect, useRef, type RefObject } from 'react';
+
+Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
+Chart.defaults.font.size = 13;
+
+/** A color of the theme as the page shows it now. */
+export const themeColor = (name: string): string =>
+  getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim();
+
+/** Keeps a chart on a canvas for as long as it stands; a new configuration draws a new one. */
+export function useChart<Type extends ChartType, Data>(
+  configure: () => ChartConfiguration<Type, Data>,
+  of: readonly unknown[],
+): RefObject<HTMLCanvasElement | null> {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    if (!canvas.current) return undefined;
+    const chart = new Chart(canvas.current, configure());
+    return () => {
+      chart.destroy();
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- Drawn again for what it shows, not for how that is asked for.
+  }, of);
+  return canvas;
+}

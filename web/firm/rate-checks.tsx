@@ -1,0 +1,90 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { lazy, Suspense, useMemo } from 'react';
+import type { Firm } from '../../core/job/firm.js';
+import { planRulesInForce, type PlanRulesOverride } from '../../core/job/plan-schema.js';
+import { rateChecks, type RateCheck } from '../../core/plan/actuals.js';
+import { taskKindRow } from '../../core/plan/kinds.js';
+import { useSpent } from '../api/firm';
+import { Press } from '../controls/controls';
+
+const RateChart = lazy(() => import('./rate-chart'));
+
+/** Which rate is off by how much over all that was written down, and the better one for one press. */
+export function RateChecks({ firm, onTake }: { firm: Firm; onTake: (plan: PlanRulesOverride) => void }) {
+  const { data, error } = useSpent();
+  const rules = useMemo(() => planRulesInForce(firm.plan, undefined), [firm.plan]);
+  const checks = useMemo(() => rateChecks(data?.flatMap(({ spent }) => spent) ?? [], rules), [data, rules]);
+  return (
+    <Box mt="8">
+      <Heading as="h2" fontSize="20px">
+        What the jobs really took
+      </Heading>
+      {error ? (
+        <Text>This needs the server: it looks over all jobs.</Text>
+      ) : checks.length === 0 ? (
+        <Text color="soft" maxWidth="780px">
+          Nothing is written down yet. On a job’s Plan, press a task and write what it really took: hours, how
+          much, how many people. Here you then see which rate is off, and by how much.
+        </Text>
+      ) : (
+        <>
+          <Suspense fallback={null}>
+            <RateChart checks={checks} />
+          </Suspense>
+          <Box mt="2" data-testid="rate-checks">
+            {checks.map((check) => (
+              <CheckRow
+                key={check.kind}
+                check={check}
+                rate={rules.rates[check.kind]}
+                onTake={() => {
+                  onTake({ ...firm.plan, rates: { ...firm.plan?.rates, [check.kind]: check.better } });
+                }}
+              />
+            ))}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+function CheckRow({
+  check: { kind, factors, median, middle, better },
+  rate,
+  onTake,
+}: {
+  check: RateCheck;
+  rate: RateCheck['better'];
+  onTake: () => void;
+}) {
+  const { rateWords, unit } = taskKindRow(kind);
+  const same = better.perHour === rate.perHour && better.setUp_h === rate.setUp_h;
+  // What a sheet or a rule says is not learned here.
+  const fixed = kind === 'cure' || kind === 'insert';
+  const say = (each: RateCheck['better']) =>
+    unit ? `${each.perHour} ${unit} an hour, ${each.setUp_h} h to set up` : `${each.setUp_h} h`;
+  return (
+    <Flex gap="3" py="2" borderTop="1px solid" borderColor="rule" align="center" wrap="wrap">
+      <Box flex="1" minWidth="260px">
+        <Text fontWeight={700}>{rateWords}</Text>
+        <Text fontSize="14.5px">
+          Took {percent(median)} of the planned hours (middle half {percent(middle[0])} to{' '}
+          {percent(middle[1])}, over {factors.length} {factors.length === 1 ? 'task' : 'tasks'}). The rate:{' '}
+          {say(rate)}.
+        </Text>
+      </Box>
+      {fixed ? (
+        <Text color="soft" fontSize="14px">
+          From the resin’s own sheet: change it there.
+        </Text>
+      ) : (
+        <Press type="button" disabled={same} onClick={onTake}>
+          {same ? 'The rate fits' : `Take ${say(better)}`}
+        </Press>
+      )}
+    </Flex>
+  );
+}

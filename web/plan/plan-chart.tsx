@@ -1,0 +1,257 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { useDrag } from '@use-gesture/react';
+import { useRef, useState } from 'react';
+import type { Moment } from '../../core/plan/calendar.js';
+import { taskKindRow } from '../../core/plan/kinds.js';
+import { sayTime, type Plan, type PlannedTask } from '../../core/plan/plan.js';
+import { sayWhen } from './use-plan';
+
+/** A working day is so wide, px; one on which somebody only calls is narrower. */
+const day_px = 288;
+const call_px = 96;
+const row_px = 52;
+
+const Bar = chakra('button', {
+  base: {
+    position: 'absolute',
+    top: '24px',
+    height: '22px',
+    minWidth: '8px',
+    border: '1.5px solid',
+    borderColor: 'ink',
+    cursor: 'grab',
+    touchAction: 'none',
+    p: 0,
+    // A finger takes hold of more than is drawn.
+    _before: { content: '""', position: 'absolute', inset: '-22px -10px -4px -10px' },
+  },
+  variants: {
+    of: {
+      office: { bg: 'keep' },
+      water: { bg: 'water' },
+      site: { bg: 'liner' },
+    },
+  },
+});
+
+/** Working days beside each other; what lies between two that are not next to each other is left out. */
+interface Axis {
+  readonly columns: readonly {
+    readonly index: number;
+    readonly x: number;
+    readonly width: number;
+    readonly gap: boolean;
+  }[];
+  readonly width: number;
+  x(slot: number): number;
+  slotAt(x: number): number;
+}
+
+export function axisOf({ tasks, calendar }: Plan): Axis {
+  const { slotsPerDay } = calendar;
+  const used = new Map<number, boolean>();
+  for (const { kind, from, to } of tasks)
+    for (let day = Math.floor(from / slotsPerDay); day * slotsPerDay < to; day++)
+      used.set(day, (used.get(day) ?? true) && (taskKindRow(kind).office ?? false));
+  const days = [...used.keys()].sort((a, b) => a - b);
+  // One more day, to be dragged to.
+  const spare = (days.at(-1) ?? -1) + 1;
+  let x = 0;
+  const columns = [...days, spare].map((index, i, all) => {
+    const width = used.get(index) ? call_px : day_px;
+    const column = { index, x, width, gap: i > 0 && (all[i - 1] ?? 0) !== index - 1 };
+    x += width;
+    return column;
+  });
+  const columnOf = (slot: number) => {
+    const index = Math.floor(slot / slotsPerDay);
+    return columns.findLast((each) => each.index <= index) ?? columns[0];
+  };
+  return {
+    columns,
+    width: x,
+    x: (slot) => {
+      const column = columnOf(slot);
+      return column
+        ? column.x + (Math.min(slotsPerDay, slot - column.index * slotsPerDay) / slotsPerDay) * column.width
+        : 0;
+    },
+    slotAt: (at) => {
+      const column = columns.findLast((each) => each.x <= Math.max(0, at)) ?? columns[0];
+      if (!column) return 0;
+      const inDay = Math.round(((at - column.x) / column.width) * slotsPerDay);
+      return column.index * slotsPerDay + Math.min(slotsPerDay - 1, Math.max(0, inDay));
+    },
+  };
+}
+
+interface Props {
+  readonly plan: Plan;
+  readonly chosen: string | undefined;
+  readonly onChoose: (task: string) => void;
+  /** A task is let go at another moment; undefined lifts the start that was set. */
+  readonly onMove: (task: string, to: Moment | undefined) => void;
+}
+
+/** The tasks as bars on the working hours of the days; a bar is dragged, or moved by the arrow keys. */
+export function PlanChart({ plan, chosen, onChoose, onMove }: Props) {
+  const axis = axisOf(plan);
+  const { calendar } = plan;
+  return (
+    <Box
+      overflowX="auto"
+      tabIndex={0}
+      role="region"
+      aria-label="The days as bars"
+      border="1px solid"
+      borderColor="rule"
+    >
+      <Box position="relative" width={`${axis.width}px`} minWidth="100%">
+        <Flex height="52px" borderBottom="2px solid" borderColor="ink" aria-hidden>
+          {axis.columns.map(({ index, width, gap }) => {
+            const { day, time } = calendar.startOf(index * calendar.slotsPerDay);
+            return (
+              <Box
+                key={index}
+                width={`${width}px`}
+                flexShrink={0}
+                pl="2"
+                pt="1"
+                borderLeft={gap ? '4px double' : '1px solid'}
+                borderColor={gap ? 'ink' : 'rule'}
+              >
+                <Text fontFamily="heading" fontWeight={700} fontSize="15px" whiteSpace="nowrap">
+                  {weekday(day)}
+                </Text>
+                <Text color="soft" fontSize="12.5px" whiteSpace="nowrap">
+                  {sayTime(time)}
+                </Text>
+              </Box>
+            );
+          })}
+        </Flex>
+        <Box role="list" aria-label="Tasks">
+          {plan.tasks.map((task) => (
+            <Row
+              key={task.id}
+              {...{ task, axis, plan, onMove }}
+              chosen={task.id === chosen}
+              onChoose={() => {
+                onChoose(task.id);
+              }}
+            />
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+const weekday = (day: string): string =>
+  new Date(`${day}T00:00:00Z`).toLocaleDateString('en-US', {
+    weekday: 'short',
+    month: 'short',
+    day: 'numeric',
+    timeZone: 'UTC',
+  });
+
+function Row({
+  task,
+  axis,
+  plan,
+  chosen,
+  onChoose,
+  onMove,
+}: Omit<Props, 'chosen' | 'onChoose'> & {
+  task: PlannedTask;
+  axis: Axis;
+  chosen: boolean;
+  onChoose: () => void;
+}) {
+  const [moved_px, setMoved] = useState<number>();
+  const bar = useRef<HTMLButtonElement>(null);
+  const { calendar } = plan;
+  const left = axis.x(task.from);
+  // Its end in the evening is the right edge of that day.
+  const right = Math.max(
+    left + 8,
+    axis.x(task.to - 1) + (axis.columns.at(-1)?.width ?? 0) / calendar.slotsPerDay,
+  );
+  const drag = useDrag(
+    ({ movement: [dx], first, last, tap, event }) => {
+      if (first) onChoose();
+      if (tap) return;
+      event.preventDefault();
+      if (!last) {
+        setMoved(dx);
+        return;
+      }
+      setMoved(undefined);
+      const slot = axis.slotAt(left + dx);
+      if (slot !== task.from) onMove(task.id, calendar.startOf(slot));
+    },
+    { filterTaps: true, pointer: { keys: false } },
+  );
+  const keys = (event: React.KeyboardEvent) => {
+    const step = event.shiftKey ? calendar.slotsPerDay : 1;
+    if (event.key === 'ArrowRight') onMove(task.id, calendar.startOf(task.from + step));
+    else if (event.key === 'ArrowLeft' && task.from - step >= 0)
+      onMove(task.id, calendar.startOf(task.from - step));
+    else if (event.key === 'Delete' || event.key === 'Backspace') onMove(task.id, undefined);
+    else return;
+    event.preventDefault();
+  };
+  const { office, waterOff } = taskKindRow(task.kind);
+  const at = moved_px === undefined ? undefined : calendar.startOf(axis.slotAt(left + moved_px));
+  return (
+    <Box
+      role="listitem"
+      position="relative"
+      height={`${row_px}px`}
+      borderBottom="1px solid"
+      borderColor="rule"
+      bg={chosen ? 'keep' : undefined}
+    >
+      {axis.columns.map(({ index, x, gap }) => (
+        <Box
+          key={index}
+          position="absolute"
+          top="0"
+          bottom="0"
+          left={`${x}px`}
+          borderLeft={gap ? '4px double' : '1px solid'}
+          borderColor={gap ? 'soft' : 'rule'}
+          aria-hidden
+        />
+      ))}
+      <Text
+        position="absolute"
+        top="2px"
+        left={`${Math.max(6, Math.min(left, axis.width - 330))}px`}
+        fontSize="13.5px"
+        whiteSpace="nowrap"
+        fontWeight={chosen ? 700 : 400}
+        pointerEvents="none"
+        bg={chosen ? 'keep' : 'paper'}
+        px="1"
+      >
+        {at ? `${weekday(at.day)}, ${sayTime(at.time)}` : task.what}
+        {task.set && !at && <chakra.span color="signalInk"> · start set by hand</chakra.span>}
+      </Text>
+      <Bar
+        {...drag()}
+        ref={bar}
+        type="button"
+        of={office ? 'office' : waterOff ? 'water' : 'site'}
+        left={`${left + (moved_px ?? 0)}px`}
+        width={`${right - left}px`}
+        borderLeftWidth={task.set ? '6px' : undefined}
+        borderLeftColor={task.set ? 'signal' : undefined}
+        aria-label={`${task.what}: ${sayWhen(task)}, ${task.crew} ${task.crew === 1 ? 'person' : 'people'}${task.set ? ', start set by hand' : ''}`}
+        aria-pressed={chosen}
+        onFocus={onChoose}
+        onKeyDown={keys}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,18 @@
+import type { Firm } from '../../core/job/firm.js';
+import { planRulesInForce } from '../../core/job/plan-schema.js';
+import type { Job } from '../../core/job/schema.js';
+import type { PlanOptions } from '../../core/plan/plan.js';
+import type { ScopedView } from '../../core/views/job-view.js';
+import { today } from '../controls/today';
+
+/** What the plan of a job is made from; where it does not say when it begins, from this day on. */
+export function planOptions(job: Job, firm: Firm, scope: ScopedView['scope']): PlanOptions {
+  return {
+    scope,
+    names: Object.fromEntries(job.lines.map(({ id, name }) => [id, name ?? id])),
+    rules: planRulesInForce(firm.plan, job.plan?.rules),
+    temperature_F: job.site?.temperature_F,
+    startOn: job.plan?.startOn ?? today(),
+    starts: job.plan?.starts,
+  };
+}

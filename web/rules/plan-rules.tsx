@@ -1,0 +1,220 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import {
+  machines,
+  type PlanRules,
+  type PlanRulesOverride,
+  type TaskKind,
+} from '../../core/job/plan-schema.js';
+import { machineWords, taskKindRows } from '../../core/plan/kinds.js';
+import { capital } from '../../core/capital.js';
+import { Press } from '../controls/controls';
+import { withoutEmpty } from '../controls/without-empty';
+import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
+import { Group, Row } from './rows';
+import { SheetRows } from './sheet-rows';
+
+interface Props {
+  readonly own: PlanRulesOverride;
+  readonly beneath: PlanRules;
+  readonly ownWords: string;
+  readonly onChange: (own: PlanRulesOverride) => void;
+}
+
+/** How the days are worked and how fast the crews are: what is said here, laid over what stands beneath it in gray. */
+export function PlanRulesEditor({ own, beneath, ownWords, onChange }: Props) {
+  const set = (patch: PlanRulesOverride) => {
+    onChange(withoutEmpty({ ...own, ...patch }));
+  };
+  const mark = (key: keyof PlanRulesOverride) => (own[key] === undefined ? undefined : ownWords);
+  const number = (
+    key: 'hours' | 'crew' | 'locate_days' | 'permit_days' | 'labor_per_hour',
+    label: string,
+    unit: string,
+    least: number,
+  ) => (
+    <Row label={label} unit={unit} own={mark(key)}>
+      <NumberCell
+        label={label}
+        least={least}
+        measure={key === 'labor_per_hour' ? 'money' : 'number'}
+        value={own[key]}
+        placeholder={String(beneath[key])}
+        onChange={(value) => {
+          set({ [key]: key === 'hours' && value !== undefined ? Math.round(value * 4) / 4 : value });
+        }}
+      />
+    </Row>
+  );
+  return (
+    <Box id="plan" mt="8">
+      <Heading as="h2" fontSize="20px">
+        Days and crews
+      </Heading>
+      <Text color="soft" maxWidth="780px">
+        The plan is made from these. The figures to begin with are invented, near those of estimating
+        handbooks; what your jobs really took makes them yours.
+      </Text>
+      <Flex gap="8" wrap="wrap" align="flex-start">
+        <Box flex="1 1 420px" minWidth={0}>
+          <Group title="The day">
+            <Row label="Starts at" unit="24-hour clock" own={mark('startsAt')}>
+              <TextCell
+                label="The day starts at"
+                accepts={/^([01]\d|2[0-3]):(00|15|30|45)$/}
+                placeholder={beneath.startsAt}
+                value={own.startsAt}
+                onChange={(startsAt) => {
+                  set({ startsAt });
+                }}
+              />
+            </Row>
+            {number('hours', 'Hours worked a day, breaks not counted', 'h', 1)}
+            <Workdays
+              days={own.workdays ?? beneath.workdays}
+              onChange={(workdays) => {
+                set({ workdays: workdays.length > 0 ? workdays : undefined });
+              }}
+            />
+            {number('crew', 'People there are for a job', '', 1)}
+            {machines.map((machine) => (
+              <Row
+                key={machine}
+                label={`${capital(machineWords[machine])}, how many`}
+                unit=""
+                own={own.machines?.[machine] === undefined ? undefined : ownWords}
+              >
+                <NumberCell
+                  label={`${capital(machineWords[machine])}, how many`}
+                  least={0}
+                  value={own.machines?.[machine]}
+                  placeholder={String(beneath.machines[machine])}
+                  onChange={(count) => {
+                    set({
+                      machines: withoutEmpty({ ...own.machines, [machine]: count && Math.round(count) }),
+                    });
+                  }}
+                />
+              </Row>
+            ))}
+            {number('locate_days', 'Utility marks come so many working days after the call', 'days', 0)}
+            {number('permit_days', 'A permit comes so many working days after it was asked for', 'days', 0)}
+            {number('labor_per_hour', 'An hour of one person costs the company', '', 0)}
+            <Row
+              label="In pavement and driveways no excavation stands open overnight"
+              unit=""
+              own={mark('closeOvernight')}
+            >
+              <ChoiceCell
+                label="In pavement and driveways no excavation stands open overnight"
+                value={own.closeOvernight === undefined ? undefined : String(own.closeOvernight)}
+                options={[
+                  ['true', 'yes'],
+                  ['false', 'no: it is plated'],
+                ]}
+                empty={`${beneath.closeOvernight ? 'yes' : 'no: it is plated'} (as it is)`}
+                onChange={(value) => {
+                  set({ closeOvernight: value === undefined ? undefined : value === 'true' });
+                }}
+              />
+            </Row>
+          </Group>
+          <SheetRows
+            title="A liner cures in so many hours, by the resin’s own sheet"
+            name="Cure row"
+            unit={{ short: 'h', word: 'hours' }}
+            own={own.cure?.map(({ at_F, hours }) => [at_F, hours] as const)}
+            beneath={beneath.cure.map(({ at_F, hours }) => [at_F, hours] as const)}
+            onChange={(rows) => {
+              set({ cure: rows?.map(([at_F, hours]) => ({ at_F, hours })) });
+            }}
+          />
+        </Box>
+        <Box flex="1 1 420px" minWidth={0}>
+          <Rates own={own} beneath={beneath} onChange={set} />
+        </Box>
+      </Flex>
+    </Box>
+  );
+}
+
+const weekdays = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
+
+const Workdays = ({ days, onChange }: { days: readonly number[]; onChange: (days: number[]) => void }) => (
+  <Flex gap="1" wrap="wrap" py="2" role="group" aria-label="Days worked">
+    {weekdays.map((word, day) => (
+      <Press
+        key={word}
+        type="button"
+        px="2.5"
+        look={days.includes(day) ? 'chosen' : 'plain'}
+        aria-pressed={days.includes(day)}
+        onClick={() => {
+          onChange(
+            days.includes(day) ? days.filter((each) => each !== day) : [...days, day].sort((a, b) => a - b),
+          );
+        }}
+      >
+        {word}
+      </Press>
+    ))}
+  </Flex>
+);
+
+/** How much a crew does in an hour, by kind of task. */
+function Rates({
+  own,
+  beneath,
+  onChange,
+}: Pick<Props, 'own' | 'beneath'> & { onChange: (patch: PlanRulesOverride) => void }) {
+  const put = (kind: TaskKind, patch: NonNullable<PlanRulesOverride['rates']>[TaskKind]) => {
+    const { [kind]: row, ...others } = own.rates ?? {};
+    const mine = withoutEmpty({ ...row, ...patch });
+    onChange({ rates: Object.keys(mine).length > 0 ? { ...others, [kind]: mine } : others });
+  };
+  const cell = (kind: TaskKind, field: 'perHour' | 'setUp_h' | 'crew', label: string) => (
+    <Box width="84px">
+      <NumberCell
+        label={label}
+        least={field === 'setUp_h' ? 0 : 0.01}
+        value={own.rates?.[kind]?.[field]}
+        placeholder={String(beneath.rates[kind][field])}
+        onChange={(value) => {
+          put(kind, {
+            [field]: field === 'crew' && value !== undefined ? Math.max(1, Math.round(value)) : value,
+          });
+        }}
+      />
+    </Box>
+  );
+  return (
+    <Group title="What a crew does in an hour">
+      <Flex gap="2" pt="1" fontSize="13.5px" color="soft" aria-hidden>
+        <Box flex="1" />
+        {['an hour', 'set up, h', 'people'].map((word) => (
+          <Box key={word} width="84px">
+            {word}
+          </Box>
+        ))}
+      </Flex>
+      {taskKindRows
+        // What a sheet or a rule says has no rate of its own.
+        .filter(({ id }) => id !== 'cure' && id !== 'insert')
+        .map(({ id, rateWords, unit }) => (
+          <Flex key={id} align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">
+            <Text flex="1" fontWeight={own.rates?.[id] ? 700 : 400}>
+              {rateWords}
+              {unit && (
+                <Text as="span" color="soft" fontSize="13.5px">
+                  {' '}
+                  {unit}
+                </Text>
+              )}
+            </Text>
+            {unit ? cell(id, 'perHour', `${rateWords}, ${unit} an hour`) : <Box width="84px" />}
+            {cell(id, 'setUp_h', `${rateWords}, hours to set up`)}
+            {cell(id, 'crew', `${rateWords}, people`)}
+          </Flex>
+        ))}
+    </Group>
+  );
+}
