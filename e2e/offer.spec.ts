@@ -227,7 +227,7 @@ test('the documents, read back by another program, say what the headless scope s
     for (const cut of cuts_ft) expect(crew.text).toContain(cut.toFixed(2));
   }
   const pits = dug.lines.flatMap((each) => each.pits);
-  expect(crew.pages.filter((text) => /Excavation [A-Z] /.test(text))).toHaveLength(pits.length);
+  expect(crew.pages.filter((text) => /Excavation [A-Z] [\d.]+ to/.test(text))).toHaveLength(pits.length);
   for (const pit of pits) {
     const own = crew.pages.find((text) =>
       text.includes(`${pit.from_ft.toFixed(1)} to ${pit.to_ft.toFixed(1)} ft;`),

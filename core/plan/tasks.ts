@@ -374,16 +374,20 @@ class LineTasks {
         ...(this.done.get(pit.id) ?? []),
       ],
     });
-    const areas = { soft: 0, hard: 0 };
-    for (const { surface, area } of pit.sheet.restore)
-      if (this.input.ours.has(surface)) areas[isHard(surface) ? 'hard' : 'soft'] += area.value;
-    for (const [how, amount] of Object.entries(areas))
-      if (amount > 0)
-        this.task(how === 'hard' ? 'restore-hard' : 'restore-soft', `restore ${how} ${pit.id}`, {
-          amount,
-          where: `over ${this.place(pit)}`,
+    for (const [how, kind] of [
+      ['soft', 'restore-soft'],
+      ['hard', 'restore-hard'],
+    ] as const) {
+      const own = pit.sheet.restore.filter(
+        ({ surface }) => this.input.ours.has(surface) && isHard(surface) === (how === 'hard'),
+      );
+      if (own.length > 0)
+        this.task(kind, `restore ${how} ${pit.id}`, {
+          amount: own.reduce((sum, { area }) => sum + area.value, 0),
+          where: `the ${own.map(({ surface }) => surface).join(' and the ')} over ${this.place(pit)}`,
           after: [backfill],
         });
+    }
     const busy = pit.sheet.restore.map(({ surface }) => surface).filter(mustClose);
     if (this.list.rules.closeOvernight && busy.length > 0)
       this.list.sameDay.push({

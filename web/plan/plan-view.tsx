@@ -104,7 +104,7 @@ function Settings({ hand }: { hand: PlanHand }) {
   return (
     <Flex gap="3" wrap="wrap" align="end" my="3">
       <Box>
-        <Label>
+        <Label mb="0">
           First day
           <Field
             type="date"
@@ -294,7 +294,7 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
           setTime(undefined);
         }}
       >
-        <Label flex="1" minWidth="140px">
+        <Label mb="0" flex="1" minWidth="140px">
           Starts on
           <Field
             type="date"
@@ -304,7 +304,7 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
             }}
           />
         </Label>
-        <Label flex="1" minWidth="110px">
+        <Label mb="0" flex="1" minWidth="110px">
           at
           <Field
             type="time"

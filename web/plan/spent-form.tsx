@@ -71,7 +71,7 @@ export function SpentForm({
   };
   const field = (label: string, value: string, set: (text: string) => void, type = 'text') => (
     <Box flex="1" minWidth="92px">
-      <Label>
+      <Label mb="0">
         {label}
         <Field
           type={type}
