@@ -28,6 +28,7 @@ const floors = [
   'upkeep',
   'compare',
   'views',
+  'practice',
   'files',
 ];
 const isTest = '\\.test\\.ts$|^core/test/';

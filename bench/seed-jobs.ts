@@ -1,5 +1,6 @@
 import { join, resolve } from 'node:path';
-import { randomJob, source } from '../core/test/random-job.js';
+import { source } from '../core/source.js';
+import { randomJob } from '../core/test/random-job.js';
 import type { Job } from '../core/job/schema.js';
 import { openDatabase } from '../server/storage/database.js';
 import { storeOn } from '../server/jobs/store.js';

@@ -1,4 +1,4 @@
-import { source } from '../core/test/random-job.js';
+import { source } from '../core/source.js';
 
 /** An invented line that a liner may cover almost anywhere, so that very many scopes are possible: the hard case. */
 export function watchedLine(length_ft: number, findings: number): object {

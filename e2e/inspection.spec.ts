@@ -68,7 +68,7 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
   const back = (station: number) => station + riser;
   await pullTo(page, back(78.2), /mirror|pipe/);
   await call(page, 'main back');
-  await pullTo(page, back(71.4), /gap/);
+  await pullTo(page, back(71.4), /open joint/);
   await call(page, 'gap 3/4 at joint');
   await pullTo(page, back(64), /crack/);
   await call(page, 'crack around');
@@ -83,11 +83,11 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
   await expect(page.getByLabel(/What the camera shows/)).toHaveValue(/located .* deep/);
   await page.keyboard.press('Escape');
   await call(page, 'cleanout two-way riser 3.1');
-  await pullTo(page, back(32.4), /step/);
+  await pullTo(page, back(32.4), /offset/);
   await call(page, 'offset 1/2');
   await pullTo(page, back(23.4), /roots/);
   await call(page, 'roots 15% 10-1 at joint');
-  await pullTo(page, back(17.4), /change to abs|change to clay/);
+  await pullTo(page, back(17.4), /change to ABS|change to clay/i);
   // Pulling back, the head sees the clay first.
   await call(page, 'clay 4 > abs 4');
 

@@ -48,3 +48,11 @@ export function subtract(from: readonly Interval[], holes: readonly Interval[]):
 export function covers(all: readonly Interval[], target: Interval): boolean {
   return subtract([target], all).length === 0;
 }
+
+/** The stretches that lie in both. */
+export const intersect = (a: readonly Interval[], b: readonly Interval[]): Interval[] =>
+  subtract(a, subtract(a, b));
+
+/** Feet of joined stretches. */
+export const totalLength = (all: readonly Interval[]): number =>
+  union(all).reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);

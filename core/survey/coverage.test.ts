@@ -1,5 +1,5 @@
 import type { Entry, Line } from '../job/schema.js';
-import { source } from '../test/random-job.js';
+import { source } from '../source.js';
 import { survey } from './survey.js';
 
 /** A normal deviate from two uniform ones (Box and Muller). */

@@ -1,12 +1,22 @@
 import { createServer, type Socket } from 'node:net';
+import {
+  enter,
+  locatedDepth,
+  move,
+  pictureOf,
+  readingOf,
+  zeroHere,
+  type Reel,
+} from '../../core/practice/reel.js';
 import { pipes } from './pipes.js';
-import { enter, locatedDepth, move, pictureOf, readingOf, zeroHere, type Reel } from './simulate.js';
 
 /**
  * A simulated camera reel and locator behind the line protocol of docs/reel-protocol.md: text lines over a local
  * stream. One reel, whoever is listening. Ends with the process that started it.
  */
-let reel: Reel | undefined = enter('garden', 'CO1', 1);
+const pipeOf = (id: string | undefined) => pipes.find((pipe) => pipe.id === id);
+const [firstPipe] = pipes;
+let reel: Reel | undefined = firstPipe && enter(firstPipe, 'CO1', 1);
 const listeners = new Set<Socket>();
 
 function tell(line: string, to: Iterable<Socket> = listeners): void {
@@ -26,7 +36,8 @@ function obey(line: string, socket: Socket): void {
   const [word, ...rest] = line.trim().split(/\s+/);
   switch (word) {
     case 'enter': {
-      const entered = enter(rest[0] ?? '', rest[1] ?? '', rest[2] === 'upstream' ? -1 : 1);
+      const pipe = pipeOf(rest[0]);
+      const entered = pipe && enter(pipe, rest[1] ?? '', rest[2] === 'upstream' ? -1 : 1);
       if (!entered) {
         tell(`fault no pipe ${rest[0] ?? ''} with a way in at ${rest[1] ?? ''}`, [socket]);
         return;

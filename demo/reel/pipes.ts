@@ -1,40 +1,6 @@
-/** Invented pipes with known truth, for the simulated reel. Stations in ft from the first cleanout's level pipe. */
+import type { SimulatedPipe } from '../../core/practice/pipe.js';
 
-export interface SimulatedThing {
-  readonly at_ft: number;
-  readonly to_ft?: number;
-  readonly what: 'roots' | 'crack' | 'step' | 'gap' | 'hole' | 'tie-in' | 'cleanout' | 'main' | 'bend';
-  /** Seen looking downstream; a range runs the way the clock does. */
-  readonly clock?: number | readonly [number, number];
-  readonly percent?: number;
-  readonly inches?: number;
-  readonly form?: 'hairline' | 'along' | 'around' | 'several';
-}
-
-export interface SimulatedPipe {
-  readonly id: string;
-  readonly name: string;
-  readonly length_ft: number;
-  readonly accesses: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly at_ft: number;
-    readonly riser_ft: number;
-  }[];
-  readonly stretches: readonly {
-    readonly from_ft: number;
-    readonly to_ft: number;
-    readonly material: string;
-    readonly diameter_in: number;
-    readonly piece_ft?: number;
-  }[];
-  readonly things: readonly SimulatedThing[];
-  /** Standing water, deepest in the middle. */
-  readonly sags: readonly { readonly from_ft: number; readonly to_ft: number; readonly inches: number }[];
-  /** Depth of the invert at both ends, straight between. */
-  readonly depth_ft: readonly [number, number];
-}
-
+/** Invented pipes with known truth, for the simulated reel. */
 export const pipes: readonly SimulatedPipe[] = [
   {
     id: 'garden',
@@ -50,11 +16,11 @@ export const pipes: readonly SimulatedPipe[] = [
     ],
     things: [
       { at_ft: 23.4, what: 'roots', percent: 15, clock: [10, 1] },
-      { at_ft: 32.4, what: 'step', inches: 0.5, clock: 6 },
+      { at_ft: 32.4, what: 'offset', inches: 0.5, clock: 6 },
       { at_ft: 41.2, what: 'cleanout' },
       { at_ft: 53.4, what: 'roots', percent: 30, clock: [9, 3] },
       { at_ft: 64, what: 'crack', form: 'around' },
-      { at_ft: 71.4, what: 'gap', inches: 0.75, clock: [12, 12] },
+      { at_ft: 71.4, what: 'separation', inches: 0.75, clock: [12, 12] },
       { at_ft: 78.6, what: 'main' },
     ],
     sags: [{ from_ft: 45, to_ft: 50.5, inches: 1 }],

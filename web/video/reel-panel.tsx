@@ -2,7 +2,7 @@ import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { Choice, Label, Press } from '../controls/controls';
 import { counterOf } from '../log/entries';
 import { tellReel, type ReelState } from './reel';
-import { ReelPicture } from './reel-picture';
+import { ReelPicture } from '../picture/reel-picture';
 import type { LineView } from '../../core/views/line-view.js';
 
 /** One step of the cable, ft; held with Shift it goes faster. */

@@ -1,27 +1,6 @@
 import { useEffect, useState } from 'react';
+import type { Picture } from '../../core/practice/reel.js';
 import { senderName } from '../api/client';
-
-/** What the lens of the simulated reel shows; the line protocol is in docs/reel-protocol.md. */
-export interface Picture {
-  readonly inRiser: boolean;
-  readonly material: string;
-  readonly diameter_in: number;
-  readonly roll: number;
-  readonly mirrored: boolean;
-  readonly water_in: number;
-  readonly joints: readonly number[];
-  readonly things: readonly PictureThing[];
-  readonly change?: { readonly ahead_ft: number; readonly material: string };
-}
-
-export interface PictureThing {
-  readonly what: string;
-  readonly ahead_ft: number;
-  readonly clock?: number | readonly [number, number];
-  readonly percent?: number;
-  readonly inches?: number;
-  readonly form?: string;
-}
 
 export interface ReelState {
   readonly name?: string;

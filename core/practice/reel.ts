@@ -1,4 +1,5 @@
-import { pipes, type SimulatedPipe, type SimulatedThing } from './pipes.js';
+import type { Material } from '../job/vocabulary.js';
+import { usualFaults, waterAt, type SimulatedPipe, type SimulatedThing } from './pipe.js';
 
 /** Where the head is, and how it got there. Distances in ft along the cable from the cap of the access. */
 export interface Reel {
@@ -9,28 +10,37 @@ export interface Reel {
   readonly pushing: boolean;
   /** What the counter showed when it was last zeroed. */
   readonly zero_ft: number;
+  /** What the wheel did not count so far, ft. */
+  readonly lost_ft: number;
+  /** What was cleaned out of the pipe meanwhile, by its station. */
+  readonly cleaned: readonly number[];
 }
 
-/** The counter's scale: it counts a little short, as a worn wheel does. */
-const scale = 1.006;
-/** Pushed, the cable bows in the pipe: so much more of it goes in than the head goes forward. */
-const bow = 0.008;
 const sight_ft = 7;
 /** The head stops before the bore is full. */
 const stopsAt_percent = 60;
 
-export function enter(pipeId: string, accessId: string, direction: 1 | -1): Reel | undefined {
-  const pipe = pipes.find(({ id }) => id === pipeId);
-  const access = pipe?.accesses.find(({ id }) => id === accessId);
-  return pipe && access ? { pipe, access, direction, cable_ft: 0, pushing: true, zero_ft: 0 } : undefined;
+/** What is left of roots or deposits where they were cleaned, percent. */
+const leftBehind_percent = 5;
+
+/** Puts the head in; undefined where the pipe has no such way in. */
+export function enter(pipe: SimulatedPipe, accessId: string, direction: 1 | -1): Reel | undefined {
+  const access = pipe.accesses.find(({ id }) => id === accessId);
+  return (
+    access && { pipe, access, direction, cable_ft: 0, pushing: true, zero_ft: 0, lost_ft: 0, cleaned: [] }
+  );
 }
 
 /** What the counter shows now, ft to a tenth: its scale, the bow of a pushed cable and a slow wobble in it. */
 export const readingOf = (reel: Reel): number => Math.round((counted(reel) - reel.zero_ft) * 10) / 10;
 
-function counted({ cable_ft, pushing }: Reel): number {
+const faultsOf = ({ pipe }: Reel) => pipe.faults ?? usualFaults;
+
+function counted(reel: Reel): number {
+  const { cable_ft, pushing, lost_ft } = reel;
+  const { scale, bow } = faultsOf(reel);
   const wobble = 0.15 * Math.sin(cable_ft / 6.3);
-  return (cable_ft * (pushing ? 1 + bow : 1) + wobble) / scale;
+  return (cable_ft * (pushing ? 1 + bow : 1) + wobble) / scale - lost_ft;
 }
 
 export const zeroHere = (reel: Reel): Reel => ({ ...reel, zero_ft: counted(reel) });
@@ -45,17 +55,49 @@ export function headAt({ access, direction, cable_ft }: Reel): number | undefine
 export function move(reel: Reel, by_ft: number): { reel: Reel; stoppedBy: string | undefined } {
   const { pipe, access, direction } = reel;
   const end = direction === 1 ? pipe.length_ft : 0;
-  const block = pipe.things
-    .filter(({ what, percent }) => what === 'roots' && (percent ?? 0) >= stopsAt_percent)
-    .map(({ at_ft }) => (at_ft - access.at_ft) * direction)
-    .filter((ahead) => ahead > 0)
-    .sort((a, b) => a - b)[0];
-  const most = access.riser_ft + Math.min(Math.abs(end - access.at_ft), block ?? Infinity);
+  const block = thingsNow(reel)
+    .filter(({ percent = 0 }) => percent >= stopsAt_percent)
+    .map(({ at_ft, what }) => ({ ahead: (at_ft - access.at_ft) * direction, what }))
+    .filter(({ ahead }) => ahead > 0)
+    .sort((a, b) => a.ahead - b.ahead)[0];
+  const toEnd = Math.abs(end - access.at_ft);
+  const blocked = block !== undefined && block.ahead < toEnd;
+  const most = access.riser_ft + (blocked ? block.ahead : toEnd);
   const cable_ft = Math.min(most, Math.max(0, reel.cable_ft + by_ft));
   const stoppedBy =
-    cable_ft < most - 1e-9 ? undefined : block === undefined ? (direction === 1 ? 'main' : 'end') : 'roots';
-  return { reel: { ...reel, cable_ft, pushing: by_ft > 0 }, stoppedBy };
+    cable_ft < most - 1e-9 ? undefined : blocked ? block.what : direction === 1 ? 'main' : 'end';
+  const slipped = faultsOf(reel)
+    .slips.filter(({ at_ft }) => at_ft > reel.cable_ft && at_ft <= cable_ft)
+    .reduce((sum, { lost_ft }) => sum + lost_ft, 0);
+  return {
+    reel: { ...reel, cable_ft, pushing: by_ft > 0, lost_ft: reel.lost_ft + slipped },
+    stoppedBy,
+  };
 }
+
+/** Moves the head to a station at once, for showing a place again; the counter is left as it would be there. */
+export function moveTo(reel: Reel, station_ft: number): Reel {
+  const along = (station_ft - reel.access.at_ft) * reel.direction + reel.access.riser_ft;
+  return { ...reel, cable_ft: Math.max(0, along), pushing: false };
+}
+
+/** Cleans out what stops the head, with the right tool: nothing of what was seen before it is lost. */
+export function clean(reel: Reel): Reel {
+  const here = headAt(reel);
+  const block = thingsNow(reel).find(
+    ({ at_ft, percent = 0 }) =>
+      percent >= stopsAt_percent && here !== undefined && Math.abs(at_ft - here) < 0.5,
+  );
+  return block ? { ...reel, cleaned: [...reel.cleaned, block.at_ft] } : reel;
+}
+
+/** What stands in the pipe now: less where it was cleaned. */
+const thingsNow = ({ pipe, cleaned }: Reel): SimulatedThing[] =>
+  pipe.things.map((thing) =>
+    cleaned.includes(thing.at_ft) && thing.percent !== undefined
+      ? { ...thing, percent: leftBehind_percent }
+      : thing,
+  );
 
 /** Depth of the invert under the head as a locator shows it: a few percent off, ft. */
 export function locatedDepth(reel: Reel): number | undefined {
@@ -69,17 +111,21 @@ export function locatedDepth(reel: Reel): number | undefined {
 /** What the lens shows: everything within sight, nearest first, with how far ahead it is, ft. */
 export interface Picture {
   readonly inRiser: boolean;
-  readonly material: string;
+  readonly material: Material;
   readonly diameter_in: number;
+  /** How far along the pipe the head is, ft: what stands still on the wall comes toward it. */
+  readonly travel_ft: number;
   /** Hours by which the picture is turned: water lies at 6 + roll on the screen. */
   readonly roll: number;
   /** Left and right change places for a head looking upstream. */
   readonly mirrored: boolean;
+  /** How far the lens looks off the middle, across and down, as a share of the bore. */
+  readonly tilt: readonly [number, number];
   readonly water_in: number;
   readonly joints: readonly number[];
   readonly things: readonly (SimulatedThing & { readonly ahead_ft: number })[];
   /** A change of material ahead. */
-  readonly change?: { readonly ahead_ft: number; readonly material: string } | undefined;
+  readonly change?: { readonly ahead_ft: number; readonly material: Material } | undefined;
 }
 
 export function pictureOf(reel: Reel): Picture {
@@ -100,16 +146,18 @@ export function pictureOf(reel: Reel): Picture {
   const edge = pipe.stretches.find(({ from_ft }) => from_ft > 0 && inSight(ahead(from_ft)));
   const beyond =
     edge && (direction === 1 ? edge : pipe.stretches.find(({ to_ft }) => to_ft === edge.from_ft));
-  const sag = pipe.sags.find(({ from_ft, to_ft }) => here >= from_ft && here <= to_ft);
+  const { roll_h, tilt } = faultsOf(reel);
   return {
     inRiser: at === undefined,
     material: stretch?.material ?? 'unknown',
     diameter_in: stretch?.diameter_in ?? 4,
-    roll: Math.round(1.4 * Math.sin(cable_ft / 19) * 2) / 2,
+    travel_ft: (here - pipe.length_ft) * direction + 2 * pipe.length_ft,
+    roll: Math.round(roll_h * Math.sin(cable_ft / 19) * 2) / 2,
     mirrored: direction === -1,
-    water_in: sag ? sag.inches : 0.15,
+    tilt: [tilt * Math.sin(cable_ft / 5.1), tilt * Math.cos(cable_ft / 7.7)],
+    water_in: waterAt(pipe, here),
     joints: joints.filter(inSight),
-    things: pipe.things
+    things: thingsNow(reel)
       .map((thing) => ({ ...thing, ahead_ft: ahead(thing.at_ft) }))
       .filter(({ ahead_ft }) => inSight(ahead_ft))
       .sort((a, b) => a.ahead_ft - b.ahead_ft),

@@ -1,0 +1,217 @@
+import { createHash } from 'node:crypto';
+import fc from 'fast-check';
+import { readJob } from '../files/read.js';
+import type { Entry, Job } from '../job/schema.js';
+import { union } from '../line/intervals.js';
+import { inventPipe, levels } from './invent.js';
+import { hiddenOf, waterAt } from './pipe.js';
+import { practiceResult, practiceView } from './practice.js';
+import { clean, enter, headAt, move, moveTo, pictureOf, readingOf, type Reel } from './reel.js';
+import { practiceJob, truthJob } from './truth-job.js';
+
+const level = fc.constantFrom(...levels.map((each) => each.level));
+const seed = fc.integer({ min: 1, max: 100_000 });
+
+const entered = (pipe: ReturnType<typeof inventPipe>): Reel => {
+  const reel = enter(pipe, 'CO1', 1);
+  if (!reel) throw new Error('there is a cleanout');
+  return reel;
+};
+
+test('the same seed gives the same pipe on every machine, and another seed another', () => {
+  // Written down once: whole-number arithmetic and four operations of IEEE 754 give the same everywhere.
+  const digest = createHash('sha256').update(JSON.stringify(levels.map((each) => inventPipe(each.level, 7))));
+  expect(digest.digest('hex').slice(0, 16)).toBe('DIGEST');
+  fc.assert(
+    fc.property(level, seed, (of, number) => {
+      expect(inventPipe(of, number)).toEqual(inventPipe(of, number));
+      expect(inventPipe(of, number).things).not.toEqual(inventPipe(of, number + 1).things);
+    }),
+  );
+});
+
+test('every invented pipe is a sound job: things in order, apart, inside it, and pipe without a gap', () => {
+  fc.assert(
+    fc.property(level, seed, (of, number) => {
+      const pipe = inventPipe(of, number);
+      for (const job of [practiceJob(pipe), truthJob(pipe)])
+        expect(readJob(JSON.parse(JSON.stringify(job)))).not.toHaveProperty('faults');
+      const whole = { from_ft: 0, to_ft: pipe.length_ft };
+      expect(union(pipe.stretches)).toEqual([whole]);
+      for (const { at_ft } of pipe.things) {
+        expect(at_ft).toBeGreaterThan(0);
+        expect(at_ft).toBeLessThanOrEqual(pipe.length_ft);
+      }
+      for (const [i, sag] of pipe.sags.entries()) {
+        expect(sag.from_ft).toBeGreaterThan(pipe.sags[i - 1]?.to_ft ?? 0);
+        expect(sag.to_ft).toBeLessThan(pipe.length_ft);
+      }
+      // Where the lens is under water is where the water is as deep as that.
+      for (const hidden of hiddenOf(pipe)) {
+        expect(waterAt(pipe, hidden.from_ft)).toBeCloseTo(0.55 * 4, 6);
+        expect(waterAt(pipe, (hidden.from_ft + hidden.to_ft) / 2)).toBeGreaterThan(0.55 * 4);
+      }
+      if (of === 5)
+        expect(hiddenOf(pipe).reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0)).toBeGreaterThan(
+          15,
+        );
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('the head goes to the main and back; a blockage stops it until it is cleaned; a wheel that slipped stays off', () => {
+  fc.assert(
+    fc.property(level, seed, (of, number) => {
+      const pipe = inventPipe(of, number);
+      let reel = entered(pipe);
+      expect(readingOf(reel)).toBe(0);
+      let stopped: string | undefined;
+      let cleanings = 0;
+      for (let step = 0; stopped !== 'main' && step < 400; step++) {
+        ({ reel, stoppedBy: stopped } = move(reel, 2));
+        if (stopped !== undefined && stopped !== 'main') {
+          const before = headAt(reel);
+          expect(move(reel, 2).reel.cable_ft).toBe(reel.cable_ft);
+          reel = clean(reel);
+          cleanings++;
+          expect(headAt(reel)).toBe(before);
+        }
+      }
+      expect(stopped).toBe('main');
+      expect(headAt(reel)).toBeCloseTo(pipe.length_ft, 9);
+      const blocked = pipe.things.filter(({ percent = 0 }) => percent >= 60).length;
+      expect(cleanings).toBe(blocked);
+      expect(blocked).toBe(of === 4 ? 1 : 0);
+      const lost = (pipe.faults?.slips ?? []).reduce((sum, { lost_ft }) => sum + lost_ft, 0);
+      const home = move(reel, -1000).reel;
+      expect(home.cable_ft).toBe(0);
+      expect(readingOf(home)).toBeCloseTo(-lost, 0);
+      // A place is shown again where it is, whatever the counter says.
+      for (const thing of pipe.things) {
+        const there = moveTo(reel, thing.at_ft);
+        expect(headAt(there)).toBeCloseTo(thing.at_ft, 9);
+        expect(
+          pictureOf(there).things.some(
+            ({ what, ahead_ft }) => what === thing.what && Math.abs(ahead_ft) < 1e-6,
+          ),
+        ).toBe(true);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('a log without a mistake scores 100 and costs nothing; an empty one finds nothing', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(1, 2, 3, 4, 5), fc.integer({ min: 1, max: 400 }), (of, number) => {
+      const pipe = inventPipe(of as 1, number);
+      const { comparison, cost } = practiceResult(pipe, withoutHidden(pipe, truthJob(pipe)));
+      expect(comparison.things.every(({ is }) => is === 'found' || is === 'not-to-be-seen')).toBe(true);
+      for (const each of comparison.things)
+        if (each.is === 'found') expect(each).toMatchObject({ off_ft: 0, within: true });
+      expect(comparison.claimed_ft).toBeCloseTo(0, 6);
+      expect(comparison.score.value).toBe(100);
+      if (hiddenOf(pipe).length === 0) {
+        expect(cost.log).toBe(cost.truth);
+        expect(cost.left).toEqual([]);
+        expect(cost.dugWrong).toEqual([]);
+      }
+      const nothing = practiceResult(pipe, practiceJob(pipe));
+      expect(nothing.comparison.things.every(({ is }) => is === 'missed' || is === 'not-to-be-seen')).toBe(
+        true,
+      );
+      expect(nothing.comparison.score.value).toBeLessThan(20);
+    }),
+    { numRuns: 12 },
+  );
+}, 120_000);
+
+/** What nobody could see is logged as hidden, and what lies in it is not logged. */
+function withoutHidden(pipe: ReturnType<typeof inventPipe>, job: Job): Job {
+  const hidden = hiddenOf(pipe);
+  const isHidden = (entry: Entry) =>
+    entry.kind === 'finding' &&
+    entry.reading_ft !== undefined &&
+    hidden.some(
+      ({ from_ft, to_ft }) =>
+        (entry.reading_ft ?? 0) >= from_ft && (entry.to_ft ?? entry.reading_ft ?? 0) <= to_ft,
+    );
+  return onRun(job, (entries) => [
+    ...entries.filter((entry) => !isHidden(entry)),
+    ...hidden.map(({ from_ft, to_ft }, i): Entry => ({
+      id: `hidden ${i}`,
+      kind: 'hidden',
+      reading_ft: from_ft,
+      to_ft,
+      pass: 'back',
+      why: 'water',
+    })),
+  ]);
+}
+
+const onRun = (job: Job, change: (entries: Entry[]) => Entry[]): Job => ({
+  ...job,
+  lines: job.lines.map((line) => ({
+    ...line,
+    runs: line.runs.map((run, i) => (i === 0 ? { ...run, entries: change(run.entries) } : run)),
+  })),
+});
+
+test('each planted mistake is named: missed, invented, off its place, its clock and its size', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 400 }), (number) => {
+      const pipe = inventPipe(2, number);
+      const job = truthJob(pipe);
+      const wrong = onRun(job, (entries) =>
+        entries
+          .flatMap((entry): Entry[] => {
+            if (entry.kind !== 'finding') return [entry];
+            if (entry.finding === 'crack') return [];
+            if (entry.finding === 'roots')
+              return [{ ...entry, clock: 6, percent: Number(entry.percent ?? 0) + 40 } as Entry];
+            if (entry.finding === 'offset') return [{ ...entry, reading_ft: (entry.reading_ft ?? 0) + 3 }];
+            return [entry];
+          })
+          .concat({ id: 'not there', kind: 'finding', finding: 'hole', reading_ft: 1.5, pass: 'back' }),
+      );
+      const { things, score } = practiceResult(pipe, wrong).comparison;
+      const one = (what: RegExp) => things.find(({ says }) => what.test(says));
+      expect(one(/crack/i)?.is).toBe('missed');
+      expect(one(/^Hole/)?.is).toBe('invented');
+      const roots = one(/^Roots/);
+      expect(roots).toMatchObject({ is: 'found', off_ft: 0, sizeOff: 40 });
+      expect(roots?.clockOff_h).toBeGreaterThan(2);
+      expect(one(/^Offset/)).toMatchObject({ is: 'found', within: false });
+      expect(one(/^Offset/)?.off_ft).toBeCloseTo(3, 6);
+      expect(score.value).toBeLessThan(practiceResult(pipe, job).comparison.score.value);
+    }),
+    { numRuns: 8 },
+  );
+}, 60_000);
+
+test('what a log costs: a failed place that was logged too far off is left, and says by how much the work ends short', () => {
+  const shorts: number[] = [];
+  for (let number = 1; number <= 30 && shorts.length < 3; number++) {
+    const pipe = inventPipe(4, number);
+    const off = onRun(truthJob(pipe), (entries) =>
+      entries.map((entry) =>
+        entry.kind === 'finding' && entry.finding === 'hole'
+          ? { ...entry, reading_ft: (entry.reading_ft ?? 0) + 5 }
+          : entry,
+      ),
+    );
+    const { cost } = practiceResult(pipe, off);
+    for (const { says, short_ft } of cost.left)
+      if (says.startsWith('Hole') && short_ft !== undefined) shorts.push(short_ft);
+  }
+  expect(shorts.length).toBeGreaterThan(0);
+  for (const short of shorts) expect(short).toBeGreaterThan(0);
+  expect(Math.max(...shorts)).toBeLessThanOrEqual(5.5);
+}, 120_000);
+
+test('a practice begins with nothing of the inside: no finding, nothing seen', () => {
+  const view = practiceView(practiceJob(inventPipe(5, 3)));
+  expect(view.findings).toEqual([]);
+  expect(view.nothingSeen).toBe(true);
+});

@@ -1,0 +1,38 @@
+import type { Job } from '../job/schema.js';
+import { scopeOfWay } from '../scope/scope.js';
+import { readyJob } from '../solve/ready.js';
+import { prepareLines, wayOf } from '../solve/way.js';
+import { lineView, type LineView } from '../views/line-view.js';
+import { compareLogs, type Comparison } from './compare.js';
+import { costOfErrors, type CostOfErrors } from './cost.js';
+import { hiddenOf, type SimulatedPipe } from './pipe.js';
+import { truthJob } from './truth-job.js';
+
+/** What a practice came to. */
+export interface PracticeResult {
+  readonly comparison: Comparison;
+  readonly cost: CostOfErrors;
+}
+
+/** Where everything of a practice job lies, without a scope: for the log that is being written. */
+export function practiceView(job: Job): LineView {
+  const { lines, rules } = readyJob(job);
+  const [line] = lines;
+  if (!line) throw new Error('a practice has a line');
+  return lineView(line, rules, []);
+}
+
+/** Holds a finished log against the truth of its pipe: the log itself, then what it would have cost. */
+export function practiceResult(pipe: SimulatedPipe, log: Job): PracticeResult {
+  const [truth, own] = [sideOf(truthJob(pipe)), sideOf(log)];
+  return {
+    comparison: compareLogs(truth.view, own.view, hiddenOf(pipe)),
+    cost: costOfErrors(truth, own),
+  };
+}
+
+function sideOf(job: Job) {
+  const ready = readyJob(job);
+  const input = { lines: ready.lines, rules: ready.rules, prices: ready.prices, school: ready.rules.school };
+  return { view: practiceView(job), scope: scopeOfWay(ready, wayOf(input, prepareLines(input))) };
+}
