@@ -9,6 +9,14 @@ export const router = createBrowserRouter([
   { path: '/firm', lazy: async () => ({ Component: (await import('./firm/firm-view')).FirmView }) },
   { path: '/due', lazy: async () => ({ Component: (await import('./after/due-view')).DueView }) },
   {
+    path: '/practice',
+    lazy: async () => ({ Component: (await import('./practice/practice-list')).PracticeList }),
+  },
+  {
+    path: '/practice/:level/:seed',
+    lazy: async () => ({ Component: (await import('./practice/practice-view')).PracticeView }),
+  },
+  {
     path: '/offer/:secret',
     lazy: async () => ({ Component: (await import('./offer/customer-view')).CustomerView }),
   },

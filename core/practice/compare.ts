@@ -95,7 +95,12 @@ export function compareLogs(truth: LineView, log: LineView, hidden: readonly Int
 /** Its size in its own measure; the middle of what was said as a range. */
 function sizeOf(entry: Entry): number | string | undefined {
   if (entry.kind !== 'finding') return undefined;
-  const said = 'percent' in entry && entry.percent !== undefined ? entry.percent : 'inches' in entry ? entry.inches : undefined;
+  const said =
+    'percent' in entry && entry.percent !== undefined
+      ? entry.percent
+      : 'inches' in entry
+        ? entry.inches
+        : undefined;
   if (said !== undefined) return typeof said === 'number' ? said : (said[0] + said[1]) / 2;
   return 'form' in entry ? entry.form : undefined;
 }
@@ -210,14 +215,16 @@ const isNear = (off: number | string | null, real: number | string | undefined):
 /** Points for each part of a good log: 40 for what was found, 25 for where, 15 for how it was said, 10 and 10 for the pipe. */
 const worth = { found: 40, where: 25, said: 15, material: 10, seen: 10 } as const;
 
-function scoreOf({
+type ScorePart = readonly [label: string, points: number, share: number, how: string];
+
+function partsOf({
   things,
   length_ft,
   rightMaterial_ft,
   seen_ft,
   couldSee_ft,
   claimed_ft,
-}: Omit<Comparison, 'score'>): Figure {
+}: Omit<Comparison, 'score'>): readonly ScorePart[] {
   const count = (is: Compared['is']) => things.filter((each) => each.is === is).length;
   const [found, missed, invented] = [count('found'), count('missed'), count('invented')];
   const good = things.filter(({ is }) => is === 'found');
@@ -228,7 +235,7 @@ function scoreOf({
   ]);
   const share = (part: number, whole: number) => (whole > 0 ? part / whole : 1);
   const honest = Math.max(0, seen_ft - claimed_ft);
-  const parts = [
+  return [
     [
       'Found',
       worth.found,
@@ -259,7 +266,11 @@ function scoreOf({
       share(Math.max(0, honest - claimed_ft), couldSee_ft),
       `${plain(honest, 1)} ft seen of ${plain(couldSee_ft, 1)} that could be${claimed_ft > 0 ? `, and ${plain(claimed_ft, 1)} ft under water counted as seen` : ''}`,
     ],
-  ] as const;
+  ];
+}
+
+function scoreOf(compared: Omit<Comparison, 'score'>): Figure {
+  const parts = partsOf(compared);
   const value = Math.round(parts.reduce((sum, [, points, of]) => sum + points * of, 0));
   return {
     value,

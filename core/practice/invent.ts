@@ -139,24 +139,7 @@ export function inventPipe(level: Level['level'], seed: number): SimulatedPipe {
   const tenth = (range: readonly [number, number]) => Math.round(from.between(range[0], range[1]) * 10) / 10;
   const length_ft = tenth(recipe.length_ft);
   const stretches = stretchesOf(from.pick(recipe.materials), length_ft, tenth);
-  const taken: number[] = [0, length_ft, ...stretches.slice(1).map((each) => each.from_ft)];
-  const place = (what: SimulatedThing['what']): number => {
-    for (let tries = 0; ; tries++) {
-      let at = tenth([3, length_ft - 3]);
-      const stretch = stretches.find((each) => at >= each.from_ft && at < each.to_ft);
-      if (joined.has(what) && stretch?.piece_ft)
-        at = round(
-          stretch.from_ft +
-            Math.max(1, Math.round((at - stretch.from_ft) / stretch.piece_ft)) * stretch.piece_ft,
-        );
-      const free = at > 2 && at < length_ft - 2 && taken.every((each) => Math.abs(each - at) >= apart_ft);
-      // A short pipe may be full: what is left then stands a little nearer.
-      if (free || tries > 400) {
-        taken.push(at);
-        return at;
-      }
-    }
-  };
+  const place = placer(stretches, length_ft, tenth);
   const things: SimulatedThing[] = recipe.wrong.map((what) => thingOf(what, place(what), from));
   if (recipe.blocked) {
     const at = place('roots');
@@ -199,6 +182,32 @@ export function inventPipe(level: Level['level'], seed: number): SimulatedPipe {
         lost_ft: tenth([0.8, 1.6]),
       })),
     },
+  };
+}
+
+/** Finds each thing a place of its own: at a joint where it belongs to one, and never so near another that they blur. */
+function placer(
+  stretches: SimulatedPipe['stretches'],
+  length_ft: number,
+  tenth: (range: readonly [number, number]) => number,
+): (what: SimulatedThing['what']) => number {
+  const taken: number[] = [0, length_ft, ...stretches.slice(1).map((each) => each.from_ft)];
+  return (what) => {
+    for (let tries = 0; ; tries++) {
+      let at = tenth([3, length_ft - 3]);
+      const stretch = stretches.find((each) => at >= each.from_ft && at < each.to_ft);
+      if (joined.has(what) && stretch?.piece_ft)
+        at = round(
+          stretch.from_ft +
+            Math.max(1, Math.round((at - stretch.from_ft) / stretch.piece_ft)) * stretch.piece_ft,
+        );
+      const free = at > 2 && at < length_ft - 2 && taken.every((each) => Math.abs(each - at) >= apart_ft);
+      // A short pipe may be full: what is left then stands a little nearer.
+      if (free || tries > 400) {
+        taken.push(at);
+        return at;
+      }
+    }
   };
 }
 

@@ -21,7 +21,7 @@ const entered = (pipe: ReturnType<typeof inventPipe>): Reel => {
 test('the same seed gives the same pipe on every machine, and another seed another', () => {
   // Written down once: whole-number arithmetic and four operations of IEEE 754 give the same everywhere.
   const digest = createHash('sha256').update(JSON.stringify(levels.map((each) => inventPipe(each.level, 7))));
-  expect(digest.digest('hex').slice(0, 16)).toBe('DIGEST');
+  expect(digest.digest('hex').slice(0, 16)).toBe('56a65d072f213c95');
   fc.assert(
     fc.property(level, seed, (of, number) => {
       expect(inventPipe(of, number)).toEqual(inventPipe(of, number));
@@ -105,7 +105,7 @@ test('the head goes to the main and back; a blockage stops it until it is cleane
 test('a log without a mistake scores 100 and costs nothing; an empty one finds nothing', () => {
   fc.assert(
     fc.property(fc.constantFrom(1, 2, 3, 4, 5), fc.integer({ min: 1, max: 400 }), (of, number) => {
-      const pipe = inventPipe(of as 1, number);
+      const pipe = inventPipe(of, number);
       const { comparison, cost } = practiceResult(pipe, withoutHidden(pipe, truthJob(pipe)));
       expect(comparison.things.every(({ is }) => is === 'found' || is === 'not-to-be-seen')).toBe(true);
       for (const each of comparison.things)
@@ -169,7 +169,7 @@ test('each planted mistake is named: missed, invented, off its place, its clock 
             if (entry.kind !== 'finding') return [entry];
             if (entry.finding === 'crack') return [];
             if (entry.finding === 'roots')
-              return [{ ...entry, clock: 6, percent: Number(entry.percent ?? 0) + 40 } as Entry];
+              return [{ ...entry, clock: 6, percent: Number(entry.percent ?? 0) + 40 }];
             if (entry.finding === 'offset') return [{ ...entry, reading_ft: (entry.reading_ft ?? 0) + 3 }];
             return [entry];
           })

@@ -5,6 +5,7 @@ import { accept, sinceAccepted } from '../../core/offer/accept.js';
 import { offerOf } from '../../core/offer/offer.js';
 import { afterOf } from '../../core/compare/after.js';
 import { upkeepOf } from '../../core/upkeep/upkeep.js';
+import { practiceResult } from '../../core/practice/practice.js';
 import { viewSteps, type JobView } from '../../core/views/job-view.js';
 import { benchOf, trialOf, type Bench } from '../../core/views/trial.js';
 import { breakEvens } from '../../core/explain/break-even.js';
@@ -45,6 +46,7 @@ const worker = {
   sinceAccepted,
   afterOf,
   upkeepOf,
+  practiceResult,
   breakEvens: (job: Job, line: string, station_ft: number) => breakEvens(readyJob(job), line, station_ft),
   putOnBench: (key: string, job: Job) => {
     onBench = { key, bench: benchOf(job) };

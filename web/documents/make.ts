@@ -4,6 +4,7 @@ import { createElement } from 'react';
 import type { Proof } from '../../core/offer/proof.js';
 import { CrewDocument } from './crew-pdf';
 import { OfferDocument } from './offer-pdf';
+import { PracticeDocument } from './practice-pdf';
 import { ReportDocument } from './report-pdf';
 
 type DocumentElement = Parameters<typeof pdf>[0];
@@ -15,6 +16,9 @@ export const offerPdf = async (props: Omit<ComponentProps<typeof OfferDocument>,
 
 export const crewPdf = (props: ComponentProps<typeof CrewDocument>): Promise<Blob> =>
   made(createElement(CrewDocument, props));
+
+export const practicePdf = (props: ComponentProps<typeof PracticeDocument>): Promise<Blob> =>
+  made(createElement(PracticeDocument, props));
 
 export const reportPdf = async (
   props: Omit<ComponentProps<typeof ReportDocument>, 'photos'>,

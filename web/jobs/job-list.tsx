@@ -98,6 +98,7 @@ export function JobList() {
     <Flex direction="column" minHeight="100%" {...drop.getRootProps()}>
       <Header>
         <Box flex="1" />
+        <HeaderLink to="/practice">Practice</HeaderLink>
         <HeaderLink to="/due">What is due</HeaderLink>
         <HeaderLink to="/firm">Company: rates and rules</HeaderLink>
       </Header>

@@ -52,54 +52,7 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
       <Box display={{ base: 'none', md: 'block' }} mb="4">
         <PassChoice pass={pass} setPass={setPass} />
       </Box>
-      <Flex gap="4" align="center" mb="4">
-        <Dial water={waterClock ?? 6} />
-        <Box fontSize="14.5px">
-          <Text>
-            {waterClock === undefined || waterClock === 6 ? (
-              'Water shows at six, so the picture is upright.'
-            ) : (
-              <>
-                Water shows <strong>{sayClock(waterClock)}</strong>, so the picture is turned. Clock calls are
-                put right.
-              </>
-            )}
-          </Text>
-          <Flex gap="2" mt="2">
-            <Press
-              type="button"
-              aria-label="Water half an hour back"
-              onClick={() => {
-                setWaterClock(wrapClock((waterClock ?? 6) - 0.5));
-              }}
-              minWidth="44px"
-              px="2"
-            >
-              ↶
-            </Press>
-            <Press
-              type="button"
-              aria-label="Water half an hour on"
-              onClick={() => {
-                setWaterClock(wrapClock((waterClock ?? 6) + 0.5));
-              }}
-              minWidth="44px"
-              px="2"
-            >
-              ↷
-            </Press>
-            <Press
-              type="button"
-              look="quiet"
-              onClick={() => {
-                setWaterClock(undefined);
-              }}
-            >
-              upright
-            </Press>
-          </Flex>
-        </Box>
-      </Flex>
+      <WaterClock waterClock={waterClock} setWaterClock={setWaterClock} />
       <Access line={line} run={run} change={change} />
       {untied && (
         <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="3" py="2" mt="3">
@@ -107,6 +60,60 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
         </Box>
       )}
     </Box>
+  );
+}
+
+/** How the picture is turned, by where the water shows in it. */
+export function WaterClock({ waterClock, setWaterClock }: Pick<Props, 'waterClock' | 'setWaterClock'>) {
+  return (
+    <Flex gap="4" align="center" mb="4">
+      <Dial water={waterClock ?? 6} />
+      <Box fontSize="14.5px">
+        <Text>
+          {waterClock === undefined || waterClock === 6 ? (
+            'Water shows at six, so the picture is upright.'
+          ) : (
+            <>
+              Water shows <strong>{sayClock(waterClock)}</strong>, so the picture is turned. Clock calls are
+              put right.
+            </>
+          )}
+        </Text>
+        <Flex gap="2" mt="2">
+          <Press
+            type="button"
+            aria-label="Water half an hour back"
+            onClick={() => {
+              setWaterClock(wrapClock((waterClock ?? 6) - 0.5));
+            }}
+            minWidth="44px"
+            px="2"
+          >
+            ↶
+          </Press>
+          <Press
+            type="button"
+            aria-label="Water half an hour on"
+            onClick={() => {
+              setWaterClock(wrapClock((waterClock ?? 6) + 0.5));
+            }}
+            minWidth="44px"
+            px="2"
+          >
+            ↷
+          </Press>
+          <Press
+            type="button"
+            look="quiet"
+            onClick={() => {
+              setWaterClock(undefined);
+            }}
+          >
+            upright
+          </Press>
+        </Flex>
+      </Box>
+    </Flex>
   );
 }
 

@@ -20,7 +20,8 @@ const keyNames = {
   line: 'Alt+KeyI',
 } as const;
 
-export type LogKeyActions = Readonly<Record<keyof typeof keyNames, () => void>>;
+/** What is not given has no key here. */
+export type LogKeyActions = Readonly<Partial<Record<keyof typeof keyNames, () => void>>>;
 
 /** Listens for the log's keys as long as it is open; the newest actions are done. */
 export function useLogKeys(actions: LogKeyActions): void {
@@ -32,8 +33,10 @@ export function useLogKeys(actions: LogKeyActions): void {
     const bindings = (Object.keys(keyNames) as (keyof typeof keyNames)[]).map((name) => [
       keyNames[name],
       (event: KeyboardEvent) => {
+        const act = newest.current[name];
+        if (!act) return;
         event.preventDefault();
-        newest.current[name]();
+        act();
       },
     ]);
     return tinykeys(window, Object.fromEntries(bindings) as Record<string, (event: KeyboardEvent) => void>);

@@ -1,0 +1,74 @@
+import { Text, View } from '@react-pdf/renderer';
+import { levels } from '../../core/practice/invent.js';
+import { longDay } from '../controls/format';
+import type { Score } from '../practice/kept';
+import { Cells, inFont, Paper, styles } from './paper';
+
+/** What was practiced, on one sheet; it claims nothing more. */
+export function PracticeDocument({ name, scores }: { name: string; scores: readonly Score[] }) {
+  const days = [...new Set(scores.map(({ at }) => at.slice(0, 10)))].sort();
+  const [first, last] = [days[0], days.at(-1)];
+  return (
+    <Paper title="Practice record" from={{}} of={name}>
+      <Text style={styles.h1}>{inFont(name === '' ? 'Practice record' : name)}</Text>
+      <Text style={styles.soft}>
+        {first === undefined || last === undefined
+          ? ''
+          : first === last
+            ? longDay(first)
+            : `${longDay(first)} to ${longDay(last)}`}
+      </Text>
+      <Text style={styles.h2}>Practiced reading a camera on invented pipes</Text>
+      <Cells bold shares={[4, 1, 1, 1.4]} right={[1, 2, 3]} cells={['Level', 'Times', 'Best', 'Last']} />
+      {levels
+        .map(({ level, name: words }) => ({
+          level,
+          words,
+          own: scores.filter((score) => score.level === level),
+        }))
+        .filter(({ own }) => own.length > 0)
+        .map(({ level, words, own }) => (
+          <Cells
+            key={level}
+            shares={[4, 1, 1, 1.4]}
+            right={[1, 2, 3]}
+            cells={[
+              `${level}: ${words}`,
+              String(own.length),
+              String(Math.max(...own.map(({ score }) => score))),
+              String(own.at(-1)?.score ?? ''),
+            ]}
+          />
+        ))}
+      <Text style={styles.h2}>Each practice</Text>
+      <Cells
+        bold
+        shares={[3, 1, 1, 1, 1, 1]}
+        right={[1, 2, 3, 4, 5]}
+        cells={['Day', 'Level', 'Score', 'Found', 'Missed', 'Not there']}
+      />
+      {scores.map((score) => (
+        <Cells
+          key={score.at}
+          shares={[3, 1, 1, 1, 1, 1]}
+          right={[1, 2, 3, 4, 5]}
+          cells={[
+            longDay(score.at.slice(0, 10)),
+            String(score.level),
+            String(score.score),
+            String(score.found),
+            String(score.missed),
+            String(score.invented),
+          ]}
+        />
+      ))}
+      <View style={styles.caution}>
+        <Text>
+          This sheet says what was practiced on a screen, and nothing more. It is no license and no
+          certificate, and no proof of work in a real sewer. The score counts what was found, where, and how
+          it was said, by the rules of this practice.
+        </Text>
+      </View>
+    </Paper>
+  );
+}

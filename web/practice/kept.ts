@@ -1,0 +1,76 @@
+import { createStore, get, set } from 'idb-keyval';
+import type { Level } from '../../core/practice/invent.js';
+import type { Reel } from '../../core/practice/reel.js';
+import type { Job } from '../../core/job/schema.js';
+
+const store = createStore('open-trench-practice', 'kept');
+
+/** One finished practice, as its name's record shows it. */
+export interface Score {
+  readonly name: string;
+  readonly level: Level['level'];
+  readonly seed: number;
+  /** Day and time, ISO 8601. */
+  readonly at: string;
+  readonly score: number;
+  readonly found: number;
+  readonly missed: number;
+  readonly invented: number;
+}
+
+/** A practice that was begun: its log, and where the head stands. */
+export interface Begun {
+  readonly job: Job;
+  readonly access: string;
+  readonly reel: Pick<Reel, 'cable_ft' | 'pushing' | 'zero_ft' | 'lost_ft' | 'cleaned'>;
+}
+
+const begunKey = (level: number, seed: number) => `begun ${level} ${seed}`;
+
+// Storage may be barred (a private window): what is practiced is then kept as long as the page is open.
+export const readBegun = (level: number, seed: number): Promise<Begun | undefined> =>
+  get<Begun>(begunKey(level, seed), store).catch(() => undefined);
+export const keepBegun = (level: number, seed: number, begun: Begun): Promise<void> =>
+  set(begunKey(level, seed), begun, store).catch(() => undefined);
+export const readScores = (): Promise<readonly Score[]> =>
+  get<readonly Score[]>('scores', store).then(
+    (all) => all ?? [],
+    () => [],
+  );
+
+export async function addScore(score: Score): Promise<readonly Score[]> {
+  const all = [...(await readScores()), score];
+  await set('scores', all, store).catch(() => undefined);
+  return all;
+}
+
+const nameKey = 'open-trench-practice-name';
+const hintsKey = 'open-trench-practice-hints';
+
+function readKept(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+function keepHere(key: string, value: string): void {
+  try {
+    localStorage.setItem(key, value);
+  } catch {
+    // As above.
+  }
+}
+
+/** Who practices here. */
+export const practiceName = (): string => readKept(nameKey) ?? '';
+export const keepPracticeName = (name: string): void => {
+  keepHere(nameKey, name);
+};
+
+/** Hints were skipped, or seen to their end. */
+export const hintsDone = (): boolean => readKept(hintsKey) === 'done';
+export const keepHints = (done: boolean): void => {
+  keepHere(hintsKey, done ? 'done' : 'wanted');
+};

@@ -1,0 +1,207 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { levels, type Level } from '../../core/practice/invent.js';
+import { asError } from '../api/client';
+import { Field, Label, Press } from '../controls/controls';
+import { dayAndTime } from '../controls/format';
+import { fileName, save } from '../controls/save';
+import { Cell, Head } from '../controls/table';
+import { Header, ToJobs } from '../shell/header';
+import { keepHints, keepPracticeName, practiceName, readScores, type Score } from './kept';
+
+const ScoreChart = lazy(() => import('./score-chart'));
+/** The pipe of a first job: the same for everybody, so that it can be talked about. */
+const firstSeed = 1;
+
+/** Levels to practice on, and what each name has done so far. */
+export function PracticeList() {
+  const navigate = useNavigate();
+  const [name, setName] = useState(practiceName);
+  const [scores, setScores] = useState<readonly Score[]>();
+  useEffect(() => {
+    document.title = 'Practice · Open Trench';
+    void readScores().then(setScores);
+  }, []);
+  const own = (scores ?? []).filter((score) => score.name === name.trim());
+  const nextSeed = (level: number) =>
+    Math.max(
+      firstSeed,
+      ...(scores ?? []).filter((score) => score.level === level).map(({ seed }) => seed + 1),
+    );
+  const begin = (level: Level['level'], seed: number) => void navigate(`/practice/${level}/${seed}`);
+  return (
+    <Flex direction="column" height="100%">
+      <Header>
+        <ToJobs />
+      </Header>
+      <Box as="main" flex="1" minHeight={0} overflowY="auto" px={{ base: '4', md: '6' }} py="5">
+        <Box maxWidth="1000px" mx="auto">
+          <Heading as="h1" fontSize="30px" lineHeight="1.1">
+            Practice
+          </Heading>
+          <Text maxWidth="720px" my="3">
+            Invented pipes whose truth is known. Push the head, log what you see, then hold your log against
+            the truth: what you found and missed, how far off, and what it would have cost. All of it stays in
+            this browser.
+          </Text>
+          <Flex gap="4" wrap="wrap" align="end" mb="4">
+            <Box width="240px">
+              <Label htmlFor="practice-name">Your name, for your scores</Label>
+              <Field
+                id="practice-name"
+                value={name}
+                autoComplete="name"
+                onChange={(event) => {
+                  setName(event.target.value);
+                  keepPracticeName(event.target.value.trim());
+                }}
+              />
+            </Box>
+            <Press
+              type="button"
+              look="signal"
+              onClick={() => {
+                keepHints(false);
+                begin(1, firstSeed);
+              }}
+            >
+              First job, with hints (10 minutes)
+            </Press>
+          </Flex>
+          {levels.map((level) => (
+            <LevelRow
+              key={level.level}
+              level={level}
+              best={Math.max(
+                0,
+                ...own.filter((each) => each.level === level.level).map(({ score }) => score),
+              )}
+              times={own.filter((each) => each.level === level.level).length}
+              onBegin={() => {
+                keepHints(true);
+                begin(level.level, nextSeed(level.level));
+              }}
+            />
+          ))}
+          {own.length > 0 && <Record name={name.trim()} scores={own} onAgain={begin} />}
+        </Box>
+      </Box>
+    </Flex>
+  );
+}
+
+function LevelRow({
+  level: { level, name, asks },
+  best,
+  times,
+  onBegin,
+}: {
+  level: Level;
+  best: number;
+  times: number;
+  onBegin: () => void;
+}) {
+  return (
+    <Flex gap="4" py="3" borderTop="1px solid" borderColor="rule" align="center" wrap="wrap">
+      <Text fontFamily="heading" fontWeight={800} fontSize="28px" width="34px" aria-hidden>
+        {level}
+      </Text>
+      <Box flex="1" minWidth="240px">
+        <Heading as="h2" fontSize="18px">
+          Level {level}: {name}
+        </Heading>
+        <Text color="soft">{asks}</Text>
+      </Box>
+      <Text width="130px" fontSize="14.5px">
+        {times === 0 ? 'not tried yet' : `best ${best} of 100, ${times === 1 ? 'once' : `${times} times`}`}
+      </Text>
+      <Press type="button" aria-label={`Begin level ${level}`} onClick={onBegin}>
+        Begin
+      </Press>
+    </Flex>
+  );
+}
+
+function Record({
+  name,
+  scores,
+  onAgain,
+}: {
+  name: string;
+  scores: readonly Score[];
+  onAgain: (level: Level['level'], seed: number) => void;
+}) {
+  const [failed, setFailed] = useState<Error>();
+  const savePdf = async () => {
+    const { practicePdf } = await import('../documents/make');
+    save(await practicePdf({ name, scores }), `practice-${fileName(name) || 'record'}.pdf`);
+  };
+  return (
+    <Box mt="6" data-testid="practice-record">
+      <Flex justify="space-between" align="center" wrap="wrap" gap="3">
+        <Heading as="h2" fontSize="20px">
+          What {name === '' ? 'was' : `${name} has`} practiced
+        </Heading>
+        <Press
+          type="button"
+          onClick={() => {
+            savePdf().catch((error: unknown) => {
+              setFailed(asError(error));
+            });
+          }}
+        >
+          Record as PDF
+        </Press>
+      </Flex>
+      {failed && (
+        <Text role="alert" color="signalInk">
+          It could not be written: {failed.message}
+        </Text>
+      )}
+      <Suspense fallback={null}>
+        <ScoreChart scores={scores} />
+      </Suspense>
+      <Box overflowX="auto">
+        <Box as="table" width="100%" borderCollapse="collapse">
+          <thead>
+            <tr>
+              <Head>When</Head>
+              <Head>Level</Head>
+              <Head>Score</Head>
+              <Head>Found</Head>
+              <Head>Missed</Head>
+              <Head>Not there</Head>
+              <Head />
+            </tr>
+          </thead>
+          <tbody>
+            {[...scores].reverse().map((score) => (
+              <Box as="tr" key={score.at} borderTop="1px solid" borderColor="rule">
+                <Cell whiteSpace="nowrap">{dayAndTime(score.at)}</Cell>
+                <Cell>{score.level}</Cell>
+                <Cell fontWeight={700}>{score.score}</Cell>
+                <Cell>{score.found}</Cell>
+                <Cell>{score.missed}</Cell>
+                <Cell>{score.invented}</Cell>
+                <Cell>
+                  <Press
+                    type="button"
+                    look="quiet"
+                    whiteSpace="nowrap"
+                    aria-label={`Open the pipe of ${dayAndTime(score.at)} again`}
+                    onClick={() => {
+                      onAgain(score.level, score.seed);
+                    }}
+                  >
+                    Open it again
+                  </Press>
+                </Cell>
+              </Box>
+            ))}
+          </tbody>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,153 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { applyEdit, type Edit } from '../../core/edits/index.js';
+import type { Job } from '../../core/job/schema.js';
+import type { SimulatedPipe } from '../../core/practice/pipe.js';
+import { practiceView, type PracticeResult } from '../../core/practice/practice.js';
+import { clean, enter, locatedDepth, move, moveTo, zeroHere, type Reel } from '../../core/practice/reel.js';
+import { practiceJob } from '../../core/practice/truth-job.js';
+import type { LineView } from '../../core/views/line-view.js';
+import type { Change } from '../api/jobs';
+import { worker } from '../api/view';
+import { keepBegun, type Begun } from './kept';
+
+/** A practice as it is worked on: its log, its reel, and its result once it is done. */
+export interface Practice {
+  readonly job: Job;
+  readonly lineView: LineView;
+  readonly change: Change;
+  readonly reel: Reel;
+  readonly stoppedBy: string | undefined;
+  readonly said: string | undefined;
+  push: (by_ft: number) => void;
+  zero: () => void;
+  /** Takes out what stops the head. */
+  cleanHere: () => void;
+  /** Depth under the head, in the words of the log; undefined in the riser. */
+  locate: () => string | undefined;
+  enterAt: (access: string) => void;
+  /** Shows a place again. */
+  showAgain: (station_ft: number) => void;
+  readonly result: PracticeResult | undefined;
+  readonly working: boolean;
+  finish: () => Promise<PracticeResult>;
+  /** Back to the log, to go on with it. */
+  goOn: () => void;
+}
+
+/** A little before a place, so that the lens looks at it, ft. */
+const before_ft = 0.9;
+
+/** Everything of one practice happens in the browser and is kept there: it needs no server. */
+export function usePractice(
+  pipe: SimulatedPipe,
+  level: number,
+  seed: number,
+  begun: Begun | undefined,
+): Practice {
+  const [job, setJob] = useState<Job>(() => begun?.job ?? practiceJob(pipe));
+  const [past, setPast] = useState<readonly Job[]>([]);
+  const [future, setFuture] = useState<readonly Job[]>([]);
+  const [reel, setReel] = useState<Reel>(() => reelOf(pipe, begun));
+  const [stoppedBy, setStopped] = useState<string>();
+  const [said, setSaid] = useState<string>();
+  const [result, setResult] = useState<PracticeResult>();
+  const [working, setWorking] = useState(false);
+  useEffect(() => {
+    const { access, cable_ft, pushing, zero_ft, lost_ft, cleaned } = reel;
+    void keepBegun(level, seed, {
+      job,
+      access: access.id,
+      reel: { cable_ft, pushing, zero_ft, lost_ft, cleaned },
+    });
+  }, [job, reel, level, seed]);
+  const edit = useCallback(
+    (edits: readonly Edit[]): Promise<void> => {
+      setPast((all) => [...all, job]);
+      setFuture([]);
+      setJob(edits.reduce<Job>((each, one) => applyEdit(each, one), job));
+      return Promise.resolve();
+    },
+    [job],
+  );
+  const change = useMemo<Change>(
+    () => ({
+      error: undefined,
+      reset: () => undefined,
+      edit,
+      say: edit,
+      undo: () => {
+        const last = past.at(-1);
+        if (!last) return Promise.resolve(false);
+        setFuture([job, ...future]);
+        setPast(past.slice(0, -1));
+        setJob(last);
+        return Promise.resolve(true);
+      },
+      redo: () => {
+        const [next, ...rest] = future;
+        if (!next) return Promise.resolve(false);
+        setPast([...past, job]);
+        setFuture(rest);
+        setJob(next);
+        return Promise.resolve(true);
+      },
+    }),
+    [edit, future, job, past],
+  );
+  const lineView = useMemo(() => practiceView(job), [job]);
+  return {
+    ...{ job, lineView, change, reel, stoppedBy, said, result, working },
+    push: (by_ft) => {
+      const moved = move(reel, by_ft);
+      setReel(moved.reel);
+      setStopped(moved.stoppedBy);
+      setSaid(undefined);
+    },
+    zero: () => {
+      setReel(zeroHere(reel));
+      setSaid('The counter is zeroed here. A run is read from one zero: say in the log where.');
+    },
+    cleanHere: () => {
+      const cleaned = clean(reel);
+      setSaid(
+        cleaned === reel
+          ? 'There is nothing here that stops the head.'
+          : 'Cleaned: the head goes on. What you saw before it was cleaned stays in the log.',
+      );
+      setReel(cleaned);
+      setStopped(undefined);
+    },
+    locate: () => {
+      const depth = locatedDepth(reel);
+      if (depth === undefined) setSaid('There is nothing to locate in the riser.');
+      return depth === undefined ? undefined : `located ${depth} deep`;
+    },
+    enterAt: (access) => {
+      setReel(enter(pipe, access, 1) ?? reel);
+      setStopped(undefined);
+    },
+    showAgain: (station_ft) => {
+      setReel(moveTo(reel, Math.max(0, station_ft - before_ft)));
+      setStopped(undefined);
+    },
+    finish: async () => {
+      setWorking(true);
+      try {
+        const came = await worker.practiceResult(pipe, job);
+        setResult(came);
+        return came;
+      } finally {
+        setWorking(false);
+      }
+    },
+    goOn: () => {
+      setResult(undefined);
+    },
+  };
+}
+
+function reelOf(pipe: SimulatedPipe, begun: Begun | undefined): Reel {
+  const reel = enter(pipe, begun?.access ?? 'CO1', 1) ?? enter(pipe, 'CO1', 1);
+  if (!reel) throw new Error('a pipe to practice on has a cleanout');
+  return begun ? { ...reel, ...begun.reel } : reel;
+}
