@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Picture } from '../../core/practice/reel.js';
 import { clockSpan, lit, onRing, path, ringAt, speckle, type Ring } from './lens';
 
@@ -123,6 +124,7 @@ function Crack({ thing, picture, ring, near }: Drawn) {
 
 /** The next pipe stands off: its edge shows as a bright crescent on one side. */
 function Offset({ thing, picture, ring, near }: Drawn) {
+  const inside = useId();
   const middle = typeof thing.clock === 'number' ? thing.clock : 6;
   const shift = Math.min(0.8, (2 * (thing.inches ?? 0.5)) / picture.diameter_in);
   const [x, y] = onRing(ring, middle + 6, shift);
@@ -130,21 +132,25 @@ function Offset({ thing, picture, ring, near }: Drawn) {
     `M${cx - r} ${cy} A${r} ${r} 0 1 0 ${cx + r} ${cy} A${r} ${r} 0 1 0 ${cx - r} ${cy} Z`;
   return (
     <g>
-      <path
-        d={`${whole(ring.x, ring.y, ring.r)} ${whole(x, y, ring.r * 0.97)}`}
-        fillRule="evenodd"
-        fill={lit('#f1e4cc', Math.max(0.3, ring.light))}
-        opacity="0.85"
-        clipPath={`circle(${ring.r}px at ${ring.x}px ${ring.y}px)`}
-      />
-      <circle
-        cx={x}
-        cy={y}
-        r={ring.r * 0.97}
-        fill="none"
-        stroke="#0b0907"
-        strokeWidth={Math.max(1, 3 * near)}
-      />
+      <clipPath id={inside}>
+        <circle cx={ring.x} cy={ring.y} r={ring.r} />
+      </clipPath>
+      <g clipPath={`url(#${inside})`}>
+        <path
+          d={`${whole(ring.x, ring.y, ring.r)} ${whole(x, y, ring.r * 0.97)}`}
+          fillRule="evenodd"
+          fill={lit('#f1e4cc', Math.max(0.3, ring.light))}
+          opacity="0.85"
+        />
+        <circle
+          cx={x}
+          cy={y}
+          r={ring.r * 0.97}
+          fill="none"
+          stroke="#0b0907"
+          strokeWidth={Math.max(1, 3 * near)}
+        />
+      </g>
     </g>
   );
 }
@@ -211,18 +217,12 @@ function Branch({ thing, ring, near }: Drawn) {
 /** The pipe turns: beyond it the wall of one side closes the view. */
 function Bend({ thing, picture, ring }: Drawn) {
   const side = typeof thing.clock === 'number' ? thing.clock : 3;
-  const [x, y] = onRing(ring, side, 0.55);
+  const [x, y] = onRing(ring, side, 0.36);
   const beyond = ringAt(picture, thing.ahead_ft + 1.4);
   return (
     <g>
       <circle cx={ring.x} cy={ring.y} r={ring.r} fill={lit('#8f8577', ring.light * 0.8)} opacity="0.9" />
-      <circle
-        cx={x}
-        cy={y}
-        r={Math.max(beyond.r, ring.r * 0.62)}
-        fill="#060708"
-        clipPath={`circle(${ring.r}px at ${ring.x}px ${ring.y}px)`}
-      />
+      <circle cx={x} cy={y} r={Math.max(beyond.r * 0.9, ring.r * 0.6)} fill="#060708" />
       <circle
         cx={ring.x}
         cy={ring.y}

@@ -42,7 +42,7 @@ const hints: readonly {
     says: 'Now pull back with Pull or ↓ and call everything again: the cable is taut on the way back, so those readings count.',
     done: ({ readBack }) => readBack,
   },
-  { at: 'done', says: 'Called all you saw? Then hold it against the truth.', done: ({ result }) => result },
+  { at: 'done', says: 'Called all you saw? Then compare it with the truth.', done: ({ result }) => result },
   {
     at: 'result',
     says: 'Your log, thing by thing, and below it the scope and the price it leads to. A dotted figure opens into its working; Show it plays a place again.',

@@ -227,7 +227,7 @@ function Workbench({ practice, level, seed }: { practice: Practice; level: Level
                   aria-busy={practice.working}
                   onClick={() => void finish()}
                 >
-                  {practice.working ? 'Holding it against the truth…' : 'I’m done'}
+                  {practice.working ? 'Comparing it with the truth…' : 'I’m done'}
                 </Press>
                 <Text color="soft" fontSize="14px">
                   {level.asks}

@@ -30,7 +30,7 @@ export function Result({
       <HintAt place="result" />
       <Flex align="baseline" gap="3" wrap="wrap">
         <Heading as="h2" fontSize="22px">
-          Your log against the truth
+          Your log and the truth
         </Heading>
         <Text fontFamily="heading" fontWeight={800} fontSize="26px" data-testid="practice-score">
           <OpenFigure figure={score} label="Score">
