@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { inventPipe } from '../core/practice/invent.js';
 import { enter, move, moveTo, readingOf } from '../core/practice/reel.js';
-import { say, tabTo } from './support/keyboard.js';
+import { tabTo } from './support/keyboard.js';
 import { readPdf, saveBy } from './support/pdf.js';
 import { expect, test } from './support/server.js';
 
@@ -23,6 +23,13 @@ const clockWords = (clock: number | readonly [number, number] | undefined) =>
   clock === undefined ? '' : typeof clock === 'number' ? ` at ${clock}` : ` ${clock[0]}-${clock[1]}`;
 const row = (page: Page, what: RegExp) =>
   page.getByTestId('practice-result').getByRole('row').filter({ hasText: what });
+
+/** What is typed here stays in the browser: it is written when the line is empty again. */
+async function say(page: Page, words: string): Promise<void> {
+  await page.keyboard.type(words);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/What the camera shows/)).toHaveValue('');
+}
 
 test('level 2 is practiced by keyboard: three planted mistakes are named, with what they cost', async ({
   page,
