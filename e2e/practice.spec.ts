@@ -85,7 +85,8 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   await expect(row(page, /crack/i)).toContainText('Missed');
   await expect(row(page, /Offset/)).toContainText(/\+[34]\.\d, outside ±/);
   await expect(row(page, /Roots/)).toContainText(/clock \d\.\d h off; size right/);
-  await expect(row(page, /changes to clay/i)).toContainText('Found');
+  await expect(row(page, /changes to clay/i)).toContainText(/Found.*said right/);
+  await expect(page.getByText(/^Material right over/)).toContainText(`of ${pipe.length_ft.toFixed(1)} ft`);
   const score = Number(/\d+/.exec((await page.getByTestId('practice-score').textContent()) ?? '')?.[0]);
   expect(score).toBeGreaterThan(30);
   expect(score).toBeLessThan(95);

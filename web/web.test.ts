@@ -1,9 +1,13 @@
 import DxfParser from 'dxf-parser';
+import fc from 'fast-check';
+import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyEdit } from '../core/edits/index.js';
 import { readJob, readJobText } from '../core/files/read.js';
 import type { Entry, Job } from '../core/job/schema.js';
+import { planRulesInForce } from '../core/job/plan-schema.js';
+import { planOf } from '../core/plan/plan.js';
 import { jobView } from '../core/views/job-view.js';
 import Papa from 'papaparse';
 import { logColumns, readRows, rowOf } from '../core/logprint/csv-rows.js';
@@ -14,6 +18,9 @@ import { newJob } from './jobs/new-job';
 import { dxfText } from './drawing/dxf';
 import { tableText } from './controls/table-file';
 import { barDetail, barsOf } from './drawing/scope-bars';
+import { clockSpan, onRing, ringAt, size } from './picture/lens';
+import { axisOf } from './plan/axis';
+import { planCalendar } from './plan/plan-calendar';
 import { depthAt, plusMinusAt, sheetScale } from './drawing/sheet-scale';
 
 const { job } = readJobText(
@@ -184,4 +191,98 @@ test('nothing typed runs as a command in the program that opens a table or a dra
     new DxfParser().parseSync(dxfText({ ...lineView, crossings: [{ station_ft: 5, utility }] }, lineScope))
       ?.entities.length;
   expect(drawn('gas\r\n0\r\nLINE\r\n8\r\nHOLES')).toBe(drawn('gas'));
+});
+
+test('the axis of the days: a slot lies where it is found again, later slots further right, days left out leave no room', () => {
+  const planned = planOf({
+    scope: view.scope,
+    names: {},
+    rules: planRulesInForce(undefined, undefined),
+    temperature_F: 70,
+    startOn: '2026-12-01',
+  });
+  if ('refused' in planned) throw new Error(planned.refused);
+  const { plan } = planned;
+  const { slotsPerDay } = plan.calendar;
+  const axis = axisOf(plan);
+  // The day of the call, the days on site, and one more to drag to.
+  expect(axis.columns.length).toBe(plan.days.length + 1);
+  let last = -1;
+  for (const { index } of axis.columns)
+    for (let slot = index * slotsPerDay; slot < (index + 1) * slotsPerDay; slot++) {
+      const x = axis.x(slot);
+      expect(x).toBeGreaterThan(last);
+      expect(axis.slotAt(x)).toBe(slot);
+      last = x;
+    }
+  expect(last).toBeLessThan(axis.width);
+  // The utility marks take days on which nobody works here: they are told by a double line, and take no room.
+  expect(axis.columns[1]?.gap).toBe(true);
+  expect(axis.columns[1]?.x).toBe((axis.columns[0]?.x ?? 0) + (axis.columns[0]?.width ?? 0));
+  expect(axis.slotAt(-50)).toBe(axis.columns[0]?.index);
+});
+
+test('the days go out as a calendar that another reader understands: one event a day, at the hour of the site', () => {
+  const planned = planOf({
+    scope: view.scope,
+    names: {},
+    rules: planRulesInForce(undefined, undefined),
+    temperature_F: 70,
+    startOn: '2026-12-01',
+  });
+  if ('refused' in planned) throw new Error(planned.refused);
+  const { plan } = planned;
+  const text = planCalendar({ id: 'job 1', title: 'A, B;\nC', address: '5 Sorrel Bank, Millbrook' }, plan);
+  const events = ICAL.Component.fromString(text)
+    .getAllSubcomponents('vevent')
+    .map((each) => new ICAL.Event(each));
+  expect(events.map(({ startDate }) => startDate.toString().slice(0, 10))).toEqual([...plan.days]);
+  for (const event of events) {
+    expect(event.summary).toBe('A, B; C');
+    expect(event.location).toBe('5 Sorrel Bank, Millbrook');
+    // Floating: seven in the morning is seven wherever it is read.
+    expect(event.startDate.zone).toBe(ICAL.Timezone.localTimezone);
+    expect(event.startDate.compare(event.endDate)).toBeLessThan(0);
+  }
+  expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
+  const told = events.map(({ description }) => description).join('\n');
+  for (const { what } of plan.tasks) expect(told).toContain(what);
+  expect(told.match(/Water off/g)).toHaveLength(plan.water.length);
+});
+
+test('the lens: what is further ahead is smaller, darker and nearer the vanishing point; a clock position stays on its ring', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 7, noNaN: true }),
+      fc.double({ min: 0.05, max: 3, noNaN: true }),
+      fc.double({ min: 0.1, max: 12, noNaN: true }),
+      fc.tuple(
+        fc.double({ min: -0.2, max: 0.2, noNaN: true }),
+        fc.double({ min: -0.2, max: 0.2, noNaN: true }),
+      ),
+      (ahead, more, clock, tilt) => {
+        const [near, far] = [ringAt({ tilt }, ahead), ringAt({ tilt }, ahead + more)];
+        expect(far.r).toBeLessThan(near.r);
+        expect(far.light).toBeLessThanOrEqual(near.light);
+        const off = (ring: typeof near) => Math.hypot(ring.x - size / 2, ring.y - size / 2);
+        expect(off(far)).toBeGreaterThanOrEqual(off(near));
+        const [x, y] = onRing(near, clock);
+        expect(Math.hypot(x - near.x, y - near.y)).toBeCloseTo(near.r, 6);
+      },
+    ),
+  );
+  // Twelve is up, three right, six down, nine left, on a screen whose y grows downward.
+  const ring = { x: 0, y: 0, r: 1, light: 1 };
+  for (const [clock, at] of [
+    [12, [0, -1]],
+    [3, [1, 0]],
+    [6, [0, 1]],
+    [9, [-1, 0]],
+  ] as const)
+    onRing(ring, clock).forEach((value, i) => {
+      expect(value).toBeCloseTo(at[i] ?? 0, 9);
+    });
+  // A range runs the way the clock does, over twelve too.
+  expect(clockSpan([10, 2])).toEqual({ from: 10, span: 4 });
+  expect(clockSpan([4, 8])).toEqual({ from: 4, span: 4 });
 });

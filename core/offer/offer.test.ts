@@ -2,6 +2,9 @@ import fc from 'fast-check';
 import { ownScope } from '../test/own-scope.js';
 import { emptyFirm, type Firm } from '../job/firm.js';
 import { readJob } from '../files/read.js';
+import { planRulesInForce } from '../job/plan-schema.js';
+import { planDays } from '../plan/day.js';
+import { planOf } from '../plan/plan.js';
 import { sumCents } from '../job/units.js';
 import { schools } from '../job/vocabulary.js';
 import { scopeOf } from '../scope/scope.js';
@@ -193,3 +196,46 @@ test('what was not seen is said as a range and by its place; a line nobody reach
   expect(open.unseen.join()).toContain('beyond 40.0 ft');
   expect(open.range).toContain('nobody reached the end');
 });
+
+test('an offer says how long each way takes and when no water may run, as the plan of its scope has it', () => {
+  const met = { water: 0, wait: 0, none: 0 };
+  for (let seed = 1; seed <= 14; seed++) {
+    const job = randomJob(seed, { length_ft: [20, 40], findings: 6 });
+    for (const way of offerOf(job, emptyFirm, '2026-04-01').ways) {
+      const scope = ownScope(readyJob({ ...job, rules: { ...job.rules, school: way.school } }));
+      const planned = planOf({
+        scope,
+        names: {},
+        rules: planRulesInForce(undefined, undefined),
+        temperature_F: job.site?.temperature_F,
+        startOn: '2026-04-01',
+      });
+      const days = way.days ?? [];
+      if ('refused' in planned || planned.plan.tasks.length === 0) {
+        expect(days).toEqual([]);
+        met.none++;
+        continue;
+      }
+      const onSite = planDays(planned.plan).filter(({ office }) => !office);
+      expect(days[0]).toMatch(new RegExp(`^${onSite.length} working days? on site$`));
+      const waits = planned.plan.tasks.some(({ id }) => id === 'locate');
+      expect(days.some((each) => each.includes('before that'))).toBe(waits);
+      const off = onSite.filter(({ water }) => water.length > 0).length;
+      const said = days.find((each) => each.startsWith('no water down the drain')) ?? '';
+      expect(said.match(/ h on the /g)?.length ?? 0).toBe(off);
+      if (off > 0) met.water++;
+      if (waits) met.wait++;
+    }
+  }
+  expect(Math.min(...Object.values(met))).toBeGreaterThan(0);
+  // A company that works longer days is done in no more of them.
+  const long = { ...emptyFirm, plan: { hours: 12, crew: 6 } };
+  for (let seed = 1; seed <= 6; seed++) {
+    const job = randomJob(seed, { length_ft: [20, 40], findings: 6 });
+    const count = (firm: Firm) =>
+      offerOf(job, firm, '2026-04-01').ways.map(({ days }) => Number.parseInt(days?.[0] ?? '0', 10));
+    count(long).forEach((days, i) => {
+      expect(days).toBeLessThanOrEqual(count(emptyFirm)[i] ?? 0);
+    });
+  }
+}, 120_000);

@@ -44,7 +44,7 @@ export function sayDays(ready: ReadiedJob, way: Way, firm: Firm, on: Day): strin
     `${onSite.length} working ${onSite.length === 1 ? 'day' : 'days'} on site`,
     ...(wait > 0
       ? [
-          `first ${wait} working ${wait === 1 ? 'day' : 'days'} for ${callsOf(plan.tasks.map(({ id }) => id))}`,
+          `${wait} working ${wait === 1 ? 'day' : 'days'} before that, for ${callsOf(plan.tasks.map(({ id }) => id))}`,
         ]
       : []),
     ...waterWords(onSite),

@@ -7,6 +7,7 @@ import { randomJob } from '../test/random-job.js';
 import { quantile, rateChecks } from './actuals.js';
 import { calendarOf, slotsPerHour } from './calendar.js';
 import { cureHours } from './cure.js';
+import { planDays } from './day.js';
 import { taskKindRow } from './kinds.js';
 import { planOf, type Plan, type PlannedTask, type PlanOptions } from './plan.js';
 import { hoursOf, tasksOf } from './tasks.js';
@@ -259,3 +260,37 @@ test('what was really spent says how far a rate is off; under the better rate it
   // A rate by the foot learns nothing from hours alone.
   expect(rateChecks([{ ...twoOnOne, kind: 'lay' }], defaultPlanRules)).toEqual([]);
 });
+
+test('day by day a plan holds every task whole, inside working hours, and adds up to its labor', () => {
+  for (const scope of worked.slice(0, 20)) {
+    const plan = planned(optionsFor(scope));
+    const days = planDays(plan);
+    expect(days.map(({ day }) => day)).toEqual([...plan.days]);
+    expect(days.reduce((sum, { labor_h }) => sum + labor_h, 0)).toBeCloseTo(plan.labor_h, 6);
+    const minutes = new Map<string, number>();
+    for (const { tasks, water } of days) {
+      for (const { task, from, to, begun, goesOn } of tasks) {
+        expect(from >= '07:00' && to <= '15:00' && from < to).toBe(true);
+        if (begun) expect(from).toBe('07:00');
+        if (goesOn) expect(to).toBe('15:00');
+        minutes.set(task.id, (minutes.get(task.id) ?? 0) + minutesOf(to) - minutesOf(from));
+      }
+      for (const off of water) expect(off.from.time < off.to.time).toBe(true);
+    }
+    for (const { id, from, to } of plan.tasks) expect(minutes.get(id)).toBe((to - from) * 15);
+    // Every hour in which nothing may run down is one in which something is done on the pipe, or between two of those.
+    for (const { kind, line, from, to } of plan.tasks)
+      if (taskKindRow(kind).waterOff)
+        for (let slot = from; slot < to; slot++) {
+          const { day, time } = plan.calendar.startOf(slot);
+          expect(
+            plan.water.some(
+              (off) =>
+                off.line === line && off.from.day === day && off.from.time <= time && time < off.to.time,
+            ),
+          ).toBe(true);
+        }
+  }
+});
+
+const minutesOf = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));

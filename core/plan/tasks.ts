@@ -185,6 +185,7 @@ class LineTasks {
       this.task('inspect', 'inspect after', {
         amount: this.covered(line.actions),
         where: `what was done${this.input.named}`,
+        on: this.key('after'),
         after: [...this.onPipe, ...line.pits.map((pit) => this.key('backfill', pit.id))],
       });
   }

@@ -1,3 +1,4 @@
+import { capital } from '../capital.js';
 import { materialWords } from '../catalog/materials.js';
 import { plain, type Figure } from '../figure.js';
 import type { Entry } from '../job/schema.js';
@@ -105,7 +106,11 @@ function sizeOf(entry: Entry): number | string | undefined {
   return 'form' in entry ? entry.form : undefined;
 }
 
-const pointKinds = new Set(['tie-in', 'bend', 'main']);
+const pointKinds: Readonly<Record<string, string>> = {
+  'tie-in': 'Branch connection',
+  bend: 'Bend',
+  main: 'Main',
+};
 
 function thingsOf(view: LineView): Thing[] {
   return [
@@ -120,11 +125,11 @@ function thingsOf(view: LineView): Thing[] {
       size: sizeOf(entry),
     })),
     ...view.points
-      .filter(({ kind }) => pointKinds.has(kind))
-      .map(({ id, kind, name, station }): Thing => ({
+      .filter(({ kind }) => kind in pointKinds)
+      .map(({ id, kind, station }): Thing => ({
         key: id,
         kind,
-        says: name,
+        says: pointKinds[kind] ?? kind,
         from_ft: station.value,
         to_ft: station.value,
         plusMinus_ft: station.plusMinus ?? 0,
@@ -136,7 +141,8 @@ function thingsOf(view: LineView): Thing[] {
         {
           key: `change ${i}`,
           kind: 'change',
-          says: `${materialWords(pipe.material)} changes to ${materialWords(next.material)}`,
+          says: capital(`${materialWords(pipe.material)} changes to ${materialWords(next.material)}`),
+          size: `${materialWords(pipe.material)} to ${materialWords(next.material)}`,
           from_ft: next.from_ft,
           to_ft: next.from_ft,
           plusMinus_ft: changePlusMinus_ft,

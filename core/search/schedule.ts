@@ -166,17 +166,15 @@ class Search {
     const take = (slot: number) => {
       if (slot > now && slot < next) next = slot;
     };
-    let startsLater = false;
     tasks.forEach((task, i) => {
       if ((this.starts[i] ?? -1) >= 0) take(this.end(i));
       else {
-        startsLater = true;
         const earliest = this.earliest(i);
         if (Number.isFinite(earliest)) take(earliest);
         if (task.at !== undefined) take(task.at);
       }
     });
-    if (startsLater) take((Math.floor(now / slotsPerDay) + 1) * slotsPerDay);
+    if (this.starts.some((start) => start < 0)) take((Math.floor(now / slotsPerDay) + 1) * slotsPerDay);
     return next;
   }
 

@@ -47,7 +47,9 @@ const jobKept = (page: Page) =>
           const all = opening.result.transaction('cache').objectStore('cache').getAll();
           all.onsuccess = () => {
             const kept = all.result.map((each) => JSON.parse(String(each)) as Kept);
-            done(kept.some(({ clientState }) => clientState.queries.some(({ queryKey }) => queryKey[1] === id)));
+            done(
+              kept.some(({ clientState }) => clientState.queries.some(({ queryKey }) => queryKey[1] === id)),
+            );
           };
         });
       }),

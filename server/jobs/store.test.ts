@@ -6,6 +6,7 @@ import { digestOf } from '../../core/views/digest.js';
 import { scopeOf } from '../../core/scope/scope.js';
 import { randomJob } from '../../core/test/random-job.js';
 import { emptyFirm } from '../../core/job/firm.js';
+import { markOf } from '../../core/job/mark.js';
 import { openDatabase, type OpenedDatabase } from '../storage/database.js';
 import { digestsOn } from './digests.js';
 import { firmOn } from './firm.js';
@@ -324,6 +325,35 @@ test('the firm is kept once; two changes to different things go together, two to
     faults: [{ path: 'rules.findings.roots.bounds' }],
   });
   expect(await firm.read()).toEqual({ ...both, prices: {} });
+});
+
+test('what the jobs of the firm really took is told job by job; a deleted job tells nothing, and its days change no view', async () => {
+  const firm = firmOn(opened.db);
+  expect(await firm.spent()).toEqual([]);
+  const spent = [
+    { id: 'S1', on: '2026-11-03', task: 'L1 dig P1', kind: 'dig' as const, hours: 2.5, amount: 4, people: 2 },
+    { id: 'S2', on: '2026-11-04', task: 'L1 test A1', kind: 'test' as const, hours: 1, money: 12.5 },
+  ];
+  const job = await add('spent', 77);
+  const head = { ...jobHead(job), plan: { startOn: '2026-11-02', spent } };
+  const mark = markOf(job);
+  const written = await store.edit(
+    'spent',
+    { sent: 'spent-set', edits: [{ kind: 'job', set: head }] },
+    'tablet',
+  );
+  expect(written).toMatchObject({ stored: { job: { plan: head.plan } } });
+  expect(await firm.spent()).toEqual([{ id: 'spent', title: job.title, spent }]);
+  // When a job is done says nothing about what is done: its view stays good.
+  expect(markOf({ ...job, plan: head.plan })).toBe(mark);
+  const bad = { ...head, plan: { spent: [{ ...spent[0], hours: 30 }] } } as never;
+  expect(
+    await store.edit('spent', { sent: 'bad-set', edits: [{ kind: 'job', set: bad }] }, 'tablet'),
+  ).toMatchObject({
+    faults: [{ path: expect.stringContaining('hours') as string }],
+  });
+  await store.remove('spent');
+  expect(await firm.spent()).toEqual([]);
 });
 
 test('a query that fails is logged by its text and code, never by what customers said', async () => {

@@ -77,7 +77,7 @@ export function Result({
 function Row({ thing, onShow }: { thing: Compared; onShow: (at_ft: number) => void }) {
   const bad = thing.is === 'missed' || thing.is === 'invented';
   return (
-    <chakra.tr borderTop="1px solid" borderColor="rule">
+    <chakra.tr borderTop="1px solid" borderColor="rule" css={{ '& td': { verticalAlign: 'middle' } }}>
       <Cell whiteSpace="nowrap">{thing.is === 'invented' ? '–' : feet(thing.at_ft)}</Cell>
       <Cell>
         {thing.says}
@@ -125,7 +125,9 @@ function sayHow({ clockOff_h, sizeOff, trueSize }: Compared): string {
       : sizeOff === null
         ? 'no size'
         : sizeOff === 0
-          ? 'size right'
+          ? typeof trueSize === 'string'
+            ? 'said right'
+            : 'size right'
           : typeof sizeOff === 'string'
             ? `you said ${sizeOff}, it is ${String(trueSize)}`
             : `${sayAmount(Math.abs(sizeOff), trueSize)} too ${sizeOff > 0 ? 'large' : 'small'}`;
