@@ -174,14 +174,18 @@ for (const scheme of ['light', 'dark'] as const) {
       if (message.type() === 'error') trouble.push(message.text());
     });
     page.on('pageerror', (error) => trouble.push(error.message));
-    for (const path of [
-      '/',
-      '/jobs/demo-1-quarry-lane/log',
-      '/jobs/demo-1-quarry-lane/sheet',
-      '/jobs/demo-1-quarry-lane/lengths',
-    ]) {
+    for (const [path, shows] of [
+      ['/', '14 Quarry Lane'],
+      ['/jobs/demo-1-quarry-lane/log', '14 Quarry Lane'],
+      ['/jobs/demo-1-quarry-lane/sheet', '14 Quarry Lane'],
+      ['/jobs/demo-1-quarry-lane/lengths', '14 Quarry Lane'],
+      ['/jobs/demo-1-quarry-lane/plan', 'Backfill excavation A'],
+      ['/jobs/demo-1-quarry-lane/rules', 'Days and crews'],
+      ['/practice', 'Clay with joints'],
+      ['/practice/3/2', 'Pulling back'],
+    ] as const) {
       await page.goto(server.url + path);
-      await expect(page.getByText('14 Quarry Lane').first()).toBeVisible();
+      await expect(page.getByText(shows).first()).toBeVisible();
       await expect(page.getByText('Working it out…')).toHaveCount(0);
       const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze();
       expect(
