@@ -65,10 +65,9 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   await say(page, `${readingAt(offset.at_ft + 4)} offset ${offset.inches ?? 0}${clockWords(offset.clock)}`);
   await say(page, `${readingAt(branch.at_ft)} branch${clockWords(branch.clock)}`);
   await say(page, `${readingAt(bend.at_ft)} bend 45`);
-  await say(
-    page,
-    `${readingAt(change?.from_ft ?? 0)} ${pipe.stretches[0]?.material === 'abs' ? 'abs' : 'pvc'} > clay`,
-  );
+  // Pulling back, the head sees the clay first.
+  const upstream = pipe.stretches[0]?.material === 'abs' ? 'abs' : 'white pvc';
+  await say(page, `${readingAt(change?.from_ft ?? 0)} clay > ${upstream}`);
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('row').filter({ hasText: /clay/i })).toHaveCount(0);
   await page.keyboard.press('Control+y');

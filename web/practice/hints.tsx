@@ -86,7 +86,7 @@ export function HintAt({ place }: { place: Place }) {
       aria-label="Hint"
       gap="2"
       align="flex-start"
-      bg="keep"
+      bg="sheet"
       borderLeft="5px solid"
       borderColor="water"
       px="3"
