@@ -1,5 +1,6 @@
 import { holeLetter } from '../excavation/hole.js';
-import { overlaps, type Interval } from '../line/intervals.js';
+import type { Method } from '../job/vocabulary.js';
+import { clip, overlaps, type Interval } from '../line/intervals.js';
 import { methodName } from '../methods/index.js';
 import type { LineScope, Scope } from '../scope/scope.js';
 import { sayWhat } from '../speech/say.js';
@@ -11,6 +12,9 @@ export interface CostOfErrors {
   readonly truth: number;
   readonly log: number;
   readonly currency: string;
+  /** What each scope does where, as bars from upstream; both on the true line, which the log's may run past or fall short of. */
+  readonly bars: Readonly<Record<'truth' | 'log', readonly (Interval & { readonly method: Method })[]>>;
+  readonly line: Interval;
   /** What the truth's scope cures and the log's would not have, and how far its nearest work ends short, ft. */
   readonly left: readonly {
     readonly says: string;
@@ -35,6 +39,8 @@ export function costOfErrors(truth: Side, log: Side): CostOfErrors {
     truth: truth.scope.prices.total,
     log: log.scope.prices.total,
     currency: truth.scope.prices.currency,
+    bars: { truth: barsOf(real, truth.view), log: barsOf(own, truth.view) },
+    line: { from_ft: truth.view.from_ft, to_ft: truth.view.to_ft },
     left: cured
       .filter((finding) => !curedBy(own, finding))
       .map((finding) => ({ says: sayWhat(finding.entry), at_ft: finding.from_ft, ...nearest(own, finding) })),
@@ -47,6 +53,12 @@ export function costOfErrors(truth: Side, log: Side): CostOfErrors {
       .map(({ id, from_ft, to_ft }) => ({ letter: holeLetter(id), from_ft, to_ft })),
   };
 }
+
+/** Stretches of one method, cut off where the true line ends. */
+const barsOf = (line: LineScope | undefined, within: Interval): (Interval & { method: Method })[] =>
+  (line?.segments ?? []).flatMap(
+    ({ from_ft, to_ft, method }) => clip({ from_ft, to_ft, method }, within) ?? [],
+  );
 
 const lineOf = ({ view, scope }: Side): LineScope | undefined => scope.lines.find(({ id }) => id === view.id);
 

@@ -7,6 +7,7 @@ import { sayRisk } from '../../core/offer/say-risk.js';
 import type { Offer, OfferWay } from '../../core/offer/offer.js';
 import { sayRange } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
+import { MethodBars } from '../drawing/method-bars';
 import { feet, money } from '../controls/format';
 
 /** What each way is asked, from top to bottom. */
@@ -275,35 +276,13 @@ const Sentences = ({ all }: { all: readonly string[] }) => (
 );
 
 /** What is done where: a thin bar a line. */
-function Bars({ way, offer }: { way: OfferWay; offer: Offer }) {
-  return (
-    <>
-      {offer.lines.map((line) => {
-        const bars = way.bars[line.id] ?? [];
-        const length = line.to_ft - line.from_ft;
-        const says = bars
-          .map(
-            ({ method, from_ft, to_ft }) =>
-              `${methodName(method).toLowerCase()} ${feet(from_ft)} to ${feet(to_ft)}`,
-          )
-          .join(', ');
-        return (
-          <Flex key={line.id} height="15px" my="1" role="img" aria-label={`${line.name}: ${says}`}>
-            {bars.map((bar, i) => (
-              <Box
-                key={i}
-                width={`${(100 * (bar.to_ft - bar.from_ft)) / length}%`}
-                bg={methodRow(bar.method).drawing.fill}
-                borderRight={i < bars.length - 1 ? '1px solid' : undefined}
-                borderColor="paper"
-              />
-            ))}
-          </Flex>
-        );
-      })}
-    </>
-  );
-}
+const Bars = ({ way, offer }: { way: OfferWay; offer: Offer }) => (
+  <>
+    {offer.lines.map((line) => (
+      <MethodBars key={line.id} name={line.name} line={line} bars={way.bars[line.id] ?? []} />
+    ))}
+  </>
+);
 
 function Leaves({ way, offer }: { way: OfferWay; offer: Offer }) {
   if (way.leaves.length === 0) return 'nothing that was found';

@@ -32,7 +32,9 @@ export function PlanView() {
           <Heading as="h1" fontSize="24px">
             Plan
           </Heading>
-          {plan && plan.tasks.length > 0 && <Totals plan={plan} currency={view.scope.prices.currency} />}
+          {plan && plan.tasks.length > 0 && (
+            <Totals plan={plan} price={view.scope.prices.total} currency={view.scope.prices.currency} />
+          )}
         </Flex>
         <Settings hand={hand} />
         {said && <Refusal words={said} onClose={hand.forget} />}
@@ -88,12 +90,13 @@ export function PlanView() {
   );
 }
 
-function Totals({ plan, currency }: { plan: Plan; currency: string }) {
+function Totals({ plan, price, currency }: { plan: Plan; price: number; currency: string }) {
   const onSite = planDays(plan).filter(({ office }) => !office).length;
   return (
     <Text data-testid="plan-total">
       Done <strong>{sayMoment(plan.ends)}</strong> · {onSite} {onSite === 1 ? 'day' : 'days'} on site ·{' '}
-      {plan.labor_h.toFixed(1)} labor hours, {money(plan.labor, currency)}
+      {plan.labor_h.toFixed(1)} labor hours, {money(plan.labor, currency)} of the price of{' '}
+      {money(price, currency)}
     </Text>
   );
 }

@@ -1,10 +1,12 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Compared } from '../../core/practice/compare.js';
 import type { PracticeResult } from '../../core/practice/practice.js';
+import { methodName, methodRow } from '../../core/methods/index.js';
 import { sayInches } from '../../core/speech/say.js';
 import { Press } from '../controls/controls';
 import { feet, money } from '../controls/format';
 import { Cell, Head } from '../controls/table';
+import { MethodBars } from '../drawing/method-bars';
 import { OpenFigure } from '../figure/open-figure';
 import { HintAt } from './hints';
 
@@ -138,7 +140,11 @@ function sayHow({ clockOff_h, sizeOff, trueSize }: Compared): string {
 const sayAmount = (off: number, real: number | string | undefined): string =>
   typeof real === 'number' && real >= 5 ? `${off} %` : sayInches(off);
 
-function Cost({ cost: { truth, log, currency, left, dugWrong } }: { cost: PracticeResult['cost'] }) {
+function Cost({
+  cost: { truth, log, currency, bars, line, left, dugWrong },
+}: {
+  cost: PracticeResult['cost'];
+}) {
   const difference = log - truth;
   return (
     <Box mt="5" data-testid="practice-cost">
@@ -152,6 +158,29 @@ function Cost({ cost: { truth, log, currency, left, dugWrong } }: { cost: Practi
           label={difference === 0 ? 'The same' : difference > 0 ? 'Too much by' : 'Too little by'}
           amount={money(Math.abs(difference), currency)}
         />
+      </Flex>
+      {(
+        [
+          ['Your log', bars.log],
+          ['The truth', bars.truth],
+        ] as const
+      ).map(([name, own]) => (
+        <Flex key={name} gap="3" align="center">
+          <Text width="80px" fontSize="14px" color="soft">
+            {name}
+          </Text>
+          <Box flex="1">
+            <MethodBars name={name} line={line} bars={own} />
+          </Box>
+        </Flex>
+      ))}
+      <Flex gap="4" wrap="wrap" fontSize="13.5px" color="soft" mb="3">
+        {[...new Set([...bars.log, ...bars.truth].map(({ method }) => method))].map((method) => (
+          <Flex key={method} align="center" gap="2">
+            <Box width="18px" height="11px" bg={methodRow(method).drawing.fill} />
+            {methodName(method)}
+          </Flex>
+        ))}
       </Flex>
       {left.map(({ says, at_ft, by, short_ft }) => (
         <Text key={`${says} ${at_ft}`} borderLeft="5px solid" borderColor="signal" pl="3" mb="2">
