@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { layOver } from './lay-over.js';
-import { planRulesSchema } from './plan-schema.js';
+import { planRulesSchema, type PlanRulesOverride } from './plan-schema.js';
 import { pricesSchema } from './prices-schema.js';
 import { rulesSchema } from './rules-schema.js';
 import type { Job } from './schema.js';
@@ -31,7 +31,7 @@ export type Firm = z.infer<typeof firmSchema>;
 export const emptyFirm: Firm = { format: 'open-trench-firm', version: 1 };
 
 /**
- * A job with its firm's rules and prices laid under its own, so that it is scoped and priced alike wherever it is read.
+ * A job with its firm's rules, prices and rates of work laid under its own, so that it is scoped, priced and planned alike wherever it is read.
  * What the job says itself stands; tables merge key by key; what neither says stays the default.
  */
 export function underFirm(job: Job, firm: Firm): Job {
@@ -39,5 +39,8 @@ export function underFirm(job: Job, firm: Firm): Job {
     ...job,
     ...(firm.rules || job.rules ? { rules: layOver(firm.rules, job.rules) as Job['rules'] } : {}),
     ...(firm.prices || job.prices ? { prices: layOver(firm.prices, job.prices) as Job['prices'] } : {}),
+    ...(firm.plan || job.plan
+      ? { plan: { ...job.plan, rules: (layOver(firm.plan, job.plan?.rules) ?? {}) as PlanRulesOverride } }
+      : {}),
   };
 }
