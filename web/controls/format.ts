@@ -22,7 +22,7 @@ export const feet = (value: number, digits = 1): string => {
 
 export const day = (iso: string | undefined): string => (iso ? format(parseISO(iso), 'MMMM d') : '');
 export const longDay = (iso: string): string => format(parseISO(iso), 'MMMM d, yyyy');
-export const dayAndTime = (iso: string): string => format(parseISO(iso), 'MMM d, yyyy, HH:mm');
+export const dayAndTime = (iso: string): string => format(parseISO(iso), 'MMM d, yyyy, h:mm a');
 
 export const videoTime = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;

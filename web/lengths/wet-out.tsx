@@ -91,7 +91,7 @@ export function WetOutClock({
           {liner}: {words[wetOut.say]}
         </Text>
         <Text color="soft" fontSize="14px">
-          mixed at {format(mixedAt, 'HH:mm')}; begin to insert by {format(startBy, 'HH:mm')}
+          mixed at {format(mixedAt, 'h:mm a')}; begin to insert by {format(startBy, 'h:mm a')}
           {wetOut.startWithin_min > 0 ? `, in ${clock(wetOut.startWithin_min)}` : ''}
         </Text>
       </Box>

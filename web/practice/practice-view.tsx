@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { inventPipe, levels, type Level } from '../../core/practice/invent.js';
@@ -322,12 +322,12 @@ function Reel({ practice, hands }: { practice: Practice; hands: ReturnType<typeo
       <Box mt="3">
         <WaterClock waterClock={hands.waterClock} setWaterClock={hands.setWaterClock} />
       </Box>
-      <Heading as="h2" fontSize="15px" color="soft">
+      <Text fontSize="15px" color="soft">
         {reel.pipe.accesses
           .map(({ name, riser_ft }) => `${name}: ${riser_ft} ft from cap to level pipe`)
           .join('; ')}
         . The counter reads 0 at the cap.
-      </Heading>
+      </Text>
     </>
   );
 }

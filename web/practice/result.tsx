@@ -136,9 +136,9 @@ function sayHow({ clockOff_h, sizeOff, trueSize }: Compared): string {
   return [clock, size].filter(Boolean).join('; ');
 }
 
-/** A percentage is a whole number of at least 2; inches are smaller, as sizes in a lateral are. */
+/** Sizes in percent are whole numbers of at least 5; inches in a lateral are smaller. */
 const sayAmount = (off: number, real: number | string | undefined): string =>
-  typeof real === 'number' && real >= 5 ? `${off} %` : sayInches(off);
+  typeof real === 'number' && real >= 5 ? `${off} points` : `${sayInches(off)} in`;
 
 function Cost({
   cost: { truth, log, currency, bars, line, left, dugWrong },
