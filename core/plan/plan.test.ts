@@ -1,6 +1,7 @@
 import { addBusinessDays, isWeekend } from 'date-fns';
 import fc from 'fast-check';
 import { defaultPlanRules, machines, type PlanRules, type Spent } from '../job/plan-schema.js';
+import { readJob } from '../files/read.js';
 import { readyJob } from '../solve/ready.js';
 import { ownScope } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
@@ -294,3 +295,86 @@ test('day by day a plan holds every task whole, inside working hours, and adds u
 });
 
 const minutesOf = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
+
+const anyRules: fc.Arbitrary<Partial<PlanRules>> = fc.record({
+  startsAt: fc.constantFrom('06:00', '07:30', '08:15'),
+  hours: fc.integer({ min: 4, max: 48 }).map((quarters) => quarters / 4),
+  workdays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 7 }),
+  crew: fc.integer({ min: 1, max: 8 }),
+  machines: fc.record(
+    Object.fromEntries(machines.map((each) => [each, fc.integer({ min: 0, max: 2 })])) as Record<
+      (typeof machines)[number],
+      fc.Arbitrary<number>
+    >,
+  ),
+  locate_days: fc.integer({ min: 0, max: 12 }),
+  permit_days: fc.integer({ min: 0, max: 40 }),
+  closeOvernight: fc.boolean(),
+});
+
+test('whatever days a company works, there is a plan that keeps them or a sentence that says why not', () => {
+  const met = { plan: 0, refused: 0 };
+  fc.assert(
+    fc.property(
+      fc.nat({ max: worked.length - 1 }),
+      anyRules,
+      fc.integer({ min: 30, max: 110 }),
+      (which, rules, at_F) => {
+        const scope = worked[which];
+        if (!scope) return;
+        const options = { ...optionsFor(scope, rules), temperature_F: at_F };
+        const answer = planOf(options);
+        if ('refused' in answer) {
+          expect(answer.refused).toMatch(/^[“N].*[.]$/);
+          met.refused++;
+          return;
+        }
+        met.plan++;
+        const { plan } = answer;
+        const { startsAt, hours, workdays, crew } = options.rules;
+        const evening = minutesOf(startsAt) + hours * 60;
+        for (const { starts, ends, crew: own } of plan.tasks) {
+          for (const { day, time } of [starts, ends]) {
+            expect(workdays).toContain(new Date(`${day}T00:00:00Z`).getUTCDay());
+            expect(minutesOf(time)).toBeGreaterThanOrEqual(minutesOf(startsAt));
+            expect(minutesOf(time)).toBeLessThanOrEqual(evening);
+          }
+          expect(own).toBeLessThanOrEqual(Math.max(crew, 1));
+        }
+        expect(plan.warnings.every((words) => !/undefined|NaN/.test(words))).toBe(true);
+        // Planned again it is the same plan.
+        expect(planned(options).tasks).toEqual(plan.tasks);
+      },
+    ),
+    { numRuns: 60 },
+  );
+  expect(Math.min(met.plan, met.refused)).toBeGreaterThan(5);
+}, 120_000);
+
+test('a job file says what is wrong with a plan, and where', () => {
+  const bad = (plan: unknown) => {
+    const read = readJob({ ...JSON.parse(JSON.stringify(randomJob(1))), plan });
+    return read.faults?.map(({ path }) => path) ?? [];
+  };
+  expect(bad({ rules: { hours: 8.1 } })).toEqual(['plan.rules.hours']);
+  expect(bad({ rules: { startsAt: '7am' } })).toEqual(['plan.rules.startsAt']);
+  expect(bad({ rules: { workdays: [] } })).toEqual(['plan.rules.workdays']);
+  expect(bad({ rules: { rates: { dig: { perHour: 0 } } } })).toEqual(['plan.rules.rates.dig.perHour']);
+  expect(
+    bad({
+      rules: {
+        cure: [
+          { at_F: 70, hours: 4 },
+          { at_F: 60, hours: 6 },
+        ],
+      },
+    }),
+  ).toEqual(['plan.rules.cure']);
+  expect(bad({ starts: { 'house dig P1': 'tomorrow' } })).toEqual(['plan.starts.house dig P1']);
+  expect(bad({ spent: [{ id: 'S1', on: '2026-02-30', task: 't', kind: 'dig', hours: 2 }] })).toEqual([
+    'plan.spent[0].on',
+  ]);
+  expect(
+    bad({ startOn: '2026-12-01', rules: { crew: 4, rates: { dig: { perHour: 5 } } }, starts: {}, spent: [] }),
+  ).toEqual([]);
+});
