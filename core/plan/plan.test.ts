@@ -1,4 +1,4 @@
-import { addBusinessDays, isWeekend } from 'date-fns';
+import { addBusinessDays, format, isWeekend, parseISO } from 'date-fns';
 import fc from 'fast-check';
 import { defaultPlanRules, machines, type PlanRules, type Spent } from '../job/plan-schema.js';
 import { readJob } from '../files/read.js';
@@ -10,7 +10,7 @@ import { calendarOf, slotsPerHour } from './calendar.js';
 import { cureHours } from './cure.js';
 import { planDays } from './day.js';
 import { taskKindRow } from './kinds.js';
-import { planOf, type Plan, type PlannedTask, type PlanOptions } from './plan.js';
+import { planOf, sayMoment, sayTime, type Plan, type PlannedTask, type PlanOptions } from './plan.js';
 import { hoursOf, tasksOf } from './tasks.js';
 
 const startOn = '2026-12-01';
@@ -377,4 +377,15 @@ test('a job file says what is wrong with a plan, and where', () => {
   expect(
     bad({ startOn: '2026-12-01', rules: { crew: 4, rates: { dig: { perHour: 5 } } }, starts: {}, spent: [] }),
   ).toEqual([]);
+});
+
+test('moments are said as Americans say them', () => {
+  // Reference: date-fns, format.
+  const times = ['00:00', '00:15', '07:30', '11:45', '12:00', '12:30', '15:00', '23:45'];
+  for (const time of times)
+    for (const day of ['2026-01-01', '2026-02-28', '2026-12-31', '2028-02-29']) {
+      const date = parseISO(`${day}T${time}`);
+      expect(sayMoment({ day, time })).toBe(format(date, 'EEE, MMM d, h:mm a'));
+      expect(sayTime(time)).toBe(format(date, 'h:mm a'));
+    }
 });

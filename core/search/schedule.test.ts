@@ -183,3 +183,23 @@ test('it says when it has not proven its schedule, and how soon it could be at b
   // Nine of four slots, two at a time, one a day each: five days, of which the last is half.
   expect(earliestSchedule(problem)).toMatchObject({ finish: 4 * 6 + 4, proven: true });
 });
+
+test('what cannot be scheduled has no schedule, and ends; tasks that wait for each other are an error', () => {
+  const task: ScheduleTask = { duration: 4, needs: [1], after: [], oneGo: false };
+  const problem = (tasks: readonly ScheduleTask[], sameDay: readonly (readonly number[])[] = []) =>
+    earliestSchedule({ tasks, capacity: [1], slotsPerDay: 6, sameDay });
+  expect(problem([])).toEqual({ starts: [], finish: 0, least: 0, proven: true });
+  // More people than there are; longer than a day at one go; two that are to lie within a day too short for both.
+  expect(problem([{ ...task, needs: [2] }])).toBeUndefined();
+  expect(problem([{ ...task, duration: 7, oneGo: true }])).toBeUndefined();
+  expect(problem([task, task], [[0, 1]])).toBeUndefined();
+  // Set to start before what it waits for is finished.
+  const waits = { ...task, after: [{ task: 0, opens: (end: number) => end }] };
+  expect(problem([task, { ...waits, at: 3 }])).toBeUndefined();
+  expect(problem([task, { ...waits, at: 4 }])).toMatchObject({ starts: [0, 4], finish: 8 });
+  // Set to start days later: the rest does not wait for it.
+  expect(problem([task, { ...task, at: 24 }])).toMatchObject({ starts: [0, 24], finish: 28, proven: true });
+  expect(() => problem([{ ...waits, after: [{ task: 1, opens: (end) => end }] }, waits])).toThrow(
+    'waits for itself',
+  );
+});
