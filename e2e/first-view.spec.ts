@@ -100,7 +100,7 @@ test('at every width the views can be reached: what does not fit stands behind M
     await expect(views.getByRole('link', { name: 'Sheet' })).toBeVisible();
     if (await more.isVisible()) await more.click();
     const links = views.getByRole('link');
-    await expect(links).toHaveCount(8);
+    await expect(links).toHaveCount(9);
     for (const box of await Promise.all((await links.all()).map((link) => link.boundingBox()))) {
       expect(box?.x).toBeGreaterThanOrEqual(0);
       expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(width);

@@ -116,3 +116,21 @@ test('rules change what is planned: no excavator digs by hand, others restore wh
   // Nothing to do is no task, and no call is made for it.
   expect(tasksUnder({ ...job, lines: job.lines.map((line) => ({ ...line, runs: [] })) }).tasks).toEqual([]);
 });
+
+test('what is done on several lines is said by its line, and each task goes by a name of its own', () => {
+  const [line] = job.lines;
+  if (!line) throw new Error('the demo job has a line');
+  const two: Job = { ...job, lines: [line, { ...line, id: 'yard', name: 'Yard drain' }] };
+  const { tasks } = tasksOf({
+    scope: scopeUnder(two),
+    names: { house: 'House line', yard: 'Yard drain' },
+    rules: defaultPlanRules,
+    temperature_F: 70,
+  });
+  expect(new Set(tasks.map(({ id }) => id)).size).toBe(tasks.length);
+  expect(new Set(tasks.map(({ what }) => what)).size).toBe(tasks.length);
+  // One call for the whole job.
+  expect(tasks.filter(({ kind }) => kind === 'locate')).toHaveLength(1);
+  for (const { what, line: of } of tasks)
+    if (of !== undefined) expect(what.endsWith(of === 'yard' ? ', Yard drain' : ', House line')).toBe(true);
+});

@@ -132,7 +132,9 @@ function Work({ line, scope, several }: { line: LineView; scope: LineScope; seve
   const shares = [3.2, 1, 1, 1, 1, 1.1, 1];
   return (
     <View>
-      <Text style={styles.h2}>{several ? line.name : 'The work'}</Text>
+      <Text style={styles.h2} minPresenceAhead={80}>
+        {several ? line.name : 'The work'}
+      </Text>
       {scope.actions.length === 0 && (
         <Text>
           {line.nothingSeen ? 'Nothing seen yet: run the camera.' : 'Nothing is dug or lined on this line.'}
