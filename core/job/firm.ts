@@ -40,7 +40,7 @@ export function underFirm(job: Job, firm: Firm): Job {
     ...(firm.rules || job.rules ? { rules: layOver(firm.rules, job.rules) as Job['rules'] } : {}),
     ...(firm.prices || job.prices ? { prices: layOver(firm.prices, job.prices) as Job['prices'] } : {}),
     ...(firm.plan || job.plan
-      ? { plan: { ...job.plan, rules: (layOver(firm.plan, job.plan?.rules) ?? {}) as PlanRulesOverride } }
+      ? { plan: { ...job.plan, rules: (layOver(firm.plan, job.plan?.rules) ?? {}) } }
       : {}),
   };
 }
