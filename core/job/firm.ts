@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { layOver } from './lay-over.js';
-import { planRulesSchema, type PlanRulesOverride } from './plan-schema.js';
+import { planRulesSchema } from './plan-schema.js';
 import { pricesSchema } from './prices-schema.js';
 import { rulesSchema } from './rules-schema.js';
 import type { Job } from './schema.js';
@@ -40,7 +40,7 @@ export function underFirm(job: Job, firm: Firm): Job {
     ...(firm.rules || job.rules ? { rules: layOver(firm.rules, job.rules) as Job['rules'] } : {}),
     ...(firm.prices || job.prices ? { prices: layOver(firm.prices, job.prices) as Job['prices'] } : {}),
     ...(firm.plan || job.plan
-      ? { plan: { ...job.plan, rules: (layOver(firm.plan, job.plan?.rules) ?? {}) } }
+      ? { plan: { ...job.plan, rules: layOver(firm.plan, job.plan?.rules) ?? {} } }
       : {}),
   };
 }
