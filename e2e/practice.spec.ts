@@ -100,6 +100,14 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
     .toBeLessThan(2);
   await page.getByTestId('picture').screenshot({ path: info.outputPath('crack.png') });
 
+  // Mended once the truth is known, it scores more and counts no more.
+  await page.getByRole('button', { name: 'Go on with this log' }).click();
+  await page.getByLabel(/What the camera shows/).focus();
+  await page.keyboard.press('Alt+Digit2');
+  await say(page, `${readingAt(crack.at_ft)} crack ${crack.form ?? ''}${clockWords(crack.clock)}`);
+  await page.getByRole('button', { name: 'I’m done' }).click();
+  await expect(row(page, /crack/i)).toContainText('Found');
+
   // Scores are kept by name; the record says what was practiced and claims nothing more.
   await page.getByRole('button', { name: 'All levels and scores' }).click();
   const record = page.getByTestId('practice-record');

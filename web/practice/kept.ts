@@ -38,10 +38,13 @@ export const readScores = (): Promise<readonly Score[]> =>
     () => [],
   );
 
-export async function addScore(score: Score): Promise<readonly Score[]> {
-  const all = [...(await readScores()), score];
-  await set('scores', all, store).catch(() => undefined);
-  return all;
+/** Keeps a score. Only the first of a name on a pipe counts: after it the truth is known. */
+export async function addScore(score: Score): Promise<void> {
+  const all = await readScores();
+  const known = all.some(
+    ({ name, level, seed }) => name === score.name && level === score.level && seed === score.seed,
+  );
+  if (!known) await set('scores', [...all, score], store).catch(() => undefined);
 }
 
 const nameKey = 'open-trench-practice-name';
