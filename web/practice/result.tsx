@@ -42,7 +42,7 @@ export function Result({
       </Flex>
       <Text color="soft">
         Material right over {feet(rightMaterial_ft)} of {feet(length_ft)} ft; {feet(seen_ft)} ft counted as
-        seen of {feet(couldSee_ft)} ft that could be.
+        seen of {feet(couldSee_ft)} ft that could be. The first score on a pipe is the one that counts.
       </Text>
       {claimed_ft > 0.5 && (
         <Text borderLeft="5px solid" borderColor="signal" pl="3" my="2">
