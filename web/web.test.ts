@@ -193,7 +193,7 @@ test('nothing typed runs as a command in the program that opens a table or a dra
   expect(drawn('gas\r\n0\r\nLINE\r\n8\r\nHOLES')).toBe(drawn('gas'));
 });
 
-test('the axis of the days: a slot lies where it is found again, later slots further right, days left out leave no room', () => {
+function demoPlan() {
   const planned = planOf({
     scope: view.scope,
     names: {},
@@ -202,7 +202,11 @@ test('the axis of the days: a slot lies where it is found again, later slots fur
     startOn: '2026-12-01',
   });
   if ('refused' in planned) throw new Error(planned.refused);
-  const { plan } = planned;
+  return planned.plan;
+}
+
+test('the axis of the days: a slot lies where it is found again, later slots further right, days left out leave no room', () => {
+  const plan = demoPlan();
   const { slotsPerDay } = plan.calendar;
   const axis = axisOf(plan);
   // The day of the call, the days on site, and one more to drag to.
@@ -223,15 +227,7 @@ test('the axis of the days: a slot lies where it is found again, later slots fur
 });
 
 test('the days go out as a calendar that another reader understands: one event a day, at the hour of the site', () => {
-  const planned = planOf({
-    scope: view.scope,
-    names: {},
-    rules: planRulesInForce(undefined, undefined),
-    temperature_F: 70,
-    startOn: '2026-12-01',
-  });
-  if ('refused' in planned) throw new Error(planned.refused);
-  const { plan } = planned;
+  const plan = demoPlan();
   const text = planCalendar({ id: 'job 1', title: 'A, B;\nC', address: '5 Sorrel Bank, Millbrook' }, plan);
   const events = ICAL.Component.fromString(text)
     .getAllSubcomponents('vevent')

@@ -4,7 +4,7 @@ import { machines, type JobPlan, type PlanRules } from '../job/plan-schema.js';
 import { earliestSchedule, type Schedule, type ScheduleTask } from '../search/schedule.js';
 import { calendarOf, slotsPerHour, type Calendar, type Moment } from './calendar.js';
 import { machineWords, taskKindRow } from './kinds.js';
-import { tasksOf, type PlanInput, type SameDay, type Task, type Tasks } from './tasks.js';
+import { tasksOf, type PlanInput, type SameDay, type Task, type Tasks, type Wait } from './tasks.js';
 
 /** A task with its place in the days. */
 export interface PlannedTask extends Task {
@@ -87,6 +87,12 @@ interface Setting {
   readonly set: ReadonlyMap<string, number>;
 }
 
+/** First slot that a wait leaves, by the slot its task is finished at. */
+function opensAfter({ days, hours }: Wait, end: number, calendar: Calendar): number {
+  if (days !== undefined) return calendar.afterDays(end, days);
+  return hours === undefined ? end : calendar.afterHours(end, hours);
+}
+
 const durationOf = ({ hours }: Pick<Task, 'hours'>): number =>
   Math.max(1, Math.ceil(hours.value * slotsPerHour - 1e-9));
 
@@ -110,15 +116,11 @@ function solve(
       return {
         duration,
         needs: [row.office ? 0 : task.crew, ...machines.map((each) => (row.machine === each ? 1 : 0))],
-        after: task.after.flatMap(({ task: before, days, hours }) => {
-          const of = index.get(before);
-          const opens = (end: number) =>
-            days !== undefined
-              ? calendar.afterDays(end, days)
-              : hours !== undefined
-                ? calendar.afterHours(end, hours)
-                : end;
-          return of === undefined ? [] : [{ task: of, opens }];
+        after: task.after.flatMap((wait) => {
+          const of = index.get(wait.task);
+          return of === undefined
+            ? []
+            : [{ task: of, opens: (end: number) => opensAfter(wait, end, calendar) }];
         }),
         // What is longer than a day runs over its end whatever one would like.
         oneGo: (row.oneGo ?? false) && duration <= calendar.slotsPerDay,
@@ -190,17 +192,20 @@ function startsOf(
   return { slots };
 }
 
-/** `Tue Mar 3, 7:30 AM` */
-export function sayMoment({ day, time }: Moment): string {
-  const date = new Date(`${day}T00:00:00Z`);
-  const words = date.toLocaleDateString('en-US', {
+/** `Tue, Mar 3` */
+export const sayWeekday = (day: Day): string =>
+  new Date(`${day}T00:00:00Z`).toLocaleDateString('en-US', {
     weekday: 'short',
     month: 'short',
     day: 'numeric',
     timeZone: 'UTC',
   });
-  return `${words}, ${sayTime(time)}`;
-}
+
+/** `Tue, Mar 3, 7:30 AM` */
+export const sayMoment = ({ day, time }: Moment): string => `${sayWeekday(day)}, ${sayTime(time)}`;
+
+/** `1 person`, `2 people` */
+export const sayPeople = (count: number): string => `${count} ${count === 1 ? 'person' : 'people'}`;
 
 /** `7:30 AM` */
 export function sayTime(time: string): string {
@@ -212,23 +217,14 @@ export function sayTime(time: string): string {
 function whyNot(tasks: readonly Task[], sameDay: readonly SameDay[], setting: Setting): string {
   const { rules, calendar, set } = setting;
   const named = (id: string) => tasks.find((task) => task.id === id)?.what ?? id;
+  // With nothing set and people to spare: what must be finished first.
+  const free = solve(tasks, [], { calendar, rules: plenty(rules), set: new Map() });
   for (const [id, slot] of set) {
     const others = new Map([...set].filter(([each]) => each !== id));
     const task = tasks.find((each) => each.id === id);
     if (!task) continue;
-    // Alone and with people to spare: what must be finished first.
-    const free = solve(tasks, [], { calendar, rules: plenty(rules), set: new Map() });
     const before = task.after
-      .map((wait) => ({ wait, end: endIn(free, tasks, wait.task) }))
-      .map(({ wait, end }) => ({
-        wait,
-        opens:
-          wait.days !== undefined
-            ? calendar.afterDays(end, wait.days)
-            : wait.hours !== undefined
-              ? calendar.afterHours(end, wait.hours)
-              : end,
-      }))
+      .map((wait) => ({ wait, opens: opensAfter(wait, endIn(free, tasks, wait.task), calendar) }))
       .sort((a, b) => b.opens - a.opens)[0];
     if (before && before.opens > slot)
       return `“${task.what}” cannot start at ${sayMoment(calendar.startOf(slot))}: “${named(before.wait.task)}” comes first${before.wait.days === undefined ? '' : ` and takes ${before.wait.days} working days to be answered`}, which leaves ${sayMoment(calendar.startOf(before.opens))} at the earliest.`;

@@ -5,7 +5,7 @@ import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
 import { planDays } from '../../core/plan/day.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
-import { sayMoment, sayTime, type Plan } from '../../core/plan/plan.js';
+import { sayPeople, sayTime, sayWeekday, type Plan } from '../../core/plan/plan.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import { sayFitting } from '../../core/pipe/fittings.js';
@@ -94,7 +94,7 @@ function Days({ plan }: { plan: Plan }) {
     <View>
       {planDays(plan).map(({ day: on, tasks, water }) => (
         <View key={on} wrap={false}>
-          <Text style={styles.h2}>{sayMoment({ day: on, time: '00:00' }).replace(/, [^,]*$/, '')}</Text>
+          <Text style={styles.h2}>{sayWeekday(on)}</Text>
           {tasks.map(({ task, from, to, goesOn }) => (
             <Cells
               key={task.id}
@@ -102,9 +102,7 @@ function Days({ plan }: { plan: Plan }) {
               cells={[
                 `${sayTime(from)} to ${sayTime(to)}`,
                 `${task.what}${goesOn ? ', goes on the next day' : ''}`,
-                taskKindRow(task.kind).office
-                  ? 'office'
-                  : `${task.crew} ${task.crew === 1 ? 'person' : 'people'}`,
+                taskKindRow(task.kind).office ? 'office' : sayPeople(task.crew),
               ]}
             />
           ))}

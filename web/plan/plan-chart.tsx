@@ -3,7 +3,7 @@ import { useDrag } from '@use-gesture/react';
 import { useRef, useState } from 'react';
 import type { Moment } from '../../core/plan/calendar.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
-import { sayTime, type Plan, type PlannedTask } from '../../core/plan/plan.js';
+import { sayPeople, sayTime, sayWeekday, type Plan, type PlannedTask } from '../../core/plan/plan.js';
 import { axisOf, type Axis } from './axis';
 import { sayWhen } from './use-plan';
 
@@ -68,7 +68,7 @@ export function PlanChart({ plan, chosen, onChoose, onMove }: Props) {
                 borderColor={gap ? 'ink' : 'rule'}
               >
                 <Text fontFamily="heading" fontWeight={700} fontSize="15px" whiteSpace="nowrap">
-                  {weekday(day)}
+                  {sayWeekday(day)}
                 </Text>
                 <Text color="soft" fontSize="12.5px" whiteSpace="nowrap">
                   {sayTime(time)}
@@ -93,14 +93,6 @@ export function PlanChart({ plan, chosen, onChoose, onMove }: Props) {
     </Box>
   );
 }
-
-const weekday = (day: string): string =>
-  new Date(`${day}T00:00:00Z`).toLocaleDateString('en-US', {
-    weekday: 'short',
-    month: 'short',
-    day: 'numeric',
-    timeZone: 'UTC',
-  });
 
 function Row({
   task,
@@ -182,7 +174,7 @@ function Row({
         bg={chosen ? 'keep' : 'paper'}
         px="1"
       >
-        {at ? `${weekday(at.day)}, ${sayTime(at.time)}` : task.what}
+        {at ? `${sayWeekday(at.day)}, ${sayTime(at.time)}` : task.what}
         {task.set && !at && <chakra.span color="signalInk"> · start set by hand</chakra.span>}
       </Text>
       <Bar
@@ -194,7 +186,7 @@ function Row({
         width={`${right - left}px`}
         borderLeftWidth={task.set ? '6px' : undefined}
         borderLeftColor={task.set ? 'signal' : undefined}
-        aria-label={`${task.what}: ${sayWhen(task)}, ${task.crew} ${task.crew === 1 ? 'person' : 'people'}${task.set ? ', start set by hand' : ''}`}
+        aria-label={`${task.what}: ${sayWhen(task)}, ${sayPeople(task.crew)}${task.set ? ', start set by hand' : ''}`}
         aria-pressed={chosen}
         onFocus={onChoose}
         onKeyDown={keys}

@@ -2,7 +2,14 @@ import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { capital } from '../../core/capital.js';
 import { planDays } from '../../core/plan/day.js';
-import { sayMoment, sayTime, type Plan, type PlannedTask } from '../../core/plan/plan.js';
+import {
+  sayMoment,
+  sayPeople,
+  sayTime,
+  sayWeekday,
+  type Plan,
+  type PlannedTask,
+} from '../../core/plan/plan.js';
 import { Field, Label, Press } from '../controls/controls';
 import { money } from '../controls/format';
 import { fileName, save } from '../controls/save';
@@ -226,7 +233,7 @@ function Days({ plan, onChoose }: { plan: Plan; onChoose: (task: string) => void
             gap="2"
           >
             <Heading as="h2" fontSize="18px">
-              {sayMoment({ day, time: '00:00' }).replace(/, [^,]*$/, '')}
+              {sayWeekday(day)}
             </Heading>
             <Text color="soft">{office ? 'from the office' : `${labor_h.toFixed(1)} labor hours`}</Text>
           </Flex>
@@ -251,7 +258,7 @@ function Days({ plan, onChoose }: { plan: Plan; onChoose: (task: string) => void
                 {goesOn ? ', goes on the next day' : ''}
               </Press>
               <Text color="soft" fontSize="14.5px" whiteSpace="nowrap">
-                {task.crew} {task.crew === 1 ? 'person' : 'people'}
+                {sayPeople(task.crew)}
               </Text>
             </Flex>
           ))}
@@ -282,7 +289,7 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
         <OpenFigure figure={task.hours} label="Hours">
           {task.hours.value.toFixed(2)} h
         </OpenFigure>
-        , {task.crew} {task.crew === 1 ? 'person' : 'people'}
+        , {sayPeople(task.crew)}
       </Text>
       <Flex
         as="form"

@@ -4,7 +4,7 @@ import { freeId } from '../../core/job/free-id.js';
 import type { PlanRules, Spent } from '../../core/job/plan-schema.js';
 import { factorOf } from '../../core/plan/actuals.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
-import type { PlannedTask } from '../../core/plan/plan.js';
+import { sayPeople, type PlannedTask } from '../../core/plan/plan.js';
 import { typedNumber } from '../../core/speech/typed-number.js';
 import { money } from '../controls/format';
 import { Field, Label, Press } from '../controls/controls';
@@ -120,7 +120,7 @@ export function SpentForm({
           >
             <Text fontSize="14.5px">
               {each.on}: {each.hours} h{each.amount === undefined ? '' : `, ${each.amount} ${unit ?? ''}`}
-              {each.people === undefined ? '' : `, ${each.people} ${each.people === 1 ? 'person' : 'people'}`}
+              {each.people === undefined ? '' : `, ${sayPeople(each.people)}`}
               {each.money === undefined ? '' : `, ${money(each.money, currency)}`}
               {': '}
               <strong>{sayFactor(factorOf(each, rules))}</strong>

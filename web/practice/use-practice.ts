@@ -1,12 +1,12 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { applyEdit, type Edit } from '../../core/edits/index.js';
+import type { Edit } from '../../core/edits/index.js';
 import type { Job } from '../../core/job/schema.js';
 import type { SimulatedPipe } from '../../core/practice/pipe.js';
 import { practiceView, type PracticeResult } from '../../core/practice/practice.js';
 import { clean, enter, locatedDepth, move, moveTo, zeroHere, type Reel } from '../../core/practice/reel.js';
 import { practiceJob } from '../../core/practice/truth-job.js';
 import type { LineView } from '../../core/views/line-view.js';
-import type { Change } from '../api/jobs';
+import { withWaiting, type Change } from '../api/jobs';
 import { worker } from '../api/view';
 import { keepBegun, type Begun } from './kept';
 
@@ -64,7 +64,7 @@ export function usePractice(
     (edits: readonly Edit[]): Promise<void> => {
       setPast((all) => [...all, job]);
       setFuture([]);
-      setJob(edits.reduce<Job>((each, one) => applyEdit(each, one), job));
+      setJob(withWaiting(job, edits));
       return Promise.resolve();
     },
     [job],
