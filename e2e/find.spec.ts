@@ -106,6 +106,8 @@ test('without the server, an export still holds edits that are not sent yet', as
   await page.goto(server.url);
   await page.getByRole('link', { name: /3 Larkfield Court/ }).click();
   await page.getByRole('link', { name: 'Camera log' }).click();
+  // The sheet has a line of the same name: it is the log's that is typed in.
+  await expect(page).toHaveURL(/\/log$/);
   const typed = page.getByLabel(/What the camera shows/);
   await expect(typed).toBeVisible();
   await expect(page.getByTestId('saved')).toHaveText('Saved');

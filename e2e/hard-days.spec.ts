@@ -173,6 +173,28 @@ test('on a phone: the views fit, the sheet scrolls sideways, targets are wide en
   await context.close();
 });
 
+test('a view this device does not have yet says so without the server, and opens by itself when it is back', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  await page.goto(`${server.url}/jobs/demo-1-quarry-lane/sheet`);
+  await expect(page.getByTestId('total')).toBeVisible();
+  await server.kill();
+  const views = page.getByRole('navigation', { name: 'Views of this job' });
+  await views.getByRole('link', { name: 'Lengths' }).click();
+  await expect(page.getByText('not on this device yet')).toBeVisible();
+  // What is around it stands: the way back is one press.
+  await views.getByRole('link', { name: 'Sheet' }).click();
+  await expect(page.getByTestId('total')).toBeVisible();
+  await page.keyboard.press('g');
+  await expect(page.getByText('not on this device yet')).toBeVisible();
+  await expect(page.getByTestId('total')).toBeVisible();
+  await views.getByRole('link', { name: 'Lengths' }).click();
+  await server.start();
+  await expect(page.getByRole('columnheader', { name: 'Cut at' }).first()).toBeVisible();
+  await server.stop();
+});
+
 test('the list finds by finding and material; a deleted job is gone, and comes back', async ({
   page,
   server,

@@ -1,34 +1,33 @@
 import { createBrowserRouter, Navigate } from 'react-router';
 import { jobLayout, jobViews } from './early';
 import { JobList } from './jobs/job-list';
+import { late } from './shell/late';
 import { NotFound } from './shell/not-found';
+import { RouteTrouble } from './shell/trouble';
+import type { ComponentType } from 'react';
 
-/** Each view is fetched when it is first opened; the pages kept for a reload without the server hold them all. */
+/**
+ * A view at an address. Its code is fetched when it is first opened, while the view before it stays; the pages kept for
+ * a reload without the server hold them all. A view that breaks leaves what is around it standing.
+ */
+const view = (path: string, fetchView: () => Promise<ComponentType>) => ({
+  path,
+  errorElement: <RouteTrouble />,
+  lazy: async () => ({ Component: await fetchView().catch(() => late(path, fetchView)) }),
+});
+
 export const router = createBrowserRouter([
-  { path: '/', element: <JobList /> },
-  { path: '/firm', lazy: async () => ({ Component: (await import('./firm/firm-view')).FirmView }) },
-  { path: '/due', lazy: async () => ({ Component: (await import('./after/due-view')).DueView }) },
+  { path: '/', element: <JobList />, errorElement: <RouteTrouble /> },
+  view('/firm', async () => (await import('./firm/firm-view')).FirmView),
+  view('/due', async () => (await import('./after/due-view')).DueView),
+  view('/practice', async () => (await import('./practice/practice-list')).PracticeList),
+  view('/practice/:level/:seed', async () => (await import('./practice/practice-view')).PracticeView),
+  view('/offer/:secret', async () => (await import('./offer/customer-view')).CustomerView),
   {
-    path: '/practice',
-    lazy: async () => ({ Component: (await import('./practice/practice-list')).PracticeList }),
-  },
-  {
-    path: '/practice/:level/:seed',
-    lazy: async () => ({ Component: (await import('./practice/practice-view')).PracticeView }),
-  },
-  {
-    path: '/offer/:secret',
-    lazy: async () => ({ Component: (await import('./offer/customer-view')).CustomerView }),
-  },
-  {
-    path: '/jobs/:jobId',
-    lazy: async () => ({ Component: await jobLayout() }),
+    ...view('/jobs/:jobId', jobLayout),
     children: [
       { index: true, element: <Navigate to="sheet" replace /> },
-      ...Object.entries(jobViews).map(([path, view]) => ({
-        path,
-        lazy: async () => ({ Component: await view() }),
-      })),
+      ...Object.entries(jobViews).map(([path, fetchView]) => view(path, fetchView)),
     ],
   },
   { path: '*', element: <NotFound /> },

@@ -7,12 +7,12 @@ import { gradeWords } from '../../core/job/vocabulary.js';
 import type { Moment } from '../../core/upkeep/timeline.js';
 import { useAfter } from '../api/offer';
 import { worker } from '../api/view';
-import { Press } from '../controls/controls';
 import { sayDay } from '../../core/job/days.js';
 import { feet } from '../controls/format';
 import { SidePanel } from '../shell/side-panel';
 import { useJobContext } from '../shell/job-layout';
-import { fileName, save } from '../controls/save';
+import { fileName } from '../controls/save';
+import { SaveButton } from '../controls/save-button';
 import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { WorkingOut } from '../shell/working-out';
@@ -41,13 +41,13 @@ export function AfterView() {
   if (error) return <Faults error={error} />;
   if (!after) return <WorkingOut />;
   const several = job.lines.length > 1;
-  const saveCalendar = async () => {
+  const calendar = async () => {
     const [{ calendarText }, dues] = await Promise.all([
       import('./calendar'),
       worker.upkeepOf(job, firm, addMonths(today(), calendarMonths)),
     ]);
     const text = calendarText({ id, title: job.title, address: job.site?.address }, dues, several);
-    save(new Blob([text], { type: 'text/calendar' }), `${fileName(job.title)}-upkeep.ics`);
+    return new Blob([text], { type: 'text/calendar' });
   };
   const state = repairState(after.repairs);
   const compared = after.looks.filter(({ things }) => things.length > 0);
@@ -116,15 +116,11 @@ export function AfterView() {
             {due.why}.
           </Text>
         ))}
-        <Press
-          type="button"
-          width="100%"
-          mt="3"
-          disabled={after.dues.length === 0}
-          onClick={() => void saveCalendar()}
-        >
-          Upkeep as a calendar file
-        </Press>
+        <Box mt="3">
+          <SaveButton name={`${fileName(job.title)}-upkeep.ics`} make={after.dues.length > 0 && calendar}>
+            Upkeep as a calendar file
+          </SaveButton>
+        </Box>
         <Text color="soft" fontSize="13.5px" mt="2">
           Intervals are house rules, under Rates and rules. After a strong earthquake, give its day there:
           every line is due at once.

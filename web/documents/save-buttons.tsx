@@ -1,58 +1,9 @@
-import { Text } from '@chakra-ui/react';
-import { useState, type ReactNode } from 'react';
 import type { Offer } from '../../core/offer/offer.js';
 import { planOf } from '../../core/plan/plan.js';
-import { asError } from '../api/client';
-import { Press } from '../controls/controls';
 import { useJobContext } from '../shell/job-layout';
 import { planOptions } from '../plan/plan-options';
-import { fileName, save } from '../controls/save';
-
-/** Makes a document and hands it over; what makes it is fetched when it is first asked for. */
-function SaveButton({
-  name,
-  make,
-  children,
-}: {
-  name: string;
-  /** Nothing where what would be written is not worked out yet. */
-  make: (() => Promise<Blob>) | false | undefined;
-  children: ReactNode;
-}) {
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState<string>();
-  return (
-    <>
-      <Press
-        type="button"
-        disabled={busy || !make}
-        aria-busy={busy}
-        onClick={() => {
-          if (!make) return;
-          setBusy(true);
-          setFailed(undefined);
-          make()
-            .then((file) => {
-              save(file, name);
-            })
-            .catch((error: unknown) => {
-              setFailed(asError(error).message);
-            })
-            .finally(() => {
-              setBusy(false);
-            });
-        }}
-      >
-        {busy ? 'Writing it…' : children}
-      </Press>
-      {failed && (
-        <Text role="alert" color="signalInk">
-          It could not be written: {failed}
-        </Text>
-      )}
-    </>
-  );
-}
+import { fileName } from '../controls/save';
+import { SaveButton } from '../controls/save-button';
 
 const maker = () => import('./make');
 

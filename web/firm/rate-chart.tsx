@@ -17,7 +17,7 @@ Chart.register(ScatterController, PointElement, LineElement, LinearScale, Toolti
 const row_px = 46;
 
 /** Every task that was written down as a point, by how it went against its rate; the middle half as a band. */
-export default function RateChart({ checks }: { checks: readonly RateCheck[] }) {
+export function RateChart({ checks }: { checks: readonly RateCheck[] }) {
   const canvas = useChart(() => {
     const [ink, soft, signal, keep] = ['ink', 'soft', 'signal', 'keep'].map(themeColor);
     const names = checks.map(({ kind }) => taskKindRow(kind).rateWords);

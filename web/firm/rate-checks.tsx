@@ -1,13 +1,14 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import type { Firm } from '../../core/job/firm.js';
 import { planRulesInForce, type PlanRulesOverride } from '../../core/job/plan-schema.js';
 import { rateChecks, type RateCheck } from '../../core/plan/actuals.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
 import { useSpent } from '../api/firm';
 import { Press } from '../controls/controls';
+import { late } from '../shell/late';
 
-const RateChart = lazy(() => import('./rate-chart'));
+const RateChart = late('rate chart', async () => (await import('./rate-chart')).RateChart);
 
 /** Which rate is off by how much over all that was written down, and the better one for one press. */
 export function RateChecks({ firm, onTake }: { firm: Firm; onTake: (plan: PlanRulesOverride) => void }) {
@@ -28,9 +29,7 @@ export function RateChecks({ firm, onTake }: { firm: Firm; onTake: (plan: PlanRu
         </Text>
       ) : (
         <>
-          <Suspense fallback={null}>
-            <RateChart checks={checks} />
-          </Suspense>
+          <RateChart checks={checks} />
           <Box mt="2" data-testid="rate-checks">
             {checks.map((check) => (
               <CheckRow

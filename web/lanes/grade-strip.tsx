@@ -25,7 +25,7 @@ const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim();
 
 /** How the line falls, on the sheet's own axis: inverts, slope against the least, and what it carries before and after. */
-export default function GradeStrip({
+export function GradeStrip({
   line,
   scope,
   scale,

@@ -12,7 +12,8 @@ import {
 } from '../../core/plan/plan.js';
 import { Field, Label, Press } from '../controls/controls';
 import { money } from '../controls/format';
-import { fileName, save } from '../controls/save';
+import { fileName } from '../controls/save';
+import { SaveButton } from '../controls/save-button';
 import { today } from '../controls/today';
 import { SaveCrewSheet } from '../documents/save-buttons';
 import { OpenFigure } from '../figure/open-figure';
@@ -157,16 +158,18 @@ function Settings({ hand }: { hand: PlanHand }) {
 
 function SaveDays({ hand: { plan } }: { hand: PlanHand }) {
   const { id, job } = useJobContext();
-  const saveDays = async () => {
-    if (!plan) return;
-    const { planCalendar } = await import('./plan-calendar');
-    const text = planCalendar({ id, title: job.title, address: job.site?.address }, plan);
-    save(new Blob([text], { type: 'text/calendar' }), `${fileName(job.title)}-days.ics`);
-  };
+  const calendar =
+    plan &&
+    plan.tasks.length > 0 &&
+    (async () => {
+      const { planCalendar } = await import('./plan-calendar');
+      const text = planCalendar({ id, title: job.title, address: job.site?.address }, plan);
+      return new Blob([text], { type: 'text/calendar' });
+    });
   return (
-    <Press type="button" disabled={!plan || plan.tasks.length === 0} onClick={() => void saveDays()}>
+    <SaveButton name={`${fileName(job.title)}-days.ics`} make={calendar}>
       Days as a calendar file
-    </Press>
+    </SaveButton>
   );
 }
 

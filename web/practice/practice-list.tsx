@@ -1,16 +1,17 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { levels, type Level } from '../../core/practice/invent.js';
-import { asError } from '../api/client';
 import { Field, Label, Press } from '../controls/controls';
 import { dayAndTime } from '../controls/format';
-import { fileName, save } from '../controls/save';
+import { fileName } from '../controls/save';
+import { SaveButton } from '../controls/save-button';
 import { Cell, Head } from '../controls/table';
 import { Header, ToJobs } from '../shell/header';
 import { keepHints, keepPracticeName, practiceName, readScores, type Score } from './kept';
+import { late } from '../shell/late';
 
-const ScoreChart = lazy(() => import('./score-chart'));
+const ScoreChart = late('score chart', async () => (await import('./score-chart')).ScoreChart);
 /** The pipe of a first job: the same for everybody, so that it can be talked about. */
 const firstSeed = 1;
 
@@ -132,10 +133,9 @@ function Record({
   scores: readonly Score[];
   onAgain: (level: Level['level'], seed: number) => void;
 }) {
-  const [failed, setFailed] = useState<Error>();
-  const savePdf = async () => {
+  const recordPdf = async () => {
     const { practicePdf } = await import('../documents/make');
-    save(await practicePdf({ name, scores }), `practice-${fileName(name) || 'record'}.pdf`);
+    return practicePdf({ name, scores });
   };
   return (
     <Box mt="6" data-testid="practice-record">
@@ -143,25 +143,11 @@ function Record({
         <Heading as="h2" fontSize="20px">
           What {name === '' ? 'was' : `${name} has`} practiced
         </Heading>
-        <Press
-          type="button"
-          onClick={() => {
-            savePdf().catch((error: unknown) => {
-              setFailed(asError(error));
-            });
-          }}
-        >
+        <SaveButton name={`practice-${fileName(name) || 'record'}.pdf`} make={recordPdf}>
           Record as PDF
-        </Press>
+        </SaveButton>
       </Flex>
-      {failed && (
-        <Text role="alert" color="signalInk">
-          It could not be written: {failed.message}
-        </Text>
-      )}
-      <Suspense fallback={null}>
-        <ScoreChart scores={scores} />
-      </Suspense>
+      <ScoreChart scores={scores} />
       <Box overflowX="auto">
         <Box as="table" width="100%" borderCollapse="collapse">
           <thead>

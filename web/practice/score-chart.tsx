@@ -15,7 +15,7 @@ const styles = [
 ] as const;
 
 /** Scores one after the other, a line a level. */
-export default function ScoreChart({ scores }: { scores: readonly Score[] }) {
+export function ScoreChart({ scores }: { scores: readonly Score[] }) {
   const levels = [...new Set(scores.map(({ level }) => level))].sort();
   const canvas = useChart(() => {
     const soft = themeColor('soft');

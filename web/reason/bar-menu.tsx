@@ -24,7 +24,7 @@ const Choice = chakra(Menu.Item, {
 const choosable = ['not-needed', 'costs-more', 'pinned'];
 
 /** All that can be done on a bar, in a list that opens on the bar itself. */
-export default function BarMenu({
+export function BarMenu({
   bar,
   at,
   pinned,

@@ -1,6 +1,6 @@
 import { datumName } from '../../core/job/point-words.js';
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { lazy, Suspense, useMemo, useRef, useState, type RefObject } from 'react';
+import { useMemo, useRef, useState, type RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { leastWidth_px, sheetScale, type SheetScale } from '../drawing/sheet-scale';
@@ -20,6 +20,7 @@ import { Drawing } from './drawing';
 import { EarlySheet } from './early-sheet';
 import { Foot } from './foot';
 import { Legend } from './legend';
+import { asError } from '../api/client';
 import { saveDxf, saveSvg } from '../drawing/save-drawing';
 import { SheetKeys } from './sheet-keys';
 import { SheetTools, type SheetActions } from './sheet-tools';
@@ -27,10 +28,11 @@ import { useScopeHand, type ScopeHand } from './use-scope-hand';
 import { useSheetKeys } from './use-sheet-keys';
 import { useWindow, type SheetWindow } from './use-window';
 import { WaysList } from './ways-list';
+import { late } from '../shell/late';
 
 // Fetched when they are first asked for.
-const GradeStrip = lazy(() => import('../lanes/grade-strip'));
-const BarMenu = lazy(() => import('../reason/bar-menu'));
+const GradeStrip = late('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
+const BarMenu = late('bar menu', async () => (await import('../reason/bar-menu')).BarMenu);
 
 /** A line shorter than this has nothing on it yet, ft. */
 const leastLine_ft = 0.05;
@@ -143,7 +145,10 @@ function useSheetActions(
     grade,
     save: (as) => {
       const name = fileName(`${job.title} ${line.name ?? line.id}`);
-      if (as === 'dxf') void saveDxf(lineView, hand.lineScope, name);
+      if (as === 'dxf')
+        saveDxf(lineView, hand.lineScope, name).catch((error: unknown) => {
+          known.tell(`The drawing could not be written: ${asError(error).message}`);
+        });
       else if (drawing.current) saveSvg(drawing.current, name);
     },
   };
@@ -240,11 +245,7 @@ function Section({ desk }: { desk: Desk }) {
         moving={hand.drag}
         differs={differsFrom(hand.bars, other)}
       />
-      {gradeOpen && (
-        <Suspense fallback={<Text p="4">Drawing it…</Text>}>
-          <GradeStrip line={lineView} scope={hand.lineScope} scale={scale} />
-        </Suspense>
-      )}
+      {gradeOpen && <GradeStrip line={lineView} scope={hand.lineScope} scale={scale} />}
     </>
   );
 }
@@ -289,22 +290,20 @@ interface ChoicesProps {
 function Choices({ hand, at, menuOn, setMenuOn }: ChoicesProps) {
   if (!menuOn || !hand.selected) return null;
   return (
-    <Suspense>
-      <BarMenu
-        bar={hand.selected}
-        at={menuOn}
-        pinned={hand.pinsHere.length > 0}
-        onMethod={hand.doHere}
-        onJoin={hand.join}
-        onSplit={() => {
-          hand.split(at);
-        }}
-        onLift={hand.liftHere}
-        onClose={() => {
-          setMenuOn(undefined);
-          if (menuOn instanceof SVGElement) menuOn.focus();
-        }}
-      />
-    </Suspense>
+    <BarMenu
+      bar={hand.selected}
+      at={menuOn}
+      pinned={hand.pinsHere.length > 0}
+      onMethod={hand.doHere}
+      onJoin={hand.join}
+      onSplit={() => {
+        hand.split(at);
+      }}
+      onLift={hand.liftHere}
+      onClose={() => {
+        setMenuOn(undefined);
+        if (menuOn instanceof SVGElement) menuOn.focus();
+      }}
+    />
   );
 }

@@ -1,5 +1,6 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
 import type { FallbackProps } from 'react-error-boundary';
+import { useLocation, useNavigate, useRouteError } from 'react-router';
 import type { Fault } from '../../core/job/faults.js';
 import { asError, Refused } from '../api/client';
 import { Press } from '../controls/controls';
@@ -18,6 +19,14 @@ export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
       <Press onClick={resetErrorBoundary}>Try again</Press>
     </Box>
   );
+}
+
+/** The same for a view that broke, inside what is around it. */
+export function RouteTrouble() {
+  const error = useRouteError();
+  const navigate = useNavigate();
+  const here = useLocation();
+  return <Trouble error={error} resetErrorBoundary={() => void navigate(here, { replace: true })} />;
 }
 
 /** What was refused or could not be reached, each fault with its place. */

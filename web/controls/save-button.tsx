@@ -1,0 +1,51 @@
+import { Text } from '@chakra-ui/react';
+import { useState, type ReactNode } from 'react';
+import { asError } from '../api/client';
+import { Press } from './controls';
+import { save } from './save';
+
+/** Makes a file and hands it over; what makes it is fetched when it is first asked for. */
+export function SaveButton({
+  name,
+  make,
+  children,
+}: {
+  name: string;
+  /** Nothing where what would be written is not worked out yet. */
+  make: (() => Promise<Blob>) | false | undefined;
+  children: ReactNode;
+}) {
+  const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState<string>();
+  return (
+    <>
+      <Press
+        type="button"
+        disabled={busy || !make}
+        aria-busy={busy}
+        onClick={() => {
+          if (!make) return;
+          setBusy(true);
+          setFailed(undefined);
+          make()
+            .then((file) => {
+              save(file, name);
+            })
+            .catch((error: unknown) => {
+              setFailed(asError(error).message);
+            })
+            .finally(() => {
+              setBusy(false);
+            });
+        }}
+      >
+        {busy ? 'Writing it…' : children}
+      </Press>
+      {failed && (
+        <Text role="alert" color="signalInk">
+          It could not be written: {failed}
+        </Text>
+      )}
+    </>
+  );
+}
