@@ -71,6 +71,8 @@ test('undo works on every view and says what it took back; a key that cannot act
   await expect(notice).toHaveText('Brought back: Joint, at 12.5 on the counter');
 
   await page.getByRole('link', { name: 'Camera log' }).click();
+  // The sheet has a line of the same name.
+  await expect(page).toHaveURL(/\/log$/);
   await expect(line).toBeVisible();
   await page.keyboard.press('Alt+p');
   await expect(notice).toContainText('No video is open');

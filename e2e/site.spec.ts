@@ -104,6 +104,7 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
   });
   expect(job.lines[0]?.points.at(-1)).toMatchObject({ id: 'T1', kind: 'tie-in', station_ft: 38 });
   await page.getByRole('link', { name: 'Camera log' }).click();
+  await expect(page).toHaveURL(/\/log$/);
   await page.getByLabel(/What the camera shows/).fill('24 tie-in; stop');
   await page.getByLabel(/What the camera shows/).press('Enter');
   await expect(page.getByRole('row').filter({ hasText: 'joins House line' })).toHaveCount(1);

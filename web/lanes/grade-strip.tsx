@@ -25,15 +25,7 @@ const colour = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim();
 
 /** How the line falls, on the sheet's own axis: inverts, slope against the least, and what it carries before and after. */
-export function GradeStrip({
-  line,
-  scope,
-  scale,
-}: {
-  line: LineView;
-  scope: LineScope;
-  scale: SheetScale;
-}) {
+export function GradeStrip({ line, scope, scale }: { line: LineView; scope: LineScope; scale: SheetScale }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { falls } = line;
   const { from_ft, to_ft } = scale.seen;
