@@ -9,6 +9,9 @@ import { digestsOn } from './jobs/digests.js';
 import { firmOn } from './jobs/firm.js';
 import { backUp, keptBackups } from './storage/backup.js';
 import { customersApp } from './jobs/offers.js';
+import type { Door } from './people/door.js';
+import { peopleOn } from './people/people.js';
+import { sessionsOn } from './people/sessions.js';
 import { photosIn } from './storage/photos.js';
 import type { ReelLink } from './reel.js';
 import { sharesOn } from './jobs/shares.js';
@@ -51,10 +54,22 @@ export async function assemble(ground: Ground) {
     list: () => keptBackups(folder),
     make: () => backUp({ db, folder, migrations }),
   };
-  const app = appOn(
-    { store, firm, digests, views, shares, photos, backups, offerOf, customersAt, reel },
-    { log, pages },
-  );
+  const people = peopleOn(db);
+  const sessions = sessionsOn(db);
+  const all: Parts = {
+    store,
+    firm,
+    digests,
+    views,
+    shares,
+    photos,
+    people,
+    sessions,
+    backups,
+    offerOf,
+    customersAt,
+    reel,
+  };
   return {
     store,
     photos,
@@ -62,7 +77,10 @@ export async function assemble(ground: Ground) {
     views,
     backups,
     reel,
-    app,
+    people,
+    app: appOn(all, { log, pages }),
+    /** The same behind a door, for the shop's own address. */
+    shopApp: (door: Door) => appOn(all, { log, pages, door }),
     customers: customersApp({ shares, photos, offerOf }, pages, log),
     close,
   };

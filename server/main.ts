@@ -1,3 +1,4 @@
+import { createServer } from 'node:https';
 import { join, resolve } from 'node:path';
 import { serve } from '@hono/node-server';
 import pino from 'pino';
@@ -7,6 +8,7 @@ import { FolderRefused } from './storage/folder.js';
 import { FolderTaken } from './storage/lock.js';
 import { logged } from './storage/logged.js';
 import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
+import { shopAddress, ShopRefused, type ShopAddress } from './shop.js';
 import { startBench } from './work.js';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
@@ -37,6 +39,7 @@ function endWith(message: string): never {
 async function main(): Promise<void> {
   // What is kept is for the eyes of the user who runs this.
   process.umask(0o077);
+  const shop = shopAddress(process.env);
   const bench = startBench(workerPath);
   const parts = await assemble({
     folder,
@@ -62,11 +65,14 @@ async function main(): Promise<void> {
   });
   server.on('error', sayTaken(port, 'PORT'));
   const customers = customerPort === undefined ? undefined : serveCustomers(parts, Number(customerPort));
+  const forShop = shop && (await serveShop(parts, shop));
 
   const stop = () => {
     stopDaily();
     server.close();
     customers?.close();
+    forShop?.close();
+    if (forShop && 'closeAllConnections' in forShop) forShop.closeAllConnections();
     parts.reel?.close();
     if ('closeAllConnections' in server) server.closeAllConnections();
     void bench.close();
@@ -115,6 +121,22 @@ function serveCustomers({ customers }: Awaited<ReturnType<typeof assemble>>, at:
   return server;
 }
 
+/** Serves the shop's people, who sign in, from other machines. */
+async function serveShop(parts: Awaited<ReturnType<typeof assemble>>, shop: ShopAddress) {
+  const { hostname, port: at, door, tls } = shop;
+  const { fetch } = parts.shopApp(door);
+  const serverOptions = { keepAliveTimeout: idle_ms, ...tls };
+  const server = serve({ fetch, hostname, port: at, serverOptions, ...(tls && { createServer }) }, () => {
+    process.stdout.write(`The shop signs in at https://${door.hosts.at(-1) ?? hostname}\n`);
+  });
+  server.on('error', sayTaken(at, 'OPEN_TRENCH_SHOP_PORT'));
+  if ((await parts.people.list()).length === 0)
+    process.stdout.write(
+      `Nobody can sign in yet: add people at http://127.0.0.1:${port}/firm on this machine\n`,
+    );
+  return server;
+}
+
 /** Ends the program with what to do where a port cannot be opened. */
 const sayTaken = (taken: number, variable: string) => (error: NodeJS.ErrnoException) => {
   endWith(
@@ -135,6 +157,7 @@ async function reelOf(address: string | undefined): Promise<ReelLink | undefined
 }
 
 main().catch((error: unknown) => {
-  const plain = error instanceof FolderTaken || error instanceof FolderRefused;
-  endWith(plain ? error.message : String(error instanceof Error ? error.stack : error));
+  const plain = [FolderTaken, FolderRefused, ShopRefused].some((plainly) => error instanceof plainly);
+  const { message, stack } = error instanceof Error ? error : new Error(String(error));
+  endWith(plain ? message : (stack ?? message));
 });

@@ -1,5 +1,5 @@
 import { serveStatic } from '@hono/node-server/serve-static';
-import type { Hono } from 'hono';
+import type { Env, Hono } from 'hono';
 import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
 
@@ -37,7 +37,7 @@ export const markOurs = createMiddleware(async (c, next) => {
 });
 
 /** Files by their own names; any other address is a view of the one page, but a missing asset is a 404. */
-export function servePages(app: Hono, root: string): void {
+export function servePages<E extends Env>(app: Hono<E>, root: string): void {
   const files = serveStatic({
     root,
     onFound: (path, c) => {

@@ -1,6 +1,8 @@
 import { Hono, type Context } from 'hono';
 import type { Offer } from '../../core/offer/offer.js';
 import type { Parts } from '../app.js';
+import { attempts } from '../people/attempts.js';
+import { addressOf } from '../people/door.js';
 import { markOurs, securely, servePages } from '../pages.js';
 import { problem } from '../problem.js';
 import type { Photos } from '../storage/photos.js';
@@ -9,7 +11,7 @@ const closedLink = 'This link is not open. Ask whoever sent it for a new one';
 
 /** Offers as they were sent never change: each is worked out once. */
 const mostRemembered = 200;
-/** Links that are tried and do not exist, over so long. */
+/** Links that are tried from one address and do not exist, over so long. */
 const mostGuesses = 60;
 const guessesIn_ms = 60_000;
 
@@ -25,24 +27,6 @@ function remembered<T>(most: number): (name: string, work: () => Promise<T>) => 
     known.set(name, made);
     made.catch(() => known.delete(name));
     return made;
-  };
-}
-
-/** Counts up to a limit within a while, then is spent until the while is over. */
-function limited(most: number, while_ms: number) {
-  let [count, until] = [0, 0];
-  const now = () => {
-    if (Date.now() >= until) [count, until] = [0, Date.now() + while_ms];
-  };
-  return {
-    count: () => {
-      now();
-      count++;
-    },
-    spent: () => {
-      now();
-      return count >= most;
-    },
   };
 }
 
@@ -65,14 +49,15 @@ function forCustomer(offer: Offer): Offer {
 /** What a customer may read behind a secret: the offer as it was sent, and the photos in it. Nothing can be changed. */
 export function offersOn({ shares, photos, offerOf }: Pick<Parts, 'shares' | 'photos' | 'offerOf'>) {
   const frozen = remembered<Offer>(mostRemembered);
-  const guesses = limited(mostGuesses, guessesIn_ms);
+  const guesses = attempts(mostGuesses, guessesIn_ms);
   return new Hono()
     .get('/:secret', async (c) => {
-      if (guesses.spent())
+      const from = addressOf(c, undefined);
+      if (guesses.areSpent(from))
         return problem(c, 429, 'Too many links were tried: wait a minute and open yours again');
       const shared = await shares.open(c.req.param('secret'));
       if (!shared) {
-        guesses.count();
+        guesses.count(from);
         return problem(c, 404, closedLink);
       }
       c.header('cache-control', 'no-store');

@@ -1,5 +1,5 @@
 import { EventEmitter } from 'node:events';
-import { and, asc, desc, eq, gt, isNull, notInArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, gt, isNull, lt, notInArray, sql } from 'drizzle-orm';
 import {
   applyEdit,
   inverseOf,
@@ -16,7 +16,7 @@ import type { Job } from '../../core/job/schema.js';
 import { settle, type Conflict } from './conflicts.js';
 import type { Database } from '../storage/database.js';
 import { deletionOn, type Deletion } from './deletion.js';
-import { changes, entries, jobs, lines, runs } from '../storage/tables.js';
+import { changes, entries, jobs, lines, people, runs } from '../storage/tables.js';
 
 /** A job with its version. */
 export interface StoredJob {
@@ -45,6 +45,9 @@ export interface EditSet {
   readonly undoes?: string | undefined;
 }
 
+/** One accepted edit, as the history keeps it; `person` is the name of who made it. */
+export type JobChange = typeof changes.$inferSelect;
+
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 export interface Store extends Deletion {
@@ -52,9 +55,11 @@ export interface Store extends Deletion {
   count: () => Promise<number>;
   read: (id: string) => Promise<StoredJob | undefined>;
   version: (id: string) => Promise<number | undefined>;
-  add: (id: string, value: unknown, device: string) => Promise<Written>;
-  edit: (id: string, set: EditSet, device: string) => Promise<Written>;
-  history: (id: string, most: number) => Promise<(typeof changes.$inferSelect)[]>;
+  /** `person`: who it comes from, by id, where people sign in. */
+  add: (id: string, value: unknown, device: string, person?: string) => Promise<Written>;
+  edit: (id: string, set: EditSet, device: string, person?: string) => Promise<Written>;
+  /** The newest accepted edits before one, by its order; newest first. */
+  history: (id: string, most: number, before?: number) => Promise<JobChange[]>;
   /** Calls back with the job and its new version after every accepted set of any job; returns what ends it. */
   listenToAll: (changed: (job: string, version: number) => void) => () => void;
   /** Calls back with the new version after every accepted set; returns what ends it. */
@@ -76,7 +81,7 @@ export function storeOn(db: Database): Store {
       const [head] = await db.select({ version: jobs.version }).from(jobs).where(standing(id));
       return head?.version;
     },
-    async add(id, value, device) {
+    async add(id, value, device, person) {
       const read = readJob(value, 'keep');
       if (read.faults) return { faults: read.faults };
       const { job } = read;
@@ -90,6 +95,7 @@ export function storeOn(db: Database): Store {
           sent: `add ${id}`,
           at: now,
           device,
+          person,
           version: 1,
           edit: { kind: 'job', set: jobHead(job) },
           inverse: { kind: 'job', set: jobHead(job) },
@@ -98,16 +104,22 @@ export function storeOn(db: Database): Store {
       const stored = await assemble(db, id);
       return stored ? { stored } : { missing: true };
     },
-    async edit(id, set, device) {
-      const written = await db.transaction((tx) => writeSet(tx, id, set, device));
+    async edit(id, set, device, person) {
+      const written = await db.transaction((tx) => writeSet(tx, id, set, { device, person }));
       if ('stored' in written) {
         changed.emit('job', id, written.stored.version);
       }
       return written;
     },
     ...deletionOn(db, (id, version) => changed.emit('job', id, version)),
-    history: (id, most) =>
-      db.select().from(changes).where(eq(changes.job, id)).orderBy(desc(changes.order)).limit(most),
+    history: (id, most, before) =>
+      db
+        .select({ ...getTableColumns(changes), person: people.name })
+        .from(changes)
+        .leftJoin(people, eq(people.id, changes.person))
+        .where(and(eq(changes.job, id), before === undefined ? undefined : lt(changes.order, before)))
+        .orderBy(desc(changes.order))
+        .limit(most),
     listen(id, call) {
       return listenToAll((job, version) => {
         if (job === id) call(version);
@@ -121,7 +133,7 @@ async function writeSet(
   tx: Transaction,
   id: string,
   { sent, edits, base, own = [], undoes }: EditSet,
-  device: string,
+  by: { readonly device: string; readonly person?: string | undefined },
 ): Promise<Written> {
   const before = await assemble(tx, id);
   if (!before) return { missing: true };
@@ -167,7 +179,7 @@ async function writeSet(
   await tx
     .insert(changes)
     .values(
-      done.map((each) => ({ job: id, sent, at: now, device, version, undoes: undoes ?? null, ...each })),
+      done.map((each) => ({ job: id, sent, at: now, ...by, version, undoes: undoes ?? null, ...each })),
     );
   return { stored: { id, version, changedAt: now.toISOString(), job } };
 }

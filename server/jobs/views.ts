@@ -1,12 +1,17 @@
 import { eq } from 'drizzle-orm';
+import { underFirm, type Firm } from '../../core/job/firm.js';
+import { markOf } from '../../core/job/mark.js';
 import type { KeptView } from '../../core/views/kept-view.js';
 import type { Database } from '../storage/database.js';
 import { views } from '../storage/tables.js';
+import type { StoredJob } from './store.js';
 import { workedOutOn, type WorkedOut, type WorkedOutParts } from './worked-out.js';
 
 export interface Views extends Pick<WorkedOut, 'wake' | 'wakeSoon'> {
   /** The view of a job as it was worked out last; undefined where none is kept. */
   read: (id: string) => Promise<KeptView | undefined>;
+  /** The view of a job as it stands: the kept one where it is of this very job, else worked out now. */
+  of: (stored: StoredJob, firm: Firm) => Promise<KeptView>;
 }
 
 /** Long enough that whoever types on a job has its view already, ms. */
@@ -19,6 +24,11 @@ export function viewsOn(parts: Omit<WorkedOutParts<KeptView>, 'table' | 'quiet_m
   return {
     ...workedOutOn({ ...parts, table: views, quiet_ms, newest }),
     read: (id) => readView(parts.db, id),
+    async of({ id, job }, firm) {
+      const kept = await readView(parts.db, id);
+      const isOfThis = kept?.program === parts.program && kept.mark === markOf(underFirm(job, firm));
+      return isOfThis ? kept : parts.work(job, firm);
+    },
   };
 }
 

@@ -35,7 +35,7 @@ const manifestSchema = z.strictObject({
 });
 
 /** In an order in which no row comes before one that it belongs to. Digests are worked out again. */
-const tables = ['jobs', 'lines', 'runs', 'entries', 'changes', 'firm', 'shares'] as const;
+const tables = ['people', 'jobs', 'lines', 'runs', 'entries', 'changes', 'firm', 'shares'] as const;
 /** Rows read at once: a large shop's history does not fit into memory whole. */
 const rowsAtOnce = 500;
 const nameShape = /^backup-\d{4}-\d{2}-\d{2}(-\d+)?\.tar\.gz$/;

@@ -1,10 +1,54 @@
-import { bigserial, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import {
+  bigserial,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
 import type { Edit } from '../../core/edits/index.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Digest } from '../../core/views/digest.js';
 import type { KeptView } from '../../core/views/kept-view.js';
+import type { Role } from '../people/roles.js';
 import type { SharedOffer } from '../jobs/shares.js';
 import type { Acceptance, Entry, JobHead, LineHead, RunHead } from '../../core/job/schema.js';
+
+/** Who may sign in. Whoever may no longer keeps the row, for the history names it. */
+export const people = pgTable(
+  'people',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    role: text('role').$type<Role>().notNull(),
+    passphraseHash: text('passphrase_hash').notNull(),
+    madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
+    /** Wrong passphrases in a row. */
+    failures: integer('failures').notNull().default(0),
+    lockedUntil: timestamp('locked_until', { withTimezone: true }),
+    removedAt: timestamp('removed_at', { withTimezone: true }),
+  },
+  (table) => [
+    uniqueIndex('people_name')
+      .on(sql`lower(${table.name})`)
+      .where(sql`${table.removedAt} is null`),
+  ],
+);
+
+/** Browsers that are signed in. */
+export const sessions = pgTable('sessions', {
+  /** SHA-256 of the cookie; only the hash is stored. */
+  tokenHash: text('token_hash').primaryKey(),
+  person: text('person')
+    .notNull()
+    .references(() => people.id, { onDelete: 'cascade' }),
+  madeAt: timestamp('made_at', { withTimezone: true }).notNull(),
+  usedAt: timestamp('used_at', { withTimezone: true }).notNull(),
+});
 
 /** What people said, a row a thing, in the words of the job file. Nothing derived is kept. */
 export const jobs = pgTable('jobs', {
@@ -72,6 +116,8 @@ export const changes = pgTable(
     sent: text('sent').notNull(),
     at: timestamp('at', { withTimezone: true }).notNull(),
     device: text('device').notNull(),
+    /** Who made it, where people sign in; none on this machine itself. */
+    person: text('person').references(() => people.id),
     /** Version of the job after the set. */
     version: integer('version').notNull().default(0),
     /** The set that this one takes back. */

@@ -1,0 +1,55 @@
+import type { Firm } from '../job/firm.js';
+import type { Job } from '../job/schema.js';
+import type { Segment } from '../explain/segments.js';
+import type { ActionScope, LineScope } from '../scope/scope.js';
+import type { CleanoutWork } from '../solve/cleanout-work.js';
+import type { ScopedView } from './job-view.js';
+
+/** A job as its crew may read it: without its price book, its offer, and what was agreed. */
+export function jobForCrew(job: Job): Job {
+  const { prices: _prices, offer: _offer, accepted: _accepted, plan: _plan, ...rest } = job;
+  return rest;
+}
+
+/** What the firm says once for all its jobs, without its price book and what stands on its offers. */
+export const firmForCrew = ({ format, version, name, phone, rules }: Firm): Firm => ({
+  format,
+  version,
+  ...(name === undefined ? {} : { name }),
+  ...(phone === undefined ? {} : { phone }),
+  ...(rules === undefined ? {} : { rules }),
+});
+
+/**
+ * A view without anything that tells what the work costs: where everything lies, what is done, what to cut, what to buy
+ * and where to dig. Reasons, runners-up and options weigh money against money, so they go too.
+ */
+export function viewForCrew({ lines, scope }: ScopedView): ScopedView {
+  return {
+    lines,
+    scope: {
+      ...scope,
+      lines: scope.lines.map(lineForCrew),
+      prices: {
+        currency: scope.prices.currency,
+        dated: scope.prices.dated,
+        ...{ scope: 0, cleanouts: 0, total: 0, carried: 0, lines: [] },
+      },
+      ways: [],
+      firstStep: scope.firstStep && { ...scope.firstStep, price: 0 },
+      ifUnseenIs: undefined,
+    },
+  };
+}
+
+const lineForCrew = (line: LineScope): LineScope => ({
+  ...line,
+  segments: line.segments.map((segment): Segment & { runnerUp: null } => ({
+    ...segment,
+    rejected: [],
+    runnerUp: null,
+  })),
+  actions: line.actions.map((action): ActionScope => ({ ...action, cost: 0 })),
+  cleanouts: line.cleanouts.map((cleanout): CleanoutWork => ({ ...cleanout, prices: [] })),
+  options: [],
+});

@@ -1,0 +1,21 @@
+import { zValidator } from '@hono/zod-validator';
+import { createMiddleware } from 'hono/factory';
+import type { z } from 'zod';
+import { faultsOf, textFaults } from '../core/job/faults.js';
+import { problem } from './problem.js';
+
+/** Bodies are JSON and say so: a form on a foreign page cannot send that without asking first. */
+export const asJson = createMiddleware(async (c, next) => {
+  if (!c.req.header('content-type')?.includes('json')) {
+    return problem(c, 415, 'Send JSON', { detail: 'send the body as application/json' });
+  }
+  await next();
+  return undefined;
+});
+
+/** A body by its schema: not JSON and every fault are told with what would be right. */
+export const body = <Schema extends z.ZodType>(schema: Schema) =>
+  zValidator('json', schema, (result, c) => {
+    const errors = result.success ? textFaults(result.data) : faultsOf(result.error, result.data);
+    return errors.length > 0 ? problem(c, 422, 'That cannot be taken as it is', { errors }) : undefined;
+  });

@@ -1,0 +1,139 @@
+import { randomUUID } from 'node:crypto';
+import { format } from 'date-fns';
+import { Hono, type Context } from 'hono';
+import { z } from 'zod';
+import { viewForCrew } from '../../core/views/for-crew.js';
+import { editSchema } from '../../core/edits/index.js';
+import type { Parts } from '../app.js';
+import { asJson, body } from '../body.js';
+import { follow } from '../events.js';
+import type { Asking } from '../people/door.js';
+import { historyFor, jobFor, mayMake, rowsFor } from '../people/for-reader.js';
+import { problem } from '../problem.js';
+import type { JobChange, Written } from './store.js';
+
+const mostEdits = 5000;
+/** Changes that a page reads at once; older ones follow when they are asked for. */
+const historyPage = 500;
+
+export interface HistoryPage {
+  /** Newest first. */
+  readonly changes: readonly JobChange[];
+  /** Older ones come before the change of this order; null where these go back to the first. */
+  readonly before: number | null;
+}
+
+const editsSchema = z.strictObject({
+  /** The sender's own id of this set, so that one sent twice goes in once. */
+  sent: z.string().min(8).max(80),
+  /** The version of the job that the edits were made on, to find what others did in the meantime. */
+  base: z.number().int().min(0).optional(),
+  /** Sets that this sender has put in since. */
+  own: z.array(z.string().max(80)).max(2000).optional(),
+  /** The set that this one takes back. */
+  undoes: z.string().max(80).optional(),
+  edits: z.array(editSchema).min(1).max(mostEdits),
+});
+
+/** Jobs in the open file's own words, changed by edits; each reader sees of them what their role may. */
+export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'>) {
+  const { store, firm, digests, views } = parts;
+  const changed = () => {
+    digests.wakeSoon();
+    views.wakeSoon();
+  };
+  return new Hono<Asking>()
+    .get('/jobs', async (c) => c.json(rowsFor(c.get('person'), await digests.list())))
+    .post('/jobs', asJson, body(z.unknown()), async (c) => {
+      const written = await store.add(randomUUID(), c.req.valid('json'), device(c), c.get('person')?.id);
+      changed();
+      return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
+    })
+    .get('/jobs/:id', async (c) => {
+      const stored = await store.read(c.req.param('id'));
+      return stored ? c.json(jobFor(c.get('person'), stored)) : problem(c, 404, 'No such job');
+    })
+    .delete('/jobs/:id', async (c) =>
+      (await store.remove(c.req.param('id'))) ? c.body(null, 204) : problem(c, 404, 'No such job'),
+    )
+    .get('/deleted', async (c) => c.json(await store.deleted()))
+    .post('/deleted/:id', async (c) => {
+      const back = await store.bringBack(c.req.param('id'));
+      changed();
+      return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
+    })
+    .get('/jobs/:id/view', async (c) => {
+      const kept = await views.read(c.req.param('id'));
+      return kept ? c.json(kept) : problem(c, 404, 'No view of this job is kept');
+    })
+    .get('/jobs/:id/crew-view', async (c) => {
+      const stored = await store.read(c.req.param('id'));
+      if (!stored) return problem(c, 404, 'No such job');
+      const { view } = await views.of(stored, await firm.read());
+      return c.json({ version: stored.version, view: viewForCrew(view) });
+    })
+    .get('/jobs/:id/history', (c) => history(c, store))
+    .get('/jobs/:id/changes', (c) => follow(c, store, c.req.param('id')))
+    .post('/jobs/:id/edits', asJson, body(editsSchema), async (c) => {
+      const person = c.get('person');
+      const set = c.req.valid('json');
+      const barred = set.edits.find(({ kind }) => !mayMake(person, kind));
+      if (barred)
+        return problem(c, 403, 'Crew changes what was logged and measured, and nothing else of a job');
+      const written = await store.edit(c.req.param('id'), set, device(c), person?.id);
+      changed();
+      return 'stored' in written ? c.json(jobFor(person, written.stored)) : refusal(c, written);
+    });
+}
+
+/** A page of what was changed, newest first: `before` in the address goes further back. */
+async function history(c: Context<Asking>, store: Parts['store']) {
+  const before = Number(c.req.query('before') ?? Number.MAX_SAFE_INTEGER);
+  if (!Number.isSafeInteger(before)) {
+    return problem(c, 422, 'That cannot be taken as it is', {
+      errors: [{ path: 'before', message: 'must be the order of a change, a whole number' }],
+    });
+  }
+  const page = await store.history(c.req.param('id') ?? '', historyPage, before);
+  const last = page.at(-1);
+  const answer: HistoryPage = {
+    changes: historyFor(c.get('person'), page),
+    before: page.length === historyPage && last ? last.order : null,
+  };
+  return c.json(answer);
+}
+
+/** Links by which the customer of a job reads its offer. */
+export const sharesOfJobs = ({
+  store,
+  firm,
+  shares,
+  customersAt,
+}: Pick<Parts, 'store' | 'firm' | 'shares' | 'customersAt'>) =>
+  new Hono()
+    .get('/:id/shares', async (c) => c.json(await shares.list(c.req.param('id'))))
+    .post('/:id/shares', async (c) => {
+      const stored = await store.read(c.req.param('id'));
+      if (!stored) return problem(c, 404, 'No such job');
+      // The day in the time zone of the shop, not in UTC.
+      const on = format(new Date(), 'yyyy-MM-dd');
+      const made = await shares.make(stored.id, { on, job: stored.job, firm: await firm.read() });
+      return c.json({ ...made, base: customersAt }, 201);
+    })
+    .delete('/:id/shares/:share', async (c) =>
+      (await shares.close(c.req.param('id'), c.req.param('share')))
+        ? c.body(null, 204)
+        : problem(c, 404, 'No such open link'),
+    );
+
+const device = (c: Context) => (c.req.header('x-device') ?? 'unknown').slice(0, 80);
+
+function refusal(c: Context, written: Exclude<Written, { stored: unknown }>): Response {
+  if ('missing' in written) return problem(c, 404, 'No such job');
+  return 'conflicts' in written
+    ? problem(c, 409, 'Somebody else changed this in the meantime', {
+        conflicts: written.conflicts,
+        version: written.version,
+      })
+    : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
+}

@@ -1,0 +1,18 @@
+/** Counts what was tried within a while, by who tries: from the most on they wait until the while is over. */
+export function attempts(most: number, while_ms: number) {
+  let until = 0;
+  const counts = new Map<string, number>();
+  const counted = (who: string) => {
+    if (Date.now() >= until) {
+      counts.clear();
+      until = Date.now() + while_ms;
+    }
+    return counts.get(who) ?? 0;
+  };
+  return {
+    count: (who: string): void => {
+      counts.set(who, counted(who) + 1);
+    },
+    areSpent: (who: string): boolean => counted(who) >= most,
+  };
+}

@@ -1,0 +1,80 @@
+import type { Context } from 'hono';
+import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
+import { createMiddleware } from 'hono/factory';
+import { problem } from '../problem.js';
+import type { Person } from './people.js';
+import { mayAsk } from './roles.js';
+import type { Sessions } from './sessions.js';
+
+/** What the interface knows of who asks; nobody signs in on this machine itself. */
+export interface Asking {
+  Variables: { person?: Person };
+}
+
+/** The shop's own address, where people sign in. */
+export interface Door {
+  /** Names under which it is reached, as they stand in the address bar, port and all. */
+  readonly hosts: readonly string[];
+  /** The one address that may ask, where a proxy with a certificate stands before it. */
+  readonly proxy?: string | undefined;
+}
+
+/** Sent over TLS alone, to this address alone, and out of reach of scripts. */
+const cookieName = '__Host-open-trench';
+const cookie = {
+  path: '/',
+  secure: true,
+  httpOnly: true,
+  sameSite: 'Strict',
+  maxAge: 30 * 24 * 3600,
+} as const;
+
+export const tokenOf = (c: Context): string | undefined => getCookie(c, cookieName);
+export const giveToken = (c: Context, token: string): void => {
+  setCookie(c, cookieName, token, cookie);
+};
+export const takeToken = (c: Context): void => {
+  deleteCookie(c, cookieName, { path: '/', secure: true });
+};
+
+/** Where a request comes from: the address that the connection has, or that the proxy names. */
+export function addressOf(c: Context, door: Door | undefined): string {
+  const { incoming } = (c.env ?? {}) as { incoming?: { socket?: { remoteAddress?: string } } };
+  const own = incoming?.socket?.remoteAddress?.replace(/^::ffff:/, '') ?? 'unknown';
+  if (door?.proxy === undefined) return own;
+  return c.req.header('x-forwarded-for')?.split(',').at(-1)?.trim() ?? own;
+}
+
+/** Only under the shop's own names, over TLS, and from its own pages. */
+export const throughDoor = (door: Door) =>
+  createMiddleware<Asking>(async (c, next) => {
+    if (door.proxy !== undefined) {
+      const from = addressOf(c, undefined);
+      if (from !== door.proxy) return problem(c, 403, 'Requests come through the proxy of this shop only');
+      if (c.req.header('x-forwarded-proto') !== 'https')
+        return problem(c, 403, 'The proxy must say that it was asked over https (X-Forwarded-Proto)');
+    }
+    const host = c.req.header('host') ?? '';
+    if (!door.hosts.includes(host))
+      return problem(c, 421, `This server is not reached as “${host.slice(0, 80)}”`);
+    const origin = c.req.header('origin');
+    if (origin !== undefined && origin !== `https://${host}`)
+      return problem(c, 403, 'Requests come from this server’s own pages only');
+    await next();
+    return undefined;
+  });
+
+/** Only people who are signed in, and each what their role may. What a customer reads behind a secret needs no name. */
+export const signedIn = (sessions: Sessions) =>
+  createMiddleware<Asking>(async (c, next) => {
+    const path = c.req.path.replace(/^\/api/, '');
+    if (path.startsWith('/offers/') || path === '/sign-in' || path === '/sign-out') return next();
+    const token = tokenOf(c);
+    const person = token === undefined ? undefined : await sessions.who(token);
+    if (!person) return problem(c, 401, 'Sign in first');
+    if (!mayAsk(person.role, c.req.method, path))
+      return problem(c, 403, `This is not open to ${person.role === 'crew' ? 'crew' : 'an estimator'}`);
+    c.set('person', person);
+    await next();
+    return undefined;
+  });

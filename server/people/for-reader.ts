@@ -1,0 +1,38 @@
+import { firmForCrew, jobForCrew } from '../../core/views/for-crew.js';
+import type { Firm } from '../../core/job/firm.js';
+import type { JobRow } from '../jobs/digests.js';
+import type { JobChange, StoredJob } from '../jobs/store.js';
+import type { Person } from './people.js';
+import { mayEdit, seesPrices } from './roles.js';
+
+type Reader = Person | undefined;
+/** Whoever sits at this machine reads all. */
+const readsPrices = (reader: Reader) => reader === undefined || seesPrices(reader.role);
+
+/** Whether a reader may make an edit of a kind, or read one in the history. */
+export const mayMake = (reader: Reader, kind: string): boolean =>
+  reader === undefined || mayEdit(reader.role, kind);
+
+/** A job as its reader may see it. */
+export const jobFor = (reader: Reader, stored: StoredJob): StoredJob =>
+  readsPrices(reader) ? stored : { ...stored, job: jobForCrew(stored.job) };
+
+/** The firm as its reader may see it. */
+export const firmFor = (reader: Reader, firm: Firm): Firm => (readsPrices(reader) ? firm : firmForCrew(firm));
+
+/** The list as its reader may see it: without prices they are nought, and not shown. */
+export const rowsFor = (reader: Reader, rows: readonly JobRow[]): readonly JobRow[] =>
+  readsPrices(reader)
+    ? rows
+    : rows.map(({ digest, ...row }) => ({
+        ...row,
+        digest: digest && {
+          ...digest,
+          total: 0,
+          accepted: digest.accepted && { ...digest.accepted, total: 0 },
+        },
+      }));
+
+/** The history as its reader may see it. */
+export const historyFor = (reader: Reader, changes: readonly JobChange[]): readonly JobChange[] =>
+  changes.filter(({ edit }) => mayMake(reader, edit.kind));

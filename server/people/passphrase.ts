@@ -1,0 +1,63 @@
+import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+import { promisify } from 'node:util';
+
+/**
+ * Passphrases are stored as scrypt (RFC 7914) hashes. Cost N = 2^17, r = 8, p = 1 takes 128 MB and a few tenths of a
+ * second: the OWASP password storage cheat sheet's figure, from memory.
+ */
+const cost = { N: 2 ** 17, r: 8, p: 1 } as const;
+const maxmem = 256 * cost.N * cost.r;
+const saltBytes = 16;
+const hashBytes = 32;
+export const leastPassphrase = 12;
+const mostPassphrase = 200;
+
+const derive = promisify<string, Buffer, number, object, Buffer>(scrypt);
+
+/** One at a time: each takes 128 MB, and a crowd at the door must not take the machine down. */
+let before: Promise<unknown> = Promise.resolve();
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const mine = before.then(work);
+  before = mine.catch(() => undefined);
+  return mine;
+}
+
+/** Typed on a phone or a desk, composed or not, it is the same passphrase. */
+const normal = (passphrase: string) => passphrase.normalize('NFKC');
+
+/** The hash to store, with its cost and salt: `scrypt$17$8$1$salt$hash`. */
+export async function hashPassphrase(passphrase: string): Promise<string> {
+  const salt = randomBytes(saltBytes);
+  const hash = await inTurn(() => derive(normal(passphrase), salt, hashBytes, { ...cost, maxmem }));
+  return [
+    'scrypt',
+    Math.log2(cost.N),
+    cost.r,
+    cost.p,
+    salt.toString('base64url'),
+    hash.toString('base64url'),
+  ].join('$');
+}
+
+/** Whether a passphrase is the one that was stored; without one stored it takes as long and is never right. */
+export async function isPassphrase(passphrase: string, stored: string | undefined): Promise<boolean> {
+  const [, logN = 17, r = cost.r, p = cost.p, salt = '', hash = ''] = stored?.split('$') ?? [];
+  const asked = { N: 2 ** Number(logN), r: Number(r), p: Number(p), maxmem };
+  const known = Buffer.from(hash, 'base64url');
+  const tried = await inTurn(() =>
+    derive(normal(passphrase), Buffer.from(salt, 'base64url'), hashBytes, asked),
+  );
+  return known.length === hashBytes && timingSafeEqual(tried, known);
+}
+
+/** What is wrong with a passphrase that somebody chose; undefined where it will do. */
+export function passphraseFault(passphrase: string, name: string): string | undefined {
+  const chosen = normal(passphrase);
+  if (chosen.length < leastPassphrase)
+    return `must have at least ${leastPassphrase} characters: four or five words that do not belong together`;
+  if (chosen.length > mostPassphrase) return `must have at most ${mostPassphrase} characters`;
+  if (new Set(chosen).size < 5) return 'must not be a few characters over and over';
+  if (name.trim() !== '' && chosen.toLowerCase().includes(name.trim().toLowerCase()))
+    return 'must not hold the name';
+  return undefined;
+}

@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto';
+import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm';
+import type { Fault } from '../../core/job/faults.js';
+import type { Database } from '../storage/database.js';
+import { people, sessions } from '../storage/tables.js';
+import { hashPassphrase, passphraseFault } from './passphrase.js';
+import type { Role } from './roles.js';
+
+/** Somebody who may sign in. */
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+}
+
+/** A person as an owner sees them. */
+export interface ListedPerson extends Person {
+  readonly madeAt: string;
+  /** Too many wrong passphrases: nobody signs in under this name until then. */
+  readonly lockedUntil: string | undefined;
+}
+
+export type PersonWritten =
+  { readonly person: Person } | { readonly faults: readonly Fault[] } | { readonly missing: true };
+
+export interface People {
+  list(): Promise<ListedPerson[]>;
+  add(said: { name: string; role: Role; passphrase: string }): Promise<PersonWritten>;
+  /** Another role or passphrase; either ends what is signed in under the name. */
+  change(
+    id: string,
+    said: { role?: Role | undefined; passphrase?: string | undefined },
+  ): Promise<PersonWritten>;
+  /** Ends a person's way in; the history keeps the name. */
+  remove(id: string): Promise<PersonWritten>;
+}
+
+export const personOf = ({ id, name, role }: Person): Person => ({ id, name, role });
+export const notRemoved = isNull(people.removedAt);
+
+const standing = async (db: Database, id: string) => {
+  const [row] = await db
+    .select()
+    .from(people)
+    .where(and(eq(people.id, id), notRemoved));
+  return row;
+};
+
+const signedOut = (db: Database, id: string) => db.delete(sessions).where(eq(sessions.person, id));
+
+/** The last owner stays one: otherwise nobody could let anybody in from outside this machine. */
+const isLastOwner = async (db: Database, { id, role }: Person) =>
+  role === 'owner' &&
+  (await db.$count(people, and(eq(people.role, 'owner'), notRemoved, ne(people.id, id)))) === 0;
+const lastOwner = {
+  faults: [{ path: 'role', message: 'the last owner stays: make somebody else one first' }],
+};
+
+/** The people of the shop. */
+export function peopleOn(db: Database): People {
+  return {
+    async list() {
+      const rows = await db
+        .select()
+        .from(people)
+        .where(notRemoved)
+        .orderBy(asc(sql`lower(${people.name})`));
+      return rows.map((row) => ({
+        ...personOf(row),
+        madeAt: row.madeAt.toISOString(),
+        lockedUntil:
+          row.lockedUntil && row.lockedUntil > new Date() ? row.lockedUntil.toISOString() : undefined,
+      }));
+    },
+    async add({ name, role, passphrase }) {
+      const fault = passphraseFault(passphrase, name);
+      if (fault !== undefined) return { faults: [{ path: 'passphrase', message: fault }] };
+      const passphraseHash = await hashPassphrase(passphrase);
+      const person = { id: randomUUID(), name: name.trim(), role };
+      const [made] = await db
+        .insert(people)
+        .values({ ...person, passphraseHash, madeAt: new Date() })
+        .onConflictDoNothing()
+        .returning({ id: people.id });
+      return made
+        ? { person }
+        : { faults: [{ path: 'name', message: 'somebody signs in under this name already' }] };
+    },
+    change: (id, said) => change(db, id, said),
+    async remove(id) {
+      const before = await standing(db, id);
+      if (!before) return { missing: true };
+      if (await isLastOwner(db, before)) return lastOwner;
+      await db.update(people).set({ removedAt: new Date() }).where(eq(people.id, id));
+      await signedOut(db, id);
+      return { person: personOf(before) };
+    },
+  };
+}
+
+async function change(
+  db: Database,
+  id: string,
+  { role, passphrase }: Parameters<People['change']>[1],
+): Promise<PersonWritten> {
+  const before = await standing(db, id);
+  if (!before) return { missing: true };
+  if (role !== undefined && role !== 'owner' && (await isLastOwner(db, before))) return lastOwner;
+  const fault = passphrase === undefined ? undefined : passphraseFault(passphrase, before.name);
+  if (fault !== undefined) return { faults: [{ path: 'passphrase', message: fault }] };
+  const set = {
+    role: role ?? before.role,
+    ...(passphrase === undefined
+      ? {}
+      : { passphraseHash: await hashPassphrase(passphrase), failures: 0, lockedUntil: null }),
+  };
+  await db.update(people).set(set).where(eq(people.id, id));
+  await signedOut(db, id);
+  return { person: personOf({ ...before, ...set }) };
+}

@@ -1,0 +1,98 @@
+import { Hono, type Context } from 'hono';
+import { z } from 'zod';
+import { asJson, body } from '../body.js';
+import { problem } from '../problem.js';
+import { attempts } from './attempts.js';
+import { addressOf, giveToken, takeToken, tokenOf, type Asking, type Door } from './door.js';
+import type { People, PersonWritten } from './people.js';
+import { roles } from './roles.js';
+import type { Sessions, SignedIn } from './sessions.js';
+
+const nameSchema = z.string().trim().min(1, 'a person has a name').max(80);
+const passphraseSchema = z.string().max(1000);
+const newPersonSchema = z.strictObject({
+  name: nameSchema,
+  role: z.enum(roles),
+  passphrase: passphraseSchema,
+});
+const changeSchema = z.strictObject({
+  role: z.enum(roles).optional(),
+  passphrase: passphraseSchema.optional(),
+});
+const signInSchema = z.strictObject({ name: z.string().max(200), passphrase: passphraseSchema });
+const ownSchema = z.strictObject({ was: passphraseSchema, set: passphraseSchema });
+
+/** From one address so many tries in so long, whatever the names: each costs the machine a few tenths of a second. */
+const mostTries = 20;
+const triesIn_ms = 5 * 60_000;
+
+/** Who may sign in, for an owner or somebody at this machine. */
+export const peopleRoutes = (people: People) =>
+  new Hono<Asking>()
+    .get('/', async (c) => c.json(await people.list()))
+    .post('/', asJson, body(newPersonSchema), async (c) =>
+      written(c, await people.add(c.req.valid('json')), 201),
+    )
+    .put('/:id', asJson, body(changeSchema), async (c) =>
+      written(c, await people.change(c.req.param('id'), c.req.valid('json'))),
+    )
+    .delete('/:id', async (c) => written(c, await people.remove(c.req.param('id'))));
+
+function written(c: Context, done: PersonWritten, status: 200 | 201 = 200): Response {
+  if ('person' in done) return c.json(done.person, status);
+  return 'missing' in done
+    ? problem(c, 404, 'No such person')
+    : problem(c, 422, 'That cannot be taken as it is', { errors: done.faults });
+}
+
+/** Signing in and out, and who one is. Where there is no door, whoever sits at this machine is let in as its owner. */
+export function signInRoutes(
+  { people, sessions }: { people: People; sessions: Sessions },
+  door: Door | undefined,
+) {
+  const tries = attempts(mostTries, triesIn_ms);
+  const mayTry = (c: Context) => {
+    const from = addressOf(c, door);
+    if (tries.areSpent(from)) return false;
+    tries.count(from);
+    return true;
+  };
+  const tooMany = (c: Context) =>
+    problem(c, 429, 'Too many tries from here: wait five minutes, then try again');
+  return new Hono<Asking>()
+    .get('/me', (c) => c.json({ person: c.get('person') ?? null, signsIn: door !== undefined }))
+    .post('/sign-in', asJson, body(signInSchema), async (c) => {
+      if (!door) return problem(c, 404, 'Nobody signs in on this machine itself');
+      if (!mayTry(c)) return tooMany(c);
+      const { name, passphrase } = c.req.valid('json');
+      return letIn(c, await sessions.signIn(name, passphrase));
+    })
+    .post('/sign-out', async (c) => {
+      const token = tokenOf(c);
+      if (token !== undefined) await sessions.signOut(token);
+      takeToken(c);
+      return c.body(null, 204);
+    })
+    .put('/me/passphrase', asJson, body(ownSchema), async (c) => {
+      const person = c.get('person');
+      if (!person) return problem(c, 404, 'Nobody signs in on this machine itself');
+      if (!mayTry(c)) return tooMany(c);
+      const { was, set } = c.req.valid('json');
+      const known = await sessions.signIn(person.name, was);
+      if (!('token' in known)) return letIn(c, known);
+      await sessions.signOut(known.token);
+      const done = await people.change(person.id, { passphrase: set });
+      if (!('person' in done)) return written(c, done);
+      return letIn(c, await sessions.signIn(person.name, set));
+    });
+}
+
+function letIn(c: Context, signed: SignedIn): Response {
+  if ('token' in signed) {
+    giveToken(c, signed.token);
+    return c.json(signed.person);
+  }
+  return 'wrong' in signed
+    ? problem(c, 422, 'This name and passphrase do not go together')
+    : problem(c, 429, 'Too many wrong passphrases under this name: it opens again in fifteen minutes');
+}
