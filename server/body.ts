@@ -19,3 +19,11 @@ export const body = <Schema extends z.ZodType>(schema: Schema) =>
     const errors = result.success ? textFaults(result.data) : faultsOf(result.error, result.data);
     return errors.length > 0 ? problem(c, 422, 'That cannot be taken as it is', { errors }) : undefined;
   });
+
+/** What stands after the question mark in the address, by its schema. */
+export const query = <Schema extends z.ZodType>(schema: Schema) =>
+  zValidator('query', schema, (result, c) =>
+    result.success
+      ? undefined
+      : problem(c, 422, 'That cannot be taken as it is', { errors: faultsOf(result.error, result.data) }),
+  );

@@ -11,6 +11,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { RouterProvider } from 'react-router';
 import { takeFirm } from './api/firm';
 import { takeStored } from './api/jobs';
+import { askMe } from './api/me';
 import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
 import { router } from './routes';
@@ -33,6 +34,8 @@ void openOutbox(
   },
   (firm) => void takeFirm(client, firm),
 );
+// A customer's page asks nobody who they are.
+if (!location.pathname.startsWith('/offer/')) void askMe();
 // Where pages cannot be kept (a private window), they are fetched each time.
 if ('serviceWorker' in navigator && import.meta.env.PROD)
   navigator.serviceWorker.register('/sw.js').catch(() => undefined);

@@ -1,6 +1,7 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, Navigate, Outlet } from 'react-router';
 import { jobLayout, jobViews } from './early';
 import { JobList } from './jobs/job-list';
+import { Gate } from './people/sign-in';
 import { late } from './shell/late';
 import { NotFound } from './shell/not-found';
 import { RouteTrouble } from './shell/trouble';
@@ -17,18 +18,29 @@ const view = (path: string, fetchView: () => Promise<ComponentType>) => ({
 });
 
 export const router = createBrowserRouter([
-  { path: '/', element: <JobList />, errorElement: <RouteTrouble /> },
-  view('/firm', async () => (await import('./firm/firm-view')).FirmView),
-  view('/due', async () => (await import('./after/due-view')).DueView),
-  view('/practice', async () => (await import('./practice/practice-list')).PracticeList),
-  view('/practice/:level/:seed', async () => (await import('./practice/practice-view')).PracticeView),
+  // A customer reads an offer behind a secret, and signs in nowhere.
   view('/offer/:secret', async () => (await import('./offer/customer-view')).CustomerView),
   {
-    ...view('/jobs/:jobId', jobLayout),
+    element: (
+      <Gate>
+        <Outlet />
+      </Gate>
+    ),
+    errorElement: <RouteTrouble />,
     children: [
-      { index: true, element: <Navigate to="sheet" replace /> },
-      ...Object.entries(jobViews).map(([path, fetchView]) => view(path, fetchView)),
+      { path: '/', element: <JobList />, errorElement: <RouteTrouble /> },
+      view('/firm', async () => (await import('./firm/firm-view')).FirmView),
+      view('/due', async () => (await import('./after/due-view')).DueView),
+      view('/practice', async () => (await import('./practice/practice-list')).PracticeList),
+      view('/practice/:level/:seed', async () => (await import('./practice/practice-view')).PracticeView),
+      {
+        ...view('/jobs/:jobId', jobLayout),
+        children: [
+          { index: true, element: <Navigate to="sheet" replace /> },
+          ...Object.entries(jobViews).map(([path, fetchView]) => view(path, fetchView)),
+        ],
+      },
+      { path: '*', element: <NotFound /> },
     ],
   },
-  { path: '*', element: <NotFound /> },
 ]);

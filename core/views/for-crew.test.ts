@@ -43,9 +43,13 @@ test('crew is given neither the price book of the firm nor what was agreed', () 
     prices: { markup: 0.4142 },
     terms: 'Net thirty.',
     rules: { look_months: 36 },
+    plan: { crew: 4, labor_per_hour: 71.5 },
   };
   const said = JSON.stringify(firmForCrew(firm));
-  expect(said).not.toContain('0.4142');
+  expect(said).not.toMatch(/0\.4142|71\.5/);
+  const job: Job = { ...randomJob(1), plan: { startOn: '2026-03-04', rules: { labor_per_hour: 71.5 }, spent: [] } };
+  expect(jobForCrew(job).plan).toEqual({ startOn: '2026-03-04', rules: {} });
+  expect(firmForCrew(firm).plan).toEqual({ crew: 4 });
   expect(said).not.toContain('Net thirty');
   expect(firmForCrew(firm).rules).toEqual({ look_months: 36 });
 });

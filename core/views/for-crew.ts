@@ -1,23 +1,33 @@
 import type { Firm } from '../job/firm.js';
+import type { PlanRulesOverride } from '../job/plan-schema.js';
 import type { Job } from '../job/schema.js';
 import type { Segment } from '../explain/segments.js';
 import type { ActionScope, LineScope } from '../scope/scope.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
 import type { ScopedView } from './job-view.js';
 
-/** A job as its crew may read it: without its price book, its offer, and what was agreed. */
-export function jobForCrew(job: Job): Job {
-  const { prices: _prices, offer: _offer, accepted: _accepted, plan: _plan, ...rest } = job;
+/** How the days are worked, without what an hour costs. */
+function planForCrew(rules: PlanRulesOverride): PlanRulesOverride {
+  const { labor_per_hour: _labor, ...rest } = rules;
   return rest;
 }
 
+/** A job as its crew may read it: without its price book, its offer, what was agreed and what was spent. */
+export function jobForCrew(job: Job): Job {
+  const { prices: _prices, offer: _offer, accepted: _accepted, plan, ...rest } = job;
+  if (!plan) return rest;
+  const { spent: _spent, rules, ...days } = plan;
+  return { ...rest, plan: { ...days, ...(rules && { rules: planForCrew(rules) }) } };
+}
+
 /** What the firm says once for all its jobs, without its price book and what stands on its offers. */
-export const firmForCrew = ({ format, version, name, phone, rules }: Firm): Firm => ({
+export const firmForCrew = ({ format, version, name, phone, rules, plan }: Firm): Firm => ({
   format,
   version,
-  ...(name === undefined ? {} : { name }),
-  ...(phone === undefined ? {} : { phone }),
-  ...(rules === undefined ? {} : { rules }),
+  ...(name !== undefined && { name }),
+  ...(phone !== undefined && { phone }),
+  ...(rules && { rules }),
+  ...(plan && { plan: planForCrew(plan) }),
 });
 
 /**

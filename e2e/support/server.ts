@@ -24,7 +24,7 @@ export interface RunningServer {
 /** A new, empty data folder, removed with its server. */
 export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'open-trench-e2e-'));
 
-function copyOfFirstStart(holding: Holding): string {
+export function copyOfFirstStart(holding: Holding): string {
   const folder = newFolder();
   cpSync(join(firstStarts, holding), folder, { recursive: true });
   return folder;
@@ -34,11 +34,12 @@ function copyOfFirstStart(holding: Holding): string {
 export async function startServer(
   holding: Holding,
   folder = copyOfFirstStart(holding),
+  env: Readonly<Record<string, string>> = {},
 ): Promise<RunningServer & { end(): Promise<void>; stop(): Promise<void> }> {
   const port = await freePort();
   let child: ChildProcess | undefined;
   const start = async () => {
-    child = await launch(folder, port, holding);
+    child = await launch(folder, port, holding, env);
   };
   const signal = async (name: 'SIGKILL' | 'SIGTERM') => {
     const dying = child;
@@ -63,9 +64,14 @@ export async function startServer(
   };
 }
 
-function launch(folder: string, port: number, holding: Holding): Promise<ChildProcess> {
+function launch(
+  folder: string,
+  port: number,
+  holding: Holding,
+  more: Readonly<Record<string, string>>,
+): Promise<ChildProcess> {
   const child = spawn(process.execPath, [join(root, 'dist', 'server.mjs')], {
-    env: { ...process.env, OPEN_TRENCH_DATA: folder, PORT: String(port), OPEN_TRENCH_DEMO: holding },
+    env: { ...process.env, OPEN_TRENCH_DATA: folder, PORT: String(port), OPEN_TRENCH_DEMO: holding, ...more },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   return new Promise((ready, failed) => {
@@ -82,7 +88,7 @@ function launch(folder: string, port: number, holding: Holding): Promise<ChildPr
   });
 }
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((found, failed) => {
     const probe = createServer();
     probe.once('error', failed);

@@ -16,6 +16,8 @@ export interface Conflict {
   /** The thing as it stands now. */
   readonly theirs: Edit;
   readonly device: string;
+  /** The name of who made it, where people sign in. */
+  readonly person?: string | undefined;
   readonly at: string;
   /** Where the two pull apart, when part of the thing could be merged. */
   readonly fields: readonly string[];
@@ -26,6 +28,7 @@ export interface Since {
   readonly edit: Edit;
   readonly inverse: Edit;
   readonly device: string;
+  readonly person: string | null;
   readonly at: Date;
 }
 
@@ -43,6 +46,7 @@ export function settle(
       mine: edit,
       theirs,
       device: by?.device ?? 'unknown',
+      person: by?.person ?? undefined,
       at: (by?.at ?? new Date()).toISOString(),
       fields,
     },

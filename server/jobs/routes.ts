@@ -5,16 +5,18 @@ import { z } from 'zod';
 import { viewForCrew } from '../../core/views/for-crew.js';
 import { editSchema } from '../../core/edits/index.js';
 import type { Parts } from '../app.js';
-import { asJson, body } from '../body.js';
+import { asJson, body, query } from '../body.js';
 import { follow } from '../events.js';
 import type { Asking } from '../people/door.js';
-import { historyFor, jobFor, mayMake, rowsFor } from '../people/for-reader.js';
+import { historyFor, jobFor, mayMake, rowsFor, type Reader } from '../people/for-reader.js';
 import { problem } from '../problem.js';
 import type { JobChange, Written } from './store.js';
 
 const mostEdits = 5000;
 /** Changes that a page reads at once; older ones follow when they are asked for. */
-const historyPage = 500;
+const changesAPage = 500;
+/** Where an older page of the history ends. */
+const historyQuery = z.object({ before: z.coerce.number().int().min(1).optional() });
 
 export interface HistoryPage {
   /** Newest first. */
@@ -72,7 +74,9 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
       const { view } = await views.of(stored, await firm.read());
       return c.json({ version: stored.version, view: viewForCrew(view) });
     })
-    .get('/jobs/:id/history', (c) => history(c, store))
+    .get('/jobs/:id/history', query(historyQuery), async (c) =>
+      c.json(await historyPage(store, c.req.param('id'), c.get('person'), c.req.valid('query').before)),
+    )
     .get('/jobs/:id/changes', (c) => follow(c, store, c.req.param('id')))
     .post('/jobs/:id/edits', asJson, body(editsSchema), async (c) => {
       const person = c.get('person');
@@ -86,21 +90,19 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
     });
 }
 
-/** A page of what was changed, newest first: `before` in the address goes further back. */
-async function history(c: Context<Asking>, store: Parts['store']) {
-  const before = Number(c.req.query('before') ?? Number.MAX_SAFE_INTEGER);
-  if (!Number.isSafeInteger(before)) {
-    return problem(c, 422, 'That cannot be taken as it is', {
-      errors: [{ path: 'before', message: 'must be the order of a change, a whole number' }],
-    });
-  }
-  const page = await store.history(c.req.param('id') ?? '', historyPage, before);
+/** A page of what was changed, newest first. */
+async function historyPage(
+  store: Parts['store'],
+  id: string,
+  reader: Reader,
+  before?: number,
+): Promise<HistoryPage> {
+  const page = await store.history(id, changesAPage, before);
   const last = page.at(-1);
-  const answer: HistoryPage = {
-    changes: historyFor(c.get('person'), page),
-    before: page.length === historyPage && last ? last.order : null,
+  return {
+    changes: historyFor(reader, page),
+    before: page.length === changesAPage && last ? last.order : null,
   };
-  return c.json(answer);
 }
 
 /** Links by which the customer of a job reads its offer. */

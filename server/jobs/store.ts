@@ -147,8 +147,9 @@ async function writeSet(
     base === undefined || base >= before.version
       ? []
       : await tx
-          .select()
+          .select({ ...getTableColumns(changes), person: people.name })
           .from(changes)
+          .leftJoin(people, eq(people.id, changes.person))
           .where(
             and(
               eq(changes.job, id),

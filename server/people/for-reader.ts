@@ -5,8 +5,8 @@ import type { JobChange, StoredJob } from '../jobs/store.js';
 import type { Person } from './people.js';
 import { mayEdit, seesPrices } from './roles.js';
 
-type Reader = Person | undefined;
-/** Whoever sits at this machine reads all. */
+/** Who reads; whoever sits at this machine has no name. */
+export type Reader = Person | undefined;
 const readsPrices = (reader: Reader) => reader === undefined || seesPrices(reader.role);
 
 /** Whether a reader may make an edit of a kind, or read one in the history. */

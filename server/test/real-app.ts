@@ -7,13 +7,14 @@ import { dead, migrations, newDataFolder } from './new-folder.js';
 
 export type Ask = (path: string, init?: RequestInit) => Promise<Response>;
 
+export const shopHost = 'shop.invented.test';
 const customersAt = 'https://offers.invented.test';
 
 /** The real server on a real PGlite folder of its own; only the thread beside the requests is left out. */
 export async function realApp() {
   const folder = await newDataFolder();
   const logged: unknown[] = [];
-  const { app, customers, photos, digests, views, close } = await assemble({
+  const { app, shopApp, people, customers, photos, digests, views, close } = await assemble({
     folder,
     migrations,
     digestOf: (job, firm) => Promise.resolve(digestOf(job, firm)),
@@ -31,7 +32,19 @@ export async function realApp() {
     if (!headers.has('host')) headers.set('host', '127.0.0.1:4870');
     return Promise.resolve(app.request(`http://127.0.0.1${path}`, { ...init, headers }));
   };
+  const throughProxy = shopApp({ hosts: [shopHost], proxy: 'unknown' });
+  const shop = shopApp({ hosts: [shopHost] });
   return {
+    people,
+    shop,
+    /** Asks at the shop's own address, as a browser that sends this cookie. */
+    askShop: (path: string, init: RequestInit = {}, cookie?: string): Promise<Response> => {
+      const headers = new Headers(init.headers);
+      if (!headers.has('host')) headers.set('host', shopHost);
+      if (cookie !== undefined) headers.set('cookie', cookie);
+      const through = headers.has('x-forwarded-proto') ? throughProxy : shop;
+      return Promise.resolve(through.request(`https://${shopHost}${path}`, { ...init, headers }));
+    },
     photos,
     digests,
     views,

@@ -63,6 +63,19 @@ export class NotOurServer extends Error {
   }
 }
 
+/** Nobody is signed in here, or no longer: nothing was taken and nothing refused. */
+export class SignedOut extends Error {
+  constructor() {
+    super('Sign in first');
+  }
+}
+
+const signedOutListeners = new Set<() => void>();
+/** Calls back whenever the server answers that nobody is signed in. */
+export const onSignedOut = (tell: () => void): void => {
+  signedOutListeners.add(tell);
+};
+
 /** Whatever was thrown, as an error with a message. */
 export const asError = (thrown: unknown): Error =>
   thrown instanceof Error ? thrown : new Error(String(thrown));
@@ -73,6 +86,12 @@ const ownAnswer = 'x-open-trench';
 /** The body of a good answer; throws what a problem answer says. */
 export async function bodyOf<T>(answer: Response): Promise<T> {
   if (answer.headers.get(ownAnswer) === null) throw new NotOurServer();
+  if (answer.status === 401) {
+    signedOutListeners.forEach((tell) => {
+      tell();
+    });
+    throw new SignedOut();
+  }
   if (answer.ok) return (answer.status === 204 ? undefined : await answer.json()) as T;
   const said = (await answer.json().catch(() => ({}))) as {
     title?: string;

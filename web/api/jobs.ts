@@ -1,11 +1,17 @@
-import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import {
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { applyEdit, sayAlone, sayChange, type Edit } from '../../core/edits/index.js';
 import type { Job } from '../../core/job/schema.js';
 import { undoState } from '../../core/edits/undo.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 import type { DeletedJob } from '../../server/jobs/deletion.js';
-import type { StoredJob } from '../../server/jobs/store.js';
+import type { JobChange, StoredJob } from '../../server/jobs/store.js';
 import { api, asError, bodyOf, deviceName, post, senderOf } from './client';
 import {
   editsWaiting,
@@ -169,25 +175,32 @@ export function useDeleting() {
 }
 
 /** One accepted edit, as the history keeps it. */
-export interface HistoryChange {
-  readonly order: number;
-  readonly sent: string;
+export interface HistoryChange extends Omit<JobChange, 'at'> {
   readonly at: string;
-  readonly device: string;
-  readonly version: number;
-  readonly undoes: string | null;
-  readonly edit: Edit;
-  readonly inverse: Edit;
 }
 
-const historyQuery = (id: string) => ({
-  queryKey: historyKey(id),
-  queryFn: async () =>
-    bodyOf<HistoryChange[]>(await api.jobs[':id'].history.$get({ param: { id: encodeURIComponent(id) } })),
-});
+/** A page of the history, newest first; `before` is where the next one goes on, null where this goes back to the first. */
+interface Page {
+  readonly changes: readonly HistoryChange[];
+  readonly before: number | null;
+}
 
-/** Every accepted edit of a job, newest first. */
-export const useHistory = (id: string) => useQuery(historyQuery(id));
+const historyPage = async (id: string, before?: number) =>
+  bodyOf<Page>(
+    await api.jobs[':id'].history.$get({
+      param: { id: encodeURIComponent(id) },
+      query: before === undefined ? {} : { before: String(before) },
+    }),
+  );
+
+/** Every accepted edit of a job, newest first, a page at a time back to the first. */
+export const useHistory = (id: string) =>
+  useInfiniteQuery({
+    queryKey: historyKey(id),
+    queryFn: ({ pageParam }) => historyPage(id, pageParam),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: ({ before }) => before ?? undefined,
+  });
 
 export interface Change {
   /** The server refused something and nothing on the page said so yet. */
@@ -229,7 +242,7 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
         tell(`Taken back: ${sayAll(unsent.edits.map(sayAlone))}`);
         return true;
       }
-      const changes = await client.query({ ...historyQuery(id), staleTime: 0 });
+      const { changes } = await historyPage(id);
       const others = await otherTabs();
       const isOwn = (device: string) => {
         const { browser, tab } = senderOf(device);

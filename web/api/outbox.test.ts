@@ -6,6 +6,7 @@ import type { Entry, Job } from '../../core/job/schema.js';
 import type { StoredJob } from '../../server/jobs/store.js';
 import { realApp } from '../../server/test/real-app.js';
 import { newJob } from '../jobs/new-job';
+import type { HistoryPage } from '../../server/jobs/routes.js';
 
 // Two devices write at once to the real server, over a wire that loses requests and answers, holds them back and hands
 // them on out of order, and each may be reloaded at any moment. A reference implementation keeps the browser's storage
@@ -263,7 +264,7 @@ test('whatever the wire does, nothing typed leaves the page, and all of it goes 
         expect([...own].map(([entry]) => [entry, written.get(entry)])).toEqual([...own]);
         expect(ids.filter((each) => each.startsWith(devices[who]?.name ?? ''))).toEqual([...own.keys()]);
       });
-      const history = (await (await app.ask(`${at}/history`)).json()) as { sent: string; version: number }[];
+      const { changes: history } = (await (await app.ask(`${at}/history`)).json()) as HistoryPage;
       const sets = new Map(history.map(({ sent, version }) => [sent, version]));
       expect(history.every(({ sent, version }) => sets.get(sent) === version)).toBe(true);
       expect(sets.size).toBe(sends + 1);

@@ -39,8 +39,12 @@ async function workOut(job: Job, show: (view: JobView) => unknown): Promise<void
   }
 }
 
+/** Where everything lies and how it is graded, without a scope. */
+const linesOf = (job: Job): JobView['lines'] => viewSteps(job).next().value?.lines ?? [];
+
 const worker = {
   workOut,
+  linesOf,
   offerOf,
   accept,
   sinceAccepted,

@@ -24,6 +24,8 @@ export const day = (iso: string | undefined): string => (iso ? format(parseISO(i
 export const longDay = (iso: string): string => format(parseISO(iso), 'MMMM d, yyyy');
 export const dayAndTime = (iso: string): string => format(parseISO(iso), 'MMM d, yyyy, h:mm a');
 
+export const clockTime = (iso: string): string => format(parseISO(iso), 'h:mm a');
+
 export const videoTime = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 

@@ -1,10 +1,12 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useEffect } from 'react';
 import { defaultPlanRules } from '../../core/job/plan-schema.js';
 import { defaultPrices } from '../../core/job/prices-schema.js';
 import { defaultRules } from '../../core/job/rules-schema.js';
 import type { Firm } from '../../core/job/firm.js';
 import { useFirm } from '../api/firm';
+import { useMe } from '../api/me';
+import { PeoplePanel } from '../people/people-panel';
 import { Backups } from './backups';
 import { RateChecks } from './rate-checks';
 import { FirmFile } from './firm-file';
@@ -20,6 +22,8 @@ import { withoutEmpty } from '../controls/without-empty';
 /** What the firm says once for all its jobs: who it is, its rules, its price book, what no offer holds. */
 export function FirmView() {
   const { firm, waiting, error, forgetError, change } = useFirm();
+  const { person } = useMe();
+  const isOwner = person === null || person.role === 'owner';
   useEffect(() => {
     document.title = 'Company · Open Trench';
   }, []);
@@ -43,14 +47,21 @@ export function FirmView() {
             your own in their place. A job may still have a figure of its own.
           </Text>
           {error && <Faults error={error} onClose={forgetError} />}
-          <Backups />
-          {firm && <FirmFile firm={firm} onTake={change} />}
-          {firm && <Editor firm={firm} onChange={change} />}
+          {isOwner && <PeoplePanel />}
+          {!isOwner && <Text fontWeight={700}>An owner changes what stands here.</Text>}
+          <Company disabled={!isOwner}>
+            <Backups />
+            {firm && <FirmFile firm={firm} onTake={change} />}
+            {firm && <Editor firm={firm} onChange={change} />}
+          </Company>
         </Box>
       </Box>
     </Flex>
   );
 }
+
+/** What only an owner changes; a set of fields is closed whole. */
+const Company = chakra('fieldset', { base: { border: 'none', m: '0', p: '0', minWidth: 0 } });
 
 function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void }) {
   const set = (patch: Partial<Firm>) => {

@@ -20,7 +20,8 @@ export function HistoryPanel({ id, change, onClose }: { id: string; change: Chan
     };
   }, []);
   const sets = new Map<string, HistoryChange[]>();
-  for (const each of history.data ?? []) sets.set(each.sent, [...(sets.get(each.sent) ?? []), each]);
+  for (const each of history.data?.pages.flatMap(({ changes }) => changes) ?? [])
+    sets.set(each.sent, [...(sets.get(each.sent) ?? []), each]);
   const shown = [...sets.values()].filter((all) => !onlyDeleted || all.some(({ edit }) => isDeletion(edit)));
   return (
     <Flex
@@ -77,9 +78,26 @@ export function HistoryPanel({ id, change, onClose }: { id: string; change: Chan
         {shown.map((all) => (
           <ChangeSet key={all[0]?.order} all={all} change={change} />
         ))}
+        {history.hasNextPage && (
+          <Press
+            type="button"
+            m="4"
+            disabled={history.isFetchingNextPage}
+            onClick={() => void history.fetchNextPage()}
+          >
+            {history.isFetchingNextPage ? 'Reading…' : 'Older changes'}
+          </Press>
+        )}
       </Box>
     </Flex>
   );
+}
+
+/** Who made a change: by name where people sign in, and from which browser. */
+function byWhom({ person, device }: HistoryChange): string {
+  const { browser } = senderOf(device);
+  const from = browser === deviceName() ? 'this browser' : browser;
+  return person === null ? from : `${person}, ${from}`;
 }
 
 function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Change }) {
@@ -92,8 +110,7 @@ function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Cha
   return (
     <Box px="4" py="2.5" borderBottom="1px solid" borderColor="rule">
       <Text fontSize="13px" color="soft">
-        {dayAndTime(first.at)},{' '}
-        {senderOf(first.device).browser === deviceName() ? 'this browser' : senderOf(first.device).browser}
+        {dayAndTime(first.at)}, {byWhom(first)}
         {first.undoes === null ? '' : ', taken back'}
       </Text>
       {added ? (

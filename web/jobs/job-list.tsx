@@ -9,6 +9,7 @@ import { readJobText } from '../../core/files/read.js';
 import type { JobRow as JobRowData } from '../../server/jobs/digests.js';
 import { asError, Refused } from '../api/client';
 import { useFirm } from '../api/firm';
+import { useSeesPrices } from '../api/me';
 import { currentJob, useAddJob, useDeleting, useJobs } from '../api/jobs';
 import { Press } from '../controls/controls';
 import { Header, HeaderLink } from '../shell/header';
@@ -34,6 +35,7 @@ export function JobList() {
   const { remove, bringBack } = useDeleting();
   const client = useQueryClient();
   const { firm } = useFirm();
+  const seesPrices = useSeesPrices();
   const navigate = useNavigate();
   const [sought, setSought] = useState<Sought>({ text: '', method: undefined, holding: [] });
   const [most, setMost] = useState(rowsAtOnce);
@@ -95,12 +97,16 @@ export function JobList() {
     if (justDeleted?.id === id) setJustDeleted(undefined);
   };
   return (
-    <Flex direction="column" minHeight="100%" {...drop.getRootProps()}>
+    <Flex direction="column" minHeight="100%" {...(seesPrices ? drop.getRootProps() : {})}>
       <Header>
         <Box flex="1" />
         <HeaderLink to="/practice">Practice</HeaderLink>
-        <HeaderLink to="/due">What is due</HeaderLink>
-        <HeaderLink to="/firm">Company: rates and rules</HeaderLink>
+        {seesPrices && (
+          <>
+            <HeaderLink to="/due">What is due</HeaderLink>
+            <HeaderLink to="/firm">Company: rates and rules</HeaderLink>
+          </>
+        )}
       </Header>
       <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
         <input {...drop.getInputProps({ 'aria-label': 'Job files', accept: '.json,application/json' })} />
@@ -110,19 +116,23 @@ export function JobList() {
               Jobs
             </Heading>
           </Box>
-          <Press type="button" onClick={drop.open}>
-            <Inline icon={<FileUp size={18} />}>Import a job file</Inline>
-          </Press>
-          <Press
-            type="button"
-            look="signal"
-            onClick={() => {
-              setMaking(!making);
-            }}
-            aria-expanded={making}
-          >
-            <Inline icon={<Plus size={18} />}>New job</Inline>
-          </Press>
+          {seesPrices && (
+            <>
+              <Press type="button" onClick={drop.open}>
+                <Inline icon={<FileUp size={18} />}>Import a job file</Inline>
+              </Press>
+              <Press
+                type="button"
+                look="signal"
+                onClick={() => {
+                  setMaking(!making);
+                }}
+                aria-expanded={making}
+              >
+                <Inline icon={<Plus size={18} />}>New job</Inline>
+              </Press>
+            </>
+          )}
         </Flex>
         <Finder
           value={sought}
@@ -183,7 +193,7 @@ export function JobList() {
               : 'No jobs yet. Start one with “New job”, or drop a job file here.'}
           </Text>
         )}
-        <DeletedJobs onBringBack={back} />
+        {seesPrices && <DeletedJobs onBringBack={back} />}
       </Box>
     </Flex>
   );

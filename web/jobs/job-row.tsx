@@ -3,6 +3,7 @@ import { Download, Trash2 } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import type { JobRow as Row } from '../../server/jobs/digests.js';
+import { useSeesPrices } from '../api/me';
 import { Press } from '../controls/controls';
 import { day, dayAndTime, money, verdictWords } from '../controls/format';
 import { missingOf } from './find';
@@ -43,21 +44,23 @@ export const JobRow = memo(function JobRow({
   onExport: (row: Row) => void;
   onDelete: (row: Row) => void;
 }) {
+  const seesPrices = useSeesPrices();
   const { digest } = row;
   const worst = digest?.verdict[0];
   const due = digest?.due.find(({ from }) => from <= today);
-  const price = !digest
-    ? ''
-    : digest.accepted
-      ? money(digest.accepted.total, digest.currency)
-      : digest.nothingSeen
-        ? '–'
-        : digest.feasible
-          ? money(digest.total, digest.currency)
-          : 'not possible';
+  const price =
+    !digest || !seesPrices
+      ? ''
+      : digest.accepted
+        ? money(digest.accepted.total, digest.currency)
+        : digest.nothingSeen
+          ? '–'
+          : digest.feasible
+            ? money(digest.total, digest.currency)
+            : 'not possible';
   return (
     <Flex as="li" borderBottom="1px solid" borderColor="rule" align="stretch">
-      <RowLink to={`/jobs/${row.id}/sheet`}>
+      <RowLink to={`/jobs/${row.id}/${seesPrices ? 'sheet' : 'log'}`}>
         <Box minWidth={0}>
           <Text fontFamily="heading" fontWeight={700} fontSize="17px">
             {row.title}
@@ -99,30 +102,32 @@ export const JobRow = memo(function JobRow({
           </Text>
         </Box>
       </RowLink>
-      <Flex align="center">
-        <Press
-          look="quiet"
-          type="button"
-          onClick={() => {
-            onExport(row);
-          }}
-          aria-label={`Export ${row.title} as a job file`}
-          title="Export as a job file"
-        >
-          <Download size={19} />
-        </Press>
-        <Press
-          look="quiet"
-          type="button"
-          aria-label={`Delete ${row.title}`}
-          title="Delete; it can be brought back for 30 days"
-          onClick={() => {
-            onDelete(row);
-          }}
-        >
-          <Trash2 size={19} />
-        </Press>
-      </Flex>
+      {seesPrices && (
+        <Flex align="center">
+          <Press
+            look="quiet"
+            type="button"
+            onClick={() => {
+              onExport(row);
+            }}
+            aria-label={`Export ${row.title} as a job file`}
+            title="Export as a job file"
+          >
+            <Download size={19} />
+          </Press>
+          <Press
+            look="quiet"
+            type="button"
+            aria-label={`Delete ${row.title}`}
+            title="Delete; it can be brought back for 30 days"
+            onClick={() => {
+              onDelete(row);
+            }}
+          >
+            <Trash2 size={19} />
+          </Press>
+        </Flex>
+      )}
     </Flex>
   );
 });

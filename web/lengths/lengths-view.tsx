@@ -4,6 +4,7 @@ import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { jobHead } from '../../core/edits/index.js';
 import type { Figure } from '../../core/figure.js';
+import type { Firm } from '../../core/job/firm.js';
 import type { ScopeSoFar } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
 import { feet, money } from '../controls/format';
@@ -41,7 +42,7 @@ const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse
 
 /** What to cut and what to buy: every liner, every length of new pipe, and what it all comes to. */
 export function LengthsView() {
-  const { id, job, firm, lineView, lineScope, view, change } = useJobContext();
+  const { id, job, firm, lineView, lineScope, view, change, seesPrices } = useJobContext();
   if (!view || !lineView || !lineScope) return <WorkingOut />;
   const liners = lineScope.actions.filter(({ liner }) => liner);
   const pipes = lineScope.actions.filter(({ pipe }) => pipe);
@@ -70,7 +71,8 @@ export function LengthsView() {
           <Box borderLeft="6px solid" borderColor="signal" pl="4" py="1" mb="5">
             <Text fontWeight={700}>
               Do not order yet. First {view.scope.firstStep.what}, {feet(view.scope.firstStep.from_ft)} to{' '}
-              {feet(view.scope.firstStep.to_ft)} ft, {money(view.scope.firstStep.price, prices.currency)}.
+              {feet(view.scope.firstStep.to_ft)} ft
+              {seesPrices ? `, ${money(view.scope.firstStep.price, prices.currency)}` : ''}.
             </Text>
             <Text>{capital(view.scope.firstStep.why)}.</Text>
           </Box>
@@ -126,19 +128,23 @@ export function LengthsView() {
               </tbody>
             </Table>
             <Flex align="center" gap="3" mt="3" wrap="wrap">
-              <Text id="temperature">Temperature on the day, °F</Text>
-              <Box width="110px">
-                <NumberCell
-                  label="Temperature on the day, °F"
-                  value={job.site?.temperature_F}
-                  placeholder="70"
-                  onChange={(temperature_F) => {
-                    const head = jobHead(job);
-                    const site = withoutEmpty({ ...head.site, temperature_F });
-                    void change.say([{ kind: 'job', set: withoutEmpty({ ...head, site }) }]);
-                  }}
-                />
-              </Box>
+              <Text id="temperature">
+                Temperature on the day, °F{seesPrices ? '' : `: ${job.site?.temperature_F ?? 70}`}
+              </Text>
+              {seesPrices && (
+                <Box width="110px">
+                  <NumberCell
+                    label="Temperature on the day, °F"
+                    value={job.site?.temperature_F}
+                    placeholder="70"
+                    onChange={(temperature_F) => {
+                      const head = jobHead(job);
+                      const site = withoutEmpty({ ...head.site, temperature_F });
+                      void change.say([{ kind: 'job', set: withoutEmpty({ ...head, site }) }]);
+                    }}
+                  />
+                </Box>
+              )}
               <Text color="soft" fontSize="14px">
                 {job.site?.temperature_F === undefined
                   ? 'Nobody said: 70 is taken. A warm day takes minutes off the resin.'
@@ -201,44 +207,52 @@ export function LengthsView() {
             <Shopping scope={view.scope} jobId={id} name={fileName(job.title)} />
           </Section>
         )}
-        <Section
-          title="Price"
-          says={`for “${schoolWords[view.scope.school].name}”; price book dated ${view.scope.prices.dated}. Press a quantity for its working`}
-        >
-          <Table minWidth="0">
-            <tbody>
-              {prices.lines.map((each, index) => (
-                <chakra.tr key={index} borderTop="1px solid" borderColor="rule">
-                  <Cell>{each.what}</Cell>
-                  <Cell color="soft" whiteSpace="nowrap">
-                    <OpenFigure
-                      figure={{ value: each.quantity, unit: each.unit, steps: each.working }}
-                      label={each.what}
-                    >
-                      {Number(each.quantity.toFixed(2))} {each.unit} × {each.rate}
-                    </OpenFigure>
-                  </Cell>
-                  <Cell whiteSpace="nowrap">{money(each.amount, prices.currency, 2)}</Cell>
-                </chakra.tr>
-              ))}
-              <chakra.tr borderTop="2px solid" borderColor="ink" fontWeight={700} fontSize="18px">
-                <Cell>Price</Cell>
-                <Cell />
-                <Cell whiteSpace="nowrap">{money(prices.total, prices.currency, 2)}</Cell>
-              </chakra.tr>
-              <chakra.tr color="soft">
-                <Cell>Expected future cost over ten years: upkeep, and what is likely to fail</Cell>
-                <Cell />
-                <Cell whiteSpace="nowrap">{money(prices.carried, prices.currency, 2)}</Cell>
-              </chakra.tr>
-            </tbody>
-          </Table>
-          {firm.exclusions && firm.exclusions.length > 0 && (
-            <Text mt="3">Not in this price: {firm.exclusions.join('; ')}.</Text>
-          )}
-        </Section>
+        {seesPrices && <Price scope={view.scope} firm={firm} />}
       </Box>
     </Box>
+  );
+}
+
+/** What it comes to, line by line. */
+function Price({ scope, firm }: { scope: ScopeSoFar; firm: Firm }) {
+  const { prices } = scope;
+  return (
+    <Section
+      title="Price"
+      says={`for “${schoolWords[scope.school].name}”; price book dated ${scope.prices.dated}. Press a quantity for its working`}
+    >
+      <Table minWidth="0">
+        <tbody>
+          {prices.lines.map((each, index) => (
+            <chakra.tr key={index} borderTop="1px solid" borderColor="rule">
+              <Cell>{each.what}</Cell>
+              <Cell color="soft" whiteSpace="nowrap">
+                <OpenFigure
+                  figure={{ value: each.quantity, unit: each.unit, steps: each.working }}
+                  label={each.what}
+                >
+                  {Number(each.quantity.toFixed(2))} {each.unit} × {each.rate}
+                </OpenFigure>
+              </Cell>
+              <Cell whiteSpace="nowrap">{money(each.amount, prices.currency, 2)}</Cell>
+            </chakra.tr>
+          ))}
+          <chakra.tr borderTop="2px solid" borderColor="ink" fontWeight={700} fontSize="18px">
+            <Cell>Price</Cell>
+            <Cell />
+            <Cell whiteSpace="nowrap">{money(prices.total, prices.currency, 2)}</Cell>
+          </chakra.tr>
+          <chakra.tr color="soft">
+            <Cell>Expected future cost over ten years: upkeep, and what is likely to fail</Cell>
+            <Cell />
+            <Cell whiteSpace="nowrap">{money(prices.carried, prices.currency, 2)}</Cell>
+          </chakra.tr>
+        </tbody>
+      </Table>
+      {firm.exclusions && firm.exclusions.length > 0 && (
+        <Text mt="3">Not in this price: {firm.exclusions.join('; ')}.</Text>
+      )}
+    </Section>
   );
 }
 

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { ChevronLeft, Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { MeMenu } from '../people/me-menu';
 import { useMode } from '../theme/colour-mode';
 import { Mark } from './mark';
 
@@ -73,6 +74,7 @@ export function Header({ compact = false, children }: { compact?: boolean; child
       <Flex flex="1" minWidth={0} align="stretch">
         {children}
       </Flex>
+      <MeMenu />
       <Box display="flex" alignItems="center" borderLeft="1px solid" borderColor="rule">
         <chakra.button
           type="button"

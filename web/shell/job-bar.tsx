@@ -3,6 +3,7 @@ import { History } from 'lucide-react';
 import type { Job, Line } from '../../core/job/schema.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { day, feet, money, verdictWords } from '../controls/format';
+import { useSeesPrices } from '../api/me';
 import { Header } from './header';
 import { JobTabs } from './job-tabs';
 import { useNarrow } from './use-narrow';
@@ -124,7 +125,8 @@ function VerdictPart({ view }: { view: ScopedView | undefined }) {
 /** Name, verdict, price and whether all is saved, where the bar has no room for them. */
 function NarrowBar({ job, view, waiting, live }: Pick<Props, 'job' | 'view' | 'waiting' | 'live'>) {
   const unseen_ft = unseenOf(view);
-  const priced = view?.scope.feasible && !view.lines.every(({ nothingSeen }) => nothingSeen);
+  const seesPrices = useSeesPrices();
+  const priced = seesPrices && view?.scope.feasible && !view.lines.every(({ nothingSeen }) => nothingSeen);
   return (
     <Flex
       as="section"

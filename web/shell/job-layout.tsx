@@ -1,18 +1,20 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
-import { Outlet, useLocation, useOutletContext, useParams } from 'react-router';
+import { Navigate, Outlet, useLocation, useOutletContext, useParams } from 'react-router';
 import type { ScopedView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import type { Job, Line } from '../../core/job/schema.js';
 import { underFirm, type Firm } from '../../core/job/firm.js';
 import { Refused } from '../api/client';
+import { useCrewView } from '../api/crew-view';
 import { useFirm } from '../api/firm';
 import { useEdit, useFollow, useJob, type Change } from '../api/jobs';
+import { useSeesPrices } from '../api/me';
 import { useOutbox } from '../api/outbox';
 import { useView } from '../api/view';
 import { HistoryPanel } from '../history/history-panel';
 import { JobBar } from './job-bar';
-import { jobTabs } from './job-tabs';
+import { isOpenTo, jobTabs } from './job-tabs';
 import { NotFound } from './not-found';
 import { Notice, useNotice } from './notice';
 import { OutboxBanner } from './outbox-banner';
@@ -39,6 +41,8 @@ export interface JobContext {
   readonly change: Change;
   /** Sets of edits kept here until the server answers. */
   readonly waiting: number;
+  /** Crew does not. */
+  readonly seesPrices: boolean;
   readonly setLineId: (id: string) => void;
   /** Says for a moment what a press did, or why it did nothing. */
   readonly tell: (words: string) => void;
@@ -57,18 +61,22 @@ export function JobLayout() {
   const [historyOpen, setHistoryOpen] = useState(false);
   const { firm } = useFirm();
   const inForce = useMemo(() => (job && firm ? underFirm(job, firm) : undefined), [job, firm]);
-  const { lines, view, error, complete, caughtUp } = useView(jobId, inForce);
+  const seesPrices = useSeesPrices();
+  const worked = useView(jobId, seesPrices ? inForce : undefined);
+  const served = useCrewView(jobId, stored, seesPrices ? undefined : inForce);
+  const { lines, view, error, complete, caughtUp } = seesPrices ? worked : served;
   const { notice, tell } = useNotice();
   const change = useEdit(jobId, tell);
   useUndoKeys(change);
   const { pathname } = useLocation();
-  const tab = jobTabs.find(([at]) => pathname.endsWith(`/${at}`))?.[1];
+  const [at, tab] = jobTabs.find(([each]) => pathname.endsWith(`/${each}`)) ?? [];
   const pageTitle = job && [tab, job.title, 'Open Trench'].filter(Boolean).join(' · ');
   useEffect(() => {
     if (pageTitle) document.title = pageTitle;
   }, [pageTitle]);
   if (loadError instanceof Refused && loadError.status === 404)
     return <NotFound what="There is no such job" />;
+  if (at !== undefined && !isOpenTo(at, seesPrices)) return <Navigate to={`/jobs/${jobId}/log`} replace />;
   const line = job?.lines.find(({ id }) => id === lineId) ?? job?.lines[0];
   const context: JobContext | undefined =
     job && inForce && firm && line
@@ -84,6 +92,7 @@ export function JobLayout() {
             caughtUp,
             change,
             waiting,
+            seesPrices,
             setLineId,
             tell,
           },

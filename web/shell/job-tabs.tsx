@@ -1,7 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
+import { useSeesPrices } from '../api/me';
 
 /** The views of a job, in the order people work. */
 export const jobTabs = [
@@ -15,6 +16,12 @@ export const jobTabs = [
   ['after', 'Follow-up'],
   ['rules', 'Rates and rules'],
 ] as const;
+
+/** What crew is shown of a job. */
+const crewTabs: ReadonlySet<string> = new Set(['log', 'lengths', 'holes']);
+
+/** Whether a view is open to somebody, by whether they see prices. */
+export const isOpenTo = (tab: string, seesPrices: boolean): boolean => seesPrices || crewTabs.has(tab);
 
 const looks = {
   display: 'flex',
@@ -72,10 +79,12 @@ function shownOf(widths: readonly number[], room: number, open: number): number[
 
 /** The tabs of a job; what does not fit stands in a list behind "More". */
 export function JobTabs() {
+  const seesPrices = useSeesPrices();
+  const tabs = useMemo(() => jobTabs.filter(([to]) => isOpenTo(to, seesPrices)), [seesPrices]);
   const box = useRef<HTMLDivElement>(null);
   const ruler = useRef<HTMLDivElement>(null);
   const { pathname } = useLocation();
-  const open = jobTabs.findIndex(([to]) => pathname.endsWith(`/${to}`));
+  const open = tabs.findIndex(([to]) => pathname.endsWith(`/${to}`));
   const [room, setRoom] = useState<{ px: number; widths: readonly number[] }>();
   useLayoutEffect(() => {
     const measure = () => {
@@ -93,12 +102,12 @@ export function JobTabs() {
     };
   }, []);
   const shown = room ? shownOf(room.widths, room.px, open) : [];
-  const rest = jobTabs.filter((_, i) => !shown.includes(i));
+  const rest = tabs.filter((_, i) => !shown.includes(i));
   return (
     <Flex as="nav" ref={box} aria-label="Views of this job" flex="1" minWidth="0" position="relative">
       <Box position="absolute" inset="0" overflow="hidden" visibility="hidden" aria-hidden>
         <Flex ref={ruler} width="max-content">
-          {jobTabs.map(([to, name]) => (
+          {tabs.map(([to, name]) => (
             <Box key={to} css={{ ...looks }}>
               {name}
             </Box>
@@ -106,14 +115,14 @@ export function JobTabs() {
         </Flex>
       </Box>
       {shown.map((i) => {
-        const [to, name] = jobTabs[i] ?? jobTabs[0];
+        const [to, name] = tabs[i] ?? jobTabs[0];
         return (
           <Tab key={to} to={to}>
             {name}
           </Tab>
         );
       })}
-      {rest.length > 0 && rest.length < jobTabs.length && <Rest tabs={rest} />}
+      {rest.length > 0 && rest.length < tabs.length && <Rest tabs={rest} />}
     </Flex>
   );
 }

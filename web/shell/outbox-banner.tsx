@@ -49,7 +49,7 @@ function ConflictBox({ item }: { item: OutboxItem }) {
           </Text>
           <Text>
             <strong>
-              {senderOf(conflict.device).browser}, {dayAndTime(conflict.at)}:
+              {conflict.person ?? senderOf(conflict.device).browser}, {dayAndTime(conflict.at)}:
             </strong>{' '}
             {conflict.theirs.set === null ? 'deleted' : sayAlone(conflict.theirs)}
           </Text>

@@ -1,0 +1,49 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { markOf } from '../../core/job/mark.js';
+import type { Job } from '../../core/job/schema.js';
+import type { ScopedView } from '../../core/views/job-view.js';
+import type { StoredJob } from '../../server/jobs/store.js';
+import { api, bodyOf } from './client';
+import { worker, type Shown } from './view';
+
+interface CrewView {
+  readonly version: number;
+  readonly view: ScopedView;
+}
+
+/**
+ * What the screens show of a job to crew, who is given no prices and so cannot find the cheapest scope here: where
+ * everything lies is worked out beside the page, what is done comes from the server. Nothing is asked for without a job.
+ */
+export function useCrewView(id: string, stored: StoredJob | undefined, job: Job | undefined): Shown {
+  const mark = useMemo(() => job && markOf(job), [job]);
+  const lines = useQuery({
+    queryKey: ['crew lines', id, mark],
+    queryFn: () => (job ? worker.linesOf(job) : []),
+    enabled: job !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+    structuralSharing: false,
+  });
+  const served = useQuery({
+    queryKey: ['crew view', id, stored?.version],
+    queryFn: async () =>
+      bodyOf<CrewView>(await api.jobs[':id']['crew-view'].$get({ param: { id: encodeURIComponent(id) } })),
+    enabled: job !== undefined && stored !== undefined,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    structuralSharing: false,
+  });
+  const { data } = served;
+  const own = lines.data ?? data?.view.lines;
+  const caughtUp = data !== undefined && data.version === stored?.version && !lines.isPlaceholderData;
+  return {
+    lines: own,
+    view: data && own && { lines: own, scope: data.view.scope },
+    error: served.error ?? lines.error,
+    caughtUp,
+    complete: caughtUp,
+  };
+}

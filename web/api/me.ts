@@ -1,0 +1,97 @@
+import { useSyncExternalStore } from 'react';
+import { clear, createStore } from 'idb-keyval';
+import type { Person } from '../../server/people/people.js';
+import { api, bodyOf, onSignedOut, write } from './client';
+
+/** Who uses this browser. */
+export interface Me {
+  /** Nobody by name where this machine alone is answered: whoever sits here is let in as its owner. */
+  readonly person: Person | null;
+  /** People sign in at this address. */
+  readonly signsIn: boolean;
+}
+
+interface State {
+  readonly me: Me;
+  /** The server asks who this is. */
+  readonly signedOut: boolean;
+}
+
+const key = 'open-trench-me';
+const here: Me = { person: null, signsIn: false };
+const listeners = new Set<() => void>();
+let state: State = { me: lastMe(), signedOut: false };
+
+/** Who it was last, so that a page opened without the server shows no more than they may see. */
+function lastMe(): Me {
+  const kept = localStorage.getItem(key);
+  return kept === null ? here : (JSON.parse(kept) as Me);
+}
+
+function set(next: State): void {
+  state = next;
+  localStorage.setItem(key, JSON.stringify(next.me));
+  listeners.forEach((tell) => {
+    tell();
+  });
+}
+
+/** Asks the server who this is; called once, and never on a customer's page. */
+export async function askMe(): Promise<void> {
+  onSignedOut(() => {
+    if (!state.signedOut) set({ me: { person: state.me.person, signsIn: true }, signedOut: true });
+  });
+  try {
+    const me = await bodyOf<Me>(await api.me.$get());
+    await forgetOthers(me.person);
+    set({ me, signedOut: false });
+  } catch {
+    // Signed out, which is told above, or the server is away: who it was last stands.
+  }
+}
+
+/** What was kept here of another person's jobs is not shown to this one. */
+async function forgetOthers(person: Person | null): Promise<void> {
+  const last = state.me.person;
+  if (last?.id === person?.id && last?.role === person?.role) return;
+  await forgetKept();
+  set({ me: { person, signsIn: person !== null }, signedOut: false });
+  if (last) location.reload();
+}
+
+/** Jobs and views that were kept for the next time; what waits to be sent stays. */
+export const forgetKept = (): Promise<unknown> =>
+  Promise.all([
+    clear(createStore('open-trench-jobs', 'cache')).catch(() => undefined),
+    clear(createStore('open-trench-views', 'views')).catch(() => undefined),
+  ]);
+
+/** Signs in; the page begins anew as who signed in. Throws what the server said against it. */
+export async function signIn(name: string, passphrase: string): Promise<void> {
+  const person = await write<Person>('POST', '/api/sign-in', { name, passphrase });
+  if (person.id !== state.me.person?.id) await forgetKept();
+  set({ me: { person, signsIn: true }, signedOut: false });
+  location.reload();
+}
+
+/** Signs out; nothing of the jobs stays in this browser but what waits to be sent. */
+export async function signOut(): Promise<void> {
+  await bodyOf(await api['sign-out'].$post());
+  await forgetKept();
+  set({ me: { person: null, signsIn: true }, signedOut: true });
+}
+
+const useKnown = (): State =>
+  useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    () => state,
+  );
+
+export const useMe = (): Me => useKnown().me;
+export const useSignedOut = (): boolean => useKnown().signedOut;
+
+/** Crew sees no prices. */
+export const useSeesPrices = (): boolean => useMe().person?.role !== 'crew';

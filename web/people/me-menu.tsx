@@ -1,0 +1,175 @@
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { CircleUserRound } from 'lucide-react';
+import { useRef, useState, type SubmitEvent } from 'react';
+import { asError, write } from '../api/client';
+import { signOut, useMe } from '../api/me';
+import { useOutbox } from '../api/outbox';
+import { Field, Label, Press } from '../controls/controls';
+import { faultOf, roleWords } from './role-words';
+
+/** Who is signed in here: their role, a new passphrase, and the way out. Nothing where nobody signs in. */
+export function MeMenu() {
+  const { person } = useMe();
+  const [open, setOpen] = useState(false);
+  const press = useRef<HTMLButtonElement>(null);
+  if (!person) return null;
+  return (
+    <Box
+      position="relative"
+      display="flex"
+      alignItems="center"
+      borderLeft="1px solid"
+      borderColor="rule"
+      onKeyDown={({ key }) => {
+        if (key !== 'Escape') return;
+        setOpen(false);
+        press.current?.focus();
+      }}
+    >
+      <chakra.button
+        ref={press}
+        type="button"
+        width="44px"
+        height="44px"
+        display="grid"
+        placeItems="center"
+        color="soft"
+        bg="transparent"
+        border="none"
+        cursor="pointer"
+        aria-label={`Signed in as ${person.name}`}
+        title={`Signed in as ${person.name}`}
+        aria-expanded={open}
+        onClick={() => {
+          setOpen(!open);
+        }}
+      >
+        <CircleUserRound size={19} />
+      </chakra.button>
+      {open && (
+        <Box
+          position="absolute"
+          top="60px"
+          right="0"
+          zIndex={30}
+          width="300px"
+          bg="sheet"
+          border="1.5px solid"
+          borderColor="ink"
+          p="4"
+        >
+          <Text fontWeight={700} overflowWrap="anywhere">
+            {person.name}
+          </Text>
+          <Text color="soft" mb="3">
+            {roleWords[person.role].says}
+          </Text>
+          <NewPassphrase name={person.name} />
+          <SignOut />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function SignOut() {
+  const waiting = useOutbox().length;
+  const [failed, setFailed] = useState<string>();
+  const leave = () => {
+    const ask = `${waiting === 1 ? 'One change is' : `${waiting} changes are`} not in yet. They stay on this device and go in under the name that signs in next. Sign out?`;
+    if (waiting > 0 && !window.confirm(ask)) return;
+    signOut().catch((error: unknown) => {
+      setFailed(asError(error).message);
+    });
+  };
+  return (
+    <>
+      <Press type="button" width="100%" mt="3" onClick={leave}>
+        Sign out
+      </Press>
+      {failed && (
+        <Text role="alert" color="signalInk" mt="2">
+          Not signed out: {failed}
+        </Text>
+      )}
+    </>
+  );
+}
+
+function NewPassphrase({ name }: { name: string }) {
+  const [open, setOpen] = useState(false);
+  const [was, setWas] = useState('');
+  const [next, setNext] = useState('');
+  const [said, setSaid] = useState<string>();
+  if (!open) {
+    return (
+      <Press
+        type="button"
+        width="100%"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        New passphrase
+      </Press>
+    );
+  }
+  const submit = (event: SubmitEvent) => {
+    event.preventDefault();
+    write('PUT', '/api/me/passphrase', { was, set: next })
+      .then(() => {
+        setSaid('Changed. Other browsers have to sign in again.');
+        setWas('');
+        setNext('');
+      })
+      .catch((error: unknown) => {
+        setSaid(faultOf(error));
+      });
+  };
+  return (
+    <form onSubmit={submit}>
+      <input type="hidden" autoComplete="username" value={name} readOnly />
+      <Label htmlFor="passphrase-was">The passphrase you have</Label>
+      <Field
+        id="passphrase-was"
+        type="password"
+        autoComplete="current-password"
+        value={was}
+        onChange={({ target }) => {
+          setWas(target.value);
+        }}
+      />
+      <Label htmlFor="passphrase-next" mt="3">
+        The new one
+      </Label>
+      <Field
+        id="passphrase-next"
+        type="password"
+        autoComplete="new-password"
+        value={next}
+        onChange={({ target }) => {
+          setNext(target.value);
+        }}
+      />
+      {said && (
+        <Text role="status" mt="2" fontSize="14px">
+          {said}
+        </Text>
+      )}
+      <Flex gap="2" mt="3">
+        <Press type="submit" look="signal" flex="1">
+          Change it
+        </Press>
+        <Press
+          type="button"
+          look="quiet"
+          onClick={() => {
+            setOpen(false);
+          }}
+        >
+          Close
+        </Press>
+      </Flex>
+    </form>
+  );
+}

@@ -1,0 +1,226 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type SubmitEvent } from 'react';
+import type { ListedPerson, Person } from '../../server/people/people.js';
+import { api, bodyOf, write } from '../api/client';
+import { useMe } from '../api/me';
+import { Choice, Field, Label, Press } from '../controls/controls';
+import { clockTime } from '../controls/format';
+import { faultOf, roleWords } from './role-words';
+
+type Role = Person['role'];
+const key = ['people'] as const;
+const roles = Object.keys(roleWords) as Role[];
+
+/** What is asked of the server about a person; whichever it is, the list is read again. */
+type Asked =
+  | { readonly add: { readonly name: string; readonly role: Role; readonly passphrase: string } }
+  | { readonly change: string; readonly to: { readonly role?: Role; readonly passphrase?: string } }
+  | { readonly remove: string };
+
+const send = async (asked: Asked): Promise<unknown> => {
+  if ('add' in asked) return write('POST', '/api/people', asked.add);
+  if ('change' in asked) return write('PUT', `/api/people/${asked.change}`, asked.to);
+  return bodyOf(await api.people[':id'].$delete({ param: { id: asked.remove } }));
+};
+
+/** Who signs in from other machines, and what they may do. */
+export function PeoplePanel() {
+  const client = useQueryClient();
+  const { person: me } = useMe();
+  const people = useQuery({
+    queryKey: key,
+    queryFn: async () => bodyOf<ListedPerson[]>(await api.people.$get()),
+    staleTime: 0,
+  });
+  const { mutateAsync, error, reset } = useMutation({
+    mutationFn: send,
+    onSuccess: () => client.invalidateQueries({ queryKey: key }),
+  });
+  if (!people.data) return null;
+  const ask: Ask = (asked) =>
+    mutateAsync(asked).then(
+      () => true,
+      () => false,
+    );
+  return (
+    <Box mb="6" maxWidth="780px" data-testid="people">
+      <Heading as="h2" fontSize="20px">
+        People
+      </Heading>
+      <Text my="2">
+        {people.data.length === 0
+          ? 'Nobody signs in: this machine alone is answered. To share the jobs, add people here, then open an address of the shop (docs/operations.md).'
+          : 'They sign in at the shop’s own address. Nobody signs in on this machine itself.'}
+      </Text>
+      {people.data.map((each) => (
+        <PersonRow key={each.id} person={each} isMe={each.id === me?.id} ask={ask} />
+      ))}
+      {error && (
+        <Flex role="alert" gap="3" align="center" color="signalInk" fontWeight={700}>
+          <Text flex="1">{faultOf(error)}</Text>
+          <Press type="button" look="quiet" onClick={reset}>
+            Close
+          </Press>
+        </Flex>
+      )}
+      <NewPerson ask={ask} first={people.data.length === 0} />
+    </Box>
+  );
+}
+
+/** Resolves to whether it was done; what stood against it is said in the panel. */
+type Ask = (asked: Asked) => Promise<boolean>;
+
+interface RowProps {
+  readonly person: ListedPerson;
+  readonly isMe: boolean;
+  readonly ask: Ask;
+}
+
+function PersonRow({ person, isMe, ask }: RowProps) {
+  const [passphrase, setPassphrase] = useState<string>();
+  return (
+    <Box borderTop="1px solid" borderColor="rule" py="2">
+      <Flex gap="3" align="center" wrap="wrap">
+        <Box flex="1" minWidth="160px">
+          <Text fontWeight={700} overflowWrap="anywhere">
+            {person.name}
+            {isMe ? ' (you)' : ''}
+          </Text>
+          <Text color="soft" fontSize="14px">
+            {roleWords[person.role].says}
+          </Text>
+          {person.lockedUntil && (
+            <Text color="signalInk" fontSize="14px">
+              Locked until {clockTime(person.lockedUntil)}: too many wrong passphrases. A new one opens it.
+            </Text>
+          )}
+        </Box>
+        <Choice
+          aria-label={`Role of ${person.name}`}
+          width="150px"
+          value={person.role}
+          onChange={({ target }) => {
+            void ask({ change: person.id, to: { role: target.value as Role } });
+          }}
+        >
+          {roles.map((role) => (
+            <option key={role} value={role}>
+              {roleWords[role].name}
+            </option>
+          ))}
+        </Choice>
+        <Press
+          type="button"
+          aria-label={`New passphrase for ${person.name}`}
+          onClick={() => {
+            setPassphrase('');
+          }}
+        >
+          New passphrase
+        </Press>
+        <Press
+          type="button"
+          look="quiet"
+          aria-label={`Take ${person.name} off the list`}
+          onClick={() => {
+            if (window.confirm(`${person.name} no longer signs in. The history keeps the name.`))
+              void ask({ remove: person.id });
+          }}
+        >
+          Remove
+        </Press>
+      </Flex>
+      {passphrase !== undefined && (
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            void ask({ change: person.id, to: { passphrase } }).then((done) => {
+              if (done) setPassphrase(undefined);
+            });
+          }}
+        >
+          <Flex gap="2" mt="2" wrap="wrap">
+            <Field
+              aria-label={`The new passphrase for ${person.name}`}
+              autoComplete="new-password"
+              autoFocus
+              flex="1"
+              minWidth="220px"
+              value={passphrase}
+              onChange={({ target }) => {
+                setPassphrase(target.value);
+              }}
+            />
+            <Press type="submit" look="signal">
+              Set it
+            </Press>
+          </Flex>
+        </form>
+      )}
+    </Box>
+  );
+}
+
+function NewPerson({ ask, first }: { ask: Ask; first: boolean }) {
+  const blank = { name: '', role: first ? 'owner' : 'crew', passphrase: '' } as const;
+  const [said, setSaid] = useState<{ name: string; role: Role; passphrase: string }>(blank);
+  const submit = (event: SubmitEvent) => {
+    event.preventDefault();
+    void ask({ add: said }).then((done) => {
+      if (done) setSaid({ ...said, name: '', passphrase: '' });
+    });
+  };
+  return (
+    <form onSubmit={submit}>
+      <Flex gap="3" mt="3" align="flex-end" wrap="wrap" borderTop="1px solid" borderColor="rule" pt="3">
+        <Box flex="1" minWidth="160px">
+          <Label htmlFor="person-name">Name</Label>
+          <Field
+            id="person-name"
+            required
+            maxLength={80}
+            autoComplete="off"
+            value={said.name}
+            onChange={({ target }) => {
+              setSaid({ ...said, name: target.value });
+            }}
+          />
+        </Box>
+        <Box width="150px">
+          <Label htmlFor="person-role">Role</Label>
+          <Choice
+            id="person-role"
+            value={said.role}
+            onChange={({ target }) => {
+              setSaid({ ...said, role: target.value as Role });
+            }}
+          >
+            {roles.map((role) => (
+              <option key={role} value={role}>
+                {roleWords[role].name}
+              </option>
+            ))}
+          </Choice>
+        </Box>
+        <Box flex="1" minWidth="220px">
+          <Label htmlFor="person-passphrase">Passphrase, at least 12 characters</Label>
+          <Field
+            id="person-passphrase"
+            required
+            autoComplete="new-password"
+            placeholder="four or five odd words"
+            value={said.passphrase}
+            onChange={({ target }) => {
+              setSaid({ ...said, passphrase: target.value });
+            }}
+          />
+        </Box>
+        <Press type="submit" look="signal">
+          Add
+        </Press>
+      </Flex>
+    </form>
+  );
+}

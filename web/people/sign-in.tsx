@@ -1,0 +1,85 @@
+import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { useState, type ReactNode, type SubmitEvent } from 'react';
+import { asError } from '../api/client';
+import { signIn, useSignedOut } from '../api/me';
+import { useOutbox } from '../api/outbox';
+import { Field, Label, Press } from '../controls/controls';
+import { Header } from '../shell/header';
+
+/** The pages, once the server knows who asks. What was typed before stays and waits. */
+export function Gate({ children }: { children: ReactNode }) {
+  return useSignedOut() ? <SignIn /> : children;
+}
+
+function SignIn() {
+  const waiting = useOutbox().filter(({ state }) => state === 'waiting').length;
+  const [name, setName] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [refused, setRefused] = useState<string>();
+  const submit = (event: SubmitEvent) => {
+    event.preventDefault();
+    setBusy(true);
+    setRefused(undefined);
+    signIn(name, passphrase)
+      .catch((error: unknown) => {
+        setRefused(asError(error).message);
+      })
+      .finally(() => {
+        setBusy(false);
+      });
+  };
+  return (
+    <Flex direction="column" minHeight="100%">
+      <Header />
+      <Box as="main" width="100%" maxWidth="420px" mx="auto" px="4" py="8">
+        <Heading as="h1" fontSize="30px" lineHeight="1.1" mb="4">
+          Sign in
+        </Heading>
+        {waiting > 0 && (
+          <Text mb="4" color="signalInk" fontWeight={700} role="status">
+            {waiting === 1 ? 'One change waits' : `${waiting} changes wait`} on this device. They go in under
+            the name that signs in next.
+          </Text>
+        )}
+        <form onSubmit={submit}>
+          <Label htmlFor="sign-in-name">Name</Label>
+          <Field
+            id="sign-in-name"
+            autoComplete="username"
+            autoFocus
+            required
+            value={name}
+            onChange={({ target }) => {
+              setName(target.value);
+            }}
+          />
+          <Label htmlFor="sign-in-passphrase" mt="4">
+            Passphrase
+          </Label>
+          <Field
+            id="sign-in-passphrase"
+            type="password"
+            autoComplete="current-password"
+            required
+            value={passphrase}
+            onChange={({ target }) => {
+              setPassphrase(target.value);
+            }}
+          />
+          {refused && (
+            <Text mt="4" role="alert" color="signalInk" fontWeight={700}>
+              {refused}.
+            </Text>
+          )}
+          <Press type="submit" look="signal" mt="5" width="100%" disabled={busy}>
+            {busy ? 'Signing in…' : 'Sign in'}
+          </Press>
+        </form>
+        <Text mt="5" color="soft">
+          Forgotten it? Whoever runs this for the company gives you a new one, on the Company page.
+        </Text>
+      </Box>
+    </Flex>
+  );
+}
