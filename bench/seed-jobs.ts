@@ -35,7 +35,7 @@ export async function seedJobs(folder: string, count: number): Promise<void> {
   };
   const opened = await openDatabase({ folder, migrations, dead });
   try {
-    const store = storeOn(opened.db);
+    const store = storeOn(opened);
     for (let number = 1; number <= count; number++) {
       const written = await store.add(`seed-${number}`, seedJob(number), 'seed');
       if (!('stored' in written)) throw new Error(`seed ${number}: ${JSON.stringify(written)}`);

@@ -25,6 +25,7 @@ import { problem } from './problem.js';
 import type { ReelLink } from './reel.js';
 import type { KeptBackup } from './storage/backup.js';
 import type { Photos } from './storage/photos.js';
+import { isAway } from './storage/postgres.js';
 
 const mostBody_bytes = 20 * 1024 * 1024;
 const mostReelLine = 200;
@@ -138,6 +139,7 @@ export function appOn(parts: Parts, { log, pages, door }: AppOptions) {
       return problem(c, error.status, error.message, notJson);
     }
     log(error);
+    if (isAway(error)) return problem(c, 503, 'The database cannot be reached: nothing was changed');
     return isDiskFull(error)
       ? problem(
           c,

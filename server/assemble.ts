@@ -12,7 +12,9 @@ import { customersApp } from './jobs/offers.js';
 import type { Door } from './people/door.js';
 import { peopleOn } from './people/people.js';
 import { sessionsOn } from './people/sessions.js';
+import { madeFolder } from './storage/folder.js';
 import { photosIn } from './storage/photos.js';
+import { openPostgres, type PostgresOptions } from './storage/postgres.js';
 import type { ReelLink } from './reel.js';
 import { sharesOn } from './jobs/shares.js';
 import { storeOn } from './jobs/store.js';
@@ -22,6 +24,8 @@ import { viewsOn } from './jobs/views.js';
 export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt'> {
   /** Where everything is kept. One process at a time. */
   readonly folder: string;
+  /** A PostgreSQL server that keeps the jobs instead; the folder then holds photos and backups, and may be shared. */
+  readonly databaseUrl?: string | undefined;
   readonly migrations: string;
   /** The built pages; without them only the interface answers, and customers find no page. */
   readonly pages?: string;
@@ -36,15 +40,23 @@ export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt'> {
   readonly dead: (message: string) => void;
 }
 
+async function openShared(folder: string, options: PostgresOptions) {
+  await madeFolder(folder);
+  return openPostgres(options);
+}
+
 /**
  * The whole server on a data folder, as production runs it and as the tests do; it listens to nothing yet.
- * @throws FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
+ * @throws DatabaseRefused, or FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
  */
 export async function assemble(ground: Ground) {
   const { folder, migrations, pages, offerOf, customersAt, log, digestOf, viewOf, program, dead } = ground;
-  const { db, close } = await openDatabase({ folder, migrations, dead });
+  const opened = await (ground.databaseUrl === undefined
+    ? openDatabase({ folder, migrations, dead })
+    : openShared(folder, { url: ground.databaseUrl, migrations, log }));
+  const { db, close } = opened;
   const reel = await ground.reel?.();
-  const store = storeOn(db);
+  const store = storeOn(opened);
   const firm = firmOn(db);
   const photos = photosIn(join(folder, 'photos'));
   const shares = sharesOn(db);

@@ -3,10 +3,12 @@ import { backupsOf, backUp, restore, writeBackup } from './storage/backup.js';
 import { openDatabase } from './storage/database.js';
 import { FolderRefused } from './storage/folder.js';
 import { FolderTaken } from './storage/lock.js';
+import { DatabaseRefused, openPostgres } from './storage/postgres.js';
 
 const root = resolve(import.meta.dirname, '..');
 const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
 const migrations = join(root, 'server', 'migrations');
+const databaseUrl = process.env.DATABASE_URL;
 const port = Number(process.env.PORT ?? 4870);
 
 const usage = `npm run backup [file]     makes a backup, beside the data or as the file
@@ -19,7 +21,10 @@ function endWith(message: string): never {
 
 async function backup(to: string | undefined): Promise<string> {
   try {
-    const { db, close } = await openDatabase({ folder, migrations, dead: endWith });
+    const { db, close } =
+      databaseUrl === undefined
+        ? await openDatabase({ folder, migrations, dead: endWith })
+        : await openPostgres({ url: databaseUrl, migrations, log: () => undefined });
     const from = { db, folder, migrations };
     const made = to === undefined ? join(backupsOf(folder), (await backUp(from)).name) : resolve(to);
     if (to !== undefined) await writeBackup(from, made);
@@ -38,11 +43,14 @@ const [what, file] = process.argv.slice(2);
 try {
   if (what === 'backup') process.stdout.write(`${await backup(file)}\n`);
   else if (what === 'restore' && file !== undefined) {
-    await restore(resolve(file), { folder, migrations, dead: endWith });
-    process.stdout.write(`${folder} holds what the backup held\n`);
+    await restore(resolve(file), { folder, migrations, dead: endWith, databaseUrl });
+    process.stdout.write(
+      `${databaseUrl === undefined ? folder : 'The database'} holds what the backup held\n`,
+    );
   } else endWith(usage);
   process.exit(0);
 } catch (error) {
-  const plain = error instanceof FolderRefused || error instanceof FolderTaken;
-  endWith(plain ? error.message : String(error instanceof Error ? error.stack : error));
+  const plain = [FolderRefused, FolderTaken, DatabaseRefused].some((plainly) => error instanceof plainly);
+  const { message, stack } = error instanceof Error ? error : new Error(String(error));
+  endWith(plain ? message : (stack ?? message));
 }

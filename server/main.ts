@@ -4,6 +4,7 @@ import { serve } from '@hono/node-server';
 import pino from 'pino';
 import { assemble } from './assemble.js';
 import { loadDemo } from './jobs/demo.js';
+import { DatabaseRefused } from './storage/postgres.js';
 import { FolderRefused } from './storage/folder.js';
 import { FolderTaken } from './storage/lock.js';
 import { logged } from './storage/logged.js';
@@ -43,6 +44,7 @@ async function main(): Promise<void> {
   const bench = startBench(workerPath);
   const parts = await assemble({
     folder,
+    databaseUrl: process.env.DATABASE_URL,
     migrations: join(root, 'server', 'migrations'),
     pages: join(root, 'dist', 'web'),
     digestOf: (job, firm) => bench.ask((work) => work.digestOf(job, firm)),
@@ -157,7 +159,9 @@ async function reelOf(address: string | undefined): Promise<ReelLink | undefined
 }
 
 main().catch((error: unknown) => {
-  const plain = [FolderTaken, FolderRefused, ShopRefused].some((plainly) => error instanceof plainly);
+  const plain = [FolderTaken, FolderRefused, DatabaseRefused, ShopRefused].some(
+    (plainly) => error instanceof plainly,
+  );
   const { message, stack } = error instanceof Error ? error : new Error(String(error));
   endWith(plain ? message : (stack ?? message));
 });

@@ -1,5 +1,5 @@
 import { and, desc, eq, isNotNull, isNull, lt, sql, type SQL } from 'drizzle-orm';
-import type { Database } from '../storage/database.js';
+import type { OpenedDatabase } from '../storage/database.js';
 import { jobs } from '../storage/tables.js';
 
 export interface DeletedJob {
@@ -23,14 +23,18 @@ export interface Deletion {
 const broughtBack_days = 30;
 
 /** Deletes jobs and brings them back; whoever has one open is told as of any new version. */
-export function deletionOn(db: Database, changed: (id: string, version: number) => void): Deletion {
+export function deletionOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Deletion {
   const setDeleted = async (id: string, deletedAt: Date | null, where: SQL): Promise<boolean> => {
-    const [row] = await db
-      .update(jobs)
-      .set({ deletedAt, version: sql`${jobs.version} + 1` })
-      .where(and(eq(jobs.id, id), where))
-      .returning({ version: jobs.version });
-    if (row) changed(id, row.version);
+    const row = await db.transaction(async (tx) => {
+      const [set] = await tx
+        .update(jobs)
+        .set({ deletedAt, version: sql`${jobs.version} + 1` })
+        .where(and(eq(jobs.id, id), where))
+        .returning({ version: jobs.version });
+      if (set) await news.within(tx, id, set.version);
+      return set;
+    });
+    if (row) news.after(id, row.version);
     return row !== undefined;
   };
   return {

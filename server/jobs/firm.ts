@@ -30,6 +30,8 @@ export interface FirmStore {
 }
 
 const onlyRow = 1;
+/** Names the lock under which the firm is changed; any number that nobody else uses. */
+const firmLock = 20261128;
 
 /** What the firm says once for all its jobs. */
 export function firmOn(db: Database): FirmStore {
@@ -55,6 +57,8 @@ export function firmOn(db: Database): FirmStore {
         .orderBy(jobs.changedAt),
     write: (was, set) =>
       db.transaction(async (tx): Promise<FirmWritten> => {
+        // One after the other, whichever process they come through, the first of all included.
+        await tx.execute(sql`select pg_advisory_xact_lock(${firmLock})`);
         const [before, after] = [readFirm(was), readFirm(set)];
         if (after.faults) return after;
         if (before.faults) return before;

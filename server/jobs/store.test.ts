@@ -25,7 +25,7 @@ let store: Store;
 beforeAll(async () => {
   folder = await newDataFolder();
   opened = await openDatabase({ folder, migrations, dead });
-  store = storeOn(opened.db);
+  store = storeOn(opened);
 }, 60_000);
 afterAll(async () => {
   await opened.close();

@@ -1,4 +1,3 @@
-import { EventEmitter } from 'node:events';
 import { and, asc, desc, eq, getTableColumns, gt, isNull, lt, notInArray, sql } from 'drizzle-orm';
 import {
   applyEdit,
@@ -14,7 +13,7 @@ import { readJob } from '../../core/files/read.js';
 import type { Fault } from '../../core/job/faults.js';
 import type { Job } from '../../core/job/schema.js';
 import { settle, type Conflict } from './conflicts.js';
-import type { Database } from '../storage/database.js';
+import type { Database, OpenedDatabase, Transaction } from '../storage/database.js';
 import { deletionOn, type Deletion } from './deletion.js';
 import { changes, entries, jobs, lines, people, runs } from '../storage/tables.js';
 
@@ -48,8 +47,6 @@ export interface EditSet {
 /** One accepted edit, as the history keeps it; `person` is the name of who made it. */
 export type JobChange = typeof changes.$inferSelect;
 
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
-
 export interface Store extends Deletion {
   /** How many jobs there are, deleted ones that can be brought back among them. */
   count: () => Promise<number>;
@@ -67,24 +64,20 @@ export interface Store extends Deletion {
 }
 
 /** Reads and writes jobs. A write answers only when it is on the disk; a set of edits goes in whole or not at all. */
-export function storeOn(db: Database): Store {
-  const changed = new EventEmitter().setMaxListeners(0);
-  const listenToAll: Store['listenToAll'] = (call) => {
-    changed.on('job', call);
-    return () => changed.off('job', call);
-  };
+export function storeOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Store {
+  // In one snapshot: an edit that goes in between two of its queries would make a job that never was.
+  const read: Store['read'] = (id) => db.transaction((tx) => assemble(tx, id), oneSnapshot);
   return {
     count: () => db.$count(jobs),
-    // In one transaction: an edit that goes in between two of its queries would make a job that never was.
-    read: (id) => db.transaction((tx) => assemble(tx, id)),
+    read,
     async version(id) {
       const [head] = await db.select({ version: jobs.version }).from(jobs).where(standing(id));
       return head?.version;
     },
     async add(id, value, device, person) {
-      const read = readJob(value, 'keep');
-      if (read.faults) return { faults: read.faults };
-      const { job } = read;
+      const said = readJob(value, 'keep');
+      if (said.faults) return { faults: said.faults };
+      const { job } = said;
       await db.transaction(async (tx) => {
         const now = new Date();
         const { accepted = null } = job;
@@ -101,17 +94,19 @@ export function storeOn(db: Database): Store {
           inverse: { kind: 'job', set: jobHead(job) },
         });
       });
-      const stored = await assemble(db, id);
+      const stored = await read(id);
       return stored ? { stored } : { missing: true };
     },
     async edit(id, set, device, person) {
-      const written = await db.transaction((tx) => writeSet(tx, id, set, { device, person }));
-      if ('stored' in written) {
-        changed.emit('job', id, written.stored.version);
-      }
+      const written = await db.transaction(async (tx) => {
+        const done = await writeSet(tx, id, set, { device, person });
+        if ('stored' in done) await news.within(tx, id, done.stored.version);
+        return done;
+      });
+      if ('stored' in written) news.after(id, written.stored.version);
       return written;
     },
-    ...deletionOn(db, (id, version) => changed.emit('job', id, version)),
+    ...deletionOn({ db, news }),
     history: (id, most, before) =>
       db
         .select({ ...getTableColumns(changes), person: people.name })
@@ -121,11 +116,11 @@ export function storeOn(db: Database): Store {
         .orderBy(desc(changes.order))
         .limit(most),
     listen(id, call) {
-      return listenToAll((job, version) => {
+      return news.listen((job, version) => {
         if (job === id) call(version);
       });
     },
-    listenToAll,
+    listenToAll: news.listen,
   };
 }
 
@@ -135,6 +130,8 @@ async function writeSet(
   { sent, edits, base, own = [], undoes }: EditSet,
   by: { readonly device: string; readonly person?: string | undefined },
 ): Promise<Written> {
+  // Sets of one job go in one after the other, whichever process they come through.
+  await tx.select({ id: jobs.id }).from(jobs).where(standing(id)).for('update');
   const before = await assemble(tx, id);
   if (!before) return { missing: true };
   const known = await tx
@@ -199,6 +196,9 @@ const rowsOfJob = (job: Job): StoredRow[] =>
       })),
     ]),
   ]);
+
+/** What is read is of one moment. */
+const oneSnapshot = { isolationLevel: 'repeatable read', accessMode: 'read only' } as const;
 
 /** A job that is not deleted. */
 const standing = (id: string) => and(eq(jobs.id, id), isNull(jobs.deletedAt));

@@ -54,7 +54,7 @@ function job(seed: number) {
 test('what a backup held is there after a restore: jobs, history, firm, photos; and it goes on from there', async () => {
   const folder = await newFolder();
   const opened = await openDatabase({ folder, migrations, dead });
-  const store = storeOn(opened.db);
+  const store = storeOn(opened);
   for (let seed = 1; seed <= 6; seed++) await store.add(`job${seed}`, job(seed), 'test');
   await store.edit('job3', jointEdit('k1'), 'truck');
   await firmOn(opened.db).write(emptyFirm, { ...emptyFirm, name: 'Hollow Lane Drains' });
@@ -78,7 +78,7 @@ test('what a backup held is there after a restore: jobs, history, firm, photos; 
   expect(readFileSync(join(to, 'photos', 'one.jpg'), 'utf8')).toBe('a picture');
   expect(readdirSync(to).filter((name) => name.startsWith('restore-'))).toEqual([]);
   const again = await openDatabase({ folder: to, migrations, dead });
-  const restored = storeOn(again.db);
+  const restored = storeOn(again);
   expect(await Promise.all([1, 2, 3, 4, 5, 6].map((seed) => restored.read(`job${seed}`)))).toEqual(before);
   expect(await restored.history('job3', 10)).toEqual(history);
   expect((await firmOn(again.db).read()).name).toBe('Hollow Lane Drains');
@@ -105,7 +105,7 @@ async function madeBy(archive: string, more: number): Promise<string> {
 test('a backup of an older version is brought up to date; one of a newer, and what is none, are refused', async () => {
   const folder = await newFolder();
   const opened = await openDatabase({ folder, migrations, dead });
-  await storeOn(opened.db).add('old', job(9), 'test');
+  await storeOn(opened).add('old', job(9), 'test');
   const archive = join(temporary, 'now.tar.gz');
   await writeBackup({ db: opened.db, folder, migrations }, archive);
   await opened.close();
@@ -113,7 +113,7 @@ test('a backup of an older version is brought up to date; one of a newer, and wh
   // The last migration changed no table that a backup holds.
   await restore(await madeBy(archive, -1), { folder: to, migrations, dead });
   const now = await openDatabase({ folder: to, migrations, dead });
-  expect((await storeOn(now.db).read('old'))?.job.title).toBe(job(9).title);
+  expect((await storeOn(now).read('old'))?.job.title).toBe(job(9).title);
   await now.close();
   const refused = (file: string) => restore(file, { folder: join(temporary, 'empty'), migrations, dead });
   await expect(refused(await madeBy(archive, 1))).rejects.toThrow(/newer Open Trench/);

@@ -20,6 +20,7 @@ import { z } from 'zod';
 import { openDatabase, type Database } from './database.js';
 import { syncFolder, syncPath, syncTree } from './durable-fs.js';
 import { FolderRefused } from './folder.js';
+import { openPostgres } from './postgres.js';
 
 /**
  * A backup is one archive (tar, gzip): `manifest.json`, one file of JSON lines a table, and the photos. It holds rows and
@@ -149,14 +150,17 @@ export interface RestoreTo {
   readonly folder: string;
   readonly migrations: string;
   readonly dead: (message: string) => void;
+  /** The database to fill; the folder then takes the photos. */
+  readonly databaseUrl?: string | undefined;
 }
 
 /**
- * Makes a data folder out of a backup, whole or not at all.
- * @throws FolderRefused where the folder holds a database, or the archive is no backup that this version can read.
+ * Makes a data folder out of a backup, whole or not at all; or fills an empty database of a PostgreSQL server from it.
+ * @throws FolderRefused where either holds jobs, or the archive is no backup that this version can read.
  */
-export async function restore(archive: string, { folder, migrations, dead }: RestoreTo): Promise<void> {
-  if (existsSync(join(folder, 'postgres'))) {
+export async function restore(archive: string, to: RestoreTo): Promise<void> {
+  const { folder, migrations, databaseUrl } = to;
+  if (databaseUrl === undefined && existsSync(join(folder, 'postgres'))) {
     throw new FolderRefused(
       folder,
       'it holds a database, and nothing is restored over one',
@@ -172,33 +176,52 @@ export async function restore(archive: string, { folder, migrations, dead }: Res
     await mkdir(unpacked);
     await tar.extract({ file: archive, cwd: unpacked, strict: true });
     const manifest = readManifest(archive, unpacked);
-    const newest = journalOf(migrations).entries.length;
-    if (manifest.migrations > newest) {
+    if (manifest.migrations > journalOf(migrations).entries.length) {
       throw new FolderRefused(
         archive,
         'it was made by a newer Open Trench',
         'bring this one up to date first',
       );
     }
-    const made = join(aside, 'data');
     const old = await migrationsUpTo(migrations, manifest.migrations, join(aside, 'migrations'));
-    const { db, close } = await openDatabase({ folder: made, migrations: old, dead });
-    for (const table of tables) await readTable(db, table, join(unpacked, 'tables', `${table}.jsonl`));
-    await db.execute(
-      sql`select setval(pg_get_serial_sequence('changes', 'order'), (select coalesce(max("order"), 0) + 1 from changes), false)`,
-    );
-    await close();
+    const made = join(aside, 'data');
+    const opened = await openFor({ ...to, folder: made, migrations: old });
+    await fill(opened.db, join(unpacked, 'tables')).finally(() => opened.close());
     if (existsSync(join(unpacked, 'photos')))
       await cp(join(unpacked, 'photos'), join(folder, 'photos'), { recursive: true });
-    await syncTree(made);
-    await rename(join(made, 'postgres'), join(folder, 'postgres'));
+    if (databaseUrl === undefined) {
+      await syncTree(made);
+      await rename(join(made, 'postgres'), join(folder, 'postgres'));
+    }
     await syncFolder(folder);
   } finally {
     await rm(aside, { recursive: true, force: true });
   }
   // Brought up to date now, so that it is known to open.
-  await (await openDatabase({ folder, migrations, dead })).close();
+  await (await openFor(to)).close();
 }
+
+const openFor = ({ folder, migrations, dead, databaseUrl }: RestoreTo) =>
+  databaseUrl === undefined
+    ? openDatabase({ folder, migrations, dead })
+    : openPostgres({ url: databaseUrl, migrations, log: () => undefined });
+
+/** Puts the rows of a backup into an empty database, all of them or none. */
+const fill = (db: Database, from: string): Promise<void> =>
+  db.transaction(async (tx) => {
+    const { rows } = await tx.execute<{ count: string }>(sql`select count(*)::text as count from jobs`);
+    if (rows[0]?.count !== '0') {
+      throw new FolderRefused(
+        'The database',
+        'it holds jobs, and nothing is restored over them',
+        'give the address of an empty one with DATABASE_URL',
+      );
+    }
+    for (const table of tables) await readTable(tx, table, join(from, `${table}.jsonl`));
+    await tx.execute(
+      sql`select setval(pg_get_serial_sequence('changes', 'order'), (select coalesce(max("order"), 0) + 1 from changes), false)`,
+    );
+  });
 
 function readManifest(archive: string, unpacked: string): z.infer<typeof manifestSchema> {
   const path = join(unpacked, 'manifest.json');
@@ -222,7 +245,7 @@ async function migrationsUpTo(migrations: string, count: number, to: string): Pr
   return to;
 }
 
-async function readTable(db: Database, table: string, path: string): Promise<void> {
+async function readTable(db: Reader, table: string, path: string): Promise<void> {
   if (!existsSync(path)) return;
   const put = (rows: readonly string[]) =>
     db.execute(

@@ -7,12 +7,15 @@ import { migrate } from 'drizzle-orm/pglite/migrator';
 import { DurableFS, durableStart, syncFolder, syncTree } from './durable-fs.js';
 import { FolderRefused, madeFolder } from './folder.js';
 import { holdFolder } from './lock.js';
+import { newsHere, type News } from './news.js';
 import * as tables from './tables.js';
 
 export type Database = ReturnType<typeof connect>;
+export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
 export interface OpenedDatabase {
   readonly db: Database;
+  readonly news: News;
   close: () => Promise<void>;
 }
 
@@ -51,6 +54,7 @@ export async function openDatabase({ folder, migrations, dead }: DatabaseOptions
     const stopUpkeep = keepUp(client);
     return {
       db,
+      news: newsHere(),
       async close() {
         stopUpkeep();
         await client.close();
