@@ -24,7 +24,7 @@ export interface RunningPostgres {
   database(): string;
   /** Stops it as a machine that goes down would, or starts it again. */
   stop(): Promise<void>;
-  start(): Promise<void>;
+  start(): void;
   remove(): Promise<void>;
 }
 
@@ -40,7 +40,7 @@ export async function startPostgres(bin: string): Promise<RunningPostgres> {
   const port = await freePort();
   let child: ReturnType<typeof spawn> | undefined;
   let made = 0;
-  const start = async () => {
+  const start = () => {
     child = spawn(
       join(bin, 'postgres'),
       ['-D', data, '-p', String(port), '-h', '127.0.0.1', '-k', folder, '-c', 'fsync=off'],
@@ -64,7 +64,7 @@ export async function startPostgres(bin: string): Promise<RunningPostgres> {
     dying.kill('SIGINT');
     await gone;
   };
-  await start();
+  start();
   return {
     database() {
       const name = `shop${++made}`;

@@ -10,13 +10,12 @@ export type Ask = (path: string, init?: RequestInit) => Promise<Response>;
 export const shopHost = 'shop.invented.test';
 const customersAt = 'https://offers.invented.test';
 
-/** The real server on a real PGlite folder of its own, or on a PostgreSQL database; only the thread beside the requests is left out. */
-export async function realApp(on: { readonly databaseUrl?: string } = {}) {
+/** The real server on a real PGlite folder of its own; only the thread beside the requests is left out. */
+export async function realApp() {
   const folder = await newDataFolder();
   const logged: unknown[] = [];
   const { app, shopApp, people, customers, photos, digests, views, close } = await assemble({
     folder,
-    ...on,
     migrations,
     digestOf: (job, firm) => Promise.resolve(digestOf(job, firm)),
     viewOf: (job, firm) => Promise.resolve(keptViewOf(job, firm, 'test')),
