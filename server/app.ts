@@ -11,7 +11,7 @@ import { followAll, listenToReel } from './events.js';
 import type { Digests } from './jobs/digests.js';
 import type { FirmStore } from './jobs/firm.js';
 import { offersOn, photoAnswer } from './jobs/offers.js';
-import { jobsOn, sharesOfJobs } from './jobs/routes.js';
+import { deletedJobs, jobsOn, sharesOfJobs } from './jobs/routes.js';
 import type { Shares } from './jobs/shares.js';
 import type { Store } from './jobs/store.js';
 import type { Views } from './jobs/views.js';
@@ -59,6 +59,7 @@ function apiOn(parts: Parts, door: Door | undefined) {
     .route('/people', peopleRoutes(people))
     .route('/offers', offersOn({ shares, photos, offerOf }))
     .route('/', jobsOn(parts))
+    .route('/deleted', deletedJobs(parts))
     .route('/jobs', sharesOfJobs(parts))
     .route('/', firmRoutes(parts))
     .get('/changes', (c) => followAll(c, store))

@@ -86,6 +86,46 @@ test('with the server gone typing goes on; it waits, survives a reload, and goes
   await server.stop();
 });
 
+test('without the server a new job is made, worked on, kept over a reload, and goes in once with all that was typed', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  await page.goto(server.url);
+  await keptPages(page);
+  await server.kill();
+  await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByLabel('Name or address').fill('31 Cellar Street');
+  await page.getByRole('button', { name: 'Start the camera log' }).click();
+  const typed = page.getByLabel(/What the camera shows/);
+  await typed.fill('12.3 hole at 4');
+  await typed.press('Enter');
+  await expect(page.getByRole('row').filter({ hasText: 'Hole' }).first()).toBeVisible();
+  await expect(page.getByTestId('saved')).toHaveText('2 waiting');
+  await page.reload();
+  await expect(page.getByRole('row').filter({ hasText: 'Hole' }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Open Trench, all jobs' }).click();
+  const waits = page.getByRole('list', { name: 'Jobs that wait on this device' });
+  await expect(waits).toContainText('31 Cellar Street');
+  await waits.getByRole('link', { name: '31 Cellar Street' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'Hole' }).first()).toBeVisible();
+
+  await server.start();
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+  await page.getByRole('link', { name: 'Open Trench, all jobs' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: '31 Cellar Street' })).toHaveCount(1);
+  await expect(waits).toHaveCount(0);
+  const rows = (await (await page.request.get(`${server.url}/api/jobs`)).json()) as {
+    id: string;
+    title: string;
+  }[];
+  const [made, ...more] = rows.filter(({ title }) => title === '31 Cellar Street');
+  expect(more).toEqual([]);
+  expect(await (await page.request.get(`${server.url}/api/jobs/${made?.id ?? ''}`)).text()).toContain(
+    '"hole"',
+  );
+  await server.stop();
+});
+
 test('two browsers on one job: each sees the other; where they pull apart both are shown and one is asked', async ({
   browser,
 }) => {

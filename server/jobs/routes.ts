@@ -18,6 +18,9 @@ const changesAPage = 500;
 /** Where an older page of the history ends. */
 const historyQuery = z.object({ before: z.coerce.number().int().min(1).optional() });
 
+const isUuid = (id: string) => z.uuid().safeParse(id).success;
+const notUuid = { path: 'id', message: 'must be a UUID (RFC 9562)' };
+
 export interface HistoryPage {
   /** Newest first. */
   readonly changes: readonly JobChange[];
@@ -44,51 +47,71 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
     digests.wakeSoon();
     views.wakeSoon();
   };
-  return new Hono<Asking>()
-    .get('/jobs', async (c) => c.json(rowsFor(c.get('person'), await digests.list())))
-    .post('/jobs', asJson, body(z.unknown()), async (c) => {
-      const written = await store.add(randomUUID(), c.req.valid('json'), device(c), c.get('person')?.id);
-      changed();
-      return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
-    })
-    .get('/jobs/:id', async (c) => {
-      const stored = await store.read(c.req.param('id'));
-      return stored ? c.json(jobFor(c.get('person'), stored)) : problem(c, 404, 'No such job');
-    })
-    .delete('/jobs/:id', async (c) =>
-      (await store.remove(c.req.param('id'))) ? c.body(null, 204) : problem(c, 404, 'No such job'),
-    )
-    .get('/deleted', async (c) => c.json(await store.deleted()))
-    .post('/deleted/:id', async (c) => {
-      const back = await store.bringBack(c.req.param('id'));
-      changed();
-      return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
-    })
-    .get('/jobs/:id/view', async (c) => {
-      const kept = await views.read(c.req.param('id'));
-      return kept ? c.json(kept) : problem(c, 404, 'No view of this job is kept');
-    })
-    .get('/jobs/:id/crew-view', async (c) => {
-      const stored = await store.read(c.req.param('id'));
-      if (!stored) return problem(c, 404, 'No such job');
-      const { view } = await views.of(stored, await firm.read());
-      return c.json({ version: stored.version, view: viewForCrew(view) });
-    })
-    .get('/jobs/:id/history', query(historyQuery), async (c) =>
-      c.json(await historyPage(store, c.req.param('id'), c.get('person'), c.req.valid('query').before)),
-    )
-    .get('/jobs/:id/changes', (c) => follow(c, store, c.req.param('id')))
-    .post('/jobs/:id/edits', asJson, body(editsSchema), async (c) => {
-      const person = c.get('person');
-      const set = c.req.valid('json');
-      const barred = set.edits.find(({ kind }) => !mayMake(person, kind));
-      if (barred)
-        return problem(c, 403, 'Crew changes what was logged and measured, and nothing else of a job');
-      const written = await store.edit(c.req.param('id'), set, device(c), person?.id);
-      changed();
-      return 'stored' in written ? c.json(jobFor(person, written.stored)) : refusal(c, written);
-    });
+  return (
+    new Hono<Asking>()
+      .get('/jobs', async (c) => c.json(rowsFor(c.get('person'), await digests.list())))
+      .post('/jobs', asJson, body(z.unknown()), async (c) => {
+        const written = await store.add(randomUUID(), c.req.valid('json'), device(c), c.get('person')?.id);
+        changed();
+        return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
+      })
+      // Made by a page under an id of its own: one that is sent twice goes in once.
+      .put('/jobs/:id', asJson, body(z.unknown()), async (c) => {
+        const id = c.req.param('id');
+        if (!isUuid(id)) return problem(c, 422, 'That cannot be taken as it is', { errors: [notUuid] });
+        const written = await store.add(id, c.req.valid('json'), device(c), c.get('person')?.id);
+        changed();
+        return 'stored' in written ? c.json(written.stored) : refusal(c, written);
+      })
+      .get('/jobs/:id', async (c) => {
+        const stored = await store.read(c.req.param('id'));
+        return stored ? c.json(jobFor(c.get('person'), stored)) : problem(c, 404, 'No such job');
+      })
+      .delete('/jobs/:id', async (c) =>
+        (await store.remove(c.req.param('id'))) ? c.body(null, 204) : problem(c, 404, 'No such job'),
+      )
+      .get('/deleted', async (c) => c.json(await store.deleted()))
+      .post('/deleted/:id', async (c) => {
+        const back = await store.bringBack(c.req.param('id'));
+        changed();
+        return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
+      })
+      .get('/jobs/:id/view', async (c) => {
+        const kept = await views.read(c.req.param('id'));
+        return kept ? c.json(kept) : problem(c, 404, 'No view of this job is kept');
+      })
+      .get('/jobs/:id/crew-view', async (c) => {
+        const stored = await store.read(c.req.param('id'));
+        if (!stored) return problem(c, 404, 'No such job');
+        const { view } = await views.of(stored, await firm.read());
+        return c.json({ version: stored.version, view: viewForCrew(view) });
+      })
+      .get('/jobs/:id/history', query(historyQuery), async (c) =>
+        c.json(await historyPage(store, c.req.param('id'), c.get('person'), c.req.valid('query').before)),
+      )
+      .get('/jobs/:id/changes', (c) => follow(c, store, c.req.param('id')))
+      .post('/jobs/:id/edits', asJson, body(editsSchema), async (c) => {
+        const person = c.get('person');
+        const set = c.req.valid('json');
+        const barred = set.edits.find(({ kind }) => !mayMake(person, kind));
+        if (barred)
+          return problem(c, 403, 'Crew changes what was logged and measured, and nothing else of a job');
+        const written = await store.edit(c.req.param('id'), set, device(c), person?.id);
+        changed();
+        return 'stored' in written ? c.json(jobFor(person, written.stored)) : refusal(c, written);
+      })
+  );
 }
+
+/** Jobs that were deleted and can be brought back. */
+export const deletedJobs = ({ store, digests }: Pick<Parts, 'store' | 'digests'>) =>
+  new Hono<Asking>()
+    .get('/', async (c) => c.json(await store.deleted()))
+    .post('/:id', async (c) => {
+      const back = await store.bringBack(c.req.param('id'));
+      digests.wakeSoon();
+      return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
+    });
 
 /** A page of what was changed, newest first. */
 async function historyPage(

@@ -52,7 +52,7 @@ export interface Store extends Deletion {
   count: () => Promise<number>;
   read: (id: string) => Promise<StoredJob | undefined>;
   version: (id: string) => Promise<number | undefined>;
-  /** `person`: who it comes from, by id, where people sign in. */
+  /** One that is there already stays as it is. `person`: who it comes from, by id, where people sign in. */
   add: (id: string, value: unknown, device: string, person?: string) => Promise<Written>;
   edit: (id: string, set: EditSet, device: string, person?: string) => Promise<Written>;
   /** The newest accepted edits before one, by its order; newest first. */
@@ -77,23 +77,7 @@ export function storeOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Stor
     async add(id, value, device, person) {
       const said = readJob(value, 'keep');
       if (said.faults) return { faults: said.faults };
-      const { job } = said;
-      await db.transaction(async (tx) => {
-        const now = new Date();
-        const { accepted = null } = job;
-        await tx.insert(jobs).values({ id, said: jobHead(job), accepted, version: 1, changedAt: now });
-        for (const row of rowsOfJob(job)) await writeRow(tx, id, row, job);
-        await tx.insert(changes).values({
-          job: id,
-          sent: `add ${id}`,
-          at: now,
-          device,
-          person,
-          version: 1,
-          edit: { kind: 'job', set: jobHead(job) },
-          inverse: { kind: 'job', set: jobHead(job) },
-        });
-      });
+      await db.transaction((tx) => writeNew(tx, id, said.job, { device, person }));
       const stored = await read(id);
       return stored ? { stored } : { missing: true };
     },
@@ -124,11 +108,35 @@ export function storeOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Stor
   };
 }
 
+/** Who sends: a browser, and the person where people sign in. */
+interface By {
+  readonly device: string;
+  readonly person?: string | undefined;
+}
+
+/** Writes a new job; one that is there already stays as it is. */
+async function writeNew(tx: Transaction, id: string, job: Job, by: By): Promise<void> {
+  const { accepted = null } = job;
+  const now = new Date();
+  const [made] = await tx
+    .insert(jobs)
+    .values({ id, said: jobHead(job), accepted, version: 1, changedAt: now })
+    .onConflictDoNothing()
+    .returning({ id: jobs.id });
+  if (!made) return;
+  for (const row of rowsOfJob(job)) await writeRow(tx, id, row, job);
+  await tx.insert(changes).values({
+    ...{ job: id, sent: `add ${id}`, at: now, ...by, version: 1 },
+    edit: { kind: 'job', set: jobHead(job) },
+    inverse: { kind: 'job', set: jobHead(job) },
+  });
+}
+
 async function writeSet(
   tx: Transaction,
   id: string,
   { sent, edits, base, own = [], undoes }: EditSet,
-  by: { readonly device: string; readonly person?: string | undefined },
+  by: By,
 ): Promise<Written> {
   // Sets of one job go in one after the other, whichever process they come through.
   await tx.select({ id: jobs.id }).from(jobs).where(standing(id)).for('update');

@@ -40,8 +40,6 @@ export async function write<T>(method: 'POST' | 'PUT', path: string, body: unkno
   );
 }
 
-export const post = <T>(path: string, body: unknown): Promise<T> => write<T>('POST', path, body);
-
 /** What the server refused, with the path of each fault, or the changes of others that it ran into. */
 export class Refused extends Error {
   constructor(

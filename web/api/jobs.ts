@@ -12,14 +12,16 @@ import { undoState } from '../../core/edits/undo.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 import type { DeletedJob } from '../../server/jobs/deletion.js';
 import type { JobChange, StoredJob } from '../../server/jobs/store.js';
-import { api, asError, bodyOf, deviceName, post, senderOf } from './client';
+import { api, asError, bodyOf, deviceName, senderOf } from './client';
 import {
   editsWaiting,
   flushAll,
   forget,
   lastWaiting,
+  madeHere,
   onTheirWay,
   send,
+  sendNewJob,
   settled,
   useOutbox,
   useOutboxRead,
@@ -65,15 +67,29 @@ export async function currentJob(client: QueryClient, id: string): Promise<Job> 
 export const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
   edits.reduce<Job>((each, edit) => applyEdit(each, edit), job);
 
+const fetchJob = async (id: string) =>
+  bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } }));
+
+/** A job as it stands before the server has it. */
+const newJobOf = (id: string, job: Job): StoredJob => ({
+  id,
+  version: 0,
+  changedAt: new Date().toISOString(),
+  job,
+});
+
 /** Asks the server for a job. */
 export const jobQuery = (id: string) => ({
   queryKey: jobKey(id),
   queryFn: async ({ client }: { client: QueryClient }) => {
     const known = () => client.getQueryData<StoredJob>(jobKey(id));
     const before = known();
-    const fetched = await bodyOf<StoredJob>(
-      await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } }),
-    );
+    const fetched = await fetchJob(id).catch((error: unknown) => {
+      // A job that was made here is there before the server has it.
+      const made = madeHere(id);
+      if (made) return newJobOf(id, made);
+      throw asError(error);
+    });
     const now = known();
     // An edit that went in while this was on its way made a newer version than the one that was asked for.
     return now && now !== before && now.version > fetched.version ? now : fetched;
@@ -102,6 +118,7 @@ export function takeStored(client: QueryClient, stored: StoredJob): void {
     old && old.version > stored.version ? old : stored,
   );
   void client.invalidateQueries({ queryKey: historyKey(stored.id) });
+  if (stored.version === 1) void client.invalidateQueries({ queryKey: listKey, exact: true });
 }
 
 /**
@@ -131,13 +148,16 @@ export function useFollow(id: string, known: number | undefined): { live: boolea
   return { live };
 }
 
+/** Makes a job, with the server or without it; answers with its id. */
 export function useAddJob() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (job: unknown) => post<StoredJob>('/api/jobs', job),
-    onSuccess: (stored) => {
-      client.setQueryData(jobKey(stored.id), stored);
-      return client.invalidateQueries({ queryKey: listKey, exact: true });
+    mutationFn: async (job: Job) => {
+      const id = crypto.randomUUID();
+      await sendNewJob(id, job);
+      // What the server answered is newer.
+      client.setQueryData<StoredJob>(jobKey(id), (known) => known ?? newJobOf(id, job));
+      return id;
     },
   });
 }

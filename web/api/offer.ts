@@ -3,7 +3,7 @@ import type { Firm } from '../../core/job/firm.js';
 import type { Acceptance, Job } from '../../core/job/schema.js';
 import type { Offer } from '../../core/offer/offer.js';
 import type { Share } from '../../server/jobs/shares.js';
-import { api, bodyOf, post } from './client';
+import { api, bodyOf, write } from './client';
 import { worker } from './view';
 
 const workedOut = { staleTime: Infinity, gcTime: 60_000 } as const;
@@ -67,7 +67,8 @@ export function useShares(job: string) {
     }),
     make: useMutation({
       mutationFn: () =>
-        post<{ share: Share; secret: string; base?: string }>(
+        write<{ share: Share; secret: string; base?: string }>(
+          'POST',
           `/api/jobs/${encodeURIComponent(job)}/shares`,
           {},
         ),

@@ -3,6 +3,7 @@ import { useMemo, useSyncExternalStore } from 'react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Fault } from '../../core/job/faults.js';
+import type { Job } from '../../core/job/schema.js';
 import type { Conflict } from '../../server/jobs/conflicts.js';
 import type { StoredJob } from '../../server/jobs/store.js';
 import { Refused, write } from './client';
@@ -36,9 +37,16 @@ export interface FirmItem extends Parcel {
   readonly firm: { readonly was: Firm; readonly set: Firm };
 }
 
-type Item = OutboxItem | FirmItem;
+/** A job that was made here, under an id of its own: what is typed in it goes after it. */
+export interface NewJobItem extends Parcel {
+  readonly job: string;
+  readonly made: Job;
+}
+
+type Item = OutboxItem | FirmItem | NewJobItem;
 const isFirm = (item: Item): item is FirmItem => 'firm' in item;
-const isEdits = (item: Item): item is OutboxItem => !isFirm(item);
+const isNewJob = (item: Item): item is NewJobItem => 'made' in item;
+const isEdits = (item: Item): item is OutboxItem => !isFirm(item) && !isNewJob(item);
 /** Parcels of one queue go in order, one at a time. A job's id is never this. */
 const firmQueue = 'firm of this server';
 const queueOf = (item: Item): string => (isFirm(item) ? firmQueue : item.job);
@@ -179,6 +187,11 @@ export async function sendFirm(was: Firm, set: Firm): Promise<void> {
   await flush(firmQueue);
 }
 
+/** Keeps a job that was made here, then sends it. Throws what the server refused at once; waits here when it is away. */
+export async function sendNewJob(job: string, made: Job): Promise<void> {
+  await sendNow({ key: newKey(job), tab: tabName(), job, made, state: 'waiting' });
+}
+
 /** Keeps a set of edits, then sends it. Throws what the server refused at once; waits in the outbox when it is away. */
 export async function send(
   job: string,
@@ -187,20 +200,14 @@ export async function send(
   undoes?: string,
 ): Promise<void> {
   const sent = crypto.randomUUID();
-  const item: OutboxItem = {
-    key: newKey(sent),
-    tab: tabName(),
-    job,
-    sent,
-    edits,
-    base,
-    undoes,
-    state: 'waiting',
-  };
+  await sendNow({ key: newKey(sent), tab: tabName(), job, sent, edits, base, undoes, state: 'waiting' });
+}
+
+async function sendNow(item: OutboxItem | NewJobItem): Promise<void> {
   // Shown before it is in the browser's storage, which may be slow: what is made next is made on what is shown.
   change([...items, item]);
   void keep(item);
-  await flush(job);
+  await flush(item.job);
   const left = items.find(({ key }) => key === item.key);
   if (left?.state === 'refused') {
     forget(left.key);
@@ -224,7 +231,7 @@ const next = (queue: string) => items.find((each) => queueOf(each) === queue && 
 async function sendOne(item: Item): Promise<boolean> {
   await onlyHere.get(item.key);
   try {
-    await (isFirm(item) ? deliverFirm(item) : deliverEdits(item));
+    await deliver(item);
     failures = 0;
     forget(item.key);
     return true;
@@ -247,6 +254,15 @@ async function sendOne(item: Item): Promise<boolean> {
   }
 }
 
+const deliver = (item: Item): Promise<void> =>
+  isFirm(item) ? deliverFirm(item) : isNewJob(item) ? deliverNewJob(item) : deliverEdits(item);
+
+async function deliverNewJob({ job, made }: NewJobItem): Promise<void> {
+  const stored = await write<StoredJob>('PUT', `/api/jobs/${encodeURIComponent(job)}`, made);
+  await went({ job, sent: `add ${job}`, version: 1 });
+  arrived(stored);
+}
+
 async function deliverFirm({ firm }: FirmItem): Promise<void> {
   arrivedFirm(await write<Firm>('PUT', '/api/firm', firm));
 }
@@ -260,10 +276,13 @@ async function deliverEdits(item: OutboxItem): Promise<void> {
     own: own.map(({ sent }) => sent),
     ...(item.undoes === undefined ? {} : { undoes: item.undoes }),
   });
-  const went = { job: item.job, sent: item.sent, version: stored.version };
-  gone.push(went);
-  await remember(went);
+  await went({ job: item.job, sent: item.sent, version: stored.version });
   arrived(stored);
+}
+
+async function went(each: Gone): Promise<void> {
+  gone.push(each);
+  await remember(each);
 }
 
 /** What the server refused stays, with why, until a person drops or settles it. */
@@ -340,6 +359,16 @@ export function useOutbox(): readonly OutboxItem[] {
   const all = useItems();
   return useMemo(() => all.filter(isEdits), [all]);
 }
+
+/** Every job made here that is not in yet. */
+export function useNewJobs(): readonly NewJobItem[] {
+  const all = useItems();
+  return useMemo(() => all.filter(isNewJob), [all]);
+}
+
+/** A job that was made here and is not in yet; undefined where the server has it, or nobody made it. */
+export const madeHere = (job: string): Job | undefined =>
+  items.find((item): item is NewJobItem => isNewJob(item) && item.job === job)?.made;
 
 /** Every change of the firm that is not in yet. */
 export function useFirmOutbox(): readonly FirmItem[] {

@@ -21,6 +21,7 @@ import { findJobs, type Sought } from './find';
 import { Finder } from './finder';
 import { JobRow } from './job-row';
 import { NewJobForm } from './new-job-form';
+import { NewJobs } from './new-jobs';
 
 /** Rows drawn at first, and again with each press: thousands at once would hold the page up. */
 const rowsAtOnce = 30;
@@ -161,10 +162,11 @@ export function JobList() {
             onCancel={() => {
               setMaking(false);
             }}
-            onMade={(stored) => void navigate(`/jobs/${stored.id}/log`)}
+            onMade={(id) => void navigate(`/jobs/${id}/log`)}
           />
         )}
         {[jobs, remove, bringBack].map(({ error }, i) => error && <Faults key={i} error={error} />)}
+        <NewJobs />
         {justDeleted && <JustDeleted job={justDeleted} onBringBack={back} />}
         <Box as="ul" listStyleType="none" p="0" m="0" borderTop="1px solid" borderColor="ink">
           {found.slice(0, most).map((row) => (

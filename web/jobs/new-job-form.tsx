@@ -4,7 +4,6 @@ import { useState, type ChangeEvent, type ReactNode, type SubmitEvent } from 're
 import { z } from 'zod';
 import { materialWords } from '../../core/catalog/materials.js';
 import { materials, soils } from '../../core/job/vocabulary.js';
-import type { StoredJob } from '../../server/jobs/store.js';
 import { useAddJob } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
@@ -71,7 +70,8 @@ const fieldNames = Object.keys(labels) as FieldName[];
 const Form = chakra('form');
 
 interface Props {
-  readonly onMade: (stored: StoredJob) => void;
+  /** With the id of the job. */
+  readonly onMade: (id: string) => void;
   readonly onCancel: () => void;
 }
 

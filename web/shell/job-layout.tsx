@@ -10,7 +10,7 @@ import { useCrewView } from '../api/crew-view';
 import { useFirm } from '../api/firm';
 import { useEdit, useFollow, useJob, type Change } from '../api/jobs';
 import { useSeesPrices } from '../api/me';
-import { useOutbox } from '../api/outbox';
+import { useNewJobs, useOutbox } from '../api/outbox';
 import { useView } from '../api/view';
 import { HistoryPanel } from '../history/history-panel';
 import { JobBar } from './job-bar';
@@ -56,7 +56,8 @@ export function JobLayout() {
   const { stored, job, error: loadError } = useJob(jobId);
   const { live } = useFollow(jobId, stored?.version);
   const outbox = useOutbox().filter((item) => item.job === jobId);
-  const waiting = outbox.filter(({ state }) => state === 'waiting').length;
+  const isNew = useNewJobs().some(({ job: made, state }) => made === jobId && state === 'waiting');
+  const waiting = outbox.filter(({ state }) => state === 'waiting').length + (isNew ? 1 : 0);
   const [lineId, setLineId] = useState<string>();
   const [historyOpen, setHistoryOpen] = useState(false);
   const { firm } = useFirm();
