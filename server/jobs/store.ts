@@ -64,7 +64,7 @@ export interface Store extends Deletion {
 }
 
 /** Reads and writes jobs. A write answers only when it is on the disk; a set of edits goes in whole or not at all. */
-export function storeOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Store {
+export function storeOn({ db, write, news }: Pick<OpenedDatabase, 'db' | 'write' | 'news'>): Store {
   // In one snapshot: an edit that goes in between two of its queries would make a job that never was.
   const read: Store['read'] = (id) => db.transaction((tx) => assemble(tx, id), oneSnapshot);
   return {
@@ -77,12 +77,12 @@ export function storeOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Stor
     async add(id, value, device, person) {
       const said = readJob(value, 'keep');
       if (said.faults) return { faults: said.faults };
-      await db.transaction((tx) => writeNew(tx, id, said.job, { device, person }));
+      await write((tx) => writeNew(tx, id, said.job, { device, person }));
       const stored = await read(id);
       return stored ? { stored } : { missing: true };
     },
     async edit(id, set, device, person) {
-      const written = await db.transaction(async (tx) => {
+      const written = await write(async (tx) => {
         const done = await writeSet(tx, id, set, { device, person });
         if ('stored' in done) await news.within(tx, id, done.stored.version);
         return done;

@@ -7,14 +7,19 @@ import { migrate } from 'drizzle-orm/pglite/migrator';
 import { DurableFS, durableStart, syncFolder, syncTree } from './durable-fs.js';
 import { FolderRefused, madeFolder } from './folder.js';
 import { holdFolder } from './lock.js';
+import { grouped } from './grouped.js';
 import { newsHere, type News } from './news.js';
 import * as tables from './tables.js';
 
 export type Database = ReturnType<typeof connect>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
+/** Runs work in a transaction, whole or not at all; resolves when it is on the disk. */
+export type Write = <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+
 export interface OpenedDatabase {
   readonly db: Database;
+  readonly write: Write;
   readonly news: News;
   close: () => Promise<void>;
 }
@@ -54,6 +59,7 @@ export async function openDatabase({ folder, migrations, dead }: DatabaseOptions
     const stopUpkeep = keepUp(client);
     return {
       db,
+      write: grouped(db),
       news: newsHere(),
       async close() {
         stopUpkeep();

@@ -38,9 +38,11 @@ export async function openPostgres({ url, migrations, log }: PostgresOptions): P
   try {
     await bringUpToDate(pool, migrations);
     const word = await newsOf(config, pool, log);
+    // The same interface as that of PGlite: the driver beneath it is another.
+    const db = drizzle(pool, { schema: tables }) as unknown as Database;
     return {
-      // The same interface as that of PGlite: the driver beneath it is another.
-      db: drizzle(pool, { schema: tables }) as unknown as Database,
+      db,
+      write: (work) => db.transaction(work),
       news: word.news,
       async close() {
         await word.stop();
