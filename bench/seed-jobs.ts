@@ -3,6 +3,7 @@ import { source } from '../core/source.js';
 import { randomJob } from '../core/test/random-job.js';
 import type { Job } from '../core/job/schema.js';
 import { openDatabase } from '../server/storage/database.js';
+import { openPostgres } from '../server/storage/postgres.js';
 import { storeOn } from '../server/jobs/store.js';
 
 const streets = ['Alder', 'Brook', 'Copse', 'Dell', 'Elm', 'Fern', 'Grove', 'Hollow', 'Ivy', 'Juniper'];
@@ -27,13 +28,15 @@ export function seedJob(number: number): Job {
   };
 }
 
-/** Puts so many invented jobs into a data folder that no server holds. */
-export async function seedJobs(folder: string, count: number): Promise<void> {
+/** Puts so many invented jobs into a data folder that no server holds, or into a PostgreSQL database. */
+export async function seedJobs(folder: string, count: number, databaseUrl?: string): Promise<void> {
   const migrations = join(resolve(import.meta.dirname, '..'), 'server', 'migrations');
   const dead = (message: string) => {
     throw new Error(message);
   };
-  const opened = await openDatabase({ folder, migrations, dead });
+  const opened = await (databaseUrl === undefined
+    ? openDatabase({ folder, migrations, dead })
+    : openPostgres({ url: databaseUrl, migrations, log: dead as (error: unknown) => void }));
   try {
     const store = storeOn(opened);
     for (let number = 1; number <= count; number++) {

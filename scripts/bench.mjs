@@ -5,7 +5,7 @@ import { install, root } from './setup.mjs';
 install();
 const asked = process.argv.slice(2);
 const names = asked.length > 0 ? asked : ['scope', 'sheet', 'list'];
-if (names.includes('sheet') || names.includes('list')) await import('./build.mjs');
+if (names.some((name) => ['sheet', 'list', 'shop'].includes(name))) await import('./build.mjs');
 for (const name of names) {
   await build({
     absWorkingDir: root,

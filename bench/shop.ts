@@ -1,0 +1,113 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
+import { startServer } from '../e2e/support/server.js';
+import { postgresPrograms, startPostgres } from '../server/test/postgres.js';
+import { seedJob, seedJobs } from './seed-jobs.js';
+
+/**
+ * Ten people on thousands of jobs, on both engines: each reads the list, opens jobs and types into them, over HTTP on the
+ * real server. Prints each kind of request as a multiple of an empty one of the same run, PostgreSQL beside PGlite, and
+ * the longest that an empty request had to wait beside theirs: for so long the server did nothing else. SEED_JOBS says
+ * how many jobs, 5000 without it; nothing is asserted.
+ */
+const many = Number(process.env.SEED_JOBS ?? 5000);
+const people = 10;
+const rounds = Number(process.env.ROUNDS ?? 40);
+const pause_ms = 150;
+const probeEvery_ms = 20;
+const print = (text: string) => process.stdout.write(`${text}\n`);
+
+type Kind = 'empty' | 'list' | 'open' | 'edit';
+type Took = Record<Kind, number[]>;
+
+const at = (all: readonly number[], share: number) =>
+  [...all].sort((a, b) => a - b)[Math.min(all.length - 1, Math.floor(all.length * share))] ?? 0;
+
+async function timed(took: number[], work: () => Promise<Response>): Promise<unknown> {
+  const start = performance.now();
+  const answer = await work();
+  const body: unknown = await answer.json();
+  if (!answer.ok) throw new Error(`${answer.url}: ${answer.status} ${JSON.stringify(body)}`);
+  took.push(performance.now() - start);
+  return body;
+}
+
+/** One person: now and then the list, then a job that is theirs for a while, and lines typed into it. */
+async function work(url: string, who: number, took: Took): Promise<void> {
+  for (let round = 0; round < rounds; round++) {
+    const number = 1 + ((who * 977 + round * 131) % many);
+    const id = `seed-${number}`;
+    if (round % 8 === 0) await timed(took.list, () => fetch(`${url}/api/jobs`));
+    await timed(took.open, () => fetch(`${url}/api/jobs/${id}`));
+    const [line] = seedJob(number).lines;
+    for (let n = 0; n < 3; n++) {
+      const entry = `typed-${who}-${round}-${n}`;
+      const edit = {
+        ...{ kind: 'entry', line: line?.id, run: line?.runs[0]?.id, entry },
+        set: { id: entry, kind: 'note', note: `line ${n}` },
+      };
+      await timed(took.edit, () =>
+        fetch(`${url}/api/jobs/${id}/edits`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ sent: `${entry}-${Date.now()}`, edits: [edit] }),
+        }),
+      );
+      await wait(pause_ms * (0.5 + (number % 10) / 10));
+    }
+  }
+}
+
+async function measure(databaseUrl?: string): Promise<Took> {
+  const folder = mkdtempSync(join(tmpdir(), 'open-trench-shop-'));
+  await seedJobs(folder, many, databaseUrl);
+  const server = await startServer(
+    'none',
+    folder,
+    databaseUrl === undefined ? {} : { DATABASE_URL: databaseUrl },
+  );
+  const took: Took = { empty: [], list: [], open: [], edit: [] };
+  const idle: number[] = [];
+  for (let n = 0; n < 50; n++) await timed(idle, () => fetch(`${server.url}/api/me`));
+  const done = new AbortController();
+  const probe = (async () => {
+    while (!done.signal.aborted) {
+      await timed(took.empty, () => fetch(`${server.url}/api/me`));
+      await wait(probeEvery_ms);
+    }
+  })();
+  await Promise.all(Array.from({ length: people }, (_, who) => work(server.url, who, took)));
+  done.abort();
+  await probe;
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+  return took;
+}
+
+function say(name: string, took: Took): void {
+  const empty = at(took.empty, 0.5);
+  const times = (kind: Kind, share: number) => (at(took[kind], share) / empty).toFixed(1);
+  print(`${name}: ${people} people, ${many} jobs, beside an empty request of the same run`);
+  for (const kind of ['list', 'open', 'edit'] as const)
+    print(`  ${kind}: ${times(kind, 0.5)} times as long, 1 in 20 over ${times(kind, 0.95)}`);
+  print(
+    `  an empty request: 1 in 100 waited ${(at(took.empty, 0.99) - empty).toFixed(0)} ms, the longest ${(at(took.empty, 1) - empty).toFixed(0)} ms`,
+  );
+}
+
+const own = await measure();
+say('PGlite', own);
+const bin = postgresPrograms();
+if (bin === undefined) print('PostgreSQL: this machine has no server');
+else {
+  const postgres = await startPostgres(bin);
+  const shared = await measure(postgres.database());
+  say('PostgreSQL', shared);
+  for (const kind of ['list', 'open', 'edit'] as const)
+    print(
+      `${kind}: PostgreSQL takes ${(at(shared[kind], 0.5) / at(own[kind], 0.5)).toFixed(2)} times as long as PGlite`,
+    );
+  await postgres.remove();
+}
