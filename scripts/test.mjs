@@ -7,6 +7,7 @@ import { buildCli, buildReel, buildServer, buildWeb, install, root } from './set
 install();
 mkdirSync(join(root, 'test-results'), { recursive: true });
 const chromium = findChromium();
+wantPostgres();
 
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 let [passed, failed] = [0, 0];
@@ -87,19 +88,30 @@ function findChromium() {
     (path) => path && existsSync(path),
   );
   if (known) return known;
-  process.stderr.write('Installing Chromium…\n');
+  if (!aptInstall('chromium'))
+    throw new Error('Chromium is missing and could not be installed: apt-get install chromium');
+  return '/usr/bin/chromium';
+}
+
+/** Debian's PostgreSQL server, which the tests start themselves; without one the store is tried on PGlite alone. */
+function wantPostgres() {
+  if (existsSync('/usr/lib/postgresql') || aptInstall('postgresql')) return;
+  process.stderr.write('No PostgreSQL server here: what needs one is left out\n');
+}
+
+/** Whether a package of Debian's could be installed. */
+function aptInstall(name) {
+  process.stderr.write(`Installing ${name}…\n`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-  for (const args of [
+  return [
     ['update', '-qq'],
-    ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
-  ]) {
+    ['install', '-y', '-qq', '--no-install-recommends', name],
+  ].every((args) => {
     const [command, ...rest] = [...sudo, 'apt-get', ...args];
     const done = spawnSync(command, rest, {
       stdio: ['ignore', 2, 2],
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     });
-    if (done.status !== 0)
-      throw new Error('Chromium is missing and could not be installed: apt-get install chromium');
-  }
-  return '/usr/bin/chromium';
+    return done.status === 0;
+  });
 }

@@ -47,7 +47,10 @@ test('crew is given neither the price book of the firm nor what was agreed', () 
   };
   const said = JSON.stringify(firmForCrew(firm));
   expect(said).not.toMatch(/0\.4142|71\.5/);
-  const job: Job = { ...randomJob(1), plan: { startOn: '2026-03-04', rules: { labor_per_hour: 71.5 }, spent: [] } };
+  const job: Job = {
+    ...randomJob(1),
+    plan: { startOn: '2026-03-04', rules: { labor_per_hour: 71.5 }, spent: [] },
+  };
   expect(jobForCrew(job).plan).toEqual({ startOn: '2026-03-04', rules: {} });
   expect(firmForCrew(firm).plan).toEqual({ crew: 4 });
   expect(said).not.toContain('Net thirty');
