@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { isIP } from 'node:net';
+import { createSecureContext } from 'node:tls';
 import type { Door } from './people/door.js';
 
 /** Where the shop's people reach this server from other machines. */
@@ -52,6 +53,14 @@ export function shopAddress(env: Env): ShopAddress | undefined {
   }
   const hosts = names.flatMap((name) => (name.includes(':') ? [name] : [name, `${name}:${port}`]));
   const tls = { cert: read(cert, 'OPEN_TRENCH_TLS_CERT'), key: read(key, 'OPEN_TRENCH_TLS_KEY') };
+  try {
+    createSecureContext(tls);
+  } catch (error) {
+    const { message } = error as Error;
+    throw new ShopRefused(
+      `${cert} and ${key} are no certificate and its key as PEM, or do not belong together (${message})`,
+    );
+  }
   return { hostname, port, door: { hosts }, tls };
 }
 

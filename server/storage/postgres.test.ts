@@ -175,6 +175,7 @@ onPostgres(
       (error: unknown) => error,
     );
     expect(String(failed)).not.toContain('hush');
+    await expect(open('nonsense')).rejects.toThrow(/must be an address such as/);
     const missing = newDatabase().replace(/shop\d+$/, 'nothing-here');
     await expect(open(missing)).rejects.toThrow(/nothing-here.*does not exist/);
   },
