@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { chmod, mkdir, readdir, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
+import { setImmediate } from 'node:timers/promises';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
@@ -100,7 +101,7 @@ async function openAlone(dataDir: string, died: () => void): Promise<PGlite> {
   // The folder is ours: whoever wrote this is gone, and PostgreSQL will not start over one that a crash left empty.
   await rm(join(dataDir, 'postmaster.pid'), { force: true });
   try {
-    return await PGlite.create({ fs: new DurableFS(dataDir, died), startParams: durableStart });
+    return givingWay(await PGlite.create({ fs: new DurableFS(dataDir, died), startParams: durableStart }));
   } catch (error) {
     throw new FolderRefused(
       dataDir,
@@ -108,6 +109,23 @@ async function openAlone(dataDir: string, died: () => void): Promise<PGlite> {
       'keep a copy of the folder as it is, then restore a backup (npm run restore)',
     );
   }
+}
+
+/**
+ * PGlite answers within the call: a transaction of dozens of queries would run through without one request let in between.
+ * Each message to it waits for its turn of the event loop.
+ */
+function givingWay(client: PGlite): PGlite {
+  for (const name of ['execProtocolRaw', 'execProtocolStream'] as const) {
+    const send = client[name].bind(client) as (...said: unknown[]) => Promise<unknown>;
+    Object.assign(client, {
+      [name]: async (...said: unknown[]) => {
+        await setImmediate();
+        return send(...said);
+      },
+    });
+  }
+  return client;
 }
 
 /** Makes a new database aside and moves it into place once all of it is on the disk: it is there whole or not at all. */
