@@ -4,7 +4,8 @@ import { useRef, useState, type SubmitEvent } from 'react';
 import { asError, write } from '../api/client';
 import { signOut, useMe } from '../api/me';
 import { useOutbox } from '../api/outbox';
-import { Field, Label, Press } from '../controls/controls';
+import { Press } from '../controls/controls';
+import { LabeledField } from '../controls/labeled-field';
 import { faultOf, roleWords } from './role-words';
 
 /** Who is signed in here: their role, a new passphrase, and the way out. Nothing where nobody signs in. */
@@ -98,22 +99,22 @@ function SignOut() {
 
 function NewPassphrase({ name }: { name: string }) {
   const [open, setOpen] = useState(false);
+  const toggle = () => {
+    setOpen(!open);
+  };
+  return open ? (
+    <PassphraseForm name={name} onClose={toggle} />
+  ) : (
+    <Press type="button" width="100%" onClick={toggle}>
+      New passphrase
+    </Press>
+  );
+}
+
+function PassphraseForm({ name, onClose }: { name: string; onClose: () => void }) {
   const [was, setWas] = useState('');
   const [next, setNext] = useState('');
   const [said, setSaid] = useState<string>();
-  if (!open) {
-    return (
-      <Press
-        type="button"
-        width="100%"
-        onClick={() => {
-          setOpen(true);
-        }}
-      >
-        New passphrase
-      </Press>
-    );
-  }
   const submit = (event: SubmitEvent) => {
     event.preventDefault();
     write('PUT', '/api/me/passphrase', { was, set: next })
@@ -129,27 +130,22 @@ function NewPassphrase({ name }: { name: string }) {
   return (
     <form onSubmit={submit}>
       <input type="hidden" autoComplete="username" value={name} readOnly />
-      <Label htmlFor="passphrase-was">The passphrase you have</Label>
-      <Field
+      <LabeledField
         id="passphrase-was"
+        label="The passphrase you have"
         type="password"
         autoComplete="current-password"
         value={was}
-        onChange={({ target }) => {
-          setWas(target.value);
-        }}
+        onChange={setWas}
       />
-      <Label htmlFor="passphrase-next" mt="3">
-        The new one
-      </Label>
-      <Field
+      <LabeledField
         id="passphrase-next"
+        label="The new one"
+        mt="3"
         type="password"
         autoComplete="new-password"
         value={next}
-        onChange={({ target }) => {
-          setNext(target.value);
-        }}
+        onChange={setNext}
       />
       {said && (
         <Text role="status" mt="2" fontSize="14px">
@@ -160,13 +156,7 @@ function NewPassphrase({ name }: { name: string }) {
         <Press type="submit" look="signal" flex="1">
           Change it
         </Press>
-        <Press
-          type="button"
-          look="quiet"
-          onClick={() => {
-            setOpen(false);
-          }}
-        >
+        <Press type="button" look="quiet" onClick={onClose}>
           Close
         </Press>
       </Flex>

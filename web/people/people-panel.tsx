@@ -1,11 +1,12 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type SubmitEvent } from 'react';
+import { useState, type ComponentProps, type SubmitEvent } from 'react';
 import type { ListedPerson, Person } from '../../server/people/people.js';
 import { api, bodyOf, write } from '../api/client';
 import { useMe } from '../api/me';
 import { Choice, Field, Label, Press } from '../controls/controls';
 import { clockTime } from '../controls/format';
+import { LabeledField } from '../controls/labeled-field';
 import { faultOf, roleWords } from './role-words';
 
 type Role = Person['role'];
@@ -79,7 +80,7 @@ interface RowProps {
 }
 
 function PersonRow({ person, isMe, ask }: RowProps) {
-  const [passphrase, setPassphrase] = useState<string>();
+  const [asked, setAsked] = useState(false);
   return (
     <Box borderTop="1px solid" borderColor="rule" py="2">
       <Flex gap="3" align="center" wrap="wrap">
@@ -97,25 +98,20 @@ function PersonRow({ person, isMe, ask }: RowProps) {
             </Text>
           )}
         </Box>
-        <Choice
+        <RoleChoice
           aria-label={`Role of ${person.name}`}
           width="150px"
           value={person.role}
-          onChange={({ target }) => {
-            void ask({ change: person.id, to: { role: target.value as Role } });
+          onChoose={(role) => {
+            void ask({ change: person.id, to: { role } });
           }}
-        >
-          {roles.map((role) => (
-            <option key={role} value={role}>
-              {roleWords[role].name}
-            </option>
-          ))}
-        </Choice>
+        />
         <Press
           type="button"
           aria-label={`New passphrase for ${person.name}`}
+          aria-expanded={asked}
           onClick={() => {
-            setPassphrase('');
+            setAsked(!asked);
           }}
         >
           New passphrase
@@ -132,36 +128,67 @@ function PersonRow({ person, isMe, ask }: RowProps) {
           Remove
         </Press>
       </Flex>
-      {passphrase !== undefined && (
-        <form
-          onSubmit={(event) => {
-            event.preventDefault();
+      {asked && (
+        <NewPassphrase
+          name={person.name}
+          onSet={(passphrase) =>
             void ask({ change: person.id, to: { passphrase } }).then((done) => {
-              if (done) setPassphrase(undefined);
-            });
-          }}
-        >
-          <Flex gap="2" mt="2" wrap="wrap">
-            <Field
-              aria-label={`The new passphrase for ${person.name}`}
-              autoComplete="new-password"
-              autoFocus
-              flex="1"
-              minWidth="220px"
-              value={passphrase}
-              onChange={({ target }) => {
-                setPassphrase(target.value);
-              }}
-            />
-            <Press type="submit" look="signal">
-              Set it
-            </Press>
-          </Flex>
-        </form>
+              if (done) setAsked(false);
+            })
+          }
+        />
       )}
     </Box>
   );
 }
+
+function NewPassphrase({ name, onSet }: { name: string; onSet: (passphrase: string) => void }) {
+  const [passphrase, setPassphrase] = useState('');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSet(passphrase);
+      }}
+    >
+      <Flex gap="2" mt="2" wrap="wrap">
+        <Field
+          aria-label={`The new passphrase for ${name}`}
+          autoComplete="new-password"
+          autoFocus
+          flex="1"
+          minWidth="220px"
+          value={passphrase}
+          onChange={({ target }) => {
+            setPassphrase(target.value);
+          }}
+        />
+        <Press type="submit" look="signal">
+          Set it
+        </Press>
+      </Flex>
+    </form>
+  );
+}
+
+interface RoleChoiceProps extends Omit<ComponentProps<typeof Choice>, 'onChange'> {
+  readonly onChoose: (role: Role) => void;
+}
+
+const RoleChoice = ({ onChoose, ...choice }: RoleChoiceProps) => (
+  <Choice
+    {...choice}
+    onChange={({ target }) => {
+      onChoose(target.value as Role);
+    }}
+  >
+    {roles.map((role) => (
+      <option key={role} value={role}>
+        {roleWords[role].name}
+      </option>
+    ))}
+  </Choice>
+);
 
 function NewPerson({ ask, first }: { ask: Ask; first: boolean }) {
   const blank = { name: '', role: first ? 'owner' : 'crew', passphrase: '' } as const;
@@ -175,48 +202,42 @@ function NewPerson({ ask, first }: { ask: Ask; first: boolean }) {
   return (
     <form onSubmit={submit}>
       <Flex gap="3" mt="3" align="flex-end" wrap="wrap" borderTop="1px solid" borderColor="rule" pt="3">
-        <Box flex="1" minWidth="160px">
-          <Label htmlFor="person-name">Name</Label>
-          <Field
-            id="person-name"
-            required
-            maxLength={80}
-            autoComplete="off"
-            value={said.name}
-            onChange={({ target }) => {
-              setSaid({ ...said, name: target.value });
-            }}
-          />
-        </Box>
+        <LabeledField
+          id="person-name"
+          label="Name"
+          flex="1"
+          minWidth="160px"
+          required
+          maxLength={80}
+          autoComplete="off"
+          value={said.name}
+          onChange={(name) => {
+            setSaid({ ...said, name });
+          }}
+        />
         <Box width="150px">
           <Label htmlFor="person-role">Role</Label>
-          <Choice
+          <RoleChoice
             id="person-role"
             value={said.role}
-            onChange={({ target }) => {
-              setSaid({ ...said, role: target.value as Role });
-            }}
-          >
-            {roles.map((role) => (
-              <option key={role} value={role}>
-                {roleWords[role].name}
-              </option>
-            ))}
-          </Choice>
-        </Box>
-        <Box flex="1" minWidth="220px">
-          <Label htmlFor="person-passphrase">Passphrase, at least 12 characters</Label>
-          <Field
-            id="person-passphrase"
-            required
-            autoComplete="new-password"
-            placeholder="four or five odd words"
-            value={said.passphrase}
-            onChange={({ target }) => {
-              setSaid({ ...said, passphrase: target.value });
+            onChoose={(role) => {
+              setSaid({ ...said, role });
             }}
           />
         </Box>
+        <LabeledField
+          id="person-passphrase"
+          label="Passphrase, at least 12 characters"
+          flex="1"
+          minWidth="220px"
+          required
+          autoComplete="new-password"
+          placeholder="four or five odd words"
+          value={said.passphrase}
+          onChange={(passphrase) => {
+            setSaid({ ...said, passphrase });
+          }}
+        />
         <Press type="submit" look="signal">
           Add
         </Press>

@@ -3,7 +3,8 @@ import { useState, type ReactNode, type SubmitEvent } from 'react';
 import { asError } from '../api/client';
 import { signIn, useSignedOut } from '../api/me';
 import { useOutbox } from '../api/outbox';
-import { Field, Label, Press } from '../controls/controls';
+import { Press } from '../controls/controls';
+import { LabeledField } from '../controls/labeled-field';
 import { Header } from '../shell/header';
 
 /** The pages, once the server knows who asks. What was typed before stays and waits. */
@@ -43,29 +44,24 @@ function SignIn() {
           </Text>
         )}
         <form onSubmit={submit}>
-          <Label htmlFor="sign-in-name">Name</Label>
-          <Field
+          <LabeledField
             id="sign-in-name"
+            label="Name"
             autoComplete="username"
             autoFocus
             required
             value={name}
-            onChange={({ target }) => {
-              setName(target.value);
-            }}
+            onChange={setName}
           />
-          <Label htmlFor="sign-in-passphrase" mt="4">
-            Passphrase
-          </Label>
-          <Field
+          <LabeledField
             id="sign-in-passphrase"
+            label="Passphrase"
+            mt="4"
             type="password"
             autoComplete="current-password"
             required
             value={passphrase}
-            onChange={({ target }) => {
-              setPassphrase(target.value);
-            }}
+            onChange={setPassphrase}
           />
           {refused && (
             <Text mt="4" role="alert" color="signalInk" fontWeight={700}>
