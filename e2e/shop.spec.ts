@@ -135,6 +135,28 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await phone.reload();
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  const kept = () =>
+    phone.evaluate(async () => {
+      const rows = await Promise.all(
+        [
+          ['open-trench-jobs', 'cache'],
+          ['open-trench-views', 'views'],
+        ].map(
+          ([name = '', store = '']) =>
+            new Promise<unknown[]>((done) => {
+              const opening = indexedDB.open(name);
+              opening.onsuccess = () => {
+                const all = opening.result.transaction(store).objectStore(store).getAll();
+                all.onsuccess = () => {
+                  done(all.result);
+                };
+              };
+            }),
+        ),
+      );
+      return JSON.stringify(rows);
+    });
+  expect(await kept()).not.toContain('Quarry Lane');
   await truck.close();
   await server.stop();
   rmSync(keys, { recursive: true, force: true });

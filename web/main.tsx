@@ -11,7 +11,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { RouterProvider } from 'react-router';
 import { takeFirm } from './api/firm';
 import { takeStored } from './api/jobs';
-import { askMe } from './api/me';
+import { askMe, forgetFirst } from './api/me';
 import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
 import { router } from './routes';
@@ -27,7 +27,7 @@ const client = new QueryClient({
     mutations: { retry: 0, networkMode: 'always' },
   },
 });
-await tabClaimed;
+await Promise.all([tabClaimed, forgetFirst()]);
 void openOutbox(
   (stored) => {
     takeStored(client, stored);

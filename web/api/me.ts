@@ -24,8 +24,11 @@ let state: State = { me: lastMe(), signedOut: false };
 
 /** Who it was last, so that a page opened without the server shows no more than they may see. */
 function lastMe(): Me {
-  const kept = localStorage.getItem(key);
-  return kept === null ? here : (JSON.parse(kept) as Me);
+  try {
+    return (JSON.parse(localStorage.getItem(key) ?? 'null') as Me | null) ?? here;
+  } catch {
+    return here;
+  }
 }
 
 function set(next: State): void {
@@ -59,12 +62,29 @@ async function forgetOthers(person: Person | null): Promise<void> {
   if (last) location.reload();
 }
 
-/** Jobs and views that were kept for the next time; what waits to be sent stays. */
-export const forgetKept = (): Promise<unknown> =>
+const forgetKey = 'open-trench-forget';
+
+/**
+ * Jobs and views that were kept for the next time; what waits to be sent stays. What this page still holds may be kept
+ * once more before it ends, so the next one begins with forgetting too.
+ */
+async function forgetKept(): Promise<void> {
+  localStorage.setItem(forgetKey, 'yes');
+  await clearKept();
+}
+
+const clearKept = (): Promise<unknown> =>
   Promise.all([
     clear(createStore('open-trench-jobs', 'cache')).catch(() => undefined),
     clear(createStore('open-trench-views', 'views')).catch(() => undefined),
   ]);
+
+/** Forgets what somebody else left here; to be awaited before anything kept is read. */
+export async function forgetFirst(): Promise<void> {
+  if (localStorage.getItem(forgetKey) === null) return;
+  await clearKept();
+  localStorage.removeItem(forgetKey);
+}
 
 /** Signs in; the page begins anew as who signed in. Throws what the server said against it. */
 export async function signIn(name: string, passphrase: string): Promise<void> {
