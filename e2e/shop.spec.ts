@@ -13,7 +13,7 @@ const bensWords = 'quiet gravel seven kettles';
 
 async function add(page: Page, name: string, role: string, passphrase: string): Promise<void> {
   const people = page.getByTestId('people');
-  await people.getByLabel('Name', { exact: true }).fill(name);
+  await people.getByLabel('Person’s name').fill(name);
   await people.getByLabel('Role', { exact: true }).selectOption(role);
   await people.getByLabel(/^Passphrase/).fill(passphrase);
   await people.getByRole('button', { name: 'Add', exact: true }).click();
@@ -53,7 +53,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await page.goto(`${server.url}/firm`);
   await add(page, 'Ana Reyes', 'owner', 'too short');
   await expect(page.getByTestId('people').getByRole('alert')).toContainText('at least 12 characters');
-  await expect(page.getByTestId('people').getByLabel('Name', { exact: true })).toHaveValue('Ana Reyes');
+  await expect(page.getByTestId('people').getByLabel('Person’s name')).toHaveValue('Ana Reyes');
   await add(page, 'Ana Reyes', 'owner', anasWords);
   await expect(page.getByLabel('Role of Ana Reyes')).toHaveValue('owner');
   await add(page, 'Ben Ortiz', 'crew', bensWords);

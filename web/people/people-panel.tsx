@@ -204,7 +204,7 @@ function NewPerson({ ask, first }: { ask: Ask; first: boolean }) {
       <Flex gap="3" mt="3" align="flex-end" wrap="wrap" borderTop="1px solid" borderColor="rule" pt="3">
         <LabeledField
           id="person-name"
-          label="Name"
+          label="Person’s name"
           flex="1"
           minWidth="160px"
           required
