@@ -4,7 +4,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { generate } from 'selfsigned';
-import { copyOfFirstStart, expect, freePort, startServer, test } from './support/server.js';
+import { freePort } from '../server/test/free-port.js';
+import { copyOfFirstStart, expect, startServer, test } from './support/server.js';
 
 test.use({ ignoreHTTPSErrors: true });
 

@@ -11,7 +11,7 @@ import { followAll, listenToReel } from './events.js';
 import type { Digests } from './jobs/digests.js';
 import type { FirmStore } from './jobs/firm.js';
 import { offersOn, photoAnswer } from './jobs/offers.js';
-import { deletedJobs, jobsOn, sharesOfJobs } from './jobs/routes.js';
+import { deletedJobs, jobsOn, sharesOfJobs, wakeSoon } from './jobs/routes.js';
 import type { Shares } from './jobs/shares.js';
 import type { Store } from './jobs/store.js';
 import type { Views } from './jobs/views.js';
@@ -82,8 +82,7 @@ const firmRoutes = ({ firm, digests, views }: Pick<Parts, 'firm' | 'digests' | '
     .put('/firm', asJson, body(firmChangeSchema), async (c) => {
       const { was, set } = c.req.valid('json');
       const written = await firm.write(was, set);
-      digests.wakeSoon();
-      views.wakeSoon();
+      wakeSoon({ digests, views });
       if ('firm' in written) return c.json(written.firm);
       return 'clash' in written
         ? problem(c, 409, 'Somebody else changed this in the meantime', {

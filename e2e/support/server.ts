@@ -1,9 +1,9 @@
 import { expect, test as base, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { freePort } from '../../server/test/free-port.js';
 
 /** Tests and benches run from the project's own folder; a bench is built into one file elsewhere. */
 const root = resolve();
@@ -85,19 +85,6 @@ function launch(
     child.stderr.on('data', listen);
     child.once('exit', (code) => {
       failed(new Error(`the server ended with ${code}: ${said}`));
-    });
-  });
-}
-
-export function freePort(): Promise<number> {
-  return new Promise((found, failed) => {
-    const probe = createServer();
-    probe.once('error', failed);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => {
-        found(typeof address === 'object' && address ? address.port : 0);
-      });
     });
   });
 }

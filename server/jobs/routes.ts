@@ -40,12 +40,17 @@ const editsSchema = z.strictObject({
   edits: z.array(editSchema).min(1).max(mostEdits),
 });
 
+/** A job or the firm has changed: what is worked out of them is worked out anew. */
+export function wakeSoon({ digests, views }: Pick<Parts, 'digests' | 'views'>): void {
+  digests.wakeSoon();
+  views.wakeSoon();
+}
+
 /** Jobs in the open file's own words, changed by edits; each reader sees of them what their role may. */
 export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'>) {
   const { store, firm, digests, views } = parts;
   const changed = () => {
-    digests.wakeSoon();
-    views.wakeSoon();
+    wakeSoon(parts);
   };
   return (
     new Hono<Asking>()
@@ -104,12 +109,12 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
 }
 
 /** Jobs that were deleted and can be brought back. */
-export const deletedJobs = ({ store, digests }: Pick<Parts, 'store' | 'digests'>) =>
+export const deletedJobs = ({ store, digests, views }: Pick<Parts, 'store' | 'digests' | 'views'>) =>
   new Hono<Asking>()
     .get('/', async (c) => c.json(await store.deleted()))
     .post('/:id', async (c) => {
       const back = await store.bringBack(c.req.param('id'));
-      digests.wakeSoon();
+      wakeSoon({ digests, views });
       return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
     });
 

@@ -1,8 +1,8 @@
 import { execFileSync, spawn } from 'node:child_process';
 import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from './free-port.js';
 
 const debian = '/usr/lib/postgresql';
 
@@ -78,17 +78,4 @@ export async function startPostgres(bin: string): Promise<RunningPostgres> {
       rmSync(folder, { recursive: true, force: true });
     },
   };
-}
-
-function freePort(): Promise<number> {
-  return new Promise((found, failed) => {
-    const probe = createServer();
-    probe.once('error', failed);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => {
-        found(typeof address === 'object' && address ? address.port : 0);
-      });
-    });
-  });
 }

@@ -38,6 +38,21 @@ export const Press = chakra('button', {
   defaultVariants: { look: 'plain' },
 });
 
+/** A press that is a sign alone, in the strip at the top: it says its name to whoever cannot see it. */
+export const IconPress = chakra('button', {
+  base: {
+    width: '44px',
+    height: '44px',
+    alignSelf: 'center',
+    display: 'grid',
+    placeItems: 'center',
+    color: 'soft',
+    bg: 'transparent',
+    border: 'none',
+    cursor: 'pointer',
+  },
+});
+
 export const Field = chakra('input', {
   base: {
     minHeight: '44px',

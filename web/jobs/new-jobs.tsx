@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
-import { forget, useNewJobs, type NewJobItem } from '../api/outbox';
-import { Press } from '../controls/controls';
+import { useNewJobs, type NewJobItem } from '../api/outbox';
+import { RefusedParcel } from '../shell/refused-parcel';
 
 /** Over the list: jobs that were made here and are not in yet. They are worked on like any other. */
 export function NewJobs() {
@@ -13,7 +13,12 @@ export function NewJobs() {
         item.state === 'waiting' ? (
           <Waiting key={item.key} item={item} />
         ) : (
-          <Refused key={item.key} item={item} />
+          <RefusedParcel
+            key={item.key}
+            as="li"
+            item={item}
+            says={`“${item.made.title}” could not go in: ${item.message ?? ''}`}
+          />
         ),
       )}
     </Box>
@@ -36,27 +41,4 @@ const Waiting = ({ item }: { item: NewJobItem }) => (
     </Text>
     <Text color="signalInk">waits on this device; it goes in when the server answers</Text>
   </Flex>
-);
-
-/** What the server would not take stays here until a person drops it. */
-const Refused = ({ item }: { item: NewJobItem }) => (
-  <Box as="li" role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
-    <Text fontWeight={700}>
-      “{item.made.title}” could not go in: {item.message}
-    </Text>
-    {item.faults?.map(({ path, message }) => (
-      <Text key={path + message} color="soft" overflowWrap="anywhere">
-        {path}: {message}
-      </Text>
-    ))}
-    <Press
-      type="button"
-      mt="2"
-      onClick={() => {
-        forget(item.key);
-      }}
-    >
-      Drop it
-    </Press>
-  </Box>
 );

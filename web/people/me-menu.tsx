@@ -1,10 +1,10 @@
-import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { CircleUserRound } from 'lucide-react';
 import { useRef, useState, type SubmitEvent } from 'react';
 import { asError, write } from '../api/client';
 import { signOut, useMe } from '../api/me';
 import { useOutbox } from '../api/outbox';
-import { Press } from '../controls/controls';
+import { IconPress, Press } from '../controls/controls';
 import { LabeledField } from '../controls/labeled-field';
 import { faultOf, roleWords } from './role-words';
 
@@ -27,17 +27,9 @@ export function MeMenu() {
         press.current?.focus();
       }}
     >
-      <chakra.button
+      <IconPress
         ref={press}
         type="button"
-        width="44px"
-        height="44px"
-        display="grid"
-        placeItems="center"
-        color="soft"
-        bg="transparent"
-        border="none"
-        cursor="pointer"
         aria-label={`Signed in as ${person.name}`}
         title={`Signed in as ${person.name}`}
         aria-expanded={open}
@@ -46,7 +38,7 @@ export function MeMenu() {
         }}
       >
         <CircleUserRound size={19} />
-      </chakra.button>
+      </IconPress>
       {open && (
         <Box
           position="absolute"

@@ -2,6 +2,7 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { ChevronLeft, Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { IconPress } from '../controls/controls';
 import { MeMenu } from '../people/me-menu';
 import { useMode } from '../theme/colour-mode';
 import { Mark } from './mark';
@@ -76,16 +77,8 @@ export function Header({ compact = false, children }: { compact?: boolean; child
       </Flex>
       <MeMenu />
       <Box display="flex" alignItems="center" borderLeft="1px solid" borderColor="rule">
-        <chakra.button
+        <IconPress
           type="button"
-          width="44px"
-          height="44px"
-          display="grid"
-          placeItems="center"
-          color="soft"
-          bg="transparent"
-          border="none"
-          cursor="pointer"
           aria-label={`Use ${other} colors`}
           title={`Use ${other} colors`}
           onClick={() => {
@@ -93,7 +86,7 @@ export function Header({ compact = false, children }: { compact?: boolean; child
           }}
         >
           {mode === 'dark' ? <Sun size={19} /> : <Moon size={19} />}
-        </chakra.button>
+        </IconPress>
       </Box>
     </Flex>
   );

@@ -2,6 +2,7 @@ import { chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { History } from 'lucide-react';
 import type { Job, Line } from '../../core/job/schema.js';
 import type { ScopedView } from '../../core/views/job-view.js';
+import { IconPress } from '../controls/controls';
 import { day, feet, money, verdictWords } from '../controls/format';
 import { useSeesPrices } from '../api/me';
 import { Header } from './header';
@@ -57,24 +58,15 @@ export function JobBar({ job, line, view, waiting, live, historyOpen, onHistory 
 }
 
 const HistoryButton = ({ open, onPress }: { open: boolean; onPress: () => void }) => (
-  <chakra.button
+  <IconPress
     type="button"
-    width="44px"
-    height="44px"
-    alignSelf="center"
-    display="grid"
-    placeItems="center"
-    color="soft"
-    bg="transparent"
-    border="none"
-    cursor="pointer"
     aria-label="History of this job"
     aria-expanded={open}
     title="History: undo, redo, bring back"
     onClick={onPress}
   >
     <History size={19} />
-  </chakra.button>
+  </IconPress>
 );
 
 /** Less than this is seen to the end, ft. */

@@ -1,9 +1,10 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { senderOf } from '../api/client';
-import { settleConflict, forget, type OutboxItem } from '../api/outbox';
+import { settleConflict, type OutboxItem } from '../api/outbox';
 import { sayAlone } from '../../core/edits/index.js';
 import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
+import { RefusedParcel } from './refused-parcel';
 
 /** What could not go in by itself: a change that ran into somebody else's, or one that the server refused. */
 export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
@@ -13,26 +14,11 @@ export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
       item.state === 'conflict' ? (
         <ConflictBox key={item.key} item={item} />
       ) : (
-        <Box key={item.key} role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
-          <Text fontWeight={700}>This could not go in: {item.message}</Text>
+        <RefusedParcel key={item.key} item={item} says={`This could not go in: ${item.message ?? ''}`}>
           {item.edits.map((edit, index) => (
             <Text key={index}>{sayAlone(edit)}</Text>
           ))}
-          {item.faults?.map(({ path, message }) => (
-            <Text key={path + message} color="soft" overflowWrap="anywhere">
-              {path}: {message}
-            </Text>
-          ))}
-          <Press
-            type="button"
-            mt="2"
-            onClick={() => {
-              forget(item.key);
-            }}
-          >
-            Drop it
-          </Press>
-        </Box>
+        </RefusedParcel>
       ),
     );
 }

@@ -1,0 +1,35 @@
+import { Box, Text } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import type { Fault } from '../../core/job/faults.js';
+import { forget } from '../api/outbox';
+import { Press } from '../controls/controls';
+
+interface Props {
+  readonly item: { readonly key: string; readonly faults?: readonly Fault[] | undefined };
+  /** What could not go in, and why. */
+  readonly says: string;
+  readonly as?: 'div' | 'li';
+  readonly children?: ReactNode;
+}
+
+/** What the server would not take stays until a person drops it. */
+export const RefusedParcel = ({ item: { key, faults }, says, as = 'div', children }: Props) => (
+  <Box as={as} role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
+    <Text fontWeight={700}>{says}</Text>
+    {children}
+    {faults?.map(({ path, message }) => (
+      <Text key={path + message} color="soft" overflowWrap="anywhere">
+        {path}: {message}
+      </Text>
+    ))}
+    <Press
+      type="button"
+      mt="2"
+      onClick={() => {
+        forget(key);
+      }}
+    >
+      Drop it
+    </Press>
+  </Box>
+);
