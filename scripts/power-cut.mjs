@@ -96,6 +96,8 @@ const jointEdit = (entry, reading_ft) => ({
 });
 
 let [lost, unopened] = [0, 0];
+const say = (cuts) =>
+  process.stdout.write(`${cuts} power cuts: ${lost} lost an answered edit, ${unopened} did not open\n`);
 try {
   run('truncate', ['-s', '400M', image]);
   run('mkfs.ext4', ['-q', image]);
@@ -129,6 +131,7 @@ try {
       process.stderr.write(`round ${round}: ${error.message}\n`);
     }
     unmount(after);
+    if (round % 25 === 0) say(round);
     if (round % 5 === 0) {
       await end(server, 'SIGKILL');
       server = await start(join(disk, 'data'), 4971);
@@ -139,5 +142,5 @@ try {
   for (const at of mounted) unmount(at);
   rmSync(folder, { recursive: true, force: true });
 }
-process.stdout.write(`${rounds} power cuts: ${lost} lost an answered edit, ${unopened} did not open\n`);
+say(rounds);
 process.exit(lost + unopened === 0 ? 0 : 1);
