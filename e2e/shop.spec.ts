@@ -63,6 +63,11 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
 
   const truck = await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 390, height: 780 } });
   const phone = await truck.newPage();
+  // A page of crew's asks for nothing that is closed to it.
+  const closed: string[] = [];
+  phone.on('response', (answer) => {
+    if (answer.status() === 403) closed.push(answer.url());
+  });
   await phone.goto(shop);
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await noFaults(phone);
@@ -94,16 +99,26 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await openView('Lengths');
   await expect(phone.getByRole('heading', { name: 'Shopping list' })).toBeVisible();
   await noPrice();
+  // How warm it is, whoever stands at the pipe says: the resin's time follows.
+  const workable = phone.getByRole('button', { name: /The resin can be worked for/ }).first();
+  const before = await workable.innerText();
+  await phone.getByRole('textbox', { name: 'Temperature on the day, °F' }).fill('95');
+  await phone.keyboard.press('Tab');
+  await expect(workable).not.toHaveText(before);
   await openView('Excavations');
   await expect(phone.getByRole('heading', { name: 'From above' })).toBeVisible();
   await noPrice();
   await noFaults(phone);
+  expect(closed).toEqual([]);
   await phone.goto(`${shop}/jobs/demo-1-quarry-lane/offer`);
   await expect(phone).toHaveURL(/\/log$/);
 
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/sheet`);
   await page.getByRole('button', { name: 'History of this job' }).click();
   await expect(page.getByRole('complementary', { name: 'History' })).toContainText('Ben Ortiz');
+  await expect(page.getByRole('complementary', { name: 'History' })).toContainText(
+    /Temperature of the day: .* → 95 °F/,
+  );
 
   // Taken off the list, his browser is out; what he types then waits, and goes in under who signs in next.
   await page.goto(`${server.url}/firm`);

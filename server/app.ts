@@ -19,7 +19,7 @@ import { markOurs, securely, servePages } from './pages.js';
 import { signedIn, throughDoor, type Asking, type Door } from './people/door.js';
 import { firmFor } from './people/for-reader.js';
 import type { People } from './people/people.js';
-import { peopleRoutes, signInRoutes } from './people/routes.js';
+import { peopleRoutes, signInRoutes, type Note } from './people/routes.js';
 import type { Sessions } from './people/sessions.js';
 import { problem } from './problem.js';
 import type { ReelLink } from './reel.js';
@@ -45,6 +45,8 @@ export interface Parts {
   readonly photos: Photos;
   readonly people: People;
   readonly sessions: Sessions;
+  /** Takes down what happens at the door. */
+  readonly note: Note;
   readonly backups: { list: () => Promise<KeptBackup[]>; make: () => Promise<KeptBackup> };
   /** Where customers reach their pages from outside, such as https://offers.example.com; undefined: here only. */
   readonly customersAt?: string | undefined;
@@ -53,10 +55,10 @@ export interface Parts {
 
 /** The interface of the server; each who asks through the door is shown what their role may see. */
 function apiOn(parts: Parts, door: Door | undefined) {
-  const { store, firm, shares, offerOf, photos, people, backups, reel } = parts;
+  const { store, firm, shares, offerOf, photos, backups, reel } = parts;
   return new Hono<Asking>()
     .route('/', signInRoutes(parts, door))
-    .route('/people', peopleRoutes(people))
+    .route('/people', peopleRoutes(parts))
     .route('/offers', offersOn({ shares, photos, offerOf }))
     .route('/', jobsOn(parts))
     .route('/deleted', deletedJobs(parts))

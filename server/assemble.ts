@@ -21,7 +21,7 @@ import { storeOn } from './jobs/store.js';
 import { viewsOn } from './jobs/views.js';
 
 /** What a server stands on, wherever it runs. */
-export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt'> {
+export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt' | 'note'> {
   /** Where everything is kept. One process at a time. */
   readonly folder: string;
   /** A PostgreSQL server that keeps the jobs instead; the folder then holds photos and backups, and may be shared. */
@@ -50,7 +50,8 @@ async function openShared(folder: string, options: PostgresOptions) {
  * @throws DatabaseRefused, or FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
  */
 export async function assemble(ground: Ground) {
-  const { folder, migrations, pages, offerOf, customersAt, log, digestOf, viewOf, program, dead } = ground;
+  const { folder, migrations, pages, offerOf, customersAt, note, log, digestOf, viewOf, program, dead } =
+    ground;
   const opened = await (ground.databaseUrl === undefined
     ? openDatabase({ folder, migrations, dead })
     : openShared(folder, { url: ground.databaseUrl, migrations, log }));
@@ -77,6 +78,7 @@ export async function assemble(ground: Ground) {
     photos,
     people,
     sessions,
+    note,
     backups,
     offerOf,
     customersAt,

@@ -13,6 +13,8 @@ import { shopAddress, ShopRefused, type ShopAddress } from './shop.js';
 import { startBench } from './work.js';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
+/** What happens at the door is taken down whatever the level of the rest. */
+const door = pino({ name: 'door' }, pino.destination(2));
 const root = resolve(import.meta.dirname, '..');
 const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
 const port = Number(process.env.PORT ?? 4870);
@@ -52,6 +54,9 @@ async function main(): Promise<void> {
     offerOf: (job, firm, today) => bench.ask((work) => work.offerOf(job, firm, today)),
     program,
     customersAt: process.env.OPEN_TRENCH_CUSTOMER_URL,
+    note: (event) => {
+      door.info(event);
+    },
     reel: () => reelOf(process.env.OPEN_TRENCH_REEL),
     log: logError,
     dead: endWith,

@@ -18,6 +18,7 @@ const edits = (job: Job, pick: number): Edit[] => {
     { kind: 'entry', line: line.id, run: run.id, entry: entry.id, set: { ...entry, note: 'changed' } },
     { kind: 'entry', line: line.id, run: run.id, entry: added.id, set: added },
     { kind: 'run', line: line.id, run: 'R9', set: { ...runHead(run), id: 'R9' } },
+    { kind: 'temperature', set: { temperature_F: 88 } },
     job.accepted
       ? { kind: 'accepted', set: null }
       : { kind: 'accepted', set: { on: '2026-03-04', school: 'renew', total: 9, job: plainJob(job) } },
@@ -39,7 +40,7 @@ const withAcceptance = (job: Job, agreed: boolean): Job =>
 
 test('an edit and its inverse leave the job as it was', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 5000 }), fc.nat(6), fc.boolean(), (seed, which, agreed) => {
+    fc.property(fc.integer({ min: 1, max: 5000 }), fc.nat(8), fc.boolean(), (seed, which, agreed) => {
       const job = withAcceptance(randomJob(seed, { lines: 2 }), agreed);
       const edit = edits(job, seed)[which] as Edit;
       expect(editSchema.safeParse(edit).success).toBe(true);

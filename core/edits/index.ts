@@ -7,6 +7,7 @@ import type { AnyEdit, EditKind, StoredRow } from './kind.js';
 import { lineEdit } from './line.js';
 import { pinsEdit } from './pins.js';
 import { runEdit } from './run.js';
+import { temperatureEdit } from './temperature.js';
 
 export { jobHead, lineHead, runHead } from './heads.js';
 export type { StoredRow } from './kind.js';
@@ -19,7 +20,7 @@ function isOfWhatItSets({ kind, set, ...address }: AnyEdit): boolean {
 }
 
 /** Every kind of edit. To add one, write its file and list it here: schema, store, merging and history follow. */
-const editKinds = [jobEdit, acceptedEdit, lineEdit, pinsEdit, runEdit, entryEdit] as const;
+const editKinds = [jobEdit, acceptedEdit, temperatureEdit, lineEdit, pinsEdit, runEdit, entryEdit] as const;
 
 type Schemas<Kinds> = {
   readonly [K in keyof Kinds]: Kinds[K] extends EditKind<infer Schema> ? Schema : never;

@@ -12,13 +12,15 @@ export type Untied = 'refuse' | 'keep';
 export function placeFaults(line: Line, at: string, untied: Untied): Fault[] {
   const loose = untied === 'refuse' ? untiedFaults(line, at) : [];
   if (loose.length > 0) return loose;
-  const model = lineModel(line);
   const stretches = [
     ...(['surfaces', 'owners', 'noDig', 'pins'] as const).flatMap((field) =>
       (line[field] ?? []).map((stretch, i) => ({ stretch, path: `${at}.${field}[${i}]` })),
     ),
     ...(line.cleanings ?? []).map((stretch, i) => ({ stretch, path: `${at}.cleanings[${i}]` })),
   ];
+  // Every edit comes through here: a line that holds nothing by its stations is not surveyed.
+  if (stretches.length === 0) return [];
+  const model = lineModel(line);
   return stretches.flatMap(({ stretch, path }) =>
     stretchFaults(resolveStretch(stretch, model.survey, line.end), path, model, untied),
   );

@@ -75,12 +75,6 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
       .delete('/jobs/:id', async (c) =>
         (await store.remove(c.req.param('id'))) ? c.body(null, 204) : problem(c, 404, 'No such job'),
       )
-      .get('/deleted', async (c) => c.json(await store.deleted()))
-      .post('/deleted/:id', async (c) => {
-        const back = await store.bringBack(c.req.param('id'));
-        changed();
-        return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
-      })
       .get('/jobs/:id/view', async (c) => {
         const kept = await views.read(c.req.param('id'));
         return kept ? c.json(kept) : problem(c, 404, 'No view of this job is kept');

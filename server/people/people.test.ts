@@ -107,6 +107,10 @@ test('five wrong passphrases lock a name, whoever knows it then; nothing tells a
   expect((await signIn('Lock', 'plain brick canal stove')).status).toBe(429);
   const [row] = (await app.people.list()).filter(({ name }) => name === 'Lock');
   expect(row?.lockedUntil).toBeDefined();
+  // The log says what happened, by the name that was typed, and never a passphrase.
+  const outcomes = app.noted.filter(({ who }) => who === 'Lock').map(({ outcome }) => outcome);
+  expect(outcomes).toEqual(['wrong', 'wrong', 'wrong', 'wrong', 'locked', 'locked']);
+  expect(JSON.stringify(app.noted)).not.toMatch(/brick|ladder/);
   // A new passphrase from an owner opens it again.
   await as('owner', `/api/people/${row?.id ?? ''}`, json({ passphrase: 'other brick canal stove' }, 'PUT'));
   expect((await signIn('Lock', 'other brick canal stove')).status).toBe(200);
@@ -136,6 +140,16 @@ test('a new passphrase, another role or an end of the way in signs out what was 
   await as('owner', `/api/people/${id}`, { method: 'DELETE' });
   expect(await isIn(third)).toBe(false);
   expect((await signIn('Sam', 'south kettle eight oak')).status).toBe(422);
+  // Two owners who take each other off the list at the same moment leave one.
+  const two = await app.people.add({ name: 'Owen', role: 'owner', passphrase: 'third kettle nine oak' });
+  const other = 'person' in two ? two.person.id : '';
+  const both = await Promise.all(
+    [made.owner?.id ?? '', other].map((each) => app.people.change(each, { role: 'estimator' })),
+  );
+  expect(both.filter((done) => 'faults' in done)).toHaveLength(1);
+  if ('person' in (both[0] ?? {})) await app.people.change(made.owner?.id ?? '', { role: 'owner' });
+  await app.people.remove(other);
+  cookies.owner = (await signIn('Pat owner')).cookie.split(';')[0] ?? '';
   const alone = await as('owner', `/api/people/${made.owner?.id ?? ''}`, { method: 'DELETE' });
   expect([alone.status, await alone.text()]).toEqual([422, expect.stringContaining('last owner')]);
 }, 30_000);
@@ -209,7 +223,12 @@ test('crew reads a job, its list, its history and what is done without a price, 
   const noted = await as('crew', `/api/jobs/${id}/edits`, json({ sent: 'crew-set-2', edits: [entry] }));
   expect([noted.status, await noted.text()]).toEqual([200, expect.not.stringContaining('414.41')]);
 
+  // Who stands at the pipe says how warm it is; all else that the estimator said of the job stands.
+  const warm = { sent: 'crew-set-3', edits: [{ kind: 'temperature', set: { temperature_F: 91 } }] };
+  expect((await as('crew', `/api/jobs/${id}/edits`, json(warm))).status).toBe(200);
+
   const whole = (await (await app.ask(`/api/jobs/${id}`)).json()) as StoredJob;
+  expect([whole.job.site?.temperature_F, whole.job.prices]).toEqual([91, { look: 414.41 }]);
   const view = jobView(underFirm(whole.job, firm));
   const total = String(view.scope.prices.total);
   expect(Number(total)).toBeGreaterThan(0);
@@ -225,9 +244,11 @@ test('crew reads a job, its list, its history and what is done without a price, 
   expect((await as('crew', `/api/jobs/${id}/view`)).status).toBe(403);
 
   const history = (await (await as('owner', `/api/jobs/${id}/history`)).json()) as HistoryPage;
-  expect(history.changes.map(({ person }) => person)).toEqual(['Pat crew', 'Pat estimator', 'Pat estimator']);
+  expect(history.changes.map(({ person }) => person)).toEqual([
+    ...['Pat crew', 'Pat crew', 'Pat estimator', 'Pat estimator'],
+  ]);
   const crews = (await (await as('crew', `/api/jobs/${id}/history`)).json()) as HistoryPage;
-  expect(crews.changes.map(({ edit }) => edit.kind)).toEqual(['entry']);
+  expect(crews.changes.map(({ edit }) => edit.kind)).toEqual(['temperature', 'entry']);
 });
 
 test('the history goes back to the first edit, a page at a time', async () => {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Fault } from '../../core/job/faults.js';
-import type { Database } from '../storage/database.js';
+import type { Database, Transaction } from '../storage/database.js';
 import { people, sessions } from '../storage/tables.js';
 import { hashPassphrase, passphraseFault } from './passphrase.js';
 import type { Role } from './roles.js';
@@ -38,7 +38,7 @@ export interface People {
 export const personOf = ({ id, name, role }: Person): Person => ({ id, name, role });
 export const notRemoved = isNull(people.removedAt);
 
-const standing = async (db: Database, id: string) => {
+const standing = async (db: Transaction, id: string) => {
   const [row] = await db
     .select()
     .from(people)
@@ -46,10 +46,17 @@ const standing = async (db: Database, id: string) => {
   return row;
 };
 
-const signedOut = (db: Database, id: string) => db.delete(sessions).where(eq(sessions.person, id));
+const signedOut = (db: Transaction, id: string) => db.delete(sessions).where(eq(sessions.person, id));
+
+/** One after the other: two owners who take each other off the list at once would leave none. */
+const inTurn = <T>(db: Database, work: (tx: Transaction) => Promise<T>): Promise<T> =>
+  db.transaction(async (tx) => {
+    await tx.select({ id: people.id }).from(people).where(eq(people.role, 'owner')).for('update');
+    return work(tx);
+  });
 
 /** The last owner stays one: otherwise nobody could let anybody in from outside this machine. */
-const isLastOwner = async (db: Database, { id, role }: Person) =>
+const isLastOwner = async (db: Transaction, { id, role }: Person) =>
   role === 'owner' &&
   (await db.$count(people, and(eq(people.role, 'owner'), notRemoved, ne(people.id, id)))) === 0;
 const lastOwner = {
@@ -86,22 +93,34 @@ export function peopleOn(db: Database): People {
         ? { person }
         : { faults: [{ path: 'name', message: 'somebody signs in under this name already' }] };
     },
-    change: (id, said) => change(db, id, said),
-    async remove(id) {
-      const before = await standing(db, id);
-      if (!before) return { missing: true };
-      if (await isLastOwner(db, before)) return lastOwner;
-      await db.update(people).set({ removedAt: new Date() }).where(eq(people.id, id));
-      await signedOut(db, id);
-      return { person: personOf(before) };
+    async change(id, { role, passphrase }) {
+      // Hashing takes a few tenths of a second, which nobody else waits for.
+      const passphraseHash = passphrase === undefined ? undefined : await hashPassphrase(passphrase);
+      return inTurn(db, (tx) => change(tx, id, { role, passphrase, passphraseHash }));
     },
+    remove: (id) => inTurn(db, (tx) => remove(tx, id)),
   };
 }
 
+async function remove(db: Transaction, id: string): Promise<PersonWritten> {
+  const before = await standing(db, id);
+  if (!before) return { missing: true };
+  if (await isLastOwner(db, before)) return lastOwner;
+  await db.update(people).set({ removedAt: new Date() }).where(eq(people.id, id));
+  await signedOut(db, id);
+  return { person: personOf(before) };
+}
+
+interface Change {
+  readonly role: Role | undefined;
+  readonly passphrase: string | undefined;
+  readonly passphraseHash: string | undefined;
+}
+
 async function change(
-  db: Database,
+  db: Transaction,
   id: string,
-  { role, passphrase }: Parameters<People['change']>[1],
+  { role, passphrase, passphraseHash }: Change,
 ): Promise<PersonWritten> {
   const before = await standing(db, id);
   if (!before) return { missing: true };
@@ -110,9 +129,7 @@ async function change(
   if (fault !== undefined) return { faults: [{ path: 'passphrase', message: fault }] };
   const set = {
     role: role ?? before.role,
-    ...(passphrase === undefined
-      ? {}
-      : { passphraseHash: await hashPassphrase(passphrase), failures: 0, lockedUntil: null }),
+    ...(passphraseHash === undefined ? {} : { passphraseHash, failures: 0, lockedUntil: null }),
   };
   await db.update(people).set(set).where(eq(people.id, id));
   await signedOut(db, id);

@@ -37,8 +37,8 @@ export function mayAsk(role: Role, method: string, path: string): boolean {
   return role === 'owner' || !meets(ownersOnly, asked, path);
 }
 
-/** Kinds of edit that crew may make: of the lines, runs and entries that its camera and its tape give. */
-const crewEdits: ReadonlySet<string> = new Set(['line', 'run', 'entry']);
+/** Kinds of edit that crew may make: of what its camera, its tape and its thermometer give. */
+const crewEdits: ReadonlySet<string> = new Set(['line', 'run', 'entry', 'temperature']);
 
 /** Whether somebody in a role may make, or read in the history, an edit of a kind. */
 export const mayEdit = (role: Role, kind: string): boolean => role !== 'crew' || crewEdits.has(kind);

@@ -8,6 +8,19 @@ import type { People, PersonWritten } from './people.js';
 import { roles } from './roles.js';
 import type { Sessions, SignedIn } from './sessions.js';
 
+/** What happens at the door, for the log that its owner reads when something is wrong. */
+export interface DoorEvent {
+  readonly event:
+    'sign-in' | 'sign-out' | 'passphrase changed' | 'person added' | 'person changed' | 'person removed';
+  /** The name as it was typed, or the id of the person it was done to. */
+  readonly who: string;
+  /** Who did it, where that is somebody else. */
+  readonly by?: string | undefined;
+  readonly from?: string;
+  readonly outcome: 'done' | 'refused' | 'wrong' | 'locked' | 'too many tries';
+}
+export type Note = (event: DoorEvent) => void;
+
 const nameSchema = z.string().trim().min(1, 'a person has a name').max(80);
 const passphraseSchema = z.string().max(1000);
 const newPersonSchema = z.strictObject({
@@ -27,16 +40,27 @@ const mostTries = 20;
 const triesIn_ms = 5 * 60_000;
 
 /** Who may sign in, for an owner or somebody at this machine. */
-export const peopleRoutes = (people: People) =>
-  new Hono<Asking>()
+export function peopleRoutes({ people, note }: { people: People; note: Note }) {
+  const noted = (c: Context<Asking>, event: DoorEvent['event'], who: string, done: PersonWritten) => {
+    const outcome = 'person' in done ? 'done' : 'refused';
+    note({ event, who, by: c.get('person')?.name ?? 'this machine', outcome });
+    return done;
+  };
+  return new Hono<Asking>()
     .get('/', async (c) => c.json(await people.list()))
-    .post('/', asJson, body(newPersonSchema), async (c) =>
-      written(c, await people.add(c.req.valid('json')), 201),
-    )
-    .put('/:id', asJson, body(changeSchema), async (c) =>
-      written(c, await people.change(c.req.param('id'), c.req.valid('json'))),
-    )
-    .delete('/:id', async (c) => written(c, await people.remove(c.req.param('id'))));
+    .post('/', asJson, body(newPersonSchema), async (c) => {
+      const said = c.req.valid('json');
+      return written(c, noted(c, 'person added', said.name, await people.add(said)), 201);
+    })
+    .put('/:id', asJson, body(changeSchema), async (c) => {
+      const id = c.req.param('id');
+      return written(c, noted(c, 'person changed', id, await people.change(id, c.req.valid('json'))));
+    })
+    .delete('/:id', async (c) => {
+      const id = c.req.param('id');
+      return written(c, noted(c, 'person removed', id, await people.remove(id)));
+    });
+}
 
 function written(c: Context, done: PersonWritten, status: 200 | 201 = 200): Response {
   if ('person' in done) return c.json(done.person, status);
@@ -47,7 +71,7 @@ function written(c: Context, done: PersonWritten, status: 200 | 201 = 200): Resp
 
 /** Signing in and out, and who one is. Where there is no door, whoever sits at this machine is let in as its owner. */
 export function signInRoutes(
-  { people, sessions }: { people: People; sessions: Sessions },
+  { people, sessions, note }: { people: People; sessions: Sessions; note: Note },
   door: Door | undefined,
 ) {
   const tries = attempts(mostTries, triesIn_ms);
@@ -63,13 +87,21 @@ export function signInRoutes(
     .get('/me', (c) => c.json({ person: c.get('person') ?? null, signsIn: door !== undefined }))
     .post('/sign-in', asJson, body(signInSchema), async (c) => {
       if (!door) return problem(c, 404, 'Nobody signs in on this machine itself');
-      if (!mayTry(c)) return tooMany(c);
       const { name, passphrase } = c.req.valid('json');
-      return letIn(c, await sessions.signIn(name, passphrase));
+      const event = { event: 'sign-in', who: name, from: addressOf(c, door) } as const;
+      if (!mayTry(c)) {
+        note({ ...event, outcome: 'too many tries' });
+        return tooMany(c);
+      }
+      const signed = await sessions.signIn(name, passphrase);
+      note({ ...event, outcome: 'token' in signed ? 'done' : 'wrong' in signed ? 'wrong' : 'locked' });
+      return letIn(c, signed);
     })
     .post('/sign-out', async (c) => {
       const token = tokenOf(c);
+      const person = token === undefined ? undefined : await sessions.who(token);
       if (token !== undefined) await sessions.signOut(token);
+      if (person) note({ event: 'sign-out', who: person.name, from: addressOf(c, door), outcome: 'done' });
       takeToken(c);
       return c.body(null, 204);
     })
@@ -79,9 +111,14 @@ export function signInRoutes(
       if (!mayTry(c)) return tooMany(c);
       const { was, set } = c.req.valid('json');
       const known = await sessions.signIn(person.name, was);
-      if (!('token' in known)) return letIn(c, known);
+      if (!('token' in known)) {
+        note({ event: 'passphrase changed', who: person.name, from: addressOf(c, door), outcome: 'wrong' });
+        return letIn(c, known);
+      }
       await sessions.signOut(known.token);
       const done = await people.change(person.id, { passphrase: set });
+      const outcome = 'person' in done ? 'done' : 'refused';
+      note({ event: 'passphrase changed', who: person.name, from: addressOf(c, door), outcome });
       if (!('person' in done)) return written(c, done);
       return letIn(c, await sessions.signIn(person.name, set));
     });

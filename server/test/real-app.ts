@@ -3,6 +3,7 @@ import { offerOf } from '../../core/offer/offer.js';
 import { digestOf } from '../../core/views/digest.js';
 import { keptViewOf } from '../../core/views/kept-view.js';
 import { assemble } from '../assemble.js';
+import type { DoorEvent } from '../people/routes.js';
 import { dead, migrations, newDataFolder } from './new-folder.js';
 
 export type Ask = (path: string, init?: RequestInit) => Promise<Response>;
@@ -14,6 +15,7 @@ const customersAt = 'https://offers.invented.test';
 export async function realApp() {
   const folder = await newDataFolder();
   const logged: unknown[] = [];
+  const noted: DoorEvent[] = [];
   const { app, shopApp, people, customers, photos, digests, views, close } = await assemble({
     folder,
     migrations,
@@ -22,6 +24,9 @@ export async function realApp() {
     offerOf: (...asked) => Promise.resolve(offerOf(...asked)),
     program: 'test',
     customersAt,
+    note: (event) => {
+      noted.push(event);
+    },
     log: (error) => {
       logged.push(error);
     },
@@ -49,6 +54,7 @@ export async function realApp() {
     digests,
     views,
     logged,
+    noted,
     ask,
     askAsCustomer: ((path, init) => Promise.resolve(customers.request(`${customersAt}${path}`, init))) as Ask,
     async close() {

@@ -27,18 +27,23 @@ const ours = (kept: KeptView | null | undefined) => (kept?.program === program ?
 
 /**
  * What is kept of a job's view, in this browser and on the server; `settled` once both were asked. A view that another
- * program worked out is never among them.
+ * program worked out is never among them. Nothing is asked for unless it is `wanted`.
  */
-export function useKeptViews(id: string): { readonly views: readonly KeptView[]; readonly settled: boolean } {
+export function useKeptViews(
+  id: string,
+  wanted: boolean,
+): { readonly views: readonly KeptView[]; readonly settled: boolean } {
   const own = useQuery({
     queryKey: ownKey(id),
     queryFn: async () => ours(await get<OwnView>(id, store).catch(() => undefined)),
+    enabled: wanted,
     staleTime: Infinity,
     ...asItIs,
   });
   const served = useQuery({
     queryKey: servedKey(id),
     queryFn: () => servedView(id),
+    enabled: wanted,
     staleTime: Infinity,
     gcTime: 60_000,
     retry: false,

@@ -42,11 +42,12 @@ interface WorkedOut {
 
 /**
  * What the screens show of a job. What is kept of this very job is taken as it is. Otherwise it is worked out beside the
- * page in steps, and what is kept or was shown last stands until the first of them that shows as much.
+ * page in steps, and what is kept or was shown last stands until the first of them that shows as much. Nothing is asked for
+ * where it is not `open` to who reads.
  */
-export function useView(id: string, job: Job | undefined): Shown {
+export function useView(id: string, job: Job | undefined, open: boolean): Shown {
   const mark = useMemo(() => job && markOf(job), [job]);
-  const { views, settled } = useKeptViews(id);
+  const { views, settled } = useKeptViews(id, open);
   const known = views.find((kept) => kept.mark === mark);
   const [worked, setWorked] = useState<WorkedOut>();
   const [failed, setFailed] = useState<{ readonly mark: string; readonly error: Error }>();

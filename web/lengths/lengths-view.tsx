@@ -2,7 +2,6 @@ import { schoolWords } from '../../core/job/school-words.js';
 import { capital } from '../../core/capital.js';
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
-import { jobHead } from '../../core/edits/index.js';
 import type { Figure } from '../../core/figure.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { ScopeSoFar } from '../../core/scope/scope.js';
@@ -13,7 +12,6 @@ import { fileName } from '../controls/save';
 import { WorkingOut } from '../shell/working-out';
 import { Shopping } from './shopping';
 import { WetOutClock } from './wet-out';
-import { withoutEmpty } from '../controls/without-empty';
 import { NumberCell } from '../site/cells';
 import { materialWords } from '../../core/catalog/materials.js';
 
@@ -128,23 +126,18 @@ export function LengthsView() {
               </tbody>
             </Table>
             <Flex align="center" gap="3" mt="3" wrap="wrap">
-              <Text id="temperature">
-                Temperature on the day, °F{seesPrices ? '' : `: ${job.site?.temperature_F ?? 70}`}
-              </Text>
-              {seesPrices && (
-                <Box width="110px">
-                  <NumberCell
-                    label="Temperature on the day, °F"
-                    value={job.site?.temperature_F}
-                    placeholder="70"
-                    onChange={(temperature_F) => {
-                      const head = jobHead(job);
-                      const site = withoutEmpty({ ...head.site, temperature_F });
-                      void change.say([{ kind: 'job', set: withoutEmpty({ ...head, site }) }]);
-                    }}
-                  />
-                </Box>
-              )}
+              <Text id="temperature">Temperature on the day, °F</Text>
+              <Box width="110px">
+                <NumberCell
+                  label="Temperature on the day, °F"
+                  value={job.site?.temperature_F}
+                  placeholder="70"
+                  onChange={(temperature_F) => {
+                    const set = temperature_F === undefined ? null : { temperature_F };
+                    void change.say([{ kind: 'temperature', set }]);
+                  }}
+                />
+              </Box>
               <Text color="soft" fontSize="14px">
                 {job.site?.temperature_F === undefined
                   ? 'Nobody said: 70 is taken. A warm day takes minutes off the resin.'

@@ -63,7 +63,7 @@ export function JobLayout() {
   const { firm } = useFirm();
   const inForce = useMemo(() => (job && firm ? underFirm(job, firm) : undefined), [job, firm]);
   const seesPrices = useSeesPrices();
-  const worked = useView(jobId, seesPrices ? inForce : undefined);
+  const worked = useView(jobId, seesPrices ? inForce : undefined, seesPrices);
   const served = useCrewView(jobId, stored, seesPrices ? undefined : inForce);
   const { lines, view, error, complete, caughtUp } = seesPrices ? worked : served;
   const { notice, tell } = useNotice();
