@@ -100,7 +100,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await expect(phone.getByRole('heading', { name: 'Shopping list' })).toBeVisible();
   await noPrice();
   // How warm it is, whoever stands at the pipe says: the resin's time follows.
-  const workable = phone.getByRole('button', { name: /The resin can be worked for/ }).first();
+  const workable = phone.getByTitle(/The resin can be worked for/).first();
   const before = await workable.innerText();
   await phone.getByRole('textbox', { name: 'Temperature on the day, °F' }).fill('95');
   await phone.keyboard.press('Tab');
