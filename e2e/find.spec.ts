@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { firmSchema } from '../core/job/firm.js';
 import { jobOf } from './support/headless.js';
-import { saveBy } from './support/pdf.js';
+import { readPdf, saveBy } from './support/pdf.js';
 import { expect, startServer, test } from './support/server.js';
 
 test.use({ serviceWorkers: 'allow' });
@@ -139,6 +139,15 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
     validity_days: 21,
     rules: { look_months: 36 },
   });
+  // A logo is a picture, and goes with the company's file; whatever else is chosen says so.
+  const logo = page.locator('input[aria-label="Logo file"]');
+  const text = { name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') };
+  await logo.setInputFiles(text);
+  await expect(page.getByRole('alert')).toContainText('notes.png: this is no picture');
+  const drawn = await page.screenshot({ clip: { x: 0, y: 0, width: 900, height: 120 } });
+  await logo.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: drawn });
+  await expect(page.getByAltText('The logo as it stands on an offer')).toBeVisible();
+  await expect.poll(async () => (await firm()).logo).toMatch(/^data:image\/png;base64,/);
   const path = info.outputPath('firm.json');
   await saveBy(page, 'Export the company', path);
   expect(firmSchema.parse(JSON.parse(readFileSync(path, 'utf8')))).toEqual(await firm());
@@ -159,6 +168,12 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
   // It stands on the offer of every job.
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/offer`);
   await expect(page.getByRole('region', { name: 'The offer' })).toContainText('Net thirty.');
+  await saveBy(page, 'Offer as PDF', info.outputPath('offer.pdf'));
+  expect((await readPdf(info.outputPath('offer.pdf'))).pictures).toBeGreaterThan(0);
+  await page.getByRole('button', { name: 'Link for the customer' }).click();
+  await page.goto(await page.getByLabel('The link for the customer').inputValue());
+  const shown = page.getByRole('img', { name: 'Hollow Lane Drains' });
+  await expect.poll(() => shown.evaluate((each: HTMLImageElement) => each.naturalWidth)).toBe(600);
   expect((await jobOf(page, server.url, 'demo-1-quarry-lane')).offer).toBeUndefined();
   await server.stop();
 });

@@ -64,6 +64,9 @@ test('a firm that the reader takes is valid, and what it refuses by shape is not
   };
   for (const [patch, taken] of [
     [{}, true],
+    [{ logo: 'data:image/png;base64,iVBORw0KGgo=' }, true],
+    [{ logo: 'https://elsewhere.test/logo.png' }, false],
+    [{ logo: 'data:image/svg+xml;base64,PHN2Zz4=' }, false],
     [{ validity_days: 0 }, false],
     [{ colour: 'red' }, false],
     [{ version: 2 }, false],

@@ -5,6 +5,10 @@ import { pricesSchema } from './prices-schema.js';
 import { rulesSchema } from './rules-schema.js';
 import type { Job } from './schema.js';
 
+/** What a logo is drawn in at most, twice as fine as it stands on paper, and how long its data URL may be. */
+export const logoSize_px = { width: 600, height: 200 } as const;
+export const mostLogo_chars = 250_000;
+
 /** What a firm says once for all its jobs: who it is, its house rules, its price book, and what its offers exclude. */
 export const firmSchema = z.strictObject({
   format: z.literal('open-trench-firm'),
@@ -15,6 +19,12 @@ export const firmSchema = z.strictObject({
   /** How its customers reach it, as it stands on its offers. */
   phone: z.string().max(60).optional(),
   email: z.string().max(200).optional(),
+  /** A PNG or JPEG as a data URL (RFC 2397), so that it goes wherever the firm's file goes. */
+  logo: z
+    .string()
+    .max(mostLogo_chars)
+    .regex(/^data:image\/(png|jpeg);base64,[A-Za-z0-9+/]+=*$/, 'a PNG or JPEG as a base64 data URL')
+    .optional(),
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),
   /** How it works its days and how fast its crews are. */

@@ -28,7 +28,7 @@ export interface Offer {
   readonly address: string | undefined;
   readonly customer: string | undefined;
   readonly inspectedOn: Day | undefined;
-  readonly firm: { readonly [K in 'name' | 'licence' | 'phone' | 'email']: Firm[K] | undefined };
+  readonly firm: { readonly [K in 'name' | 'licence' | 'phone' | 'email' | 'logo']: Firm[K] | undefined };
   readonly on: Day;
   readonly validTo: Day;
   readonly currency: string;
@@ -109,7 +109,13 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
     address: job.site?.address,
     customer: job.site?.customer,
     inspectedOn: job.inspectedOn,
-    firm: { name: firm.name, licence: firm.licence, phone: firm.phone, email: firm.email },
+    firm: {
+      name: firm.name,
+      licence: firm.licence,
+      phone: firm.phone,
+      email: firm.email,
+      logo: firm.logo,
+    },
     on,
     validTo: addDays(on, said?.validity_days ?? firm.validity_days ?? usualValidity_days),
     currency: ready.prices.currency,

@@ -8,6 +8,8 @@ export interface ReadPdf {
   readonly text: string;
   /** Every face that a page uses is in the file. */
   readonly fontsEmbedded: boolean;
+  /** How many pictures are in the file. */
+  readonly pictures: number;
 }
 
 /** Reads a document back with another library than wrote it. */
@@ -33,7 +35,12 @@ export async function readPdf(path: string): Promise<ReadPdf> {
     types.length > 0 &&
     types.every((type) => type === 'Type0' || type.startsWith('CIDFont')) &&
     streams.length === descriptors.length;
-  return { pages, text: pages.join(' '), fontsEmbedded: embedded };
+  return {
+    pages,
+    text: pages.join(' '),
+    fontsEmbedded: embedded,
+    pictures: source.match(/\/Subtype \/Image/g)?.length ?? 0,
+  };
 }
 
 /** Presses a button that hands over a file, and keeps the file at `path`. */

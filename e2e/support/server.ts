@@ -71,10 +71,21 @@ function launch(
   holding: Holding,
   more: Readonly<Record<string, string>>,
 ): Promise<ChildProcess> {
-  const child = spawn(process.execPath, [join(root, 'dist', 'server.mjs')], {
-    env: { ...process.env, OPEN_TRENCH_DATA: folder, PORT: String(port), OPEN_TRENCH_DEMO: holding, ...more },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  });
+  // A server of a test lives for seconds: PGlite's code is not worth optimizing as that of one that runs for months.
+  const child = spawn(
+    process.execPath,
+    ['--wasm-tiering-budget=100000000', join(root, 'dist', 'server.mjs')],
+    {
+      env: {
+        ...process.env,
+        OPEN_TRENCH_DATA: folder,
+        PORT: String(port),
+        OPEN_TRENCH_DEMO: holding,
+        ...more,
+      },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    },
+  );
   return new Promise((ready, failed) => {
     let said = '';
     const listen = (chunk: Buffer) => {

@@ -100,6 +100,9 @@ export const Label = chakra('label', {
 /** A key cap. */
 export const Cap = chakra('kbd', {
   base: {
+    // A phone or a tablet under a finger has no such key.
+    display: { base: 'none', md: 'inline' },
+    '@media (hover: none)': { display: 'none' },
     fontFamily: 'body',
     fontSize: '12px',
     fontWeight: 700,

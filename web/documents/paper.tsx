@@ -4,7 +4,7 @@ import text400Ext from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hy
 import text400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
 import text700Ext from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-700-normal.woff?url';
 import text700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
-import { Document, Font, Page, StyleSheet, Text, View } from '@react-pdf/renderer';
+import { Document, Font, Image, Page, StyleSheet, Text, View } from '@react-pdf/renderer';
 import type { ReactNode } from 'react';
 import type { Offer } from '../../core/offer/offer.js';
 import { tokens } from '../theme/tokens';
@@ -75,6 +75,7 @@ export const styles = StyleSheet.create({
   },
   soft: { color: colours.soft ?? '#555' },
   bold: { fontWeight: 700 },
+  logo: { height: 34, maxWidth: 180, objectFit: 'contain', objectPosition: 'left', marginBottom: 3 },
   row: { flexDirection: 'row', borderTop: `0.75 solid ${colours.rule}`, paddingVertical: 4 },
   caution: { borderLeft: `3 solid ${colours.signal}`, paddingLeft: 7, marginVertical: 3 },
 });
@@ -116,6 +117,7 @@ export function Paper({
       <Page size="LETTER" style={styles.page} wrap>
         <View style={styles.bar} fixed>
           <View>
+            {from.logo && <Image src={from.logo} style={styles.logo} />}
             <Text style={styles.bold}>{from.name ?? ' '}</Text>
             {[from.licence, [from.phone, from.email].filter(Boolean).join(', ')].map(
               (line) =>

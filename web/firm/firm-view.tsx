@@ -10,6 +10,7 @@ import { PeoplePanel } from '../people/people-panel';
 import { Backups } from './backups';
 import { RateChecks } from './rate-checks';
 import { FirmFile } from './firm-file';
+import { LogoField } from './logo-field';
 import { PlanRulesEditor } from '../rules/plan-rules';
 import { RulesEditor } from '../rules/rules-editor';
 import { Group } from '../rules/rows';
@@ -96,6 +97,12 @@ function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void
               </Box>
             </Flex>
           ))}
+          <LogoField
+            logo={firm.logo}
+            onChange={(logo) => {
+              set({ logo });
+            }}
+          />
         </Group>
         <Group title="Terms">
           <Flex align="center" gap="3" py="1" wrap="wrap">

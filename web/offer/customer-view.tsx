@@ -38,6 +38,15 @@ export function CustomerView() {
       )}
       {offer && way && (
         <>
+          {offer.firm.logo && (
+            <Box bg="white" display="inline-block" p="1" mb="2">
+              <img
+                src={offer.firm.logo}
+                alt={offer.firm.name ?? 'The company'}
+                style={{ maxHeight: 72, maxWidth: '100%' }}
+              />
+            </Box>
+          )}
           {offer.firm.name && (
             <Text fontFamily="heading" fontWeight={700} fontSize="17px">
               {offer.firm.name}

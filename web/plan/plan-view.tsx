@@ -218,7 +218,13 @@ const Legend = () => (
         {words}
       </Flex>
     ))}
-    <span>Drag a bar, or move it with ← → (Shift: a day); Delete lifts its start. What follows follows.</span>
+    <span>
+      Drag a bar
+      <Box as="span" hideBelow="md">
+        , or move it with ← → (Shift: a day); Delete lifts its start
+      </Box>
+      . What follows moves along.
+    </span>
   </Flex>
 );
 

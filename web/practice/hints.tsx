@@ -2,6 +2,7 @@ import { Flex, Text } from '@chakra-ui/react';
 import { Lightbulb } from 'lucide-react';
 import { createContext, use, useState, type ReactNode } from 'react';
 import { Press } from '../controls/controls';
+import { useNarrow } from '../shell/use-narrow';
 import { hintsDone, keepHints } from './kept';
 
 /** Beside what a hint stands. */
@@ -20,16 +21,21 @@ export interface Progress {
 const hints: readonly {
   readonly at: Place;
   readonly says: string;
+  /** The same where there are no keys, where it names one. */
+  readonly onPhone?: string;
   readonly done: (progress: Progress) => boolean;
 }[] = [
   {
     at: 'reel',
     says: 'Push the cable: Push, or ↑ on the empty line, with Shift for a stride. Watch the counter.',
+    onPhone: 'Push the cable with Push. Watch the counter.',
     done: ({ reading_ft }) => reading_ft > 4,
   },
   {
     at: 'line',
     says: 'When something comes up to the lens, press Stamp (Alt S) for the reading and say what it is, as you would aloud: “14 branch at 3”. Enter writes it.',
+    onPhone:
+      'When something comes up to the lens, press Stamp for the reading and say what it is, as you would aloud: “14 branch at 3”. Write puts it in the log.',
     done: ({ entries }) => entries > 0,
   },
   {
@@ -40,6 +46,8 @@ const hints: readonly {
   {
     at: 'reel',
     says: 'Now pull back with Pull or ↓ and call everything again: the cable is taut on the way back, so those readings count.',
+    onPhone:
+      'Now pull back with Pull and call everything again: the cable is taut on the way back, so those readings count.',
     done: ({ readBack }) => readBack,
   },
   { at: 'done', says: 'Called all you saw? Then compare it with the truth.', done: ({ result }) => result },
@@ -60,6 +68,7 @@ const Current = createContext<Shown | undefined>(undefined);
 
 /** Leads through a first job: the first hint that was not followed yet stands beside the thing it speaks of. */
 export function Hints({ progress, children }: { progress: Progress; children: ReactNode }) {
+  const narrow = useNarrow();
   const [off, setOff] = useState(hintsDone);
   const [reached, setReached] = useState(0);
   // A hint that was followed does not come back when its entry is deleted.
@@ -72,7 +81,18 @@ export function Hints({ progress, children }: { progress: Progress; children: Re
     setOff(true);
   };
   return (
-    <Current value={hint && { at: hint.at, says: hint.says, number: next + 1, skip }}>{children}</Current>
+    <Current
+      value={
+        hint && {
+          at: hint.at,
+          says: (narrow ? hint.onPhone : undefined) ?? hint.says,
+          number: next + 1,
+          skip,
+        }
+      }
+    >
+      {children}
+    </Current>
   );
 }
 

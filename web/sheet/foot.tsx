@@ -4,6 +4,8 @@ import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { Change } from '../api/jobs';
 import { TypedLine } from '../log/typed-line';
 import { money } from '../controls/format';
+import { useNarrow } from '../shell/use-narrow';
+import { Cannot } from './sheet-tools';
 import type { LineView } from '../../core/views/line-view.js';
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
@@ -17,6 +19,7 @@ export function Foot({
   scope,
   caughtUp,
   change,
+  cannot,
 }: {
   job: Job;
   line: Line;
@@ -26,7 +29,10 @@ export function Foot({
   /** The scope is of this very job. */
   caughtUp: boolean;
   change: Change;
+  /** Why what was tried cannot be, where the tools over the sheet are out of sight. */
+  cannot: string | undefined;
 }) {
+  const narrow = useNarrow();
   const run = line.runs.at(-1);
   const { prices } = scope;
   const liners = lineScope.actions.filter(({ liner }) => liner);
@@ -55,6 +61,11 @@ export function Foot({
       bg="paper"
       data-testid="totals"
     >
+      {narrow && (
+        <Box width="100%">
+          <Cannot why={cannot} lines={4} />
+        </Box>
+      )}
       <Box
         flex="1"
         minWidth={{ base: '100%', md: '260px' }}

@@ -1,6 +1,7 @@
-import { chakra, Flex, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { Activity, Download, HelpCircle, Maximize, Printer, Shapes, ZoomIn, ZoomOut } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { useNarrow } from '../shell/use-narrow';
 import { zoomStep } from './use-window';
 
 const Tool = chakra('button', {
@@ -34,6 +35,23 @@ export interface SheetActions {
   readonly save: (as: 'svg' | 'dxf') => void;
 }
 
+/** Why what was tried cannot be, said where it stays in sight. */
+export const Cannot = ({ why, lines }: { why: string | undefined; lines: number }) => (
+  <Text
+    px="2"
+    fontSize="13.5px"
+    lineHeight="1.15"
+    color="signalInk"
+    fontWeight={700}
+    role="status"
+    data-testid="cannot"
+    lineClamp={lines}
+    title={why}
+  >
+    {why}
+  </Text>
+);
+
 /** The strip over the sheet: how much of the line is shown, what can be opened and saved, and what stands in the way. */
 export function SheetTools({
   zoomed,
@@ -51,6 +69,7 @@ export function SheetTools({
   actions: SheetActions;
   children: ReactNode;
 }) {
+  const narrow = useNarrow();
   return (
     <Flex
       align="center"
@@ -63,6 +82,11 @@ export function SheetTools({
       className="not-printed"
       overflowX="auto"
       css={{ scrollbarWidth: 'none' }}
+      // Where the page scrolls, what stands in the way stays in sight while a bar is dragged.
+      position={{ base: 'static', md: 'sticky', lg: 'static' }}
+      top="0"
+      zIndex={{ md: 3, lg: 'auto' }}
+      bg="paper"
     >
       <Tool
         type="button"
@@ -89,21 +113,9 @@ export function SheetTools({
         <Maximize size={17} /> Whole line
       </Tool>
       {children}
-      <Text
-        flex="1"
-        minWidth={{ base: cannot ? '220px' : '0', md: '0' }}
-        px="2"
-        fontSize="13.5px"
-        lineHeight="1.15"
-        color="signalInk"
-        fontWeight={700}
-        role="status"
-        data-testid="cannot"
-        lineClamp={2}
-        title={cannot}
-      >
-        {cannot}
-      </Text>
+      <Box flex="1" minWidth="0">
+        {!narrow && <Cannot why={cannot} lines={2} />}
+      </Box>
       <Tool type="button" aria-pressed={gradeOpen} onClick={actions.grade}>
         <Activity size={17} /> Grade and flow
       </Tool>

@@ -113,6 +113,7 @@ function Sheet(known: Known) {
           scope={hand.scope}
           caughtUp={known.caughtUp || hand.tried}
           change={change}
+          cannot={hand.refusal}
         />
       </Flex>
       <Reasons desk={desk} />

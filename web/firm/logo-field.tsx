@@ -1,0 +1,65 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
+import { asError } from '../api/client';
+import { Press } from '../controls/controls';
+import { smallPicture } from './small-picture';
+
+/** The company's logo, as it stands at the head of its offers. */
+export function LogoField({
+  logo,
+  onChange,
+}: {
+  logo: string | undefined;
+  onChange: (logo: string | undefined) => void;
+}) {
+  const picker = useRef<HTMLInputElement>(null);
+  const [refused, setRefused] = useState<string>();
+  const take = (file: File) => {
+    setRefused(undefined);
+    smallPicture(file).then(onChange, (error: unknown) => {
+      setRefused(`${file.name}: ${asError(error).message}`);
+    });
+  };
+  return (
+    <Flex align="center" gap="3" py="1" wrap="wrap">
+      <Text width="300px">Logo at the head of an offer</Text>
+      <input
+        ref={picker}
+        type="file"
+        accept="image/png,image/jpeg,image/webp,image/svg+xml"
+        hidden
+        aria-label="Logo file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = '';
+          if (file) take(file);
+        }}
+      />
+      {logo !== undefined && (
+        // On white, as on paper, whatever the colors of the screen.
+        <Box bg="white" border="1px solid" borderColor="rule" p="1">
+          <img src={logo} alt="The logo as it stands on an offer" style={{ maxHeight: 48, maxWidth: 200 }} />
+        </Box>
+      )}
+      <Press type="button" onClick={() => picker.current?.click()}>
+        {logo === undefined ? 'Choose a logo' : 'Another logo'}
+      </Press>
+      {logo !== undefined && (
+        <Press
+          type="button"
+          look="quiet"
+          onClick={() => {
+            onChange(undefined);
+          }}
+        >
+          Remove the logo
+        </Press>
+      )}
+      {refused !== undefined && (
+        <Text role="alert" color="signalInk" fontWeight={700} width="100%">
+          {refused}
+        </Text>
+      )}
+    </Flex>
+  );
+}
