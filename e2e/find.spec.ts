@@ -147,7 +147,7 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
   const drawn = await page.screenshot({ clip: { x: 0, y: 0, width: 900, height: 120 } });
   await logo.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: drawn });
   await expect(page.getByAltText('The logo as it stands on an offer')).toBeVisible();
-  await expect.poll(async () => (await firm()).logo).toMatch(/^data:image\/png;base64,/);
+  await expect.poll(async () => (await firm()).logo).toMatch(/^data:image\/jpeg;base64,/);
   const path = info.outputPath('firm.json');
   await saveBy(page, 'Export the company', path);
   expect(firmSchema.parse(JSON.parse(readFileSync(path, 'utf8')))).toEqual(await firm());

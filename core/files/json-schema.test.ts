@@ -64,7 +64,7 @@ test('a firm that the reader takes is valid, and what it refuses by shape is not
   };
   for (const [patch, taken] of [
     [{}, true],
-    [{ logo: 'data:image/png;base64,iVBORw0KGgo=' }, true],
+    [{ logo: 'data:image/jpeg;base64,/9j/4AAQ' }, true],
     [{ logo: 'https://elsewhere.test/logo.png' }, false],
     [{ logo: 'data:image/svg+xml;base64,PHN2Zz4=' }, false],
     [{ validity_days: 0 }, false],

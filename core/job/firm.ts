@@ -19,11 +19,11 @@ export const firmSchema = z.strictObject({
   /** How its customers reach it, as it stands on its offers. */
   phone: z.string().max(60).optional(),
   email: z.string().max(200).optional(),
-  /** A PNG or JPEG as a data URL (RFC 2397), so that it goes wherever the firm's file goes. */
+  /** A JPEG as a data URL (RFC 2397), so that it goes wherever the firm's file goes. */
   logo: z
     .string()
     .max(mostLogo_chars)
-    .regex(/^data:image\/(png|jpeg);base64,[A-Za-z0-9+/]+=*$/, 'a PNG or JPEG as a base64 data URL')
+    .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, 'a JPEG as a base64 data URL')
     .optional(),
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),

@@ -12,9 +12,14 @@ export async function smallPicture(file: Blob): Promise<string> {
   const canvas = document.createElement('canvas');
   canvas.width = Math.max(1, Math.round(picture.width * scale));
   canvas.height = Math.max(1, Math.round(picture.height * scale));
-  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  const drawing = canvas.getContext('2d');
+  if (!drawing) throw new Error('this browser cannot draw it: try another one');
+  // On white, as on paper: a JPEG has nothing to see through.
+  drawing.fillStyle = '#ffffff';
+  drawing.fillRect(0, 0, canvas.width, canvas.height);
+  drawing.drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
-  const drawn = canvas.toDataURL('image/png');
+  const drawn = canvas.toDataURL('image/jpeg', 0.92);
   if (drawn.length > mostLogo_chars)
     throw new Error('this picture is too detailed for a logo: choose a drawing, not a photo');
   return drawn;
