@@ -267,6 +267,38 @@ test('by finger: an end is dragged on a tablet, lifted, and brought back, and tw
   await server.stop();
 });
 
+test('on a phone the price and what stands in the way stay in sight while a bar is dragged', async ({
+  browser,
+  server,
+}) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 780 },
+    hasTouch: true,
+    isMobile: true,
+  });
+  const page = await context.newPage();
+  await openSheet(page, server.url);
+  await end(page, 'Upstream').scrollIntoViewIfNeeded();
+  const [x, y] = await centre(page, 'Upstream');
+  const by = -8 * (await pxPerFoot(page));
+  const finger = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', share: number) =>
+    finger.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [{ x: x + by * share, y }],
+    });
+  await touch('touchStart', 0);
+  for (let i = 1; i <= 10; i++) await touch('touchMove', i / 10);
+  const cannot = page.getByTestId('cannot');
+  await expect(cannot).toContainText('nobody has seen');
+  await expect(cannot).toBeInViewport({ ratio: 1 });
+  await expect(total(page)).toBeInViewport({ ratio: 1 });
+  await page.screenshot({ path: 'test-results/phone-drag.png' });
+  await touch('touchEnd', 0);
+  expect(await pinsOf(page, server.url)).toEqual([]);
+  await context.close();
+});
+
 test('zoomed, explained, charted, saved and printed; readable in light and dark', async ({ page }, info) => {
   const server = await startServer('demo');
   await openSheet(page, server.url);

@@ -198,7 +198,7 @@ export function ProofPart({
 }) {
   return (
     <View>
-      <Text style={styles.h2} minPresenceAhead={60}>
+      <Text style={styles.h2} minPresenceAhead={130}>
         What proves it
       </Text>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
