@@ -278,7 +278,9 @@ test('on a phone the price and what stands in the way stay in sight while a bar 
   });
   const page = await context.newPage();
   await openSheet(page, server.url);
-  await end(page, 'Upstream').scrollIntoViewIfNeeded();
+  await end(page, 'Upstream').evaluate((each) => {
+    each.scrollIntoView({ block: 'center', inline: 'center' });
+  });
   const [x, y] = await centre(page, 'Upstream');
   const by = -8 * (await pxPerFoot(page));
   const finger = await context.newCDPSession(page);
@@ -289,6 +291,9 @@ test('on a phone the price and what stands in the way stay in sight while a bar 
     });
   await touch('touchStart', 0);
   for (let i = 1; i <= 10; i++) await touch('touchMove', i / 10);
+  // The sheet, which a finger scrolls, stays under it.
+  const dragged = await end(page, 'Upstream').boundingBox();
+  expect((dragged?.x ?? 0) + (dragged?.width ?? 0) / 2).toBeCloseTo(x + by, -1);
   const cannot = page.getByTestId('cannot');
   await expect(cannot).toContainText('nobody has seen');
   await expect(cannot).toBeInViewport({ ratio: 1 });

@@ -4,6 +4,7 @@ import { chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { Interval } from '../../core/line/intervals.js';
 import { feet } from '../controls/format';
+import { holdStill } from '../drawing/hold-still';
 import { type ScopeBar } from '../drawing/scope-bars';
 import type { SheetWindow } from '../sheet/use-window';
 
@@ -53,13 +54,14 @@ export function Minimap({
         />
       ))}
       <g
+        ref={holdStill}
         {...bind()}
         role="slider"
         tabIndex={0}
         aria-label="What the sheet shows"
         aria-valuenow={Math.round(shown.from_ft)}
         aria-valuetext={`${feet(shown.from_ft)} to ${feet(shown.to_ft)} ft`}
-        style={{ cursor: 'grab', touchAction: 'none' }}
+        style={{ cursor: 'grab' }}
         onKeyDown={(event) => {
           const by = { ArrowLeft: -step, ArrowRight: step }[event.key];
           if (by === undefined) return;

@@ -1,5 +1,6 @@
 import { useDrag } from '@use-gesture/react';
 import type { ReactNode } from 'react';
+import { holdStill } from '../drawing/hold-still';
 
 /** Keys move a handle by half a foot, with Shift by five, with Alt by a tenth. */
 const keySteps = (event: React.KeyboardEvent) => (event.shiftKey ? 5 : event.altKey ? 0.1 : 0.5);
@@ -43,6 +44,7 @@ export function Handle({
   );
   return (
     <g
+      ref={holdStill}
       {...bind()}
       transform={`translate(${x} ${y})`}
       role="slider"
@@ -51,7 +53,7 @@ export function Handle({
       aria-valuenow={Math.round(value * 10) / 10}
       aria-valuetext={`${value.toFixed(1)} ${unit}`}
       aria-disabled={disabled !== undefined}
-      style={{ cursor: disabled === undefined ? 'grab' : 'help', touchAction: 'none' }}
+      style={{ cursor: disabled === undefined ? 'grab' : 'help' }}
       onFocus={onSelect}
       onKeyDown={(event) => {
         if (disabled !== undefined) return;
