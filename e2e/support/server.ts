@@ -65,27 +65,25 @@ export async function startServer(
   };
 }
 
+/** A server of a test lives for seconds: PGlite's code is not worth optimizing as that of one that runs for months. */
+const brief = process.env.TEST_WORKER_INDEX === undefined ? [] : ['--wasm-tiering-budget=100000000'];
+
 function launch(
   folder: string,
   port: number,
   holding: Holding,
   more: Readonly<Record<string, string>>,
 ): Promise<ChildProcess> {
-  // A server of a test lives for seconds: PGlite's code is not worth optimizing as that of one that runs for months.
-  const child = spawn(
-    process.execPath,
-    ['--wasm-tiering-budget=100000000', join(root, 'dist', 'server.mjs')],
-    {
-      env: {
-        ...process.env,
-        OPEN_TRENCH_DATA: folder,
-        PORT: String(port),
-        OPEN_TRENCH_DEMO: holding,
-        ...more,
-      },
-      stdio: ['ignore', 'pipe', 'pipe'],
+  const child = spawn(process.execPath, [...brief, join(root, 'dist', 'server.mjs')], {
+    env: {
+      ...process.env,
+      OPEN_TRENCH_DATA: folder,
+      PORT: String(port),
+      OPEN_TRENCH_DEMO: holding,
+      ...more,
     },
-  );
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   return new Promise((ready, failed) => {
     let said = '';
     const listen = (chunk: Buffer) => {

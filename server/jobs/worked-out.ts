@@ -35,8 +35,9 @@ export function workedOutOn<Said>(parts: WorkedOutParts<Said>): WorkedOut {
   const { firm, program, quiet_ms, log } = parts;
   const under = async () => `${await firm.stamp()} ${program}`;
   const wake = oneAtATime(async () => {
-    const next = async () => nextStale(parts, await under());
-    for (let job = await next(); job; job = await next()) await workOut(parts, job);
+    const next = async () => newestStale(parts, await under());
+    for (let all = await next(); all.length > 0; all = await next())
+      for (const job of all) await workOut(parts, job);
   });
   let timer: ReturnType<typeof setTimeout> | undefined;
   return {
@@ -76,25 +77,28 @@ interface Stale {
   readonly of: string;
 }
 
-/** The newest job for which what is kept is of something older. */
-async function nextStale<Said>(
+/** So many are looked for at once: it goes through all jobs, and one that has just changed waits for no more than these. */
+const aBatch = 10;
+
+/** The newest jobs for which what is kept is of something older. */
+async function newestStale<Said>(
   { db, table, newest }: WorkedOutParts<Said>,
   under: string,
-): Promise<Stale | undefined> {
+): Promise<Stale[]> {
   const recent = db
     .select({ id: jobs.id, version: jobs.version, changedAt: jobs.changedAt })
     .from(jobs)
     .where(isNull(jobs.deletedAt))
     .orderBy(desc(jobs.changedAt));
   const among = (newest === undefined ? recent : recent.limit(newest)).as('recent');
-  const [stale] = await db
+  const stale = await db
     .select({ id: among.id, version: among.version })
     .from(among)
     .leftJoin(table, eq(table.job, among.id))
     .where(sql`${table.of} is distinct from (${among.version}::text || ' ' || ${under}::text)`)
     .orderBy(desc(among.changedAt))
-    .limit(1);
-  return stale && { id: stale.id, of: `${stale.version} ${under}` };
+    .limit(aBatch);
+  return stale.map(({ id, version }) => ({ id, of: `${version} ${under}` }));
 }
 
 /** Works one job out and keeps what it comes to, or that it cannot be: one bad job holds up no other. */
