@@ -30,7 +30,22 @@ const quiet_ms = 1000;
 /** Keeps what the list shows of each job worked out. */
 export function digestsOn(parts: Omit<WorkedOutParts<Digest>, 'table' | 'quiet_ms' | 'newest'>): Digests {
   const kept = workedOutOn({ ...parts, table: digests, quiet_ms });
-  return { ...kept, list: async () => listed(parts.db, await kept.under()) };
+  return { ...kept, list: shared(async () => listed(parts.db, await kept.under())) };
+}
+
+/** Whoever asks while it is read shares the reading that begins after it: ten who ask at once cost two readings, not ten. */
+function shared<T>(read: () => Promise<T>): () => Promise<T> {
+  let now: Promise<T> | undefined;
+  let next: Promise<T> | undefined;
+  const begin = () => {
+    next = undefined;
+    const mine = read().finally(() => {
+      if (now === mine) now = undefined;
+    });
+    now = mine;
+    return mine;
+  };
+  return () => (now ? (next ??= now.then(begin, begin)) : begin());
 }
 
 /** Jobs read at a time: a whole list of thousands would hold everybody else for a tenth of a second. */
