@@ -49,7 +49,7 @@ function shared<T>(read: () => Promise<T>): () => Promise<T> {
 }
 
 /** Jobs read at a time: a whole list of thousands would hold everybody else for a tenth of a second. */
-const aPage = 400;
+const aPage = 250;
 
 /**
  * Read a page after another by id, which no change moves: a job that is changed meanwhile is in the list once, as it was

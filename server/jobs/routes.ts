@@ -8,7 +8,7 @@ import type { Parts } from '../app.js';
 import { asJson, body, query } from '../body.js';
 import { follow } from '../events.js';
 import type { Asking } from '../people/door.js';
-import { historyFor, jobFor, mayMake, rowsFor, type Reader } from '../people/for-reader.js';
+import { historyFor, jobFor, listFor, mayMake, type Reader } from '../people/for-reader.js';
 import { problem } from '../problem.js';
 import type { JobChange, Written } from './store.js';
 
@@ -54,7 +54,10 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
   };
   return (
     new Hono<Asking>()
-      .get('/jobs', async (c) => c.json(rowsFor(c.get('person'), await digests.list())))
+      .get('/jobs', async (c) => {
+        const list = listFor(c.get('person'), await digests.list());
+        return c.body(list, 200, { 'content-type': 'application/json' });
+      })
       .post('/jobs', asJson, body(z.unknown()), async (c) => {
         const written = await store.add(randomUUID(), c.req.valid('json'), device(c), c.get('person')?.id);
         changed();

@@ -20,8 +20,21 @@ export const jobFor = (reader: Reader, stored: StoredJob): StoredJob =>
 /** The firm as its reader may see it. */
 export const firmFor = (reader: Reader, firm: Firm): Firm => (readsPrices(reader) ? firm : firmForCrew(firm));
 
-/** The list as its reader may see it: without prices they are nought, and not shown. */
-export const rowsFor = (reader: Reader, rows: readonly JobRow[]): readonly JobRow[] =>
+/** What was written out of a list, for those who see prices and those who do not. */
+const written = new WeakMap<readonly JobRow[], Map<boolean, string>>();
+
+/** The list as its reader may see it, as JSON: those who share a reading of it share its text, which takes a while to write. */
+export function listFor(reader: Reader, rows: readonly JobRow[]): string {
+  const texts = written.get(rows) ?? new Map<boolean, string>();
+  written.set(rows, texts);
+  const priced = readsPrices(reader);
+  const text = texts.get(priced) ?? JSON.stringify(rowsFor(reader, rows));
+  texts.set(priced, text);
+  return text;
+}
+
+/** Without prices they are nought, and not shown. */
+const rowsFor = (reader: Reader, rows: readonly JobRow[]): readonly JobRow[] =>
   readsPrices(reader)
     ? rows
     : rows.map(({ digest, ...row }) => ({

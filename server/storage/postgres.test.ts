@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { randomJob } from '../../core/test/random-job.js';
 import { firmOn } from '../jobs/firm.js';
 import { storeOn } from '../jobs/store.js';
-import { dead, migrations } from '../test/new-folder.js';
+import { dead, migrations, newDataFolder } from '../test/new-folder.js';
 import { postgresPrograms, startPostgres, type RunningPostgres } from '../test/postgres.js';
 import { backUp, restore } from './backup.js';
 import { openDatabase } from './database.js';
@@ -131,19 +131,18 @@ onPostgres(
 onPostgres(
   'a backup of a folder restores into a PostgreSQL database, and back again; over one that holds jobs it does not',
   async () => {
-    const [from, to, back] = ['from', 'to', 'back'].map((name) =>
-      mkdtempSync(join(tmpdir(), `open-trench-test-${name}-`)),
-    );
-    const opened = await openDatabase({ folder: from ?? '', migrations, dead });
+    const from = await newDataFolder();
+    const [to, back] = ['to', 'back'].map((name) => mkdtempSync(join(tmpdir(), `open-trench-test-${name}-`)));
+    const opened = await openDatabase({ folder: from, migrations, dead });
     await storeOn(opened).add('kept', job, 'office');
     await storeOn(opened).edit('kept', { sent: 'kept-set', edits: [note('kept')] }, 'tablet');
     const whole = await storeOn(opened).read('kept');
-    const made = await backUp({ db: opened.db, folder: from ?? '', migrations });
+    const made = await backUp({ db: opened.db, folder: from, migrations });
     await opened.close();
 
     const url = newDatabase();
     const shared = { folder: to ?? '', migrations, dead, databaseUrl: url };
-    await restore(join(from ?? '', 'backups', made.name), shared);
+    await restore(join(from, 'backups', made.name), shared);
     const there = await open(url);
     expect(await storeOn(there).read('kept')).toEqual(whole);
     // The history goes on where it was.
