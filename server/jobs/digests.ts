@@ -62,7 +62,7 @@ async function listed(db: Database, under: string): Promise<JobRow[]> {
     rows.push(...page.map((row) => jobRow(row, under)));
     after = page.length < aPage ? undefined : page.at(-1)?.id;
   }
-  return rows.sort((a, b) => b.changedAt.localeCompare(a.changedAt));
+  return rows.sort((a, b) => (a.changedAt < b.changedAt ? 1 : a.changedAt > b.changedAt ? -1 : 0));
 }
 
 const pageAfter = (db: Database, after: string) =>

@@ -1,0 +1,100 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './support/server.js';
+
+const job = '/jobs/demo-1-quarry-lane';
+const press = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
+const csv = {
+  name: 'log.csv',
+  mimeType: 'text/csv',
+  buffer: Buffer.from('line\n21 roots 10%\nnonsense here\n'),
+};
+
+/** What opens over or inside a view: where, by what, and what is seen then. */
+const surfaces: readonly {
+  readonly at: string;
+  readonly open: (page: Page) => Promise<unknown>;
+  readonly shows: (page: Page) => Locator;
+  /** By keys and mouse only. */
+  readonly wide?: true;
+}[] = [
+  { at: '/', open: press('New job'), shows: (page) => page.getByLabel('Title') },
+  { at: `${job}/log`, open: press('Add a run'), shows: (page) => page.getByLabel('Access point') },
+  { at: `${job}/log`, open: press('change'), shows: (page) => page.getByLabel('Counter zeroed') },
+  {
+    at: `${job}/log`,
+    open: (page) => page.locator('input[aria-label="CSV file of a log"]').setInputFiles(csv),
+    shows: (page) => page.getByRole('dialog', { name: 'Rows of log.csv' }),
+  },
+  {
+    at: `${job}/log`,
+    open: press('Narration in'),
+    shows: (page) => page.getByRole('dialog', { name: 'Narration in' }),
+  },
+  {
+    at: `${job}/sheet`,
+    open: press('History of this job'),
+    shows: (page) => page.getByRole('complementary', { name: 'History' }),
+  },
+  { at: `${job}/sheet`, open: press('Legend'), shows: (page) => page.getByRole('dialog') },
+  { at: `${job}/sheet`, open: press('Grade and flow'), shows: (page) => page.locator('canvas').first() },
+  {
+    at: `${job}/sheet`,
+    open: (page) => page.keyboard.press('Shift+?'),
+    shows: (page) => page.getByRole('dialog'),
+    wide: true,
+  },
+  {
+    at: `${job}/sheet`,
+    open: (page) => page.getByRole('button', { name: /^Liner,/, pressed: true }).click(),
+    shows: (page) => page.getByRole('menu'),
+    wide: true,
+  },
+  {
+    at: `${job}/lengths`,
+    open: (page) =>
+      page
+        .getByTitle(/^Cut length: show the working/)
+        .first()
+        .click(),
+    shows: (page) => page.locator('[aria-expanded=true]').first(),
+  },
+  {
+    at: `${job}/site`,
+    open: press('Add another line'),
+    shows: (page) => page.getByLabel(/Name of the line|Name/).first(),
+  },
+  {
+    at: '/jobs/none/log',
+    open: () => Promise.resolve(),
+    shows: (page) => page.getByText(/no such job/i).first(),
+  },
+  { at: '/nowhere', open: () => Promise.resolve(), shows: (page) => page.getByRole('heading').first() },
+];
+
+for (const { name, width, height, colorScheme } of [
+  { name: 'at a desk, in light', width: 1280, height: 800, colorScheme: 'light' },
+  { name: 'on a phone, in dark', width: 390, height: 780, colorScheme: 'dark' },
+] as const) {
+  test(`what opens over a view has no fault that axe finds, ${name}`, async ({ browser, server }) => {
+    const context = await browser.newContext({ viewport: { width, height }, colorScheme });
+    const page = await context.newPage();
+    const faults: string[] = [];
+    for (const { at, open, shows, wide } of surfaces) {
+      if (wide && width < 768) continue;
+      await page.goto(server.url + at);
+      await expect(page.getByText('Working it out…')).toHaveCount(0);
+      await open(page);
+      await expect(shows(page)).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      faults.push(
+        ...violations.map(
+          ({ id, nodes }) =>
+            `${at}, ${String(open)}: ${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
+        ),
+      );
+    }
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+}
