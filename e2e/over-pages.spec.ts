@@ -18,8 +18,8 @@ const surfaces: readonly {
   /** By keys and mouse only. */
   readonly wide?: true;
 }[] = [
-  { at: '/', open: press('New job'), shows: (page) => page.getByLabel('Title') },
-  { at: `${job}/log`, open: press('Add a run'), shows: (page) => page.getByLabel('Access point') },
+  { at: '/', open: press('New job'), shows: (page) => page.getByLabel('Name or address') },
+  { at: `${job}/log`, open: press('Add a run'), shows: (page) => page.getByLabel('In at') },
   { at: `${job}/log`, open: press('change'), shows: (page) => page.getByLabel('Counter zeroed') },
   {
     at: `${job}/log`,
@@ -62,7 +62,7 @@ const surfaces: readonly {
   {
     at: `${job}/site`,
     open: press('Add another line'),
-    shows: (page) => page.getByLabel(/Name of the line|Name/).first(),
+    shows: (page) => page.getByLabel('Called'),
   },
   {
     at: '/jobs/none/log',

@@ -66,7 +66,12 @@ export function BarMenu({
   return (
     <Menu.Root
       open
-      positioning={{ placement: 'top-start', getAnchorRect: () => at.getBoundingClientRect() }}
+      positioning={{
+        placement: 'top-start',
+        // The view cuts off what is larger than itself, unless it is fixed.
+        strategy: 'fixed',
+        getAnchorRect: () => at.getBoundingClientRect(),
+      }}
       onOpenChange={({ open }) => {
         if (!open) onClose();
       }}
@@ -74,7 +79,7 @@ export function BarMenu({
         choices.find(({ key }) => key === value)?.act();
       }}
     >
-      <Portal>
+      <Portal container={{ current: at.closest('main') }}>
         <Menu.Positioner>
           <Menu.Content
             aria-label={`Instead of ${methodName(bar.method).toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}

@@ -131,9 +131,9 @@ function NarrowBar({ job, view, waiting, live }: Pick<Props, 'job' | 'view' | 'w
       borderColor="rule"
       fontSize="14px"
     >
-      <Text fontWeight={700} truncate flex="1" minWidth="0">
+      <Heading as="h1" fontFamily="body" fontSize="14px" truncate flex="1" minWidth="0">
         {job?.title}
-      </Text>
+      </Heading>
       <Text color="soft" whiteSpace="nowrap">
         <chakra.span fontWeight={700} color={verdictColor(view)}>
           {verdictWord(view) ?? ''}

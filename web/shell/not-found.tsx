@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 
 export function NotFound({ what = 'There is nothing at this address' }: { what?: string }) {
   return (
-    <Box p="8">
+    <Box as="main" p="8">
       <Heading as="h1" fontSize="24px" mb="3">
         {what}
       </Heading>
