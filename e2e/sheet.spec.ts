@@ -298,7 +298,6 @@ test('on a phone the price and what stands in the way stay in sight while a bar 
   await expect(cannot).toContainText('nobody has seen');
   await expect(cannot).toBeInViewport({ ratio: 1 });
   await expect(total(page)).toBeInViewport({ ratio: 1 });
-  await page.screenshot({ path: 'test-results/phone-drag.png' });
   await touch('touchEnd', 0);
   expect(await pinsOf(page, server.url)).toEqual([]);
   await context.close();
