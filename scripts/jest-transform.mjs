@@ -16,7 +16,9 @@ const standard = [
 
 function withConstants({ code, ...rest }) {
   const declared = new Set(
-    [...code.matchAll(/\b(?:import|const|let|var|class|function)\b[^;=(]*/g)].flatMap(([text]) => text.match(/[\w$]+/g)),
+    [...code.matchAll(/\b(?:import|const|let|var|class|function)\b[^;=(]*/g)].flatMap(([text]) =>
+      text.match(/[\w$]+/g),
+    ),
   );
   const named = standard.filter(
     (name) => !declared.has(name) && new RegExp(`(?<![.\\w$])${name}\\b`).test(code),

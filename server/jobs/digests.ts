@@ -27,10 +27,13 @@ export interface Digests extends Pick<WorkedOut, 'wake' | 'wakeSoon'> {
 
 const quiet_ms = 1000;
 
-/** Keeps what the list shows of each job worked out. */
-export function digestsOn(parts: Omit<WorkedOutParts<Digest>, 'table' | 'quiet_ms' | 'newest'>): Digests {
+/** Keeps what the list shows of each job worked out. The list is read so many jobs at a time. */
+export function digestsOn(
+  parts: Omit<WorkedOutParts<Digest>, 'table' | 'quiet_ms' | 'newest'>,
+  aPage = usualPage,
+): Digests {
   const kept = workedOutOn({ ...parts, table: digests, quiet_ms });
-  return { ...kept, list: shared(async () => listed(parts.db, await kept.under())) };
+  return { ...kept, list: shared(async () => listed(parts.db, await kept.under(), aPage)) };
 }
 
 /** Whoever asks while it is read shares the reading that begins after it: ten who ask at once cost two readings, not ten. */
@@ -48,24 +51,24 @@ function shared<T>(read: () => Promise<T>): () => Promise<T> {
   return () => (now ? (next ??= now.then(begin, begin)) : begin());
 }
 
-/** Jobs read at a time: a whole list of thousands would hold everybody else for a tenth of a second. */
-const aPage = 250;
+/** A whole list of thousands at once would hold everybody else for a tenth of a second. */
+const usualPage = 250;
 
 /**
  * Read a page after another by id, which no change moves: a job that is changed meanwhile is in the list once, as it was
  * or as it is.
  */
-async function listed(db: Database, under: string): Promise<JobRow[]> {
+async function listed(db: Database, under: string, aPage: number): Promise<JobRow[]> {
   const rows: JobRow[] = [];
   for (let after: string | undefined = ''; after !== undefined;) {
-    const page = await pageAfter(db, after);
+    const page = await pageAfter(db, after, aPage);
     rows.push(...page.map((row) => jobRow(row, under)));
     after = page.length < aPage ? undefined : page.at(-1)?.id;
   }
   return rows.sort((a, b) => (a.changedAt < b.changedAt ? 1 : a.changedAt > b.changedAt ? -1 : 0));
 }
 
-const pageAfter = (db: Database, after: string) =>
+const pageAfter = (db: Database, after: string, aPage: number) =>
   db
     .select({
       id: jobs.id,

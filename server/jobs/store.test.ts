@@ -1,5 +1,5 @@
 import { rmSync } from 'node:fs';
-import { sql } from 'drizzle-orm';
+import { isNull, sql } from 'drizzle-orm';
 import { jobHead, lineHead, type Edit } from '../../core/edits/index.js';
 import { accept } from '../../core/offer/accept.js';
 import { digestOf } from '../../core/views/digest.js';
@@ -14,7 +14,7 @@ import { logged } from '../storage/logged.js';
 import { openPostgres } from '../storage/postgres.js';
 import { postgresPrograms, startPostgres, type RunningPostgres } from '../test/postgres.js';
 import { sharesOn } from './shares.js';
-import { shares as sharesTable } from '../storage/tables.js';
+import { jobs as jobsTable, shares as sharesTable } from '../storage/tables.js';
 import { storeOn, type Store } from './store.js';
 import { dead, migrations, newDataFolder } from '../test/new-folder.js';
 import { readyJob } from '../../core/solve/ready.js';
@@ -254,18 +254,21 @@ describe.each(engines)('on %s', (engine) => {
   test('what the list shows follows every change of a job or of its firm, and a job that fails holds up no other', async () => {
     const firm = firmOn(opened.db);
     const worked: string[] = [];
-    const digests = digestsOn({
-      db: opened.db,
-      store,
-      firm,
-      program: 'test',
-      work: (job, under) => {
-        worked.push(job.title);
-        if (job.title === 'broken') throw new Error('cannot be worked out');
-        return Promise.resolve(digestOf(job, under));
+    const digests = digestsOn(
+      {
+        db: opened.db,
+        store,
+        firm,
+        program: 'test',
+        work: (job, under) => {
+          worked.push(job.title);
+          if (job.title === 'broken') throw new Error('cannot be worked out');
+          return Promise.resolve(digestOf(job, under));
+        },
+        log: () => undefined,
       },
-      log: () => undefined,
-    });
+      2,
+    );
     const job = await add('listed', 18);
     await store.add('broken', { ...job, title: 'broken' }, 'test');
     expect((await digests.list()).find(({ id }) => id === 'listed')).toMatchObject({ fresh: false });
@@ -274,6 +277,17 @@ describe.each(engines)('on %s', (engine) => {
     const changed = rows.map(({ changedAt }) => changedAt);
     expect(changed).toEqual([...changed].sort().reverse());
     expect(rows.every(({ fresh }) => fresh)).toBe(true);
+    // Read two at a time, it holds every job once.
+    const standing = await opened.db
+      .select({ id: jobsTable.id })
+      .from(jobsTable)
+      .where(isNull(jobsTable.deletedAt));
+    expect(rows.length).toBeGreaterThan(5);
+    expect(rows.map(({ id }) => id).sort()).toEqual(standing.map(({ id }) => id).sort());
+    // Who asks while it is read is given a later reading, and one with all who do.
+    const [now, later, too] = await Promise.all([digests.list(), digests.list(), digests.list()]);
+    expect(later).toBe(too);
+    expect(later).not.toBe(now);
     const row = rows.find(({ id }) => id === 'listed');
     expect(row?.digest).toMatchObject({ total: scopeOf(readyJob(job)).prices.total });
 
