@@ -40,7 +40,11 @@ const surfaces: readonly {
   { at: `${job}/sheet`, open: press('Grade and flow'), shows: (page) => page.locator('canvas').first() },
   {
     at: `${job}/sheet`,
-    open: (page) => page.keyboard.press('Shift+?'),
+    open: async (page) => {
+      // Keys are heard once the whole sheet is there.
+      await expect(page.getByRole('button', { name: 'Legend' })).toBeVisible();
+      await page.keyboard.press('Shift+?');
+    },
     shows: (page) => page.getByRole('dialog'),
     wide: true,
   },
