@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import pg from 'pg';
 import { randomJob } from '../../core/test/random-job.js';
 import { firmOn } from '../jobs/firm.js';
 import { storeOn } from '../jobs/store.js';
@@ -9,6 +10,7 @@ import { postgresPrograms, startPostgres, type RunningPostgres } from '../test/p
 import { backUp, restore } from './backup.js';
 import { openDatabase } from './database.js';
 import { openPostgres } from './postgres.js';
+import { jobs } from './tables.js';
 
 // A real PostgreSQL server, where this machine has one (Debian's package postgresql).
 const bin = postgresPrograms();
@@ -162,6 +164,33 @@ onPostgres(
     for (const folder of [from, to, back]) rmSync(folder ?? '', { recursive: true, force: true });
   },
   120_000,
+);
+
+onPostgres(
+  'connections that end just as they are taken fail what is asked of them, and nothing after it',
+  async () => {
+    const url = newDatabase();
+    const { db, close } = await open(url);
+    const read = () => db.transaction((tx) => tx.select().from(jobs).limit(1));
+    const other = new pg.Client(url);
+    await other.connect();
+    const endAll =
+      'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()';
+    let failed = 0;
+    // More often than there are connections.
+    for (let n = 0; n < 20; n++) {
+      await Promise.allSettled([read(), read()]);
+      await other.query(endAll);
+      for (const { status } of await Promise.allSettled([read(), read()]))
+        if (status === 'rejected') failed++;
+    }
+    expect(failed).toBeGreaterThan(0);
+    await Promise.allSettled(Array.from({ length: 12 }, read));
+    expect(await Promise.all(Array.from({ length: 12 }, read))).toEqual(Array.from({ length: 12 }, () => []));
+    await other.end();
+    await close();
+  },
+  60_000,
 );
 
 onPostgres(

@@ -39,11 +39,15 @@ export async function openPostgres({ url, migrations, log }: PostgresOptions): P
   const pool = new pg.Pool({ ...config, max: mostConnections });
   // A connection that breaks while nobody uses it: the next query opens another.
   pool.on('error', log);
+  // One that breaks while somebody does fails what is asked of it; unheard, the error itself would end the process.
+  pool.on('connect', (client) => client.on('error', log));
   try {
     await bringUpToDate(pool, migrations);
     const word = await newsOf(config, pool, log);
     // The same interface as that of PGlite: the driver beneath it is another.
-    const db = drizzle(pool, { schema: tables }) as unknown as Database;
+    const db = Object.assign(drizzle(pool, { schema: tables }), {
+      transaction: transactionsOn(pool),
+    }) as unknown as Database;
     return {
       db,
       write: (work) => db.transaction(work),
@@ -58,6 +62,25 @@ export async function openPostgres({ url, migrations, log }: PostgresOptions): P
     throw error instanceof DatabaseRefused ? error : refusal(url, error);
   }
 }
+
+/**
+ * Transactions, each on a connection of its own, which is closed where the transaction fails. Drizzle's own keeps the
+ * connection for good where already `begin` fails, as it does when the server goes down: a few times, and none is left.
+ */
+const transactionsOn = (pool: pg.Pool): ReturnType<typeof ownTransactions>['transaction'] => {
+  return async (work, config) => {
+    const client = await pool.connect();
+    try {
+      const done = await ownTransactions(client).transaction(work, config);
+      client.release();
+      return done;
+    } catch (error) {
+      client.release(true);
+      throw error;
+    }
+  };
+};
+const ownTransactions = (client: pg.PoolClient) => drizzle(client, { schema: tables });
 
 async function bringUpToDate(pool: pg.Pool, migrations: string): Promise<void> {
   const client = await pool.connect();
@@ -86,6 +109,7 @@ function refusal(url: string, error: unknown): DatabaseRefused {
 async function newsOf(config: pg.ClientConfig, pool: pg.Pool, log: (error: unknown) => void) {
   const { tell, listen } = listeners();
   let stopped = false;
+  const isStopped = () => stopped;
   let client: pg.Client | undefined;
   const open = async (): Promise<void> => {
     const next = new pg.Client({ ...config, keepAlive: true });
@@ -102,11 +126,13 @@ async function newsOf(config: pg.ClientConfig, pool: pg.Pool, log: (error: unkno
     });
     await next.connect();
     await next.query(`listen ${channel}`);
+    if (isStopped()) return next.end();
     client = next;
   };
   const openAgain = async (lost: Date): Promise<void> => {
-    while (!stopped) {
-      await wait(again_ms);
+    for (;;) {
+      await wait(again_ms, undefined, { ref: false });
+      if (isStopped()) return;
       try {
         await open();
         await tellMissed(pool, lost, tell);
