@@ -131,7 +131,7 @@ try {
       process.stderr.write(`round ${round}: ${error.message}\n`);
     }
     unmount(after);
-    if (round % 25 === 0) say(round);
+    if (round % 25 === 0 && round < rounds) say(round);
     if (round % 5 === 0) {
       await end(server, 'SIGKILL');
       server = await start(join(disk, 'data'), 4971);

@@ -2,6 +2,7 @@ import { pdf } from '@react-pdf/renderer';
 import type { ComponentProps } from 'react';
 import { createElement } from 'react';
 import type { Proof } from '../../core/offer/proof.js';
+import { asJpeg } from '../controls/as-jpeg';
 import { CrewDocument } from './crew-pdf';
 import { OfferDocument } from './offer-pdf';
 import { PracticeDocument } from './practice-pdf';
@@ -35,11 +36,7 @@ async function picturesOf(proof: readonly Proof[]): Promise<ReadonlyMap<string, 
       const answer = await fetch(`/api/photos/${encodeURIComponent(name)}`);
       if (!answer.ok) return undefined;
       const bitmap = await createImageBitmap(await answer.blob());
-      const scale = Math.min(1, pictureWidth / bitmap.width);
-      const canvas = document.createElement('canvas');
-      [canvas.width, canvas.height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
-      canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-      return [name, canvas.toDataURL('image/jpeg', 0.85)] as const;
+      return [name, asJpeg(bitmap, { width: pictureWidth, quality: 0.85 })] as const;
     }),
   );
   return new Map(pictures.filter((each) => each !== undefined));
