@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 
 /** Everything that has a key of its own beside the typed line. */
@@ -26,10 +26,10 @@ export type LogKeyActions = Readonly<Partial<Record<keyof typeof keyNames, () =>
 /** Listens for the log's keys as long as it is open; the newest actions are done. */
 export function useLogKeys(actions: LogKeyActions): void {
   const newest = useRef(actions);
-  useEffect(() => {
+  useLayoutEffect(() => {
     newest.current = actions;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const bindings = (Object.keys(keyNames) as (keyof typeof keyNames)[]).map((name) => [
       keyNames[name],
       (event: KeyboardEvent) => {

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 import type { Method } from '../../core/job/vocabulary.js';
 import { methodKeys } from '../reason/method-keys';
@@ -19,13 +19,16 @@ interface SheetKeyActions {
   readonly stop: () => void;
 }
 
-/** The keys of the sheet, wherever the focus is but in a field. What each does is listed in `sheet-keys`. */
+/**
+ * The keys of the sheet, wherever the focus is but in a field. What each does is listed in `sheet-keys`. They are heard from
+ * the moment the sheet is seen: an effect after painting can come later than a quick finger.
+ */
 export function useSheetKeys(actions: SheetKeyActions): void {
   const latest = useRef(actions);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = actions;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const on = (act: (all: SheetKeyActions) => void) => (event: KeyboardEvent) => {
       const target = event.target instanceof Element ? event.target : undefined;
       if (

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import type { Change } from '../api/jobs';
 
 const isTyped = (target: EventTarget | null) =>
@@ -6,7 +6,7 @@ const isTyped = (target: EventTarget | null) =>
 
 /** Undo and redo by key on every view; in a field the keys are the field's own. */
 export function useUndoKeys({ undo, redo }: Pick<Change, 'undo' | 'redo'>): void {
-  useEffect(() => {
+  useLayoutEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.defaultPrevented || !(event.ctrlKey || event.metaKey) || isTyped(event.target)) return;
       const key = event.key.toLowerCase();
