@@ -1,3 +1,5 @@
+import { constants, setPriority } from 'node:os';
+import { platform } from 'node:process';
 import { parentPort } from 'node:worker_threads';
 import { expose } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
@@ -9,4 +11,6 @@ const work = { digestOf, keptViewOf, offerOf };
 export type Work = typeof work;
 
 if (!parentPort) throw new Error('this runs as a worker only');
+// On Linux this is of the thread that asks, elsewhere of the whole server. Who waits for an answer comes first.
+if (platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 expose(work, nodeEndpoint(parentPort));

@@ -55,7 +55,7 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
   return (
     new Hono<Asking>()
       .get('/jobs', async (c) => {
-        const list = listFor(c.get('person'), await digests.list());
+        const list = await listFor(c.get('person'), await digests.list());
         return c.body(list, 200, { 'content-type': 'application/json' });
       })
       .post('/jobs', asJson, body(z.unknown()), async (c) => {

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { firmForCrew, jobForCrew } from '../../core/views/for-crew.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { JobRow } from '../jobs/digests.js';
@@ -21,16 +22,28 @@ export const jobFor = (reader: Reader, stored: StoredJob): StoredJob =>
 export const firmFor = (reader: Reader, firm: Firm): Firm => (readsPrices(reader) ? firm : firmForCrew(firm));
 
 /** What was written out of a list, for those who see prices and those who do not. */
-const written = new WeakMap<readonly JobRow[], Map<boolean, string>>();
+const written = new WeakMap<readonly JobRow[], Map<boolean, Promise<Uint8Array<ArrayBuffer>>>>();
 
 /** The list as its reader may see it, as JSON: those who share a reading of it share its text, which takes a while to write. */
-export function listFor(reader: Reader, rows: readonly JobRow[]): string {
-  const texts = written.get(rows) ?? new Map<boolean, string>();
+export function listFor(reader: Reader, rows: readonly JobRow[]): Promise<Uint8Array<ArrayBuffer>> {
+  const texts = written.get(rows) ?? new Map<boolean, Promise<Uint8Array<ArrayBuffer>>>();
   written.set(rows, texts);
   const priced = readsPrices(reader);
-  const text = texts.get(priced) ?? JSON.stringify(rowsFor(reader, rows));
+  const text = texts.get(priced) ?? writtenList(rowsFor(reader, rows));
   texts.set(priced, text);
   return text;
+}
+
+/** Rows written without a turn for anybody else: about a millisecond's work. */
+const rowsAtOnce = 500;
+
+async function writtenList(rows: readonly JobRow[]): Promise<Uint8Array<ArrayBuffer>> {
+  const parts: string[] = [];
+  for (let from = 0; from < rows.length; from += rowsAtOnce) {
+    parts.push(JSON.stringify(rows.slice(from, from + rowsAtOnce)).slice(1, -1));
+    await setImmediate();
+  }
+  return new TextEncoder().encode(`[${parts.join(',')}]`);
 }
 
 /** Without prices they are nought, and not shown. */
