@@ -1,8 +1,9 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { constants, setPriority, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { platform } from 'node:process';
 import { setTimeout as wait } from 'node:timers/promises';
+import { pathToFileURL } from 'node:url';
 import { isMainThread, parentPort, Worker, workerData } from 'node:worker_threads';
 import { startServer } from '../e2e/support/server.js';
 import { postgresPrograms, startPostgres } from '../server/test/postgres.js';
@@ -10,9 +11,9 @@ import { seedJob, seedJobs } from './seed-jobs.js';
 
 /**
  * Ten people on thousands of jobs, on both engines: each reads the list, opens jobs and types into them, over HTTP on the
- * real server. Prints each kind of request as a multiple of an empty one of the same run, PostgreSQL beside PGlite, and
- * the longest that an empty request had to wait beside theirs: for so long the server did nothing else. SEED_JOBS says
- * how many jobs, 5000 without it; nothing is asserted.
+ * real server. Prints each kind of request as a multiple of an empty one of the same run, PostgreSQL beside PGlite, how
+ * long the server's event loop was held at the longest, and how long an empty request had to wait beside theirs. SEED_JOBS
+ * says how many jobs, 5000 without it; nothing is asserted.
  */
 const many = Number(process.env.SEED_JOBS ?? 5000);
 const people = 10;
@@ -62,23 +63,31 @@ async function work(url: string, who: number, took: Took): Promise<void> {
   }
 }
 
-async function measure(databaseUrl?: string): Promise<Took> {
+/** How long the server's event loop was held at the longest, and what of such a hold it worked, where the system tells. */
+interface Held {
+  readonly longest_ms: number;
+  readonly worked_ms: number;
+}
+
+async function measure(databaseUrl?: string): Promise<Took & { held: Held }> {
   const folder = mkdtempSync(join(tmpdir(), 'open-trench-shop-'));
   await seedJobs(folder, many, databaseUrl);
-  const server = await startServer(
-    'none',
-    folder,
-    databaseUrl === undefined ? {} : { DATABASE_URL: databaseUrl },
-  );
+  const loop = join(folder, 'loop.json');
+  const server = await startServer('none', folder, {
+    ...(databaseUrl === undefined ? {} : { DATABASE_URL: databaseUrl }),
+    NODE_OPTIONS: `--import ${pathToFileURL(join('bench', 'watch-loop.mjs')).href}`,
+    LOOP: loop,
+  });
   const took: Took = { empty: [], list: [], open: [], edit: [] };
   const probe = startThread<number[]>('probe', server.url);
   const shop = startThread<Took>('people', server.url);
   Object.assign(took, await shop.answer);
   probe.stop();
   took.empty = await probe.answer;
-  await server.stop();
+  await server.end();
+  const held = JSON.parse(readFileSync(loop, 'utf8')) as Held;
   rmSync(folder, { recursive: true, force: true });
-  return took;
+  return { ...took, held };
 }
 
 type Part = 'people' | 'probe';
@@ -119,12 +128,15 @@ async function probe(url: string): Promise<void> {
   parentPort?.postMessage(took);
 }
 
-function say(name: string, took: Took): void {
+function say(name: string, took: Took & { held: Held }): void {
   const empty = at(took.empty, 0.5);
   const times = (kind: Kind, share: number) => (at(took[kind], share) / empty).toFixed(1);
   print(`${name}: ${people} people, ${many} jobs, beside an empty request of the same run`);
   for (const kind of ['list', 'open', 'edit'] as const)
     print(`  ${kind}: ${times(kind, 0.5)} times as long, 1 in 20 over ${times(kind, 0.95)}`);
+  print(
+    `  the event loop was held ${took.held.longest_ms.toFixed(0)} ms at the longest, ${took.held.worked_ms.toFixed(0)} ms of work of its own`,
+  );
   print(
     `  an empty request: 1 in 100 waited ${(at(took.empty, 0.99) - empty).toFixed(0)} ms, the longest ${(at(took.empty, 1) - empty).toFixed(0)} ms`,
   );

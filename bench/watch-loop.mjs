@@ -1,0 +1,28 @@
+// Brought into a server by a bench (node --import): writes to the file LOOP names, when the server ends, how long its event
+// loop was held, ms, and what of it the thread itself worked, where the system tells (Linux). The first seconds are a start.
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { isMainThread } from 'node:worker_threads';
+
+const every_ms = 5;
+const start_ms = 3000;
+const own = '/proc/thread-self/schedstat';
+const worked_ms = () => (existsSync(own) ? Number(readFileSync(own, 'utf8').split(' ')[0]) / 1e6 : undefined);
+
+if (isMainThread && process.env.LOOP) {
+  const held = { longest_ms: 0, worked_ms: 0 };
+  let last = { at: performance.now(), worked: worked_ms() };
+  const look = () => {
+    const now = { at: performance.now(), worked: worked_ms() };
+    held.longest_ms = Math.max(held.longest_ms, now.at - last.at - every_ms);
+    if (now.worked !== undefined) held.worked_ms = Math.max(held.worked_ms, now.worked - last.worked);
+    last = now;
+    setTimeout(look, every_ms).unref();
+  };
+  setTimeout(() => {
+    last = { at: performance.now(), worked: worked_ms() };
+    look();
+  }, start_ms).unref();
+  process.on('exit', () => {
+    writeFileSync(process.env.LOOP, JSON.stringify(held));
+  });
+}
