@@ -8,7 +8,10 @@ const start_ms = 3000;
 const own = '/proc/thread-self/schedstat';
 const worked_ms = () => (existsSync(own) ? Number(readFileSync(own, 'utf8').split(' ')[0]) / 1e6 : undefined);
 
-if (isMainThread && process.env.LOOP) {
+const { LOOP: file } = process.env;
+// What the server starts besides is not asked.
+delete process.env.LOOP;
+if (isMainThread && file) {
   const held = { longest_ms: 0, worked_ms: 0 };
   let last = { at: performance.now(), worked: worked_ms() };
   const look = () => {
@@ -23,6 +26,6 @@ if (isMainThread && process.env.LOOP) {
     look();
   }, start_ms).unref();
   process.on('exit', () => {
-    writeFileSync(process.env.LOOP, JSON.stringify(held));
+    writeFileSync(file, JSON.stringify(held));
   });
 }

@@ -87,6 +87,7 @@ export const buildServer = () =>
     Promise.all([
       bundle('server/main.ts', 'dist/server.mjs'),
       bundle('server/worker.ts', 'dist/worker.mjs'),
+      bundle('server/storage/database-worker.ts', 'dist/database.mjs'),
       bundle('server/backup-main.ts', 'dist/backup.mjs'),
     ]),
   );

@@ -27,6 +27,8 @@ export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt' | 'note'> 
   /** A PostgreSQL server that keeps the jobs instead; the folder then holds photos and backups, and may be shared. */
   readonly databaseUrl?: string | undefined;
   readonly migrations: string;
+  /** The built thread to run the folder's own database in. */
+  readonly databaseThread?: string;
   /** The built pages; without them only the interface answers, and customers find no page. */
   readonly pages?: string;
   readonly digestOf: (job: Job, firm: Firm) => Promise<Digest>;
@@ -53,7 +55,7 @@ export async function assemble(ground: Ground) {
   const { folder, migrations, pages, offerOf, customersAt, note, log, digestOf, viewOf, program, dead } =
     ground;
   const opened = await (ground.databaseUrl === undefined
-    ? openDatabase({ folder, migrations, dead })
+    ? openDatabase({ folder, migrations, thread: ground.databaseThread, dead })
     : openShared(folder, { url: ground.databaseUrl, migrations, log }));
   const { db, close } = opened;
   const reel = await ground.reel?.();

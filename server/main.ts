@@ -27,7 +27,7 @@ const idle_ms = 65_000;
 const customerPort = process.env.OPEN_TRENCH_CUSTOMER_PORT;
 /** A mark of the core's sources, set by the build: the pages carry the same one. */
 const program = process.env.OPEN_TRENCH_PROGRAM ?? 'unbuilt';
-const workerPath = join(root, 'dist', 'worker.mjs');
+const built = (name: string) => join(root, 'dist', name);
 
 const logError = (error: unknown): void => {
   log.error(logged(error));
@@ -43,12 +43,13 @@ async function main(): Promise<void> {
   // What is kept is for the eyes of the user who runs this.
   process.umask(0o077);
   const shop = shopAddress(process.env);
-  const bench = startBench(workerPath);
+  const bench = startBench(built('worker.mjs'));
   const parts = await assemble({
     folder,
     databaseUrl: process.env.DATABASE_URL,
     migrations: join(root, 'server', 'migrations'),
-    pages: join(root, 'dist', 'web'),
+    databaseThread: built('database.mjs'),
+    pages: built('web'),
     digestOf: (job, firm) => bench.ask((work) => work.digestOf(job, firm)),
     viewOf: (job, firm) => bench.ask((work) => work.keptViewOf(job, firm, program)),
     offerOf: (job, firm, today) => bench.ask((work) => work.offerOf(job, firm, today)),

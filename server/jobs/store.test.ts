@@ -16,11 +16,11 @@ import { postgresPrograms, startPostgres, type RunningPostgres } from '../test/p
 import { sharesOn } from './shares.js';
 import { jobs as jobsTable, shares as sharesTable } from '../storage/tables.js';
 import { storeOn, type Store } from './store.js';
-import { dead, migrations, newDataFolder } from '../test/new-folder.js';
+import { dead, migrations, newDataFolder, thread } from '../test/new-folder.js';
 import { readyJob } from '../../core/solve/ready.js';
 
 const bin = postgresPrograms();
-/** A real PGlite folder, synced to disk as the server does it; and a real PostgreSQL server, where this machine has one. */
+/** A real PGlite folder in a thread, synced to disk, as the server has it; and a real PostgreSQL server, where this machine has one. */
 const engines = ['PGlite', ...(bin === undefined ? [] : ['PostgreSQL'])] as const;
 
 describe.each(engines)('on %s', (engine) => {
@@ -31,7 +31,7 @@ describe.each(engines)('on %s', (engine) => {
 
   beforeAll(async () => {
     folder = await newDataFolder();
-    if (engine === 'PGlite') opened = await openDatabase({ folder, migrations, dead });
+    if (engine === 'PGlite') opened = await openDatabase({ folder, migrations, thread, dead });
     else {
       postgres = await startPostgres(bin ?? '');
       opened = await openPostgres({ url: postgres.database(), migrations, log: () => undefined });

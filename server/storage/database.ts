@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs';
 import { chmod, mkdir, readdir, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { setImmediate } from 'node:timers/promises';
 import { PGlite } from '@electric-sql/pglite';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
@@ -11,6 +10,7 @@ import { holdFolder } from './lock.js';
 import { grouped } from './grouped.js';
 import { newsHere, type News } from './news.js';
 import * as tables from './tables.js';
+import { openThreaded, type Client } from './threaded.js';
 
 export type Database = ReturnType<typeof connect>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
@@ -28,11 +28,13 @@ export interface OpenedDatabase {
 export interface DatabaseOptions {
   readonly folder: string;
   readonly migrations: string;
+  /** The built thread to run the database in; without it in this one, which then waits for the disk. */
+  readonly thread?: string | undefined;
   /** Called, with what to tell, where nothing may be read or written any more: the process must end. */
   readonly dead: (message: string) => void;
 }
 
-const connect = (client: PGlite) => drizzle(client, { schema: tables });
+const connect = (client: Client) => drizzle(client as PGlite, { schema: tables });
 
 /** PGlite has no background workers: without these the log grows for ever and dead rows stay. */
 const checkpointEvery_ms = 5 * 60_000;
@@ -42,7 +44,12 @@ const vacuumEvery_ms = 6 * 60 * 60_000;
  * Opens the database of a data folder, alone: migrated, synced to disk, with its upkeep scheduled.
  * @throws FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
  */
-export async function openDatabase({ folder, migrations, dead }: DatabaseOptions): Promise<OpenedDatabase> {
+export async function openDatabase({
+  folder,
+  migrations,
+  thread,
+  dead,
+}: DatabaseOptions): Promise<OpenedDatabase> {
   await madeFolder(folder);
   const release = await holdFolder(folder, () => {
     dead(`Another Open Trench has taken ${folder} over, and this one has stopped. Run only one on a folder.`);
@@ -54,7 +61,7 @@ export async function openDatabase({ folder, migrations, dead }: DatabaseOptions
     );
   };
   try {
-    const client = await openAlone(join(folder, 'postgres'), died);
+    const client = await openAlone(join(folder, 'postgres'), thread, died);
     const db = connect(client);
     await migrate(db, { migrationsFolder: migrations });
     const stopUpkeep = keepUp(client);
@@ -75,7 +82,7 @@ export async function openDatabase({ folder, migrations, dead }: DatabaseOptions
 }
 
 /** Checkpoints and vacuums now and then; what it returns ends that. */
-function keepUp(client: PGlite): () => void {
+function keepUp(client: Client): () => void {
   const timers = [
     setInterval(() => void client.exec('CHECKPOINT').catch(() => undefined), checkpointEvery_ms),
     setInterval(() => void client.exec('VACUUM').catch(() => undefined), vacuumEvery_ms),
@@ -88,7 +95,7 @@ function keepUp(client: PGlite): () => void {
   };
 }
 
-async function openAlone(dataDir: string, died: () => void): Promise<PGlite> {
+async function openAlone(dataDir: string, thread: string | undefined, died: () => void): Promise<Client> {
   if (!existsSync(dataDir) || (await readdir(dataDir)).length === 0) await makeDatabase(dataDir, died);
   if (!existsSync(join(dataDir, 'PG_VERSION'))) {
     throw new FolderRefused(
@@ -101,7 +108,7 @@ async function openAlone(dataDir: string, died: () => void): Promise<PGlite> {
   // The folder is ours: whoever wrote this is gone, and PostgreSQL will not start over one that a crash left empty.
   await rm(join(dataDir, 'postmaster.pid'), { force: true });
   try {
-    return givingWay(await PGlite.create({ fs: new DurableFS(dataDir, died), startParams: durableStart }));
+    return await (thread === undefined ? openHere(dataDir, died) : openThreaded(thread, dataDir, died));
   } catch (error) {
     throw new FolderRefused(
       dataDir,
@@ -111,30 +118,15 @@ async function openAlone(dataDir: string, died: () => void): Promise<PGlite> {
   }
 }
 
-/**
- * PGlite answers within the call: a transaction of dozens of queries would run through without one request let in between.
- * Each message to it waits for its turn of the event loop.
- */
-function givingWay(client: PGlite): PGlite {
-  for (const name of ['execProtocolRaw', 'execProtocolStream'] as const) {
-    const send = client[name].bind(client) as (...said: unknown[]) => Promise<unknown>;
-    Object.assign(client, {
-      [name]: async (...said: unknown[]) => {
-        await setImmediate();
-        return send(...said);
-      },
-    });
-  }
-  return client;
-}
+const openHere = (dataDir: string, died: () => void): Promise<Client> =>
+  PGlite.create({ fs: new DurableFS(dataDir, died), startParams: durableStart });
 
 /** Makes a new database aside and moves it into place once all of it is on the disk: it is there whole or not at all. */
 async function makeDatabase(dataDir: string, died: () => void): Promise<void> {
   const aside = `${dataDir}.part`;
   await rm(aside, { recursive: true, force: true });
   await mkdir(aside, { mode: 0o700 });
-  const client = await PGlite.create({ fs: new DurableFS(aside, died), startParams: durableStart });
-  await client.close();
+  await (await openHere(aside, died)).close();
   await syncTree(aside);
   await rm(dataDir, { recursive: true, force: true });
   await rename(aside, dataDir);

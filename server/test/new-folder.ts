@@ -16,6 +16,8 @@ import { openDatabase } from '../storage/database.js';
 /** Tests and benches run from the project's own folder; a bench is built into one file elsewhere. */
 const root = resolve();
 export const migrations = join(root, 'server', 'migrations');
+/** The database's thread as the server runs it: `npm test` builds it first. */
+export const thread = join(root, 'dist', 'database.mjs');
 
 /** A test that fails leaves its database open over a folder that is removed then: that is no news. */
 export const dead = (message: string): void => {
