@@ -21,10 +21,15 @@ export const jobViews = {
 } as const;
 export const jobLayout = async () => (await import('./shell/job-layout')).JobLayout;
 
+export const jobList = async () => (await import('./jobs/job-list')).JobList;
+
 const [, first, id, view] = location.pathname.split('/');
 if (first === 'jobs' && id) {
   for (const path of ['', '/view']) askEarly(`/api/jobs/${id}${path}`);
   askEarly('/api/firm');
   void jobLayout();
   void jobViews[view && view in jobViews ? (view as keyof typeof jobViews) : 'sheet']();
-} else if (first === '') askEarly('/api/jobs');
+} else if (first === '') {
+  askEarly('/api/jobs');
+  void jobList();
+}

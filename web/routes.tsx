@@ -1,6 +1,5 @@
 import { createBrowserRouter, Navigate, Outlet } from 'react-router';
-import { jobLayout, jobViews } from './early';
-import { JobList } from './jobs/job-list';
+import { jobLayout, jobList, jobViews } from './early';
 import { Gate } from './people/sign-in';
 import { late } from './shell/late';
 import { NotFound } from './shell/not-found';
@@ -28,7 +27,7 @@ export const router = createBrowserRouter([
     ),
     errorElement: <RouteTrouble />,
     children: [
-      { path: '/', element: <JobList />, errorElement: <RouteTrouble /> },
+      view('/', jobList),
       view('/firm', async () => (await import('./firm/firm-view')).FirmView),
       view('/due', async () => (await import('./after/due-view')).DueView),
       view('/practice', async () => (await import('./practice/practice-list')).PracticeList),

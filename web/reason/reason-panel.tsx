@@ -37,56 +37,71 @@ interface Props {
 }
 
 /** Why this is done here: what it answers to, what was refused, what comes next in price, and where it was seen. */
-export function ReasonPanel({
-  bar,
-  finding,
-  lineView,
-  lineScope,
-  scope,
-  complete,
-  line,
-  ownRules,
-  children,
-}: Props) {
-  const noWay = scope.warnings.filter((warning) => warning.rule === 'no-way' && warning.line === lineView.id);
-  if (!bar) {
-    return (
-      <>
-        <Heading as="h1" fontSize="24px">
-          {noWay.length > 0 ? 'Nothing is possible' : 'Nothing yet'}
-        </Heading>
-        {noWay.map((warning, i) => (
-          <Text key={i} mt="2">
-            {warning.message}.
-          </Text>
+export function ReasonPanel({ bar, children, ...about }: Props) {
+  if (!bar) return <NoBar {...about}>{children}</NoBar>;
+  const { finding, lineView, lineScope, scope, complete, line, ownRules } = about;
+  const { action } = bar;
+  const { currency } = scope.prices;
+  const holes = lineScope.pits.filter(({ serves }) => action && serves.includes(action.id));
+  return (
+    <Box fontSize="14.5px">
+      <Head bar={bar} fromHole={holes.length > 0} scope={scope} />
+      {lineScope.notPossible
+        .filter((place) => overlaps(place, bar))
+        .map((place) => (
+          <Part key={`${place.from_ft} ${place.what}`} title="Cannot be cured here">
+            <Text fontWeight={700}>{place.what}</Text>
+            <Text>{place.why}.</Text>
+            <Text color="soft">By others, or lifted by: {place.lift}</Text>
+          </Part>
         ))}
-        {children}
-      </>
-    );
-  }
-  const inside = lineView.findings.filter(
-    (each) =>
-      each.place.from_ft < bar.to_ft - tolerance.ft &&
-      each.place.to_ft > bar.from_ft + tolerance.ft &&
-      (each.grade > 0 || each.id === finding),
+      <Because key={bar.key} bar={bar} school={scope.school} />
+      <RefusedPart bar={bar} />
+      <NextBest bar={bar} currency={currency} complete={complete} />
+      {children}
+      <FlipPart key={`${line.id} ${bar.from_ft}`} line={line.id} bar={bar} />
+      <OwnRulesPart ownRules={ownRules} />
+      {action?.liner && <LinerPart liner={action.liner} />}
+      {action?.pipe && <PipePart pipe={action.pipe} fittings={action.fittings} />}
+      {action?.capacity && <FlowPart capacity={action.capacity} />}
+      {holes.map((hole) => (
+        <HolePart key={hole.id} hole={hole} index={lineScope.pits.indexOf(hole)} />
+      ))}
+      <Cautions bar={bar} />
+      <OptionsPart options={lineScope.options} currency={currency} />
+      <CleanoutsPart cleanouts={lineScope.cleanouts} />
+      <SeenPart bar={bar} finding={finding} lineView={lineView} line={line} />
+    </Box>
   );
-  const refused = uniqueBy(
-    bar.segments.flatMap(({ rejected }) => rejected),
-    ({ method, rule }) => `${method} ${rule}`,
-  )
-    .filter(({ rule }) => rule !== 'not-needed')
-    .filter((each, index, all) => all.findIndex(({ method }) => method === each.method) === index);
-  const stuck = lineScope.notPossible.filter((place) => overlaps(place, bar));
-  const because = [...new Set(bar.segments.flatMap((segment) => segment.because))];
-  const runnerUps = bar.segments.flatMap(({ runnerUp }) => (runnerUp ? [runnerUp] : []));
-  const runnerUp = [...runnerUps].sort((a, b) => a.costsMore - b.costsMore)[0];
-  const holes = lineScope.pits.filter(({ serves }) => bar.action && serves.includes(bar.action.id));
-  const unseen = bar.segments.some(({ seen }) => !seen);
-  const materials = [
+}
+
+function NoBar({ lineView, scope, children }: Omit<Props, 'bar'>) {
+  const noWay = scope.warnings.filter((warning) => warning.rule === 'no-way' && warning.line === lineView.id);
+  return (
+    <>
+      <Heading as="h1" fontSize="24px">
+        {noWay.length > 0 ? 'Nothing is possible' : 'Nothing yet'}
+      </Heading>
+      {noWay.map((warning, i) => (
+        <Text key={i} mt="2">
+          {warning.message}.
+        </Text>
+      ))}
+      {children}
+    </>
+  );
+}
+
+/** What is done from where to where, in what pipe, for how much. */
+function Head({ bar, fromHole, scope }: { bar: ScopeBar; fromHole: boolean; scope: ScopeSoFar }) {
+  const { action } = bar;
+  const { firstStep } = scope;
+  const cash = (amount: number) => money(amount, scope.prices.currency);
+  const pipes = [
     ...new Set(bar.segments.map((segment) => `${segment.diameter_in} in ${materialWords(segment.material)}`)),
   ];
   return (
-    <Box fontSize="14.5px">
+    <>
       <Heading as="h1" fontSize="27px" lineHeight="1.15" letterSpacing="-0.02em">
         {methodName(bar.method)}{' '}
         <chakra.span fontSize="16px" color="soft" fontWeight={600} letterSpacing="0">
@@ -94,150 +109,193 @@ export function ReasonPanel({
         </chakra.span>
       </Heading>
       <Text mt="1">
-        {materials.join(', ')}.{' '}
-        {bar.action?.entry_ft != null &&
-          `Insertion point at ${feet(bar.action.entry_ft)}${holes.length > 0 ? ', from an excavation' : ''}.`}
-        {bar.action && ` ${money(bar.action.cost, scope.prices.currency)}, without setting up.`}
+        {pipes.join(', ')}.{' '}
+        {action?.entry_ft != null &&
+          `Insertion point at ${feet(action.entry_ft)}${fromHole ? ', from an excavation' : ''}.`}
+        {action && ` ${cash(action.cost)}, without setting up.`}
       </Text>
-      {unseen && (
+      {bar.segments.some(({ seen }) => !seen) && (
         <Caution>
           Part of this pipe was not seen: nothing is known of it.{' '}
-          {scope.firstStep &&
-            `First ${scope.firstStep.what}, ${feet(scope.firstStep.from_ft)} to ${feet(scope.firstStep.to_ft)} ft: ${money(scope.firstStep.price, scope.prices.currency)}.`}
+          {firstStep &&
+            `First ${firstStep.what}, ${feet(firstStep.from_ft)} to ${feet(firstStep.to_ft)} ft: ${cash(firstStep.price)}.`}
         </Caution>
       )}
-      {stuck.map((place) => (
-        <Part key={`${place.from_ft} ${place.what}`} title="Cannot be cured here">
-          <Text fontWeight={700}>{place.what}</Text>
-          <Text>{place.why}.</Text>
-          <Text color="soft">By others, or lifted by: {place.lift}</Text>
-        </Part>
-      ))}
-      <Part title="Why">
-        {because.length === 0 && <Text>Nothing here must be put right under “{scope.school}”.</Text>}
-        <Because key={bar.key} because={because} />
-      </Part>
-      {refused.length > 0 && (
-        <Part title="Refused">
-          {grouped(refused).map(({ methods, why, lift }) => (
-            <Flex key={why} gap="3" mb="1.5">
-              <Text fontWeight={700} width="84px" flexShrink={0}>
-                {methods.map((method) => methodName(method)).join(', ')}
-              </Text>
-              <Box>
-                <Text>{why}</Text>
-                {lift && (
-                  <Text color="soft" fontSize="13.5px">
-                    lifted by: {lift}
-                  </Text>
-                )}
-              </Box>
-            </Flex>
-          ))}
-        </Part>
-      )}
-      <Part title="Next best">
-        {runnerUp ? (
-          <Text>
-            <strong>{methodName(runnerUp.method)}</strong>,{' '}
-            {runnerUp.costsMore === 0
-              ? 'at the same cost'
-              : `${money(runnerUp.costsMore, scope.prices.currency)} more over ten years`}
+    </>
+  );
+}
+
+function RefusedPart({ bar }: { bar: ScopeBar }) {
+  // The first reason of each method.
+  const refused = uniqueBy(
+    bar.segments.flatMap(({ rejected }) => rejected).filter(({ rule }) => rule !== 'not-needed'),
+    ({ method }) => method,
+  );
+  if (refused.length === 0) return null;
+  return (
+    <Part title="Refused">
+      {grouped(refused).map(({ methods, why, lift }) => (
+        <Flex key={why} gap="3" mb="1.5">
+          <Text fontWeight={700} width="84px" flexShrink={0}>
+            {methods.map((method) => methodName(method)).join(', ')}
           </Text>
-        ) : (
-          <Text color="soft">{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Text>
-        )}
-      </Part>
-      {children}
-      <FlipPart key={`${line.id} ${bar.from_ft}`} line={line.id} bar={bar} />
-      {ownRules.length > 0 && (
-        <Part title="House rules changed">
-          {ownRules.map(({ label, now, usually, by }) => (
-            <Text key={label} mb="1">
-              {label}: <strong>{now}</strong>
-              <chakra.span color="soft">
-                , usually {usually}; by {by}
-              </chakra.span>
-            </Text>
-          ))}
-        </Part>
-      )}
-      {bar.action?.liner && <LinerPart liner={bar.action.liner} />}
-      {bar.action?.pipe && (
-        <Part title="New pipe">
-          <Sum
-            label={`${bar.action.pipe.diameter_in} in ${materialWords(bar.action.pipe.material)}, laid`}
-            figure={bar.action.pipe.laid}
-            digits={1}
-          />
-          {bar.action.fittings.map((fitting) => (
-            <Text key={`${fitting.kind} ${fitting.at_ft}`}>{sayFitting(fitting)}</Text>
-          ))}
-        </Part>
-      )}
-      {bar.action?.capacity && (
-        <Part title="Flow">
-          <Sum label="Carries full, now" figure={bar.action.capacity.before} digits={0} />
-          <Sum label="Carries full, after" figure={bar.action.capacity.after} digits={0} />
-          <Text>
-            {bar.action.capacity.velocity_ft_s.toFixed(1)} ft/s full or half full:{' '}
-            {bar.action.capacity.selfCleansing
-              ? 'keeps itself clean'
-              : 'too slow to keep itself clean (2 ft/s)'}
-          </Text>
-        </Part>
-      )}
-      {holes.map((hole) => (
-        <Part
-          key={hole.id}
-          title={`Excavation ${String.fromCharCode(65 + lineScope.pits.indexOf(hole))}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}
-        >
-          <Sum label="Depth with bedding" figure={hole.figures.depth} digits={1} />
-          <Sum label="Excavated volume" figure={hole.figures.bank} digits={1} />
-          <Text>Protection: {hole.figures.protection}</Text>
-          {hole.figures.cautions.map((each) => (
-            <Caution key={each}>{each}</Caution>
-          ))}
-        </Part>
-      ))}
-      {bar.action?.working?.short && <Caution>{capital(bar.action.working.short)}.</Caution>}
-      {bar.action?.liner && (
-        <Caution>
-          Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.
-        </Caution>
-      )}
-      {bar.method === 'clean' && <Caution>{cleaningCaution}</Caution>}
-      {lineScope.options.length > 0 && (
-        <Part title="While here">
-          {lineScope.options.map((option) => (
-            <Flex key={option.what} justify="space-between" gap="3" mb="1">
-              <Text>{option.what}</Text>
-              <Text fontWeight={700} whiteSpace="nowrap">
-                + {money(option.adds, scope.prices.currency)}
+          <Box>
+            <Text>{why}</Text>
+            {lift && (
+              <Text color="soft" fontSize="13.5px">
+                lifted by: {lift}
               </Text>
-            </Flex>
-          ))}
-        </Part>
+            )}
+          </Box>
+        </Flex>
+      ))}
+    </Part>
+  );
+}
+
+function NextBest({ bar, currency, complete }: { bar: ScopeBar; currency: string; complete: boolean }) {
+  const [next] = bar.segments
+    .flatMap(({ runnerUp }) => (runnerUp ? [runnerUp] : []))
+    .sort((a, b) => a.costsMore - b.costsMore);
+  return (
+    <Part title="Next best">
+      {next ? (
+        <Text>
+          <strong>{methodName(next.method)}</strong>,{' '}
+          {next.costsMore === 0
+            ? 'at the same cost'
+            : `${money(next.costsMore, currency)} more over ten years`}
+        </Text>
+      ) : (
+        <Text color="soft">{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Text>
       )}
-      {lineScope.cleanouts.length > 0 && (
-        <Part title="Cleanouts">
-          {lineScope.cleanouts.map((cleanout) => (
-            <Text key={`${cleanout.status} ${cleanout.station_ft}`} mb="1">
-              <strong>{cleanout.status}</strong> at {feet(cleanout.station_ft)} ft, {cleanout.place}:{' '}
-              {cleanout.why}
-              {cleanout.status === 'new' && `, riser ${feet(cleanout.riser_ft)} ft`}
-            </Text>
-          ))}
-        </Part>
-      )}
-      {inside.length > 0 && (
-        <Part title="Seen">
-          {inside.map((each) => (
-            <Seen key={each.id} finding={each} line={line} marked={each.id === finding} />
-          ))}
-        </Part>
-      )}
-    </Box>
+    </Part>
+  );
+}
+
+function OwnRulesPart({ ownRules }: Pick<Props, 'ownRules'>) {
+  if (ownRules.length === 0) return null;
+  return (
+    <Part title="House rules changed">
+      {ownRules.map(({ label, now, usually, by }) => (
+        <Text key={label} mb="1">
+          {label}: <strong>{now}</strong>
+          <chakra.span color="soft">
+            , usually {usually}; by {by}
+          </chakra.span>
+        </Text>
+      ))}
+    </Part>
+  );
+}
+
+type Action = LineScope['actions'][number];
+
+const PipePart = ({
+  pipe,
+  fittings,
+}: {
+  pipe: NonNullable<Action['pipe']>;
+  fittings: Action['fittings'];
+}) => (
+  <Part title="New pipe">
+    <Sum
+      label={`${pipe.diameter_in} in ${materialWords(pipe.material)}, laid`}
+      figure={pipe.laid}
+      digits={1}
+    />
+    {fittings.map((fitting) => (
+      <Text key={`${fitting.kind} ${fitting.at_ft}`}>{sayFitting(fitting)}</Text>
+    ))}
+  </Part>
+);
+
+const FlowPart = ({ capacity }: { capacity: NonNullable<Action['capacity']> }) => (
+  <Part title="Flow">
+    <Sum label="Carries full, now" figure={capacity.before} digits={0} />
+    <Sum label="Carries full, after" figure={capacity.after} digits={0} />
+    <Text>
+      {capacity.velocity_ft_s.toFixed(1)} ft/s full or half full:{' '}
+      {capacity.selfCleansing ? 'keeps itself clean' : 'too slow to keep itself clean (2 ft/s)'}
+    </Text>
+  </Part>
+);
+
+function HolePart({ hole, index }: { hole: LineScope['pits'][number]; index: number }) {
+  const { depth, bank, protection, cautions } = hole.figures;
+  const letter = String.fromCharCode(65 + index);
+  return (
+    <Part title={`Excavation ${letter}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}>
+      <Sum label="Depth with bedding" figure={depth} digits={1} />
+      <Sum label="Excavated volume" figure={bank} digits={1} />
+      <Text>Protection: {protection}</Text>
+      {cautions.map((each) => (
+        <Caution key={each}>{each}</Caution>
+      ))}
+    </Part>
+  );
+}
+
+const Cautions = ({ bar: { action, method } }: { bar: ScopeBar }) => (
+  <>
+    {action?.working?.short && <Caution>{capital(action.working.short)}.</Caution>}
+    {action?.liner && (
+      <Caution>Resin and its fumes, hot water or steam: gloves, eyes, air. Follow the maker’s sheet.</Caution>
+    )}
+    {method === 'clean' && <Caution>{cleaningCaution}</Caution>}
+  </>
+);
+
+function OptionsPart({ options, currency }: { options: LineScope['options']; currency: string }) {
+  if (options.length === 0) return null;
+  return (
+    <Part title="While here">
+      {options.map((option) => (
+        <Flex key={option.what} justify="space-between" gap="3" mb="1">
+          <Text>{option.what}</Text>
+          <Text fontWeight={700} whiteSpace="nowrap">
+            + {money(option.adds, currency)}
+          </Text>
+        </Flex>
+      ))}
+    </Part>
+  );
+}
+
+function CleanoutsPart({ cleanouts }: { cleanouts: LineScope['cleanouts'] }) {
+  if (cleanouts.length === 0) return null;
+  return (
+    <Part title="Cleanouts">
+      {cleanouts.map((cleanout) => (
+        <Text key={`${cleanout.status} ${cleanout.station_ft}`} mb="1">
+          <strong>{cleanout.status}</strong> at {feet(cleanout.station_ft)} ft, {cleanout.place}:{' '}
+          {cleanout.why}
+          {cleanout.status === 'new' && `, riser ${feet(cleanout.riser_ft)} ft`}
+        </Text>
+      ))}
+    </Part>
+  );
+}
+
+interface SeenPartProps extends Pick<Props, 'finding' | 'lineView' | 'line'> {
+  readonly bar: ScopeBar;
+}
+
+/** What was seen in the bar and is no mere notice; what is pointed at always. */
+function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
+  const inside = lineView.findings.filter(
+    (each) =>
+      each.place.from_ft < bar.to_ft - tolerance.ft &&
+      each.place.to_ft > bar.from_ft + tolerance.ft &&
+      (each.grade > 0 || each.id === finding),
+  );
+  if (inside.length === 0) return null;
+  return (
+    <Part title="Seen">
+      {inside.map((each) => (
+        <Seen key={each.id} finding={each} line={line} marked={each.id === finding} />
+      ))}
+    </Part>
   );
 }
 
@@ -354,11 +412,13 @@ function Caution({ children }: { children: ReactNode }) {
 /** Reasons that are read at a glance; more of them only when asked. */
 const glance = 6;
 
-function Because({ because }: { because: readonly string[] }) {
+function Because({ bar, school }: { bar: ScopeBar; school: string }) {
   const [all, setAll] = useState(false);
+  const because = [...new Set(bar.segments.flatMap((segment) => segment.because))];
   const shown = all || because.length <= glance + 1 ? because : because.slice(0, glance);
   return (
-    <>
+    <Part title="Why">
+      {because.length === 0 && <Text>Nothing here must be put right under “{school}”.</Text>}
       {shown.map((each) => (
         <Text key={each} mb="0.5">
           {capital(each)}.
@@ -375,7 +435,7 @@ function Because({ because }: { because: readonly string[] }) {
           and {because.length - shown.length} more reasons
         </Press>
       )}
-    </>
+    </Part>
   );
 }
 
@@ -390,6 +450,9 @@ function grouped(refused: readonly Rejection[]): { methods: Method[]; why: strin
   return [...byReason.values()];
 }
 
+/** The first of each key. */
 function uniqueBy<T>(all: readonly T[], key: (each: T) => string): T[] {
-  return [...new Map(all.map((each) => [key(each), each])).values()];
+  const found = new Map<string, T>();
+  for (const each of all) if (!found.has(key(each))) found.set(key(each), each);
+  return [...found.values()];
 }
