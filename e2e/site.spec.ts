@@ -93,7 +93,7 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
     .toBe('paper in the yard');
   await page.getByRole('button', { name: 'Add another line' }).click();
   await page.getByLabel('Called').fill('Guest house');
-  await page.getByLabel(/Joins it at about/).fill('38');
+  await page.getByLabel(/Joins it at about/).fill('37 1/2 ft');
   await page.getByRole('button', { name: 'Add the line' }).click();
   await expect(page.getByRole('heading', { name: 'Guest house' })).toBeVisible();
   const { job } = await lineOf(page, server.url);
@@ -102,7 +102,7 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
     end: 'JOIN',
     points: [{ id: 'CO1' }, { kind: 'tie-in', onto: { line: job.lines[0]?.id, point: 'T1' } }],
   });
-  expect(job.lines[0]?.points.at(-1)).toMatchObject({ id: 'T1', kind: 'tie-in', station_ft: 38 });
+  expect(job.lines[0]?.points.at(-1)).toMatchObject({ id: 'T1', kind: 'tie-in', station_ft: 37.5 });
   await page.getByRole('link', { name: 'Camera log' }).click();
   await expect(page).toHaveURL(/\/log$/);
   await page.getByLabel(/What the camera shows/).fill('24 tie-in; stop');

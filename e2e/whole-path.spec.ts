@@ -28,7 +28,7 @@ test('from a new job to the length the liner is cut at, equal to the headless sc
   await page.getByRole('button', { name: 'Start the camera log' }).click();
   await expect(page.getByText('Give the job a name')).toBeVisible();
   await page.getByLabel('Name or address').fill('8 Orchard Rise');
-  await page.getByLabel('Cap to level pipe, ft').fill('1.7');
+  await page.getByLabel('Cap to level pipe, ft').fill(`1'8 2/5"`);
   await page.getByRole('button', { name: 'Start the camera log' }).click();
   await expect(page).toHaveURL(/\/log$/);
 

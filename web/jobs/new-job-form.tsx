@@ -6,8 +6,11 @@ import { materialWords } from '../../core/catalog/materials.js';
 import { materials, soils } from '../../core/job/vocabulary.js';
 import { useAddJob } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../controls/controls';
+import { typedFeet } from '../controls/feet-field';
 import { Faults } from '../shell/trouble';
 import { newJob } from './new-job';
+
+const mostRiser_ft = 30;
 
 const formSchema = z.object({
   title: z.string().trim().min(1, 'Give the job a name, such as its street address'),
@@ -18,8 +21,8 @@ const formSchema = z.object({
     .string()
     .trim()
     .refine(
-      (text) => text === '' || (Number(text) >= 0 && Number(text) <= 30),
-      'Feet from cap to level pipe, such as 1.7; leave it empty if nobody measured it',
+      (text) => !typedFeet(text).wrong && (typedFeet(text).feet ?? 0) <= mostRiser_ft,
+      `Feet from cap to level pipe, such as 1.7 or 1'8", at most ${mostRiser_ft}; leave it empty if nobody measured it`,
     ),
   material: z.enum(materials),
   diameter: z.enum(['3', '4', '6', '8']),
@@ -88,7 +91,7 @@ export function NewJobForm({ onMade, onCancel }: Props) {
     const { riser, diameter, ...said } = parsed.data;
     const asked = {
       ...said,
-      riser_ft: riser === '' ? undefined : Number(riser),
+      riser_ft: typedFeet(riser).feet,
       diameter_in: Number(diameter),
     };
     add.mutate(newJob(asked, format(new Date(), 'yyyy-MM-dd')), { onSuccess: onMade });

@@ -7,8 +7,20 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
-import { Choice, Field, Label, Press } from '../controls/controls';
+import { Choice, Label, Press } from '../controls/controls';
+import { FeetField, typedFeet } from '../controls/feet-field';
 import { Faults } from '../shell/trouble';
+
+interface RunDraft extends Pick<Run, 'direction' | 'zero'> {
+  /** A point of the line, or a cleanout that is not on it yet. */
+  readonly access: string;
+  readonly stage: NonNullable<Run['stage']>;
+  /** How far a new cleanout is from the zero of the line, as it was typed, and how that was measured. */
+  readonly station: string;
+  readonly paced: boolean;
+  readonly within: string;
+}
+const anotherCleanout = 'new';
 
 /** Another run: from a point already known, or from a new cleanout with a taped or paced distance. */
 export function RunForm({
@@ -20,55 +32,20 @@ export function RunForm({
   change: Change;
   onDone: (runId?: string) => void;
 }) {
-  const [access, setAccess] = useState(line.datum);
-  const [station, setStation] = useState('');
-  const [paced, setPaced] = useState(false);
-  const [within, setWithin] = useState('');
-  const [direction, setDirection] = useState<Run['direction']>('downstream');
-  const [zero, setZero] = useState<Run['zero']>('cap');
-  const [stage, setStage] = useState<NonNullable<Run['stage']>>('current');
+  const [draft, setDraft] = useState<RunDraft>({
+    ...{ access: line.datum, direction: 'downstream', zero: 'cap', stage: 'current' },
+    ...{ station: '', paced: false, within: '' },
+  });
   const [failed, setFailed] = useState<Error>();
-  const isNew = access === 'new';
+  const isNew = draft.access === anotherCleanout;
+  const set = (part: Partial<RunDraft>) => {
+    setDraft({ ...draft, ...part });
+  };
+  const [station, within] = [typedFeet(draft.station), typedFeet(draft.within)];
+  const needsWithin = isNew && draft.paced && station.feet !== undefined && within.feet === undefined;
+  const isUnreadable = isNew && (station.wrong || within.wrong);
   const add = async () => {
-    const taken = [...line.points.map(({ id }) => id), ...line.runs.map(({ id }) => id)];
-    const point = freeId(taken, 'CO');
-    const run = freeId(taken, 'R');
-    const feet = Number(station);
-    const edits: Edit[] = isNew
-      ? [
-          {
-            kind: 'line',
-            line: line.id,
-            set: {
-              ...lineHead(line),
-              points: [
-                ...line.points,
-                {
-                  id: point,
-                  kind: 'cleanout',
-                  name: `cleanout ${point.replace('CO', '')}`,
-                  ...(station.trim() === '' || Number.isNaN(feet)
-                    ? {}
-                    : { station_ft: feet, ...(paced ? { plusMinus_ft: Number(within) } : {}) }),
-                },
-              ],
-            },
-          },
-        ]
-      : [];
-    edits.push({
-      kind: 'run',
-      line: line.id,
-      run,
-      set: {
-        id: run,
-        access: isNew ? point : access,
-        direction,
-        zero: zero === 'reading' ? 'unknown' : zero,
-        stage,
-        on: format(new Date(), 'yyyy-MM-dd'),
-      },
-    });
+    const { run, edits } = editsFor(line, draft);
     try {
       await change.edit(edits);
       onDone(run);
@@ -87,112 +64,11 @@ export function RunForm({
         />
       )}
       <Grid templateColumns={{ base: '1fr 1fr', lg: 'repeat(4, 1fr)' }} gap="3" mb="3">
-        <Box>
-          <Label htmlFor="run-access">In at</Label>
-          <Choice
-            id="run-access"
-            value={access}
-            onChange={(event) => {
-              setAccess(event.target.value);
-            }}
-          >
-            {line.points
-              .filter(({ kind }) => kind === 'cleanout' || kind === 'manhole' || kind === 'pit')
-              .map((point) => (
-                <option key={point.id} value={point.id}>
-                  {point.name ?? point.id}
-                </option>
-              ))}
-            <option value="new">another cleanout</option>
-          </Choice>
-        </Box>
-        <Box>
-          <Label htmlFor="run-direction">Toward the</Label>
-          <Choice
-            id="run-direction"
-            value={direction}
-            onChange={(event) => {
-              setDirection(event.target.value as Run['direction']);
-            }}
-          >
-            <option value="downstream">street</option>
-            <option value="upstream">house</option>
-          </Choice>
-        </Box>
-        <Box>
-          <Label htmlFor="new-run-zero">Counter zeroed</Label>
-          <Choice
-            id="new-run-zero"
-            value={zero}
-            onChange={(event) => {
-              setZero(event.target.value as Run['zero']);
-            }}
-          >
-            <option value="cap">at the cap</option>
-            <option value="pipe">in the level pipe</option>
-            <option value="unknown">nobody knows</option>
-          </Choice>
-        </Box>
-        <Box>
-          <Label htmlFor="run-stage">Inspected</Label>
-          <Choice
-            id="run-stage"
-            value={stage}
-            onChange={(event) => {
-              setStage(event.target.value as typeof stage);
-            }}
-          >
-            <option value="current">now</option>
-            <option value="before-cleaning">before cleaning</option>
-            <option value="earlier">an earlier time</option>
-            <option value="after-repair">after the repair</option>
-          </Choice>
-        </Box>
-        {isNew && (
-          <>
-            <Box>
-              <Label htmlFor="new-station">From the line’s zero, ft on the ground</Label>
-              <Field
-                id="new-station"
-                inputMode="decimal"
-                placeholder="not measured"
-                value={station}
-                onChange={(event) => {
-                  setStation(event.target.value);
-                }}
-              />
-            </Box>
-            <Box>
-              <Label htmlFor="new-paced">Measured by</Label>
-              <Choice
-                id="new-paced"
-                value={paced ? 'paced' : 'taped'}
-                onChange={(event) => {
-                  setPaced(event.target.value === 'paced');
-                }}
-              >
-                <option value="taped">tape, ± 0.5</option>
-                <option value="paced">pacing, or off a map</option>
-              </Choice>
-            </Box>
-            {paced && (
-              <Box>
-                <Label htmlFor="new-within">Good within, ± ft</Label>
-                <Field
-                  id="new-within"
-                  inputMode="decimal"
-                  value={within}
-                  onChange={(event) => {
-                    setWithin(event.target.value);
-                  }}
-                />
-              </Box>
-            )}
-          </>
-        )}
+        <HowItWent line={line} draft={draft} set={set} />
+        {isNew && <WhereItIs draft={draft} set={set} />}
       </Grid>
       <Flex gap="3" align="center" wrap="wrap">
-        <Press type="button" look="chosen" onClick={() => void add()}>
+        <Press type="button" look="chosen" disabled={isUnreadable || needsWithin} onClick={() => void add()}>
           Add the run
         </Press>
         <Press
@@ -204,7 +80,12 @@ export function RunForm({
         >
           Cancel
         </Press>
-        {isNew && station.trim() === '' && (
+        {needsWithin && (
+          <Text fontSize="14px">
+            Say how good the pacing is, ± ft: it decides how far the run is trusted.
+          </Text>
+        )}
+        {isNew && draft.station.trim() === '' && (
           <Text fontSize="14px" color="soft">
             Without a distance the run is tied when both runs read the same thing.
           </Text>
@@ -213,3 +94,163 @@ export function RunForm({
     </Box>
   );
 }
+
+/** The run, and the cleanout it goes in at where that is new. */
+function editsFor(line: Line, draft: RunDraft): { run: string; edits: Edit[] } {
+  const { access, direction, zero, stage } = draft;
+  const taken = [...line.points.map(({ id }) => id), ...line.runs.map(({ id }) => id)];
+  const point = freeId(taken, 'CO');
+  const run = freeId(taken, 'R');
+  const isNew = access === anotherCleanout;
+  const set: Omit<Run, 'entries'> = {
+    id: run,
+    access: isNew ? point : access,
+    direction,
+    zero: zero === 'reading' ? 'unknown' : zero,
+    stage,
+    on: format(new Date(), 'yyyy-MM-dd'),
+  };
+  const added: Edit = { kind: 'run', line: line.id, run, set };
+  if (!isNew) return { run, edits: [added] };
+  const points = [...line.points, newCleanout(point, draft)];
+  return { run, edits: [{ kind: 'line', line: line.id, set: { ...lineHead(line), points } }, added] };
+}
+
+function newCleanout(id: string, { station, paced, within }: RunDraft): Line['points'][number] {
+  const { feet } = typedFeet(station);
+  return {
+    ...{ id, kind: 'cleanout', name: `cleanout ${id.replace('CO', '')}` },
+    ...(feet !== undefined && { station_ft: feet }),
+    ...(feet !== undefined && paced && { plusMinus_ft: typedFeet(within).feet }),
+  };
+}
+
+interface DraftProps {
+  readonly draft: RunDraft;
+  readonly set: (part: Partial<RunDraft>) => void;
+}
+
+const goesIn = ['cleanout', 'manhole', 'pit'];
+
+/** Where the camera went in, which way, from what zero, and when. */
+const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
+  <>
+    <Chosen
+      id="run-access"
+      label="In at"
+      value={draft.access}
+      among={[
+        ...line.points
+          .filter(({ kind }) => goesIn.includes(kind))
+          .map(({ id, name }) => [id, name ?? id] as const),
+        [anotherCleanout, 'another cleanout'],
+      ]}
+      onChoose={(access) => {
+        set({ access });
+      }}
+    />
+    <Chosen
+      id="run-direction"
+      label="Toward the"
+      value={draft.direction}
+      among={[
+        ['downstream', 'street'],
+        ['upstream', 'house'],
+      ]}
+      onChoose={(direction) => {
+        set({ direction });
+      }}
+    />
+    <Chosen
+      id="new-run-zero"
+      label="Counter zeroed"
+      value={draft.zero}
+      among={[
+        ['cap', 'at the cap'],
+        ['pipe', 'in the level pipe'],
+        ['unknown', 'nobody knows'],
+      ]}
+      onChoose={(zero) => {
+        set({ zero });
+      }}
+    />
+    <Chosen
+      id="run-stage"
+      label="Inspected"
+      value={draft.stage}
+      among={[
+        ['current', 'now'],
+        ['before-cleaning', 'before cleaning'],
+        ['earlier', 'an earlier time'],
+        ['after-repair', 'after the repair'],
+      ]}
+      onChoose={(stage) => {
+        set({ stage });
+      }}
+    />
+  </>
+);
+
+/** How far a new cleanout is from the zero of the line. */
+const WhereItIs = ({ draft: { station, paced, within }, set }: DraftProps) => (
+  <>
+    <FeetField
+      id="new-station"
+      label="From the line’s zero, ft on the ground"
+      placeholder="not measured"
+      value={station}
+      onChange={(typed) => {
+        set({ station: typed });
+      }}
+    />
+    <Chosen
+      id="new-paced"
+      label="Measured by"
+      value={paced ? 'paced' : 'taped'}
+      among={[
+        ['taped', 'tape, ± 0.5'],
+        ['paced', 'pacing, or off a map'],
+      ]}
+      onChoose={(by) => {
+        set({ paced: by === 'paced' });
+      }}
+    />
+    {paced && (
+      <FeetField
+        id="new-within"
+        label="Good within, ± ft"
+        value={within}
+        onChange={(typed) => {
+          set({ within: typed });
+        }}
+      />
+    )}
+  </>
+);
+
+interface ChosenProps<T extends string> {
+  readonly id: string;
+  readonly label: string;
+  readonly value: T;
+  readonly among: readonly (readonly [T, string])[];
+  readonly onChoose: (value: T) => void;
+}
+
+const Chosen = <T extends string>({ id, label, value, among, onChoose }: ChosenProps<T>) => (
+  <Box>
+    <Label htmlFor={id}>{label}</Label>
+    <Choice
+      id={id}
+      value={value}
+      onChange={(event) => {
+        onChoose(event.target.value as T);
+      }}
+    >
+      {among.map(([each, words]) => (
+        <option key={each} value={each}>
+          {words}
+        </option>
+      ))}
+    </Choice>
+  </Box>
+);

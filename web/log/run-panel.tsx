@@ -6,7 +6,8 @@ import { runHead, lineHead } from '../../core/edits/index.js';
 import { sayClock } from '../../core/speech/say.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { Change } from '../api/jobs';
-import { Choice, Field, Label, Press } from '../controls/controls';
+import { Choice, Label, Press } from '../controls/controls';
+import { NumberCell } from '../site/cells';
 import { ButtonChoice } from './button-choice';
 import type { LineView } from '../../core/views/line-view.js';
 
@@ -149,18 +150,13 @@ function Dial({ water }: { water: number }) {
 function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
   const [open, setOpen] = useState(false);
   const point = line.points.find(({ id }) => id === run.access);
-  const [riser, setRiser] = useState<string>();
   const setRun = (set: Partial<Run>) =>
     void change.say([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }]);
-  const saveRiser = () => {
-    const text = riser?.trim() ?? '';
-    const value = Number(text);
-    setRiser(undefined);
-    if (riser === undefined || Number.isNaN(value) || value < 0) return;
+  const setRiser = (riser_ft: number | undefined) => {
     const points = line.points.map((each) => {
       if (each.id !== run.access) return each;
       const { riser_ft: _old, ...rest } = each;
-      return text === '' ? rest : { ...rest, riser_ft: value };
+      return riser_ft === undefined ? rest : { ...rest, riser_ft };
     });
     void change.say([{ kind: 'line', line: line.id, set: { ...lineHead(line), points } }]);
   };
@@ -203,31 +199,26 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
           </Box>
           {run.zero === 'reading' && (
             <Box>
-              <Label htmlFor="zero-reading">The counter showed, ft</Label>
-              <Field
-                id="zero-reading"
-                inputMode="decimal"
-                defaultValue={run.zeroReading_ft}
-                onBlur={(event) => {
-                  const value = Number(event.target.value);
-                  if (value >= 0) setRun({ zeroReading_ft: value });
+              <Label as="span">The counter showed, ft</Label>
+              <NumberCell
+                label="The counter showed, ft"
+                measure="feet"
+                least={0}
+                value={run.zeroReading_ft}
+                onChange={(zeroReading_ft) => {
+                  setRun({ zeroReading_ft: zeroReading_ft ?? 0 });
                 }}
               />
             </Box>
           )}
           <Box>
-            <Label htmlFor="riser">Cap to level pipe, ft (empty: not measured)</Label>
-            <Field
-              id="riser"
-              inputMode="decimal"
-              value={riser ?? point?.riser_ft ?? ''}
-              onChange={(event) => {
-                setRiser(event.target.value);
-              }}
-              onBlur={saveRiser}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter') saveRiser();
-              }}
+            <Label as="span">Cap to level pipe, ft (empty: not measured)</Label>
+            <NumberCell
+              label="Cap to level pipe, ft (empty: not measured)"
+              measure="feet"
+              least={0}
+              value={point?.riser_ft}
+              onChange={setRiser}
             />
           </Box>
         </Box>

@@ -10,40 +10,23 @@ import type { LineView } from '../../core/views/line-view.js';
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
-/** Under the sheet: one line to type a reading from anywhere, and what it all comes to. */
-export function Foot({
-  job,
-  line,
-  lineView,
-  lineScope,
-  scope,
-  caughtUp,
-  change,
-  cannot,
-}: {
-  job: Job;
-  line: Line;
-  lineView: LineView;
-  lineScope: LineScope;
-  scope: ScopeSoFar;
+interface FootProps {
+  readonly job: Job;
+  readonly line: Line;
+  readonly lineView: LineView;
+  readonly lineScope: LineScope;
+  readonly scope: ScopeSoFar;
   /** The scope is of this very job. */
-  caughtUp: boolean;
-  change: Change;
+  readonly caughtUp: boolean;
+  readonly change: Change;
   /** Why what was tried cannot be, where the tools over the sheet are out of sight. */
-  cannot: string | undefined;
-}) {
+  readonly cannot: string | undefined;
+}
+
+/** Under the sheet: one line to type a reading from anywhere, and what it all comes to. */
+export function Foot({ job, line, lineView, lineScope, scope, caughtUp, change, cannot }: FootProps) {
   const narrow = useNarrow();
   const run = line.runs.at(-1);
-  const { prices } = scope;
-  const liners = lineScope.actions.filter(({ liner }) => liner);
-  const laid = lineScope.actions.reduce((sum, { pipe }) => sum + (pipe?.laid.value ?? 0), 0);
-  const lined = liners.reduce((sum, { liner }) => sum + (liner?.host.value ?? 0), 0);
-  const cleaned = lineScope.segments
-    .filter(({ method }) => method === 'clean')
-    .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
-  const nothing = lineView.nothingSeen;
-  const referred = lineScope.referrals.length;
-  const uncured_ft = lineScope.notPossible.reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
   return (
     <Flex
       borderTop="1px solid"
@@ -75,71 +58,96 @@ export function Foot({
       >
         {run && (
           <TypedLine
-            line={line}
-            lineView={lineView}
+            {...{ line, lineView, change }}
             runId={run.id}
             pass="back"
             waterClock={undefined}
-            change={change}
             compact
           />
         )}
       </Box>
-      <Box fontSize="13.5px" flex="1" minWidth="0">
-        <Text>{[count(lineScope.pits.length, 'excavation'), count(liners.length, 'liner')].join(' · ')}</Text>
-        <Text>
-          {[
-            laid > 0 ? `${laid.toFixed(1)} ft of new pipe` : '',
-            lined > 0 ? `${lined.toFixed(1)} ft lined` : '',
-            cleaned > 0 ? `${cleaned.toFixed(1)} ft cleaned` : '',
-          ]
-            .filter(Boolean)
-            .join(' · ') ||
-            (nothing ? 'nothing seen yet' : uncured_ft > 0 || referred > 0 ? '' : 'nothing to do')}
-        </Text>
-        {referred > 0 && (
-          <Text fontWeight={700} data-testid="referred">
-            {referred === 1 ? '1 place is' : `${referred} places are`} for the owner of that part to mend
-          </Text>
-        )}
-        {uncured_ft > 0 && (
-          <Text color="signalInk" fontWeight={700} data-testid="not-possible">
-            {uncured_ft.toFixed(1)} ft cannot be cured here
-          </Text>
-        )}
-        {scope.firstStep && (
-          <Text color="signalInk" data-testid="first-step">
-            First {scope.firstStep.what}, {scope.firstStep.from_ft.toFixed(1)} to{' '}
-            {scope.firstStep.to_ft.toFixed(1)} ft: {money(scope.firstStep.price, prices.currency)}
-          </Text>
-        )}
-      </Box>
-      <Box textAlign="right" ml="auto">
-        <Text
-          fontFamily="heading"
-          fontWeight={700}
-          fontSize="25px"
-          lineHeight="1.1"
-          data-testid="total"
-          whiteSpace="nowrap"
-        >
-          {nothing ? '–' : scope.feasible ? money(prices.total, prices.currency) : 'not possible'}
-        </Text>
-        {caughtUp ? (
-          scope.firstStep &&
-          scope.feasible && (
-            <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
-              {rangeWords(scope, nothing)}
-            </Text>
-          )
-        ) : (
-          <Text fontSize="13px" color="soft" whiteSpace="nowrap" role="status">
-            as of the last change
-          </Text>
-        )}
-      </Box>
+      <Amounts lineView={lineView} lineScope={lineScope} scope={scope} />
+      <Total nothing={lineView.nothingSeen} scope={scope} caughtUp={caughtUp} />
       <chakra.span srOnly>{job.title}</chakra.span>
     </Flex>
+  );
+}
+
+const lengthOf = (all: readonly { from_ft: number; to_ft: number }[]): number =>
+  all.reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+
+/** How much is dug, laid, lined and cleaned, and what is left to others. */
+function Amounts({ lineView, lineScope, scope }: Pick<FootProps, 'lineView' | 'lineScope' | 'scope'>) {
+  const { actions, segments, notPossible, pits, referrals } = lineScope;
+  const { firstStep, prices } = scope;
+  const liners = actions.filter(({ liner }) => liner);
+  const laid_ft = actions.reduce((sum, { pipe }) => sum + (pipe?.laid.value ?? 0), 0);
+  const lined_ft = liners.reduce((sum, { liner }) => sum + (liner?.host.value ?? 0), 0);
+  const cleaned_ft = lengthOf(segments.filter(({ method }) => method === 'clean'));
+  const uncured_ft = lengthOf(notPossible);
+  const done = [
+    laid_ft > 0 ? `${laid_ft.toFixed(1)} ft of new pipe` : '',
+    lined_ft > 0 ? `${lined_ft.toFixed(1)} ft lined` : '',
+    cleaned_ft > 0 ? `${cleaned_ft.toFixed(1)} ft cleaned` : '',
+  ].filter(Boolean);
+  const isLeftToOthers = uncured_ft > 0 || referrals.length > 0;
+  const without = lineView.nothingSeen ? 'nothing seen yet' : isLeftToOthers ? '' : 'nothing to do';
+  return (
+    <Box fontSize="13.5px" flex="1" minWidth="0">
+      <Text>{[count(pits.length, 'excavation'), count(liners.length, 'liner')].join(' · ')}</Text>
+      <Text>{done.join(' · ') || without}</Text>
+      {referrals.length > 0 && (
+        <Text fontWeight={700} data-testid="referred">
+          {referrals.length === 1 ? '1 place is' : `${referrals.length} places are`} for the owner of that
+          part to mend
+        </Text>
+      )}
+      {uncured_ft > 0 && (
+        <Text color="signalInk" fontWeight={700} data-testid="not-possible">
+          {uncured_ft.toFixed(1)} ft cannot be cured here
+        </Text>
+      )}
+      {firstStep && (
+        <Text color="signalInk" data-testid="first-step">
+          First {firstStep.what}, {firstStep.from_ft.toFixed(1)} to {firstStep.to_ft.toFixed(1)} ft:{' '}
+          {money(firstStep.price, prices.currency)}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+interface TotalProps extends Pick<FootProps, 'scope' | 'caughtUp'> {
+  /** Nobody has seen anything of the line. */
+  readonly nothing: boolean;
+}
+
+/** The price, and what it may become; or that it is of the job before the last change. */
+function Total({ nothing, scope, caughtUp }: TotalProps) {
+  const { prices, feasible, firstStep } = scope;
+  return (
+    <Box textAlign="right" ml="auto">
+      <Text
+        fontFamily="heading"
+        fontWeight={700}
+        fontSize="25px"
+        lineHeight="1.1"
+        data-testid="total"
+        whiteSpace="nowrap"
+      >
+        {nothing ? '–' : feasible ? money(prices.total, prices.currency) : 'not possible'}
+      </Text>
+      {!caughtUp && (
+        <Text fontSize="13px" color="soft" whiteSpace="nowrap" role="status">
+          as of the last change
+        </Text>
+      )}
+      {caughtUp && firstStep && feasible && (
+        <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
+          {rangeWords(scope, nothing)}
+        </Text>
+      )}
+    </Box>
   );
 }
 

@@ -7,6 +7,7 @@ import type { Job, LineHead, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../controls/controls';
+import { FeetField, typedFeet } from '../controls/feet-field';
 import { Faults } from '../shell/trouble';
 
 /** A second line of the job: with its own zero, joining another one at a tie-in or going to the main itself. */
@@ -24,6 +25,7 @@ export function NewLine({
   const [station, setStation] = useState('');
   const [failed, setFailed] = useState<Error>();
   const other = job.lines.find(({ id }) => id === joins);
+  const at = typedFeet(station);
   const add = async () => {
     const taken = new Set(job.lines.map(({ id }) => id));
     const base =
@@ -36,7 +38,6 @@ export function NewLine({
     const edits: Edit[] = [];
     const tie = freeId(other?.points.map((point) => point.id) ?? [], 'T');
     if (other) {
-      const at = Number(station);
       edits.push({
         kind: 'line',
         line: other.id,
@@ -48,7 +49,7 @@ export function NewLine({
               id: tie,
               kind: 'tie-in',
               name: `${name.trim() || id} joins`,
-              ...(station.trim() !== '' && Number.isFinite(at) ? { station_ft: at, plusMinus_ft: 3 } : {}),
+              ...(at.feet === undefined ? {} : { station_ft: at.feet, plusMinus_ft: 3 }),
             },
           ],
         },
@@ -126,21 +127,16 @@ export function NewLine({
           </Choice>
         </Box>
         {other && (
-          <Box>
-            <Label htmlFor="line-at">Joins it at about, ft (empty: the camera will tell)</Label>
-            <Field
-              id="line-at"
-              inputMode="decimal"
-              value={station}
-              onChange={(event) => {
-                setStation(event.target.value);
-              }}
-            />
-          </Box>
+          <FeetField
+            id="line-at"
+            label="Joins it at about, ft (empty: the camera will tell)"
+            value={station}
+            onChange={setStation}
+          />
         )}
       </Grid>
       <Flex gap="3">
-        <Press type="button" look="chosen" onClick={() => void add()}>
+        <Press type="button" look="chosen" disabled={other && at.wrong} onClick={() => void add()}>
           Add the line
         </Press>
         <Press

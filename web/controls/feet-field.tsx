@@ -1,0 +1,37 @@
+import { Text } from '@chakra-ui/react';
+import { useId, type ComponentProps } from 'react';
+import { measureWords, typedNumber } from '../../core/speech/typed-number.js';
+import { LabeledField } from './labeled-field';
+
+/** What is typed in a field for feet: nothing yet, so many feet, or something that is no length of at least none. */
+export function typedFeet(text: string): { readonly feet: number | undefined; readonly wrong: boolean } {
+  if (text.trim() === '') return { feet: undefined, wrong: false };
+  const feet = typedNumber(text, 'feet');
+  return feet !== undefined && feet >= 0 ? { feet, wrong: false } : { feet: undefined, wrong: true };
+}
+
+interface Props extends Omit<ComponentProps<typeof LabeledField>, 'value'> {
+  readonly value: string;
+}
+
+/** A field of a form for feet as they are said, such as 5'6" or 5 1/2; what cannot be read is said beneath it. */
+export function FeetField({ value, ...field }: Props) {
+  const says = useId();
+  const { wrong } = typedFeet(value);
+  return (
+    <div>
+      <LabeledField
+        {...field}
+        value={value}
+        inputMode="text"
+        aria-invalid={wrong ? true : undefined}
+        aria-describedby={wrong ? says : undefined}
+      />
+      {wrong && (
+        <Text id={says} role="alert" color="signalInk" fontSize="13px" mt="1">
+          Cannot be read: {measureWords.feet}, not below 0
+        </Text>
+      )}
+    </div>
+  );
+}
