@@ -1,0 +1,80 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+import { underFirm } from '../../core/job/firm.js';
+import { readJobText } from '../../core/files/read.js';
+import type { JobRow } from '../../server/jobs/digests.js';
+import { asError, Refused } from '../api/client';
+import { useFirm } from '../api/firm';
+import { currentJob, useAddJob, useDeleting, useJobs } from '../api/jobs';
+import { fileName, save } from '../controls/save';
+
+type Refuse = (error: Error | undefined) => void;
+
+const askTwice = (title: string) =>
+  `“${title}” is on the list already. Import this file as another job beside it?`;
+
+/** Takes job files in, one after another, up to the first that is refused. */
+export function useImport(refuse: Refuse): (files: readonly File[]) => Promise<void> {
+  const jobs = useJobs();
+  const add = useAddJob();
+  return async (files) => {
+    for (const file of files) {
+      const read = readJobText(await file.text());
+      // The same check runs on the server; here it answers at once and names the file.
+      if (read.faults) {
+        refuse(new Refused(`${file.name} was not taken`, read.faults, 422));
+        return;
+      }
+      const alike = jobs.data?.some(({ title }) => title === read.job.title);
+      if (alike && !window.confirm(askTwice(read.job.title))) continue;
+      try {
+        await add.mutateAsync(read.job);
+        refuse(undefined);
+      } catch (error) {
+        refuse(asError(error));
+        return;
+      }
+    }
+  };
+}
+
+/** Saves a job as a file, with the firm's rates, so that it is priced alike wherever it is read. */
+export function useExport(refuse: Refuse): (row: JobRow) => void {
+  const client = useQueryClient();
+  const { firm } = useFirm();
+  return useCallback(
+    ({ id, title }) => {
+      currentJob(client, id)
+        .then((job) => {
+          const text = JSON.stringify(firm ? underFirm(job, firm) : job, null, 2);
+          save(new Blob([text], { type: 'application/json' }), `${fileName(title) || 'job'}.json`);
+        })
+        .catch((error: unknown) => {
+          refuse(asError(error));
+        });
+    },
+    [client, firm, refuse],
+  );
+}
+
+/** Deletes jobs and brings them back; the last one stays at hand until it is back. */
+export function useDeletion() {
+  const { remove, bringBack } = useDeleting();
+  const [justDeleted, setJustDeleted] = useState<Pick<JobRow, 'id' | 'title'>>();
+  const { mutate } = remove;
+  const deleteJob = useCallback(
+    (row: JobRow) => {
+      mutate(row.id, {
+        onSuccess: () => {
+          setJustDeleted(row);
+        },
+      });
+    },
+    [mutate],
+  );
+  const back = ({ id }: Pick<JobRow, 'id'>) => {
+    bringBack.mutate(id);
+    if (justDeleted?.id === id) setJustDeleted(undefined);
+  };
+  return { justDeleted, deleteJob, back, errors: [remove.error, bringBack.error] };
+}
