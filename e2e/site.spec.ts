@@ -119,7 +119,7 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
     .toMatchObject({ owner: 'neighbour', usable: false });
   // On the sheet each line is a tab, and where they join one press goes to the other.
   await page.getByRole('link', { name: 'Sheet' }).click();
-  await page.getByRole('button', { name: /^Guest house joins here at 38.0 ft/ }).click();
+  await page.getByRole('button', { name: /^Guest house joins here at 37.5 ft/ }).click();
   await expect(page.getByRole('button', { name: 'Guest house', exact: true })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -170,4 +170,47 @@ test('a depth is on the list only once somebody measured it, in feet as people w
   };
   expect(job.lines[0]?.depths?.at(-1)?.invert_ft).toBe(4.5);
   await server.stop();
+});
+
+test('a distance between marks and a taped place are there only once somebody read the tape', async ({
+  page,
+  server,
+}) => {
+  const jobId = 'demo-2-larkfield-court';
+  const line = async () => {
+    const answer = (await (await page.request.get(`${server.url}/api/jobs/${jobId}`)).json()) as {
+      job: { lines: { markDistances?: object[]; places?: object[] }[] };
+    };
+    return answer.job.lines[0] ?? {};
+  };
+  await page.goto(`${server.url}/jobs/${jobId}/site`);
+  await page.getByRole('tab', { name: /^Marks/ }).click();
+  for (const name of ['gate post', 'hydrant']) {
+    await page.getByRole('button', { name: /^Add mark/ }).click();
+    await page.getByLabel('What the mark is').last().fill(name);
+    await page.getByLabel('What the mark is').last().press('Enter');
+  }
+  const before = await line();
+  await page.getByRole('button', { name: 'Add: How far apart' }).click();
+  await page.getByRole('button', { name: 'Add: Taped from two marks' }).click();
+  const taped = page.getByRole('group', { name: 'Taped from two marks' });
+  await expect(taped.getByRole('button', { name: 'Add it' })).toBeDisabled();
+  expect(await line()).toEqual(before);
+  const between = page.getByLabel('Measured between them, ft');
+  await between.fill(`31'6`);
+  await between.press('Enter');
+  await taped.getByLabel('First tape read, ft').fill('12 1/2');
+  await taped.getByLabel('Second tape read, ft').fill('24');
+  await taped.getByLabel('Side').selectOption('right');
+  await taped.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+  await expect
+    .poll(async () => {
+      const now = await line();
+      return [now.markDistances?.at(-1), now.places?.at(-1)];
+    })
+    .toMatchObject([
+      { distance_ft: 31.5 },
+      { side: 'right', tapes: [{ distance_ft: 12.5 }, { distance_ft: 24 }] },
+    ]);
 });
