@@ -200,8 +200,8 @@ test('a distance between marks and a taped place are there only once somebody re
   const between = page.getByLabel('Measured between them, ft');
   await between.fill(`31'6`);
   await between.press('Enter');
-  await taped.getByLabel('First tape read, ft').fill('12 1/2');
-  await taped.getByLabel('Second tape read, ft').fill('24');
+  await taped.getByLabel('First tape, ft').fill('12 1/2');
+  await taped.getByLabel('Second tape, ft').fill('24');
   await taped.getByLabel('Side').selectOption('right');
   await taped.getByRole('button', { name: 'Add it' }).click();
   await expect(page.getByTestId('saved')).toHaveText('Saved');

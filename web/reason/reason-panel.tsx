@@ -153,15 +153,17 @@ function RefusedPart({ bar }: { bar: ScopeBar }) {
   );
 }
 
+/** The cheapest other choice for a part of the bar, by what it does to most of that part: elsewhere in it that may be refused. */
 function NextBest({ bar, currency, complete }: { bar: ScopeBar; currency: string; complete: boolean }) {
   const [next] = bar.segments
-    .flatMap(({ runnerUp }) => (runnerUp ? [runnerUp] : []))
+    .flatMap(({ runnerUp, from_ft, to_ft }) => (runnerUp ? [{ ...runnerUp, from_ft, to_ft }] : []))
     .sort((a, b) => a.costsMore - b.costsMore);
   return (
     <Part title="Next best">
       {next ? (
         <Text>
-          <strong>{methodName(next.method)}</strong>,{' '}
+          <strong>{methodName(next.method)}</strong> for most of {feet(next.from_ft)} to {feet(next.to_ft)}{' '}
+          ft,{' '}
           {next.costsMore === 0
             ? 'at the same cost'
             : `${money(next.costsMore, currency)} more over ten years`}

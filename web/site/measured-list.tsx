@@ -32,7 +32,7 @@ export const MeasuredList = ({ title, asking, onAsk, question, children }: Props
       </AddPress>
     </Flex>
     {asking && (
-      <Flex align="flex-end" gap="2" px="3" py="2" bg="keep" wrap="wrap" role="group" aria-label={title}>
+      <Flex align="flex-start" gap="2" px="3" py="2" bg="keep" wrap="wrap" role="group" aria-label={title}>
         {question}
       </Flex>
     )}

@@ -1,8 +1,9 @@
-import { Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { LineHead } from '../../core/job/schema.js';
 import type { LineView } from '../../core/views/line-view.js';
 import { Press } from '../controls/controls';
+import { FeetField, typedFeet } from '../controls/feet-field';
 import { ChoiceCell, NumberCell } from './cells';
 import { ListTable } from './list-table';
 import { Asked, MeasuredList, type Marked } from './measured-list';
@@ -99,11 +100,7 @@ const tapes = [
   [1, 'Second tape'],
 ] as const;
 
-/** A tape that is read, or not yet. */
-interface TapeDraft {
-  readonly mark: string;
-  readonly distance_ft: number | undefined;
-}
+type TapeRead = Place['tapes'][number];
 
 interface NewPlaceProps {
   readonly whats: Options;
@@ -116,30 +113,40 @@ interface NewPlaceProps {
 function NewPlace({ whats, markOptions, start, onMeasured }: NewPlaceProps) {
   const [of, setOf] = useState(start.of);
   const [side, setSide] = useState<Place['side']>('left');
-  const [read, setRead] = useState<readonly [TapeDraft, TapeDraft]>([
-    { mark: start.marks[0], distance_ft: undefined },
-    { mark: start.marks[1], distance_ft: undefined },
-  ]);
-  const [first, second] = read.map(({ mark, distance_ft }) =>
-    distance_ft === undefined ? undefined : { mark, distance_ft },
-  );
+  const [typed, setTyped] = useState(start.marks.map((mark) => ({ mark, feet: '' })));
+  const [first, second] = typed.map(({ mark, feet }) => ({ mark, distance_ft: typedFeet(feet).feet }));
+  const isWhole = of !== undefined && isRead(first) && isRead(second);
+  const put = (which: number, part: Partial<(typeof typed)[number]>) => {
+    setTyped(typed.map((tape, i) => (i === which ? { ...tape, ...part } : tape)));
+  };
   return (
     <>
       <Asked what="What">
         <What value={of} whats={whats} onChange={setOf} />
       </Asked>
       {tapes.map(([which, what]) => (
-        <Asked key={what} what={`${what}, ft, from`}>
-          <Tape
-            what={`${what} read`}
-            tape={read[which]}
-            markOptions={markOptions}
-            onChange={(tape) => {
-              const next = { ...read[which], ...tape };
-              setRead(which === 0 ? [next, read[1]] : [read[0], next]);
-            }}
-          />
-        </Asked>
+        <Flex key={what} gap="1" align="flex-start">
+          <Box width="150px">
+            <FeetField
+              id={`new-tape-${which}`}
+              label={`${what}, ft`}
+              value={typed[which]?.feet ?? ''}
+              onChange={(feet) => {
+                put(which, { feet });
+              }}
+            />
+          </Box>
+          <Asked what="from">
+            <ChoiceCell
+              label={`New ${what.toLowerCase()} from`}
+              value={typed[which]?.mark}
+              options={markOptions}
+              onChange={(mark) => {
+                if (mark !== undefined) put(which, { mark });
+              }}
+            />
+          </Asked>
+        </Flex>
       ))}
       <Asked what={sideWords}>
         <Side value={side} onChange={setSide} />
@@ -147,9 +154,11 @@ function NewPlace({ whats, markOptions, start, onMeasured }: NewPlaceProps) {
       <Press
         type="button"
         look="chosen"
-        disabled={!(of !== undefined && first && second)}
+        // Level with the fields beside it, which have words over them.
+        mt="25px"
+        disabled={!isWhole}
         onClick={() => {
-          if (of !== undefined && first && second) onMeasured({ of, tapes: [first, second], side });
+          if (isWhole) onMeasured({ of, tapes: [first, second], side });
         }}
       >
         Add it
@@ -157,6 +166,9 @@ function NewPlace({ whats, markOptions, start, onMeasured }: NewPlaceProps) {
     </>
   );
 }
+
+const isRead = (tape: { mark: string; distance_ft: number | undefined } | undefined): tape is TapeRead =>
+  tape?.distance_ft !== undefined;
 
 interface WhatProps {
   readonly value: string | undefined;
@@ -177,13 +189,13 @@ const What = ({ value, whats, onChange }: WhatProps) => (
 
 interface TapeProps {
   readonly what: string;
-  readonly tape: TapeDraft;
+  readonly tape: TapeRead;
   readonly markOptions: Options;
-  readonly onChange: (tape: Partial<TapeDraft>) => void;
+  readonly onChange: (tape: Partial<TapeRead>) => void;
 }
 
 const Tape = ({ what, tape, markOptions, onChange }: TapeProps) => (
-  <Flex gap="1">
+  <Flex gap="1" align="flex-start">
     <NumberCell
       label={`${what}, ft`}
       measure="feet"
