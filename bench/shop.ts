@@ -78,16 +78,15 @@ async function measure(databaseUrl?: string): Promise<Took & { held: Held }> {
     NODE_OPTIONS: `--import ${pathToFileURL(join('bench', 'watch-loop.mjs')).href}`,
     LOOP: loop,
   });
-  const took: Took = { empty: [], list: [], open: [], edit: [] };
   const probe = startThread<number[]>('probe', server.url);
   const shop = startThread<Took>('people', server.url);
-  Object.assign(took, await shop.answer);
+  const took = await shop.answer;
   probe.stop();
-  took.empty = await probe.answer;
+  const empty = await probe.answer;
   await server.end();
   const held = JSON.parse(readFileSync(loop, 'utf8')) as Held;
   rmSync(folder, { recursive: true, force: true });
-  return { ...took, held };
+  return { ...took, empty, held };
 }
 
 type Part = 'people' | 'probe';

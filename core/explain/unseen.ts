@@ -4,7 +4,7 @@ import type { Prices } from '../job/prices-schema.js';
 import type { Rules } from '../job/rules-schema.js';
 import { roundCents } from '../job/units.js';
 import type { FindingEntry } from '../job/schema.js';
-import { covers, overlaps, subtract, union, type Interval } from '../line/intervals.js';
+import { covers, overlaps, subtract, summedLength, union, type Interval } from '../line/intervals.js';
 import { pointKey } from '../survey/things.js';
 import type { ScopedLine } from '../solve/way.js';
 import { nothingSeen } from './verdict.js';
@@ -28,7 +28,7 @@ export function lookAgain({ model, condition }: ScopedLine): { stretches: Interv
     (finding) => heldBy(finding.placed.entry, kindOfJudged(finding)) !== undefined,
   );
   const possible = condition.findings.filter((finding) => finding.possible);
-  const feet = unseen.reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
+  const feet = summedLength(unseen);
   const at = (all: readonly Judged[]) => all.map(({ placed }) => placed.from_ft.toFixed(1)).join(', ');
   return {
     stretches: union([...unseen, ...[...unclean, ...held, ...possible].map(({ place }) => place)]),

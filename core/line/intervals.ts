@@ -53,6 +53,9 @@ export function covers(all: readonly Interval[], target: Interval): boolean {
 export const intersect = (a: readonly Interval[], b: readonly Interval[]): Interval[] =>
   subtract(a, subtract(a, b));
 
+/** The lengths of all stretches together, ft; what lies in two of them counts twice. */
+export const summedLength = (all: readonly Interval[]): number =>
+  all.reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
+
 /** Feet of joined stretches. */
-export const totalLength = (all: readonly Interval[]): number =>
-  union(all).reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
+export const totalLength = (all: readonly Interval[]): number => summedLength(union(all));

@@ -2,7 +2,7 @@ import type { Day } from '../job/days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import type { Job } from '../job/schema.js';
 import { methods, type Method } from '../job/vocabulary.js';
-import { subtract } from '../line/intervals.js';
+import { subtract, summedLength } from '../line/intervals.js';
 import { materialWords } from '../catalog/materials.js';
 import { findingName } from '../findings/kinds.js';
 import { toRead } from '../logprint/to-read.js';
@@ -61,9 +61,7 @@ export function digestOf(job: Job, firm: Firm): Digest {
     currency: prices.currency,
     methods: methods.filter((method) => method !== 'leave' && done.has(method)),
     words: [...new Set(words)].join(' ').toLowerCase(),
-    unseen_ft: lines
-      .flatMap(({ model }) => subtract([model.extent], model.seen))
-      .reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0),
+    unseen_ft: summedLength(lines.flatMap(({ model }) => subtract([model.extent], model.seen))),
     nothingSeen: nothingSeen(lines),
     endReached: lines.every(({ model }) => model.endReached),
     toRead: job.lines.flatMap(toRead).length,

@@ -11,7 +11,8 @@ import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import { sayFitting } from '../../core/pipe/fittings.js';
 import { shoppingList } from '../../core/views/shopping.js';
 import { cautionsOf, cleaningCaution } from '../holes/cautions';
-import { dayOrder, holeLetter, type Pit } from '../holes/hole-order';
+import { holeLetter } from '../../core/excavation/hole.js';
+import { dayOrder, type Pit } from '../holes/hole-order';
 import { HolePlan } from '../holes/hole-plan';
 import { HoleSection } from '../holes/hole-section';
 import { day, feet } from '../controls/format';
@@ -329,7 +330,7 @@ function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope;
   );
   return (
     <View break>
-      <Text style={styles.h1}>Excavation {holeLetter(scope, pit)}</Text>
+      <Text style={styles.h1}>Excavation {holeLetter(pit.id)}</Text>
       <Text style={{ ...styles.soft, marginBottom: 6 }}>
         {feet(pit.from_ft)} to {feet(pit.to_ft)} ft; {why}
       </Text>

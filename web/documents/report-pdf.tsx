@@ -3,6 +3,7 @@ import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat, sayClock } from '../../core/speech/say.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
+import { summedLength } from '../../core/line/intervals.js';
 import type { Proof } from '../../core/offer/proof.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { day, feet, verdictWords, videoTime } from '../controls/format';
@@ -75,7 +76,7 @@ export function ReportDocument({
 function LinePart({ line, job }: { line: LineView; job: Job }) {
   const shares = [0.9, 0.8, 4.4, 0.9, 1.7];
   const length = line.to_ft - line.from_ft;
-  const unseen = line.unseen.reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+  const unseen = summedLength(line.unseen);
   const serves = job.lines.find(({ id }) => id === line.id)?.serves ?? [];
   const findings = [...line.findings].sort((a, b) => a.from_ft - b.from_ft);
   return (

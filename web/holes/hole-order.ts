@@ -3,10 +3,6 @@ import type { LineScope } from '../../core/scope/scope.js';
 
 export type Pit = LineScope['pits'][number];
 
-/** A hole by its letter, as it stands on the sheet. */
-export const holeLetter = (scope: LineScope, pit: Pit): string =>
-  String.fromCharCode(65 + (scope.pits.findIndex(({ id }) => id === pit.id) % 26));
-
 const launches = (scope: LineScope, pit: Pit): boolean =>
   scope.actions.some(
     ({ id, entry_ft }) =>

@@ -13,7 +13,8 @@ import { SaveCrewSheet } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { WorkingOut } from '../shell/working-out';
 import { Part } from '../reason/part';
-import { dayOrder, holeLetter, type Pit } from './hole-order';
+import { holeLetter } from '../../core/excavation/hole.js';
+import { dayOrder, type Pit } from './hole-order';
 import { cautionsOf } from './cautions';
 import { HolePlan } from './hole-plan';
 import { HoleSection } from './hole-section';
@@ -78,7 +79,7 @@ export function HolesView() {
             }}
           >
             <Text fontFamily="heading" fontWeight={700} fontSize="17px">
-              {index + 1}. Excavation {holeLetter(lineScope, each)}
+              {index + 1}. Excavation {holeLetter(each.id)}
             </Text>
             <Text>
               {feet(each.from_ft)} to {feet(each.to_ft)} ft, {feet(each.figures.depth.value)} deep
@@ -157,7 +158,7 @@ function AboutHole({ pit }: { pit: Pit }) {
   return (
     <>
       <Heading as="h1" fontSize="26px">
-        Excavation {holeLetter(lineScope, pit)}
+        Excavation {holeLetter(pit.id)}
       </Heading>
       <Text color="soft">
         {feet(pit.from_ft)} to {feet(pit.to_ft)} ft, for:{' '}

@@ -1,3 +1,4 @@
+import { holeLetter } from '../../core/excavation/hole.js';
 import { surfaceRow } from '../../core/catalog/surfaces.js';
 import { scaleLinear } from 'd3-scale';
 import { line as pathLine } from 'd3-shape';
@@ -228,7 +229,7 @@ function Holes({ frame, selected, onSelect }: { frame: Frame } & Pick<Props, 'se
           scale={scale}
           y={y}
           chosen={selected !== undefined && pit.serves.includes(selected)}
-          label={letter(i)}
+          label={holeLetter(pit.id)}
           onSelect={() => {
             if (pit.serves[0]) onSelect(pit.serves[0]);
           }}
@@ -319,11 +320,11 @@ function WordsBelow({ frame }: { frame: Frame }) {
 const heldWords = { none: '', slope: ', sloped', shore: ', shored', shield: ', shielded' } as const;
 
 const holeLabels = ({ pits, scale }: Frame): Label[] =>
-  pits.flatMap((pit, i) => {
+  pits.flatMap((pit) => {
     const middle = seenMiddle(scale, pit);
     const { bottom_ft, depth } = pit.figures;
     const how = heldWords[pit.protection];
-    const text = `${letter(i)} · ${feet(bottom_ft[0])} × ${feet(bottom_ft[1])} ft, ${feet(depth.value)} deep${how}`;
+    const text = `${holeLetter(pit.id)} · ${feet(bottom_ft[0])} × ${feet(bottom_ft[1])} ft, ${feet(depth.value)} deep${how}`;
     return middle === undefined ? [] : [{ key: pit.id, x: middle, text, weight: 3 }];
   });
 
@@ -383,8 +384,6 @@ function Crossing({
     </g>
   );
 }
-
-const letter = (index: number): string => String.fromCharCode(65 + (index % 26));
 
 function PipeLabels({ frame: { line, pits, scale, y, bore_px } }: { frame: Frame }) {
   const stood = standLabels(

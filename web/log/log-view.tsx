@@ -18,7 +18,8 @@ import { NarrationIn } from '../narration/narration-in';
 import { ReelPanel } from '../video/reel-panel';
 import { RunForm } from './run-form';
 import { PassChoice, RunPanel } from './run-panel';
-import { TypedLine, type TypedLineHandle } from './typed-line';
+import { TypedLine } from './typed-line';
+import type { TypedLineHandle } from './use-typed-line';
 import { useLogHand, type LogHand, type LogRefs } from './use-log-hand';
 import { VideoPanel, type VideoHandle } from '../video/video-panel';
 

@@ -7,8 +7,9 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
-import { Choice, Label, Press } from '../controls/controls';
+import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
+import { LabeledChoice } from '../controls/labeled-choice';
 import { Faults } from '../shell/trouble';
 
 interface RunDraft extends Pick<Run, 'direction' | 'zero'> {
@@ -135,7 +136,7 @@ const goesIn = ['cleanout', 'manhole', 'pit'];
 /** Where the camera went in, which way, from what zero, and when. */
 const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
   <>
-    <Chosen
+    <LabeledChoice
       id="run-access"
       label="In at"
       value={draft.access}
@@ -149,7 +150,7 @@ const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
         set({ access });
       }}
     />
-    <Chosen
+    <LabeledChoice
       id="run-direction"
       label="Toward the"
       value={draft.direction}
@@ -161,7 +162,7 @@ const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
         set({ direction });
       }}
     />
-    <Chosen
+    <LabeledChoice
       id="new-run-zero"
       label="Counter zeroed"
       value={draft.zero}
@@ -174,7 +175,7 @@ const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
         set({ zero });
       }}
     />
-    <Chosen
+    <LabeledChoice
       id="run-stage"
       label="Inspected"
       value={draft.stage}
@@ -203,7 +204,7 @@ const WhereItIs = ({ draft: { station, paced, within }, set }: DraftProps) => (
         set({ station: typed });
       }}
     />
-    <Chosen
+    <LabeledChoice
       id="new-paced"
       label="Measured by"
       value={paced ? 'paced' : 'taped'}
@@ -226,31 +227,4 @@ const WhereItIs = ({ draft: { station, paced, within }, set }: DraftProps) => (
       />
     )}
   </>
-);
-
-interface ChosenProps<T extends string> {
-  readonly id: string;
-  readonly label: string;
-  readonly value: T;
-  readonly among: readonly (readonly [T, string])[];
-  readonly onChoose: (value: T) => void;
-}
-
-const Chosen = <T extends string>({ id, label, value, among, onChoose }: ChosenProps<T>) => (
-  <Box>
-    <Label htmlFor={id}>{label}</Label>
-    <Choice
-      id={id}
-      value={value}
-      onChange={(event) => {
-        onChoose(event.target.value as T);
-      }}
-    >
-      {among.map(([each, words]) => (
-        <option key={each} value={each}>
-          {words}
-        </option>
-      ))}
-    </Choice>
-  </Box>
 );

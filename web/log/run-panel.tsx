@@ -6,7 +6,8 @@ import { runHead, lineHead } from '../../core/edits/index.js';
 import { sayClock } from '../../core/speech/say.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { Change } from '../api/jobs';
-import { Choice, Label, Press } from '../controls/controls';
+import { Label, Press } from '../controls/controls';
+import { LabeledChoice } from '../controls/labeled-choice';
 import { NumberCell } from '../site/cells';
 import { ButtonChoice } from './button-choice';
 import type { LineView } from '../../core/views/line-view.js';
@@ -180,23 +181,15 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
       </Text>
       {open && (
         <Box mt="2" display="grid" gap="3">
-          <Box>
-            <Label htmlFor="run-zero">Counter zeroed</Label>
-            <Choice
-              id="run-zero"
-              value={run.zero}
-              onChange={(event) => {
-                const zero = event.target.value as Run['zero'];
-                setRun({ zero, zeroReading_ft: zero === 'reading' ? (run.zeroReading_ft ?? 0) : undefined });
-              }}
-            >
-              {Object.entries(zeroWords).map(([value, text]) => (
-                <option key={value} value={value}>
-                  {text}
-                </option>
-              ))}
-            </Choice>
-          </Box>
+          <LabeledChoice
+            id="run-zero"
+            label="Counter zeroed"
+            value={run.zero}
+            among={Object.entries(zeroWords) as [Run['zero'], string][]}
+            onChoose={(zero) => {
+              setRun({ zero, zeroReading_ft: zero === 'reading' ? (run.zeroReading_ft ?? 0) : undefined });
+            }}
+          />
           {run.zero === 'reading' && (
             <Box>
               <Label as="span">The counter showed, ft</Label>

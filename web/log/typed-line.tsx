@@ -7,8 +7,6 @@ import { Preview } from './preview';
 import { ThumbRow } from './thumb-row';
 import { typedLineKey, useTypedLine, type TypedLineProps, type TypedLineState } from './use-typed-line';
 
-export type { TypedLineHandle } from './use-typed-line';
-
 const Input = chakra('input', {
   base: {
     width: '100%',

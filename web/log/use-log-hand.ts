@@ -10,7 +10,7 @@ import { standing } from './log-table';
 import { tellReel, useReel } from '../video/reel';
 import { keepPhoto } from '../video/photos';
 import { step_ft, stride_ft } from '../video/reel-panel';
-import type { TypedLineHandle } from './typed-line';
+import type { TypedLineHandle } from './use-typed-line';
 import { useLogKeys } from './use-log-keys';
 import type { VideoHandle } from '../video/video-panel';
 

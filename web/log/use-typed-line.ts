@@ -86,7 +86,7 @@ export function useTypedLine(props: TypedLineProps) {
       await change.edit(edits, { ownErrors: true });
     } catch (error) {
       // Nothing typed is lost: the line comes back as it was.
-      setTyped((now) => ({ ...typed, same: false, text: now.text === '' ? text : now.text }));
+      setTyped((now) => ({ ...now, editing, photos, text: now.text === '' ? text : now.text }));
       setFailed(asError(error));
     }
   };

@@ -5,6 +5,7 @@ import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import type { Figure } from '../../core/figure.js';
 import { capital } from '../../core/capital.js';
+import { holeLetter } from '../../core/excavation/hole.js';
 import { overlaps } from '../../core/line/intervals.js';
 import { cleaningCaution } from '../holes/cautions';
 import type { Line } from '../../core/job/schema.js';
@@ -65,7 +66,7 @@ export function ReasonPanel({ bar, children, ...about }: Props) {
       {action?.pipe && <PipePart pipe={action.pipe} fittings={action.fittings} />}
       {action?.capacity && <FlowPart capacity={action.capacity} />}
       {holes.map((hole) => (
-        <HolePart key={hole.id} hole={hole} index={lineScope.pits.indexOf(hole)} />
+        <HolePart key={hole.id} hole={hole} />
       ))}
       <Cautions bar={bar} />
       <OptionsPart options={lineScope.options} currency={currency} />
@@ -223,11 +224,10 @@ const FlowPart = ({ capacity }: { capacity: NonNullable<Action['capacity']> }) =
   </Part>
 );
 
-function HolePart({ hole, index }: { hole: LineScope['pits'][number]; index: number }) {
+function HolePart({ hole }: { hole: LineScope['pits'][number] }) {
   const { depth, bank, protection, cautions } = hole.figures;
-  const letter = String.fromCharCode(65 + index);
   return (
-    <Part title={`Excavation ${letter}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}>
+    <Part title={`Excavation ${holeLetter(hole.id)}, ${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft`}>
       <Sum label="Depth with bedding" figure={depth} digits={1} />
       <Sum label="Excavated volume" figure={bank} digits={1} />
       <Text>Protection: {protection}</Text>

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { Job, Line } from '../../core/job/schema.js';
+import { summedLength } from '../../core/line/intervals.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { Change } from '../api/jobs';
 import { TypedLine } from '../log/typed-line';
@@ -73,9 +74,6 @@ export function Foot({ job, line, lineView, lineScope, scope, caughtUp, change, 
   );
 }
 
-const lengthOf = (all: readonly { from_ft: number; to_ft: number }[]): number =>
-  all.reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
-
 /** How much is dug, laid, lined and cleaned, and what is left to others. */
 function Amounts({ lineView, lineScope, scope }: Pick<FootProps, 'lineView' | 'lineScope' | 'scope'>) {
   const { actions, segments, notPossible, pits, referrals } = lineScope;
@@ -83,8 +81,8 @@ function Amounts({ lineView, lineScope, scope }: Pick<FootProps, 'lineView' | 'l
   const liners = actions.filter(({ liner }) => liner);
   const laid_ft = actions.reduce((sum, { pipe }) => sum + (pipe?.laid.value ?? 0), 0);
   const lined_ft = liners.reduce((sum, { liner }) => sum + (liner?.host.value ?? 0), 0);
-  const cleaned_ft = lengthOf(segments.filter(({ method }) => method === 'clean'));
-  const uncured_ft = lengthOf(notPossible);
+  const cleaned_ft = summedLength(segments.filter(({ method }) => method === 'clean'));
+  const uncured_ft = summedLength(notPossible);
   const done = [
     laid_ft > 0 ? `${laid_ft.toFixed(1)} ft of new pipe` : '',
     lined_ft > 0 ? `${lined_ft.toFixed(1)} ft lined` : '',

@@ -1,6 +1,7 @@
 import { chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { History } from 'lucide-react';
 import type { Job, Line } from '../../core/job/schema.js';
+import { summedLength } from '../../core/line/intervals.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { IconPress } from '../controls/controls';
 import { day, feet, money, verdictWords } from '../controls/format';
@@ -72,9 +73,7 @@ const HistoryButton = ({ open, onPress }: { open: boolean; onPress: () => void }
 /** Less than this is seen to the end, ft. */
 const leastUnseen_ft = 0.05;
 const unseenOf = (view: ScopedView | undefined): number =>
-  (view?.lines ?? [])
-    .flatMap((each) => each.unseen)
-    .reduce((sum, each) => sum + each.to_ft - each.from_ft, 0);
+  summedLength((view?.lines ?? []).flatMap((each) => each.unseen));
 
 function VerdictPart({ view }: { view: ScopedView | undefined }) {
   const unseen_ft = unseenOf(view);

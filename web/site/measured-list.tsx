@@ -1,6 +1,7 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { AddPress } from '../controls/add-press';
+import { Label } from '../controls/controls';
 
 /** Two marks or more: from fewer nothing can be found again. */
 export type Marked<T> = readonly [T, T, ...T[]];
@@ -43,9 +44,7 @@ export const MeasuredList = ({ title, asking, onAsk, question, children }: Props
 /** What is asked for, and its field under it. */
 export const Asked = ({ what, children }: { what: string; children: ReactNode }) => (
   <Box>
-    <Box fontSize="14px" color="soft" mb="1">
-      {what}
-    </Box>
+    <Label as="span">{what}</Label>
     {children}
   </Box>
 );

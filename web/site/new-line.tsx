@@ -6,8 +6,10 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Job, LineHead, Run } from '../../core/job/schema.js';
 import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
-import { Choice, Field, Label, Press } from '../controls/controls';
+import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
+import { LabeledChoice } from '../controls/labeled-choice';
+import { LabeledField } from '../controls/labeled-field';
 import { Faults } from '../shell/trouble';
 
 /** A second line of the job: with its own zero, joining another one at a tie-in or going to the main itself. */
@@ -98,34 +100,25 @@ export function NewLine({
         />
       )}
       <Grid templateColumns={{ base: '1fr', md: 'repeat(3, 1fr)' }} gap="3" mb="3">
-        <Box>
-          <Label htmlFor="line-name">Called</Label>
-          <Field
-            id="line-name"
-            value={name}
-            placeholder="Guest house"
-            onChange={(event) => {
-              setName(event.target.value);
-            }}
-          />
-        </Box>
-        <Box>
-          <Label htmlFor="line-joins">Goes to</Label>
-          <Choice
-            id="line-joins"
-            value={joins}
-            onChange={(event) => {
-              setJoins(event.target.value);
-            }}
-          >
-            {job.lines.map(({ id, name: called }) => (
-              <option key={id} value={id}>
-                {called ?? id}, at a branch connection
-              </option>
-            ))}
-            <option value="">the main, by itself</option>
-          </Choice>
-        </Box>
+        <LabeledField
+          id="line-name"
+          label="Called"
+          value={name}
+          placeholder="Guest house"
+          onChange={setName}
+        />
+        <LabeledChoice
+          id="line-joins"
+          label="Goes to"
+          value={joins}
+          among={[
+            ...job.lines.map(
+              ({ id, name: called }) => [id, `${called ?? id}, at a branch connection`] as const,
+            ),
+            ['', 'the main, by itself'],
+          ]}
+          onChoose={setJoins}
+        />
         {other && (
           <FeetField
             id="line-at"
