@@ -55,7 +55,11 @@ export const burst: MethodRow = {
       ({ from, to }) =>
         pitAlone(site, site.track.boundaries[from] ?? 0, 'launch') +
         pitAlone(site, site.track.boundaries[to] ?? 0, 'burst'),
-    pitsInside: (track, { from_ft, to_ft }) => pitsBetween(track, from_ft, to_ft) ?? [],
+    pitsInside: (track, stretch) =>
+      pitsBetween(track, stretch, {
+        from: reachAt(track, stretch.from_ft),
+        to: reachAt(track, stretch.to_ft),
+      }) ?? [],
     drafts: (track, action) => {
       const cells = track.cells.slice(action.fromBreak, action.toBreak);
       const drawn = [...feetByBore(cells)].map(([bore, length]) =>
@@ -103,10 +107,14 @@ const isJoined = (kind: FittingKind | undefined): boolean => kind === 'wye' || k
  * Pits between the ends of a burst, one for what is joined again near enough to share it. Undefined where one would lie
  * between the reach of an end's own pit and clear ground: such a burst ends elsewhere.
  */
-function pitsBetween(track: Track, from_ft: number, to_ft: number): Interval[] | undefined {
+function pitsBetween(
+  track: Track,
+  { from_ft, to_ft }: Interval,
+  reach: { readonly from: Interval; readonly to: Interval },
+): Interval[] | undefined {
   const apart_ft = pitHalf_ft + track.holesApart_ft;
   const found: { from_ft: number; to_ft: number }[] = [];
-  const ends = [reachAt(track, from_ft).to_ft, reachAt(track, to_ft).from_ft] as const;
+  const ends = [reach.from.to_ft, reach.to.from_ft] as const;
   for (const { point, at } of pointsInside(track, { from_ft, to_ft })) {
     const x = at.station_ft;
     if (!isJoined(fittingFor(point)) || x <= ends[0] || x >= ends[1]) continue;
@@ -147,6 +155,13 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
   const drawn = byBore(track, prices.burst_per_ft);
   const coupling = Float64Array.from(track.cells, (cell) => couplingRate(track, cell.pipe.diameter_in));
   const alone = pitCosts(track, holes);
+  const reaches = Array.from(breaks, (_, index) => pitReach(track, index));
+  const between = (start: number, end: number) => {
+    const [from, to] = [reaches[start], reaches[end]];
+    return (
+      from && to && pitsBetween(track, { from_ft: num(breaks, start), to_ft: num(breaks, end) }, { from, to })
+    );
+  };
   return (from) => {
     const found: Candidate[] = [];
     const start = int(fine, from);
@@ -160,7 +175,7 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
       if (stopped) return found;
       const [a, b] = [num(breaks, start), num(breaks, end)];
       if (b - a < leastBurst_ft - tolerance.exact) continue;
-      const pits = inside(joined, start, end) > 0 ? pitsBetween(track, a, b) : [];
+      const pits = inside(joined, start, end) > 0 ? between(start, end) : [];
       if (!pits) continue;
       const own =
         over(drawn, start, end) +

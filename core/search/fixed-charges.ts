@@ -12,12 +12,13 @@ export interface Cheapest<Found extends Path = Path> {
 /**
  * Branch and bound over the options that are paid: with a set given, problems are independent. A relaxed node pays only
  * what is surely in; where its optimum uses nothing else it is exact, else one of the options it uses is decided, the
- * dearest first. `solve` answers one problem with the options of a mask. Undefined where some problem has no path.
+ * dearest first. `solve` answers one problem with the options of a mask, where a path that costs more than `most` need not
+ * be found. Undefined where some problem has no path.
  */
 export function cheapestWithCharges<Found extends Path>(
   problems: number,
   charges: readonly number[],
-  solve: (problem: number, options: number) => Found | undefined,
+  solve: (problem: number, options: number, most: number) => Found | undefined,
 ): Cheapest<Found> | undefined {
   if (problems === 0) return { paths: [], used: 0, cost: 0 };
   const options = charges.map((_, option) => option);
@@ -26,9 +27,11 @@ export function cheapestWithCharges<Found extends Path>(
   const remembered = rememberSubsets(problems, solve);
   let best: (Cheapest<Found> & { tie: number }) | undefined;
   const visit = (surely: number, maybe: number): void => {
+    // Of several problems, what one may cost hangs on the others.
+    const most = best && problems === 1 ? best.cost - chargesOf(surely) : Infinity;
     const paths: Found[] = [];
     for (let problem = 0; problem < problems; problem++) {
-      const path = remembered(problem, surely | maybe);
+      const path = remembered(problem, surely | maybe, most);
       if (!path) return;
       paths.push(path);
     }
@@ -53,19 +56,24 @@ export function cheapestWithCharges<Found extends Path>(
   return best && { paths: best.paths, used: best.used, cost: best.cost };
 }
 
-/** A path found with more options stands for fewer too, when it uses none of those left out. */
+/** A path found with more options stands for fewer too, when it uses none of those left out; so does having found none. */
 function rememberSubsets<Found extends Path>(
   problems: number,
-  solve: (problem: number, options: number) => Found | undefined,
+  solve: (problem: number, options: number, most: number) => Found | undefined,
 ) {
-  const known: { mask: number; path: Found | undefined }[][] = Array.from({ length: problems }, () => []);
-  return (problem: number, mask: number): Found | undefined => {
+  const known: { mask: number; most: number; path: Found | undefined }[][] = Array.from(
+    { length: problems },
+    () => [],
+  );
+  return (problem: number, mask: number, most: number): Found | undefined => {
     const stands = known[problem]?.find(
-      (each) => (mask & ~each.mask) === 0 && (each.path === undefined || (each.path.used & ~mask) === 0),
+      (each) =>
+        (mask & ~each.mask) === 0 &&
+        (each.path === undefined ? most <= each.most : (each.path.used & ~mask) === 0),
     );
     if (stands) return stands.path;
-    const path = solve(problem, mask);
-    known[problem]?.push({ mask, path });
+    const path = solve(problem, mask, most);
+    known[problem]?.push({ mask, most, path });
     return path;
   };
 }

@@ -188,7 +188,8 @@ export function passesOf(
 ): Passes {
   const { arrivals, levels, departures } = counts;
   const start = new Int32Array(stops * arrivals * levels + 1);
-  const [ahead, cost, tie, marks]: [number[], number[], number[], number[]] = [[], [], [], []];
+  const rows: Pass[] = [];
+  const ahead: number[] = [];
   const comes = (stop: number, arrival: number) => !meets || (int(meets.arrivals, stop) & bit(arrival)) !== 0;
   const goes = (stop: number, departure: number) =>
     !meets || (int(meets.departures, stop) & bit(departure)) !== 0;
@@ -202,9 +203,7 @@ export function passesOf(
           if (departure === departureFill && arrival === arrivalFill) continue;
           for (const each of pass(stop, arrival, level, departure)) {
             ahead.push(departure * levels + each.level);
-            cost.push(each.cost);
-            tie.push(each.tie);
-            marks.push(each.marks ?? 0);
+            rows.push(each);
           }
         }
         start[++state] = ahead.length;
@@ -214,9 +213,15 @@ export function passesOf(
   return {
     arrivals,
     start,
-    ahead: new Uint8Array(ahead),
-    cost: new Float64Array(cost),
-    tie: new Float64Array(tie),
-    marks: new Uint8Array(marks),
+    ahead: Uint8Array.from(ahead),
+    cost: column(rows, ({ cost }) => cost),
+    tie: column(rows, ({ tie }) => tie),
+    marks: Uint8Array.from(column(rows, ({ marks }) => marks ?? 0)),
   };
+}
+
+function column(rows: readonly Pass[], of: (row: Pass) => number): Float64Array {
+  const all = new Float64Array(rows.length);
+  for (let i = 0; i < rows.length; i++) all[i] = of(rows[i] as Pass);
+  return all;
 }

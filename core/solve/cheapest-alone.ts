@@ -16,8 +16,7 @@ interface Asked {
 
 /**
  * For each finding the cheapest single action that cures it by itself, its mobilisation, hole and insertion included,
- * raw; 0 where none may. The least over all candidates that start at or above a finding and end at or below it is kept
- * along the boundaries, a method at a time, so that every candidate is looked at once however many findings there are.
+ * raw; 0 where none may.
  */
 export function cheapestAlone(possible: Possible, findings: readonly Judged[]): number[] {
   const asked = findings.map((finding, index) => askedOf(possible.track, finding, index));
@@ -25,9 +24,11 @@ export function cheapestAlone(possible: Possible, findings: readonly Judged[]): 
   for (const row of methodRegistry.rows) {
     const { work } = row;
     if (!work) continue;
-    const byFall = asked.filter(({ finding }) => curesByFall(row, finding));
-    const simple = asked.filter(({ finding }) => !curesByFall(row, finding) && cures(row, finding, false));
-    if (simple.length + byFall.length > 0) leastOf(possible, { row, work, simple, byFall }, least);
+    const may = asked.flatMap((each) => {
+      const byFall = curesByFall(row, each.finding);
+      return byFall || cures(row, each.finding, false) ? [{ ...each, byFall }] : [];
+    });
+    if (may.length > 0) leastOf(possible, { row, work, may }, least);
   }
   return Array.from(least, (cost) => (Number.isFinite(cost) ? cost : 0));
 }
@@ -44,36 +45,30 @@ function askedOf(track: Track, finding: Judged, index: number): Asked {
 interface ByMethod {
   readonly row: MethodRow;
   readonly work: Work;
-  /** Findings it cures wherever it covers them, and those it cures only by its fall. */
-  readonly simple: readonly Asked[];
-  readonly byFall: readonly Asked[];
+  /** Findings that it may cure. */
+  readonly may: readonly (Asked & { readonly byFall: boolean })[];
 }
 
-function leastOf(possible: Possible, { row, work, simple, byFall }: ByMethod, least: Float64Array): void {
+/** Takes the least over a method's candidates, the shortest first: what is longer is seldom cheaper, and then not looked at. */
+function leastOf(possible: Possible, { row, work, may }: ByMethod, least: Float64Array): void {
   const { track, candidatesFrom } = possible;
-  const last = candidatesFrom.length - 1;
   const aloneCost = work.aloneCost(possible);
   const set = track.prices.mobilisation[row.id as keyof Track['prices']['mobilisation']] ?? 0;
-  const take = (index: number, cost: number) => {
-    if (cost < num(least, index)) least[index] = cost;
-  };
-  /** Least cost of what starts so far up and ends at or below a boundary. */
-  const below = new Float64Array(last + 2).fill(Infinity);
-  for (let from = 0; from <= last; from++) {
-    for (const candidate of candidatesFrom[from] ?? []) {
+  for (let from = candidatesFrom.length - 1; from >= 0; from--) {
+    const below = may.filter((each) => from <= each.from);
+    for (const candidate of below.length === 0 ? [] : (candidatesFrom[from] ?? [])) {
       if (candidate.method !== row.id) continue;
+      const mayPay = below.some(
+        ({ to, index }) => candidate.to >= to && candidate.cost + set < num(least, index),
+      );
+      if (!mayPay) continue;
       const cost = candidate.cost + set + aloneCost(candidate);
-      if (cost < num(below, candidate.to)) below[candidate.to] = cost;
-      // Whether new pipe falls enough over a sag depends on both its ends.
-      for (const each of byFall) {
-        if (from > each.from || candidate.to < each.to || cost >= num(least, each.index)) continue;
-        const [a, b] = [stationOf(track, from), stationOf(track, candidate.to)];
-        if (candidateCures(track, candidate, a, b, each.finding)) take(each.index, cost);
+      const [a, b] = [stationOf(track, from), stationOf(track, candidate.to)];
+      for (const { to, index, finding, byFall } of below) {
+        if (candidate.to < to || cost >= num(least, index)) continue;
+        // Whether new pipe falls enough over a sag depends on both its ends.
+        if (!byFall || candidateCures(track, candidate, a, b, finding)) least[index] = cost;
       }
     }
-    for (let to = last; to > from; to--) {
-      if (num(below, to + 1) < num(below, to)) below[to] = num(below, to + 1);
-    }
-    for (const each of simple) if (each.from === from) take(each.index, num(below, each.to));
   }
 }

@@ -59,9 +59,9 @@ export function cheapest(
     id === 'leave' ? 0 : Math.round((prices.mobilisation[id] ?? 0) * factor * micro),
   );
   const limits = lines.map((line, i) => limitsOf(line, restrictions[i] ?? []));
-  const found = cheapestWithCharges(lines.length, charges, (i, options) => {
+  const found = cheapestWithCharges(lines.length, charges, (i, options, most) => {
     const [line, limit] = [lines[i], limits[i]];
-    return line && limit && bestOf(line, { ...limit, options });
+    return line && limit && bestOf(line, { ...limit, options }, most);
   });
   return (
     found && {
@@ -92,17 +92,21 @@ interface Cleaned extends Path {
 
 /**
  * A line's best path with and without root joints left: the yearly cleaning they bring is paid once a line. The best
- * that may leave them for nothing is the best of all where it leaves none.
+ * that may leave them for nothing is the best of all where it leaves none. What costs more than `most` need not be found.
  */
-function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>): Cleaned | undefined {
+function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>, most: number): Cleaned | undefined {
   const { problem, baseline } = line;
   const { markedCharge } = problem.fills;
-  const free = cheapestCleaning(line, { ...limits, marked: true });
+  const free = cheapestCleaning(line, { ...limits, marked: true }, most - baseline);
   if (!free) return undefined;
   const leaving = { ...free, cost: free.cost + baseline + markedCharge };
   if (markedCharge === 0) return leaving;
   if (!leavesMarked(line, free)) return { ...free, cost: free.cost + baseline };
-  const without = cheapestCleaning(line, { ...limits, marked: false });
+  const without = cheapestCleaning(
+    line,
+    { ...limits, marked: false },
+    Math.min(most - baseline, free.cost + markedCharge),
+  );
   if (!without) return leaving;
   const leavingNone = { ...without, cost: without.cost + baseline };
   return isBetter(leaving, leavingNone) ? leaving : leavingNone;
@@ -119,9 +123,10 @@ const leavesMarked = ({ problem }: Prepared, { steps }: Path): boolean =>
 /**
  * The best path with its cleaning. A visit is paid from where the tool goes in to the furthest place that is cleaned, so
  * what it costs hangs on the first and the last of them. With all places free to be cleaned for nothing the path bounds
- * what any choice may cost; then the first or the last that it cleans is taken away, as long as that bound leaves hope.
+ * what any choice may cost; then the first or the last that it cleans is taken away, as long as that bound leaves hope of
+ * `most` and of less than was found.
  */
-function cheapestCleaning(line: Prepared, limits: Limits): Cleaned | undefined {
+function cheapestCleaning(line: Prepared, limits: Limits, most: number): Cleaned | undefined {
   const { problem, cleaning } = line;
   const clusters = clustersOf(problem, limits);
   let best: Cleaned | undefined;
@@ -131,7 +136,7 @@ function cheapestCleaning(line: Prepared, limits: Limits): Cleaned | undefined {
     asked.add(`${first} ${last}`);
     const secondMay = maskOf(clusters.slice(first, last + 1), limits.allowed.length);
     const path = holesApart(line, { ...limits, secondMay });
-    if (!path || (best && path.cost >= best.cost)) return;
+    if (!path || path.cost > most || (best && path.cost >= best.cost)) return;
     const cleaned = clusters.flatMap((cluster, k) => (isCleanedIn(line, path, cluster) ? [k] : []));
     const [head, tail] = [cleaned[0], cleaned.at(-1)];
     if (head === undefined || tail === undefined) {
@@ -140,7 +145,7 @@ function cheapestCleaning(line: Prepared, limits: Limits): Cleaned | undefined {
     }
     const from = cleaning.visitTo(clusters[head]?.start ?? 0, clusters[tail]?.end ?? 0);
     const cost = path.cost + cleaning.costOf(from);
-    if (!best || cost < best.cost) best = { ...path, cost, visit: from };
+    if (cost <= most && (!best || cost < best.cost)) best = { ...path, cost, visit: from };
     visit(head + 1, last);
     if (tail > first) visit(first, tail - 1);
   };
