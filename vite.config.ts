@@ -1,4 +1,5 @@
-import react from '@vitejs/plugin-react';
+import babel from '@rolldown/plugin-babel';
+import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
@@ -27,7 +28,7 @@ const keptPages = VitePWA({
 
 export default defineConfig({
   root: 'web',
-  plugins: [react(), keptPages],
+  plugins: [react(), babel({ presets: [reactCompilerPreset()] }), keptPages],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,
