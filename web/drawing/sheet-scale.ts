@@ -36,7 +36,7 @@ export function wholeOf(line: Interval): Interval {
 }
 
 /** One station axis for all lanes, over the whole line or the window that was zoomed into. */
-export function sheetScale(line: LineView, width: number, window?: Interval): SheetScale {
+export function sheetScale(line: Interval, width: number, window?: Interval): SheetScale {
   const seen = window ?? wholeOf(line);
   return {
     x: scaleLinear([seen.from_ft, seen.to_ft], [gutter_px, width - margin_px]),

@@ -8,11 +8,13 @@ export function useRoving(name: string, count: number) {
     item: (index: number) => ({
       tabIndex: index === active ? 0 : -1,
       'data-rove': `${name} ${index}`,
-      onFocus: () => {
-        setAt(index);
-      },
     }),
+    // The row listens for all its things, so that none of them is drawn again for what another hears.
     row: {
+      onFocus: (event: React.FocusEvent) => {
+        const on = (event.target).closest(`[data-rove^="${name} "]`)?.getAttribute('data-rove');
+        if (on) setAt(Number(on.slice(name.length + 1)));
+      },
       onKeyDown: (event: React.KeyboardEvent) => {
         const by = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1, Home: -count, End: count }[
           event.key

@@ -1,6 +1,8 @@
+import { memo, type SyntheticEvent } from 'react';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/speech/say.js';
 import { feet } from '../controls/format';
+import { isAlike } from '../controls/is-alike';
 import { DrawnFinding, yOf } from './drawn-finding';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
 import { useRoving } from '../drawing/use-roving';
@@ -23,6 +25,10 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
   const [left, right] = [x(line.from_ft), x(line.to_ft)];
   const findings = line.findings.filter(({ kind }) => kind !== 'main-backed-up');
   const roving = useRoving('finding', findings.length);
+  const choose = ({ target }: SyntheticEvent) => {
+    const id = (target as Element).closest('[data-finding]')?.getAttribute('data-finding');
+    if (id) onSelect(id);
+  };
   return (
     <g aria-label="Wall">
       <rect x={left} y={top} width={right - left} height={height} fill="var(--chakra-colors-sheet)" />
@@ -79,39 +85,65 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
         stroke={ink}
         strokeWidth={1.5}
       />
-      <g role="list" aria-label="Findings" {...roving.row}>
+      <g
+        role="list"
+        aria-label="Findings"
+        onFocus={roving.row.onFocus}
+        onClick={choose}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' || event.key === ' ') choose(event);
+          else roving.row.onKeyDown(event);
+        }}
+      >
         {findings.map((finding, index) => (
-          <g key={finding.id} role="listitem">
-            <g
-              role="button"
-              {...roving.item(index)}
-              aria-label={`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}
-              opacity={finding.settled ? 0.5 : 1}
-              style={{ cursor: 'pointer' }}
-              onClick={() => {
-                onSelect(finding.id);
-              }}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter' || event.key === ' ') onSelect(finding.id);
-              }}
-            >
-              <title>{`${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`}</title>
-              <rect
-                x={x(finding.place.from_ft) - 4}
-                y={top}
-                width={x(finding.place.to_ft) - x(finding.place.from_ft) + 8}
-                height={height}
-                fill="transparent"
-                stroke={selected === finding.id ? 'var(--chakra-colors-signal)' : 'none'}
-                strokeWidth={2}
-              />
-              <g strokeDasharray={finding.possible ? '3 3' : undefined}>
-                <DrawnFinding finding={finding} scale={scale} />
-              </g>
-            </g>
-          </g>
+          <WallFinding
+            key={finding.id}
+            finding={finding}
+            scale={scale}
+            selected={selected === finding.id}
+            rove={roving.item(index)}
+          />
         ))}
       </g>
     </g>
   );
 }
+
+interface WallFindingProps {
+  readonly finding: LineView['findings'][number];
+  readonly scale: SheetScale;
+  readonly selected: boolean;
+  readonly rove: ReturnType<ReturnType<typeof useRoving>['item']>;
+}
+
+/** One finding, to be pressed. */
+const WallFinding = memo(({ finding, scale: { x }, scale, selected, rove }: WallFindingProps) => {
+  const says = `${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`;
+  const { place } = finding;
+  return (
+    <g role="listitem">
+      <g
+        role="button"
+        {...rove}
+        data-finding={finding.id}
+        aria-label={says}
+        opacity={finding.settled ? 0.5 : 1}
+        style={{ cursor: 'pointer' }}
+      >
+        <title>{says}</title>
+        <rect
+          x={x(place.from_ft) - 4}
+          y={top}
+          width={x(place.to_ft) - x(place.from_ft) + 8}
+          height={height}
+          fill="transparent"
+          stroke={selected ? 'var(--chakra-colors-signal)' : 'none'}
+          strokeWidth={2}
+        />
+        <g strokeDasharray={finding.possible ? '3 3' : undefined}>
+          <DrawnFinding finding={finding} scale={scale} />
+        </g>
+      </g>
+    </g>
+  );
+}, isAlike);

@@ -47,7 +47,6 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
             role="radio"
             {...roving.item(i)}
             onFocus={() => {
-              roving.item(i).onFocus();
               onLookAt(way.school);
             }}
             onBlur={() => {

@@ -5,7 +5,7 @@ import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.j
 import { sayWhat } from '../../core/speech/say.js';
 import { frameOf } from '../../core/survey/survey.js';
 import type { LineView } from '../../core/views/line-view.js';
-import type { RowView } from '../../core/views/log-rows.js';
+import type { ReadingView, RowView } from '../../core/views/log-rows.js';
 
 /** Readings of one thing on two passes lie about this close; what is further off is not offered as the same, ft. */
 const nearby_ft = 4;
@@ -167,3 +167,20 @@ export function editsOf(
     })),
   ];
 }
+
+/** Edits that set entries of a line to something else, in the order they stand; null takes one away, undefined leaves it. */
+export const setting = (line: Line, to: (entry: Entry) => Entry | null | undefined): Edit[] =>
+  line.runs.flatMap((run) =>
+    run.entries.flatMap((entry): Edit[] => {
+      const set = to(entry);
+      return set === undefined ? [] : [{ kind: 'entry', line: line.id, run: run.id, entry: entry.id, set }];
+    }),
+  );
+
+/** The edits by which one of a thing's readings stands: chosen by a person, never averaged in silence. */
+export const standing = (line: Line, row: RowView, reading: ReadingView): Edit[] =>
+  setting(line, (entry) => {
+    if (!row.readings.some((each) => each.entry === entry.id)) return undefined;
+    const { use: _use, ...rest } = entry;
+    return entry.id === reading.entry ? { ...rest, use: true } : rest;
+  });

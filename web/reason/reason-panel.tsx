@@ -1,4 +1,3 @@
-import { tolerance } from '../../core/job/units.js';
 import { sayFitting } from '../../core/pipe/fittings.js';
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
@@ -9,20 +8,19 @@ import { holeLetter } from '../../core/excavation/hole.js';
 import { overlaps } from '../../core/line/intervals.js';
 import { cleaningCaution } from '../holes/cautions';
 import type { Line } from '../../core/job/schema.js';
-import { gradeWords, type Method } from '../../core/job/vocabulary.js';
-import { sayWhat } from '../../core/speech/say.js';
+import type { Method } from '../../core/job/vocabulary.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
-import { PhotoThumbs } from '../video/photos';
 import type { OwnRule } from '../rules/own-rules';
 import { OpenFigure, Working } from '../figure/open-figure';
 import { Press } from '../controls/controls';
-import { feet, money, videoTime } from '../controls/format';
+import { feet, money } from '../controls/format';
 import { FlipPart } from './flip-part';
 import { Part } from './part';
+import { SeenPart } from './seen-part';
 import type { ScopeBar } from '../drawing/scope-bars';
 import type { Rejection } from '../../core/explain/refusals.js';
 import { materialWords } from '../../core/catalog/materials.js';
-import type { FindingView, LineView } from '../../core/views/line-view.js';
+import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
   readonly bar: ScopeBar | undefined;
@@ -279,28 +277,6 @@ function CleanoutsPart({ cleanouts }: { cleanouts: LineScope['cleanouts'] }) {
   );
 }
 
-interface SeenPartProps extends Pick<Props, 'finding' | 'lineView' | 'line'> {
-  readonly bar: ScopeBar;
-}
-
-/** What was seen in the bar and is no mere notice; what is pointed at always. */
-function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
-  const inside = lineView.findings.filter(
-    (each) =>
-      each.place.from_ft < bar.to_ft - tolerance.ft &&
-      each.place.to_ft > bar.from_ft + tolerance.ft &&
-      (each.grade > 0 || each.id === finding),
-  );
-  if (inside.length === 0) return null;
-  return (
-    <Part title="Seen">
-      {inside.map((each) => (
-        <Seen key={each.id} finding={each} line={line} marked={each.id === finding} />
-      ))}
-    </Part>
-  );
-}
-
 function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number]['liner']> }) {
   const [open, setOpen] = useState(false);
   return (
@@ -360,35 +336,6 @@ function LinerPart({ liner }: { liner: NonNullable<LineScope['actions'][number][
 
 /** The result of "80 − 30 = 50", or the plain term of "+ 2". */
 const shortSum = (expression: string): string => expression.split(' = ').at(-1) ?? expression;
-
-function Seen({ finding, line, marked }: { finding: FindingView; line: Line; marked: boolean }) {
-  const judged = finding.entry.kind === 'finding' ? finding.entry.judged : undefined;
-  return (
-    <Box mb="2" pl="2" borderLeft="3px solid" borderColor={marked ? 'signal' : 'rule'}>
-      <Text>
-        <strong>{sayWhat(finding.entry)}</strong>,{' '}
-        <OpenFigure figure={finding.station} label="Station">
-          {feet(finding.from_ft)} ± {feet(finding.plusMinus_ft)} ft
-        </OpenFigure>
-        :{' '}
-        <OpenFigure figure={finding.why} label="Grade">
-          {gradeWords[finding.grade]}
-        </OpenFigure>
-        {judged && ` (the table says ${gradeWords[finding.tableGrade]})`}
-      </Text>
-      {finding.readings.map((reading) => (
-        <Text key={reading.entry} color="soft" fontSize="13.5px">
-          {line.runs.find(({ id }) => id === reading.run)?.name ??
-            `Run ${reading.run.replace(/^R(?=\d)/, '')}`}
-          , {reading.pass === 'out' ? 'going out' : 'coming back'}, {reading.about ? 'about ' : ''}
-          {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
-          {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
-        </Text>
-      ))}
-      <PhotoThumbs entry={finding.entry} what={sayWhat(finding.entry)} />
-    </Box>
-  );
-}
 
 function Sum({ label, figure, digits }: { label: string; figure: Figure; digits: number }) {
   return (

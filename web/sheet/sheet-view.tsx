@@ -70,7 +70,11 @@ function Sheet(known: Known) {
   const [ref, boxWidth] = useWidth<HTMLDivElement>(944);
   const width = Math.max(leastWidth_px, boxWidth);
   const window = useWindow(lineView);
-  const scale = useMemo(() => sheetScale(lineView, width, window.shown), [lineView, width, window.shown]);
+  const { from_ft, to_ft } = lineView;
+  const scale = useMemo(
+    () => sheetScale({ from_ft, to_ft }, width, window.shown),
+    [from_ft, to_ft, width, window.shown],
+  );
   const drawing = useRef<SVGSVGElement>(null);
   const hand = useScopeHand(known);
   const [finding, setFinding] = useState<string>();

@@ -1,0 +1,75 @@
+import { Box, Text } from '@chakra-ui/react';
+import { memo } from 'react';
+import type { Line } from '../../core/job/schema.js';
+import { tolerance } from '../../core/job/units.js';
+import { gradeWords } from '../../core/job/vocabulary.js';
+import { sayWhat } from '../../core/speech/say.js';
+import type { FindingView, LineView } from '../../core/views/line-view.js';
+import { feet, videoTime } from '../controls/format';
+import { isAlike } from '../controls/is-alike';
+import type { ScopeBar } from '../drawing/scope-bars';
+import { OpenFigure } from '../figure/open-figure';
+import { PhotoThumbs } from '../video/photos';
+import { Part } from './part';
+
+interface SeenPartProps {
+  readonly bar: ScopeBar;
+  readonly finding: string | undefined;
+  readonly lineView: LineView;
+  readonly line: Line;
+}
+
+/** What was seen in the bar and is no mere notice; what is pointed at always. */
+export function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
+  const inside = lineView.findings.filter(
+    (each) =>
+      each.place.from_ft < bar.to_ft - tolerance.ft &&
+      each.place.to_ft > bar.from_ft + tolerance.ft &&
+      (each.grade > 0 || each.id === finding),
+  );
+  if (inside.length === 0) return null;
+  const runNames = Object.fromEntries(line.runs.map(({ id, name }) => [id, name ?? runNumber(id)]));
+  return (
+    <Part title="Seen">
+      {inside.map((each) => (
+        <Seen key={each.id} finding={each} runNames={runNames} marked={each.id === finding} />
+      ))}
+    </Part>
+  );
+}
+
+const runNumber = (id: string): string => `Run ${id.replace(/^R(?=\d)/, '')}`;
+
+interface SeenProps {
+  readonly finding: FindingView;
+  readonly runNames: Readonly<Record<string, string>>;
+  readonly marked: boolean;
+}
+
+const Seen = memo(({ finding, runNames, marked }: SeenProps) => {
+  const judged = finding.entry.kind === 'finding' ? finding.entry.judged : undefined;
+  return (
+    <Box mb="2" pl="2" borderLeft="3px solid" borderColor={marked ? 'signal' : 'rule'}>
+      <Text>
+        <strong>{sayWhat(finding.entry)}</strong>,{' '}
+        <OpenFigure figure={finding.station} label="Station">
+          {feet(finding.from_ft)} ± {feet(finding.plusMinus_ft)} ft
+        </OpenFigure>
+        :{' '}
+        <OpenFigure figure={finding.why} label="Grade">
+          {gradeWords[finding.grade]}
+        </OpenFigure>
+        {judged && ` (the table says ${gradeWords[finding.tableGrade]})`}
+      </Text>
+      {finding.readings.map((reading) => (
+        <Text key={reading.entry} color="soft" fontSize="13.5px">
+          {runNames[reading.run] ?? runNumber(reading.run)},{' '}
+          {reading.pass === 'out' ? 'going out' : 'coming back'}, {reading.about ? 'about ' : ''}
+          {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
+          {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
+        </Text>
+      ))}
+      <PhotoThumbs entry={finding.entry} what={sayWhat(finding.entry)} />
+    </Box>
+  );
+}, isAlike);
