@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { firmSchema } from '../core/job/firm.js';
+import { axeFaults } from './support/axe.js';
 import { jobOf } from './support/headless.js';
 import { readPdf, saveBy } from './support/pdf.js';
 import { expect, startServer, test } from './support/server.js';
@@ -51,8 +51,7 @@ test('the list is narrowed by words, method, and what is missing, agreed or due'
   await page.getByRole('button', { name: 'Due', exact: true }).click();
   await only('9 Hollow Way');
   await expect(rows.first()).toContainText(/due since/);
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
 
   await page.getByRole('link', { name: 'What is due' }).click();
   await page.getByRole('radio', { name: 'now' }).click();

@@ -1,8 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import type { Job } from '../core/job/schema.js';
+import { axeFaults } from './support/axe.js';
 import { expect, startServer, test } from './support/server.js';
 
 test.use({ serviceWorkers: 'allow' });
@@ -41,8 +41,7 @@ test('on a phone, in dark: offer, after, due, firm and the customer’s page fit
     await workedOut(page);
     // Nothing sticks out sideways; what is wider scrolls inside a frame of its own.
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+    expect(await axeFaults(page)).toEqual([]);
   }
   // The view that is open is in sight, though its tab lies far to the right.
   await page.goto(`${server.url}/jobs/demo-3-alder-terrace/after`);

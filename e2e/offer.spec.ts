@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
+import { axeFaults } from './support/axe.js';
 import { jobOf, scopeOfJob } from './support/headless.js';
 import { readPdf, saveBy } from './support/pdf.js';
 import { expect, startServer, test } from './support/server.js';
@@ -12,8 +12,7 @@ const cents = (amount: number) =>
   amount.toLocaleString('en-US', { style: 'currency', currency: 'USD', minimumFractionDigits: 2 });
 
 async function noFaults(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
 }
 
 /** Types a line in the log and waits until the server has it. */

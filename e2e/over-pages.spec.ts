@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Locator, Page } from '@playwright/test';
+import { axeFaults } from './support/axe.js';
 import { expect, test } from './support/server.js';
 
 const job = '/jobs/demo-1-quarry-lane';
@@ -90,13 +90,8 @@ for (const { name, width, height, colorScheme } of [
       await expect(page.getByText('Working it out…')).toHaveCount(0);
       await open(page);
       await expect(shows(page)).toBeVisible();
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      faults.push(
-        ...violations.map(
-          ({ id, nodes }) =>
-            `${at}, ${String(open)}: ${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
-        ),
-      );
+      const found = await axeFaults(page);
+      faults.push(...found.map((fault) => `${String(open)}: ${fault}`));
     }
     expect(faults).toEqual([]);
     await context.close();

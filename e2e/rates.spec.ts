@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright';
+import { axeFaults } from './support/axe.js';
 import { jobOf, scopeOfFile, scopeOfJob } from './support/headless.js';
 import { expect, keptPages, startServer, test } from './support/server.js';
 
@@ -40,8 +40,7 @@ test('a rate and a rule changed for one job change its price and its reasons, as
   await digging.fill('');
   await digging.press('Enter');
   await expect.poll(async () => (await said()).prices?.digTo5_per_yd3).toBeUndefined();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
   await server.stop();
 });
 
@@ -62,8 +61,7 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
   await put('Another exclusion', 'finishes inside the house');
   await put('Least old pipe left between two repairs', '2');
   await expect(page.getByTestId('firm-saved')).toHaveText('Saved');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
 
   // What the server is away for waits in the browser, through a reload, and goes in when it is back.
   await keptPages(page);

@@ -1,10 +1,10 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { generate } from 'selfsigned';
 import { freePort } from '../server/test/free-port.js';
+import { axeFaults } from './support/axe.js';
 import { copyOfFirstStart, expect, startServer, test } from './support/server.js';
 
 test.use({ ignoreHTTPSErrors: true });
@@ -27,8 +27,7 @@ async function signIn(page: Page, name: string, passphrase: string): Promise<voi
 }
 
 async function noFaults(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
 }
 
 test('a shop shares its jobs: people sign in over TLS, crew sees no price, and the history names who did what', async ({

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Job } from '../core/job/schema.js';
+import { axeFaults } from './support/axe.js';
 import { jobOf } from './support/headless.js';
 import { expect, startServer, test } from './support/server.js';
 
@@ -75,8 +75,7 @@ test('the ground is drawn: edges dragged and snapped, points dropped and moved, 
 
   await page.getByRole('tab', { name: /Crossings/ }).click();
   await expect(page.getByText(/Call for the utility locate/)).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  expect(await axeFaults(page)).toEqual([]);
   await server.stop();
 });
 

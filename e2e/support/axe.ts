@@ -1,0 +1,21 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+
+interface Options {
+  /** Only what the colors decide: for the other of light and dark, once all the rest was looked at in one of them. */
+  readonly colorsOnly?: boolean;
+  /** Only inside what a selector finds. */
+  readonly within?: string;
+}
+
+/** What axe (rules of WCAG 2 and its own good practice) finds wrong with a page: a rule and where, a line each. */
+export async function axeFaults(page: Page, { colorsOnly = false, within }: Options = {}): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+  if (colorsOnly) axe.withRules(['color-contrast', 'link-in-text-block']);
+  if (within !== undefined) axe.include(within);
+  const { violations } = await axe.analyze();
+  return violations.map(({ id, nodes }) => {
+    const where = nodes.map(({ target, html }) => `${target.join(' ')} ${html}`);
+    return `${new URL(page.url()).pathname} ${id}: ${where.join(', ')}`;
+  });
+}
