@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { randomJob } from '../test/random-job.js';
 import { applyEdit, editSchema, inverseOf, jobHead, lineHead, runHead, type Edit } from './index.js';
 import type { Entry, Job, PlainJob } from '../job/schema.js';
+import { readJob } from '../files/read.js';
+import { newLineEdits } from './new-line.js';
 
 // A property of undo, not a value: an edit and what takes it back leave the job as it was.
 const edits = (job: Job, pick: number): Edit[] => {
@@ -75,4 +77,32 @@ test('removing a line takes its runs along; an edit of what is gone changes noth
   for (const edit of lost.filter((each) => 'line' in each && each.line === line?.id)) {
     expect(applyEdit(without, edit)).toEqual(without);
   }
+});
+
+test('a new line joins another at a branch of it or goes to the main: the job reads back, and nothing else is touched', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 60 }),
+      fc.constantFrom('Guest house', '  ', 'L1', 'Ünder the drive', 'guest-house'),
+      fc.option(fc.double({ min: 0, max: 14, noNaN: true }), { nil: undefined }),
+      fc.boolean(),
+      (seed, name, at_ft, alone) => {
+        const job = randomJob(seed, { lines: 2 });
+        const joins = alone ? undefined : job.lines[0];
+        const { id, edits } = newLineEdits(job, { name, joins, at_ft, on: '2026-05-12' });
+        const after = edits.reduce(applyEdit, job);
+        expect(readJob(JSON.parse(JSON.stringify(after))).faults).toBeUndefined();
+        expect(job.lines.map((line) => line.id)).not.toContain(id);
+        const made = after.lines.find((line) => line.id === id);
+        expect(made?.runs).toHaveLength(1);
+        const end = made?.points.find((point) => point.id === made.end);
+        const branch = after.lines[0]?.points.find((point) => point.id === end?.onto?.point);
+        expect(end?.kind).toBe(alone ? 'main' : 'tie-in');
+        expect(branch?.station_ft).toBe(alone ? undefined : at_ft);
+        expect(after.lines[0]?.points).toHaveLength((job.lines[0]?.points.length ?? 0) + (alone ? 0 : 1));
+        expect(after.lines[1]).toEqual(job.lines[1]);
+      },
+    ),
+    { numRuns: 60 },
+  );
 });

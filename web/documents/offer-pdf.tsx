@@ -9,23 +9,6 @@ import { Cells, colours, inFont, Paper, styles } from './paper';
 
 /** The offer on paper. `photos` are pictures by name, as data addresses. */
 export function OfferDocument({ offer, photos }: { offer: Offer; photos: ReadonlyMap<string, string> }) {
-  const cash = (amount: number) => money(amount, offer.currency, 2);
-  const row = (title: string, answers: readonly (readonly string[])[]) => (
-    <View key={title} style={styles.row} wrap={false}>
-      <Text style={{ ...styles.soft, width: 72 }}>{title}</Text>
-      {answers.map((answer, i) => (
-        <View key={i} style={{ flexGrow: 1, flexBasis: 0, paddingRight: 8 }}>
-          {answer.map((each, n) => (
-            <Text key={n} style={{ marginBottom: 1.5 }}>
-              {inFont(each)}
-            </Text>
-          ))}
-        </View>
-      ))}
-    </View>
-  );
-  const of = (say: (way: OfferWay) => readonly string[]) =>
-    offer.ways.map((way) => (way.feasible ? say(way) : ['–']));
   return (
     <Paper title="Offer" from={offer.firm} of={offer.title}>
       <Text style={styles.h1}>{inFont(offer.title)}</Text>
@@ -39,92 +22,16 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
           .filter(Boolean)
           .join(', ')}
       </Text>
-      <View style={{ flexDirection: 'row' }}>
-        <View style={{ width: 72 }} />
-        {offer.ways.map((way) => (
-          <View key={way.school} style={{ flexGrow: 1, flexBasis: 0, paddingRight: 8, paddingBottom: 4 }}>
-            <Text style={{ ...styles.h2, marginTop: 0, marginBottom: 0 }}>
-              {schoolWords[way.school].name}
-            </Text>
-            <Text style={styles.soft}>{schoolWords[way.school].means}</Text>
-          </View>
-        ))}
-      </View>
-      <View style={styles.row} wrap={false}>
-        <Text style={{ ...styles.soft, width: 72 }}>On the line</Text>
-        {offer.ways.map((way) => (
-          <View key={way.school} style={{ flexGrow: 1, flexBasis: 0, paddingRight: 8 }}>
-            {offer.lines.map((line) => (
-              <View key={line.id} style={{ flexDirection: 'row', height: 9, marginVertical: 1.5 }}>
-                {(way.bars[line.id] ?? []).map((bar, i) => (
-                  <View
-                    key={i}
-                    style={{
-                      flexGrow: bar.to_ft - bar.from_ft,
-                      flexBasis: 0,
-                      backgroundColor: colours[methodRow(bar.method).drawing.fill] ?? '#999',
-                    }}
-                  />
-                ))}
-              </View>
-            ))}
-          </View>
-        ))}
-      </View>
-      {row(
-        'We do',
-        of(({ does, notPossible }) => [...does, ...notPossible]),
-      )}
-      {row(
-        'Excavations',
-        of(({ holes }) => (holes.length === 0 ? ['none'] : holes)),
-      )}
-      {row(
-        'How long',
-        of(({ days = [] }) => (days.length === 0 ? ['–'] : days)),
-      )}
-      {row(
-        'Price',
-        of(({ total, conditions }) => [cash(total), ...conditions]),
-      )}
-      {row(
-        'Each year after',
-        of(({ eachYear }) =>
-          eachYear.length === 0
-            ? ['nothing planned']
-            : eachYear.map(({ what, costs }) => `${cash(costs)}: ${what}`),
-        ),
-      )}
-      {row(
-        `Over ${offer.horizon_years} years`,
-        of(({ overYears, carried }) => [
-          `${cash(overYears)}, of it ${cash(carried)} expected for upkeep and what is likely to fail`,
-        ]),
-      )}
-      {row(
-        'Leaves undone',
-        of(({ leaves }) =>
-          leaves.length === 0
-            ? ['nothing that was found']
-            : leaves.map((each) => {
-                const risk = sayRisk(each, offer.horizon_years, (amount) => money(amount, offer.currency));
-                return `${each.what}, at ${feet(each.at_ft)} ft${risk ? ` (${risk})` : ''}`;
-              }),
-        ),
-      )}
-      {row(
-        'Not seen',
-        of((way) => [sayRange(way, offer, cash)]),
-      )}
-      {offer.firstStep && (
-        <View style={styles.caution} wrap={false}>
-          <Text style={styles.bold}>
-            First: {offer.firstStep.what}, {feet(offer.firstStep.from_ft)} to {feet(offer.firstStep.to_ft)}{' '}
-            ft, {cash(offer.firstStep.price)}
-          </Text>
-          <Text>because {inFont(offer.firstStep.why)}; until then the prices above are a range.</Text>
-        </View>
-      )}
+      <Heads offer={offer} />
+      <Bars offer={offer} />
+      {answersOf(offer).map(([title, say]) => (
+        <Answers
+          key={title}
+          title={title}
+          answers={offer.ways.map((way) => (way.feasible ? say(way) : ['–']))}
+        />
+      ))}
+      {offer.firstStep && <First step={offer.firstStep} cash={cashOf(offer)} />}
       {said('Not inspected', sayUnseen(offer))}
       {said(
         'For others',
@@ -133,42 +40,11 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
         ),
       )}
       {said('Not in any price', offer.exclusions)}
-      {offer.ways.some(({ options }) => options.length > 0) && (
-        <>
-          <Text style={styles.h2}>While we are here</Text>
-          {offer.ways.flatMap((way) =>
-            way.options.map((option) => (
-              <Cells
-                key={`${way.school} ${option.line} ${option.finding}`}
-                cells={[schoolWords[way.school].name, option.what, `+${cash(option.adds)}`]}
-                shares={[2, 5, 1.4]}
-                right={[2]}
-              />
-            )),
-          )}
-        </>
-      )}
+      <WhileHere offer={offer} />
       {offer.ways
         .filter(({ feasible }) => feasible)
         .map((way) => (
-          <View key={way.school}>
-            <Text style={styles.h2} minPresenceAhead={40}>
-              {schoolWords[way.school].name}: what the price is made of
-            </Text>
-            {way.priceLines.map((line, i) => (
-              <Cells
-                key={i}
-                cells={[
-                  line.what,
-                  `${Number(line.quantity.toFixed(2))} ${line.unit} at ${line.rate}`,
-                  cash(line.amount),
-                ]}
-                shares={[5, 2.4, 1.4]}
-                right={[1, 2]}
-              />
-            ))}
-            <Cells cells={['Price', '', cash(way.total)]} shares={[5, 2.4, 1.4]} right={[1, 2]} bold />
-          </View>
+          <MadeOf key={way.school} way={way} cash={cashOf(offer)} />
         ))}
       {offer.proof.length > 0 && <ProofPart offer={offer} photos={photos} />}
       {offer.terms && (
@@ -180,6 +56,154 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
     </Paper>
   );
 }
+
+type Cash = (amount: number) => string;
+const cashOf =
+  ({ currency }: Offer): Cash =>
+  (amount) =>
+    money(amount, currency, 2);
+
+/** What a row asks, and what each repair option says to it. */
+const answersOf = (offer: Offer): readonly (readonly [string, (way: OfferWay) => readonly string[]])[] => {
+  const cash = cashOf(offer);
+  return [
+    ['We do', ({ does, notPossible }) => [...does, ...notPossible]],
+    ['Excavations', ({ holes }) => (holes.length === 0 ? ['none'] : holes)],
+    ['How long', ({ days = [] }) => (days.length === 0 ? ['–'] : days)],
+    ['Price', ({ total, conditions }) => [cash(total), ...conditions]],
+    [
+      'Each year after',
+      ({ eachYear }) =>
+        eachYear.length === 0
+          ? ['nothing planned']
+          : eachYear.map(({ what, costs }) => `${cash(costs)}: ${what}`),
+    ],
+    [
+      `Over ${offer.horizon_years} years`,
+      ({ overYears, carried }) => [
+        `${cash(overYears)}, of it ${cash(carried)} expected for upkeep and what is likely to fail`,
+      ],
+    ],
+    [
+      'Leaves undone',
+      ({ leaves }) => (leaves.length === 0 ? ['nothing that was found'] : leaves.map(leftOn(offer))),
+    ],
+    ['Not seen', (way) => [sayRange(way, offer, cash)]],
+  ];
+};
+
+const leftOn =
+  ({ horizon_years, currency }: Offer) =>
+  (each: OfferWay['leaves'][number]): string => {
+    const risk = sayRisk(each, horizon_years, (amount) => money(amount, currency));
+    return `${each.what}, at ${feet(each.at_ft)} ft${risk ? ` (${risk})` : ''}`;
+  };
+
+const column = { flexGrow: 1, flexBasis: 0, paddingRight: 8 } as const;
+
+function Answers({ title, answers }: { title: string; answers: readonly (readonly string[])[] }) {
+  return (
+    <View style={styles.row} wrap={false}>
+      <Text style={{ ...styles.soft, width: 72 }}>{title}</Text>
+      {answers.map((answer, i) => (
+        <View key={i} style={column}>
+          {answer.map((each, n) => (
+            <Text key={n} style={{ marginBottom: 1.5 }}>
+              {inFont(each)}
+            </Text>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const Heads = ({ offer }: { offer: Offer }) => (
+  <View style={{ flexDirection: 'row' }}>
+    <View style={{ width: 72 }} />
+    {offer.ways.map((way) => (
+      <View key={way.school} style={{ ...column, paddingBottom: 4 }}>
+        <Text style={{ ...styles.h2, marginTop: 0, marginBottom: 0 }}>{schoolWords[way.school].name}</Text>
+        <Text style={styles.soft}>{schoolWords[way.school].means}</Text>
+      </View>
+    ))}
+  </View>
+);
+
+/** What each option does, drawn along the lines. */
+const Bars = ({ offer }: { offer: Offer }) => (
+  <View style={styles.row} wrap={false}>
+    <Text style={{ ...styles.soft, width: 72 }}>On the line</Text>
+    {offer.ways.map((way) => (
+      <View key={way.school} style={column}>
+        {offer.lines.map((line) => (
+          <View key={line.id} style={{ flexDirection: 'row', height: 9, marginVertical: 1.5 }}>
+            {(way.bars[line.id] ?? []).map((bar, i) => (
+              <View
+                key={i}
+                style={{
+                  flexGrow: bar.to_ft - bar.from_ft,
+                  flexBasis: 0,
+                  backgroundColor: colours[methodRow(bar.method).drawing.fill] ?? '#999',
+                }}
+              />
+            ))}
+          </View>
+        ))}
+      </View>
+    ))}
+  </View>
+);
+
+const First = ({ step, cash }: { step: NonNullable<Offer['firstStep']>; cash: Cash }) => (
+  <View style={styles.caution} wrap={false}>
+    <Text style={styles.bold}>
+      First: {step.what}, {feet(step.from_ft)} to {feet(step.to_ft)} ft, {cash(step.price)}
+    </Text>
+    <Text>because {inFont(step.why)}; until then the prices above are a range.</Text>
+  </View>
+);
+
+function WhileHere({ offer }: { offer: Offer }) {
+  const cash = cashOf(offer);
+  if (offer.ways.every(({ options }) => options.length === 0)) return null;
+  return (
+    <>
+      <Text style={styles.h2}>While we are here</Text>
+      {offer.ways.flatMap((way) =>
+        way.options.map((option) => (
+          <Cells
+            key={`${way.school} ${option.line} ${option.finding}`}
+            cells={[schoolWords[way.school].name, option.what, `+${cash(option.adds)}`]}
+            shares={[2, 5, 1.4]}
+            right={[2]}
+          />
+        )),
+      )}
+    </>
+  );
+}
+
+const MadeOf = ({ way, cash }: { way: OfferWay; cash: Cash }) => (
+  <View>
+    <Text style={styles.h2} minPresenceAhead={40}>
+      {schoolWords[way.school].name}: what the price is made of
+    </Text>
+    {way.priceLines.map((line, i) => (
+      <Cells
+        key={i}
+        cells={[
+          line.what,
+          `${Number(line.quantity.toFixed(2))} ${line.unit} at ${line.rate}`,
+          cash(line.amount),
+        ]}
+        shares={[5, 2.4, 1.4]}
+        right={[1, 2]}
+      />
+    ))}
+    <Cells cells={['Price', '', cash(way.total)]} shares={[5, 2.4, 1.4]} right={[1, 2]} bold />
+  </View>
+);
 
 const said = (title: string, all: readonly string[]) =>
   all.length > 0 && (

@@ -10,105 +10,21 @@ import {
   Tooltip,
   type ChartConfiguration,
 } from 'chart.js';
-import { useEffect, useRef } from 'react';
+import type { Interval } from '../../core/line/intervals.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { OpenFigure } from '../figure/open-figure';
 import { feet } from '../controls/format';
 import { gutter_px, margin_px, type SheetScale } from '../drawing/sheet-scale';
+import { themeColor, useChart } from '../drawing/use-chart';
 import type { LineView } from '../../core/views/line-view.js';
 
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
-Chart.defaults.font.size = 13;
 Chart.register(LineController, LineElement, PointElement, LinearScale, Tooltip, Legend);
 
-const colour = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim();
+type Falls = LineView['falls'];
 
 /** How the line falls, on the sheet's own axis: inverts, slope against the least, and what it carries before and after. */
 export function GradeStrip({ line, scope, scale }: { line: LineView; scope: LineScope; scale: SheetScale }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
   const { falls } = line;
-  const { from_ft, to_ft } = scale.seen;
-  useEffect(() => {
-    if (!canvas.current || falls.length === 0) return undefined;
-    const steps = (value: (fall: (typeof falls)[number]) => number) =>
-      falls.flatMap((fall) => [
-        { x: fall.from_ft, y: value(fall) },
-        { x: fall.to_ft, y: value(fall) },
-      ]);
-    const [ink, soft, signal, water] = ['ink', 'soft', 'signal', 'water'].map(colour);
-    const common = { pointRadius: 0, borderWidth: 2 };
-    const config: ChartConfiguration<'line', { x: number; y: number }[]> = {
-      type: 'line',
-      data: {
-        datasets: [
-          {
-            ...common,
-            label: 'Invert, ft',
-            data: falls.flatMap(({ from_ft: a, to_ft: b, inverts_ft: [high, low] }) => [
-              { x: a, y: high },
-              { x: b, y: low },
-            ]),
-            borderColor: ink,
-            yAxisID: 'invert',
-          },
-          {
-            ...common,
-            label: 'Slope, in/ft',
-            data: steps(({ slope }) => slope.value),
-            borderColor: water,
-            yAxisID: 'slope',
-          },
-          {
-            ...common,
-            label: 'Least slope',
-            data: steps(({ least_in_per_ft }) => least_in_per_ft),
-            borderColor: signal,
-            borderDash: [6, 4],
-            yAxisID: 'slope',
-          },
-        ],
-      },
-      options: {
-        animation: false,
-        responsive: true,
-        maintainAspectRatio: false,
-        layout: { padding: 0 },
-        interaction: { mode: 'nearest', axis: 'x', intersect: false },
-        plugins: { legend: { labels: { color: ink, boxHeight: 2 } } },
-        scales: {
-          x: {
-            type: 'linear',
-            min: from_ft,
-            max: to_ft,
-            ticks: { color: soft, includeBounds: false },
-            grid: { display: false },
-          },
-          invert: {
-            position: 'left',
-            ticks: { color: soft },
-            afterFit: (axis) => {
-              axis.width = gutter_px;
-            },
-          },
-          slope: {
-            position: 'right',
-            beginAtZero: true,
-            grid: { display: false },
-            ticks: { color: soft, mirror: true },
-            afterFit: (axis) => {
-              axis.width = margin_px;
-            },
-          },
-        },
-      },
-    };
-    const chart = new Chart(canvas.current, config);
-    return () => {
-      chart.destroy();
-    };
-  }, [falls, from_ft, to_ft]);
-  const flows = scope.actions.filter(({ capacity }) => capacity);
   return (
     <Box borderTop="1px solid" borderColor="rule" py="2" data-testid="grade-strip" className="not-printed">
       {falls.length === 0 ? (
@@ -116,9 +32,7 @@ export function GradeStrip({ line, scope, scale }: { line: LineView; scope: Line
           The fall is not known: locate the depth at two places, and give the ground where it slopes.
         </Text>
       ) : (
-        <Box height="170px" width={`${scale.width}px`}>
-          <canvas ref={canvas} role="img" aria-label="Invert, slope and least slope along the line" />
-        </Box>
+        <FallChart falls={falls} scale={scale} />
       )}
       <Flex wrap="wrap" gap="2" columnGap="6" px="4" pt="2" fontSize="14px">
         {falls
@@ -132,22 +46,119 @@ export function GradeStrip({ line, scope, scale }: { line: LineView; scope: Line
               , under {fall.least_in_per_ft.toFixed(3)}
             </Text>
           ))}
-        {flows.map(({ id, method, from_ft: a, to_ft: b, capacity }) =>
-          capacity ? (
-            <Text key={id}>
-              {methodName(method)} {feet(a)} to {feet(b)} ft carries full{' '}
-              <OpenFigure figure={capacity.before} label="Carries full, now">
-                {capacity.before.value.toFixed(0)}
-              </OpenFigure>{' '}
-              gal/min now,{' '}
-              <OpenFigure figure={capacity.after} label="Carries full, after">
-                {capacity.after.value.toFixed(0)}
-              </OpenFigure>{' '}
-              after; {capacity.velocity_ft_s.toFixed(1)} ft/s
-            </Text>
-          ) : null,
-        )}
+        {scope.actions.map((action) => (
+          <Carries key={action.id} action={action} />
+        ))}
       </Flex>
     </Box>
+  );
+}
+
+function FallChart({ falls, scale }: { falls: Falls; scale: SheetScale }) {
+  const { from_ft, to_ft } = scale.seen;
+  const canvas = useChart(() => configurationOf(falls, scale.seen), [falls, from_ft, to_ft]);
+  return (
+    <Box height="170px" width={`${scale.width}px`}>
+      <canvas ref={canvas} role="img" aria-label="Invert, slope and least slope along the line" />
+    </Box>
+  );
+}
+
+function datasetsOf(falls: Falls) {
+  const steps = (value: (fall: Falls[number]) => number) =>
+    falls.flatMap((fall) => [
+      { x: fall.from_ft, y: value(fall) },
+      { x: fall.to_ft, y: value(fall) },
+    ]);
+  const common = { pointRadius: 0, borderWidth: 2 };
+  return [
+    {
+      ...common,
+      label: 'Invert, ft',
+      data: falls.flatMap(({ from_ft, to_ft, inverts_ft: [high, low] }) => [
+        { x: from_ft, y: high },
+        { x: to_ft, y: low },
+      ]),
+      borderColor: themeColor('ink'),
+      yAxisID: 'invert',
+    },
+    {
+      ...common,
+      label: 'Slope, in/ft',
+      data: steps(({ slope }) => slope.value),
+      borderColor: themeColor('water'),
+      yAxisID: 'slope',
+    },
+    {
+      ...common,
+      label: 'Least slope',
+      data: steps(({ least_in_per_ft }) => least_in_per_ft),
+      borderColor: themeColor('signal'),
+      borderDash: [6, 4],
+      yAxisID: 'slope',
+    },
+  ];
+}
+
+/** The axes stand as wide as the sheet's gutter and margin, so that stations lie under stations. */
+function configurationOf(
+  falls: Falls,
+  { from_ft, to_ft }: Interval,
+): ChartConfiguration<'line', { x: number; y: number }[]> {
+  const [ink, soft] = ['ink', 'soft'].map(themeColor);
+  return {
+    type: 'line',
+    data: { datasets: datasetsOf(falls) },
+    options: {
+      animation: false,
+      responsive: true,
+      maintainAspectRatio: false,
+      layout: { padding: 0 },
+      interaction: { mode: 'nearest', axis: 'x', intersect: false },
+      plugins: { legend: { labels: { color: ink, boxHeight: 2 } } },
+      scales: {
+        x: {
+          type: 'linear',
+          min: from_ft,
+          max: to_ft,
+          ticks: { color: soft, includeBounds: false },
+          grid: { display: false },
+        },
+        invert: {
+          position: 'left',
+          ticks: { color: soft },
+          afterFit: (axis) => {
+            axis.width = gutter_px;
+          },
+        },
+        slope: {
+          position: 'right',
+          beginAtZero: true,
+          grid: { display: false },
+          ticks: { color: soft, mirror: true },
+          afterFit: (axis) => {
+            axis.width = margin_px;
+          },
+        },
+      },
+    },
+  };
+}
+
+/** What the pipe carries full, now and after an action. */
+function Carries({ action: { method, from_ft, to_ft, capacity } }: { action: LineScope['actions'][number] }) {
+  if (!capacity) return null;
+  return (
+    <Text>
+      {methodName(method)} {feet(from_ft)} to {feet(to_ft)} ft carries full{' '}
+      <OpenFigure figure={capacity.before} label="Carries full, now">
+        {capacity.before.value.toFixed(0)}
+      </OpenFigure>{' '}
+      gal/min now,{' '}
+      <OpenFigure figure={capacity.after} label="Carries full, after">
+        {capacity.after.value.toFixed(0)}
+      </OpenFigure>{' '}
+      after; {capacity.velocity_ft_s.toFixed(1)} ft/s
+    </Text>
   );
 }

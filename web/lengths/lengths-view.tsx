@@ -4,7 +4,10 @@ import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import type { Figure } from '../../core/figure.js';
 import type { Firm } from '../../core/job/firm.js';
-import type { ScopeSoFar } from '../../core/scope/scope.js';
+import type { FirstStep } from '../../core/explain/unseen.js';
+import type { Job } from '../../core/job/schema.js';
+import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
+import type { Change } from '../api/jobs';
 import { OpenFigure } from '../figure/open-figure';
 import { feet, money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
@@ -38,18 +41,21 @@ const Cell = chakra('td', {
 });
 const Table = chakra('table', { base: { width: '100%', borderCollapse: 'collapse', minWidth: '640px' } });
 
+type ActionScope = LineScope['actions'][number];
+
+const number = (figure: Figure, label: string, digits: number) => (
+  <OpenFigure figure={figure} label={label}>
+    {figure.value.toFixed(digits)}
+  </OpenFigure>
+);
+
 /** What to cut and what to buy: every liner, every length of new pipe, and what it all comes to. */
 export function LengthsView() {
   const { id, job, firm, lineView, lineScope, view, change, seesPrices } = useJobContext();
   if (!view || !lineView || !lineScope) return <WorkingOut />;
+  const { scope } = view;
   const liners = lineScope.actions.filter(({ liner }) => liner);
   const pipes = lineScope.actions.filter(({ pipe }) => pipe);
-  const { prices } = view.scope;
-  const number = (figure: Figure, label: string, digits: number) => (
-    <OpenFigure figure={figure} label={label}>
-      {figure.value.toFixed(digits)}
-    </OpenFigure>
-  );
   return (
     <Box height="100%" overflowY="auto">
       <Box maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="5">
@@ -62,149 +68,174 @@ export function LengthsView() {
           <Text>
             {lineView.nothingSeen
               ? 'Nothing seen yet: run the camera, and log what it shows.'
-              : `Nothing is cut or bought for this line: ${view.scope.verdict.includes('clean') ? 'it is cleaned.' : 'it stays as it is.'}`}
+              : `Nothing is cut or bought for this line: ${scope.verdict.includes('clean') ? 'it is cleaned.' : 'it stays as it is.'}`}
           </Text>
         )}
-        {view.scope.firstStep && (
-          <Box borderLeft="6px solid" borderColor="signal" pl="4" py="1" mb="5">
-            <Text fontWeight={700}>
-              Do not order yet. First {view.scope.firstStep.what}, {feet(view.scope.firstStep.from_ft)} to{' '}
-              {feet(view.scope.firstStep.to_ft)} ft
-              {seesPrices ? `, ${money(view.scope.firstStep.price, prices.currency)}` : ''}.
-            </Text>
-            <Text>{capital(view.scope.firstStep.why)}.</Text>
-          </Box>
+        {scope.firstStep && (
+          <NotYet step={scope.firstStep} currency={seesPrices ? scope.prices.currency : undefined} />
         )}
-        {liners.length > 0 && (
-          <Section title="Liners" says="lengths in feet; press a number for its working">
-            <Table>
-              <thead>
-                <tr>
-                  <Head>Where</Head>
-                  <Head>Old pipe</Head>
-                  <Head>±</Head>
-                  <Head>Installed</Head>
-                  <Head>Cut at</Head>
-                  <Head>Bladder</Head>
-                  <Head>Lay-flat, in</Head>
-                  <Head>Thick, in</Head>
-                  <Head>Resin, gal</Head>
-                  <Head>Workable, min</Head>
-                  <Head>Takes, min</Head>
-                </tr>
-              </thead>
-              <tbody>
-                {liners.map(({ id, method, from_ft, to_ft, entry_ft, liner, working }) =>
-                  liner ? (
-                    <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
-                      <Cell>
-                        <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
-                        <Text color="soft" fontSize="14px">
-                          in at {feet(entry_ft ?? from_ft)}, {liner.governs} governs
-                        </Text>
-                      </Cell>
-                      <Cell>{number(liner.host, 'Old pipe', 2)}</Cell>
-                      <Cell>{(liner.host.plusMinus ?? 0).toFixed(2)}</Cell>
-                      <Cell>{number(liner.installed, 'Installed', 2)}</Cell>
-                      <Cell fontSize="21px" fontWeight={700} data-testid={`cut-${id}`}>
-                        {number(liner.cut, 'Cut length', 1)}
-                      </Cell>
-                      <Cell>{number(liner.bladder, 'Bladder', 1)}</Cell>
-                      <Cell>{number(liner.layFlat, 'Lay-flat', 2)}</Cell>
-                      <Cell>{number(liner.thickness, 'Thickness', 3)}</Cell>
-                      <Cell>{number(liner.resin, 'Resin', 2)}</Cell>
-                      <Cell
-                        color={working?.short ? 'signalInk' : undefined}
-                        fontWeight={working?.short ? 700 : 400}
-                      >
-                        {working && number(working.potLife, 'The resin can be worked for', 0)}
-                      </Cell>
-                      <Cell>{working && number(working.needed, 'Wetting out and putting in', 0)}</Cell>
-                    </chakra.tr>
-                  ) : null,
-                )}
-              </tbody>
-            </Table>
-            <Flex align="center" gap="3" mt="3" wrap="wrap">
-              <Text id="temperature">Temperature on the day, °F</Text>
-              <Box width="110px">
-                <NumberCell
-                  label="Temperature on the day, °F"
-                  value={job.site?.temperature_F}
-                  placeholder="70"
-                  onChange={(temperature_F) => {
-                    const set = temperature_F === undefined ? null : { temperature_F };
-                    void change.say([{ kind: 'temperature', set }]);
-                  }}
-                />
-              </Box>
-              <Text color="soft" fontSize="14px">
-                {job.site?.temperature_F === undefined
-                  ? 'Nobody said: 70 is taken. A warm day takes minutes off the resin.'
-                  : 'Workable time follows the resin’s sheet under Rates and rules.'}
-              </Text>
-            </Flex>
-            {liners.flatMap(({ id, working }) =>
-              working?.short
-                ? [
-                    <Text key={id} mt="2" fontWeight={700} color="signalInk">
-                      {id}: {working.short}.
-                    </Text>,
-                  ]
-                : [],
-            )}
-            <Flex direction="column" gap="2" mt="3" align="flex-start">
-              {liners.map(({ id: liner, working }) =>
-                working ? <WetOutClock key={liner} jobId={id} liner={liner} working={working} /> : null,
-              )}
-            </Flex>
-            <Text mt="3" borderLeft="5px solid" borderColor="signal" pl="3">
-              Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks
-              before wetting it out.
-            </Text>
-          </Section>
-        )}
-        {pipes.length > 0 && (
-          <Section title="New pipe" says="laid length runs along the pipe, not along the map">
-            <Table>
-              <thead>
-                <tr>
-                  <Head>Where</Head>
-                  <Head>Pipe</Head>
-                  <Head>Laid, ft</Head>
-                </tr>
-              </thead>
-              <tbody>
-                {pipes.map(({ id, method, from_ft, to_ft, pipe }) =>
-                  pipe ? (
-                    <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
-                      <Cell>
-                        <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
-                      </Cell>
-                      <Cell>
-                        {pipe.diameter_in} in {materialWords(pipe.material)}
-                      </Cell>
-                      <Cell fontSize="21px" fontWeight={700}>
-                        {number(pipe.laid, 'Laid length', 1)}
-                      </Cell>
-                    </chakra.tr>
-                  ) : null,
-                )}
-              </tbody>
-            </Table>
-          </Section>
-        )}
-        {view.scope.buy.sticks.length > 0 && <BuyList buy={view.scope.buy} />}
-        {liners.length + view.scope.buy.sticks.length > 0 && (
+        {liners.length > 0 && <Liners liners={liners} jobId={id} job={job} change={change} />}
+        {pipes.length > 0 && <NewPipes pipes={pipes} />}
+        {scope.buy.sticks.length > 0 && <BuyList buy={scope.buy} />}
+        {liners.length + scope.buy.sticks.length > 0 && (
           <Section title="Shopping list" says="over the whole job; tick off what is on the truck">
-            <Shopping scope={view.scope} jobId={id} name={fileName(job.title)} />
+            <Shopping scope={scope} jobId={id} name={fileName(job.title)} />
           </Section>
         )}
-        {seesPrices && <Price scope={view.scope} firm={firm} />}
+        {seesPrices && <Price scope={scope} firm={firm} />}
       </Box>
     </Box>
   );
 }
+
+/** What is looked at before anything is ordered; its price where a currency is given. */
+const NotYet = ({ step, currency }: { step: FirstStep; currency: string | undefined }) => (
+  <Box borderLeft="6px solid" borderColor="signal" pl="4" py="1" mb="5">
+    <Text fontWeight={700}>
+      Do not order yet. First {step.what}, {feet(step.from_ft)} to {feet(step.to_ft)} ft
+      {currency === undefined ? '' : `, ${money(step.price, currency)}`}.
+    </Text>
+    <Text>{capital(step.why)}.</Text>
+  </Box>
+);
+
+interface LinersProps {
+  readonly liners: readonly ActionScope[];
+  readonly jobId: string;
+  readonly job: Job;
+  readonly change: Change;
+}
+
+function Liners({ liners, jobId, job, change }: LinersProps) {
+  return (
+    <Section title="Liners" says="lengths in feet; press a number for its working">
+      <Table>
+        <thead>
+          <tr>
+            <Head>Where</Head>
+            <Head>Old pipe</Head>
+            <Head>±</Head>
+            <Head>Installed</Head>
+            <Head>Cut at</Head>
+            <Head>Bladder</Head>
+            <Head>Lay-flat, in</Head>
+            <Head>Thick, in</Head>
+            <Head>Resin, gal</Head>
+            <Head>Workable, min</Head>
+            <Head>Takes, min</Head>
+          </tr>
+        </thead>
+        <tbody>
+          {liners.map((action) => (
+            <LinerRow key={action.id} action={action} />
+          ))}
+        </tbody>
+      </Table>
+      <OnTheDay job={job} change={change} />
+      {liners.flatMap(({ id, working }) =>
+        working?.short
+          ? [
+              <Text key={id} mt="2" fontWeight={700} color="signalInk">
+                {id}: {working.short}.
+              </Text>,
+            ]
+          : [],
+      )}
+      <Flex direction="column" gap="2" mt="3" align="flex-start">
+        {liners.map(({ id: liner, working }) =>
+          working ? <WetOutClock key={liner} jobId={jobId} liner={liner} working={working} /> : null,
+        )}
+      </Flex>
+      <Text mt="3" borderLeft="5px solid" borderColor="signal" pl="3">
+        Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks before
+        wetting it out.
+      </Text>
+    </Section>
+  );
+}
+
+function LinerRow({ action }: { action: ActionScope }) {
+  const { id, method, from_ft, to_ft, entry_ft, liner, working } = action;
+  if (!liner) return null;
+  return (
+    <chakra.tr borderTop="1px solid" borderColor="rule">
+      <Cell>
+        <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
+        <Text color="soft" fontSize="14px">
+          in at {feet(entry_ft ?? from_ft)}, {liner.governs} governs
+        </Text>
+      </Cell>
+      <Cell>{number(liner.host, 'Old pipe', 2)}</Cell>
+      <Cell>{(liner.host.plusMinus ?? 0).toFixed(2)}</Cell>
+      <Cell>{number(liner.installed, 'Installed', 2)}</Cell>
+      <Cell fontSize="21px" fontWeight={700} data-testid={`cut-${id}`}>
+        {number(liner.cut, 'Cut length', 1)}
+      </Cell>
+      <Cell>{number(liner.bladder, 'Bladder', 1)}</Cell>
+      <Cell>{number(liner.layFlat, 'Lay-flat', 2)}</Cell>
+      <Cell>{number(liner.thickness, 'Thickness', 3)}</Cell>
+      <Cell>{number(liner.resin, 'Resin', 2)}</Cell>
+      <Cell color={working?.short ? 'signalInk' : undefined} fontWeight={working?.short ? 700 : 400}>
+        {working && number(working.potLife, 'The resin can be worked for', 0)}
+      </Cell>
+      <Cell>{working && number(working.needed, 'Wetting out and putting in', 0)}</Cell>
+    </chakra.tr>
+  );
+}
+
+/** How warm it is when the resin is mixed. */
+const OnTheDay = ({ job, change }: Pick<LinersProps, 'job' | 'change'>) => (
+  <Flex align="center" gap="3" mt="3" wrap="wrap">
+    <Text id="temperature">Temperature on the day, °F</Text>
+    <Box width="110px">
+      <NumberCell
+        label="Temperature on the day, °F"
+        value={job.site?.temperature_F}
+        placeholder="70"
+        onChange={(temperature_F) => {
+          const set = temperature_F === undefined ? null : { temperature_F };
+          void change.say([{ kind: 'temperature', set }]);
+        }}
+      />
+    </Box>
+    <Text color="soft" fontSize="14px">
+      {job.site?.temperature_F === undefined
+        ? 'Nobody said: 70 is taken. A warm day takes minutes off the resin.'
+        : 'Workable time follows the resin’s sheet under Rates and rules.'}
+    </Text>
+  </Flex>
+);
+
+const NewPipes = ({ pipes }: { pipes: readonly ActionScope[] }) => (
+  <Section title="New pipe" says="laid length runs along the pipe, not along the map">
+    <Table>
+      <thead>
+        <tr>
+          <Head>Where</Head>
+          <Head>Pipe</Head>
+          <Head>Laid, ft</Head>
+        </tr>
+      </thead>
+      <tbody>
+        {pipes.map(({ id, method, from_ft, to_ft, pipe }) =>
+          pipe ? (
+            <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
+              <Cell>
+                <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
+              </Cell>
+              <Cell>
+                {pipe.diameter_in} in {materialWords(pipe.material)}
+              </Cell>
+              <Cell fontSize="21px" fontWeight={700}>
+                {number(pipe.laid, 'Laid length', 1)}
+              </Cell>
+            </chakra.tr>
+          ) : null,
+        )}
+      </tbody>
+    </Table>
+  </Section>
+);
 
 /** What it comes to, line by line. */
 function Price({ scope, firm }: { scope: ScopeSoFar; firm: Firm }) {

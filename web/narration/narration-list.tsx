@@ -15,6 +15,71 @@ interface Props {
 /** The proposals one under another, worked off by keyboard: Enter accepts, Delete refuses, M mends. */
 export function NarrationList({ hand, context, seek }: Props) {
   const { proposals } = hand;
+  const list = useProposalList(hand, seek);
+  return (
+    <>
+      <ListKeys video={seek !== undefined} />
+      <chakra.ol flex="1" overflowY="auto" m="0" p="0" listStyleType="none" aria-label="Proposals">
+        {proposals.map((proposal, index) => (
+          <chakra.li
+            key={proposal.key}
+            ref={(row: HTMLLIElement | null) => {
+              list.rows.current[index] = row;
+            }}
+            tabIndex={index === list.at ? 0 : -1}
+            aria-label={labelOf(proposal)}
+            px="4"
+            py="2"
+            borderTop="1px solid"
+            borderColor="rule"
+            bg={bgOf(proposal)}
+            _focusVisible={{ outline: '3px solid', outlineColor: 'signal', outlineOffset: '-3px' }}
+            onFocus={() => {
+              list.setAt(index);
+            }}
+            onKeyDown={(event) => {
+              list.onKey(event, proposal, index);
+            }}
+          >
+            {firstNote(proposals, index) && (
+              <Text fontFamily="heading" fontWeight={700} pb="1">
+                Proposes nothing: kept as a note where you accept it
+              </Text>
+            )}
+            <Row
+              proposal={proposal}
+              hand={hand}
+              seek={seek}
+              onAccept={() => {
+                list.decide(proposal, index, 'accepted');
+              }}
+              onRefuse={() => {
+                list.decide(proposal, index, 'refused');
+              }}
+              onMend={() => {
+                list.setAt(index);
+                list.mend(proposal);
+              }}
+            />
+            {list.mending === proposal.key && (
+              <Mend
+                line={hand.lineOf(proposal)}
+                context={context}
+                onDone={(line) => {
+                  list.mended(proposal, index, line);
+                }}
+              />
+            )}
+          </chakra.li>
+        ))}
+      </chakra.ol>
+    </>
+  );
+}
+
+/** Which proposal the hand is at, which one is mended, and what keys do. */
+function useProposalList(hand: NarrationHand, seek: Props['seek']) {
+  const { proposals } = hand;
   const [at, setAt] = useState(0);
   const [mending, setMending] = useState<string>();
   const rows = useRef<(HTMLLIElement | null)[]>([]);
@@ -28,122 +93,77 @@ export function NarrationList({ hand, context, seek }: Props) {
     hand.decide(proposal.key, proposal.verdict?.is === is ? undefined : { is });
     go(index + 1);
   };
-  const keys = (proposal: Proposal, index: number) => (event: React.KeyboardEvent) => {
-    if (event.target !== event.currentTarget || event.ctrlKey || event.metaKey || event.altKey) return;
-    const act = {
-      ArrowDown: () => {
-        go(index + 1);
-      },
-      ArrowUp: () => {
-        go(index - 1);
-      },
-      Enter: () => {
-        decide(proposal, index, 'accepted');
-      },
-      Delete: () => {
-        decide(proposal, index, 'refused');
-      },
-      Backspace: () => {
-        decide(proposal, index, 'refused');
-      },
-      m: () => {
-        setMending(proposal.key);
-      },
-      v: () => {
-        if (proposal.video_s !== null) seek?.(proposal.video_s + (hand.source?.shift_s ?? 0));
-      },
-    }[event.key];
-    if (!act) return;
-    event.preventDefault();
-    act();
+  const mend = ({ key }: Proposal) => {
+    setMending(key);
   };
-  return (
-    <>
-      <Flex
-        px="4"
-        py="1"
-        gap="4"
-        fontSize="13.5px"
-        color="soft"
-        wrap="wrap"
-        display={{ base: 'none', md: 'flex' }}
-      >
-        <span>
-          <Cap>↑</Cap>
-          <Cap>↓</Cap>move
-        </span>
-        <span>
-          <Cap>Enter</Cap>accept
-        </span>
-        <span>
-          <Cap>M</Cap>mend
-        </span>
-        <span>
-          <Cap>Delete</Cap>refuse
-        </span>
-        {seek && (
-          <span>
-            <Cap>V</Cap>show in the video
-          </span>
-        )}
-      </Flex>
-      <chakra.ol flex="1" overflowY="auto" m="0" p="0" listStyleType="none" aria-label="Proposals">
-        {proposals.map((proposal, index) => (
-          <chakra.li
-            key={proposal.key}
-            ref={(row: HTMLLIElement | null) => {
-              rows.current[index] = row;
-            }}
-            tabIndex={index === at ? 0 : -1}
-            aria-label={labelOf(proposal)}
-            px="4"
-            py="2"
-            borderTop="1px solid"
-            borderColor="rule"
-            bg={bgOf(proposal)}
-            _focusVisible={{ outline: '3px solid', outlineColor: 'signal', outlineOffset: '-3px' }}
-            onFocus={() => {
-              setAt(index);
-            }}
-            onKeyDown={keys(proposal, index)}
-          >
-            {firstNote(proposals, index) && (
-              <Text fontFamily="heading" fontWeight={700} pb="1">
-                Proposes nothing: kept as a note where you accept it
-              </Text>
-            )}
-            <Row
-              proposal={proposal}
-              hand={hand}
-              seek={seek}
-              onAccept={() => {
-                decide(proposal, index, 'accepted');
-              }}
-              onRefuse={() => {
-                decide(proposal, index, 'refused');
-              }}
-              onMend={() => {
-                setAt(index);
-                setMending(proposal.key);
-              }}
-            />
-            {mending === proposal.key && (
-              <Mend
-                line={hand.lineOf(proposal)}
-                context={context}
-                onDone={(line) => {
-                  if (line !== undefined) hand.decide(proposal.key, { is: 'mended', line });
-                  setMending(undefined);
-                  if (line !== undefined) go(index + 1);
-                }}
-              />
-            )}
-          </chakra.li>
-        ))}
-      </chakra.ol>
-    </>
-  );
+  const acts: Readonly<Record<string, (proposal: Proposal, index: number) => void>> = {
+    ArrowDown: (_, index) => {
+      go(index + 1);
+    },
+    ArrowUp: (_, index) => {
+      go(index - 1);
+    },
+    Enter: (proposal, index) => {
+      decide(proposal, index, 'accepted');
+    },
+    Delete: (proposal, index) => {
+      decide(proposal, index, 'refused');
+    },
+    Backspace: (proposal, index) => {
+      decide(proposal, index, 'refused');
+    },
+    m: mend,
+    v: ({ video_s }) => {
+      if (video_s !== null) seek?.(video_s + (hand.source?.shift_s ?? 0));
+    },
+  };
+  return {
+    ...{ at, setAt, mending, rows, decide, mend },
+    onKey: (event: React.KeyboardEvent, proposal: Proposal, index: number) => {
+      if (event.target !== event.currentTarget || event.ctrlKey || event.metaKey || event.altKey) return;
+      const act = acts[event.key];
+      if (!act) return;
+      event.preventDefault();
+      act(proposal, index);
+    },
+    mended: (proposal: Proposal, index: number, line: string | undefined) => {
+      if (line !== undefined) hand.decide(proposal.key, { is: 'mended', line });
+      setMending(undefined);
+      if (line !== undefined) go(index + 1);
+    },
+  };
 }
+
+const ListKeys = ({ video }: { video: boolean }) => (
+  <Flex
+    px="4"
+    py="1"
+    gap="4"
+    fontSize="13.5px"
+    color="soft"
+    wrap="wrap"
+    display={{ base: 'none', md: 'flex' }}
+  >
+    <span>
+      <Cap>↑</Cap>
+      <Cap>↓</Cap>move
+    </span>
+    <span>
+      <Cap>Enter</Cap>accept
+    </span>
+    <span>
+      <Cap>M</Cap>mend
+    </span>
+    <span>
+      <Cap>Delete</Cap>refuse
+    </span>
+    {video && (
+      <span>
+        <Cap>V</Cap>show in the video
+      </span>
+    )}
+  </Flex>
+);
 
 const firstNote = (proposals: readonly Proposal[], index: number): boolean =>
   proposals[index]?.item === undefined && (index === 0 || proposals[index - 1]?.item !== undefined);

@@ -9,80 +9,30 @@ import { typedNumber } from '../../core/speech/typed-number.js';
 import { money } from '../controls/format';
 import { Field, Label, Press } from '../controls/controls';
 import { today } from '../controls/today';
+import { withoutEmpty } from '../controls/without-empty';
+
+interface Props {
+  readonly task: PlannedTask;
+  readonly spent: readonly Spent[];
+  readonly rules: PlanRules;
+  readonly currency: string;
+  readonly onChange: (spent: Spent[]) => void;
+}
 
 /** What was really spent on a task, in one short form; what was told before stands under it. */
-export function SpentForm({
-  task,
-  spent,
-  rules,
-  currency,
-  onChange,
-}: {
-  task: PlannedTask;
-  spent: readonly Spent[];
-  rules: PlanRules;
-  currency: string;
-  onChange: (spent: Spent[]) => void;
-}) {
+export function SpentForm(props: Props) {
+  const { task, currency } = props;
   const { unit } = taskKindRow(task.kind);
-  const [hours, setHours] = useState('');
-  const [amount, setAmount] = useState(unit ? String(Number(task.amount.toFixed(1))) : '');
-  const [people, setPeople] = useState(String(task.crew));
-  const [cost, setCost] = useState('');
-  const [on, setOn] = useState(() => (task.starts.day < today() ? task.starts.day : today()));
-  const own = spent.filter((each) => each.task === task.id);
-  const read = {
-    hours: typedNumber(hours, 'number'),
-    amount: unit ? typedNumber(amount, 'number') : undefined,
-    people: typedNumber(people, 'number'),
-    money: cost.trim() === '' ? undefined : typedNumber(cost, 'money'),
-  };
-  const wrong = !(read.hours !== undefined && read.hours > 0 && read.hours <= 24)
-    ? 'hours of one day, such as 2.5'
-    : unit && !(read.amount !== undefined && read.amount > 0)
-      ? `how much was done, in ${unit}`
-      : !(read.people !== undefined && Number.isInteger(read.people) && read.people >= 1 && read.people <= 20)
-        ? 'how many people, a whole number'
-        : cost.trim() !== '' && !(read.money !== undefined && read.money >= 0)
-          ? 'what it cost, or nothing'
-          : on === ''
-            ? 'the day'
-            : undefined;
-  const write = () => {
-    if (wrong !== undefined || read.hours === undefined) return;
-    onChange([
-      ...spent,
-      {
-        id: freeId(
-          spent.map(({ id }) => id),
-          'S',
-        ),
-        on,
-        task: task.id,
-        kind: task.kind,
-        hours: read.hours,
-        ...(read.amount === undefined ? {} : { amount: read.amount }),
-        ...(read.people === undefined ? {} : { people: read.people }),
-        ...(read.money === undefined ? {} : { money: read.money }),
-      },
-    ]);
-    setHours('');
-    setCost('');
-  };
-  const field = (label: string, value: string, set: (text: string) => void, type = 'text') => (
-    <Box flex="1" minWidth="92px">
-      <Label mb="0">
-        {label}
-        <Field
-          type={type}
-          inputMode={type === 'text' ? 'decimal' : undefined}
-          value={value}
-          onChange={(event) => {
-            set(event.target.value);
-          }}
-        />
-      </Label>
-    </Box>
+  const { typed, set, wrong, write } = useSpent(props);
+  const field = (label: string, name: keyof Typed, type?: string) => (
+    <SpentField
+      label={label}
+      type={type}
+      value={typed[name]}
+      onChange={(text) => {
+        set({ ...typed, [name]: text });
+      }}
+    />
   );
   return (
     <Box
@@ -94,53 +44,135 @@ export function SpentForm({
       }}
     >
       <Flex gap="2" wrap="wrap" align="end">
-        {field('Hours it took', hours, setHours)}
-        {unit && field(`Done, ${unit}`, amount, setAmount)}
-        {field('People', people, setPeople)}
-        {field(`Bought, ${currency}`, cost, setCost)}
-        {field('Day', on, setOn, 'date')}
+        {field('Hours it took', 'hours')}
+        {unit && field(`Done, ${unit}`, 'amount')}
+        {field('People', 'people')}
+        {field(`Bought, ${currency}`, 'cost')}
+        {field('Day', 'on', 'date')}
       </Flex>
       <Press type="submit" mt="2" disabled={wrong !== undefined} look="signal">
         Write it down
       </Press>
-      {hours !== '' && wrong && (
+      {typed.hours !== '' && wrong && (
         <Text role="alert" color="signalInk" fontSize="14px">
           Still to be said: {wrong}.
         </Text>
       )}
-      <Box as="ul" listStyleType="none" p="0" mt="2" data-testid="spent">
-        {own.map((each) => (
-          <Flex
-            as="li"
-            key={each.id}
-            justify="space-between"
-            align="center"
-            borderTop="1px solid"
-            borderColor="rule"
-          >
-            <Text fontSize="14.5px">
-              {each.on}: {each.hours} h{each.amount === undefined ? '' : `, ${each.amount} ${unit ?? ''}`}
-              {each.people === undefined ? '' : `, ${sayPeople(each.people)}`}
-              {each.money === undefined ? '' : `, ${money(each.money, currency)}`}
-              {': '}
-              <strong>{sayFactor(factorOf(each, rules))}</strong>
-            </Text>
-            <Press
-              type="button"
-              look="quiet"
-              aria-label={`Delete what was spent on ${each.on}`}
-              onClick={() => {
-                onChange(spent.filter(({ id }) => id !== each.id));
-              }}
-            >
-              Delete
-            </Press>
-          </Flex>
-        ))}
-      </Box>
+      <Told {...props} />
     </Box>
   );
 }
+
+/** The form as it is typed. */
+interface Typed {
+  readonly hours: string;
+  readonly amount: string;
+  readonly people: string;
+  readonly cost: string;
+  readonly on: string;
+}
+
+function useSpent({ task, spent, onChange }: Props) {
+  const { unit } = taskKindRow(task.kind);
+  const [typed, set] = useState<Typed>(() => ({
+    hours: '',
+    amount: unit ? String(Number(task.amount.toFixed(1))) : '',
+    people: String(task.crew),
+    cost: '',
+    on: task.starts.day < today() ? task.starts.day : today(),
+  }));
+  const read = {
+    hours: typedNumber(typed.hours, 'number'),
+    amount: unit ? typedNumber(typed.amount, 'number') : undefined,
+    people: typedNumber(typed.people, 'number'),
+    money: typed.cost.trim() === '' ? undefined : typedNumber(typed.cost, 'money'),
+  };
+  const wrong = wrongIn(typed, read, unit);
+  const write = () => {
+    const { hours, amount, people, money: cost } = read;
+    if (wrong !== undefined || hours === undefined) return;
+    const said = { amount, people, money: cost };
+    const id = freeId(
+      spent.map((each) => each.id),
+      'S',
+    );
+    onChange([...spent, { id, on: typed.on, task: task.id, kind: task.kind, hours, ...withoutEmpty(said) }]);
+    set({ ...typed, hours: '', cost: '' });
+  };
+  return { typed, set, wrong, write };
+}
+
+type Read = { readonly [K in 'hours' | 'amount' | 'people' | 'money']: number | undefined };
+
+/** What is still to be said, or cannot be read; undefined where all is there. */
+function wrongIn({ cost, on }: Typed, read: Read, unit: string | undefined): string | undefined {
+  const { hours = 0, amount = 0, people = 0, money: paid = -1 } = read;
+  if (!(hours > 0 && hours <= 24)) return 'hours of one day, such as 2.5';
+  if (unit && !(amount > 0)) return `how much was done, in ${unit}`;
+  if (!(Number.isInteger(people) && people >= 1 && people <= 20)) return 'how many people, a whole number';
+  if (cost.trim() !== '' && !(paid >= 0)) return 'what it cost, or nothing';
+  return on === '' ? 'the day' : undefined;
+}
+
+interface SpentFieldProps {
+  readonly label: string;
+  readonly type: string | undefined;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+}
+
+const SpentField = ({ label, type = 'text', value, onChange }: SpentFieldProps) => (
+  <Box flex="1" minWidth="92px">
+    <Label mb="0">
+      {label}
+      <Field
+        type={type}
+        inputMode={type === 'text' ? 'decimal' : undefined}
+        value={value}
+        onChange={(event) => {
+          onChange(event.target.value);
+        }}
+      />
+    </Label>
+  </Box>
+);
+
+/** What was told of a task before. */
+const Told = ({ task, spent, rules, currency, onChange }: Props) => (
+  <Box as="ul" listStyleType="none" p="0" mt="2" data-testid="spent">
+    {spent
+      .filter((each) => each.task === task.id)
+      .map((each) => (
+        <Flex
+          as="li"
+          key={each.id}
+          justify="space-between"
+          align="center"
+          borderTop="1px solid"
+          borderColor="rule"
+        >
+          <Text fontSize="14.5px">
+            {each.on}: {each.hours} h
+            {each.amount === undefined ? '' : `, ${each.amount} ${taskKindRow(task.kind).unit ?? ''}`}
+            {each.people === undefined ? '' : `, ${sayPeople(each.people)}`}
+            {each.money === undefined ? '' : `, ${money(each.money, currency)}`}
+            {': '}
+            <strong>{sayFactor(factorOf(each, rules))}</strong>
+          </Text>
+          <Press
+            type="button"
+            look="quiet"
+            aria-label={`Delete what was spent on ${each.on}`}
+            onClick={() => {
+              onChange(spent.filter(({ id }) => id !== each.id));
+            }}
+          >
+            Delete
+          </Press>
+        </Flex>
+      ))}
+  </Box>
+);
 
 /** 1.25: "25 % more hours than planned". */
 export const sayFactor = (factor: number): string =>

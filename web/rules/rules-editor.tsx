@@ -1,4 +1,5 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { capital } from '../../core/capital.js';
 import { gradingInForce } from '../../core/findings/grades.js';
 import type { MadeThickness, Prices, PricesOverride } from '../../core/job/prices-schema.js';
 import type { Rules, RulesOverride } from '../../core/job/rules-schema.js';
@@ -17,138 +18,157 @@ export interface Edited {
   readonly prices: PricesOverride;
 }
 
-/** House rules and price book: what is said here, laid over what stands beneath it in grey. */
-export function RulesEditor({
-  rules,
-  prices,
-  beneath,
-  ownWords,
-  onChange,
-}: Edited & {
-  beneath: { readonly rules: Rules; readonly prices: Prices };
+interface Props extends Edited {
+  readonly beneath: { readonly rules: Rules; readonly prices: Prices };
   /** Marks a figure as this one's own: "this job’s own". */
-  ownWords: string;
-  onChange: (patch: Partial<Edited>) => void;
-}) {
+  readonly ownWords: string;
+  readonly onChange: (patch: Partial<Edited>) => void;
+}
+
+/** House rules and price book: what is said here, laid over what stands beneath it in grey. */
+export const RulesEditor = (props: Props) => (
+  <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="8" alignItems="start">
+    <HouseRules {...props} />
+    <PriceBook {...props} />
+  </Grid>
+);
+
+function HouseRules({ rules, beneath, ownWords, onChange }: Props) {
   const setRules = (patch: RulesOverride) => {
     onChange({ rules: withoutEmpty({ ...rules, ...patch }) });
   };
+  return (
+    <Box>
+      <Heading as="h2" fontSize="20px">
+        Rules
+      </Heading>
+      {ruleFields.map(({ title, fields }) => (
+        <Group key={title} title={title}>
+          {fields.map((field) => (
+            <RuleRow
+              key={field.key}
+              field={field}
+              rules={rules}
+              beneath={beneath.rules}
+              ownWords={ownWords}
+              onChange={setRules}
+            />
+          ))}
+        </Group>
+      ))}
+      <SheetRows
+        title="How long the resin can be worked, from its own sheet"
+        name="Resin row"
+        unit={{ short: 'min', word: 'minutes' }}
+        own={rules.potLife?.map(({ at_F, min }) => [at_F, min] as const)}
+        beneath={beneath.rules.potLife.map(({ at_F, min }) => [at_F, min] as const)}
+        onChange={(rows) => {
+          setRules({ potLife: rows?.map(([at_F, min]) => ({ at_F, min })) });
+        }}
+      />
+      <UpkeepRules rules={rules} beneath={beneath.rules} ownWords={ownWords} onChange={setRules} />
+      <Grades rules={rules} beneath={beneath.rules} onChange={setRules} />
+    </Box>
+  );
+}
+
+function PriceBook({ prices, beneath, ownWords, onChange }: Props) {
   const setPrices = (patch: PricesOverride) => {
     onChange({ prices: withoutEmpty({ ...prices, ...patch }) });
   };
-  const table = (field: 'liner_per_ft' | 'pipe_per_ft', key: string, label: string) => {
-    const all = (prices[field] ?? {}) as Readonly<Record<string, Record<string, number>>>;
-    return (
-      <RateTable
-        key={`${field} ${key}`}
-        label={label}
-        house={(beneath.prices[field] as Readonly<Record<string, Record<string, number>>>)[key] ?? {}}
-        own={all[key] ?? {}}
-        onChange={(own) => {
-          setPrices({ [field]: withoutEmpty({ ...all, [key]: own }) });
-        }}
-      />
-    );
-  };
+  const own = (key: keyof PricesOverride) => (prices[key] === undefined ? undefined : ownWords);
+  const tables = { prices, house: beneath.prices, onChange: setPrices };
   return (
-    <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="8" alignItems="start">
-      <Box>
-        <Heading as="h2" fontSize="20px">
-          Rules
-        </Heading>
-        {ruleFields.map(({ title, fields }) => (
-          <Group key={title} title={title}>
-            {fields.map((field) => (
-              <RuleRow
-                key={field.key}
-                field={field}
-                rules={rules}
-                beneath={beneath.rules}
-                ownWords={ownWords}
-                onChange={setRules}
-              />
-            ))}
-          </Group>
+    <Box>
+      <Heading as="h2" fontSize="20px">
+        Price book
+      </Heading>
+      <Group title="The book">
+        {(['dated', 'currency'] as const).map((key) => (
+          <Row key={key} label={capital(key)} unit="" own={own(key)}>
+            <TextCell
+              label={capital(key)}
+              placeholder={beneath.prices[key]}
+              value={prices[key]}
+              onChange={(value) => {
+                setPrices({ [key]: value });
+              }}
+            />
+          </Row>
         ))}
-        <SheetRows
-          title="How long the resin can be worked, from its own sheet"
-          name="Resin row"
-          unit={{ short: 'min', word: 'minutes' }}
-          own={rules.potLife?.map(({ at_F, min }) => [at_F, min] as const)}
-          beneath={beneath.rules.potLife.map(({ at_F, min }) => [at_F, min] as const)}
-          onChange={(rows) => {
-            setRules({ potLife: rows?.map(([at_F, min]) => ({ at_F, min })) });
+      </Group>
+      <Group title="Rates">
+        {rateFields.map(({ key, label, unit }) => (
+          <Row key={key} label={label} unit={unit} own={own(key)}>
+            <NumberCell
+              label={label}
+              measure={measureOf(key) === 'share' ? 'share' : 'money'}
+              least={0}
+              value={prices[key] as number | undefined}
+              placeholder={plainWord(beneath.prices[key])}
+              onChange={(value) => {
+                setPrices({ [key]: value });
+              }}
+            />
+          </Row>
+        ))}
+      </Group>
+      {tableFields.map(({ key, label }) => (
+        <RateTable
+          key={key}
+          label={label}
+          house={beneath.prices[key]}
+          own={prices[key] ?? {}}
+          byOthers={key === 'restore_per_ft2'}
+          onChange={(rates) => {
+            setPrices({ [key]: rates });
           }}
         />
-        <UpkeepRules rules={rules} beneath={beneath.rules} ownWords={ownWords} onChange={setRules} />
-        <Grades rules={rules} beneath={beneath.rules} onChange={setRules} />
-      </Box>
-      <Box>
-        <Heading as="h2" fontSize="20px">
-          Price book
-        </Heading>
-        <Group title="The book">
-          <Row label="Dated" unit="" own={prices.dated === undefined ? undefined : ownWords}>
-            <TextCell
-              label="Dated"
-              placeholder={beneath.prices.dated}
-              value={prices.dated}
-              onChange={(dated) => {
-                setPrices({ dated });
-              }}
-            />
-          </Row>
-          <Row label="Currency" unit="" own={prices.currency === undefined ? undefined : ownWords}>
-            <TextCell
-              label="Currency"
-              placeholder={beneath.prices.currency}
-              value={prices.currency}
-              onChange={(currency) => {
-                setPrices({ currency });
-              }}
-            />
-          </Row>
-        </Group>
-        <Group title="Rates">
-          {rateFields.map(({ key, label, unit }) => (
-            <Row key={key} label={label} unit={unit} own={prices[key] === undefined ? undefined : ownWords}>
-              <NumberCell
-                label={label}
-                measure={measureOf(key) === 'share' ? 'share' : 'money'}
-                least={0}
-                value={prices[key] as number | undefined}
-                placeholder={plainWord(beneath.prices[key])}
-                onChange={(value) => {
-                  setPrices({ [key]: value });
-                }}
-              />
-            </Row>
-          ))}
-        </Group>
-        {tableFields.map(({ key, label }) => (
-          <RateTable
-            key={key}
-            label={label}
-            house={beneath.prices[key]}
-            own={prices[key] ?? {}}
-            byOthers={key === 'restore_per_ft2'}
-            onChange={(own) => {
-              setPrices({ [key]: own });
-            }}
-          />
-        ))}
-        {(['0.118', '0.177', '0.236'] as const satisfies readonly MadeThickness[]).map((thickness) =>
-          table('liner_per_ft', thickness, `Liner of ${thickness} in, a foot, by diameter in inches`),
-        )}
-        {(['pvc-sch40', 'pvc-sdr35', 'abs', 'hdpe'] as const).map((material) =>
-          table(
-            'pipe_per_ft',
-            material,
-            `New ${materialWords(material)}, a foot laid, by diameter in inches`,
-          ),
-        )}
-      </Box>
-    </Grid>
+      ))}
+      {(['0.118', '0.177', '0.236'] as const satisfies readonly MadeThickness[]).map((thickness) => (
+        <NestedTable
+          key={thickness}
+          {...tables}
+          field="liner_per_ft"
+          of={thickness}
+          label={`Liner of ${thickness} in, a foot, by diameter in inches`}
+        />
+      ))}
+      {(['pvc-sch40', 'pvc-sdr35', 'abs', 'hdpe'] as const).map((material) => (
+        <NestedTable
+          key={material}
+          {...tables}
+          field="pipe_per_ft"
+          of={material}
+          label={`New ${materialWords(material)}, a foot laid, by diameter in inches`}
+        />
+      ))}
+    </Box>
+  );
+}
+
+interface NestedTableProps {
+  readonly prices: PricesOverride;
+  readonly house: Prices;
+  readonly field: 'liner_per_ft' | 'pipe_per_ft';
+  /** The thickness or the material whose rates these are. */
+  readonly of: string;
+  readonly label: string;
+  readonly onChange: (patch: PricesOverride) => void;
+}
+
+/** Rates by diameter, of one thickness of liner or one material of pipe. */
+function NestedTable({ prices, house, field, of, label, onChange }: NestedTableProps) {
+  const all = (prices[field] ?? {}) as Readonly<Record<string, Record<string, number>>>;
+  return (
+    <RateTable
+      label={label}
+      house={(house[field] as Readonly<Record<string, Record<string, number>>>)[of] ?? {}}
+      own={all[of] ?? {}}
+      onChange={(rates) => {
+        onChange({ [field]: withoutEmpty({ ...all, [of]: rates }) });
+      }}
+    />
   );
 }
 

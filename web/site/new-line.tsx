@@ -1,15 +1,14 @@
 import { Box, Flex, Grid } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useState } from 'react';
-import { lineHead, type Edit } from '../../core/edits/index.js';
-import { freeId } from '../../core/job/free-id.js';
-import type { Job, LineHead, Run } from '../../core/job/schema.js';
+import { newLineEdits } from '../../core/edits/new-line.js';
+import type { Job } from '../../core/job/schema.js';
 import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
 import { LabeledChoice } from '../controls/labeled-choice';
 import { LabeledField } from '../controls/labeled-field';
+import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 
 /** A second line of the job: with its own zero, joining another one at a tie-in or going to the main itself. */
@@ -29,59 +28,8 @@ export function NewLine({
   const other = job.lines.find(({ id }) => id === joins);
   const at = typedFeet(station);
   const add = async () => {
-    const taken = new Set(job.lines.map(({ id }) => id));
-    const base =
-      name
-        .trim()
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-') || 'line';
-    let id = base;
-    for (let next = 2; taken.has(id); next++) id = `${base}-${next}`;
-    const edits: Edit[] = [];
-    const tie = freeId(other?.points.map((point) => point.id) ?? [], 'T');
-    if (other) {
-      edits.push({
-        kind: 'line',
-        line: other.id,
-        set: {
-          ...lineHead(other),
-          points: [
-            ...other.points,
-            {
-              id: tie,
-              kind: 'tie-in',
-              name: `${name.trim() || id} joins`,
-              ...(at.feet === undefined ? {} : { station_ft: at.feet, plusMinus_ft: 3 }),
-            },
-          ],
-        },
-      });
-    }
-    const head: LineHead = {
-      id,
-      name: name.trim() || id,
-      datum: 'CO1',
-      end: other ? 'JOIN' : 'MAIN',
-      points: [
-        { id: 'CO1', kind: 'cleanout', name: 'cleanout 1' },
-        other
-          ? {
-              id: 'JOIN',
-              kind: 'tie-in',
-              name: `joins ${other.name ?? other.id}`,
-              onto: { line: other.id, point: tie },
-            }
-          : { id: 'MAIN', kind: 'main', name: 'main' },
-      ],
-    };
-    const run: Omit<Run, 'entries'> = {
-      id: 'R1',
-      access: 'CO1',
-      direction: 'downstream',
-      zero: 'cap',
-      on: format(new Date(), 'yyyy-MM-dd'),
-    };
-    edits.push({ kind: 'line', line: id, set: head }, { kind: 'run', line: id, run: 'R1', set: run });
+    const said = { name, joins: other, at_ft: at.feet, on: today() };
+    const { id, edits } = newLineEdits(job, said);
     try {
       await change.edit(edits, { ownErrors: true });
       onDone(id);

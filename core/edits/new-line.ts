@@ -1,0 +1,72 @@
+import type { Day } from '../job/days.js';
+import { freeId } from '../job/free-id.js';
+import type { Job, Line, LineHead, Run } from '../job/schema.js';
+import { lineHead } from './heads.js';
+import type { Edit } from './index.js';
+
+/** What a person says of a line that is new to a job. */
+export interface NewLineSaid {
+  /** What it is called; its id comes of it. */
+  readonly name: string;
+  /** The line that it joins; undefined where it goes to the main by itself. */
+  readonly joins: Line | undefined;
+  /** Where it joins that line, ft from that line's zero; undefined until the camera tells. */
+  readonly at_ft?: number | undefined;
+  /** The day of its first run. */
+  readonly on: Day;
+}
+
+/** A taped or paced place of a branch is good for so much until the camera has seen it, ft. */
+const saidPlusMinus_ft = 3;
+
+/** The edits that add a line with its own zero and an empty first run, and the branch where it joins another one. */
+export function newLineEdits(
+  { lines }: Job,
+  { name, joins, at_ft, on }: NewLineSaid,
+): { id: string; edits: Edit[] } {
+  const called = name.trim();
+  const id = freeLineId(called, lines);
+  const tie = freeId(joins?.points.map((point) => point.id) ?? [], 'T');
+  const branch = {
+    id: tie,
+    kind: 'tie-in' as const,
+    name: `${called || id} joins`,
+    ...(at_ft === undefined ? {} : { station_ft: at_ft, plusMinus_ft: saidPlusMinus_ft }),
+  };
+  const end = joins
+    ? {
+        id: 'JOIN',
+        kind: 'tie-in' as const,
+        name: `joins ${joins.name ?? joins.id}`,
+        onto: { line: joins.id, point: tie },
+      }
+    : { id: 'MAIN', kind: 'main' as const, name: 'main' };
+  const head: LineHead = {
+    id,
+    name: called || id,
+    datum: 'CO1',
+    end: end.id,
+    points: [{ id: 'CO1', kind: 'cleanout', name: 'cleanout 1' }, end],
+  };
+  const run: Omit<Run, 'entries'> = { id: 'R1', access: 'CO1', direction: 'downstream', zero: 'cap', on };
+  const joined: Edit[] = joins
+    ? [{ kind: 'line', line: joins.id, set: { ...lineHead(joins), points: [...joins.points, branch] } }]
+    : [];
+  return {
+    id,
+    edits: [...joined, { kind: 'line', line: id, set: head }, { kind: 'run', line: id, run: 'R1', set: run }],
+  };
+}
+
+/** An id of plain letters from a name, that no line bears. */
+function freeLineId(name: string, lines: readonly Line[]): string {
+  const taken = new Set(lines.map(({ id }) => id));
+  const base =
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'line';
+  let id = base;
+  for (let next = 2; taken.has(id); next++) id = `${base}-${next}`;
+  return id;
+}
