@@ -151,8 +151,6 @@ function Dial({ water }: { water: number }) {
 function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
   const [open, setOpen] = useState(false);
   const point = line.points.find(({ id }) => id === run.access);
-  const setRun = (set: Partial<Run>) =>
-    void change.say([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }]);
   const setRiser = (riser_ft: number | undefined) => {
     const points = line.points.map((each) => {
       if (each.id !== run.access) return each;
@@ -181,29 +179,7 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
       </Text>
       {open && (
         <Box mt="2" display="grid" gap="3">
-          <LabeledChoice
-            id="run-zero"
-            label="Counter zeroed"
-            value={run.zero}
-            among={Object.entries(zeroWords) as [Run['zero'], string][]}
-            onChoose={(zero) => {
-              setRun({ zero, zeroReading_ft: zero === 'reading' ? (run.zeroReading_ft ?? 0) : undefined });
-            }}
-          />
-          {run.zero === 'reading' && (
-            <Box>
-              <Label as="span">The counter showed, ft</Label>
-              <NumberCell
-                label="The counter showed, ft"
-                measure="feet"
-                least={0}
-                value={run.zeroReading_ft}
-                onChange={(zeroReading_ft) => {
-                  setRun({ zeroReading_ft: zeroReading_ft ?? 0 });
-                }}
-              />
-            </Box>
-          )}
+          <CounterZero line={line} run={run} change={change} />
           <Box>
             <Label as="span">Cap to level pipe, ft (empty: not measured)</Label>
             <NumberCell
@@ -217,5 +193,45 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
         </Box>
       )}
     </Box>
+  );
+}
+
+/** Where the counter was zeroed. A noted reading is asked for first: until somebody says it, the run stays as it was. */
+function CounterZero({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
+  const [asking, setAsking] = useState(false);
+  const setZero = (set: Pick<Run, 'zero' | 'zeroReading_ft'>) => {
+    setAsking(false);
+    void change.say([{ kind: 'run', line: line.id, run: run.id, set: { ...runHead(run), ...set } }]);
+  };
+  const zero = asking ? 'reading' : run.zero;
+  return (
+    <>
+      <LabeledChoice
+        id="run-zero"
+        label="Counter zeroed"
+        value={zero}
+        among={Object.entries(zeroWords) as [Run['zero'], string][]}
+        onChoose={(chosen) => {
+          if (chosen === 'reading') setAsking(run.zero !== 'reading');
+          else if (chosen === run.zero) setAsking(false);
+          else setZero({ zero: chosen, zeroReading_ft: undefined });
+        }}
+      />
+      {zero === 'reading' && (
+        <Box>
+          <Label as="span">The counter showed, ft</Label>
+          <NumberCell
+            label="The counter showed, ft"
+            measure="feet"
+            least={0}
+            value={run.zeroReading_ft}
+            onChange={(zeroReading_ft) => {
+              // Emptied, it stays what it was: a noted reading is a number.
+              if (zeroReading_ft !== undefined) setZero({ zero: 'reading', zeroReading_ft });
+            }}
+          />
+        </Box>
+      )}
+    </>
   );
 }

@@ -135,27 +135,28 @@ export function LongCell({
   return <LongField aria-label={label} rows={2} fieldSizing="content" placeholder={placeholder} {...props} />;
 }
 
-export function ChoiceCell<T extends string>({
-  label,
-  value,
-  options,
-  onChange,
-  empty,
-}: {
-  label: string;
-  value: T | undefined;
-  options: readonly (T | readonly [T, string])[];
-  onChange: (value: T | undefined) => void;
-  /** What stands where nothing was chosen. */
-  empty?: string;
-}) {
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T | undefined;
+  readonly options: readonly (T | readonly [T, string])[];
+}
+/** Where nothing may be chosen, `empty` says what that is called. */
+type ChoiceCellProps<T extends string> = ChoiceProps<T> &
+  (
+    | { readonly empty: string; readonly onChange: (value: T | undefined) => void }
+    | { readonly empty?: undefined; readonly onChange: (value: T) => void }
+  );
+
+export function ChoiceCell<T extends string>(props: ChoiceCellProps<T>) {
+  const { label, value, options, empty } = props;
   return (
     <Choice
       aria-label={label}
       minWidth="110px"
       value={value ?? ''}
-      onChange={(event) => {
-        onChange(event.target.value === '' ? undefined : (event.target.value as T));
+      onChange={({ target: { value: chosen } }) => {
+        if (chosen !== '') props.onChange(chosen as T);
+        else if (props.empty !== undefined) props.onChange(undefined);
       }}
     >
       {empty !== undefined && <option value="">{empty}</option>}
@@ -180,7 +181,7 @@ export function EndCell({
   onChange,
 }: {
   label: string;
-  feet: number | undefined;
+  feet: number;
   thing: string | undefined;
   things: readonly { readonly id: string; readonly name: string }[];
   onChange: (to: { feet: number } | { thing: string }) => void;
@@ -207,8 +208,7 @@ export function EndCell({
           ...(thing !== undefined && !held ? [[thing, `at ${thing}`] as const] : []),
         ]}
         onChange={(value) => {
-          if (value === undefined) return;
-          onChange(value === 'feet' ? { feet: feet ?? 0 } : { thing: value });
+          onChange(value === 'feet' ? { feet } : { thing: value });
         }}
       />
     </Flex>

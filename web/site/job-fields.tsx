@@ -168,10 +168,9 @@ export function LineFields({ line, setLine }: { line: Line; setLine: (patch: Par
                 ['unknown', 'not known'],
               ]}
               onChange={(value) => {
-                if (value)
-                  setLine({
-                    serves: serves.map((each, i) => (i === index ? { ...each, here: value } : each)),
-                  });
+                setLine({
+                  serves: serves.map((each, i) => (i === index ? { ...each, here: value } : each)),
+                });
               }}
             />
           </Flex>

@@ -41,7 +41,7 @@ export const surfaceColumns = (view: LineView): Column<Item<'surfaces'>>[] => [
         value={kind}
         options={surfaceKinds}
         onChange={(value) => {
-          if (value) change({ kind: value });
+          change({ kind: value });
         }}
       />
     ),
@@ -58,7 +58,7 @@ export const ownerColumns = (view: LineView): Column<Item<'owners'>>[] => [
         value={owner}
         options={ownerKinds}
         onChange={(value) => {
-          if (value) change({ owner: value });
+          change({ owner: value });
         }}
       />
     ),
@@ -173,7 +173,7 @@ export const pointColumns = (view: LineView): Column<Point>[] => [
         value={kind}
         options={pointKinds}
         onChange={(value) => {
-          if (value) change({ kind: value });
+          change({ kind: value });
         }}
       />
     ),
@@ -186,8 +186,9 @@ export const pointColumns = (view: LineView): Column<Point>[] => [
           label="What was opened to let the head in"
           value={through}
           options={accessWays}
-          onChange={(value) => {
-            change({ through: value ?? undefined });
+          empty="not said"
+          onChange={(opened) => {
+            change({ through: opened });
           }}
         />
       ) : null,

@@ -36,7 +36,7 @@ export function MarkDistances({ head, marks, onChange }: Props) {
             value={between[end]}
             options={options}
             onChange={(id) => {
-              if (id !== undefined) setBetween({ ...between, [end]: id });
+              setBetween({ ...between, [end]: id });
             }}
           />
         </Asked>
@@ -75,7 +75,7 @@ export function MarkDistances({ head, marks, onChange }: Props) {
                   value={item[end]}
                   options={options}
                   onChange={(id) => {
-                    if (id !== undefined) change({ [end]: id });
+                    change({ [end]: id });
                   }}
                 />
               ),

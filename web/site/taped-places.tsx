@@ -142,7 +142,7 @@ function NewPlace({ whats, markOptions, start, onMeasured }: NewPlaceProps) {
               value={typed[which]?.mark}
               options={markOptions}
               onChange={(mark) => {
-                if (mark !== undefined) put(which, { mark });
+                put(which, { mark });
               }}
             />
           </Asked>
@@ -177,14 +177,7 @@ interface WhatProps {
 }
 
 const What = ({ value, whats, onChange }: WhatProps) => (
-  <ChoiceCell
-    label="What was taped"
-    value={value}
-    options={whats}
-    onChange={(id) => {
-      if (id !== undefined) onChange(id);
-    }}
-  />
+  <ChoiceCell label="What was taped" value={value} options={whats} onChange={onChange} />
 );
 
 interface TapeProps {
@@ -210,7 +203,7 @@ const Tape = ({ what, tape, markOptions, onChange }: TapeProps) => (
       value={tape.mark}
       options={markOptions}
       onChange={(mark) => {
-        if (mark !== undefined) onChange({ mark });
+        onChange({ mark });
       }}
     />
   </Flex>
@@ -222,12 +215,5 @@ interface SideProps {
 }
 
 const Side = ({ value, onChange }: SideProps) => (
-  <ChoiceCell
-    label="Side"
-    value={value}
-    options={['left', 'right']}
-    onChange={(side) => {
-      if (side !== undefined) onChange(side);
-    }}
-  />
+  <ChoiceCell label="Side" value={value} options={['left', 'right']} onChange={onChange} />
 );
