@@ -5,4 +5,7 @@ import { replaceEqualDeep } from '@tanstack/react-query';
  * back as new objects each time.
  */
 export const isAlike = <T extends object>(one: Readonly<T>, other: Readonly<T>): boolean =>
-  replaceEqualDeep(one, other) === one;
+  Object.entries(one).every(([name, value]) => {
+    const now: unknown = other[name as keyof T];
+    return value === now || replaceEqualDeep<unknown>(value, now) === value;
+  });
