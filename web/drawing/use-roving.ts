@@ -12,7 +12,7 @@ export function useRoving(name: string, count: number) {
     // The row listens for all its things, so that none of them is drawn again for what another hears.
     row: {
       onFocus: (event: React.FocusEvent) => {
-        const on = (event.target).closest(`[data-rove^="${name} "]`)?.getAttribute('data-rove');
+        const on = event.target.closest(`[data-rove^="${name} "]`)?.getAttribute('data-rove');
         if (on) setAt(Number(on.slice(name.length + 1)));
       },
       onKeyDown: (event: React.KeyboardEvent) => {

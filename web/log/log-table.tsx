@@ -62,7 +62,7 @@ interface Props {
 
 /** Everything that was read, from the far end back: where it lies, what it is, both readings side by side. */
 export function LogTable({ rows, ...hand }: Props) {
-  const acts = useSteady({ ...actsOf(hand) });
+  const acts = useSteady(actsOf(hand));
   if (!rows)
     return (
       <Text p="4" color="soft">
