@@ -5,12 +5,10 @@ import type { Edit } from '../../core/edits/index.js';
 import { lineHead } from '../../core/edits/index.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Line, Run } from '../../core/job/schema.js';
-import { asError } from '../api/client';
 import type { Change } from '../api/jobs';
 import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
 import { LabeledChoice } from '../controls/labeled-choice';
-import { Faults } from '../shell/trouble';
 
 interface RunDraft extends Pick<Run, 'direction' | 'zero'> {
   /** A point of the line, or a cleanout that is not on it yet. */
@@ -37,7 +35,6 @@ export function RunForm({
     ...{ access: line.datum, direction: 'downstream', zero: 'cap', stage: 'current' },
     ...{ station: '', paced: false, within: '' },
   });
-  const [failed, setFailed] = useState<Error>();
   const isNew = draft.access === anotherCleanout;
   const set = (part: Partial<RunDraft>) => {
     setDraft({ ...draft, ...part });
@@ -45,31 +42,20 @@ export function RunForm({
   const [station, within] = [typedFeet(draft.station), typedFeet(draft.within)];
   const needsWithin = isNew && draft.paced && station.feet !== undefined && within.feet === undefined;
   const isUnreadable = isNew && (station.wrong || within.wrong);
-  const add = async () => {
+  const add = () => {
     const { run, edits } = editsFor(line, draft);
-    try {
-      await change.edit(edits);
-      onDone(run);
-    } catch (error) {
-      setFailed(asError(error));
-    }
+    // It is there at once: what is typed next goes into it, not into the run before. A refusal is told over the view.
+    void change.say(edits);
+    onDone(run);
   };
   return (
     <Box bg="sheet" borderBottom="1px solid" borderColor="ink" p="4" flexShrink={0}>
-      {failed && (
-        <Faults
-          error={failed}
-          onClose={() => {
-            setFailed(undefined);
-          }}
-        />
-      )}
       <Grid templateColumns={{ base: '1fr 1fr', lg: 'repeat(4, 1fr)' }} gap="3" mb="3">
         <HowItWent line={line} draft={draft} set={set} />
         {isNew && <WhereItIs draft={draft} set={set} />}
       </Grid>
       <Flex gap="3" align="center" wrap="wrap">
-        <Press type="button" look="chosen" disabled={isUnreadable || needsWithin} onClick={() => void add()}>
+        <Press type="button" look="chosen" disabled={isUnreadable || needsWithin} onClick={add}>
           Add the run
         </Press>
         <Press

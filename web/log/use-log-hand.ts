@@ -60,7 +60,7 @@ export function useLogHand({ line, lineView, change, tell }: Known, { typed, vid
   const [source, setSource] = useState<Source>('none');
   const [wanted, setWanted] = useState(0);
   const reel = useReel(source === 'reel');
-  const run = line.runs.find(({ id }) => id === chosenRun) ?? line.runs[0];
+  const run = line.runs.find(({ id }) => id === chosenRun) ?? newest;
   const rows = lineView && rowsOf(lineView, run);
   const queue = toRead(line);
 

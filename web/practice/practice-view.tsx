@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { inventPipe, levels, type Level } from '../../core/practice/invent.js';
@@ -65,9 +65,9 @@ function Session({ level, seed, begun }: { level: Level; seed: number; begun: Be
         <Header>
           <HeaderLink to="/practice">Practice</HeaderLink>
           <Flex align="center" px="3" minWidth="0">
-            <Text truncate>
+            <Heading as="h1" fontSize="15px" truncate>
               Level {level.level}: {level.name}
-            </Text>
+            </Heading>
           </Flex>
         </Header>
         <Flex
