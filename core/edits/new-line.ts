@@ -58,15 +58,13 @@ export function newLineEdits(
   };
 }
 
-/** An id of plain letters from a name, that no line bears. */
+/** An id of plain letters from a name, that no line bears: the second of a name is number 2. */
 function freeLineId(name: string, lines: readonly Line[]): string {
-  const taken = new Set(lines.map(({ id }) => id));
+  const taken = lines.map(({ id }) => id);
   const base =
     name
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '') || 'line';
-  let id = base;
-  for (let next = 2; taken.has(id); next++) id = `${base}-${next}`;
-  return id;
+  return taken.includes(base) ? freeId([...taken, `${base}-1`], `${base}-`) : base;
 }

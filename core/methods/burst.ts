@@ -155,13 +155,6 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
   const drawn = byBore(track, prices.burst_per_ft);
   const coupling = Float64Array.from(track.cells, (cell) => couplingRate(track, cell.pipe.diameter_in));
   const alone = pitCosts(track, holes);
-  const reaches = Array.from(breaks, (_, index) => pitReach(track, index));
-  const between = (start: number, end: number) => {
-    const [from, to] = [reaches[start], reaches[end]];
-    return (
-      from && to && pitsBetween(track, { from_ft: num(breaks, start), to_ft: num(breaks, end) }, { from, to })
-    );
-  };
   return (from) => {
     const found: Candidate[] = [];
     const start = int(fine, from);
@@ -175,7 +168,14 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
       if (stopped) return found;
       const [a, b] = [num(breaks, start), num(breaks, end)];
       if (b - a < leastBurst_ft - tolerance.exact) continue;
-      const pits = inside(joined, start, end) > 0 ? between(start, end) : [];
+      const pits =
+        inside(joined, start, end) > 0
+          ? pitsBetween(
+              track,
+              { from_ft: a, to_ft: b },
+              { from: pitReach(track, start), to: pitReach(track, end) },
+            )
+          : [];
       if (!pits) continue;
       const own =
         over(drawn, start, end) +

@@ -188,8 +188,7 @@ export function passesOf(
 ): Passes {
   const { arrivals, levels, departures } = counts;
   const start = new Int32Array(stops * arrivals * levels + 1);
-  const rows: Pass[] = [];
-  const ahead: number[] = [];
+  const [ahead, cost, tie, marks]: [number[], number[], number[], number[]] = [[], [], [], []];
   const comes = (stop: number, arrival: number) => !meets || (int(meets.arrivals, stop) & bit(arrival)) !== 0;
   const goes = (stop: number, departure: number) =>
     !meets || (int(meets.departures, stop) & bit(departure)) !== 0;
@@ -203,7 +202,9 @@ export function passesOf(
           if (departure === departureFill && arrival === arrivalFill) continue;
           for (const each of pass(stop, arrival, level, departure)) {
             ahead.push(departure * levels + each.level);
-            rows.push(each);
+            cost.push(each.cost);
+            tie.push(each.tie);
+            marks.push(each.marks ?? 0);
           }
         }
         start[++state] = ahead.length;
@@ -213,15 +214,9 @@ export function passesOf(
   return {
     arrivals,
     start,
-    ahead: Uint8Array.from(ahead),
-    cost: column(rows, ({ cost }) => cost),
-    tie: column(rows, ({ tie }) => tie),
-    marks: Uint8Array.from(column(rows, ({ marks }) => marks ?? 0)),
+    ahead: new Uint8Array(ahead),
+    cost: new Float64Array(cost),
+    tie: new Float64Array(tie),
+    marks: new Uint8Array(marks),
   };
-}
-
-function column(rows: readonly Pass[], of: (row: Pass) => number): Float64Array {
-  const all = new Float64Array(rows.length);
-  for (let i = 0; i < rows.length; i++) all[i] = of(rows[i] as Pass);
-  return all;
 }

@@ -1,4 +1,5 @@
 import { format, parseISO } from 'date-fns';
+import type { Run } from '../../core/job/schema.js';
 
 /** Making a format takes milliseconds; there are few of them. */
 const moneyFormats = new Map<string, Intl.NumberFormat>();
@@ -37,3 +38,7 @@ export const verdictWords: Record<string, string> = {
   serviceable: 'Serviceable',
   incomplete: 'Incomplete',
 };
+
+/** A run by its name, else by its number. */
+export const runName = ({ id, name }: Pick<Run, 'id' | 'name'>): string =>
+  name ?? `Run ${id.replace(/^R(?=\d)/, '')}`;

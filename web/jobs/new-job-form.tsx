@@ -1,5 +1,4 @@
 import { Box, chakra, Flex, Grid, Heading, Text } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useState, type ChangeEvent, type ReactNode, type SubmitEvent } from 'react';
 import { z } from 'zod';
 import { materialWords } from '../../core/catalog/materials.js';
@@ -7,6 +6,7 @@ import { materials, soils } from '../../core/job/vocabulary.js';
 import { useAddJob } from '../api/jobs';
 import { Choice, Field, Label, Press } from '../controls/controls';
 import { typedFeet } from '../controls/feet-field';
+import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { newJob } from './new-job';
 
@@ -94,7 +94,7 @@ export function NewJobForm({ onMade, onCancel }: Props) {
       riser_ft: typedFeet(riser).feet,
       diameter_in: Number(diameter),
     };
-    add.mutate(newJob(asked, format(new Date(), 'yyyy-MM-dd')), { onSuccess: onMade });
+    add.mutate(newJob(asked, today()), { onSuccess: onMade });
   };
   return (
     <Form onSubmit={submit} bg="sheet" border="1.5px solid" borderColor="ink" p="5" mb="6" noValidate>

@@ -7,7 +7,7 @@ import type { Warning } from '../../core/warning.js';
 import { SaveReport } from '../documents/save-buttons';
 import { AddPress } from '../controls/add-press';
 import { Cap, Press } from '../controls/controls';
-import { longDay } from '../controls/format';
+import { longDay, runName } from '../controls/format';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { ButtonChoice } from './button-choice';
 import { CsvPanel } from './csv-panel';
@@ -204,7 +204,7 @@ function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }
               setRunId(each.id);
             }}
           >
-            <strong>{each.name ?? `Run ${each.id.replace(/^R(?=\d)/, '')}`}</strong>
+            <strong>{runName(each)}</strong>
             <Text as="span" fontSize="13px" color="soft" fontWeight={400}>
               {line.points.find(({ id }) => id === each.access)?.name ?? each.access}, toward the{' '}
               {each.direction === 'downstream' ? 'street' : 'house'}

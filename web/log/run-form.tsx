@@ -1,5 +1,4 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import type { Edit } from '../../core/edits/index.js';
 import { lineHead } from '../../core/edits/index.js';
@@ -9,6 +8,7 @@ import type { Change } from '../api/jobs';
 import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
 import { LabeledChoice } from '../controls/labeled-choice';
+import { today } from '../controls/today';
 
 interface RunDraft extends Pick<Run, 'direction' | 'zero'> {
   /** A point of the line, or a cleanout that is not on it yet. */
@@ -95,7 +95,7 @@ function editsFor(line: Line, draft: RunDraft): { run: string; edits: Edit[] } {
     direction,
     zero: zero === 'reading' ? 'unknown' : zero,
     stage,
-    on: format(new Date(), 'yyyy-MM-dd'),
+    on: today(),
   };
   const added: Edit = { kind: 'run', line: line.id, run, set };
   if (!isNew) return { run, edits: [added] };

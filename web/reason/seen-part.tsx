@@ -5,7 +5,7 @@ import { tolerance } from '../../core/job/units.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/speech/say.js';
 import type { FindingView, LineView } from '../../core/views/line-view.js';
-import { feet, videoTime } from '../controls/format';
+import { feet, runName, videoTime } from '../controls/format';
 import { isAlike } from '../controls/is-alike';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { OpenFigure } from '../figure/open-figure';
@@ -28,7 +28,7 @@ export function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
       (each.grade > 0 || each.id === finding),
   );
   if (inside.length === 0) return null;
-  const runNames = Object.fromEntries(line.runs.map(({ id, name }) => [id, name ?? runNumber(id)]));
+  const runNames = Object.fromEntries(line.runs.map((run) => [run.id, runName(run)]));
   return (
     <Part title="Seen">
       {inside.map((each) => (
@@ -37,8 +37,6 @@ export function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
     </Part>
   );
 }
-
-const runNumber = (id: string): string => `Run ${id.replace(/^R(?=\d)/, '')}`;
 
 interface SeenProps {
   readonly finding: FindingView;
@@ -63,7 +61,7 @@ const Seen = memo(({ finding, runNames, marked }: SeenProps) => {
       </Text>
       {finding.readings.map((reading) => (
         <Text key={reading.entry} color="soft" fontSize="13.5px">
-          {runNames[reading.run] ?? runNumber(reading.run)},{' '}
+          {runNames[reading.run] ?? runName({ id: reading.run })},{' '}
           {reading.pass === 'out' ? 'going out' : 'coming back'}, {reading.about ? 'about ' : ''}
           {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
           {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
