@@ -1,15 +1,19 @@
 import { spawnSync } from 'node:child_process';
-import { readdirSync, readFileSync } from 'node:fs';
-import { basename, dirname, join, resolve } from 'node:path';
-import { mutationsOf, type Mutation } from './mutations.js';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { mutationsOf, withAll } from './mutations.js';
 
 /**
- * How much the tests catch: small wrong changes are put into core, server and web/api, one at a time, and the unit tests
- * that reach the changed file run until one fails. A change that none notices is a survivor, printed to be looked at.
+ * How much the tests catch: small wrong changes are compiled into core, server and web/api, all asleep. One run of the unit
+ * tests finds which test files come by which of them; then each is woken alone, and those files run, its own first and then
+ * the quickest, until one fails. A change that none notices within `most_ms` of tests is a survivor, printed to be looked at.
  * MUTANTS says how many, 200 without it; MUTANT_SEED which.
  */
 const root = resolve(import.meta.dirname, '..');
 const count = Number(process.env.MUTANTS ?? 200);
+/** Tests that take longer than this together are not all run for one mistake: the share killed is a lower bound. */
+const most_ms = 90_000;
 const say = (text: string) => process.stdout.write(`${text}\n`);
 
 /** A small generator with a seed: mulberry32, public domain. */
@@ -39,46 +43,92 @@ const all = sources.flatMap((path) =>
 const random = randomOf(Number(process.env.MUTANT_SEED ?? 1));
 const chosen = Array.from({ length: Math.min(count, all.length) }, () =>
   all.splice(Math.floor(random() * all.length), 1),
-).flat();
+)
+  .flat()
+  .map((mutation, id) => ({ id, ...mutation }));
+type Mutant = (typeof chosen)[number];
 
-function jest(args: readonly string[], mutant?: Mutation & { path: string }) {
-  const env = {
-    ...process.env,
-    NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning',
-    ...(mutant ? { MUTANT: JSON.stringify({ ...mutant, file: join(root, mutant.path) }) } : {}),
-  };
-  const transform = { '^.+\\.tsx?$': join(root, 'bench', 'mutating-transform.mjs') };
+const kept = mkdtempSync(join(tmpdir(), 'open-trench-mutants-'));
+process.on('exit', () => {
+  rmSync(kept, { recursive: true, force: true });
+});
+writeFileSync(
+  join(kept, 'files'),
+  JSON.stringify(
+    Object.fromEntries(
+      sources.map((path) => {
+        const here = chosen.filter((mutant) => mutant.path === path);
+        return [join(root, path), withAll(readFileSync(join(root, path), 'utf8'), here)];
+      }),
+    ),
+  ),
+);
+
+/** Runs Jest on the sources with all mistakes in them; `more` says which one is on. */
+function jest(args: readonly string[], more: NodeJS.ProcessEnv, timeout?: number) {
   return spawnSync(
     join(root, 'node_modules/.bin/jest'),
-    ['--transform', JSON.stringify(transform), '--bail', '--silent', ...args],
-    { cwd: root, env, encoding: 'utf8', timeout: 600_000 },
+    ['--config', 'bench/mutants.jest.config.mjs', '--silent', ...args],
+    {
+      cwd: root,
+      env: {
+        ...process.env,
+        NODE_OPTIONS: '--experimental-vm-modules --disable-warning=ExperimentalWarning',
+        MUTANT_FILES: join(kept, 'files'),
+        MUTANT_MET: kept,
+        ...more,
+      },
+      encoding: 'utf8',
+      killSignal: 'SIGKILL',
+      ...(timeout === undefined ? {} : { timeout }),
+    },
   );
 }
 
-/** Test files by how soon they are likely to notice: of the file itself, of its folder, then the quick ones first. */
-function testsFor(path: string): string[] {
-  const related = jest(['--listTests', '--findRelatedTests', path]).stdout.trim().split('\n');
-  const own = path.replace(/\.ts$/, '.test.ts');
-  const slow = /exact|trial|offer\.test|break-even|outbox/;
-  const rank = (test: string) =>
-    test.endsWith(own) ? 0 : test.includes(`/${dirname(path)}/`) ? 1 : slow.test(basename(test)) ? 3 : 2;
-  return related.filter(Boolean).sort((a, b) => rank(a) - rank(b) || a.localeCompare(b));
+/** Which test files come by each mutant, in the order they are run, and how long each takes, in ms. */
+function testsByMutant(): (mutant: Mutant) => { path: string; ms: number }[] {
+  const report = join(kept, 'report');
+  const { status, stderr } = jest(['--json', `--outputFile=${report}`], {});
+  if (status !== 0) throw new Error(`The tests fail with every mistake asleep:\n${stderr}`);
+  const { testResults } = JSON.parse(readFileSync(report, 'utf8')) as {
+    testResults: { name: string; startTime: number; endTime: number }[];
+  };
+  const ms = new Map(testResults.map(({ name, startTime, endTime }) => [name, endTime - startTime]));
+  const met = readdirSync(kept)
+    .filter((name) => name.endsWith('.json'))
+    .map((name) => JSON.parse(readFileSync(join(kept, name), 'utf8')) as { testPath: string; met: number[] })
+    .map(({ testPath, met }) => ({ path: testPath, ms: ms.get(testPath) ?? 0, met: new Set(met) }))
+    .sort((a, b) => a.ms - b.ms);
+  return ({ id, path }) => {
+    const own = join(root, path.replace(/\.ts$/, '.test.ts'));
+    const reaching = met.filter((test) => test.met.has(id));
+    let sum_ms = 0;
+    return [
+      ...reaching.filter((test) => test.path === own),
+      ...reaching.filter((test) => test.path !== own),
+    ].filter(({ ms }, i) => (sum_ms += ms) <= most_ms || i === 0);
+  };
 }
 
-/** Whether some test fails; tests run in three groups so that a mutant noticed early costs little. */
-function isKilled(mutant: Mutation & { path: string }): boolean {
-  const tests = testsFor(mutant.path);
-  const groups = [tests.slice(0, 3), tests.slice(3, 12), tests.slice(12)];
-  return groups.some(
-    (group) => group.length > 0 && jest(['--runTestsByPath', ...group], mutant).status !== 0,
-  );
+/** Whether some test fails, or they do not end: a loop that a mistake made endless is noticed too. */
+function isKilled({ id }: Mutant, tests: readonly { path: string; ms: number }[]): boolean {
+  if (tests.length === 0) return false;
+  const paths = tests.map(({ path }) => path);
+  const timeout = 60_000 + 3 * tests.reduce((sum, { ms }) => sum + ms, 0);
+  const more = { MUTANT_ON: String(id), MUTANT_TESTS: paths.join('\n') };
+  return jest(['--runInBand', '--bail', '--runTestsByPath', ...paths], more, timeout).status !== 0;
 }
 
+const testsOf = testsByMutant();
 let killed = 0;
-chosen.forEach((mutant, i) => {
-  const noticed = isKilled(mutant);
+for (const mutant of chosen) {
+  const tests = testsOf(mutant);
+  const noticed = isKilled(mutant, tests);
   if (noticed) killed++;
-  else say(`survives  ${mutant.path}:${mutant.line}  ${mutant.was}  →  ${mutant.text}`);
-  process.stderr.write(`${i + 1} of ${chosen.length}, ${killed} killed\n`);
-});
+  else {
+    const reach = `${tests.length} test files come by`;
+    say(`survives  ${mutant.path}:${mutant.line}  ${mutant.was}  →  ${mutant.text}  (${reach})`);
+  }
+  process.stderr.write(`${mutant.id + 1} of ${chosen.length}, ${killed} killed\n`);
+}
 say(`${killed} of ${chosen.length} mutants killed, ${((100 * killed) / chosen.length).toFixed(0)} %`);

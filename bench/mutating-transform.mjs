@@ -1,8 +1,11 @@
-// Jest's transformer with one change put into one file, named by the environment. The source on disk is never touched.
+// Jest's transformer with all chosen mistakes compiled in, asleep; bench/mutants says which one is on. The source on disk is
+// never touched, and a file is compiled once for all of them.
+import { readFileSync } from 'node:fs';
 import transform from '../scripts/jest-transform.mjs';
 
-const { file, from, to, text } = JSON.parse(process.env.MUTANT ?? '{}');
-const changed = (source, path) => (path === file ? source.slice(0, from) + text + source.slice(to) : source);
+const files = JSON.parse(readFileSync(process.env.MUTANT_FILES, 'utf8'));
+const changed = (source, path) =>
+  path in files ? `const __isOn = globalThis.isMutantOn; ${files[path]}` : source;
 
 export default {
   process: (source, path, ...rest) => transform.process(changed(source, path), path, ...rest),

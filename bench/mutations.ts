@@ -1,13 +1,14 @@
 import ts from 'typescript';
 
-/** One small wrong change: the text from one offset to another replaced. */
+/** One small wrong change: the expression between two offsets as it reads with the mistake in it. */
 export interface Mutation {
   readonly from: number;
   readonly to: number;
-  readonly text: string;
+  readonly wrong: string;
   /** Where and what, as a person would look it up. */
   readonly line: number;
   readonly was: string;
+  readonly text: string;
 }
 
 const { SyntaxKind } = ts;
@@ -41,11 +42,17 @@ const otherName: Record<string, string> = {
 export function mutationsOf(path: string, source: string): Mutation[] {
   const file = ts.createSourceFile(path, source, ts.ScriptTarget.ES2022, true);
   const found: Mutation[] = [];
-  const change = (node: ts.Node, text: string) => {
-    const from = node.getStart(file);
-    const line = file.getLineAndCharacterOfPosition(from).line + 1;
-    const whole = node.parent.getText(file);
-    found.push({ from, to: node.getEnd(), text, line, was: whole.slice(0, 100).replaceAll(/\s+/g, ' ') });
+  /** `node` within the expression `whole` reads `text` instead. */
+  const change = (node: ts.Node, text: string, whole: ts.Expression) => {
+    const [from, at] = [whole.getStart(file), node.getStart(file)];
+    found.push({
+      from,
+      to: whole.getEnd(),
+      wrong: source.slice(from, at) + text + source.slice(node.getEnd(), whole.getEnd()),
+      line: file.getLineAndCharacterOfPosition(at).line + 1,
+      was: node.parent.getText(file).slice(0, 100).replaceAll(/\s+/g, ' '),
+      text,
+    });
   };
   const visit = (node: ts.Node): void => {
     if (ts.isTypeNode(node) || ts.isImportDeclaration(node) || ts.isInterfaceDeclaration(node)) return;
@@ -54,18 +61,30 @@ export function mutationsOf(path: string, source: string): Mutation[] {
       const joinsText = [node.left, node.right].some(
         (side) => ts.isStringLiteral(side) || ts.isTemplateExpression(side),
       );
-      if (other !== undefined && !joinsText) change(node.operatorToken, other);
+      if (other !== undefined && !joinsText) change(node.operatorToken, other, node);
     }
-    if (ts.isNumericLiteral(node))
-      change(node, String(Number(node.text) * (Number(node.text) > 5 ? 1.2 : 1) + 1));
-    if (ts.isIfStatement(node)) change(node.expression, `!(${node.expression.getText(file)})`);
+    if (ts.isNumericLiteral(node) && !(ts.isPropertyAssignment(node.parent) && node.parent.name === node))
+      change(node, String(Number(node.text) * (Number(node.text) > 5 ? 1.2 : 1) + 1), node);
+    if (ts.isIfStatement(node))
+      change(node.expression, `!(${node.expression.getText(file)})`, node.expression);
     if (ts.isPropertyAccessExpression(node) && ts.isCallExpression(node.parent)) {
       const text = node.getText(file);
       const other = otherName[text] ?? otherName[node.name.text];
-      if (other !== undefined) change(text in otherName ? node : node.name, other);
+      if (other !== undefined) change(text in otherName ? node : node.name, other, node.parent);
     }
     ts.forEachChild(node, visit);
   };
   visit(file);
   return found;
+}
+
+/** The source with every mistake of a list in it, each asleep until `__isOn` of its number says otherwise. */
+export function withAll(source: string, mutations: readonly (Mutation & { readonly id: number })[]): string {
+  const inserted = mutations.flatMap(({ id, from, to, wrong }) => [
+    // Of two that begin at one place the longer is opened first; what ends there is closed before.
+    { at: from, order: source.length - (to - from), text: `(__isOn(${id})?(${wrong}):(` },
+    { at: to, order: -1, text: '))' },
+  ]);
+  inserted.sort((a, b) => b.at - a.at || b.order - a.order);
+  return inserted.reduce((text, { at, text: put }) => text.slice(0, at) + put + text.slice(at), source);
 }

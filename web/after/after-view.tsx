@@ -1,5 +1,6 @@
 import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import { repairState, type Done, type RepairCheck } from '../../core/compare/repair.js';
 import type { Compared } from '../../core/compare/looks.js';
 import { addMonths } from '../../core/job/days.js';
@@ -36,21 +37,11 @@ const comparedWords: Record<Compared['is'], string> = {
 
 /** Once the work is done: the repair held against what was agreed, an older look against the new one, what comes next. */
 export function AfterView() {
-  const { id, job, firm } = useJobContext();
+  const { job, firm } = useJobContext();
   const { data: after, error } = useAfter(job, firm);
   if (error) return <Faults error={error} />;
   if (!after) return <WorkingOut />;
   const several = job.lines.length > 1;
-  const calendar = async () => {
-    const [{ calendarText }, dues] = await Promise.all([
-      import('./calendar'),
-      worker.upkeepOf(job, firm, addMonths(today(), calendarMonths)),
-    ]);
-    const text = calendarText({ id, title: job.title, address: job.site?.address }, dues, several);
-    return new Blob([text], { type: 'text/calendar' });
-  };
-  const state = repairState(after.repairs);
-  const compared = after.looks.filter(({ things }) => things.length > 0);
   return (
     <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
       <Box
@@ -67,66 +58,100 @@ export function AfterView() {
         <Heading as="h1" fontSize="24px">
           The repair against {job.accepted ? 'what was accepted' : 'the scope as it stands'}
         </Heading>
-        {state === 'whole' && (
-          <Text mt="1" fontWeight={700} data-testid="repair-state">
-            Repaired as it was to be: all of it done, its ends within ±, nothing to fix left in it.
-          </Text>
-        )}
-        {state === 'part' && (
-          <Text mt="1" fontWeight={700} color="signalInk" data-testid="repair-state">
-            Not all of it is as it was to be.
-          </Text>
-        )}
+        <RepairState state={repairState(after.repairs)} />
         {after.repairs.map((check) => (
           <Repair key={check.line} check={check} several={several} />
         ))}
-        <Heading as="h2" fontSize="21px" mt="6">
-          An older inspection against the new one
-        </Heading>
-        {compared.length === 0 && (
-          <Text mt="1">
-            There is no older inspection of this {several ? 'job' : 'line'}. Enter one as a run of the stage
-            “earlier” in the camera log.
-          </Text>
-        )}
-        {compared.map(({ line, name, things }) => (
-          <Box key={line} mt="2">
-            {several && (
-              <Heading as="h3" fontSize="16px">
-                {name}
-              </Heading>
-            )}
-            <LooksTable things={things} />
-          </Box>
+        <Inspections looks={after.looks} several={several} />
+      </Box>
+      <Dates after={after} several={several} />
+    </Flex>
+  );
+}
+
+type After = NonNullable<ReturnType<typeof useAfter>['data']>;
+
+function RepairState({ state }: { state: ReturnType<typeof repairState> }) {
+  if (state === 'whole')
+    return (
+      <Text mt="1" fontWeight={700} data-testid="repair-state">
+        Repaired as it was to be: all of it done, its ends within ±, nothing to fix left in it.
+      </Text>
+    );
+  if (state === 'part')
+    return (
+      <Text mt="1" fontWeight={700} color="signalInk" data-testid="repair-state">
+        Not all of it is as it was to be.
+      </Text>
+    );
+  return null;
+}
+
+function Inspections({ looks, several }: { looks: After['looks']; several: boolean }) {
+  const compared = looks.filter(({ things }) => things.length > 0);
+  return (
+    <>
+      <Heading as="h2" fontSize="21px" mt="6">
+        An older inspection against the new one
+      </Heading>
+      {compared.length === 0 && (
+        <Text mt="1">
+          There is no older inspection of this {several ? 'job' : 'line'}. Enter one as a run of the stage
+          “earlier” in the camera log.
+        </Text>
+      )}
+      {compared.map(({ line, name, things }) => (
+        <Box key={line} mt="2">
+          {several && (
+            <Heading as="h3" fontSize="16px">
+              {name}
+            </Heading>
+          )}
+          <LooksTable things={things} />
+        </Box>
+      ))}
+    </>
+  );
+}
+
+/** What happened to this job when, what comes next, and that as a file for a calendar. */
+function Dates({ after, several }: { after: After; several: boolean }) {
+  const { id, job, firm } = useJobContext();
+  const calendar = async () => {
+    const [{ calendarText }, dues] = await Promise.all([
+      import('./calendar'),
+      worker.upkeepOf(job, firm, addMonths(today(), calendarMonths)),
+    ]);
+    const text = calendarText({ id, title: job.title, address: job.site?.address }, dues, several);
+    return new Blob([text], { type: 'text/calendar' });
+  };
+  return (
+    <SidePanel aria-label="Dates of this job" py="4">
+      <Heading as="h2" fontSize="19px" mb="2">
+        Its days
+      </Heading>
+      {after.timeline.length === 0 && <Text>No run of this job has a date yet.</Text>}
+      <Box as="ol" listStyleType="none" p="0" m="0">
+        {after.timeline.map((moment) => (
+          <TimelineRow key={`${moment.on} ${moment.what}`} moment={moment} />
         ))}
       </Box>
-      <SidePanel aria-label="Dates of this job" py="4">
-        <Heading as="h2" fontSize="19px" mb="2">
-          Its days
-        </Heading>
-        {after.timeline.length === 0 && <Text>No run of this job has a date yet.</Text>}
-        <Box as="ol" listStyleType="none" p="0" m="0">
-          {after.timeline.map((moment) => (
-            <TimelineRow key={`${moment.on} ${moment.what}`} moment={moment} />
-          ))}
-        </Box>
-        {after.dues.map((due) => (
-          <Text key={`${due.line} ${due.what}`} color="soft" fontSize="13.5px" mt="2">
-            {several ? `${due.lineName}: ` : ''}
-            {due.why}.
-          </Text>
-        ))}
-        <Box mt="3">
-          <SaveButton name={`${fileName(job.title)}-upkeep.ics`} make={after.dues.length > 0 && calendar}>
-            Upkeep as a calendar file
-          </SaveButton>
-        </Box>
-        <Text color="soft" fontSize="13.5px" mt="2">
-          Intervals are house rules, under Rates and rules. After a strong earthquake, give its day there:
-          every line is due at once.
+      {after.dues.map((due) => (
+        <Text key={`${due.line} ${due.what}`} color="soft" fontSize="13.5px" mt="2">
+          {several ? `${due.lineName}: ` : ''}
+          {due.why}.
         </Text>
-      </SidePanel>
-    </Flex>
+      ))}
+      <Box mt="3">
+        <SaveButton name={`${fileName(job.title)}-upkeep.ics`} make={after.dues.length > 0 && calendar}>
+          Upkeep as a calendar file
+        </SaveButton>
+      </Box>
+      <Text color="soft" fontSize="13.5px" mt="2">
+        Intervals are house rules, under Rates and rules. After a strong earthquake, give its day there: every
+        line is due at once.
+      </Text>
+    </SidePanel>
   );
 }
 
@@ -148,53 +173,25 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
       {actions.length + cleaned.length + check.cleanouts.length === 0 && (
         <Text>Nothing was to be done on this line.</Text>
       )}
-      {actions.length > 0 && (
-        <RowsTable
-          label={`What was to be done on ${check.lineName}`}
-          head={['To be done', 'Found', 'Its ends, ft', 'Left in it']}
-          rows={actions.map((action) => ({
-            key: action.id,
-            cells: [
-              <>
-                <strong>{methodName(action.method)}</strong> {feet(action.from_ft)} to {feet(action.to_ft)}
-              </>,
-              <DoneMark key="done" done={action.done} why={action.why} />,
-              <>
-                {action.ends.map(({ end, planned_ft, found_ft, plusMinus_ft, within }) => (
-                  <Text
-                    key={end}
-                    color={within === false ? 'signalInk' : undefined}
-                    fontWeight={within === false ? 700 : 400}
-                  >
-                    {found_ft === undefined
-                      ? `${feet(planned_ft)}: nothing shows it`
-                      : `${feet(found_ft)}, was to be ${feet(planned_ft)} ±${feet(plusMinus_ft)}${within ? '' : ': off'}`}
-                  </Text>
-                ))}
-              </>,
-              <LeftList key="left" left={action.left} />,
-            ],
-          }))}
-        />
-      )}
+      {actions.length > 0 && <ActionsTable check={check} />}
       {cleaned.map((stretch) => (
-        <Flex key={stretch.from_ft} gap="3" py="2" wrap="wrap" borderTop="1px solid" borderColor="rule">
+        <CheckRow key={stretch.from_ft}>
           <Text>
             <strong>Clean</strong> {feet(stretch.from_ft)} to {feet(stretch.to_ft)}
           </Text>
           <DoneMark done={stretch.done} />
           <LeftList left={stretch.left} />
-        </Flex>
+        </CheckRow>
       ))}
       {check.cleanouts.map(({ station_ft, found_ft }) => (
-        <Flex key={station_ft} gap="3" py="2" wrap="wrap" borderTop="1px solid" borderColor="rule">
+        <CheckRow key={station_ft}>
           <Text>
             <strong>New cleanout</strong> at {feet(station_ft)}
           </Text>
           <Text fontWeight={700} color={found_ft === undefined ? 'signalInk' : 'ink'}>
             {found_ft === undefined ? 'nobody called it' : `found at ${feet(found_ft)}`}
           </Text>
-        </Flex>
+        </CheckRow>
       ))}
       {elsewhere.length > 0 && (
         <Text mt="2" color="signalInk" fontWeight={700}>
@@ -204,6 +201,42 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
     </Box>
   );
 }
+
+const CheckRow = ({ children }: { children: ReactNode }) => (
+  <Flex gap="3" py="2" wrap="wrap" borderTop="1px solid" borderColor="rule">
+    {children}
+  </Flex>
+);
+
+const ActionsTable = ({ check: { lineName, actions } }: { check: RepairCheck }) => (
+  <RowsTable
+    label={`What was to be done on ${lineName}`}
+    head={['To be done', 'Found', 'Its ends, ft', 'Left in it']}
+    rows={actions.map((action) => ({
+      key: action.id,
+      cells: [
+        <>
+          <strong>{methodName(action.method)}</strong> {feet(action.from_ft)} to {feet(action.to_ft)}
+        </>,
+        <DoneMark key="done" done={action.done} why={action.why} />,
+        <>
+          {action.ends.map(({ end, planned_ft, found_ft, plusMinus_ft, within }) => (
+            <Text
+              key={end}
+              color={within === false ? 'signalInk' : undefined}
+              fontWeight={within === false ? 700 : 400}
+            >
+              {found_ft === undefined
+                ? `${feet(planned_ft)}: nothing shows it`
+                : `${feet(found_ft)}, was to be ${feet(planned_ft)} ±${feet(plusMinus_ft)}${within ? '' : ': off'}`}
+            </Text>
+          ))}
+        </>,
+        <LeftList key="left" left={action.left} />,
+      ],
+    }))}
+  />
+);
 
 function DoneMark({ done, why }: { done: Done; why?: string }) {
   return (

@@ -127,8 +127,6 @@ function Days({ plan }: { plan: Plan }) {
 }
 
 function Work({ line, scope, several }: { line: LineView; scope: LineScope; several: boolean }) {
-  const liners = scope.actions.filter(({ liner }) => liner);
-  const shares = [3.2, 1, 1, 1, 1, 1.1, 1];
   return (
     <View>
       <Text style={styles.h2} minPresenceAhead={80}>
@@ -139,90 +137,106 @@ function Work({ line, scope, several }: { line: LineView; scope: LineScope; seve
           {line.nothingSeen ? 'Nothing seen yet: run the camera.' : 'Nothing is dug or lined on this line.'}
         </Text>
       )}
-      <Cleaning scope={scope} />
-      {scope.actions.map((action) => (
-        <Cells
-          key={action.id}
-          shares={[2, 2.4, 3]}
-          cells={[
-            methodName(action.method),
-            `${feet(action.from_ft)} to ${feet(action.to_ft)} ft`,
-            action.pipe
-              ? `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in ${materialWords(action.pipe.material)}`
-              : action.entry_ft === null
-                ? ''
-                : `in at ${feet(action.entry_ft)} ft`,
-          ]}
-        />
-      ))}
-      {scope.actions.flatMap(({ id, fittings }) =>
-        fittings.map((fitting) => (
-          <Cells
-            key={`${id} ${fitting.kind} ${fitting.at_ft}`}
-            shares={[2, 5.4]}
-            cells={['Set in it', sayFitting(fitting)]}
-          />
-        )),
-      )}
-      {scope.notPossible.map(({ what, from_ft, to_ft }) => (
-        <Cells
-          key={`${from_ft} ${what}`}
-          shares={[2, 2.4, 3]}
-          cells={['Left to others', `${feet(from_ft)} to ${feet(to_ft)} ft`, what]}
-        />
-      ))}
-      {scope.cleanouts.map((cleanout) => (
-        <Cells
-          key={`${cleanout.station_ft} ${cleanout.status}`}
-          shares={[2, 2.4, 3]}
-          cells={[`Cleanout ${cleanout.status}`, `at ${feet(cleanout.station_ft)} ft`, cleanout.why]}
-        />
-      ))}
-      {liners.length > 0 && (
-        <>
-          <Text style={styles.h2}>Liners</Text>
-          <Cells
-            bold
-            shares={shares}
-            right={[1, 2, 3, 4, 5, 6]}
-            cells={['Where', 'Old pipe', 'Cut, ft', 'Bladder', 'Lay-flat, in', 'Thick, in', 'Resin, gal']}
-          />
-          {liners.map(({ id, from_ft, to_ft, liner, working }) =>
-            liner ? (
-              <View key={id}>
-                <Cells
-                  shares={shares}
-                  right={[1, 2, 3, 4, 5, 6]}
-                  cells={[
-                    `${id}, ${feet(from_ft)} to ${feet(to_ft)} ft`,
-                    `${liner.host.value.toFixed(2)} ±${(liner.host.plusMinus ?? 0).toFixed(2)}`,
-                    liner.cut.value.toFixed(1),
-                    liner.bladder.value.toFixed(1),
-                    liner.layFlat.value.toFixed(2),
-                    liner.thickness.value.toFixed(3),
-                    liner.resin.value.toFixed(2),
-                  ]}
-                />
-                {working && (
-                  <Text style={working.short ? styles.bold : styles.soft}>
-                    Resin at {working.temperature_F} °F{working.temperatureAssumed ? ', taken' : ''}: workable{' '}
-                    {working.potLife.value.toFixed(0)} min, wetting out and putting in take{' '}
-                    {working.needed.value.toFixed(0)} min.
-                    {working.short ? ` ${working.short}.` : ''}
-                  </Text>
-                )}
-              </View>
-            ) : null,
-          )}
-          <View style={styles.caution}>
-            <Text>
-              Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks
-              before wetting it out.
-            </Text>
-          </View>
-        </>
-      )}
+      <WorkRows scope={scope} />
+      <Liners scope={scope} />
     </View>
+  );
+}
+
+/** What is done where, one row each. */
+const WorkRows = ({ scope }: { scope: LineScope }) => (
+  <>
+    <Cleaning scope={scope} />
+    {scope.actions.map((action) => (
+      <Cells
+        key={action.id}
+        shares={[2, 2.4, 3]}
+        cells={[
+          methodName(action.method),
+          `${feet(action.from_ft)} to ${feet(action.to_ft)} ft`,
+          action.pipe
+            ? `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in ${materialWords(action.pipe.material)}`
+            : action.entry_ft === null
+              ? ''
+              : `in at ${feet(action.entry_ft)} ft`,
+        ]}
+      />
+    ))}
+    {scope.actions.flatMap(({ id, fittings }) =>
+      fittings.map((fitting) => (
+        <Cells
+          key={`${id} ${fitting.kind} ${fitting.at_ft}`}
+          shares={[2, 5.4]}
+          cells={['Set in it', sayFitting(fitting)]}
+        />
+      )),
+    )}
+    {scope.notPossible.map(({ what, from_ft, to_ft }) => (
+      <Cells
+        key={`${from_ft} ${what}`}
+        shares={[2, 2.4, 3]}
+        cells={['Left to others', `${feet(from_ft)} to ${feet(to_ft)} ft`, what]}
+      />
+    ))}
+    {scope.cleanouts.map((cleanout) => (
+      <Cells
+        key={`${cleanout.station_ft} ${cleanout.status}`}
+        shares={[2, 2.4, 3]}
+        cells={[`Cleanout ${cleanout.status}`, `at ${feet(cleanout.station_ft)} ft`, cleanout.why]}
+      />
+    ))}
+  </>
+);
+
+const linerShares = [3.2, 1, 1, 1, 1, 1.1, 1];
+
+/** How each liner is cut and wetted out. */
+function Liners({ scope }: { scope: LineScope }) {
+  const liners = scope.actions.filter(({ liner }) => liner);
+  if (liners.length === 0) return null;
+  return (
+    <>
+      <Text style={styles.h2}>Liners</Text>
+      <Cells
+        bold
+        shares={linerShares}
+        right={[1, 2, 3, 4, 5, 6]}
+        cells={['Where', 'Old pipe', 'Cut, ft', 'Bladder', 'Lay-flat, in', 'Thick, in', 'Resin, gal']}
+      />
+      {liners.map(({ id, from_ft, to_ft, liner, working }) =>
+        liner ? (
+          <View key={id}>
+            <Cells
+              shares={linerShares}
+              right={[1, 2, 3, 4, 5, 6]}
+              cells={[
+                `${id}, ${feet(from_ft)} to ${feet(to_ft)} ft`,
+                `${liner.host.value.toFixed(2)} ±${(liner.host.plusMinus ?? 0).toFixed(2)}`,
+                liner.cut.value.toFixed(1),
+                liner.bladder.value.toFixed(1),
+                liner.layFlat.value.toFixed(2),
+                liner.thickness.value.toFixed(3),
+                liner.resin.value.toFixed(2),
+              ]}
+            />
+            {working && (
+              <Text style={working.short ? styles.bold : styles.soft}>
+                Resin at {working.temperature_F} °F{working.temperatureAssumed ? ', taken' : ''}: workable{' '}
+                {working.potLife.value.toFixed(0)} min, wetting out and putting in take{' '}
+                {working.needed.value.toFixed(0)} min.
+                {working.short ? ` ${working.short}.` : ''}
+              </Text>
+            )}
+          </View>
+        ) : null,
+      )}
+      <View style={styles.caution}>
+        <Text>
+          Resin and its fumes, hot water or steam: gloves, eyes, air. Dry-run the liner to its marks before
+          wetting it out.
+        </Text>
+      </View>
+    </>
   );
 }
 

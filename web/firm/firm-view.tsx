@@ -1,5 +1,5 @@
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
-import { useEffect } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { defaultPlanRules } from '../../core/job/plan-schema.js';
 import { defaultPrices } from '../../core/job/prices-schema.js';
 import { defaultRules } from '../../core/job/rules-schema.js';
@@ -64,87 +64,24 @@ export function FirmView() {
 /** What only an owner changes; a set of fields is closed whole. */
 const Company = chakra('fieldset', { base: { border: 'none', m: '0', p: '0', minWidth: 0 } });
 
-function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void }) {
+interface EditorProps {
+  readonly firm: Firm;
+  readonly onChange: (firm: Firm) => void;
+}
+
+function Editor({ firm, onChange }: EditorProps) {
   const set = (patch: Partial<Firm>) => {
     onChange(withoutEmpty({ ...firm, ...patch }));
   };
-  const exclusions = firm.exclusions ?? [];
   return (
     <>
       <Box maxWidth="760px" mb="6">
         <Heading as="h2" fontSize="20px">
           On every offer
         </Heading>
-        <Group title="Who we are">
-          {(
-            [
-              ['name', 'Name'],
-              ['licence', 'License line, as printed on an offer'],
-              ['phone', 'Phone'],
-              ['email', 'E-mail'],
-            ] as const
-          ).map(([field, label]) => (
-            <Flex key={field} align="center" gap="3" py="1" wrap="wrap">
-              <Text width="300px">{label}</Text>
-              <Box flex="1" minWidth="240px">
-                <TextCell
-                  label={label}
-                  value={firm[field]}
-                  onChange={(value) => {
-                    set({ [field]: value });
-                  }}
-                />
-              </Box>
-            </Flex>
-          ))}
-          <LogoField
-            logo={firm.logo}
-            onChange={(logo) => {
-              set({ logo });
-            }}
-          />
-        </Group>
-        <Group title="Terms">
-          <Flex align="center" gap="3" py="1" wrap="wrap">
-            <Text width="300px">Prices hold for so many days</Text>
-            <Box width="120px">
-              <NumberCell
-                label="Prices hold for so many days"
-                least={1}
-                placeholder={String(usualValidity_days)}
-                value={firm.validity_days}
-                onChange={(validity_days) => {
-                  set({ validity_days });
-                }}
-              />
-            </Box>
-          </Flex>
-          <Box py="1">
-            <LongCell
-              label="Terms on every offer"
-              placeholder="such as: half on the day we start, the rest when the line runs"
-              value={firm.terms}
-              onChange={(terms) => {
-                set({ terms });
-              }}
-            />
-          </Box>
-        </Group>
-        <Group title="Not in any price of ours">
-          {[...exclusions, undefined].map((sentence, index) => (
-            <Box key={`${index} ${sentence ?? ''}`} py="1">
-              <TextCell
-                label={sentence === undefined ? 'Another exclusion' : `Exclusion ${index + 1}`}
-                placeholder="such as: finishes inside the house"
-                value={sentence}
-                onChange={(value) => {
-                  const next = exclusions.flatMap((each, i) => (i === index ? (value ?? []) : each));
-                  set({ exclusions: index === exclusions.length && value ? [...exclusions, value] : next });
-                }}
-              />
-            </Box>
-          ))}
-        </Group>
+        <WhoWeAre firm={firm} set={set} />
+        <Terms firm={firm} set={set} />
+        <Exclusions firm={firm} set={set} />
       </Box>
       <RulesEditor
         rules={firm.rules ?? {}}
@@ -168,5 +105,96 @@ function Editor({ firm, onChange }: { firm: Firm; onChange: (firm: Firm) => void
         }}
       />
     </>
+  );
+}
+
+interface PartProps {
+  readonly firm: Firm;
+  readonly set: (patch: Partial<Firm>) => void;
+}
+
+const Row = ({ label, children }: { label: string; children: ReactNode }) => (
+  <Flex align="center" gap="3" py="1" wrap="wrap">
+    <Text width="300px">{label}</Text>
+    {children}
+  </Flex>
+);
+
+const who = [
+  ['name', 'Name'],
+  ['licence', 'License line, as printed on an offer'],
+  ['phone', 'Phone'],
+  ['email', 'E-mail'],
+] as const;
+
+const WhoWeAre = ({ firm, set }: PartProps) => (
+  <Group title="Who we are">
+    {who.map(([field, label]) => (
+      <Row key={field} label={label}>
+        <Box flex="1" minWidth="240px">
+          <TextCell
+            label={label}
+            value={firm[field]}
+            onChange={(value) => {
+              set({ [field]: value });
+            }}
+          />
+        </Box>
+      </Row>
+    ))}
+    <LogoField
+      logo={firm.logo}
+      onChange={(logo) => {
+        set({ logo });
+      }}
+    />
+  </Group>
+);
+
+const Terms = ({ firm, set }: PartProps) => (
+  <Group title="Terms">
+    <Row label="Prices hold for so many days">
+      <Box width="120px">
+        <NumberCell
+          label="Prices hold for so many days"
+          least={1}
+          placeholder={String(usualValidity_days)}
+          value={firm.validity_days}
+          onChange={(validity_days) => {
+            set({ validity_days });
+          }}
+        />
+      </Box>
+    </Row>
+    <Box py="1">
+      <LongCell
+        label="Terms on every offer"
+        placeholder="such as: half on the day we start, the rest when the line runs"
+        value={firm.terms}
+        onChange={(terms) => {
+          set({ terms });
+        }}
+      />
+    </Box>
+  </Group>
+);
+
+function Exclusions({ firm: { exclusions = [] }, set }: PartProps) {
+  return (
+    <Group title="Not in any price of ours">
+      {[...exclusions, undefined].map((sentence, index) => (
+        <Box key={`${index} ${sentence ?? ''}`} py="1">
+          <TextCell
+            label={sentence === undefined ? 'Another exclusion' : `Exclusion ${index + 1}`}
+            placeholder="such as: finishes inside the house"
+            value={sentence}
+            onChange={(value) => {
+              const next = exclusions.flatMap((each, i) => (i === index ? (value ?? []) : each));
+              set({ exclusions: index === exclusions.length && value ? [...exclusions, value] : next });
+            }}
+          />
+        </Box>
+      ))}
+    </Group>
   );
 }

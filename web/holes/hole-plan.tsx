@@ -7,23 +7,24 @@ const width = 700;
 const spoilBack_ft = 2;
 const spoilWide_ft = 2;
 const margin_px = 16;
+/** From here on a way out is wanted (29 CFR 1926.651(c)(2)). */
+const ladderFrom_ft = 4;
 
 /**
  * The excavation from above, to scale: opening, bottom, the pipe's way, where the spoil lies, the ladder, and its tapes.
- * `type_px` is the size of what is written, which a small drawing on paper wants larger.
+ * `type_px` is the size of what is written, which a small drawing on paper wants larger. Its parts are called and are no
+ * components, for paper is drawn from plain shapes.
  */
 export function HolePlan({ pit, type_px = 13 }: { pit: Pit; type_px?: number }) {
   const [long, wide] = pit.figures.bottom_ft;
   const [openLong, openWide] = pit.sheet.opening_ft;
   const perFoot = Math.min((width - 40) / (openLong + 4), 46);
-  const tape_px = type_px + 12;
   const middle = margin_px + (spoilWide_ft + spoilBack_ft + openWide / 2) * perFoot;
   // Drawn with the line running to the right, the corner at the lower left is the upstream right one.
-  const corner = pit.sheet.corners.find(({ name }) => name === 'upstream right');
+  const tapes = pit.sheet.corners.find(({ name }) => name === 'upstream right')?.tapes;
+  const tape_px = type_px + 12;
   const height =
-    middle +
-    (openWide / 2 + 1.4) * perFoot +
-    (corner ? type_px + 20 + corner.tapes.length * tape_px : type_px);
+    middle + (openWide / 2 + 1.4) * perFoot + (tapes ? type_px + 20 + tapes.length * tape_px : type_px);
   const cx = width / 2;
   const box = (length: number, across: number) => ({
     x: cx - (length * perFoot) / 2,
@@ -32,10 +33,6 @@ export function HolePlan({ pit, type_px = 13 }: { pit: Pit; type_px?: number }) 
     height: across * perFoot,
   });
   const bottom = box(long, wide);
-  const way = pit.figures.depth.value >= 4;
-  /** Marks stand one under the other, the lower ones further left, so that no tape crosses what is written. */
-  const tapes = corner?.tapes.length ?? 0;
-  const tapeAt = (i: number) => ({ x: 40 + (tapes - 1 - i) * 110, y: height - tape_px * (tapes - i) + 8 });
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -76,17 +73,8 @@ export function HolePlan({ pit, type_px = 13 }: { pit: Pit; type_px?: number }) 
         fill="var(--chakra-colors-signal)"
         opacity={0.85}
       />
-      {way && (
-        <g stroke={ink} strokeWidth={2}>
-          <path
-            d={`M${bottom.x + bottom.width * 0.3} ${middle + 12}v30m16 0v-30m-16 6h16m-16 10h16m-16 10h16`}
-            fill="none"
-          />
-          <text x={bottom.x + bottom.width * 0.3 + 24} y={middle + 34} fontSize={type_px} stroke="none">
-            ladder
-          </text>
-        </g>
-      )}
+      {pit.figures.depth.value >= ladderFrom_ft &&
+        ladder({ x: bottom.x + bottom.width * 0.3, y: middle, type_px })}
       <text
         x={bottom.x + bottom.width}
         y={middle + (openWide / 2) * perFoot + type_px + 4}
@@ -97,28 +85,50 @@ export function HolePlan({ pit, type_px = 13 }: { pit: Pit; type_px?: number }) 
         {feet(long)} × {feet(wide)} ft at the bottom
         {openLong > long + 0.05 ? `, ${feet(openLong)} × ${feet(openWide)} ft at the top` : ''}
       </text>
-      {corner && (
-        <g>
-          {corner.tapes.map(({ mark, distance }, i) => (
-            <g key={mark}>
-              <path
-                d={`M${bottom.x} ${bottom.y + bottom.height}L${tapeAt(i).x} ${tapeAt(i).y}`}
-                stroke={ink}
-                strokeWidth={1}
-              />
-              <circle cx={tapeAt(i).x} cy={tapeAt(i).y} r={5} fill={ink} />
-              <text x={tapeAt(i).x + 12} y={tapeAt(i).y + type_px * 0.36} fontSize={type_px}>
-                {mark} {distance.value.toFixed(1)} ft
-              </text>
-            </g>
-          ))}
-        </g>
-      )}
+      {tapes && tapesFrom({ tapes, x: bottom.x, y: bottom.y + bottom.height, end_px: height, type_px })}
     </svg>
   );
 }
 
-/** The bank of spoil along the opening, with its ridge: a call and no component, for paper is drawn from plain shapes. */
+const ladder = ({ x, y, type_px }: { x: number; y: number; type_px: number }) => (
+  <g stroke={ink} strokeWidth={2}>
+    <path d={`M${x} ${y + 12}v30m16 0v-30m-16 6h16m-16 10h16m-16 10h16`} fill="none" />
+    <text x={x + 24} y={y + 34} fontSize={type_px} stroke="none">
+      ladder
+    </text>
+  </g>
+);
+
+interface TapesProps {
+  readonly tapes: Pit['sheet']['corners'][number]['tapes'];
+  /** The corner they are held to, px. */
+  readonly x: number;
+  readonly y: number;
+  /** The lower edge of the drawing, px. */
+  readonly end_px: number;
+  readonly type_px: number;
+}
+
+/** Marks stand one under the other, the lower ones further left, so that no tape crosses what is written. */
+const tapesFrom = ({ tapes, x, y, end_px, type_px }: TapesProps) => (
+  <g>
+    {tapes.map(({ mark, distance }, i) => {
+      const markX = 40 + (tapes.length - 1 - i) * 110;
+      const markY = end_px - (type_px + 12) * (tapes.length - i) + 8;
+      return (
+        <g key={mark}>
+          <path d={`M${x} ${y}L${markX} ${markY}`} stroke={ink} strokeWidth={1} />
+          <circle cx={markX} cy={markY} r={5} fill={ink} />
+          <text x={markX + 12} y={markY + type_px * 0.36} fontSize={type_px}>
+            {mark} {distance.value.toFixed(1)} ft
+          </text>
+        </g>
+      );
+    })}
+  </g>
+);
+
+/** The bank of spoil along the opening, with its ridge. */
 function spoilBank({
   x,
   y,

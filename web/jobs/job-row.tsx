@@ -31,33 +31,20 @@ const RowLink = chakra(Link, {
   },
 });
 
-/** One job of the list: what it is, its verdict, what is missing or due, its price. */
-export const JobRow = memo(function JobRow({
-  row,
-  today,
-  onExport,
-  onDelete,
-}: {
-  row: Row;
-  today: string;
+interface Props {
+  readonly row: Row;
+  readonly today: string;
   /** The same from one drawing to the next, so that a row is drawn anew only when it changed. */
-  onExport: (row: Row) => void;
-  onDelete: (row: Row) => void;
-}) {
+  readonly onExport: (row: Row) => void;
+  readonly onDelete: (row: Row) => void;
+}
+
+/** One job of the list: what it is, its verdict, what is missing or due, its price. */
+export const JobRow = memo(function JobRow({ row, today, onExport, onDelete }: Props) {
   const seesPrices = useSeesPrices();
   const { digest } = row;
-  const worst = digest?.verdict[0];
   const due = digest?.due.find(({ from }) => from <= today);
-  const price =
-    !digest || !seesPrices
-      ? ''
-      : digest.accepted
-        ? money(digest.accepted.total, digest.currency)
-        : digest.nothingSeen
-          ? '–'
-          : digest.feasible
-            ? money(digest.total, digest.currency)
-            : 'not possible';
+  const verdict = verdictOf(digest);
   return (
     <Flex as="li" borderBottom="1px solid" borderColor="rule" align="stretch">
       <RowLink to={`/jobs/${row.id}/${seesPrices ? 'sheet' : 'log'}`}>
@@ -69,22 +56,8 @@ export const JobRow = memo(function JobRow({
             {[row.customer, row.reason && reasons[row.reason]].filter(Boolean).join(' · ')}
           </Text>
         </Box>
-        <Text
-          fontFamily="heading"
-          fontWeight={700}
-          color={
-            digest?.repair !== 'whole' && ['blocked', 'urgent', 'repair'].includes(worst ?? '')
-              ? 'signalInk'
-              : 'ink'
-          }
-        >
-          {digest?.repair === 'whole'
-            ? 'Repaired'
-            : digest?.repair === 'part'
-              ? 'Partly repaired'
-              : worst
-                ? verdictWords[worst]
-                : '…'}
+        <Text fontFamily="heading" fontWeight={700} color={verdict.presses ? 'signalInk' : 'ink'}>
+          {verdict.words}
         </Text>
         <Box fontSize="14px" color="soft">
           <Text>{digest ? missingOf(digest) : row.fresh ? 'cannot be worked out' : 'being worked out'}</Text>
@@ -96,38 +69,60 @@ export const JobRow = memo(function JobRow({
           )}
         </Box>
         <Box textAlign={{ md: 'right' }}>
-          <Text fontWeight={700}>{price}</Text>
+          <Text fontWeight={700}>{seesPrices ? priceOf(digest) : ''}</Text>
           <Text color="soft" fontSize="13px">
             {digest?.accepted ? `accepted ${day(digest.accepted.on)}` : dayAndTime(row.changedAt)}
           </Text>
         </Box>
       </RowLink>
-      {seesPrices && (
-        <Flex align="center">
-          <Press
-            look="quiet"
-            type="button"
-            onClick={() => {
-              onExport(row);
-            }}
-            aria-label={`Export ${row.title} as a job file`}
-            title="Export as a job file"
-          >
-            <Download size={19} />
-          </Press>
-          <Press
-            look="quiet"
-            type="button"
-            aria-label={`Delete ${row.title}`}
-            title="Delete; it can be brought back for 30 days"
-            onClick={() => {
-              onDelete(row);
-            }}
-          >
-            <Trash2 size={19} />
-          </Press>
-        </Flex>
-      )}
+      {seesPrices && <RowPresses row={row} onExport={onExport} onDelete={onDelete} />}
     </Flex>
   );
 });
+
+const RowPresses = ({ row, onExport, onDelete }: Omit<Props, 'today'>) => (
+  <Flex align="center">
+    <Press
+      look="quiet"
+      type="button"
+      onClick={() => {
+        onExport(row);
+      }}
+      aria-label={`Export ${row.title} as a job file`}
+      title="Export as a job file"
+    >
+      <Download size={19} />
+    </Press>
+    <Press
+      look="quiet"
+      type="button"
+      aria-label={`Delete ${row.title}`}
+      title="Delete; it can be brought back for 30 days"
+      onClick={() => {
+        onDelete(row);
+      }}
+    >
+      <Trash2 size={19} />
+    </Press>
+  </Flex>
+);
+
+type Digest = Row['digest'];
+
+/** What a job comes to in a word, and whether something must be done soon. */
+function verdictOf(digest: Digest): { words: string; presses: boolean } {
+  const worst = digest?.verdict[0];
+  if (digest?.repair === 'whole') return { words: 'Repaired', presses: false };
+  return {
+    words: digest?.repair === 'part' ? 'Partly repaired' : (worst && verdictWords[worst]) ?? '…',
+    presses: ['blocked', 'urgent', 'repair'].includes(worst ?? ''),
+  };
+}
+
+/** The price that was accepted, else that of the scope as it stands. */
+function priceOf(digest: Digest): string {
+  if (!digest) return '';
+  if (digest.accepted) return money(digest.accepted.total, digest.currency);
+  if (digest.nothingSeen) return '–';
+  return digest.feasible ? money(digest.total, digest.currency) : 'not possible';
+}

@@ -79,17 +79,7 @@ export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: P
       <Earth frame={frame} />
       <Surfaces frame={frame} />
       <Holes frame={frame} selected={selected} onSelect={onSelect} />
-      {changed && (
-        <line
-          x1={x(changed.from_ft)}
-          x2={x(changed.from_ft)}
-          y1={surfaceTop - 3}
-          y2={bottom}
-          stroke={ink}
-          strokeDasharray="9 4 2 4"
-          strokeWidth={1.3}
-        />
-      )}
+      {changed && <PropertyLine x={x(changed.from_ft)} />}
       <Pipes frame={frame} />
       {line.crossings.map((each) => (
         <Crossing
@@ -104,9 +94,7 @@ export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: P
         <PointMark
           key={point.id}
           point={point}
-          x={x(point.station.value)}
-          invert={y(depthAt(line, point.station.value))}
-          groundTop={groundTop}
+          place={{ x: x(point.station.value), invert: y(depthAt(line, point.station.value)), groundTop }}
           onLine={onLine}
         />
       ))}
@@ -126,6 +114,18 @@ export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: P
     </g>
   );
 }
+
+const PropertyLine = ({ x }: { x: number }) => (
+  <line
+    x1={x}
+    x2={x}
+    y1={surfaceTop - 3}
+    y2={bottom}
+    stroke={ink}
+    strokeDasharray="9 4 2 4"
+    strokeWidth={1.3}
+  />
+);
 
 /** The ground below its surface, with a line every few feet down, and where nobody digs. */
 function Earth({ frame: { line, scale, y } }: { frame: Frame }) {

@@ -11,31 +11,17 @@ const step_px = 10.5;
 const fills = ['soft', 'soft', 'soft', 'signal', 'signal'];
 const opacities = [0.35, 0.45, 0.75, 0.78, 1];
 
+interface Props {
+  readonly line: LineView;
+  readonly scale: SheetScale;
+}
+
+/** What was cleaned and seen again stands on the wall and is not judged again. */
+const gradedIn = ({ findings }: LineView) => findings.filter(({ grade, settled }) => grade > 0 && !settled);
+
 /** Grade by height and weight of ink, and in a word. */
-export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale }) {
+export function JudgedLane({ line, scale }: Props) {
   const { x } = scale;
-  // What was cleaned and seen again stands on the wall and is not judged again.
-  const graded = line.findings.filter(({ grade, settled }) => grade > 0 && !settled);
-  const word = (stretch: Interval, says: { key: string; text: string; weight: number }) => {
-    const middle = seenMiddle(scale, stretch);
-    return middle === undefined ? [] : [{ ...says, x: middle }];
-  };
-  const words = standLabels(
-    [
-      ...graded.flatMap((finding) =>
-        word(finding.place, {
-          key: finding.id,
-          text: `${gradeWords[finding.grade]}${finding.possible ? '?' : ''}`,
-          weight: finding.grade * 10 + (finding.place.to_ft - finding.place.from_ft) / 100,
-        }),
-      ),
-      ...line.unseen.flatMap((each) => word(each, { key: `u${each.from_ft}`, text: 'not seen', weight: 25 })),
-      ...soundStretches(line).flatMap((each) =>
-        word(each, { key: `s${each.from_ft}`, text: 'sound', weight: 0 }),
-      ),
-    ],
-    { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
-  );
   return (
     <g aria-label="Condition">
       <rect
@@ -58,7 +44,7 @@ export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale 
           strokeWidth={0.7}
         />
       ))}
-      {[...graded]
+      {gradedIn(line)
         .sort((a, b) => b.grade - a.grade)
         .map((finding) => (
           <rect
@@ -81,28 +67,52 @@ export function JudgedLane({ line, scale }: { line: LineView; scale: SheetScale 
         stroke="var(--chakra-colors-ink)"
         strokeWidth={1.2}
       />
-      {words.map(({ key, left, text, weight }) => (
-        <text
-          key={key}
-          x={left}
-          y={base + 16}
-          fontSize={13}
-          fontWeight={(weight ?? 0) >= 30 ? 700 : 400}
-          style={{ fill: `var(--chakra-colors-${(weight ?? 0) >= 30 ? 'signal-ink' : 'soft'})` }}
-        >
-          {text}
-        </text>
-      ))}
+      <Words line={line} scale={scale} />
     </g>
   );
 }
 
+/** Under the bars, where there is room: each grade, and what is sound or was not seen. */
+function Words({ line, scale }: Props) {
+  const word = (stretch: Interval, says: { key: string; text: string; weight: number }) => {
+    const middle = seenMiddle(scale, stretch);
+    return middle === undefined ? [] : [{ ...says, x: middle }];
+  };
+  const words = standLabels(
+    [
+      ...gradedIn(line).flatMap((finding) =>
+        word(finding.place, {
+          key: finding.id,
+          text: `${gradeWords[finding.grade]}${finding.possible ? '?' : ''}`,
+          weight: finding.grade * 10 + (finding.place.to_ft - finding.place.from_ft) / 100,
+        }),
+      ),
+      ...line.unseen.flatMap((each) => word(each, { key: `u${each.from_ft}`, text: 'not seen', weight: 25 })),
+      ...soundStretches(line).flatMap((each) =>
+        word(each, { key: `s${each.from_ft}`, text: 'sound', weight: 0 }),
+      ),
+    ],
+    { size_px: 13, rows: 1, from: gutter_px, to: scale.width - margin_px },
+  );
+  return words.map(({ key, left, text, weight }) => (
+    <text
+      key={key}
+      x={left}
+      y={base + 16}
+      fontSize={13}
+      fontWeight={(weight ?? 0) >= 30 ? 700 : 400}
+      style={{ fill: `var(--chakra-colors-${(weight ?? 0) >= 30 ? 'signal-ink' : 'soft'})` }}
+    >
+      {text}
+    </text>
+  ));
+}
+
 /** Seen stretches that hold nothing, at least 4 ft long: worth a word. */
 function soundStretches(line: LineView): { from_ft: number; to_ft: number }[] {
-  const busy = [
-    ...line.findings.filter(({ grade, settled }) => grade > 0 && !settled).map(({ place }) => place),
-    ...line.unseen,
-  ].sort((a, b) => a.from_ft - b.from_ft);
+  const busy = [...gradedIn(line).map(({ place }) => place), ...line.unseen].sort(
+    (a, b) => a.from_ft - b.from_ft,
+  );
   const sound: { from_ft: number; to_ft: number }[] = [];
   let at = line.from_ft;
   for (const each of [...busy, { from_ft: line.to_ft, to_ft: line.to_ft }]) {

@@ -2,6 +2,7 @@ import { methodRow } from '../../core/methods/index.js';
 import { useDrag } from '@use-gesture/react';
 import { chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
+import type { SVGProps } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
 import { feet } from '../controls/format';
 import { holdStill } from '../drawing/hold-still';
@@ -27,7 +28,6 @@ export function Minimap({
     window.pan(x.invert(dx) - x.invert(0));
   });
   if (!shown) return null;
-  const step = (shown.to_ft - shown.from_ft) / 4;
   return (
     <chakra.svg
       width={width_px}
@@ -53,22 +53,7 @@ export function Minimap({
           fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
         />
       ))}
-      <g
-        ref={holdStill}
-        {...bind()}
-        role="slider"
-        tabIndex={0}
-        aria-label="What the sheet shows"
-        aria-valuenow={Math.round(shown.from_ft)}
-        aria-valuetext={`${feet(shown.from_ft)} to ${feet(shown.to_ft)} ft`}
-        style={{ cursor: 'grab' }}
-        onKeyDown={(event) => {
-          const by = { ArrowLeft: -step, ArrowRight: step }[event.key];
-          if (by === undefined) return;
-          event.preventDefault();
-          window.pan(by);
-        }}
-      >
+      <g ref={holdStill} {...bind()} {...slider(shown, window)}>
         <rect
           x={x(shown.from_ft)}
           y={2}
@@ -83,3 +68,20 @@ export function Minimap({
     </chakra.svg>
   );
 }
+
+/** The window as a slider for the keyboard: an arrow moves it by a quarter of its length. */
+const slider = (shown: Interval, window: SheetWindow): SVGProps<SVGGElement> => ({
+  role: 'slider',
+  tabIndex: 0,
+  'aria-label': 'What the sheet shows',
+  'aria-valuenow': Math.round(shown.from_ft),
+  'aria-valuetext': `${feet(shown.from_ft)} to ${feet(shown.to_ft)} ft`,
+  style: { cursor: 'grab' },
+  onKeyDown: (event) => {
+    const step = (shown.to_ft - shown.from_ft) / 4;
+    const by = { ArrowLeft: -step, ArrowRight: step }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    window.pan(by);
+  },
+});

@@ -56,7 +56,6 @@ export function ScopeLane({
                 ({ pin, from_ft, to_ft }) =>
                   !pin.split && from_ft < bar.to_ft - tolerance.ft && to_ft > bar.from_ft + tolerance.ft,
               )}
-              // The handle of a chosen bar before it stands over its first px.
               covered={selected?.action !== undefined && bars[index - 1]?.key === selected.key}
               roving={roving.item(index)}
               onSelect={onSelect}
@@ -93,76 +92,71 @@ export function ScopeLane({
             pointerEvents="none"
           />
         ))}
-      {selected?.action &&
-        (['from', 'to'] as const).map((end) => {
-          const station = moving?.end === end ? moving.to_ft : selected[`${end}_ft`];
-          return (
-            <Handle
-              key={end}
-              x={x(station)}
-              y={top + height / 2}
-              label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${methodName(selected.method).toLowerCase()}`}
-              value={station}
-              onSelect={() => undefined}
-              onMove={(dx, _dy, last) => {
-                onEnd(end, x.invert(x(selected[`${end}_ft`]) + dx), last);
-              }}
-              onDone={(by_ft) => {
-                onEnd(end, selected[`${end}_ft`] + by_ft, true);
-              }}
-            >
-              <rect
-                x={-5}
-                y={-height / 2 - 4}
-                width={10}
-                height={height + 8}
-                fill="var(--chakra-colors-paper)"
-                stroke="var(--chakra-colors-ink)"
-                strokeWidth={2}
-              />
-              <path d="M-1.5 -8v16m3 -16v16" stroke="var(--chakra-colors-ink)" strokeWidth={1.2} />
-            </Handle>
-          );
-        })}
+      {selected?.action && <Ends bar={selected} scale={scale} moving={moving} onEnd={onEnd} />}
     </g>
   );
 }
 
-function Bar({
+/** The two ends of the chosen bar, to be dragged. */
+function Ends({
   bar,
-  scale,
-  chosen,
-  pinned,
-  covered,
-  roving,
-  onSelect,
-  onChoices,
-}: {
-  bar: ScopeBar;
-  scale: SheetScale;
-  chosen: boolean;
-  pinned: boolean;
-  covered: boolean;
-  roving: ReturnType<ReturnType<typeof useRoving>['item']>;
-  onSelect: (bar: ScopeBar) => void;
-  onChoices: (on: Element) => void;
-}) {
-  const { x } = scale;
-  const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
-  // Words stand in what can be seen of the bar.
-  const inset = Math.max(0, gutter_px - left) + ((chosen && bar.action) || covered ? 6 : 0);
-  const room = width - inset - (chosen && bar.action ? 6 : 0) - (pinned ? 16 : 0);
-  const { fill, ink } = methodRow(bar.method).drawing;
-  const name = methodName(bar.method);
-  const detail = barDetail(bar);
-  const roomy = textWidth(name, 16) + 14 < room;
-  const says = `${name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${detail}${pinned ? ', pinned' : ''}`;
+  scale: { x },
+  moving,
+  onEnd,
+}: { readonly bar: ScopeBar } & Pick<Props, 'scale' | 'moving' | 'onEnd'>) {
+  return (['from', 'to'] as const).map((end) => {
+    const station = moving?.end === end ? moving.to_ft : bar[`${end}_ft`];
+    return (
+      <Handle
+        key={end}
+        x={x(station)}
+        y={top + height / 2}
+        label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${methodName(bar.method).toLowerCase()}`}
+        value={station}
+        onSelect={() => undefined}
+        onMove={(dx, _dy, last) => {
+          onEnd(end, x.invert(x(bar[`${end}_ft`]) + dx), last);
+        }}
+        onDone={(by_ft) => {
+          onEnd(end, bar[`${end}_ft`] + by_ft, true);
+        }}
+      >
+        <rect
+          x={-5}
+          y={-height / 2 - 4}
+          width={10}
+          height={height + 8}
+          fill="var(--chakra-colors-paper)"
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth={2}
+        />
+        <path d="M-1.5 -8v16m3 -16v16" stroke="var(--chakra-colors-ink)" strokeWidth={1.2} />
+      </Handle>
+    );
+  });
+}
+
+interface BarProps {
+  readonly bar: ScopeBar;
+  readonly scale: SheetScale;
+  readonly chosen: boolean;
+  readonly pinned: boolean;
+  /** A handle stands over its first px. */
+  readonly covered: boolean;
+}
+
+interface PressedBarProps extends BarProps, Pick<Props, 'onSelect' | 'onChoices'> {
+  readonly roving: ReturnType<ReturnType<typeof useRoving>['item']>;
+}
+
+/** One action, to be pressed: the first press chooses it, the next asks what can be done on it. */
+function Bar({ roving, onSelect, onChoices, ...shown }: PressedBarProps) {
+  const { bar, chosen, pinned } = shown;
+  const says = `${methodName(bar.method)}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${barDetail(bar)}${pinned ? ', pinned' : ''}`;
   const press = (on: Element) => {
     if (chosen) onChoices(on);
     else onSelect(bar);
   };
-  const nameAt = left + inset + (roomy ? 8 : 4);
-  const nameEnd = nameAt + textWidth(name, roomy ? 15 : 13);
   return (
     <g
       role="button"
@@ -187,6 +181,27 @@ function Bar({
         }
       }}
     >
+      <DrawnBar {...shown} />
+      <title>{says}</title>
+    </g>
+  );
+}
+
+/** The bar with as many of its words as there is room for. */
+function DrawnBar({ bar, scale: { x }, chosen, pinned, covered }: BarProps) {
+  const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
+  const handle = chosen && bar.action ? 6 : 0;
+  // Words stand in what can be seen of the bar.
+  const inset = Math.max(0, gutter_px - left) + (handle > 0 || covered ? 6 : 0);
+  const room = width - inset - handle - (pinned ? 16 : 0);
+  const { fill, ink } = methodRow(bar.method).drawing;
+  const inkColor = `var(--chakra-colors-${ink})`;
+  const [name, detail] = [methodName(bar.method), barDetail(bar)];
+  const roomy = textWidth(name, 16) + 14 < room;
+  const nameAt = left + inset + (roomy ? 8 : 4);
+  const nameEnd = nameAt + textWidth(name, roomy ? 15 : 13);
+  return (
+    <>
       <rect
         x={left}
         y={top}
@@ -202,30 +217,26 @@ function Bar({
           y={top + 25}
           fontSize={roomy ? 15 : 13}
           fontWeight={700}
-          style={{ fill: `var(--chakra-colors-${ink})`, fontFamily: 'var(--chakra-fonts-heading)' }}
+          style={{ fill: inkColor, fontFamily: 'var(--chakra-fonts-heading)' }}
         >
           {name}
         </text>
       )}
       {chosen && nameEnd + 16 < left + inset + room && (
-        <path d={`M${nameEnd + 5} ${top + 17}h9l-4.5 6z`} fill={`var(--chakra-colors-${ink})`} />
+        <path d={`M${nameEnd + 5} ${top + 17}h9l-4.5 6z`} fill={inkColor} />
       )}
       {textWidth(detail, 13) + 12 < room && (
-        <text x={left + inset + 8} y={top + 45} fontSize={13} style={{ fill: `var(--chakra-colors-${ink})` }}>
+        <text x={left + inset + 8} y={top + 45} fontSize={13} style={{ fill: inkColor }}>
           {detail}
         </text>
       )}
       {pinned && width > 16 && (
-        <g
-          transform={`translate(${left + width - 11 - (chosen && bar.action ? 6 : 0)} ${top + 6})`}
-          pointerEvents="none"
-        >
-          <path d="M0 8v9" stroke={`var(--chakra-colors-${ink})`} strokeWidth={2} />
-          <circle cx={0} cy={5} r={4.6} fill={`var(--chakra-colors-${ink})`} />
+        <g transform={`translate(${left + width - 11 - handle} ${top + 6})`} pointerEvents="none">
+          <path d="M0 8v9" stroke={inkColor} strokeWidth={2} />
+          <circle cx={0} cy={5} r={4.6} fill={inkColor} />
         </g>
       )}
-      <title>{says}</title>
-    </g>
+    </>
   );
 }
 

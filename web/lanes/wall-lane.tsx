@@ -31,6 +31,45 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
   };
   return (
     <g aria-label="Wall">
+      <Pipe line={line} scale={scale} />
+      <rect
+        x={left}
+        y={top}
+        width={right - left}
+        height={height}
+        fill="none"
+        stroke={ink}
+        strokeWidth={1.5}
+      />
+      <g
+        role="list"
+        aria-label="Findings"
+        onFocus={roving.row.onFocus}
+        onClick={choose}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' || event.key === ' ') choose(event);
+          else roving.row.onKeyDown(event);
+        }}
+      >
+        {findings.map((finding, index) => (
+          <WallFinding
+            key={finding.id}
+            finding={finding}
+            scale={scale}
+            selected={selected === finding.id}
+            rove={roving.item(index)}
+          />
+        ))}
+      </g>
+    </g>
+  );
+}
+
+/** The wall itself: its joints, where the material changes, and what was not seen. */
+function Pipe({ line, scale: { x } }: Pick<Props, 'line' | 'scale'>) {
+  const [left, right] = [x(line.from_ft), x(line.to_ft)];
+  return (
+    <>
       <rect x={left} y={top} width={right - left} height={height} fill="var(--chakra-colors-sheet)" />
       {[3, 9].map((clock) => (
         <line
@@ -76,36 +115,7 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
           <title>{`Not seen, ${feet(each.from_ft)} to ${feet(each.to_ft)} ft`}</title>
         </g>
       ))}
-      <rect
-        x={left}
-        y={top}
-        width={right - left}
-        height={height}
-        fill="none"
-        stroke={ink}
-        strokeWidth={1.5}
-      />
-      <g
-        role="list"
-        aria-label="Findings"
-        onFocus={roving.row.onFocus}
-        onClick={choose}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' || event.key === ' ') choose(event);
-          else roving.row.onKeyDown(event);
-        }}
-      >
-        {findings.map((finding, index) => (
-          <WallFinding
-            key={finding.id}
-            finding={finding}
-            scale={scale}
-            selected={selected === finding.id}
-            rove={roving.item(index)}
-          />
-        ))}
-      </g>
-    </g>
+    </>
   );
 }
 

@@ -20,46 +20,25 @@ interface Props {
 
 /** The three schools, each a thin bar with its price and what it carries; one press makes it the scope. */
 export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
-  const right = scale.width - margin_px;
-  const split = gutter_px + (right - gutter_px) * 0.52;
-  const short = (station: number) =>
-    gutter_px +
-    ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) *
-      (split - gutter_px - 16);
   const roving = useRoving('way', scope.ways.length);
-  const nothing = scope.verdict.length === 1 && scope.verdict[0] === 'incomplete';
-  const cents = (amount: number) => money(amount, scope.prices.currency);
   return (
     <g aria-label="Repair options" role="radiogroup" {...roving.row}>
       {scope.ways.map((way, i) => {
-        // Each stands in its own row, also while the others are still worked out.
-        const y = top + schools.indexOf(way.school) * row_px;
         const chosen = way.school === scope.school;
-        const words = schoolWords[way.school];
-        const says = nothing
-          ? 'nothing seen yet'
-          : way.feasible
-            ? `${cents(way.total)}, then ${cents(way.carried)} expected over ten years, ${leavesWords(way)}`
-            : 'not possible';
+        const lookAt = (school: School | undefined) => () => {
+          onLookAt(school);
+        };
         return (
           <g
             key={way.school}
             role="radio"
             {...roving.item(i)}
-            onFocus={() => {
-              onLookAt(way.school);
-            }}
-            onBlur={() => {
-              onLookAt(undefined);
-            }}
-            onPointerEnter={() => {
-              onLookAt(way.school);
-            }}
-            onPointerLeave={() => {
-              onLookAt(undefined);
-            }}
+            onFocus={lookAt(way.school)}
+            onBlur={lookAt(undefined)}
+            onPointerEnter={lookAt(way.school)}
+            onPointerLeave={lookAt(undefined)}
             aria-checked={chosen}
-            aria-label={`${words.name}, ${words.means}: ${says}`}
+            aria-label={waySays(way, scope)}
             style={{ cursor: 'pointer' }}
             onClick={() => {
               onTake(way.school);
@@ -71,57 +50,7 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
               }
             }}
           >
-            <rect
-              x={gutter_px - 5}
-              y={y}
-              width={right - gutter_px + 8}
-              height={row_px - 2}
-              fill={chosen ? 'var(--chakra-colors-sheet)' : 'transparent'}
-              stroke={chosen ? 'var(--chakra-colors-ink)' : 'transparent'}
-              strokeWidth={1.5}
-            />
-            {(way.bars[lineId] ?? []).map((bar) => (
-              <rect
-                key={bar.from_ft}
-                x={short(bar.from_ft)}
-                y={y + 9}
-                width={Math.max(1, short(bar.to_ft) - short(bar.from_ft) - 0.6)}
-                height={12}
-                fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
-              />
-            ))}
-            <text
-              x={split}
-              y={y + 20}
-              fontSize={14.5}
-              fontWeight={700}
-              style={{ fontFamily: 'var(--chakra-fonts-heading)' }}
-            >
-              {words.name}
-            </text>
-            <text
-              x={split + (right - split) * 0.6}
-              y={y + 20}
-              fontSize={15.5}
-              fontWeight={chosen ? 700 : 400}
-              textAnchor="end"
-            >
-              {nothing ? '–' : way.feasible ? cents(way.total) : 'not possible'}
-            </text>
-            {way.feasible &&
-              !nothing &&
-              [`${cents(way.carried)} expected later`, leavesWords(way)].map((words_, line) => (
-                <text
-                  key={line}
-                  x={right - 8}
-                  y={y + 13 + line * 13}
-                  fontSize={12}
-                  textAnchor="end"
-                  style={{ fill: 'var(--chakra-colors-soft)' }}
-                >
-                  {words_}
-                </text>
-              ))}
+            <Row way={way} scope={scope} lineId={lineId} scale={scale} />
           </g>
         );
       })}
@@ -129,8 +58,116 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
   );
 }
 
+type Way = ScopeSoFar['ways'][number];
+
+const nothingSeen = ({ verdict }: ScopeSoFar) => verdict.length === 1 && verdict[0] === 'incomplete';
+
+/** A way in one sentence, for who cannot see its bar. */
+function waySays(way: Way, scope: ScopeSoFar): string {
+  const words = schoolWords[way.school];
+  const cents = (amount: number) => money(amount, scope.prices.currency);
+  const comesTo = nothingSeen(scope)
+    ? 'nothing seen yet'
+    : way.feasible
+      ? `${cents(way.total)}, then ${cents(way.carried)} expected over ten years, ${leavesWords(way)}`
+      : 'not possible';
+  return `${words.name}, ${words.means}: ${comesTo}`;
+}
+
+function Row({
+  way,
+  scope,
+  lineId,
+  scale,
+}: { readonly way: Way } & Pick<Props, 'scope' | 'lineId' | 'scale'>) {
+  const right = scale.width - margin_px;
+  const split = gutter_px + (right - gutter_px) * 0.52;
+  const short = (station: number) =>
+    gutter_px +
+    ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) *
+      (split - gutter_px - 16);
+  // Each stands in its own row, also while the others are still worked out.
+  const y = top + schools.indexOf(way.school) * row_px;
+  const chosen = way.school === scope.school;
+  return (
+    <>
+      <rect
+        x={gutter_px - 5}
+        y={y}
+        width={right - gutter_px + 8}
+        height={row_px - 2}
+        fill={chosen ? 'var(--chakra-colors-sheet)' : 'transparent'}
+        stroke={chosen ? 'var(--chakra-colors-ink)' : 'transparent'}
+        strokeWidth={1.5}
+      />
+      {(way.bars[lineId] ?? []).map((bar) => (
+        <rect
+          key={bar.from_ft}
+          x={short(bar.from_ft)}
+          y={y + 9}
+          width={Math.max(1, short(bar.to_ft) - short(bar.from_ft) - 0.6)}
+          height={12}
+          fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
+        />
+      ))}
+      <RowWords way={way} scope={scope} split={split} right={right} y={y} />
+    </>
+  );
+}
+
+interface RowWordsProps extends Pick<Props, 'scope'> {
+  readonly way: Way;
+  /** From where to where its words stand, and the top of its row, px. */
+  readonly split: number;
+  readonly right: number;
+  readonly y: number;
+}
+
+/** The name of a way, its price, and what comes after. */
+function RowWords({ way, scope, split, right, y }: RowWordsProps) {
+  const nothing = nothingSeen(scope);
+  const chosen = way.school === scope.school;
+  const cents = (amount: number) => money(amount, scope.prices.currency);
+  return (
+    <>
+      <text
+        x={split}
+        y={y + 20}
+        fontSize={14.5}
+        fontWeight={700}
+        style={{ fontFamily: 'var(--chakra-fonts-heading)' }}
+      >
+        {schoolWords[way.school].name}
+      </text>
+      <text
+        x={split + (right - split) * 0.6}
+        y={y + 20}
+        fontSize={15.5}
+        fontWeight={chosen ? 700 : 400}
+        textAnchor="end"
+      >
+        {nothing ? '–' : way.feasible ? cents(way.total) : 'not possible'}
+      </text>
+      {way.feasible &&
+        !nothing &&
+        [`${cents(way.carried)} expected later`, leavesWords(way)].map((words, line) => (
+          <text
+            key={line}
+            x={right - 8}
+            y={y + 13 + line * 13}
+            fontSize={12}
+            textAnchor="end"
+            style={{ fill: 'var(--chakra-colors-soft)' }}
+          >
+            {words}
+          </text>
+        ))}
+    </>
+  );
+}
+
 /** What a way leaves as it is, worst first. */
-export function leavesWords({ leaves, uncured_ft }: ScopeSoFar['ways'][number]): string {
+export function leavesWords({ leaves, uncured_ft }: Way): string {
   if (uncured_ft > 0) return `${uncured_ft.toFixed(1)} ft not possible`;
   const parts = ([4, 3, 2] as const).flatMap((grade) =>
     leaves[grade] > 0

@@ -282,92 +282,97 @@ function Price({ scope, firm }: { scope: ScopeSoFar; firm: Firm }) {
 
 /** What to bring: each stick drawn to scale with its cuts, and each coupling by both outside diameters. */
 function BuyList({ buy }: { buy: ScopeSoFar['buy'] }) {
-  const longest = Math.max(...buy.sticks.map(({ length_ft }) => length_ft));
+  const longest_ft = Math.max(...buy.sticks.map(({ length_ft }) => length_ft));
   return (
     <Section
       title="Cut list"
       says="over the whole job; an eighth of an inch a cut, a quarter at each coupling"
     >
       {buy.sticks.map((stick, index) => (
-        <Flex
-          key={index}
-          align="center"
-          gap="4"
-          py="1.5"
-          borderTop="1px solid"
-          borderColor="rule"
-          wrap="wrap"
-        >
-          <Text width="190px">
-            <strong>{stick.length_ft} ft</strong> of {stick.diameter_in} in {materialWords(stick.material)}
-          </Text>
-          <Flex flex="1" minWidth="240px" height="30px" aria-hidden>
-            <Flex width={`${(100 * stick.length_ft) / longest}%`} border="1.5px solid" borderColor="ink">
-              {stick.cuts.map((cut, at) => (
-                <Box
-                  key={at}
-                  width={`${(100 * cut.length_ft) / stick.length_ft}%`}
-                  bg="liner"
-                  color="onLiner"
-                  borderRight="2px solid"
-                  borderColor="paper"
-                  fontSize="13px"
-                  px="1"
-                  overflow="hidden"
-                  lineHeight="27px"
-                >
-                  {cut.length_ft.toFixed(2)}
-                </Box>
-              ))}
-            </Flex>
-          </Flex>
-          <Text width="240px" color="soft" fontSize="14px">
-            cut {stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')};{' '}
-            {stick.leftover_ft.toFixed(1)} ft left over
-          </Text>
-        </Flex>
+        <StickRow key={index} stick={stick} longest_ft={longest_ft} />
       ))}
       {buy.fittings.map((each) => (
-        <Flex
+        <BuyRow
           key={`${each.what} ${each.kind} ${each.at_ft}`}
-          gap="4"
-          py="1.5"
-          borderTop="1px solid"
-          borderColor="rule"
-          wrap="wrap"
-        >
-          <Text width="190px">Fitting at {feet(each.at_ft)} ft</Text>
-          <Text flex="1" minWidth="240px">
-            {each.item}
-          </Text>
-          <Text width="240px" color="signalInk" fontWeight={700}>
-            {each.measure && 'measure the turn before buying'}
-          </Text>
-        </Flex>
+          where={`Fitting at ${feet(each.at_ft)} ft`}
+          what={each.item}
+          measure={each.measure && 'measure the turn before buying'}
+        />
       ))}
       {buy.couplings.map((each, index) => (
-        <Flex key={index} gap="4" py="1.5" borderTop="1px solid" borderColor="rule" wrap="wrap">
-          <Text width="190px">Coupling at {feet(each.at_ft)} ft</Text>
-          <Text flex="1" minWidth="240px">
-            {each.sides
-              .map(
-                ({ material, diameter_in, outside_in }) =>
-                  `${diameter_in} in ${materialWords(material)}, ${outside_in === null ? 'outside not known' : `${outside_in.toFixed(3)} in outside`}`,
-              )
-              .join(' to ')}
-          </Text>
-          <Text
-            width="240px"
-            color={each.measure ? 'signalInk' : 'soft'}
-            fontWeight={each.measure ? 700 : 400}
-          >
-            {each.measure ? 'measure before buying' : 'from the tables'}
-          </Text>
-        </Flex>
+        <BuyRow
+          key={index}
+          where={`Coupling at ${feet(each.at_ft)} ft`}
+          what={each.sides
+            .map(
+              ({ material, diameter_in, outside_in }) =>
+                `${diameter_in} in ${materialWords(material)}, ${outside_in === null ? 'outside not known' : `${outside_in.toFixed(3)} in outside`}`,
+            )
+            .join(' to ')}
+          measure={each.measure && 'measure before buying'}
+          known="from the tables"
+        />
       ))}
     </Section>
   );
 }
+
+interface BuyRowProps {
+  readonly where: string;
+  readonly what: string;
+  /** What is to be measured first; false where the size is known. */
+  readonly measure: string | false;
+  readonly known?: string;
+}
+
+const BuyRow = ({ where, what, measure, known }: BuyRowProps) => (
+  <Flex gap="4" py="1.5" borderTop="1px solid" borderColor="rule" wrap="wrap">
+    <Text width="190px">{where}</Text>
+    <Text flex="1" minWidth="240px">
+      {what}
+    </Text>
+    <Text width="240px" color={measure ? 'signalInk' : 'soft'} fontWeight={measure ? 700 : 400}>
+      {measure || known}
+    </Text>
+  </Flex>
+);
+
+interface StickRowProps {
+  readonly stick: ScopeSoFar['buy']['sticks'][number];
+  readonly longest_ft: number;
+}
+
+const StickRow = ({ stick, longest_ft }: StickRowProps) => (
+  <Flex align="center" gap="4" py="1.5" borderTop="1px solid" borderColor="rule" wrap="wrap">
+    <Text width="190px">
+      <strong>{stick.length_ft} ft</strong> of {stick.diameter_in} in {materialWords(stick.material)}
+    </Text>
+    <Flex flex="1" minWidth="240px" height="30px" aria-hidden>
+      <Flex width={`${(100 * stick.length_ft) / longest_ft}%`} border="1.5px solid" borderColor="ink">
+        {stick.cuts.map((cut, at) => (
+          <Box
+            key={at}
+            width={`${(100 * cut.length_ft) / stick.length_ft}%`}
+            bg="liner"
+            color="onLiner"
+            borderRight="2px solid"
+            borderColor="paper"
+            fontSize="13px"
+            px="1"
+            overflow="hidden"
+            lineHeight="27px"
+          >
+            {cut.length_ft.toFixed(2)}
+          </Box>
+        ))}
+      </Flex>
+    </Flex>
+    <Text width="240px" color="soft" fontSize="14px">
+      cut {stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')};{' '}
+      {stick.leftover_ft.toFixed(1)} ft left over
+    </Text>
+  </Flex>
+);
 
 function Section({ title, says, children }: { title: string; says: string; children: React.ReactNode }) {
   return (

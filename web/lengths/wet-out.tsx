@@ -18,17 +18,8 @@ function clock(minutes: number): string {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
-/** Counts a liner's resin down from the moment it is mixed; the moment is kept in this browser over a reload. */
-export function WetOutClock({
-  jobId,
-  liner,
-  working,
-}: {
-  jobId: string;
-  liner: string;
-  working: WorkingTime;
-}) {
-  const key = `open-trench-wet-out ${jobId} ${liner}`;
+/** The moment a liner's resin was mixed, ms, and now; kept in this browser over a reload. */
+function useMixed(key: string) {
   const [mixedAt, setMixedAt] = useState(() => readMoment(key));
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
@@ -50,6 +41,18 @@ export function WetOutClock({
       // Without storage it counts as long as the page is open.
     }
   };
+  return { mixedAt, now, set };
+}
+
+interface Props {
+  readonly jobId: string;
+  readonly liner: string;
+  readonly working: WorkingTime;
+}
+
+/** Counts a liner's resin down from the moment it is mixed. */
+export function WetOutClock({ jobId, liner, working }: Props) {
+  const { mixedAt, now, set } = useMixed(`open-trench-wet-out ${jobId} ${liner}`);
   if (mixedAt === undefined) {
     return (
       <Press
@@ -65,6 +68,7 @@ export function WetOutClock({
   const wetOut = wetOutAfter(working, Math.max(0, now - mixedAt) / minute_ms);
   const startBy = mixedAt + (working.potLife.value - working.insertion.value) * minute_ms;
   const late = wetOut.say !== 'in-time';
+  const color = late ? 'signalInk' : 'ink';
   return (
     <Flex
       gap="5"
@@ -77,17 +81,11 @@ export function WetOutClock({
       py="2"
       data-testid={`wet-out-${liner}`}
     >
-      <Text
-        fontFamily="heading"
-        fontWeight={800}
-        fontSize="34px"
-        lineHeight="1"
-        color={late ? 'signalInk' : 'ink'}
-      >
+      <Text fontFamily="heading" fontWeight={800} fontSize="34px" lineHeight="1" color={color}>
         {clock(wetOut.left_min)}
       </Text>
       <Box flex="1" minWidth="200px">
-        <Text fontWeight={700} color={late ? 'signalInk' : 'ink'} role="status">
+        <Text fontWeight={700} color={color} role="status">
           {liner}: {words[wetOut.say]}
         </Text>
         <Text color="soft" fontSize="14px">

@@ -154,7 +154,7 @@ function Beside({
         />
       )}
       {run && <RunPanel {...{ line, run, lineView, pass, setPass, waterClock, setWaterClock, change }} />}
-      <LogKeys reel={source === 'reel'} video={source === 'video'} />
+      <LogKeys beside={source} />
       <Warnings warnings={warnings} />
       <Box mt="4">
         <SaveReport />

@@ -1,7 +1,8 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useId } from 'react';
 import { sayWhat } from '../../core/speech/say.js';
-import { Cap, Press } from '../controls/controls';
+import { Press } from '../controls/controls';
+import { KeyHints, type KeyHint } from '../keys/key-help';
 import { Faults } from '../shell/trouble';
 import { Preview } from './preview';
 import { ThumbRow } from './thumb-row';
@@ -67,7 +68,9 @@ export function TypedLine(props: TypedLineProps) {
       {!compact && (
         <Box id={`${id}-preview`} pt={{ base: text === '' ? '0' : '3', md: '3' }} minHeight={{ md: '86px' }}>
           <Box display={{ base: text === '' ? 'none' : 'block', md: 'block' }}>{preview}</Box>
-          <Hints state={state} />
+          <Box pt="2">
+            <KeyHints hints={hintsOf(state)} />
+          </Box>
         </Box>
       )}
     </Box>
@@ -159,37 +162,12 @@ function enterDoes({ text, ready, asksAgain, doubtful, parts }: TypedLineState):
   return `write ${parts.length > 1 ? (parts.length === 2 ? 'both' : `all ${parts.length}`) : 'it'}`;
 }
 
-/** What the keys do now; a phone has none. */
-const Hints = ({ state }: { state: TypedLineState }) => (
-  <Flex
-    wrap="wrap"
-    gap="4"
-    rowGap="1"
-    pt="2"
-    fontSize="14px"
-    color="soft"
-    display={{ base: 'none', md: 'flex' }}
-  >
-    <span>
-      <Cap>Enter</Cap>
-      {enterDoes(state)}
-    </span>
-    {state.rest !== '' && (
-      <span>
-        <Cap>Tab</Cap>
-        <Cap>→</Cap>finish the word
-      </span>
-    )}
-    {state.twin && (
-      <span>
-        <Cap>Ctrl</Cap>
-        <Cap>.</Cap>
-        {state.same ? 'a thing of its own' : 'same thing as below'}
-      </span>
-    )}
-    <span>
-      <Cap>Ctrl</Cap>
-      <Cap>Z</Cap>take back
-    </span>
-  </Flex>
-);
+/** What the keys do now. */
+const hintsOf = (state: TypedLineState): KeyHint[] => [
+  { caps: ['Enter'], does: enterDoes(state) },
+  ...(state.rest === '' ? [] : [{ caps: ['Tab', '→'], does: 'finish the word' }]),
+  ...(state.twin
+    ? [{ caps: ['Ctrl', '.'], does: state.same ? 'a thing of its own' : 'same thing as below' }]
+    : []),
+  { caps: ['Ctrl', 'Z'], does: 'take back' },
+];

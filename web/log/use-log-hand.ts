@@ -1,16 +1,17 @@
 import { useEffect, useState, type KeyboardEvent, type RefObject } from 'react';
 import { markHere, toRead, type ToRead } from '../../core/logprint/to-read.js';
-import type { Entry, Run } from '../../core/job/schema.js';
+import type { Entry, Line, Run } from '../../core/job/schema.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { RowView } from '../../core/views/log-rows.js';
 import { idMark } from '../api/client';
+import { logKeys } from '../keys/table';
+import { useKeys } from '../keys/use-keys';
 import type { JobContext } from '../shell/job-layout';
 import { freshIds, rowsOf, standing } from './entries';
 import { tellReel, useReel } from '../video/reel';
 import { keepPhoto } from '../video/photos';
-import { step_ft, stride_ft } from '../video/reel-panel';
+import { step_ft, stride_ft } from '../video/reel-controls';
 import type { TypedLineHandle } from './use-typed-line';
-import { useLogKeys } from './use-log-keys';
 import type { VideoHandle } from '../video/video-panel';
 
 /** Where the picture beside the log comes from. */
@@ -52,41 +53,60 @@ export interface LogRefs {
   readonly video: RefObject<VideoHandle | null>;
 }
 
-export function useLogHand({ line, lineView, change, tell }: Known, { typed, video }: LogRefs): LogHand {
-  const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
-  const [chosenRun, setRunId] = useState(newest?.id ?? '');
-  const [pass, setPass] = useState<'out' | 'back'>('back');
-  const [waterClock, setWaterClock] = useState<number>();
-  const [source, setSource] = useState<Source>('none');
-  const [wanted, setWanted] = useState(0);
-  const reel = useReel(source === 'reel');
-  const run = line.runs.find(({ id }) => id === chosenRun) ?? newest;
-  const rows = lineView && rowsOf(lineView, run);
-  const queue = toRead(line);
+/** The video beside the log; where none is open a press says so. */
+function useVideoHand({ typed, video }: LogRefs, tell: Known['tell'], showVideo: () => void) {
+  const withVideo = (act: (own: VideoHandle) => void) => {
+    if (video.current) act(video.current);
+    else tell(noVideo);
+  };
+  return {
+    /** To a moment of the video, s; where none is open, room is made for one. */
+    seek: (seconds: number) => {
+      if (!video.current) showVideo();
+      withVideo((own) => own.seek(seconds));
+    },
+    keepPicture: () => {
+      void typed.current?.attach(async () => {
+        const picture = await video.current?.picture();
+        if (!picture)
+          throw new Error('There is no picture to keep: open a video first, and let it show one.');
+        return keepPhoto(picture);
+      });
+    },
+    play: () => {
+      withVideo((own) => own.toggle());
+    },
+    back: () => {
+      withVideo((own) => own.back(5));
+    },
+  };
+}
 
+/** The reel beside the log: what it reads goes into the line; where none is connected a press says so. */
+function useReelHand({ typed }: LogRefs, tell: Known['tell'], connected: boolean) {
+  const reel = useReel(connected);
   useEffect(() => {
     if (reel.depth_ft !== undefined) typed.current?.put(`located ${reel.depth_ft} deep`, 'end');
   }, [reel.depth_ft, typed]);
-  const turnWater = (hours: number) => {
-    setWaterClock((now) => wrapClock((now ?? 6) + hours));
-  };
-  const stampReading = () => {
-    if (reel.reading_ft !== undefined) typed.current?.put(String(reel.reading_ft), 'front');
+  const withReel = (words: string) => () => {
+    if (connected) void tellReel(words);
     else tell(noReel);
   };
-  const withReel = (words: string) => {
-    if (source === 'reel') void tellReel(words);
-    else tell(noReel);
+  return {
+    reel,
+    locate: withReel('locate'),
+    zero: withReel('zero'),
+    stampReading: () => {
+      if (reel.reading_ft !== undefined) typed.current?.put(String(reel.reading_ft), 'front');
+      else tell(noReel);
+    },
   };
-  const locate = () => {
-    withReel('locate');
-  };
-  const open = (entry: Entry) => {
-    const own = line.runs.find(({ entries }) => entries.includes(entry));
-    if (own) setRunId(own.id);
-    if (entry.video_s !== undefined) video.current?.seek(entry.video_s);
-    typed.current?.change(entry);
-  };
+}
+
+/** The entries that are still to be read from the video, one after another. */
+function useQueue(line: Line, tell: Known['tell'], open: (entry: Entry) => void) {
+  const [wanted, setWanted] = useState(0);
+  const queue = toRead(line);
   const readNext = () => {
     const next = queue[wanted % Math.max(1, queue.length)];
     if (!next) {
@@ -96,85 +116,117 @@ export function useLogHand({ line, lineView, change, tell }: Known, { typed, vid
     setWanted(wanted + 1);
     open(next.entry);
   };
-  const withVideo = (act: (own: VideoHandle) => void) => {
-    if (video.current) act(video.current);
-    else tell(noVideo);
+  return { queue, readNext };
+}
+
+export function useLogHand(known: Known, refs: LogRefs): LogHand {
+  const { line, lineView, change, tell } = known;
+  const { typed, video } = refs;
+  const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
+  const [chosenRun, setRunId] = useState(newest?.id ?? '');
+  const [pass, setPass] = useState<'out' | 'back'>('back');
+  const [waterClock, setWaterClock] = useState<number>();
+  const [source, setSource] = useState<Source>('none');
+  const { reel, stampReading, locate, zero } = useReelHand(refs, tell, source === 'reel');
+  const { seek, keepPicture, play, back } = useVideoHand(refs, tell, () => {
+    setSource('video');
+  });
+  const run = line.runs.find(({ id }) => id === chosenRun) ?? newest;
+  const rows = lineView && rowsOf(lineView, run);
+  const open = (entry: Entry) => {
+    const own = line.runs.find(({ entries }) => entries.includes(entry));
+    if (own) setRunId(own.id);
+    if (entry.video_s !== undefined) video.current?.seek(entry.video_s);
+    typed.current?.change(entry);
   };
-  /** To a moment of the video; where none is open it says so and makes room for one. */
-  const seek = (seconds: number) => {
-    if (!video.current) setSource('video');
-    withVideo((own) => own.seek(seconds));
+  const { queue, readNext } = useQueue(line, tell, open);
+  const turnWater = (hours: number) => () => {
+    setWaterClock((now) => wrapClock((now ?? 6) + hours));
   };
-  const keepPicture = () => {
-    void typed.current?.attach(async () => {
-      const picture = await video.current?.picture();
-      if (!picture) throw new Error('There is no picture to keep: open a video first, and let it show one.');
-      return keepPhoto(picture);
-    });
+  const passTo = (to: 'out' | 'back') => () => {
+    setPass(to);
   };
-  const mark = () => {
-    const last = run?.entries.at(-1);
-    const where =
-      reel.reading_ft !== undefined ? { reading_ft: reel.reading_ft } : last && { after: last.id };
-    if (!run || !where) {
-      tell('There is no place to mark yet: read one first, or connect the reel.');
-      return;
-    }
-    const id = freshIds(line, idMark())();
-    const entry = { id, kind: 'locate', pass, ...where, mark: markHere, ...video.current?.stamp() } as Entry;
-    void change.say([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }]);
-  };
-  /** Of a disagreement, the reading of one pass stands. */
-  const keepReading = (stands: 'out' | 'back') => () => {
-    const row = rows?.find(({ disagreement }) => disagreement && !disagreement.settled);
-    const reading = row?.readings.findLast((each) => each.pass === stands);
-    if (row && reading) void change.say(standing(line, row, reading));
-    else tell('No readings of this run differ.');
-  };
-  useLogKeys({
-    passOut: () => {
-      setPass('out');
+  useKeys(logKeys, {
+    ...{ stamp: stampReading, locate, zero, keepPicture, readNext, play, back },
+    passOut: passTo('out'),
+    passBack: passTo('back'),
+    waterLeft: turnWater(-0.5),
+    waterRight: turnWater(0.5),
+    mark: () => {
+      markPlace(known, run, { pass, reading_ft: reel.reading_ft, stamp: video.current?.stamp() });
     },
-    passBack: () => {
-      setPass('back');
+    keepOut: () => {
+      keepReading(known, rows, 'out');
     },
-    waterLeft: () => {
-      turnWater(-0.5);
-    },
-    waterRight: () => {
-      turnWater(0.5);
-    },
-    stamp: stampReading,
-    locate,
-    zero: () => {
-      withReel('zero');
-    },
-    mark,
-    keepPicture,
-    readNext,
-    keepOut: keepReading('out'),
-    keepBack: keepReading('back'),
-    play: () => {
-      withVideo((own) => own.toggle());
-    },
-    back: () => {
-      withVideo((own) => own.back(5));
+    keepBack: () => {
+      keepReading(known, rows, 'back');
     },
     line: () => typed.current?.focus(),
   });
   return {
     ...{ run, setRunId, pass, setPass, waterClock, setWaterClock, source, setSource },
     ...{ reel, rows, queue, stampReading, locate, open, readNext, keepPicture, seek },
-    emptyKey: (event) => {
-      if (event.key === '[' || event.key === ']') {
-        turnWater(event.key === '[' ? -0.5 : 0.5);
+    emptyKey: (event) =>
+      emptyKey(event, turnWater, (by_ft) => {
+        if (source !== 'reel') return false;
+        setPass(by_ft > 0 ? 'out' : 'back');
+        void tellReel(`move ${by_ft}`);
         return true;
-      }
-      if (source !== 'reel' || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return false;
-      const far = event.shiftKey ? stride_ft : step_ft;
-      setPass(event.key === 'ArrowUp' ? 'out' : 'back');
-      void tellReel(`move ${event.key === 'ArrowUp' ? far : -far}`);
-      return true;
-    },
+      }),
   };
+}
+
+/**
+ * What a key does on the empty line: [ and ] turn the water's clock by half an hour, the arrows push and pull the reel.
+ * @returns whether it was taken.
+ */
+export function emptyKey(
+  { key, shiftKey }: Pick<KeyboardEvent, 'key' | 'shiftKey'>,
+  turnWater: (hours: number) => () => void,
+  push: (by_ft: number) => boolean,
+): boolean {
+  if (key === '[' || key === ']') {
+    turnWater(key === '[' ? -0.5 : 0.5)();
+    return true;
+  }
+  if (key !== 'ArrowUp' && key !== 'ArrowDown') return false;
+  const far = shiftKey ? stride_ft : step_ft;
+  return push(key === 'ArrowUp' ? far : -far);
+}
+
+/** Marks the place under the head, else behind the last entry, to be said later. */
+function markPlace(
+  { line, change, tell }: Known,
+  run: Run | undefined,
+  {
+    pass,
+    reading_ft,
+    stamp,
+  }: {
+    pass: 'out' | 'back';
+    reading_ft: number | undefined;
+    stamp: ReturnType<VideoHandle['stamp']> | undefined;
+  },
+): void {
+  const last = run?.entries.at(-1);
+  const where = reading_ft !== undefined ? { reading_ft } : last && { after: last.id };
+  if (!run || !where) {
+    tell('There is no place to mark yet: read one first, or connect the reel.');
+    return;
+  }
+  const id = freshIds(line, idMark())();
+  const entry = { id, kind: 'locate', pass, ...where, mark: markHere, ...stamp } as Entry;
+  void change.say([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }]);
+}
+
+/** Of the first disagreement that is not settled, the reading of one pass stands. */
+function keepReading(
+  { line, change, tell }: Known,
+  rows: readonly RowView[] | undefined,
+  stands: 'out' | 'back',
+): void {
+  const row = rows?.find(({ disagreement }) => disagreement && !disagreement.settled);
+  const reading = row?.readings.findLast((each) => each.pass === stands);
+  if (row && reading) void change.say(standing(line, row, reading));
+  else tell('No readings of this run differ.');
 }

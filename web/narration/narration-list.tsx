@@ -1,8 +1,9 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { parseLogLine, type LogContext } from '../../core/logline/parse.js';
-import { Cap, Field, Press } from '../controls/controls';
+import { Field, Press } from '../controls/controls';
 import { videoTime } from '../controls/format';
+import { KeyHints, type KeyHint } from '../keys/key-help';
 import { Preview } from '../log/preview';
 import type { NarrationHand, Proposal } from './use-narration';
 
@@ -18,7 +19,9 @@ export function NarrationList({ hand, context, seek }: Props) {
   const list = useProposalList(hand, seek);
   return (
     <>
-      <ListKeys video={seek !== undefined} />
+      <Box px="4" py="1">
+        <KeyHints hints={seek ? [...listKeys, videoKey] : listKeys} />
+      </Box>
       <chakra.ol flex="1" overflowY="auto" m="0" p="0" listStyleType="none" aria-label="Proposals">
         {proposals.map((proposal, index) => (
           <chakra.li
@@ -134,36 +137,13 @@ function useProposalList(hand: NarrationHand, seek: Props['seek']) {
   };
 }
 
-const ListKeys = ({ video }: { video: boolean }) => (
-  <Flex
-    px="4"
-    py="1"
-    gap="4"
-    fontSize="13.5px"
-    color="soft"
-    wrap="wrap"
-    display={{ base: 'none', md: 'flex' }}
-  >
-    <span>
-      <Cap>↑</Cap>
-      <Cap>↓</Cap>move
-    </span>
-    <span>
-      <Cap>Enter</Cap>accept
-    </span>
-    <span>
-      <Cap>M</Cap>mend
-    </span>
-    <span>
-      <Cap>Delete</Cap>refuse
-    </span>
-    {video && (
-      <span>
-        <Cap>V</Cap>show in the video
-      </span>
-    )}
-  </Flex>
-);
+const listKeys: readonly KeyHint[] = [
+  { caps: ['↑', '↓'], does: 'move' },
+  { caps: ['Enter'], does: 'accept' },
+  { caps: ['M'], does: 'mend' },
+  { caps: ['Delete'], does: 'refuse' },
+];
+const videoKey: KeyHint = { caps: ['V'], does: 'show in the video' };
 
 const firstNote = (proposals: readonly Proposal[], index: number): boolean =>
   proposals[index]?.item === undefined && (index === 0 || proposals[index - 1]?.item !== undefined);

@@ -3,7 +3,12 @@ import type { Line, Point, Run } from '../../core/job/schema.js';
 import { parseLogLine, type LogContext, type LogPart } from '../../core/logline/parse.js';
 import { printLogLine } from '../../core/logprint/print.js';
 import { captionFormat, readCaptions, type CaptionFault, type Cue } from '../../core/narration/captions.js';
-import { narrate, type NarrationItem, type NarrationNote } from '../../core/narration/narrate.js';
+import {
+  narrate,
+  type Narration,
+  type NarrationItem,
+  type NarrationNote,
+} from '../../core/narration/narrate.js';
 import { inOrder, narrationParts, sayItem } from '../../core/narration/parts.js';
 
 /** What a talk was read from, and how: kept on this device until it is written or put away. */
@@ -60,21 +65,19 @@ function keptFor(run: string): Kept | undefined {
   }
 }
 
-/** A talk under review: its proposals, what was decided of each, and what would be written. */
-export function useNarration(
-  line: Line,
-  run: Run,
-  context: LogContext,
-  clip: string | undefined,
-): NarrationHand {
-  const [kept, setKept] = useState<Kept | undefined>(() => keptFor(run.id));
-  const [read, setRead] = useState<{ text: string; cues: readonly Cue[]; faults: readonly CaptionFault[] }>();
-  const source = kept?.source;
+/** What is under review for a run, kept in this browser from one visit to the next. */
+function useKept(run: string) {
+  const [kept, setKept] = useState<Kept | undefined>(() => keptFor(run));
   useEffect(() => {
-    if (kept) localStorage.setItem(keptAt(run.id), JSON.stringify(kept));
-    else localStorage.removeItem(keptAt(run.id));
-  }, [kept, run.id]);
-  const { text = '', name = '', pass = 'out' } = source ?? {};
+    if (kept) localStorage.setItem(keptAt(run), JSON.stringify(kept));
+    else localStorage.removeItem(keptAt(run));
+  }, [kept, run]);
+  return [kept, setKept] as const;
+}
+
+/** The captions of a source; undefined until they are read. */
+function useCaptions({ text = '', name = '' }: Partial<Source>) {
+  const [read, setRead] = useState<{ text: string; cues: readonly Cue[]; faults: readonly CaptionFault[] }>();
   useEffect(() => {
     let stale = false;
     if (text !== '')
@@ -85,22 +88,67 @@ export function useNarration(
       stale = true;
     };
   }, [text, name]);
-  const ready = read?.text === text && text !== '' ? read : undefined;
+  return read?.text === text && text !== '' ? read : undefined;
+}
+
+/** A talk under review: its proposals, what was decided of each, and what would be written. */
+export function useNarration(
+  line: Line,
+  run: Run,
+  context: LogContext,
+  clip: string | undefined,
+): NarrationHand {
+  const [kept, setKept] = useKept(run.id);
+  const source = kept?.source;
+  const ready = useCaptions(source ?? {});
+  const pass = source?.pass ?? 'out';
   const said = useMemo(
     () => ready && narrate(ready.cues, { direction: run.direction, pass }),
     [ready, pass, run.direction],
   );
-  const verdicts = kept?.verdicts ?? {};
   const shift_s = source?.shift_s ?? 0;
-  const cues = useMemo(
-    () =>
-      (ready?.cues ?? []).map((cue) => ({
-        ...cue,
-        start_s: cue.start_s === null ? null : cue.start_s + shift_s,
-      })),
-    [ready, shift_s],
-  );
-  const proposals: Proposal[] = [
+  const cues = useMemo(() => shifted(ready?.cues ?? [], shift_s), [ready, shift_s]);
+  const proposals = proposalsOf(said, kept?.verdicts ?? {});
+  const change = (next: (now: Kept) => Kept) => {
+    setKept((now) => now && next(now));
+  };
+  return {
+    source,
+    faults: ready?.faults ?? [],
+    proposals,
+    cues,
+    parts: inOrder(partsOf(proposals, context, { shift_s, clip }), context),
+    lineOf: (proposal) => lineOf(proposal, line, context),
+    read(next) {
+      setKept({ source: next, verdicts: {} });
+    },
+    shift(seconds) {
+      change((now) => ({ ...now, source: { ...now.source, shift_s: seconds } }));
+    },
+    decide(key, verdict) {
+      change((now) => {
+        const { [key]: _, ...others } = now.verdicts;
+        return { ...now, verdicts: verdict ? { ...others, [key]: verdict } : others };
+      });
+    },
+    acceptCertain() {
+      const certain = proposals.filter(({ item, verdict }) => item?.certain && !verdict);
+      const accepted = Object.fromEntries(certain.map(({ key }) => [key, { is: 'accepted' } as const]));
+      change((now) => ({ ...now, verdicts: { ...now.verdicts, ...accepted } }));
+    },
+    putAway() {
+      setKept(undefined);
+    },
+  };
+}
+
+/** Cues as they lie in the video: the talk may begin before or after it. */
+const shifted = (cues: readonly Cue[], by_s: number) =>
+  cues.map((cue) => ({ ...cue, start_s: cue.start_s === null ? null : cue.start_s + by_s }));
+
+/** What is proposed, then the sentences that propose nothing, each with what was decided of it. */
+function proposalsOf(said: Narration | undefined, verdicts: Kept['verdicts']): Proposal[] {
+  return [
     ...(said?.items ?? []).map((item, index): Proposal => ({
       key: `item ${index}`,
       item,
@@ -120,51 +168,16 @@ export function useNarration(
       verdict: verdicts[`note ${index}`],
     })),
   ];
-  const lineOf = ({ item, sentence, verdict }: Proposal): string => {
-    if (verdict?.is === 'mended') return verdict.line;
-    const [part] = item ? inOrder(narrationParts([{ ...item, sentence: '' }], context), context) : [];
-    if (!part?.entry) return `"${sentence.replaceAll('"', '""')}"`;
-    const { note: _, video_s: _video, clip: _clip, ...bare } = part.entry;
-    const point = part.point ?? pointOf(line, part);
-    return point ? lineWords(printLogLine(bare), point) : printLogLine(bare);
-  };
-  return {
-    source,
-    faults: ready?.faults ?? [],
-    proposals,
-    cues,
-    parts: inOrder(partsOf(proposals, context, { shift_s, clip }), context),
-    read(next) {
-      setKept({ source: next, verdicts: {} });
-    },
-    shift(seconds) {
-      setKept((now) => now && { ...now, source: { ...now.source, shift_s: seconds } });
-    },
-    decide(key, verdict) {
-      setKept((now) => {
-        if (!now) return now;
-        const { [key]: _, ...others } = now.verdicts;
-        return { ...now, verdicts: verdict ? { ...others, [key]: verdict } : others };
-      });
-    },
-    acceptCertain() {
-      const certain = proposals.filter(({ item, verdict }) => item?.certain && !verdict);
-      setKept(
-        (now) =>
-          now && {
-            ...now,
-            verdicts: {
-              ...now.verdicts,
-              ...Object.fromEntries(certain.map(({ key }) => [key, { is: 'accepted' } as const])),
-            },
-          },
-      );
-    },
-    lineOf,
-    putAway() {
-      setKept(undefined);
-    },
-  };
+}
+
+/** A proposal as a line of the log, to be mended. */
+function lineOf({ item, sentence, verdict }: Proposal, line: Line, context: LogContext): string {
+  if (verdict?.is === 'mended') return verdict.line;
+  const [part] = item ? inOrder(narrationParts([{ ...item, sentence: '' }], context), context) : [];
+  if (!part?.entry) return `"${sentence.replaceAll('"', '""')}"`;
+  const { note: _, video_s: _video, clip: _clip, ...bare } = part.entry;
+  const point = part.point ?? pointOf(line, part);
+  return point ? lineWords(printLogLine(bare), point) : printLogLine(bare);
 }
 
 const pointOf = (line: Line, { entry }: LogPart): Point | undefined =>

@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
 import { jobHead } from '../../core/edits/index.js';
 import type { OfferTerms } from '../../core/job/schema.js';
 import { schools } from '../../core/job/vocabulary.js';
@@ -10,7 +10,7 @@ import { today } from '../controls/today';
 import { withoutEmpty } from '../controls/without-empty';
 import { LongCell, NumberCell, TextCell } from '../site/cells';
 
-/** How this offer is put: which ways, its day, how long it holds, its terms. What is in grey is the firm's. */
+/** How this offer is put: which ways, its day, how long it holds, its terms. What is in gray is the company's. */
 export function TermsPart() {
   const { job, firm, change } = useJobContext();
   const said = job.offer ?? {};
@@ -18,41 +18,15 @@ export function TermsPart() {
     const offer = withoutEmpty({ ...said, ...patch });
     void change.say([{ kind: 'job', set: withoutEmpty({ ...jobHead(job), offer }) }]);
   };
-  const ways = said.ways ?? schools;
   return (
     <Box mt="6">
       <Heading as="h2" fontSize="18px" mb="2">
         How it is put to the customer
       </Heading>
-      <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Options that are offered">
-        <Text width="118px" fontSize="13.5px" color="soft">
-          Offered
-        </Text>
-        {schools.map((school) => {
-          const on = ways.includes(school);
-          return (
-            <Press
-              key={school}
-              type="button"
-              px="3"
-              look={on ? 'chosen' : 'plain'}
-              aria-pressed={on}
-              disabled={on && ways.length === 1}
-              onClick={() => {
-                const next = schools.filter((each) => (each === school ? !on : ways.includes(each)));
-                set({ ways: next.length === schools.length ? undefined : next });
-              }}
-            >
-              {schoolWords[school].name}
-            </Press>
-          );
-        })}
-      </Flex>
+      <Offered said={said} set={set} />
       <Flex gap="4" wrap="wrap" mb="3">
         <Flex align="center" gap="3">
-          <Text width="118px" fontSize="13.5px" color="soft">
-            Day of the offer
-          </Text>
+          <Words width="118px">Day of the offer</Words>
           <Box width="150px">
             <TextCell
               label="Day of the offer, such as 2026-03-04"
@@ -66,9 +40,7 @@ export function TermsPart() {
           </Box>
         </Flex>
         <Flex align="center" gap="3">
-          <Text fontSize="13.5px" color="soft">
-            Prices hold for so many days
-          </Text>
+          <Words>Prices hold for so many days</Words>
           <Box width="96px">
             <NumberCell
               label="Prices hold for so many days"
@@ -83,9 +55,9 @@ export function TermsPart() {
         </Flex>
       </Flex>
       <Flex gap="3" align="flex-start" wrap={{ base: 'wrap', md: 'nowrap' }}>
-        <Text width="118px" flexShrink={0} fontSize="13.5px" color="soft">
+        <Words width="118px" flexShrink={0}>
           Terms
-        </Text>
+        </Words>
         <LongCell
           label="Terms of this offer"
           placeholder={
@@ -98,5 +70,41 @@ export function TermsPart() {
         />
       </Flex>
     </Box>
+  );
+}
+
+const Words = chakra('p', { base: { fontSize: '13.5px', color: 'soft' } });
+
+interface OfferedProps {
+  readonly said: OfferTerms;
+  readonly set: (patch: Partial<OfferTerms>) => void;
+}
+
+/** Which of the repair options the customer is shown: at least one. */
+function Offered({ said, set }: OfferedProps) {
+  const ways = said.ways ?? schools;
+  return (
+    <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Options that are offered">
+      <Words width="118px">Offered</Words>
+      {schools.map((school) => {
+        const on = ways.includes(school);
+        return (
+          <Press
+            key={school}
+            type="button"
+            px="3"
+            look={on ? 'chosen' : 'plain'}
+            aria-pressed={on}
+            disabled={on && ways.length === 1}
+            onClick={() => {
+              const next = schools.filter((each) => (each === school ? !on : ways.includes(each)));
+              set({ ways: next.length === schools.length ? undefined : next });
+            }}
+          >
+            {schoolWords[school].name}
+          </Press>
+        );
+      })}
+    </Flex>
   );
 }

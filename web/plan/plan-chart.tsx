@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useDrag } from '@use-gesture/react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Moment } from '../../core/plan/calendar.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
 import { sayPeople, sayTime, sayWeekday, type Plan, type PlannedTask } from '../../core/plan/plan.js';
@@ -94,21 +94,14 @@ export function PlanChart({ plan, chosen, onChoose, onMove }: Props) {
   );
 }
 
-function Row({
-  task,
-  axis,
-  plan,
-  chosen,
-  onChoose,
-  onMove,
-}: Omit<Props, 'chosen' | 'onChoose'> & {
-  task: PlannedTask;
-  axis: Axis;
-  chosen: boolean;
-  onChoose: () => void;
-}) {
-  const [moved_px, setMoved] = useState<number>();
-  const bar = useRef<HTMLButtonElement>(null);
+interface RowProps extends Pick<Props, 'plan' | 'onMove'> {
+  readonly task: PlannedTask;
+  readonly axis: Axis;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+}
+
+function Row({ task, axis, plan, chosen, onChoose, onMove }: RowProps) {
   const { calendar } = plan;
   const left = axis.x(task.from);
   // Its end in the evening is the right edge of that day.
@@ -116,30 +109,7 @@ function Row({
     left + 8,
     axis.x(task.to - 1) + (axis.columns.at(-1)?.width ?? 0) / calendar.slotsPerDay,
   );
-  const drag = useDrag(
-    ({ movement: [dx], first, last, tap, event }) => {
-      if (first) onChoose();
-      if (tap) return;
-      event.preventDefault();
-      if (!last) {
-        setMoved(dx);
-        return;
-      }
-      setMoved(undefined);
-      const slot = axis.slotAt(left + dx);
-      if (slot !== task.from) onMove(task.id, calendar.startOf(slot));
-    },
-    { filterTaps: true, pointer: { keys: false } },
-  );
-  const keys = (event: React.KeyboardEvent) => {
-    const step = event.shiftKey ? calendar.slotsPerDay : 1;
-    if (event.key === 'ArrowRight') onMove(task.id, calendar.startOf(task.from + step));
-    else if (event.key === 'ArrowLeft' && task.from - step >= 0)
-      onMove(task.id, calendar.startOf(task.from - step));
-    else if (event.key === 'Delete' || event.key === 'Backspace') onMove(task.id, undefined);
-    else return;
-    event.preventDefault();
-  };
+  const { moved_px, bar } = useBar({ task, axis, plan, onMove, onChoose }, left);
   const { office, waterOff } = taskKindRow(task.kind);
   const at = moved_px === undefined ? undefined : calendar.startOf(axis.slotAt(left + moved_px));
   return (
@@ -151,18 +121,7 @@ function Row({
       borderColor="rule"
       bg={chosen ? 'keep' : undefined}
     >
-      {axis.columns.map(({ index, x, gap }) => (
-        <Box
-          key={index}
-          position="absolute"
-          top="0"
-          bottom="0"
-          left={`${x}px`}
-          borderLeft={gap ? '4px double' : '1px solid'}
-          borderColor={gap ? 'soft' : 'rule'}
-          aria-hidden
-        />
-      ))}
+      <DayLines axis={axis} />
       <Text
         position="absolute"
         top="2px"
@@ -178,8 +137,7 @@ function Row({
         {task.set && !at && <chakra.span color="signalInk"> · start set by hand</chakra.span>}
       </Text>
       <Bar
-        {...drag()}
-        ref={bar}
+        {...bar}
         type="button"
         of={office ? 'office' : waterOff ? 'water' : 'site'}
         left={`${left + (moved_px ?? 0)}px`}
@@ -189,8 +147,54 @@ function Row({
         aria-label={`${task.what}: ${sayWhen(task)}, ${sayPeople(task.crew)}${task.set ? ', start set by hand' : ''}`}
         aria-pressed={chosen}
         onFocus={onChoose}
-        onKeyDown={keys}
       />
     </Box>
   );
+}
+
+const DayLines = ({ axis }: { axis: Axis }) =>
+  axis.columns.map(({ index, x, gap }) => (
+    <Box
+      key={index}
+      position="absolute"
+      top="0"
+      bottom="0"
+      left={`${x}px`}
+      borderLeft={gap ? '4px double' : '1px solid'}
+      borderColor={gap ? 'soft' : 'rule'}
+      aria-hidden
+    />
+  ));
+
+/** A bar under a finger or the arrow keys, and how far it is dragged now, px. */
+function useBar(
+  { task, axis, plan: { calendar }, onMove, onChoose }: Omit<RowProps, 'chosen'>,
+  left: number,
+) {
+  const [moved_px, setMoved] = useState<number>();
+  const drag = useDrag(
+    ({ movement: [dx], first, last, tap, event }) => {
+      if (first) onChoose();
+      if (tap) return;
+      event.preventDefault();
+      if (!last) {
+        setMoved(dx);
+        return;
+      }
+      setMoved(undefined);
+      const slot = axis.slotAt(left + dx);
+      if (slot !== task.from) onMove(task.id, calendar.startOf(slot));
+    },
+    { filterTaps: true, pointer: { keys: false } },
+  );
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    const step = event.shiftKey ? calendar.slotsPerDay : 1;
+    if (event.key === 'ArrowRight') onMove(task.id, calendar.startOf(task.from + step));
+    else if (event.key === 'ArrowLeft' && task.from - step >= 0)
+      onMove(task.id, calendar.startOf(task.from - step));
+    else if (event.key === 'Delete' || event.key === 'Backspace') onMove(task.id, undefined);
+    else return;
+    event.preventDefault();
+  };
+  return { moved_px, bar: { ...drag(), onKeyDown } };
 }

@@ -1,19 +1,22 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import type { PracticeResult } from '../../core/practice/practice.js';
 import { inventPipe, levels, type Level } from '../../core/practice/invent.js';
 import { pictureOf, readingOf } from '../../core/practice/reel.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import { Choice, Press } from '../controls/controls';
+import { logKeys } from '../keys/table';
+import { useKeys } from '../keys/use-keys';
 import { LogTable } from '../log/log-table';
 import { PassChoice, WaterClock } from '../log/run-panel';
 import { TypedLine } from '../log/typed-line';
 import type { TypedLineHandle } from '../log/use-typed-line';
-import { useLogKeys } from '../log/use-log-keys';
+import { emptyKey } from '../log/use-log-hand';
 import { ReelPicture } from '../picture/reel-picture';
 import { Header, HeaderLink } from '../shell/header';
 import { NotFound } from '../shell/not-found';
-import { step_ft, stride_ft } from '../video/reel-panel';
+import { Counter, Presses, PushAndPull, StampZeroLocate } from '../video/reel-controls';
 import { HintAt, Hints, type Progress } from './hints';
 import { addScore, practiceName, readBegun, type Begun } from './kept';
 import { Result } from './result';
@@ -93,52 +96,117 @@ function useHands(practice: Practice) {
     setPass(by_ft > 0 ? 'out' : 'back');
     practice.push(by_ft);
   };
-  const turn = (hours: number) => {
+  const turn = (hours: number) => () => {
     setWaterClock((now) => wrapClock((now ?? 6) + hours));
+  };
+  const passTo = (to: 'out' | 'back') => () => {
+    setPass(to);
   };
   const stamp = () => typed.current?.put(String(readingOf(practice.reel)), 'front');
   const locate = () => {
     const words = practice.locate();
     if (words !== undefined) typed.current?.put(words, 'end');
   };
-  useLogKeys({
-    passOut: () => {
-      setPass('out');
-    },
-    passBack: () => {
-      setPass('back');
-    },
-    waterLeft: () => {
-      turn(-0.5);
-    },
-    waterRight: () => {
-      turn(0.5);
-    },
+  useKeys(logKeys, {
+    passOut: passTo('out'),
+    passBack: passTo('back'),
+    waterLeft: turn(-0.5),
+    waterRight: turn(0.5),
     stamp,
     locate,
     zero: practice.zero,
     line: () => typed.current?.focus(),
   });
-  const emptyKey = (event: React.KeyboardEvent): boolean => {
-    if (event.key === '[' || event.key === ']') {
-      turn(event.key === '[' ? -0.5 : 0.5);
+  const onEmptyKey = (event: React.KeyboardEvent): boolean =>
+    emptyKey(event, turn, (by_ft) => {
+      push(by_ft);
       return true;
-    }
-    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return false;
-    const far = event.shiftKey ? stride_ft : step_ft;
-    push(event.key === 'ArrowUp' ? far : -far);
-    return true;
-  };
-  return { typed, pass, setPass, waterClock, setWaterClock, push, stamp, locate, emptyKey };
+    });
+  return { typed, pass, setPass, waterClock, setWaterClock, push, stamp, locate, onEmptyKey };
 }
 
-function Workbench({ practice, level, seed }: { practice: Practice; level: Level; seed: number }) {
-  const { job, lineView, change, reel, result } = practice;
+type Hands = ReturnType<typeof useHands>;
+
+interface WorkbenchProps {
+  readonly practice: Practice;
+  readonly level: Level;
+  readonly seed: number;
+}
+
+/** The reel at the left; at its right the log, or what it comes to once it is done. */
+function Workbench({ practice, level, seed }: WorkbenchProps) {
   const hands = useHands(practice);
-  const navigate = useNavigate();
+  return (
+    <>
+      <Box
+        width={{ base: '100%', md: '340px', xl: '420px' }}
+        flexShrink={0}
+        overflowY={{ md: 'auto' }}
+        p="4"
+        borderRight={{ md: '1px solid' }}
+        borderColor={{ md: 'ink' }}
+      >
+        <Reel practice={practice} hands={hands} />
+      </Box>
+      <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }}>
+        {practice.result ? (
+          <Outcome practice={practice} result={practice.result} level={level} seed={seed} />
+        ) : (
+          <>
+            <Log practice={practice} hands={hands} />
+            <Done practice={practice} level={level} seed={seed} />
+          </>
+        )}
+      </Flex>
+    </>
+  );
+}
+
+/** The typed line over the log, as in a job. */
+function Log({ practice, hands }: { readonly practice: Practice; readonly hands: Hands }) {
+  const { job, lineView, change, reel } = practice;
   const [line] = job.lines;
   const run = line?.runs.find(({ access }) => access === reel.access.id);
   if (!line || !run) return null;
+  return (
+    <>
+      <Box
+        bg="sheet"
+        px={{ base: '3', md: '4' }}
+        pt={{ base: '2', md: '4' }}
+        pb="2"
+        borderBottom="1px solid"
+        borderColor="ink"
+        flexShrink={0}
+      >
+        <HintAt place="line" />
+        <TypedLine
+          ref={hands.typed}
+          line={line}
+          lineView={lineView}
+          runId={run.id}
+          pass={hands.pass}
+          waterClock={hands.waterClock}
+          change={change}
+          besideThumb={<PassChoice pass={hands.pass} setPass={hands.setPass} tight />}
+          onEmptyKey={hands.onEmptyKey}
+        />
+      </Box>
+      <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
+        <LogTable
+          line={line}
+          rows={lineView.rows}
+          change={change}
+          onChange={(entry) => hands.typed.current?.change(entry)}
+          onSeek={() => undefined}
+        />
+      </Box>
+    </>
+  );
+}
+
+/** The log is held against the truth, and the score is kept. */
+function Done({ practice, level, seed }: WorkbenchProps) {
   const finish = async () => {
     const { comparison } = await practice.finish();
     const count = (is: string) => comparison.things.filter((each) => each.is === is).length;
@@ -154,107 +222,58 @@ function Workbench({ practice, level, seed }: { practice: Practice; level: Level
     });
   };
   return (
-    <>
-      <Box
-        width={{ base: '100%', md: '340px', xl: '420px' }}
-        flexShrink={0}
-        overflowY={{ md: 'auto' }}
-        p="4"
-        borderRight={{ md: '1px solid' }}
-        borderColor={{ md: 'ink' }}
-      >
-        <Reel practice={practice} hands={hands} />
-      </Box>
-      <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }}>
-        {result ? (
-          <Box overflowY={{ md: 'auto' }} p="4">
-            <Flex gap="2" wrap="wrap" mb="3">
-              <Press
-                type="button"
-                look="signal"
-                onClick={() => void navigate(`/practice/${level.level}/${seed + 1}`)}
-              >
-                Another pipe of this level
-              </Press>
-              <Press type="button" onClick={practice.goOn}>
-                Go on with this log
-              </Press>
-              <Press type="button" onClick={() => void navigate('/practice')}>
-                All levels and scores
-              </Press>
-            </Flex>
-            <Result result={result} onShow={practice.showAgain} />
-          </Box>
-        ) : (
-          <>
-            <Box
-              bg="sheet"
-              px={{ base: '3', md: '4' }}
-              pt={{ base: '2', md: '4' }}
-              pb="2"
-              borderBottom="1px solid"
-              borderColor="ink"
-              flexShrink={0}
-            >
-              <HintAt place="line" />
-              <TypedLine
-                ref={hands.typed}
-                line={line}
-                lineView={lineView}
-                runId={run.id}
-                pass={hands.pass}
-                waterClock={hands.waterClock}
-                change={change}
-                besideThumb={<PassChoice pass={hands.pass} setPass={hands.setPass} tight />}
-                onEmptyKey={hands.emptyKey}
-              />
-            </Box>
-            <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
-              <LogTable
-                line={line}
-                rows={lineView.rows}
-                change={change}
-                onChange={(entry) => hands.typed.current?.change(entry)}
-                onSeek={() => undefined}
-              />
-            </Box>
-            <Box borderTop="1px solid" borderColor="ink" px="4" py="2">
-              <HintAt place="done" />
-              <Flex gap="3" align="center" wrap="wrap">
-                <Press
-                  type="button"
-                  look="signal"
-                  disabled={practice.working}
-                  aria-busy={practice.working}
-                  onClick={() => void finish()}
-                >
-                  {practice.working ? 'Comparing it with the truth…' : 'I’m done'}
-                </Press>
-                <Text color="soft" fontSize="14px">
-                  {level.asks}
-                </Text>
-              </Flex>
-            </Box>
-          </>
-        )}
+    <Box borderTop="1px solid" borderColor="ink" px="4" py="2">
+      <HintAt place="done" />
+      <Flex gap="3" align="center" wrap="wrap">
+        <Press
+          type="button"
+          look="signal"
+          disabled={practice.working}
+          aria-busy={practice.working}
+          onClick={() => void finish()}
+        >
+          {practice.working ? 'Comparing it with the truth…' : 'I’m done'}
+        </Press>
+        <Text color="soft" fontSize="14px">
+          {level.asks}
+        </Text>
       </Flex>
-    </>
+    </Box>
   );
 }
 
-function Reel({ practice, hands }: { practice: Practice; hands: ReturnType<typeof useHands> }) {
-  const { reel, stoppedBy, said, result } = practice;
+function Outcome({ practice, result, level, seed }: WorkbenchProps & { readonly result: PracticeResult }) {
+  const navigate = useNavigate();
+  return (
+    <Box overflowY={{ md: 'auto' }} p="4">
+      <Flex gap="2" wrap="wrap" mb="3">
+        <Press
+          type="button"
+          look="signal"
+          onClick={() => void navigate(`/practice/${level.level}/${seed + 1}`)}
+        >
+          Another pipe of this level
+        </Press>
+        <Press type="button" onClick={practice.goOn}>
+          Go on with this log
+        </Press>
+        <Press type="button" onClick={() => void navigate('/practice')}>
+          All levels and scores
+        </Press>
+      </Flex>
+      <Result result={result} onShow={practice.showAgain} />
+    </Box>
+  );
+}
+
+function Reel({ practice, hands }: { readonly practice: Practice; readonly hands: Hands }) {
+  const { reel, stoppedBy, said } = practice;
   const reading_ft = readingOf(reel);
   const canClean = stoppedBy !== undefined && stoppedBy !== 'main' && stoppedBy !== 'end';
   return (
     <>
       <ReelPicture picture={pictureOf(reel)} reading_ft={reading_ft} simulated tall="420px" />
-      <Flex align="baseline" gap="2" mt="2">
-        <Text fontFamily="heading" fontWeight={800} fontSize="40px" lineHeight="1" data-testid="counter">
-          {reading_ft.toFixed(1)}
-        </Text>
-        <Text color="soft">ft at the counter</Text>
-      </Flex>
+      <Counter reading_ft={reading_ft} />
       {stoppedBy !== undefined && (
         <Text color="signalInk" role="status">
           Goes no further: {stoppedBy}
@@ -262,40 +281,7 @@ function Reel({ practice, hands }: { practice: Practice; hands: ReturnType<typeo
       )}
       {said && <Text role="status">{said}</Text>}
       <HintAt place="reel" />
-      <Grid templateColumns="repeat(3, 1fr)" gap="2" mt="2">
-        {(
-          [
-            ['Push', stride_ft, undefined],
-            ['Pull', -stride_ft, undefined],
-            ['Pull ⅕', -step_ft, 'Pull a little'],
-          ] as const
-        ).map(([words, by_ft, label]) => (
-          <Press
-            key={words}
-            type="button"
-            px="1"
-            aria-label={label}
-            onClick={() => {
-              hands.push(by_ft);
-            }}
-          >
-            {words}
-          </Press>
-        ))}
-        {!result && (
-          <>
-            <Press type="button" px="1" onClick={hands.stamp}>
-              Stamp
-            </Press>
-            <Press type="button" px="1" onClick={practice.zero}>
-              Zero
-            </Press>
-            <Press type="button" px="1" onClick={hands.locate}>
-              Locate
-            </Press>
-          </>
-        )}
-      </Grid>
+      <ReelKeys practice={practice} hands={hands} />
       {canClean && (
         <Press type="button" look="signal" width="100%" mt="2" onClick={practice.cleanHere}>
           Clean it here
@@ -332,3 +318,10 @@ function Reel({ practice, hands }: { practice: Practice; hands: ReturnType<typeo
     </>
   );
 }
+
+const ReelKeys = ({ practice, hands }: { readonly practice: Practice; readonly hands: Hands }) => (
+  <Presses>
+    <PushAndPull push={hands.push} />
+    {!practice.result && <StampZeroLocate stamp={hands.stamp} zero={practice.zero} locate={hands.locate} />}
+  </Presses>
+);

@@ -37,29 +37,11 @@ export interface Practice {
 /** A little before a place, so that the lens looks at it, ft. */
 const before_ft = 0.9;
 
-/** Everything of one practice happens in the browser and is kept there: it needs no server. */
-export function usePractice(
-  pipe: SimulatedPipe,
-  level: number,
-  seed: number,
-  begun: Begun | undefined,
-): Practice {
-  const [job, setJob] = useState<Job>(() => begun?.job ?? practiceJob(pipe));
+/** The log of a practice with its undo: edits are kept nowhere but here. */
+function useOwnChange(begun: Job): { job: Job; change: Change } {
+  const [job, setJob] = useState(begun);
   const [past, setPast] = useState<readonly Job[]>([]);
   const [future, setFuture] = useState<readonly Job[]>([]);
-  const [reel, setReel] = useState<Reel>(() => reelOf(pipe, begun));
-  const [stoppedBy, setStopped] = useState<string>();
-  const [said, setSaid] = useState<string>();
-  const [result, setResult] = useState<PracticeResult>();
-  const [working, setWorking] = useState(false);
-  useEffect(() => {
-    const { access, cable_ft, pushing, zero_ft, lost_ft, cleaned } = reel;
-    void keepBegun(level, seed, {
-      job,
-      access: access.id,
-      reel: { cable_ft, pushing, zero_ft, lost_ft, cleaned },
-    });
-  }, [job, reel, level, seed]);
   const edit = useCallback(
     (edits: readonly Edit[]): Promise<void> => {
       setPast((all) => [...all, job]);
@@ -94,10 +76,17 @@ export function usePractice(
     }),
     [edit, future, job, past],
   );
-  const lineView = useMemo(() => practiceView(job), [job]);
+  return { job, change };
+}
+
+/** The head in its pipe, and what pushing, cleaning and locating do to it. */
+function useOwnReel(pipe: SimulatedPipe, begun: Begun | undefined) {
+  const [reel, setReel] = useState<Reel>(() => reelOf(pipe, begun));
+  const [stoppedBy, setStopped] = useState<string>();
+  const [said, setSaid] = useState<string>();
   return {
-    ...{ job, lineView, change, reel, stoppedBy, said, result, working },
-    push: (by_ft) => {
+    ...{ reel, stoppedBy, said },
+    push: (by_ft: number) => {
       const moved = move(reel, by_ft);
       setReel(moved.reel);
       setStopped(moved.stoppedBy);
@@ -122,14 +111,40 @@ export function usePractice(
       if (depth === undefined) setSaid('There is nothing to locate in the riser.');
       return depth === undefined ? undefined : `located ${depth} deep`;
     },
-    enterAt: (access) => {
+    enterAt: (access: string) => {
       setReel(enter(pipe, access, 1) ?? reel);
       setStopped(undefined);
     },
-    showAgain: (station_ft) => {
+    showAgain: (station_ft: number) => {
       setReel(moveTo(reel, Math.max(0, station_ft - before_ft)));
       setStopped(undefined);
     },
+  };
+}
+
+/** Everything of one practice happens in the browser and is kept there: it needs no server. */
+export function usePractice(
+  pipe: SimulatedPipe,
+  level: number,
+  seed: number,
+  begun: Begun | undefined,
+): Practice {
+  const { job, change } = useOwnChange(useMemo(() => begun?.job ?? practiceJob(pipe), [begun, pipe]));
+  const head = useOwnReel(pipe, begun);
+  const { reel } = head;
+  const [result, setResult] = useState<PracticeResult>();
+  const [working, setWorking] = useState(false);
+  useEffect(() => {
+    const { access, cable_ft, pushing, zero_ft, lost_ft, cleaned } = reel;
+    void keepBegun(level, seed, {
+      job,
+      access: access.id,
+      reel: { cable_ft, pushing, zero_ft, lost_ft, cleaned },
+    });
+  }, [job, reel, level, seed]);
+  const lineView = useMemo(() => practiceView(job), [job]);
+  return {
+    ...{ ...head, job, lineView, change, result, working },
     finish: async () => {
       setWorking(true);
       try {

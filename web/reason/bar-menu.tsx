@@ -3,7 +3,8 @@ import { chakra, Menu, Portal } from '@chakra-ui/react';
 import type { Method } from '../../core/job/vocabulary.js';
 import { Cap } from '../controls/controls';
 import { feet } from '../controls/format';
-import { otherMethods } from './method-keys';
+import { otherMethods } from '../keys/method-keys';
+import { pressOf } from '../keys/table';
 import type { ScopeBar } from '../drawing/scope-bars';
 
 const Choice = chakra(Menu.Item, {
@@ -23,46 +24,22 @@ const Choice = chakra(Menu.Item, {
 /** Refusals that a choice here would itself lift, or that are about money alone. */
 const choosable = ['not-needed', 'costs-more', 'pinned'];
 
-/** All that can be done on a bar, in a list that opens on the bar itself. */
-export function BarMenu({
-  bar,
-  at,
-  pinned,
-  onMethod,
-  onJoin,
-  onSplit,
-  onLift,
-  onClose,
-}: {
-  bar: ScopeBar;
+interface Props {
+  readonly bar: ScopeBar;
   /** The bar on the sheet. */
-  at: Element;
-  pinned: boolean;
-  onMethod: (method: Method) => void;
-  onJoin: () => void;
-  onSplit: () => void;
-  onLift: () => void;
-  onClose: () => void;
-}) {
-  const choices = [
-    ...otherMethods(bar.method).map(({ method, key, name }) => ({
-      says: name,
-      key,
-      against: bar.segments
-        .flatMap(({ rejected }) => rejected)
-        .find((each) => each.method === method && !choosable.includes(each.rule))?.why,
-      act: () => {
-        onMethod(method);
-      },
-    })),
-    ...(bar.action
-      ? [
-          { says: 'Join with next', key: 'j', against: undefined, act: onJoin },
-          { says: 'Split', key: 'd', against: undefined, act: onSplit },
-        ]
-      : []),
-    ...(pinned ? [{ says: 'Lift the pins here', key: 'x', against: undefined, act: onLift }] : []),
-  ];
+  readonly at: Element;
+  readonly pinned: boolean;
+  readonly onMethod: (method: Method) => void;
+  readonly onJoin: () => void;
+  readonly onSplit: () => void;
+  readonly onLift: () => void;
+  readonly onClose: () => void;
+}
+
+/** All that can be done on a bar, in a list that opens on the bar itself. */
+export function BarMenu({ at, onClose, ...asked }: Props) {
+  const { bar } = asked;
+  const choices = choicesOf(asked);
   return (
     <Menu.Root
       open
@@ -110,4 +87,32 @@ export function BarMenu({
       </Portal>
     </Menu.Root>
   );
+}
+
+interface BarChoice {
+  readonly says: string;
+  /** The same as on the sheet. */
+  readonly key: string;
+  /** What speaks against it here. */
+  readonly against?: string | undefined;
+  readonly act: () => void;
+}
+
+function choicesOf({ bar, pinned, onMethod, onJoin, onSplit, onLift }: Omit<Props, 'at' | 'onClose'>) {
+  const instead = otherMethods(bar.method).map(({ method, key, name }): BarChoice => ({
+    says: name,
+    key,
+    against: bar.segments
+      .flatMap(({ rejected }) => rejected)
+      .find((each) => each.method === method && !choosable.includes(each.rule))?.why,
+    act: () => {
+      onMethod(method);
+    },
+  }));
+  const shape: BarChoice[] = [
+    { says: 'Join with next', key: pressOf('join'), act: onJoin },
+    { says: 'Split', key: pressOf('split'), act: onSplit },
+  ];
+  const lift: BarChoice = { says: 'Lift the pins here', key: pressOf('lift'), act: onLift };
+  return [...instead, ...(bar.action ? shape : []), ...(pinned ? [lift] : [])];
 }

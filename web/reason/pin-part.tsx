@@ -4,7 +4,7 @@ import type { Method } from '../../core/job/vocabulary.js';
 import { pinsOn, type PlacedPin } from '../../core/views/pin-edits.js';
 import { Press } from '../controls/controls';
 import { feet } from '../controls/format';
-import { otherMethods } from './method-keys';
+import { otherMethods } from '../keys/method-keys';
 import { Part } from './part';
 import type { ScopeBar } from '../drawing/scope-bars';
 

@@ -25,26 +25,7 @@ export function PlanRulesEditor({ own, beneath, ownWords, onChange }: Props) {
   const set = (patch: PlanRulesOverride) => {
     onChange(withoutEmpty({ ...own, ...patch }));
   };
-  const mark = (key: keyof PlanRulesOverride) => (own[key] === undefined ? undefined : ownWords);
-  const number = (
-    key: 'hours' | 'crew' | 'locate_days' | 'permit_days' | 'labor_per_hour',
-    label: string,
-    unit: string,
-    least: number,
-  ) => (
-    <Row label={label} unit={unit} own={mark(key)}>
-      <NumberCell
-        label={label}
-        least={least}
-        measure={key === 'labor_per_hour' ? 'money' : 'number'}
-        value={own[key]}
-        placeholder={String(beneath[key])}
-        onChange={(value) => {
-          set({ [key]: key === 'hours' && value !== undefined ? Math.round(value * 4) / 4 : value });
-        }}
-      />
-    </Row>
-  );
+  const parts = { own, beneath, ownWords, set };
   return (
     <Box id="plan" mt="8">
       <Heading as="h2" fontSize="20px">
@@ -56,68 +37,7 @@ export function PlanRulesEditor({ own, beneath, ownWords, onChange }: Props) {
       </Text>
       <Flex gap="8" wrap="wrap" align="flex-start">
         <Box flex="1 1 420px" minWidth={0}>
-          <Group title="The day">
-            <Row label="Starts at" unit="24-hour clock" own={mark('startsAt')}>
-              <TextCell
-                label="The day starts at"
-                accepts={/^([01]\d|2[0-3]):(00|15|30|45)$/}
-                placeholder={beneath.startsAt}
-                value={own.startsAt}
-                onChange={(startsAt) => {
-                  set({ startsAt });
-                }}
-              />
-            </Row>
-            {number('hours', 'Hours worked a day, breaks not counted', 'h', 1)}
-            <Workdays
-              days={own.workdays ?? beneath.workdays}
-              onChange={(workdays) => {
-                set({ workdays: workdays.length > 0 ? workdays : undefined });
-              }}
-            />
-            {number('crew', 'People there are for a job', '', 1)}
-            {machines.map((machine) => (
-              <Row
-                key={machine}
-                label={`${capital(machineWords[machine])}, how many`}
-                unit=""
-                own={own.machines?.[machine] === undefined ? undefined : ownWords}
-              >
-                <NumberCell
-                  label={`${capital(machineWords[machine])}, how many`}
-                  least={0}
-                  value={own.machines?.[machine]}
-                  placeholder={String(beneath.machines[machine])}
-                  onChange={(count) => {
-                    set({
-                      machines: withoutEmpty({ ...own.machines, [machine]: count && Math.round(count) }),
-                    });
-                  }}
-                />
-              </Row>
-            ))}
-            {number('locate_days', 'Utility marks come so many working days after the call', 'days', 0)}
-            {number('permit_days', 'A permit comes so many working days after it was asked for', 'days', 0)}
-            {number('labor_per_hour', 'An hour of one person costs the company', '', 0)}
-            <Row
-              label="In pavement and driveways no excavation stands open overnight"
-              unit=""
-              own={mark('closeOvernight')}
-            >
-              <ChoiceCell
-                label="In pavement and driveways no excavation stands open overnight"
-                value={own.closeOvernight === undefined ? undefined : String(own.closeOvernight)}
-                options={[
-                  ['true', 'yes'],
-                  ['false', 'no: it is plated'],
-                ]}
-                empty={`${beneath.closeOvernight ? 'yes' : 'no: it is plated'} (as it is)`}
-                onChange={(value) => {
-                  set({ closeOvernight: value === undefined ? undefined : value === 'true' });
-                }}
-              />
-            </Row>
-          </Group>
+          <Day {...parts} />
           <SheetRows
             title="A liner cures in so many hours, by the resin’s own sheet"
             name="Cure row"
@@ -136,6 +56,118 @@ export function PlanRulesEditor({ own, beneath, ownWords, onChange }: Props) {
     </Box>
   );
 }
+
+interface PartProps extends Omit<Props, 'onChange'> {
+  readonly set: (patch: PlanRulesOverride) => void;
+}
+
+/** When the day starts, how long it is, who and what machines there are, and what is waited for. */
+function Day({ own, beneath, ownWords, set }: PartProps) {
+  const mark = (key: keyof PlanRulesOverride) => (own[key] === undefined ? undefined : ownWords);
+  const overnight = 'In pavement and driveways no excavation stands open overnight';
+  const row = (field: keyof typeof figures) => (
+    <FigureRow field={field} own={own} beneath={beneath} ownWords={mark(field)} set={set} />
+  );
+  return (
+    <Group title="The day">
+      <Row label="Starts at" unit="24-hour clock" own={mark('startsAt')}>
+        <TextCell
+          label="The day starts at"
+          accepts={/^([01]\d|2[0-3]):(00|15|30|45)$/}
+          placeholder={beneath.startsAt}
+          value={own.startsAt}
+          onChange={(startsAt) => {
+            set({ startsAt });
+          }}
+        />
+      </Row>
+      {row('hours')}
+      <Workdays
+        days={own.workdays ?? beneath.workdays}
+        onChange={(workdays) => {
+          set({ workdays: workdays.length > 0 ? workdays : undefined });
+        }}
+      />
+      {row('crew')}
+      <Machines {...{ own, beneath, ownWords, set }} />
+      {row('locate_days')}
+      {row('permit_days')}
+      {row('labor_per_hour')}
+      <Row label={overnight} unit="" own={mark('closeOvernight')}>
+        <ChoiceCell
+          label={overnight}
+          value={own.closeOvernight === undefined ? undefined : String(own.closeOvernight)}
+          options={[
+            ['true', 'yes'],
+            ['false', 'no: it is plated'],
+          ]}
+          empty={`${beneath.closeOvernight ? 'yes' : 'no: it is plated'} (as it is)`}
+          onChange={(value) => {
+            set({ closeOvernight: value === undefined ? undefined : value === 'true' });
+          }}
+        />
+      </Row>
+    </Group>
+  );
+}
+
+const figures = {
+  hours: { label: 'Hours worked a day, breaks not counted', unit: 'h', least: 1 },
+  crew: { label: 'People there are for a job', unit: '', least: 1 },
+  locate_days: { label: 'Utility marks come so many working days after the call', unit: 'days', least: 0 },
+  permit_days: {
+    label: 'A permit comes so many working days after it was asked for',
+    unit: 'days',
+    least: 0,
+  },
+  labor_per_hour: { label: 'An hour of one person costs the company', unit: '', least: 0 },
+} as const;
+
+interface FigureRowProps extends Omit<PartProps, 'ownWords'> {
+  readonly field: keyof typeof figures;
+  readonly ownWords: string | undefined;
+}
+
+function FigureRow({ field, own, beneath, ownWords, set }: FigureRowProps) {
+  const { label, unit, least } = figures[field];
+  return (
+    <Row label={label} unit={unit} own={ownWords}>
+      <NumberCell
+        label={label}
+        least={least}
+        measure={field === 'labor_per_hour' ? 'money' : 'number'}
+        value={own[field]}
+        placeholder={String(beneath[field])}
+        onChange={(value) => {
+          set({ [field]: field === 'hours' && value !== undefined ? Math.round(value * 4) / 4 : value });
+        }}
+      />
+    </Row>
+  );
+}
+
+const Machines = ({ own, beneath, ownWords, set }: PartProps) =>
+  machines.map((machine) => {
+    const label = `${capital(machineWords[machine])}, how many`;
+    return (
+      <Row
+        key={machine}
+        label={label}
+        unit=""
+        own={own.machines?.[machine] === undefined ? undefined : ownWords}
+      >
+        <NumberCell
+          label={label}
+          least={0}
+          value={own.machines?.[machine]}
+          placeholder={String(beneath.machines[machine])}
+          onChange={(count) => {
+            set({ machines: withoutEmpty({ ...own.machines, [machine]: count && Math.round(count) }) });
+          }}
+        />
+      </Row>
+    );
+  });
 
 const weekdays = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
 

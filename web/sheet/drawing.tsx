@@ -53,53 +53,13 @@ interface Props {
 const zoomPerPx = 1.0015;
 
 /** Every lane on one station axis, with one hairline through them all. */
-export function Drawing({
-  ref,
-  line,
-  lineScope,
-  scope,
-  ways,
-  scale,
-  window,
-  datum,
-  bars,
-  selected,
-  finding,
-  at,
-  moving,
-  differs,
-  on,
-}: Props) {
+export function Drawing({ ref, window, ways, datum, at, finding, scope, ...shown }: Props) {
+  const { line, lineScope, scale, on, selected, moving } = shown;
   const stationAt = (clientX: number): number => {
     const left = ref.current?.getBoundingClientRect().left ?? 0;
     return scale.x.invert(clientX - left);
   };
-  useGesture(
-    {
-      onWheel: ({ event, delta: [dx, dy] }) => {
-        // On its own the wheel zooms; with Shift, or turned sideways, it moves along the line.
-        if (event.shiftKey || Math.abs(dx) > Math.abs(dy)) {
-          const by = event.shiftKey && dx === 0 ? dy : dx;
-          if (window.shown) event.preventDefault();
-          window.pan(scale.x.invert(by) - scale.x.invert(0));
-          return;
-        }
-        if (event.clientX - (ref.current?.getBoundingClientRect().left ?? 0) < gutter_px) return;
-        event.preventDefault();
-        window.zoom(zoomPerPx ** dy, stationAt(event.clientX));
-      },
-      onPinch: ({ offset: [now], lastOffset: [before], first, memo, origin: [ox] }) => {
-        const last = first ? before : (memo as number);
-        window.zoom(last / now, stationAt(ox));
-        return now;
-      },
-    },
-    {
-      target: ref as RefObject<SVGSVGElement>,
-      eventOptions: { passive: false },
-      wheel: { preventDefault: false },
-    },
-  );
+  useWheelAndPinch(ref, scale, window, stationAt);
   const follow = (event: React.PointerEvent<SVGSVGElement>) => {
     const station = stationAt(event.clientX);
     on.station(station >= line.from_ft - 0.01 && station <= line.to_ft + 0.01 ? station : undefined);
@@ -144,35 +104,80 @@ export function Drawing({
       />
       <WallLane line={line} scale={scale} selected={finding} onSelect={on.finding} />
       <JudgedLane line={line} scale={scale} />
-      {lineScope.feasible ? (
-        <ScopeLane
-          bars={bars}
-          scale={scale}
-          selected={selected}
-          pins={line.pins}
-          uncured={lineScope.notPossible}
-          differs={differs}
-          onSelect={on.bar}
-          onChoices={on.choices}
-          onEnd={on.end}
-          moving={moving}
-        />
-      ) : (
-        <text
-          x={gutter_px}
-          y={lanes.scope.top + 30}
-          fontSize={15}
-          fontWeight={700}
-          style={{ fill: 'var(--chakra-colors-signal-ink)' }}
-        >
-          No scope satisfies the rules and pins here: see the panel.
-        </text>
-      )}
+      <Scope {...shown} />
       <Gutter line={line} scope={lineScope} datum={datum} width={scale.width} />
       {ways && (
         <WaysLane scope={scope} lineId={line.id} scale={scale} onTake={on.take} onLookAt={on.lookAt} />
       )}
       {hair !== undefined && <Hairline line={line} scale={scale} station_ft={hair} />}
     </chakra.svg>
+  );
+}
+
+type ScopeProps = Pick<
+  Props,
+  'line' | 'lineScope' | 'scale' | 'on' | 'bars' | 'selected' | 'differs' | 'moving'
+>;
+
+function Scope({ line, lineScope, scale, on, bars, selected, differs, moving }: ScopeProps) {
+  if (!lineScope.feasible)
+    return (
+      <text
+        x={gutter_px}
+        y={lanes.scope.top + 30}
+        fontSize={15}
+        fontWeight={700}
+        style={{ fill: 'var(--chakra-colors-signal-ink)' }}
+      >
+        No scope satisfies the rules and pins here: see the panel.
+      </text>
+    );
+  return (
+    <ScopeLane
+      bars={bars}
+      scale={scale}
+      selected={selected}
+      pins={line.pins}
+      uncured={lineScope.notPossible}
+      differs={differs}
+      onSelect={on.bar}
+      onChoices={on.choices}
+      onEnd={on.end}
+      moving={moving}
+    />
+  );
+}
+
+/** On its own the wheel zooms; with Shift, or turned sideways, it moves along the line. Two fingers zoom. */
+function useWheelAndPinch(
+  ref: RefObject<SVGSVGElement | null>,
+  scale: SheetScale,
+  window: SheetWindow,
+  stationAt: (clientX: number) => number,
+): void {
+  useGesture(
+    {
+      onWheel: ({ event, delta: [dx, dy] }) => {
+        if (event.shiftKey || Math.abs(dx) > Math.abs(dy)) {
+          const by = event.shiftKey && dx === 0 ? dy : dx;
+          if (window.shown) event.preventDefault();
+          window.pan(scale.x.invert(by) - scale.x.invert(0));
+          return;
+        }
+        if (event.clientX - (ref.current?.getBoundingClientRect().left ?? 0) < gutter_px) return;
+        event.preventDefault();
+        window.zoom(zoomPerPx ** dy, stationAt(event.clientX));
+      },
+      onPinch: ({ offset: [now], lastOffset: [before], first, memo, origin: [ox] }) => {
+        const last = first ? before : (memo as number);
+        window.zoom(last / now, stationAt(ox));
+        return now;
+      },
+    },
+    {
+      target: ref as RefObject<SVGSVGElement>,
+      eventOptions: { passive: false },
+      wheel: { preventDefault: false },
+    },
   );
 }

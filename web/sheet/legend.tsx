@@ -1,6 +1,7 @@
 import { methodName, methodRow } from '../../core/methods/index.js';
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
+import type { ReactNode } from 'react';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import { methods } from '../../core/job/vocabulary.js';
 import { Press } from '../controls/controls';
@@ -17,6 +18,21 @@ const scale: SheetScale = {
   to_ft: 2,
   seen: { from_ft: 0, to_ft: 2 },
 };
+
+const hatches = [
+  ['unseen', 'Not seen: nothing is known'],
+  ['dug', 'An excavation, to scale'],
+  ['no-dig', 'No digging here'],
+  ['hatch-cross', 'Bituminous fiber pipe, asbestos cement'],
+  ['hatch-dots', 'Concrete, cast iron'],
+] as const;
+
+const Row = ({ words, children }: { words: string; children: ReactNode }) => (
+  <Flex align="center" gap="3">
+    {children}
+    <Text>{words}</Text>
+  </Flex>
+);
 
 /** What the drawings mean: every finding as it is drawn on the wall, hatches, and the colours of what is done. */
 export function Legend({ onClose }: { onClose: () => void }) {
@@ -52,7 +68,7 @@ export function Legend({ onClose }: { onClose: () => void }) {
       </Text>
       <Grid templateColumns="repeat(auto-fill, minmax(190px, 1fr))" gap="2">
         {gradedKinds().map(({ id: kind }) => (
-          <Flex key={kind} align="center" gap="3">
+          <Row key={kind} words={findingName(kind)}>
             <svg
               width={46}
               height={88}
@@ -63,19 +79,10 @@ export function Legend({ onClose }: { onClose: () => void }) {
             >
               <DrawnFinding finding={sampleOf(kind)} scale={scale} />
             </svg>
-            <Text>{findingName(kind)}</Text>
-          </Flex>
+          </Row>
         ))}
-        {(
-          [
-            ['unseen', 'Not seen: nothing is known'],
-            ['dug', 'An excavation, to scale'],
-            ['no-dig', 'No digging here'],
-            ['hatch-cross', 'Bituminous fiber pipe, asbestos cement'],
-            ['hatch-dots', 'Concrete, cast iron'],
-          ] as const
-        ).map(([pattern, words]) => (
-          <Flex key={pattern} align="center" gap="3">
+        {hatches.map(([pattern, words]) => (
+          <Row key={pattern} words={words}>
             <svg width={sample_px} height={30} aria-hidden style={{ flexShrink: 0 }}>
               <rect
                 width={sample_px}
@@ -84,14 +91,12 @@ export function Legend({ onClose }: { onClose: () => void }) {
                 stroke="var(--chakra-colors-soft)"
               />
             </svg>
-            <Text>{words}</Text>
-          </Flex>
+          </Row>
         ))}
         {methods.map((method) => (
-          <Flex key={method} align="center" gap="3">
+          <Row key={method} words={methodName(method)}>
             <Box width={`${sample_px}px`} height="24px" bg={methodRow(method).drawing.fill} flexShrink={0} />
-            <Text>{methodName(method)}</Text>
-          </Flex>
+          </Row>
         ))}
       </Grid>
     </Box>

@@ -52,23 +52,79 @@ export const Cannot = ({ why, lines }: { why: string | undefined; lines: number 
   </Text>
 );
 
-/** The strip over the sheet: how much of the line is shown, what can be opened and saved, and what stands in the way. */
-export function SheetTools({
-  zoomed,
-  gradeOpen,
-  legendOpen,
-  cannot,
-  actions,
-  children,
-}: {
-  zoomed: boolean;
-  gradeOpen: boolean;
-  legendOpen: boolean;
+const Zoom = ({ zoomed, actions }: { zoomed: boolean; actions: SheetActions }) => (
+  <>
+    <Tool
+      type="button"
+      aria-label="Zoom out"
+      title="Zoom out (−)"
+      disabled={!zoomed}
+      onClick={() => {
+        actions.zoom(zoomStep);
+      }}
+    >
+      <ZoomOut size={19} />
+    </Tool>
+    <Tool
+      type="button"
+      aria-label="Zoom in"
+      title="Zoom in (+)"
+      onClick={() => {
+        actions.zoom(1 / zoomStep);
+      }}
+    >
+      <ZoomIn size={19} />
+    </Tool>
+    <Tool type="button" title="The whole line (0)" disabled={!zoomed} onClick={actions.fit}>
+      <Maximize size={17} /> Whole line
+    </Tool>
+  </>
+);
+
+/** The drawing taken away: to draw on, or on paper. */
+const OnPaper = ({ save }: Pick<SheetActions, 'save'>) => (
+  <>
+    {(['svg', 'dxf'] as const).map((as) => {
+      const says = `Save the drawing as ${as.toUpperCase()}`;
+      return (
+        <Tool
+          key={as}
+          type="button"
+          aria-label={says}
+          title={says}
+          onClick={() => {
+            save(as);
+          }}
+        >
+          <Download size={17} /> {as.toUpperCase()}
+        </Tool>
+      );
+    })}
+    <Tool
+      type="button"
+      aria-label="Print the sheet"
+      title="Print the sheet"
+      onClick={() => {
+        window.print();
+      }}
+    >
+      <Printer size={18} />
+    </Tool>
+  </>
+);
+
+interface Props {
+  readonly zoomed: boolean;
+  readonly gradeOpen: boolean;
+  readonly legendOpen: boolean;
   /** Why what was tried cannot be. */
-  cannot: string | undefined;
-  actions: SheetActions;
-  children: ReactNode;
-}) {
+  readonly cannot: string | undefined;
+  readonly actions: SheetActions;
+  readonly children: ReactNode;
+}
+
+/** The strip over the sheet: how much of the line is shown, what can be opened and saved, and what stands in the way. */
+export function SheetTools({ zoomed, gradeOpen, legendOpen, cannot, actions, children }: Props) {
   const narrow = useNarrow();
   return (
     <Flex
@@ -88,30 +144,7 @@ export function SheetTools({
       zIndex={{ md: 3, lg: 'auto' }}
       bg="paper"
     >
-      <Tool
-        type="button"
-        aria-label="Zoom out"
-        title="Zoom out (−)"
-        disabled={!zoomed}
-        onClick={() => {
-          actions.zoom(zoomStep);
-        }}
-      >
-        <ZoomOut size={19} />
-      </Tool>
-      <Tool
-        type="button"
-        aria-label="Zoom in"
-        title="Zoom in (+)"
-        onClick={() => {
-          actions.zoom(1 / zoomStep);
-        }}
-      >
-        <ZoomIn size={19} />
-      </Tool>
-      <Tool type="button" title="The whole line (0)" disabled={!zoomed} onClick={actions.fit}>
-        <Maximize size={17} /> Whole line
-      </Tool>
+      <Zoom zoomed={zoomed} actions={actions} />
       {children}
       <Box flex="1" minWidth="0">
         {!narrow && <Cannot why={cannot} lines={2} />}
@@ -122,36 +155,7 @@ export function SheetTools({
       <Tool type="button" aria-pressed={legendOpen} onClick={actions.legend}>
         <Shapes size={17} /> Legend
       </Tool>
-      <Tool
-        type="button"
-        aria-label="Save the drawing as SVG"
-        title="Save the drawing as SVG"
-        onClick={() => {
-          actions.save('svg');
-        }}
-      >
-        <Download size={17} /> SVG
-      </Tool>
-      <Tool
-        type="button"
-        aria-label="Save the drawing as DXF"
-        title="Save the drawing as DXF"
-        onClick={() => {
-          actions.save('dxf');
-        }}
-      >
-        <Download size={17} /> DXF
-      </Tool>
-      <Tool
-        type="button"
-        aria-label="Print the sheet"
-        title="Print the sheet"
-        onClick={() => {
-          window.print();
-        }}
-      >
-        <Printer size={18} />
-      </Tool>
+      <OnPaper save={actions.save} />
       <Tool type="button" aria-label="Keys of the sheet" title="Keys (?)" onClick={actions.keys}>
         <HelpCircle size={18} />
       </Tool>

@@ -2,10 +2,14 @@ import { datumName } from '../../core/job/point-words.js';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { useMemo, useRef, useState, type RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
+import type { Interval } from '../../core/line/intervals.js';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { leastWidth_px, sheetScale, type SheetScale } from '../drawing/sheet-scale';
 import { useWidth } from '../drawing/use-width';
 import { Minimap } from '../lanes/minimap';
+import { methodKeys } from '../keys/method-keys';
+import { sheetKeys } from '../keys/table';
+import { useKeys } from '../keys/use-keys';
 import { differsFrom } from '../reason/differs';
 import { PinPart } from '../reason/pin-part';
 import { ReasonPanel } from '../reason/reason-panel';
@@ -25,8 +29,7 @@ import { saveDxf, saveSvg } from '../drawing/save-drawing';
 import { SheetKeys } from './sheet-keys';
 import { SheetTools, type SheetActions } from './sheet-tools';
 import { useScopeHand, type ScopeHand } from './use-scope-hand';
-import { useSheetKeys } from './use-sheet-keys';
-import { useWindow, type SheetWindow } from './use-window';
+import { useWindow, zoomStep, type SheetWindow } from './use-window';
 import { WaysList } from './ways-list';
 import { late } from '../shell/late';
 
@@ -64,17 +67,18 @@ interface Desk {
   readonly setMenuOn: (bar: Element) => void;
 }
 
+/** The line to as many px as there are, or what of it the window shows. */
+function useScale({ from_ft, to_ft }: Interval, boxWidth: number, shown: Interval | undefined): SheetScale {
+  const width = Math.max(leastWidth_px, boxWidth);
+  return useMemo(() => sheetScale({ from_ft, to_ft }, width, shown), [from_ft, to_ft, width, shown]);
+}
+
 function Sheet(known: Known) {
   const narrow = useNarrow();
   const { lineView, change } = known;
   const [ref, boxWidth] = useWidth<HTMLDivElement>(944);
-  const width = Math.max(leastWidth_px, boxWidth);
   const window = useWindow(lineView);
-  const { from_ft, to_ft } = lineView;
-  const scale = useMemo(
-    () => sheetScale({ from_ft, to_ft }, width, window.shown),
-    [from_ft, to_ft, width, window.shown],
-  );
+  const scale = useScale(lineView, boxWidth, window.shown);
   const drawing = useRef<SVGSVGElement>(null);
   const hand = useScopeHand(known);
   const [finding, setFinding] = useState<string>();
@@ -161,30 +165,55 @@ function useSheetActions(
 
 function useDeskKeys(desk: Desk, actions: SheetActions, close: () => void): void {
   const { hand, window, scale, drawing, at, setFinding, setMenuOn } = desk;
-  useSheetKeys({
-    ...actions,
-    doHere: hand.doHere,
-    join: hand.join,
-    split: () => {
-      hand.split(at);
+  const go = (by: number) => () => {
+    hand.go(by);
+    setFinding(undefined);
+  };
+  const zoom = (times: number) => () => {
+    actions.zoom(times);
+  };
+  const pan = (share: number) => () => {
+    window.pan(share * (scale.seen.to_ft - scale.seen.from_ft));
+  };
+  useKeys(
+    sheetKeys,
+    {
+      ...Object.fromEntries(
+        methodKeys.map(({ method }) => [
+          `do ${method}`,
+          () => {
+            hand.doHere(method);
+          },
+        ]),
+      ),
+      join: hand.join,
+      split: () => {
+        hand.split(at);
+      },
+      lift: hand.liftHere,
+      menu: () => {
+        const bar = hand.selected && drawing.current?.querySelector(`[data-bar="${hand.selected.key}"]`);
+        if (bar) setMenuOn(bar);
+      },
+      next: go(1),
+      before: go(-1),
+      zoomIn: zoom(1 / zoomStep),
+      zoomOut: zoom(zoomStep),
+      fit: actions.fit,
+      upstream: pan(-0.25),
+      downstream: pan(0.25),
+      grade: actions.grade,
+      line: () => {
+        document.querySelector<HTMLInputElement>('[data-testid="totals"] input')?.focus();
+      },
+      keys: actions.keys,
+      stop: () => {
+        close();
+        hand.forget();
+      },
     },
-    go: (by) => {
-      hand.go(by);
-      setFinding(undefined);
-    },
-    lift: hand.liftHere,
-    menu: () => {
-      const bar = hand.selected && drawing.current?.querySelector(`[data-bar="${hand.selected.key}"]`);
-      if (bar) setMenuOn(bar);
-    },
-    pan: (share) => {
-      window.pan(share * (scale.seen.to_ft - scale.seen.from_ft));
-    },
-    stop: () => {
-      close();
-      hand.forget();
-    },
-  });
+    'fieldsAndMenus',
+  );
 }
 
 const Tools = ({ desk, actions }: { desk: Desk; actions: SheetActions }) => (

@@ -66,32 +66,34 @@ const samePlace_ft = 0.01;
 /** A piece split off is at least so long, ft. */
 const leastPiece_ft = 0.5;
 
-export function useScopeHand({
-  job,
-  inForce,
-  line,
-  caughtUp,
-  change,
-  view,
-  lineView,
-  lineScope,
-}: Known): ScopeHand {
-  const [chosenAt, setChosenAt] = useState<number>();
+/** What stands on the sheet: what is tried takes the place of what is so, as long as it can be done. */
+function useShown({ view, line, lineScope, inForce, caughtUp }: Known) {
+  const trial = useTrial(inForce, line.id, caughtUp);
+  const triedLine = trial.tried?.lines.find(({ id }) => id === line.id);
+  const tried = triedLine?.feasible ?? false;
+  const shown = triedLine && tried ? triedLine : lineScope;
+  const bars = useMemo(() => barsOf(shown), [shown]);
+  const scope: ScopeSoFar = tried ? { ...view.scope, ...trial.tried, ifUnseenIs: undefined } : view.scope;
+  return { trial, tried, can: triedLine?.feasible ?? true, shown, bars, scope };
+}
+
+/** Which bar is chosen, by a station within it: what it is called changes with every scope. */
+function useChosen(bars: readonly ScopeBar[]) {
+  const [at, chooseAt] = useState<number>();
+  const chosen =
+    at === undefined ? weightiest(bars) : bars.find(({ from_ft, to_ft }) => from_ft <= at && at <= to_ft);
+  return { chosen, chooseAt };
+}
+
+export function useScopeHand(known: Known): ScopeHand {
+  const { job, inForce, line, change, lineView, lineScope } = known;
+  const { trial, tried, can, shown, bars, scope } = useShown(known);
+  const { chosen, chooseAt } = useChosen(bars);
   const [drag, setDrag] = useState<Drag>();
   const [cannot, setCannot] = useState<string>();
-  const trial = useTrial(inForce, line.id, caughtUp);
   const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
-
-  // What is tried takes the place of what stands, as long as it can be done.
-  const triedLine = trial.tried?.lines.find(({ id }) => id === line.id);
-  const can = triedLine?.feasible ?? true;
-  const shown = triedLine?.feasible ? triedLine : lineScope;
-  const bars = useMemo(() => barsOf(shown), [shown]);
-  const found =
-    chosenAt === undefined
-      ? weightiest(bars)
-      : bars.find(({ from_ft, to_ft }) => from_ft <= chosenAt && chosenAt <= to_ft);
-  const selected = drag?.bar ?? found;
+  const selected = drag?.bar ?? chosen;
+  const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
 
   const commit = async (pins: readonly Pin[], around: Interval) => {
     setCannot(undefined);
@@ -103,7 +105,7 @@ export function useScopeHand({
       trial.stop();
       return;
     }
-    setChosenAt((around.from_ft + around.to_ft) / 2);
+    chooseAt((around.from_ft + around.to_ft) / 2);
     await change.say([{ kind: 'pins', line: line.id, set: pins.length > 0 ? [...pins] : null }]);
   };
   const moveEnd: ScopeHand['moveEnd'] = (end, raw_ft, last) => {
@@ -123,61 +125,34 @@ export function useScopeHand({
       trial.ask(pins, around);
     }
   };
-  const lift = (pins: readonly PlacedPin[]) => {
-    const [first] = pins;
-    if (first) void commit(without(lineView.pins, pins), selected ?? first);
-  };
-  const join = () => {
-    const other = selected?.action && neighborOf(bars, selected);
-    if (selected?.action && !other) setCannot('There is nothing else on this line to join it with.');
-    if (!selected || !other) return;
-    const whole = {
-      from_ft: Math.min(selected.from_ft, other.from_ft),
-      to_ft: Math.max(selected.to_ft, other.to_ft),
-    };
-    void commit(withJoined(lineView.pins, selected, other, spotMost_ft), whole);
-  };
-  const split = (near_ft: number | undefined) => {
-    if (!selected?.action) return;
-    if (workOf(selected.method).kind === 'dig') {
-      setCannot('Two digs that touch are one: choose what is done between them instead.');
-      return;
-    }
-    const at = splitPlace(selected, lineScope, near_ft);
-    if (at === undefined) setCannot('It is too short to split.');
-    else void commit(withSplit(lineView.pins, at), { from_ft: selected.from_ft, to_ft: at });
-  };
   const choose = (bar: ScopeBar) => {
-    setChosenAt((bar.from_ft + bar.to_ft) / 2);
+    chooseAt((bar.from_ft + bar.to_ft) / 2);
     setCannot(undefined);
   };
-  const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
+  const act = (asked: Asked | string | undefined) => {
+    if (typeof asked === 'string') setCannot(asked);
+    else if (asked) void commit(asked.pins, asked.around);
+  };
+  const lift = (pins: readonly PlacedPin[]) => {
+    act(lifted(lineView.pins, pins, selected));
+  };
   return {
-    scope:
-      triedLine?.feasible && trial.tried
-        ? { ...view.scope, ...trial.tried, ifUnseenIs: undefined }
-        : view.scope,
-    tried: triedLine?.feasible ?? false,
-    lineScope: shown,
-    bars,
-    selected,
-    drag,
+    ...{ scope, tried, lineScope: shown, bars, selected, drag, pinsHere, choose, chooseAt, moveEnd, lift },
     refusal: drag && !can ? cannotBe(trial.tried?.cannot) : cannot,
-    pinsHere,
-    choose,
-    chooseAt: setChosenAt,
     go: (by) => {
       const here = bars.findIndex(({ key }) => key === selected?.key);
       const next = bars[Math.min(bars.length - 1, Math.max(0, here + by))];
       if (next) choose(next);
     },
-    moveEnd,
     doHere: (method) => {
-      if (selected) void commit(withMethod(lineView.pins, selected, method, spotMost_ft), selected);
+      if (selected) act({ pins: withMethod(lineView.pins, selected, method, spotMost_ft), around: selected });
     },
-    join,
-    split,
-    lift,
+    join: () => {
+      act(joined(lineView.pins, bars, selected, spotMost_ft));
+    },
+    split: (near_ft) => {
+      act(splitNear(lineView.pins, selected, lineScope, near_ft));
+    },
     liftHere: () => {
       lift(pinsHere);
     },
@@ -189,6 +164,53 @@ export function useScopeHand({
       setCannot(undefined);
     },
   };
+}
+
+/** The pins that something asked for comes to, and the stretch it is about. */
+interface Asked {
+  readonly pins: readonly Pin[];
+  readonly around: Interval;
+}
+
+type Pins = LineView['pins'];
+
+function lifted(pins: Pins, those: readonly PlacedPin[], chosen: ScopeBar | undefined): Asked | undefined {
+  const [first] = those;
+  return first && { pins: without(pins, those), around: chosen ?? first };
+}
+
+/** The chosen action joined with its neighbor, or why it cannot be. */
+function joined(
+  pins: Pins,
+  bars: readonly ScopeBar[],
+  chosen: ScopeBar | undefined,
+  spotMost_ft: number,
+): Asked | string | undefined {
+  if (!chosen?.action) return undefined;
+  const other = neighborOf(bars, chosen);
+  if (!other) return 'There is nothing else on this line to join it with.';
+  return {
+    pins: withJoined(pins, chosen, other, spotMost_ft),
+    around: {
+      from_ft: Math.min(chosen.from_ft, other.from_ft),
+      to_ft: Math.max(chosen.to_ft, other.to_ft),
+    },
+  };
+}
+
+/** The chosen action split near a station, else in its middle, or why it cannot be. */
+function splitNear(
+  pins: Pins,
+  chosen: ScopeBar | undefined,
+  lineScope: LineScope,
+  near_ft: number | undefined,
+): Asked | string | undefined {
+  if (!chosen?.action) return undefined;
+  if (workOf(chosen.method).kind === 'dig')
+    return 'Two digs that touch are one: choose what is done between them instead.';
+  const at = splitPlace(chosen, lineScope, near_ft);
+  if (at === undefined) return 'It is too short to split.';
+  return { pins: withSplit(pins, at), around: { from_ft: chosen.from_ft, to_ft: at } };
 }
 
 interface Moving {

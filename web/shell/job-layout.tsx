@@ -13,13 +13,14 @@ import { useSeesPrices } from '../api/me';
 import { useNewJobs, useOutbox } from '../api/outbox';
 import { useView } from '../api/view';
 import { HistoryPanel } from '../history/history-panel';
+import { undoKeys } from '../keys/table';
+import { useKeys } from '../keys/use-keys';
 import { JobBar } from './job-bar';
 import { isOpenTo, jobTabs } from './job-tabs';
 import { NotFound } from './not-found';
 import { Notice, useNotice } from './notice';
 import { OutboxBanner } from './outbox-banner';
 import { Faults } from './trouble';
-import { useUndoKeys } from './use-undo-keys';
 import type { LineView } from '../../core/views/line-view.js';
 
 export interface JobContext {
@@ -50,31 +51,42 @@ export interface JobContext {
 
 export const useJobContext = () => useOutletContext<JobContext>();
 
-/** One job: its name, its views in the order people work, its verdict. */
-export function JobLayout() {
-  const { jobId = '' } = useParams();
-  const { stored, job, error: loadError } = useJob(jobId);
-  const { live } = useFollow(jobId, stored?.version);
-  const outbox = useOutbox().filter((item) => item.job === jobId);
-  const isNew = useNewJobs().some(({ job: made, state }) => made === jobId && state === 'waiting');
-  const waiting = outbox.filter(({ state }) => state === 'waiting').length + (isNew ? 1 : 0);
-  const [lineId, setLineId] = useState<string>();
-  const [historyOpen, setHistoryOpen] = useState(false);
+/** Everything known of a job now: itself, its company, what was worked out, and how it is changed. */
+function useOpenJob(id: string, tell: (words: string) => void) {
+  const { stored, job, error: loadError } = useJob(id);
+  const { live } = useFollow(id, stored?.version);
+  const items = useOutbox().filter((item) => item.job === id);
+  const isNew = useNewJobs().some(({ job: made, state }) => made === id && state === 'waiting');
+  const waiting = items.filter(({ state }) => state === 'waiting').length + (isNew ? 1 : 0);
   const { firm } = useFirm();
   const inForce = useMemo(() => (job && firm ? underFirm(job, firm) : undefined), [job, firm]);
   const seesPrices = useSeesPrices();
-  const worked = useView(jobId, seesPrices ? inForce : undefined, seesPrices);
-  const served = useCrewView(jobId, stored, seesPrices ? undefined : inForce);
-  const { lines, view, error, complete, caughtUp } = seesPrices ? worked : served;
+  const worked = useView(id, seesPrices ? inForce : undefined, seesPrices);
+  const served = useCrewView(id, stored, seesPrices ? undefined : inForce);
+  const change = useEdit(id, tell);
+  const known = { ...(seesPrices ? worked : served), id, job, firm, inForce, change, waiting, seesPrices };
+  return { known, live, items, loadError, isLoaded: stored !== undefined };
+}
+
+/** The name of the page is the tab and the job. */
+function usePageTitle(words: string | undefined): void {
+  useEffect(() => {
+    if (words) document.title = words;
+  }, [words]);
+}
+
+/** One job: its name, its views in the order people work, its verdict. */
+export function JobLayout() {
+  const { jobId = '' } = useParams();
   const { notice, tell } = useNotice();
-  const change = useEdit(jobId, tell);
-  useUndoKeys(change);
+  const { known, live, items, loadError, isLoaded } = useOpenJob(jobId, tell);
+  const { job, firm, inForce, change, view, lines, error, seesPrices, waiting } = known;
+  const [lineId, setLineId] = useState<string>();
+  const [historyOpen, setHistoryOpen] = useState(false);
+  useKeys(undoKeys, change, 'fields');
   const { pathname } = useLocation();
   const [at, tab] = jobTabs.find(([each]) => pathname.endsWith(`/${each}`)) ?? [];
-  const pageTitle = job && [tab, job.title, 'Open Trench'].filter(Boolean).join(' · ');
-  useEffect(() => {
-    if (pageTitle) document.title = pageTitle;
-  }, [pageTitle]);
+  usePageTitle(job && [tab, job.title, 'Open Trench'].filter(Boolean).join(' · '));
   if (loadError instanceof Refused && loadError.status === 404)
     return <NotFound what="There is no such job" />;
   if (at !== undefined && !isOpenTo(at, seesPrices)) return <Navigate to={`/jobs/${jobId}/log`} replace />;
@@ -82,21 +94,8 @@ export function JobLayout() {
   const context: JobContext | undefined =
     job && inForce && firm && line
       ? {
-          ...{
-            id: jobId,
-            job,
-            inForce,
-            firm,
-            line,
-            view,
-            complete,
-            caughtUp,
-            change,
-            waiting,
-            seesPrices,
-            setLineId,
-            tell,
-          },
+          ...known,
+          ...{ job, inForce, firm, line, setLineId, tell },
           lineView: lines?.find(({ id }) => id === line.id),
           lineScope: view?.scope.lines.find(({ id }) => id === line.id),
         }
@@ -108,11 +107,11 @@ export function JobLayout() {
     <Flex direction="column" height="100%" overflow="hidden" className="page">
       <JobBar {...{ job, line, view, waiting, live, historyOpen }} onHistory={toggleHistory} />
       {job && job.lines.length > 1 && <Lines lines={job.lines} chosen={line?.id} onChoose={setLineId} />}
-      {loadError && !stored && <Faults error={loadError} />}
+      {loadError && !isLoaded && <Faults error={loadError} />}
       {error && <Faults error={error} />}
       {change.error && <Faults error={change.error} onClose={change.reset} />}
       <Notice words={notice} />
-      <OutboxBanner items={outbox} />
+      <OutboxBanner items={items} />
       {historyOpen && <HistoryPanel id={jobId} change={change} onClose={toggleHistory} />}
       <Box as="main" flex="1" minHeight={0}>
         {context && <Outlet context={context} />}

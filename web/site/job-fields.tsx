@@ -16,6 +16,25 @@ const reasons = [
 
 const Row = chakra('div', { base: { mb: '3' } });
 
+const Day = chakra('input', {
+  base: {
+    minHeight: '44px',
+    width: '100%',
+    px: '3',
+    bg: 'sheet',
+    color: 'ink',
+    border: '1.5px solid',
+    borderColor: 'soft',
+  },
+});
+
+const written = [
+  ['address', 'Address', TextCell],
+  ['customer', 'Customer', TextCell],
+  ['complaint', 'What came up where, and what they saw', LongCell],
+  ['notes', 'Notes', LongCell],
+] as const;
+
 /** Who, why, what was said, what was not looked at. */
 export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) => void }) {
   const site = job.site ?? {};
@@ -40,14 +59,7 @@ export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) =
           }}
         />
       </Row>
-      {(
-        [
-          ['address', 'Address', TextCell],
-          ['customer', 'Customer', TextCell],
-          ['complaint', 'What came up where, and what they saw', LongCell],
-          ['notes', 'Notes', LongCell],
-        ] as const
-      ).map(([field, label, Written]) => (
+      {written.map(([field, label, Written]) => (
         <Row key={field}>
           <Label as="span">{label}</Label>
           <Written
@@ -61,16 +73,9 @@ export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) =
       ))}
       <Row>
         <Label as="span">Day of the inspection</Label>
-        <chakra.input
+        <Day
           type="date"
           aria-label="Day of the inspection"
-          minHeight="44px"
-          width="100%"
-          px="3"
-          bg="sheet"
-          color="ink"
-          border="1.5px solid"
-          borderColor="soft"
           value={job.inspectedOn ?? ''}
           onChange={(event) => {
             setJob({ inspectedOn: event.target.value || undefined });
@@ -89,26 +94,13 @@ export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) =
   );
 }
 
+interface LineProps {
+  readonly line: Line;
+  readonly setLine: (patch: Partial<LineHead>) => void;
+}
+
 /** Soil, groundwater, and what drains into this line and how that was proved. */
-export function LineFields({ line, setLine }: { line: Line; setLine: (patch: Partial<LineHead>) => void }) {
-  const tests = line.runs.flatMap(({ entries }) => entries.filter((entry) => entry.kind === 'test'));
-  const serves = line.serves ?? [];
-  const proof = (what: string) => {
-    const own = tests.filter(({ of }) => of === what);
-    return own.length === 0
-      ? 'not proved'
-      : own
-          .map(({ what: test, arrives, runsAway }) =>
-            [
-              test,
-              arrives === undefined ? '' : arrives ? 'arrives' : 'does not arrive',
-              runsAway === undefined ? '' : runsAway ? 'runs away' : 'does not run away',
-            ]
-              .filter(Boolean)
-              .join(' '),
-          )
-          .join('; ');
-  };
+export function LineFields({ line, setLine }: LineProps) {
   return (
     <Box>
       <Flex gap="3" mb="3">
@@ -141,44 +133,48 @@ export function LineFields({ line, setLine }: { line: Line; setLine: (patch: Par
       <Text fontSize="13px" color="soft" mb="3">
         The competent person at the trench settles the soil class, not this page.
       </Text>
+      <Drains line={line} setLine={setLine} />
+    </Box>
+  );
+}
+
+/** What drains into this line, and how the log proves it. */
+function Drains({ line, setLine }: LineProps) {
+  const serves = line.serves ?? [];
+  return (
+    <>
       <Heading as="h3" fontSize="15px" mb="1">
         What drains here
       </Heading>
-      {serves.map(({ what, here }, index) => (
-        <Box key={index} mb="2">
-          <Flex gap="2">
-            <TextCell
-              label="What drains here"
-              value={what}
-              onChange={(value) => {
-                setLine({
-                  serves:
-                    value === undefined
-                      ? serves.filter((_, i) => i !== index)
-                      : serves.map((each, i) => (i === index ? { ...each, what: value } : each)),
-                });
-              }}
-            />
-            <ChoiceCell
-              label={`Does ${what} drain here`}
-              value={here}
-              options={[
-                ['yes', 'yes'],
-                ['no', 'no'],
-                ['unknown', 'not known'],
-              ]}
-              onChange={(value) => {
-                setLine({
-                  serves: serves.map((each, i) => (i === index ? { ...each, here: value } : each)),
-                });
-              }}
-            />
-          </Flex>
-          <Text fontSize="13px" color="soft">
-            {proof(what)}
-          </Text>
-        </Box>
-      ))}
+      {serves.map(({ what, here }, index) => {
+        const others = (own: readonly (typeof serves)[number][]) => {
+          setLine({ serves: serves.flatMap((each, i) => (i === index ? own : each)) });
+        };
+        return (
+          <Box key={index} mb="2">
+            <Flex gap="2">
+              <TextCell
+                label="What drains here"
+                value={what}
+                onChange={(value) => {
+                  others(value === undefined ? [] : [{ what: value, here }]);
+                }}
+              />
+              <ChoiceCell
+                label={`Does ${what} drain here`}
+                value={here}
+                options={drainWords}
+                onChange={(value) => {
+                  others([{ what, here: value }]);
+                }}
+              />
+            </Flex>
+            <Text fontSize="13px" color="soft">
+              {proofOf(line, what)}
+            </Text>
+          </Box>
+        );
+      })}
       <AddPress
         onClick={() => {
           setLine({ serves: [...serves, { what: `fixture ${serves.length + 1}`, here: 'unknown' }] });
@@ -189,8 +185,33 @@ export function LineFields({ line, setLine }: { line: Line; setLine: (patch: Par
       <Text fontSize="13px" color="soft">
         Proved in the camera log: 81.7 flush from upstairs bath arrives runs away.
       </Text>
-    </Box>
+    </>
   );
+}
+
+const drainWords = [
+  ['yes', 'yes'],
+  ['no', 'no'],
+  ['unknown', 'not known'],
+] as const;
+
+/** What the tests of the log say of one that drains here. */
+function proofOf({ runs }: Line, what: string): string {
+  const own = runs
+    .flatMap(({ entries }) => entries.filter((entry) => entry.kind === 'test'))
+    .filter(({ of }) => of === what);
+  if (own.length === 0) return 'not proved';
+  const say = (is: boolean | undefined, does: string, doesNot: string) =>
+    is === undefined ? [] : [is ? does : doesNot];
+  return own
+    .map(({ what: test, arrives, runsAway }) =>
+      [
+        test,
+        ...say(arrives, 'arrives', 'does not arrive'),
+        ...say(runsAway, 'runs away', 'does not run away'),
+      ].join(' '),
+    )
+    .join('; ');
 }
 
 function Adder({

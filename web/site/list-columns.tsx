@@ -152,7 +152,8 @@ function endColumns<T extends HeldStretch>(view: LineView): Column<T>[] {
   }));
 }
 
-export const pointColumns = (view: LineView): Column<Point>[] => [
+/** What a point is called and what it is. */
+const namedColumns: Column<Point>[] = [
   {
     head: 'Name',
     cell: ({ name, id }, change) => (
@@ -193,6 +194,11 @@ export const pointColumns = (view: LineView): Column<Point>[] => [
         />
       ) : null,
   },
+];
+
+/** Every point with where it lies: by the camera, or by tape from the line's zero. */
+export const pointColumns = (view: LineView): Column<Point>[] => [
+  ...namedColumns,
   {
     head: 'On the line',
     cell: ({ id }) => {

@@ -1,12 +1,13 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { useEffect, useImperativeHandle, useRef, useState, type Ref, type RefObject } from 'react';
 import { runHead, type Edit } from '../../core/edits/index.js';
 import { captionsText, type Cue } from '../../core/narration/captions.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';
-import { Cap, Press } from '../controls/controls';
+import { Press } from '../controls/controls';
 import { videoTime } from '../controls/format';
+import { Caps } from '../keys/key-help';
 
 /** What the log may ask of the video beside it. */
 export interface VideoHandle {
@@ -30,11 +31,15 @@ interface Props {
   readonly ref?: Ref<VideoHandle>;
 }
 
+interface Clip {
+  readonly id: string;
+  readonly url: string;
+  readonly name: string;
+}
+
 /** A video from this device's disk, played beside the log. It stays on the device: nothing is sent anywhere. */
 export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
-  const track = useTrack(cues);
-  const [clip, setClip] = useState<{ id: string; url: string; name: string }>();
-  const [at, setAt] = useState(0);
+  const [clip, setClip] = useState<Clip>();
   const video = useRef<HTMLVideoElement>(null);
   const picker = useRef<HTMLInputElement>(null);
   useEffect(
@@ -43,23 +48,7 @@ export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
     },
     [clip],
   );
-  useImperativeHandle(ref, () => ({
-    stamp: () =>
-      clip && video.current
-        ? { clip: clip.id, video_s: Math.round(video.current.currentTime * 10) / 10 }
-        : undefined,
-    seek(seconds) {
-      if (video.current) video.current.currentTime = seconds;
-    },
-    toggle() {
-      if (video.current?.paused) void video.current.play();
-      else video.current?.pause();
-    },
-    picture: () => pictureOf(video.current),
-    back(seconds) {
-      if (video.current) video.current.currentTime = Math.max(0, video.current.currentTime - seconds);
-    },
-  }));
+  useImperativeHandle(ref, () => handleOf(video, clip));
   const pick = async (file: File) => {
     const known = run.video?.find(({ name }) => name === file.name);
     const taken = line.runs.flatMap((each) => each.video?.map(({ id }) => id) ?? []);
@@ -88,30 +77,7 @@ export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
         }}
       />
       {clip ? (
-        <Box>
-          <chakra.video
-            ref={video}
-            src={clip.url}
-            controls
-            muted
-            width="100%"
-            bg="black"
-            aria-label={`Video ${clip.name}`}
-            onTimeUpdate={(event) => {
-              setAt(event.currentTarget.currentTime);
-            }}
-          >
-            {track && <track key={track} kind="captions" src={track} label="What was said" default />}
-          </chakra.video>
-          <Flex justify="space-between" fontSize="13px" color="soft">
-            <Text truncate>{clip.name}</Text>
-            <Text whiteSpace="nowrap">video {videoTime(at)}</Text>
-          </Flex>
-          <Press type="button" width="100%" mt="1" onClick={onKeep}>
-            <Cap>Alt</Cap>
-            <Cap>K</Cap>keep this picture
-          </Press>
-        </Box>
+        <Player clip={clip} cues={cues} onKeep={onKeep} ref={video} />
       ) : (
         <Press type="button" width="100%" onClick={() => picker.current?.click()}>
           Open a video from this device
@@ -126,6 +92,60 @@ export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
     </Box>
   );
 }
+
+interface PlayerProps extends Pick<Props, 'cues' | 'onKeep'> {
+  readonly clip: Clip;
+  readonly ref: Ref<HTMLVideoElement>;
+}
+
+function Player({ clip, cues, onKeep, ref }: PlayerProps) {
+  const track = useTrack(cues);
+  const [at, setAt] = useState(0);
+  return (
+    <Box>
+      <chakra.video
+        ref={ref}
+        src={clip.url}
+        controls
+        muted
+        width="100%"
+        bg="black"
+        aria-label={`Video ${clip.name}`}
+        onTimeUpdate={(event) => {
+          setAt(event.currentTarget.currentTime);
+        }}
+      >
+        {track && <track key={track} kind="captions" src={track} label="What was said" default />}
+      </chakra.video>
+      <Flex justify="space-between" fontSize="13px" color="soft">
+        <Text truncate>{clip.name}</Text>
+        <Text whiteSpace="nowrap">video {videoTime(at)}</Text>
+      </Flex>
+      <Press type="button" width="100%" mt="1" onClick={onKeep}>
+        <Caps caps={['Alt', 'K']} />
+        keep this picture
+      </Press>
+    </Box>
+  );
+}
+
+const handleOf = (video: RefObject<HTMLVideoElement | null>, clip: Clip | undefined): VideoHandle => ({
+  stamp: () =>
+    clip && video.current
+      ? { clip: clip.id, video_s: Math.round(video.current.currentTime * 10) / 10 }
+      : undefined,
+  seek(seconds) {
+    if (video.current) video.current.currentTime = seconds;
+  },
+  toggle() {
+    if (video.current?.paused) void video.current.play();
+    else video.current?.pause();
+  },
+  picture: () => pictureOf(video.current),
+  back(seconds) {
+    if (video.current) video.current.currentTime = Math.max(0, video.current.currentTime - seconds);
+  },
+});
 
 /** The address of a captions track made of these cues; undefined without times. */
 function useTrack(cues: readonly Cue[]): string | undefined {
