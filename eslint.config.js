@@ -32,7 +32,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['{core,server,cli,demo}/**/*.ts'],
+    files: ['{core,server,cli,demo,web}/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts'],
     rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }] },
   },

@@ -26,19 +26,12 @@ const JobLink = chakra(Link, { base: { color: 'ink', fontWeight: 700 } });
 /** Every line of every job that is due for cleaning or a look, the longest overdue first. */
 export function DueView() {
   const jobs = useJobs();
-  const [span, setSpan] = useState<(typeof spans)[number][0]>('in three months');
+  const [span, setSpan] = useState<Span>('in three months');
   useEffect(() => {
     document.title = 'What is due · Open Trench';
   }, []);
   const day = today();
-  const months = spans.find(([name]) => name === span)?.[1] ?? 0;
-  const dues = useMemo(() => {
-    const until = addMonths(day, months);
-    return (jobs.data ?? [])
-      .flatMap((row) => (row.digest?.due ?? []).map((due): DueRow => ({ ...due, row })))
-      .filter(({ from }) => from <= until)
-      .sort((a, b) => (a.to < b.to ? -1 : a.to > b.to ? 1 : 0));
-  }, [jobs.data, months, day]);
+  const dues = useMemo(() => duesOf(jobs.data ?? [], span, day), [jobs.data, span, day]);
   const waiting = (jobs.data ?? []).filter(({ fresh }) => !fresh).length;
   return (
     <Flex direction="column" minHeight="100%">
@@ -78,33 +71,48 @@ export function DueView() {
         {jobs.isSuccess && dues.length === 0 && (
           <Text>Nothing is due {span === 'now' || span === 'ever' ? span : `with${span}`}.</Text>
         )}
-        {dues.length > 0 && (
-          <RowsTable
-            label="Lines that are due"
-            head={['Not later than', 'From', 'What', 'Job', 'Line', 'Customer']}
-            rows={dues.slice(0, mostRows).map(({ row, line, lineName, what, from, to }) => ({
-              key: `${row.id} ${line} ${what}`,
-              cells: [
-                <chakra.span key="to" fontWeight={700} color={to < day ? 'signalInk' : undefined}>
-                  {sayDay(to)}
-                </chakra.span>,
-                sayDay(from),
-                what === 'clean' ? 'Clean' : 'Inspect',
-                <JobLink key="job" to={`/jobs/${row.id}/after`}>
-                  {row.title}
-                </JobLink>,
-                lineName,
-                row.customer ?? '',
-              ],
-            }))}
-          />
-        )}
-        {dues.length > mostRows && (
-          <Text color="soft" mt="2">
-            {mostRows} of {dues.length}, the earliest first.
-          </Text>
-        )}
+        {dues.length > 0 && <DueTable dues={dues} day={day} />}
       </Box>
     </Flex>
   );
 }
+
+type Span = (typeof spans)[number][0];
+
+/** What is due within a span from a day on, the earliest last day first. */
+function duesOf(jobs: readonly JobRow[], span: Span, day: string): DueRow[] {
+  const until = addMonths(day, spans.find(([name]) => name === span)?.[1] ?? 0);
+  return jobs
+    .flatMap((row) => (row.digest?.due ?? []).map((due): DueRow => ({ ...due, row })))
+    .filter(({ from }) => from <= until)
+    .sort((a, b) => (a.to < b.to ? -1 : a.to > b.to ? 1 : 0));
+}
+
+const DueTable = ({ dues, day }: { dues: readonly DueRow[]; day: string }) => (
+  <>
+    <RowsTable
+      label="Lines that are due"
+      head={['Not later than', 'From', 'What', 'Job', 'Line', 'Customer']}
+      rows={dues.slice(0, mostRows).map(({ row, line, lineName, what, from, to }) => ({
+        key: `${row.id} ${line} ${what}`,
+        cells: [
+          <chakra.span key="to" fontWeight={700} color={to < day ? 'signalInk' : undefined}>
+            {sayDay(to)}
+          </chakra.span>,
+          sayDay(from),
+          what === 'clean' ? 'Clean' : 'Inspect',
+          <JobLink key="job" to={`/jobs/${row.id}/after`}>
+            {row.title}
+          </JobLink>,
+          lineName,
+          row.customer ?? '',
+        ],
+      }))}
+    />
+    {dues.length > mostRows && (
+      <Text color="soft" mt="2">
+        {mostRows} of {dues.length}, the earliest first.
+      </Text>
+    )}
+  </>
+);

@@ -253,43 +253,6 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
         throw said;
       }
     };
-    const takeBack = async (which: 'undo' | 'redo'): Promise<boolean> => {
-      // A set on its way is the newest there is: what it came to is known first.
-      await onTheirWay(id);
-      const unsent = which === 'undo' ? lastWaiting(id) : undefined;
-      if (unsent) {
-        forget(unsent.key);
-        tell(`Taken back: ${sayAll(unsent.edits.map(sayAlone))}`);
-        return true;
-      }
-      const { changes } = await historyPage(id);
-      const others = await otherTabs();
-      const isOwn = (device: string) => {
-        const { browser, tab } = senderOf(device);
-        // What a tab that is closed wrote is this browser's to take back; what another open one wrote is not.
-        return browser === deviceName() && (tab === undefined || !others.has(tab));
-      };
-      const own = changes.filter(({ device, sent }) => isOwn(device) && !sent.startsWith('add '));
-      const sets = [...new Map([...own].reverse().map((each) => [each.sent, each])).values()];
-      const target = undoState(sets)[which];
-      const taken = own.filter(({ sent }) => sent === target);
-      const [newest] = taken;
-      if (target === undefined || !newest) {
-        tell(
-          which === 'undo' ? 'There is nothing of yours to take back.' : 'There is nothing to bring back.',
-        );
-        return false;
-      }
-      await edit(
-        taken.map(({ inverse }) => inverse),
-        { undoes: target, base: newest.version },
-      );
-      const back = which === 'undo' ? 'Taken back' : 'Brought back';
-      tell(
-        `${back}: ${sayAll(taken.map(({ edit: done, inverse }) => (which === 'undo' ? sayChange(done, inverse) : sayChange(inverse, done))))}`,
-      );
-      return true;
-    };
     return {
       error,
       reset: () => {
@@ -297,10 +260,57 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
       },
       edit,
       say: (edits) => edit(edits).catch(() => undefined),
-      undo: () => takeBack('undo').catch(() => false),
-      redo: () => takeBack('redo').catch(() => false),
+      undo: () => takeBack(id, 'undo', edit, tell).catch(() => false),
+      redo: () => takeBack(id, 'redo', edit, tell).catch(() => false),
     };
   }, [client, id, error, tell]);
+}
+
+/** Takes this browser's newest set back, or brings back the one taken back last; says which. False when there is none. */
+async function takeBack(
+  id: string,
+  which: 'undo' | 'redo',
+  edit: Change['edit'],
+  tell: (words: string) => void,
+): Promise<boolean> {
+  // A set on its way is the newest there is: what it came to is known first.
+  await onTheirWay(id);
+  const unsent = which === 'undo' ? lastWaiting(id) : undefined;
+  if (unsent) {
+    forget(unsent.key);
+    tell(`Taken back: ${sayAll(unsent.edits.map(sayAlone))}`);
+    return true;
+  }
+  const own = await ownChanges(id);
+  const sets = [...new Map([...own].reverse().map((each) => [each.sent, each])).values()];
+  const target = undoState(sets)[which];
+  const taken = own.filter(({ sent }) => sent === target);
+  const [newest] = taken;
+  if (target === undefined || !newest) {
+    tell(which === 'undo' ? 'There is nothing of yours to take back.' : 'There is nothing to bring back.');
+    return false;
+  }
+  await edit(
+    taken.map(({ inverse }) => inverse),
+    { undoes: target, base: newest.version },
+  );
+  tell(
+    which === 'undo'
+      ? `Taken back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(done, inverse)))}`
+      : `Brought back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(inverse, done)))}`,
+  );
+  return true;
+}
+
+/** The newest changes of a job that this browser wrote; what another open tab of it wrote is not its own. */
+async function ownChanges(id: string): Promise<HistoryChange[]> {
+  const { changes } = await historyPage(id);
+  const others = await otherTabs();
+  const isOwn = (device: string) => {
+    const { browser, tab } = senderOf(device);
+    return browser === deviceName() && (tab === undefined || !others.has(tab));
+  };
+  return changes.filter(({ device, sent }) => isOwn(device) && !sent.startsWith('add '));
 }
 
 /** A set of edits in a few words. */

@@ -46,68 +46,65 @@ export function Drawn({
 function shapes(children: ReactNode, above: Props): ReactNode {
   return Children.toArray(children).flatMap((child, i) => {
     if (!isValidElement<Props>(child)) return [];
-    if (typeof child.type === 'symbol') return shapes(child.props.children as ReactNode, above);
+    const inside = child.props.children as ReactNode;
+    if (typeof child.type === 'symbol') return shapes(inside, above);
     if (typeof child.type !== 'string') return [];
     const own: Shape = { ...above, ...child.props };
     const given: Props = Object.fromEntries(
       inherited.map((name) => [name, colour(own[name])] as const).filter(([, value]) => value !== undefined),
     );
-    const at = (name: string) => Number(own[name] ?? 0);
-    switch (child.type) {
-      case 'g':
-        return <G key={i}>{shapes(child.props.children as ReactNode, given)}</G>;
-      case 'path':
-        return (
-          <Path
-            key={i}
-            {...given}
-            d={String(own.d)}
-            fill={given.fill === undefined ? 'none' : (given.fill as string)}
-          />
-        );
-      case 'rect':
-        return <Rect key={i} {...given} x={at('x')} y={at('y')} width={at('width')} height={at('height')} />;
-      case 'circle':
-        return <Circle key={i} {...given} cx={at('cx')} cy={at('cy')} r={at('r')} />;
-      case 'line':
-        return <Line key={i} {...given} x1={at('x1')} y1={at('y1')} x2={at('x2')} y2={at('y2')} />;
-      case 'text': {
-        const text = inFont(textOf(child.props.children as ReactNode));
-        const size = at('fontSize');
-        // A halo is a stroke under the letters, which paper's text has not: a patch of the ground does it.
-        const halo = own.paintOrder === 'stroke' ? colour(own.stroke) : undefined;
-        const across = text.length * size * letterWidth;
-        return (
-          <G key={i}>
-            {halo && (
-              <Rect
-                x={at('x') - across / 2}
-                y={at('y') - size}
-                width={across}
-                height={size * 1.3}
-                fill={halo}
-              />
-            )}
-            <Text
-              x={at('x')}
-              y={at('y')}
-              textAnchor={(own.textAnchor as 'start' | 'middle' | 'end' | undefined) ?? 'start'}
-              fill={colour(own.style?.fill) ?? colours.ink ?? 'black'}
-              style={{
-                fontFamily: ['Body', 'BodyX'],
-                fontSize: size,
-                fontWeight: own.fontWeight === 700 ? 700 : 400,
-              }}
-            >
-              {text}
-            </Text>
-          </G>
-        );
-      }
-      default:
-        return [];
-    }
+    if (child.type === 'g') return <G key={i}>{shapes(inside, given)}</G>;
+    if (child.type === 'text') return <Words key={i} own={own} text={inFont(textOf(inside))} />;
+    const Shape = plain[child.type];
+    return Shape ? <Shape key={i} own={own} given={given} /> : [];
   });
+}
+
+interface ShapeProps {
+  readonly own: Shape;
+  /** What it hands on to paper: colors and pens. */
+  readonly given: Props;
+}
+
+const at = (own: Shape, name: string) => Number(own[name] ?? 0);
+
+const plain: Record<string, (shape: ShapeProps) => ReactNode> = {
+  path: ({ own, given }) => (
+    <Path {...given} d={String(own.d)} fill={given.fill === undefined ? 'none' : (given.fill as string)} />
+  ),
+  rect: ({ own, given }) => (
+    <Rect {...given} x={at(own, 'x')} y={at(own, 'y')} width={at(own, 'width')} height={at(own, 'height')} />
+  ),
+  circle: ({ own, given }) => <Circle {...given} cx={at(own, 'cx')} cy={at(own, 'cy')} r={at(own, 'r')} />,
+  line: ({ own, given }) => (
+    <Line {...given} x1={at(own, 'x1')} y1={at(own, 'y1')} x2={at(own, 'x2')} y2={at(own, 'y2')} />
+  ),
+};
+
+/** A halo is a stroke under the letters, which paper's text has not: a patch of the ground does it. */
+function Words({ own, text }: { own: Shape; text: string }) {
+  const size = at(own, 'fontSize');
+  const [x, y] = [at(own, 'x'), at(own, 'y')];
+  const halo = own.paintOrder === 'stroke' ? colour(own.stroke) : undefined;
+  const across = text.length * size * letterWidth;
+  return (
+    <G>
+      {halo && <Rect x={x - across / 2} y={y - size} width={across} height={size * 1.3} fill={halo} />}
+      <Text
+        x={x}
+        y={y}
+        textAnchor={(own.textAnchor as 'start' | 'middle' | 'end' | undefined) ?? 'start'}
+        fill={colour(own.style?.fill) ?? colours.ink ?? 'black'}
+        style={{
+          fontFamily: ['Body', 'BodyX'],
+          fontSize: size,
+          fontWeight: own.fontWeight === 700 ? 700 : 400,
+        }}
+      >
+        {text}
+      </Text>
+    </G>
+  );
 }
 
 const textOf = (children: ReactNode): string =>

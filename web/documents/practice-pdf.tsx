@@ -19,49 +19,9 @@ export function PracticeDocument({ name, scores }: { name: string; scores: reado
             : `${longDay(first)} to ${longDay(last)}`}
       </Text>
       <Text style={styles.h2}>Practiced reading a camera on invented pipes</Text>
-      <Cells bold shares={[4, 1, 1, 1.4]} right={[1, 2, 3]} cells={['Level', 'Times', 'Best', 'Last']} />
-      {levels
-        .map(({ level, name: words }) => ({
-          level,
-          words,
-          own: scores.filter((score) => score.level === level),
-        }))
-        .filter(({ own }) => own.length > 0)
-        .map(({ level, words, own }) => (
-          <Cells
-            key={level}
-            shares={[4, 1, 1, 1.4]}
-            right={[1, 2, 3]}
-            cells={[
-              `${level}: ${words}`,
-              String(own.length),
-              String(Math.max(...own.map(({ score }) => score))),
-              String(own.at(-1)?.score ?? ''),
-            ]}
-          />
-        ))}
+      <Levels scores={scores} />
       <Text style={styles.h2}>Each practice</Text>
-      <Cells
-        bold
-        shares={[3, 1, 1, 1, 1, 1]}
-        right={[1, 2, 3, 4, 5]}
-        cells={['Day', 'Level', 'Score', 'Found', 'Missed', 'Not there']}
-      />
-      {scores.map((score) => (
-        <Cells
-          key={score.at}
-          shares={[3, 1, 1, 1, 1, 1]}
-          right={[1, 2, 3, 4, 5]}
-          cells={[
-            longDay(score.at.slice(0, 10)),
-            String(score.level),
-            String(score.score),
-            String(score.found),
-            String(score.missed),
-            String(score.invented),
-          ]}
-        />
-      ))}
+      <EachPractice scores={scores} />
       <View style={styles.caution}>
         <Text>
           This sheet says what was practiced on a screen, and nothing more. It is no license and no
@@ -72,3 +32,60 @@ export function PracticeDocument({ name, scores }: { name: string; scores: reado
     </Paper>
   );
 }
+
+interface ScoresProps {
+  readonly scores: readonly Score[];
+}
+
+/** How often each level was practiced, and how well. */
+const Levels = ({ scores }: ScoresProps) => (
+  <>
+    <Cells bold shares={[4, 1, 1, 1.4]} right={[1, 2, 3]} cells={['Level', 'Times', 'Best', 'Last']} />
+    {levels
+      .map(({ level, name: words }) => ({
+        level,
+        words,
+        own: scores.filter((score) => score.level === level),
+      }))
+      .filter(({ own }) => own.length > 0)
+      .map(({ level, words, own }) => (
+        <Cells
+          key={level}
+          shares={[4, 1, 1, 1.4]}
+          right={[1, 2, 3]}
+          cells={[
+            `${level}: ${words}`,
+            String(own.length),
+            String(Math.max(...own.map(({ score }) => score))),
+            String(own.at(-1)?.score ?? ''),
+          ]}
+        />
+      ))}
+  </>
+);
+
+const EachPractice = ({ scores }: ScoresProps) => (
+  <>
+    <Cells
+      bold
+      shares={[3, 1, 1, 1, 1, 1]}
+      right={[1, 2, 3, 4, 5]}
+      cells={['Day', 'Level', 'Score', 'Found', 'Missed', 'Not there']}
+    />
+    {scores.map((score) => (
+      <Cells
+        key={score.at}
+        shares={[3, 1, 1, 1, 1, 1]}
+        right={[1, 2, 3, 4, 5]}
+        cells={[
+          longDay(score.at.slice(0, 10)),
+          String(score.level),
+          String(score.score),
+          String(score.found),
+          String(score.missed),
+          String(score.invented),
+        ]}
+      />
+    ))}
+  </>
+);

@@ -10,7 +10,7 @@ import { day, feet, verdictWords, videoTime } from '../controls/format';
 import { ProofPart } from './offer-pdf';
 import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
-import type { LineView } from '../../core/views/line-view.js';
+import type { FindingView, LineView } from '../../core/views/line-view.js';
 
 /** The inspection on paper: what was found where, how sure that is, what was not seen or looked at, and what proves it. */
 export function ReportDocument({
@@ -74,11 +74,9 @@ export function ReportDocument({
 }
 
 function LinePart({ line, job }: { line: LineView; job: Job }) {
-  const shares = [0.9, 0.8, 4.4, 0.9, 1.7];
   const length = line.to_ft - line.from_ft;
   const unseen = summedLength(line.unseen);
   const serves = job.lines.find(({ id }) => id === line.id)?.serves ?? [];
-  const findings = [...line.findings].sort((a, b) => a.from_ft - b.from_ft);
   return (
     <View>
       <Text style={styles.h2}>
@@ -102,40 +100,7 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
           )}
         </Text>
       )}
-      <View style={{ marginTop: 6 }}>
-        <Cells
-          bold
-          shares={shares}
-          right={[0, 1]}
-          cells={['Station, ft', '±', 'Found', 'Grade', 'In the video']}
-        />
-        {findings.map((finding) => (
-          <Cells
-            key={finding.id}
-            shares={shares}
-            right={[0, 1]}
-            cells={[
-              finding.to_ft - finding.from_ft > 0.05
-                ? `${feet(finding.from_ft)}–${feet(finding.to_ft)}`
-                : feet(finding.from_ft),
-              finding.plusMinus_ft.toFixed(1),
-              [
-                sayWhat({ ...finding.entry, clock: undefined }),
-                finding.clock === undefined ? '' : `${sayClock(finding.clock)}, looking downstream`,
-                finding.settled ? 'cleaned since' : '',
-                finding.entry.kind === 'finding' && finding.entry.judged
-                  ? `judged ${gradeWords[finding.grade]} (table: ${gradeWords[finding.tableGrade]}): ${finding.entry.judged.why}`
-                  : '',
-              ]
-                .filter(Boolean)
-                .join(', '),
-              gradeWords[finding.grade],
-              finding.entry.video_s === undefined ? '' : videoTime(finding.entry.video_s),
-            ]}
-          />
-        ))}
-        {findings.length === 0 && <Text>Nothing was found.</Text>}
-      </View>
+      <Findings line={line} />
       {line.unseen.length > 0 && (
         <View style={styles.caution} wrap={false}>
           <Text style={styles.bold}>
@@ -149,4 +114,50 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
       )}
     </View>
   );
+}
+
+/** Every finding from the house on, with where it is seen in the video. */
+function Findings({ line }: { line: LineView }) {
+  const shares = [0.9, 0.8, 4.4, 0.9, 1.7];
+  const findings = [...line.findings].sort((a, b) => a.from_ft - b.from_ft);
+  return (
+    <View style={{ marginTop: 6 }}>
+      <Cells
+        bold
+        shares={shares}
+        right={[0, 1]}
+        cells={['Station, ft', '±', 'Found', 'Grade', 'In the video']}
+      />
+      {findings.map((finding) => (
+        <Cells
+          key={finding.id}
+          shares={shares}
+          right={[0, 1]}
+          cells={[
+            finding.to_ft - finding.from_ft > 0.05
+              ? `${feet(finding.from_ft)}–${feet(finding.to_ft)}`
+              : feet(finding.from_ft),
+            finding.plusMinus_ft.toFixed(1),
+            foundWords(finding),
+            gradeWords[finding.grade],
+            finding.entry.video_s === undefined ? '' : videoTime(finding.entry.video_s),
+          ]}
+        />
+      ))}
+      {findings.length === 0 && <Text>Nothing was found.</Text>}
+    </View>
+  );
+}
+
+/** What was found, where on the clock, and whose grade it is. */
+function foundWords({ entry, clock, settled, grade, tableGrade }: FindingView): string {
+  const judged = entry.kind === 'finding' ? entry.judged : undefined;
+  return [
+    sayWhat({ ...entry, clock: undefined }),
+    clock === undefined ? '' : `${sayClock(clock)}, looking downstream`,
+    settled ? 'cleaned since' : '',
+    judged ? `judged ${gradeWords[grade]} (table: ${gradeWords[tableGrade]}): ${judged.why}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

@@ -16,7 +16,25 @@ const letters_ft = 0.5;
 export function dxfText(line: LineView, scope: LineScope): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Feet);
-  const layer = (name: string, colour: number): DxfLayer => dxf.addLayer(name, colour, 'Continuous');
+  const pen = penOn(dxf);
+  drawGround(pen, line);
+  drawPipes(pen, line);
+  drawFindings(pen, line);
+  drawHoles(pen, scope);
+  drawActions(pen, scope);
+  drawCrossings(pen, line);
+  for (const { name, station } of line.points)
+    pen.write(station.value, depthAt(line, station.value) + 1.6, name);
+  return dxf.stringify();
+}
+
+type Place = readonly [station_ft: number, depth_ft: number];
+
+type Pen = ReturnType<typeof penOn>;
+
+/** What draws on the layers of a drawing, made in the order they are listed in. */
+function penOn(dxf: DxfWriter) {
+  const layer = (name: string, color: number): DxfLayer => dxf.addLayer(name, color, 'Continuous');
   const layers = {
     ground: layer('GROUND', Colors.Green),
     pipe: layer('PIPE', Colors.White),
@@ -26,24 +44,34 @@ export function dxfText(line: LineView, scope: LineScope): string {
     crossings: layer('CROSSINGS', Colors.Magenta),
     words: layer('WORDS', Colors.White),
   };
-  const on = (each: DxfLayer) => ({ layerName: each.name });
+  const on = (each: keyof typeof layers) => ({ layerName: layers[each].name });
   const at = (station: number, depth: number) => point3d(station, -depth, 0);
-  const draw = (each: DxfLayer, points: readonly (readonly [number, number])[]) => {
-    points.slice(1).forEach(([x, d], i) => {
-      const [px, pd] = points[i] ?? [x, d];
-      dxf.addLine(at(px, pd), at(x, d), on(each));
-    });
+  return {
+    draw: (each: keyof typeof layers, places: readonly Place[]) => {
+      places.slice(1).forEach(([x, d], i) => {
+        const [px, pd] = places[i] ?? [x, d];
+        dxf.addLine(at(px, pd), at(x, d), on(each));
+      });
+    },
+    circle: (station: number, depth: number, radius: number) => {
+      dxf.addCircle(at(station, depth), radius, on('crossings'));
+    },
+    write: (station: number, depth: number, words: string) => {
+      // A text of DXF is one line: what comes after a break would be read as a group code.
+      dxf.addText(at(station, depth), letters_ft, words.replace(/[\r\n]+/g, ' '), on('words'));
+    },
   };
-  const write = (x: number, depth: number, words: string) => {
-    // A text of DXF is one line: what comes after a break would be read as a group code.
-    dxf.addText(at(x, depth), letters_ft, words.replace(/[\r\n]+/g, ' '), on(layers.words));
-  };
+}
 
-  draw(layers.ground, [
+function drawGround({ draw, write }: Pen, line: LineView): void {
+  draw('ground', [
     [line.from_ft, 0],
     [line.to_ft, 0],
   ]);
   for (const { from_ft, kind } of line.surfaces) write(from_ft, -1, kind);
+}
+
+function drawPipes({ draw, write }: Pen, line: LineView): void {
   for (const pipe of line.pipes) {
     const stations = [
       pipe.from_ft,
@@ -51,27 +79,33 @@ export function dxfText(line: LineView, scope: LineScope): string {
       pipe.to_ft,
     ];
     const bore_ft = pipe.diameter_in / 12;
-    const invert = stations.map((x) => [x, depthAt(line, x)] as const);
-    const crown = invert.map(([x, depth]) => [x, depth - bore_ft] as const).reverse();
+    const invert = stations.map((x): Place => [x, depthAt(line, x)]);
+    const crown = invert.map(([x, depth]): Place => [x, depth - bore_ft]).reverse();
     const [start] = invert;
-    if (start) draw(layers.pipe, [...invert, ...crown, start]);
+    if (start) draw('pipe', [...invert, ...crown, start]);
     write(
       pipe.from_ft,
       depthAt(line, pipe.from_ft) + 1,
       `${pipe.diameter_in} in ${materialWords(pipe.material)}`,
     );
   }
+}
+
+function drawFindings({ draw, write }: Pen, line: LineView): void {
   for (const finding of line.findings) {
     const depth = depthAt(line, finding.from_ft);
-    draw(layers.findings, [
+    draw('findings', [
       [finding.from_ft, depth],
       [Math.max(finding.to_ft, finding.from_ft + 0.1), depthAt(line, finding.to_ft)],
     ]);
     write(finding.from_ft, depth + 2, `${finding.kind} ${feet(finding.from_ft)}`);
   }
+}
+
+function drawHoles({ draw, write }: Pen, scope: LineScope): void {
   for (const pit of scope.pits) {
     const depth = pit.figures.depth.value;
-    draw(layers.holes, [
+    draw('holes', [
       [pit.from_ft, 0],
       [pit.from_ft, depth],
       [pit.to_ft, depth],
@@ -79,21 +113,26 @@ export function dxfText(line: LineView, scope: LineScope): string {
     ]);
     write(pit.from_ft, depth + 0.8, `excavation ${holeLetter(pit.id)}, ${feet(depth)} deep`);
   }
+}
+
+function drawActions({ draw, write }: Pen, scope: LineScope): void {
   for (const action of scope.actions) {
-    draw(layers.scope, [
+    draw('scope', [
       [action.from_ft, -2],
       [action.to_ft, -2],
     ]);
+    const cut = action.liner ? `, cut ${feet(action.liner.cut.value)}` : '';
     write(
       action.from_ft,
       -2.4,
-      `${methodName(action.method)} ${feet(action.from_ft)} to ${feet(action.to_ft)}${action.liner ? `, cut ${feet(action.liner.cut.value)}` : ''}`,
+      `${methodName(action.method)} ${feet(action.from_ft)} to ${feet(action.to_ft)}${cut}`,
     );
   }
+}
+
+function drawCrossings({ circle, write }: Pen, line: LineView): void {
   for (const { station_ft, depth_ft, utility } of line.crossings) {
-    dxf.addCircle(at(station_ft, depth_ft ?? 1), 0.25, on(layers.crossings));
+    circle(station_ft, depth_ft ?? 1, 0.25);
     write(station_ft + 0.4, depth_ft ?? 1, depth_ft === undefined ? `${utility}, depth not known` : utility);
   }
-  for (const { name, station } of line.points) write(station.value, depthAt(line, station.value) + 1.6, name);
-  return dxf.stringify();
 }

@@ -1,15 +1,15 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Firm } from '../../core/job/firm.js';
 import { readFirmText } from '../../core/files/read-firm.js';
 import { Refused } from '../api/client';
 import { Press } from '../controls/controls';
 import { save } from '../controls/save';
+import { useFile } from '../controls/use-file';
 import { Faults } from '../shell/trouble';
 
 /** The firm as a file: handed out, and taken in whole in the place of what stands. */
 export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) => void }) {
-  const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<Error>();
   const [taken, setTaken] = useState<{ readonly name: string; readonly before: Firm }>();
   const take = async (file: File) => {
@@ -22,20 +22,14 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
     setTaken({ name: file.name, before: firm });
     onTake(read.firm);
   };
+  const { field, ask } = useFile({
+    accept: '.json,application/json',
+    'aria-label': 'Company file',
+    onFile: take,
+  });
   return (
     <Box mb="4">
-      <input
-        ref={picker}
-        type="file"
-        accept=".json,application/json"
-        hidden
-        aria-label="Company file"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) void take(file);
-        }}
-      />
+      {field}
       <Flex gap="3" wrap="wrap" align="center">
         <Press
           type="button"
@@ -45,23 +39,17 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
         >
           Export the company
         </Press>
-        <Press type="button" onClick={() => picker.current?.click()}>
+        <Press type="button" onClick={ask}>
           Import a company file
         </Press>
         {taken && (
-          <>
-            <Text role="status">{taken.name} stands in the place of what was here.</Text>
-            <Press
-              type="button"
-              look="quiet"
-              onClick={() => {
-                onTake(taken.before);
-                setTaken(undefined);
-              }}
-            >
-              Bring back what was here
-            </Press>
-          </>
+          <Taken
+            name={taken.name}
+            onBack={() => {
+              onTake(taken.before);
+              setTaken(undefined);
+            }}
+          />
         )}
       </Flex>
       {refused && (
@@ -75,3 +63,12 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
     </Box>
   );
 }
+
+const Taken = ({ name, onBack }: { name: string; onBack: () => void }) => (
+  <>
+    <Text role="status">{name} stands in the place of what was here.</Text>
+    <Press type="button" look="quiet" onClick={onBack}>
+      Bring back what was here
+    </Press>
+  </>
+);

@@ -1,7 +1,8 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { asError } from '../api/client';
 import { Press } from '../controls/controls';
+import { useFile } from '../controls/use-file';
 import { smallPicture } from './small-picture';
 
 /** The company's logo, as it stands at the head of its offers. */
@@ -12,7 +13,6 @@ export function LogoField({
   logo: string | undefined;
   onChange: (logo: string | undefined) => void;
 }) {
-  const picker = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<string>();
   const take = (file: File) => {
     setRefused(undefined);
@@ -20,28 +20,22 @@ export function LogoField({
       setRefused(`${file.name}: ${asError(error).message}`);
     });
   };
+  const { field, ask } = useFile({
+    accept: 'image/png,image/jpeg,image/webp,image/svg+xml',
+    'aria-label': 'Logo file',
+    onFile: take,
+  });
   return (
     <Flex align="center" gap="3" py="1" wrap="wrap">
       <Text width="300px">Logo at the head of an offer</Text>
-      <input
-        ref={picker}
-        type="file"
-        accept="image/png,image/jpeg,image/webp,image/svg+xml"
-        hidden
-        aria-label="Logo file"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) take(file);
-        }}
-      />
+      {field}
       {logo !== undefined && (
         // On white, as on paper, whatever the colors of the screen.
         <Box bg="white" border="1px solid" borderColor="rule" p="1">
           <img src={logo} alt="The logo as it stands on an offer" style={{ maxHeight: 48, maxWidth: 200 }} />
         </Box>
       )}
-      <Press type="button" onClick={() => picker.current?.click()}>
+      <Press type="button" onClick={ask}>
         {logo === undefined ? 'Choose a logo' : 'Another logo'}
       </Press>
       {logo !== undefined && (

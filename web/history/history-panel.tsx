@@ -7,10 +7,14 @@ import { Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 import { isDeletion, sayChange } from '../../core/edits/index.js';
 
-/** Everything that was said and changed, newest first; whatever was replaced or deleted can be brought back. */
-export function HistoryPanel({ id, change, onClose }: { id: string; change: Change; onClose: () => void }) {
-  const history = useHistory(id);
-  const [onlyDeleted, setOnlyDeleted] = useState(false);
+interface Props {
+  readonly id: string;
+  readonly change: Change;
+  readonly onClose: () => void;
+}
+
+/** The panel has the focus while it is open; what had it before gets it back. */
+function useOwnFocus() {
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const opener = document.activeElement;
@@ -19,10 +23,17 @@ export function HistoryPanel({ id, change, onClose }: { id: string; change: Chan
       if (opener instanceof HTMLElement) opener.focus();
     };
   }, []);
-  const sets = new Map<string, HistoryChange[]>();
-  for (const each of history.data?.pages.flatMap(({ changes }) => changes) ?? [])
-    sets.set(each.sent, [...(sets.get(each.sent) ?? []), each]);
-  const shown = [...sets.values()].filter((all) => !onlyDeleted || all.some(({ edit }) => isDeletion(edit)));
+  return panel;
+}
+
+/** Everything that was said and changed, newest first; whatever was replaced or deleted can be brought back. */
+export function HistoryPanel({ id, change, onClose }: Props) {
+  const history = useHistory(id);
+  const [onlyDeleted, setOnlyDeleted] = useState(false);
+  const panel = useOwnFocus();
+  const shown = sentTogether(history.data?.pages.flatMap(({ changes }) => changes) ?? []).filter(
+    (all) => !onlyDeleted || all.some(({ edit }) => isDeletion(edit)),
+  );
   return (
     <Flex
       as="aside"
@@ -44,30 +55,7 @@ export function HistoryPanel({ id, change, onClose }: { id: string; change: Chan
       borderColor="ink"
       zIndex={20}
     >
-      <Flex align="center" gap="2" px="4" py="2" borderBottom="1px solid" borderColor="rule" wrap="wrap">
-        <Heading as="h2" fontSize="18px" flex="1">
-          History
-        </Heading>
-        <Press
-          type="button"
-          look={onlyDeleted ? 'chosen' : 'plain'}
-          aria-pressed={onlyDeleted}
-          onClick={() => {
-            setOnlyDeleted(!onlyDeleted);
-          }}
-        >
-          Deleted
-        </Press>
-        <Press type="button" onClick={() => void change.undo()}>
-          Undo
-        </Press>
-        <Press type="button" onClick={() => void change.redo()}>
-          Redo
-        </Press>
-        <Press type="button" look="quiet" onClick={onClose}>
-          Close
-        </Press>
-      </Flex>
+      <Presses {...{ change, onClose, onlyDeleted, setOnlyDeleted }} />
       {history.error && <Faults error={history.error} />}
       <Box overflowY="auto" flex="1">
         {shown.length === 0 && (
@@ -91,6 +79,45 @@ export function HistoryPanel({ id, change, onClose }: { id: string; change: Chan
       </Box>
     </Flex>
   );
+}
+
+interface PressesProps extends Omit<Props, 'id'> {
+  readonly onlyDeleted: boolean;
+  readonly setOnlyDeleted: (only: boolean) => void;
+}
+
+const Presses = ({ change, onClose, onlyDeleted, setOnlyDeleted }: PressesProps) => (
+  <Flex align="center" gap="2" px="4" py="2" borderBottom="1px solid" borderColor="rule" wrap="wrap">
+    <Heading as="h2" fontSize="18px" flex="1">
+      History
+    </Heading>
+    <Press
+      type="button"
+      look={onlyDeleted ? 'chosen' : 'plain'}
+      aria-pressed={onlyDeleted}
+      onClick={() => {
+        setOnlyDeleted(!onlyDeleted);
+      }}
+    >
+      Deleted
+    </Press>
+    <Press type="button" onClick={() => void change.undo()}>
+      Undo
+    </Press>
+    <Press type="button" onClick={() => void change.redo()}>
+      Redo
+    </Press>
+    <Press type="button" look="quiet" onClick={onClose}>
+      Close
+    </Press>
+  </Flex>
+);
+
+/** Changes by what was sent at once, in the order they came. */
+function sentTogether(changes: readonly HistoryChange[]): HistoryChange[][] {
+  const sets = new Map<string, HistoryChange[]>();
+  for (const each of changes) sets.set(each.sent, [...(sets.get(each.sent) ?? []), each]);
+  return [...sets.values()];
 }
 
 /** Who made a change: by name where people sign in, and from which browser. */

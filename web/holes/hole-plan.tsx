@@ -50,29 +50,7 @@ export function HolePlan({ pit, type_px = 13 }: { pit: Pit; type_px?: number }) 
         type_px,
         says: `spoil, ${spoilBack_ft} ft back: ${pit.figures.loose.value.toFixed(1)} yd³ loose`,
       })}
-      <path d={`M0 ${middle}H${width}`} stroke={ink} strokeDasharray="12 7" />
-      {openLong > long + 0.05 && (
-        <rect
-          {...box(openLong, openWide)}
-          fill="var(--chakra-colors-earth)"
-          stroke="var(--chakra-colors-signal)"
-          strokeDasharray="6 4"
-        />
-      )}
-      <rect
-        {...bottom}
-        fill="var(--chakra-colors-sheet)"
-        stroke="var(--chakra-colors-signal)"
-        strokeWidth={3}
-      />
-      <rect
-        x={bottom.x}
-        y={middle - 6}
-        width={bottom.width}
-        height={12}
-        fill="var(--chakra-colors-signal)"
-        opacity={0.85}
-      />
+      {outline({ top: box(openLong, openWide), bottom, isSloped: openLong > long + 0.05, middle })}
       {pit.figures.depth.value >= ladderFrom_ft &&
         ladder({ x: bottom.x + bottom.width * 0.3, y: middle, type_px })}
       <text
@@ -89,6 +67,51 @@ export function HolePlan({ pit, type_px = 13 }: { pit: Pit; type_px?: number }) 
     </svg>
   );
 }
+
+interface Rectangle {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+interface OutlineProps {
+  readonly top: Rectangle;
+  readonly bottom: Rectangle;
+  /** It is wider at the top. */
+  readonly isSloped: boolean;
+  /** Where the line runs, px. */
+  readonly middle: number;
+}
+
+/** The way of the line, the opening, the bottom, and the pipe in it. */
+const outline = ({ top, bottom, isSloped, middle }: OutlineProps) => (
+  <g>
+    <path d={`M0 ${middle}H${width}`} stroke={ink} strokeDasharray="12 7" />
+    {isSloped && (
+      <rect
+        {...top}
+        fill="var(--chakra-colors-earth)"
+        stroke="var(--chakra-colors-signal)"
+        strokeDasharray="6 4"
+      />
+    )}
+    <rect
+      {...bottom}
+      fill="var(--chakra-colors-sheet)"
+      stroke="var(--chakra-colors-signal)"
+      strokeWidth={3}
+    />
+    <rect
+      x={bottom.x}
+      y={middle - 6}
+      width={bottom.width}
+      height={12}
+      fill="var(--chakra-colors-signal)"
+      opacity={0.85}
+    />
+  </g>
+);
 
 const ladder = ({ x, y, type_px }: { x: number; y: number; type_px: number }) => (
   <g stroke={ink} strokeWidth={2}>

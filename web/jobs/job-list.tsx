@@ -57,16 +57,7 @@ export function JobList() {
               Drop the job file here
             </Box>
           )}
-          {refused && (
-            <Box mb="4">
-              <Faults
-                error={refused}
-                onClose={() => {
-                  setRefused(undefined);
-                }}
-              />
-            </Box>
-          )}
+          {refused && <RefusedFile error={refused} setRefused={setRefused} />}
           {making && (
             <NewJobForm
               onCancel={() => {
@@ -84,6 +75,22 @@ export function JobList() {
     </Flex>
   );
 }
+
+interface RefusedFileProps {
+  readonly error: Error;
+  readonly setRefused: (error: Error | undefined) => void;
+}
+
+const RefusedFile = ({ error, setRefused }: RefusedFileProps) => (
+  <Box mb="4">
+    <Faults
+      error={error}
+      onClose={() => {
+        setRefused(undefined);
+      }}
+    />
+  </Box>
+);
 
 const ListHeader = ({ seesPrices }: { seesPrices: boolean }) => (
   <Header>

@@ -114,7 +114,7 @@ function verdictOf(digest: Digest): { words: string; presses: boolean } {
   const worst = digest?.verdict[0];
   if (digest?.repair === 'whole') return { words: 'Repaired', presses: false };
   return {
-    words: digest?.repair === 'part' ? 'Partly repaired' : (worst && verdictWords[worst]) ?? '…',
+    words: digest?.repair === 'part' ? 'Partly repaired' : ((worst && verdictWords[worst]) ?? '…'),
     presses: ['blocked', 'urgent', 'repair'].includes(worst ?? ''),
   };
 }

@@ -122,6 +122,6 @@ export const undoKeys: readonly KeyRow<'undo' | 'redo'>[] = [
         [`${held}+Shift+z`, 'redo'],
         [`${held}+y`, 'redo'],
       ]),
-    ) as Record<string, 'undo' | 'redo'>,
+    ),
   },
 ];

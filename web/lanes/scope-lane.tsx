@@ -29,19 +29,7 @@ interface Props {
 }
 
 /** What is done on each foot; the ends of the chosen bar are dragged. */
-export function ScopeLane({
-  bars,
-  scale,
-  selected,
-  pins,
-  uncured,
-  differs,
-  onSelect,
-  onChoices,
-  onEnd,
-  moving,
-}: Props) {
-  const { x } = scale;
+export function ScopeLane({ bars, scale, selected, pins, uncured, differs, moving, ...on }: Props) {
   const roving = useRoving('bar', bars.length);
   return (
     <g aria-label="Scope">
@@ -58,8 +46,8 @@ export function ScopeLane({
               )}
               covered={selected?.action !== undefined && bars[index - 1]?.key === selected.key}
               roving={roving.item(index)}
-              onSelect={onSelect}
-              onChoices={onChoices}
+              onSelect={on.onSelect}
+              onChoices={on.onChoices}
             />
           </g>
         ))}
@@ -67,35 +55,42 @@ export function ScopeLane({
       {uncured.map((each) => (
         <Uncured key={`${each.from_ft} ${each.to_ft}`} at={each} scale={scale} />
       ))}
-      {differs.map((each) => (
-        <rect
-          key={each.from_ft}
-          x={x(each.from_ft)}
-          y={top - 3}
-          width={Math.max(2, x(each.to_ft) - x(each.from_ft))}
-          height={height + 6}
-          fill="none"
-          stroke="var(--chakra-colors-ink)"
-          strokeWidth={2}
-          strokeDasharray="6 4"
-          pointerEvents="none"
-        />
-      ))}
-      {pins
-        .filter(({ pin }) => pin.split)
-        .map(({ from_ft, pin }) => (
-          <path
-            key={pin.id ?? from_ft}
-            d={`M${x(from_ft)} ${top - 5}v${height + 10}m-5 -${height + 10}h10m-10 ${height + 10}h10`}
-            stroke="var(--chakra-colors-ink)"
-            strokeWidth={2.5}
-            pointerEvents="none"
-          />
-        ))}
-      {selected?.action && <Ends bar={selected} scale={scale} moving={moving} onEnd={onEnd} />}
+      <Outlines differs={differs} pins={pins} scale={scale} />
+      {selected?.action && <Ends bar={selected} scale={scale} moving={moving} onEnd={on.onEnd} />}
     </g>
   );
 }
+
+/** Where another way would do something else, and where a bar was split by hand. */
+const Outlines = ({ differs, pins, scale: { x } }: Pick<Props, 'differs' | 'pins' | 'scale'>) => (
+  <>
+    {differs.map((each) => (
+      <rect
+        key={each.from_ft}
+        x={x(each.from_ft)}
+        y={top - 3}
+        width={Math.max(2, x(each.to_ft) - x(each.from_ft))}
+        height={height + 6}
+        fill="none"
+        stroke="var(--chakra-colors-ink)"
+        strokeWidth={2}
+        strokeDasharray="6 4"
+        pointerEvents="none"
+      />
+    ))}
+    {pins
+      .filter(({ pin }) => pin.split)
+      .map(({ from_ft, pin }) => (
+        <path
+          key={pin.id ?? from_ft}
+          d={`M${x(from_ft)} ${top - 5}v${height + 10}m-5 -${height + 10}h10m-10 ${height + 10}h10`}
+          stroke="var(--chakra-colors-ink)"
+          strokeWidth={2.5}
+          pointerEvents="none"
+        />
+      ))}
+  </>
+);
 
 /** The two ends of the chosen bar, to be dragged. */
 function Ends({

@@ -9,11 +9,9 @@ import { tableText } from '../controls/table-file';
 const amount = ({ count, unit }: ShoppingItem): string =>
   unit === 'gal' ? `${count.toFixed(2)} gal` : `${count} ×`;
 
-/** The shopping list of a job, ticked off in the shop and on site; the ticks stay in this browser. */
-export function Shopping({ scope, jobId, name }: { scope: ScopeSoFar; jobId: string; name: string }) {
-  const key = `open-trench-bought ${jobId}`;
+/** What was ticked off, kept in this browser. */
+function useTicks(key: string) {
   const [ticked, setTicked] = useState<readonly string[]>(() => readTicks(key));
-  const list = shoppingList(scope);
   const toggle = (what: string) => {
     const next = ticked.includes(what) ? ticked.filter((each) => each !== what) : [...ticked, what];
     setTicked(next);
@@ -23,6 +21,19 @@ export function Shopping({ scope, jobId, name }: { scope: ScopeSoFar; jobId: str
       // Without storage the ticks last as long as the page.
     }
   };
+  return { ticked, toggle };
+}
+
+interface Props {
+  readonly scope: ScopeSoFar;
+  readonly jobId: string;
+  readonly name: string;
+}
+
+/** The shopping list of a job, ticked off in the shop and on site; the ticks stay in this browser. */
+export function Shopping({ scope, jobId, name }: Props) {
+  const { ticked, toggle } = useTicks(`open-trench-bought ${jobId}`);
+  const list = shoppingList(scope);
   const download = () => {
     const csv = tableText(
       list.map(({ what, count, unit, measure }) => ({
@@ -36,43 +47,16 @@ export function Shopping({ scope, jobId, name }: { scope: ScopeSoFar; jobId: str
   };
   return (
     <>
-      {list.map((item) => {
-        const done = ticked.includes(item.what);
-        return (
-          <chakra.label
-            key={item.what}
-            display="flex"
-            alignItems="center"
-            gap="3"
-            minHeight="44px"
-            borderTop="1px solid"
-            borderColor="rule"
-            cursor="pointer"
-          >
-            <chakra.input
-              type="checkbox"
-              width="24px"
-              height="24px"
-              flexShrink={0}
-              checked={done}
-              onChange={() => {
-                toggle(item.what);
-              }}
-            />
-            <Text width="84px" flexShrink={0} fontWeight={700}>
-              {amount(item)}
-            </Text>
-            <Box flex="1" textDecoration={done ? 'line-through' : 'none'} color={done ? 'soft' : 'ink'}>
-              {item.what}
-              {item.measure !== undefined && (
-                <Text color="signalInk" fontWeight={700} fontSize="14px">
-                  measure before buying: {item.measure}
-                </Text>
-              )}
-            </Box>
-          </chakra.label>
-        );
-      })}
+      {list.map((item) => (
+        <ItemRow
+          key={item.what}
+          item={item}
+          done={ticked.includes(item.what)}
+          onToggle={() => {
+            toggle(item.what);
+          }}
+        />
+      ))}
       <Flex mt="3">
         <Press type="button" onClick={download}>
           Save as CSV
@@ -81,6 +65,44 @@ export function Shopping({ scope, jobId, name }: { scope: ScopeSoFar; jobId: str
     </>
   );
 }
+
+interface ItemRowProps {
+  readonly item: ShoppingItem;
+  readonly done: boolean;
+  readonly onToggle: () => void;
+}
+
+const ItemRow = ({ item, done, onToggle }: ItemRowProps) => (
+  <chakra.label
+    display="flex"
+    alignItems="center"
+    gap="3"
+    minHeight="44px"
+    borderTop="1px solid"
+    borderColor="rule"
+    cursor="pointer"
+  >
+    <chakra.input
+      type="checkbox"
+      width="24px"
+      height="24px"
+      flexShrink={0}
+      checked={done}
+      onChange={onToggle}
+    />
+    <Text width="84px" flexShrink={0} fontWeight={700}>
+      {amount(item)}
+    </Text>
+    <Box flex="1" textDecoration={done ? 'line-through' : 'none'} color={done ? 'soft' : 'ink'}>
+      {item.what}
+      {item.measure !== undefined && (
+        <Text color="signalInk" fontWeight={700} fontSize="14px">
+          measure before buying: {item.measure}
+        </Text>
+      )}
+    </Box>
+  </chakra.label>
+);
 
 function readTicks(key: string): readonly string[] {
   try {

@@ -1,10 +1,11 @@
 import { chakra, Flex, Text } from '@chakra-ui/react';
 import Papa from 'papaparse';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { logColumns, readRows, rowOf, type ReadRow } from '../../core/logprint/csv-rows.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';
 import { Press } from '../controls/controls';
+import { useFile } from '../controls/use-file';
 import { OverPage } from '../shell/over-page';
 import { save } from '../controls/save';
 import { tableText } from '../controls/table-file';
@@ -12,7 +13,6 @@ import { contextOf, editsOf } from './entries';
 
 /** The log of a run as a table, out to a file and in from one: nothing is taken before it was looked at. */
 export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: Change }) {
-  const picker = useRef<HTMLInputElement>(null);
   const [rows, setRows] = useState<readonly ReadRow[]>();
   const [name, setName] = useState('');
   const out = () => {
@@ -28,8 +28,13 @@ export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: 
     setName(file.name);
     setRows(readRows(data, context));
   };
-  const good = rows?.filter(({ part }) => part) ?? [];
+  const { field, ask } = useFile({
+    accept: '.csv,text/csv',
+    'aria-label': 'CSV file of a log',
+    onFile: pick,
+  });
   const take = async () => {
+    const good = rows?.filter(({ part }) => part) ?? [];
     await change.say(
       editsOf(
         good.flatMap(({ part }) => part ?? []),
@@ -45,50 +50,55 @@ export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: 
       <Press look="quiet" type="button" onClick={out} whiteSpace="nowrap">
         CSV out
       </Press>
-      <Press look="quiet" type="button" onClick={() => picker.current?.click()} whiteSpace="nowrap">
+      <Press look="quiet" type="button" onClick={ask} whiteSpace="nowrap">
         CSV in
       </Press>
-      <input
-        ref={picker}
-        type="file"
-        accept=".csv,text/csv"
-        hidden
-        aria-label="CSV file of a log"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void pick(file);
-          event.target.value = '';
-        }}
-      />
+      {field}
       {rows && (
-        <OverPage role="dialog" aria-label={`Rows of ${name}`}>
-          <Text p="4" borderBottom="1px solid" borderColor="rule">
-            <strong>{name}</strong>: {good.length} of {rows.length} rows can be taken into this run. Nothing
-            is taken yet.
-          </Text>
-          <chakra.ol overflowY="auto" flex="1" px="10" py="3" m="0">
-            {rows.map((row, index) => (
-              <chakra.li key={index} py="0.5" color={row.part ? 'ink' : 'signalInk'}>
-                {row.part?.sentence ?? row.faults.join('; ')}
-              </chakra.li>
-            ))}
-          </chakra.ol>
-          <Flex gap="3" p="4" borderTop="1px solid" borderColor="rule">
-            <Press type="button" look="chosen" disabled={good.length === 0} onClick={() => void take()}>
-              Take {good.length} {good.length === 1 ? 'row' : 'rows'}
-            </Press>
-            <Press
-              type="button"
-              look="quiet"
-              onClick={() => {
-                setRows(undefined);
-              }}
-            >
-              Take nothing
-            </Press>
-          </Flex>
-        </OverPage>
+        <RowsRead
+          name={name}
+          rows={rows}
+          onTake={take}
+          onClose={() => {
+            setRows(undefined);
+          }}
+        />
       )}
     </>
+  );
+}
+
+interface RowsReadProps {
+  readonly name: string;
+  readonly rows: readonly ReadRow[];
+  readonly onTake: () => Promise<void>;
+  readonly onClose: () => void;
+}
+
+/** What a file holds, row by row, before any of it is taken. */
+function RowsRead({ name, rows, onTake, onClose }: RowsReadProps) {
+  const good = rows.filter(({ part }) => part).length;
+  return (
+    <OverPage role="dialog" aria-label={`Rows of ${name}`}>
+      <Text p="4" borderBottom="1px solid" borderColor="rule">
+        <strong>{name}</strong>: {good} of {rows.length} rows can be taken into this run. Nothing is taken
+        yet.
+      </Text>
+      <chakra.ol overflowY="auto" flex="1" px="10" py="3" m="0">
+        {rows.map((row, index) => (
+          <chakra.li key={index} py="0.5" color={row.part ? 'ink' : 'signalInk'}>
+            {row.part?.sentence ?? row.faults.join('; ')}
+          </chakra.li>
+        ))}
+      </chakra.ol>
+      <Flex gap="3" p="4" borderTop="1px solid" borderColor="rule">
+        <Press type="button" look="chosen" disabled={good === 0} onClick={() => void onTake()}>
+          Take {good} {good === 1 ? 'row' : 'rows'}
+        </Press>
+        <Press type="button" look="quiet" onClick={onClose}>
+          Take nothing
+        </Press>
+      </Flex>
+    </OverPage>
   );
 }

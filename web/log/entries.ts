@@ -100,20 +100,17 @@ export function freshIds(line: Line, mark = ''): () => string {
   };
 }
 
+interface WriteOptions {
+  readonly tieTo?: LineView | undefined;
+  /** Where the video stood when it was written. */
+  readonly stamp?: Partial<Pick<Entry, 'clip' | 'video_s'>> | undefined;
+  readonly mark?: string;
+  /** Ids that the parts go by where they come from, by which they speak of one another. */
+  readonly names?: readonly (string | undefined)[];
+}
+
 /** What a typed line becomes: points met for the first time, new entries, and those it corrects or closes. */
-export function editsOf(
-  parts: readonly LogPart[],
-  line: Line,
-  run: Run,
-  options: {
-    readonly tieTo?: LineView | undefined;
-    /** Where the video stood when it was written. */
-    readonly stamp?: Partial<Pick<Entry, 'clip' | 'video_s'>> | undefined;
-    readonly mark?: string;
-    /** Ids that the parts go by where they come from, by which they speak of one another. */
-    readonly names?: readonly (string | undefined)[];
-  },
-): Edit[] {
+export function editsOf(parts: readonly LogPart[], line: Line, run: Run, options: WriteOptions): Edit[] {
   const fresh = freshIds(line, options.mark);
   const ids = new Map<string, string>();
   const written = new Map<string, { run: string; entry: Entry }>();
@@ -128,36 +125,15 @@ export function editsOf(
     const entry = {
       ...(target === undefined ? options.stamp : {}),
       ...part.entry,
-      ...Object.fromEntries(
-        (['after', 'before', 'sameAs', 'of'] as const).flatMap((field) => {
-          const named = (part.entry as Partial<Record<string, unknown>>)[field];
-          return typeof named === 'string' ? [[field, ids.get(named) ?? named]] : [];
-        }),
-      ),
+      ...withIds(part.entry, ids),
       ...(twin ? { sameAs: twin.id } : {}),
       id,
     };
     const own = line.runs.find(({ entries }) => entries.some((each) => each.id === id)) ?? run;
     written.set(id, { run: own.id, entry });
   });
-  const pointEdit: Edit[] =
-    points.size === 0
-      ? []
-      : [
-          {
-            kind: 'line',
-            line: line.id,
-            set: {
-              ...lineHead(line),
-              points: [
-                ...line.points.map((point) => points.get(point.id) ?? point),
-                ...[...points.values()].filter(({ id }) => !line.points.some((point) => point.id === id)),
-              ],
-            },
-          },
-        ];
   return [
-    ...pointEdit,
+    ...pointEdits(line, points),
     ...[...written.values()].map(({ run: runId, entry }): Edit => ({
       kind: 'entry',
       line: line.id,
@@ -166,6 +142,23 @@ export function editsOf(
       set: entry,
     })),
   ];
+}
+
+/** What an entry says of others, by the ids they are written under. */
+const withIds = (entry: Partial<Record<string, unknown>>, ids: ReadonlyMap<string, string>) =>
+  Object.fromEntries(
+    (['after', 'before', 'sameAs', 'of'] as const).flatMap((field) => {
+      const named = entry[field];
+      return typeof named === 'string' ? [[field, ids.get(named) ?? named]] : [];
+    }),
+  );
+
+/** Points of a line changed or added, as one edit; none where there is nothing to change. */
+function pointEdits(line: Line, points: ReadonlyMap<string, Point>): Edit[] {
+  if (points.size === 0) return [];
+  const added = [...points.values()].filter(({ id }) => !line.points.some((point) => point.id === id));
+  const all = [...line.points.map((point) => points.get(point.id) ?? point), ...added];
+  return [{ kind: 'line', line: line.id, set: { ...lineHead(line), points: all } }];
 }
 
 /** Edits that set entries of a line to something else, in the order they stand; null takes one away, undefined leaves it. */

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { capital } from '../../core/capital.js';
+import type { Line, Run } from '../../core/job/schema.js';
 import type { Cue } from '../../core/narration/captions.js';
 import type { ToRead } from '../../core/logprint/to-read.js';
 import type { Warning } from '../../core/warning.js';
@@ -39,50 +40,11 @@ export function LogView() {
       overflow={{ base: 'auto', md: 'hidden' }}
       className="printed-log"
     >
-      <Text className="printed-only" fontWeight={700} fontSize="18px" px="3" py="2">
-        {[
-          context.job.title,
-          line.name ?? line.id,
-          run?.name,
-          context.job.inspectedOn && longDay(context.job.inspectedOn),
-        ]
-          .filter(Boolean)
-          .join(', ')}
-      </Text>
+      <PrintedHead context={context} run={run} />
       <Beside context={context} hand={hand} video={video} cues={cues} />
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
         <Runs context={context} hand={hand} typed={typed} video={video} onCues={setCues} />
-        {run && (
-          <Box
-            className="not-printed"
-            bg="sheet"
-            px={{ base: '3', md: '4' }}
-            pt={{ base: '2', md: '4' }}
-            pb="2"
-            borderTop={{ base: '1px solid', md: 'none' }}
-            borderBottom={{ md: '1px solid' }}
-            borderColor="ink"
-            flexShrink={0}
-            // Under the thumb on a phone, whatever is scrolled.
-            position={{ base: 'sticky', md: 'static' }}
-            bottom="0"
-            order={{ base: 5, md: 0 }}
-            zIndex={{ base: 3, md: 'auto' }}
-          >
-            <TypedLine
-              ref={typed}
-              line={line}
-              lineView={lineView}
-              runId={run.id}
-              pass={hand.pass}
-              waterClock={hand.waterClock}
-              change={change}
-              besideThumb={<PassChoice pass={hand.pass} setPass={hand.setPass} tight />}
-              stamp={() => video.current?.stamp()}
-              onEmptyKey={hand.emptyKey}
-            />
-          </Box>
-        )}
+        {run && <LineBelow context={context} hand={hand} run={run} typed={typed} video={video} />}
         {queue.length > 0 && <Queue queue={queue} onNext={hand.readNext} />}
         <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
           {waiting > 0 && <Waiting waiting={waiting} />}
@@ -109,6 +71,47 @@ interface Part {
   readonly context: JobContext;
   readonly hand: LogHand;
 }
+
+/** What the log on paper is of. */
+const PrintedHead = ({ context: { job, line }, run }: { context: JobContext; run: Run | undefined }) => (
+  <Text className="printed-only" fontWeight={700} fontSize="18px" px="3" py="2">
+    {[job.title, line.name ?? line.id, run?.name, job.inspectedOn && longDay(job.inspectedOn)]
+      .filter(Boolean)
+      .join(', ')}
+  </Text>
+);
+
+/** The typed line: over the log, and on a phone under the thumb, whatever is scrolled. */
+const LineBelow = ({ context, hand, run, typed, video }: Part & LogRefs & { readonly run: Run }) => (
+  <Box
+    className="not-printed"
+    bg="sheet"
+    px={{ base: '3', md: '4' }}
+    pt={{ base: '2', md: '4' }}
+    pb="2"
+    borderTop={{ base: '1px solid', md: 'none' }}
+    borderBottom={{ md: '1px solid' }}
+    borderColor="ink"
+    flexShrink={0}
+    position={{ base: 'sticky', md: 'static' }}
+    bottom="0"
+    order={{ base: 5, md: 0 }}
+    zIndex={{ base: 3, md: 'auto' }}
+  >
+    <TypedLine
+      ref={typed}
+      line={context.line}
+      lineView={context.lineView}
+      runId={run.id}
+      pass={hand.pass}
+      waterClock={hand.waterClock}
+      change={context.change}
+      besideThumb={<PassChoice pass={hand.pass} setPass={hand.setPass} tight />}
+      stamp={() => video.current?.stamp()}
+      onEmptyKey={hand.emptyKey}
+    />
+  </Box>
+);
 
 /** Beside the log: the picture, how the run was made, keys, what to know, and the report. */
 function Beside({
@@ -177,11 +180,11 @@ const Pictures = ({ source, setSource }: Pick<LogHand, 'source' | 'setSource'>) 
   />
 );
 
-/** The runs of the line, a tab each, and a new one. */
 interface RunsProps extends Part, LogRefs {
   readonly onCues: (cues: readonly Cue[]) => void;
 }
 
+/** The runs of the line, a tab each, and a new one. */
 function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }: RunsProps) {
   const { line, change } = context;
   const [adding, setAdding] = useState(false);
@@ -195,22 +198,7 @@ function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }
         flexShrink={0}
         className="not-printed"
       >
-        {line.runs.map((each) => (
-          <RunTab
-            key={each.id}
-            type="button"
-            aria-pressed={each.id === run?.id}
-            onClick={() => {
-              setRunId(each.id);
-            }}
-          >
-            <strong>{runName(each)}</strong>
-            <Text as="span" fontSize="13px" color="soft" fontWeight={400}>
-              {line.points.find(({ id }) => id === each.access)?.name ?? each.access}, toward the{' '}
-              {each.direction === 'downstream' ? 'street' : 'house'}
-            </Text>
-          </RunTab>
-        ))}
+        <RunTabs line={line} run={run} setRunId={setRunId} />
         <AddPress
           onClick={() => {
             setAdding(!adding);
@@ -245,6 +233,27 @@ function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }
     </>
   );
 }
+
+const RunTabs = ({ line, run, setRunId }: { line: Line } & Pick<LogHand, 'run' | 'setRunId'>) => (
+  <>
+    {line.runs.map((each) => (
+      <RunTab
+        key={each.id}
+        type="button"
+        aria-pressed={each.id === run?.id}
+        onClick={() => {
+          setRunId(each.id);
+        }}
+      >
+        <strong>{runName(each)}</strong>
+        <Text as="span" fontSize="13px" color="soft" fontWeight={400}>
+          {line.points.find(({ id }) => id === each.access)?.name ?? each.access}, toward the{' '}
+          {each.direction === 'downstream' ? 'street' : 'house'}
+        </Text>
+      </RunTab>
+    ))}
+  </>
+);
 
 const Waiting = ({ waiting }: { waiting: number }) => (
   <Flex gap="4" px="4" py="2.5" borderBottom="1px solid" borderColor="rule" color="signalInk" role="status">

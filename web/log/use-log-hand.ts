@@ -120,7 +120,7 @@ function useQueue(line: Line, tell: Known['tell'], open: (entry: Entry) => void)
 }
 
 export function useLogHand(known: Known, refs: LogRefs): LogHand {
-  const { line, lineView, change, tell } = known;
+  const { line, lineView, tell } = known;
   const { typed, video } = refs;
   const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
   const [chosenRun, setRunId] = useState(newest?.id ?? '');

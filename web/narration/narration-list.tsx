@@ -13,6 +13,16 @@ interface Props {
   readonly seek: ((seconds: number) => void) | undefined;
 }
 
+const Item = chakra('li', {
+  base: {
+    px: '4',
+    py: '2',
+    borderTop: '1px solid',
+    borderColor: 'rule',
+    _focusVisible: { outline: '3px solid', outlineColor: 'signal', outlineOffset: '-3px' },
+  },
+});
+
 /** The proposals one under another, worked off by keyboard: Enter accepts, Delete refuses, M mends. */
 export function NarrationList({ hand, context, seek }: Props) {
   const { proposals } = hand;
@@ -24,19 +34,14 @@ export function NarrationList({ hand, context, seek }: Props) {
       </Box>
       <chakra.ol flex="1" overflowY="auto" m="0" p="0" listStyleType="none" aria-label="Proposals">
         {proposals.map((proposal, index) => (
-          <chakra.li
+          <Item
             key={proposal.key}
             ref={(row: HTMLLIElement | null) => {
               list.rows.current[index] = row;
             }}
             tabIndex={index === list.at ? 0 : -1}
             aria-label={labelOf(proposal)}
-            px="4"
-            py="2"
-            borderTop="1px solid"
-            borderColor="rule"
             bg={bgOf(proposal)}
-            _focusVisible={{ outline: '3px solid', outlineColor: 'signal', outlineOffset: '-3px' }}
             onFocus={() => {
               list.setAt(index);
             }}
@@ -44,11 +49,7 @@ export function NarrationList({ hand, context, seek }: Props) {
               list.onKey(event, proposal, index);
             }}
           >
-            {firstNote(proposals, index) && (
-              <Text fontFamily="heading" fontWeight={700} pb="1">
-                Proposes nothing: kept as a note where you accept it
-              </Text>
-            )}
+            {firstNote(proposals, index) && <NotesHead />}
             <Row
               proposal={proposal}
               hand={hand}
@@ -73,7 +74,7 @@ export function NarrationList({ hand, context, seek }: Props) {
                 }}
               />
             )}
-          </chakra.li>
+          </Item>
         ))}
       </chakra.ol>
     </>
@@ -144,6 +145,12 @@ const listKeys: readonly KeyHint[] = [
   { caps: ['Delete'], does: 'refuse' },
 ];
 const videoKey: KeyHint = { caps: ['V'], does: 'show in the video' };
+
+const NotesHead = () => (
+  <Text fontFamily="heading" fontWeight={700} pb="1">
+    Proposes nothing: kept as a note where you accept it
+  </Text>
+);
 
 const firstNote = (proposals: readonly Proposal[], index: number): boolean =>
   proposals[index]?.item === undefined && (index === 0 || proposals[index - 1]?.item !== undefined);

@@ -25,7 +25,7 @@ interface Props {
 /** A whole talk at once: captions or pasted words become proposals, and what is accepted goes in as one change. */
 export function NarrationPanel({ line, run, change, context, hand, seek, onClose }: Props) {
   const dialog = useRef<HTMLDivElement>(null);
-  const { source, faults, proposals, parts } = hand;
+  const { source, faults, parts } = hand;
   useEffect(() => {
     dialog.current?.focus();
   }, []);
@@ -59,44 +59,54 @@ export function NarrationPanel({ line, run, change, context, hand, seek, onClose
       {source ? (
         <>
           <Head hand={hand} onClose={onClose} />
-          {faults.length > 0 && (
-            <Box role="alert" px="4" py="2" color="signalInk" borderBottom="1px solid" borderColor="rule">
-              {faults.slice(0, 4).map(({ line: at, message }) => (
-                <Text key={`${at} ${message}`}>
-                  Line {at}: {message}
-                </Text>
-              ))}
-            </Box>
-          )}
+          <CaptionFaults faults={faults} />
           <NarrationList hand={hand} context={context} seek={seek} />
-          <Flex
-            gap={{ base: '2', md: '3' }}
-            p="3"
-            borderTop="1px solid"
-            borderColor="ink"
-            wrap="wrap"
-            align="center"
-          >
-            <Press type="button" look="signal" disabled={parts.length === 0} onClick={() => void write()}>
-              Write {parts.length} into the log
-            </Press>
-            <Press type="button" px={{ base: '3', md: '4' }} onClick={hand.acceptCertain}>
-              Accept all that are certain
-            </Press>
-            <Press type="button" look="quiet" onClick={hand.putAway}>
-              Put away
-            </Press>
-            <Text fontSize="13.5px" color="soft" display={{ base: 'none', md: 'block' }} ml="auto">
-              {proposals.filter(({ item, verdict }) => item && !verdict).length} to decide · <Cap>Ctrl</Cap>
-              <Cap>Enter</Cap>write · one <Cap>Ctrl</Cap>
-              <Cap>Z</Cap>takes all of it back
-            </Text>
-          </Flex>
+          <Foot hand={hand} write={write} />
         </>
       ) : (
         <SourceForm onRead={hand.read} onClose={onClose} />
       )}
     </OverPage>
+  );
+}
+
+const CaptionFaults = ({ faults }: Pick<NarrationHand, 'faults'>) =>
+  faults.length > 0 && (
+    <Box role="alert" px="4" py="2" color="signalInk" borderBottom="1px solid" borderColor="rule">
+      {faults.slice(0, 4).map(({ line: at, message }) => (
+        <Text key={`${at} ${message}`}>
+          Line {at}: {message}
+        </Text>
+      ))}
+    </Box>
+  );
+
+function Foot({ hand, write }: { hand: NarrationHand; write: () => Promise<void> }) {
+  const { parts, proposals } = hand;
+  return (
+    <Flex
+      gap={{ base: '2', md: '3' }}
+      p="3"
+      borderTop="1px solid"
+      borderColor="ink"
+      wrap="wrap"
+      align="center"
+    >
+      <Press type="button" look="signal" disabled={parts.length === 0} onClick={() => void write()}>
+        Write {parts.length} into the log
+      </Press>
+      <Press type="button" px={{ base: '3', md: '4' }} onClick={hand.acceptCertain}>
+        Accept all that are certain
+      </Press>
+      <Press type="button" look="quiet" onClick={hand.putAway}>
+        Put away
+      </Press>
+      <Text fontSize="13.5px" color="soft" display={{ base: 'none', md: 'block' }} ml="auto">
+        {proposals.filter(({ item, verdict }) => item && !verdict).length} to decide · <Cap>Ctrl</Cap>
+        <Cap>Enter</Cap>write · one <Cap>Ctrl</Cap>
+        <Cap>Z</Cap>takes all of it back
+      </Text>
+    </Flex>
   );
 }
 
@@ -153,41 +163,22 @@ function SourceForm({ onRead, onClose }: SourceFormProps) {
   const [text, setText] = useState('');
   const [pass, setPass] = useState<'out' | 'back'>('out');
   const [failed, setFailed] = useState('');
-  const take = async (file: File) => {
-    try {
-      const words = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());
-      onRead({ name: file.name, text: words, pass, shift_s: 0 });
-    } catch {
-      setFailed(`${file.name} is not UTF-8 text: save it as UTF-8 captions (.vtt, .srt) or text (.txt).`);
-    }
-  };
-  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
-    multiple: false,
-    noClick: true,
-    noKeyboard: true,
-    onDropAccepted: ([file]) => {
-      if (file) void take(file);
+  const { drop, isOver, ask } = useCaptionsFile({
+    onText: (name, words) => {
+      onRead({ name, text: words, pass, shift_s: 0 });
     },
-    onDropRejected: () => {
-      setFailed('One captions or text file at a time.');
-    },
+    onFailed: setFailed,
   });
   const id = useId();
   return (
-    <Flex direction="column" gap="3" p={{ base: '4', md: '6' }} flex="1" overflowY="auto" {...getRootProps()}>
-      <input {...getInputProps({ 'aria-label': 'Captions file' })} />
-      <Text fontFamily="heading" fontWeight={800} fontSize="20px">
-        Narration in
-      </Text>
-      <Text color="soft" maxWidth="70ch">
-        What was said while the camera was pushed or pulled, as captions with times or as plain words. It
-        becomes a list of proposals; nothing goes into the log before you accept it.
-      </Text>
+    <Flex direction="column" gap="3" p={{ base: '4', md: '6' }} flex="1" overflowY="auto" {...drop.root()}>
+      <input {...drop.input({ 'aria-label': 'Captions file' })} />
+      <Intro />
       <Flex gap="3" wrap="wrap" align="center">
-        <Press type="button" onClick={open}>
+        <Press type="button" onClick={ask}>
           Choose a captions file
         </Press>
-        <Text color="soft">{isDragActive ? 'Drop it here.' : 'or drop one here: .vtt, .srt or .txt'}</Text>
+        <Text color="soft">{isOver ? 'Drop it here.' : 'or drop one here: .vtt, .srt or .txt'}</Text>
       </Flex>
       <Label htmlFor={id}>Or paste the words</Label>
       <LongField
@@ -224,6 +215,46 @@ function SourceForm({ onRead, onClose }: SourceFormProps) {
       </Flex>
     </Flex>
   );
+}
+
+const Intro = () => (
+  <>
+    <Text fontFamily="heading" fontWeight={800} fontSize="20px">
+      Narration in
+    </Text>
+    <Text color="soft" maxWidth="70ch">
+      What was said while the camera was pushed or pulled, as captions with times or as plain words. It
+      becomes a list of proposals; nothing goes into the log before you accept it.
+    </Text>
+  </>
+);
+
+interface CaptionsFile {
+  readonly onText: (name: string, words: string) => void;
+  readonly onFailed: (words: string) => void;
+}
+
+/** One file of captions or words, dropped or asked for; anything but UTF-8 is refused with what to do. */
+function useCaptionsFile({ onText, onFailed }: CaptionsFile) {
+  const take = async (file: File) => {
+    try {
+      onText(file.name, new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer()));
+    } catch {
+      onFailed(`${file.name} is not UTF-8 text: save it as UTF-8 captions (.vtt, .srt) or text (.txt).`);
+    }
+  };
+  const { getRootProps, getInputProps, isDragActive, open } = useDropzone({
+    multiple: false,
+    noClick: true,
+    noKeyboard: true,
+    onDropAccepted: ([file]) => {
+      if (file) void take(file);
+    },
+    onDropRejected: () => {
+      onFailed('One captions or text file at a time.');
+    },
+  });
+  return { drop: { root: getRootProps, input: getInputProps }, isOver: isDragActive, ask: open };
 }
 
 const Refusal = ({ children }: { children: ReactNode }) => (

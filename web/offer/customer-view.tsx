@@ -38,60 +38,76 @@ export function CustomerView() {
       )}
       {offer && way && (
         <>
-          {offer.firm.logo && (
-            <Box bg="white" display="inline-block" p="1" mb="2">
-              <img
-                src={offer.firm.logo}
-                alt={offer.firm.name ?? 'The company'}
-                style={{ maxHeight: 72, maxWidth: '100%' }}
-              />
-            </Box>
-          )}
-          {offer.firm.name && (
-            <Text fontFamily="heading" fontWeight={700} fontSize="17px">
-              {offer.firm.name}
-            </Text>
-          )}
-          {offer.firm.licence && (
-            <Text color="soft" fontSize="13.5px">
-              {offer.firm.licence}
-            </Text>
-          )}
-          <Reach phone={offer.firm.phone} email={offer.firm.email} />
-          <Heading as="h1" fontSize="27px" mt="3">
-            {offer.title}
-          </Heading>
-          <Text color="soft" mb="4">
-            {[
-              offer.customer && `For ${offer.customer}`,
-              `offered on ${longDay(offer.on)}`,
-              `prices hold to ${longDay(offer.validTo)}`,
-            ]
-              .filter(Boolean)
-              .join(', ')}
-          </Text>
+          <LetterHead offer={offer} />
           <OfferTable offer={offer} chosen={way.school} onChoose={setPicked} />
           <SaidOnce offer={offer} />
-          <Box maxWidth="560px" mt="5">
-            <Part title={`${schoolWords[way.school].name}: what the price is made of`}>
-              <PriceLines way={way} currency={offer.currency} />
-            </Part>
-            {offer.proof.length > 0 && (
-              <Part title="What proves it">
-                <ProofList
-                  proof={offer.proof}
-                  photoAt={(name) =>
-                    `/api/offers/${encodeURIComponent(secret)}/photos/${encodeURIComponent(name)}`
-                  }
-                />
-              </Part>
-            )}
-          </Box>
+          <Below offer={offer} way={way} secret={secret} />
         </>
       )}
     </Box>
   );
 }
+
+/** Who offers what to whom, and until when. */
+const LetterHead = ({ offer }: { offer: Offer }) => (
+  <>
+    {offer.firm.logo && (
+      <Box bg="white" display="inline-block" p="1" mb="2">
+        <img
+          src={offer.firm.logo}
+          alt={offer.firm.name ?? 'The company'}
+          style={{ maxHeight: 72, maxWidth: '100%' }}
+        />
+      </Box>
+    )}
+    {offer.firm.name && (
+      <Text fontFamily="heading" fontWeight={700} fontSize="17px">
+        {offer.firm.name}
+      </Text>
+    )}
+    {offer.firm.licence && (
+      <Text color="soft" fontSize="13.5px">
+        {offer.firm.licence}
+      </Text>
+    )}
+    <Reach phone={offer.firm.phone} email={offer.firm.email} />
+    <Heading as="h1" fontSize="27px" mt="3">
+      {offer.title}
+    </Heading>
+    <Text color="soft" mb="4">
+      {[
+        offer.customer && `For ${offer.customer}`,
+        `offered on ${longDay(offer.on)}`,
+        `prices hold to ${longDay(offer.validTo)}`,
+      ]
+        .filter(Boolean)
+        .join(', ')}
+    </Text>
+  </>
+);
+
+interface BelowProps {
+  readonly offer: Offer;
+  readonly way: Offer['ways'][number];
+  readonly secret: string;
+}
+
+/** What the price of the chosen option is made of, and what proves it. */
+const Below = ({ offer, way, secret }: BelowProps) => (
+  <Box maxWidth="560px" mt="5">
+    <Part title={`${schoolWords[way.school].name}: what the price is made of`}>
+      <PriceLines way={way} currency={offer.currency} />
+    </Part>
+    {offer.proof.length > 0 && (
+      <Part title="What proves it">
+        <ProofList
+          proof={offer.proof}
+          photoAt={(name) => `/api/offers/${encodeURIComponent(secret)}/photos/${encodeURIComponent(name)}`}
+        />
+      </Part>
+    )}
+  </Box>
+);
 
 /** How the firm is reached: a press calls or writes. */
 function Reach({ phone, email }: Pick<Offer['firm'], 'phone' | 'email'>) {

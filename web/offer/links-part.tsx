@@ -21,27 +21,7 @@ export function LinksPart() {
       <Text color="soft" fontSize="13.5px" mb="2">
         A link shows this offer as it stands now, read-only, to whoever has it, until it is closed.
       </Text>
-      {made && open.some(({ id: share }) => share === made.share) && (
-        <Box mb="2">
-          <Field
-            readOnly
-            aria-label="The link for the customer"
-            value={made.link}
-            onFocus={(event) => {
-              event.target.select();
-            }}
-          />
-          {isLoopback(made.link) && (
-            <Text fontSize="13.5px" color="signalInk" mt="1" data-testid="loopback">
-              It opens on this computer only. Give the program its public address first
-              (OPEN_TRENCH_CUSTOMER_URL, docs/operations.md); then make the link again.
-            </Text>
-          )}
-          <Text fontSize="13.5px" color="signalInk" fontWeight={700} mt="1">
-            Copy it now: the secret in it is not kept and cannot be shown again.
-          </Text>
-        </Box>
-      )}
+      {made && open.some(({ id: share }) => share === made.share) && <NewLink link={made.link} />}
       <Press
         type="button"
         width="100%"
@@ -80,3 +60,26 @@ export function LinksPart() {
     </Part>
   );
 }
+
+/** A link just made, to be copied while it can be seen. */
+const NewLink = ({ link }: { link: string }) => (
+  <Box mb="2">
+    <Field
+      readOnly
+      aria-label="The link for the customer"
+      value={link}
+      onFocus={(event) => {
+        event.target.select();
+      }}
+    />
+    {isLoopback(link) && (
+      <Text fontSize="13.5px" color="signalInk" mt="1" data-testid="loopback">
+        It opens on this computer only. Give the program its public address first (OPEN_TRENCH_CUSTOMER_URL,
+        docs/operations.md); then make the link again.
+      </Text>
+    )}
+    <Text fontSize="13.5px" color="signalInk" fontWeight={700} mt="1">
+      Copy it now: the secret in it is not kept and cannot be shown again.
+    </Text>
+  </Box>
+);

@@ -23,19 +23,17 @@ const questions = [
   'Not seen',
 ] as const;
 
+interface TableProps {
+  readonly offer: Offer;
+  readonly chosen?: School | undefined;
+  readonly onChoose?: (school: School) => void;
+}
+
 /**
  * The ways side by side, a column each on a wide screen and one under the other on a phone. With `onChoose` a column's
  * head is a button.
  */
-export function OfferTable({
-  offer,
-  chosen,
-  onChoose,
-}: {
-  offer: Offer;
-  chosen?: School | undefined;
-  onChoose?: (school: School) => void;
-}) {
+export function OfferTable({ offer, chosen, onChoose }: TableProps) {
   const rows = questions.length + 1;
   return (
     <>
@@ -108,30 +106,16 @@ function BarKey({ offer }: { offer: Offer }) {
 
 const ruled = { borderTop: '1px solid', borderColor: 'rule' } as const;
 
-function Way({
-  way,
-  offer,
-  rows,
-  chosen,
-  onChoose,
-}: {
-  way: OfferWay;
-  offer: Offer;
-  rows: number;
-  chosen: boolean;
-  onChoose: ((school: School) => void) | undefined;
-}) {
+interface WayProps {
+  readonly way: OfferWay;
+  readonly offer: Offer;
+  readonly rows: number;
+  readonly chosen: boolean;
+  readonly onChoose: ((school: School) => void) | undefined;
+}
+
+function Way({ way, offer, rows, chosen, onChoose }: WayProps) {
   const words = schoolWords[way.school];
-  const head = (
-    <>
-      <chakra.span display="block" fontFamily="heading" fontWeight={700} fontSize="21px" lineHeight="1.2">
-        {words.name}
-      </chakra.span>
-      <chakra.span color="soft" fontSize="14px">
-        {words.means}
-      </chakra.span>
-    </>
-  );
   const answers = answersOf(way, offer);
   return (
     <Box
@@ -149,29 +133,7 @@ function Way({
       borderInlineColor={chosen ? 'ink' : 'transparent'}
       borderTopColor={chosen ? 'signal' : { base: 'rule', md: 'transparent' }}
     >
-      {onChoose ? (
-        <chakra.button
-          type="button"
-          textAlign="left"
-          px="3"
-          py="2.5"
-          border="none"
-          bg="transparent"
-          minHeight="64px"
-          cursor="pointer"
-          aria-pressed={chosen}
-          data-testid={`choose-${way.school}`}
-          onClick={() => {
-            onChoose(way.school);
-          }}
-        >
-          {head}
-        </chakra.button>
-      ) : (
-        <Box px="3" py="2.5" minHeight="64px">
-          {head}
-        </Box>
-      )}
+      <WayHead school={way.school} chosen={chosen} onChoose={onChoose} />
       {questions.map((question) => (
         <Box key={question} px="3" py="2.5" {...ruled} data-testid={`${way.school}-${slug(question)}`}>
           {/* On a wide screen the first column says this for the eye; readers hear it with every answer. */}
@@ -193,57 +155,76 @@ function Way({
   );
 }
 
+/** The name of a way; a button where it can be chosen. */
+function WayHead({
+  school,
+  chosen,
+  onChoose,
+}: Pick<WayProps, 'chosen' | 'onChoose'> & { readonly school: School }) {
+  const words = schoolWords[school];
+  const head = (
+    <>
+      <chakra.span display="block" fontFamily="heading" fontWeight={700} fontSize="21px" lineHeight="1.2">
+        {words.name}
+      </chakra.span>
+      <chakra.span color="soft" fontSize="14px">
+        {words.means}
+      </chakra.span>
+    </>
+  );
+  if (!onChoose)
+    return (
+      <Box px="3" py="2.5" minHeight="64px">
+        {head}
+      </Box>
+    );
+  return (
+    <chakra.button
+      type="button"
+      textAlign="left"
+      px="3"
+      py="2.5"
+      border="none"
+      bg="transparent"
+      minHeight="64px"
+      cursor="pointer"
+      aria-pressed={chosen}
+      data-testid={`choose-${school}`}
+      onClick={() => {
+        onChoose(school);
+      }}
+    >
+      {head}
+    </chakra.button>
+  );
+}
+
 const slug = (question: string) => question.toLowerCase().replaceAll(' ', '-');
 
-function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[number], ReactNode> {
+type Answers = Record<(typeof questions)[number], ReactNode>;
+
+const none = <Text color="soft">–</Text>;
+const notPossible: Answers = {
+  'On the line': none,
+  'We do': <Text fontWeight={700}>Not possible under the rules and pins of this job</Text>,
+  Excavations: none,
+  'How long': none,
+  Price: none,
+  'Each year after': none,
+  'Over the years': none,
+  'Leaves undone': none,
+  'Not seen': none,
+};
+
+function answersOf(way: OfferWay, offer: Offer): Answers {
   const cash = (amount: number) => money(amount, offer.currency);
-  if (!way.feasible) {
-    const none = <Text color="soft">–</Text>;
-    return {
-      'On the line': none,
-      'We do': <Text fontWeight={700}>Not possible under the rules and pins of this job</Text>,
-      Excavations: none,
-      'How long': none,
-      Price: none,
-      'Each year after': none,
-      'Over the years': none,
-      'Leaves undone': none,
-      'Not seen': none,
-    };
-  }
+  if (!way.feasible) return notPossible;
   return {
     'On the line': <Bars way={way} offer={offer} />,
-    'We do': (
-      <>
-        <Sentences all={way.does} />
-        {way.notPossible.length > 0 && (
-          <Box mt="2" color="signalInk" data-testid={`not-possible-${way.school}`}>
-            <Text fontWeight={700}>Not in this price, by others</Text>
-            <Sentences all={way.notPossible} />
-          </Box>
-        )}
-      </>
-    ),
+    'We do': <Does way={way} />,
     Excavations: way.holes.length === 0 ? 'none' : <Sentences all={way.holes} />,
     'How long': way.days && way.days.length > 0 ? <Sentences all={way.days} /> : '–',
-    Price: (
-      <>
-        <Text
-          fontFamily="heading"
-          fontWeight={800}
-          fontSize="26px"
-          lineHeight="1.1"
-          data-testid={`total-${way.school}`}
-        >
-          {offer.nothingSeen ? '–' : cash(way.total)}
-        </Text>
-        {way.conditions.map((each) => (
-          <Text key={each} fontSize="13.5px" color="signalInk">
-            {each}
-          </Text>
-        ))}
-      </>
-    ),
+    Price: <Price way={way} total={offer.nothingSeen ? '–' : cash(way.total)} />,
     'Each year after':
       way.eachYear.length === 0
         ? 'nothing planned'
@@ -264,6 +245,37 @@ function answersOf(way: OfferWay, offer: Offer): Record<(typeof questions)[numbe
     'Not seen': sayRange(way, offer, cash),
   };
 }
+
+const Does = ({ way }: { way: OfferWay }) => (
+  <>
+    <Sentences all={way.does} />
+    {way.notPossible.length > 0 && (
+      <Box mt="2" color="signalInk" data-testid={`not-possible-${way.school}`}>
+        <Text fontWeight={700}>Not in this price, by others</Text>
+        <Sentences all={way.notPossible} />
+      </Box>
+    )}
+  </>
+);
+
+const Price = ({ way, total }: { way: OfferWay; total: string }) => (
+  <>
+    <Text
+      fontFamily="heading"
+      fontWeight={800}
+      fontSize="26px"
+      lineHeight="1.1"
+      data-testid={`total-${way.school}`}
+    >
+      {total}
+    </Text>
+    {way.conditions.map((each) => (
+      <Text key={each} fontSize="13.5px" color="signalInk">
+        {each}
+      </Text>
+    ))}
+  </>
+);
 
 const Sentences = ({ all }: { all: readonly string[] }) => (
   <>

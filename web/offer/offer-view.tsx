@@ -6,6 +6,7 @@ import { SaveOffer } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
+import type { Offer } from '../../core/offer/offer.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { longDay } from '../controls/format';
 import { SidePanel } from '../shell/side-panel';
@@ -53,23 +54,7 @@ export function OfferView() {
         aria-label="The offer"
       >
         {job.accepted && <Accepted accepted={job.accepted} />}
-        <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap" mb="2">
-          <Box>
-            <Heading as="h1" fontSize="24px">
-              {counts[offer.ways.length]} to put {offer.lines.length > 1 ? 'these lines' : 'this line'} right
-            </Heading>
-            <Text color="soft">
-              {[
-                offer.customer ? `For ${offer.customer}` : offer.title,
-                offer.customer ? (offer.address ?? offer.title) : undefined,
-              ]
-                .filter(Boolean)
-                .join(', ')}
-              . Prices hold to {longDay(offer.validTo)}.
-            </Text>
-          </Box>
-          <SaveOffer offer={offer} />
-        </Flex>
+        <Head offer={offer} />
         <OfferTable offer={offer} chosen={way.school} onChoose={setPicked} />
         <SaidOnce offer={offer} />
         <TermsPart />
@@ -97,3 +82,24 @@ export function OfferView() {
     </Flex>
   );
 }
+
+/** What the offer is, for whom, and how long it holds. */
+const Head = ({ offer }: { offer: Offer }) => (
+  <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap" mb="2">
+    <Box>
+      <Heading as="h1" fontSize="24px">
+        {counts[offer.ways.length]} to put {offer.lines.length > 1 ? 'these lines' : 'this line'} right
+      </Heading>
+      <Text color="soft">
+        {[
+          offer.customer ? `For ${offer.customer}` : offer.title,
+          offer.customer ? (offer.address ?? offer.title) : undefined,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+        . Prices hold to {longDay(offer.validTo)}.
+      </Text>
+    </Box>
+    <SaveOffer offer={offer} />
+  </Flex>
+);

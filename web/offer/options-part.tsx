@@ -1,6 +1,7 @@
-import { Flex, Text } from '@chakra-ui/react';
+import { chakra, Text } from '@chakra-ui/react';
 import { capital } from '../../core/capital.js';
 import { jobHead, lineHead } from '../../core/edits/index.js';
+import type { Job } from '../../core/job/schema.js';
 import { sayWhat } from '../../core/speech/say.js';
 import type { OfferWay } from '../../core/offer/offer.js';
 import { Press } from '../controls/controls';
@@ -12,13 +13,7 @@ import { Part } from '../reason/part';
 /** Watched places that are cheap to do now, each at what it adds; what was taken can be put back. */
 export function OptionsPart({ way, currency }: { way: OfferWay; currency: string }) {
   const { job, change } = useJobContext();
-  const taken = job.lines.flatMap((line) =>
-    (line.alsoCure ?? []).map((id) => ({
-      line,
-      id,
-      entry: line.runs.flatMap((run) => run.entries).find((entry) => entry.id === id),
-    })),
-  );
+  const taken = takenOf(job);
   const cure = (lineId: string, ids: (old: readonly string[]) => string[]) => {
     const line = job.lines.find(({ id }) => id === lineId);
     if (!line) return;
@@ -34,7 +29,7 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
   return (
     <Part title="While we are here">
       {taken.map(({ line, id, entry }) => (
-        <Flex key={`${line.id} ${id}`} justify="space-between" align="center" gap="3">
+        <Row key={`${line.id} ${id}`}>
           <Text>
             <strong>Taken:</strong> {entry ? sayWhat(entry) : id}
           </Text>
@@ -47,10 +42,10 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
           >
             Leave it out
           </Press>
-        </Flex>
+        </Row>
       ))}
       {way.options.map((option) => (
-        <Flex key={`${option.line} ${option.what}`} justify="space-between" align="center" gap="3">
+        <Row key={`${option.line} ${option.what}`}>
           <Text>
             {capital(option.what)} <strong>+{money(option.adds, currency)}</strong>
           </Text>
@@ -66,8 +61,22 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
           >
             Take it
           </Press>
-        </Flex>
+        </Row>
       ))}
     </Part>
   );
 }
+
+const Row = chakra('div', {
+  base: { display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: '3' },
+});
+
+/** What was taken before, on every line. */
+const takenOf = (job: Job) =>
+  job.lines.flatMap((line) =>
+    (line.alsoCure ?? []).map((id) => ({
+      line,
+      id,
+      entry: line.runs.flatMap((run) => run.entries).find((entry) => entry.id === id),
+    })),
+  );

@@ -20,9 +20,6 @@ export function TermsPart() {
   };
   return (
     <Box mt="6">
-      <Heading as="h2" fontSize="18px" mb="2">
-        How it is put to the customer
-      </Heading>
       <Offered said={said} set={set} />
       <Flex gap="4" wrap="wrap" mb="3">
         <Flex align="center" gap="3">
@@ -84,27 +81,32 @@ interface OfferedProps {
 function Offered({ said, set }: OfferedProps) {
   const ways = said.ways ?? schools;
   return (
-    <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Options that are offered">
-      <Words width="118px">Offered</Words>
-      {schools.map((school) => {
-        const on = ways.includes(school);
-        return (
-          <Press
-            key={school}
-            type="button"
-            px="3"
-            look={on ? 'chosen' : 'plain'}
-            aria-pressed={on}
-            disabled={on && ways.length === 1}
-            onClick={() => {
-              const next = schools.filter((each) => (each === school ? !on : ways.includes(each)));
-              set({ ways: next.length === schools.length ? undefined : next });
-            }}
-          >
-            {schoolWords[school].name}
-          </Press>
-        );
-      })}
-    </Flex>
+    <>
+      <Heading as="h2" fontSize="18px" mb="2">
+        How it is put to the customer
+      </Heading>
+      <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Options that are offered">
+        <Words width="118px">Offered</Words>
+        {schools.map((school) => {
+          const on = ways.includes(school);
+          return (
+            <Press
+              key={school}
+              type="button"
+              px="3"
+              look={on ? 'chosen' : 'plain'}
+              aria-pressed={on}
+              disabled={on && ways.length === 1}
+              onClick={() => {
+                const next = schools.filter((each) => (each === school ? !on : ways.includes(each)));
+                set({ ways: next.length === schools.length ? undefined : next });
+              }}
+            >
+              {schoolWords[school].name}
+            </Press>
+          );
+        })}
+      </Flex>
+    </>
   );
 }

@@ -84,20 +84,7 @@ function PersonRow({ person, isMe, ask }: RowProps) {
   return (
     <Box borderTop="1px solid" borderColor="rule" py="2">
       <Flex gap="3" align="center" wrap="wrap">
-        <Box flex="1" minWidth="160px">
-          <Text fontWeight={700} overflowWrap="anywhere">
-            {person.name}
-            {isMe ? ' (you)' : ''}
-          </Text>
-          <Text color="soft" fontSize="14px">
-            {roleWords[person.role].says}
-          </Text>
-          {person.lockedUntil && (
-            <Text color="signalInk" fontSize="14px">
-              Locked until {clockTime(person.lockedUntil)}: too many wrong passphrases. A new one opens it.
-            </Text>
-          )}
-        </Box>
+        <Who person={person} isMe={isMe} />
         <RoleChoice
           aria-label={`Role of ${person.name}`}
           width="150px"
@@ -141,6 +128,23 @@ function PersonRow({ person, isMe, ask }: RowProps) {
     </Box>
   );
 }
+
+const Who = ({ person, isMe }: Omit<RowProps, 'ask'>) => (
+  <Box flex="1" minWidth="160px">
+    <Text fontWeight={700} overflowWrap="anywhere">
+      {person.name}
+      {isMe ? ' (you)' : ''}
+    </Text>
+    <Text color="soft" fontSize="14px">
+      {roleWords[person.role].says}
+    </Text>
+    {person.lockedUntil && (
+      <Text color="signalInk" fontSize="14px">
+        Locked until {clockTime(person.lockedUntil)}: too many wrong passphrases. A new one opens it.
+      </Text>
+    )}
+  </Box>
+);
 
 function NewPassphrase({ name, onSet }: { name: string; onSet: (passphrase: string) => void }) {
   const [passphrase, setPassphrase] = useState('');

@@ -1,5 +1,5 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { useState, type ReactNode, type SubmitEvent } from 'react';
+import { useState, type ReactNode } from 'react';
 import { asError } from '../api/client';
 import { signIn, useSignedOut } from '../api/me';
 import { useOutbox } from '../api/outbox';
@@ -12,14 +12,11 @@ export function Gate({ children }: { children: ReactNode }) {
   return useSignedOut() ? <SignIn /> : children;
 }
 
-function SignIn() {
-  const waiting = useOutbox().filter(({ state }) => state === 'waiting').length;
-  const [name, setName] = useState('');
-  const [passphrase, setPassphrase] = useState('');
+/** Signs in, and says while it does and why it did not. */
+function useSignIn() {
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string>();
-  const submit = (event: SubmitEvent) => {
-    event.preventDefault();
+  const ask = (name: string, passphrase: string) => {
     setBusy(true);
     setRefused(undefined);
     signIn(name, passphrase)
@@ -30,6 +27,11 @@ function SignIn() {
         setBusy(false);
       });
   };
+  return { busy, refused, ask };
+}
+
+function SignIn() {
+  const waiting = useOutbox().filter(({ state }) => state === 'waiting').length;
   return (
     <Flex direction="column" minHeight="100%">
       <Header />
@@ -43,39 +45,53 @@ function SignIn() {
             the name that signs in next.
           </Text>
         )}
-        <form onSubmit={submit}>
-          <LabeledField
-            id="sign-in-name"
-            label="Name"
-            autoComplete="username"
-            autoFocus
-            required
-            value={name}
-            onChange={setName}
-          />
-          <LabeledField
-            id="sign-in-passphrase"
-            label="Passphrase"
-            mt="4"
-            type="password"
-            autoComplete="current-password"
-            required
-            value={passphrase}
-            onChange={setPassphrase}
-          />
-          {refused && (
-            <Text mt="4" role="alert" color="signalInk" fontWeight={700}>
-              {refused}.
-            </Text>
-          )}
-          <Press type="submit" look="signal" mt="5" width="100%" disabled={busy}>
-            {busy ? 'Signing in…' : 'Sign in'}
-          </Press>
-        </form>
+        <SignInForm />
         <Text mt="5" color="soft">
           Forgotten it? Whoever runs this for the company gives you a new one, on the Company page.
         </Text>
       </Box>
     </Flex>
+  );
+}
+
+function SignInForm() {
+  const { busy, refused, ask } = useSignIn();
+  const [name, setName] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        ask(name, passphrase);
+      }}
+    >
+      <LabeledField
+        id="sign-in-name"
+        label="Name"
+        autoComplete="username"
+        autoFocus
+        required
+        value={name}
+        onChange={setName}
+      />
+      <LabeledField
+        id="sign-in-passphrase"
+        label="Passphrase"
+        mt="4"
+        type="password"
+        autoComplete="current-password"
+        required
+        value={passphrase}
+        onChange={setPassphrase}
+      />
+      {refused && (
+        <Text mt="4" role="alert" color="signalInk" fontWeight={700}>
+          {refused}.
+        </Text>
+      )}
+      <Press type="submit" look="signal" mt="5" width="100%" disabled={busy}>
+        {busy ? 'Signing in…' : 'Sign in'}
+      </Press>
+    </form>
   );
 }

@@ -81,22 +81,24 @@ export function PlanView() {
             Press a bar to see its hours, to set its start, or to write down what it really took.
           </Text>
         )}
-        {plan && plan.warnings.length > 0 && (
-          <Box mt="4">
-            <Heading as="h2" fontSize="17px" mb="1">
-              To know
-            </Heading>
-            {plan.warnings.map((words) => (
-              <Text key={words} borderLeft="5px solid" borderColor="signal" pl="3" mb="2" fontSize="15px">
-                {capital(words)}.
-              </Text>
-            ))}
-          </Box>
-        )}
+        {plan && plan.warnings.length > 0 && <ToKnow warnings={plan.warnings} />}
       </SidePanel>
     </Flex>
   );
 }
+
+const ToKnow = ({ warnings }: Pick<Plan, 'warnings'>) => (
+  <Box mt="4">
+    <Heading as="h2" fontSize="17px" mb="1">
+      To know
+    </Heading>
+    {warnings.map((words) => (
+      <Text key={words} borderLeft="5px solid" borderColor="signal" pl="3" mb="2" fontSize="15px">
+        {capital(words)}.
+      </Text>
+    ))}
+  </Box>
+);
 
 function Totals({ plan, price, currency }: { plan: Plan; price: number; currency: string }) {
   const onSite = planDays(plan).filter(({ office }) => !office).length;
@@ -285,9 +287,7 @@ function Days({ plan, onChoose }: { plan: Plan; onChoose: (task: string) => void
 
 function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; currency: string }) {
   const { job } = useJobContext();
-  const { rules, move, set } = hand;
-  const [day, setDay] = useState<string>();
-  const [time, setTime] = useState<string>();
+  const { rules, set } = hand;
   return (
     <Box data-testid="chosen-task">
       <Heading as="h2" fontSize="19px">
@@ -300,53 +300,7 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
         </OpenFigure>
         , {sayPeople(task.crew)}
       </Text>
-      <Flex
-        as="form"
-        gap="2"
-        align="end"
-        wrap="wrap"
-        aria-label="When it starts"
-        onSubmit={(event: React.SyntheticEvent) => {
-          event.preventDefault();
-          move(task.id, { day: day ?? task.starts.day, time: time ?? task.starts.time });
-          setDay(undefined);
-          setTime(undefined);
-        }}
-      >
-        <Label mb="0" flex="1" minWidth="140px">
-          Starts on
-          <Field
-            type="date"
-            value={day ?? task.starts.day}
-            onChange={(event) => {
-              setDay(event.target.value);
-            }}
-          />
-        </Label>
-        <Label mb="0" flex="1" minWidth="110px">
-          at
-          <Field
-            type="time"
-            step={900}
-            value={time ?? task.starts.time}
-            onChange={(event) => {
-              setTime(event.target.value);
-            }}
-          />
-        </Label>
-        <Press type="submit">Set its start</Press>
-        {task.set && (
-          <Press
-            type="button"
-            look="quiet"
-            onClick={() => {
-              move(task.id, undefined);
-            }}
-          >
-            Lift it
-          </Press>
-        )}
-      </Flex>
+      <StartForm task={task} move={hand.move} />
       <Heading as="h3" fontSize="16px" mt="4" mb="1">
         What it really took
       </Heading>
@@ -361,5 +315,60 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
         }}
       />
     </Box>
+  );
+}
+
+/** Sets the start of a task by hand, and lifts one that was set. */
+function StartForm({ task, move }: { task: PlannedTask } & Pick<PlanHand, 'move'>) {
+  const [day, setDay] = useState<string>();
+  const [time, setTime] = useState<string>();
+  return (
+    <Flex
+      as="form"
+      gap="2"
+      align="end"
+      wrap="wrap"
+      aria-label="When it starts"
+      onSubmit={(event: React.SyntheticEvent) => {
+        event.preventDefault();
+        move(task.id, { day: day ?? task.starts.day, time: time ?? task.starts.time });
+        setDay(undefined);
+        setTime(undefined);
+      }}
+    >
+      <Label mb="0" flex="1" minWidth="140px">
+        Starts on
+        <Field
+          type="date"
+          value={day ?? task.starts.day}
+          onChange={(event) => {
+            setDay(event.target.value);
+          }}
+        />
+      </Label>
+      <Label mb="0" flex="1" minWidth="110px">
+        at
+        <Field
+          type="time"
+          step={900}
+          value={time ?? task.starts.time}
+          onChange={(event) => {
+            setTime(event.target.value);
+          }}
+        />
+      </Label>
+      <Press type="submit">Set its start</Press>
+      {task.set && (
+        <Press
+          type="button"
+          look="quiet"
+          onClick={() => {
+            move(task.id, undefined);
+          }}
+        >
+          Lift it
+        </Press>
+      )}
+    </Flex>
   );
 }

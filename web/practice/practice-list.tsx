@@ -25,11 +25,6 @@ export function PracticeList() {
     void readScores().then(setScores);
   }, []);
   const own = (scores ?? []).filter((score) => score.name === name.trim());
-  const nextSeed = (level: number) =>
-    Math.max(
-      firstSeed,
-      ...(scores ?? []).filter((score) => score.level === level).map(({ seed }) => seed + 1),
-    );
   const begin = (level: Level['level'], seed: number) => void navigate(`/practice/${level}/${seed}`);
   return (
     <Flex direction="column" height="100%">
@@ -46,30 +41,13 @@ export function PracticeList() {
             the truth: what you found and missed, how far off, and what it would have cost. All of it stays in
             this browser.
           </Text>
-          <Flex gap="4" wrap="wrap" align="end" mb="4">
-            <Box width="240px">
-              <Label htmlFor="practice-name">Your name, for your scores</Label>
-              <Field
-                id="practice-name"
-                value={name}
-                autoComplete="name"
-                onChange={(event) => {
-                  setName(event.target.value);
-                  keepPracticeName(event.target.value.trim());
-                }}
-              />
-            </Box>
-            <Press
-              type="button"
-              look="signal"
-              onClick={() => {
-                keepHints(false);
-                begin(1, firstSeed);
-              }}
-            >
-              First job, with hints (10 minutes)
-            </Press>
-          </Flex>
+          <WhoPractices
+            name={name}
+            setName={setName}
+            onFirst={() => {
+              begin(1, firstSeed);
+            }}
+          />
           {levels.map((level) => (
             <LevelRow
               key={level.level}
@@ -81,7 +59,7 @@ export function PracticeList() {
               times={own.filter((each) => each.level === level.level).length}
               onBegin={() => {
                 keepHints(true);
-                begin(level.level, nextSeed(level.level));
+                begin(level.level, nextSeed(scores ?? [], level.level));
               }}
             />
           ))}
@@ -91,6 +69,44 @@ export function PracticeList() {
     </Flex>
   );
 }
+
+/** A pipe of a level that was not practiced on here yet. */
+const nextSeed = (scores: readonly Score[], level: number) =>
+  Math.max(firstSeed, ...scores.filter((score) => score.level === level).map(({ seed }) => seed + 1));
+
+interface WhoProps {
+  readonly name: string;
+  readonly setName: (name: string) => void;
+  /** The first job, with hints. */
+  readonly onFirst: () => void;
+}
+
+const WhoPractices = ({ name, setName, onFirst }: WhoProps) => (
+  <Flex gap="4" wrap="wrap" align="end" mb="4">
+    <Box width="240px">
+      <Label htmlFor="practice-name">Your name, for your scores</Label>
+      <Field
+        id="practice-name"
+        value={name}
+        autoComplete="name"
+        onChange={(event) => {
+          setName(event.target.value);
+          keepPracticeName(event.target.value.trim());
+        }}
+      />
+    </Box>
+    <Press
+      type="button"
+      look="signal"
+      onClick={() => {
+        keepHints(false);
+        onFirst();
+      }}
+    >
+      First job, with hints (10 minutes)
+    </Press>
+  </Flex>
+);
 
 function LevelRow({
   level: { level, name, asks },
@@ -124,15 +140,13 @@ function LevelRow({
   );
 }
 
-function Record({
-  name,
-  scores,
-  onAgain,
-}: {
-  name: string;
-  scores: readonly Score[];
-  onAgain: (level: Level['level'], seed: number) => void;
-}) {
+interface RecordProps {
+  readonly name: string;
+  readonly scores: readonly Score[];
+  readonly onAgain: (level: Level['level'], seed: number) => void;
+}
+
+function Record({ name, scores, onAgain }: RecordProps) {
   const recordPdf = async () => {
     const { practicePdf } = await import('../documents/make');
     return practicePdf({ name, scores });
@@ -163,31 +177,37 @@ function Record({
           </thead>
           <tbody>
             {[...scores].reverse().map((score) => (
-              <Box as="tr" key={score.at} borderTop="1px solid" borderColor="rule">
-                <Cell whiteSpace="nowrap">{dayAndTime(score.at)}</Cell>
-                <Cell>{score.level}</Cell>
-                <Cell fontWeight={700}>{score.score}</Cell>
-                <Cell>{score.found}</Cell>
-                <Cell>{score.missed}</Cell>
-                <Cell>{score.invented}</Cell>
-                <Cell>
-                  <Press
-                    type="button"
-                    look="quiet"
-                    whiteSpace="nowrap"
-                    aria-label={`Open the pipe of ${dayAndTime(score.at)} again`}
-                    onClick={() => {
-                      onAgain(score.level, score.seed);
-                    }}
-                  >
-                    Open it again
-                  </Press>
-                </Cell>
-              </Box>
+              <ScoreRow key={score.at} score={score} onAgain={onAgain} />
             ))}
           </tbody>
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+function ScoreRow({ score, onAgain }: { score: Score } & Pick<RecordProps, 'onAgain'>) {
+  return (
+    <Box as="tr" borderTop="1px solid" borderColor="rule">
+      <Cell whiteSpace="nowrap">{dayAndTime(score.at)}</Cell>
+      <Cell>{score.level}</Cell>
+      <Cell fontWeight={700}>{score.score}</Cell>
+      <Cell>{score.found}</Cell>
+      <Cell>{score.missed}</Cell>
+      <Cell>{score.invented}</Cell>
+      <Cell>
+        <Press
+          type="button"
+          look="quiet"
+          whiteSpace="nowrap"
+          aria-label={`Open the pipe of ${dayAndTime(score.at)} again`}
+          onClick={() => {
+            onAgain(score.level, score.seed);
+          }}
+        >
+          Open it again
+        </Press>
+      </Cell>
     </Box>
   );
 }

@@ -140,11 +140,10 @@ function sayHow({ clockOff_h, sizeOff, trueSize }: Compared): string {
 const sayAmount = (off: number, real: number | string | undefined): string =>
   typeof real === 'number' && real >= 5 ? `${off} points` : `${sayInches(off)} in`;
 
-function Cost({
-  cost: { truth, log, currency, bars, line, left, dugWrong },
-}: {
-  cost: PracticeResult['cost'];
-}) {
+type Costs = PracticeResult['cost'];
+
+function Cost({ cost }: { cost: Costs }) {
+  const { truth, log, currency, left, dugWrong } = cost;
   const difference = log - truth;
   return (
     <Box mt="5" data-testid="practice-cost">
@@ -159,29 +158,7 @@ function Cost({
           amount={money(Math.abs(difference), currency)}
         />
       </Flex>
-      {(
-        [
-          ['Your log', bars.log],
-          ['The truth', bars.truth],
-        ] as const
-      ).map(([name, own]) => (
-        <Flex key={name} gap="3" align="center">
-          <Text width="80px" fontSize="14px" color="soft">
-            {name}
-          </Text>
-          <Box flex="1">
-            <MethodBars name={name} line={line} bars={own} />
-          </Box>
-        </Flex>
-      ))}
-      <Flex gap="4" wrap="wrap" fontSize="13.5px" color="soft" mb="3">
-        {[...new Set([...bars.log, ...bars.truth].map(({ method }) => method))].map((method) => (
-          <Flex key={method} align="center" gap="2">
-            <Box width="18px" height="11px" bg={methodRow(method).drawing.fill} />
-            {methodName(method)}
-          </Flex>
-        ))}
-      </Flex>
+      <CostBars cost={cost} />
       {left.map(({ says, at_ft, by, short_ft }) => (
         <Text key={`${says} ${at_ft}`} borderLeft="5px solid" borderColor="signal" pl="3" mb="2">
           {says} at {feet(at_ft)} ft would have been left
@@ -202,6 +179,35 @@ function Cost({
     </Box>
   );
 }
+
+/** What either scope does, foot by foot, and what the colors mean. */
+const CostBars = ({ cost: { bars, line } }: { cost: Costs }) => (
+  <>
+    {(
+      [
+        ['Your log', bars.log],
+        ['The truth', bars.truth],
+      ] as const
+    ).map(([name, own]) => (
+      <Flex key={name} gap="3" align="center">
+        <Text width="80px" fontSize="14px" color="soft">
+          {name}
+        </Text>
+        <Box flex="1">
+          <MethodBars name={name} line={line} bars={own} />
+        </Box>
+      </Flex>
+    ))}
+    <Flex gap="4" wrap="wrap" fontSize="13.5px" color="soft" mb="3">
+      {[...new Set([...bars.log, ...bars.truth].map(({ method }) => method))].map((method) => (
+        <Flex key={method} align="center" gap="2">
+          <Box width="18px" height="11px" bg={methodRow(method).drawing.fill} />
+          {methodName(method)}
+        </Flex>
+      ))}
+    </Flex>
+  </>
+);
 
 const Sum = ({ label, amount }: { label: string; amount: string }) => (
   <Box>

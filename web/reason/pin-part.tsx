@@ -8,53 +8,21 @@ import { otherMethods } from '../keys/method-keys';
 import { Part } from './part';
 import type { ScopeBar } from '../drawing/scope-bars';
 
+interface Props {
+  readonly bar: ScopeBar | undefined;
+  readonly pins: readonly PlacedPin[];
+  readonly onMethod: (method: Method) => void;
+  readonly onJoin: () => void;
+  readonly onSplit: () => void;
+  readonly onLift: (pins: readonly PlacedPin[]) => void;
+}
+
 /** Doing something else on a stretch: each press is a pin, and every pin can be lifted. */
-export function PinPart({
-  bar,
-  pins,
-  onMethod,
-  onJoin,
-  onSplit,
-  onLift,
-}: {
-  bar: ScopeBar | undefined;
-  pins: readonly PlacedPin[];
-  onMethod: (method: Method) => void;
-  onJoin: () => void;
-  onSplit: () => void;
-  onLift: (pins: readonly PlacedPin[]) => void;
-}) {
+export function PinPart({ bar, pins, onMethod, onJoin, onSplit, onLift }: Props) {
   const here = bar ? pinsOn(pins, bar) : pins;
   return (
     <>
-      {here.length > 0 && (
-        <Part title="Pinned">
-          {here.map((each, i) => (
-            <Flex key={each.pin.id ?? i} align="center" justify="space-between" gap="2">
-              <Text>{pinWords(each)}</Text>
-              <Press
-                look="quiet"
-                type="button"
-                onClick={() => {
-                  onLift([each]);
-                }}
-              >
-                Lift
-              </Press>
-            </Flex>
-          ))}
-          {here.length > 1 && (
-            <Press
-              type="button"
-              onClick={() => {
-                onLift(here);
-              }}
-            >
-              Lift all of these
-            </Press>
-          )}
-        </Part>
-      )}
+      {here.length > 0 && <Pinned pins={here} onLift={onLift} />}
       {bar && (
         <Part title="Do something else here">
           <Flex wrap="wrap" gap="1.5">
@@ -87,6 +55,36 @@ export function PinPart({
     </>
   );
 }
+
+/** The pins here, each with a press that lifts it. */
+const Pinned = ({ pins, onLift }: Pick<Props, 'pins' | 'onLift'>) => (
+  <Part title="Pinned">
+    {pins.map((each, i) => (
+      <Flex key={each.pin.id ?? i} align="center" justify="space-between" gap="2">
+        <Text>{pinWords(each)}</Text>
+        <Press
+          look="quiet"
+          type="button"
+          onClick={() => {
+            onLift([each]);
+          }}
+        >
+          Lift
+        </Press>
+      </Flex>
+    ))}
+    {pins.length > 1 && (
+      <Press
+        type="button"
+        onClick={() => {
+          onLift(pins);
+        }}
+      >
+        Lift all of these
+      </Press>
+    )}
+  </Part>
+);
 
 function pinWords({ pin, from_ft, to_ft }: PlacedPin): string {
   if (pin.split) return `Split at ${feet(from_ft)} ft`;

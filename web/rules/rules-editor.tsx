@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import { capital } from '../../core/capital.js';
 import { gradingInForce } from '../../core/findings/grades.js';
+import type { Grading } from '../../core/findings/row.js';
 import type { MadeThickness, Prices, PricesOverride } from '../../core/job/prices-schema.js';
 import type { Rules, RulesOverride } from '../../core/job/rules-schema.js';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
@@ -113,39 +114,52 @@ function PriceBook({ prices, beneath, ownWords, onChange }: Props) {
           </Row>
         ))}
       </Group>
-      {tableFields.map(({ key, label }) => (
-        <RateTable
-          key={key}
-          label={label}
-          house={beneath.prices[key]}
-          own={prices[key] ?? {}}
-          byOthers={key === 'restore_per_ft2'}
-          onChange={(rates) => {
-            setPrices({ [key]: rates });
-          }}
-        />
-      ))}
-      {(['0.118', '0.177', '0.236'] as const satisfies readonly MadeThickness[]).map((thickness) => (
-        <NestedTable
-          key={thickness}
-          {...tables}
-          field="liner_per_ft"
-          of={thickness}
-          label={`Liner of ${thickness} in, a foot, by diameter in inches`}
-        />
-      ))}
-      {(['pvc-sch40', 'pvc-sdr35', 'abs', 'hdpe'] as const).map((material) => (
-        <NestedTable
-          key={material}
-          {...tables}
-          field="pipe_per_ft"
-          of={material}
-          label={`New ${materialWords(material)}, a foot laid, by diameter in inches`}
-        />
-      ))}
+      <RateTables {...tables} />
     </Box>
   );
 }
+
+interface RateTablesProps {
+  readonly prices: PricesOverride;
+  readonly house: Prices;
+  readonly onChange: (patch: PricesOverride) => void;
+}
+
+/** Rates that go by surface, by diameter, by what a thing is made of. */
+const RateTables = ({ prices, house, onChange }: RateTablesProps) => (
+  <>
+    {tableFields.map(({ key, label }) => (
+      <RateTable
+        key={key}
+        label={label}
+        house={house[key]}
+        own={prices[key] ?? {}}
+        byOthers={key === 'restore_per_ft2'}
+        onChange={(rates) => {
+          onChange({ [key]: rates });
+        }}
+      />
+    ))}
+    {(['0.118', '0.177', '0.236'] as const satisfies readonly MadeThickness[]).map((thickness) => (
+      <NestedTable
+        key={thickness}
+        {...{ prices, house, onChange }}
+        field="liner_per_ft"
+        of={thickness}
+        label={`Liner of ${thickness} in, a foot, by diameter in inches`}
+      />
+    ))}
+    {(['pvc-sch40', 'pvc-sdr35', 'abs', 'hdpe'] as const).map((material) => (
+      <NestedTable
+        key={material}
+        {...{ prices, house, onChange }}
+        field="pipe_per_ft"
+        of={material}
+        label={`New ${materialWords(material)}, a foot laid, by diameter in inches`}
+      />
+    ))}
+  </>
+);
 
 interface NestedTableProps {
   readonly prices: PricesOverride;
@@ -223,16 +237,14 @@ function RuleRow({
 
 const gradeColumns = ['to watch', 'to fix', 'failed'] as const;
 
+interface GradesProps {
+  readonly rules: RulesOverride;
+  readonly beneath: Rules;
+  readonly onChange: (patch: RulesOverride) => void;
+}
+
 /** The limits between the grades, and what stops a liner, for what is graded by a measure. */
-function Grades({
-  rules,
-  beneath,
-  onChange,
-}: {
-  rules: RulesOverride;
-  beneath: Rules;
-  onChange: (patch: RulesOverride) => void;
-}) {
+function Grades({ rules, beneath, onChange }: GradesProps) {
   const set = (kind: FindingKind, patch: NonNullable<RulesOverride['findings']>[FindingKind]) => {
     const { [kind]: row, ...others } = rules.findings ?? {};
     const mine = withoutEmpty({ ...row, ...patch });
@@ -249,54 +261,73 @@ function Grades({
           </Box>
         ))}
       </Flex>
-      {kinds.map(({ id: kind, grading }) => {
-        const house = gradingInForce(kind, beneath.findings[kind]) ?? grading;
-        const own = rules.findings?.[kind];
-        const bounds = house.bounds ?? [];
-        return (
-          <Flex key={kind} align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">
-            <Text flex="1" fontWeight={own ? 700 : 400}>
-              {findingName(kind)}
-              <Text as="span" color="soft" fontSize="13.5px">
-                {' '}
-                {house.measure === 'inches' ? 'in' : house.measure === 'of-bore' ? '% of the diameter' : '%'}
-              </Text>
-            </Text>
-            {gradeColumns.map((word, index) => (
-              <Box key={word} width="84px">
-                {bounds[index] !== undefined && (
-                  <NumberCell
-                    label={`${findingName(kind)}, ${word}`}
-                    least={0}
-                    value={own?.bounds?.[index] === bounds[index] ? undefined : own?.bounds?.[index]}
-                    placeholder={plainWord(bounds[index])}
-                    onChange={(value) => {
-                      const next = bounds.map((each, i) =>
-                        i === index ? (value ?? each) : (own?.bounds?.[i] ?? each),
-                      );
-                      const changed = next.some((each, i) => each !== bounds[i]);
-                      set(kind, { bounds: changed ? next : undefined });
-                    }}
-                  />
-                )}
-              </Box>
-            ))}
-            <Box width="84px">
-              {house.stopsLinerAt !== undefined && (
-                <NumberCell
-                  label={`${findingName(kind)}, stops a liner`}
-                  least={0}
-                  value={own?.stopsLinerAt}
-                  placeholder={plainWord(house.stopsLinerAt)}
-                  onChange={(stopsLinerAt) => {
-                    set(kind, { stopsLinerAt });
-                  }}
-                />
-              )}
-            </Box>
-          </Flex>
-        );
-      })}
+      {kinds.map(({ id: kind, grading }) => (
+        <GradeRow
+          key={kind}
+          kind={kind}
+          house={gradingInForce(kind, beneath.findings[kind]) ?? grading}
+          own={rules.findings?.[kind]}
+          onChange={(patch) => {
+            set(kind, patch);
+          }}
+        />
+      ))}
     </Group>
+  );
+}
+
+type KindRules = NonNullable<NonNullable<RulesOverride['findings']>[FindingKind]>;
+
+interface GradeRowProps {
+  readonly kind: FindingKind;
+  readonly house: Grading;
+  readonly own: KindRules | undefined;
+  readonly onChange: (patch: KindRules) => void;
+}
+
+function GradeRow({ kind, house, own, onChange }: GradeRowProps) {
+  const bounds = house.bounds ?? [];
+  return (
+    <Flex align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">
+      <Text flex="1" fontWeight={own ? 700 : 400}>
+        {findingName(kind)}
+        <Text as="span" color="soft" fontSize="13.5px">
+          {' '}
+          {house.measure === 'inches' ? 'in' : house.measure === 'of-bore' ? '% of the diameter' : '%'}
+        </Text>
+      </Text>
+      {gradeColumns.map((word, index) => (
+        <Box key={word} width="84px">
+          {bounds[index] !== undefined && (
+            <NumberCell
+              label={`${findingName(kind)}, ${word}`}
+              least={0}
+              value={own?.bounds?.[index] === bounds[index] ? undefined : own?.bounds?.[index]}
+              placeholder={plainWord(bounds[index])}
+              onChange={(value) => {
+                const next = bounds.map((each, i) =>
+                  i === index ? (value ?? each) : (own?.bounds?.[i] ?? each),
+                );
+                const changed = next.some((each, i) => each !== bounds[i]);
+                onChange({ bounds: changed ? next : undefined });
+              }}
+            />
+          )}
+        </Box>
+      ))}
+      <Box width="84px">
+        {house.stopsLinerAt !== undefined && (
+          <NumberCell
+            label={`${findingName(kind)}, stops a liner`}
+            least={0}
+            value={own?.stopsLinerAt}
+            placeholder={plainWord(house.stopsLinerAt)}
+            onChange={(stopsLinerAt) => {
+              onChange({ stopsLinerAt });
+            }}
+          />
+        )}
+      </Box>
+    </Flex>
   );
 }

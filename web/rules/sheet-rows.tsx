@@ -6,23 +6,18 @@ import { Group } from './rows';
 /** A temperature, °F, and what the resin's sheet says of it. */
 type SheetRow = readonly [at_F: number, value: number];
 
-/** A table of the resin's own sheet, a row a temperature; an empty temperature takes its row out. */
-export function SheetRows({
-  title,
-  name,
-  unit,
-  own,
-  beneath,
-  onChange,
-}: {
-  title: string;
+interface Props {
+  readonly title: string;
   /** What a row is called by its label: "Resin row". */
-  name: string;
-  unit: { readonly short: string; readonly word: string };
-  own: readonly SheetRow[] | undefined;
-  beneath: readonly SheetRow[];
-  onChange: (rows: SheetRow[] | undefined) => void;
-}) {
+  readonly name: string;
+  readonly unit: { readonly short: string; readonly word: string };
+  readonly own: readonly SheetRow[] | undefined;
+  readonly beneath: readonly SheetRow[];
+  readonly onChange: (rows: SheetRow[] | undefined) => void;
+}
+
+/** A table of the resin's own sheet, a row a temperature; an empty temperature takes its row out. */
+export function SheetRows({ title, name, unit, own, beneath, onChange }: Props) {
   const rows = own ?? beneath;
   const put = (next: readonly SheetRow[]) => {
     const sorted = [...next].sort((a, b) => a[0] - b[0]).filter((row, i, all) => row[0] !== all[i - 1]?.[0]);
@@ -31,34 +26,15 @@ export function SheetRows({
   return (
     <Group title={title}>
       {rows.map((row, index) => (
-        <Flex key={`${index} ${row[0]}`} align="center" gap="2" py="1">
-          <Text>at</Text>
-          <Box width="96px">
-            <NumberCell
-              label={`${name} ${index + 1}, °F`}
-              value={row[0]}
-              onChange={(at_F) => {
-                put(
-                  rows.flatMap((each) =>
-                    each !== row ? [each] : at_F === undefined ? [] : [[at_F, row[1]] as const],
-                  ),
-                );
-              }}
-            />
-          </Box>
-          <Text>°F</Text>
-          <Box width="96px">
-            <NumberCell
-              label={`${name} ${index + 1}, ${unit.word}`}
-              least={0.1}
-              value={row[1]}
-              onChange={(value) => {
-                if (value !== undefined) put(rows.map((each) => (each === row ? [row[0], value] : each)));
-              }}
-            />
-          </Box>
-          <Text>{unit.short}</Text>
-        </Flex>
+        <RowCells
+          key={`${index} ${row[0]}`}
+          name={`${name} ${index + 1}`}
+          unit={unit}
+          row={row}
+          onChange={(next) => {
+            put(rows.flatMap((each) => (each === row ? (next ? [next] : []) : [each])));
+          }}
+        />
       ))}
       <Flex gap="3" align="center">
         <Press
@@ -86,3 +62,36 @@ export function SheetRows({
     </Group>
   );
 }
+
+interface RowCellsProps extends Pick<Props, 'name' | 'unit'> {
+  readonly row: SheetRow;
+  /** Undefined takes the row out. */
+  readonly onChange: (row: SheetRow | undefined) => void;
+}
+
+const RowCells = ({ name, unit, row: [at_F, value], onChange }: RowCellsProps) => (
+  <Flex align="center" gap="2" py="1">
+    <Text>at</Text>
+    <Box width="96px">
+      <NumberCell
+        label={`${name}, °F`}
+        value={at_F}
+        onChange={(next) => {
+          onChange(next === undefined ? undefined : [next, value]);
+        }}
+      />
+    </Box>
+    <Text>°F</Text>
+    <Box width="96px">
+      <NumberCell
+        label={`${name}, ${unit.word}`}
+        least={0.1}
+        value={value}
+        onChange={(next) => {
+          if (next !== undefined) onChange([at_F, next]);
+        }}
+      />
+    </Box>
+    <Text>{unit.short}</Text>
+  </Flex>
+);

@@ -12,53 +12,23 @@ const looks = [
   ['look_months', 'Inspect everywhere else, every'],
 ] as const;
 
+interface Props {
+  readonly rules: RulesOverride;
+  readonly beneath: Rules;
+  readonly ownWords: string;
+  readonly onChange: (patch: RulesOverride) => void;
+}
+
 /** When a line is cleaned and looked at again. */
-export function UpkeepRules({
-  rules,
-  beneath,
-  ownWords,
-  onChange,
-}: {
-  rules: RulesOverride;
-  beneath: Rules;
-  ownWords: string;
-  onChange: (patch: RulesOverride) => void;
-}) {
+export function UpkeepRules({ rules, beneath, ownWords, onChange }: Props) {
   const own = (key: keyof RulesOverride) => (rules[key] === undefined ? undefined : ownWords);
   return (
     <Group title="Upkeep">
-      {windows.map(([key, label]) => {
-        const [from, to] = rules[key] ?? beneath[key];
-        const set = (next: readonly [number, number]) => {
-          const [low, high] = next[0] <= next[1] ? next : [next[1], next[0]];
-          onChange({ [key]: low === beneath[key][0] && high === beneath[key][1] ? undefined : [low, high] });
-        };
-        return (
-          <Row key={key} label={label} unit="months" own={own(key)}>
-            <Flex align="center" gap="2">
-              <NumberCell
-                label={`${label}, not before, months`}
-                least={1}
-                value={rules[key] && from}
-                placeholder={String(from)}
-                onChange={(value) => {
-                  set([value ?? beneath[key][0], to]);
-                }}
-              />
-              <Text>to</Text>
-              <NumberCell
-                label={`${label}, not after, months`}
-                least={1}
-                value={rules[key] && to}
-                placeholder={String(to)}
-                onChange={(value) => {
-                  set([from, value ?? beneath[key][1]]);
-                }}
-              />
-            </Flex>
-          </Row>
-        );
-      })}
+      {windows.map(([key, label]) => (
+        <Row key={key} label={label} unit="months" own={own(key)}>
+          <Window field={key} label={label} rules={rules} beneath={beneath} onChange={onChange} />
+        </Row>
+      ))}
       {looks.map(([key, label]) => (
         <Row key={key} label={label} unit="months" own={own(key)}>
           <NumberCell
@@ -84,5 +54,43 @@ export function UpkeepRules({
         />
       </Row>
     </Group>
+  );
+}
+
+interface WindowProps extends Omit<Props, 'ownWords'> {
+  readonly field: (typeof windows)[number][0];
+  readonly label: string;
+}
+
+/** From when to when, months; what is back at what stands beneath is no rule of its own. */
+function Window({ field, label, rules, beneath, onChange }: WindowProps) {
+  const house = beneath[field];
+  const [from, to] = rules[field] ?? house;
+  const set = (next: readonly [number, number]) => {
+    const [low, high] = next[0] <= next[1] ? next : [next[1], next[0]];
+    onChange({ [field]: low === house[0] && high === house[1] ? undefined : [low, high] });
+  };
+  return (
+    <Flex align="center" gap="2">
+      <NumberCell
+        label={`${label}, not before, months`}
+        least={1}
+        value={rules[field] && from}
+        placeholder={String(from)}
+        onChange={(value) => {
+          set([value ?? house[0], to]);
+        }}
+      />
+      <Text>to</Text>
+      <NumberCell
+        label={`${label}, not after, months`}
+        least={1}
+        value={rules[field] && to}
+        placeholder={String(to)}
+        onChange={(value) => {
+          set([from, value ?? house[1]]);
+        }}
+      />
+    </Flex>
   );
 }

@@ -34,6 +34,37 @@ const Row = ({ words, children }: { words: string; children: ReactNode }) => (
   </Flex>
 );
 
+const Rows = () => (
+  <>
+    {gradedKinds().map(({ id: kind }) => (
+      <Row key={kind} words={findingName(kind)}>
+        <svg
+          width={46}
+          height={88}
+          viewBox={`0 ${lanes.wall.top} ${sample_px} ${lanes.wall.height}`}
+          preserveAspectRatio="xMidYMid meet"
+          aria-hidden
+          style={{ background: 'var(--chakra-colors-paper)', flexShrink: 0 }}
+        >
+          <DrawnFinding finding={sampleOf(kind)} scale={scale} />
+        </svg>
+      </Row>
+    ))}
+    {hatches.map(([pattern, words]) => (
+      <Row key={pattern} words={words}>
+        <svg width={sample_px} height={30} aria-hidden style={{ flexShrink: 0 }}>
+          <rect width={sample_px} height={30} fill={`url(#${pattern})`} stroke="var(--chakra-colors-soft)" />
+        </svg>
+      </Row>
+    ))}
+    {methods.map((method) => (
+      <Row key={method} words={methodName(method)}>
+        <Box width={`${sample_px}px`} height="24px" bg={methodRow(method).drawing.fill} flexShrink={0} />
+      </Row>
+    ))}
+  </>
+);
+
 /** What the drawings mean: every finding as it is drawn on the wall, hatches, and the colours of what is done. */
 export function Legend({ onClose }: { onClose: () => void }) {
   return (
@@ -67,37 +98,7 @@ export function Legend({ onClose }: { onClose: () => void }) {
         On the wall, unrolled with the water in the middle. Drawn dashed: only possible. Pale: cleaned since.
       </Text>
       <Grid templateColumns="repeat(auto-fill, minmax(190px, 1fr))" gap="2">
-        {gradedKinds().map(({ id: kind }) => (
-          <Row key={kind} words={findingName(kind)}>
-            <svg
-              width={46}
-              height={88}
-              viewBox={`0 ${lanes.wall.top} ${sample_px} ${lanes.wall.height}`}
-              preserveAspectRatio="xMidYMid meet"
-              aria-hidden
-              style={{ background: 'var(--chakra-colors-paper)', flexShrink: 0 }}
-            >
-              <DrawnFinding finding={sampleOf(kind)} scale={scale} />
-            </svg>
-          </Row>
-        ))}
-        {hatches.map(([pattern, words]) => (
-          <Row key={pattern} words={words}>
-            <svg width={sample_px} height={30} aria-hidden style={{ flexShrink: 0 }}>
-              <rect
-                width={sample_px}
-                height={30}
-                fill={`url(#${pattern})`}
-                stroke="var(--chakra-colors-soft)"
-              />
-            </svg>
-          </Row>
-        ))}
-        {methods.map((method) => (
-          <Row key={method} words={methodName(method)}>
-            <Box width={`${sample_px}px`} height="24px" bg={methodRow(method).drawing.fill} flexShrink={0} />
-          </Row>
-        ))}
+        <Rows />
       </Grid>
     </Box>
   );

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { jobHead } from '../../core/edits/index.js';
+import { jobHead, type Edit } from '../../core/edits/index.js';
 import { rulesInForce } from '../../core/job/rules-schema.js';
-import type { Pin } from '../../core/job/schema.js';
+import type { Job, Pin } from '../../core/job/schema.js';
 import type { Method, School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
 import { workOf } from '../../core/methods/index.js';
@@ -19,7 +19,7 @@ import {
 import { barsOf, weightiest, type ScopeBar } from '../drawing/scope-bars';
 import type { JobContext } from '../shell/job-layout';
 import { nextEnd, snapped } from './snap';
-import { useTrial } from './use-trial';
+import { useTrial, type Trial } from './use-trial';
 
 /** An end of a bar that is under a finger now. */
 interface Drag {
@@ -85,16 +85,10 @@ function useChosen(bars: readonly ScopeBar[]) {
   return { chosen, chooseAt };
 }
 
-export function useScopeHand(known: Known): ScopeHand {
-  const { job, inForce, line, change, lineView, lineScope } = known;
-  const { trial, tried, can, shown, bars, scope } = useShown(known);
-  const { chosen, chooseAt } = useChosen(bars);
+/** Pins tried and kept: what cannot be is said and changes nothing. */
+function useCommit({ line, change }: Known, trial: Trial, chooseAt: (station_ft: number) => void) {
   const [drag, setDrag] = useState<Drag>();
   const [cannot, setCannot] = useState<string>();
-  const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
-  const selected = drag?.bar ?? chosen;
-  const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
-
   const commit = async (pins: readonly Pin[], around: Interval) => {
     setCannot(undefined);
     const settled = await trial.settle(pins, around);
@@ -108,6 +102,21 @@ export function useScopeHand(known: Known): ScopeHand {
     chooseAt((around.from_ft + around.to_ft) / 2);
     await change.say([{ kind: 'pins', line: line.id, set: pins.length > 0 ? [...pins] : null }]);
   };
+  const act = (asked: Asked | string | undefined) => {
+    if (typeof asked === 'string') setCannot(asked);
+    else if (asked) void commit(asked.pins, asked.around);
+  };
+  return { drag, setDrag, cannot, setCannot, act };
+}
+
+export function useScopeHand(known: Known): ScopeHand {
+  const { job, inForce, change, lineView, lineScope } = known;
+  const { trial, tried, can, shown, bars, scope } = useShown(known);
+  const { chosen, chooseAt } = useChosen(bars);
+  const { drag, setDrag, cannot, setCannot, act } = useCommit(known, trial, chooseAt);
+  const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
+  const selected = drag?.bar ?? chosen;
+  const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
   const moveEnd: ScopeHand['moveEnd'] = (end, raw_ft, last) => {
     const bar = drag?.bar ?? selected;
     if (!bar?.action) return;
@@ -118,7 +127,7 @@ export function useScopeHand(known: Known): ScopeHand {
     if (last && Math.abs(to_ft - bar[`${end}_ft`]) < samePlace_ft) {
       setDrag(undefined);
       trial.stop();
-    } else if (last) void commit(pins, around);
+    } else if (last) act({ pins, around });
     else if (drag?.end !== end || drag.to_ft !== to_ft) {
       setCannot(undefined);
       setDrag({ bar, end, to_ft });
@@ -128,10 +137,6 @@ export function useScopeHand(known: Known): ScopeHand {
   const choose = (bar: ScopeBar) => {
     chooseAt((bar.from_ft + bar.to_ft) / 2);
     setCannot(undefined);
-  };
-  const act = (asked: Asked | string | undefined) => {
-    if (typeof asked === 'string') setCannot(asked);
-    else if (asked) void commit(asked.pins, asked.around);
   };
   const lift = (pins: readonly PlacedPin[]) => {
     act(lifted(lineView.pins, pins, selected));
@@ -157,13 +162,18 @@ export function useScopeHand(known: Known): ScopeHand {
       lift(pinsHere);
     },
     take: (school) => {
-      const head = jobHead(job);
-      void change.say([{ kind: 'job', set: { ...head, rules: { ...head.rules, school } } }]);
+      void change.say([takenWay(job, school)]);
     },
     forget: () => {
       setCannot(undefined);
     },
   };
+}
+
+/** The repair approach of the job becomes another. */
+function takenWay(job: Job, school: School): Edit {
+  const head = jobHead(job);
+  return { kind: 'job', set: { ...head, rules: { ...head.rules, school } } };
 }
 
 /** The pins that something asked for comes to, and the stretch it is about. */

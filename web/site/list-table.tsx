@@ -10,6 +10,19 @@ export interface Column<T> {
   readonly cell: (item: T, set: (patch: Partial<T>) => void, index: number) => ReactNode;
 }
 
+interface Props<T extends object> {
+  /** What one of them is called: "surface". */
+  readonly name: string;
+  readonly items: readonly T[];
+  readonly columns: readonly Column<T>[];
+  readonly selected: number | undefined;
+  readonly onSelect: (index: number) => void;
+  readonly onChange: (items: T[]) => void;
+  /** What else one of them has, under its row while it is chosen. */
+  readonly more?: (item: T, set: (patch: Partial<T>) => void) => ReactNode;
+  readonly keyOf: (item: T, index: number) => string;
+}
+
 /** Things of one kind, a row each, every field changed where it stands. */
 export function ListTable<T extends object>({
   name,
@@ -20,18 +33,7 @@ export function ListTable<T extends object>({
   onChange,
   more,
   keyOf,
-}: {
-  /** What one of them is called: "surface". */
-  name: string;
-  items: readonly T[];
-  columns: readonly Column<T>[];
-  selected: number | undefined;
-  onSelect: (index: number) => void;
-  onChange: (items: T[]) => void;
-  /** What else one of them has, under its row while it is chosen. */
-  more?: (item: T, set: (patch: Partial<T>) => void) => ReactNode;
-  keyOf: (item: T, index: number) => string;
-}) {
+}: Props<T>) {
   if (items.length === 0) {
     return (
       <Text p="3" color="soft">
@@ -45,16 +47,7 @@ export function ListTable<T extends object>({
   return (
     <Box overflowX="auto">
       <chakra.table borderCollapse="collapse" width="100%">
-        <thead>
-          <tr>
-            {columns.map(({ head }) => (
-              <Head key={head}>{head}</Head>
-            ))}
-            <Head>
-              <chakra.span srOnly>Delete</chakra.span>
-            </Head>
-          </tr>
-        </thead>
+        <Heads heads={columns.map(({ head }) => head)} />
         {items.map((item, index) => (
           <chakra.tbody
             key={keyOf(item, index)}
@@ -69,18 +62,12 @@ export function ListTable<T extends object>({
               {columns.map(({ head, cell }) => (
                 <Cell key={head}>{cell(item, setAt(index), index)}</Cell>
               ))}
-              <Cell p="0" width="44px">
-                <Press
-                  type="button"
-                  look="quiet"
-                  aria-label={`Delete ${name} ${index + 1}`}
-                  onClick={() => {
-                    onChange(items.filter((_, i) => i !== index));
-                  }}
-                >
-                  <Trash2 size={17} />
-                </Press>
-              </Cell>
+              <DeleteCell
+                what={`${name} ${index + 1}`}
+                onDelete={() => {
+                  onChange(items.filter((_, i) => i !== index));
+                }}
+              />
             </tr>
             {more && selected === index && (
               <tr>
@@ -93,3 +80,24 @@ export function ListTable<T extends object>({
     </Box>
   );
 }
+
+const DeleteCell = ({ what, onDelete }: { what: string; onDelete: () => void }) => (
+  <Cell p="0" width="44px">
+    <Press type="button" look="quiet" aria-label={`Delete ${what}`} onClick={onDelete}>
+      <Trash2 size={17} />
+    </Press>
+  </Cell>
+);
+
+const Heads = ({ heads }: { heads: readonly string[] }) => (
+  <thead>
+    <tr>
+      {heads.map((head) => (
+        <Head key={head}>{head}</Head>
+      ))}
+      <Head>
+        <chakra.span srOnly>Delete</chakra.span>
+      </Head>
+    </tr>
+  </thead>
+);

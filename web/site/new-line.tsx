@@ -11,16 +11,14 @@ import { LabeledField } from '../controls/labeled-field';
 import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 
+interface Props {
+  readonly job: Job;
+  readonly change: Change;
+  readonly onDone: (id?: string) => void;
+}
+
 /** A second line of the job: with its own zero, joining another one at a tie-in or going to the main itself. */
-export function NewLine({
-  job,
-  change,
-  onDone,
-}: {
-  job: Job;
-  change: Change;
-  onDone: (id?: string) => void;
-}) {
+export function NewLine({ job, change, onDone }: Props) {
   const [name, setName] = useState('');
   const [joins, setJoins] = useState(job.lines[0]?.id ?? '');
   const [station, setStation] = useState('');
@@ -28,8 +26,7 @@ export function NewLine({
   const other = job.lines.find(({ id }) => id === joins);
   const at = typedFeet(station);
   const add = async () => {
-    const said = { name, joins: other, at_ft: at.feet, on: today() };
-    const { id, edits } = newLineEdits(job, said);
+    const { id, edits } = newLineEdits(job, { name, joins: other, at_ft: at.feet, on: today() });
     try {
       await change.edit(edits, { ownErrors: true });
       onDone(id);
@@ -59,12 +56,7 @@ export function NewLine({
           id="line-joins"
           label="Goes to"
           value={joins}
-          among={[
-            ...job.lines.map(
-              ({ id, name: called }) => [id, `${called ?? id}, at a branch connection`] as const,
-            ),
-            ['', 'the main, by itself'],
-          ]}
+          among={placesToGo(job)}
           onChoose={setJoins}
         />
         {other && (
@@ -76,20 +68,36 @@ export function NewLine({
           />
         )}
       </Grid>
-      <Flex gap="3">
-        <Press type="button" look="chosen" disabled={other && at.wrong} onClick={() => void add()}>
-          Add the line
-        </Press>
-        <Press
-          type="button"
-          look="quiet"
-          onClick={() => {
-            onDone();
-          }}
-        >
-          Cancel
-        </Press>
-      </Flex>
+      <Presses
+        canAdd={!(other && at.wrong)}
+        onAdd={add}
+        onCancel={() => {
+          onDone();
+        }}
+      />
     </Box>
   );
 }
+
+/** Where a new line may go: into a line that is there, or to the main. */
+const placesToGo = (job: Job): (readonly [id: string, words: string])[] => [
+  ...job.lines.map(({ id, name }) => [id, `${name ?? id}, at a branch connection`] as const),
+  ['', 'the main, by itself'],
+];
+
+interface PressesProps {
+  readonly canAdd: boolean;
+  readonly onAdd: () => Promise<void>;
+  readonly onCancel: () => void;
+}
+
+const Presses = ({ canAdd, onAdd, onCancel }: PressesProps) => (
+  <Flex gap="3">
+    <Press type="button" look="chosen" disabled={!canAdd} onClick={() => void onAdd()}>
+      Add the line
+    </Press>
+    <Press type="button" look="quiet" onClick={onCancel}>
+      Cancel
+    </Press>
+  </Flex>
+);

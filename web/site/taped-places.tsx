@@ -5,7 +5,7 @@ import type { LineView } from '../../core/views/line-view.js';
 import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
 import { ChoiceCell, NumberCell } from './cells';
-import { ListTable } from './list-table';
+import { ListTable, type Column } from './list-table';
 import { Asked, MeasuredList, type Marked } from './measured-list';
 
 type Place = NonNullable<LineHead['places']>[number];
@@ -49,50 +49,52 @@ export function TapedPlaces({ head, view, marks, onChange }: Props) {
           items={places}
           keyOf={(_, index) => String(index)}
           onChange={set}
-          columns={[
-            {
-              head: 'What',
-              cell: ({ of }, change) => (
-                <What
-                  value={of}
-                  whats={whats}
-                  onChange={(id) => {
-                    change({ of: id });
-                  }}
-                />
-              ),
-            },
-            ...tapes.map(([which, what]) => ({
-              head: what,
-              cell: ({ tapes: now }: Place, change: (patch: Partial<Place>) => void) => (
-                <Tape
-                  what={what}
-                  tape={now[which]}
-                  markOptions={markOptions}
-                  onChange={(tape) => {
-                    const next = { ...now[which], ...tape };
-                    change({ tapes: which === 0 ? [next, now[1]] : [now[0], next] });
-                  }}
-                />
-              ),
-            })),
-            {
-              head: sideWords,
-              cell: ({ side }, change) => (
-                <Side
-                  value={side}
-                  onChange={(next) => {
-                    change({ side: next });
-                  }}
-                />
-              ),
-            },
-          ]}
+          columns={columnsOf(whats, markOptions)}
         />
       )}
     </MeasuredList>
   );
 }
+
+const columnsOf = (whats: Options, markOptions: Options): Column<Place>[] => [
+  {
+    head: 'What',
+    cell: ({ of }, change) => (
+      <What
+        value={of}
+        whats={whats}
+        onChange={(id) => {
+          change({ of: id });
+        }}
+      />
+    ),
+  },
+  ...tapes.map(([which, what]) => ({
+    head: what,
+    cell: ({ tapes: now }: Place, change: (patch: Partial<Place>) => void) => (
+      <Tape
+        what={what}
+        tape={now[which]}
+        markOptions={markOptions}
+        onChange={(tape) => {
+          const next = { ...now[which], ...tape };
+          change({ tapes: which === 0 ? [next, now[1]] : [now[0], next] });
+        }}
+      />
+    ),
+  })),
+  {
+    head: sideWords,
+    cell: ({ side }, change) => (
+      <Side
+        value={side}
+        onChange={(next) => {
+          change({ side: next });
+        }}
+      />
+    ),
+  },
+];
 
 const sideWords = 'Side, from first to second';
 const tapes = [

@@ -2,8 +2,35 @@ import { useDrag } from '@use-gesture/react';
 import type { ReactNode } from 'react';
 import { holdStill } from '../drawing/hold-still';
 
-/** Keys move a handle by half a foot, with Shift by five, with Alt by a tenth. */
-const keySteps = (event: React.KeyboardEvent) => (event.shiftKey ? 5 : event.altKey ? 0.1 : 0.5);
+/** How far a key moves a handle, ft across and down: half a foot, with Shift five, with Alt a tenth. */
+function stepOf(
+  { key, shiftKey, altKey }: React.KeyboardEvent,
+  vertical: boolean,
+): readonly [number, number] {
+  const by = shiftKey ? 5 : altKey ? 0.1 : 0.5;
+  if (key === 'ArrowLeft') return [-by, 0];
+  if (key === 'ArrowRight') return [by, 0];
+  if (vertical && key === 'ArrowUp') return [0, -by];
+  if (vertical && key === 'ArrowDown') return [0, by];
+  return [0, 0];
+}
+
+interface Props {
+  readonly x: number;
+  readonly y: number;
+  readonly label: string;
+  readonly value: number;
+  readonly unit?: string;
+  /** Pixels dragged from where it was. */
+  readonly onMove: (dx: number, dy: number, last: boolean) => void;
+  /** Moved by keys, ft. */
+  readonly onDone: (by_ft: number, down_ft: number) => void;
+  readonly onSelect: () => void;
+  /** Why it cannot be moved here, if it cannot. */
+  readonly disabled?: string | undefined;
+  readonly vertical?: boolean;
+  readonly children: ReactNode;
+}
 
 /** Something on the strip that is taken hold of and moved: by pointer, finger or arrow keys. */
 export function Handle({
@@ -18,22 +45,7 @@ export function Handle({
   disabled,
   vertical,
   children,
-}: {
-  x: number;
-  y: number;
-  label: string;
-  value: number;
-  unit?: string;
-  /** Pixels dragged from where it was. */
-  onMove: (dx: number, dy: number, last: boolean) => void;
-  /** Moved by keys, ft. */
-  onDone: (by_ft: number, down_ft: number) => void;
-  onSelect: () => void;
-  /** Why it cannot be moved here, if it cannot. */
-  disabled?: string | undefined;
-  vertical?: boolean;
-  children: ReactNode;
-}) {
+}: Props) {
   const bind = useDrag(
     ({ movement: [dx, dy], first, last, tap }) => {
       if (first) onSelect();
@@ -57,17 +69,7 @@ export function Handle({
       onFocus={onSelect}
       onKeyDown={(event) => {
         if (disabled !== undefined) return;
-        const by = keySteps(event);
-        const [across, down] =
-          event.key === 'ArrowLeft'
-            ? [-by, 0]
-            : event.key === 'ArrowRight'
-              ? [by, 0]
-              : vertical && event.key === 'ArrowUp'
-                ? [0, -by]
-                : vertical && event.key === 'ArrowDown'
-                  ? [0, by]
-                  : [0, 0];
+        const [across, down] = stepOf(event, vertical ?? false);
         if (across === 0 && down === 0) return;
         event.preventDefault();
         onDone(across, down);

@@ -1,9 +1,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Camera } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Entry } from '../../core/job/schema.js';
 import { asError, bodyOf, senderName } from '../api/client';
 import { Press } from '../controls/controls';
+import { useFile } from '../controls/use-file';
 
 /** Puts one photo on the server's disk; its name there. The server reads what it is from its content. */
 export async function keepPhoto(photo: Blob): Promise<string> {
@@ -38,7 +39,6 @@ export function PhotoThumbs({ entry, what }: { entry: Entry; what: string }) {
 
 /** Adds a photo: pick a file, or paste one while the button has the focus. */
 export function AddPhoto({ what, onAdd }: { what: string; onAdd: (name: string) => Promise<unknown> }) {
-  const picker = useRef<HTMLInputElement>(null);
   const [failed, setFailed] = useState<string>();
   const add = async (photo: Blob) => {
     setFailed(undefined);
@@ -48,24 +48,18 @@ export function AddPhoto({ what, onAdd }: { what: string; onAdd: (name: string) 
       setFailed(asError(error).message);
     }
   };
+  const { field, ask } = useFile({
+    accept: 'image/jpeg,image/png,image/webp',
+    'aria-label': `Photo file of ${what}`,
+    onFile: add,
+  });
   return (
     <>
-      <input
-        ref={picker}
-        type="file"
-        accept="image/jpeg,image/png,image/webp"
-        hidden
-        aria-label={`Photo file of ${what}`}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void add(file);
-          event.target.value = '';
-        }}
-      />
+      {field}
       <Press
         type="button"
         look="quiet"
-        onClick={() => picker.current?.click()}
+        onClick={ask}
         onPaste={(event) => {
           const [photo] = event.clipboardData.files;
           if (photo) void add(photo);

@@ -6,6 +6,7 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/jobs';
 import { Press } from '../controls/controls';
+import { useFile } from '../controls/use-file';
 import { videoTime } from '../controls/format';
 import { Caps } from '../keys/key-help';
 
@@ -41,7 +42,6 @@ interface Clip {
 export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
   const [clip, setClip] = useState<Clip>();
   const video = useRef<HTMLVideoElement>(null);
-  const picker = useRef<HTMLInputElement>(null);
   useEffect(
     () => () => {
       if (clip) URL.revokeObjectURL(clip.url);
@@ -63,23 +63,14 @@ export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
     };
     await change.say([edit]);
   };
+  const { field, ask } = useFile({ accept: 'video/*', 'data-testid': 'video-file', onFile: pick });
   return (
     <Box mb="3">
-      <input
-        ref={picker}
-        type="file"
-        accept="video/*"
-        hidden
-        data-testid="video-file"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void pick(file);
-        }}
-      />
+      {field}
       {clip ? (
         <Player clip={clip} cues={cues} onKeep={onKeep} ref={video} />
       ) : (
-        <Press type="button" width="100%" onClick={() => picker.current?.click()}>
+        <Press type="button" width="100%" onClick={ask}>
           Open a video from this device
         </Press>
       )}
