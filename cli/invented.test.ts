@@ -38,6 +38,14 @@ const expected: readonly Expected[] = [
     refused: ['must-be-cleaned', 'not-clean'],
   },
   {
+    job: spokenJob('6 Mill Row: a gas line runs through it', ['80 main', '40 gas line through the pipe'], {
+      depths: deep(4, 6),
+    }),
+    verdict: 'urgent',
+    methods: ['leave'],
+    refused: ['must-be-cured'],
+  },
+  {
     job: spokenJob('2 Brook Row: one break, shallow', ['80 main', '12 broken'], { depths: deep(2.5, 4) }),
     verdict: 'urgent',
     methods: ['spot'],
@@ -321,7 +329,8 @@ test('what nothing can cure is told with the rule that stands in it, and the res
 
 // Common practice: what is wrong with the main, or with its own tap or saddle, is for the main's owner to act on.
 test('a backed-up main and the main’s own connection are referred, and have no grade on this line', () => {
-  const [line] = scopes.find(({ lines }) => lines[0]?.referrals.length)?.lines ?? [];
+  const [line] =
+    scopes.find(({ lines }) => lines[0]?.referrals.some(({ to }) => to === 'owner of the main'))?.lines ?? [];
   const referred = line?.referrals.map(({ at_ft, to }) => [at_ft, to]) ?? [];
   expect(referred.filter(([, to]) => to === 'owner of the main')).toEqual([
     [80, 'owner of the main'],

@@ -52,6 +52,21 @@ test.each([
     [1, 2, 3, 3, 4],
   ],
   [
+    'deposit',
+    [{ percent: 9 }, { percent: 10 }, { percent: 25 }, { percent: 50 }, { percent: 51 }],
+    [1, 2, 3, 3, 4],
+  ],
+  [
+    'blister',
+    [{ percent: 4 }, { percent: 5 }, { percent: 14 }, { percent: 15 }, { percent: 90 }],
+    [1, 2, 2, 3, 3],
+  ],
+  [
+    'intrusion',
+    [{ percent: 9 }, { percent: 10 }, { percent: 24 }, { percent: 25 }, { percent: 90 }],
+    [1, 2, 2, 3, 3],
+  ],
+  [
     'crack',
     [
       { form: 'hairline' },
@@ -63,11 +78,30 @@ test.each([
     [1, 2, 3, 3, 4],
   ],
   ['broken', [{}], [4]],
+  ['hole', [{}], [4]],
+  ['bottom-gone', [{}], [4]],
+  ['collapse', [{}], [4]],
   ['lip', [{ inches: 0.2 }, { inches: 0.25 }, { inches: 1 }], [1, 2, 3]],
   ['infiltration', [{ form: 'weeping' }, { form: 'running' }], [2, 3]],
   ['worn-bottom', [{}], [3]],
 ])('%s is graded by its row', (finding, measures, grades) => {
   expect(gradesOf(measures.map((measure) => ({ finding, ...measure })))).toEqual(grades);
+});
+
+// The same table of common practice: what stops a liner is past its limit, not at it, save a belly and a lip.
+test.each([
+  ['offset', 'inches', [1, 1.01]],
+  ['separation', 'inches', [4, 4.1]],
+  ['roots', 'percent', [10, 11]],
+  ['deposit', 'percent', [10, 11]],
+  ['belly', 'inches', [0.99, 1]],
+  ['deformation', 'percent', [10, 11]],
+  ['blister', 'percent', [10, 11]],
+  ['intrusion', 'percent', [10, 11]],
+  ['lip', 'inches', [0.99, 1]],
+] as const)('%s stops a liner from its limit on', (finding, measure, [under, over]) => {
+  const stops = (size: number) => judge([{ finding, [measure]: size }]).findings[0]?.stopsLiner;
+  expect([under, over].map((size) => stops(size) !== undefined)).toEqual([false, true]);
 });
 
 test('no measure is watched and warned; a range counts high; size words stand for their grade; judged overrules', () => {

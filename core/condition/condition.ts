@@ -32,7 +32,16 @@ export function condition(model: LineModel, rules: Rules): Condition {
     const referral = referralOf(placed);
     const grading = gradingInForce(placed.entry.finding, rules.findings[placed.entry.finding]);
     if (referral) referrals.push({ what: referral.what, at_ft: placed.from_ft, to: referral.to });
-    if (referral || !grading) continue;
+    if (!grading || (referral && !kindOf(placed.entry.finding).refers)) continue;
+    const { byOthers } = kindOf(placed.entry.finding);
+    // Where it is only possible too.
+    if (byOthers)
+      warnings.push({
+        rule: 'danger',
+        line: model.line.id,
+        at_ft: placed.from_ft,
+        message: byOthers.danger,
+      });
     const { finding, unmeasured } = judge(placed, grading, model, rules);
     findings.push(finding);
     if (unmeasured) {

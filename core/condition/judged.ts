@@ -44,8 +44,9 @@ export const isCleaned = (finding: Judged): boolean => kindOfJudged(finding).cle
 /** A sag: cured only by pipe laid to grade over all of it. */
 export const isSag = (finding: Judged): boolean => kindOfJudged(finding).sags ?? false;
 
-/** A finding that new pipe or a liner would cure. */
-export const isCurable = (finding: Judged): boolean => finding.cures.some((cure) => cure !== 'clean');
+/** A finding that cleaning does not answer: new pipe or a liner cures it, or nothing of ours does. */
+export const isCurable = ({ cures }: Judged): boolean =>
+  cures.length === 0 || cures.some((cure) => cure !== 'clean');
 
 /** A joint that roots come in by, and will again where it is left. */
 export const isRootJoint = (finding: Judged): boolean =>

@@ -1,4 +1,4 @@
-import { sayJudged } from '../condition/judged.js';
+import { kindOfJudged, sayJudged } from '../condition/judged.js';
 import type { Method } from '../job/vocabulary.js';
 import { covers, overlaps, type Interval } from '../line/intervals.js';
 import { methodName } from '../methods/index.js';
@@ -50,15 +50,25 @@ function told(
   // What lies beside a place is told only where nothing of the place itself is in the way.
   const own = all.filter(([, { rule }]) => rule !== 'no-room');
   const refusals = own.length > 0 ? own : all;
-  const [first] = refusals;
   const only = findings.length === 1 ? condition.findings.find(({ id }) => id === findings[0]) : undefined;
+  const { byOthers } = only ? kindOfJudged(only) : {};
+  return {
+    finding: only?.id ?? null,
+    what: only ? sayJudged(only) : why,
+    ...(byOthers ? { rule: 'by-others', why: byOthers.why, lift: byOthers.lift } : refusedBy(refusals)),
+  };
+}
+
+/** What stands in the way of each method that would cure it, and what would lift all of that. */
+function refusedBy(
+  refusals: readonly (readonly [Method, Refusal])[],
+): Pick<NotPossible, 'rule' | 'why' | 'lift'> {
+  const [first] = refusals;
   const reasons = new Map<string, string[]>();
   for (const [method, refusal] of refusals) {
     reasons.set(refusal.why, [...(reasons.get(refusal.why) ?? []), methodName(method).toLowerCase()]);
   }
   return {
-    finding: only?.id ?? null,
-    what: only ? sayJudged(only) : why,
     rule: first?.[1].rule ?? 'no-method',
     why: [...reasons].map(([reason, methods]) => `${methods.join(', ')}: ${reason}`).join('; '),
     // Where something refuses a dig, to dig is no help.

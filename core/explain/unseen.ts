@@ -173,6 +173,7 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     .join(', ');
   return {
     what: [
+      ...(lines.some(isOthersFirst) ? ['have the owner of the utility in the pipe come'] : []),
       ...(cleans ? ['clean and re-inspect'] : []),
       ...(locates.length > 0 ? ['locate the depth at both ends of the standing water'] : []),
     ].join('; '),
@@ -189,6 +190,10 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     price: raw(cleaning + prices.look),
   };
 }
+
+/** Something lies in it that nobody may touch before its owner was there. */
+const isOthersFirst = ({ condition }: ScopedLine): boolean =>
+  condition.findings.some((finding) => kindOfJudged(finding).byOthers !== undefined);
 
 /** How far a line may go: to its end, or as far past what is known as the house takes it to. */
 const restOf = (line: ScopedLine | undefined, { assumedRest_ft }: Rules): number =>

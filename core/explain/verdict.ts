@@ -36,7 +36,7 @@ export const nothingSeen = (lines: readonly ScopedLine[]): boolean =>
 
 /** Water or the camera does not get through: a test that did not run away, or a stop that no later look got past. */
 function isBlocked({ model, condition }: ScopedLine): boolean {
-  const backedUp = condition.referrals.length > 0;
+  const backedUp = condition.referrals.some(({ to }) => to === 'owner of the main');
   return model.entries.some(({ entry, run, from_ft }) => {
     if ((entry.stage ?? run.stage ?? 'current') !== 'current') return false;
     // What does not arrive drains elsewhere: that says nothing about this pipe.

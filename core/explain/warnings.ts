@@ -17,9 +17,11 @@ import { toLocate } from './unseen.js';
 /** What a person must know of a line before any scope: how it was laid out, graded, and what nobody said. */
 export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[] {
   const bare = subtract([model.extent], model.surfaces);
+  const isDanger = ({ rule }: Warning) => rule === 'danger';
   return [
+    ...judged.warnings.filter(isDanger),
     ...model.warnings,
-    ...judged.warnings,
+    ...judged.warnings.filter((warning) => !isDanger(warning)),
     ...(hasCleanout(model)
       ? []
       : [

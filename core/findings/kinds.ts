@@ -10,6 +10,7 @@ const of = (what: 'grease' | 'wipes' | 'sludge' | 'scale', ...words: string[]) =
   said({ of: what }, ...words);
 
 const wall: readonly Cure[] = ['spot', 'liner', 'replacement'];
+const atJoint = (words: string): [string, Sets] => [words, { atJoint: true }];
 const failed = { measure: 'always', always: 4, cures: wall, structural: true } as const;
 
 /** Every kind of finding, in the order of the grade table. To add one, add its row: nothing else names it. */
@@ -101,8 +102,13 @@ export const findingRows = [
       'chunk missing',
       'missing pipe',
       'pipe missing',
+      ...['rust hole', 'rusted hole', 'rusted through', 'rotted through', 'pinhole', 'pin hole'],
     ],
-    says: said({}, 'dirt', 'see dirt', 'soil', 'void'),
+    says: said(
+      {},
+      ...['dirt', 'see dirt', 'soil', 'see soil'],
+      ...['void', 'void above', 'void behind', 'void around', 'void over', 'void under'],
+    ),
     grading: failed,
   }),
   findingRow({
@@ -149,7 +155,10 @@ export const findingRows = [
     spoken: [
       ...['offset', 'step', 'misaligned', 'misalignment', 'displaced', 'displacement', 'joint out of line'],
       ...['offset joint', 'joint offset', 'shifted joint', 'displaced joint', 'misaligned joint'].map(
-        (each): [string, Sets] => [each, { atJoint: true }],
+        atJoint,
+      ),
+      ...['dropped joint', 'joint dropped', 'joint has dropped', 'settled joint', 'joint settled'].map(
+        atJoint,
       ),
     ],
     grading: {
@@ -220,6 +229,7 @@ export const findingRows = [
     fields: { percent, inches, of: z.enum(['grease', 'wipes', 'sludge', 'scale']).optional() },
     spoken: [
       ...['deposit', 'debris', 'buildup', 'build up', 'build-up', 'trash', 'junk'],
+      ...['rocks', 'rock', 'gravel', 'stones', 'sand'],
       ...of('grease', 'grease', 'grease buildup', 'grease build up', 'greasy', 'fat', 'soap'),
       ...of(
         'wipes',
@@ -292,6 +302,15 @@ export const findingRows = [
         'holds water',
         'water sitting',
         'sitting water',
+        ...[
+          'water level',
+          'water sits',
+          'water lays',
+          'water laying',
+          'water lies',
+          'water lying',
+          'water stands',
+        ],
       ],
       ...[
         'pool of water',
@@ -403,6 +422,36 @@ export const findingRows = [
       ],
     ],
     grading: { measure: 'percent', bounds: [10, 25], cures: ['clean', 'spot'], stopsLinerAt: 10 },
+  }),
+  findingRow({
+    id: 'utility-through',
+    name: 'Utility through the pipe',
+    noun: 'utility through the pipe',
+    fields: {},
+    spoken: [
+      ...['cross bore', 'crossbore', 'cross-bore', 'cross bored', 'bored through the pipe'],
+      ...['gas line', 'gas main', 'gas pipe', 'gas service', 'electric line', 'conduit'].flatMap((what) =>
+        ['through the pipe', 'through pipe', 'through the sewer', 'in the pipe', 'goes through the pipe'].map(
+          (where) => `${what} ${where}`,
+        ),
+      ),
+      ...['utility through the pipe', 'utility through pipe', 'utility in the pipe', 'line through the pipe'],
+    ],
+    grading: {
+      measure: 'always',
+      always: 4,
+      cures: [],
+      stopsLiner: { why: 'a utility runs through the pipe: nothing goes in until its owner has moved it' },
+      structural: true,
+    },
+    refers: { what: 'a utility runs through the sewer', to: 'owner of the utility' },
+    stopsBurstFrom: 0,
+    byOthers: {
+      danger:
+        'a utility runs through this pipe: no cutter, no jetter and no cable in this line until its owner has seen it; gas smelled: everybody out, call 911 and the gas company',
+      why: 'nothing of ours puts right what is another’s',
+      lift: 'the owner of the utility moves it; then inspect again',
+    },
   }),
   findingRow({
     id: 'lip',

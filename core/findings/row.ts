@@ -57,7 +57,9 @@ export interface FindingRow<Id extends string = string, Fields extends z.ZodRawS
   readonly says?: readonly (readonly [string, Sets])[];
   /** Absent where it has no grade on this line: then it is referred. */
   readonly grading?: Grading;
-  /** It is never this line's fault: what is reported, and to whom. */
+  /** No cure of ours: what nobody may do before its owner was here, why it is left, and what would lift that. */
+  readonly byOthers?: { readonly danger: string; readonly why: string; readonly lift: string };
+  /** Never this line's fault, or not ours to put right: what is reported, and to whom. */
   readonly refers?: { readonly what: string; readonly to: string };
 
   /** With this cause it is not this line's fault either. */

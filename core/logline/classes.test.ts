@@ -350,3 +350,74 @@ test('a line takes no more than it can hold, and its time grows with its length'
   expect(parts('9'.repeat(20_000))[0]?.errors[0]?.message).toContain('2000 characters');
   expect(parts('46 roots '.repeat(200)).length).toBeGreaterThan(0);
 });
+
+test('words for a side and their opposites are mirror images on the clock', () => {
+  const clockOf = (words: string) => {
+    const [entry] = clean(`46 roots 20 % ${words}`);
+    const { clock } = entry as { clock?: number | [number, number] };
+    return clock === undefined ? undefined : [clock].flat();
+  };
+  const turned = (by: (hour: number) => number, clock: readonly number[] | undefined) =>
+    clock?.map((hour) => by(hour) % 12 || 12).toSorted((a, b) => a - b);
+  const upsideDown = (hour: number) => 18 - hour;
+  const leftToRight = (hour: number) => 12 - hour;
+  const pairs: [string, string, (hour: number) => number][] = [
+    ['upper side', 'lower side', upsideDown],
+    ['upper half', 'lower half', upsideDown],
+    ['upper left', 'lower left', upsideDown],
+    ['top right', 'bottom right', upsideDown],
+    ['upper left', 'upper right', leftToRight],
+    ['lower left side', 'lower right side', leftToRight],
+    ['on the left', 'on the right', leftToRight],
+  ];
+  for (const [words, opposite, mirror] of pairs) {
+    expect(clockOf(words)).toBeDefined();
+    expect([words, turned(mirror, clockOf(words))]).toEqual([
+      words,
+      clockOf(opposite)?.toSorted((a, b) => a - b),
+    ]);
+  }
+});
+
+test('water as a share of the pipe is inches where its diameter is known, and a size where it is not', () => {
+  const shares: [string, number][] = [
+    ['half full', 50],
+    ['1/4 full', 25],
+    ['25 % full', 25],
+    ['about 30 percent full', 30],
+    ['30 % submerged', 30],
+  ];
+  for (const [words, percent] of shares) {
+    for (const bore_in of [3, 4, 6])
+      expect(clean(`belly 50 to 56 ${words}`, { bore_in })).toMatchObject([
+        { finding: 'belly', inches: Math.round(percent * 10 * bore_in) / 1000 },
+      ]);
+    const [bare] = clean(`belly 50 to 56 ${words}`);
+    expect(bare).toMatchObject({ note: `${percent} % full` });
+    expect(bare).not.toHaveProperty('inches');
+  }
+});
+
+test('a share goes with the word for what it is a share of', () => {
+  for (const blocked of [
+    'blocked',
+    'blocked off',
+    'closed',
+    'closed off',
+    'plugged',
+    'plugged up',
+    'choked',
+    'full',
+  ])
+    for (const what of ['roots', 'grease', 'sludge'])
+      for (const [said, percent] of [
+        ['30 percent', 30],
+        ['30 to 40 %', [30, 40]],
+        ['half', 50],
+        ['3/4', 75],
+      ] as const)
+        expect(clean(`46 ${what} ${said} ${blocked}`)).toMatchObject([{ reading_ft: 46, percent }]);
+  // "Full of" says what it is full of.
+  expect(clean('46 half full of roots')).toMatchObject([{ finding: 'roots', percent: 50 }]);
+  expect(clean('46 30 % full of roots')).toMatchObject([{ finding: 'roots', percent: 30 }]);
+});

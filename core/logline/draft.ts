@@ -45,6 +45,8 @@ export interface Draft {
   /** Where "the other way round" stands. */
   swapped?: { readonly from: number; readonly to: number };
   bothSides?: boolean;
+  /** "4 to 6 inch", in the order it was said. */
+  twoInches?: readonly [number, number];
   /** Its inches are of water. */
   ofWater?: boolean;
   /** A range said bare after the thing: hours of the clock, or its two ends where no other place is given. */

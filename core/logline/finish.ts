@@ -113,10 +113,22 @@ function settle(draft: Draft, { context, known, told }: Finishing): void {
   settleServed(draft);
   if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
     draft.finding ??= 'belly';
+  settleDiameters(draft);
   if (told && draft.numbers.some(({ range }) => range))
     draft.numbers = draft.numbers.filter(({ range, size }) => range || size);
   else if (told && draft.numbers.some(({ placed }) => placed))
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
+}
+
+/** "4 to 6 inch reducer", or nothing but "goes from 4 to 6 inch": the pipe changes its diameter. */
+function settleDiameters(draft: Draft): void {
+  const { twoInches, kind, finding, pipes, fields } = draft;
+  const isChange = kind === 'change' || (kind === undefined && !draft.ofWater);
+  const isNamed = pipes.some((pipe) => Object.keys(pipe).length > 0);
+  if (!twoInches || !isChange || finding !== undefined || isNamed) return;
+  delete fields.inches;
+  draft.changing = true;
+  draft.pipes = twoInches.map((diameter_in) => ({ diameter_in }));
 }
 
 /** One end alone was called: a stretch is open, a locate is of that end. */
@@ -139,6 +151,8 @@ function kindSaid(
     draft.kind = 'point';
     draft.point = { kind: 'cleanout' };
   }
+  // A coupling where two pipes meet is their change.
+  if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
   if (draft.pipes.length > 0 && draft.kind !== 'change' && !told)
     fail('a change of pipe is a thing of its own: put it after a ;');
   for (const extra of draft.numbers) {

@@ -29,7 +29,11 @@ export function takePlace(
       : draft.numbers.find(
           ({ value, fraction, placed }) => placed || (!fraction && (Number.isInteger(value) || value > 12)),
         ));
-  draft.numbers = draft.numbers.filter((each) => each !== given);
+  // A place that is said once more is no measure.
+  const again = given?.range ? [given.value, fields.to_ft] : [];
+  draft.numbers = draft.numbers.filter(
+    (each) => each !== given && !again.includes(each.value) && !(each.placed && each.value === given?.value),
+  );
   if (draft.bareRange && given === undefined && !elsewhere) {
     const [one, other] = draft.bareRange;
     delete draft.bareRange;
@@ -182,8 +186,10 @@ function pointFields(draft: Draft, fields: Record<string, unknown>): void {
   const about = draft.aboutPoint;
   if (about.clock === undefined && fields.clock !== undefined && draft.point && 'kind' in draft.point)
     about.clock = fields.clock as Point['clock'];
-  const bore = fields.inches;
-  if (typeof bore === 'number') about.diameter_in = bore;
+  const { inches } = fields;
+  const drops = draft.point !== undefined && 'kind' in draft.point && draft.point.kind === 'drop';
+  if (typeof inches === 'number' && drops) about.fall_ft ??= Math.round((1000 * inches) / 12) / 1000;
+  else if (typeof inches === 'number') about.diameter_in = inches;
   // Of a point only its place and its own fields are kept.
   delete fields.inches;
   delete fields.percent;

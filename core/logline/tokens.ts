@@ -26,6 +26,8 @@ const sets =
     return undefined;
   };
 
+/** "30 percent blocked": what the share is of goes with the share. "Full of" begins what it is full of. */
+const ofBore = String.raw`(?:%|percent\b)(?:\s+(?:full(?!\s+of\b)|blocked|blockage|closed|closure|plugged|filled|obstructed|obstruction|choked|submerged)(?:\s+(?:off|up))?\b)?`;
 const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);
 const clockOrNumber = String.raw`(?:${clockTime}(?![\d.])|${number})`;
 const toPosition = (text: string): number => (text.includes(':') ? toClock(text) : toNumber(text));
@@ -74,6 +76,11 @@ export const tokens: readonly Token[] = [
       draft.kind ??= 'locate';
     }),
   ),
+  token(String.raw`(?:in\s+)?(${number})\s+(?:places|spots)\b`, () => undefined),
+  token(
+    String.raw`for\s+(?:about\s+)?(${number}\s*${footMark})`,
+    sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
+  ),
   token(
     String.raw`(${distance})\s*long\b(?!\s+sweep)`,
     sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
@@ -87,6 +94,13 @@ export const tokens: readonly Token[] = [
     sets((draft) => (draft.onceMore = true)),
   ),
   token(
+    String.raw`depth\s+(?:of\s+|is\s+)?(${number})\s*${inchMark}`,
+    sets((draft, [, value = '']) => {
+      draft.fields.depth_ft = Math.round((100 * toNumber(value)) / 12) / 100;
+      draft.kind ??= 'locate';
+    }),
+  ),
+  token(
     String.raw`(?:depth\s+(${distance})|(${distance})\s*deep\b)`,
     sets((draft, [, first, second]) => {
       draft.fields.depth_ft = toFeet(first ?? second ?? '');
@@ -98,7 +112,7 @@ export const tokens: readonly Token[] = [
   ),
   token(String.raw`pieces\s+(?:of\s+)?(${distance})`, (draft, [, long = '']) => pieces(draft, long)),
   token(
-    String.raw`(${number})\s*(?:deg(?:rees?)?\b|°)`,
+    String.raw`(?:at\s+)?(${number})\s*(?:deg(?:rees?)?\b|°)`,
     sets((draft, [, value = '']) => (draft.aboutPoint.degrees = toNumber(value))),
   ),
   token(
@@ -121,19 +135,20 @@ export const tokens: readonly Token[] = [
     }),
   ),
   token(
-    String.raw`(${number})\s*${dash}\s*(${number})\s*(?:%|percent\b)`,
+    String.raw`(${number})\s*${dash}\s*(${number})\s*${ofBore}`,
     sets((draft, [, low = '', high = '']) => {
       draft.fields.percent = ordered(toNumber(low), toNumber(high));
     }),
   ),
   token(
-    String.raw`(${number})\s*(?:%|percent\b)`,
+    String.raw`(${number})\s*${ofBore}`,
     sets((draft, [, value = '']) => (draft.fields.percent = toNumber(value))),
   ),
   token(
     String.raw`(${number})\s*${dash}\s*(${number})\s*${inchMark}`,
     sets((draft, [, low = '', high = '']) => {
       draft.fields.inches = ordered(toNumber(low), toNumber(high));
+      draft.twoInches = [toNumber(low), toNumber(high)];
     }),
   ),
   token(String.raw`(${number})\s*${inchMark}`, inches),
@@ -190,13 +205,15 @@ function inches(draft: Draft, [, value = '']: RegExpExecArray): undefined {
   const pipe = draft.pipes.at(-1);
   const took = toNumber(value);
   if (pipe && pipe.diameter_in === undefined && draft.finding === undefined) pipe.diameter_in = took;
-  else if (draft.kind === 'point') draft.aboutPoint.diameter_in = took;
+  else if (draft.kind === 'point' && !isDrop(draft)) draft.aboutPoint.diameter_in = took;
   // "an inch or two": the larger is what the grade goes by.
   else if (typeof draft.fields.inches === 'number' && draft.finding !== undefined && !draft.mending)
     draft.fields.inches = Math.max(took, draft.fields.inches);
   else draft.fields.inches = took;
   delete draft.mending;
 }
+
+const isDrop = ({ point }: Draft): boolean => point !== undefined && 'kind' in point && point.kind === 'drop';
 
 function bareBore(draft: Draft): { diameter_in?: number } {
   const bore = takeInches(draft);
@@ -266,6 +283,8 @@ function range(
     bareRange(draft, whole, at, one, other);
     return undefined;
   }
+  // "93 roots in every joint 93 to 110": the place again, with its other end.
+  draft.numbers = draft.numbers.filter(({ value, size }) => size || (value !== one && value !== other));
   if (draft.mending) draft.numbers.pop();
   else if (draft.fields.to_ft !== undefined) return 'a second stretch: one thing has one';
   delete draft.mending;

@@ -5,7 +5,7 @@ import { readJob } from '../files/read.js';
 import { readyJob } from '../solve/ready.js';
 import { ownScope } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
-import { quantile, rateChecks } from './actuals.js';
+import { factorOf, quantile, rateChecks } from './actuals.js';
 import { calendarOf, slotsPerHour } from './calendar.js';
 import { cureHours } from './cure.js';
 import { planDays } from './day.js';
@@ -255,6 +255,23 @@ test('what was really spent says how far a rate is off; under the better rate it
       // The better rate is kept to three digits.
       expect(rateChecks(items, taken)[0]?.median).toBeCloseTo(1, 1);
     }),
+  );
+  // Twice the people for half the hours are the same person-hours, and what the rate says itself is no factor at all.
+  fc.assert(
+    fc.property(
+      fc.constantFrom('dig', 'lay', 'backfill'),
+      fc.double({ min: 1, max: 40, noNaN: true }),
+      (kind, amount) => {
+        const { crew } = defaultPlanRules.rates[kind];
+        const { value } = hoursOf(kind, amount, defaultPlanRules);
+        const spent = (people: number, hours: number): Spent => ({
+          ...{ id: 'S1', on: startOn, task: 't', kind, amount, people, hours },
+        });
+        expect(factorOf(spent(crew, value), defaultPlanRules)).toBeCloseTo(1, 9);
+        expect(factorOf(spent(2 * crew, value / 2), defaultPlanRules)).toBeCloseTo(1, 9);
+        expect(factorOf(spent(crew + 1, value), defaultPlanRules)).toBeCloseTo((crew + 1) / crew, 9);
+      },
+    ),
   );
   const twoOnOne: Spent = { id: 'S1', on: startOn, task: 't', kind: 'test', hours: 0.75, people: 2 };
   expect(rateChecks([twoOnOne], defaultPlanRules)[0]?.median).toBeCloseTo(2, 9);

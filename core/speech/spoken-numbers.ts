@@ -176,6 +176,15 @@ function fractions(heard: Heard): Heard {
       g(String.raw`\b${article}${part}(?:way)?\s+${ofPipe}`),
       ([, count, of = '']) => `${Math.round((100 * over(count)) / under(of))}%`,
     ],
+    [
+      g(String.raw`(?<![\d./])([1-9])/([2-9]|16)\s+${ofPipe}`),
+      ([, count = '', of = '']) => `${Math.round((100 * Number(count)) / Number(of))}%`,
+    ],
+    // At the end of what is said, a share or inches by what it is of: whoever reads it there knows.
+    [
+      g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|eighth))(?=\s*(?:$|[,.;]))`),
+      ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
+    ],
     [g(String.raw`\b(?:a\s+)?couple\s+(?:of\s+)?(inch(?:es)?|feet|foot)\b`), ([, unit = '']) => `2 ${unit}`],
     [g(String.raw`\b(?:an?|one)\s+(inch|foot)\b`), ([, unit = '']) => `1 ${unit}`],
     [g(String.raw`\bhalf\s+past\s+(\d+)\b`), ([, hour = '']) => `${hour}:30`],

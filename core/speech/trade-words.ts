@@ -89,7 +89,7 @@ const shared: Rows = [
 
 const kinds: Rows = [
   ['joint, hub', kind('joint')],
-  ['coupling, repair coupling, clamp, band', kind('joint', { note: 'coupling' })],
+  ['coupling, repair coupling, transition coupling, clamp, band', kind('joint', { note: 'coupling' })],
   [
     "hidden, not seen, cannot see, can't see, cannot see anything, can't see anything, can't see a thing, can't see nothing, can't see past, cannot see past, can't see beyond, couldn't see, could not see, couldn't see anything, no visibility, lost picture, lost the picture, lost visibility, no picture, submerged, obscured",
     kind('hidden'),
@@ -133,7 +133,7 @@ const kinds: Rows = [
 
 const points: Rows = [
   [
-    'main, city main, city sewer, street main, sewer main, main sewer, city line, public main, public sewer, town main, municipal main, city connection, connection to the city, connection at the main, sewer in the street, main in the street, main connection, at the connection, at the city connection',
+    'main, city main, city sewer, street main, sewer main, main sewer, city line, public main, public sewer, town main, municipal main, city connection, connection to the city, connection at the main, sewer in the street, main in the street, hits the main, hit the main, main connection, at the connection, at the city connection',
     point('main'),
   ],
   [
@@ -145,7 +145,7 @@ const points: Rows = [
   ['wye at the main', point('main', { connection: 'wye' })],
   ['manhole, man hole', point('manhole')],
   [
-    'cleanout, clean out, clean-out, co, c/o, cleanouts, front cleanout, yard cleanout, property line cleanout, property line clean out',
+    'cleanout, clean out, clean-out, co, c/o, cleanouts, wye cleanout, y cleanout, tee cleanout, stack cleanout, front cleanout, yard cleanout, property line cleanout, property line clean out',
     point('cleanout'),
   ],
   ['wall cleanout, floor cleanout', point('cleanout')],
@@ -153,10 +153,10 @@ const points: Rows = [
   ['quarter bend, right angle', point('bend', { degrees: 90 })],
   ['eighth bend, 1/8 bend', point('bend', { degrees: 45 })],
   [
-    'tie-in, tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, comes in from the side',
+    'tie-in, tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, comes in from the side',
     point('tie-in'),
   ],
-  ['tap', point('tie-in', { connection: 'tap' })],
+  ['tap, factory tap, break-in tap, break in tap, hammer tap', point('tie-in', { connection: 'tap' })],
   ['mortar saddle', point('tie-in', { connection: 'mortar saddle' })],
   ['saddle', point('tie-in', { connection: 'saddle' })],
   ['wye, y connection', point('tie-in', { connection: 'wye' })],
@@ -176,7 +176,7 @@ const points: Rows = [
   ['property line, lot line', point('property-line')],
   ['pit', point('pit')],
   ['tree', point('tree')],
-  ['septic tank, septic, tank', point('septic-tank')],
+  ['septic tank, septic, tank, tank inlet, septic tank inlet, septic inlet', point('septic-tank')],
   ['two-way, two way', aboutPoint({ ways: 2 })],
   ['one-way, one way', aboutPoint({ ways: 1 })],
   ['faces upstream, faces the house', aboutPoint({ ways: 1, faces: 'upstream' })],
@@ -263,9 +263,9 @@ const clocks: Rows = [
     'left, left side, left hand side, left-hand side, left hand, on the left, on the left side, on the left hand side, from the left, from the left side',
     clock(9),
   ],
-  ['upper side, upper half', clock([10, 2])],
+  ['upper side', clock([10, 2])],
   ['lower side', clock([4, 8])],
-  ['top half', clock([9, 3])],
+  ['top half, upper half', clock([9, 3])],
   ['bottom half, lower half', clock([3, 9])],
   [
     'left and right, right and left, both sides, on both sides, left and right side, left and right sides, either side, each side, each side of the pipe',

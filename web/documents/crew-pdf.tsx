@@ -268,6 +268,7 @@ const toKnow = new Set([
   'bend-not-measured',
   'cleanout-before-liner',
   'cleanout-in-liner',
+  'danger',
   'dug-unseen',
   'fall-unknown',
   'hand-dig',

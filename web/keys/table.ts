@@ -106,8 +106,8 @@ export const logKeys: readonly KeyRow<LogAction>[] = [
   { caps: ['Alt', 'K'], does: 'keep the picture', press: { 'Alt+KeyK': 'keepPicture' }, beside: 'video' },
   { caps: ['Alt', 'M'], does: 'mark here', press: { 'Alt+KeyM': 'mark' } },
   { caps: ['Alt', 'N'], does: 'next to read', press: { 'Alt+KeyN': 'readNext' } },
-  { caps: ['Alt', 'O'], does: 'where readings differ, keep the one out', press: { 'Alt+KeyO': 'keepOut' } },
-  { caps: ['Alt', 'B'], does: 'keep the one back', press: { 'Alt+KeyB': 'keepBack' } },
+  { caps: ['Alt', 'O'], does: 'readings differ: keep out', press: { 'Alt+KeyO': 'keepOut' } },
+  { caps: ['Alt', 'B'], does: 'readings differ: keep back', press: { 'Alt+KeyB': 'keepBack' } },
   { caps: ['Alt', 'I'], does: 'to the line', press: { 'Alt+KeyI': 'line' } },
 ];
 

@@ -44,6 +44,7 @@ export function ReasonPanel({ bar, children, ...about }: Props) {
   const holes = lineScope.pits.filter(({ serves }) => action && serves.includes(action.id));
   return (
     <Box fontSize="14.5px">
+      <Dangers lineView={lineView} scope={scope} />
       <Head bar={bar} fromHole={holes.length > 0} scope={scope} />
       {lineScope.notPossible
         .filter((place) => overlaps(place, bar))
@@ -78,6 +79,7 @@ function NoBar({ lineView, scope, children }: Omit<Props, 'bar'>) {
   const noWay = scope.warnings.filter((warning) => warning.rule === 'no-way' && warning.line === lineView.id);
   return (
     <>
+      <Dangers lineView={lineView} scope={scope} />
       <Heading as="h1" fontSize="24px">
         {noWay.length > 0 ? 'Nothing is possible' : 'Nothing yet'}
       </Heading>
@@ -90,6 +92,17 @@ function NoBar({ lineView, scope, children }: Omit<Props, 'bar'>) {
     </>
   );
 }
+
+/** What nobody may do in this line before somebody else was here, whatever is chosen on it. */
+const Dangers = ({ lineView, scope }: Pick<Props, 'lineView' | 'scope'>) =>
+  scope.warnings
+    .filter(({ rule, line }) => rule === 'danger' && line === lineView.id)
+    .map(({ message, at_ft }) => (
+      <Caution key={message}>
+        {at_ft !== undefined && `At ${feet(at_ft)} ft: `}
+        {message}.
+      </Caution>
+    ));
 
 /** What is done from where to where, in what pipe, for how much. */
 function Head({ bar, fromHole, scope }: { bar: ScopeBar; fromHole: boolean; scope: ScopeSoFar }) {
