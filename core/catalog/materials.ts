@@ -49,6 +49,9 @@ export const materialRows = [
         'schedule 40',
         'schedule 40 pvc',
         'sch 40',
+        'pvc sch 40',
+        'pvc sch40',
+        'pvc schedule 40',
       ],
       ...['sch40', 'sch-40', 'sch 40 pvc', 'new plastic'],
     ],
@@ -59,7 +62,17 @@ export const materialRows = [
   {
     id: 'pvc-sdr35',
     words: 'green PVC',
-    spoken: ['green pvc', 'pvc-sdr35', 'sdr35', 'sdr', 'green pipe', 'green plastic', 'sdr35 pvc'],
+    spoken: [
+      'green pvc',
+      'pvc sdr35',
+      'pvc sdr',
+      'pvc-sdr35',
+      'sdr35',
+      'sdr',
+      'green pipe',
+      'green plastic',
+      'sdr35 pvc',
+    ],
     outside_in: { 4: 4.215, 6: 6.275, 8: 8.4 },
     smooth: true,
     sticks_ft: [10, 14, 20],
@@ -81,7 +94,7 @@ export const materialRows = [
   {
     id: 'cast-iron',
     words: 'cast iron',
-    spoken: ['iron', 'cast iron', 'cast-iron', 'cast'],
+    spoken: ['iron', 'cast iron', 'cast-iron', 'cast', 'ci', 'cip', 'cast iron pipe'],
     old: true,
     // CISPI 301, from memory. Older iron is mostly hubbed, so it is never ordered by this.
     usualOutside_in: { 3: 3.35, 4: 4.38, 6: 6.3 },

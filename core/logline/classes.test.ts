@@ -421,3 +421,69 @@ test('a share goes with the word for what it is a share of', () => {
   expect(clean('46 half full of roots')).toMatchObject([{ finding: 'roots', percent: 50 }]);
   expect(clean('46 30 % full of roots')).toMatchObject([{ finding: 'roots', percent: 30 }]);
 });
+
+test('both ends of a range are kept, whether its unit is said once or twice', () => {
+  const ranges: [string, object][] = [
+    ['roots 10 to 15 %', { percent: [10, 15] }],
+    ['roots 10% to 15%', { percent: [10, 15] }],
+    ['roots 10 percent to 15 percent', { percent: [10, 15] }],
+    ['gap 1/2 to 3/4 in', { inches: [0.5, 0.75] }],
+    ['gap 1/2 in to 3/4 in', { inches: [0.5, 0.75] }],
+    ['crack 11 to 1 o’clock', { clock: [11, 1] }],
+    ['crack 11:00 to 1:30', { clock: [11, 1.5] }],
+  ];
+  for (const [words, said] of ranges)
+    expect(clean(`31 ${words}`)).toMatchObject([{ reading_ft: 31, ...said }]);
+});
+
+test('a stretch may say its start twice, or only how far it goes', () => {
+  for (const words of [
+    '31 roots in every joint 31 to 46',
+    'roots in every joint from 31 to 46 at 31',
+    '31 roots at each joint to 46',
+    '31 roots at each joint runs to 46',
+    '31 roots at each joint thru 46',
+    '31 roots at each joint for 15 feet',
+  ]) {
+    const [entry] = clean(words, { pass: 'out' });
+    expect([words, entry]).toMatchObject([words, { reading_ft: 31, to_ft: 46, eachJoint: true }]);
+    expect(entry).not.toHaveProperty('percent');
+  }
+});
+
+test('a whole number before a fraction and a thing measured in inches is asked: one place, or a place and its inches', () => {
+  for (const what of ['offset', 'gap', 'lip', 'belly']) {
+    const [read] = parts(`31 3/4 ${what}`);
+    expect(read?.errors[0]?.message).toContain('which is it: at 31.75 ft, or 3/4 in, at 31 ft');
+    expect(clean(`31, 3/4 in ${what}`)).toMatchObject([{ reading_ft: 31, inches: 0.75 }]);
+  }
+  expect(clean('31 3/4 roots')).toMatchObject([{ reading_ft: 31.75 }]);
+  expect(parts('31 1/4 bend')[0]?.point).toMatchObject({ degrees: 90 });
+});
+
+test('a pipe changes its diameter by its inches, its material by a stroke', () => {
+  for (const words of ['4 to 6 inch reducer', 'pipe goes from 4 to 6 inch', 'reducer 4 inch to 6 inch'])
+    expect(clean(`35 ${words}`, { pass: 'out' })).toMatchObject([
+      { kind: 'change', upstream: { diameter_in: 4 }, downstream: { diameter_in: 6 } },
+    ]);
+  expect(clean('35 abs/ci', { pass: 'out' })).toMatchObject([
+    { kind: 'change', upstream: { material: 'abs' }, downstream: { material: 'cast-iron' } },
+  ]);
+  expect(clean('35 pvc sch 40', { pass: 'out' })).toEqual([
+    { kind: 'change', reading_ft: 35, pass: 'out', downstream: { material: 'pvc-sch40' } },
+  ]);
+});
+
+test('what hangs on one word is no other thing', () => {
+  const point = (words: string) => parts(words)[0]?.point;
+  expect(point('20 wye cleanout')).toMatchObject({ kind: 'cleanout' });
+  expect(point('20 cleanout 2 way')).toMatchObject({ kind: 'cleanout', ways: 2 });
+  expect(point('20 cleanout 2 way')).not.toHaveProperty('diameter_in');
+  expect(point('20 drop 6 inches')).toMatchObject({ kind: 'drop', fall_ft: 0.5 });
+  expect(clean('20 rust hole')).toMatchObject([{ finding: 'hole' }]);
+  expect(clean('20 dropped joint 1/2 in')).toMatchObject([{ finding: 'offset', inches: 0.5, atJoint: true }]);
+  for (const words of ['cant push', 'can’t push', 'cannot push', 'cant get past'])
+    expect(clean(`20 ${words}`)).toMatchObject([{ kind: 'stop' }]);
+  for (const words of ['gas line through the pipe', 'cross bore', 'gas main through the sewer'])
+    expect(clean(`20 ${words}`)).toMatchObject([{ finding: 'utility-through' }]);
+});

@@ -14,6 +14,8 @@ export interface Given {
   readonly fraction: boolean;
   /** It stands after "at", or in feet: a place rather than a measure. */
   readonly placed: boolean;
+  /** "31 3/4": a place, or a place and inches. */
+  readonly mixed?: { readonly whole: string; readonly part: string };
   /** It is the first end of a stretch. */
   readonly range?: true;
 }

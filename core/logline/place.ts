@@ -60,8 +60,19 @@ export function takePlace(
     delete fields.clock;
     return bareHour.value;
   }
+  if (given?.mixed && isInInches(draft) && fields.inches === undefined) {
+    const { whole, part } = given.mixed;
+    ask(fail, given, [
+      [`at ${given.value} ft`, String(given.value)],
+      [`${part} in, at ${whole} ft`, `${whole}, ${part} in`],
+    ]);
+  }
   return given?.value;
 }
+
+/** What was found is measured in inches. */
+const isInInches = ({ finding }: Draft): boolean =>
+  finding !== undefined && ['inches', 'of-bore'].includes(kindOf(finding).grading?.measure ?? '');
 
 /** Numbers after the reading: a depth after “located”, inches where inches are measured, degrees of a bend, else an hour. */
 export function placeNumbers(

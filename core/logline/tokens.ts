@@ -135,7 +135,7 @@ export const tokens: readonly Token[] = [
     }),
   ),
   token(
-    String.raw`(${number})\s*${dash}\s*(${number})\s*${ofBore}`,
+    String.raw`(${number})\s*(?:%|percent\b)?\s*${dash}\s*(${number})\s*${ofBore}`,
     sets((draft, [, low = '', high = '']) => {
       draft.fields.percent = ordered(toNumber(low), toNumber(high));
     }),
@@ -145,7 +145,7 @@ export const tokens: readonly Token[] = [
     sets((draft, [, value = '']) => (draft.fields.percent = toNumber(value))),
   ),
   token(
-    String.raw`(${number})\s*${dash}\s*(${number})\s*${inchMark}`,
+    String.raw`(${number})\s*(?:${inchMark}\s*)?${dash}\s*(${number})\s*${inchMark}`,
     sets((draft, [, low = '', high = '']) => {
       draft.fields.inches = ordered(toNumber(low), toNumber(high));
       draft.twoInches = [toNumber(low), toNumber(high)];
@@ -165,8 +165,16 @@ export const tokens: readonly Token[] = [
     atHour,
   ),
   token(
+    String.raw`((?:1[0-2]|[1-9]):[0-5]\d)\s*${dash}\s*((?:1[0-2]|[1-9]):[0-5]\d)(?:\s*o['’]?clock)?`,
+    sets((draft, [, from = '', to = '']) => (draft.fields.clock = [toClock(from), toClock(to)])),
+  ),
+  token(
     String.raw`((?:1[0-2]|[1-9]):[0-5]\d|${clockTime}\s*o['’]?clock)`,
     sets((draft, [, time = '']) => (draft.fields.clock = toClock(time))),
+  ),
+  token(
+    String.raw`(?:to|till|until|through|thru)\s+(?:about\s+|~\s*)?(${distance})${notMore}(?!\s*-?(?:in\b|inch|%|percent|o['’]?clock))`,
+    otherEnd,
   ),
   token(String.raw`(?:at\s+|@\s*)?(${distance})`, bareNumber),
   token(
@@ -251,7 +259,21 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
   const fraction = /^(?:\d+\/\d+|[^\d.\s])$/.test(text.trim());
   const placed = feet || /^(?:at|@)/i.test(whole);
   const size = !(feet || (placed && value > 12)) && (named(draft) || fraction);
-  draft.numbers.push({ value, from: at, to: at + whole.trimEnd().length, size, feet, fraction, placed });
+  const [, ones, part] = /^(\d+)\s+(\d+\/\d+)$/.exec(text.trim()) ?? [];
+  draft.numbers.push({
+    ...{ value, from: at, to: at + whole.trimEnd().length, size, feet, fraction, placed },
+    ...(ones !== undefined && part !== undefined ? { mixed: { whole: ones, part } } : {}),
+  });
+}
+
+/** "belly to 40": how far it goes, unless the number could be an hour or a size. */
+function otherEnd(draft: Draft, match: RegExpExecArray, at: number): undefined {
+  const [whole, text = ''] = match;
+  const isStretch = draft.finding !== undefined || draft.kind === 'hidden';
+  const to_ft = toFeet(text);
+  if (isStretch && draft.fields.to_ft === undefined && (to_ft > 12 || saysFeet.test(whole)))
+    draft.fields.to_ft = to_ft;
+  else bareNumber(draft, match, at);
 }
 
 /** Two ends of a stretch; hours of the clock where the place is known and both could be hours. */

@@ -30,6 +30,8 @@ const pipeToPipe = new RegExp(
   String.raw`(?:\bfrom\s+(?:the\s+)?)?\b(${bore}${material})(?:\s+pipe)?\s+(?:(?:over|in|on|and|goes|going|changes|changing|back|transitions?|transitioning|turns|turning|switching)\s+)*(?:to|into|then)\s+${someWords}(?=${bore}${material}\b)`,
   'gi',
 );
+/** "abs/clay": the same, as it is typed. */
+const pipeSlashPipe = new RegExp(String.raw`\b(${bore}${material})\s*/\s*(?=${bore}${material}\b)`, 'gi');
 const toPipe = new RegExp(
   String.raw`\b(?:(?:changes?|changed|changing|transitions?|transitioned|transitioning|turns?|turned|turning|becomes)\s+(?:back\s+|over\s+|right\s+|again\s+)*(?:(?:in|on)?to\s+)?|(?:goes|going|went|go|switch(?:es|ed)?|converts?|back|then|over)\s+(?:back\s+|over\s+|right\s+|again\s+)*(?:in|on)?to\s+)${someWords}(?=${bore}${material}\b)`,
   'gi',
@@ -69,6 +71,15 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   heard = rewrite(heard, /\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35');
   heard = rewrite(heard, /\bschedule\s+forty\b/gi, 'schedule 40');
   heard = rewrite(heard, /\bper\s+cent\b/gi, 'percent');
+  // On a phone the apostrophe is left out.
+  heard = rewrite(heard, /\b(can|won|couldn|doesn|didn|isn|wasn|don)t\b/gi, ([, verb = '']) => `${verb}'t`);
+  heard = rewrite(heard, /\bc\.\s?i\.(?!\w)/gi, 'ci');
+  heard = rewrite(heard, /\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way'));
+  // "31 1/4 bend" is a quarter bend at 31.
+  heard = rewrite(heard, /(?<=\d\s+)1\/([48])\s+(?=bend\b)/gi, ([, part]) =>
+    part === '4' ? 'quarter ' : 'eighth ',
+  );
+  heard = rewrite(heard, /\bw\/\s?(?=\w)/gi, 'with ');
   // "ran the kitchen sink": water was run from it.
   heard = rewrite(
     heard,
@@ -102,6 +113,7 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   heard = rewrite(heard, onceMore, ` ${onceMoreMark} `);
   heard = markBoundaries(heard);
   heard = hedges(heard);
+  heard = rewrite(heard, pipeSlashPipe, ([, pipe = '']) => ` ${boundary} ${pipe} > `);
   heard = rewrite(heard, pipeToPipe, ([, pipe = '']) => ` ${boundary} ${pipe} > `);
   heard = rewrite(heard, toPipe, 'change ');
   return { heard: unmask(heard, text, hidden), shape: heard.text };
