@@ -1,5 +1,6 @@
 import babel from '@rolldown/plugin-babel';
 import react, { reactCompilerPreset } from '@vitejs/plugin-react';
+import { resolve } from 'node:path';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
@@ -29,6 +30,12 @@ const keptPages = VitePWA({
 export default defineConfig({
   root: 'web',
   plugins: [react(), babel({ presets: [reactCompilerPreset()] }), keptPages],
+  resolve: {
+    alias: {
+      // Its package hands every bundler the build that warns programmers.
+      'react-router': resolve(import.meta.dirname, 'node_modules/react-router/dist/production/index.mjs'),
+    },
+  },
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -152,11 +152,11 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
   expect(firmSchema.parse(JSON.parse(readFileSync(path, 'utf8')))).toEqual(await firm());
 
   const bad = info.outputPath('bad.json');
-  writeFileSync(bad, JSON.stringify({ ...(await firm()), licence: 7, colour: 'red' }));
+  writeFileSync(bad, JSON.stringify({ ...(await firm()), licence: 7, color: 'red' }));
   const picker = page.locator('input[aria-label="Company file"]');
   await picker.setInputFiles(bad);
   await expect(page.getByRole('alert')).toContainText('licence');
-  await expect(page.getByRole('alert')).toContainText('colour');
+  await expect(page.getByRole('alert')).toContainText('color');
   await page.getByRole('alert').getByRole('button', { name: 'Close' }).click();
 
   await page.getByLabel('Name', { exact: true }).fill('Somebody Else');

@@ -228,7 +228,7 @@ test('the list finds by finding and material; a deleted job is gone, and comes b
   await expect(page.getByRole('link', { name: /77 Passing Street/ })).toBeVisible();
 });
 
-test('colours are chosen by hand and stay chosen', async ({ page, server }) => {
+test('colors are chosen by hand and stay chosen', async ({ page, server }) => {
   await page.goto(server.url);
   const isDark = () => page.evaluate(() => document.documentElement.classList.contains('dark'));
   expect(await isDark()).toBe(false);

@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import type { ScopeFile } from '../core/files/scope-file.js';
 import { axeFaults } from './support/axe.js';
 import { jobOf, scopeOfJob } from './support/headless.js';
+import { say } from './support/keyboard.js';
 import { expect, startServer, test } from './support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
@@ -324,8 +325,8 @@ test('zoomed, explained, charted, saved and printed; readable in light and dark'
 
   await page.getByRole('button', { name: 'Legend' }).click();
   await expect(page.getByRole('dialog', { name: 'What the drawings mean' })).toContainText('Worn bottom');
-  for (const colours of ['light', 'dark']) {
-    expect(await axeFaults(page, { colorsOnly: colours === 'dark' })).toEqual([]);
+  for (const colors of ['light', 'dark']) {
+    expect(await axeFaults(page, { colorsOnly: colors === 'dark' })).toEqual([]);
     const other = page.getByRole('button', { name: /^Use (dark|light) colors/ });
     await other.click();
   }
@@ -372,4 +373,18 @@ test('zoomed, explained, charted, saved and printed; readable in light and dark'
   const printed = (await page.pdf({ preferCSSPageSize: true, printBackground: true })).toString('latin1');
   expect(printed.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   await server.stop();
+});
+
+test('a gas line through the sewer is warned of before anything else, and its place is left to its owner', async ({
+  page,
+}) => {
+  const { url } = await startServer('demo');
+  await page.goto(`${url}/jobs/${jobId}/log`);
+  await page.getByLabel(/What the camera shows/).click();
+  await say(page, '45 gas line through the pipe');
+  await expect(page.getByText(/no cutter, no jetter/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Sheet' }).click();
+  await expect(page.getByLabel('Reason').getByText(/^At 4\d\.\d ft: a utility runs through/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /by others/ })).toBeVisible();
+  await expect(page.getByTestId('totals')).toContainText('have the owner of the utility in the pipe come');
 });

@@ -121,15 +121,15 @@ test('a bad job file is refused with every fault named, and nothing is taken', a
   const before = await page.getByRole('listitem').count();
   const job = JSON.parse(readFileSync(join(root, 'demo/jobs/1-quarry-lane.json'), 'utf8')) as {
     title: string;
-    lines: { datum: string; colour?: string }[];
+    lines: { datum: string; color?: string }[];
   };
   const [line] = job.lines;
-  if (line) Object.assign(line, { datum: 'NOWHERE', colour: 'red' });
+  if (line) Object.assign(line, { datum: 'NOWHERE', color: 'red' });
   const bad = info.outputPath('bad.json');
   writeFileSync(bad, JSON.stringify(job));
   await page.getByLabel('Job files').setInputFiles(bad);
   const alert = page.getByRole('alert');
-  await expect(alert).toContainText('lines[0].colour');
+  await expect(alert).toContainText('lines[0].color');
   await expect(alert).toContainText('unknown field');
   await expect(page.getByRole('listitem')).toHaveCount(before);
 });

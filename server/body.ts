@@ -13,7 +13,7 @@ export const asJson = createMiddleware(async (c, next) => {
   return undefined;
 });
 
-/** A body by its schema: not JSON and every fault are told with what would be right. */
+/** A body by its schema: what is not JSON and every fault are reported with what would be right. */
 export const body = <Schema extends z.ZodType>(schema: Schema) =>
   zValidator('json', schema, (result, c) => {
     const errors = result.success ? textFaults(result.data) : faultsOf(result.error, result.data);

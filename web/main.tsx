@@ -16,7 +16,7 @@ import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
 import { router } from './routes';
 import { Trouble } from './shell/trouble';
-import { applyMode } from './theme/colour-mode';
+import { applyMode } from './theme/color-mode';
 import { system } from './theme/system';
 
 applyMode();

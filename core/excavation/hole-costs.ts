@@ -15,7 +15,7 @@ type ByProtection<T> = Readonly<Record<Protection, T>>;
 
 /**
  * What holes cost, in parts that add up along the line, so that a search can open one here and close it there. A hole is
- * held one way over all of it, so every part is told for each way. Rates are raw: markup and tax come at the end. Indexes
+ * held one way over all of it, so every part has a value for each way. Rates are raw: markup and tax come at the end. Indexes
  * are of fine breaks.
  */
 export interface HoleCosts {

@@ -47,7 +47,7 @@ function told(
   { condition }: Track,
   all: readonly (readonly [Method, Refusal])[],
 ): Pick<NotPossible, 'finding' | 'what' | 'rule' | 'why' | 'lift'> {
-  // What lies beside a place is told only where nothing of the place itself is in the way.
+  // What lies beside a place counts only where nothing at the place itself is in the way.
   const own = all.filter(([, { rule }]) => rule !== 'no-room');
   const refusals = own.length > 0 ? own : all;
   const only = findings.length === 1 ? condition.findings.find(({ id }) => id === findings[0]) : undefined;

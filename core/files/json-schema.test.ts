@@ -47,7 +47,7 @@ test('invented jobs and their scopes are valid, unknown fields are not', () => {
     const ready = readyJob(job);
     const scope: unknown = JSON.parse(JSON.stringify(scopeFile(ready, scopeWithWays(ready))));
     expect(validScope(scope) ? [] : validScope.errors).toEqual([]);
-    expect(validJob({ ...job, colour: 'red' })).toBe(false);
+    expect(validJob({ ...job, color: 'red' })).toBe(false);
   }
 });
 
@@ -68,7 +68,7 @@ test('a firm that the reader takes is valid, and what it refuses by shape is not
     [{ logo: 'https://elsewhere.test/logo.png' }, false],
     [{ logo: 'data:image/svg+xml;base64,PHN2Zz4=' }, false],
     [{ validity_days: 0 }, false],
-    [{ colour: 'red' }, false],
+    [{ color: 'red' }, false],
     [{ version: 2 }, false],
     [{ rules: { look_months: 'often' } }, false],
     [{ prices: { look: -1 } }, false],

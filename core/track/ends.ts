@@ -9,7 +9,7 @@ import { isOfThePipe } from './breaks.js';
 
 type Thing = NonNullable<ReturnType<LineModel['survey']['point']>>;
 
-/** An end this near to a finding it covers is there for it, ft; one further off is told by what it stands on. */
+/** An end this near to a finding it covers is there for it, ft; one further off is described by what it stands on. */
 const endsFor_ft = 2;
 /** With nothing to stand on, an end is still there for a finding this far inside, ft. */
 const endsForAtMost_ft = 5;

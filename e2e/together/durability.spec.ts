@@ -88,10 +88,10 @@ test('what is wrong is answered as problem details with the path of each fault',
   expect(await refused(edits, '{"sent":', { 'content-type': 'application/json' })).toMatchObject({
     status: 400,
   });
-  const unknown = await refused(edits, { sent: 'set-12345', edits: [{ ...jointEdit(1), colour: 'red' }] });
+  const unknown = await refused(edits, { sent: 'set-12345', edits: [{ ...jointEdit(1), color: 'red' }] });
   expect(unknown).toMatchObject({
     status: 422,
-    errors: [{ path: 'edits[0].colour', message: 'unknown field' }],
+    errors: [{ path: 'edits[0].color', message: 'unknown field' }],
   });
   const dangling = await refused(edits, {
     sent: 'set-23456',

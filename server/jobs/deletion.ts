@@ -22,7 +22,7 @@ export interface Deletion {
 /** How long a deleted job can be brought back, days. */
 const broughtBack_days = 30;
 
-/** Deletes jobs and brings them back; whoever has one open is told as of any new version. */
+/** Deletes jobs and brings them back; whoever has one open is notified as of any new version. */
 export function deletionOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Deletion {
   const setDeleted = async (id: string, deletedAt: Date | null, where: SQL): Promise<boolean> => {
     const row = await db.transaction(async (tx) => {

@@ -332,11 +332,11 @@ describe.each(engines)('on %s', (engine) => {
     expect(
       await store.add(
         'bad',
-        { format: 'open-trench-job', version: 1, title: 'x', lines: [], colour: 'red' },
+        { format: 'open-trench-job', version: 1, title: 'x', lines: [], color: 'red' },
         'test',
       ),
     ).toMatchObject({
-      faults: expect.arrayContaining([{ path: 'colour', message: 'unknown field' }]) as unknown,
+      faults: expect.arrayContaining([{ path: 'color', message: 'unknown field' }]) as unknown,
     });
     expect(await store.read('bad')).toBeUndefined();
   });

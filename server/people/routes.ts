@@ -69,7 +69,7 @@ function written(c: Context, done: PersonWritten, status: 200 | 201 = 200): Resp
     : problem(c, 422, 'That cannot be taken as it is', { errors: done.faults });
 }
 
-/** Signing in and out, and who one is. Where there is no door, whoever sits at this machine is let in as its owner. */
+/** Signing in and out, and who one is. Without sign-in, whoever sits at this machine is its owner. */
 export function signInRoutes(
   { people, sessions, note }: { people: People; sessions: Sessions; note: Note },
   door: Door | undefined,

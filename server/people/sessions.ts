@@ -41,7 +41,7 @@ export function sessionsOn(db: Database): Sessions {
       const isRight = await isPassphrase(passphrase, row?.passphraseHash);
       if (!row) return { wrong: true };
       if (!isRight) return failed(db, row.id, now);
-      // Many at once may have read the name before the lock: what is right after it is not let in either.
+      // Many at once may have read the name before the lock: a right passphrase after it does not sign in either.
       const [open] = await db
         .update(people)
         .set({ failures: 0, lockedUntil: null })

@@ -158,7 +158,7 @@ async function newsOf(config: pg.ClientConfig, pool: pg.Pool, log: (error: unkno
   };
 }
 
-/** Clocks differ between machines: what was changed a little before the loss is told again, ms. */
+/** Clocks differ between machines: changes made a little before the loss are announced again, ms. */
 const clocksDiffer_ms = 60_000;
 
 /** What was changed while nobody heard. */

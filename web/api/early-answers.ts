@@ -4,7 +4,7 @@ const asked = new Map<string, Promise<Response>>();
 /** Asks the server for what the page is sure to ask for. */
 export function askEarly(path: string): void {
   const answer = fetch(path);
-  // Whoever takes it is told.
+  // The rejection reaches whoever takes the answer.
   answer.catch(() => undefined);
   asked.set(path, answer);
 }

@@ -5,7 +5,7 @@ import { api, bodyOf, onSignedOut, write } from './client';
 
 /** Who uses this browser. */
 export interface Me {
-  /** Nobody by name where this machine alone is answered: whoever sits here is let in as its owner. */
+  /** Nobody by name where this machine alone is answered: whoever sits here is its owner. */
   readonly person: Person | null;
   /** People sign in at this address. */
   readonly signsIn: boolean;
@@ -49,7 +49,7 @@ export async function askMe(): Promise<void> {
     await forgetOthers(me.person);
     set({ me, signedOut: false });
   } catch {
-    // Signed out, which is told above, or the server is away: who it was last stands.
+    // Signed out, which is handled above, or the server is away: the last known person stays.
   }
 }
 
@@ -65,7 +65,7 @@ async function forgetOthers(person: Person | null): Promise<void> {
 const forgetKey = 'open-trench-forget';
 
 /**
- * Jobs and views that were kept for the next time; what waits to be sent stays. What this page still holds may be kept
+ * Jobs and views that were kept for the next time; unsent edits stay. What this page still holds may be kept
  * once more before it ends, so the next one begins with forgetting too.
  */
 async function forgetKept(): Promise<void> {
@@ -94,7 +94,7 @@ export async function signIn(name: string, passphrase: string): Promise<void> {
   location.reload();
 }
 
-/** Signs out; nothing of the jobs stays in this browser but what waits to be sent. */
+/** Signs out; nothing of the jobs stays in this browser but unsent edits. */
 export async function signOut(): Promise<void> {
   await bodyOf(await api['sign-out'].$post());
   await forgetKept();

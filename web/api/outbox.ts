@@ -333,7 +333,7 @@ export const lastWaiting = (job: string): OutboxItem | undefined =>
 export const editsWaiting = (outbox: readonly OutboxItem[], job: string): Edit[] =>
   outbox.filter((item) => item.job === job && item.state === 'waiting').flatMap(({ edits }) => edits);
 
-/** What an earlier page left behind is among what waits: before that, a job shown would lack what was typed last. */
+/** Whether the edits that an earlier page left unsent are loaded: until then a job on screen would lack what was typed last. */
 export const isOutboxRead = (): boolean => read;
 
 /** Edits of a job that wait here at this moment. */

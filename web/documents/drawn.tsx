@@ -1,6 +1,6 @@
 import { Circle, G, Line, Path, Rect, Svg, Text } from '@react-pdf/renderer';
 import { Children, isValidElement, type ReactElement, type ReactNode } from 'react';
-import { colours, inFont } from './paper';
+import { colors, inFont } from './paper';
 
 type Props = Readonly<Record<string, unknown>>;
 type Shape = Props & { readonly style?: { readonly fill?: string } };
@@ -11,13 +11,13 @@ const hatch = '#f3e3da';
 /** Width of a letter, of its height. */
 const letterWidth = 0.62;
 
-/** A colour of the screens as paper has it; a hatch is a light wash. */
-function colour(value: unknown): string | undefined {
+/** A color of the screens as paper has it; a hatch is a light wash. */
+function color(value: unknown): string | undefined {
   if (typeof value === 'number') return String(value);
   if (typeof value !== 'string') return undefined;
   if (value.startsWith('url(')) return hatch;
   const name = /^var\(--chakra-colors-([\w-]+)\)$/.exec(value)?.[1];
-  return name === undefined ? value : (colours[name] ?? colours.ink);
+  return name === undefined ? value : (colors[name] ?? colors.ink);
 }
 
 /**
@@ -51,7 +51,7 @@ function shapes(children: ReactNode, above: Props): ReactNode {
     if (typeof child.type !== 'string') return [];
     const own: Shape = { ...above, ...child.props };
     const given: Props = Object.fromEntries(
-      inherited.map((name) => [name, colour(own[name])] as const).filter(([, value]) => value !== undefined),
+      inherited.map((name) => [name, color(own[name])] as const).filter(([, value]) => value !== undefined),
     );
     if (child.type === 'g') return <G key={i}>{shapes(inside, given)}</G>;
     if (child.type === 'text') return <Words key={i} own={own} text={inFont(textOf(inside))} />;
@@ -85,7 +85,7 @@ const plain: Record<string, (shape: ShapeProps) => ReactNode> = {
 function Words({ own, text }: { own: Shape; text: string }) {
   const size = at(own, 'fontSize');
   const [x, y] = [at(own, 'x'), at(own, 'y')];
-  const halo = own.paintOrder === 'stroke' ? colour(own.stroke) : undefined;
+  const halo = own.paintOrder === 'stroke' ? color(own.stroke) : undefined;
   const across = text.length * size * letterWidth;
   return (
     <G>
@@ -94,7 +94,7 @@ function Words({ own, text }: { own: Shape; text: string }) {
         x={x}
         y={y}
         textAnchor={(own.textAnchor as 'start' | 'middle' | 'end' | undefined) ?? 'start'}
-        fill={colour(own.style?.fill) ?? colours.ink ?? 'black'}
+        fill={color(own.style?.fill) ?? colors.ink ?? 'black'}
         style={{
           fontFamily: ['Body', 'BodyX'],
           fontSize: size,

@@ -5,7 +5,7 @@ import { sayRisk } from '../../core/offer/say-risk.js';
 import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { longDay, feet, money, videoTime } from '../controls/format';
-import { Cells, colours, inFont, Paper, styles } from './paper';
+import { Cells, colors, inFont, Paper, styles } from './paper';
 
 /** The offer on paper. `photos` are pictures by name, as data addresses. */
 export function OfferDocument({ offer, photos }: { offer: Offer; photos: ReadonlyMap<string, string> }) {
@@ -144,7 +144,7 @@ const Bars = ({ offer }: { offer: Offer }) => (
                 style={{
                   flexGrow: bar.to_ft - bar.from_ft,
                   flexBasis: 0,
-                  backgroundColor: colours[methodRow(bar.method).drawing.fill] ?? '#999',
+                  backgroundColor: colors[methodRow(bar.method).drawing.fill] ?? '#999',
                 }}
               />
             ))}

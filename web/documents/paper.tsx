@@ -30,8 +30,8 @@ Font.registerHyphenationCallback((word) => [word]);
 
 const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
-/** The light colours of the screens by the names drawings use, on white paper. */
-export const colours: Readonly<Record<string, string>> = {
+/** The light colors of the screens by the names drawings use, on white paper. */
+export const colors: Readonly<Record<string, string>> = {
   ...Object.fromEntries(Object.entries(tokens).map(([name, [light]]) => [kebab(name), light])),
   sheet: '#ffffff',
   paper: '#ffffff',
@@ -42,7 +42,7 @@ export const styles = StyleSheet.create({
     fontFamily: ['Body', 'BodyX'],
     fontSize: 9.5,
     lineHeight: 1.35,
-    color: colours.ink ?? '#000',
+    color: colors.ink ?? '#000',
     paddingTop: 40,
     paddingBottom: 54,
     paddingHorizontal: 44,
@@ -50,7 +50,7 @@ export const styles = StyleSheet.create({
   bar: {
     flexDirection: 'row',
     justifyContent: 'space-between',
-    borderBottom: `1 solid ${colours.ink}`,
+    borderBottom: `1 solid ${colors.ink}`,
     paddingBottom: 6,
     marginBottom: 12,
   },
@@ -62,7 +62,7 @@ export const styles = StyleSheet.create({
     flexDirection: 'row',
     justifyContent: 'space-between',
     fontSize: 7.5,
-    color: colours.soft ?? '#555',
+    color: colors.soft ?? '#555',
   },
   h1: { fontFamily: ['Head', 'HeadX'], fontWeight: 700, fontSize: 19, lineHeight: 1.2 },
   h2: {
@@ -73,11 +73,11 @@ export const styles = StyleSheet.create({
     marginTop: 12,
     marginBottom: 4,
   },
-  soft: { color: colours.soft ?? '#555' },
+  soft: { color: colors.soft ?? '#555' },
   bold: { fontWeight: 700 },
   logo: { height: 34, maxWidth: 180, objectFit: 'contain', objectPosition: 'left', marginBottom: 3 },
-  row: { flexDirection: 'row', borderTop: `0.75 solid ${colours.rule}`, paddingVertical: 4 },
-  caution: { borderLeft: `3 solid ${colours.signal}`, paddingLeft: 7, marginVertical: 3 },
+  row: { flexDirection: 'row', borderTop: `0.75 solid ${colors.rule}`, paddingVertical: 4 },
+  caution: { borderLeft: `3 solid ${colors.signal}`, paddingLeft: 7, marginVertical: 3 },
 });
 
 /** Fractions of which the fonts have no glyph, written out. */

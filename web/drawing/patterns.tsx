@@ -1,8 +1,8 @@
-/** Hatches that tell things apart without colour. */
+/** Hatches that tell things apart without color. */
 export function Patterns() {
-  const line = (id: string, size: number, path: string, colour: string, width: number) => (
+  const line = (id: string, size: number, path: string, color: string, width: number) => (
     <pattern id={id} width={size} height={size} patternUnits="userSpaceOnUse">
-      <path d={path} stroke={`var(--chakra-colors-${colour})`} strokeWidth={width} fill="none" />
+      <path d={path} stroke={`var(--chakra-colors-${color})`} strokeWidth={width} fill="none" />
     </pattern>
   );
   return (

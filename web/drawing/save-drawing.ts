@@ -17,7 +17,7 @@ const carried = [
   'text-anchor',
 ] as const;
 
-/** The drawing as it stands, with its colours and faces written into it, so that it looks the same anywhere. */
+/** The drawing as it stands, with its colors and faces written into it, so that it looks the same anywhere. */
 export function svgText(drawing: SVGSVGElement): string {
   const copy = drawing.cloneNode(true) as SVGSVGElement;
   const originals = [drawing, ...drawing.querySelectorAll<SVGElement>('*')];

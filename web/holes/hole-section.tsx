@@ -3,7 +3,7 @@ import { methodName } from '../../core/methods/index.js';
 import { scaleLinear } from 'd3-scale';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
-import { utilityFill } from '../drawing/ground-colours';
+import { utilityFill } from '../drawing/ground-colors';
 import { Patterns } from '../drawing/patterns';
 import { depthAt } from '../drawing/sheet-scale';
 import type { Pit } from './hole-order';

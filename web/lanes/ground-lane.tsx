@@ -5,7 +5,7 @@ import { line as pathLine } from 'd3-shape';
 import { subtract } from '../../core/line/intervals.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
-import { utilityFill } from '../drawing/ground-colours';
+import { utilityFill } from '../drawing/ground-colors';
 import { PointMark, pointWords } from './ground-points';
 import { standLabels, textWidth } from '../drawing/labels';
 import { useRoving } from '../drawing/use-roving';
@@ -342,7 +342,7 @@ function propertyLabel({ propertyLine, scale }: Frame): Label[] {
   return [{ key: 'property', x: scale.x(propertyLine) + textWidth(text, 13) / 2 + 6, text, weight: 1 }];
 }
 
-/** A cleanout that this scope puts in: dashed, in the colour of what is to be done. */
+/** A cleanout that this scope puts in: dashed, in the color of what is to be done. */
 function NewCleanout({ x, top, bottom, why }: { x: number; top: number; bottom: number; why: string }) {
   return (
     <g stroke="var(--chakra-colors-signal)">

@@ -2,7 +2,7 @@ import { Box, Text } from '@chakra-ui/react';
 import { Caps } from '../keys/key-help';
 import { logKeys } from '../keys/table';
 
-/** The keys that work here, told where they work. */
+/** The keys of the log, beside it. */
 export function LogKeys({ beside }: { beside: 'none' | 'video' | 'reel' }) {
   return (
     <Box

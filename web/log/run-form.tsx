@@ -44,7 +44,7 @@ export function RunForm({
   const isUnreadable = isNew && (station.wrong || within.wrong);
   const add = () => {
     const { run, edits } = editsFor(line, draft);
-    // It is there at once: what is typed next goes into it, not into the run before. A refusal is told over the view.
+    // It is there at once: what is typed next goes into it, not into the run before. A refusal is shown over the view.
     void change.say(edits);
     onDone(run);
   };

@@ -26,7 +26,7 @@ interface Props extends Edited {
   readonly onChange: (patch: Partial<Edited>) => void;
 }
 
-/** House rules and price book: what is said here, laid over what stands beneath it in grey. */
+/** House rules and price book: what is said here, laid over what stands beneath it in gray. */
 export const RulesEditor = (props: Props) => (
   <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="8" alignItems="start">
     <HouseRules {...props} />

@@ -65,7 +65,7 @@ const Rows = () => (
   </>
 );
 
-/** What the drawings mean: every finding as it is drawn on the wall, hatches, and the colours of what is done. */
+/** What the drawings mean: every finding as it is drawn on the wall, hatches, and the colors of what is done. */
 export function Legend({ onClose }: { onClose: () => void }) {
   return (
     <Box

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { IconPress } from '../controls/controls';
 import { MeMenu } from '../people/me-menu';
-import { useMode } from '../theme/colour-mode';
+import { useMode } from '../theme/color-mode';
 import { Mark } from './mark';
 
 const HomeLink = chakra(Link, {

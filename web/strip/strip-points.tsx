@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { utilityFill } from '../drawing/ground-colours';
+import { utilityFill } from '../drawing/ground-colors';
 import { feet } from '../controls/format';
 import { Handle } from './handle';
 import { halfFoot, strip, tenth, type StationList, type StripFrame } from './strip-frame';

@@ -1,7 +1,7 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import { tokens } from './tokens';
 
-/** Warm drafting paper in light, deep slate in dark; one signal colour, kept for what must be dug or decided. */
+/** Warm drafting paper in light, deep slate in dark; one signal color, kept for what must be dug or decided. */
 const spaces = [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 6, 8, 10, 12];
 
 const config = defineConfig({

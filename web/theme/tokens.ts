@@ -1,4 +1,4 @@
-/** The colours by what they are for, in light and in dark: said once for the screens and for paper. */
+/** The colors by what they are for, in light and in dark: said once for the screens and for paper. */
 export const tokens: Readonly<Record<string, readonly [light: string, dark: string]>> = {
   paper: ['#f3eee2', '#12191e'],
   sheet: ['#faf7ef', '#1a242b'],
@@ -6,7 +6,7 @@ export const tokens: Readonly<Record<string, readonly [light: string, dark: stri
   soft: ['#56646c', '#a3b2ba'],
   rule: ['#d8cfbd', '#34434c'],
   signal: ['#c8420f', '#ff8450'],
-  // The signal colour as text: a shade deeper on paper, to stay legible at small sizes.
+  // The signal color as text: a shade deeper on paper, to stay legible at small sizes.
   signalInk: ['#a63508', '#ff8450'],
   onSignal: ['#ffffff', '#1a0f08'],
   water: ['#2d6f8e', '#76bbdd'],
