@@ -1,4 +1,5 @@
 import type { Entry, Pipe, Point } from '../job/schema.js';
+import { kindOf } from '../findings/kinds.js';
 import type { FindingKind, PointKind } from '../job/vocabulary.js';
 import type { Meaning, QuotedField } from '../speech/meaning.js';
 
@@ -170,8 +171,13 @@ function takeField(draft: Draft, { set }: Extract<Meaning, { is: 'field' }>): un
 
 function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>): string | undefined {
   if (draft.kind === 'stop' && draft.fields.why === undefined && draft.why === undefined) {
-    draft.why = meaning.finding.replace('-', ' ');
-    return undefined;
+    // "can't get past, it's collapsed": what is wrong with the pipe is a finding, and the camera stopped at it.
+    if (kindOf(meaning.finding).grading?.structural !== true) {
+      draft.why = meaning.finding.replace('-', ' ');
+      return undefined;
+    }
+    delete draft.kind;
+    draft.stopsHere = true;
   }
   if (draft.kind === 'point' && meaning.finding === 'broken') {
     draft.aboutPoint.state = 'broken';

@@ -116,6 +116,8 @@ function settle(draft: Draft, { context, known, told }: Finishing): void {
   settleDiameters(draft);
   if (told && draft.numbers.some(({ range }) => range))
     draft.numbers = draft.numbers.filter(({ range, size }) => range || size);
+  // A locate has two: where, and how deep. Of more nobody knows which is which.
+  else if (told && draft.kind === 'locate') draft.numbers.splice(draft.numbers.length > 2 ? 1 : 2);
   else if (told && draft.numbers.some(({ placed }) => placed))
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
 }

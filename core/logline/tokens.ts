@@ -78,7 +78,7 @@ export const tokens: readonly Token[] = [
   ),
   token(String.raw`(?:in\s+)?(${number})\s+(?:places|spots)\b`, () => undefined),
   token(
-    String.raw`for\s+(?:about\s+)?(${number}\s*${footMark})`,
+    String.raw`for\s+(?:(?:about\b|~)\s*)*(${number}\s*${footMark})`,
     sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
   ),
   token(
@@ -101,7 +101,7 @@ export const tokens: readonly Token[] = [
     }),
   ),
   token(
-    String.raw`(?:depth\s+(${distance})|(${distance})\s*deep\b)`,
+    String.raw`(?:depth\s+(${distance})|(${distance})\s*(?:deep|of\s+depth)\b)`,
     sets((draft, [, first, second]) => {
       draft.fields.depth_ft = toFeet(first ?? second ?? '');
       draft.kind ??= 'locate';

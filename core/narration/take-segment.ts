@@ -91,9 +91,9 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   const place = own ? undefined : placeFor(talk, said, at, read, text, assumed);
   const finished = own ?? (place === undefined ? undefined : finish(talk, read, place));
   if (!finished || finished.entry.kind === 'note') return;
-  if (draft.kind === 'locate' && draft.fields.depth_ft === undefined && draft.fields.mark === undefined)
-    return;
   const { entry } = finished;
+  // The depth of a locate may be one of its numbers.
+  if (entry.kind === 'locate' && entry.depth_ft === undefined && entry.mark === undefined) return;
   if (closes(talk, said, finished)) return;
   if (!own && said.placed?.to_ft !== undefined && entry.to_ft === undefined && entry.kind === 'finding')
     entry.to_ft = said.placed.to_ft;

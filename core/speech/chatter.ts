@@ -154,6 +154,7 @@ const phrases: readonly string[] = [
   ],
   ...[
     'o clock',
+    ...['come back up', 'comes back up', 'came back up', 'coming back up', 'back up'],
     'position',
     'the way',
     'at this point',

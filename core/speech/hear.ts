@@ -27,7 +27,7 @@ const bore = String.raw`(?:\d+(?:\.\d+)?\s*-?(?:in(?:ch)?\.?|"|”)\s+)?`;
 
 /** "abs to clay", "from the abs into 6 inch clay": one pipe, then the other. */
 const pipeToPipe = new RegExp(
-  String.raw`(?:\bfrom\s+(?:the\s+)?)?\b(${bore}${material})(?:\s+pipe)?\s+(?:(?:over|in|on|and|goes|going|changes|changing|back|transitions?|transitioning|turns|turning|switching)\s+)*(?:to|into|then)\s+${someWords}(?=${bore}${material}\b)`,
+  String.raw`(?:\bfrom\s+(?:the\s+)?)?\b(?<!\d\s*['′]\s*)(${bore}${material})(?:\s+pipe)?\s+(?:(?:over|in|on|and|goes|going|changes|changing|back|transitions?|transitioning|turns|turning|switching)\s+)*(?:to|into|then)\s+${someWords}(?=${bore}${material}\b)`,
   'gi',
 );
 /** "abs/clay": the same, as it is typed. */
@@ -41,7 +41,7 @@ const onceMore =
   /\b(?:same\s+(?:again|thing|deal|story)(?:\s+again)?|(?:another|one\s+more)(?:\s+one)?(?=\s*$|\s*[,.;]|\s+(?:of\s+(?:those|them)\s+)?(?:at|@|right|here|\d|~))|same(?=\s+(?:at|here)\b)|ditto|more\s+of\s+the\s+same)\b/gi;
 /** "a 45 at 20", "another ninety": a bend, called by its degrees. */
 const bendByDegrees = new RegExp(
-  String.raw`\b(?:a|an|another|the)\s+(?:\w+\s+)?(11\.25|22\.5|22|45|60|72|90)(?:\s*-?\s*degrees?|\s*°)?(?!\s*(?:feet|ft|foot|%|percent|inch|in\b|'|or\b|to\b|-|\.\d|\d|o['’]?clock))(?:\s+(?:bend|turn|elbow|ell|sweep|fitting))?\b`,
+  String.raw`\b(?:a|an|another|the|our|my|that)\s+(?:\w+\s+)?(11\.25|22\.5|22|45|60|72|90)(?:\s*-?\s*degrees?|\s*°)?(?!\s*(?:feet|ft|foot|%|percent|inch|in\b|'|or\b|to\b|-|\.\d|\d|o['’]?clock))(?:\s+(?:bend|turn|elbow|ell|sweep|fitting))?\b`,
   'gi',
 );
 
@@ -61,6 +61,25 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   let heard: Heard = { ...heardAs(text), text: hidden };
   heard = rewrite(heard, /[’‘]/g, "'");
   heard = rewrite(heard, interjection, ' ');
+  // "at 118 Larkin", "118 larkin street": an address is no reading.
+  heard = rewrite(
+    heard,
+    /\b(?:\d{2,5}(?=\s+(?!(?:to|toward|towards|the|a|under|in|into|at|from|of|and|ft|feet)\b)[a-z]+\s+(?:street|avenue|ave|road|lane|drive|court|boulevard|blvd)\b)|(?<=\b(?:at|for)\s)\d{2,5}(?=\s[A-Z][a-z]{3,}\s*(?:,|\.|$)))/g,
+    ' ',
+  );
+  // "the bottom's gone"
+  heard = rewrite(
+    heard,
+    /\b(bottom|invert|pipe|joint|cap|top|crown|liner|camera|lens|line|main)'s(?=\s)/gi,
+    ([, noun = '']) => `${noun} is`,
+  );
+  // "twenty three and change" is a little past it.
+  heard = rewrite(heard, /(?<=[a-z\d])\s+and\s+change\b/gi, ' ');
+  heard = rewrite(
+    heard,
+    /\b(?:drop(?:s|ped|ping)?|dip(?:s|ped|ping)?|go(?:es|ing)?)\s+(?:down\s+)?in(?:to)?\s+(?:some\s+|a\s+little\s+|the\s+)?(?:standing\s+)?water\b/gi,
+    'goes under water',
+  );
   // "right at seventy nine" is no side of the pipe.
   heard = rewrite(
     heard,
@@ -86,6 +105,12 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
     /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,
     'ran water ',
   );
+  // Whatever it is and however it is said: something else runs through the sewer.
+  heard = rewrite(
+    heard,
+    /\b(?:gas|electric(?:al)?|power|telephone|phone|fiber\s+optic|cable\s+tv)\s+(?:line|main|pipe|service|conduit|cable)\s+(?:[a-z]+\s+){0,4}?through\s+(?:the\s+|this\s+|our\s+|that\s+)?(?:\w+\s+)?(?:pipe|sewer|lateral|line)\b/gi,
+    'utility through the pipe',
+  );
   heard = markDenials(heard);
   heard = spokenNumbers(heard);
   const said = heard.text;
@@ -109,6 +134,18 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
     heard,
     /(?<=\d\s*(?:feet|foot|ft),?\s+)(22\.5|45|90)(?=\s*(?:$|[,.;]|and\b))/gi,
     ([, degrees = '']) => ` ${boundary} bend ${degrees} degrees `,
+  );
+  // "sonde says 4 foot 2" is a depth, wherever it stands.
+  heard = rewrite(
+    heard,
+    /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:says|said|reads|shows|is|gives(?:\s+me)?|at)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
+    'depth ',
+  );
+  // "water's about an inch and a half deep", "max water 40 percent": it stands.
+  heard = rewrite(
+    heard,
+    /(?<!\b(?:standing|under|holding|running|of)\s+)\b(?:the\s+|max(?:imum)?\s+)?water(?:'s|\s+(?:is|was|gets|level|depth))*\s+(?:to\s+)?(?=(?:(?:about|around|like|roughly|only|~|maybe)\s*)*[\d½¼¾⅛⅜⅝⅞][\d./½¼¾⅛⅜⅝⅞ ]*(?:to\s+[\d./]+\s*)?(?:in\b|inch|"|%|percent))/gi,
+    'standing water ',
   );
   heard = rewrite(heard, onceMore, ` ${onceMoreMark} `);
   heard = markBoundaries(heard);

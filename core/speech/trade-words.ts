@@ -82,7 +82,7 @@ const shared: Rows = [
   ['upright', field({ waterClock: undefined })],
   ['starts, start, begins, begin, starting, started, beginning, began', endCall('start')],
   [
-    'ends, end, ending, ended, seen again, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, out of it, finishes',
+    'ends, end, ending, ended, seen again, back up out of it, come up out of it, comes up out of it, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, out of it, finishes',
     endCall('end'),
   ],
   ['because, why', quoted('why')],
