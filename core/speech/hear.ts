@@ -3,6 +3,7 @@ import { interjections } from './chatter.js';
 import { boundary, markBoundaries, markDenials, onceMoreMark } from './denials.js';
 import { heardAs, placeOf, rewrite, type Heard } from './heard.js';
 import { hedges } from './hedges.js';
+import { figureIdioms, rewriteAll, spokenIdioms } from './idioms.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
 
@@ -61,56 +62,7 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   let heard: Heard = { ...heardAs(text), text: hidden };
   heard = rewrite(heard, /[’‘]/g, "'");
   heard = rewrite(heard, interjection, ' ');
-  // "at 118 Larkin", "118 larkin street": an address is no reading.
-  heard = rewrite(
-    heard,
-    /\b(?:\d{2,5}(?=\s+(?!(?:to|toward|towards|the|a|under|in|into|at|from|of|and|ft|feet)\b)[a-z]+\s+(?:street|avenue|ave|road|lane|drive|court|boulevard|blvd)\b)|(?<=\b(?:at|for)\s)\d{2,5}(?=\s[A-Z][a-z]{3,}\s*(?:,|\.|$)))/g,
-    ' ',
-  );
-  // "the bottom's gone"
-  heard = rewrite(
-    heard,
-    /\b(bottom|invert|pipe|joint|cap|top|crown|liner|camera|lens|line|main)'s(?=\s)/gi,
-    ([, noun = '']) => `${noun} is`,
-  );
-  // "twenty three and change" is a little past it.
-  heard = rewrite(heard, /(?<=[a-z\d])\s+and\s+change\b/gi, ' ');
-  heard = rewrite(
-    heard,
-    /\b(?:drop(?:s|ped|ping)?|dip(?:s|ped|ping)?|go(?:es|ing)?)\s+(?:down\s+)?in(?:to)?\s+(?:some\s+|a\s+little\s+|the\s+)?(?:standing\s+)?water\b/gi,
-    'goes under water',
-  );
-  // "right at seventy nine" is no side of the pipe.
-  heard = rewrite(
-    heard,
-    /\bright\s+(?=(?:at|about|around|near|after|before|past|off|now|next|up|over|in|on)\b(?!\s+(?:side|hand)))/gi,
-    ' ',
-  );
-  heard = rewrite(heard, / {2,}/g, ' ');
-  heard = rewrite(heard, /\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35');
-  heard = rewrite(heard, /\bschedule\s+forty\b/gi, 'schedule 40');
-  heard = rewrite(heard, /\bper\s+cent\b/gi, 'percent');
-  // On a phone the apostrophe is left out.
-  heard = rewrite(heard, /\b(can|won|couldn|doesn|didn|isn|wasn|don)t\b/gi, ([, verb = '']) => `${verb}'t`);
-  heard = rewrite(heard, /\bc\.\s?i\.(?!\w)/gi, 'ci');
-  heard = rewrite(heard, /\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way'));
-  // "31 1/4 bend" is a quarter bend at 31.
-  heard = rewrite(heard, /(?<=\d\s+)1\/([48])\s+(?=bend\b)/gi, ([, part]) =>
-    part === '4' ? 'quarter ' : 'eighth ',
-  );
-  heard = rewrite(heard, /\bw\/\s?(?=\w)/gi, 'with ');
-  // "ran the kitchen sink": water was run from it.
-  heard = rewrite(
-    heard,
-    /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,
-    'ran water ',
-  );
-  // Whatever it is and however it is said: something else runs through the sewer.
-  heard = rewrite(
-    heard,
-    /\b(?:gas|electric(?:al)?|power|telephone|phone|fiber\s+optic|cable\s+tv)\s+(?:line|main|pipe|service|conduit|cable)\s+(?:[a-z]+\s+){0,4}?through\s+(?:the\s+|this\s+|our\s+|that\s+)?(?:\w+\s+)?(?:pipe|sewer|lateral|line)\b/gi,
-    'utility through the pipe',
-  );
+  heard = rewriteAll(heard, spokenIdioms);
   heard = markDenials(heard);
   heard = spokenNumbers(heard);
   const said = heard.text;
@@ -124,29 +76,7 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
     const named = /\b(?:bend|turn|elbow|ell|sweep|fitting)\b/i.test(clause);
     return named ? ` ${match[1] ?? ''} degrees ` : ` ${boundary} bend ${match[1] ?? ''} degrees `;
   });
-  heard = rewrite(
-    heard,
-    /\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi,
-    'at ',
-  );
-  // "three feet, forty five": a bend, by its degrees.
-  heard = rewrite(
-    heard,
-    /(?<=\d\s*(?:feet|foot|ft),?\s+)(22\.5|45|90)(?=\s*(?:$|[,.;]|and\b))/gi,
-    ([, degrees = '']) => ` ${boundary} bend ${degrees} degrees `,
-  );
-  // "sonde says 4 foot 2" is a depth, wherever it stands.
-  heard = rewrite(
-    heard,
-    /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:says|said|reads|shows|is|gives(?:\s+me)?|at)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
-    'depth ',
-  );
-  // "water's about an inch and a half deep", "max water 40 percent": it stands.
-  heard = rewrite(
-    heard,
-    /(?<!\b(?:standing|under|holding|running|of)\s+)\b(?:the\s+|max(?:imum)?\s+)?water(?:'s|\s+(?:is|was|gets|level|depth))*\s+(?:to\s+)?(?=(?:(?:about|around|like|roughly|only|~|maybe)\s*)*[\d½¼¾⅛⅜⅝⅞][\d./½¼¾⅛⅜⅝⅞ ]*(?:to\s+[\d./]+\s*)?(?:in\b|inch|"|%|percent))/gi,
-    'standing water ',
-  );
+  heard = rewriteAll(heard, figureIdioms);
   heard = rewrite(heard, onceMore, ` ${onceMoreMark} `);
   heard = markBoundaries(heard);
   heard = hedges(heard);

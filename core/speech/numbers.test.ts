@@ -3,7 +3,7 @@ import { number, toNumber } from './numbers.js';
 
 test('a fraction sign is the fraction that Unicode takes it apart into', () => {
   // Source: the Unicode Character Database, by NFKD: ⅝ is 5⁄8.
-  const signs = [...'½¼¾⅛⅜⅝⅞⅓⅔'];
+  const signs = Array.from('½¼¾⅛⅜⅝⅞⅓⅔');
   fc.assert(
     fc.property(fc.constantFrom(...signs), fc.nat({ max: 300 }), (sign, whole) => {
       const [over = 0, under = 1] = sign.normalize('NFKD').split('⁄').map(Number);

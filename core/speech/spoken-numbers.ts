@@ -173,7 +173,7 @@ function fractions(heard: Heard): Heard {
         `${/\d\s*$/.test(before) ? ', ' : ''}${over(count)}/${under(of)} in`,
     ],
     [
-      g(String.raw`\b${article}${part}(?:way)?\s+${ofPipe}`),
+      g(String.raw`\b${article}${part}(?:way)?\s+(?:up\s+)?${ofPipe}`),
       ([, count, of = '']) => `${Math.round((100 * over(count)) / under(of))}%`,
     ],
     [

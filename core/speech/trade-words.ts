@@ -82,7 +82,7 @@ const shared: Rows = [
   ['upright', field({ waterClock: undefined })],
   ['starts, start, begins, begin, starting, started, beginning, began', endCall('start')],
   [
-    'ends, end, ending, ended, seen again, back up out of it, come up out of it, comes up out of it, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, out of it, finishes',
+    'ends, end, ending, ended, seen again, picture is back, picture back, got the picture back, got picture back, got my picture back, back up out of it, come up out of it, comes up out of it, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, out of it, finishes',
     endCall('end'),
   ],
   ['because, why', quoted('why')],
@@ -94,7 +94,7 @@ const kinds: Rows = [
   ['joint, hub', kind('joint')],
   ['coupling, repair coupling, transition coupling, clamp, band', kind('joint', { note: 'coupling' })],
   [
-    "hidden, not seen, cannot see, can't see, cannot see anything, can't see anything, can't see a thing, can't see nothing, can't see past, cannot see past, can't see beyond, couldn't see, could not see, couldn't see anything, no visibility, lost picture, lost the picture, lost visibility, no picture, submerged, obscured",
+    "hidden, not seen, cannot see, can't see, cannot see anything, can't see anything, can't see a thing, can't see nothing, can't see past, cannot see past, can't see beyond, couldn't see, could not see, couldn't see anything, no visibility, lost picture, lost the picture, lost my picture, lost our picture, picture is gone, lost visibility, no picture, submerged, obscured",
     kind('hidden'),
   ],
   [
@@ -102,7 +102,10 @@ const kinds: Rows = [
     hiddenWhy('under water'),
   ],
   ['behind roots', hiddenWhy('behind roots')],
-  ['lens dirty, dirty lens, lens is dirty', hiddenWhy('lens dirty')],
+  [
+    'lens dirty, dirty lens, lens is dirty, lens in mud, lens is in mud, lens is covered, lens covered, mud on the lens, grease on the lens, something on the lens, lens is fogged, lens fogged',
+    hiddenWhy('lens dirty'),
+  ],
   ['lens under water', hiddenWhy('lens under water')],
   [
     "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, can't push, cannot push, won't push, can't push any farther, pushed as far as possible, pushed as far as i can, won't push any further, camera hung up, camera is hung up, that's as far as i can get, cannot pass, can't pass, cannot get the camera past, can't get the camera past, can't get the camera through, couldn't get the camera past, camera won't go, can't make it past, couldn't make it past",
