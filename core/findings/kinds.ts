@@ -429,7 +429,14 @@ export const findingRows = [
     noun: 'utility through the pipe',
     fields: {},
     spoken: [
-      ...['cross bore', 'crossbore', 'cross-bore', 'cross bored', 'bored through the pipe'],
+      ...[
+        'utility-through',
+        'cross bore',
+        'crossbore',
+        'cross-bore',
+        'cross bored',
+        'bored through the pipe',
+      ],
       ...['gas line', 'gas main', 'gas pipe', 'gas service', 'electric line', 'conduit'].flatMap((what) =>
         ['through the pipe', 'through pipe', 'through the sewer', 'in the pipe', 'goes through the pipe'].map(
           (where) => `${what} ${where}`,

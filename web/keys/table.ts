@@ -9,6 +9,8 @@ export interface KeyRow<Action extends string> {
   readonly press: Readonly<Record<string, Action>>;
   /** Only where this picture stands beside the log. */
   readonly beside?: 'reel' | 'video';
+  /** Shown on the press itself, where there is one to make, and not in the list. */
+  readonly onPress?: true;
 }
 
 type DoMethod = `do ${Method}`;
@@ -106,8 +108,8 @@ export const logKeys: readonly KeyRow<LogAction>[] = [
   { caps: ['Alt', 'K'], does: 'keep the picture', press: { 'Alt+KeyK': 'keepPicture' }, beside: 'video' },
   { caps: ['Alt', 'M'], does: 'mark here', press: { 'Alt+KeyM': 'mark' } },
   { caps: ['Alt', 'N'], does: 'next to read', press: { 'Alt+KeyN': 'readNext' } },
-  { caps: ['Alt', 'O'], does: 'readings differ: keep out', press: { 'Alt+KeyO': 'keepOut' } },
-  { caps: ['Alt', 'B'], does: 'readings differ: keep back', press: { 'Alt+KeyB': 'keepBack' } },
+  { caps: ['Alt', 'O'], does: 'the reading out stands', press: { 'Alt+KeyO': 'keepOut' }, onPress: true },
+  { caps: ['Alt', 'B'], does: 'the reading back stands', press: { 'Alt+KeyB': 'keepBack' }, onPress: true },
   { caps: ['Alt', 'I'], does: 'to the line', press: { 'Alt+KeyI': 'line' } },
 ];
 

@@ -14,7 +14,7 @@ export function LogKeys({ beside }: { beside: 'none' | 'video' | 'reel' }) {
       gap="1.5"
     >
       {logKeys
-        .filter((row) => row.beside === undefined || row.beside === beside)
+        .filter((row) => !row.onPress && (row.beside === undefined || row.beside === beside))
         .map(({ caps, does }) => (
           <Text key={does}>
             <Caps caps={caps} />
