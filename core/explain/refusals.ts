@@ -36,7 +36,7 @@ function dutyRefusal(
     return {
       rule: method === 'leave' || method === 'clean' ? 'must-be-cured' : 'does-not-cure',
       why: duty.why,
-      lift: 'another repair approach, or an overruled grade',
+      lift: duty.lift ?? 'another repair approach, or an overruled grade',
     };
   }
   if (method === 'leave' && cells.some(({ mustClean }) => mustClean)) {

@@ -455,7 +455,7 @@ export const findingRows = [
     stopsBurstFrom: 0,
     byOthers: {
       danger:
-        'a utility runs through this pipe: no cutter, no jetter and no cable in this line until its owner has seen it; gas smelled: everybody out, call 911 and the gas company',
+        'a utility runs through this pipe: no cutter, no jetter and no cable in this line until its owner has seen it, and nothing is cleaned until then; gas smelled: everybody out, call 911 and the gas company',
       why: 'nothing of ours puts right what is another’s',
       lift: 'the owner of the utility moves it; then inspect again',
     },

@@ -228,10 +228,14 @@ export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal |
   }
   const stop = cell.findings.find(leadsAstray);
   if (stop) {
+    const { noun, byOthers } = kindOfJudged(stop);
+    const at = `at ${stop.placed.from_ft.toFixed(1)} ft`;
     return {
       rule: 'burst-stopped',
-      why: `${stop.placed.entry.finding} at ${stop.placed.from_ft.toFixed(1)} ft: the new pipe would follow it`,
-      lift: 'a spot repair here',
+      why: byOthers
+        ? `${noun} ${at}: bursting would cut it`
+        : `${stop.placed.entry.finding} ${at}: the new pipe would follow it`,
+      lift: byOthers?.lift ?? 'a spot repair here',
     };
   }
   const [invert_ft] = cell.inverts_ft;

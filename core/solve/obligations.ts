@@ -1,5 +1,5 @@
 import { isOld } from '../catalog/materials.js';
-import { isCleaned, isCurable, isSag, sayJudged, type Judged } from '../condition/judged.js';
+import { isCleaned, isCurable, isSag, kindOfJudged, sayJudged, type Judged } from '../condition/judged.js';
 import type { Rules } from '../job/rules-schema.js';
 import { tolerance } from '../job/units.js';
 import { schoolWords } from '../job/school-words.js';
@@ -39,9 +39,12 @@ export function obligations(
   const ours = (place: Interval) => oursOf(place, model, rules);
   return {
     cured: cured.flatMap((obligation) => ours(obligation.place).map((place) => ({ ...obligation, place }))),
-    cleaned: binding
-      .filter((finding) => isCleaned(finding) && finding.grade >= cleanedFrom)
-      .flatMap((finding) => ours(finding.place)),
+    // Nothing is put into a line whose pipe somebody else runs through, not even where that is only possible.
+    cleaned: findings.some((finding) => kindOfJudged(finding).byOthers)
+      ? []
+      : binding
+          .filter((finding) => isCleaned(finding) && finding.grade >= cleanedFrom)
+          .flatMap((finding) => ours(finding.place)),
   };
 }
 
@@ -57,6 +60,7 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
   const longest = Math.max(...all.map(({ placed }) => placed.to_ft - placed.from_ft));
   const belly = all.some(isSag);
   const [only] = all;
+  const byOthers = only && all.length === 1 ? kindOfJudged(only).byOthers : undefined;
   return {
     place,
     methods: methodsInOrder().filter((method) =>
@@ -64,12 +68,19 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
     ),
     whole: all.length > 1 || belly || longest <= sharedOver_ft,
     laidToGrade: belly,
-    why:
-      all.length === 1 && only
-        ? `${sayJudged(only)}${only.endOfLife ? ', at the end of its life' : ''}: cured under “${schoolWords[school].name}”`
-        : `${all.length} places to watch or worse within ${(place.to_ft - place.from_ft).toFixed(1)} ft are one repair`,
+    ...(byOthers ? { lift: byOthers.lift } : {}),
+    why: whyCured(all, place, school),
     findings: all.map(({ id }) => id),
   };
+}
+
+function whyCured(all: readonly Judged[], place: Interval, school: School): string {
+  const [only] = all;
+  if (!only || all.length > 1)
+    return `${all.length} places to watch or worse within ${(place.to_ft - place.from_ft).toFixed(1)} ft are one repair`;
+  if (kindOfJudged(only).byOthers) return `${sayJudged(only)}: left to its owner`;
+  const end = only.endOfLife ? ', at the end of its life' : '';
+  return `${sayJudged(only)}${end}: cured under “${schoolWords[school].name}”`;
 }
 
 /**

@@ -39,6 +39,8 @@ export interface Obligation {
   /** The whole place lies in one action. */
   readonly whole: boolean;
   readonly laidToGrade: boolean;
+  /** What would lift it, where that is not another repair approach. */
+  readonly lift?: string;
   readonly why: string;
   readonly findings: readonly string[];
 }

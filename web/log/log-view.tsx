@@ -44,7 +44,7 @@ export function LogView() {
       <Beside context={context} hand={hand} video={video} cues={cues} />
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
         <Runs context={context} hand={hand} typed={typed} video={video} onCues={setCues} />
-        {run && <LineBelow context={context} hand={hand} run={run} typed={typed} video={video} />}
+        {run && <LineBox context={context} hand={hand} run={run} typed={typed} video={video} />}
         {queue.length > 0 && <Queue queue={queue} onNext={hand.readNext} />}
         <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
           {waiting > 0 && <Waiting waiting={waiting} />}
@@ -82,7 +82,7 @@ const PrintedHead = ({ context: { job, line }, run }: { context: JobContext; run
 );
 
 /** The typed line: over the log, and on a phone under the thumb, whatever is scrolled. */
-const LineBelow = ({ context, hand, run, typed, video }: Part & LogRefs & { readonly run: Run }) => (
+const LineBox = ({ context, hand, run, typed, video }: Part & LogRefs & { readonly run: Run }) => (
   <Box
     className="not-printed"
     bg="sheet"
