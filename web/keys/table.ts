@@ -39,6 +39,8 @@ const methodRows = methodKeys.map(({ method, key, does }): KeyRow<SheetAction> =
   press: { [key]: `do ${method}` },
 }));
 
+const undoHint = { caps: ['Ctrl', 'Z'], does: 'undo; with Shift redo' } as const;
+
 export const sheetKeys: readonly KeyRow<SheetAction>[] = [
   {
     caps: ['←', '→'],
@@ -52,7 +54,7 @@ export const sheetKeys: readonly KeyRow<SheetAction>[] = [
   { caps: ['D'], does: 'split at the hairline', press: { d: 'split' } },
   { caps: ['X'], does: 'lift the pins here', press: { x: 'lift' } },
   { caps: ['M'], does: 'all that can be done here, in a list', press: { m: 'menu' } },
-  { caps: ['Ctrl', 'Z'], does: 'undo; with Shift redo', press: {} },
+  { ...undoHint, press: {} },
   {
     caps: ['+', '−'],
     does: 'zoom',
@@ -116,8 +118,7 @@ export const logKeys: readonly KeyRow<LogAction>[] = [
 /** Undo and redo, on every view of a job. */
 export const undoKeys: readonly KeyRow<'undo' | 'redo'>[] = [
   {
-    caps: ['Ctrl', 'Z'],
-    does: 'undo; with Shift redo',
+    ...undoHint,
     press: Object.fromEntries(
       ['Control', 'Meta'].flatMap((held) => [
         [`${held}+z`, 'undo'],
