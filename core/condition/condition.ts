@@ -32,8 +32,8 @@ export function condition(model: LineModel, rules: Rules): Condition {
     const referral = referralOf(placed);
     const grading = gradingInForce(placed.entry.finding, rules.findings[placed.entry.finding]);
     if (referral) referrals.push({ what: referral.what, at_ft: placed.from_ft, to: referral.to });
-    if (!grading || (referral && !kindOf(placed.entry.finding).refers)) continue;
-    const { byOthers } = kindOf(placed.entry.finding);
+    const { refers, byOthers } = kindOf(placed.entry.finding);
+    if (!grading || (referral && !refers)) continue;
     // Where it is only possible too.
     if (byOthers)
       warnings.push({

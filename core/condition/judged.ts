@@ -41,6 +41,9 @@ export const kindOfJudged = (finding: Judged): FindingRow<FindingKind> =>
 /** Roots and deposits: cleaned rather than repaired. */
 export const isCleaned = (finding: Judged): boolean => kindOfJudged(finding).cleaned ?? false;
 
+/** Nothing of ours puts it right, and nothing of ours goes near it before its owner was there. */
+export const isForOthers = (finding: Judged): boolean => kindOfJudged(finding).byOthers !== undefined;
+
 /** A sag: cured only by pipe laid to grade over all of it. */
 export const isSag = (finding: Judged): boolean => kindOfJudged(finding).sags ?? false;
 

@@ -1,5 +1,5 @@
 import { heldBy } from '../condition/grade.js';
-import { isCleaned, isSag, kindOfJudged, type Judged } from '../condition/judged.js';
+import { isCleaned, isForOthers, isSag, kindOfJudged, type Judged } from '../condition/judged.js';
 import type { Prices } from '../job/prices-schema.js';
 import type { Rules } from '../job/rules-schema.js';
 import { roundCents } from '../job/units.js';
@@ -173,7 +173,9 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     .join(', ');
   return {
     what: [
-      ...(lines.some(isOthersFirst) ? ['have the owner of the utility in the pipe come'] : []),
+      ...(lines.some(({ condition }) => condition.findings.some(isForOthers))
+        ? ['have the owner of the utility in the pipe come']
+        : []),
       ...(cleans ? ['clean and re-inspect'] : []),
       ...(locates.length > 0 ? ['locate the depth at both ends of the standing water'] : []),
     ].join('; '),
@@ -190,10 +192,6 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     price: raw(cleaning + prices.look),
   };
 }
-
-/** Something lies in it that nobody may touch before its owner was there. */
-const isOthersFirst = ({ condition }: ScopedLine): boolean =>
-  condition.findings.some((finding) => kindOfJudged(finding).byOthers !== undefined);
 
 /** How far a line may go: to its end, or as far past what is known as the house takes it to. */
 const restOf = (line: ScopedLine | undefined, { assumedRest_ft }: Rules): number =>

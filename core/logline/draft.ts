@@ -83,6 +83,9 @@ export const newDraft = (): Draft => ({
   correcting: false,
 });
 
+export const isDrop = ({ point }: Draft): boolean =>
+  point !== undefined && 'kind' in point && point.kind === 'drop';
+
 export const named = (draft: Draft): boolean => draft.finding !== undefined || draft.kind !== undefined;
 
 /** What each kind of word does to the draft; a returned text says why it does not fit. */

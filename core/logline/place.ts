@@ -3,7 +3,7 @@ import type { Point } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { clockText } from '../speech/numbers.js';
 import type { EntryDraft } from './context.js';
-import type { Draft, Given } from './draft.js';
+import { isDrop, type Draft, type Given } from './draft.js';
 import type { Fail } from './finish.js';
 
 /** A number this near the reading before it may be the next reading, ft. */
@@ -198,8 +198,7 @@ function pointFields(draft: Draft, fields: Record<string, unknown>): void {
   if (about.clock === undefined && fields.clock !== undefined && draft.point && 'kind' in draft.point)
     about.clock = fields.clock as Point['clock'];
   const { inches } = fields;
-  const drops = draft.point !== undefined && 'kind' in draft.point && draft.point.kind === 'drop';
-  if (typeof inches === 'number' && drops) about.fall_ft ??= Math.round((1000 * inches) / 12) / 1000;
+  if (typeof inches === 'number' && isDrop(draft)) about.fall_ft ??= Math.round((1000 * inches) / 12) / 1000;
   else if (typeof inches === 'number') about.diameter_in = inches;
   // Of a point only its place and its own fields are kept.
   delete fields.inches;

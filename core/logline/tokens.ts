@@ -1,5 +1,5 @@
 import { gradeWords } from '../job/vocabulary.js';
-import { named, takeInches, type Draft } from './draft.js';
+import { isDrop, named, takeInches, type Draft } from './draft.js';
 import {
   clockTime,
   dash,
@@ -220,8 +220,6 @@ function inches(draft: Draft, [, value = '']: RegExpExecArray): undefined {
   else draft.fields.inches = took;
   delete draft.mending;
 }
-
-const isDrop = ({ point }: Draft): boolean => point !== undefined && 'kind' in point && point.kind === 'drop';
 
 function bareBore(draft: Draft): { diameter_in?: number } {
   const bore = takeInches(draft);

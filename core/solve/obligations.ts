@@ -1,5 +1,13 @@
 import { isOld } from '../catalog/materials.js';
-import { isCleaned, isCurable, isSag, kindOfJudged, sayJudged, type Judged } from '../condition/judged.js';
+import {
+  isCleaned,
+  isCurable,
+  isForOthers,
+  isSag,
+  kindOfJudged,
+  sayJudged,
+  type Judged,
+} from '../condition/judged.js';
 import type { Rules } from '../job/rules-schema.js';
 import { tolerance } from '../job/units.js';
 import { schoolWords } from '../job/school-words.js';
@@ -40,7 +48,7 @@ export function obligations(
   return {
     cured: cured.flatMap((obligation) => ours(obligation.place).map((place) => ({ ...obligation, place }))),
     // Nothing is put into a line whose pipe somebody else runs through, not even where that is only possible.
-    cleaned: findings.some((finding) => kindOfJudged(finding).byOthers)
+    cleaned: findings.some(isForOthers)
       ? []
       : binding
           .filter((finding) => isCleaned(finding) && finding.grade >= cleanedFrom)
@@ -78,7 +86,7 @@ function whyCured(all: readonly Judged[], place: Interval, school: School): stri
   const [only] = all;
   if (!only || all.length > 1)
     return `${all.length} places to watch or worse within ${(place.to_ft - place.from_ft).toFixed(1)} ft are one repair`;
-  if (kindOfJudged(only).byOthers) return `${sayJudged(only)}: left to its owner`;
+  if (isForOthers(only)) return `${sayJudged(only)}: left to its owner`;
   const end = only.endOfLife ? ', at the end of its life' : '';
   return `${sayJudged(only)}${end}: cured under “${schoolWords[school].name}”`;
 }

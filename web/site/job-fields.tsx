@@ -4,7 +4,7 @@ import { jobHead, type Edit } from '../../core/edits/index.js';
 import type { Job, Line, LineHead } from '../../core/job/schema.js';
 import { soils } from '../../core/job/vocabulary.js';
 import { AddPress } from '../controls/add-press';
-import { Label, Press } from '../controls/controls';
+import { Field, Label, Press } from '../controls/controls';
 import { ChoiceCell, LongCell, NumberCell, TextCell } from './cells';
 
 const reasons = [
@@ -15,18 +15,6 @@ const reasons = [
 ] as const;
 
 const Row = chakra('div', { base: { mb: '3' } });
-
-const Day = chakra('input', {
-  base: {
-    minHeight: '44px',
-    width: '100%',
-    px: '3',
-    bg: 'sheet',
-    color: 'ink',
-    border: '1.5px solid',
-    borderColor: 'soft',
-  },
-});
 
 const written = [
   ['address', 'Address', TextCell],
@@ -73,7 +61,7 @@ export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) =
       ))}
       <Row>
         <Label as="span">Day of the inspection</Label>
-        <Day
+        <Field
           type="date"
           aria-label="Day of the inspection"
           value={job.inspectedOn ?? ''}
