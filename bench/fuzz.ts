@@ -9,8 +9,9 @@ import { oddRequest, requestOf } from '../server/test/odd-request.js';
 import { realApp } from '../server/test/real-app.js';
 
 /**
- * Odd input in bulk: a million typed lines, a hundred thousand files and as many requests, or the share of them that
- * FUZZ says (0 to 1). Prints what threw and how long the longest took beside the median; `npm test` tries a few hundred.
+ * Random odd input in bulk: a million typed lines, a hundred thousand files and as many requests, or the fraction of
+ * them given by FUZZ (0 to 1). Prints what threw and the longest time relative to the median; `npm test` tries a few
+ * hundred.
  */
 const share = Number(process.env.FUZZ ?? 1);
 const seed = Number(process.env.FC_SEED ?? 1);
@@ -27,7 +28,7 @@ async function tried<T>(
 ): Promise<void> {
   const took: number[] = [];
   const bad: string[] = [];
-  // In parts: the samples of one call are all held at once.
+  // In parts, since the samples of one call are all in memory at once.
   const part = 5000;
   for (let done = 0; done < times; done += part) {
     for (const each of fc.sample(all, { seed: seed + done, numRuns: Math.min(part, times - done) })) {

@@ -6,22 +6,23 @@ import { startServer } from '../e2e/support/server.js';
 import { seedJobs } from './seed-jobs.js';
 
 /**
- * The list with thousands of jobs against the same list with ten, in a real browser on the real server: opened, searched,
- * narrowed. Prints ratios and shares of a second; nothing is asserted. SEED_JOBS says how many, 5000 without it.
+ * The list with thousands of jobs compared with the same list with ten, in a real browser on the real server: opening,
+ * searching, filtering. Prints ratios and fractions of a second; nothing is asserted. SEED_JOBS sets the number, 5000
+ * by default.
  */
 const many = Number(process.env.SEED_JOBS ?? 5000);
 const few = 10;
 const print = (text: string) => process.stdout.write(`${text}\n`);
 const median = (all: readonly number[]) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? 0;
 
-/** Milliseconds from words typed into the search to a list that holds nothing else. */
+/** Milliseconds from typing into the search to a list with only the matches. */
 const search = (page: Page, text: string, every: string) =>
   page.evaluate(
     async ([typed, word]) => {
       const field = document.querySelector<HTMLInputElement>('#find');
       if (!field) throw new Error('no search field');
       const start = performance.now();
-      // As a person's typing would, past what the page's own library has put on the field.
+      // Through the native setter, so that React sees it as typing.
       Reflect.set(HTMLInputElement.prototype, 'value', typed, field);
       field.dispatchEvent(new Event('input', { bubbles: true }));
       const settled = () => [...document.querySelectorAll('li')].every((row) => row.innerText.includes(word));
@@ -32,7 +33,7 @@ const search = (page: Page, text: string, every: string) =>
     [text, every] as const,
   );
 
-/** Milliseconds from a press on a filter to the picture with it. */
+/** Milliseconds from pressing a filter to the next frame with it. */
 const narrow = (page: Page, name: string) =>
   page.evaluate(async (text) => {
     const button = [...document.querySelectorAll('button')].find((each) => each.textContent === text);

@@ -1,4 +1,7 @@
-/** Test files in the order they were given in MUTANT_TESTS, none left out; Jest asks a sequencer for these four. */
+/**
+ * Runs the test files in the order given in MUTANT_TESTS, none left out; Jest requires these four methods of a
+ * sequencer.
+ */
 export default class InOrder {
   sort(tests) {
     const order = (process.env.MUTANT_TESTS ?? '').split('\n');

@@ -1,10 +1,10 @@
-// Says which mistake is on, and writes down which ones the code of a test file came by.
+// Tells which mutant is active, and records which ones the code of a test file reached.
 import fc from 'fast-check';
 import { writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 
 const { afterAll, expect } = globalThis;
-/** More often than this nothing comes by a place that ends. */
+/** Reaching a mutant more often than this means an endless loop. */
 const most = 50_000_000;
 const on = Number(process.env.MUTANT_ON ?? -1);
 const met = new Set();
@@ -15,7 +15,7 @@ globalThis.isMutantOn = (id) => {
   if (++times > most) throw new Error('the mistake made a loop endless');
   return true;
 };
-// That a property fails is enough; the smallest case of it is nobody's here.
+// A failing property is enough; its smallest counterexample is not needed.
 if (on !== -1) fc.configureGlobal({ ...fc.readConfigureGlobal(), endOnFailure: true });
 
 afterAll(() => {

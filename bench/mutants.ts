@@ -5,18 +5,18 @@ import { join, resolve } from 'node:path';
 import { mutationsOf, withAll } from './mutations.js';
 
 /**
- * How much the tests catch: small wrong changes are compiled into core, server and web/api, all asleep. One run of the unit
- * tests finds which test files come by which of them; then each is woken alone, and those files run, its own first and then
- * the quickest, until one fails. A change that none notices within `most_ms` of tests is a survivor, printed to be looked at.
- * MUTANTS says how many, 200 without it; MUTANT_SEED which.
+ * How much the tests catch: small wrong changes are compiled into core, server and web/api, all inactive. One run of
+ * the unit tests finds which test files reach which mutants; then each is activated alone and those files run, its own
+ * first and then the quickest, until one fails. A mutant that nothing catches within `most_ms` of tests is a survivor,
+ * printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED selects which.
  */
 const root = resolve(import.meta.dirname, '..');
 const count = Number(process.env.MUTANTS ?? 200);
-/** Tests that take longer than this together are not all run for one mistake: the share killed is a lower bound. */
+/** Tests taking longer than this in total are not all run for one mutant, so the share killed is a lower bound. */
 const most_ms = 90_000;
 const say = (text: string) => process.stdout.write(`${text}\n`);
 
-/** A small generator with a seed: mulberry32, public domain. */
+/** A small seeded generator: mulberry32, public domain. */
 function randomOf(seed: number): () => number {
   let state = seed;
   return () => {
@@ -27,7 +27,7 @@ function randomOf(seed: number): () => number {
   };
 }
 
-/** Sources a unit test is answerable for: no tests and helpers, no entry points that only a whole run starts. */
+/** Sources that unit tests are responsible for: no tests and helpers, no entry points that only a full run starts. */
 const notAsked =
   /\.test\.ts$|\.d\.ts$|\/test\/|server\/(main|worker|work|reel)\.ts$|web\/api\/(view\.)?worker/;
 const sources = ['core', 'server', 'web/api']
@@ -64,7 +64,7 @@ writeFileSync(
   ),
 );
 
-/** Runs Jest on the sources with all mistakes in them; `more` says which one is on. */
+/** Runs Jest on the sources with all mutants compiled in; `more` selects the active one. */
 function jest(args: readonly string[], more: NodeJS.ProcessEnv, timeout?: number) {
   return spawnSync(
     join(root, 'node_modules/.bin/jest'),
@@ -85,7 +85,7 @@ function jest(args: readonly string[], more: NodeJS.ProcessEnv, timeout?: number
   );
 }
 
-/** Which test files come by each mutant, in the order they are run, and how long each takes, in ms. */
+/** The test files that reach each mutant, in running order, with the time of each, ms. */
 function testsByMutant(): (mutant: Mutant) => { path: string; ms: number }[] {
   const report = join(kept, 'report');
   const { status, stderr } = jest(['--json', `--outputFile=${report}`], {});
@@ -110,7 +110,7 @@ function testsByMutant(): (mutant: Mutant) => { path: string; ms: number }[] {
   };
 }
 
-/** Whether some test fails, or they do not end: a loop that a mistake made endless is noticed too. */
+/** Whether some test fails, or the tests do not end: a loop made endless counts too. */
 function isKilled({ id }: Mutant, tests: readonly { path: string; ms: number }[]): boolean {
   if (tests.length === 0) return false;
   const paths = tests.map(({ path }) => path);

@@ -1,4 +1,5 @@
-// Jest's transformer with all chosen mistakes compiled in, asleep; bench/mutants says which one is on. The source on disk is
+// Jest's transformer with all chosen mutants compiled in, inactive; bench/mutants selects the active one. The source
+// on disk is
 // never touched, and a file is compiled once for all of them.
 import { readFileSync } from 'node:fs';
 import transform from '../scripts/jest-transform.mjs';

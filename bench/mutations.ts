@@ -1,11 +1,11 @@
 import ts from 'typescript';
 
-/** One small wrong change: the expression between two offsets as it reads with the mistake in it. */
+/** One small wrong change: replacement text for the expression between two offsets. */
 export interface Mutation {
   readonly from: number;
   readonly to: number;
   readonly wrong: string;
-  /** Where and what, as a person would look it up. */
+  /** File and change, for looking it up. */
   readonly line: number;
   readonly was: string;
   readonly text: string;
@@ -13,7 +13,7 @@ export interface Mutation {
 
 const { SyntaxKind } = ts;
 
-/** An operator's most easily missed mistake: the boundary, the sign, the other connective. */
+/** The easily missed mistake for each operator: the boundary, the sign, the other connective. */
 const instead: Partial<Record<ts.SyntaxKind, string>> = {
   [SyntaxKind.LessThanToken]: '<=',
   [SyntaxKind.LessThanEqualsToken]: '<',
@@ -38,11 +38,11 @@ const otherName: Record<string, string> = {
   some: 'every',
 };
 
-/** Every mutation of a source that still compiles: operators, numbers, conditions, and the names above. */
+/** Every mutation of a source that still compiles: operators, numbers, conditions, and their descriptions. */
 export function mutationsOf(path: string, source: string): Mutation[] {
   const file = ts.createSourceFile(path, source, ts.ScriptTarget.ES2022, true);
   const found: Mutation[] = [];
-  /** `node` within the expression `whole` reads `text` instead. */
+  /** `node` within the expression `whole` replaced by `text`. */
   const change = (node: ts.Node, text: string, whole: ts.Expression) => {
     const [from, at] = [whole.getStart(file), node.getStart(file)];
     found.push({
@@ -78,10 +78,10 @@ export function mutationsOf(path: string, source: string): Mutation[] {
   return found;
 }
 
-/** The source with every mistake of a list in it, each asleep until `__isOn` of its number says otherwise. */
+/** The source with every mutant of a list compiled in, each inactive until `__isOn` of its number is true. */
 export function withAll(source: string, mutations: readonly (Mutation & { readonly id: number })[]): string {
   const inserted = mutations.flatMap(({ id, from, to, wrong }) => [
-    // Of two that begin at one place the longer is opened first; what ends there is closed before.
+    // Of two that begin at one offset the longer opens first; of two that end at one, the shorter closes first.
     { at: from, order: source.length - (to - from), text: `(__isOn(${id})?(${wrong}):(` },
     { at: to, order: -1, text: '))' },
   ]);

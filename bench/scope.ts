@@ -8,8 +8,8 @@ import { readyJob } from '../core/solve/ready.js';
 import { prepareLines } from '../core/solve/way.js';
 
 /**
- * How fast the exact search is, as ratios in one run: machines here are noisy, so no figure stands alone.
- * Prints medians; nothing is asserted.
+ * Speed of the exact search, as ratios within one run since machines here are noisy. Prints medians; nothing is
+ * asserted.
  */
 const median = (all: readonly number[]): number =>
   [...all].sort((a, b) => a - b)[all.length >> 1] ?? Number.NaN;
@@ -50,7 +50,7 @@ print(
 );
 
 const frame_ms = 16;
-/** The middle of several invented lines of one size, by how long the search takes. */
+/** The median of several invented lines of one size, by search time. */
 const sized = (length: number, findings: number) => {
   const all = [1, 2, 3, 4, 5].map((seed) => {
     const { input, prepared, pins } = readied(seed, { length_ft: [length, length], findings, exactly: true });

@@ -11,7 +11,7 @@ const ways = ['Lane', 'Row', 'Close', 'Walk', 'Terrace', 'Rise'];
 const people = ['Adeyemi', 'Bianchi', 'Castillo', 'Dahl', 'Egerton', 'Fujimoto', 'Grieg', 'Haddad', 'Ivanko'];
 const reasons = ['backup', 'purchase', 'follow-up', 'planned'] as const;
 
-/** An invented job as a firm has thousands of: a house, a customer, a date, a line of 14 to 34 ft. */
+/** A typical invented job: a house, a customer, a date, a line of 14 to 34 ft. */
 export function seedJob(number: number): Job {
   const from = source(number);
   const job = randomJob(number);
@@ -28,7 +28,7 @@ export function seedJob(number: number): Job {
   };
 }
 
-/** Puts so many invented jobs into a data folder that no server holds, or into a PostgreSQL database. */
+/** Writes this many invented jobs into a data folder that no server is using, or into a PostgreSQL database. */
 export async function seedJobs(folder: string, count: number, databaseUrl?: string): Promise<void> {
   const migrations = join(resolve(import.meta.dirname, '..'), 'server', 'migrations');
   const dead = (message: string) => {

@@ -10,10 +10,10 @@ import { postgresPrograms, startPostgres } from '../server/test/postgres.js';
 import { seedJob, seedJobs } from './seed-jobs.js';
 
 /**
- * Ten people on thousands of jobs, on both engines: each reads the list, opens jobs and types into them, over HTTP on the
- * real server. Prints each kind of request as a multiple of an empty one of the same run, PostgreSQL beside PGlite, how
- * long the server's event loop was held at the longest, and how long an empty request had to wait beside theirs. SEED_JOBS
- * says how many jobs, 5000 without it; nothing is asserted.
+ * Ten people on thousands of jobs, on both engines: each reads the list, opens jobs and types into them, over HTTP on
+ * the real server. Prints each kind of request relative to an empty one of the same run, PostgreSQL beside PGlite, the
+ * longest time the server's event loop was blocked, and the longest wait of an empty request meanwhile. SEED_JOBS sets
+ * the number of jobs, 5000 by default; nothing is asserted.
  */
 const many = Number(process.env.SEED_JOBS ?? 5000);
 const people = 10;
@@ -37,7 +37,7 @@ async function timed(took: number[], work: () => Promise<Response>): Promise<unk
   return body;
 }
 
-/** One person: now and then the list, then a job that is theirs for a while, and lines typed into it. */
+/** One person: now and then the list, then one job for a while, and lines typed into it. */
 async function work(url: string, who: number, took: Took): Promise<void> {
   for (let round = 0; round < rounds; round++) {
     const number = 1 + ((who * 977 + round * 131) % many);
@@ -63,7 +63,7 @@ async function work(url: string, who: number, took: Took): Promise<void> {
   }
 }
 
-/** How long the server's event loop was held at the longest, and what of such a hold it worked, where the system tells. */
+/** The longest time the server's event loop was blocked, and its own processor time in it, where the system tells. */
 interface Held {
   readonly longest_ms: number;
   readonly worked_ms: number;
@@ -91,7 +91,7 @@ async function measure(databaseUrl?: string): Promise<Took & { held: Held }> {
 
 type Part = 'people' | 'probe';
 
-/** The ten and the probe have a thread each: what the ten have to read must not make the server look slow. */
+/** The ten and the probe run in threads of their own, so that parsing their answers does not slow the probe. */
 function startThread<T>(part: Part, url: string) {
   const thread = new Worker(new URL(import.meta.url), { workerData: { part, url } });
   return {
@@ -106,14 +106,14 @@ function startThread<T>(part: Part, url: string) {
 }
 
 async function tenPeople(url: string): Promise<void> {
-  // In the shop each sits at a machine of their own; on Linux this is of this thread alone.
+  // In a shop each sits at a separate machine; on Linux this applies to the current thread only.
   if (platform === 'linux') setPriority(constants.priority.PRIORITY_LOW);
   const took: Took = { empty: [], list: [], open: [], edit: [] };
   await Promise.all(Array.from({ length: people }, (_, who) => work(url, who, took)));
   parentPort?.postMessage(took);
 }
 
-/** Asks for next to nothing all the time; hands over how long each took when it is told that it is enough. */
+/** Sends empty requests all the time; returns how long each took once it is told to stop. */
 async function probe(url: string): Promise<void> {
   const took: number[] = [];
   const enough = new AbortController();

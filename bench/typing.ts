@@ -3,8 +3,8 @@ import { newFolder, startServer } from '../e2e/support/server.js';
 import { watchedLine } from './watched-line.js';
 
 /**
- * What a typed key, an Enter and a dragged end ask of the page's own thread, on a line of 400 ft with 150 entries, in a real
- * browser: script, style and layout, as shares of what they may take. Prints shares; nothing is asserted.
+ * Main-thread time of a typed key, an Enter and a dragged end on a line of 400 ft with 150 entries, in a real browser:
+ * script, style and layout, relative to their budgets. Prints ratios; nothing is asserted.
  */
 const [length_ft, entries] = [400, 150];
 const goals = { key_ms: 8, enter_ms: 50, move_ms: 1000 / 60 };
@@ -12,7 +12,7 @@ const print = (text: string) => process.stdout.write(`${text}\n`);
 
 type Worked = () => Promise<number>;
 
-/** How long the page's thread has run script, style and layout so far, ms. */
+/** Total time the main thread has spent on script, style and layout, ms. */
 async function clockOf(page: Page): Promise<Worked> {
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable');
@@ -23,7 +23,7 @@ async function clockOf(page: Page): Promise<Worked> {
   };
 }
 
-/** Waits until the page has done next to nothing for half a second. */
+/** Waits until the page has been nearly idle for half a second. */
 async function settled(page: Page, worked: Worked): Promise<number> {
   for (let before = await worked(); ;) {
     await page.waitForTimeout(500);
@@ -55,7 +55,7 @@ try {
     await typed.focus();
     const worked = await clockOf(page);
     await settled(page, worked);
-    // The first words a page reads are dearer than all that follow.
+    // The first words a page reads take longer than all later ones.
     await page.keyboard.type('40 crack along at 3, about', { delay: 20 });
     await typed.fill('');
     await share(page, worked, `a key typed on the ${view}`, goals.key_ms, async () => {

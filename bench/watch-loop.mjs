@@ -1,5 +1,7 @@
-// Brought into a server by a bench (node --import): writes to the file LOOP names, when the server ends, how long its event
-// loop was held, ms, and what of it the thread itself worked, where the system tells (Linux). The first seconds are a start.
+// Loaded into a server by a bench (node --import): when the server ends, writes to the file LOOP names how long its
+// event
+// loop was blocked, ms, and the thread's own processor time in it, where the system tells (Linux). Start-up is not
+// counted.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { isMainThread } from 'node:worker_threads';
 

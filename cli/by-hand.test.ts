@@ -22,7 +22,7 @@ run(
 );
 const scope = JSON.parse(out.join('')) as unknown;
 
-/** Rows of the page's tables: what, the sum by hand, where the scope says it, and the value both must come to. */
+/** Rows of the page's tables: subject, the sum by hand, its place in the scope, and the value both must give. */
 const rows = [...page.matchAll(/^\| ([^|`]+?)\s*\| `([^`]+)`\s*\| `([^`]+)`\s*\| ([\d.]+)\s*\|$/gm)].map(
   ([, what = '', sum = '', where = '', value = '']) => ({ what, sum, where, value }),
 );
@@ -37,7 +37,7 @@ test('the page has its rows', () => {
   expect(rows.length).toBe(24);
 });
 
-// Each sum is worked out by mathjs and by the program; both must come to what the page says.
+// Each sum is computed by mathjs and by the program; both must give the page's value.
 test.each(rows)('$what', ({ sum, where, value }) => {
   const digits = value.split('.')[1]?.length ?? 0;
   expect(Number(evaluate(sum)).toFixed(digits)).toBe(value);

@@ -16,7 +16,7 @@ interface Expected {
 
 const street = [{ from: 'CO1', to: 'MAIN', kind: 'street' as const }];
 
-/** What each invented job must come to: the trade's common practice, and the refusals of calculations §4. */
+/** Expected results for each invented job: common practice, and the refusals of calculations §4. */
 const expected: readonly Expected[] = [
   {
     job: spokenJob('3 Alder Close: sound', ['80 main', '41 crack hairline'], { depths: deep(3, 5) }),
@@ -231,7 +231,7 @@ const expected: readonly Expected[] = [
   },
 ];
 
-/** Every refusal of calculations §4 that a stretch of one pipe can have; a change of bore lies between two. */
+/** Every refusal of calculations §4 possible on a stretch of uniform pipe; a change of bore needs two. */
 const rules = [
   'asbestos-cement',
   'bend',
@@ -295,7 +295,8 @@ test.each(expected.map(({ job }, index) => [job.title, index] as const))('%s', (
   expect(scope.verdict[0]).toBe(verdict);
   expect([...used(scope)]).toEqual(expect.arrayContaining([...wanted]));
   expect([...refusals(scope)]).toEqual(expect.arrayContaining([...refused]));
-  // What any scope must satisfy: whole cover, one action a dug or lined foot, a price that is the sum of its lines.
+  // Requirements for any scope: complete coverage, one action per dug or lined foot, a price equal to the sum of its
+  // lines.
   for (const { segments, start_ft, length_ft, actions } of scope.lines) {
     segments.slice(1).forEach(({ from_ft }, i) => {
       expect(from_ft).toBe(segments[i]?.to_ft);
@@ -327,7 +328,7 @@ test('what nothing can cure is told with the rule that stands in it, and the res
   expect(reasons).toContain('flatter than the least slope');
 });
 
-// Common practice: what is wrong with the main, or with its own tap or saddle, is for the main's owner to act on.
+// Common practice: defects of the main, or of its own tap or saddle, are referred to the main's owner.
 test('a backed-up main and the main’s own connection are referred, and have no grade on this line', () => {
   const [line] =
     scopes.find(({ lines }) => lines[0]?.referrals.some(({ to }) => to === 'owner of the main'))?.lines ?? [];

@@ -10,8 +10,9 @@ const usage =
   'usage: npm run --silent narrate -- [--direction downstream|upstream] [--pass out|back] FILE… (.vtt, .srt or .txt)';
 
 /**
- * The headless command: a talk in, a proposed log out, one JSON object a file and line. Returns the exit code: 0, or 2
- * where the command was called wrongly or a file cannot be read; its fault and line go to the error stream.
+ * The headless command for narration: captions in, a proposed log out, one JSON object per line and file. Returns the
+ * exit code: 0, or 2 where the arguments are wrong or a file cannot be read; the fault and its line go to standard
+ * error.
  */
 export async function runNarrate(args: readonly string[], write: Write, fail: Write): Promise<number> {
   const called = options(args);

@@ -42,7 +42,7 @@ test('one file: indented JSON and exit 0; several: one scope a line, a bad one d
   expect(many.out[0]).not.toContain('\n');
 });
 
-// The faults a job file must be refused for, each named by its path.
+// The faults for which a job file must be refused, each named by its path.
 test.each<[string, (job: Raw) => void, string]>([
   ['format', (job) => (job.format = 'something-else'), 'format: '],
   ['version', (job) => (job.version = 2), 'version: '],

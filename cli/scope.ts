@@ -6,9 +6,9 @@ import { scopeOf } from '../core/scope/scope.js';
 import { readyJob } from '../core/solve/ready.js';
 
 /**
- * The headless scope. One file: the scope as indented JSON. Several: one scope a line, in the order given; a bad
- * file, or one that cannot be worked out, does not stop the others. Faults go to standard error, one a line with its
- * path; exit 2 when there were any.
+ * The headless scope. One file: the scope as indented JSON. Several: one scope per line, in the order given; a bad
+ * file, or one that cannot be computed, does not stop the others. Faults go to standard error, one per line with its
+ * path; exit code 2 when there were any.
  */
 export function run(
   paths: readonly string[],
@@ -43,7 +43,7 @@ export function run(
 function load(path: string): ReturnType<typeof readJobText> {
   let text: string;
   try {
-    // npm runs scripts in the package's folder; a path is meant from where it was typed.
+    // npm runs scripts in the package's folder; paths are relative to where the command was typed.
     text = readFileSync(resolve(process.env.INIT_CWD ?? '', path), 'utf8');
   } catch (error) {
     return {

@@ -1,2 +1,2 @@
-/** A text with its first letter a capital, as a sentence begins. */
+/** The text with its first letter capitalized. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,6 +1,6 @@
 /**
- * A number that a screen may open: what it is, its unit, its ±, and the steps that made it.
- * Screens, documents and the command line only render figures, so that no working is written twice.
+ * A number that the user can open: what it is, its unit, its ± and the steps that made it. Screens, documents and the
+ * command line only render figures, so no working is written twice.
  */
 export interface Figure {
   readonly value: number;
@@ -13,7 +13,7 @@ export interface Figure {
 
 export interface Step {
   readonly label: string;
-  /** The sum with its numbers in it, as one would write it on paper. */
+  /** The arithmetic with its numbers, as one would write it on paper. */
   readonly expression: string;
   /** Published standard, or `common practice`, or `house rule`. */
   readonly source?: string;

@@ -1,9 +1,9 @@
-/** Rows of one kind of thing by their id, in a fixed order: the order of the file format, and the one that settles ties. */
+/** Rows of one kind by id, in a fixed order: that of the file format, also used to break ties. */
 export interface Registry<Row extends { readonly id: string }> {
   readonly rows: readonly Row[];
   /** The row of an id. Throws where nothing of that id is registered. */
   row(id: Row['id']): Row;
-  /** Adds a row at the end and returns what takes it out again. Throws where its id is taken. */
+  /** Appends a row and returns a function that removes it. Throws where its id is taken. */
   register(row: Row): () => void;
 }
 
@@ -32,7 +32,7 @@ export function registryOf<Row extends { readonly id: string }>(
   };
 }
 
-/** The ids of a list of rows, in its order, with their literal types: what a schema's enum is made of. */
+/** The ids of a list of rows in order, with their literal types, for a schema's enum. */
 export const idsOf = <const Rows extends readonly { readonly id: string }[]>(
   rows: Rows,
 ): { readonly [K in keyof Rows]: Rows[K]['id'] } =>

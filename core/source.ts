@@ -1,4 +1,4 @@
-/** A seeded source of numbers: whole-number arithmetic alone, so that a seed gives the same on every machine. */
+/** A seeded random number generator in integer arithmetic, so a seed gives the same numbers on every machine. */
 export function source(seed: number) {
   let state = seed >>> 0;
   const unit = () => {

@@ -1,4 +1,4 @@
-/** Something a person must know: the rule that says so, where, and a plain sentence. */
+/** A warning: its rule, its place, and a plain sentence. */
 export interface Warning {
   readonly rule: string;
   readonly line?: string;

@@ -13,7 +13,7 @@ const demo = (name: string) => JSON.parse(readFileSync(join(jobs, name), 'utf8')
 
 test('the list is narrowed by words, method, and what is missing, agreed or due', async ({ page }) => {
   const server = await startServer('demo');
-  // A job looked at long ago, with roots left: its cleaning is overdue.
+  // A job inspected long ago with roots left: its cleaning is overdue.
   const old = JSON.stringify({ ...demo('3-alder-terrace.json'), title: '9 Hollow Way', accepted: undefined })
     .replaceAll('2026-03-18', '2023-03-18')
     .replaceAll('2026-04-15', '2023-04-15');
@@ -58,7 +58,7 @@ test('the list is narrowed by words, method, and what is missing, agreed or due'
   await expect(page.getByRole('row').filter({ hasText: '9 Hollow Way' }).first()).toBeVisible();
   await expect(page.getByRole('row').filter({ hasText: '14 Quarry Lane' })).toHaveCount(0);
 
-  // Changed elsewhere, a row follows by itself.
+  // Changed elsewhere, the row updates by itself.
   await page.goto(server.url);
   await page.request.delete(`${server.url}/api/jobs/demo-2-larkfield-court`);
   await page.reload();
@@ -80,7 +80,7 @@ test('what is exported just after it was typed holds all of it, even while the l
     job: { lines: { id: string; runs: { id: string }[] }[] };
   };
   const [line] = job.lines;
-  // The page shows the list as it was; the job has grown since.
+  // The page shows the list as it was; the job has more entries since.
   await page.request.post(`${server.url}/api/jobs/${id}/edits`, {
     data: {
       sent: 'late-reading',
@@ -105,7 +105,7 @@ test('without the server, an export still holds edits that are not sent yet', as
   await page.goto(server.url);
   await page.getByRole('link', { name: /3 Larkfield Court/ }).click();
   await page.getByRole('link', { name: 'Camera log' }).click();
-  // The sheet has a line of the same name: it is the log's that is typed in.
+  // The sheet has a line of the same name: this types into the log's.
   await expect(page).toHaveURL(/\/log$/);
   const typed = page.getByLabel(/What the camera shows/);
   await expect(typed).toBeVisible();
@@ -138,7 +138,7 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
     validity_days: 21,
     rules: { look_months: 36 },
   });
-  // A logo is a picture, and goes with the company's file; whatever else is chosen says so.
+  // A logo is a picture, and is part of the company's file; any other file is refused with a message.
   const logo = page.locator('input[aria-label="Logo file"]');
   const text = { name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') };
   await logo.setInputFiles(text);
@@ -164,7 +164,7 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
   await expect.poll(async () => (await firm()).name).toBe('Somebody Else');
   await picker.setInputFiles(path);
   await expect.poll(async () => (await firm()).name).toBe('Hollow Lane Drains');
-  // It stands on the offer of every job.
+  // It is on the offer of every job.
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/offer`);
   await expect(page.getByRole('region', { name: 'The offer' })).toContainText('Net thirty.');
   await saveBy(page, 'Offer as PDF', info.outputPath('offer.pdf'));

@@ -12,7 +12,7 @@ test('a job opens on what was worked out of it last, on the server or here, and 
   browser,
 }) => {
   const server = await startServer('demo');
-  // A browser that can work nothing out: what it shows it was given.
+  // A browser that can compute nothing: what it shows was sent to it.
   const idle = await browser.newContext({ serviceWorkers: 'block' });
   await idle.route(worker, (route) => route.abort());
   const first = await idle.newPage();
@@ -33,11 +33,11 @@ test('a job opens on what was worked out of it last, on the server or here, and 
   await expect(second.getByText('as of the last change')).toHaveCount(0);
   const worked = await total(second).textContent();
 
-  // The other browser hears of it, and cannot work it out.
+  // The other browser is notified, and cannot compute it.
   await expect(first.getByText('as of the last change')).toBeVisible();
   await expect(total(first)).toHaveText(given ?? '');
 
-  // The runner-up is there: all was worked out, and is kept.
+  // The runner-up is shown: everything was computed and is cached.
   await expect(
     second.getByText(/more over ten years|at the same cost|Nothing else is allowed here/).first(),
   ).toBeVisible();
@@ -101,7 +101,7 @@ test('at every width the views can be reached: what does not fit stands behind M
     const more = views.getByRole('button', { name: 'More views of this job' });
     await expect(views.getByRole('link', { name: 'Sheet' })).toBeVisible();
     const links = views.getByRole('link');
-    // The tabs are laid out anew after the page got its width, which may close what was just opened.
+    // The tabs are laid out again once the page has its width, which may close what was just opened.
     await expect(async () => {
       if ((await links.count()) < 9) await more.click({ timeout: 1000 });
       const boxes = await links.evaluateAll((all) =>

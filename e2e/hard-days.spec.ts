@@ -10,7 +10,7 @@ const typed = (page: Page) => page.getByLabel(/What the camera shows/);
 const demo = () =>
   JSON.parse(readFileSync(join(root, 'demo/jobs/1-quarry-lane.json'), 'utf8')) as { title: string };
 
-/** A job of a test's own, so that tests do not tread on one another. */
+/** A separate job per test, so that tests do not interfere. */
 async function ownJob(page: Page, url: string, job: object): Promise<string> {
   const answer = await page.request.post(`${url}/api/jobs`, { data: job });
   expect(answer.status()).toBe(201);
@@ -189,7 +189,7 @@ test('a view this device does not have yet says so without the server, and opens
   const views = page.getByRole('navigation', { name: 'Views of this job' });
   await views.getByRole('link', { name: 'Lengths' }).click();
   await expect(page.getByText('not on this device yet')).toBeVisible();
-  // What is around it stands: the way back is one press.
+  // Everything around it still works: the way back is one press.
   await views.getByRole('link', { name: 'Sheet' }).click();
   await expect(page.getByTestId('total')).toBeVisible();
   await page.keyboard.press('g');

@@ -28,7 +28,7 @@ test('a page for each hole: its figures are the headless scope’s, and soil and
   }
   expect(await axeFaults(page)).toEqual([]);
 
-  // The liner goes in last; the first hole proves deeper than it was thought, and in loose ground.
+  // The liner goes in last; the first excavation proves deeper than expected, and in loose ground.
   await expect(holes.last()).toContainText('the liner goes in here');
   await holes.filter({ hasText: 'Excavation A' }).click();
   await about.getByRole('radio', { name: 'C', exact: true }).click();

@@ -13,7 +13,7 @@ const truth = garden;
 const reading = async (page: Page) => Number(await page.getByTestId('counter').innerText());
 const view = (page: Page) => page.getByTestId('picture').getAttribute('aria-label');
 
-/** One press of the cable; the picture has answered, or the head goes no further. */
+/** One press of the cable; then the picture has moved, or the head is blocked. */
 async function press(page: Page, key: string): Promise<void> {
   const before = await view(page);
   await page.keyboard.press(key);
@@ -29,14 +29,14 @@ async function pushToTheEnd(page: Page): Promise<void> {
   while ((await page.getByText(/Goes no further: main/).count()) === 0) await press(page, 'Shift+ArrowUp');
 }
 
-/** Pulls until the lens shows it at the head: in strides while it is well ahead, then little by little. */
+/** Pulls until the thing is at the head: in large steps while it is well ahead, then in small ones. */
 async function pullTo(page: Page, cable_ft: number, shows: RegExp): Promise<void> {
   while (!shows.test((await view(page)) ?? '')) {
     await press(page, (await reading(page)) - cable_ft > 4 ? 'Shift+ArrowDown' : 'ArrowDown');
   }
 }
 
-/** Stamps the counter's reading, then says what is there. */
+/** Stamps the counter reading, then names what is there. */
 async function call(page: Page, words: string): Promise<void> {
   await page.keyboard.press('Alt+KeyS');
   await say(page, words);
@@ -91,7 +91,7 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
   // Pulling back, the head sees the clay first.
   await call(page, 'clay 4 > abs 4');
 
-  // The second run, from the garden cleanout that the first one passed.
+  // The second run, from the garden cleanout passed by the first.
   await tabTo(page, 'Add a run');
   await page.keyboard.press('Enter');
   await tabTo(page, 'In at');
@@ -147,7 +147,7 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
       `${what}: ${placed.station_ft} ± ${placed.plusMinus_ft}`,
     ).toBeLessThan(placed.plusMinus_ft);
   }
-  // What the screen says is what the core says.
+  // The screen matches the core.
   const main = found[0]?.[2].station_ft ?? 0;
   await expect(page.getByRole('row').filter({ hasText: 'Main' }).first()).toContainText(main.toFixed(1));
   await server.stop();
@@ -178,7 +178,7 @@ test('an awkward inspection goes in as it is spoken, without one invented number
     'possible hole top left',
     '41 no 42 stopped, roots',
   ];
-  // Some of it cannot be taken as it stands: it is marked, and the words are still there to be mended.
+  // Some of it cannot be read as it is: it is marked, and the words are still there to be corrected.
   const refused: string[] = [];
   for (const words of spoken) {
     await typed.fill(words);
@@ -220,7 +220,7 @@ test('an awkward inspection goes in as it is spoken, without one invented number
   expect(numbersIn(entries).filter((number) => !said.has(number))).toEqual([]);
   expect(entries.filter((entry) => entry.kind === 'stop')).toMatchObject([{ reading_ft: 42, why: 'roots' }]);
 
-  // One of them is worked off: the queue opens it in its own words, and what was missing is added.
+  // One of them is resolved: the queue opens it in its own words, and what was missing is added.
   await page.keyboard.press('Alt+KeyN');
   await expect(page.getByText('Changing:')).toBeVisible();
   await page.keyboard.press('Escape');

@@ -21,7 +21,7 @@ test('the shopping list is ticked off, stays ticked after a reload, and goes out
   ]);
   const path = info.outputPath('to-buy.csv');
   await download.saveAs(path);
-  // RFC 4180: a head, a row an item, each of as many fields.
+  // RFC 4180: a header, then one row per item with the same number of fields.
   const rows = readFileSync(path, 'utf8').split('\r\n');
   expect(rows[0]).toBe('what,count,unit,measure_first');
   expect(rows).toHaveLength(count + 1);

@@ -54,7 +54,7 @@ test('a talk is pasted, gone through by keyboard, one entry mended, written, tak
   await expect(proposals.nth(3)).toBeFocused();
   await page.keyboard.press('Enter');
 
-  // What was decided waits on this device.
+  // The decisions are kept on this device.
   await page.reload();
   await page.getByRole('button', { name: /Narration in/ }).click();
   await expect(panel.getByRole('button', { name: 'Write 3 into the log' })).toBeVisible();
@@ -100,7 +100,7 @@ test('captions keep their moments, shifted by one offset; what is certain is acc
   await expect(panel.getByText('1:30')).toBeVisible();
   await panel.getByRole('button', { name: 'Accept all that are certain' }).click();
   await expect(panel.getByRole('button', { name: 'Write 1 into the log' })).toBeVisible();
-  // What was said without feet is written too, and waits to be read from the video.
+  // What was said without feet is written too, to be located from the video.
   await panel.getByRole('button', { name: 'Accept', exact: true }).nth(1).click();
   await panel.getByRole('button', { name: 'Write 2 into the log' }).click();
   await expect(row(page, /^.*Crack/)).toContainText('1:30');

@@ -39,11 +39,11 @@ test('on a phone, in dark: offer, after, due, firm and the customer’s page fit
     await page.goto(`${server.url}${path}`);
     await expect(page.getByRole('heading', { level: 1 }).last()).toBeVisible();
     await workedOut(page);
-    // Nothing sticks out sideways; what is wider scrolls inside a frame of its own.
+    // Nothing overflows sideways; anything wider scrolls inside its own frame.
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     expect(await axeFaults(page)).toEqual([]);
   }
-  // The view that is open is in sight, though its tab lies far to the right.
+  // The open view's tab is visible, though it is far to the right.
   await page.goto(`${server.url}/jobs/demo-3-alder-terrace/after`);
   await expect(page.getByRole('link', { name: 'Follow-up' })).toBeInViewport();
   await context.close();
@@ -105,7 +105,7 @@ test('without the server an offer is still worked out and accepted; it waits, an
   await server.kill();
   await page.getByLabel('Terms of this offer').fill('Said in the truck.');
   await page.getByTestId('choose-maintain').click();
-  // Who accepts is the customer until somebody else is named; nobody is no answer.
+  // The customer accepts unless somebody else is named; an empty name is refused.
   const by = page.getByLabel('Who accepts it');
   await expect(by).toHaveValue('M. Okafor');
   await by.fill(' ');
@@ -115,7 +115,7 @@ test('without the server an offer is still worked out and accepted; it waits, an
   await page.getByRole('button', { name: /^Accepted: freeze/ }).click();
   await expect(page.getByTestId('accepted')).toContainText('Keep it clean');
   await expect(page.getByTestId('saved')).toContainText('waiting');
-  // A link needs the server, and says so; nothing is lost with it.
+  // A link needs the server, and says so; nothing is lost.
   await page.getByRole('button', { name: 'Link for the customer' }).click();
   await expect(
     page.getByRole('complementary', { name: 'The chosen option' }).getByRole('alert'),
@@ -127,7 +127,7 @@ test('without the server an offer is still worked out and accepted; it waits, an
   };
   expect(job.accepted).toMatchObject({ school: 'maintain', job: { offer: { terms: 'Said in the truck.' } } });
   expect(job.rules?.school).toBe('maintain');
-  // The history tells it, and takes it back.
+  // The history shows it, and restores it.
   await page.getByRole('button', { name: 'History of this job' }).click();
   await expect(page.getByText(/Offer accepted on/).first()).toBeVisible();
   await page.getByRole('button', { name: 'History of this job' }).click();

@@ -40,7 +40,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await expect(page.getByText('First', { exact: true })).toBeVisible();
   await noFaults(page);
 
-  // The firm's words and this job's own.
+  // The company's texts and this job's own.
   await page.getByLabel('Terms of this offer').fill('Half on the day we start.\nThe rest when it runs.');
   await page.getByLabel('Prices hold for so many days').fill('10');
   await page.getByLabel('Day of the offer, such as 2026-03-04').fill('2026-05-20');
@@ -66,7 +66,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   );
   await noFaults(customer);
   const told = await (await customer.request.get(link.replace('/offer/', '/api/offers/'))).text();
-  // What the customer has no business with does not leave the server.
+  // What does not concern the customer does not leave the server.
   expect(told).not.toMatch(/"working":\[\{|"runs"|"complaint"|"notes"/);
 
   // Accepted: frozen with its prices, on the server's disk.
@@ -79,7 +79,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
     .poll(async () => (await jobOf(page, server.url, jobId)).accepted?.total)
     .toBe(scope.price.total);
 
-  // What is changed later is shown against it; the customer's page stays as it was sent.
+  // Later changes are shown against it; the customer's page stays as it was sent.
   await page.getByRole('link', { name: 'Rates and rules' }).click();
   await page.getByLabel('Excavation to 5 ft').fill('400');
   await page.getByLabel('Excavation to 5 ft').press('Enter');
@@ -100,7 +100,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await expect(customer.getByText('This link is not open')).toBeVisible();
   await customer.context().close();
 
-  // Done, and looked at again: called where new pipe and liner begin and end.
+  // Finished, and inspected: readings where new pipe and liner begin and end.
   await page.getByRole('link', { name: 'Follow-up' }).click();
   await expect(page.getByText('There is no post-repair inspection yet.')).toBeVisible();
   await noFaults(page);
@@ -129,7 +129,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   );
   await expect(rows.filter({ hasText: 'Liner' })).toContainText('off');
 
-  // What comes next, on the page and in a calendar that another program reads.
+  // What is due next, on the page and in a calendar that another program reads.
   await expect(page.getByRole('complementary', { name: 'Dates of this job' })).toContainText(
     'Offer accepted',
   );
@@ -146,7 +146,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   }
   const today = new Date().toISOString().slice(0, 10);
   const [first] = events;
-  // A look two years after the look of today: the sag and its roots were lined over.
+  // An inspection two years after today's: the belly and its roots were lined over.
   expect(first?.startDate.toString().slice(0, 4)).toBe(String(Number(today.slice(0, 4)) + 2));
   await page.goto(`${server.url}/due`);
   await page.getByRole('radio', { name: 'ever' }).click();
@@ -201,7 +201,7 @@ test('the documents, read back by another program, say what the headless scope s
   const report = await readPdf(info.outputPath('report.pdf'));
   expect(report.text).toContain('Verdict: Urgent');
   for (const finding of line?.findings ?? []) {
-    // The file's feet are rounded to 0.01 already: a half may have gone either way.
+    // The file's feet are rounded to 0.01 already: a half may have been rounded either way.
     for (const feet of [finding.station_ft, finding.plusMinus_ft]) {
       const said = [feet - 0.005, feet + 0.005].map((each) => each.toFixed(1));
       expect(said.some((each) => report.text.includes(` ${each}`))).toBe(true);
@@ -211,7 +211,7 @@ test('the documents, read back by another program, say what the headless scope s
   expect(report.text).toContain('alder-clean.mp4 at 4:34');
   expect(report.fontsEmbedded).toBe(true);
 
-  // The crew's sheet of a job with holes: a page for each, and every liner's length.
+  // The crew sheet of a job with excavations: a page for each, and every liner's length.
   const dug = await scopeOfJob(page, server.url, jobId, info.outputPath('dug.json'));
   await page.goto(`${server.url}/jobs/${jobId}/holes`);
   await saveBy(page, 'Crew sheet as PDF', info.outputPath('crew.pdf'));

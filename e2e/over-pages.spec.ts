@@ -10,7 +10,7 @@ const csv = {
   buffer: Buffer.from('line\n21 roots 10%\nnonsense here\n'),
 };
 
-/** What opens over or inside a view: where, by what, and what is seen then. */
+/** What opens over or inside a view: where, how, and what is visible then. */
 const surfaces: readonly {
   readonly at: string;
   readonly open: (page: Page) => Promise<unknown>;
@@ -41,7 +41,7 @@ const surfaces: readonly {
   {
     at: `${job}/sheet`,
     open: async (page) => {
-      // Keys are heard once the whole sheet is there.
+      // Keys work once the whole sheet is there.
       await expect(page.getByRole('button', { name: 'Legend' })).toBeVisible();
       await page.keyboard.press('Shift+?');
     },

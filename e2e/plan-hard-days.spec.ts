@@ -17,7 +17,7 @@ test('on a phone, in dark: the plan fits, is read day by day, and axe finds no f
   const days = page.getByTestId('plan-days');
   await expect(days).toContainText('Dig excavation A');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  // A line of the day opens its task: hours that open, and the form for what it really took.
+  // A line of the day opens its task: hours that open, and the form for the time spent.
   await days.getByRole('button', { name: /^Dig excavation A/ }).click();
   const chosen = page.getByTestId('chosen-task');
   await expect(chosen).toContainText('Dig excavation A');

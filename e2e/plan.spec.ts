@@ -26,7 +26,7 @@ test('a day is planned: a bar is dragged and the rest follows, or it is refused 
   await expect(total(page)).toContainText('3 days on site');
   const before = await total(page).textContent();
 
-  // Dragged to where it cannot be: before the marks are there. It goes back, and says why.
+  // Dragged to where it is not allowed, before the marks are there: it goes back, and says why.
   const dig = bar(page, /^Dig excavation A/);
   const box = await dig.boundingBox();
   if (!box) throw new Error('the bar is not drawn');
@@ -46,14 +46,14 @@ test('a day is planned: a bar is dragged and the rest follows, or it is refused 
   await expect(total(page)).toHaveText(before ?? '');
   expect((await planIn(page, server.url))?.starts).toBeUndefined();
 
-  // Dragged on by two hours, a quarter of a day of 288 px: what follows follows.
+  // Dragged by two hours, a quarter of a day of 288 px: its successors move with it.
   await drag(72);
   await expect(bar(page, /^Dig excavation A: Fri, Mar 5, 9:00 AM.*start set by hand/)).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
   await expect(page.getByTestId('saved')).toHaveText('Saved');
   expect((await planIn(page, server.url))?.starts).toEqual({ 'house dig P1': '2027-03-05T09:00' });
 
-  // By keys a quarter of an hour on, and lifted again; undone like any other edit.
+  // Moved a quarter of an hour by key, and the start removed again; undone like any other edit.
   await dig.focus();
   await page.keyboard.press('ArrowRight');
   await expect(bar(page, /^Dig excavation A: Fri, Mar 5, 9:15 AM/)).toBeVisible();
@@ -61,14 +61,14 @@ test('a day is planned: a bar is dragged and the rest follows, or it is refused 
   await expect(bar(page, /^Dig excavation A: Fri, Mar 5, 7:00 AM/)).toBeVisible();
   await expect(total(page)).toHaveText(before ?? '');
 
-  // Work that does not fit before evening says so, from the form beside it.
+  // Work that does not fit before evening is reported by the form beside it.
   await bar(page, /^Cure the liner/).click();
   await page.getByLabel('at', { exact: true }).fill('14:00');
   await page.getByRole('button', { name: 'Set its start' }).click();
   await expect(page.getByRole('alert')).toContainText('in one go and would run past the end of the day');
   await page.getByRole('button', { name: 'Close' }).click();
 
-  // More hours in a day: done sooner, or at least no later; and the offer says how long.
+  // More hours in a day: finished sooner, or at least no later; and the offer says how long.
   await page.getByLabel('Hours a day on this job').fill('10');
   await page.getByLabel('Hours a day on this job').press('Enter');
   await expect(total(page)).toContainText('2 days on site');
@@ -121,7 +121,7 @@ test('what it really took is written in one form; the company sees which rate is
   await take.click();
   await expect(page.getByTestId('firm-saved')).toHaveText('Saved');
   await expect(row.getByRole('button', { name: 'The rate fits' })).toBeVisible();
-  // The job is planned by the better rate from now on: twice as long.
+  // From now on the job is planned by the better rate: twice as long.
   await page.goto(`${server.url}/jobs/${jobId}/plan`);
   await bar(page, /^Dig excavation A/).click();
   await expect(page.getByTestId('spent')).toContainText(/as planned|[12] % (more|fewer)/);

@@ -10,9 +10,9 @@ const seed = 5;
 const pipe = inventPipe(2, seed);
 const start = enter(pipe, 'CO1', 1);
 if (!start) throw new Error('the pipe has a cleanout');
-/** A head that has been to the main. */
+/** A head that has reached the main. */
 const atMain = move(start, 1000).reel;
-/** What the counter shows where the head stands at a station, pulling back. */
+/** Counter reading with the head at a station, pulling back. */
 const readingAt = (station_ft: number) => readingOf(moveTo(atMain, station_ft)).toFixed(1);
 const thing = (what: string) => {
   const found = pipe.things.find((each) => each.what === what);
@@ -24,7 +24,7 @@ const clockWords = (clock: number | readonly [number, number] | undefined) =>
 const row = (page: Page, what: RegExp) =>
   page.getByTestId('practice-result').getByRole('row').filter({ hasText: what });
 
-/** What is typed here stays in the browser: it is written when the line is empty again. */
+/** Practice is stored in the browser: it is written when the line is empty again. */
 async function say(page: Page, words: string): Promise<void> {
   await page.keyboard.type(words);
   await page.keyboard.press('Enter');
@@ -73,7 +73,7 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   await page.keyboard.press('Control+y');
   await expect(page.getByRole('row').filter({ hasText: /clay/i })).toHaveCount(1);
 
-  // It is kept over a reload, the head included.
+  // It survives a reload, the head included.
   const stood = await counter.textContent();
   await page.reload();
   await expect(page.getByRole('row').filter({ hasText: /Roots/ })).toHaveCount(1);
@@ -93,14 +93,14 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   await expect(page.getByRole('note').filter({ hasText: 'inside their own ±' })).toBeVisible();
   await expect(page.getByTestId('practice-cost')).toContainText('The scope from the truth');
 
-  // The miss plays again at its place.
+  // The missed place can be shown again.
   await row(page, /crack/i).getByRole('button', { name: /^Show/ }).click();
   await expect
     .poll(async () => Math.abs(Number(await counter.textContent()) - Number(readingAt(crack.at_ft))))
     .toBeLessThan(2);
   await page.getByTestId('picture').screenshot({ path: info.outputPath('crack.png') });
 
-  // Mended once the truth is known, it scores more and counts no more.
+  // Corrected after the truth is known, it scores more but is not recorded.
   await page.getByRole('button', { name: 'Go on with this log' }).click();
   await page.getByLabel(/What the camera shows/).focus();
   await page.keyboard.press('Alt+Digit2');
@@ -108,7 +108,7 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   await page.getByRole('button', { name: 'I’m done' }).click();
   await expect(row(page, /crack/i)).toContainText('Found');
 
-  // Scores are kept by name; the record says what was practiced and claims nothing more.
+  // Scores are recorded by name; the record says what was practiced and claims nothing more.
   await page.getByRole('button', { name: 'All levels and scores' }).click();
   const record = page.getByTestId('practice-record');
   await expect(record).toContainText('Ines Falk has practiced');

@@ -18,7 +18,7 @@ test('a rate and a rule changed for one job change its price and its reasons, as
   await digging.fill('300');
   await digging.press('Enter');
   await expect.poll(async () => (await said()).prices?.digTo5_per_yd3).toBe(300);
-  // The demo job says its school and its currency itself; the rate is the third thing of its own.
+  // The demo job sets its repair approach and currency itself; the rate is its third own value.
   await expect(page.getByText('this job’s own')).toHaveCount(3);
   const offset = page.getByLabel('Offset, failed');
   await offset.fill('24');
@@ -31,7 +31,7 @@ test('a rate and a rule changed for one job change its price and its reasons, as
     `$${Math.round(after.price.total).toLocaleString('en-US')}`,
   );
 
-  // Out of order is refused by name, and what was typed is not lost on anybody.
+  // Invalid values are refused by name, and the input is not lost.
   await page.getByRole('link', { name: 'Rates and rules' }).click();
   await offset.fill('10');
   await offset.press('Enter');
@@ -63,7 +63,7 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
   await expect(page.getByTestId('firm-saved')).toHaveText('Saved');
   expect(await axeFaults(page)).toEqual([]);
 
-  // What the server is away for waits in the browser, through a reload, and goes in when it is back.
+  // Changes made while the server is away wait in the browser, through a reload, and are sent when it is back.
   await keptPages(page);
   await server.kill();
   await put('Permit in public ground', '1234');
@@ -79,7 +79,7 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
     exclusions: ['finishes inside the house'],
   });
 
-  // An exported job takes the firm's rates with it: the headless scope says what the screen says.
+  // An exported job includes the company's rates: the headless scope matches the screen.
   await page.goto(server.url);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -95,13 +95,13 @@ test('the firm’s rates and rules hold for every job, a job’s own stand over 
   );
   await expect(page.getByText('usually 5 ft; by the company')).toBeVisible();
 
-  // A hot day takes the time off the resin, and says so where the liner is.
+  // A hot day shortens the resin's working time, and the warning is where the liner is.
   await page.getByRole('link', { name: 'Lengths' }).click();
   await put('Temperature on the day, °F', '98');
   await expect(page.getByText(/the resin can be worked for 21 min at 98 °F/)).toBeVisible();
   await expect(page.getByText('finishes inside the house')).toBeVisible();
 
-  // The job's own figure stands over the firm's.
+  // The job's own value overrides the company's.
   await page.getByRole('link', { name: 'Rates and rules' }).click();
   await expect(page.getByLabel('Excavation to 5 ft')).toHaveAttribute('placeholder', '400');
   await put('Excavation to 5 ft', '100');

@@ -22,7 +22,7 @@ async function openSheet(page: Page, url: string): Promise<void> {
   await expect(page.getByTestId('saved')).toHaveText('Saved');
 }
 
-/** Px along the sheet for so many feet, from two ticks of its axis. */
+/** Px along the sheet per feet, from two ticks of its axis. */
 async function pxPerFoot(page: Page): Promise<number> {
   const at = async (tick: string) =>
     (
@@ -61,7 +61,7 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
     await page.mouse.move(x + 7 * feet, y, { steps: 8 });
   };
   await dragDownstream();
-  // Still held down: what it comes to is on the screen, and nothing is written yet.
+  // Still held down: the result is on the screen, and nothing is written yet.
   await expect(total(page)).not.toHaveText(dollars(before.price.total));
   expect(await pinsOf(page, server.url)).toEqual([]);
   await page.mouse.up();
@@ -84,7 +84,7 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
   await page.keyboard.press('Control+Shift+z');
   await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
 
-  // Dragged there again, the price under the hand is the one it came to.
+  // Dragged there again, the price while dragging is the final one.
   await expect(total(page)).toHaveText(dollars(before.price.total));
   await dragDownstream();
   await expect(total(page)).toHaveText(dollars(after.price.total));
@@ -95,7 +95,7 @@ test('by mouse: an end is dragged, the price follows under the hand, the pin hol
   await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
   await expect(total(page)).toHaveText(dollars(before.price.total));
 
-  // Where it may not go it says why, and letting go there changes nothing.
+  // Where an end is not allowed the reason is shown, and dropping it there changes nothing.
   const [upX, upY] = await centre(page, 'Upstream');
   await page.mouse.move(upX, upY);
   await page.mouse.down();
@@ -143,7 +143,7 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
   await expect.poll(() => pinsOf(page, server.url)).toEqual([]);
   await agrees();
 
-  // The bar before it is the dig it is let in by: that is lined, or told why not.
+  // The bar before it is the liner's dig: it is lined as well, or the reason why not is shown.
   await page.keyboard.press('p');
   await expect(page.getByRole('button', { name: /^Spot repair,/, pressed: true })).toBeVisible();
   await page.keyboard.press('l');
@@ -153,7 +153,7 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
   await page.keyboard.press('d');
   await expect(page.getByTestId('cannot')).toContainText('Two digs that touch are one');
 
-  // Arrows walk the bars, each with what it is in words.
+  // Arrow keys move between the bars, each announced in words.
   await page
     .getByRole('button', { name: /^Spot repair,/ })
     .first()
@@ -195,7 +195,7 @@ test('from the bar: all that can be done on it, what stands against it, chosen b
   const dug = await headless(page, server.url, file);
   expect(dug.lines[0]?.actions.map(({ method }) => method)).toContain('open-cut');
   await expect(total(page)).toHaveText(dollars(dug.price.total));
-  // By key: the list of the chosen bar opens, is walked, closed, and opened again to take the pin back.
+  // By key: the list of the selected bar opens, is navigated, closed, and opened again to remove the pin.
   await page.keyboard.press('m');
   const other = page.getByRole('menu', { name: /^Instead of replace/ });
   await expect(other).toBeVisible();
@@ -247,7 +247,7 @@ test('by finger: an end is dragged on a tablet, lifted, and brought back, and tw
   await expect(total(page)).toHaveText(pinned);
   await page.getByRole('complementary', { name: 'History' }).getByRole('button', { name: 'Close' }).tap();
 
-  // Two fingers drawn apart over the wall: what is between them grows as they go.
+  // Two fingers spread over the wall: the stretch between them grows.
   const spread = async (type: 'touchStart' | 'touchMove' | 'touchEnd', half: number) =>
     finger.send('Input.dispatchTouchEvent', {
       type,
@@ -292,7 +292,7 @@ test('on a phone the price and what stands in the way stay in sight while a bar 
     });
   await touch('touchStart', 0);
   for (let i = 1; i <= 10; i++) await touch('touchMove', i / 10);
-  // The sheet, which a finger scrolls, stays under it.
+  // The sheet, which scrolls by touch, stays still under it.
   const dragged = await end(page, 'Upstream').boundingBox();
   expect((dragged?.x ?? 0) + (dragged?.width ?? 0) / 2).toBeCloseTo(x + by, -1);
   const cannot = page.getByTestId('cannot');
@@ -346,7 +346,7 @@ test('zoomed, explained, charted, saved and printed; readable in light and dark'
   };
   const scope = await headless(page, server.url, info.outputPath('job.json'));
   const [line] = scope.lines;
-  // The browser's own parser of XML; nothing of the page is left to be looked up.
+  // The browser's own XML parser; nothing refers back to the page.
   const svg = await saved('SVG');
   const read = await page.evaluate((text) => {
     const drawn = new DOMParser().parseFromString(text, 'image/svg+xml');
@@ -355,7 +355,7 @@ test('zoomed, explained, charted, saved and printed; readable in light and dark'
   expect(read.broken).toBe(false);
   expect(read.words).toContain('bituminous fiber 4 in');
   expect(svg).not.toContain('var(--');
-  // dxf-parser, a reader written apart from the writer.
+  // dxf-parser, an independent reader.
   const dxf = new DxfParser().parseSync(await saved('DXF'));
   const holes = (dxf?.entities ?? []).filter(({ layer }) => layer === 'HOLES') as unknown as {
     vertices: { x: number; y: number }[];

@@ -49,7 +49,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   });
   const shop = `https://localhost:${port}`;
 
-  // On the machine itself nobody signs in; who may from elsewhere is said there.
+  // On the machine itself nobody signs in; it lists who may from elsewhere.
   await page.goto(`${server.url}/firm`);
   await add(page, 'Ana Reyes', 'owner', 'too short');
   await expect(page.getByTestId('people').getByRole('alert')).toContainText('at least 12 characters');
@@ -62,7 +62,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
 
   const truck = await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 390, height: 780 } });
   const phone = await truck.newPage();
-  // A page of crew's asks for nothing that is closed to it.
+  // A crew page requests nothing that is closed to crew.
   const closed: string[] = [];
   phone.on('response', (answer) => {
     if (answer.status() === 403) closed.push(answer.url());
@@ -74,7 +74,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await expect(phone.getByRole('alert')).toContainText('do not go together');
   await signIn(phone, 'ben ortiz', bensWords);
 
-  // Crew: the log, the lengths, the excavations; nowhere a price.
+  // Crew: the log, the lengths, the excavations; no price anywhere.
   const job = phone.getByRole('link', { name: /14 Quarry Lane/ });
   await expect(job).toBeVisible();
   await expect(phone.getByRole('button', { name: 'New job' })).toHaveCount(0);
@@ -98,7 +98,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await openView('Lengths');
   await expect(phone.getByRole('heading', { name: 'Shopping list' })).toBeVisible();
   await noPrice();
-  // How warm it is, whoever stands at the pipe says: the resin's time follows.
+  // Whoever stands at the pipe enters the temperature: the resin's working time follows.
   const workable = phone.getByTitle(/The resin can be worked for/).first();
   const before = await workable.innerText();
   await phone.getByRole('textbox', { name: 'Temperature on the day, °F' }).fill('95');
@@ -119,7 +119,8 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
     /Temperature of the day: .* → 95 °F/,
   );
 
-  // Taken off the list, his browser is out; what he types then waits, and goes in under who signs in next.
+  // Removed from the list, his browser is signed out; what he types then waits, and is sent under whoever signs in
+  // next.
   await page.goto(`${server.url}/firm`);
   page.on('dialog', (dialog) => void dialog.accept());
   await page.getByRole('button', { name: 'Take Ben Ortiz off the list' }).click();
@@ -143,7 +144,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await phone.goto(`${shop}/jobs/demo-1-quarry-lane/sheet`);
   await expect(phone.getByTestId('total')).toContainText('$');
 
-  // Out again: nothing of the jobs is left to see.
+  // Signed out again: nothing of the jobs is left to see.
   await phone.getByRole('button', { name: 'Signed in as Ana Reyes' }).click();
   await noFaults(phone);
   await phone.getByRole('button', { name: 'Sign out' }).click();

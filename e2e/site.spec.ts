@@ -24,7 +24,7 @@ test('the ground is drawn: edges dragged and snapped, points dropped and moved, 
   const before = await lineOf(page, server.url);
   const index = before.line.surfaces?.findIndex(({ kind }) => kind === 'lawn') ?? -1;
 
-  // Along the strip by mouse: the neighbour follows, so no gap comes of it.
+  // Along the strip by mouse: the neighbor follows, so no gap results.
   const box = await lawn.boundingBox();
   if (!box) throw new Error('the edge is on the page');
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
@@ -47,7 +47,7 @@ test('the ground is drawn: edges dragged and snapped, points dropped and moved, 
     .poll(async () => (await lineOf(page, server.url)).line.surfaces?.[index]?.to_ft)
     .toBe((dragged[index]?.to_ft ?? 0) + 0.5);
 
-  // A point dropped at the cursor and moved; what the camera placed says why it stays.
+  // A point dropped at the cursor and moved; one placed by the camera says why it stays.
   await page.getByRole('tab', { name: /^Points/ }).click();
   await page.getByTestId('strip').focus();
   await page.keyboard.press('Shift+ArrowRight');
@@ -64,7 +64,7 @@ test('the ground is drawn: edges dragged and snapped, points dropped and moved, 
     'true',
   );
 
-  // An end held by the point moves with it.
+  // An end attached to the point moves with it.
   await page.getByRole('tab', { name: /No dig/ }).click();
   await page.getByLabel('To measured from').first().selectOption({ label: 'at point 1' });
   await expect(page.getByText(/moves with it/)).toHaveText(/now 44\.0 ft/);
@@ -116,7 +116,7 @@ test('a second line joins the first, a neighbour’s cleanout is never used, mar
   await expect
     .poll(async () => (await lineOf(page, server.url)).line.points[0])
     .toMatchObject({ owner: 'neighbour', usable: false });
-  // On the sheet each line is a tab, and where they join one press goes to the other.
+  // On the sheet each line is a tab, and where they join one press opens the other.
   await page.getByRole('link', { name: 'Sheet' }).click();
   await page.getByRole('button', { name: /^Guest house joins here at 37.5 ft/ }).click();
   await expect(page.getByRole('button', { name: 'Guest house', exact: true })).toHaveAttribute(

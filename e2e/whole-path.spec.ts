@@ -189,7 +189,7 @@ for (const scheme of ['light', 'dark'] as const) {
       await expect(page.getByText('Working it out…')).toHaveCount(0);
       expect(await axeFaults(page, { colorsOnly: scheme === 'dark' })).toEqual([]);
     }
-    // The content security policy lets everything through that the pages need, and the console stays clean.
+    // The content security policy allows everything the pages need, and the console stays clean.
     expect(trouble).toEqual([]);
     await context.close();
   });

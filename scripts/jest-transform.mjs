@@ -1,6 +1,7 @@
-// TypeScript for Jest. Jest runs a test in a context of its own, where each look at a global (Infinity, Math, Map) goes
-// through an interceptor and never becomes a constant: the search took four times as long as it does in plain Node. So a
-// module holds the globals it names as constants of its own.
+// TypeScript for Jest. Jest runs a test in a context of its own, where every access to a global (Infinity, Math, Map)
+// goes
+// through an interceptor and never becomes a constant: the search took four times as long as in plain Node. So each
+// module gets the globals it uses as constants of its own.
 import { createTransformer } from '@swc/jest';
 
 const swc = createTransformer({

@@ -1,8 +1,10 @@
-// Cuts the power, again and again: node scripts/power-cut.mjs [rounds]
+// Repeated power cuts: node scripts/power-cut.mjs [rounds]
 //
-// The data folder lies in an ext4 image behind a loop device. At the very moment an edit is answered as saved, the server
-// is stopped and the image copied: what the kernel has not brought to the disk is not in the copy. The copy is mounted as
-// a machine would after a power cut, a server is started on it, and every edit that was answered must be there. Every
+// The data folder is in an ext4 image behind a loop device. At the very moment an edit is answered as saved, the
+// server
+// is stopped and the image copied: whatever the kernel has not written to disk is not in the copy. The copy is
+// mounted as
+// after a power cut, a server is started on it, and every answered edit must be there. Every
 // fifth round the server itself is killed and started again, which recovers, checkpoints and recycles its log.
 // Needs root, mkfs.ext4 and loop devices.
 import { spawn, spawnSync } from 'node:child_process';

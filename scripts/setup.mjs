@@ -1,5 +1,5 @@
-// Shared by every command: installs what is missing and builds what is stale. Plain Node, so that it runs in a
-// fresh clone. Everything it says goes to standard error: standard output belongs to the command.
+// Shared by every command: installs what is missing and builds what is out of date. Plain Node, so that it runs in a
+// fresh clone. All messages go to standard error: standard output belongs to the command.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
@@ -22,7 +22,7 @@ export function install() {
   writeFileSync(done, mark);
 }
 
-/** A mark of everything a build reads: names, sizes and times of the sources. */
+/** A fingerprint of everything a build reads: names, sizes and times of the sources. */
 function sourcesMark(folders) {
   const hash = createHash('sha256');
   const visit = (path) => {
@@ -36,7 +36,7 @@ function sourcesMark(folders) {
   return hash.digest('hex');
 }
 
-/** A mark of what works everything out: the text of the core's sources, without its tests. */
+/** A version mark of the computation: a hash of the core's sources, without its tests. */
 export function coreMark() {
   const hash = createHash('sha256');
   const visit = (path) => {

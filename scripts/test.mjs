@@ -1,4 +1,4 @@
-// Everything that says whether the project is sound, in one command: set-up, lint, types, unit tests, browser tests.
+// Every check of the project in one command: setup, lint, types, unit tests, browser tests.
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -12,7 +12,7 @@ wantPostgres();
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 let [passed, failed] = [0, 0];
 
-/** Runs a check that passes or fails as a whole, and says at its end what it printed. */
+/** Runs a check that passes or fails as a whole, and prints its output at the end. */
 function check(name, command, args) {
   return new Promise((done) => {
     const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
@@ -32,7 +32,7 @@ async function inTurn(...checks) {
 }
 
 await Promise.all([buildCli(), buildReel(), buildServer(), buildWeb()]);
-// ESLint takes as long as all the others: one core each.
+// ESLint takes as long as all the others together: one core each.
 await Promise.all([
   check('ESLint', bin('eslint'), ['.']),
   inTurn(
@@ -70,7 +70,7 @@ count('Playwright', browser.status, 'test-results/e2e.json', ({ stats }) => [
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);
 
-/** Adds a runner's own counts; a runner that left no report, ran nothing or exited badly is a failure. */
+/** Adds a runner's own counts; a runner that left no report, ran nothing or exited with an error is a failure. */
 function count(name, status, report, read) {
   const file = join(root, report);
   const [good, bad] = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : [0, 0];
@@ -82,7 +82,7 @@ function count(name, status, report, read) {
   }
 }
 
-/** Debian's Chromium, installed when it is missing and this may. */
+/** Debian's Chromium, installed if missing and permitted. */
 function findChromium() {
   const known = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
     (path) => path && existsSync(path),
@@ -93,13 +93,13 @@ function findChromium() {
   return '/usr/bin/chromium';
 }
 
-/** Debian's PostgreSQL server, which the tests start themselves; without one the store is tried on PGlite alone. */
+/** Debian's PostgreSQL server, which the tests start themselves; without one the store is tested on PGlite alone. */
 function wantPostgres() {
   if (existsSync('/usr/lib/postgresql') || aptInstall('postgresql')) return;
   process.stderr.write('No PostgreSQL server here: what needs one is left out\n');
 }
 
-/** Whether a package of Debian's could be installed. */
+/** Whether a Debian package could be installed. */
 function aptInstall(name) {
   process.stderr.write(`Installing ${name}…\n`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];

@@ -116,7 +116,7 @@ test('the list tells of each job what was worked out of it, and follows a change
       repair: 'whole',
     },
   });
-  // The list carries no sentence a row does not show.
+  // The list carries no sentence that its rows do not show.
   expect(JSON.stringify((await row())?.digest?.due)).not.toContain('why');
   const answer = await sendJson(`/api/jobs/${id}/edits`, {
     sent: 'a-set-of-one',
@@ -140,7 +140,7 @@ test('the view of a job is kept as it was worked out last, under the mark of wha
   expect(first.view).toEqual(JSON.parse(JSON.stringify(jobView(underFirm(await job(), emptyFirm)))));
   const edits = [{ kind: 'accepted', set: null }];
   expect((await sendJson(`/api/jobs/${id}/edits`, { sent: 'a-set-of-one', edits })).status).toBe(200);
-  // Until it is worked out again that of the job before stands, and its mark says so.
+  // Until it is computed again the previous one stays, and its mark says so.
   expect((await kept()).mark).toBe(first.mark);
   await app.views.wake();
   expect((await kept()).mark).toBe(markOf(underFirm(await job(), emptyFirm)));
@@ -175,7 +175,7 @@ test('a customer reads the offer behind a secret from outside, and nothing else'
   const offer = (await answer.json()) as Offer;
   const own = offerOf(demo(), emptyFirm, offer.on);
   expect(offer.ways.map(({ total }) => total)).toEqual(own.ways.map(({ total }) => total));
-  // The sums behind the rates, the log and the notes stay with the firm.
+  // The sums behind the rates, the log and the notes stay within the company.
   expect(offer.ways.flatMap(({ priceLines }) => priceLines.flatMap(({ working }) => working))).toEqual([]);
   expect(JSON.stringify(offer)).not.toMatch(/complaint|"runs"|groundwater/);
   const lines = offer.ways.flatMap(({ priceLines }) => priceLines);
@@ -255,7 +255,7 @@ test('one bad thing is refused with its path, and stops nothing that comes after
     expect(await refused(send('n1', joint('n1', { note })))).toEqual([422, 'edits[0].set.note']);
   expect(await refused(send('n1', joint('n2')))).toEqual([422, 'edits[0].set.id']);
   expect((await send('n1', joint('n1', { note: 'an emoji is a pair: \u{1f527}' }))).status).toBe(200);
-  // A whole table of rows goes in at once.
+  // A whole table of rows is written at once.
   const rows = Array.from({ length: 1200 }, (_, i) => joint(`row${i}`, { reading_ft: 1 + i / 40 }));
   const all = await sendJson(`/api/jobs/${id}/edits`, {
     sent: 'a whole table',
@@ -282,6 +282,6 @@ test('links that do not exist may be tried so often and no more', async () => {
   for (let i = 0; i < 70; i++) tried.push((await askAsCustomer(`/api/offers/guess-${i}`)).status);
   expect(tried.slice(0, 50).every((status) => status === 404)).toBe(true);
   expect(tried.at(-1)).toBe(429);
-  // The shop itself is not kept from reading by what is tried from outside.
+  // The shop itself can still read while somebody outside tries links.
   expect((await ask(`/api/offers/${secret}`)).status).toBe(200);
 }, 60_000);

@@ -30,30 +30,30 @@ import { isAway } from './storage/postgres.js';
 const mostBody_bytes = 20 * 1024 * 1024;
 const mostReelLine = 200;
 
-/** What was changed in the firm, and what it was changed from: the store reads both. */
+/** A change of the company: the new values and the old ones, both checked by the store. */
 const firmChangeSchema = z.strictObject({ was: z.unknown(), set: z.unknown() });
 
-/** What the server keeps and is connected to. */
+/** The stores and devices behind the interface. */
 export interface Parts {
   readonly store: Store;
   readonly firm: FirmStore;
   readonly digests: Digests;
   readonly views: Views;
   readonly shares: Shares;
-  /** Works an offer out, beside the requests. */
+  /** Computes an offer in the worker thread. */
   readonly offerOf: (job: Job, firm: Firm, today: Day) => Promise<Offer>;
   readonly photos: Photos;
   readonly people: People;
   readonly sessions: Sessions;
-  /** Takes down what happens at the door. */
+  /** Logs sign-in events. */
   readonly note: Note;
   readonly backups: { list: () => Promise<KeptBackup[]>; make: () => Promise<KeptBackup> };
-  /** Where customers reach their pages from outside, such as https://offers.example.com; undefined: here only. */
+  /** Public address of the customer pages, such as https://offers.example.com; undefined: this machine only. */
   readonly customersAt?: string | undefined;
   readonly reel?: ReelLink | undefined;
 }
 
-/** The interface of the server; each who asks through the door is shown what their role may see. */
+/** The HTTP interface; everyone signed in is shown what their role may see. */
 function apiOn(parts: Parts, door: Door | undefined) {
   const { store, firm, shares, offerOf, photos, backups, reel } = parts;
   return new Hono<Asking>()
@@ -77,7 +77,7 @@ function apiOn(parts: Parts, door: Door | undefined) {
 
 export type Api = ReturnType<typeof apiOn>;
 
-/** What the firm says once for all its jobs. */
+/** The company's settings. */
 const firmRoutes = ({ firm, digests, views }: Pick<Parts, 'firm' | 'digests' | 'views'>) =>
   new Hono<Asking>()
     .get('/firm', async (c) => c.json(firmFor(c.get('person'), await firm.read())))
@@ -93,7 +93,7 @@ const firmRoutes = ({ firm, digests, views }: Pick<Parts, 'firm' | 'digests' | '
         : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
     });
 
-/** What the reel says, and what is said to it. */
+/** Messages from the reel, and commands to it. */
 const reelOn = (reel: Parts['reel']) =>
   new Hono()
     .get('/', (c) => (reel ? listenToReel(c, reel) : problem(c, 404, 'No reel is connected')))
@@ -103,7 +103,7 @@ const reelOn = (reel: Parts['reel']) =>
       return c.body(null, 204);
     });
 
-/** Backups beside the data: which there are, and one made now. */
+/** Backups beside the data: listing them, and making one now. */
 const backupsOn = (backups: Parts['backups']) =>
   new Hono()
     .get('/', async (c) => c.json(await backups.list()))
@@ -113,7 +113,7 @@ export interface AppOptions {
   readonly log: (error: unknown) => void;
   /** The built pages. */
   readonly pages?: string | undefined;
-  /** Where people sign in; without it this machine alone is answered, and asked for no name. */
+  /** Sign-in; without it only this machine is answered, and nobody is asked for a name. */
   readonly door?: Door | undefined;
 }
 
@@ -153,13 +153,13 @@ export function appOn(parts: Parts, { log, pages, door }: AppOptions) {
   return app;
 }
 
-/** PostgreSQL's own code for it, wherever in the chain of causes. */
+/** The error's PostgreSQL code, wherever in the chain of causes. */
 function isDiskFull(error: unknown): boolean {
   if (typeof error !== 'object' || error === null) return false;
   return ('code' in error && error.code === '53100') || ('cause' in error && isDiskFull(error.cause));
 }
 
-/** Only this server's own pages may change anything: a foreign page's request has a foreign Origin or Host. */
+/** Only this server's own pages may change anything: a request from a foreign page has a foreign Origin or Host. */
 async function sameSite(c: Context, next: () => Promise<void>): Promise<Response | undefined> {
   const host = c.req.header('host') ?? '';
   const name = host.replace(/:\d+$/, '');

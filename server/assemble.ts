@@ -20,25 +20,25 @@ import { sharesOn } from './jobs/shares.js';
 import { storeOn } from './jobs/store.js';
 import { viewsOn } from './jobs/views.js';
 
-/** What a server stands on, wherever it runs. */
+/** Configuration of a server. */
 export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt' | 'note'> {
-  /** Where everything is kept. One process at a time. */
+  /** The data folder. One process at a time. */
   readonly folder: string;
-  /** A PostgreSQL server that keeps the jobs instead; the folder then holds photos and backups, and may be shared. */
+  /** A PostgreSQL server that stores the jobs instead; the folder then has photos and backups, and may be shared. */
   readonly databaseUrl?: string | undefined;
   readonly migrations: string;
-  /** The built thread to run the folder's own database in. */
+  /** The built thread that runs the folder's own database. */
   readonly databaseThread?: string;
   /** The built pages; without them only the interface answers, and customers find no page. */
   readonly pages?: string;
   readonly digestOf: (job: Job, firm: Firm) => Promise<Digest>;
   readonly viewOf: (job: Job, firm: Firm) => Promise<KeptView>;
-  /** A mark of the program that works them out: another one does so again. */
+  /** Version mark of the program: another version computes views and digests again. */
   readonly program: string;
-  /** Connects the reel, once the folder is ours. */
+  /** Connects the reel, once the folder is claimed. */
   readonly reel?: () => Promise<ReelLink | undefined>;
   readonly log: (error: unknown) => void;
-  /** Ends the process, with what to tell: nothing may be read or written any more. */
+  /** Ends the process with a message: reading or writing must stop. */
   readonly dead: (message: string) => void;
 }
 
@@ -48,8 +48,8 @@ async function openShared(folder: string, options: PostgresOptions) {
 }
 
 /**
- * The whole server on a data folder, as production runs it and as the tests do; it listens to nothing yet.
- * @throws DatabaseRefused, or FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
+ * The whole server on a data folder, as in production and in tests; not listening yet. @throws DatabaseRefused, or
+ * FolderTaken where another process uses the folder, FolderRefused where it cannot be used as it is.
  */
 export async function assemble(ground: Ground) {
   const { folder, migrations, pages, offerOf, customersAt, note, log, digestOf, viewOf, program, dead } =
@@ -95,7 +95,7 @@ export async function assemble(ground: Ground) {
     reel,
     people,
     app: appOn(all, { log, pages }),
-    /** The same behind a door, for the shop's own address. */
+    /** The same with sign-in, for the shop's own address. */
     shopApp: (door: Door) => appOn(all, { log, pages, door }),
     customers: customersApp({ shares, photos, offerOf }, pages, log),
     close,

@@ -32,7 +32,7 @@ async function backup(to: string | undefined): Promise<string> {
     return made;
   } catch (error) {
     if (!(error instanceof FolderTaken) || to !== undefined) throw error;
-    // The server that holds the folder makes it.
+    // The server using the folder makes it.
     const answer = await fetch(`http://127.0.0.1:${port}/api/backups`, { method: 'POST' });
     if (!answer.ok) throw error;
     return join(backupsOf(folder), ((await answer.json()) as { name: string }).name);

@@ -6,19 +6,19 @@ import type { ReelLink } from './reel.js';
 /** Often enough that a lost connection is noticed and a proxy does not close it, ms. */
 const keepAlive_ms = 20_000;
 
-/** Tells a page of every new version of a job, as server-sent events, until the page goes. */
+/** Sends a page every new version of a job, as server-sent events, until the page disconnects. */
 export function follow(c: Context, store: Store, id: string): Response {
   return events(c, async (send) => {
     const end = store.listen(id, (version) => {
       send('version', String(version));
     });
-    // What was changed while nobody listened shows in the version.
+    // Versions made before the page connected are seen from the first event.
     send('hello', String((await store.version(id)) ?? 0));
     return end;
   });
 }
 
-/** Tells a page of every new version of any job, as `[job, version]`, until the page goes. */
+/** Sends a page every new version of any job, as `[job, version]`, until the page disconnects. */
 export function followAll(c: Context, store: Store): Response {
   return events(c, (send) => {
     const end = store.listenToAll((job, version) => {
@@ -29,7 +29,7 @@ export function followAll(c: Context, store: Store): Response {
   });
 }
 
-/** Passes on what the reel says, as server-sent events. */
+/** Passes on the reel's messages as server-sent events. */
 export function listenToReel(c: Context, reel: ReelLink): Response {
   return events(c, (send) =>
     reel.listen((line) => {
@@ -38,7 +38,7 @@ export function listenToReel(c: Context, reel: ReelLink): Response {
   );
 }
 
-/** Server-sent events until the page goes; `begin` starts listening and answers with what ends it. */
+/** Server-sent events until the page disconnects; `begin` starts listening and returns what stops it. */
 function events(
   c: Context,
   begin: (send: (event: string, data: string) => void) => (() => void) | Promise<() => void>,

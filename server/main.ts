@@ -13,19 +13,19 @@ import { shopAddress, ShopRefused, type ShopAddress } from './shop.js';
 import { startBench } from './work.js';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
-/** What happens at the door is taken down whatever the level of the rest. */
+/** Sign-in events are logged whatever the log level. */
 const door = pino({ name: 'door' }, pino.destination(2));
 const root = resolve(import.meta.dirname, '..');
 const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
 const port = Number(process.env.PORT ?? 4870);
 /**
- * How long an idle connection is kept, ms: longer than a pause in typing, so that no request meets one that is just being
- * closed (Node's own 5 s gave a reset now and then).
+ * How long an idle connection is kept, ms: longer than a pause in typing, so that no request meets one being closed
+ * (Node's default of 5 s caused occasional resets).
  */
 const idle_ms = 65_000;
-/** Where customers read their offers from outside; without it nothing listens there. */
+/** Public address of the customer pages; without it nothing listens there. */
 const customerPort = process.env.OPEN_TRENCH_CUSTOMER_PORT;
-/** A mark of the core's sources, set by the build: the pages carry the same one. */
+/** A hash of the core's sources, set by the build: the pages have the same one. */
 const program = process.env.OPEN_TRENCH_PROGRAM ?? 'unbuilt';
 const built = (name: string) => join(root, 'dist', name);
 
@@ -33,14 +33,14 @@ const logError = (error: unknown): void => {
   log.error(logged(error));
 };
 
-/** Ends the program with what a person can do about it. */
+/** Ends the program with advice on what to do. */
 function endWith(message: string): never {
   process.stderr.write(`${message}\n`);
   process.exit(1);
 }
 
 async function main(): Promise<void> {
-  // What is kept is for the eyes of the user who runs this.
+  // Files are readable only by the user who runs this.
   process.umask(0o077);
   const shop = shopAddress(process.env);
   const bench = startBench(built('worker.mjs'));
@@ -90,7 +90,7 @@ async function main(): Promise<void> {
   process.once('SIGTERM', stop);
 }
 
-/** What a new program, or one that was ended, has left to work out: the list first. */
+/** Derived data missing after an update or a shutdown: the list first. */
 async function workOutAll({ digests, views }: Awaited<ReturnType<typeof assemble>>): Promise<void> {
   await digests.wake();
   await views.wake();
@@ -100,8 +100,8 @@ const look_ms = 3_600_000;
 const day_ms = 24 * 3_600_000;
 
 /**
- * A backup beside the data once the last is a day old; then what was deleted too long ago is gone for good. What it
- * returns ends that.
+ * Makes a backup once the last is a day old, then permanently deletes what was deleted too long ago. Returns what stops
+ * it.
  */
 function daily({ backups, store }: Awaited<ReturnType<typeof assemble>>): () => void {
   const look = async () => {
@@ -112,7 +112,7 @@ function daily({ backups, store }: Awaited<ReturnType<typeof assemble>>): () => 
   };
   const timer = setInterval(() => void look().catch(logError), look_ms);
   timer.unref();
-  // Not while the pages of a first start are waited for.
+  // Not while the pages of a first start are loading.
   const soon = setTimeout(() => void look().catch(logError), 60_000);
   soon.unref();
   return () => {
@@ -121,7 +121,7 @@ function daily({ backups, store }: Awaited<ReturnType<typeof assemble>>): () => 
   };
 }
 
-/** Serves the customers' pages alone, to the outside. */
+/** Serves only the customers' pages, to the outside. */
 function serveCustomers({ customers }: Awaited<ReturnType<typeof assemble>>, at: number) {
   const hostname = process.env.OPEN_TRENCH_CUSTOMER_HOST ?? '0.0.0.0';
   const server = serve({ fetch: customers.fetch, hostname, port: at });
@@ -145,7 +145,7 @@ async function serveShop(parts: Awaited<ReturnType<typeof assemble>>, shop: Shop
   return server;
 }
 
-/** Ends the program with what to do where a port cannot be opened. */
+/** Ends the program with advice where a port cannot be opened. */
 const sayTaken = (taken: number, variable: string) => (error: NodeJS.ErrnoException) => {
   endWith(
     error.code === 'EADDRINUSE'
@@ -154,7 +154,7 @@ const sayTaken = (taken: number, variable: string) => (error: NodeJS.ErrnoExcept
   );
 };
 
-/** The reel named by its address, none at all, or the simulated one. */
+/** The reel at its address, none, or the simulated one. */
 async function reelOf(address: string | undefined): Promise<ReelLink | undefined> {
   if (address === 'none') return undefined;
   if (address !== undefined && address !== '') return linkReel(address);

@@ -3,10 +3,10 @@ import type { Env, Hono } from 'hono';
 import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
 
-/** The empty string's hash: emotion's placeholder style tag, the only inline style there is. */
+/** Hash of the empty string: emotion's placeholder style tag, the only inline style there is. */
 const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 
-/** Headers of every answer: nothing but our own files runs, shows or is asked. */
+/** Headers of every answer: only our own files run, load or are contacted. */
 export const securely = secureHeaders({
   contentSecurityPolicy: {
     defaultSrc: ["'none'"],
@@ -29,14 +29,17 @@ export const securely = secureHeaders({
   referrerPolicy: 'no-referrer',
 });
 
-/** Every answer says that it is ours: pages take no answer of another program on the port for a refusal. No search engine lists it. */
+/**
+ * Marks every answer as ours, so that pages do not take another program's answer on the port for a refusal. Search
+ * engines index nothing.
+ */
 export const markOurs = createMiddleware(async (c, next) => {
   await next();
   c.header('x-open-trench', '1');
   c.header('x-robots-tag', 'noindex, nofollow');
 });
 
-/** Files by their own names; any other address is a view of the one page, but a missing asset is a 404. */
+/** Files by name; any other address is a view of the single page, but a missing asset is a 404. */
 export function servePages<E extends Env>(app: Hono<E>, root: string): void {
   const files = serveStatic({
     root,

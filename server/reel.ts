@@ -3,17 +3,17 @@ import { connect, type Socket } from 'node:net';
 
 /** A camera reel at the other end of the line protocol of docs/reel-protocol.md. */
 export interface ReelLink {
-  /** Calls back with every line from now on, the last of each kind first; returns what ends it. */
+  /** Calls back with every message from now on, after the last of each kind; returns what stops it. */
   listen(call: (line: string) => void): () => void;
   send(line: string): void;
   close(): void;
 }
 
 const again_ms = 1000;
-/** Kinds of line that a page needs when it comes late; the newest of each is kept. */
+/** Kinds of message a page needs when it connects late; the newest of each is kept. */
 const lasting = new Set(['reel', 'pipe', 'at', 'reading', 'picture']);
 
-/** Links to the reel at `host:port`, and again whenever it goes. */
+/** Connects to the reel at `host:port`, and reconnects whenever the connection is lost. */
 export function linkReel(address: string): ReelLink {
   const listeners = new Set<(line: string) => void>();
   const last = new Map<string, string>();
@@ -55,7 +55,7 @@ export function linkReel(address: string): ReelLink {
   };
 }
 
-/** Starts the simulated reel as a process of its own, which ends with this one. */
+/** Starts the simulated reel as a separate process, which ends with this one. */
 export function startSimulatedReel(program: string): Promise<{ link: ReelLink; child: ChildProcess }> {
   return new Promise((ready, failed) => {
     const child = fork(program, [], { stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });

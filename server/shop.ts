@@ -3,7 +3,7 @@ import { isIP } from 'node:net';
 import { createSecureContext } from 'node:tls';
 import type { Door } from './people/door.js';
 
-/** Where the shop's people reach this server from other machines. */
+/** The server's address for other machines of the shop. */
 export interface ShopAddress {
   readonly hostname: string;
   readonly port: number;
@@ -12,7 +12,7 @@ export interface ShopAddress {
   readonly tls?: { readonly cert: string; readonly key: string };
 }
 
-/** An address of the shop that cannot be opened as it was asked for: why, and what would help. */
+/** The shop's address cannot be opened as configured: why, and what would help. */
 export class ShopRefused extends Error {}
 
 const usualPort = 4880;
@@ -22,8 +22,8 @@ const listOf = (said: string | undefined): string[] =>
   (said ?? '').split(',').flatMap((each) => each.trim().toLowerCase() || []);
 
 /**
- * The shop's address as the environment gives it; undefined where this machine alone is answered.
- * @throws ShopRefused where it would stand open without TLS or without a name.
+ * The shop's address from the environment; undefined where only this machine is answered. @throws ShopRefused where it
+ * would be open without TLS or without a name.
  */
 export function shopAddress(env: Env): ShopAddress | undefined {
   const hostname = env.OPEN_TRENCH_HOST;

@@ -3,14 +3,14 @@ import { wrap, type Remote } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import type { Work } from './worker.js';
 
-/** What the server works out beside its own thread, so that no request waits for it, and no job takes the server down. */
+/** Runs work in a worker thread, so that no request waits for it and no job takes the server down. */
 export interface Bench {
-  /** One thing after another; throws what the work threw, or NotWorkedOut. */
+  /** One call after another; throws the work's own error, or NotWorkedOut. */
   ask<T>(work: (work: Remote<Work>) => Promise<T>): Promise<T>;
   close(): Promise<unknown>;
 }
 
-/** What was asked for took more time or memory than any job may. */
+/** The work took more time or memory than any job may. */
 export class NotWorkedOut extends Error {
   constructor(why: string) {
     super(`this cannot be worked out: ${why}`);
@@ -23,7 +23,10 @@ export interface WorkLimits {
 }
 const usual: WorkLimits = { most_ms: 30_000, most_MB: 1024 };
 
-/** Works in a thread on the built worker at `path`. A thread that takes too long or too much is ended, and the next one begins anew. */
+/**
+ * Runs work in a thread from the built worker at `path`. A thread that takes too long or too much memory is ended, and
+ * a new one started.
+ */
 export function startBench(path: string, limits: WorkLimits = usual): Bench {
   let hired: ReturnType<typeof hire> | undefined;
   let before: Promise<unknown> = Promise.resolve();
@@ -74,7 +77,7 @@ function hire(path: string, { most_MB }: WorkLimits) {
       fail(new NotWorkedOut('the work ended of itself'));
     });
   });
-  // Nobody may be waiting when it dies.
+  // It may die while nobody is waiting.
   died.catch(() => undefined);
   return { worker, remote: wrap<Work>(nodeEndpoint(worker)), died };
 }

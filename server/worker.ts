@@ -11,6 +11,6 @@ const work = { digestOf, keptViewOf, offerOf };
 export type Work = typeof work;
 
 if (!parentPort) throw new Error('this runs as a worker only');
-// On Linux this is of the thread that asks, elsewhere of the whole server. Who waits for an answer comes first.
+// On Linux the priority is of the calling thread, elsewhere of the whole server. Requests come first.
 if (platform === 'linux') setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 expose(work, nodeEndpoint(parentPort));

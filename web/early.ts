@@ -2,12 +2,12 @@ import { askEarly } from './api/early-answers';
 import { claimTab } from './api/tab';
 
 /**
- * What does not wait for the other scripts to be read: this tab's name, the view that is opened, and what the server is
- * sure to be asked for first. The build keeps it in a file of its own, which runs before all others.
+ * What runs before the other scripts are parsed: this tab's name, the view being opened, and the requests the page is
+ * sure to need. The build puts it in a file of its own, which runs first.
  */
 export const tabClaimed = claimTab();
 
-/** The views of a job by their address; each is fetched when it is first opened. */
+/** The views of a job by address; each is loaded when it is first opened. */
 export const jobViews = {
   site: async () => (await import('./site/site-view')).SiteView,
   log: async () => (await import('./log/log-view')).LogView,

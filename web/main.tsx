@@ -22,7 +22,7 @@ import { system } from './theme/system';
 applyMode();
 const client = new QueryClient({
   defaultOptions: {
-    // The server is on this machine or on the same network: what the browser thinks of the Internet says nothing.
+    // The server is on this machine or network: the browser's online state says nothing about it.
     queries: { staleTime: 30_000, gcTime: keptFor_ms, retry: 2, networkMode: 'always' },
     mutations: { retry: 0, networkMode: 'always' },
   },
@@ -34,9 +34,9 @@ void openOutbox(
   },
   (firm) => void takeFirm(client, firm),
 );
-// A customer's page asks nobody who they are.
+// A customer's page does not ask who is signed in.
 if (!location.pathname.startsWith('/offer/')) void askMe();
-// Where pages cannot be kept (a private window), they are fetched each time.
+// Without a service worker (a private window), pages are fetched each time.
 if ('serviceWorker' in navigator && import.meta.env.PROD)
   navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 const root = document.getElementById('root');

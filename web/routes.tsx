@@ -7,8 +7,8 @@ import { RouteTrouble } from './shell/trouble';
 import type { ComponentType } from 'react';
 
 /**
- * A view at an address. Its code is fetched when it is first opened, while the view before it stays; the pages kept for
- * a reload without the server hold them all. A view that breaks leaves what is around it standing.
+ * A view at an address. Its code is loaded when it is first opened, while the previous view stays; the pages cached for
+ * a reload without the server include all of them. An error in a view leaves everything around it standing.
  */
 const view = (path: string, fetchView: () => Promise<ComponentType>) => ({
   path,
@@ -17,7 +17,7 @@ const view = (path: string, fetchView: () => Promise<ComponentType>) => ({
 });
 
 export const router = createBrowserRouter([
-  // A customer reads an offer behind a secret, and signs in nowhere.
+  // A customer reads an offer behind a secret, without signing in.
   view('/offer/:secret', async () => (await import('./offer/customer-view')).CustomerView),
   {
     element: (

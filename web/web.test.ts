@@ -33,7 +33,7 @@ const [lineScope] = view.scope.lines;
 const [line] = job.lines;
 if (!lineView || !lineScope || !line) throw new Error('the demo job has a line');
 
-// What the screens derive from the view, held to the view itself.
+// What the screens derive from the view, checked against the view itself.
 test('bars of the scope lie end to end over the whole line and name each action once', () => {
   const bars = barsOf(lineScope);
   expect(bars[0]?.from_ft).toBe(lineView.from_ft);
@@ -104,7 +104,7 @@ test('a typed line that speaks of its own parts and meets new points becomes edi
   expect(after.lines[0]?.points).toContainEqual(expect.objectContaining({ kind: 'bend', degrees: 45 }));
 });
 
-// RFC 4180 through a reference parser: a log goes out as a table and comes back the same.
+// RFC 4180 through a reference parser: a log exported as a table and imported again is the same.
 test('the log of a run comes back the same from its table; each bad row says what is wrong', () => {
   const run = line.runs.at(-1);
   if (!run) throw new Error('the demo line has a run');
@@ -183,7 +183,7 @@ test('nothing typed runs as a command in the program that opens a table or a dra
   );
   const { data } = Papa.parse<Record<string, string>>(text, { header: true });
   expect(data.map(({ note = '' }) => /^[=+\-@\t\r]/.test(note))).toEqual(bad.map(() => false));
-  // Our own reader takes the mark off again.
+  // Our own reader removes the mark again.
   const context = contextOf(line, undefined, 'R1', { pass: 'out', waterClock: undefined });
   expect(readRows(data, context).map(({ part }) => part?.entry?.note)).toEqual(bad);
 
@@ -220,7 +220,8 @@ test('the axis of the days: a slot lies where it is found again, later slots fur
       last = x;
     }
   expect(last).toBeLessThan(axis.width);
-  // The utility marks take days on which nobody works here: they are told by a double line, and take no room.
+  // The days until utilities are marked are nobody's working days here: a double line marks them, and they take no
+  // room.
   expect(axis.columns[1]?.gap).toBe(true);
   expect(axis.columns[1]?.x).toBe((axis.columns[0]?.x ?? 0) + (axis.columns[0]?.width ?? 0));
   expect(axis.slotAt(-50)).toBe(axis.columns[0]?.index);
@@ -278,7 +279,7 @@ test('the lens: what is further ahead is smaller, darker and nearer the vanishin
     onRing(ring, clock).forEach((value, i) => {
       expect(value).toBeCloseTo(at[i] ?? 0, 9);
     });
-  // A range runs the way the clock does, over twelve too.
+  // A range runs clockwise, also past twelve.
   expect(clockSpan([10, 2])).toEqual({ from: 10, span: 4 });
   expect(clockSpan([4, 8])).toEqual({ from: 4, span: 4 });
 });

@@ -2,7 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 
-// One word a thing, on every screen and paper: what people read in the sources uses the word the field uses, and not the
+// One word a thing, on every screen and document: text for people in the sources uses the word the field uses, not
+// the
 // one the code grew up with. Read by the TypeScript compiler: text between tags, and strings of more than one word.
 const notTheWord: readonly (readonly [RegExp, string])[] = [
   [/\bholes?\b/i, 'excavation'],
@@ -17,7 +18,7 @@ const notTheWord: readonly (readonly [RegExp, string])[] = [
   [/\bchange of bore\b|\bof the bore\b/i, 'diameter'],
   [/neighbour|colour|\bfibre\b|licence/i, 'US spelling'],
 ];
-/** The name of a place in the browser's storage, which nobody reads. */
+/** A key of the browser's storage, which nobody reads. */
 const notForPeople = new Set(['firm of this server']);
 const root = join(import.meta.dirname, '..');
 const folders = [
@@ -33,7 +34,7 @@ const sources = folders.flatMap((folder) =>
     .map((name) => join(folder, name)),
 );
 
-/** What a person may read of a source, with its line. */
+/** The text a person may read in a source, with its line. */
 function readIn(path: string): { line: number; text: string }[] {
   const source = ts.createSourceFile(
     path,

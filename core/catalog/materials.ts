@@ -1,27 +1,35 @@
 import { idsOf, registryOf } from '../registry.js';
 
-/** What the trade knows of a pipe material. Diameters by nominal bore, in. */
+/** Trade data for one pipe material. Diameters are by nominal bore, in. */
 export interface MaterialRow {
   readonly id: string;
-  /** As a sentence says it. */
+  /** Name as used inside a sentence. */
   readonly words: string;
-  /** As the log line hears it. */
+  /** Words the log line recognizes for it. */
   readonly spoken: readonly string[];
-  /** Counts as old pipe: what "renew" renews, and what may not stay in a short gap between repairs. */
+  /**
+   * Counts as old pipe: what the "renew" approach replaces, and what a short gap between repairs may not consist of.
+   */
   readonly old?: true;
   /**
    * Outside diameter of pipe made to a standard (ASTM D1785, D2661, D3034, F714, quoted from memory): fit for ordering.
    */
   readonly outside_in?: Readonly<Record<number, number>>;
-  /** The usual outside diameter where it varies by maker: tells a normal offset at a change, never for ordering. */
+  /**
+   * Usual outside diameter where makers differ: good enough to recognize a normal offset at a material change, never
+   * for ordering.
+   */
   readonly usualOutside_in?: Readonly<Record<number, number>>;
-  /** Manning's n is 0.010 rather than 0.013. Handbook values. */
+  /** Manning's n is 0.010 instead of 0.013. Handbook values. */
   readonly smooth?: true;
-  /** Stock lengths it is sold in, ft. Common practice; a supplier's list replaces them. A row with them is laid new. */
+  /**
+   * Stock lengths, ft. Common practice; a supplier's list replaces them. Only materials with stock lengths can be laid
+   * new.
+   */
   readonly sticks_ft?: readonly number[];
-  /** Softens: no cutting blade and no high pressure, and past a tenth out of round it is at the end of its life. */
+  /** Softens: no cutting blade or high pressure, and past 10 % out of round it has reached the end of its life. */
   readonly softens?: true;
-  /** Its dust is hazardous: cut wet, and burst only where a house rule allows it. */
+  /** Cutting it makes hazardous dust: cut wet, and burst only where a house rule allows it. */
   readonly hazardousDust?: true;
 }
 
@@ -96,7 +104,7 @@ export const materialRows = [
     words: 'cast iron',
     spoken: ['iron', 'cast iron', 'cast-iron', 'cast', 'ci', 'cip', 'cast iron pipe'],
     old: true,
-    // CISPI 301, from memory. Older iron is mostly hubbed, so it is never ordered by this.
+    // CISPI 301, from memory. Older iron is mostly hub-and-spigot, so this is never used for ordering.
     usualOutside_in: { 3: 3.35, 4: 4.38, 6: 6.3 },
   },
   {
@@ -145,17 +153,17 @@ export const materialWords = (material: Material): string => row(material).words
 export const isOld = (material: Material): boolean => row(material).old ?? false;
 export const newPipeMaterials = materialRows.flatMap((each) => ('sticks_ft' in each ? [each.id] : []));
 
-/** Outside diameter by which a coupling may be ordered, in; undefined where it must be measured first. */
+/** Outside diameter for ordering a coupling, in; undefined where it has to be measured first. */
 export const exactOutsideDiameter = (material: Material, diameter_in: number): number | undefined =>
   row(material).outside_in?.[diameter_in];
 
-/** Outside diameter for telling a normal offset at a change, in; undefined where nothing is known. */
+/** Outside diameter for recognizing a normal offset at a material change, in; undefined where unknown. */
 export const usualOutsideDiameter = (material: Material, diameter_in: number): number | undefined =>
   (row(material).outside_in ?? row(material).usualOutside_in)?.[diameter_in];
 
-/** Outside diameter of new pipe, in; half an inch over the bore where the catalog has none. */
+/** Outside diameter of new pipe, in; bore plus half an inch where the catalog has none. */
 export const newPipeOutside = (material: Material, bore_in: number): number =>
   exactOutsideDiameter(material, bore_in) ?? bore_in + 0.5;
 
-/** What pulls or draws new pipe through an old one uses. */
+/** Materials that can be pulled in by bursting. */
 export const pulledPipe = 'hdpe' satisfies Material;

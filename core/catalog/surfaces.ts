@@ -1,19 +1,22 @@
 import { idsOf, registryOf } from '../registry.js';
 
-/** What lies on top of the line, and what that means for a hole, a liner and a price. */
+/** Ground surfaces, and what each means for an excavation, a liner and the price. */
 export interface SurfaceRow {
   readonly id: string;
-  /** Default rate to restore it, money per ft²; `by-others`: another trade does, priced at nothing. Invented, plausible. */
+  /**
+   * Default restoration rate, money per ft²; `by-others` means another trade restores it at no price here. Invented,
+   * plausible.
+   */
   readonly restore_per_ft2: number | 'by-others';
-  /** Hard surface: sides are shored rather than sloped, and 1 ft more each side is restored. */
+  /** Hard surface: sides are shored rather than sloped, and restoration extends 1 ft past each edge. */
   readonly pavement?: true;
-  /** Wheels run on it: live load on a liner. */
+  /** Carries traffic: live load on a liner. */
   readonly driven?: true;
-  /** No hole is opened here: a building, or pipe that hangs free in a crawl space. */
+  /** No excavation can be opened here: a building, or exposed pipe in a crawl space. */
   readonly closedTo?: 'building' | 'crawl-space';
-  /** What an exclusion calls restoring it, where its name does not say enough. */
+  /** Wording for the exclusion when another trade restores it, where the name alone is not clear enough. */
   readonly finish?: string;
-  /** Theme token it is drawn in. */
+  /** Theme color token. */
   readonly fill: string;
 }
 
@@ -44,5 +47,5 @@ export const surfaceRegistry = registryOf<SurfaceRow & { readonly id: SurfaceKin
 export const surfaceRow = (surface: SurfaceKind): SurfaceRow => surfaceRegistry.row(surface);
 export const isPavement = (surface: SurfaceKind): boolean => surfaceRow(surface).pavement ?? false;
 
-/** Taken where nobody said what the surface is, with a warning. */
+/** Assumed, with a warning, where no surface was given. */
 export const assumedSurface: SurfaceKind = 'lawn';

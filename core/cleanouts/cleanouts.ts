@@ -3,22 +3,22 @@ import type { Point } from '../job/schema.js';
 import type { Interval } from '../line/intervals.js';
 import { boreAt, type LineModel, type PlacedPoint } from '../line/model.js';
 
-/** What is done about one cleanout. */
+/** What has to be done about one cleanout. */
 export type CleanoutStatus = 'new' | 'exposed' | 'raised' | 'recapped' | 'rebuilt';
 
-/** A cleanout that is missing: where one would satisfy the rule, where it would serve best, and which rule. */
+/** A missing cleanout: where one would satisfy the rule, the best spot, and which rule requires it. */
 export interface MissingCleanout extends Interval {
   readonly best_ft: number;
   readonly why: string;
 }
 
-/** A cleanout that is there but must be put right; a buried one is exposed and raised. */
+/** An existing cleanout that needs repair; a buried one is exposed and raised. */
 export interface CleanoutRepair {
   readonly station_ft: number;
   readonly point: string;
   readonly work: readonly CleanoutStatus[];
   readonly why: string;
-  /** It works as it is: offered, whatever else is done. */
+  /** It works as it is, so the repair is optional and offered separately. */
   readonly optional?: true;
 }
 
@@ -30,7 +30,7 @@ const turnServed_ft = 40;
 const sharpTurn_deg = 45;
 const turnsInAll_deg = 135;
 
-/** Cleanouts that are there and serve this line, usable as they are or once put right. A neighbour's never counts. */
+/** Existing cleanouts that serve this line, usable as they are or after repair. A neighbor's never counts. */
 function serving(model: LineModel): PlacedPoint[] {
   return model.points.filter(
     ({ point }) =>
@@ -40,8 +40,8 @@ function serving(model: LineModel): PlacedPoint[] {
 }
 
 /**
- * What is missing by the house's code family, from upstream: at the building, at turns, and no further apart than 100 ft.
- * Each missing one is a stretch in which a new cleanout satisfies its rule, never beside a good one.
+ * Cleanouts the chosen code family requires and the line lacks, from upstream: at the building, at turns, and no more
+ * than 100 ft apart. Each is a stretch in which a new cleanout satisfies its rule, never right next to a good one.
  */
 export function missingCleanouts(model: LineModel, rules: Rules): MissingCleanout[] {
   const { extent } = model;
@@ -74,12 +74,12 @@ export function missingCleanouts(model: LineModel, rules: Rules): MissingCleanou
 
 type Want = (from_ft: number, to_ft: number, best_ft: number, why: string) => void;
 
-/** A cleanout this near to a good one serves nobody, ft. House rule. */
+/** A new cleanout this close to a good one serves no purpose, ft. House rule. */
 const beside_ft = 5;
-/** A cleanout stands so far upstream of the turn that it serves, ft. */
+/** Distance upstream of the turn it serves, ft. */
 const beforeTurn_ft = 1;
 
-/** Outside the wall: where the building's own ground ends, and the room beside it. */
+/** Just outside the wall, past the building and its clearance. */
 const outsideWall_ft = ({ surfaces }: LineModel, building_ft: number): number => {
   const over = surfaces.find(
     ({ kind, from_ft, to_ft }) => kind === 'building' && from_ft <= building_ft && building_ft <= to_ft,
@@ -97,7 +97,7 @@ const bendsOf = ({ points }: LineModel): { at_ft: number; degrees: number; unkno
     }))
     .sort((a, b) => a.at_ft - b.at_ft);
 
-/** Family A: at every turn over 45° that none within 40 ft serves. */
+/** Family A: at every turn over 45° with no cleanout within 40 ft. */
 function wantAtTurns(model: LineModel, all: () => number[], want: Want): void {
   for (const { at_ft, degrees } of bendsOf(model)) {
     if (degrees <= sharpTurn_deg) continue;
@@ -106,7 +106,7 @@ function wantAtTurns(model: LineModel, all: () => number[], want: Want): void {
   }
 }
 
-/** Family B: no stretch between cleanouts turns 135° or more. */
+/** Family B: turns between cleanouts add up to less than 135°. */
 function wantEveryTurns(model: LineModel, all: () => number[], want: Want): void {
   let turned = 0;
   let since_ft = model.extent.from_ft;
@@ -128,7 +128,7 @@ function wantEveryTurns(model: LineModel, all: () => number[], want: Want): void
   }
 }
 
-/** At most 100 ft apart, and well away from those there are where the stretch allows it. */
+/** No more than 100 ft apart, and well clear of existing ones where the stretch allows it. */
 function wantApart(extent: Interval, all: () => number[], missing: MissingCleanout[]): void {
   for (let again = true; again;) {
     again = false;
@@ -155,10 +155,10 @@ const repairs: Partial<Record<NonNullable<Point['state']>, { work: CleanoutStatu
   broken: { work: ['rebuilt'], why: 'broken, or set over broken pipe' },
 };
 
-/** A line is cleaned through a cleanout of its own bore, or of this where the bore is larger, in. */
+/** A cleanout must match the pipe's bore, up to this bore, in. */
 const largeEnough_in = 4;
 
-/** What is wrong with the cleanouts that are there: out of order, or too small for their pipe. */
+/** What is wrong with existing cleanouts: out of order, or too small for the pipe. */
 export function cleanoutRepairs(model: LineModel): CleanoutRepair[] {
   return serving(model).flatMap(({ point, at }) => {
     const repair = repairs[point.state ?? 'ok'];
@@ -179,7 +179,7 @@ export function cleanoutRepairs(model: LineModel): CleanoutRepair[] {
   });
 }
 
-/** Whether any cleanout or manhole serves this line at all. */
+/** Whether any cleanout or manhole serves this line. */
 export const hasCleanout = (model: LineModel): boolean => serving(model).length > 0;
 
 /** Parts of a new cleanout: a two-way fitting, a riser from it to the ground, and its cap. Lengths ft. */

@@ -6,7 +6,7 @@ import { upkeepOf, type Due } from '../upkeep/upkeep.js';
 import { compareLooks, type Compared } from './looks.js';
 import { checkRepair, type RepairCheck } from './repair.js';
 
-/** All that is known of a job once the work is done: the repair checked, looks compared, what comes next. */
+/** Follow-up on a finished job: the repair checked, inspections compared, and what is due next. */
 export interface After {
   readonly repairs: readonly RepairCheck[];
   readonly looks: readonly {

@@ -11,9 +11,9 @@ import { sayWhat } from '../speech/say.js';
 
 export const looksOfOne = ['new', 'same', 'worse', 'better', 'gone', 'not-seen-again'] as const;
 
-/** One thing in two looks at a line. */
+/** One finding or feature compared between two inspections of a line. */
 export interface Compared {
-  /** `new` where only the newer look has it, `not-seen-again` where the newer look did not see that place. */
+  /** `new` where only the newer inspection has it; `not-seen-again` where the newer one did not cover that place. */
   readonly is: (typeof looksOfOne)[number];
   readonly what: string;
   readonly then: { readonly id: string; readonly at_ft: number; readonly grade: Grade } | undefined;
@@ -22,12 +22,12 @@ export interface Compared {
   readonly why: string;
 }
 
-/** Measures nearer than this are the same, in the measure's own unit: percent, or sixteenths of an inch by eye. */
+/** Differences below this are measurement noise, in the measure's own unit: percent, or sixteenths of an inch. */
 const alike = { percent: 5, inches: 1 / 8, 'of-bore': 3 } as const;
 
 /**
- * Holds an older look of a line against the newer one. Things are matched by kind, nearest first, where their ± reach
- * each other; ends of a stretch count as its place. Empty where the line has no older look.
+ * Compares an older inspection of a line with the newer one. Items are matched by kind, nearest first, where their ±
+ * ranges overlap; a stretch is placed by its ends. Empty where there is no older inspection.
  */
 export function compareLooks(line: Line, rules: Rules): Compared[] {
   const [older, newer] = [lineModel(line, rules, 'earlier'), lineModel(line, rules, 'scope')];
@@ -38,7 +38,7 @@ export function compareLooks(line: Line, rules: Rules): Compared[] {
 
 const stageOf = ({ placed: { entry, run } }: Judged) => entry.stage ?? run.stage ?? 'current';
 
-/** A thing seen before and after cleaning is one, told as it was found: by the worse of the two. */
+/** A finding seen before and after cleaning is one finding, reported as it was first found: the worse of the two. */
 function asFound(findings: readonly Judged[]): Judged[] {
   const worstFirst = [...findings].sort((a, b) => b.grade - a.grade);
   return worstFirst.filter(
@@ -114,7 +114,7 @@ function compareFindings(
 const findingOf = ({ placed }: Judged) => placed.entry.finding;
 const reachOf = ({ placed }: Judged) => Math.max(placed.from.plusMinus_ft, placed.to.plusMinus_ft);
 
-/** Feet between two things; nothing where they overlap. */
+/** Distance between two items, ft; 0 where they overlap. */
 const apartOf = ({ placed: a }: Judged, { placed: b }: Judged): number =>
   Math.max(0, a.from_ft - b.to_ft, b.from_ft - a.to_ft);
 
@@ -123,7 +123,7 @@ const sides = (old: Judged | undefined, own: Judged | undefined): Pick<Compared,
   now: own && { id: own.id, at_ft: own.placed.from_ft, grade: own.grade },
 });
 
-/** Worse or better by grade; at one grade by its measure, where both were measured. */
+/** Worse or better by grade; within one grade by the measure, where both were measured. */
 function judge(old: Judged, own: Judged, older: LineModel, newer: LineModel): Pick<Compared, 'is' | 'why'> {
   const apart = apartOf(old, own);
   const matched =

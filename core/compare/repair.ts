@@ -11,18 +11,18 @@ import type { Action } from '../methods/method.js';
 import { readyJob } from '../solve/ready.js';
 import { wayOf, type LineWay } from '../solve/way.js';
 
-/** The look after the repair held against what was to be done on one line. */
+/** The post-repair inspection of one line compared with the planned work. */
 export interface RepairCheck {
   readonly line: string;
   readonly lineName: string;
-  /** Whether anybody looked after the repair. */
+  /** Whether there was a post-repair inspection. */
   readonly looked: boolean;
   readonly actions: readonly CheckedAction[];
   /** Stretches that were to be cleaned. */
   readonly cleaned: readonly (Interval & { readonly done: Done; readonly left: readonly LeftAfter[] })[];
-  /** New cleanouts that were to be set; one that nobody called is not known to be there. */
+  /** New cleanouts that were to be installed; one that no reading mentions is not confirmed. */
   readonly cleanouts: readonly { readonly station_ft: number; readonly found_ft: number | undefined }[];
-  /** What of grade 3 or 4 the look found outside everything that was to be done. */
+  /** Grade 3 and 4 findings of the post-repair inspection outside the planned work. */
   readonly elsewhere: readonly LeftAfter[];
 }
 
@@ -32,17 +32,17 @@ export interface CheckedAction extends Interval {
   readonly id: string;
   readonly method: Method;
   readonly done: Done;
-  /** Why it counts as done or not. */
+  /** Why it counts as done or not done. */
   readonly why: string;
   readonly ends: readonly CheckedEnd[];
-  /** What of grade 3 or 4 is left in it. */
+  /** Grade 3 and 4 findings remaining in it. */
   readonly left: readonly LeftAfter[];
 }
 
 export interface CheckedEnd {
   readonly end: 'from' | 'to';
   readonly planned_ft: number;
-  /** Where the look found it; undefined where nothing shows it, such as at the end of the line. */
+  /** Where the inspection found it; undefined where nothing marks it, such as at the end of the line. */
   readonly found_ft: number | undefined;
   readonly plusMinus_ft: number;
   /** Undefined where it was not found. */
@@ -57,16 +57,16 @@ export interface LeftAfter {
 }
 
 const failing: Grade = 3;
-/** A change found further than this from where an action was to end is another one, ft. */
+/** A material change farther than this from the planned end belongs to something else, ft. */
 const sameEnd_ft = 6;
-/** A cleanout called this near where one was to be set is that one, beyond its ±, ft. */
+/** A cleanout reading this close to a planned one is that cleanout, beyond its ±, ft. */
 const sameCleanout_ft = 2;
-/** An action counts as done where this share of it shows the new wall. */
+/** An action counts as done where this fraction of it shows the new wall. */
 const doneShare = 0.5;
 
 /**
- * Holds the look after the repair against the accepted scope (else the scope as it stands): each action done or not, its
- * ends where they were to be, and nothing of grade 3 or 4 left in it. Stations and ± in ft.
+ * Compares the post-repair inspection with the accepted scope (or the current scope if none was accepted): each action
+ * done or not, its ends where planned, and no grade 3 or 4 left in it. Stations and ± in ft.
  */
 export function checkRepair(job: Job, inForce: PlainJob): RepairCheck[] {
   const planned = job.accepted?.job ?? inForce;
@@ -79,8 +79,8 @@ export function checkRepair(job: Job, inForce: PlainJob): RepairCheck[] {
 }
 
 /**
- * Whether the post-repair inspection found all of a job done as it was to be, ends within ± and nothing to fix left in it; some of
- * it; or nobody looked.
+ * Whether the post-repair inspection found all the work done with ends within ± and nothing left to fix, only part of
+ * it, or was never made.
  */
 export function repairState(checks: readonly RepairCheck[]): 'whole' | 'part' | 'not-looked' {
   if (!checks.some(({ looked }) => looked)) return 'not-looked';
@@ -134,7 +134,7 @@ function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
   };
 }
 
-/** Where the look after called a cleanout near a station. */
+/** Station of a cleanout reading near a planned one. */
 function cleanoutNear(station_ft: number, after: LineModel): number | undefined {
   const called = new Set(after.entries.flatMap(({ entry }) => (entry.kind === 'point' ? [entry.point] : [])));
   return after.points.find(
@@ -145,7 +145,7 @@ function cleanoutNear(station_ft: number, after: LineModel): number | undefined 
   )?.at.station_ft;
 }
 
-/** A finding at the very end of an action belongs to the old pipe beside it. */
+/** A finding at the very end of an action belongs to the old pipe next to it. */
 const inside = ({ from_ft, to_ft }: Interval): Interval => {
   const margin = Math.min(0.5, (to_ft - from_ft) / 4);
   return { from_ft: from_ft + margin, to_ft: to_ft - margin };
@@ -164,7 +164,7 @@ function stretchesCleaned({ prepared, chosen }: LineWay): Interval[] {
 
 const isLiner = (method: Method) => workOf(method).kind === 'liner';
 
-/** What the wall shows after an action: a liner, or the new pipe. */
+/** Wall material expected after an action: a liner, or the new pipe. */
 function shows(method: Method, rules: Rules, pipe: LineModel['pipes'][number]): boolean {
   if (isLiner(method)) return pipe.lined === true;
   return pipe.lined !== true && pipe.material === workOf(method).newPipe?.material(rules);
@@ -192,7 +192,7 @@ function wasDone(
   return { done: shown >= doneShare * length ? 'done' : 'not-done', why };
 }
 
-/** Where the post-repair inspection found each end; the ± of both surveys count. */
+/** Where the post-repair inspection found each end; the ± of both surveys add up. */
 function endsOf(action: Action, { prepared }: LineWay, after: LineModel): CheckedEnd[] {
   const { plusMinus } = prepared.possible.track;
   return (['from', 'to'] as const).map((end) => {

@@ -88,7 +88,7 @@ test.each([
   expect(gradesOf(measures.map((measure) => ({ finding, ...measure })))).toEqual(grades);
 });
 
-// The same table of common practice: what stops a liner is past its limit, not at it, save a belly and a lip.
+// The same common-practice table: a finding stops a liner past its limit, not at it, except for a belly and a lip.
 test.each([
   ['offset', 'inches', [1, 1.01]],
   ['separation', 'inches', [4, 4.1]],
@@ -117,7 +117,8 @@ test('no measure is watched and warned; a range counts high; size words stand fo
   expect(said.warnings.map(({ rule }) => rule)).toEqual(['not-measured']);
 });
 
-// The area of a circular segment, a handbook formula: half full is half, a quarter of the height is 19.55 %.
+// Area of a circular segment, a handbook formula: half the height is half the area, a quarter of the height is 19.55
+// %.
 test('a deposit in inches is the share of the bore below its height', () => {
   expect(segmentPercent(2, 4)).toBeCloseTo(50, 9);
   expect(segmentPercent(1, 4)).toBeCloseTo(19.55, 2);
@@ -145,7 +146,7 @@ test('a crack all round with a step at its place has failed', () => {
       { finding: 'offset', inches: 0.3, reading_ft: 30.4 },
     ]),
   ).toEqual([4, 2]);
-  // Further off, or where two materials only meet with different outsides, nothing has shifted.
+  // Farther away, or where two materials with different outside diameters simply meet, nothing has shifted.
   expect(
     gradesOf([
       { finding: 'crack', form: 'around', reading_ft: 30 },
@@ -173,7 +174,7 @@ test('a flush that ran past lowers a slight sag by one; water held by a blockage
   const sag = { finding: 'belly', inches: 0.5 };
   expect(gradesOf([sag, flush])).toEqual([1]);
   expect(gradesOf([sag, flush], {}, { flushLowersBelly: false })).toEqual([2]);
-  // Only a slight one: a sag to fix, or a failed one, stays what it is.
+  // Only a slight finding ranks lower; a belly to fix, or a failed one, keeps its grade.
   expect(gradesOf([{ finding: 'belly', inches: 1.2 }, flush])).toEqual([3]);
   expect(gradesOf([{ finding: 'belly', inches: 2.1 }, flush])).toEqual([4]);
   expect(gradesOf([{ finding: 'belly', inches: 0.2 }, flush])).toEqual([0]);
@@ -237,7 +238,7 @@ test('a house may move the limits of a row', () => {
   ).toEqual([1]);
 });
 
-// A property of any table of limits: worse is never graded better.
+// A property of any table of limits: a worse measure never gets a better grade.
 test('a larger measure never has a lower grade, and a row’s own limits decide', () => {
   const kinds = ['roots', 'deposit', 'deformation', 'blister', 'intrusion'] as const;
   fc.assert(

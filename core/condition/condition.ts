@@ -18,12 +18,12 @@ import { isSettled } from './settled.js';
 
 export interface Condition {
   readonly findings: readonly Judged[];
-  /** What another owner must act on. */
+  /** Referred: another owner's responsibility. */
   readonly referrals: readonly { what: string; at_ft: number; to: string }[];
   readonly warnings: readonly Warning[];
 }
 
-/** Grades every finding of a line by the house rules; what is another owner's to act on is referred instead. */
+/** Grades every finding of a line by the house rules; what is another owner's responsibility is referred instead. */
 export function condition(model: LineModel, rules: Rules): Condition {
   const warnings: Warning[] = [];
   const referrals: Condition['referrals'][number][] = [];
@@ -34,7 +34,7 @@ export function condition(model: LineModel, rules: Rules): Condition {
     if (referral) referrals.push({ what: referral.what, at_ft: placed.from_ft, to: referral.to });
     const { refers, byOthers } = kindOf(placed.entry.finding);
     if (!grading || (referral && !refers)) continue;
-    // Where it is only possible too.
+    // Also when it is only possible.
     if (byOthers)
       warnings.push({
         rule: 'danger',
@@ -139,7 +139,7 @@ function stopsLiner(
   return `${kind.noun}: ${amount}, a liner takes ${stopsAt ? 'less than' : 'up to'} ${plain(stopsLinerAt)} ${unit}`;
 }
 
-/** A crack all the way round with an offset at its place has begun to shift: failed. */
+/** A circumferential crack with an offset at the same place has begun to shift: failed. */
 function shifting(each: Judged, all: readonly Judged[]): Judged {
   const { entry } = each.placed;
   const kind = kindOfJudged(each);

@@ -1,7 +1,10 @@
 import type { FindingEntry } from '../job/schema.js';
 import type { LineModel, PlacedEntry } from '../line/model.js';
 
-/** One finding a thing: readings joined by `sameAs` are one finding, told by the first with the others' words laid over. */
+/**
+ * One finding per physical defect: readings joined by `sameAs` become one finding, with later readings' fields laid
+ * over the first.
+ */
 export function distinct(findings: LineModel['findings']): PlacedEntry<FindingEntry>[] {
   const kept = new Map<string, PlacedEntry<FindingEntry>>();
   for (const each of findings) {
@@ -11,7 +14,7 @@ export function distinct(findings: LineModel['findings']): PlacedEntry<FindingEn
       kept.set(key, each);
       continue;
     }
-    // The later call corrects the first, but keeps its id and its longer extent.
+    // The later reading corrects the first but keeps its id and the longer extent.
     const wider = each.to_ft - each.from_ft > known.to_ft - known.from_ft ? each : known;
     kept.set(key, {
       ...wider,

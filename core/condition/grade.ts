@@ -8,14 +8,14 @@ import type { FindingEntry } from '../job/schema.js';
 import { tolerance } from '../job/units.js';
 import { placeOf, type LineModel, type PlacedEntry } from '../line/model.js';
 
-/** What the table says of a finding: its grade, why, and whether nobody said its size. */
+/** The grade table's answer for a finding: its grade, the reason, and whether its size was unknown. */
 export interface TableGrade {
   readonly grade: Grade;
   readonly because: string;
   readonly unmeasured: boolean;
 }
 
-/** Everything a grade is judged from. `bore_in` is the bore at the finding. */
+/** Inputs to a grade. `bore_in` is the bore at the finding. */
 export interface Asked {
   readonly placed: PlacedEntry<FindingEntry>;
   readonly kind: FindingRow;
@@ -28,7 +28,7 @@ export interface Asked {
 
 const say = (grade: Grade, because: string): TableGrade => ({ grade, because, unmeasured: false });
 
-/** The grade of a finding by the house's table. */
+/** Grade of a finding by the house's table. */
 export function tableGrade(asked: Asked): TableGrade {
   const { grading, kind, measured } = asked;
   const { entry } = asked.placed;
@@ -47,7 +47,7 @@ export function tableGrade(asked: Asked): TableGrade {
   return gradeByMeasure(asked);
 }
 
-/** What holds the water of a belly that is none: it has no grade until that is cleared. */
+/** Standing water held back by something else is not a belly: it gets no grade until the cause is cleared. */
 export function heldBy(entry: FindingEntry, kind: FindingRow): string | undefined {
   const cause = 'cause' in entry ? entry.cause : undefined;
   return cause !== undefined && kind.heldBy?.includes(cause) ? cause : undefined;
@@ -88,7 +88,10 @@ function gradeByMeasure({ grading, kind, measured, placed, model, rules }: Asked
   return say(grade, because);
 }
 
-/** An offset no larger than half the difference of the two pipes' usual outside diameters comes with the change itself. */
+/**
+ * An offset no larger than half the difference between the two pipes' usual outside diameters is normal at a material
+ * change.
+ */
 function normalOffset({ placed, measured, bore_in, model }: Asked): string | undefined {
   const place = placeOf(placed, model.extent);
   const index = model.pipes.findIndex(

@@ -7,51 +7,53 @@ import type { Interval } from '../line/intervals.js';
 import type { PlacedEntry } from '../line/model.js';
 import type { ClockRange } from '../survey/clock.js';
 
-/** A finding judged by the house rules, where it lies and what it asks for. */
+/** A finding graded by the house rules, with its location and what it requires. */
 export interface Judged {
   readonly id: string;
   readonly placed: PlacedEntry<FindingEntry>;
   readonly place: Interval;
-  /** Seen looking downstream. */
+  /** Clock position looking downstream. */
   readonly clock: ClockRange | undefined;
-  /** The grade that counts: the overruling one, else the table's. */
+  /** The effective grade: the override if there is one, else the table's. */
   readonly grade: Grade;
   readonly tableGrade: Grade;
-  /** Somebody said its size or form, or overruled its grade. What has neither is watched and forces nothing. */
+  /** Its size or form was stated, or its grade overridden. Otherwise it is watched and forces nothing. */
   readonly measured: boolean;
   readonly why: Figure;
   readonly cures: readonly Cure[];
   readonly structural: boolean;
-  /** Graded and marked, but never stops or forces a method. */
+  /** Graded and drawn, but never stops or forces a method. */
   readonly possible: boolean;
-  /** Cleaned since and seen again: no longer hides, stops or obliges, but its joint lets roots in. */
+  /**
+   * Cleaned and re-inspected since: it no longer hides, blocks or requires anything, but its joint still lets roots in.
+   */
   readonly settled: boolean;
-  /** Why a liner may not cover it; undefined where one may. */
+  /** Why a liner may not cover it; undefined where it may. */
   readonly stopsLiner: string | undefined;
-  /** Fibre pipe past a tenth out of round: cured in every school. */
+  /** Fiber pipe past 10 % out of round: cured under every repair approach. */
   readonly endOfLife: boolean;
-  /** Fraction of the diameter out of round, percent, for the liner's thickness. */
+  /** Out of round, percent of the diameter, for the liner's thickness. */
   readonly ovality_percent: number | undefined;
 }
 
-/** Everything known of the kind of a finding. */
+/** The row for this kind of finding. */
 export const kindOfJudged = (finding: Judged): FindingRow<FindingKind> =>
   kindOf(finding.placed.entry.finding);
 
 /** Roots and deposits: cleaned rather than repaired. */
 export const isCleaned = (finding: Judged): boolean => kindOfJudged(finding).cleaned ?? false;
 
-/** Nothing of ours puts it right, and nothing of ours goes near it before its owner was there. */
+/** We cannot fix it, and none of our equipment goes near it until its owner has been there. */
 export const isForOthers = (finding: Judged): boolean => kindOfJudged(finding).byOthers !== undefined;
 
-/** A sag: cured only by pipe laid to grade over all of it. */
+/** A belly: cured only by pipe laid to grade over all of it. */
 export const isSag = (finding: Judged): boolean => kindOfJudged(finding).sags ?? false;
 
-/** A finding that cleaning does not answer: new pipe or a liner cures it, or nothing of ours does. */
+/** A defect that cleaning does not fix: new pipe or a liner cures it, or it is left to others. */
 export const isCurable = ({ cures }: Judged): boolean =>
   cures.length === 0 || cures.some((cure) => cure !== 'clean');
 
-/** A joint that roots come in by, and will again where it is left. */
+/** A joint that roots enter, and will enter again if it is left. */
 export const isRootJoint = (finding: Judged): boolean =>
   (kindOfJudged(finding).regrows ?? false) && finding.grade >= 1 && !finding.possible;
 

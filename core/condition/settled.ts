@@ -5,7 +5,7 @@ import { covers, type Interval } from '../line/intervals.js';
 import { sightOf, type LineModel, type PlacedEntry } from '../line/model.js';
 
 /**
- * A before-cleaning root or deposit is settled when a full cleaning, no later than a current run, reached all its
+ * A root or deposit recorded before cleaning is settled when a full cleaning, no later than a current run, covered its
  * place and that run saw it.
  */
 export function isSettled(

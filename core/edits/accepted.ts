@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { acceptanceSchema } from '../job/schema.js';
 import { editKind } from './kind.js';
 
-/** An offer accepted, or that taken back. */
+/** Accepting an offer, or withdrawing the acceptance. */
 export const acceptedEdit = editKind({
   kind: 'accepted',
   schema: z.strictObject({ kind: z.literal('accepted'), set: acceptanceSchema.nullable() }),

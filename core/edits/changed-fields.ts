@@ -2,7 +2,7 @@ import { sameJson } from './merge.js';
 
 export const nothingChanged = 'nothing changed';
 
-/** Words for the fields of a job, a line and a run, where they are not their own word. */
+/** Display names for fields of a job, line or run, where the field name itself will not do. */
 const fieldWords: Readonly<Record<string, string>> = {
   inspectedOn: 'date',
   site: 'site',
@@ -12,7 +12,7 @@ const fieldWords: Readonly<Record<string, string>> = {
   zeroReading_ft: 'zero reading',
 };
 
-/** The fields that differ, each with what it was and is where that fits a sentence. */
+/** The fields that differ, with old and new values where they fit in a sentence. */
 export function changedFields(before: object, after: object): string {
   const [old, now] = [before as Record<string, unknown>, after as Record<string, unknown>];
   const fields = [...new Set([...Object.keys(old), ...Object.keys(now)])].filter(

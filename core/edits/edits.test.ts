@@ -5,7 +5,7 @@ import type { Entry, Job, PlainJob } from '../job/schema.js';
 import { readJob } from '../files/read.js';
 import { newLineEdits } from './new-line.js';
 
-// A property of undo, not a value: an edit and what takes it back leave the job as it was.
+// A property of undo, not a value: an edit followed by its inverse leaves the job unchanged.
 const edits = (job: Job, pick: number): Edit[] => {
   const line = job.lines[pick % job.lines.length];
   const run = line?.runs[0];

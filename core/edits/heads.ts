@@ -1,6 +1,6 @@
 import type { Job, JobHead, Line, LineHead, Run, RunHead } from '../job/schema.js';
 
-/** A job without its lines and without what was accepted. */
+/** A job without its lines and accepted offer. */
 export function jobHead(job: Job): JobHead {
   const { format: _format, version: _version, lines: _lines, accepted: _accepted, ...head } = job;
   return head;

@@ -12,14 +12,16 @@ import { temperatureEdit } from './temperature.js';
 export { jobHead, lineHead, runHead } from './heads.js';
 export type { StoredRow } from './kind.js';
 
-/** An edit of a line, a run or an entry says twice which it is: in its address, and in what it sets. */
+/** An edit of a line, run or entry carries its id twice: in its address and in the value it sets. */
 function isOfWhatItSets({ kind, set, ...address }: AnyEdit): boolean {
   const own = (address as Record<string, unknown>)[kind];
   const sets = typeof set === 'object' && set !== null && 'id' in set ? set.id : undefined;
   return own === undefined || sets === undefined || own === sets;
 }
 
-/** Every kind of edit. To add one, write its file and list it here: schema, store, merging and history follow. */
+/**
+ * Every kind of edit. To add one, write its file and list it here; schema, store, merge and history follow from it.
+ */
 const editKinds = [jobEdit, acceptedEdit, temperatureEdit, lineEdit, pinsEdit, runEdit, entryEdit] as const;
 
 type Schemas<Kinds> = {
@@ -27,8 +29,8 @@ type Schemas<Kinds> = {
 };
 
 /**
- * One thing a person said or took back. `set: null` removes; a thing that is not there yet is added at the end.
- * The same edits are applied in the browser at once and in the store for good.
+ * One change to a job. `set: null` removes; an item that does not exist yet is appended. The same edit is applied
+ * optimistically in the browser and permanently in the store.
  */
 export const editSchema = z
   .discriminatedUnion('kind', editKinds.map(({ schema }) => schema) as unknown as Schemas<typeof editKinds>)
@@ -48,33 +50,33 @@ function kindOf({ kind }: AnyEdit): EditKind {
 /** The job after an edit. An edit of a run or entry whose line or run is gone changes nothing. */
 export const applyEdit = (job: Job, edit: Edit): Job => kindOf(edit).write(job, edit);
 
-/** The edit that takes this one back, on the job as it was before. */
+/** The inverse of an edit, computed on the job before it. */
 export const inverseOf = <E extends Edit>(job: Job, edit: E): E => ({
   ...edit,
   set: kindOf(edit).read(job, edit),
 });
 
-/** Names of the things that an edit changes: two edits that share one may pull apart. */
+/** Keys of what an edit changes: two edits that share a key may conflict. */
 export const thingsOf = (edit: Edit): readonly [string, ...string[]] => kindOf(edit).things(edit);
 
-/** The line or run that it belongs to is gone. */
+/** The line or run it belongs to is gone. */
 export const isHomeless = (job: Job, edit: Edit): boolean => kindOf(edit).isHomeless?.(job, edit) ?? false;
 
-/** Two changes to what it is of are never merged field by field. */
+/** Conflicting changes to its target are never merged field by field. */
 export const isWhole = (edit: Edit): boolean => kindOf(edit).whole ?? false;
 
-/** What it sets, for merging: a list that is not there is an empty one. */
+/** The value it sets, for merging; a missing list counts as empty. */
 export const mergeable = (edit: Edit): object | null => edit.set ?? (kindOf(edit).isList ? [] : null);
 
-/** The stored row that holds what it says. */
+/** The database row that stores the value. */
 export const rowOf = (edit: Edit): StoredRow => kindOf(edit).row(edit);
 
-/** What a change did, in a sentence: "Roots, 15 %… at 46 → Roots, 30 %… at 46". `before` is what takes it back. */
+/** Describes a change in a sentence: "Roots, 15 %… at 46 → Roots, 30 %… at 46". `before` is the inverse edit. */
 export const sayChange = (edit: Edit, before: Edit): string => kindOf(edit).say(edit, before);
 
-/** What a change says where nobody knows what stood before it. */
+/** Describes a change whose previous value is unknown. */
 export const sayAlone = (edit: Edit): string =>
   sayChange(edit, edit.kind === 'job' ? edit : { ...edit, set: null });
 
-/** Whether bringing this back restores something that is gone. */
+/** Whether applying this inverse restores something that was deleted. */
 export const isDeletion = (edit: Edit): boolean => edit.set === null && !kindOf(edit).isList;

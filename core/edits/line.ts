@@ -26,7 +26,7 @@ export const lineEdit = editKind({
   },
 });
 
-/** Points that came, went or changed, and the other fields. */
+/** Points added, removed or changed, and the other fields. */
 function lineChange(before: LineHead, after: LineHead): string {
   const names = (all: LineHead['points']) => new Map(all.map((point) => [point.id, point]));
   const [old, now] = [names(before.points), names(after.points)];

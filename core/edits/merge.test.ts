@@ -19,7 +19,8 @@ const value = fc.record(
   { requiredKeys: [] },
 );
 
-// The laws of any three-way merge: an untouched side changes nothing, equal sides agree, and it does not matter who is whom.
+// Laws of any three-way merge: an untouched side changes nothing, equal sides agree, and the order of the sides does
+// not matter.
 test('three-way merge: identity, agreement, symmetry, nothing invented', () => {
   fc.assert(
     fc.property(value, value, value, (base, theirs, mine) => {

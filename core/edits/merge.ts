@@ -1,9 +1,10 @@
-/** What came of two changes to one thing: both together, or the fields where they pull apart. */
+/** Result of merging two changes to one value: the merged value, or the fields that conflict. */
 export type Merged<T> = { readonly merged: T } | { readonly clash: readonly string[] };
 
 /**
- * Three-way merge of plain JSON: what either side changed against the base is taken; where both changed the same thing
- * differently it clashes, named by path. Lists of things with ids merge thing by thing, other lists whole.
+ * Three-way merge of plain JSON: a change on either side against the base is taken; where both sides changed the same
+ * field differently it is a conflict, named by path. Lists of items with ids merge item by item, other lists as a
+ * whole.
  */
 export function mergeThree<T>(base: T, theirs: T, mine: T): Merged<T> {
   const clash: string[] = [];

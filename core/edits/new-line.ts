@@ -4,22 +4,25 @@ import type { Job, Line, LineHead, Run } from '../job/schema.js';
 import { lineHead } from './heads.js';
 import type { Edit } from './index.js';
 
-/** What a person says of a line that is new to a job. */
+/** What the user enters for a new line of a job. */
 export interface NewLineSaid {
-  /** What it is called; its id comes of it. */
+  /** Its name, from which the id is made. */
   readonly name: string;
-  /** The line that it joins; undefined where it goes to the main by itself. */
+  /** The line it joins; undefined where it runs to the main on its own. */
   readonly joins: Line | undefined;
-  /** Where it joins that line, ft from that line's zero; undefined until the camera tells. */
+  /** Where it joins, ft from that line's zero; undefined until the camera finds it. */
   readonly at_ft?: number | undefined;
-  /** The day of its first run. */
+  /** Date of its first run. */
   readonly on: Day;
 }
 
-/** A taped or paced place of a branch is good for so much until the camera has seen it, ft. */
+/** Default ± of a taped or paced branch connection until the camera has seen it, ft. */
 const saidPlusMinus_ft = 3;
 
-/** The edits that add a line with its own zero and an empty first run, and the branch where it joins another one. */
+/**
+ * The edits that add a line with its own zero and an empty first run, plus the branch connection where it joins another
+ * line.
+ */
 export function newLineEdits(
   { lines }: Job,
   { name, joins, at_ft, on }: NewLineSaid,
@@ -58,7 +61,7 @@ export function newLineEdits(
   };
 }
 
-/** An id of plain letters from a name, that no line bears: the second of a name is number 2. */
+/** A plain-letter id made from a name and unique among the lines: the second of a name gets number 2. */
 function freeLineId(name: string, lines: readonly Line[]): string {
   const taken = lines.map(({ id }) => id);
   const base =

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { idSchema, pinsSchema, type Pin } from '../job/schema.js';
 import { editKind, lineOf, within } from './kind.js';
 
-/** The pins of a line, and nothing else of it; null where it has none. */
+/** The pins of a line; null where it has none. */
 export const pinsEdit = editKind({
   kind: 'pins',
   schema: z.strictObject({ kind: z.literal('pins'), line: idSchema, set: pinsSchema.nullable() }),

@@ -4,7 +4,7 @@ import { editKind } from './kind.js';
 
 type Set = { readonly temperature_F: number } | null;
 
-/** The air temperature of the day, °F: a field of the job, said apart from it by whoever stands at the pipe. */
+/** Air temperature of the day, °F: a job field edited on its own, since whoever stands at the pipe sets it. */
 export const temperatureEdit = editKind({
   kind: 'temperature',
   schema: z.strictObject({
@@ -18,7 +18,7 @@ export const temperatureEdit = editKind({
     const now = { ...others, ...set };
     return Object.keys(now).length > 0 ? { ...rest, site: now } : rest;
   },
-  // A job that is edited at the same time is merged with it field by field.
+  // Concurrent edits of the job are merged with it field by field.
   things: () => ['job'],
   row: () => ({ of: 'job' }),
   say: ({ set }, before) => `Temperature of the day: ${said(before.set)} → ${said(set)}`,

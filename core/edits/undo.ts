@@ -1,12 +1,12 @@
-/** One accepted set of edits, by its sender's id, and the set it took back, if it did. */
+/** One accepted set of edits: its sender's id, and the set it reverted, if any. */
 export interface ChangeSet {
   readonly sent: string;
   readonly undoes?: string | null | undefined;
 }
 
 /**
- * What undo and redo would take back next: an undo is a set that takes another back, a redo is one that takes back
- * an undo. Anything new ends what could be redone. Sets oldest first, of one device.
+ * The sets that undo and redo would revert next: an undo is a set that reverts another, a redo one that reverts an
+ * undo. Any new edit clears the redo. Sets oldest first, from one device.
  */
 export function undoState(sets: readonly ChangeSet[]): {
   undo: string | undefined;

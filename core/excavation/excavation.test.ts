@@ -73,7 +73,7 @@ test('protection is that of the deepest cell, and loose earth is a quarter more'
   expect([figures.depth.value, figures.bank.value, figures.loose.value]).toEqual([6, 4, 5]);
 });
 
-// Plane trigonometry: two tapes from two marks give a place back, and a hole is a rectangle on the ground.
+// Plane trigonometry: taped distances from two marks locate a place, and an excavation is a rectangle on the ground.
 test('every corner of a hole is found again from its two tapes, and the four make the hole', () => {
   fc.assert(
     fc.property(
@@ -83,7 +83,7 @@ test('every corner of a hole is found again from its two tapes, and the four mak
       fc.double({ min: 2, max: 20, noNaN: true }),
       (apart, off, from_ft, length) => {
         const hypot = (x: number, y: number) => Math.hypot(x, y);
-        // A line that runs straight out between two marks, taped at both its ends.
+        // A line that runs straight out between two marks, taped at both ends.
         const place = (id: string, x: number, y: number) => ({
           of: id,
           side: 'left' as const,
@@ -134,7 +134,8 @@ test('every corner of a hole is found again from its two tapes, and the four mak
   );
 });
 
-// 29 CFR 1926 Appendix B, from memory: from 5 ft soil B is sloped 1 : 1; in pavement it is shored, with the slope told.
+// 29 CFR 1926 Appendix B, from memory: from 5 ft soil B is sloped 1 : 1; in pavement it is shored, and the slope is
+// shown as well.
 test('the opening at the top as it is held, the other way to hold it, and what is within 2 ft of a hole', () => {
   const model = (soil: 'B' | 'C', surface: 'lawn' | 'street') =>
     lineModel(

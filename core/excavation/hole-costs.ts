@@ -5,7 +5,7 @@ import { cellIndexAt, holeKinds, type Ground, type GroundCell, type HoleKind } f
 import { costOf, endOf, footOf } from './parts.js';
 import { protections, topOut, type Protection } from './section.js';
 
-/** One piece of a hole's cost at one boundary: opening it, closing it, or widening it for a pit. */
+/** One component of an excavation's cost at a boundary: opening it, closing it, or widening it for a pit. */
 export interface HolePiece {
   readonly cost: number;
   readonly public_ft: number;
@@ -14,34 +14,39 @@ export interface HolePiece {
 type ByProtection<T> = Readonly<Record<Protection, T>>;
 
 /**
- * What holes cost, in parts that add up along the line, so that a search can open one here and close it there. A hole is
- * held one way over all of it, so every part has a value for each way. Rates are raw: markup and tax come at the end. Indexes
- * are of fine breaks.
+ * Excavation costs in parts that add up along the line, so that the search can open an excavation at one boundary and
+ * close it at another. One excavation uses one protection throughout, so every part has a value per protection. Rates
+ * are raw: markup and tax come at the end. Indexes are of fine breaks.
  */
 export interface HoleCosts {
-  /** The ways of holding a hole that may be cheapest somewhere on this line. */
+  /** The protections that can be cheapest somewhere on this line. */
   readonly ways: readonly Protection[];
-  /** Running cost of a trench up to each fine break, and its public feet. */
+  /** Running cost of a trench up to each fine break, and its feet in public ground. */
   readonly through: ByProtection<Float64Array>;
   readonly publicThrough: Float64Array;
-  /** Running number of cells in which no hole held like this can be open, and of those no dig may cross by hand either. */
+  /**
+   * Running count of cells where no excavation with this protection can be open, and of those that cannot be dug by
+   * hand either.
+   */
   readonly closedThrough: ByProtection<Float64Array>;
   readonly barredThrough: ByProtection<Float64Array>;
-  /** Opening a trench that starts at a fine break, with its room to work; closing one that ends there. */
+  /** Opening a trench that starts at a fine break, including its working room; closing one that ends there. */
   openDig: (index: number, held: Protection) => HolePiece | undefined;
   closeDig: (index: number, held: Protection) => HolePiece | undefined;
-  /** Ends of the hole of new pipe that starts or ends at a fine break, its working room included, ft. */
+  /** Ends of the excavation for new pipe that starts or ends at a fine break, including working room, ft. */
   digFrom: (index: number) => number;
   digTo: (index: number) => number;
-  /** A pit at a fine break: undefined where none can be dug. */
+  /** A pit at a fine break; undefined where none can be dug. */
   pit: (index: number, kind: PitKind) => PitPieces | undefined;
-  /** A pit over any reach, by the cheapest way to hold it; undefined where none can be dug. */
+  /** A pit over any reach with its cheapest protection; undefined where none can be dug. */
   aloneOver: (reach: Interval, kind: PitKind) => AlonePit | undefined;
-  /** Whether a hole that ended at one fine break and one that begins at another are far enough apart to be two. */
+  /**
+   * Whether an excavation ending at one fine break and one starting at another are far enough apart to stay separate.
+   */
   areApart: (ended: number, begins: number) => boolean;
 }
 
-/** A pit that nothing else shares, and how it is held. */
+/** A pit that shares nothing with another excavation, and its protection. */
 export interface AlonePit extends HolePiece {
   readonly held: Protection;
 }
@@ -49,13 +54,16 @@ export interface AlonePit extends HolePiece {
 export type PitKind = Exclude<HoleKind, 'dig'>;
 
 export interface PitPieces extends Interval {
-  /** Its upstream half with that end, and its downstream half with the other; undefined where it cannot be held so. */
+  /**
+   * Its upstream half including that end, and its downstream half including the other; undefined where this protection
+   * is not possible.
+   */
   readonly open: ByProtection<HolePiece | undefined>;
   readonly close: ByProtection<HolePiece | undefined>;
-  /** More than a trench over the same reach, upstream and downstream of the boundary. */
+  /** Extra cost over a trench of the same reach, upstream and downstream of the boundary. */
   readonly widerUpstream: ByProtection<number>;
   readonly widerDownstream: ByProtection<number>;
-  /** The cheapest way to hold it where it stands alone. */
+  /** Cheapest protection when it stands alone. */
   readonly alone: AlonePit | undefined;
 }
 
@@ -63,7 +71,7 @@ export interface PitPieces extends Interval {
 export const pitHalf_ft = 2;
 const workingRoom_ft = 1;
 
-/** Each way of holding a hole, with what it comes to. */
+/** One value per protection. */
 export const byProtection = <T>(make: (held: Protection) => T): ByProtection<T> => ({
   none: make('none'),
   slope: make('slope'),
@@ -71,21 +79,21 @@ export const byProtection = <T>(make: (held: Protection) => T): ByProtection<T> 
   shield: make('shield'),
 });
 
-/** Running sums over the cells of a ground, and how they are read between two stations. */
+/** Running sums over the cells of the ground, and reading them between two stations. */
 interface Sums {
   readonly ground: Ground;
   readonly cost: Readonly<Record<HoleKind, ByProtection<Float64Array>>>;
-  /** Cost of a hole's end in each cell. */
+  /** Cost of an excavation's end in each cell. */
   readonly ends: Readonly<Record<HoleKind, ByProtection<Float64Array>>>;
   readonly publicThrough: Float64Array;
-  /** Running number of cells that a hole held like this cannot lie in. */
+  /** Running count of cells where an excavation with this protection cannot be. */
   readonly refusing: ByProtection<Float64Array>;
-  /** Running number of cells over which no slope may run out. */
+  /** Running count of cells that a slope may not extend over. */
   readonly flat: Float64Array;
   between: (sums: Float64Array, from_ft: number, to_ft: number) => number;
 }
 
-/** Every piece of every hole that may be dug over a line. */
+/** Cost parts of every excavation that may be dug over a line. */
 export function holeCosts(ground: Ground): HoleCosts {
   const sums = sumsOf(ground);
   const [from, to] = [(index: number) => digFrom(ground, index), (index: number) => digTo(ground, index)];
@@ -96,7 +104,7 @@ export function holeCosts(ground: Ground): HoleCosts {
   const opens = byProtection((held) => memo((index) => openDig(sums, index, held)));
   const closes = byProtection((held) => memo((index) => closeDig(sums, index, held)));
   const pit = (index: number, kind: PitKind) => pits[kind](index);
-  // A pit reaches further than a trench's room to work: the further of the two decides, whichever it is.
+  // A pit can extend past a trench's working room: the longer of the two counts.
   const endsAt = memo((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
   const beginsAt = memo((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
   return {
@@ -106,7 +114,7 @@ export function holeCosts(ground: Ground): HoleCosts {
     closedThrough: byProtection((held) =>
       count(ground, (cell) => cell.closedTo !== undefined || !cell.mayHold[held]),
     ),
-    // Sides that slope would undermine what is dug into by hand.
+    // Sides whose slope would undermine ground that has to be dug by hand.
     barredThrough: byProtection((held) =>
       count(ground, (cell) => (cell.closedTo === undefined ? !cell.mayHold[held] : held === 'slope')),
     ),
@@ -120,7 +128,7 @@ export function holeCosts(ground: Ground): HoleCosts {
   };
 }
 
-/** Of shoring and a shield the dearer is asked only where the cheaper cannot stand. */
+/** The more expensive of shoring and shield matters only where the cheaper one is not possible. */
 function waysWorthAsking({ cells, prices }: Ground): Protection[] {
   const open = cells.filter(({ closedTo }) => closedTo === undefined);
   const some = (held: Protection) => open.some(({ mayHold }) => mayHold[held]);
@@ -172,7 +180,7 @@ function sumsOf(ground: Ground): Sums {
   };
 }
 
-/** Whether every cell that a stretch overlaps counts nothing. */
+/** Whether no cell that a stretch overlaps is counted. */
 function isFree({ ground }: Sums, counted: Float64Array, from_ft: number, to_ft: number): boolean {
   if (to_ft - from_ft <= tolerance.exact) return true;
   const first = cellIndexAt(ground, from_ft, 'downstream');
@@ -180,7 +188,9 @@ function isFree({ ground }: Sums, counted: Float64Array, from_ft: number, to_ft:
   return num(counted, last + 1) - num(counted, first) === 0;
 }
 
-/** One end of a hole: what it costs held like this; undefined where the top of its slope may not run out over the ground. */
+/**
+ * Cost of one end of an excavation with this protection; undefined where its slope may not extend over the ground.
+ */
 function endCost(
   sums: Sums,
   kind: HoleKind,
@@ -195,7 +205,7 @@ function endCost(
     const out_ft = topOut(cell.sections[kind], held);
     const top = lies === 'downstream' ? x - out_ft : x + out_ft;
     const [first, last] = [ground.breaks[0] ?? 0, ground.breaks.at(-1) ?? 0];
-    // Nobody knows what lies beyond the line's ends: the house, or the street.
+    // Nothing is known beyond the line's ends: the house, or the street.
     if (top < first - tolerance.exact || top > last + tolerance.exact) return undefined;
     if (!isFree(sums, sums.flat, Math.min(top, x), Math.max(top, x))) return undefined;
   }
@@ -228,7 +238,10 @@ function closeDig(sums: Sums, index: number, held: Protection): HolePiece | unde
 
 const closedAt = ({ cells }: Ground, index: number) => cells[index]?.closedTo !== undefined;
 
-/** Where the hole of new pipe from this break begins: room to work and its ± further up, but not into closed ground. */
+/**
+ * Where the excavation for new pipe from this break begins: upstream by working room and ±, but not into ground that is
+ * off limits.
+ */
 function digFrom(ground: Ground, index: number): number {
   const { breaks, cells, plusMinus } = ground;
   const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
@@ -241,7 +254,7 @@ function digFrom(ground: Ground, index: number): number {
   return Math.max(wanted, breaks[open] ?? first);
 }
 
-/** Where it ends: the same, downstream. */
+/** Where it ends, downstream likewise. */
 function digTo(ground: Ground, index: number): number {
   const { breaks, cells, plusMinus } = ground;
   const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
@@ -254,11 +267,11 @@ function digTo(ground: Ground, index: number): number {
   return Math.min(wanted, breaks[open] ?? last);
 }
 
-/** The larger ± of the two ends that may meet at a break, ft: a pit may serve either. */
+/** The larger ± of the two actions' ends that can meet at a break, ft: a pit can serve either. */
 export const pitPlusMinus = ({ plusMinus }: Ground, index: number): number =>
   Math.max(plusMinus.from[index] ?? 0, plusMinus.to[index] ?? 0);
 
-/** Where a pit at a break lies: 4 ft about it and its ± either side, moved inside the line. */
+/** Extent of a pit at a break: 4 ft centered on it plus its ± either side, shifted to stay inside the line. */
 export function pitReach(ground: Ground, index: number): Interval {
   const { breaks } = ground;
   const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
@@ -270,7 +283,7 @@ export function pitReach(ground: Ground, index: number): Interval {
   };
 }
 
-/** Nobody digs a pit in no-dig ground, under a building or where we do not act. */
+/** No pit is dug in no-dig ground, under a building or outside the ground we work in. */
 const mayPit = ({ cells }: Ground, { from_ft, to_ft }: Interval): boolean =>
   !cells.some(
     (cell) =>
@@ -279,7 +292,7 @@ const mayPit = ({ cells }: Ground, { from_ft, to_ft }: Interval): boolean =>
       cell.to_ft > from_ft + tolerance.exact,
   );
 
-/** The upstream or downstream part of a pit with its end, for each way of holding it. */
+/** The upstream or downstream part of a pit with its end, for each protection. */
 const pitPart = (
   sums: Sums,
   kind: PitKind,
@@ -302,7 +315,7 @@ const pitPart = (
         };
   });
 
-/** The cheapest way to hold two parts of a pit as one. */
+/** The cheapest protection that two parts of a pit can share. */
 const cheapestAlone = (
   open: ByProtection<HolePiece | undefined>,
   close: ByProtection<HolePiece | undefined>,

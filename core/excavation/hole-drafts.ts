@@ -6,7 +6,7 @@ import type { HolePiece } from './hole-costs.js';
 import { cubicFeetPerYard } from './parts.js';
 import type { HoleQuantities } from './quantities.js';
 
-/** What it takes to dig a hole, protect it, and restore the ground. */
+/** Price lines for digging an excavation, protecting it and restoring the ground. */
 export function excavationDrafts(
   quantities: HoleQuantities,
   prices: Prices,
@@ -117,9 +117,9 @@ function permitDraft(public_ft: number, prices: Prices, draft: Drafting): Draft 
   );
 }
 
-/** A hole with less public ground than this needs no permit, ft. */
+/** An excavation with less public ground than this needs no permit, ft. */
 export const leastPublic_ft = tolerance.ft;
 
-/** What a hole that stands alone costs with its permit, raw. */
+/** Cost of an excavation that stands alone, with its permit, raw. */
 export const withPermit = ({ cost, public_ft }: HolePiece, { permit_per_hole }: Prices): number =>
   cost + (public_ft > leastPublic_ft ? permit_per_hole : 0);

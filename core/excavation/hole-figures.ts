@@ -3,7 +3,7 @@ import type { Soil, SurfaceKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import { bedding_ft, deepestOf, type Protection, type Section } from './section.js';
 
-/** What a crew reads of one hole before they dig it. */
+/** Figures of one excavation that a crew needs before digging. */
 export interface HoleFigures {
   readonly depth: Figure;
   /** Length and width of the bottom, ft. */
@@ -16,7 +16,7 @@ export interface HoleFigures {
 
 const looseness = 1.25;
 
-/** Depth, bottom, protection and earth of a hole from the cells it goes through. */
+/** Depth, bottom, protection and volume of an excavation from the cells it crosses. */
 export function holeFigures(
   hole: Interval,
   cells: readonly (Interval & { section: Section; surface: SurfaceKind })[],
@@ -79,10 +79,10 @@ function sayProtection(held: Protection, section: Section | undefined, soil: Soi
   return soil === 'rock' && section.deep ? 'none, stable rock' : 'none';
 }
 
-/** From here a way out is needed and bad air is likelier, ft. */
+/** From this depth a means of egress is required and bad air is more likely, ft. */
 const airFrom_ft = 4;
 
-/** The usual cautions that apply to this hole. 29 CFR 1926.651–652, from memory. */
+/** Standard cautions that apply to this excavation. 29 CFR 1926.651–652, from memory. */
 function cautionsOf(sections: readonly Section[]): string[] {
   if (sections.length === 0) return ['Sewer air: test before going in under the floor.'];
   return [

@@ -8,13 +8,13 @@ import { topOut, type Protection, type Section } from './section.js';
 /** Hand-dig this near a utility, ft. Common practice. */
 const handDigWithin_ft = 2;
 
-/** What a crew needs beside the figures of a hole: what is in its way, what goes back on top, and where to find it again. */
+/** What a crew needs besides the figures: utilities in the way, the surface to restore, and how to find the place. */
 export interface HoleSheet {
-  /** How far the top of its sides lies out from the bottom, ft; 0 where they stand upright. */
+  /** Horizontal run of the sloped sides, ft; 0 where the sides are vertical. */
   readonly topOut_ft: number;
-  /** Opening at the ground, ft: length along the line, and across. */
+  /** Opening at ground level, ft: length along the line, and width. */
   readonly opening_ft: readonly [number, number];
-  /** The other way to hold it, where there are two: sloped instead of shored, or the other way about. */
+  /** The alternative protection, where there is one: sloped instead of shored, or the reverse. */
   readonly otherwise: { readonly how: string; readonly opening_ft: readonly [number, number] } | undefined;
   /** Invert below the ground at its two ends, ft. */
   readonly inverts_ft: readonly [number, number];
@@ -24,7 +24,7 @@ export interface HoleSheet {
     readonly depth_ft: number | undefined;
   }[];
   readonly restore: readonly { readonly surface: string; readonly area: Figure }[];
-  /** The corners of the bottom, with two tapes each; empty where the line was not laid on the ground. */
+  /** Corners of the bottom with two taped distances each; empty where the line has no ground positions. */
   readonly corners: readonly HoleCorner[];
   readonly isPublic: boolean;
 }
@@ -35,11 +35,11 @@ export interface HoleCorner {
   readonly tapes: readonly { readonly mark: string; readonly distance: Figure }[];
 }
 
-/** Whether a utility that crosses at a station is in the way of a hole. */
+/** Whether a utility crossing at a station conflicts with an excavation. */
 export const isInTheWay = (station_ft: number, hole: Interval): boolean =>
   station_ft > hole.from_ft - handDigWithin_ft && station_ft < hole.to_ft + handDigWithin_ft;
 
-/** Lays one hole out for the crew. */
+/** Lays out one excavation for the crew. */
 export function holeSheet(
   hole: Interval,
   deepest: Section | undefined,
@@ -94,12 +94,12 @@ function otherWay(
       };
 }
 
-/** Corners of the bottom, half its width off the line's way over the ground, each taped from its two nearest marks. */
+/** Corners of the bottom, half its width either side of the line's course, each taped from its two nearest marks. */
 function cornersOf(hole: Interval, width_ft: number, course: Course, model: LineModel): HoleCorner[] {
   const [start, stop] = [course.place(hole.from_ft), course.place(hole.to_ft)];
   if (!start || !stop) return [];
   const along = tapeTo(start, stop) || 1;
-  // To the left of somebody who looks downstream.
+  // Left as seen looking downstream.
   const left = { x_ft: -(stop.y_ft - start.y_ft) / along, y_ft: (stop.x_ft - start.x_ft) / along };
   const names = new Map(model.line.marks?.map(({ id, name }) => [id, name]));
   const corner = (at: GroundPlace, side: 1 | -1, name: string): HoleCorner => {

@@ -3,22 +3,22 @@ import type { HoleKind } from './ground.js';
 import type { HoleQuantities } from './quantities.js';
 import type { Protection } from './section.js';
 
-/** The letter that a hole goes by wherever it is named. */
+/** The letter that identifies an excavation everywhere. */
 export const holeLetter = (id: string): string => {
   const number = Number(id.replace(/^\D+/, ''));
   return number >= 1 && number <= 26 ? String.fromCharCode(64 + number) : id;
 };
 
-/** A hole of the chosen scope. */
+/** An excavation of the chosen scope. */
 export interface Hole extends Interval {
   readonly id: string;
   readonly kind: HoleKind;
-  /** How it is held, over all of it. */
+  /** Its protection, over its full length. */
   readonly protection: Protection;
   readonly serves: readonly string[];
-  /** Launch and burst pits inside it. */
+  /** Launch and bursting pits inside it. */
   readonly widened: readonly (Interval & { kind: HoleKind })[];
   readonly quantities: HoleQuantities;
-  /** Fine breaks at which a launch pit is closed with a piece of pipe. */
+  /** Fine breaks where a launch pit is closed with a piece of pipe. */
   readonly closings: readonly number[];
 }

@@ -4,15 +4,15 @@ import type { GroundCell, HoleKind } from './ground.js';
 import { earthOfEnd, earthPerFoot, topOut, type Protection } from './section.js';
 
 export const cubicFeetPerYard = 27;
-/** Restored past the edge of the opening in pavement, ft each side. Common practice. */
+/** Pavement restored past the edge of the opening, ft each side. Common practice. */
 const pavementMargin_ft = 1;
 
-/** What one foot of a hole takes, or one of its ends: its cost and its quantities are made of the same parts. */
+/** Quantities of one foot of an excavation, or of one of its ends: cost and quantities are both built from these. */
 export interface Part {
   readonly earth_ft3: number;
   /** Deep enough to need protection: dug at the deeper rate. */
   readonly deep: boolean;
-  /** Wall that is shored, and wall that a shield stands against. */
+  /** Shored wall area, and shielded wall area. */
   readonly shored_ft2: number;
   readonly shielded_ft2: number;
   readonly restore_ft2: number;
@@ -25,7 +25,7 @@ const walls = (held: Protection, area_ft2: number) => ({
   shielded_ft2: held === 'shield' ? area_ft2 : 0,
 });
 
-/** One foot of hole through a cell. Nothing where the pipe is exposed or reached by hand under a building. */
+/** One foot of excavation through a cell. Zero where the pipe is exposed or reached by hand under a building. */
 export function footOf(cell: GroundCell, kind: HoleKind, held: Protection): Part | undefined {
   if (cell.closedTo) return undefined;
   const section = cell.sections[kind];
@@ -38,7 +38,7 @@ export function footOf(cell: GroundCell, kind: HoleKind, held: Protection): Part
   };
 }
 
-/** One end of a hole, in the cell it ends in. */
+/** One end of an excavation, in the cell it ends in. */
 export function endOf(cell: GroundCell, kind: HoleKind, held: Protection): Part | undefined {
   if (cell.closedTo) return undefined;
   const section = cell.sections[kind];

@@ -7,17 +7,17 @@ import type { Protection } from './section.js';
 export interface HoleQuantities {
   readonly earthTo5_yd3: number;
   readonly earthBelow5_yd3: number;
-  /** Wall that is shored, and wall that a shield stands against. */
+  /** Shored wall area, and shielded wall area. */
   readonly shored_ft2: number;
   readonly shielded_ft2: number;
   /** Surface to restore by kind, ft². */
   readonly restore_ft2: ReadonlyMap<string, number>;
   readonly public_ft: number;
-  /** The same earth before it is turned into yards, along the hole and at its two ends, ft³. */
+  /** The same volume before conversion to cubic yards, along the excavation and at its two ends, ft³. */
   readonly earth_ft3: Readonly<Record<'to5' | 'below5', { along: number; ends: number }>>;
 }
 
-/** Quantities of a hole over a reach; `launch` and `burst` parts inside a dig's hole widen it where they lie. */
+/** Quantities of an excavation over a reach; `launch` and `burst` pits widen it where they lie. */
 export function holeQuantities(
   ground: Ground,
   hole: Interval,

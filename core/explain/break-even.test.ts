@@ -12,14 +12,14 @@ const { job } = readJobText(
 if (!job) throw new Error('the demo job cannot be read');
 const ready = readyJob(job);
 
-/** The method at a station of the first line, by the whole scope with the price book as a job would carry it. */
+/** The method at a station of the first line, from the whole scope with the price book as a job would carry it. */
 function methodAt(own: typeof ready, station_ft: number, prices: typeof ready.prices) {
   const scope = ownScope({ ...own, prices });
   return scope.lines[0]?.segments.find(({ from_ft, to_ft }) => station_ft >= from_ft && station_ft < to_ft)
     ?.method;
 }
 
-/** Cracks over 12 ft of shallow clay: near enough to call between a liner and new pipe. */
+/** Cracks over 12 ft of shallow clay: a close call between a liner and new pipe. */
 const close = readyJob({
   format: 'open-trench-job',
   version: 1,
@@ -47,7 +47,7 @@ const close = readyJob({
   ],
 });
 
-// The definition itself: just short of a break-even the choice stands, just past it the other method has its place.
+// The definition itself: just before a break-even the choice holds, just past it the other method takes over.
 test.each([
   ['the demo line', ready, 25.5, 2],
   ['a close call', close, 36, 2],

@@ -3,7 +3,7 @@ import type { Method } from '../job/vocabulary.js';
 import type { ReadiedJob } from '../solve/ready.js';
 import { wayOf } from '../solve/way.js';
 
-/** Rates that rise and fall together, by what they are for. */
+/** Rates that move together, grouped by purpose. */
 export const priceGroups = {
   lining: ['liner_per_ft', 'liner_each', 'shortLiner_each'],
   digging: ['digTo5_per_yd3', 'digBelow5_per_yd3', 'support_per_ft2', 'backfill_per_yd3', 'handDug_per_ft'],
@@ -16,17 +16,17 @@ export const priceGroups = {
 } as const satisfies Record<string, readonly (keyof Prices)[]>;
 export type PriceGroup = keyof typeof priceGroups;
 
-/** How far a group of rates must move before another method takes this place, and which one. */
+/** How far a group of rates must move before another method wins here, and which one. */
 export interface BreakEven {
   readonly group: PriceGroup;
-  /** Over 1 dearer, under 1 cheaper: 1.2 is 20 % dearer. */
+  /** Above 1 is dearer, below 1 cheaper: 1.2 is 20 % dearer. */
   readonly factor: number;
   readonly becomes: Method;
 }
 
-/** How far rates are moved in search of a flip, either way. */
+/** Limit for how far rates are moved in search of a break-even, in either direction. */
 const furthest = 3;
-/** Found to within this share of the rate. */
+/** Tolerance of the result, as a fraction of the rate. */
 const within = 0.005;
 
 /** The price book with one group of rates multiplied. */
@@ -42,9 +42,9 @@ function times(rate: unknown, factor: number): unknown {
 }
 
 /**
- * What would flip the choice at a station: for every group of rates, dearer and cheaper by up to three times, the point
- * where another method becomes cheapest there, found by solving again and halving. Nearest first. Each solve is exact;
- * a flip that turns back within the range is not looked for.
+ * Break-evens of the choice at a station: for every group of rates, dearer and cheaper by up to a factor of three, the
+ * point where another method becomes cheapest there, found by bisection over exact solves. Nearest first. A choice that
+ * changes and changes back within the range is not detected.
  */
 export function breakEvens(ready: ReadiedJob, lineId: string, station_ft: number): BreakEven[] {
   const methodAt = (prices: Prices): Method | undefined => {

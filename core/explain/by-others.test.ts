@@ -32,7 +32,7 @@ test('where a utility runs through the pipe everybody is warned first, and nothi
       expect(line?.notPossible.map(({ rule }) => rule)).toContain('by-others');
       const across = line?.actions.filter(({ from_ft, to_ft }) => from_ft < at && at < to_ft) ?? [];
       expect(across.map(({ method }) => methodRow(method).id)).toEqual([]);
-      // A jetter that cleans roots elsewhere goes past it.
+      // A jetter cleaning roots elsewhere on the line would pass it.
       expect(line?.segments.filter(({ method }) => method === 'clean')).toEqual([]);
       if (scope.firstStep) expect(scope.firstStep.what).toMatch(/^have the owner of the utility/);
     }),

@@ -6,23 +6,23 @@ import { creditOf } from '../solve/carried.js';
 import { candidateCures } from '../solve/possible.js';
 import { leavesRoots, type LineWay } from '../solve/way.js';
 
-/** A finding that a way leaves as it is, and what it is likely to cost within the horizon, present value. */
+/** A finding left as it is, and its expected cost within the horizon, present value. */
 export interface LeftFinding {
   readonly finding: Judged;
   readonly costs: number;
 }
 
-/** What a way leaves undone on one line. `findings` and upkeep together are what the way carries. */
+/** What a scope leaves undone on one line. `findings` and upkeep add up to its expected future cost. */
 export interface LeftUndone {
   readonly findings: readonly LeftFinding[];
-  /** Present value of yearly cleaning, nothing where no root joint is left. */
+  /** Present value of yearly cleaning; zero where no root joint is left. */
   readonly yearlyCleaning: number;
-  /** Present value of a look every second year. */
+  /** Present value of an inspection every second year. */
   readonly looks: number;
   readonly rootsLeft: boolean;
 }
 
-/** Says finding by finding what a chosen way leaves on a line; undefined where the line has no way. */
+/** What a chosen scope leaves on a line, finding by finding; undefined where the line has no scope. */
 export function leftUndone({ prepared, chosen, line }: LineWay): LeftUndone | undefined {
   if (!chosen) return undefined;
   const { possible, carried } = prepared;
@@ -43,7 +43,7 @@ export function leftUndone({ prepared, chosen, line }: LineWay): LeftUndone | un
     if (method === 'clean') return finding.cures.includes('clean');
     const action = done.find((each) => overlaps(each, cell));
     if (!action) return false;
-    // Whatever is laid over them, roots and deposits are gone from what flows.
+    // Whatever covers them, roots and deposits are out of the flow.
     return isCleaned(finding) || candidateCures(track, action, action.from_ft, action.to_ft, finding);
   };
   const findings = line.condition.findings.flatMap((finding): LeftFinding[] => {

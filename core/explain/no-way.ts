@@ -6,7 +6,7 @@ import type { LineWay, Way } from '../solve/way.js';
 import type { Warning } from '../warning.js';
 import { refusalOn } from './refusals.js';
 
-/** For every line that has no way: the smallest set of pins that collide. */
+/** For every line with no feasible scope: the smallest set of pins that conflict. */
 export function noWayWarnings(way: Way): Warning[] {
   return way.lines.filter(({ chosen }) => !chosen).flatMap(noWay);
 }

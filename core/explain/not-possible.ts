@@ -7,9 +7,11 @@ import type { Obligation, Refusal, Track } from '../track/track.js';
 import type { Warning } from '../warning.js';
 import { refusalOn } from './refusals.js';
 
-/** A place that must be cured and cannot be under the rules: what blocks it, what would lift that, who else would act. */
+/**
+ * A place that must be cured and cannot be under the rules: what blocks it, what would lift that, who else could act.
+ */
 export interface NotPossible extends Interval {
-  /** The finding's entry id; null where a whole stretch is meant. */
+  /** The finding's entry id; null for a whole stretch. */
   readonly finding: string | null;
   readonly what: string;
   readonly rule: string;
@@ -18,7 +20,7 @@ export interface NotPossible extends Interval {
   readonly by: 'others';
 }
 
-/** Every place that the chosen way leaves uncured because nothing here may cure it, from upstream. */
+/** Every place the chosen scope leaves uncured because no method may cure it, from upstream. */
 export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[] {
   if (!chosen || chosen.uncured_ft <= 0) return [];
   const { track } = prepared.possible;
@@ -35,7 +37,7 @@ export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[
     .map(({ duty, at }) => {
       const refusals = duty.methods.flatMap((method): [Method, Refusal][] => {
         const refusal = refusalOn(track, method, at, line.restrictions) ?? besideIt(track, method, at);
-        // No sag is no obstacle: relaying to grade is only not meant for it.
+        // A missing belly blocks nothing: relaying to grade simply does not apply.
         return refusal.rule === 'no-sag' ? [] : [[method, refusal]];
       });
       return { ...at, ...told(duty, track, refusals), by: 'others' as const };
@@ -47,7 +49,7 @@ function told(
   { condition }: Track,
   all: readonly (readonly [Method, Refusal])[],
 ): Pick<NotPossible, 'finding' | 'what' | 'rule' | 'why' | 'lift'> {
-  // What lies beside a place counts only where nothing at the place itself is in the way.
+  // What lies next to a place counts only where nothing at the place itself blocks the method.
   const own = all.filter(([, { rule }]) => rule !== 'no-room');
   const refusals = own.length > 0 ? own : all;
   const only = findings.length === 1 ? condition.findings.find(({ id }) => id === findings[0]) : undefined;
@@ -59,7 +61,7 @@ function told(
   };
 }
 
-/** What stands in the way of each method that would cure it, and what would lift all of that. */
+/** What blocks each method that would cure it, and what would lift all of it. */
 function refusedBy(
   refusals: readonly (readonly [Method, Refusal])[],
 ): Pick<NotPossible, 'rule' | 'why' | 'lift'> {
@@ -71,14 +73,14 @@ function refusedBy(
   return {
     rule: first?.[1].rule ?? 'no-method',
     why: [...reasons].map(([reason, methods]) => `${methods.join(', ')}: ${reason}`).join('; '),
-    // Where something refuses a dig, to dig is no help.
+    // Digging is no remedy where something refuses a dig.
     lift: [...new Set(refusals.map(([, { lift }]) => lift).filter((lift) => !/^dig this/.test(lift)))].join(
       ', or ',
     ),
   };
 }
 
-/** Where the place itself refuses nothing, the ground or the pipe beside it does. */
+/** Where the place itself refuses nothing, the ground or pipe next to it does. */
 function besideIt(track: Track, method: Method, at: Interval): Refusal {
   const near = track.cells.filter(
     ({ from_ft, to_ft }) => from_ft < at.to_ft + beside_ft && to_ft > at.from_ft - beside_ft,
@@ -99,10 +101,10 @@ function besideIt(track: Track, method: Method, at: Interval): Refusal {
   };
 }
 
-/** How far beside a place its room is looked for, ft: a launch pit and a sound end. */
+/** How far either side of a place its space is checked, ft: a launch pit and a sound end. */
 const beside_ft = 6;
 
-/** The same as warnings, for every list of them. */
+/** The same as warnings. */
 export const notPossibleWarnings = (way: LineWay): Warning[] =>
   notPossibleOn(way).map(({ from_ft, what, why, lift }) => ({
     rule: 'not-possible',

@@ -7,7 +7,7 @@ import { totalOf } from '../price/price-line.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
 import { wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
 
-/** A watched place that is left, and what curing it in this scope would add. */
+/** A watched place left as it is, and what curing it in this scope would add. */
 export interface Option {
   readonly what: string;
   readonly adds: number;

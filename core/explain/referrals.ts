@@ -7,7 +7,7 @@ import type { ScopedLine } from '../solve/way.js';
 
 export type Referral = Condition['referrals'][number];
 
-/** What another owner must act on: the main's own faults, and what is bad in a public part that is left to its owner. */
+/** Findings for another owner: defects of the main itself, and findings in a public part left to its owner. */
 export function referralsOf({ model, condition }: ScopedLine, rules: Rules): Referral[] {
   const left = rules.publicPart === 'owner' ? publicPart(model) : [];
   const failed = condition.findings.filter(

@@ -4,7 +4,7 @@ import { methodBit, methodRow, methodsInOrder } from '../methods/index.js';
 import type { Restriction } from '../solve/restrictions.js';
 import type { Cell, Refusal, Track } from '../track/track.js';
 
-/** Why a method was not taken on a stretch, other than by what it costs; undefined where the rules allow it. */
+/** Why a method cannot be used on a stretch, cost aside; undefined where the rules allow it. */
 export function refusalOn(
   track: Track,
   method: Method,
@@ -57,7 +57,7 @@ export interface Rejection {
   readonly lift: string | null;
 }
 
-/** Every method not taken on a stretch: the rule that refuses it, or that it costs more, or is not needed. */
+/** Every method not used on a stretch: refused by a rule, more expensive, or not needed. */
 export function rejectionsOn(
   track: Track,
   taken: Method,

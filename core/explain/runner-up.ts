@@ -6,16 +6,16 @@ import { forbidding } from '../solve/restrictions.js';
 import { uncuredBy, wayOf, type Way, type WayInput } from '../solve/way.js';
 import type { Segment } from './segments.js';
 
-/** The next best way for a segment: the method covering most of it, and what the whole then costs more. */
+/** The next best choice for a segment: the method covering most of it, and the added cost of the whole scope. */
 export interface RunnerUp {
   readonly method: Method;
   readonly costsMore: number;
 }
 
-/** What the search minimises, in money: mobilisation and all lines' plans. */
+/** What the search minimizes, in money: mobilization and all lines' plans. */
 export const costOf = (way: Way): number => way.scope + way.carried;
 
-/** The minimum with a segment's method forbidden on every cell of it; null where nothing else satisfies the rules. */
+/** The minimum with a segment's method forbidden on all its cells; null where no other choice satisfies the rules. */
 export function runnerUp(
   segment: Segment,
   lineId: string,
@@ -28,7 +28,7 @@ export function runnerUp(
     prepared,
   );
   const mine = other.lines.find(({ line }) => line.model.line.id === lineId);
-  // A way that leaves more uncured is no other way of doing this.
+  // A scope that leaves more uncured is not an alternative.
   if (!other.feasible || !mine?.chosen || uncuredBy(other) > uncured_ft + tolerance.ft) return null;
   const feet = new Map<Method, number>();
   mine.prepared.possible.track.cells.forEach((cell, i) => {

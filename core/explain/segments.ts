@@ -7,7 +7,7 @@ import type { Restriction } from '../solve/restrictions.js';
 import type { Track } from '../track/track.js';
 import { rejectionsOn, type Rejection } from './refusals.js';
 
-/** A longest stretch alike in pipe, sight, owner, method and action. */
+/** A longest stretch with the same pipe, visibility, owner, method and action. */
 export interface Segment extends Interval {
   readonly material: Material;
   readonly diameter_in: number;
@@ -56,7 +56,7 @@ export function segmentsOf(track: Track, layout: Layout, restrictions: readonly 
   });
 }
 
-/** New pipe that a liner beside it goes in by: where nothing else asks for it, that is what it is dug for. */
+/** New pipe at a liner's insertion point: where nothing else requires it, it is dug for that. */
 function launchedFrom({ actions }: Layout, { action }: Pick<Segment, 'action'>): string[] {
   const own = actions.find(({ id }) => id === action);
   if (own?.entry_ft !== null) return [];

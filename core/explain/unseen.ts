@@ -9,14 +9,14 @@ import { pointKey } from '../survey/things.js';
 import type { ScopedLine } from '../solve/way.js';
 import { nothingSeen } from './verdict.js';
 
-/** The first of two steps for a line that could not be seen. */
+/** The first of two steps for a line that could not be inspected. */
 export interface FirstStep extends Interval {
   readonly what: string;
   readonly why: string;
   readonly price: number;
 }
 
-/** Stretches that are unseen, hidden or not clean, and in plain words why each must be looked at again. */
+/** Stretches that are unseen, hidden or not clean, and why each must be re-inspected. */
 export function lookAgain({ model, condition }: ScopedLine): { stretches: Interval[]; why: string[] } {
   const unseen = subtract([model.extent], model.seen);
   const unclean = condition.findings.filter(
@@ -45,7 +45,7 @@ export function lookAgain({ model, condition }: ScopedLine): { stretches: Interv
   };
 }
 
-/** Sags of which nobody knows the fall: their price is provisional until the depth at both ends is located. */
+/** Bellies of unknown fall: their price is provisional until the depth at both ends is located. */
 export function toLocate({ model, condition }: ScopedLine): Judged[] {
   if (model.profile.graded) return [];
   const exposed = (place: Interval) =>
@@ -55,14 +55,14 @@ export function toLocate({ model, condition }: ScopedLine): Judged[] {
   );
 }
 
-/** Whether nothing of a line waits to be seen, reached or located. */
+/** Whether a line has nothing left to inspect, reach or locate. */
 export const isKnown = (line: ScopedLine): boolean =>
   line.model.endReached && lookAgain(line).stretches.length === 0 && toLocate(line).length === 0;
 
 /**
- * The line as it would be if everything not seen clean proved sound, or proved failed. What was seen stays as it is; what
- * is only possible proves to be nothing, or is among what failed; and past an end that nobody reached the line goes on as
- * far as the house takes it to.
+ * The line if everything not seen clean proved sound, or proved failed. What was seen stays as it is; possible findings
+ * drop out, or are among the failed; and past an end that nobody reached the line continues as far as the house rule
+ * assumes.
  */
 export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: Rules): ScopedLine {
   if (isKnown(line)) return line;
@@ -70,7 +70,7 @@ export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: R
   const { model, condition } = line;
   const depthUnknown = toLocate(line).length > 0;
   const failed = proves === 'failed';
-  // Nobody knows how deep the sag lies: it may be half as deep as it is taken to be, or twice.
+  // The depth of the belly is unknown: it may be half or twice the assumed depth.
   const deeper = depthUnknown ? (failed ? 2 : 0.5) : 1;
   const { profile } = model;
   const rest_ft = failed && !model.endReached ? rules.assumedRest_ft : 0;
@@ -80,7 +80,7 @@ export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: R
     rest_ft > 0 ? union([...known, { from_ft: model.extent.to_ft, to_ft: extent.to_ft }]) : known;
   const seen = condition.findings
     .filter(({ possible }) => !possible)
-    // Cleaned, it no longer stands in a liner's way.
+    // Once cleaned, it no longer blocks a liner.
     .map((finding) => (isCleaned(finding) ? { ...finding, stopsLiner: undefined } : finding));
   return {
     ...line,
@@ -105,7 +105,7 @@ function failedStretch({ model }: ScopedLine, place: Interval, index: number): J
     finding: 'broken',
     after: model.line.datum,
   };
-  // With no run on the line, the suppositions are as of one begun at its datum.
+  // With no run on the line, the cases are computed as if one had started at its datum.
   const run = model.line.runs[0] ?? {
     id: 'supposed',
     access: model.line.datum,
@@ -135,9 +135,9 @@ function failedStretch({ model }: ScopedLine, place: Interval, index: number): J
 }
 
 /**
- * The first of two steps, priced: run the camera where nothing was seen yet; else clean and inspect again over what is
- * unseen, hidden or not clean, as far as the line may go; and locate the ends of a sag whose fall nobody knows. Null when
- * nothing stands in the way.
+ * The first of two steps, priced: run the camera where nothing was seen yet, else clean and re-inspect what is unseen,
+ * hidden or not clean, as far as the line may go; and locate the ends of a belly of unknown fall. Null when nothing is
+ * missing.
  */
 export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: Rules): FirstStep | null {
   const raw = (amount: number) => roundCents(amount * (1 + prices.markup) * (1 + prices.tax));
@@ -193,6 +193,6 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
   };
 }
 
-/** How far a line may go: to its end, or as far past what is known as the house takes it to. */
+/** How far a line may go: to its end, or past what is known by as much as the house rule assumes. */
 const restOf = (line: ScopedLine | undefined, { assumedRest_ft }: Rules): number =>
   (line?.model.extent.to_ft ?? 0) + (line?.model.endReached ? 0 : assumedRest_ft);

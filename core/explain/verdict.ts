@@ -4,7 +4,7 @@ import type { ScopedLine, Way } from '../solve/way.js';
 export const verdicts = ['blocked', 'urgent', 'repair', 'clean', 'serviceable', 'incomplete'] as const;
 export type Verdict = (typeof verdicts)[number];
 
-/** Reasons for stopping that are no obstacle: the head was where it should be. */
+/** Reasons for stopping that are not obstacles: the head had arrived. */
 const arrived = /^\s*(main|end|manhole|tie-?in|house|building|cleanout|reached|far enough)/i;
 
 /** Everything that is true of a job, worst first. */
@@ -34,12 +34,12 @@ export const nothingSeen = (lines: readonly ScopedLine[]): boolean =>
       model.seen.every(({ from_ft, to_ft }) => to_ft - from_ft <= 0) && model.findings.length === 0,
   );
 
-/** Water or the camera does not get through: a test that did not run away, or a stop that no later look got past. */
+/** Water or the camera does not get through: a test that did not drain, or a stop that no later inspection passed. */
 function isBlocked({ model, condition }: ScopedLine): boolean {
   const backedUp = condition.referrals.some(({ to }) => to === 'owner of the main');
   return model.entries.some(({ entry, run, from_ft }) => {
     if ((entry.stage ?? run.stage ?? 'current') !== 'current') return false;
-    // What does not arrive drains elsewhere: that says nothing about this pipe.
+    // Water that does not arrive drains elsewhere, which says nothing about this pipe.
     if (entry.kind === 'test') return !backedUp && entry.runsAway === false;
     if (entry.kind !== 'stop' || arrived.test(entry.why ?? 'main')) return false;
     const beyond = {

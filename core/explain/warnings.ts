@@ -14,7 +14,7 @@ import type { Warning } from '../warning.js';
 import type { LineWay, ScopedLine } from '../solve/way.js';
 import { toLocate } from './unseen.js';
 
-/** What a person must know of a line before any scope: how it was laid out, graded, and what nobody said. */
+/** What to know about a line before any scope: how it was laid out and graded, and which facts are missing. */
 export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[] {
   const bare = subtract([model.extent], model.surfaces);
   const isDanger = ({ rule }: Warning) => rule === 'danger';
@@ -131,7 +131,7 @@ function onNeighbor({ prepared, chosen }: LineWay): number | undefined {
   )?.from_ft;
 }
 
-/** Bends that nobody measured, water that runs in, and cleanouts on the way of a liner. */
+/** Bends not measured, running water, and cleanouts inside a liner. */
 function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
   const { track } = prepared.possible;
   const liners = (chosen?.layout.actions ?? []).filter(({ method }) => workOf(method).kind === 'liner');
@@ -184,7 +184,7 @@ function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
   ]);
 }
 
-/** Fittings to measure first, a fall nobody knows, and utilities in the way of an excavation. */
+/** Fittings to measure first, an unknown fall, and utilities that conflict with an excavation. */
 function digWarnings({ line, prepared, chosen }: LineWay): Warning[] {
   const { track } = prepared.possible;
   const { line: said } = line.model;

@@ -25,7 +25,7 @@ const validFirm = ajv.compile(schemas.firm);
 test.each(['job', 'scope', 'firm'] as const)('docs/%s.schema.json is what the code publishes', (name) => {
   const path = join(root, 'docs', `${name}.schema.json`);
   const text = `${JSON.stringify(schemas[name], null, 2)}\n`;
-  // UPDATE_SCHEMAS=1 writes them anew after a change of the schemas.
+  // UPDATE_SCHEMAS=1 rewrites them after a schema change.
   if (process.env.UPDATE_SCHEMAS) writeFileSync(path, text);
   expect(readFileSync(path, 'utf8')).toBe(text);
 });
@@ -78,7 +78,7 @@ test('a firm that the reader takes is valid, and what it refuses by shape is not
     expect(readFirmText(JSON.stringify(value)).faults === undefined).toBe(taken);
   }
   expect(readFirmText('{').faults?.[0]?.message).toContain('not JSON');
-  // A rule between fields, which no schema says.
+  // A rule between fields, which JSON Schema does not express.
   const backwards = readFirmText(JSON.stringify({ ...firm, rules: { cleanEvery_months: [9, 6] } }));
   expect(backwards.faults).toMatchObject([{ path: 'rules.cleanEvery_months' }]);
 });

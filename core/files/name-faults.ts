@@ -1,7 +1,7 @@
 import type { Fault } from '../job/faults.js';
 import type { Entry, Job, Line, Point } from '../job/schema.js';
 
-/** Ids that clash, and names of things that are not there. */
+/** Duplicate ids, and references to ids that do not exist. */
 export function nameFaults(job: Job): Fault[] {
   return [
     ...twice(
@@ -30,12 +30,12 @@ function twice(all: readonly Named[], what: string): Fault[] {
 const unknown = (what: string, id: string | undefined, path: string, known: Known): Fault[] =>
   id === undefined || known.has(id) ? [] : [{ path, message: `unknown ${what} "${id}"` }];
 
-/** What an id on a line may name. */
+/** What an id on a line may refer to. */
 interface Names {
   readonly points: Known;
   readonly clips: Known;
   readonly marks: Known;
-  /** Entries by their place in the order they were made. */
+  /** Entries in the order they were made. */
   readonly order: ReadonlyMap<string, number>;
   readonly things: Known;
 }

@@ -5,10 +5,10 @@ import { lineModel, resolveStretch, type LineModel } from '../line/model.js';
 import type { Interval } from '../line/intervals.js';
 import { survey } from '../survey/survey.js';
 
-/** Whether a run that nothing ties to the datum is a fault yet, or may wait to be tied. */
+/** Whether a run not tied to the datum is a fault already, or may be tied later. */
 export type Untied = 'refuse' | 'keep';
 
-/** Faults that need stations: runs not tied, stretches backwards or beyond the line. */
+/** Faults that need stations: runs not tied, stretches backwards or past the end of the line. */
 export function placeFaults(line: Line, at: string, untied: Untied): Fault[] {
   const loose = untied === 'refuse' ? untiedFaults(line, at) : [];
   if (loose.length > 0) return loose;
@@ -18,7 +18,7 @@ export function placeFaults(line: Line, at: string, untied: Untied): Fault[] {
     ),
     ...(line.cleanings ?? []).map((stretch, i) => ({ stretch, path: `${at}.cleanings[${i}]` })),
   ];
-  // Every edit comes through here: a line that holds nothing by its stations is not surveyed.
+  // Every edit passes through here, so a line that holds nothing by station is not surveyed.
   if (stretches.length === 0) return [];
   const model = lineModel(line);
   return stretches.flatMap(({ stretch, path }) =>
@@ -34,7 +34,7 @@ const untiedFaults = (line: Line, at: string): Fault[] =>
     })),
   );
 
-/** A stretch may lie this far beyond the line, on top of the ± of its end, ft. */
+/** A stretch may extend this far past the line, on top of the ± of its end, ft. */
 const slack_ft = 1;
 const backwards_ft = tolerance.exact;
 

@@ -5,7 +5,7 @@ export type ReadFirm =
   | { readonly firm: Firm; readonly faults?: undefined }
   | { readonly firm?: undefined; readonly faults: readonly Fault[] };
 
-/** Reads a firm from a parsed file: every fault with its path, or the firm. */
+/** Reads a company from a parsed file: the company, or every fault with its path. */
 export function readFirm(value: unknown): ReadFirm {
   const parsed = firmSchema.safeParse(value);
   if (!parsed.success) return { faults: faultsOf(parsed.error, value) };

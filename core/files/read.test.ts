@@ -35,7 +35,8 @@ const odd = fc.oneof(
   fc.string({ maxLength: 5 }),
 );
 
-// Fuzzing by change of one thing in a good file: the reader either takes it, and then it can be scoped, or says where.
+// Fuzzing by changing one thing in a good file: the reader either accepts it, and then it can be scoped, or says what
+// is wrong and where.
 test('a file with one thing changed is taken whole or refused by path; nothing throws', () => {
   fc.assert(
     fc.property(fc.constantFrom(...paths), odd, (path, value) => {

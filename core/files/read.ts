@@ -7,13 +7,13 @@ export type Read =
   | { readonly job: Job; readonly faults?: undefined }
   | { readonly job?: undefined; readonly faults: readonly Fault[] };
 
-/** Reads a job from the text of its file: every fault with its path, or the job. */
+/** Reads a job from the text of its file: the job, or every fault with its path. */
 export function readJobText(text: string): Read {
   const parsed = parseText(text);
   return 'faults' in parsed ? parsed : readJob(parsed.value);
 }
 
-/** Reads a job from a parsed file. `untied: 'keep'` lets runs stand that nothing ties to the datum yet. */
+/** Reads a job from a parsed file. `untied: 'keep'` accepts runs not yet tied to the datum. */
 export function readJob(value: unknown, untied: Untied = 'refuse'): Read {
   const parsed = jobSchema.safeParse(value);
   if (!parsed.success) return { faults: faultsOf(parsed.error, value) };

@@ -79,7 +79,7 @@ const lineSchema = z.strictObject({
           governs: z.string(),
           layFlat_in: z.number(),
           resin_gal: z.number(),
-          /** Minutes the resin can be worked at the day's temperature, and minutes that it takes. */
+          /** Working time of the resin at the day's temperature, and the time needed, min. */
           potLife_min: z.number().optional(),
           workingTime_min: z.number().optional(),
         })
@@ -89,7 +89,7 @@ const lineSchema = z.strictObject({
           material,
           diameter_in: z.number(),
           laid_ft: feet,
-          /** What stands in it where the old pipe had points, or changed its diameter. */
+          /** Fittings in it, where the old pipe had points or changed its diameter. */
           fittings: z.array(fitting).optional(),
         })
         .optional(),
@@ -197,7 +197,7 @@ export const scopeFileSchema = z.strictObject({
   firstStep: z
     .strictObject({ what: z.string(), from_ft: feet, to_ft: feet, why: z.string(), price: money })
     .nullable(),
-  /** Null where that supposition has no way. */
+  /** Null where that case has no feasible scope. */
   ifUnseenIs: z.strictObject({ sound: money.nullable(), failed: money.nullable() }),
   warnings: z.array(
     z.strictObject({ rule: z.string(), line: id.optional(), at_ft: feet.optional(), message: z.string() }),

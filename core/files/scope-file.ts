@@ -80,7 +80,7 @@ function buyFile({ buy }: Scope) {
   };
 }
 
-/** Fittings that are alike, counted. */
+/** Identical fittings, counted. */
 function fittingsFile(all: Scope['buy']['fittings']) {
   const alike = new Map<string, { item: string; count: number; measure: boolean; at_ft: number[] }>();
   for (const { item, measure, at_ft } of all) {

@@ -1,13 +1,16 @@
 import { kindOf, type FindingKind } from './kinds.js';
 import type { Grade, Grading } from './row.js';
 
-/** A house's own limits for one kind of finding. */
+/** A company's own limits for one kind of finding. */
 export interface OwnLimits {
   readonly bounds?: readonly number[] | undefined;
   readonly stopsLinerAt?: number | undefined;
 }
 
-/** The grading in force: the default with the house's own limits laid over it. Undefined for what is only referred. */
+/**
+ * The grading in force: the defaults with the company's limits laid over them. Undefined for a kind that is only
+ * referred.
+ */
 export function gradingInForce(finding: FindingKind, own: OwnLimits | undefined): Grading | undefined {
   const { grading } = kindOf(finding);
   return (
@@ -19,7 +22,7 @@ export function gradingInForce(finding: FindingKind, own: OwnLimits | undefined)
   );
 }
 
-/** Grade of a number by a row's bounds; a measure of nothing is grade 0. */
+/** Grade of a number by a row's bounds; a measure of 0 is grade 0. */
 export function gradeByBounds(value: number, bounds: readonly number[]): Grade {
   if (value <= 0) return 0;
   const [first = 0, second = 0, third] = bounds;

@@ -3,7 +3,7 @@ import { idsOf, registryOf } from '../registry.js';
 import { inches, percent } from './fields.js';
 import { findingRow, type Cure, type FindingRow, type Grading, type Sets } from './row.js';
 
-/** Several words that say the same. */
+/** Synonyms with the same meaning. */
 const said = (sets: Sets, ...words: string[]): (readonly [string, Sets])[] =>
   words.map((word) => [word, sets]);
 const of = (what: 'grease' | 'wipes' | 'sludge' | 'scale', ...words: string[]) =>
@@ -13,7 +13,7 @@ const wall: readonly Cure[] = ['spot', 'liner', 'replacement'];
 const atJoint = (words: string): [string, Sets] => [words, { atJoint: true }];
 const failed = { measure: 'always', always: 4, cures: wall, structural: true } as const;
 
-/** Every kind of finding, in the order of the grade table. To add one, add its row: nothing else names it. */
+/** Every kind of finding, in the order of the grade table. To add one, add its row; it is named nowhere else. */
 export const findingRows = [
   findingRow({
     id: 'crack',
@@ -565,8 +565,8 @@ export type FindingKind = (typeof findingKinds)[number];
 export const findingRegistry = registryOf<FindingRow<FindingKind>>('finding', findingRows);
 /** The row of a kind of finding. */
 export const kindOf = (finding: FindingKind): FindingRow<FindingKind> => findingRegistry.row(finding);
-/** Kinds that have a grade on this line. */
+/** Kinds graded on this line. */
 export const gradedKinds = (): { readonly id: FindingKind; readonly grading: Grading }[] =>
   findingRegistry.rows.flatMap(({ id, grading }) => (grading ? [{ id, grading }] : []));
-/** Its name, as a heading says it. */
+/** Its name as a heading. */
 export const findingName = (finding: FindingKind): string => kindOf(finding).name;

@@ -2,7 +2,7 @@ import { plain, type Figure } from '../figure.js';
 import type { Material } from '../job/vocabulary.js';
 import { manning, roughness, selfCleansing_ft_s } from './flow.js';
 
-/** Full-pipe capacity of a stretch before and after it is lined or laid new, and whether it keeps itself clean. */
+/** Full-pipe capacity of a stretch before and after lining or replacement, and whether it is self-cleaning. */
 export interface Capacity {
   readonly before: Figure;
   readonly after: Figure;
@@ -11,16 +11,16 @@ export interface Capacity {
 }
 
 export interface CapacityInput {
-  /** ft per ft, from the located inverts. */
+  /** Slope from the located inverts, ft per ft. */
   readonly slope: number;
   readonly bore_in: number;
   readonly material: Material;
-  /** Inside diameter afterwards: the bore less two liner walls, or the new pipe's. */
+  /** Inside diameter after the work: the bore less two liner walls, or the new pipe's. */
   readonly after_in: number;
   readonly lined: boolean;
 }
 
-/** Manning's formula for both, full; undefined where the pipe does not fall. */
+/** Manning's formula for both, flowing full; undefined where the pipe does not fall. */
 export function capacity(input: CapacityInput): Capacity | undefined {
   const { slope } = input;
   if (slope <= 0) return undefined;

@@ -6,23 +6,23 @@ import type { LineModel } from '../line/model.js';
 import { manning, roughness, selfCleansing_ft_s } from './flow.js';
 import { leastSlope } from './least-slope.js';
 
-/** How one stretch of old pipe falls between two located depths, and what it carries full. */
+/** Fall of one stretch of existing pipe between two located depths, and its full capacity. */
 export interface Fall extends Interval {
-  /** Invert elevations at its ends; 0 is the ground where no elevation was given, ft. */
+  /** Invert elevations at its ends, ft; 0 is ground level where no elevation was given. */
   readonly inverts_ft: readonly [number, number];
   /** Inches per foot; negative where it rises downstream. */
   readonly slope: Figure;
   readonly least_in_per_ft: number;
   readonly enough: boolean;
-  /** Full, gal/min; 0 where it does not fall. */
+  /** Flowing full, gal/min; 0 where it does not fall. */
   readonly capacity_gpm: number;
   readonly velocity_ft_s: number;
   readonly selfCleansing: boolean;
 }
 
 /**
- * The fall of a line by stretches alike in slope and pipe; empty where fewer than two depths were located, for then the
- * fall is not known. Manning, full.
+ * The fall of a line in stretches of uniform slope and pipe; empty where fewer than two depths were located, since the
+ * fall is then unknown. Manning, flowing full.
  */
 export function fallsOf({ profile, pipes, extent }: LineModel, rules: Rules): Fall[] {
   if (!profile.graded) return [];

@@ -12,12 +12,12 @@ export interface Flow {
 }
 
 const gallonsPerCubicFoot = 7.480519;
-/** Water that moves this fast carries solids along, ft/s. Handbook value. */
+/** Velocity at which solids are carried along, ft/s. Handbook value. */
 export const selfCleansing_ft_s = 2;
 
 /**
- * Uniform flow in a round pipe by Manning, V = 1.486/n R^⅔ S^½. Bore in inches, slope ft per ft, `depth` the water as
- * a share of the bore (1 is full). Zero where the pipe does not fall.
+ * Uniform flow in a round pipe by Manning, V = 1.486/n R^⅔ S^½. Bore in inches, slope in ft per ft, `depth` as a
+ * fraction of the bore (1 is full). Zero where the pipe does not fall.
  */
 export function manning(bore_in: number, slope: number, n: number, depth = 1): Flow {
   if (slope <= 0 || depth <= 0) return { velocity_ft_s: 0, gpm: 0 };
@@ -29,9 +29,9 @@ export function manning(bore_in: number, slope: number, n: number, depth = 1): F
   return { velocity_ft_s, gpm: velocity_ft_s * area * gallonsPerCubicFoot * 60 };
 }
 
-/** Depth, as a share of the bore, at which a pipe carries a flow (gpm); undefined above its most. */
+/** Depth, as a fraction of the bore, at which a pipe carries a flow (gpm); undefined above its maximum. */
 export function depthFor(gpm: number, bore_in: number, slope: number, n: number): number | undefined {
-  // Flow rises to its most at 0.938 of the bore, so the answer below it is single.
+  // Flow peaks at 0.938 of the bore, so below that the answer is unique.
   let [low, high] = [0, mostFlowDepth];
   if (gpm > manning(bore_in, slope, n, high).gpm) return undefined;
   for (let i = 0; i < 60; i++) {

@@ -119,7 +119,8 @@ test('slope of a profile between any two stations', () => {
   ).toBeCloseTo((99.5 - 98) / 40, 9);
 });
 
-// 5 ft of depth gained over 80 ft of level ground is ¾ in/ft; the last stretch is laid flat. Family A asks ⅛ in/ft of a 4 in.
+// 5 ft of depth gained over 80 ft of level ground is ¾ in/ft; the last stretch is flat. Family A asks ⅛ in/ft of a 4
+// in.
 test('the fall of a line by stretches: its slope, whether it is enough, and what it carries', () => {
   const line = oneLine([], {
     depths: [

@@ -1,4 +1,4 @@
-/** A day as the job file writes it, `2026-03-04`. */
+/** A date as the job file writes it, `2026-03-04`. */
 export type Day = string;
 
 const parts = (day: Day): [number, number, number] => {
@@ -13,14 +13,14 @@ export function addDays(day: Day, days: number): Day {
   return written(Date.UTC(year, month - 1, date + days));
 }
 
-/** So many months on; the last day of a shorter month stands for one it does not have. */
+/** This many months later; clamped to the last day of a shorter month. */
 export function addMonths(day: Day, months: number): Day {
   const [year, month, date] = parts(day);
   const lastOfMonth = new Date(Date.UTC(year, month + months, 0)).getUTCDate();
   return written(Date.UTC(year, month - 1 + months, Math.min(date, lastOfMonth)));
 }
 
-/** The latest of some days; undefined where there is none. */
+/** The latest of the dates; undefined where there are none. */
 export const latest = (days: readonly (Day | undefined)[]): Day | undefined =>
   days.reduce<Day | undefined>(
     (last, each) => (each !== undefined && (last === undefined || each > last) ? each : last),
@@ -29,7 +29,7 @@ export const latest = (days: readonly (Day | undefined)[]): Day | undefined =>
 
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
-/** A day as it is written for people: `Mar 4, 2026`. */
+/** A date for display: `Mar 4, 2026`. */
 export function sayDay(day: Day): string {
   const [year, month, date] = parts(day);
   return `${months[month - 1] ?? ''} ${date}, ${year}`;

@@ -10,7 +10,7 @@ export interface Fault {
   readonly message: string;
 }
 
-/** The value of a JSON text, or the one fault that it is none. */
+/** The parsed value of a JSON text, or a single fault where it is not JSON. */
 export function parseText(text: string): { readonly value: unknown } | { readonly faults: readonly Fault[] } {
   try {
     return { value: JSON.parse(text) };
@@ -21,13 +21,13 @@ export function parseText(text: string): { readonly value: unknown } | { readonl
   }
 }
 
-/** NUL, which no database keeps in a text, and half of a pair of surrogates, which is no character. */
+/** NUL, which no database stores in text, and an unpaired surrogate, which is not a character. */
 // eslint-disable-next-line no-control-regex -- NUL is what is looked for.
 const unwritable = /[\u0000\ud800-\udfff]/u;
 
 /**
- * Texts in a value that cannot be written down: a control character of zero, or half a character. They come from damaged
- * files and broken pastes. Depth is no limit: a value nested a million times is walked all the same.
+ * Strings in a value that cannot be stored: they contain NUL or an unpaired surrogate, from damaged files or broken
+ * pastes. Iterative, so a value nested a million levels deep is still checked.
  */
 export function textFaults(value: unknown): Fault[] {
   const faults: Fault[] = [];
@@ -45,7 +45,7 @@ export function textFaults(value: unknown): Fault[] {
         : Object.entries(next.value);
       for (const [key, each] of inside) {
         if (typeof key === 'string') judge(key, path);
-        // Only what may hold a text is walked: most of a job is numbers.
+        // Only values that can contain a string are walked: most of a job is numbers.
         if (typeof each === 'string' || typeof each === 'object')
           left.push({ value: each, path: [...path, key] });
       }
@@ -104,7 +104,7 @@ function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
   );
 }
 
-/** What is wrong with house rules that their schema alone cannot say. */
+/** Faults in house rules that their schema cannot express. */
 export function ruleFaults(rules: RulesOverride | undefined): Fault[] {
   return Object.entries(rules?.findings ?? {}).flatMap(([finding, own]) => {
     const bounds = kindOf(finding as FindingKind).grading?.bounds;

@@ -9,7 +9,7 @@ import { scopeFile } from '../files/scope-file.js';
 import { readyJob } from '../solve/ready.js';
 
 const json = fc.object({ maxDepth: 3, values: [fc.integer(), fc.string(), fc.boolean()] });
-/** Everything said, by its path; an empty table is said too. */
+/** Every value by its path; an empty table counts too. */
 const leaves = (value: unknown, at = ''): [string, unknown][] =>
   typeof value === 'object' && value !== null && !Array.isArray(value) && Object.keys(value).length > 0
     ? Object.entries(value).flatMap(([key, each]) => leaves(each, `${at}/${key}`))
@@ -21,7 +21,7 @@ test('laid over one another, what is said on top stands, and nothing said beneat
       const laid = new Map(leaves(layOver(under, over)));
       const isEmpty = (value: unknown) => typeof value === 'object' && !Array.isArray(value);
       for (const [path, value] of leaves(over)) {
-        // An empty table over another says nothing against what that one holds.
+        // An empty table laid over another overrides nothing in it.
         if (!isEmpty(value)) expect(laid.get(path)).toEqual(value);
       }
       for (const [path, value] of leaves(under)) {

@@ -5,21 +5,21 @@ import { pricesSchema } from './prices-schema.js';
 import { rulesSchema } from './rules-schema.js';
 import type { Job } from './schema.js';
 
-/** What a logo is drawn in at most, twice as fine as it stands on paper, and how long its data URL may be. */
+/** Size limit for a logo, px (twice the printed size), and for its data URL. */
 export const logoSize_px = { width: 600, height: 200 } as const;
 export const mostLogo_chars = 250_000;
 
-/** What a firm says once for all its jobs: who it is, its house rules, its price book, and what its offers exclude. */
+/** A company's settings for all its jobs: contact details, house rules, price book, and exclusions. */
 export const firmSchema = z.strictObject({
   format: z.literal('open-trench-firm'),
   version: z.literal(1),
   name: z.string().max(200).optional(),
-  /** The line under which it may do this work, as it stands on its offers. */
+  /** The license it works under, as printed on its offers. */
   licence: z.string().max(200).optional(),
-  /** How its customers reach it, as it stands on its offers. */
+  /** Contact details, as printed on its offers. */
   phone: z.string().max(60).optional(),
   email: z.string().max(200).optional(),
-  /** A JPEG as a data URL (RFC 2397), so that it goes wherever the firm's file goes. */
+  /** A JPEG as a data URL (RFC 2397), so that it travels with the company file. */
   logo: z
     .string()
     .max(mostLogo_chars)
@@ -27,13 +27,13 @@ export const firmSchema = z.strictObject({
     .optional(),
   rules: rulesSchema.optional(),
   prices: pricesSchema.optional(),
-  /** How it works its days and how fast its crews are. */
+  /** Its working days and production rates. */
   plan: planRulesSchema.optional(),
-  /** What no price of this firm holds, a sentence each. */
+  /** What its prices never include, one sentence each. */
   exclusions: z.array(z.string().min(1).max(500)).max(50).optional(),
-  /** Terms that stand on every offer, unless a job has its own. */
+  /** Terms printed on every offer, unless a job has its own. */
   terms: z.string().max(4000).optional(),
-  /** Prices hold for so many days. Default 30. */
+  /** Days for which prices hold. Default 30. */
   validity_days: z.number().int().min(1).max(3650).optional(),
 });
 export type Firm = z.infer<typeof firmSchema>;
@@ -41,8 +41,8 @@ export type Firm = z.infer<typeof firmSchema>;
 export const emptyFirm: Firm = { format: 'open-trench-firm', version: 1 };
 
 /**
- * A job with its firm's rules, prices and rates of work laid under its own, so that it is scoped, priced and planned alike wherever it is read.
- * What the job says itself stands; tables merge key by key; what neither says stays the default.
+ * A job with its company's rules, prices and rates of work laid under its own, so that every reader scopes, prices and
+ * plans it alike. The job's own values win; tables merge key by key; anything else keeps its default.
  */
 export function underFirm(job: Job, firm: Firm): Job {
   return {

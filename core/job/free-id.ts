@@ -1,4 +1,4 @@
-/** The first of `prefix1`, `prefix2`, … that nothing goes by yet; `suffix` stands behind the number. */
+/** The first unused id of `prefix1`, `prefix2`, …; `suffix` follows the number. */
 export function freeId(taken: Iterable<string>, prefix: string, suffix = ''): string {
   const known = new Set(taken);
   let next = 1;

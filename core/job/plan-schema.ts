@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { layOver } from './lay-over.js';
 
-/** Kinds of task a repair is planned from, in the order they are usually done. */
+/** Kinds of task that a repair is planned from, in their usual order. */
 export const taskKinds = [
   'locate',
   'permit',
@@ -31,33 +31,33 @@ const people = z.number().int().min(1).max(20);
 const day = z.iso.date();
 
 const rateSchema = z.strictObject({
-  /** Amount of its unit that its crew does in an hour, once set up. */
+  /** Units of work per hour for its crew, once set up. */
   perHour: z.number().gt(0).max(10_000).optional(),
-  /** Setting up, whatever the amount, h. */
+  /** Setup time, whatever the amount, h. */
   setUp_h: z.number().min(0).max(100).optional(),
   crew: people.optional(),
 });
 
-/** How a company works its days and how fast its crews are. Every field falls back to the defaults. */
+/** A company's working days and production rates. Every field falls back to the defaults. */
 export const planRulesSchema = z.strictObject({
-  /** First hour of a working day, `07:00`. */
+  /** Start of the working day, `07:00`. */
   startsAt: z
     .string()
     .regex(/^([01]\d|2[0-3]):(00|15|30|45)$/, 'a quarter of an hour, such as 07:30')
     .optional(),
-  /** Hours worked in a day; quarters. */
+  /** Working hours per day, in quarters. */
   hours: z.number().min(1).max(16).multipleOf(0.25).optional(),
-  /** Days worked, 0 is Sunday. */
+  /** Working days; 0 is Sunday. */
   workdays: z.array(z.number().int().min(0).max(6)).min(1).max(7).optional(),
-  /** People there are for one job. */
+  /** People available for one job. */
   crew: people.optional(),
   machines: z.partialRecord(z.enum(machines), z.number().int().min(0).max(10)).optional(),
-  /** Working days from the call until the utilities are marked, and from the application until a permit is there. */
+  /** Working days from the call until the utilities are marked, and from the application until a permit is issued. */
   locate_days: z.number().int().min(0).max(60).optional(),
   permit_days: z.number().int().min(0).max(250).optional(),
-  /** Surfaces on which no excavation stands open overnight: with wheels or people on them. */
+  /** Surfaces on which no excavation may stay open overnight: those with traffic. */
   closeOvernight: z.boolean().optional(),
-  /** The resin's own sheet: at so many °F a liner is cured in so many hours, coldest first. */
+  /** From the resin's data sheet: cure time in hours by temperature in °F, coldest first. */
   cure: z
     .array(z.strictObject({ at_F: z.number().min(-40).max(200), hours: z.number().gt(0).max(72) }))
     .min(1)
@@ -67,7 +67,7 @@ export const planRulesSchema = z.strictObject({
     })
     .optional(),
   rates: z.partialRecord(z.enum(taskKinds), rateSchema).optional(),
-  /** What an hour of one person costs the company, in the currency of the price book. */
+  /** What an hour of one person costs the company, in the price book's currency. */
   labor_per_hour: z.number().min(0).max(10_000).optional(),
 });
 export type PlanRulesOverride = z.infer<typeof planRulesSchema>;
@@ -81,14 +81,14 @@ const moment = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}T([01]\d|2[0-3]):[0-5]\d$/, 'a day and a time, such as 2026-03-04T07:30');
 
-/** What was really spent on a task on one day. */
+/** Time actually spent on a task on one day. */
 export const spentSchema = z.strictObject({
   id: z.string().min(1).max(64),
   on: day,
-  /** The task it was spent on, and its kind: the plan may have changed since. */
+  /** The task it was spent on, and its kind, since the plan may have changed. */
   task: z.string().min(1).max(100),
   kind: z.enum(taskKinds),
-  /** Hours by the clock that the crew took. */
+  /** Clock hours the crew took. */
   hours: z.number().gt(0).max(24),
   /** Amount done, in the unit of the kind; a kind without a unit has none. */
   amount: z.number().gt(0).max(100_000).optional(),
@@ -98,19 +98,19 @@ export const spentSchema = z.strictObject({
 });
 export type Spent = z.infer<typeof spentSchema>;
 
-/** When a job is done, and what it really took. */
+/** The schedule of a job, and the time it actually took. */
 export const jobPlanSchema = z.strictObject({
-  /** The first day on which anything may be done for it. */
+  /** The earliest date for any work on it. */
   startOn: day.optional(),
   rules: planRulesSchema.optional(),
-  /** Tasks that start at a moment of one's own choosing, by task. */
+  /** Tasks with a start time chosen by the user, by task. */
   starts: z.record(z.string().max(100), moment).optional(),
   spent: z.array(spentSchema).max(2000).optional(),
 });
 export type JobPlan = z.infer<typeof jobPlanSchema>;
 
 /**
- * Invented but plausible, for a start; a company replaces them by its own. Digging by hand and backfilling are near the
+ * Invented but plausible defaults, which a company replaces with its own. Hand digging and backfilling are close to the
  * labor-hour figures of estimating handbooks (about 1 labor-hour for half a cubic yard by hand), quoted from memory.
  */
 export const defaultPlanRules: PlanRules = {
@@ -153,7 +153,7 @@ export const defaultPlanRules: PlanRules = {
   labor_per_hour: 68,
 };
 
-/** How the days of a job are worked: the defaults, the company's own over them, the job's own over those. */
+/** Working days and rates in force: the defaults, then the company's, then the job's own. */
 export const planRulesInForce = (
   company: PlanRulesOverride | undefined,
   own: PlanRulesOverride | undefined,

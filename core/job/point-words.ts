@@ -25,14 +25,14 @@ export const accessWords: Readonly<Record<AccessWay, string>> = {
   other: 'access',
 };
 
-/** What a kind of point is called. */
+/** Display name of a kind of point. */
 export const sayPointKind = (kind: PointKind): string => kindWords[kind];
 
-/** A point as a person says it: its own name, else what it is. */
+/** A point for display: its own name, else its kind. */
 export const sayPoint = ({ kind, name, through }: Pick<Point, 'kind' | 'name' | 'through'>): string =>
   name ?? (through === undefined ? kindWords[kind] : accessWords[through]);
 
-/** The point that a line's stations are measured from, as a person says it. */
+/** Display name of the point from which stations are measured. */
 export const datumName = ({ points, datum }: Pick<Line, 'points' | 'datum'>): string => {
   const found = points.find(({ id }) => id === datum);
   return found ? sayPoint(found) : datum;

@@ -4,7 +4,10 @@ import { surfaceRows } from '../catalog/surfaces.js';
 import { layOver } from './lay-over.js';
 import { fittingKinds, materials, methods, surfaceKinds } from './vocabulary.js';
 
-/** The price book: every rate optional in a job, falling back to `defaultPrices`. Rates are money per the unit in the name. */
+/**
+ * The price book: every rate is optional in a job and falls back to `defaultPrices`. Rates are money per the unit in
+ * the name.
+ */
 const rate = z.number().min(0).max(1_000_000);
 /** Rates by nominal bore in inches; a bore that is not listed takes the next larger one. */
 const byBore = z.record(z.string().regex(/^\d+(\.\d+)?$/, 'a bore in inches, such as "4"'), rate);
@@ -18,27 +21,27 @@ export const pricesSchema = z.strictObject({
   dated: z.iso.date().optional(),
   mobilisation: z.partialRecord(z.enum(mobilised), rate).optional(),
   cleaning_per_ft: rate.optional(),
-  /** Taking scale off iron. */
+  /** Descaling iron pipe. */
   descaling_per_ft: rate.optional(),
   digTo5_per_yd3: rate.optional(),
   digBelow5_per_yd3: rate.optional(),
-  /** Shoring, and a shield, by the wall it holds. */
+  /** Shoring, and a shield, per area of wall. */
   support_per_ft2: rate.optional(),
   shield_per_ft2: rate.optional(),
   backfill_per_yd3: rate.optional(),
-  /** `by-others`: another trade puts this surface back; an exclusion, priced at nothing. */
+  /** `by-others`: another trade restores this surface; an exclusion at no price. */
   restore_per_ft2: z.partialRecord(z.enum(surfaceKinds), z.union([rate, z.literal('by-others')])).optional(),
   handDug_per_ft: rate.optional(),
   permit_per_hole: rate.optional(),
   pipe_per_ft: z.partialRecord(z.enum(materials), byBore).optional(),
   coupling_each: byBore.optional(),
-  /** By made thickness in inches, then by bore. */
+  /** By wall thickness in inches, then by bore. */
   liner_per_ft: z.partialRecord(z.enum(['0.118', '0.177', '0.236']), byBore).optional(),
-  /** Fittings in new pipe, by what they are for. */
+  /** Fittings in new pipe, by purpose. */
   fitting_each: z.partialRecord(z.enum(fittingKinds), rate).optional(),
-  /** Joining a branch to new pipe again. */
+  /** Reconnecting a branch to new pipe. */
   reconnection_each: rate.optional(),
-  /** Stopping running water before a liner goes in; 0: not priced, only told. */
+  /** Stopping running water before lining; 0 means not priced, only noted. */
   stopWater_each: rate.optional(),
   liner_each: rate.optional(),
   shortLiner_each: rate.optional(),
@@ -63,7 +66,7 @@ export type Prices = Required<PricesOverride> & {
   readonly liner_per_ft: Readonly<Record<MadeThickness, Record<string, number>>>;
 };
 
-/** Invented but plausible rates, for a start; a firm replaces them by its own. */
+/** Invented but plausible default rates, which a company replaces with its own. */
 export const defaultPrices: Prices = {
   currency: 'USD',
   dated: '2026-01-05',
@@ -119,7 +122,7 @@ export const defaultPrices: Prices = {
 export const pricesInForce = (override: PricesOverride | undefined): Prices =>
   layOver(defaultPrices, override) as Prices;
 
-/** A table's bores (in) from small to large with their rates. Tables are never written to: one is read out once. */
+/** The bores (in) of a table in rising order, with their rates. Cached, since tables are never modified. */
 const readOut = new WeakMap<Record<string, number>, readonly (readonly [bore_in: number, rate: number])[]>();
 
 function ratesIn(table: Record<string, number>) {

@@ -18,8 +18,8 @@ import { jobPlanSchema } from './plan-schema.js';
 import { pricesSchema } from './prices-schema.js';
 
 /**
- * The open job file, format `open-trench-job`, version 1. Every object is strict: an unknown field is a fault
- * named by its path, never dropped. Units stand in the names (`_ft`, `_in`, `_s`); stations grow downstream.
+ * The open job file, format `open-trench-job`, version 1. Every object is strict: an unknown field is a fault named by
+ * its path, never dropped. Units are in the names (`_ft`, `_in`, `_s`); stations increase downstream.
  */
 
 export const idSchema = z.string().min(1, 'an id cannot be empty').max(60);
@@ -34,9 +34,9 @@ const clock = z.union([clockPosition, z.tuple([clockPosition, clockPosition])]);
 export const pipeSchema = z.strictObject({
   material: z.enum(materials).optional(),
   diameter_in: bore.optional(),
-  /** Length of one piece, so that joints fall every so many feet from the upstream end of its stretch. */
+  /** Length of one piece of pipe, which puts a joint at each multiple from the upstream end of its stretch. */
   piece_ft: z.number().min(0.5).max(100).optional(),
-  /** A liner lies in it; the material and bore are those of the old pipe around it. Default false. */
+  /** A liner is installed in it; material and bore are those of the host pipe. Default false. */
   lined: z.boolean().optional(),
 });
 
@@ -58,14 +58,14 @@ export const pointSchema = z.strictObject({
   owner: z.enum(ownerKinds).optional(),
   usable: z.boolean().optional(),
   place: text.optional(),
-  /** What an `access` is: what was opened to let the head in. */
+  /** For an `access`: what was opened to insert the camera. */
   through: z.enum(accessWays).optional(),
   connection: text.optional(),
   onto: z.strictObject({ line: idSchema, point: idSchema }).optional(),
   note: text.optional(),
 });
 
-/** A stretch of the line, held by stations or by the ids of points or entries it moves with. */
+/** A stretch of the line, given by stations or by the ids of points or entries it moves with. */
 const stretch = {
   from_ft: station.optional(),
   to_ft: station.optional(),
@@ -107,7 +107,7 @@ const readings = {
   before: idSchema.optional(),
   sameAs: idSchema.optional(),
   use: z.boolean().optional(),
-  /** A stretch whose first end was called and whose other end was not, so far. Default false. */
+  /** A stretch whose first end was called and whose other end is still open. Default false. */
   open: z.boolean().optional(),
   stage: z.enum(stages).optional(),
   clock: clock.optional(),
@@ -125,7 +125,9 @@ const findingFields = {
   atJoint: z.boolean().optional(),
   eachJoint: z.boolean().optional(),
   touchesFlow: z.boolean().optional(),
-  /** It belongs to the main's own tap or saddle: a referral to the main's owner, no grade on this line. Default false. */
+  /**
+   * It belongs to the main's own tap or saddle: referred to the main's owner, no grade on this line. Default false.
+   */
   ofConnection: z.boolean().optional(),
   possible: z.boolean().optional(),
   judged: z
@@ -135,7 +137,7 @@ const findingFields = {
     })
     .optional(),
 };
-/** The schema of every row of findings/kinds, in their order. */
+/** The schemas of all rows in findings/kinds, in their order. */
 type FindingSchemas<Rows> = {
   readonly [K in keyof Rows]: Rows[K] extends FindingRow<infer Id, infer Fields>
     ? z.ZodObject<typeof findingFields & { finding: z.ZodLiteral<Id> } & Fields, z.core.$strict>
@@ -176,7 +178,7 @@ export const entrySchema = z
     }),
     z.strictObject({ ...readings, kind: z.literal('joint') }),
     z.strictObject({ ...readings, kind: z.literal('stop'), why: text.optional() }),
-    /** Words alone, with or without a place: "seen, none: roots", "all good". Grades nothing. */
+    /** A note, with or without a place: "seen, none: roots", "all good". Not graded. */
     z.strictObject({ ...readings, kind: z.literal('note') }),
   ])
   .superRefine((entry, context) => {
@@ -255,12 +257,12 @@ const pinSchema = wholeStretch(
     id: idSchema.optional(),
     method: z.enum(methods).optional(),
     never: z.array(z.enum(methods)).min(1).max(8).optional(),
-    /** The action pinned here goes no further than the pin does, at these ends. Default: it may. */
+    /** The pinned action must end where the pin does. Default: it may extend past it. */
     endsHere: z
       .array(z.enum(['from', 'to']))
       .max(2)
       .optional(),
-    /** No liner or burst runs past this station in one piece; the pin's two ends are the same. Default false. */
+    /** No liner or burst may span this station in one piece; the pin's two ends are equal. Default false. */
     split: z.literal(true).optional(),
   }),
 ).superRefine((pin, context) => {
@@ -292,7 +294,7 @@ const cleaningSchema = z
     on: day.optional(),
     /** Default `all`. */
     cleared: z.enum(['all', 'most', 'some']).optional(),
-    /** Width of the blade or nozzle's cut; one narrower than the bore cuts only the middle. Default: the bore. */
+    /** Width cleaned by the blade or nozzle; less than the bore cleans only the middle. Default: the bore. */
     blade_in: bore.optional(),
   })
   .refine((cleaning) => cleaning.from_ft <= cleaning.to_ft, {
@@ -346,13 +348,13 @@ export const lineSchema = z.strictObject({
     .array(z.strictObject({ from: idSchema, to: idSchema, distance_ft: z.number().gt(0).max(10_000) }))
     .max(500)
     .optional(),
-  /** Things found again from two marks: `of` is a point, an entry or another mark. */
+  /** Places tied to two marks by tape: `of` is a point, an entry or another mark. */
   places: z
     .array(
       z.strictObject({
         of: idSchema,
         tapes: z.tuple([tapeSchema, tapeSchema]),
-        /** Side on which it lies for somebody who stands at the first mark and looks at the second. */
+        /** Which side it is on, facing the second mark from the first. */
         side: z.enum(['left', 'right']),
       }),
     )
@@ -363,7 +365,7 @@ export const lineSchema = z.strictObject({
   runs: z.array(runSchema).max(200),
   cleanings: z.array(cleaningSchema).max(500).optional(),
   pins: pinsSchema.optional(),
-  /** Findings, by entry id, that are cured as well although the school would leave them: options the customer took. */
+  /** Findings, by entry id, cured although the repair approach would leave them: options the customer took. */
   alsoCure: z.array(idSchema).max(200).optional(),
 });
 
@@ -376,17 +378,17 @@ export const siteSchema = z.strictObject({
   complaint: text.optional(),
   notes: text.optional(),
   notLookedAt: z.array(text).max(200).optional(),
-  /** Air temperature on the day the liner goes in, °F, for the resin. Default 70, told as taken. */
+  /** Air temperature on the day the liner is installed, °F, for the resin. Default 70, shown as assumed. */
   temperature_F: z.number().min(-40).max(200).optional(),
 });
 
-/** How this job's offer is put to the customer; what is not said here is the firm's. */
+/** How this job's offer is presented to the customer; anything missing falls back to the company's. */
 export const offerTermsSchema = z.strictObject({
-  /** Ways put side by side. Default: all three. */
+  /** Options shown side by side. Default: all three. */
   ways: z.array(z.enum(schools)).min(1).max(3).optional(),
-  /** Day of the offer. Default: the day it is looked at. */
+  /** Date of the offer. Default: the day it is viewed. */
   on: day.optional(),
-  /** Prices hold for so many days. Default: the firm's, else 30. */
+  /** Days for which prices hold. Default: the company's, else 30. */
   validity_days: z.number().int().min(1).max(3650).optional(),
   terms: text.optional(),
 });
@@ -406,18 +408,18 @@ const plainJobSchema = z.strictObject({
   plan: jobPlanSchema.optional(),
 });
 
-/** An offer that was accepted: frozen with the job as it was then, under its firm's rules and prices. */
+/** An accepted offer: frozen with the job as it was then, under its company's rules and prices. */
 export const acceptanceSchema = z.strictObject({
   on: day,
   by: text.optional(),
   school: z.enum(schools),
-  /** What was agreed, in the currency of the price book; later work of the program does not change it. */
+  /** The agreed price, in the price book's currency; later versions of the program do not change it. */
   total: z.number().min(0),
   job: plainJobSchema,
 });
 
 export const jobSchema = plainJobSchema.extend({ accepted: acceptanceSchema.optional() });
-/** A job without its lines and without what was accepted, as it is edited and stored. */
+/** A job without its lines and accepted offer, as it is edited and stored. */
 export const jobHeadSchema = plainJobSchema.omit({ format: true, version: true, lines: true });
 
 export type JobHead = z.infer<typeof jobHeadSchema>;

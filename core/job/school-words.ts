@@ -1,6 +1,6 @@
 import type { School } from './vocabulary.js';
 
-/** How each repair approach is called, and what it means, on every screen and paper. */
+/** Name and meaning of each repair approach, for every screen and document. */
 export const schoolWords: Readonly<Record<School, { readonly name: string; readonly means: string }>> = {
   maintain: { name: 'Keep it clean', means: 'dig only what has failed' },
   repair: { name: 'Fix what failed', means: 'and watch the rest' },

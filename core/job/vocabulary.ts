@@ -1,4 +1,4 @@
-/** The closed word lists of the job file: one word a thing, used alike in code, tables, routes and screens. */
+/** The closed word lists of the job file, one word per thing, shared by code, tables, routes and screens. */
 
 export { materials, type Material } from '../catalog/materials.js';
 
@@ -46,11 +46,11 @@ export const pointKinds = [
 ] as const;
 export type PointKind = (typeof pointKinds)[number];
 
-/** What an access is that is neither a cleanout nor a manhole. */
+/** What an access point is when it is neither a cleanout nor a manhole. */
 export const accessWays = ['pulled-toilet', 'roof-vent', 'valve-lid', 'other'] as const;
 export type AccessWay = (typeof accessWays)[number];
 
-/** What a fitting in new pipe is for. */
+/** Purpose of a fitting in new pipe. */
 export const fittingKinds = ['wye', 'bend', 'drop', 'cleanout', 'valve', 'reducer'] as const;
 export type FittingKind = (typeof fittingKinds)[number];
 

@@ -2,7 +2,7 @@ import type { Line } from '../job/schema.js';
 import type { Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
 
-/** A place on the ground, ft: the first mark is the origin, x runs to the second mark, y to the left of that. */
+/** A position on the ground, ft: the first mark is the origin, x runs toward the second mark, y to its left. */
 export interface GroundPlace {
   readonly x_ft: number;
   readonly y_ft: number;
@@ -12,15 +12,15 @@ export interface Course {
   readonly marks: ReadonlyMap<string, GroundPlace>;
   /** Points and entries of the line that were taped from marks, from upstream. */
   readonly located: readonly (GroundPlace & { readonly id: string; readonly station_ft: number })[];
-  /** Where a station lies on the ground; undefined with fewer than two located things. */
+  /** Position of a station on the ground; undefined with fewer than two located things. */
   place(station_ft: number): GroundPlace | undefined;
   readonly warnings: readonly Warning[];
 }
 
 /**
- * The place that two tapes from two marks give: x = (r₁² − r₂² + c²)/(2c) along the marks, y = √(r₁² − x²) off them,
- * to the left of the way from the first to the second. Circles that miss by no more than `slack_ft` touch; by more,
- * `miss_ft` says by how much. Lengths in ft. Plane trigonometry.
+ * Position from tapes to two marks: x = (r₁² − r₂² + c²)/(2c) along the marks, y = √(r₁² − x²) off them, to the left of
+ * the direction from the first to the second. Circles that miss by no more than `slack_ft` are treated as touching;
+ * beyond that, `miss_ft` is the gap. Lengths in ft. Plane trigonometry.
  */
 export function fromTwoTapes(
   first: GroundPlace,
@@ -44,11 +44,11 @@ export function fromTwoTapes(
   };
 }
 
-/** How far a place lies from a mark, ft: what the crew pulls with the tape. */
+/** Distance from a mark, ft: what the crew reads on the tape. */
 export const tapeTo = (mark: GroundPlace, place: GroundPlace): number =>
   Math.hypot(place.x_ft - mark.x_ft, place.y_ft - mark.y_ft);
 
-/** Lays marks and everything taped from them on the ground, and the line's course through what was located. */
+/** Positions of the marks and of everything taped from them, and the line's course through what was located. */
 export function courseOf(line: Line, solved: Survey): Course {
   const warnings: Warning[] = [];
   const warn = (rule: string, message: string, at_ft?: number) =>
@@ -110,7 +110,7 @@ export function courseOf(line: Line, solved: Survey): Course {
   return { marks, located, place: (station_ft) => along(located, station_ft), warnings };
 }
 
-/** Straight between located things, and straight on beyond the last ones, foot for foot. */
+/** Straight between located things, and straight on beyond the last ones at one foot per foot of pipe. */
 function along(located: Course['located'], station_ft: number): GroundPlace | undefined {
   if (located.length < 2) return undefined;
   const after = located.findIndex((each) => each.station_ft >= station_ft);
@@ -121,7 +121,7 @@ function along(located: Course['located'], station_ft: number): GroundPlace | un
   const inside = station_ft >= from.station_ft && station_ft <= to.station_ft;
   const ground = tapeTo(from, to);
   if (ground === 0 || span === 0) return { x_ft: to.x_ft, y_ft: to.y_ft };
-  // Inside, the ground distance is shared out; beyond, a foot of pipe is a foot of ground.
+  // Between two located things the ground distance is interpolated; beyond them a foot of pipe is a foot of ground.
   const share = inside
     ? (station_ft - from.station_ft) / span
     : station_ft > to.station_ft

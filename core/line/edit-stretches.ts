@@ -1,5 +1,5 @@
 import { tolerance } from '../job/units.js';
-/** A stretch as it is said: each end in feet or held by the id of a thing it moves with. */
+/** A stretch as entered: each end in feet, or attached to the id of a thing it moves with. */
 export interface HeldStretch {
   readonly from_ft?: number | undefined;
   readonly to_ft?: number | undefined;
@@ -7,14 +7,14 @@ export interface HeldStretch {
   readonly to?: string | undefined;
 }
 
-/** One end of a stretch: feet, or the thing that holds it. */
+/** One end of a stretch: feet, or the thing it is attached to. */
 export type End = { readonly feet: number } | { readonly thing: string; readonly feet: number };
 
-/** Nearer than this to a thing, a dragged end takes hold of it, ft. */
+/** A dragged end snaps to a thing within this distance, ft. */
 const snap_ft = 0.6;
 const grain_ft = 0.5;
 
-/** Where a dragged end comes to rest: at a thing near by, which then holds it; else at the next half foot. */
+/** Where a dragged end lands: attached to a nearby thing, else at the nearest half foot. */
 export function snapEnd(
   feet: number,
   things: readonly { readonly id: string; readonly station_ft: number }[],
@@ -26,7 +26,7 @@ export function snapEnd(
   return { feet: Math.round(feet / grain_ft) * grain_ft };
 }
 
-/** The stretch with one end moved; ends never pass each other: such a move changes nothing. */
+/** The stretch with one end moved; a move past the other end changes nothing. */
 export function moveEnd<T extends HeldStretch>(
   stretch: T,
   end: 'from' | 'to',
@@ -44,7 +44,7 @@ export function moveEnd<T extends HeldStretch>(
   return from_ft <= to_ft ? moved : stretch;
 }
 
-/** Moves the edge that two neighbours share, or the free end of one; stretches by resolved place, in any order. */
+/** Moves the edge that two neighbors share, or a free end; stretches in order of their stations. */
 export function moveEdge<T extends HeldStretch>(
   all: readonly T[],
   index: number,
@@ -62,12 +62,12 @@ export function moveEdge<T extends HeldStretch>(
   const moved = all.map((each, i) =>
     i === index ? moveEnd(each, end, to, resolve) : touching[i] ? moveEnd(each, other, to, resolve) : each,
   );
-  // One that could not follow keeps them all where they were: no gap or overlap comes of a drag.
+  // If one cannot follow, none moves: a drag never creates a gap or an overlap.
   const stuck = moved.some((each, i) => (i === index || touching[i]) && each === all[i]);
   return stuck ? [...all] : moved;
 }
 
-/** Cuts the stretch that covers a station in two there; the downstream part is changed by `make`. */
+/** Splits the stretch that covers a station; `make` changes the downstream part. */
 export function splitAt<T extends HeldStretch>(
   all: readonly T[],
   at: End,

@@ -134,7 +134,7 @@ const resolve = ({ from_ft, to_ft, from, to }: HeldStretch) => ({
   to_ft: to_ft ?? (to === 'A' ? 20 : 40),
 });
 
-// Whatever is dragged, stretches that touched still touch, none turns round, and nothing else moves.
+// Whatever is dragged, stretches that touched still touch, none is reversed, and nothing else moves.
 test('dragging a shared edge keeps neighbours touching; one that cannot follow stops the drag', () => {
   fc.assert(
     fc.property(

@@ -19,7 +19,7 @@ export function clip<T extends Interval>(a: T, within: Interval): T | undefined 
   return to_ft < from_ft ? undefined : { ...a, from_ft, to_ft };
 }
 
-/** Joined, sorted stretches with no overlap. */
+/** Joined and sorted stretches without overlap. */
 export function union(all: readonly Interval[]): Interval[] {
   const joined: { from_ft: number; to_ft: number }[] = [];
   for (const { from_ft, to_ft } of [...all].sort((a, b) => a.from_ft - b.from_ft)) {
@@ -31,7 +31,7 @@ export function union(all: readonly Interval[]): Interval[] {
   return joined;
 }
 
-/** What of `from` is left when `holes` are taken out. */
+/** `from` with the `holes` removed. */
 export function subtract(from: readonly Interval[], holes: readonly Interval[]): Interval[] {
   let left = union(from);
   for (const hole of union(holes)) {
@@ -44,18 +44,18 @@ export function subtract(from: readonly Interval[], holes: readonly Interval[]):
   return left;
 }
 
-/** Whether the joined stretches hold all of `target`. */
+/** Whether the joined stretches cover all of `target`. */
 export function covers(all: readonly Interval[], target: Interval): boolean {
   return subtract([target], all).length === 0;
 }
 
-/** The stretches that lie in both. */
+/** The intersection of two sets of stretches. */
 export const intersect = (a: readonly Interval[], b: readonly Interval[]): Interval[] =>
   subtract(a, subtract(a, b));
 
-/** The lengths of all stretches together, ft; what lies in two of them counts twice. */
+/** Total length of the stretches, ft; overlaps count twice. */
 export const summedLength = (all: readonly Interval[]): number =>
   all.reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
 
-/** Feet of joined stretches. */
+/** Total length of joined stretches, ft. */
 export const totalLength = (all: readonly Interval[]): number => summedLength(union(all));

@@ -103,7 +103,7 @@ test('a run sees from its access to its furthest entry, less what hid it; roots 
   ]);
 });
 
-// Unseen pipe never passes for sound: nobody said where seeing began again.
+// Unseen pipe never passes for sound: nobody said where the view came back.
 test('a hidden stretch called at one end only hides what this pass went on to; its end call frees the rest', () => {
   const seen = (more: object) =>
     length(model({}, [entry('h', { kind: 'hidden', reading_ft: 60, pass: 'back', ...more })]).seen);

@@ -12,7 +12,7 @@ import { clip, subtract, union, type Interval } from './intervals.js';
 import { changesOf, pipeStretches, type Change, type PipeStretch } from './pipe-stretches.js';
 import { profileOf, type Profile } from './profile.js';
 
-/** A point of the line whose station is known. */
+/** A point of the line with a known station. */
 export interface PlacedPoint {
   readonly point: Point;
   readonly at: Placed;
@@ -26,12 +26,12 @@ export interface PlacedEntry<E extends Entry = Entry> extends Interval {
   readonly to: Placed;
 }
 
-/** One line laid out in stations: everything later steps ask of it. Derived from the job alone, never stored. */
+/** One line laid out by station, the input to every later step. Derived from the job alone, never stored. */
 export interface LineModel {
   readonly line: Line;
   readonly survey: Survey;
   readonly extent: Interval;
-  /** Whether the end was reached by a run, a tape or a pace. */
+  /** Whether a run, a tape or pacing reached the end. */
   readonly endReached: boolean;
   readonly points: readonly PlacedPoint[];
   readonly entries: readonly PlacedEntry[];
@@ -43,24 +43,24 @@ export interface LineModel {
   readonly noDig: readonly (Interval & { why?: string | undefined })[];
   readonly joints: readonly number[];
   readonly seen: readonly Interval[];
-  /** Roots and deposits over this hide the wall behind them, percent of the bore. House rule. */
+  /** Roots and deposits over this percentage of the bore hide the wall behind them. House rule. */
   readonly hidesOver_percent: number;
   readonly profile: Profile;
   readonly course: Course;
   readonly warnings: readonly Warning[];
 }
 
-/** A place reaches this far either side of what was called, ft. */
+/** A place extends this far either side of its reading, ft. */
 export const placeReach_ft = 0.5;
 
-/** The place of a finding: half a foot either side, inside the line. */
+/** Place of a finding: half a foot either side, clipped to the line. */
 export function placeOf(stretch: Interval, extent: Interval): Interval {
   const wide = { from_ft: stretch.from_ft - placeReach_ft, to_ft: stretch.to_ft + placeReach_ft };
   const from_ft = Math.min(Math.max(wide.from_ft, extent.from_ft), extent.to_ft);
   return { from_ft, to_ft: Math.max(from_ft, Math.min(wide.to_ft, extent.to_ft)) };
 }
 
-/** Lays one line out in stations, as the runs of one frame saw it: those of the scope, an older look, or the last one. */
+/** Lays one line out by station from one set of runs: those of the scope, an older inspection, or the latest. */
 export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'scope'): LineModel {
   const solved = survey(line, frame);
   const entries = placeEntries(line, solved);
@@ -113,7 +113,7 @@ const endName = ({ points, end }: Line): string => {
   return point ? sayPoint(point) : 'end';
 };
 
-/** Ends that nobody reached or called, and runs that nothing ties. */
+/** Line ends that nobody reached or called, and runs not tied to the datum. */
 function notCalledWarnings(
   line: Line,
   solved: Survey,
@@ -148,7 +148,7 @@ function notCalledWarnings(
   ];
 }
 
-/** Readings that can hardly be right: longer than any cable, or past the end of the line. */
+/** Implausible readings: longer than any cable, or past the end of the line. */
 function unsoundWarnings(
   line: Line,
   entries: readonly PlacedEntry[],
@@ -188,7 +188,7 @@ function ownerWarnings(line: Line, owners: LineModel['owners'], extent: Interval
   return [{ rule: 'owner-unknown', line: line.id, message }];
 }
 
-/** A stretch held by feet or by the ids of points and entries. */
+/** A stretch given in feet or by the ids of points and entries. */
 interface HeldStretch {
   readonly from_ft?: number | undefined;
   readonly to_ft?: number | undefined;
@@ -196,7 +196,7 @@ interface HeldStretch {
   readonly to?: string | undefined;
 }
 
-/** Stretches where they lie now, inside the line. */
+/** Stretches at their current stations, clipped to the line. */
 function stretchesOf<T extends HeldStretch>(
   all: readonly T[] | undefined,
   solved: Survey,
@@ -210,8 +210,8 @@ function stretchesOf<T extends HeldStretch>(
 }
 
 /**
- * Stations of a stretch held by feet or by the ids of points and entries; NaN where the thing has no station. What is
- * held by an end that nobody reached goes on as far as the line does: it is never an error.
+ * Stations of a stretch given in feet or by the ids of points and entries; NaN where the thing has no station. A
+ * stretch attached to an end that nobody reached continues as far as the line does, and is never an error.
  */
 export function resolveStretch(stretch: HeldStretch, solved: Survey, endId: string): Interval {
   const station = (feet: number | undefined, id: string | undefined, end: 'from' | 'to') => {
@@ -243,7 +243,10 @@ function placeEntries(line: Line, solved: Survey): PlacedEntry[] {
   );
 }
 
-/** From the datum, or what was found upstream of it, to the end; to the furthest thing known where nobody got there. */
+/**
+ * From the datum, or anything found upstream of it, to the end; to the farthest known thing where nobody reached the
+ * end.
+ */
 function extentOf(
   points: readonly PlacedPoint[],
   entries: readonly PlacedEntry[],
@@ -272,8 +275,8 @@ function jointsOf(entries: readonly PlacedEntry[], pipes: readonly PipeStretch[]
 }
 
 /**
- * What some current or before-cleaning run saw: from its access to its furthest entry, less its own hidden
- * stretches and the places of its own heavy roots and deposits.
+ * What current and before-cleaning runs saw: from the access point to the farthest entry, less hidden stretches and the
+ * places of heavy roots and deposits.
  */
 function seenOf(laid: Laid): Interval[] {
   return union(
@@ -281,7 +284,7 @@ function seenOf(laid: Laid): Interval[] {
   );
 }
 
-/** What of a line's model it takes to say what a run saw. */
+/** The parts of a line's model needed to compute what a run saw. */
 type Laid = Pick<LineModel, 'line' | 'survey' | 'entries' | 'pipes' | 'extent' | 'hidesOver_percent'>;
 
 /** What one run saw of its line. */
@@ -298,7 +301,7 @@ export function sightOf(
       ? { from_ft: at, to_ft: Math.max(at, ...own.map(({ to_ft }) => to_ft)) }
       : { from_ft: Math.min(at, ...own.map(({ from_ft }) => from_ft)), to_ft: at };
   const hidden = own.flatMap(({ entry, from_ft, to_ft }): Interval[] => {
-    // Nobody said where seeing began again: all that this run passed from there on stays unseen.
+    // Nobody said where the view came back, so everything this run passed from there on is unseen.
     if (entry.kind === 'hidden' && entry.open) {
       const away = ((entry.pass ?? 'back') === 'out') === (run.direction === 'downstream');
       return away ? [{ from_ft, to_ft: reach.to_ft }] : [{ from_ft: reach.from_ft, to_ft }];
@@ -307,7 +310,7 @@ export function sightOf(
       return to_ft > from_ft ? [{ from_ft, to_ft }] : [placeOf({ from_ft, to_ft }, extent)];
     if (entry.kind !== 'finding' || !kindOf(entry.finding).cleaned) return [];
     const measured = measureOf(entry, 'percent', boreAt(pipes, (from_ft + to_ft) / 2));
-    // What is only possible never stops anything, so it hides nothing either.
+    // A possible finding never stops anything, so it hides nothing either.
     const hides = !entry.possible && measured.known !== 'not-measured' && measured.value > hidesOver_percent;
     return hides ? [placeOf({ from_ft, to_ft }, extent)] : [];
   });

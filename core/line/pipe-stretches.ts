@@ -5,12 +5,12 @@ import type { Placed, Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
 import type { Interval } from './intervals.js';
 
-/** A longest stretch of one pipe. `diameter_in` is the nominal bore. */
+/** A longest stretch of uniform pipe. `diameter_in` is the nominal bore. */
 export interface PipeStretch extends Interval {
   readonly material: Material;
   readonly diameter_in: number;
   readonly piece_ft?: number | undefined;
-  /** A liner lies in it; material and bore are those of the old pipe around it. */
+  /** Already lined; material and bore are those of the host pipe. */
   readonly lined?: true;
 }
 
@@ -24,7 +24,7 @@ export interface Change {
 
 const usualBore_in = 4;
 
-/** The changes that stand, from upstream; several readings of one change are one. */
+/** The changes in force, from upstream; several readings of one change count once. */
 export function changesOf(line: Line, solved: Survey): Change[] {
   const byThing = new Map<string, Change>();
   for (const run of line.runs) {
@@ -45,8 +45,8 @@ export function changesOf(line: Line, solved: Survey): Change[] {
 }
 
 /**
- * What pipe lies where: the line's own pipe, unless a change says otherwise. Where two neighbouring changes
- * contradict each other the stretch between them is of unknown material, with a warning.
+ * Which pipe is where: the line's default pipe unless a change says otherwise. Where two neighboring changes contradict
+ * each other, the stretch between them is of unknown material, with a warning.
  */
 export function pipeStretches(
   line: Line,

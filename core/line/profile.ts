@@ -10,18 +10,18 @@ export interface Profile {
   ground(station_ft: number): number;
   /** Invert elevation; meaningless unless `graded`. */
   invert(station_ft: number): number;
-  /** Two or more depths were located, so the fall between them is known. */
+  /** At least two depths were located, so the fall between them is known. */
   readonly graded: boolean;
   readonly located: readonly { station_ft: number; depth_ft: number }[];
   warnings(start_ft: number, end_ft: number): Warning[];
 }
 
-/** Two located depths closer than this are one place: the later wins, ft. */
+/** Two located depths closer than this are one place: the later one wins, ft. */
 const sameDepth_ft = 0.5;
 
 /**
- * Invert elevations joined straight between located depths, level beyond the last; without ground elevations the
- * ground is taken level, so depths run straight between.
+ * Invert elevations interpolated between located depths, level beyond the last; without ground elevations the ground is
+ * assumed level, so depths are interpolated directly.
  */
 export function profileOf(line: Line, solved: Survey, override?: RulesOverride): Profile {
   const located = locatedDepths(line, solved);
@@ -96,7 +96,7 @@ function locatedDepths(line: Line, solved: Survey): { station_ft: number; depth_
     .map(({ station_ft, depth_ft }) => ({ station_ft, depth_ft }));
 }
 
-/** Straight between sorted points, level beyond the first and the last. */
+/** Linear between sorted points, constant beyond the first and the last. */
 export function straightBetween(points: readonly (readonly [number, number])[], x: number): number {
   const above = points.findIndex(([at]) => at >= x);
   const [low, high] = [points[above - 1], points[above]];

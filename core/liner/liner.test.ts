@@ -77,12 +77,12 @@ const order = (more: Partial<Parameters<typeof linerOrder>[0]> = {}) =>
     ...more,
   });
 
-// Common practice: the sum a crew does on paper.
+// Common practice: the arithmetic a crew does on paper.
 test('cut length: host 50 ± 2.45, pit to main, is 55.5; the bladder is as long', () => {
   const made = order();
   expect([made.installed.value, made.cut.value, made.bladder.value]).toEqual([49.75, 55.5, 55.5]);
   expect(made.layFlat.value).toBeCloseTo(2 * Math.PI, 9);
-  // Never shorter than the sum, never half a foot longer: 52.75 + ± must not round below itself.
+  // Never shorter than the sum, never half a foot longer: 52.75 + ± must not round down.
   expect(order({ endsAtMain: false, plusMinus_ft: 0.1 }).cut.value).toBe(53.5);
   expect(order({ entry: { by: 'cleanout', riser_ft: 2 } }).cut.value).toBe(57.5);
 });
@@ -99,7 +99,7 @@ test('resin for a cut length', () => {
   expect(order({ ...length(50), host_in: 6, thickness_in: 0.177 }).resin.value).toBeCloseTo(8.05, 2);
 });
 
-// Properties of the standard's formulas: more load is never a thinner liner.
+// Properties of the standard's formulas: more load never gives a thinner liner.
 test('thickness grows with water, cover and ovality, and is in proportion to the bore', () => {
   fc.assert(
     fc.property(
@@ -139,7 +139,7 @@ test('a liner is never cut shorter than what it must reach, nor more than half a
   );
 });
 
-// Common practice: the resin's sheet is read straight between its rows, and 1.3 times the work must fit in.
+// Common practice: linear between rows of the resin's data sheet, and 1.3 times the work must fit in.
 test('the resin lasts as its sheet says for the day, and too short a time is said', () => {
   const rules = rulesInForce({
     potLife: [
@@ -184,7 +184,7 @@ test('the countdown at wet-out: in time, then to be put in now, then too late, e
         expect(now.left_min + elapsed).toBeCloseTo(working.potLife.value, 9);
         expect(now.left_min - now.startWithin_min).toBeCloseTo(cut * rules.insertion_min_per_ft, 9);
         expect(now.say === 'too-late').toBe(elapsed >= working.potLife.value);
-        // Begun when there is no time left to begin, it is just in place at the end of the pot life.
+        // Started at the last moment, it is in place exactly at the end of the pot life.
         expect(now.say === 'in-time').toBe(elapsed + working.insertion.value < working.potLife.value);
       },
     ),

@@ -2,7 +2,7 @@ import { plain, type Figure, type Step } from '../figure.js';
 import { tolerance } from '../job/units.js';
 import type { Criterion } from './thickness.js';
 
-/** Lengths a liner is ordered by. All lengths ft unless the name says otherwise. */
+/** Lengths for ordering a liner. All in ft unless the name says otherwise. */
 export interface LinerInput {
   readonly from_ft: number;
   readonly to_ft: number;
@@ -16,7 +16,7 @@ export interface LinerInput {
   readonly host_in: number;
   readonly thickness_in: number;
   readonly governs: Criterion;
-  /** How the needed thickness came out by each criterion. */
+  /** Required thickness by each criterion. */
   readonly thicknessSteps?: readonly Step[];
 }
 
@@ -37,7 +37,7 @@ const closingTail_ft = 1;
 const leastPlusMinus_ft = 0.5;
 const cutStep_ft = 0.5;
 const galPerIn3 = 1 / 231;
-/** Share of the liner's wall that is resin, and the surplus mixed. Common practice. */
+/** Resin as a fraction of the liner's wall, and the extra mixed. Common practice. */
 const resinShare = 0.87;
 const resinSurplus = 1.1;
 
@@ -95,7 +95,7 @@ export function linerOrder(input: LinerInput): LinerOrder {
   };
 }
 
-/** Installed length, launch, closing tail and the ± of the old pipe's length, rounded up. */
+/** Installed length, launch, closing tail and the ± of the host length, rounded up. */
 function cutLength({ entry, plusMinus_ft }: LinerInput, installed: Figure): Figure {
   const plusMinus = Math.max(leastPlusMinus_ft, plusMinus_ft);
   const further = entry.by === 'cleanout' ? entry.riser_ft : entry.by === 'manhole' ? entry.depth_ft : 0;
@@ -123,7 +123,7 @@ function cutLength({ entry, plusMinus_ft }: LinerInput, installed: Figure): Figu
   };
 }
 
-/** Resin for a liner cut at so many feet, gal. */
+/** Resin for a liner of this cut length in feet, gal. */
 function resinFor({ host_in, thickness_in: wall_in }: LinerInput, cut_ft: number): Figure {
   const gal = Math.PI * (host_in - wall_in) * wall_in * 12 * cut_ft * resinShare * resinSurplus * galPerIn3;
   return {

@@ -17,7 +17,7 @@ export interface LinerLoads {
   readonly waterOverInvert_ft: number;
   readonly ovality_percent: number;
   readonly surface: SurfaceKind | undefined;
-  /** Pipe in a crawl space carries no earth or water. */
+  /** Exposed pipe in a crawl space carries no earth or water load. */
   readonly exposed: boolean;
 }
 
@@ -97,7 +97,7 @@ export function fullyDeteriorated(
 
 export const forStiffness = (host_in: number): number => host_in / (E / (12 * leastStiffness)) ** (1 / 3);
 
-/** H-20 wheel with impact by cover (ft), psi: a published table, from memory. */
+/** H-20 wheel load with impact by cover (ft), psi: a published table, from memory. */
 const wheel_psi: readonly (readonly [number, number])[] = [
   [1, 12.5],
   [2, 5.56],
@@ -109,7 +109,7 @@ const wheel_psi: readonly (readonly [number, number])[] = [
   [8, 0.69],
 ];
 
-/** Live load at a cover (ft) under a surface, psi; nothing deeper than 8 ft. */
+/** Live load at a cover (ft) under a surface, psi; none below 8 ft. */
 export function liveLoad(cover_ft: number, surface: SurfaceKind | undefined): number {
   if (!surface || !surfaceRow(surface).driven || cover_ft > 8) return 0;
   return straightBetween(wheel_psi, cover_ft);
@@ -121,7 +121,7 @@ function headsOf({ host_in, invert_ft, waterOverInvert_ft }: LinerLoads) {
   return { cover_ft, head_ft, overCrown_ft: Math.min(cover_ft, Math.max(0, head_ft - host_in / 12)) };
 }
 
-/** The thickness needed at one place and the criterion that governs it. */
+/** Required thickness at one place and the governing criterion. */
 export function linerThickness(loads: LinerLoads): Thickness {
   const { host_in, ovality_percent: q } = loads;
   const { cover_ft, head_ft, overCrown_ft } = headsOf(loads);
@@ -140,7 +140,7 @@ export function linerThickness(loads: LinerLoads): Thickness {
   return { needed_in, governs, by };
 }
 
-/** How each criterion came out, for whoever opens the figure. */
+/** Result of each criterion, for the opened figure. */
 export function thicknessSteps(loads: LinerLoads): Step[] {
   const { host_in, ovality_percent: q, surface } = loads;
   const { by, governs } = linerThickness(loads);
@@ -159,7 +159,7 @@ export function thicknessSteps(loads: LinerLoads): Step[] {
   }));
 }
 
-/** Thicknesses a liner is made in, in (3.0, 4.5 and 6.0 mm). */
+/** Thicknesses liners are made in, in (3.0, 4.5 and 6.0 mm). */
 const madeThicknesses_in = [0.118, 0.177, 0.236] as const;
 export type MadeThicknessIn = (typeof madeThicknesses_in)[number];
 

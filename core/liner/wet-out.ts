@@ -1,15 +1,15 @@
 import type { WorkingTime } from './working-time.js';
 
-/** Where a liner stands so many minutes after its resin was mixed. */
+/** State of a liner a number of minutes after its resin was mixed. */
 export interface WetOut {
-  /** Until the resin can no longer be worked, min; below 0 once that is past. */
+  /** Working time left, min; below 0 once it has passed. */
   readonly left_min: number;
-  /** Minutes until insertion must start; below 0 once that is past. */
+  /** Minutes until insertion must start; below 0 once that has passed. */
   readonly startWithin_min: number;
   readonly say: 'in-time' | 'put-in-now' | 'too-late';
 }
 
-/** Counts down from the moment the resin was mixed. Times in minutes. */
+/** Countdown from the moment the resin was mixed. Times in minutes. */
 export function wetOutAfter(
   { potLife, insertion }: Pick<WorkingTime, 'potLife' | 'insertion'>,
   elapsed_min: number,

@@ -1,27 +1,27 @@
 import { plain, type Figure } from '../figure.js';
 import type { Rules } from '../job/rules-schema.js';
 
-/** Resin must stay workable this many times as long as wetting out and putting in take. House rule. */
+/** Working time must be at least this multiple of the wet-out and insertion time. House rule. */
 export const leastWorkingRatio = 1.3;
 const assumedTemperature_F = 70;
 
 export interface WorkingTime {
-  /** How long the resin can be worked at the day's temperature, min. */
+  /** Working time of the resin at the day's temperature, min. */
   readonly potLife: Figure;
-  /** How long wetting out and putting in take, min. */
+  /** Wet-out and insertion time, min. */
   readonly needed: Figure;
-  /** Of that, putting in, min. */
+  /** The insertion part of it, min. */
   readonly insertion: Figure;
   readonly temperature_F: number;
   readonly temperatureAssumed: boolean;
-  /** What is wrong with the time there is; undefined where it is long enough. */
+  /** What is wrong where the working time is too short; undefined where it is long enough. */
   readonly short: string | undefined;
 }
 
 /**
- * Whether the resin of one liner stays workable until it lies in place: the resin's own sheet, straight between its
- * rows, against wetting out and putting in by the foot. Colder than the sheet, its first row holds, which is the
- * shorter; hotter than the sheet nothing is known, so it is short. Common practice.
+ * Whether the resin of one liner stays workable until the liner is in place: the resin's data sheet, linear between its
+ * rows, against wet-out and insertion time. Below the coldest row that row is used, which is the shorter time; above
+ * the hottest nothing is known, so it counts as too short. Common practice.
  */
 export function workingTime(cut_ft: number, rules: Rules, temperature_F: number | undefined): WorkingTime {
   const at_F = temperature_F ?? assumedTemperature_F;
@@ -51,7 +51,7 @@ export function workingTime(cut_ft: number, rules: Rules, temperature_F: number 
   };
 }
 
-/** The resin's own sheet, straight between its rows; `hotterThan_F` where the day is past its last row. */
+/** The resin's data sheet, linear between its rows; `hotterThan_F` where the day is hotter than its last row. */
 function potLifeAt(
   at_F: number,
   { potLife: rows }: Rules,

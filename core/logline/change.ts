@@ -3,15 +3,15 @@ import { sayPipe } from '../speech/say.js';
 import type { EntryDraft, LogContext } from './context.js';
 import type { Draft, NamedPipe } from './draft.js';
 
-/** True where the head moves downstream: what it meets next lies toward the street. */
+/** True where the head moves downstream, so what it meets next is toward the street. */
 const movesDownstream = (
   pass: 'out' | 'back',
   direction: 'downstream' | 'upstream' = 'downstream',
 ): boolean => (pass === 'out') === (direction === 'downstream');
 
 /**
- * Which of the pipes named lies on which side. The head sees one, then the other, the way it moves; one pipe alone is
- * what comes next, and with "ends" what came before. Words such as "toward the house" outrank the order.
+ * Which named pipe is on which side. The head sees one pipe, then the other, in its direction of travel; a single pipe
+ * is what comes next, or with "ends" what came before. Words such as "toward the house" override the order.
  */
 export function pipesOf(
   draft: Draft,
@@ -35,7 +35,7 @@ export function pipesOf(
   return { ...(up ? { upstream: up } : {}), ...(down ? { downstream: down } : {}) };
 }
 
-/** "clay toward the house, fiber toward the street": which pipe lies where, said outright. */
+/** "clay toward the house, fiber toward the street": sides stated explicitly. */
 export function saySides(entry: Entry | EntryDraft): string {
   if (entry.kind !== 'change') return '';
   return [

@@ -1,7 +1,7 @@
 import { completion } from '../speech/phrases.js';
 import { parseLogLine, type LogContext, type LogPart } from './parse.js';
 
-// Each test is one class of mistake that was seen in use, with the sample it was seen on and siblings of it: what people
+// Each test is one class of mistake seen in use, with the sample it was seen on and others of its kind: what people
 // type and say is common practice.
 const base: LogContext = {
   pass: 'back',
@@ -417,7 +417,7 @@ test('a share goes with the word for what it is a share of', () => {
         ['3/4', 75],
       ] as const)
         expect(clean(`46 ${what} ${said} ${blocked}`)).toMatchObject([{ reading_ft: 46, percent }]);
-  // "Full of" says what it is full of.
+  // "Full of" is followed by what fills it.
   expect(clean('46 half full of roots')).toMatchObject([{ finding: 'roots', percent: 50 }]);
   expect(clean('46 30 % full of roots')).toMatchObject([{ finding: 'roots', percent: 30 }]);
 });

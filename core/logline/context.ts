@@ -1,46 +1,48 @@
 import type { Entry, Point } from '../job/schema.js';
 
-/** What a typed line may name, and the pass that is on. */
+/** What a typed line may refer to, and the current pass. */
 export interface LogContext {
   readonly pass: 'out' | 'back';
-  /** Where the head of this run looks; with the pass it says which of two pipes lies upstream. Default: downstream. */
+  /**
+   * Direction the head faces in this run; with the pass it decides which of two pipes is upstream. Default: downstream.
+   */
   readonly direction?: 'downstream' | 'upstream' | undefined;
-  /** How `abs > clay` runs: as the head sees the two, or downstream whatever the pass (tables). Default: as seen. */
+  /** Order of `abs > clay`: as the head meets them, or downstream whatever the pass (tables). Default: as met. */
   readonly pipesRun?: 'as-seen' | 'downstream';
-  /** Points of the line; `reading_ft` is about what this run's counter shows there, ft, where that is known. */
+  /** Points of the line; `reading_ft` is this run's approximate counter reading there, ft, where known. */
   readonly points: readonly (Point & { readonly reading_ft?: number | undefined })[];
-  /** The end of the line: it answers to "main". */
+  /** The end of the line, which "main" refers to. */
   readonly end: string;
-  /** Where this run went in: what "cleanout" means at the counter's zero, and never what it means further on. */
+  /** Where this run entered: what "cleanout" means at the counter's zero, and nowhere else. */
   readonly access?: string | undefined;
-  /** No cable is longer, ft: a reading beyond it is asked about. By default the house rules' own. */
+  /** Longest cable, ft: a reading beyond it is questioned. Default: the house rule. */
   readonly mostCable_ft?: number | undefined;
-  /** Diameter of the pipe, in, where it is known: "half full" is half of it. */
+  /** Pipe diameter, in, where known: "half full" is half of it. */
   readonly bore_in?: number | undefined;
-  /** Clock of the water as the picture shows it, until it is turned again. */
+  /** Clock position of the water in the picture, until it is set again. */
   readonly waterClock?: number | undefined;
-  /** What was written so far, those of this run last: "the change", "that" and a correction speak of the newest. */
+  /** Earlier entries, this run's last: "the change", "that" and corrections refer to the newest match. */
   readonly entries?: readonly Entry[];
-  /** How many of `entries`, from the first, are other runs'. Default: none. */
+  /** How many of `entries`, from the first, belong to other runs. Default: none. */
   readonly otherRuns?: number;
-  /** What drains here, by name. */
+  /** Branches and fixtures that drain here, by name. */
   readonly serves?: readonly string[];
 }
 
-/** An entry still without its id. */
+/** An entry without its id. */
 export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id'> : never) : never;
 
-/** An earlier thing that later words may speak of; parts of the same line go by `part 0`, `part 1`, … */
+/** An earlier thing that later words may refer to; parts of the same line are `part 0`, `part 1`, … */
 export interface Known {
   readonly id: string;
   readonly entry: EntryDraft;
-  /** It was written by another run. */
+  /** It belongs to another run. */
   readonly elsewhere?: boolean;
 }
 
 export const partId = (index: number): string => `part ${index}`;
 
-/** Other words for a place in the text, offered under one key. */
+/** Replacement words for a place in the text, offered on one key. */
 export interface Choice {
   readonly label: string;
   readonly from: number;
@@ -48,11 +50,11 @@ export interface Choice {
   readonly words: string;
 }
 
-/** What could not be understood: its place in the text, and what would be. */
+/** What could not be understood: its place in the text, and what would be right. */
 export interface LogError {
   readonly from: number;
   readonly to: number;
   readonly message: string;
-  /** What it may have meant: each puts other words in its place. */
+  /** Possible meanings: each replaces the words at its place. */
   readonly answers?: readonly Choice[];
 }

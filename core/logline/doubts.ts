@@ -4,13 +4,16 @@ import { defaultRules } from '../job/rules-schema.js';
 import { pastEnd_ft } from '../job/units.js';
 import type { EntryDraft, Known, LogContext } from './context.js';
 
-/** With so many readings on a run, one further from all of them than they are apart is asked about, and over so many ft. */
+/**
+ * With this many readings on a run, one farther from all of them than their own spread is questioned, and over this
+ * many ft.
+ */
 const enoughReadings = 4;
 const farAway_ft = 50;
 
 /**
- * Questions a careful person would ask of a reading before it is written: it is longer than any cable, it lies past the
- * end of the line, or far from everything else on this run. Each says what would be right.
+ * Questions about an unlikely reading before it is written: longer than any cable, past the end of the line, or far
+ * from everything else on this run. Each says what would be right.
  */
 export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly Known[]): string[] {
   const readings = [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined);

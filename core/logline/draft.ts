@@ -3,65 +3,65 @@ import { kindOf } from '../findings/kinds.js';
 import type { FindingKind, PointKind } from '../job/vocabulary.js';
 import type { Meaning, QuotedField } from '../speech/meaning.js';
 
-/** A bare number of the line that has found no field yet. */
+/** A number of the line not yet assigned to a field. */
 export interface Given {
   readonly value: number;
   readonly from: number;
   readonly to: number;
-  /** Said after the thing itself, or a bare fraction: prefer size over station. */
+  /** It followed the thing, or is a bare fraction: more likely a size than a station. */
   readonly size: boolean;
-  /** It was said in feet: never inches, percent or a clock. */
+  /** Its unit was feet: never inches, percent or a clock position. */
   readonly feet: boolean;
   readonly fraction: boolean;
-  /** It stands after "at", or in feet: a place rather than a measure. */
+  /** It follows "at" or is in feet: a place rather than a measure. */
   readonly placed: boolean;
   /** "31 3/4": a place, or a place and inches. */
   readonly mixed?: { readonly whole: string; readonly part: string };
-  /** It is the first end of a stretch. */
+  /** The first end of a stretch. */
   readonly range?: true;
 }
 
-/** A pipe that was named, and the side of the change it lies on where that was said. */
+/** A named pipe, and its side of the change where one was given. */
 export interface NamedPipe extends Pipe {
   side?: 'upstream' | 'downstream';
 }
 
-/** One thing of a typed line while it is being read, in whatever order its words come. */
+/** One thing of a typed line while it is being read; its words may come in any order. */
 export interface Draft {
   kind?: Entry['kind'];
   finding?: FindingKind;
-  /** Stopped at the finding just named: an entry of its own at the same reading. */
+  /** The camera stopped at the finding just named: a separate entry at the same reading. */
   stopsHere?: boolean;
   point?: { readonly id: string } | { readonly kind: PointKind };
   aboutPoint: Partial<Point>;
-  /** A point that only tells where: "debris at the main". */
+  /** A point used only to give the place: "debris at the main". */
   besidePoint?: PointKind;
   fields: Record<string, unknown>;
-  /** Fields that give way to any other word. */
+  /** Fields that yield to any other word. */
   weak: Record<string, unknown>;
   numbers: Given[];
-  /** The pipe either side of `>`; a lone one is what goes on from here. */
+  /** The pipes either side of `>`; a single one is what follows. */
   pipes: NamedPipe[];
   changing: boolean;
-  /** A pipe was named before the word "change": the next one named lies past it. */
+  /** A pipe was named before the word "change", so the next one named lies past it. */
   pipeBeforeChange?: boolean;
-  /** Where "the other way round" stands. */
+  /** Place of "the other way round". */
   swapped?: { readonly from: number; readonly to: number };
   bothSides?: boolean;
-  /** "4 to 6 inch", in the order it was said. */
+  /** "4 to 6 inch", in the order given. */
   twoInches?: readonly [number, number];
-  /** Its inches are of water. */
+  /** Its inches are a water depth. */
   ofWater?: boolean;
-  /** A range said bare after the thing: hours of the clock, or its two ends where no other place is given. */
+  /** A bare range after the thing: clock positions, or its two ends where no other place is given. */
   bareRange?: readonly [number, number];
   rangeAt?: { readonly from: number; readonly to: number };
-  /** Where "same as …" stands, the id it came to as a tag, and whether it was named by that. */
+  /** Place of "same as …", the id it resolved to, and whether that was given explicitly. */
   sameAs?: { readonly from: number; readonly to: number; readonly tag: string; readonly byId: boolean };
   /** "at 9", which is a reading where there is no other. */
   bareHour?: { readonly value: number; readonly from: number; readonly to: number };
-  /** So many feet of it, from its reading on. */
+  /** Length in feet, from its reading on. */
   long_ft?: number;
-  /** The next number takes the place of the last: "31, no 32". */
+  /** The next number replaces the last: "31, no 32". */
   mending?: boolean;
   endCall?: 'start' | 'end';
   /** What drains there. */
@@ -69,7 +69,7 @@ export interface Draft {
   why?: string;
   expecting?: QuotedField;
   correcting: boolean;
-  /** Names what was written last, once more. */
+  /** Refers again to what was written last. */
   onceMore?: boolean;
 }
 
@@ -88,7 +88,7 @@ export const isDrop = ({ point }: Draft): boolean =>
 
 export const named = (draft: Draft): boolean => draft.finding !== undefined || draft.kind !== undefined;
 
-/** What each kind of word does to the draft; a returned text says why it does not fit. */
+/** How each kind of word changes the draft; a returned text says why it does not fit. */
 const takes: {
   readonly [Is in Meaning['is']]: (
     draft: Draft,
@@ -126,7 +126,7 @@ const takes: {
     return undefined;
   },
   'about-point': (draft, { set }) => {
-    // "cap missing" gives way to what is known of the cleanout.
+    // "cap missing" yields to what is known about the cleanout.
     draft.aboutPoint =
       'note' in set && draft.kind === undefined
         ? { ...set, ...draft.aboutPoint }
@@ -153,7 +153,7 @@ const takes: {
   nothing: () => undefined,
 };
 
-/** Takes a word's meaning into the draft; says so when it does not fit what was said before. */
+/** Applies a word's meaning to the draft; returns why where it contradicts what was said before. */
 export function applyMeaning(
   draft: Draft,
   meaning: Meaning,
@@ -174,7 +174,7 @@ function takeField(draft: Draft, { set }: Extract<Meaning, { is: 'field' }>): un
 
 function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>): string | undefined {
   if (draft.kind === 'stop' && draft.fields.why === undefined && draft.why === undefined) {
-    // "can't get past, it's collapsed": what is wrong with the pipe is a finding, and the camera stopped at it.
+    // "can't get past, it's collapsed": the defect is a finding, and the camera stopped at it.
     if (kindOf(meaning.finding).grading?.structural !== true) {
       draft.why = meaning.finding.replace('-', ' ');
       return undefined;
@@ -191,7 +191,7 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
     return undefined;
   }
   if (draft.finding !== undefined && draft.finding !== meaning.finding) {
-    // "standing water behind roots" names one thing and its cause; two things want a word between them.
+    // "standing water behind roots" is one finding and its cause; two findings need a word between them.
     return 'a second finding: put it after a ;';
   }
   // "the joint is cracked"
@@ -235,7 +235,7 @@ function takeLined(draft: Draft): void {
   pipe.lined = true;
 }
 
-/** "4 in clay" and "4 clay": what was measured just before a material is its bore. */
+/** "4 in clay" and "4 clay": a number just before a material is its bore. */
 function takeMaterial(draft: Draft, material: NonNullable<Pipe['material']>): void {
   const last = draft.pipes.at(-1);
   const pipe = last && (last.material === undefined || draft.mending) ? last : {};
@@ -255,7 +255,7 @@ function takeMaterial(draft: Draft, material: NonNullable<Pipe['material']>): vo
   if (bore !== undefined) pipe.diameter_in = bore;
 }
 
-/** Inches said and not yet spoken for. */
+/** Inches not yet assigned. */
 export function takeInches(draft: Draft): number | undefined {
   const { inches } = draft.fields;
   if (typeof inches !== 'number') return undefined;

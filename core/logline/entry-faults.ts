@@ -6,7 +6,7 @@ import type { FindingKind } from '../job/vocabulary.js';
 import type { EntryDraft } from './context.js';
 import type { Fail } from './finish.js';
 
-/** Fields as a person would name them: no name of the file format reaches the screen. */
+/** Display names of fields: file-format names never reach the screen. */
 const fieldWords: Readonly<Record<string, string>> = {
   reading_ft: 'the reading',
   to_ft: 'the far end',
@@ -53,14 +53,14 @@ const wordsOf = (path: string): string => {
   return parts.map((part) => fieldWords[part] ?? part.replaceAll('_', ' ')).at(-1) ?? 'this';
 };
 
-/** A bound as a person would say it: "300 is more than 100". */
+/** A limit in words: "300 is more than 100". */
 const plainly = (message: string): string =>
   message
     .replace(/^Too big: expected \w+ to be <=?\s*([\d.]+).*?\(given: ([^)]*)\)$/i, '$2 is more than $1')
     .replace(/^Too small: expected \w+ to be >=?\s*([\d.]+).*?\(given: ([^)]*)\)$/i, '$2 is less than $1')
     .replace(/^Invalid (?:option|input).*$/i, 'that is not one of the words for it');
 
-/** What is wrong, as a person would say it. */
+/** The fault in words. */
 export function faultWords(error: z.ZodError, raw: unknown, thing: string): string[] {
   return faultsOf(error, raw).map(({ path, message }) =>
     message === 'unknown field'
@@ -74,7 +74,7 @@ const thingOf = (raw: Readonly<Record<string, unknown>>): string =>
     ? findingName(raw.finding as FindingKind).toLowerCase()
     : String(raw.kind).replace('hidden', 'a hidden stretch');
 
-/** The entry by its schema, or what is wrong with it. Of a talk, what does not go with the thing is left out. */
+/** The entry by its schema, or what is wrong with it. In narration, fields that do not fit are dropped. */
 export function readEntry(raw: Record<string, unknown>, fail: Fail, told: boolean): EntryDraft | undefined {
   const parsed = entrySchema.safeParse({ id: 'new', ...raw });
   if (parsed.success) {

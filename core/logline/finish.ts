@@ -9,12 +9,12 @@ import { faultWords, readEntry } from './entry-faults.js';
 import { placeNumbers, takePlace } from './place.js';
 import { knownKind, pointOf, readingOfPoint } from './points.js';
 
-/** What a finished draft came to. */
+/** Result of a finished draft. */
 export interface Finished {
   readonly entry: EntryDraft;
   /** The entry it corrects, or the open stretch it closes. */
   readonly replaces?: string;
-  /** The point it read, when it is new or more is known of it now. */
+  /** The point it read, when it is new or its fields changed. */
   readonly point?: Point;
 }
 
@@ -25,18 +25,18 @@ export type Fail = (
   answers?: readonly Omit<Choice, 'from' | 'to'>[],
 ) => void;
 
-/** What is known while a draft is finished. */
+/** Context for finishing a draft. */
 export interface Finishing {
-  /** Reading of the thing before it on the line, ft. */
+  /** Reading of the previous thing on the line, ft. */
   readonly inherited: number | undefined;
   readonly context: LogContext;
   readonly known: readonly Known[];
   readonly fail: Fail;
-  /** Heard in a talk rather than typed: what does not fit is left out instead of refused. */
+  /** From narration rather than typed: what does not fit is dropped instead of refused. */
   readonly told?: boolean;
 }
 
-/** Makes an entry of what was read, or says what is missing. */
+/** Makes an entry from a draft, or says what is missing. */
 export function finishDraft(draft: Draft, finishing: Finishing): Finished | undefined {
   const { inherited, context, known, fail } = finishing;
   const base = draft.correcting ? correctedBy(draft, known) : undefined;
@@ -59,7 +59,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     fail('where? Begin with what the counter reads, such as 41.5');
     return undefined;
   }
-  // A reading says where a thing is better than words about its neighbor do.
+  // A reading places a thing better than words about its neighbor do.
   if (place !== undefined) {
     delete fields.after;
     delete fields.before;
@@ -96,7 +96,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   };
 }
 
-/** Whether a point is new to the line, or something of it was said that the line does not have. */
+/** Whether a point is new to the line, or its fields differ from what the line has. */
 const saysMore = (
   { id, point, isNew }: { readonly id: string; readonly point: Point; readonly isNew: boolean },
   draft: Draft,
@@ -106,7 +106,7 @@ const saysMore = (
   Object.keys(draft.aboutPoint).length > 0 ||
   points.find((each) => each.id === id)?.kind !== point.kind;
 
-/** What words mean together, before any of them is placed. */
+/** Meanings that depend on several words, resolved before any place is assigned. */
 function settle(draft: Draft, { context, known, told }: Finishing): void {
   if (draft.onceMore) repeat(draft, known, context);
   settleWeak(draft);
@@ -116,13 +116,13 @@ function settle(draft: Draft, { context, known, told }: Finishing): void {
   settleDiameters(draft);
   if (told && draft.numbers.some(({ range }) => range))
     draft.numbers = draft.numbers.filter(({ range, size }) => range || size);
-  // A locate has two: where, and how deep. Of more nobody knows which is which.
+  // A locate has two numbers: where, and how deep. With more it is unclear which is which.
   else if (told && draft.kind === 'locate') draft.numbers.splice(draft.numbers.length > 2 ? 1 : 2);
   else if (told && draft.numbers.some(({ placed }) => placed))
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
 }
 
-/** "4 to 6 inch reducer", or nothing but "goes from 4 to 6 inch": the pipe changes its diameter. */
+/** "4 to 6 inch reducer", or just "goes from 4 to 6 inch": the diameter changes. */
 function settleDiameters(draft: Draft): void {
   const { twoInches, kind, finding, pipes, fields } = draft;
   const isChange = kind === 'change' || (kind === undefined && !draft.ofWater);
@@ -133,14 +133,14 @@ function settleDiameters(draft: Draft): void {
   draft.pipes = twoInches.map((diameter_in) => ({ diameter_in }));
 }
 
-/** One end alone was called: a stretch is open, a locate is of that end. */
+/** One end alone was called: a stretch is left open, a locate is of that end. */
 function callEnd({ endCall }: Draft, kind: Entry['kind'] | undefined, said: Record<string, unknown>): void {
   if (endCall === undefined) return;
   if (kind === 'locate') said.end = endCall === 'start' ? 'from' : 'to';
   else if ((kind === 'finding' || kind === 'hidden') && said.to_ft === undefined) said.open = true;
 }
 
-/** The kind of entry that was said; pipes alone are a change, a note alone is an entry too. */
+/** The kind of entry; pipes alone make a change, and a note alone is an entry too. */
 function kindSaid(
   draft: Draft,
   fields: Record<string, unknown>,
@@ -148,7 +148,7 @@ function kindSaid(
 ): Entry['kind'] | undefined {
   if (draft.pipes.length > 0 && draft.kind === undefined && draft.finding === undefined)
     draft.kind = 'change';
-  // "cap missing" alone is said of a cleanout.
+  // "cap missing" alone refers to a cleanout.
   if (draft.aboutPoint.state !== undefined && draft.kind === undefined && draft.finding === undefined) {
     draft.kind = 'point';
     draft.point = { kind: 'cleanout' };
@@ -176,13 +176,13 @@ function kindSaid(
   return kind;
 }
 
-/** "roots along the bottom": words that are a form of some findings only say where of others. */
+/** "roots along the bottom": words that name a form of some findings only give the position of others. */
 function plainWords({ finding }: Draft, fields: Record<string, unknown>): void {
   const takesForm = finding !== undefined && 'form' in kindOf(finding).fields;
   if (!takesForm && ['along', 'around', 'running'].includes(fields.form as string)) delete fields.form;
 }
 
-/** Depth of water as a share of the pipe, "half full": inches where the diameter is known, else a size. */
+/** Water depth as a fraction of the pipe, "half full": inches where the diameter is known, else a size word. */
 function sharesOfBore(draft: Draft, fields: Record<string, unknown>, { bore_in }: LogContext): void {
   const { percent } = fields;
   if (draft.finding === undefined || percent === undefined) return;
@@ -199,11 +199,11 @@ function sharesOfBore(draft: Draft, fields: Record<string, unknown>, { bore_in }
   delete fields.percent;
 }
 
-/** How far a thing so many feet long reaches from where it was called, the way the head moves. */
+/** How far a thing of this length extends from its reading, in the head's direction of travel. */
 const reachOf = (reading: number, long_ft: number, pass: 'out' | 'back'): number =>
   Math.round(100 * Math.max(0, pass === 'out' ? reading + long_ft : reading - long_ft)) / 100;
 
-/** Words that give way: a plural's "several" to any form or size; "some" or a ball of roots to a measure or size. */
+/** Words that yield: a plural's "several" to any form or size; "some" or a ball of roots to a measure or size. */
 function settleWeak(draft: Draft): void {
   const { fields, weak } = draft;
   const sized = fields.size !== undefined;
@@ -212,7 +212,7 @@ function settleWeak(draft: Draft): void {
   if (weak.size !== undefined && !sized && !measured && fields.form === undefined) fields.size = weak.size;
 }
 
-/** "The laundry ties in": the branch has its name, a test what it ran from. */
+/** "The laundry ties in": names the branch, or for a test what it ran from. */
 function settleServed(draft: Draft): void {
   if (draft.served === undefined) return;
   if (draft.kind === 'test') draft.fields.of ??= draft.served;
@@ -220,7 +220,7 @@ function settleServed(draft: Draft): void {
     draft.aboutPoint.name ??= `${draft.served} branch connection`;
 }
 
-/** "Same again": the kind of thing written last. */
+/** "Same again": the kind of the last entry. */
 function repeat(draft: Draft, known: readonly Known[], context: LogContext): void {
   if (draft.finding !== undefined || (draft.kind !== undefined && draft.kind !== 'joint')) return;
   const last = known.findLast(({ elsewhere }) => !elsewhere)?.entry;
@@ -244,10 +244,10 @@ function repeat(draft: Draft, known: readonly Known[], context: LogContext): voi
   }
 }
 
-/** The newest few entries of this run are what a correction may speak of. */
+/** Corrections may refer to this many of the run's newest entries. */
 const recent = 8;
 
-/** What a correction replaces: the newest thing of the kind it names, else the newest of all. */
+/** Target of a correction: the newest entry of the kind it names, else the newest of all. */
 function correctedBy(draft: Draft, known: readonly Known[]): Known | undefined {
   const own = known.filter(({ elsewhere }) => !elsewhere);
   const like = own
@@ -260,10 +260,10 @@ function correctedBy(draft: Draft, known: readonly Known[]): Known | undefined {
   return like ?? own.at(-1) ?? known.at(-1);
 }
 
-/** Two readings of one thing lie about this close on the counter, ft. */
+/** Two readings of one thing are about this close on the counter, ft. */
 const alike_ft = 4;
 
-/** "same as the change" that stands far off is asked about, never tied in silence. An id ties it anyway. */
+/** "same as the change" with the change far off is questioned, never tied silently. An id ties it regardless. */
 function farFromItsLike(
   draft: Draft,
   { sameAs }: Record<string, unknown>,
@@ -310,7 +310,7 @@ const fresh = (said: Record<string, unknown>, context: LogContext): Record<strin
   return { pass: context.pass, ...rest, ...(waterClock === undefined ? {} : { waterClock }) };
 };
 
-/** "because …" is why a grade was overruled, or why the camera stopped or saw nothing. */
+/** "because …" gives the reason for a grade override, or for the camera stopping or losing its view. */
 function reasonOf(
   draft: Draft,
   kind: Entry['kind'] | undefined,
@@ -324,7 +324,7 @@ function reasonOf(
   return { why: draft.why };
 }
 
-/** The newest stretch of this kind that is still open. */
+/** The newest open stretch of this kind. */
 function openOne(draft: Draft, known: readonly Known[]): Known | undefined {
   return known.findLast(
     ({ entry, elsewhere }) =>
@@ -342,7 +342,7 @@ function closed(start: EntryDraft, said: Record<string, unknown>): Record<string
   return { ...rest, ...more, to_ft: reading_ft };
 }
 
-/** What was said over what stood; fields that do not go with a new kind of thing are left behind. */
+/** New fields laid over the old; fields that do not fit the new kind are dropped. */
 function corrected(old: EntryDraft, said: Record<string, unknown>): Record<string, unknown> {
   const gone = [
     ...(said.reading_ft === undefined ? [] : ['after', 'before', 'plus_ft']),
@@ -350,7 +350,7 @@ function corrected(old: EntryDraft, said: Record<string, unknown>): Record<strin
     ...(said.percent === undefined && said.inches === undefined ? [] : ['percent', 'inches', 'size']),
   ];
   const base = Object.fromEntries(Object.entries(old).filter(([field]) => !gone.includes(field)));
-  // What is said outright is no longer only possible.
+  // Stated outright, it is no longer only possible.
   if (
     said.possible === undefined &&
     (said.finding !== undefined || said.percent !== undefined || said.inches !== undefined)

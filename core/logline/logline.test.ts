@@ -16,7 +16,7 @@ const context: LogContext = {
 const read = (text: string) => parseLogLine(text, context);
 const entryOf = (text: string) => read(text)[0]?.entry;
 
-/** A run as it stands in the middle of an inspection, for words that speak of what was written before. */
+/** A run in the middle of an inspection, for words that refer to earlier entries. */
 const spoken: LogContext = {
   ...context,
   access: 'CO1',
@@ -159,7 +159,7 @@ test('what the camera meets for the first time becomes a point of the line', () 
   expect(stop?.entry).toMatchObject({ kind: 'stop', reading_ft: 12 });
   const [cleanout] = parseLogLine('38 cleanout 4 in two-way riser 3', spoken);
   expect(cleanout?.point).toMatchObject({ kind: 'cleanout', diameter_in: 4, ways: 2, riser_ft: 3 });
-  // The laundry tie-in is known within 4 ft of this reading, so it is that one.
+  // The laundry connection is known to be within 4 ft of this reading, so it is the same one.
   expect(parseLogLine('53 tie-in 2 in at 2', spoken)[0]?.point).toMatchObject({
     id: 'T1',
     diameter_in: 2,

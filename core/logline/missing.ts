@@ -1,7 +1,7 @@
 import { kindOf } from '../findings/kinds.js';
 import type { EntryDraft } from './context.js';
 
-/** What may be added still to an entry: a size, a form, a reason. */
+/** Fields that may still be added to an entry: a size, a form, a reason. */
 export function missingFrom(entry: EntryDraft): string[] {
   if (entry.open) return ['where it ends'];
   if (entry.kind === 'change' && !entry.upstream?.material) return ['what comes before it'];

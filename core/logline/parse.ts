@@ -21,36 +21,35 @@ import { segmentsOf, type Segment } from './segments.js';
 
 export type { Choice, EntryDraft, LogContext, LogError } from './context.js';
 
-/** One thing of a typed line, as it was understood. */
+/** One thing of a typed line, as understood. */
 export interface LogPart {
   readonly entry: EntryDraft | undefined;
   /** The entry that this one corrects or closes: its id, or `part N` of the same line. */
   readonly replaces?: string | undefined;
-  /** What stood there before, in a sentence. */
+  /** The previous version, in a sentence. */
   readonly was?: string | undefined;
-  /** A point to add to the line, or to change, with this reading of it. */
+  /** A point to add to the line or update, with this reading of it. */
   readonly point?: Point | undefined;
-  /** How it was understood, in a full sentence. */
+  /** What was understood, in a full sentence. */
   readonly sentence: string;
-  /** What may be added still: a size, a form. */
+  /** Fields that may still be added: a size, a form. */
   readonly missing: readonly string[];
   readonly errors: readonly LogError[];
-  /** Questions about a reading that is hardly right: it is written all the same once that is confirmed. */
+  /** Questions about an unlikely reading: it is written once confirmed. */
   readonly doubts: readonly string[];
-  /** Places of words that mean nothing here and were passed over. */
+  /** Places of filler words that were skipped. */
   readonly passed: readonly Span[];
-  /** Other ways to take it, each under one key: the pipes the other way round. */
+  /** Alternatives, each on one key: the pipes the other way round. */
   readonly choices: readonly Choice[];
 }
 
-/** A line longer than this is a text to be read in as a narration, characters. */
+/** A longer line has to be imported as narration, characters. */
 const longest = 2000;
 
 /**
- * Reads one line, typed or dictated: several things separated by `;` or by the way people speak, each in any sensible
- * order (docs/log-line.md has the grammar). A part without a reading of its own takes that of the part before it. Ids of
- * earlier parts of the same line stand as `part 0`, `part 1`, … Pure; never throws; time grows with the length of the
- * text.
+ * Reads one typed or dictated line: several things separated by `;` or by natural speech, each in any sensible order
+ * (docs/log-line.md has the grammar). A part without a reading takes that of the part before it. Ids of earlier parts
+ * of the same line are `part 0`, `part 1`, … Pure; never throws; time grows with the length of the text.
  */
 export function parseLogLine(text: string, context: LogContext): LogPart[] {
   if (text.length > longest) return [tooLong(text)];
@@ -125,7 +124,7 @@ function parsePart(
   const read = segment.denied ? denied(heardHere, text.slice(whole.from, whole.to)) : heardHere;
   const { draft, passed } = read;
   const errors: LogError[] = [...read.errors];
-  /** Faults of a draft stand in the segment; what has no place of its own is about all of it. */
+  /** Faults of a draft are placed in the segment; one without a place covers all of it. */
   const fail: Fail = (message, from, to, answers) => {
     const span =
       from === undefined || to === undefined ? whole : placeOf(heard, segment.from + from, segment.from + to);
@@ -170,7 +169,7 @@ function parsePart(
   return draft.stopsHere ? [...sides, part(stopAt(finished, draft, context), {})] : sides;
 }
 
-/** The camera stopped at what was just named: an entry of its own at the same place. */
+/** The camera stopped at what was just named: a separate entry at the same place. */
 function stopAt({ entry, point }: Finished, draft: Draft, context: LogContext): EntryDraft {
   const { reading_ft, after, pass } = entry;
   const where = reading_ft === undefined ? { after } : { reading_ft };
@@ -178,7 +177,7 @@ function stopAt({ entry, point }: Finished, draft: Draft, context: LogContext): 
   return { kind: 'stop', ...where, pass, why };
 }
 
-/** "Swap": which pipe lies where is a matter of how the head looked, so one key turns it round. */
+/** "Swap": the order of two pipes depends on the head's direction, so one key reverses it. */
 function swapOf(entry: EntryDraft, swapped: Span | undefined, whole: Span): Choice[] {
   if (entry.kind !== 'change' || (!entry.upstream?.material && !entry.downstream?.material)) return [];
   const { upstream, downstream, ...rest } = entry;
@@ -202,7 +201,7 @@ function nameOf(id: string, found: Point | undefined, context: LogContext): stri
   return point?.name ?? (point ? point.kind.replace('-', ' ') : id);
 }
 
-/** How an entry is understood; of a change, which pipe lies where. */
+/** How an entry is understood; for a change, which pipe is on which side. */
 function sentenceOf(
   entry: EntryDraft,
   point: Point | undefined,
@@ -218,7 +217,7 @@ function sentenceOf(
   return sides ? `${says}: ${sides}` : says;
 }
 
-/** What an entry spoken of is, in a few words. */
+/** A short description of an entry that is referred to. */
 function saysOf(id: string, context: LogContext, known: readonly Known[]): string {
   const entry = known.findLast((each) => each.id === id)?.entry;
   if (!entry) return 'an entry that is gone';

@@ -6,13 +6,13 @@ import type { EntryDraft } from './context.js';
 import { isDrop, type Draft, type Given } from './draft.js';
 import type { Fail } from './finish.js';
 
-/** A number this near the reading before it may be the next reading, ft. */
+/** A number this close to the previous reading may be the next reading, ft. */
 const nearby_ft = 6;
 
-/** Kinds of thing that have no place on the clock: "at 9" is their reading. */
+/** Kinds without a clock position: "at 9" is their reading. */
 const withoutClock = ['change', 'locate', 'hidden', 'stop', 'test', 'joint', 'note'];
 
-/** The first number that is no size is the place; said after the thing it is still the place where there is no other. */
+/** The first number that is not a size is the place; after the thing it still is, where there is no other. */
 export function takePlace(
   draft: Draft,
   fields: Record<string, unknown>,
@@ -29,7 +29,7 @@ export function takePlace(
       : draft.numbers.find(
           ({ value, fraction, placed }) => placed || (!fraction && (Number.isInteger(value) || value > 12)),
         ));
-  // A place that is said once more is no measure.
+  // A repeated place is not a measure.
   const again = given?.range ? [given.value, fields.to_ft] : [];
   draft.numbers = draft.numbers.filter(
     (each) => each !== given && !again.includes(each.value) && !(each.placed && each.value === given?.value),
@@ -47,7 +47,7 @@ export function takePlace(
       withoutClock.includes(draft.kind ?? '') ||
       (draft.point !== undefined && 'kind' in draft.point && draft.point.kind !== 'tie-in'));
   if (given === undefined && bareHour && !clockless && fields.clock === bareHour.value) {
-    // "roots at 10 and a wye at 12": feet or hours, where both lie near.
+    // "roots at 10 and a wye at 12": feet or clock positions, where both are close.
     if (inherited === bareHour.value) delete fields.clock;
     else if (inherited !== undefined && !correcting && Math.abs(inherited - bareHour.value) <= nearby_ft) {
       ask(fail, bareHour, [
@@ -70,11 +70,14 @@ export function takePlace(
   return given?.value;
 }
 
-/** What was found is measured in inches. */
+/** Found by looking: measured in inches. */
 const isInInches = ({ finding }: Draft): boolean =>
   finding !== undefined && ['inches', 'of-bore'].includes(kindOf(finding).grading?.measure ?? '');
 
-/** Numbers after the reading: a depth after “located”, inches where inches are measured, degrees of a bend, else an hour. */
+/**
+ * Numbers after the reading: a depth after “located”, inches where inches are measured, degrees of a bend, else a clock
+ * position.
+ */
 export function placeNumbers(
   draft: Draft,
   fields: Record<string, unknown>,
@@ -90,7 +93,7 @@ export function placeNumbers(
   if (draft.kind === 'point') pointFields(draft, fields);
 }
 
-/** Puts one number into its field, or asks what it means; false where it fits nowhere. */
+/** Assigns one number to its field, or asks what it means; false where it fits nowhere. */
 function placeNumber(
   draft: Draft,
   fields: Record<string, unknown>,
@@ -163,7 +166,7 @@ function placeAtPoint(draft: Draft, given: Given, fail: Fail): boolean {
   return true;
 }
 
-/** A bare range after a thing whose place is known: percent or hours, asked where it may be either. */
+/** A bare range after a thing whose place is known: percent or clock positions, asked where it may be either. */
 function placeRange(
   draft: Draft,
   fields: Record<string, unknown>,
@@ -200,7 +203,7 @@ function pointFields(draft: Draft, fields: Record<string, unknown>): void {
   const { inches } = fields;
   if (typeof inches === 'number' && isDrop(draft)) about.fall_ft ??= Math.round((1000 * inches) / 12) / 1000;
   else if (typeof inches === 'number') about.diameter_in = inches;
-  // Of a point only its place and its own fields are kept.
+  // A point keeps only its place and its own fields.
   delete fields.inches;
   delete fields.percent;
   delete fields.size;

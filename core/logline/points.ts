@@ -3,11 +3,11 @@ import type { PointKind } from '../job/vocabulary.js';
 import type { Known, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 
-/** A point of the same kind this near on the counter is the one that was read before, ft. */
+/** A point of the same kind this close on the counter is the one already read, ft. */
 const near_ft = 4;
-/** Two readings this close on one pass are one thing called twice, ft. */
+/** Two readings this close on one pass are the same thing called twice, ft. */
 const once_ft = 0.3;
-/** A cleanout this near the counter's zero is the one the camera went in by, ft. */
+/** A cleanout this close to the counter's zero is the camera's access point, ft. */
 const zero_ft = 1;
 
 export type PointRead =
@@ -15,7 +15,7 @@ export type PointRead =
 
 export const knownKind = ({ kind }: Pick<Point, 'kind'>): string => `a ${kind.replace('-', ' ')}`;
 
-/** The point that was named or found, with what was said of it. */
+/** The point named or found, with the fields given for it. */
 export function pointOf(
   draft: Draft,
   which: NonNullable<Draft['point']>,
@@ -41,8 +41,8 @@ export function pointOf(
 }
 
 /**
- * The main ends the line; a cleanout at the counter's zero is the access; any other kind is the nearest one of it that
- * this pass has not read elsewhere, or the only one whose place nobody knows.
+ * The main ends the line; a cleanout at the counter's zero is the access point; any other kind is the nearest one of
+ * that kind not read elsewhere on this pass, or the only one with an unknown place.
  */
 function knownOf(
   kind: PointKind,
@@ -89,7 +89,7 @@ function knownOf(
 
 const isEnd = (kind: PointKind): boolean => kind === 'manhole' || kind === 'septic-tank';
 
-/** The counter at a point of this kind that was read on this run, ft: "debris at the main". */
+/** Counter reading at a point of this kind that this run passed, ft: "debris at the main". */
 export function readingOfPoint(
   kind: PointKind,
   entries: readonly Known[],
@@ -104,7 +104,7 @@ export function readingOfPoint(
   )?.entry.reading_ft;
 }
 
-/** A point not met before: an id and a name that nothing of the line has. */
+/** A new point, with an id and name unused on the line. */
 export function newPoint(
   kind: PointKind,
   { points, entries = [] }: Pick<LogContext, 'points' | 'entries'>,

@@ -12,21 +12,21 @@ export interface Span {
   readonly to: number;
 }
 
-/** What the words of one thing came to; places are in the text as it was typed. */
+/** What the words of one thing mean; places are in the text as typed. */
 export interface SegmentRead {
   readonly draft: Draft;
   readonly errors: LogError[];
-  /** Words that mean nothing here. */
+  /** Filler words. */
   readonly passed: readonly Span[];
-  /** Words nobody knows. */
+  /** Unknown words. */
   readonly unknown: readonly (Span & { readonly word: string })[];
-  /** Words that name things, as they were said. */
+  /** Words that name things, as written. */
   readonly nouns: readonly string[];
-  /** Places of readings and marks: what is left of the text without them is a note. */
+  /** Places of readings and marks: the text without them is a note. */
   readonly places: readonly Span[];
 }
 
-/** Reads the words of one thing, each token or phrase the longest that fits. Never throws. */
+/** Reads the words of one thing, matching the longest token or phrase each time. Never throws. */
 export function readSegment(
   all: Heard,
   segment: Segment,
@@ -86,13 +86,13 @@ export function readSegment(
   return { draft, errors, passed, unknown, nouns, places };
 }
 
-/** "roots in the clay": a material after "in the" only says where a finding lies. */
+/** "roots in the clay": a material after "in the" only places a finding. */
 const isOnlyWhere = (draft: Draft, text: string, at: number, meaning: string): boolean =>
   meaning === 'material' &&
   (draft.finding !== undefined || draft.kind === 'hidden' || draft.kind === 'stop') &&
   /\b(?:in|of|on|through|inside)\s+(?:the\s+|that\s+|this\s+)?$/i.test(text.slice(0, at));
 
-/** A point of the line by `#id`, by its name or by its id; a point named like a word of the trade only by `#id`. */
+/** A point of the line by `#id`, by name or by id; a point named like a trade word only by `#id`. */
 function takePoint(draft: Draft, rest: string, context: LogContext): number {
   if (named(draft)) return 0;
   const tagged = tagAt(rest);
@@ -124,7 +124,7 @@ function takeToken(
   return undefined;
 }
 
-/** What nobody knows, marked with the word it may have been. */
+/** Unknown words, each with the closest known word. */
 export function unknownErrors(unknown: SegmentRead['unknown']): LogError[] {
   return unknown.map(({ from, to, word }) => {
     const near = closest(word);
@@ -139,7 +139,7 @@ export function unknownErrors(unknown: SegmentRead['unknown']): LogError[] {
   });
 }
 
-/** Where interjections were taken out of a text before it was read: "um", "you know". */
+/** Where filler such as "um" or "you know" was removed from a text before reading. */
 export function interjectionsIn(text: string): Span[] {
   return [...text.matchAll(interjection)].map(({ index, 0: word }) => ({
     from: index,

@@ -4,7 +4,7 @@ import type { Meaning } from '../speech/meaning.js';
 import { dash, distance, toFeet } from '../speech/numbers.js';
 import { phraseAt } from '../speech/phrases.js';
 
-/** What a reference in the text came to: how long it is, and the entry it means or why there is none. */
+/** A resolved reference: its length in the text, and the entry it refers to or why there is none. */
 export interface Reference {
   readonly used: number;
   readonly id?: string;
@@ -23,7 +23,7 @@ export const tagText = (id: string): string =>
   /^[^\s;,"#]+$/.test(id) ? `#${id}` : `#"${id.replaceAll('"', '""')}"`;
 
 /**
- * The entry a few words speak of: `#e4`, "the change", "the roots", "the main", "that". The one nearest the reading wins
+ * The entry that words refer to: `#e4`, "the change", "the roots", "the main", "that". The one nearest the reading
  * where one is given, else the newest.
  */
 export function referenceAt(
@@ -63,7 +63,7 @@ export function referenceAt(
 const startsWithWord = (text: string, word: string): boolean =>
   text.toLowerCase().startsWith(word.toLowerCase()) && !/^[a-z0-9-]/i.test(text.slice(word.length));
 
-/** The point whose name or id stands at the start of a text; the longest where several do. */
+/** The point whose name or id starts a text; the longest where several do. */
 export function pointNamedAt(text: string, { points }: LogContext): { used: number; id: string } | undefined {
   return points
     .flatMap(({ id, name }) => [id, ...(name ? [name] : [])].map((word) => ({ id, word, used: word.length })))
@@ -100,7 +100,10 @@ const pastPattern = new RegExp(
 );
 const andPattern = new RegExp(String.raw`^\s*(?:and|${dash})\s+`, 'i');
 
-/** What a test ran water from: a fixture that the line is known to serve, or the quoted words that follow. Length used. */
+/**
+ * What a test ran water from: a fixture the line is known to serve, or the quoted words that follow. Returns the length
+ * used.
+ */
 function takeServed(draft: Draft, text: string, { serves }: LogContext): number {
   const from = /^(?:of|from|in)\s+(?:the\s+)?/i.exec(text);
   if (!from) return 0;
@@ -110,7 +113,7 @@ function takeServed(draft: Draft, text: string, { serves }: LogContext): number 
   return from[0].length + (what?.length ?? 0);
 }
 
-/** "same as the roots", "same as #e4": tied to another reading. Length used. */
+/** "same as the roots", "same as #e4": another reading of the same thing. Returns the length used. */
 function takeSame(
   draft: Draft,
   text: string,
@@ -127,7 +130,10 @@ function takeSame(
   return used;
 }
 
-/** Reads words that speak of another entry: same as, past, before, between, then, clip, of. Length used, or 0. */
+/**
+ * Reads words that refer to another entry: same as, past, before, between, then, clip, of. Returns the length used, or
+ * 0.
+ */
 export function takeReferring(
   draft: Draft,
   text: string,
@@ -136,7 +142,7 @@ export function takeReferring(
   known: readonly Known[],
   fail: (from: number, to: number, message: string) => void,
 ): number {
-  /** Reads a reference at `at` into a field; length used in all. */
+  /** Reads a reference at `at` into a field; returns the length used in all. */
   const into = (at: number, field: string, reading_ft?: number): number => {
     const found = referenceAt(text.slice(at), context, known, reading_ft);
     if (!found) {

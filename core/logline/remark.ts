@@ -2,7 +2,7 @@ import { closest } from '../speech/phrases.js';
 import { newDraft } from './draft.js';
 import { interjectionsIn, type SegmentRead, type Span } from './read-segment.js';
 
-/** Of a thing said not to be there, the place and a note are left: "seen, none: roots". */
+/** For a thing stated to be absent, the place and a note are kept: "seen, none: roots". */
 export function denied(read: SegmentRead, said: string): SegmentRead {
   const { fields, numbers } = read.draft;
   const { about, pass, to_ft, video_s } = fields;
@@ -23,7 +23,7 @@ export function denied(read: SegmentRead, said: string): SegmentRead {
   };
 }
 
-/** Words that name nothing of the trade, with or without a place, are a note, unless one is nearly a word of it. */
+/** Words that name nothing of the trade, with or without a place, are a note, unless one is nearly a trade word. */
 export function isRemark({ draft, unknown, passed, errors }: SegmentRead): boolean {
   if (draft.kind !== undefined || draft.finding !== undefined || draft.pipes.length > 0) return false;
   if (draft.ofWater || draft.correcting || draft.onceMore || draft.endCall !== undefined || errors.length > 0)

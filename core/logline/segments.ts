@@ -2,19 +2,19 @@ import { boundary, denial, onceMoreMark } from '../speech/denials.js';
 import { maskedName, type Hearing } from '../speech/hear.js';
 import { phraseAt } from '../speech/phrases.js';
 
-/** One thing of a line: its place in the text that was heard. */
+/** One thing of a line, by its place in the text. */
 export interface Segment {
   readonly from: number;
   readonly to: number;
-  /** It was said not to be there. */
+  /** It was stated to be absent. */
   readonly denied: boolean;
-  /** It begins a line of its own: after a `;`. */
+  /** It starts a new line: after a `;`. */
   readonly hard: boolean;
-  /** "roots at 40 and 44": a place alone, for the thing before it. */
+  /** "roots at 40 and 44": only a place, for the previous thing. */
   readonly again: boolean;
 }
 
-/** A `;` always parts two things; the rest only where there is a thing on both sides. */
+/** A `;` always separates two things; the others only with a thing on both sides. */
 const joints = new RegExp(
   String.raw`;|[${boundary}${denial}]|,(?!\d)|\.(?=\s|$)|\b(?:and|but|plus|also|with|then)\b(?!\s+(?:a\s+)?(?:half|quarter|third)\b)`,
   'gi',
@@ -28,7 +28,7 @@ const ownPlace = /(?:\bat\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?/
 interface Piece {
   readonly from: number;
   readonly to: number;
-  /** It begins a line of its own: after a `;`. */
+  /** It starts a new line: after a `;`. */
   readonly hard: boolean;
   /** The word or mark it begins with. */
   readonly lead: string;
@@ -45,7 +45,9 @@ interface Open {
   placed: boolean;
 }
 
-/** Parts a line into its things: at each `;`, and where speech goes on to another one. Time grows with its length. */
+/**
+ * Splits a line into its things: at each `;`, and where natural speech moves on to another. Time grows with its length.
+ */
 export function segmentsOf({ shape }: Hearing): Segment[] {
   const segments: Segment[] = [];
   let open: Open | undefined;
@@ -83,22 +85,22 @@ export function segmentsOf({ shape }: Hearing): Segment[] {
   return segments;
 }
 
-/** "31, no, 32": what follows takes the place of what was said. */
+/** "31, no, 32": what follows replaces what was said. */
 const mends = /\b(?:sorry|no|not|i\s+mean|correction|make\s+(?:that|it)|same\s+as)[\s,]*$/i;
 
-/** "stopped, roots": what stopped it. */
+/** "stopped, roots": the obstacle. */
 const stops =
   /\b(?:stop(?:ped|s)?|stuck|not\s+seen|can(?:not|'t)\s+see|can(?:not|'t)\s+get\s+(?:through|past|by))\s*$/i;
 const isBare = (text: string): boolean => !/\d|\b(?:a|an|some|there|and)\b/i.test(text);
 
-/** "roots at 40 and 44": a second place for the thing before it; of a bend a bare number is its degrees. */
+/** "roots at 40 and 44": a second place for the previous thing; after a bend a bare number is its degrees. */
 const placesAnother = (piece: Piece, text: string, before: string, { placed }: Open): boolean =>
   placed &&
   placeOnly.test(text) &&
   /^(?:and|,|also|then|plus)$/i.test(piece.lead) &&
   (/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) || !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before));
 
-/** "no roots, cracks or breaks": a list goes on denying while its things stand bare. */
+/** "no roots, cracks or breaks": the denial extends over a list of bare things. */
 function goesOnDenying({ lead }: Piece, text: string): boolean {
   if (![',', 'and', 'plus'].includes(lead.toLowerCase())) return false;
   if (/^[\s,]*(?:or|nor)\b/i.test(text)) return true;
@@ -135,7 +137,7 @@ const isNoun = (phrase: string, from: number, shape: string, sofar: number): boo
   const meaning = phraseAt(phrase)?.meaning;
   if (!meaning || !['finding', 'point', 'kind', 'test'].includes(meaning.is)) return false;
   const before = shape.slice(0, from);
-  // What a place or a comparison is told by is no thing of its own.
+  // A thing used only to give a place or a comparison is not a thing of its own.
   if (/\b(?:past|beyond|after|before|between|same\s+as|to)\s+(?:the\s+|that\s+|this\s+)?$/i.test(before))
     return false;
   if (
@@ -177,7 +179,7 @@ const materialIn = (text: string): boolean =>
     ({ index }) => phraseAt(text.slice(index))?.meaning.is === 'material',
   );
 
-/** "crack at 40 roots at 44": with no word between them, a thing ends with its place. */
+/** "crack at 40 roots at 44": without a word between them, a thing ends at its place. */
 function afterPlace(shape: string, piece: Piece): Piece[] {
   if (piece.nouns < 2) return [piece];
   const text = shape.slice(piece.from, piece.to);

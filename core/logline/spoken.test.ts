@@ -14,7 +14,7 @@ const context: LogContext = {
   ],
 };
 
-/** What was understood of a line, each entry with the point it met, and every fault. */
+/** How a line was understood: each entry with the point it read, and every fault. */
 function understood(line: string) {
   return parseLogLine(line, context).map(({ entry, point, errors }) => ({
     ...entry,
@@ -86,7 +86,7 @@ test('what may mean two things is asked, never guessed', () => {
   expect(answersTo('46 offset 2')).toEqual(['2 in', "at 2 o'clock"]);
   expect(answersTo('46 roots 2-4')).toEqual(['2-4%', 'clock 2-4']);
   expect(answersTo('46 rots')).toEqual(['roots']);
-  // Each answer, put in its place, is understood.
+  // Each offered answer, put in its place, is understood.
   for (const line of [
     '46 roots 10',
     '46 wipes 2',

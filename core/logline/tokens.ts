@@ -26,14 +26,14 @@ const sets =
     return undefined;
   };
 
-/** "30 percent blocked": what the share is of goes with the share. "Full of" begins what it is full of. */
+/** "30 percent blocked": the word belongs to the percentage. "Full of" introduces what fills it. */
 const ofBore = String.raw`(?:%|percent\b)(?:\s+(?:full(?!\s+of\b)|blocked|blockage|closed|closure|plugged|filled|obstructed|obstruction|choked|submerged)(?:\s+(?:off|up))?\b)?`;
 const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);
 const clockOrNumber = String.raw`(?:${clockTime}(?![\d.])|${number})`;
 const toPosition = (text: string): number => (text.includes(':') ? toClock(text) : toNumber(text));
 const notMore = String.raw`(?![\d:%\/]|\.\d)`;
 
-/** Numbers with a unit or a word that says what they measure, then bare ones: the first that fits is taken. */
+/** Numbers with a unit or a measuring word, then bare ones: the first match is taken. */
 export const tokens: readonly Token[] = [
   token(`${openQuote}([^${closeQuote}]*)${closeQuote}`, quotedText),
   token(
@@ -188,7 +188,7 @@ export const tokens: readonly Token[] = [
   token(String.raw`[,.:&+\-–—!?…¦¬()]|'(?!\w)|'s\b`, () => undefined),
 ];
 
-/** "at 2" is an hour where the place is known, and a reading where it is not. */
+/** "at 2" is a clock position where the place is known, else a reading. */
 function atHour(draft: Draft, [whole, from = '', to, clock]: RegExpExecArray, at: number): undefined {
   draft.fields.clock = to ? [toClock(from), toClock(to)] : toClock(from);
   delete draft.bareHour;
@@ -196,7 +196,7 @@ function atHour(draft: Draft, [whole, from = '', to, clock]: RegExpExecArray, at
     draft.bareHour = { value: Number(from), from: at, to: at + whole.trimEnd().length };
 }
 
-/** Quoted words are the note, unless the word before asked for them. A doubled quote inside stands for one. */
+/** Quoted words are the note, unless the word before asked for them. A doubled quote stands for one. */
 function quotedText(draft: Draft, [, inside = '']: RegExpExecArray): undefined {
   const text = inside.replaceAll('""', '"');
   const field = draft.expecting;
@@ -214,7 +214,7 @@ function inches(draft: Draft, [, value = '']: RegExpExecArray): undefined {
   const took = toNumber(value);
   if (pipe && pipe.diameter_in === undefined && draft.finding === undefined) pipe.diameter_in = took;
   else if (draft.kind === 'point' && !isDrop(draft)) draft.aboutPoint.diameter_in = took;
-  // "an inch or two": the larger is what the grade goes by.
+  // "an inch or two": the grade uses the larger.
   else if (typeof draft.fields.inches === 'number' && draft.finding !== undefined && !draft.mending)
     draft.fields.inches = Math.max(took, draft.fields.inches);
   else draft.fields.inches = took;
@@ -264,7 +264,7 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
   });
 }
 
-/** "belly to 40": how far it goes, unless the number could be an hour or a size. */
+/** "belly to 40": its far end, unless the number could be a clock position or a size. */
 function otherEnd(draft: Draft, match: RegExpExecArray, at: number): undefined {
   const [whole, text = ''] = match;
   const isStretch = draft.finding !== undefined || draft.kind === 'hidden';
@@ -274,7 +274,7 @@ function otherEnd(draft: Draft, match: RegExpExecArray, at: number): undefined {
   else bareNumber(draft, match, at);
 }
 
-/** Two ends of a stretch; hours of the clock where the place is known and both could be hours. */
+/** Two ends of a stretch; clock positions where the place is known and both are valid hours. */
 function range(
   draft: Draft,
   [whole, first = '', second = '']: RegExpExecArray,

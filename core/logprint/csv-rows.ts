@@ -6,7 +6,7 @@ import { printLogLine } from './print.js';
 export const logColumns = ['id', 'pass', 'reading_ft', 'to_ft', 'what', 'note'] as const;
 export type LogRow = Readonly<Record<(typeof logColumns)[number], string>>;
 
-/** An entry as a row: its reading and pass in columns of their own, all else as a typed line in `what`. */
+/** An entry as a row: reading and pass in their own columns, the rest as a typed line in `what`. */
 export function rowOf(entry: Entry): LogRow {
   const { id, pass, reading_ft, to_ft, note, ...rest } = entry;
   const bare = printLogLine({ ...rest, pass: 'back' }).replace(/ back(?= |$)/, '');
@@ -20,14 +20,14 @@ export function rowOf(entry: Entry): LogRow {
   };
 }
 
-/** A row as it was understood, or what is wrong with it. */
+/** A row as understood, or what is wrong with it. */
 export interface ReadRow {
   readonly id?: string | undefined;
   readonly part: LogPart | undefined;
   readonly faults: readonly string[];
 }
 
-/** Reads a table: rows may speak of earlier ones by the ids in the file. */
+/** Reads a table; rows may refer to earlier ones by the ids in the file. */
 export function readRows(rows: readonly Readonly<Record<string, string>>[], context: LogContext): ReadRow[] {
   const entries = [...(context.entries ?? [])];
   return rows.map((row) => {
@@ -38,10 +38,10 @@ export function readRows(rows: readonly Readonly<Record<string, string>>[], cont
   });
 }
 
-/** A spreadsheet takes a cell that begins so for a formula; it is written with an apostrophe before it. */
+/** A spreadsheet would take a cell starting like this for a formula; it is written with a leading apostrophe. */
 const unescaped = (text: string): string => text.replace(/^'(?=[=+\-@\t\r])/, '');
 
-/** Reads one row of a table; columns that are not known are faults, missing ones are empty. */
+/** Reads one row of a table; unknown columns are faults, missing ones are empty. */
 function readRow(raw: Readonly<Record<string, string>>, context: LogContext): ReadRow {
   const row = Object.fromEntries(Object.entries(raw).map(([column, text]) => [column, unescaped(text)]));
   const unknown = Object.keys(row).filter((column) => !(logColumns as readonly string[]).includes(column));

@@ -4,7 +4,7 @@ import { findingKinds, materials, sizes, stages } from '../job/vocabulary.js';
 import { parseLogLine, type LogContext } from '../logline/parse.js';
 import { printLogLine } from './print.js';
 
-/** Ids as people and programs choose them, awkward ones among them. */
+/** Ids as people and programs choose them, including awkward ones. */
 const ids = ['e1', 'e2', 'odd id', 'say "so"; #1', 'MAIN', 'roots'];
 const context: LogContext = {
   pass: 'out',
@@ -113,7 +113,7 @@ const what = fc.oneof(
     })),
 );
 
-/** Of the measures drawn, those that this finding's schema takes. */
+/** Of the random measures, those that this finding's schema accepts. */
 function fitting(finding: string, measured: Readonly<Record<string, unknown>>): object {
   return Object.fromEntries(
     Object.entries(measured).filter(
@@ -134,7 +134,7 @@ const entries = fc
   .filter((raw) => entrySchema.safeParse(raw).success)
   .map((raw) => entrySchema.parse(raw));
 
-// The law of issue and grammar (docs/log-line.md): whatever can be printed reads back to the same entry.
+// The law of print and parse (docs/log-line.md): whatever can be printed reads back to the same entry.
 test('any entry printed as a log line parses back to the same entry', () => {
   fc.assert(
     fc.property(entries, (entry) => {

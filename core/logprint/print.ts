@@ -4,8 +4,8 @@ import { clockText, numberText } from '../speech/numbers.js';
 import { tagText } from '../logline/references.js';
 
 /**
- * An entry as a line that reads back to the same entry (its pass written out, defaults left unsaid). Ids of other things
- * stand as `#id`. The typed line of docs/log-line.md.
+ * An entry as a line that reads back to the same entry, its pass written out and defaults left out. Ids of other things
+ * are `#id`. The typed line of docs/log-line.md.
  */
 export function printLogLine(entry: Entry | EntryDraft): string {
   return [
@@ -94,7 +94,7 @@ function whatText(entry: Entry | EntryDraft): string {
 const words = (...all: string[]): string => all.filter(Boolean).join(' ');
 
 function changeText({ upstream, downstream }: Extract<EntryDraft, { kind: 'change' }>): string {
-  // Sides are said outright: the order of two pipes hangs on the pass.
+  // Sides are explicit: the order of two pipes depends on the pass.
   if (!upstream && !downstream) return 'change';
   if (!upstream) return words('change', pipeText(downstream), 'downstream');
   if (!downstream) return words('change', pipeText(upstream), 'upstream');

@@ -1,17 +1,17 @@
 import { missingFrom } from '../logline/missing.js';
 import type { Entry, Line } from '../job/schema.js';
 
-/** One entry that still wants something read from the video, and what. */
+/** One entry that still needs something read from the video, and what. */
 export interface ToRead {
   readonly run: string;
   readonly entry: Entry;
   readonly wants: readonly string[];
 }
 
-/** What "mark here" writes: something was there, to be said from the video later. */
+/** Text that "mark here" writes: something is there, to be identified from the video later. */
 export const markHere = 'to be read from the video';
 
-/** Everything of a line that has no reading, no size, no end, or was only marked: worked off one at a time. */
+/** Everything on a line with no reading, size or end, or only marked: a to-do list. */
 export function toRead(line: Line): ToRead[] {
   return line.runs.flatMap((run) =>
     run.entries.flatMap((entry): ToRead[] => {

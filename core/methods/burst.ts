@@ -29,7 +29,7 @@ const overcut_in = 1;
 const leastCover_ft = 2;
 const coverPerEnlargement = 10;
 
-/** Pipe bursting: new pipe drawn through the old one from a launch pit to an exit pit. */
+/** Pipe bursting: new pipe pulled through the old one from a launch pit to an exit pit. */
 export const burst: MethodRow = {
   id: 'burst',
   words: {
@@ -97,15 +97,15 @@ export const burst: MethodRow = {
 const endsIn = (hole: Interval, { from_ft, to_ft }: Interval): boolean =>
   [from_ft, to_ft].some((x) => hole.from_ft <= x + tolerance.ft && x <= hole.to_ft + tolerance.ft);
 
-/** Branches and cleanouts along a burst are joined to it again, each in a pit; slight bends it follows. */
+/** Branches and cleanouts along a burst are reconnected, each in a pit; slight bends are followed. */
 function burstFittings(track: Track, stretch: Interval): Fitting[] {
   return fittingsIn(track, stretch).filter(({ kind }) => isJoined(kind));
 }
 const isJoined = (kind: FittingKind | undefined): boolean => kind === 'wye' || kind === 'cleanout';
 
 /**
- * Pits between the ends of a burst, one for what is joined again near enough to share it. Undefined where one would lie
- * between the reach of an end's own pit and clear ground: such a burst ends elsewhere.
+ * Pits between the ends of a burst, shared where reconnections are close enough. Undefined where one would lie between
+ * the reach of an end's own pit and clear ground: such a burst has to end elsewhere.
  */
 function pitsBetween(
   track: Track,
@@ -190,7 +190,7 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
   };
 }
 
-/** Cost of a pit between the ends of a burst, its permit included; each is worked out once. */
+/** Cost of a pit between the ends of a burst, with its permit; cached. */
 function pitCosts({ prices }: Track, holes: HoleCosts): (pit: Interval) => number {
   const known = new Map<string, number>();
   return (pit) => {
@@ -251,13 +251,13 @@ export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal |
   return utilityRefusal(model, at, crown_ft, invert_ft);
 }
 
-/** New pipe would follow the old one where it has sunk or fallen in. */
+/** New pipe would follow the old one where it has sagged or collapsed. */
 function leadsAstray(finding: Judged): boolean {
   const { stopsBurstFrom } = kindOfJudged(finding);
   return !finding.possible && stopsBurstFrom !== undefined && finding.grade >= stopsBurstFrom;
 }
 
-/** Cover over the crown so that the ground above does not heave, ft. */
+/** Minimum cover over the crown to avoid surface heave, ft. */
 function coverNeeded(bore_in: number): number {
   const enlargement_in = newPipeOutside(pulledPipe, bore_in) + overcut_in - bore_in;
   return Math.max(leastCover_ft, (coverPerEnlargement * enlargement_in) / 12);

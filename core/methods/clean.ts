@@ -6,7 +6,7 @@ import { isCutBack, type Cell, type Track } from '../track/track.js';
 import { feetSteps } from '../track/feet-steps.js';
 import type { MethodRow } from './method.js';
 
-/** Clean the pipe, and cut back what sticks in. */
+/** Clean the pipe and cut back protrusions. */
 export const clean: MethodRow = {
   id: 'clean',
   words: { name: 'Clean', setUp: 'clean', asked: { name: 'Clean', key: 'c', does: 'clean it' } },
@@ -15,7 +15,7 @@ export const clean: MethodRow = {
   standsFor: 'clean',
 };
 
-/** Running raw cost of cutting back what sticks into the cells of a track; the way there is paid by the visit. */
+/** Running raw cost of cutting back protrusions into the cells of a track; getting there is part of the visit. */
 export function cutBackCosts(track: Track): Float64Array {
   const { prices, cells, condition } = track;
   const sums = new Float64Array(cells.length + 1);
@@ -26,7 +26,7 @@ export function cutBackCosts(track: Track): Float64Array {
   return sums;
 }
 
-/** Price lines of a cleaning visit: every foot that the tool passes once, and what is cut back in the cells it cleans. */
+/** Price lines of a cleaning visit: every foot once, plus protrusions cut back in the cells it cleans. */
 export function cleaningDrafts(
   track: Track,
   passed: readonly Cell[],

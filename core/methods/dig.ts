@@ -18,30 +18,30 @@ import { feetOfBore } from '../track/feet-steps.js';
 import { Arrives, Departs } from '../track/joins.js';
 import type { Action, Candidate, Site, Work } from './method.js';
 
-/** A stretch of new pipe that a dig may lay, and what is known of it. */
+/** A stretch of new pipe that a dig may lay, and its properties. */
 export interface Trench {
-  /** It touches a sag. */
+  /** It touches a belly. */
   readonly sag: boolean;
-  /** It takes every sag it touches whole, and falls enough. */
+  /** It covers every belly it touches completely, with enough fall. */
   laidToGrade: () => boolean;
-  /** It covers a sag that must be cured. */
+  /** It covers a belly that must be cured. */
   owesGrade: () => boolean;
 }
 
-/** What sets one dig apart from another. */
+/** What differs between the methods that dig. */
 export interface DigKind {
   readonly method: ActionMethod;
-  /** The lengths that this method is for, ft; any where it is not given. */
+  /** Lengths this method is for, ft; any where not given. */
   lengths?: (rules: Rules) => { readonly over_ft?: number; readonly most_ft?: number };
-  /** Whether new pipe may lie like this by this method; any may where it is not given. */
+  /** Whether this method may lay new pipe here; it may anywhere where not given. */
   accepts?: (trench: Trench) => boolean;
-  /** Only over a sag. */
+  /** Only over a belly. */
   readonly onlySags?: true;
-  /** Exposed pipe is rehung on straps, and not bought. */
+  /** Exposed pipe is rehung on straps, not bought. */
   readonly rehangs?: true;
 }
 
-/** What every method that lays new pipe in an open trench has in common. */
+/** Common part of every method that lays new pipe in an open trench. */
 export function digWork(
   kind: DigKind,
 ): Pick<Work, 'kind' | 'candidates' | 'joins' | 'aloneCost' | 'drafts' | 'order' | 'newPipe' | 'fittings'> {
@@ -69,7 +69,7 @@ export function digWork(
   };
 }
 
-/** Every stretch on which a dig may lay new pipe, for each boundary it starts at. */
+/** Every stretch where a dig may lay new pipe, by starting boundary. */
 function trenchCandidates(
   track: Track,
   { method, lengths, accepts, rehangs, onlySags }: DigKind,
@@ -80,7 +80,7 @@ function trenchCandidates(
   if (onlySags && sums.sagging.length === 0) return () => [];
   const barred = barredFor(track, method);
   const { over_ft = -Infinity, most_ft = Infinity } = lengths?.(rules) ?? {};
-  // A line shorter than the least is laid new whole.
+  // A line shorter than the least length is replaced whole.
   const least_ft = Math.min(rules.leastNewPipe_ft, (breaks.at(-1) ?? 0) - (breaks[0] ?? 0));
   return (from) => {
     const found: Candidate[] = [];
@@ -147,7 +147,7 @@ function trenchSums(track: Track) {
   };
 }
 
-/** The fittings that stand in new pipe from end to end: one for every point inside it, and a reducer where the bore changes. */
+/** Fittings in new pipe: one for every point inside it, and a reducer where the bore changes. */
 export function fittingsIn(track: Track, stretch: Interval): Fitting[] {
   const boreAt = (x: number) =>
     track.cells.find(({ to_ft }) => x <= to_ft + sameStation_ft)?.pipe.diameter_in ?? 4;
@@ -170,7 +170,7 @@ export function fittingsIn(track: Track, stretch: Interval): Fitting[] {
   return [...stand, ...reducers].sort((a, b) => a.at_ft - b.at_ft);
 }
 
-/** Price lines of fittings: each of its kind, and joining the branches again. */
+/** Price lines for fittings: each kind, and reconnecting branches. */
 export function fittingDrafts(track: Track, action: Action, fittings: readonly Fitting[]): Draft[] {
   const { prices } = track;
   const draft = drafter(action.id);
@@ -211,7 +211,7 @@ function trenchOf(track: Track, sums: TrenchSums, start: number, end: number): T
   };
 }
 
-/** Why a hole may not be dug in a cell; a building's edge may be reached by hand and is judged with the hole. */
+/** Why a cell may not be excavated; a building's edge may be reached by hand and is judged with the excavation. */
 export function digCellRefusal(cell: Cell): Refusal | undefined {
   const at = `${((cell.from_ft + cell.to_ft) / 2).toFixed(1)} ft`;
   if (cell.closedTo === 'no-dig') {
@@ -220,14 +220,14 @@ export function digCellRefusal(cell: Cell): Refusal | undefined {
   return cell.ours ? undefined : notOurs(at);
 }
 
-/** The owner of this part must act. */
+/** The owner of this part has to do it. */
 export const notOurs = (at: string): Refusal => ({
   rule: 'public-part',
   why: `${at} is its owner's to act on`,
   lift: 'a house rule that takes the public part on',
 });
 
-/** Why new pipe may not be dug in on a stretch. */
+/** Why new pipe may not be laid by digging on a stretch. */
 export function digRefusal({ rules }: Track, stretch: Interval, cells: readonly Cell[]): Refusal | undefined {
   const refused = firstRefusal(cells, digCellRefusal);
   if (refused) return refused;
@@ -244,7 +244,7 @@ export function digRefusal({ rules }: Track, stretch: Interval, cells: readonly 
     : undefined;
 }
 
-/** The first refusal met along a list, or none. */
+/** The first refusal along a list, or none. */
 export function firstRefusal<T>(
   all: readonly T[],
   judge: (each: T) => Refusal | undefined,
@@ -256,7 +256,7 @@ export function firstRefusal<T>(
   return undefined;
 }
 
-/** Every cell under a building lies within the hand-dug reach of open ground in the same dig. */
+/** Every cell under a building is within hand-dig reach of open ground in the same dig. */
 function reachable(cells: readonly Cell[], from: number, to: number, reach_ft: number): boolean {
   let last: number | undefined;
   for (let i = from; i < to; i++) {
@@ -276,10 +276,13 @@ function reachable(cells: readonly Cell[], from: number, to: number, reach_ft: n
   return true;
 }
 
-/** An end this far inside a sag's place still takes all of it, ft. */
+/** An end this far inside a belly's place still covers all of it, ft. */
 const wholeWithin_ft = 2e-6;
 
-/** Whether new pipe from a to b takes each of the sags whole and falls by the least slope, as far as that is known. Stations ft. */
+/**
+ * Whether new pipe from a to b covers each of the bellies completely and falls at least at the minimum slope, as far as
+ * that is known. Stations in ft.
+ */
 export function fallsOver(
   { model, rules }: Pick<Track, 'model' | 'rules'>,
   a: number,
@@ -291,7 +294,8 @@ export function fallsOver(
     ({ place }) => a - place.from_ft <= wholeWithin_ft && place.to_ft - b <= wholeWithin_ft,
   );
   if (!whole) return false;
-  // With fewer than two depths nobody knows the fall: it is priced for now, and the first step is to locate both ends.
+  // With fewer than two depths the fall is unknown: it is priced provisionally, and the first step is to locate both
+  // ends.
   if (!profile.graded) return true;
   let needed = 0;
   for (const pipe of model.pipes) {
@@ -301,7 +305,7 @@ export function fallsOver(
   return (profile.invert(a) - profile.invert(b)) / (b - a) >= needed - 1e-12;
 }
 
-/** The cheapest way to hold a trench by itself. */
+/** The cheapest protection for a trench on its own. */
 const trenchAlone =
   ({ track, holes }: Site) =>
   ({ from, to, exposed }: Candidate): number => {
@@ -316,7 +320,7 @@ const trenchAlone =
     }, Infinity);
   };
 
-/** New pipe, couplings, what is dug by hand and what is rehung. */
+/** New pipe, couplings, hand digging and rehung pipe. */
 function newPipeDrafts(track: Track, action: Action, rehangs: boolean): Draft[] {
   const { prices, rules } = track;
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
@@ -327,7 +331,7 @@ function newPipeDrafts(track: Track, action: Action, rehangs: boolean): Draft[] 
       .reduce((sum, cell) => sum + cell.to_ft - cell.from_ft, 0);
   const rehung = rehangs ? feetUnder('crawl-space') : 0;
   const pipe = [...feetByBore(cells)].map(([bore, length]) => {
-    // Rehung pipe is not bought: it comes off its own bore.
+    // Rehung pipe is not bought.
     const own = cells.filter(({ pipe: { diameter_in } }) => diameter_in === bore);
     const off = rehangs ? feetUnder('crawl-space', own) : 0;
     const from = `pipe_per_ft.${rules.newPipe}.${bore}`;
@@ -340,7 +344,7 @@ function newPipeDrafts(track: Track, action: Action, rehangs: boolean): Draft[] 
   });
   return [
     ...pipe,
-    // Pipe that is only hung again is not cut.
+    // Pipe that is only rehung is not cut.
     ...(rehangs && action.exposed ? [] : endCouplings(track, action, cells)),
     ...fittingDrafts(track, action, fittingsIn(track, action)),
     draft(

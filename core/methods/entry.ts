@@ -11,14 +11,14 @@ import { mostTurns_deg, turnOf } from '../track/turns.js';
 
 type Goes = 'upstream' | 'downstream';
 
-/** A sectional liner may be pushed this far from where it goes in, ft. Common practice. */
+/** Farthest a sectional liner is pushed from its insertion point, ft. Common practice. */
 const pushedReach_ft = 100;
-/** A closet flange, where nobody measured it, in. Common practice. */
+/** Bore of a closet flange that nobody measured, in. Common practice. */
 const toiletBore_in = 3;
 
 /**
- * Whether an access takes what is as wide as the bore, liner or cleaning tool, that way from it. A roof vent takes a
- * camera and nothing more; a cap that is broken, or earth on top, is put right before anything goes in.
+ * Whether an access point takes a liner or cleaning tool of this bore in that direction. A roof vent takes a camera
+ * only; a broken or buried cap is repaired first.
  */
 export function takesIn({ point }: PlacedPoint, goes: Goes, bore_in: number, model: LineModel): boolean {
   if (isManhole(point)) return true;
@@ -38,7 +38,7 @@ export function takesIn({ point }: PlacedPoint, goes: Goes, bore_in: number, mod
 const isManhole = (point: Point): boolean =>
   point.kind === 'manhole' || (point.kind === 'main' && point.connection === 'manhole');
 
-/** What lets a liner in at a station; undefined where only a pit would. */
+/** What a liner can be inserted through at a station; undefined where only a pit would do. */
 export const insertionPointAt = (
   model: LineModel,
   station_ft: number,
@@ -57,15 +57,15 @@ export const insertedWithoutPit = ({ model, cells, breaks, boundaries }: Track, 
     return insertionPointAt(model, breaks[index] ?? 0, goes, into?.pipe.diameter_in ?? 0) !== undefined;
   });
 
-/** An access from which a sectional liner is pushed, the way it goes, and how far it gets. */
+/** An access point for pushing a sectional liner, the direction, and how far it gets. */
 export interface PushedFrom {
   readonly placed: PlacedPoint;
   readonly goes: Goes;
-  /** The furthest station that it reaches: what stops a liner stops it on its way too, ft. */
+  /** The farthest station it reaches, ft: whatever stops a liner stops it on the way too. */
   readonly reaches_ft: number;
 }
 
-/** Every access that a sectional liner may be pushed from, each way, with how far it gets along a clear pipe. */
+/** Every access point for pushing a sectional liner, in each direction, with how far it gets along a clear pipe. */
 export function pushedFrom(
   track: Track,
   bore_in: number,
@@ -116,7 +116,10 @@ function clearReach(
   return reaches_ft;
 }
 
-/** The access that a sectional liner from a to b (ft) is pushed from, the nearest first; undefined where it needs a pit. */
+/**
+ * The access point that a sectional liner from a to b (ft) is pushed from, the nearest first; undefined where it needs
+ * a pit.
+ */
 export function pushedTo(from: readonly PushedFrom[], a: number, b: number): PushedFrom | undefined {
   const within = (distance: number) => distance >= -sameStation_ft && distance <= pushedReach_ft;
   return from
@@ -132,16 +135,16 @@ export function pushedTo(from: readonly PushedFrom[], a: number, b: number): Pus
 const away = ({ placed, goes }: PushedFrom, a: number, b: number): number =>
   goes === 'downstream' ? a - placed.at.station_ft : placed.at.station_ft - b;
 
-/** New pipe that closes a launch pit again, ft. */
+/** New pipe that closes a launch pit, ft. */
 export const closingPipe_ft = 4;
 
-/** Pipe and couplings that close a launch pit at a fine break, raw cost. */
+/** Raw cost of the pipe and couplings that close a launch pit at a fine break. */
 export function closingCost(track: Track, index: number): number {
   const bore = boreAtBreak(track, index);
   return closingPipe_ft * pipeRate(track, bore) + 2 * couplingRate(track, bore);
 }
 
-/** A pit at a fine break that nothing else shares, its permit included; infinite where none can be dug. */
+/** Cost of a pit at a fine break that nothing else shares, with its permit; infinite where none can be dug. */
 export function pitAlone(
   { track, holes }: Pick<Site, 'track' | 'holes'>,
   index: number,

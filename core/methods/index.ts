@@ -12,8 +12,8 @@ import { shortLine } from './short-line.js';
 import { spot } from './spot.js';
 
 /**
- * Every method, in the order that settles ties between scopes of equal cost. To add one, write its file and list it
- * here: nothing else names it but the closed list of words in job/vocabulary.ts, which the job file's schema is made of.
+ * Every method, in tie-breaking order between scopes of equal cost. To add one, write its file and list it here; it is
+ * named nowhere else except in the closed word list of job/vocabulary.ts, which the job file's schema uses.
  */
 export const methodRegistry = registryOf<MethodRow>('method', [
   leave,
@@ -28,20 +28,20 @@ export const methodRegistry = registryOf<MethodRow>('method', [
 
 export const methodRow = (method: Method): MethodRow => methodRegistry.row(method);
 export const methodName = (method: Method): string => methodRow(method).words.name;
-/** Everything done to the pipe by a method that is more than leaving or cleaning it. */
+/** Methods that change the pipe: all but leaving and cleaning. */
 export function workOf(method: Method): Work {
   const { work } = methodRow(method);
   if (!work) throw new Error(`nothing is built by "${method}"`);
   return work;
 }
-/** The methods that cures stand for, cure by cure: what a file lists beside a finding. */
+/** The methods each cure stands for: what a file lists beside a finding. */
 export const methodsFor = (cures: readonly Cure[]): Method[] =>
   cures.flatMap((cure) =>
     methodRegistry.rows.flatMap(({ id, standsFor }) => (standsFor === cure ? [id] : [])),
   );
-/** Methods in the order that settles ties. */
+/** Methods in tie-breaking order. */
 export const methodsInOrder = (): Method[] => methodRegistry.rows.map(({ id }) => id);
-/** Its place in that order: the number of its option in a search. */
+/** Position in that order: the option number in a search. */
 export const methodNumber = (method: Method): number =>
   methodRegistry.rows.findIndex(({ id }) => id === method);
 export const methodBit = (method: Method): number => 1 << methodNumber(method);

@@ -6,7 +6,7 @@ import type { Track } from '../track/track.js';
 import { lineJoins, linerCandidates, linerWork } from './liner.js';
 import type { MethodRow } from './method.js';
 
-/** A liner cured in place, inserted from one of its ends. */
+/** A cured-in-place liner, inserted from one of its ends. */
 export const line: MethodRow = {
   id: 'line',
   words: { name: 'Liner', setUp: 'line', asked: { name: 'Line', key: 'l', does: 'line it' } },

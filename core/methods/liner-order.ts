@@ -13,7 +13,7 @@ import { insertionPointAt } from './entry.js';
 import { isReopened, runsIn } from '../track/liner-passes.js';
 import type { Action, Order } from './method.js';
 
-/** Price lines of a liner: by the foot, setting it, and what is cut open in it. */
+/** Price lines of a liner: by the foot, setting it, and reinstating what it covers. */
 export function linerDrafts(
   track: Track,
   action: Action,
@@ -43,7 +43,7 @@ export function linerDrafts(
   ];
 }
 
-/** What is cut open again in a liner, and the water that is stopped before it. */
+/** Reinstated openings in a liner, and stopping running water before it. */
 function reopeningDrafts({ model, prices, condition }: Track, { id, from_ft, to_ft }: Action): Draft[] {
   const draft = drafter(id);
   const reopened = model.points.filter(
@@ -75,7 +75,7 @@ function reopeningDrafts({ model, prices, condition }: Track, { id, from_ft, to_
   ];
 }
 
-/** What to cut and mix for the liner of an action. */
+/** What to cut and mix for an action's liner. */
 export function linerOrderOf(track: Track, action: Action, holes: readonly Hole[]): Order {
   const { model } = track;
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
@@ -109,7 +109,7 @@ export function linerOrderOf(track: Track, action: Action, holes: readonly Hole[
   };
 }
 
-/** How the liner is inserted: from a hole that is open there, else by the cleanout or manhole, else from a pit. */
+/** How the liner is inserted: from an open excavation, else a cleanout or manhole, else a pit. */
 function insertionOf(
   model: LineModel,
   action: Action,
@@ -128,7 +128,7 @@ function insertionOf(
   return enteredBy(by, model);
 }
 
-/** What an access adds to the launch: a cleanout its riser, a manhole its depth. */
+/** Length an access point adds to the launch: a cleanout's riser, a manhole's depth. */
 function enteredBy({ point, at }: PlacedPoint, { profile }: LineModel): LinerInput['entry'] {
   const depth_ft = profile.depth(at.station_ft);
   return point.kind === 'cleanout' || point.kind === 'access'

@@ -24,7 +24,7 @@ import { closingCost, pitAlone } from './entry.js';
 import { isReopened, linerPointRefusal, runsIn } from '../track/liner-passes.js';
 import { mostTurns_deg, turnOf } from '../track/turns.js';
 
-/** A stretch that a liner may cover, by its fine breaks, and its raw cost without setting it. */
+/** A stretch a liner may cover, by its fine breaks, and its raw cost without setting. */
 export interface Covered {
   readonly from: number;
   readonly to: number;
@@ -34,7 +34,7 @@ export interface Covered {
   readonly mayPit: { readonly from: boolean; readonly to: boolean };
 }
 
-/** What every liner has in common. `setting` is what sets one liner apart: what it is called and costs to set. */
+/** Common part of every liner. `setting` is what differs: its name and the cost of setting it. */
 export const linerWork = (setting: {
   readonly each: 'liner_each' | 'shortLiner_each';
   readonly name: string;
@@ -62,7 +62,9 @@ export const linerWork = (setting: {
   order: linerOrderOf,
 });
 
-/** A liner goes in at either end; by a pit only where none would stand on what it is to cure. */
+/**
+ * A liner can go in at either end; through a pit only where the pit would not stand on something the liner has to cure.
+ */
 export const lineJoins = ({ mayPit }: Candidate): readonly Join[] => [
   [mayPit?.from ? Departs.LinerInserted : Departs.LinerServed, Arrives.Liner],
   [Departs.LinerOwing, mayPit?.to ? Arrives.LinerInserted : Arrives.LinerServed],
@@ -75,7 +77,7 @@ export const shortJoins = ({ mayPit, viaAccess }: Candidate): readonly Join[] =>
         [Departs.ShortOwing, mayPit?.to ? Arrives.ShortInserted : Arrives.ShortServed],
       ];
 
-/** Walks every stretch that a liner may cover; `take` makes candidates of them. */
+/** Walks every stretch that a liner may cover; `take` turns them into candidates. */
 export function linerCandidates(
   track: Track,
   take: (covered: Covered) => Candidate | undefined,
@@ -124,7 +126,10 @@ export function linerCandidates(
   };
 }
 
-/** For a liner between two fine breaks, whether a launch pit at each end would stand clear of everything it is to cure. */
+/**
+ * For a liner between two fine breaks, whether a launch pit at each end would be clear of everything the liner has to
+ * cure.
+ */
 function pitsClearOf(track: Track): (start: number, end: number) => { from: boolean; to: boolean } {
   const places = [
     ...track.obligations.cured.filter(({ whole }) => whole).map(({ place }) => place),
@@ -182,7 +187,7 @@ export function linerCellRefusal({
   return undefined;
 }
 
-/** More turns on the stretch than a liner makes. */
+/** More bends on the stretch than a liner can follow. */
 function turnsRefusal(track: Track, stretch: Interval): Refusal | undefined {
   const turned = pointsInside(track, stretch).reduce((sum, { point }) => sum + turnOf(point).counted_deg, 0);
   return turned > mostTurns_deg
@@ -195,8 +200,8 @@ function turnsRefusal(track: Track, stretch: Interval): Refusal | undefined {
 }
 
 /**
- * Whether a liner may cross from one cell's bore into the next. A transition liner is made for the two bores and turned
- * the way it is inserted, so that the line read from its other end is judged alike.
+ * Whether a liner may span from one cell's bore into the next. A transition liner is made for the two bores and can be
+ * inserted from either end, so the line read from its other end gets the same answer.
  */
 function boreRefusal(before: Cell, after: Cell, rules: Rules): Refusal | undefined {
   if (before.pipe.diameter_in === after.pipe.diameter_in || rules.transitionLiner) return undefined;
@@ -207,7 +212,7 @@ function boreRefusal(before: Cell, after: Cell, rules: Rules): Refusal | undefin
   };
 }
 
-/** A bore that changes on the stretch, or inside a place that reaches into it and that one action must cover. */
+/** A change of bore on the stretch, or inside a place that extends into it and must be covered by one action. */
 function boreChangeRefusal(track: Track, stretch: Interval): Refusal | undefined {
   const whole = track.obligations.cured.map(({ place }) => place).filter((place) => overlaps(place, stretch));
   const pairs = track.cells.slice(1).map((cell, i) => ({ before: track.cells[i] ?? cell, cell }));

@@ -11,45 +11,45 @@ import type { Draft } from '../price/price-line.js';
 import type { Cell, Refusal, Track } from '../track/track.js';
 import type { Join } from '../track/joins.js';
 
-/** An action that may be taken from one boundary to a later one. */
+/** An action that may run from one boundary to a later one. */
 export interface Candidate {
   /** Indexes into `track.boundaries`. */
   readonly from: number;
   readonly to: number;
   readonly method: Method;
-  /** Raw cost of the action without its hole and its insertion point; no markup or tax. */
+  /** Raw cost of the action without its excavation and insertion point; no markup or tax. */
   readonly cost: number;
-  /** New pipe along exposed pipe needs no hole. */
+  /** New pipe along exposed pipe needs no excavation. */
   readonly exposed: boolean;
-  /** A sectional liner pushed from an access within reach: it needs no pit. */
+  /** A sectional liner pushed from an access point within reach needs no pit. */
   readonly viaAccess: boolean;
-  /** Whether a launch pit may stand at each end of a liner: never on what it is to cure. */
+  /** Whether a launch pit may be at each end of a liner: never on something the liner has to cure. */
   readonly mayPit?: { readonly from: boolean; readonly to: boolean };
   /** It needs pits of its own between its ends. */
   readonly pitsInside?: true;
 }
 
-/** An action of the chosen scope, where it lies. */
+/** An action of the chosen scope, with its location. */
 export interface Action extends Interval {
   readonly id: string;
   readonly method: Method;
   /** Fine breaks it runs between. */
   readonly fromBreak: number;
   readonly toBreak: number;
-  /** Where a liner is inserted; null for the rest. */
+  /** Insertion point of a liner; null for other methods. */
   readonly entry_ft: number | null;
-  /** The access that a sectional liner is pushed from, by its point. */
+  /** The access point that a sectional liner is pushed from, by its point id. */
   readonly pushedFrom?: string;
   readonly exposed: boolean;
 }
 
-/** What is to be ordered for an action: a liner, or new pipe. */
+/** What to order for an action: a liner, or new pipe. */
 export interface Order {
   readonly liner?: LinerOrder;
   readonly pipe?: LaidPipe;
 }
 
-/** The ground an action's holes and insertion points are judged on. */
+/** The ground used for an action's excavations and insertion points. */
 export interface Site {
   readonly track: Track;
   readonly holes: HoleCosts;
@@ -57,63 +57,66 @@ export interface Site {
   readonly wayIn: { readonly upstream: readonly boolean[]; readonly downstream: readonly boolean[] };
 }
 
-/** How a method is said. Every screen, document and price line takes its words from here. */
+/** Names of a method. Every screen, document and price line takes its words from here. */
 export interface MethodWords {
   /** On a bar and in a heading. */
   readonly name: string;
   /** "Set up to …" in the price. */
   readonly setUp: string;
-  /** Button and key that ask for it on the sheet, and what the key does; none where its length decides. */
+  /** Its button and key on the sheet, and what the key does; none where the length decides. */
   readonly asked?: { readonly name: string; readonly key: string; readonly does: string };
 }
 
-/** How a bar of it is drawn: theme tokens of its fill and of what is written on it. */
+/** How its bar is drawn: theme tokens of the fill and of the text on it. */
 export interface MethodDrawing {
   readonly fill: string;
   readonly ink: string;
 }
 
-/** What a method that does something to the pipe adds to the rest. */
+/** The part of a method that changes the pipe. */
 export interface Work {
-  /** The kind of work: two of one kind that touch would be one. */
+  /** The kind of work: two adjoining actions of one kind would be one action. */
   readonly kind: 'dig' | 'liner' | 'burst';
   /** Counts where old pipe is renewed whole. */
   readonly renews?: true;
-  /** One action in a sentence for the customer: its length and its place. */
+  /** The action in a sentence for the customer: its length and place. */
   offered: (length: string, where: string, action: Action) => string;
-  /** Every action the rules allow, for each boundary it starts at, by rising end. */
+  /** Every action the rules allow, by starting boundary, in order of rising end. */
   candidates: (track: Track, holes: HoleCosts) => (from: number) => Candidate[];
-  /** Why it may not be used on a stretch, whatever it costs. */
+  /** Why it may not be used on a stretch, cost aside. */
   refusal: (track: Track, stretch: Interval, cells: readonly Cell[]) => Refusal | undefined;
-  /** What departs from its upstream boundary and what arrives at its downstream one: each way it may be done. */
+  /** States at its upstream boundary (departing) and downstream one (arriving): each way it may be done. */
   joins: (candidate: Candidate) => readonly Join[];
-  /** Cost of its hole or pits where nothing else shares them, for every candidate of a site; infinite where none can be dug. */
+  /**
+   * Cost of its excavation or pits where nothing else shares them, for every candidate of a site; infinite where none
+   * can be dug.
+   */
   aloneCost: (site: Site) => (candidate: Candidate) => number;
-  /** Pits between its ends, each alone. */
+  /** Pits between its ends, each on its own. */
   pitsInside?: (track: Track, action: Interval) => Interval[];
-  /** Price lines of an action, without its holes. */
+  /** Price lines of an action, without its excavations. */
   drafts: (track: Track, action: Action) => Draft[];
   order: (track: Track, action: Action, holes: readonly Hole[]) => Order;
-  /** Fittings that stand in what it lays where the old pipe had points or changed its bore. */
+  /** Fittings in the new pipe where the old pipe had points or changed its bore. */
   readonly fittings?: (track: Track, action: Interval) => Fitting[];
-  /** New pipe that is bought in sticks, and over which cells; none where it lays none. */
+  /** Cells over which new pipe is bought in sticks; none where it lays none. */
   readonly newPipe?: { material: (rules: Rules) => Material; buys: (cell: Cell) => boolean };
 }
 
-/** Everything the program knows of one method. A method without work leaves the pipe where it is. */
+/** Everything the program knows about one method. A method without work leaves the pipe in place. */
 export interface MethodRow {
   readonly id: Method;
   readonly words: MethodWords;
   readonly drawing: MethodDrawing;
-  /** The cures it brings, and those it brings only where the pipe is laid to grade over the whole finding. */
+  /** The cures it provides, and those it provides only where the pipe is laid to grade over the whole finding. */
   readonly cures: readonly Cure[];
   readonly curesToGrade?: readonly Cure[];
-  /** The cure that names it, where a file lists the methods that would cure a finding. */
+  /** The cure named after it, where a file lists the methods that would cure a finding. */
   readonly standsFor?: Cure;
   readonly work?: Work;
 }
 
-/** Whether an action of a method cures a finding that lies wholly inside it. */
+/** Whether an action of this method cures a finding that lies completely inside it. */
 export const cures = (
   method: MethodRow,
   finding: { readonly cures: readonly Cure[] },

@@ -4,8 +4,9 @@ import { scopeFile } from '../files/scope-file.js';
 import type { Method } from '../job/vocabulary.js';
 import { readyJob } from '../solve/ready.js';
 
-// The conditions of each method are house rules and common practice. Each is tried at its limit and past it, by asking
-// for the method with a pin: it is either done, or the line has no way and the rule is named.
+// The conditions of each method are house rules and common practice. Each is tried at its limit and past it by
+// requesting
+// the method with a pin: either it is done, or the line has no scope and the rule is named.
 
 interface Case {
   readonly entries?: object[];
@@ -24,7 +25,7 @@ function ask(
     format: 'open-trench-job',
     version: 1,
     title: 'asked',
-    // Depths as they were located: where their ± matters is tested with the holes.
+    // Depths as located; cases where their ± matters are tested with the excavations.
     rules: { depthMargin_percent: 0, ...rules },
     lines: [
       {
@@ -147,7 +148,7 @@ describe('line', () => {
     const one = ask('line', { entries: [change], rules: { transitionLiner: true } });
     expect(one.actions).toHaveLength(1);
     expect(one.price.lines.map(({ what }) => what)).toContain('Change of diameter in the liner');
-    // It is turned the way it is put in: the line read from the other end is judged alike.
+    // A transition liner is turned to suit, so the line read from the other end gets the same answer.
     const narrowing = { ...change, upstream: { diameter_in: 6 }, downstream: { diameter_in: 4 } };
     expect(ask('line', { entries: [narrowing], rules: { transitionLiner: true } }).actions).toHaveLength(1);
   });
@@ -171,7 +172,7 @@ describe('line', () => {
     expect(holes({ usable: false })).toBe(1);
     expect(holes({ owner: 'neighbour' })).toBe(1);
     expect(holes({ state: 'broken' })).toBe(1);
-    // What is put in order in the same scope lets it in.
+    // What is repaired in the same scope makes it usable.
     expect([holes({ state: 'buried' }), holes({ state: 'cap-broken' })]).toEqual([0, 0]);
     const [action] = ask('line', from({ ways: 2 })).actions;
     // Launch 2 ft + riser 2 ft, closing tail 1 ft, and the ± of the length.
@@ -201,7 +202,7 @@ describe('short liner', () => {
     expect(allowed('short-line', { from_ft: 22, to_ft: 31.9 })).toBe(true);
     const one = ask('short-line', { from_ft: 25, to_ft: 28 });
     expect([one.actions.length, one.pits.length]).toEqual([1, 0]);
-    // Two that touch would be one, and longer than one may be.
+    // Two that touch would be one, and longer than allowed.
     expect(allowed('short-line', { from_ft: 20, to_ft: 36 })).toBe(false);
     const crack = { finding: 'crack', form: 'around' };
     const [over] = ask('short-line', { from_ft: 27.5, to_ft: 28.5, entries: [crack] }).actions;

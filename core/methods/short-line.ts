@@ -9,10 +9,10 @@ import type { Candidate, MethodRow } from './method.js';
 
 /** The longest sectional liner, ft. Common practice. */
 const most_ft = 10;
-/** Its ends seal on so much sound pipe, ft. */
+/** Sound pipe each end seals on, ft. */
 const soundEnd_ft = 1;
 
-/** A sectional liner of a few feet, pushed from a cleanout or manhole within reach, or from a pit at its end. */
+/** A sectional liner of a few feet, pushed from a cleanout or manhole within reach, or from a pit at one end. */
 export const shortLine: MethodRow = {
   id: 'short-line',
   words: {
@@ -54,7 +54,7 @@ function shortCandidates(track: Track): (from: number) => Candidate[] {
   return linerCandidates(track, take, most_ft);
 }
 
-/** The accesses that a sectional liner of each bore may be pushed from. */
+/** Access points for pushing a sectional liner, by bore. */
 export function accessesByBore(track: Track): (bore_in: number) => readonly PushedFrom[] {
   const known = new Map<number, readonly PushedFrom[]>();
   return (bore_in) => {
@@ -65,7 +65,7 @@ export function accessesByBore(track: Track): (bore_in: number) => readonly Push
   };
 }
 
-/** The first and the last foot hold nothing to fix. */
+/** Nothing to fix within the first and the last foot. */
 function endsOnSoundPipe(breaks: Float64Array, bad: Float64Array, start: number, end: number): boolean {
   const [a, b] = [num(breaks, start), num(breaks, end)];
   if (over(bad, start, end) === 0) return true;

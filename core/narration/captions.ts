@@ -1,13 +1,13 @@
 import { parseText } from 'media-captions';
 
-/** One cue of a captions file, or a line of a text without times. */
+/** One cue of a captions file, or one line of a text without times. */
 export interface Cue {
   /** Start in the video, s; null without times. */
   readonly start_s: number | null;
   readonly text: string;
 }
 
-/** What is wrong with a file, and on which line of it. */
+/** A fault in a file, and its line. */
 export interface CaptionFault {
   readonly line: number;
   readonly message: string;
@@ -18,10 +18,10 @@ export interface Captions {
   readonly faults: readonly CaptionFault[];
 }
 
-/** Kinds of file a narration comes in. WebVTT is a W3C format, SubRip a common one, text has no times. */
+/** Narration file formats. WebVTT is a W3C format, SubRip a common one, text has no times. */
 export type CaptionFormat = 'vtt' | 'srt' | 'txt';
 
-/** The format by the name of a file or by how its text begins. */
+/** The format, from the file name or from how the text begins. */
 export function captionFormat(name: string, text: string): CaptionFormat {
   const ending = /\.(vtt|srt|txt)$/i.exec(name)?.[1]?.toLowerCase();
   if (ending) return ending as CaptionFormat;
@@ -29,7 +29,7 @@ export function captionFormat(name: string, text: string): CaptionFormat {
   return /^\s*\d+\s*\r?\n\d{1,2}:\d{2}:\d{2}[,.]\d{3}\s*-->/.test(text) ? 'srt' : 'txt';
 }
 
-/** Reads a captions file or a plain text. Never throws; what cannot be read is a fault with its line. */
+/** Reads a captions file or plain text. Never throws; anything unreadable is a fault with its line. */
 export async function readCaptions(text: string, format: CaptionFormat): Promise<Captions> {
   const plain = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
   if (format === 'txt') return { cues: linesOf(plain), faults: [] };
@@ -44,7 +44,7 @@ export async function readCaptions(text: string, format: CaptionFormat): Promise
   return { cues: withoutRolling(read), faults };
 }
 
-/** Words without the marks of a voice or a style. */
+/** Words without voice or style tags. */
 const wordsOf = (text: string): string =>
   text
     .replace(/<[^>]*>/g, '')
@@ -54,7 +54,7 @@ const wordsOf = (text: string): string =>
     .replace(/&gt;/g, '>')
     .trim();
 
-/** Captions that roll repeat the line before: it is heard once. */
+/** Rolling captions repeat the previous line; the repeat is dropped. */
 function withoutRolling(cues: readonly Cue[]): Cue[] {
   let last = '';
   return cues.flatMap((cue) => {
@@ -66,7 +66,7 @@ function withoutRolling(cues: readonly Cue[]): Cue[] {
   });
 }
 
-/** Lines of a text; one that begins with a time, "1:52 roots at 44", has it. */
+/** Lines of a text; one that begins with a time, "1:52 roots at 44", keeps it. */
 function linesOf(text: string): Cue[] {
   return text.split('\n').flatMap((line) => {
     const timed = /^\s*[[(]?(?:(\d+):)?(\d{1,2}):([0-5]\d)(?:[.,]\d+)?[\])]?\s*[-–:]?\s+(?=\S)/.exec(line);

@@ -19,7 +19,7 @@ export type Correction =
 
 /**
  * "Sorry, that's not seventy nine, that's seventy eight", "no, make that forty percent", "scratch that": the item it
- * speaks of, put right or taken out. Undefined where the sentence corrects nothing.
+ * refers to, corrected or removed. Undefined where the sentence corrects nothing.
  */
 export function takeCorrection(talk: Talk, sentence: string): Correction | undefined {
   const last = talk.items.at(-1);

@@ -4,10 +4,10 @@ const back =
   /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
 const out =
   /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down))\b/i;
-/** Told of the other pass, without going there: "I had that at 32 on the way out". */
+/** Mentions the other pass without turning: "I had that at 32 on the way out". */
 const remembered = /\b(?:had|saw|called|marked|logged|read)\b/i;
 
-/** Where a sentence says that the head turns, its place in it and which way. */
+/** Where a sentence says that the head turns, and in which direction. */
 export function turnIn(text: string): { readonly at: number; readonly pass: 'out' | 'back' } | undefined {
   if (remembered.test(text) && /\bon\s+(?:the|my|our)\s+way\b/i.test(text)) return undefined;
   const turns = [
@@ -17,18 +17,20 @@ export function turnIn(text: string): { readonly at: number; readonly pass: 'out
   return turns.sort((a, b) => a.at - b.at)[0];
 }
 
-/** Words that speak of what should be done, was said by others, or was once: nothing of it was seen now. */
+/** Words for what should be done, was reported by others, or was there once: none of it was seen now. */
 const notSeen =
   /\b(?:gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of)\b/i;
 
 export const speaksOfOther = (text: string): boolean => notSeen.test(text);
 
-/** An address, or what was there and is gone: no reading of anything that is there now. */
+/** An address, or something that is gone: not a reading of anything there now. */
 export const isElsewhere = (text: string): boolean =>
   /(?<!\b(?:the|city)\s)\b(?:street|avenue|boulevard|road|drive|court|lane)\b/i.test(text) ||
   /\b(?:were|was)\b.{0,30}\b(?:gone|cleaned\s+out|cut\s+out|removed)\b|\bused\s+to\s+be\b/i.test(text);
 
-/** Turns the talk's pass where the sentence begins with it; where it ends with it, after its things are taken. */
+/**
+ * Changes the pass at the start of a sentence that begins with it, or after the things of a sentence that ends with it.
+ */
 export function turn(talk: Talk, text: string, firstThingAt: number | undefined): () => void {
   const turned = turnIn(text);
   if (!turned) return () => undefined;

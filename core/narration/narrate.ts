@@ -10,26 +10,26 @@ import { takeSegment, type Said } from './take-segment.js';
 
 export type { NarrationItem, NarrationNote } from './talk.js';
 
-/** A talk as a proposed log: the open file of shared contract `open-trench-narration`, version 1. */
+/** Narration as a proposed log: the open file `open-trench-narration`, version 1. */
 export interface Narration {
   readonly format: 'open-trench-narration';
   readonly version: 1;
-  /** In the order of the talk. */
+  /** In spoken order. */
   readonly items: readonly NarrationItem[];
-  /** Sentences that propose nothing, in the order of the talk. */
+  /** Sentences that propose nothing, in spoken order. */
   readonly notes: readonly NarrationNote[];
 }
 
 export interface NarrationOptions {
-  /** Where the head looks. Default: downstream. */
+  /** Direction the head faces. Default: downstream. */
   readonly direction?: 'downstream' | 'upstream';
-  /** Pass that the talk begins with; the talk itself changes it. Default: out. */
+  /** Pass at the start of the narration, which may change it. Default: out. */
   readonly pass?: 'out' | 'back';
 }
 
 /**
- * What a talk said was seen, as entries of a log, each with its sentence and its moment in the video. Nothing that was
- * denied, advised or told of others is proposed; every sentence ends in items or in one note. The same cues give the
+ * What a narration says was seen, as log entries, each with its sentence and its time in the video. Nothing denied,
+ * advised or reported by others is proposed; every sentence ends up in items or in one note. The same cues give the
  * same items. Time grows with the number of sentences times the number of items.
  */
 export function narrate(
@@ -97,7 +97,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   afterwards();
 }
 
-/** "Every joint from here to twenty eight": here is where the head is. */
+/** "Every joint from here to twenty eight": "here" is the head's position. */
 const fromHere = ({ reading }: Talk, text: string): string =>
   reading === undefined
     ? text
@@ -106,7 +106,7 @@ const fromHere = ({ reading }: Talk, text: string): string =>
         `from ${reading} `,
       );
 
-/** "Crack at forty four, scratch that, it's a joint": what was said first is taken out, its place stays. */
+/** "Crack at forty four, scratch that, it's a joint": the first thing is removed, its place stays. */
 function startOver(
   talk: Talk,
   { text, at }: Sentence,
@@ -124,7 +124,7 @@ function startOver(
   if (item) item.sentence = text;
 }
 
-/** Without fields that say nothing, and open only where its other end was never called. */
+/** Without empty fields, and open only where its other end was never called. */
 function settled(item: NarrationItem): NarrationItem {
   const { open, ...rest } = item.entry;
   const entry = Object.fromEntries(
@@ -132,7 +132,7 @@ function settled(item: NarrationItem): NarrationItem {
       ([, value]) => value !== undefined,
     ),
   ) as NarrationItem['entry'];
-  // A correction may have named a measure that this thing has none of.
+  // A correction may have named a measure that this kind does not have.
   const fitting = readEntry(entry, () => undefined, true) ?? entry;
   return { ...item, entry: fitting, certain: item.assumed.length === 0 };
 }

@@ -8,7 +8,7 @@ import type { LogContext } from '../logline/context.js';
 import { inOrder, narrationParts } from './parts.js';
 import { sentencesOf } from './sentences.js';
 
-/** Talks written for these tests, each with what it truly says: common practice. */
+/** Narrations written for these tests, each with its true content: common practice. */
 const folder = resolve(import.meta.dirname, '../test/narrations');
 const names = readdirSync(folder)
   .filter((file) => file.endsWith('.vtt'))
@@ -30,7 +30,7 @@ interface Thing {
   readonly possible?: boolean;
   readonly up?: string;
   readonly down?: string;
-  /** Said in passing: proposed or not, both are right. */
+  /** Said in passing: right whether proposed or not. */
   readonly opt?: boolean;
 }
 
@@ -41,7 +41,7 @@ const isPipe = (want: string | undefined, pipe: unknown) => {
   return want === undefined || want === material || (want === 'plastic' && plastics.includes(material ?? ''));
 };
 
-/** True where an item says what a thing of the truth does. */
+/** True where an item says what the truth has. */
 function says({ entry, point }: NarrationItem, want: Thing): boolean {
   const it = entry as Record<string, unknown>;
   const ends = [it.reading_ft, it.to_ft];

@@ -7,12 +7,12 @@ import { saySides } from '../logline/change.js';
 import { missingFrom } from '../logline/missing.js';
 import { accessId, mainId, type NarrationItem } from './talk.js';
 
-/** Stands for the part before, until all parts are in their order. */
+/** Placeholder for the previous part, until all parts are in order. */
 const partBefore = 'part before';
 
 /**
  * The parts in the order they are written, those without a reading tied to what comes before them: an earlier part that
- * has a place, else the run's last entry. Where there is neither, the reading where the head was last stands.
+ * has a place, else the run's last entry. Where there is neither, the head's last reading.
  */
 export function inOrder(parts: readonly LogPart[], context: LogContext): LogPart[] {
   const own = context.entries?.slice(context.otherRuns ?? 0) ?? [];
@@ -31,20 +31,20 @@ export function inOrder(parts: readonly LogPart[], context: LogContext): LogPart
   });
 }
 
-/** A point of the line this near on the counter is the one the talk speaks of, ft. */
+/** A point of the line this close on the counter is the one referred to, ft. */
 const near_ft = 4;
 
-/** Where a talk's times stand against the video, and which clip it is. */
+/** How the narration's times relate to the video, and which clip it is. */
 export interface NarrationStamp {
-  /** Added to every time of the talk, s. */
+  /** Added to every time of the narration, s. */
   readonly shift_s?: number;
   readonly clip?: string | undefined;
 }
 
 /**
- * Items of a talk as parts of a log line on this run: its main and access are the line's own, its points those of the
- * line that lie where it says, or new ones. Each keeps its sentence as the note and its moment in the video. `inOrder`
- * ties those without a reading.
+ * Items of a narration as parts of a log line on this run: its main and access point are the line's own, its points
+ * those of the line at the same place, or new ones. Each keeps its sentence as the note and its time in the video.
+ * `inOrder` ties those without a reading.
  */
 export function narrationParts(
   items: readonly NarrationItem[],
@@ -79,7 +79,7 @@ export function narrationParts(
   });
 }
 
-/** How an item is understood, without its note. */
+/** The description of an item, without its note. */
 export function sayItem(
   { entry, point }: NarrationItem,
   known: Point | undefined = point ?? undefined,
@@ -92,7 +92,7 @@ export function sayItem(
   return sides ? `${says}: ${sides}` : says;
 }
 
-/** The point of the line that an item reads; new where none lies there. */
+/** The point of the line that an item reads; a new one where there is none. */
 function pointFor(
   { entry, point }: NarrationItem,
   id: string,

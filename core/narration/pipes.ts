@@ -8,7 +8,7 @@ import type { Talk } from './talk.js';
 
 const plastics: readonly string[] = newPipeMaterials;
 
-/** "Plastic" alone is the plastic that was named by its kind before. */
+/** "Plastic" alone is the kind of plastic named before. */
 export function namePlastic(talk: Talk, { draft, nouns }: SegmentRead): void {
   const loosely = nouns.some((noun) => /plastic/.test(noun) && !/white|black|green/.test(noun));
   for (const pipe of draft.pipes) {
@@ -19,8 +19,8 @@ export function namePlastic(talk: Talk, { draft, nouns }: SegmentRead): void {
 }
 
 /**
- * "We're in cast iron for the first twelve feet": what the head is in, and no change yet. True where that is all the
- * segment says.
+ * "We're in cast iron for the first twelve feet": the pipe around the head, not yet a change. True where the segment
+ * says nothing else.
  */
 export function followPipe(talk: Talk, said: Said, draft: Draft, text: string): boolean {
   const [pipe] = draft.pipes;
@@ -63,7 +63,7 @@ export function followPipe(talk: Talk, said: Said, draft: Draft, text: string): 
   return true;
 }
 
-/** The pipe on the near side of a change is the one the head was in; past the change it is in the next. */
+/** The near side of a change is the pipe the head was in; past the change it is in the next. */
 export function fillPipes(talk: Talk, entry: EntryDraft, assumed: string[]): void {
   if (entry.kind !== 'change') return;
   const downstream = ((entry.pass ?? talk.pass) === 'out') === (talk.direction === 'downstream');

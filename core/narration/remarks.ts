@@ -5,23 +5,23 @@ import { readEntry } from '../logline/entry-faults.js';
 import type { Said } from './take-segment.js';
 import { amend, join, newest, untold, type NarrationItem, type Talk } from './talk.js';
 
-/** Words without a thing of their own say more of the newest one this many sentences on, no further. */
+/** Words without a thing of their own may refer to an item this many sentences back. */
 const reach = 3;
 
-/** The place a segment says, ft: at or in feet, or a number that stands at either end of what is said. */
+/** The place in a segment, ft: after "at" or in feet, or a number at either end of it. */
 function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | undefined {
   const placed = numbers.find((each) => each.placed);
   if (placed) return placed.value;
   if (bareHour && fields.clock === bareHour.value) return bareHour.value;
   const given = numbers.find(({ size, fraction }) => !size && !fraction);
   const words = text.replace(/[¦,.]|\band\b/gi, ' ').trim();
-  // "this is run two" says no place.
+  // "this is run two" is not a place.
   const counted =
     /\b(?:run|video|number|story|floor|day|unit|apartment|line|camera|take|part)\s+[\d.]+\s*$/i.test(words);
   return given && !counted && /^~?\s*[\d.]+\b|\b[\d.]+$/.test(words) ? given.value : undefined;
 }
 
-/** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes the stretch it speaks of. True where it did. */
+/** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes that stretch. True where it did. */
 export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boolean {
   if (draft.endCall !== 'end' || draft.pipes.length > 0) return false;
   const place = placeOf(draft, text);
@@ -49,7 +49,7 @@ export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boo
   return true;
 }
 
-/** The entry with these fields, those that go with it; undefined where none does. */
+/** The entry with these fields, as far as they fit its kind; undefined where none does. */
 function accepted(entry: EntryDraft, more: Record<string, unknown>): EntryDraft | undefined {
   const next = readEntry({ ...entry, ...more }, () => undefined, true);
   if (!next) return undefined;
@@ -57,11 +57,11 @@ function accepted(entry: EntryDraft, more: Record<string, unknown>): EntryDraft 
   return took || Object.keys(more).length === 0 ? next : undefined;
 }
 
-/** "That goes on to about twenty": how far the newest thing reaches. */
+/** "That goes on to about twenty": the far end of the newest thing. */
 const goesOnTo =
   /\b(?:that|it|this|they|she)\s+(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts)\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
-/** Words that name no thing: the end of one, more of one, another reading of one, or where the head is. */
+/** Words that name no thing: an end, more detail, another reading, or the head's position. */
 export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
   const place = placeOf(draft, text);
   const last = talk.items.at(-1);
@@ -145,7 +145,7 @@ const measures = [
   'cause',
 ];
 
-/** "It goes all the way round", "about two inches of water": said of the newest thing it fits. */
+/** "It goes all the way round", "about two inches of water": applies to the newest thing it fits. */
 function completes(talk: Talk, said: Said, draft: Draft, text: string): void {
   const more = Object.fromEntries(
     Object.entries({ ...draft.fields }).filter(
@@ -170,7 +170,7 @@ function completes(talk: Talk, said: Said, draft: Draft, text: string): void {
 }
 
 function takeFields(item: NarrationItem, said: Record<string, unknown>): boolean {
-  // "half under water": of a belly, a share of the pipe is a size.
+  // "half under water": for a belly, a fraction of the pipe is a size.
   const share = item.entry.kind === 'finding' && item.entry.finding === 'belly' ? said.percent : undefined;
   const { percent: _, ...rest } = said;
   const more = typeof share === 'number' ? { ...rest, size: sizeOfShare(share) } : said;

@@ -1,16 +1,16 @@
 import type { Cue } from './captions.js';
 
-/** One sentence of a talk; its words may come from several cues. */
+/** One sentence of a narration; its words may come from several cues. */
 export interface Sentence {
   readonly text: string;
-  /** Start of the cue that holds the character at a place of the text, s; null without times. */
+  /** Start of the cue that contains the character at a position of the text, s; null without times. */
   readonly at: (place: number) => number | null;
 }
 
-/** A cue that ends on one of these goes on in the next. */
+/** A cue ending with one of these continues in the next. */
 const dangling =
   /(?:^|\s)(?:at|(?<!worry\s)about|(?<!way\s)around|from|to|of|the|a|an|and|or|in|on|by|is|are|there['’]?s|we['’]?ve|got|have|through|till|until|like|approximately|roughly|some|our|your|my|with|into|right|it['’]?s|that['’]?s|where|between|past|say|call|maybe|another|point|hundred)[,\s]*$/i;
-/** And one that begins with these goes on from the one before. */
+/** A cue starting with one of these continues the previous one. */
 const continuing =
   /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o['’]?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;
 /** "forty" and then "six" is one number. */
@@ -21,7 +21,7 @@ const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&
   (dangling.test(text) || continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)));
 
-/** The sentences of a talk in order: cues joined where one breaks off, parted at full stops. */
+/** The sentences of a narration in order: cues joined where one breaks off, split at full stops. */
 export function sentencesOf(cues: readonly Cue[]): Sentence[] {
   const sentences: Sentence[] = [];
   let parts: Cue[] = [];

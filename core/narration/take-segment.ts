@@ -11,7 +11,7 @@ import { fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
 import { amend, contextOf, itemId, join, untold, type NarrationItem, type Talk } from './talk.js';
 
-/** A sentence while its segments are taken, with the place said in it so far. */
+/** A sentence while its segments are read, with the place named in it so far. */
 export interface Said {
   readonly sentence: Sentence;
   readonly index: number;
@@ -23,7 +23,7 @@ export interface Said {
 const here =
   /¦|\b(?:here|there|right\s+there|at\s+(?:this|that)\s+(?:point|spot)|same\s+(?:place|spot)|got|also|hit)\b/i;
 
-/** Takes one segment of a sentence into the talk: an item, more of an earlier one, or where the head is. */
+/** Reads one segment of a sentence: a new item, more detail for an earlier one, or the head's position. */
 export function takeSegment(talk: Talk, said: Said, at: number): void {
   const segment = said.segments[at];
   if (!segment || segment.denied) return;
@@ -46,7 +46,7 @@ function readOf(talk: Talk, { hearing }: Said, segment: Segment): SegmentRead {
   return read;
 }
 
-/** "Three feet past the change": a reading, for an item has no id that another could name. */
+/** "Three feet past the change": resolved to a reading, since an item has no id to refer to. */
 function pastItem(talk: Talk, draft: Draft): void {
   const { after, plus_ft } = draft.fields;
   const at = talk.items.find((_, i) => itemId(i) === after)?.entry.reading_ft;
@@ -65,7 +65,7 @@ const isThing = ({ draft }: SegmentRead): boolean =>
   (draft.ofWater === true && (draft.fields.to_ft !== undefined || draft.numbers.length > 0)) ||
   draft.aboutPoint.state !== undefined;
 
-/** The entry of a thing at a reading given, or at its own. */
+/** The entry of a thing at a given reading, or at its own. */
 function finish(talk: Talk, { draft }: SegmentRead, inherited: number | undefined): Finished | undefined {
   const { context, known } = contextOf(talk);
   return finishDraft(structuredClone(draft), {
@@ -92,7 +92,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   const finished = own ?? (place === undefined ? undefined : finish(talk, read, place));
   if (!finished || finished.entry.kind === 'note') return;
   const { entry } = finished;
-  // The depth of a locate may be one of its numbers.
+  // One of a locate's numbers may be its depth.
   if (entry.kind === 'locate' && entry.depth_ft === undefined && entry.mark === undefined) return;
   if (closes(talk, said, finished)) return;
   if (!own && said.placed?.to_ft !== undefined && entry.to_ft === undefined && entry.kind === 'finding')
@@ -132,7 +132,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   );
 }
 
-/** An end call gives an item its other end. */
+/** A called end gives an item its other end. */
 function closes(talk: Talk, said: Said, { entry, replaces }: Finished): boolean {
   const item = talk.items.find((_, i) => itemId(i) === replaces);
   if (!item) return false;
@@ -140,11 +140,11 @@ function closes(talk: Talk, said: Said, { entry, replaces }: Finished): boolean 
   return true;
 }
 
-/** "a tap sticking in": the branch and what is wrong with it. */
+/** "a tap sticking in": the branch and its defect. */
 const hasBranch = ({ finding, point }: Draft): boolean =>
   finding !== undefined && point !== undefined && 'kind' in point && point.kind === 'tie-in';
 
-/** "The sonde reads five foot eight": where the head is known, a lone distance is how deep. */
+/** "The sonde reads five foot eight": where the head's position is known, a single distance is the depth. */
 function takeDepth(talk: Talk, draft: Draft, text: string): void {
   const [only, ...more] = draft.numbers;
   if (draft.kind !== 'locate' || draft.fields.depth_ft !== undefined || !only || more.length > 0) return;
@@ -153,7 +153,7 @@ function takeDepth(talk: Talk, draft: Draft, text: string): void {
   draft.numbers = [];
 }
 
-/** The branch of a draft that names a finding as well. */
+/** The branch of a draft that also names a finding. */
 function branchOf({ point, aboutPoint, fields }: Draft): Draft {
   const { clock, pass } = fields;
   return {
@@ -165,7 +165,7 @@ function branchOf({ point, aboutPoint, fields }: Draft): Draft {
   };
 }
 
-/** Where a thing without a reading of its own lies: said earlier or later in the sentence, or where the head is. */
+/** Place of a thing without a reading: named earlier or later in the sentence, or the head's position. */
 function placeFor(
   talk: Talk,
   said: Said,
@@ -191,19 +191,19 @@ function placeFor(
   return talk.reading;
 }
 
-/** A cleanout or a fixture without a reading is where the camera went in, or talk. */
+/** A cleanout or fixture without a reading is the access point, or just mentioned. */
 const isWayIn = ({ point }: Draft): boolean =>
   point !== undefined &&
   'kind' in point &&
   ['cleanout', 'access', 'fixture', 'building', 'tree', 'other'].includes(point.kind);
 
-/** "It's", "that whole belly": speaks of what was named already. */
+/** "It's", "that whole belly": refers to something already named. */
 const refersBack = /^\W*(?:(?:so|and|well|but)\s+)*(?:it|its|it's|that|this|these|those|they|the|which)\b/i;
-/** "That belly is about fifteen feet": how long it is, no reading. */
+/** "That belly is about fifteen feet": its length, not a reading. */
 const tellsLength =
   /\b(?:is|was|it's|runs|goes)\s+(?:just\s+)?(?:about\s+|~\s*|like\s+)?\d+(?:\.\d+)?\s*(?:feet|ft|foot)\b(?!\s+(?:in|out|down)\b)/i;
 
-/** The same thing named once more: more of what stands already. */
+/** The same thing named again: more detail for the existing item. */
 function sameAsBefore(
   talk: Talk,
   { index }: Said,
@@ -271,7 +271,7 @@ function propose(talk: Talk, said: Said, own: boolean, text: string, item: Narra
   talk.lastAt = said.index;
 }
 
-/** What is known of a point now: later words may speak of it. */
+/** What is known of a point so far, for later words that refer to it. */
 function learn(talk: Talk, point: Point, reading_ft: number | undefined): void {
   const at = talk.points.findIndex(({ id }) => id === point.id);
   const known = { ...talk.points[at], ...point, ...(reading_ft === undefined ? {} : { reading_ft }) };

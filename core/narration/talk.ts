@@ -1,55 +1,55 @@
 import type { Pipe, Point } from '../job/schema.js';
 import type { EntryDraft, Known, LogContext } from '../logline/context.js';
 
-/** One thing that a talk proposes for the log. */
+/** One item proposed for the log. */
 export interface NarrationItem {
-  /** Where it is said in the video, s; null without times. */
+  /** Time in the video, s; null without times. */
   video_s: number | null;
-  /** What was said, all sentences that it was made from. */
+  /** What was said, from every sentence it was made from. */
   sentence: string;
   entry: EntryDraft;
   /** The point that the entry reads, where it is new. */
   point: Point | null;
   certain: boolean;
-  /** What was taken as said, in words. */
+  /** What was assumed, in words. */
   assumed: string[];
-  /** Nothing said where it lies: it is to be read from the video. */
+  /** Nothing gives its place: it has to be read from the video. */
   noReading?: true;
 }
 
-/** What was said and proposes nothing. */
+/** Speech that proposes nothing. */
 export interface NarrationNote {
   readonly video_s: number | null;
   readonly sentence: string;
 }
 
-/** What is known while a talk is followed. */
+/** State while a narration is read. */
 export interface Talk {
   pass: 'out' | 'back';
   readonly direction: 'downstream' | 'upstream';
-  /** Where the head is: the reading said last, ft. */
+  /** Head position: the last reading, ft. */
   reading?: number | undefined;
-  /** The sentence that said no more than where the head is: it belongs to what is found there. */
+  /** A sentence that only gave the head's position: it belongs to what is found there. */
   placeSentence?: { readonly index: number; readonly text: string } | undefined;
-  /** The sentence in which the newest item was named or completed, by its place in the talk. */
+  /** Index of the sentence that named or completed the newest item. */
   lastAt: number;
-  /** The plastic that was named by its kind: what "plastic" alone means after. */
+  /** The plastic last named by kind: what "plastic" alone means from then on. */
   plastic?: Pipe['material'];
-  /** The pipe the head is in. */
+  /** The pipe around the head. */
   pipe?: Pipe | undefined;
-  /** Pipe said to reach from the counter's zero so far, ft, until the next pipe is named. */
+  /** Pipe stated to extend this far from the counter's zero, ft, until the next pipe is named. */
   pipeUntil?: number | undefined;
   readonly points: (Point & { reading_ft?: number | undefined })[];
   readonly items: NarrationItem[];
-  /** Sentences that belong to no item so far, by their place in the talk. */
+  /** Indexes of sentences that belong to no item so far. */
   readonly notes: Map<number, NarrationNote>;
 }
 
-/** Ids by which a talk names where the camera went in and where the line ends. */
+/** Ids for the camera's access point and for the end of the line. */
 export const accessId = 'ACCESS';
 export const mainId = 'MAIN';
 
-/** What the words of the talk may speak of: its own items, in their order. */
+/** What the words may refer to: the narration's own items, in order. */
 export function contextOf(talk: Talk): { context: LogContext; known: Known[] } {
   const context: LogContext = {
     pass: talk.pass,
@@ -65,13 +65,13 @@ export function contextOf(talk: Talk): { context: LogContext; known: Known[] } {
 
 export const itemId = (index: number): string => `item ${index}`;
 
-/** Adds a sentence to an item that it completes or corrects; what was said twice is kept once. */
+/** Adds a sentence to an item that it completes or corrects; a repeated one is kept once. */
 export function join(talk: Talk, item: NarrationItem, sentence: string, index: number): void {
   if (!item.sentence.endsWith(sentence)) item.sentence = `${item.sentence} ${sentence}`.trim();
   talk.notes.delete(index);
 }
 
-/** An item as a later sentence completes it; the head is where it ends. */
+/** An item completed by a later sentence; the head moves to where it ends. */
 export function amend(
   talk: Talk,
   { index, sentence }: { readonly index: number; readonly sentence: { readonly text: string } },
@@ -84,9 +84,9 @@ export function amend(
   join(talk, item, sentence.text, index);
 }
 
-/** What is taken as said of an item that nothing placed. */
+/** What is assumed for an item that nothing placed. */
 export const untold = 'no reading was said: it is put where the head was last';
 
-/** The newest item of which this is true. */
+/** The newest item that satisfies the condition. */
 export const newest = (talk: Talk, fits: (entry: EntryDraft) => boolean): NarrationItem | undefined =>
   talk.items.findLast(({ entry }) => fits(entry));

@@ -10,15 +10,18 @@ import { changesSince } from './changes-since.js';
 import { readyJob } from '../solve/ready.js';
 import { wayOf } from '../solve/way.js';
 
-/** The job as it is scoped under a way: its firm's rules and prices laid under it, the way's school in force. */
+/**
+ * The job as scoped for one option: its company's rules and prices laid under it, the option's repair approach in
+ * force.
+ */
 export function jobUnderWay(job: Job, firm: Firm, school: School): PlainJob {
   const { accepted: _accepted, ...plain } = underFirm(job, firm);
   return { ...plain, rules: { ...plain.rules, school } };
 }
 
 /**
- * An offer accepted: the job frozen with every rule and rate that made its price, so that nothing changed later, the
- * defaults included, can change what was agreed. Throws where the way is not feasible.
+ * Accepts an offer: freezes the job with every rule and rate that made its price, so that no later change, defaults
+ * included, alters what was agreed. Throws where the option is not feasible.
  */
 export function accept(job: Job, firm: Firm, school: School, on: Day, by?: string): Acceptance {
   const whole = spelledOut(jobUnderWay(job, firm, school));
@@ -28,14 +31,14 @@ export function accept(job: Job, firm: Firm, school: School, on: Day, by?: strin
   return { on, ...(by === undefined ? {} : { by }), school, total, job: whole };
 }
 
-/** A job with every rule and rate in force written into it, the defaults included. */
+/** A job with every rule and rate in force written into it, defaults included. */
 const spelledOut = (job: PlainJob): PlainJob => ({
   ...job,
   rules: rulesInForce(job.rules),
   prices: pricesInForce(job.prices),
 });
 
-/** The price of a job under its own school; undefined where it has no way. */
+/** The price of a job under its own repair approach; undefined where it has no feasible scope. */
 export function totalOfJob(job: PlainJob): number | undefined {
   const ready = readyJob(job);
   const way = wayOf({
@@ -47,17 +50,17 @@ export function totalOfJob(job: PlainJob): number | undefined {
   return way.feasible ? sumCents([way.scope, way.cleanouts]) : undefined;
 }
 
-/** What became of an accepted offer since: the job as it stands under the same way, and what it would cost. */
+/** What changed since an offer was accepted: the current job under the same option, and its price. */
 export interface SinceAccepted {
   readonly agreed: number;
-  /** Undefined where the job has no way any more. */
+  /** Undefined where the job no longer has a feasible scope. */
   readonly now: number | undefined;
   readonly differs: number | undefined;
-  /** What was changed in the job, in plain words; nothing where it stands as it was accepted. */
+  /** Changes to the job, in plain words; empty where it is as accepted. */
   readonly changed: readonly string[];
 }
 
-/** Holds the job as it stands against what was accepted. */
+/** Compares the current job with what was accepted. */
 export function sinceAccepted(job: Job, firm: Firm, accepted: Acceptance): SinceAccepted {
   const current = jobUnderWay(job, firm, accepted.school);
   const now = totalOfJob(current);

@@ -5,10 +5,10 @@ import type { Entry, PlainJob } from '../job/schema.js';
 import { sayWhat } from '../speech/say.js';
 import { frameOf } from '../survey/survey.js';
 
-/** What differs between a job as it was and as it is, in plain words: readings, lines, rules and rates. */
+/** Differences between a former and the current job in plain words: readings, lines, rules and rates. */
 export function changesSince(was: PlainJob, is: PlainJob): string[] {
   return [
-    // A rate or rule that came with a later program was never agreed to be anything else.
+    // A rate or rule added by a later version of the program was never part of the agreement.
     ...tableChanges('rate', pricesInForce(was.prices), pricesInForce(is.prices)),
     ...tableChanges('rule', rulesInForce(was.rules), rulesInForce(is.rules)),
     ...(sameJson(was.site, is.site) ? [] : ['What was said about the site']),
@@ -46,7 +46,7 @@ function lineChanges(was: PlainJob, is: PlainJob): string[] {
   });
 }
 
-/** Readings that make the scope; a look after the repair or an older one changes nothing that was agreed. */
+/** Readings that make the scope; a post-repair or older inspection does not change what was agreed. */
 const entriesOf = (runs: PlainJob['lines'][number]['runs']): ReadonlyMap<string, Entry> =>
   new Map(
     runs

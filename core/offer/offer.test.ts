@@ -50,7 +50,7 @@ test('what a way leaves, finding by finding, with its upkeep, is all that it car
         const left = leftUndone(lineWay);
         if (!left) continue;
         const sum = left.findings.reduce((all, { costs }) => all + costs, left.looks + left.yearlyCleaning);
-        // Each finding is rounded to the cent apart.
+        // Each finding is rounded to the cent separately.
         expect(Math.abs(sum - (lineWay.chosen?.carried ?? 0))).toBeLessThan(
           0.01 * (left.findings.length + 1),
         );
@@ -108,7 +108,7 @@ test('the firm stands on the offer: its name, terms, validity and exclusions, un
     on: today,
     validTo: '2026-05-16',
   });
-  // A finish put back by another trade is excluded by name: common practice.
+  // A finish restored by another trade is excluded by name: common practice.
   expect(offer.exclusions).toEqual(['planting', 'restoring the tile']);
   const own = offerOf(
     { ...job(), offer: { ways: ['renew'], on: '2026-02-27', validity_days: 2, terms: 'Own terms.' } },
@@ -125,7 +125,7 @@ test('what was accepted stays, whatever rates, rules and readings become; what c
   expect(accepted.total).toBe(totalOfJob({ ...said, rules: { ...said.rules, school: 'repair' } }));
   expect(readJob({ ...said, accepted }).faults).toBeUndefined();
   expect(sinceAccepted(said, firm, accepted)).toMatchObject({ differs: 0, changed: [] });
-  // Another way chosen for the sheet later is no change of what was agreed.
+  // Choosing another option for the sheet later does not change what was agreed.
   expect(sinceAccepted({ ...said, rules: { school: 'renew' } }, firm, accepted).changed).toEqual([]);
 
   const dearer: Firm = { ...firm, prices: { mobilisation: { line: 5000, 'open-cut': 5000, burst: 5000 } } };
@@ -228,7 +228,7 @@ test('an offer says how long each way takes and when no water may run, as the pl
     }
   }
   expect(Math.min(...Object.values(met))).toBeGreaterThan(0);
-  // A company that works longer days is done in no more of them.
+  // A company with longer days needs no more of them.
   const long = { ...emptyFirm, plan: { hours: 12, crew: 6 } };
   for (let seed = 1; seed <= 6; seed++) {
     const job = randomJob(seed, { length_ft: [20, 40], findings: 6 });

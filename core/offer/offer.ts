@@ -21,7 +21,9 @@ import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
 import { firstStep, type FirstStep } from '../explain/unseen.js';
 import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
 
-/** What a customer is offered: the ways side by side, in plain words, as plain data for a screen, a page or a document. */
+/**
+ * An offer to a customer: the options side by side in plain words, as plain data for a screen, a page or a document.
+ */
 export interface Offer {
   readonly title: string;
   readonly number: string | undefined;
@@ -32,20 +34,20 @@ export interface Offer {
   readonly on: Day;
   readonly validTo: Day;
   readonly currency: string;
-  /** Day of the price book. */
+  /** Date of the price book. */
   readonly dated: Day;
   readonly horizon_years: number;
-  /** The way the job itself is scoped by. */
+  /** The job's own repair approach. */
   readonly school: School;
   readonly lines: readonly (Interval & {
     readonly id: string;
     readonly name: string;
     readonly endReached: boolean;
-    /** What 0 ft is; undefined on an offer that was frozen before this was told. */
+    /** What 0 ft is; undefined on an offer frozen before this was recorded. */
     readonly zero?: string;
   })[];
   readonly ways: readonly OfferWay[];
-  /** No run has shown a foot of any line: there is nothing to agree to yet. */
+  /** No run has shown a foot of any line, so there is nothing to agree to yet. */
   readonly nothingSeen: boolean;
   readonly notSeen: readonly (Interval & { readonly line: string })[];
   readonly notLookedAt: readonly string[];
@@ -59,35 +61,39 @@ export interface Offer {
 export interface OfferWay {
   readonly school: School;
   readonly feasible: boolean;
-  /** What is done where, by line id. */
+  /** Work by line id. */
   readonly bars: Readonly<Record<string, readonly (Interval & { readonly method: Method })[]>>;
-  /** What we do, a sentence each, from upstream. */
+  /** What we do, one sentence each, from upstream. */
   readonly does: readonly string[];
   readonly holes: readonly string[];
-  /** How long it takes and when no water may run, in sentences; not on an offer that was frozen before this was told. */
+  /**
+   * How long it takes and when no water may run, in sentences; missing on an offer frozen before this was recorded.
+   */
   readonly days?: readonly string[];
   /** What must be cured and cannot be under the rules: left to others. */
   readonly notPossible: readonly string[];
-  /** What the price hangs on: a neighbor's consent, depths still to be located. */
+  /** Conditions on the price: a neighbor's consent, depths still to be located. */
   readonly conditions: readonly string[];
   readonly total: number;
   readonly priceLines: readonly PriceLine[];
-  /** What it costs each year after, a sentence each. */
+  /** Yearly costs afterwards, one sentence each. */
   readonly eachYear: readonly { readonly what: string; readonly costs: number }[];
   /** Upkeep and likely failures over the horizon, present value. */
   readonly carried: number;
-  /** Price and what it carries. */
+  /** Price plus expected future cost. */
   readonly overYears: number;
   readonly leaves: readonly {
     readonly what: string;
     readonly line: string;
     readonly at_ft: number;
-    /** Its share of what the way carries, present value. */
+    /** Its part of the option's expected future cost, present value. */
     readonly costs: number;
-    /** How likely it fails within the horizon, and what the customer then pays; undefined where that is not counted. */
+    /**
+     * Chance of failure within the horizon, and what the customer would then pay; undefined where that is not counted.
+     */
     readonly mayFail: { readonly chance: number; readonly then: number } | undefined;
   }[];
-  /** What the price comes to when all that was not seen proves sound, and when it proves failed. */
+  /** The price if everything unseen proves sound, and if it proves failed. */
   readonly ifUnseenIs: IfUnseenIs;
   readonly options: readonly (Option & { readonly line: string })[];
 }
@@ -95,8 +101,8 @@ export interface OfferWay {
 export const usualValidity_days = 30;
 
 /**
- * The offer of a job under its firm. `today` stands where the job does not say the day of its offer. The ways are those
- * the job's offer names, else all three; each is solved to its own optimum.
+ * The offer of a job under its company. `today` is used where the job gives no date for its offer. The options are
+ * those named by the job's offer, else all three; each is solved to its own optimum.
  */
 export function offerOf(job: Job, firm: Firm, today: Day): Offer {
   const ready = readyJob(underFirm(job, firm));
@@ -143,7 +149,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
   };
 }
 
-/** Surfaces over the line that another trade puts back. */
+/** Surfaces over the line that another trade restores. */
 function byOthers({ lines, prices }: ReadiedJob): string[] {
   const kinds = new Set(lines.flatMap(({ model }) => model.surfaces.map(({ kind }) => kind)));
   return [...kinds]
@@ -197,7 +203,7 @@ function offeredWay(
   };
 }
 
-/** The chance behind a carried sum, and the price behind it as it would be charged today. */
+/** The chance behind an expected future cost, and the price behind it at today's rates. */
 function mayFail(
   grade: number,
   costs: number,

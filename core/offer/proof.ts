@@ -2,7 +2,7 @@ import type { Grade } from '../job/vocabulary.js';
 import { sayWhat } from '../speech/say.js';
 import type { ScopedLine } from '../solve/way.js';
 
-/** A finding that can be shown: its photos, and the moment in the video. */
+/** A finding that can be shown to the customer: its photos, and its time in the video. */
 export interface Proof {
   readonly line: string;
   readonly finding: string;
@@ -13,7 +13,7 @@ export interface Proof {
   readonly video: { readonly name: string; readonly at_s: number } | undefined;
 }
 
-/** What of a line's findings can be shown, worst first, then from upstream. */
+/** What can be shown of a line's findings, worst first, then from upstream. */
 export function proofOf({ model, condition }: ScopedLine): Proof[] {
   const proof = condition.findings.flatMap((finding): Proof[] => {
     const { entry, run, from_ft } = finding.placed;

@@ -21,8 +21,8 @@ const ordinals = [
 ];
 
 /**
- * How long the work of a way takes and when no water may run, for its customer: days are counted, not named, for nobody
- * has ordered yet. Nothing where nothing is done, or where no plan fits the company's days.
+ * For the customer: how long the work of an option takes and when no water may run, in days rather than dates, since
+ * nothing is ordered yet. Empty where nothing is done, or where no plan fits the company's working days.
  */
 export function sayDays(ready: ReadiedJob, way: Way, firm: Firm, on: Day): string[] {
   const { job } = ready;
@@ -63,7 +63,7 @@ function waterWords(days: readonly PlanDay[]): string[] {
   return off.length === 0 ? [] : [`no water down the drain for ${joined(off)}`];
 }
 
-/** Hours between two times of one day, up to the next half. */
+/** Hours between two times of one day, rounded up to the half hour. */
 function hoursBetween(from: string, to: string): number {
   const minutes = (time: string) => {
     const [hours = 0, rest = 0] = time.split(':').map(Number);

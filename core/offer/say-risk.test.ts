@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { sayChance } from './say-risk.js';
 
-/** What a person takes a chance in words for. */
+/** The probability that a reader takes from the words. */
 function heard(words: string): number {
   const [, of, among] = /^about (\d+) in (\d+)$/.exec(words) ?? [];
   return Number(of) / Number(among);
@@ -12,7 +12,7 @@ test('a chance in words is as near to it as its few numbers come', () => {
   fc.assert(
     fc.property(chances, (chance) => {
       const said = heard(sayChance(chance));
-      // In tenths above a half; below, the whole number of times that comes nearest to 1 / chance.
+      // In tenths above a half; below that, 1 in n with the whole n closest to 1 / chance.
       if (chance > 0.55) expect(Math.abs(said - chance)).toBeLessThanOrEqual(0.05 + 1e-9);
       else expect(Math.abs(1 / said - 1 / chance)).toBeLessThanOrEqual(0.5 + 1e-9);
     }),

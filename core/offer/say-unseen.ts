@@ -2,7 +2,7 @@ import type { Offer, OfferWay } from './offer.js';
 
 const feet = (value: number) => value.toFixed(1);
 
-/** Everything nobody saw or looked at, in words: pipe never passes for sound because it was not seen. */
+/** Everything not seen or not inspected, in words: unseen pipe never passes for sound. */
 export function sayUnseen({
   lines,
   notSeen,
@@ -19,7 +19,7 @@ export function sayUnseen({
   ];
 }
 
-/** What a way's price may become once all is seen, in words. `cash` writes money. */
+/** What an option's price may become once everything is seen, in words. `cash` formats money. */
 export function sayRange(
   { ifUnseenIs: { sound, failed } }: OfferWay,
   offer: Offer,

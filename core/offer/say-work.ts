@@ -11,7 +11,7 @@ import type { LineWay, Way } from '../solve/way.js';
 const feet = (value: number) => value.toFixed(1);
 const sameEnd_ft = 0.05;
 
-/** What a way does, a sentence each, in the words of somebody who pays for it. */
+/** The work of an option, one sentence each, in a customer's words. */
 export function sayWork(way: Way): string[] {
   const several = way.lines.length > 1;
   return way.lines.flatMap((lineWay) => {
@@ -78,7 +78,7 @@ export const sayNotPossible = (way: Way): string[] =>
     ),
   );
 
-/** What the price hangs on. */
+/** Conditions on the price. */
 export const sayConditions = (way: Way): string[] => [
   ...new Set(
     way.lines
@@ -88,14 +88,14 @@ export const sayConditions = (way: Way): string[] => [
   ),
 ];
 
-/** One sentence for all that is cleaned. */
+/** One sentence for all cleaning. */
 function cleaned({ prepared, chosen }: LineWay): string[] {
   const cells = prepared.possible.track.cells.filter((_, i) => chosen?.layout.cells[i]?.method === 'clean');
   const [first, last] = [cells[0], cells.at(-1)];
   return first && last ? [`Cleaned between ${feet(first.from_ft)} and ${feet(last.to_ft)} ft`] : [];
 }
 
-/** Each hole: where, how deep, in what. */
+/** Each excavation: where, how deep, under what surface. */
 export function sayHoles(way: Way): string[] {
   return way.lines.flatMap((lineWay) =>
     (lineWay.chosen?.layout.holes ?? []).map((hole) => {

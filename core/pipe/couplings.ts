@@ -1,6 +1,6 @@
 import { exactOutsideDiameter, type Material } from '../catalog/materials.js';
 
-/** One banded coupling: the two pipes it holds, by outside diameter. */
+/** One banded coupling: the two pipes it joins, by outside diameter. */
 export interface Coupling {
   readonly at_ft: number;
   readonly sides: readonly [CoupledPipe, CoupledPipe];
@@ -11,11 +11,11 @@ export interface Coupling {
 export interface CoupledPipe {
   readonly material: Material;
   readonly diameter_in: number;
-  /** Null where the material varies by maker and age. */
+  /** Null where it varies by maker and age. */
   readonly outside_in: number | null;
 }
 
-/** A coupling chosen from both outside diameters; clay, concrete, fibre and old iron are measured first. */
+/** A coupling chosen by both outside diameters; clay, concrete, fiber and old iron have to be measured first. */
 export function coupling(
   at_ft: number,
   existing: { material: Material; diameter_in: number },

@@ -1,7 +1,7 @@
 import { tolerance } from '../job/units.js';
 import { packInto, type Packing } from './packing.js';
 
-/** One length of pipe to be cut, and what it is for. */
+/** One length of pipe to be cut, and its purpose. */
 export interface Piece {
   readonly length_ft: number;
   readonly what: string;
@@ -14,7 +14,7 @@ export interface Stick {
   readonly leftover_ft: number;
 }
 
-/** What is bought, and the least that any plan would buy: the same where the plan is proven. Feet. */
+/** Feet bought, and a lower bound for any plan: equal where the plan is proven optimal. */
 export interface CutPlan {
   readonly sticks: readonly Stick[];
   readonly bought_ft: number;
@@ -22,14 +22,17 @@ export interface CutPlan {
 }
 
 const kerf_ft = 1 / 8 / 12;
-/** Tables of an exact plan hold 2^n sets of pieces: so many pieces, and so many sets over all tables, are worked out. */
+/**
+ * Tables of an exact plan hold 2^n subsets of pieces; these are the limits on pieces, and on subsets over all tables.
+ */
 const mostExact = 20;
 const mostSets = 16 * 2 ** mostExact;
 
 /**
- * Cuts pieces from stock sticks: fewest feet bought, then fewest sticks, then the longest single leftover. Exact up to 20
- * pieces of a size; past that a plan by first fit, with the least feet that any plan would buy. A run longer than the longest stick
- * is whole sticks and one remainder, joined at the bell. Lengths ft, kerf ⅛ in: pieces fit when Σ + ⅛ in × (n − 1) ≤ stick.
+ * Cuts pieces from stock sticks: fewest feet bought, then fewest sticks, then the longest single leftover. Exact up to
+ * 20 pieces of a size; beyond that first fit, with a lower bound on the feet any plan would buy. A run longer than the
+ * longest stick is whole sticks and one remainder, joined at the bell. Lengths in ft, kerf ⅛ in: pieces fit when Σ + ⅛
+ * in × (n − 1) ≤ stick.
  */
 export function cutList(runs: readonly Piece[], stock_ft: readonly number[]): CutPlan {
   const lengths = [...stock_ft].sort((a, b) => a - b);
@@ -60,11 +63,11 @@ const stickOf = (length_ft: number, cuts: readonly Piece[]): Stick => ({
   leftover_ft: Math.max(0, length_ft - usedBy(cuts)),
 });
 
-/** Feet of a stick that pieces take, with a kerf between each two. */
+/** Feet of a stick used by pieces, with a kerf between neighbors. */
 const usedBy = (cuts: readonly Piece[]) =>
   cuts.reduce((sum, { length_ft }) => sum + length_ft, 0) + kerf_ft * Math.max(0, cuts.length - 1);
 
-/** Feet that can be bought, rising from the least that could hold the pieces. */
+/** Totals of feet that can be bought, rising from the least that could hold the pieces. */
 function* purchases(pieces: readonly Piece[], lengths: readonly number[]): Generator<number, undefined> {
   const needed = pieces.reduce((sum, { length_ft }) => sum + length_ft, 0);
   const most = pieces.length * (lengths.at(-1) ?? 0);
@@ -76,7 +79,7 @@ function* purchases(pieces: readonly Piece[], lengths: readonly number[]): Gener
   return undefined;
 }
 
-/** Every choice of sticks that comes to so many feet, longest first, and how many there are of each. */
+/** Every combination of sticks with this total, longest first, with the number of each. */
 function stickSets(feet: number, lengths: readonly number[]): number[][] {
   if (feet === 0) return [[]];
   return lengths.flatMap((length, i) =>
@@ -84,7 +87,7 @@ function stickSets(feet: number, lengths: readonly number[]): number[][] {
   );
 }
 
-/** Whether these sticks could hold the pieces, by what is long: those over a stock length need longer sticks. */
+/** Whether these sticks could hold the pieces, judged by length: pieces over a stock length need longer sticks. */
 function couldHold(bins: readonly number[], sizes: readonly number[]): boolean {
   const longest = bins[0] ?? 0;
   return [0, ...bins].every((length) => {
@@ -96,7 +99,7 @@ function couldHold(bins: readonly number[], sizes: readonly number[]): boolean {
   });
 }
 
-/** The best plan; undefined where it would take too much work to prove one. */
+/** The best plan; undefined where proving one would take too much work. */
 function exactly(pieces: readonly Piece[], lengths: readonly number[]): Stick[] | undefined {
   if (pieces.length === 0) return [];
   let work = 0;
@@ -128,7 +131,9 @@ function exactly(pieces: readonly Piece[], lengths: readonly number[]): Stick[] 
   throw new Error('a piece is longer than the longest stick');
 }
 
-/** The longest pieces first, each into the first stick that still holds it, or a new one of the least length that does. */
+/**
+ * Longest pieces first, each into the first stick with room for it, or a new stick of the least sufficient length.
+ */
 function firstFit(pieces: readonly Piece[], lengths: readonly number[]): Stick[] {
   const longest = lengths.at(-1) ?? 0;
   const filled: Piece[][] = [];

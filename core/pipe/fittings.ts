@@ -2,17 +2,17 @@ import type { Prices } from '../job/prices-schema.js';
 import type { Point } from '../job/schema.js';
 import type { FittingKind } from '../job/vocabulary.js';
 
-/** A fitting in new pipe: bought, and taken off what is cut. */
+/** A fitting in new pipe: bought, and its lay length deducted from the cut pipe. */
 export interface Fitting {
   readonly kind: FittingKind;
   readonly at_ft: number;
   readonly diameter_in: number;
   readonly degrees?: number | undefined;
-  /** It cannot be bought before it was measured, for the turn was not. */
+  /** It has to be measured before it is bought, since the bend was not. */
   readonly measure: boolean;
 }
 
-/** The fitting that stands in new pipe where a point was; undefined where none does. */
+/** The fitting that replaces a point in new pipe; undefined where none does. */
 export function fittingFor({ kind, state }: Point): FittingKind | undefined {
   switch (kind) {
     case 'tie-in':
@@ -28,7 +28,7 @@ export function fittingFor({ kind, state }: Point): FittingKind | undefined {
   }
 }
 
-/** Lay length by the bore, in per in: common practice, to be measured on the fitting before cutting. */
+/** Lay length per inch of bore, in: common practice, to be measured on the fitting before cutting. */
 const layByBore: Readonly<Record<FittingKind, number>> = {
   wye: 2.5,
   bend: 1.2,
@@ -38,7 +38,7 @@ const layByBore: Readonly<Record<FittingKind, number>> = {
   reducer: 1,
 };
 
-/** Feet of a run of pipe that a fitting itself takes. */
+/** Length of a run of pipe taken up by the fitting itself, ft. */
 export const layLength = ({ kind, diameter_in }: Pick<Fitting, 'kind' | 'diameter_in'>): number =>
   (layByBore[kind] * diameter_in) / 12;
 
@@ -62,6 +62,6 @@ export const sayFitting = ({ kind, diameter_in, degrees, at_ft, measure }: Fitti
     .filter(Boolean)
     .join(', ');
 
-/** What a fitting costs, and joining the branch that a wye is for; money, raw. */
+/** Cost of a fitting, and of reconnecting a wye's branch; money, raw. */
 export const fittingCost = ({ fitting_each, reconnection_each }: Prices, kind: FittingKind): number =>
   (fitting_each[kind] ?? 0) + (kind === 'wye' ? reconnection_each : 0);

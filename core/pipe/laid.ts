@@ -11,15 +11,15 @@ export interface LaidPipe {
 const burstPerPit_ft = 2;
 
 /**
- * Laid length of new pipe, ft. Counter feet run along the pipe, so it is the difference of the stations, not the
- * distance on a map; a burst draws 2 ft more into each pit. Common practice.
+ * Laid length of new pipe, ft. The counter runs along the pipe, so it is the difference of the stations, not the map
+ * distance; bursting pulls 2 ft more into each pit. Common practice.
  */
 export function laidLength(input: {
   from_ft: number;
   to_ft: number;
   material: Material;
   diameter_in: number;
-  /** Pits a burst ends in. */
+  /** Pits at the ends of a burst. */
   pits: number;
 }): LaidPipe {
   const between = input.to_ft - input.from_ft;

@@ -1,12 +1,12 @@
-/** Pieces in bins: by index, the pieces each bin holds; and the longest room left in any one bin. */
+/** Pieces in bins: the pieces of each bin by index, and the longest room left in a single bin. */
 export interface Packing {
   readonly bins: readonly { readonly size: number; readonly held: readonly number[] }[];
   readonly longestLeft: number;
 }
 
 /**
- * Packs pieces into just these bins, leaving the longest single room that can be left; undefined where they do not fit.
- * Exact: for every set of pieces, a dynamic program keeps the fewest bins and the least room taken in the last one. Bins come
+ * Packs pieces into exactly these bins, maximizing the longest room left in one bin; undefined where they do not fit.
+ * Exact dynamic program over subsets: for each, the fewest bins and the least room used in the last one. Bins come
  * longest first. Two pieces in one bin cost a kerf. At most 20 pieces: tables of 2^n.
  */
 export function packInto(
@@ -20,7 +20,7 @@ export function packInto(
   const every = fillInOrder(sizes, bins, kerf, tolerance);
   if (!every.fits(all)) return undefined;
   let best: { spared: number; rest: number[]; held: number; left: number; filled: Filled } | undefined;
-  // One bin is spared: the others take all they can, and it gets what is left.
+  // One bin is set aside: the others take all they can, and it gets the rest.
   for (const spared of new Set(bins)) {
     const at = bins.indexOf(spared);
     const rest = bins.filter((_, i) => i !== at);
@@ -45,7 +45,7 @@ export function packInto(
 const indexesIn = (mask: number): number[] =>
   Array.from({ length: 32 - Math.clz32(mask) }, (_, i) => i).filter((i) => mask & (1 << i));
 
-/** Room that each set of pieces takes in one bin. */
+/** Room that each subset of pieces takes in one bin. */
 function roomOfSets(sizes: readonly number[], kerf: number): Float64Array {
   const room = new Float64Array(1 << sizes.length);
   for (let mask = 1; mask < room.length; mask++) {
@@ -62,7 +62,7 @@ interface Filled {
   binsOf(mask: number): { size: number; held: number[] }[];
 }
 
-/** For every set of pieces: the bin its last piece lies in, the room taken there, and which piece that is. */
+/** For every subset of pieces: the bin of its last piece, the room used there, and which piece that is. */
 function fillInOrder(
   sizes: readonly number[],
   bins: readonly number[],

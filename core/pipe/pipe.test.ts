@@ -12,7 +12,7 @@ const bought = (lengths: readonly number[], stock: readonly number[]) => {
   return { feet: sticks.reduce((sum, { length_ft }) => sum + length_ft, 0), count: sticks.length, sticks };
 };
 
-// Common practice: a saw takes an eighth of an inch.
+// Common practice: a saw kerf of an eighth of an inch.
 test('two pieces fit one stick only with their kerf', () => {
   expect(bought([5, 5 - kerf], [10]).count).toBe(1);
   expect(bought([5, 5], [10]).count).toBe(2);
@@ -32,7 +32,7 @@ test('of equal feet the fewer sticks, then the longest single leftover', () => {
   expect(Math.max(...sticks.map(({ leftover_ft }) => leftover_ft))).toBeCloseTo(5, 1);
 });
 
-// Checked against HiGHS on the bin-packing programme, written apart.
+// Checked against HiGHS on the bin-packing program, written separately.
 test('the fewest feet, then the fewest sticks, as a general solver finds them', async () => {
   const highs = await highsLoader();
   const programme = (lengths: readonly number[], stock: readonly number[]) => {
@@ -68,7 +68,7 @@ test('the fewest feet, then the fewest sticks, as a general solver finds them', 
   );
 });
 
-// Past 20 pieces no plan is proven: what it buys and the least that any plan buys bound the truth from both sides.
+// Past 20 pieces no plan is proven: what it buys and the lower bound enclose the truth.
 test('a long cut list is exact to 20 pieces; past that it says by how much it may be off', () => {
   fc.assert(
     fc.property(
@@ -90,7 +90,7 @@ test('a long cut list is exact to 20 pieces; past that it says by how much it ma
     ),
     { numRuns: 20 },
   );
-  // Twenty-two pieces of 5 ft, less the saw: two fit each stick of 10, and eleven sticks are the least there is.
+  // Twenty-two pieces of 5 ft, with kerfs: two per 10 ft stick, so eleven sticks is the minimum.
   const even = cutList(piecesOf(Array.from({ length: 22 }, () => 5 - kerf)), [10]);
   expect([even.bought_ft, even.least_ft]).toEqual([110, 110]);
 });

@@ -7,7 +7,7 @@ export interface House {
   readonly prices: Prices;
 }
 
-/** New pipe laid, money per ft; 0 where the price book has none. */
+/** New pipe laid, money per ft; 0 where the price book has no rate. */
 export const pipeRate = ({ rules, prices }: House, bore_in: number): number =>
   rateForBore(prices.pipe_per_ft[rules.newPipe], bore_in) ?? 0;
 

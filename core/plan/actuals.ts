@@ -2,30 +2,30 @@ import type { PlanRules, Rate, Spent, TaskKind } from '../job/plan-schema.js';
 import { taskKindRow, taskKindRows } from './kinds.js';
 import { hoursOf } from './tasks.js';
 
-/** How far the rate of one kind of task is off, over what was really spent. */
+/** How far off the rate of one kind of task is, from time actually spent. */
 export interface RateCheck {
   readonly kind: TaskKind;
-  /** What was spent as a share of what was planned for the same amount: 1.2 took a fifth longer. In order of size. */
+  /** Time spent divided by time planned for the same amount: 1.2 took a fifth longer. Sorted. */
   readonly factors: readonly number[];
   readonly median: number;
-  /** Half of them lie between these two. */
+  /** Quartiles. */
   readonly middle: readonly [number, number];
-  /** The rate under which the median would be 1. */
+  /** The rate that would make the median 1. */
   readonly better: Rate;
 }
 
-/** A quantile of sorted numbers, straight between the two next to it: type 7 of Hyndman and Fan (1996), as R's default. */
+/** A quantile of sorted numbers by linear interpolation: type 7 of Hyndman and Fan (1996), R's default. */
 export function quantile(sorted: readonly number[], share: number): number {
   const at = (sorted.length - 1) * share;
   const [low, high] = [sorted[Math.floor(at)] ?? NaN, sorted[Math.ceil(at)] ?? NaN];
   return low + (high - low) * (at - Math.floor(at));
 }
 
-/** Whether a rate can be learned from it: a kind counted by amount needs the amount. */
+/** Whether a rate can be learned from it: a kind with a unit needs the amount. */
 const tells = ({ kind, amount }: Spent): boolean =>
   taskKindRow(kind).unit === undefined || amount !== undefined;
 
-/** What was spent on a task as a share of what its rate says for the same amount, by person-hours. */
+/** Person-hours spent on a task divided by what its rate gives for the same amount. */
 export function factorOf(spent: Spent, rules: Pick<PlanRules, 'rates'>): number {
   const { crew } = rules.rates[spent.kind];
   return (
@@ -33,7 +33,7 @@ export function factorOf(spent: Spent, rules: Pick<PlanRules, 'rates'>): number 
   );
 }
 
-/** Every kind of task that something was spent on, in the order of work; each day that was written down counts by its own amount. */
+/** Every kind of task with time recorded, in the order of work; each recorded day counts with its own amount. */
 export function rateChecks(spent: readonly Spent[], rules: Pick<PlanRules, 'rates'>): RateCheck[] {
   return taskKindRows.flatMap(({ id: kind }) => {
     const own = spent.filter((each) => each.kind === kind && tells(each));
@@ -57,5 +57,5 @@ export function rateChecks(spent: readonly Spent[], rules: Pick<PlanRules, 'rate
   });
 }
 
-/** Three digits: no rate is known more closely. */
+/** Three significant digits: rates are not known more closely. */
 const rounded = (value: number): number => Number(value.toPrecision(3));

@@ -5,26 +5,26 @@ export const slotsPerHour = 4;
 export const slot_min = 60 / slotsPerHour;
 const dayMinutes = 24 * 60;
 
-/** A day and a time of day, `07:30`. */
+/** A date and a time of day, `07:30`. */
 export interface Moment {
   readonly day: Day;
   readonly time: string;
 }
 
-/** Working time in slots of a quarter of an hour, counted from the first working day. */
+/** Working time in quarter-hour slots, counted from the first working day. */
 export interface Calendar {
   readonly slotsPerDay: number;
-  /** The working day that a slot lies in. */
+  /** The working day of a slot. */
   readonly dayOf: (slot: number) => Day;
   /** When a slot begins. */
   readonly startOf: (slot: number) => Moment;
-  /** When work that takes up all slots before this one ends: the evening, rather than the morning after. */
+  /** When work that fills all slots before this one ends: the evening rather than the next morning. */
   readonly endOf: (slot: number) => Moment;
-  /** The slot that begins at a moment; undefined where nobody works then. */
+  /** The slot that begins at a moment; undefined outside working hours. */
   readonly slotAt: (moment: Moment) => number | undefined;
-  /** First slot at or after so many hours by the clock from the end of work, nights and free days counted. */
+  /** First slot at or after this many clock hours from the end of work, nights and days off included. */
   readonly afterHours: (end: number, hours: number) => number;
-  /** First slot of the working day that follows so many whole working days after the end of work. */
+  /** First slot of the working day after this many whole working days from the end of work. */
   readonly afterDays: (end: number, days: number) => number;
 }
 
@@ -38,7 +38,7 @@ const minutesOf = (time: string): number => {
 const timeOf = (minutes: number): string =>
   `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 
-/** The working days from a day on. A first day on which nobody works gives way to the next on which somebody does. */
+/** The working days from a date on. A day off as first day moves to the next working day. */
 export function calendarOf(
   { startsAt, hours, workdays }: Pick<PlanRules, 'startsAt' | 'hours' | 'workdays'>,
   startOn: Day,
@@ -59,7 +59,7 @@ export function calendarOf(
     day: dayAt(index),
     time: timeOf(opens_min + slotInDay * slot_min),
   });
-  /** Minutes by the clock since midnight before the first day. */
+  /** Clock minutes since midnight before the first day. */
   const clockAtEnd = (end: number): number => {
     const index = end === 0 ? 0 : indexOf(end - 1);
     const inDay = end - index * slotsPerDay;

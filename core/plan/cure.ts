@@ -1,13 +1,13 @@
 import { plain, type Figure } from '../figure.js';
 import type { PlanRules } from '../job/plan-schema.js';
 
-/** Taken where nobody said how warm the day is, °F, as for the working time of the resin. */
+/** Assumed air temperature where none was given, °F, as for the resin's working time. */
 const assumedTemperature_F = 70;
 
 /**
- * How long a liner cures at the day's temperature: the resin's own sheet, straight between its rows. Hotter than the
- * sheet its last row holds, which is the longer. Colder than the sheet nobody can tell: its first row is too short, and
- * that is said.
+ * Cure time of a liner at the day's temperature: the resin's data sheet, linear between its rows. Above its last row
+ * that row is used, which is the longer time. Below its first row the time is unknown and longer than that row, and the
+ * plan says so.
  */
 export function cureHours(
   sheet: PlanRules['cure'],

@@ -2,13 +2,13 @@ import type { Day } from '../job/days.js';
 import { taskKindRow } from './kinds.js';
 import type { Plan, PlannedTask, WaterOff } from './plan.js';
 
-/** A task as far as it is done on one day. */
+/** The part of a task done on one day. */
 export interface DayTask {
   readonly task: PlannedTask;
   /** Times of day. */
   readonly from: string;
   readonly to: string;
-  /** It was begun on an earlier day, or is ended on a later one. */
+  /** It started on an earlier day, or ends on a later one. */
   readonly begun: boolean;
   readonly goesOn: boolean;
 }
@@ -17,13 +17,13 @@ export interface PlanDay {
   readonly day: Day;
   readonly tasks: readonly DayTask[];
   readonly water: readonly WaterOff[];
-  /** Hours of all people together on that day. */
+  /** Person-hours on that day. */
   readonly labor_h: number;
-  /** Nobody is on the site: calls are made. */
+  /** Nobody is on site: phone calls only. */
   readonly office: boolean;
 }
 
-/** A plan day by day, as a crew takes it along. */
+/** A plan day by day, for the crew. */
 export function planDays({ days, tasks, water, calendar }: Plan): PlanDay[] {
   const { slotsPerDay } = calendar;
   return days.map((day) => {
@@ -53,7 +53,7 @@ export function planDays({ days, tasks, water, calendar }: Plan): PlanDay[] {
   });
 }
 
-/** The first slot of a task that lies on a day. */
+/** The first slot of a task on a day. */
 function firstOn({ from, to }: PlannedTask, day: Day, dayOf: (slot: number) => Day): number | undefined {
   for (let slot = from; slot < to; slot++) if (dayOf(slot) === day) return slot;
   return undefined;

@@ -1,21 +1,21 @@
 import { registryOf } from '../registry.js';
 import type { Machine, TaskKind } from '../job/plan-schema.js';
 
-/** Everything the plan knows of one kind of task; how fast it goes stands in the rates. */
+/** Properties of one kind of task; how fast it goes is in the rates. */
 export interface TaskKindRow {
   readonly id: TaskKind;
-  /** What is done, as on the crew sheet. */
+  /** Name, as on the crew sheet. */
   readonly words: string;
-  /** What its amount is counted in; none where setting up is all there is. */
+  /** Unit of its amount; none where there is only setup time. */
   readonly unit?: string;
   readonly machine?: Machine;
-  /** Done from the office: it takes nobody off the site. */
+  /** Done from the office: takes nobody off the site. */
   readonly office?: true;
-  /** Nothing may run down the line meanwhile. */
+  /** No water may run down the line meanwhile. */
   readonly waterOff?: true;
-  /** Begun, it is ended the same day. */
+  /** Once started, it is finished the same day. */
   readonly oneGo?: true;
-  /** How its amount is said in the rates. */
+  /** Wording of its amount in the rates. */
   readonly rateWords: string;
 }
 

@@ -15,7 +15,7 @@ import { hoursOf, tasksOf } from './tasks.js';
 
 const startOn = '2026-12-01';
 
-/** Scopes of random jobs on which something is done, cheapest first to work out. */
+/** Scopes of random jobs with some work in them, the quickest to compute first. */
 const worked = Array.from({ length: 40 }, (_, seed) => randomJob(seed, { lines: 1 + (seed % 2) }))
   .map((job) => ownScope(readyJob(job)))
   .filter(({ lines }) => lines.some(({ actions, segments }) => actions.length + segments.length > 0))
@@ -47,7 +47,7 @@ test('the calendar counts working days as another library does, and knows no hou
       .slice(0, 10);
     expect(calendar.dayOf(day * perDay)).toBe(expected);
     expect(isWeekend(new Date(`${expected}T12:00:00Z`))).toBe(false);
-    // Called in the morning, answered after three whole working days.
+    // Called in the morning, cleared after three whole working days.
     const answered = calendar.dayOf(calendar.afterDays(day * perDay + 1, 3));
     expect(answered).toBe(
       addBusinessDays(new Date(`${expected}T00:00:00Z`), 4)
@@ -68,7 +68,7 @@ test('the calendar counts working days as another library does, and knows no hou
         expect(clock(calendar.startOf(next - 1)) - clock(calendar.endOf(slot + 1))).toBeLessThan(hours);
     }),
   );
-  // A Sunday is nobody's first day.
+  // Sunday is not a working day.
   expect(calendarOf(defaultPlanRules, '2026-12-06').startOf(0)).toEqual({ day: '2026-12-07', time: '07:00' });
   expect(calendar.slotAt({ day: '2026-12-05', time: '09:00' })).toBeUndefined();
   expect(calendar.slotAt({ day: '2026-12-04', time: '15:00' })).toBeUndefined();
@@ -106,7 +106,7 @@ test('a plan never starts before what it needs, and never has more people or mac
       for (const machine of machines)
         expect(now.filter(({ kind }) => taskKindRow(kind).machine === machine).length).toBeLessThanOrEqual(1);
     }
-    // What may not stand open overnight is shut the same day, or said not to be.
+    // What may not stay open overnight is closed the same day, or listed as not possible.
     for (const group of sameDay) {
       const days = new Set(
         group.tasks.flatMap((id) => {
@@ -117,7 +117,7 @@ test('a plan never starts before what it needs, and never has more people or mac
       if (days.size > 1) expect(plan.warnings.some((words) => words.startsWith(group.why))).toBe(true);
       else met.sameDay++;
     }
-    // Resin does not wait; water stays off until it is hard.
+    // Resin cannot wait; the water stays off until it has cured.
     for (const { id, to, line } of plan.tasks.filter(({ kind }) => kind === 'insert')) {
       const cure = byId.get(id.replace('insert', 'cure')) as PlannedTask;
       expect(calendar.dayOf(cure.to - 1)).toBe(calendar.dayOf(to - 1));
@@ -148,7 +148,7 @@ test('more people, more hours and faster work never end later', () => {
   for (const scope of worked.slice(0, 25)) {
     const end = (rules: Partial<PlanRules>) => {
       const plan = planned(optionsFor(scope, rules));
-      // Only what is proven is the shortest there is.
+      // Only a proven plan is called the shortest.
       return plan.proven ? Math.max(...plan.tasks.map(({ to }) => to)) : undefined;
     };
     const own = end({});
@@ -201,13 +201,13 @@ test('a start that is set is kept and the rest follows; one that cannot be is re
   expect(refusal({ ...options, starts: { [dig.id]: at(later), [lay.id]: at(later) } })).toMatch(
     /cannot start at .* while “/,
   );
-  // A task that is gone is passed over: the scope changed since.
+  // A task that no longer exists is skipped: the scope changed since.
   expect(planned({ ...options, starts: { 'house dig P99': at(1) } }).tasks).toEqual(plan.tasks);
   expect(refusal(optionsFor(scope, { crew: 1 }))).toMatch(/takes 2 people and there is 1/);
   expect(refusal(optionsFor(scope, { machines: { ...defaultPlanRules.machines, camera: 0 } }))).toMatch(
     /needs a camera and there is none/,
   );
-  // Without an excavator it is dug by hand, with the same order and more hours.
+  // Without an excavator it is dug by hand, in the same order with more hours.
   const byHand = optionsFor(scope, { machines: { ...defaultPlanRules.machines, excavator: 0 } });
   expect(tasksOf(byHand).tasks.some(({ kind }) => kind === 'hand-dig')).toBe(true);
 });
@@ -252,11 +252,11 @@ test('what was really spent says how far a rate is off; under the better rate it
       expect(check.middle[0]).toBeLessThanOrEqual(check.median);
       expect(check.middle[1]).toBeGreaterThanOrEqual(check.median);
       const taken = { rates: { ...defaultPlanRules.rates, dig: check.better } };
-      // The better rate is kept to three digits.
+      // The suggested rate is kept to three digits.
       expect(rateChecks(items, taken)[0]?.median).toBeCloseTo(1, 1);
     }),
   );
-  // Twice the people for half the hours are the same person-hours, and what the rate says itself is no factor at all.
+  // Twice the people for half the hours are the same person-hours, and matching the rate exactly is a factor of 1.
   fc.assert(
     fc.property(
       fc.constantFrom('dig', 'lay', 'backfill'),
@@ -296,7 +296,7 @@ test('day by day a plan holds every task whole, inside working hours, and adds u
       for (const off of water) expect(off.from.time < off.to.time).toBe(true);
     }
     for (const { id, from, to } of plan.tasks) expect(minutes.get(id)).toBe((to - from) * 15);
-    // Every hour in which nothing may run down is one in which something is done on the pipe, or between two of those.
+    // Every hour without water is one of work on the pipe, or between two of those.
     for (const { kind, line, from, to } of plan.tasks)
       if (taskKindRow(kind).waterOff)
         for (let slot = from; slot < to; slot++) {
@@ -359,7 +359,7 @@ test('whatever days a company works, there is a plan that keeps them or a senten
           expect(own).toBeLessThanOrEqual(Math.max(crew, 1));
         }
         expect(plan.warnings.every((words) => !/undefined|NaN/.test(words))).toBe(true);
-        // Planned again it is the same plan.
+        // Planning again gives the same plan.
         expect(planned(options).tasks).toEqual(plan.tasks);
       },
     ),

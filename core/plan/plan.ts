@@ -6,40 +6,40 @@ import { calendarOf, slotsPerHour, type Calendar, type Moment } from './calendar
 import { machineWords, taskKindRow } from './kinds.js';
 import { tasksOf, type PlanInput, type SameDay, type Task, type Tasks, type Wait } from './tasks.js';
 
-/** A task with its place in the days. */
+/** A scheduled task. */
 export interface PlannedTask extends Task {
   readonly starts: Moment;
   readonly ends: Moment;
-  /** Slots of working time it runs over; `to` is exclusive. */
+  /** Slots of working time it occupies; `to` is exclusive. */
   readonly from: number;
   readonly to: number;
-  /** Somebody set its start. */
+  /** The user set its start. */
   readonly set: boolean;
 }
 
-/** Hours in which nothing may run down a line, on one day. */
+/** Hours on one day when no water may run down a line. */
 export interface WaterOff {
   readonly line: string;
   readonly from: Moment;
   readonly to: Moment;
-  /** It was off the evening before, or stays off over the night that follows. */
+  /** It was off the evening before, or stays off the following night. */
   readonly overnight: boolean;
 }
 
-/** The repair in days: who does what when, when the water is off, and what that takes. */
+/** The repair day by day: who does what when, when the water is off, and the total effort. */
 export interface Plan {
   readonly tasks: readonly PlannedTask[];
-  /** Working days on which something is done, in order. */
+  /** Working days with work on them, in order. */
   readonly days: readonly Day[];
   readonly starts: Moment;
   readonly ends: Moment;
-  /** No plan with these people and machines ends sooner. */
+  /** Proven: no plan with these people and machines ends sooner. */
   readonly proven: boolean;
   readonly water: readonly WaterOff[];
-  /** Hours of all people together. */
+  /** Total person-hours. */
   readonly labor_h: number;
   readonly labor: number;
-  /** What to know before it is followed, in sentences. */
+  /** What to know before following it, in sentences. */
   readonly warnings: readonly string[];
   readonly calendar: Calendar;
 }
@@ -48,15 +48,15 @@ export interface Plan {
 export type Planned = { readonly plan: Plan } | { readonly refused: string };
 
 export interface PlanOptions extends PlanInput {
-  /** The first day on which anything may be done. */
+  /** The earliest date for any work. */
   readonly startOn: Day;
-  /** Starts that somebody set, by task; one of a task that is gone is passed over. */
+  /** Start times set by the user, by task; a task that no longer exists is ignored. */
   readonly starts?: JobPlan['starts'];
 }
 
 /**
- * The plan that ends first with the people and machines there are, under the starts that were set. What cannot be closed
- * within one day is planned open, and said. Times are in quarters of an hour, longer tasks rounded up.
+ * The plan that ends first with the available people and machines, respecting the starts that were set. What cannot be
+ * closed within one day is planned open, with a warning. Times are in quarter hours, longer tasks rounded up.
  */
 export function planOf(options: PlanOptions): Planned {
   const { rules } = options;
@@ -71,7 +71,7 @@ export function planOf(options: PlanOptions): Planned {
   const schedule = solve(tasks.tasks, shut, { rules, calendar, set: set.slots });
   if (schedule) return { plan: laid(tasks, schedule, { rules, calendar, left, set: set.slots }) };
   if (set.slots.size > 0) return { refused: whyNot(tasks.tasks, shut, { rules, calendar, set: set.slots }) };
-  // Each fits in a day alone and not beside the others: they are held together no longer, and that is said.
+  // Each fits in a day alone but not together with the others: they are no longer kept in one day, with a warning.
   const open = solve(tasks.tasks, [], { rules, calendar, set: set.slots });
   return open
     ? { plan: laid(tasks, open, { rules, calendar, left: tasks.sameDay, set: set.slots }) }
@@ -83,11 +83,11 @@ export function planOf(options: PlanOptions): Planned {
 interface Setting {
   readonly rules: PlanRules;
   readonly calendar: Calendar;
-  /** Slots that somebody set, by task. */
+  /** Slots set by the user, by task. */
   readonly set: ReadonlyMap<string, number>;
 }
 
-/** First slot that a wait leaves, by the slot its task is finished at. */
+/** First slot after a wait, by the slot in which its task is finished. */
 function opensAfter({ days, hours }: Wait, end: number, calendar: Calendar): number {
   if (days !== undefined) return calendar.afterDays(end, days);
   return hours === undefined ? end : calendar.afterHours(end, hours);
@@ -122,7 +122,7 @@ function solve(
             ? []
             : [{ task: of, opens: (end: number) => opensAfter(wait, end, calendar) }];
         }),
-        // What is longer than a day runs over its end whatever one would like.
+        // A task longer than a day runs past its end in any case.
         oneGo: (row.oneGo ?? false) && duration <= calendar.slotsPerDay,
         ...(at === undefined ? {} : { at }),
       };
@@ -133,7 +133,7 @@ function solve(
   });
 }
 
-/** People or a machine that a task needs more of than there are. */
+/** People or machines that a task needs more of than are available. */
 function shortOf({ tasks }: Tasks, rules: PlanRules): string | undefined {
   for (const task of tasks) {
     const { machine, office } = taskKindRow(task.kind);
@@ -152,7 +152,7 @@ const aWord = (words: string): string =>
       ? words
       : `a ${words}`;
 
-/** Whether a group could lie within one day if nothing else were done: its longest chain, and its people. */
+/** Whether a group would fit within one day on its own: its longest chain, and its people. */
 function fitsInDay(group: SameDay, tasks: readonly Task[], rules: PlanRules): boolean {
   const most = Math.round(rules.hours * slotsPerHour);
   const own = new Map(tasks.filter(({ id }) => group.tasks.includes(id)).map((task) => [task.id, task]));
@@ -213,11 +213,11 @@ export function sayTime(time: string): string {
   return `${hours % 12 === 0 ? 12 : hours % 12}:${String(minutes).padStart(2, '0')} ${hours < 12 ? 'AM' : 'PM'}`;
 }
 
-/** Why no plan keeps the starts that were set: what holds the one that was asked for, else those that collide. */
+/** Why no plan keeps the starts that were set: what blocks the requested one, else those that conflict. */
 function whyNot(tasks: readonly Task[], sameDay: readonly SameDay[], setting: Setting): string {
   const { rules, calendar, set } = setting;
   const named = (id: string) => tasks.find((task) => task.id === id)?.what ?? id;
-  // With nothing set and people to spare: what must be finished first.
+  // With nothing set and enough people: what has to be finished first.
   const free = solve(tasks, [], { calendar, rules: plenty(rules), set: new Map() });
   for (const [id, slot] of set) {
     const others = new Map([...set].filter(([each]) => each !== id));
@@ -321,7 +321,7 @@ function laid(
   };
 }
 
-/** Excavations that stand open over a night: nobody is near them then. */
+/** Excavations open overnight, with nobody near them. */
 function standOpen(tasks: readonly PlannedTask[], calendar: Calendar): string[] {
   return tasks.flatMap((dig) => {
     const hole = /^(.*) dig (P\S+)$/.exec(dig.id);
@@ -338,7 +338,9 @@ function standOpen(tasks: readonly PlannedTask[], calendar: Calendar): string[] 
   });
 }
 
-/** When nothing may run down each line: from the first task that stops it on a piece of pipe to the last, day by day. */
+/**
+ * When no water may run down each line: from the first task that stops it on a piece of pipe to the last, day by day.
+ */
 function waterOff(tasks: readonly PlannedTask[], calendar: Calendar): WaterOff[] {
   const stretches = new Map<string, { line: string; from: number; to: number }>();
   for (const { kind, on, line, from, to } of tasks) {

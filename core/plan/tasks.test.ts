@@ -16,7 +16,7 @@ const scopeUnder = (of: Job) => ownScope(readyJob(of));
 const tasksUnder = (of: Job, rules = defaultPlanRules): Tasks =>
   tasksOf({ scope: scopeUnder(of), names: {}, rules, temperature_F: 70 });
 
-/** All that is finished before a task begins. */
+/** All tasks finished before a task begins. */
 function before(tasks: readonly Task[], id: string): ReadonlySet<string> {
   const all = new Set<string>();
   const collect = (of: string) => {
@@ -31,7 +31,7 @@ function before(tasks: readonly Task[], id: string): ReadonlySet<string> {
 }
 
 // The order of work is common practice: called before dug, dug before laid, tested before covered, laid before lined
-// except where the liner goes in through the very excavation, and the camera last.
+// except where the liner goes in through that same excavation, and the final inspection last.
 test('the demo job comes to the tasks a foreman would write down, each after what it needs', () => {
   const { tasks, sameDay, doubts } = tasksUnder(job);
   const ids = tasks.map(({ id }) => id);
@@ -55,13 +55,13 @@ test('the demo job comes to the tasks a foreman would write down, each after wha
   for (const id of ids.filter((each) => each !== 'locate')) expect(before(tasks, id)).toContain('locate');
   expect(before(tasks, 'house lay A1')).toContain('house dig P1');
   expect(before(tasks, 'house backfill P1')).toContain('house test A1');
-  // The liner goes in through excavation B: the pipe there is laid once it is hard.
+  // The liner goes in through excavation B: the pipe there is laid once it has cured.
   expect(before(tasks, 'house lay A2')).toContain('house cure A3');
-  // No resin is mixed while there is digging or laying to be done on the line.
+  // No resin is mixed while digging or laying continues on the line.
   expect(before(tasks, 'house insert A3')).toContain('house test A1');
   for (const id of ids.filter((each) => each !== 'house inspect after' && !each.includes('restore')))
     expect(before(tasks, 'house inspect after')).toContain(id);
-  // Wheels run over gravel: excavation A is shut the day it is opened. Mixed resin does not wait.
+  // There is traffic on gravel: excavation A is closed the day it is opened. Mixed resin cannot wait.
   expect(sameDay.map(({ excavation }) => excavation)).toEqual([undefined, 'excavation A']);
   expect(sameDay[0]?.tasks).toEqual(['house insert A3', 'house cure A3']);
   expect([...(sameDay[1]?.tasks ?? [])].sort()).toEqual(
@@ -87,7 +87,7 @@ test('amounts are the scope’s own: earth, wall, pipe, liner, surfaces, branche
       expect(amount(`${line.id} insert ${id}`)).toBe(liner.cut.value);
       const insert = tasks.find((task) => task.id === `${line.id} insert ${id}`);
       expect(insert?.hours.value).toBeCloseTo((working?.needed.value ?? 0) / 60, 9);
-      // The working of the minutes is the working of the hours.
+      // The steps shown for the minutes give the hours.
       expect(insert?.hours.steps.at(-1)?.label).toBe('In hours');
     }
   }
@@ -107,13 +107,13 @@ test('rules change what is planned: no excavator digs by hand, others restore wh
     prices: { ...job.prices, restore_per_ft2: { lawn: 'by-others' } },
   });
   expect(lawnByOthers.tasks.some(({ id }) => id === 'house restore soft P2')).toBe(false);
-  // A cure that runs past the day is looked at in the morning, and said.
+  // A cure that runs past the end of the day is checked in the morning, and the plan says so.
   const cold = tasksOf({ scope: scopeUnder(job), names: {}, rules: defaultPlanRules, temperature_F: 52 });
   expect(cold.doubts.join()).toMatch(/cures for 8\.5 h, past the end of a day: somebody stays with it/);
   const cure = cold.tasks.find(({ kind }) => kind === 'cure');
   expect(cure?.hours.value).toBe(0.25);
   expect(cure?.after[0]?.hours).toBeCloseTo(8.5 - 0.25, 9);
-  // Nothing to do is no task, and no call is made for it.
+  // No work gives no tasks, and no utility call.
   expect(tasksUnder({ ...job, lines: job.lines.map((line) => ({ ...line, runs: [] })) }).tasks).toEqual([]);
 });
 

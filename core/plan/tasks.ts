@@ -8,42 +8,42 @@ import type { LineScope, Scope } from '../scope/scope.js';
 import { cureHours } from './cure.js';
 import { taskKindRow } from './kinds.js';
 
-/** A task that is finished before another starts, and what passes between: working days, or hours by the clock. */
+/** A task that must be finished before another starts, and the wait between them: working days, or clock hours. */
 export interface Wait {
   readonly task: string;
   readonly days?: number;
   readonly hours?: number;
 }
 
-/** One thing that is done at one go by one crew, before it has a day. */
+/** One piece of work done in one go by one crew, not yet scheduled. */
 export interface Task {
-  /** Stays the same as long as the action or excavation does: `house dig P1`. */
+  /** Stable as long as the action or excavation exists: `house dig P1`. */
   readonly id: string;
   readonly kind: TaskKind;
-  /** The line it is on; none for what is done for the whole job. */
+  /** The line it is on; none for a task of the whole job. */
   readonly line?: string;
   readonly what: string;
   readonly amount: number;
   readonly hours: Figure;
   readonly crew: number;
-  /** What is finished first. */
+  /** Its predecessors. */
   readonly after: readonly Wait[];
-  /** What belongs together on the pipe: the water is off from the first of it to the last. */
+  /** Tasks on one piece of pipe: the water is off from the first to the last of them. */
   readonly on?: string;
 }
 
-/** Tasks that must lie within one day, and why. */
+/** Tasks that must be done within one day, and why. */
 export interface SameDay {
   readonly tasks: readonly string[];
   readonly why: string;
-  /** The excavation that may not stand open. */
+  /** The excavation that may not stay open. */
   readonly excavation?: string;
 }
 
 export interface Tasks {
   readonly tasks: readonly Task[];
   readonly sameDay: readonly SameDay[];
-  /** What nobody could tell, in sentences. */
+  /** Unknowns, in sentences. */
   readonly doubts: readonly string[];
 }
 
@@ -52,7 +52,7 @@ export interface PlanInput {
   /** Names of the lines, by id. */
   readonly names: Readonly<Record<string, string>>;
   readonly rules: PlanRules;
-  /** Air on the day the liner goes in, °F; undefined where nobody said. */
+  /** Air temperature on the day the liner is installed, °F; undefined where not given. */
   readonly temperature_F: number | undefined;
 }
 
@@ -60,8 +60,8 @@ type Pit = LineScope['pits'][number];
 type Action = LineScope['actions'][number];
 
 /**
- * What a scope comes to as tasks: calls and permits, cleaning, excavations, pipe, liners, restoring, the last inspection.
- * Nobody is sent to the site before all calls are answered; nothing is covered before what lies in it is tested.
+ * A scope as tasks: calls and permits, cleaning, excavations, pipe, liners, restoration, the final inspection. Nobody
+ * goes to the site before all calls are cleared, and nothing is covered before what lies in it is tested.
  */
 export function tasksOf({ scope, names, rules, temperature_F }: PlanInput): Tasks {
   const list = new TaskList(rules);
@@ -69,7 +69,7 @@ export function tasksOf({ scope, names, rules, temperature_F }: PlanInput): Task
   const loose = scope.lines.flatMap(({ cleanouts }) => cleanouts.filter((each) => each.in === null));
   if (pits.length + loose.length > 0) list.add('locate', 'locate', {});
   if (pits.some(({ sheet }) => sheet.isPublic)) list.add('permit', 'permit', {});
-  // Each call has its own wait: what comes after both waits for the longer.
+  // Each call has its own wait: a task after both waits for the longer.
   const answered = list.tasks.map(({ id }): Wait => ({
     task: id,
     days: id === 'permit' ? rules.permit_days : rules.locate_days,
@@ -91,7 +91,7 @@ export function tasksOf({ scope, names, rules, temperature_F }: PlanInput): Task
   return { tasks: list.tasks, sameDay: list.sameDay, doubts: [...new Set(list.doubts)] };
 }
 
-/** What a task is made of; a task named without a wait is followed at once. */
+/** Inputs to a task; a predecessor without a wait is followed at once. */
 interface Added extends Partial<Pick<Task, 'amount' | 'hours' | 'line' | 'on'>> {
   readonly where?: string;
   readonly after?: readonly (string | Wait)[];
@@ -121,7 +121,7 @@ class TaskList {
   }
 }
 
-/** Hours of a task from its amount and its rate: set up + amount ÷ rate. */
+/** Hours of a task from its amount and rate: setup + amount ÷ rate. */
 export function hoursOf(kind: TaskKind, amount: number, rules: Pick<PlanRules, 'rates'>): Figure {
   const { perHour, setUp_h } = rules.rates[kind];
   const { unit } = taskKindRow(kind);
@@ -144,22 +144,22 @@ export function hoursOf(kind: TaskKind, amount: number, rules: Pick<PlanRules, '
 
 interface LineInput {
   readonly line: LineScope;
-  /** Nobody is sent before these calls are answered. */
+  /** Nobody goes to the site before these calls are cleared. */
   readonly answered: readonly Wait[];
   /** Surfaces that we restore. */
   readonly ours: ReadonlySet<string>;
   readonly cure: ReturnType<typeof cureHours>;
-  /** Said behind each task where a job has several lines. */
+  /** Added to each task where a job has several lines. */
   readonly named: string;
   readonly prices: PlanInput['scope']['prices']['lines'];
 }
 
-/** The tasks of one line, from the first cleaning to the last inspection. */
+/** The tasks of one line, from the first cleaning to the final inspection. */
 class LineTasks {
   private readonly id: string;
-  /** What the first excavation waits for. */
+  /** Predecessors of the first excavation. */
   private first: readonly Wait[];
-  /** The last task that opens each excavation, what is done in it, and what its excavation must not be covered before. */
+  /** The last task that opens each excavation, the work done in it, and what must be done before it is covered. */
   private readonly opened = new Map<string, string>();
   private readonly done = new Map<string, string[]>();
   private readonly onPipe: string[] = [];
@@ -236,7 +236,7 @@ class LineTasks {
   private openedFor = (action: Action): string[] =>
     this.pitsOf(action).flatMap(({ id }) => this.opened.get(id) ?? []);
 
-  /** The liner that is inserted through the excavation this pipe is laid in: it goes in first. */
+  /** The liner inserted through the excavation where this pipe is laid: it goes in first. */
   private sharedLiner = (action: Action): Action | undefined =>
     this.input.line.actions.find(
       (other) =>
@@ -300,7 +300,7 @@ class LineTasks {
     const where = `${plain(action.from_ft, 1)} to ${plain(action.to_ft, 1)} ft${this.input.named}`;
     const on = this.key(action.id);
     const cut_ft = action.liner?.cut.value ?? 0;
-    // Digging and laying on the line come before any resin is mixed.
+    // Digging and laying on the line are finished before any resin is mixed.
     const dry = this.task('dry-run', `dry-run ${action.id}`, {
       amount: cut_ft,
       where,
@@ -325,7 +325,7 @@ class LineTasks {
       );
     const cured = this.task('cure', `cure ${action.id}`, {
       where,
-      // One that cures overnight is only looked after in the morning.
+      // A liner that cures overnight is only checked in the morning.
       after: [overnight ? { task: insert, hours: cure.hours.value - check_h } : insert],
       on,
       hours: overnight ? { ...cure.hours, value: check_h } : cure.hours,
@@ -398,7 +398,7 @@ class LineTasks {
       });
   }
 
-  /** Everything from the first spade in an excavation to its backfill. */
+  /** Everything from opening an excavation to its backfill. */
   private inside(pit: Pit, backfill: string): string[] {
     const byId = new Map(this.list.tasks.map((task) => [task.id, task]));
     const dig = this.key('dig', pit.id);
@@ -424,14 +424,14 @@ class LineTasks {
   }
 }
 
-/** Looking at a liner that cured overnight, and letting the pressure off, h. */
+/** Checking a liner that cured overnight, and releasing the pressure, h. */
 const check_h = 0.25;
 
-/** An insertion point so near an excavation lies in it, ft. */
+/** An insertion point this close to an excavation is in it, ft. */
 const leastShare_ft = 0.01;
 
 const isHard = (surface: string): boolean => surfaceRow(surface as SurfaceKind).pavement ?? false;
-/** People or wheels go over it. */
+/** People or traffic pass over it. */
 const mustClose = (surface: string): boolean => {
   const { driven, pavement } = surfaceRow(surface as SurfaceKind);
   return (driven ?? false) || surface === 'sidewalk' || (pavement ?? false);

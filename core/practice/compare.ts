@@ -7,7 +7,7 @@ import { sayWhat } from '../speech/say.js';
 import { wrapClock, type ClockRange } from '../survey/clock.js';
 import type { LineView } from '../views/line-view.js';
 
-/** One thing of a line, as the truth has it or as it was logged. */
+/** One thing of a line, true or as logged. */
 interface Thing extends Interval {
   readonly key: string;
   readonly kind: string;
@@ -17,46 +17,46 @@ interface Thing extends Interval {
   readonly size?: number | string | undefined;
 }
 
-/** One thing held against the truth. */
+/** One thing of the log compared with the truth. */
 export interface Compared {
   readonly key: string;
   readonly is: 'found' | 'missed' | 'invented' | 'not-to-be-seen';
   readonly says: string;
-  /** Where it truly is, ft; where it was logged for what is not there. */
+  /** True station, ft; the logged one for something that is not there. */
   readonly at_ft: number;
-  /** For what was found: how far off it was logged, the end that is further off, ft; + is too far downstream. */
+  /** For what was found: error of the end that is farther off, ft; + is too far downstream. */
   readonly off_ft?: number;
   readonly plusMinus_ft?: number;
   readonly within?: boolean;
-  /** Hours off the clock; null where it was to be said and was not. */
+  /** Error of the clock position, h; null where it should have been given and was not. */
   readonly clockOff_h?: number | null;
-  /** Logged − true, in its own measure; words where a form is another one; null where it was not said. */
+  /** Logged − true, in its own measure; words where the form is wrong; null where it was not given. */
   readonly sizeOff?: number | string | null;
   readonly trueSize?: number | string;
 }
 
 export interface Comparison {
   readonly things: readonly Compared[];
-  /** Feet of the true line, feet logged in the right material, and feet that the log counts as seen. */
+  /** Feet of the true line, feet logged in the right material, and feet the log counts as seen. */
   readonly length_ft: number;
   readonly rightMaterial_ft: number;
   readonly seen_ft: number;
-  /** Feet that a lens could see. */
+  /** Feet the camera could see. */
   readonly couldSee_ft: number;
-  /** Feet counted as seen that lay under water. */
+  /** Feet counted as seen that were under water. */
   readonly claimed_ft: number;
   /** 0 to 100, with its working. */
   readonly score: Figure;
 }
 
-/** What is logged further off than this is another thing, ft. */
+/** Anything logged farther off than this is a different thing, ft. */
 const reach_ft = 6;
-/** So far off the clock still reads the right place, h; so far off a size, as a share. */
+/** Tolerances: clock position, h; size, as a fraction. */
 const clockGood_h = 1;
 const sizeGood = 0.34;
 const changePlusMinus_ft = 1;
 
-/** Holds a log against the truth of its pipe; both as they lie on the line. `hidden` is what no lens could see, ft. */
+/** Compares a log with the true pipe, both laid out on the line. `hidden` is what the camera could not see, ft. */
 export function compareLogs(truth: LineView, log: LineView, hidden: readonly Interval[]): Comparison {
   const [real, said] = [thingsOf(truth), thingsOf(log)];
   const pairs = paired(real, said);
@@ -93,7 +93,7 @@ export function compareLogs(truth: LineView, log: LineView, hidden: readonly Int
   return { ...part, score: scoreOf(part) };
 }
 
-/** Its size in its own measure; the middle of what was said as a range. */
+/** Its size in its own measure; the middle of a range. */
 function sizeOf(entry: Entry): number | string | undefined {
   if (entry.kind !== 'finding') return undefined;
   const said =
@@ -152,7 +152,7 @@ function thingsOf(view: LineView): Thing[] {
   ];
 }
 
-/** Each true thing with the nearest of its kind that was logged, nearest pair first. */
+/** Each true thing paired with the nearest logged one of its kind, nearest pair first. */
 function paired(real: readonly Thing[], said: readonly Thing[]): Map<Thing, Thing> {
   const all = real.flatMap((thing) =>
     said
@@ -170,7 +170,7 @@ function paired(real: readonly Thing[], said: readonly Thing[]): Map<Thing, Thin
   return pairs;
 }
 
-/** How far off the end is that is further off. */
+/** Error of the end that is farther off. */
 function furthest(thing: Interval, own: Interval): number {
   const [start, end] = [own.from_ft - thing.from_ft, own.to_ft - thing.to_ft];
   return Math.abs(end) > Math.abs(start) ? end : start;
@@ -214,11 +214,14 @@ function rightMaterial(truth: LineView, log: LineView): number {
   }, 0);
 }
 
-/** Whether a size was said well enough: within a third of it, or the very form. */
+/** Whether a size is close enough: within a third, or the exact form. */
 const isNear = (off: number | string | null, real: number | string | undefined): boolean =>
   off === 0 || (typeof off === 'number' && typeof real === 'number' && Math.abs(off) <= real * sizeGood);
 
-/** Points for each part of a good log: 40 for what was found, 25 for where, 15 for how it was said, 10 and 10 for the pipe. */
+/**
+ * Points for each part of a good log: 40 for what was found, 25 for where, 15 for its description, 10 and 10 for the
+ * pipe.
+ */
 const worth = { found: 40, where: 25, said: 15, material: 10, seen: 10 } as const;
 
 type ScorePart = readonly [label: string, points: number, share: number, how: string];

@@ -6,32 +6,34 @@ import type { LineScope, Scope } from '../scope/scope.js';
 import { sayWhat } from '../speech/say.js';
 import type { FindingView, LineView } from '../views/line-view.js';
 
-/** What a log cost against the truth: the prices, and where the work would have gone wrong. */
+/** What errors in a log would cost: both prices, and where the work would have gone wrong. */
 export interface CostOfErrors {
   /** Price of the scope from the truth, and from the log. */
   readonly truth: number;
   readonly log: number;
   readonly currency: string;
-  /** What each scope does where, as bars from upstream; both on the true line, which the log's may run past or fall short of. */
+  /** Each scope as bars from upstream, both on the true line, which the log's may overrun or fall short of. */
   readonly bars: Readonly<Record<'truth' | 'log', readonly (Interval & { readonly method: Method })[]>>;
   readonly line: Interval;
-  /** What the truth's scope cures and the log's would not have, and how far its nearest work ends short, ft. */
+  /** What the true scope cures and the log's scope misses, and how far short its nearest work ends, ft. */
   readonly left: readonly {
     readonly says: string;
     readonly at_ft: number;
     readonly by: string | undefined;
     readonly short_ft: number | undefined;
   }[];
-  /** Excavations of the log's scope where nothing true asks for one. */
+  /** Excavations of the log's scope where nothing is wrong. */
   readonly dugWrong: readonly (Interval & { readonly letter: string })[];
 }
 
-/** Work that ends within this of what it was to cure ends short of it; further off it was never meant for it, ft. */
+/**
+ * Work ending within this of a defect it misses ends short of it; farther off it was meant for something else, ft.
+ */
 const near_ft = 8;
 
 type Side = { readonly view: LineView; readonly scope: Pick<Scope, 'lines' | 'prices'> };
 
-/** Holds the scope from a log against the scope from the truth, both under the same rules and rates. */
+/** Compares the scope from a log with the scope from the truth, both under the same rules and rates. */
 export function costOfErrors(truth: Side, log: Side): CostOfErrors {
   const [real, own] = [lineOf(truth), lineOf(log)];
   const cured = truth.view.findings.filter((finding) => curedBy(real, finding));
@@ -54,7 +56,7 @@ export function costOfErrors(truth: Side, log: Side): CostOfErrors {
   };
 }
 
-/** Stretches of one method, cut off where the true line ends. */
+/** Stretches of one method, cut off at the end of the true line. */
 const barsOf = (line: LineScope | undefined, within: Interval): (Interval & { method: Method })[] =>
   (line?.segments ?? []).flatMap(
     ({ from_ft, to_ft, method }) => clip({ from_ft, to_ft, method }, within) ?? [],
@@ -62,7 +64,7 @@ const barsOf = (line: LineScope | undefined, within: Interval): (Interval & { me
 
 const lineOf = ({ view, scope }: Side): LineScope | undefined => scope.lines.find(({ id }) => id === view.id);
 
-/** Whether the work on a line goes over a finding as it truly lies; cleaning is work too. */
+/** Whether the work on a line covers a finding at its true place; cleaning counts. */
 const curedBy = (
   line: LineScope | undefined,
   { from_ft, to_ft }: Pick<FindingView, 'from_ft' | 'to_ft'>,

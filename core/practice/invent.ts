@@ -6,7 +6,7 @@ import type { ReelFaults, SimulatedPipe, SimulatedThing } from './pipe.js';
 export interface Level {
   readonly level: 1 | 2 | 3 | 4 | 5;
   readonly name: string;
-  /** What it asks of whoever reads it, in a sentence. */
+  /** What it takes to read it, in a sentence. */
   readonly asks: string;
 }
 
@@ -55,7 +55,7 @@ interface Recipe {
 
 const steady = { scale: 1.003, bow: 0.004, roll_h: 0, tilt: 0.04 };
 
-/** What is put into the pipe of each level; what is wrong is drawn from these, in this number. */
+/** Contents of the pipe at each level: how many defects, drawn from which kinds. */
 const recipes: Readonly<Record<Level['level'], Recipe>> = {
   1: {
     length_ft: [27, 33],
@@ -127,9 +127,9 @@ const piece_ft: Partial<Record<Material, number>> = {
   abs: 10,
 };
 const joined = new Set<SimulatedThing['what']>(['roots', 'offset', 'separation']);
-/** Two things are never nearer than this, so that each can be told from the other, ft. */
+/** No two things are closer than this, so that they can be told apart, ft. */
 const apart_ft = 2.6;
-/** Roots so thick stop the head until they are cleaned, percent. */
+/** Roots this thick stop the head until they are cleaned, percent. */
 const blocks_percent = [62, 80] as const;
 
 /** An invented pipe of a level: the same seed gives the same pipe on every machine. Seeds are whole numbers from 1. */
@@ -185,7 +185,7 @@ export function inventPipe(level: Level['level'], seed: number): SimulatedPipe {
   };
 }
 
-/** Finds each thing a place of its own: at a joint where it belongs to one, and never so near another that they blur. */
+/** Gives each thing a place of its own: at a joint where it belongs to one, never too close to another. */
 function placer(
   stretches: SimulatedPipe['stretches'],
   length_ft: number,
@@ -202,7 +202,7 @@ function placer(
             Math.max(1, Math.round((at - stretch.from_ft) / stretch.piece_ft)) * stretch.piece_ft,
         );
       const free = at > 2 && at < length_ft - 2 && taken.every((each) => Math.abs(each - at) >= apart_ft);
-      // A short pipe may be full: what is left then stands a little nearer.
+      // A short pipe may run out of room: the remaining things are placed a little closer.
       if (free || tries > 400) {
         taken.push(at);
         return at;
@@ -236,7 +236,7 @@ function stretchesOf(
   });
 }
 
-/** One after the other along the pipe, none over another. */
+/** One after the other along the pipe, without overlap. */
 function sagsOf(
   { sags }: Recipe,
   length_ft: number,

@@ -16,24 +16,24 @@ export interface SimulatedThing {
     | 'cleanout'
     | 'main'
     | 'bend';
-  /** Seen looking downstream; a range runs the way the clock does. */
+  /** Clock position looking downstream; a range runs clockwise. */
   readonly clock?: number | readonly [number, number];
   readonly percent?: number;
   readonly inches?: number;
   readonly form?: 'hairline' | 'along' | 'around' | 'several';
 }
 
-/** What a reel does to a reading, and a head to a picture. */
+/** Errors that a reel adds to readings, and a head to the picture. */
 export interface ReelFaults {
-  /** The counter's scale: it counts a little short, as a worn wheel does. */
+  /** Scale of the counter: a worn wheel counts a little short. */
   readonly scale: number;
-  /** Pushed, the cable bows in the pipe: so much more of it goes in than the head goes forward. */
+  /** Bow of the pushed cable: how much more cable goes in than the head advances. */
   readonly bow: number;
-  /** The picture turns by up to so many hours. */
+  /** Largest rotation of the picture, hours. */
   readonly roll_h: number;
-  /** The head leans off the middle, as a share of the bore. */
+  /** Offset of the lens from the center of the pipe, as a fraction of the bore. */
   readonly tilt: number;
-  /** Where the wheel slips, by the cable, and what it does not count there, ft. */
+  /** Where the wheel slips, in feet of cable, and how much it fails to count there, ft. */
   readonly slips: readonly { readonly at_ft: number; readonly lost_ft: number }[];
 }
 
@@ -60,25 +60,25 @@ export interface SimulatedPipe {
   readonly things: readonly SimulatedThing[];
   /** Standing water, deepest in the middle. */
   readonly sags: readonly { readonly from_ft: number; readonly to_ft: number; readonly inches: number }[];
-  /** Depth of the invert at both ends, straight between. */
+  /** Depth of the invert at both ends, linear in between. */
   readonly depth_ft: readonly [number, number];
   /** Default: a usual reel. */
   readonly faults?: ReelFaults;
 }
 
-/** Water over the invert at a station, in: deepest in the middle of a belly, a film elsewhere. */
+/** Water depth over the invert at a station, in: deepest in the middle of a belly, a film elsewhere. */
 export function waterAt({ sags }: Pick<SimulatedPipe, 'sags'>, station_ft: number): number {
   const sag = sags.find(({ from_ft, to_ft }) => station_ft >= from_ft && station_ft <= to_ft);
   if (!sag) return film_in;
   const half = (sag.to_ft - sag.from_ft) / 2;
   const off = (station_ft - (sag.from_ft + half)) / half;
-  // Flat in the middle, as water is, and ending steeply enough to be called.
+  // Flat in the middle like standing water, and steep enough at the ends to be called.
   return Math.max(film_in, sag.inches * (1 - off ** 4));
 }
 
 const film_in = 0.15;
 
-/** Over this share of the bore the lens is under water and shows nothing. */
+/** Above this fraction of the bore the lens is under water and shows nothing. */
 export const coversLens = 0.55;
 
 /** Where the lens is under water, ft. */

@@ -19,7 +19,7 @@ const entered = (pipe: ReturnType<typeof inventPipe>): Reel => {
 };
 
 test('the same seed gives the same pipe on every machine, and another seed another', () => {
-  // Written down once: whole-number arithmetic and four operations of IEEE 754 give the same everywhere.
+  // Recorded once: integer arithmetic and four IEEE 754 operations give the same on every machine.
   const digest = createHash('sha256').update(JSON.stringify(levels.map((each) => inventPipe(each.level, 7))));
   expect(digest.digest('hex').slice(0, 16)).toBe('56a65d072f213c95');
   fc.assert(
@@ -46,7 +46,7 @@ test('every invented pipe is a sound job: things in order, apart, inside it, and
         expect(sag.from_ft).toBeGreaterThan(pipe.sags[i - 1]?.to_ft ?? 0);
         expect(sag.to_ft).toBeLessThan(pipe.length_ft);
       }
-      // Where the lens is under water is where the water is as deep as that.
+      // The lens is under water exactly where the water is deep enough.
       for (const hidden of hiddenOf(pipe)) {
         expect(waterAt(pipe, hidden.from_ft)).toBeCloseTo(0.55 * 4, 6);
         expect(waterAt(pipe, (hidden.from_ft + hidden.to_ft) / 2)).toBeGreaterThan(0.55 * 4);
@@ -87,7 +87,7 @@ test('the head goes to the main and back; a blockage stops it until it is cleane
       const home = move(reel, -1000).reel;
       expect(home.cable_ft).toBe(0);
       expect(readingOf(home)).toBeCloseTo(-lost, 0);
-      // A place is shown again where it is, whatever the counter says.
+      // A place is shown again at its true station, whatever the counter says.
       for (const thing of pipe.things) {
         const there = moveTo(reel, thing.at_ft);
         expect(headAt(there)).toBeCloseTo(thing.at_ft, 9);
@@ -127,7 +127,7 @@ test('a log without a mistake scores 100 and costs nothing; an empty one finds n
   );
 }, 120_000);
 
-/** What nobody could see is logged as hidden, and what lies in it is not logged. */
+/** What could not be seen is logged as hidden, and nothing inside it is logged. */
 function withoutHidden(pipe: ReturnType<typeof inventPipe>, job: Job): Job {
   const hidden = hiddenOf(pipe);
   const isHidden = (entry: Entry) =>
@@ -245,11 +245,11 @@ test('what was not said is not taken for right, and is no error of place: no clo
       expect(
         told.comparison.things.some(({ is, says }) => is === 'missed' && / changes to /.test(says)),
       ).toBe(true);
-      // Iron all the way: right as far as it goes on, wrong from the clay on.
+      // Iron all the way: right up to the change, wrong from the clay on.
       const change = pipe.stretches[1]?.from_ft ?? 0;
       expect(told.comparison.rightMaterial_ft).toBeCloseTo(change, 6);
       expect(told.comparison.score.value).toBeLessThan(whole.comparison.score.value);
-      // Every part of the score is shown, and they add up to it.
+      // Every part of the score is shown, and they add up.
       const parts = told.comparison.score.steps.map(({ expression }) =>
         Number(/= ([\d.]+)$/.exec(expression)?.[1]),
       );
@@ -265,7 +265,7 @@ test('pipe under water that is counted as seen is told, and costs points; said t
   const hidden = hiddenOf(pipe).reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
   const claimed = practiceResult(pipe, truthJob(pipe)).comparison;
   const honest = practiceResult(pipe, withoutHidden(pipe, truthJob(pipe))).comparison;
-  // Thick roots hide the wall behind them, a foot each, whatever the water does.
+  // Thick roots hide the wall behind them, half a foot either side, whatever the water does.
   expect(claimed.claimed_ft).toBeLessThanOrEqual(hidden + 1e-6);
   expect(claimed.claimed_ft).toBeGreaterThan(hidden - 3);
   expect(honest.claimed_ft).toBeCloseTo(0, 6);
@@ -306,12 +306,12 @@ test('an excavation for something that is not there is told by its letter and pl
     expect(comparison.things.find(({ is }) => is === 'invented')?.says).toMatch(/^Collapse/);
     expect(cost.log).toBeGreaterThan(cost.truth);
     expect(cost.left).toEqual([]);
-    // A collapse is dug: nothing goes through it.
+    // A collapse is dug up: nothing passes through it.
     const [hole] = cost.dugWrong;
     expect(cost.dugWrong).toHaveLength(1);
     expect(hole?.letter).toMatch(/^[A-Z]$/);
     expect(hole && hole.from_ft < at && at < hole.to_ft).toBe(true);
-    // The bars of both scopes lie end to end over the true line.
+    // The bars of both scopes cover the true line end to end.
     for (const bars of [cost.bars.truth, cost.bars.log]) {
       expect(bars[0]?.from_ft).toBeCloseTo(cost.line.from_ft, 6);
       expect(bars.at(-1)?.to_ft).toBeCloseTo(cost.line.to_ft, 6);

@@ -8,13 +8,13 @@ import { costOfErrors, type CostOfErrors } from './cost.js';
 import { hiddenOf, type SimulatedPipe } from './pipe.js';
 import { truthJob } from './truth-job.js';
 
-/** What a practice came to. */
+/** Result of a practice. */
 export interface PracticeResult {
   readonly comparison: Comparison;
   readonly cost: CostOfErrors;
 }
 
-/** Where everything of a practice job lies, without a scope: for the log that is being written. */
+/** The line of a practice job laid out without a scope, for the log being written. */
 export function practiceView(job: Job): LineView {
   const { lines, rules } = readyJob(job);
   const [line] = lines;
@@ -22,7 +22,7 @@ export function practiceView(job: Job): LineView {
   return lineView(line, rules, []);
 }
 
-/** Holds a finished log against the truth of its pipe: the log itself, then what it would have cost. */
+/** Compares a finished log with the true pipe: first the log itself, then what its errors would cost. */
 export function practiceResult(pipe: SimulatedPipe, log: Job): PracticeResult {
   const [truth, own] = [sideOf(truthJob(pipe)), sideOf(log)];
   return {

@@ -1,29 +1,29 @@
 import type { Material } from '../job/vocabulary.js';
 import { usualFaults, waterAt, type SimulatedPipe, type SimulatedThing } from './pipe.js';
 
-/** Where the head is, and how it got there. Distances in ft along the cable from the cap of the access. */
+/** Position of the head and how it got there. Distances in ft along the cable from the cap of the access point. */
 export interface Reel {
   readonly pipe: SimulatedPipe;
   readonly access: SimulatedPipe['accesses'][number];
   readonly direction: 1 | -1;
   readonly cable_ft: number;
   readonly pushing: boolean;
-  /** What the counter showed when it was last zeroed. */
+  /** Counter reading when it was last zeroed. */
   readonly zero_ft: number;
-  /** What the wheel did not count so far, ft. */
+  /** Cable the wheel failed to count so far, ft. */
   readonly lost_ft: number;
-  /** What was cleaned out of the pipe meanwhile, by its station. */
+  /** What was cleaned out of the pipe since, by station. */
   readonly cleaned: readonly number[];
 }
 
 const sight_ft = 7;
-/** The head stops before the bore is full. */
+/** The head stops before the bore is completely full. */
 const stopsAt_percent = 60;
 
-/** What is left of roots or deposits where they were cleaned, percent. */
+/** Roots or deposits left after cleaning, percent. */
 const leftBehind_percent = 5;
 
-/** Puts the head in; undefined where the pipe has no such way in. */
+/** Inserts the head; undefined where the pipe has no such access point. */
 export function enter(pipe: SimulatedPipe, accessId: string, direction: 1 | -1): Reel | undefined {
   const access = pipe.accesses.find(({ id }) => id === accessId);
   return (
@@ -31,7 +31,7 @@ export function enter(pipe: SimulatedPipe, accessId: string, direction: 1 | -1):
   );
 }
 
-/** What the counter shows now, ft to a tenth: its scale, the bow of a pushed cable and a slow wobble in it. */
+/** Current counter reading, ft to a tenth: its scale, the bow of a pushed cable and a slow wobble. */
 export const readingOf = (reel: Reel): number => Math.round((counted(reel) - reel.zero_ft) * 10) / 10;
 
 const faultsOf = ({ pipe }: Reel) => pipe.faults ?? usualFaults;
@@ -51,7 +51,7 @@ export function headAt({ access, direction, cable_ft }: Reel): number | undefine
   return past < -1e-9 ? undefined : access.at_ft + direction * past;
 }
 
-/** Pushes (+) or pulls (−) the cable, as far as it goes; says what stopped it. */
+/** Pushes (+) or pulls (−) the cable as far as it goes, and returns what stopped it. */
 export function move(reel: Reel, by_ft: number): { reel: Reel; stoppedBy: string | undefined } {
   const { pipe, access, direction } = reel;
   const end = direction === 1 ? pipe.length_ft : 0;
@@ -75,13 +75,13 @@ export function move(reel: Reel, by_ft: number): { reel: Reel; stoppedBy: string
   };
 }
 
-/** Moves the head to a station at once, for showing a place again; the counter is left as it would be there. */
+/** Moves the head straight to a station, to show a place again, with the counter as it would be there. */
 export function moveTo(reel: Reel, station_ft: number): Reel {
   const along = (station_ft - reel.access.at_ft) * reel.direction + reel.access.riser_ft;
   return { ...reel, cable_ft: Math.max(0, along), pushing: false };
 }
 
-/** Cleans out what stops the head, with the right tool: nothing of what was seen before it is lost. */
+/** Cleans out what stops the head, with the right tool; everything seen before stays recorded. */
 export function clean(reel: Reel): Reel {
   const here = headAt(reel);
   const block = thingsNow(reel).find(
@@ -91,7 +91,7 @@ export function clean(reel: Reel): Reel {
   return block ? { ...reel, cleaned: [...reel.cleaned, block.at_ft] } : reel;
 }
 
-/** What stands in the pipe now: less where it was cleaned. */
+/** Contents of the pipe now, reduced where it was cleaned. */
 const thingsNow = ({ pipe, cleaned }: Reel): SimulatedThing[] =>
   pipe.things.map((thing) =>
     cleaned.includes(thing.at_ft) && thing.percent !== undefined
@@ -99,7 +99,7 @@ const thingsNow = ({ pipe, cleaned }: Reel): SimulatedThing[] =>
       : thing,
   );
 
-/** Depth of the invert under the head as a locator shows it: a few percent off, ft. */
+/** Depth of the invert under the head as a locator reads it, within a few percent, ft. */
 export function locatedDepth(reel: Reel): number | undefined {
   const at = headAt(reel);
   if (at === undefined) return undefined;
@@ -108,18 +108,18 @@ export function locatedDepth(reel: Reel): number | undefined {
   return Math.round(depth * (1 + 0.05 * Math.sin(at)) * 10) / 10;
 }
 
-/** What the lens shows: everything within sight, nearest first, with how far ahead it is, ft. */
+/** Everything in view, nearest first, with its distance ahead, ft. */
 export interface Picture {
   readonly inRiser: boolean;
   readonly material: Material;
   readonly diameter_in: number;
-  /** How far along the pipe the head is, ft: what stands still on the wall comes toward it. */
+  /** Position of the head along the pipe, ft: fixed things on the wall approach as it moves. */
   readonly travel_ft: number;
-  /** Hours by which the picture is turned: water lies at 6 + roll on the screen. */
+  /** Rotation of the picture, hours: water shows at 6 + roll. */
   readonly roll: number;
-  /** Left and right change places for a head looking upstream. */
+  /** Left and right swap for a head facing upstream. */
   readonly mirrored: boolean;
-  /** How far the lens looks off the middle, across and down, as a share of the bore. */
+  /** Offset of the lens from the center, across and down, as a fraction of the bore. */
   readonly tilt: readonly [number, number];
   readonly water_in: number;
   readonly joints: readonly number[];

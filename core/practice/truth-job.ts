@@ -1,7 +1,7 @@
 import type { Entry, Job, Point } from '../job/schema.js';
 import type { SimulatedPipe, SimulatedThing } from './pipe.js';
 
-/** The job that a practice begins with: what a customer would have said and a locator shown, and nothing of the inside. */
+/** The job a practice begins with: what a customer would say and a locator shows, nothing of the inside. */
 export function practiceJob(pipe: SimulatedPipe): Job {
   const [first] = pipe.stretches;
   return {
@@ -24,7 +24,7 @@ export function practiceJob(pipe: SimulatedPipe): Job {
             ways: 2,
             diameter_in: 4,
             riser_ft,
-            // The second was taped over the ground.
+            // The second was taped on the surface.
             ...(at_ft > 0 ? { station_ft: at_ft, plusMinus_ft: 1 } : {}),
           })),
           { id: 'MAIN', kind: 'main', name: 'main' },
@@ -48,7 +48,7 @@ export function practiceJob(pipe: SimulatedPipe): Job {
   };
 }
 
-/** The same job read without one mistake: every thing at its true station, and all of it seen. */
+/** The same job read without a mistake: everything at its true station, and all of it seen. */
 export function truthJob(pipe: SimulatedPipe): Job {
   const job = practiceJob(pipe);
   return {

@@ -13,17 +13,17 @@ export interface PriceLine {
   readonly amount: number;
   /** The path of the rate in the price book. */
   readonly from: string;
-  /** How the quantity came out, and then the amount. */
+  /** How the quantity was computed, then the amount. */
   readonly working: readonly Step[];
 }
 
 /** A price line before its amount: what, how much, at which rate. */
 export type Draft = Omit<PriceLine, 'line' | 'amount' | 'working'> & {
-  /** How the quantity came out; a count explains itself. */
+  /** How the quantity was computed; a plain count needs no explanation. */
   readonly steps?: readonly Step[];
 };
 
-/** Makes the drafts of one action, or of one hole that is named behind each. */
+/** Makes the price lines of one action, or of one excavation whose name is added to each. */
 export const drafter =
   (action: string | null, where?: string) =>
   (
@@ -45,7 +45,7 @@ export const drafter =
 
 export const totalOf = (lines: readonly PriceLine[]): number => sumCents(lines.map(({ amount }) => amount));
 
-/** Drafts as priced lines of a line: the quantity that is shown, to a hundredth, is the quantity that is priced. */
+/** Price lines of a line with their amounts: the quantity shown, to a hundredth, is the quantity priced. */
 export function priced(line: string, prices: Prices, drafts: readonly Draft[]): PriceLine[] {
   const factor = (1 + prices.markup) * (1 + prices.tax);
   const more = [

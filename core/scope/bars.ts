@@ -2,7 +2,7 @@ import type { Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import type { LineWay } from '../solve/way.js';
 
-/** Stretches of one method and action, from upstream; none where the line has no way. */
+/** Stretches of one method and action, from upstream; none where the line has no feasible scope. */
 export function barsOf({ prepared, chosen }: LineWay): (Interval & { method: Method })[] {
   const bars: { from_ft: number; to_ft: number; method: Method; action: string | null }[] = [];
   prepared.possible.track.cells.forEach((cell, i) => {

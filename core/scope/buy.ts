@@ -12,12 +12,12 @@ import { cutList, type Piece, type Stick } from '../pipe/cut-list.js';
 import type { LineWay } from '../solve/way.js';
 import { boreAtBreak, feetByBore, type Track } from '../track/track.js';
 
-/** What a job buys by the piece: sticks with what is cut from each, and couplings by both outside diameters. */
+/** Everything a job buys by the piece: sticks with the cuts from each, and couplings by both outside diameters. */
 export interface Buy {
   readonly sticks: readonly (Stick & { item: string; material: Material; diameter_in: number })[];
   readonly couplings: readonly BoughtCoupling[];
   readonly fittings: readonly BoughtFitting[];
-  /** Where there were too many pieces to prove the plan: what it buys, and the least that any plan would, ft. */
+  /** Where there were too many pieces to prove the plan optimal: what it buys, and a lower bound for any plan, ft. */
   readonly notProven: readonly {
     readonly item: string;
     readonly bought_ft: number;
@@ -29,7 +29,7 @@ type BoughtCoupling = Coupling & { line: string; what: string };
 /** A fitting with the name it is bought by. */
 export type BoughtFitting = Fitting & { line: string; what: string; item: string };
 
-/** A piece of pipe that is wanted, and the couplings at its ends. */
+/** A piece of pipe to be cut, and the couplings at its ends. */
 interface Wanted {
   readonly pieces: readonly {
     readonly material: Material;
@@ -43,7 +43,7 @@ interface Wanted {
 /** Gap per coupling, ft. Common practice. */
 const couplingGap_ft = 1 / 4 / 12;
 
-/** Sticks are cut over the whole job at once, one material and bore at a time. */
+/** Sticks are cut for the whole job together, one material and bore at a time. */
 export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
   const wanted = lines.flatMap(({ chosen, prepared }): Wanted[] => {
     const { track } = prepared.possible;
@@ -84,7 +84,7 @@ export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
 
 const sticksOf = (material: Material): readonly number[] => materialRegistry.row(material).sticks_ft ?? [20];
 
-/** New pipe of an action, one piece a bore, and a coupling at each end. */
+/** New pipe of an action, one piece per bore, and a coupling at each end. */
 function forAction(
   track: Track,
   action: Action,
@@ -127,7 +127,7 @@ function forAction(
   };
 }
 
-/** What is pulled through a burst is one piece, with its feet in the pits; branches are joined to it afterward. */
+/** Pipe pulled through a burst is one piece, including its feet in the pits; branches are reconnected afterward. */
 function pulledWhole(track: Track, action: Action, holes: readonly Hole[]) {
   const work = workOf(action.method);
   if (work.kind !== 'burst') return undefined;
@@ -135,7 +135,7 @@ function pulledWhole(track: Track, action: Action, holes: readonly Hole[]) {
   return pipe && [{ bore_in: pipe.diameter_in, length_ft: pipe.laid.value }];
 }
 
-/** Lengths of pipe between fittings, each of which takes half its own on either side of where it stands. */
+/** Lengths of pipe between fittings, each fitting taking half its lay length on either side of its station. */
 function piecesBetween(stretches: readonly Interval[], fittings: readonly Fitting[]): number[] {
   const taken = fittings.map((fitting) => ({
     from_ft: fitting.at_ft - layLength(fitting) / 2,

@@ -4,8 +4,8 @@ import { fieldJobs } from '../test/forty-jobs.js';
 import { ownScope } from '../test/own-scope.js';
 import { spokenJob } from '../test/spoken-job.js';
 
-// Forty jobs as they are met, each with what a good plumber would do: common practice. Prices lie in a band about what
-// the parts of that work come to by the rates, worked out beside each job and not by the program.
+// Forty typical jobs, each with what a good plumber would do: common practice. Prices must lie in a band around the
+// parts of that work at the rates, worked out beside each job and not by the program.
 
 test.each(fieldJobs.map((job) => [job.title, job] as const))('%s', (title, { log, more, expect: wanted }) => {
   const { job, faults } = readJob(spokenJob(title, log, more));

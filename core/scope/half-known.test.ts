@@ -7,8 +7,9 @@ import { readyJob } from '../solve/ready.js';
 import { uncuredBy, wayOf, type Way } from '../solve/way.js';
 import { ifUnseenIs } from './scope.js';
 
-// Laws of a scope from half-known facts. None is taken from the program: what changes nothing about the pipe changes
-// nothing about the scope, and what changes it a little changes the price a little.
+// Laws for a scope from partly known facts. None is taken from the program: a change that leaves the pipe the same
+// leaves
+// the scope the same, and a small change of the pipe changes the price a little.
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const sized = { length_ft: [14, 32], findings: 6 } as const;
@@ -18,7 +19,7 @@ function wayUnder(job: Job, school = job.rules?.school ?? 'repair'): Way {
   return wayOf({ lines, rules: { ...rules, school }, prices, school });
 }
 const withLine = (job: Job, change: (line: Line) => Line): Job => ({ ...job, lines: job.lines.map(change) });
-/** Everything of a way that a customer pays for or a crew does. */
+/** Everything of an option that a customer pays for or a crew does. */
 const doneBy = (way: Way) => ({
   scope: way.scope,
   carried: way.carried,
@@ -90,7 +91,7 @@ test('the looser repair approach leaves no more that it must cure, and never cos
         expect(looser.scope + looser.carried).toBeLessThanOrEqual(stricter.scope + stricter.carried + 15);
       });
     }),
-    // Kept: pipe that was rehung came off the wrong bore.
+    // Kept: rehung pipe once got the wrong bore.
     { numRuns: 45, examples: [[471087]] },
   );
   expect(compared).toBeGreaterThan(25);
@@ -114,7 +115,7 @@ test('what the unseen may prove contains the price, and a supposition that has n
   expect(ranged).toBeGreaterThan(8);
 });
 
-/** A collapse in a lawn at one depth, read at so many feet. */
+/** A collapse under lawn at a single depth, at a given reading. */
 const dig = (depth_ft: number, reading = 40) =>
   wayUnder(
     spokenJob('deeper', ['80 main', `${reading.toFixed(2)} collapse`], {
@@ -134,7 +135,7 @@ test('deepening a line by a tenth of a foot moves its price by no more than 3 %,
     return after > before * 1.03;
   });
   expect(steps.map((depth) => depth.toFixed(1))).toEqual(['3.4', '4.3']);
-  // Plausible at every depth: a small hole in a lawn never comes to what a whole line does.
+  // Plausible at every depth: a small excavation in a lawn never costs as much as a whole line.
   expect(dig(8)).toBeLessThan(9000);
   expect(dig(12)).toBeLessThan(15_000);
 });

@@ -6,12 +6,12 @@ import type { SurfaceKind } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import type { LineWay } from '../solve/way.js';
 
-/** A hole of the chosen scope with its figures, its drawing and what lies on top. */
+/** An excavation of the chosen scope with its figures, its drawing and the surface above it. */
 export interface LaidHole extends Omit<Hole, 'quantities'> {
   readonly figures: HoleFigures;
   readonly sheet: HoleSheet;
   readonly surface: string;
-  /** Wall that is shored or shielded, ft². */
+  /** Shored or shielded wall area, ft². */
   readonly held_ft2: number;
 }
 

@@ -10,11 +10,12 @@ import { readyJob } from '../solve/ready.js';
 import { wayOf } from '../solve/way.js';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
-/** What 0.01 ft of a line of 20 ft or more is of its price, at most. */
+/** At most this share of the price depends on 0.01 ft of a line of 20 ft or more. */
 const mergedBreak = 0.01 / 20;
 
-// A law of any optimum. A burst is left out, from what is carried too: its two pits are not of one size, so its ends
-// are not alike.
+// A law of any optimum. A burst is left out, also from expected future costs: its two pits differ in size, so its
+// ends
+// are not interchangeable.
 test('the line read from the other end costs the same', () => {
   const noBurst = { from_ft: -1e6, to_ft: 1e6, allowed: ((1 << methods.length) - 1) & ~methodBit('burst') };
   fc.assert(
@@ -30,11 +31,13 @@ test('the line read from the other end costs the same', () => {
       };
       const [one, other] = [costOf(straight), costOf(mirrored(straight))];
       if (one === undefined || other === undefined) expect(one).toBe(other);
-      // Where nothing but a burst cures a place, it is carried all the same. Breaks within 0.01 ft are one (calculations
-      // §6), and which of them stands depends on the end that is read first: a hundredth of a foot of the dearest work.
+      // Where only a burst cures a place, it still counts in the expected future cost. Breaks within 0.01 ft are one
+      // (calculations
+      // §6), and which of them is kept depends on the end read first: a hundredth of a foot of the most expensive
+      // work.
       else if (one < 1e7) expect(Math.abs(one - other)).toBeLessThan(0.5 + mergedBreak * one);
     }),
-    // A line on which two breaks lie that near.
+    // A line with two breaks that close together.
     { numRuns: 40, examples: [[218905]] },
   );
 });
@@ -156,7 +159,7 @@ test('a long place to watch hides no crowd beneath it, from either end', () => {
   const covered = (entries: object[], from_ft: number, to_ft: number) =>
     actions(entries).some((each) => each.from_ft <= from_ft && each.to_ft >= to_ft);
   expect(covered([...crowd, long], 9.5, 16.5)).toBe(true);
-  // Read from the other end: the same places counted from the main at 40 ft.
+  // Read from the other end: the same places measured from the main at 40 ft.
   const mirrored = [{ reading_ft: 24 }, { reading_ft: 27 }, { reading_ft: 30 }];
   expect(covered([...mirrored, { reading_ft: 5, to_ft: 29 }], 23.5, 30.5)).toBe(true);
 });
@@ -181,7 +184,7 @@ test('what is left is carried by its chance, the price of its cheapest cure, and
     rules: { ...rules, chanceWatchFails: 1, horizon_years: 50 },
     line: { pins: [{ from_ft: 0, to_ft: 40, method: 'leave' }] },
   });
-  // With no interest the sum is a tenth of the cure alone.
+  // Without interest the sum is a tenth of the cure alone.
   expect(left.price.carried * 10).toBeCloseTo(cure.price.carried, 0);
 });
 
@@ -218,7 +221,7 @@ test('each price line is its quantity times its rate, with markup and tax, to th
     prices: { markup: 0.17, tax: 0.0825 },
   });
   for (const { quantity, rate, amount } of file.price.lines) {
-    // Quantities are shown to a hundredth; the amount was made before that.
+    // Quantities are shown to a hundredth; the amount was computed from that.
     expect(Math.abs(amount - quantity * rate * 1.17 * 1.0825)).toBeLessThanOrEqual(
       0.006 * rate * 1.3 + 0.005,
     );

@@ -12,14 +12,14 @@ import { uncured } from '../solve/prepare.js';
 import { readyJob } from '../solve/ready.js';
 import { uncuredBy, wayOf } from '../solve/way.js';
 
-// Laws that hold for any job, whatever its rates: the optimum is an optimum. No value here is taken from the program.
+// Laws for any job at any rates: the optimum is an optimum. No value here is taken from the program.
 const cost = (job: Job) => {
   const { lines, rules, prices } = readyJob(job);
   const way = wayOf({ lines, rules, prices, school: rules.school });
   // First the feet that must be cured and are not, then money.
   return way.feasible ? way.scope + way.carried + uncuredBy(way) * 1e7 : Infinity;
 };
-/** Printing each quantity to a hundredth, and rounding each line to the cent, moves a total by no more than this. */
+/** Showing each quantity to a hundredth, and rounding each line to the cent, moves a total by no more than this. */
 const cents = 12;
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const some = { numRuns: 25 };
@@ -126,7 +126,7 @@ test('the price found is the price offered', () => {
             : sum,
         0,
       );
-      // What must be cured and is not weighs in the plan, and is no money; every quantity is priced as it is printed.
+      // Obligations not met weigh in the plan but are not money; every quantity is priced as shown.
       const { plan } = line.chosen;
       const weight = line.prepared.possible.track.cells.reduce(
         (sum, { from_ft, to_ft }, i) => sum + (plan.uncured[i] ? uncured(to_ft - from_ft) : 0),

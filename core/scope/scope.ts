@@ -29,7 +29,7 @@ import { capacityOf } from './capacity.js';
 import { laidHole, type LaidHole } from './laid-hole.js';
 import { toTheEnd } from './steps.js';
 
-/** The scope of a job: plain data with figures that open. Everything on a screen or in a file comes from here. */
+/** The scope of a job: plain data with figures that open. Every screen and file is made from it. */
 export interface Scope {
   readonly verdict: readonly Verdict[];
   readonly school: School;
@@ -58,18 +58,18 @@ export interface WaySummary {
   readonly cleanouts: number;
   readonly total: number;
   readonly carried: number;
-  /** Feet that must be cured and are not, for nothing here may. */
+  /** Feet that must be cured and are not, because no method may cure them. */
   readonly uncured_ft: number;
-  /** Places of each grade from 2 on that it leaves as they are, over all lines; what is only possible is not counted. */
+  /** Places of each grade from 2 up left as they are, over all lines; possible findings are not counted. */
   readonly leaves: Readonly<Record<2 | 3 | 4, number>>;
-  /** What is done where, for a thin bar on the sheet, by line id. */
+  /** The work as a thin bar on the sheet, by line id. */
   readonly bars: Readonly<Record<string, readonly (Interval & { method: Method })[]>>;
 }
 
 export interface LineScope {
   readonly id: string;
   readonly feasible: boolean;
-  /** Stations at which an action may start or end under this school, from upstream, ft. */
+  /** Stations where an action may start or end under this repair approach, from upstream, ft. */
   readonly mayEnd_ft: readonly number[];
   readonly segments: readonly (Segment & { runnerUp: RunnerUp | null })[];
   readonly actions: readonly ActionScope[];
@@ -83,28 +83,31 @@ export interface LineScope {
 
 export interface ActionScope extends Action, Order {
   readonly cost: number;
-  /** Fittings that stand in what it lays, from upstream. */
+  /** Fittings in the new pipe, from upstream. */
   readonly fittings: readonly Fitting[];
-  /** Whether the resin lasts until the liner lies in place. */
+  /** Whether the resin stays workable until the liner is in place. */
   readonly working?: WorkingTime;
   /** Where the fall is known. */
   readonly capacity?: Capacity;
 }
 
-/** A scope as far as it is worked out: the other ways and the range come after the scope of the job's own way. */
+/** A scope in progress: the other options and the price range follow the scope of the job's own approach. */
 export interface ScopeSoFar extends Omit<Scope, 'ifUnseenIs'> {
-  /** Undefined until it is worked out. */
+  /** Undefined until computed. */
   readonly ifUnseenIs: IfUnseenIs | undefined;
-  /** Runners-up and options are there too. */
+  /** Runners-up and optional cures are included. */
   readonly complete: boolean;
 }
 
-/** The cheapest scope of a readied job under its school, the other two ways beside it, and what is not known. */
+/**
+ * The cheapest scope of a prepared job under its repair approach, the other two options beside it, and what is not
+ * known.
+ */
 export const scopeOf = (ready: ReadiedJob): Scope => toTheEnd(scopeSteps(ready));
 
 /**
- * Works a scope out in steps: yields what a screen can show as soon as it is there, and undefined between two searches,
- * so that whoever drives it may stop when the job has changed. Returns the whole.
+ * Computes a scope in steps: yields each part a screen can show as soon as it is ready, and undefined between two
+ * searches, so that the caller can stop when the job has changed. Returns the whole.
  */
 export function* scopeSteps(ready: ReadiedJob): Generator<ScopeSoFar | undefined, Scope> {
   const { rules, prices, lines } = ready;
@@ -139,10 +142,10 @@ const summaryOf = (way: Way): WaySummary => ({
   bars: Object.fromEntries(way.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
 });
 
-/** A scope without the ways beside it and without what the unseen may prove. */
+/** A scope without the other options and the price range. */
 export type OwnScope = Omit<Scope, 'ways' | 'ifUnseenIs'>;
 
-/** The scope that a way under the job's own school comes to; runners-up and what curing more would add are left open. */
+/** The scope of a solution under the job's own approach, without runners-up and optional cures. */
 export function scopeOfWay(ready: ReadiedJob, way: Way): OwnScope {
   const { rules, prices, lines } = ready;
   const chosen = chosenScope(ready, way);
@@ -162,13 +165,13 @@ const cutNotProven = ({ item, bought_ft, least_ft }: Buy['notProven'][number]): 
   message: `too many pieces of ${item} to prove the cut list: it buys ${bought_ft} ft, and no plan buys less than ${least_ft} ft`,
 });
 
-/** What a price may become; null where that supposition has no way. */
+/** The price range; null where a case has no feasible scope. */
 export interface IfUnseenIs {
   readonly sound: number | null;
   readonly failed: number | null;
 }
 
-/** The price of a way's school when every foot not seen clean proves sound, and when it proves failed. */
+/** The price under the same approach if every foot not seen clean proves sound, and if it proves failed. */
 export function ifUnseenIs(way: Way, input: WayInput): IfUnseenIs {
   const total = sumCents([way.scope, way.cleanouts]);
   if (input.lines.every(isKnown)) return { sound: total, failed: total };
@@ -178,17 +181,17 @@ export function ifUnseenIs(way: Way, input: WayInput): IfUnseenIs {
     return possible ? sumCents([other.scope, other.cleanouts]) : null;
   };
   const [sound, failed] = [supposed('sound'), supposed('failed')];
-  // A supposition that only widens what is allowed is no dearer, and one that only adds to it no cheaper.
+  // A case that only relaxes constraints costs no more, and one that only adds duties no less.
   return {
     sound: sound === null ? null : Math.min(sound, total),
     failed: failed === null ? null : Math.max(failed, total),
   };
 }
 
-/** The scope that one way comes to, without the ways beside it and without what is not known. */
+/** The scope of one solution, without the other options and the unknowns. */
 export type ChosenScope = Pick<Scope, 'feasible' | 'lines' | 'prices' | 'warnings'>;
 
-/** Lengths, holes, prices and warnings of a way that was found under the job's own school. */
+/** Lengths, excavations, prices and warnings of a solution under the job's own approach. */
 export function chosenScope({ job, lines, rules, prices }: ReadiedJob, way: Way): ChosenScope {
   const lineScopes = way.lines.map((lineWay) => lineScope(lineWay, rules, job.site?.temperature_F));
   return {
@@ -213,14 +216,14 @@ export function chosenScope({ job, lines, rules, prices }: ReadiedJob, way: Way)
   };
 }
 
-/** A way with what it was found in. */
+/** A solution with the context it was found in. */
 export interface Found {
   readonly way: Way;
   readonly input: WayInput;
   readonly prepared: readonly Prepared[];
 }
 
-/** Adds the runner-up of every segment, and what curing each watched place would add: a search for each. */
+/** Adds the runner-up of every segment, and the price of curing each watched place: a search for each. */
 export function* alternativesTo(
   scopes: readonly LineScope[],
   { way, input, prepared }: Found,
@@ -258,7 +261,7 @@ export function runnersUpOn(
   }));
 }
 
-/** Counts the places to watch, to fix and failed that a way leaves uncured. */
+/** Counts the places of grade watch, fix and failed that a scope leaves uncured. */
 function leftBy({ lines }: Way): WaySummary['leaves'] {
   const left = { 2: 0, 3: 0, 4: 0 };
   for (const { finding } of lines.flatMap((lineWay) => leftUndone(lineWay)?.findings ?? [])) {

@@ -6,7 +6,7 @@ import { scopeWithWays } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from '../solve/ready.js';
 
-/** A sum as it stands on the screen, in the words of mathjs: × and − as people write them, units left out. */
+/** A sum as shown on the screen, in mathjs syntax: × and − replaced, units removed. */
 const sumOf = (text: string): number =>
   Number(
     evaluate(
@@ -19,7 +19,7 @@ const sumOf = (text: string): number =>
     ),
   );
 
-// Every written sum is worked out again by mathjs, an expression parser written apart from ours.
+// Every written sum is recomputed by mathjs, an independent expression parser.
 test('the working of every price line comes to its amount, and its steps to its quantity', () => {
   let checked = 0;
   fc.assert(
@@ -31,7 +31,7 @@ test('the working of every price line comes to its amount, and its steps to its 
         for (const { expression } of sums) {
           const [left = '', right = ''] = expression.split(' = ');
           const said = Number.parseFloat(right);
-          // Numbers are written to two places, and to four where they are multiplied by a rate.
+          // Numbers are written to two places, and to four where multiplied by a rate.
           const terms = left.split(/[+−]/).length;
           const slack = 0.0051 * terms + Math.abs(line.rate) * 1.3 * 0.00006 * Math.max(1, line.quantity);
           expect(Math.abs(sumOf(left) - said)).toBeLessThanOrEqual(slack);
@@ -64,7 +64,8 @@ test('feet of a price line are the feet of its stretches, and each way says how 
         );
         expect(Math.abs(sum - quantity)).toBeLessThanOrEqual(0.0051 * stretches.length);
       }
-      // No way leaves more failed places than there are, and the dearest school no more to fix than the others.
+      // No option leaves more failed places than there are, and the most thorough approach leaves no more to fix than
+      // the others.
       const findings = ready.lines.flatMap(({ condition }) => condition.findings);
       for (const { leaves } of scope.ways) {
         for (const grade of [2, 3, 4] as const) {
@@ -72,15 +73,15 @@ test('feet of a price line are the feet of its stretches, and each way says how 
         }
       }
       const [maintain, repair, renew] = scope.ways;
-      // What is another owner's is left to that owner.
+      // Another owner's part is left to that owner.
       if (ready.rules.publicPart === 'owner') return;
       if (!maintain?.feasible || !repair?.feasible || !renew?.feasible) return;
-      // Maintain cures what failed; the other two also what is to fix, but for roots and deposits, which are cleaned.
+      // Maintain cures what failed; the other two also cure grade fix, except roots and deposits, which are cleaned.
       for (const { leaves, uncured_ft } of [maintain, repair, renew])
         if (uncured_ft === 0) expect(leaves[4]).toBe(0);
       for (const { leaves, uncured_ft } of [repair, renew]) if (uncured_ft === 0) expect(leaves[3]).toBe(0);
     }),
-    // Kept: something that sticks in and is cut back was once counted as left.
+    // Kept: a protrusion cut back was once counted as left.
     { numRuns: 30, examples: [[98295]] },
   );
 });

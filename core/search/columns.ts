@@ -1,12 +1,12 @@
 /**
- * Typed arrays read at indexes that the loops themselves keep inside. One reader for each kind of array, so that each
- * stays monomorphic where the search spends its time.
+ * Typed arrays read at indexes the loops keep in range. One reader per array type, so that each stays monomorphic in
+ * the search's hot loops.
  */
 export const num = (column: Float64Array, index: number): number => column[index] as number;
 export const int = (column: Int32Array, index: number): number => column[index] as number;
 export const byte = (column: Uint8Array, index: number): number => column[index] as number;
 
-/** Running sums of a value over so many cells: one more entry than cells. */
+/** Running sums of a value over cells: one more entry than there are cells. */
 export function runningSums(count: number, value: (index: number) => number): Float64Array {
   const sums = new Float64Array(count + 1);
   for (let i = 0; i < count; i++) sums[i + 1] = num(sums, i) + value(i);
@@ -17,6 +17,6 @@ export function runningSums(count: number, value: (index: number) => number): Fl
 export const over = (sums: Float64Array, start: number, end: number): number =>
   num(sums, end) - num(sums, start);
 
-/** Whether two columns hold the same numbers in the same order. */
+/** Whether two columns are equal, element by element. */
 export const isEqual = (one: ArrayLike<number>, other: ArrayLike<number>): boolean =>
   one.length === other.length && Array.prototype.every.call(one, (each, i) => each === other[i]);

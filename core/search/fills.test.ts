@@ -19,13 +19,13 @@ const lines = fc.record({
 });
 type Line = typeof lines extends fc.Arbitrary<infer T> ? T : never;
 
-/** Whether the cells from start to end may be filled, from the definition, a cell at a time. */
+/** Whether the cells from start to end may be filled, by the definition, one cell at a time. */
 function mayFill(line: Line, cells: readonly number[], first: boolean, last: boolean): boolean {
   const suits = (i: number) => ((line.allowed[i] ?? 0) & 3) !== 0;
   const fits = cells.every(
     (i) => (suits(i) || line.unsuited[i] !== 0) && (line.mayMark || line.marked[i] === 0),
   );
-  /** Counted cells from one end on, as far as they go. */
+  /** Length of the run of counted cells from one end. */
   const run = (from: readonly number[]) => {
     const stop = from.findIndex((i) => line.counted[i] === 0);
     return stop < 0 ? from : from.slice(0, stop);

@@ -1,27 +1,27 @@
 import { byte, int, num, over, runningSums } from './columns.js';
 import { bit, type Limits, type Problem } from './problem.js';
 
-/** Fills under one search's limits: which may be, what they cost, and by which option each cell is filled. */
+/** Fills under one search's limits: which are allowed, their cost, and the option that fills each cell. */
 export interface LimitedFills {
   readonly second: Uint8Array;
   readonly unsuited: Uint8Array;
-  /** The furthest stop that a fill from each stop may come to: the next cell refuses to be filled. */
+  /** The farthest stop a fill from each stop may reach: the next cell may not be filled. */
   readonly reach: Int32Array;
-  /** The nearest stop that a fill from each stop may come to without being too short; past the last where none is. */
+  /** The nearest stop a fill from each stop may reach without being too short; past the last where there is none. */
   readonly nearest: Int32Array;
-  /** The last stop from which a fill may come to each stop without being too short. */
+  /** The last stop from which a fill may reach each stop without being too short. */
   readonly lastFrom: Int32Array;
   /** Running cost over cells. */
   readonly through: Float64Array;
 }
 
-/** Cells side by side that a fill would take by its second option. */
+/** Adjoining cells that a fill would take with its second option. */
 export interface Cluster {
   readonly start: number;
   readonly end: number;
 }
 
-/** Every longest stretch of cells that a fill takes by its second option, if it takes them. */
+/** Every longest stretch of cells that a fill takes with its second option, if it takes them. */
 export function clustersOf({ fills }: Problem, limits: Limits): Cluster[] {
   const [first, other] = fills.options.map(bit) as [number, number];
   const found: { start: number; end: number }[] = [];
@@ -34,7 +34,7 @@ export function clustersOf({ fills }: Problem, limits: Limits): Cluster[] {
   return found;
 }
 
-/** Options by which a fill may take a cell: one that neither option suits is taken by what it would take else. */
+/** Options that may fill a cell; a cell that neither suits is taken by the fallback option. */
 function takenAt(fills: Problem['fills'], { allowed, unsuited, options }: Limits, i: number): number {
   const [first, other] = fills.options.map(bit) as [number, number];
   if ((int(allowed, i) & options & (first | other)) !== 0) return int(allowed, i) & options;
@@ -82,9 +82,9 @@ function reachOf(refused: Float64Array, cellOf: Int32Array): Int32Array {
 }
 
 /**
- * How near the ends of a fill may lie, so that what it leaves of counted cells beside a move is long enough: its run of
- * counted cells from either end that a move stands at, as far as it goes. A run that holds an excused or unsuited cell
- * may be of any length. A longer fill never has a shorter run, so one stop each way says it all.
+ * How close the ends of a fill may be so that the counted cells it leaves next to a move make a long enough run,
+ * measured from either end at which a move lies. A run with an excused or unsuited cell may have any length. A longer
+ * fill never has a shorter run, so one stop in each direction is enough.
  */
 function longEnough(
   least: Problem['fills']['least'],
@@ -121,7 +121,7 @@ function longEnough(
   return { nearest, lastFrom };
 }
 
-/** Cell at which the counted run from each cell on ends, and from which the one up to each cell begins. */
+/** End of the counted run that starts at each cell, and start of the run that ends before it. */
 function runsOf(counted: Uint8Array): { runStart: Int32Array; runEnd: Int32Array } {
   const cells = counted.length;
   const runEnd = new Int32Array(cells + 1);

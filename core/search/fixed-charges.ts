@@ -1,6 +1,9 @@
 import { bit, type Path } from './problem.js';
 
-/** The cheapest paths of several problems that share fixed charges: each option is paid once, however often it is used. */
+/**
+ * The cheapest paths of several problems that share fixed charges: each option is paid for once, however often it is
+ * used.
+ */
 export interface Cheapest<Found extends Path = Path> {
   readonly paths: readonly Found[];
   /** Options used by any of them, as a bit mask. */
@@ -10,10 +13,10 @@ export interface Cheapest<Found extends Path = Path> {
 }
 
 /**
- * Branch and bound over the options that are paid: with a set given, problems are independent. A relaxed node pays only
- * what is surely in; where its optimum uses nothing else it is exact, else one of the options it uses is decided, the
- * dearest first. `solve` answers one problem with the options of a mask, where a path that costs more than `most` need not
- * be found. Undefined where some problem has no path.
+ * Branch and bound over the options paid for; with the set given, the problems are independent. A relaxed node pays
+ * only for options known to be in. Where its optimum uses nothing else it is exact; otherwise one of the options it
+ * uses is branched on, the most expensive first. `solve` answers one problem with the options of a mask, and need not
+ * find a path costing more than `most`. Undefined where some problem has no path.
  */
 export function cheapestWithCharges<Found extends Path>(
   problems: number,
@@ -27,7 +30,7 @@ export function cheapestWithCharges<Found extends Path>(
   const remembered = rememberSubsets(problems, solve);
   let best: (Cheapest<Found> & { tie: number }) | undefined;
   const visit = (surely: number, maybe: number): void => {
-    // Of several problems, what one may cost hangs on the others.
+    // With several problems, the budget of one depends on the others.
     const most = best && problems === 1 ? best.cost - chargesOf(surely) : Infinity;
     const paths: Found[] = [];
     for (let problem = 0; problem < problems; problem++) {
@@ -56,7 +59,9 @@ export function cheapestWithCharges<Found extends Path>(
   return best && { paths: best.paths, used: best.used, cost: best.cost };
 }
 
-/** A path found with more options stands for fewer too, when it uses none of those left out; so does having found none. */
+/**
+ * A path found with more options also answers fewer when it uses none of those removed; so does the absence of a path.
+ */
 function rememberSubsets<Found extends Path>(
   problems: number,
   solve: (problem: number, options: number, most: number) => Found | undefined,

@@ -2,28 +2,28 @@ import { byte, int, num, over } from './columns.js';
 import type { Problem } from './problem.js';
 
 /**
- * Every move on every level it may run on, as flat columns sorted by the stop it starts at: worked out once for a problem,
- * read by each of its searches.
+ * Every move on every level it may run on, as flat columns sorted by starting stop; computed once per problem and read
+ * by every search.
  */
 export interface Legs {
-  /** First leg of each stop, one more than stops. */
+  /** First leg of each stop; one more entry than there are stops. */
   readonly start: Int32Array;
   readonly move: Int32Array;
   readonly to: Int32Array;
   readonly option: Uint8Array;
   /** departure × levels + level. */
   readonly ahead: Uint8Array;
-  /** State it comes to. */
+  /** State it leads to. */
   readonly after: Int32Array;
   /** The move and its level together, and what both add to a tie. */
   readonly cost: Float64Array;
   readonly tie: Float64Array;
 }
 
-/** A move counts 1 in a tie, after everything that passes and levels count. */
+/** A move counts 1 in a tie, after the contributions of passes and levels. */
 export const moveTie = 1;
 
-/** Less of a marked measure than this is none. */
+/** Less of a marked measure than this is treated as none. */
 const leastMarked = 1e-6;
 
 /** Whether a stretch of cells crosses any of a marked measure. */

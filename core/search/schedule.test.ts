@@ -3,14 +3,14 @@ import highsLoader from 'highs';
 import { linearProgramme } from '../test/book/linear-programme.js';
 import { earliestSchedule, type ScheduleProblem, type ScheduleTask } from './schedule.js';
 
-// Reference: HiGHS, on the same problem written as a time-indexed integer programme: one binary a task and first slot
+// Reference: HiGHS, on the same problem written as a time-indexed integer program: one binary per task and first slot
 // (Pritsker, Waters and Wolfe 1969, from memory).
 const solver = highsLoader();
 
 const slotsPerDay = 6;
 const days = 4;
 const horizon = slotsPerDay * days;
-/** A night between two days is as long as four slots by the clock. */
+/** A night between two days is as long as four slots of clock time. */
 const lagged = (lag: number) => (end: number) => {
   const clock = (slot: number) => slot + Math.floor(slot / slotsPerDay) * 4;
   let slot = end;
@@ -130,7 +130,7 @@ test('no schedule ends sooner: HiGHS agrees on small plans with days, lags, crew
   await fc.assert(
     fc.asyncProperty(written, async ({ problem, lags }) => {
       const own = earliestSchedule(problem);
-      // The programme has four days; what takes longer is beyond it.
+      // The program covers four days; longer schedules are outside it.
       if (own && own.finish > horizon) return;
       const reference = await byHighs(problem);
       expect(own?.finish).toBe(reference);
@@ -180,7 +180,7 @@ test('it says when it has not proven its schedule, and how soon it could be at b
   const hurried = earliestSchedule(problem, 12);
   expect(hurried).toMatchObject({ proven: false });
   expect(hurried?.least).toBeLessThan(hurried?.finish ?? 0);
-  // Nine of four slots, two at a time, one a day each: five days, of which the last is half.
+  // Nine tasks of four slots, two at a time, one each per day: five days, the last one half full.
   expect(earliestSchedule(problem)).toMatchObject({ finish: 4 * 6 + 4, proven: true });
 });
 
@@ -189,15 +189,15 @@ test('what cannot be scheduled has no schedule, and ends; tasks that wait for ea
   const problem = (tasks: readonly ScheduleTask[], sameDay: readonly (readonly number[])[] = []) =>
     earliestSchedule({ tasks, capacity: [1], slotsPerDay: 6, sameDay });
   expect(problem([])).toEqual({ starts: [], finish: 0, least: 0, proven: true });
-  // More people than there are; longer than a day at one go; two that are to lie within a day too short for both.
+  // More people than available; longer than a day without a break; two that must share one day too short for both.
   expect(problem([{ ...task, needs: [2] }])).toBeUndefined();
   expect(problem([{ ...task, duration: 7, oneGo: true }])).toBeUndefined();
   expect(problem([task, task], [[0, 1]])).toBeUndefined();
-  // Set to start before what it waits for is finished.
+  // Set to start before its predecessor is finished.
   const waits = { ...task, after: [{ task: 0, opens: (end: number) => end }] };
   expect(problem([task, { ...waits, at: 3 }])).toBeUndefined();
   expect(problem([task, { ...waits, at: 4 }])).toMatchObject({ starts: [0, 4], finish: 8 });
-  // Set to start days later: the rest does not wait for it.
+  // Set to start days later: the other tasks do not wait for it.
   expect(problem([task, { ...task, at: 24 }])).toMatchObject({ starts: [0, 24], finish: 28, proven: true });
   expect(() => problem([{ ...waits, after: [{ task: 1, opens: (end) => end }] }, waits])).toThrow(
     'waits for itself',

@@ -2,29 +2,29 @@
 export interface ScheduleTask {
   /** At least 1. */
   readonly duration: number;
-  /** How much of each resource it takes while it runs. */
+  /** Units of each resource it occupies while it runs. */
   readonly needs: readonly number[];
-  /** Tasks that are finished before it starts, and the first slot this leaves it, by the slot they are finished at. */
+  /** Predecessors, each with the first slot allowed after it, by the slot it is finished at. */
   readonly after: readonly { readonly task: number; readonly opens: (end: number) => number }[];
-  /** It does not run over the end of a day. */
+  /** It may not run past the end of a day. */
   readonly oneGo: boolean;
-  /** It starts at this very slot. */
+  /** It must start at this slot. */
   readonly at?: number;
 }
 
 export interface ScheduleProblem {
   readonly tasks: readonly ScheduleTask[];
-  /** How much there is of each resource. */
+  /** Available units of each resource. */
   readonly capacity: readonly number[];
   readonly slotsPerDay: number;
-  /** Groups of tasks that all lie within one day. */
+  /** Groups of tasks that must all be done within one day. */
   readonly sameDay: readonly (readonly number[])[];
 }
 
 export interface Schedule {
   /** First slot of each task. */
   readonly starts: readonly number[];
-  /** Slot at which all is finished. */
+  /** Slot by which everything is finished. */
   readonly finish: number;
   /** No schedule finishes sooner. */
   readonly least: number;
@@ -32,7 +32,7 @@ export interface Schedule {
   readonly proven: boolean;
 }
 
-/** Schedules looked at before the search gives up proving, and says so. */
+/** Schedules examined before the search gives up on a proof, and says so. */
 const mostVisits = 20_000;
 
 /**
@@ -89,7 +89,7 @@ class Search {
     return (this.starts[task] ?? 0) + (this.problem.tasks[task]?.duration ?? 0);
   }
 
-  /** `from` is the place in the ranking from which on tasks may still start at this moment. */
+  /** `from` is the rank from which tasks may still start at this moment. */
   private visit(now: number, from: number, least: number): void {
     if (this.visited >= this.most * (this.best ? 1 : 20)) return;
     const { tasks } = this.problem;
@@ -116,7 +116,7 @@ class Search {
     if (Number.isFinite(next)) this.visit(next, 0, least);
   }
 
-  /** First slot at which what it comes after lets it start; infinite where that is not scheduled yet. */
+  /** First slot allowed by its predecessors; infinite where one of them is not scheduled yet. */
   private earliest(task: number): number {
     const { tasks } = this.problem;
     let slot = 0;
@@ -144,7 +144,7 @@ class Search {
     });
   }
 
-  /** What is taken of a resource. Tasks start in the order of time, so a new one never meets more than at its start. */
+  /** Units of a resource in use. Tasks start in time order, so use at a new task's start is its maximum. */
   private takenAt(now: number, resource: number): number {
     let taken = 0;
     this.problem.tasks.forEach((task, i) => {
@@ -153,13 +153,13 @@ class Search {
     return taken;
   }
 
-  /** The day a group was begun on; `otherwise` where it was not. */
+  /** The day a group was started on; `otherwise` where it was not. */
   private dayOf(group: number, otherwise: number): number {
     const first = this.problem.sameDay[group]?.find((task) => (this.starts[task] ?? -1) >= 0);
     return first === undefined ? otherwise : Math.floor((this.starts[first] ?? 0) / this.problem.slotsPerDay);
   }
 
-  /** The next moment at which a task ends, may start at last, or must; a day begins. */
+  /** The next moment at which a task ends, may start or must start, or a day begins. */
   private next(now: number): number {
     const { tasks, slotsPerDay } = this.problem;
     let next = Infinity;
@@ -178,7 +178,7 @@ class Search {
     return next;
   }
 
-  /** No schedule that goes on from here finishes sooner; infinite where none goes on. */
+  /** Lower bound for any schedule continuing from here; infinite where none does. */
   private bound(now: number): number {
     const { tasks, capacity } = this.problem;
     const from: number[] = tasks.map(() => 0);
@@ -194,7 +194,7 @@ class Search {
     return capacity.reduce((most, _, r) => Math.max(most, this.workBound(r, now, from)), least);
   }
 
-  /** No sooner does a task start that is not scheduled yet, whatever others take. */
+  /** Lower bound for the start of each unscheduled task, whatever the others use. */
   private soonest(i: number, now: number, ends: readonly number[]): number {
     const { tasks, slotsPerDay } = this.problem;
     const task = tasks[i];
@@ -215,7 +215,7 @@ class Search {
     return groups.some((group) => this.dayOf(group, day) < day) ? Infinity : slot;
   }
 
-  /** All work that a resource still has, none of it before its first, and what must follow its last. */
+  /** A resource's remaining work, none of it before its first task, plus what must follow its last. */
   private workBound(r: number, now: number, from: readonly number[]): number {
     const { tasks, capacity } = this.problem;
     let first = Infinity;
@@ -234,13 +234,13 @@ class Search {
     return first + Math.ceil(work / (capacity[r] ?? 1)) + follows;
   }
 
-  /** What remains to be decided, and when: two ways here that agree in this go on alike. */
+  /** The open decisions and their timing: two partial schedules that agree in this continue alike. */
   private key(now: number, from: number): string {
     const { tasks, sameDay } = this.problem;
     const open = tasks.map((_, i) =>
       (this.starts[i] ?? -1) < 0 ? '' : this.end(i) > now ? this.end(i) : '.',
     );
-    // What is finished may still hold others back, once they have come free of all else.
+    // A finished task may still delay successors whose other predecessors are done.
     const held = tasks.map((task, i) =>
       (this.starts[i] ?? -1) >= 0
         ? ''
@@ -258,7 +258,7 @@ class Search {
   }
 }
 
-/** Nothing that can be done takes so long: one task after the other, each with its waiting and two days to spare. */
+/** Upper bound on the length: one task after another, each with its wait and two days to spare. */
 function horizonOf({ tasks, slotsPerDay }: ScheduleProblem): number {
   const days = tasks.map(
     ({ duration, after }) => duration + after.reduce((sum, { opens }) => sum + opens(0), 0) + 2 * slotsPerDay,
@@ -267,7 +267,7 @@ function horizonOf({ tasks, slotsPerDay }: ScheduleProblem): number {
   return last + days.reduce((sum, each) => sum + each, 0);
 }
 
-/** Every task after those it comes after. Throws where two wait for each other. */
+/** Tasks in topological order. Throws on a cycle. */
 function inOrder(tasks: readonly ScheduleTask[]): number[] {
   const order: number[] = [];
   const state = tasks.map(() => 'new');
@@ -287,7 +287,7 @@ function inOrder(tasks: readonly ScheduleTask[]): number[] {
   return order;
 }
 
-/** Working time from the start of each task to the end of the longest chain that follows it. */
+/** Working time from the start of each task to the end of the longest chain after it. */
 function tailsOf(tasks: readonly ScheduleTask[], order: readonly number[]): number[] {
   const tails = tasks.map(({ duration }) => duration);
   for (const i of [...order].reverse())

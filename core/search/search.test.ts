@@ -17,12 +17,16 @@ import {
 } from './problem.js';
 import { search } from './search.js';
 
-// The search is fed numbers, and HiGHS, a general solver, the same numbers as a flow through every state there is. Each
-// arc is written from the definitions in problem.ts, one stretch at a time: no running sums, no states of ours.
+// The search and HiGHS, a general solver, get the same numbers; HiGHS as a flow through every possible state. Each
+// arc is written from the definitions in problem.ts, one stretch at a time, without the search's running sums or
+// states.
 
 const solver = highsLoader();
 
-/** An arrival after moves of option 2 and 3 each: start, fill, and those two. Departures: fill, the two, the end. */
+/**
+ * One arrival after moves of option 2 and one after option 3: start, fill, and those two. Departures: fill, the two,
+ * the end.
+ */
 const counts = { arrivals: 4, levels: 3, departures: 4 };
 const endDeparture = counts.departures - 1;
 
@@ -31,7 +35,9 @@ interface Numbers {
     readonly allowed: number;
     readonly fill: number;
     readonly marked: boolean;
-    /** What filling it weighs although no option suits it, and the options it would take; 0: it is not filled. */
+    /**
+     * Penalty for filling it although no option suits it, and the options it would take; 0 means it is not filled.
+     */
     readonly unsuited: number;
     readonly would: number;
     readonly excused: boolean;
@@ -54,7 +60,7 @@ interface Numbers {
   readonly splits: readonly number[];
   readonly mayMark: boolean;
   readonly least: number;
-  /** Marks that passes bear, and those barred at each stop. */
+  /** Marks of passes, and those barred at each stop. */
   readonly marks: readonly number[];
   readonly barredMarks: readonly number[];
 }
@@ -108,13 +114,13 @@ const numbers: fc.Arbitrary<Numbers> = fc.record({
   }),
 });
 
-/** What it costs to join an arrival on a level to a departure on another; none where they may not meet. */
+/** Cost of joining an arrival on a level to a departure on another; none where not allowed. */
 function passCost(of: Numbers, stop: number, arrival: number, level: number, departure: number, to: number) {
   if (departure === endDeparture) return to === 0 ? 0 : undefined;
   return of.pass[(stop * 31 + arrival * 13 + level * 7 + departure * 3 + to) % of.pass.length];
 }
 
-/** Marks of that pass; the end of the path bears none. */
+/** Marks of that pass; the end of the path has none. */
 function marksOf(of: Numbers, stop: number, arrival: number, level: number, departure: number, to: number) {
   if (departure === endDeparture) return 0;
   return of.marks[(stop * 17 + arrival * 11 + level * 5 + departure * 3 + to) % of.marks.length] ?? 0;
@@ -190,17 +196,17 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
 }
 
 type FilledCell = Numbers['cells'][number];
-/** Options by which a fill may take a cell. */
+/** Options that may fill a cell. */
 const takenBy = ({ allowed, unsuited, would }: FilledCell) =>
   allowed & 3 ? allowed : unsuited > 0 ? would : 0;
-/** The counted cells that begin a fill are too few, and none excuses them. */
+/** The run of counted cells at an end of the fill is too short, with none to exempt it. */
 function isStub(cells: readonly FilledCell[], least: number): boolean {
   const end = cells.findIndex(({ allowed }) => !(allowed & 1));
   const run = end < 0 ? cells : cells.slice(0, end);
   return run.length > 0 && run.length < least && !run.some(({ excused }) => excused);
 }
 
-/** The same numbers as a flow of one from the start to the end; gives the arcs that use each option. */
+/** The same numbers as a unit flow from start to end; returns the arcs that use each option. */
 function writeFlow(of: Numbers, lp: Programme, prefix: string): Map<number, string[]> {
   const into = new Map<string, string[]>();
   const out = new Map<string, string[]>();
@@ -301,7 +307,7 @@ test('over any numbers, shared charges included, the search finds what HiGHS fin
         const cheapest = cheapestWithCharges(problems.length, charges, (i, options, most) => {
           const each = problems[i];
           const path = each && search(each.problem, { ...each.limits, options });
-          // What costs more than it may need not be found.
+          // Paths above the budget need not be found.
           return path && path.cost <= most ? path : undefined;
         });
         if (Status !== 'Optimal') {
@@ -311,7 +317,7 @@ test('over any numbers, shared charges included, the search finds what HiGHS fin
         }
         found++;
         expect(cheapest?.cost).toBeCloseTo(ObjectiveValue, 6);
-        // What it says it is, is a path: every step starts where the one before ended, and its options are paid.
+        // The result is a path: every step starts where the one before ended, and its options are paid for.
         for (const { steps, used } of cheapest?.paths ?? []) {
           expect([0, ...steps.map(({ to }) => to)]).toEqual([...steps.map(({ from }) => from), cellsCount]);
           expect(used & ~(cheapest?.used ?? 0)).toBe(0);

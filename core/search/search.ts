@@ -14,10 +14,10 @@ import { isMarked } from './legs.js';
 import { groundOf, lookAhead, noneAhead, solveBack, type Ahead, type Ground } from './values.js';
 
 /**
- * The exact search: a dynamic program from the last stop back. A state is a stop, what arrived there and the level; what
- * a stop costs depends on both sides of it, so passes are weighed after everything that departs. The walk forward then
- * settles ties: cost, the packed tie, the move that starts and then ends furthest upstream, the option's number.
- * Undefined where no path satisfies the limits.
+ * The exact search: a dynamic program from the last stop back. A state is a stop, what arrived there and the level; the
+ * cost of a stop depends on both sides of it, so passes are evaluated after all departures. A forward walk then breaks
+ * ties: cost, the packed tie, the move that starts and then ends farthest upstream, the option number. Undefined where
+ * no path satisfies the limits.
  */
 export function search(problem: Problem, limits: Limits): Path | undefined {
   const allowed = limits.allowed.map((options) => options & limits.options);
@@ -74,7 +74,7 @@ function walkForward(ground: Ground): { steps: PathStep[]; used: number; lastMar
   return { steps, used, lastMarks: row === undefined ? 0 : (byte(problem.passes.marks, row) as Marks) };
 }
 
-/** The first pass by which a state comes to its optimum, for each departure and level ahead that it does so by. */
+/** The first pass by which a state reaches its optimum, for each departure and level ahead that does. */
 function optimalPasses(
   { problem, value, ties, barredMarks }: Ground,
   ahead: Ahead,
@@ -99,7 +99,7 @@ interface Next {
   readonly after: number;
 }
 
-/** Of all steps that keep to the optimum, the one that settles a tie: by rank, then by its move, then by its pass. */
+/** Of all optimal steps, the one that wins the tie: by rank, then by its move, then by its pass. */
 function nextStep(ground: Ground, ahead: Ahead, stop: number, state: number): Next {
   const { problem } = ground;
   const { moves, options, passes } = problem;
@@ -131,7 +131,7 @@ const isBefore = (one: readonly number[], other: readonly number[]): boolean => 
   return at >= 0 && (one[at] ?? 0) < (other[at] ?? 0);
 };
 
-/** What departs from a stop on an optimal path: the departure and level it counts as, and where it goes. */
+/** A departure on an optimal path: its departure class and level, and where it leads. */
 interface Departing {
   readonly k: number;
   readonly to: number;
@@ -140,7 +140,7 @@ interface Departing {
   readonly after: number;
 }
 
-/** Everything that departs from a stop and is as good as the best of its kind. */
+/** Every departure from a stop that equals the best of its class. */
 function* departing(
   { problem, fills, reach, value, ties, state, levels }: Ground,
   ahead: Ahead,

@@ -3,17 +3,17 @@ import { fillsUnder, type LimitedFills } from './fills.js';
 import { isMarked, stateAt } from './legs.js';
 import { arrivalFill, arrivalStart, bit, departureFill, type Limits, type Problem } from './problem.js';
 
-/** Everything one search looks up again and again. */
+/** Everything one search looks up repeatedly. */
 export interface Ground {
   readonly problem: Problem;
   readonly last: number;
   readonly levels: number;
   readonly fills: LimitedFills;
-  /** The furthest stop that a move of each option may come to from each stop: option × stops + stop. */
+  /** The farthest stop a move of each option may reach from each stop: option × stops + stop. */
   readonly reach: Int32Array;
-  /** Marks that no pass at each stop may bear. */
+  /** Marks barred for passes at each stop. */
   readonly barredMarks: Uint8Array;
-  /** Least cost from each state to the end, and its tie. */
+  /** Least cost from each state to the end, with its tie. */
   readonly value: Float64Array;
   readonly ties: Float64Array;
   state: (stop: number, arrival: number, level: number) => number;
@@ -36,7 +36,7 @@ export function groundOf(problem: Problem, limits: Limits): Ground {
   };
 }
 
-/** How far moves go: every cell that one covers allows its option, and it runs past no split. */
+/** Reach of moves: every covered cell allows the option, and no split is passed. */
 function reachOf({ cellOf, options }: Problem, { allowed, splits }: Limits): Int32Array {
   const stops = cellOf.length;
   const reach = new Int32Array(options * stops);
@@ -58,13 +58,13 @@ function reachOf({ cellOf, options }: Problem, { allowed, splits }: Limits): Int
   return reach;
 }
 
-/** Best of everything that departs from one stop, by departure and the level it leaves on. */
+/** The best departure from one stop, by departure class and level. */
 export interface Ahead {
   readonly cost: Float64Array;
   readonly tie: Float64Array;
 }
 
-/** Fills in the least cost from every state to the end, from the last stop back. */
+/** Computes the least cost from every state to the end, from the last stop back. */
 export function solveBack(ground: Ground): void {
   const ahead = noneAhead(ground);
   for (let stop = ground.last; stop >= 0; stop--) {
@@ -78,7 +78,7 @@ export function noneAhead({ problem, levels }: Ground): Ahead {
   return { cost: new Float64Array(count), tie: new Float64Array(count) };
 }
 
-/** The best of everything that departs from a stop, once the stops after it are settled. */
+/** The best departure of each class from a stop, once the stops after it are done. */
 export function lookAhead(ground: Ground, ahead: Ahead, stop: number): void {
   ahead.cost.fill(Infinity);
   ahead.tie.fill(Infinity);
@@ -92,10 +92,10 @@ export function lookAhead(ground: Ground, ahead: Ahead, stop: number): void {
   }
 }
 
-// The three loops below are where a search spends its time. They read columns that are held in constants, and index them
-// where they stand: a shared reader, or a property read in the loop, made each of them half as slow again.
+// The three loops below are the hot loops. They read columns from local constants and index them
+// directly: a shared reader, or a property read inside the loop, made each of them half as slow again.
 
-/** Offers every move from a stop, on every level it may run on, to the best of its kind. */
+/** Considers every move from a stop, on every level it may run on. */
 function offerMoves({ problem, reach, value, ties }: Ground, best: Ahead, stop: number): void {
   const { legs, cellOf } = problem;
   const { ahead, after: afterOf, cost, tie: tieOf, to, option } = legs;
@@ -116,7 +116,7 @@ function offerMoves({ problem, reach, value, ties }: Ground, best: Ahead, stop: 
   }
 }
 
-/** Offers every fill from a stop, on every level it may run on. */
+/** Considers every fill from a stop, on every level it may run on. */
 function offerFills({ problem, levels, value, ties, fills }: Ground, best: Ahead, stop: number): void {
   const { cellOf } = problem;
   const { lastFrom, through } = fills;
@@ -147,7 +147,7 @@ function offerFills({ problem, levels, value, ties, fills }: Ground, best: Ahead
   }
 }
 
-/** The states of one stop, by every pass from what arrived to what departs. */
+/** The states of one stop, over every pass from an arrival to a departure. */
 function settle({ problem, value, ties, state, barredMarks }: Ground, best: Ahead, stop: number): void {
   const { arrivals, start, ahead, cost: costOf, tie: tieOf, marks } = problem.passes;
   const { cost: bestCost, tie: bestTie } = best;

@@ -4,8 +4,9 @@ import { randomJob } from '../test/random-job.js';
 import { readyJob } from './ready.js';
 import { prepareLines, wayOf, type WayInput } from './way.js';
 
-// A law: what is taken over from a line readied under another school, or with another finding to cure, changes no move,
-// no pass, no price of what is found.
+// A law: reusing parts of a line prepared under another repair approach, or with another finding to cure, changes no
+// move,
+// no pass and no price of the result.
 test('a line readied beside another is the line readied alone', () => {
   let taken = 0;
   fc.assert(

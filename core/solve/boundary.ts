@@ -6,16 +6,16 @@ import type { Site } from '../methods/method.js';
 import { begins, ends, type Marks, type Pass } from '../search/problem.js';
 import { Arrives, arrivalAsks, departureAsks, Departs, noHole, type HoleLevels } from '../track/joins.js';
 
-/** Pits first, then public hole feet (to 0.01 ft), then actions, packed into one whole number. */
+/** Pits first, then excavated feet in public ground (to 0.01 ft), then actions, packed into one integer. */
 const pitTie = 1e11;
 const publicHundredthTie = 1e4;
 export const publicTie = (feet: number): number => Math.round(feet * 100) * publicHundredthTie;
 
 const none: readonly Pass[] = [];
-/** A pit that stands alone begins a hole and ends it. */
+/** A pit that stands alone begins an excavation and ends it. */
 const both: Marks = 3;
 
-/** A piece of a hole in whole millionths, as a pass pays it. */
+/** A part of an excavation in whole millionths, as a pass pays for it. */
 interface Paid {
   readonly cost: number;
   readonly tie: number;
@@ -30,28 +30,28 @@ interface Pit {
   readonly alone: Paid | undefined;
 }
 
-/** What one boundary may cost, whatever meets there. */
+/** Costs possible at one boundary, whatever meets there. */
 interface Boundary {
   readonly permit: number;
   readonly openDig: Held<Paid | undefined>;
   readonly closeDig: Held<Paid | undefined>;
   readonly launch: Pit | undefined;
   readonly burst: Pit | undefined;
-  /** Pipe that closes a launch pit again. */
+  /** Pipe that closes a launch pit. */
   readonly closing: number;
   /** A liner can be sent that way from here without a pit. */
   readonly inserted: { readonly upstream: boolean; readonly downstream: boolean };
   readonly isLast: boolean;
-  /** Passes found so far: the same ones are asked for by many pairs of what arrives and what departs. */
+  /** Passes already computed: many pairs of arrivals and departures need the same ones. */
   readonly known: Map<number, readonly Pass[]>;
 }
 
 /**
- * Ways to pass every boundary, by what arrives, the hole that is open there, and what departs. New pipe opens and closes
- * its hole with room to work; a liner or a burst that ends here wants a pit unless an insertion point, touching new pipe
- * or an open hole serves it; a pit may stand alone, open a hole that goes on, or close one that came. A hole is held the
- * way it was opened until it closes; where one begins and ends is marked, for none begins too near to where another ended.
- * `money` turns raw cost into whole millionths.
+ * All passes at every boundary, by arrival, open excavation and departure. New pipe opens and closes its excavation
+ * with working room; a liner or burst that ends here needs a pit unless an insertion point, adjoining new pipe or an
+ * open excavation serves it; a pit may stand alone, open an excavation that continues, or close one that arrived. An
+ * excavation keeps its protection until it closes; its beginnings and ends are marked, since none may begin too close
+ * to another's end. `money` converts raw cost to whole millionths.
  */
 export function boundaryPasses(
   site: Site,
@@ -103,7 +103,7 @@ function boundaryAt({ track, holes, wayIn }: Site, stop: number, money: (raw: nu
   };
 }
 
-/** The levels of a search, and the ways of holding a hole on its line. */
+/** The levels of a search: the protections of excavations on its line. */
 interface Passing {
   readonly levels: HoleLevels;
   readonly ways: readonly Protection[];
@@ -125,13 +125,13 @@ function passer(levels: HoleLevels, ways: readonly Protection[]) {
 const ended: readonly Pass[] = [{ level: noHole, cost: 0, tie: 0 }];
 const goOn = ({ unchanged }: Passing, level: number): readonly Pass[] => unchanged[level] ?? none;
 
-/** How the hole that is open on a level is held; undefined where none is. */
+/** Protection of the excavation open on a level; undefined where none is open. */
 function heldAt({ levels }: Passing, level: number): Protection | undefined {
   const hole = levels.all[level];
   return hole?.open ? hole.held : undefined;
 }
 
-/** Permit for what is dug here, unless the open hole has paid it. */
+/** Permit for what is dug here, unless the open excavation has already paid it. */
 function permitFor({ levels }: Passing, { permit }: Boundary, { isPublic }: Paid, level: number): number {
   const hole = levels.all[level];
   return isPublic && !(hole?.open && hole.paid) ? permit : 0;
@@ -139,7 +139,7 @@ function permitFor({ levels }: Passing, { permit }: Boundary, { isPublic }: Paid
 
 function afterNewPipe(on: Passing, boundary: Boundary, level: number, departs: number): readonly Pass[] {
   const atEnd = departs === Departs.End;
-  // Two stretches of new pipe that touch are one.
+  // Two adjoining stretches of new pipe are one.
   if (departs === Departs.NewPipe || departs === Departs.ExposedPipe) return none;
   const held = heldAt(on, level);
   if (held === undefined) return atEnd ? ended : goOn(on, level);
@@ -157,11 +157,11 @@ function afterNewPipe(on: Passing, boundary: Boundary, level: number, departs: n
   return atEnd ? closed : [...closed, ...goOn(on, level)];
 }
 
-/** What a boundary's passes are kept by, beside the level. */
+/** Cache key of a boundary's passes, besides the level. */
 const Kept = { NewPipe: 0, Launch: 1, LaunchPipeLaid: 2, Burst: 3 } as const;
 type Kept = (typeof Kept)[keyof typeof Kept];
 
-/** The passes of a kind at a boundary, found once. */
+/** The passes of one kind at a boundary, cached. */
 function kept(
   { known }: Boundary,
   kind: Kept,
@@ -195,7 +195,7 @@ function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly
   );
 }
 
-/** Passes by a pit that opens, closes or stands alone, with the pipe that closes it again. */
+/** Passes through a pit that opens, closes or stands alone, with the pipe that closes it. */
 function byPit(
   on: Passing,
   boundary: Boundary,
@@ -236,7 +236,7 @@ function betweenOthers(
   const { inserted, closing } = boundary;
   const [into, out] = [arrivalAsks[arrives], departureAsks[departs]];
   const atEnd = departs === Departs.End;
-  // Two liners that touch, one of them sectional, would be one.
+  // Two adjoining liners, one of them sectional, would be one.
   if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return none;
   const open = heldAt(on, level) !== undefined;
   const up = inserted.upstream ? undefined : into?.inserts;

@@ -10,27 +10,27 @@ import { cheapestAlone } from './cheapest-alone.js';
 import type { Cleaning } from './cleaning.js';
 import { candidateCures, type Possible } from './possible.js';
 
-/** Present value of future upkeep and failures over the house's horizon; no markup or tax. */
+/** Expected future cost: present value of upkeep and failures over the company's horizon; no markup or tax. */
 export interface Carried {
-  /** Due while any root joint lies in what is left or cleaned. */
+  /** Due while any root joint remains in pipe that is left or cleaned. */
   readonly yearlyCleaning: number;
-  /** Due on every line, whatever is done. */
+  /** Due on every line in any case. */
   readonly looks: number;
-  /** What each finding left would cost: its chance to fail times its cheapest cure alone. */
+  /** For each finding if left: its chance of failure times the cost of its cheapest cure alone. */
   readonly findings: readonly CarriedFinding[];
 }
 
 export interface CarriedFinding {
   readonly finding: Judged;
   readonly sum: number;
-  /** Longer than one action need cover: credited by the foot. */
+  /** Longer than a single action has to cover: credited by the foot. */
   readonly share: boolean;
 }
 
 const longShared_ft = 10;
 const yearsBetweenInspections = 2;
 
-/** Present value of one unit of money a year, for so many years. */
+/** Present value of one unit of money a year over this many years. */
 export const annuity = (years: number, interest: number): number =>
   interest === 0 ? years : (1 - (1 + interest) ** -years) / interest;
 
@@ -42,7 +42,9 @@ export function everySecondYear(years: number, interest: number): number {
   return sum;
 }
 
-/** How likely a place of a grade, left as it is, fails within the horizon: 0 to 1; undefined where that is not counted. */
+/**
+ * Probability that a place of this grade fails within the horizon if left: 0 to 1; undefined where that is not counted.
+ */
 export const chanceToFail = (grade: number, rules: Rules): number | undefined =>
   grade === 2 ? rules.chanceWatchFails : grade === 3 ? rules.chanceFixFails : undefined;
 
@@ -51,7 +53,7 @@ export const laterBy = ({ interest, horizon_years }: Rules): number => (1 + inte
 
 const inspectsAgain = (school: School) => school !== 'maintain';
 
-/** Works out, once and before any search, what leaving things would carry. */
+/** Computes, once and before any search, the expected future cost of leaving things. */
 export function carriedOn(possible: Possible, cleaning: Cleaning): Carried {
   const { track } = possible;
   const { rules, prices, school } = track;
@@ -81,11 +83,11 @@ export function carriedOn(possible: Possible, cleaning: Cleaning): Carried {
   };
 }
 
-/** The lesser of two costs; 0 stands for a cure that may not be. */
+/** The smaller of two costs; 0 means the cure is not allowed. */
 const leastOf = (one: number, other: number | undefined): number =>
   other === undefined || other === 0 ? one : one === 0 ? other : Math.min(one, other);
 
-/** What sticks in may be cut back by itself: setting up to clean, its place cleaned, and the cut; raw. */
+/** A protrusion may be cut back on its own: cleaning setup, cleaning its place, and the cut; raw. */
 function cutBackAlone(
   { track: { prices } }: Possible,
   cleaning: Cleaning,
@@ -99,7 +101,10 @@ function cutBackAlone(
 const isOurs = (track: Track, finding: Judged) =>
   track.cells.some((cell) => cell.ours && overlap(cell, finding.place) > 0);
 
-/** What an action takes off the carried sum: the findings it cures, whole, or by the foot where they may be shared. */
+/**
+ * What an action takes off the expected future cost: the findings it cures, in full, or by the foot where they may be
+ * shared.
+ */
 export function creditOf(track: Track, carried: readonly CarriedFinding[], candidate: Candidate): number {
   const [a, b] = [stationOf(track, candidate.from), stationOf(track, candidate.to)];
   let credit = 0;
@@ -116,8 +121,8 @@ export function creditOf(track: Track, carried: readonly CarriedFinding[], candi
 }
 
 /**
- * The same for every candidate that starts at one boundary, asked in the order of their ends: what lies whole inside is
- * added as the end passes it, so that a long line does not look at every finding for every candidate.
+ * The same for all candidates from one boundary, queried in order of their ends: a finding is added as the end passes
+ * it, so that a long line does not check every finding for every candidate.
  */
 export function creditsFrom(
   track: Track,
@@ -125,7 +130,7 @@ export function creditsFrom(
   from: number,
 ): (candidate: Candidate) => number {
   const a = stationOf(track, from);
-  // A sag is cured by its fall and a long finding by the foot: each depends on both ends.
+  // A belly is cured by its fall and a long finding by the foot: each depends on both ends.
   const simple = findings.filter(({ finding, share }) => !share && !isSag(finding));
   const others = findings.filter((each) => !simple.includes(each));
   const ahead = simple

@@ -24,7 +24,7 @@ const stationsOf =
   (b: number) =>
     track.breaks[track.boundaries[b] ?? 0] ?? 0;
 
-/** What an action costs with nothing else in the job, added up piece by piece. */
+/** Cost of an action with nothing else in the job, added up part by part. */
 function alone(possible: Possible, edge: Candidate): number {
   const { track, holes, wayIn } = possible;
   const [from, to] = [track.boundaries[edge.from] ?? 0, track.boundaries[edge.to] ?? 0];
@@ -51,7 +51,7 @@ function alone(possible: Possible, edge: Candidate): number {
   return own + Math.min(...held);
 }
 
-// By definition: every single action that covers the whole place and cures it, looked at one by one.
+// By definition: every single action that covers the whole place and cures it, one by one.
 test('the cheapest cure alone is the least over every action that covers and cures a finding', () => {
   fc.assert(
     fc.property(seeds, (seed) => {

@@ -15,8 +15,8 @@ interface Asked {
 }
 
 /**
- * For each finding the cheapest single action that cures it by itself, its mobilisation, hole and insertion included,
- * raw; 0 where none may.
+ * For each finding the cheapest single action that cures it alone, with mobilization, excavation and insertion, raw; 0
+ * where none may.
  */
 export function cheapestAlone(possible: Possible, findings: readonly Judged[]): number[] {
   const asked = findings.map((finding, index) => askedOf(possible.track, finding, index));
@@ -49,7 +49,9 @@ interface ByMethod {
   readonly may: readonly (Asked & { readonly byFall: boolean })[];
 }
 
-/** Takes the least over a method's candidates, the shortest first: what is longer is seldom cheaper, and then not looked at. */
+/**
+ * Takes the minimum over a method's candidates, shortest first: longer ones are rarely cheaper and are then skipped.
+ */
 function leastOf(possible: Possible, { row, work, may }: ByMethod, least: Float64Array): void {
   const { track, candidatesFrom } = possible;
   const aloneCost = work.aloneCost(possible);
@@ -66,7 +68,7 @@ function leastOf(possible: Possible, { row, work, may }: ByMethod, least: Float6
       const [a, b] = [stationOf(track, from), stationOf(track, candidate.to)];
       for (const { to, index, finding, byFall } of below) {
         if (candidate.to < to || cost >= num(least, index)) continue;
-        // Whether new pipe falls enough over a sag depends on both its ends.
+        // Whether new pipe has enough fall over a belly depends on both its ends.
         if (!byFall || candidateCures(track, candidate, a, b, finding)) least[index] = cost;
       }
     }

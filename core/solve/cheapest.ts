@@ -16,37 +16,39 @@ export interface PlanStep {
   readonly to: number;
   /** Undefined for a gap that is left or cleaned. */
   readonly candidate: Candidate | undefined;
-  /** How a liner is inserted, and whether new pipe needs a hole. */
+  /** How a liner is inserted, and whether new pipe needs an excavation. */
   readonly departs: Departs;
   readonly arrives: Arrives;
-  /** The hole while this step runs. */
+  /** The excavation open during this step. */
   readonly hole: HoleLevel;
 }
 
-/** The scope of one line as the search found it. */
+/** The scope of one line, as found by the search. */
 export interface Plan {
   readonly steps: readonly PlanStep[];
-  /** Scope without mobilisation plus carried, in millionths; what must be cured and is not weighs in it too. */
+  /**
+   * Scope without mobilization plus expected future cost, in millionths, including the penalty for obligations not met.
+   */
   readonly cost: number;
   /** Methods used, as a bit mask. */
   readonly used: number;
   /** Gap cells that are cleaned, and those that must be cured and are not, by fine index. */
   readonly cleaned: Uint8Array;
   readonly uncured: Uint8Array;
-  /** From where to where the tool goes; undefined where nothing is cleaned. */
+  /** Extent of the cleaning visit; undefined where nothing is cleaned. */
   readonly visit: CleaningVisit | undefined;
 }
 
-/** The cheapest scope over all lines of a job, which share mobilisation. */
+/** The cheapest scope over all lines of a job, which share mobilization. */
 export interface Cheapest {
   readonly plans: readonly Plan[];
-  /** Scope + carried, in millionths of money. */
+  /** Scope + expected future cost, in millionths of money. */
   readonly cost: number;
 }
 
 type OwnLimits = Omit<Limits, 'options' | 'marked' | 'secondMay' | 'barredMarks'>;
 
-/** Undefined where the pins of some line collide. */
+/** Undefined where the pins of some line conflict. */
 export function cheapest(
   lines: readonly Prepared[],
   restrictions: readonly (readonly Restriction[])[],
@@ -79,20 +81,21 @@ const limitsOf = ({ possible, problem }: Prepared, restrictions: readonly Restri
 
 const everyOption = ({ problem }: Prepared): number => (1 << problem.options) - 1;
 
-/** Whether anything at all satisfies the pins on one line. */
+/** Whether anything satisfies the pins on one line. */
 export function hasWay(line: Prepared, restrictions: readonly Restriction[]): boolean {
   const limits = { ...limitsOf(line, restrictions), options: everyOption(line) };
   return [true, false].some((marked) => holesApart(line, { ...limits, marked }) !== undefined);
 }
 
-/** A path with the cleaning visit that it pays for. */
+/** A path with the cleaning visit it needs. */
 interface Cleaned extends Path {
   readonly visit: CleaningVisit | undefined;
 }
 
 /**
- * A line's best path with and without root joints left: the yearly cleaning they bring is paid once a line. The best
- * that may leave them for nothing is the best of all where it leaves none. What costs more than `most` need not be found.
+ * A line's best path with and without root joints left, since the yearly cleaning they cause is charged once per line.
+ * The best path with the charge waived is the best of all where it leaves none. Paths above the budget `most` need not
+ * be found.
  */
 function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>, most: number): Cleaned | undefined {
   const { problem, baseline } = line;
@@ -112,7 +115,7 @@ function bestOf(line: Prepared, limits: Omit<Limits, 'marked'>, most: number): C
   return isBetter(leaving, leavingNone) ? leaving : leavingNone;
 }
 
-/** Whether a path fills a cell that brings the yearly charge. */
+/** Whether a path fills a cell that incurs the yearly charge. */
 const leavesMarked = ({ problem }: Prepared, { steps }: Path): boolean =>
   steps.some(
     ({ from, to, move }) =>
@@ -121,10 +124,9 @@ const leavesMarked = ({ problem }: Prepared, { steps }: Path): boolean =>
   );
 
 /**
- * The best path with its cleaning. A visit is paid from where the tool goes in to the furthest place that is cleaned, so
- * what it costs hangs on the first and the last of them. With all places free to be cleaned for nothing the path bounds
- * what any choice may cost; then the first or the last that it cleans is taken away, as long as that bound leaves hope of
- * `most` and of less than was found.
+ * The best path with its cleaning. A visit is charged from the insertion point to the farthest cleaned place, so its
+ * cost depends on the first and last of them. With cleaning free everywhere, the path bounds any choice; then its first
+ * or last cleaned place is removed, as long as that bound stays below `most` and below the best found.
  */
 function cheapestCleaning(line: Prepared, limits: Limits, most: number): Cleaned | undefined {
   const { problem, cleaning } = line;
@@ -153,13 +155,13 @@ function cheapestCleaning(line: Prepared, limits: Limits, most: number): Cleaned
   return best;
 }
 
-/** Searches spent on holes that lie too near; past them the best that was found stands. */
+/** Searches spent on excavations that are too close together; after that the best one found is used. */
 const mostTries = 32;
 
 /**
- * The best path on which no hole begins too near to where another ended. Of two that do, either the first does not end
- * there or the second does not begin there: both are tried, the cheaper first, as long as there is hope. Such pairs are
- * rare; a line with very many of them has the best of the first tries.
+ * The best path with no excavation beginning too close to another's end. Of two that do, either the first does not end
+ * there or the second does not begin there: both branches are tried, the cheaper first, while they can still win. Such
+ * pairs are rare; a line with very many of them gets the best of the first tries.
  */
 function holesApart(line: Prepared, limits: Limits): Path | undefined {
   const none = new Uint8Array(line.problem.cellOf.length);
@@ -196,7 +198,7 @@ function holesApart(line: Prepared, limits: Limits): Path | undefined {
 const isBetter = (one: Path, other: Path): boolean =>
   one.cost < other.cost || (one.cost === other.cost && one.tie < other.tie);
 
-/** The first stop at which a hole begins too near to the stop where the one before it ended. */
+/** The first stop where an excavation begins too close to the end of the one before it. */
 function tooNear(
   { possible, problem }: Prepared,
   { steps, lastMarks }: Path,
@@ -219,7 +221,7 @@ function maskOf(clusters: readonly Cluster[], cells: number): Uint8Array {
   return mask;
 }
 
-/** Whether a gap of the path takes any cell of a place that is to be cleaned. */
+/** Whether a gap of the path includes any cell of a place that has to be cleaned. */
 const isCleanedIn = ({ problem }: Prepared, { steps }: Path, { start, end }: Cluster): boolean =>
   steps.some(
     ({ from, to, move }) => move < 0 && int(problem.cellOf, from) < end && int(problem.cellOf, to) > start,

@@ -4,19 +4,19 @@ import { takesIn } from '../methods/entry.js';
 import { num, over, runningSums } from '../search/columns.js';
 import type { Track } from '../track/track.js';
 
-/** One cleaning visit: from where the tool goes in to past the furthest place that is to be cleaned. */
+/** One cleaning visit: from the tool's insertion point to past the farthest place to be cleaned. */
 export interface CleaningVisit extends Interval {
-  /** Where the tool goes in, by its point; undefined where no access takes it. */
+  /** The tool's insertion point; undefined where no access point takes it. */
   readonly access?: string;
-  /** Whether an access was found that is wide enough and near enough for the tool. */
+  /** Whether an access point large enough and close enough for the tool was found. */
   readonly fits: boolean;
 }
 
-/** What cleaning costs on a line, and from where. */
+/** Cost of cleaning on a line, and from where. */
 export interface Cleaning {
-  /** The cheapest visit to everything between two fine breaks. */
+  /** The cheapest visit that covers everything between two fine breaks. */
   visitTo: (start: number, end: number) => CleaningVisit;
-  /** Its cost without setting up: in millionths with markup and tax, and raw. */
+  /** Its cost without setup: in millionths with markup and tax, and raw. */
   costOf: (visit: Interval) => number;
   rawCostOf: (visit: Interval) => number;
 }
@@ -64,7 +64,7 @@ export function cleaningOf(track: Track, money: (raw: number) => number): Cleani
   };
 }
 
-/** Accesses that take the tool; where there is none, those that the camera went in by. */
+/** Access points that take the tool; where there are none, those the camera used. */
 function waysIn({ model, cells }: Track): WayIn[] {
   const boreBeside = (x: number, goes: 'upstream' | 'downstream') =>
     (goes === 'upstream'

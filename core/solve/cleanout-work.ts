@@ -18,28 +18,28 @@ import type { Track } from '../track/track.js';
 import type { Layout } from './layout.js';
 import type { Possible } from './possible.js';
 
-/** One cleanout of the scope: what is done, where, why, and in which open hole. */
+/** One cleanout of the scope: the work, where, why, and in which open excavation. */
 export interface CleanoutWork {
   readonly station_ft: number;
   readonly status: CleanoutStatus;
   readonly why: string;
   /** Where that is, in words: "beside the house wall". */
   readonly place: string;
-  /** The hole that is open there anyway; null where it gets one of its own. */
+  /** The excavation already open there; null where it gets one of its own. */
   readonly in: string | null;
   readonly riser_ft: number;
-  /** Not in the price: nothing opens the line, and the house does not ask for one on every job. */
+  /** Not in the price: no work opens the line, and the company does not require one on every job. */
   readonly offered: boolean;
   readonly prices: readonly PriceLine[];
 }
 
-/** A hole that shares less than this with a cleanout's stretch is not counted as open there, ft. */
+/** An excavation overlapping less than this with a cleanout's stretch does not count as open there, ft. */
 const leastShared_ft = 0.5;
 
 /**
- * Cleanouts after the search: what is wrong with those there, then the missing ones, first in holes that are open
- * anyway, else at the cheapest ground that satisfies the rule. They are in the price where the work opens the line or the
- * house asks for one on every job; else each is offered.
+ * Cleanouts, added after the search: repairs to existing ones, then the missing ones, first in excavations that are
+ * open anyway, else at the cheapest ground that satisfies the rule. They are in the price where the work opens the line
+ * or the company requires one on every job; otherwise each is an option.
  */
 export function cleanoutWork(possible: Possible, layout: Layout): CleanoutWork[] {
   const { model, rules } = possible.track;
@@ -82,7 +82,7 @@ const repairs = (track: Track): Laid[] =>
 
 const wallNear_ft = 6;
 
-/** A place as a person would point to it, by what is nearest on the line. */
+/** A place described by what is nearest on the line. */
 export function placeInWords(model: LineModel, station_ft: number): string {
   const landmarks = model.points.filter(({ point }) =>
     ['building', 'cleanout', 'manhole', 'main', 'septic-tank', 'tie-in', 'property-line'].includes(
@@ -142,7 +142,7 @@ interface Ground {
   readonly pit?: Interval & AlonePit;
 }
 
-/** As near to where it serves best as the open hole allows. */
+/** As close to the best spot as the open excavation allows. */
 const inHole = (hole: Interval, stretch: MissingCleanout): Ground => ({
   station_ft: Math.min(
     Math.max(stretch.best_ft, hole.from_ft, stretch.from_ft),
@@ -165,7 +165,7 @@ function cheapestGround({ track, holes }: Possible, stretch: MissingCleanout): G
   return sites.sort((a, b) => a.cost - b.cost || a.away_ft - b.away_ft || a.station_ft - b.station_ft)[0];
 }
 
-/** Under the floor of a crawl space: nobody digs a cleanout in there. */
+/** Under the floor of a crawl space nobody digs a cleanout. */
 const isExposedAt = ({ cells }: Track, fine: number): boolean =>
   [cells[fine - 1], cells[fine]].some((cell) => cell?.closedTo === 'crawl-space');
 

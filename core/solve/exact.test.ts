@@ -10,10 +10,12 @@ import { randomJob } from '../test/random-job.js';
 import { micro, uncured, uncuredWeight, type Prepared } from './prepare.js';
 import { readyJob } from './ready.js';
 
-// The optimum is held against HiGHS, a general solver, on an integer programme written apart from the search.
+// The optimum is compared with HiGHS, a general solver, on an integer program written separately from the search.
 const solver = highsLoader();
 const jobs = Number(process.env.EXACT_JOBS ?? 200);
-/** Jobs on which the solver takes over 0.6 s: others stand for them, so that 200 take a minute. EXACT_SLOW adds them. */
+/**
+ * Jobs that take the solver over 0.6 s: others stand in for them, so that 200 take a minute. EXACT_SLOW adds them.
+ */
 const slow = new Set(
   process.env.EXACT_SLOW
     ? []
@@ -36,7 +38,7 @@ const asBookPin = ({ from_ft, to_ft, allowed, split }: Restriction): BookPin => 
 
 const sumOf = <T>(all: readonly T[], value: (each: T, i: number) => number): number =>
   all.reduce((sum, each, i) => sum + value(each, i), 0);
-/** What a plan's uncured feet weigh in its cost. */
+/** Penalty for uncured feet in a plan's cost. */
 const uncuredOf = (plan: Plan, own: Prepared | undefined): number =>
   sumOf(own?.possible.track.cells ?? [], ({ from_ft, to_ft }, k) =>
     plan.uncured[k] ? uncured(to_ft - from_ft) : 0,
@@ -46,7 +48,7 @@ type Favored = 'burst' | 'slope' | 'long dig';
 const favoredBy = (seed: number): Favored | undefined =>
   (({ 5: 'slope', 10: 'burst', 25: 'long dig' }) as const)[seed % 60];
 
-/** Prices, rules and ground that favor bursting, sloping the sides of a hole or a long dig, with something that must be cured. */
+/** Prices, rules and ground that favor bursting, sloped sides or a long dig, with something that must be cured. */
 function favoring(job: Job, what: Favored): Job {
   const prices =
     what !== 'burst'
@@ -72,7 +74,10 @@ function favoring(job: Job, what: Favored): Job {
   };
 }
 
-/** A line under lawn in firm soil, as deep as a hole is first protected, broken in its middle or over most of it. */
+/**
+ * A line under lawn in firm soil, at the depth where protection starts, broken in the middle or over most of its
+ * length.
+ */
 function withBadPipe(line: Job['lines'][number], what: Favored): Job['lines'][number] {
   const [run] = line.runs;
   const end = run?.entries[0];
@@ -90,7 +95,7 @@ function withBadPipe(line: Job['lines'][number], what: Favored): Job['lines'][nu
   return { ...line, ...ground, pins: [], soil: 'A', runs: [{ ...run, entries: [end, bad] }] };
 }
 
-/** What the jobs so far made the two agree on, so that no kind of cost is left out by chance. */
+/** Coverage of the jobs so far, so that no kind of cost is missed by chance. */
 const met = new Map<string, number>();
 const meet = (what: string, is: boolean) => {
   if (is) met.set(what, (met.get(what) ?? 0) + 1);
@@ -100,7 +105,7 @@ test.each(seeds.map((seed) => [seed]))(
   'random job %i: the search finds what HiGHS finds',
   async (seed) => {
     const highs = await solver;
-    // A burst and a replacement take 10 ft at least, a slope runs out far: some jobs are longer, and favor one of them.
+    // A burst or replacement is at least 10 ft and a slope extends far: some jobs are longer and favor one of them.
     const favored = favoredBy(seed);
     const long = favored !== undefined;
     const random = randomJob(seed, {
@@ -127,7 +132,7 @@ test.each(seeds.map((seed) => [seed]))(
       expect(written({ least: 'uncured' }).Status).toBe('Infeasible');
       return;
     }
-    // First the fewest feet that must be cured and are not, then the least money with no more of them.
+    // First the fewest feet that must be cured and are not, then the least money among those.
     const weight = sumOf(found.plans, (plan, i) => uncuredOf(plan, prepared[i]));
     if (weight > 0) {
       const fewest = written({ least: 'uncured' });

@@ -65,7 +65,7 @@ test('cells cover the line without gap, none over a foot, none across a change o
       cells.forEach((cell, i) => {
         expect(cell.to_ft - cell.from_ft).toBeLessThanOrEqual(1 + 1e-6);
         if (i > 0) expect(cell.from_ft).toBe(cells[i - 1]?.to_ft);
-        // What lies over its middle lies over all of it, to a hundredth of a foot.
+        // The surface over its middle is the surface over all of it, to a hundredth of a foot.
         for (const x of [cell.from_ft + 0.02, cell.to_ft - 0.02]) {
           if (cell.to_ft - cell.from_ft < 0.05) continue;
           const over = model.surfaces.findLast(({ from_ft, to_ft }) => from_ft <= x && x <= to_ft);

@@ -19,14 +19,14 @@ export interface Layout {
   readonly holes: readonly Hole[];
   /** Method and action of every fine cell. */
   readonly cells: readonly LaidCell[];
-  /** From where to where the cleaning tool goes; undefined where nothing is cleaned. */
+  /** Extent of the cleaning; undefined where nothing is cleaned. */
   readonly visit: CleaningVisit | undefined;
 }
 
 export interface LaidCell {
   readonly method: Method;
   readonly action: string | null;
-  /** It must be cured, and nothing here may. */
+  /** It must be cured, and no method may. */
   readonly uncured: boolean;
 }
 
@@ -35,7 +35,7 @@ interface NamedStep extends PlanStep {
   readonly id: string;
 }
 
-/** Lays a plan out: actions, holes with what they serve, and the method of every cell. */
+/** Lays a plan out: actions, excavations with what they serve, and the method of every cell. */
 export function layOut(possible: Possible, plan: Plan): Layout {
   let count = 0;
   const steps = plan.steps.map((step): NamedStep => ({
@@ -84,7 +84,7 @@ function cellsOf({ cells, boundaries }: Track, plan: Plan, steps: readonly Named
   });
 }
 
-/** A hole being laid out, from where it opens to where it closes. */
+/** An excavation being laid out, from where it opens to where it closes. */
 interface Digging {
   from_ft: number;
   to_ft: number;
@@ -95,7 +95,7 @@ interface Digging {
   readonly closings: number[];
 }
 
-/** Opens and closes holes boundary by boundary, as the passes of the plan paid for them. */
+/** Opens and closes excavations boundary by boundary, as the plan's passes paid for them. */
 function holesOf(possible: Possible, steps: readonly NamedStep[]): Hole[] {
   const found: Digging[] = [];
   let open: Digging | undefined;
@@ -158,7 +158,7 @@ type Meeting = ReturnType<typeof meetingAt>;
 const isNewPipe = (step: PlanStep | undefined) =>
   step?.departs === Departs.NewPipe || step?.departs === Departs.ExposedPipe;
 
-/** What meets at the boundary between two steps, and the pit that one of them wants there. */
+/** What meets at the boundary between two steps, and the pit one of them needs there. */
 function meetingAt(
   { track, holes, wayIn }: Possible,
   before: NamedStep | undefined,
@@ -188,7 +188,7 @@ function meetingAt(
     wantsPit,
     pit,
     pitKind,
-    /** A launch pit is closed again with pipe; a burst brings its own. */
+    /** A launch pit is closed with pipe; a burst brings its own. */
     closing: pit && !burstEnds && !burstStarts ? [fine] : [],
     wanted: [
       ...(before && (owes || burstEnds) ? [before.id] : []),

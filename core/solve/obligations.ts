@@ -18,12 +18,12 @@ import { methodRegistry, methodRow, methodsInOrder } from '../methods/index.js';
 import { cures } from '../methods/method.js';
 import type { Obligation, Obligations } from '../track/track.js';
 
-/** Roots and deposits from this grade on are cleaned now, under every school. */
+/** Roots and deposits of this grade or worse are cleaned now under every repair approach. */
 const cleanedFrom = 3;
 /** A finding longer than this may be shared between actions, ft. House rule. */
 const sharedOver_ft = 10;
 
-/** What must be cured and what must be cleaned under a school. `extra` findings must be cured on top. */
+/** What must be cured and what must be cleaned under a repair approach. `extra` findings must be cured as well. */
 export function obligations(
   model: LineModel,
   findings: readonly Judged[],
@@ -41,13 +41,13 @@ export function obligations(
         (finding.grade >= least && isCurable(finding) && !isCleaned(finding)),
     )
     .map((finding) => curing([finding], finding.place, school));
-  // What a looser school asks, a stricter one asks too.
+  // A stricter approach requires everything a looser one does.
   if (school !== 'maintain') cured.push(...crowds(binding, school, rules));
   if (school === 'renew') cured.push(...oldRuns(model, binding));
   const ours = (place: Interval) => oursOf(place, model, rules);
   return {
     cured: cured.flatMap((obligation) => ours(obligation.place).map((place) => ({ ...obligation, place }))),
-    // Nothing is put into a line whose pipe somebody else runs through, not even where that is only possible.
+    // No tool enters a line with someone else's utility through it, even where that is only possible.
     cleaned: findings.some(isForOthers)
       ? []
       : binding
@@ -56,7 +56,7 @@ export function obligations(
   };
 }
 
-/** The part of a place that is ours to act on. */
+/** The part of a place that is ours to work on. */
 function oursOf(place: Interval, model: LineModel, rules: Rules): Interval[] {
   return rules.publicPart === 'ours' ? [place] : subtract([place], publicPart(model));
 }
@@ -92,8 +92,8 @@ function whyCured(all: readonly Judged[], place: Interval, school: School): stri
 }
 
 /**
- * Places that crowd together are one repair, from the first to the last: every longest stretch of at most so many feet that
- * holds so many places whole. A long place that reaches past it hides no crowd beside it.
+ * Clustered places become one repair, from the first to the last: every longest stretch of at most this many feet that
+ * contains this many whole places. A long place that extends past it does not hide a cluster next to it.
  */
 function crowds(binding: readonly Judged[], school: School, rules: Rules): Obligation[] {
   const counted = binding
@@ -117,7 +117,7 @@ function crowds(binding: readonly Judged[], school: School, rules: Rules): Oblig
   });
 }
 
-/** Every longest stretch of old pipe that holds anything to watch or worse is renewed, foot by foot. */
+/** Every longest stretch of old pipe with anything of grade watch or worse is renewed, foot by foot. */
 function oldRuns(model: LineModel, binding: readonly Judged[]): Obligation[] {
   const runs: { from_ft: number; to_ft: number }[] = [];
   for (const { from_ft, to_ft, material } of model.pipes) {

@@ -8,15 +8,18 @@ import type { Judged } from '../condition/judged.js';
 import { isEqual } from '../search/columns.js';
 import type { Track } from '../track/track.js';
 
-/** All that may be done on a track, before pins, with what it costs. */
+/** Everything that may be done on a track, before pins, with its cost. */
 export interface Possible extends Site {
-  /** Candidates by the boundary they start at, by rising end and then in the order of methods. */
+  /** Candidates by starting boundary, in order of rising end and then of methods. */
   readonly candidatesFrom: readonly (readonly Candidate[])[];
-  /** Running raw cost of cutting back what sticks in, up to each fine break. */
+  /** Running raw cost of cutting back protrusions, up to each fine break. */
   readonly cutBack: Float64Array;
 }
 
-/** Lists every action the rules allow on a track, with its cost. Holes `beside` stand for it where the ground is the same. */
+/**
+ * Lists every action the rules allow on a track, with its cost. Excavation costs `beside` are reused where the ground
+ * is the same.
+ */
 export function possibleOn(track: Track, beside?: Possible): Possible {
   const holes = beside && isSameGround(track, beside.track) ? beside.holes : holeCosts(track);
   const listing = methodRegistry.rows.flatMap(({ work }) => (work ? [work.candidates(track, holes)] : []));
@@ -32,13 +35,13 @@ export function possibleOn(track: Track, beside?: Possible): Possible {
   };
 }
 
-/** Whether holes come to the same on both: a track takes over the cells of another only where all that they say is alike. */
+/** Whether excavations cost the same on both: cells are shared between tracks only where they are equal. */
 const isSameGround = (one: Track, other: Track): boolean =>
   one.cells === other.cells &&
   isEqual(one.plusMinus.from, other.plusMinus.from) &&
   isEqual(one.plusMinus.to, other.plusMinus.to);
 
-/** Lists that each rise by their ends, as one. */
+/** Merges lists that each rise by their ends. */
 function byRisingEnd(lists: readonly (readonly Candidate[])[]): Candidate[] {
   const merged: Candidate[] = [];
   const next = lists.map(() => 0);
@@ -53,7 +56,10 @@ function byRisingEnd(lists: readonly (readonly Candidate[])[]): Candidate[] {
   }
 }
 
-/** Whether a candidate from a to b (ft) cures a finding that lies wholly inside it; a belly only where it is laid to grade. */
+/**
+ * Whether a candidate from a to b (ft) cures a finding that lies completely inside it; a belly only where laid to
+ * grade.
+ */
 export function candidateCures(
   track: Track,
   { method }: Pick<Candidate, 'method'>,

@@ -28,10 +28,10 @@ import { cleaningOf, type Cleaning } from './cleaning.js';
 import { possibleOn, type Possible } from './possible.js';
 import { trackOf, type TrackInput } from './track-of.js';
 
-/** Money is counted in whole millionths, so that sums are exact and ties are ties. */
+/** Money is counted in whole millionths, so that sums are exact and ties are true ties. */
 export const micro = 1e6;
 
-/** A line with its actions and boundaries priced, ready to be searched many times. */
+/** A line with its actions and boundaries priced, ready for any number of searches. */
 export interface Prepared {
   readonly possible: Possible;
   readonly carried: Carried;
@@ -40,11 +40,14 @@ export interface Prepared {
   readonly cleaning: Cleaning;
   /** The candidate behind each row of the problem's moves. */
   readonly candidates: readonly Candidate[];
-  /** Looks, and what every finding would carry if it were left, in millionths. */
+  /** Inspections, and the expected future cost of every finding if left, in millionths. */
   readonly baseline: number;
 }
 
-/** What may be open under each departure; new pipe opens its own hole even where a building's edge is reached by hand. */
+/**
+ * What may be open under each departure; new pipe opens its own excavation even where a building's edge is reached by
+ * hand.
+ */
 const departuresOn = ({ all }: HoleLevels): readonly Departure[] =>
   Array.from({ length: departsCount }, (_, departs) => {
     const most = all.length - 1;
@@ -54,7 +57,10 @@ const departuresOn = ({ all }: HoleLevels): readonly Departure[] =>
     return { least: noHole, most };
   });
 
-/** Readies a line for searching: breaks, actions, holes and what leaving would carry. What is alike `beside` is taken over. */
+/**
+ * Prepares a line for searching: breaks, actions, excavations and expected future costs. Whatever is equal `beside` is
+ * reused.
+ */
 export function prepare(input: TrackInput, beside?: Possible): Prepared {
   const track = trackOf(input, beside?.track);
   const possible = possibleOn(track, beside);
@@ -94,7 +100,7 @@ export function prepare(input: TrackInput, beside?: Possible): Prepared {
   };
 }
 
-/** Every candidate as rows of the search's moves: one for each way it may be joined to what lies beside it. */
+/** Every candidate as rows of the search's moves: one for each way it may join what lies next to it. */
 function movesOf(
   { track, candidatesFrom }: Possible,
   carried: Carried,
@@ -131,7 +137,7 @@ function movesOf(
   return { moves, candidates };
 }
 
-/** What each level pays on its way: nothing without a hole, else the trench as it is held. */
+/** What each level pays per cell: nothing without an excavation, else the trench with its protection. */
 function levelsOf({ holes, track }: Possible, levels: HoleLevels, money: (raw: number) => number): Level[] {
   const nothing = new Float64Array(track.cells.length + 1);
   const { publicThrough } = holes;
@@ -151,14 +157,14 @@ function levelsOf({ holes, track }: Possible, levels: HoleLevels, money: (raw: n
   });
 }
 
-/** What a foot that must be cured and is not weighs beside any sum of money, in millionths: lines are never so dear. */
+/** Penalty per foot that must be cured and is not, in millionths: more than the cost of any line. */
 export const uncuredWeight = 1e13;
-/** Feet are counted in hundredths, so that the sum stays a whole number that a machine can hold. */
+/** Feet are counted in hundredths, so that the sum stays within exact integers. */
 export const uncured = (feet: number): number => Math.max(1, Math.round(feet * 100)) * (uncuredWeight / 100);
 
 /**
- * Gaps: left where that may be, else cleaned; where something there must be cured and nothing may, left uncured, which
- * weighs more than all money. Repair refuses what is too short of old pipe beside an action.
+ * Gaps: left where allowed, else cleaned; where something must be cured and no method may, left uncured at a penalty
+ * above all money. The repair approach refuses gaps of old pipe that are too short next to an action.
  */
 function fillsOf(
   { track, cutBack }: Possible,

@@ -12,7 +12,7 @@ import { drafter, priced, type Draft, type PriceLine } from '../price/price-line
 import { boreAtBreak, type Track } from '../track/track.js';
 import type { Layout } from './layout.js';
 
-/** Mobilisation of every method used in the job, once. */
+/** Mobilization of every method used in the job, once. */
 export const mobilisationLines = (used: ReadonlyMap<Method, string>, prices: Prices): PriceLine[] =>
   methodRegistry.rows.flatMap(({ id, words }) => {
     const line = used.get(id);
@@ -29,7 +29,7 @@ export const mobilisationLines = (used: ReadonlyMap<Method, string>, prices: Pri
     ]);
   });
 
-/** Every priced line of one line's scope, without mobilisation. Quantities stay unrounded until they are shown. */
+/** Every price line of one line's scope, without mobilization. Quantities stay unrounded until shown. */
 export function priceLines(track: Track, layout: Layout): PriceLine[] {
   const drafts = [
     ...layout.actions.flatMap((action) => [
@@ -43,7 +43,7 @@ export function priceLines(track: Track, layout: Layout): PriceLine[] {
   return priced(track.model.line.id, track.prices, drafts);
 }
 
-/** The cleaning visit, from where the tool goes in. */
+/** The cleaning visit, from the tool's insertion point. */
 function visitDrafts(track: Track, { cells, visit }: Layout): Draft[] {
   if (!visit) return [];
   const passed = track.cells.filter((cell) => overlaps(cell, visit));
@@ -57,7 +57,7 @@ function visitDrafts(track: Track, { cells, visit }: Layout): Draft[] {
   );
 }
 
-/** Everything that is paid for one hole: digging, protecting and closing it, and the new pipe in a launch pit. */
+/** Everything paid for one excavation: digging, protecting and closing it, and the new pipe in a launch pit. */
 function holeDrafts(track: Track, hole: Hole): Draft[] {
   const action = hole.serves[0] ?? null;
   const where = `excavation ${holeLetter(hole.id)}`;

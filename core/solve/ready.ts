@@ -6,7 +6,7 @@ import { lineModel } from '../line/model.js';
 import { restrictionsOf } from './restrictions.js';
 import type { ScopedLine } from './way.js';
 
-/** A job laid out and graded once, ready to be scoped under any school or pins. */
+/** A job laid out and graded once, ready to be scoped under any repair approach or pins. */
 export interface ReadiedJob {
   readonly job: Job;
   readonly rules: Rules;

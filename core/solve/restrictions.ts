@@ -7,31 +7,31 @@ import { everyMethod, methodBit, methodRegistry, methodRow } from '../methods/in
 import { int } from '../search/columns.js';
 import { stationOf, type Track } from '../track/track.js';
 
-/** What a pin, or a question asked of the search, allows on a stretch. */
+/** Restriction from a pin, or from a question put to the search, on a stretch. */
 export interface Restriction extends Interval {
-  /** Bit mask of the methods allowed on every cell this overlaps. */
+  /** Bit mask of the methods allowed on every cell it overlaps. */
   readonly allowed: number;
   /** No action runs past `from_ft` in one piece. */
   readonly split?: boolean;
-  /** What it is called where it stands in the way; a plain pin says its two ends. */
+  /** Its name when it blocks something; a plain pin is named by its two ends. */
   readonly says?: string;
 }
 
-/** Overlaps only the cell beside a pin's end, ft. */
+/** Overlaps only the cell next to a pin's end, ft. */
 const beside_ft = 0.02;
 
 const without = (these: readonly Method[]): number =>
   these.reduce((mask, method) => mask & ~methodBit(method), everyMethod());
 
-/** Methods whose actions would be one with this method's where they touch. */
+/** Methods whose actions would merge with this method's where they touch. */
 function alike(method: Method): Method[] {
   const kind = methodRow(method).work?.kind;
   return methodRegistry.rows.flatMap(({ id, work }) => (kind && work?.kind === kind ? [id] : []));
 }
 
 /**
- * Pins as restrictions: a pin with a method forces it, one with `never` forbids those, one with `split` lets no action
- * run past. Where a pinned action ends, the cell beside it takes no method of its kind, or the two would be one.
+ * Pins as restrictions: a pin with a method forces it, one with `never` forbids those methods, one with `split` lets no
+ * action run past. Where a pinned action ends, the next cell takes no method of its kind, or the two would merge.
  */
 export function restrictionsOf(pins: readonly Pin[] | undefined, model: LineModel): Restriction[] {
   return (pins ?? []).flatMap((pin): Restriction[] => {
@@ -67,7 +67,7 @@ export const forbidding = (method: Method, { from_ft, to_ft }: Interval): Restri
   allowed: without([method]),
 });
 
-/** Methods each cell may take: restrictions laid over the masks of the track's obligations. */
+/** Methods each cell may take: restrictions applied to the masks of the track's obligations. */
 export function allowedUnder(
   { cells }: Track,
   masks: Int32Array,

@@ -22,17 +22,17 @@ export interface TrackInput {
   readonly rules: Rules;
   readonly prices: Prices;
   readonly school: School;
-  /** Ids of findings that must be cured on top of what the school asks. */
+  /** Ids of findings that must be cured beyond what the repair approach requires. */
   readonly extra?: readonly string[];
 }
 
 const pit_ft = { launch: 3, burst: 4 } as const;
-/** A shield cannot be set this near to a utility that crosses, ft. Common practice. */
+/** A shield cannot be set this close to a crossing utility, ft. Common practice. */
 const shieldRoom_ft = 2;
 
 /**
- * Cuts a line at everything that can make one foot unlike the next, then into parts of at most 1 ft. Cells `beside`, of
- * the same line under other duties, are taken over where it is cut alike.
+ * Cuts a line wherever one foot may differ from the next, then into parts of at most 1 ft. Cells `beside`, from the
+ * same line under other obligations, are reused where the cuts are the same.
  */
 export function trackOf(input: TrackInput, beside?: Track): Track {
   const { model, condition, rules, prices, school } = input;
@@ -71,7 +71,7 @@ export function trackOf(input: TrackInput, beside?: Track): Track {
   };
 }
 
-/** A cell says nothing that hangs on the school: what must be cleaned is the same under each. */
+/** Cells do not depend on the repair approach: what must be cleaned is the same under each. */
 const isSameLine = (one: Track, other: TrackInput): boolean =>
   one.model === other.model &&
   one.condition === other.condition &&
@@ -84,7 +84,9 @@ const isAt = (x: number | undefined, station_ft: number): boolean =>
 type SurfaceStretch = Interval & { readonly kind: SurfaceKind };
 type OwnerStretch = Interval & { readonly owner: OwnerKind };
 
-/** What lies over, under and along the whole line, with alike neighbors joined: how it was said changes nothing. */
+/**
+ * What lies over, under and along the whole line, with equal neighbors joined: how it was entered makes no difference.
+ */
 interface Laid {
   readonly surfaces: readonly SurfaceStretch[];
   readonly owners: readonly OwnerStretch[];
@@ -109,7 +111,7 @@ function stretchesOf(model: LineModel): Laid {
   };
 }
 
-/** A line in stretches of what is true at each place; alike neighbors are one. */
+/** A line in stretches of equal facts. */
 function joined<T>(
   all: readonly Interval[],
   extent: Interval,
@@ -190,14 +192,14 @@ function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: Track
 const isScale = ({ placed: { entry } }: Judged) => entry.finding === 'deposit' && entry.of === 'scale';
 const isOwed = ({ place }: Judged, { cleaned }: Obligations) => cleaned.some((each) => overlaps(each, place));
 
-/** The ends of a cell, and where the fall changes inside it: one of them is its worst place. */
+/** The ends of a cell, and any change of fall inside it: one of them is its worst place. */
 const placesOf = ({ from_ft, to_ft }: Interval, model: LineModel): number[] => [
   from_ft,
   to_ft,
   ...kinksOf(model).filter((x) => x > from_ft && x < to_ft),
 ];
 
-/** The loads of that place of a cell where a liner has to be thickest, and that thickness. */
+/** The loads at the place of a cell that needs the thickest liner, and that thickness. */
 function thickestLiner(
   depths_ft: readonly number[],
   at: { pipe: Cell['pipe']; surface: SurfaceKind; findings: readonly Judged[]; exposed: boolean },

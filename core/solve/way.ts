@@ -15,7 +15,7 @@ import { prepare, type Prepared } from './prepare.js';
 import { mobilisationLines, priceLines } from './price.js';
 import type { Restriction } from './restrictions.js';
 
-/** One line as the search sees it: laid out, graded, with its pins as restrictions. */
+/** One line as input to the search: laid out and graded, with its pins as restrictions. */
 export interface ScopedLine {
   readonly model: LineModel;
   readonly condition: Condition;
@@ -33,18 +33,18 @@ export interface LineWay {
         prices: readonly PriceLine[];
         cleanouts: readonly CleanoutWork[];
         carried: number;
-        /** Feet that must be cured and are not, for nothing here may. */
+        /** Feet that must be cured and are not, because no method may cure them. */
         uncured_ft: number;
       }
     | undefined;
 }
 
-/** The cheapest scope of a job under one school. */
+/** The cheapest scope of a job under one repair approach. */
 export interface Way {
   readonly school: School;
   readonly feasible: boolean;
   readonly lines: readonly LineWay[];
-  /** Lines of the scope; those of new and mended cleanouts come after them. */
+  /** Price lines of the scope; those of new and repaired cleanouts come after them. */
   readonly priceLines: readonly PriceLine[];
   readonly cleanoutLines: readonly PriceLine[];
   readonly scope: number;
@@ -57,15 +57,20 @@ export interface WayInput {
   readonly rules: Rules;
   readonly prices: Prices;
   readonly school: School;
-  /** Findings that must be cured on top, by line id. */
+  /** Findings to cure as well, by line id. */
   readonly extra?: ReadonlyMap<string, readonly string[]>;
-  /** The same lines readied before, under another school or other duties: what holds for both is taken over. */
+  /**
+   * The same lines prepared before, under another repair approach or other obligations; whatever applies to both is
+   * reused.
+   */
   readonly beside?: readonly Prepared[];
   /** Further restrictions, by line id. */
   readonly forbid?: ReadonlyMap<string, readonly Restriction[]>;
 }
 
-/** Readies every line for searching under a school: breaks, actions, holes and what leaving would carry. */
+/**
+ * Prepares every line for searching under a repair approach: breaks, actions, excavations and expected future costs.
+ */
 export function prepareLines(input: WayInput): Prepared[] {
   return input.lines.map(({ model, condition }, i) => {
     const { rules, prices, school, extra, beside } = input;
@@ -74,7 +79,7 @@ export function prepareLines(input: WayInput): Prepared[] {
   });
 }
 
-/** Finds the cheapest scope under a school; a line with no way at all does not hold up the others. */
+/** Finds the cheapest scope under a repair approach; a line with no feasible scope does not block the others. */
 export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLines(input)): Way {
   const lines = chosenLines(input, prepared);
   const all = [
@@ -102,7 +107,7 @@ function chosenLines(input: WayInput, prepared: readonly Prepared[]): LineWay[] 
     ...(input.forbid?.get(model.line.id) ?? []),
   ]);
   const together = cheapest(prepared, restrictions);
-  // Pins that collide on one line do not hold up the others.
+  // Conflicting pins on one line do not block the others.
   const open = prepared.map((each, i) => together !== undefined || hasWay(each, restrictions[i] ?? []));
   const within = <T>(all: readonly T[]) => all.filter((_, i) => open[i]);
   const plans = [...((together ?? cheapest(within(prepared), within(restrictions)))?.plans ?? [])];
@@ -130,7 +135,7 @@ function chosenLines(input: WayInput, prepared: readonly Prepared[]): LineWay[] 
 const uncuredFeet = ({ cells }: Track, layout: Layout): number =>
   cells.reduce((sum, cell, i) => sum + (layout.cells[i]?.uncured ? cell.to_ft - cell.from_ft : 0), 0);
 
-/** Feet that a way leaves uncured although its school says they must be cured. */
+/** Feet left uncured although the repair approach says they must be cured. */
 export const uncuredBy = ({ lines }: Pick<Way, 'lines'>): number =>
   lines.reduce((sum, { chosen }) => sum + (chosen?.uncured_ft ?? 0), 0);
 

@@ -1,6 +1,6 @@
-/** Words that carry no meaning for a log: they are passed over and shown pale. */
+/** Filler words without meaning for a log: skipped and shown pale. */
 
-/** Taken out wherever they stand, even between a number and its unit. */
+/** Removed wherever they occur, even between a number and its unit. */
 export const interjections: readonly string[] = [
   ...[
     'um',
@@ -73,7 +73,7 @@ export const interjections: readonly string[] = [
   ],
 ];
 
-/** Passed over where nothing else takes them. */
+/** Skipped where nothing else uses them. */
 const small =
   `a an the this that these those it its it's he she they them we us you i i'm i've i'd i'll we're we've we'll you're you've your our my
   is are was were be been being am do does did done has have had having will would can could should may shall
@@ -97,7 +97,7 @@ const small =
     .split(/\s+/)
     .filter(Boolean);
 
-/** Phrases that say nothing of the pipe, though a word of them might. */
+/** Phrases that say nothing about the pipe, though a word of them might. */
 const phrases: readonly string[] = [
   ...[
     'nothing to worry about',

@@ -1,11 +1,11 @@
 import { rewrite, type Heard } from './heard.js';
 import { phraseAt } from './phrases.js';
 
-/** Stands before what was said not to be there. */
+/** Precedes something stated to be absent. */
 export const denial = '¬';
-/** Stands where one thing may end and the next begin: "there's", "we've got". */
+/** Marks a possible boundary between two things: "there's", "we've got". */
 export const boundary = '¦';
-/** Stands for what was written last: "same again", "another one". */
+/** Stands for the previous entry: "same again", "another one". */
 export const onceMoreMark = '↻';
 
 const see = String.raw`(?:see|saw|find|found|have|got|get|spot|notice|note)(?:ing|ed)?`;
@@ -16,8 +16,8 @@ const denials = new RegExp(
 );
 
 /**
- * Marks denials: "no roots", "I don't see any cracks", "without", "neither … nor". Phrases of the trade that hold such a
- * word ("not seen", "does not arrive", "no bottom") stand as they are, and so do corrections: "no, 31.5", "31, no 32".
+ * Marks denials: "no roots", "I don't see any cracks", "without", "neither … nor". Trade phrases containing such a word
+ * ("not seen", "does not arrive", "no bottom") stay as they are, and so do corrections: "no, 31.5", "31, no 32".
  */
 export function markDenials(heard: Heard): Heard {
   const kept = tradePhrases(heard.text);
@@ -33,7 +33,7 @@ export function markDenials(heard: Heard): Heard {
   });
 }
 
-/** Where phrases of the trade with a "no" or "not" of their own stand. */
+/** Places of trade phrases with a "no" or "not" of their own. */
 function tradePhrases(text: string): [number, number][] {
   const found: [number, number][] = [];
   for (const { index } of text.matchAll(/\b[a-z]/gi)) {

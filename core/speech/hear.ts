@@ -7,9 +7,9 @@ import { figureIdioms, rewriteAll, spokenIdioms } from './idioms.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
 
-/** Holds the place of a character that is not to be touched: quotes, ids, names. */
+/** Placeholder for a protected character: quotes, ids, names. */
 const masked = '\uE000';
-/** Holds the place of a name: a thing of its own. */
+/** Placeholder for a name, which is a thing of its own. */
 export const maskedName = '\uE003';
 const quotes = /(?<![0-9½¼¾⅛⅜⅝⅞⅓⅔])"(?:[^"]|"")*"|#(?:"(?:[^"]|"")*"|[^\s;,"]+)/g;
 
@@ -17,7 +17,7 @@ const longestFirst = (all: readonly string[]): string[] => [...all].sort((a, b) 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const anyOf = (all: readonly string[]): string => longestFirst(all).map(escaped).join('|');
 
-/** Words taken out before anything is read: "um", "you know". */
+/** Words removed before anything is read: "um", "you know". */
 export const interjection = new RegExp(
   String.raw`(?<![\w'’-])(?:${anyOf(interjections)})(?![\w'’-])\s*,?`,
   'gi',
@@ -31,31 +31,33 @@ const pipeToPipe = new RegExp(
   String.raw`(?:\bfrom\s+(?:the\s+)?)?\b(?<!\d\s*['′]\s*)(${bore}${material})(?:\s+pipe)?\s+(?:(?:over|in|on|and|goes|going|changes|changing|back|transitions?|transitioning|turns|turning|switching)\s+)*(?:to|into|then)\s+${someWords}(?=${bore}${material}\b)`,
   'gi',
 );
-/** "abs/clay": the same, as it is typed. */
+/** "abs/clay": the same, typed. */
 const pipeSlashPipe = new RegExp(String.raw`\b(${bore}${material})\s*/\s*(?=${bore}${material}\b)`, 'gi');
 const toPipe = new RegExp(
   String.raw`\b(?:(?:changes?|changed|changing|transitions?|transitioned|transitioning|turns?|turned|turning|becomes)\s+(?:back\s+|over\s+|right\s+|again\s+)*(?:(?:in|on)?to\s+)?|(?:goes|going|went|go|switch(?:es|ed)?|converts?|back|then|over)\s+(?:back\s+|over\s+|right\s+|again\s+)*(?:in|on)?to\s+)${someWords}(?=${bore}${material}\b)`,
   'gi',
 );
-/** "same again at 50", "another one at 22": what was written last, once more. */
+/** "same again at 50", "another one at 22": the previous entry again. */
 const onceMore =
   /\b(?:same\s+(?:again|thing|deal|story)(?:\s+again)?|(?:another|one\s+more)(?:\s+one)?(?=\s*$|\s*[,.;]|\s+(?:of\s+(?:those|them)\s+)?(?:at|@|right|here|\d|~))|same(?=\s+(?:at|here)\b)|ditto|more\s+of\s+the\s+same)\b/gi;
-/** "a 45 at 20", "another ninety": a bend, called by its degrees. */
+/** "a 45 at 20", "another ninety": a bend, named by its degrees. */
 const bendByDegrees = new RegExp(
   String.raw`\b(?:a|an|another|the|our|my|that)\s+(?:\w+\s+)?(11\.25|22\.5|22|45|60|72|90)(?:\s*-?\s*degrees?|\s*°)?(?!\s*(?:feet|ft|foot|%|percent|inch|in\b|'|or\b|to\b|-|\.\d|\d|o['’]?clock))(?:\s+(?:bend|turn|elbow|ell|sweep|fitting))?\b`,
   'gi',
 );
 
-/** What was heard, and its shape: the same text with quotes, ids and names masked, so that no word is seen in them. */
+/**
+ * The text as rewritten, and the same text with quotes, ids and names masked so that no word is matched inside them.
+ */
 export interface Hearing {
   readonly heard: Heard;
   readonly shape: string;
 }
 
 /**
- * What was typed or said, in the words of the typed line (docs/log-line.md): numbers in figures, hedges as `~`, ranges
- * as "46 to 50", "abs to clay" as `abs > clay`, denials marked, interjections taken out. Quoted words, ids and the given
- * names stand as they are. Every character keeps its place in the original. Time grows with the length of the text.
+ * Speech or typing in the words of the typed line (docs/log-line.md): numbers as digits, hedges as `~`, ranges as "46
+ * to 50", "abs to clay" as `abs > clay`, denials marked, filler removed. Quoted words, ids and the given names stay as
+ * they are. Every character keeps its place in the original. Time grows with the length of the text.
  */
 export function hear(text: string, names: readonly string[] = []): Hearing {
   const hidden = hide(text, names);
@@ -86,11 +88,11 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   return { heard: unmask(heard, text, hidden), shape: heard.text };
 }
 
-/** Stand for the two marks of a quote, which a bare " after a number is not. */
+/** Placeholders for the two marks of a quote, as opposed to a bare " after a number. */
 export const openQuote = '\uE001';
 export const closeQuote = '\uE002';
 
-/** Quotes, ids and names behind a mask of the same length. */
+/** Masks quotes, ids and names at the same length. */
 function hide(text: string, names: readonly string[]): string {
   const own = names.filter((name) => /[a-z]/i.test(name) && words[name.toLowerCase()] === undefined);
   const hidden = text.replace(quotes, (whole) => masked.repeat(whole.length));
@@ -101,7 +103,7 @@ function hide(text: string, names: readonly string[]): string {
       );
 }
 
-/** Puts back what was masked; each masked character stands for itself, and the marks of a quote for an open and a close. */
+/** Restores what was masked, character by character, and quote marks for the two placeholders. */
 function unmask(heard: Heard, original: string, hidden: string): Heard {
   const marks = new Map<number, string>();
   for (const { index, 0: whole } of original.matchAll(quotes)) {

@@ -1,7 +1,7 @@
-/** Text that is being put into other words, with the place of every character in what was typed or said. */
+/** Text being rewritten, with the place of every character in the original. */
 export interface Heard {
   readonly text: string;
-  /** First and past-the-last place of each character in the original. */
+  /** First and past-the-end position of each character in the original. */
   readonly from: readonly number[];
   readonly to: readonly number[];
 }
@@ -12,7 +12,7 @@ export const heardAs = (text: string): Heard => ({
   to: Array.from({ length: text.length }, (_, i) => i + 1),
 });
 
-/** Place of a stretch of the rewritten text in the original. */
+/** Position of a stretch of the rewritten text in the original. */
 export function placeOf(heard: Heard, from: number, to: number): { from: number; to: number } {
   const start = heard.from[from] ?? heard.to.at(-1) ?? 0;
   return { from: start, to: Math.max(start, to > from ? (heard.to[to - 1] ?? start) : start) };
@@ -27,8 +27,8 @@ export function slice(heard: Heard, from: number, to?: number): Heard {
 }
 
 /**
- * Puts other words in place of each match of a pattern (which carries the flag `g`); undefined leaves the match as it
- * stands. Every new character has the place of the whole match.
+ * Replaces each match of a pattern (with the flag `g`); undefined leaves the match unchanged. Every new character gets
+ * the position of the whole match.
  */
 export function rewrite(
   heard: Heard,

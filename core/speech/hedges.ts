@@ -1,16 +1,16 @@
 import { rewrite, type Heard } from './heard.js';
 import { footMark, inchMark, number } from './numbers.js';
 
-/** Hedged readings and ranges as people say them, in the few forms that the typed line knows: ~46, 46 to 50. */
+/** Hedged readings and ranges as people say them, in the forms the typed line has: ~46, 46 to 50. */
 
 const g = (pattern: string) => new RegExp(pattern, 'gi');
 const measure = String.raw`\s*(?:-\s*(?:${number})\s*)?(?:%|percent|per\s+cent|${inchMark}|o['’]?clock|deg|:\d|°)`;
 const hedge = String.raw`(?:(?:right|somewhere|just)\s+)?(?:'?about|'?bout|around|near)|approximately|approx\.?|roughly|(?:or\s+)?maybe|perhaps|probably|i['’]?d\s+say|i\s+would\s+say|let['’]?s\s+say|say|call\s+(?:it|that)|looks?\s+like|like|close\s+to|just\s+(?:over|under|shy\s+of)|(?:a\s+)?little\s+(?:over|under)|almost|nearly`;
 const feet = String.raw`(?:\s*${footMark})?`;
-/** A number in figures with nothing after it that says it is no reading. */
+/** A number in digits that is not followed by anything that rules out a reading. */
 const plain = String.raw`\d+(?:\.\d+)?(?![\d.]*(?:[\d:/%]|\s*(?:%|percent|o['’]?clock)))`;
 
-/** "about 30 percent" is 30 percent; "about 46" is a reading called about. */
+/** "about 30 percent" is 30 percent; "about 46" is an approximate reading. */
 const hedgedNumbers = (heard: Heard): Heard =>
   rewrite(heard, g(String.raw`\b(?:${hedge})\s+(?:(?:${hedge})\s+)*(?=(at\s+)?(${number}))`), (match) => {
     const [whole] = match;
@@ -55,7 +55,7 @@ const steps: readonly [RegExp, string | ((match: RegExpExecArray) => string | un
   ],
 ];
 
-/** "41, maybe 42": about half way; of percent or inches it is a range. */
+/** "41, maybe 42": about halfway; for percent or inches it is a range. */
 function either(heard: Heard): Heard {
   return rewrite(
     heard,

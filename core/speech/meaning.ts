@@ -7,7 +7,7 @@ export type QuotedField = 'why' | 'mark' | 'of' | 'what' | 'photo';
 
 /** What a typed word or phrase means. Longer phrases are tried first. */
 export type Meaning =
-  /** `weak` sets give way to any other word: "hairline cracks" are hairline, though the plural says several. */
+  /** `weak` fields yield to any other word: "hairline cracks" are hairline, although the plural says several. */
   | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Sets; readonly weak?: Sets }
   | { readonly is: 'field'; readonly set: Sets }
   | { readonly is: 'material'; readonly material: Material }
@@ -21,25 +21,25 @@ export type Meaning =
   | { readonly is: 'about-point'; readonly set: Partial<Point> }
   /** A stretch called at one end only: `start` opens it, `end` closes the one that is open. */
   | { readonly is: 'end-call'; readonly end: 'start' | 'end' }
-  /** The next quoted words belong to this field, not to the note. */
+  /** The next quoted text belongs to this field, not to the note. */
   | { readonly is: 'quoted'; readonly field: QuotedField }
   | { readonly is: 'clock'; readonly clock: number | readonly [number, number] }
   /** What drains there: the name of a branch, or what a test ran water from. */
   | { readonly is: 'served'; readonly what: string }
   /** "Two inches of water": a belly, where nothing else is named. */
   | { readonly is: 'of-water' }
-  /** On both sides: a thing on each. */
+  /** On both sides: one thing on each. */
   | { readonly is: 'both-sides' }
-  /** A `weak` size gives way to a measure: "some roots, 20 percent". */
+  /** A `weak` size yields to a measure: "some roots, 20 percent". */
   | { readonly is: 'size'; readonly size: Size; readonly weak?: true }
-  /** A liner lies in the pipe just named, or in the one named next. */
+  /** The pipe just named, or named next, is lined. */
   | { readonly is: 'lined' }
-  /** The pipe just named lies on this side, whichever way the head looks. */
+  /** The pipe just named is on this side, whichever way the head faces. */
   | { readonly is: 'side'; readonly side: 'upstream' | 'downstream' }
-  /** The pipes lie the other way round. */
+  /** The pipes are the other way round. */
   | { readonly is: 'swapped' }
-  /** Not what the words before it said: "just a stain". */
+  /** Denies the words before it: "just a stain". */
   | { readonly is: 'retract' }
-  /** Why nothing was seen; the camera saw nothing unless another thing is named. */
+  /** Why the view was lost; the camera saw nothing unless another thing is named. */
   | { readonly is: 'hidden-why'; readonly why: string }
   | { readonly is: 'nothing' };

@@ -1,4 +1,6 @@
-/** Numbers as people write them in a log: 41.5, 41 1/2, 41½, 41' 6", 41ft 6in; clock times; and back into text. */
+/**
+ * Numbers as people write them in a log: 41.5, 41 1/2, 41½, 41' 6", 41ft 6in; clock times; and formatting them again.
+ */
 
 const vulgar: Readonly<Record<string, number>> = {
   '½': 1 / 2,
@@ -19,12 +21,12 @@ const fraction = String.raw`(?:\d+\/\d+|${vulgarClass})`;
 export const number = String.raw`(?:\d+\s+${fraction}|\d+${vulgarClass}|${fraction}|${decimal})`;
 export const footMark = String.raw`(?:'|’|′|ft\b\.?|feet\b|foot\b)`;
 export const inchMark = String.raw`(?:"|”|″|in\b\.?|inch(?:es)?\b)`;
-/** A distance in feet, perhaps with inches, without capture groups. */
+/** A distance in feet, optionally with inches, without capture groups. */
 export const distance = String.raw`(?:\d+\s*${footMark}\s*${number}\s*${inchMark}|${number}\s*${footMark}?)`;
 export const clockTime = String.raw`(?:1[0-2]|[1-9])(?::[0-5]\d)?`;
 export const dash = String.raw`(?:-|–|—|to\b|until\b)`;
 
-/** The value of a `number`. */
+/** The numeric value of a `number`. */
 export function toNumber(text: string): number {
   const spread = text.trim().replace(new RegExp(vulgarClass, 'g'), (sign) => ` ${vulgar[sign] ?? 0}`);
   return spread.split(/\s+/).reduce((sum, part) => {
@@ -34,7 +36,7 @@ export function toNumber(text: string): number {
   }, 0);
 }
 
-/** The value of a `distance`, ft. Feet from inches are cleared of binary dust. */
+/** The value of a `distance`, ft, with binary rounding error from inches removed. */
 export function toFeet(text: string): number {
   const match = new RegExp(String.raw`^(\d+)\s*${footMark}\s*(${number})\s*${inchMark}`, 'i').exec(
     text.trim(),
@@ -43,17 +45,17 @@ export function toFeet(text: string): number {
   return toNumber(text.replace(new RegExp(`${footMark}\\s*$`, 'i'), ''));
 }
 
-/** A clock time such as 4:30 as a position, 0 < c ≤ 12. */
+/** A time such as 4:30 as a clock position, 0 < c ≤ 12. */
 export function toClock(time: string): number {
   const [hours = '12', minutes = '0'] = time.replace(/\s*o['’]?clock/i, '').split(':');
   const at = (Number(hours) % 12) + Number(minutes) / 60;
   return at === 0 ? 12 : at;
 }
 
-/** A number that `toNumber` reads back to the same value. */
+/** Formats a number so that `toNumber` returns the same value. */
 export const numberText = (value: number): string => String(value);
 
-/** A clock position in the shortest form that reads back to the same value: 4:30, or the bare decimal. */
+/** Shortest form of a clock position that reads back to the same value: 4:30, or the plain decimal. */
 export function clockText(at: number): string {
   const minutes = Math.round((at % 1) * 60);
   const hours = Math.floor(at) === 0 ? 12 : Math.floor(at);

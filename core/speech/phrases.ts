@@ -9,7 +9,7 @@ for (const phrase of Object.keys(words).sort((a, b) => b.length - a.length)) {
 }
 const longestPhrase = 60;
 
-/** The longest known phrase at the start of a text; it ends at a word's end. */
+/** The longest known phrase at the start of a text, ending at a word boundary. */
 export function phraseAt(text: string): { phrase: string; meaning: Meaning } | undefined {
   const lower = text.slice(0, longestPhrase).toLowerCase().replaceAll('’', "'");
   const phrase = byWord
@@ -20,17 +20,17 @@ export function phraseAt(text: string): { phrase: string; meaning: Meaning } | u
 }
 
 /**
- * What would finish the word being typed: the rest of the first known phrase that begins with it, or nothing. A word or
- * phrase that is whole is never made longer.
+ * Completion of the word being typed: the rest of the first known phrase that begins with it. A complete word or phrase
+ * is never extended.
  */
 export function completion(text: string): string {
   const part = text.slice(text.lastIndexOf(';') + 1).toLowerCase();
-  // A unit after its number is a whole word, whatever longer words begin with it.
+  // A unit after its number is a whole word, even if longer words begin with it.
   if (/[\d½¼¾⅛⅜⅝⅞]\s*(?:in|ft|f|i)$/.test(part)) return '';
   const typing = /[a-z-]+$/.exec(part)?.[0] ?? '';
   if (typing.length < 2 || words[typing] || isWhole(part)) return '';
   for (const [whole] of part.matchAll(/(?<![a-z0-9-])[a-z].*$/g)) {
-    // Try the longest tail first, so that two-word phrases complete too.
+    // Longest tail first, so that two-word phrases complete too.
     const tails = [whole, ...[...whole.matchAll(/\s+(.+)$/g)].map(([, tail]) => tail ?? '')];
     for (const tail of tails) {
       const match = tail.length >= 2 ? longer(tail) : undefined;
@@ -43,7 +43,7 @@ export function completion(text: string): string {
 }
 const inOrder = ownWords.filter((word) => words[word]?.is !== 'nothing');
 
-/** The first known phrase that begins with these words, one that adds no further word before the rest. */
+/** The first known phrase beginning with these words, preferring one that adds no word before the rest. */
 function longer(tail: string): string | undefined {
   const all = inOrder.filter((each) => each.startsWith(tail) && each !== tail);
   const wordsIn = (text: string) => text.split(' ').length;
@@ -51,13 +51,13 @@ function longer(tail: string): string | undefined {
   return even.find((each) => !each.includes('-')) ?? even[0] ?? all[0];
 }
 
-/** True where a known phrase ends with the text. */
+/** True where the text ends in a known phrase. */
 const isWhole = (text: string): boolean =>
   [...text.matchAll(/(?<![a-z0-9'’-])[a-z]/g)].some(
     ({ index }) => phraseAt(text.slice(index))?.phrase.length === text.length - index,
   );
 
-/** Known words close to a mistyped one, for the message under it. */
+/** Known words close to a misspelled one, for the message below it. */
 export function closest(word: string): string | undefined {
   const lower = word.toLowerCase();
   const begun = lower.length >= 2 && /^[a-z]+$/.test(lower) ? longer(lower) : undefined;
@@ -71,7 +71,7 @@ export function closest(word: string): string | undefined {
   return best;
 }
 
-/** Edits between two words, given up past `most`. */
+/** Edit distance between two words, abandoned above `most`. */
 function distance(a: string, b: string, most: number): number {
   if (Math.abs(a.length - b.length) >= most) return most;
   let row = Array.from({ length: b.length + 1 }, (_, i) => i);

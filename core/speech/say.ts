@@ -14,7 +14,7 @@ const eighths: Record<string, string> = {
   '0.875': '⅞',
 };
 
-/** Inches as people say them: ¾, 1 ½, 2.2. */
+/** Inches for display: ¾, 1 ½, 2.2. */
 export function sayInches(inches: number): string {
   const whole = Math.floor(inches);
   const part = eighths[String(Math.round((inches - whole) * 1000) / 1000)];
@@ -44,7 +44,7 @@ export const sayPipe = (pipe: Pipe | undefined): string =>
     .filter(Boolean)
     .join(' ');
 
-/** What an entry is, without its place: "Roots, 15 % of the diameter, 11 to 2 o’clock, at a joint". */
+/** An entry without its place: "Roots, 15 % of the diameter, 11 to 2 o’clock, at a joint". */
 export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) => id): string {
   switch (entry.kind) {
     case 'point':
@@ -103,7 +103,7 @@ function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
     .join(', ');
 }
 
-/** A point by its name, with what makes it the one it is: "bend 1, 45°". */
+/** A point by name, with its distinguishing field: "bend 1, 45°". */
 export const pointWords = (name: string, point: Point | undefined): string =>
   [
     point?.name ?? name.replaceAll('-', ' '),
@@ -114,7 +114,7 @@ export const pointWords = (name: string, point: Point | undefined): string =>
     .filter(Boolean)
     .join(', ');
 
-/** The whole sentence a preview shows, with the reading as it was called. */
+/** The full sentence of a preview, with the reading as called. */
 export function sayEntry(
   entry: Entry,
   pointName?: (id: string) => string,
@@ -131,7 +131,7 @@ export function sayEntry(
   return [sayWhat(entry, pointName), reading].filter(Boolean).join(', ') + note;
 }
 
-/** A place told by other things: "3 ft past the change", "between the change and the main". */
+/** A place given relative to other things: "3 ft past the change", "between the change and the main". */
 function sayRelation({ after, before, plus_ft }: Entry, entryName: (id: string) => string): string {
   if (after === undefined) return '';
   if (before !== undefined) return `between ${entryName(after)} and ${entryName(before)}`;

@@ -2,7 +2,7 @@ import { materialRegistry } from '../catalog/materials.js';
 import { rewrite, type Heard } from './heard.js';
 import { footMark, inchMark, number } from './numbers.js';
 
-/** Numbers as they are spoken, "forty six and a half", put into figures: 46.5. */
+/** Converts spoken numbers, "forty six and a half", to digits: 46.5. */
 
 const ones = [
   ...[
@@ -34,7 +34,7 @@ const spokenRun = new RegExp(
   'gi',
 );
 
-/** One number at the head of the words, and how many it took. */
+/** One number at the start of the words, and how many words it used. */
 function cardinal(words: readonly string[]): { value: number; used: number } {
   let used = 0;
   let value = 0;
@@ -48,7 +48,7 @@ function cardinal(words: readonly string[]): { value: number; used: number } {
       value += after;
       used++;
     } else if (first === 1 && after !== undefined && after >= 10) {
-      // "one twelve" is how people say 112.
+      // "one twelve" means 112.
       value = 100 + after;
       used++;
       const unit = next();
@@ -92,7 +92,7 @@ function cardinal(words: readonly string[]): { value: number; used: number } {
   return { value, used: Math.max(1, used) };
 }
 
-/** A run of number words in figures: "thirty one seven" 31.7, "ten fifteen" 10-15, "forty seven eight" about 47.5. */
+/** A run of number words as digits: "thirty one seven" 31.7, "ten fifteen" 10-15, "forty seven eight" about 47.5. */
 function figures(text: string, unit: boolean): string {
   const words = text
     .toLowerCase()
@@ -108,7 +108,7 @@ function figures(text: string, unit: boolean): string {
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a >= 20 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 ? `~${a + 0.5}` : `${a}.${b}`;
-  // "twenty six, twenty seven" is a reading that is not sure.
+  // "twenty six, twenty seven" is an uncertain reading.
   if (!unit && a >= 10 && b === a + 1) return `~${a + 0.5}`;
   // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
   if (a < b && (b < 10 ? b === a + 1 : a >= 10) && !(unit && a % 5 !== 0)) return `${a}-${b}`;
@@ -123,7 +123,7 @@ const unitNext = new RegExp(
 );
 const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]\s*)$/i;
 
-/** "One" and "zero" alone are numbers only beside a unit or a place word: "this one" is none. */
+/** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: Heard): Heard {
   return rewrite(heard, spokenRun, (match) => {
     const said = match[0].toLowerCase();
@@ -153,7 +153,7 @@ const round = (value: number): string => String(Math.round(value * 1000) / 1000)
 const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
 const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|under\s+water|underwater|submerged|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
 
-/** Fractions as they are spoken, beside a whole number, inches, or "full". */
+/** Spoken fractions next to a whole number, inches, or "full". */
 function fractions(heard: Heard): Heard {
   const g = (pattern: string) => new RegExp(pattern, 'gi');
   const steps: readonly [RegExp, (match: RegExpExecArray, before: string) => string][] = [
@@ -169,7 +169,7 @@ function fractions(heard: Heard): Heard {
     [
       g(String.raw`\b${article}${part}(?:\s+of)?(?:\s+an?)?[\s-]+(?:inch(?:es)?|in)\b`),
       ([, count, of = ''], before) =>
-        // "at forty, quarter inch" is no forty and a quarter.
+        // "at forty, quarter inch" is not forty and a quarter.
         `${/\d\s*$/.test(before) ? ', ' : ''}${over(count)}/${under(of)} in`,
     ],
     [
@@ -180,7 +180,7 @@ function fractions(heard: Heard): Heard {
       g(String.raw`(?<![\d./])([1-9])/([2-9]|16)\s+${ofPipe}`),
       ([, count = '', of = '']) => `${Math.round((100 * Number(count)) / Number(of))}%`,
     ],
-    // At the end of what is said, a share or inches by what it is of: whoever reads it there knows.
+    // At the end of a phrase, a percentage or inches: the context there tells what it measures.
     [
       g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|eighth))(?=\s*(?:$|[,.;]))`),
       ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
@@ -228,5 +228,5 @@ const feetAndInches = (heard: Heard): Heard =>
     ([, feet = '', inches = '']) => (Number(inches) < 12 ? `${feet}' ${inches}"` : undefined),
   );
 
-/** Every number that was spoken, in figures. */
+/** Converts every spoken number in the text to digits. */
 export const spokenNumbers = (heard: Heard): Heard => feetAndInches(fractions(numberWords(heard)));

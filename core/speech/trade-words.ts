@@ -6,7 +6,7 @@ import type { PointKind, Size } from '../job/vocabulary.js';
 import { chatter } from './chatter.js';
 import type { Meaning, QuotedField } from './meaning.js';
 
-/** The words of the trade, as people say them, and what each means. Findings and materials bring their own. */
+/** Trade words and their meanings. Findings and materials add their own. */
 
 type Rows = readonly (readonly [phrases: string, meaning: Meaning])[];
 const nothing: Meaning = { is: 'nothing' };
@@ -282,7 +282,7 @@ const clocks: Rows = [
   ],
 ];
 
-/** Every row of findings/kinds says its own words. */
+/** Every row of findings/kinds adds its own words. */
 const spokenFindings = (): Record<string, Meaning> =>
   Object.fromEntries(
     findingRegistry.rows.flatMap(({ id, spoken, says = [] }): [string, Meaning][] => [
@@ -308,7 +308,7 @@ const listed = (rows: Rows): Record<string, Meaning> =>
     rows.flatMap(([phrases, meaning]) => phrases.split(/,\s*/).map((each) => [each, meaning])),
   );
 
-/** A noun in the plural means what it means alone. */
+/** A plural noun means the same as its singular. */
 function plurals(table: Readonly<Record<string, Meaning>>): Record<string, Meaning> {
   return Object.fromEntries(
     Object.entries(table)
@@ -323,10 +323,10 @@ const trade = {
   ...spokenMaterials(),
 };
 
-/** The words of the trade without their plurals, those most said first. */
+/** Trade words without plurals, the most common first. */
 export const ownWords: readonly string[] = Object.keys(trade);
 
-/** The words of the trade and those that mean nothing, by the word or phrase in lower case. */
+/** Trade words and filler, by the word or phrase in lower case. */
 export const words: Readonly<Record<string, Meaning>> = {
   ...Object.fromEntries([...chatter].map((word) => [word, nothing])),
   ...plurals(trade),

@@ -1,12 +1,12 @@
 import { distance, footMark, inchMark, number, toFeet, toNumber } from './numbers.js';
 
-/** What a field asks for: a plain number, feet, money, or a share that is typed in percent and kept as a fraction. */
+/** Type of a number field: a plain number, feet, money, or a fraction entered in percent. */
 export type Measure = 'number' | 'feet' | 'money' | 'share';
 
-/** What a field of the job file asks for, by the unit in its name; something a foot is no feet. */
+/** Field type from the unit in a job-file field name; a rate per foot is not feet. */
 export const measureOfField = (name: string): Measure => (/(?<!_per)_ft$/.test(name) ? 'feet' : 'number');
 
-/** What would be right, for a field that could not be read. */
+/** Message for a field that could not be read: what would be right. */
 export const measureWords: Readonly<Record<Measure, string>> = {
   number: 'a number, such as 12 or 5 1/2',
   feet: 'feet, such as 12.5, 5 1/2 or 5\'6"',
@@ -24,8 +24,8 @@ const patterns: Readonly<Record<Measure, RegExp>> = {
 };
 
 /**
- * Reads a number as people type it into a field: with thousands marked, a fraction, feet and inches, a percent sign.
- * Undefined where it is none.
+ * Reads a number as typed into a field: thousands separators, fractions, feet and inches, a percent sign. Undefined
+ * where it is not a number.
  */
 export function typedNumber(text: string, measure: Measure): number | undefined {
   const said = text.trim().replace(/(\d),(?=\d{3}(?!\d))/g, '$1');
@@ -40,10 +40,10 @@ function sizeOf(size: string, measure: Measure): number | undefined {
   if (!patterns[measure].test(size)) return undefined;
   if (measure === 'feet') return toFeet(size);
   const value = toNumber(size.replace(/[$%]|percent/gi, ''));
-  // A share of 7.25 % is kept as 0.0725, without binary dust.
+  // 7.25 % becomes 0.0725, without binary rounding error.
   return measure === 'share' ? Math.round(value * 1e8) / 1e10 : value;
 }
 
-/** A kept number as a field shows it: a share in percent. */
+/** A stored number formatted for its field: a fraction in percent. */
 export const numberInField = (value: number | undefined, measure: Measure): string =>
   value === undefined ? '' : String(measure === 'share' ? Math.round(value * 1e10) / 1e8 : value);

@@ -3,7 +3,7 @@ import type { Line, Run } from '../job/schema.js';
 import { counterPrior, readingSd, scaleSd } from './counter.js';
 import { pointKey, type Reading, type Tape, type ThingKey } from './things.js';
 
-/** The least-squares answer for the runs of one line, in one frame with the datum at 0. */
+/** The least-squares solution for the runs of one line, in one frame with the datum at 0. */
 export interface Adjustment {
   /** Station of a thing, ft; undefined where nothing ties it to the datum. */
   station: (key: ThingKey) => number | undefined;
@@ -11,24 +11,24 @@ export interface Adjustment {
   covariance: (a: ThingKey, b: ThingKey) => number;
   zero: (run: Run) => number;
   scale: (run: Run) => number;
-  /** Where a reading puts its thing by its own run, ft. */
+  /** Station of a reading's thing according to its own run, ft. */
   place: (reading: Reading) => number;
-  /** Residual over its own standard deviation. */
+  /** Residual divided by its own standard deviation. */
   readingMisfit: (reading: Reading) => number;
   tapeMisfit: (tape: Tape) => number;
 }
 
 const directionOf = (run: Run) => (run.direction === 'downstream' ? 1 : -1);
 
-/** One whitened row: what it says of the runs and the places they go in at by column, and of the thing it is a reading of. */
+/** One whitened row: coefficients for runs and access points by column, and for the thing it reads. */
 interface Row {
   readonly terms: readonly (readonly [number, number])[];
   readonly right: number;
-  /** Factor of the thing; none where the row is about runs alone. */
+  /** Coefficient of the thing; none where the row involves runs only. */
   readonly thing?: { readonly key: ThingKey; readonly factor: number };
 }
 
-/** Rows over named unknowns: scales, zeros and accesses by column, things by key. The datum is 0 and no unknown. */
+/** Rows over named unknowns: scales, zeros and access points by column, things by key. The datum is fixed at 0. */
 function rowsOf(line: Line, runs: readonly Run[], readings: readonly Reading[], tapes: readonly Tape[]) {
   const datum = pointKey(line.datum);
   const accesses = new Set(runs.map(({ access }) => pointKey(access)));
@@ -72,14 +72,14 @@ function rowsOf(line: Line, runs: readonly Run[], readings: readonly Reading[], 
   return { rows, columns };
 }
 
-/** A thing put in terms of the columns: its station is `own` less `by` times theirs, with a variance of its own. */
+/** A thing expressed in the columns: its station is `own` less `by` times the columns, with its own variance. */
 interface Eliminated {
   readonly own: number;
   readonly by: readonly (readonly [number, number])[];
   readonly variance: number;
 }
 
-/** What the rows of one thing come to, summed over its rows. */
+/** Sums over the rows of one thing. */
 function eliminated(rows: readonly Row[]): Eliminated {
   let [weight, right] = [0, 0];
   const by = new Map<number, number>();
@@ -97,9 +97,9 @@ function eliminated(rows: readonly Row[]): Eliminated {
 }
 
 /**
- * Solution and covariance of the normal equations. No row names two things, so each thing is eliminated first (the Schur
- * complement) and only scales, zeros and accesses are solved together: the work grows with the readings and not with their
- * cube.
+ * Solution and covariance of the normal equations. No row involves two things, so each thing is eliminated first (the
+ * Schur complement) and only scales, zeros and access points are solved together: the work grows with the readings and
+ * not with their cube.
  */
 function solveRows(rows: readonly Row[], size: number) {
   const ofThing = new Map<ThingKey, Row[]>();
@@ -122,7 +122,7 @@ function solveRows(rows: readonly Row[], size: number) {
   for (const [key, own] of ofThing) {
     const thing = eliminated(own);
     things.set(key, thing);
-    // A thing read once fits its reading and says nothing of the rest.
+    // A thing read once fits its reading exactly and constrains nothing else.
     if (own.length === 1) continue;
     for (const row of own) addRow(row.terms, row.right, 1);
     const sd = Math.sqrt(thing.variance);
@@ -138,9 +138,9 @@ function solveRows(rows: readonly Row[], size: number) {
 }
 
 /**
- * Weighted least squares over X = X_a + d·(s·r − z): every reading, tape and counter prior one row, all linear
- * in the stations X, scales s and zeros z. Rows are whitened by their standard deviations, so the inverse of the
- * normal matrix is the covariance. Every run given must be tied to the datum (see `tiedRuns`).
+ * Weighted least squares over X = X_a + d·(s·r − z): every reading, tape and counter prior is one row, linear in the
+ * stations X, scales s and zeros z. Rows are whitened by their standard deviations, so the inverse of the normal matrix
+ * is the covariance. Every run given must be tied to the datum (see `tiedRuns`).
  */
 export function adjust(
   line: Line,
@@ -160,10 +160,10 @@ export function adjust(
   const valueOf = (name: string) => {
     if (name === datum) return 0;
     const value = raw(name);
-    // The elimination leaves dust of some 1e-14; a reading of 81.7 less a riser of 1.7 is 80 exactly.
+    // Elimination leaves errors of about 1e-14; a reading of 81.7 less a riser of 1.7 is exactly 80.
     return value === undefined ? undefined : Math.round(value * 1e9) / 1e9;
   };
-  /** How a name moves with the columns. */
+  /** Derivative of a named unknown by the columns. */
   const movesWith = (name: string): Eliminated['by'] => {
     const column = columns.get(name);
     return column === undefined
@@ -196,10 +196,7 @@ export function adjust(
   };
 }
 
-/**
- * The runs that a chain of shared things and tapes ties to the datum.
- * Without such a chain a run's feet are known only among themselves.
- */
+/** Runs tied to the datum by a chain of shared things and tapes. Without one, a run's distances are only relative. */
 export function tiedRuns(
   line: Line,
   runs: readonly Run[],

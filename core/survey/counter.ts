@@ -1,6 +1,6 @@
 import type { Line, Point, Run } from '../job/schema.js';
 
-/** What is believed of a run's counter before any reading: zero `z` and scale `s`, with standard deviations. */
+/** Prior for a run's counter: zero `z` and scale `s`, with standard deviations. */
 export interface CounterPrior {
   readonly zero_ft: number;
   readonly zeroSd_ft: number;
@@ -11,7 +11,7 @@ export interface CounterPrior {
 /** The scale of every counter is 1 ± this (1 sd). */
 export const scaleSd = 0.01;
 
-/** How far the level pipe lies from where the head goes in, where nobody measured it. Common practice. */
+/** Distance from where the head goes in to the level pipe, where nobody measured it. Common practice. */
 function usualRiser(access: Point | undefined): { riser_ft: number; sd_ft: number; what: string } {
   if (access?.through === 'roof-vent') return { riser_ft: 16, sd_ft: 4, what: 'top of the vent' };
   if (access?.through === 'pulled-toilet') return { riser_ft: 1.5, sd_ft: 0.5, what: 'flange' };
@@ -19,7 +19,7 @@ function usualRiser(access: Point | undefined): { riser_ft: number; sd_ft: numbe
   return { riser_ft: 4, sd_ft: 1, what: 'cap' };
 }
 
-/** Zero of a run's counter at the level pipe of its access. Common practice; every number a default. */
+/** Zero of a run's counter at the level pipe of its access point. Common practice; every number is a default. */
 export function counterPrior(line: Line, run: Run): CounterPrior {
   const access = line.points.find((point) => point.id === run.access);
   const riser = access?.riser_ft;
@@ -52,7 +52,7 @@ export function counterPrior(line: Line, run: Run): CounterPrior {
   }
 }
 
-/** Standard deviation of one reading, ft: what was called "about" is the loosest, whatever the pass. */
+/** Standard deviation of one reading, ft: "about" is the loosest, whatever the pass. */
 export function readingSd(pass: 'out' | 'back' | undefined, about: boolean | undefined): number {
   if (about) return 1.5;
   return pass === 'out' ? 1 : 0.5;

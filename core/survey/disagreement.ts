@@ -5,15 +5,15 @@ import type { Adjustment } from './adjust.js';
 import { tiedRuns } from './adjust.js';
 import type { Reading, Tape, ThingKey } from './things.js';
 
-/** Readings of one thing that may differ this much before it must be settled, ft. Common practice. */
+/** Readings of one thing that differ by more than this must be settled, ft. Common practice. */
 const mostSpread_ft = 2;
-/** A row further off than so many of its own standard deviations is named. */
+/** A row off by more than this many of its own standard deviations is reported. */
 const mostMisfit = 3;
 
 export interface Disagreement {
   readonly readings: readonly Reading[];
   readonly kept: Reading | undefined;
-  /** Whether a person settled it with `use`. */
+  /** Whether a user settled it with `use`. */
   readonly byUse: boolean;
   readonly spread_ft: number;
   readonly message: string;
@@ -26,9 +26,9 @@ export interface Settled {
 }
 
 /**
- * Finds things whose readings disagree and picks the reading that stands: the one marked `use`, else the last
- * way-back one not called "about", else the last way-back one, else the last. The others are dropped, unless a run
- * would lose its only tie to the datum. A tape gives way only to a reading a person marked `use`.
+ * Finds things whose readings disagree and picks the reading to keep: the one marked `use`, else the last back-pass one
+ * not called "about", else the last back-pass one, else the last. The others are dropped, unless a run would lose its
+ * only tie to the datum. A tape is overruled only by a reading a user marked `use`.
  */
 export function settleDisagreements(
   line: Line,
@@ -75,7 +75,7 @@ export function settleDisagreements(
   return { disagreements, dropped, droppedTapes };
 }
 
-/** Readings of one run are compared raw; of different runs, where each puts the thing. */
+/** Readings of one run are compared raw; readings of different runs by the station each gives. */
 function spreadOf(own: readonly Reading[], solve: Adjustment): number {
   let most = 0;
   own.forEach((one, index) => {

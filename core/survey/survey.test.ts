@@ -3,7 +3,7 @@ import { survey } from './survey.js';
 import { pointKey } from './things.js';
 import type { Entry, Line, Run } from '../job/schema.js';
 
-// Check values of the weighted least squares were worked out apart from this program; the deviations of readings,
+// Check values of the weighted least squares were computed independently of this program; the deviations of readings,
 // counters and tapes are common practice.
 
 const line = (runs: Run[], points: Line['points'] = []): Line => ({
@@ -99,7 +99,7 @@ test('readings over 2 ft apart are named, never averaged: the way back stands, o
     );
   const unsettled = apart(false);
   expect(unsettled.endsOf('out')?.from.station_ft).toBeCloseTo(47, 9);
-  // 3.4 ft to the reading that was dropped is wider than 2 sd of the one that stands.
+  // 3.4 ft to the dropped reading is wider than 2 sd of the one kept.
   expect(unsettled.endsOf('out')?.from.plusMinus_ft).toBeCloseTo(3.4, 9);
   expect(unsettled.warnings.map(({ rule }) => rule)).toEqual(['reading-disagreement']);
   expect(unsettled.warnings[0]?.message).toContain('52.1');
@@ -154,8 +154,9 @@ test('the clock is turned by the water and mirrored for a head looking upstream'
   expect(turnClock([10, 1], 6, 'upstream')).toEqual([11, 2]);
 });
 
-// A reading that leaves more than three of its own standard deviations is said: common practice. Pulled back it is good to
-// 0.5 ft by itself, with its counter and zero to 1.55 ft at 95 %; the tape hardly gives.
+// A reading off by more than three of its own standard deviations is reported: common practice. On the back pass it
+// is good to
+// 0.5 ft by itself, with its counter and zero to 1.55 ft at 95 %; the tape hardly moves.
 test('a reading out of step with a tape is said past three of its own deviations, and averaged up to there', () => {
   const warned = (apart_ft: number) =>
     survey(
@@ -165,7 +166,7 @@ test('a reading out of step with a tape is said past three of its own deviations
       ),
     ).warnings.some(({ rule }) => rule === 'reading-disagreement');
   const misfits = Array.from({ length: 60 }, (_, i) => i / 10).map(warned);
-  // Once said it stays said, on both sides alike.
+  // Once reported it stays reported, symmetrically.
   const first = misfits.indexOf(true);
   expect(misfits.slice(first).every(Boolean)).toBe(true);
   expect(Array.from({ length: 60 }, (_, i) => -i / 10).map(warned)).toEqual(misfits);

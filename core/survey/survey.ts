@@ -17,13 +17,13 @@ import {
   type ThingNames,
 } from './things.js';
 
-/** Which runs are solved together: those that make the scope, an older look, or the look after the repair. */
+/** Which runs are solved together: those for the scope, an older inspection, or the post-repair inspection. */
 export type Frame = 'scope' | 'earlier' | 'after-repair';
 
 export const frameOf = (stage: Stage | undefined): Frame =>
   stage === 'earlier' || stage === 'after-repair' ? stage : 'scope';
 
-/** A thing on the line: its station, ± (2 sd, or widened where readings disagreed), and what was read of it. */
+/** A thing on the line: its station, ± (2 sd, or wider where readings disagreed), and its readings. */
 export interface Placed {
   readonly key: ThingKey;
   readonly station_ft: number;
@@ -34,7 +34,7 @@ export interface Placed {
 
 export interface PlacedReading {
   readonly reading: Reading;
-  /** Where this reading alone puts the thing, ft. */
+  /** Station from this reading alone, ft. */
   readonly place_ft: number;
   readonly dropped: boolean;
 }
@@ -42,7 +42,7 @@ export interface PlacedReading {
 export interface Survey {
   readonly frame: Frame;
   readonly placed: ReadonlyMap<ThingKey, Placed>;
-  /** Ends of an entry in the order given; undefined for an entry of a run that nothing ties to the datum. */
+  /** Ends of an entry in the order given; undefined for an entry of a run not tied to the datum. */
   endsOf: (entryId: string) => { from: Placed; to: Placed | undefined } | undefined;
   point: (id: string) => Placed | undefined;
   /** ± of the length between two things, ft; their errors are correlated. */
@@ -54,8 +54,9 @@ export interface Survey {
 }
 
 /**
- * Readings to stations for the runs of one line in one frame: weighted least squares, disagreements judged once on
- * the solve with all rows, each settled by one reading, and solved again. Stations and lengths in ft with ± 2 sd.
+ * Converts readings to stations for the runs of one line in one frame: weighted least squares, disagreements found once
+ * on the solution with all rows, each settled by one reading, then solved again. Stations and lengths in ft with ± 2
+ * sd.
  */
 export function survey(line: Line, frame: Frame = 'scope'): Survey {
   const names = nameThings(line);
@@ -93,12 +94,12 @@ export function survey(line: Line, frame: Frame = 'scope'): Survey {
   };
 }
 
-/** The readings of a frame and what they came to, twice: with all rows, and without what disagreements dropped. */
+/** The readings of a frame and two solutions: with all rows, and without those dropped in disagreements. */
 interface Solution {
   readonly runs: readonly Run[];
   readonly tied: ReadonlySet<Run>;
   readonly tapes: readonly Tape[];
-  /** Readings of tied runs; those taken while the head was still in the riser are kept apart. */
+  /** Readings of tied runs; those made with the head still in the riser are separate. */
   readonly readings: readonly Reading[];
   readonly inRiser: readonly Reading[];
   readonly settled: Settled;
@@ -128,10 +129,10 @@ function solve(line: Line, runs: readonly Run[], names: ThingNames): Solution {
   };
 }
 
-/** Things as they are placed one by one, and what a person must know of them. */
+/** Things as they are located one by one, and warnings about them. */
 interface Placing {
   readonly placed: ReadonlyMap<ThingKey, Placed>;
-  /** Things whose ± is that of the furthest reading dropped, ft. */
+  /** Things whose ± is the distance to the farthest dropped reading, ft. */
   readonly widened: ReadonlyMap<ThingKey, number>;
   readonly warnings: readonly Warning[];
   put: (key: ThingKey, station_ft: number, plusMinus_ft: number) => void;
@@ -235,7 +236,7 @@ function furthestDropped(
     .reduce((most, reading) => Math.max(most, Math.abs(solved.place(reading) - station)), 0);
 }
 
-/** Entries without a reading: so far past another, or somewhere between two. */
+/** Entries without a reading: a distance past another, or between two. */
 function placeByOrder(
   entries: ReadonlyMap<string, { entry: Entry; run: Run }>,
   { placed, warn, put }: Placing,

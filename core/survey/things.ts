@@ -1,8 +1,8 @@
 import type { Entry, Line, Run } from '../job/schema.js';
 
 /**
- * A thing is one place on the line that readings are readings of. Its key is `point:ID` for a shared point,
- * or `entry:ID` and `entry:ID:to` for the two ends of an entry.
+ * A thing is one place on the line, with any number of readings. Its key is `point:ID` for a shared point, or
+ * `entry:ID` and `entry:ID:to` for the two ends of an entry.
  */
 export type ThingKey = string;
 
@@ -13,19 +13,19 @@ export interface ThingNames {
   keyOf: (entryId: string, end: 'from' | 'to') => ThingKey;
 }
 
-/** The ends of one thing that several entries are readings of, by the keys they were first called by. */
+/** The ends of one thing read by several entries, by their first keys. */
 interface Thing {
   readonly run: Run;
   upstream?: { key: ThingKey; raw_ft: number };
   downstream?: { key: ThingKey; raw_ft: number };
-  /** An end that was called alone, until another entry calls both. */
+  /** A single called end, until another entry calls both. */
   alone?: { key: ThingKey; raw_ft: number };
 }
 
 /**
- * Names every entry's ends. Each is its own thing unless `sameAs` or a shared point makes two readings one. Two entries
- * of one thing join end by end, by where they lie, either way round: pulling back, the far end comes first. An end that
- * is called alone joins the one it is nearest to.
+ * Assigns keys to every entry's ends. Each is its own thing unless `sameAs` or a shared point joins two readings. Two
+ * entries of one thing are joined end by end, by station, in either direction: pulling back, the far end comes first. A
+ * single called end joins the nearer one.
  */
 export function nameThings(line: Line): ThingNames {
   const from = new Map<string, ThingKey>();
@@ -60,7 +60,7 @@ export function nameThings(line: Line): ThingNames {
   };
 }
 
-/** Joins an end that was called alone to the nearer end of the thing it is of. */
+/** Joins a single called end to the nearer end of its thing. */
 function joinAlone(thing: Thing, run: Run, { reading_ft }: Entry, own: ThingKey): ThingKey {
   const raw_ft = reading_ft ?? 0;
   const { upstream, downstream } = thing;
@@ -75,7 +75,7 @@ function joinAlone(thing: Thing, run: Run, { reading_ft }: Entry, own: ThingKey)
   return thing.alone.key;
 }
 
-/** Joins two ends to those of the thing they are of, upstream to upstream. */
+/** Joins two ends to those of their thing, upstream to upstream. */
 function joinBoth(
   thing: Thing,
   run: Run,
@@ -101,7 +101,7 @@ export interface Reading {
   readonly run: Run;
   readonly entry: Entry;
   readonly end: 'from' | 'to';
-  /** What the counter showed, ft. */
+  /** Counter reading, ft. */
   readonly raw_ft: number;
 }
 
@@ -130,7 +130,7 @@ export interface Tape {
 
 const tapeSd_ft = 0.25;
 
-/** Tapes on points hold for every run; a tape made at a locate holds with the runs it belongs to. */
+/** Tapes on points apply to every run; a tape made at a locate applies with the runs it belongs to. */
 export function tapesOf(line: Line, runs: readonly Run[], names: ThingNames): Tape[] {
   const points = line.points.flatMap((point): Tape[] =>
     point.station_ft === undefined || point.id === line.datum

@@ -5,7 +5,7 @@ import type { Protection } from '../excavation/section.js';
 import type { Verdict } from '../explain/verdict.js';
 import { deep } from './spoken-job.js';
 
-/** A job as a plumber meets it: the log as he would say it, and what a good one would do about it. */
+/** A job as a plumber would describe it: the log in his words, and what a good one would do about it. */
 export interface FieldJob {
   readonly title: string;
   readonly log: readonly string[];
@@ -15,14 +15,14 @@ export interface FieldJob {
   readonly expect: Expected;
 }
 
-/** The same in words that a test can check. */
+/** The same, in terms a test can check. */
 export interface Expected {
   readonly verdict?: Verdict;
   /** One of these methods at a station. */
   readonly at?: Readonly<Record<number, Method | readonly Method[]>>;
   readonly holes?: number;
   readonly held?: Protection;
-  /** Money, as the parts of the work come to by the rates: the price lies between six and sixteen tenths of it. */
+  /** Money, from the parts of the work at the rates: the price must lie between 0.6 and 1.6 times it. */
   readonly about?: number;
   readonly referredTo?: string;
   readonly notPossible?: number;
@@ -35,7 +35,7 @@ export interface Expected {
 const set = (...methods: (keyof typeof p.mobilisation)[]) =>
   methods.reduce((sum, method) => sum + (p.mobilisation[method] ?? 0), 0);
 const perFoot = (bore: number) => p.pipe_per_ft['pvc-sch40']?.[String(bore)] ?? 0;
-/** A hole held upright or in a shield over so many feet, its earth, its walls, its surface, and pipe in it. */
+/** An excavation shored or in a shield over this many feet: volume, walls, surface, and the pipe in it. */
 function dug(feet: number, depth: number, surface: SurfaceKind = 'lawn', bore = 4): number {
   const [long, wide] = [feet + 5, depth > 3.4 ? 3 : 1.8];
   const yards = (long * wide * depth) / 27;

@@ -3,7 +3,7 @@ import type { LineModel } from '../line/model.js';
 import type { Placed } from '../survey/survey.js';
 import type { ScopedLine } from '../solve/way.js';
 
-/** A line as read from its other end: every station s becomes from + to − s, and what faced one way faces the other. */
+/** A line read from its other end: every station s becomes from + to − s, and every direction is reversed. */
 export function mirrored({ model, condition, restrictions }: ScopedLine): ScopedLine {
   const sum = model.extent.from_ft + model.extent.to_ft;
   const flip = (x: number) => sum - x;
@@ -46,7 +46,7 @@ export function mirrored({ model, condition, restrictions }: ScopedLine): Scoped
       ...model.profile,
       depth: (x) => model.profile.depth(flip(x)),
       ground: (x) => model.profile.ground(flip(x)),
-      // What fell from left to right still falls from left to right.
+      // A slope keeps its direction.
       invert: (x) => -model.profile.invert(flip(x)),
       located: model.profile.located.map(at).reverse(),
     },

@@ -22,7 +22,7 @@ const bits = [
   ...['\u0000', '\u202e', '🙂', '\ud800', '\n', '\t', ''],
 ];
 
-/** A typed line as nobody would type it: words of the log in any order, marks, and whatever else there is. */
+/** A typed line as nobody would type it: log words in any order, punctuation, and anything else. */
 export const oddLine = fc.oneof(
   fc.string({ maxLength: 60, unit: 'binary' }),
   fc.array(fc.constantFrom(...bits), { maxLength: 16 }).map((all) => all.join(' ')),
@@ -61,7 +61,7 @@ export const oddChange = fc.record({
 });
 type OddChange = typeof oddChange extends fc.Arbitrary<infer T> ? T : never;
 
-/** A copy of a value with one thing changed, found by turning so far at each fork. */
+/** A copy of a value with one thing changed, at a random place. */
 export function withOddChange(whole: unknown, { at, does, value }: OddChange): unknown {
   const copy = structuredClone(whole);
   let inside = copy as Record<string, unknown>;

@@ -6,8 +6,8 @@ import { prepareLines, wayOf } from '../solve/way.js';
 import { lineView, type LineView } from '../views/line-view.js';
 
 /**
- * A scope under the job's own school alone, for tests that look at nothing else: without the other ways, what
- * the unseen may prove and, unless asked for, the alternatives, which are most of the work.
+ * A scope under the job's own repair approach alone, for tests that need nothing else: without the other options, the
+ * price range and, unless asked for, the alternatives, which are most of the work.
  */
 export function ownScope(ready: ReadiedJob, alternatives = false): OwnScope {
   const { lines, rules, prices } = ready;
@@ -19,20 +19,20 @@ export function ownScope(ready: ReadiedJob, alternatives = false): OwnScope {
   return { ...own, lines: toTheEnd(alternativesTo(own.lines, { way, input, prepared })) };
 }
 
-/** A scope with the other ways and the range beside it, without runners-up and options. */
+/** A scope with the other options and the price range, without runners-up and optional cures. */
 export function scopeWithWays(ready: ReadiedJob): Scope {
   for (const step of scopeSteps(ready)) if (step?.ifUnseenIs) return { ...step, ifUnseenIs: step.ifUnseenIs };
   throw new Error('a scope ends with its range');
 }
 
-/** The same with the parts it leaves out empty, for what takes a whole scope. */
+/** The same with the missing parts empty, for code that takes a whole scope. */
 export const bareScope = (ready: ReadiedJob): Scope => ({
   ...ownScope(ready),
   ways: [],
   ifUnseenIs: { sound: 0, failed: 0 },
 });
 
-/** The first line of a job as the sheet has it, with its own scope beside it. */
+/** The first line of a job as on the sheet, with its scope. */
 export function ownView(job: Job): { readonly view: LineView; readonly scope: OwnScope } {
   const ready = readyJob(job);
   const [line] = ready.lines;

@@ -6,7 +6,7 @@ import { schools, surfaceKinds } from '../job/vocabulary.js';
 export interface RandomOptions {
   readonly length_ft?: readonly [number, number];
   readonly lines?: number;
-  /** At most so many findings; `exactly` so many. */
+  /** At most this many findings; `exactly` this many. */
   readonly findings?: number;
   readonly exactly?: boolean;
 }
@@ -120,7 +120,7 @@ const randomDepths = (from: Source, length: number) => [
   ...(from.chance(0.85) ? [{ station_ft: length, invert_ft: from.between(2.5, 8) }] : []),
 ];
 
-/** Cleanouts, the main, and now and then a tie-in, a bend or a valve. */
+/** Cleanouts, the main, and now and then a branch, a bend or a valve. */
 const randomPoints = (from: Source, at: () => number) => [
   {
     id: 'CO1',

@@ -1,7 +1,7 @@
 import type { Entry, Job, Line } from '../job/schema.js';
 import { parseLogLine } from '../logline/parse.js';
 
-/** An invented job whose log is typed as it would be spoken, on a run zeroed in the pipe of its first cleanout. */
+/** An invented job with its log typed as spoken, on a run zeroed in the pipe of its first cleanout. */
 export function spokenJob(
   title: string,
   log: readonly string[],

@@ -4,7 +4,7 @@
  */
 
 type Fields = Readonly<Record<string, unknown>>;
-/** What an entry must hold; `point` holds what is known of a point that is met. */
+/** Expected fields of an entry; `point` has those of a point it reads. */
 export type Spoken = readonly [line: string, ...entries: Fields[]];
 
 const f = (reading_ft: number, finding: string, more: Fields = {}): Fields => ({
@@ -108,7 +108,7 @@ const dictated: readonly Spoken[] = [
   ['cleanout at sixty', p(60, 'cleanout')],
 ];
 
-/** Says "about" of everything. */
+/** Says "about" for everything. */
 const hedger: readonly Spoken[] = [
   ['approximately 46 roots', f(46, 'roots', { about: true })],
   ['roots at like 46', f(46, 'roots', { about: true })],
@@ -278,7 +278,7 @@ const breathless: readonly Spoken[] = [
   ['roots at 10, 20 percent', f(10, 'roots', { percent: 20 })],
 ];
 
-/** Trade words from all over. */
+/** Trade words from all regions. */
 const synonyms: readonly Spoken[] = [
   ['46 fracture', f(46, 'crack')],
   ['46 multiple fractures', f(46, 'crack', { form: 'several' })],
@@ -358,7 +358,7 @@ const chatty: readonly Spoken[] = [
   ['can’t see anything from 60 to 57', hidden(60, 57)],
 ];
 
-/** Starts and ends, depths, tests, and second thoughts. */
+/** Starts and ends, depths, tests, and corrections. */
 const careful: readonly Spoken[] = [
   ['33 belly starts; 28 belly ends', { kind: 'finding', reading_ft: 33, open: true }, s(33, 28, 'belly')],
   ['15 belly ends; 20 belly starts', { kind: 'finding', reading_ft: 15, open: true }, s(15, 20, 'belly')],
@@ -399,7 +399,7 @@ const careful: readonly Spoken[] = [
   ['60 not seen because "lens dirty"', { kind: 'hidden', reading_ft: 60, why: 'lens dirty' }],
 ];
 
-/** Feet and inches, marks and dashes. */
+/** Feet and inches, punctuation and dashes. */
 const measurer: readonly Spoken[] = [
   ['41\' 6" roots', f(41.5, 'roots')],
   ['41ft 6in roots', f(41.5, 'roots')],

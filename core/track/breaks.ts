@@ -10,23 +10,23 @@ import type { LineModel } from '../line/model.js';
 import type { Obligations } from './track.js';
 
 const crossingRoom_ft = 2;
-/** A liner's sound end beyond a place that must be cured, ft. */
+/** Sound pipe needed for a liner's end beyond a place that must be cured, ft. */
 const soundEnd_ft = 1;
 const mostCell_ft = 1;
-/** A line of more feet than this is cut into so many parts, and work on it may end at so many places. */
+/** A line of more feet than this is cut into this many parts, and work on it may end at this many places. */
 export const mostParts = 500;
 
-/** The longest cell of a line: a foot, and more where the line is too long for that. */
+/** The longest cell of a line: a foot, or more where the line is too long for that. */
 export const longestCell_ft = ({ from_ft, to_ft }: Interval): number =>
   Math.max(mostCell_ft, (to_ft - from_ft) / mostParts);
 
-/** Whether a point belongs to the pipe. A tree or a property line beside it changes nothing about where work may end. */
+/** Whether a point is part of the pipe. A tree or a property line does not change where work may end. */
 export const isOfThePipe = ({ kind }: Pick<Point, 'kind'>): boolean =>
   kind !== 'tree' && kind !== 'property-line' && kind !== 'other';
 
 /**
- * Where one foot may be unlike the next, or where a method may want to end: then equal parts of at most 1 ft between
- * them. Stretches must come joined where they are alike, so that a split that says nothing makes no break.
+ * Breaks where one foot may differ from the next, or where a method may want to end, then equal parts of at most 1 ft
+ * between them. Stretches must come joined where they are equal, so that a meaningless split makes no break.
  */
 export function breaksOf(
   model: LineModel,
@@ -36,7 +36,7 @@ export function breaksOf(
   stretches: readonly Interval[],
 ): number[] {
   const ends = (all: readonly Interval[]) => all.flatMap(({ from_ft, to_ft }) => [from_ft, to_ft]);
-  // The same under every school, so that the looser one may always do what the stricter does.
+  // The same under every repair approach, so that the looser one can always do what the stricter does.
   const wanted = [
     ...condition.findings.filter(isCurable).map(({ place }) => place),
     ...duties.cured.map(({ place }) => place),
@@ -60,7 +60,10 @@ export function breaksOf(
   return fineBreaks(oneWithin(candidates, model.extent), longestCell_ft(model.extent));
 }
 
-/** Ends that methods want about a place: sound ends of a liner, and the least length of new pipe with the place in its middle. */
+/**
+ * Ends that methods may want around a place: sound ends of a liner, and the least length of new pipe centered on the
+ * place.
+ */
 function wantedAbout({ from_ft, to_ft }: Interval, { leastNewPipe_ft }: Rules): number[] {
   const middle = (from_ft + to_ft) / 2;
   return [
@@ -72,11 +75,11 @@ function wantedAbout({ from_ft, to_ft }: Interval, { leastNewPipe_ft }: Rules): 
   ];
 }
 
-/** Next to an end of the line: the least old pipe left there, and the least new pipe beside it. */
+/** Near an end of the line: the least old pipe left there, and the least new pipe beside it. */
 const atTheEnds = ({ from_ft, to_ft }: Interval, { leastGap_ft, leastNewPipe_ft }: Rules): number[] =>
   [leastGap_ft, leastGap_ft + leastNewPipe_ft].flatMap((x) => [from_ft + x, to_ft - x]);
 
-/** Equal parts of at most so many feet between neighboring breaks. */
+/** Equal parts of at most this many feet between neighboring breaks. */
 function fineBreaks(coarse: readonly number[], most_ft: number): number[] {
   return coarse.flatMap((from_ft, index) => {
     const to_ft = coarse[index + 1];
@@ -94,7 +97,7 @@ export const kinksOf = ({ profile, line }: LineModel): number[] => [
   ...(line.ground ?? []).map(({ station_ft }) => station_ft),
 ];
 
-/** Stations where a hole may just reach one of the depths at which its rules change. */
+/** Stations where an excavation may just reach a depth at which its rules change. */
 function depthCrossings(model: LineModel, { depthMargin_percent }: Rules): number[] {
   const { profile, extent } = model;
   const kinks = [extent.from_ft, ...kinksOf(model), extent.to_ft]
@@ -114,7 +117,7 @@ function depthCrossings(model: LineModel, { depthMargin_percent }: Rules): numbe
   });
 }
 
-/** Sorted breaks inside the line; those within 0.01 ft are one, and the line's own ends always stand. */
+/** Sorted breaks inside the line; those within 0.01 ft are one, and the line's own ends always stay. */
 export function oneWithin(candidates: readonly number[], { from_ft, to_ft }: Interval): number[] {
   const kept = [from_ft];
   if (to_ft - from_ft <= sameStation_ft) return kept;
@@ -126,8 +129,8 @@ export function oneWithin(candidates: readonly number[], { from_ft, to_ft }: Int
 }
 
 /**
- * Of the breaks at which an action may end, no more than a search can weigh: where there are more, those that must stand
- * and one in each part of the line. Indexes into the breaks, rising.
+ * The breaks where an action may end, limited to what a search can handle: where there are more, the required ones and
+ * one per part of the line. Indexes into the breaks, rising.
  */
 export function fewEnough(
   all: readonly number[],

@@ -9,14 +9,17 @@ import { isOfThePipe } from './breaks.js';
 
 type Thing = NonNullable<ReturnType<LineModel['survey']['point']>>;
 
-/** An end this near to a finding it covers is there for it, ft; one further off is described by what it stands on. */
+/**
+ * An end this close to a finding it covers is placed for it, ft; one farther off is described by the thing it stands
+ * on.
+ */
 const endsFor_ft = 2;
-/** With nothing to stand on, an end is still there for a finding this far inside, ft. */
+/** With nothing to stand on, an end is still placed for a finding this far inside, ft. */
 const endsForAtMost_ft = 5;
 
 /**
- * The thing that an action's end at each break is measured from, and its ±: the finding that the end is there to cover
- * (that finding's own end); else the point it stands on; else the nearest thing of the pipe.
+ * The thing from which an action's end at each break is measured, and its ±: the finding it is placed to cover (that
+ * finding's own end); else the point it stands on; else the nearest thing of the pipe.
  */
 export function endsOf(
   model: LineModel,
@@ -48,7 +51,7 @@ export function endsOf(
   };
 }
 
-/** The first finding that lies whole inside an action that starts, or ends, here, if it is near. */
+/** The first finding completely inside an action that starts, or ends, here, if it is close. */
 function nearestInside(
   findings: readonly Judged[],
   x: number,
@@ -63,7 +66,7 @@ function nearestInside(
   return best;
 }
 
-/** Everything of the pipe whose station is known: what else stands on the ground says nothing of where the pipe's things lie. */
+/** Everything of the pipe with a known station: other things on the ground do not locate the pipe. */
 function thingsOfThePipe({ points, entries }: LineModel, condition: Condition): Thing[] {
   const told = entries.filter(({ entry }) => ['change', 'joint', 'locate', 'hidden'].includes(entry.kind));
   const all = [
@@ -73,7 +76,7 @@ function thingsOfThePipe({ points, entries }: LineModel, condition: Condition): 
   return [...new Map(all.map((thing) => [thing.key, thing])).values()];
 }
 
-/** The nearest thing, the less sure one of two as near. */
+/** The nearest thing; of two equally near, the less certain. */
 function nearestThing(things: readonly Thing[], x: number): Thing | undefined {
   let best: Thing | undefined;
   for (const thing of things) {
@@ -89,8 +92,8 @@ function nearestThing(things: readonly Thing[], x: number): Thing | undefined {
 }
 
 /**
- * Where old pipe may be cut: anywhere but within a piece whose joints are known, for what would be left of it is a stub.
- * Where the piece runs on into ground that nobody may dig, it is cut all the same.
+ * Where old pipe may be cut: anywhere except within a piece with known joints, since a stub would remain. Where the
+ * piece continues into no-dig ground, it may be cut anyway.
  */
 export function cutsOf(cells: readonly Cell[], model: LineModel, rules: Rules): Track['cutAt'] {
   const may = (at: number, left: Cell | undefined): number => {

@@ -2,7 +2,7 @@ import { plain, type Step } from '../figure.js';
 import { union, type Interval } from '../line/intervals.js';
 import type { Cell } from './track.js';
 
-/** Feet of cells, added up from the stretches they make. */
+/** Lengths of cells, summed stretch by stretch. */
 export function feetSteps(cells: readonly Interval[], label: string): Step[] {
   return union(cells).map(({ from_ft, to_ft }) => ({
     label,
@@ -11,7 +11,7 @@ export function feetSteps(cells: readonly Interval[], label: string): Step[] {
   }));
 }
 
-/** Feet of those of one bore. */
+/** Length of those of one bore. */
 export const feetOfBore = (cells: readonly Cell[], bore_in: number): Step[] =>
   feetSteps(
     cells.filter(({ pipe }) => pipe.diameter_in === bore_in),

@@ -1,9 +1,9 @@
 import type { Protection } from '../excavation/section.js';
 
 /**
- * What meets at a boundary. What arrives from upstream: the start of the line, a gap, a liner that owes no pit here, a
- * liner inserted here from its downstream end (by a pit or anything else, or by anything but a pit), a burst, new pipe.
- * Sectional liners are told apart, for two liners one of which is sectional never touch.
+ * What arrives at a boundary from upstream: the start of the line, a gap, a liner that needs no pit here, a liner
+ * inserted here from its downstream end (through a pit or anything else, or through anything but a pit), a burst, new
+ * pipe. Sectional liners are separate, since a sectional liner never touches another liner.
  */
 export const Arrives = {
   Start: 0,
@@ -21,9 +21,9 @@ export type Arrives = (typeof Arrives)[keyof typeof Arrives];
 export const arrivesCount = 10;
 
 /**
- * What departs downstream: a gap; a liner inserted here (by a pit or anything else, or by anything but a pit), or at its
- * other end; a sectional liner alike, or sent from further off; new pipe in a hole or along exposed pipe; a burst, and
- * one with pits of its own between its ends; the end of the line.
+ * What departs downstream: a gap; a liner inserted here (through a pit or anything else, or through anything but a
+ * pit), or at its other end; a sectional liner likewise, or pushed from farther away; new pipe in an excavation or
+ * along exposed pipe; a burst, and one with pits between its ends; the end of the line.
  */
 export const Departs = {
   Gap: 0,
@@ -43,12 +43,12 @@ export const Departs = {
 export type Departs = (typeof Departs)[keyof typeof Departs];
 export const departsCount = 13;
 
-/** One way an action may be done: what departs from its upstream boundary, what arrives at its downstream one. */
+/** One way to do an action: what departs from its upstream boundary, what arrives at its downstream one. */
 export type Join = readonly [Departs, Arrives];
 
-/** What each arrival and departure asks of a boundary. */
+/** Requirements of each arrival and departure at a boundary. */
 interface Asks {
-  /** A liner goes in here: by a pit too, or only by what serves without one. */
+  /** A liner is inserted here: also through a pit, or only through what needs none. */
   readonly inserts?: 'pit' | 'served';
   readonly liner?: 'line' | 'short';
   readonly burst?: true;
@@ -86,18 +86,18 @@ export const departureAsks: readonly Asks[] = [
   {},
 ];
 
-/** What is open over a stretch: no hole, or an open one, held one way, whose permit is paid or not. */
+/** What is open over a stretch: no excavation, or an open one with its protection, its permit paid or not. */
 export type HoleLevel =
   { readonly open: false } | { readonly open: true; readonly held: Protection; readonly paid: boolean };
 
-/** The levels of a search, and how they are numbered. */
+/** The levels of a search, and their numbering. */
 export interface HoleLevels {
   readonly all: readonly HoleLevel[];
   of: (held: Protection, paid: boolean) => number;
 }
 export const noHole = 0;
 
-/** Levels for the ways of holding a hole that matter on a line; a permit needs levels only where one may be due. */
+/** Levels for the protections that matter on a line; permits add levels only where one may be due. */
 export function holeLevels(ways: readonly Protection[], permits: boolean): HoleLevels {
   const open = ways.flatMap((held): HoleLevel[] => [
     { open: true, held, paid: false },

@@ -3,7 +3,7 @@ import type { PlacedPoint } from '../line/model.js';
 import type { Refusal } from './track.js';
 import { mostBend_deg, turnOf } from './turns.js';
 
-/** A point whose opening is cut again in a liner that runs past it. */
+/** A point whose opening is reinstated in a liner that runs past it. */
 export const isReopened = ({ point }: PlacedPoint): boolean =>
   point.kind === 'tie-in' || (point.kind === 'cleanout' && point.state !== 'none-here');
 
@@ -11,7 +11,7 @@ export const isReopened = ({ point }: PlacedPoint): boolean =>
 export const runsIn = ({ placed: { entry }, possible, grade }: Judged): boolean =>
   entry.finding === 'infiltration' && !possible && grade >= 3;
 
-/** Why a liner may not run past a point that lies inside it. */
+/** Why a liner may not run past a point inside it. */
 export function linerPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
   const where = `${at.station_ft.toFixed(1)} ft`;
   if (point.kind === 'valve') {

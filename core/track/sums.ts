@@ -5,7 +5,7 @@ import type { PlacedPoint } from '../line/model.js';
 import { num, over, runningSums } from '../search/columns.js';
 import type { Cell, Track } from './track.js';
 
-/** Running sum of a value over the cells of a track, so that any stretch is judged and priced by two look-ups. */
+/** Running sum of a value over the cells of a track, so that any stretch takes two look-ups. */
 export const overCells = (
   { cells }: Track,
   value: (cell: Cell, index: number, length_ft: number) => number,
@@ -15,11 +15,11 @@ export const overCells = (
     return value(cell, index, cell.to_ft - cell.from_ft);
   });
 
-/** Running count of the cells that something is true of. */
+/** Running count of the cells for which something is true. */
 export const countCells = (track: Track, is: (cell: Cell) => boolean): Float64Array =>
   overCells(track, (cell) => (is(cell) ? 1 : 0));
 
-/** Running count of the breaks between two cells that differ in a way. */
+/** Running count of the breaks between two cells that differ in some respect. */
 export const countSteps = (track: Track, differ: (before: Cell, cell: Cell) => boolean): Float64Array =>
   overCells(track, (cell, index) => {
     const before = track.cells[index - 1];
@@ -30,7 +30,7 @@ export const countSteps = (track: Track, differ: (before: Cell, cell: Cell) => b
 export const boreStepsOf = (track: Track): Float64Array =>
   countSteps(track, (before, cell) => before.pipe.diameter_in !== cell.pipe.diameter_in);
 
-/** Running cost by a table of rates by bore, money per ft. */
+/** Running cost from a table of rates by bore, money per ft. */
 export const byBore = (track: Track, table: Record<string, number>): Float64Array =>
   overCells(track, (cell, _, length) => length * (rateForBore(table, cell.pipe.diameter_in) ?? 0));
 
@@ -44,7 +44,7 @@ export function overPoints({ breaks, model }: Track, value: (placed: PlacedPoint
   return runningSums(breaks.length, (index) => num(own, index));
 }
 
-/** Running sum of a value over the findings by the cell that each begins in. */
+/** Running sum of a value over the findings, by the cell where each begins. */
 export const overFindings = (track: Track, value: (finding: Judged) => number): Float64Array =>
   overCells(track, (cell) =>
     track.condition.findings

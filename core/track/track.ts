@@ -15,28 +15,28 @@ export interface Refusal {
   readonly lift: string;
 }
 
-/** One fine cell of a line: the ground over it, its pipe, and what was found there. */
+/** One fine cell of a line: the ground over it, its pipe, and the findings there. */
 export interface Cell extends GroundCell {
   readonly pipe: PipeStretch;
-  /** Least and most depth of the invert below the ground, ft. */
+  /** Least and greatest depth of the invert below the ground, ft. */
   readonly inverts_ft: readonly [number, number];
   readonly seen: boolean;
   readonly loads: LinerLoads;
   readonly thickness: Thickness;
   readonly mustClean: boolean;
-  /** It is iron whose scale is to be taken off. */
+  /** It is iron that needs descaling. */
   readonly descale: boolean;
   /** A root joint lies here. */
   readonly rootJoint: boolean;
   readonly findings: readonly Judged[];
 }
 
-/** What a school will not leave as it is. */
+/** Something the repair approach requires to be cured. */
 export interface Obligation {
   readonly place: Interval;
-  /** Methods that satisfy it; an open cut that must cure a belly is also held to the least slope. */
+  /** Methods that satisfy it; an open cut that must cure a belly also needs the least slope. */
   readonly methods: readonly Method[];
-  /** The whole place lies in one action. */
+  /** The whole place must be in one action. */
   readonly whole: boolean;
   readonly laidToGrade: boolean;
   /** What would lift it, where that is not another repair approach. */
@@ -63,11 +63,11 @@ export interface Track extends Ground {
   readonly boundaries: readonly number[];
   /** Fine breaks at which new pipe may start, and at which it may end: not within a piece of old pipe. */
   readonly cutAt: { readonly from: Uint8Array; readonly to: Uint8Array };
-  /** The thing an action that starts, or ends, at each fine break is measured from. */
+  /** The thing from which an action that starts, or ends, at each fine break is measured. */
   readonly nearest: { readonly from: readonly string[]; readonly to: readonly string[] };
 }
 
-/** Sticks into the bore and must be cut back where it is cleaned rather than dug out. */
+/** Protrudes into the bore and must be cut back where it is cleaned rather than dug out. */
 export const isCutBack = ({ obligations }: Track, findingId: string): boolean =>
   obligations.cured.some(
     ({ findings, methods }) => methods.includes('clean') && findings.includes(findingId),
@@ -77,11 +77,11 @@ export const isCutBack = ({ obligations }: Track, findingId: string): boolean =>
 export const stationOf = ({ breaks, boundaries }: Track, boundary: number): number =>
   breaks[boundaries[boundary] ?? 0] ?? 0;
 
-/** The larger bore of the two cells that meet at a fine break, in. */
+/** The larger bore of the two cells at a fine break, in. */
 export const boreAtBreak = ({ cells }: Track, index: number): number =>
   Math.max(...[cells[index - 1], cells[index]].map((cell) => cell?.pipe.diameter_in ?? 0));
 
-/** Feet of each bore over some cells, in the order they are met. */
+/** Length of each bore over some cells, in order. */
 export function feetByBore(cells: readonly Cell[]): Map<number, number> {
   const feet = new Map<number, number>();
   for (const { pipe, from_ft, to_ft } of cells) {

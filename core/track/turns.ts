@@ -2,12 +2,12 @@ import type { Point } from '../job/schema.js';
 
 /** A bend that nobody measured counts as this, degrees. House rule. */
 const unknownTurn_deg = 45;
-/** A liner makes no sharper turn, degrees. Common practice. */
+/** The sharpest bend a liner passes, degrees. Common practice. */
 export const mostBend_deg = 90;
-/** Turns that a liner makes in all, degrees. Common practice. */
+/** Total bends a liner passes, degrees. Common practice. */
 export const mostTurns_deg = 180;
 
-/** What a point turns, as a liner counts it. */
+/** Angle of a point, as it counts for a liner. */
 export function turnOf({ kind, degrees }: Point): {
   counted_deg: number;
   tooSharp: boolean;

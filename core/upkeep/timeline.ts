@@ -2,7 +2,7 @@ import type { Day } from '../job/days.js';
 import type { Job } from '../job/schema.js';
 import type { Due } from './upkeep.js';
 
-/** A dated thing in the life of a job. */
+/** A dated event of a job. */
 export interface Moment {
   readonly on: Day;
   readonly kind: 'look' | 'clean' | 'repair' | 'agreed' | 'due';
@@ -18,7 +18,7 @@ const stageWords = {
   'after-repair': 'Post-repair inspection',
 } as const;
 
-/** Everything dated in a job, oldest first, and what comes next. Runs of one day, stage and line are one. */
+/** Everything dated in a job, oldest first, and what is due next. Runs of one day, stage and line are one event. */
 export function timelineOf(job: Job, dues: readonly Due[]): Moment[] {
   const several = job.lines.length > 1;
   const moments = job.lines.flatMap((line): Moment[] => {

@@ -33,7 +33,7 @@ test('months and days are counted as the calendar does, and written as Americans
 });
 
 const log = (roots: string) => ['80 main', `40 roots ${roots} 10-2 at joint`, '41 joint'];
-/** Looked at on 2 April 2026; cleaned on the days given. */
+/** Inspected on 2 April 2026; cleaned on the days given. */
 function rootJob(roots: string, cleanedOn: readonly string[], school: School = 'maintain'): Job {
   return spokenJob('3 Bay Street', log(roots), {
     depths: deep(3, 6),
@@ -51,7 +51,7 @@ test('roots left are cleaned every 8 to 12 months, sooner the first time after r
     ['look', '2027-04-02', '2027-04-02'],
   ]);
   expect(dues(rootJob('60%', ['2026-04-02']))[0]).toEqual(['clean', '2026-07-02', '2026-10-02']);
-  // The second time it is the usual interval again.
+  // From the second time on it is the usual interval.
   expect(dues(rootJob('60%', ['2026-04-02', '2026-08-20']))).toContainEqual([
     'clean',
     '2027-04-20',

@@ -9,7 +9,7 @@ import { leftUndone } from '../explain/left.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
 import { prepareLines, wayOf, type LineWay, type WayInput } from '../solve/way.js';
 
-/** Something to do again on a line: not before `from`, not after `to`. */
+/** Something due on a line: not before `from`, not after `to`. */
 export interface Due {
   readonly line: string;
   readonly lineName: string;
@@ -22,15 +22,15 @@ export interface Due {
 const halfTheBore_percent = 50;
 
 /**
- * When each line of a job is to be cleaned and looked at again, by the school it was accepted or is scoped under and by
- * what that leaves: cleaning while roots remain, looks always, and a look after a strong earthquake. Intervals are house
- * rules, common practice. `until` lists every date up to that day; without it only the next of each kind. A line of
- * which no day is known has none.
+ * When each line of a job is due for cleaning and inspection, by the repair approach it was accepted or is scoped under
+ * and by what that leaves: cleaning while roots remain, inspections always, and one after a strong earthquake.
+ * Intervals are house rules, common practice. `until` lists every date up to that day; without it only the next of each
+ * kind. A line without any known date has none.
  */
 export const upkeepOf = (job: Job, firm: Firm, until?: Day): Due[] =>
   duesOf(job, readyJob(underFirm(job, firm)), until);
 
-/** The same of a job that is readied already. */
+/** The same for a job that is already prepared. */
 export function duesOf(job: Job, ready: ReadiedJob, until?: Day): Due[] {
   const school = job.accepted?.school ?? ready.rules.school;
   const input: WayInput = { ...ready, rules: { ...ready.rules, school }, school };
@@ -39,7 +39,7 @@ export function duesOf(job: Job, ready: ReadiedJob, until?: Day): Due[] {
   );
 }
 
-/** What is known of a line's past, from which its next dates are counted. */
+/** A line's history, from which its next dates are counted. */
 interface Past {
   readonly line: Pick<Due, 'line' | 'lineName'>;
   readonly rules: Rules;
@@ -65,7 +65,7 @@ function lineDues(
     roots: rootsRemain(lineWay, line, rules),
     until,
   };
-  // Counted from what was done: a look, or an agreement, cuts no roots.
+  // Counted from actual work: an inspection or an agreement cuts no roots.
   const lastCleaned = cleanedOn.at(-1) ?? lookedAfterOn;
   const first = cleanedOn.length <= 1 && hadBadRoots(lineWay.line.condition.findings);
   const lastLook = latest([lookedOn, repairedOn]);
@@ -75,14 +75,14 @@ function lineDues(
   ].sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.what < b.what ? -1 : 1));
 }
 
-/** Cleanings that are due: now, where roots were seen and none is recorded. */
+/** Overdue cleanings: now, where roots were seen and no cleaning is recorded. */
 function cleansDue(past: Past, cleanedOn: Day | undefined, seenOn: Day | undefined, first: boolean): Due[] {
   if (cleanedOn) return cleanDues(past, cleanedOn, first);
   const why = `roots were seen${seenOn === undefined ? '' : ` on ${sayDay(seenOn)}`} and no cleaning is recorded: due now`;
   return seenOn ? [{ ...past.line, what: 'clean', from: seenOn, to: seenOn, why }] : [];
 }
 
-/** The next cleaning, and those after it, each counted from the last day of the one before. */
+/** The next cleaning and those after it, each counted from the last day of the one before. */
 function cleanDues({ line, rules, until }: Past, lastCleaned: Day, first: boolean): Due[] {
   const due = (since: Day, [soonest, last]: readonly [number, number], why: string): Due => ({
     ...line,
@@ -112,7 +112,7 @@ function cleanDues({ line, rules, until }: Past, lastCleaned: Day, first: boolea
   return dues;
 }
 
-/** The next look, at once where the ground shook since the last, and those after it. */
+/** The next inspection, immediately where there was an earthquake since the last, and those after it. */
 function lookDues({ line, rules, roots, until }: Past, lastLook: Day): Due[] {
   const months = roots ? rules.lookRoots_months : rules.look_months;
   const { earthquakeOn } = rules;
@@ -133,7 +133,7 @@ function lookDues({ line, rules, roots, until }: Past, lastLook: Day): Due[] {
   return dues;
 }
 
-/** Roots stay where the way leaves their joints, and where the look after the repair still found some. */
+/** Roots remain where the scope leaves their joints, and where the post-repair inspection still found some. */
 function rootsRemain(lineWay: LineWay, line: Line, rules: Rules): boolean {
   const after = condition(lineModel(line, rules, 'after-repair'), rules).findings.some(
     ({ placed, grade, possible }) => placed.entry.finding === 'roots' && grade >= 1 && !possible,

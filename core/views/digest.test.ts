@@ -31,7 +31,7 @@ test('what the list says of a job is what its whole scope says', () => {
         .flatMap(({ segments }) => segments)
         .filter(({ seen }) => !seen)
         .reduce((sum, { from_ft, to_ft }) => sum + to_ft - from_ft, 0);
-      // A line without a way has no segments; each end of a segment is rounded to 0.01.
+      // A line without a feasible scope has no segments; each end of a segment is rounded to 0.01.
       if (digest.feasible)
         expect(Math.abs(digest.unseen_ft - unseen)).toBeLessThan(0.05 * (1 + file.lines.length * 10));
       expect(digest.toRead).toBe(job.lines.flatMap(toRead).length);

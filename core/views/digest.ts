@@ -13,7 +13,7 @@ import { readyJob } from '../solve/ready.js';
 import { nothingSeen, verdictOf, type Verdict } from '../explain/verdict.js';
 import { wayOf } from '../solve/way.js';
 
-/** What a list of jobs shows and searches of one: worked out anew whenever the job or its firm changes. */
+/** What a list of jobs shows and searches per job; recomputed when the job or its company changes. */
 export interface Digest {
   readonly verdict: readonly Verdict[];
   readonly feasible: boolean;
@@ -27,13 +27,13 @@ export interface Digest {
   /** No run has shown a foot of any line. */
   readonly nothingSeen: boolean;
   readonly endReached: boolean;
-  /** Entries that wait for a size or a form to be read from the video. */
+  /** Entries whose size or form still has to be read from the video. */
   readonly toRead: number;
   readonly depthKnown: boolean;
   readonly accepted: { readonly on: Day; readonly total: number } | undefined;
-  /** The look after the repair, held against what was accepted; undefined where nothing was. */
+  /** The post-repair inspection compared with what was accepted; undefined where nothing was. */
   readonly repair: ReturnType<typeof repairState> | undefined;
-  /** The next date of each kind, earliest first. */
+  /** The next due date of each kind, earliest first. */
   readonly due: readonly Due[];
 }
 

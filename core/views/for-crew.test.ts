@@ -6,18 +6,20 @@ import { randomJob } from '../test/random-job.js';
 import { firmForCrew, jobForCrew, viewForCrew } from './for-crew.js';
 import { jobView } from './job-view.js';
 
-/** Every rate of a price book times four: a power of two leaves each sum of money as exact as it was. */
+/** Every rate of a price book times four: a power of two keeps every sum of money exact. */
 function fourfold<T>(value: T, key = ''): T {
   if (typeof value === 'number') return (key === 'markup' || key === 'tax' ? value : value * 4) as T;
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(Object.entries(value).map(([name, each]) => [name, fourfold(each, name)])) as T;
 }
 
-/** Rates in whole units and no markup: nothing is rounded to a cent, so four times the rates is four times each sum. */
+/**
+ * Rates in whole units and no markup: nothing is rounded to a cent, so four times the rates gives four times each sum.
+ */
 const whole = fourfold({ ...defaultPrices, markup: 0, tax: 0 });
 
-// A law: where all rates are four times as high the cheapest scope is the same one, so whatever still differs in what crew
-// is given would tell the price.
+// A law: with all rates four times as high the cheapest scope is the same, so any difference in what crew receives
+// would reveal the price.
 test('what crew is given is the same whatever the rates come to', () => {
   let withWork = 0;
   fc.assert(
@@ -28,7 +30,7 @@ test('what crew is given is the same whatever the rates come to', () => {
       withWork += one.scope.lines.filter(({ actions }) => actions.length > 0).length;
       expect(viewForCrew(other)).toEqual(viewForCrew(one));
       expect(jobForCrew(dear)).toEqual(jobForCrew(job));
-      // It would show: the whole view does differ.
+      // The test can fail: the full view does differ.
       if (one.scope.prices.total > 0) expect(other).not.toEqual(one);
     }),
     { numRuns: 12 },

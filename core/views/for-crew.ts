@@ -6,13 +6,13 @@ import type { ActionScope, LineScope } from '../scope/scope.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
 import type { ScopedView } from './job-view.js';
 
-/** How the days are worked, without what an hour costs. */
+/** Working days and rates, without hourly costs. */
 function planForCrew(rules: PlanRulesOverride): PlanRulesOverride {
   const { labor_per_hour: _labor, ...rest } = rules;
   return rest;
 }
 
-/** A job as its crew may read it: without its price book, its offer, what was agreed and what was spent. */
+/** A job as crew may read it: without price book, offer, agreed price and time spent. */
 export function jobForCrew(job: Job): Job {
   const { prices: _prices, offer: _offer, accepted: _accepted, plan, ...rest } = job;
   if (!plan) return rest;
@@ -20,7 +20,7 @@ export function jobForCrew(job: Job): Job {
   return { ...rest, plan: { ...days, ...(rules && { rules: planForCrew(rules) }) } };
 }
 
-/** What the firm says once for all its jobs, without its price book and what stands on its offers. */
+/** The company's settings, without its price book and offer texts. */
 export const firmForCrew = ({ format, version, name, phone, rules, plan }: Firm): Firm => ({
   format,
   version,
@@ -31,8 +31,8 @@ export const firmForCrew = ({ format, version, name, phone, rules, plan }: Firm)
 });
 
 /**
- * A view without anything that tells what the work costs: where everything lies, what is done, what to cut, what to buy
- * and where to dig. Reasons, runners-up and options weigh money against money, so they go too.
+ * A view without anything that reveals cost: locations, the work, what to cut, what to buy and where to dig. Reasons,
+ * runners-up and options compare amounts of money, so they are removed too.
  */
 export function viewForCrew({ lines, scope }: ScopedView): ScopedView {
   return {

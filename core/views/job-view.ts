@@ -4,10 +4,12 @@ import { toTheEnd } from '../scope/steps.js';
 import { readyJob } from '../solve/ready.js';
 import { lineView, type LineView } from './line-view.js';
 
-/** Everything the screens show of a job, as far as it is worked out: plain data that can cross to and from a worker. */
+/**
+ * Everything the screens show of a job, as far as it is computed: plain data that can be sent to and from a worker.
+ */
 export interface JobView {
   readonly lines: readonly LineView[];
-  /** Undefined until the way of the job's own school is found. */
+  /** Undefined until the scope of the job's own repair approach is found. */
   readonly scope: ScopeSoFar | undefined;
 }
 
@@ -17,8 +19,8 @@ export interface ScopedView extends JobView {
 }
 
 /**
- * Lays a job out for the screens in steps: where everything lies, then its scope, then the other ways and the range,
- * then runners-up and options. Yields undefined between two searches, so that whoever drives it may stop there.
+ * Computes a job's view in steps: the lines, then the scope, then the other options and the price range, then
+ * runners-up and optional cures. Yields undefined between two searches, so that the caller can stop there.
  */
 export function* viewSteps(job: Job): Generator<JobView | undefined, ScopedView> {
   const ready = readyJob(job);
@@ -35,5 +37,5 @@ export function* viewSteps(job: Job): Generator<JobView | undefined, ScopedView>
   }
 }
 
-/** The whole view of a job at once. */
+/** The complete view of a job in one call. */
 export const jobView = (job: Job): ScopedView => toTheEnd(viewSteps(job));

@@ -3,15 +3,15 @@ import { markOf } from '../job/mark.js';
 import type { Job } from '../job/schema.js';
 import { jobView, type ScopedView } from './job-view.js';
 
-/** A view that was worked out before, with the mark of what it was worked out from. */
+/** A view computed earlier, with the mark of its input. */
 export interface KeptView {
   readonly mark: string;
-  /** The program that worked it out: another one may not even be able to show it. */
+  /** The version of the program that computed it: another may not be able to show it. */
   readonly program: string;
   readonly view: ScopedView;
 }
 
-/** Works a job's view out to be kept. */
+/** Computes a job's view for keeping. */
 export function keptViewOf(job: Job, firm: Firm, program: string): KeptView {
   const inForce = underFirm(job, firm);
   return { mark: markOf(inForce), program, view: jobView(inForce) };

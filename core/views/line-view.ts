@@ -24,36 +24,36 @@ export interface LineView extends Interval {
   readonly endReached: boolean;
   /** No run has shown a foot of it. */
   readonly nothingSeen: boolean;
-  /** No cable is longer, ft: house rule. */
+  /** Longest cable, ft: house rule. */
   readonly mostCable_ft: number;
   readonly points: readonly PointView[];
   readonly pipes: readonly PipeStretch[];
   readonly surfaces: readonly (Interval & { kind: SurfaceKind; assumed: boolean })[];
   readonly owners: readonly (Interval & { owner: OwnerKind })[];
   readonly noDig: readonly (Interval & { why?: string | undefined })[];
-  /** Pins where they lie now. */
+  /** Pins at their current stations. */
   readonly pins: readonly (Interval & { readonly pin: Pin })[];
   readonly crossings: readonly { station_ft: number; utility: string; depth_ft?: number | undefined }[];
   readonly joints: readonly number[];
   readonly unseen: readonly Interval[];
   readonly depths: readonly { station_ft: number; invert_ft: number }[];
   readonly depthKnown: boolean;
-  /** How it falls, by stretches; empty where that is not known. */
+  /** Its fall, by stretches; empty where unknown. */
   readonly falls: readonly Fall[];
-  /** Marks, what was taped from them, and the line's way between, on the ground. */
+  /** Marks, what was taped from them, and the line's course on the ground. */
   readonly course: {
     readonly marks: readonly (GroundPlace & { readonly id: string; readonly name: string })[];
     readonly located: readonly (GroundPlace & { readonly id: string; readonly station_ft: number })[];
     readonly way: readonly (GroundPlace & { readonly station_ft: number })[];
   };
   readonly findings: readonly FindingView[];
-  /** What of the findings can be shown, worst first. */
+  /** Findings that can be shown to the customer, worst first. */
   readonly proof: readonly Proof[];
   readonly rows: readonly RowView[];
-  /** Rows of an older look and of the look after the repair, which lie on the line by their own readings alone. */
+  /** Rows of an older inspection and of the post-repair inspection, located by their own readings alone. */
   readonly otherLooks: Readonly<Record<OtherFrame, readonly RowView[]>>;
   readonly untied: readonly { run: string; wouldTie: string }[];
-  /** Things with a station, from upstream, for reading ± anywhere. */
+  /** Things with a station, from upstream, for reading off ± anywhere. */
   readonly things: readonly { station_ft: number; plusMinus_ft: number }[];
   /** Each tied run's counter: station = access + direction × (scale × reading − zero). */
   readonly counters: Readonly<Record<string, CounterView>>;
@@ -75,7 +75,7 @@ export interface PointView {
   readonly station: Figure;
   /** Another line of the job that ends here. */
   readonly joinedBy?: { readonly line: string; readonly name: string } | undefined;
-  /** The line and point that this one runs into. */
+  /** The line and point that this one joins. */
   readonly onto?: { readonly line: string; readonly point: string } | undefined;
 }
 
@@ -109,14 +109,14 @@ const figureOn =
       steps: [],
     };
 
-/** The runs that make no scope, laid out by their own readings; undefined where the line has none. */
+/** The runs outside the scope, laid out by their own readings; undefined where the line has none. */
 function otherLook({ line }: LineModel, frame: OtherFrame, rules: Rules): LaidOut | undefined {
   if (!line.runs.some(({ stage }) => frameOf(stage) === frame)) return undefined;
   const model = lineModel(line, rules, frame);
   return { model, condition: condition(model, rules) };
 }
 
-/** One line as the screens show it. `joins` are the lines of the job that end on another. */
+/** One line for the screens. `joins` are the lines of the job that end on another. */
 export function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[]): LineView {
   const { model, condition: judged } = line;
   const { survey: solved, extent, profile } = model;
@@ -186,7 +186,7 @@ const pointView = (
   joinedBy: joins.find(({ onto }) => onto.line === line && onto.point === point.id),
 });
 
-/** What lies on top, with what nobody said assumed. */
+/** Surfaces, with assumed ones where none was given. */
 function surfacesOf({ surfaces, extent }: LineModel): LineView['surfaces'] {
   const bare = subtract([extent], surfaces).map((each) => ({
     ...each,
@@ -198,7 +198,7 @@ function surfacesOf({ surfaces, extent }: LineModel): LineView['surfaces'] {
   );
 }
 
-/** Depth at every station where it may change its course. */
+/** Depth at every station where its slope may change. */
 function depthsOf({ profile, extent, line }: LineModel): LineView['depths'] {
   const stations = new Set([
     extent.from_ft,
@@ -245,7 +245,7 @@ const findingView = (finding: Judged, figureOf: FigureOf): FindingView => ({
   readings: readingsOf(finding.placed.from),
 });
 
-/** How a run's counter turns into stations; undefined where nothing ties it. */
+/** Conversion from a run's counter to stations; undefined where the run is not tied. */
 function counterView(run: Run, solved: Survey): CounterView | undefined {
   const counter = solved.counter(run);
   const access = solved.point(run.access);

@@ -17,7 +17,7 @@ export interface ReadingView {
   readonly video_s?: number | undefined;
 }
 
-/** One thing in the log: what it is, where it lies, and every reading of it. */
+/** One thing in the log: what it is, where it is, and all its readings. */
 export interface RowView {
   readonly key: string;
   readonly thing: string;
@@ -27,20 +27,20 @@ export interface RowView {
   readonly to_ft: number | undefined;
   readonly grade: Grade | undefined;
   readonly clock: ClockRange | undefined;
-  /** Locates, tests and stops made at the same reading, told under it. */
+  /** Locates, tests and stops made at the same reading, listed under it. */
   readonly details: readonly Entry[];
   readonly readings: readonly ReadingView[];
   readonly apart_ft: number | undefined;
   readonly disagreement: { readonly message: string; readonly settled: boolean } | undefined;
 }
 
-/** A line laid out and graded, as the runs of one frame saw it. */
+/** A line laid out and graded from one set of runs. */
 export interface LaidOut {
   readonly model: LineModel;
   readonly condition: Condition;
 }
 
-/** Every reading of a thing, and where it alone puts it. */
+/** Every reading of a thing, and the station it gives on its own. */
 export const readingsOf = (placed: Placed): ReadingView[] =>
   placed.readings.map(({ reading, place_ft, dropped }) => ({
     run: reading.run.id,
@@ -53,12 +53,12 @@ export const readingsOf = (placed: Placed): ReadingView[] =>
     video_s: reading.entry.video_s,
   }));
 
-/** Log rows from the far end back, as the pull back meets them; the same thing read twice is one row. */
+/** Log rows from the far end back, as met while pulling back; a thing read twice is one row. */
 export function rowsOf({ model, condition }: LaidOut, figureOf: (placed: Placed) => Figure): RowView[] {
   const graded = new Map(condition.findings.map((finding) => [finding.id, finding]));
   const rows = new Map<string, RowView>();
   const atReading = new Map<string, string>();
-  // Things themselves first, so that what was done at a thing finds it.
+  // Things first, so that work done at a thing finds it.
   const things = model.entries.filter(({ entry }) => !isDetail(entry));
   for (const placed of [...things, ...model.entries.filter(({ entry }) => isDetail(entry))]) {
     const { entry, run, from } = placed;

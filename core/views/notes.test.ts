@@ -24,7 +24,7 @@ const withNotes = (notes: readonly Entry[]): Job => ({
   ),
 });
 
-// A law of the record: words that grade nothing change nothing.
+// A law of the record: words that are not graded change nothing.
 test('notes, with or without feet, change neither what is done nor what it costs', () => {
   const plain = ownScope(readyJob(job));
   const noted = ownScope(

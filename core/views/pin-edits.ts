@@ -5,19 +5,19 @@ import type { Pin } from '../job/schema.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlap, type Interval } from '../line/intervals.js';
 
-/** A pin with the stations it holds now; one held by things moves with them. */
+/** A pin with its current stations; one attached to things moves with them. */
 export type PlacedPin = Interval & { readonly pin: Pin };
 
-/** A stretch of the scope as it is taken hold of: where it lies, and what is done there. */
+/** A stretch of the scope being edited: its extent and its method. */
 export type Held = Interval & { readonly method: Method };
 
-/** A dig is a spot dig as far as the house lets one go, and an open cut beyond; the rest stay what they are. */
+/** A dig is a spot repair up to the longest allowed, and an open cut beyond; other methods stay what they are. */
 export function methodFor(method: Method, length_ft: number, spotMost_ft = defaultRules.spotMost_ft): Method {
   if (method !== 'spot' && method !== 'open-cut') return method;
   return length_ft <= spotMost_ft + tolerance.ft ? 'spot' : 'open-cut';
 }
 
-/** Pins after an end of a stretch was put somewhere else: the stretch is pinned, and that end ends there. */
+/** Pins after an end of a stretch was moved: the stretch is pinned, and has to end there. */
 export function withEndMoved(
   pins: readonly PlacedPin[],
   held: Held,
@@ -37,7 +37,7 @@ export function withEndMoved(
   );
 }
 
-/** Pins after another method was asked for on a stretch. */
+/** Pins after another method was chosen for a stretch. */
 export function withMethod(
   pins: readonly PlacedPin[],
   held: Interval,
@@ -47,7 +47,7 @@ export function withMethod(
   return withPin(pins, held, { method: methodFor(method, held.to_ft - held.from_ft, spotMost_ft) });
 }
 
-/** Pins after a stretch was joined with its neighbour: one method over both, and over whatever lies between. */
+/** Pins after a stretch was joined with its neighbor: one method over both, and over whatever lies between. */
 export function withJoined(
   pins: readonly PlacedPin[],
   held: Held,
@@ -71,7 +71,7 @@ export function withSplit(pins: readonly PlacedPin[], station_ft: number): Pin[]
   return [...pins.map(({ pin }) => pin), { id, from_ft: station_ft, to_ft: station_ft, split: true }];
 }
 
-/** Every pin that holds anything of a stretch, for lifting. */
+/** Every pin that overlaps a stretch, for removal. */
 export function pinsOn(pins: readonly PlacedPin[], stretch: Interval): PlacedPin[] {
   return pins.filter((each) =>
     each.pin.split
@@ -83,7 +83,7 @@ export function pinsOn(pins: readonly PlacedPin[], stretch: Interval): PlacedPin
 export const without = (pins: readonly PlacedPin[], lifted: readonly PlacedPin[]): Pin[] =>
   pins.filter((each) => !lifted.includes(each)).map(({ pin }) => pin);
 
-/** The pin that already holds this very stretch. */
+/** The pin on exactly this stretch. */
 const pinOf = (pins: readonly PlacedPin[], held: Held): PlacedPin | undefined =>
   pins.find(
     ({ pin, ...at }) =>
@@ -94,7 +94,7 @@ const pinOf = (pins: readonly PlacedPin[], held: Held): PlacedPin | undefined =>
 
 const idsOf = (pins: readonly PlacedPin[]): string[] => pins.flatMap(({ pin }) => pin.id ?? []);
 
-/** A new pin over a stretch; what older ones said of any foot of it gives way. */
+/** A new pin over a stretch; older pins yield wherever it overlaps them. */
 function withPin(
   pins: readonly PlacedPin[],
   stretch: Interval,
@@ -112,7 +112,7 @@ function withPin(
     if (pin.split || overlap(each, stretch) <= tolerance.ft) return [pin];
     if (pin.never && says.method !== undefined && !pin.never.includes(says.method)) return [pin];
     const { id: own, from: _from, to: _to, from_ft: _a, to_ft: _b, endsHere, ...rest } = pin;
-    /** What is left of the older pin on one side, which ends there as it did. */
+    /** What remains of the older pin on one side, with its own end. */
     const kept = (part: Interval, end: 'from' | 'to', name: string | undefined): Pin[] => {
       if (part.to_ft - part.from_ft <= tolerance.ft) return [];
       const ends = endsHere?.filter((side) => side === end) ?? [];

@@ -19,7 +19,7 @@ import { over } from '../track/sums.js';
 import { jobView } from './job-view.js';
 import { shoppingList } from './shopping.js';
 
-// The two recipes of docs/architecture.md, followed for things that do not exist: registered here and nowhere else.
+// The two recipes of docs/architecture.md, followed for things that do not exist: registered only here.
 
 /** An invented finding: the wall etched, graded by percent, cured from inside. */
 const etched: FindingRow = {
@@ -32,7 +32,7 @@ const etched: FindingRow = {
 };
 
 const perFoot = 3;
-/** An invented method: a sleeve of up to 6 ft pulled in from anywhere, without a hole. */
+/** An invented method: a sleeve of up to 6 ft pulled in from anywhere, without an excavation. */
 const sleeve: MethodRow = {
   id: 'sleeve' as Method,
   words: { name: 'Sleeve', setUp: 'pull sleeves', asked: { name: 'Sleeve', key: 'v', does: 'sleeve it' } },
@@ -102,7 +102,7 @@ test('an invented finding and method are graded, refused, scoped, priced, drawn,
   const [finding] = ready.lines[0]?.condition.findings ?? [];
   // Graded by its row: 30 % lies between 20 and 40.
   expect(finding).toMatchObject({ grade: 3, structural: true });
-  // Scoped: the sleeve is the only method that cures it without a hole, for a liner is stopped by it.
+  // Scoped: the sleeve is the only method that cures it without an excavation, since it stops a liner.
   const [action] = line?.actions ?? [];
   expect(action).toMatchObject({ method: 'sleeve' });
   const length = (action?.to_ft ?? 0) - (action?.from_ft ?? 0);
@@ -120,7 +120,7 @@ test('an invented finding and method are graded, refused, scoped, priced, drawn,
     finding: 'etched',
   });
   expect(scopeFile(ready, scope).lines[0]?.findings[0]?.cures).toContain('sleeve');
-  // Drawn: a bar in its own colors; the finding by the plain mark (web/lanes has no drawing of it).
+  // Drawn: a bar in its own colors; the finding as the plain mark (web/lanes has no drawing of it).
   expect(scope.ways.find(({ school }) => school === scope.school)?.bars.house).toContainEqual(
     expect.objectContaining({ method: 'sleeve' }),
   );

@@ -21,7 +21,7 @@ test('the shopping list holds every stick, coupling, liner and gallon of the sco
         9,
       );
       expect(new Set(list.map(({ what }) => what)).size).toBe(list.length);
-      // Common practice: no coupling is ordered for a pipe whose outside nobody measured.
+      // Common practice: no coupling is ordered for a pipe whose outside diameter nobody measured.
       const measured = list
         .filter(({ measure }) => measure !== undefined)
         .reduce((sum, each) => sum + each.count, 0);

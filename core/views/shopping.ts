@@ -7,11 +7,14 @@ export interface ShoppingItem {
   readonly what: string;
   readonly count: number;
   readonly unit: 'each' | 'gal';
-  /** Not to be bought before something is measured: what. */
+  /** What has to be measured before it is bought. */
   readonly measure: string | undefined;
 }
 
-/** What a job takes to buy, counted over all its lines: sticks, couplings, fittings, liners cut to length, resin, cleanout fittings. */
+/**
+ * Everything to buy for a job, counted over all its lines: sticks, couplings, fittings, liners cut to length, resin,
+ * cleanout fittings.
+ */
 export function shoppingList(scope: Pick<Scope, 'buy' | 'lines'>): ShoppingItem[] {
   const items = new Map<string, ShoppingItem>();
   const add = (what: string, count: number, unit: ShoppingItem['unit'] = 'each', measure?: string) => {
@@ -36,7 +39,7 @@ export function shoppingList(scope: Pick<Scope, 'buy' | 'lines'>): ShoppingItem[
   }
   for (const { item, measure, kind } of scope.buy.fittings) {
     add(item, 1, 'each', measure ? 'the degrees of the turn' : undefined);
-    // It is reached from above.
+    // It is entered from above.
     if (kind === 'valve') add('Box and cover over the valve', 1);
   }
   for (const { actions, cleanouts } of scope.lines) {

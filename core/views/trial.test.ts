@@ -10,7 +10,7 @@ import { readyJob } from '../solve/ready.js';
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const jobOf = (seed: number) => randomJob(seed, { length_ft: [20, 40], findings: 5 });
 
-/** The one line of an invented job as the sheet has it, and a way to try pins on it. */
+/** The single line of an invented job as on the sheet, and a way to try pins on it. */
 function sheetOf(seed: number) {
   const job = jobOf(seed);
   const { view, scope } = ownView(job);
@@ -40,7 +40,7 @@ test('pins tried on the bench come to what the whole scope of the edited job com
       const pins = withMethod(view.pins, segment, method);
       const [line] = job.lines;
       const edited = { ...job, lines: [{ ...line, pins }] } as typeof job;
-      // It is a job that can be written down: whatever else the stretch that was taken hold of carries stays out.
+      // The result is a valid job: nothing else that the edited stretch carries gets into it.
       expect(readJob(edited).faults).toBeUndefined();
       const whole = ownScope(readyJob(edited), true);
       const { options: _one, ...trial } = tried(pins) ?? { options: [] };
@@ -69,7 +69,7 @@ test('an end put somewhere is where the action ends, and a pin of any kind never
       const after = tried(pins);
       if (!after?.feasible) return;
       expect(after.actions.map((each) => each[`${end}_ft`])).toContainEqual(expect.closeTo(to_ft, 6));
-      // Lifting it brings back what there was.
+      // Removing the pin restores the former scope.
       const placed = pins.map((pin) => ({ pin, from_ft: pin.from_ft ?? 0, to_ft: pin.to_ft ?? 0 }));
       if (view.pins.length > 0) return;
       expect(without(placed, pinsOn(placed, { from_ft: view.from_ft, to_ft: view.to_ft }))).toEqual([]);
@@ -92,7 +92,7 @@ test('a liner split in two has two lengths to cut, joined again it is one', () =
     const parts = tried(split)?.actions.filter(
       (each) => each.to_ft > liner.from_ft && each.from_ft < liner.to_ft,
     );
-    // Each part is long enough to be a liner of its own, or the two reach further than the one did.
+    // Each part is long enough to be a liner of its own, or the two extend farther than the one did.
     const reach = [
       Math.min(...(parts ?? []).map((each) => each.from_ft)),
       Math.max(...(parts ?? []).map((each) => each.to_ft)),
@@ -118,7 +118,7 @@ test('a later pin takes the place of an earlier one where they meet, and leaves 
     { id: 'pin2', method: 'line', from_ft: 20, to_ft: 30 },
     { id: 'pin1', method: 'spot', from_ft: 15, to_ft: 20 },
   ]);
-  // Common practice: a dig over 10 ft is no spot dig.
+  // Common practice: a dig over 10 ft is not a spot repair.
   expect(withEndMoved([], { from_ft: 10, to_ft: 15, method: 'spot' }, 'to', 22)).toEqual([
     { id: 'pin1', method: 'open-cut', from_ft: 10, to_ft: 22, endsHere: ['to'] },
   ]);

@@ -21,15 +21,15 @@ export function benchOf(job: Job): Bench {
   return { ready, prepared: prepareLines({ lines, rules, prices, school: rules.school }) };
 }
 
-/** What pins that were tried come to, and why they cannot be where there is no way. */
+/** The result of trial pins, and what refuses them where there is no feasible scope. */
 export interface Tried extends ChosenScope {
   readonly cannot?: string;
 }
 
 /**
- * What a job comes to with other pins on one of its lines: what `scopeOf` would find for the edited job, without the
- * other ways. Pins move nothing and add no breaks, so nothing is laid out or priced again. Runners-up are worked out for
- * the stretch `around` only.
+ * The scope of a job with other pins on one of its lines: what `scopeOf` would find for the edited job, without the
+ * other options. Pins move nothing and add no breaks, so nothing is laid out or priced again. Runners-up are computed
+ * for the stretch `around` only.
  */
 export function trialOf(
   { ready, prepared }: Bench,
@@ -50,7 +50,9 @@ export function trialOf(
   return own && !own.chosen ? { ...chosen, cannot: whyNot(own, pins, around) } : chosen;
 }
 
-/** Why the pins on a stretch cannot be: the rule that refuses what they ask for there, or what they leave undone. */
+/**
+ * Why the pins on a stretch are not possible: the rule that refuses what they require there, or what they leave undone.
+ */
 function whyNot({ line, prepared }: LineWay, pins: readonly Pin[], around: Interval): string {
   const { track } = prepared.possible;
   const { model } = line;

@@ -2,13 +2,13 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 
 interface Options {
-  /** Only what the colors decide: for the other of light and dark, once all the rest was looked at in one of them. */
+  /** Only color rules: for the other of light and dark, once everything else was checked in one of them. */
   readonly colorsOnly?: boolean;
   /** Only inside what a selector finds. */
   readonly within?: string;
 }
 
-/** What axe (rules of WCAG 2 and its own good practice) finds wrong with a page: a rule and where, a line each. */
+/** What axe (WCAG 2 rules and its own good practices) finds wrong with a page: one rule and place per line. */
 export async function axeFaults(page: Page, { colorsOnly = false, within }: Options = {}): Promise<string[]> {
   const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
   if (colorsOnly) axe.withRules(['color-contrast', 'link-in-text-block']);

@@ -4,8 +4,8 @@ import type { JobRow } from '../../server/jobs/digests.js';
 import { firstStarts, startServer, type Holding } from './server.js';
 
 /**
- * Starts the server once on a new folder of each kind, and ends it in order once the list and the views are worked out. Making a
- * database takes a machine with two cores many seconds: the tests begin where a second start does.
+ * Starts the server once on a new folder of each kind, and stops it cleanly once the list and the views are computed.
+ * Creating a database takes many seconds on two cores: the tests start from a copy.
  */
 export default async function makeFirstStarts(): Promise<void> {
   for (const holding of ['demo', 'none'] satisfies Holding[]) {

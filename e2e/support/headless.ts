@@ -7,7 +7,7 @@ import type { ScopeFile } from '../../core/files/scope-file.js';
 
 const root = resolve(import.meta.dirname, '../..');
 
-/** The scope of a job file by the command without a browser. */
+/** The scope of a job file by the headless command. */
 export const scopeOfFile = (file: string): ScopeFile =>
   JSON.parse(
     execFileSync(process.execPath, [join(root, 'scripts', 'scope.mjs'), file], {
@@ -21,13 +21,13 @@ export async function jobOf(page: Page, url: string, id: string): Promise<Job> {
   return ((await (await page.request.get(`${url}/api/jobs/${id}`)).json()) as { job: Job }).job;
 }
 
-/** What the command without a browser makes of a job as the server has it; `file` is where the job is put. */
+/** The headless command's result for a job as the server has it; `file` is where the job is written. */
 export async function scopeOfJob(page: Page, url: string, id: string, file: string): Promise<ScopeFile> {
   writeFileSync(file, JSON.stringify(await jobOf(page, url, id)));
   return scopeOfFile(file);
 }
 
-/** The job of a title as the server has it; the newest where several bear it. */
+/** The job of a title as the server has it; the newest where several have it. */
 export async function jobTitled(page: Page, url: string, title: string | RegExp): Promise<Job> {
   const rows = (await (await page.request.get(`${url}/api/jobs`)).json()) as { id: string; title: string }[];
   const row = rows.find((each) =>

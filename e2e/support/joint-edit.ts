@@ -1,4 +1,4 @@
-/** The edit that writes one joint, the nth, into the run of the demo's second job, as another device would send it. */
+/** The edit that writes joint number n into the run of the demo's second job, as another device would send it. */
 export const jointEdit = (n: number) => ({
   kind: 'entry',
   line: 'house',

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 
-/** Moves the focus by Tab alone until it rests on what goes by this name. */
+/** Moves the focus by Tab alone until it is on the element of this name. */
 export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
   for (let press = 0; press < 150; press++) {
     const focused = await page.evaluate(() => {
@@ -19,7 +19,7 @@ export async function tabTo(page: Page, name: string | RegExp): Promise<void> {
   throw new Error(`Tab never came to ${String(name)}`);
 }
 
-/** Types a line where the focus is, writes it, and waits until the server has it on its disk. */
+/** Types a line at the focus, writes it, and waits until the server has it on disk. */
 export async function say(page: Page, words: string): Promise<void> {
   await page.keyboard.type(words);
   const saved = page.waitForResponse((answer) => answer.url().endsWith('/edits'));

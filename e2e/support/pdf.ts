@@ -2,17 +2,17 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-/** What an independent reader finds in a document. */
+/** Contents of a document according to an independent reader. */
 export interface ReadPdf {
   readonly pages: readonly string[];
   readonly text: string;
-  /** Every face that a page uses is in the file. */
+  /** Every font that a page uses is embedded. */
   readonly fontsEmbedded: boolean;
-  /** How many pictures are in the file. */
+  /** Number of embedded pictures. */
   readonly pictures: number;
 }
 
-/** Reads a document back with another library than wrote it. */
+/** Reads a document with a different library than the one that wrote it. */
 export async function readPdf(path: string): Promise<ReadPdf> {
   const bytes = readFileSync(path);
   const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
@@ -26,7 +26,7 @@ export async function readPdf(path: string): Promise<ReadPdf> {
         .replace(/\s+/g, ' '),
     );
   }
-  // A face that is only named, and not in the file, has a simple type and no descriptor with a stream of glyphs.
+  // A font that is only named, not embedded, has a simple type and no descriptor with a font stream.
   const source = bytes.toString('latin1');
   const types = [...source.matchAll(/\/Type \/Font\s*\/Subtype \/(\w+)/g)].map(([, type]) => type ?? '');
   const streams = source.match(/\/FontFile[23]? /g) ?? [];
@@ -43,7 +43,7 @@ export async function readPdf(path: string): Promise<ReadPdf> {
   };
 }
 
-/** Presses a button that hands over a file, and keeps the file at `path`. */
+/** Presses a button that saves a file, and stores the file at `path`. */
 export async function saveBy(page: Page, button: string | RegExp, path: string): Promise<void> {
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: button }).click();

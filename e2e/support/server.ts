@@ -5,24 +5,24 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { freePort } from '../../server/test/free-port.js';
 
-/** Tests and benches run from the project's own folder; a bench is built into one file elsewhere. */
+/** Tests and benches run from the project's own folder; a bench is bundled into one file elsewhere. */
 const root = resolve();
-/** Data folders as the server itself left them after a first start: made once a run, by first-starts.ts. */
+/** Data folders as the server left them after a first start: made once per run, by first-starts.ts. */
 export const firstStarts = join(root, 'test-results', 'first-starts');
 
-/** What a data folder holds after its first start: the demo jobs or none. */
+/** Contents of a data folder after its first start: the demo jobs or none. */
 export type Holding = 'demo' | 'none';
 
 export interface RunningServer {
   readonly url: string;
   readonly folder: string;
-  /** Ends the process at once, as a dead battery would. */
+  /** Kills the process, like a dead battery. */
   kill(): Promise<void>;
   /** Starts again on the same folder and port. */
   start(): Promise<void>;
 }
 
-/** A new, empty data folder, removed with its server. */
+/** A new, empty data folder, removed together with its server. */
 export const newFolder = (): string => mkdtempSync(join(tmpdir(), 'open-trench-e2e-'));
 
 export function copyOfFirstStart(holding: Holding): string {
@@ -65,7 +65,7 @@ export async function startServer(
   };
 }
 
-/** A server of a test lives for seconds: PGlite's code is not worth optimizing as that of one that runs for months. */
+/** A test's server lives for seconds: optimizing PGlite's code would cost more than it saves. */
 const brief = process.env.TEST_WORKER_INDEX === undefined ? [] : ['--wasm-tiering-budget=100000000'];
 
 function launch(
@@ -98,11 +98,11 @@ function launch(
   });
 }
 
-/** A service worker takes a page over once it has kept every file: a reload no longer needs the server. */
+/** A service worker takes over a page once it has cached every file: a reload no longer needs the server. */
 export const keptPages = (page: Page) =>
   expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
 
-/** Tests share one server a worker; each makes its own jobs. */
+/** Tests share one server per worker; each makes its own jobs. */
 export const test = base.extend<object, { server: RunningServer }>({
   server: [
     // eslint-disable-next-line no-empty-pattern -- Playwright asks for a destructured first argument.

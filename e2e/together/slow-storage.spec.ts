@@ -5,7 +5,7 @@ import { expect, startServer, test } from '../support/server.js';
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
 const rows = (page: Page, text: RegExp) => page.getByRole('row').filter({ hasText: text });
 
-/** The outbox's storage takes its time over every write, as it does on a full phone, until it is let go. */
+/** The outbox's storage delays every write, as on a full phone, until it is released. */
 async function slowOutbox(page: Page): Promise<() => Promise<void>> {
   await page.addInitScript(() => {
     const gate = new Promise<void>((open) => {
@@ -50,7 +50,7 @@ test('lines written while storage is slow are shown at once, each goes by an id 
   // Nothing is in storage yet, and nothing is called saved.
   for (const each of [/Crack along/, /Offset/, /Roots/]) await expect(rows(page, each)).toHaveCount(1);
   await expect(page.getByTestId('saved')).toHaveText('3 waiting');
-  // What only the page has is not left without asking.
+  // The page asks before it is left with something only it has.
   const asked = page.waitForEvent('dialog');
   const leaving = page.evaluate(() => {
     location.reload();

@@ -48,7 +48,7 @@ test('two tabs of one browser write at once: every line of both is in, and each 
   ]);
   await expect.poll(async () => (await readingsOf(page, server.url)).length).toBe(before + 16);
   expect(await readingsOf(page, server.url)).toEqual(expect.arrayContaining([...own, ...theirs]));
-  // The other tab wrote last: this one's undo takes back this one's own.
+  // The other tab wrote last: undo here reverts this tab's own edit.
   await write(other, '11.75 joint');
   await expect.poll(async () => (await readingsOf(page, server.url)).length).toBe(before + 17);
   await typed(page).press('Control+z');
@@ -66,7 +66,7 @@ test('eight tabs of one browser open, load and save', async ({ page, context }) 
   if (!last) throw new Error('there are eight');
   await write(last, '3.5 joint');
   await expect(saved(last)).toHaveText('Saved');
-  // And the first hears of it.
+  // And the first tab is notified.
   await expect(page.getByRole('row').filter({ hasText: '3.5' })).toHaveCount(1);
   await server.stop();
 });
@@ -85,7 +85,7 @@ test('without the server a page may be reloaded any number of times; another pro
     await expect(row).toHaveCount(1);
     await expect(saved(page)).not.toHaveText('Saved');
   }
-  // Somebody else's program answers 404 to all that is asked of it.
+  // Another program answers 404 to every request.
   const { port } = new URL(server.url);
   let asked = 0;
   const foreign = createServer((_, answer) => {

@@ -37,7 +37,7 @@ async function entriesOf(page: Page, url: string) {
   return job.lines.flatMap((line) => line.runs.flatMap((run) => run.entries));
 }
 
-/** Whether the browser's storage holds the job as the pages last saw it. */
+/** Whether the browser's storage has the job as the page last showed it. */
 const jobKept = (page: Page) =>
   page.evaluate(
     (id) =>
@@ -64,7 +64,7 @@ test('with the server gone typing goes on; it waits, survives a reload, and goes
 }) => {
   const server = await startServer('demo');
   const before = await openLog(page, server.url);
-  // The pages and the job are kept by now, so that a reload does not need the server.
+  // The pages and the job are cached by now, so that a reload does not need the server.
   await keptPages(page);
   await expect.poll(() => jobKept(page)).toBe(true);
   await server.kill();
@@ -162,7 +162,8 @@ test('what another changed while a page was closed is there when it opens again,
   page,
 }) => {
   const server = await startServer('demo');
-  // The browser's storage answers only after the server has told its version: an order that a busy machine brings.
+  // The browser's storage answers only after the server has announced its version: an order that occurs on a busy
+  // machine.
   await page.addInitScript(() => {
     const told = new Promise<void>((done) => {
       window.EventSource = class extends EventSource {
@@ -204,7 +205,7 @@ test('what was written while an older answer was on its way stands, and never le
   const before = await openLog(page, server.url);
   const entriesBefore = (await entriesOf(page, server.url)).length;
   await expect.poll(() => jobKept(page)).toBe(true);
-  // The stream of versions would have it asked for anew: it fails, as it does behind a bad hotspot.
+  // The event stream would trigger a new fetch: it fails, as behind a bad hotspot.
   await page.route('**/api/changes', (route) => route.abort());
   let letThrough: () => void = () => undefined;
   const gate = new Promise<void>((open) => (letThrough = open));
@@ -316,7 +317,7 @@ test('a video from the disk stamps what is written, and a click goes back to its
     .click();
   await expect.poll(at).toBeCloseTo(0.6, 1);
 
-  // The picture now showing goes with what is written next, and a talk's captions run in step with the video.
+  // The current frame goes with what is written next, and a narration's captions run in sync with the video.
   await page.keyboard.press('Alt+k');
   await expect(page.getByText('One picture goes with what you write next.')).toBeVisible();
   await write(page, '13 lip 1/4 in');
@@ -350,7 +351,7 @@ test('a video from the disk stamps what is written, and a click goes back to its
     .setInputFiles({ name: 'joint.png', mimeType: 'image/png', buffer: Buffer.from('<svg/>') });
   await expect(row(page, '½ in').getByRole('alert')).toContainText('JPEG, PNG or WebP');
 
-  // The log goes out as a table and comes in again, looked at first.
+  // The log is exported as a table and imported again, after review.
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV out' }).click();
   const file = info.outputPath('log.csv');

@@ -10,20 +10,20 @@ import {
 import { mergeThree, sameJson } from '../../core/edits/merge.js';
 import type { Job } from '../../core/job/schema.js';
 
-/** A change that somebody else made to the same thing in the meantime, and this one that does not fit it. */
+/** A change somebody else made to the same thing in the meantime, conflicting with this one. */
 export interface Conflict {
   readonly mine: Edit;
-  /** The thing as it stands now. */
+  /** The thing as it is now. */
   readonly theirs: Edit;
   readonly device: string;
   /** The name of who made it, where people sign in. */
   readonly person?: string | undefined;
   readonly at: string;
-  /** Where the two pull apart, when part of the thing could be merged. */
+  /** The conflicting fields, when part of the thing could be merged. */
   readonly fields: readonly string[];
 }
 
-/** An edit made by another sender since the version that these edits were made on, oldest first. */
+/** An edit by another sender since the version these edits were based on, oldest first. */
 export interface Since {
   readonly edit: Edit;
   readonly inverse: Edit;
@@ -32,7 +32,7 @@ export interface Since {
   readonly at: Date;
 }
 
-/** The edit as it may be made now: itself, merged with what others did, or the conflict between the two. */
+/** The edit to apply now: itself, merged with others' edits, or the conflict between the two. */
 export function settle(
   job: Job,
   edit: Edit,
@@ -65,6 +65,6 @@ export function settle(
     : conflict(others.at(-1), merged.clash);
 }
 
-/** The job as it was before these edits, the newest taken back first. */
+/** The job before these edits, reverted newest first. */
 const takenBack = (job: Job, edits: readonly Since[]): Job =>
   edits.reduceRight((was, { inverse }) => applyEdit(was, inverse), job);

@@ -9,20 +9,20 @@ export interface DeletedJob {
 }
 
 export interface Deletion {
-  /** Takes a job out of sight; false where there is none. */
+  /** Marks a job as deleted; false where there is none. */
   remove: (id: string) => Promise<boolean>;
-  /** Jobs that were deleted and can be brought back, last deleted first. */
+  /** Deleted jobs that can be restored, last deleted first. */
   deleted: () => Promise<DeletedJob[]>;
-  /** Brings a deleted job back as it was; false where it is gone for good. */
+  /** Restores a deleted job; false where it is permanently deleted. */
   bringBack: (id: string) => Promise<boolean>;
-  /** Deletes for good what was deleted too long ago to be brought back. */
+  /** Permanently deletes jobs that were deleted too long ago to be restored. */
   clear: (now?: Date) => Promise<void>;
 }
 
-/** How long a deleted job can be brought back, days. */
+/** How long a deleted job can be restored, days. */
 const broughtBack_days = 30;
 
-/** Deletes jobs and brings them back; whoever has one open is notified as of any new version. */
+/** Deletes and restores jobs; whoever has one open is notified as of any new version. */
 export function deletionOn({ db, news }: Pick<OpenedDatabase, 'db' | 'news'>): Deletion {
   const setDeleted = async (id: string, deletedAt: Date | null, where: SQL): Promise<boolean> => {
     const row = await db.transaction(async (tx) => {

@@ -6,7 +6,7 @@ import type { Database } from '../storage/database.js';
 import { digests, jobs } from '../storage/tables.js';
 import { workedOutOn, type WorkedOut, type WorkedOutParts } from './worked-out.js';
 
-/** A job as the list shows it; what is worked out may be of the version before, or not there yet. */
+/** A job as the list shows it; its derived columns may be of the version before, or missing. */
 export interface JobRow {
   readonly id: string;
   readonly version: number;
@@ -17,7 +17,7 @@ export interface JobRow {
   readonly customer: string | undefined;
   readonly reason: string | undefined;
   readonly digest: (Omit<Digest, 'due'> & { readonly due: readonly Omit<Due, 'why'>[] }) | undefined;
-  /** What is worked out is of this very version. */
+  /** The derived columns are of this version. */
   readonly fresh: boolean;
 }
 
@@ -28,7 +28,7 @@ export interface Digests extends Pick<WorkedOut, 'wake' | 'wakeSoon'> {
 
 const quiet_ms = 1000;
 
-/** Keeps what the list shows of each job worked out. The list is read so many jobs at a time. */
+/** Maintains the derived columns of the list. The list is read in pages of this many jobs. */
 export function digestsOn(
   parts: Omit<WorkedOutParts<Digest>, 'table' | 'quiet_ms' | 'newest'>,
   aPage = usualPage,
@@ -37,7 +37,7 @@ export function digestsOn(
   return { ...kept, list: shared(async () => listed(parts.db, await kept.under(), aPage)) };
 }
 
-/** Whoever asks while it is read shares the reading that begins after it: ten who ask at once cost two readings, not ten. */
+/** Callers during a reading share the one that begins after it: ten concurrent calls cost two readings, not ten. */
 function shared<T>(read: () => Promise<T>): () => Promise<T> {
   let now: Promise<T> | undefined;
   let next: Promise<T> | undefined;
@@ -52,13 +52,10 @@ function shared<T>(read: () => Promise<T>): () => Promise<T> {
   return () => (now ? (next ??= now.then(begin, begin)) : begin());
 }
 
-/** A whole list of thousands at once would hold everybody else for a tenth of a second. */
+/** A list of thousands in one query would block everybody else for a tenth of a second. */
 const usualPage = 100;
 
-/**
- * Read a page after another by id, which no change moves: a job that is changed meanwhile is in the list once, as it was
- * or as it is.
- */
+/** Pages by id, which no change moves: a job changed meanwhile is in the list once, in its old or new state. */
 async function listed(db: Database, under: string, aPage: number): Promise<JobRow[]> {
   const rows: JobRow[] = [];
   for (let after: string | undefined = ''; after !== undefined;) {
@@ -71,8 +68,8 @@ async function listed(db: Database, under: string, aPage: number): Promise<JobRo
 }
 
 /**
- * Deleted jobs too: asked to leave them out, PGlite, which never counts its rows by itself, takes nearly all for deleted, and
- * sorts all that follow for each page.
+ * Deleted jobs included: with a condition on them, PGlite, which never updates its statistics, expects nearly all rows
+ * to be deleted, and sorts everything that follows for each page.
  */
 const pageAfter = (db: Database, after: string, aPage: number) =>
   db

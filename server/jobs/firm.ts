@@ -10,7 +10,7 @@ import { firms, jobs } from '../storage/tables.js';
 export type FirmWritten =
   | { readonly firm: Firm }
   | { readonly faults: readonly Fault[] }
-  /** Fields that somebody else changed to something else in the meantime. */
+  /** Fields somebody else changed to something else in the meantime. */
   | { readonly clash: readonly string[] };
 
 export interface JobSpent {
@@ -23,17 +23,17 @@ export interface FirmStore {
   read(): Promise<Firm>;
   /** Differs after every change. */
   stamp(): Promise<string>;
-  /** What its jobs really took, over all that are not deleted, oldest job first. */
+  /** Time actually spent on its jobs, over all that are not deleted, oldest job first. */
   spent(): Promise<JobSpent[]>;
-  /** Writes what was changed from `was` to `set` over what stands now; answers when it is on the disk. */
+  /** Applies the change from `was` to `set` to the current values; resolves when it is on disk. */
   write(was: unknown, set: unknown): Promise<FirmWritten>;
 }
 
 const onlyRow = 1;
-/** Names the lock under which the firm is changed; any number that nobody else uses. */
+/** Key of the advisory lock for changes of the company; any number nobody else uses. */
 const firmLock = 20261128;
 
-/** What the firm says once for all its jobs. */
+/** Stores the company's settings. */
 export function firmOn(db: Database): FirmStore {
   const read = async (from: Pick<Database, 'select'>): Promise<Firm> => {
     const [row] = await from.select().from(firms).where(eq(firms.id, onlyRow));
@@ -57,14 +57,14 @@ export function firmOn(db: Database): FirmStore {
         .orderBy(jobs.changedAt),
     write: (was, set) =>
       db.transaction(async (tx): Promise<FirmWritten> => {
-        // One after the other, whichever process they come through, the first of all included.
+        // Serialized, also between processes and including the very first change.
         await tx.execute(sql`select pg_advisory_xact_lock(${firmLock})`);
         const [before, after] = [readFirm(was), readFirm(set)];
         if (after.faults) return after;
         if (before.faults) return before;
         const merged = mergeThree<Firm>(before.firm, await read(tx), after.firm);
         if ('clash' in merged) return merged;
-        // Two changes that are sound apart may not be so together.
+        // Two changes valid on their own may not be valid together.
         const whole = readFirm(merged.merged);
         if (whole.faults) return whole;
         const row = { said: whole.firm, changedAt: new Date() };

@@ -9,13 +9,13 @@ import type { Photos } from '../storage/photos.js';
 
 const closedLink = 'This link is not open. Ask whoever sent it for a new one';
 
-/** Offers as they were sent never change: each is worked out once. */
+/** A sent offer never changes, so each is computed once. */
 const mostRemembered = 200;
-/** Links that are tried from one address and do not exist, over so long. */
+/** Limit on failed link attempts from one address, and its period. */
 const mostGuesses = 60;
 const guessesIn_ms = 60_000;
 
-/** Keeps what was worked out last, by name; what failed is worked out again. */
+/** Caches the last results by name; a failed one is computed again. */
 function remembered<T>(most: number): (name: string, work: () => Promise<T>) => Promise<T> {
   const known = new Map<string, Promise<T>>();
   return (name, work) => {
@@ -30,7 +30,7 @@ function remembered<T>(most: number): (name: string, work: () => Promise<T>) => 
   };
 }
 
-/** The customer sees what is done and what it costs; quantities, rates and their working stay with the firm. */
+/** The customer sees the work and its price; quantities, rates and their working stay within the company. */
 function forCustomer(offer: Offer): Offer {
   const ways = offer.ways.map((way) => ({
     ...way,
@@ -46,7 +46,7 @@ function forCustomer(offer: Offer): Offer {
   return { ...offer, ways };
 }
 
-/** What a customer may read behind a secret: the offer as it was sent, and the photos in it. Nothing can be changed. */
+/** What a customer may read behind a secret: the offer as it was sent, and its photos. Read-only. */
 export function offersOn({ shares, photos, offerOf }: Pick<Parts, 'shares' | 'photos' | 'offerOf'>) {
   const frozen = remembered<Offer>(mostRemembered);
   const guesses = attempts(mostGuesses, guessesIn_ms);
@@ -83,7 +83,9 @@ export async function photoAnswer(c: Context, photos: Photos, name: string): Pro
   return c.body(photo.bytes);
 }
 
-/** A server for customers alone, which may stand open to the outside: their pages, and nothing of the jobs behind them. */
+/**
+ * A server for customers alone, which may be open to the outside: their pages, and nothing of the jobs behind them.
+ */
 export function customersApp(
   parts: Pick<Parts, 'shares' | 'photos' | 'offerOf'>,
   pages: string | undefined,

@@ -13,9 +13,9 @@ import { problem } from '../problem.js';
 import type { JobChange, Written } from './store.js';
 
 const mostEdits = 5000;
-/** Changes that a page reads at once; older ones follow when they are asked for. */
+/** Changes a page loads at once; older ones follow on request. */
 const changesAPage = 500;
-/** Where an older page of the history ends. */
+/** Cursor for an older page of the history. */
 const historyQuery = z.object({ before: z.coerce.number().int().min(1).optional() });
 
 const isUuid = (id: string) => z.uuid().safeParse(id).success;
@@ -24,29 +24,29 @@ const notUuid = { path: 'id', message: 'must be a UUID (RFC 9562)' };
 export interface HistoryPage {
   /** Newest first. */
   readonly changes: readonly JobChange[];
-  /** Older ones come before the change of this order; null where these go back to the first. */
+  /** Cursor: older changes precede this order; null at the first change. */
   readonly before: number | null;
 }
 
 const editsSchema = z.strictObject({
-  /** The sender's own id of this set, so that one sent twice goes in once. */
+  /** The sender's own id of this set, so that sending it twice applies it once. */
   sent: z.string().min(8).max(80),
-  /** The version of the job that the edits were made on, to find what others did in the meantime. */
+  /** The version of the job the edits were based on, to find concurrent changes. */
   base: z.number().int().min(0).optional(),
-  /** Sets that this sender has put in since. */
+  /** Sets of this sender accepted since then. */
   own: z.array(z.string().max(80)).max(2000).optional(),
-  /** The set that this one takes back. */
+  /** The set this one reverts. */
   undoes: z.string().max(80).optional(),
   edits: z.array(editSchema).min(1).max(mostEdits),
 });
 
-/** A job or the firm has changed: what is worked out of them is worked out anew. */
+/** A job or the company has changed: derived data is computed again. */
 export function wakeSoon({ digests, views }: Pick<Parts, 'digests' | 'views'>): void {
   digests.wakeSoon();
   views.wakeSoon();
 }
 
-/** Jobs in the open file's own words, changed by edits; each reader sees of them what their role may. */
+/** Jobs as open files, changed by edits; each reader sees what their role may. */
 export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'>) {
   const { store, firm, digests, views } = parts;
   const changed = () => {
@@ -63,7 +63,7 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
         changed();
         return 'stored' in written ? c.json(written.stored, 201) : refusal(c, written);
       })
-      // Made by a page under an id of its own: one that is sent twice goes in once.
+      // Made by a page with an id of its own: sending it twice makes it once.
       .put('/jobs/:id', asJson, body(z.unknown()), async (c) => {
         const id = c.req.param('id');
         if (!isUuid(id)) return problem(c, 422, 'That cannot be taken as it is', { errors: [notUuid] });
@@ -105,7 +105,7 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
   );
 }
 
-/** Jobs that were deleted and can be brought back. */
+/** Deleted jobs that can be restored. */
 export const deletedJobs = ({ store, digests, views }: Pick<Parts, 'store' | 'digests' | 'views'>) =>
   new Hono<Asking>()
     .get('/', async (c) => c.json(await store.deleted()))
@@ -115,7 +115,7 @@ export const deletedJobs = ({ store, digests, views }: Pick<Parts, 'store' | 'di
       return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
     });
 
-/** A page of what was changed, newest first. */
+/** A page of the history, newest first. */
 async function historyPage(
   store: Parts['store'],
   id: string,
@@ -130,7 +130,7 @@ async function historyPage(
   };
 }
 
-/** Links by which the customer of a job reads its offer. */
+/** Links for a job's customer to read its offer. */
 export const sharesOfJobs = ({
   store,
   firm,
@@ -142,7 +142,7 @@ export const sharesOfJobs = ({
     .post('/:id/shares', async (c) => {
       const stored = await store.read(c.req.param('id'));
       if (!stored) return problem(c, 404, 'No such job');
-      // The day in the time zone of the shop, not in UTC.
+      // Today in the shop's time zone, not in UTC.
       const on = format(new Date(), 'yyyy-MM-dd');
       const made = await shares.make(stored.id, { on, job: stored.job, firm: await firm.read() });
       return c.json({ ...made, base: customersAt }, 201);

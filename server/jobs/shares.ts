@@ -6,34 +6,34 @@ import type { Job } from '../../core/job/schema.js';
 import type { Database } from '../storage/database.js';
 import { jobs, shares } from '../storage/tables.js';
 
-/** What a customer's link shows: the job and the firm as they were when the link was made. */
+/** What a customer's link shows: the job and the company as they were when the link was made. */
 export interface SharedOffer {
   readonly on: Day;
   readonly job: Job;
   readonly firm: Firm;
 }
 
-/** A link that was made: when, and whether it is closed. The secret is shown once; only its hash is stored. */
+/** A link: when it was made, and whether it is closed. The secret is shown once; only its hash is stored. */
 export interface Share {
   readonly id: string;
   readonly madeAt: string;
-  /** It opens until then. */
+  /** Its expiry. */
   readonly openTo: string;
   readonly closedAt: string | undefined;
 }
 
 export interface Shares {
-  /** Makes a link to an offer as it stands; the secret is returned only here. */
+  /** Makes a link to the current offer; the secret is returned only here. */
   make(job: string, said: SharedOffer): Promise<{ readonly share: Share; readonly secret: string }>;
   list(job: string): Promise<Share[]>;
-  /** Closes a link for good; false where there is none that is open. */
+  /** Closes a link for good; false where no open one exists. */
   close(job: string, id: string): Promise<boolean>;
-  /** What an open link shows; undefined for a wrong secret, a link closed or past its time, or a deleted job. */
+  /** What an open link shows; undefined for a wrong secret, a closed or expired link, or a deleted job. */
   open(secret: string, now?: Date): Promise<{ readonly id: string; readonly said: SharedOffer } | undefined>;
 }
 
 const secretBytes = 32;
-/** A link opens for so long: longer than any offer holds. */
+/** Lifetime of a link: longer than any offer holds. */
 const openFor_ms = 90 * 24 * 3_600_000;
 const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');
 const shareOf = (row: typeof shares.$inferSelect): Share => ({
@@ -43,7 +43,7 @@ const shareOf = (row: typeof shares.$inferSelect): Share => ({
   closedAt: row.closedAt?.toISOString(),
 });
 
-/** Links by which a customer reads an offer without being able to change or see anything else. */
+/** Links for a customer to read an offer, without changing or seeing anything else. */
 export function sharesOn(db: Database): Shares {
   return {
     async make(job, said) {

@@ -168,7 +168,7 @@ describe.each(engines)('on %s', (engine) => {
     expect(clash).toMatchObject({
       conflicts: [{ device: 'office', mine: { set: { reading_ft: 4 } }, theirs: { set: { reading_ft: 3 } } }],
     });
-    // Its own earlier sets are no conflict; the version it has now seen is none either.
+    // Its own earlier sets are not conflicts; nor is the version it has now seen.
     expect(
       await store.edit('two', { sent: 'office-2', edits: [entry(5)], base: 1, own: ['office-1'] }, 'office'),
     ).toMatchObject({ stored: { version: 4 } });
@@ -200,7 +200,7 @@ describe.each(engines)('on %s', (engine) => {
     expect(await store.bringBack('gone')).toBe(false);
     expect((await store.read('gone'))?.job).toEqual(job);
     expect(await store.history('gone', 5)).toHaveLength(1);
-    // Pages that have it open hear of both.
+    // Pages with it open are notified of both.
     expect(told).toEqual([2, 3]);
     end();
     await store.remove('gone');
@@ -223,7 +223,7 @@ describe.each(engines)('on %s', (engine) => {
     await set('agreed-3', { kind: 'job', set: { ...jobHead(job), title: 'renamed' } });
     const stored = (await store.read('agreed'))?.job;
     expect(stored).toMatchObject({ title: 'renamed', accepted });
-    // As an export and an import would carry it.
+    // As an export followed by an import would.
     expect(await store.add('agreed-again', stored, 'test')).toMatchObject({ stored: { job: { accepted } } });
     await set('agreed-4', { kind: 'accepted', set: null });
     expect((await store.read('agreed'))?.job.accepted).toBeUndefined();
@@ -244,7 +244,7 @@ describe.each(engines)('on %s', (engine) => {
     expect(await set('third-one', { kind: 'accepted', set: first })).toMatchObject({
       stored: { version: 3 },
     });
-    // What else was changed meanwhile is no conflict with it.
+    // Concurrent changes of other fields are not conflicts.
     const [line] = job.lines;
     if (!line) throw new Error('a random job has a line');
     const dig: Edit = { kind: 'line', line: line.id, set: { ...lineHead(line), groundwater_ft: 12 } };
@@ -277,14 +277,14 @@ describe.each(engines)('on %s', (engine) => {
     const changed = rows.map(({ changedAt }) => changedAt);
     expect(changed).toEqual([...changed].sort().reverse());
     expect(rows.every(({ fresh }) => fresh)).toBe(true);
-    // Read two at a time, it holds every job once.
+    // Read two at a time, every job appears once.
     const standing = await opened.db
       .select({ id: jobsTable.id })
       .from(jobsTable)
       .where(isNull(jobsTable.deletedAt));
     expect(rows.length).toBeGreaterThan(5);
     expect(rows.map(({ id }) => id).sort()).toEqual(standing.map(({ id }) => id).sort());
-    // Who asks while it is read is given a later reading, and one with all who do.
+    // Callers during a reading get a later one, shared by all of them.
     const [now, later, too] = await Promise.all([digests.list(), digests.list(), digests.list()]);
     expect(later).toBe(too);
     expect(later).not.toBe(now);
@@ -391,7 +391,7 @@ describe.each(engines)('on %s', (engine) => {
     );
     expect(written).toMatchObject({ stored: { job: { plan: head.plan } } });
     expect(await firm.spent()).toEqual([{ id: 'spent', title: job.title, spent }]);
-    // When a job is done says nothing about what is done: its view stays good.
+    // The schedule of a job does not affect its scope: its view stays valid.
     expect(markOf({ ...job, plan: head.plan })).toBe(mark);
     const bad = { ...head, plan: { spent: [{ ...spent[0], hours: 30 }] } } as never;
     expect(

@@ -31,16 +31,16 @@ export type Written =
   | { readonly conflicts: readonly Conflict[]; readonly version: number }
   | { readonly missing: true };
 
-/** A set of edits as one sender made it. */
+/** A set of edits from one sender. */
 export interface EditSet {
-  /** The sender's own id of the set, so that one sent twice goes in once. */
+  /** The sender's own id of the set, so that sending it twice applies it once. */
   readonly sent: string;
   readonly edits: readonly Edit[];
-  /** The version of the job that the edits were made on; without it nothing is compared. */
+  /** The version of the job the edits were based on; without it nothing is compared. */
   readonly base?: number | undefined;
-  /** Sets of this sender that went in since `base`: its own changes are no conflict. */
+  /** Sets of this sender accepted since `base`: its own changes are not conflicts. */
   readonly own?: readonly string[] | undefined;
-  /** The set that this one takes back. */
+  /** The set this one reverts. */
   readonly undoes?: string | undefined;
 }
 
@@ -48,24 +48,24 @@ export interface EditSet {
 export type JobChange = typeof changes.$inferSelect;
 
 export interface Store extends Deletion {
-  /** How many jobs there are, deleted ones that can be brought back among them. */
+  /** Number of jobs, including deleted ones that can be restored. */
   count: () => Promise<number>;
   read: (id: string) => Promise<StoredJob | undefined>;
   version: (id: string) => Promise<number | undefined>;
-  /** One that is there already stays as it is. `person`: who it comes from, by id, where people sign in. */
+  /** An existing job stays as it is. `person`: the author's id, where people sign in. */
   add: (id: string, value: unknown, device: string, person?: string) => Promise<Written>;
   edit: (id: string, set: EditSet, device: string, person?: string) => Promise<Written>;
-  /** The newest accepted edits before one, by its order; newest first. */
+  /** The newest accepted edits before a given order, newest first. */
   history: (id: string, most: number, before?: number) => Promise<JobChange[]>;
-  /** Calls back with the job and its new version after every accepted set of any job; returns what ends it. */
+  /** Calls back with the job and its new version after every accepted set of any job; returns what stops it. */
   listenToAll: (changed: (job: string, version: number) => void) => () => void;
-  /** Calls back with the new version after every accepted set; returns what ends it. */
+  /** Calls back with the new version after every accepted set; returns what stops it. */
   listen: (id: string, changed: (version: number) => void) => () => void;
 }
 
-/** Reads and writes jobs. A write answers only when it is on the disk; a set of edits goes in whole or not at all. */
+/** Reads and writes jobs. A write resolves only when it is on disk; a set of edits is applied whole or not at all. */
 export function storeOn({ db, write, news }: Pick<OpenedDatabase, 'db' | 'write' | 'news'>): Store {
-  // In one snapshot: an edit that goes in between two of its queries would make a job that never was.
+  // One snapshot: otherwise an edit between its queries would produce a job that never existed.
   const read: Store['read'] = (id) => db.transaction((tx) => assemble(tx, id), oneSnapshot);
   return {
     count: () => db.$count(jobs),
@@ -108,13 +108,13 @@ export function storeOn({ db, write, news }: Pick<OpenedDatabase, 'db' | 'write'
   };
 }
 
-/** Who sends: a browser, and the person where people sign in. */
+/** The sender: a browser, and the person where people sign in. */
 interface By {
   readonly device: string;
   readonly person?: string | undefined;
 }
 
-/** Writes a new job; one that is there already stays as it is. */
+/** Writes a new job; an existing one stays as it is. */
 async function writeNew(tx: Transaction, id: string, job: Job, by: By): Promise<void> {
   const { accepted = null } = job;
   const now = new Date();
@@ -138,7 +138,7 @@ async function writeSet(
   { sent, edits, base, own = [], undoes }: EditSet,
   by: By,
 ): Promise<Written> {
-  // Sets of one job go in one after the other, whichever process they come through.
+  // Sets of one job are serialized, also between processes.
   await tx.select({ id: jobs.id }).from(jobs).where(standing(id)).for('update');
   const before = await assemble(tx, id);
   if (!before) return { missing: true };
@@ -190,7 +190,7 @@ async function writeSet(
   return { stored: { id, version, changedAt: now.toISOString(), job } };
 }
 
-/** Every row that a new job is stored in, in the order in which things were said. */
+/** Every row of a new job, in the order things were entered. */
 const rowsOfJob = (job: Job): StoredRow[] =>
   job.lines.flatMap((line): StoredRow[] => [
     { of: 'line', line: line.id },
@@ -205,7 +205,7 @@ const rowsOfJob = (job: Job): StoredRow[] =>
     ]),
   ]);
 
-/** What is read is of one moment. */
+/** All reads see one snapshot. */
 const oneSnapshot = { isolationLevel: 'repeatable read', accessMode: 'read only' } as const;
 
 /** A job that is not deleted. */
@@ -241,7 +241,9 @@ async function assemble(db: Database | Transaction, id: string): Promise<StoredJ
   };
 }
 
-/** Writes a stored row as it is in the job, or takes it out. Positions keep the order in which things were said. */
+/**
+ * Writes or deletes a stored row so that it matches the job. Positions keep the order in which things were entered.
+ */
 async function writeRow(tx: Transaction, job: string, row: StoredRow, now: Job): Promise<void> {
   if (row.of === 'job') {
     const { accepted = null } = now;

@@ -8,18 +8,18 @@ import type { StoredJob } from './store.js';
 import { workedOutOn, type WorkedOut, type WorkedOutParts } from './worked-out.js';
 
 export interface Views extends Pick<WorkedOut, 'wake' | 'wakeSoon'> {
-  /** The view of a job as it was worked out last; undefined where none is kept. */
+  /** The last computed view of a job; undefined where there is none. */
   read: (id: string) => Promise<KeptView | undefined>;
-  /** The view of a job as it stands: the kept one where it is of this very job, else worked out now. */
+  /** The view of the current job: the cached one where it matches, else computed now. */
   of: (stored: StoredJob, firm: Firm) => Promise<KeptView>;
 }
 
-/** Long enough that whoever types on a job has its view already, ms. */
+/** Long enough that anyone typing on a job has its view already, ms. */
 const quiet_ms = 60_000;
-/** A view is for opening a job at once: old jobs are worked out where they are opened. */
+/** A cached view lets a job open at once; older jobs are computed when opened. */
 const newest = 50;
 
-/** Keeps the whole view of the jobs changed last, so that a page shows it at once on whatever device it is opened. */
+/** Caches the complete view of the jobs changed last, so that any device can show it at once. */
 export function viewsOn(parts: Omit<WorkedOutParts<KeptView>, 'table' | 'quiet_ms' | 'newest'>): Views {
   return {
     ...workedOutOn({ ...parts, table: views, quiet_ms, newest }),

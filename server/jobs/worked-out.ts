@@ -9,28 +9,30 @@ export interface WorkedOutParts<Said> {
   readonly db: Database;
   readonly store: Pick<Store, 'read'>;
   readonly firm: { read: () => Promise<Firm>; stamp: () => Promise<string> };
-  /** Where it is kept, a row a job. */
+  /** Table of the results, one row per job. */
   readonly table: typeof digests | typeof views;
   readonly work: (job: Job, firm: Firm) => Promise<Said>;
-  /** A mark of the program that works it out: another one works it out again. */
+  /** Version mark of the program: another version computes it again. */
   readonly program: string;
-  /** How long nothing may have changed before it is worked out, ms: not for every word that is typed. */
+  /** Delay after the last change before it is computed, ms, so that typing does not trigger it word by word. */
   readonly quiet_ms: number;
-  /** Only so many of the jobs changed last; all without it. */
+  /** Only this many of the jobs changed last; all when missing. */
   readonly newest?: number;
   readonly log: (error: unknown) => void;
 }
 
 export interface WorkedOut {
-  /** Something changed: works out, one after another, what is not of its job's version; resolves when all are. */
+  /**
+   * Something changed: computes, one after another, whatever does not match its job's version; resolves when all do.
+   */
   wake: () => Promise<void>;
-  /** The same once nothing has changed for a moment. */
+  /** The same after a pause in changes. */
   wakeSoon: () => void;
-  /** What a row would be of, after its job's version. */
+  /** What a row depends on besides its job's version. */
   under: () => Promise<string>;
 }
 
-/** Keeps something worked out of each job, the newest first, beside the requests. */
+/** Maintains a derived result per job, newest first, in the background. */
 export function workedOutOn<Said>(parts: WorkedOutParts<Said>): WorkedOut {
   const { firm, program, quiet_ms, log } = parts;
   const under = async () => `${await firm.stamp()} ${program}`;
@@ -53,7 +55,7 @@ export function workedOutOn<Said>(parts: WorkedOutParts<Said>): WorkedOut {
   };
 }
 
-/** Runs work again for every call made while it ran, never twice at once. */
+/** Runs the work again for calls made while it was running, never twice at once. */
 function oneAtATime(work: () => Promise<void>): () => Promise<void> {
   let running: Promise<void> | undefined;
   let again = false;
@@ -73,14 +75,14 @@ function oneAtATime(work: () => Promise<void>): () => Promise<void> {
 
 interface Stale {
   readonly id: string;
-  /** The version of the job, of the firm and of the program that it would be of. */
+  /** The version of job, company and program the result would have. */
   readonly of: string;
 }
 
-/** So many are looked for at once: it goes through all jobs, and one that has just changed waits for no more than these. */
+/** Batch size: a run covers all jobs, and one that has just changed waits for no more than these. */
 const aBatch = 10;
 
-/** The newest jobs for which what is kept is of something older. */
+/** The newest jobs whose result is out of date. */
 async function newestStale<Said>(
   { db, table, newest }: WorkedOutParts<Said>,
   under: string,
@@ -101,7 +103,7 @@ async function newestStale<Said>(
   return stale.map(({ id, version }) => ({ id, of: `${version} ${under}` }));
 }
 
-/** Works one job out and keeps what it comes to, or that it cannot be: one bad job holds up no other. */
+/** Computes one job and stores its result, or that it cannot be computed: one bad job does not hold up others. */
 async function workOut<Said>(
   { db, store, firm, table, work, log }: WorkedOutParts<Said>,
   { id, of }: Stale,
@@ -114,7 +116,7 @@ async function workOut<Said>(
   } catch (error) {
     log(error);
   }
-  // A job deleted meanwhile takes none.
+  // A job deleted meanwhile gets none.
   await db
     .insert(table)
     .select(

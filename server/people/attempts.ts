@@ -1,4 +1,4 @@
-/** Counts what was tried within a while, by who tries: from the most on they wait until the while is over. */
+/** Rate limit by caller: past the limit within a period, the caller waits until the period is over. */
 export function attempts(most: number, while_ms: number) {
   let until = 0;
   const counts = new Map<string, number>();

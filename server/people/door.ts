@@ -6,20 +6,20 @@ import type { Person } from './people.js';
 import { mayAsk } from './roles.js';
 import type { Sessions } from './sessions.js';
 
-/** What the interface knows of who asks; nobody signs in on this machine itself. */
+/** The caller, as the interface knows them; on this machine itself nobody signs in. */
 export interface Asking {
   Variables: { person?: Person };
 }
 
 /** The shop's own address, where people sign in. */
 export interface Door {
-  /** Names under which it is reached, as they stand in the address bar, port and all. */
+  /** Its host names as they appear in the address bar, including the port. */
   readonly hosts: readonly string[];
-  /** The one address that may ask, where a proxy with a certificate stands before it. */
+  /** The only address allowed to connect, where a proxy with a certificate is in front. */
   readonly proxy?: string | undefined;
 }
 
-/** Sent over TLS alone, to this address alone, and out of reach of scripts. */
+/** Sent over TLS only, to this address only, and inaccessible to scripts. */
 const cookieName = '__Host-open-trench';
 const cookie = {
   path: '/',
@@ -37,7 +37,7 @@ export const takeToken = (c: Context): void => {
   deleteCookie(c, cookieName, { path: '/', secure: true });
 };
 
-/** Where a request comes from: the address that the connection has, or that the proxy names. */
+/** Source of a request: the connection's address, or the one the proxy names. */
 export function addressOf(c: Context, door: Door | undefined): string {
   const { incoming } = (c.env ?? {}) as { incoming?: { socket?: { remoteAddress?: string } } };
   const own = incoming?.socket?.remoteAddress?.replace(/^::ffff:/, '') ?? 'unknown';
@@ -64,7 +64,7 @@ export const throughDoor = (door: Door) =>
     return undefined;
   });
 
-/** Only people who are signed in, and each what their role may. What a customer reads behind a secret needs no name. */
+/** Only signed-in people, each within their role. What a customer reads behind a secret needs no name. */
 export const signedIn = (sessions: Sessions) =>
   createMiddleware<Asking>(async (c, next) => {
     const path = c.req.path.replace(/^\/api/, '');

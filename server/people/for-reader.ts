@@ -6,7 +6,7 @@ import type { JobChange, StoredJob } from '../jobs/store.js';
 import type { Person } from './people.js';
 import { mayEdit, seesPrices } from './roles.js';
 
-/** Who reads; whoever sits at this machine has no name. */
+/** The reader; whoever sits at this machine has no name. */
 export type Reader = Person | undefined;
 const readsPrices = (reader: Reader) => reader === undefined || seesPrices(reader.role);
 
@@ -21,10 +21,13 @@ export const jobFor = (reader: Reader, stored: StoredJob): StoredJob =>
 /** The firm as its reader may see it. */
 export const firmFor = (reader: Reader, firm: Firm): Firm => (readsPrices(reader) ? firm : firmForCrew(firm));
 
-/** What was written out of a list, for those who see prices and those who do not. */
+/** A list already serialized, for those who see prices and those who do not. */
 const written = new WeakMap<readonly JobRow[], Map<boolean, Promise<Uint8Array<ArrayBuffer>>>>();
 
-/** The list as its reader may see it, as JSON: those who share a reading of it share its text, which takes a while to write. */
+/**
+ * The list as its reader may see it, as JSON: callers sharing a reading also share its text, which takes a while to
+ * write.
+ */
 export function listFor(reader: Reader, rows: readonly JobRow[]): Promise<Uint8Array<ArrayBuffer>> {
   const texts = written.get(rows) ?? new Map<boolean, Promise<Uint8Array<ArrayBuffer>>>();
   written.set(rows, texts);
@@ -34,7 +37,7 @@ export function listFor(reader: Reader, rows: readonly JobRow[]): Promise<Uint8A
   return text;
 }
 
-/** Rows written without a turn for anybody else: about a millisecond's work. */
+/** Rows serialized before yielding: about a millisecond's work. */
 const rowsAtOnce = 500;
 
 async function writtenList(rows: readonly JobRow[]): Promise<Uint8Array<ArrayBuffer>> {

@@ -14,7 +14,7 @@ const mostPassphrase = 200;
 
 const derive = promisify<string, Buffer, number, object, Buffer>(scrypt);
 
-/** One at a time: each takes 128 MB, and a crowd at the door must not take the machine down. */
+/** One at a time: each takes 128 MB, and many sign-ins at once must not exhaust the machine. */
 let before: Promise<unknown> = Promise.resolve();
 function inTurn<T>(work: () => Promise<T>): Promise<T> {
   const mine = before.then(work);
@@ -22,7 +22,7 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
   return mine;
 }
 
-/** Typed on a phone or a desk, composed or not, it is the same passphrase. */
+/** Normalized, so that different keyboards give the same passphrase. */
 const normal = (passphrase: string) => passphrase.normalize('NFKC');
 
 /** The hash to store, with its cost and salt: `scrypt$17$8$1$salt$hash`. */
@@ -39,7 +39,7 @@ export async function hashPassphrase(passphrase: string): Promise<string> {
   ].join('$');
 }
 
-/** Whether a passphrase is the one that was stored; without one stored it takes as long and is never right. */
+/** Whether a passphrase matches the stored one; without one stored it takes as long and never matches. */
 export async function isPassphrase(passphrase: string, stored: string | undefined): Promise<boolean> {
   const [, logN = 17, r = cost.r, p = cost.p, salt = '', hash = ''] = stored?.split('$') ?? [];
   const asked = { N: 2 ** Number(logN), r: Number(r), p: Number(p), maxmem };
@@ -50,7 +50,7 @@ export async function isPassphrase(passphrase: string, stored: string | undefine
   return known.length === hashBytes && timingSafeEqual(tried, known);
 }
 
-/** What is wrong with a passphrase that somebody chose; undefined where it will do. */
+/** What is wrong with a new passphrase; undefined where it is acceptable. */
 export function passphraseFault(passphrase: string, name: string): string | undefined {
   const chosen = normal(passphrase);
   if (chosen.length < leastPassphrase)

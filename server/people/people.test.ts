@@ -79,7 +79,7 @@ test('at the shop’s address: its own name, its own pages, and somebody signed 
   // Behind a proxy: only over https.
   expect((await as('owner', '/api/jobs', { headers: { 'x-forwarded-proto': 'http' } })).status).toBe(403);
   expect((await as('owner', '/api/jobs', { headers: { 'x-forwarded-proto': 'https' } })).status).toBe(200);
-  // A made-up cookie is nobody's.
+  // A forged cookie belongs to nobody.
   expect((await app.askShop('/api/jobs', {}, '__Host-open-trench=made-up')).status).toBe(401);
   // On this machine itself nobody signs in.
   expect((await app.ask('/api/jobs')).status).toBe(200);
@@ -107,11 +107,11 @@ test('five wrong passphrases lock a name, whoever knows it then; nothing tells a
   expect((await signIn('Lock', 'plain brick canal stove')).status).toBe(429);
   const [row] = (await app.people.list()).filter(({ name }) => name === 'Lock');
   expect(row?.lockedUntil).toBeDefined();
-  // The log says what happened, by the name that was typed, and never a passphrase.
+  // The log has the event and the name typed, never a passphrase.
   const outcomes = app.noted.filter(({ who }) => who === 'Lock').map(({ outcome }) => outcome);
   expect(outcomes).toEqual(['wrong', 'wrong', 'wrong', 'wrong', 'locked', 'locked']);
   expect(JSON.stringify(app.noted)).not.toMatch(/brick|ladder/);
-  // A new passphrase from an owner opens it again.
+  // A new passphrase from an owner unlocks it.
   await as('owner', `/api/people/${row?.id ?? ''}`, json({ passphrase: 'other brick canal stove' }, 'PUT'));
   expect((await signIn('Lock', 'other brick canal stove')).status).toBe(200);
 }, 30_000);
@@ -140,7 +140,7 @@ test('a new passphrase, another role or an end of the way in signs out what was 
   await as('owner', `/api/people/${id}`, { method: 'DELETE' });
   expect(await isIn(third)).toBe(false);
   expect((await signIn('Sam', 'south kettle eight oak')).status).toBe(422);
-  // Two owners who take each other off the list at the same moment leave one.
+  // Two owners who remove each other at the same moment leave one.
   const two = await app.people.add({ name: 'Owen', role: 'owner', passphrase: 'third kettle nine oak' });
   const other = 'person' in two ? two.person.id : '';
   const both = await Promise.all(
@@ -223,7 +223,7 @@ test('crew reads a job, its list, its history and what is done without a price, 
   const noted = await as('crew', `/api/jobs/${id}/edits`, json({ sent: 'crew-set-2', edits: [entry] }));
   expect([noted.status, await noted.text()]).toEqual([200, expect.not.stringContaining('414.41')]);
 
-  // Who stands at the pipe says how warm it is; all else that the estimator said of the job stands.
+  // Whoever stands at the pipe enters the temperature; the estimator's other values stay.
   const warm = { sent: 'crew-set-3', edits: [{ kind: 'temperature', set: { temperature_F: 91 } }] };
   expect((await as('crew', `/api/jobs/${id}/edits`, json(warm))).status).toBe(200);
 

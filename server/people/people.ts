@@ -16,7 +16,7 @@ export interface Person {
 /** A person as an owner sees them. */
 export interface ListedPerson extends Person {
   readonly madeAt: string;
-  /** Too many wrong passphrases: nobody signs in under this name until then. */
+  /** Too many wrong passphrases: the name is locked until then. */
   readonly lockedUntil: string | undefined;
 }
 
@@ -26,12 +26,12 @@ export type PersonWritten =
 export interface People {
   list(): Promise<ListedPerson[]>;
   add(said: { name: string; role: Role; passphrase: string }): Promise<PersonWritten>;
-  /** Another role or passphrase; either ends what is signed in under the name. */
+  /** A new role or passphrase; either ends all sessions of that name. */
   change(
     id: string,
     said: { role?: Role | undefined; passphrase?: string | undefined },
   ): Promise<PersonWritten>;
-  /** Ends a person's way in; the history keeps the name. */
+  /** Removes a person's access; the history keeps the name. */
   remove(id: string): Promise<PersonWritten>;
 }
 
@@ -48,14 +48,14 @@ const standing = async (db: Transaction, id: string) => {
 
 const signedOut = (db: Transaction, id: string) => db.delete(sessions).where(eq(sessions.person, id));
 
-/** One after the other: two owners who take each other off the list at once would leave none. */
+/** Serialized: two owners who remove each other at once would leave none. */
 const inTurn = <T>(db: Database, work: (tx: Transaction) => Promise<T>): Promise<T> =>
   db.transaction(async (tx) => {
     await tx.select({ id: people.id }).from(people).where(eq(people.role, 'owner')).for('update');
     return work(tx);
   });
 
-/** The last owner stays one: otherwise nobody could let anybody in from outside this machine. */
+/** The last owner stays an owner: otherwise nobody could admit anybody from outside this machine. */
 const isLastOwner = async (db: Transaction, { id, role }: Person) =>
   role === 'owner' &&
   (await db.$count(people, and(eq(people.role, 'owner'), notRemoved, ne(people.id, id)))) === 0;
@@ -63,7 +63,7 @@ const lastOwner = {
   faults: [{ path: 'role', message: 'the last owner stays: make somebody else one first' }],
 };
 
-/** The people of the shop. */
+/** The shop's people. */
 export function peopleOn(db: Database): People {
   return {
     async list() {
@@ -94,7 +94,7 @@ export function peopleOn(db: Database): People {
         : { faults: [{ path: 'name', message: 'somebody signs in under this name already' }] };
     },
     async change(id, { role, passphrase }) {
-      // Hashing takes a few tenths of a second, which nobody else waits for.
+      // Hashing takes a few tenths of a second, during which nobody else waits.
       const passphraseHash = passphrase === undefined ? undefined : await hashPassphrase(passphrase);
       return inTurn(db, (tx) => change(tx, id, { role, passphrase, passphraseHash }));
     },

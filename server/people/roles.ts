@@ -1,4 +1,4 @@
-/** What a person who signs in may do. */
+/** Roles of people who sign in. */
 export const roles = ['owner', 'estimator', 'crew'] as const;
 export type Role = (typeof roles)[number];
 
@@ -10,7 +10,10 @@ interface Rule {
 
 const rule = (methods: string, path: RegExp): Rule => ({ methods: methods.split(' '), path });
 
-/** Crew logs what the camera shows and reads what to cut and where to dig; everything else is closed to it, new addresses too. */
+/**
+ * Crew logs what the camera shows and reads what to cut and where to dig; everything else is closed to it, including
+ * any address added later.
+ */
 const crewMay: readonly Rule[] = [
   rule('GET', /^\/(me|jobs|firm|changes|reel)$/),
   rule('GET', /^\/jobs\/[^/]+(\/(history|changes|crew-view))?$/),
@@ -20,7 +23,7 @@ const crewMay: readonly Rule[] = [
   rule('PUT', /^\/me\/passphrase$/),
 ];
 
-/** What only an owner may: who signs in, what holds for all jobs, copies of everything. */
+/** Reserved to owners: accounts, settings of all jobs, backups. */
 const ownersOnly: readonly Rule[] = [
   rule('GET POST PUT DELETE', /^\/people(\/|$)/),
   rule('PUT', /^\/firm$/),
@@ -30,17 +33,17 @@ const ownersOnly: readonly Rule[] = [
 const meets = (rules: readonly Rule[], method: string, path: string) =>
   rules.some((each) => each.methods.includes(method) && each.path.test(path));
 
-/** Whether somebody in a role may send this to the interface; `path` begins after /api. */
+/** Whether a role may send this request; `path` is relative to /api. */
 export function mayAsk(role: Role, method: string, path: string): boolean {
   const asked = method === 'HEAD' ? 'GET' : method;
   if (role === 'crew') return meets(crewMay, asked, path);
   return role === 'owner' || !meets(ownersOnly, asked, path);
 }
 
-/** Kinds of edit that crew may make: of what its camera, its tape and its thermometer give. */
+/** Kinds of edit that crew may make: readings of its camera, tape and thermometer. */
 const crewEdits: ReadonlySet<string> = new Set(['line', 'run', 'entry', 'temperature']);
 
-/** Whether somebody in a role may make, or read in the history, an edit of a kind. */
+/** Whether a role may make an edit of this kind, or read one in the history. */
 export const mayEdit = (role: Role, kind: string): boolean => role !== 'crew' || crewEdits.has(kind);
 
 /** Prices, rates and margins are not shown to crew. */

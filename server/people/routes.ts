@@ -8,11 +8,11 @@ import type { People, PersonWritten } from './people.js';
 import { roles } from './roles.js';
 import type { Sessions, SignedIn } from './sessions.js';
 
-/** What happens at the door, for the log that its owner reads when something is wrong. */
+/** Sign-in events, for the log its owner reads when something is wrong. */
 export interface DoorEvent {
   readonly event:
     'sign-in' | 'sign-out' | 'passphrase changed' | 'person added' | 'person changed' | 'person removed';
-  /** The name as it was typed, or the id of the person it was done to. */
+  /** The name as typed, or the id of the person concerned. */
   readonly who: string;
   /** Who did it, where that is somebody else. */
   readonly by?: string | undefined;
@@ -35,11 +35,11 @@ const changeSchema = z.strictObject({
 const signInSchema = z.strictObject({ name: z.string().max(200), passphrase: passphraseSchema });
 const ownSchema = z.strictObject({ was: passphraseSchema, set: passphraseSchema });
 
-/** From one address so many tries in so long, whatever the names: each costs the machine a few tenths of a second. */
+/** Attempts per address and period, whatever the names: each costs a few tenths of a second. */
 const mostTries = 20;
 const triesIn_ms = 5 * 60_000;
 
-/** Who may sign in, for an owner or somebody at this machine. */
+/** Managing who may sign in, for an owner or somebody at this machine. */
 export function peopleRoutes({ people, note }: { people: People; note: Note }) {
   const noted = (c: Context<Asking>, event: DoorEvent['event'], who: string, done: PersonWritten) => {
     const outcome = 'person' in done ? 'done' : 'refused';
@@ -69,7 +69,7 @@ function written(c: Context, done: PersonWritten, status: 200 | 201 = 200): Resp
     : problem(c, 422, 'That cannot be taken as it is', { errors: done.faults });
 }
 
-/** Signing in and out, and who one is. Without sign-in, whoever sits at this machine is its owner. */
+/** Signing in and out, and the current user. Without sign-in, whoever sits at this machine is its owner. */
 export function signInRoutes(
   { people, sessions, note }: { people: People; sessions: Sessions; note: Note },
   door: Door | undefined,

@@ -7,7 +7,7 @@ import { notRemoved, personOf, type Person } from './people.js';
 
 export type SignedIn =
   | { readonly person: Person; readonly token: string }
-  /** Wrong, without saying whether the name or the passphrase is. */
+  /** Wrong, without telling whether the name or the passphrase is. */
   | { readonly wrong: true }
   | { readonly lockedUntil: Date };
 
@@ -19,13 +19,13 @@ export interface Sessions {
 }
 
 const tokenBytes = 32;
-/** So many wrong passphrases in a row lock a name for a while. */
+/** Wrong passphrases in a row that lock a name, and for how long. */
 const mostFailures = 5;
 const lockedFor_ms = 15 * 60_000;
-/** A browser stays signed in for so long unused, and so long at all. */
+/** Lifetime of a session, unused and in total. */
 const unusedFor_ms = 7 * 24 * 3_600_000;
 const signedInFor_ms = 30 * 24 * 3_600_000;
-/** When a session was used last is written no oftener. */
+/** Minimum interval between updates of a session's last use. */
 const usedEvery_ms = 60_000;
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
@@ -41,7 +41,7 @@ export function sessionsOn(db: Database): Sessions {
       const isRight = await isPassphrase(passphrase, row?.passphraseHash);
       if (!row) return { wrong: true };
       if (!isRight) return failed(db, row.id, now);
-      // Many at once may have read the name before the lock: a right passphrase after it does not sign in either.
+      // Many attempts may have read the name before the lock: a correct passphrase after it does not sign in either.
       const [open] = await db
         .update(people)
         .set({ failures: 0, lockedUntil: null })
@@ -80,7 +80,7 @@ export function sessionsOn(db: Database): Sessions {
   };
 }
 
-/** One more wrong passphrase: enough of them in a row lock the name. Counted in the database, whoever asks at once. */
+/** One more wrong passphrase: enough of them in a row lock the name. Counted in the database, across all callers. */
 async function failed(db: Database, id: string, now: Date): Promise<SignedIn> {
   const [row] = await db
     .update(people)

@@ -62,14 +62,14 @@ test('what a backup held is there after a restore: jobs, history, firm, photos; 
   writeFileSync(join(folder, 'photos', 'one.jpg'), 'a picture');
   const from = { db: opened.db, folder, migrations };
   const kept = await backUp(from);
-  // A second one of the same day stands beside the first.
+  // A second one of the same day is kept beside the first.
   expect(
     [kept.name, (await backUp(from)).name].every((name) => existsSync(join(backupsOf(folder), name))),
   ).toBe(true);
   const before = await Promise.all([1, 2, 3, 4, 5, 6].map((seed) => store.read(`job${seed}`)));
   const history = await store.history('job3', 10);
   await opened.close();
-  // RFC 1952: it is a gzip file as any program reads it.
+  // RFC 1952: it is a gzip file that any program reads.
   const bytes = gunzipSync(readFileSync(join(backupsOf(folder), kept.name)));
   expect(bytes.toString('latin1')).toContain('manifest.json');
 
@@ -84,13 +84,13 @@ test('what a backup held is there after a restore: jobs, history, firm, photos; 
   expect((await firmOn(again.db).read()).name).toBe('Hollow Lane Drains');
   expect(await restored.edit('job3', jointEdit('k2'), 'truck')).toMatchObject({ stored: { version: 3 } });
   await again.close();
-  // Nothing is restored over a database.
+  // A restore never overwrites a database.
   await expect(restore(join(backupsOf(folder), kept.name), { folder: to, migrations, dead })).rejects.toThrow(
     /nothing is restored over one/,
   );
 }, 120_000);
 
-/** The same archive as one that was made by a version with so many migrations more. */
+/** The same archive as from a version with this many more migrations. */
 async function madeBy(archive: string, more: number): Promise<string> {
   const at = mkdtempSync(join(temporary, 'other-'));
   await tar.extract({ file: archive, cwd: at });
@@ -110,7 +110,7 @@ test('a backup of an older version is brought up to date; one of a newer, and wh
   await writeBackup({ db: opened.db, folder, migrations }, archive);
   await opened.close();
   const to = join(temporary, 'updated');
-  // The last migration changed no table that a backup holds.
+  // The last migration did not change a table that a backup contains.
   await restore(await madeBy(archive, -1), { folder: to, migrations, dead });
   const now = await openDatabase({ folder: to, migrations, dead });
   expect((await storeOn(now).read('old'))?.job.title).toBe(job(9).title);

@@ -23,21 +23,21 @@ import { FolderRefused } from './folder.js';
 import { openPostgres } from './postgres.js';
 
 /**
- * A backup is one archive (tar, gzip): `manifest.json`, one file of JSON lines a table, and the photos. It holds rows and
- * not the database's own files, so that it is read on any machine and by any later version: its rows are put into a
- * database as old as they are, which is then brought up to date like any other.
+ * A backup is one archive (tar, gzip): `manifest.json`, one file of JSON lines per table, and the photos. It has rows
+ * rather than database files, so that any machine and any later version can read it: its rows are put into a database
+ * of the same schema version, which is then migrated like any other.
  */
 const manifestSchema = z.strictObject({
   format: z.literal('open-trench-backup'),
   version: z.literal(1),
-  /** How many migrations the database had seen. */
+  /** Number of migrations the database had. */
   migrations: z.number().int().min(1),
   at: z.iso.datetime(),
 });
 
-/** In an order in which no row comes before one that it belongs to. Digests are worked out again. */
+/** In an order that satisfies foreign keys. Digests are computed again. */
 const tables = ['people', 'jobs', 'lines', 'runs', 'entries', 'changes', 'firm', 'shares'] as const;
-/** Rows read at once: a large shop's history does not fit into memory whole. */
+/** Rows read at once: a large shop's history does not fit into memory. */
 const rowsAtOnce = 500;
 const nameShape = /^backup-\d{4}-\d{2}-\d{2}(-\d+)?\.tar\.gz$/;
 export const keptFor_days = 14;
@@ -55,7 +55,7 @@ export interface BackupFrom {
   readonly migrations: string;
 }
 
-/** Writes one archive; it has its name only when all of it is on the disk. */
+/** Writes an archive; it gets its name only when all of it is on disk. */
 export async function writeBackup({ db, folder, migrations }: BackupFrom, to: string): Promise<void> {
   await mkdir(dirname(to), { recursive: true, mode: 0o700 });
   const aside = await mkdtemp(`${to}.part-`);
@@ -106,7 +106,7 @@ async function writeTable(db: Reader, table: string, path: string): Promise<void
   }
 }
 
-/** A backup that stands beside the data. */
+/** A backup beside the data. */
 export interface KeptBackup {
   readonly name: string;
   readonly at: string;
@@ -129,7 +129,7 @@ export async function keptBackups(folder: string): Promise<KeptBackup[]> {
   return all.sort((one, other) => (one.at < other.at ? 1 : -1));
 }
 
-/** Makes a backup beside the data and removes those that are older than they are kept. */
+/** Makes a backup beside the data and removes those past their retention. */
 export async function backUp(from: BackupFrom, now = new Date()): Promise<KeptBackup> {
   const day = now.toISOString().slice(0, 10);
   const taken = new Set((await keptBackups(from.folder)).map(({ name }) => name));
@@ -146,7 +146,7 @@ export async function backUp(from: BackupFrom, now = new Date()): Promise<KeptBa
 }
 
 export interface RestoreTo {
-  /** The data folder to make: it must not hold a database yet. */
+  /** The data folder to create: it must not have a database yet. */
   readonly folder: string;
   readonly migrations: string;
   readonly dead: (message: string) => void;
@@ -155,8 +155,8 @@ export interface RestoreTo {
 }
 
 /**
- * Makes a data folder out of a backup, whole or not at all; or fills an empty database of a PostgreSQL server from it.
- * @throws FolderRefused where either holds jobs, or the archive is no backup that this version can read.
+ * Restores a backup into a new data folder, whole or not at all; or into an empty database of a PostgreSQL server.
+ * @throws FolderRefused where either has jobs, or the archive is not a backup this version can read.
  */
 export async function restore(archive: string, to: RestoreTo): Promise<void> {
   const { folder, migrations, databaseUrl } = to;
@@ -197,7 +197,7 @@ export async function restore(archive: string, to: RestoreTo): Promise<void> {
   } finally {
     await rm(aside, { recursive: true, force: true });
   }
-  // Brought up to date now, so that it is known to open.
+  // Migrated now, so that it is known to open.
   await (await openFor(to)).close();
 }
 
@@ -234,7 +234,7 @@ function readManifest(archive: string, unpacked: string): z.infer<typeof manifes
   return read.data;
 }
 
-/** The first so many migrations in a folder of their own. */
+/** The first n migrations in a folder of their own. */
 async function migrationsUpTo(migrations: string, count: number, to: string): Promise<string> {
   await cp(migrations, to, { recursive: true });
   const journal = journalOf(migrations);

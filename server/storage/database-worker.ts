@@ -5,7 +5,7 @@ import { expose } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { DurableFS, durableStart } from './durable-fs.js';
 
-/** What came of it, or what PostgreSQL refused it with: an error itself would lose its code on the way. */
+/** The result, or PostgreSQL's refusal as data, since an Error would lose its code between threads. */
 export type Answer<T> = { readonly done: T } | { readonly refused: { readonly message: string } };
 
 const answered = async <T>(work: () => Promise<T>): Promise<Answer<T>> => {
@@ -17,7 +17,7 @@ const answered = async <T>(work: () => Promise<T>): Promise<Answer<T>> => {
   }
 };
 
-/** Drizzle reads these from PostgreSQL's own text, and its functions for it cannot be handed to a thread. */
+/** Drizzle parses these from PostgreSQL's own text, and its parsers cannot be passed to a thread. */
 const asText = Object.fromEntries(
   // The last five are arrays: of numeric, timestamp, timestamptz, interval and date.
   [types.TIMESTAMP, types.TIMESTAMPTZ, types.INTERVAL, types.DATE, 1231, 1115, 1185, 1187, 1182].map(
@@ -32,7 +32,7 @@ const opened = () => {
 };
 
 const database = {
-  /** Where PostgreSQL gives up, this thread ends, and with it the server. */
+  /** If PostgreSQL gives up, this thread ends, and with it the server. */
   open: (dataDir: string) =>
     answered(async () => {
       const fs = new DurableFS(dataDir, () => exit(1));

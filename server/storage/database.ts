@@ -15,7 +15,7 @@ import { openThreaded, type Client } from './threaded.js';
 export type Database = ReturnType<typeof connect>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 
-/** Runs work in a transaction, whole or not at all; resolves when it is on the disk. */
+/** Runs work in a transaction, whole or not at all; resolves when it is on disk. */
 export type Write = <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
 
 export interface OpenedDatabase {
@@ -28,21 +28,21 @@ export interface OpenedDatabase {
 export interface DatabaseOptions {
   readonly folder: string;
   readonly migrations: string;
-  /** The built thread to run the database in; without it in this one, which then waits for the disk. */
+  /** The built thread to run the database in; otherwise it runs in this one, which then waits for the disk. */
   readonly thread?: string | undefined;
-  /** Called, with what to tell, where nothing may be read or written any more: the process must end. */
+  /** Called with a message where reading or writing must stop: the process must end. */
   readonly dead: (message: string) => void;
 }
 
 const connect = (client: Client) => drizzle(client as PGlite, { schema: tables });
 
-/** PGlite has no background workers: without these the log grows for ever and dead rows stay. */
+/** PGlite has no background workers: without these the log grows forever and dead rows stay. */
 const checkpointEvery_ms = 5 * 60_000;
 const vacuumEvery_ms = 6 * 60 * 60_000;
 
 /**
- * Opens the database of a data folder, alone: migrated, synced to disk, with its upkeep scheduled.
- * @throws FolderTaken where another process has the folder, FolderRefused where it cannot be used as it is.
+ * Opens the database of a data folder exclusively: migrated, synced to disk, with maintenance scheduled. @throws
+ * FolderTaken where another process uses the folder, FolderRefused where it cannot be used as it is.
  */
 export async function openDatabase({
   folder,
@@ -81,7 +81,7 @@ export async function openDatabase({
   }
 }
 
-/** Checkpoints and vacuums now and then; what it returns ends that. */
+/** Checkpoints and vacuums periodically; returns what stops it. */
 function keepUp(client: Client): () => void {
   const timers = [
     setInterval(() => void client.exec('CHECKPOINT').catch(() => undefined), checkpointEvery_ms),
@@ -105,7 +105,8 @@ async function openAlone(dataDir: string, thread: string | undefined, died: () =
     );
   }
   await chmod(dataDir, 0o700);
-  // The folder is ours: whoever wrote this is gone, and PostgreSQL will not start over one that a crash left empty.
+  // The folder is locked by us, so its last writer is gone, and PostgreSQL refuses to start over a pid file left
+  // empty by a crash.
   await rm(join(dataDir, 'postmaster.pid'), { force: true });
   try {
     return await (thread === undefined ? openHere(dataDir, died) : openThreaded(thread, dataDir, died));
@@ -121,7 +122,7 @@ async function openAlone(dataDir: string, thread: string | undefined, died: () =
 const openHere = (dataDir: string, died: () => void): Promise<Client> =>
   PGlite.create({ fs: new DurableFS(dataDir, died), startParams: durableStart });
 
-/** Makes a new database aside and moves it into place once all of it is on the disk: it is there whole or not at all. */
+/** Makes a new database aside and moves it into place once all of it is on disk: it exists whole or not at all. */
 async function makeDatabase(dataDir: string, died: () => void): Promise<void> {
   const aside = `${dataDir}.part`;
   await rm(aside, { recursive: true, force: true });

@@ -8,7 +8,7 @@ import { openDatabase } from './database.js';
 import { holdFolder } from './lock.js';
 import { dead, migrations, newDataFolder } from '../test/new-folder.js';
 
-// The real file system under a real PGlite folder; only its calls are watched, or made to fail as a bad disk does.
+// The real file system under a real PGlite folder; its calls are only watched, or made to fail like a bad disk.
 const fs = createRequire(import.meta.url)('fs') as typeof nodeFs;
 const folders: string[] = [];
 const folder = async () => {
@@ -20,7 +20,7 @@ afterAll(() => {
   for (const each of folders) rmSync(each, { recursive: true, force: true });
 });
 
-/** Puts other calls in the place of the file system's own until what it returns is called. */
+/** Replaces file-system calls until the returned function is called. */
 function instead(calls: Partial<Pick<typeof fs, 'writeSync' | 'fsyncSync' | 'openSync'>>): () => void {
   const own = { writeSync: fs.writeSync, fsyncSync: fs.fsyncSync, openSync: fs.openSync };
   Object.assign(fs, calls);
@@ -61,7 +61,7 @@ test('what is answered as written has been written to the log and synced before,
       expect([...unsynced]).toEqual([]);
       expect(synced).toBeGreaterThan(before);
     }
-    // A checkpoint lets the log be reused: what it stands for is synced first, the control file with it.
+    // A checkpoint allows the log to be reused: everything it covers is synced first, including the control file.
     const files = new Set<string>();
     fs.fsyncSync = (descriptor) => {
       files.add(paths.get(descriptor) ?? '');
@@ -101,7 +101,7 @@ test('a folder that was left in a bad moment opens; one that is no database is n
   // As a crash leaves it, within 30 s of a start: https://www.postgresql.org/docs/current/storage-file-layout.html
   writeFileSync(join(postgres, 'postmaster.pid'), '');
   await again();
-  // A first start that was cut short leaves its work aside.
+  // An interrupted first start leaves its work aside.
   mkdirSync(`${postgres}.part`);
   writeFileSync(join(`${postgres}.part`, 'PG_VERSION'), 'half');
   cpSync(postgres, join(at, 'kept'), { recursive: true });
@@ -123,7 +123,7 @@ test('a folder is held against a holder in another container for as long as that
   folders.push(at);
   const lock = join(at, 'lock.json');
   const elsewhere = { token: 'theirs', network: 'another machine' };
-  // One that counts on is alive, whatever its clock says.
+  // A holder whose counter advances is alive, whatever its clock says.
   let count = 0;
   const beat = () => {
     writeFileSync(lock, JSON.stringify({ ...elsewhere, beat: count++ }));
@@ -132,7 +132,7 @@ test('a folder is held against a holder in another container for as long as that
   const heart = setInterval(beat, 200);
   await expect(holdFolder(at)).rejects.toThrow(/already running on/);
   clearInterval(heart);
-  // One that is silent is gone; and one whose folder is taken from it hears of that.
+  // A silent holder is gone; and one whose folder is taken over is notified.
   let lost = 0;
   const release = await holdFolder(at, () => lost++);
   writeFileSync(lock, JSON.stringify({ ...elsewhere, beat: 0 }));

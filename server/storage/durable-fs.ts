@@ -7,23 +7,25 @@ import { NodeFS } from '@electric-sql/pglite/nodefs';
 type Options = Awaited<ReturnType<NodeFS['init']>>['emscriptenOpts'];
 type Module = Parameters<NonNullable<Options['preRun']>[number]>[0];
 
-/** What Emscripten's Node file system holds of an open file: `nfd` is the descriptor of the real file. */
+/** Emscripten's record of an open file: `nfd` is the descriptor of the real file. */
 interface OpenFile {
   readonly nfd: number;
 }
 interface NodeFileSystem {
   readonly stream_ops: { fsync?: (file: OpenFile) => number };
-  /** Runs a call on the real file system; its error becomes one that PostgreSQL understands. */
+  /** Runs a call on the real file system and converts its error for PostgreSQL. */
   readonly tryFSOperation: <T>(call: () => T) => T;
 }
 
 /**
- * PGlite's file system with a real fsync. Its own has none, so PostgreSQL's calls reach no disk: with this one, and with
- * `durableStart`, the write-ahead log is on the disk when COMMIT answers, and data files and `pg_control` before a
- * checkpoint lets the log be reused.
+ * PGlite's file system with a real fsync. Its own has none, so PostgreSQL's calls never reach the disk: with this one,
+ * and with `durableStart`, the write-ahead log is on disk when COMMIT answers, and data files and `pg_control` before a
+ * checkpoint allows the log to be reused.
  */
 export class DurableFS extends NodeFS {
-  /** `died` is called where PostgreSQL gives up, as on a full log disk: PGlite itself would go on, and answer wrongly. */
+  /**
+   * `died` is called where PostgreSQL gives up, as on a full log disk: PGlite itself would continue with wrong answers.
+   */
   constructor(
     dataDir: string,
     private readonly died: () => void,
@@ -58,7 +60,7 @@ export const durableStart = [
   ...['-c', 'wal_sync_method=fsync'],
 ];
 
-/** Brings a folder and everything in it to the disk. */
+/** Syncs a folder and everything in it to disk. */
 export async function syncTree(folder: string): Promise<void> {
   for (const entry of await readdir(folder, { withFileTypes: true })) {
     const path = join(folder, entry.name);
@@ -68,12 +70,12 @@ export async function syncTree(folder: string): Promise<void> {
   await syncFolder(folder);
 }
 
-/** Brings a folder's own list of names to the disk. Windows has no way to ask for it. */
+/** Syncs a folder's own entries to disk. Windows has no way to do that. */
 export async function syncFolder(folder: string): Promise<void> {
   if (process.platform !== 'win32') await syncPath(folder);
 }
 
-/** Brings one file to the disk. */
+/** Syncs one file to disk. */
 export async function syncPath(path: string): Promise<void> {
   const file = await open(path, 'r');
   try {

@@ -13,8 +13,8 @@ export class FolderRefused extends Error {
 const another = 'give another folder with OPEN_TRENCH_DATA';
 
 /**
- * Makes the data folder where it is missing, for its owner's eyes only, and makes sure that it can be written.
- * @throws FolderRefused with what would help.
+ * Creates the data folder if missing, private to its owner, and checks that it can be written. @throws FolderRefused
+ * with what would help.
  */
 export async function madeFolder(folder: string): Promise<void> {
   const found = await stat(folder).catch(() => undefined);

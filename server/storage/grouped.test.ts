@@ -4,8 +4,8 @@ import type { Database, Transaction } from './database.js';
 import { grouped } from './grouped.js';
 
 /**
- * A database that keeps a list, by the rules of PostgreSQL: a transaction or savepoint that fails takes back what it
- * wrote, and nothing is on the disk before the commit, which takes a while and may itself fail.
+ * A database of a single list with PostgreSQL's rules: a failed transaction or savepoint rolls back, and nothing is on
+ * disk before the commit, which takes a while and may itself fail.
  */
 function listDatabase(commitFails: (count: number) => boolean) {
   const disk: string[] = [];

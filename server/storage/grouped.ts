@@ -1,6 +1,6 @@
 import type { Database, Transaction, Write } from './database.js';
 
-/** Writes that wait while one is brought to the disk, at most so many, go in together. */
+/** Limit on the writes that share one transaction. */
 const mostTogether = 50;
 
 interface Waiting {
@@ -10,9 +10,9 @@ interface Waiting {
 }
 
 /**
- * Writes in groups: what comes in while a transaction is synced to the disk shares the next one, and one sync. Each is
- * whole in a savepoint of its own, so one that fails takes nothing with it; each is answered once all are on the disk.
- * For a database that one process has alone: groups of two processes could wait for each other's jobs.
+ * Group commit: writes arriving while a transaction is synced to disk share the next one, and one sync. Each runs in a
+ * savepoint, so a failing one affects no other; each is answered once all are on disk. For a database used by one
+ * process only: groups of two processes could deadlock on each other's jobs.
  */
 export function grouped(db: Pick<Database, 'transaction'>): Write {
   let waiting: Waiting[] = [];

@@ -18,25 +18,24 @@ export class FolderTaken extends Error {
 /** Called once where another process has taken the folder over. */
 export type Lost = () => void;
 
-/** What stands in the lock file. */
+/** Contents of the lock file. */
 interface Held {
-  /** Which process holds it: drawn anew at each start. */
+  /** Random id of the holder, new at each start. */
   readonly token: string;
-  /** The network that the holder's own socket lives in, where it has one: see `claimName`. */
+  /** The network of the holder's own socket, where it has one: see `claimName`. */
   readonly network: string | undefined;
-  /** Counts up for as long as the holder lives. */
+  /** Advances as long as the holder lives. */
   readonly beat: number;
 }
 
 const beatEvery_ms = 1000;
-/** A holder that beats no more for so long is gone. Watched, not read off clocks: two machines' clocks may differ. */
+/** A holder silent for this long is gone. Observed rather than read from clocks: two machines' clocks may differ. */
 const silentFor_ms = 6 * beatEvery_ms;
 
 /**
- * Holds a data folder for one process, by a file in the folder whose holder keeps counting up, so that it holds across
- * containers, mounts and machines that share the folder. Where an old holder's name is free in the very network it lived
- * in, that holder is known to be dead and nothing is waited for.
- * @throws FolderTaken
+ * Locks a data folder for one process by a file in it whose holder keeps advancing a counter, so that the lock works
+ * across containers, mounts and machines that share the folder. Where an old holder's socket name is free in the very
+ * network it lived in, that holder is known to be dead and there is no wait. @throws FolderTaken
  */
 export async function holdFolder(folder: string, lost: Lost = () => undefined): Promise<() => Promise<void>> {
   const path = join(folder, 'lock.json');
@@ -48,7 +47,7 @@ export async function holdFolder(folder: string, lost: Lost = () => undefined): 
       const theirs = await readHeld(path);
       const dead = theirs?.network !== undefined && theirs.network === name?.network;
       if (!dead && (await beats(path, theirs))) throw new FolderTaken(folder);
-      // Another one may have come first meanwhile: only what was seen to be silent is taken away.
+      // Another process may have been faster: only the lock seen to be silent is removed.
       if ((await readHeld(path))?.token === theirs?.token) rmSync(path, { force: true });
     }
   } catch (error) {
@@ -79,12 +78,12 @@ async function readHeld(path: string): Promise<Held | undefined> {
   try {
     return JSON.parse(await readFile(path, 'utf8')) as Held;
   } catch {
-    // Gone, or half written by a process that died over it: silent either way.
+    // Missing, or half written by a process that died: silent either way.
     return undefined;
   }
 }
 
-/** Whether the lock file changes within the time in which a living holder would have changed it. */
+/** Whether the lock file changes within the time a living holder would need. */
 async function beats(path: string, before: Held | undefined): Promise<boolean> {
   for (let waited_ms = 0; waited_ms < silentFor_ms; waited_ms += beatEvery_ms / 2) {
     await after(beatEvery_ms / 2);
@@ -126,10 +125,9 @@ interface ClaimedName {
 }
 
 /**
- * On Linux an abstract socket named by the folder's device and inode, which the kernel frees when the process ends,
- * however it ends, and which two mounts of one folder share. It is seen only within one network namespace, whose name
- * goes with it. Elsewhere there is none.
- * @throws FolderTaken where a process of this network has the name.
+ * On Linux an abstract socket named by the folder's device and inode: the kernel frees it however the process ends, and
+ * two mounts of one folder share it. It is visible only within one network namespace, whose name is recorded with it.
+ * Elsewhere there is none. @throws FolderTaken where a process of this network has the name.
  */
 async function claimName(folder: string): Promise<ClaimedName | undefined> {
   if (process.platform !== 'linux') return undefined;
@@ -143,7 +141,7 @@ async function claimName(folder: string): Promise<ClaimedName | undefined> {
   return { network: `${bootOf()} ${readlinkSync('/proc/self/ns/net')}`, free: () => void server.close() };
 }
 
-/** A mark of this start of this machine: namespaces are numbered anew after another. */
+/** Identifies this boot of the machine: namespaces are renumbered after the next. */
 function bootOf(): string {
   try {
     return readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim();

@@ -1,6 +1,8 @@
 import { DrizzleQueryError } from 'drizzle-orm';
 
-/** What is logged of an error: of a failed query its text and PostgreSQL's code, and never the values, which are what customers said. */
+/**
+ * Log form of an error: for a failed query its text and PostgreSQL's code, never the values, which are customers' data.
+ */
 export function logged(error: unknown): unknown {
   if (!(error instanceof DrizzleQueryError)) return error;
   const { code, severity, routine } = (error.cause ?? {}) as Partial<Record<string, unknown>>;

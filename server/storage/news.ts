@@ -1,13 +1,16 @@
 import { EventEmitter } from 'node:events';
 import type { Transaction } from './database.js';
 
-/** Word of each new version of a job, for whoever has it open. */
+/** Announcements of new job versions to whoever has the job open. */
 export interface News {
-  /** Awaited inside the transaction that makes the version: where others hear by the database, they hear if it goes in. */
+  /**
+   * Awaited inside the transaction that makes the version, so that listeners behind the database are notified if it
+   * commits.
+   */
   within: (tx: Transaction, job: string, version: number) => Promise<unknown>;
-  /** Called once the version is in. */
+  /** Called once the version is committed. */
   after: (job: string, version: number) => void;
-  /** Calls back with every new version; returns what ends it. */
+  /** Calls back with every new version; returns what stops it. */
   listen: (heard: (job: string, version: number) => void) => () => void;
 }
 
@@ -27,7 +30,7 @@ export function listeners() {
   };
 }
 
-/** Word within one process, which has its database alone. */
+/** Announcements within the only process using the database. */
 export function newsHere(): News {
   const { tell, listen } = listeners();
   return { within: () => Promise.resolve(), after: tell, listen };

@@ -13,13 +13,15 @@ const kinds: Readonly<Record<string, string>> = {
 };
 const nameShape = /^[0-9a-f]{64}\.(jpg|png|webp)$/;
 
-/** Photos as files beside the database, named by what is in them, so that one kept twice is one file. */
+/**
+ * Photos as files beside the database, named by a hash of their content, so that storing one twice makes one file.
+ */
 export interface Photos {
   keep(bytes: Uint8Array): Promise<{ readonly name: string } | { readonly refused: string }>;
   read(name: string): Promise<{ readonly bytes: Uint8Array<ArrayBuffer>; readonly type: string } | undefined>;
 }
 
-/** The type is read from the content, never from a name; a photo is called kept when it is on the disk. */
+/** The type is detected from the content, never from a name; a photo counts as stored when it is on disk. */
 export function photosIn(folder: string): Photos {
   return {
     async keep(bytes) {
@@ -50,7 +52,7 @@ export function photosIn(folder: string): Photos {
 
 /** Written aside, synced and moved into place, so that a half-written file never has a photo's name. */
 async function writeWhole(path: string, bytes: Uint8Array): Promise<void> {
-  // A name of its own: the same photo may come twice at once.
+  // A unique name: the same photo may arrive twice at once.
   const aside = `${path}.${randomUUID()}.part`;
   const file = await open(aside, 'w');
   try {

@@ -43,7 +43,7 @@ onPostgres(
   'two processes on one database: every edit of both is in, once and in order, and each hears of the other',
   async () => {
     const url = newDatabase();
-    // Both at once bring the empty database up to date.
+    // Both migrate the empty database at the same time.
     const [one, other] = await Promise.all([open(url), open(url)]);
     const stores = [storeOn(one), storeOn(other)];
     await stores[0]?.add('shared', job, 'office');
@@ -70,7 +70,7 @@ onPostgres(
     const history = (await stores[0]?.history('shared', 200)) ?? [];
     expect(new Set(history.map(({ version }) => version)).size).toBe(last);
 
-    // A set sent to both goes in once; the firm, changed through both at once, holds both changes.
+    // A set sent to both is applied once; the company, changed through both at once, has both changes.
     const again = await Promise.all(
       stores.map((store) => store.edit('shared', { sent: 'sent-twice', edits: [note('twice')] }, 'tablet')),
     );
@@ -147,7 +147,7 @@ onPostgres(
     await restore(join(from, 'backups', made.name), shared);
     const there = await open(url);
     expect(await storeOn(there).read('kept')).toEqual(whole);
-    // The history goes on where it was.
+    // The history continues where it was.
     await storeOn(there).edit('kept', { sent: 'later-set', edits: [note('later')] }, 'tablet');
     const second = await backUp({ db: there.db, folder: to ?? '', migrations });
     await there.close();

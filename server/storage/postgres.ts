@@ -7,12 +7,12 @@ import type { Database, OpenedDatabase } from './database.js';
 import { listeners, type News } from './news.js';
 import * as tables from './tables.js';
 
-/** Connections of one process: reading goes on while edits of one job wait for each other. */
+/** Connections of one process: reads continue while edits of one job wait for each other. */
 const mostConnections = 10;
 const connectWithin_ms = 10_000;
 const again_ms = 2000;
 const channel = 'open_trench';
-/** Names the lock under which one process at a time brings the tables up to date; any number that nobody else uses. */
+/** Key of the advisory lock for migrations; any number nobody else uses. */
 const migrationLock = 20261127;
 
 /** A database that cannot be used as it is: which, why, and what would help. */
@@ -26,9 +26,8 @@ export interface PostgresOptions {
 }
 
 /**
- * Opens a database of a PostgreSQL server, which several processes may share: brought up to date by one of them, edits of
- * a job one after the other, word of each to all.
- * @throws DatabaseRefused where it does not answer or does not let us in.
+ * Opens a database of a PostgreSQL server, which several processes may share: migrated by one of them, edits of a job
+ * serialized, versions announced to all. @throws DatabaseRefused where it does not answer or refuses us.
  */
 export async function openPostgres({ url, migrations, log }: PostgresOptions): Promise<OpenedDatabase> {
   if (!/^postgres(ql)?:\/\//.test(url) || !URL.canParse(url))
@@ -37,14 +36,14 @@ export async function openPostgres({ url, migrations, log }: PostgresOptions): P
     );
   const config = { connectionString: url, connectionTimeoutMillis: connectWithin_ms };
   const pool = new pg.Pool({ ...config, max: mostConnections });
-  // A connection that breaks while nobody uses it: the next query opens another.
+  // An idle connection that breaks: the next query opens another.
   pool.on('error', log);
-  // One that breaks while somebody does fails what is asked of it; unheard, the error itself would end the process.
+  // A connection in use that breaks fails its query; without a listener the error event would end the process.
   pool.on('connect', (client) => client.on('error', log));
   try {
     await bringUpToDate(pool, migrations);
     const word = await newsOf(config, pool, log);
-    // The same interface as that of PGlite: the driver beneath it is another.
+    // The same interface as PGlite's, over another driver.
     const db = Object.assign(drizzle(pool, { schema: tables }), {
       transaction: transactionsOn(pool),
     }) as unknown as Database;
@@ -64,8 +63,8 @@ export async function openPostgres({ url, migrations, log }: PostgresOptions): P
 }
 
 /**
- * Transactions, each on a connection of its own, which is closed where the transaction fails. Drizzle's own keeps the
- * connection for good where already `begin` fails, as it does when the server goes down: a few times, and none is left.
+ * Transactions, each on a connection of its own, which is closed if the transaction fails. Drizzle's own leaks the
+ * connection if `begin` itself fails, as when the server goes down: after a few, none is left.
  */
 const transactionsOn = (pool: pg.Pool): ReturnType<typeof ownTransactions>['transaction'] => {
   return async (work, config) => {
@@ -95,7 +94,7 @@ async function bringUpToDate(pool: pg.Pool, migrations: string): Promise<void> {
   }
 }
 
-/** Without the password, which stands in the address. */
+/** Without the password contained in the address. */
 function refusal(url: string, error: unknown): DatabaseRefused {
   const { message, code } = error as { message?: string; code?: string };
   const { host, pathname } = new URL(url);
@@ -105,7 +104,7 @@ function refusal(url: string, error: unknown): DatabaseRefused {
   );
 }
 
-/** Word by LISTEN and NOTIFY: one connection a process hears, and opens again where it breaks. */
+/** Announcements by LISTEN and NOTIFY: one connection per process listens, and is reopened when it breaks. */
 async function newsOf(config: pg.ClientConfig, pool: pg.Pool, log: (error: unknown) => void) {
   const { tell, listen } = listeners();
   let stopped = false;
@@ -158,10 +157,10 @@ async function newsOf(config: pg.ClientConfig, pool: pg.Pool, log: (error: unkno
   };
 }
 
-/** Clocks differ between machines: changes made a little before the loss are announced again, ms. */
+/** Clocks differ between machines: changes made shortly before the loss are announced again, ms. */
 const clocksDiffer_ms = 60_000;
 
-/** What was changed while nobody heard. */
+/** Changes made while nobody was listening. */
 async function tellMissed(pool: pg.Pool, lost: Date, tell: (job: string, version: number) => void) {
   const { rows } = await pool.query<{ id: string; version: number }>(
     'select id, version from jobs where changed_at > $1',
@@ -170,10 +169,12 @@ async function tellMissed(pool: pg.Pool, lost: Date, tell: (job: string, version
   for (const { id, version } of rows) tell(id, version);
 }
 
-/** PostgreSQL's codes (appendix A) and Node's for a database that is away: nothing was changed, and it may come back. */
+/**
+ * PostgreSQL's codes (appendix A) and Node's for an unreachable database: nothing was changed, and it may come back.
+ */
 const awayCodes = /^(08...|57P0[1-3]|53300|ECONN(REFUSED|RESET)|EPIPE|ETIMEDOUT|ENOTFOUND|EHOSTUNREACH)$/;
 
-/** Whether the database could not be reached, wherever in the chain of causes that stands. */
+/** Whether the database could not be reached, wherever in the chain of causes. */
 export function isAway(error: unknown): boolean {
   if (typeof error !== 'object' || error === null) return false;
   const { code, message, cause } = error as { code?: unknown; message?: unknown; cause?: unknown };

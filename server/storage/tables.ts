@@ -18,7 +18,7 @@ import type { Role } from '../people/roles.js';
 import type { SharedOffer } from '../jobs/shares.js';
 import type { Acceptance, Entry, JobHead, LineHead, RunHead } from '../../core/job/schema.js';
 
-/** Who may sign in. Whoever may no longer keeps the row, for the history names it. */
+/** People who may sign in. The row of a removed one stays, since the history names them. */
 export const people = pgTable(
   'people',
   {
@@ -39,7 +39,7 @@ export const people = pgTable(
   ],
 );
 
-/** Browsers that are signed in. */
+/** Signed-in browsers. */
 export const sessions = pgTable('sessions', {
   /** SHA-256 of the cookie; only the hash is stored. */
   tokenHash: text('token_hash').primaryKey(),
@@ -50,15 +50,15 @@ export const sessions = pgTable('sessions', {
   usedAt: timestamp('used_at', { withTimezone: true }).notNull(),
 });
 
-/** What people said, a row a thing, in the words of the job file. Nothing derived is kept. */
+/** What people entered, one row per thing, as in the job file. Nothing derived is stored here. */
 export const jobs = pgTable('jobs', {
   id: text('id').primaryKey(),
   said: jsonb('said').$type<JobHead>().notNull(),
   accepted: jsonb('accepted').$type<Acceptance>(),
-  /** Grows by one with every accepted set of edits. */
+  /** Incremented by every accepted set of edits. */
   version: integer('version').notNull(),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
-  /** A deleted job is kept for a while and can be brought back. */
+  /** A deleted job is kept for a while and can be restored. */
   deletedAt: timestamp('deleted_at', { withTimezone: true }),
 });
 
@@ -104,7 +104,7 @@ export const entries = pgTable(
   (table) => [primaryKey({ columns: [table.job, table.line, table.id] })],
 );
 
-/** Every accepted edit with the one that takes it back: when, from which device, in order. */
+/** Every accepted edit with its inverse: when, from which device, in order. */
 export const changes = pgTable(
   'changes',
   {
@@ -112,7 +112,7 @@ export const changes = pgTable(
     job: text('job')
       .notNull()
       .references(() => jobs.id, { onDelete: 'cascade' }),
-    /** The sender's id of a set of edits, so that one sent twice goes in once. */
+    /** The sender's id of a set of edits, so that sending it twice applies it once. */
     sent: text('sent').notNull(),
     at: timestamp('at', { withTimezone: true }).notNull(),
     device: text('device').notNull(),
@@ -120,7 +120,7 @@ export const changes = pgTable(
     person: text('person').references(() => people.id),
     /** Version of the job after the set. */
     version: integer('version').notNull().default(0),
-    /** The set that this one takes back. */
+    /** The set this one reverts. */
     undoes: text('undoes'),
     edit: jsonb('edit').$type<Edit>().notNull(),
     inverse: jsonb('inverse').$type<Edit>().notNull(),
@@ -131,21 +131,21 @@ export const changes = pgTable(
   ],
 );
 
-/** The firm that this server belongs to: one row. */
+/** The company of this server: one row. */
 export const firms = pgTable('firm', {
   id: integer('id').primaryKey(),
   said: jsonb('said').$type<Firm>().notNull(),
   changedAt: timestamp('changed_at', { withTimezone: true }).notNull(),
 });
 
-/** What is worked out of a job once for each version, a row a job: nothing is lost with it. */
+/** Derived data, computed once per version of a job, one row each: losing it loses nothing. */
 const workedOut = <Said>() => ({
   job: text('job')
     .primaryKey()
     .references(() => jobs.id, { onDelete: 'cascade' }),
-  /** The version of job, firm and program that it was worked out from. */
+  /** The version of job, company and program it was computed from. */
   of: text('of').notNull(),
-  /** None where that version cannot be worked out: it is not tried again until the job changes. */
+  /** Null where that version cannot be computed: it is not tried again until the job changes. */
   said: jsonb('said').$type<Said>(),
 });
 
@@ -155,7 +155,7 @@ export const digests = pgTable('digests', workedOut<Digest>());
 /** What the sheet and the other views show. */
 export const views = pgTable('views', workedOut<KeptView>());
 
-/** Offers that a customer may look at by a secret link, as they were when the link was made. */
+/** Offers a customer may read by a secret link, as they were when the link was made. */
 export const shares = pgTable('shares', {
   id: text('id').primaryKey(),
   job: text('job')

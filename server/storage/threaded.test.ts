@@ -50,7 +50,7 @@ test('a transaction goes in whole or not at all, and nobody else is let into it'
     await tx.transaction((inner) => inner.insert(people).values(person('two')));
     throw new Error('thought better of it');
   });
-  // Asked for while the other is under way: it is answered after it.
+  // Requested while the other is under way: it is answered after it.
   const outside = db.select().from(people);
   await expect(within).rejects.toThrow('thought better of it');
   expect(await outside).toEqual([]);
@@ -61,7 +61,8 @@ test('a transaction goes in whole or not at all, and nobody else is let into it'
 test('where the database gives up its thread ends: what was asked fails, and it is said what to do', async () => {
   const { db } = opened;
   await db.execute(sql`create table lost (i int)`);
-  // As when somebody tidies the folder up beneath a running server: a log that cannot go on in a new file is a PANIC.
+  // As when somebody cleans up the folder under a running server: a log that cannot continue in a new file is a
+  // PANIC.
   rmSync(join(folder, 'postgres', 'pg_wal'), { recursive: true });
   const writeOn = async () => {
     for (const said of [

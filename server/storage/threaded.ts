@@ -4,13 +4,13 @@ import { wrap } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import type { Answer, DatabaseThread } from './database-worker.js';
 
-/** What is asked of a PGlite here and by Drizzle. */
+/** The methods of PGlite that we and Drizzle use. */
 export type Client = Pick<PGlite, 'query' | 'exec' | 'transaction' | 'close'>;
 
 /**
- * PGlite in a thread of its own: it works within the call, and where it is synced to the disk everybody would wait for
- * the disk. `path` is that of the built thread; `died` is called where it ends by itself, and what was asked of it fails.
- * @throws what the database in `dataDir` does not open for.
+ * PGlite in a thread of its own, since its calls are synchronous and a sync to disk would block everybody. `path` is
+ * the built thread; `died` is called where it ends by itself, and pending calls fail. @throws the error that kept the
+ * database in `dataDir` from opening.
  */
 export async function openThreaded(path: string, dataDir: string, died: () => void): Promise<Client> {
   const thread = startThread(path, died);
@@ -32,7 +32,7 @@ export async function openThreaded(path: string, dataDir: string, died: () => vo
           await exec('commit');
           return done;
         } catch (error) {
-          // Where that fails too the database has stopped, which the first error says.
+          // If the rollback fails too, the database has stopped, which the first error says.
           await exec('rollback').catch(() => undefined);
           throw error;
         }

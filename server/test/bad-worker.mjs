@@ -1,4 +1,4 @@
-// Work that never ends, that takes all memory there is, and that is done at once.
+// Work that never ends, work that takes all memory, and work that finishes at once.
 import { parentPort } from 'node:worker_threads';
 import { expose } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';

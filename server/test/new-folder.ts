@@ -13,18 +13,18 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { openDatabase } from '../storage/database.js';
 
-/** Tests and benches run from the project's own folder; a bench is built into one file elsewhere. */
+/** Tests and benches run from the project's own folder; a bench is bundled into one file elsewhere. */
 const root = resolve();
 export const migrations = join(root, 'server', 'migrations');
-/** The database's thread as the server runs it: `npm test` builds it first. */
+/** The database's thread as in the server: `npm test` builds it first. */
 export const thread = join(root, 'dist', 'database.mjs');
 
-/** A test that fails leaves its database open over a folder that is removed then: that is no news. */
+/** A failed test leaves its database open over a folder that is then removed: not worth reporting. */
 export const dead = (message: string): void => {
   if (!message.includes('taken')) throw new Error(message);
 };
 
-/** A mark of all that a new database is made from. */
+/** A fingerprint of everything a new database is made from. */
 function madeFrom(): string {
   const hash = createHash('sha256').update(readFileSync(join(root, 'package-lock.json')));
   for (const name of readdirSync(migrations).sort())
@@ -33,8 +33,8 @@ function madeFrom(): string {
 }
 
 /**
- * A data folder of its own with a new database in it, a copy of one that is made once: making one takes a machine with
- * two cores many seconds. Whoever calls removes it.
+ * A data folder with a new database in it, copied from one made once: creating one takes many seconds on two cores. The
+ * caller removes it.
  */
 export async function newDataFolder(): Promise<string> {
   const made = join(root, 'test-results', `new-database-${madeFrom()}`);

@@ -23,7 +23,9 @@ const headers: readonly Record<string, string>[] = [
   { origin: 'http://elsewhere.invented' },
 ];
 
-/** A request that no page of ours would send: any method at any address with a body that is nearly right, or not at all. */
+/**
+ * A request that no page of ours would send: any method at any address with a body that is nearly right, or not at all.
+ */
 export const oddRequest = fc.record({
   path: fc.oneof(fc.constantFrom(...paths), fc.webPath()),
   method: fc.constantFrom('GET', 'POST', 'PUT', 'DELETE', 'PATCH', 'HEAD'),
@@ -39,7 +41,7 @@ export const oddRequest = fc.record({
 });
 type OddRequest = typeof oddRequest extends fc.Arbitrary<infer T> ? T : never;
 
-/** The request as it is sent; `good` are sound bodies that the odd ones are made from. */
+/** The request to send; `good` are valid bodies from which the odd ones are derived. */
 export function requestOf(
   { path, method, headers: said, body }: OddRequest,
   id: string,

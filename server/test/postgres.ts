@@ -6,13 +6,13 @@ import { freePort } from './free-port.js';
 
 const debian = '/usr/lib/postgresql';
 
-/** Where the programs of a PostgreSQL server are; undefined where this machine has none. */
+/** Location of a PostgreSQL server's programs; undefined where this machine has none. */
 export function postgresPrograms(): string | undefined {
   const versions = existsSync(debian) ? readdirSync(debian).sort((a, b) => Number(b) - Number(a)) : [];
   return versions.map((each) => join(debian, each, 'bin')).find((bin) => existsSync(join(bin, 'initdb')));
 }
 
-/** PostgreSQL does not run as root: it runs as the user that its package makes. */
+/** PostgreSQL refuses to run as root: it runs as the user its package creates. */
 function user(): { uid: number; gid: number } | undefined {
   if (process.getuid?.() !== 0) return undefined;
   const id = (flag: string) => Number(execFileSync('id', [flag, 'postgres']).toString());
@@ -22,13 +22,13 @@ function user(): { uid: number; gid: number } | undefined {
 export interface RunningPostgres {
   /** The address of a new, empty database on it. */
   database(): string;
-  /** Stops it as a machine that goes down would, or starts it again. */
+  /** Stops it abruptly, or starts it again. */
   stop(): Promise<void>;
   start(): void;
   remove(): Promise<void>;
 }
 
-/** A PostgreSQL server of its own, in a temporary folder, that answers this machine alone. */
+/** A private PostgreSQL server in a temporary folder, reachable from this machine only. */
 export async function startPostgres(bin: string): Promise<RunningPostgres> {
   const as = user();
   const folder = mkdtempSync(join(tmpdir(), 'open-trench-postgres-'));
@@ -60,7 +60,7 @@ export async function startPostgres(bin: string): Promise<RunningPostgres> {
     child = undefined;
     if (!dying || dying.exitCode !== null) return;
     const gone = new Promise((done) => dying.once('exit', done));
-    // SIGINT: a fast shutdown, which breaks off every connection.
+    // SIGINT: a fast shutdown, which drops every connection.
     dying.kill('SIGINT');
     await gone;
   };

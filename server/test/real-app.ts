@@ -11,7 +11,7 @@ export type Ask = (path: string, init?: RequestInit) => Promise<Response>;
 export const shopHost = 'shop.invented.test';
 const customersAt = 'https://offers.invented.test';
 
-/** The real server on a real PGlite folder of its own; only the thread beside the requests is left out. */
+/** The real server on a real PGlite folder of its own; only the worker thread is left out. */
 export async function realApp() {
   const folder = await newDataFolder();
   const logged: unknown[] = [];
@@ -42,7 +42,7 @@ export async function realApp() {
   return {
     people,
     shop,
-    /** Asks at the shop's own address, as a browser that sends this cookie. */
+    /** A request at the shop's own address, as from a browser with this cookie. */
     askShop: (path: string, init: RequestInit = {}, cookie?: string): Promise<Response> => {
       const headers = new Headers(init.headers);
       if (!headers.has('host')) headers.set('host', shopHost);

@@ -35,7 +35,9 @@ const comparedWords: Record<Compared['is'], string> = {
   'not-seen-again': 'Not seen again',
 };
 
-/** Once the work is done: the repair held against what was agreed, an older look against the new one, what comes next. */
+/**
+ * Follow-up: the repair compared with what was agreed, an older inspection with the new one, and what is due next.
+ */
 export function AfterView() {
   const { job, firm } = useJobContext();
   const { data: after, error } = useAfter(job, firm);
@@ -114,7 +116,7 @@ function Inspections({ looks, several }: { looks: After['looks']; several: boole
   );
 }
 
-/** What happened to this job when, what comes next, and that as a file for a calendar. */
+/** The job's history and next dates, also as a calendar file. */
 function Dates({ after, several }: { after: After; several: boolean }) {
   const { id, job, firm } = useJobContext();
   const calendar = async () => {

@@ -22,7 +22,7 @@ const due: fc.Arbitrary<Due> = fc
   })
   .map(({ days, ...rest }) => ({ ...rest, to: addDays(rest.from, days) }));
 
-// Read back with ical.js, another program's parser of RFC 5545.
+// Read back with ical.js, an independent parser of RFC 5545.
 test('every date comes back from the calendar: its day, all day long, with what is due and by when', () => {
   fc.assert(
     fc.property(fc.array(due, { maxLength: 12 }), words, fc.boolean(), (dues, title, several) => {

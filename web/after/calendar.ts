@@ -4,7 +4,7 @@ import type { Due } from '../../core/upkeep/upkeep.js';
 
 const whatWords = { clean: 'Clean the line', look: 'Inspect the line by camera' } as const;
 
-/** A calendar's line holds no break. */
+/** A calendar line must not contain a line break. */
 const oneLine = (text: string) => text.replaceAll(/\s+/g, ' ').trim();
 
 /** Upkeep dates as a calendar file (RFC 5545): an all-day event on the first day of each, its last day in its text. */

@@ -23,7 +23,7 @@ type DueRow = NonNullable<JobRow['digest']>['due'][number] & { readonly row: Job
 
 const JobLink = chakra(Link, { base: { color: 'ink', fontWeight: 700 } });
 
-/** Every line of every job that is due for cleaning or a look, the longest overdue first. */
+/** Every line of every job due for cleaning or inspection, the longest overdue first. */
 export function DueView() {
   const jobs = useJobs();
   const [span, setSpan] = useState<Span>('in three months');
@@ -79,7 +79,7 @@ export function DueView() {
 
 type Span = (typeof spans)[number][0];
 
-/** What is due within a span from a day on, the earliest last day first. */
+/** What is due within a period from a date on, the earliest last day first. */
 function duesOf(jobs: readonly JobRow[], span: Span, day: string): DueRow[] {
   const until = addMonths(day, spans.find(([name]) => name === span)?.[1] ?? 0);
   return jobs

@@ -5,7 +5,7 @@ import type { Conflict } from '../../server/jobs/conflicts.js';
 import { fetchEarly } from './early-answers';
 import { tabName } from './tab';
 
-/** Names this browser in the history of a job; nothing else is known of it. */
+/** Identifies this browser in the history of a job; nothing else is known about it. */
 export const deviceName = (): string => {
   const key = 'open-trench-device';
   const known = localStorage.getItem(key);
@@ -15,13 +15,13 @@ export const deviceName = (): string => {
   return made;
 };
 
-/** Who sends: this browser and this tab of it. */
+/** The sender: this browser and this tab of it. */
 export const senderName = (): string => `${deviceName()}/${tabName()}`;
 
-/** What is written here is marked by the tab, so that two at once never give one id to two things. */
+/** New ids include the tab, so that two tabs never give one id to two things. */
 export const idMark = (): string => `-${tabName()}`;
 
-/** The browser and the tab that something came from; older edits name no tab. */
+/** The browser and tab that something came from; older edits name no tab. */
 export function senderOf(device: string): { readonly browser: string; readonly tab: string | undefined } {
   const [browser = device, tab] = device.split('/');
   return { browser, tab };
@@ -29,7 +29,7 @@ export function senderOf(device: string): { readonly browser: string; readonly t
 
 export const api = hc<Api>('/api', { headers: () => ({ 'x-device': senderName() }), fetch: fetchEarly });
 
-/** Sends JSON to an address of the server that takes it as it is said. */
+/** Sends JSON to an address of the server without a typed route. */
 export async function write<T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T> {
   return bodyOf<T>(
     await fetch(path, {
@@ -40,7 +40,7 @@ export async function write<T>(method: 'POST' | 'PUT', path: string, body: unkno
   );
 }
 
-/** What the server refused, with the path of each fault, or the changes of others that it ran into. */
+/** A refusal by the server, with the path of each fault, or the conflicting changes of others. */
 export class Refused extends Error {
   constructor(
     title: string,
@@ -54,14 +54,14 @@ export class Refused extends Error {
   }
 }
 
-/** Something that is not our server answered, as another program on its port: nothing was taken and nothing refused. */
+/** Something other than our server answered, such as another program on its port: nothing was accepted or refused. */
 export class NotOurServer extends Error {
   constructor() {
     super('The server is away: another program answers at its address');
   }
 }
 
-/** Nobody is signed in here, or no longer: nothing was taken and nothing refused. */
+/** Nobody is signed in, or no longer: nothing was accepted or refused. */
 export class SignedOut extends Error {
   constructor() {
     super('Sign in first');
@@ -74,14 +74,14 @@ export const onSignedOut = (tell: () => void): void => {
   signedOutListeners.add(tell);
 };
 
-/** Whatever was thrown, as an error with a message. */
+/** Whatever was thrown, as an Error with a message. */
 export const asError = (thrown: unknown): Error =>
   thrown instanceof Error ? thrown : new Error(String(thrown));
 
 /** Every answer of our server under /api carries this header. */
 const ownAnswer = 'x-open-trench';
 
-/** The body of a good answer; throws what a problem answer says. */
+/** The body of a successful answer; throws the problem otherwise. */
 export async function bodyOf<T>(answer: Response): Promise<T> {
   if (answer.headers.get(ownAnswer) === null) throw new NotOurServer();
   if (answer.status === 401) {

@@ -13,8 +13,8 @@ interface CrewView {
 }
 
 /**
- * What the screens show of a job to crew, who is given no prices and so cannot find the cheapest scope here: where
- * everything lies is worked out beside the page, what is done comes from the server. Nothing is asked for without a job.
+ * A job's view for crew, who get no prices and so cannot compute the scope here: the lines are computed in the worker,
+ * the work comes from the server. Requests nothing without a job.
  */
 export function useCrewView(id: string, stored: StoredJob | undefined, job: Job | undefined): Shown {
   const mark = useMemo(() => job && markOf(job), [job]);

@@ -1,7 +1,7 @@
-/** What the server was asked before the page could use it, by address. */
+/** Requests made before the page could use them, by address. */
 const asked = new Map<string, Promise<Response>>();
 
-/** Asks the server for what the page is sure to ask for. */
+/** Starts a request the page is sure to need. */
 export function askEarly(path: string): void {
   const answer = fetch(path);
   // The rejection reaches whoever takes the answer.
@@ -9,7 +9,7 @@ export function askEarly(path: string): void {
   asked.set(path, answer);
 }
 
-/** Asks the server as `fetch` does; what was asked for already is taken, once. */
+/** `fetch`, except that an early request to the same address is used, once. */
 export const fetchEarly: typeof fetch = (input, init) => {
   const path = typeof input === 'string' && init?.method === 'GET' ? input : undefined;
   const early = path === undefined ? undefined : asked.get(path);

@@ -6,13 +6,15 @@ import { forget, sendFirm, useFirmOutbox } from './outbox';
 
 const firmKey = ['firm'] as const;
 
-/** The server took a change of the firm: the page has it at once, and an answer asked for before it is dropped. */
+/**
+ * The server accepted a change of the company: the page shows it at once, and an answer requested earlier is dropped.
+ */
 export async function takeFirm(client: QueryClient, firm: Firm): Promise<void> {
   await client.cancelQueries({ queryKey: firmKey });
   client.setQueryData(firmKey, firm);
 }
 
-/** What the jobs of the company really took. */
+/** Time actually spent on the company's jobs. */
 export const useSpent = () =>
   useQuery({
     queryKey: ['spent'],
@@ -20,7 +22,7 @@ export const useSpent = () =>
     staleTime: 0,
   });
 
-/** The firm as it stands with what still waits here; undefined until it is known. */
+/** The company with changes that are still waiting here; undefined until it is known. */
 export function useFirm() {
   const query = useQuery({
     queryKey: firmKey,
@@ -31,7 +33,7 @@ export function useFirm() {
   const outbox = useFirmOutbox();
   const waiting = outbox.filter(({ state }) => state === 'waiting');
   const refused = outbox.find(({ state }) => state !== 'waiting');
-  // Without a server and with nothing kept of it, the defaults are better than nothing at all.
+  // Without a server and nothing cached, the defaults are better than nothing.
   const known = query.data ?? (query.isError ? emptyFirm : undefined);
   const firm = waiting.at(-1)?.firm.set ?? known;
   const unknown = query.data ? undefined : query.error ? asError(query.error) : undefined;

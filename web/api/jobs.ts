@@ -34,26 +34,26 @@ const listKey = ['jobs'] as const;
 const jobKey = (id: string) => ['jobs', id] as const;
 const historyKey = (id: string) => ['jobs', id, 'history'] as const;
 
-/** How often the list asks again while some rows are still worked out: seldom when there are many, ms. */
+/** How often the list is fetched again while some rows are being computed: rarely when there are many, ms. */
 const askAgain_ms = (pending: number) => (pending === 0 ? false : pending > 100 ? 15_000 : 1200);
 
-/** The rows of the list: what is worked out of each comes as the server has it. */
+/** The rows of the list; derived columns as far as the server has them. */
 export const useJobs = () =>
   useQuery({
     queryKey: listKey,
     queryFn: async () => bodyOf<JobRow[]>(await api.jobs.$get()),
-    // What was kept from an earlier page is shown at once, and never taken for the newest.
+    // A cached list is shown at once but always refetched.
     staleTime: 0,
     refetchInterval: ({ state }) => askAgain_ms(state.data?.filter(({ fresh }) => !fresh).length ?? 0),
   });
 
 /**
- * A job as it stands now, with what still waits here laid over it: from the server, or as it was last seen here where
- * the server is away. Throws where neither is to be had.
+ * The current job, with edits waiting here applied: from the server, or as last seen here where the server is away.
+ * Throws where neither is available.
  */
 export async function currentJob(client: QueryClient, id: string): Promise<Job> {
   await settled();
-  // Taken before the job is fetched: laid over a job that holds them already they change nothing.
+  // Read before the job is fetched: applying edits that a job already has changes nothing.
   const waiting = waitingOf(id);
   const stored = await client.query(jobQuery(id)).catch((error: unknown) => {
     const kept = client.getQueryData<StoredJob>(jobKey(id));
@@ -63,14 +63,14 @@ export async function currentJob(client: QueryClient, id: string): Promise<Job> 
   return withWaiting(stored.job, waiting);
 }
 
-/** A job with edits that wait here laid over it. */
+/** A job with the edits waiting here applied. */
 export const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
   edits.reduce<Job>((each, edit) => applyEdit(each, edit), job);
 
 const fetchJob = async (id: string) =>
   bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } }));
 
-/** A job as it stands before the server has it. */
+/** A job the server does not have yet. */
 const newJobOf = (id: string, job: Job): StoredJob => ({
   id,
   version: 0,
@@ -78,28 +78,28 @@ const newJobOf = (id: string, job: Job): StoredJob => ({
   job,
 });
 
-/** Asks the server for a job. */
+/** Fetches a job. */
 export const jobQuery = (id: string) => ({
   queryKey: jobKey(id),
   queryFn: async ({ client }: { client: QueryClient }) => {
     const known = () => client.getQueryData<StoredJob>(jobKey(id));
     const before = known();
     const fetched = await fetchJob(id).catch((error: unknown) => {
-      // A job that was made here is there before the server has it.
+      // A job made here exists before the server has it.
       const made = madeHere(id);
       if (made) return newJobOf(id, made);
       throw asError(error);
     });
     const now = known();
-    // An edit that went in while this was on its way made a newer version than the one that was asked for.
+    // An edit accepted while this was under way made a newer version than the one requested.
     return now && now !== before && now.version > fetched.version ? now : fetched;
   },
-  // What the browser kept is shown at once, and never taken for the newest: it may be of the moment before the last
-  // edit went in, and the server may have told its version before the browser's storage was read.
+  // A cached job is shown at once but always refetched: it may be from the moment before the last
+  // edit was accepted, and the server may have announced its version before the browser's storage was read.
   staleTime: 0,
 });
 
-/** A job as the server has it, and as it stands with what still waits here. */
+/** A job as the server has it, and with the edits waiting here applied. */
 export function useJob(id: string) {
   const query = useQuery(jobQuery(id));
   const outbox = useOutbox();
@@ -112,7 +112,7 @@ export function useJob(id: string) {
   return { stored, job, error: query.error };
 }
 
-/** The server took something: the page has it at once; one that is older than what is known changes nothing. */
+/** The server accepted something: the page shows it at once; a version older than the known one is ignored. */
 export function takeStored(client: QueryClient, stored: StoredJob): void {
   client.setQueryData<StoredJob>(jobKey(stored.id), (old) =>
     old && old.version > stored.version ? old : stored,
@@ -121,10 +121,7 @@ export function takeStored(client: QueryClient, stored: StoredJob): void {
   if (stored.version === 1) void client.invalidateQueries({ queryKey: listKey, exact: true });
 }
 
-/**
- * Follows what others do to a job while the page is open, of which it knows a version; says whether the server can be
- * reached.
- */
+/** Follows other people's changes to a job while the page is open; tells whether the server can be reached. */
 export function useFollow(id: string, known: number | undefined): { live: boolean } {
   const client = useQueryClient();
   const [heard, setHeard] = useState({ id, version: 0 });
@@ -135,12 +132,13 @@ export function useFollow(id: string, known: number | undefined): { live: boolea
     [id],
   );
   const onLive = useCallback(() => {
-    // Newer, or older than what is known: the folder may have been put back in the meantime.
+    // Newer, or older than the known one: the data may have been restored from a backup in the meantime.
     void client.invalidateQueries({ queryKey: jobKey(id) });
     void flushAll();
   }, [client, id]);
   const live = useStream(id, { onVersion, onLive });
-  // Compared whenever either changes: a version may be heard before the job is there, or while an older one is fetched.
+  // Compared whenever either changes: a version may be announced before the job has loaded, or while an older one
+  // loads.
   useEffect(() => {
     if (known !== undefined && heard.id === id && known < heard.version)
       void client.invalidateQueries({ queryKey: jobKey(id) });
@@ -148,14 +146,14 @@ export function useFollow(id: string, known: number | undefined): { live: boolea
   return { live };
 }
 
-/** Makes a job, with the server or without it; answers with its id. */
+/** Makes a job, with or without the server; returns its id. */
 export function useAddJob() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: async (job: Job) => {
       const id = crypto.randomUUID();
       await sendNewJob(id, job);
-      // What the server answered is newer.
+      // The server's answer is newer.
       client.setQueryData<StoredJob>(jobKey(id), (known) => known ?? newJobOf(id, job));
       return id;
     },
@@ -164,7 +162,7 @@ export function useAddJob() {
 
 const deletedKey = ['deleted jobs'] as const;
 
-/** Jobs that were deleted and can be brought back, last deleted first. */
+/** Deleted jobs that can be restored, last deleted first. */
 export const useDeletedJobs = () =>
   useQuery({
     queryKey: deletedKey,
@@ -172,7 +170,7 @@ export const useDeletedJobs = () =>
     staleTime: 0,
   });
 
-/** Deletes a job, and brings a deleted one back. */
+/** Deletes a job, and restores a deleted one. */
 export function useDeleting() {
   const client = useQueryClient();
   const onSuccess = () =>
@@ -199,7 +197,7 @@ export interface HistoryChange extends Omit<JobChange, 'at'> {
   readonly at: string;
 }
 
-/** A page of the history, newest first; `before` is where the next one goes on, null where this goes back to the first. */
+/** A page of the history, newest first; `before` is the cursor of the next page, null at the first edit. */
 interface Page {
   readonly changes: readonly HistoryChange[];
   readonly before: number | null;
@@ -213,7 +211,7 @@ const historyPage = async (id: string, before?: number) =>
     }),
   );
 
-/** Every accepted edit of a job, newest first, a page at a time back to the first. */
+/** Every accepted edit of a job, newest first, page by page back to the first. */
 export const useHistory = (id: string) =>
   useInfiniteQuery({
     queryKey: historyKey(id),
@@ -223,22 +221,22 @@ export const useHistory = (id: string) =>
   });
 
 export interface Change {
-  /** The server refused something and nothing on the page said so yet. */
+  /** A refusal that nothing on the page has shown yet. */
   readonly error: Error | undefined;
   readonly reset: () => void;
-  /** Shows edits at once and sends them; a refusal is thrown, and kept as `error` unless the caller shows it. */
+  /** Applies edits at once and sends them; a refusal is thrown, and kept as `error` unless the caller shows it. */
   readonly edit: (
     edits: Edit[],
     options?: { readonly ownErrors?: boolean; readonly undoes?: string; readonly base?: number },
   ) => Promise<void>;
-  /** The same for what has no place of its own to show a refusal: it is kept as `error`, and never thrown. */
+  /** The same for callers that cannot show a refusal: it is kept as `error`, and never thrown. */
   readonly say: (edits: Edit[]) => Promise<void>;
-  /** Takes this browser's last set back, or brings back what was taken back, and tells what; false when there is nothing. */
+  /** Undoes this browser's last set, or redoes it, and tells what; false when there is none. */
   readonly undo: () => Promise<boolean>;
   readonly redo: () => Promise<boolean>;
 }
 
-/** Changes a job: shown at once, called saved only when the server has it on its disk. */
+/** Changes a job: shown at once, called saved only when the server has it on disk. */
 export function useEdit(id: string, tell: (words: string) => void): Change {
   const client = useQueryClient();
   const [error, setError] = useState<Error>();
@@ -266,14 +264,14 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
   }, [client, id, error, tell]);
 }
 
-/** Takes this browser's newest set back, or brings back the one taken back last; says which. False when there is none. */
+/** Undoes this browser's newest set, or redoes the one undone last; returns which. False when there is none. */
 async function takeBack(
   id: string,
   which: 'undo' | 'redo',
   edit: Change['edit'],
   tell: (words: string) => void,
 ): Promise<boolean> {
-  // A set on its way is the newest there is: what it came to is known first.
+  // A set being sent is the newest one: its outcome is needed first.
   await onTheirWay(id);
   const unsent = which === 'undo' ? lastWaiting(id) : undefined;
   if (unsent) {
@@ -302,7 +300,7 @@ async function takeBack(
   return true;
 }
 
-/** The newest changes of a job that this browser wrote; what another open tab of it wrote is not its own. */
+/** The newest changes of a job from this browser; those of another open tab are not included. */
 async function ownChanges(id: string): Promise<HistoryChange[]> {
   const { changes } = await historyPage(id);
   const others = await otherTabs();
@@ -313,6 +311,6 @@ async function ownChanges(id: string): Promise<HistoryChange[]> {
   return changes.filter(({ device, sent }) => isOwn(device) && !sent.startsWith('add '));
 }
 
-/** A set of edits in a few words. */
+/** A short description of a set of edits. */
 const sayAll = ([first = '', ...others]: readonly string[]): string =>
   others.length > 0 ? `${first}, and ${others.length} more` : first;

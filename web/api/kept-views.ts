@@ -3,10 +3,10 @@ import { createStore, del, entries, get, keys, set } from 'idb-keyval';
 import type { KeptView } from '../../core/views/kept-view.js';
 import { api, bodyOf } from './client';
 
-/** The mark of the program, as the build sets it: the server keeps what it works out under the same one. */
+/** The program's version mark, set by the build: the server stores views under the same one. */
 export const program = (import.meta.env.VITE_PROGRAM as string | undefined) ?? 'unbuilt';
 
-/** A view as this browser worked it out last. */
+/** The last view this browser computed. */
 interface OwnView extends KeptView {
   /** When, ms since 1970. */
   readonly at: number;
@@ -15,10 +15,10 @@ interface OwnView extends KeptView {
 const store = createStore('open-trench-views', 'views');
 const mostKept = 60;
 const keptAfterClearing = 40;
-/** A server that takes longer is not waited for: the view is worked out here. */
+/** A slower server is not waited for: the view is computed here. */
 const patience_ms = 1500;
 
-/** A view is large and its parts are compared by identity: it is not gone through for what stayed the same. */
+/** Views are large and their parts are compared by identity, so structural sharing is off. */
 const asItIs = { structuralSharing: false } as const;
 
 const ownKey = (id: string) => ['view kept here', id] as const;
@@ -26,8 +26,8 @@ const servedKey = (id: string) => ['view kept there', id] as const;
 const ours = (kept: KeptView | null | undefined) => (kept?.program === program ? kept : null);
 
 /**
- * What is kept of a job's view, in this browser and on the server; `settled` once both were asked. A view that another
- * program worked out is never among them. Nothing is asked for unless it is `wanted`.
+ * The cached view of a job, from this browser or the server; `settled` once both were asked. Views computed by another
+ * version are never used. Requests nothing unless `wanted`.
  */
 export function useKeptViews(
   id: string,
@@ -60,11 +60,11 @@ async function servedView(id: string): Promise<KeptView | null> {
     { param: { id: encodeURIComponent(id) } },
     { init: { signal: AbortSignal.timeout(patience_ms) } },
   );
-  // None is kept, or the server is away: either way it is worked out here.
+  // None cached, or the server is away: it is computed here either way.
   return ours(await asked.then((answer) => bodyOf<KeptView>(answer)).catch(() => null));
 }
 
-/** Keeps a view for the next time its job is opened in this browser. */
+/** Caches a view for the next time its job is opened in this browser. */
 export function useKeepView(id: string): (kept: KeptView) => void {
   const client = useQueryClient();
   return (kept) => {
@@ -75,13 +75,13 @@ export function useKeepView(id: string): (kept: KeptView) => void {
 function keepView(client: QueryClient, id: string, kept: KeptView): void {
   client.setQueryData<KeptView | null>(ownKey(id), kept);
   const own: OwnView = { ...kept, at: Date.now() };
-  // Where nothing can be kept (a private window) it is worked out each time.
+  // Where nothing can be stored (a private window) it is computed each time.
   void set(id, own, store)
     .then(clear)
     .catch(() => undefined);
 }
 
-/** Drops those kept longest once there are many. */
+/** Drops the oldest ones once there are many. */
 async function clear(): Promise<void> {
   if ((await keys(store)).length <= mostKept) return;
   const all = await entries<string, OwnView>(store);

@@ -5,7 +5,7 @@ import { api, bodyOf, onSignedOut, write } from './client';
 
 /** Who uses this browser. */
 export interface Me {
-  /** Nobody by name where this machine alone is answered: whoever sits here is its owner. */
+  /** Nobody by name where the server answers this machine only: whoever sits here is its owner. */
   readonly person: Person | null;
   /** People sign in at this address. */
   readonly signsIn: boolean;
@@ -13,7 +13,7 @@ export interface Me {
 
 interface State {
   readonly me: Me;
-  /** The server asks who this is. */
+  /** Asks the server who is signed in. */
   readonly signedOut: boolean;
 }
 
@@ -22,7 +22,7 @@ const here: Me = { person: null, signsIn: false };
 const listeners = new Set<() => void>();
 let state: State = { me: lastMe(), signedOut: false };
 
-/** Who it was last, so that a page opened without the server shows no more than they may see. */
+/** The last known user, so that a page opened without the server shows no more than they may see. */
 function lastMe(): Me {
   try {
     return (JSON.parse(localStorage.getItem(key) ?? 'null') as Me | null) ?? here;
@@ -39,7 +39,7 @@ function set(next: State): void {
   });
 }
 
-/** Asks the server who this is; called once, and never on a customer's page. */
+/** Asks the server who is signed in; called once, and never on a customer's page. */
 export async function askMe(): Promise<void> {
   onSignedOut(() => {
     if (!state.signedOut) set({ me: { person: state.me.person, signsIn: true }, signedOut: true });
@@ -49,11 +49,11 @@ export async function askMe(): Promise<void> {
     await forgetOthers(me.person);
     set({ me, signedOut: false });
   } catch {
-    // Signed out, which is handled above, or the server is away: the last known person stays.
+    // Signed out, which is handled above, or the server is away: the last known user stays.
   }
 }
 
-/** What was kept here of another person's jobs is not shown to this one. */
+/** What was cached of another person's jobs is not shown to this one. */
 async function forgetOthers(person: Person | null): Promise<void> {
   const last = state.me.person;
   if (last?.id === person?.id && last?.role === person?.role) return;
@@ -65,8 +65,8 @@ async function forgetOthers(person: Person | null): Promise<void> {
 const forgetKey = 'open-trench-forget';
 
 /**
- * Jobs and views that were kept for the next time; unsent edits stay. What this page still holds may be kept
- * once more before it ends, so the next one begins with forgetting too.
+ * Removes cached jobs and views; unsent edits stay. This page may cache something once more before it unloads, so the
+ * next one starts by clearing as well.
  */
 async function forgetKept(): Promise<void> {
   localStorage.setItem(forgetKey, 'yes');
@@ -79,14 +79,14 @@ const clearKept = (): Promise<unknown> =>
     clear(createStore('open-trench-views', 'views')).catch(() => undefined),
   ]);
 
-/** Forgets what somebody else left here; to be awaited before anything kept is read. */
+/** Removes what another person left here; to be awaited before anything cached is read. */
 export async function forgetFirst(): Promise<void> {
   if (localStorage.getItem(forgetKey) === null) return;
   await clearKept();
   localStorage.removeItem(forgetKey);
 }
 
-/** Signs in; the page begins anew as who signed in. Throws what the server said against it. */
+/** Signs in; the page reloads for that user. Throws the server's objection. */
 export async function signIn(name: string, passphrase: string): Promise<void> {
   const person = await write<Person>('POST', '/api/sign-in', { name, passphrase });
   if (person.id !== state.me.person?.id) await forgetKept();
@@ -94,7 +94,7 @@ export async function signIn(name: string, passphrase: string): Promise<void> {
   location.reload();
 }
 
-/** Signs out; nothing of the jobs stays in this browser but unsent edits. */
+/** Signs out; nothing of the jobs stays in this browser except unsent edits. */
 export async function signOut(): Promise<void> {
   await bodyOf(await api['sign-out'].$post());
   await forgetKept();

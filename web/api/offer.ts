@@ -8,7 +8,7 @@ import { worker } from './view';
 
 const workedOut = { staleTime: Infinity, gcTime: 60_000 } as const;
 
-/** The offer of a job as it stands, worked out beside the page. */
+/** The offer of a job as it stands, computed in the worker. */
 export const useOffer = (job: Job, firm: Firm, today: string) =>
   useQuery({
     queryKey: ['offer', job, firm, today],
@@ -17,7 +17,7 @@ export const useOffer = (job: Job, firm: Firm, today: string) =>
     ...workedOut,
   });
 
-/** The accepted way as it was agreed, worked out from what was frozen with it. */
+/** The accepted option as agreed, computed from what was frozen with it. */
 export const useAgreed = (accepted: Acceptance | undefined, firm: Firm) =>
   useQuery({
     queryKey: ['agreed', accepted, firm],
@@ -30,7 +30,7 @@ export const useAgreed = (accepted: Acceptance | undefined, firm: Firm) =>
     ...workedOut,
   });
 
-/** What became of an accepted offer since. */
+/** What changed since an offer was accepted. */
 export const useSinceAccepted = (job: Job, firm: Firm) =>
   useQuery({
     queryKey: ['since', job, firm],
@@ -43,7 +43,7 @@ export const useSinceAccepted = (job: Job, firm: Firm) =>
     ...workedOut,
   });
 
-/** What is known of a job once the work is done. */
+/** The follow-up of a finished job. */
 export const useAfter = (job: Job, firm: Firm) =>
   useQuery({
     queryKey: ['after', job, firm],
@@ -54,7 +54,7 @@ export const useAfter = (job: Job, firm: Firm) =>
 
 const sharesKey = (job: string) => ['shares', job] as const;
 
-/** Links by which the customer reads this job's offer: those made, a new one, one closed. */
+/** Links for the customer to read this job's offer: existing ones, making one, closing one. */
 export function useShares(job: string) {
   const client = useQueryClient();
   const again = () => client.invalidateQueries({ queryKey: sharesKey(job) });

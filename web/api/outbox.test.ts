@@ -8,8 +8,9 @@ import { realApp } from '../../server/test/real-app.js';
 import { newJob } from '../jobs/new-job';
 import type { HistoryPage } from '../../server/jobs/routes.js';
 
-// Two devices write at once to the real server, over a wire that loses requests and answers, holds them back and hands
-// them on out of order, and each may be reloaded at any moment. A reference implementation keeps the browser's storage
+// Two devices write at once to the real server over a connection that loses, delays and reorders requests and
+// answers, and
+// each may be reloaded at any moment. A reference implementation provides the browser's storage
 // (fake-indexeddb, which runs the Web Platform Tests of IndexedDB).
 
 const fates = ['good', 'lost', 'answer lost', 'asked late', 'answered late'] as const;
@@ -19,13 +20,13 @@ interface Device {
   readonly name: string;
   readonly storage: IDBFactory;
   readonly local: Map<string, string>;
-  /** What becomes of the next requests; then all is good. */
+  /** The fate of the next requests; after that all succeed. */
   fates: Fate[];
-  /** Lets go what was held back. */
+  /** Releases what was delayed. */
   held: (() => void)[];
 }
 
-/** One load of the pages on a device: its modules are its own, and end with it. */
+/** One load of the pages on a device, with its own modules, which end with it. */
 interface Page {
   readonly device: Device;
   alive: boolean;
@@ -73,7 +74,7 @@ afterAll(async () => {
   await app.close();
 });
 
-/** Lets go whatever the wire holds back of a device. */
+/** Releases whatever the connection delays for a device. */
 const letGo = ({ held }: Device) => {
   held.splice(0).forEach((go) => {
     go();
@@ -82,12 +83,14 @@ const letGo = ({ held }: Device) => {
 
 const turn = () => new Promise((done) => setTimeout(done, 0));
 
-/** Opens the pages on a device, and the job in them; what was seen on it once and is gone is listed in `lost`. */
+/**
+ * Opens the pages on a device, and the job in them; what was seen on it once and has disappeared is listed in `lost`.
+ */
 async function open(device: Device, id: string, seen: Map<string, number>, lost: string[]) {
   const page: Page = { device, alive: true };
   (import.meta as unknown as { jest: { resetModules(): void } }).jest.resetModules();
   const parts = await running.run(page, async () => {
-    // One after the other: the loader of Jest cannot link a module twice at once.
+    // One at a time: Jest's loader cannot link a module twice concurrently.
     const query = await import('@tanstack/react-query');
     const jobs = await import('./jobs');
     const outbox = await import('./outbox');
@@ -103,7 +106,7 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
     const kept = stored();
     return kept && outbox.isOutboxRead() ? jobs.withWaiting(kept.job, outbox.waitingOf(id)) : undefined;
   };
-  /** What was once on the page stays on it, at that value or at one typed later. */
+  /** What was once on the page stays there, at that value or at one typed later. */
   const look = () => {
     const job = shown();
     if (!page.alive || !job) return;
@@ -132,9 +135,9 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
     look,
     fetch,
     known: () => stored() !== undefined,
-    /** Something typed is in no storage yet: a browser asks before it reloads such a page. */
+    /** An edit is not in storage yet: a browser asks before it reloads such a page. */
     isOnlyHere: () => running.run(page, () => outbox.isOnlyHere()),
-    /** All that was typed is on the page, at the value typed last. */
+    /** Everything typed is on the page, at the last value typed. */
     shows: (typed: ReadonlyMap<string, number>) => {
       const now = new Map(entriesOf(shown() ?? { lines: [] }).map((entry) => [entry.id, entry.reading_ft]));
       return [...typed].every(([entry, at]) => now.get(entry) === at);
@@ -161,7 +164,7 @@ const entriesOf = (job: Pick<Job, 'lines'>): Entry[] =>
   job.lines.flatMap(({ runs }) => runs.flatMap((run) => run.entries));
 
 type Command = readonly [does: 'write' | 'change' | 'wait' | 'reload', fate: Fate];
-/** One device alone, told step by step. */
+/** One device alone, step by step. */
 const alone = (...steps: Command[]) => steps.map(([does, fate]) => ({ does, who: 0, fate }));
 
 const command = fc.record({
@@ -215,7 +218,7 @@ test('whatever the wire does, nothing typed leaves the page, and all of it goes 
         };
         const pages = [await load(0), await load(1)];
         if (madeHere) {
-          // The job itself is made on the truck, over the same wire.
+          // The job itself is made on the truck, over the same connection.
           devices[0]?.fates.push(...(commands[0] ? [commands[0].fate] : []));
           void pages[0]?.make(said);
           void pages[0]?.fetch();
@@ -288,12 +291,12 @@ test('whatever the wire does, nothing typed leaves the page, and all of it goes 
         expect(sets.size).toBe(sends + 1);
       },
     ),
-    // Shrinking would take minutes and changes the order of things: the seed and path that are printed run it again.
+    // Shrinking would take minutes and reorders things: the printed seed and path reproduce it.
     {
       numRuns: Number(process.env.WIRE_RUNS ?? 14),
       endOnFailure: true,
       examples: [
-        // Two changes of one thing, typed on one version: the first is in; the second is lost on its way (the
+        // Two changes of one thing, made on one version: the first is accepted; the second is lost on its way (the
         // request after that), and is sent again by the next load of the page.
         [
           alone(

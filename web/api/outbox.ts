@@ -9,10 +9,10 @@ import type { StoredJob } from '../../server/jobs/store.js';
 import { Refused, write } from './client';
 import { otherTabs, tabName } from './tab';
 
-/** What every parcel of the outbox carries: kept in the browser's storage until the server has it on its disk. */
+/** Common fields of every parcel in the outbox: kept in the browser's storage until the server has it on disk. */
 interface Parcel {
   readonly key: string;
-  /** The tab that made it, and sends it as long as it is open. */
+  /** The tab that made it, which sends it as long as it is open. */
   readonly tab?: string | undefined;
   readonly state: 'waiting' | 'conflict' | 'refused';
   readonly conflicts?: readonly Conflict[];
@@ -27,17 +27,17 @@ export interface OutboxItem extends Parcel {
   readonly job: string;
   readonly sent: string;
   readonly edits: readonly Edit[];
-  /** The version of the job that the edits were made on. */
+  /** The version of the job the edits were based on. */
   readonly base: number;
   readonly undoes?: string | undefined;
 }
 
-/** A change of the firm: what it was, and what it was set to. */
+/** A change of the company: the old value and the new one. */
 export interface FirmItem extends Parcel {
   readonly firm: { readonly was: Firm; readonly set: Firm };
 }
 
-/** A job that was made here, under an id of its own: what is typed in it goes after it. */
+/** A job made here, with an id of its own: its edits are sent after it. */
 export interface NewJobItem extends Parcel {
   readonly job: string;
   readonly made: Job;
@@ -47,11 +47,11 @@ type Item = OutboxItem | FirmItem | NewJobItem;
 const isFirm = (item: Item): item is FirmItem => 'firm' in item;
 const isNewJob = (item: Item): item is NewJobItem => 'made' in item;
 const isEdits = (item: Item): item is OutboxItem => !isFirm(item) && !isNewJob(item);
-/** Parcels of one queue go in order, one at a time. A job's id is never this. */
+/** Parcels of one queue are sent in order, one at a time. A job's id is never this. */
 const firmQueue = 'firm of this server';
 const queueOf = (item: Item): string => (isFirm(item) ? firmQueue : item.job);
 
-/** A set that the server fails over so often, while it is there, is put aside: what was typed after it goes in. */
+/** A set the reachable server fails on this often is put aside, so that later sets can be sent. */
 const mostFailures = 5;
 const retry_ms = [500, 1000, 2000, 4000, 8000];
 
@@ -62,7 +62,7 @@ let items: readonly Item[] = [];
 let arrivedFirm: (firm: Firm) => void = () => undefined;
 let arrived: (stored: StoredJob) => void = () => undefined;
 /**
- * Own sets that went in, with the version each made: they are no conflict for those that follow, which may be sent by
+ * Accepted sets of this browser, with the version each made: they do not conflict with later ones, which may be sent by
  * the next load of the page.
  */
 interface Gone {
@@ -75,7 +75,7 @@ const flushing = new Map<string, Promise<void>>();
 let opening: Promise<void> | undefined;
 let read = false;
 let failures = 0;
-/** Parcels that are done with here: storage may hold them a moment longer. */
+/** Parcels done with here; storage may hold them a moment longer. */
 const done = new Set<string>();
 const failedOver = new Map<string, number>();
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -88,7 +88,7 @@ function change(next: readonly Item[]): void {
   });
 }
 
-/** Parcels that only this page has: on their way into storage, or storage is barred (a private window). */
+/** Parcels only this page has: being written to storage, or storage is unavailable (a private window). */
 const onlyHere = new Map<string, Promise<void>>();
 
 function keep(item: Item): Promise<void> {
@@ -104,11 +104,11 @@ function keep(item: Item): Promise<void> {
 
 const drop = (key: string) => del(key, store).catch(() => undefined);
 
-/** A reload now would lose something that was typed. */
+/** Reloading now would lose something that was typed. */
 export const isOnlyHere = (): boolean => items.some(({ key }) => onlyHere.has(key));
 const remember = (each: Gone) => set(each.sent, each, goneStore).catch(() => undefined);
 
-/** Reads what an earlier page left behind and sends it; called once, with what to do when the server took something. */
+/** Reads what an earlier page left unsent and sends it; called once, with callbacks for what the server accepts. */
 export function openOutbox(
   onArrived: (stored: StoredJob) => void,
   onFirm: (firm: Firm) => void = () => undefined,
@@ -118,7 +118,7 @@ export function openOutbox(
   return opening;
 }
 
-/** Resolves when all that waits here has been tried once, what an earlier page left behind included. */
+/** Resolves when everything waiting here has been tried once, including what an earlier page left. */
 export async function settled(): Promise<void> {
   await opening;
   await flushAll();
@@ -132,7 +132,7 @@ async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void
   ]);
   const open = new Set(left.map(([, item]) => queueOf(item)));
   gone.push(...before.map(([, each]) => each).filter(({ job }) => open.has(job)));
-  // Acknowledgements are forgotten once the queue is empty.
+  // Acknowledgments are forgotten once the queue is empty.
   for (const [key, { job }] of before) if (!open.has(job)) void del(key, goneStore).catch(() => undefined);
   await adopt(left.map(([, item]) => item));
   read = true;
@@ -144,7 +144,7 @@ async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void
   await sendAll();
 }
 
-/** Takes over what this tab left before a reload, and what tabs that are closed left; an open tab sends its own. */
+/** Takes over what this tab left before a reload, and what closed tabs left; an open tab sends its own. */
 async function adopt(kept: readonly Item[]): Promise<void> {
   const others = await otherTabs().catch(() => new Set<string>());
   const known = new Set(items.map(({ key }) => key));
@@ -154,7 +154,7 @@ async function adopt(kept: readonly Item[]): Promise<void> {
   if (taken.length > 0) change([...taken, ...items].sort((a, b) => (a.key < b.key ? -1 : 1)));
 }
 
-/** Sends all that waits here, and what tabs that were closed meanwhile left behind. */
+/** Sends everything waiting here, including what tabs closed since then left. */
 export async function flushAll(): Promise<void> {
   const kept = await entries<string, Item>(store).catch(() => []);
   await adopt(kept.map(([, item]) => item));
@@ -165,11 +165,13 @@ async function sendAll(): Promise<void> {
   await Promise.all([...new Set(items.map(queueOf))].map((queue) => flush(queue)));
 }
 
-/** Keys sort in the order in which parcels were made. */
+/** Keys sort in the order parcels were made. */
 const newKey = (id: string) =>
   `${String(Date.now()).padStart(15, '0')} ${String(count++).padStart(6, '0')} ${id}`;
 
-/** Keeps a change of the firm, then sends it; one that still waits takes it in. What was refused before is forgotten. */
+/**
+ * Stores a change of the company, then sends it; merged into one that is still waiting. An earlier refusal is dropped.
+ */
 export async function sendFirm(was: Firm, set: Firm): Promise<void> {
   const own = items.filter(isFirm);
   for (const refused of own.filter(({ state }) => state !== 'waiting')) forget(refused.key);
@@ -187,12 +189,17 @@ export async function sendFirm(was: Firm, set: Firm): Promise<void> {
   await flush(firmQueue);
 }
 
-/** Keeps a job that was made here, then sends it. Throws what the server refused at once; waits here when it is away. */
+/**
+ * Stores a job made here, then sends it. Throws if the server refuses it at once; waits here when the server is away.
+ */
 export async function sendNewJob(job: string, made: Job): Promise<void> {
   await sendNow({ key: newKey(job), tab: tabName(), job, made, state: 'waiting' });
 }
 
-/** Keeps a set of edits, then sends it. Throws what the server refused at once; waits in the outbox when it is away. */
+/**
+ * Stores a set of edits, then sends it. Throws if the server refuses it at once; waits in the outbox when the server is
+ * away.
+ */
 export async function send(
   job: string,
   edits: readonly Edit[],
@@ -204,7 +211,7 @@ export async function send(
 }
 
 async function sendNow(item: OutboxItem | NewJobItem): Promise<void> {
-  // Shown before it is in the browser's storage, which may be slow: what is made next is made on what is shown.
+  // Shown before it is in the browser's storage, which may be slow, since the next edit is based on what is shown.
   change([...items, item]);
   void keep(item);
   await flush(item.job);
@@ -285,7 +292,7 @@ async function went(each: Gone): Promise<void> {
   await remember(each);
 }
 
-/** What the server refused stays, with why, until a person drops or settles it. */
+/** A refused parcel stays, with the reason, until a user drops or settles it. */
 async function mark(item: Item, error: Refused): Promise<void> {
   const marked: Item = {
     ...item,
@@ -299,7 +306,7 @@ async function mark(item: Item, error: Refused): Promise<void> {
   await keep(marked);
 }
 
-/** Takes a set out of the outbox without sending it. */
+/** Removes a set from the outbox without sending it. */
 export function forget(key: string): void {
   done.add(key);
   onlyHere.delete(key);
@@ -307,7 +314,7 @@ export function forget(key: string): void {
   change(items.filter((each) => each.key !== key));
 }
 
-/** Settles a conflict: mine goes in over theirs, or is dropped. */
+/** Settles a conflict: my change replaces theirs, or is dropped. */
 export async function settleConflict(item: OutboxItem, keepMine: boolean): Promise<void> {
   if (!keepMine) {
     forget(item.key);
@@ -320,23 +327,25 @@ export async function settleConflict(item: OutboxItem, keepMine: boolean): Promi
   await flush(item.job);
 }
 
-/** Resolves when what is being sent of a job has gone in, or waits because the server is away. */
+/** Resolves when what is being sent of a job was accepted, or waits because the server is away. */
 export const onTheirWay = (job: string): Promise<void> => flushing.get(job) ?? Promise.resolve();
 
-/** The set written last and not yet on its way, which undo may simply take out. */
+/** The last set, if it is not being sent yet: undo may simply remove it. */
 export const lastWaiting = (job: string): OutboxItem | undefined =>
   flushing.has(job)
     ? undefined
     : items.filter(isEdits).findLast((each) => each.job === job && each.state === 'waiting');
 
-/** Edits of a job that wait in an outbox, in order. */
+/** Edits of a job waiting in the outbox, in order. */
 export const editsWaiting = (outbox: readonly OutboxItem[], job: string): Edit[] =>
   outbox.filter((item) => item.job === job && item.state === 'waiting').flatMap(({ edits }) => edits);
 
-/** Whether the edits that an earlier page left unsent are loaded: until then a job on screen would lack what was typed last. */
+/**
+ * Whether the edits an earlier page left unsent are loaded: until then a job on screen would lack the last ones typed.
+ */
 export const isOutboxRead = (): boolean => read;
 
-/** Edits of a job that wait here at this moment. */
+/** Edits of a job waiting here at this moment. */
 export const waitingOf = (job: string): Edit[] => editsWaiting(items.filter(isEdits), job);
 
 function useItems(): readonly Item[] {
@@ -354,23 +363,23 @@ export const useOutboxRead = (): boolean => {
   return read;
 };
 
-/** Every set of edits that is not in yet. */
+/** Every set of edits not accepted yet. */
 export function useOutbox(): readonly OutboxItem[] {
   const all = useItems();
   return useMemo(() => all.filter(isEdits), [all]);
 }
 
-/** Every job made here that is not in yet. */
+/** Every job made here and not accepted yet. */
 export function useNewJobs(): readonly NewJobItem[] {
   const all = useItems();
   return useMemo(() => all.filter(isNewJob), [all]);
 }
 
-/** A job that was made here and is not in yet; undefined where the server has it, or nobody made it. */
+/** A job made here and not accepted yet; undefined where the server has it, or nobody made it. */
 export const madeHere = (job: string): Job | undefined =>
   items.find((item): item is NewJobItem => isNewJob(item) && item.job === job)?.made;
 
-/** Every change of the firm that is not in yet. */
+/** Every change of the company not accepted yet. */
 export function useFirmOutbox(): readonly FirmItem[] {
   const all = useItems();
   return useMemo(() => all.filter(isFirm), [all]);

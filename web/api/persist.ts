@@ -4,10 +4,10 @@ import { createStore, del, get, set } from 'idb-keyval';
 
 const store = createStore('open-trench-jobs', 'cache');
 
-/** How long a job not opened is kept, ms; a browser's timers overflow at 24.8 days and would drop it at once. */
+/** How long an unopened job is cached, ms; browser timers overflow at 24.8 days and would drop it at once. */
 export const keptFor_ms = 20 * 24 * 3600 * 1000;
 
-/** Keeps the jobs last seen in the browser's storage, so that a page opened without the server still shows them. */
+/** Caches recently seen jobs in the browser's storage, so that a page opened without the server still shows them. */
 export const persistOptions = {
   persister: createAsyncStoragePersister({
     storage: {
@@ -23,7 +23,7 @@ export const persistOptions = {
     shouldDehydrateQuery: ({ queryKey, state }: Query) =>
       (queryKey[0] === 'jobs' || queryKey[0] === 'firm') &&
       !queryKey.includes('history') &&
-      // Asked for in vain it is still what was last seen.
+      // A failed refetch does not invalidate what was last seen.
       state.data !== undefined,
   },
 };

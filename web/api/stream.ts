@@ -2,13 +2,13 @@ import { useEffect, useState } from 'react';
 import { hasLocks } from './tab';
 
 /**
- * What the server says of its jobs, over one connection a browser however many tabs are open: a browser allows six to one
- * address, and a tab that holds one open leaves fewer to load and save by. One tab listens and tells the others.
+ * Server events about jobs, over one connection per browser however many tabs are open: a browser allows six to one
+ * address, and every tab holding one would leave fewer to load and save with. One tab listens and passes them on.
  */
 type Word =
   | { readonly of: 'version'; readonly job: string; readonly version: number }
   | { readonly of: 'live'; readonly live: boolean }
-  /** A tab that has just opened asks how things stand. */
+  /** A newly opened tab asks for the current state. */
   | { readonly of: 'ask' };
 
 const again_ms = 2000;
@@ -33,7 +33,7 @@ function tellAll(word: Word): void {
   hear(word);
 }
 
-/** Begins to listen, once a load; a customer's page follows no job and never asks. */
+/** Starts listening, once per load; a customer's page follows no job and never does. */
 function openStream(): void {
   if (channel) return;
   channel = new BroadcastChannel('open-trench');
@@ -62,14 +62,15 @@ function lead(): void {
   });
   events.onerror = () => {
     tellAll({ of: 'live', live: false });
-    // After an answer that is no stream, as of another program on the port, a browser does not ask again by itself.
+    // After an answer that is not an event stream, as from another program on the port, a browser does not reconnect
+    // by itself.
     if (events.readyState !== EventSource.CLOSED) return;
     events.close();
     setTimeout(lead, again_ms);
   };
 }
 
-/** Hears of one job's versions, and of every time the server can be reached again; says whether it can be now. */
+/** Reports one job's versions and every time the server becomes reachable again; tells whether it is now. */
 export function useStream(
   job: string,
   { onVersion, onLive }: { readonly onVersion: (version: number) => void; readonly onLive: () => void },

@@ -1,6 +1,6 @@
 /**
- * Each tab goes by a name of its own, so that two tabs of one browser do not write over each other. It survives a reload;
- * a tab that was duplicated takes a new one. A Web Lock of that name is held for as long as the tab lives.
+ * Each tab has a name of its own, so that two tabs of one browser do not overwrite each other's data. It survives a
+ * reload; a duplicated tab takes a new one. A Web Lock of that name is held for as long as the tab lives.
  */
 const key = 'open-trench-tab';
 const lockOf = (tab: string) => `open-trench tab ${tab}`;
@@ -11,19 +11,19 @@ let own = newName();
 /** Four characters that no other open tab of this browser has. */
 export const tabName = (): string => own;
 
-/** Takes the name of this tab; to be awaited before anything is written. */
+/** Claims this tab's name; to be awaited before anything is written. */
 export async function claimTab(): Promise<void> {
-  // Barred in some private windows: the tab then has a new name after each reload.
+  // Not allowed in some private windows: the tab then has a new name after each reload.
   const known = read();
   if (known) own = known;
   while (!(await held(lockOf(own)))) own = newName();
   keep(own);
 }
 
-/** The page before a reload may hold its lock for a moment longer, ms. */
+/** The page before a reload may hold its lock a moment longer, ms. */
 const reload_ms = 500;
 
-/** Holds a lock until the tab ends; false where another tab has it. Without Web Locks there is nothing to hold. */
+/** Holds a lock until the tab ends; false where another tab has it. Without Web Locks it always succeeds. */
 function held(name: string): Promise<boolean> {
   if (!hasLocks()) return Promise.resolve(true);
   return new Promise((done) => {
@@ -60,6 +60,6 @@ function keep(name: string): void {
   try {
     sessionStorage.setItem(key, name);
   } catch {
-    // As above.
+    // As above: storage may not be allowed.
   }
 }

@@ -9,41 +9,41 @@ import { asError } from './client';
 import { program, useKeepView, useKeptViews } from './kept-views';
 import type { ScopeWorker } from './view.worker';
 
-/** The one door to what is worked out beside the page: all work heavier than a frame goes through it. */
+/** The single entry point for work done outside the page's thread: everything longer than a frame goes through it. */
 const workerNamed = (name: string) =>
   wrap<ScopeWorker>(new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name }));
 export const worker = workerNamed('scope');
-/** Pins under a finger do not wait for runners-up: they are tried in a worker of their own, made when it is needed. */
+/** Pins being dragged do not wait for runners-up: they are tried in a second worker, started when needed. */
 let bench: ReturnType<typeof workerNamed> | undefined;
 export const benchWorker = () => (bench ??= workerNamed('bench'));
 
-/** What is shown of a job now. */
+/** The current view of a job. */
 export interface Shown {
-  /** Where everything lies and how it is graded; undefined until anything is known. */
+  /** The lines laid out and graded; undefined until anything is known. */
   readonly lines: JobView['lines'] | undefined;
-  /** The same with the scope; the scope may be of the job before the last change. */
+  /** The same with the scope, which may be that of the job before the last change. */
   readonly view: ScopedView | undefined;
   readonly error: Error | null;
-  /** The scope is of this very job, not of the one before. */
+  /** The scope belongs to the current job, not to the one before. */
   readonly caughtUp: boolean;
-  /** And its runners-up and options are there too. */
+  /** Its runners-up and optional cures are included too. */
   readonly complete: boolean;
 }
 
-/** What was worked out last, and of what. */
+/** The last result, and its input. */
 interface WorkedOut {
   readonly id: string;
   readonly mark: string;
   readonly lines: JobView['lines'];
   readonly scope: ScopedView['scope'] | undefined;
-  /** Of which job the scope is: until the new one is there, that of the job before stands. */
+  /** The job of the shown scope: until the new one is ready, that of the job before stays. */
   readonly scopeMark: string | undefined;
 }
 
 /**
- * What the screens show of a job. What is kept of this very job is taken as it is. Otherwise it is worked out beside the
- * page in steps, and what is kept or was shown last stands until the first of them that shows as much. Nothing is asked for
- * where it is not `open` to who reads.
+ * The view of a job. A cached view of exactly this job is used as it is. Otherwise it is computed in steps in the
+ * worker, and what was cached or shown last stays until the first step that shows as much. Requests nothing unless it
+ * is `open` to the reader.
  */
 export function useView(id: string, job: Job | undefined, open: boolean): Shown {
   const mark = useMemo(() => job && markOf(job), [job]);
@@ -74,11 +74,11 @@ export function useView(id: string, job: Job | undefined, open: boolean): Shown 
     return () => {
       wanted = false;
     };
-    // The mark stands for all that the job says.
+    // The mark stands for the whole content of the job.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [id, mark, toDo]);
   useEffect(() => {
-    // What is shown now is what stands until the next change is worked out.
+    // What is shown now stays until the next change is computed.
     if (known) setWorked({ id, mark: known.mark, ...known.view, scopeMark: known.mark });
   }, [id, known]);
   const error = failed && failed.mark === mark ? failed.error : null;
@@ -102,7 +102,7 @@ const shownOf = (kept: KeptView | undefined): Pick<Shown, 'lines' | 'view'> => (
   view: kept?.view,
 });
 
-/** What would flip the choice at a station, worked out beside the page when it is asked for. */
+/** Break-evens of the choice at a station, computed in the worker on request. */
 export const useBreakEvens = (job: Job, line: string, station_ft: number, asked: boolean) => {
   const mark = useMemo(() => markOf(job), [job]);
   return useQuery({

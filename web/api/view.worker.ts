@@ -11,13 +11,13 @@ import { benchOf, trialOf, type Bench } from '../../core/views/trial.js';
 import { breakEvens } from '../../core/explain/break-even.js';
 import { readyJob } from '../../core/solve/ready.js';
 
-/** The job that pins are tried on, so that it crosses to the worker once and not with every move of a finger. */
+/** The job that pins are tried on, sent to the worker once and not with every pointer move. */
 let onBench: { readonly key: string; readonly bench: Bench } | undefined;
 
-/** Which of the views asked for is the newest: work on an older one is dropped. */
+/** Number of the newest view requested: work on an older one is abandoned. */
 let newest = 0;
 
-/** Lets what was sent to this worker in the meantime come in. */
+/** Lets messages sent to this worker in the meantime come in. */
 const otherMessages = () =>
   new Promise<void>((heard) => {
     const { port1, port2 } = new MessageChannel();
@@ -28,7 +28,7 @@ const otherMessages = () =>
     port2.postMessage(undefined);
   });
 
-/** Works the view of a job out in steps and shows each; ends early where another one is asked for. */
+/** Computes the view of a job in steps and shows each; ends early where another one is requested. */
 async function workOut(job: Job, show: (view: JobView) => unknown): Promise<void> {
   const mine = ++newest;
   const steps = viewSteps(job);
@@ -39,7 +39,7 @@ async function workOut(job: Job, show: (view: JobView) => unknown): Promise<void
   }
 }
 
-/** Where everything lies and how it is graded, without a scope. */
+/** The lines laid out and graded, without a scope. */
 const linesOf = (job: Job): JobView['lines'] => viewSteps(job).next().value?.lines ?? [];
 
 const worker = {
@@ -55,7 +55,7 @@ const worker = {
   putOnBench: (key: string, job: Job) => {
     onBench = { key, bench: benchOf(job) };
   },
-  /** Undefined where another job lies on the bench by now. */
+  /** Undefined where another job has replaced it by now. */
   tryPins: (key: string, line: string, pins: readonly Pin[], around: Interval) =>
     onBench?.key === key ? trialOf(onBench.bench, line, pins, around) : undefined,
 };

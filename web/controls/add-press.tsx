@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { Press } from './controls';
 
-/** A quiet button that adds something: a plus before its words. */
+/** A quiet button that adds something: a plus before its label. */
 export function AddPress({ children, ...rest }: Omit<ComponentProps<typeof Press>, 'look' | 'type'>) {
   return (
     <Press type="button" look="quiet" whiteSpace="nowrap" {...rest}>

@@ -1,13 +1,15 @@
 interface Drawn {
-  /** At most so large, px; nothing is drawn larger than it is. */
+  /** Maximum size, px; nothing is scaled up. */
   readonly width: number;
   readonly height?: number;
   readonly quality: number;
-  /** What is seen through a picture that can be seen through; black without it. */
+  /** Background behind a transparent picture, which would otherwise be black. */
   readonly ground?: string;
 }
 
-/** A picture drawn anew as a JPEG, which papers take whatever it was, as a data URL (RFC 2397). The bitmap is used up. */
+/**
+ * A picture converted to JPEG, which PDF takes whatever the source format, as a data URL (RFC 2397). Closes the bitmap.
+ */
 export function asJpeg(picture: ImageBitmap, { width, height = Infinity, quality, ground }: Drawn): string {
   const scale = Math.min(1, width / picture.width, height / picture.height);
   const canvas = document.createElement('canvas');

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 
-/** Buttons and fields of one make: square, inked, 44 px for gloves. */
+/** Buttons and fields in one style: square, inked, 44 px for gloves. */
 export const Press = chakra('button', {
   base: {
     minHeight: '44px',
@@ -38,7 +38,7 @@ export const Press = chakra('button', {
   defaultVariants: { look: 'plain' },
 });
 
-/** A press that is a sign alone, in the strip at the top: it says its name to whoever cannot see it. */
+/** An icon-only button in the top bar, with its name for screen readers. */
 export const IconPress = chakra('button', {
   base: {
     width: '44px',
@@ -100,7 +100,7 @@ export const Label = chakra('label', {
 /** A key cap. */
 export const Cap = chakra('kbd', {
   base: {
-    // A phone or a tablet under a finger has no such key.
+    // A phone or tablet used by touch has no such key.
     display: { base: 'none', md: 'inline' },
     '@media (hover: none)': { display: 'none' },
     fontFamily: 'body',

@@ -3,7 +3,7 @@ import { useId, type ComponentProps } from 'react';
 import { measureWords, typedNumber } from '../../core/speech/typed-number.js';
 import { LabeledField } from './labeled-field';
 
-/** What is typed in a field for feet: nothing yet, so many feet, or something that is no length of at least none. */
+/** Value of a feet field: empty, a number of feet, or text that is not a length of 0 or more. */
 export function typedFeet(text: string): { readonly feet: number | undefined; readonly wrong: boolean } {
   if (text.trim() === '') return { feet: undefined, wrong: false };
   const feet = typedNumber(text, 'feet');
@@ -14,7 +14,7 @@ interface Props extends Omit<ComponentProps<typeof LabeledField>, 'value'> {
   readonly value: string;
 }
 
-/** A field of a form for feet as they are said, such as 5'6" or 5 1/2; what cannot be read is said beneath it. */
+/** A form field for feet as people write them, such as 5'6" or 5 1/2; unreadable input is reported below it. */
 export function FeetField({ value, ...field }: Props) {
   const says = useId();
   const { wrong } = typedFeet(value);

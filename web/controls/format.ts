@@ -1,10 +1,10 @@
 import { format, parseISO } from 'date-fns';
 import type { Run } from '../../core/job/schema.js';
 
-/** Making a format takes milliseconds; there are few of them. */
+/** Creating a formatter takes milliseconds; only a few are needed. */
 const moneyFormats = new Map<string, Intl.NumberFormat>();
 
-/** Whole money for the eye, cents kept where they matter. */
+/** Money for display: whole, with cents where they matter. */
 export function money(amount: number, currency: string, digits = 0): string {
   const key = `${currency} ${digits}`;
   let known = moneyFormats.get(key);
@@ -39,6 +39,6 @@ export const verdictWords: Record<string, string> = {
   incomplete: 'Incomplete',
 };
 
-/** A run by its name, else by its number. */
+/** A run's name, else its number. */
 export const runName = ({ id, name }: Pick<Run, 'id' | 'name'>): string =>
   name ?? `Run ${id.replace(/^R(?=\d)/, '')}`;

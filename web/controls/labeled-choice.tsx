@@ -5,7 +5,7 @@ interface Props<T extends string> {
   readonly id: string;
   readonly label: string;
   readonly value: T;
-  /** What can be chosen, each with its words. */
+  /** The choices, each with its text. */
   readonly among: readonly (readonly [T, string])[];
   readonly onChoose: (value: T) => void;
 }

@@ -8,7 +8,7 @@ interface Props extends Omit<ComponentProps<typeof Field>, 'onChange'> {
   readonly onChange: (value: string) => void;
 }
 
-/** A field under its label, by what is typed in it. */
+/** A field under its label, by the type of its value. */
 export const LabeledField = ({ label, id, onChange, flex, minWidth, mt, ...field }: Props) => (
   <Box {...{ flex, minWidth, mt }}>
     <Label htmlFor={id}>{label}</Label>

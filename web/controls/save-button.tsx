@@ -4,14 +4,14 @@ import { asError } from '../api/client';
 import { Press } from './controls';
 import { save } from './save';
 
-/** Makes a file and hands it over; what makes it is fetched when it is first asked for. */
+/** Makes a file and saves it; the code that makes it is loaded on first use. */
 export function SaveButton({
   name,
   make,
   children,
 }: {
   name: string;
-  /** Nothing where what would be written is not worked out yet. */
+  /** Absent while the content is not computed yet. */
   make: (() => Promise<Blob>) | false | undefined;
   children: ReactNode;
 }) {

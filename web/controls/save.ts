@@ -1,4 +1,4 @@
-/** Hands a file to the browser to be kept where its user wants it. */
+/** Saves a file through the browser's download. */
 export function save(file: Blob, name: string): void {
   const url = URL.createObjectURL(file);
   const link = document.createElement('a');
@@ -8,5 +8,5 @@ export function save(file: Blob, name: string): void {
   URL.revokeObjectURL(url);
 }
 
-/** A title as the name of a file, without its ending. */
+/** A title as a file name, without extension. */
 export const fileName = (title: string): string => title.toLowerCase().replace(/[^a-z0-9]+/g, '-');

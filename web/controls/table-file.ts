@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
 
 /**
- * Rows as a file of comma-separated values (RFC 4180). A cell that a spreadsheet would take for a formula gets an
- * apostrophe before it: what a customer or a neighbor was called must not run as a program.
+ * Rows as a CSV file (RFC 4180). A cell that a spreadsheet would take for a formula gets a leading apostrophe: a
+ * customer's or neighbor's name must not run as a program.
  */
 export const tableText = (
   rows: readonly Readonly<Record<string, unknown>>[],

@@ -1,4 +1,4 @@
 import { formatISO } from 'date-fns';
 
-/** This day where the page is read, as the job file writes days. */
+/** Today's date where the page is open, in the job file's format. */
 export const today = (): string => formatISO(new Date(), { representation: 'date' });

@@ -1,7 +1,7 @@
 import { useRef, type ReactElement } from 'react';
 
 interface FileField {
-  /** Of the field itself, which is hidden: a press asks for the file. */
+  /** Props of the hidden file field. */
   readonly 'aria-label'?: string;
   readonly 'data-testid'?: string;
   readonly accept: string;
@@ -9,8 +9,8 @@ interface FileField {
 }
 
 /**
- * A file of this device, asked for by a press of the page's own.
- * @returns the hidden field, to stand anywhere, and what the press calls.
+ * Lets a button of the page choose a file of this device. @returns the hidden field, to be placed anywhere, and what
+ * the button calls.
  */
 export function useFile({ onFile, ...field }: FileField): { field: ReactElement; ask: () => void } {
   const picker = useRef<HTMLInputElement>(null);
@@ -24,7 +24,7 @@ export function useFile({ onFile, ...field }: FileField): { field: ReactElement;
         onChange={(event) => {
           const file = event.target.files?.[0];
           if (file) onFile(file);
-          // The same file again is asked for again.
+          // Choosing the same file again counts as a new choice.
           event.target.value = '';
         }}
       />

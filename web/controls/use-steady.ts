@@ -3,8 +3,8 @@ import { useLayoutEffect, useRef, useState } from 'react';
 type Handler = (...args: unknown[]) => unknown;
 
 /**
- * Handlers that stay the same from one drawing to the next and always do what the newest ones do, so that a long list whose
- * rows take them is not drawn again for each change. For presses and keys, not to be called while drawing.
+ * Handlers with a stable identity that always call the newest version, so that the rows of a long list are not rendered
+ * again for each change. For presses and keys, not to be called while rendering.
  */
 export function useSteady<T extends object>(handlers: T): T {
   const newest = useRef(handlers);

@@ -1,4 +1,4 @@
-/** What was emptied is gone from the file, not there with nothing in it; a list named in `keep` stays even empty. */
+/** Removes emptied fields instead of saving them empty; a list named in `keep` stays even when empty. */
 export const withoutEmpty = <T extends object>(item: T, keep: readonly string[] = []): T =>
   Object.fromEntries(
     Object.entries(item as Record<string, unknown>).filter(

@@ -21,15 +21,15 @@ import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { LineView } from '../../core/views/line-view.js';
 
-/** What a page of a hole leaves its drawings, pt. */
+/** Height left for the drawings on an excavation's page, pt. */
 const paperWidth = 524;
 const sectionHeight = 235;
 const planWidth = 330;
 const drawingHeight = 200;
-/** Type in the plan, which is drawn at about a third of its size on paper. */
+/** Type size in the plan, which is printed at about a third of its size. */
 const paperType_px = 23;
 
-/** What the crew takes along: the day, each liner, the cut list, what to bring, and a page for each hole. */
+/** The crew's paper: the day, each liner, the cut list, what to bring, and a page for each excavation. */
 export function CrewDocument({
   job,
   firm,
@@ -39,7 +39,7 @@ export function CrewDocument({
   job: Job;
   firm: Firm;
   view: ScopedView;
-  /** The days of the work; undefined where no plan is to be had. */
+  /** The days of the work; undefined where there is no plan. */
   plan: Plan | undefined;
 }) {
   const { scope } = view;
@@ -89,7 +89,7 @@ export function CrewDocument({
   );
 }
 
-/** Who does what when, and when the water is off, a day after the other. */
+/** Who does what when, and when the water is off, day by day. */
 function Days({ plan }: { plan: Plan }) {
   return (
     <View>
@@ -143,7 +143,7 @@ function Work({ line, scope, several }: { line: LineView; scope: LineScope; seve
   );
 }
 
-/** What is done where, one row each. */
+/** Work by location, one row each. */
 const WorkRows = ({ scope }: { scope: LineScope }) => (
   <>
     <Cleaning scope={scope} />
@@ -190,7 +190,7 @@ const WorkRows = ({ scope }: { scope: LineScope }) => (
 
 const linerShares = [3.2, 1, 1, 1, 1, 1.1, 1];
 
-/** How each liner is cut and wetted out. */
+/** Cutting and wetting out each liner. */
 function Liners({ scope }: { scope: LineScope }) {
   const liners = scope.actions.filter(({ liner }) => liner);
   if (liners.length === 0) return null;
@@ -262,7 +262,7 @@ function Cleaning({ scope }: { scope: LineScope }) {
   );
 }
 
-/** What the crew must know before it starts: utilities, water, consent, order, what nobody measured. */
+/** What the crew must know before starting: utilities, water, consent, order, facts not measured. */
 const toKnow = new Set([
   'asbestos-cement-dust',
   'bend-not-measured',
@@ -337,7 +337,7 @@ function Buying({ scope }: { scope: ScopeSoFar }) {
 
 function HolePage({ line, scope, pit, why }: { line: LineView; scope: LineScope; pit: Pit; why: string }) {
   const { figures, sheet } = pit;
-  // Two facts a row: a hole has its page to itself.
+  // Two facts per row: an excavation has the page to itself.
   const fact = (label: string, value: string) => (
     <View key={label} style={{ width: '50%', paddingRight: 10 }}>
       <Cells cells={[label, value]} shares={[2, 3]} />

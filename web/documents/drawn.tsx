@@ -5,13 +5,13 @@ import { colors, inFont } from './paper';
 type Props = Readonly<Record<string, unknown>>;
 type Shape = Props & { readonly style?: { readonly fill?: string } };
 
-/** What a shape takes from the group around it. */
+/** Style that a shape inherits from its group. */
 const inherited = ['fill', 'stroke', 'strokeWidth', 'strokeDasharray', 'opacity'] as const;
 const hatch = '#f3e3da';
-/** Width of a letter, of its height. */
+/** Width of a character as a fraction of its height. */
 const letterWidth = 0.62;
 
-/** A color of the screens as paper has it; a hatch is a light wash. */
+/** A screen color in its print version; a hatch becomes a light tint. */
 function color(value: unknown): string | undefined {
   if (typeof value === 'number') return String(value);
   if (typeof value !== 'string') return undefined;
@@ -21,8 +21,8 @@ function color(value: unknown): string | undefined {
 }
 
 /**
- * A drawing of the screens on paper: the same elements with the same numbers, so that no geometry is written twice. The
- * drawing must be a component without state; what is no shape of its own is left out.
+ * An on-screen drawing on paper: the same elements with the same numbers, so that no geometry is written twice. The
+ * drawing must be a component without state; elements other than shapes are dropped.
  */
 export function Drawn({
   drawing,
@@ -62,7 +62,7 @@ function shapes(children: ReactNode, above: Props): ReactNode {
 
 interface ShapeProps {
   readonly own: Shape;
-  /** What it hands on to paper: colors and pens. */
+  /** Props passed on to paper: colors and strokes. */
   readonly given: Props;
 }
 
@@ -81,7 +81,7 @@ const plain: Record<string, (shape: ShapeProps) => ReactNode> = {
   ),
 };
 
-/** A halo is a stroke under the letters, which paper's text has not: a patch of the ground does it. */
+/** A halo is a stroke behind the letters, which PDF text lacks: a patch of the background replaces it. */
 function Words({ own, text }: { own: Shape; text: string }) {
   const size = at(own, 'fontSize');
   const [x, y] = [at(own, 'x'), at(own, 'y')];

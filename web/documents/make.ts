@@ -25,10 +25,10 @@ export const reportPdf = async (
   props: Omit<ComponentProps<typeof ReportDocument>, 'photos'>,
 ): Promise<Blob> => made(createElement(ReportDocument, { ...props, photos: await picturesOf(props.proof) }));
 
-/** Wide enough for a third of a page at print's sharpness, px. */
+/** Wide enough for a third of a page at print resolution, px. */
 const pictureWidth = 720;
 
-/** Photos by name, drawn anew as JPEG, which the document takes whatever they were; one that cannot be had is left out. */
+/** Photos by name, converted to JPEG, which the document takes; one that cannot be loaded is left out. */
 async function picturesOf(proof: readonly Proof[]): Promise<ReadonlyMap<string, string>> {
   const names = [...new Set(proof.flatMap(({ photos }) => photos.slice(0, 1)))];
   const pictures = await Promise.all(

@@ -63,7 +63,7 @@ const cashOf =
   (amount) =>
     money(amount, currency, 2);
 
-/** What a row asks, and what each repair option says to it. */
+/** The heading of a row, and its value for each option. */
 const answersOf = (offer: Offer): readonly (readonly [string, (way: OfferWay) => readonly string[]])[] => {
   const cash = cashOf(offer);
   return [
@@ -130,7 +130,7 @@ const Heads = ({ offer }: { offer: Offer }) => (
   </View>
 );
 
-/** What each option does, drawn along the lines. */
+/** The work of each option, drawn along the lines. */
 const Bars = ({ offer }: { offer: Offer }) => (
   <View style={styles.row} wrap={false}>
     <Text style={{ ...styles.soft, width: 72 }}>On the line</Text>

@@ -9,7 +9,7 @@ import type { ReactNode } from 'react';
 import type { Offer } from '../../core/offer/offer.js';
 import { tokens } from '../theme/tokens';
 
-// A subset apart each, tried in order: the first lacks letters such as č.
+// One font subset each, tried in order: the first lacks letters such as č.
 Font.register({ family: 'Head', fonts: [{ src: archivo700, fontWeight: 700 }] });
 Font.register({ family: 'HeadX', fonts: [{ src: archivo700Ext, fontWeight: 700 }] });
 Font.register({
@@ -30,7 +30,7 @@ Font.registerHyphenationCallback((word) => [word]);
 
 const kebab = (name: string) => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
-/** The light colors of the screens by the names drawings use, on white paper. */
+/** The screens' light colors by the names drawings use, on white paper. */
 export const colors: Readonly<Record<string, string>> = {
   ...Object.fromEntries(Object.entries(tokens).map(([name, [light]]) => [kebab(name), light])),
   sheet: '#ffffff',
@@ -80,7 +80,7 @@ export const styles = StyleSheet.create({
   caution: { borderLeft: `3 solid ${colors.signal}`, paddingLeft: 7, marginVertical: 3 },
 });
 
-/** Fractions of which the fonts have no glyph, written out. */
+/** Fractions the fonts have no glyph for, written out. */
 const fractions: Readonly<Record<string, string>> = {
   '⅛': '1/8',
   '⅜': '3/8',
@@ -95,7 +95,7 @@ export const inFont = (text: string): string => text.replace(/[⅛⅜⅝⅞→�
 const caution =
   'Local code, the utility locate, the competent person at the trench and licensed practice come before anything written here.';
 
-/** A document of one make: who it is from, what it is of, pages counted, the caution on each. */
+/** Common layout of all documents: company, subject, page numbers, the caution on each page. */
 export function Paper({
   title,
   from,
@@ -143,7 +143,7 @@ export function Paper({
   );
 }
 
-/** A row of a table: shares of the width, the last columns to the right where they are numbers. */
+/** A table row: widths as fractions, last columns right-aligned where they are numbers. */
 export function Cells({
   cells,
   shares,

@@ -4,7 +4,7 @@ import { longDay } from '../controls/format';
 import type { Score } from '../practice/kept';
 import { Cells, inFont, Paper, styles } from './paper';
 
-/** What was practiced, on one sheet; it claims nothing more. */
+/** A one-page record of practice; it claims nothing more. */
 export function PracticeDocument({ name, scores }: { name: string; scores: readonly Score[] }) {
   const days = [...new Set(scores.map(({ at }) => at.slice(0, 10)))].sort();
   const [first, last] = [days[0], days.at(-1)];
@@ -37,7 +37,7 @@ interface ScoresProps {
   readonly scores: readonly Score[];
 }
 
-/** How often each level was practiced, and how well. */
+/** How often each level was practiced, and the scores. */
 const Levels = ({ scores }: ScoresProps) => (
   <>
     <Cells bold shares={[4, 1, 1, 1.4]} right={[1, 2, 3]} cells={['Level', 'Times', 'Best', 'Last']} />

@@ -12,7 +12,7 @@ import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { FindingView, LineView } from '../../core/views/line-view.js';
 
-/** The inspection on paper: what was found where, how sure that is, what was not seen or looked at, and what proves it. */
+/** The inspection report: what was found where, how certain it is, what was not seen or inspected, and the proof. */
 export function ReportDocument({
   job,
   firm,
@@ -116,7 +116,7 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
   );
 }
 
-/** Every finding from the house on, with where it is seen in the video. */
+/** Every finding from the house on, with its time in the video. */
 function Findings({ line }: { line: LineView }) {
   const shares = [0.9, 0.8, 4.4, 0.9, 1.7];
   const findings = [...line.findings].sort((a, b) => a.from_ft - b.from_ft);
@@ -149,7 +149,7 @@ function Findings({ line }: { line: LineView }) {
   );
 }
 
-/** What was found, where on the clock, and whose grade it is. */
+/** The finding, its clock position, and who graded it. */
 function foundWords({ entry, clock, settled, grade, tableGrade }: FindingView): string {
   const judged = entry.kind === 'finding' ? entry.judged : undefined;
   return [

@@ -10,8 +10,8 @@ import type { LineView } from '../../core/views/line-view.js';
 const letters_ft = 0.5;
 
 /**
- * The long section as DXF, in feet: stations along x, depth below the ground down y. A layer each for the ground, the
- * pipe, findings, holes, what is done, crossings and words.
+ * The long section as DXF, in feet: stations along x, depth below the ground down y. One layer each for ground, pipe,
+ * findings, excavations, work, crossings and text.
  */
 export function dxfText(line: LineView, scope: LineScope): string {
   const dxf = new DxfWriter();
@@ -32,7 +32,7 @@ type Place = readonly [station_ft: number, depth_ft: number];
 
 type Pen = ReturnType<typeof penOn>;
 
-/** What draws on the layers of a drawing, made in the order they are listed in. */
+/** Helpers for the layers of a drawing, created in the order listed. */
 function penOn(dxf: DxfWriter) {
   const layer = (name: string, color: number): DxfLayer => dxf.addLayer(name, color, 'Continuous');
   const layers = {
@@ -57,7 +57,7 @@ function penOn(dxf: DxfWriter) {
       dxf.addCircle(at(station, depth), radius, on('crossings'));
     },
     write: (station: number, depth: number, words: string) => {
-      // A text of DXF is one line: what comes after a break would be read as a group code.
+      // DXF text is a single line: what follows a break would be read as a group code.
       dxf.addText(at(station, depth), letters_ft, words.replace(/[\r\n]+/g, ' '), on('words'));
     },
   };

@@ -1,4 +1,4 @@
-/** Public marking convention for what crosses. */
+/** Public color convention for marking utilities. */
 export const utilityFill = (utility: string): string => {
   const words: [RegExp, string][] = [
     [/gas|oil|steam/i, '#e8b007'],

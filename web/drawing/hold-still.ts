@@ -3,8 +3,8 @@ const hold = (event: Event) => {
 };
 
 /**
- * A ref for something in a drawing that a finger drags: the page does not scroll under it meanwhile. `touch-action` says
- * that for a box; Chromium takes no notice of it inside an SVG, and ends the drag for the scroll.
+ * A ref for a draggable part of a drawing: the page does not scroll under the finger meanwhile. `touch-action` does
+ * that for a box; Chromium ignores it inside an SVG, and cancels the drag for the scroll.
  */
 export function holdStill(element: Element | null): (() => void) | undefined {
   if (!element) return undefined;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { standLabels, textWidth } from './labels';
 
-// A drawing rule: no label lies on another, and none leaves the sheet.
+// A drawing rule: no label overlaps another, and none leaves the sheet.
 test('labels never overlap', () => {
   const label = fc.record({
     x: fc.double({ min: 0, max: 800, noNaN: true }),

@@ -1,9 +1,9 @@
-/** A label that wants to stand centred at x, px. */
+/** A label to be centered at x, px. */
 export interface Wanted {
   readonly key: string;
   readonly x: number;
   readonly text: string;
-  /** Higher stays when there is no room for all. */
+  /** Labels of higher weight win when there is no room for all. */
   readonly weight?: number;
 }
 
@@ -15,12 +15,12 @@ export interface Stood extends Wanted {
 
 const gap_px = 8;
 
-/** Rough width of a text in the body face, px: good enough to keep labels apart. */
+/** Approximate width of a text in the body face, px: good enough to keep labels apart. */
 export const textWidth = (text: string, size_px: number): number => text.length * size_px * 0.5;
 
 /**
- * Stands labels side by side so that none lies on another: the weightiest first, each in the first row with room,
- * nudged no further than its own half width. One with no room is left out; its thing can still be pointed at.
+ * Places labels without overlap: the highest weight first, each in the first row with room, shifted by at most half its
+ * width. One with no room is left out; its thing can still be pointed at.
  */
 export function standLabels(
   wanted: readonly Wanted[],

@@ -4,7 +4,7 @@ import type { Interval } from '../../core/line/intervals.js';
 import { methodName, methodRow } from '../../core/methods/index.js';
 import { feet } from '../controls/format';
 
-/** What is done where on a line, as one thin bar from upstream. */
+/** The work on a line as one thin bar from upstream. */
 export function MethodBars({
   name,
   bars,

@@ -1,4 +1,4 @@
-/** Hatches that tell things apart without color. */
+/** Hatches that distinguish things without color. */
 export function Patterns() {
   const line = (id: string, size: number, path: string, color: string, width: number) => (
     <pattern id={id} width={size} height={size} patternUnits="userSpaceOnUse">

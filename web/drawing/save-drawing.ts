@@ -2,7 +2,7 @@ import type { LineScope } from '../../core/scope/scope.js';
 import { save } from '../controls/save';
 import type { LineView } from '../../core/views/line-view.js';
 
-/** Properties that a drawing takes from the page, and must carry with it when it leaves the page. */
+/** Properties a drawing inherits from the page, to be copied into it when it is saved. */
 const carried = [
   'fill',
   'fill-opacity',
@@ -17,7 +17,7 @@ const carried = [
   'text-anchor',
 ] as const;
 
-/** The drawing as it stands, with its colors and faces written into it, so that it looks the same anywhere. */
+/** The current drawing with its colors and fonts written into it, so that it looks the same anywhere. */
 export function svgText(drawing: SVGSVGElement): string {
   const copy = drawing.cloneNode(true) as SVGSVGElement;
   const originals = [drawing, ...drawing.querySelectorAll<SVGElement>('*')];
@@ -45,7 +45,7 @@ export function saveSvg(drawing: SVGSVGElement, name: string): void {
   save(new Blob([svgText(drawing)], { type: 'image/svg+xml' }), `${name}.svg`);
 }
 
-/** The long section to scale for a drawing program; what writes it is fetched when it is first asked for. */
+/** The long section to scale for a CAD program; the code that writes it is loaded on first use. */
 export async function saveDxf(line: LineView, scope: LineScope, name: string): Promise<void> {
   const { dxfText } = await import('./dxf');
   save(new Blob([dxfText(line, scope)], { type: 'application/dxf' }), `${name}.dxf`);

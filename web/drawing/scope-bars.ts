@@ -2,7 +2,7 @@ import type { Method } from '../../core/job/vocabulary.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
 
-/** A bar of the scope: a whole action, or a stretch that is kept or cleaned. */
+/** A bar of the scope: a whole action, or a stretch that is left or cleaned. */
 export interface ScopeBar {
   readonly key: string;
   readonly from_ft: number;
@@ -33,14 +33,14 @@ export function barsOf(scope: LineScope): ScopeBar[] {
   return bars;
 }
 
-/** What a bar says under its name. */
+/** The text under a bar's name. */
 export function barDetail({ action, from_ft, to_ft }: ScopeBar): string {
   if (action?.liner) return `${feet(action.liner.host.value)} ft, cut ${feet(action.liner.cut.value)}`;
   if (action?.pipe) return `${feet(action.pipe.laid.value)} ft of ${action.pipe.diameter_in} in`;
   return `${feet(to_ft - from_ft)} ft`;
 }
 
-/** What to show first: the dearest action, else the longest stretch. */
+/** What to select first: the most expensive action, else the longest stretch. */
 export function weightiest(bars: readonly ScopeBar[]): ScopeBar | undefined {
   return [...bars].sort(
     (a, b) => (b.action?.cost ?? 0) - (a.action?.cost ?? 0) || b.to_ft - b.from_ft - (a.to_ft - a.from_ft),

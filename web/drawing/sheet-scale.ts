@@ -3,7 +3,7 @@ import { straightBetween } from '../../core/line/profile.js';
 import { clip, type Interval } from '../../core/line/intervals.js';
 import type { LineView } from '../../core/views/line-view.js';
 
-/** Where every lane lies, px from the top of the sheet. */
+/** Top and height of every lane, px from the top of the sheet. */
 export const lanes = {
   axis: { top: 0, height: 36 },
   ground: { top: 42, height: 186 },
@@ -12,7 +12,7 @@ export const lanes = {
   scope: { top: 454, height: 60 },
   ways: { top: 530, height: 96 },
 } as const;
-/** A phone scrolls sideways at a scale that can be read, px. */
+/** A phone scrolls sideways at a legible scale, px. */
 export const leastWidth_px = 820;
 export const sheetHeight = 630;
 export const gutter_px = 100;
@@ -24,18 +24,18 @@ export interface SheetScale {
   /** The line's own ends, ft. */
   readonly from_ft: number;
   readonly to_ft: number;
-  /** What can be seen of it, ft. */
+  /** Its visible part, ft. */
   readonly seen: Interval;
 }
 
-/** What of a line is on the sheet when all of it is: a little more than the line, so that its ends can be drawn. */
+/** Extent of the sheet at full view: a little more than the line, so that its ends can be drawn. */
 export function wholeOf(line: Interval): Interval {
   const [from_ft, to_ft] = [line.from_ft, Math.max(line.to_ft, line.from_ft + 1)];
   const spare = (to_ft - from_ft) * 0.03;
   return { from_ft: from_ft - spare, to_ft: to_ft + spare };
 }
 
-/** One station axis for all lanes, over the whole line or the window that was zoomed into. */
+/** One station axis for all lanes, over the whole line or the zoomed window. */
 export function sheetScale(line: Interval, width: number, window?: Interval): SheetScale {
   const seen = window ?? wholeOf(line);
   return {
@@ -47,7 +47,7 @@ export function sheetScale(line: Interval, width: number, window?: Interval): Sh
   };
 }
 
-/** The middle of what can be seen of a stretch, px; undefined where none of it can. */
+/** The middle of the visible part of a stretch, px; undefined where none is visible. */
 export function seenMiddle(scale: SheetScale, stretch: Interval): number | undefined {
   const part = clip(stretch, scale.seen);
   return part && (scale.x(part.from_ft) + scale.x(part.to_ft)) / 2;

@@ -4,11 +4,11 @@ import { useEffect, useRef, type RefObject } from 'react';
 Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
 Chart.defaults.font.size = 13;
 
-/** A color of the theme as the page shows it now. */
+/** A theme color as the page shows it now. */
 export const themeColor = (name: string): string =>
   getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim();
 
-/** Keeps a chart on a canvas for as long as it stands; a new configuration draws a new one. */
+/** Keeps a chart on a canvas while it is mounted; a new configuration redraws it. */
 export function useChart<Type extends ChartType, Data>(
   configure: () => ChartConfiguration<Type, Data>,
   of: readonly unknown[],

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-/** One tab stop for a row of things; arrows move along it. */
+/** One tab stop for a row of things; arrow keys move along it. */
 export function useRoving(name: string, count: number) {
   const [at, setAt] = useState(0);
   const active = Math.min(at, Math.max(0, count - 1));
@@ -9,7 +9,7 @@ export function useRoving(name: string, count: number) {
       tabIndex: index === active ? 0 : -1,
       'data-rove': `${name} ${index}`,
     }),
-    // The row listens for all its things, so that none of them is drawn again for what another hears.
+    // The row handles the keys for all its things, so that they need not be rendered again.
     row: {
       onFocus: (event: React.FocusEvent) => {
         const on = event.target.closest(`[data-rove^="${name} "]`)?.getAttribute('data-rove');

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 
-/** The width of an element as it stands, px; `first` until it has been laid out. */
+/** The current width of an element, px; `first` until it has been laid out. */
 export function useWidth<T extends HTMLElement>(first: number): [RefObject<T | null>, number] {
   const ref = useRef<T>(null);
   const [width, setWidth] = useState(first);

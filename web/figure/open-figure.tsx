@@ -17,7 +17,7 @@ const Opener = chakra('button', {
   },
 });
 
-/** A number that opens into its working: each step with its sum and its source. */
+/** A number that opens to show its working: each step with its sum and its source. */
 export function OpenFigure({
   figure,
   label,

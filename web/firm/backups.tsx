@@ -6,10 +6,10 @@ import { Press } from '../controls/controls';
 import { dayAndTime } from '../controls/format';
 
 const key = ['backups'] as const;
-/** A day and a few hours: the daily one is late. */
+/** A day and a few hours: the daily backup is late. */
 const late_ms = 30 * 3_600_000;
 
-/** When the data was last backed up, with a warning where that is long ago, and the means to do it now. */
+/** When the data was last backed up, with a warning where that is long ago, and a button to do it now. */
 export function Backups() {
   const client = useQueryClient();
   const kept = useQuery({

@@ -8,7 +8,7 @@ import { save } from '../controls/save';
 import { useFile } from '../controls/use-file';
 import { Faults } from '../shell/trouble';
 
-/** The firm as a file: handed out, and taken in whole in the place of what stands. */
+/** The company as a file: exported, and imported in place of the current one. */
 export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) => void }) {
   const [refused, setRefused] = useState<Error>();
   const [taken, setTaken] = useState<{ readonly name: string; readonly before: Firm }>();

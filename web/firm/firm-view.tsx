@@ -20,7 +20,7 @@ import { Header, ToJobs } from '../shell/header';
 import { Faults } from '../shell/trouble';
 import { withoutEmpty } from '../controls/without-empty';
 
-/** What the firm says once for all its jobs: who it is, its rules, its price book, what no offer holds. */
+/** The company's settings for all its jobs: contact details, rules, price book, exclusions. */
 export function FirmView() {
   const { firm, waiting, error, forgetError, change } = useFirm();
   const { person } = useMe();
@@ -61,7 +61,7 @@ export function FirmView() {
   );
 }
 
-/** What only an owner changes; a set of fields is closed whole. */
+/** Fields only an owner may change; a fieldset is disabled as a whole. */
 const Company = chakra('fieldset', { base: { border: 'none', m: '0', p: '0', minWidth: 0 } });
 
 interface EditorProps {

@@ -5,7 +5,7 @@ import { Press } from '../controls/controls';
 import { useFile } from '../controls/use-file';
 import { smallPicture } from './small-picture';
 
-/** The company's logo, as it stands at the head of its offers. */
+/** The company's logo, as printed at the head of its offers. */
 export function LogoField({
   logo,
   onChange,
@@ -30,7 +30,7 @@ export function LogoField({
       <Text width="300px">Logo at the head of an offer</Text>
       {field}
       {logo !== undefined && (
-        // On white, as on paper, whatever the colors of the screen.
+        // On white, as on paper, whatever the screen's colors.
         <Box bg="white" border="1px solid" borderColor="rule" p="1">
           <img src={logo} alt="The logo as it stands on an offer" style={{ maxHeight: 48, maxWidth: 200 }} />
         </Box>

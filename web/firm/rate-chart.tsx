@@ -17,7 +17,7 @@ Chart.register(ScatterController, PointElement, LineElement, LinearScale, Toolti
 
 const row_px = 46;
 
-/** Every task that was written down as a point, by how it went against its rate; the middle half as a band. */
+/** Every recorded task as a point, relative to its rate; the middle half as a band. */
 export function RateChart({ checks }: { checks: readonly RateCheck[] }) {
   const canvas = useChart(
     () => ({ type: 'scatter' as const, data: { datasets: datasetsOf(checks) }, options: optionsOf(checks) }),
@@ -36,7 +36,7 @@ export function RateChart({ checks }: { checks: readonly RateCheck[] }) {
 
 type Dataset = ChartDataset<'scatter', { x: number; y: number }[]>;
 
-/** Hours in percent of what the rate says, a row a kind of task. */
+/** Hours as a percentage of what the rate gives, one row per kind of task. */
 const datasetsOf = (checks: readonly RateCheck[]): Dataset[] => [
   ...checks.map(({ middle }, y): Dataset => ({
     label: 'Middle half',

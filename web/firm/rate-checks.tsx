@@ -10,7 +10,7 @@ import { late } from '../shell/late';
 
 const RateChart = late('rate chart', async () => (await import('./rate-chart')).RateChart);
 
-/** Which rate is off by how much over all that was written down, and the better one for one press. */
+/** How far each rate is off over all recorded work, and a button to take the better one. */
 export function RateChecks({ firm, onTake }: { firm: Firm; onTake: (plan: PlanRulesOverride) => void }) {
   const { data, error } = useSpent();
   const rules = useMemo(() => planRulesInForce(firm.plan, undefined), [firm.plan]);
@@ -61,7 +61,7 @@ function CheckRow({
 }) {
   const { rateWords, unit } = taskKindRow(kind);
   const same = better.perHour === rate.perHour && better.setUp_h === rate.setUp_h;
-  // What a sheet or a rule says is not learned here.
+  // Values from a data sheet or a rule are not learned here.
   const fixed = kind === 'cure' || kind === 'insert';
   const say = (each: RateCheck['better']) =>
     unit ? `${each.perHour} ${unit} an hour, ${each.setUp_h} h to set up` : `${each.setUp_h} h`;

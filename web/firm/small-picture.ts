@@ -2,8 +2,8 @@ import { logoSize_px, mostLogo_chars } from '../../core/job/firm.js';
 import { asJpeg } from '../controls/as-jpeg';
 
 /**
- * A picture scaled down to fit the head of a paper, as a data URL that stands in the firm itself.
- * @throws Error with what to choose instead, where the file is no picture a browser reads or stays too large.
+ * A picture scaled down to fit a letterhead, as a data URL stored with the company. @throws Error with what to choose
+ * instead, where the file is not a picture a browser reads or stays too large.
  */
 export async function smallPicture(file: Blob): Promise<string> {
   const picture = await createImageBitmap(file).catch(() => {

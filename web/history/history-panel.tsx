@@ -13,7 +13,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** The panel has the focus while it is open; what had it before gets it back. */
+/** The panel has the focus while it is open, and returns it when closed. */
 function useOwnFocus() {
   const panel = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -26,7 +26,7 @@ function useOwnFocus() {
   return panel;
 }
 
-/** Everything that was said and changed, newest first; whatever was replaced or deleted can be brought back. */
+/** Every change, newest first; whatever was replaced or deleted can be restored. */
 export function HistoryPanel({ id, change, onClose }: Props) {
   const history = useHistory(id);
   const [onlyDeleted, setOnlyDeleted] = useState(false);
@@ -113,7 +113,7 @@ const Presses = ({ change, onClose, onlyDeleted, setOnlyDeleted }: PressesProps)
   </Flex>
 );
 
-/** Changes by what was sent at once, in the order they came. */
+/** Changes grouped by the set they were sent in, in order. */
 function sentTogether(changes: readonly HistoryChange[]): HistoryChange[][] {
   const sets = new Map<string, HistoryChange[]>();
   for (const each of changes) sets.set(each.sent, [...(sets.get(each.sent) ?? []), each]);

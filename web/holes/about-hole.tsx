@@ -16,10 +16,10 @@ import { cautionsOf } from './cautions';
 import type { Pit } from './hole-order';
 
 const soilWords: Record<Soil, string> = { A: 'A', B: 'B', C: 'C', rock: 'rock', unknown: 'not sure' };
-/** Two located depths nearer than this are one place, ft. */
+/** Two located depths closer than this are one place, ft. */
 const samePlace_ft = 0.5;
 
-/** What is known of an excavation, and what somebody found on the spot. */
+/** What is known of an excavation, and what was found on site. */
 export function AboutHole({ pit }: { pit: Pit }) {
   const { lineScope } = useJobContext();
   if (!lineScope) return null;
@@ -53,7 +53,7 @@ export function AboutHole({ pit }: { pit: Pit }) {
   );
 }
 
-/** The soil and the depth as they proved to be. */
+/** The soil and depth actually found. */
 function FoundHere({ pit }: { pit: Pit }) {
   const { line, change } = useJobContext();
   const middle = (pit.from_ft + pit.to_ft) / 2;

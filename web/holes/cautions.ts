@@ -4,7 +4,7 @@ import type { Pit } from './hole-order';
 /** The caution wherever a line is cleaned. */
 export const cleaningCaution = 'Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.';
 
-/** The cautions that apply to this hole and only those. */
+/** Only the cautions that apply to this excavation. */
 export function cautionsOf(pit: Pit): string[] {
   return [
     ...pit.figures.cautions,

@@ -13,8 +13,9 @@ const launches = (scope: LineScope, pit: Pit): boolean =>
   );
 
 /**
- * The order of the day: first the holes that only dig, from downstream up, so that nothing is laid into a line still
- * running dirty; then those a liner goes in from, when no other digging waits and the resin is not held up.
+ * Excavations in the order of the day: first those for digging only, from downstream up, so that nothing is laid into a
+ * line that still carries dirt; then those a liner goes in through, when no digging is left and the resin does not have
+ * to wait.
  */
 export function dayOrder(scope: LineScope): { readonly pit: Pit; readonly why: string }[] {
   const downstreamFirst = [...scope.pits].sort((a, b) => b.from_ft - a.from_ft);

@@ -3,24 +3,24 @@ import type { Pit } from './hole-order';
 
 const ink = 'var(--chakra-colors-ink)';
 const width = 700;
-/** Spoil lies so far back from the edge (29 CFR 1926.651(j)(2)), and is drawn so wide. */
+/** Distance of the spoil from the edge (29 CFR 1926.651(j)(2)), and its drawn width. */
 const spoilBack_ft = 2;
 const spoilWide_ft = 2;
 const margin_px = 16;
-/** From here on a way out is wanted (29 CFR 1926.651(c)(2)). */
+/** From this depth a means of egress is required (29 CFR 1926.651(c)(2)). */
 const ladderFrom_ft = 4;
 
 /**
- * The excavation from above, to scale: opening, bottom, the pipe's way, where the spoil lies, the ladder, and its tapes.
- * `type_px` is the size of what is written, which a small drawing on paper wants larger. Its parts are called and are no
- * components, for paper is drawn from plain shapes.
+ * Plan view of an excavation, to scale: opening, bottom, course of the pipe, spoil, ladder and tapes. `type_px` is the
+ * size of the text, larger for a small drawing on paper. Its parts are called as functions, not rendered as components,
+ * since paper is drawn from plain shapes.
  */
 export function HolePlan({ pit, type_px = 13 }: { pit: Pit; type_px?: number }) {
   const [long, wide] = pit.figures.bottom_ft;
   const [openLong, openWide] = pit.sheet.opening_ft;
   const perFoot = Math.min((width - 40) / (openLong + 4), 46);
   const middle = margin_px + (spoilWide_ft + spoilBack_ft + openWide / 2) * perFoot;
-  // Drawn with the line running to the right, the corner at the lower left is the upstream right one.
+  // Drawn with the line running to the right, so the lower left corner is the upstream right one.
   const tapes = pit.sheet.corners.find(({ name }) => name === 'upstream right')?.tapes;
   const tape_px = type_px + 12;
   const height =
@@ -84,7 +84,7 @@ interface OutlineProps {
   readonly middle: number;
 }
 
-/** The way of the line, the opening, the bottom, and the pipe in it. */
+/** The course of the line, the opening, the bottom, and the pipe in it. */
 const outline = ({ top, bottom, isSloped, middle }: OutlineProps) => (
   <g>
     <path d={`M0 ${middle}H${width}`} stroke={ink} strokeDasharray="12 7" />
@@ -124,7 +124,7 @@ const ladder = ({ x, y, type_px }: { x: number; y: number; type_px: number }) =>
 
 interface TapesProps {
   readonly tapes: Pit['sheet']['corners'][number]['tapes'];
-  /** The corner they are held to, px. */
+  /** The corner that tapes are measured to, px. */
   readonly x: number;
   readonly y: number;
   /** The lower edge of the drawing, px. */
@@ -132,7 +132,7 @@ interface TapesProps {
   readonly type_px: number;
 }
 
-/** Marks stand one under the other, the lower ones further left, so that no tape crosses what is written. */
+/** Marks are listed below each other, lower ones farther left, so that no tape crosses the text. */
 const tapesFrom = ({ tapes, x, y, end_px, type_px }: TapesProps) => (
   <g>
     {tapes.map(({ mark, distance }, i) => {

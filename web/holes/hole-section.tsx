@@ -14,7 +14,7 @@ const signal = 'var(--chakra-colors-signal)';
 const width = 700;
 const left_px = 46;
 
-/** The excavation as it is drawn: what of the line is on the picture, and where stations and depths lie, px. */
+/** Drawing scale of an excavation: the visible part of the line, and where stations and depths are, px. */
 interface Drawn {
   readonly line: LineView;
   readonly pit: Pit;
@@ -25,7 +25,7 @@ interface Drawn {
   readonly depth: number;
   x: (station_ft: number) => number;
   y: (depth_ft: number) => number;
-  /** How thick a pipe of a bore is drawn. */
+  /** Drawn thickness of a pipe of this bore. */
   thick: (bore_in: number) => number;
 }
 
@@ -44,7 +44,7 @@ function drawnOf(line: LineView, pit: Pit): Drawn {
   };
 }
 
-/** The hole cut along the line, the same scale both ways: sides, pipe, what is laid, what crosses. */
+/** The section along the line, same scale in both directions: sides, pipe, new work, crossings. */
 export function HoleSection({ line, scope, pit }: { line: LineView; scope: LineScope; pit: Pit }) {
   const drawn = drawnOf(line, pit);
   const { height, depth } = drawn;
@@ -77,7 +77,7 @@ interface ScopePart extends Part {
   readonly scope: LineScope;
 }
 
-/** The ground with what lies over it, and its depths at the left. */
+/** The ground with its surfaces, and the depth scale at the left. */
 const Ground = ({ drawn: { line, depth, top, height, x, y } }: Part) => (
   <>
     <rect
@@ -140,7 +140,7 @@ const OldPipe = ({ drawn, drawn: { line, from, to } }: Part) =>
     ) : null;
   });
 
-/** What is laid here, with a coupling at each end and its length. */
+/** The new pipe, with a coupling at each end and its length. */
 function NewPipe({ drawn, drawn: { line, pit, from, to, x, y, thick }, scope }: ScopePart) {
   const bore = line.pipes.find((each) => pit.from_ft <= each.to_ft)?.diameter_in ?? 4;
   const laid = scope.actions.filter(({ id, pipe }) => pipe && pit.serves.includes(id));
@@ -180,7 +180,7 @@ function NewPipe({ drawn, drawn: { line, pit, from, to, x, y, thick }, scope }: 
   });
 }
 
-/** Shores or a shield: what holds both ends, and what lies across. */
+/** Shoring or a shield: what supports both ends, and the braces. */
 const Held = ({ drawn: { pit, depth, x, y } }: Part) => (
   <>
     {[pit.from_ft, pit.to_ft].map((at) => (
@@ -223,7 +223,7 @@ const Crossings = ({ drawn: { pit, x, y } }: Part) =>
     </g>
   ));
 
-/** Which way each liner goes that is inserted here. */
+/** Direction of each liner inserted here. */
 function LinersFrom({ drawn: { line, pit, from, to, y }, scope }: ScopePart) {
   const liners = scope.actions.filter(
     ({ entry_ft }) => entry_ft !== null && entry_ft >= pit.from_ft && entry_ft <= pit.to_ft,
@@ -247,7 +247,7 @@ function LinersFrom({ drawn: { line, pit, from, to, y }, scope }: ScopePart) {
   });
 }
 
-/** The stations of both ends over the ground, and the length under the bottom. */
+/** The stations of both ends above the ground, and the length under the bottom. */
 function Measures({ drawn: { pit, depth, x, y } }: Part) {
   const under = y(depth + 0.7);
   return (

@@ -12,7 +12,7 @@ import { dayOrder, type Pit } from './hole-order';
 import { HolePlan } from './hole-plan';
 import { HoleSection } from './hole-section';
 
-/** A page for each hole: what the crew needs to open it, stand in it, and put it back. */
+/** A page for each excavation: what the crew needs to open it, work in it, and restore it. */
 export function HolesView() {
   const { lineView, lineScope } = useJobContext();
   const [chosen, setChosen] = useState<string>();
@@ -135,7 +135,7 @@ const Drawings = ({ line, scope, pit }: { line: LineView; scope: LineScope; pit:
       </Heading>
       <SaveCrewSheet />
     </Flex>
-    {/* A phone scrolls sideways at a scale that can be read. */}
+    {/* A phone scrolls sideways at a legible scale. */}
     <Box overflowX="auto" tabIndex={0} role="group" aria-label="Section">
       <HoleSection line={line} scope={scope} pit={pit} />
     </Box>

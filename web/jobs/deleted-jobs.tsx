@@ -9,7 +9,7 @@ interface Props {
   readonly onBringBack: (job: Pick<DeletedJob, 'id'>) => void;
 }
 
-/** Under the list: what was deleted in the last thirty days, to be brought back. Nothing where nothing was. */
+/** Below the list: jobs deleted in the last thirty days, to be restored. Absent where there are none. */
 export function DeletedJobs({ onBringBack }: Props) {
   const { data = [] } = useDeletedJobs();
   const [open, setOpen] = useState(false);
@@ -69,7 +69,7 @@ export function DeletedJobs({ onBringBack }: Props) {
   );
 }
 
-/** Says what was just deleted, with the press that takes it back. */
+/** Tells what was just deleted, with a button to undo it. */
 export const JustDeleted = ({
   job,
   onBringBack,

@@ -63,7 +63,7 @@ test('narrowing keeps the order, never adds a row, and more that is asked never 
           const wider = findJobs(all, { text, method, holding: fewer }, today);
           expect(found.every((each) => wider.includes(each))).toBe(true);
         }
-        // What is asked together is what each asks alone.
+        // Combined criteria find what all of them find separately.
         const apart = [
           findJobs(all, { ...everything, text }, today),
           findJobs(all, { ...everything, method }, today),

@@ -1,14 +1,14 @@
 import type { Method } from '../../core/job/vocabulary.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 
-/** What is looked for in the list: words that must all be there, a method that is used, and what holds. */
+/** Criteria for the list: words that must all occur, a method used, and conditions. */
 export interface Sought {
   readonly text: string;
   readonly method: Method | undefined;
   readonly holding: readonly Holding[];
 }
 
-/** What may hold of a job: something is missing, agreed, or due. */
+/** Conditions of a job: something is missing, agreed, or due. */
 export const holdings = {
   unseen: 'Not all seen',
   'to-read': 'To read from the video',
@@ -30,7 +30,7 @@ const tests: Record<Holding, (row: NonNullable<JobRow['digest']>, today: string)
 
 const leastUnseen_ft = 0.05;
 
-/** What a row is searched by, put together once for each row and not for each letter that is typed. */
+/** Search text of a row, built once per row and not per key typed. */
 const searchTexts = new WeakMap<JobRow, string>();
 
 function searchText(row: JobRow): string {
@@ -45,7 +45,7 @@ function searchText(row: JobRow): string {
   return text;
 }
 
-/** The rows in which everything sought is found, in their order. `today` is a day such as 2026-03-04. */
+/** The rows that match all criteria, in order. `today` is a date such as 2026-03-04. */
 export function findJobs(rows: readonly JobRow[], sought: Sought, today: string): JobRow[] {
   const words = sought.text.toLowerCase().split(/\s+/).filter(Boolean);
   const { method, holding } = sought;
@@ -59,7 +59,7 @@ export function findJobs(rows: readonly JobRow[], sought: Sought, today: string)
   });
 }
 
-/** What is missing of a job, in a few words. */
+/** What a job is missing, in a few words. */
 export function missingOf({
   unseen_ft,
   nothingSeen,

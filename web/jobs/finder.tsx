@@ -7,7 +7,7 @@ import { holdings, type Holding, type Sought } from './find';
 const held = Object.keys(holdings) as Holding[];
 const sought = methods.filter((method) => method !== 'leave');
 
-/** What the list is narrowed by: words, what is missing or due, a method. */
+/** Filters of the list: words, what is missing or due, a method. */
 export function Finder({ value, onChange }: { value: Sought; onChange: (value: Sought) => void }) {
   return (
     <Box mb="4">

@@ -18,7 +18,7 @@ import { NewJobForm } from './new-job-form';
 import { NewJobs } from './new-jobs';
 import { useDeletion, useExport, useImport } from './use-job-list';
 
-/** Rows drawn at first, and again with each press: thousands at once would hold the page up. */
+/** Rows rendered at first, and with each press for more: thousands at once would block the page. */
 const rowsAtOnce = 30;
 
 /** Every job, last changed first; new, import by button or drop, export. */
@@ -123,20 +123,20 @@ const Makes = ({ making, onImport, onNew }: MakesProps) => (
 );
 
 interface RowsProps {
-  /** Undefined until they are known. */
+  /** Undefined until they are loaded. */
   readonly jobs: readonly JobRowData[] | undefined;
   readonly onExport: (row: JobRowData) => void;
   readonly onDelete: (row: JobRowData) => void;
-  /** What stands between what is sought and what is found. */
+  /** Criteria and what they find. */
   readonly children: React.ReactNode;
 }
 
-/** What is sought and what is found. */
+/** The criteria and the rows found. */
 function Rows({ jobs, onExport, onDelete, children }: RowsProps) {
   const [sought, setSought] = useState<Sought>({ text: '', method: undefined, holding: [] });
   const [most, setMost] = useState(rowsAtOnce);
   const day = today();
-  // What is typed shows at once; the rows follow when there is time for them.
+  // Typing shows at once; the rows follow when there is time for them.
   const asked = useDeferredValue(sought);
   const found = useMemo(() => findJobs(jobs ?? [], asked, day), [jobs, asked, day]);
   return (

@@ -34,12 +34,12 @@ const RowLink = chakra(Link, {
 interface Props {
   readonly row: Row;
   readonly today: string;
-  /** The same from one drawing to the next, so that a row is drawn anew only when it changed. */
+  /** Stable between renders, so that a row is rendered again only when it changed. */
   readonly onExport: (row: Row) => void;
   readonly onDelete: (row: Row) => void;
 }
 
-/** One job of the list: what it is, its verdict, what is missing or due, its price. */
+/** One job of the list: its name, verdict, what is missing or due, and price. */
 export const JobRow = memo(function JobRow({ row, today, onExport, onDelete }: Props) {
   const seesPrices = useSeesPrices();
   const { digest } = row;
@@ -109,7 +109,7 @@ const RowPresses = ({ row, onExport, onDelete }: Omit<Props, 'today'>) => (
 
 type Digest = Row['digest'];
 
-/** What a job comes to in a word, and whether something must be done soon. */
+/** A job's verdict in a word, and whether something is urgent. */
 function verdictOf(digest: Digest): { words: string; presses: boolean } {
   const worst = digest?.verdict[0];
   if (digest?.repair === 'whole') return { words: 'Repaired', presses: false };
@@ -119,7 +119,7 @@ function verdictOf(digest: Digest): { words: string; presses: boolean } {
   };
 }
 
-/** The price that was accepted, else that of the scope as it stands. */
+/** The accepted price, else that of the current scope. */
 function priceOf(digest: Digest): string {
   if (!digest) return '';
   if (digest.accepted) return money(digest.accepted.total, digest.currency);

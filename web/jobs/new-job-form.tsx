@@ -73,12 +73,12 @@ const fieldNames = Object.keys(labels) as FieldName[];
 const Form = chakra('form');
 
 interface Props {
-  /** With the id of the job. */
+  /** Called with the job's id. */
   readonly onMade: (id: string) => void;
   readonly onCancel: () => void;
 }
 
-/** The least that must be known before readings mean anything: where the camera goes in and where it was zeroed. */
+/** The minimum needed before readings mean anything: the access point and where the counter was zeroed. */
 export function NewJobForm({ onMade, onCancel }: Props) {
   const add = useAddJob();
   const [values, setValues] = useState(blank);

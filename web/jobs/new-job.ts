@@ -1,7 +1,7 @@
 import type { Job, Line } from '../../core/job/schema.js';
 import type { Material } from '../../core/job/vocabulary.js';
 
-/** What the new-job form asks; everything else is said later. */
+/** Fields of the new-job form; everything else is entered later. */
 export interface NewJob {
   readonly title: string;
   readonly customer: string;
@@ -13,7 +13,7 @@ export interface NewJob {
   readonly soil: NonNullable<Line['soil']>;
 }
 
-/** A job with one line, one run into it, and nothing claimed that nobody said. */
+/** A job with one line and one run into it, claiming nothing that was not entered. */
 export function newJob(said: NewJob, today: string): Job {
   return {
     format: 'open-trench-job',

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { useNewJobs, type NewJobItem } from '../api/outbox';
 import { RefusedParcel } from '../shell/refused-parcel';
 
-/** Over the list: jobs that were made here and are not in yet. They are worked on like any other. */
+/** Above the list: jobs made here that the server does not have yet. They can be worked on like any other. */
 export function NewJobs() {
   const made = useNewJobs();
   if (made.length === 0) return null;

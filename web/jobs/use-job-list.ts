@@ -13,14 +13,14 @@ type Refuse = (error: Error | undefined) => void;
 const askTwice = (title: string) =>
   `“${title}” is on the list already. Import this file as another job beside it?`;
 
-/** Takes job files in, one after another, up to the first that is refused. */
+/** Imports job files one after another, up to the first that is refused. */
 export function useImport(refuse: Refuse): (files: readonly File[]) => Promise<void> {
   const jobs = useJobs();
   const add = useAddJob();
   return async (files) => {
     for (const file of files) {
       const read = readJobText(await file.text());
-      // The same check runs on the server; here it answers at once and names the file.
+      // The same check as on the server; here it answers at once and names the file.
       if (read.faults) {
         refuse(new Refused(`${file.name} was not taken`, read.faults, 422));
         return;
@@ -38,7 +38,7 @@ export function useImport(refuse: Refuse): (files: readonly File[]) => Promise<v
   };
 }
 
-/** Saves a job as a file, with the firm's rates, so that it is priced alike wherever it is read. */
+/** Saves a job as a file, with the company's rates, so that it is priced the same anywhere. */
 export function useExport(refuse: Refuse): (row: JobRow) => void {
   const client = useQueryClient();
   const { firm } = useFirm();
@@ -57,7 +57,7 @@ export function useExport(refuse: Refuse): (row: JobRow) => void {
   );
 }
 
-/** Deletes jobs and brings them back; the last one stays at hand until it is back. */
+/** Deletes and restores jobs; the last deleted one stays at hand until it is restored. */
 export function useDeletion() {
   const { remove, bringBack } = useDeleting();
   const [justDeleted, setJustDeleted] = useState<Pick<JobRow, 'id' | 'title'>>();

@@ -5,16 +5,16 @@ interface MethodKey {
   readonly method: Method;
   readonly key: string;
   readonly name: string;
-  /** What the key does, for the help. */
+  /** Description for the key help. */
   readonly does: string;
 }
 
-/** The methods that may be asked for on a stretch, each with its key: what is built first, then leaving and cleaning. */
+/** The methods that can be chosen for a stretch, each with its key: construction first, then leaving and cleaning. */
 export const methodKeys: readonly MethodKey[] = [...methodRegistry.rows]
   .sort((a, b) => (a.work ? 0 : 1) - (b.work ? 0 : 1))
   .flatMap(({ id, words }) => (words.asked ? [{ method: id, ...words.asked }] : []));
 
-/** What can be asked for where a method stands now: not what its length would make of it anyway. */
+/** The methods that can be chosen in place of the present one, without those its length alone would decide. */
 export const otherMethods = (now: Method): MethodKey[] => {
   const { words, work } = methodRow(now);
   const same = words.asked ? now : methodRegistry.rows.find((row) => row.work?.kind === work?.kind)?.id;

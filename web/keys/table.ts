@@ -1,15 +1,15 @@
 import { methodKeys } from './method-keys';
 import type { Method } from '../../core/job/vocabulary.js';
 
-/** A line of the help: the keys as they are printed, what they do, and which action each press calls. */
+/** A line of the key help: the keys as displayed, what they do, and the action of each press. */
 export interface KeyRow<Action extends string> {
   readonly caps: readonly string[];
   readonly does: string;
-  /** A press, as tinykeys writes it, to its action; empty where what has the focus listens itself. */
+  /** Key press in tinykeys notation, to its action; empty where the focused element handles it. */
   readonly press: Readonly<Record<string, Action>>;
-  /** Only where this picture stands beside the log. */
+  /** Only where this picture is shown beside the log. */
   readonly beside?: 'reel' | 'video';
-  /** Shown on the press itself, where there is one to make, and not in the list. */
+  /** Shown on the button itself, not in the list. */
   readonly onPress?: true;
 }
 
@@ -92,7 +92,7 @@ export type LogAction =
   | 'back'
   | 'line';
 
-/** The keys beside the typed line: all with Alt, as the line itself takes every letter. */
+/** The keys beside the typed line: all with Alt, since the line takes every letter. */
 export const logKeys: readonly KeyRow<LogAction>[] = [
   { caps: ['Alt', '1'], does: 'pushing out', press: { 'Alt+Digit1': 'passOut' } },
   { caps: ['Alt', '2'], does: 'pulling back', press: { 'Alt+Digit2': 'passBack' } },

@@ -4,16 +4,16 @@ import type { KeyRow } from './table';
 
 const fields = 'input, textarea, select, [role="dialog"]';
 
-/** Where a press is not the view's: in a field, a dialog or a list that is open. */
+/** Where the view does not take a key press: in a field, a dialog or an open list. */
 const taken = {
   fields,
   fieldsAndMenus: `${fields}, [role="menu"]`,
 } as const;
 
 /**
- * Listens for the keys of a view as long as it is open; the newest actions are done, and what is not given has no key here.
- * They are heard from the moment the view is seen: an effect after painting can come later than a quick finger.
- * @param notIn where keys are left to what has the focus; Escape never is.
+ * Handles the keys of a view while it is mounted, with its latest actions; an action that is missing has no key here. A
+ * layout effect, so that keys work as soon as the view is visible: an effect after painting can be later than a quick
+ * finger. @param notIn where keys are left to the focused element; Escape never is.
  */
 export function useKeys<Action extends string>(
   rows: readonly KeyRow<Action>[],

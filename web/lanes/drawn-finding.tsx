@@ -8,10 +8,10 @@ const bottom = top + height;
 const ink = 'var(--chakra-colors-ink)';
 const water = 'var(--chakra-colors-water)';
 
-/** The clock down the page, crown at both edges and the invert in the middle, px. */
+/** The clock down the page, crown at both edges and invert in the middle, px. */
 export const yOf = (clock: number): number => top + ((clock % 12) / 12) * height;
 
-/** The parts of the wall a clock range covers, as [top, bottom] px; the whole way round when nothing was said. */
+/** The parts of the wall a clock range covers, as [top, bottom] px; the whole circumference when none was given. */
 export function spans(clock: FindingView['clock']): [number, number][] {
   if (clock === undefined) return [[top, bottom]];
   if (typeof clock === 'number') {
@@ -33,7 +33,7 @@ export function spans(clock: FindingView['clock']): [number, number][] {
       ];
 }
 
-/** Where a finding lies on the wall, px, and a wobble that is always the same for it. */
+/** Position of a finding on the wall, px, and a jitter that is always the same for it. */
 interface Place {
   readonly finding: FindingView;
   readonly from: number;
@@ -41,9 +41,9 @@ interface Place {
   readonly middle: number;
   readonly parts: readonly [number, number][];
   random: () => number;
-  /** From its ends at least so far either side of its middle. */
+  /** Its extent, at least this much either side of its middle. */
   wide: (least: number) => [number, number];
-  /** Where its clock says, else at the clock given. */
+  /** At its clock position, else at the given one. */
   y: (unsaid: number) => number;
 }
 
@@ -64,7 +64,7 @@ function placeOf(finding: FindingView, { x }: SheetScale): Place {
   };
 }
 
-/** A repeatable wobble, so that the same finding is always drawn the same. */
+/** A repeatable jitter, so that the same finding is always drawn the same. */
 function wobble(seed: string): () => number {
   let state = Array.from(seed).reduce((sum, char) => (sum * 31 + char.charCodeAt(0)) >>> 0, 7);
   return () => {
@@ -73,7 +73,7 @@ function wobble(seed: string): () => number {
   };
 }
 
-/** A jagged line in so many bits, as wide as given. */
+/** A jagged line of this many segments over the given width. */
 function zigzag(
   random: () => number,
   [x1, y1]: readonly [number, number],
@@ -94,7 +94,7 @@ const stroke = (d: string, width: number, key?: string | number) => (
   <path key={key} d={d} fill="none" stroke={ink} strokeWidth={width} />
 );
 
-/** How each kind is drawn on the unrolled wall. A kind without its own drawing gets the plain mark. */
+/** How each kind is drawn on the unrolled wall. A kind without a drawing of its own gets the plain mark. */
 const drawings: Partial<Record<FindingKind, (place: Place) => ReactNode>> = {
   roots: drawRoots,
   crack: drawCrack,
@@ -169,7 +169,7 @@ const drawings: Partial<Record<FindingKind, (place: Place) => ReactNode>> = {
     )),
 };
 
-/** A ring with a dot: something lies here that has no drawing of its own. */
+/** A ring with a dot: a finding without a drawing of its own. */
 const plainMark = ({ middle, y, finding }: Place) => (
   <g>
     <circle cx={middle} cy={y(3)} r={7 + finding.grade} fill="none" stroke={ink} strokeWidth={2} />
@@ -177,7 +177,7 @@ const plainMark = ({ middle, y, finding }: Place) => (
   </g>
 );
 
-/** A finding as the thing it is; the legend draws the same. */
+/** Draws a finding on the wall; the legend uses the same. */
 export function DrawnFinding({ finding, scale }: { finding: FindingView; scale: SheetScale }) {
   return (drawings[finding.kind] ?? plainMark)(placeOf(finding, scale));
 }
@@ -218,7 +218,7 @@ function drawCrack({ finding, from, to, middle, parts, random }: Place): ReactNo
   );
 }
 
-/** A ragged opening, or a round one where `least` is 1. Where no clock was said it lies in the bottom. */
+/** A ragged opening, or a round one where `least` is 1. Without a clock position it is at the bottom. */
 function drawHole(place: Place, parts: readonly [number, number][], least: number): ReactNode {
   const { finding, from, to, middle, random } = place;
   const around: readonly [number, number][] =

@@ -22,7 +22,9 @@ Chart.register(LineController, LineElement, PointElement, LinearScale, Tooltip, 
 
 type Falls = LineView['falls'];
 
-/** How the line falls, on the sheet's own axis: inverts, slope against the least, and what it carries before and after. */
+/**
+ * The fall of the line, on the sheet's own axis: inverts, slope against the minimum, and capacity before and after.
+ */
 export function GradeStrip({ line, scope, scale }: { line: LineView; scope: LineScope; scale: SheetScale }) {
   const { falls } = line;
   return (
@@ -100,7 +102,7 @@ function datasetsOf(falls: Falls) {
   ];
 }
 
-/** The axes stand as wide as the sheet's gutter and margin, so that stations lie under stations. */
+/** Axes as wide as the sheet's gutter and margin, so that stations line up. */
 function configurationOf(
   falls: Falls,
   { from_ft, to_ft }: Interval,
@@ -145,7 +147,7 @@ function configurationOf(
   };
 }
 
-/** What the pipe carries full, now and after an action. */
+/** Full-pipe capacity now and after an action. */
 function Carries({ action: { method, from_ft, to_ft, capacity } }: { action: LineScope['actions'][number] }) {
   if (!capacity) return null;
   return (

@@ -24,7 +24,7 @@ const materialPattern: Partial<Record<string, string>> = {
   'asbestos-cement': 'url(#hatch-cross)',
 };
 
-/** The two lowest rows are kept for words, so that none lies on the pipe, px. */
+/** The two lowest rows are kept for text, so that none overlaps the pipe, px. */
 const wordRows_px = 34;
 
 /** Depth below the ground to px. */
@@ -43,11 +43,11 @@ interface Props {
   readonly scale: SheetScale;
   readonly selected: string | undefined;
   readonly onSelect: (actionId: string) => void;
-  /** Goes to another line of the job, where the two join. */
+  /** Opens another line of the job where the two join. */
   readonly onLine: (id: string) => void;
 }
 
-/** The lane as it is drawn: its scales, and what the parts of it share. */
+/** The lane being drawn: its scales, and what its parts share. */
 interface Frame {
   readonly line: LineView;
   readonly scale: SheetScale;
@@ -61,7 +61,7 @@ interface Frame {
 const ink = 'var(--chakra-colors-ink)';
 const bottom = top + height;
 
-/** The long section: what lies on top, the pipe at its depth, the holes to scale. */
+/** The long section: surfaces, the pipe at its depth, excavations to scale. */
 export function GroundLane({ line, scope, scale, selected, onSelect, onLine }: Props) {
   const { x } = scale;
   const y = groundScale(line, scope);
@@ -127,7 +127,7 @@ const PropertyLine = ({ x }: { x: number }) => (
   />
 );
 
-/** The ground below its surface, with a line every few feet down, and where nobody digs. */
+/** The ground below its surface, with depth lines, and the no-dig stretches. */
 function Earth({ frame: { line, scale, y } }: { frame: Frame }) {
   const { x } = scale;
   const right = scale.width - margin_px;
@@ -171,7 +171,7 @@ function Earth({ frame: { line, scale, y } }: { frame: Frame }) {
   );
 }
 
-/** What lies on top, each with its name where there is room. */
+/** The surfaces, each named where there is room. */
 function Surfaces({ frame: { line, scale } }: { frame: Frame }) {
   const { x } = scale;
   const right = scale.width - margin_px;
@@ -240,7 +240,7 @@ function Holes({ frame, selected, onSelect }: { frame: Frame } & Pick<Props, 'se
   );
 }
 
-/** Every pipe at its depth, told apart by hatch, and its joints. */
+/** Every pipe at its depth, distinguished by hatch, and its joints. */
 function Pipes({ frame: { line, scale, y, bore_px } }: { frame: Frame }) {
   const { x } = scale;
   const draw = pathLine();
@@ -288,7 +288,7 @@ function Pipes({ frame: { line, scale, y, bore_px } }: { frame: Frame }) {
 
 type Label = Parameters<typeof standLabels>[0][number];
 
-/** Under the pipe: what each hole is, what each point is, and the property line. */
+/** Below the pipe: labels of excavations and points, and the property line. */
 function WordsBelow({ frame }: { frame: Frame }) {
   const { pits, scale } = frame;
   const below = standLabels([...holeLabels(frame), ...pointLabels(frame), ...propertyLabel(frame)], {
@@ -342,7 +342,7 @@ function propertyLabel({ propertyLine, scale }: Frame): Label[] {
   return [{ key: 'property', x: scale.x(propertyLine) + textWidth(text, 13) / 2 + 6, text, weight: 1 }];
 }
 
-/** A cleanout that this scope puts in: dashed, in the color of what is to be done. */
+/** A cleanout this scope installs: dashed, in the color of new work. */
 function NewCleanout({ x, top, bottom, why }: { x: number; top: number; bottom: number; why: string }) {
   return (
     <g stroke="var(--chakra-colors-signal)">
@@ -353,7 +353,7 @@ function NewCleanout({ x, top, bottom, why }: { x: number; top: number; bottom: 
   );
 }
 
-/** A utility across the line; its words stand on the side where the property line is not. */
+/** A crossing utility; its label is on the side away from the property line. */
 function Crossing({
   crossing,
   x,
@@ -388,7 +388,7 @@ function Crossing({
 function PipeLabels({ frame: { line, pits, scale, y, bore_px } }: { frame: Frame }) {
   const stood = standLabels(
     line.pipes.flatMap((pipe) => {
-      // A name stands where no hole is drawn, if there is such a place.
+      // A name goes where no excavation is drawn, if there is such a place.
       const [clear] = subtract([pipe], pits).sort((a, b) => b.to_ft - b.from_ft - (a.to_ft - a.from_ft));
       const text = `${materialWords(pipe.material)} ${pipe.diameter_in} in`;
       const roomy = clear && scale.x(clear.to_ft) - scale.x(clear.from_ft) > textWidth(text, 13);
@@ -405,7 +405,7 @@ function PipeLabels({ frame: { line, pits, scale, y, bore_px } }: { frame: Frame
     const bore = bore_px(pipe?.diameter_in ?? 4);
     const [high, low] = [y(depthAt(line, a)), y(depthAt(line, b))];
     const above = Math.min(high, low) - bore - 6;
-    // Words over the pipe, unless a utility's own stand there: then under it.
+    // Labels above the pipe, unless a utility's label is there: then below.
     const blocked = line.crossings.some((crossing) => {
       const at = scale.x(crossing.station_ft);
       const depth = y(crossing.depth_ft ?? 1);
@@ -452,7 +452,7 @@ function HoleShape({
     Math.max(gutter_px, x(pit.from_ft - out)),
     Math.min(scale.width - margin_px, x(pit.to_ft + out)),
   ];
-  // What is zoomed past is not drawn at all.
+  // What lies outside the zoomed window is not drawn.
   if (r < gutter_px || l > scale.width - margin_px) return null;
   return (
     <g role="listitem">

@@ -4,7 +4,7 @@ import type { PointView } from '../../core/views/line-view.js';
 
 const ink = 'var(--chakra-colors-ink)';
 
-/** What is written under a point of the long section; a cleanout is known by its cap. */
+/** Label below a point of the long section; a cleanout is recognized by its cap. */
 export function pointWords(point: PointView): string {
   switch (point.kind) {
     case 'cleanout':
@@ -22,7 +22,7 @@ export function pointWords(point: PointView): string {
   }
 }
 
-/** Where a point is drawn, px. */
+/** Position of a point, px. */
 interface Place {
   readonly x: number;
   readonly invert: number;
@@ -105,7 +105,7 @@ interface Props {
   readonly onLine: (id: string) => void;
 }
 
-/** One point of a line as it stands in the ground; where another line joins, a press goes to that line. */
+/** One point of a line in the ground; where another line joins, pressing it opens that line. */
 export function PointMark({ point, place, onLine }: Props) {
   const { pen, mark } = drawings[point.kind] ?? dot;
   const other =

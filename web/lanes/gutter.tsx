@@ -5,7 +5,7 @@ import type { LineView } from '../../core/views/line-view.js';
 
 const soft = { fill: 'var(--chakra-colors-soft)' };
 
-/** What stands left of the drawing: names of the lanes, depths and the clock. It covers what is scrolled past the edge. */
+/** Left of the drawing: names of the lanes, depths and the clock. It covers what is scrolled past the edge. */
 export function Gutter({
   line,
   scope,

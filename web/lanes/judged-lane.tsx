@@ -16,10 +16,10 @@ interface Props {
   readonly scale: SheetScale;
 }
 
-/** What was cleaned and seen again stands on the wall and is not judged again. */
+/** What was cleaned and re-inspected is on the wall and is not graded again. */
 const gradedIn = ({ findings }: LineView) => findings.filter(({ grade, settled }) => grade > 0 && !settled);
 
-/** Grade by height and weight of ink, and in a word. */
+/** Grade as height and weight of ink, and as a word. */
 export function JudgedLane({ line, scale }: Props) {
   const { x } = scale;
   return (
@@ -72,7 +72,7 @@ export function JudgedLane({ line, scale }: Props) {
   );
 }
 
-/** Under the bars, where there is room: each grade, and what is sound or was not seen. */
+/** Below the bars, where there is room: each grade, and what is sound or was not seen. */
 function Words({ line, scale }: Props) {
   const word = (stretch: Interval, says: { key: string; text: string; weight: number }) => {
     const middle = seenMiddle(scale, stretch);
@@ -108,7 +108,7 @@ function Words({ line, scale }: Props) {
   ));
 }
 
-/** Seen stretches that hold nothing, at least 4 ft long: worth a word. */
+/** Seen stretches without findings, at least 4 ft long: worth a label. */
 function soundStretches(line: LineView): { from_ft: number; to_ft: number }[] {
   const busy = [...gradedIn(line).map(({ place }) => place), ...line.unseen].sort(
     (a, b) => a.from_ft - b.from_ft,

@@ -12,7 +12,7 @@ import type { SheetWindow } from '../sheet/use-window';
 const width_px = 260;
 const height_px = 30;
 
-/** The whole line in little, with the window that the sheet shows of it; the window is dragged along. */
+/** The whole line in miniature, with the sheet's window on it, which can be dragged. */
 export function Minimap({
   line,
   bars,

@@ -17,18 +17,18 @@ interface Props {
   readonly pins: readonly PlacedPin[];
   /** Places that must be cured and cannot be here, ft. */
   readonly uncured: readonly { readonly from_ft: number; readonly to_ft: number }[];
-  /** Where another way would do something else, ft; drawn as a dashed outline. */
+  /** Where another option would do something else, ft; drawn as a dashed outline. */
   readonly differs: readonly { readonly from_ft: number; readonly to_ft: number }[];
   readonly onSelect: (bar: ScopeBar) => void;
-  /** All that can be done on a bar is asked for: by another press on the chosen one, or by the other button. */
+  /** Opens the list of choices for a bar: by pressing the selected one again, or by the right button. */
   readonly onChoices: (on: Element) => void;
-  /** An end of the selected bar is being moved to a station, or was let go there. */
+  /** An end of the selected bar is being dragged to a station, or was released there. */
   readonly onEnd: (end: 'from' | 'to', to_ft: number, last: boolean) => void;
-  /** Where the end that is being moved stands now. */
+  /** Current station of the dragged end. */
   readonly moving: { readonly end: 'from' | 'to'; readonly to_ft: number } | undefined;
 }
 
-/** What is done on each foot; the ends of the chosen bar are dragged. */
+/** The method on each foot; the ends of the selected bar can be dragged. */
 export function ScopeLane({ bars, scale, selected, pins, uncured, differs, moving, ...on }: Props) {
   const roving = useRoving('bar', bars.length);
   return (
@@ -61,7 +61,7 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
   );
 }
 
-/** Where another way would do something else, and where a bar was split by hand. */
+/** Where another option would do something else, and where a bar was split by hand. */
 const Outlines = ({ differs, pins, scale: { x } }: Pick<Props, 'differs' | 'pins' | 'scale'>) => (
   <>
     {differs.map((each) => (
@@ -92,7 +92,7 @@ const Outlines = ({ differs, pins, scale: { x } }: Pick<Props, 'differs' | 'pins
   </>
 );
 
-/** The two ends of the chosen bar, to be dragged. */
+/** The two ends of the selected bar, to be dragged. */
 function Ends({
   bar,
   scale: { x },
@@ -136,7 +136,7 @@ interface BarProps {
   readonly scale: SheetScale;
   readonly chosen: boolean;
   readonly pinned: boolean;
-  /** A handle stands over its first px. */
+  /** Half the width of a handle's grip, px. */
   readonly covered: boolean;
 }
 
@@ -144,7 +144,7 @@ interface PressedBarProps extends BarProps, Pick<Props, 'onSelect' | 'onChoices'
   readonly roving: ReturnType<ReturnType<typeof useRoving>['item']>;
 }
 
-/** One action, to be pressed: the first press chooses it, the next asks what can be done on it. */
+/** One action: the first press selects it, the next opens its choices. */
 function Bar({ roving, onSelect, onChoices, ...shown }: PressedBarProps) {
   const { bar, chosen, pinned } = shown;
   const says = `${methodName(bar.method)}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${barDetail(bar)}${pinned ? ', pinned' : ''}`;
@@ -182,11 +182,11 @@ function Bar({ roving, onSelect, onChoices, ...shown }: PressedBarProps) {
   );
 }
 
-/** The bar with as many of its words as there is room for. */
+/** The bar with as much of its text as fits. */
 function DrawnBar({ bar, scale: { x }, chosen, pinned, covered }: BarProps) {
   const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
   const handle = chosen && bar.action ? 6 : 0;
-  // Words stand in what can be seen of the bar.
+  // Text goes in the visible part of the bar.
   const inset = Math.max(0, gutter_px - left) + (handle > 0 || covered ? 6 : 0);
   const room = width - inset - handle - (pinned ? 16 : 0);
   const { fill, ink } = methodRow(bar.method).drawing;

@@ -19,7 +19,7 @@ interface Props {
   readonly onSelect: (findingId: string) => void;
 }
 
-/** The pipe wall unrolled: each finding drawn as the thing it is, where it lies and as long as it is. */
+/** The pipe wall unrolled: each finding drawn at its place and length. */
 export function WallLane({ line, scale, selected, onSelect }: Props) {
   const { x } = scale;
   const [left, right] = [x(line.from_ft), x(line.to_ft)];
@@ -65,7 +65,7 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
   );
 }
 
-/** The wall itself: its joints, where the material changes, and what was not seen. */
+/** The wall itself: joints, material changes, and stretches not seen. */
 function Pipe({ line, scale: { x } }: Pick<Props, 'line' | 'scale'>) {
   const [left, right] = [x(line.from_ft), x(line.to_ft)];
   return (

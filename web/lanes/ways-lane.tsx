@@ -14,11 +14,11 @@ interface Props {
   readonly lineId: string;
   readonly scale: SheetScale;
   readonly onTake: (school: School) => void;
-  /** A way is pointed at or has the focus. */
+  /** An option is pointed at or has the focus. */
   readonly onLookAt: (school: School | undefined) => void;
 }
 
-/** The three schools, each a thin bar with its price and what it carries; one press makes it the scope. */
+/** The three options, each a thin bar with its price and expected future cost; one press makes it the scope. */
 export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
   const roving = useRoving('way', scope.ways.length);
   return (
@@ -62,7 +62,7 @@ type Way = ScopeSoFar['ways'][number];
 
 const nothingSeen = ({ verdict }: ScopeSoFar) => verdict.length === 1 && verdict[0] === 'incomplete';
 
-/** A way in one sentence, for who cannot see its bar. */
+/** An option in one sentence, for screen readers. */
 function waySays(way: Way, scope: ScopeSoFar): string {
   const words = schoolWords[way.school];
   const cents = (amount: number) => money(amount, scope.prices.currency);
@@ -86,7 +86,7 @@ function Row({
     gutter_px +
     ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) *
       (split - gutter_px - 16);
-  // Each stands in its own row, also while the others are still worked out.
+  // Each has its own row, even while the others are still being computed.
   const y = top + schools.indexOf(way.school) * row_px;
   const chosen = way.school === scope.school;
   return (
@@ -117,13 +117,13 @@ function Row({
 
 interface RowWordsProps extends Pick<Props, 'scope'> {
   readonly way: Way;
-  /** From where to where its words stand, and the top of its row, px. */
+  /** Extent of its text, and the top of its row, px. */
   readonly split: number;
   readonly right: number;
   readonly y: number;
 }
 
-/** The name of a way, its price, and what comes after. */
+/** The name of an option, its price, and its expected future cost. */
 function RowWords({ way, scope, split, right, y }: RowWordsProps) {
   const nothing = nothingSeen(scope);
   const chosen = way.school === scope.school;
@@ -166,7 +166,7 @@ function RowWords({ way, scope, split, right, y }: RowWordsProps) {
   );
 }
 
-/** What a way leaves as it is, worst first. */
+/** What an option leaves as it is, worst first. */
 export function leavesWords({ leaves, uncured_ft }: Way): string {
   if (uncured_ft > 0) return `${uncured_ft.toFixed(1)} ft not possible`;
   const parts = ([4, 3, 2] as const).flatMap((grade) =>

@@ -49,7 +49,7 @@ const number = (figure: Figure, label: string, digits: number) => (
   </OpenFigure>
 );
 
-/** What to cut and what to buy: every liner, every length of new pipe, and what it all comes to. */
+/** What to cut and what to buy: every liner, every length of new pipe, and the totals. */
 export function LengthsView() {
   const { id, job, firm, lineView, lineScope, view, change, seesPrices } = useJobContext();
   if (!view || !lineView || !lineScope) return <WorkingOut />;
@@ -88,7 +88,7 @@ export function LengthsView() {
   );
 }
 
-/** What is looked at before anything is ordered; its price where a currency is given. */
+/** To check before anything is ordered; with its price where a currency is given. */
 const NotYet = ({ step, currency }: { step: FirstStep; currency: string | undefined }) => (
   <Box borderLeft="6px solid" borderColor="signal" pl="4" py="1" mb="5">
     <Text fontWeight={700}>
@@ -183,7 +183,7 @@ function LinerRow({ action }: { action: ActionScope }) {
   );
 }
 
-/** How warm it is when the resin is mixed. */
+/** Temperature when the resin is mixed. */
 const OnTheDay = ({ job, change }: Pick<LinersProps, 'job' | 'change'>) => (
   <Flex align="center" gap="3" mt="3" wrap="wrap">
     <Text id="temperature">Temperature on the day, °F</Text>
@@ -237,7 +237,7 @@ const NewPipes = ({ pipes }: { pipes: readonly ActionScope[] }) => (
   </Section>
 );
 
-/** What it comes to, line by line. */
+/** The price, line by line. */
 function Price({ scope, firm }: { scope: ScopeSoFar; firm: Firm }) {
   const { prices } = scope;
   return (
@@ -280,7 +280,7 @@ function Price({ scope, firm }: { scope: ScopeSoFar; firm: Firm }) {
   );
 }
 
-/** What to bring: each stick drawn to scale with its cuts, and each coupling by both outside diameters. */
+/** Materials: each stick drawn to scale with its cuts, and each coupling by both outside diameters. */
 function BuyList({ buy }: { buy: ScopeSoFar['buy'] }) {
   const longest_ft = Math.max(...buy.sticks.map(({ length_ft }) => length_ft));
   return (
@@ -320,7 +320,7 @@ function BuyList({ buy }: { buy: ScopeSoFar['buy'] }) {
 interface BuyRowProps {
   readonly where: string;
   readonly what: string;
-  /** What is to be measured first; false where the size is known. */
+  /** What has to be measured first; false where the size is known. */
   readonly measure: string | false;
   readonly known?: string;
 }

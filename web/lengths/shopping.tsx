@@ -9,7 +9,7 @@ import { tableText } from '../controls/table-file';
 const amount = ({ count, unit }: ShoppingItem): string =>
   unit === 'gal' ? `${count.toFixed(2)} gal` : `${count} ×`;
 
-/** What was ticked off, kept in this browser. */
+/** Items ticked off, stored in this browser. */
 function useTicks(key: string) {
   const [ticked, setTicked] = useState<readonly string[]>(() => readTicks(key));
   const toggle = (what: string) => {
@@ -30,7 +30,7 @@ interface Props {
   readonly name: string;
 }
 
-/** The shopping list of a job, ticked off in the shop and on site; the ticks stay in this browser. */
+/** The shopping list of a job, to tick off in the shop and on site; the ticks stay in this browser. */
 export function Shopping({ scope, jobId, name }: Props) {
   const { ticked, toggle } = useTicks(`open-trench-bought ${jobId}`);
   const list = shoppingList(scope);

@@ -12,13 +12,13 @@ const words: Record<WetOut['say'], string> = {
   'too-late': 'Past its time: do not put it in',
 };
 
-/** 12:04 as minutes and seconds. */
+/** Minutes and seconds, as 12:04. */
 function clock(minutes: number): string {
   const seconds = Math.max(0, Math.floor(minutes * 60));
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
-/** The moment a liner's resin was mixed, ms, and now; kept in this browser over a reload. */
+/** When a liner's resin was mixed, ms, and the current time; stored in this browser across reloads. */
 function useMixed(key: string) {
   const [mixedAt, setMixedAt] = useState(() => readMoment(key));
   const [now, setNow] = useState(() => Date.now());
@@ -38,7 +38,7 @@ function useMixed(key: string) {
       if (moment === undefined) localStorage.removeItem(key);
       else localStorage.setItem(key, String(moment));
     } catch {
-      // Without storage it counts as long as the page is open.
+      // Without storage it runs as long as the page is open.
     }
   };
   return { mixedAt, now, set };
@@ -50,7 +50,7 @@ interface Props {
   readonly working: WorkingTime;
 }
 
-/** Counts a liner's resin down from the moment it is mixed. */
+/** Countdown of a liner's resin from the moment it is mixed. */
 export function WetOutClock({ jobId, liner, working }: Props) {
   const { mixedAt, now, set } = useMixed(`open-trench-wet-out ${jobId} ${liner}`);
   if (mixedAt === undefined) {

@@ -4,10 +4,10 @@ import { Press } from '../controls/controls';
 
 interface Props<T extends string> extends Omit<ComponentProps<typeof Flex>, 'onChange'> {
   readonly chosen: T;
-  /** What each button says, in the order they stand in. */
+  /** Text of each button, in display order. */
   readonly words: Readonly<Record<T, string>>;
   readonly onChoose: (choice: T) => void;
-  /** Little room beside the words. */
+  /** Little padding beside the text. */
   readonly tight?: boolean;
 }
 

@@ -11,7 +11,7 @@ import { save } from '../controls/save';
 import { tableText } from '../controls/table-file';
 import { contextOf, editsOf } from './entries';
 
-/** The log of a run as a table, out to a file and in from one: nothing is taken before it was looked at. */
+/** The log of a run as a table, exported and imported: nothing is taken before it was reviewed. */
 export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: Change }) {
   const [rows, setRows] = useState<readonly ReadRow[]>();
   const [name, setName] = useState('');
@@ -75,7 +75,7 @@ interface RowsReadProps {
   readonly onClose: () => void;
 }
 
-/** What a file holds, row by row, before any of it is taken. */
+/** The contents of a file, row by row, before any of it is taken. */
 function RowsRead({ name, rows, onTake, onClose }: RowsReadProps) {
   const good = rows.filter(({ part }) => part).length;
   return (

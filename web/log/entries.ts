@@ -7,10 +7,10 @@ import { frameOf } from '../../core/survey/survey.js';
 import type { LineView } from '../../core/views/line-view.js';
 import type { ReadingView, RowView } from '../../core/views/log-rows.js';
 
-/** Readings of one thing on two passes lie about this close; what is further off is not offered as the same, ft. */
+/** Readings of one thing on two passes are this close; anything farther is not offered as the same, ft. */
 const nearby_ft = 4;
 
-/** Where a reading of a run lies on the line, ft; and what the counter shows at a station. */
+/** Station of a reading of a run, ft; and the counter reading at a station. */
 export function counterOf(lineView: LineView | undefined, runId: string) {
   const counter = lineView?.counters[runId];
   return (
@@ -23,7 +23,7 @@ export function counterOf(lineView: LineView | undefined, runId: string) {
   );
 }
 
-/** What a line typed into this run may speak of. */
+/** What a line typed into this run may refer to. */
 export function contextOf(
   line: Line,
   lineView: LineView | undefined,
@@ -51,13 +51,16 @@ export function contextOf(
   };
 }
 
-/** What is logged of the look that a run belongs to: the scope's runs together, an older look and the last one apart. */
+/**
+ * Entries of the inspection a run belongs to: the scope's runs together, an older inspection and the post-repair one
+ * apart.
+ */
 export function rowsOf(lineView: LineView, run: Pick<Run, 'stage'> | undefined): readonly RowView[] {
   const frame = frameOf(run?.stage);
   return frame === 'scope' ? lineView.rows : lineView.otherLooks[frame];
 }
 
-/** The nearest thing of the same kind already logged, read on another pass or by another run. */
+/** The nearest logged thing of the same kind, read on another pass or by another run. */
 export function twinOf(
   draft: EntryDraft,
   run: Run,
@@ -87,7 +90,7 @@ export function twinOf(
   );
 }
 
-/** Ids that no thing of the line has yet: e1, e2, …, with a mark of the browser so that two at once do not meet. */
+/** Unused ids of the line: e1, e2, …, marked with the browser so that two at once never collide. */
 export function freshIds(line: Line, mark = ''): () => string {
   const taken = new Set([
     ...line.points.map(({ id }) => id),
@@ -102,14 +105,14 @@ export function freshIds(line: Line, mark = ''): () => string {
 
 interface WriteOptions {
   readonly tieTo?: LineView | undefined;
-  /** Where the video stood when it was written. */
+  /** The video's position when it was written. */
   readonly stamp?: Partial<Pick<Entry, 'clip' | 'video_s'>> | undefined;
   readonly mark?: string;
-  /** Ids that the parts go by where they come from, by which they speak of one another. */
+  /** Ids the parts have at their source, by which they refer to one another. */
   readonly names?: readonly (string | undefined)[];
 }
 
-/** What a typed line becomes: points met for the first time, new entries, and those it corrects or closes. */
+/** The edits a typed line becomes: new points, new entries, and those it corrects or closes. */
 export function editsOf(parts: readonly LogPart[], line: Line, run: Run, options: WriteOptions): Edit[] {
   const fresh = freshIds(line, options.mark);
   const ids = new Map<string, string>();
@@ -144,7 +147,7 @@ export function editsOf(parts: readonly LogPart[], line: Line, run: Run, options
   ];
 }
 
-/** What an entry says of others, by the ids they are written under. */
+/** References of an entry to others, by the ids they are written under. */
 const withIds = (entry: Partial<Record<string, unknown>>, ids: ReadonlyMap<string, string>) =>
   Object.fromEntries(
     (['after', 'before', 'sameAs', 'of'] as const).flatMap((field) => {
@@ -161,7 +164,7 @@ function pointEdits(line: Line, points: ReadonlyMap<string, Point>): Edit[] {
   return [{ kind: 'line', line: line.id, set: { ...lineHead(line), points: all } }];
 }
 
-/** Edits that set entries of a line to something else, in the order they stand; null takes one away, undefined leaves it. */
+/** Edits that set entries of a line, in their order; null deletes one, undefined leaves it. */
 export const setting = (line: Line, to: (entry: Entry) => Entry | null | undefined): Edit[] =>
   line.runs.flatMap((run) =>
     run.entries.flatMap((entry): Edit[] => {
@@ -170,7 +173,7 @@ export const setting = (line: Line, to: (entry: Entry) => Entry | null | undefin
     }),
   );
 
-/** The edits by which one of a thing's readings stands: chosen by a person, never averaged in silence. */
+/** The edits that keep one of a thing's readings: chosen by a user, never averaged silently. */
 export const standing = (line: Line, row: RowView, reading: ReadingView): Edit[] =>
   setting(line, (entry) => {
     if (!row.readings.some((each) => each.entry === entry.id)) return undefined;

@@ -5,11 +5,11 @@ import type { FindingView, LineView } from '../../core/views/line-view.js';
 
 interface Props {
   readonly lineView: LineView;
-  /** The camera head, by what its run's counter shows. */
+  /** The camera head, at its run's counter reading. */
   readonly head?: { readonly run: string; readonly reading_ft: number } | undefined;
 }
 
-/** The line at a glance: each entry lands here as it is written. */
+/** The line at a glance: each entry appears here as it is written. */
 export function LineStrip({ lineView, head }: Props) {
   const place = head && counterOf(lineView, head.run)?.place(head.reading_ft);
   const [ref, width] = useWidth<HTMLDivElement>(600);
@@ -51,7 +51,7 @@ export function LineStrip({ lineView, head }: Props) {
 
 type Scale = ScaleLinear<number, number>;
 
-/** Its whole length, what was not seen of it, and where the pipe changes. */
+/** Its whole length, stretches not seen, and material changes. */
 const Pipe = ({ lineView: { from_ft, to_ft, unseen, pipes }, x }: { lineView: LineView; x: Scale }) => (
   <>
     <rect

@@ -11,9 +11,9 @@ import { isAlike } from '../controls/is-alike';
 import { OpenFigure } from '../figure/open-figure';
 import { AddPhoto, PhotoThumbs } from '../video/photos';
 
-/** What a hand does to a row. */
+/** Actions on a row. */
 export interface RowActs {
-  /** Opens an entry in the typed line, to be written over. */
+  /** Opens an entry in the typed line for editing. */
   readonly open: (id: string) => void;
   readonly seek: (seconds: number) => void;
   readonly remove: (row: RowView, press: HTMLElement) => void;
@@ -27,7 +27,7 @@ interface Props {
   readonly acts: RowActs;
 }
 
-/** One thing that was read: plain cells, which the table dresses, for a log may have hundreds. */
+/** One thing of the log: plain cells, styled by the table, since a log may have hundreds. */
 export const LogRow = memo(Row, isAlike);
 
 function Row({ row, points, acts }: Props) {
@@ -84,7 +84,7 @@ function Row({ row, points, acts }: Props) {
   );
 }
 
-/** How points are called in a sentence. */
+/** Names of points inside a sentence. */
 const nameFrom =
   (points: readonly Point[]) =>
   (id: string): string => {
@@ -102,7 +102,7 @@ function Station({ row, what }: { row: RowView; what: string }) {
   );
 }
 
-/** What it is, with its grade, its note and what was done there. */
+/** The thing with its grade, note and anything done there. */
 function What({ row, name, acts }: { row: RowView; name: (id: string) => string; acts: RowActs }) {
   const { entry, details, clock } = row;
   const said = (each: Entry) => sayWhat(each, name);
@@ -139,7 +139,7 @@ function What({ row, name, acts }: { row: RowView; name: (id: string) => string;
   );
 }
 
-/** What the counter read on one pass; each reading opens its own entry. */
+/** Counter reading on one pass; each reading opens its own entry. */
 function Raw({ row, pass, acts }: { row: RowView; pass: 'out' | 'back'; acts: RowActs }) {
   const own = row.readings.filter((reading) => reading.pass === pass);
   if (own.length === 0 && row.readings.length === 0 && (row.entry.pass ?? 'back') === pass)
@@ -158,7 +158,7 @@ function Raw({ row, pass, acts }: { row: RowView; pass: 'out' | 'back'; acts: Ro
   ));
 }
 
-/** Words that open their entry for change. */
+/** Text that opens its entry for editing. */
 const Open = ({
   id,
   acts,
@@ -181,7 +181,7 @@ const Open = ({
   </button>
 );
 
-/** Two readings more than 2 ft apart: one stands. */
+/** Two readings more than 2 ft apart: choose one. */
 const Settle = ({ row, acts }: { row: RowView; acts: RowActs }) => (
   <Flex align="center" gap="2" wrap="wrap" color="signalInk" mt="1">
     <Box>The readings differ by {feet(row.apart_ft ?? 0)} ft. Which stands?</Box>

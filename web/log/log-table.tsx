@@ -20,7 +20,7 @@ const wordButton = {
   color: 'inherit',
 } as const;
 
-/** It dresses its rows' plain cells: a thousand dressed one by one take seconds. */
+/** The table styles its rows' plain cells: a thousand styled one by one take seconds. */
 const Table = chakra('table', {
   base: {
     width: '100%',
@@ -52,15 +52,15 @@ const Table = chakra('table', {
 
 interface Props {
   readonly line: Line;
-  /** Undefined until the line is worked out. */
+  /** Undefined until the line is computed. */
   readonly rows: readonly RowView[] | undefined;
   readonly change: Change;
-  /** Opens an entry in the typed line, to be written over. */
+  /** Opens an entry in the typed line for editing. */
   readonly onChange: (entry: Entry) => void;
   readonly onSeek: (seconds: number) => void;
 }
 
-/** Everything that was read, from the far end back: where it lies, what it is, both readings side by side. */
+/** Everything that was read, from the far end back: its place, what it is, both readings side by side. */
 export function LogTable({ rows, ...hand }: Props) {
   const acts = useSteady(actsOf(hand));
   if (!rows)
@@ -132,7 +132,7 @@ function actsOf({ line, change, onChange, onSeek }: Omit<Props, 'rows'>): RowAct
   };
 }
 
-/** The hand goes on where it was when a row goes: at the next one. */
+/** After a row is deleted the focus goes to the next one. */
 function nextTo(press: HTMLElement): HTMLElement | null | undefined {
   const row = press.closest('tr');
   return (row?.nextElementSibling ?? row?.previousElementSibling)?.querySelector<HTMLElement>(

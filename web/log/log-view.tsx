@@ -72,7 +72,7 @@ interface Part {
   readonly hand: LogHand;
 }
 
-/** What the log on paper is of. */
+/** Heading of the printed log. */
 const PrintedHead = ({ context: { job, line }, run }: { context: JobContext; run: Run | undefined }) => (
   <Text className="printed-only" fontWeight={700} fontSize="18px" px="3" py="2">
     {[job.title, line.name ?? line.id, run?.name, job.inspectedOn && longDay(job.inspectedOn)]
@@ -81,7 +81,7 @@ const PrintedHead = ({ context: { job, line }, run }: { context: JobContext; run
   </Text>
 );
 
-/** The typed line: over the log, and on a phone under the thumb, whatever is scrolled. */
+/** The typed line: above the log, and on a phone always under the thumb. */
 const LineBox = ({ context, hand, run, typed, video }: Part & LogRefs & { readonly run: Run }) => (
   <Box
     className="not-printed"
@@ -113,7 +113,7 @@ const LineBox = ({ context, hand, run, typed, video }: Part & LogRefs & { readon
   </Box>
 );
 
-/** Beside the log: the picture, how the run was made, keys, what to know, and the report. */
+/** Beside the log: the picture, the run, keys, warnings, and the report. */
 function Beside({
   context: { line, lineView, change, view },
   hand,
@@ -184,7 +184,7 @@ interface RunsProps extends Part, LogRefs {
   readonly onCues: (cues: readonly Cue[]) => void;
 }
 
-/** The runs of the line, a tab each, and a new one. */
+/** The runs of the line, one tab each, and a button for a new one. */
 function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }: RunsProps) {
   const { line, change } = context;
   const [adding, setAdding] = useState(false);
@@ -265,7 +265,7 @@ const Waiting = ({ waiting }: { waiting: number }) => (
   </Flex>
 );
 
-/** What is still to be read from the video, worked off one key at a time. */
+/** What is still to be read from the video, one after another by key. */
 function Queue({ queue, onNext }: { queue: readonly ToRead[]; onNext: () => void }) {
   const wants = [...new Set(queue.flatMap((each) => each.wants))];
   return (

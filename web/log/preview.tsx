@@ -15,17 +15,17 @@ interface PreviewProps {
   readonly onChoose: (choice: Choice) => void;
 }
 
-/** Keys that take the first choices offered, held with Alt: beside one another, under the left hand. */
+/** Keys for the first choices offered, held with Alt: next to each other, under the left hand. */
 export const choiceKeys = ['Q', 'W', 'E', 'R'] as const;
 
-/** Everything that one key may change in what was understood, in the order of the line: answers first. */
+/** Every change that one key can make to what was understood, in the order of the line: answers first. */
 export const choicesOf = (parts: readonly LogPart[]): Choice[] =>
   [
     ...parts.flatMap(({ errors }) => errors.flatMap(({ answers = [] }) => answers)),
     ...parts.flatMap(({ choices }) => choices),
   ].slice(0, choiceKeys.length);
 
-/** What was understood, in full sentences; what was not, marked in the text; what was passed over, pale. */
+/** What was understood, in full sentences; what was not, marked in the text; filler, pale. */
 export function Preview({ parts, text, lineView, runId, twin, same, compact, onChoose }: PreviewProps) {
   if (parts.length === 0) {
     return compact ? null : (
@@ -135,7 +135,7 @@ function PartPreview({ part, number, text, place }: PartPreviewProps) {
   );
 }
 
-/** The line as it was heard: words passed over are pale, words not understood are underlined. */
+/** The line as typed: filler is pale, words not understood are underlined. */
 function Echo({ text, parts }: { text: string; parts: readonly LogPart[] }) {
   const marks = parts.flatMap(({ passed, errors }) => [
     ...passed.map(({ from, to }) => ({ from, to, pale: true })),

@@ -11,17 +11,17 @@ import { LabeledChoice } from '../controls/labeled-choice';
 import { today } from '../controls/today';
 
 interface RunDraft extends Pick<Run, 'direction' | 'zero'> {
-  /** A point of the line, or a cleanout that is not on it yet. */
+  /** A point of the line, or a cleanout not on it yet. */
   readonly access: string;
   readonly stage: NonNullable<Run['stage']>;
-  /** How far a new cleanout is from the zero of the line, as it was typed, and how that was measured. */
+  /** Distance of a new cleanout from the zero of the line, as typed, and how it was measured. */
   readonly station: string;
   readonly paced: boolean;
   readonly within: string;
 }
 const anotherCleanout = 'new';
 
-/** Another run: from a point already known, or from a new cleanout with a taped or paced distance. */
+/** Another run: from a known point, or from a new cleanout with a taped or paced distance. */
 export function RunForm({
   line,
   change,
@@ -44,7 +44,8 @@ export function RunForm({
   const isUnreadable = isNew && (station.wrong || within.wrong);
   const add = () => {
     const { run, edits } = editsFor(line, draft);
-    // It is there at once: what is typed next goes into it, not into the run before. A refusal is shown over the view.
+    // It exists at once: the next line typed goes into it, not into the run before. A refusal is shown above the
+    // view.
     void change.say(edits);
     onDone(run);
   };
@@ -82,7 +83,7 @@ export function RunForm({
   );
 }
 
-/** The run, and the cleanout it goes in at where that is new. */
+/** The run, and its cleanout where that is new. */
 function editsFor(line: Line, draft: RunDraft): { run: string; edits: Edit[] } {
   const { access, direction, zero, stage } = draft;
   const taken = [...line.points.map(({ id }) => id), ...line.runs.map(({ id }) => id)];
@@ -119,7 +120,7 @@ interface DraftProps {
 
 const goesIn = ['cleanout', 'manhole', 'pit'];
 
-/** Where the camera went in, which way, from what zero, and when. */
+/** Access point, direction, zero, and date. */
 const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
   <>
     <LabeledChoice
@@ -178,7 +179,7 @@ const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
   </>
 );
 
-/** How far a new cleanout is from the zero of the line. */
+/** Distance of a new cleanout from the zero of the line. */
 const WhereItIs = ({ draft: { station, paced, within }, set }: DraftProps) => (
   <>
     <FeetField

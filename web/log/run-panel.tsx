@@ -30,7 +30,7 @@ const zeroWords = {
   unknown: 'nobody knows where',
 };
 
-/** Which pass is being read. */
+/** The current pass. */
 export const PassChoice = ({
   pass,
   setPass,
@@ -46,7 +46,7 @@ export const PassChoice = ({
   />
 );
 
-/** Which pass is on, how the picture is turned, and where this run's counter was zeroed. */
+/** The current pass, the rotation of the picture, and where this run's counter was zeroed. */
 export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWaterClock, change }: Props) {
   const untied = lineView?.untied.find((each) => each.run === run.id);
   return (
@@ -65,7 +65,7 @@ export function RunPanel({ line, run, lineView, pass, setPass, waterClock, setWa
   );
 }
 
-/** How the picture is turned, by where the water shows in it. */
+/** Rotation of the picture, by where the water shows in it. */
 export function WaterClock({ waterClock, setWaterClock }: Pick<Props, 'waterClock' | 'setWaterClock'>) {
   return (
     <Flex gap="4" align="center" mb="4">
@@ -147,7 +147,7 @@ function Dial({ water }: { water: number }) {
   );
 }
 
-/** Access, zero and riser, changed in place. */
+/** Access point, zero and riser, editable in place. */
 function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
   const [open, setOpen] = useState(false);
   const point = line.points.find(({ id }) => id === run.access);
@@ -196,7 +196,10 @@ function Access({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
   );
 }
 
-/** Where the counter was zeroed. A noted reading is asked for first: until somebody says it, the run stays as it was. */
+/**
+ * Where the counter was zeroed. For a noted reading the number is requested first: until it is given, the run stays as
+ * it was.
+ */
 function CounterZero({ line, run, change }: Pick<Props, 'line' | 'run' | 'change'>) {
   const [asking, setAsking] = useState(false);
   const setZero = (set: Pick<Run, 'zero' | 'zeroReading_ft'>) => {
@@ -226,7 +229,7 @@ function CounterZero({ line, run, change }: Pick<Props, 'line' | 'run' | 'change
             least={0}
             value={run.zeroReading_ft}
             onChange={(zeroReading_ft) => {
-              // Emptied, it stays what it was: a noted reading is a number.
+              // Emptied, it keeps its value: a noted reading is a number.
               if (zeroReading_ft !== undefined) setZero({ zero: 'reading', zeroReading_ft });
             }}
           />

@@ -2,7 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Press } from '../controls/controls';
 
-/** Under the typed line on a phone, where the thumb is: which pass, take back, write. */
+/** Below the typed line on a phone, within reach of the thumb: pass, undo, write. */
 export function ThumbRow({
   says,
   disabled,
@@ -35,7 +35,7 @@ export function ThumbRow({
         px="2"
         minHeight="52px"
         disabled={disabled}
-        // The keyboard of the phone stays open.
+        // Keeps the phone's keyboard open.
         onPointerDown={(event) => {
           event.preventDefault();
         }}

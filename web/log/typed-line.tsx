@@ -22,7 +22,7 @@ const Input = chakra('input', {
   },
 });
 
-/** One line, as it is said: understood as it is typed, written on Enter. */
+/** One line in the trade's words: understood as it is typed, written on Enter. */
 export function TypedLine(props: TypedLineProps) {
   const { lineView, runId, change, compact = false, besideThumb } = props;
   const state = useTypedLine(props);
@@ -77,7 +77,7 @@ export function TypedLine(props: TypedLineProps) {
   );
 }
 
-/** Over the line: why it was not written, which pictures go with it, which entry it is written over. */
+/** Above the line: why it was not written, the photos attached to it, the entry being edited. */
 const GoesWith = ({
   state: { failed, forgetFailure, photos, editing, clear },
 }: {
@@ -110,7 +110,7 @@ interface LineFieldProps {
   readonly onKeyDown: (event: React.KeyboardEvent) => void;
 }
 
-/** The field itself, with the rest of the word that is begun behind it. */
+/** The field itself, with the completion of the current word behind it. */
 function LineField({ id, state: { text, rest, ready, input, set }, compact, onKeyDown }: LineFieldProps) {
   return (
     <Box position="relative">

@@ -14,10 +14,10 @@ import { step_ft, stride_ft } from '../video/reel-controls';
 import type { TypedLineHandle } from './use-typed-line';
 import type { VideoHandle } from '../video/video-panel';
 
-/** Where the picture beside the log comes from. */
+/** Source of the picture beside the log. */
 export type Source = 'none' | 'video' | 'reel';
 
-/** The log as it is worked on: its run and pass, the picture beside it, and what the keys and buttons do. */
+/** State of the log view: its run and pass, the picture beside it, and the actions of keys and buttons. */
 export interface LogHand {
   readonly run: Run | undefined;
   readonly setRunId: (id: string) => void;
@@ -34,11 +34,11 @@ export interface LogHand {
   locate: () => void;
   open: (entry: Entry) => void;
   readNext: () => void;
-  /** To a moment of the video, s. */
+  /** Seeks the video to a time, s. */
   seek: (seconds: number) => void;
-  /** The video's picture becomes a photo of the entry being written. */
+  /** The current video frame becomes a photo of the entry being written. */
   keepPicture: () => void;
-  /** A key on the empty line: the water's clock, or the reel. True when it was taken. */
+  /** A key on the empty line: the water's clock position, or the reel. True when it was handled. */
   emptyKey: (event: KeyboardEvent) => boolean;
 }
 
@@ -47,20 +47,20 @@ type Known = Pick<JobContext, 'line' | 'lineView' | 'change' | 'tell'>;
 const noVideo = 'No video is open: choose Video beside the log, then its file.';
 const noReel = 'No reel is connected: choose Reel beside the log.';
 
-/** The typed line and the video that the view shows, for what the keys do to them. */
+/** The typed line and the video on the view, for the key actions. */
 export interface LogRefs {
   readonly typed: RefObject<TypedLineHandle | null>;
   readonly video: RefObject<VideoHandle | null>;
 }
 
-/** The video beside the log; where none is open a press says so. */
+/** The video beside the log; without an open one, says so. */
 function useVideoHand({ typed, video }: LogRefs, tell: Known['tell'], showVideo: () => void) {
   const withVideo = (act: (own: VideoHandle) => void) => {
     if (video.current) act(video.current);
     else tell(noVideo);
   };
   return {
-    /** To a moment of the video, s; where none is open, room is made for one. */
+    /** Seeks to a time of the video, s; without an open one, shows where to open it. */
     seek: (seconds: number) => {
       if (!video.current) showVideo();
       withVideo((own) => own.seek(seconds));
@@ -82,7 +82,7 @@ function useVideoHand({ typed, video }: LogRefs, tell: Known['tell'], showVideo:
   };
 }
 
-/** The reel beside the log: what it reads goes into the line; where none is connected a press says so. */
+/** The reel beside the log: its reading goes into the line; without a connected one, says so. */
 function useReelHand({ typed }: LogRefs, tell: Known['tell'], connected: boolean) {
   const reel = useReel(connected);
   useEffect(() => {
@@ -103,7 +103,7 @@ function useReelHand({ typed }: LogRefs, tell: Known['tell'], connected: boolean
   };
 }
 
-/** The entries that are still to be read from the video, one after another. */
+/** Entries still to be read from the video, one after another. */
 function useQueue(line: Line, tell: Known['tell'], open: (entry: Entry) => void) {
   const [wanted, setWanted] = useState(0);
   const queue = toRead(line);
@@ -177,8 +177,8 @@ export function useLogHand(known: Known, refs: LogRefs): LogHand {
 }
 
 /**
- * What a key does on the empty line: [ and ] turn the water's clock by half an hour, the arrows push and pull the reel.
- * @returns whether it was taken.
+ * Keys on the empty line: [ and ] turn the water's clock position by half an hour, the arrows push and pull the reel.
+ * @returns whether it was handled.
  */
 export function emptyKey(
   { key, shiftKey }: Pick<KeyboardEvent, 'key' | 'shiftKey'>,
@@ -194,7 +194,7 @@ export function emptyKey(
   return push(key === 'ArrowUp' ? far : -far);
 }
 
-/** Marks the place under the head, else behind the last entry, to be said later. */
+/** Marks the place at the head, else after the last entry, to be identified later. */
 function markPlace(
   { line, change, tell }: Known,
   run: Run | undefined,
@@ -219,7 +219,7 @@ function markPlace(
   void change.say([{ kind: 'entry', line: line.id, run: run.id, entry: id, set: entry }]);
 }
 
-/** Of the first disagreement that is not settled, the reading of one pass stands. */
+/** For the first unsettled disagreement, keeps the reading of one pass. */
 function keepReading(
   { line, change, tell }: Known,
   rows: readonly RowView[] | undefined,

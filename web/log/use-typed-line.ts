@@ -13,11 +13,11 @@ import type { LineView } from '../../core/views/line-view.js';
 /** What the panels around it may do to the line. */
 export interface TypedLineHandle {
   focus: () => void;
-  /** Puts words in at the front (a reading) or at the end (a depth). */
+  /** Inserts words at the front (a reading) or at the end (a depth). */
   put: (words: string, where: 'front' | 'end') => void;
-  /** Opens an entry for change: its own words, to be written over it. */
+  /** Opens an entry for editing, with its own words. */
   change: (entry: Entry) => void;
-  /** Keeps a photo, by its name on the server, for what is written next. */
+  /** Attaches a photo, by its name on the server, to what is written next. */
   attach: (keep: () => Promise<string>) => Promise<void>;
 }
 
@@ -31,31 +31,31 @@ export interface TypedLineProps {
   /** One row with the preview above it, for the foot of the sheet. */
   readonly compact?: boolean;
   readonly ref?: Ref<TypedLineHandle>;
-  /** Where the video stands, to be kept with what is written. */
+  /** The video's position, stored with what is written. */
   readonly stamp?: () => Pick<Entry, 'clip' | 'video_s'> | undefined;
-  /** What stands beside the presses of a phone: which pass it is. */
+  /** What is shown beside the buttons on a phone: the current pass. */
   readonly besideThumb?: ReactNode;
-  /** Keys that mean something else while nothing is typed; true when it took one. */
+  /** Keys with another meaning while the line is empty; true when it handled one. */
   readonly onEmptyKey?: (event: React.KeyboardEvent) => boolean;
 }
 
-/** What is on the line and what goes with it. */
+/** The text of the line and what goes with it. */
 interface Typed {
   readonly text: string;
-  /** Tied to the thing of the same kind read on another pass. */
+  /** Tied to the same thing read on another pass. */
   readonly same: boolean;
-  /** The entry that is written over. */
+  /** The entry being edited. */
   readonly editing: Entry | undefined;
   readonly photos: readonly string[];
 }
 const nothing: Typed = { text: '', same: false, editing: undefined, photos: [] };
 
-/** A line that is typed: what it means so far, and what writes it, takes it back or changes it. */
+/** A typed line: its meaning so far, and the actions that write, clear or change it. */
 export function useTypedLine(props: TypedLineProps) {
   const { change, ref, stamp } = props;
   const [typed, setTyped] = useState(nothing);
   const [failed, setFailed] = useState<Error>();
-  /** The line whose doubtful reading was confirmed. */
+  /** The line whose unlikely reading was confirmed. */
   const [confirmed, setConfirmed] = useState('');
   const input = useRef<HTMLInputElement>(null);
   const { text, same, editing, photos } = typed;
@@ -85,7 +85,7 @@ export function useTypedLine(props: TypedLineProps) {
     try {
       await change.edit(edits, { ownErrors: true });
     } catch (error) {
-      // Nothing typed is lost: the line comes back as it was.
+      // Nothing typed is lost: the line comes back unchanged.
       setTyped((now) => ({ ...now, editing, photos, text: now.text === '' ? text : now.text }));
       setFailed(asError(error));
     }
@@ -102,7 +102,7 @@ export function useTypedLine(props: TypedLineProps) {
 }
 export type TypedLineState = ReturnType<typeof useTypedLine>;
 
-/** What is shown is what Enter writes: only what stands on the line. */
+/** What is shown is what Enter writes: only what is on the line. */
 function useMeaning(
   { line, lineView, runId, pass, waterClock }: TypedLineProps,
   { text, editing }: Pick<Typed, 'text' | 'editing'>,
@@ -129,7 +129,7 @@ function useMeaning(
     run,
     twin,
     doubtful: parts.some(({ doubts }) => doubts.length > 0),
-    /** What the word that is begun may end with. */
+    /** Completion of the current word. */
     rest: editing ? '' : completion(text),
   };
 }
@@ -164,7 +164,7 @@ const handleOn = ({ input, setTyped, setFailed }: Held): TypedLineHandle => ({
   },
 });
 
-/** What a key does on the line; one that is not its own does what it always does. */
+/** Keys of the line; any other key keeps its default. */
 export function typedLineKey(
   state: TypedLineState,
   { change, onEmptyKey }: Pick<TypedLineProps, 'change' | 'onEmptyKey'>,
@@ -189,7 +189,7 @@ export function typedLineKey(
   event.preventDefault();
 }
 
-/** Pictures kept go with the first thing written. */
+/** Attached photos go with the first thing written. */
 const withPhotos = (parts: readonly LogPart[], photos: readonly string[]): LogPart[] =>
   parts.map((part, index) =>
     index > 0 || photos.length === 0 || !part.entry
@@ -197,7 +197,7 @@ const withPhotos = (parts: readonly LogPart[], photos: readonly string[]): LogPa
       : { ...part, entry: { ...part.entry, photos: [...(part.entry.photos ?? []), ...photos] } },
   );
 
-/** Tab, or → with the cursor at the end, takes the word that is offered. */
+/** Tab, or → with the cursor at the end, accepts the completion. */
 function completes({ key, target, shiftKey }: React.KeyboardEvent): boolean {
   if (key === 'Tab') return !shiftKey;
   const { selectionStart, selectionEnd, value } = target as HTMLInputElement;
@@ -207,7 +207,7 @@ function completes({ key, target, shiftKey }: React.KeyboardEvent): boolean {
 const choiceAt = (parts: Parameters<typeof choicesOf>[0], code: string): Choice | undefined =>
   choicesOf(parts)[choiceKeys.findIndex((key) => code === `Key${key}`)];
 
-/** The entry as it was typed anew, under its own id; a point that was named goes with it. */
+/** The edited entry, under its own id; a named point goes with it. */
 function changeOf(line: Line, entry: Entry, part: Parameters<typeof editsOf>[0][number]): Edit[] {
   const run = line.runs.find(({ entries }) => entries.some(({ id }) => id === entry.id));
   return run ? editsOf([{ ...part, replaces: entry.id }], line, run, {}) : [];

@@ -13,11 +13,11 @@ interface Props {
   /** The clip beside the log, kept with what is accepted. */
   readonly clip: () => string | undefined;
   readonly seek: ((seconds: number) => void) | undefined;
-  /** Cues of the talk under review, for the track beside the video. */
+  /** Cues of the narration under review, for the track beside the video. */
   readonly onCues: (cues: readonly Cue[]) => void;
 }
 
-/** The button that reads a whole talk in, and its review; a talk not finished waits on this device. */
+/** The button that imports a narration, and its review; an unfinished one waits on this device. */
 export function NarrationIn({ job: { line, lineView, change }, run, clip, seek, onCues }: Props) {
   const [open, setOpen] = useState(false);
   const context = useMemo(

@@ -23,7 +23,7 @@ const Item = chakra('li', {
   },
 });
 
-/** The proposals one under another, worked off by keyboard: Enter accepts, Delete refuses, M mends. */
+/** The proposals one below another, worked through by keyboard: Enter accepts, Delete refuses, M edits. */
 export function NarrationList({ hand, context, seek }: Props) {
   const { proposals } = hand;
   const list = useProposalList(hand, seek);
@@ -81,7 +81,7 @@ export function NarrationList({ hand, context, seek }: Props) {
   );
 }
 
-/** Which proposal the hand is at, which one is mended, and what keys do. */
+/** The current proposal, the one being edited, and the keys. */
 function useProposalList(hand: NarrationHand, seek: Props['seek']) {
   const { proposals } = hand;
   const [at, setAt] = useState(0);
@@ -170,7 +170,7 @@ interface RowProps {
   readonly onMend: () => void;
 }
 
-/** A proposal beside its sentence and its moment. */
+/** A proposal beside its sentence and its time. */
 function Row({ proposal, hand, seek, onAccept, onRefuse, onMend }: RowProps) {
   const { item, verdict, says, sentence, video_s } = proposal;
   const refused = verdict?.is === 'refused';
@@ -233,11 +233,11 @@ function Row({ proposal, hand, seek, onAccept, onRefuse, onMend }: RowProps) {
 interface MendProps {
   readonly line: string;
   readonly context: LogContext;
-  /** Undefined leaves it as it was. */
+  /** Undefined leaves it unchanged. */
   readonly onDone: (line: string | undefined) => void;
 }
 
-/** The log line's own field, in place: what is typed is what goes in. */
+/** The log's typed line, in place: what is typed is what is written. */
 function Mend({ line, context, onDone }: MendProps) {
   const [text, setText] = useState(line);
   const parts = useMemo(() => parseLogLine(text, context), [text, context]);

@@ -22,7 +22,9 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** A whole talk at once: captions or pasted words become proposals, and what is accepted goes in as one change. */
+/**
+ * A whole narration at once: captions or pasted words become proposals, and what is accepted is written as one change.
+ */
 export function NarrationPanel({ line, run, change, context, hand, seek, onClose }: Props) {
   const dialog = useRef<HTMLDivElement>(null);
   const { source, faults, parts } = hand;
@@ -35,7 +37,7 @@ export function NarrationPanel({ line, run, change, context, hand, seek, onClose
     try {
       await change.edit(edits);
     } catch {
-      // Said where every refused change is said; the talk stays as it was decided.
+      // Shown where every refused change is; the decisions on the narration are kept.
       return;
     }
     hand.putAway();
@@ -158,7 +160,7 @@ interface SourceFormProps {
   readonly onClose: () => void;
 }
 
-/** Where the words come from: a captions file, or pasted text. */
+/** Source of the words: a captions file, or pasted text. */
 function SourceForm({ onRead, onClose }: SourceFormProps) {
   const [text, setText] = useState('');
   const [pass, setPass] = useState<'out' | 'back'>('out');
@@ -234,7 +236,7 @@ interface CaptionsFile {
   readonly onFailed: (words: string) => void;
 }
 
-/** One file of captions or words, dropped or asked for; anything but UTF-8 is refused with what to do. */
+/** One captions or text file, dropped or chosen; anything but UTF-8 is refused with advice. */
 function useCaptionsFile({ onText, onFailed }: CaptionsFile) {
   const take = async (file: File) => {
     try {

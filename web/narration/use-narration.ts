@@ -11,16 +11,16 @@ import {
 } from '../../core/narration/narrate.js';
 import { inOrder, narrationParts, sayItem } from '../../core/narration/parts.js';
 
-/** What a talk was read from, and how: kept on this device until it is written or put away. */
+/** Source of a narration and how it was read: stored on this device until it is written or discarded. */
 interface Source {
   readonly name: string;
   readonly text: string;
   readonly pass: 'out' | 'back';
-  /** Added to the talk's times, s. */
+  /** Added to the narration's times, s. */
   readonly shift_s: number;
 }
 
-/** What was decided of a proposal; one that was mended is accepted with other words. */
+/** The decision on a proposal; an edited one is accepted with other words. */
 type Verdict = { readonly is: 'accepted' | 'refused' } | { readonly is: 'mended'; readonly line: string };
 
 interface Kept {
@@ -43,7 +43,7 @@ export interface NarrationHand {
   readonly source: Source | undefined;
   readonly faults: readonly CaptionFault[];
   readonly proposals: readonly Proposal[];
-  /** Cues with the shift, for the track beside the video; empty without times. */
+  /** Cues with the time shift, for the track beside the video; empty without times. */
   readonly cues: readonly Cue[];
   readonly parts: readonly LogPart[];
   read: (source: Source) => void;
@@ -65,7 +65,7 @@ function keptFor(run: string): Kept | undefined {
   }
 }
 
-/** What is under review for a run, kept in this browser from one visit to the next. */
+/** The narration under review for a run, kept in this browser between visits. */
 function useKept(run: string) {
   const [kept, setKept] = useState<Kept | undefined>(() => keptFor(run));
   useEffect(() => {
@@ -91,7 +91,7 @@ function useCaptions({ text = '', name = '' }: Partial<Source>) {
   return read?.text === text && text !== '' ? read : undefined;
 }
 
-/** A talk under review: its proposals, what was decided of each, and what would be written. */
+/** A narration under review: its proposals, the decisions, and what would be written. */
 export function useNarration(
   line: Line,
   run: Run,
@@ -142,11 +142,11 @@ export function useNarration(
   };
 }
 
-/** Cues as they lie in the video: the talk may begin before or after it. */
+/** Cues in the video's time: the narration may begin before or after it. */
 const shifted = (cues: readonly Cue[], by_s: number) =>
   cues.map((cue) => ({ ...cue, start_s: cue.start_s === null ? null : cue.start_s + by_s }));
 
-/** What is proposed, then the sentences that propose nothing, each with what was decided of it. */
+/** The proposals, then the sentences that propose nothing, each with its decision. */
 function proposalsOf(said: Narration | undefined, verdicts: Kept['verdicts']): Proposal[] {
   return [
     ...(said?.items ?? []).map((item, index): Proposal => ({
@@ -170,7 +170,7 @@ function proposalsOf(said: Narration | undefined, verdicts: Kept['verdicts']): P
   ];
 }
 
-/** A proposal as a line of the log, to be mended. */
+/** A proposal as a line of the log, for editing. */
 function lineOf({ item, sentence, verdict }: Proposal, line: Line, context: LogContext): string {
   if (verdict?.is === 'mended') return verdict.line;
   const [part] = item ? inOrder(narrationParts([{ ...item, sentence: '' }], context), context) : [];
@@ -183,7 +183,7 @@ function lineOf({ item, sentence, verdict }: Proposal, line: Line, context: LogC
 const pointOf = (line: Line, { entry }: LogPart): Point | undefined =>
   entry?.kind === 'point' ? line.points.find(({ id }) => id === entry.point) : undefined;
 
-/** A point by its kind and what is known of it, which reads back, rather than by an id nobody knows. */
+/** A point by kind and fields, which can be read back, rather than by an id unknown to the reader. */
 function lineWords(text: string, { kind, connection, degrees, diameter_in }: Point): string {
   const words = [
     connection ?? kind.replace('-', ' '),
@@ -193,7 +193,7 @@ function lineWords(text: string, { kind, connection, degrees, diameter_in }: Poi
   return text.replace(/#(?:"(?:[^"]|"")*"|\S+)/, words.filter(Boolean).join(' '));
 }
 
-/** What would be written: accepted proposals, mended ones as they were typed, sentences kept as notes. */
+/** What would be written: accepted proposals, edited ones as typed, sentences kept as notes. */
 function partsOf(
   proposals: readonly Proposal[],
   context: LogContext,

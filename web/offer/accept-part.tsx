@@ -13,7 +13,7 @@ import { useJobContext } from '../shell/job-layout';
 import { today } from '../controls/today';
 import { Part } from '../reason/part';
 
-/** Freezes a way with its job, its prices and this day. */
+/** Freezes an option with its job, its prices and today's date. */
 export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: boolean }) {
   const { job, firm, change } = useJobContext();
   const [by, setBy] = useState(job.site?.customer ?? '');
@@ -28,7 +28,7 @@ export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: b
       const head = jobHead(job);
       const on = job.offer?.on && job.offer.on > today() ? job.offer.on : today();
       const accepted = await worker.accept(job, firm, way.school, on, by.trim());
-      // The crew's pages follow the way that was accepted.
+      // The crew's pages follow the accepted option.
       await change.edit([
         { kind: 'job', set: { ...head, rules: { ...head.rules, school: way.school } } },
         { kind: 'accepted', set: accepted },

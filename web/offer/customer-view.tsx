@@ -12,7 +12,7 @@ import { PriceLines } from './price-part';
 import { ProofList } from './proof';
 import { SaidOnce } from './said-once';
 
-/** What a customer sees behind a secret link: the offer as it was when the link was made, and nothing to change. */
+/** The customer's page behind a secret link: the offer as it was when the link was made, read-only. */
 export function CustomerView() {
   const { secret = '' } = useParams();
   const { data: offer, error } = useSharedOffer(secret);
@@ -92,7 +92,7 @@ interface BelowProps {
   readonly secret: string;
 }
 
-/** What the price of the chosen option is made of, and what proves it. */
+/** The price of the chosen option in detail, and the proof. */
 const Below = ({ offer, way, secret }: BelowProps) => (
   <Box maxWidth="560px" mt="5">
     <Part title={`${schoolWords[way.school].name}: what the price is made of`}>
@@ -109,7 +109,7 @@ const Below = ({ offer, way, secret }: BelowProps) => (
   </Box>
 );
 
-/** How the firm is reached: a press calls or writes. */
+/** The company's contact details: a press calls or writes. */
 function Reach({ phone, email }: Pick<Offer['firm'], 'phone' | 'email'>) {
   const links = (
     [

@@ -6,10 +6,10 @@ import { day, dayAndTime } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from '../reason/part';
 
-/** Whether an address leads back to the machine that it is opened on: nobody else can follow it. */
+/** Whether an address leads back to the machine it is opened on, so that nobody else can follow it. */
 const isLoopback = (link: string): boolean => /^(localhost|127\.|\[::1\])/.test(new URL(link).hostname);
 
-/** Links by which the customer may read the offer: made, told once, closed. */
+/** Links for the customer to read the offer: made, shown once, closed. */
 export function LinksPart() {
   const { id } = useJobContext();
   const { shares, make, close } = useShares(id);
@@ -61,7 +61,7 @@ export function LinksPart() {
   );
 }
 
-/** A link just made, to be copied while it can be seen. */
+/** A link just made, to be copied while it is visible. */
 const NewLink = ({ link }: { link: string }) => (
   <Box mb="2">
     <Field

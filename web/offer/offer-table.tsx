@@ -10,7 +10,7 @@ import { schoolWords } from '../../core/job/school-words.js';
 import { MethodBars } from '../drawing/method-bars';
 import { feet, money } from '../controls/format';
 
-/** What each way is asked, from top to bottom. */
+/** The rows of the comparison, from top to bottom. */
 const questions = [
   'On the line',
   'We do',
@@ -30,8 +30,8 @@ interface TableProps {
 }
 
 /**
- * The ways side by side, a column each on a wide screen and one under the other on a phone. With `onChoose` a column's
- * head is a button.
+ * The options side by side, one column each on a wide screen and below one another on a phone. With `onChoose` a
+ * column's head is a button.
  */
 export function OfferTable({ offer, chosen, onChoose }: TableProps) {
   const rows = questions.length + 1;
@@ -73,7 +73,7 @@ export function OfferTable({ offer, chosen, onChoose }: TableProps) {
   );
 }
 
-/** What the bars mean: where 0 ft is, and a color for each thing that is done. */
+/** Key to the bars: where 0 ft is, and a color for each kind of work. */
 function BarKey({ offer }: { offer: Offer }) {
   const used = methods.filter((method) =>
     offer.ways.some(({ bars }) =>
@@ -136,7 +136,7 @@ function Way({ way, offer, rows, chosen, onChoose }: WayProps) {
       <WayHead school={way.school} chosen={chosen} onChoose={onChoose} />
       {questions.map((question) => (
         <Box key={question} px="3" py="2.5" {...ruled} data-testid={`${way.school}-${slug(question)}`}>
-          {/* On a wide screen the first column says this for the eye; readers hear it with every answer. */}
+          {/* On a wide screen the first column shows this; screen readers hear it with every value. */}
           <Text
             fontSize="13px"
             color="soft"
@@ -155,7 +155,7 @@ function Way({ way, offer, rows, chosen, onChoose }: WayProps) {
   );
 }
 
-/** The name of a way; a button where it can be chosen. */
+/** The name of an option; a button where it can be chosen. */
 function WayHead({
   school,
   chosen,
@@ -287,7 +287,7 @@ const Sentences = ({ all }: { all: readonly string[] }) => (
   </>
 );
 
-/** What is done where: a thin bar a line. */
+/** Work by location: one thin bar per line. */
 const Bars = ({ way, offer }: { way: OfferWay; offer: Offer }) => (
   <>
     {offer.lines.map((line) => (

@@ -23,7 +23,7 @@ import { TermsPart } from './terms-part';
 
 const counts = ['No option', 'One option', 'Two options', 'Three options'];
 
-/** What the customer is offered: the ways side by side, what proves it, and the one that is accepted. */
+/** The offer: the options side by side, the proof, and the accepted one. */
 export function OfferView() {
   const { job, firm } = useJobContext();
   const { data: offer, error } = useOffer(job, firm, today());
@@ -83,7 +83,7 @@ export function OfferView() {
   );
 }
 
-/** What the offer is, for whom, and how long it holds. */
+/** Subject of the offer, its customer, and how long it is valid. */
 const Head = ({ offer }: { offer: Offer }) => (
   <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap" mb="2">
     <Box>

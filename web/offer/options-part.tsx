@@ -10,7 +10,7 @@ import { useJobContext } from '../shell/job-layout';
 import { withoutEmpty } from '../controls/without-empty';
 import { Part } from '../reason/part';
 
-/** Watched places that are cheap to do now, each at what it adds; what was taken can be put back. */
+/** Watched places that are cheap to cure now, each with its added cost; a choice can be reversed. */
 export function OptionsPart({ way, currency }: { way: OfferWay; currency: string }) {
   const { job, change } = useJobContext();
   const taken = takenOf(job);
@@ -71,7 +71,7 @@ const Row = chakra('div', {
   base: { display: 'flex', justifyContent: 'space-between', alignItems: 'center', gap: '3' },
 });
 
-/** What was taken before, on every line. */
+/** Choices made before, on every line. */
 const takenOf = (job: Job) =>
   job.lines.flatMap((line) =>
     (line.alsoCure ?? []).map((id) => ({

@@ -3,7 +3,7 @@ import type { OfferWay } from '../../core/offer/offer.js';
 import { OpenFigure } from '../figure/open-figure';
 import { money } from '../controls/format';
 
-/** The price lines of one way, each opening into its working where there is one, and their sum. */
+/** The price lines of one option, each opening to its working where there is one, and their sum. */
 export function PriceLines({
   way,
   currency,

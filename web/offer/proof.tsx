@@ -4,7 +4,7 @@ import { feet, videoTime } from '../controls/format';
 
 const first = 4;
 
-/** What proves it: photos, and the moment in the video. `photoAt` says where a photo is fetched from. */
+/** The proof: photos, and times in the video. `photoAt` gives the address of a photo. */
 export function ProofList({
   proof,
   photoAt,

@@ -5,7 +5,7 @@ import type { Offer } from '../../core/offer/offer.js';
 import { sayUnseen } from '../../core/offer/say-unseen.js';
 import { feet, money } from '../controls/format';
 
-/** What holds for every way: the first step, what was not seen or looked at, referrals, exclusions, terms. */
+/** What applies to every option: the first step, what was not seen or inspected, referrals, exclusions, terms. */
 export function SaidOnce({ offer }: { offer: Offer }) {
   const { firstStep, referrals, exclusions, terms } = offer;
   const unlooked = sayUnseen(offer);

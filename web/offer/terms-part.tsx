@@ -10,7 +10,7 @@ import { today } from '../controls/today';
 import { withoutEmpty } from '../controls/without-empty';
 import { LongCell, NumberCell, TextCell } from '../site/cells';
 
-/** How this offer is put: which ways, its day, how long it holds, its terms. What is in gray is the company's. */
+/** Settings of this offer: options, date, validity, terms. Gray values are the company's. */
 export function TermsPart() {
   const { job, firm, change } = useJobContext();
   const said = job.offer ?? {};
@@ -77,7 +77,7 @@ interface OfferedProps {
   readonly set: (patch: Partial<OfferTerms>) => void;
 }
 
-/** Which of the repair options the customer is shown: at least one. */
+/** The options the customer is shown: at least one. */
 function Offered({ said, set }: OfferedProps) {
   const ways = said.ways ?? schools;
   return (

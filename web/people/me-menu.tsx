@@ -8,7 +8,7 @@ import { IconPress, Press } from '../controls/controls';
 import { LabeledField } from '../controls/labeled-field';
 import { faultOf, roleWords } from './role-words';
 
-/** Who is signed in here: their role, a new passphrase, and the way out. Nothing where nobody signs in. */
+/** The signed-in user: their role, changing the passphrase, signing out. Absent where nobody signs in. */
 export function MeMenu() {
   const { person } = useMe();
   const [open, setOpen] = useState(false);

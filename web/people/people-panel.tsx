@@ -13,7 +13,7 @@ type Role = Person['role'];
 const key = ['people'] as const;
 const roles = Object.keys(roleWords) as Role[];
 
-/** What is asked of the server about a person; whichever it is, the list is read again. */
+/** Requests about a person; after any of them the list is fetched again. */
 type Asked =
   | { readonly add: { readonly name: string; readonly role: Role; readonly passphrase: string } }
   | { readonly change: string; readonly to: { readonly role?: Role; readonly passphrase?: string } }
@@ -25,7 +25,7 @@ const send = async (asked: Asked): Promise<unknown> => {
   return bodyOf(await api.people[':id'].$delete({ param: { id: asked.remove } }));
 };
 
-/** Who signs in from other machines, and what they may do. */
+/** Who may sign in from other machines, and their roles. */
 export function PeoplePanel() {
   const client = useQueryClient();
   const { person: me } = useMe();
@@ -70,7 +70,7 @@ export function PeoplePanel() {
   );
 }
 
-/** Resolves to whether it was done; what stood against it is said in the panel. */
+/** Resolves to whether it succeeded; an objection is shown in the panel. */
 type Ask = (asked: Asked) => Promise<boolean>;
 
 interface RowProps {

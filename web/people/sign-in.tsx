@@ -7,12 +7,12 @@ import { Press } from '../controls/controls';
 import { LabeledField } from '../controls/labeled-field';
 import { Header } from '../shell/header';
 
-/** The pages, once the server knows who asks. What was typed before stays and waits. */
+/** The pages, once the server knows the user. What was typed before is kept and waits. */
 export function Gate({ children }: { children: ReactNode }) {
   return useSignedOut() ? <SignIn /> : children;
 }
 
-/** Signs in, and says while it does and why it did not. */
+/** Signs in, showing progress and any failure. */
 function useSignIn() {
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string>();

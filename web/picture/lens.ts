@@ -1,10 +1,10 @@
 import type { Picture } from '../../core/practice/reel.js';
 
-/** The picture is a square of so many units; the bore at the lens nearly fills it. */
+/** Side of the square picture, units; the bore at the lens nearly fills it. */
 export const size = 300;
 const middle = size / 2;
 const bore = 146;
-/** How far the vanishing point moves for a lens that looks off by the whole bore. */
+/** Shift of the vanishing point for a lens off center by the whole bore. */
 const lean = 190;
 
 /** A ring of the pipe at a distance ahead of the lens, on the picture. */
@@ -12,11 +12,11 @@ export interface Ring {
   readonly x: number;
   readonly y: number;
   readonly r: number;
-  /** How bright the head's own light leaves the wall there: 1 at the lens. */
+  /** Brightness of the wall there in the head's own light: 1 at the lens. */
   readonly light: number;
 }
 
-/** Where a lens that leans shows the ring of pipe so many ft ahead: smaller and darker the further it is. */
+/** The ring of pipe at a distance ahead, ft, for an off-center lens: smaller and darker with distance. */
 export function ringAt({ tilt }: Pick<Picture, 'tilt'>, ahead_ft: number): Ring {
   const share = 1 / (1 + 0.6 * Math.max(0, ahead_ft));
   return {
@@ -29,26 +29,26 @@ export function ringAt({ tilt }: Pick<Picture, 'tilt'>, ahead_ft: number): Ring 
 
 const angle = (clock: number): number => ((clock / 12) * 2 - 0.5) * Math.PI;
 
-/** A place on the wall of a ring, or nearer its middle by a share of the radius. */
+/** A point on a ring, or closer to its center by a fraction of the radius. */
 export const onRing = ({ x, y, r }: Ring, clock: number, share = 1): readonly [number, number] => [
   x + r * share * Math.cos(angle(clock)),
   y + r * share * Math.sin(angle(clock)),
 ];
 
-/** A number from 0 to 1 that looks random and is always the same for one place. */
+/** A pseudo-random number from 0 to 1, always the same for one place. */
 export function speckle(...of: number[]): number {
   const mixed = of.reduce((sum, each, i) => sum + each * (12.9898 + 65.2337 * i), 0.5);
   const value = Math.sin(mixed) * 43758.5453;
   return value - Math.floor(value);
 }
 
-/** A color darkened to so much of its light. */
+/** A color darkened to this fraction. */
 export function lit(hex: string, light: number): string {
   const channel = (at: number) => Math.round(parseInt(hex.slice(at, at + 2), 16) * Math.min(1, light));
   return `rgb(${channel(1)} ${channel(3)} ${channel(5)})`;
 }
 
-/** Clock positions a thing runs over: a single one is a little way either side of it. */
+/** Clock positions a thing covers: a single one extends a little either side. */
 export function clockSpan(clock: number | readonly [number, number] | undefined): {
   readonly from: number;
   readonly span: number;

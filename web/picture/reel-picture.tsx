@@ -8,7 +8,7 @@ import { Thing } from './things';
 import { Wall } from './wall';
 import { Water } from './water';
 
-/** What the camera shows, drawn: the pipe running away from the lens, what stands in it, and the water at its bottom. */
+/** The camera's picture, drawn: the pipe receding from the lens, what is in it, and the water at the bottom. */
 export function ReelPicture({
   picture,
   reading_ft,
@@ -66,7 +66,7 @@ export function ReelPicture({
   );
 }
 
-/** How near the head something is said to be at it, ft. */
+/** Distance within which the head counts as being at something, ft. */
 const atHead_ft = 0.3;
 
 const thingWords: Readonly<Record<Picture['things'][number]['what'], string>> = {
@@ -82,7 +82,7 @@ const thingWords: Readonly<Record<Picture['things'][number]['what'], string>> = 
   main: 'main',
 };
 
-/** The picture in words, for those who cannot see it. */
+/** The picture in words, for screen readers. */
 function sayView(picture: Picture): string {
   if (picture.inRiser) return 'still in the riser';
   if (picture.water_in >= picture.diameter_in * coversLens) return 'the lens is under water';

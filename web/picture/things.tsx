@@ -8,11 +8,11 @@ interface Drawn {
   readonly thing: PictureThing;
   readonly picture: Picture;
   readonly ring: Ring;
-  /** How large it shows: 1 at the lens. */
+  /** Apparent scale: 1 at the lens. */
   readonly near: number;
 }
 
-/** A thing in the pipe, where it stands and as large as it is. */
+/** A thing in the pipe at its place and scale. */
 export function Thing({ thing, picture }: { thing: PictureThing; picture: Picture }) {
   // What the lens has passed is behind it.
   if (thing.ahead_ft < -0.2) return null;
@@ -70,7 +70,7 @@ function Deposit({ thing, ring, near }: Drawn) {
   );
 }
 
-/** A line over the wall that is never straight. */
+/** A line over the wall that is never quite straight. */
 const jagged = (points: readonly (readonly [number, number])[], rough: number) =>
   path(
     points.map(
@@ -122,7 +122,7 @@ function Crack({ thing, picture, ring, near }: Drawn) {
   );
 }
 
-/** The next pipe stands off: its edge shows as a bright crescent on one side. */
+/** The next pipe is offset: its edge shows as a bright crescent on one side. */
 function Offset({ thing, picture, ring, near }: Drawn) {
   const inside = useId();
   const middle = typeof thing.clock === 'number' ? thing.clock : 6;
@@ -155,7 +155,7 @@ function Offset({ thing, picture, ring, near }: Drawn) {
   );
 }
 
-/** Two pipes stand apart: soil shows between them. */
+/** Two pipes are apart: soil shows between them. */
 function Separation({ thing, picture, ring, near }: Drawn) {
   const wide = Math.max(3, ((thing.inches ?? 0.5) / picture.diameter_in) * 110) * near;
   return (
@@ -192,7 +192,7 @@ function Hole({ thing, ring, near }: Drawn) {
   );
 }
 
-/** A pipe that comes in, or a cleanout that goes up: a round opening in the wall. */
+/** A branch, or a cleanout going up: a round opening in the wall. */
 function Branch({ thing, ring, near }: Drawn) {
   const { from, span } = clockSpan(thing.what === 'cleanout' ? 12 : (thing.clock ?? 2));
   const [x, y] = onRing(ring, from + span / 2, 0.97);
@@ -214,7 +214,7 @@ function Branch({ thing, ring, near }: Drawn) {
   );
 }
 
-/** The pipe turns: beyond it the wall of one side closes the view. */
+/** A bend: beyond it the wall of one side closes the view. */
 function Bend({ thing, picture, ring }: Drawn) {
   const side = typeof thing.clock === 'number' ? thing.clock : 3;
   const [x, y] = onRing(ring, side, 0.36);
@@ -235,7 +235,7 @@ function Bend({ thing, picture, ring }: Drawn) {
   );
 }
 
-/** The lateral ends in the main: a wide dark opening with water that runs across. */
+/** The lateral ends in the main: a wide dark opening with running water across it. */
 function Main({ ring, near }: Drawn) {
   return (
     <g>

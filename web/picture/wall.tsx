@@ -3,7 +3,7 @@ import { lit, onRing, ringAt, speckle } from './lens';
 
 interface Look {
   readonly color: string;
-  /** What shows on the wall: specks of rust, of stone, glaze lines, a shine. */
+  /** Texture of the wall: specks of rust or stone, glaze lines, a shine. */
   readonly texture: 'rust' | 'stone' | 'glaze' | 'shine';
 }
 
@@ -22,7 +22,7 @@ const sight_ft = 7;
 const rings = Array.from({ length: 29 }, (_, i) => (sight_ft * i) / 28);
 const specks = Array.from({ length: 150 }, (_, i) => i);
 
-/** The pipe's own wall running away from the lens into the dark, in the material of each stretch. */
+/** The pipe's wall receding from the lens into the dark, in the material of each stretch. */
 export function Wall({ picture }: { picture: Picture }) {
   const { change } = picture;
   const materialAt = (ahead: number) =>
@@ -50,7 +50,7 @@ export function Wall({ picture }: { picture: Picture }) {
   );
 }
 
-/** Specks stand still in the pipe and come toward the lens as it moves. */
+/** Specks are fixed in the pipe and approach the lens as it moves. */
 function Texture({ picture, materialAt }: { picture: Picture; materialAt: (ahead: number) => string }) {
   return (
     <g>
@@ -129,7 +129,7 @@ function Joint({ picture, ahead }: { picture: Picture; ahead: number }) {
   );
 }
 
-/** Where one material ends and another begins. */
+/** A change from one material to another. */
 function Edge({ picture, ahead }: { picture: Picture; ahead: number }) {
   const ring = ringAt(picture, ahead);
   return (

@@ -2,7 +2,7 @@ import { coversLens } from '../../core/practice/pipe.js';
 import type { Picture } from '../../core/practice/reel.js';
 import { path, ringAt, size } from './lens';
 
-/** Water lies level at the bottom of the pipe, whichever way the head is turned; over the lens nothing is seen. */
+/** Water is level at the bottom of the pipe, whichever way the head is turned; above the lens nothing is seen. */
 export function Water({ picture }: { picture: Picture }) {
   const share = picture.water_in / picture.diameter_in;
   if (share >= coversLens)

@@ -1,10 +1,10 @@
 import { taskKindRow } from '../../core/plan/kinds.js';
 import type { Plan } from '../../core/plan/plan.js';
 
-/** A working day is so wide, px; one on which somebody only calls is narrower. */
+/** Width of a working day, px; a day with only phone calls is narrower. */
 const day_px = 288;
 const call_px = 96;
-/** Working days beside each other; what lies between two that are not next to each other is left out. */
+/** Working days side by side; days off between them are left out. */
 export interface Axis {
   readonly columns: readonly {
     readonly index: number;
@@ -24,7 +24,7 @@ export function axisOf({ tasks, calendar }: Plan): Axis {
     for (let day = Math.floor(from / slotsPerDay); day * slotsPerDay < to; day++)
       used.set(day, (used.get(day) ?? true) && (taskKindRow(kind).office ?? false));
   const days = [...used.keys()].sort((a, b) => a - b);
-  // One more day, to be dragged to.
+  // One more day, to drag to.
   const spare = (days.at(-1) ?? -1) + 1;
   let x = 0;
   const columns = [...days, spare].map((index, i, all) => {

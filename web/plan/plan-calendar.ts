@@ -2,12 +2,12 @@ import ical from 'ical-generator';
 import { planDays } from '../../core/plan/day.js';
 import { sayTime, type Plan } from '../../core/plan/plan.js';
 
-/** A calendar's line holds no break. */
+/** A calendar line must not contain a line break. */
 const oneLine = (text: string) => text.replaceAll(/\s+/g, ' ').trim();
 
 /**
- * The days of a plan as a calendar file (RFC 5545): an event a working day, from its first task to its last, at the hour
- * of wherever it is read; what is done, and when the water is off, in its text.
+ * The days of a plan as a calendar file (RFC 5545): one event per working day, from its first task to its last, in
+ * floating time; the work, and when the water is off, in its text.
  */
 export function planCalendar(
   job: { readonly id: string; readonly title: string; readonly address: string | undefined },
@@ -19,7 +19,7 @@ export function planCalendar(
     const times = tasks.flatMap(({ from, to }) => [from, to]).sort();
     calendar.createEvent({
       id: `${job.id}-plan-${day}@open-trench`,
-      // No time zone: the hours hold where the work is.
+      // No time zone: the hours are local to the work.
       start: `${day}T${times[0] ?? '07:00'}:00`,
       end: `${day}T${times.at(-1) ?? '15:00'}:00`,
       floating: true,

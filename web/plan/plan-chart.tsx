@@ -20,7 +20,7 @@ const Bar = chakra('button', {
     cursor: 'grab',
     touchAction: 'none',
     p: 0,
-    // A finger takes hold of more than is drawn.
+    // The touch target is larger than what is drawn.
     _before: { content: '""', position: 'absolute', inset: '-22px -10px -4px -10px' },
   },
   variants: {
@@ -36,11 +36,11 @@ interface Props {
   readonly plan: Plan;
   readonly chosen: string | undefined;
   readonly onChoose: (task: string) => void;
-  /** A task is let go at another moment; undefined lifts the start that was set. */
+  /** A task was dropped at another time; undefined removes the start that was set. */
   readonly onMove: (task: string, to: Moment | undefined) => void;
 }
 
-/** The tasks as bars on the working hours of the days; a bar is dragged, or moved by the arrow keys. */
+/** The tasks as bars over the working hours of the days; a bar is dragged, or moved by the arrow keys. */
 export function PlanChart({ plan, chosen, onChoose, onMove }: Props) {
   const axis = axisOf(plan);
   const { calendar } = plan;
@@ -104,7 +104,7 @@ interface RowProps extends Pick<Props, 'plan' | 'onMove'> {
 function Row({ task, axis, plan, chosen, onChoose, onMove }: RowProps) {
   const { calendar } = plan;
   const left = axis.x(task.from);
-  // Its end in the evening is the right edge of that day.
+  // An end in the evening is at the right edge of that day.
   const right = Math.max(
     left + 8,
     axis.x(task.to - 1) + (axis.columns.at(-1)?.width ?? 0) / calendar.slotsPerDay,
@@ -166,7 +166,7 @@ const DayLines = ({ axis }: { axis: Axis }) =>
     />
   ));
 
-/** A bar under a finger or the arrow keys, and how far it is dragged now, px. */
+/** A bar moved by pointer or arrow keys, and its current shift, px. */
 function useBar(
   { task, axis, plan: { calendar }, onMove, onChoose }: Omit<RowProps, 'chosen'>,
   left: number,

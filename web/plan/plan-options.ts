@@ -5,7 +5,7 @@ import type { PlanOptions } from '../../core/plan/plan.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { today } from '../controls/today';
 
-/** What the plan of a job is made from; where it does not say when it begins, from this day on. */
+/** Options for planning a job; without a first day, today. */
 export function planOptions(job: Job, firm: Firm, scope: ScopedView['scope']): PlanOptions {
   return {
     scope,

@@ -25,7 +25,9 @@ import { PlanChart } from './plan-chart';
 import { SpentForm } from './spent-form';
 import { sayWhen, usePlan, type PlanHand } from './use-plan';
 
-/** The repair in days: who does what when, what follows what, when the water is off, and what it really took. */
+/**
+ * The repair day by day: who does what when, the order of tasks, when the water is off, and the time actually spent.
+ */
 export function PlanView() {
   const { view } = useJobContext();
   const hand = usePlan();
@@ -318,7 +320,7 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
   );
 }
 
-/** Sets the start of a task by hand, and lifts one that was set. */
+/** Sets the start of a task by hand, and removes one that was set. */
 function StartForm({ task, move }: { task: PlannedTask } & Pick<PlanHand, 'move'>) {
   const [day, setDay] = useState<string>();
   const [time, setTime] = useState<string>();

@@ -19,7 +19,7 @@ interface Props {
   readonly onChange: (spent: Spent[]) => void;
 }
 
-/** What was really spent on a task, in one short form; what was told before stands under it. */
+/** Records the time spent on a task; earlier records are listed below. */
 export function SpentForm(props: Props) {
   const { task, currency } = props;
   const { unit } = taskKindRow(task.kind);
@@ -63,7 +63,7 @@ export function SpentForm(props: Props) {
   );
 }
 
-/** The form as it is typed. */
+/** The form's current input. */
 interface Typed {
   readonly hours: string;
   readonly amount: string;
@@ -104,7 +104,7 @@ function useSpent({ task, spent, onChange }: Props) {
 
 type Read = { readonly [K in 'hours' | 'amount' | 'people' | 'money']: number | undefined };
 
-/** What is still to be said, or cannot be read; undefined where all is there. */
+/** What is missing or unreadable; undefined where the form is complete. */
 function wrongIn({ cost, on }: Typed, read: Read, unit: string | undefined): string | undefined {
   const { hours = 0, amount = 0, people = 0, money: paid = -1 } = read;
   if (!(hours > 0 && hours <= 24)) return 'hours of one day, such as 2.5';
@@ -137,7 +137,7 @@ const SpentField = ({ label, type = 'text', value, onChange }: SpentFieldProps) 
   </Box>
 );
 
-/** What was told of a task before. */
+/** Earlier records of a task. */
 const Told = ({ task, spent, rules, currency, onChange }: Props) => (
   <Box as="ul" listStyleType="none" p="0" mt="2" data-testid="spent">
     {spent

@@ -11,19 +11,19 @@ const written = ({ day, time }: Moment): string => `${day}T${time}`;
 
 export interface PlanHand {
   readonly rules: PlanRules;
-  /** The plan under the starts that were set; where those do not go together, the one without them. */
+  /** The plan with the starts that were set; where those conflict, the plan without them. */
   readonly plan: Plan | undefined;
-  /** Why there is none, or why the starts that were set are not kept. */
+  /** Why there is no plan, or why the starts that were set are not kept. */
   readonly refused: string | undefined;
-  /** Why the last move was not made. */
+  /** Why the last move was refused. */
   readonly said: string | undefined;
-  /** Sets when a task starts, and keeps it only where the rest can follow. */
+  /** Sets the start of a task, unless the others cannot follow. */
   readonly move: (task: string, to: Moment | undefined) => void;
   readonly set: (patch: Partial<JobPlan>) => void;
   readonly forget: () => void;
 }
 
-/** The plan of the open job, and what may be done to it; undefined until the scope is there. */
+/** The plan of the open job, and the actions on it; undefined until the scope is ready. */
 export function usePlan(): PlanHand | undefined {
   const { job, firm, view, change } = useJobContext();
   const [said, setSaid] = useState<string>();
@@ -66,6 +66,6 @@ export function usePlan(): PlanHand | undefined {
   };
 }
 
-/** When a task runs, in words. */
+/** Start and end of a task, in words. */
 export const sayWhen = (task: { readonly starts: Moment; readonly ends: Moment }): string =>
   `${sayMoment(task.starts)} to ${task.ends.day === task.starts.day ? sayMoment(task.ends).replace(/^.*, /, '') : sayMoment(task.ends)}`;

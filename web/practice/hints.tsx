@@ -5,10 +5,10 @@ import { Press } from '../controls/controls';
 import { useNarrow } from '../shell/use-narrow';
 import { hintsDone, keepHints } from './kept';
 
-/** Beside what a hint stands. */
+/** Where a hint is shown. */
 type Place = 'reel' | 'line' | 'done' | 'result';
 
-/** What has been done so far, as far as hints ask. */
+/** Progress so far, as far as hints need it. */
 export interface Progress {
   readonly reading_ft: number;
   readonly entries: number;
@@ -17,11 +17,11 @@ export interface Progress {
   readonly result: boolean;
 }
 
-/** One at a time: each gives way to the next once it was followed. */
+/** One at a time: each is replaced by the next once it was followed. */
 const hints: readonly {
   readonly at: Place;
   readonly says: string;
-  /** The same where there are no keys, where it names one. */
+  /** The wording without keys, where it names one. */
   readonly onPhone?: string;
   readonly done: (progress: Progress) => boolean;
 }[] = [
@@ -66,12 +66,12 @@ interface Shown {
 }
 const Current = createContext<Shown | undefined>(undefined);
 
-/** Leads through a first job: the first hint that was not followed yet stands beside the thing it speaks of. */
+/** Guides through a first job: the first hint not followed yet is shown beside what it refers to. */
 export function Hints({ progress, children }: { progress: Progress; children: ReactNode }) {
   const narrow = useNarrow();
   const [off, setOff] = useState(hintsDone);
   const [reached, setReached] = useState(0);
-  // A hint that was followed does not come back when its entry is deleted.
+  // A followed hint does not return when its entry is deleted.
   let next = reached;
   while (hints[next]?.done(progress)) next++;
   if (next !== reached) setReached(next);
@@ -96,7 +96,7 @@ export function Hints({ progress, children }: { progress: Progress; children: Re
   );
 }
 
-/** Where hints of a place stand. */
+/** Place for hints. */
 export function HintAt({ place }: { place: Place }) {
   const hint = use(Current);
   if (hint?.at !== place) return null;

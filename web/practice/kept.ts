@@ -5,7 +5,7 @@ import type { Job } from '../../core/job/schema.js';
 
 const store = createStore('open-trench-practice', 'kept');
 
-/** One finished practice, as its name's record shows it. */
+/** One finished practice, in the record of its name. */
 export interface Score {
   readonly name: string;
   readonly level: Level['level'];
@@ -18,7 +18,7 @@ export interface Score {
   readonly invented: number;
 }
 
-/** A practice that was begun: its log, and where the head stands. */
+/** An unfinished practice: its log, and the position of the head. */
 export interface Begun {
   readonly job: Job;
   readonly access: string;
@@ -27,7 +27,7 @@ export interface Begun {
 
 const begunKey = (level: number, seed: number) => `begun ${level} ${seed}`;
 
-// Storage may be barred (a private window): what is practiced is then kept as long as the page is open.
+// Storage may be unavailable (a private window): the practice is then kept as long as the page is open.
 export const readBegun = (level: number, seed: number): Promise<Begun | undefined> =>
   get<Begun>(begunKey(level, seed), store).catch(() => undefined);
 export const keepBegun = (level: number, seed: number, begun: Begun): Promise<void> =>
@@ -38,7 +38,7 @@ export const readScores = (): Promise<readonly Score[]> =>
     () => [],
   );
 
-/** Keeps a score. Only the first of a name on a pipe counts: after it the truth is known. */
+/** Records a score. Only the first one of a name on a pipe counts: after it the truth is known. */
 export async function addScore(score: Score): Promise<void> {
   const all = await readScores();
   const known = all.some(
@@ -62,17 +62,17 @@ function keepHere(key: string, value: string): void {
   try {
     localStorage.setItem(key, value);
   } catch {
-    // As above.
+    // As above: storage may be unavailable.
   }
 }
 
-/** Who practices here. */
+/** Name of the person practicing here. */
 export const practiceName = (): string => readKept(nameKey) ?? '';
 export const keepPracticeName = (name: string): void => {
   keepHere(nameKey, name);
 };
 
-/** Hints were skipped, or seen to their end. */
+/** Hints were skipped, or completed. */
 export const hintsDone = (): boolean => readKept(hintsKey) === 'done';
 export const keepHints = (done: boolean): void => {
   keepHere(hintsKey, done ? 'done' : 'wanted');

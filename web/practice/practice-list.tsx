@@ -12,10 +12,10 @@ import { keepHints, keepPracticeName, practiceName, readScores, type Score } fro
 import { late } from '../shell/late';
 
 const ScoreChart = late('score chart', async () => (await import('./score-chart')).ScoreChart);
-/** The pipe of a first job: the same for everybody, so that it can be talked about. */
+/** The pipe of a first job: the same for everybody, so that people can compare notes. */
 const firstSeed = 1;
 
-/** Levels to practice on, and what each name has done so far. */
+/** Levels to practice on, and the record of each name. */
 export function PracticeList() {
   const navigate = useNavigate();
   const [name, setName] = useState(practiceName);
@@ -70,7 +70,7 @@ export function PracticeList() {
   );
 }
 
-/** A pipe of a level that was not practiced on here yet. */
+/** A pipe of this level not practiced on here yet. */
 const nextSeed = (scores: readonly Score[], level: number) =>
   Math.max(firstSeed, ...scores.filter((score) => score.level === level).map(({ seed }) => seed + 1));
 

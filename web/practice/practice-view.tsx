@@ -22,7 +22,7 @@ import { addScore, practiceName, readBegun, type Begun } from './kept';
 import { Result } from './result';
 import { usePractice, type Practice } from './use-practice';
 
-/** One practice on an invented pipe: the head is pushed, the log is written, and then held against the truth. */
+/** One practice on an invented pipe: push the head, write the log, then compare it with the truth. */
 export function PracticeView() {
   const { level: levelText, seed: seedText } = useParams();
   const level = levels.find((each) => String(each.level) === levelText);
@@ -87,7 +87,7 @@ function Session({ level, seed, begun }: { level: Level; seed: number; begun: Be
   );
 }
 
-/** The hands on the log and the reel. */
+/** Actions on the log and the reel. */
 function useHands(practice: Practice) {
   const typed = useRef<TypedLineHandle>(null);
   const [pass, setPass] = useState<'out' | 'back'>('out');
@@ -133,7 +133,7 @@ interface WorkbenchProps {
   readonly seed: number;
 }
 
-/** The reel at the left; at its right the log, or what it comes to once it is done. */
+/** The reel at the left; at its right the log, or the result once it is finished. */
 function Workbench({ practice, level, seed }: WorkbenchProps) {
   const hands = useHands(practice);
   return (
@@ -162,7 +162,7 @@ function Workbench({ practice, level, seed }: WorkbenchProps) {
   );
 }
 
-/** The typed line over the log, as in a job. */
+/** The typed line above the log, as in a job. */
 function Log({ practice, hands }: { readonly practice: Practice; readonly hands: Hands }) {
   const { job, lineView, change, reel } = practice;
   const [line] = job.lines;
@@ -205,7 +205,7 @@ function Log({ practice, hands }: { readonly practice: Practice; readonly hands:
   );
 }
 
-/** The log is held against the truth, and the score is kept. */
+/** Compares the log with the truth, and records the score. */
 function Done({ practice, level, seed }: WorkbenchProps) {
   const finish = async () => {
     const { comparison } = await practice.finish();

@@ -17,7 +17,7 @@ const isWords: Record<Compared['is'], string> = {
   'not-to-be-seen': 'Under water',
 };
 
-/** A log held against the truth of its pipe: thing by thing, then what its errors would have cost. */
+/** A log compared with the true pipe: thing by thing, then what its errors would have cost. */
 export function Result({
   result: { comparison, cost },
   onShow,
@@ -111,7 +111,7 @@ function Row({ thing, onShow }: { thing: Compared; onShow: (at_ft: number) => vo
   );
 }
 
-/** How clock and size were said against the truth. */
+/** Clock position and size as logged, against the truth. */
 function sayHow({ clockOff_h, sizeOff, trueSize }: Compared): string {
   const clock =
     clockOff_h === undefined
@@ -180,7 +180,7 @@ function Cost({ cost }: { cost: Costs }) {
   );
 }
 
-/** What either scope does, foot by foot, and what the colors mean. */
+/** Both scopes foot by foot, and a key to the colors. */
 const CostBars = ({ cost: { bars, line } }: { cost: Costs }) => (
   <>
     {(

@@ -5,7 +5,7 @@ import type { Score } from './kept';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Tooltip, Legend);
 
-/** How a level is drawn: one color alone would not tell five lines apart. */
+/** Line style of a level: color alone would not distinguish five lines. */
 const styles = [
   ['water', []],
   ['ink', []],
@@ -14,7 +14,7 @@ const styles = [
   ['signal', [6, 4]],
 ] as const;
 
-/** Scores one after the other, a line a level. */
+/** Scores in order, one line per level. */
 export function ScoreChart({ scores }: { scores: readonly Score[] }) {
   const levels = [...new Set(scores.map(({ level }) => level))].sort();
   const canvas = useChart(() => {

@@ -10,7 +10,7 @@ import { withWaiting, type Change } from '../api/jobs';
 import { worker } from '../api/view';
 import { keepBegun, type Begun } from './kept';
 
-/** A practice as it is worked on: its log, its reel, and its result once it is done. */
+/** A practice in progress: its log, its reel, and its result once it is finished. */
 export interface Practice {
   readonly job: Job;
   readonly lineView: LineView;
@@ -20,9 +20,9 @@ export interface Practice {
   readonly said: string | undefined;
   push: (by_ft: number) => void;
   zero: () => void;
-  /** Takes out what stops the head. */
+  /** Removes what stops the head. */
   cleanHere: () => void;
-  /** Depth under the head, in the words of the log; undefined in the riser. */
+  /** Depth at the head, in the words of the log; undefined in the riser. */
   locate: () => string | undefined;
   enterAt: (access: string) => void;
   /** Shows a place again. */
@@ -30,14 +30,14 @@ export interface Practice {
   readonly result: PracticeResult | undefined;
   readonly working: boolean;
   finish: () => Promise<PracticeResult>;
-  /** Back to the log, to go on with it. */
+  /** Back to the log, to continue with it. */
   goOn: () => void;
 }
 
-/** A little before a place, so that the lens looks at it, ft. */
+/** A little short of a place, so that the lens looks at it, ft. */
 const before_ft = 0.9;
 
-/** The log of a practice with its undo: edits are kept nowhere but here. */
+/** The log of a practice with its undo: its edits are stored only here. */
 function useOwnChange(begun: Job): { job: Job; change: Change } {
   const [job, setJob] = useState(begun);
   const [past, setPast] = useState<readonly Job[]>([]);
@@ -79,7 +79,7 @@ function useOwnChange(begun: Job): { job: Job; change: Change } {
   return { job, change };
 }
 
-/** The head in its pipe, and what pushing, cleaning and locating do to it. */
+/** The head in its pipe: pushing, cleaning and locating. */
 function useOwnReel(pipe: SimulatedPipe, begun: Begun | undefined) {
   const [reel, setReel] = useState<Reel>(() => reelOf(pipe, begun));
   const [stoppedBy, setStopped] = useState<string>();
@@ -122,7 +122,7 @@ function useOwnReel(pipe: SimulatedPipe, begun: Begun | undefined) {
   };
 }
 
-/** Everything of one practice happens in the browser and is kept there: it needs no server. */
+/** Everything of one practice happens in the browser and is stored there: it needs no server. */
 export function usePractice(
   pipe: SimulatedPipe,
   level: number,

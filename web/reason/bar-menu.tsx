@@ -21,7 +21,7 @@ const Choice = chakra(Menu.Item, {
   },
 });
 
-/** Refusals that a choice here would itself lift, or that are about money alone. */
+/** Refusals that a choice here would lift, or that are only about money. */
 const choosable = ['not-needed', 'costs-more', 'pinned'];
 
 interface Props {
@@ -36,7 +36,7 @@ interface Props {
   readonly onClose: () => void;
 }
 
-/** All that can be done on a bar, in a list that opens on the bar itself. */
+/** Everything that can be done with a bar, in a list that opens on the bar itself. */
 export function BarMenu({ at, onClose, ...asked }: Props) {
   const { bar } = asked;
   const choices = choicesOf(asked);
@@ -45,7 +45,7 @@ export function BarMenu({ at, onClose, ...asked }: Props) {
       open
       positioning={{
         placement: 'top-start',
-        // The view cuts off what is larger than itself, unless it is fixed.
+        // The view clips anything larger than itself, unless it is fixed.
         strategy: 'fixed',
         getAnchorRect: () => at.getBoundingClientRect(),
       }}
@@ -93,7 +93,7 @@ interface BarChoice {
   readonly says: string;
   /** The same as on the sheet. */
   readonly key: string;
-  /** What speaks against it here. */
+  /** What prevents it here. */
   readonly against?: string | undefined;
   readonly act: () => void;
 }

@@ -3,7 +3,7 @@ import type { Interval } from '../../core/line/intervals.js';
 
 type Done = Interval & { readonly method: Method };
 
-/** Stretches on which another way does something else than what is done now. */
+/** Stretches where another option does something else than the current scope. */
 export function differsFrom(now: readonly Done[], other: readonly Done[] | undefined): Interval[] {
   if (!other) return [];
   const ends = [...new Set([...now, ...other].flatMap(({ from_ft, to_ft }) => [from_ft, to_ft]))].sort(

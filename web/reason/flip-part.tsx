@@ -19,7 +19,7 @@ const groupWords: Record<PriceGroup, string> = {
   'setting up': 'Setting up',
 };
 
-/** What would flip the choice here: how much dearer or cheaper before another method takes its place. */
+/** What would change the choice here: how much dearer or cheaper until another method takes its place. */
 export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
   const { inForce } = useJobContext();
   const [asked, setAsked] = useState(false);

@@ -1,7 +1,7 @@
 import { Box, Heading } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
-/** One part of the reason panel under its own heading. */
+/** One section of the reason panel under its own heading. */
 export function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box mt="3">

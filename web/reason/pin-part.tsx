@@ -17,7 +17,7 @@ interface Props {
   readonly onLift: (pins: readonly PlacedPin[]) => void;
 }
 
-/** Doing something else on a stretch: each press is a pin, and every pin can be lifted. */
+/** Choosing another method for a stretch: each press is a pin, and every pin can be removed. */
 export function PinPart({ bar, pins, onMethod, onJoin, onSplit, onLift }: Props) {
   const here = bar ? pinsOn(pins, bar) : pins;
   return (
@@ -56,7 +56,7 @@ export function PinPart({ bar, pins, onMethod, onJoin, onSplit, onLift }: Props)
   );
 }
 
-/** The pins here, each with a press that lifts it. */
+/** The pins here, each with a button that removes it. */
 const Pinned = ({ pins, onLift }: Pick<Props, 'pins' | 'onLift'>) => (
   <Part title="Pinned">
     {pins.map((each, i) => (

@@ -31,11 +31,11 @@ interface Props {
   readonly complete: boolean;
   readonly line: Line;
   readonly ownRules: readonly OwnRule[];
-  /** What can be done otherwise here. */
+  /** Other choices here. */
   readonly children: ReactNode;
 }
 
-/** Why this is done here: what it answers to, what was refused, what comes next in price, and where it was seen. */
+/** Why this is done here: what it cures, what was refused, what is next in price, and where it was seen. */
 export function ReasonPanel({ bar, children, ...about }: Props) {
   if (!bar) return <NoBar {...about}>{children}</NoBar>;
   const { finding, lineView, lineScope, scope, complete, line, ownRules } = about;
@@ -93,7 +93,7 @@ function NoBar({ lineView, scope, children }: Omit<Props, 'bar'>) {
   );
 }
 
-/** What nobody may do in this line before somebody else was here, whatever is chosen on it. */
+/** What must not be done in this line before its owner has been there, whatever is chosen on it. */
 const Dangers = ({ lineView, scope }: Pick<Props, 'lineView' | 'scope'>) =>
   scope.warnings
     .filter(({ rule, line }) => rule === 'danger' && line === lineView.id)
@@ -104,7 +104,7 @@ const Dangers = ({ lineView, scope }: Pick<Props, 'lineView' | 'scope'>) =>
       </Caution>
     ));
 
-/** What is done from where to where, in what pipe, for how much. */
+/** The method, its extent, pipe and price. */
 function Head({ bar, fromHole, scope }: { bar: ScopeBar; fromHole: boolean; scope: ScopeSoFar }) {
   const { action } = bar;
   const { firstStep } = scope;
@@ -165,7 +165,10 @@ function RefusedPart({ bar }: { bar: ScopeBar }) {
   );
 }
 
-/** The cheapest other choice for a part of the bar, by what it does to most of that part: elsewhere in it that may be refused. */
+/**
+ * The cheapest other choice for part of the bar, named by what it does on most of that part: elsewhere in it that may
+ * be refused.
+ */
 function NextBest({ bar, currency, complete }: { bar: ScopeBar; currency: string; complete: boolean }) {
   const [next] = bar.segments
     .flatMap(({ runnerUp, from_ft, to_ft }) => (runnerUp ? [{ ...runnerUp, from_ft, to_ft }] : []))
@@ -371,7 +374,7 @@ function Caution({ children }: { children: ReactNode }) {
   );
 }
 
-/** Reasons that are read at a glance; more of them only when asked. */
+/** Reasons to be read at a glance; the rest on request. */
 const glance = 6;
 
 function Because({ bar, school }: { bar: ScopeBar; school: string }) {
@@ -401,7 +404,7 @@ function Because({ bar, school }: { bar: ScopeBar; school: string }) {
   );
 }
 
-/** Methods refused for one and the same reason, told once. */
+/** Methods refused for the same reason, listed once. */
 function grouped(refused: readonly Rejection[]): { methods: Method[]; why: string; lift: string | null }[] {
   const byReason = new Map<string, { methods: Method[]; why: string; lift: string | null }>();
   for (const { method, why, lift } of refused) {

@@ -19,7 +19,7 @@ interface SeenPartProps {
   readonly line: Line;
 }
 
-/** What was seen in the bar and is no mere notice; what is pointed at always. */
+/** Findings of the bar above grade note; the one pointed at always. */
 export function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
   const inside = lineView.findings.filter(
     (each) =>

@@ -4,7 +4,7 @@ import { schoolWords } from '../../core/job/school-words.js';
 import { schools } from '../../core/job/vocabulary.js';
 import { measureOfField, type Measure } from '../../core/speech/typed-number.js';
 
-/** A rule as a screen asks for it: a number with its unit, or one of a few words. */
+/** A rule as a form field: a number with its unit, or one of a few words. */
 export type RuleField =
   | { readonly key: keyof RulesOverride; readonly label: string; readonly unit: string }
   | {
@@ -18,7 +18,7 @@ const yesNo = [
   ['false', 'no'],
 ] as const;
 
-/** House rules in the order people meet them. */
+/** House rules in the order people come across them. */
 export const ruleFields: readonly { readonly title: string; readonly fields: readonly RuleField[] }[] = [
   {
     title: 'What must be done',
@@ -111,7 +111,7 @@ export const ruleFields: readonly { readonly title: string; readonly fields: rea
   },
 ];
 
-/** Rates that are one number. */
+/** Rates that are a single number. */
 export const rateFields: readonly {
   readonly key: keyof PricesOverride;
   readonly label: string;
@@ -145,10 +145,10 @@ export const tableFields = [
   { key: 'cleanout_each', label: 'Cleanouts' },
 ] as const satisfies readonly { key: keyof PricesOverride; label: string }[];
 
-/** Kept as a fraction and typed in percent. */
+/** Stored as a fraction, entered in percent. */
 const shares: readonly string[] = ['interest', 'chanceWatchFails', 'chanceFixFails', 'markup', 'tax'];
 export const measureOf = (key: string): Measure => (shares.includes(key) ? 'share' : measureOfField(key));
 
-/** A rule or rate as it stands in a field. */
+/** A rule or rate formatted for its field. */
 export const plainWord = (value: unknown): string =>
   typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean' ? String(value) : '';

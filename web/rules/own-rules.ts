@@ -5,7 +5,7 @@ import type { Job } from '../../core/job/schema.js';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import { plainWord, ruleFields, type RuleField } from './fields';
 
-/** A house rule that is not the usual one: what it is now, what it usually is, and who says so. */
+/** A changed house rule: its value, the usual one, and who changed it. */
 export interface OwnRule {
   readonly label: string;
   readonly now: string;
@@ -13,7 +13,9 @@ export interface OwnRule {
   readonly by: 'this job' | 'the company';
 }
 
-/** Every rule that the firm or this job changed, for beside the reasons. The school is shown everywhere anyway. */
+/**
+ * Every rule changed by the company or this job, for the reason panel. The repair approach is shown everywhere anyway.
+ */
 export function ownRules(job: Job, firm: Firm): OwnRule[] {
   const said = (key: keyof RulesOverride) => {
     const by = job.rules?.[key] === undefined ? ('the company' as const) : ('this job' as const);

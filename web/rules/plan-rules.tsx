@@ -20,7 +20,7 @@ interface Props {
   readonly onChange: (own: PlanRulesOverride) => void;
 }
 
-/** How the days are worked and how fast the crews are: what is said here, laid over what stands beneath it in gray. */
+/** Working days and production rates: values entered here, over the inherited ones in gray. */
 export function PlanRulesEditor({ own, beneath, ownWords, onChange }: Props) {
   const set = (patch: PlanRulesOverride) => {
     onChange(withoutEmpty({ ...own, ...patch }));
@@ -61,7 +61,7 @@ interface PartProps extends Omit<Props, 'onChange'> {
   readonly set: (patch: PlanRulesOverride) => void;
 }
 
-/** When the day starts, how long it is, who and what machines there are, and what is waited for. */
+/** Start and length of the day, people and machines, and waiting times. */
 function Day({ own, beneath, ownWords, set }: PartProps) {
   const mark = (key: keyof PlanRulesOverride) => (own[key] === undefined ? undefined : ownWords);
   const overnight = 'In pavement and driveways no excavation stands open overnight';
@@ -229,7 +229,7 @@ function Rates({
         ))}
       </Flex>
       {taskKindRows
-        // What a sheet or a rule says has no rate of its own.
+        // Values from a data sheet or a rule have no rate of their own.
         .filter(({ id }) => id !== 'cure' && id !== 'insert')
         .map(({ id, rateWords, unit }) => (
           <Flex key={id} align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">

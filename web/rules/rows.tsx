@@ -22,7 +22,7 @@ export function Row({
 }: {
   label: string;
   unit: string;
-  /** Whose own figure this is; undefined where what lies beneath stands. */
+  /** Whose own value this is; undefined where the inherited one is in force. */
   own: string | undefined;
   children: ReactNode;
 }) {

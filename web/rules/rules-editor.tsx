@@ -21,12 +21,12 @@ export interface Edited {
 
 interface Props extends Edited {
   readonly beneath: { readonly rules: Rules; readonly prices: Prices };
-  /** Marks a figure as this one's own: "this job’s own". */
+  /** Marks a value as this one's own: "this job’s own". */
   readonly ownWords: string;
   readonly onChange: (patch: Partial<Edited>) => void;
 }
 
-/** House rules and price book: what is said here, laid over what stands beneath it in gray. */
+/** House rules and price book: values entered here, over the inherited ones in gray. */
 export const RulesEditor = (props: Props) => (
   <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="8" alignItems="start">
     <HouseRules {...props} />
@@ -125,7 +125,7 @@ interface RateTablesProps {
   readonly onChange: (patch: PricesOverride) => void;
 }
 
-/** Rates that go by surface, by diameter, by what a thing is made of. */
+/** Rates by surface, by diameter, by material. */
 const RateTables = ({ prices, house, onChange }: RateTablesProps) => (
   <>
     {tableFields.map(({ key, label }) => (
@@ -165,7 +165,7 @@ interface NestedTableProps {
   readonly prices: PricesOverride;
   readonly house: Prices;
   readonly field: 'liner_per_ft' | 'pipe_per_ft';
-  /** The thickness or the material whose rates these are. */
+  /** The thickness or material of the rates shown. */
   readonly of: string;
   readonly label: string;
   readonly onChange: (patch: PricesOverride) => void;
@@ -243,7 +243,7 @@ interface GradesProps {
   readonly onChange: (patch: RulesOverride) => void;
 }
 
-/** The limits between the grades, and what stops a liner, for what is graded by a measure. */
+/** The limits between the grades, and what stops a liner, for findings graded by a measure. */
 function Grades({ rules, beneath, onChange }: GradesProps) {
   const set = (kind: FindingKind, patch: NonNullable<RulesOverride['findings']>[FindingKind]) => {
     const { [kind]: row, ...others } = rules.findings ?? {};

@@ -11,7 +11,7 @@ import { RulesEditor } from './rules-editor';
 
 const FirmLink = chakra(Link, { base: { color: 'signalInk', fontWeight: 700 } });
 
-/** Rules and price book as this job uses them: what is changed here is changed for this job alone. */
+/** Rules and price book in this job: a change here applies to this job only. */
 export function RulesView() {
   const { job, firm, change } = useJobContext();
   return (

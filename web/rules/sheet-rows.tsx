@@ -3,12 +3,12 @@ import { NumberCell } from '../site/cells';
 import { Press } from '../controls/controls';
 import { Group } from './rows';
 
-/** A temperature, °F, and what the resin's sheet says of it. */
+/** A temperature, °F, and the resin data sheet's value for it. */
 type SheetRow = readonly [at_F: number, value: number];
 
 interface Props {
   readonly title: string;
-  /** What a row is called by its label: "Resin row". */
+  /** Name of a row in its label: "Resin row". */
   readonly name: string;
   readonly unit: { readonly short: string; readonly word: string };
   readonly own: readonly SheetRow[] | undefined;
@@ -16,7 +16,7 @@ interface Props {
   readonly onChange: (rows: SheetRow[] | undefined) => void;
 }
 
-/** A table of the resin's own sheet, a row a temperature; an empty temperature takes its row out. */
+/** A table from the resin's data sheet, one row per temperature; clearing a temperature removes its row. */
 export function SheetRows({ title, name, unit, own, beneath, onChange }: Props) {
   const rows = own ?? beneath;
   const put = (next: readonly SheetRow[]) => {
@@ -65,7 +65,7 @@ export function SheetRows({ title, name, unit, own, beneath, onChange }: Props) 
 
 interface RowCellsProps extends Pick<Props, 'name' | 'unit'> {
   readonly row: SheetRow;
-  /** Undefined takes the row out. */
+  /** Undefined removes the row. */
   readonly onChange: (row: SheetRow | undefined) => void;
 }
 

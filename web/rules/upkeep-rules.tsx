@@ -19,7 +19,7 @@ interface Props {
   readonly onChange: (patch: RulesOverride) => void;
 }
 
-/** When a line is cleaned and looked at again. */
+/** Intervals of cleaning and inspection for a line. */
 export function UpkeepRules({ rules, beneath, ownWords, onChange }: Props) {
   const own = (key: keyof RulesOverride) => (rules[key] === undefined ? undefined : ownWords);
   return (
@@ -62,7 +62,7 @@ interface WindowProps extends Omit<Props, 'ownWords'> {
   readonly label: string;
 }
 
-/** From when to when, months; what is back at what stands beneath is no rule of its own. */
+/** From and to, months; a value equal to the inherited one is no rule of its own. */
 function Window({ field, label, rules, beneath, onChange }: WindowProps) {
   const house = beneath[field];
   const [from, to] = rules[field] ?? house;

@@ -23,7 +23,7 @@ interface Props {
   readonly line: LineView;
   readonly lineScope: LineScope;
   readonly scope: ScopeSoFar;
-  /** The lane of the three ways; without it the sheet ends above. */
+  /** The lane of the three options; without it the sheet ends above. */
   readonly ways: boolean;
   readonly scale: SheetScale;
   readonly window: SheetWindow;
@@ -31,14 +31,14 @@ interface Props {
   readonly bars: readonly ScopeBar[];
   readonly selected: ScopeBar | undefined;
   readonly finding: string | undefined;
-  /** Where the hairline stands, ft. */
+  /** Station of the hairline, ft. */
   readonly at: number | undefined;
   readonly moving: { readonly end: 'from' | 'to'; readonly to_ft: number } | undefined;
   readonly differs: readonly Interval[];
   readonly on: {
     readonly station: (at: number | undefined) => void;
     readonly bar: (bar: ScopeBar) => void;
-    /** All that can be done on the chosen bar is asked for, on that bar. */
+    /** Opens the list of choices on the selected bar. */
     readonly choices: (on: Element) => void;
     readonly finding: (id: string) => void;
     readonly hole: (actionId: string) => void;
@@ -49,7 +49,7 @@ interface Props {
   };
 }
 
-/** A turn of the wheel makes the window this much longer or shorter, per px. */
+/** Zoom factor of the wheel, per px. */
 const zoomPerPx = 1.0015;
 
 /** Every lane on one station axis, with one hairline through them all. */
@@ -148,7 +148,7 @@ function Scope({ line, lineScope, scale, on, bars, selected, differs, moving }: 
   );
 }
 
-/** On its own the wheel zooms; with Shift, or turned sideways, it moves along the line. Two fingers zoom. */
+/** The plain wheel zooms; with Shift, or sideways, it pans along the line. Two fingers zoom. */
 function useWheelAndPinch(
   ref: RefObject<SVGSVGElement | null>,
   scale: SheetScale,

@@ -12,7 +12,7 @@ import { WallLane } from '../lanes/wall-lane';
 
 const nothing = () => undefined;
 
-/** What the camera saw and how it is graded, while the scope of a job that is opened for the first time is worked out. */
+/** What the camera saw and its grades, while the scope of a job opened for the first time is computed. */
 export function EarlySheet({ line, datum }: { line: LineView; datum: string }) {
   const [ref, boxWidth] = useWidth<HTMLDivElement>(944);
   const scale = useMemo(() => sheetScale(line, Math.max(leastWidth_px, boxWidth)), [line, boxWidth]);

@@ -17,14 +17,14 @@ interface FootProps {
   readonly lineView: LineView;
   readonly lineScope: LineScope;
   readonly scope: ScopeSoFar;
-  /** The scope is of this very job. */
+  /** The scope belongs to the current job. */
   readonly caughtUp: boolean;
   readonly change: Change;
-  /** Why what was tried cannot be, where the tools over the sheet are out of sight. */
+  /** Why a trial was refused, where the tools above the sheet are out of sight. */
   readonly cannot: string | undefined;
 }
 
-/** Under the sheet: one line to type a reading from anywhere, and what it all comes to. */
+/** Below the sheet: one line to type a reading from anywhere, and the totals. */
 export function Foot({ job, line, lineView, lineScope, scope, caughtUp, change, cannot }: FootProps) {
   const narrow = useNarrow();
   const run = line.runs.at(-1);
@@ -38,7 +38,7 @@ export function Foot({ job, line, lineView, lineScope, scope, caughtUp, change, 
       py="1.5"
       wrap={{ base: 'wrap', md: 'nowrap' }}
       flexShrink={0}
-      // On a phone it stays in sight while a bar is dragged.
+      // On a phone it stays visible while a bar is dragged.
       position={{ base: 'sticky', lg: 'static' }}
       bottom="0"
       zIndex={{ base: 3, lg: 'auto' }}
@@ -74,7 +74,7 @@ export function Foot({ job, line, lineView, lineScope, scope, caughtUp, change, 
   );
 }
 
-/** How much is dug, laid, lined and cleaned, and what is left to others. */
+/** Feet dug, laid, lined and cleaned, and what is left to others. */
 function Amounts({ lineView, lineScope, scope }: Pick<FootProps, 'lineView' | 'lineScope' | 'scope'>) {
   const { actions, segments, notPossible, pits, referrals } = lineScope;
   const { firstStep, prices } = scope;
@@ -116,11 +116,11 @@ function Amounts({ lineView, lineScope, scope }: Pick<FootProps, 'lineView' | 'l
 }
 
 interface TotalProps extends Pick<FootProps, 'scope' | 'caughtUp'> {
-  /** Nobody has seen anything of the line. */
+  /** Nothing of the line has been seen. */
   readonly nothing: boolean;
 }
 
-/** The price, and what it may become; or that it is of the job before the last change. */
+/** The price and its range; or a note that it is of the job before the last change. */
 function Total({ nothing, scope, caughtUp }: TotalProps) {
   const { prices, feasible, firstStep } = scope;
   return (
@@ -149,7 +149,7 @@ function Total({ nothing, scope, caughtUp }: TotalProps) {
   );
 }
 
-/** What the price may become once all is seen, in a few words. */
+/** The price range once everything is seen, in a few words. */
 function rangeWords({ ifUnseenIs, firstStep, prices }: ScopeSoFar, nothing: boolean): string {
   const cash = (amount: number) => money(amount, prices.currency);
   if (!ifUnseenIs) return '…';

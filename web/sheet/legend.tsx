@@ -10,7 +10,7 @@ import { DrawnFinding } from '../lanes/drawn-finding';
 import type { FindingView } from '../../core/views/line-view.js';
 
 const sample_px = 64;
-/** A stretch of one foot to 32 px, enough to show what a finding looks like. */
+/** A stretch of one foot in 32 px, enough to show what a finding looks like. */
 const scale: SheetScale = {
   x: scaleLinear([0, 2], [0, sample_px]),
   width: sample_px,
@@ -65,7 +65,7 @@ const Rows = () => (
   </>
 );
 
-/** What the drawings mean: every finding as it is drawn on the wall, hatches, and the colors of what is done. */
+/** Key to the drawings: every finding as drawn on the wall, hatches, and the colors of the methods. */
 export function Legend({ onClose }: { onClose: () => void }) {
   return (
     <Box

@@ -35,7 +35,7 @@ export interface SheetActions {
   readonly save: (as: 'svg' | 'dxf') => void;
 }
 
-/** Why what was tried cannot be, said where it stays in sight. */
+/** Why a trial was refused, shown where it stays in sight. */
 export const Cannot = ({ why, lines }: { why: string | undefined; lines: number }) => (
   <Text
     px="2"
@@ -81,7 +81,7 @@ const Zoom = ({ zoomed, actions }: { zoomed: boolean; actions: SheetActions }) =
   </>
 );
 
-/** The drawing taken away: to draw on, or on paper. */
+/** Export of the drawing: for a drawing program, or on paper. */
 const OnPaper = ({ save }: Pick<SheetActions, 'save'>) => (
   <>
     {(['svg', 'dxf'] as const).map((as) => {
@@ -117,13 +117,13 @@ interface Props {
   readonly zoomed: boolean;
   readonly gradeOpen: boolean;
   readonly legendOpen: boolean;
-  /** Why what was tried cannot be. */
+  /** Why a trial was refused. */
   readonly cannot: string | undefined;
   readonly actions: SheetActions;
   readonly children: ReactNode;
 }
 
-/** The strip over the sheet: how much of the line is shown, what can be opened and saved, and what stands in the way. */
+/** The strip above the sheet: zoom, what can be opened and saved, and the current refusal. */
 export function SheetTools({ zoomed, gradeOpen, legendOpen, cannot, actions, children }: Props) {
   const narrow = useNarrow();
   return (
@@ -138,7 +138,7 @@ export function SheetTools({ zoomed, gradeOpen, legendOpen, cannot, actions, chi
       className="not-printed"
       overflowX="auto"
       css={{ scrollbarWidth: 'none' }}
-      // Where the page scrolls, what stands in the way stays in sight while a bar is dragged.
+      // Where the page scrolls, the refusal stays in sight while a bar is dragged.
       position={{ base: 'static', md: 'sticky', lg: 'static' }}
       top="0"
       zIndex={{ md: 3, lg: 'auto' }}

@@ -33,7 +33,7 @@ import { useWindow, zoomStep, type SheetWindow } from './use-window';
 import { WaysList } from './ways-list';
 import { late } from '../shell/late';
 
-// Fetched when they are first asked for.
+// Loaded on first use.
 const GradeStrip = late('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
 const BarMenu = late('bar menu', async () => (await import('../reason/bar-menu')).BarMenu);
 
@@ -51,7 +51,7 @@ export function SheetView() {
 
 type Known = JobContext & Required<{ [K in 'view' | 'lineView' | 'lineScope']: NonNullable<JobContext[K]> }>;
 
-/** What of the sheet's own is open or pointed at. */
+/** What is open or pointed at on the sheet. */
 interface Desk {
   readonly known: Known;
   readonly hand: ScopeHand;
@@ -67,7 +67,7 @@ interface Desk {
   readonly setMenuOn: (bar: Element) => void;
 }
 
-/** The line to as many px as there are, or what of it the window shows. */
+/** The scale of the line over the available width, or of the zoomed window. */
 function useScale({ from_ft, to_ft }: Interval, boxWidth: number, shown: Interval | undefined): SheetScale {
   const width = Math.max(leastWidth_px, boxWidth);
   return useMemo(() => sheetScale({ from_ft, to_ft }, width, shown), [from_ft, to_ft, width, shown]);
@@ -131,7 +131,7 @@ function Sheet(known: Known) {
   );
 }
 
-/** What the tools and the keys do alike. */
+/** Actions shared by the tools and the keys. */
 function useSheetActions(
   { known, hand, window, drawing, at }: Desk,
   toggle: (what: 'legend' | 'keys') => void,
@@ -320,7 +320,7 @@ interface ChoicesProps {
   readonly setMenuOn: (bar: Element | undefined) => void;
 }
 
-/** The list of all that can be done on the chosen bar. */
+/** The list of choices for the selected bar. */
 function Choices({ hand, at, menuOn, setMenuOn }: ChoicesProps) {
   if (!menuOn || !hand.selected) return null;
   return (

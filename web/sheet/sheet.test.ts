@@ -30,7 +30,7 @@ test('an end comes to rest only where an action may end, on its own side, and no
       }
       expect(open).toContain(found);
       const nearest = Math.min(...open.map((x) => Math.abs(x - at)));
-      // A joint or a change holds it, but only from close by.
+      // It snaps to a joint or a change, but only from close by.
       expect(Math.abs(found - at)).toBeLessThanOrEqual(Math.max(nearest, 0.6) + 1e-9);
       const further = nextEnd(found, upstream ? -1e6 : 1e6, scope.mayEnd_ft);
       if (further !== undefined) expect(upstream ? further < found : further > found).toBe(true);

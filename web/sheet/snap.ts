@@ -1,18 +1,18 @@
 import type { LineView } from '../../core/views/line-view.js';
 
-/** A thing of the line holds an end that comes this near, ft. */
+/** A dragged end snaps to a thing of the line within this distance, ft. */
 const hold_ft = 0.6;
 const least_ft = 0.5;
 
-/** Where the other end lies, beyond which an end may not go. */
+/** The other end, which a dragged end may not pass. */
 interface Bounds {
   readonly end: 'from' | 'to';
   readonly other_ft: number;
 }
 
 /**
- * The station at which an end that is put somewhere comes to rest: at a joint, a point or a change that it comes near,
- * else at the nearest place where an action may end. Undefined where there is none.
+ * Where a dragged end lands: at a nearby joint, point or change, else at the nearest place where an action may end.
+ * Undefined where there is none.
  */
 export function snapped(
   station_ft: number,

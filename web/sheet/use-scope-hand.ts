@@ -21,33 +21,33 @@ import type { JobContext } from '../shell/job-layout';
 import { nextEnd, snapped } from './snap';
 import { useTrial, type Trial } from './use-trial';
 
-/** An end of a bar that is under a finger now. */
+/** An end of a bar being dragged. */
 interface Drag {
   readonly bar: ScopeBar;
   readonly end: 'from' | 'to';
   readonly to_ft: number;
 }
 
-/** The scope as it stands under a hand: which bar is chosen, and what is done to it. Whatever is done becomes pins. */
+/** The scope being edited: the selected bar, and the actions on it. Every action becomes pins. */
 export interface ScopeHand {
   readonly scope: ScopeSoFar;
   readonly lineScope: LineScope;
-  /** What is shown is what pins under the hand come to. */
+  /** The scope shown is that of the trial pins. */
   readonly tried: boolean;
   readonly bars: readonly ScopeBar[];
   readonly selected: ScopeBar | undefined;
   readonly drag: Drag | undefined;
-  /** Why what was asked for cannot be; undefined where nothing was refused. */
+  /** Why the request was refused; undefined where nothing was. */
   readonly refusal: string | undefined;
   readonly pinsHere: readonly PlacedPin[];
   choose: (bar: ScopeBar) => void;
-  /** Chooses whatever bar lies at a station, ft. */
+  /** Selects the bar at a station, ft. */
   chooseAt: (station_ft: number) => void;
   go: (by: number) => void;
   moveEnd: (end: 'from' | 'to', raw_ft: number, last: boolean) => void;
   doHere: (method: Method) => void;
   join: () => void;
-  /** Splits the chosen bar near a station, else in its middle. */
+  /** Splits the selected bar near a station, else in its middle. */
   split: (near_ft: number | undefined) => void;
   lift: (pins: readonly PlacedPin[]) => void;
   liftHere: () => void;
@@ -61,12 +61,12 @@ type Known = Pick<JobContext, 'job' | 'inForce' | 'line' | 'caughtUp' | 'change'
   readonly lineScope: LineScope;
 };
 
-/** Nearer than this two stations under a finger are one, ft. */
+/** Two stations of a drag closer than this are the same, ft. */
 const samePlace_ft = 0.01;
-/** A piece split off is at least so long, ft. */
+/** Least length of a piece split off, ft. */
 const leastPiece_ft = 0.5;
 
-/** What stands on the sheet: what is tried takes the place of what is so, as long as it can be done. */
+/** What the sheet shows: a trial replaces the current scope as long as it is feasible. */
 function useShown({ view, line, lineScope, inForce, caughtUp }: Known) {
   const trial = useTrial(inForce, line.id, caughtUp);
   const triedLine = trial.tried?.lines.find(({ id }) => id === line.id);
@@ -77,7 +77,7 @@ function useShown({ view, line, lineScope, inForce, caughtUp }: Known) {
   return { trial, tried, can: triedLine?.feasible ?? true, shown, bars, scope };
 }
 
-/** Which bar is chosen, by a station within it: what it is called changes with every scope. */
+/** The selected bar, kept by a station inside it: its id changes with every scope. */
 function useChosen(bars: readonly ScopeBar[]) {
   const [at, chooseAt] = useState<number>();
   const chosen =
@@ -85,7 +85,7 @@ function useChosen(bars: readonly ScopeBar[]) {
   return { chosen, chooseAt };
 }
 
-/** Pins tried and kept: what cannot be is said and changes nothing. */
+/** Pins tried and kept; a trial that is not feasible is reported and changes nothing. */
 function useCommit({ line, change }: Known, trial: Trial, chooseAt: (station_ft: number) => void) {
   const [drag, setDrag] = useState<Drag>();
   const [cannot, setCannot] = useState<string>();
@@ -170,13 +170,13 @@ export function useScopeHand(known: Known): ScopeHand {
   };
 }
 
-/** The repair approach of the job becomes another. */
+/** Changes the repair approach of the job. */
 function takenWay(job: Job, school: School): Edit {
   const head = jobHead(job);
   return { kind: 'job', set: { ...head, rules: { ...head.rules, school } } };
 }
 
-/** The pins that something asked for comes to, and the stretch it is about. */
+/** The pins for a request, and the stretch it concerns. */
 interface Asked {
   readonly pins: readonly Pin[];
   readonly around: Interval;
@@ -189,7 +189,7 @@ function lifted(pins: Pins, those: readonly PlacedPin[], chosen: ScopeBar | unde
   return first && { pins: without(pins, those), around: chosen ?? first };
 }
 
-/** The chosen action joined with its neighbor, or why it cannot be. */
+/** The selected action joined with its neighbor, or why it cannot be. */
 function joined(
   pins: Pins,
   bars: readonly ScopeBar[],
@@ -208,7 +208,7 @@ function joined(
   };
 }
 
-/** The chosen action split near a station, else in its middle, or why it cannot be. */
+/** The selected action split near a station, else in its middle, or why it cannot be. */
 function splitNear(
   pins: Pins,
   chosen: ScopeBar | undefined,
@@ -231,7 +231,7 @@ interface Moving {
   readonly now: number | undefined;
 }
 
-/** Where an end goes that is moved to a station: it snaps, and a small step by key goes to the next place it may end. */
+/** Where a dragged end lands: it snaps, and a small step by key goes to the next place it may end. */
 function endFor(
   { bar, end, raw_ft, byKey, now }: Moving,
   { mayEnd_ft }: LineScope,

@@ -5,11 +5,11 @@ import type { Tried } from '../../core/views/trial.js';
 import { benchWorker } from '../api/view';
 
 export interface Trial {
-  /** What the pins tried last come to; undefined while nothing is tried. */
+  /** Result of the last pins tried; undefined while nothing is tried. */
   readonly tried: Tried | undefined;
-  /** Tries pins beside the page: one try runs at a time, and of those that wait the latest wins. */
+  /** Tries pins in the worker: one trial runs at a time, and of those waiting the latest is next. */
   readonly ask: (pins: readonly Pin[], around: Interval) => void;
-  /** What these very pins come to; undefined where the job changed in the meantime. */
+  /** Result of exactly these pins; undefined where the job changed in the meantime. */
   readonly settle: (pins: readonly Pin[], around: Interval) => Promise<Tried | undefined>;
   readonly stop: () => void;
 }
@@ -23,14 +23,14 @@ interface State {
 let benches = 0;
 
 /**
- * Pins tried on a line while they are dragged. What was tried stays on the sheet until the whole scope, worked out
- * beside the page, has caught up with the job.
+ * Pins tried on a line while dragging. A trial stays on the sheet until the full scope from the worker has caught up
+ * with the job.
  */
 export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
   const [last, setLast] = useState<{ found: Tried; job: Job; line: string }>();
   const state = useRef<State>({ key: undefined, busy: false, next: undefined });
   useEffect(() => {
-    // Another job is tried from here on: what comes back for the one before is dropped.
+    // From here on another job is tried: results for the one before are dropped.
     state.current = { key: undefined, busy: false, next: undefined };
   }, [job, line]);
   const tried = last?.line === line && (last.job === job || !caughtUp) ? last.found : undefined;

@@ -3,23 +3,23 @@ import { useState } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
 import { wholeOf } from '../drawing/sheet-scale';
 
-/** One press zooms in or out by this. */
+/** Zoom factor of one press. */
 export const zoomStep = 1.6;
-/** No closer than this: a joint and its neighbours, ft. */
+/** Smallest window: a joint and its neighbors, ft. */
 const closest_ft = 4;
 
 export interface SheetWindow {
-  /** What of the line is on the sheet; undefined when all of it is. */
+  /** The visible part of the line; undefined when all of it is visible. */
   readonly shown: Interval | undefined;
-  /** Makes what is shown so many times as long, about a station that stays where it is. */
+  /** Scales the window by a factor about a fixed station. */
   readonly zoom: (times: number, about_ft?: number) => void;
-  /** Moves what is shown along the line, ft. */
+  /** Moves the window along the line, ft. */
   readonly pan: (by_ft: number) => void;
   readonly show: (from_ft: number) => void;
   readonly fit: () => void;
 }
 
-/** The window of a sheet on its line, never beyond what there is. */
+/** The window of a sheet on its line, never past the line's ends. */
 export function useWindow(line: Interval): SheetWindow {
   const whole = wholeOf(line);
   const most_ft = whole.to_ft - whole.from_ft;

@@ -23,7 +23,7 @@ const Way = chakra('button', {
   },
 });
 
-/** The three ways where the sheet is too narrow for their lane: name, price, and what each leaves. */
+/** The three options where the sheet is too narrow for their lane: name, price, and what each leaves. */
 export function WaysList({ scope, onTake }: { scope: ScopeSoFar; onTake: (school: School) => void }) {
   const cents = (amount: number) => money(amount, scope.prices.currency);
   return (

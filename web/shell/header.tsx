@@ -21,7 +21,7 @@ const HomeLink = chakra(Link, {
   },
 });
 
-/** The way back from a page that belongs to no job. */
+/** The way back from a page outside any job. */
 export const ToJobs = () => (
   <HeaderLink to="/">
     <ChevronLeft size={18} aria-hidden />
@@ -29,7 +29,7 @@ export const ToJobs = () => (
   </HeaderLink>
 );
 
-/** A way to another page, in the strip. */
+/** A link to another page, in the top bar. */
 export const HeaderLink = chakra(Link, {
   base: {
     display: 'flex',
@@ -44,7 +44,7 @@ export const HeaderLink = chakra(Link, {
   },
 });
 
-/** The strip at the top of every page; `compact` leaves its room to what the page puts there. */
+/** The bar at the top of every page; `compact` leaves its room to the page's own content. */
 export function Header({ compact = false, children }: { compact?: boolean; children?: ReactNode }) {
   const [mode, setMode] = useMode();
   const other = mode === 'dark' ? 'light' : 'dark';

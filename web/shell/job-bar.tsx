@@ -20,7 +20,7 @@ interface Props {
   readonly onHistory: () => void;
 }
 
-/** Over every view of a job: its name, its views, whether all is saved, its history, and the verdict. */
+/** Above every view of a job: its name, its views, whether everything is saved, its history, and the verdict. */
 export function JobBar({ job, line, view, waiting, live, historyOpen, onHistory }: Props) {
   const narrow = useNarrow();
   return (
@@ -70,7 +70,7 @@ const HistoryButton = ({ open, onPress }: { open: boolean; onPress: () => void }
   </IconPress>
 );
 
-/** Less than this is seen to the end, ft. */
+/** With less than this unseen the line counts as seen, ft. */
 const leastUnseen_ft = 0.05;
 const unseenOf = (view: ScopedView | undefined): number =>
   summedLength((view?.lines ?? []).flatMap((each) => each.unseen));
@@ -79,7 +79,7 @@ function VerdictPart({ view }: { view: ScopedView | undefined }) {
   const unseen_ft = unseenOf(view);
   const nothing = view?.lines.every(({ nothingSeen }) => nothingSeen) ?? false;
   const open = view?.lines.some(({ endReached }) => !endReached) ?? false;
-  // The verdict is of the look that made the scope; what the post-repair inspection found stands under Follow-up.
+  // The verdict is that of the scope's inspection; what the post-repair inspection found is under Follow-up.
   const repaired = view?.lines.some(({ otherLooks }) => otherLooks['after-repair'].length > 0) ?? false;
   const said = [
     nothing ? 'nothing seen yet' : unseen_ft > leastUnseen_ft ? `${feet(unseen_ft)} ft not seen` : 'all seen',
@@ -113,7 +113,7 @@ function VerdictPart({ view }: { view: ScopedView | undefined }) {
   );
 }
 
-/** Name, verdict, price and whether all is saved, where the bar has no room for them. */
+/** Name, verdict, price and save state, where the bar has no room for them. */
 function NarrowBar({ job, view, waiting, live }: Pick<Props, 'job' | 'view' | 'waiting' | 'live'>) {
   const unseen_ft = unseenOf(view);
   const seesPrices = useSeesPrices();

@@ -25,33 +25,33 @@ import type { LineView } from '../../core/views/line-view.js';
 
 export interface JobContext {
   readonly id: string;
-  /** The job as it was said. */
+  /** The job itself, as entered. */
   readonly job: Job;
-  /** The job with its firm's rules and prices under its own: what is scoped and priced. */
+  /** The job with its company's rules and prices under its own: what is scoped and priced. */
   readonly inForce: Job;
   readonly firm: Firm;
   readonly line: Line;
-  /** What is shown of the job with its scope, which may be of the job before the last change. */
+  /** The view with a scope, which may be that of the job before the last change. */
   readonly view: ScopedView | undefined;
   readonly lineView: LineView | undefined;
   readonly lineScope: LineScope | undefined;
-  /** Runners-up and options have been worked out too. */
+  /** Runners-up and optional cures are included. */
   readonly complete: boolean;
-  /** The scope is of this very job, not of the one before. */
+  /** The scope belongs to the current job, not to the one before. */
   readonly caughtUp: boolean;
   readonly change: Change;
-  /** Sets of edits kept here until the server answers. */
+  /** Sets of edits waiting here until the server answers. */
   readonly waiting: number;
-  /** Crew does not. */
+  /** Crew does not see prices. */
   readonly seesPrices: boolean;
   readonly setLineId: (id: string) => void;
-  /** Says for a moment what a press did, or why it did nothing. */
+  /** Shows for a moment what a press did, or why it did nothing. */
   readonly tell: (words: string) => void;
 }
 
 export const useJobContext = () => useOutletContext<JobContext>();
 
-/** Everything known of a job now: itself, its company, what was worked out, and how it is changed. */
+/** Everything known about a job now: itself, its company, the computed view, and how to change it. */
 function useOpenJob(id: string, tell: (words: string) => void) {
   const { stored, job, error: loadError } = useJob(id);
   const { live } = useFollow(id, stored?.version);
@@ -68,7 +68,7 @@ function useOpenJob(id: string, tell: (words: string) => void) {
   return { known, live, items, loadError, isLoaded: stored !== undefined };
 }
 
-/** The name of the page is the tab and the job. */
+/** Page title: the tab and the job. */
 function usePageTitle(words: string | undefined): void {
   useEffect(() => {
     if (words) document.title = words;

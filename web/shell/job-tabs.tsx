@@ -17,10 +17,10 @@ export const jobTabs = [
   ['rules', 'Rates and rules'],
 ] as const;
 
-/** What crew is shown of a job. */
+/** The views open to crew. */
 const crewTabs: ReadonlySet<string> = new Set(['log', 'lengths', 'holes']);
 
-/** Whether a view is open to somebody, by whether they see prices. */
+/** Whether a view is open to a user, by whether they see prices. */
 export const isOpenTo = (tab: string, seesPrices: boolean): boolean => seesPrices || crewTabs.has(tab);
 
 const looks = {
@@ -59,10 +59,10 @@ const RestLink = chakra(NavLink, {
   },
 });
 
-/** Room for the press that opens the rest, px. */
+/** Width of the "More" button, px. */
 const more_px = 84;
 
-/** How many of the tabs fit, and the open one among them: the last that fits gives way to it. */
+/** How many of the tabs fit, including the open one, which replaces the last that fits. */
 function shownOf(widths: readonly number[], room: number, open: number): number[] {
   const all = widths.map((_, i) => i);
   if (widths.reduce((sum, width) => sum + width, 0) <= room) return all;
@@ -77,7 +77,7 @@ function shownOf(widths: readonly number[], room: number, open: number): number[
   return [...shown, ...(open >= 0 ? [open] : [])].sort((a, b) => a - b);
 }
 
-/** The tabs of a job; what does not fit stands in a list behind "More". */
+/** The tabs of a job; those that do not fit are in a list behind "More". */
 export function JobTabs() {
   const seesPrices = useSeesPrices();
   const tabs = useMemo(() => jobTabs.filter(([to]) => isOpenTo(to, seesPrices)), [seesPrices]);
@@ -95,7 +95,7 @@ export function JobTabs() {
     };
     measure();
     const observer = new ResizeObserver(measure);
-    // The letters change their widths when their font is there.
+    // Text widths change when the font has loaded.
     for (const each of [box.current, ruler.current]) if (each) observer.observe(each);
     return () => {
       observer.disconnect();
@@ -127,7 +127,7 @@ export function JobTabs() {
   );
 }
 
-/** What does not fit, in a list that opens under its press. */
+/** Tabs that do not fit, in a list below their button. */
 function Rest({ tabs }: { tabs: readonly (typeof jobTabs)[number][] }) {
   const [open, setOpen] = useState(false);
   const press = useRef<HTMLButtonElement>(null);

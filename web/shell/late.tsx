@@ -5,8 +5,8 @@ import type { ComponentType } from 'react';
 const askAgain_ms = 2000;
 
 /**
- * A part of the page whose code is fetched when it is first shown. Where it cannot be fetched, as when the server went
- * away before this device had it, that is said in its place, and it is asked for again until it comes.
+ * A part of the page whose code is loaded when it is first shown. Where loading fails, as when the server went away
+ * before this device had it, its place says so, and loading is retried until it succeeds.
  */
 export function late<Props extends object>(
   name: string,
@@ -15,7 +15,7 @@ export function late<Props extends object>(
   return function Late(props: Props) {
     const { data, failureCount } = useQuery({
       queryKey: ['code', name],
-      // In an object: what is a function would be taken for one that makes the data.
+      // In an object, since react-query would call a bare function as an updater.
       queryFn: async () => ({ Part: await fetchPart() }),
       retry: true,
       retryDelay: askAgain_ms,

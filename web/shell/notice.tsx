@@ -4,7 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 /** Long enough to read a line twice, ms. */
 const shown_ms = 8000;
 
-/** What a press or a key did that shows nowhere else, or why it did nothing: said for a moment. */
+/** What a press or key did that shows nowhere else, or why it did nothing; shown for a moment. */
 export function useNotice(): { readonly notice: string | undefined; readonly tell: (words: string) => void } {
   const [said, setSaid] = useState<{ readonly words: string }>();
   const tell = useCallback((words: string) => {
@@ -22,7 +22,7 @@ export function useNotice(): { readonly notice: string | undefined; readonly tel
   return { notice: said?.words, tell };
 }
 
-/** Over the page, out of the way of hand and price; a screen reader hears it. */
+/** Above the page, clear of hands and price; announced by screen readers. */
 export const Notice = ({ words }: { words: string | undefined }) => (
   <Text
     role="status"

@@ -6,7 +6,9 @@ import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
 import { RefusedParcel } from './refused-parcel';
 
-/** What could not go in by itself: a change that ran into somebody else's, or one that the server refused. */
+/**
+ * What could not be saved without the user: a change that conflicts with someone else's, or one the server refused.
+ */
 export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
   return items
     .filter(({ state }) => state !== 'waiting')
@@ -23,7 +25,7 @@ export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
     );
 }
 
-/** Both versions of one thing, and the question which stands. */
+/** Both versions of one thing, and the question which to keep. */
 function ConflictBox({ item }: { item: OutboxItem }) {
   return (
     <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">

@@ -6,13 +6,13 @@ import { Press } from '../controls/controls';
 
 interface Props {
   readonly item: { readonly key: string; readonly faults?: readonly Fault[] | undefined };
-  /** What could not go in, and why. */
+  /** What was refused, and why. */
   readonly says: string;
   readonly as?: 'div' | 'li';
   readonly children?: ReactNode;
 }
 
-/** What the server would not take stays until a person drops it. */
+/** A refused change stays until a user drops it. */
 export const RefusedParcel = ({ item: { key, faults }, says, as = 'div', children }: Props) => (
   <Box as={as} role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
     <Text fontWeight={700}>{says}</Text>

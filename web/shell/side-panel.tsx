@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 
-/** What stands beside a view on a wide screen, and under it on a narrow one. */
+/** A panel beside a view on a wide screen, and below it on a narrow one. */
 export const SidePanel = chakra('aside', {
   base: {
     width: { base: '100%', lg: '330px' },

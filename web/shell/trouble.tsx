@@ -5,7 +5,7 @@ import type { Fault } from '../../core/job/faults.js';
 import { asError, Refused } from '../api/client';
 import { Press } from '../controls/controls';
 
-/** The page broke: nothing that was typed is lost, for the server has it. */
+/** The page failed: nothing typed is lost, since the server has it. */
 export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
   return (
     <Box role="alert" p="8" maxWidth="640px">
@@ -21,7 +21,7 @@ export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
   );
 }
 
-/** The same for a view that broke, inside what is around it. */
+/** The same for a view that failed, inside everything around it. */
 export function RouteTrouble() {
   const error = useRouteError();
   const navigate = useNavigate();
@@ -29,7 +29,7 @@ export function RouteTrouble() {
   return <Trouble error={error} resetErrorBoundary={() => void navigate(here, { replace: true })} />;
 }
 
-/** What was refused or could not be reached, each fault with its place. */
+/** What was refused or unreachable, each fault with its place. */
 export function Faults({ error, onClose }: { error: Error; onClose?: () => void }) {
   const faults: readonly Fault[] = error instanceof Refused ? error.faults : [];
   const offline = !(error instanceof Refused);

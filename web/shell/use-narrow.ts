@@ -11,5 +11,5 @@ function listen(changed: () => void): () => void {
   };
 }
 
-/** Whether the window is as narrow as a phone, for what stands in another place there. */
+/** Whether the window is as narrow as a phone, where things are placed differently. */
 export const useNarrow = (): boolean => useSyncExternalStore(listen, () => window.matchMedia(narrow).matches);

@@ -1,6 +1,6 @@
 import { Text } from '@chakra-ui/react';
 
-/** What a view says until its scope is worked out. */
+/** What a view shows until its scope is computed. */
 export const WorkingOut = () => (
   <Text p="6" color="soft" role="status">
     Working it out…

@@ -3,7 +3,7 @@ import { useId, useState } from 'react';
 import { measureWords, numberInField, typedNumber, type Measure } from '../../core/speech/typed-number.js';
 import { Choice, Field, LongField } from '../controls/controls';
 
-/** Text that is taken when it is left or on Enter and let go on Escape; what is wrong is not taken. */
+/** Text that is taken on blur or Enter and reset on Escape; invalid text is not taken. */
 function useTyped(
   kept: string,
   take: (typed: string) => void,
@@ -32,7 +32,7 @@ function useTyped(
   return { props, wrong };
 }
 
-/** A number that is taken when it is left or on Enter; what is no such number is said and changes nothing. */
+/** A number that is taken on blur or Enter; invalid input is reported and changes nothing. */
 export function NumberCell({
   label,
   value,
@@ -46,7 +46,7 @@ export function NumberCell({
   onChange: (value: number | undefined) => void;
   measure?: Measure;
   least?: number;
-  /** What holds while the field is empty, as it is kept. */
+  /** The value in force while the field is empty, as stored. */
   placeholder?: string;
 }) {
   const read = (typed: string) => typedNumber(typed, measure);
@@ -93,7 +93,7 @@ export function TextCell({
   value: string | undefined;
   onChange: (value: string | undefined) => void;
   placeholder?: string;
-  /** What is typed must look like this; else it is marked and not taken. */
+  /** Input must match this; otherwise it is marked and not taken. */
   accepts?: RegExp;
 }) {
   const { props, wrong } = useTyped(
@@ -116,7 +116,7 @@ export function TextCell({
   );
 }
 
-/** A longer text, taken when it is left. */
+/** A longer text, taken on blur. */
 export function LongCell({
   label,
   value,
@@ -140,7 +140,7 @@ interface ChoiceProps<T extends string> {
   readonly value: T | undefined;
   readonly options: readonly (T | readonly [T, string])[];
 }
-/** Where nothing may be chosen, `empty` says what that is called. */
+/** Where nothing may be chosen, `empty` is the name for that. */
 type ChoiceCellProps<T extends string> = ChoiceProps<T> &
   (
     | { readonly empty: string; readonly onChange: (value: T | undefined) => void }

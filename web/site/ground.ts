@@ -6,7 +6,7 @@ import type { HeldStretch } from '../../core/line/edit-stretches.js';
 import type { Interval } from '../../core/line/intervals.js';
 import type { LineView } from '../../core/views/line-view.js';
 
-/** The lists of a line that the strip and its tables show. */
+/** The lists of a line shown on the strip and in its tables. */
 export const listNames = [
   'points',
   'surfaces',
@@ -19,7 +19,7 @@ export const listNames = [
 ] as const;
 export type ListName = (typeof listNames)[number];
 
-/** One thing on the strip: which list, which row. */
+/** One thing on the strip: its list and row. */
 export interface Chosen {
   readonly list: ListName;
   readonly index: number;
@@ -36,7 +36,7 @@ export const listWords: Readonly<Record<ListName, { readonly many: string; reado
   marks: { many: 'Marks', one: 'mark' },
 };
 
-/** Stations of everything that can hold the end of a stretch. */
+/** Stations of everything an end of a stretch can be attached to. */
 export function stationsOf(view: LineView): Map<string, { from_ft: number; to_ft: number }> {
   const stations = new Map<string, { from_ft: number; to_ft: number }>();
   for (const row of view.rows) {
@@ -49,7 +49,7 @@ export function stationsOf(view: LineView): Map<string, { from_ft: number; to_ft
   return stations;
 }
 
-/** Where a stretch lies, ft; the ends of the line where what holds it has no place. */
+/** Where a stretch lies, ft; the ends of the line where what it is attached to has no place. */
 export function resolver(view: LineView): (stretch: HeldStretch) => { from_ft: number; to_ft: number } {
   const stations = stationsOf(view);
   return ({ from_ft, to_ft, from, to }) => ({
@@ -58,29 +58,29 @@ export function resolver(view: LineView): (stretch: HeldStretch) => { from_ft: n
   });
 }
 
-/** What is on one of these lists was measured: it is asked for before there is a row. */
+/** Lists of measured things: the measurement is requested before there is a row. */
 export const measuredLists: Partial<Record<ListName, { readonly label: string; readonly least: number }>> = {
   depths: { label: 'Depth of the invert there, ft', least: 0 },
   ground: { label: 'Elevation of the ground there, ft', least: -10_000 },
 };
 
-/** What is said of a new thing before there is a row of it: what was measured, or what it is. */
+/** Values required for a new thing before it gets a row: its measurement, or what it is. */
 export interface Said {
   readonly measured_ft?: number;
   readonly surface?: SurfaceKind;
   readonly owner?: OwnerKind;
 }
 
-/** Feet of a stretch that is added where somebody points. */
+/** Length of a stretch added by pointing, ft. */
 const newStretch_ft = 5;
 
-/** Where a stretch that is added at a station lies, ft. */
+/** Where a stretch added at a station lies, ft. */
 export function newStretch(at_ft: number, view: LineView): Interval {
   const from_ft = Math.round(at_ft * 2) / 2;
   return { from_ft, to_ft: Math.min(view.to_ft, from_ft + newStretch_ft) };
 }
 
-/** A new thing of a list at a station of the strip, with nothing claimed that was not shown or said there. */
+/** A new thing of a list at a station of the strip, claiming nothing that was not shown or entered there. */
 export function withNew(
   head: LineHead,
   list: ListName,

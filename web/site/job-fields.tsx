@@ -23,7 +23,7 @@ const written = [
   ['notes', 'Notes', LongCell],
 ] as const;
 
-/** Who, why, what was said, what was not looked at. */
+/** Customer, reason, reported symptoms, and what was not inspected. */
 export function JobFields({ job, onEdit }: { job: Job; onEdit: (edits: Edit[]) => void }) {
   const site = job.site ?? {};
   const setJob = (patch: Partial<Job>) => {
@@ -87,7 +87,7 @@ interface LineProps {
   readonly setLine: (patch: Partial<LineHead>) => void;
 }
 
-/** Soil, groundwater, and what drains into this line and how that was proved. */
+/** Soil, groundwater, what drains into this line and how that was proved. */
 export function LineFields({ line, setLine }: LineProps) {
   return (
     <Box>
@@ -183,7 +183,7 @@ const drainWords = [
   ['unknown', 'not known'],
 ] as const;
 
-/** What the tests of the log say of one that drains here. */
+/** What the tests of the log say about one that drains here. */
 function proofOf({ runs }: Line, what: string): string {
   const own = runs
     .flatMap(({ entries }) => entries.filter((entry) => entry.kind === 'test'))

@@ -11,7 +11,7 @@ import type { Column } from './list-table';
 
 type Item<L extends ListName> = NonNullable<LineHead[L]>[number];
 
-/** A column with a number that is always there: emptied, it stays what it was. */
+/** A column with a required number: emptied, it keeps its value. */
 const numberColumn = <T,>(
   head: string,
   label: string,
@@ -152,7 +152,7 @@ function endColumns<T extends HeldStretch>(view: LineView): Column<T>[] {
   }));
 }
 
-/** What a point is called and what it is. */
+/** Name and kind of a point. */
 const namedColumns: Column<Point>[] = [
   {
     head: 'Name',
@@ -196,7 +196,7 @@ const namedColumns: Column<Point>[] = [
   },
 ];
 
-/** Every point with where it lies: by the camera, or by tape from the line's zero. */
+/** Every point with its place: by the camera, or by tape from the line's zero. */
 export const pointColumns = (view: LineView): Column<Point>[] => [
   ...namedColumns,
   {

@@ -11,19 +11,19 @@ export interface Column<T> {
 }
 
 interface Props<T extends object> {
-  /** What one of them is called: "surface". */
+  /** Name of one item: "surface". */
   readonly name: string;
   readonly items: readonly T[];
   readonly columns: readonly Column<T>[];
   readonly selected: number | undefined;
   readonly onSelect: (index: number) => void;
   readonly onChange: (items: T[]) => void;
-  /** What else one of them has, under its row while it is chosen. */
+  /** Further fields of an item, below its row while it is selected. */
   readonly more?: (item: T, set: (patch: Partial<T>) => void) => ReactNode;
   readonly keyOf: (item: T, index: number) => string;
 }
 
-/** Things of one kind, a row each, every field changed where it stands. */
+/** Things of one kind, a row each, every field editable in place. */
 export function ListTable<T extends object>({
   name,
   items,

@@ -17,7 +17,7 @@ const ends = [
   ['to', 'To'],
 ] as const;
 
-/** How far apart the marks are. */
+/** Distances between the marks. */
 export function MarkDistances({ head, marks, onChange }: Props) {
   const [asking, setAsking] = useState(false);
   const options = marks.map(({ id, name }) => [id, name] as const);
@@ -59,7 +59,7 @@ interface QuestionProps extends Pick<Props, 'marks'> {
   readonly onAdd: (distance: Distance) => void;
 }
 
-/** Between which marks, and how far: nothing is on the job until the feet are typed. */
+/** Two marks and their distance: nothing is on the job until the feet are typed. */
 function Question({ marks: [first, second], options, onAdd }: QuestionProps) {
   const [between, setBetween] = useState({ from: first.id, to: second.id });
   return (

@@ -15,7 +15,7 @@ interface Props {
 
 type Mark = NonNullable<LineHead['marks']>[number];
 
-/** Fixed things that anyone can find again, how far apart they are, and what was taped from them. */
+/** Fixed things that anyone can find again, their distances, and what was taped from them. */
 export function Marks({ head, view, onChange, table }: Props) {
   const marks = head.marks ?? [];
   const [first, second] = marks;
@@ -64,7 +64,7 @@ export function Marks({ head, view, onChange, table }: Props) {
   );
 }
 
-/** Other marks; what was measured from one that is gone goes with it. */
+/** Other marks; measurements from a deleted one are deleted with it. */
 function withMarks(head: LineHead, marks: Mark[]): LineHead {
   const kept = new Set(marks.map(({ id }) => id));
   const isGone = (id: string) => !kept.has(id) && head.marks?.some((mark) => mark.id === id) === true;

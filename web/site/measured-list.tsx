@@ -3,14 +3,14 @@ import type { ReactNode } from 'react';
 import { AddPress } from '../controls/add-press';
 import { Label } from '../controls/controls';
 
-/** Two marks or more: from fewer nothing can be found again. */
+/** At least two marks: with fewer nothing can be located. */
 export type Marked<T> = readonly [T, T, ...T[]];
 
 interface Props {
   readonly title: string;
   readonly asking: boolean;
   readonly onAsk: (asking: boolean) => void;
-  /** Asks for what was measured: there is no row until somebody measured it. */
+  /** Requests a measurement: there is no row until somebody made it. */
   readonly question: ReactNode;
   readonly children: ReactNode;
 }
@@ -41,7 +41,7 @@ export const MeasuredList = ({ title, asking, onAsk, question, children }: Props
   </>
 );
 
-/** What is asked for, and its field under it. */
+/** What is requested, and its field below. */
 export const Asked = ({ what, children }: { what: string; children: ReactNode }) => (
   <Box>
     <Label as="span">{what}</Label>

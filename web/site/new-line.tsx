@@ -17,7 +17,7 @@ interface Props {
   readonly onDone: (id?: string) => void;
 }
 
-/** A second line of the job: with its own zero, joining another one at a tie-in or going to the main itself. */
+/** A second line of the job: with its own zero, joining another one at a branch or running to the main itself. */
 export function NewLine({ job, change, onDone }: Props) {
   const [name, setName] = useState('');
   const [joins, setJoins] = useState(job.lines[0]?.id ?? '');
@@ -79,7 +79,7 @@ export function NewLine({ job, change, onDone }: Props) {
   );
 }
 
-/** Where a new line may go: into a line that is there, or to the main. */
+/** Where a new line may run: into an existing line, or to the main. */
 const placesToGo = (job: Job): (readonly [id: string, words: string])[] => [
   ...job.lines.map(({ id, name }) => [id, `${name ?? id}, at a branch connection`] as const),
   ['', 'the main, by itself'],

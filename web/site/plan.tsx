@@ -9,7 +9,7 @@ const height_px = 250;
 const rim_px = 48;
 const side_px = 30;
 
-/** The line as it lies on the ground, turned to run from left to right, between marks that anyone can find again. */
+/** The line on the ground, turned to run from left to right, between marks that anyone can find again. */
 export function Plan({ view: { course, points } }: { view: LineView }) {
   const [ref, width] = useWidth<HTMLDivElement>(420);
   if (course.marks.length < 2) {
@@ -136,11 +136,11 @@ interface LabelsProps {
   readonly words: readonly { readonly id: string; readonly text: string; readonly x_ft: number }[];
   /** Baseline of the first row, px. */
   readonly first_px: number;
-  /** From the words to the end of the line that leads to the place, px. */
+  /** From the text to the end of the leader line, px. */
   readonly gap_px: number;
 }
 
-/** Names in rows, each with a line to its place. */
+/** Names in rows, each with a leader line to its place. */
 function Labels({ ground: { located, marks, x, y, width }, words, first_px, gap_px }: LabelsProps) {
   const place = new Map([...located, ...marks].map((each) => [each.id, each]));
   const stood = standLabels(
@@ -170,7 +170,7 @@ function Labels({ ground: { located, marks, x, y, width }, words, first_px, gap_
   });
 }
 
-/** Turns places so that the way from the first to the last runs along x. */
+/** Rotates places so that the direction from the first to the last is along x. */
 function turnedAlong(way: readonly GroundPlace[]) {
   const [first, last] = [way[0], way.at(-1)];
   const [dx, dy] = first && last ? [last.x_ft - first.x_ft, last.y_ft - first.y_ft] : [1, 0];

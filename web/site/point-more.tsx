@@ -13,7 +13,7 @@ interface Props {
 }
 type Own = Omit<Props, 'head'>;
 
-/** What a point has besides its place, by its kind. */
+/** Further fields of a point, by its kind. */
 export function PointMore({ point, change, head }: Props) {
   const own = { point, change };
   return (

@@ -74,13 +74,13 @@ export function SiteView() {
   );
 }
 
-/** The ground of a line as it is worked on: the list that is open, what is chosen, and where something is added. */
+/** The ground of a line being edited: the open list, the selection, and where something is added. */
 function useGroundHand() {
   const { line, lineView, change } = useJobContext();
   const [list, setList] = useState<ListName>('points');
   const [chosen, setChosen] = useState<Chosen>();
   const [cursor, setCursor] = useState<number>();
-  /** What is to be added is asked for first. */
+  /** Things with required values are requested first. */
   const [asking, setAsking] = useState(false);
   const edit = (edits: Edit[]) => void change.say(edits);
   const head = lineHead(line);
@@ -184,7 +184,7 @@ const ListTabs = ({
   </Flex>
 );
 
-/** What is asked for before it is on the list. */
+/** What is requested before it is on the list. */
 function Asked({
   hand: { list, head, cursor_ft, add },
   view,
@@ -207,7 +207,7 @@ function Asked({
   return <WhatLies list={list} head={head} view={view} at_ft={cursor_ft} onSaid={add} />;
 }
 
-/** Asks for what was measured at a station: there is no row until somebody measured it. */
+/** Requests a measurement at a station: there is no row until somebody made it. */
 function Measured({
   label,
   least,

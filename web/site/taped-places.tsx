@@ -18,7 +18,7 @@ interface Props {
   readonly onChange: (head: LineHead) => void;
 }
 
-/** What was taped from two marks. */
+/** Places taped from two marks. */
 export function TapedPlaces({ head, view, marks, onChange }: Props) {
   const [asking, setAsking] = useState(false);
   const markOptions = marks.map(({ id, name }) => [id, name] as const);
@@ -111,7 +111,7 @@ interface NewPlaceProps {
   readonly onMeasured: (place: Place) => void;
 }
 
-/** Asks for both tapes: there is no place until somebody read them. */
+/** Requests both tapes: there is no place until somebody read them. */
 function NewPlace({ whats, markOptions, start, onMeasured }: NewPlaceProps) {
   const [of, setOf] = useState(start.of);
   const [side, setSide] = useState<Place['side']>('left');
@@ -156,7 +156,7 @@ function NewPlace({ whats, markOptions, start, onMeasured }: NewPlaceProps) {
       <Press
         type="button"
         look="chosen"
-        // Level with the fields beside it, which have words over them.
+        // Level with the fields beside it, which have labels above them.
         mt="25px"
         disabled={!isWhole}
         onClick={() => {

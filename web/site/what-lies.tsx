@@ -8,13 +8,13 @@ import { Press } from '../controls/controls';
 import { feet } from '../controls/format';
 import { newStretch, resolver, type Said } from './ground';
 
-/** Lists whose new stretch is asked for what it is. */
+/** Lists whose new stretch needs to know what it is. */
 export const askedKinds = {
   surfaces: surfaceKinds.map((kind): [string, Said] => [kind, { surface: kind }]),
   owners: ownerKinds.map((kind): [string, Said] => [kind, { owner: kind }]),
 } as const;
 
-/** Asks what lies on a new stretch, and says what was said of it before: one laid over another stands in its place. */
+/** Requests what lies on a new stretch, and tells what was there before: a stretch laid over another replaces it. */
 export function WhatLies({
   list,
   head,

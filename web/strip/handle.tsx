@@ -21,7 +21,7 @@ interface Props {
   readonly label: string;
   readonly value: number;
   readonly unit?: string;
-  /** Pixels dragged from where it was. */
+  /** Pixels dragged from the start. */
   readonly onMove: (dx: number, dy: number, last: boolean) => void;
   /** Moved by keys, ft. */
   readonly onDone: (by_ft: number, down_ft: number) => void;
@@ -32,7 +32,7 @@ interface Props {
   readonly children: ReactNode;
 }
 
-/** Something on the strip that is taken hold of and moved: by pointer, finger or arrow keys. */
+/** Something on the strip that can be moved: by pointer, finger or arrow keys. */
 export function Handle({
   x,
   y,

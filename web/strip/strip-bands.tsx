@@ -8,16 +8,16 @@ const { rows } = strip;
 const ownerWords = { private: 'owner’s', public: 'public', neighbour: 'neighbor’s', unknown: 'whose?' };
 const token = (name: string) => `var(--chakra-colors-${name})`;
 
-/** One kind of stretch along the strip: where its band lies, what fills it, and what it is called. */
+/** One kind of stretch along the strip: its band, fill and label. */
 interface Band {
   readonly list: StretchList;
   readonly top: number;
   readonly height: number;
-  /** Height at which its ends are taken hold of, px. */
+  /** Height of its end handles, px. */
   readonly grip: number;
   fill: (frame: StripFrame, index: number) => string;
   word: (frame: StripFrame, index: number) => string;
-  /** What an end is the end of. */
+  /** The stretch an end belongs to. */
   of: (frame: StripFrame, index: number) => string;
 }
 
@@ -59,7 +59,7 @@ const outline = (frame: StripFrame, { list }: Band, index: number, thin: number)
   return { stroke: token(chosen ? 'signal' : 'ink'), strokeWidth: chosen ? 2.5 : thin };
 };
 
-/** Whose the ground is, what lies on top, and where nobody digs. */
+/** Owners, surfaces, and no-dig stretches. */
 export function Bands({ frame }: { frame: StripFrame }) {
   return bands.flatMap((band) =>
     (frame.head[band.list] ?? []).map((_, index) => (

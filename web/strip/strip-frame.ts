@@ -26,18 +26,18 @@ export interface StripProps {
   readonly onChange: (head: LineHead) => void;
 }
 
-/** The strip as it stands under a hand: what is drawn, its scales, and how a thing on it is chosen and moved. */
+/** The strip being edited: its contents, its scales, and how a thing on it is selected and moved. */
 export interface StripFrame {
   readonly width: number;
   readonly view: LineView;
-  /** What is said, and the same with what is being dragged. */
+  /** The data as entered, and with the current drag applied. */
   readonly said: LineHead;
   readonly head: LineHead;
   readonly x: ScaleLinear<number, number>;
   /** Depth below the highest ground, ft to px. */
   readonly y: ScaleLinear<number, number>;
   readonly perFoot: number;
-  /** How far the ground lies below its highest point, ft. */
+  /** How far the ground is below its highest point, ft. */
   groundDrop: (at_ft: number) => number;
   inside: (at_ft: number) => number;
   resolve: ReturnType<typeof resolver>;
@@ -50,7 +50,7 @@ export interface StripFrame {
 export const halfFoot = (value: number) => Math.round(value * 2) / 2;
 export const tenth = (value: number) => Math.round(value * 10) / 10;
 
-/** Lays the strip out over a width, and keeps what is being dragged until it is let go. */
+/** Lays the strip out over a width, and holds the current drag until it ends. */
 export function useStripFrame(props: StripProps, wide: number): StripFrame {
   const { head: said, view, chosen, onChoose, onChange } = props;
   const [draft, setDraft] = useState<LineHead>();
@@ -90,7 +90,7 @@ export function useStripFrame(props: StripProps, wide: number): StripFrame {
   };
 }
 
-/** Depth below the ground, or below the highest of it where elevations were given. */
+/** Depth below the ground, or below its highest point where elevations were given. */
 function depthScale(head: LineHead, view: LineView): Pick<StripFrame, 'y' | 'groundDrop'> {
   const ground = (head.ground ?? [])
     .map(({ station_ft, elevation_ft }) => [station_ft, elevation_ft] as const)

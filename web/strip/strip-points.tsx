@@ -6,7 +6,7 @@ import { halfFoot, strip, tenth, type StationList, type StripFrame } from './str
 
 const { rows } = strip;
 
-/** What stands, crosses, was located or was levelled along the line, each to be dragged. */
+/** Points, crossings, locates and elevations along the line, each draggable. */
 export function StripPoints({ frame }: { frame: StripFrame }) {
   const { head, view } = frame;
   return (
@@ -68,12 +68,12 @@ interface Dropped {
   readonly list: StationList;
   readonly index: number;
   readonly label: string;
-  /** Where it is drawn, and where it was before it was dragged, ft. */
+  /** Where it is drawn, and where it was before the drag, ft. */
   readonly station_ft: number;
   readonly from_ft: number;
-  /** Depth below the ground it is drawn at. */
+  /** Drawn depth below the ground. */
   readonly depth_ft: number;
-  /** What a drag or a key makes of its height, ft downward; `dy` px where it was dragged. */
+  /** Its height after a drag or key, ft downward; `dy` px where it was dragged. */
   readonly lowered: (down_ft: number, dy: number) => object;
   readonly children: ReactNode;
 }
@@ -115,7 +115,7 @@ function DroppedHandle({
 
 const chosenStroke = (frame: StripFrame, list: StationList, index: number) =>
   `var(--chakra-colors-${frame.isChosen(list, index) ? 'signal' : 'ink'})`;
-/** A crossing is drawn here until somebody says its depth, ft; a small slip of the hand does not say one. */
+/** Drawn depth of a crossing without a known depth, ft; a small vertical drag does not set one. */
 const unsaidDepth_ft = 1.5;
 const slip_px = 6;
 

@@ -10,7 +10,7 @@ import { StripPoints } from './strip-points';
 
 const { rows, left_px, right_px } = strip;
 
-/** The ground over one line: whose it is, what lies on it, what stands and crosses there, and the pipe below. */
+/** The ground over one line: owners, surfaces, points and crossings, and the pipe below. */
 export function Strip(props: StripProps) {
   const { cursor_ft, onCursor } = props;
   const [ref, wide] = useWidth<HTMLDivElement>(900);
@@ -78,7 +78,7 @@ const RowNames = () =>
     </text>
   ));
 
-/** The ground's own shape and the pipe at its depth. */
+/** The profile of the ground and the pipe at its depth. */
 function PipeBelow({ frame: { head, view, x, y, groundDrop, width } }: { frame: StripFrame }) {
   const bends = (head.ground ?? [])
     .map(({ station_ft }) => station_ft)

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 
-/** Light or dark, as the device says until somebody chooses; kept on this device only. */
+/** Light or dark, following the device until the user chooses; stored on this device only. */
 const key = 'open-trench-mode';
 const listeners = new Set<() => void>();
 const asksForDark = window.matchMedia('(prefers-color-scheme: dark)');

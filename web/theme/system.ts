@@ -5,7 +5,7 @@ import { tokens } from './tokens';
 const spaces = [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 6, 8, 10, 12];
 
 const config = defineConfig({
-  // A reset of our own: the stock one overrides the font attributes of SVG text.
+  // Our own reset: Chakra's overrides the font attributes of SVG text.
   preflight: false,
   globalCss: {
     '*, *::before, *::after': { boxSizing: 'border-box' },

@@ -1,4 +1,4 @@
-/** The colors by what they are for, in light and in dark: said once for the screens and for paper. */
+/** The colors by purpose, light and dark, defined once for screens and paper. */
 export const tokens: Readonly<Record<string, readonly [light: string, dark: string]>> = {
   paper: ['#f3eee2', '#12191e'],
   sheet: ['#faf7ef', '#1a242b'],

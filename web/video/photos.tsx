@@ -6,7 +6,7 @@ import { asError, bodyOf, senderName } from '../api/client';
 import { Press } from '../controls/controls';
 import { useFile } from '../controls/use-file';
 
-/** Puts one photo on the server's disk; its name there. The server reads what it is from its content. */
+/** Uploads one photo; returns its name there. The server detects its type from the content. */
 export async function keepPhoto(photo: Blob): Promise<string> {
   const { name } = await bodyOf<{ name: string }>(
     await fetch('/api/photos', { method: 'POST', body: photo, headers: { 'x-device': senderName() } }),
@@ -14,7 +14,7 @@ export async function keepPhoto(photo: Blob): Promise<string> {
   return name;
 }
 
-/** The photos of an entry, small; each opens whole. */
+/** The photos of an entry as thumbnails; each opens in full size. */
 export function PhotoThumbs({ entry, what }: { entry: Entry; what: string }) {
   if (!entry.photos || entry.photos.length === 0) return null;
   return (
@@ -37,7 +37,7 @@ export function PhotoThumbs({ entry, what }: { entry: Entry; what: string }) {
   );
 }
 
-/** Adds a photo: pick a file, or paste one while the button has the focus. */
+/** Adds a photo: choose a file, or paste one while the button has the focus. */
 export function AddPhoto({ what, onAdd }: { what: string; onAdd: (name: string) => Promise<unknown> }) {
   const [failed, setFailed] = useState<string>();
   const add = async (photo: Blob) => {

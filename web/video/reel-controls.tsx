@@ -2,11 +2,11 @@ import { Flex, Grid, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Press } from '../controls/controls';
 
-/** One step of the cable, ft; held with Shift it goes faster. */
+/** One step of the cable, ft; faster with Shift. */
 export const step_ft = 0.2;
 export const stride_ft = 2;
 
-/** What the reel's counter reads, to be seen from a step away. */
+/** The reel's counter, legible from a step away. */
 export const Counter = ({
   reading_ft,
   children,
@@ -35,7 +35,7 @@ const pushes = [
   { words: 'Pull ⅕', by_ft: -step_ft, label: 'Pull a little' },
 ] as const;
 
-/** The cable pushed and pulled from the screen. */
+/** Pushes and pulls the cable from the screen. */
 export const PushAndPull = ({ push }: { push: (by_ft: number) => void }) =>
   pushes.map(({ words, by_ft, ...row }) => (
     <Press

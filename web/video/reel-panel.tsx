@@ -14,7 +14,7 @@ interface Props {
   readonly onLocate: () => void;
 }
 
-/** The reel beside the log: its picture, its counter, and the cable pushed and pulled from the screen. */
+/** The reel beside the log: its picture, its counter, and controls to push and pull the cable. */
 export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
   const simulated = reel.name === 'simulated';
   const place =
@@ -51,7 +51,7 @@ export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
   );
 }
 
-/** Which invented pipe the simulated head is in, and from where. */
+/** The simulated head's pipe, and its access point. */
 function Simulated({ reel: { at, pipes } }: { reel: ReelState }) {
   const [pipeId = '', access = '', direction = 'downstream'] = at?.split(' ') ?? [];
   const accesses = (id: string) => pipes.find((pipe) => pipe.id === id)?.accesses ?? [];

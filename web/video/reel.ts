@@ -17,7 +17,7 @@ export interface ReelState {
   readonly fault?: string | undefined;
 }
 
-/** Takes one line of the reel into its state. */
+/** Applies one message of the reel to its state. */
 export function hearReel(state: ReelState, line: string): ReelState {
   const space = line.indexOf(' ');
   const [word, rest] = space < 0 ? [line, ''] : [line.slice(0, space), line.slice(space + 1)];
@@ -52,7 +52,7 @@ export function hearReel(state: ReelState, line: string): ReelState {
   }
 }
 
-/** The reel connected to the server, while it is asked for. */
+/** The reel connected to the server, polled while in use. */
 export function useReel(on: boolean): ReelState {
   const [state, setState] = useState<ReelState>({ pipes: [] });
   useEffect(() => {

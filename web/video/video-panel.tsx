@@ -10,14 +10,14 @@ import { useFile } from '../controls/use-file';
 import { videoTime } from '../controls/format';
 import { Caps } from '../keys/key-help';
 
-/** What the log may ask of the video beside it. */
+/** What the log may request from the video beside it. */
 export interface VideoHandle {
-  /** The clip and moment now showing, to be kept with an entry. */
+  /** The current clip and time, to be stored with an entry. */
   stamp(): Pick<Entry, 'clip' | 'video_s'> | undefined;
   seek(seconds: number): void;
   toggle(): void;
   back(seconds: number): void;
-  /** The picture now showing, as a JPEG; undefined where there is none. */
+  /** The current frame as a JPEG; undefined where there is none. */
   picture(): Promise<Blob | undefined>;
 }
 
@@ -25,9 +25,9 @@ interface Props {
   readonly line: Line;
   readonly run: Run;
   readonly change: Change;
-  /** Captions shown in step with the video. */
+  /** Captions shown in sync with the video. */
   readonly cues: readonly Cue[];
-  /** Keeps the picture now showing for the entry being written. */
+  /** Attaches the current frame to the entry being written. */
   readonly onKeep: () => void;
   readonly ref?: Ref<VideoHandle>;
 }
@@ -38,7 +38,7 @@ interface Clip {
   readonly name: string;
 }
 
-/** A video from this device's disk, played beside the log. It stays on the device: nothing is sent anywhere. */
+/** A video from this device's disk, played beside the log. It stays on the device: nothing is uploaded. */
 export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
   const [clip, setClip] = useState<Clip>();
   const video = useRef<HTMLVideoElement>(null);
@@ -138,14 +138,14 @@ const handleOf = (video: RefObject<HTMLVideoElement | null>, clip: Clip | undefi
   },
 });
 
-/** The address of a captions track made of these cues; undefined without times. */
+/** The address of a captions track made from these cues; undefined without times. */
 function useTrack(cues: readonly Cue[]): string | undefined {
   const [made, setMade] = useState<{ text: string; url: string }>();
   const text = captionsText(cues);
   useEffect(() => {
     if (text === '') return;
     const url = URL.createObjectURL(new Blob([text], { type: 'text/vtt' }));
-    // The address exists only once the browser made it.
+    // The address is known only after the browser made it.
     setMade({ text, url });
     return () => {
       URL.revokeObjectURL(url);

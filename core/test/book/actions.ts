@@ -5,7 +5,7 @@ import type { Judged } from '../../condition/judged.js';
 import { isBelly, isRepairable, isRootOrDeposit, methodsOf, type Duty } from './duties.js';
 import { aloneCost, mayPit, meets, outsideOf, pitReach, type BookCell, type BookLine } from './ground.js';
 
-/** One action that the rules allow between two boundaries, and its raw cost without hole and insertion. */
+/** One action the rules allow between two boundaries, and its raw cost without excavation and insertion. */
 export interface BookAction {
   readonly from: number;
   readonly to: number;
@@ -13,7 +13,7 @@ export interface BookAction {
   readonly cost: number;
   readonly exposed: boolean;
   readonly viaAccess: boolean;
-  /** Whether a launch pit may stand at each end of a liner: not on what it is to cure. */
+  /** Whether a launch pit may be at each end of a liner: not on something it has to cure. */
   readonly mayPit: { readonly from: boolean; readonly to: boolean };
   /** It has pits of its own between its ends. */
   readonly pitsInside: boolean;
@@ -77,7 +77,7 @@ type Tried = Pick<BookAction, 'method' | 'cost'> & Partial<BookAction>;
 const cutable = ({ cutAt }: BookLine, start: number, end: number) =>
   cutAt.from[start] === 1 && cutAt.to[end] === 1;
 
-/** What a point inside new pipe costs there: its fitting, and joining a branch again. */
+/** Cost of a point inside new pipe: its fitting, and reconnecting a branch. */
 function fitting({ prices }: BookLine, { point }: BookPoint): number {
   const each = prices.fitting_each;
   switch (point.kind) {
@@ -109,11 +109,11 @@ function couplings({ cells, line }: Stretch): number {
   return each(cells[0]) + each(cells[cells.length - 1]);
 }
 
-/** New pipe falls enough over [a, b], and takes these sags whole: §9. */
+/** New pipe has enough fall over [a, b] and covers these bellies completely: §9. */
 export function toGrade({ model, rules }: BookLine, a: number, b: number, sags: readonly Judged[]): boolean {
   if (sags.length === 0) return false;
   if (sags.some(({ place }) => a > place.from_ft + 2e-6 || b < place.to_ft - 2e-6)) return false;
-  // With fewer than two depths nobody knows the fall.
+  // With fewer than two depths the fall is unknown.
   if (!model.profile.graded) return true;
   const under = model.pipes.filter((pipe) => pipe.to_ft > a + 1e-9 && pipe.from_ft < b - 1e-9);
   const least = Math.max(0, ...under.map(({ diameter_in }) => leastSlope(diameter_in, rules)));
@@ -146,14 +146,14 @@ function digs(stretch: Stretch, duties: readonly Duty[]): Tried[] {
     const rehung = feet(cells, (cell) =>
       cell.surface === 'crawl-space' ? prices.rehang_per_ft - pipeRate(line, cell.bore) : 0,
     );
-    // Pipe that is only hung again is not cut.
+    // Pipe that is only rehung is not cut.
     const uncut = exposed ? couplings(stretch) : 0;
     tried.push({ method: 'regrade', cost: laid + rehung - uncut, exposed });
   }
   return tried;
 }
 
-/** Every foot under a building lies within reach of open ground in the same dig. */
+/** Every foot under a building is within reach of open ground in the same dig. */
 function handReached(cells: readonly BookCell[], reach: number): boolean {
   return cells.every((cell, i) => {
     if (cell.surface !== 'building' || cell.noDig) return true;
@@ -219,7 +219,7 @@ function liners(
 const stopsLiner = ({ ours, seen, findings, thickness }: BookCell) =>
   !ours || !seen || thickness > 0.236 + 1e-9 || findings.some(({ stopsLiner: stops }) => stops !== undefined);
 
-/** A launch pit at an end stands on nothing that the liner is to cure. */
+/** A launch pit at an end stands on nothing the liner has to cure. */
 function pitIsClear(line: BookLine, duties: readonly Duty[], index: number, a: number, b: number): boolean {
   const { from, to } = pitReach(line, index);
   const bad = line.findings.filter(
@@ -229,7 +229,7 @@ function pitIsClear(line: BookLine, duties: readonly Duty[], index: number, a: n
   return places.every((place) => Math.min(place.to_ft, to, b) - Math.max(place.from_ft, from, a) <= 0.01);
 }
 
-/** A sectional liner gets from this access to [a, b]: near enough, and along pipe that a liner could pass. */
+/** A sectional liner gets from this access point to [a, b]: close enough, and along pipe a liner could pass. */
 function isPushed(line: BookLine, point: BookPoint, a: number, b: number, bore: number): boolean {
   const x = point.at.station_ft;
   const ways = [
@@ -253,7 +253,7 @@ function isPushed(line: BookLine, point: BookPoint, a: number, b: number, bore: 
   });
 }
 
-/** A manhole, or a cleanout of ours that can be put in order and is as wide as the bore, that faces the way it goes. */
+/** A manhole, or a usable or repairable cleanout of ours as large as the bore, facing the right way. */
 export function letsIn(
   { model }: BookLine,
   { point }: BookPoint,
@@ -297,7 +297,7 @@ function bursts({ line, a, b, cells, points }: Stretch, [start, end]: readonly [
   return Number.isFinite(cost) ? [{ method: 'burst', cost, pitsInside: pits.length > 0 }] : [];
 }
 
-/** A pit for each branch and cleanout between the reach of the pits at the ends; undefined where one would crowd them. */
+/** A pit for each branch and cleanout between the reach of the end pits; undefined where one would crowd them. */
 function pitsAlong(
   line: BookLine,
   joined: readonly BookPoint[],

@@ -15,7 +15,7 @@ import {
 } from './ground.js';
 import { rateForBore } from '../../job/prices-schema.js';
 
-/** What leaving things would carry: §5. */
+/** Expected future cost of leaving things: §5. */
 export interface BookCarried {
   readonly yearly: number;
   readonly looks: number;
@@ -79,7 +79,7 @@ const ends = (line: BookLine, { from, to }: BookAction) => {
   return { start, end, a: line.breaks[start] ?? 0, b: line.breaks[end] ?? 0 };
 };
 
-/** What each action that cures a finding by itself would cost, hole, insertion and setting up included. */
+/** Cost of each action that cures a finding alone, with excavation, insertion and mobilization. */
 function aloneCosts(line: BookLine, finding: Judged, actions: readonly BookAction[]): number[] {
   const { place } = finding;
   return actions.flatMap((action) => {
@@ -114,7 +114,7 @@ function holesAlone(line: BookLine, action: BookAction): number {
   const byHand = line.cells.some((cell) => isClosed(cell) && meets({ from_ft: a, to_ft: b }, cell.a, cell.b));
   return Math.min(
     ...holds4.map((held) => {
-      // Sides that slope would undermine what is dug into by hand.
+      // Sides whose slope would undermine ground dug by hand.
       if (held === 'slope' && byHand) return Infinity;
       const { cost, public_ft, stands } = dug(line, Math.min(from, a), Math.max(to, b), 'dig', held);
       const up = endCost(line, from, 'downstream', 'dig', held);
@@ -125,7 +125,7 @@ function holesAlone(line: BookLine, action: BookAction): number {
   );
 }
 
-/** A liner goes in at this boundary without a pit. */
+/** A liner can be inserted at this boundary without a pit. */
 export function insertable(line: BookLine, boundary: number, goes: 'upstream' | 'downstream'): boolean {
   const index = line.boundaries[boundary] ?? 0;
   const x = line.breaks[index] ?? 0;
@@ -144,7 +144,7 @@ export function closing({ cells, prices, rules }: BookLine, index: number): numb
   );
 }
 
-/** What an action takes off what is carried. */
+/** What an action takes off the expected future cost. */
 export function creditFor(line: BookLine, { left }: BookCarried, action: BookAction): number {
   const { a, b } = ends(line, action);
   return sum(

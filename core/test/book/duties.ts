@@ -9,7 +9,7 @@ export interface Duty {
   readonly methods: readonly Method[];
   readonly findings: readonly Judged[];
   readonly toGrade: boolean;
-  /** All of it lies in one action. */
+  /** All of it must be in one action. */
   readonly whole: boolean;
 }
 
@@ -67,7 +67,7 @@ const duty = (findings: readonly Judged[], at: { from_ft: number; to_ft: number 
     findings.some((each) => isBelly(each) || each.placed.to_ft - each.placed.from_ft <= 10),
 });
 
-/** So many places to watch or worse within so many feet are one repair, from the first to the last. */
+/** This many places of grade watch or worse within this many feet are one repair, from the first to the last. */
 function crowded({ rules }: BookLine, binding: readonly Judged[]): Duty[] {
   const counted = binding.filter(
     (each) => each.grade >= 2 && each.measured && !isRootOrDeposit(each) && methodsOf(each).includes('spot'),
@@ -82,7 +82,7 @@ function crowded({ rules }: BookLine, binding: readonly Judged[]): Duty[] {
   });
 }
 
-/** Renew: every longest stretch of old pipe that holds anything to watch or worse. */
+/** Renew: every longest stretch of old pipe with anything of grade watch or worse. */
 function oldRuns({ model }: BookLine, binding: readonly Judged[]): Duty[] {
   const pipes = model.pipes.filter(({ material }) => isOldPipe(material));
   const starts = pipes.filter(({ from_ft }) => !pipes.some(({ to_ft }) => Math.abs(to_ft - from_ft) < 1e-9));
@@ -99,7 +99,7 @@ function oldRuns({ model }: BookLine, binding: readonly Judged[]): Duty[] {
   });
 }
 
-/** What of a stretch is not public. */
+/** The part of a stretch outside public ground. */
 function privateParts<T extends { from_ft: number; to_ft: number }>({ model }: BookLine, each: T): T[] {
   const cuts = model.owners
     .filter(({ owner }) => owner === 'public')

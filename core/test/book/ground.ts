@@ -6,9 +6,9 @@ import type { LineModel } from '../../line/model.js';
 import { linerThickness } from '../../liner/thickness.js';
 
 /**
- * A line by the book: the rules and prices of calculations §3 to §10 written again, as plainly as they can be said, for
- * the general solver that the product is held against. Of the product it takes where things lie, what they are graded,
- * where an action may end, and a liner's thickness: each is tested against outside values elsewhere.
+ * A line by the book: the rules and prices of calculations §3 to §10 written again as plainly as possible, for the
+ * general solver that the product is compared with. From the product it takes locations, grades, where an action may
+ * end, and a liner's thickness: each of those is tested against outside values elsewhere.
  */
 export interface BookLine {
   readonly model: LineModel;
@@ -41,7 +41,7 @@ export interface BookCell {
   readonly soil: string;
   /** A utility crosses within 2 ft. */
   readonly crossed: boolean;
-  /** Iron whose scale is to be taken off. */
+  /** Iron that needs descaling. */
   readonly descale: boolean;
   readonly thickness: number;
   readonly findings: readonly Judged[];
@@ -117,15 +117,15 @@ export const outsideOf = (material: string, bore: number): number => outside[mat
 
 export type Width = 'dig' | 'launch' | 'burst';
 
-/** How a hole is held, over all of it: §10 and §14. */
+/** Protection of an excavation: §10 and §14. */
 export const holds4 = ['none', 'slope', 'shore', 'shield'] as const;
 export type Held = (typeof holds4)[number];
 
-/** How deep a hole may prove to be: a located depth is good to so many percent. */
+/** Possible depth of an excavation: a located depth has a percentage tolerance. */
 const reachOf = (cell: BookCell, { rules }: BookLine) =>
   cell.invert * (1 + rules.depthMargin_percent / 100) + 4 / 12;
 
-/** Whether a hole held like this may lie in a cell. */
+/** Whether an excavation with this protection may be in a cell. */
 export function mayHold(cell: BookCell, held: Held, line: BookLine): boolean {
   if (held === 'none') return reachOf(cell, line) < 5 || cell.soil === 'rock';
   if (held === 'slope') return !isClosed(cell) && !paved.includes(cell.surface) && cell.owner !== 'neighbour';
@@ -162,7 +162,10 @@ export function excavation(
   };
 }
 
-/** Raw cost and public feet of a hole between two stations, without its ends; undefined where it cannot be held so. */
+/**
+ * Raw cost and public feet of an excavation between two stations, without its ends; undefined where this protection is
+ * not possible.
+ */
 export function dug(
   line: BookLine,
   from: number,
@@ -181,7 +184,9 @@ export function dug(
   return { cost, public_ft, stands };
 }
 
-/** Raw cost of one end of a hole; `side` is where the hole lies. Undefined where a slope may not run out there. */
+/**
+ * Raw cost of one end of an excavation; `side` is the side it lies on. Undefined where a slope may not extend there.
+ */
 export function endCost(
   line: BookLine,
   x: number,
@@ -204,7 +209,7 @@ export function endCost(
   return excavation(cell, width, held, line).end;
 }
 
-/** The cheapest way to hold a hole that nothing else shares, its permit included; infinite where none can stand. */
+/** The cheapest protection of an excavation that shares nothing, with its permit; infinite where none is possible. */
 export function aloneCost(line: BookLine, from: number, to: number, width: Width): number {
   return Math.min(
     ...holds4.map((held) => {
@@ -217,14 +222,17 @@ export function aloneCost(line: BookLine, from: number, to: number, width: Width
   );
 }
 
-/** A hole over new pipe that starts (or ends) at a break: a foot and its ± beyond, but not into closed ground. */
+/**
+ * The excavation for new pipe that starts (or ends) at a break: a foot and its ± beyond, but not into ground off
+ * limits.
+ */
 export function digEnd(line: BookLine, index: number, goes: 'upstream' | 'downstream'): number {
   const { breaks, cells, plusMinus } = line;
   const step = goes === 'upstream' ? -1 : 1;
   const beside = (i: number, way: number) => cells[way < 0 ? i - 1 : i];
   const closed = (cell: BookCell | undefined) => cell !== undefined && isClosed(cell);
   let at = index;
-  // Under a building the hole begins where the building ends.
+  // Under a building the excavation begins where the building ends.
   while (closed(beside(at, -step))) at -= step;
   if (at !== index) return breaks[at] ?? 0;
   const own = goes === 'upstream' ? plusMinus.from : plusMinus.to;
@@ -239,7 +247,7 @@ export interface BookPit {
   readonly to: number;
 }
 
-/** Where a pit about a break would lie: 4 ft and its ± either side, moved inside the line. */
+/** Extent of a pit at a break: 4 ft and its ± either side, shifted to stay inside the line. */
 export function pitReach({ breaks, plusMinus }: BookLine, index: number): BookPit {
   const [first, last] = [breaks[0] ?? 0, breaks[breaks.length - 1] ?? 0];
   const x = breaks[index] ?? 0;
@@ -250,20 +258,22 @@ export function pitReach({ breaks, plusMinus }: BookLine, index: number): BookPi
   };
 }
 
-/** Nobody digs a pit under a building, in no-dig ground, or where we do not act. */
+/** No pit is dug under a building, in no-dig ground, or outside ground we work in. */
 export const mayPit = ({ cells }: BookLine, { from, to }: BookPit): boolean =>
   !cells.some(
     (cell) =>
       (cell.surface === 'building' || cell.noDig || !cell.ours) && cell.a < to - 1e-9 && cell.b > from + 1e-9,
   );
 
-/** A pit at a break; none where nobody may dig. */
+/** A pit at a break; none where it cannot be dug. */
 export function pitAt(line: BookLine, index: number): BookPit | undefined {
   const reach = pitReach(line, index);
   return mayPit(line, reach) ? reach : undefined;
 }
 
-/** Whether a hole that ends at one break and one that begins at another are two, by the furthest that either may reach. */
+/**
+ * Whether an excavation ending at one break and one beginning at another stay separate, at the farthest reach of both.
+ */
 export function areApart(line: BookLine, ended: number, begins: number): boolean {
   const to = Math.max(digEnd(line, ended, 'downstream'), pitAt(line, ended)?.to ?? -Infinity);
   const from = Math.min(digEnd(line, begins, 'upstream'), pitAt(line, begins)?.from ?? Infinity);

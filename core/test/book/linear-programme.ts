@@ -1,9 +1,9 @@
-/** A mixed binary programme being written, in the LP format that HiGHS reads. */
+/** A mixed binary program in the LP format that HiGHS reads. */
 export interface Programme {
   /** Adds to the cost of a binary variable, and names it. */
   use(name: string, cost: number): string;
   constant(cost: number): void;
-  /** ` + a + b`, or with the sign given. */
+  /** ` + a + b`, or with the given sign. */
   sum(names: readonly string[], sign?: '+' | '-'): string;
   /** ` + 2 a + 3 b`. */
   weigh(all: readonly (readonly [string, number])[]): string;
@@ -21,7 +21,7 @@ export function linearProgramme(): Programme {
   let constant = 0;
   let aimed: ReadonlyMap<string, number> | undefined;
   const add = (left: string, relation: string, right: number) => {
-    // A sum of nothing is still a constraint: it may be what makes the whole impossible.
+    // An empty sum is still a constraint: it may be what makes the problem infeasible.
     const sum = left.trim().replace(/^\+ /, '') || '0 one';
     constraints.push(` c${constraints.length}: ${sum} ${relation} ${right}`);
   };

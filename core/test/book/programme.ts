@@ -28,16 +28,17 @@ export interface BookPin {
   readonly split?: boolean | undefined;
 }
 
-/** First the feet that must be cured and are not, then money with no more of them. */
+/** First the feet that must be cured and are not, then the least money among those. */
 export type Aim = { readonly least: 'uncured' } | { readonly least: 'money'; readonly uncured_ft: number };
 
-/** The switch that a method is set up for; a hyphen would be a minus. */
+/** The switch for mobilizing a method; a hyphen would read as a minus. */
 const setting = (method: Method) => `M_${method.replace('-', '')}`;
 const setUp: readonly Method[] = ['clean', 'spot', 'line', 'short-line', 'open-cut', 'burst', 'regrade'];
 
 /**
- * The scope of a job as an integer programme in LP format: a unit of flow along the boundaries of each line, holes as open
- * or closed over each piece between boundaries, pits and permits as events, mobilisation and root joints as switches.
+ * The scope of a job as an integer program in LP format: a unit of flow along the boundaries of each line, excavations
+ * open or closed over each piece between boundaries, pits and permits as events, mobilization and root joints as
+ * switches.
  */
 export function integerProgramme(
   tracks: readonly Track[],
@@ -60,7 +61,7 @@ export function integerProgramme(
   return programme.text();
 }
 
-/** Everything but what is taken from the product is worked out anew. */
+/** Everything not taken from the product is computed again. */
 export function bookOf({
   model,
   condition,
@@ -102,7 +103,7 @@ interface Meeting {
   readonly linesInto: string[];
   readonly shortsOut: string[];
   readonly shortsInto: string[];
-  /** What wants a pit here, and what wants to be served here by anything but a pit. */
+  /** What needs a pit here, and what needs to be served here by anything but a pit. */
   readonly wants: string[];
   readonly wantsServed: string[];
   /** Digs that need a hole over the piece that follows. */
@@ -119,9 +120,9 @@ interface Writing {
   readonly last: number;
   readonly at: Meeting[];
   readonly permit: number;
-  /** Gaps with the feet in them that must be cured and are not. */
+  /** Gaps with their feet that must be cured and are not. */
   readonly uncured: (readonly [string, number])[];
-  /** Events at each boundary that end a hole there, and that begin one. */
+  /** Events at each boundary that end an excavation there, and that begin one. */
   readonly ending: string[][];
   readonly beginning: string[][];
 }
@@ -173,7 +174,7 @@ function lineOf(
   writeApart(writing);
 }
 
-/** No hole begins too near to where one ended. */
+/** No excavation begins too close to another's end. */
 function writeApart({ p, line, last, ending, beginning }: Writing): void {
   const fine = (b: number) => line.boundaries[b] ?? 0;
   for (let b = 0; b < last; b++) {
@@ -197,11 +198,11 @@ const pinned = ({ pins }: Writing, cell: { a: number; b: number }, method: Metho
 interface GapCell {
   readonly leave: boolean;
   readonly clean: boolean;
-  /** It must be cured, and a gap leaves it so. */
+  /** It must be cured, and a gap leaves it uncured. */
   readonly uncured: boolean;
   readonly cutBack: number;
   readonly old: boolean;
-  /** Nothing could be done here, whatever is left. */
+  /** No method could do anything here. */
   readonly excused: boolean;
   readonly rooted: boolean;
   readonly a: number;
@@ -238,7 +239,7 @@ function gapCells(writing: Writing, { cure, clean }: ReturnType<typeof dutiesOf>
   });
 }
 
-/** A run of old pipe at one end of what is left beside an action, as far as it goes, is too short. */
+/** A run of old pipe at one end of what is left beside an action is too short. */
 function isStub(inside: readonly GapCell[], least: number): boolean {
   const end = inside.findIndex(({ old }) => !old);
   const run = end < 0 ? inside : inside.slice(0, end);
@@ -277,11 +278,11 @@ function writeGaps(writing: Writing, duties: ReturnType<typeof dutiesOf>, roots:
   }
 }
 
-/** Feet to a hundredth, as the product counts what is left uncured. */
+/** Feet to a hundredth, as the product counts uncured feet. */
 const hundredths = ({ a, b }: GapCell) => Math.max(1, Math.round((b - a) * 100)) / 100;
 
 /**
- * Cleaning visits: one at most, from a way in to everything from one place to another that is cleaned. For each place, by
+ * Cleaning visits: at most one, from an insertion point to everything between two cleaned places. For each place, by
  * its cells, the visits that reach it.
  */
 function writeVisits(writing: Writing, judged: readonly GapCell[]) {
@@ -306,7 +307,7 @@ function writeVisits(writing: Writing, judged: readonly GapCell[]) {
   return places;
 }
 
-/** From the cheapest way in that takes the tool; where none does, from where the camera went in. */
+/** From the cheapest access point that takes the tool; where none does, from the camera's. */
 function visitCost(line: BookLine, low: number, high: number): number {
   const { model, cells, rules } = line;
   const used = model.line.runs.map(({ access }) => access);
@@ -377,7 +378,7 @@ function nearestBoundary(writing: Writing, x: number): number {
   return away.indexOf(Math.min(...away));
 }
 
-/** One unit flows from the first boundary to the last; a whole gap is one, and two digs never touch. */
+/** One unit flows from the first boundary to the last; a whole gap is one arc, and two digs never touch. */
 function writeFlow({ p, at, last }: Writing): void {
   p.equal(p.sum(at[0]?.out ?? []), 1);
   p.equal(p.sum(at[last]?.into ?? []), 1);
@@ -397,11 +398,14 @@ function writeFlow({ p, at, last }: Writing): void {
   }
 }
 
-/** The sum of the ways a hole may be open over a piece. */
+/** The sum over protections of an excavation open over a piece. */
 const opened = ({ L }: Pick<Writing, 'L'>, piece: number): string =>
   holds4.map((held) => ` + ${L}o${held}_${piece}`).join('');
 
-/** Holes open over each piece between two boundaries, each held one way, and their permits: one a hole. */
+/**
+ * Excavations open over each piece between two boundaries, each with one protection, and their permits: one per
+ * excavation.
+ */
 function writeHoles(writing: Writing): void {
   const { p, line, L, factor, last, at, permit } = writing;
   for (let piece = 0; piece < last; piece++) {
@@ -425,12 +429,12 @@ function writeHoles(writing: Writing): void {
     if (public_ft > 1e-6) p.least(`${paid}${minus}`, 0);
     const rise = p.use(`${L}r_${piece}`, permit);
     p.least(piece === 0 ? `${rise} - ${paid}` : `${rise} - ${paid} + ${L}p_${piece - 1}`, 0);
-    // One hole stays paid: where both pieces are open they are the same hole.
+    // A permit stays paid: where both pieces are open they are the same excavation.
     if (piece > 0) p.least(`${paid} - ${L}p_${piece - 1}${minus}`, -1);
   }
 }
 
-/** What begins, ends or stands alone at one boundary. */
+/** Events at one boundary. */
 interface Events {
   readonly opens: Record<Held, string[]>;
   readonly closes: Record<Held, string[]>;
@@ -438,7 +442,7 @@ interface Events {
 }
 const byHeld = (): Record<Held, string[]> => ({ none: [], slope: [], shore: [], shield: [] });
 
-/** Events at one boundary: a hole opened or closed by a dig or a pit, or a pit alone. */
+/** Events at one boundary: an excavation opened or closed by a dig or a pit, or a pit alone. */
 function writeBoundary(writing: Writing, b: number): void {
   const { p, L, last, at, ending, beginning } = writing;
   const here = at[b];
@@ -471,12 +475,12 @@ function writeBoundary(writing: Writing, b: number): void {
   for (const want of here.wants) p.most(`${want}${p.sum([...served, ...pits], '-')}`, 0);
   for (const want of here.wantsServed) {
     p.most(`${want}${p.sum(served, '-')}`, 0);
-    // Nothing that a pit would stand on is served by somebody else's.
+    // What a pit must not stand on is not served by another's pit.
     if (pits.length > 0) p.most(p.sum([want, ...pits]), 1);
   }
 }
 
-/** A dig that starts or ends here opens or closes its hole, with room to work. */
+/** A dig that starts or ends here opens or closes its excavation, with working room. */
 function digEvents(
   { p, line, L, factor, at }: Writing,
   b: number,
@@ -498,7 +502,7 @@ function digEvents(
   return [name];
 }
 
-/** A pit at one boundary as it would be held one way: what each half costs, and what it is wider than a trench by. */
+/** A pit at one boundary with one protection: the cost of each half, and its extra over a trench. */
 function pitHeld({ line }: Writing, pit: { from: number; to: number }, x: number, width: Width, held: Held) {
   const [up, down] = [dug(line, pit.from, x, width, held), dug(line, x, pit.to, width, held)];
   const [upEnd, downEnd] = [
