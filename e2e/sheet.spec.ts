@@ -378,8 +378,8 @@ test('zoomed, explained, charted, saved and printed; readable in light and dark'
 test('a gas line through the sewer is warned of before anything else, and its place is left to its owner', async ({
   page,
 }) => {
-  const { url } = await startServer('demo');
-  await page.goto(`${url}/jobs/${jobId}/log`);
+  const server = await startServer('demo');
+  await page.goto(`${server.url}/jobs/${jobId}/log`);
   await page.getByLabel(/What the camera shows/).click();
   await say(page, '45 gas line through the pipe');
   await expect(page.getByText(/no cutter, no jetter/).first()).toBeVisible();
@@ -387,4 +387,5 @@ test('a gas line through the sewer is warned of before anything else, and its pl
   await expect(page.getByLabel('Reason').getByText(/^At 4\d\.\d ft: a utility runs through/)).toBeVisible();
   await expect(page.getByRole('img', { name: /by others/ })).toBeVisible();
   await expect(page.getByTestId('totals')).toContainText('have the owner of the utility in the pipe come');
+  await server.stop();
 });

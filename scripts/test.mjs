@@ -82,15 +82,19 @@ function count(name, status, report, read) {
   }
 }
 
-/** Debian's Chromium, installed if missing and permitted. */
+/**
+ * Debian's Chromium, installed if missing and permitted. The headless shell, of the same source package, draws no browser
+ * window around each page, which takes a tenth of the tests' time.
+ */
 function findChromium() {
-  const known = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
-    (path) => path && existsSync(path),
-  );
-  if (known) return known;
-  if (!aptInstall('chromium'))
-    throw new Error('Chromium is missing and could not be installed: apt-get install chromium');
-  return '/usr/bin/chromium';
+  const shell = '/usr/bin/chromium-headless-shell';
+  const known = () =>
+    [process.env.CHROMIUM, shell, '/usr/bin/chromium'].find((path) => path && existsSync(path));
+  if (known() !== shell && !process.env.CHROMIUM) aptInstall('chromium-headless-shell');
+  if (!known()) aptInstall('chromium');
+  const found = known();
+  if (!found) throw new Error('Chromium is missing and could not be installed: apt-get install chromium');
+  return found;
 }
 
 /** Debian's PostgreSQL server, which the tests start themselves; without one the store is tested on PGlite alone. */

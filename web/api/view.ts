@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { proxy, wrap } from 'comlink';
+import { wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { markOf } from '../../core/job/mark.js';
 import type { Job } from '../../core/job/schema.js';
@@ -7,15 +7,20 @@ import type { JobView, ScopedView } from '../../core/views/job-view.js';
 import type { KeptView } from '../../core/views/kept-view.js';
 import { asError } from './client';
 import { program, useKeepView, useKeptViews } from './kept-views';
+import { viewsFrom } from './view-deltas';
 import type { ScopeWorker } from './view.worker';
 
 /** The single entry point for work done outside the page's thread: everything longer than a frame goes through it. */
 const workerNamed = (name: string) =>
   wrap<ScopeWorker>(new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name }));
 export const worker = workerNamed('scope');
+const views = viewsFrom(worker);
 /** Pins being dragged do not wait for runners-up: they are tried in a second worker, started when needed. */
 let bench: ReturnType<typeof workerNamed> | undefined;
 export const benchWorker = () => (bench ??= workerNamed('bench'));
+
+/** A cached view crosses to the worker once the page that was opened with it is idle, ms. */
+const afterOpening_ms = 1000;
 
 /** The current view of a job. */
 export interface Shown {
@@ -47,13 +52,13 @@ interface WorkedOut {
  */
 export function useView(id: string, job: Job | undefined, open: boolean): Shown {
   const mark = useMemo(() => job && markOf(job), [job]);
-  const { views, settled } = useKeptViews(id, open);
-  const known = views.find((kept) => kept.mark === mark);
+  const { views: keptViews, settled } = useKeptViews(id, open);
+  const known = keptViews.find((kept) => kept.mark === mark);
   const [worked, setWorked] = useState<WorkedOut>();
   const [failed, setFailed] = useState<{ readonly mark: string; readonly error: Error }>();
   const keep = useKeepView(id);
   const last = worked?.id === id ? worked : undefined;
-  const before = views[0];
+  const before = keptViews[0];
   const toDo = job !== undefined && mark !== undefined && settled && !known;
   useEffect(() => {
     if (!toDo) return undefined;
@@ -68,7 +73,7 @@ export function useView(id: string, job: Job | undefined, open: boolean): Shown 
       });
       if (scope?.complete) keep({ mark, program, view: { lines, scope } });
     };
-    worker.workOut(job, proxy(show)).catch((error: unknown) => {
+    views.workOut(job, show).catch((error: unknown) => {
       if (wanted) setFailed({ mark, error: asError(error) });
     });
     return () => {
@@ -79,7 +84,14 @@ export function useView(id: string, job: Job | undefined, open: boolean): Shown 
   }, [id, mark, toDo]);
   useEffect(() => {
     // What is shown now stays until the next change is computed.
-    if (known) setWorked({ id, mark: known.mark, ...known.view, scopeMark: known.mark });
+    if (!known) return undefined;
+    setWorked({ id, mark: known.mark, ...known.view, scopeMark: known.mark });
+    const idle = setTimeout(() => {
+      views.startFrom(known.view);
+    }, afterOpening_ms);
+    return () => {
+      clearTimeout(idle);
+    };
   }, [id, known]);
   const error = failed && failed.mark === mark ? failed.error : null;
   if (known) return { ...shownOf(known), error, caughtUp: true, complete: true };

@@ -6,16 +6,32 @@ import { offerOf } from '../../core/offer/offer.js';
 import { afterOf } from '../../core/compare/after.js';
 import { upkeepOf } from '../../core/upkeep/upkeep.js';
 import { practiceResult } from '../../core/practice/practice.js';
+import { deltaOf } from '../../core/views/delta.js';
 import { viewSteps, type JobView } from '../../core/views/job-view.js';
 import { benchOf, trialOf, type Bench } from '../../core/views/trial.js';
 import { breakEvens } from '../../core/explain/break-even.js';
 import { readyJob } from '../../core/solve/ready.js';
+import type { ViewDelta } from './view-deltas';
 
 /** The job that pins are tried on, sent to the worker once and not with every pointer move. */
 let onBench: { readonly key: string; readonly bench: Bench } | undefined;
 
 /** Number of the newest view requested: work on an older one is abandoned. */
 let newest = 0;
+
+/** The last view told or started from, which the page has too, and the number of that start. */
+let told: JobView = { lines: [], scope: undefined };
+let start = 0;
+let tell: ((number: number, from: number, step: ViewDelta) => unknown) | undefined;
+
+function tellStep(number: number, { lines, scope }: JobView): void {
+  const step = {
+    lines: deltaOf(told.lines, lines),
+    scope: scope && { delta: deltaOf(told.scope, scope) },
+  };
+  told = { lines, scope: scope ?? told.scope };
+  void tell?.(number, start, step);
+}
 
 /** Lets messages sent to this worker in the meantime come in. */
 const otherMessages = () =>
@@ -28,12 +44,12 @@ const otherMessages = () =>
     port2.postMessage(undefined);
   });
 
-/** Computes the view of a job in steps and shows each; ends early where another one is requested. */
-async function workOut(job: Job, show: (view: JobView) => unknown): Promise<void> {
-  const mine = ++newest;
+/** Computes the view of a job in steps and tells each; ends early where another one is requested. */
+async function workOut(number: number, job: Job): Promise<void> {
+  newest = number;
   const steps = viewSteps(job);
-  for (let next = steps.next(); mine === newest; next = steps.next()) {
-    if (next.value) void show(next.value);
+  for (let next = steps.next(); number === newest; next = steps.next()) {
+    if (next.value) tellStep(number, next.value);
     if (next.done) return;
     await otherMessages();
   }
@@ -43,6 +59,13 @@ async function workOut(job: Job, show: (view: JobView) => unknown): Promise<void
 const linesOf = (job: Job): JobView['lines'] => viewSteps(job).next().value?.lines ?? [];
 
 const worker = {
+  onStep: (listener: NonNullable<typeof tell>) => {
+    tell = listener;
+  },
+  startFrom: (from: number, view: JobView) => {
+    start = from;
+    told = view;
+  },
   workOut,
   linesOf,
   offerOf,

@@ -1,14 +1,25 @@
 import { useState } from 'react';
 
+interface Stop {
+  readonly tabIndex: 0 | -1;
+  readonly 'data-rove': string;
+}
+const stops = new Map<string, Stop>();
+
+/** The same object each time, so that of a row only the two things change between which the tab stop moves. */
+function stopOf(rove: string, isActive: boolean): Stop {
+  const key = `${rove} ${isActive}`;
+  const stop = stops.get(key) ?? { tabIndex: isActive ? 0 : -1, 'data-rove': rove };
+  stops.set(key, stop);
+  return stop;
+}
+
 /** One tab stop for a row of things; arrow keys move along it. */
 export function useRoving(name: string, count: number) {
   const [at, setAt] = useState(0);
   const active = Math.min(at, Math.max(0, count - 1));
   return {
-    item: (index: number) => ({
-      tabIndex: index === active ? 0 : -1,
-      'data-rove': `${name} ${index}`,
-    }),
+    item: (index: number) => stopOf(`${name} ${index}`, index === active),
     // The row handles the keys for all its things, so that they need not be rendered again.
     row: {
       onFocus: (event: React.FocusEvent) => {

@@ -97,12 +97,19 @@ export function LogTable({ rows, ...hand }: Props) {
           </Head>
         </tr>
       </chakra.thead>
-      <tbody>
-        {rows.map((row) => (
-          <LogRow key={row.key} row={row} points={hand.line.points} acts={acts} />
-        ))}
-      </tbody>
+      <Rows rows={rows} points={hand.line.points} acts={acts} />
     </Table>
+  );
+}
+
+/** Its own component: while the rows stay the same, none of them has to be compared. */
+function Rows({ rows, ...same }: { rows: readonly RowView[]; points: Line['points']; acts: RowActs }) {
+  return (
+    <tbody>
+      {rows.map((row) => (
+        <LogRow key={row.key} row={row} {...same} />
+      ))}
+    </tbody>
   );
 }
 

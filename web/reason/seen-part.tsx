@@ -28,11 +28,16 @@ export function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
       (each.grade > 0 || each.id === finding),
   );
   if (inside.length === 0) return null;
-  const runNames = Object.fromEntries(line.runs.map((run) => [run.id, runName(run)]));
+  const names = Object.fromEntries(line.runs.map((run) => [run.id, runName(run)]));
   return (
     <Part title="Seen">
       {inside.map((each) => (
-        <Seen key={each.id} finding={each} runNames={runNames} marked={each.id === finding} />
+        <Seen
+          key={each.id}
+          finding={each}
+          runNames={each.readings.map(({ run }) => names[run] ?? runName({ id: run })).join('\n')}
+          marked={each.id === finding}
+        />
       ))}
     </Part>
   );
@@ -40,12 +45,14 @@ export function SeenPart({ bar, finding, lineView, line }: SeenPartProps) {
 
 interface SeenProps {
   readonly finding: FindingView;
-  readonly runNames: Readonly<Record<string, string>>;
+  /** Name of the run of each reading, a line each. */
+  readonly runNames: string;
   readonly marked: boolean;
 }
 
 const Seen = memo(({ finding, runNames, marked }: SeenProps) => {
   const judged = finding.entry.kind === 'finding' ? finding.entry.judged : undefined;
+  const names = runNames.split('\n');
   return (
     <Box mb="2" pl="2" borderLeft="3px solid" borderColor={marked ? 'signal' : 'rule'}>
       <Text>
@@ -59,10 +66,9 @@ const Seen = memo(({ finding, runNames, marked }: SeenProps) => {
         </OpenFigure>
         {judged && ` (the table says ${gradeWords[finding.tableGrade]})`}
       </Text>
-      {finding.readings.map((reading) => (
+      {finding.readings.map((reading, i) => (
         <Text key={reading.entry} color="soft" fontSize="13.5px">
-          {runNames[reading.run] ?? runName({ id: reading.run })},{' '}
-          {reading.pass === 'out' ? 'going out' : 'coming back'}, {reading.about ? 'about ' : ''}
+          {names[i]}, {reading.pass === 'out' ? 'going out' : 'coming back'}, {reading.about ? 'about ' : ''}
           {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
           {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
         </Text>

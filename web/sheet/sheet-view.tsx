@@ -16,6 +16,7 @@ import { ReasonPanel } from '../reason/reason-panel';
 import { ownRules } from '../rules/own-rules';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { fileName } from '../controls/save';
+import { useSteady } from '../controls/use-steady';
 import { SidePanel } from '../shell/side-panel';
 import { Faults } from '../shell/trouble';
 import { useNarrow } from '../shell/use-narrow';
@@ -238,15 +239,7 @@ function Section({ desk }: { desk: Desk }) {
     hand.choose(bar);
     setFinding(undefined);
   };
-  if (lineView.to_ft - lineView.from_ft < leastLine_ft) {
-    return (
-      <Text p="6" color="soft">
-        Nothing is known of this line yet. Type the first reading below, or open the camera log.
-      </Text>
-    );
-  }
-  const other = view.scope.ways.find(({ school }) => school === lookedAt)?.bars[line.id];
-  const on = {
+  const on = useSteady({
     station: setAt,
     bar: choose,
     choices: setMenuOn,
@@ -263,7 +256,15 @@ function Section({ desk }: { desk: Desk }) {
     take: hand.take,
     lookAt: setLookedAt,
     line: setLineId,
-  };
+  });
+  if (lineView.to_ft - lineView.from_ft < leastLine_ft) {
+    return (
+      <Text p="6" color="soft">
+        Nothing is known of this line yet. Type the first reading below, or open the camera log.
+      </Text>
+    );
+  }
+  const other = view.scope.ways.find(({ school }) => school === lookedAt)?.bars[line.id];
   return (
     <>
       <Drawing

@@ -1,4 +1,4 @@
-import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig, type SystemContext } from '@chakra-ui/react';
 import { tokens } from './tokens';
 
 /** Warm drafting paper in light, deep slate in dark; one signal color, kept for what must be dug or decided. */
@@ -47,4 +47,25 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultBaseConfig, config);
+/** A pure function of one argument that computes each result once; `known` is a Map, or a WeakMap for objects. */
+const remembering = <F extends (of: never) => unknown>(
+  compute: F,
+  known: { get(of: unknown): unknown; set(of: unknown, result: unknown): unknown },
+): F =>
+  ((of: never) => {
+    let result = known.get(of);
+    if (result === undefined) known.set(of, (result = compute(of)));
+    return result;
+  }) as F;
+
+const built = createSystem(defaultBaseConfig, config);
+
+/**
+ * Chakra builds the recipe of an element again at every render, which also empties that recipe's own cache, and hashes the
+ * name of every prop to tell style from attribute: half the time of a render. Both depend on their argument alone.
+ */
+export const system: SystemContext = {
+  ...built,
+  cva: remembering<SystemContext['cva']>((recipe) => built.cva(recipe), new WeakMap()),
+  isValidProperty: remembering((name: string) => built.isValidProperty(name), new Map()),
+};
