@@ -10,7 +10,7 @@ import { useAfter } from '../api/offer';
 import { worker } from '../api/view';
 import { sayDay } from '../../core/job/days.js';
 import { feet } from '../controls/format';
-import { SidePanel } from '../shell/side-panel';
+import { SidePanel, Split } from '../shell/side-panel';
 import { useJobContext } from '../shell/job-layout';
 import { fileName } from '../controls/save';
 import { SaveButton } from '../controls/save-button';
@@ -18,6 +18,7 @@ import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { WorkingOut } from '../shell/working-out';
 import { RowsTable } from './rows-table';
+import { Alarm, Note, Title } from '../controls/text';
 
 const calendarMonths = 36;
 
@@ -45,7 +46,7 @@ export function AfterView() {
   if (!after) return <WorkingOut />;
   const several = job.lines.length > 1;
   return (
-    <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
+    <Split>
       <Box
         flex="1"
         minWidth={0}
@@ -57,9 +58,9 @@ export function AfterView() {
         role="region"
         aria-label="After the work"
       >
-        <Heading as="h1" fontSize="24px">
+        <Title size="view" as="h1">
           The repair against {job.accepted ? 'what was accepted' : 'the scope as it stands'}
-        </Heading>
+        </Title>
         <RepairState state={repairState(after.repairs)} />
         {after.repairs.map((check) => (
           <Repair key={check.line} check={check} several={several} />
@@ -67,7 +68,7 @@ export function AfterView() {
         <Inspections looks={after.looks} several={several} />
       </Box>
       <Dates after={after} several={several} />
-    </Flex>
+    </Split>
   );
 }
 
@@ -82,9 +83,9 @@ function RepairState({ state }: { state: ReturnType<typeof repairState> }) {
     );
   if (state === 'part')
     return (
-      <Text mt="1" fontWeight={700} color="signalInk" data-testid="repair-state">
+      <Alarm strong mt="1" data-testid="repair-state">
         Not all of it is as it was to be.
-      </Text>
+      </Alarm>
     );
   return null;
 }
@@ -139,20 +140,20 @@ function Dates({ after, several }: { after: After; several: boolean }) {
         ))}
       </Box>
       {after.dues.map((due) => (
-        <Text key={`${due.line} ${due.what}`} color="soft" fontSize="13.5px" mt="2">
+        <Note size="fine" key={`${due.line} ${due.what}`} mt="2">
           {several ? `${due.lineName}: ` : ''}
           {due.why}.
-        </Text>
+        </Note>
       ))}
       <Box mt="3">
         <SaveButton name={`${fileName(job.title)}-upkeep.ics`} make={after.dues.length > 0 && calendar}>
           Upkeep as a calendar file
         </SaveButton>
       </Box>
-      <Text color="soft" fontSize="13.5px" mt="2">
+      <Note size="fine" mt="2">
         Intervals are house rules, under Rates and rules. After a strong earthquake, give its day there: every
         line is due at once.
-      </Text>
+      </Note>
     </SidePanel>
   );
 }
@@ -161,11 +162,7 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
   const { actions, cleaned, elsewhere, looked } = check;
   return (
     <Box mt="3" data-testid={`repair-${check.line}`}>
-      {several && (
-        <Heading as="h2" fontSize="17px">
-          {check.lineName}
-        </Heading>
-      )}
+      {several && <Title size="thing">{check.lineName}</Title>}
       {!looked && (
         <Text borderLeft="5px solid" borderColor="signal" pl="3" my="2">
           There is no post-repair inspection yet. Start a run of the stage “after the repair” in the camera
@@ -196,9 +193,9 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
         </CheckRow>
       ))}
       {elsewhere.length > 0 && (
-        <Text mt="2" color="signalInk" fontWeight={700}>
+        <Alarm strong mt="2">
           Elsewhere: {elsewhere.map(({ what, at_ft }) => `${what} at ${feet(at_ft)} ft`).join('; ')}
-        </Text>
+        </Alarm>
       )}
     </Box>
   );
@@ -246,22 +243,18 @@ function DoneMark({ done, why }: { done: Done; why?: string }) {
       <Text fontWeight={700} color={done === 'done' ? 'ink' : 'signalInk'}>
         {doneWords[done]}
       </Text>
-      {why && (
-        <Text color="soft" fontSize="13.5px">
-          {why}
-        </Text>
-      )}
+      {why && <Note size="fine">{why}</Note>}
     </Box>
   );
 }
 
 const LeftList = ({ left }: { left: RepairCheck['elsewhere'] }) =>
   left.length === 0 ? (
-    <Text color="soft">nothing to fix</Text>
+    <Note>nothing to fix</Note>
   ) : (
-    <Text color="signalInk" fontWeight={700}>
+    <Alarm strong>
       {left.map(({ what, at_ft, grade }) => `${what} at ${feet(at_ft)} ft (${gradeWords[grade]})`).join('; ')}
-    </Text>
+    </Alarm>
   );
 
 function LooksTable({ things }: { things: readonly Compared[] }) {
@@ -302,11 +295,7 @@ function TimelineRow({ moment }: { moment: Moment }) {
         <Text fontWeight={moment.kind === 'due' ? 700 : 400} color={late ? 'signalInk' : undefined}>
           {moment.what}
         </Text>
-        {moment.to !== moment.on && (
-          <Text color="soft" fontSize="13.5px">
-            not later than {sayDay(moment.to)}
-          </Text>
-        )}
+        {moment.to !== moment.on && <Note size="fine">not later than {sayDay(moment.to)}</Note>}
       </Box>
     </Flex>
   );

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { addMonths } from '../../core/job/days.js';
@@ -10,6 +10,7 @@ import { Header, ToJobs } from '../shell/header';
 import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { RowsTable } from './rows-table';
+import { Note, Title } from '../controls/text';
 
 const spans = [
   ['now', 0],
@@ -39,13 +40,13 @@ export function DueView() {
         <ToJobs />
       </Header>
       <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
-        <Heading as="h1" fontSize="30px" lineHeight="1.1">
+        <Title size="page" as="h1">
           What is due
-        </Heading>
-        <Text my="2" color="soft">
+        </Title>
+        <Note my="2">
           Cleaning and inspections of every line, from what its scope left and when it was last cleaned and
           inspected.
-        </Text>
+        </Note>
         <Flex gap="2" wrap="wrap" mb="4" role="radiogroup" aria-label="Due">
           {spans.map(([name]) => (
             <Press
@@ -64,9 +65,9 @@ export function DueView() {
         </Flex>
         {jobs.error && <Faults error={jobs.error} />}
         {waiting > 0 && (
-          <Text role="status" color="soft" mb="2">
+          <Note role="status" mb="2">
             {waiting} {waiting === 1 ? 'job is' : 'jobs are'} still being worked out.
-          </Text>
+          </Note>
         )}
         {jobs.isSuccess && dues.length === 0 && (
           <Text>Nothing is due {span === 'now' || span === 'ever' ? span : `with${span}`}.</Text>
@@ -110,9 +111,9 @@ const DueTable = ({ dues, day }: { dues: readonly DueRow[]; day: string }) => (
       }))}
     />
     {dues.length > mostRows && (
-      <Text color="soft" mt="2">
+      <Note mt="2">
         {mostRows} of {dues.length}, the earliest first.
-      </Text>
+      </Note>
     )}
   </>
 );

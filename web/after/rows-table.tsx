@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { Cell, Head } from '../controls/table';
+import { Cell, Head, RuledRow } from '../controls/table';
 
 /** A plain table; on a phone it scrolls sideways. */
 export function RowsTable({
@@ -24,13 +24,13 @@ export function RowsTable({
         </thead>
         <tbody>
           {rows.map(({ key, cells }) => (
-            <chakra.tr key={key} borderTop="1px solid" borderColor="rule">
+            <RuledRow key={key}>
               {cells.map((cell, i) => (
                 <Cell key={i} py="2">
                   {cell}
                 </Cell>
               ))}
-            </chakra.tr>
+            </RuledRow>
           ))}
         </tbody>
       </chakra.table>

@@ -1,7 +1,7 @@
-import { Text } from '@chakra-ui/react';
 import { useId, type ComponentProps } from 'react';
 import { measureWords, typedNumber } from '../../core/speech/typed-number.js';
 import { LabeledField } from './labeled-field';
+import { Alarm } from './text';
 
 /** Value of a feet field: empty, a number of feet, or text that is not a length of 0 or more. */
 export function typedFeet(text: string): { readonly feet: number | undefined; readonly wrong: boolean } {
@@ -28,9 +28,9 @@ export function FeetField({ value, ...field }: Props) {
         aria-describedby={wrong ? says : undefined}
       />
       {wrong && (
-        <Text id={says} role="alert" color="signalInk" fontSize="13px" mt="1">
+        <Alarm id={says} role="alert" fontSize="13px" mt="1">
           Cannot be read: {measureWords.feet}, not below 0
-        </Text>
+        </Alarm>
       )}
     </div>
   );

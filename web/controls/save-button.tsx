@@ -1,8 +1,8 @@
-import { Text } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { asError } from '../api/client';
 import { Press } from './controls';
 import { save } from './save';
+import { Alarm } from './text';
 
 /** Makes a file and saves it; the code that makes it is loaded on first use. */
 export function SaveButton({
@@ -41,11 +41,7 @@ export function SaveButton({
       >
         {busy ? 'Writing it…' : children}
       </Press>
-      {failed && (
-        <Text role="alert" color="signalInk">
-          It could not be written: {failed}
-        </Text>
-      )}
+      {failed && <Alarm role="alert">It could not be written: {failed}</Alarm>}
     </>
   );
 }

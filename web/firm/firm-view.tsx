@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, type ReactNode } from 'react';
 import { defaultPlanRules } from '../../core/job/plan-schema.js';
 import { defaultPrices } from '../../core/job/prices-schema.js';
@@ -19,6 +19,7 @@ import { LongCell, NumberCell, TextCell } from '../site/cells';
 import { Header, ToJobs } from '../shell/header';
 import { Faults } from '../shell/trouble';
 import { withoutEmpty } from '../controls/without-empty';
+import { Title } from '../controls/text';
 
 /** The company's settings for all its jobs: contact details, rules, price book, exclusions. */
 export function FirmView() {
@@ -36,9 +37,9 @@ export function FirmView() {
       <Box as="main" flex="1" minHeight={0} overflowY="auto" px={{ base: '4', md: '6' }} py="5">
         <Box maxWidth="1180px" mx="auto">
           <Flex align="baseline" gap="4" wrap="wrap">
-            <Heading as="h1" fontSize="30px" lineHeight="1.1">
+            <Title size="page" as="h1">
               Company
-            </Heading>
+            </Title>
             <Text role="status" color={waiting ? 'signalInk' : 'soft'} data-testid="firm-saved">
               {firm ? (waiting ? 'Waiting for the server' : 'Saved') : 'Reading it…'}
             </Text>
@@ -76,9 +77,7 @@ function Editor({ firm, onChange }: EditorProps) {
   return (
     <>
       <Box maxWidth="760px" mb="6">
-        <Heading as="h2" fontSize="20px">
-          On every offer
-        </Heading>
+        <Title size="section">On every offer</Title>
         <WhoWeAre firm={firm} set={set} />
         <Terms firm={firm} set={set} />
         <Exclusions firm={firm} set={set} />

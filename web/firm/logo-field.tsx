@@ -4,6 +4,7 @@ import { asError } from '../api/client';
 import { Press } from '../controls/controls';
 import { useFile } from '../controls/use-file';
 import { smallPicture } from './small-picture';
+import { Alarm } from '../controls/text';
 
 /** The company's logo, as printed at the head of its offers. */
 export function LogoField({
@@ -50,9 +51,9 @@ export function LogoField({
         </Press>
       )}
       {refused !== undefined && (
-        <Text role="alert" color="signalInk" fontWeight={700} width="100%">
+        <Alarm strong role="alert" width="100%">
           {refused}
-        </Text>
+        </Alarm>
       )}
     </Flex>
   );

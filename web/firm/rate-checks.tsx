@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { Firm } from '../../core/job/firm.js';
 import { planRulesInForce, type PlanRulesOverride } from '../../core/job/plan-schema.js';
@@ -7,6 +7,7 @@ import { taskKindRow } from '../../core/plan/kinds.js';
 import { useSpent } from '../api/firm';
 import { Press } from '../controls/controls';
 import { late } from '../shell/late';
+import { Note, Title } from '../controls/text';
 
 const RateChart = late('rate chart', async () => (await import('./rate-chart')).RateChart);
 
@@ -17,16 +18,14 @@ export function RateChecks({ firm, onTake }: { firm: Firm; onTake: (plan: PlanRu
   const checks = useMemo(() => rateChecks(data?.flatMap(({ spent }) => spent) ?? [], rules), [data, rules]);
   return (
     <Box mt="8">
-      <Heading as="h2" fontSize="20px">
-        What the jobs really took
-      </Heading>
+      <Title size="section">What the jobs really took</Title>
       {error ? (
         <Text>This needs the server: it looks over all jobs.</Text>
       ) : checks.length === 0 ? (
-        <Text color="soft" maxWidth="780px">
+        <Note maxWidth="780px">
           Nothing is written down yet. On a job’s Plan, press a task and write what it really took: hours, how
           much, how many people. Here you then see which rate is off, and by how much.
-        </Text>
+        </Note>
       ) : (
         <>
           <RateChart checks={checks} />
@@ -76,9 +75,7 @@ function CheckRow({
         </Text>
       </Box>
       {fixed ? (
-        <Text color="soft" fontSize="14px">
-          From the resin’s own sheet: change it there.
-        </Text>
+        <Note size="small">From the resin’s own sheet: change it there.</Note>
       ) : (
         <Press type="button" disabled={same} onClick={onTake}>
           {same ? 'The rate fits' : `Take ${say(better)}`}

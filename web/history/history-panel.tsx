@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { deviceName, senderOf } from '../api/client';
 import { useHistory, type Change, type HistoryChange } from '../api/jobs';
@@ -6,6 +6,7 @@ import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 import { isDeletion, sayChange } from '../../core/edits/index.js';
+import { Note, Title } from '../controls/text';
 
 interface Props {
   readonly id: string;
@@ -59,9 +60,7 @@ export function HistoryPanel({ id, change, onClose }: Props) {
       {history.error && <Faults error={history.error} />}
       <Box overflowY="auto" flex="1">
         {shown.length === 0 && (
-          <Text p="4" color="soft">
-            {onlyDeleted ? 'Nothing was deleted.' : 'Nothing was changed yet.'}
-          </Text>
+          <Note p="4">{onlyDeleted ? 'Nothing was deleted.' : 'Nothing was changed yet.'}</Note>
         )}
         {shown.map((all) => (
           <ChangeSet key={all[0]?.order} all={all} change={change} />
@@ -88,9 +87,9 @@ interface PressesProps extends Omit<Props, 'id'> {
 
 const Presses = ({ change, onClose, onlyDeleted, setOnlyDeleted }: PressesProps) => (
   <Flex align="center" gap="2" px="4" py="2" borderBottom="1px solid" borderColor="rule" wrap="wrap">
-    <Heading as="h2" fontSize="18px" flex="1">
+    <Title size="part" flex="1">
       History
-    </Heading>
+    </Title>
     <Press
       type="button"
       look={onlyDeleted ? 'chosen' : 'plain'}
@@ -136,10 +135,10 @@ function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Cha
   const added = first.sent.startsWith('add ');
   return (
     <Box px="4" py="2.5" borderBottom="1px solid" borderColor="rule">
-      <Text fontSize="13px" color="soft">
+      <Note size="fine">
         {dayAndTime(first.at)}, {byWhom(first)}
         {first.undoes === null ? '' : ', taken back'}
-      </Text>
+      </Note>
       {added ? (
         <Text>The job came in</Text>
       ) : (

@@ -14,6 +14,7 @@ import { useJobContext } from '../shell/job-layout';
 import { NumberCell } from '../site/cells';
 import { cautionsOf } from './cautions';
 import type { Pit } from './hole-order';
+import { Note } from '../controls/text';
 
 const soilWords: Record<Soil, string> = { A: 'A', B: 'B', C: 'C', rock: 'rock', unknown: 'not sure' };
 /** Two located depths closer than this are one place, ft. */
@@ -29,7 +30,7 @@ export function AboutHole({ pit }: { pit: Pit }) {
       <Heading as="h1" fontSize="26px">
         Excavation {holeLetter(pit.id)}
       </Heading>
-      <Text color="soft">
+      <Note>
         {feet(pit.from_ft)} to {feet(pit.to_ft)} ft, for:{' '}
         {serves
           .map(
@@ -37,7 +38,7 @@ export function AboutHole({ pit }: { pit: Pit }) {
               `${methodName(method).toLowerCase()} ${feet(from_ft)} to ${feet(to_ft)}`,
           )
           .join('; ') || 'a cleanout'}
-      </Text>
+      </Note>
       <FoundHere pit={pit} />
       <Size pit={pit} />
       <Volume pit={pit} />
@@ -98,10 +99,10 @@ function FoundHere({ pit }: { pit: Pit }) {
           />
         </Box>
       </Flex>
-      <Text color="soft" fontSize="13.5px" mt="1">
+      <Note size="fine" mt="1">
         The whole scope is worked out anew with it. Pin the repair on the sheet to keep the excavation where
         it is.
-      </Text>
+      </Note>
     </Part>
   );
 }
@@ -128,9 +129,9 @@ const Size = ({ pit: { figures, sheet } }: { pit: Pit }) => (
     <Row label="Protection">{figures.protection}</Row>
     <Row label="Opening at the top">{byFeet(sheet.opening_ft)}</Row>
     {sheet.otherwise && (
-      <Text color="soft">
+      <Note>
         or {sheet.otherwise.how}, opening {byFeet(sheet.otherwise.opening_ft)}
-      </Text>
+      </Note>
     )}
     <Row label="Invert at its ends">
       {feet(sheet.inverts_ft[0])} and {feet(sheet.inverts_ft[1])} ft deep

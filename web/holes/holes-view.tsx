@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { holeLetter } from '../../core/excavation/hole.js';
 import type { LineScope } from '../../core/scope/scope.js';
@@ -11,6 +11,8 @@ import { AboutHole } from './about-hole';
 import { dayOrder, type Pit } from './hole-order';
 import { HolePlan } from './hole-plan';
 import { HoleSection } from './hole-section';
+import { Note, Title } from '../controls/text';
+import { Split } from '../shell/side-panel';
 
 /** A page for each excavation: what the crew needs to open it, work in it, and restore it. */
 export function HolesView() {
@@ -36,7 +38,7 @@ export function HolesView() {
     );
   }
   return (
-    <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
+    <Split>
       <InOrder order={order} chosen={pit} onChoose={setChosen} />
       <Drawings line={lineView} scope={lineScope} pit={pit} />
       <Box
@@ -54,7 +56,7 @@ export function HolesView() {
       >
         <AboutHole pit={pit} />
       </Box>
-    </Flex>
+    </Split>
   );
 }
 
@@ -107,9 +109,9 @@ const InOrder = ({ order, chosen, onChoose }: InOrderProps) => (
         <Text>
           {feet(pit.from_ft)} to {feet(pit.to_ft)} ft, {feet(pit.figures.depth.value)} deep
         </Text>
-        <Text color="soft" fontSize="13.5px">
+        <Note size="fine">
           {pit.surface}; {why}
-        </Text>
+        </Note>
       </Step>
     ))}
   </Box>
@@ -127,21 +129,21 @@ const Drawings = ({ line, scope, pit }: { line: LineView; scope: LineScope; pit:
     aria-label="The excavation, drawn"
   >
     <Flex justify="space-between" align="flex-end" gap="3" mb="2" wrap="wrap">
-      <Heading as="h2" fontSize="17px">
+      <Title size="thing">
         Section along the line{' '}
         <chakra.span color="soft" fontSize="14px" fontWeight={400}>
           the same scale both ways, stations and depths in feet
         </chakra.span>
-      </Heading>
+      </Title>
       <SaveCrewSheet />
     </Flex>
     {/* A phone scrolls sideways at a legible scale. */}
     <Box overflowX="auto" tabIndex={0} role="group" aria-label="Section">
       <HoleSection line={line} scope={scope} pit={pit} />
     </Box>
-    <Heading as="h2" fontSize="17px" mt="4" mb="2">
+    <Title size="thing" mt="4" mb="2">
       From above
-    </Heading>
+    </Title>
     <Box overflowX="auto" tabIndex={0} role="group" aria-label="Plan">
       <HolePlan pit={pit} />
     </Box>

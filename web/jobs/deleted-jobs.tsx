@@ -4,6 +4,7 @@ import type { DeletedJob } from '../../server/jobs/deletion.js';
 import { useDeletedJobs } from '../api/jobs';
 import { Press } from '../controls/controls';
 import { dayAndTime } from '../controls/format';
+import { Note } from '../controls/text';
 
 interface Props {
   readonly onBringBack: (job: Pick<DeletedJob, 'id'>) => void;
@@ -47,9 +48,7 @@ export function DeletedJobs({ onBringBack }: Props) {
                   <Text fontWeight={700} truncate>
                     {job.title}
                   </Text>
-                  <Text color="soft" fontSize="14px">
-                    deleted {dayAndTime(job.deletedAt)}
-                  </Text>
+                  <Note size="small">deleted {dayAndTime(job.deletedAt)}</Note>
                 </Box>
                 <Press
                   type="button"

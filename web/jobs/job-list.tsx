@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { FileUp, Plus } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
@@ -17,6 +17,7 @@ import { JobRow } from './job-row';
 import { NewJobForm } from './new-job-form';
 import { NewJobs } from './new-jobs';
 import { useDeletion, useExport, useImport } from './use-job-list';
+import { Note, Title } from '../controls/text';
 
 /** Rows rendered at first, and with each press for more: thousands at once would block the page. */
 const rowsAtOnce = 30;
@@ -38,9 +39,9 @@ export function JobList() {
       <Box as="main" width="100%" maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="6">
         <input {...drop.getInputProps({ 'aria-label': 'Job files', accept: '.json,application/json' })} />
         <Flex gap="3" align="flex-end" wrap="wrap" mb="5">
-          <Heading as="h1" fontSize="30px" lineHeight="1.1" flex="1" minWidth="220px">
+          <Title size="page" as="h1" flex="1" minWidth="220px">
             Jobs
-          </Heading>
+          </Title>
           {seesPrices && (
             <Makes
               making={making}
@@ -164,17 +165,17 @@ function Rows({ jobs, onExport, onDelete, children }: RowsProps) {
           >
             Show {Math.min(rowsAtOnce, found.length - most)} more
           </Press>
-          <Text color="soft" data-testid="how-many">
+          <Note data-testid="how-many">
             {most} of {found.length} jobs
-          </Text>
+          </Note>
         </Flex>
       )}
       {jobs && found.length === 0 && (
-        <Text py="8" color="soft">
+        <Note py="8">
           {jobs.length > 0
             ? 'No job matches all of that.'
             : 'No jobs yet. Start one with “New job”, or drop a job file here.'}
-        </Text>
+        </Note>
       )}
     </>
   );

@@ -7,6 +7,7 @@ import { useSeesPrices } from '../api/me';
 import { Press } from '../controls/controls';
 import { day, dayAndTime, money, verdictWords } from '../controls/format';
 import { missingOf } from './find';
+import { Alarm, Note } from '../controls/text';
 
 const reasons: Record<string, string> = {
   backup: 'backup',
@@ -52,9 +53,9 @@ export const JobRow = memo(function JobRow({ row, today, onExport, onDelete }: P
           <Text fontFamily="heading" fontWeight={700} fontSize="17px">
             {row.title}
           </Text>
-          <Text color="soft" fontSize="14px">
+          <Note size="small">
             {[row.customer, row.reason && reasons[row.reason]].filter(Boolean).join(' · ')}
-          </Text>
+          </Note>
         </Box>
         <Text fontFamily="heading" fontWeight={700} color={verdict.presses ? 'signalInk' : 'ink'}>
           {verdict.words}
@@ -62,17 +63,17 @@ export const JobRow = memo(function JobRow({ row, today, onExport, onDelete }: P
         <Box fontSize="14px" color="soft">
           <Text>{digest ? missingOf(digest) : row.fresh ? 'cannot be worked out' : 'being worked out'}</Text>
           {due && (
-            <Text color="signalInk" fontWeight={700}>
+            <Alarm strong>
               {due.what === 'clean' ? 'Cleaning' : 'Inspection'} due {due.to < today ? 'since' : 'by'}{' '}
               {day(due.to)}
-            </Text>
+            </Alarm>
           )}
         </Box>
         <Box textAlign={{ md: 'right' }}>
           <Text fontWeight={700}>{seesPrices ? priceOf(digest) : ''}</Text>
-          <Text color="soft" fontSize="13px">
+          <Note size="fine">
             {digest?.accepted ? `accepted ${day(digest.accepted.on)}` : dayAndTime(row.changedAt)}
-          </Text>
+          </Note>
         </Box>
       </RowLink>
       {seesPrices && <RowPresses row={row} onExport={onExport} onDelete={onDelete} />}

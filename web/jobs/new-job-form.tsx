@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ChangeEvent, type ReactNode, type SubmitEvent } from 'react';
 import { z } from 'zod';
 import { materialWords } from '../../core/catalog/materials.js';
@@ -9,6 +9,7 @@ import { typedFeet } from '../controls/feet-field';
 import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { newJob } from './new-job';
+import { Alarm, Note, Title } from '../controls/text';
 
 const mostRiser_ft = 30;
 
@@ -98,9 +99,9 @@ export function NewJobForm({ onMade, onCancel }: Props) {
   };
   return (
     <Form onSubmit={submit} bg="sheet" border="1.5px solid" borderColor="ink" p="5" mb="6" noValidate>
-      <Heading as="h2" fontSize="20px" mb="4">
+      <Title size="section" mb="4">
         New job
-      </Heading>
+      </Title>
       {add.error && <Faults error={add.error} />}
       <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr', lg: 'repeat(4, 1fr)' }} gap="4" mb="5">
         {fieldNames.map((name) => (
@@ -122,10 +123,10 @@ export function NewJobForm({ onMade, onCancel }: Props) {
         <Press look="quiet" type="button" onClick={onCancel}>
           Cancel
         </Press>
-        <Text color="soft" fontSize="14px" flex="1" minWidth="240px">
+        <Note size="small" flex="1" minWidth="240px">
           Utilities are located before anyone digs; local code, the competent person at the trench and
           licensed practice come before anything shown here.
-        </Text>
+        </Note>
       </Flex>
     </Form>
   );
@@ -159,9 +160,9 @@ function Asked({ name, value, fault, onChange }: AskedProps) {
         <Field {...own} autoFocus={name === 'title'} />
       )}
       {fault && (
-        <Text role="alert" color="signalInk" fontSize="14px" mt="1">
+        <Alarm role="alert" fontSize="14px" mt="1">
           {fault}
-        </Text>
+        </Alarm>
       )}
     </Box>
   );

@@ -2,6 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { useNewJobs, type NewJobItem } from '../api/outbox';
 import { RefusedParcel } from '../shell/refused-parcel';
+import { Alarm } from '../controls/text';
 
 /** Above the list: jobs made here that the server does not have yet. They can be worked on like any other. */
 export function NewJobs() {
@@ -39,6 +40,6 @@ const Waiting = ({ item }: { item: NewJobItem }) => (
     <Text fontFamily="heading" fontWeight={700} fontSize="17px" flex="1" minWidth="200px">
       <Link to={`/jobs/${item.job}/log`}>{item.made.title}</Link>
     </Text>
-    <Text color="signalInk">waits on this device; it goes in when the server answers</Text>
+    <Alarm>waits on this device; it goes in when the server answers</Alarm>
   </Flex>
 );

@@ -17,6 +17,7 @@ import { feet } from '../controls/format';
 import { gutter_px, margin_px, type SheetScale } from '../drawing/sheet-scale';
 import { themeColor, useChart } from '../drawing/use-chart';
 import type { LineView } from '../../core/views/line-view.js';
+import { Alarm } from '../controls/text';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Tooltip, Legend);
 
@@ -40,13 +41,13 @@ export function GradeStrip({ line, scope, scale }: { line: LineView; scope: Line
         {falls
           .filter(({ enough }) => !enough)
           .map((fall) => (
-            <Text key={fall.from_ft} color="signalInk" fontWeight={700}>
+            <Alarm strong key={fall.from_ft}>
               {feet(fall.from_ft)} to {feet(fall.to_ft)} ft falls{' '}
               <OpenFigure figure={fall.slope} label="Slope">
                 {fall.slope.value.toFixed(3)} in/ft
               </OpenFigure>
               , under {fall.least_in_per_ft.toFixed(3)}
-            </Text>
+            </Alarm>
           ))}
         {scope.actions.map((action) => (
           <Carries key={action.id} action={action} />

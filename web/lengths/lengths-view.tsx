@@ -17,6 +17,8 @@ import { Shopping } from './shopping';
 import { WetOutClock } from './wet-out';
 import { NumberCell } from '../site/cells';
 import { materialWords } from '../../core/catalog/materials.js';
+import { Alarm, Note } from '../controls/text';
+import { RuledRow } from '../controls/table';
 
 const Head = chakra('th', {
   base: {
@@ -60,9 +62,9 @@ export function LengthsView() {
     <Box height="100%" overflowY="auto">
       <Box maxWidth="1180px" mx="auto" px={{ base: '4', md: '6' }} py="5">
         {!lineScope.feasible && (
-          <Text color="signalInk" fontWeight={700}>
+          <Alarm strong>
             No scope satisfies the rules and pins on this line, so there is nothing to cut.
-          </Text>
+          </Alarm>
         )}
         {lineScope.feasible && liners.length + pipes.length === 0 && (
           <Text>
@@ -135,9 +137,9 @@ function Liners({ liners, jobId, job, change }: LinersProps) {
       {liners.flatMap(({ id, working }) =>
         working?.short
           ? [
-              <Text key={id} mt="2" fontWeight={700} color="signalInk">
+              <Alarm strong key={id} mt="2">
                 {id}: {working.short}.
-              </Text>,
+              </Alarm>,
             ]
           : [],
       )}
@@ -158,12 +160,12 @@ function LinerRow({ action }: { action: ActionScope }) {
   const { id, method, from_ft, to_ft, entry_ft, liner, working } = action;
   if (!liner) return null;
   return (
-    <chakra.tr borderTop="1px solid" borderColor="rule">
+    <RuledRow>
       <Cell>
         <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
-        <Text color="soft" fontSize="14px">
+        <Note size="small">
           in at {feet(entry_ft ?? from_ft)}, {liner.governs} governs
-        </Text>
+        </Note>
       </Cell>
       <Cell>{number(liner.host, 'Old pipe', 2)}</Cell>
       <Cell>{(liner.host.plusMinus ?? 0).toFixed(2)}</Cell>
@@ -179,7 +181,7 @@ function LinerRow({ action }: { action: ActionScope }) {
         {working && number(working.potLife, 'The resin can be worked for', 0)}
       </Cell>
       <Cell>{working && number(working.needed, 'Wetting out and putting in', 0)}</Cell>
-    </chakra.tr>
+    </RuledRow>
   );
 }
 
@@ -198,11 +200,11 @@ const OnTheDay = ({ job, change }: Pick<LinersProps, 'job' | 'change'>) => (
         }}
       />
     </Box>
-    <Text color="soft" fontSize="14px">
+    <Note size="small">
       {job.site?.temperature_F === undefined
         ? 'Nobody said: 70 is taken. A warm day takes minutes off the resin.'
         : 'Workable time follows the resin’s sheet under Rates and rules.'}
-    </Text>
+    </Note>
   </Flex>
 );
 
@@ -219,7 +221,7 @@ const NewPipes = ({ pipes }: { pipes: readonly ActionScope[] }) => (
       <tbody>
         {pipes.map(({ id, method, from_ft, to_ft, pipe }) =>
           pipe ? (
-            <chakra.tr key={id} borderTop="1px solid" borderColor="rule">
+            <RuledRow key={id}>
               <Cell>
                 <strong>{methodName(method)}</strong> {feet(from_ft)} to {feet(to_ft)}
               </Cell>
@@ -229,7 +231,7 @@ const NewPipes = ({ pipes }: { pipes: readonly ActionScope[] }) => (
               <Cell fontSize="21px" fontWeight={700}>
                 {number(pipe.laid, 'Laid length', 1)}
               </Cell>
-            </chakra.tr>
+            </RuledRow>
           ) : null,
         )}
       </tbody>
@@ -248,7 +250,7 @@ function Price({ scope, firm }: { scope: ScopeSoFar; firm: Firm }) {
       <Table minWidth="0">
         <tbody>
           {prices.lines.map((each, index) => (
-            <chakra.tr key={index} borderTop="1px solid" borderColor="rule">
+            <RuledRow key={index}>
               <Cell>{each.what}</Cell>
               <Cell color="soft" whiteSpace="nowrap">
                 <OpenFigure
@@ -259,7 +261,7 @@ function Price({ scope, firm }: { scope: ScopeSoFar; firm: Firm }) {
                 </OpenFigure>
               </Cell>
               <Cell whiteSpace="nowrap">{money(each.amount, prices.currency, 2)}</Cell>
-            </chakra.tr>
+            </RuledRow>
           ))}
           <chakra.tr borderTop="2px solid" borderColor="ink" fontWeight={700} fontSize="18px">
             <Cell>Price</Cell>
@@ -367,10 +369,10 @@ const StickRow = ({ stick, longest_ft }: StickRowProps) => (
         ))}
       </Flex>
     </Flex>
-    <Text width="240px" color="soft" fontSize="14px">
+    <Note size="small" width="240px">
       cut {stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')};{' '}
       {stick.leftover_ft.toFixed(1)} ft left over
-    </Text>
+    </Note>
   </Flex>
 );
 
@@ -381,9 +383,7 @@ function Section({ title, says, children }: { title: string; says: string; child
         <Heading as="h1" fontSize="22px">
           {title}
         </Heading>
-        <Text color="soft" fontSize="14px">
-          {says}
-        </Text>
+        <Note size="small">{says}</Note>
       </Flex>
       <Box overflowX="auto">{children}</Box>
     </Box>

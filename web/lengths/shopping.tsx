@@ -5,6 +5,7 @@ import { shoppingList, type ShoppingItem } from '../../core/views/shopping.js';
 import { Press } from '../controls/controls';
 import { save } from '../controls/save';
 import { tableText } from '../controls/table-file';
+import { Alarm } from '../controls/text';
 
 const amount = ({ count, unit }: ShoppingItem): string =>
   unit === 'gal' ? `${count.toFixed(2)} gal` : `${count} ×`;
@@ -96,9 +97,9 @@ const ItemRow = ({ item, done, onToggle }: ItemRowProps) => (
     <Box flex="1" textDecoration={done ? 'line-through' : 'none'} color={done ? 'soft' : 'ink'}>
       {item.what}
       {item.measure !== undefined && (
-        <Text color="signalInk" fontWeight={700} fontSize="14px">
+        <Alarm strong fontSize="14px">
           measure before buying: {item.measure}
-        </Text>
+        </Alarm>
       )}
     </Box>
   </chakra.label>

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { wetOutAfter, type WetOut } from '../../core/liner/wet-out.js';
 import type { WorkingTime } from '../../core/liner/working-time.js';
 import { Press } from '../controls/controls';
+import { Note } from '../controls/text';
 
 const minute_ms = 60_000;
 const words: Record<WetOut['say'], string> = {
@@ -88,10 +89,10 @@ export function WetOutClock({ jobId, liner, working }: Props) {
         <Text fontWeight={700} color={color} role="status">
           {liner}: {words[wetOut.say]}
         </Text>
-        <Text color="soft" fontSize="14px">
+        <Note size="small">
           mixed at {format(mixedAt, 'h:mm a')}; begin to insert by {format(startBy, 'h:mm a')}
           {wetOut.startWithin_min > 0 ? `, in ${clock(wetOut.startWithin_min)}` : ''}
-        </Text>
+        </Note>
       </Box>
       <Press
         type="button"

@@ -1,4 +1,4 @@
-import { chakra, Text } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import type { RowView } from '../../core/views/log-rows.js';
@@ -7,6 +7,7 @@ import { Head as TableHead } from '../controls/table';
 import { useSteady } from '../controls/use-steady';
 import { setting, standing } from './entries';
 import { LogRow, type RowActs } from './log-row';
+import { Note } from '../controls/text';
 
 const Head = chakra(TableHead, { base: { px: '3' } });
 
@@ -63,17 +64,12 @@ interface Props {
 /** Everything that was read, from the far end back: its place, what it is, both readings side by side. */
 export function LogTable({ rows, ...hand }: Props) {
   const acts = useSteady(actsOf(hand));
-  if (!rows)
-    return (
-      <Text p="4" color="soft">
-        Working it out…
-      </Text>
-    );
+  if (!rows) return <Note p="4">Working it out…</Note>;
   if (rows.length === 0) {
     return (
-      <Text p="4" color="soft">
+      <Note p="4">
         Nothing read yet. Push out to the main, then read on the way back: type the first reading above.
-      </Text>
+      </Note>
     );
   }
   return (

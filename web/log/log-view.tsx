@@ -23,6 +23,7 @@ import { TypedLine } from './typed-line';
 import type { TypedLineHandle } from './use-typed-line';
 import { useLogHand, type LogHand, type LogRefs } from './use-log-hand';
 import { VideoPanel, type VideoHandle } from '../video/video-panel';
+import { Note } from '../controls/text';
 
 /** The record everything else trusts: what the camera saw, typed as it is said. */
 export function LogView() {
@@ -313,18 +314,17 @@ function Warnings({ warnings }: { warnings: readonly Warning[] }) {
   if (warnings.length === 0) return null;
   return (
     <Box mt="5">
-      <Text
+      <Note
+        size="small"
         fontFamily="heading"
         fontWeight={700}
-        fontSize="14px"
-        color="soft"
         borderBottom="1px solid"
         borderColor="rule"
         pb="1"
         mb="2"
       >
         To know
-      </Text>
+      </Note>
       {warnings.map(({ rule, message, at_ft }, index) => (
         <Text key={`${rule} ${index}`} fontSize="14px" mb="2" overflowWrap="anywhere">
           {at_ft !== undefined && <strong>{at_ft.toFixed(1)} ft: </strong>}

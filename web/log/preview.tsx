@@ -3,6 +3,7 @@ import type { Choice, LogPart } from '../../core/logline/parse.js';
 import type { LineView } from '../../core/views/line-view.js';
 import { Cap, Press } from '../controls/controls';
 import { counterOf } from './entries';
+import { Alarm, Note } from '../controls/text';
 
 interface PreviewProps {
   readonly parts: readonly LogPart[];
@@ -29,11 +30,11 @@ export const choicesOf = (parts: readonly LogPart[]): Choice[] =>
 export function Preview({ parts, text, lineView, runId, twin, same, compact, onChoose }: PreviewProps) {
   if (parts.length === 0) {
     return compact ? null : (
-      <Text color="soft">
+      <Note>
         A reading, then what is there, in any order, as you would say it: <em>31.7 abs 4 to clay 6</em>,{' '}
         <em>belly 50 to 56, half an inch</em>, <em>63 belly starts</em>, <em>3 past the change: joint</em>,{' '}
         <em>no, 31.5</em>, <em>81.7 main</em>.
-      </Text>
+      </Note>
     );
   }
   const choices = choicesOf(parts);
@@ -89,9 +90,9 @@ interface PartPreviewProps {
 function PartPreview({ part, number, text, place }: PartPreviewProps) {
   return (
     <Flex gap="3" py="0.5">
-      <Text color="soft" width="14px" flexShrink={0}>
+      <Note width="14px" flexShrink={0}>
         {number}
-      </Text>
+      </Note>
       <Box flex="1">
         {part.sentence && (
           <Text>
@@ -109,28 +110,24 @@ function PartPreview({ part, number, text, place }: PartPreviewProps) {
             )}
           </Text>
         )}
-        {part.was && (
-          <Text color="soft" fontSize="14px">
-            instead of: {part.was}
-          </Text>
-        )}
+        {part.was && <Note size="small">instead of: {part.was}</Note>}
         {part.doubts.map((doubt) => (
-          <Text key={doubt} color="signalInk" data-testid="doubt">
+          <Alarm key={doubt} data-testid="doubt">
             {doubt}
-          </Text>
+          </Alarm>
         ))}
         {part.errors.map((error) => (
-          <Text key={`${error.from} ${error.message}`} color="signalInk">
+          <Alarm key={`${error.from} ${error.message}`}>
             {error.to > error.from && error.to - error.from < text.length && (
               <chakra.span textDecoration="underline wavy" mr="2">
                 {text.slice(error.from, error.to)}
               </chakra.span>
             )}
             {error.message}
-          </Text>
+          </Alarm>
         ))}
       </Box>
-      <Text color="soft">{part.entry?.pass}</Text>
+      <Note>{part.entry?.pass}</Note>
     </Flex>
   );
 }

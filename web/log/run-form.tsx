@@ -9,6 +9,7 @@ import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
 import { LabeledChoice } from '../controls/labeled-choice';
 import { today } from '../controls/today';
+import { Note } from '../controls/text';
 
 interface RunDraft extends Pick<Run, 'direction' | 'zero'> {
   /** A point of the line, or a cleanout not on it yet. */
@@ -74,9 +75,7 @@ export function RunForm({
           </Text>
         )}
         {isNew && draft.station.trim() === '' && (
-          <Text fontSize="14px" color="soft">
-            Without a distance the run is tied when both runs read the same thing.
-          </Text>
+          <Note size="small">Without a distance the run is tied when both runs read the same thing.</Note>
         )}
       </Flex>
     </Box>

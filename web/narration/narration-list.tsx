@@ -6,6 +6,7 @@ import { videoTime } from '../controls/format';
 import { KeyHints, type KeyHint } from '../keys/key-help';
 import { Preview } from '../log/preview';
 import type { NarrationHand, Proposal } from './use-narration';
+import { Note } from '../controls/text';
 
 interface Props {
   readonly hand: NarrationHand;
@@ -205,9 +206,9 @@ function Row({ proposal, hand, seek, onAccept, onRefuse, onMend }: RowProps) {
           </Text>
         )}
         {!item && verdict?.is === 'mended' && <strong>{verdict.line}</strong>}
-        <Text color="soft" fontSize="14.5px" overflowWrap="anywhere">
+        <Note fontSize="14.5px" overflowWrap="anywhere">
           “{sentence}”
-        </Text>
+        </Note>
       </Box>
       <Flex gap="1" flexShrink={0} align="flex-start">
         <Press

@@ -11,6 +11,7 @@ import { editsOf } from '../log/entries';
 import { NarrationList } from './narration-list';
 import { ButtonChoice } from '../log/button-choice';
 import type { NarrationHand } from './use-narration';
+import { Note } from '../controls/text';
 
 interface Props {
   readonly line: Line;
@@ -103,11 +104,11 @@ function Foot({ hand, write }: { hand: NarrationHand; write: () => Promise<void>
       <Press type="button" look="quiet" onClick={hand.putAway}>
         Put away
       </Press>
-      <Text fontSize="13.5px" color="soft" display={{ base: 'none', md: 'block' }} ml="auto">
+      <Note size="fine" display={{ base: 'none', md: 'block' }} ml="auto">
         {proposals.filter(({ item, verdict }) => item && !verdict).length} to decide · <Cap>Ctrl</Cap>
         <Cap>Enter</Cap>write · one <Cap>Ctrl</Cap>
         <Cap>Z</Cap>takes all of it back
-      </Text>
+      </Note>
     </Flex>
   );
 }
@@ -180,7 +181,7 @@ function SourceForm({ onRead, onClose }: SourceFormProps) {
         <Press type="button" onClick={ask}>
           Choose a captions file
         </Press>
-        <Text color="soft">{isOver ? 'Drop it here.' : 'or drop one here: .vtt, .srt or .txt'}</Text>
+        <Note>{isOver ? 'Drop it here.' : 'or drop one here: .vtt, .srt or .txt'}</Note>
       </Flex>
       <Label htmlFor={id}>Or paste the words</Label>
       <LongField
@@ -224,10 +225,10 @@ const Intro = () => (
     <Text fontFamily="heading" fontWeight={800} fontSize="20px">
       Narration in
     </Text>
-    <Text color="soft" maxWidth="70ch">
+    <Note maxWidth="70ch">
       What was said while the camera was pushed or pulled, as captions with times or as plain words. It
       becomes a list of proposals; nothing goes into the log before you accept it.
-    </Text>
+    </Note>
   </>
 );
 

@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { jobHead } from '../../core/edits/index.js';
 import type { Acceptance } from '../../core/job/schema.js';
@@ -12,6 +12,7 @@ import { longDay, money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../controls/today';
 import { Part } from '../reason/part';
+import { Alarm, Note, Title } from '../controls/text';
 
 /** Freezes an option with its job, its prices and today's date. */
 export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: boolean }) {
@@ -61,9 +62,9 @@ export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: b
         Accepted: freeze “{schoolWords[way.school].name}”
       </Press>
       {failed && (
-        <Text role="alert" color="signalInk" mt="2">
+        <Alarm role="alert" mt="2">
           {failed}
-        </Text>
+        </Alarm>
       )}
     </Part>
   );
@@ -79,14 +80,12 @@ export function Accepted({ accepted }: { accepted: Acceptance }) {
     <Box border="1.5px solid" borderColor="ink" bg="sheet" px="4" py="3" mb="4" data-testid="accepted">
       <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap">
         <Box>
-          <Heading as="h2" fontSize="18px">
+          <Title size="part">
             Accepted on {longDay(accepted.on)}
             {accepted.by ? ` by ${accepted.by}` : ''}: {schoolWords[accepted.school].name},{' '}
             <span data-testid="agreed">{cash(accepted.total)}</span>
-          </Heading>
-          <Text color="soft">
-            Frozen with its job, its rules and its price book. What comes later is shown here.
-          </Text>
+          </Title>
+          <Note>Frozen with its job, its rules and its price book. What comes later is shown here.</Note>
         </Box>
         <Press
           type="button"

@@ -11,6 +11,7 @@ import { OfferTable } from './offer-table';
 import { PriceLines } from './price-part';
 import { ProofList } from './proof';
 import { SaidOnce } from './said-once';
+import { Note, Title } from '../controls/text';
 
 /** The customer's page behind a secret link: the offer as it was when the link was made, read-only. */
 export function CustomerView() {
@@ -25,17 +26,13 @@ export function CustomerView() {
     <Box as="main" maxWidth="1080px" mx="auto" px={{ base: '4', md: '6' }} py="6">
       {error && (
         <>
-          <Heading as="h1" fontSize="24px">
+          <Title size="view" as="h1">
             This offer cannot be shown
-          </Heading>
+          </Title>
           <Text mt="2">{error.message}.</Text>
         </>
       )}
-      {!offer && !error && (
-        <Text role="status" color="soft">
-          Working it out…
-        </Text>
-      )}
+      {!offer && !error && <Note role="status">Working it out…</Note>}
       {offer && way && (
         <>
           <LetterHead offer={offer} />
@@ -65,16 +62,12 @@ const LetterHead = ({ offer }: { offer: Offer }) => (
         {offer.firm.name}
       </Text>
     )}
-    {offer.firm.licence && (
-      <Text color="soft" fontSize="13.5px">
-        {offer.firm.licence}
-      </Text>
-    )}
+    {offer.firm.licence && <Note size="fine">{offer.firm.licence}</Note>}
     <Reach phone={offer.firm.phone} email={offer.firm.email} />
     <Heading as="h1" fontSize="27px" mt="3">
       {offer.title}
     </Heading>
-    <Text color="soft" mb="4">
+    <Note mb="4">
       {[
         offer.customer && `For ${offer.customer}`,
         `offered on ${longDay(offer.on)}`,
@@ -82,7 +75,7 @@ const LetterHead = ({ offer }: { offer: Offer }) => (
       ]
         .filter(Boolean)
         .join(', ')}
-    </Text>
+    </Note>
   </>
 );
 

@@ -5,6 +5,7 @@ import { Field, Press } from '../controls/controls';
 import { day, dayAndTime } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from '../reason/part';
+import { Alarm, Note } from '../controls/text';
 
 /** Whether an address leads back to the machine it is opened on, so that nobody else can follow it. */
 const isLoopback = (link: string): boolean => /^(localhost|127\.|\[::1\])/.test(new URL(link).hostname);
@@ -18,9 +19,9 @@ export function LinksPart() {
   const error = shares.error ?? make.error ?? close.error;
   return (
     <Part title="A page for the customer">
-      <Text color="soft" fontSize="13.5px" mb="2">
+      <Note size="fine" mb="2">
         A link shows this offer as it stands now, read-only, to whoever has it, until it is closed.
-      </Text>
+      </Note>
       {made && open.some(({ id: share }) => share === made.share) && <NewLink link={made.link} />}
       <Press
         type="button"
@@ -53,9 +54,9 @@ export function LinksPart() {
         </Flex>
       ))}
       {error && (
-        <Text role="alert" color="signalInk" mt="2">
+        <Alarm role="alert" mt="2">
           {error.message}
-        </Text>
+        </Alarm>
       )}
     </Part>
   );
@@ -73,13 +74,13 @@ const NewLink = ({ link }: { link: string }) => (
       }}
     />
     {isLoopback(link) && (
-      <Text fontSize="13.5px" color="signalInk" mt="1" data-testid="loopback">
+      <Alarm fontSize="13.5px" mt="1" data-testid="loopback">
         It opens on this computer only. Give the program its public address first (OPEN_TRENCH_CUSTOMER_URL,
         docs/operations.md); then make the link again.
-      </Text>
+      </Alarm>
     )}
-    <Text fontSize="13.5px" color="signalInk" fontWeight={700} mt="1">
+    <Alarm strong fontSize="13.5px" mt="1">
       Copy it now: the secret in it is not kept and cannot be shown again.
-    </Text>
+    </Alarm>
   </Box>
 );

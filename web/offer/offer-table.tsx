@@ -9,6 +9,7 @@ import { sayRange } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { MethodBars } from '../drawing/method-bars';
 import { feet, money } from '../controls/format';
+import { Alarm, Note } from '../controls/text';
 
 /** The rows of the comparison, from top to bottom. */
 const questions = [
@@ -94,10 +95,10 @@ function BarKey({ offer }: { offer: Offer }) {
       {offer.lines.map(
         ({ id, name, zero, from_ft, to_ft }) =>
           zero && (
-            <Text key={id} color="soft">
+            <Note key={id}>
               {offer.lines.length > 1 ? `${name}: ` : ''}the bars run from {feet(from_ft)} ft on the left to{' '}
               {feet(to_ft)} ft on the right. 0 ft is your {zero}.
-            </Text>
+            </Note>
           ),
       )}
     </Box>
@@ -137,9 +138,8 @@ function Way({ way, offer, rows, chosen, onChoose }: WayProps) {
       {questions.map((question) => (
         <Box key={question} px="3" py="2.5" {...ruled} data-testid={`${way.school}-${slug(question)}`}>
           {/* On a wide screen the first column shows this; screen readers hear it with every value. */}
-          <Text
-            fontSize="13px"
-            color="soft"
+          <Note
+            size="fine"
             position={{ md: 'absolute' }}
             width={{ md: '1px' }}
             height={{ md: '1px' }}
@@ -147,7 +147,7 @@ function Way({ way, offer, rows, chosen, onChoose }: WayProps) {
             clipPath={{ md: 'inset(50%)' }}
           >
             {question === 'Over the years' ? `Over ${offer.horizon_years} years` : question}
-          </Text>
+          </Note>
           {answers[question]}
         </Box>
       ))}
@@ -203,7 +203,7 @@ const slug = (question: string) => question.toLowerCase().replaceAll(' ', '-');
 
 type Answers = Record<(typeof questions)[number], ReactNode>;
 
-const none = <Text color="soft">–</Text>;
+const none = <Note>–</Note>;
 const notPossible: Answers = {
   'On the line': none,
   'We do': <Text fontWeight={700}>Not possible under the rules and pins of this job</Text>,
@@ -236,9 +236,9 @@ function answersOf(way: OfferWay, offer: Offer): Answers {
     'Over the years': (
       <>
         <Text fontWeight={700}>{cash(way.overYears)}</Text>
-        <Text color="soft" fontSize="13.5px">
+        <Note size="fine">
           {cash(way.carried)} of it expected for upkeep and what is likely to fail, in today’s money
-        </Text>
+        </Note>
       </>
     ),
     'Leaves undone': <Leaves way={way} offer={offer} />,
@@ -270,9 +270,9 @@ const Price = ({ way, total }: { way: OfferWay; total: string }) => (
       {total}
     </Text>
     {way.conditions.map((each) => (
-      <Text key={each} fontSize="13.5px" color="signalInk">
+      <Alarm key={each} fontSize="13.5px">
         {each}
-      </Text>
+      </Alarm>
     ))}
   </>
 );
@@ -314,7 +314,7 @@ function Leaves({ way, offer }: { way: OfferWay; offer: Offer }) {
           )}
         </Text>
       ))}
-      {rest > 0 && <Text color="soft">and {rest} more, lighter</Text>}
+      {rest > 0 && <Note>and {rest} more, lighter</Note>}
     </>
   );
 }

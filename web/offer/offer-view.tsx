@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import { useAgreed, useOffer } from '../api/offer';
@@ -9,7 +9,7 @@ import { Faults } from '../shell/trouble';
 import type { Offer } from '../../core/offer/offer.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { longDay } from '../controls/format';
-import { SidePanel } from '../shell/side-panel';
+import { SidePanel, Split } from '../shell/side-panel';
 import { Part } from '../reason/part';
 import { WorkingOut } from '../shell/working-out';
 import { AcceptPart, Accepted } from './accept-part';
@@ -20,6 +20,7 @@ import { PriceLines } from './price-part';
 import { ProofList } from './proof';
 import { SaidOnce } from './said-once';
 import { TermsPart } from './terms-part';
+import { Note, Title } from '../controls/text';
 
 const counts = ['No option', 'One option', 'Two options', 'Three options'];
 
@@ -36,12 +37,7 @@ export function OfferView() {
   if (!way) return null;
   const agreed = frozen?.ways.find(({ school }) => school === way.school);
   return (
-    <Flex
-      height="100%"
-      direction={{ base: 'column', lg: 'row' }}
-      overflow={{ base: 'auto', lg: 'hidden' }}
-      align="stretch"
-    >
+    <Split>
       <Box
         flex="1"
         minWidth={0}
@@ -79,7 +75,7 @@ export function OfferView() {
         <AcceptPart way={way} nothingSeen={offer.nothingSeen} />
         <LinksPart />
       </SidePanel>
-    </Flex>
+    </Split>
   );
 }
 
@@ -87,10 +83,10 @@ export function OfferView() {
 const Head = ({ offer }: { offer: Offer }) => (
   <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap" mb="2">
     <Box>
-      <Heading as="h1" fontSize="24px">
+      <Title size="view" as="h1">
         {counts[offer.ways.length]} to put {offer.lines.length > 1 ? 'these lines' : 'this line'} right
-      </Heading>
-      <Text color="soft">
+      </Title>
+      <Note>
         {[
           offer.customer ? `For ${offer.customer}` : offer.title,
           offer.customer ? (offer.address ?? offer.title) : undefined,
@@ -98,7 +94,7 @@ const Head = ({ offer }: { offer: Offer }) => (
           .filter(Boolean)
           .join(', ')}
         . Prices hold to {longDay(offer.validTo)}.
-      </Text>
+      </Note>
     </Box>
     <SaveOffer offer={offer} />
   </Flex>

@@ -1,6 +1,7 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import type { Proof } from '../../core/offer/proof.js';
 import { feet, videoTime } from '../controls/format';
+import { Note } from '../controls/text';
 
 const first = 4;
 
@@ -12,8 +13,7 @@ export function ProofList({
   proof: readonly Proof[];
   photoAt: (name: string) => string;
 }) {
-  if (proof.length === 0)
-    return <Text color="soft">No photo and no video moment was kept with a finding.</Text>;
+  if (proof.length === 0) return <Note>No photo and no video moment was kept with a finding.</Note>;
   return (
     <Box display="grid" gridTemplateColumns="repeat(2, 1fr)" gap="3">
       {proof.slice(0, first).map((each) => (
@@ -36,17 +36,13 @@ export function ProofList({
             {each.what}, {feet(each.at_ft)} ft
           </Text>
           {each.video && (
-            <Text fontSize="13.5px" color="soft" overflowWrap="anywhere">
+            <Note size="fine" overflowWrap="anywhere">
               {each.video.name} at {videoTime(each.video.at_s)}
-            </Text>
+            </Note>
           )}
         </Box>
       ))}
-      {proof.length > first && (
-        <Text fontSize="13.5px" color="soft">
-          and {proof.length - first} more in the report
-        </Text>
-      )}
+      {proof.length > first && <Note size="fine">and {proof.length - first} more in the report</Note>}
     </Box>
   );
 }

@@ -4,6 +4,7 @@ import { capital } from '../../core/capital.js';
 import type { Offer } from '../../core/offer/offer.js';
 import { sayUnseen } from '../../core/offer/say-unseen.js';
 import { feet, money } from '../controls/format';
+import { Note } from '../controls/text';
 
 /** What applies to every option: the first step, what was not seen or inspected, referrals, exclusions, terms. */
 export function SaidOnce({ offer }: { offer: Offer }) {
@@ -17,7 +18,7 @@ export function SaidOnce({ offer }: { offer: Offer }) {
             {capital(firstStep.what)}, {feet(firstStep.from_ft)} to {feet(firstStep.to_ft)} ft:{' '}
             {money(firstStep.price, offer.currency)}
           </Text>
-          <Text color="soft">because {firstStep.why}; until then the prices above are a range</Text>
+          <Note>because {firstStep.why}; until then the prices above are a range</Note>
         </Row>
       )}
       {unlooked.length > 0 && <Row title="Not inspected">{unlooked.join('; ')}</Row>}
@@ -48,9 +49,7 @@ const Row = ({ title, children }: { title: string; children: ReactNode }) => (
     borderColor="rule"
     py="2.5"
   >
-    <Text fontSize="13.5px" color="soft">
-      {title}
-    </Text>
+    <Note size="fine">{title}</Note>
     <Box px={{ md: '3' }} whiteSpace="pre-line">
       {children}
     </Box>

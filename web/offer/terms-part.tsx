@@ -1,4 +1,4 @@
-import { Box, chakra, Flex, Heading } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import { jobHead } from '../../core/edits/index.js';
 import type { OfferTerms } from '../../core/job/schema.js';
 import { schools } from '../../core/job/vocabulary.js';
@@ -9,6 +9,7 @@ import { useJobContext } from '../shell/job-layout';
 import { today } from '../controls/today';
 import { withoutEmpty } from '../controls/without-empty';
 import { LongCell, NumberCell, TextCell } from '../site/cells';
+import { Title } from '../controls/text';
 
 /** Settings of this offer: options, date, validity, terms. Gray values are the company's. */
 export function TermsPart() {
@@ -82,9 +83,9 @@ function Offered({ said, set }: OfferedProps) {
   const ways = said.ways ?? schools;
   return (
     <>
-      <Heading as="h2" fontSize="18px" mb="2">
+      <Title size="part" mb="2">
         How it is put to the customer
-      </Heading>
+      </Title>
       <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Options that are offered">
         <Words width="118px">Offered</Words>
         {schools.map((school) => {

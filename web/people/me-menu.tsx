@@ -7,6 +7,7 @@ import { useOutbox } from '../api/outbox';
 import { IconPress, Press } from '../controls/controls';
 import { LabeledField } from '../controls/labeled-field';
 import { faultOf, roleWords } from './role-words';
+import { Alarm, Note } from '../controls/text';
 
 /** The signed-in user: their role, changing the passphrase, signing out. Absent where nobody signs in. */
 export function MeMenu() {
@@ -54,9 +55,7 @@ export function MeMenu() {
           <Text fontWeight={700} overflowWrap="anywhere">
             {person.name}
           </Text>
-          <Text color="soft" mb="3">
-            {roleWords[person.role].says}
-          </Text>
+          <Note mb="3">{roleWords[person.role].says}</Note>
           <NewPassphrase name={person.name} />
           <SignOut />
         </Box>
@@ -81,9 +80,9 @@ function SignOut() {
         Sign out
       </Press>
       {failed && (
-        <Text role="alert" color="signalInk" mt="2">
+        <Alarm role="alert" mt="2">
           Not signed out: {failed}
-        </Text>
+        </Alarm>
       )}
     </>
   );

@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ComponentProps, type SubmitEvent } from 'react';
 import type { ListedPerson, Person } from '../../server/people/people.js';
@@ -8,6 +8,7 @@ import { Choice, Field, Label, Press } from '../controls/controls';
 import { clockTime } from '../controls/format';
 import { LabeledField } from '../controls/labeled-field';
 import { faultOf, roleWords } from './role-words';
+import { Alarm, Note, Title } from '../controls/text';
 
 type Role = Person['role'];
 const key = ['people'] as const;
@@ -46,9 +47,7 @@ export function PeoplePanel() {
     );
   return (
     <Box mb="6" maxWidth="780px" data-testid="people">
-      <Heading as="h2" fontSize="20px">
-        People
-      </Heading>
+      <Title size="section">People</Title>
       <Text my="2">
         {people.data.length === 0
           ? 'Nobody signs in: this machine alone is answered. To share the jobs, add people here, then open an address of the shop (docs/operations.md).'
@@ -135,13 +134,11 @@ const Who = ({ person, isMe }: Omit<RowProps, 'ask'>) => (
       {person.name}
       {isMe ? ' (you)' : ''}
     </Text>
-    <Text color="soft" fontSize="14px">
-      {roleWords[person.role].says}
-    </Text>
+    <Note size="small">{roleWords[person.role].says}</Note>
     {person.lockedUntil && (
-      <Text color="signalInk" fontSize="14px">
+      <Alarm fontSize="14px">
         Locked until {clockTime(person.lockedUntil)}: too many wrong passphrases. A new one opens it.
-      </Text>
+      </Alarm>
     )}
   </Box>
 );

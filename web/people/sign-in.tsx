@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { asError } from '../api/client';
 import { signIn, useSignedOut } from '../api/me';
@@ -6,6 +6,7 @@ import { useOutbox } from '../api/outbox';
 import { Press } from '../controls/controls';
 import { LabeledField } from '../controls/labeled-field';
 import { Header } from '../shell/header';
+import { Alarm, Note, Title } from '../controls/text';
 
 /** The pages, once the server knows the user. What was typed before is kept and waits. */
 export function Gate({ children }: { children: ReactNode }) {
@@ -36,19 +37,19 @@ function SignIn() {
     <Flex direction="column" minHeight="100%">
       <Header />
       <Box as="main" width="100%" maxWidth="420px" mx="auto" px="4" py="8">
-        <Heading as="h1" fontSize="30px" lineHeight="1.1" mb="4">
+        <Title size="page" as="h1" mb="4">
           Sign in
-        </Heading>
+        </Title>
         {waiting > 0 && (
-          <Text mb="4" color="signalInk" fontWeight={700} role="status">
+          <Alarm strong mb="4" role="status">
             {waiting === 1 ? 'One change waits' : `${waiting} changes wait`} on this device. They go in under
             the name that signs in next.
-          </Text>
+          </Alarm>
         )}
         <SignInForm />
-        <Text mt="5" color="soft">
+        <Note mt="5">
           Forgotten it? Whoever runs this for the company gives you a new one, on the Company page.
-        </Text>
+        </Note>
       </Box>
     </Flex>
   );
@@ -85,9 +86,9 @@ function SignInForm() {
         onChange={setPassphrase}
       />
       {refused && (
-        <Text mt="4" role="alert" color="signalInk" fontWeight={700}>
+        <Alarm strong mt="4" role="alert">
           {refused}.
-        </Text>
+        </Alarm>
       )}
       <Press type="submit" look="signal" mt="5" width="100%" disabled={busy}>
         {busy ? 'Signing in…' : 'Sign in'}

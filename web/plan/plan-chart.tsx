@@ -6,6 +6,7 @@ import { taskKindRow } from '../../core/plan/kinds.js';
 import { sayPeople, sayTime, sayWeekday, type Plan, type PlannedTask } from '../../core/plan/plan.js';
 import { axisOf, type Axis } from './axis';
 import { sayWhen } from './use-plan';
+import { Note } from '../controls/text';
 
 const row_px = 52;
 
@@ -70,9 +71,9 @@ export function PlanChart({ plan, chosen, onChoose, onMove }: Props) {
                 <Text fontFamily="heading" fontWeight={700} fontSize="15px" whiteSpace="nowrap">
                   {sayWeekday(day)}
                 </Text>
-                <Text color="soft" fontSize="12.5px" whiteSpace="nowrap">
+                <Note fontSize="12.5px" whiteSpace="nowrap">
                   {sayTime(time)}
-                </Text>
+                </Note>
               </Box>
             );
           })}

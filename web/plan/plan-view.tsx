@@ -19,11 +19,12 @@ import { SaveCrewSheet } from '../documents/save-buttons';
 import { OpenFigure } from '../figure/open-figure';
 import { NumberCell } from '../site/cells';
 import { useJobContext } from '../shell/job-layout';
-import { SidePanel } from '../shell/side-panel';
+import { SidePanel, Split } from '../shell/side-panel';
 import { WorkingOut } from '../shell/working-out';
 import { PlanChart } from './plan-chart';
 import { SpentForm } from './spent-form';
 import { sayWhen, usePlan, type PlanHand } from './use-plan';
+import { Note, Title } from '../controls/text';
 
 /**
  * The repair day by day: who does what when, the order of tasks, when the water is off, and the time actually spent.
@@ -36,12 +37,12 @@ export function PlanView() {
   const { plan, refused, said } = hand;
   const task = plan?.tasks.find(({ id }) => id === chosen);
   return (
-    <Flex height="100%" direction={{ base: 'column', lg: 'row' }} overflow={{ base: 'auto', lg: 'hidden' }}>
+    <Split>
       <Box flex="1" minWidth={0} flexShrink={0} overflowY={{ lg: 'auto' }} px={{ base: '4', md: '5' }} py="4">
         <Flex align="baseline" gap="4" wrap="wrap">
-          <Heading as="h1" fontSize="24px">
+          <Title size="view" as="h1">
             Plan
-          </Heading>
+          </Title>
           {plan && plan.tasks.length > 0 && (
             <Totals plan={plan} price={view.scope.prices.total} currency={view.scope.prices.currency} />
           )}
@@ -79,21 +80,19 @@ export function PlanView() {
         {task ? (
           <Chosen task={task} hand={hand} currency={view.scope.prices.currency} />
         ) : (
-          <Text color="soft">
-            Press a bar to see its hours, to set its start, or to write down what it really took.
-          </Text>
+          <Note>Press a bar to see its hours, to set its start, or to write down what it really took.</Note>
         )}
         {plan && plan.warnings.length > 0 && <ToKnow warnings={plan.warnings} />}
       </SidePanel>
-    </Flex>
+    </Split>
   );
 }
 
 const ToKnow = ({ warnings }: Pick<Plan, 'warnings'>) => (
   <Box mt="4">
-    <Heading as="h2" fontSize="17px" mb="1">
+    <Title size="thing" mb="1">
       To know
-    </Heading>
+    </Title>
     {warnings.map((words) => (
       <Text key={words} borderLeft="5px solid" borderColor="signal" pl="3" mb="2" fontSize="15px">
         {capital(words)}.
@@ -245,16 +244,14 @@ function Days({ plan, onChoose }: { plan: Plan; onChoose: (task: string) => void
             wrap="wrap"
             gap="2"
           >
-            <Heading as="h2" fontSize="18px">
-              {sayWeekday(day)}
-            </Heading>
-            <Text color="soft">{office ? 'from the office' : `${labor_h.toFixed(1)} labor hours`}</Text>
+            <Title size="part">{sayWeekday(day)}</Title>
+            <Note>{office ? 'from the office' : `${labor_h.toFixed(1)} labor hours`}</Note>
           </Flex>
           {tasks.map(({ task, from, to, begun, goesOn }) => (
             <Flex key={task.id} gap="3" py="1.5" borderBottom="1px solid" borderColor="rule" align="baseline">
-              <Text width="150px" flexShrink={0} color="soft" fontSize="14.5px">
+              <Note width="150px" flexShrink={0} fontSize="14.5px">
                 {sayTime(from)} to {sayTime(to)}
-              </Text>
+              </Note>
               <Press
                 type="button"
                 look="quiet"
@@ -270,9 +267,9 @@ function Days({ plan, onChoose }: { plan: Plan; onChoose: (task: string) => void
                 {begun ? ', goes on' : ''}
                 {goesOn ? ', goes on the next day' : ''}
               </Press>
-              <Text color="soft" fontSize="14.5px" whiteSpace="nowrap">
+              <Note fontSize="14.5px" whiteSpace="nowrap">
                 {sayPeople(task.crew)}
-              </Text>
+              </Note>
             </Flex>
           ))}
           {water.map(({ line, from, to, overnight }) => (

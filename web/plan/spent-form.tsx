@@ -10,6 +10,7 @@ import { money } from '../controls/format';
 import { Field, Label, Press } from '../controls/controls';
 import { today } from '../controls/today';
 import { withoutEmpty } from '../controls/without-empty';
+import { Alarm } from '../controls/text';
 
 interface Props {
   readonly task: PlannedTask;
@@ -54,9 +55,9 @@ export function SpentForm(props: Props) {
         Write it down
       </Press>
       {typed.hours !== '' && wrong && (
-        <Text role="alert" color="signalInk" fontSize="14px">
+        <Alarm role="alert" fontSize="14px">
           Still to be said: {wrong}.
-        </Text>
+        </Alarm>
       )}
       <Told {...props} />
     </Box>

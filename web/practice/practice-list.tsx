@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { levels, type Level } from '../../core/practice/invent.js';
@@ -10,6 +10,7 @@ import { Cell, Head } from '../controls/table';
 import { Header, ToJobs } from '../shell/header';
 import { keepHints, keepPracticeName, practiceName, readScores, type Score } from './kept';
 import { late } from '../shell/late';
+import { Note, Title } from '../controls/text';
 
 const ScoreChart = late('score chart', async () => (await import('./score-chart')).ScoreChart);
 /** The pipe of a first job: the same for everybody, so that people can compare notes. */
@@ -33,9 +34,9 @@ export function PracticeList() {
       </Header>
       <Box as="main" flex="1" minHeight={0} overflowY="auto" px={{ base: '4', md: '6' }} py="5">
         <Box maxWidth="1000px" mx="auto">
-          <Heading as="h1" fontSize="30px" lineHeight="1.1">
+          <Title size="page" as="h1">
             Practice
-          </Heading>
+          </Title>
           <Text maxWidth="720px" my="3">
             Invented pipes whose truth is known. Push the head, log what you see, then hold your log against
             the truth: what you found and missed, how far off, and what it would have cost. All of it stays in
@@ -125,10 +126,10 @@ function LevelRow({
         {level}
       </Text>
       <Box flex="1" minWidth="240px">
-        <Heading as="h2" fontSize="18px">
+        <Title size="part">
           Level {level}: {name}
-        </Heading>
-        <Text color="soft">{asks}</Text>
+        </Title>
+        <Note>{asks}</Note>
       </Box>
       <Text width="130px" fontSize="14.5px">
         {times === 0 ? 'not tried yet' : `best ${best} of 100, ${times === 1 ? 'once' : `${times} times`}`}
@@ -154,9 +155,7 @@ function Record({ name, scores, onAgain }: RecordProps) {
   return (
     <Box mt="6" data-testid="practice-record">
       <Flex justify="space-between" align="center" wrap="wrap" gap="3">
-        <Heading as="h2" fontSize="20px">
-          What {name === '' ? 'was' : `${name} has`} practiced
-        </Heading>
+        <Title size="section">What {name === '' ? 'was' : `${name} has`} practiced</Title>
         <SaveButton name={`practice-${fileName(name) || 'record'}.pdf`} make={recordPdf}>
           Record as PDF
         </SaveButton>

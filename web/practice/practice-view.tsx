@@ -21,6 +21,7 @@ import { HintAt, Hints, type Progress } from './hints';
 import { addScore, practiceName, readBegun, type Begun } from './kept';
 import { Result } from './result';
 import { usePractice, type Practice } from './use-practice';
+import { Alarm, Note } from '../controls/text';
 
 /** One practice on an invented pipe: push the head, write the log, then compare it with the truth. */
 export function PracticeView() {
@@ -234,9 +235,7 @@ function Done({ practice, level, seed }: WorkbenchProps) {
         >
           {practice.working ? 'Comparing it with the truth…' : 'I’m done'}
         </Press>
-        <Text color="soft" fontSize="14px">
-          {level.asks}
-        </Text>
+        <Note size="small">{level.asks}</Note>
       </Flex>
     </Box>
   );
@@ -274,11 +273,7 @@ function Reel({ practice, hands }: { readonly practice: Practice; readonly hands
     <>
       <ReelPicture picture={pictureOf(reel)} reading_ft={reading_ft} simulated tall="420px" />
       <Counter reading_ft={reading_ft} />
-      {stoppedBy !== undefined && (
-        <Text color="signalInk" role="status">
-          Goes no further: {stoppedBy}
-        </Text>
-      )}
+      {stoppedBy !== undefined && <Alarm role="status">Goes no further: {stoppedBy}</Alarm>}
       {said && <Text role="status">{said}</Text>}
       <HintAt place="reel" />
       <ReelKeys practice={practice} hands={hands} />
@@ -309,12 +304,12 @@ function Reel({ practice, hands }: { readonly practice: Practice; readonly hands
       <Box mt="3">
         <WaterClock waterClock={hands.waterClock} setWaterClock={hands.setWaterClock} />
       </Box>
-      <Text fontSize="15px" color="soft">
+      <Note fontSize="15px">
         {reel.pipe.accesses
           .map(({ name, riser_ft }) => `${name}: ${riser_ft} ft from cap to level pipe`)
           .join('; ')}
         . The counter reads 0 at the cap.
-      </Text>
+      </Note>
     </>
   );
 }

@@ -5,10 +5,11 @@ import { methodName, methodRow } from '../../core/methods/index.js';
 import { sayInches } from '../../core/speech/say.js';
 import { Press } from '../controls/controls';
 import { feet, money } from '../controls/format';
-import { Cell, Head } from '../controls/table';
+import { Cell, Head, RuledRow } from '../controls/table';
 import { MethodBars } from '../drawing/method-bars';
 import { OpenFigure } from '../figure/open-figure';
 import { HintAt } from './hints';
+import { Note, Title } from '../controls/text';
 
 const isWords: Record<Compared['is'], string> = {
   found: 'Found',
@@ -40,10 +41,10 @@ export function Result({
           </OpenFigure>
         </Text>
       </Flex>
-      <Text color="soft">
+      <Note>
         Material right over {feet(rightMaterial_ft)} of {feet(length_ft)} ft; {feet(seen_ft)} ft counted as
         seen of {feet(couldSee_ft)} ft that could be. The first score on a pipe is the one that counts.
-      </Text>
+      </Note>
       {claimed_ft > 0.5 && (
         <Text borderLeft="5px solid" borderColor="signal" pl="3" my="2">
           {feet(claimed_ft)} ft lay under water and are counted as seen. Log such a stretch as hidden: “40 to
@@ -79,7 +80,7 @@ export function Result({
 function Row({ thing, onShow }: { thing: Compared; onShow: (at_ft: number) => void }) {
   const bad = thing.is === 'missed' || thing.is === 'invented';
   return (
-    <chakra.tr borderTop="1px solid" borderColor="rule" css={{ '& td': { verticalAlign: 'middle' } }}>
+    <RuledRow css={{ '& td': { verticalAlign: 'middle' } }}>
       <Cell whiteSpace="nowrap">{thing.is === 'invented' ? '–' : feet(thing.at_ft)}</Cell>
       <Cell>
         {thing.says}
@@ -107,7 +108,7 @@ function Row({ thing, onShow }: { thing: Compared; onShow: (at_ft: number) => vo
           Show it
         </Press>
       </Cell>
-    </chakra.tr>
+    </RuledRow>
   );
 }
 
@@ -147,9 +148,7 @@ function Cost({ cost }: { cost: Costs }) {
   const difference = log - truth;
   return (
     <Box mt="5" data-testid="practice-cost">
-      <Heading as="h2" fontSize="20px">
-        What it would have cost
-      </Heading>
+      <Title size="section">What it would have cost</Title>
       <Flex gap="6" wrap="wrap" my="2">
         <Sum label="The scope from your log" amount={money(log, currency)} />
         <Sum label="The scope from the truth" amount={money(truth, currency)} />
@@ -190,9 +189,9 @@ const CostBars = ({ cost: { bars, line } }: { cost: Costs }) => (
       ] as const
     ).map(([name, own]) => (
       <Flex key={name} gap="3" align="center">
-        <Text width="80px" fontSize="14px" color="soft">
+        <Note size="small" width="80px">
           {name}
-        </Text>
+        </Note>
         <Box flex="1">
           <MethodBars name={name} line={line} bars={own} />
         </Box>
@@ -211,9 +210,7 @@ const CostBars = ({ cost: { bars, line } }: { cost: Costs }) => (
 
 const Sum = ({ label, amount }: { label: string; amount: string }) => (
   <Box>
-    <Text color="soft" fontSize="14px">
-      {label}
-    </Text>
+    <Note size="small">{label}</Note>
     <Text fontFamily="heading" fontWeight={800} fontSize="24px">
       {amount}
     </Text>

@@ -7,6 +7,7 @@ import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';
 import type { ScopeBar } from '../drawing/scope-bars';
 import type { BreakEven, PriceGroup } from '../../core/explain/break-even.js';
+import { Alarm, Note } from '../controls/text';
 
 const groupWords: Record<PriceGroup, string> = {
   lining: 'Lining',
@@ -36,8 +37,8 @@ export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
           Work it out
         </Press>
       )}
-      {asked && found.isPending && <Text color="soft">Solving it again at other prices…</Text>}
-      {found.error && <Text color="signalInk">{found.error.message}</Text>}
+      {asked && found.isPending && <Note>Solving it again at other prices…</Note>}
+      {found.error && <Alarm>{found.error.message}</Alarm>}
       {found.data?.length === 0 && (
         <Text>No price, three times dearer or down to a third, would put another method here.</Text>
       )}

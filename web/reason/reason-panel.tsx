@@ -21,6 +21,7 @@ import type { ScopeBar } from '../drawing/scope-bars';
 import type { Rejection } from '../../core/explain/refusals.js';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { LineView } from '../../core/views/line-view.js';
+import { Note, Title } from '../controls/text';
 
 interface Props {
   readonly bar: ScopeBar | undefined;
@@ -52,7 +53,7 @@ export function ReasonPanel({ bar, children, ...about }: Props) {
           <Part key={`${place.from_ft} ${place.what}`} title="Cannot be cured here">
             <Text fontWeight={700}>{place.what}</Text>
             <Text>{place.why}.</Text>
-            <Text color="soft">By others, or lifted by: {place.lift}</Text>
+            <Note>By others, or lifted by: {place.lift}</Note>
           </Part>
         ))}
       <Because key={bar.key} bar={bar} school={scope.school} />
@@ -80,9 +81,9 @@ function NoBar({ lineView, scope, children }: Omit<Props, 'bar'>) {
   return (
     <>
       <Dangers lineView={lineView} scope={scope} />
-      <Heading as="h1" fontSize="24px">
+      <Title size="view" as="h1">
         {noWay.length > 0 ? 'Nothing is possible' : 'Nothing yet'}
-      </Heading>
+      </Title>
       {noWay.map((warning, i) => (
         <Text key={i} mt="2">
           {warning.message}.
@@ -153,11 +154,7 @@ function RefusedPart({ bar }: { bar: ScopeBar }) {
           </Text>
           <Box>
             <Text>{why}</Text>
-            {lift && (
-              <Text color="soft" fontSize="13.5px">
-                lifted by: {lift}
-              </Text>
-            )}
+            {lift && <Note size="fine">lifted by: {lift}</Note>}
           </Box>
         </Flex>
       ))}
@@ -184,7 +181,7 @@ function NextBest({ bar, currency, complete }: { bar: ScopeBar; currency: string
             : `${money(next.costsMore, currency)} more over ten years`}
         </Text>
       ) : (
-        <Text color="soft">{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Text>
+        <Note>{complete ? 'Nothing else is allowed here.' : 'Working it out…'}</Note>
       )}
     </Part>
   );

@@ -11,6 +11,7 @@ import type { ScopeBar } from '../drawing/scope-bars';
 import { OpenFigure } from '../figure/open-figure';
 import { PhotoThumbs } from '../video/photos';
 import { Part } from './part';
+import { Note } from '../controls/text';
 
 interface SeenPartProps {
   readonly bar: ScopeBar;
@@ -67,11 +68,11 @@ const Seen = memo(({ finding, runNames, marked }: SeenProps) => {
         {judged && ` (the table says ${gradeWords[finding.tableGrade]})`}
       </Text>
       {finding.readings.map((reading, i) => (
-        <Text key={reading.entry} color="soft" fontSize="13.5px">
+        <Note size="fine" key={reading.entry}>
           {names[i]}, {reading.pass === 'out' ? 'going out' : 'coming back'}, {reading.about ? 'about ' : ''}
           {feet(reading.raw_ft)} at the counter{reading.dropped ? ', not used' : ''}
           {reading.video_s === undefined ? '' : ` ▸ ${videoTime(reading.video_s)}`}
-        </Text>
+        </Note>
       ))}
       <PhotoThumbs entry={finding.entry} what={sayWhat(finding.entry)} />
     </Box>

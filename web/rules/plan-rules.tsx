@@ -1,4 +1,4 @@
-import { Box, Flex, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import {
   machines,
   type PlanRules,
@@ -12,6 +12,7 @@ import { withoutEmpty } from '../controls/without-empty';
 import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
 import { Group, Row } from './rows';
 import { SheetRows } from './sheet-rows';
+import { Note, Title } from '../controls/text';
 
 interface Props {
   readonly own: PlanRulesOverride;
@@ -28,13 +29,11 @@ export function PlanRulesEditor({ own, beneath, ownWords, onChange }: Props) {
   const parts = { own, beneath, ownWords, set };
   return (
     <Box id="plan" mt="8">
-      <Heading as="h2" fontSize="20px">
-        Days and crews
-      </Heading>
-      <Text color="soft" maxWidth="780px">
+      <Title size="section">Days and crews</Title>
+      <Note maxWidth="780px">
         The plan is made from these. The figures to begin with are invented, near those of estimating
         handbooks; what your jobs really took makes them yours.
-      </Text>
+      </Note>
       <Flex gap="8" wrap="wrap" align="flex-start">
         <Box flex="1 1 420px" minWidth={0}>
           <Day {...parts} />

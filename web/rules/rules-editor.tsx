@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { capital } from '../../core/capital.js';
 import { gradingInForce } from '../../core/findings/grades.js';
 import type { Grading } from '../../core/findings/row.js';
@@ -13,6 +13,7 @@ import { Group, RateTable, Row } from './rows';
 import { SheetRows } from './sheet-rows';
 import { UpkeepRules } from './upkeep-rules';
 import { materialWords } from '../../core/catalog/materials.js';
+import { Title } from '../controls/text';
 
 export interface Edited {
   readonly rules: RulesOverride;
@@ -40,9 +41,7 @@ function HouseRules({ rules, beneath, ownWords, onChange }: Props) {
   };
   return (
     <Box>
-      <Heading as="h2" fontSize="20px">
-        Rules
-      </Heading>
+      <Title size="section">Rules</Title>
       {ruleFields.map(({ title, fields }) => (
         <Group key={title} title={title}>
           {fields.map((field) => (
@@ -81,9 +80,7 @@ function PriceBook({ prices, beneath, ownWords, onChange }: Props) {
   const tables = { prices, house: beneath.prices, onChange: setPrices };
   return (
     <Box>
-      <Heading as="h2" fontSize="20px">
-        Price book
-      </Heading>
+      <Title size="section">Price book</Title>
       <Group title="The book">
         {(['dated', 'currency'] as const).map((key) => (
           <Row key={key} label={capital(key)} unit="" own={own(key)}>

@@ -8,6 +8,7 @@ import { money } from '../controls/format';
 import { useNarrow } from '../shell/use-narrow';
 import { Cannot } from './sheet-tools';
 import type { LineView } from '../../core/views/line-view.js';
+import { Alarm, Note } from '../controls/text';
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
@@ -101,15 +102,15 @@ function Amounts({ lineView, lineScope, scope }: Pick<FootProps, 'lineView' | 'l
         </Text>
       )}
       {uncured_ft > 0 && (
-        <Text color="signalInk" fontWeight={700} data-testid="not-possible">
+        <Alarm strong data-testid="not-possible">
           {uncured_ft.toFixed(1)} ft cannot be cured here
-        </Text>
+        </Alarm>
       )}
       {firstStep && (
-        <Text color="signalInk" data-testid="first-step">
+        <Alarm data-testid="first-step">
           First {firstStep.what}, {firstStep.from_ft.toFixed(1)} to {firstStep.to_ft.toFixed(1)} ft:{' '}
           {money(firstStep.price, prices.currency)}
-        </Text>
+        </Alarm>
       )}
     </Box>
   );
@@ -136,14 +137,14 @@ function Total({ nothing, scope, caughtUp }: TotalProps) {
         {nothing ? '–' : feasible ? money(prices.total, prices.currency) : 'not possible'}
       </Text>
       {!caughtUp && (
-        <Text fontSize="13px" color="soft" whiteSpace="nowrap" role="status">
+        <Note size="fine" whiteSpace="nowrap" role="status">
           as of the last change
-        </Text>
+        </Note>
       )}
       {caughtUp && firstStep && feasible && (
-        <Text fontSize="13px" color="soft" whiteSpace="nowrap" data-testid="range">
+        <Note size="fine" whiteSpace="nowrap" data-testid="range">
           {rangeWords(scope, nothing)}
-        </Text>
+        </Note>
       )}
     </Box>
   );

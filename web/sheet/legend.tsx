@@ -1,5 +1,5 @@
 import { methodName, methodRow } from '../../core/methods/index.js';
-import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
@@ -8,6 +8,7 @@ import { Press } from '../controls/controls';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
 import { DrawnFinding } from '../lanes/drawn-finding';
 import type { FindingView } from '../../core/views/line-view.js';
+import { Note, Title } from '../controls/text';
 
 const sample_px = 64;
 /** A stretch of one foot in 32 px, enough to show what a finding looks like. */
@@ -87,16 +88,14 @@ export function Legend({ onClose }: { onClose: () => void }) {
       }}
     >
       <Flex justify="space-between" align="center" mb="2">
-        <Heading as="h2" fontSize="20px">
-          What the drawings mean
-        </Heading>
+        <Title size="section">What the drawings mean</Title>
         <Press type="button" autoFocus onClick={onClose}>
           Close
         </Press>
       </Flex>
-      <Text mb="3" color="soft">
+      <Note mb="3">
         On the wall, unrolled with the water in the middle. Drawn dashed: only possible. Pale: cleaned since.
-      </Text>
+      </Note>
       <Grid templateColumns="repeat(auto-fill, minmax(190px, 1fr))" gap="2">
         <Rows />
       </Grid>

@@ -1,8 +1,9 @@
-import { Box, chakra, Flex, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Activity, Download, HelpCircle, Maximize, Printer, Shapes, ZoomIn, ZoomOut } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useNarrow } from '../shell/use-narrow';
 import { zoomStep } from './use-window';
+import { Alarm } from '../controls/text';
 
 const Tool = chakra('button', {
   base: {
@@ -37,19 +38,18 @@ export interface SheetActions {
 
 /** Why a trial was refused, shown where it stays in sight. */
 export const Cannot = ({ why, lines }: { why: string | undefined; lines: number }) => (
-  <Text
+  <Alarm
+    strong
     px="2"
     fontSize="13.5px"
     lineHeight="1.15"
-    color="signalInk"
-    fontWeight={700}
     role="status"
     data-testid="cannot"
     lineClamp={lines}
     title={why}
   >
     {why}
-  </Text>
+  </Alarm>
 );
 
 const Zoom = ({ zoomed, actions }: { zoomed: boolean; actions: SheetActions }) => (

@@ -1,5 +1,5 @@
 import { datumName } from '../../core/job/point-words.js';
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useMemo, useRef, useState, type RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
@@ -17,7 +17,7 @@ import { ownRules } from '../rules/own-rules';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { fileName } from '../controls/save';
 import { useSteady } from '../controls/use-steady';
-import { SidePanel } from '../shell/side-panel';
+import { SidePanel, Split } from '../shell/side-panel';
 import { Faults } from '../shell/trouble';
 import { useNarrow } from '../shell/use-narrow';
 import { WorkingOut } from '../shell/working-out';
@@ -33,6 +33,7 @@ import { useScopeHand, type ScopeHand } from './use-scope-hand';
 import { useWindow, zoomStep, type SheetWindow } from './use-window';
 import { WaysList } from './ways-list';
 import { late } from '../shell/late';
+import { Note } from '../controls/text';
 
 // Loaded on first use.
 const GradeStrip = late('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
@@ -100,12 +101,7 @@ function Sheet(known: Known) {
   });
   useDeskKeys(desk, actions, close);
   return (
-    <Flex
-      height="100%"
-      direction={{ base: 'column', lg: 'row' }}
-      overflow={{ base: 'auto', lg: 'hidden' }}
-      className="printed-sheet"
-    >
+    <Split className="printed-sheet">
       <Flex direction="column" flex={{ lg: 1 }} minWidth={0} minHeight={{ lg: 0 }} position="relative">
         {change.error && <Faults error={change.error} onClose={change.reset} />}
         <Tools desk={desk} actions={actions} />
@@ -128,7 +124,7 @@ function Sheet(known: Known) {
       <Reasons desk={desk} />
       <Choices hand={hand} at={at} menuOn={menuOn} setMenuOn={setMenuOn} />
       {open === 'keys' && <SheetKeys onClose={close} />}
-    </Flex>
+    </Split>
   );
 }
 
@@ -259,9 +255,9 @@ function Section({ desk }: { desk: Desk }) {
   });
   if (lineView.to_ft - lineView.from_ft < leastLine_ft) {
     return (
-      <Text p="6" color="soft">
+      <Note p="6">
         Nothing is known of this line yet. Type the first reading below, or open the camera log.
-      </Text>
+      </Note>
     );
   }
   const other = view.scope.ways.find(({ school }) => school === lookedAt)?.bars[line.id];

@@ -4,6 +4,7 @@ import type { ScopeSoFar } from '../../core/scope/scope.js';
 import { leavesWords } from '../lanes/ways-lane';
 import { schoolWords } from '../../core/job/school-words.js';
 import { money } from '../controls/format';
+import { Note } from '../controls/text';
 
 const Way = chakra('button', {
   base: {
@@ -50,11 +51,11 @@ export function WaysList({ scope, onTake }: { scope: ScopeSoFar; onTake: (school
               <Text fontFamily="heading" fontWeight={700}>
                 {schoolWords[school].name}
               </Text>
-              <Text color="soft" fontSize="13.5px">
+              <Note size="fine">
                 {way?.feasible
                   ? `then ${cents(way.carried)} expected over ten years, ${leavesWords(way)}`
                   : schoolWords[school].means}
-              </Text>
+              </Note>
             </Flex>
             <Text fontFamily="heading" fontWeight={700} fontSize="18px">
               {way ? (way.feasible ? cents(way.total) : 'not possible') : '…'}

@@ -9,6 +9,7 @@ import { useSeesPrices } from '../api/me';
 import { Header } from './header';
 import { JobTabs } from './job-tabs';
 import { useNarrow } from './use-narrow';
+import { Note } from '../controls/text';
 
 interface Props {
   readonly job: Job | undefined;
@@ -38,11 +39,11 @@ export function JobBar({ job, line, view, waiting, live, historyOpen, onHistory 
           <Heading as="h1" fontSize="15px" truncate>
             {job?.title ?? '…'}
           </Heading>
-          <Text fontSize="13px" color="soft" truncate display={{ base: 'none', md: 'block' }}>
+          <Note size="fine" truncate display={{ base: 'none', md: 'block' }}>
             {[line?.name ?? line?.id, job?.inspectedOn ? `inspected ${day(job.inspectedOn)}` : '']
               .filter(Boolean)
               .join(' · ')}
-          </Text>
+          </Note>
         </Flex>
         <JobTabs />
         {!narrow && (
@@ -106,9 +107,9 @@ function VerdictPart({ view }: { view: ScopedView | undefined }) {
       >
         {verdictWord(view) ?? '…'}
       </Text>
-      <Text fontSize="13px" lineHeight="1.15" color="soft" textAlign="right" maxWidth="124px">
+      <Note size="fine" lineHeight="1.15" textAlign="right" maxWidth="124px">
         {view ? said.filter(Boolean).join(', ') : 'working it out'}
-      </Text>
+      </Note>
     </Flex>
   );
 }
@@ -133,7 +134,7 @@ function NarrowBar({ job, view, waiting, live }: Pick<Props, 'job' | 'view' | 'w
       <Heading as="h1" fontFamily="body" fontSize="14px" truncate flex="1" minWidth="0">
         {job?.title}
       </Heading>
-      <Text color="soft" whiteSpace="nowrap">
+      <Note whiteSpace="nowrap">
         <chakra.span fontWeight={700} color={verdictColor(view)}>
           {verdictWord(view) ?? ''}
         </chakra.span>{' '}
@@ -142,7 +143,7 @@ function NarrowBar({ job, view, waiting, live }: Pick<Props, 'job' | 'view' | 'w
           : unseen_ft > leastUnseen_ft
             ? `${feet(unseen_ft)} ft not seen`
             : ''}
-      </Text>
+      </Note>
       <SavedWords waiting={waiting} live={live} />
     </Flex>
   );

@@ -5,6 +5,7 @@ import { sayAlone } from '../../core/edits/index.js';
 import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
 import { RefusedParcel } from './refused-parcel';
+import { Callout, Note } from '../controls/text';
 
 /**
  * What could not be saved without the user: a change that conflicts with someone else's, or one the server refused.
@@ -28,7 +29,7 @@ export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
 /** Both versions of one thing, and the question which to keep. */
 function ConflictBox({ item }: { item: OutboxItem }) {
   return (
-    <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
+    <Callout role="alert">
       <Text fontWeight={700}>Changed here and elsewhere. Which stands?</Text>
       {item.conflicts?.map((conflict, index) => (
         <Box key={index} mt="1">
@@ -41,9 +42,7 @@ function ConflictBox({ item }: { item: OutboxItem }) {
             </strong>{' '}
             {conflict.theirs.set === null ? 'deleted' : sayAlone(conflict.theirs)}
           </Text>
-          {conflict.fields.length > 0 && (
-            <Text color="soft">They differ in: {conflict.fields.join(', ')}</Text>
-          )}
+          {conflict.fields.length > 0 && <Note>They differ in: {conflict.fields.join(', ')}</Note>}
         </Box>
       ))}
       <Flex gap="2" mt="2">
@@ -54,6 +53,6 @@ function ConflictBox({ item }: { item: OutboxItem }) {
           Theirs stands
         </Press>
       </Flex>
-    </Box>
+    </Callout>
   );
 }

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Fault } from '../../core/job/faults.js';
 import { forget } from '../api/outbox';
 import { Press } from '../controls/controls';
+import { Note } from '../controls/text';
 
 interface Props {
   readonly item: { readonly key: string; readonly faults?: readonly Fault[] | undefined };
@@ -18,9 +19,9 @@ export const RefusedParcel = ({ item: { key, faults }, says, as = 'div', childre
     <Text fontWeight={700}>{says}</Text>
     {children}
     {faults?.map(({ path, message }) => (
-      <Text key={path + message} color="soft" overflowWrap="anywhere">
+      <Note key={path + message} overflowWrap="anywhere">
         {path}: {message}
-      </Text>
+      </Note>
     ))}
     <Press
       type="button"

@@ -1,21 +1,20 @@
-import { Box, Heading, Text } from '@chakra-ui/react';
+import { Box, Text } from '@chakra-ui/react';
 import type { FallbackProps } from 'react-error-boundary';
 import { useLocation, useNavigate, useRouteError } from 'react-router';
 import type { Fault } from '../../core/job/faults.js';
 import { asError, Refused } from '../api/client';
 import { Press } from '../controls/controls';
+import { Callout, Note, Title } from '../controls/text';
 
 /** The page failed: nothing typed is lost, since the server has it. */
 export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
   return (
     <Box role="alert" p="8" maxWidth="640px">
-      <Heading as="h1" fontSize="24px" mb="3">
+      <Title size="view" as="h1" mb="3">
         This page broke
-      </Heading>
+      </Title>
       <Text mb="2">What you entered is safe: it was written down before the page said so.</Text>
-      <Text color="soft" mb="5">
-        {asError(error).message}
-      </Text>
+      <Note mb="5">{asError(error).message}</Note>
       <Press onClick={resetErrorBoundary}>Try again</Press>
     </Box>
   );
@@ -34,7 +33,7 @@ export function Faults({ error, onClose }: { error: Error; onClose?: () => void 
   const faults: readonly Fault[] = error instanceof Refused ? error.faults : [];
   const offline = !(error instanceof Refused);
   return (
-    <Box role="alert" borderLeft="6px solid" borderColor="signal" bg="wash" px="4" py="3">
+    <Callout role="alert">
       <Text fontWeight={700}>{offline ? 'The server cannot be reached' : error.message}</Text>
       {offline && <Text>Nothing was changed. Is Open Trench still running? ({error.message})</Text>}
       {faults.slice(0, 12).map(({ path, message }) => (
@@ -49,6 +48,6 @@ export function Faults({ error, onClose }: { error: Error; onClose?: () => void 
           Close
         </Press>
       )}
-    </Box>
+    </Callout>
   );
 }

@@ -1,8 +1,8 @@
-import { Text } from '@chakra-ui/react';
+import { Note } from '../controls/text';
 
 /** What a view shows until its scope is computed. */
 export const WorkingOut = () => (
-  <Text p="6" color="soft" role="status">
+  <Note p="6" role="status">
     Working it out…
-  </Text>
+  </Note>
 );

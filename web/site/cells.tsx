@@ -1,7 +1,8 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useId, useState } from 'react';
 import { measureWords, numberInField, typedNumber, type Measure } from '../../core/speech/typed-number.js';
 import { Choice, Field, LongField } from '../controls/controls';
+import { Alarm } from '../controls/text';
 
 /** Text that is taken on blur or Enter and reset on Escape; invalid text is not taken. */
 function useTyped(
@@ -73,10 +74,10 @@ export function NumberCell({
         {...props}
       />
       {wrong && (
-        <Text id={says} role="alert" color="signalInk" fontSize="13px" lineHeight="1.2" mt="1">
+        <Alarm id={says} role="alert" fontSize="13px" lineHeight="1.2" mt="1">
           Not taken: {measureWords[measure]}
           {least >= 0 ? `, not below ${numberInField(least, measure)}` : ''}
-        </Text>
+        </Alarm>
       )}
     </Box>
   );

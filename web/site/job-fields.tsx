@@ -6,6 +6,7 @@ import { soils } from '../../core/job/vocabulary.js';
 import { AddPress } from '../controls/add-press';
 import { Field, Label, Press } from '../controls/controls';
 import { ChoiceCell, LongCell, NumberCell, TextCell } from './cells';
+import { Note } from '../controls/text';
 
 const reasons = [
   ['backup', 'a backup'],
@@ -118,9 +119,9 @@ export function LineFields({ line, setLine }: LineProps) {
           />
         </Box>
       </Flex>
-      <Text fontSize="13px" color="soft" mb="3">
+      <Note size="fine" mb="3">
         The competent person at the trench settles the soil class, not this page.
-      </Text>
+      </Note>
       <Drains line={line} setLine={setLine} />
     </Box>
   );
@@ -157,9 +158,7 @@ function Drains({ line, setLine }: LineProps) {
                 }}
               />
             </Flex>
-            <Text fontSize="13px" color="soft">
-              {proofOf(line, what)}
-            </Text>
+            <Note size="fine">{proofOf(line, what)}</Note>
           </Box>
         );
       })}
@@ -170,9 +169,7 @@ function Drains({ line, setLine }: LineProps) {
       >
         Add what drains here
       </AddPress>
-      <Text fontSize="13px" color="soft">
-        Proved in the camera log: 81.7 flush from upstairs bath arrives runs away.
-      </Text>
+      <Note size="fine">Proved in the camera log: 81.7 flush from upstairs bath arrives runs away.</Note>
     </>
   );
 }

@@ -8,6 +8,7 @@ import { feet } from '../controls/format';
 import { ChoiceCell, EndCell, NumberCell, TextCell } from './cells';
 import { resolver, type ListName } from './ground';
 import type { Column } from './list-table';
+import { Note } from '../controls/text';
 
 type Item<L extends ListName> = NonNullable<LineHead[L]>[number];
 
@@ -143,9 +144,7 @@ function endColumns<T extends HeldStretch>(view: LineView): Column<T>[] {
           }}
         />
         {stretch[end] !== undefined && (
-          <Text fontSize="12.5px" color="soft">
-            now {feet(resolve(stretch)[`${end}_ft`])} ft, moves with it
-          </Text>
+          <Note fontSize="12.5px">now {feet(resolve(stretch)[`${end}_ft`])} ft, moves with it</Note>
         )}
       </Box>
     ),
@@ -208,9 +207,7 @@ export const pointColumns = (view: LineView): Column<Point>[] => [
           <strong>{feet(at.value)}</strong> ± {feet(at.plusMinus ?? 0)}
         </Text>
       ) : (
-        <Text py="2.5" color="soft">
-          not known
-        </Text>
+        <Note py="2.5">not known</Note>
       );
     },
   },

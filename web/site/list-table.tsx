@@ -1,9 +1,10 @@
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Press } from '../controls/controls';
 import { Cell, Head } from '../controls/table';
 import { withoutEmpty } from '../controls/without-empty';
+import { Note } from '../controls/text';
 
 export interface Column<T> {
   readonly head: string;
@@ -35,11 +36,7 @@ export function ListTable<T extends object>({
   keyOf,
 }: Props<T>) {
   if (items.length === 0) {
-    return (
-      <Text p="3" color="soft">
-        None yet. Put the cursor where it is on the strip and press “Add {name}”.
-      </Text>
-    );
+    return <Note p="3">None yet. Put the cursor where it is on the strip and press “Add {name}”.</Note>;
   }
   const setAt = (index: number) => (patch: Partial<T>) => {
     onChange(items.map((each, i) => (i === index ? withoutEmpty({ ...each, ...patch }) : each)));

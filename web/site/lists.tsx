@@ -1,4 +1,3 @@
-import { Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { LineHead } from '../../core/job/schema.js';
 import type { LineView } from '../../core/views/line-view.js';
@@ -15,6 +14,7 @@ import {
 import { ListTable, type Column } from './list-table';
 import { Marks } from './marks';
 import { PointMore } from './point-more';
+import { Note } from '../controls/text';
 
 interface Props {
   readonly list: ListName;
@@ -63,10 +63,10 @@ export function Lists({ list, head, view, chosen, onChoose, onChange }: Props) {
     crossings: () => (
       <>
         {tableOf('crossing', 'crossings', crossingColumns)}
-        <Text p="3" color="soft">
+        <Note p="3">
           Call for the utility locate before any digging: what is drawn here is what somebody told, not the
           locate.
-        </Text>
+        </Note>
       </>
     ),
     depths: () => tableOf('depth', 'depths', depthColumns),

@@ -1,10 +1,11 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { LineHead } from '../../core/job/schema.js';
 import { TextCell } from './cells';
 import { ListTable } from './list-table';
 import { MarkDistances } from './mark-distances';
 import { TapedPlaces } from './taped-places';
 import type { LineView } from '../../core/views/line-view.js';
+import { Note } from '../controls/text';
 
 interface Props {
   readonly head: LineHead;
@@ -55,11 +56,7 @@ export function Marks({ head, view, onChange, table }: Props) {
           />
         </>
       )}
-      {marks.length === 1 && (
-        <Text p="3" color="soft">
-          One more mark, and a point can be found again from both.
-        </Text>
-      )}
+      {marks.length === 1 && <Note p="3">One more mark, and a point can be found again from both.</Note>}
     </Box>
   );
 }

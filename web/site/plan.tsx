@@ -1,9 +1,10 @@
-import { Box, chakra, Text } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { GroundPlace } from '../../core/line/course.js';
 import { standLabels } from '../drawing/labels';
 import { useWidth } from '../drawing/use-width';
 import type { LineView } from '../../core/views/line-view.js';
+import { Note } from '../controls/text';
 
 const height_px = 250;
 const rim_px = 48;
@@ -14,10 +15,10 @@ export function Plan({ view: { course, points } }: { view: LineView }) {
   const [ref, width] = useWidth<HTMLDivElement>(420);
   if (course.marks.length < 2) {
     return (
-      <Text p="3" color="soft">
+      <Note p="3">
         Give two marks, such as a house corner and a gate post, and the distance between them. Then tape a
         point from both: the line’s way over the ground is drawn here.
-      </Text>
+      </Note>
     );
   }
   const ground = groundOf(course, width);

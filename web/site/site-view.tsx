@@ -23,6 +23,7 @@ import { NewLine } from './new-line';
 import { Plan } from './plan';
 import { Strip } from '../strip/strip';
 import { askedKinds, WhatLies } from './what-lies';
+import { Note, Title } from '../controls/text';
 
 /** The site: who and why, and the ground over each line, drawn as much as filled in. */
 export function SiteView() {
@@ -55,9 +56,7 @@ export function SiteView() {
           {lineView ? (
             <Strip {...onTheList} view={lineView} cursor_ft={cursor_ft} onCursor={hand.setCursor} />
           ) : (
-            <Text p="4" color="soft">
-              Working it out…
-            </Text>
+            <Note p="4">Working it out…</Note>
           )}
         </Box>
         <ListTabs hand={hand} />
@@ -122,13 +121,13 @@ function Beside({ hand, adding, onAdding }: { hand: GroundHand; adding: boolean;
       borderRight={{ md: '1px solid' }}
       borderColor={{ md: 'ink' }}
     >
-      <Heading as="h2" fontSize="18px" mb="3">
+      <Title size="part" mb="3">
         The job
-      </Heading>
+      </Title>
       <JobFields job={job} onEdit={hand.edit} />
-      <Heading as="h2" fontSize="18px" mt="5" mb="3">
+      <Title size="part" mt="5" mb="3">
         {line.name ?? line.id}
-      </Heading>
+      </Title>
       <LineFields
         line={line}
         setLine={(patch) => {
@@ -235,9 +234,7 @@ function Measured({
           }}
         />
       </Box>
-      <Text color="soft" fontSize="14px">
-        Enter adds it
-      </Text>
+      <Note size="small">Enter adds it</Note>
     </Flex>
   );
 }

@@ -7,6 +7,7 @@ import type { LineView } from '../../core/views/line-view.js';
 import { Press } from '../controls/controls';
 import { feet } from '../controls/format';
 import { newStretch, resolver, type Said } from './ground';
+import { Alarm } from '../controls/text';
 
 /** Lists whose new stretch needs to know what it is. */
 export const askedKinds = {
@@ -62,12 +63,12 @@ export function WhatLies({
         </Press>
       ))}
       {under.length > 0 && (
-        <Text color="signalInk" width="100%" fontSize="14px">
+        <Alarm width="100%" fontSize="14px">
           {under
             .map(({ is, from_ft, to_ft }) => `${is}, ${feet(from_ft)} to ${feet(to_ft)} ft,`)
             .join(' and ')}{' '}
           on the list already: what you choose goes over it.
-        </Text>
+        </Alarm>
       )}
     </Flex>
   );

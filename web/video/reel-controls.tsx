@@ -1,6 +1,7 @@
 import { Flex, Grid, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Press } from '../controls/controls';
+import { Note } from '../controls/text';
 
 /** One step of the cable, ft; faster with Shift. */
 export const step_ft = 0.2;
@@ -18,7 +19,7 @@ export const Counter = ({
     <Text fontFamily="heading" fontWeight={800} fontSize="44px" lineHeight="1" data-testid="counter">
       {reading_ft?.toFixed(1) ?? '–'}
     </Text>
-    <Text color="soft">ft at the counter</Text>
+    <Note>ft at the counter</Note>
     {children}
   </Flex>
 );

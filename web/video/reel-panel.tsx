@@ -5,6 +5,7 @@ import { tellReel, type ReelState } from './reel';
 import { Counter, Presses, PushAndPull, StampZeroLocate } from './reel-controls';
 import { ReelPicture } from '../picture/reel-picture';
 import type { LineView } from '../../core/views/line-view.js';
+import { Alarm, Note } from '../controls/text';
 
 interface Props {
   readonly reel: ReelState;
@@ -34,9 +35,7 @@ export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
         </Text>
       </Counter>
       {(reel.stopped ?? reel.fault) && (
-        <Text color="signalInk" role="status">
-          {reel.stopped ? `Goes no further: ${reel.stopped}` : reel.fault}
-        </Text>
+        <Alarm role="status">{reel.stopped ? `Goes no further: ${reel.stopped}` : reel.fault}</Alarm>
       )}
       {simulated && (
         <Presses>
@@ -58,10 +57,10 @@ function Simulated({ reel: { at, pipes } }: { reel: ReelState }) {
   const enter = (...words: readonly string[]) => void tellReel(['enter', ...words].join(' '));
   return (
     <Box mt="2" display="grid" gap="2">
-      <Text fontSize="13px" color="soft">
+      <Note size="fine">
         Simulated reel and locator on an invented pipe. Arrow keys push and pull while the line is empty, with
         Shift faster.
-      </Text>
+      </Note>
       <Box>
         <Label htmlFor="reel-pipe">Simulated pipe</Label>
         <Choice

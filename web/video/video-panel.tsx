@@ -9,6 +9,7 @@ import { Press } from '../controls/controls';
 import { useFile } from '../controls/use-file';
 import { videoTime } from '../controls/format';
 import { Caps } from '../keys/key-help';
+import { Note } from '../controls/text';
 
 /** What the log may request from the video beside it. */
 export interface VideoHandle {
@@ -75,10 +76,10 @@ export function VideoPanel({ line, run, change, cues, onKeep, ref }: Props) {
         </Press>
       )}
       {clip === undefined && (run.video?.length ?? 0) > 0 && (
-        <Text fontSize="13px" color="soft" mt="1">
+        <Note size="fine" mt="1">
           This run was filmed as {run.video?.map(({ name }) => name).join(', ')}. Open it to step through the
           entries.
-        </Text>
+        </Note>
       )}
     </Box>
   );
