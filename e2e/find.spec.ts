@@ -127,7 +127,7 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
   const server = await startServer('demo');
   await page.goto(`${server.url}/firm`);
   await page.getByLabel('Terms on every offer').fill('Net thirty.');
-  await page.getByLabel('Prices hold for so many days').fill('21');
+  await page.getByLabel('Days for which prices hold').fill('21');
   await page.getByLabel('Name', { exact: true }).fill('Hollow Lane Drains');
   await page.getByLabel('Inspect everywhere else, every so many months').fill('36');
   await page.getByLabel('Inspect everywhere else, every so many months').press('Enter');

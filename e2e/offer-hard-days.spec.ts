@@ -74,7 +74,7 @@ test('a job with nothing read and a job with no way say so on offer and after, a
   await expect(page.getByRole('button', { name: /^Accepted: freeze/ })).toBeDisabled();
   await expect(page.getByText('all was seen')).toHaveCount(0);
   await page.getByRole('link', { name: 'Follow-up' }).click();
-  await expect(page.getByText('Nothing was to be done on this line.')).toBeVisible();
+  await expect(page.getByText('No work was planned on this line.')).toBeVisible();
   await expect(page.getByText('No run of this job has a date yet.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Upkeep as a calendar file' })).toBeDisabled();
 
@@ -110,7 +110,7 @@ test('without the server an offer is still worked out and accepted; it waits, an
   await expect(by).toHaveValue('M. Okafor');
   await by.fill(' ');
   await page.getByRole('button', { name: /^Accepted: freeze/ }).click();
-  await expect(page.getByText('Say who accepts it')).toBeVisible();
+  await expect(page.getByText('Enter who accepts it')).toBeVisible();
   await by.fill('M. Okafor');
   await page.getByRole('button', { name: /^Accepted: freeze/ }).click();
   await expect(page.getByTestId('accepted')).toContainText('Keep it clean');
@@ -158,9 +158,9 @@ test('the resin counts down from the moment it is mixed, over a reload, and says
   await expect(clock).toContainText('In time');
   await expect(clock).toContainText(/\b(29|30):\d\d/);
   await page.clock.fastForward('25:00');
-  await expect(clock).toContainText('Put it in now');
+  await expect(clock).toContainText('Insert it now');
   await page.clock.fastForward('10:00');
-  await expect(clock).toContainText('do not put it in');
+  await expect(clock).toContainText('do not insert it');
   await page.getByRole('button', { name: 'Stop the clock' }).click();
   await expect(page.getByRole('button', { name: /resin mixed now/ })).toBeVisible();
 });

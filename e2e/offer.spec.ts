@@ -42,7 +42,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
 
   // The company's texts and this job's own.
   await page.getByLabel('Terms of this offer').fill('Half on the day we start.\nThe rest when it runs.');
-  await page.getByLabel('Prices hold for so many days').fill('10');
+  await page.getByLabel('Days for which prices hold').fill('10');
   await page.getByLabel('Day of the offer, such as 2026-03-04').fill('2026-05-20');
   await page.getByLabel('Day of the offer, such as 2026-03-04').press('Enter');
   await expect(page.getByText('Prices hold to May 30, 2026')).toBeVisible();
@@ -120,12 +120,12 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await write(page, `${(liner.to_ft - 6).toFixed(1)} clay 4 > clay 4 lined`);
   await expect(page.getByRole('row').filter({ hasText: 'lined clay' }).first()).toBeVisible();
   await page.getByRole('link', { name: 'Follow-up' }).click();
-  await expect(page.getByTestId('repair-state')).toHaveText('Not all of it is as it was to be.');
+  await expect(page.getByTestId('repair-state')).toHaveText('Not everything was done as planned.');
   const rows = page.getByTestId('repair-house').getByRole('row');
   await expect(rows.filter({ hasText: 'Spot repair' }).first()).toContainText('Done');
   await expect(rows.filter({ hasText: 'Spot repair' }).first()).not.toContainText('off');
   await expect(rows.filter({ hasText: 'Liner' })).toContainText(
-    `${(liner.to_ft - 6).toFixed(1)}, was to be ${liner.to_ft.toFixed(1)}`,
+    `${(liner.to_ft - 6).toFixed(1)}, planned at ${liner.to_ft.toFixed(1)}`,
   );
   await expect(rows.filter({ hasText: 'Liner' })).toContainText('off');
 

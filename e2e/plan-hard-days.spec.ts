@@ -73,7 +73,7 @@ test('starts that no longer go together are said, the plan without them is shown
   const alert = page.getByRole('alert');
   await expect(alert).toContainText('Nobody works at that time');
   await expect(bar(page, /^Dig excavation A: Fri, Mar 19, 7:00 AM/)).toBeVisible();
-  await alert.getByRole('button', { name: 'Lift all starts set by hand' }).click();
+  await alert.getByRole('button', { name: 'Remove all starts set by hand' }).click();
   await expect(alert).toHaveCount(0);
   await expect(page.getByTestId('saved')).toHaveText('Saved');
   expect((await jobOf(page, server.url, jobId)).plan?.starts).toBeUndefined();

@@ -147,7 +147,7 @@ test('by keyboard: ends moved, another method, split, joined, lifted, undone, an
   await page.keyboard.press('p');
   await expect(page.getByRole('button', { name: /^Spot repair,/, pressed: true })).toBeVisible();
   await page.keyboard.press('l');
-  await expect(page.getByTestId('cannot')).toContainText('That cannot be: line from');
+  await expect(page.getByTestId('cannot')).toContainText('Not possible: line from');
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('cannot')).toHaveText('');
   await page.keyboard.press('d');

@@ -99,7 +99,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await expect(phone.getByRole('heading', { name: 'Shopping list' })).toBeVisible();
   await noPrice();
   // Whoever stands at the pipe enters the temperature: the resin's working time follows.
-  const workable = phone.getByTitle(/The resin can be worked for/).first();
+  const workable = phone.getByTitle(/The resin stays workable for/).first();
   const before = await workable.innerText();
   await phone.getByRole('textbox', { name: 'Temperature on the day, °F' }).fill('95');
   await phone.keyboard.press('Tab');

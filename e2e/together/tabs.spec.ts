@@ -95,7 +95,7 @@ test('without the server a page may be reloaded any number of times; another pro
   await new Promise<void>((open) => foreign.listen(Number(port), '127.0.0.1', open));
   await write(page, '5.5 joint');
   await expect.poll(() => asked).toBeGreaterThan(2);
-  await expect(page.getByText('This could not go in')).toHaveCount(0);
+  await expect(page.getByText('This could not be saved')).toHaveCount(0);
   await new Promise((closed) => {
     foreign.close(closed);
     foreign.closeAllConnections();

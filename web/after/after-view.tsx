@@ -78,13 +78,13 @@ function RepairState({ state }: { state: ReturnType<typeof repairState> }) {
   if (state === 'whole')
     return (
       <Text mt="1" fontWeight={700} data-testid="repair-state">
-        Repaired as it was to be: all of it done, its ends within ±, nothing to fix left in it.
+        Repaired as planned: all of it done, ends within ±, nothing left to fix.
       </Text>
     );
   if (state === 'part')
     return (
       <Alarm strong mt="1" data-testid="repair-state">
-        Not all of it is as it was to be.
+        Not everything was done as planned.
       </Alarm>
     );
   return null;
@@ -95,7 +95,7 @@ function Inspections({ looks, several }: { looks: After['looks']; several: boole
   return (
     <>
       <Heading as="h2" fontSize="21px" mt="6">
-        An older inspection against the new one
+        Older inspection compared with the new one
       </Heading>
       {compared.length === 0 && (
         <Text mt="1">
@@ -170,7 +170,7 @@ function Repair({ check, several }: { check: RepairCheck; several: boolean }) {
         </Text>
       )}
       {actions.length + cleaned.length + check.cleanouts.length === 0 && (
-        <Text>Nothing was to be done on this line.</Text>
+        <Text>No work was planned on this line.</Text>
       )}
       {actions.length > 0 && <ActionsTable check={check} />}
       {cleaned.map((stretch) => (
@@ -209,7 +209,7 @@ const CheckRow = ({ children }: { children: ReactNode }) => (
 
 const ActionsTable = ({ check: { lineName, actions } }: { check: RepairCheck }) => (
   <RowsTable
-    label={`What was to be done on ${lineName}`}
+    label={`Planned work on ${lineName}`}
     head={['To be done', 'Found', 'Its ends, ft', 'Left in it']}
     rows={actions.map((action) => ({
       key: action.id,
@@ -226,8 +226,8 @@ const ActionsTable = ({ check: { lineName, actions } }: { check: RepairCheck }) 
               fontWeight={within === false ? 700 : 400}
             >
               {found_ft === undefined
-                ? `${feet(planned_ft)}: nothing shows it`
-                : `${feet(found_ft)}, was to be ${feet(planned_ft)} ±${feet(plusMinus_ft)}${within ? '' : ': off'}`}
+                ? `${feet(planned_ft)}: not found`
+                : `${feet(found_ft)}, planned at ${feet(planned_ft)} ±${feet(plusMinus_ft)}${within ? '' : ': off'}`}
             </Text>
           ))}
         </>,

@@ -57,7 +57,7 @@ export class Refused extends Error {
 /** Something other than our server answered, such as another program on its port: nothing was accepted or refused. */
 export class NotOurServer extends Error {
   constructor() {
-    super('The server is away: another program answers at its address');
+    super('The server is not running: another program answers at its address');
   }
 }
 

@@ -285,7 +285,7 @@ async function takeBack(
   const taken = own.filter(({ sent }) => sent === target);
   const [newest] = taken;
   if (target === undefined || !newest) {
-    tell(which === 'undo' ? 'There is nothing of yours to take back.' : 'There is nothing to bring back.');
+    tell(which === 'undo' ? 'You have nothing to undo.' : 'There is nothing to redo.');
     return false;
   }
   await edit(

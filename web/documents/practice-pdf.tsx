@@ -24,9 +24,9 @@ export function PracticeDocument({ name, scores }: { name: string; scores: reado
       <EachPractice scores={scores} />
       <View style={styles.caution}>
         <Text>
-          This sheet says what was practiced on a screen, and nothing more. It is no license and no
-          certificate, and no proof of work in a real sewer. The score counts what was found, where, and how
-          it was said, by the rules of this practice.
+          This sheet records practice on a screen and nothing more. It is not a license, a certificate or
+          proof of work in a real sewer. The score counts what was found, where, and how it was described, by
+          the rules of this practice.
         </Text>
       </View>
     </Paper>

@@ -108,7 +108,7 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
             {line.unseen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`).join(', ')}.
           </Text>
           <Text>
-            Nothing is said here of pipe that was not seen, of the ground outside it, or of the branches.
+            This report does not cover pipe that was not seen, the ground around it, or the branches.
           </Text>
         </View>
       )}

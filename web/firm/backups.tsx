@@ -28,7 +28,7 @@ export function Backups() {
     <Flex gap="3" wrap="wrap" align="center" mb="4">
       <Text role="status" color={newest && !late ? undefined : 'signalInk'}>
         {newest
-          ? `Last backup: ${dayAndTime(newest.at)}. One is made each day beside the data and kept 14 days: copy them to another disk.`
+          ? `Last backup: ${dayAndTime(newest.at)}. One is made every day next to the data and kept for 14 days. Copy them to another disk.`
           : 'No backup yet: the first is made within an hour of starting.'}
       </Text>
       <Press

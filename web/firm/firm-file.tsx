@@ -66,9 +66,9 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
 
 const Taken = ({ name, onBack }: { name: string; onBack: () => void }) => (
   <>
-    <Text role="status">{name} stands in the place of what was here.</Text>
+    <Text role="status">{name} replaced the company that was here.</Text>
     <Press type="button" look="quiet" onClick={onBack}>
-      Bring back what was here
+      Restore the previous company
     </Press>
   </>
 );

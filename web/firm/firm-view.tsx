@@ -45,12 +45,12 @@ export function FirmView() {
             </Text>
           </Flex>
           <Text maxWidth="780px" my="3">
-            These settings hold for every job. Figures in gray are common ones to begin with, invented: put
-            your own in their place. A job may still have a figure of its own.
+            These settings apply to every job. Values in gray are invented defaults: replace them with your
+            own. A job can still override any of them.
           </Text>
           {error && <Faults error={error} onClose={forgetError} />}
           {isOwner && <PeoplePanel />}
-          {!isOwner && <Text fontWeight={700}>An owner changes what stands here.</Text>}
+          {!isOwner && <Text fontWeight={700}>Only an owner can change this.</Text>}
           <Company disabled={!isOwner}>
             <Backups />
             {firm && <FirmFile firm={firm} onTake={change} />}
@@ -152,10 +152,10 @@ const WhoWeAre = ({ firm, set }: PartProps) => (
 
 const Terms = ({ firm, set }: PartProps) => (
   <Group title="Terms">
-    <Row label="Prices hold for so many days">
+    <Row label="Days for which prices hold">
       <Box width="120px">
         <NumberCell
-          label="Prices hold for so many days"
+          label="Days for which prices hold"
           least={1}
           placeholder={String(usualValidity_days)}
           value={firm.validity_days}
@@ -180,7 +180,7 @@ const Terms = ({ firm, set }: PartProps) => (
 
 function Exclusions({ firm: { exclusions = [] }, set }: PartProps) {
   return (
-    <Group title="Not in any price of ours">
+    <Group title="Never included in our prices">
       {[...exclusions, undefined].map((sentence, index) => (
         <Box key={`${index} ${sentence ?? ''}`} py="1">
           <TextCell

@@ -18,13 +18,13 @@ export function RateChecks({ firm, onTake }: { firm: Firm; onTake: (plan: PlanRu
   const checks = useMemo(() => rateChecks(data?.flatMap(({ spent }) => spent) ?? [], rules), [data, rules]);
   return (
     <Box mt="8">
-      <Title size="section">What the jobs really took</Title>
+      <Title size="section">Actual time on jobs</Title>
       {error ? (
         <Text>This needs the server: it looks over all jobs.</Text>
       ) : checks.length === 0 ? (
         <Note maxWidth="780px">
-          Nothing is written down yet. On a job’s Plan, press a task and write what it really took: hours, how
-          much, how many people. Here you then see which rate is off, and by how much.
+          Nothing recorded yet. On a job’s Plan, press a task and record what it took: hours, amount, people.
+          This then shows which rate is off, and by how much.
         </Note>
       ) : (
         <>

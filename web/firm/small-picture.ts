@@ -7,7 +7,7 @@ import { asJpeg } from '../controls/as-jpeg';
  */
 export async function smallPicture(file: Blob): Promise<string> {
   const picture = await createImageBitmap(file).catch(() => {
-    throw new Error('this is no picture that can be read: choose a PNG or a JPEG');
+    throw new Error('this is not a picture the browser can read: choose a PNG or a JPEG');
   });
   // On white, as on paper.
   const drawn = asJpeg(picture, { ...logoSize_px, quality: 0.92, ground: '#ffffff' });

@@ -59,9 +59,7 @@ export function HistoryPanel({ id, change, onClose }: Props) {
       <Presses {...{ change, onClose, onlyDeleted, setOnlyDeleted }} />
       {history.error && <Faults error={history.error} />}
       <Box overflowY="auto" flex="1">
-        {shown.length === 0 && (
-          <Note p="4">{onlyDeleted ? 'Nothing was deleted.' : 'Nothing was changed yet.'}</Note>
-        )}
+        {shown.length === 0 && <Note p="4">{onlyDeleted ? 'Nothing was deleted.' : 'No changes yet.'}</Note>}
         {shown.map((all) => (
           <ChangeSet key={all[0]?.order} all={all} change={change} />
         ))}
@@ -140,7 +138,7 @@ function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Cha
         {first.undoes === null ? '' : ', taken back'}
       </Note>
       {added ? (
-        <Text>The job came in</Text>
+        <Text>Job added</Text>
       ) : (
         <Flex gap="3" align="flex-start">
           <Box flex="1" minWidth={0}>

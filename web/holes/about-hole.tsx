@@ -62,7 +62,7 @@ function FoundHere({ pit }: { pit: Pit }) {
   const setLine = (patch: Partial<ReturnType<typeof lineHead>>) =>
     void change.say([{ kind: 'line', line: line.id, set: { ...lineHead(line), ...patch } }]);
   return (
-    <Part title="Who decides the soil: the competent person, here, today">
+    <Part title="Soil class decided by the competent person, here, today">
       <Flex wrap="wrap" role="radiogroup" aria-label="Soil">
         {soils.map((soil) => (
           <Press
@@ -100,8 +100,8 @@ function FoundHere({ pit }: { pit: Pit }) {
         </Box>
       </Flex>
       <Note size="fine" mt="1">
-        The whole scope is worked out anew with it. Pin the repair on the sheet to keep the excavation where
-        it is.
+        The whole scope is recalculated with it. Pin the repair on the sheet to keep the excavation where it
+        is.
       </Note>
     </Part>
   );
@@ -165,8 +165,8 @@ const Corners = ({ pit: { sheet } }: { pit: Pit }) => (
   <Part title="Find it again">
     {sheet.corners.length === 0 ? (
       <Text>
-        Nobody taped this line from marks: give two marks and two tapes under Site, and every corner gets its
-        own.
+        This line was not taped from marks: enter two marks and two tapes under Site, and every corner gets
+        its distances.
       </Text>
     ) : (
       sheet.corners.map(({ name, tapes }) => (

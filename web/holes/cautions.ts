@@ -2,7 +2,8 @@ import { feet } from '../controls/format';
 import type { Pit } from './hole-order';
 
 /** The caution wherever a line is cleaned. */
-export const cleaningCaution = 'Jetters and cables hurt: gloves, eyes, nozzle in the pipe before pressure.';
+export const cleaningCaution =
+  'Jetters and cables injure: gloves, eye protection, nozzle in the pipe before pressure.';
 
 /** Only the cautions that apply to this excavation. */
 export function cautionsOf(pit: Pit): string[] {
@@ -10,7 +11,7 @@ export function cautionsOf(pit: Pit): string[] {
     ...pit.figures.cautions,
     ...pit.sheet.crossings.map(
       ({ utility, station_ft, depth_ft }) =>
-        `Dig by hand within 2 ft of the ${utility} at ${feet(station_ft)} ft${depth_ft === undefined ? ', whose depth nobody knows' : `, ${feet(depth_ft)} deep`}.`,
+        `Dig by hand within 2 ft of the ${utility} at ${feet(station_ft)} ft${depth_ft === undefined ? ', depth unknown' : `, ${feet(depth_ft)} deep`}.`,
     ),
     ...(pit.sheet.crossings.length === 0
       ? ['No utility is recorded across this excavation; that is not the same as none.']
@@ -21,6 +22,6 @@ export function cautionsOf(pit: Pit): string[] {
     ...(/concrete|asphalt|street|sidewalk|pavers/.test(pit.surface)
       ? ['Saw wet: the dust of concrete and paving harms the lungs.']
       : []),
-    'The line runs: plug it or keep the house off while the pipe is open. Sewer air: test before going in.',
+    'The line is in use: plug it, or no water in the house while the pipe is open. Sewer air: test before going in.',
   ];
 }

@@ -56,7 +56,7 @@ const choices: Partial<Record<FieldName, readonly (readonly [value: string, word
   ],
   material: materials.map((each) => [each, materialWords(each)]),
   diameter: ['3', '4', '6', '8'].map((each) => [each, each]),
-  soil: soils.map((each) => [each, each === 'unknown' ? 'not known: taken as C' : each]),
+  soil: soils.map((each) => [each, each === 'unknown' ? 'unknown: C assumed' : each]),
 };
 
 const labels: Readonly<Record<FieldName, string>> = {
@@ -67,7 +67,7 @@ const labels: Readonly<Record<FieldName, string>> = {
   riser: 'Cap to level pipe, ft',
   material: 'Pipe, where no change says otherwise',
   diameter: 'Diameter, in',
-  soil: 'Soil, as the competent person says',
+  soil: 'Soil class, from the competent person',
 };
 const fieldNames = Object.keys(labels) as FieldName[];
 

@@ -18,7 +18,7 @@ export function NewJobs() {
             key={item.key}
             as="li"
             item={item}
-            says={`“${item.made.title}” could not go in: ${item.message ?? ''}`}
+            says={`“${item.made.title}” could not be saved: ${item.message ?? ''}`}
           />
         ),
       )}
@@ -40,6 +40,6 @@ const Waiting = ({ item }: { item: NewJobItem }) => (
     <Text fontFamily="heading" fontWeight={700} fontSize="17px" flex="1" minWidth="200px">
       <Link to={`/jobs/${item.job}/log`}>{item.made.title}</Link>
     </Text>
-    <Alarm>waits on this device; it goes in when the server answers</Alarm>
+    <Alarm>waiting on this device; it is sent when the server answers</Alarm>
   </Flex>
 );

@@ -110,8 +110,8 @@ export const logKeys: readonly KeyRow<LogAction>[] = [
   { caps: ['Alt', 'K'], does: 'keep the picture', press: { 'Alt+KeyK': 'keepPicture' }, beside: 'video' },
   { caps: ['Alt', 'M'], does: 'mark here', press: { 'Alt+KeyM': 'mark' } },
   { caps: ['Alt', 'N'], does: 'next to read', press: { 'Alt+KeyN': 'readNext' } },
-  { caps: ['Alt', 'O'], does: 'the reading out stands', press: { 'Alt+KeyO': 'keepOut' }, onPress: true },
-  { caps: ['Alt', 'B'], does: 'the reading back stands', press: { 'Alt+KeyB': 'keepBack' }, onPress: true },
+  { caps: ['Alt', 'O'], does: 'keep the reading out', press: { 'Alt+KeyO': 'keepOut' }, onPress: true },
+  { caps: ['Alt', 'B'], does: 'keep the reading back', press: { 'Alt+KeyB': 'keepBack' }, onPress: true },
   { caps: ['Alt', 'I'], does: 'to the line', press: { 'Alt+KeyI': 'line' } },
 ];
 

@@ -198,7 +198,7 @@ function Surfaces({ frame: { line, scale } }: { frame: Frame }) {
           stroke="var(--chakra-colors-paper)"
           strokeWidth={0.5}
         >
-          <title>{`${each.kind}, ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.assumed ? ': nobody said, taken as lawn' : ''}`}</title>
+          <title>{`${each.kind}, ${feet(each.from_ft)} to ${feet(each.to_ft)} ft${each.assumed ? ': not entered, lawn assumed' : ''}`}</title>
         </rect>
       ))}
       <line x1={gutter_px} x2={right} y1={groundTop} y2={groundTop} stroke={ink} strokeWidth={1.5} />

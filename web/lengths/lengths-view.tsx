@@ -178,9 +178,9 @@ function LinerRow({ action }: { action: ActionScope }) {
       <Cell>{number(liner.thickness, 'Thickness', 3)}</Cell>
       <Cell>{number(liner.resin, 'Resin', 2)}</Cell>
       <Cell color={working?.short ? 'signalInk' : undefined} fontWeight={working?.short ? 700 : 400}>
-        {working && number(working.potLife, 'The resin can be worked for', 0)}
+        {working && number(working.potLife, 'The resin stays workable for', 0)}
       </Cell>
-      <Cell>{working && number(working.needed, 'Wetting out and putting in', 0)}</Cell>
+      <Cell>{working && number(working.needed, 'Wet-out and insertion', 0)}</Cell>
     </RuledRow>
   );
 }
@@ -202,7 +202,7 @@ const OnTheDay = ({ job, change }: Pick<LinersProps, 'job' | 'change'>) => (
     </Box>
     <Note size="small">
       {job.site?.temperature_F === undefined
-        ? 'Nobody said: 70 is taken. A warm day takes minutes off the resin.'
+        ? 'Not entered: 70 assumed. A warm day shortens the working time.'
         : 'Workable time follows the resin’s sheet under Rates and rules.'}
     </Note>
   </Flex>

@@ -9,8 +9,8 @@ import { Note } from '../controls/text';
 const minute_ms = 60_000;
 const words: Record<WetOut['say'], string> = {
   'in-time': 'In time',
-  'put-in-now': 'Put it in now, or not at all',
-  'too-late': 'Past its time: do not put it in',
+  'put-in-now': 'Insert it now or not at all',
+  'too-late': 'Past its working time: do not insert it',
 };
 
 /** Minutes and seconds, as 12:04. */

@@ -75,7 +75,7 @@ function Row({ row, points, acts }: Props) {
             acts.remove(row, currentTarget);
           }}
           aria-label={`Delete ${what}`}
-          title="Delete; Undo takes it back"
+          title="Delete; Undo restores it"
         >
           <Trash2 size={17} />
         </Press>

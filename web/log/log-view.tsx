@@ -260,7 +260,7 @@ const Waiting = ({ waiting }: { waiting: number }) => (
   <Flex gap="4" px="4" py="2.5" borderBottom="1px solid" borderColor="rule" color="signalInk" role="status">
     <strong>waiting</strong>
     <span>
-      {waiting === 1 ? 'One change is' : `${waiting} changes are`} kept on this device; they go in when the
+      {waiting === 1 ? 'One change is' : `${waiting} changes are`} kept on this device; they are sent when the
       server answers.
     </span>
   </Flex>

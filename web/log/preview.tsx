@@ -104,9 +104,9 @@ function PartPreview({ part, number, text, place }: PartPreviewProps) {
                 · {place(part.entry.reading_ft).toFixed(1)} ft on the line
               </chakra.span>
             )}
-            {part.point && <chakra.span color="soft"> · put down as a point of the line</chakra.span>}
+            {part.point && <chakra.span color="soft"> · added as a point of the line</chakra.span>}
             {part.missing.length > 0 && (
-              <chakra.span color="signalInk"> · still to say: {part.missing.join(', ')}</chakra.span>
+              <chakra.span color="signalInk"> · still missing: {part.missing.join(', ')}</chakra.span>
             )}
           </Text>
         )}

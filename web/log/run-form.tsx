@@ -71,7 +71,7 @@ export function RunForm({
         </Press>
         {needsWithin && (
           <Text fontSize="14px">
-            Say how good the pacing is, ± ft: it decides how far the run is trusted.
+            Enter how accurate the pacing is, ± ft: it decides how far the run is trusted.
           </Text>
         )}
         {isNew && draft.station.trim() === '' && (

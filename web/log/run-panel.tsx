@@ -76,8 +76,8 @@ export function WaterClock({ waterClock, setWaterClock }: Pick<Props, 'waterCloc
             'Water shows at six, so the picture is upright.'
           ) : (
             <>
-              Water shows <strong>{sayClock(waterClock)}</strong>, so the picture is turned. Clock calls are
-              put right.
+              Water shows <strong>{sayClock(waterClock)}</strong>, so the picture is rotated. Clock positions
+              are corrected.
             </>
           )}
         </Text>

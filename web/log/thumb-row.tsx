@@ -19,13 +19,7 @@ export function ThumbRow({
   return (
     <Flex display={{ base: 'flex', md: 'none' }} gap="2" mt="2">
       {children}
-      <Press
-        type="button"
-        px="3"
-        minHeight="52px"
-        onClick={onTakeBack}
-        aria-label="Take back what was written last"
-      >
+      <Press type="button" px="3" minHeight="52px" onClick={onTakeBack} aria-label="Undo the last entry">
         Undo
       </Press>
       <Press

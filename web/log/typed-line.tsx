@@ -49,9 +49,7 @@ export function TypedLine(props: TypedLineProps) {
       />
       {(!compact || text !== '') && (
         <ThumbRow
-          says={
-            asksAgain ? 'Write it as it stands' : parts.length > 1 ? `Write all ${parts.length}` : 'Write'
-          }
+          says={asksAgain ? 'Write it anyway' : parts.length > 1 ? `Write all ${parts.length}` : 'Write'}
           disabled={text === ''}
           onWrite={() => {
             if (ready) void state.write();
@@ -157,8 +155,8 @@ function LineField({ id, state: { text, rest, ready, input, set }, compact, onKe
 
 function enterDoes({ text, ready, asksAgain, doubtful, parts }: TypedLineState): string {
   if (text !== '' && !ready) return 'writes it once nothing is underlined';
-  if (asksAgain) return 'once more writes it as it stands';
-  if (doubtful) return 'twice writes it as it stands';
+  if (asksAgain) return 'once more writes it anyway';
+  if (doubtful) return 'twice writes it anyway';
   return `write ${parts.length > 1 ? (parts.length === 2 ? 'both' : `all ${parts.length}`) : 'it'}`;
 }
 

@@ -149,7 +149,7 @@ const videoKey: KeyHint = { caps: ['V'], does: 'show in the video' };
 
 const NotesHead = () => (
   <Text fontFamily="heading" fontWeight={700} pb="1">
-    Proposes nothing: kept as a note where you accept it
+    Nothing to log: becomes a note if you accept it
   </Text>
 );
 
@@ -201,7 +201,7 @@ function Row({ proposal, hand, seek, onAccept, onRefuse, onMend }: RowProps) {
             <strong>{verdict?.is === 'mended' ? verdict.line : says}</strong>
             <chakra.span color="soft"> · {item.entry.pass ?? 'back'}</chakra.span>
             {item.assumed.length > 0 && verdict?.is !== 'mended' && (
-              <chakra.span color="signalInk"> · taken as said: {item.assumed.join('; ')}</chakra.span>
+              <chakra.span color="signalInk"> · assumed: {item.assumed.join('; ')}</chakra.span>
             )}
           </Text>
         )}

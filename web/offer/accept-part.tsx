@@ -22,7 +22,7 @@ export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: b
   if (job.accepted) return null;
   const freeze = async () => {
     if (by.trim() === '') {
-      setFailed('Say who accepts it: the name stands on the agreement.');
+      setFailed('Enter who accepts it: the name goes on the agreement.');
       return;
     }
     try {
@@ -85,12 +85,12 @@ export function Accepted({ accepted }: { accepted: Acceptance }) {
             {accepted.by ? ` by ${accepted.by}` : ''}: {schoolWords[accepted.school].name},{' '}
             <span data-testid="agreed">{cash(accepted.total)}</span>
           </Title>
-          <Note>Frozen with its job, its rules and its price book. What comes later is shown here.</Note>
+          <Note>Frozen with its job, rules and price book. Later changes are shown here.</Note>
         </Box>
         <Press
           type="button"
           onClick={() => {
-            if (window.confirm('Take the acceptance back? The history can bring it back again.'))
+            if (window.confirm('Withdraw the acceptance? The history can restore it.'))
               void change.say([{ kind: 'accepted', set: null }]);
           }}
         >
@@ -106,7 +106,7 @@ export function Accepted({ accepted }: { accepted: Acceptance }) {
           <Box mt="2" data-testid="since">
             <Text fontWeight={700} color={since.differs === 0 ? 'ink' : 'signalInk'}>
               {since.now === undefined
-                ? 'Since then nothing satisfies the rules and pins under this repair approach.'
+                ? 'As the job is now, nothing satisfies the rules and pins under this repair approach.'
                 : since.differs === 0
                   ? 'Changed since, at the same price:'
                   : `Changed since: it would now come to ${cash(since.now)}, ${cash(Math.abs(since.differs ?? 0))} ${(since.differs ?? 0) > 0 ? 'more' : 'less'}.`}

@@ -57,7 +57,7 @@ export function OfferView() {
       </Box>
       <SidePanel aria-label="The chosen option" fontSize="14.5px">
         {agreed && job.accepted?.school === way.school && (
-          <Part title={`${schoolWords[way.school].name}: as it was agreed`}>
+          <Part title={`${schoolWords[way.school].name}: as agreed`}>
             <PriceLines way={agreed} currency={offer.currency} testId="agreed-price" />
           </Part>
         )}

@@ -13,7 +13,7 @@ export function ProofList({
   proof: readonly Proof[];
   photoAt: (name: string) => string;
 }) {
-  if (proof.length === 0) return <Note>No photo and no video moment was kept with a finding.</Note>;
+  if (proof.length === 0) return <Note>No finding has a photo or a video time.</Note>;
   return (
     <Box display="grid" gridTemplateColumns="repeat(2, 1fr)" gap="3">
       {proof.slice(0, first).map((each) => (

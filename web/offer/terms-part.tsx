@@ -38,10 +38,10 @@ export function TermsPart() {
           </Box>
         </Flex>
         <Flex align="center" gap="3">
-          <Words>Prices hold for so many days</Words>
+          <Words>Days for which prices hold</Words>
           <Box width="96px">
             <NumberCell
-              label="Prices hold for so many days"
+              label="Days for which prices hold"
               least={1}
               placeholder={String(firm.validity_days ?? usualValidity_days)}
               value={said.validity_days}
@@ -59,7 +59,7 @@ export function TermsPart() {
         <LongCell
           label="Terms of this offer"
           placeholder={
-            firm.terms ?? 'The company has no terms yet: give them once under Company, or here for this job.'
+            firm.terms ?? 'The company has no terms yet: enter them once under Company, or here for this job.'
           }
           value={said.terms}
           onChange={(terms) => {
@@ -84,7 +84,7 @@ function Offered({ said, set }: OfferedProps) {
   return (
     <>
       <Title size="part" mb="2">
-        How it is put to the customer
+        How it is presented to the customer
       </Title>
       <Flex gap="2" wrap="wrap" align="center" mb="3" role="group" aria-label="Options that are offered">
         <Words width="118px">Offered</Words>

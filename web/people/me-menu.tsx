@@ -68,7 +68,7 @@ function SignOut() {
   const waiting = useOutbox().length;
   const [failed, setFailed] = useState<string>();
   const leave = () => {
-    const ask = `${waiting === 1 ? 'One change is' : `${waiting} changes are`} not in yet. They stay on this device and go in under the name that signs in next. Sign out?`;
+    const ask = `${waiting === 1 ? 'One change is' : `${waiting} changes are`} not saved yet. They stay on this device and are sent under the next name that signs in. Sign out?`;
     if (waiting > 0 && !window.confirm(ask)) return;
     signOut().catch((error: unknown) => {
       setFailed(asError(error).message);

@@ -50,7 +50,7 @@ export function PeoplePanel() {
       <Title size="section">People</Title>
       <Text my="2">
         {people.data.length === 0
-          ? 'Nobody signs in: this machine alone is answered. To share the jobs, add people here, then open an address of the shop (docs/operations.md).'
+          ? 'No sign-in: only this machine can connect. To share the jobs, add people here, then set up an address for the shop (docs/operations.md).'
           : 'They sign in at the shop’s own address. Nobody signs in on this machine itself.'}
       </Text>
       {people.data.map((each) => (
@@ -107,7 +107,7 @@ function PersonRow({ person, isMe, ask }: RowProps) {
           look="quiet"
           aria-label={`Take ${person.name} off the list`}
           onClick={() => {
-            if (window.confirm(`${person.name} no longer signs in. The history keeps the name.`))
+            if (window.confirm(`${person.name} can no longer sign in. The history keeps the name.`))
               void ask({ remove: person.id });
           }}
         >
@@ -137,7 +137,7 @@ const Who = ({ person, isMe }: Omit<RowProps, 'ask'>) => (
     <Note size="small">{roleWords[person.role].says}</Note>
     {person.lockedUntil && (
       <Alarm fontSize="14px">
-        Locked until {clockTime(person.lockedUntil)}: too many wrong passphrases. A new one opens it.
+        Locked until {clockTime(person.lockedUntil)}: too many wrong passphrases. A new one unlocks it.
       </Alarm>
     )}
   </Box>

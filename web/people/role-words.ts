@@ -3,7 +3,7 @@ import type { Person } from '../../server/people/people.js';
 
 /** Name of each role, and what it may do. */
 export const roleWords: Readonly<Record<Person['role'], { readonly name: string; readonly says: string }>> = {
-  owner: { name: 'Owner', says: 'Sees and changes everything, and says who signs in.' },
+  owner: { name: 'Owner', says: 'Sees and changes everything, and decides who may sign in.' },
   estimator: { name: 'Estimator', says: 'Sees and changes every job and its prices.' },
   crew: { name: 'Crew', says: 'Writes the camera log, reads lengths and excavations, sees no prices.' },
 };

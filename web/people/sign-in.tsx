@@ -42,14 +42,12 @@ function SignIn() {
         </Title>
         {waiting > 0 && (
           <Alarm strong mb="4" role="status">
-            {waiting === 1 ? 'One change waits' : `${waiting} changes wait`} on this device. They go in under
-            the name that signs in next.
+            {waiting === 1 ? 'One change waits' : `${waiting} changes wait`} on this device. They are sent
+            under the next name that signs in.
           </Alarm>
         )}
         <SignInForm />
-        <Note mt="5">
-          Forgotten it? Whoever runs this for the company gives you a new one, on the Company page.
-        </Note>
+        <Note mt="5">Forgotten it? An owner can give you a new one on the Company page.</Note>
       </Box>
     </Flex>
   );

@@ -65,7 +65,7 @@ export function PlanView() {
           <Text data-testid="no-tasks">
             {view.lines.every(({ nothingSeen }) => nothingSeen)
               ? 'Nothing seen yet: run the camera first. The plan follows from the scope.'
-              : 'The scope asks for no work, so there is nothing to plan.'}
+              : 'The scope has no work in it, so there is nothing to plan.'}
           </Text>
         )}
         {plan && plan.tasks.length > 0 && (
@@ -80,7 +80,7 @@ export function PlanView() {
         {task ? (
           <Chosen task={task} hand={hand} currency={view.scope.prices.currency} />
         ) : (
-          <Note>Press a bar to see its hours, to set its start, or to write down what it really took.</Note>
+          <Note>Press a bar to see its hours, set its start, or record the actual time.</Note>
         )}
         {plan && plan.warnings.length > 0 && <ToKnow warnings={plan.warnings} />}
       </SidePanel>
@@ -195,7 +195,7 @@ function Refusal({ words, lift, onClose }: { words: string; lift?: () => void; o
       </Text>
       {lift && (
         <Press type="button" onClick={lift}>
-          Lift all starts set by hand
+          Remove all starts set by hand
         </Press>
       )}
       {onClose && (
@@ -224,9 +224,9 @@ const Legend = () => (
     <span>
       Drag a bar
       <Box as="span" hideBelow="md">
-        , or move it with ← → (Shift: a day); Delete lifts its start
+        , or move it with ← → (Shift: a day); Delete removes its start
       </Box>
-      . What follows moves along.
+      . Later tasks move with it.
     </span>
   </Flex>
 );
@@ -301,7 +301,7 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
       </Text>
       <StartForm task={task} move={hand.move} />
       <Heading as="h3" fontSize="16px" mt="4" mb="1">
-        What it really took
+        Actual time
       </Heading>
       <SpentForm
         key={task.id}

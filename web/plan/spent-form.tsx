@@ -38,7 +38,7 @@ export function SpentForm(props: Props) {
   return (
     <Box
       as="form"
-      aria-label={`What was really spent on: ${task.what}`}
+      aria-label={`Time spent on: ${task.what}`}
       onSubmit={(event: React.SyntheticEvent) => {
         event.preventDefault();
         write();
@@ -56,7 +56,7 @@ export function SpentForm(props: Props) {
       </Press>
       {typed.hours !== '' && wrong && (
         <Alarm role="alert" fontSize="14px">
-          Still to be said: {wrong}.
+          Still missing: {wrong}.
         </Alarm>
       )}
       <Told {...props} />
@@ -163,7 +163,7 @@ const Told = ({ task, spent, rules, currency, onChange }: Props) => (
           <Press
             type="button"
             look="quiet"
-            aria-label={`Delete what was spent on ${each.on}`}
+            aria-label={`Delete the time spent on ${each.on}`}
             onClick={() => {
               onChange(spent.filter(({ id }) => id !== each.id));
             }}

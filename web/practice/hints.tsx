@@ -27,7 +27,7 @@ const hints: readonly {
 }[] = [
   {
     at: 'reel',
-    says: 'Push the cable: Push, or ↑ on the empty line, with Shift for a stride. Watch the counter.',
+    says: 'Push the cable: Push, or ↑ on the empty line, with Shift for a longer step. Watch the counter.',
     onPhone: 'Push the cable with Push. Watch the counter.',
     done: ({ reading_ft }) => reading_ft > 4,
   },
@@ -53,7 +53,7 @@ const hints: readonly {
   { at: 'done', says: 'Called all you saw? Then compare it with the truth.', done: ({ result }) => result },
   {
     at: 'result',
-    says: 'Your log, thing by thing, and below it the scope and the price it leads to. A dotted figure opens into its working; Show it plays a place again.',
+    says: 'Your log, thing by thing, and below it the scope and the price it leads to. A dotted number opens to its working; Show it goes back to a place.',
     done: () => false,
   },
 ];

@@ -38,7 +38,7 @@ export function PracticeList() {
             Practice
           </Title>
           <Text maxWidth="720px" my="3">
-            Invented pipes whose truth is known. Push the head, log what you see, then hold your log against
+            Invented pipes whose truth is known. Push the head, log what you see, then compare your log with
             the truth: what you found and missed, how far off, and what it would have cost. All of it stays in
             this browser.
           </Text>

@@ -273,7 +273,7 @@ function Reel({ practice, hands }: { readonly practice: Practice; readonly hands
     <>
       <ReelPicture picture={pictureOf(reel)} reading_ft={reading_ft} simulated tall="420px" />
       <Counter reading_ft={reading_ft} />
-      {stoppedBy !== undefined && <Alarm role="status">Goes no further: {stoppedBy}</Alarm>}
+      {stoppedBy !== undefined && <Alarm role="status">Cannot go further: {stoppedBy}</Alarm>}
       {said && <Text role="status">{said}</Text>}
       <HintAt place="reel" />
       <ReelKeys practice={practice} hands={hands} />

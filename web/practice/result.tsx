@@ -168,8 +168,8 @@ function Cost({ cost }: { cost: Costs }) {
       ))}
       {dugWrong.map(({ letter, from_ft, to_ft }) => (
         <Text key={letter} borderLeft="5px solid" borderColor="signal" pl="3" mb="2">
-          Excavation {letter}, {feet(from_ft)} to {feet(to_ft)} ft, would have been dug where nothing asks for
-          it.
+          Excavation {letter}, {feet(from_ft)} to {feet(to_ft)} ft, would have been dug where nothing is
+          wrong.
         </Text>
       ))}
       {left.length + dugWrong.length === 0 && (

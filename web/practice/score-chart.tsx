@@ -47,7 +47,7 @@ export function ScoreChart({ scores }: { scores: readonly Score[] }) {
             min: 1,
             suggestedMax: 2,
             ticks: { color: soft, precision: 0 },
-            title: { display: true, text: 'Practice, one after the other', color: soft },
+            title: { display: true, text: 'Practice, in order', color: soft },
           },
           y: {
             min: 0,

@@ -26,7 +26,7 @@ export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
   const [asked, setAsked] = useState(false);
   const found = useBreakEvens(inForce, line, (bar.from_ft + bar.to_ft) / 2, asked);
   return (
-    <Part title="What would flip it">
+    <Part title="What would change it">
       {!asked && (
         <Press
           type="button"
@@ -40,7 +40,7 @@ export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
       {asked && found.isPending && <Note>Solving it again at other prices…</Note>}
       {found.error && <Alarm>{found.error.message}</Alarm>}
       {found.data?.length === 0 && (
-        <Text>No price, three times dearer or down to a third, would put another method here.</Text>
+        <Text>No price from a third of today’s to three times it would put another method here.</Text>
       )}
       {found.data?.map((each) => (
         <Text key={`${each.group} ${each.factor > 1}`}>

@@ -31,14 +31,14 @@ export function PlanRulesEditor({ own, beneath, ownWords, onChange }: Props) {
     <Box id="plan" mt="8">
       <Title size="section">Days and crews</Title>
       <Note maxWidth="780px">
-        The plan is made from these. The figures to begin with are invented, near those of estimating
-        handbooks; what your jobs really took makes them yours.
+        The plan is made from these. The defaults are invented, close to estimating handbooks; replace them as
+        you record actual times.
       </Note>
       <Flex gap="8" wrap="wrap" align="flex-start">
         <Box flex="1 1 420px" minWidth={0}>
           <Day {...parts} />
           <SheetRows
-            title="A liner cures in so many hours, by the resin’s own sheet"
+            title="Hours a liner takes to cure, from the resin’s data sheet"
             name="Cure row"
             unit={{ short: 'h', word: 'hours' }}
             own={own.cure?.map(({ at_F, hours }) => [at_F, hours] as const)}
@@ -63,7 +63,7 @@ interface PartProps extends Omit<Props, 'onChange'> {
 /** Start and length of the day, people and machines, and waiting times. */
 function Day({ own, beneath, ownWords, set }: PartProps) {
   const mark = (key: keyof PlanRulesOverride) => (own[key] === undefined ? undefined : ownWords);
-  const overnight = 'In pavement and driveways no excavation stands open overnight';
+  const overnight = 'No excavation stays open overnight in pavement and driveways';
   const row = (field: keyof typeof figures) => (
     <FigureRow field={field} own={own} beneath={beneath} ownWords={mark(field)} set={set} />
   );
@@ -112,10 +112,10 @@ function Day({ own, beneath, ownWords, set }: PartProps) {
 
 const figures = {
   hours: { label: 'Hours worked a day, breaks not counted', unit: 'h', least: 1 },
-  crew: { label: 'People there are for a job', unit: '', least: 1 },
-  locate_days: { label: 'Utility marks come so many working days after the call', unit: 'days', least: 0 },
+  crew: { label: 'People available for a job', unit: '', least: 1 },
+  locate_days: { label: 'Working days from the utility call to the marks', unit: 'days', least: 0 },
   permit_days: {
-    label: 'A permit comes so many working days after it was asked for',
+    label: 'Working days from applying for a permit to getting it',
     unit: 'days',
     least: 0,
   },

@@ -99,7 +99,7 @@ export function RateTable({
                     put(key, inForce === 'by-others' ? (rate === 'by-others' ? 0 : undefined) : 'by-others');
                   }}
                 >
-                  {inForce === 'by-others' ? 'put it back ourselves' : 'leave it to others'}
+                  {inForce === 'by-others' ? 'restore it ourselves' : 'leave it to others'}
                 </Press>
               )}
             </Box>

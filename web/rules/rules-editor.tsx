@@ -57,7 +57,7 @@ function HouseRules({ rules, beneath, ownWords, onChange }: Props) {
         </Group>
       ))}
       <SheetRows
-        title="How long the resin can be worked, from its own sheet"
+        title="Minutes the resin can be worked, from its data sheet"
         name="Resin row"
         unit={{ short: 'min', word: 'minutes' }}
         own={rules.potLife?.map(({ at_F, min }) => [at_F, min] as const)}

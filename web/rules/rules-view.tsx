@@ -17,9 +17,8 @@ export function RulesView() {
   return (
     <Box height="100%" overflowY="auto" p="4">
       <Text maxWidth="780px" mb="4">
-        What stands here in gray is the company’s own figure, kept under{' '}
-        <FirmLink to="/firm">Company</FirmLink>. A figure typed here changes this job alone; empty the field
-        to go back. Every reason and every price follows at once.
+        Values in gray are the company’s own, kept under <FirmLink to="/firm">Company</FirmLink>. A value
+        entered here changes this job alone; clear the field to go back. Reasons and prices update at once.
       </Text>
       <RulesEditor
         rules={job.rules ?? {}}

@@ -98,7 +98,7 @@ function Amounts({ lineView, lineScope, scope }: Pick<FootProps, 'lineView' | 'l
       {referrals.length > 0 && (
         <Text fontWeight={700} data-testid="referred">
           {referrals.length === 1 ? '1 place is' : `${referrals.length} places are`} for the owner of that
-          part to mend
+          part to repair
         </Text>
       )}
       {uncured_ft > 0 && (
@@ -158,6 +158,6 @@ function rangeWords({ ifUnseenIs, firstStep, prices }: ScopeSoFar, nothing: bool
   if (nothing || sound === null || (failed !== null && Math.abs(failed - sound) < 0.005))
     return firstStep ? `first ${firstStep.what}, ${cash(firstStep.price)}` : '';
   return failed === null
-    ? `from ${cash(sound)}; if what nobody saw has failed, more than can be done here`
+    ? `from ${cash(sound)}; if the unseen pipe has failed, more than can be done here`
     : `${cash(sound)} to ${cash(failed)} until seen`;
 }

@@ -264,4 +264,4 @@ function splitPlace(
 }
 
 const cannotBe = (why: string | undefined): string =>
-  why === undefined ? 'That cannot be.' : `That cannot be: ${why}.`;
+  why === undefined ? 'That cannot be.' : `Not possible: ${why}.`;

@@ -17,7 +17,7 @@ export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
       item.state === 'conflict' ? (
         <ConflictBox key={item.key} item={item} />
       ) : (
-        <RefusedParcel key={item.key} item={item} says={`This could not go in: ${item.message ?? ''}`}>
+        <RefusedParcel key={item.key} item={item} says={`This could not be saved: ${item.message ?? ''}`}>
           {item.edits.map((edit, index) => (
             <Text key={index}>{sayAlone(edit)}</Text>
           ))}
@@ -30,7 +30,7 @@ export function OutboxBanner({ items }: { items: readonly OutboxItem[] }) {
 function ConflictBox({ item }: { item: OutboxItem }) {
   return (
     <Callout role="alert">
-      <Text fontWeight={700}>Changed here and elsewhere. Which stands?</Text>
+      <Text fontWeight={700}>Changed here and elsewhere. Which one do you keep?</Text>
       {item.conflicts?.map((conflict, index) => (
         <Box key={index} mt="1">
           <Text>

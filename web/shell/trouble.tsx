@@ -13,7 +13,7 @@ export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
       <Title size="view" as="h1" mb="3">
         This page broke
       </Title>
-      <Text mb="2">What you entered is safe: it was written down before the page said so.</Text>
+      <Text mb="2">What you entered is safe: it was saved before the page said so.</Text>
       <Note mb="5">{asError(error).message}</Note>
       <Press onClick={resetErrorBoundary}>Try again</Press>
     </Box>

@@ -64,7 +64,7 @@ export function Lists({ list, head, view, chosen, onChoose, onChange }: Props) {
       <>
         {tableOf('crossing', 'crossings', crossingColumns)}
         <Note p="3">
-          Call for the utility locate before any digging: what is drawn here is what somebody told, not the
+          Call for the utility locate before any digging: this drawing shows what was reported, not the
           locate.
         </Note>
       </>

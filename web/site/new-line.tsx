@@ -62,7 +62,7 @@ export function NewLine({ job, change, onDone }: Props) {
         {other && (
           <FeetField
             id="line-at"
-            label="Joins it at about, ft (empty: the camera will tell)"
+            label="Joins it at about, ft (empty: the camera will find it)"
             value={station}
             onChange={setStation}
           />

@@ -17,7 +17,7 @@ export function Plan({ view: { course, points } }: { view: LineView }) {
     return (
       <Note p="3">
         Give two marks, such as a house corner and a gate post, and the distance between them. Then tape a
-        point from both: the line’s way over the ground is drawn here.
+        point from both: the line’s course over the ground is drawn here.
       </Note>
     );
   }

@@ -67,7 +67,7 @@ export function WhatLies({
           {under
             .map(({ is, from_ft, to_ft }) => `${is}, ${feet(from_ft)} to ${feet(to_ft)} ft,`)
             .join(' and ')}{' '}
-          on the list already: what you choose goes over it.
+          on the list already: your choice replaces it there.
         </Alarm>
       )}
     </Flex>

@@ -35,7 +35,7 @@ export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
         </Text>
       </Counter>
       {(reel.stopped ?? reel.fault) && (
-        <Alarm role="status">{reel.stopped ? `Goes no further: ${reel.stopped}` : reel.fault}</Alarm>
+        <Alarm role="status">{reel.stopped ? `Cannot go further: ${reel.stopped}` : reel.fault}</Alarm>
       )}
       {simulated && (
         <Presses>
