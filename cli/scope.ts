@@ -34,7 +34,7 @@ export function run(
     } catch (error) {
       bad = true;
       const why = error instanceof Error ? error.message : String(error);
-      fault(`${path}: could not be worked out (a fault of the program, not of the job): ${why}`);
+      fault(`${path}: could not be calculated (a fault of the program, not of the job): ${why}`);
     }
   }
   return bad ? 2 : 0;

@@ -71,7 +71,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await noFaults(phone);
   await signIn(phone, 'Ben Ortiz', 'not his words at all');
-  await expect(phone.getByRole('alert')).toContainText('do not go together');
+  await expect(phone.getByRole('alert')).toContainText('do not match');
   await signIn(phone, 'ben ortiz', bensWords);
 
   // Crew: the log, the lengths, the excavations; no price anywhere.

@@ -90,7 +90,7 @@ const firmRoutes = ({ firm, digests, views }: Pick<Parts, 'firm' | 'digests' | '
         ? problem(c, 409, 'Somebody else changed this in the meantime', {
             detail: `Somebody else changed this in the meantime: ${written.clash.join(', ')}`,
           })
-        : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
+        : problem(c, 422, 'This cannot be accepted as it is', { errors: written.faults });
     });
 
 /** Messages from the reel, and commands to it. */
@@ -146,7 +146,7 @@ export function appOn(parts: Parts, { log, pages, door }: AppOptions) {
       ? problem(
           c,
           507,
-          'The disk of the server is full: nothing was changed. Make room on it, and it goes in.',
+          'The disk of the server is full: nothing was changed. Make room on it, and it will be saved.',
         )
       : problem(c, 500, 'Something went wrong here; nothing was changed');
   });

@@ -12,7 +12,7 @@ const databaseUrl = process.env.DATABASE_URL;
 const port = Number(process.env.PORT ?? 4870);
 
 const usage = `npm run backup [file]     makes a backup, beside the data or as the file
-npm run restore <file>    makes a data folder out of a backup (OPEN_TRENCH_DATA: where)`;
+npm run restore <file>    makes a data folder from a backup (OPEN_TRENCH_DATA: where)`;
 
 function endWith(message: string): never {
   process.stderr.write(`${message}\n`);

@@ -17,7 +17,7 @@ export const asJson = createMiddleware(async (c, next) => {
 export const body = <Schema extends z.ZodType>(schema: Schema) =>
   zValidator('json', schema, (result, c) => {
     const errors = result.success ? textFaults(result.data) : faultsOf(result.error, result.data);
-    return errors.length > 0 ? problem(c, 422, 'That cannot be taken as it is', { errors }) : undefined;
+    return errors.length > 0 ? problem(c, 422, 'This cannot be accepted as it is', { errors }) : undefined;
   });
 
 /** The query of the address, by its schema. */
@@ -25,5 +25,5 @@ export const query = <Schema extends z.ZodType>(schema: Schema) =>
   zValidator('query', schema, (result, c) =>
     result.success
       ? undefined
-      : problem(c, 422, 'That cannot be taken as it is', { errors: faultsOf(result.error, result.data) }),
+      : problem(c, 422, 'This cannot be accepted as it is', { errors: faultsOf(result.error, result.data) }),
   );

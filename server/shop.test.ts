@@ -36,7 +36,7 @@ test('an address of the shop opens with a name and with TLS, or says what is mis
       { ...open, OPEN_TRENCH_TLS_KEY: join(folder, 'none.pem') },
       /none\.pem, which cannot be read \(ENOENT\)/,
     ],
-    [{ ...open, OPEN_TRENCH_TLS_KEY: file('other.pem', other.private) }, /do not belong together/],
+    [{ ...open, OPEN_TRENCH_TLS_KEY: file('other.pem', other.private) }, /do not match/],
     [{ ...open, OPEN_TRENCH_TLS_CERT: file('text.pem', 'not a certificate') }, /as PEM/],
   ] as const)
     expect(() => shopAddress(env)).toThrow(says);

@@ -32,7 +32,7 @@ export function shopAddress(env: Env): ShopAddress | undefined {
   const names = listOf(env.OPEN_TRENCH_ALLOWED_HOSTS);
   if (names.length === 0) {
     throw new ShopRefused(
-      'OPEN_TRENCH_HOST opens an address to other machines, so the names they reach it by must be said: ' +
+      'OPEN_TRENCH_HOST opens an address to other machines, so the names they reach it by must be given: ' +
         'OPEN_TRENCH_ALLOWED_HOSTS=shop.example.com,192.168.1.20',
     );
   }
@@ -58,7 +58,7 @@ export function shopAddress(env: Env): ShopAddress | undefined {
   } catch (error) {
     const { message } = error as Error;
     throw new ShopRefused(
-      `${cert} and ${key} are no certificate and its key as PEM, or do not belong together (${message})`,
+      `${cert} and ${key} are not a certificate and its key as PEM, or do not match (${message})`,
     );
   }
   return { hostname, port, door: { hosts }, tls };

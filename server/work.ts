@@ -13,7 +13,7 @@ export interface Bench {
 /** The work took more time or memory than any job may. */
 export class NotWorkedOut extends Error {
   constructor(why: string) {
-    super(`this cannot be worked out: ${why}`);
+    super(`this cannot be calculated: ${why}`);
   }
 }
 
@@ -74,7 +74,7 @@ function hire(path: string, { most_MB }: WorkLimits) {
       );
     });
     worker.once('exit', () => {
-      fail(new NotWorkedOut('the work ended of itself'));
+      fail(new NotWorkedOut('the work ended by itself'));
     });
   });
   // It may die while nobody is waiting.

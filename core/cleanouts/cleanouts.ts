@@ -120,7 +120,7 @@ function wantEveryTurns(model: LineModel, all: () => number[], want: Want): void
         Math.max(since_ft, at_ft - upstreamOfJunction_ft),
         at_ft,
         at_ft - beforeTurn_ft,
-        `${turned}° of turns in one stretch by ${at_ft.toFixed(1)} ft`,
+        `${turned}° of bends in one stretch by ${at_ft.toFixed(1)} ft`,
       );
       turned = degrees;
     }

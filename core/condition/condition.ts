@@ -49,7 +49,7 @@ export function condition(model: LineModel, rules: Rules): Condition {
         rule: 'not-measured',
         line: model.line.id,
         at_ft: placed.from_ft,
-        message: `${kindOfJudged(finding).noun} at ${plain(placed.from_ft, 1)} ft has no size: it is taken as one to watch`,
+        message: `${kindOfJudged(finding).noun} at ${plain(placed.from_ft, 1)} ft has no size: grade watch is assumed`,
       });
     }
   }
@@ -128,7 +128,7 @@ function stopsLiner(
   const { stopsLiner: always, stopsLinerAt, stopsAt } = grading;
   if (always) return length_ft > (always.over_ft ?? -Infinity) ? always.why : undefined;
   if (stopsLinerAt === undefined) return undefined;
-  if (heldBy(entry, kind)) return 'what holds the water must be cleared and seen again first';
+  if (heldBy(entry, kind)) return 'whatever holds the water must be cleared and re-inspected first';
   const stops = stopsAt ? measured.value >= stopsLinerAt : measured.value > stopsLinerAt;
   if (!stops) return undefined;
   const unit = grading.measure === 'inches' ? 'in' : '%';

@@ -35,7 +35,7 @@ export function tableGrade(asked: Asked): TableGrade {
   if (grading.always !== undefined) return say(grading.always, `always ${gradeWords[grading.always]}`);
   if (grading.forms) return gradeByForm(entry, kind, grading.forms);
   const holder = heldBy(entry, kind);
-  if (holder) return say(0, `water held by a ${holder}: no grade until it is clean and seen again`);
+  if (holder) return say(0, `water held by a ${holder}: no grade until it is cleaned and re-inspected`);
   if (measured.known === 'not-measured')
     return { grade: 2, because: 'not measured: watch', unmeasured: true };
   const normal = kind.normalAtChange ? normalOffset(asked) : undefined;
@@ -62,7 +62,7 @@ function gradeByForm(
   if (form === undefined) {
     return entry.size
       ? say(gradeOfSize[entry.size], `called ${entry.size}`)
-      : { grade: 2, because: 'form not said: watch', unmeasured: true };
+      : { grade: 2, because: 'form not given: watch', unmeasured: true };
   }
   if (form === failsShifting?.form && 'shifting' in entry && entry.shifting) {
     return say(4, `${form}, and the pipe has begun to shift: failed`);
@@ -83,8 +83,8 @@ function gradeByMeasure({ grading, kind, measured, placed, model, rules }: Asked
     grading.measure === 'inches' ? 'in' : grading.measure === 'of-bore' ? '% of the diameter' : '%';
   const because = `${plain(measured.value)} ${unit} against ${bounds.join(' / ')}: ${gradeWords[grade]}`;
   const lowered = kind.loweredByFlush && rules.flushLowersBelly && flushRanPast(placed, model);
-  if (lowered && grade === 1) return say(0, `${because}; a flush ran past it, one lower`);
-  if (lowered && grade === 2) return say(1, `${because}; a flush ran past it, one lower`);
+  if (lowered && grade === 1) return say(0, `${because}; a flush ran through, one lower`);
+  if (lowered && grade === 2) return say(1, `${because}; a flush ran through, one lower`);
   return say(grade, because);
 }
 

@@ -15,5 +15,5 @@ export const acceptedEdit = editKind({
   things: () => ['accepted'],
   whole: true,
   row: () => ({ of: 'job' }),
-  say: ({ set }) => (set ? `Offer accepted on ${sayDay(set.on)}` : 'Acceptance of the offer taken back'),
+  say: ({ set }) => (set ? `Offer accepted on ${sayDay(set.on)}` : 'Acceptance of the offer withdrawn'),
 });

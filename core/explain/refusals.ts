@@ -71,7 +71,7 @@ export function rejectionsOn(
       const refusal = refusalOn(track, method, stretch, restrictions);
       if (refusal) return { method, ...refusal };
       return nothingToDo
-        ? { method, rule: 'not-needed', why: 'nothing here must be put right', lift: null }
+        ? { method, rule: 'not-needed', why: 'nothing here needs repair', lift: null }
         : { method, rule: 'costs-more', why: 'allowed here, but the whole would cost more', lift: null };
     });
 }

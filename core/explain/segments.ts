@@ -64,7 +64,7 @@ function launchedFrom({ actions }: Layout, { action }: Pick<Segment, 'action'>):
     ({ entry_ft }) =>
       entry_ft !== null && [own.from_ft, own.to_ft].some((end) => Math.abs(end - entry_ft) <= tolerance.ft),
   );
-  return lets ? ['opened here to let the liner in: the piece that is cut out is laid new'] : [];
+  return lets ? ['opened here to insert the liner: the piece cut out is replaced'] : [];
 }
 
 function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {

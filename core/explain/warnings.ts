@@ -38,7 +38,7 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
             rule: 'very-long-line',
             line: model.line.id,
             at_ft: model.extent.from_ft,
-            message: `this line is over ${mostParts} ft long: it is worked out in steps of ${longestCell_ft(model.extent).toFixed(1)} ft and not foot by foot`,
+            message: `this line is over ${mostParts} ft long: it is calculated in steps of ${longestCell_ft(model.extent).toFixed(1)} ft instead of foot by foot`,
           },
         ]
       : []),
@@ -48,7 +48,7 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
             rule: 'surface-unknown',
             line: model.line.id,
             at_ft: bare[0]?.from_ft ?? 0,
-            message: 'nobody said what lies on top of some of this line: it is priced as lawn',
+            message: 'the surface over part of this line was not entered: it is priced as lawn',
           },
         ]
       : []),
@@ -74,7 +74,7 @@ export function planWarnings(way: LineWay): Warning[] {
     ],
     [
       'dug-unseen',
-      'pipe that nobody saw is replaced here: what is found may change the ends',
+      'unseen pipe is replaced here: what is found may change the ends',
       first((cell, method) => !cell.seen && works(method)),
     ],
     [
@@ -82,14 +82,10 @@ export function planWarnings(way: LineWay): Warning[] {
       'asbestos cement is cut here: wet, no saw, licensed handling of the pieces',
       first((cell, method) => hazardous(cell) && works(method)),
     ],
-    [
-      'left-unseen',
-      'left as it is without having been seen',
-      first((cell, method) => !cell.seen && method === 'leave'),
-    ],
+    ['left-unseen', 'left as it is, unseen', first((cell, method) => !cell.seen && method === 'leave')],
     [
       'cleaned-unseen',
-      'cleaned, and not seen: inspect it again afterward',
+      'cleaned but not seen: re-inspect it afterward',
       first((cell, method) => !cell.seen && method === 'clean'),
     ],
     [
@@ -157,7 +153,7 @@ function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
         at(
           'cleanout-in-liner',
           station_ft,
-          `the liner runs past the cleanout at ${station_ft.toFixed(1)} ft: it is cut open again once the resin has cured`,
+          `the liner runs past the cleanout at ${station_ft.toFixed(1)} ft: it is reopened once the resin has cured`,
         ),
       ),
     ...track.condition.findings
@@ -178,7 +174,7 @@ function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
         at(
           'cleanout-before-liner',
           station_ft,
-          `the new cleanout at ${station_ft.toFixed(1)} ft is set before the liner, which is cut open there once it has cured`,
+          `the new cleanout at ${station_ft.toFixed(1)} ft is set before the liner, which is opened there once it has cured`,
         ),
       ),
   ]);

@@ -36,7 +36,7 @@ export function textFaults(value: unknown): Fault[] {
     const { path } = next;
     const judge = (text: string, at: readonly PropertyKey[]) => {
       if (unwritable.test(text))
-        faults.push({ path: pathOf(at), message: 'holds a character that is none: type it again' });
+        faults.push({ path: pathOf(at), message: 'contains an invalid character: type it again' });
     };
     if (typeof next.value === 'string') judge(next.value, path);
     else if (typeof next.value === 'object' && next.value !== null) {

@@ -190,7 +190,7 @@ export const entrySchema = z
       });
     }
     if (entry.kind === 'note' && (entry.note ?? '') === '') {
-      context.addIssue({ code: 'custom', path: ['note'], message: 'a note says something' });
+      context.addIssue({ code: 'custom', path: ['note'], message: 'a note needs some text' });
     }
     if (entry.reading_ft !== undefined && entry.after !== undefined) {
       context.addIssue({

@@ -85,7 +85,7 @@ export function courseOf(line: Line, solved: Survey): Course {
     waiting = still;
   }
   for (const { of } of waiting) {
-    warn('mark-not-located', `${of} is taped from marks whose distance apart nobody measured`);
+    warn('mark-not-located', `${of} is taped from marks whose distance apart was not measured`);
   }
   const located = [...things]
     .flatMap(([id, place]) => {

@@ -184,7 +184,7 @@ function unsoundWarnings(
 function ownerWarnings(line: Line, owners: LineModel['owners'], extent: Interval): Warning[] {
   const known = owners.filter(({ owner }) => owner !== 'unknown');
   if (subtract([extent], known).length === 0) return [];
-  const message = 'nobody said whose part some of this line is: it counts as private';
+  const message = 'the owner of part of this line was not entered: it counts as private';
   return [{ rule: 'owner-unknown', line: line.id, message }];
 }
 

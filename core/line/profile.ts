@@ -62,7 +62,7 @@ export function profileOf(line: Line, solved: Survey, override?: RulesOverride):
               rule: 'depth-beyond-located',
               line: line.id,
               at_ft: first.station_ft - start_ft > 1 ? first.station_ft : last.station_ft,
-              message: 'beyond the last located depth the pipe is taken as level',
+              message: 'beyond the last located depth the pipe is assumed level',
             },
           ];
     },

@@ -87,10 +87,10 @@ function shortOf(
   hotterThan_F: number | undefined,
 ): string | undefined {
   if (hotterThan_F !== undefined) {
-    return `${plain(at_F, 0)} °F is hotter than the resin’s sheet tells (${hotterThan_F} °F): cool the resin, or wait`;
+    return `${plain(at_F, 0)} °F is hotter than the resin’s data sheet covers (${hotterThan_F} °F): cool the resin, or wait`;
   }
   const ratio = needed_min > 0 ? potLife_min / needed_min : Infinity;
   return ratio < leastWorkingRatio
-    ? `the resin can be worked for ${plain(potLife_min, 0)} min at ${plain(at_F, 0)} °F, and wetting out and putting in take ${plain(needed_min, 0)}: under ${leastWorkingRatio} times. Cool the resin, take a slower one, or more hands`
+    ? `the resin can be worked for ${plain(potLife_min, 0)} min at ${plain(at_F, 0)} °F, and wet-out and insertion take ${plain(needed_min, 0)}: under ${leastWorkingRatio} times. Cool the resin, use a slower one, or add people`
     : undefined;
 }

@@ -64,7 +64,7 @@ export const burst: MethodRow = {
       const cells = track.cells.slice(action.fromBreak, action.toBreak);
       const drawn = [...feetByBore(cells)].map(([bore, length]) =>
         drafter(action.id)(
-          `Burst and draw in ${bore} in pipe`,
+          `Burst and pull in ${bore} in pipe`,
           length,
           'ft',
           rateForBore(track.prices.burst_per_ft, bore) ?? 0,

@@ -53,10 +53,10 @@ export function cleaningDrafts(
   });
   return [
     line('Clean', byRate(false), prices.cleaning_per_ft, 'cleaning_per_ft'),
-    line('Take the scale off the iron', byRate(true), prices.descaling_per_ft, 'descaling_per_ft'),
+    line('Descale the iron pipe', byRate(true), prices.descaling_per_ft, 'descaling_per_ft'),
     {
       action: null,
-      what: 'Cut back what sticks in',
+      what: 'Cut back protrusions',
       quantity: cut.length,
       unit: 'each',
       rate: prices.cutBack_each,

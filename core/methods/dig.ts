@@ -224,7 +224,7 @@ export function digCellRefusal(cell: Cell): Refusal | undefined {
 export const notOurs = (at: string): Refusal => ({
   rule: 'public-part',
   why: `${at} is its owner's to act on`,
-  lift: 'a house rule that takes the public part on',
+  lift: 'a house rule that includes the public part',
 });
 
 /** Why new pipe may not be laid by digging on a stretch. */

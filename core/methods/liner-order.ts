@@ -66,7 +66,7 @@ function reopeningDrafts({ model, prices, condition }: Track, { id, from_ft, to_
     cut('tie-in', 'branch'),
     cut('cleanout', 'cleanout'),
     draft(
-      'Stop the water that runs in first',
+      'Stop running water first',
       prices.stopWater_each > 0 ? water.length : 0,
       'each',
       prices.stopWater_each,

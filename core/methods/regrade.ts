@@ -30,7 +30,7 @@ function regradeRefusal(track: Track, stretch: Interval, cells: readonly Cell[])
   if (refused) return refused;
   const sags = track.condition.findings.filter((each) => isSag(each) && overlaps(each.place, stretch));
   if (sags.length === 0)
-    return { rule: 'no-sag', why: 'there is no belly here to take out', lift: 'a belly found here' };
+    return { rule: 'no-sag', why: 'there is no belly here to remove', lift: 'a belly found here' };
   return fallsOver(track, stretch.from_ft, stretch.to_ft, sags)
     ? undefined
     : {

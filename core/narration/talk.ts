@@ -85,7 +85,7 @@ export function amend(
 }
 
 /** What is assumed for an item that nothing placed. */
-export const untold = 'no reading was said: it is put where the head was last';
+export const untold = 'no reading was given: it is placed where the head was last';
 
 /** The newest item that satisfies the condition. */
 export const newest = (talk: Talk, fits: (entry: EntryDraft) => boolean): NarrationItem | undefined =>

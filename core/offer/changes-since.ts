@@ -11,7 +11,7 @@ export function changesSince(was: PlainJob, is: PlainJob): string[] {
     // A rate or rule added by a later version of the program was never part of the agreement.
     ...tableChanges('rate', pricesInForce(was.prices), pricesInForce(is.prices)),
     ...tableChanges('rule', rulesInForce(was.rules), rulesInForce(is.rules)),
-    ...(sameJson(was.site, is.site) ? [] : ['What was said about the site']),
+    ...(sameJson(was.site, is.site) ? [] : ['Site information']),
     ...lineChanges(was, is),
   ];
 }
@@ -35,7 +35,7 @@ function lineChanges(was: PlainJob, is: PlainJob): string[] {
     const [old, now] = [was, is].map((job) => job.lines.find((line) => line.id === id));
     const name = now?.name ?? old?.name ?? id;
     if (!old) return [`${name} was added`];
-    if (!now) return [`${name} was taken away`];
+    if (!now) return [`${name} was removed`];
     const { runs: oldRuns, ...oldHead } = old;
     const { runs: newRuns, ...newHead } = now;
     const fields = tableChanges('line’s', oldHead, newHead).map((each) => `${name}: ${each.toLowerCase()}`);
@@ -59,7 +59,7 @@ function entryChanges(was: ReadonlyMap<string, Entry>, is: ReadonlyMap<string, E
     const [old, now] = [was.get(id), is.get(id)];
     if (sameJson(old, now)) return [];
     if (!old && now) return [`${sayWhat(now)} was added`];
-    if (!now && old) return [`${sayWhat(old)} was taken away`];
+    if (!now && old) return [`${sayWhat(old)} was removed`];
     return now ? [`${sayWhat(now)} was changed`] : [];
   });
 }

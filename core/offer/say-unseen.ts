@@ -25,11 +25,11 @@ export function sayRange(
   offer: Offer,
   cash: (amount: number) => string,
 ): string {
-  const low = sound === null ? 'an amount nobody can say yet' : cash(sound);
+  const low = sound === null ? 'an amount not known yet' : cash(sound);
   const high = failed === null ? 'work that cannot be done under these rules' : cash(failed);
   const range = sound === failed ? undefined : `between ${low} and ${high} once it is seen`;
   if (offer.lines.some(({ endReached }) => !endReached))
-    return [range, 'nobody reached the end: the upper figure takes what lies beyond as failed']
+    return [range, 'nobody reached the end: the upper figure assumes that everything beyond has failed']
       .filter(Boolean)
       .join('; ');
   if (offer.notSeen.length === 0 && !offer.firstStep) return 'all was seen';

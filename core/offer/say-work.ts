@@ -25,7 +25,7 @@ export function sayWork(way: Way): string[] {
             .filter(({ offered }) => !offered)
             .map(
               ({ place, status }) =>
-                `${{ new: 'A new cleanout', exposed: 'The buried cleanout brought to light', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]}, ${place}`,
+                `${{ new: 'A new cleanout', exposed: 'The buried cleanout exposed', raised: 'The cleanout raised', recapped: 'A new cap on the cleanout', rebuilt: 'The cleanout rebuilt' }[status]}, ${place}`,
             ),
         ]
       : ['No scope satisfies the rules and pins'];

@@ -38,7 +38,7 @@ export function laidLength(input: {
         ...(drawn > 0
           ? [
               {
-                label: 'Drawn into each pit',
+                label: 'Pulled into each pit',
                 expression: `+ ${input.pits} × ${burstPerPit_ft}`,
                 source: 'common practice',
               },

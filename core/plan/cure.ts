@@ -39,7 +39,7 @@ export function cureHours(
       at_F < first.at_F
         ? `the resin’s sheet starts at ${plain(first.at_F)} °F; at ${plain(at_F)} °F it cures longer than ${plain(first.hours)} h: ask its maker`
         : temperature_F === undefined
-          ? `nobody said how warm the day is: the cure is planned for ${assumedTemperature_F} °F`
+          ? `the day’s temperature was not entered: the cure is planned for ${assumedTemperature_F} °F`
           : undefined,
   };
 }

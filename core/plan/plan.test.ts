@@ -223,7 +223,7 @@ test('hours are set-up and amount by rate; a cure follows the resin’s sheet', 
   expect(cureHours(cure, 65).hours.value).toBeCloseTo((6.5 + 4.5) / 2, 9);
   expect(cureHours(cure, 120)).toMatchObject({ hours: { value: 1.75 }, doubt: undefined });
   expect(cureHours(cure, 40).doubt).toMatch(/starts at 50 °F; at 40 °F it cures longer/);
-  expect(cureHours(cure, undefined).doubt).toMatch(/nobody said how warm/);
+  expect(cureHours(cure, undefined).doubt).toMatch(/temperature was not entered/);
 });
 
 test('what was really spent says how far a rate is off; under the better rate it is not', () => {

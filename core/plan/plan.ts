@@ -257,7 +257,7 @@ function whyNot(tasks: readonly Task[], sameDay: readonly SameDay[], setting: Se
       return `“${task.what}” cannot start at ${sayMoment(calendar.startOf(slot))} while “${named(other)}” is set to ${sayMoment(calendar.startOf(others.get(other) ?? 0))}.`;
     }
   }
-  return 'The starts that were set do not go together: lift one of them.';
+  return 'The starts that were set conflict: remove one of them.';
 }
 
 const plenty = (rules: PlanRules): PlanRules => ({

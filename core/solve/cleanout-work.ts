@@ -54,7 +54,7 @@ export function cleanoutWork(possible: Possible, layout: Layout): CleanoutWork[]
       ? newCleanout(possible, layout, {
           ...first,
           best_ft: middle_ft,
-          why: 'the house adds one on every job',
+          why: 'the company adds one on every job',
         })
       : undefined;
   const opens = layout.actions.length > 0;

@@ -30,7 +30,7 @@ export function counterPrior(line: Line, run: Run): CounterPrior {
         ? {
             zero_ft: usual.riser_ft,
             zeroSd_ft: usual.sd_ft,
-            why: `zeroed at the ${usual.what} of a riser nobody measured, taken as ${usual.riser_ft.toFixed(1)} ft`,
+            why: `zeroed at the ${usual.what} of an unmeasured riser, assumed to be ${usual.riser_ft.toFixed(1)} ft`,
             warning: 'riser-not-measured',
           }
         : { zero_ft: riser, zeroSd_ft: 0.5, why: `zeroed at the cap, riser ${riser} ft` };
@@ -46,7 +46,7 @@ export function counterPrior(line: Line, run: Run): CounterPrior {
       return {
         zero_ft: riser === undefined ? 2 : riser / 2,
         zeroSd_ft: riser === undefined ? 2 : Math.max(riser / 2, 0.5),
-        why: 'nobody knows where it was zeroed, taken halfway up the riser',
+        why: 'where it was zeroed is unknown, assumed halfway up the riser',
         warning: 'zero-unknown',
       };
   }

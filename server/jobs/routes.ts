@@ -66,7 +66,7 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
       // Made by a page with an id of its own: sending it twice makes it once.
       .put('/jobs/:id', asJson, body(z.unknown()), async (c) => {
         const id = c.req.param('id');
-        if (!isUuid(id)) return problem(c, 422, 'That cannot be taken as it is', { errors: [notUuid] });
+        if (!isUuid(id)) return problem(c, 422, 'This cannot be accepted as it is', { errors: [notUuid] });
         const written = await store.add(id, c.req.valid('json'), device(c), c.get('person')?.id);
         changed();
         return 'stored' in written ? c.json(written.stored) : refusal(c, written);
@@ -162,5 +162,5 @@ function refusal(c: Context, written: Exclude<Written, { stored: unknown }>): Re
         conflicts: written.conflicts,
         version: written.version,
       })
-    : problem(c, 422, 'That cannot be taken as it is', { errors: written.faults });
+    : problem(c, 422, 'This cannot be accepted as it is', { errors: written.faults });
 }

@@ -54,10 +54,10 @@ export async function isPassphrase(passphrase: string, stored: string | undefine
 export function passphraseFault(passphrase: string, name: string): string | undefined {
   const chosen = normal(passphrase);
   if (chosen.length < leastPassphrase)
-    return `must have at least ${leastPassphrase} characters: four or five words that do not belong together`;
+    return `must have at least ${leastPassphrase} characters: four or five unrelated words`;
   if (chosen.length > mostPassphrase) return `must have at most ${mostPassphrase} characters`;
-  if (new Set(chosen).size < 5) return 'must not be a few characters over and over';
+  if (new Set(chosen).size < 5) return 'must not repeat a few characters';
   if (name.trim() !== '' && chosen.toLowerCase().includes(name.trim().toLowerCase()))
-    return 'must not hold the name';
+    return 'must not contain the name';
   return undefined;
 }

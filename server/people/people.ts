@@ -60,7 +60,7 @@ const isLastOwner = async (db: Transaction, { id, role }: Person) =>
   role === 'owner' &&
   (await db.$count(people, and(eq(people.role, 'owner'), notRemoved, ne(people.id, id)))) === 0;
 const lastOwner = {
-  faults: [{ path: 'role', message: 'the last owner stays: make somebody else one first' }],
+  faults: [{ path: 'role', message: 'the last owner cannot be removed: make somebody else an owner first' }],
 };
 
 /** The shop's people. */

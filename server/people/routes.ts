@@ -66,7 +66,7 @@ function written(c: Context, done: PersonWritten, status: 200 | 201 = 200): Resp
   if ('person' in done) return c.json(done.person, status);
   return 'missing' in done
     ? problem(c, 404, 'No such person')
-    : problem(c, 422, 'That cannot be taken as it is', { errors: done.faults });
+    : problem(c, 422, 'This cannot be accepted as it is', { errors: done.faults });
 }
 
 /** Signing in and out, and the current user. Without sign-in, whoever sits at this machine is its owner. */
@@ -130,6 +130,6 @@ function letIn(c: Context, signed: SignedIn): Response {
     return c.json(signed.person);
   }
   return 'wrong' in signed
-    ? problem(c, 422, 'This name and passphrase do not go together')
-    : problem(c, 429, 'Too many wrong passphrases under this name: it opens again in fifteen minutes');
+    ? problem(c, 422, 'This name and passphrase do not match')
+    : problem(c, 429, 'Too many wrong passphrases under this name: try again in fifteen minutes');
 }

@@ -163,7 +163,7 @@ export async function restore(archive: string, to: RestoreTo): Promise<void> {
   if (databaseUrl === undefined && existsSync(join(folder, 'postgres'))) {
     throw new FolderRefused(
       folder,
-      'it holds a database, and nothing is restored over one',
+      'it already has a database, which a restore never overwrites',
       'move the folder away, or give an empty one with OPEN_TRENCH_DATA',
     );
   }
@@ -213,7 +213,7 @@ const fill = (db: Database, from: string): Promise<void> =>
     if (rows[0]?.count !== '0') {
       throw new FolderRefused(
         'The database',
-        'it holds jobs, and nothing is restored over them',
+        'it already has jobs, which a restore never overwrites',
         'give the address of an empty one with DATABASE_URL',
       );
     }
@@ -229,7 +229,7 @@ function readManifest(archive: string, unpacked: string): z.infer<typeof manifes
     existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : undefined,
   );
   if (!read.success) {
-    throw new FolderRefused(archive, 'it is no backup of Open Trench', 'give the path of a backup-….tar.gz');
+    throw new FolderRefused(archive, 'it is not an Open Trench backup', 'give the path of a backup-….tar.gz');
   }
   return read.data;
 }

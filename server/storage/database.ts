@@ -57,7 +57,7 @@ export async function openDatabase({
   const died = () => {
     dead(
       `The database in ${folder} could not write and has stopped: the disk is full or failing. Everything that was ` +
-        'answered as saved is on the disk. Make room or mend the disk, then start again.',
+        'answered as saved is on the disk. Make room or repair the disk, then start again.',
     );
   };
   try {

@@ -114,7 +114,7 @@ test('a folder that was left in a bad moment opens; one that is no database is n
   const file = join(at, 'a-file');
   writeFileSync(file, '');
   await expect(openDatabase({ folder: file, migrations, dead })).rejects.toThrow(
-    /a file stands where the data folder should be.*OPEN_TRENCH_DATA/,
+    /there is a file where the data folder should be.*OPEN_TRENCH_DATA/,
   );
 }, 60_000);
 

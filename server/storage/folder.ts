@@ -21,7 +21,7 @@ export async function madeFolder(folder: string): Promise<void> {
   if (found && !found.isDirectory()) {
     throw new FolderRefused(
       folder,
-      'a file stands where the data folder should be',
+      'there is a file where the data folder should be',
       `move it away, or ${another}`,
     );
   }

@@ -151,7 +151,7 @@ onPostgres(
     await storeOn(there).edit('kept', { sent: 'later-set', edits: [note('later')] }, 'tablet');
     const second = await backUp({ db: there.db, folder: to ?? '', migrations });
     await there.close();
-    await expect(restore(join(to ?? '', 'backups', second.name), shared)).rejects.toThrow(/holds jobs/);
+    await expect(restore(join(to ?? '', 'backups', second.name), shared)).rejects.toThrow(/already has jobs/);
 
     await restore(join(to ?? '', 'backups', second.name), { folder: back ?? '', migrations, dead });
     const again = await openDatabase({ folder: back ?? '', migrations, dead });

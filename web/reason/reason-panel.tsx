@@ -380,7 +380,7 @@ function Because({ bar, school }: { bar: ScopeBar; school: string }) {
   const shown = all || because.length <= glance + 1 ? because : because.slice(0, glance);
   return (
     <Part title="Why">
-      {because.length === 0 && <Text>Nothing here must be put right under “{school}”.</Text>}
+      {because.length === 0 && <Text>Nothing here needs repair under “{school}”.</Text>}
       {shown.map((each) => (
         <Text key={each} mb="0.5">
           {capital(each)}.

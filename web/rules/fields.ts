@@ -118,7 +118,7 @@ export const rateFields: readonly {
   readonly unit: string;
 }[] = [
   { key: 'cleaning_per_ft', label: 'Cleaning', unit: 'a foot' },
-  { key: 'cutBack_each', label: 'Cutting back what sticks in', unit: 'each' },
+  { key: 'cutBack_each', label: 'Cutting back protrusions', unit: 'each' },
   { key: 'digTo5_per_yd3', label: 'Excavation to 5 ft', unit: 'a yd³' },
   { key: 'digBelow5_per_yd3', label: 'Excavation below 5 ft', unit: 'a yd³' },
   { key: 'support_per_ft2', label: 'Trench support', unit: 'a ft² of wall' },
