@@ -185,6 +185,7 @@ test('a view this device does not have yet says so without the server, and opens
   const server = await startServer('demo');
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/sheet`);
   await expect(page.getByTestId('total')).toBeVisible();
+  await expect(page.getByLabel(/What the camera shows/)).toBeVisible();
   await server.kill();
   const views = page.getByRole('navigation', { name: 'Views of this job' });
   await views.getByRole('link', { name: 'Lengths' }).click();

@@ -130,7 +130,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await expect(phone.getByRole('status')).toContainText('One change waits');
   await signIn(phone, 'Ben Ortiz', bensWords);
-  await expect(phone.getByRole('alert')).toContainText('do not go together');
+  await expect(phone.getByRole('alert')).toContainText('do not match');
   await signIn(phone, 'Ana Reyes', anasWords);
   await expect(phone.getByRole('button', { name: 'Signed in as Ana Reyes' })).toBeVisible();
   const read = async () => {

@@ -188,7 +188,7 @@ export const fieldJobs: readonly FieldJob[] = [
       'Descale the iron at its own rate and look again before talk of lining.',
       'Nothing is dug under the house.',
     ],
-    expect: { verdict: 'clean', at: { 10: 'clean' }, holes: 0, priced: [/scale off/] },
+    expect: { verdict: 'clean', at: { 10: 'clean' }, holes: 0, priced: [/Descale/] },
   },
   {
     title: 'Worn iron under the slab',

@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { underFirm } from '../../core/job/firm.js';
-import { readJobText } from '../../core/files/read.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 import { asError, Refused } from '../api/client';
 import { useFirm } from '../api/firm';
@@ -13,27 +12,32 @@ type Refuse = (error: Error | undefined) => void;
 const askTwice = (title: string) =>
   `“${title}” is on the list already. Import this file as another job beside it?`;
 
+/** Reading a file checks where everything on it lies: code that is loaded with the first import. */
+const reader = () =>
+  import('../../core/files/read.js').catch(() => {
+    throw new Error(
+      'Importing is not on this device yet: it can be loaded when the server answers. Nothing was taken.',
+    );
+  });
+
 /** Imports job files one after another, up to the first that is refused. */
 export function useImport(refuse: Refuse): (files: readonly File[]) => Promise<void> {
   const jobs = useJobs();
   const add = useAddJob();
   return async (files) => {
-    for (const file of files) {
-      const read = readJobText(await file.text());
-      // The same check as on the server; here it answers at once and names the file.
-      if (read.faults) {
-        refuse(new Refused(`${file.name} was not taken`, read.faults, 422));
-        return;
-      }
-      const alike = jobs.data?.some(({ title }) => title === read.job.title);
-      if (alike && !window.confirm(askTwice(read.job.title))) continue;
-      try {
+    try {
+      const { readJobText } = await reader();
+      for (const file of files) {
+        const read = readJobText(await file.text());
+        // The same check as on the server; here it answers at once and names the file.
+        if (read.faults) throw new Refused(`${file.name} was not taken`, read.faults, 422);
+        const alike = jobs.data?.some(({ title }) => title === read.job.title);
+        if (alike && !window.confirm(askTwice(read.job.title))) continue;
         await add.mutateAsync(read.job);
         refuse(undefined);
-      } catch (error) {
-        refuse(asError(error));
-        return;
       }
+    } catch (error) {
+      refuse(asError(error));
     }
   };
 }

@@ -118,16 +118,15 @@ function Settings({ hand }: { hand: PlanHand }) {
   return (
     <Flex gap="3" wrap="wrap" align="end" my="3">
       <Box>
-        <Label mb="0">
-          First day
-          <Field
-            type="date"
-            value={job.plan?.startOn ?? today()}
-            onChange={(event) => {
-              set({ startOn: event.target.value === '' ? undefined : event.target.value });
-            }}
-          />
-        </Label>
+        <Label htmlFor="first-day">First day</Label>
+        <Field
+          id="first-day"
+          type="date"
+          value={job.plan?.startOn ?? today()}
+          onChange={(event) => {
+            set({ startOn: event.target.value === '' ? undefined : event.target.value });
+          }}
+        />
       </Box>
       <Box width="90px">
         <Label as="div">People</Label>

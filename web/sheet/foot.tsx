@@ -3,12 +3,15 @@ import type { Job, Line } from '../../core/job/schema.js';
 import { summedLength } from '../../core/line/intervals.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { Change } from '../api/jobs';
-import { TypedLine } from '../log/typed-line';
 import { money } from '../controls/format';
 import { useNarrow } from '../shell/use-narrow';
 import { Cannot } from './sheet-tools';
 import type { LineView } from '../../core/views/line-view.js';
 import { Alarm, Note } from '../controls/text';
+import { late } from '../shell/late';
+
+// What reads a line is a fifth of the scripts, and the sheet is drawn without it.
+const TypedLine = late('typed line', async () => (await import('../log/typed-line')).TypedLine);
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
@@ -55,6 +58,7 @@ export function Foot({ job, line, lineView, lineScope, scope, caughtUp, change, 
         flex="1"
         minWidth={{ base: '100%', md: '260px' }}
         maxWidth="520px"
+        minHeight="44px"
         position="relative"
         className="not-printed"
       >
