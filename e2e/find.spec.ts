@@ -142,7 +142,7 @@ test('the firm goes out as a file and comes in again; a bad one is refused with 
   const logo = page.locator('input[aria-label="Logo file"]');
   const text = { name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') };
   await logo.setInputFiles(text);
-  await expect(page.getByRole('alert')).toContainText('notes.png: this is no picture');
+  await expect(page.getByRole('alert')).toContainText('notes.png: this is not a picture');
   const drawn = await page.screenshot({ clip: { x: 0, y: 0, width: 900, height: 120 } });
   await logo.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: drawn });
   await expect(page.getByAltText('The logo as it stands on an offer')).toBeVisible();
