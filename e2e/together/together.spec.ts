@@ -147,7 +147,7 @@ test('two browsers on one job: each sees the other; where they pull apart both a
   await write(office, '12 gap 1 1/2');
   await expect(saved(office)).toHaveText('Saved');
   await contexts[0]?.setOffline(false);
-  const question = truck.getByRole('alert').filter({ hasText: 'Which stands?' });
+  const question = truck.getByRole('alert').filter({ hasText: 'Which one do you keep?' });
   await expect(question).toContainText('¾ in');
   await expect(question).toContainText('1 ½ in');
   await question.getByRole('button', { name: 'Mine stands' }).click();
