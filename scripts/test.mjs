@@ -89,7 +89,9 @@ function count(name, status, report, read) {
 function findChromium() {
   const shell = '/usr/bin/chromium-headless-shell';
   const known = () =>
-    [process.env.CHROMIUM, shell, '/usr/bin/chromium'].find((path) => path && existsSync(path));
+    [process.env.CHROMIUM, shell, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
+      (path) => path && existsSync(path),
+    );
   if (known() !== shell && !process.env.CHROMIUM) aptInstall('chromium-headless-shell');
   if (!known()) aptInstall('chromium');
   const found = known();

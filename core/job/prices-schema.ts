@@ -1,3 +1,4 @@
+import { oncePer } from '../once-per.js';
 import { tolerance } from './units.js';
 import { z } from 'zod';
 import { surfaceRows } from '../catalog/surfaces.js';
@@ -122,18 +123,12 @@ export const defaultPrices: Prices = {
 export const pricesInForce = (override: PricesOverride | undefined): Prices =>
   layOver(defaultPrices, override) as Prices;
 
-/** The bores (in) of a table in rising order, with their rates. Cached, since tables are never modified. */
-const readOut = new WeakMap<Record<string, number>, readonly (readonly [bore_in: number, rate: number])[]>();
-
-function ratesIn(table: Record<string, number>) {
-  const known = readOut.get(table);
-  if (known) return known;
-  const rates = Object.entries(table)
+/** The bores (in) of a table in rising order, with their rates. */
+const ratesIn = oncePer((table: Record<string, number>) =>
+  Object.entries(table)
     .map(([bore, rate]) => [Number(bore), rate] as const)
-    .sort(([one], [other]) => one - other);
-  readOut.set(table, rates);
-  return rates;
-}
+    .sort(([one], [other]) => one - other),
+);
 
 /** Rate for a bore (in): the listed one, else the next larger listed, else the largest. Undefined for an empty table. */
 export function rateForBore(table: Record<string, number> | undefined, bore_in: number): number | undefined {

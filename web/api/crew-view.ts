@@ -1,5 +1,4 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { markOf } from '../../core/job/mark.js';
 import type { Job } from '../../core/job/schema.js';
 import type { ScopedView } from '../../core/views/job-view.js';
@@ -17,7 +16,7 @@ interface CrewView {
  * the work comes from the server. Requests nothing without a job.
  */
 export function useCrewView(id: string, stored: StoredJob | undefined, job: Job | undefined): Shown {
-  const mark = useMemo(() => job && markOf(job), [job]);
+  const mark = job && markOf(job);
   const lines = useQuery({
     queryKey: ['crew lines', id, mark],
     queryFn: () => (job ? worker.linesOf(job) : []),

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { markOf } from '../../core/job/mark.js';
 import type { Job } from '../../core/job/schema.js';
 import type { JobView, ScopedView } from '../../core/views/job-view.js';
@@ -51,7 +51,7 @@ interface WorkedOut {
  * is `open` to the reader.
  */
 export function useView(id: string, job: Job | undefined, open: boolean): Shown {
-  const mark = useMemo(() => job && markOf(job), [job]);
+  const mark = job && markOf(job);
   const { views: keptViews, settled } = useKeptViews(id, open);
   const known = keptViews.find((kept) => kept.mark === mark);
   const [worked, setWorked] = useState<WorkedOut>();
@@ -116,7 +116,7 @@ const shownOf = (kept: KeptView | undefined): Pick<Shown, 'lines' | 'view'> => (
 
 /** Break-evens of the choice at a station, computed in the worker on request. */
 export const useBreakEvens = (job: Job, line: string, station_ft: number, asked: boolean) => {
-  const mark = useMemo(() => markOf(job), [job]);
+  const mark = markOf(job);
   return useQuery({
     queryKey: ['break-even', mark, line, station_ft],
     queryFn: () => worker.breakEvens(job, line, station_ft),

@@ -1,3 +1,4 @@
+import { oncePer } from '../../core/once-per.js';
 import type { Method } from '../../core/job/vocabulary.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 
@@ -31,19 +32,9 @@ const tests: Record<Holding, (row: NonNullable<JobRow['digest']>, today: string)
 const leastUnseen_ft = 0.05;
 
 /** Search text of a row, built once per row and not per key typed. */
-const searchTexts = new WeakMap<JobRow, string>();
-
-function searchText(row: JobRow): string {
-  const known = searchTexts.get(row);
-  if (known !== undefined) return known;
-  const { title, number, address, customer, reason, digest } = row;
-  const text = [title, number, address, customer, reason, digest?.words]
-    .filter(Boolean)
-    .join(' ')
-    .toLowerCase();
-  searchTexts.set(row, text);
-  return text;
-}
+const searchText = oncePer(({ title, number, address, customer, reason, digest }: JobRow) =>
+  [title, number, address, customer, reason, digest?.words].filter(Boolean).join(' ').toLowerCase(),
+);
 
 /** The rows that match all criteria, in order. `today` is a date such as 2026-03-04. */
 export function findJobs(rows: readonly JobRow[], sought: Sought, today: string): JobRow[] {

@@ -84,16 +84,21 @@ export const iconPress = defineRecipe({
   },
 });
 
+/** What is typed in or chosen from looks alike. */
+const inked = {
+  width: '100%',
+  bg: 'sheet',
+  color: 'ink',
+  border: '1.5px solid',
+  borderColor: 'soft',
+} as const;
+
 /** One line of typing. */
 export const field = defineRecipe({
   base: {
+    ...inked,
     minHeight: '44px',
-    width: '100%',
     px: '3',
-    bg: 'sheet',
-    color: 'ink',
-    border: '1.5px solid',
-    borderColor: 'soft',
     _placeholder: { color: 'soft', opacity: 1 },
     _invalid: { borderColor: 'signal', borderWidth: '2px' },
   },
@@ -102,13 +107,9 @@ export const field = defineRecipe({
 /** Several lines of typing. */
 export const longField = defineRecipe({
   base: {
-    width: '100%',
+    ...inked,
     px: '3',
     py: '2',
-    bg: 'sheet',
-    color: 'ink',
-    border: '1.5px solid',
-    borderColor: 'soft',
     resize: 'vertical',
     _placeholder: { color: 'soft', opacity: 1 },
   },
@@ -117,13 +118,9 @@ export const longField = defineRecipe({
 /** One of a list. */
 export const choice = defineRecipe({
   base: {
+    ...inked,
     minHeight: '44px',
-    width: '100%',
     px: '2',
-    bg: 'sheet',
-    color: 'ink',
-    border: '1.5px solid',
-    borderColor: 'soft',
   },
 });
 
