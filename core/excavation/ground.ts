@@ -7,7 +7,6 @@ import type { Protection, Section } from './section.js';
 
 /** Which width applies: a trench for new pipe, a launch pit (3 ft), or a bursting exit pit (4 ft). */
 export type HoleKind = 'dig' | 'launch' | 'burst';
-export const holeKinds: readonly HoleKind[] = ['dig', 'launch', 'burst'];
 
 /** One fine cell of the ground over a line: short enough to be uniform. */
 export interface GroundCell extends Interval {

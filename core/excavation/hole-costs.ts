@@ -1,7 +1,7 @@
 import { tolerance } from '../job/units.js';
 import type { Interval } from '../line/intervals.js';
 import { num, runningSums } from '../search/columns.js';
-import { cellIndexAt, holeKinds, type Ground, type GroundCell, type HoleKind } from './ground.js';
+import { cellIndexAt, type Ground, type GroundCell, type HoleKind } from './ground.js';
 import { costOf, endOf, footOf } from './parts.js';
 import { protections, topOut, type Protection } from './section.js';
 
@@ -22,14 +22,14 @@ export interface HoleCosts {
   /** The protections that can be cheapest somewhere on this line. */
   readonly ways: readonly Protection[];
   /** Running cost of a trench up to each fine break, and its feet in public ground. */
-  readonly through: ByProtection<Float64Array>;
+  through: (held: Protection) => Float64Array;
   readonly publicThrough: Float64Array;
   /**
    * Running count of cells where no excavation with this protection can be open, and of those that cannot be dug by
    * hand either.
    */
-  readonly closedThrough: ByProtection<Float64Array>;
-  readonly barredThrough: ByProtection<Float64Array>;
+  closedThrough: (held: Protection) => Float64Array;
+  barredThrough: (held: Protection) => Float64Array;
   /** Opening a trench that starts at a fine break, including its working room; closing one that ends there. */
   openDig: (index: number, held: Protection) => HolePiece | undefined;
   closeDig: (index: number, held: Protection) => HolePiece | undefined;
@@ -61,8 +61,8 @@ export interface PitPieces extends Interval {
   readonly open: ByProtection<HolePiece | undefined>;
   readonly close: ByProtection<HolePiece | undefined>;
   /** Extra cost over a trench of the same reach, upstream and downstream of the boundary. */
-  readonly widerUpstream: ByProtection<number>;
-  readonly widerDownstream: ByProtection<number>;
+  widerUpstream: (held: Protection) => number;
+  widerDownstream: (held: Protection) => number;
   /** Cheapest protection when it stands alone. */
   readonly alone: AlonePit | undefined;
 }
@@ -82,14 +82,16 @@ export const byProtection = <T>(make: (held: Protection) => T): ByProtection<T> 
 /** Running sums over the cells of the ground, and reading them between two stations. */
 interface Sums {
   readonly ground: Ground;
-  readonly cost: Readonly<Record<HoleKind, ByProtection<Float64Array>>>;
+  readonly cost: (kind: HoleKind, held: Protection) => Float64Array;
   /** Cost of an excavation's end in each cell. */
-  readonly ends: Readonly<Record<HoleKind, ByProtection<Float64Array>>>;
+  readonly ends: (kind: HoleKind, held: Protection) => Float64Array;
   readonly publicThrough: Float64Array;
   /** Running count of cells where an excavation with this protection cannot be. */
   readonly refusing: ByProtection<Float64Array>;
   /** Running count of cells that a slope may not extend over. */
   readonly flat: Float64Array;
+  /** Running count of cells where no pit is dug. */
+  readonly pitless: Float64Array;
   between: (sums: Float64Array, from_ft: number, to_ft: number) => number;
 }
 
@@ -98,26 +100,30 @@ export function holeCosts(ground: Ground): HoleCosts {
   const sums = sumsOf(ground);
   const [from, to] = [(index: number) => digFrom(ground, index), (index: number) => digTo(ground, index)];
   const pits = {
-    launch: memo((index) => pitPieces(sums, index, 'launch')),
-    burst: memo((index) => pitPieces(sums, index, 'burst')),
+    launch: perBreak((index) => pitPieces(sums, index, 'launch')),
+    burst: perBreak((index) => pitPieces(sums, index, 'burst')),
   };
-  const opens = byProtection((held) => memo((index) => openDig(sums, index, held)));
-  const closes = byProtection((held) => memo((index) => closeDig(sums, index, held)));
+  const opens = byProtection((held) => perBreak((index) => openDig(sums, index, held)));
+  const closes = byProtection((held) => perBreak((index) => closeDig(sums, index, held)));
   const pit = (index: number, kind: PitKind) => pits[kind](index);
   // A pit can extend past a trench's working room: the longer of the two counts.
-  const endsAt = memo((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
-  const beginsAt = memo((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
+  const endsAt = perBreak((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
+  const beginsAt = perBreak((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
+  const refusals = onceAsked((which: 'closed' | 'barred', held) =>
+    count(
+      ground,
+      which === 'closed'
+        ? (cell) => cell.closedTo !== undefined || !cell.mayHold[held]
+        : (cell) => (cell.closedTo === undefined ? !cell.mayHold[held] : held === 'slope'),
+    ),
+  );
   return {
     ways: waysWorthAsking(ground),
-    through: sums.cost.dig,
+    through: (held) => sums.cost('dig', held),
     publicThrough: sums.publicThrough,
-    closedThrough: byProtection((held) =>
-      count(ground, (cell) => cell.closedTo !== undefined || !cell.mayHold[held]),
-    ),
+    closedThrough: (held) => refusals('closed', held),
     // Sides whose slope would undermine ground that has to be dug by hand.
-    barredThrough: byProtection((held) =>
-      count(ground, (cell) => (cell.closedTo === undefined ? !cell.mayHold[held] : held === 'slope')),
-    ),
+    barredThrough: (held) => refusals('barred', held),
     digFrom: from,
     digTo: to,
     openDig: (index, held) => opens[held](index),
@@ -149,8 +155,6 @@ const count = ({ cells }: Ground, is: (cell: GroundCell) => boolean): Float64Arr
 
 function sumsOf(ground: Ground): Sums {
   const { cells, breaks, prices } = ground;
-  const byKind = <T>(make: (kind: HoleKind) => T) =>
-    Object.fromEntries(holeKinds.map((kind) => [kind, make(kind)])) as Record<HoleKind, T>;
   const running = (value: (cell: GroundCell) => number) =>
     runningSums(cells.length, (i) => value(cells[i] as GroundCell));
   const at = (sum: Float64Array, x: number): number => {
@@ -161,13 +165,11 @@ function sumsOf(ground: Ground): Sums {
   };
   return {
     ground,
-    cost: byKind((kind) =>
-      byProtection((held) =>
-        running((cell) => costOf(footOf(cell, kind, held), prices) * (cell.to_ft - cell.from_ft)),
-      ),
+    cost: onceAsked((kind: HoleKind, held) =>
+      running((cell) => costOf(footOf(cell, kind, held), prices) * (cell.to_ft - cell.from_ft)),
     ),
-    ends: byKind((kind) =>
-      byProtection((held) => Float64Array.from(cells, (cell) => costOf(endOf(cell, kind, held), prices))),
+    ends: onceAsked((kind: HoleKind, held) =>
+      Float64Array.from(cells, (cell) => costOf(endOf(cell, kind, held), prices)),
     ),
     publicThrough: running((cell) =>
       cell.owner === 'public' && !cell.closedTo ? cell.to_ft - cell.from_ft : 0,
@@ -176,8 +178,17 @@ function sumsOf(ground: Ground): Sums {
       count(ground, (cell) => cell.closedTo === undefined && !cell.mayHold[held]),
     ),
     flat: count(ground, ({ mayHold }) => !mayHold.slope),
+    pitless: count(ground, ({ closedTo, ours }) => closedTo === 'building' || closedTo === 'no-dig' || !ours),
     between: (sum, from_ft, to_ft) => at(sum, to_ft) - at(sum, from_ft),
   };
+}
+
+/** Many lines need few of these: each is computed when it is first asked for. */
+function onceAsked<K extends string>(
+  make: (kind: K, held: Protection) => Float64Array,
+): (kind: K, held: Protection) => Float64Array {
+  const known: Partial<Record<K, Partial<Record<Protection, Float64Array>>>> = {};
+  return (kind, held) => ((known[kind] ??= {})[held] ??= make(kind, held));
 }
 
 /** Whether no cell that a stretch overlaps is counted. */
@@ -209,7 +220,7 @@ function endCost(
     if (top < first - tolerance.exact || top > last + tolerance.exact) return undefined;
     if (!isFree(sums, sums.flat, Math.min(top, x), Math.max(top, x))) return undefined;
   }
-  return num(ends[kind][held], index);
+  return num(ends(kind, held), index);
 }
 
 function openDig(sums: Sums, index: number, held: Protection): HolePiece | undefined {
@@ -219,7 +230,7 @@ function openDig(sums: Sums, index: number, held: Protection): HolePiece | undef
   const own = endCost(sums, 'dig', end, 'downstream', held);
   if (own === undefined) return undefined;
   return {
-    cost: own + (end < x ? between(cost.dig[held], end, x) : 0),
+    cost: own + (end < x ? between(cost('dig', held), end, x) : 0),
     public_ft: end < x ? between(publicThrough, end, x) : 0,
   };
 }
@@ -231,7 +242,7 @@ function closeDig(sums: Sums, index: number, held: Protection): HolePiece | unde
   const own = endCost(sums, 'dig', end, 'upstream', held);
   if (own === undefined) return undefined;
   return {
-    cost: own + (end > x ? between(cost.dig[held], x, end) : 0),
+    cost: own + (end > x ? between(cost('dig', held), x, end) : 0),
     public_ft: end > x ? between(publicThrough, x, end) : 0,
   };
 }
@@ -284,13 +295,8 @@ export function pitReach(ground: Ground, index: number): Interval {
 }
 
 /** No pit is dug in no-dig ground, under a building or outside the ground we work in. */
-const mayPit = ({ cells }: Ground, { from_ft, to_ft }: Interval): boolean =>
-  !cells.some(
-    (cell) =>
-      (cell.closedTo === 'building' || cell.closedTo === 'no-dig' || !cell.ours) &&
-      cell.from_ft < to_ft - tolerance.exact &&
-      cell.to_ft > from_ft + tolerance.exact,
-  );
+const mayPit = (sums: Sums, { from_ft, to_ft }: Interval): boolean =>
+  isFree(sums, sums.pitless, from_ft, to_ft);
 
 /** The upstream or downstream part of a pit with its end, for each protection. */
 const pitPart = (
@@ -310,7 +316,7 @@ const pitPart = (
     return own === undefined
       ? undefined
       : {
-          cost: between(cost[kind][held], from_ft, to_ft) + own,
+          cost: between(cost(kind, held), from_ft, to_ft) + own,
           public_ft: between(publicThrough, from_ft, to_ft),
         };
   });
@@ -330,7 +336,7 @@ const cheapestAlone = (
     .reduce<AlonePit | undefined>((best, each) => (best && best.cost <= each.cost ? best : each), undefined);
 
 function aloneOver(sums: Sums, reach: Interval, kind: PitKind): AlonePit | undefined {
-  if (!mayPit(sums.ground, reach)) return undefined;
+  if (!mayPit(sums, reach)) return undefined;
   const middle = (reach.from_ft + reach.to_ft) / 2;
   return cheapestAlone(
     pitPart(sums, kind, reach.from_ft, middle, 'upstream'),
@@ -343,9 +349,9 @@ function pitPieces(sums: Sums, index: number, kind: PitKind): PitPieces | undefi
   const { ground, between } = sums;
   const x = ground.breaks[index] ?? 0;
   const { from_ft, to_ft } = pitReach(ground, index);
-  if (!mayPit(ground, { from_ft, to_ft })) return undefined;
-  const wider = (a: number, b: number) =>
-    byProtection((held) => between(sums.cost[kind][held], a, b) - between(sums.cost.dig[held], a, b));
+  if (!mayPit(sums, { from_ft, to_ft })) return undefined;
+  const wider = (a: number, b: number) => (held: Protection) =>
+    between(sums.cost(kind, held), a, b) - between(sums.cost('dig', held), a, b);
   const open = pitPart(sums, kind, from_ft, x, 'upstream');
   const close = pitPart(sums, kind, x, to_ft, 'downstream');
   return {
@@ -359,10 +365,7 @@ function pitPieces(sums: Sums, index: number, kind: PitKind): PitPieces | undefi
   };
 }
 
-function memo<T>(make: (index: number) => T): (index: number) => T {
-  const known = new Map<number, T>();
-  return (index) => {
-    if (!known.has(index)) known.set(index, make(index));
-    return known.get(index) as T;
-  };
+function perBreak<T>(make: (index: number) => T): (index: number) => T {
+  const known: ({ readonly is: T } | undefined)[] = [];
+  return (index) => (known[index] ??= { is: make(index) }).is;
 }

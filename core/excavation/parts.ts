@@ -20,19 +20,17 @@ export interface Part {
 }
 
 const marginOf = ({ surface }: GroundCell) => (isPavement(surface) ? pavementMargin_ft : 0);
-const walls = (held: Protection, area_ft2: number) => ({
-  shored_ft2: held === 'shore' ? area_ft2 : 0,
-  shielded_ft2: held === 'shield' ? area_ft2 : 0,
-});
 
 /** One foot of excavation through a cell. Zero where the pipe is exposed or reached by hand under a building. */
 export function footOf(cell: GroundCell, kind: HoleKind, held: Protection): Part | undefined {
   if (cell.closedTo) return undefined;
   const section = cell.sections[kind];
+  const walls_ft2 = 2 * section.depth_ft;
   return {
     earth_ft3: earthPerFoot(section, held),
     deep: section.deep,
-    ...walls(held, 2 * section.depth_ft),
+    shored_ft2: held === 'shore' ? walls_ft2 : 0,
+    shielded_ft2: held === 'shield' ? walls_ft2 : 0,
     restore_ft2: section.width_ft + 2 * topOut(section, held) + 2 * marginOf(cell),
     surface: cell.surface,
   };
@@ -43,10 +41,12 @@ export function endOf(cell: GroundCell, kind: HoleKind, held: Protection): Part 
   if (cell.closedTo) return undefined;
   const section = cell.sections[kind];
   const out_ft = topOut(section, held) + marginOf(cell);
+  const wall_ft2 = section.width_ft * section.depth_ft;
   return {
     earth_ft3: earthOfEnd(section, held),
     deep: section.deep,
-    ...walls(held, section.width_ft * section.depth_ft),
+    shored_ft2: held === 'shore' ? wall_ft2 : 0,
+    shielded_ft2: held === 'shield' ? wall_ft2 : 0,
     restore_ft2: out_ft * (section.width_ft + 2 * out_ft),
     surface: cell.surface,
   };

@@ -98,7 +98,8 @@ function locatedDepths(line: Line, solved: Survey): { station_ft: number; depth_
 
 /** Linear between sorted points, constant beyond the first and the last. */
 export function straightBetween(points: readonly (readonly [number, number])[], x: number): number {
-  const above = points.findIndex(([at]) => at >= x);
+  let above = 0;
+  while (above < points.length && (points[above]?.[0] ?? x) < x) above++;
   const [low, high] = [points[above - 1], points[above]];
   if (!high) return points.at(-1)?.[1] ?? 0;
   if (!low) return high[1];

@@ -14,11 +14,19 @@ import { drafter } from '../price/price-line.js';
 import { int, num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { boreStepsOf, byBore, countCells, inside, over, overPoints } from '../track/sums.js';
-import { pointsInside, feetByBore, type Cell, type Refusal, type Track } from '../track/track.js';
+import {
+  oncePerCells,
+  pointsInside,
+  feetByBore,
+  type Cell,
+  type Refusal,
+  type Track,
+} from '../track/track.js';
 import { endCouplings, firstRefusal, fittingDrafts, fittingsIn, notOurs } from './dig.js';
 import { feetOfBore } from '../track/feet-steps.js';
 import { Arrives, Departs } from '../track/joins.js';
-import type { Candidate, MethodRow } from './method.js';
+import { hasTrait, Trait } from './candidates.js';
+import type { MethodRow, Work } from './method.js';
 import { pitAlone } from './entry.js';
 
 /** Limits of pipe bursting. Common practice. */
@@ -44,17 +52,17 @@ export const burst: MethodRow = {
     kind: 'burst',
     renews: true,
     offered: (length, where) => `${length} ft of new pipe pulled through the old one, ${where}`,
-    candidates: burstCandidates,
+    offers: burstOffers,
     refusal: (track, stretch, cells) =>
       firstRefusal(cells, (cell) => burstCellRefusal(cell, track)) ??
       firstRefusal(pointsInside(track, stretch), burstPointRefusal) ??
       boreChange(cells),
-    joins: ({ pitsInside }) => [[pitsInside ? Departs.BurstWithPits : Departs.Burst, Arrives.Burst]],
-    aloneCost:
-      (site) =>
-      ({ from, to }) =>
-        pitAlone(site, site.track.boundaries[from] ?? 0, 'launch') +
-        pitAlone(site, site.track.boundaries[to] ?? 0, 'burst'),
+    joins: (traits) => [
+      [hasTrait(traits, Trait.pitsInside) ? Departs.BurstWithPits : Departs.Burst, Arrives.Burst],
+    ],
+    aloneCost: (site) => (from, to) =>
+      pitAlone(site, site.track.boundaries[from] ?? 0, 'launch') +
+      pitAlone(site, site.track.boundaries[to] ?? 0, 'burst'),
     pitsInside: (track, stretch) =>
       pitsBetween(track, stretch, {
         from: reachAt(track, stretch.from_ft),
@@ -140,23 +148,30 @@ const reachAt = (track: Track, x: number): Interval =>
     ),
   );
 
-function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Candidate[] {
-  const { breaks, prices } = track;
+/** What stops a burst and what it costs, summed along a line. */
+const burstSums = oncePerCells((track) => {
+  const { prices } = track;
+  return {
+    refused: countCells(track, (cell) => burstCellRefusal(cell, track) !== undefined),
+    stops: overPoints(track, (placed) => (burstPointRefusal(placed) ? 1 : 0)),
+    boreSteps: boreStepsOf(track),
+    joined: overPoints(track, ({ point }) => (isJoined(fittingFor(point)) ? 1 : 0)),
+    fittings: overPoints(track, ({ point }) => {
+      const kind = fittingFor(point);
+      return kind && isJoined(kind) ? fittingCost(prices, kind) : 0;
+    }),
+    drawn: byBore(track, prices.burst_per_ft),
+    coupling: Float64Array.from(track.cells, (cell) => couplingRate(track, cell.pipe.diameter_in)),
+  };
+});
+
+function burstOffers(track: Track, holes: HoleCosts): ReturnType<Work['offers']> {
+  const { breaks } = track;
   const fine = Int32Array.from(track.boundaries);
-  const refused = countCells(track, (cell) => burstCellRefusal(cell, track) !== undefined);
+  const { refused, stops, boreSteps, joined, fittings, drawn, coupling } = burstSums(track);
   const barred = barredFor(track, 'burst');
-  const stops = overPoints(track, (placed) => (burstPointRefusal(placed) ? 1 : 0));
-  const boreSteps = boreStepsOf(track);
-  const joined = overPoints(track, ({ point }) => (isJoined(fittingFor(point)) ? 1 : 0));
-  const fittings = overPoints(track, ({ point }) => {
-    const kind = fittingFor(point);
-    return kind && isJoined(kind) ? fittingCost(prices, kind) : 0;
-  });
-  const drawn = byBore(track, prices.burst_per_ft);
-  const coupling = Float64Array.from(track.cells, (cell) => couplingRate(track, cell.pipe.diameter_in));
   const alone = pitCosts(track, holes);
-  return (from) => {
-    const found: Candidate[] = [];
+  return (from, offer) => {
     const start = int(fine, from);
     for (let to = from + 1; to < fine.length; to++) {
       const end = int(fine, to);
@@ -165,7 +180,7 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
         over(barred, start, end) > 0 ||
         inside(stops, start, end) > 0 ||
         over(boreSteps, start + 1, end) > 0;
-      if (stopped) return found;
+      if (stopped) return;
       const [a, b] = [num(breaks, start), num(breaks, end)];
       if (b - a < leastBurst_ft - tolerance.exact) continue;
       const pits =
@@ -183,10 +198,8 @@ function burstCandidates(track: Track, holes: HoleCosts): (from: number) => Cand
         inside(fittings, start, end);
       const cost = pits.reduce((sum, pit) => sum + alone(pit), own);
       if (cost === Infinity) continue;
-      const pitsInside = pits.length > 0 ? { pitsInside: true as const } : {};
-      found.push({ from, to, method: 'burst', cost, exposed: false, viaAccess: false, ...pitsInside });
+      offer(to, cost, pits.length > 0 ? Trait.pitsInside : 0);
     }
-    return found;
   };
 }
 

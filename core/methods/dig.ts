@@ -13,19 +13,28 @@ import { drafter, type Draft } from '../price/price-line.js';
 import { byte, int, num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { countCells, inside, over, overCells, overPoints } from '../track/sums.js';
-import { feetByBore, pointsInside, type Cell, type Refusal, type Track } from '../track/track.js';
+import {
+  feetByBore,
+  oncePerCells,
+  pointsInside,
+  type Cell,
+  type Refusal,
+  type Track,
+} from '../track/track.js';
 import { feetOfBore } from '../track/feet-steps.js';
 import { Arrives, Departs } from '../track/joins.js';
-import type { Action, Candidate, Site, Work } from './method.js';
+import { hasTrait, Trait } from './candidates.js';
+import type { Action, Site, Work } from './method.js';
 
-/** A stretch of new pipe that a dig may lay, and its properties. */
+/** An end this far inside a belly's place still covers all of it, ft. */
+const wholeWithin_ft = 2e-6;
+
+/** A stretch of new pipe that touches a belly. */
 export interface Trench {
-  /** It touches a belly. */
-  readonly sag: boolean;
   /** It covers every belly it touches completely, with enough fall. */
   laidToGrade: () => boolean;
-  /** It covers a belly that must be cured. */
-  owesGrade: () => boolean;
+  /** It touches a belly that must be cured. */
+  readonly owesGrade: boolean;
 }
 
 /** What differs between the methods that dig. */
@@ -33,7 +42,7 @@ export interface DigKind {
   readonly method: ActionMethod;
   /** Lengths this method is for, ft; any where not given. */
   lengths?: (rules: Rules) => { readonly over_ft?: number; readonly most_ft?: number };
-  /** Whether this method may lay new pipe here; it may anywhere where not given. */
+  /** Whether this method may lay new pipe that touches a belly; it may where not given. */
   accepts?: (trench: Trench) => boolean;
   /** Only over a belly. */
   readonly onlySags?: true;
@@ -44,12 +53,14 @@ export interface DigKind {
 /** Common part of every method that lays new pipe in an open trench. */
 export function digWork(
   kind: DigKind,
-): Pick<Work, 'kind' | 'candidates' | 'joins' | 'aloneCost' | 'drafts' | 'order' | 'newPipe' | 'fittings'> {
+): Pick<Work, 'kind' | 'offers' | 'joins' | 'aloneCost' | 'drafts' | 'order' | 'newPipe' | 'fittings'> {
   const { rehangs } = kind;
   return {
     kind: 'dig',
-    candidates: (track) => trenchCandidates(track, kind),
-    joins: ({ exposed }) => [[exposed ? Departs.ExposedPipe : Departs.NewPipe, Arrives.NewPipe]],
+    offers: (track) => trenchOffers(track, kind),
+    joins: (traits) => [
+      [hasTrait(traits, Trait.exposed) ? Departs.ExposedPipe : Departs.NewPipe, Arrives.NewPipe],
+    ],
     aloneCost: trenchAlone,
     drafts: (track, action) => newPipeDrafts(track, action, rehangs ?? false),
     order: ({ rules, cells }, { from_ft, to_ft, fromBreak, toBreak }) => ({
@@ -69,55 +80,54 @@ export function digWork(
   };
 }
 
-/** Every stretch where a dig may lay new pipe, by starting boundary. */
-function trenchCandidates(
+/** Offers every stretch where a dig may lay new pipe. */
+function trenchOffers(
   track: Track,
   { method, lengths, accepts, rehangs, onlySags }: DigKind,
-): (from: number) => Candidate[] {
+): ReturnType<Work['offers']> {
   const { breaks, rules, cutAt } = track;
   const fine = Int32Array.from(track.boundaries);
   const sums = trenchSums(track);
-  if (onlySags && sums.sagging.length === 0) return () => [];
+  if (onlySags && sums.sags.at(-1) === 0) return () => undefined;
   const barred = barredFor(track, method);
+  const owing = track.obligations.cured.filter(({ laidToGrade }) => laidToGrade);
+  const owed = countCells(track, (cell) => owing.some(({ place }) => overlaps(place, cell)));
   const { over_ft = -Infinity, most_ft = Infinity } = lengths?.(rules) ?? {};
   // A line shorter than the least length is replaced whole.
   const least_ft = Math.min(rules.leastNewPipe_ft, (breaks.at(-1) ?? 0) - (breaks[0] ?? 0));
-  return (from) => {
-    const found: Candidate[] = [];
+  return (from, offer) => {
     const start = int(fine, from);
-    if (byte(cutAt.from, start) === 0) return found;
+    if (byte(cutAt.from, start) === 0) return;
     for (let to = from + 1; to < fine.length; to++) {
       const end = int(fine, to);
-      if (over(sums.noDig, start, end) > 0 || over(barred, start, end) > 0) return found;
+      if (over(sums.noDig, start, end) > 0 || over(barred, start, end) > 0) return;
       const length_ft = num(breaks, end) - num(breaks, start);
-      if (length_ft > most_ft + tolerance.exact) return found;
+      if (length_ft > most_ft + tolerance.exact) return;
       const tooShort = length_ft < least_ft - tolerance.exact || length_ft <= over_ft + tolerance.exact;
       if (tooShort || byte(cutAt.to, end) === 0) continue;
       if (over(sums.building, start, end) > 0 && !reachable(track.cells, start, end, rules.handDugReach_ft))
         continue;
-      if (accepts && !accepts(trenchOf(track, sums, start, end))) continue;
+      if (over(sums.sags, start, end) === 0) {
+        if (onlySags) continue;
+      } else if (accepts) {
+        const owesGrade = over(owed, start, end) > 0;
+        if (!accepts({ owesGrade, laidToGrade: () => isLaidToGrade(track, sums, start, end) })) continue;
+      }
       const exposed = over(sums.exposed, start, end) > length_ft - tolerance.ft;
-      found.push({
-        from,
-        to,
-        method,
-        cost:
-          over(sums.pipe, start, end) +
-          (rehangs && exposed ? 0 : num(sums.coupling, start) + num(sums.coupling, end - 1)) +
-          inside(sums.fittings, start, end) +
-          over(sums.reducers, start + 1, end) +
-          (rehangs ? over(sums.rehung, start, end) : 0),
-        exposed,
-        viaAccess: false,
-      });
+      const cost =
+        over(sums.pipe, start, end) +
+        (rehangs && exposed ? 0 : num(sums.coupling, start) + num(sums.coupling, end - 1)) +
+        inside(sums.fittings, start, end) +
+        over(sums.reducers, start + 1, end) +
+        (rehangs ? over(sums.rehung, start, end) : 0);
+      offer(to, cost, exposed ? Trait.exposed : 0);
     }
-    return found;
   };
 }
 
 type TrenchSums = ReturnType<typeof trenchSums>;
 
-function trenchSums(track: Track) {
+const trenchSums = oncePerCells((track) => {
   const { prices } = track;
   const rate = (cell: Cell) => pipeRate(track, cell.pipe.diameter_in);
   const hangs = ({ closedTo }: Cell) => closedTo === 'crawl-space';
@@ -125,8 +135,7 @@ function trenchSums(track: Track) {
     noDig: countCells(track, (cell) => digCellRefusal(cell) !== undefined),
     building: countCells(track, ({ closedTo }) => closedTo === 'building'),
     sags: countCells(track, ({ findings }) => findings.some(isSag)),
-    sagging: track.condition.findings.filter(isSag),
-    owed: track.obligations.cured.filter(({ laidToGrade }) => laidToGrade),
+    sagsCut: sagsCutAt(track, track.condition.findings.filter(isSag)),
     exposed: overCells(track, (cell, _, length) => (hangs(cell) ? length : 0)),
     pipe: overCells(
       track,
@@ -144,6 +153,20 @@ function trenchSums(track: Track) {
       const before = track.cells[index - 1];
       return before && before.pipe.diameter_in !== cell.pipe.diameter_in ? fittingCost(prices, 'reducer') : 0;
     }),
+  };
+});
+
+/** Breaks at which new pipe that starts, or ends, would cover a belly only partly. */
+function sagsCutAt({ breaks }: Track, sags: readonly Judged[]): { from: Uint8Array; to: Uint8Array } {
+  const isCut = (before_ft: number, after_ft: number) =>
+    before_ft > wholeWithin_ft && after_ft > tolerance.ft;
+  return {
+    from: Uint8Array.from(breaks, (x) =>
+      sags.some(({ place }) => isCut(x - place.from_ft, place.to_ft - x)) ? 1 : 0,
+    ),
+    to: Uint8Array.from(breaks, (x) =>
+      sags.some(({ place }) => isCut(place.to_ft - x, x - place.from_ft)) ? 1 : 0,
+    ),
   };
 }
 
@@ -196,19 +219,13 @@ export function fittingDrafts(track: Track, action: Action, fittings: readonly F
   });
 }
 
-function trenchOf(track: Track, sums: TrenchSums, start: number, end: number): Trench {
-  const [from_ft, to_ft] = [num(track.breaks, start), num(track.breaks, end)];
-  const touches = ({ place }: { readonly place: Interval }) => overlaps(place, { from_ft, to_ft });
-  const sag = over(sums.sags, start, end) > 0;
-  return {
-    sag,
-    laidToGrade: () => {
-      if (!sag) return false;
-      const touched = sums.sagging.filter(touches);
-      return touched.length > 0 && fallsOver(track, from_ft, to_ft, touched);
-    },
-    owesGrade: () => sums.owed.some(touches),
-  };
+/** Whether a stretch that touches bellies covers each of them completely, with enough fall. */
+function isLaidToGrade(track: Track, { sagsCut }: TrenchSums, start: number, end: number): boolean {
+  return (
+    byte(sagsCut.from, start) === 0 &&
+    byte(sagsCut.to, end) === 0 &&
+    fallsOver(track, num(track.breaks, start), num(track.breaks, end), [])
+  );
 }
 
 /** Why a cell may not be excavated; a building's edge may be reached by hand and is judged with the excavation. */
@@ -276,9 +293,6 @@ function reachable(cells: readonly Cell[], from: number, to: number, reach_ft: n
   return true;
 }
 
-/** An end this far inside a belly's place still covers all of it, ft. */
-const wholeWithin_ft = 2e-6;
-
 /**
  * Whether new pipe from a to b covers each of the bellies completely and falls at least at the minimum slope, as far as
  * that is known. Stations in ft.
@@ -306,19 +320,27 @@ export function fallsOver(
 }
 
 /** The cheapest protection for a trench on its own. */
-const trenchAlone =
-  ({ track, holes }: Site) =>
-  ({ from, to, exposed }: Candidate): number => {
-    if (exposed) return 0;
+function trenchAlone({ track, holes }: Site): ReturnType<Work['aloneCost']> {
+  const ways = holes.ways.map((held) => ({
+    held,
+    through: holes.through(held),
+    barred: holes.barredThrough(held),
+  }));
+  return (from, to, traits) => {
+    if (hasTrait(traits, Trait.exposed)) return 0;
     const [start, end] = [track.boundaries[from] ?? 0, track.boundaries[to] ?? 0];
-    return holes.ways.reduce((least, held) => {
+    let least = Infinity;
+    for (const { held, through, barred } of ways) {
+      if (over(barred, start, end) > 0) continue;
       const [open, close] = [holes.openDig(start, held), holes.closeDig(end, held)];
-      if (!open || !close || over(holes.barredThrough[held], start, end) > 0) return least;
+      if (!open || !close) continue;
       const public_ft = open.public_ft + over(holes.publicThrough, start, end) + close.public_ft;
-      const cost = open.cost + over(holes.through[held], start, end) + close.cost;
-      return Math.min(least, withPermit({ cost, public_ft }, track.prices));
-    }, Infinity);
+      const cost = open.cost + over(through, start, end) + close.cost;
+      least = Math.min(least, withPermit({ cost, public_ft }, track.prices));
+    }
+    return least;
   };
+}
 
 /** New pipe, couplings, hand digging and rehung pipe. */
 function newPipeDrafts(track: Track, action: Action, rehangs: boolean): Draft[] {

@@ -121,15 +121,19 @@ function clearReach(
  * a pit.
  */
 export function pushedTo(from: readonly PushedFrom[], a: number, b: number): PushedFrom | undefined {
-  const within = (distance: number) => distance >= -sameStation_ft && distance <= pushedReach_ft;
-  return from
-    .filter(({ placed, goes, reaches_ft }) => {
-      const x = placed.at.station_ft;
-      return goes === 'downstream'
-        ? within(a - x) && b <= reaches_ft + sameStation_ft
-        : within(x - b) && a >= reaches_ft - sameStation_ft;
-    })
-    .sort((one, other) => away(one, a, b) - away(other, a, b))[0];
+  return from.filter((each) => gets(each, a, b)).sort((one, other) => away(one, a, b) - away(other, a, b))[0];
+}
+
+/** Whether a sectional liner from a to b (ft) can be pushed from any of the access points. */
+export const isPushedTo = (from: readonly PushedFrom[], a: number, b: number): boolean =>
+  from.some((each) => gets(each, a, b));
+
+function gets(from: PushedFrom, a: number, b: number): boolean {
+  const far = away(from, a, b);
+  if (far < -sameStation_ft || far > pushedReach_ft) return false;
+  return from.goes === 'downstream'
+    ? b <= from.reaches_ft + sameStation_ft
+    : a >= from.reaches_ft - sameStation_ft;
 }
 
 const away = ({ placed, goes }: PushedFrom, a: number, b: number): number =>

@@ -44,6 +44,12 @@ export const methodsInOrder = (): Method[] => methodRegistry.rows.map(({ id }) =
 /** Position in that order: the option number in a search. */
 export const methodNumber = (method: Method): number =>
   methodRegistry.rows.findIndex(({ id }) => id === method);
+/** The method at a position in that order. */
+export function methodAt(number: number): Method {
+  const row = methodRegistry.rows[number];
+  if (!row) throw new Error(`there is no method number ${number}`);
+  return row.id;
+}
 export const methodBit = (method: Method): number => 1 << methodNumber(method);
 /** Every method, as a bit mask. */
 export const everyMethod = (): number => (1 << methodRegistry.rows.length) - 1;

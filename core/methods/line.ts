@@ -3,7 +3,7 @@ import { num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { over } from '../track/sums.js';
 import type { Track } from '../track/track.js';
-import { lineJoins, linerCandidates, linerWork } from './liner.js';
+import { lineJoins, linerOffers, linerWork } from './liner.js';
 import type { MethodRow } from './method.js';
 
 /** A cured-in-place liner, inserted from one of its ends. */
@@ -16,24 +16,15 @@ export const line: MethodRow = {
   work: {
     ...linerWork({ each: 'liner_each', name: 'Liner', set: 'Set one liner' }),
     offered: (length, where) => `${length} ft lined, ${where}`,
-    candidates: (track: Track) => {
+    offers: (track: Track) => {
       const barred = barredFor(track, 'line');
       const { breaks, rules } = track;
       const isLong = (start: number, end: number) =>
         num(breaks, end) - num(breaks, start) >= rules.leastLongLiner_ft - tolerance.exact;
-      return linerCandidates(track, ({ from, to, start, end, cost, mayPit }) =>
-        over(barred, start, end) === 0 && isLong(start, end)
-          ? {
-              from,
-              to,
-              method: 'line',
-              cost: cost + track.prices.liner_each,
-              exposed: false,
-              viaAccess: false,
-              mayPit,
-            }
-          : undefined,
-      );
+      return linerOffers(track, {
+        setting: track.prices.liner_each,
+        traitsOf: (start, end) => (over(barred, start, end) === 0 && isLong(start, end) ? 0 : undefined),
+      });
     },
     joins: lineJoins,
   },

@@ -16,22 +16,23 @@ import {
   overFindings,
   overPoints,
 } from '../track/sums.js';
-import { pointsInside, type Cell, type Refusal, type Track } from '../track/track.js';
+import { oncePerCells, pointsInside, type Cell, type Refusal, type Track } from '../track/track.js';
 import { firstRefusal, notOurs } from './dig.js';
 import { linerDrafts, linerOrderOf } from './liner-order.js';
-import type { Candidate, Work } from './method.js';
+import { hasTrait, Trait } from './candidates.js';
+import type { Work } from './method.js';
 import { closingCost, pitAlone } from './entry.js';
 import { isReopened, linerPointRefusal, runsIn } from '../track/liner-passes.js';
 import { mostTurns_deg, turnOf } from '../track/turns.js';
 
-/** A stretch a liner may cover, by its fine breaks, and its raw cost without setting. */
-export interface Covered {
-  readonly from: number;
-  readonly to: number;
-  readonly start: number;
-  readonly end: number;
-  readonly cost: number;
-  readonly mayPit: { readonly from: boolean; readonly to: boolean };
+/** What differs between liners where they may run. */
+interface LinerKind {
+  /** Raw cost of setting one. */
+  readonly setting: number;
+  /** The longest, ft. */
+  readonly most_ft?: number;
+  /** Its traits besides pits, between two fine breaks; undefined where it may not run. */
+  readonly traitsOf: (start: number, end: number) => number | undefined;
 }
 
 /** Common part of every liner. `setting` is what differs: its name and the cost of setting it. */
@@ -48,14 +49,19 @@ export const linerWork = (setting: {
     turnsRefusal(track, stretch) ??
     boreChangeRefusal(track, stretch),
   aloneCost: ({ track, holes, wayIn }) => {
-    const launch = track.boundaries.map(
-      (index) => pitAlone({ track, holes }, index, 'launch') + closingCost(track, index),
-    );
-    return ({ from, to, viaAccess, mayPit }) => {
-      if (viaAccess || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
-      const byPit = (may: boolean | undefined, boundary: number) =>
-        (may ? launch[boundary] : undefined) ?? Infinity;
-      return Math.min(byPit(mayPit?.from, from), byPit(mayPit?.to, to));
+    const known = new Map<number, number>();
+    const launchAt = (boundary: number): number => {
+      const index = track.boundaries[boundary] ?? 0;
+      const cost =
+        known.get(index) ?? pitAlone({ track, holes }, index, 'launch') + closingCost(track, index);
+      known.set(index, cost);
+      return cost;
+    };
+    return (from, to, traits) => {
+      if (hasTrait(traits, Trait.viaAccess) || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
+      const byPit = (trait: number, boundary: number) =>
+        hasTrait(traits, trait) ? launchAt(boundary) : Infinity;
+      return Math.min(byPit(Trait.pitUpstream, from), byPit(Trait.pitDownstream, to));
     };
   },
   drafts: (track, action) => linerDrafts(track, action, setting),
@@ -65,42 +71,51 @@ export const linerWork = (setting: {
 /**
  * A liner can go in at either end; through a pit only where the pit would not stand on something the liner has to cure.
  */
-export const lineJoins = ({ mayPit }: Candidate): readonly Join[] => [
-  [mayPit?.from ? Departs.LinerInserted : Departs.LinerServed, Arrives.Liner],
-  [Departs.LinerOwing, mayPit?.to ? Arrives.LinerInserted : Arrives.LinerServed],
+export const lineJoins = (traits: number): readonly Join[] => [
+  [hasTrait(traits, Trait.pitUpstream) ? Departs.LinerInserted : Departs.LinerServed, Arrives.Liner],
+  [Departs.LinerOwing, hasTrait(traits, Trait.pitDownstream) ? Arrives.LinerInserted : Arrives.LinerServed],
 ];
-export const shortJoins = ({ mayPit, viaAccess }: Candidate): readonly Join[] =>
-  viaAccess
+export const shortJoins = (traits: number): readonly Join[] =>
+  hasTrait(traits, Trait.viaAccess)
     ? [[Departs.ShortFromAccess, Arrives.Short]]
     : [
-        [mayPit?.from ? Departs.ShortInserted : Departs.ShortServed, Arrives.Short],
-        [Departs.ShortOwing, mayPit?.to ? Arrives.ShortInserted : Arrives.ShortServed],
+        [hasTrait(traits, Trait.pitUpstream) ? Departs.ShortInserted : Departs.ShortServed, Arrives.Short],
+        [
+          Departs.ShortOwing,
+          hasTrait(traits, Trait.pitDownstream) ? Arrives.ShortInserted : Arrives.ShortServed,
+        ],
       ];
 
-/** Walks every stretch that a liner may cover; `take` turns them into candidates. */
-export function linerCandidates(
+/** What stops a liner and what it costs, summed along a line. */
+const linerSums = oncePerCells((track) => {
+  const { prices, rules } = track;
+  return {
+    refused: countCells(track, (cell) => linerCellRefusal(cell) !== undefined),
+    boreBreaks: countSteps(track, (before, cell) => boreRefusal(before, cell, rules) !== undefined),
+    boreSteps: boreStepsOf(track),
+    stops: overPoints(track, (placed) => (linerPointRefusal(placed) ? 1 : 0)),
+    degrees: overPoints(track, ({ point }) => turnOf(point).counted_deg),
+    reopened: overPoints(track, (placed) => (isReopened(placed) ? 1 : 0)),
+    water: overFindings(track, (finding) => (runsIn(finding) ? prices.stopWater_each : 0)),
+    perFoot: {
+      0.118: byBore(track, prices.liner_per_ft['0.118']),
+      0.177: byBore(track, prices.liner_per_ft['0.177']),
+      0.236: byBore(track, prices.liner_per_ft['0.236']),
+    },
+    made: track.cells.map((cell): MadeThicknessIn => madeThickness(cell.thickness.needed_in) ?? 0.236),
+  };
+});
+
+/** Offers every stretch that a liner may cover. */
+export function linerOffers(
   track: Track,
-  take: (covered: Covered) => Candidate | undefined,
-  most_ft = Infinity,
-): (from: number) => Candidate[] {
+  { setting, most_ft = Infinity, traitsOf }: LinerKind,
+): ReturnType<Work['offers']> {
   const { prices, rules } = track;
   const fine = Int32Array.from(track.boundaries);
-  const refused = countCells(track, (cell) => linerCellRefusal(cell) !== undefined);
-  const boreBreaks = countSteps(track, (before, cell) => boreRefusal(before, cell, rules) !== undefined);
-  const boreSteps = boreStepsOf(track);
-  const stops = overPoints(track, (placed) => (linerPointRefusal(placed) ? 1 : 0));
-  const degrees = overPoints(track, ({ point }) => turnOf(point).counted_deg);
-  const reopened = overPoints(track, (placed) => (isReopened(placed) ? 1 : 0));
-  const water = overFindings(track, (finding) => (runsIn(finding) ? prices.stopWater_each : 0));
-  const perFoot = {
-    0.118: byBore(track, prices.liner_per_ft['0.118']),
-    0.177: byBore(track, prices.liner_per_ft['0.177']),
-    0.236: byBore(track, prices.liner_per_ft['0.236']),
-  };
-  const made = track.cells.map((cell): MadeThicknessIn => madeThickness(cell.thickness.needed_in) ?? 0.236);
-  const mayPit = pitsClearOf(track);
-  return (from) => {
-    const found: Candidate[] = [];
+  const { refused, boreBreaks, boreSteps, stops, degrees, reopened, water, perFoot, made } = linerSums(track);
+  const pitsAt = pitsClearOf(track);
+  return (from, offer) => {
     const start = int(fine, from);
     let thickest: MadeThicknessIn = 0.118;
     for (let to = from + 1; to < fine.length; to++) {
@@ -112,25 +127,25 @@ export function linerCandidates(
         over(boreBreaks, start + 1, end) > 0 ||
         inside(stops, start, end) > 0 ||
         inside(degrees, start, end) > mostTurns_deg;
-      if (stopped || length_ft > most_ft + tolerance.exact) return found;
+      if (stopped || length_ft > most_ft + tolerance.exact) return;
       if (length_ft < rules.leastLiner_ft - tolerance.exact) continue;
+      const traits = traitsOf(start, end);
+      if (traits === undefined) continue;
       const cost =
         over(perFoot[thickest], start, end) +
         inside(reopened, start, end) * prices.reinstatement_each +
         over(boreSteps, start + 1, end) * prices.transition_each +
         over(water, start, end);
-      const candidate = take({ from, to, start, end, cost, mayPit: mayPit(start, end) });
-      if (candidate) found.push(candidate);
+      offer(to, cost + setting, traits | pitsAt(start, end));
     }
-    return found;
   };
 }
 
 /**
- * For a liner between two fine breaks, whether a launch pit at each end would be clear of everything the liner has to
- * cure.
+ * The ends of a liner between two fine breaks at which a launch pit would be clear of everything the liner has to cure,
+ * as traits.
  */
-function pitsClearOf(track: Track): (start: number, end: number) => { from: boolean; to: boolean } {
+function pitsClearOf(track: Track): (start: number, end: number) => number {
   const places = [
     ...track.obligations.cured.filter(({ whole }) => whole).map(({ place }) => place),
     ...track.condition.findings
@@ -142,6 +157,7 @@ function pitsClearOf(track: Track): (start: number, end: number) => { from: bool
     return { reach, near: places.filter((place) => overlaps(place, reach)) };
   });
   const isClear = ({ reach, near }: (typeof reaches)[number], from_ft: number, to_ft: number) =>
+    near.length === 0 ||
     near.every(
       (place) =>
         Math.min(place.to_ft, reach.to_ft, to_ft) - Math.max(place.from_ft, reach.from_ft, from_ft) <=
@@ -150,7 +166,10 @@ function pitsClearOf(track: Track): (start: number, end: number) => { from: bool
   return (start, end) => {
     const [from_ft, to_ft] = [num(track.breaks, start), num(track.breaks, end)];
     const [from, to] = [reaches[start], reaches[end]];
-    return { from: !from || isClear(from, from_ft, to_ft), to: !to || isClear(to, from_ft, to_ft) };
+    return (
+      (!from || isClear(from, from_ft, to_ft) ? Trait.pitUpstream : 0) |
+      (!to || isClear(to, from_ft, to_ft) ? Trait.pitDownstream : 0)
+    );
   };
 }
 

@@ -10,24 +10,7 @@ import type { LaidPipe } from '../pipe/laid.js';
 import type { Draft } from '../price/price-line.js';
 import type { Cell, Refusal, Track } from '../track/track.js';
 import type { Join } from '../track/joins.js';
-
-/** An action that may run from one boundary to a later one. */
-export interface Candidate {
-  /** Indexes into `track.boundaries`. */
-  readonly from: number;
-  readonly to: number;
-  readonly method: Method;
-  /** Raw cost of the action without its excavation and insertion point; no markup or tax. */
-  readonly cost: number;
-  /** New pipe along exposed pipe needs no excavation. */
-  readonly exposed: boolean;
-  /** A sectional liner pushed from an access point within reach needs no pit. */
-  readonly viaAccess: boolean;
-  /** Whether a launch pit may be at each end of a liner: never on something the liner has to cure. */
-  readonly mayPit?: { readonly from: boolean; readonly to: boolean };
-  /** It needs pits of its own between its ends. */
-  readonly pitsInside?: true;
-}
+import type { Offer } from './candidates.js';
 
 /** An action of the chosen scope, with its location. */
 export interface Action extends Interval {
@@ -81,17 +64,17 @@ export interface Work {
   readonly renews?: true;
   /** The action in a sentence for the customer: its length and place. */
   offered: (length: string, where: string, action: Action) => string;
-  /** Every action the rules allow, by starting boundary, in order of rising end. */
-  candidates: (track: Track, holes: HoleCosts) => (from: number) => Candidate[];
+  /** Offers every action the rules allow from a boundary, in order of rising end. */
+  offers: (track: Track, holes: HoleCosts) => (from: number, offer: Offer) => void;
   /** Why it may not be used on a stretch, cost aside. */
   refusal: (track: Track, stretch: Interval, cells: readonly Cell[]) => Refusal | undefined;
   /** States at its upstream boundary (departing) and downstream one (arriving): each way it may be done. */
-  joins: (candidate: Candidate) => readonly Join[];
+  joins: (traits: number) => readonly Join[];
   /**
    * Cost of its excavation or pits where nothing else shares them, for every candidate of a site; infinite where none
    * can be dug.
    */
-  aloneCost: (site: Site) => (candidate: Candidate) => number;
+  aloneCost: (site: Site) => (from: number, to: number, traits: number) => number;
   /** Pits between its ends, each on its own. */
   pitsInside?: (track: Track, action: Interval) => Interval[];
   /** Price lines of an action, without its excavations. */

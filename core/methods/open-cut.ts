@@ -13,7 +13,7 @@ export const openCut: MethodRow = {
     ...digWork({
       method: 'open-cut',
       lengths: ({ spotMost_ft }) => ({ over_ft: spotMost_ft }),
-      accepts: (trench) => !trench.sag || !trench.owesGrade() || trench.laidToGrade(),
+      accepts: ({ owesGrade, laidToGrade }) => !owesGrade || laidToGrade(),
     }),
     renews: true,
     offered: (length, where) => `${length} ft of pipe replaced in an open cut, ${where}`,

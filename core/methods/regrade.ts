@@ -15,7 +15,7 @@ export const regrade: MethodRow = {
   work: {
     ...digWork({
       method: 'regrade',
-      accepts: (trench) => trench.laidToGrade(),
+      accepts: ({ laidToGrade }) => laidToGrade(),
       onlySags: true,
       rehangs: true,
     }),

@@ -3,9 +3,10 @@ import { num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { countCells, over } from '../track/sums.js';
 import type { Track } from '../track/track.js';
-import { pushedFrom, pushedTo, type PushedFrom } from './entry.js';
-import { linerCandidates, linerCellRefusal, linerWork, shortJoins, type Covered } from './liner.js';
-import type { Candidate, MethodRow } from './method.js';
+import { Trait } from './candidates.js';
+import { isPushedTo, pushedFrom, type PushedFrom } from './entry.js';
+import { linerCellRefusal, linerOffers, linerWork, shortJoins } from './liner.js';
+import type { MethodRow, Work } from './method.js';
 
 /** The longest sectional liner, ft. Common practice. */
 const most_ft = 10;
@@ -26,32 +27,27 @@ export const shortLine: MethodRow = {
   work: {
     ...linerWork({ each: 'shortLiner_each', name: 'Sectional liner', set: 'Set one sectional liner' }),
     offered: (length, where) => `A sectional liner of ${length} ft, ${where}`,
-    candidates: shortCandidates,
+    offers: shortOffers,
     joins: shortJoins,
   },
 };
 
-function shortCandidates(track: Track): (from: number) => Candidate[] {
+function shortOffers(track: Track): ReturnType<Work['offers']> {
   const { breaks, prices } = track;
   const barred = barredFor(track, 'short-line');
   const bad = countCells(track, ({ findings }) =>
     findings.some(({ grade, possible }) => grade >= 3 && !possible),
   );
   const accesses = accessesByBore(track);
-  const take = ({ from, to, start, end, cost, mayPit }: Covered): Candidate | undefined => {
-    const [a, b] = [num(breaks, start), num(breaks, end)];
-    if (over(barred, start, end) > 0 || !endsOnSoundPipe(breaks, bad, start, end)) return undefined;
-    return {
-      from,
-      to,
-      method: 'short-line',
-      cost: cost + prices.shortLiner_each,
-      exposed: false,
-      viaAccess: pushedTo(accesses(track.cells[start]?.pipe.diameter_in ?? 4), a, b) !== undefined,
-      mayPit,
-    };
-  };
-  return linerCandidates(track, take, most_ft);
+  return linerOffers(track, {
+    setting: prices.shortLiner_each,
+    most_ft,
+    traitsOf: (start, end) => {
+      if (over(barred, start, end) > 0 || !endsOnSoundPipe(breaks, bad, start, end)) return undefined;
+      const near = accesses(track.cells[start]?.pipe.diameter_in ?? 4);
+      return near.length > 0 && isPushedTo(near, num(breaks, start), num(breaks, end)) ? Trait.viaAccess : 0;
+    },
+  });
 }
 
 /** Access points for pushing a sectional liner, by bore. */

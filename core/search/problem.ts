@@ -24,7 +24,7 @@ export interface Problem {
 /** A problem with its moves expanded onto levels, ready for any number of searches. */
 export const readyProblem = (parts: Omit<Problem, 'legs'>): Problem => ({ ...parts, legs: legsOf(parts) });
 
-/** Moves as flat columns, sorted by the stop they start at and then by the one they end at. */
+/** Moves as flat columns, sorted by the stop they start at. */
 export interface Moves {
   /** First move of each stop; one more entry than there are stops. */
   readonly start: Int32Array;

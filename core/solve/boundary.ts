@@ -1,10 +1,20 @@
 import { leastPublic_ft } from '../excavation/hole-drafts.js';
-import { byProtection, type HolePiece, type PitPieces } from '../excavation/hole-costs.js';
+import type { HoleCosts, HolePiece, PitKind } from '../excavation/hole-costs.js';
 import type { Protection } from '../excavation/section.js';
 import { closingCost } from '../methods/entry.js';
 import type { Site } from '../methods/method.js';
+import type { Track } from '../track/track.js';
 import { begins, ends, type Marks, type Pass } from '../search/problem.js';
-import { Arrives, arrivalAsks, departureAsks, Departs, noHole, type HoleLevels } from '../track/joins.js';
+import {
+  Arrives,
+  arrivalAsks,
+  arrivesCount,
+  departureAsks,
+  Departs,
+  departsCount,
+  noHole,
+  type HoleLevels,
+} from '../track/joins.js';
 
 /** Pits first, then excavated feet in public ground (to 0.01 ft), then actions, packed into one integer. */
 const pitTie = 1e11;
@@ -21,30 +31,35 @@ interface Paid {
   readonly tie: number;
   readonly isPublic: boolean;
 }
-type Held<T> = Readonly<Record<Protection, T>>;
-interface Pit {
-  readonly open: Held<Paid | undefined>;
-  readonly close: Held<Paid | undefined>;
-  readonly widerUpstream: Held<number>;
-  readonly widerDownstream: Held<number>;
-  readonly alone: Paid | undefined;
+
+/** Costs possible at one boundary, whatever meets there. Nothing is computed before a pass asks for it. */
+interface Boundary {
+  /** Its fine break. */
+  readonly fine: number;
+  readonly isLast: boolean;
+  /** The meeting of every arrival with every departure: arrival × departures + departure. */
+  readonly meetings: Uint8Array;
+  /** Passes already computed, by meeting × levels + level: many arrivals and departures meet alike. */
+  readonly known: (readonly Pass[] | undefined)[];
 }
 
-/** Costs possible at one boundary, whatever meets there. */
-interface Boundary {
-  readonly permit: number;
-  readonly openDig: Held<Paid | undefined>;
-  readonly closeDig: Held<Paid | undefined>;
-  readonly launch: Pit | undefined;
-  readonly burst: Pit | undefined;
-  /** Pipe that closes a launch pit. */
-  readonly closing: number;
-  /** A liner can be sent that way from here without a pit. */
-  readonly inserted: { readonly upstream: boolean; readonly downstream: boolean };
-  readonly isLast: boolean;
-  /** Passes already computed: many pairs of arrivals and departures need the same ones. */
-  readonly known: Map<number, readonly Pass[]>;
-}
+/** How what arrives at a boundary meets what departs: everything that decides its passes besides the level. */
+const Meeting = {
+  Barred: 0,
+  AfterNewPipe: 1,
+  AfterNewPipeAtEnd: 2,
+  ExposedPipe: 3,
+  NewPipe: 4,
+  NothingAsked: 5,
+  NothingAskedAtEnd: 6,
+  /** Only an open excavation would serve it. */
+  Served: 7,
+  Launch: 8,
+  /** A launch pit whose pipe a burst lays. */
+  LaunchPipeLaid: 9,
+  Burst: 10,
+} as const;
+type Meeting = (typeof Meeting)[keyof typeof Meeting];
 
 /**
  * All passes at every boundary, by arrival, open excavation and departure. New pipe opens and closes its excavation
@@ -58,68 +73,94 @@ export function boundaryPasses(
   levels: HoleLevels,
   money: (raw: number) => number,
 ): (stop: number, arrives: number, level: number, departs: number) => readonly Pass[] {
-  const boundaries = site.track.boundaries.map((_, stop) => boundaryAt(site, stop, money));
-  const at = passer(levels, site.holes.ways);
+  const { track, holes, wayIn } = site;
+  const boundaries = track.boundaries.map((fine, stop): Boundary => {
+    const inserted = (wayIn.upstream[stop] ? 1 : 0) + (wayIn.downstream[stop] ? 2 : 0);
+    return {
+      fine,
+      isLast: stop === track.boundaries.length - 1,
+      meetings: meetingsWhere[inserted] ?? new Uint8Array(),
+      known: [],
+    };
+  });
+  const count = levels.all.length;
+  const unchanged = levels.all.map((_, level): readonly Pass[] => [{ level, cost: 0, tie: 0 }]);
+  const permit = money(track.prices.permit_per_hole);
+  const on: Passing = { track, holes, levels, money, permit, unchanged };
   return (stop, arrives, level, departs) => {
     const boundary = boundaries[stop];
     if (!boundary || (departs === Departs.End) !== boundary.isLast) return none;
-    return at(boundary, arrives, level, departs);
+    const meeting = boundary.meetings[arrives * departsCount + departs] as Meeting;
+    const at = meeting * count + level;
+    return (boundary.known[at] ??= passesAt(on, boundary, meeting, level));
   };
 }
 
-function boundaryAt({ track, holes, wayIn }: Site, stop: number, money: (raw: number) => number): Boundary {
-  const fine = track.boundaries[stop] ?? 0;
-  const paid = ({ cost, public_ft }: HolePiece): Paid => ({
-    cost: money(cost),
-    tie: publicTie(public_ft),
-    isPublic: public_ft > leastPublic_ft,
-  });
-  const held = (of: (held: Protection) => HolePiece | undefined) =>
-    byProtection((each) => {
-      const piece = holes.ways.includes(each) ? of(each) : undefined;
-      return piece && paid(piece);
-    });
-  const pit = (pieces: PitPieces | undefined): Pit | undefined =>
-    pieces && {
-      open: held((each) => pieces.open[each]),
-      close: held((each) => pieces.close[each]),
-      widerUpstream: byProtection((each) => money(pieces.widerUpstream[each])),
-      widerDownstream: byProtection((each) => money(pieces.widerDownstream[each])),
-      alone: pieces.alone && paid(pieces.alone),
-    };
-  return {
-    permit: money(track.prices.permit_per_hole),
-    openDig: held((each) => holes.openDig(fine, each)),
-    closeDig: held((each) => holes.closeDig(fine, each)),
-    launch: pit(holes.pit(fine, 'launch')),
-    burst: pit(holes.pit(fine, 'burst')),
-    closing: money(closingCost(track, fine)),
-    inserted: {
-      upstream: wayIn.upstream[stop] ?? false,
-      downstream: wayIn.downstream[stop] ?? false,
-    },
-    isLast: stop === track.boundaries.length - 1,
-    known: new Map(),
-  };
+/** Every meeting, by the ways a liner can be sent from the boundary without a pit: 1 upstream, 2 downstream. */
+const meetingsWhere = [0, 1, 2, 3].map((inserted) =>
+  Uint8Array.from({ length: arrivesCount * departsCount }, (_, at) => {
+    const [arrives, departs] = [Math.floor(at / departsCount), at % departsCount];
+    return meetingOf(arrives, departs, (inserted & 1) !== 0, (inserted & 2) !== 0);
+  }),
+);
+
+function meetingOf(arrives: number, departs: number, up: boolean, down: boolean): Meeting {
+  const atEnd = departs === Departs.End;
+  if (arrives === Arrives.NewPipe) {
+    // Two adjoining stretches of new pipe are one.
+    if (departs === Departs.NewPipe || departs === Departs.ExposedPipe) return Meeting.Barred;
+    return atEnd ? Meeting.AfterNewPipeAtEnd : Meeting.AfterNewPipe;
+  }
+  if (departs === Departs.ExposedPipe) return Meeting.ExposedPipe;
+  if (departs === Departs.NewPipe) return Meeting.NewPipe;
+  const [into, out] = [arrivalAsks[arrives], departureAsks[departs]];
+  // Two adjoining liners, one of them sectional, would be one.
+  if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return Meeting.Barred;
+  const upstream = up ? undefined : into?.inserts;
+  const downstream = down ? undefined : out?.inserts;
+  const burst = into?.burst ?? out?.burst ?? false;
+  if (!upstream && !downstream && !burst) return atEnd ? Meeting.NothingAskedAtEnd : Meeting.NothingAsked;
+  if (upstream === 'served' || downstream === 'served') return Meeting.Served;
+  if (into?.burst) return Meeting.Burst;
+  return burst ? Meeting.LaunchPipeLaid : Meeting.Launch;
 }
 
-/** The levels of a search: the protections of excavations on its line. */
+/** The line and the levels of its search: the protections of its excavations. */
 interface Passing {
+  readonly track: Track;
+  readonly holes: HoleCosts;
   readonly levels: HoleLevels;
-  readonly ways: readonly Protection[];
+  money: (raw: number) => number;
+  readonly permit: number;
   /** The pass that changes nothing, by level. */
   readonly unchanged: readonly (readonly Pass[])[];
 }
 
-function passer(levels: HoleLevels, ways: readonly Protection[]) {
-  const unchanged = levels.all.map((_, level): readonly Pass[] => [{ level, cost: 0, tie: 0 }]);
-  const on: Passing = { levels, ways, unchanged };
-  return (boundary: Boundary, arrives: number, level: number, departs: number): readonly Pass[] => {
-    if (arrives === Arrives.NewPipe) return afterNewPipe(on, boundary, level, departs);
-    if (departs === Departs.ExposedPipe) return heldAt(on, level) === undefined ? goOn(on, level) : none;
-    if (departs === Departs.NewPipe) return beforeNewPipe(on, boundary, level);
-    return betweenOthers(on, boundary, arrives, level, departs);
-  };
+function passesAt(on: Passing, boundary: Boundary, meeting: Meeting, level: number): readonly Pass[] {
+  const open = heldAt(on, level) !== undefined;
+  switch (meeting) {
+    case Meeting.Barred:
+      return none;
+    case Meeting.AfterNewPipe:
+    case Meeting.AfterNewPipeAtEnd:
+      return afterNewPipe(on, boundary, level);
+    case Meeting.ExposedPipe:
+      return open ? none : goOn(on, level);
+    case Meeting.NewPipe:
+      return beforeNewPipe(on, boundary, level);
+    case Meeting.NothingAsked:
+      return goOn(on, level);
+    case Meeting.NothingAskedAtEnd:
+      return open ? none : ended;
+    case Meeting.Served:
+      return served(on, boundary, level);
+    case Meeting.Launch:
+      return byPit(on, boundary, { kind: 'launch', closed: true }, level);
+    case Meeting.LaunchPipeLaid:
+      return byPit(on, boundary, { kind: 'launch', closed: false }, level);
+    case Meeting.Burst:
+      return byPit(on, boundary, { kind: 'burst', closed: false }, level);
+  }
 }
 
 const ended: readonly Pass[] = [{ level: noHole, cost: 0, tie: 0 }];
@@ -131,126 +172,94 @@ function heldAt({ levels }: Passing, level: number): Protection | undefined {
   return hole?.open ? hole.held : undefined;
 }
 
+function paidFor({ money }: Passing, piece: HolePiece | undefined): Paid | undefined {
+  return (
+    piece && {
+      cost: money(piece.cost),
+      tie: publicTie(piece.public_ft),
+      isPublic: piece.public_ft > leastPublic_ft,
+    }
+  );
+}
+
 /** Permit for what is dug here, unless the open excavation has already paid it. */
-function permitFor({ levels }: Passing, { permit }: Boundary, { isPublic }: Paid, level: number): number {
+function permitFor({ levels, permit }: Passing, { isPublic }: Paid, level: number): number {
   const hole = levels.all[level];
   return isPublic && !(hole?.open && hole.paid) ? permit : 0;
 }
 
-function afterNewPipe(on: Passing, boundary: Boundary, level: number, departs: number): readonly Pass[] {
-  const atEnd = departs === Departs.End;
-  // Two adjoining stretches of new pipe are one.
-  if (departs === Departs.NewPipe || departs === Departs.ExposedPipe) return none;
+/** An open excavation serves whatever lies in it, except at the end of the line, where none may stay open. */
+const served = (on: Passing, { isLast }: Boundary, level: number): readonly Pass[] =>
+  isLast || heldAt(on, level) === undefined ? none : goOn(on, level);
+
+function afterNewPipe(on: Passing, boundary: Boundary, level: number): readonly Pass[] {
   const held = heldAt(on, level);
-  if (held === undefined) return atEnd ? ended : goOn(on, level);
-  const closeDig = boundary.closeDig[held];
+  if (held === undefined) return boundary.isLast ? ended : goOn(on, level);
+  const closeDig = paidFor(on, on.holes.closeDig(boundary.fine, held));
   const closed: readonly Pass[] = closeDig
     ? [
         {
           level: noHole,
-          cost: closeDig.cost + permitFor(on, boundary, closeDig, level),
+          cost: closeDig.cost + permitFor(on, closeDig, level),
           tie: closeDig.tie,
           marks: ends,
         },
       ]
     : none;
-  return atEnd ? closed : [...closed, ...goOn(on, level)];
-}
-
-/** Cache key of a boundary's passes, besides the level. */
-const Kept = { NewPipe: 0, Launch: 1, LaunchPipeLaid: 2, Burst: 3 } as const;
-type Kept = (typeof Kept)[keyof typeof Kept];
-
-/** The passes of one kind at a boundary, cached. */
-function kept(
-  { known }: Boundary,
-  kind: Kept,
-  level: number,
-  atEnd: boolean,
-  find: () => readonly Pass[],
-): readonly Pass[] {
-  const key = (level * 4 + kind) * 2 + (atEnd ? 1 : 0);
-  const before = known.get(key);
-  if (before) return before;
-  const found = find();
-  known.set(key, found);
-  return found;
+  return boundary.isLast ? closed : [...closed, ...goOn(on, level)];
 }
 
 function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly Pass[] {
   if (heldAt(on, level) !== undefined) return goOn(on, level);
-  return kept(boundary, Kept.NewPipe, level, false, () =>
-    on.ways.flatMap((held): Pass[] => {
-      const openDig = boundary.openDig[held];
-      if (!openDig) return [];
-      return [
-        {
-          level: on.levels.of(held, openDig.isPublic),
-          cost: openDig.cost + permitFor(on, boundary, openDig, noHole),
-          tie: openDig.tie + pitTie,
-          marks: begins,
-        },
-      ];
-    }),
-  );
+  return on.holes.ways.flatMap((held): Pass[] => {
+    const openDig = paidFor(on, on.holes.openDig(boundary.fine, held));
+    if (!openDig) return [];
+    return [
+      {
+        level: on.levels.of(held, openDig.isPublic),
+        cost: openDig.cost + permitFor(on, openDig, noHole),
+        tie: openDig.tie + pitTie,
+        marks: begins,
+      },
+    ];
+  });
 }
 
-/** Passes through a pit that opens, closes or stands alone, with the pipe that closes it. */
+/** An open excavation, or a pit that opens one, closes it or stands alone; `closed` with pipe of its own. */
 function byPit(
   on: Passing,
   boundary: Boundary,
-  { pit, pipe }: { readonly pit: Pit; readonly pipe: number },
+  { kind, closed }: { readonly kind: PitKind; readonly closed: boolean },
   level: number,
-  atEnd: boolean,
-): Pass[] {
+): readonly Pass[] {
+  const inOpen = served(on, boundary, level);
+  const pit = on.holes.pit(boundary.fine, kind);
+  if (!pit) return inOpen;
+  const pipe = closed ? on.money(closingCost(on.track, boundary.fine)) : 0;
   const held = heldAt(on, level);
   if (held !== undefined) {
-    const close = pit.close[held];
-    if (!close) return [];
-    const cost = pipe + pit.widerUpstream[held] + close.cost + permitFor(on, boundary, close, level);
-    return [{ level: noHole, cost, tie: close.tie, marks: ends }];
+    const close = paidFor(on, pit.close[held]);
+    if (!close) return inOpen;
+    const cost = pipe + on.money(pit.widerUpstream(held)) + close.cost + permitFor(on, close, level);
+    return [...inOpen, { level: noHole, cost, tie: close.tie, marks: ends }];
   }
-  const { alone } = pit;
-  const cost = alone && pipe + alone.cost + (alone.isPublic ? boundary.permit : 0);
-  const stands: Pass[] =
-    alone && cost !== undefined ? [{ level: noHole, cost, tie: alone.tie + pitTie, marks: both }] : [];
-  if (atEnd) return stands;
-  const opened = on.ways.flatMap((way): Pass[] => {
-    const open = pit.open[way];
+  const alone = paidFor(on, pit.alone);
+  const stands: Pass[] = alone
+    ? [
+        {
+          level: noHole,
+          cost: pipe + alone.cost + permitFor(on, alone, noHole),
+          tie: alone.tie + pitTie,
+          marks: both,
+        },
+      ]
+    : [];
+  if (boundary.isLast) return stands;
+  const opened = on.holes.ways.flatMap((way): Pass[] => {
+    const open = paidFor(on, pit.open[way]);
     if (!open) return [];
-    const opening = pipe + open.cost + pit.widerDownstream[way] + permitFor(on, boundary, open, noHole);
-    return [
-      { level: on.levels.of(way, open.isPublic), cost: opening, tie: open.tie + pitTie, marks: begins },
-    ];
+    const cost = pipe + open.cost + on.money(pit.widerDownstream(way)) + permitFor(on, open, noHole);
+    return [{ level: on.levels.of(way, open.isPublic), cost, tie: open.tie + pitTie, marks: begins }];
   });
   return [...stands, ...opened];
-}
-
-function betweenOthers(
-  on: Passing,
-  boundary: Boundary,
-  arrives: number,
-  level: number,
-  departs: number,
-): readonly Pass[] {
-  const { inserted, closing } = boundary;
-  const [into, out] = [arrivalAsks[arrives], departureAsks[departs]];
-  const atEnd = departs === Departs.End;
-  // Two adjoining liners, one of them sectional, would be one.
-  if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return none;
-  const open = heldAt(on, level) !== undefined;
-  const up = inserted.upstream ? undefined : into?.inserts;
-  const down = inserted.downstream ? undefined : out?.inserts;
-  const burst = into?.burst ?? out?.burst ?? false;
-  const served = open && !atEnd ? goOn(on, level) : none;
-  if (!up && !down && !burst) return open ? served : atEnd ? ended : goOn(on, level);
-  if (up === 'served' || down === 'served') return served;
-  const [pit, kind] = into?.burst
-    ? [boundary.burst, Kept.Burst]
-    : [boundary.launch, burst ? Kept.LaunchPipeLaid : Kept.Launch];
-  if (!pit) return served;
-  return kept(boundary, kind, level, atEnd, () => [
-    ...served,
-    ...byPit(on, boundary, { pit, pipe: burst ? 0 : closing }, level, atEnd),
-  ]);
 }

@@ -1,14 +1,16 @@
 import { isCleaned, isCurable, isSag, type Judged } from '../condition/judged.js';
 import type { Rules } from '../job/rules-schema.js';
 import { roundCents, tolerance } from '../job/units.js';
-import type { Method, School } from '../job/vocabulary.js';
+import type { School } from '../job/vocabulary.js';
 import { overlap } from '../line/intervals.js';
-import { methodRegistry } from '../methods/index.js';
-import { cures, type Candidate } from '../methods/method.js';
+import type { Candidate } from '../methods/candidates.js';
+import { fallsOver } from '../methods/dig.js';
+import { methodRow } from '../methods/index.js';
+import { cures, curesByFall, type MethodRow } from '../methods/method.js';
 import { isCutBack, stationOf, type Track } from '../track/track.js';
 import { cheapestAlone } from './cheapest-alone.js';
 import type { Cleaning } from './cleaning.js';
-import { candidateCures, type Possible } from './possible.js';
+import type { Possible } from './possible.js';
 
 /** Expected future cost: present value of upkeep and failures over the company's horizon; no markup or tax. */
 export interface Carried {
@@ -105,50 +107,72 @@ const isOurs = (track: Track, finding: Judged) =>
  * What an action takes off the expected future cost: the findings it cures, in full, or by the foot where they may be
  * shared.
  */
-export function creditOf(track: Track, carried: readonly CarriedFinding[], candidate: Candidate): number {
+export function creditOf(
+  track: Track,
+  carried: readonly CarriedFinding[],
+  candidate: Pick<Candidate, 'from' | 'to' | 'method'>,
+): number {
   const [a, b] = [stationOf(track, candidate.from), stationOf(track, candidate.to)];
+  const method = methodRow(candidate.method);
   let credit = 0;
-  for (const { finding, sum, share } of carried) {
-    const { place } = finding;
-    const length = place.to_ft - place.from_ft;
-    const covered = Math.min(b, place.to_ft) - Math.max(a, place.from_ft);
-    if (covered <= tolerance.ft || (!share && covered < length - tolerance.ft)) continue;
-    const from = share ? Math.min(a, place.from_ft) : a;
-    const to = share ? Math.max(b, place.to_ft) : b;
-    if (candidateCures(track, candidate, from, to, finding)) credit += share ? (sum * covered) / length : sum;
+  for (const each of carried) {
+    const always = cures(method, each.finding, false);
+    if (always || curesByFall(method, each.finding)) credit += creditFor(track, each, a, b, always);
   }
   return credit;
 }
 
+/** The credit for one finding from a to b (ft), cured `always` or only with enough fall. */
+function creditFor(
+  track: Track,
+  { finding, sum, share }: CarriedFinding,
+  a: number,
+  b: number,
+  always: boolean,
+): number {
+  const { place } = finding;
+  const length = place.to_ft - place.from_ft;
+  const covered = Math.min(b, place.to_ft) - Math.max(a, place.from_ft);
+  if (covered <= tolerance.ft || (!share && covered < length - tolerance.ft)) return 0;
+  const from = share ? Math.min(a, place.from_ft) : a;
+  const to = share ? Math.max(b, place.to_ft) : b;
+  if (!always && !fallsOver(track, from, to, [finding])) return 0;
+  return share ? (sum * covered) / length : sum;
+}
+
 /**
- * The same for all candidates from one boundary, queried in order of their ends: a finding is added as the end passes
- * it, so that a long line does not check every finding for every candidate.
+ * The same for all candidates of one method from one boundary, queried in order of their ends: a finding is added as
+ * the end passes it, so that a long line does not check every finding for every candidate.
  */
-export function creditsFrom(
+export function creditsOf(
   track: Track,
   { findings }: Carried,
-  from: number,
-): (candidate: Candidate) => number {
-  const a = stationOf(track, from);
+  method: MethodRow,
+): (from: number) => (to: number) => number {
+  const cured = findings
+    .map((each) => ({ ...each, always: cures(method, each.finding, false) }))
+    .filter(({ finding, always }) => always || curesByFall(method, finding));
   // A belly is cured by its fall and a long finding by the foot: each depends on both ends.
-  const simple = findings.filter(({ finding, share }) => !share && !isSag(finding));
-  const others = findings.filter((each) => !simple.includes(each));
-  const ahead = simple
-    .filter(({ finding }) => finding.place.from_ft >= a - tolerance.ft)
+  const simple = cured
+    .filter(({ finding, share, always }) => !share && !isSag(finding) && always)
     .sort((one, other) => one.finding.place.to_ft - other.finding.place.to_ft);
-  const sums = new Map<Method, number>();
-  let passed = 0;
-  return (candidate) => {
-    const b = stationOf(track, candidate.to);
-    for (
-      let next = ahead[passed];
-      next && next.finding.place.to_ft <= b + tolerance.ft;
-      next = ahead[++passed]
-    ) {
-      for (const row of methodRegistry.rows) {
-        if (cures(row, next.finding, false)) sums.set(row.id, (sums.get(row.id) ?? 0) + next.sum);
-      }
-    }
-    return (sums.get(candidate.method) ?? 0) + (others.length > 0 ? creditOf(track, others, candidate) : 0);
+  const others = cured.filter(({ finding, share }) => share || isSag(finding));
+  return (from) => {
+    const a = stationOf(track, from);
+    const ahead = simple.filter(({ finding }) => finding.place.from_ft >= a - tolerance.ft);
+    let sum = 0;
+    let passed = 0;
+    return (to) => {
+      const b = stationOf(track, to);
+      for (
+        let next = ahead[passed];
+        next && next.finding.place.to_ft <= b + tolerance.ft;
+        next = ahead[++passed]
+      )
+        sum += next.sum;
+      let credit = 0;
+      for (const each of others) credit += creditFor(track, each, a, b, each.always);
+      return sum + credit;
+    };
   };
 }

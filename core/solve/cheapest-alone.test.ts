@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { carriedOn, creditOf, creditsFrom } from './carried.js';
+import { carriedOn, creditOf, creditsOf } from './carried.js';
 import { cleaningOf } from './cleaning.js';
 import { cheapestAlone } from './cheapest-alone.js';
 import { randomJob } from '../test/random-job.js';
-import type { Candidate } from '../methods/method.js';
+import { eachCandidate, hasTrait, Trait, type Candidate } from '../methods/candidates.js';
+import { methodRow } from '../methods/index.js';
 import { candidateCures, possibleOn, type Possible } from './possible.js';
 import { closingCost } from '../methods/entry.js';
 import type { PitPieces } from '../excavation/hole-costs.js';
@@ -25,7 +26,7 @@ const stationsOf =
     track.breaks[track.boundaries[b] ?? 0] ?? 0;
 
 /** Cost of an action with nothing else in the job, added up part by part. */
-function alone(possible: Possible, edge: Candidate): number {
+function alone(possible: Possible, edge: Candidate & { readonly cost: number }): number {
   const { track, holes, wayIn } = possible;
   const [from, to] = [track.boundaries[edge.from] ?? 0, track.boundaries[edge.to] ?? 0];
   const permit = (public_ft: number) => (public_ft > 1e-6 ? track.prices.permit_per_hole : 0);
@@ -33,20 +34,21 @@ function alone(possible: Possible, edge: Candidate): number {
     pieces?.alone ? pieces.alone.cost + permit(pieces.alone.public_ft) : Infinity;
   const own = edge.cost + (track.prices.mobilisation[edge.method as 'spot'] ?? 0);
   if (edge.method === 'line' || edge.method === 'short-line') {
-    const needsNone = edge.viaAccess || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
+    const needsNone =
+      hasTrait(edge.traits, Trait.viaAccess) || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
     if (needsNone) return own;
-    const launch = (at: number, may: boolean | undefined) =>
-      may ? pit(holes.pit(at, 'launch')) + closingCost(track, at) : Infinity;
-    return own + Math.min(launch(from, edge.mayPit?.from), launch(to, edge.mayPit?.to));
+    const launch = (at: number, trait: number) =>
+      hasTrait(edge.traits, trait) ? pit(holes.pit(at, 'launch')) + closingCost(track, at) : Infinity;
+    return own + Math.min(launch(from, Trait.pitUpstream), launch(to, Trait.pitDownstream));
   }
   if (edge.method === 'burst') return own + pit(holes.pit(from, 'launch')) + pit(holes.pit(to, 'burst'));
-  if (edge.exposed) return own;
+  if (hasTrait(edge.traits, Trait.exposed)) return own;
   const over = (sums: Float64Array) => (sums[to] ?? 0) - (sums[from] ?? 0);
   const held = holes.ways.map((way) => {
     const [open, close] = [holes.openDig(from, way), holes.closeDig(to, way)];
-    if (!open || !close || over(holes.barredThrough[way]) > 0) return Infinity;
+    if (!open || !close || over(holes.barredThrough(way)) > 0) return Infinity;
     const public_ft = open.public_ft + over(holes.publicThrough) + close.public_ft;
-    return open.cost + over(holes.through[way]) + close.cost + permit(public_ft);
+    return open.cost + over(holes.through(way)) + close.cost + permit(public_ft);
   });
   return own + Math.min(...held);
 }
@@ -60,8 +62,8 @@ test('the cheapest cure alone is the least over every action that covers and cur
       const { findings } = possible.track.condition;
       const found = cheapestAlone(possible, findings);
       findings.forEach((finding, i) => {
-        const costs = possible.candidatesFrom.flatMap((edges) =>
-          edges
+        const costs = possible.candidates.flatMap((edges) =>
+          [...eachCandidate(edges)]
             .filter(
               (edge) =>
                 station(edge.from) <= finding.place.from_ft + 1e-6 &&
@@ -83,12 +85,16 @@ test('credits handed out along a boundary are those of each action by itself', (
     fc.property(seeds, (seed) => {
       const possible = possibleOf(seed);
       const carried = carriedOn(possible, cleaningOf(possible.track, Math.round));
-      possible.candidatesFrom.forEach((edges, from) => {
-        const credit = creditsFrom(possible.track, carried, from);
-        for (const edge of [...edges].sort((a, b) => a.to - b.to)) {
-          expect(credit(edge)).toBeCloseTo(creditOf(possible.track, carried.findings, edge), 6);
+      for (const edges of possible.candidates) {
+        const creditsFrom = creditsOf(possible.track, carried, methodRow(edges.method));
+        const credits = possible.track.boundaries.map((_, from) => creditsFrom(from));
+        for (const edge of eachCandidate(edges)) {
+          expect(credits[edge.from]?.(edge.to)).toBeCloseTo(
+            creditOf(possible.track, carried.findings, edge),
+            6,
+          );
         }
-      });
+      }
     }),
     { numRuns: 40 },
   );

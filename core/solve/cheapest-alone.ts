@@ -1,8 +1,10 @@
 import type { Judged } from '../condition/judged.js';
 import { tolerance } from '../job/units.js';
-import { methodRegistry } from '../methods/index.js';
-import { cures, curesByFall, type MethodRow, type Work } from '../methods/method.js';
-import { num } from '../search/columns.js';
+import type { ActionMethod } from '../job/vocabulary.js';
+import type { Candidates } from '../methods/candidates.js';
+import { methodRow, workOf } from '../methods/index.js';
+import { cures, curesByFall, type Work } from '../methods/method.js';
+import { byte, int, num } from '../search/columns.js';
 import { stationOf, type Track } from '../track/track.js';
 import { candidateCures, type Possible } from './possible.js';
 
@@ -21,14 +23,16 @@ interface Asked {
 export function cheapestAlone(possible: Possible, findings: readonly Judged[]): number[] {
   const asked = findings.map((finding, index) => askedOf(possible.track, finding, index));
   const least = new Float64Array(findings.length).fill(Infinity);
-  for (const row of methodRegistry.rows) {
-    const { work } = row;
-    if (!work) continue;
-    const may = asked.flatMap((each) => {
-      const byFall = curesByFall(row, each.finding);
-      return byFall || cures(row, each.finding, false) ? [{ ...each, byFall }] : [];
-    });
-    if (may.length > 0) leastOf(possible, { row, work, may }, least);
+  for (const candidates of possible.candidates) {
+    const row = methodRow(candidates.method);
+    const setUp = possible.track.prices.mobilisation[row.id as ActionMethod] ?? 0;
+    const by: ByMethod = { candidates, work: workOf(row.id), setUp };
+    const [falling, others] = [
+      asked.filter(({ finding }) => curesByFall(row, finding)),
+      asked.filter(({ finding }) => !curesByFall(row, finding) && cures(row, finding, false)),
+    ];
+    if (others.length > 0) leastCovering(possible, by, others, least);
+    if (falling.length > 0) leastFalling(possible, by, falling, least);
   }
   return Array.from(least, (cost) => (Number.isFinite(cost) ? cost : 0));
 }
@@ -43,33 +47,63 @@ function askedOf(track: Track, finding: Judged, index: number): Asked {
 }
 
 interface ByMethod {
-  readonly row: MethodRow;
+  readonly candidates: Candidates;
   readonly work: Work;
-  /** Findings that it may cure. */
-  readonly may: readonly (Asked & { readonly byFall: boolean })[];
+  /** Raw cost of setting up for the method. */
+  readonly setUp: number;
 }
 
 /**
- * Takes the minimum over a method's candidates, shortest first: longer ones are rarely cheaper and are then skipped.
+ * The least over every candidate that covers each finding. From upstream down, `least[to]` is the cheapest action that
+ * starts at or above the boundary and ends at `to` or below: a finding is answered where it begins.
  */
-function leastOf(possible: Possible, { row, work, may }: ByMethod, least: Float64Array): void {
-  const { track, candidatesFrom } = possible;
+function leastCovering(
+  possible: Possible,
+  { candidates: { start, to, cost, traits }, work, setUp }: ByMethod,
+  may: readonly Asked[],
+  found: Float64Array,
+): void {
+  const stops = start.length - 1;
   const aloneCost = work.aloneCost(possible);
-  const set = track.prices.mobilisation[row.id as keyof Track['prices']['mobilisation']] ?? 0;
-  for (let from = candidatesFrom.length - 1; from >= 0; from--) {
-    const below = may.filter((each) => from <= each.from);
-    for (const candidate of below.length === 0 ? [] : (candidatesFrom[from] ?? [])) {
-      if (candidate.method !== row.id) continue;
-      const mayPay = below.some(
-        ({ to, index }) => candidate.to >= to && candidate.cost + set < num(least, index),
-      );
-      if (!mayPay) continue;
-      const cost = candidate.cost + set + aloneCost(candidate);
-      const [a, b] = [stationOf(track, from), stationOf(track, candidate.to)];
-      for (const { to, index, finding, byFall } of below) {
-        if (candidate.to < to || cost >= num(least, index)) continue;
-        // Whether new pipe has enough fall over a belly depends on both its ends.
-        if (!byFall || candidateCures(track, candidate, a, b, finding)) least[index] = cost;
+  const least = new Float64Array(stops).fill(Infinity);
+  const last = Math.max(-1, ...may.map(({ from }) => from));
+  const first = Math.min(Infinity, ...may.map((each) => each.to));
+  for (let from = 0; from <= last; from++) {
+    for (let row = int(start, from); row < int(start, from + 1); row++) {
+      const end = int(to, row);
+      const own = num(cost, row) + setUp;
+      if (end >= first && own < num(least, end))
+        least[end] = Math.min(num(least, end), own + aloneCost(from, end, byte(traits, row)));
+    }
+    for (let end = stops - 2; end >= first; end--)
+      least[end] = Math.min(num(least, end), num(least, end + 1));
+    for (const asked of may) {
+      if (asked.from === from) found[asked.index] = Math.min(num(found, asked.index), num(least, asked.to));
+    }
+  }
+}
+
+/** The least over every candidate that covers each belly with enough fall, which depends on both its ends. */
+function leastFalling(
+  possible: Possible,
+  { candidates, work, setUp }: ByMethod,
+  may: readonly Asked[],
+  found: Float64Array,
+): void {
+  const { track } = possible;
+  const { start, to: ends, cost: costs, traits } = candidates;
+  const aloneCost = work.aloneCost(possible);
+  for (const { index, finding, from: lastFrom, to: firstTo } of may) {
+    for (let from = lastFrom; from >= 0; from--) {
+      const a = stationOf(track, from);
+      for (let row = int(start, from + 1) - 1; row >= int(start, from); row--) {
+        const end = int(ends, row);
+        if (end < firstTo) break;
+        const own = num(costs, row) + setUp;
+        if (own >= num(found, index) || !candidateCures(track, candidates, a, stationOf(track, end), finding))
+          continue;
+        const cost = own + aloneCost(from, end, byte(traits, row));
+        found[index] = Math.min(num(found, index), cost);
       }
     }
   }

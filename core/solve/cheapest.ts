@@ -1,6 +1,6 @@
 import { overlaps } from '../line/intervals.js';
-import { methodBit, methodRegistry } from '../methods/index.js';
-import type { Candidate } from '../methods/method.js';
+import type { Candidate } from '../methods/candidates.js';
+import { methodAt, methodBit, methodRegistry } from '../methods/index.js';
 import { byte, int } from '../search/columns.js';
 import { clustersOf, type Cluster } from '../search/fills.js';
 import { cheapestWithCharges } from '../search/fixed-charges.js';
@@ -228,7 +228,7 @@ const isCleanedIn = ({ problem }: Prepared, { steps }: Path, { start, end }: Clu
   );
 
 function planOf(
-  { candidates, levels, possible, problem }: Prepared,
+  { traits, levels, possible, problem }: Prepared,
   limits: OwnLimits | undefined,
   path: Cleaned,
 ): Plan {
@@ -255,7 +255,10 @@ function planOf(
     steps: path.steps.map(({ from, to, move, departs, arrives, level }) => ({
       from,
       to,
-      candidate: candidates[move],
+      candidate:
+        move < 0
+          ? undefined
+          : { from, to, method: methodAt(byte(problem.moves.option, move)), traits: byte(traits, move) },
       departs: departs as Departs,
       arrives: arrives as Arrives,
       hole: levels.all[level] ?? { open: false },

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Prices } from '../job/prices-schema.js';
 import { randomJob } from '../test/random-job.js';
 import { linerCellRefusal } from '../methods/liner.js';
+import { eachCandidate } from '../methods/candidates.js';
 import { possibleOn } from './possible.js';
 import { holeCosts } from '../excavation/hole-costs.js';
 import { holeQuantities, type HoleQuantities } from '../excavation/quantities.js';
@@ -39,7 +40,7 @@ test('a hole costs what its quantities cost, however it is cut at boundaries', (
       const reach = { from_ft: costs.digFrom(first), to_ft: costs.digTo(last) };
       for (const held of costs.ways) {
         const [open, close] = [costs.openDig(first, held), costs.closeDig(last, held)];
-        const through = costs.through[held];
+        const through = costs.through(held);
         if (open && close) {
           const added = open.cost + (through[last] ?? 0) - (through[first] ?? 0) + close.cost;
           expect(added).toBeCloseTo(priceOf(holeQuantities(track, reach, 'dig', held), track.prices), 4);
@@ -92,8 +93,8 @@ test('no action is offered that the rules refuse', () => {
     fc.property(seeds, (seed) => {
       const track = trackFor(seed);
       const station = (b: number) => track.breaks[track.boundaries[b] ?? 0] ?? 0;
-      possibleOn(track).candidatesFrom.forEach((edges, from) => {
-        for (const { to, method } of edges) {
+      for (const candidates of possibleOn(track).candidates) {
+        for (const { from, to, method } of eachCandidate(candidates)) {
           const length = station(to) - station(from);
           const inside = track.cells.slice(track.boundaries[from], track.boundaries[to]);
           if (method === 'spot') expect(length).toBeLessThanOrEqual(track.rules.spotMost_ft + 1e-6);
@@ -116,7 +117,7 @@ test('no action is offered that the rules refuse', () => {
             if (covered && whole) expect(methods).toContain(method);
           }
         }
-      });
+      }
     }),
     { numRuns: 25 },
   );

@@ -4,6 +4,7 @@ import type { Hole } from '../excavation/hole.js';
 import type { Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import type { Protection } from '../excavation/section.js';
+import { hasTrait, Trait } from '../methods/candidates.js';
 import { pushedTo, type PushedFrom } from '../methods/entry.js';
 import { workOf } from '../methods/index.js';
 import type { Action } from '../methods/method.js';
@@ -70,7 +71,7 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
       toBreak: track.boundaries[to] ?? 0,
       entry_ft: isLiner ? (fromUpstream ? from_ft : to_ft) : null,
       ...(pushed ? { pushedFrom: pushed.placed.point.id } : {}),
-      exposed: candidate.exposed,
+      exposed: hasTrait(candidate.traits, Trait.exposed),
     },
   ];
 }
@@ -141,7 +142,8 @@ function holesOf(possible: Possible, steps: readonly NamedStep[]): Hole[] {
 
 /** Pits that a burst needs between its ends. */
 function pitsInside({ track, holes }: Possible, { candidate, id, from, to }: NamedStep): Digging[] {
-  const { pitsInside: pits } = candidate?.pitsInside ? workOf(candidate.method) : {};
+  const { pitsInside: pits } =
+    candidate && hasTrait(candidate.traits, Trait.pitsInside) ? workOf(candidate.method) : {};
   const stretch = { from_ft: stationOf(track, from), to_ft: stationOf(track, to) };
   return (pits?.(track, stretch) ?? []).map((pit) => ({
     ...pit,

@@ -3,15 +3,16 @@ import { cutBackCosts } from '../methods/clean.js';
 import { fallsOver } from '../methods/dig.js';
 import { insertedWithoutPit } from '../methods/entry.js';
 import { methodRegistry, methodRow } from '../methods/index.js';
-import { cures, curesByFall, type Candidate, type Site } from '../methods/method.js';
+import { listCandidates, type Candidate, type Candidates } from '../methods/candidates.js';
+import { cures, curesByFall, type Site } from '../methods/method.js';
 import type { Judged } from '../condition/judged.js';
 import { isEqual } from '../search/columns.js';
 import type { Track } from '../track/track.js';
 
 /** Everything that may be done on a track, before pins, with its cost. */
 export interface Possible extends Site {
-  /** Candidates by starting boundary, in order of rising end and then of methods. */
-  readonly candidatesFrom: readonly (readonly Candidate[])[];
+  /** The candidates of each method that changes the pipe, in order of methods. */
+  readonly candidates: readonly Candidates[];
   /** Running raw cost of cutting back protrusions, up to each fine break. */
   readonly cutBack: Float64Array;
 }
@@ -22,11 +23,12 @@ export interface Possible extends Site {
  */
 export function possibleOn(track: Track, beside?: Possible): Possible {
   const holes = beside && isSameGround(track, beside.track) ? beside.holes : holeCosts(track);
-  const listing = methodRegistry.rows.flatMap(({ work }) => (work ? [work.candidates(track, holes)] : []));
   return {
     track,
     holes,
-    candidatesFrom: track.boundaries.map((_, from) => byRisingEnd(listing.map((list) => list(from)))),
+    candidates: methodRegistry.rows.flatMap(({ id, work }) =>
+      work ? [listCandidates(id, track.boundaries.length, work.offers(track, holes))] : [],
+    ),
     cutBack: cutBackCosts(track),
     wayIn: {
       upstream: insertedWithoutPit(track, 'upstream'),
@@ -40,21 +42,6 @@ const isSameGround = (one: Track, other: Track): boolean =>
   one.cells === other.cells &&
   isEqual(one.plusMinus.from, other.plusMinus.from) &&
   isEqual(one.plusMinus.to, other.plusMinus.to);
-
-/** Merges lists that each rise by their ends. */
-function byRisingEnd(lists: readonly (readonly Candidate[])[]): Candidate[] {
-  const merged: Candidate[] = [];
-  const next = lists.map(() => 0);
-  const endOf = (list: readonly Candidate[], i: number) => list[next[i] ?? 0]?.to ?? Infinity;
-  for (;;) {
-    const to = lists.reduce((least, list, i) => Math.min(least, endOf(list, i)), Infinity);
-    if (to === Infinity) return merged;
-    lists.forEach((list, i) => {
-      for (; endOf(list, i) === to; next[i] = (next[i] ?? 0) + 1)
-        merged.push(list[next[i] ?? 0] as Candidate);
-    });
-  }
-}
 
 /**
  * Whether a candidate from a to b (ft) cures a finding that lies completely inside it; a belly only where laid to

@@ -1,16 +1,9 @@
 import { isOld } from '../catalog/materials.js';
 import { tolerance } from '../job/units.js';
 import { overlaps } from '../line/intervals.js';
-import {
-  everyMethod,
-  methodBit,
-  methodNumber,
-  methodRegistry,
-  methodsInOrder,
-  workOf,
-} from '../methods/index.js';
-import type { Candidate } from '../methods/method.js';
-import { num, over } from '../search/columns.js';
+import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '../methods/index.js';
+import { traitsCount } from '../methods/candidates.js';
+import { byte, int, num, over } from '../search/columns.js';
 import {
   meetsOf,
   passesOf,
@@ -23,7 +16,7 @@ import {
 import { arrivesCount, Departs, departsCount, holeLevels, noHole, type HoleLevels } from '../track/joins.js';
 import type { Cell, Track } from '../track/track.js';
 import { boundaryPasses, publicTie } from './boundary.js';
-import { carriedOn, creditsFrom, type Carried } from './carried.js';
+import { carriedOn, creditsOf, type Carried } from './carried.js';
 import { cleaningOf, type Cleaning } from './cleaning.js';
 import { possibleOn, type Possible } from './possible.js';
 import { trackOf, type TrackInput } from './track-of.js';
@@ -38,8 +31,8 @@ export interface Prepared {
   readonly problem: Problem;
   readonly levels: HoleLevels;
   readonly cleaning: Cleaning;
-  /** The candidate behind each row of the problem's moves. */
-  readonly candidates: readonly Candidate[];
+  /** Traits of the candidate behind each row of the problem's moves. */
+  readonly traits: Uint8Array;
   /** Inspections, and the expected future cost of every finding if left, in millionths. */
   readonly baseline: number;
 }
@@ -68,7 +61,7 @@ export function prepare(input: TrackInput, beside?: Possible): Prepared {
   const money = (raw: number) => Math.round(raw * factor * micro);
   const cleaning = cleaningOf(track, money);
   const carried = carriedOn(possible, cleaning);
-  const { moves, candidates } = movesOf(possible, carried, factor);
+  const { moves, traits } = movesOf(possible, carried, factor);
   const permits = track.prices.permit_per_hole > 0 && (possible.holes.publicThrough.at(-1) ?? 0) > 0;
   const levels = holeLevels(possible.holes.ways, permits);
   const stops = track.boundaries.length;
@@ -76,7 +69,7 @@ export function prepare(input: TrackInput, beside?: Possible): Prepared {
   return {
     possible,
     carried,
-    candidates,
+    traits,
     levels,
     cleaning,
     problem: readyProblem({
@@ -102,39 +95,47 @@ export function prepare(input: TrackInput, beside?: Possible): Prepared {
 
 /** Every candidate as rows of the search's moves: one for each way it may join what lies next to it. */
 function movesOf(
-  { track, candidatesFrom }: Possible,
+  { track, candidates }: Possible,
   carried: Carried,
   factor: number,
-): { moves: Moves; candidates: Candidate[] } {
-  const start = new Int32Array(candidatesFrom.length + 1);
-  const candidates: Candidate[] = [];
-  const [to, option, cost]: [number[], number[], number[]] = [[], [], []];
-  const [departs, arrives]: [number[], number[]] = [[], []];
-  const numbers = new Map(methodsInOrder().map((method, number) => [method, number]));
-  candidatesFrom.forEach((all, from) => {
-    const credit = creditsFrom(track, carried, from);
-    for (const candidate of all) {
-      const own = Math.round((candidate.cost * factor - credit(candidate)) * micro);
-      for (const join of workOf(candidate.method).joins(candidate)) {
-        candidates.push(candidate);
-        to.push(candidate.to);
-        option.push(numbers.get(candidate.method) ?? 0);
-        departs.push(join[0]);
-        arrives.push(join[1]);
-        cost.push(own);
+): { moves: Moves; traits: Uint8Array } {
+  const stops = track.boundaries.length;
+  const methods = candidates.map((own) => {
+    const row = methodRegistry.row(own.method);
+    const joins = Array.from({ length: traitsCount }, (_, is) => workOf(own.method).joins(is));
+    return { own, joins, option: methodNumber(own.method), creditsFrom: creditsOf(track, carried, row) };
+  });
+  const rows = methods.reduce(
+    (sum, { own, joins }) => own.traits.reduce((most, is) => most + (joins[is]?.length ?? 0), sum),
+    0,
+  );
+  const start = new Int32Array(stops + 1);
+  const to = new Int32Array(rows);
+  const cost = new Float64Array(rows);
+  const [option, departs, arrives] = [new Uint8Array(rows), new Uint8Array(rows), new Uint8Array(rows)];
+  const traits = new Uint8Array(rows);
+  let count = 0;
+  for (let from = 0; from < stops; from++) {
+    for (const { own, joins, option: number, creditsFrom } of methods) {
+      const credit = creditsFrom(from);
+      for (let row = int(own.start, from); row < int(own.start, from + 1); row++) {
+        const end = int(own.to, row);
+        const paid = Math.round((num(own.cost, row) * factor - credit(end)) * micro);
+        const is = byte(own.traits, row);
+        for (const join of joins[is] ?? []) {
+          to[count] = end;
+          cost[count] = paid;
+          option[count] = number;
+          departs[count] = join[0];
+          arrives[count] = join[1];
+          traits[count] = is;
+          count++;
+        }
       }
     }
-    start[from + 1] = candidates.length;
-  });
-  const moves = {
-    start,
-    to: new Int32Array(to),
-    option: new Uint8Array(option),
-    departs: new Uint8Array(departs),
-    arrives: new Uint8Array(arrives),
-    cost: new Float64Array(cost),
-  };
-  return { moves, candidates };
+    start[from + 1] = count;
+  }
+  return { moves: { start, to, option, departs, arrives, cost }, traits };
 }
 
 /** What each level pays per cell: nothing without an excavation, else the trench with its protection. */
@@ -148,9 +149,9 @@ function levelsOf({ holes, track }: Possible, levels: HoleLevels, money: (raw: n
     const { held, paid } = level;
     const rises = levels.of(held, true) !== levels.of(held, false) && !paid;
     return {
-      cost: Float64Array.from(holes.through[held], money),
-      closed: holes.closedThrough[held],
-      barred: holes.barredThrough[held],
+      cost: Float64Array.from(holes.through(held), money),
+      closed: holes.closedThrough(held),
+      barred: holes.barredThrough(held),
       tie: publicOver,
       ...(rises ? { rises: { to: levels.of(held, true), cost: permit, marked: publicThrough } } : {}),
     };

@@ -43,9 +43,7 @@ export function trackOf(input: TrackInput, beside?: Track): Track {
   const cells =
     beside && isSameLine(beside, input) && isEqual(beside.breaks, breaks)
       ? beside.cells
-      : breaks
-          .slice(1)
-          .map((to_ft, index) => cellOf({ from_ft: breaks[index] ?? to_ft, to_ft }, laid, duties, input));
+      : cellsOf(breaks, laid, duties, input);
   return {
     model,
     condition,
@@ -136,17 +134,59 @@ const holds = ({ from_ft, to_ft }: Interval, x: number) => from_ft <= x && x <= 
 const lastAt = <T extends Interval>(all: readonly T[], x: number): T | undefined =>
   all.findLast((each) => holds(each, x));
 
-function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: TrackInput): Cell {
-  const { model, condition, rules } = input;
+function cellsOf(breaks: readonly number[], laid: Laid, duties: Obligations, input: TrackInput): Cell[] {
+  const stretches = breaks
+    .slice(1)
+    .map((to_ft, index): Interval => ({ from_ft: breaks[index] ?? to_ft, to_ft }));
+  const findings = foundIn(stretches, input.condition.findings);
+  const kinks = kinksOf(input.model);
+  return stretches.map((stretch, i) =>
+    cellOf({ stretch, findings: findings[i] ?? [], kinks }, laid, duties, input),
+  );
+}
+
+/** The findings that overlap each of some adjoining stretches. */
+function foundIn(stretches: readonly Interval[], findings: readonly Judged[]): Judged[][] {
+  const found = stretches.map((): Judged[] => []);
+  for (const finding of findings) {
+    const { place } = finding;
+    let i = 0;
+    for (let end = stretches.length; i < end;) {
+      const middle = (i + end) >> 1;
+      if ((stretches[middle]?.to_ft ?? 0) > place.from_ft) end = middle;
+      else i = middle + 1;
+    }
+    for (let next = stretches[i]; next && next.from_ft < place.to_ft; next = stretches[++i]) {
+      if (overlaps(place, next)) found[i]?.push(finding);
+    }
+  }
+  return found;
+}
+
+interface CellPlace {
+  readonly stretch: Interval;
+  readonly findings: readonly Judged[];
+  /** Stations where the fall changes, ft. */
+  readonly kinks: readonly number[];
+}
+
+function cellOf(
+  { stretch, findings, kinks }: CellPlace,
+  laid: Laid,
+  duties: Obligations,
+  input: TrackInput,
+): Cell {
+  const { model, rules } = input;
   const middle = (stretch.from_ft + stretch.to_ft) / 2;
   const unknownPipe = { ...model.extent, material: 'unknown' as const, diameter_in: 4 };
   const pipe = pipeAt(model.pipes, middle) ?? unknownPipe;
   const surface = lastAt(laid.surfaces, middle)?.kind ?? assumedSurface;
   const owner = lastAt(laid.owners, middle)?.owner ?? 'unknown';
-  const findings = condition.findings.filter(({ place }) => overlaps(place, stretch));
   const surfaceClosed = surfaceRow(surface).closedTo;
   const closedTo = model.noDig.some((each) => holds(each, middle)) ? 'no-dig' : surfaceClosed;
-  const depths = placesOf(stretch, model).map((x) => model.profile.depth(x));
+  const depths = [stretch.from_ft, stretch.to_ft, ...insideOf(stretch, kinks)].map((x) =>
+    model.profile.depth(x),
+  );
   const { loads, thickness } = thickestLiner(
     depths,
     { pipe, surface, findings, exposed: surfaceClosed === 'crawl-space' },
@@ -165,7 +205,8 @@ function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: Track
       station_ft > stretch.from_ft - shieldRoom_ft && station_ft < stretch.to_ft + shieldRoom_ft,
   );
   return {
-    ...stretch,
+    from_ft: stretch.from_ft,
+    to_ft: stretch.to_ft,
     pipe,
     inverts_ft: [Math.min(...depths), deepest_ft],
     seen: model.seen.some((each) => holds(each, middle)),
@@ -192,12 +233,9 @@ function cellOf(stretch: Interval, laid: Laid, duties: Obligations, input: Track
 const isScale = ({ placed: { entry } }: Judged) => entry.finding === 'deposit' && entry.of === 'scale';
 const isOwed = ({ place }: Judged, { cleaned }: Obligations) => cleaned.some((each) => overlaps(each, place));
 
-/** The ends of a cell, and any change of fall inside it: one of them is its worst place. */
-const placesOf = ({ from_ft, to_ft }: Interval, model: LineModel): number[] => [
-  from_ft,
-  to_ft,
-  ...kinksOf(model).filter((x) => x > from_ft && x < to_ft),
-];
+/** The changes of fall inside a cell: one of them or one of its ends is its worst place. */
+const insideOf = ({ from_ft, to_ft }: Interval, kinks: readonly number[]): readonly number[] =>
+  kinks.filter((x) => x > from_ft && x < to_ft);
 
 /** The loads at the place of a cell that needs the thickest liner, and that thickness. */
 function thickestLiner(

@@ -67,6 +67,21 @@ export interface Track extends Ground {
   readonly nearest: { readonly from: readonly string[]; readonly to: readonly string[] };
 }
 
+/**
+ * Something that follows from a track's cells, model, rules and prices, whatever must be cured on it: computed once for
+ * all tracks that share their cells.
+ */
+export function oncePerCells<V extends object>(compute: (track: Track) => V): (track: Track) => V {
+  const results = new WeakMap<readonly Cell[], V>();
+  return (track) => {
+    const known = results.get(track.cells);
+    if (known) return known;
+    const result = compute(track);
+    results.set(track.cells, result);
+    return result;
+  };
+}
+
 /** Protrudes into the bore and must be cut back where it is cleaned rather than dug out. */
 export const isCutBack = ({ obligations }: Track, findingId: string): boolean =>
   obligations.cured.some(

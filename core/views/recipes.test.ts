@@ -4,6 +4,7 @@ import { scopeFile } from '../files/scope-file.js';
 import { plain } from '../figure.js';
 import type { FindingEntry, Job } from '../job/schema.js';
 import type { FindingKind, Method } from '../job/vocabulary.js';
+import { Trait } from '../methods/candidates.js';
 import { digRefusal } from '../methods/dig.js';
 import { methodName, methodRegistry, methodRow } from '../methods/index.js';
 import type { MethodRow } from '../methods/method.js';
@@ -42,18 +43,18 @@ const sleeve: MethodRow = {
   work: {
     kind: 'dig',
     offered: (length, where) => `A sleeve of ${length} ft, ${where}`,
-    candidates: (track) => {
+    offers: (track) => {
       const barred = barredFor(track, 'sleeve' as Method);
       const fine = Int32Array.from(track.boundaries);
-      return (from) =>
-        track.boundaries.flatMap((end, to) => {
+      return (from, offer) => {
+        track.boundaries.forEach((end, to) => {
           const start = int(fine, from);
           const length = num(track.breaks, end) - num(track.breaks, start);
-          if (to <= from || length > 6 || over(barred, start, end) > 0) return [];
-          if (digRefusal(track, { from_ft: 0, to_ft: 0 }, track.cells.slice(start, end))) return [];
-          const cost = perFoot * length;
-          return [{ from, to, method: 'sleeve' as Method, cost, exposed: true, viaAccess: false }];
+          if (to <= from || length > 6 || over(barred, start, end) > 0) return;
+          if (digRefusal(track, { from_ft: 0, to_ft: 0 }, track.cells.slice(start, end))) return;
+          offer(to, perFoot * length, Trait.exposed);
         });
+      };
     },
     refusal: (_, { from_ft, to_ft }) =>
       to_ft - from_ft > 6
