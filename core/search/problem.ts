@@ -194,35 +194,51 @@ export function passesOf(
 ): Passes {
   const { arrivals, levels, departures } = counts;
   const start = new Int32Array(stops * arrivals * levels + 1);
-  const [ahead, cost, tie, marks]: [number[], number[], number[], number[]] = [[], [], [], []];
+  let rows = rowsFor(stops * levels * 32);
   const comes = (stop: number, arrival: number) => !meets || (int(meets.arrivals, stop) & bit(arrival)) !== 0;
   const goes = (stop: number, departure: number) =>
     !meets || (int(meets.departures, stop) & bit(departure)) !== 0;
-  let state = 0;
+  const every = Array.from({ length: departures }, (_, each) => each);
+  let [state, count] = [0, 0];
   for (let stop = 0; stop < stops; stop++) {
-    const leaving = Array.from({ length: departures }, (_, each) => each).filter((each) => goes(stop, each));
+    const leaving = every.filter((each) => goes(stop, each));
     for (let arrival = 0; arrival < arrivals; arrival++) {
       const met = comes(stop, arrival) ? leaving : [];
       for (let level = 0; level < levels; level++) {
         for (const departure of met) {
           if (departure === departureFill && arrival === arrivalFill) continue;
           for (const each of pass(stop, arrival, level, departure)) {
-            ahead.push(departure * levels + each.level);
-            cost.push(each.cost);
-            tie.push(each.tie);
-            marks.push(each.marks ?? 0);
+            if (count === rows.cost.length) rows = rowsFor(2 * count, rows);
+            rows.ahead[count] = departure * levels + each.level;
+            rows.cost[count] = each.cost;
+            rows.tie[count] = each.tie;
+            rows.marks[count] = each.marks ?? 0;
+            count++;
           }
         }
-        start[++state] = ahead.length;
+        start[++state] = count;
       }
     }
   }
-  return {
-    arrivals,
-    start,
-    ahead: new Uint8Array(ahead),
-    cost: new Float64Array(cost),
-    tie: new Float64Array(tie),
-    marks: new Uint8Array(marks),
+  return { arrivals, start, ...rows };
+}
+
+/** Room for more rows of passes, with those there are. */
+function rowsFor(
+  count: number,
+  before?: Pick<Passes, 'ahead' | 'cost' | 'tie' | 'marks'>,
+): Pick<Passes, 'ahead' | 'cost' | 'tie' | 'marks'> {
+  const rows = {
+    ahead: new Uint8Array(count),
+    cost: new Float64Array(count),
+    tie: new Float64Array(count),
+    marks: new Uint8Array(count),
   };
+  if (before) {
+    rows.ahead.set(before.ahead);
+    rows.cost.set(before.cost);
+    rows.tie.set(before.tie);
+    rows.marks.set(before.marks);
+  }
+  return rows;
 }

@@ -96,9 +96,11 @@ function leastFalling(
   for (const { index, finding, from: lastFrom, to: firstTo } of may) {
     for (let from = lastFrom; from >= 0; from--) {
       const a = stationOf(track, from);
-      for (let row = int(start, from + 1) - 1; row >= int(start, from); row--) {
+      // The shortest first: it is rarely dearer, and the longer ones are then skipped.
+      let row = int(start, from + 1);
+      while (row > int(start, from) && int(ends, row - 1) >= firstTo) row--;
+      for (; row < int(start, from + 1); row++) {
         const end = int(ends, row);
-        if (end < firstTo) break;
         const own = num(costs, row) + setUp;
         if (own >= num(found, index) || !candidateCures(track, candidates, a, stationOf(track, end), finding))
           continue;
