@@ -5,7 +5,7 @@ import { scopeWithWays } from '../core/test/own-scope.js';
 import { randomJob, type RandomOptions } from '../core/test/random-job.js';
 import { cheapest } from '../core/solve/cheapest.js';
 import { readyJob } from '../core/solve/ready.js';
-import { prepareLines } from '../core/solve/way.js';
+import { prepareLines } from '../core/solve/solution.js';
 
 /**
  * Speed of the exact search, as ratios within one run since machines here are noisy. Prints medians; nothing is

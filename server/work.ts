@@ -28,15 +28,15 @@ const usual: WorkLimits = { most_ms: 30_000, most_MB: 1024 };
  * a new one started.
  */
 export function startBench(path: string, limits: WorkLimits = usual): Bench {
-  let hired: ReturnType<typeof hire> | undefined;
+  let running: ReturnType<typeof startWorker> | undefined;
   let before: Promise<unknown> = Promise.resolve();
   const dismiss = async () => {
-    const gone = hired;
-    hired = undefined;
+    const gone = running;
+    running = undefined;
     await gone?.worker.terminate();
   };
   const inTime = async <T>(work: (work: Remote<Work>) => Promise<T>): Promise<T> => {
-    const { remote, died } = (hired ??= hire(path, limits));
+    const { remote, died } = (running ??= startWorker(path, limits));
     let timer: ReturnType<typeof setTimeout> | undefined;
     const late = new Promise<never>((_, fail) => {
       timer = setTimeout(() => {
@@ -62,7 +62,7 @@ export function startBench(path: string, limits: WorkLimits = usual): Bench {
   };
 }
 
-function hire(path: string, { most_MB }: WorkLimits) {
+function startWorker(path: string, { most_MB }: WorkLimits) {
   const worker = new Worker(path, { resourceLimits: { maxOldGenerationSizeMb: most_MB } });
   worker.unref();
   const died = new Promise<never>((_, fail) => {

@@ -9,7 +9,7 @@ import type { Judged } from '../condition/judged.js';
 import { workOf } from '../methods/index.js';
 import type { Action } from '../methods/method.js';
 import { readyJob } from '../solve/ready.js';
-import { wayOf, type LineWay } from '../solve/way.js';
+import { solutionOf, type LineSolution } from '../solve/solution.js';
 
 /** The post-repair inspection of one line compared with the planned work. */
 export interface RepairCheck {
@@ -71,10 +71,10 @@ const doneShare = 0.5;
 export function checkRepair(job: Job, inForce: PlainJob): RepairCheck[] {
   const planned = job.accepted?.job ?? inForce;
   const ready = readyJob(planned);
-  const way = wayOf({ ...ready, school: ready.rules.school });
-  return way.lines.flatMap((lineWay) => {
-    const line = job.lines.find(({ id }) => id === lineWay.line.model.line.id);
-    return line ? [checkLine(lineWay, line, rulesInForce(planned.rules))] : [];
+  const solution = solutionOf({ ...ready, school: ready.rules.school });
+  return solution.lines.flatMap((lineSolution) => {
+    const line = job.lines.find(({ id }) => id === lineSolution.line.model.line.id);
+    return line ? [checkLine(lineSolution, line, rulesInForce(planned.rules))] : [];
   });
 }
 
@@ -94,14 +94,14 @@ export function repairState(checks: readonly RepairCheck[]): 'whole' | 'part' | 
   return whole ? 'whole' : 'part';
 }
 
-function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
+function checkLine(lineSolution: LineSolution, line: Line, rules: Rules): RepairCheck {
   const after = lineModel(line, rules, 'after-repair');
   const looked = after.entries.length > 0;
   const seen = union(line.runs.flatMap((run) => sightOf(run, after)));
   const bad = condition(after, rules).findings.filter(({ grade, possible }) => grade >= failing && !possible);
-  const actions = lineWay.chosen?.layout.actions ?? [];
+  const actions = lineSolution.chosen?.layout.actions ?? [];
   const leftIn = (stretch: Interval) => bad.filter((each) => overlaps(each.place, stretch)).map(leftOf);
-  const cleaned = stretchesCleaned(lineWay);
+  const cleaned = stretchesCleaned(lineSolution);
   return {
     line: line.id,
     lineName: line.name ?? line.id,
@@ -116,7 +116,7 @@ function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
         to_ft: action.to_ft,
         done,
         why,
-        ends: done === 'done' ? endsOf(action, lineWay, after) : [],
+        ends: done === 'done' ? endsOf(action, lineSolution, after) : [],
         left,
       };
     }),
@@ -125,7 +125,7 @@ function checkLine(lineWay: LineWay, line: Line, rules: Rules): RepairCheck {
       const done = left.length > 0 ? 'not-done' : covers(seen, stretch) ? 'done' : 'not-seen';
       return { ...stretch, done, left };
     }),
-    cleanouts: (lineWay.chosen?.cleanouts ?? [])
+    cleanouts: (lineSolution.chosen?.cleanouts ?? [])
       .filter(({ status }) => status === 'new')
       .map(({ station_ft }) => ({ station_ft, found_ft: cleanoutNear(station_ft, after) })),
     elsewhere: bad
@@ -158,7 +158,7 @@ const leftOf = ({ id, placed, grade }: Judged): LeftAfter => ({
   grade,
 });
 
-function stretchesCleaned({ prepared, chosen }: LineWay): Interval[] {
+function stretchesCleaned({ prepared, chosen }: LineSolution): Interval[] {
   return union(prepared.possible.track.cells.filter((_, i) => chosen?.layout.cells[i]?.method === 'clean'));
 }
 
@@ -193,7 +193,7 @@ function wasDone(
 }
 
 /** Where the post-repair inspection found each end; the ± of both surveys add up. */
-function endsOf(action: Action, { prepared }: LineWay, after: LineModel): CheckedEnd[] {
+function endsOf(action: Action, { prepared }: LineSolution, after: LineModel): CheckedEnd[] {
   const { plusMinus } = prepared.possible.track;
   return (['from', 'to'] as const).map((end) => {
     const planned_ft = end === 'from' ? action.from_ft : action.to_ft;

@@ -20,7 +20,7 @@ type ByProtection<T> = Readonly<Record<Protection, T>>;
  */
 export interface HoleCosts {
   /** The protections that can be cheapest somewhere on this line. */
-  readonly ways: readonly Protection[];
+  readonly protections: readonly Protection[];
   /** Running cost of a trench up to each fine break, and its feet in public ground. */
   through: (held: Protection) => Float64Array;
   readonly publicThrough: Float64Array;
@@ -109,7 +109,7 @@ export function holeCosts(ground: Ground): HoleCosts {
   // A pit can extend past a trench's working room: the longer of the two counts.
   const endsAt = perBreak((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
   const beginsAt = perBreak((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
-  const refusals = onceAsked((which: 'closed' | 'barred', held) =>
+  const refusals = perProtection((which: 'closed' | 'barred', held) =>
     count(
       ground,
       which === 'closed'
@@ -118,7 +118,7 @@ export function holeCosts(ground: Ground): HoleCosts {
     ),
   );
   return {
-    ways: waysWorthAsking(ground),
+    protections: usableProtections(ground),
     through: (held) => sums.cost('dig', held),
     publicThrough: sums.publicThrough,
     closedThrough: (held) => refusals('closed', held),
@@ -135,7 +135,7 @@ export function holeCosts(ground: Ground): HoleCosts {
 }
 
 /** The more expensive of shoring and shield matters only where the cheaper one is not possible. */
-function waysWorthAsking({ cells, prices }: Ground): Protection[] {
+function usableProtections({ cells, prices }: Ground): Protection[] {
   const open = cells.filter(({ closedTo }) => closedTo === undefined);
   const some = (held: Protection) => open.some(({ mayHold }) => mayHold[held]);
   if (open.every(({ mayHold }) => mayHold.none)) return ['none'];
@@ -165,10 +165,10 @@ function sumsOf(ground: Ground): Sums {
   };
   return {
     ground,
-    cost: onceAsked((kind: HoleKind, held) =>
+    cost: perProtection((kind: HoleKind, held) =>
       running((cell) => costOf(footOf(cell, kind, held), prices) * (cell.to_ft - cell.from_ft)),
     ),
-    ends: onceAsked((kind: HoleKind, held) =>
+    ends: perProtection((kind: HoleKind, held) =>
       Float64Array.from(cells, (cell) => costOf(endOf(cell, kind, held), prices)),
     ),
     publicThrough: running((cell) =>
@@ -184,7 +184,7 @@ function sumsOf(ground: Ground): Sums {
 }
 
 /** Many lines need few of these: each is computed when it is first asked for. */
-function onceAsked<K extends string>(
+function perProtection<K extends string>(
   make: (kind: K, held: Protection) => Float64Array,
 ): (kind: K, held: Protection) => Float64Array {
   const known: Partial<Record<K, Partial<Record<Protection, Float64Array>>>> = {};

@@ -1,7 +1,7 @@
 import type { Prices } from '../job/prices-schema.js';
 import type { Method } from '../job/vocabulary.js';
 import type { ReadiedJob } from '../solve/ready.js';
-import { wayOf } from '../solve/way.js';
+import { solutionOf } from '../solve/solution.js';
 
 /** Rates that move together, grouped by purpose. */
 export const priceGroups = {
@@ -49,7 +49,7 @@ function times(rate: unknown, factor: number): unknown {
 export function breakEvens(ready: ReadiedJob, lineId: string, station_ft: number): BreakEven[] {
   const methodAt = (prices: Prices): Method | undefined => {
     const input = { lines: ready.lines, rules: ready.rules, prices, school: ready.rules.school };
-    const mine = wayOf(input).lines.find(({ line }) => line.model.line.id === lineId);
+    const mine = solutionOf(input).lines.find(({ line }) => line.model.line.id === lineId);
     const at = mine?.prepared.possible.track.cells.findIndex(
       ({ from_ft, to_ft }) => station_ft >= from_ft && station_ft <= to_ft,
     );

@@ -4,7 +4,7 @@ import type { Method } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { creditOf } from '../solve/carried.js';
 import { candidateCures } from '../solve/possible.js';
-import { leavesRoots, type LineWay } from '../solve/way.js';
+import { leavesRoots, type LineSolution } from '../solve/solution.js';
 
 /** A finding left as it is, and its expected cost within the horizon, present value. */
 export interface LeftFinding {
@@ -23,7 +23,7 @@ export interface LeftUndone {
 }
 
 /** What a chosen scope leaves on a line, finding by finding; undefined where the line has no scope. */
-export function leftUndone({ prepared, chosen, line }: LineWay): LeftUndone | undefined {
+export function leftUndone({ prepared, chosen, line }: LineSolution): LeftUndone | undefined {
   if (!chosen) return undefined;
   const { possible, carried } = prepared;
   const { track } = possible;

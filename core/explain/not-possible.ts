@@ -2,7 +2,7 @@ import { kindOfJudged, sayJudged } from '../condition/judged.js';
 import type { Method } from '../job/vocabulary.js';
 import { covers, overlaps, type Interval } from '../line/intervals.js';
 import { methodName } from '../methods/index.js';
-import type { LineWay } from '../solve/way.js';
+import type { LineSolution } from '../solve/solution.js';
 import type { Obligation, Refusal, Track } from '../track/track.js';
 import type { Warning } from '../warning.js';
 import { refusalOn } from './refusals.js';
@@ -21,7 +21,7 @@ export interface NotPossible extends Interval {
 }
 
 /** Every place the chosen scope leaves uncured because no method may cure it, from upstream. */
-export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[] {
+export function notPossibleOn({ line, prepared, chosen }: LineSolution): NotPossible[] {
   if (!chosen || chosen.uncured_ft <= 0) return [];
   const { track } = prepared.possible;
   const uncured = track.cells.filter((_, i) => chosen.layout.cells[i]?.uncured);
@@ -40,11 +40,11 @@ export function notPossibleOn({ line, prepared, chosen }: LineWay): NotPossible[
         // A missing belly blocks nothing: relaying to grade simply does not apply.
         return refusal.rule === 'no-sag' ? [] : [[method, refusal]];
       });
-      return { ...at, ...told(duty, track, refusals), by: 'others' as const };
+      return { ...at, ...notPossibleAt(duty, track, refusals), by: 'others' as const };
     });
 }
 
-function told(
+function notPossibleAt(
   { findings, why }: Obligation,
   { condition }: Track,
   all: readonly (readonly [Method, Refusal])[],
@@ -105,10 +105,10 @@ function besideIt(track: Track, method: Method, at: Interval): Refusal {
 const beside_ft = 6;
 
 /** The same as warnings. */
-export const notPossibleWarnings = (way: LineWay): Warning[] =>
-  notPossibleOn(way).map(({ from_ft, what, why, lift }) => ({
+export const notPossibleWarnings = (lineSolution: LineSolution): Warning[] =>
+  notPossibleOn(lineSolution).map(({ from_ft, what, why, lift }) => ({
     rule: 'not-possible',
-    line: way.line.model.line.id,
+    line: lineSolution.line.model.line.id,
     at_ft: from_ft,
     message: `${what}. It cannot be cured under these rules (${why}): by others, or lift it: ${lift}`,
   }));

@@ -5,7 +5,7 @@ import { roundCents } from '../job/units.js';
 import { overlaps } from '../line/intervals.js';
 import { totalOf } from '../price/price-line.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
-import { wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
+import { solutionOf, type LineSolution, type Solution, type SolveInput } from '../solve/solution.js';
 
 /** A watched place left as it is, and what curing it in this scope would add. */
 export interface Option {
@@ -34,8 +34,8 @@ export const cleanoutOptions = (all: readonly CleanoutWork[]): Option[] =>
     }));
 
 /** What curing each watched place that is left would add to this scope's price. */
-export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[] {
-  const { line, chosen, prepared } = lineWay;
+export function whileHere(lineSolution: LineSolution, solution: Solution, input: SolveInput): Option[] {
+  const { line, chosen, prepared } = lineSolution;
   const id = line.model.line.id;
   const { cells } = prepared.possible.track;
   const watched = line.condition.findings.filter(
@@ -46,9 +46,9 @@ export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[]
       !finding.possible &&
       cells.some((cell, i) => overlaps(cell, finding.place) && chosen?.layout.cells[i]?.action === null),
   );
-  const beside = way.lines.map((each) => each.prepared);
+  const earlier = solution.lines.map((each) => each.prepared);
   return watched.flatMap((finding) => {
-    const other = wayOf({ ...input, extra: new Map([[id, [finding.id]]]), beside });
+    const other = solutionOf({ ...input, extra: new Map([[id, [finding.id]]]), earlier });
     const mine = other.lines.find((each) => each.line.model.line.id === id);
     const track = mine?.prepared.possible.track;
     const at = track?.cells.findIndex((cell) => overlaps(cell, finding.place)) ?? -1;
@@ -57,7 +57,7 @@ export function whileHere(lineWay: LineWay, way: Way, input: WayInput): Option[]
     return [
       {
         what: `${cell.method} at ${finding.placed.from_ft.toFixed(1)} ft: ${findingName(finding.placed.entry.finding).toLowerCase()} to watch`,
-        adds: roundCents(other.scope - way.scope),
+        adds: roundCents(other.scope - solution.scope),
         finding: finding.id,
       },
     ];

@@ -3,7 +3,7 @@ import { isCurable, sayJudged } from '../condition/judged.js';
 import type { Rules } from '../job/rules-schema.js';
 import { overlaps } from '../line/intervals.js';
 import { publicPart } from '../solve/obligations.js';
-import type { ScopedLine } from '../solve/way.js';
+import type { ScopedLine } from '../solve/solution.js';
 
 export type Referral = Condition['referrals'][number];
 

@@ -3,7 +3,7 @@ import type { Method } from '../job/vocabulary.js';
 import { overlap } from '../line/intervals.js';
 import type { Prepared } from '../solve/prepare.js';
 import { forbidding } from '../solve/restrictions.js';
-import { uncuredBy, wayOf, type Way, type WayInput } from '../solve/way.js';
+import { uncuredBy, solutionOf, type Solution, type SolveInput } from '../solve/solution.js';
 import type { Segment } from './segments.js';
 
 /** The next best choice for a segment: the method covering most of it, and the added cost of the whole scope. */
@@ -13,17 +13,17 @@ export interface RunnerUp {
 }
 
 /** What the search minimizes, in money: mobilization and all lines' plans. */
-export const costOf = (way: Way): number => way.scope + way.carried;
+export const costOf = (solution: Solution): number => solution.scope + solution.carried;
 
 /** The minimum with a segment's method forbidden on all its cells; null where no other choice satisfies the rules. */
 export function runnerUp(
   segment: Segment,
   lineId: string,
-  input: WayInput,
+  input: SolveInput,
   prepared: readonly Prepared[],
   { totalCost, uncured_ft }: { readonly totalCost: number; readonly uncured_ft: number },
 ): RunnerUp | null {
-  const other = wayOf(
+  const other = solutionOf(
     { ...input, forbid: new Map([[lineId, [forbidding(segment.method, segment)]]]) },
     prepared,
   );

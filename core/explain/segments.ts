@@ -69,11 +69,11 @@ function launchedFrom({ actions }: Layout, { action }: Pick<Segment, 'action'>):
 
 function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {
   const duties = track.obligations.cured.filter(({ place }) => overlaps(place, stretch));
-  const told = new Set(
+  const explained = new Set(
     duties.filter(({ findings }) => findings.length === 1).flatMap(({ findings }) => findings),
   );
   const found = track.condition.findings.filter(
-    ({ id, place, grade }) => grade > 1 && overlaps(place, stretch) && !told.has(id),
+    ({ id, place, grade }) => grade > 1 && overlaps(place, stretch) && !explained.has(id),
   );
   const cleaned = method === 'clean' && track.cells.some((cell) => cell.mustClean && overlaps(cell, stretch));
   return [

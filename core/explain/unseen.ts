@@ -6,7 +6,7 @@ import { roundCents } from '../job/units.js';
 import type { FindingEntry } from '../job/schema.js';
 import { covers, overlaps, subtract, summedLength, union, type Interval } from '../line/intervals.js';
 import { pointKey } from '../survey/things.js';
-import type { ScopedLine } from '../solve/way.js';
+import type { ScopedLine } from '../solve/solution.js';
 import { nothingSeen } from './verdict.js';
 
 /** The first of two steps for a line that could not be inspected. */

@@ -1,5 +1,5 @@
 import { covers } from '../line/intervals.js';
-import type { ScopedLine, Way } from '../solve/way.js';
+import type { ScopedLine, Solution } from '../solve/solution.js';
 
 export const verdicts = ['blocked', 'urgent', 'repair', 'clean', 'serviceable', 'incomplete'] as const;
 export type Verdict = (typeof verdicts)[number];
@@ -8,15 +8,15 @@ export type Verdict = (typeof verdicts)[number];
 const arrived = /^\s*(main|end|manhole|tie-?in|house|building|cleanout|reached|far enough)/i;
 
 /** Everything that is true of a job, worst first. */
-export function verdictOf(lines: readonly ScopedLine[], way: Way): Verdict[] {
+export function verdictOf(lines: readonly ScopedLine[], solution: Solution): Verdict[] {
   if (nothingSeen(lines)) return ['incomplete'];
-  const cells = way.lines.flatMap(({ chosen }) => chosen?.layout.cells ?? []);
+  const cells = solution.lines.flatMap(({ chosen }) => chosen?.layout.cells ?? []);
   const worst = {
     blocked: lines.some(isBlocked),
     urgent: lines.some(({ condition }) =>
       condition.findings.some((each) => each.structural && each.grade === 4 && !each.possible),
     ),
-    repair: !way.feasible || cells.some(({ action, uncured }) => action !== null || uncured),
+    repair: !solution.feasible || cells.some(({ action, uncured }) => action !== null || uncured),
     clean: cells.some(({ method }) => method === 'clean'),
   };
   const named = (['blocked', 'urgent', 'repair', 'clean'] as const).filter((verdict) => worst[verdict]);

@@ -11,7 +11,7 @@ import { turnOf } from '../track/turns.js';
 import { longestCell_ft, mostParts } from '../track/breaks.js';
 import { pointsInside, type Cell } from '../track/track.js';
 import type { Warning } from '../warning.js';
-import type { LineWay, ScopedLine } from '../solve/way.js';
+import type { LineSolution, ScopedLine } from '../solve/solution.js';
 import { toLocate } from './unseen.js';
 
 /** What to know about a line before any scope: how it was laid out and graded, and which facts are missing. */
@@ -56,8 +56,8 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
 }
 
 /** What the crew must know about a chosen plan. */
-export function planWarnings(way: LineWay): Warning[] {
-  const { line, prepared, chosen } = way;
+export function planWarnings(lineSolution: LineSolution): Warning[] {
+  const { line, prepared, chosen } = lineSolution;
   if (!chosen) return [];
   const { track } = prepared.possible;
   const id = line.model.line.id;
@@ -96,16 +96,16 @@ export function planWarnings(way: LineWay): Warning[] {
     [
       'neighbor-consent',
       'work on the neighbor’s ground: the price holds only with the neighbor’s written consent',
-      onNeighbor(way),
+      onNeighbor(lineSolution),
     ],
   ];
   return [
     ...warnings.flatMap(([rule, message, at_ft]) =>
       at_ft === undefined ? [] : [{ rule, line: id, at_ft, message }],
     ),
-    ...linerWarnings(way),
-    ...digWarnings(way),
-    ...cleaningWarnings(way),
+    ...linerWarnings(lineSolution),
+    ...digWarnings(lineSolution),
+    ...cleaningWarnings(lineSolution),
   ];
 }
 
@@ -118,7 +118,7 @@ function isShallow({ inverts_ft: [least_ft], pipe, surface, closedTo }: Cell): b
 }
 
 /** Where an excavation or an action lies on a neighbor's ground. */
-function onNeighbor({ prepared, chosen }: LineWay): number | undefined {
+function onNeighbor({ prepared, chosen }: LineSolution): number | undefined {
   if (!chosen) return undefined;
   const { cells: laid, holes } = chosen.layout;
   return prepared.possible.track.cells.find(
@@ -128,7 +128,7 @@ function onNeighbor({ prepared, chosen }: LineWay): number | undefined {
 }
 
 /** Bends not measured, running water, and cleanouts inside a liner. */
-function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
+function linerWarnings({ line, prepared, chosen }: LineSolution): Warning[] {
   const { track } = prepared.possible;
   const liners = (chosen?.layout.actions ?? []).filter(({ method }) => workOf(method).kind === 'liner');
   const at = (rule: string, at_ft: number, message: string): Warning => ({
@@ -181,7 +181,7 @@ function linerWarnings({ line, prepared, chosen }: LineWay): Warning[] {
 }
 
 /** Fittings to measure first, an unknown fall, and utilities that conflict with an excavation. */
-function digWarnings({ line, prepared, chosen }: LineWay): Warning[] {
+function digWarnings({ line, prepared, chosen }: LineSolution): Warning[] {
   const { track } = prepared.possible;
   const { line: said } = line.model;
   const id = said.id;
@@ -222,7 +222,7 @@ function digWarnings({ line, prepared, chosen }: LineWay): Warning[] {
   ];
 }
 
-function cleaningWarnings({ line, chosen }: LineWay): Warning[] {
+function cleaningWarnings({ line, chosen }: LineSolution): Warning[] {
   const { visit } = chosen?.layout ?? {};
   if (!visit || visit.fits) return [];
   return [

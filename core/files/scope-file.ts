@@ -5,7 +5,7 @@ import type { LinerOrder } from '../liner/liner.js';
 import type { WorkingTime } from '../liner/working-time.js';
 import type { ActionScope, LineScope, Scope } from '../scope/scope.js';
 import type { ReadiedJob } from '../solve/ready.js';
-import type { ScopedLine } from '../solve/way.js';
+import type { ScopedLine } from '../solve/solution.js';
 
 /** The scope as the open file `open-trench-scope`, version 1: feet to 0.01, money to the cent, same job same bytes. */
 export function scopeFile(ready: ReadiedJob, scope: Scope) {

@@ -64,7 +64,7 @@ export function pipeStretches(
   for (let index = 0; index <= changes.length; index++) {
     const [before, after] = [changes[index - 1], changes[index]];
     const to_ft = Math.min(Math.max(after ? after.at.station_ft : extent.to_ft, from_ft), extent.to_ft);
-    const told = { ...after?.upstream, ...before?.downstream };
+    const stated = { ...after?.upstream, ...before?.downstream };
     const contradict =
       before &&
       after &&
@@ -81,12 +81,12 @@ export function pipeStretches(
       });
     }
     const pipe = {
-      material: contradict ? ('unknown' as const) : (told.material ?? base.material),
-      diameter_in: contradict === 'diameter_in' ? base.diameter_in : (told.diameter_in ?? base.diameter_in),
+      material: contradict ? ('unknown' as const) : (stated.material ?? base.material),
+      diameter_in: contradict === 'diameter_in' ? base.diameter_in : (stated.diameter_in ?? base.diameter_in),
       piece_ft:
-        told.piece_ft ??
-        (told.material === undefined || told.material === base.material ? base.piece_ft : undefined),
-      ...((told.lined ?? base.lined) ? { lined: true as const } : {}),
+        stated.piece_ft ??
+        (stated.material === undefined || stated.material === base.material ? base.piece_ft : undefined),
+      ...((stated.lined ?? base.lined) ? { lined: true as const } : {}),
     };
     const last = stretches.at(-1);
     if (to_ft - from_ft > sameStation_ft) {

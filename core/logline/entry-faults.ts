@@ -75,13 +75,13 @@ const thingOf = (raw: Readonly<Record<string, unknown>>): string =>
     : String(raw.kind).replace('hidden', 'a hidden stretch');
 
 /** The entry by its schema, or what is wrong with it. In narration, fields that do not fit are dropped. */
-export function readEntry(raw: Record<string, unknown>, fail: Fail, told: boolean): EntryDraft | undefined {
+export function readEntry(raw: Record<string, unknown>, fail: Fail, spoken: boolean): EntryDraft | undefined {
   const parsed = entrySchema.safeParse({ id: 'new', ...raw });
   if (parsed.success) {
     const { id: _, ...entry } = parsed.data;
     return entry;
   }
-  if (told) {
+  if (spoken) {
     const wrong = new Set(faultsOf(parsed.error, raw).map(({ path }) => path.split(/[.[]/)[0] ?? ''));
     const rest = Object.fromEntries(Object.entries(raw).filter(([field]) => !wrong.has(field)));
     return Object.keys(rest).length < Object.keys(raw).length ? readEntry(rest, fail, true) : undefined;

@@ -33,7 +33,7 @@ export interface Finishing {
   readonly known: readonly Known[];
   readonly fail: Fail;
   /** From narration rather than typed: what does not fit is dropped instead of refused. */
-  readonly told?: boolean;
+  readonly spoken?: boolean;
 }
 
 /** Makes an entry from a draft, or says what is missing. */
@@ -86,7 +86,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   };
   if (!opened) callEnd(draft, kind, said);
   const raw = opened ? closed(opened.entry, said) : base ? corrected(base.entry, said) : fresh(said, context);
-  const entry = readEntry(raw, fail, finishing.told === true);
+  const entry = readEntry(raw, fail, finishing.spoken === true);
   if (!entry) return undefined;
   const replaces = (opened ?? base)?.id;
   return {
@@ -107,18 +107,18 @@ const saysMore = (
   points.find((each) => each.id === id)?.kind !== point.kind;
 
 /** Meanings that depend on several words, resolved before any place is assigned. */
-function settle(draft: Draft, { context, known, told }: Finishing): void {
+function settle(draft: Draft, { context, known, spoken }: Finishing): void {
   if (draft.onceMore) repeat(draft, known, context);
   settleWeak(draft);
   settleServed(draft);
   if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
     draft.finding ??= 'belly';
   settleDiameters(draft);
-  if (told && draft.numbers.some(({ range }) => range))
+  if (spoken && draft.numbers.some(({ range }) => range))
     draft.numbers = draft.numbers.filter(({ range, size }) => range || size);
   // A locate has two numbers: where, and how deep. With more it is unclear which is which.
-  else if (told && draft.kind === 'locate') draft.numbers.splice(draft.numbers.length > 2 ? 1 : 2);
-  else if (told && draft.numbers.some(({ placed }) => placed))
+  else if (spoken && draft.kind === 'locate') draft.numbers.splice(draft.numbers.length > 2 ? 1 : 2);
+  else if (spoken && draft.numbers.some(({ placed }) => placed))
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
 }
 
@@ -144,7 +144,7 @@ function callEnd({ endCall }: Draft, kind: Entry['kind'] | undefined, said: Reco
 function kindSaid(
   draft: Draft,
   fields: Record<string, unknown>,
-  { context, fail, told }: Finishing,
+  { context, fail, spoken }: Finishing,
 ): Entry['kind'] | undefined {
   if (draft.pipes.length > 0 && draft.kind === undefined && draft.finding === undefined)
     draft.kind = 'change';
@@ -155,10 +155,10 @@ function kindSaid(
   }
   // A coupling where two pipes meet is their change.
   if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
-  if (draft.pipes.length > 0 && draft.kind !== 'change' && !told)
+  if (draft.pipes.length > 0 && draft.kind !== 'change' && !spoken)
     fail('a change of pipe is a thing of its own: put it after a ;');
   for (const extra of draft.numbers) {
-    if (!told)
+    if (!spoken)
       fail(
         draft.point
           ? 'what does this number mean? Add in, degrees, ft or “at”'
@@ -287,7 +287,7 @@ function farFromItsLike(
   );
 }
 
-function readPoint(draft: Draft, reading: number | undefined, { context, known, fail, told }: Finishing) {
+function readPoint(draft: Draft, reading: number | undefined, { context, known, fail, spoken }: Finishing) {
   const which = draft.point;
   if (!which) return undefined;
   const found = pointOf(draft, which, reading, context, known);
@@ -296,7 +296,7 @@ function readPoint(draft: Draft, reading: number | undefined, { context, known, 
     return undefined;
   }
   const parsed = pointSchema.safeParse(found.point);
-  if (parsed.success || told) return found;
+  if (parsed.success || spoken) return found;
   for (const words of faultWords(parsed.error, found.point, knownKind(found.point))) fail(words);
   return undefined;
 }

@@ -321,7 +321,7 @@ export function fallsOver(
 
 /** The cheapest protection for a trench on its own. */
 function trenchAlone({ track, holes }: Site): ReturnType<Work['aloneCost']> {
-  const ways = holes.ways.map((held) => ({
+  const ways = holes.protections.map((held) => ({
     held,
     through: holes.through(held),
     barred: holes.barredThrough(held),

@@ -48,7 +48,7 @@ export const linerWork = (setting: {
     firstRefusal(pointsInside(track, stretch), linerPointRefusal) ??
     turnsRefusal(track, stretch) ??
     boreChangeRefusal(track, stretch),
-  aloneCost: ({ track, holes, wayIn }) => {
+  aloneCost: ({ track, holes, insertable }) => {
     const known = new Map<number, number>();
     const launchAt = (boundary: number): number => {
       const index = track.boundaries[boundary] ?? 0;
@@ -58,7 +58,8 @@ export const linerWork = (setting: {
       return cost;
     };
     return (from, to, traits) => {
-      if (hasTrait(traits, Trait.viaAccess) || wayIn.downstream[from] || wayIn.upstream[to]) return 0;
+      if (hasTrait(traits, Trait.viaAccess) || insertable.downstream[from] || insertable.upstream[to])
+        return 0;
       const byPit = (trait: number, boundary: number) =>
         hasTrait(traits, trait) ? launchAt(boundary) : Infinity;
       return Math.min(byPit(Trait.pitUpstream, from), byPit(Trait.pitDownstream, to));

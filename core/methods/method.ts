@@ -37,7 +37,7 @@ export interface Site {
   readonly track: Track;
   readonly holes: HoleCosts;
   /** Whether a liner can be sent upstream or downstream from each boundary without a pit. */
-  readonly wayIn: { readonly upstream: readonly boolean[]; readonly downstream: readonly boolean[] };
+  readonly insertable: { readonly upstream: readonly boolean[]; readonly downstream: readonly boolean[] };
 }
 
 /** Names of a method. Every screen, document and price line takes its words from here. */

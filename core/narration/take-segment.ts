@@ -73,7 +73,7 @@ function finish(talk: Talk, { draft }: SegmentRead, inherited: number | undefine
     context,
     known,
     fail: () => undefined,
-    told: true,
+    spoken: true,
   });
 }
 

@@ -8,7 +8,7 @@ import { roundCents, sumCents } from '../job/units.js';
 import type { School } from '../job/vocabulary.js';
 import { changesSince } from './changes-since.js';
 import { readyJob } from '../solve/ready.js';
-import { wayOf } from '../solve/way.js';
+import { solutionOf } from '../solve/solution.js';
 
 /**
  * The job as scoped for one option: its company's rules and prices laid under it, the option's repair approach in
@@ -41,13 +41,13 @@ const spelledOut = (job: PlainJob): PlainJob => ({
 /** The price of a job under its own repair approach; undefined where it has no feasible scope. */
 export function totalOfJob(job: PlainJob): number | undefined {
   const ready = readyJob(job);
-  const way = wayOf({
+  const solution = solutionOf({
     lines: ready.lines,
     rules: ready.rules,
     prices: ready.prices,
     school: ready.rules.school,
   });
-  return way.feasible ? sumCents([way.scope, way.cleanouts]) : undefined;
+  return solution.feasible ? sumCents([solution.scope, solution.cleanouts]) : undefined;
 }
 
 /** What changed since an offer was accepted: the current job under the same option, and its price. */

@@ -15,7 +15,7 @@ import { offerOf } from './offer.js';
 import { sayRange, sayUnseen } from './say-unseen.js';
 import { readyJob } from '../solve/ready.js';
 import { leftUndone } from '../explain/left.js';
-import { prepareLines, wayOf } from '../solve/way.js';
+import { prepareLines, solutionOf } from '../solve/solution.js';
 
 const today = '2026-04-01';
 const seeds = fc.integer({ min: 1, max: 100_000 });
@@ -25,14 +25,14 @@ test('each way of an offer is the whole scope under its school, to the cent', ()
     fc.property(seeds, (seed) => {
       const job = randomJob(seed, { length_ft: [15, 30], findings: 5, lines: 2 });
       const offer = offerOf(job, emptyFirm, today);
-      for (const way of offer.ways) {
-        const scope = scopeOf(readyJob({ ...job, rules: { ...job.rules, school: way.school } }));
-        expect(way.total).toBe(scope.prices.total);
-        expect(way.carried).toBe(scope.prices.carried);
-        expect(way.ifUnseenIs).toEqual(scope.ifUnseenIs);
-        expect(way.overYears).toBe(sumCents([way.total, way.carried]));
-        expect(sumCents(way.priceLines.map(({ amount }) => amount))).toBe(way.total);
-        expect(way.options.map(({ what, adds }) => ({ what, adds }))).toEqual(
+      for (const approach of offer.ways) {
+        const scope = scopeOf(readyJob({ ...job, rules: { ...job.rules, school: approach.school } }));
+        expect(approach.total).toBe(scope.prices.total);
+        expect(approach.carried).toBe(scope.prices.carried);
+        expect(approach.ifUnseenIs).toEqual(scope.ifUnseenIs);
+        expect(approach.overYears).toBe(sumCents([approach.total, approach.carried]));
+        expect(sumCents(approach.priceLines.map(({ amount }) => amount))).toBe(approach.total);
+        expect(approach.options.map(({ what, adds }) => ({ what, adds }))).toEqual(
           scope.lines.flatMap(({ options }) => options.map(({ what, adds }) => ({ what, adds }))),
         );
       }
@@ -46,12 +46,12 @@ test('what a way leaves, finding by finding, with its upkeep, is all that it car
     fc.property(seeds, fc.constantFrom(...schools), (seed, school) => {
       const ready = readyJob(randomJob(seed, { length_ft: [20, 40], findings: 8 }));
       const input = { ...ready, school };
-      for (const lineWay of wayOf(input, prepareLines(input)).lines) {
-        const left = leftUndone(lineWay);
+      for (const lineSolution of solutionOf(input, prepareLines(input)).lines) {
+        const left = leftUndone(lineSolution);
         if (!left) continue;
         const sum = left.findings.reduce((all, { costs }) => all + costs, left.looks + left.yearlyCleaning);
         // Each finding is rounded to the cent separately.
-        expect(Math.abs(sum - (lineWay.chosen?.carried ?? 0))).toBeLessThan(
+        expect(Math.abs(sum - (lineSolution.chosen?.carried ?? 0))).toBeLessThan(
           0.01 * (left.findings.length + 1),
         );
       }
@@ -66,8 +66,8 @@ test('an option that is taken adds what it was offered at', () => {
     fc.property(seeds, (seed) => {
       const job = randomJob(seed, { length_ft: [20, 40], findings: 8 });
       const offer = offerOf(job, emptyFirm, today);
-      const way = offer.ways.find(({ school }) => school === offer.school);
-      const [option] = way?.options ?? [];
+      const approach = offer.ways.find(({ school }) => school === offer.school);
+      const [option] = approach?.options ?? [];
       const total = totalOfJob(job);
       if (!option || total === undefined) return;
       const [line] = job.lines;
@@ -75,7 +75,7 @@ test('an option that is taken adds what it was offered at', () => {
       if (!read.job) throw new Error(JSON.stringify(read.faults));
       const scope = ownScope(readyJob(read.job));
       expect(scope.prices.scope).toBeCloseTo(
-        (way?.priceLines ? way.total - cleanoutsOf(job) : 0) + option.adds,
+        (approach?.priceLines ? approach.total - cleanoutsOf(job) : 0) + option.adds,
         2,
       );
       taken++;
@@ -182,14 +182,14 @@ test('what was not seen is said as a range and by its place; a line nobody reach
   const cash = (amount: number) => `$${amount}`;
   const said = (log: string[], more: object = {}) => {
     const offer = offerOf(spokenJob('6 Ash Walk', log, { depths: deep(3, 5), ...more }), emptyFirm, today);
-    const [way] = offer.ways;
-    if (!way) throw new Error('an offer has ways');
-    return { unseen: sayUnseen(offer), range: sayRange(way, offer, cash), way };
+    const [approach] = offer.ways;
+    if (!approach) throw new Error('an offer has ways');
+    return { unseen: sayUnseen(offer), range: sayRange(approach, offer, cash), approach };
   };
   expect(said(['80 main', '12 crack along'])).toMatchObject({ unseen: [], range: 'all was seen' });
   const hidden = said(['80 main', '30 to 50 not seen under water']);
   expect(hidden.unseen).toEqual(['30.0 to 50.0 ft']);
-  const { sound, failed } = hidden.way.ifUnseenIs;
+  const { sound, failed } = hidden.approach.ifUnseenIs;
   expect(failed).toBeGreaterThan(sound ?? Infinity);
   expect(hidden.range).toBe(`between $${sound} and $${failed} once it is seen`);
   const open = said(['40 stop']);
@@ -201,8 +201,8 @@ test('an offer says how long each way takes and when no water may run, as the pl
   const met = { water: 0, wait: 0, none: 0 };
   for (let seed = 1; seed <= 14; seed++) {
     const job = randomJob(seed, { length_ft: [20, 40], findings: 6 });
-    for (const way of offerOf(job, emptyFirm, '2026-04-01').ways) {
-      const scope = ownScope(readyJob({ ...job, rules: { ...job.rules, school: way.school } }));
+    for (const approach of offerOf(job, emptyFirm, '2026-04-01').ways) {
+      const scope = ownScope(readyJob({ ...job, rules: { ...job.rules, school: approach.school } }));
       const planned = planOf({
         scope,
         names: {},
@@ -210,7 +210,7 @@ test('an offer says how long each way takes and when no water may run, as the pl
         temperature_F: job.site?.temperature_F,
         startOn: '2026-04-01',
       });
-      const days = way.days ?? [];
+      const days = approach.days ?? [];
       if ('refused' in planned || planned.plan.tasks.length === 0) {
         expect(days).toEqual([]);
         met.none++;

@@ -19,7 +19,13 @@ import { referralsOf } from '../explain/referrals.js';
 import { nothingSeen } from '../explain/verdict.js';
 import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
 import { firstStep, type FirstStep } from '../explain/unseen.js';
-import { prepareLines, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
+import {
+  prepareLines,
+  solutionOf,
+  type LineSolution,
+  type Solution,
+  type SolveInput,
+} from '../solve/solution.js';
 
 /**
  * An offer to a customer: the options side by side in plain words, as plain data for a screen, a page or a document.
@@ -46,7 +52,7 @@ export interface Offer {
     /** What 0 ft is; undefined on an offer frozen before this was recorded. */
     readonly zero?: string;
   })[];
-  readonly ways: readonly OfferWay[];
+  readonly ways: readonly OfferApproach[];
   /** No run has shown a foot of any line, so there is nothing to agree to yet. */
   readonly nothingSeen: boolean;
   readonly notSeen: readonly (Interval & { readonly line: string })[];
@@ -58,7 +64,7 @@ export interface Offer {
   readonly proof: readonly Proof[];
 }
 
-export interface OfferWay {
+export interface OfferApproach {
   readonly school: School;
   readonly feasible: boolean;
   /** Work by line id. */
@@ -135,7 +141,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
       endReached: model.endReached,
       zero: datumName(model.line),
     })),
-    ways: ways.map((school) => offeredWay(ready, school, (way) => sayDays(ready, way, firm, on))),
+    ways: ways.map((school) => offeredWay(ready, school, (solution) => sayDays(ready, solution, firm, on))),
     nothingSeen: nothingSeen(ready.lines),
     notSeen: ready.lines.flatMap(({ model }) =>
       subtract([model.extent], model.seen).map((each) => ({ ...each, line: model.line.id })),
@@ -160,25 +166,30 @@ function byOthers({ lines, prices }: ReadiedJob): string[] {
 function offeredWay(
   { lines, rules, prices }: ReadiedJob,
   school: School,
-  daysOf: (way: Way) => string[],
-): OfferWay {
-  const input: WayInput = { lines, rules: { ...rules, school }, prices, school };
-  const way = wayOf(input, prepareLines(input));
-  const total = sumCents([way.scope, way.cleanouts]);
-  const left = way.lines.map((lineWay) => ({ id: lineWay.line.model.line.id, left: leftUndone(lineWay) }));
+  daysOf: (solution: Solution) => string[],
+): OfferApproach {
+  const input: SolveInput = { lines, rules: { ...rules, school }, prices, school };
+  const solution = solutionOf(input, prepareLines(input));
+  const total = sumCents([solution.scope, solution.cleanouts]);
+  const left = solution.lines.map((lineSolution) => ({
+    id: lineSolution.line.model.line.id,
+    left: leftUndone(lineSolution),
+  }));
   const cleaned = left.filter((each) => (each.left?.yearlyCleaning ?? 0) > 0).length;
   const looked = left.filter((each) => (each.left?.looks ?? 0) > 0).length;
   return {
     school,
-    feasible: way.feasible,
-    bars: Object.fromEntries(way.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
-    does: sayWork(way),
-    holes: sayHoles(way),
-    days: daysOf(way),
-    notPossible: sayNotPossible(way),
-    conditions: sayConditions(way),
+    feasible: solution.feasible,
+    bars: Object.fromEntries(
+      solution.lines.map((lineSolution) => [lineSolution.line.model.line.id, barsOf(lineSolution)]),
+    ),
+    does: sayWork(solution),
+    holes: sayHoles(solution),
+    days: daysOf(solution),
+    notPossible: sayNotPossible(solution),
+    conditions: sayConditions(solution),
     total,
-    priceLines: [...way.priceLines, ...way.cleanoutLines],
+    priceLines: [...solution.priceLines, ...solution.cleanoutLines],
     eachYear: [
       ...(cleaned > 0
         ? [{ what: 'cleaning, each year', costs: roundCents(cleaned * prices.yearlyCleaning) }]
@@ -187,8 +198,8 @@ function offeredWay(
         ? [{ what: 'a camera inspection, every second year', costs: roundCents(looked * prices.look) }]
         : []),
     ],
-    carried: way.carried,
-    overYears: sumCents([total, way.carried]),
+    carried: solution.carried,
+    overYears: sumCents([total, solution.carried]),
     leaves: left.flatMap(({ id, left: own }) =>
       (own?.findings ?? []).map(({ finding, costs }) => ({
         what: sayWhat(finding.placed.entry),
@@ -198,8 +209,8 @@ function offeredWay(
         mayFail: mayFail(finding.grade, costs, { rules, prices }),
       })),
     ),
-    ifUnseenIs: ifUnseenIs(way, input),
-    options: way.lines.flatMap((lineWay) => optionsOf(lineWay, way, input)),
+    ifUnseenIs: ifUnseenIs(solution, input),
+    options: solution.lines.flatMap((lineSolution) => optionsOf(lineSolution, solution, input)),
   };
 }
 
@@ -208,17 +219,19 @@ function mayFail(
   grade: number,
   costs: number,
   { rules, prices }: Pick<ReadiedJob, 'rules' | 'prices'>,
-): OfferWay['leaves'][number]['mayFail'] {
+): OfferApproach['leaves'][number]['mayFail'] {
   const chance = chanceToFail(grade, rules);
   if (costs <= 0 || !chance) return undefined;
   const then = (costs / (chance * laterBy(rules))) * (1 + prices.markup) * (1 + prices.tax);
   return { chance, then: roundCents(then) };
 }
 
-const optionsOf = (lineWay: LineWay, way: Way, input: WayInput) =>
-  lineWay.chosen
-    ? [...whileHere(lineWay, way, input), ...cleanoutOptions(lineWay.chosen.cleanouts)].map((option) => ({
-        ...option,
-        line: lineWay.line.model.line.id,
-      }))
+const optionsOf = (lineSolution: LineSolution, solution: Solution, input: SolveInput) =>
+  lineSolution.chosen
+    ? [...whileHere(lineSolution, solution, input), ...cleanoutOptions(lineSolution.chosen.cleanouts)].map(
+        (option) => ({
+          ...option,
+          line: lineSolution.line.model.line.id,
+        }),
+      )
     : [];

@@ -1,6 +1,6 @@
 import type { Grade } from '../job/vocabulary.js';
 import { sayWhat } from '../speech/say.js';
-import type { ScopedLine } from '../solve/way.js';
+import type { ScopedLine } from '../solve/solution.js';
 
 /** A finding that can be shown to the customer: its photos, and its time in the video. */
 export interface Proof {

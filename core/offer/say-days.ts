@@ -5,7 +5,7 @@ import { planDays, type PlanDay } from '../plan/day.js';
 import { planOf } from '../plan/plan.js';
 import { chosenScope } from '../scope/scope.js';
 import type { ReadiedJob } from '../solve/ready.js';
-import type { Way } from '../solve/way.js';
+import type { Solution } from '../solve/solution.js';
 
 const ordinals = [
   'first',
@@ -24,9 +24,9 @@ const ordinals = [
  * For the customer: how long the work of an option takes and when no water may run, in days rather than dates, since
  * nothing is ordered yet. Empty where nothing is done, or where no plan fits the company's working days.
  */
-export function sayDays(ready: ReadiedJob, way: Way, firm: Firm, on: Day): string[] {
+export function sayDays(ready: ReadiedJob, solution: Solution, firm: Firm, on: Day): string[] {
   const { job } = ready;
-  const { lines, prices } = chosenScope(ready, way);
+  const { lines, prices } = chosenScope(ready, solution);
   const planned = planOf({
     scope: { lines, prices },
     names: {},

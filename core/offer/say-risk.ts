@@ -1,4 +1,4 @@
-import type { OfferWay } from './offer.js';
+import type { OfferApproach } from './offer.js';
 
 /** A chance in words: 0.35 is "about 1 in 3", 0.7 "about 7 in 10". */
 export function sayChance(chance: number): string {
@@ -12,7 +12,7 @@ const roughly = (amount: number): number => Number(amount.toPrecision(2));
 
 /** What leaving a place may cost, in words for its owner; undefined where nothing is counted. */
 export function sayRisk(
-  { mayFail }: OfferWay['leaves'][number],
+  { mayFail }: OfferApproach['leaves'][number],
   years: number,
   cash: (amount: number) => string,
 ): string | undefined {

@@ -1,4 +1,4 @@
-import type { Offer, OfferWay } from './offer.js';
+import type { Offer, OfferApproach } from './offer.js';
 
 const feet = (value: number) => value.toFixed(1);
 
@@ -21,7 +21,7 @@ export function sayUnseen({
 
 /** What an option's price may become once everything is seen, in words. `cash` formats money. */
 export function sayRange(
-  { ifUnseenIs: { sound, failed } }: OfferWay,
+  { ifUnseenIs: { sound, failed } }: OfferApproach,
   offer: Offer,
   cash: (amount: number) => string,
 ): string {

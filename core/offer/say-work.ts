@@ -6,21 +6,21 @@ import type { FittingKind } from '../job/vocabulary.js';
 import { workOf } from '../methods/index.js';
 import { laidHole } from '../scope/laid-hole.js';
 import type { Action } from '../methods/method.js';
-import type { LineWay, Way } from '../solve/way.js';
+import type { LineSolution, Solution } from '../solve/solution.js';
 
 const feet = (value: number) => value.toFixed(1);
 const sameEnd_ft = 0.05;
 
 /** The work of an option, one sentence each, in a customer's words. */
-export function sayWork(way: Way): string[] {
-  const several = way.lines.length > 1;
-  return way.lines.flatMap((lineWay) => {
-    const { model } = lineWay.line;
-    const { chosen } = lineWay;
+export function sayWork(solution: Solution): string[] {
+  const several = solution.lines.length > 1;
+  return solution.lines.flatMap((lineSolution) => {
+    const { model } = lineSolution.line;
+    const { chosen } = lineSolution;
     const says = chosen
       ? [
-          ...cleaned(lineWay),
-          ...chosen.layout.actions.map((action) => sayAction(action, lineWay)),
+          ...cleaned(lineSolution),
+          ...chosen.layout.actions.map((action) => sayAction(action, lineSolution)),
           ...chosen.cleanouts
             .filter(({ offered }) => !offered)
             .map(
@@ -29,7 +29,7 @@ export function sayWork(way: Way): string[] {
             ),
         ]
       : ['No scope satisfies the rules and pins'];
-    const nothing = nothingSeen([lineWay.line])
+    const nothing = nothingSeen([lineSolution.line])
       ? 'Nothing seen yet: the camera is run first'
       : 'Nothing is done: the line stays as it is';
     const said = says.length > 0 ? says : [nothing];
@@ -37,7 +37,7 @@ export function sayWork(way: Way): string[] {
   });
 }
 
-function sayAction(action: Action, { line, prepared }: LineWay): string {
+function sayAction(action: Action, { line, prepared }: LineSolution): string {
   const { model } = line;
   const length = feet(action.to_ft - action.from_ft);
   const end = model.points.find(({ point }) => point.id === model.line.end)?.point;
@@ -70,18 +70,18 @@ const offeredFitting: Readonly<Record<FittingKind, string>> = {
 };
 
 /** Each place that must be cured and cannot be: what it is, and that others must act. */
-export const sayNotPossible = (way: Way): string[] =>
-  way.lines.flatMap((lineWay) =>
-    notPossibleOn(lineWay).map(
+export const sayNotPossible = (solution: Solution): string[] =>
+  solution.lines.flatMap((lineSolution) =>
+    notPossibleOn(lineSolution).map(
       ({ what, from_ft, to_ft, lift }) =>
         `${capital(what)} (${feet(from_ft)} to ${feet(to_ft)} ft) is left to others. What would change that: ${lift}`,
     ),
   );
 
 /** Conditions on the price. */
-export const sayConditions = (way: Way): string[] => [
+export const sayConditions = (solution: Solution): string[] => [
   ...new Set(
-    way.lines
+    solution.lines
       .flatMap(planWarnings)
       .filter(({ rule }) => rule === 'neighbor-consent' || rule === 'fall-unknown')
       .map(({ message }) => message),
@@ -89,17 +89,17 @@ export const sayConditions = (way: Way): string[] => [
 ];
 
 /** One sentence for all cleaning. */
-function cleaned({ prepared, chosen }: LineWay): string[] {
+function cleaned({ prepared, chosen }: LineSolution): string[] {
   const cells = prepared.possible.track.cells.filter((_, i) => chosen?.layout.cells[i]?.method === 'clean');
   const [first, last] = [cells[0], cells.at(-1)];
   return first && last ? [`Cleaned between ${feet(first.from_ft)} and ${feet(last.to_ft)} ft`] : [];
 }
 
 /** Each excavation: where, how deep, under what surface. */
-export function sayHoles(way: Way): string[] {
-  return way.lines.flatMap((lineWay) =>
-    (lineWay.chosen?.layout.holes ?? []).map((hole) => {
-      const { figures, surface } = laidHole(lineWay, hole);
+export function sayHoles(solution: Solution): string[] {
+  return solution.lines.flatMap((lineSolution) =>
+    (lineSolution.chosen?.layout.holes ?? []).map((hole) => {
+      const { figures, surface } = laidHole(lineSolution, hole);
       return `${feet(hole.from_ft)} to ${feet(hole.to_ft)} ft, ${feet(figures.depth.value)} ft deep, ${surface}`;
     }),
   );

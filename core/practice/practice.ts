@@ -1,7 +1,7 @@
 import type { Job } from '../job/schema.js';
-import { scopeOfWay } from '../scope/scope.js';
+import { scopeOfSolution } from '../scope/scope.js';
 import { readyJob } from '../solve/ready.js';
-import { prepareLines, wayOf } from '../solve/way.js';
+import { prepareLines, solutionOf } from '../solve/solution.js';
 import { lineView, type LineView } from '../views/line-view.js';
 import { compareLogs, type Comparison } from './compare.js';
 import { costOfErrors, type CostOfErrors } from './cost.js';
@@ -34,5 +34,5 @@ export function practiceResult(pipe: SimulatedPipe, log: Job): PracticeResult {
 function sideOf(job: Job) {
   const ready = readyJob(job);
   const input = { lines: ready.lines, rules: ready.rules, prices: ready.prices, school: ready.rules.school };
-  return { view: practiceView(job), scope: scopeOfWay(ready, wayOf(input, prepareLines(input))) };
+  return { view: practiceView(job), scope: scopeOfSolution(ready, solutionOf(input, prepareLines(input))) };
 }

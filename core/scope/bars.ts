@@ -1,9 +1,9 @@
 import type { Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
-import type { LineWay } from '../solve/way.js';
+import type { LineSolution } from '../solve/solution.js';
 
 /** Stretches of one method and action, from upstream; none where the line has no feasible scope. */
-export function barsOf({ prepared, chosen }: LineWay): (Interval & { method: Method })[] {
+export function barsOf({ prepared, chosen }: LineSolution): (Interval & { method: Method })[] {
   const bars: { from_ft: number; to_ft: number; method: Method; action: string | null }[] = [];
   prepared.possible.track.cells.forEach((cell, i) => {
     const own = chosen?.layout.cells[i];

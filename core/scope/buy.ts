@@ -9,7 +9,7 @@ import { subtract, union, type Interval } from '../line/intervals.js';
 import { coupling, type Coupling } from '../pipe/couplings.js';
 import { fittingNames, layLength, type Fitting } from '../pipe/fittings.js';
 import { cutList, type Piece, type Stick } from '../pipe/cut-list.js';
-import type { LineWay } from '../solve/way.js';
+import type { LineSolution } from '../solve/solution.js';
 import { boreAtBreak, feetByBore, type Track } from '../track/track.js';
 
 /** Everything a job buys by the piece: sticks with the cuts from each, and couplings by both outside diameters. */
@@ -44,7 +44,7 @@ interface Wanted {
 const couplingGap_ft = 1 / 4 / 12;
 
 /** Sticks are cut for the whole job together, one material and bore at a time. */
-export function buyOf(lines: readonly LineWay[], rules: Rules): Buy {
+export function buyOf(lines: readonly LineSolution[], rules: Rules): Buy {
   const wanted = lines.flatMap(({ chosen, prepared }): Wanted[] => {
     const { track } = prepared.possible;
     return [

@@ -1,10 +1,13 @@
 import { capacity, type Capacity } from '../grade/capacity.js';
 import { madeThickness } from '../liner/thickness.js';
 import type { Action } from '../methods/method.js';
-import type { LineWay } from '../solve/way.js';
+import type { LineSolution } from '../solve/solution.js';
 
 /** Flow before and after an action, at the mean fall between its ends. */
-export function capacityOf({ line: { model }, prepared }: LineWay, action: Action): { capacity?: Capacity } {
+export function capacityOf(
+  { line: { model }, prepared }: LineSolution,
+  action: Action,
+): { capacity?: Capacity } {
   const { track } = prepared.possible;
   const cells = track.cells.slice(action.fromBreak, action.toBreak);
   const [first] = cells;

@@ -4,7 +4,7 @@ import { schools } from '../job/vocabulary.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from '../solve/ready.js';
-import { uncuredBy, wayOf, type Way } from '../solve/way.js';
+import { uncuredBy, solutionOf, type Solution } from '../solve/solution.js';
 import { ifUnseenIs } from './scope.js';
 
 // Laws for a scope from partly known facts. None is taken from the program: a change that leaves the pipe the same
@@ -14,23 +14,23 @@ import { ifUnseenIs } from './scope.js';
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const sized = { length_ft: [14, 32], findings: 6 } as const;
 
-function wayUnder(job: Job, school = job.rules?.school ?? 'repair'): Way {
+function wayUnder(job: Job, school = job.rules?.school ?? 'repair'): Solution {
   const { lines, rules, prices } = readyJob(job);
-  return wayOf({ lines, rules: { ...rules, school }, prices, school });
+  return solutionOf({ lines, rules: { ...rules, school }, prices, school });
 }
 const withLine = (job: Job, change: (line: Line) => Line): Job => ({ ...job, lines: job.lines.map(change) });
 /** Everything of an option that a customer pays for or a crew does. */
-const doneBy = (way: Way) => ({
-  scope: way.scope,
-  carried: way.carried,
-  actions: way.lines.map(({ chosen }) =>
+const doneBy = (solution: Solution) => ({
+  scope: solution.scope,
+  carried: solution.carried,
+  actions: solution.lines.map(({ chosen }) =>
     chosen?.layout.actions.map(({ method, from_ft, to_ft }) => [
       method,
       from_ft.toFixed(6),
       to_ft.toFixed(6),
     ]),
   ),
-  holes: way.lines.map(({ chosen }) =>
+  holes: solution.lines.map(({ chosen }) =>
     chosen?.layout.holes.map(({ from_ft, to_ft, protection }) => [
       protection,
       from_ft.toFixed(6),
@@ -103,9 +103,9 @@ test('what the unseen may prove contains the price, and a supposition that has n
     fc.property(seeds, (seed) => {
       const { lines, rules, prices } = readyJob(randomJob(seed, { ...sized, findings: 5 }));
       const input = { lines, rules, prices, school: rules.school };
-      const way = wayOf(input);
-      const total = Number((way.scope + way.cleanouts).toFixed(2));
-      const { sound, failed } = ifUnseenIs(way, input);
+      const solution = solutionOf(input);
+      const total = Number((solution.scope + solution.cleanouts).toFixed(2));
+      const { sound, failed } = ifUnseenIs(solution, input);
       if (sound !== null) expect(sound).toBeLessThanOrEqual(total);
       if (failed !== null) expect(failed).toBeGreaterThanOrEqual(total);
       if (sound !== null && failed !== null && sound < failed) ranged++;

@@ -4,7 +4,7 @@ import { holeSheet, type HoleSheet } from '../excavation/hole-sheet.js';
 import { deepestOf } from '../excavation/section.js';
 import type { SurfaceKind } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
-import type { LineWay } from '../solve/way.js';
+import type { LineSolution } from '../solve/solution.js';
 
 /** An excavation of the chosen scope with its figures, its drawing and the surface above it. */
 export interface LaidHole extends Omit<Hole, 'quantities'> {
@@ -15,7 +15,7 @@ export interface LaidHole extends Omit<Hole, 'quantities'> {
   readonly held_ft2: number;
 }
 
-export function laidHole({ line, prepared }: LineWay, hole: Hole): LaidHole {
+export function laidHole({ line, prepared }: LineSolution, hole: Hole): LaidHole {
   const { track } = prepared.possible;
   const cells = track.cells.filter((cell) => overlaps(cell, hole) && !cell.closedTo);
   const kindAt = (cell: Interval) => hole.widened.find((wide) => overlaps(wide, cell))?.kind ?? hole.kind;

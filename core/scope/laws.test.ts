@@ -7,7 +7,7 @@ import { mirrored } from '../test/mirror.js';
 import { randomJob } from '../test/random-job.js';
 import { methodBit } from '../methods/index.js';
 import { readyJob } from '../solve/ready.js';
-import { wayOf } from '../solve/way.js';
+import { solutionOf } from '../solve/solution.js';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 /** At most this share of the price depends on 0.01 ft of a line of 20 ft or more. */
@@ -26,8 +26,8 @@ test('the line read from the other end costs the same', () => {
       if (!line) return;
       const straight = { ...line, restrictions: [...line.restrictions, noBurst] };
       const costOf = (each: typeof line) => {
-        const way = wayOf({ lines: [each], rules, prices, school: rules.school });
-        return way.feasible ? way.scope + way.carried : undefined;
+        const solution = solutionOf({ lines: [each], rules, prices, school: rules.school });
+        return solution.feasible ? solution.scope + solution.carried : undefined;
       };
       const [one, other] = [costOf(straight), costOf(mirrored(straight))];
       if (one === undefined || other === undefined) expect(one).toBe(other);

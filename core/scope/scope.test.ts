@@ -10,14 +10,14 @@ import { annuity, everySecondYear } from '../solve/carried.js';
 import { methodBit } from '../methods/index.js';
 import { uncured } from '../solve/prepare.js';
 import { readyJob } from '../solve/ready.js';
-import { uncuredBy, wayOf } from '../solve/way.js';
+import { uncuredBy, solutionOf } from '../solve/solution.js';
 
 // Laws for any job at any rates: the optimum is an optimum. No value here is taken from the program.
 const cost = (job: Job) => {
   const { lines, rules, prices } = readyJob(job);
-  const way = wayOf({ lines, rules, prices, school: rules.school });
+  const solution = solutionOf({ lines, rules, prices, school: rules.school });
   // First the feet that must be cured and are not, then money.
-  return way.feasible ? way.scope + way.carried + uncuredBy(way) * 1e7 : Infinity;
+  return solution.feasible ? solution.scope + solution.carried + uncuredBy(solution) * 1e7 : Infinity;
 };
 /** Showing each quantity to a hundredth, and rounding each line to the cent, moves a total by no more than this. */
 const cents = 12;
@@ -44,8 +44,8 @@ test('a pin never lowers the minimum; forbidding an unused method changes nothin
         );
         expect(cost(pinned({ from_ft, to_ft: from_ft + 4, method }))).toBeGreaterThanOrEqual(free - cents);
         const { lines, rules, prices } = readyJob(job);
-        const way = wayOf({ lines, rules, prices, school: rules.school });
-        const used = way.lines[0]?.chosen?.layout.cells;
+        const solution = solutionOf({ lines, rules, prices, school: rules.school });
+        const used = solution.lines[0]?.chosen?.layout.cells;
         if (used && !used.some((cell) => cell.method === method)) {
           expect(cost(pinned({ from_ft: 0, to_ft: 15, never: [method] }))).toBeCloseTo(free, 2);
         }
@@ -115,9 +115,9 @@ test('the price found is the price offered', () => {
   fc.assert(
     fc.property(seeds, (seed) => {
       const { lines, rules, prices } = readyJob(randomJob(seed, sized));
-      const way = wayOf({ lines, rules, prices, school: rules.school });
+      const solution = solutionOf({ lines, rules, prices, school: rules.school });
       const factor = (1 + prices.markup) * (1 + prices.tax);
-      const [line] = way.lines;
+      const [line] = solution.lines;
       if (!line?.chosen) return;
       const mobilised = methods.reduce(
         (sum, method) =>
@@ -132,10 +132,10 @@ test('the price found is the price offered', () => {
         (sum, { from_ft, to_ft }, i) => sum + (plan.uncured[i] ? uncured(to_ft - from_ft) : 0),
         0,
       );
-      const printed = way.priceLines.reduce((sum, { rate }) => sum + 0.005 * rate * factor, cents);
-      expect(Math.abs((plan.cost - weight) / 1e6 + mobilised - (way.scope + way.carried))).toBeLessThan(
-        printed,
-      );
+      const printed = solution.priceLines.reduce((sum, { rate }) => sum + 0.005 * rate * factor, cents);
+      expect(
+        Math.abs((plan.cost - weight) / 1e6 + mobilised - (solution.scope + solution.carried)),
+      ).toBeLessThan(printed);
     }),
     { numRuns: 60 },
   );

@@ -1,5 +1,5 @@
 import { leftUndone } from '../explain/left.js';
-import { noWayWarnings } from '../explain/no-way.js';
+import { unsolvedWarnings } from '../explain/unsolved.js';
 import { notPossibleOn, notPossibleWarnings, type NotPossible } from '../explain/not-possible.js';
 import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
 import { costOf, runnerUp, type RunnerUp } from '../explain/runner-up.js';
@@ -21,7 +21,14 @@ import { totalOf, type PriceLine } from '../price/price-line.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
 import type { Prepared } from '../solve/prepare.js';
 import type { ReadiedJob } from '../solve/ready.js';
-import { prepareLines, uncuredBy, wayOf, type LineWay, type Way, type WayInput } from '../solve/way.js';
+import {
+  prepareLines,
+  uncuredBy,
+  solutionOf,
+  type LineSolution,
+  type Solution,
+  type SolveInput,
+} from '../solve/solution.js';
 import type { Warning } from '../warning.js';
 import { barsOf } from './bars.js';
 import { buyOf, type Buy } from './buy.js';
@@ -45,13 +52,13 @@ export interface Scope {
     readonly carried: number;
     readonly lines: readonly PriceLine[];
   };
-  readonly ways: readonly WaySummary[];
+  readonly ways: readonly ApproachSummary[];
   readonly firstStep: FirstStep | null;
   readonly ifUnseenIs: IfUnseenIs;
   readonly warnings: readonly Warning[];
 }
 
-export interface WaySummary {
+export interface ApproachSummary {
   readonly school: School;
   readonly feasible: boolean;
   readonly scope: number;
@@ -111,49 +118,57 @@ export const scopeOf = (ready: ReadiedJob): Scope => toTheEnd(scopeSteps(ready))
  */
 export function* scopeSteps(ready: ReadiedJob): Generator<ScopeSoFar | undefined, Scope> {
   const { rules, prices, lines } = ready;
-  const input = (school: School): WayInput => ({ lines, rules, prices, school });
+  const input = (school: School): SolveInput => ({ lines, rules, prices, school });
   const prepared = prepareLines(input(rules.school));
-  const way = wayOf(input(rules.school), prepared);
-  const own = scopeOfWay(ready, way);
-  yield { ...own, ways: [summaryOf(way)], ifUnseenIs: undefined, complete: false };
+  const solution = solutionOf(input(rules.school), prepared);
+  const own = scopeOfSolution(ready, solution);
+  yield { ...own, ways: [summaryOf(solution)], ifUnseenIs: undefined, complete: false };
 
-  const ways: WaySummary[] = [];
+  const ways: ApproachSummary[] = [];
   for (const school of schools) {
     if (school !== rules.school) yield undefined;
-    ways.push(summaryOf(school === rules.school ? way : wayOf({ ...input(school), beside: prepared })));
+    ways.push(
+      summaryOf(school === rules.school ? solution : solutionOf({ ...input(school), earlier: prepared })),
+    );
   }
   yield { ...own, ways, ifUnseenIs: undefined, complete: false };
-  const unseen = ifUnseenIs(way, input(rules.school));
+  const unseen = ifUnseenIs(solution, input(rules.school));
   yield { ...own, ways, ifUnseenIs: unseen, complete: false };
 
-  const beside = yield* alternativesTo(own.lines, { way, input: input(rules.school), prepared });
-  return { ...own, lines: beside, ways, ifUnseenIs: unseen };
+  const withAlternatives = yield* alternativesTo(own.lines, {
+    solution,
+    input: input(rules.school),
+    prepared,
+  });
+  return { ...own, lines: withAlternatives, ways, ifUnseenIs: unseen };
 }
 
-const summaryOf = (way: Way): WaySummary => ({
-  school: way.school,
-  feasible: way.feasible,
-  scope: way.scope,
-  cleanouts: way.cleanouts,
-  total: sumCents([way.scope, way.cleanouts]),
-  carried: way.carried,
-  uncured_ft: uncuredBy(way),
-  leaves: leftBy(way),
-  bars: Object.fromEntries(way.lines.map((lineWay) => [lineWay.line.model.line.id, barsOf(lineWay)])),
+const summaryOf = (solution: Solution): ApproachSummary => ({
+  school: solution.school,
+  feasible: solution.feasible,
+  scope: solution.scope,
+  cleanouts: solution.cleanouts,
+  total: sumCents([solution.scope, solution.cleanouts]),
+  carried: solution.carried,
+  uncured_ft: uncuredBy(solution),
+  leaves: leftBy(solution),
+  bars: Object.fromEntries(
+    solution.lines.map((lineSolution) => [lineSolution.line.model.line.id, barsOf(lineSolution)]),
+  ),
 });
 
 /** A scope without the other options and the price range. */
 export type OwnScope = Omit<Scope, 'ways' | 'ifUnseenIs'>;
 
 /** The scope of a solution under the job's own approach, without runners-up and optional cures. */
-export function scopeOfWay(ready: ReadiedJob, way: Way): OwnScope {
+export function scopeOfSolution(ready: ReadiedJob, solution: Solution): OwnScope {
   const { rules, prices, lines } = ready;
-  const chosen = chosenScope(ready, way);
-  const buy = buyOf(way.lines, rules);
+  const chosen = chosenScope(ready, solution);
+  const buy = buyOf(solution.lines, rules);
   return {
     ...chosen,
     warnings: [...chosen.warnings, ...buy.notProven.map(cutNotProven)],
-    verdict: verdictOf(lines, way),
+    verdict: verdictOf(lines, solution),
     school: rules.school,
     buy,
     firstStep: firstStep(lines, prices, rules),
@@ -172,12 +187,15 @@ export interface IfUnseenIs {
 }
 
 /** The price under the same approach if every foot not seen clean proves sound, and if it proves failed. */
-export function ifUnseenIs(way: Way, input: WayInput): IfUnseenIs {
-  const total = sumCents([way.scope, way.cleanouts]);
+export function ifUnseenIs(solution: Solution, input: SolveInput): IfUnseenIs {
+  const total = sumCents([solution.scope, solution.cleanouts]);
   if (input.lines.every(isKnown)) return { sound: total, failed: total };
   const supposed = (proves: 'sound' | 'failed') => {
-    const other = wayOf({ ...input, lines: input.lines.map((line) => supposing(line, proves, input.rules)) });
-    const possible = other.feasible && uncuredBy(other) <= uncuredBy(way) + tolerance.ft;
+    const other = solutionOf({
+      ...input,
+      lines: input.lines.map((line) => supposing(line, proves, input.rules)),
+    });
+    const possible = other.feasible && uncuredBy(other) <= uncuredBy(solution) + tolerance.ft;
     return possible ? sumCents([other.scope, other.cleanouts]) : null;
   };
   const [sound, failed] = [supposed('sound'), supposed('failed')];
@@ -192,25 +210,27 @@ export function ifUnseenIs(way: Way, input: WayInput): IfUnseenIs {
 export type ChosenScope = Pick<Scope, 'feasible' | 'lines' | 'prices' | 'warnings'>;
 
 /** Lengths, excavations, prices and warnings of a solution under the job's own approach. */
-export function chosenScope({ job, lines, rules, prices }: ReadiedJob, way: Way): ChosenScope {
-  const lineScopes = way.lines.map((lineWay) => lineScope(lineWay, rules, job.site?.temperature_F));
+export function chosenScope({ job, lines, rules, prices }: ReadiedJob, solution: Solution): ChosenScope {
+  const lineScopes = solution.lines.map((lineSolution) =>
+    lineScope(lineSolution, rules, job.site?.temperature_F),
+  );
   return {
-    feasible: way.feasible,
+    feasible: solution.feasible,
     lines: lineScopes,
     prices: {
       currency: prices.currency,
       dated: prices.dated,
-      scope: way.scope,
-      cleanouts: way.cleanouts,
-      total: sumCents([way.scope, way.cleanouts]),
-      carried: way.carried,
-      lines: [...way.priceLines, ...way.cleanoutLines],
+      scope: solution.scope,
+      cleanouts: solution.cleanouts,
+      total: sumCents([solution.scope, solution.cleanouts]),
+      carried: solution.carried,
+      lines: [...solution.priceLines, ...solution.cleanoutLines],
     },
     warnings: [
       ...lines.flatMap((line) => lineWarnings(line)),
-      ...way.lines.flatMap(planWarnings),
-      ...noWayWarnings(way),
-      ...way.lines.flatMap(notPossibleWarnings),
+      ...solution.lines.flatMap(planWarnings),
+      ...unsolvedWarnings(solution),
+      ...solution.lines.flatMap(notPossibleWarnings),
       ...lineScopes.flatMap(resinWarnings),
     ],
   };
@@ -218,17 +238,17 @@ export function chosenScope({ job, lines, rules, prices }: ReadiedJob, way: Way)
 
 /** A solution with the context it was found in. */
 export interface Found {
-  readonly way: Way;
-  readonly input: WayInput;
+  readonly solution: Solution;
+  readonly input: SolveInput;
   readonly prepared: readonly Prepared[];
 }
 
 /** Adds the runner-up of every segment, and the price of curing each watched place: a search for each. */
 export function* alternativesTo(
   scopes: readonly LineScope[],
-  { way, input, prepared }: Found,
+  { solution, input, prepared }: Found,
 ): Generator<undefined, LineScope[]> {
-  const mine = { totalCost: costOf(way), uncured_ft: uncuredBy(way) };
+  const mine = { totalCost: costOf(solution), uncured_ft: uncuredBy(solution) };
   const lines: LineScope[] = [];
   for (const [i, scope] of scopes.entries()) {
     const segments: LineScope['segments'][number][] = [];
@@ -237,8 +257,8 @@ export function* alternativesTo(
       segments.push({ ...segment, runnerUp: runnerUp(segment, scope.id, input, prepared, mine) });
     }
     yield undefined;
-    const lineWay = way.lines[i];
-    const options = lineWay?.chosen ? whileHere(lineWay, way, input) : [];
+    const lineSolution = solution.lines[i];
+    const options = lineSolution?.chosen ? whileHere(lineSolution, solution, input) : [];
     lines.push({ ...scope, segments, options: [...options, ...scope.options] });
   }
   return lines;
@@ -248,9 +268,9 @@ export function* alternativesTo(
 export function runnersUpOn(
   scopes: readonly LineScope[],
   stretch: Interval & { readonly line: string },
-  { way, input, prepared }: Found,
+  { solution, input, prepared }: Found,
 ): LineScope[] {
-  const mine = { totalCost: costOf(way), uncured_ft: uncuredBy(way) };
+  const mine = { totalCost: costOf(solution), uncured_ft: uncuredBy(solution) };
   return scopes.map((scope) => ({
     ...scope,
     segments: scope.segments.map((segment) =>
@@ -262,16 +282,16 @@ export function runnersUpOn(
 }
 
 /** Counts the places of grade watch, fix and failed that a scope leaves uncured. */
-function leftBy({ lines }: Way): WaySummary['leaves'] {
+function leftBy({ lines }: Solution): ApproachSummary['leaves'] {
   const left = { 2: 0, 3: 0, 4: 0 };
-  for (const { finding } of lines.flatMap((lineWay) => leftUndone(lineWay)?.findings ?? [])) {
+  for (const { finding } of lines.flatMap((lineSolution) => leftUndone(lineSolution)?.findings ?? [])) {
     if (finding.grade >= 2 && !finding.possible) left[finding.grade as 2 | 3 | 4]++;
   }
   return left;
 }
 
-function lineScope(lineWay: LineWay, rules: Rules, temperature_F: number | undefined): LineScope {
-  const { line, chosen, prepared: own } = lineWay;
+function lineScope(lineSolution: LineSolution, rules: Rules, temperature_F: number | undefined): LineScope {
+  const { line, chosen, prepared: own } = lineSolution;
   const { track } = own.possible;
   const id = line.model.line.id;
   const mayEnd_ft = track.boundaries.map((fine) => track.breaks[fine] ?? 0);
@@ -299,14 +319,14 @@ function lineScope(lineWay: LineWay, rules: Rules, temperature_F: number | undef
         fittings: fittings?.(track, action) ?? [],
         ...ordered,
         ...(liner ? { working: workingTime(liner.cut.value, rules, temperature_F) } : {}),
-        ...capacityOf(lineWay, action),
+        ...capacityOf(lineSolution, action),
       };
     }),
-    pits: chosen.layout.holes.map((hole) => laidHole(lineWay, hole)),
+    pits: chosen.layout.holes.map((hole) => laidHole(lineSolution, hole)),
     cleanouts: chosen.cleanouts.filter(({ offered }) => !offered),
     options: cleanoutOptions(chosen.cleanouts),
     referrals,
-    notPossible: notPossibleOn(lineWay),
+    notPossible: notPossibleOn(lineSolution),
   };
 }
 

@@ -7,9 +7,9 @@ import type { Track } from '../track/track.js';
 import { begins, ends, type Marks, type Pass } from '../search/problem.js';
 import {
   Arrives,
-  arrivalAsks,
+  arrivalNeeds,
   arrivesCount,
-  departureAsks,
+  departureNeeds,
   Departs,
   departsCount,
   noHole,
@@ -73,9 +73,9 @@ export function boundaryPasses(
   levels: HoleLevels,
   money: (raw: number) => number,
 ): (stop: number, arrives: number, level: number, departs: number) => readonly Pass[] {
-  const { track, holes, wayIn } = site;
+  const { track, holes, insertable } = site;
   const boundaries = track.boundaries.map((fine, stop): Boundary => {
-    const inserted = (wayIn.upstream[stop] ? 1 : 0) + (wayIn.downstream[stop] ? 2 : 0);
+    const inserted = (insertable.upstream[stop] ? 1 : 0) + (insertable.downstream[stop] ? 2 : 0);
     return {
       fine,
       isLast: stop === track.boundaries.length - 1,
@@ -113,7 +113,7 @@ function meetingOf(arrives: number, departs: number, up: boolean, down: boolean)
   }
   if (departs === Departs.ExposedPipe) return Meeting.ExposedPipe;
   if (departs === Departs.NewPipe) return Meeting.NewPipe;
-  const [into, out] = [arrivalAsks[arrives], departureAsks[departs]];
+  const [into, out] = [arrivalNeeds[arrives], departureNeeds[departs]];
   // Two adjoining liners, one of them sectional, would be one.
   if (into?.liner && out?.liner && (into.liner === 'short' || out.liner === 'short')) return Meeting.Barred;
   const upstream = up ? undefined : into?.inserts;
@@ -211,7 +211,7 @@ function afterNewPipe(on: Passing, boundary: Boundary, level: number): readonly 
 
 function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly Pass[] {
   if (heldAt(on, level) !== undefined) return goOn(on, level);
-  return on.holes.ways.flatMap((held): Pass[] => {
+  return on.holes.protections.flatMap((held): Pass[] => {
     const openDig = paidFor(on, on.holes.openDig(boundary.fine, held));
     if (!openDig) return [];
     return [
@@ -255,11 +255,11 @@ function byPit(
       ]
     : [];
   if (boundary.isLast) return stands;
-  const opened = on.holes.ways.flatMap((way): Pass[] => {
-    const open = paidFor(on, pit.open[way]);
+  const opened = on.holes.protections.flatMap((protection): Pass[] => {
+    const open = paidFor(on, pit.open[protection]);
     if (!open) return [];
-    const cost = pipe + open.cost + on.money(pit.widerDownstream(way)) + permitFor(on, open, noHole);
-    return [{ level: on.levels.of(way, open.isPublic), cost, tie: open.tie + pitTie, marks: begins }];
+    const cost = pipe + open.cost + on.money(pit.widerDownstream(protection)) + permitFor(on, open, noHole);
+    return [{ level: on.levels.of(protection, open.isPublic), cost, tie: open.tie + pitTie, marks: begins }];
   });
   return [...stands, ...opened];
 }

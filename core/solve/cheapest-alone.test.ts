@@ -27,7 +27,7 @@ const stationsOf =
 
 /** Cost of an action with nothing else in the job, added up part by part. */
 function alone(possible: Possible, edge: Candidate & { readonly cost: number }): number {
-  const { track, holes, wayIn } = possible;
+  const { track, holes, insertable } = possible;
   const [from, to] = [track.boundaries[edge.from] ?? 0, track.boundaries[edge.to] ?? 0];
   const permit = (public_ft: number) => (public_ft > 1e-6 ? track.prices.permit_per_hole : 0);
   const pit = (pieces: PitPieces | undefined) =>
@@ -35,7 +35,9 @@ function alone(possible: Possible, edge: Candidate & { readonly cost: number }):
   const own = edge.cost + (track.prices.mobilisation[edge.method as 'spot'] ?? 0);
   if (edge.method === 'line' || edge.method === 'short-line') {
     const needsNone =
-      hasTrait(edge.traits, Trait.viaAccess) || wayIn.downstream[edge.from] || wayIn.upstream[edge.to];
+      hasTrait(edge.traits, Trait.viaAccess) ||
+      insertable.downstream[edge.from] ||
+      insertable.upstream[edge.to];
     if (needsNone) return own;
     const launch = (at: number, trait: number) =>
       hasTrait(edge.traits, trait) ? pit(holes.pit(at, 'launch')) + closingCost(track, at) : Infinity;
@@ -44,7 +46,7 @@ function alone(possible: Possible, edge: Candidate & { readonly cost: number }):
   if (edge.method === 'burst') return own + pit(holes.pit(from, 'launch')) + pit(holes.pit(to, 'burst'));
   if (hasTrait(edge.traits, Trait.exposed)) return own;
   const over = (sums: Float64Array) => (sums[to] ?? 0) - (sums[from] ?? 0);
-  const held = holes.ways.map((way) => {
+  const held = holes.protections.map((way) => {
     const [open, close] = [holes.openDig(from, way), holes.closeDig(to, way)];
     if (!open || !close || over(holes.barredThrough(way)) > 0) return Infinity;
     const public_ft = open.public_ft + over(holes.publicThrough) + close.public_ft;

@@ -9,7 +9,7 @@ import { stationOf, type Track } from '../track/track.js';
 import { candidateCures, type Possible } from './possible.js';
 
 /** The boundaries that an action must start at or above, and end at or below, to cover a finding. */
-interface Asked {
+interface Sought {
   readonly index: number;
   readonly finding: Judged;
   readonly from: number;
@@ -21,15 +21,15 @@ interface Asked {
  * where none may.
  */
 export function cheapestAlone(possible: Possible, findings: readonly Judged[]): number[] {
-  const asked = findings.map((finding, index) => askedOf(possible.track, finding, index));
+  const sought = findings.map((finding, index) => soughtFor(possible.track, finding, index));
   const least = new Float64Array(findings.length).fill(Infinity);
   for (const candidates of possible.candidates) {
     const row = methodRow(candidates.method);
     const setUp = possible.track.prices.mobilisation[row.id as ActionMethod] ?? 0;
     const by: ByMethod = { candidates, work: workOf(row.id), setUp };
     const [falling, others] = [
-      asked.filter(({ finding }) => curesByFall(row, finding)),
-      asked.filter(({ finding }) => !curesByFall(row, finding) && cures(row, finding, false)),
+      sought.filter(({ finding }) => curesByFall(row, finding)),
+      sought.filter(({ finding }) => !curesByFall(row, finding) && cures(row, finding, false)),
     ];
     if (others.length > 0) leastCovering(possible, by, others, least);
     if (falling.length > 0) leastFalling(possible, by, falling, least);
@@ -37,7 +37,7 @@ export function cheapestAlone(possible: Possible, findings: readonly Judged[]): 
   return Array.from(least, (cost) => (Number.isFinite(cost) ? cost : 0));
 }
 
-function askedOf(track: Track, finding: Judged, index: number): Asked {
+function soughtFor(track: Track, finding: Judged, index: number): Sought {
   const last = track.boundaries.length - 1;
   let from = last;
   while (from > 0 && stationOf(track, from) > finding.place.from_ft + tolerance.ft) from--;
@@ -60,7 +60,7 @@ interface ByMethod {
 function leastCovering(
   possible: Possible,
   { candidates: { start, to, cost, traits }, work, setUp }: ByMethod,
-  may: readonly Asked[],
+  may: readonly Sought[],
   found: Float64Array,
 ): void {
   const stops = start.length - 1;
@@ -87,7 +87,7 @@ function leastCovering(
 function leastFalling(
   possible: Possible,
   { candidates, work, setUp }: ByMethod,
-  may: readonly Asked[],
+  may: readonly Sought[],
   found: Float64Array,
 ): void {
   const { track } = possible;

@@ -82,7 +82,7 @@ const limitsOf = ({ possible, problem }: Prepared, restrictions: readonly Restri
 const everyOption = ({ problem }: Prepared): number => (1 << problem.options) - 1;
 
 /** Whether anything satisfies the pins on one line. */
-export function hasWay(line: Prepared, restrictions: readonly Restriction[]): boolean {
+export function isSolvable(line: Prepared, restrictions: readonly Restriction[]): boolean {
   const limits = { ...limitsOf(line, restrictions), options: everyOption(line) };
   return [true, false].some((marked) => holesApart(line, { ...limits, marked }) !== undefined);
 }

@@ -21,7 +21,7 @@ export interface Cleaning {
   rawCostOf: (visit: Interval) => number;
 }
 
-interface WayIn {
+interface Inlet {
   readonly id: string;
   readonly at_ft: number;
   readonly upstream: boolean;
@@ -44,14 +44,14 @@ export function cleaningOf(track: Track, money: (raw: number) => number): Cleani
   };
   const costOf = ({ from_ft, to_ft }: Interval) => over(running, indexAt(from_ft), indexAt(to_ft));
   const rawCostOf = ({ from_ft, to_ft }: Interval) => over(raw, indexAt(from_ft), indexAt(to_ft));
-  const ways = waysIn(track);
+  const ways = inletsFor(track);
   return {
     costOf,
     rawCostOf,
     visitTo: (start, end) => {
       const [from_ft, to_ft] = [num(breaks, start), num(breaks, end)];
       const visits = ways
-        .filter((way) => reaches(way, from_ft, to_ft, track))
+        .filter((inlet) => reaches(inlet, from_ft, to_ft, track))
         .map(({ id, at_ft, fits }): CleaningVisit => ({
           from_ft: Math.min(at_ft, from_ft),
           to_ft: Math.max(at_ft, to_ft),
@@ -65,13 +65,13 @@ export function cleaningOf(track: Track, money: (raw: number) => number): Cleani
 }
 
 /** Access points that take the tool; where there are none, those the camera used. */
-function waysIn({ model, cells }: Track): WayIn[] {
+function inletsFor({ model, cells }: Track): Inlet[] {
   const boreBeside = (x: number, goes: 'upstream' | 'downstream') =>
     (goes === 'upstream'
       ? cells.findLast(({ to_ft }) => to_ft <= x + sameStation_ft)
       : cells.find(({ from_ft }) => from_ft >= x - sameStation_ft)
     )?.pipe.diameter_in ?? 0;
-  const fitting = model.points.flatMap((placed): WayIn[] => {
+  const fitting = model.points.flatMap((placed): Inlet[] => {
     const at_ft = placed.at.station_ft;
     const goes = (way: 'upstream' | 'downstream') => takesIn(placed, way, boreBeside(at_ft, way), model);
     const [upstream, downstream] = [goes('upstream'), goes('downstream')];
@@ -80,7 +80,7 @@ function waysIn({ model, cells }: Track): WayIn[] {
   const used = new Set(model.line.runs.map(({ access }) => access));
   const others = model.points
     .filter(({ point }) => used.has(point.id) && !fitting.some(({ id }) => id === point.id))
-    .map(({ point, at }): WayIn => ({
+    .map(({ point, at }): Inlet => ({
       id: point.id,
       at_ft: at.station_ft,
       upstream: true,
@@ -91,7 +91,7 @@ function waysIn({ model, cells }: Track): WayIn[] {
 }
 
 function reaches(
-  { at_ft, upstream, downstream }: WayIn,
+  { at_ft, upstream, downstream }: Inlet,
   from_ft: number,
   to_ft: number,
   { rules }: Track,

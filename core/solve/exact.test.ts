@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
 import { layOut } from './layout.js';
 import { cheapest, type Plan } from './cheapest.js';
-import { prepareLines } from './way.js';
+import { prepareLines } from './solution.js';
 import { integerProgramme, type Aim, type BookPin } from '../test/book/programme.js';
 import { methodBit, methodsInOrder, workOf } from '../methods/index.js';
 import type { Job } from '../job/schema.js';

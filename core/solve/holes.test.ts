@@ -38,7 +38,7 @@ test('a hole costs what its quantities cost, however it is cut at boundaries', (
       const [first, last] = [track.boundaries[from] ?? 0, track.boundaries[to] ?? 0];
       if (first === last || track.cells.slice(first, last).every(({ closedTo }) => closedTo)) return;
       const reach = { from_ft: costs.digFrom(first), to_ft: costs.digTo(last) };
-      for (const held of costs.ways) {
+      for (const held of costs.protections) {
         const [open, close] = [costs.openDig(first, held), costs.closeDig(last, held)];
         const through = costs.through(held);
         if (open && close) {

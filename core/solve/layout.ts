@@ -9,7 +9,7 @@ import { pushedTo, type PushedFrom } from '../methods/entry.js';
 import { workOf } from '../methods/index.js';
 import type { Action } from '../methods/method.js';
 import { accessesByBore } from '../methods/short-line.js';
-import { arrivalAsks, departureAsks, Departs } from '../track/joins.js';
+import { arrivalNeeds, departureNeeds, Departs } from '../track/joins.js';
 import { stationOf, type Track } from '../track/track.js';
 import type { Plan, PlanStep } from './cheapest.js';
 import type { CleaningVisit } from './cleaning.js';
@@ -60,7 +60,7 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
     departs === Departs.ShortFromAccess
       ? pushedTo(accessesByBore(track)(track.cells[fromBreak]?.pipe.diameter_in ?? 4), from_ft, to_ft)
       : undefined;
-  const fromUpstream = pushed ? pushed.goes === 'downstream' : departureAsks[departs]?.inserts !== undefined;
+  const fromUpstream = pushed ? pushed.goes === 'downstream' : departureNeeds[departs]?.inserts !== undefined;
   return [
     {
       id,
@@ -162,18 +162,19 @@ const isNewPipe = (step: PlanStep | undefined) =>
 
 /** What meets at the boundary between two steps, and the pit one of them needs there. */
 function meetingAt(
-  { track, holes, wayIn }: Possible,
+  { track, holes, insertable }: Possible,
   before: NamedStep | undefined,
   after: NamedStep | undefined,
 ) {
   const boundary = after?.from ?? before?.to ?? 0;
   const fine = track.boundaries[boundary] ?? 0;
-  const [into, out] = [before && arrivalAsks[before.arrives], after && departureAsks[after.departs]];
+  const [into, out] = [before && arrivalNeeds[before.arrives], after && departureNeeds[after.departs]];
   const owes = into?.inserts !== undefined;
   const enters = out?.inserts !== undefined;
   const burstEnds = into?.burst ?? false;
   const burstStarts = out?.burst ?? false;
-  const wantsLaunch = (owes && !wayIn.upstream[boundary]) || (enters && !wayIn.downstream[boundary]);
+  const wantsLaunch =
+    (owes && !insertable.upstream[boundary]) || (enters && !insertable.downstream[boundary]);
   const wantsPit = wantsLaunch || burstEnds || burstStarts;
   const held = (step: NamedStep | undefined) => (step?.hole.open ? step.hole.held : undefined);
   const levels = { before: held(before), after: held(after) };

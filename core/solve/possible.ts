@@ -21,8 +21,8 @@ export interface Possible extends Site {
  * Lists every action the rules allow on a track, with its cost. Excavation costs `beside` are reused where the ground
  * is the same.
  */
-export function possibleOn(track: Track, beside?: Possible): Possible {
-  const holes = beside && isSameGround(track, beside.track) ? beside.holes : holeCosts(track);
+export function possibleOn(track: Track, earlier?: Possible): Possible {
+  const holes = earlier && isSameGround(track, earlier.track) ? earlier.holes : holeCosts(track);
   return {
     track,
     holes,
@@ -30,7 +30,7 @@ export function possibleOn(track: Track, beside?: Possible): Possible {
       work ? [listCandidates(id, track.boundaries.length, work.offers(track, holes))] : [],
     ),
     cutBack: cutBackCosts(track),
-    wayIn: {
+    insertable: {
       upstream: insertedWithoutPit(track, 'upstream'),
       downstream: insertedWithoutPit(track, 'downstream'),
     },

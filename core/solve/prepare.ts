@@ -54,16 +54,16 @@ const departuresOn = ({ all }: HoleLevels): readonly Departure[] =>
  * Prepares a line for searching: breaks, actions, excavations and expected future costs. Whatever is equal `beside` is
  * reused.
  */
-export function prepare(input: TrackInput, beside?: Possible): Prepared {
-  const track = trackOf(input, beside?.track);
-  const possible = possibleOn(track, beside);
+export function prepare(input: TrackInput, earlier?: Possible): Prepared {
+  const track = trackOf(input, earlier?.track);
+  const possible = possibleOn(track, earlier);
   const factor = (1 + track.prices.markup) * (1 + track.prices.tax);
   const money = (raw: number) => Math.round(raw * factor * micro);
   const cleaning = cleaningOf(track, money);
   const carried = carriedOn(possible, cleaning);
   const { moves, traits } = movesOf(possible, carried, factor);
   const permits = track.prices.permit_per_hole > 0 && (possible.holes.publicThrough.at(-1) ?? 0) > 0;
-  const levels = holeLevels(possible.holes.ways, permits);
+  const levels = holeLevels(possible.holes.protections, permits);
   const stops = track.boundaries.length;
   const counts = { arrivals: arrivesCount, levels: levels.all.length, departures: departsCount };
   return {

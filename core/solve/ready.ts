@@ -4,7 +4,7 @@ import { rulesInForce, type Rules } from '../job/rules-schema.js';
 import type { Job } from '../job/schema.js';
 import { lineModel } from '../line/model.js';
 import { restrictionsOf } from './restrictions.js';
-import type { ScopedLine } from './way.js';
+import type { ScopedLine } from './solution.js';
 
 /** A job laid out and graded once, ready to be scoped under any repair approach or pins. */
 export interface ReadiedJob {

@@ -34,15 +34,15 @@ const shieldRoom_ft = 2;
  * Cuts a line wherever one foot may differ from the next, then into parts of at most 1 ft. Cells `beside`, from the
  * same line under other obligations, are reused where the cuts are the same.
  */
-export function trackOf(input: TrackInput, beside?: Track): Track {
+export function trackOf(input: TrackInput, earlier?: Track): Track {
   const { model, condition, rules, prices, school } = input;
   const duties = obligations(model, condition.findings, school, rules, input.extra);
   const must = duties.cured.filter(({ whole }) => whole).map(({ place }) => place);
   const laid = stretchesOf(model);
   const breaks = breaksOf(model, condition, duties, rules, [...laid.surfaces, ...laid.owners, ...laid.pipes]);
   const cells =
-    beside && isSameLine(beside, input) && isEqual(beside.breaks, breaks)
-      ? beside.cells
+    earlier && isSameLine(earlier, input) && isEqual(earlier.breaks, breaks)
+      ? earlier.cells
       : cellsOf(breaks, laid, duties, input);
   return {
     model,

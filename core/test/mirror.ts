@@ -1,7 +1,7 @@
 import type { Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
 import type { Placed } from '../survey/survey.js';
-import type { ScopedLine } from '../solve/way.js';
+import type { ScopedLine } from '../solve/solution.js';
 
 /** A line read from its other end: every station s becomes from + to − s, and every direction is reversed. */
 export function mirrored({ model, condition, restrictions }: ScopedLine): ScopedLine {

@@ -1,8 +1,8 @@
 import type { Job } from '../job/schema.js';
-import { alternativesTo, scopeOfWay, scopeSteps, type OwnScope, type Scope } from '../scope/scope.js';
+import { alternativesTo, scopeOfSolution, scopeSteps, type OwnScope, type Scope } from '../scope/scope.js';
 import { toTheEnd } from '../scope/steps.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
-import { prepareLines, wayOf } from '../solve/way.js';
+import { prepareLines, solutionOf } from '../solve/solution.js';
 import { lineView, type LineView } from '../views/line-view.js';
 
 /**
@@ -13,10 +13,10 @@ export function ownScope(ready: ReadiedJob, alternatives = false): OwnScope {
   const { lines, rules, prices } = ready;
   const input = { lines, rules, prices, school: rules.school };
   const prepared = prepareLines(input);
-  const way = wayOf(input, prepared);
-  const own = scopeOfWay(ready, way);
+  const solution = solutionOf(input, prepared);
+  const own = scopeOfSolution(ready, solution);
   if (!alternatives) return own;
-  return { ...own, lines: toTheEnd(alternativesTo(own.lines, { way, input, prepared })) };
+  return { ...own, lines: toTheEnd(alternativesTo(own.lines, { solution, input, prepared })) };
 }
 
 /** A scope with the other options and the price range, without runners-up and optional cures. */

@@ -32,7 +32,7 @@ export function endsOf(
   const covered = condition.findings.filter(
     ({ id, grade, possible }) => must.has(id) || (grade >= 2 && !possible),
   );
-  const told = (side: 'from' | 'to') =>
+  const locatedBy = (side: 'from' | 'to') =>
     breaks.map((x) => {
       const finding = nearestInside(covered, x, side);
       const own = finding?.finding.placed[side];
@@ -41,7 +41,7 @@ export function endsOf(
       const stands = nearest && Math.abs(nearest.station_ft - x) <= sameStation_ft;
       return own && !stands ? own : nearest;
     });
-  const [from, to] = [told('from'), told('to')];
+  const [from, to] = [locatedBy('from'), locatedBy('to')];
   const plusMinus = (all: readonly (Thing | undefined)[]) =>
     Float64Array.from(all, (thing) => thing?.plusMinus_ft ?? 0);
   const keys = (all: readonly (Thing | undefined)[]) => all.map((thing) => thing?.key ?? '');
@@ -68,10 +68,12 @@ function nearestInside(
 
 /** Everything of the pipe with a known station: other things on the ground do not locate the pipe. */
 function thingsOfThePipe({ points, entries }: LineModel, condition: Condition): Thing[] {
-  const told = entries.filter(({ entry }) => ['change', 'joint', 'locate', 'hidden'].includes(entry.kind));
+  const locating = entries.filter(({ entry }) =>
+    ['change', 'joint', 'locate', 'hidden'].includes(entry.kind),
+  );
   const all = [
     ...points.filter(({ point }) => isOfThePipe(point)).map(({ at }) => at),
-    ...[...told, ...condition.findings.map(({ placed }) => placed)].flatMap(({ from, to }) => [from, to]),
+    ...[...locating, ...condition.findings.map(({ placed }) => placed)].flatMap(({ from, to }) => [from, to]),
   ];
   return [...new Map(all.map((thing) => [thing.key, thing])).values()];
 }

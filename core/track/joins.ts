@@ -47,7 +47,7 @@ export const departsCount = 13;
 export type Join = readonly [Departs, Arrives];
 
 /** Requirements of each arrival and departure at a boundary. */
-interface Asks {
+interface Needs {
   /** A liner is inserted here: also through a pit, or only through what needs none. */
   readonly inserts?: 'pit' | 'served';
   readonly liner?: 'line' | 'short';
@@ -58,7 +58,7 @@ const short = { liner: 'short' } as const;
 const byPit = { inserts: 'pit' } as const;
 const served = { inserts: 'served' } as const;
 
-export const arrivalAsks: readonly Asks[] = [
+export const arrivalNeeds: readonly Needs[] = [
   {},
   {},
   line,
@@ -70,7 +70,7 @@ export const arrivalAsks: readonly Asks[] = [
   { burst: true },
   {},
 ];
-export const departureAsks: readonly Asks[] = [
+export const departureNeeds: readonly Needs[] = [
   {},
   { ...line, ...byPit },
   { ...line, ...served },

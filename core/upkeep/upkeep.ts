@@ -7,7 +7,7 @@ import { lineModel } from '../line/model.js';
 import type { Judged } from '../condition/judged.js';
 import { leftUndone } from '../explain/left.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
-import { prepareLines, wayOf, type LineWay, type WayInput } from '../solve/way.js';
+import { prepareLines, solutionOf, type LineSolution, type SolveInput } from '../solve/solution.js';
 
 /** Something due on a line: not before `from`, not after `to`. */
 export interface Due {
@@ -33,9 +33,9 @@ export const upkeepOf = (job: Job, firm: Firm, until?: Day): Due[] =>
 /** The same for a job that is already prepared. */
 export function duesOf(job: Job, ready: ReadiedJob, until?: Day): Due[] {
   const school = job.accepted?.school ?? ready.rules.school;
-  const input: WayInput = { ...ready, rules: { ...ready.rules, school }, school };
-  return wayOf(input, prepareLines(input)).lines.flatMap((lineWay) =>
-    lineDues(lineWay, ready.rules, school !== 'renew', job.accepted?.on, until),
+  const input: SolveInput = { ...ready, rules: { ...ready.rules, school }, school };
+  return solutionOf(input, prepareLines(input)).lines.flatMap((lineSolution) =>
+    lineDues(lineSolution, ready.rules, school !== 'renew', job.accepted?.on, until),
   );
 }
 
@@ -48,13 +48,13 @@ interface Past {
 }
 
 function lineDues(
-  lineWay: LineWay,
+  lineSolution: LineSolution,
   rules: Rules,
   cleansYearly: boolean,
   acceptedOn: Day | undefined,
   until: Day | undefined,
 ): Due[] {
-  const { line } = lineWay.line.model;
+  const { line } = lineSolution.line.model;
   const lookedOn = latest(line.runs.map(({ on }) => on));
   const cleanedOn = [...new Set((line.cleanings ?? []).flatMap(({ on }) => on ?? []))].sort();
   const lookedAfterOn = latest(line.runs.filter(({ stage }) => stage === 'after-repair').map(({ on }) => on));
@@ -62,12 +62,12 @@ function lineDues(
   const past: Past = {
     line: { line: line.id, lineName: line.name ?? line.id },
     rules,
-    roots: rootsRemain(lineWay, line, rules),
+    roots: rootsRemain(lineSolution, line, rules),
     until,
   };
   // Counted from actual work: an inspection or an agreement cuts no roots.
   const lastCleaned = cleanedOn.at(-1) ?? lookedAfterOn;
-  const first = cleanedOn.length <= 1 && hadBadRoots(lineWay.line.condition.findings);
+  const first = cleanedOn.length <= 1 && hadBadRoots(lineSolution.line.condition.findings);
   const lastLook = latest([lookedOn, repairedOn]);
   return [
     ...(past.roots && cleansYearly ? cleansDue(past, lastCleaned, lookedOn, first) : []),
@@ -134,11 +134,11 @@ function lookDues({ line, rules, roots, until }: Past, lastLook: Day): Due[] {
 }
 
 /** Roots remain where the scope leaves their joints, and where the post-repair inspection still found some. */
-function rootsRemain(lineWay: LineWay, line: Line, rules: Rules): boolean {
+function rootsRemain(lineSolution: LineSolution, line: Line, rules: Rules): boolean {
   const after = condition(lineModel(line, rules, 'after-repair'), rules).findings.some(
     ({ placed, grade, possible }) => placed.entry.finding === 'roots' && grade >= 1 && !possible,
   );
-  return after || (leftUndone(lineWay)?.rootsLeft ?? false);
+  return after || (leftUndone(lineSolution)?.rootsLeft ?? false);
 }
 
 const hadBadRoots = (findings: readonly Judged[]): boolean =>

@@ -11,7 +11,7 @@ import { duesOf, type Due } from '../upkeep/upkeep.js';
 import { sumCents } from '../job/units.js';
 import { readyJob } from '../solve/ready.js';
 import { nothingSeen, verdictOf, type Verdict } from '../explain/verdict.js';
-import { wayOf } from '../solve/way.js';
+import { solutionOf } from '../solve/solution.js';
 
 /** What a list of jobs shows and searches per job; recomputed when the job or its company changes. */
 export interface Digest {
@@ -40,11 +40,11 @@ export interface Digest {
 export function digestOf(job: Job, firm: Firm): Digest {
   const ready = readyJob(underFirm(job, firm));
   const { rules, prices, lines } = ready;
-  const way = wayOf({ lines, rules, prices, school: rules.school });
+  const solution = solutionOf({ lines, rules, prices, school: rules.school });
   const runs = job.lines.flatMap((line) => line.runs);
   const entries = runs.flatMap((run) => run.entries);
   const done = new Set(
-    way.lines.flatMap(({ chosen }) => chosen?.layout.cells.map(({ method }) => method) ?? []),
+    solution.lines.flatMap(({ chosen }) => chosen?.layout.cells.map(({ method }) => method) ?? []),
   );
   const words = [
     ...entries.flatMap((entry) =>
@@ -55,9 +55,9 @@ export function digestOf(job: Job, firm: Firm): Digest {
     ),
   ];
   return {
-    verdict: verdictOf(lines, way),
-    feasible: way.feasible,
-    total: sumCents([way.scope, way.cleanouts]),
+    verdict: verdictOf(lines, solution),
+    feasible: solution.feasible,
+    total: sumCents([solution.scope, solution.cleanouts]),
     currency: prices.currency,
     methods: methods.filter((method) => method !== 'leave' && done.has(method)),
     words: [...new Set(words)].join(' ').toLowerCase(),

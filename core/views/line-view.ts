@@ -13,7 +13,7 @@ import { lineModel, resolveStretch, type LineModel, type PlacedPoint } from '../
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import { methodsFor } from '../methods/index.js';
 import { proofOf, type Proof } from '../offer/proof.js';
-import type { ScopedLine } from '../solve/way.js';
+import type { ScopedLine } from '../solve/solution.js';
 import type { ClockRange } from '../survey/clock.js';
 import { frameOf, type Frame, type Placed, type Survey } from '../survey/survey.js';
 import { readingsOf, rowsOf, type LaidOut, type ReadingView, type RowView } from './log-rows.js';

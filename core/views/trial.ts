@@ -6,7 +6,7 @@ import { chosenScope, runnersUpOn, type ChosenScope } from '../scope/scope.js';
 import { refusalOn } from '../explain/refusals.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
 import type { Prepared } from '../solve/prepare.js';
-import { prepareLines, wayOf, type LineWay } from '../solve/way.js';
+import { prepareLines, solutionOf, type LineSolution } from '../solve/solution.js';
 import { restrictionsOf } from '../solve/restrictions.js';
 
 /** A job laid out, graded and priced once, so that pins can be tried on it many times a second. */
@@ -43,17 +43,20 @@ export function trialOf(
   const tried: ReadiedJob = { ...ready, lines };
   const { rules, prices } = ready;
   const input = { lines, rules, prices, school: rules.school };
-  const way = wayOf(input, prepared);
-  const bare = chosenScope(tried, way);
-  const chosen = { ...bare, lines: runnersUpOn(bare.lines, { line, ...around }, { way, input, prepared }) };
-  const own = way.lines.find((each) => each.line.model.line.id === line);
+  const solution = solutionOf(input, prepared);
+  const bare = chosenScope(tried, solution);
+  const chosen = {
+    ...bare,
+    lines: runnersUpOn(bare.lines, { line, ...around }, { solution, input, prepared }),
+  };
+  const own = solution.lines.find((each) => each.line.model.line.id === line);
   return own && !own.chosen ? { ...chosen, cannot: whyNot(own, pins, around) } : chosen;
 }
 
 /**
  * Why the pins on a stretch are not possible: the rule that refuses what they require there, or what they leave undone.
  */
-function whyNot({ line, prepared }: LineWay, pins: readonly Pin[], around: Interval): string {
+function whyNot({ line, prepared }: LineSolution, pins: readonly Pin[], around: Interval): string {
   const { track } = prepared.possible;
   const { model } = line;
   const feet = (x: number) => x.toFixed(1);

@@ -32,9 +32,9 @@ function remembered<T>(most: number): (name: string, work: () => Promise<T>) => 
 
 /** The customer sees the work and its price; quantities, rates and their working stay within the company. */
 function forCustomer(offer: Offer): Offer {
-  const ways = offer.ways.map((way) => ({
-    ...way,
-    priceLines: way.priceLines.map((line) => ({
+  const ways = offer.ways.map((approach) => ({
+    ...approach,
+    priceLines: approach.priceLines.map((line) => ({
       ...line,
       quantity: 1,
       unit: 'job',

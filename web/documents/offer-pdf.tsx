@@ -1,6 +1,6 @@
 import { methodRow } from '../../core/methods/index.js';
 import { Image, Text, View } from '@react-pdf/renderer';
-import type { Offer, OfferWay } from '../../core/offer/offer.js';
+import type { Offer, OfferApproach } from '../../core/offer/offer.js';
 import { sayRisk } from '../../core/offer/say-risk.js';
 import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
@@ -28,7 +28,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
         <Answers
           key={title}
           title={title}
-          answers={offer.ways.map((way) => (way.feasible ? say(way) : ['–']))}
+          answers={offer.ways.map((approach) => (approach.feasible ? say(approach) : ['–']))}
         />
       ))}
       {offer.firstStep && <First step={offer.firstStep} cash={cashOf(offer)} />}
@@ -43,8 +43,8 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
       <WhileHere offer={offer} />
       {offer.ways
         .filter(({ feasible }) => feasible)
-        .map((way) => (
-          <MadeOf key={way.school} way={way} cash={cashOf(offer)} />
+        .map((approach) => (
+          <MadeOf key={approach.school} approach={approach} cash={cashOf(offer)} />
         ))}
       {offer.proof.length > 0 && <ProofPart offer={offer} photos={photos} />}
       {offer.terms && (
@@ -64,7 +64,9 @@ const cashOf =
     money(amount, currency, 2);
 
 /** The heading of a row, and its value for each option. */
-const answersOf = (offer: Offer): readonly (readonly [string, (way: OfferWay) => readonly string[]])[] => {
+const answersOf = (
+  offer: Offer,
+): readonly (readonly [string, (approach: OfferApproach) => readonly string[]])[] => {
   const cash = cashOf(offer);
   return [
     ['We do', ({ does, notPossible }) => [...does, ...notPossible]],
@@ -88,13 +90,13 @@ const answersOf = (offer: Offer): readonly (readonly [string, (way: OfferWay) =>
       'Leaves undone',
       ({ leaves }) => (leaves.length === 0 ? ['nothing that was found'] : leaves.map(leftOn(offer))),
     ],
-    ['Not seen', (way) => [sayRange(way, offer, cash)]],
+    ['Not seen', (approach) => [sayRange(approach, offer, cash)]],
   ];
 };
 
 const leftOn =
   ({ horizon_years, currency }: Offer) =>
-  (each: OfferWay['leaves'][number]): string => {
+  (each: OfferApproach['leaves'][number]): string => {
     const risk = sayRisk(each, horizon_years, (amount) => money(amount, currency));
     return `${each.what}, at ${feet(each.at_ft)} ft${risk ? ` (${risk})` : ''}`;
   };
@@ -121,10 +123,12 @@ function Answers({ title, answers }: { title: string; answers: readonly (readonl
 const Heads = ({ offer }: { offer: Offer }) => (
   <View style={{ flexDirection: 'row' }}>
     <View style={{ width: 72 }} />
-    {offer.ways.map((way) => (
-      <View key={way.school} style={{ ...column, paddingBottom: 4 }}>
-        <Text style={{ ...styles.h2, marginTop: 0, marginBottom: 0 }}>{schoolWords[way.school].name}</Text>
-        <Text style={styles.soft}>{schoolWords[way.school].means}</Text>
+    {offer.ways.map((approach) => (
+      <View key={approach.school} style={{ ...column, paddingBottom: 4 }}>
+        <Text style={{ ...styles.h2, marginTop: 0, marginBottom: 0 }}>
+          {schoolWords[approach.school].name}
+        </Text>
+        <Text style={styles.soft}>{schoolWords[approach.school].means}</Text>
       </View>
     ))}
   </View>
@@ -134,11 +138,11 @@ const Heads = ({ offer }: { offer: Offer }) => (
 const Bars = ({ offer }: { offer: Offer }) => (
   <View style={styles.row} wrap={false}>
     <Text style={{ ...styles.soft, width: 72 }}>On the line</Text>
-    {offer.ways.map((way) => (
-      <View key={way.school} style={column}>
+    {offer.ways.map((approach) => (
+      <View key={approach.school} style={column}>
         {offer.lines.map((line) => (
           <View key={line.id} style={{ flexDirection: 'row', height: 9, marginVertical: 1.5 }}>
-            {(way.bars[line.id] ?? []).map((bar, i) => (
+            {(approach.bars[line.id] ?? []).map((bar, i) => (
               <View
                 key={i}
                 style={{
@@ -170,11 +174,11 @@ function WhileHere({ offer }: { offer: Offer }) {
   return (
     <>
       <Text style={styles.h2}>While we are here</Text>
-      {offer.ways.flatMap((way) =>
-        way.options.map((option) => (
+      {offer.ways.flatMap((approach) =>
+        approach.options.map((option) => (
           <Cells
-            key={`${way.school} ${option.line} ${option.finding}`}
-            cells={[schoolWords[way.school].name, option.what, `+${cash(option.adds)}`]}
+            key={`${approach.school} ${option.line} ${option.finding}`}
+            cells={[schoolWords[approach.school].name, option.what, `+${cash(option.adds)}`]}
             shares={[2, 5, 1.4]}
             right={[2]}
           />
@@ -184,12 +188,12 @@ function WhileHere({ offer }: { offer: Offer }) {
   );
 }
 
-const MadeOf = ({ way, cash }: { way: OfferWay; cash: Cash }) => (
+const MadeOf = ({ approach, cash }: { approach: OfferApproach; cash: Cash }) => (
   <View>
     <Text style={styles.h2} minPresenceAhead={40}>
-      {schoolWords[way.school].name}: what the price is made of
+      {schoolWords[approach.school].name}: what the price is made of
     </Text>
-    {way.priceLines.map((line, i) => (
+    {approach.priceLines.map((line, i) => (
       <Cells
         key={i}
         cells={[
@@ -201,7 +205,7 @@ const MadeOf = ({ way, cash }: { way: OfferWay; cash: Cash }) => (
         right={[1, 2]}
       />
     ))}
-    <Cells cells={['Price', '', cash(way.total)]} shares={[5, 2.4, 1.4]} right={[1, 2]} bold />
+    <Cells cells={['Price', '', cash(approach.total)]} shares={[5, 2.4, 1.4]} right={[1, 2]} bold />
   </View>
 );
 

@@ -23,34 +23,34 @@ export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
   const roving = useRoving('way', scope.ways.length);
   return (
     <g aria-label="Repair options" role="radiogroup" {...roving.row}>
-      {scope.ways.map((way, i) => {
-        const chosen = way.school === scope.school;
+      {scope.ways.map((approach, i) => {
+        const chosen = approach.school === scope.school;
         const lookAt = (school: School | undefined) => () => {
           onLookAt(school);
         };
         return (
           <g
-            key={way.school}
+            key={approach.school}
             role="radio"
             {...roving.item(i)}
-            onFocus={lookAt(way.school)}
+            onFocus={lookAt(approach.school)}
             onBlur={lookAt(undefined)}
-            onPointerEnter={lookAt(way.school)}
+            onPointerEnter={lookAt(approach.school)}
             onPointerLeave={lookAt(undefined)}
             aria-checked={chosen}
-            aria-label={waySays(way, scope)}
+            aria-label={waySays(approach, scope)}
             style={{ cursor: 'pointer' }}
             onClick={() => {
-              onTake(way.school);
+              onTake(approach.school);
             }}
             onKeyDown={(event) => {
               if (event.key === 'Enter' || event.key === ' ') {
                 event.preventDefault();
-                onTake(way.school);
+                onTake(approach.school);
               }
             }}
           >
-            <Row way={way} scope={scope} lineId={lineId} scale={scale} />
+            <Row approach={approach} scope={scope} lineId={lineId} scale={scale} />
           </g>
         );
       })}
@@ -63,23 +63,23 @@ type Way = ScopeSoFar['ways'][number];
 const nothingSeen = ({ verdict }: ScopeSoFar) => verdict.length === 1 && verdict[0] === 'incomplete';
 
 /** An option in one sentence, for screen readers. */
-function waySays(way: Way, scope: ScopeSoFar): string {
-  const words = schoolWords[way.school];
+function waySays(approach: Way, scope: ScopeSoFar): string {
+  const words = schoolWords[approach.school];
   const cents = (amount: number) => money(amount, scope.prices.currency);
   const comesTo = nothingSeen(scope)
     ? 'nothing seen yet'
-    : way.feasible
-      ? `${cents(way.total)}, then ${cents(way.carried)} expected over ten years, ${leavesWords(way)}`
+    : approach.feasible
+      ? `${cents(approach.total)}, then ${cents(approach.carried)} expected over ten years, ${leavesWords(approach)}`
       : 'not possible';
   return `${words.name}, ${words.means}: ${comesTo}`;
 }
 
 function Row({
-  way,
+  approach,
   scope,
   lineId,
   scale,
-}: { readonly way: Way } & Pick<Props, 'scope' | 'lineId' | 'scale'>) {
+}: { readonly approach: Way } & Pick<Props, 'scope' | 'lineId' | 'scale'>) {
   const right = scale.width - margin_px;
   const split = gutter_px + (right - gutter_px) * 0.52;
   const short = (station: number) =>
@@ -87,8 +87,8 @@ function Row({
     ((scale.x(station) - scale.x(scale.from_ft)) / (scale.x(scale.to_ft) - scale.x(scale.from_ft))) *
       (split - gutter_px - 16);
   // Each has its own row, even while the others are still being computed.
-  const y = top + schools.indexOf(way.school) * row_px;
-  const chosen = way.school === scope.school;
+  const y = top + schools.indexOf(approach.school) * row_px;
+  const chosen = approach.school === scope.school;
   return (
     <>
       <rect
@@ -100,7 +100,7 @@ function Row({
         stroke={chosen ? 'var(--chakra-colors-ink)' : 'transparent'}
         strokeWidth={1.5}
       />
-      {(way.bars[lineId] ?? []).map((bar) => (
+      {(approach.bars[lineId] ?? []).map((bar) => (
         <rect
           key={bar.from_ft}
           x={short(bar.from_ft)}
@@ -110,13 +110,13 @@ function Row({
           fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
         />
       ))}
-      <RowWords way={way} scope={scope} split={split} right={right} y={y} />
+      <RowWords approach={approach} scope={scope} split={split} right={right} y={y} />
     </>
   );
 }
 
 interface RowWordsProps extends Pick<Props, 'scope'> {
-  readonly way: Way;
+  readonly approach: Way;
   /** Extent of its text, and the top of its row, px. */
   readonly split: number;
   readonly right: number;
@@ -124,9 +124,9 @@ interface RowWordsProps extends Pick<Props, 'scope'> {
 }
 
 /** The name of an option, its price, and its expected future cost. */
-function RowWords({ way, scope, split, right, y }: RowWordsProps) {
+function RowWords({ approach, scope, split, right, y }: RowWordsProps) {
   const nothing = nothingSeen(scope);
-  const chosen = way.school === scope.school;
+  const chosen = approach.school === scope.school;
   const cents = (amount: number) => money(amount, scope.prices.currency);
   return (
     <>
@@ -137,7 +137,7 @@ function RowWords({ way, scope, split, right, y }: RowWordsProps) {
         fontWeight={700}
         style={{ fontFamily: 'var(--chakra-fonts-heading)' }}
       >
-        {schoolWords[way.school].name}
+        {schoolWords[approach.school].name}
       </text>
       <text
         x={split + (right - split) * 0.6}
@@ -146,11 +146,11 @@ function RowWords({ way, scope, split, right, y }: RowWordsProps) {
         fontWeight={chosen ? 700 : 400}
         textAnchor="end"
       >
-        {nothing ? '–' : way.feasible ? cents(way.total) : 'not possible'}
+        {nothing ? '–' : approach.feasible ? cents(approach.total) : 'not possible'}
       </text>
-      {way.feasible &&
+      {approach.feasible &&
         !nothing &&
-        [`${cents(way.carried)} expected later`, leavesWords(way)].map((words, line) => (
+        [`${cents(approach.carried)} expected later`, leavesWords(approach)].map((words, line) => (
           <text
             key={line}
             x={right - 8}

@@ -2,7 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { jobHead } from '../../core/edits/index.js';
 import type { Acceptance } from '../../core/job/schema.js';
-import type { OfferWay } from '../../core/offer/offer.js';
+import type { OfferApproach } from '../../core/offer/offer.js';
 import { asError } from '../api/client';
 import { useSinceAccepted } from '../api/offer';
 import { worker } from '../api/view';
@@ -15,7 +15,7 @@ import { Part } from '../reason/part';
 import { Alarm, Note, Title } from '../controls/text';
 
 /** Freezes an option with its job, its prices and today's date. */
-export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: boolean }) {
+export function AcceptPart({ approach, nothingSeen }: { approach: OfferApproach; nothingSeen: boolean }) {
   const { job, firm, change } = useJobContext();
   const [by, setBy] = useState(job.site?.customer ?? '');
   const [failed, setFailed] = useState<string>();
@@ -28,10 +28,10 @@ export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: b
     try {
       const head = jobHead(job);
       const on = job.offer?.on && job.offer.on > today() ? job.offer.on : today();
-      const accepted = await worker.accept(job, firm, way.school, on, by.trim());
+      const accepted = await worker.accept(job, firm, approach.school, on, by.trim());
       // The crew's pages follow the accepted option.
       await change.edit([
-        { kind: 'job', set: { ...head, rules: { ...head.rules, school: way.school } } },
+        { kind: 'job', set: { ...head, rules: { ...head.rules, school: approach.school } } },
         { kind: 'accepted', set: accepted },
       ]);
       setFailed(undefined);
@@ -56,10 +56,10 @@ export function AcceptPart({ way, nothingSeen }: { way: OfferWay; nothingSeen: b
         look="signal"
         width="100%"
         mt="2"
-        disabled={!way.feasible || nothingSeen}
+        disabled={!approach.feasible || nothingSeen}
         onClick={() => void freeze()}
       >
-        Accepted: freeze “{schoolWords[way.school].name}”
+        Accepted: freeze “{schoolWords[approach.school].name}”
       </Press>
       {failed && (
         <Alarm role="alert" mt="2">

@@ -21,7 +21,7 @@ export function CustomerView() {
   useEffect(() => {
     document.title = offer ? `Offer: ${offer.title}` : 'Offer';
   }, [offer]);
-  const way = offer?.ways.find(({ school }) => school === (picked ?? offer.school)) ?? offer?.ways[0];
+  const approach = offer?.ways.find(({ school }) => school === (picked ?? offer.school)) ?? offer?.ways[0];
   return (
     <Box as="main" maxWidth="1080px" mx="auto" px={{ base: '4', md: '6' }} py="6">
       {error && (
@@ -33,12 +33,12 @@ export function CustomerView() {
         </>
       )}
       {!offer && !error && <Note role="status">Working it out…</Note>}
-      {offer && way && (
+      {offer && approach && (
         <>
           <LetterHead offer={offer} />
-          <OfferTable offer={offer} chosen={way.school} onChoose={setPicked} />
+          <OfferTable offer={offer} chosen={approach.school} onChoose={setPicked} />
           <SaidOnce offer={offer} />
-          <Below offer={offer} way={way} secret={secret} />
+          <Below offer={offer} approach={approach} secret={secret} />
         </>
       )}
     </Box>
@@ -81,15 +81,15 @@ const LetterHead = ({ offer }: { offer: Offer }) => (
 
 interface BelowProps {
   readonly offer: Offer;
-  readonly way: Offer['ways'][number];
+  readonly approach: Offer['ways'][number];
   readonly secret: string;
 }
 
 /** The price of the chosen option in detail, and the proof. */
-const Below = ({ offer, way, secret }: BelowProps) => (
+const Below = ({ offer, approach, secret }: BelowProps) => (
   <Box maxWidth="560px" mt="5">
-    <Part title={`${schoolWords[way.school].name}: what the price is made of`}>
-      <PriceLines way={way} currency={offer.currency} />
+    <Part title={`${schoolWords[approach.school].name}: what the price is made of`}>
+      <PriceLines approach={approach} currency={offer.currency} />
     </Part>
     {offer.proof.length > 0 && (
       <Part title="What proves it">

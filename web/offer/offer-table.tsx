@@ -4,7 +4,7 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import { sayRisk } from '../../core/offer/say-risk.js';
-import type { Offer, OfferWay } from '../../core/offer/offer.js';
+import type { Offer, OfferApproach } from '../../core/offer/offer.js';
 import { sayRange } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { MethodBars } from '../drawing/method-bars';
@@ -58,13 +58,13 @@ export function OfferTable({ offer, chosen, onChoose }: TableProps) {
             </Text>
           ))}
         </Box>
-        {offer.ways.map((way) => (
+        {offer.ways.map((approach) => (
           <Way
-            key={way.school}
-            way={way}
+            key={approach.school}
+            approach={approach}
             offer={offer}
             rows={rows}
-            chosen={way.school === chosen}
+            chosen={approach.school === chosen}
             onChoose={onChoose}
           />
         ))}
@@ -108,16 +108,16 @@ function BarKey({ offer }: { offer: Offer }) {
 const ruled = { borderTop: '1px solid', borderColor: 'rule' } as const;
 
 interface WayProps {
-  readonly way: OfferWay;
+  readonly approach: OfferApproach;
   readonly offer: Offer;
   readonly rows: number;
   readonly chosen: boolean;
   readonly onChoose: ((school: School) => void) | undefined;
 }
 
-function Way({ way, offer, rows, chosen, onChoose }: WayProps) {
-  const words = schoolWords[way.school];
-  const answers = answersOf(way, offer);
+function Way({ approach, offer, rows, chosen, onChoose }: WayProps) {
+  const words = schoolWords[approach.school];
+  const answers = answersOf(approach, offer);
   return (
     <Box
       as="section"
@@ -134,9 +134,9 @@ function Way({ way, offer, rows, chosen, onChoose }: WayProps) {
       borderInlineColor={chosen ? 'ink' : 'transparent'}
       borderTopColor={chosen ? 'signal' : { base: 'rule', md: 'transparent' }}
     >
-      <WayHead school={way.school} chosen={chosen} onChoose={onChoose} />
+      <WayHead school={approach.school} chosen={chosen} onChoose={onChoose} />
       {questions.map((question) => (
-        <Box key={question} px="3" py="2.5" {...ruled} data-testid={`${way.school}-${slug(question)}`}>
+        <Box key={question} px="3" py="2.5" {...ruled} data-testid={`${approach.school}-${slug(question)}`}>
           {/* On a wide screen the first column shows this; screen readers hear it with every value. */}
           <Note
             size="fine"
@@ -216,60 +216,60 @@ const notPossible: Answers = {
   'Not seen': none,
 };
 
-function answersOf(way: OfferWay, offer: Offer): Answers {
+function answersOf(approach: OfferApproach, offer: Offer): Answers {
   const cash = (amount: number) => money(amount, offer.currency);
-  if (!way.feasible) return notPossible;
+  if (!approach.feasible) return notPossible;
   return {
-    'On the line': <Bars way={way} offer={offer} />,
-    'We do': <Does way={way} />,
-    Excavations: way.holes.length === 0 ? 'none' : <Sentences all={way.holes} />,
-    'How long': way.days && way.days.length > 0 ? <Sentences all={way.days} /> : '–',
-    Price: <Price way={way} total={offer.nothingSeen ? '–' : cash(way.total)} />,
+    'On the line': <Bars approach={approach} offer={offer} />,
+    'We do': <Does approach={approach} />,
+    Excavations: approach.holes.length === 0 ? 'none' : <Sentences all={approach.holes} />,
+    'How long': approach.days && approach.days.length > 0 ? <Sentences all={approach.days} /> : '–',
+    Price: <Price approach={approach} total={offer.nothingSeen ? '–' : cash(approach.total)} />,
     'Each year after':
-      way.eachYear.length === 0
+      approach.eachYear.length === 0
         ? 'nothing planned'
-        : way.eachYear.map(({ what, costs }) => (
+        : approach.eachYear.map(({ what, costs }) => (
             <Text key={what}>
               {cash(costs)}: {what}
             </Text>
           )),
     'Over the years': (
       <>
-        <Text fontWeight={700}>{cash(way.overYears)}</Text>
+        <Text fontWeight={700}>{cash(approach.overYears)}</Text>
         <Note size="fine">
-          {cash(way.carried)} of it expected for upkeep and what is likely to fail, in today’s money
+          {cash(approach.carried)} of it expected for upkeep and what is likely to fail, in today’s money
         </Note>
       </>
     ),
-    'Leaves undone': <Leaves way={way} offer={offer} />,
-    'Not seen': sayRange(way, offer, cash),
+    'Leaves undone': <Leaves approach={approach} offer={offer} />,
+    'Not seen': sayRange(approach, offer, cash),
   };
 }
 
-const Does = ({ way }: { way: OfferWay }) => (
+const Does = ({ approach }: { approach: OfferApproach }) => (
   <>
-    <Sentences all={way.does} />
-    {way.notPossible.length > 0 && (
-      <Box mt="2" color="signalInk" data-testid={`not-possible-${way.school}`}>
+    <Sentences all={approach.does} />
+    {approach.notPossible.length > 0 && (
+      <Box mt="2" color="signalInk" data-testid={`not-possible-${approach.school}`}>
         <Text fontWeight={700}>Not in this price, by others</Text>
-        <Sentences all={way.notPossible} />
+        <Sentences all={approach.notPossible} />
       </Box>
     )}
   </>
 );
 
-const Price = ({ way, total }: { way: OfferWay; total: string }) => (
+const Price = ({ approach, total }: { approach: OfferApproach; total: string }) => (
   <>
     <Text
       fontFamily="heading"
       fontWeight={800}
       fontSize="26px"
       lineHeight="1.1"
-      data-testid={`total-${way.school}`}
+      data-testid={`total-${approach.school}`}
     >
       {total}
     </Text>
-    {way.conditions.map((each) => (
+    {approach.conditions.map((each) => (
       <Alarm key={each} fontSize="13.5px">
         {each}
       </Alarm>
@@ -288,19 +288,19 @@ const Sentences = ({ all }: { all: readonly string[] }) => (
 );
 
 /** Work by location: one thin bar per line. */
-const Bars = ({ way, offer }: { way: OfferWay; offer: Offer }) => (
+const Bars = ({ approach, offer }: { approach: OfferApproach; offer: Offer }) => (
   <>
     {offer.lines.map((line) => (
-      <MethodBars key={line.id} name={line.name} line={line} bars={way.bars[line.id] ?? []} />
+      <MethodBars key={line.id} name={line.name} line={line} bars={approach.bars[line.id] ?? []} />
     ))}
   </>
 );
 
-function Leaves({ way, offer }: { way: OfferWay; offer: Offer }) {
-  if (way.leaves.length === 0) return 'nothing that was found';
-  const dearest = [...way.leaves].sort((a, b) => b.costs - a.costs || a.at_ft - b.at_ft);
+function Leaves({ approach, offer }: { approach: OfferApproach; offer: Offer }) {
+  if (approach.leaves.length === 0) return 'nothing that was found';
+  const dearest = [...approach.leaves].sort((a, b) => b.costs - a.costs || a.at_ft - b.at_ft);
   const told = dearest.slice(0, 4);
-  const rest = way.leaves.length - told.length;
+  const rest = approach.leaves.length - told.length;
   return (
     <>
       {told.map((each, i) => (

@@ -33,9 +33,9 @@ export function OfferView() {
   if (error) return <Faults error={error} />;
   if (!offer) return <WorkingOut />;
   const preferred = picked ?? job.accepted?.school ?? offer.school;
-  const way = offer.ways.find(({ school }) => school === preferred) ?? offer.ways[0];
-  if (!way) return null;
-  const agreed = frozen?.ways.find(({ school }) => school === way.school);
+  const approach = offer.ways.find(({ school }) => school === preferred) ?? offer.ways[0];
+  if (!approach) return null;
+  const agreed = frozen?.ways.find(({ school }) => school === approach.school);
   return (
     <Split>
       <Box
@@ -51,28 +51,28 @@ export function OfferView() {
       >
         {job.accepted && <Accepted accepted={job.accepted} />}
         <Head offer={offer} />
-        <OfferTable offer={offer} chosen={way.school} onChoose={setPicked} />
+        <OfferTable offer={offer} chosen={approach.school} onChoose={setPicked} />
         <SaidOnce offer={offer} />
         <TermsPart />
       </Box>
       <SidePanel aria-label="The chosen option" fontSize="14.5px">
-        {agreed && job.accepted?.school === way.school && (
-          <Part title={`${schoolWords[way.school].name}: as agreed`}>
-            <PriceLines way={agreed} currency={offer.currency} testId="agreed-price" />
+        {agreed && job.accepted?.school === approach.school && (
+          <Part title={`${schoolWords[approach.school].name}: as agreed`}>
+            <PriceLines approach={agreed} currency={offer.currency} testId="agreed-price" />
           </Part>
         )}
-        {agreed?.total !== way.total && (
+        {agreed?.total !== approach.total && (
           <Part
-            title={`${schoolWords[way.school].name}: ${agreed ? 'as it stands now' : 'what the price is made of'}`}
+            title={`${schoolWords[approach.school].name}: ${agreed ? 'as it stands now' : 'what the price is made of'}`}
           >
-            <PriceLines way={way} currency={offer.currency} />
+            <PriceLines approach={approach} currency={offer.currency} />
           </Part>
         )}
-        <OptionsPart way={way} currency={offer.currency} />
+        <OptionsPart approach={approach} currency={offer.currency} />
         <Part title="What proves it">
           <ProofList proof={offer.proof} photoAt={(name) => `/api/photos/${encodeURIComponent(name)}`} />
         </Part>
-        <AcceptPart way={way} nothingSeen={offer.nothingSeen} />
+        <AcceptPart approach={approach} nothingSeen={offer.nothingSeen} />
         <LinksPart />
       </SidePanel>
     </Split>

@@ -3,7 +3,7 @@ import { capital } from '../../core/capital.js';
 import { jobHead, lineHead } from '../../core/edits/index.js';
 import type { Job } from '../../core/job/schema.js';
 import { sayWhat } from '../../core/speech/say.js';
-import type { OfferWay } from '../../core/offer/offer.js';
+import type { OfferApproach } from '../../core/offer/offer.js';
 import { Press } from '../controls/controls';
 import { money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
@@ -11,7 +11,7 @@ import { withoutEmpty } from '../controls/without-empty';
 import { Part } from '../reason/part';
 
 /** Watched places that are cheap to cure now, each with its added cost; a choice can be reversed. */
-export function OptionsPart({ way, currency }: { way: OfferWay; currency: string }) {
+export function OptionsPart({ approach, currency }: { approach: OfferApproach; currency: string }) {
   const { job, change } = useJobContext();
   const taken = takenOf(job);
   const cure = (lineId: string, ids: (old: readonly string[]) => string[]) => {
@@ -25,7 +25,7 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
     const rules = { ...head.rules, addCleanout: 'every-job' as const };
     void change.say([{ kind: 'job', set: withoutEmpty({ ...head, rules }) }]);
   };
-  if (way.options.length + taken.length === 0) return null;
+  if (approach.options.length + taken.length === 0) return null;
   return (
     <Part title="While we are here">
       {taken.map(({ line, id, entry }) => (
@@ -44,7 +44,7 @@ export function OptionsPart({ way, currency }: { way: OfferWay; currency: string
           </Press>
         </Row>
       ))}
-      {way.options.map((option) => (
+      {approach.options.map((option) => (
         <Row key={`${option.line} ${option.what}`}>
           <Text>
             {capital(option.what)} <strong>+{money(option.adds, currency)}</strong>

@@ -1,21 +1,21 @@
 import { Flex, Text } from '@chakra-ui/react';
-import type { OfferWay } from '../../core/offer/offer.js';
+import type { OfferApproach } from '../../core/offer/offer.js';
 import { OpenFigure } from '../figure/open-figure';
 import { money } from '../controls/format';
 
 /** The price lines of one option, each opening to its working where there is one, and their sum. */
 export function PriceLines({
-  way,
+  approach,
   currency,
   testId = 'offer-price',
 }: {
-  way: OfferWay;
+  approach: OfferApproach;
   currency: string;
   testId?: string;
 }) {
   return (
     <>
-      {way.priceLines.map((line, i) => (
+      {approach.priceLines.map((line, i) => (
         <Flex key={i} justify="space-between" align="baseline" gap="3" py="0.5">
           {line.working.length > 0 ? (
             <OpenFigure
@@ -41,7 +41,7 @@ export function PriceLines({
         fontSize="18px"
       >
         <Text>Price</Text>
-        <Text data-testid={testId}>{money(way.total, currency, 2)}</Text>
+        <Text data-testid={testId}>{money(approach.total, currency, 2)}</Text>
       </Flex>
     </>
   );

@@ -36,7 +36,7 @@ export function WaysList({ scope, onTake }: { scope: ScopeSoFar; onTake: (school
       borderColor="rule"
     >
       {schools.map((school) => {
-        const way = scope.ways.find((each) => each.school === school);
+        const approach = scope.ways.find((each) => each.school === school);
         return (
           <Way
             key={school}
@@ -52,13 +52,13 @@ export function WaysList({ scope, onTake }: { scope: ScopeSoFar; onTake: (school
                 {schoolWords[school].name}
               </Text>
               <Note size="fine">
-                {way?.feasible
-                  ? `then ${cents(way.carried)} expected over ten years, ${leavesWords(way)}`
+                {approach?.feasible
+                  ? `then ${cents(approach.carried)} expected over ten years, ${leavesWords(approach)}`
                   : schoolWords[school].means}
               </Note>
             </Flex>
             <Text fontFamily="heading" fontWeight={700} fontSize="18px">
-              {way ? (way.feasible ? cents(way.total) : 'not possible') : '…'}
+              {approach ? (approach.feasible ? cents(approach.total) : 'not possible') : '…'}
             </Text>
           </Way>
         );

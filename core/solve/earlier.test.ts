@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { schools } from '../job/vocabulary.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from './ready.js';
-import { prepareLines, wayOf, type WayInput } from './way.js';
+import { prepareLines, solutionOf, type SolveInput } from './solution.js';
 
 // A law: reusing parts of a line prepared under another repair approach, or with another finding to cure, changes no
 // move,
@@ -21,16 +21,16 @@ test('a line readied beside another is the line readied alone', () => {
         const extra = new Map(
           curesMore && found !== undefined ? [[lines[0]?.model.line.id ?? '', [found]]] : [],
         );
-        const beside = prepareLines({ lines, rules, prices, school: one });
-        const input: WayInput = { lines, rules, prices, school: other, extra };
-        const [alone, shared] = [prepareLines(input), prepareLines({ ...input, beside })];
-        taken += shared.filter((line, i) => line.possible.holes === beside[i]?.possible.holes).length;
+        const earlier = prepareLines({ lines, rules, prices, school: one });
+        const input: SolveInput = { lines, rules, prices, school: other, extra };
+        const [alone, shared] = [prepareLines(input), prepareLines({ ...input, earlier })];
+        taken += shared.filter((line, i) => line.possible.holes === earlier[i]?.possible.holes).length;
         shared.forEach(({ problem, baseline }, i) => {
           expect(problem.moves).toEqual(alone[i]?.problem.moves);
           expect(problem.passes).toEqual(alone[i]?.problem.passes);
           expect(baseline).toBe(alone[i]?.baseline);
         });
-        const [mine, theirs] = [wayOf(input, shared), wayOf(input, alone)];
+        const [mine, theirs] = [solutionOf(input, shared), solutionOf(input, alone)];
         expect([mine.scope, mine.carried, mine.priceLines]).toEqual([
           theirs.scope,
           theirs.carried,

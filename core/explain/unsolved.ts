@@ -1,20 +1,20 @@
 import { overlaps } from '../line/intervals.js';
 import { methodBit, methodsInOrder } from '../methods/index.js';
-import { hasWay } from '../solve/cheapest.js';
+import { isSolvable } from '../solve/cheapest.js';
 import type { Restriction } from '../solve/restrictions.js';
-import type { LineWay, Way } from '../solve/way.js';
+import type { LineSolution, Solution } from '../solve/solution.js';
 import type { Warning } from '../warning.js';
 import { refusalOn } from './refusals.js';
 
 /** For every line with no feasible scope: the smallest set of pins that conflict. */
-export function noWayWarnings(way: Way): Warning[] {
-  return way.lines.filter(({ chosen }) => !chosen).flatMap(noWay);
+export function unsolvedWarnings(solution: Solution): Warning[] {
+  return solution.lines.filter(({ chosen }) => !chosen).flatMap(noWay);
 }
 
-function noWay({ line, prepared }: LineWay): Warning[] {
+function noWay({ line, prepared }: LineSolution): Warning[] {
   const id = line.model.line.id;
   const { track } = prepared.possible;
-  const feasible = (pins: readonly Restriction[]) => hasWay(prepared, pins);
+  const feasible = (pins: readonly Restriction[]) => isSolvable(prepared, pins);
   if (feasible([])) {
     const colliding = [...line.restrictions].reduce<readonly Restriction[]>(
       (kept, pin) =>

@@ -8,7 +8,7 @@ import { methodBit, methodsInOrder } from '../methods/index.js';
 import { totalOf, type PriceLine } from '../price/price-line.js';
 import type { Track } from '../track/track.js';
 import { creditOf } from './carried.js';
-import { cheapest, hasWay, type Plan } from './cheapest.js';
+import { cheapest, isSolvable, type Plan } from './cheapest.js';
 import { cleanoutWork, type CleanoutWork } from './cleanout-work.js';
 import { layOut, type Layout } from './layout.js';
 import { prepare, type Prepared } from './prepare.js';
@@ -22,7 +22,7 @@ export interface ScopedLine {
   readonly restrictions: readonly Restriction[];
 }
 
-export interface LineWay {
+export interface LineSolution {
   readonly line: ScopedLine;
   readonly prepared: Prepared;
   /** Undefined where nothing satisfies the rules and pins. */
@@ -40,10 +40,10 @@ export interface LineWay {
 }
 
 /** The cheapest scope of a job under one repair approach. */
-export interface Way {
+export interface Solution {
   readonly school: School;
   readonly feasible: boolean;
-  readonly lines: readonly LineWay[];
+  readonly lines: readonly LineSolution[];
   /** Price lines of the scope; those of new and repaired cleanouts come after them. */
   readonly priceLines: readonly PriceLine[];
   readonly cleanoutLines: readonly PriceLine[];
@@ -52,7 +52,7 @@ export interface Way {
   readonly carried: number;
 }
 
-export interface WayInput {
+export interface SolveInput {
   readonly lines: readonly ScopedLine[];
   readonly rules: Rules;
   readonly prices: Prices;
@@ -63,7 +63,7 @@ export interface WayInput {
    * The same lines prepared before, under another repair approach or other obligations; whatever applies to both is
    * reused.
    */
-  readonly beside?: readonly Prepared[];
+  readonly earlier?: readonly Prepared[];
   /** Further restrictions, by line id. */
   readonly forbid?: ReadonlyMap<string, readonly Restriction[]>;
 }
@@ -71,17 +71,17 @@ export interface WayInput {
 /**
  * Prepares every line for searching under a repair approach: breaks, actions, excavations and expected future costs.
  */
-export function prepareLines(input: WayInput): Prepared[] {
+export function prepareLines(input: SolveInput): Prepared[] {
   return input.lines.map(({ model, condition }, i) => {
-    const { rules, prices, school, extra, beside } = input;
+    const { rules, prices, school, extra, earlier: beside } = input;
     const also = [...(model.line.alsoCure ?? []), ...(extra?.get(model.line.id) ?? [])];
     return prepare({ model, condition, rules, prices, school, extra: also }, beside?.[i]?.possible);
   });
 }
 
 /** Finds the cheapest scope under a repair approach; a line with no feasible scope does not block the others. */
-export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLines(input)): Way {
-  const lines = chosenLines(input, prepared);
+export function solutionOf(input: SolveInput, prepared: readonly Prepared[] = prepareLines(input)): Solution {
+  const lines = solvedLines(input, prepared);
   const all = [
     ...mobilisationLines(mobilised(lines), input.prices),
     ...lines.flatMap(({ chosen }) => chosen?.prices ?? []),
@@ -101,17 +101,17 @@ export function wayOf(input: WayInput, prepared: readonly Prepared[] = prepareLi
   };
 }
 
-function chosenLines(input: WayInput, prepared: readonly Prepared[]): LineWay[] {
+function solvedLines(input: SolveInput, prepared: readonly Prepared[]): LineSolution[] {
   const restrictions = input.lines.map(({ model, restrictions: pins }) => [
     ...pins,
     ...(input.forbid?.get(model.line.id) ?? []),
   ]);
   const together = cheapest(prepared, restrictions);
   // Conflicting pins on one line do not block the others.
-  const open = prepared.map((each, i) => together !== undefined || hasWay(each, restrictions[i] ?? []));
+  const open = prepared.map((each, i) => together !== undefined || isSolvable(each, restrictions[i] ?? []));
   const within = <T>(all: readonly T[]) => all.filter((_, i) => open[i]);
   const plans = [...((together ?? cheapest(within(prepared), within(restrictions)))?.plans ?? [])];
-  return input.lines.map((line, i): LineWay => {
+  return input.lines.map((line, i): LineSolution => {
     const own = prepared[i];
     if (!own) throw new Error('a line was not prepared');
     const plan = open[i] ? plans.shift() : undefined;
@@ -136,11 +136,11 @@ const uncuredFeet = ({ cells }: Track, layout: Layout): number =>
   cells.reduce((sum, cell, i) => sum + (layout.cells[i]?.uncured ? cell.to_ft - cell.from_ft : 0), 0);
 
 /** Feet left uncured although the repair approach says they must be cured. */
-export const uncuredBy = ({ lines }: Pick<Way, 'lines'>): number =>
+export const uncuredBy = ({ lines }: Pick<Solution, 'lines'>): number =>
   lines.reduce((sum, { chosen }) => sum + (chosen?.uncured_ft ?? 0), 0);
 
 /** The methods a job sets up for, with the first line that needs each. */
-function mobilised(lines: readonly LineWay[]): Map<Method, string> {
+function mobilised(lines: readonly LineSolution[]): Map<Method, string> {
   const used = new Map<Method, string>();
   for (const { line, chosen } of lines) {
     for (const method of methodsInOrder()) {
