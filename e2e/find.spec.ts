@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { firmSchema } from '../core/job/firm.js';
+import { firmSchema } from '../core/job/firm-schema.js';
 import { axeFaults } from './support/axe.js';
 import { jobOf } from './support/headless.js';
 import { readPdf, saveBy } from './support/pdf.js';

@@ -1,6 +1,6 @@
 import { createBrowserRouter, Navigate, Outlet } from 'react-router';
 import { jobLayout, jobList, jobViews } from './early';
-import { Gate } from './people/sign-in';
+import { Gate } from './people/gate';
 import { late } from './shell/late';
 import { NotFound } from './shell/not-found';
 import { RouteTrouble } from './shell/trouble';

@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns';
 import DxfParser from 'dxf-parser';
 import fc from 'fast-check';
 import ICAL from 'ical.js';
@@ -16,6 +17,7 @@ import { contextOf, counterOf, editsOf, twinOf } from './log/entries';
 import { hearReel } from './video/reel';
 import { newJob } from './jobs/new-job';
 import { dxfText } from './drawing/dxf';
+import { clockTime, day, dayAndTime, longDay } from './controls/format';
 import { tableText } from './controls/table-file';
 import { barDetail, barsOf } from './drawing/scope-bars';
 import { clockSpan, onRing, ringAt, size } from './picture/lens';
@@ -167,6 +169,21 @@ test('a new job is a valid job file that claims nothing nobody said', () => {
   expect(read.faults).toBeUndefined();
   expect(made.lines[0]?.points[0]).not.toHaveProperty('riser_ft');
   expect(jobView(made).scope.verdict).toEqual(['incomplete']);
+});
+
+// date-fns is the reference; a date without a time is that day here, not midnight in Greenwich.
+test('days and moments are written as they are elsewhere in the country', () => {
+  const moments = fc.date({ min: new Date('1990-01-01'), max: new Date('2090-01-01'), noInvalidDate: true });
+  fc.assert(
+    fc.property(moments, (moment) => {
+      const [at, on] = [moment.toISOString(), moment.toISOString().slice(0, 10)];
+      expect(day(on)).toBe(format(parseISO(on), 'MMMM d'));
+      expect(longDay(on)).toBe(format(parseISO(on), 'MMMM d, yyyy'));
+      expect(dayAndTime(at)).toBe(format(parseISO(at), 'MMM d, yyyy, h:mm a'));
+      expect(clockTime(at)).toBe(format(parseISO(at), 'h:mm a'));
+    }),
+  );
+  expect(day(undefined)).toBe('');
 });
 
 test('nothing typed runs as a command in the program that opens a table or a drawing', () => {

@@ -1,4 +1,5 @@
-import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
+import { rulesInForce } from '../job/rules.js';
+import type { RulesOverride } from '../job/rules-schema.js';
 import type { Line } from '../job/schema.js';
 import { lineModel } from '../line/model.js';
 import { cleanoutRepairs, missingCleanouts } from './cleanouts.js';

@@ -1,4 +1,4 @@
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Point } from '../job/schema.js';
 import type { Interval } from '../line/intervals.js';
 import { boreAt, type LineModel, type PlacedPoint } from '../line/model.js';

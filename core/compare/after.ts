@@ -1,5 +1,5 @@
 import { underFirm, type Firm } from '../job/firm.js';
-import { rulesInForce } from '../job/rules-schema.js';
+import { rulesInForce } from '../job/rules.js';
 import type { Job } from '../job/schema.js';
 import { timelineOf, type Moment } from '../upkeep/timeline.js';
 import { upkeepOf, type Due } from '../upkeep/upkeep.js';

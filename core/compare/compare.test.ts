@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ownScope } from '../test/own-scope.js';
-import { defaultRules } from '../job/rules-schema.js';
+import { defaultRules } from '../job/rules.js';
 import { readJob } from '../files/read.js';
 import type { Entry, Job, Line, Run } from '../job/schema.js';
 import { emptyFirm } from '../job/firm.js';

@@ -2,7 +2,7 @@ import { plain } from '../figure.js';
 import { condition } from '../condition/condition.js';
 import { kindOfJudged, type Judged } from '../condition/judged.js';
 import { measureOf } from '../findings/measure.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Line } from '../job/schema.js';
 import { gradeWords, type Grade } from '../job/vocabulary.js';
 import { overlaps } from '../line/intervals.js';

@@ -1,5 +1,5 @@
 import { condition } from '../condition/condition.js';
-import { rulesInForce, type Rules } from '../job/rules-schema.js';
+import { rulesInForce, type Rules } from '../job/rules.js';
 import type { Job, Line, PlainJob } from '../job/schema.js';
 import type { Method, Grade } from '../job/vocabulary.js';
 import { covers, overlap, overlaps, union, type Interval } from '../line/intervals.js';

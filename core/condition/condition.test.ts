@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { condition } from './condition.js';
 import { segmentPercent } from '../findings/measure.js';
-import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
+import { rulesInForce } from '../job/rules.js';
+import type { RulesOverride } from '../job/rules-schema.js';
 import type { Entry, Line } from '../job/schema.js';
 import { lineModel } from '../line/model.js';
 import { oneLine } from '../test/one-line.js';

@@ -4,7 +4,7 @@ import { gradingInForce } from '../findings/grades.js';
 import { kindOf } from '../findings/kinds.js';
 import { measureOf, type Measured } from '../findings/measure.js';
 import { gradeWords, type FindingRow, type Grading } from '../findings/row.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { FindingEntry } from '../job/schema.js';
 import { overlap, overlaps } from '../line/intervals.js';
 import { boreAt, placeOf, type LineModel, type PlacedEntry } from '../line/model.js';

@@ -3,7 +3,7 @@ import { plain } from '../figure.js';
 import { gradeByBounds } from '../findings/grades.js';
 import { gradeOfSize, type Measured } from '../findings/measure.js';
 import { gradeWords, type FindingRow, type Grade, type Grading } from '../findings/row.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { FindingEntry } from '../job/schema.js';
 import { tolerance } from '../job/units.js';
 import { placeOf, type LineModel, type PlacedEntry } from '../line/model.js';

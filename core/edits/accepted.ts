@@ -1,12 +1,11 @@
 import { sayDay } from '../job/days.js';
-import { z } from 'zod';
-import { acceptanceSchema } from '../job/schema.js';
 import { editKind } from './kind.js';
 
 /** Accepting an offer, or withdrawing the acceptance. */
 export const acceptedEdit = editKind({
   kind: 'accepted',
-  schema: z.strictObject({ kind: z.literal('accepted'), set: acceptanceSchema.nullable() }),
+  schema: ({ z, acceptanceSchema }) =>
+    z.strictObject({ kind: z.literal('accepted'), set: acceptanceSchema.nullable() }),
   read: (job) => job.accepted ?? null,
   write: (job, { set }) => {
     const { accepted: _accepted, ...rest } = job;

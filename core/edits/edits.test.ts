@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { randomJob } from '../test/random-job.js';
-import { applyEdit, editSchema, inverseOf, jobHead, lineHead, runHead, type Edit } from './index.js';
+import { editSchema } from './schema.js';
+import { applyEdit, inverseOf, jobHead, lineHead, runHead, type Edit } from './index.js';
 import type { Entry, Job, PlainJob } from '../job/schema.js';
 import { readJob } from '../files/read.js';
 import { newLineEdits } from './new-line.js';

@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import { entrySchema, idSchema, type Entry } from '../job/schema.js';
+import type { Entry } from '../job/schema.js';
 import { sayEntry } from '../speech/say.js';
 import { changedFields } from './changed-fields.js';
 import { editKind, put, runOf, within } from './kind.js';
@@ -7,13 +6,14 @@ import { editKind, put, runOf, within } from './kind.js';
 /** One entry of the log. */
 export const entryEdit = editKind({
   kind: 'entry',
-  schema: z.strictObject({
-    kind: z.literal('entry'),
-    line: idSchema,
-    run: idSchema,
-    entry: idSchema,
-    set: entrySchema.nullable(),
-  }),
+  schema: ({ z, entrySchema, idSchema }) =>
+    z.strictObject({
+      kind: z.literal('entry'),
+      line: idSchema,
+      run: idSchema,
+      entry: idSchema,
+      set: entrySchema.nullable(),
+    }),
   read: (job, { line, run, entry }) => runOf(job, line, run)?.entries.find(({ id }) => id === entry) ?? null,
   write: (job, { line, run, entry, set }) =>
     within(job, line, (each) => ({

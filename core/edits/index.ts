@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import type { Job } from '../job/schema.js';
 import { acceptedEdit } from './accepted.js';
 import { entryEdit } from './entry.js';
@@ -12,33 +12,24 @@ import { temperatureEdit } from './temperature.js';
 export { jobHead, lineHead, runHead } from './heads.js';
 export type { StoredRow } from './kind.js';
 
-/** An edit of a line, run or entry carries its id twice: in its address and in the value it sets. */
-function isOfWhatItSets({ kind, set, ...address }: AnyEdit): boolean {
-  const own = (address as Record<string, unknown>)[kind];
-  const sets = typeof set === 'object' && set !== null && 'id' in set ? set.id : undefined;
-  return own === undefined || sets === undefined || own === sets;
-}
-
 /**
  * Every kind of edit. To add one, write its file and list it here; schema, store, merge and history follow from it.
  */
-const editKinds = [jobEdit, acceptedEdit, temperatureEdit, lineEdit, pinsEdit, runEdit, entryEdit] as const;
-
-type Schemas<Kinds> = {
-  readonly [K in keyof Kinds]: Kinds[K] extends EditKind<infer Schema> ? Schema : never;
-};
+export const editKinds = [
+  jobEdit,
+  acceptedEdit,
+  temperatureEdit,
+  lineEdit,
+  pinsEdit,
+  runEdit,
+  entryEdit,
+] as const;
 
 /**
  * One change to a job. `set: null` removes; an item that does not exist yet is appended. The same edit is applied
  * optimistically in the browser and permanently in the store.
  */
-export const editSchema = z
-  .discriminatedUnion('kind', editKinds.map(({ schema }) => schema) as unknown as Schemas<typeof editKinds>)
-  .refine(isOfWhatItSets, {
-    path: ['set', 'id'],
-    error: 'is not the id that the edit is of: they must be the same',
-  });
-export type Edit = z.infer<typeof editSchema>;
+export type Edit = z.infer<ReturnType<(typeof editKinds)[number]['schema']>>;
 
 const byKind = new Map<string, EditKind>(editKinds.map((each) => [each.kind, each as unknown as EditKind]));
 function kindOf({ kind }: AnyEdit): EditKind {

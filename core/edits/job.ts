@@ -1,5 +1,3 @@
-import { z } from 'zod';
-import { jobHeadSchema } from '../job/schema.js';
 import { changedFields } from './changed-fields.js';
 import { jobHead } from './heads.js';
 import { editKind } from './kind.js';
@@ -7,7 +5,7 @@ import { editKind } from './kind.js';
 /** The job itself: its title, site, rules, prices and offer. */
 export const jobEdit = editKind({
   kind: 'job',
-  schema: z.strictObject({ kind: z.literal('job'), set: jobHeadSchema }),
+  schema: ({ z, jobHeadSchema }) => z.strictObject({ kind: z.literal('job'), set: jobHeadSchema }),
   read: jobHead,
   write: (job, { set }) => ({
     ...set,

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type * as jobSchemas from '../job/schema.js';
 import type { Job } from '../job/schema.js';
 
 /** The database row that holds an edit's value: the job itself, a line, a run or an entry. */
@@ -14,10 +15,14 @@ export interface AnyEdit {
   readonly set: unknown;
 }
 
+/** What an edit's schema is made of: the schema library and the schemas of the job file. */
+export type SchemaParts = typeof jobSchemas & { readonly z: typeof z };
+
 /** One kind of edit and everything the program does with it. The inverse is `read` from the job before the edit. */
 export interface EditKind<Schema extends z.ZodType<AnyEdit> = z.ZodType<AnyEdit>> {
   readonly kind: z.infer<Schema>['kind'];
-  readonly schema: Schema;
+  /** It is handed its parts, so that a page can apply edits without loading the schemas. */
+  readonly schema: (of: SchemaParts) => Schema;
   /** The target's current value; null where it does not exist. */
   read(job: Job, edit: z.infer<Schema>): z.infer<Schema>['set'];
   /** The job after the edit. An edit of something whose line or run is gone changes nothing. */

@@ -1,6 +1,5 @@
-import { z } from 'zod';
 import { sameJson } from './merge.js';
-import { idSchema, lineHeadSchema, type LineHead } from '../job/schema.js';
+import type { LineHead } from '../job/schema.js';
 import { changedFields, nothingChanged } from './changed-fields.js';
 import { lineHead } from './heads.js';
 import { editKind, lineOf, put } from './kind.js';
@@ -8,7 +7,8 @@ import { editKind, lineOf, put } from './kind.js';
 /** A line without its runs. */
 export const lineEdit = editKind({
   kind: 'line',
-  schema: z.strictObject({ kind: z.literal('line'), line: idSchema, set: lineHeadSchema.nullable() }),
+  schema: ({ z, idSchema, lineHeadSchema }) =>
+    z.strictObject({ kind: z.literal('line'), line: idSchema, set: lineHeadSchema.nullable() }),
   read: (job, { line }) => {
     const known = lineOf(job, line);
     return known ? lineHead(known) : null;

@@ -1,11 +1,11 @@
-import { z } from 'zod';
-import { idSchema, pinsSchema, type Pin } from '../job/schema.js';
+import type { Pin } from '../job/schema.js';
 import { editKind, lineOf, within } from './kind.js';
 
 /** The pins of a line; null where it has none. */
 export const pinsEdit = editKind({
   kind: 'pins',
-  schema: z.strictObject({ kind: z.literal('pins'), line: idSchema, set: pinsSchema.nullable() }),
+  schema: ({ z, idSchema, pinsSchema }) =>
+    z.strictObject({ kind: z.literal('pins'), line: idSchema, set: pinsSchema.nullable() }),
   read: (job, { line }) => lineOf(job, line)?.pins ?? null,
   write: (job, { line, set }) =>
     within(job, line, ({ pins: _old, ...rest }) => (set ? { ...rest, pins: set } : rest)),

@@ -1,5 +1,3 @@
-import { z } from 'zod';
-import { idSchema, runHeadSchema } from '../job/schema.js';
 import { changedFields } from './changed-fields.js';
 import { runHead } from './heads.js';
 import { editKind, lineOf, put, runOf, within } from './kind.js';
@@ -7,12 +5,13 @@ import { editKind, lineOf, put, runOf, within } from './kind.js';
 /** A run without its entries. */
 export const runEdit = editKind({
   kind: 'run',
-  schema: z.strictObject({
-    kind: z.literal('run'),
-    line: idSchema,
-    run: idSchema,
-    set: runHeadSchema.nullable(),
-  }),
+  schema: ({ z, idSchema, runHeadSchema }) =>
+    z.strictObject({
+      kind: z.literal('run'),
+      line: idSchema,
+      run: idSchema,
+      set: runHeadSchema.nullable(),
+    }),
   read: (job, { line, run }) => {
     const known = runOf(job, line, run);
     return known ? runHead(known) : null;

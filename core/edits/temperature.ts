@@ -1,5 +1,3 @@
-import { z } from 'zod';
-import { siteSchema } from '../job/schema.js';
 import { editKind } from './kind.js';
 
 type Set = { readonly temperature_F: number } | null;
@@ -7,10 +5,11 @@ type Set = { readonly temperature_F: number } | null;
 /** Air temperature of the day, °F: a job field edited on its own, since whoever stands at the pipe sets it. */
 export const temperatureEdit = editKind({
   kind: 'temperature',
-  schema: z.strictObject({
-    kind: z.literal('temperature'),
-    set: siteSchema.pick({ temperature_F: true }).required().nullable(),
-  }),
+  schema: ({ z, siteSchema }) =>
+    z.strictObject({
+      kind: z.literal('temperature'),
+      set: siteSchema.pick({ temperature_F: true }).required().nullable(),
+    }),
   read: ({ site }) => (site?.temperature_F === undefined ? null : { temperature_F: site.temperature_F }),
   write(job, { set }) {
     const { site, ...rest } = job;

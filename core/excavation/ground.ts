@@ -1,5 +1,5 @@
 import type { SurfaceKind } from '../catalog/surfaces.js';
-import type { Prices } from '../job/prices-schema.js';
+import type { Prices } from '../job/prices.js';
 import { tolerance } from '../job/units.js';
 import type { OwnerKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';

@@ -1,6 +1,6 @@
 import { tolerance } from '../job/units.js';
 import { plain, type Step } from '../figure.js';
-import type { Prices } from '../job/prices-schema.js';
+import type { Prices } from '../job/prices.js';
 import { drafter, type Draft } from '../price/price-line.js';
 import type { HolePiece } from './hole-costs.js';
 import { cubicFeetPerYard } from './parts.js';

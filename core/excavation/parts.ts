@@ -1,5 +1,5 @@
 import { isPavement, type SurfaceKind } from '../catalog/surfaces.js';
-import type { Prices } from '../job/prices-schema.js';
+import type { Prices } from '../job/prices.js';
 import type { GroundCell, HoleKind } from './ground.js';
 import { earthOfEnd, earthPerFoot, topOut, type Protection } from './section.js';
 

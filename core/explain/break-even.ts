@@ -1,4 +1,4 @@
-import type { Prices } from '../job/prices-schema.js';
+import type { Prices } from '../job/prices.js';
 import type { Method } from '../job/vocabulary.js';
 import type { ReadiedJob } from '../solve/ready.js';
 import { solutionOf } from '../solve/solution.js';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { scopeFileSchema } from './scope-file-schema.js';
-import { firmSchema } from '../job/firm.js';
+import { firmSchema } from '../job/firm-schema.js';
 import { jobSchema } from '../job/schema.js';
 
 /**

@@ -1,4 +1,5 @@
-import { firmSchema, type Firm } from '../job/firm.js';
+import { firmSchema } from '../job/firm-schema.js';
+import type { Firm } from '../job/firm.js';
 import { faultsOf, parseText, ruleFaults, type Fault } from '../job/faults.js';
 
 export type ReadFirm =

@@ -9,5 +9,10 @@ function measure(most: number) {
   ]);
 }
 
-export const percent = measure(100).optional();
-export const inches = measure(600).optional();
+/** What the fields of a finding are made of in the job file. */
+export const fieldTypes = {
+  z,
+  percent: measure(100).optional(),
+  inches: measure(600).optional(),
+};
+export type FieldTypes = typeof fieldTypes;

@@ -1,6 +1,4 @@
-import { z } from 'zod';
 import { idsOf, registryOf } from '../registry.js';
-import { inches, percent } from './fields.js';
 import { findingRow, type Cure, type FindingRow, type Grading, type Sets } from './row.js';
 
 /** Synonyms with the same meaning. */
@@ -19,10 +17,10 @@ export const findingRows = [
     id: 'crack',
     name: 'Crack',
     noun: 'crack',
-    fields: {
+    fields: ({ z }) => ({
       form: z.enum(['hairline', 'along', 'around', 'several']).optional(),
       shifting: z.boolean().optional(),
-    },
+    }),
     formNames: {
       hairline: 'Hairline crack',
       along: 'Crack along the pipe',
@@ -85,7 +83,7 @@ export const findingRows = [
     id: 'broken',
     name: 'Broken pipe',
     noun: 'broken pipe',
-    fields: {},
+    fields: () => ({}),
     spoken: ['broken', 'break', 'broken pipe', 'broken up', 'busted', 'shattered', 'smashed', 'breakage'],
     grading: failed,
   }),
@@ -93,7 +91,7 @@ export const findingRows = [
     id: 'hole',
     name: 'Hole',
     noun: 'hole',
-    fields: {},
+    fields: () => ({}),
     spoken: [
       'hole',
       'missing piece',
@@ -115,7 +113,7 @@ export const findingRows = [
     id: 'bottom-gone',
     name: 'Bottom gone',
     noun: 'bottom gone',
-    fields: {},
+    fields: () => ({}),
     spoken: [
       ...[
         'bottom gone',
@@ -138,7 +136,7 @@ export const findingRows = [
     id: 'collapse',
     name: 'Collapse',
     noun: 'collapse',
-    fields: {},
+    fields: () => ({}),
     spoken: ['collapse', 'collapsed', 'collapsing', 'cave in', 'caved in', 'cave-in', 'crushed'],
     grading: {
       ...failed,
@@ -151,7 +149,7 @@ export const findingRows = [
     id: 'offset',
     name: 'Offset',
     noun: 'offset',
-    fields: { inches },
+    fields: ({ inches }) => ({ inches }),
     spoken: [
       ...['offset', 'step', 'misaligned', 'misalignment', 'displaced', 'displacement', 'joint out of line'],
       ...['offset joint', 'joint offset', 'shifted joint', 'displaced joint', 'misaligned joint'].map(
@@ -174,7 +172,7 @@ export const findingRows = [
     id: 'separation',
     name: 'Joint open',
     noun: 'open joint',
-    fields: { inches },
+    fields: ({ inches }) => ({ inches }),
     spoken: [
       ...[
         'gap',
@@ -205,7 +203,7 @@ export const findingRows = [
     id: 'roots',
     name: 'Roots',
     noun: 'roots',
-    fields: { percent },
+    fields: ({ percent }) => ({ percent }),
     spoken: [
       ...['root', 'roots', 'root intrusion', 'root growth', 'root mass', 'roots growing in', 'tap root'],
       ...['root ball', 'rootball', 'ball of roots'].map((each): [string, Sets, Sets] => [
@@ -226,7 +224,11 @@ export const findingRows = [
     id: 'deposit',
     name: 'Deposit',
     noun: 'deposit',
-    fields: { percent, inches, of: z.enum(['grease', 'wipes', 'sludge', 'scale']).optional() },
+    fields: ({ z, percent, inches }) => ({
+      percent,
+      inches,
+      of: z.enum(['grease', 'wipes', 'sludge', 'scale']).optional(),
+    }),
     spoken: [
       ...['deposit', 'debris', 'buildup', 'build up', 'build-up', 'trash', 'junk'],
       ...['rocks', 'rock', 'gravel', 'stones', 'sand'],
@@ -272,7 +274,10 @@ export const findingRows = [
     id: 'belly',
     name: 'Standing water',
     noun: 'standing water',
-    fields: { inches, cause: z.enum(['sag', 'blockage', 'valve', 'main', 'unknown']).optional() },
+    fields: ({ z, inches }) => ({
+      inches,
+      cause: z.enum(['sag', 'blockage', 'valve', 'main', 'unknown']).optional(),
+    }),
     refersFor: {
       cause: 'main',
       what: 'water stands here because the main is backed up: inspect again when it runs free',
@@ -349,7 +354,7 @@ export const findingRows = [
     id: 'deformation',
     name: 'Out of round',
     noun: 'deformation',
-    fields: { percent },
+    fields: ({ percent }) => ({ percent }),
     spoken: [
       'deformed',
       'deformation',
@@ -375,7 +380,7 @@ export const findingRows = [
     id: 'blister',
     name: 'Blister',
     noun: 'blister',
-    fields: { percent },
+    fields: ({ percent }) => ({ percent }),
     spoken: [
       'blister',
       'blisters',
@@ -398,7 +403,7 @@ export const findingRows = [
     id: 'intrusion',
     name: 'Something sticks in',
     noun: 'intrusion',
-    fields: { percent },
+    fields: ({ percent }) => ({ percent }),
     spoken: [
       ...[
         'intrusion',
@@ -427,7 +432,7 @@ export const findingRows = [
     id: 'utility-through',
     name: 'Utility through the pipe',
     noun: 'utility through the pipe',
-    fields: {},
+    fields: () => ({}),
     spoken: [
       ...[
         'utility-through',
@@ -464,7 +469,7 @@ export const findingRows = [
     id: 'lip',
     name: 'Lip',
     noun: 'lip',
-    fields: { inches },
+    fields: ({ inches }) => ({ inches }),
     spoken: ['lip', 'ledge', 'ridge'],
     grading: { measure: 'inches', bounds: [0.25, 1], cures: ['spot'], stopsLinerAt: 1, stopsAt: true },
   }),
@@ -472,7 +477,7 @@ export const findingRows = [
     id: 'worn-bottom',
     name: 'Worn bottom',
     noun: 'worn bottom',
-    fields: {},
+    fields: () => ({}),
     spoken: [
       ...[
         'worn bottom',
@@ -499,7 +504,7 @@ export const findingRows = [
     id: 'infiltration',
     name: 'Water coming in',
     noun: 'water coming in',
-    fields: { form: z.enum(['weeping', 'running']).optional() },
+    fields: ({ z }) => ({ form: z.enum(['weeping', 'running']).optional() }),
     formNames: { weeping: 'Water weeping in', running: 'Water running in' },
     spoken: [
       ...[
@@ -533,7 +538,7 @@ export const findingRows = [
     id: 'main-backed-up',
     name: 'Main backed up',
     noun: 'backed-up main',
-    fields: {},
+    fields: () => ({}),
     spoken: [
       ...[
         'main backed up',

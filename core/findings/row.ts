@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import type { FieldTypes } from './fields.js';
 
 export type Grade = 0 | 1 | 2 | 3 | 4;
 /** Grade names shown on screens. */
@@ -40,7 +41,7 @@ export interface Grading {
 
 /**
  * Everything the program knows about one kind of finding. `Fields` are its fields in the job file beyond the common
- * ones.
+ * ones; a row is handed what they are made of, so that a page can name findings without loading the file's schema.
  */
 export interface FindingRow<Id extends string = string, Fields extends z.ZodRawShape = z.ZodRawShape> {
   readonly id: Id;
@@ -48,7 +49,7 @@ export interface FindingRow<Id extends string = string, Fields extends z.ZodRawS
   readonly name: string;
   /** What a higher measure means, for a sentence. */
   readonly noun: string;
-  readonly fields: Fields;
+  readonly fields: (of: FieldTypes) => Fields;
   /** Names of its forms, for headings. */
   readonly formNames?: Readonly<Record<string, string>>;
   /**

@@ -1,6 +1,6 @@
 import { tolerance } from '../job/units.js';
 import { plain, type Figure } from '../figure.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
 import { manning, roughness, selfCleansing_ft_s } from './flow.js';

@@ -2,7 +2,7 @@ import { LinkProperty, Project, Workspace } from 'epanet-js';
 import { depthFor, manning, roughness, slopeBetween } from './flow.js';
 import { oneLine } from '../test/one-line.js';
 import { lineModel } from '../line/model.js';
-import { rulesInForce } from '../job/rules-schema.js';
+import { rulesInForce } from '../job/rules.js';
 import { fallsOf } from './fall.js';
 import { leastSlope } from './least-slope.js';
 

@@ -1,4 +1,4 @@
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 
 /**
  * Least slope for a bore (in), ft per ft, by model-code family (from memory): A ¼ in/ft to 2½ in, ⅛ for 3 to 6,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fieldTypes } from '../findings/fields.js';
 import { findingRows } from '../findings/kinds.js';
 import type { FindingRow } from '../findings/row.js';
 import {
@@ -144,7 +145,7 @@ type FindingSchemas<Rows> = {
     : never;
 };
 const findingSchemas = findingRows.map(({ id, fields }) =>
-  z.strictObject({ ...findingFields, finding: z.literal(id), ...fields }),
+  z.strictObject({ ...findingFields, finding: z.literal(id), ...fields(fieldTypes) }),
 ) as unknown as FindingSchemas<typeof findingRows>;
 export const findingEntrySchema = z.discriminatedUnion('finding', findingSchemas);
 

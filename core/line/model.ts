@@ -1,5 +1,6 @@
 import { pastEnd_ft, tolerance } from '../job/units.js';
-import { rulesInForce, type RulesOverride } from '../job/rules-schema.js';
+import { rulesInForce } from '../job/rules.js';
+import type { RulesOverride } from '../job/rules-schema.js';
 import { sayPoint } from '../job/point-words.js';
 import type { Entry, FindingEntry, Line, Point, Run } from '../job/schema.js';
 import type { OwnerKind, SurfaceKind } from '../job/vocabulary.js';

@@ -1,4 +1,4 @@
-import { rulesInForce } from '../job/rules-schema.js';
+import { rulesInForce } from '../job/rules.js';
 import type { Line } from '../job/schema.js';
 import type { RulesOverride } from '../job/rules-schema.js';
 import type { Survey } from '../survey/survey.js';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { rulesInForce } from '../job/rules-schema.js';
+import { rulesInForce } from '../job/rules.js';
 import { linerOrder } from './liner.js';
 import {
   forStiffness,

@@ -1,5 +1,5 @@
 import { plain, type Figure } from '../figure.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 
 /** Working time must be at least this multiple of the wet-out and insertion time. House rule. */
 export const leastWorkingRatio = 1.3;

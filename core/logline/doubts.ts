@@ -1,6 +1,6 @@
 import { plain } from '../figure.js';
 import { sayPointKind } from '../job/point-words.js';
-import { defaultRules } from '../job/rules-schema.js';
+import { defaultRules } from '../job/rules.js';
 import { pastEnd_ft } from '../job/units.js';
 import type { EntryDraft, Known, LogContext } from './context.js';
 

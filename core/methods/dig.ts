@@ -2,7 +2,7 @@ import { isSag, type Judged } from '../condition/judged.js';
 import { plain } from '../figure.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import { leastSlope } from '../grade/least-slope.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import type { ActionMethod } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';

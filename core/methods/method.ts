@@ -1,7 +1,7 @@
 import type { Hole } from '../excavation/hole.js';
 import type { HoleCosts } from '../excavation/hole-costs.js';
 import type { Cure } from '../findings/row.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Material, Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import type { LinerOrder } from '../liner/liner.js';

@@ -1,8 +1,8 @@
 import { schoolWords } from '../job/school-words.js';
 import type { Day } from '../job/days.js';
 import { underFirm, type Firm } from '../job/firm.js';
-import { pricesInForce } from '../job/prices-schema.js';
-import { rulesInForce } from '../job/rules-schema.js';
+import { pricesInForce } from '../job/prices.js';
+import { rulesInForce } from '../job/rules.js';
 import type { Acceptance, Job, PlainJob } from '../job/schema.js';
 import { roundCents, sumCents } from '../job/units.js';
 import type { School } from '../job/vocabulary.js';

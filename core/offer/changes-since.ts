@@ -1,6 +1,6 @@
 import { sameJson } from '../edits/merge.js';
-import { pricesInForce } from '../job/prices-schema.js';
-import { rulesInForce } from '../job/rules-schema.js';
+import { pricesInForce } from '../job/prices.js';
+import { rulesInForce } from '../job/rules.js';
 import type { Entry, PlainJob } from '../job/schema.js';
 import { sayWhat } from '../speech/say.js';
 import { frameOf } from '../survey/survey.js';

@@ -1,4 +1,4 @@
-import type { Prices } from '../job/prices-schema.js';
+import type { Prices } from '../job/prices.js';
 import type { Point } from '../job/schema.js';
 import type { FittingKind } from '../job/vocabulary.js';
 

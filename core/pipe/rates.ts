@@ -1,5 +1,5 @@
-import { rateForBore, type Prices } from '../job/prices-schema.js';
-import type { Rules } from '../job/rules-schema.js';
+import { rateForBore, type Prices } from '../job/prices.js';
+import type { Rules } from '../job/rules.js';
 
 /** The house's rules and rates. */
 export interface House {

@@ -1,6 +1,6 @@
 import { materialRegistry } from '../catalog/materials.js';
 import type { Hole } from '../excavation/hole.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Material } from '../job/vocabulary.js';
 import { closingPipe_ft } from '../methods/entry.js';
 import { workOf } from '../methods/index.js';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { pricesInForce } from '../job/prices-schema.js';
+import { pricesInForce } from '../job/prices.js';
 import { readJob } from '../files/read.js';
 import type { Job } from '../job/schema.js';
 import { methods } from '../job/vocabulary.js';

@@ -9,7 +9,7 @@ import { firstStep, isKnown, supposing, type FirstStep } from '../explain/unseen
 import { verdictOf, type Verdict } from '../explain/verdict.js';
 import { lineWarnings, planWarnings } from '../explain/warnings.js';
 import type { Capacity } from '../grade/capacity.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import { sumCents, tolerance } from '../job/units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';

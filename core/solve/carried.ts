@@ -1,5 +1,5 @@
 import { isCleaned, isCurable, isSag, type Judged } from '../condition/judged.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import { roundCents, tolerance } from '../job/units.js';
 import type { School } from '../job/vocabulary.js';
 import { overlap } from '../line/intervals.js';

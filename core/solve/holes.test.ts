@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Prices } from '../job/prices-schema.js';
+import type { Prices } from '../job/prices.js';
 import { randomJob } from '../test/random-job.js';
 import { linerCellRefusal } from '../methods/liner.js';
 import { eachCandidate } from '../methods/candidates.js';

@@ -8,7 +8,7 @@ import {
   sayJudged,
   type Judged,
 } from '../condition/judged.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import { tolerance } from '../job/units.js';
 import { schoolWords } from '../job/school-words.js';
 import type { School } from '../job/vocabulary.js';

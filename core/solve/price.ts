@@ -2,7 +2,7 @@ import { overlaps } from '../line/intervals.js';
 import { holeLetter, type Hole } from '../excavation/hole.js';
 import { excavationDrafts } from '../excavation/hole-drafts.js';
 import { sayPoint } from '../job/point-words.js';
-import type { Prices } from '../job/prices-schema.js';
+import type { Prices } from '../job/prices.js';
 import type { Method } from '../job/vocabulary.js';
 import { cleaningDrafts } from '../methods/clean.js';
 import { closingPipe_ft } from '../methods/entry.js';

@@ -1,6 +1,6 @@
 import { condition } from '../condition/condition.js';
-import { pricesInForce, type Prices } from '../job/prices-schema.js';
-import { rulesInForce, type Rules } from '../job/rules-schema.js';
+import { pricesInForce, type Prices } from '../job/prices.js';
+import { rulesInForce, type Rules } from '../job/rules.js';
 import type { Job } from '../job/schema.js';
 import { lineModel } from '../line/model.js';
 import { restrictionsOf } from './restrictions.js';

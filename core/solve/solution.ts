@@ -1,6 +1,6 @@
 import type { Condition } from '../condition/condition.js';
-import type { Prices } from '../job/prices-schema.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Prices } from '../job/prices.js';
+import type { Rules } from '../job/rules.js';
 import { roundCents } from '../job/units.js';
 import type { Method, School } from '../job/vocabulary.js';
 import type { LineModel } from '../line/model.js';

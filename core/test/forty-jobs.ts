@@ -1,4 +1,4 @@
-import { defaultPrices as p } from '../job/prices-schema.js';
+import { defaultPrices as p } from '../job/prices.js';
 import type { Job, Line } from '../job/schema.js';
 import type { Method, SurfaceKind } from '../job/vocabulary.js';
 import type { Protection } from '../excavation/section.js';

@@ -2,7 +2,7 @@ import type { Condition } from '../condition/condition.js';
 import { isCurable } from '../condition/judged.js';
 import { pitHalf_ft } from '../excavation/hole-costs.js';
 import { mayReach, engineerOver_ft, protectFrom_ft, workDepth_ft } from '../excavation/section.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Point } from '../job/schema.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import type { Interval } from '../line/intervals.js';

@@ -1,5 +1,5 @@
 import type { Judged } from '../condition/judged.js';
-import { rateForBore } from '../job/prices-schema.js';
+import { rateForBore } from '../job/prices.js';
 import { sameStation_ft } from '../job/units.js';
 import type { PlacedPoint } from '../line/model.js';
 import { num, over, runningSums } from '../search/columns.js';

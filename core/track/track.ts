@@ -1,7 +1,7 @@
 import type { Condition } from '../condition/condition.js';
 import type { Judged } from '../condition/judged.js';
 import type { Ground, GroundCell } from '../excavation/ground.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Method, School } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import type { LineModel, PlacedPoint } from '../line/model.js';

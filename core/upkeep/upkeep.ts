@@ -1,7 +1,7 @@
 import { addMonths, latest, sayDay, type Day } from '../job/days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import type { Job, Line } from '../job/schema.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import { condition } from '../condition/condition.js';
 import { lineModel } from '../line/model.js';
 import type { Judged } from '../condition/judged.js';

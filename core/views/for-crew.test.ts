@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { defaultPrices } from '../job/prices-schema.js';
+import { defaultPrices } from '../job/prices.js';
 import { emptyFirm, type Firm } from '../job/firm.js';
 import type { Job } from '../job/schema.js';
 import { randomJob } from '../test/random-job.js';

@@ -4,7 +4,7 @@ import { condition } from '../condition/condition.js';
 import type { Judged } from '../condition/judged.js';
 import type { Figure } from '../figure.js';
 import { fallsOf, type Fall } from '../grade/fall.js';
-import type { Rules } from '../job/rules-schema.js';
+import type { Rules } from '../job/rules.js';
 import type { Entry, Pin, Run } from '../job/schema.js';
 import type { FindingKind, Grade, Method, OwnerKind, PointKind, SurfaceKind } from '../job/vocabulary.js';
 import type { GroundPlace } from '../line/course.js';

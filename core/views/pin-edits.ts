@@ -1,6 +1,6 @@
 import { tolerance } from '../job/units.js';
 import { freeId } from '../job/free-id.js';
-import { defaultRules } from '../job/rules-schema.js';
+import { defaultRules } from '../job/rules.js';
 import type { Pin } from '../job/schema.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlap, type Interval } from '../line/intervals.js';

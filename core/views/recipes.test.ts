@@ -27,7 +27,7 @@ const etched: FindingRow = {
   id: 'etched',
   name: 'Etched wall',
   noun: 'etching',
-  fields: {},
+  fields: () => ({}),
   spoken: ['etched'],
   grading: { measure: 'percent', bounds: [10, 20, 40], cures: ['liner'], structural: true, stopsLinerAt: 1 },
 };

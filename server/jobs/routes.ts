@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import { Hono, type Context } from 'hono';
 import { z } from 'zod';
 import { viewForCrew } from '../../core/views/for-crew.js';
-import { editSchema } from '../../core/edits/index.js';
+import { editSchema } from '../../core/edits/schema.js';
 import type { Parts } from '../app.js';
 import { asJson, body, query } from '../body.js';
 import { follow } from '../events.js';

@@ -1,38 +1,22 @@
-import {
-  useInfiniteQuery,
-  useMutation,
-  useQuery,
-  useQueryClient,
-  type QueryClient,
-} from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useState } from 'react';
-import { applyEdit, sayAlone, sayChange, type Edit } from '../../core/edits/index.js';
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { Job } from '../../core/job/schema.js';
-import { undoState } from '../../core/edits/undo.js';
-import type { JobRow } from '../../server/jobs/digests.js';
 import type { DeletedJob } from '../../server/jobs/deletion.js';
-import type { JobChange, StoredJob } from '../../server/jobs/store.js';
-import { api, asError, bodyOf, deviceName, senderOf } from './client';
-import {
-  editsWaiting,
-  flushAll,
-  forget,
-  lastWaiting,
-  madeHere,
-  onTheirWay,
-  send,
-  sendNewJob,
-  settled,
-  useOutbox,
-  useOutboxRead,
-  waitingOf,
-} from './outbox';
-import { useStream } from './stream';
-import { otherTabs } from './tab';
+import type { JobRow } from '../../server/jobs/digests.js';
+import type { StoredJob } from '../../server/jobs/store.js';
+import { api, bodyOf } from './client';
+import { sendNewJob } from './outbox';
 
 const listKey = ['jobs'] as const;
-const jobKey = (id: string) => ['jobs', id] as const;
-const historyKey = (id: string) => ['jobs', id, 'history'] as const;
+export const jobKey = (id: string) => ['jobs', id] as const;
+export const historyKey = (id: string) => ['jobs', id, 'history'] as const;
+
+/** A job the server does not have yet. */
+export const newJobOf = (id: string, job: Job): StoredJob => ({
+  id,
+  version: 0,
+  changedAt: new Date().toISOString(),
+  job,
+});
 
 /** How often the list is fetched again while some rows are being computed: rarely when there are many, ms. */
 const askAgain_ms = (pending: number) => (pending === 0 ? false : pending > 100 ? 15_000 : 1200);
@@ -47,71 +31,6 @@ export const useJobs = () =>
     refetchInterval: ({ state }) => askAgain_ms(state.data?.filter(({ fresh }) => !fresh).length ?? 0),
   });
 
-/**
- * The current job, with edits waiting here applied: from the server, or as last seen here where the server is away.
- * Throws where neither is available.
- */
-export async function currentJob(client: QueryClient, id: string): Promise<Job> {
-  await settled();
-  // Read before the job is fetched: applying edits that a job already has changes nothing.
-  const waiting = waitingOf(id);
-  const stored = await client.query(jobQuery(id)).catch((error: unknown) => {
-    const kept = client.getQueryData<StoredJob>(jobKey(id));
-    if (kept) return kept;
-    throw asError(error);
-  });
-  return withWaiting(stored.job, waiting);
-}
-
-/** A job with the edits waiting here applied. */
-export const withWaiting = (job: Job, edits: readonly Edit[]): Job =>
-  edits.reduce<Job>((each, edit) => applyEdit(each, edit), job);
-
-const fetchJob = async (id: string) =>
-  bodyOf<StoredJob>(await api.jobs[':id'].$get({ param: { id: encodeURIComponent(id) } }));
-
-/** A job the server does not have yet. */
-const newJobOf = (id: string, job: Job): StoredJob => ({
-  id,
-  version: 0,
-  changedAt: new Date().toISOString(),
-  job,
-});
-
-/** Fetches a job. */
-export const jobQuery = (id: string) => ({
-  queryKey: jobKey(id),
-  queryFn: async ({ client }: { client: QueryClient }) => {
-    const known = () => client.getQueryData<StoredJob>(jobKey(id));
-    const before = known();
-    const fetched = await fetchJob(id).catch((error: unknown) => {
-      // A job made here exists before the server has it.
-      const made = madeHere(id);
-      if (made) return newJobOf(id, made);
-      throw asError(error);
-    });
-    const now = known();
-    // An edit accepted while this was under way made a newer version than the one requested.
-    return now && now !== before && now.version > fetched.version ? now : fetched;
-  },
-  // A cached job is shown at once but always refetched: it may be from the moment before the last
-  // edit was accepted, and the server may have announced its version before the browser's storage was read.
-  staleTime: 0,
-});
-
-/** A job as the server has it, and with the edits waiting here applied. */
-export function useJob(id: string) {
-  const query = useQuery(jobQuery(id));
-  const outbox = useOutbox();
-  const isRead = useOutboxRead();
-  const stored = query.data;
-  const job = useMemo(
-    () => (stored && isRead ? withWaiting(stored.job, editsWaiting(outbox, id)) : undefined),
-    [stored, outbox, isRead, id],
-  );
-  return { stored, job, error: query.error };
-}
-
 /** The server accepted something: the page shows it at once; a version older than the known one is ignored. */
 export function takeStored(client: QueryClient, stored: StoredJob): void {
   client.setQueryData<StoredJob>(jobKey(stored.id), (old) =>
@@ -119,31 +38,6 @@ export function takeStored(client: QueryClient, stored: StoredJob): void {
   );
   void client.invalidateQueries({ queryKey: historyKey(stored.id) });
   if (stored.version === 1) void client.invalidateQueries({ queryKey: listKey, exact: true });
-}
-
-/** Follows other people's changes to a job while the page is open; tells whether the server can be reached. */
-export function useFollow(id: string, known: number | undefined): { live: boolean } {
-  const client = useQueryClient();
-  const [heard, setHeard] = useState({ id, version: 0 });
-  const onVersion = useCallback(
-    (version: number) => {
-      setHeard({ id, version });
-    },
-    [id],
-  );
-  const onLive = useCallback(() => {
-    // Newer, or older than the known one: the data may have been restored from a backup in the meantime.
-    void client.invalidateQueries({ queryKey: jobKey(id) });
-    void flushAll();
-  }, [client, id]);
-  const live = useStream(id, { onVersion, onLive });
-  // Compared whenever either changes: a version may be announced before the job has loaded, or while an older one
-  // loads.
-  useEffect(() => {
-    if (known !== undefined && heard.id === id && known < heard.version)
-      void client.invalidateQueries({ queryKey: jobKey(id) });
-  }, [client, id, known, heard]);
-  return { live };
 }
 
 /** Makes a job, with or without the server; returns its id. */
@@ -191,126 +85,3 @@ export function useDeleting() {
     }),
   };
 }
-
-/** One accepted edit, as the history keeps it. */
-export interface HistoryChange extends Omit<JobChange, 'at'> {
-  readonly at: string;
-}
-
-/** A page of the history, newest first; `before` is the cursor of the next page, null at the first edit. */
-interface Page {
-  readonly changes: readonly HistoryChange[];
-  readonly before: number | null;
-}
-
-const historyPage = async (id: string, before?: number) =>
-  bodyOf<Page>(
-    await api.jobs[':id'].history.$get({
-      param: { id: encodeURIComponent(id) },
-      query: before === undefined ? {} : { before: String(before) },
-    }),
-  );
-
-/** Every accepted edit of a job, newest first, page by page back to the first. */
-export const useHistory = (id: string) =>
-  useInfiniteQuery({
-    queryKey: historyKey(id),
-    queryFn: ({ pageParam }) => historyPage(id, pageParam),
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: ({ before }) => before ?? undefined,
-  });
-
-export interface Change {
-  /** A refusal that nothing on the page has shown yet. */
-  readonly error: Error | undefined;
-  readonly reset: () => void;
-  /** Applies edits at once and sends them; a refusal is thrown, and kept as `error` unless the caller shows it. */
-  readonly edit: (
-    edits: Edit[],
-    options?: { readonly ownErrors?: boolean; readonly undoes?: string; readonly base?: number },
-  ) => Promise<void>;
-  /** The same for callers that cannot show a refusal: it is kept as `error`, and never thrown. */
-  readonly say: (edits: Edit[]) => Promise<void>;
-  /** Undoes this browser's last set, or redoes it, and tells what; false when there is none. */
-  readonly undo: () => Promise<boolean>;
-  readonly redo: () => Promise<boolean>;
-}
-
-/** Changes a job: shown at once, called saved only when the server has it on disk. */
-export function useEdit(id: string, tell: (words: string) => void): Change {
-  const client = useQueryClient();
-  const [error, setError] = useState<Error>();
-  return useMemo(() => {
-    const version = () => client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
-    const edit: Change['edit'] = async (edits, { ownErrors = false, undoes, base } = {}) => {
-      try {
-        await send(id, edits, base ?? version(), undoes);
-      } catch (failed) {
-        const said = asError(failed);
-        if (!ownErrors) setError(said);
-        throw said;
-      }
-    };
-    return {
-      error,
-      reset: () => {
-        setError(undefined);
-      },
-      edit,
-      say: (edits) => edit(edits).catch(() => undefined),
-      undo: () => takeBack(id, 'undo', edit, tell).catch(() => false),
-      redo: () => takeBack(id, 'redo', edit, tell).catch(() => false),
-    };
-  }, [client, id, error, tell]);
-}
-
-/** Undoes this browser's newest set, or redoes the one undone last; returns which. False when there is none. */
-async function takeBack(
-  id: string,
-  which: 'undo' | 'redo',
-  edit: Change['edit'],
-  tell: (words: string) => void,
-): Promise<boolean> {
-  // A set being sent is the newest one: its outcome is needed first.
-  await onTheirWay(id);
-  const unsent = which === 'undo' ? lastWaiting(id) : undefined;
-  if (unsent) {
-    forget(unsent.key);
-    tell(`Taken back: ${sayAll(unsent.edits.map(sayAlone))}`);
-    return true;
-  }
-  const own = await ownChanges(id);
-  const sets = [...new Map([...own].reverse().map((each) => [each.sent, each])).values()];
-  const target = undoState(sets)[which];
-  const taken = own.filter(({ sent }) => sent === target);
-  const [newest] = taken;
-  if (target === undefined || !newest) {
-    tell(which === 'undo' ? 'You have nothing to undo.' : 'There is nothing to redo.');
-    return false;
-  }
-  await edit(
-    taken.map(({ inverse }) => inverse),
-    { undoes: target, base: newest.version },
-  );
-  tell(
-    which === 'undo'
-      ? `Taken back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(done, inverse)))}`
-      : `Brought back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(inverse, done)))}`,
-  );
-  return true;
-}
-
-/** The newest changes of a job from this browser; those of another open tab are not included. */
-async function ownChanges(id: string): Promise<HistoryChange[]> {
-  const { changes } = await historyPage(id);
-  const others = await otherTabs();
-  const isOwn = (device: string) => {
-    const { browser, tab } = senderOf(device);
-    return browser === deviceName() && (tab === undefined || !others.has(tab));
-  };
-  return changes.filter(({ device, sent }) => isOwn(device) && !sent.startsWith('add '));
-}
-
-/** A short description of a set of edits. */
-const sayAll = ([first = '', ...others]: readonly string[]): string =>
-  others.length > 0 ? `${first}, and ${others.length} more` : first;

@@ -93,18 +93,19 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
     // One at a time: Jest's loader cannot link a module twice concurrently.
     const query = await import('@tanstack/react-query');
     const jobs = await import('./jobs');
+    const job = await import('./job');
     const outbox = await import('./outbox');
-    return { jobs, outbox, query };
+    return { jobs, job, outbox, query };
   });
-  const { jobs, outbox, query } = parts;
+  const { jobs, job, outbox, query } = parts;
   const client: QueryClient = new query.QueryClient({
     defaultOptions: { queries: { networkMode: 'always', retry: false, gcTime: Infinity } },
   });
-  const { queryKey } = jobs.jobQuery(id);
+  const { queryKey } = job.jobQuery(id);
   const stored = () => client.getQueryData<StoredJob>(queryKey);
   const shown = (): Job | undefined => {
     const kept = stored();
-    return kept && outbox.isOutboxRead() ? jobs.withWaiting(kept.job, outbox.waitingOf(id)) : undefined;
+    return kept && outbox.isOutboxRead() ? job.withWaiting(kept.job, outbox.waitingOf(id)) : undefined;
   };
   /** What was once on the page stays there, at that value or at one typed later. */
   const look = () => {
@@ -130,7 +131,7 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
   });
   await read;
   client.getQueryCache().subscribe(look);
-  const fetch = () => running.run(page, () => client.query(jobs.jobQuery(id)).catch(() => undefined));
+  const fetch = () => running.run(page, () => client.query(job.jobQuery(id)).catch(() => undefined));
   return {
     look,
     fetch,

@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import type { Run } from '../../core/job/schema.js';
 
 /** Creating a formatter takes milliseconds; only a few are needed. */
@@ -21,11 +20,31 @@ export const feet = (value: number, digits = 1): string => {
   return text === '-0.0' ? '0.0' : text.replace('-', '−');
 };
 
-export const day = (iso: string | undefined): string => (iso ? format(parseISO(iso), 'MMMM d') : '');
-export const longDay = (iso: string): string => format(parseISO(iso), 'MMMM d, yyyy');
-export const dayAndTime = (iso: string): string => format(parseISO(iso), 'MMM d, yyyy, h:mm a');
+const time = { hour: 'numeric', minute: '2-digit' } as const;
+const dayFormat = new Intl.DateTimeFormat('en-US', { month: 'long', day: 'numeric' });
+const longDayFormat = new Intl.DateTimeFormat('en-US', { month: 'long', day: 'numeric', year: 'numeric' });
+const clockFormat = new Intl.DateTimeFormat('en-US', time);
+const momentFormat = new Intl.DateTimeFormat('en-US', {
+  month: 'short',
+  day: 'numeric',
+  year: 'numeric',
+  ...time,
+});
 
-export const clockTime = (iso: string): string => format(parseISO(iso), 'h:mm a');
+/** A date or a moment, of the job file or in ms, in local time; with plain spaces in every browser. */
+function written(format: Intl.DateTimeFormat, at: string | number): string {
+  const isDate = typeof at === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(at);
+  return format.format(new Date(isDate ? `${at}T00:00` : at)).replaceAll('\u202f', ' ');
+}
+
+/** `March 4`. */
+export const day = (iso: string | undefined): string => (iso ? written(dayFormat, iso) : '');
+/** `March 4, 2026`. */
+export const longDay = (iso: string): string => written(longDayFormat, iso);
+/** `Mar 4, 2026, 3:05 PM`. */
+export const dayAndTime = (iso: string): string => written(momentFormat, iso);
+/** `3:05 PM`. */
+export const clockTime = (at: string | number): string => written(clockFormat, at);
 
 export const videoTime = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;

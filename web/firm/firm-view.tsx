@@ -1,8 +1,8 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, type ReactNode } from 'react';
 import { defaultPlanRules } from '../../core/job/plan-schema.js';
-import { defaultPrices } from '../../core/job/prices-schema.js';
-import { defaultRules } from '../../core/job/rules-schema.js';
+import { defaultPrices } from '../../core/job/prices.js';
+import { defaultRules } from '../../core/job/rules.js';
 import type { Firm } from '../../core/job/firm.js';
 import { useFirm } from '../api/firm';
 import { useMe } from '../api/me';

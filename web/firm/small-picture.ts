@@ -1,4 +1,5 @@
-import { logoSize_px, mostLogo_chars } from '../../core/job/firm.js';
+import { mostLogo_chars } from '../../core/job/firm-schema.js';
+import { logoSize_px } from '../../core/job/firm.js';
 import { asJpeg } from '../controls/as-jpeg';
 
 /**

@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { deviceName, senderOf } from '../api/client';
-import { useHistory, type Change, type HistoryChange } from '../api/jobs';
+import { useHistory, type Change, type HistoryChange } from '../api/job';
 import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';

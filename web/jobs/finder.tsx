@@ -1,11 +1,11 @@
-import { methodName } from '../../core/methods/index.js';
 import { Box, Flex } from '@chakra-ui/react';
-import { methods, type Method } from '../../core/job/vocabulary.js';
-import { Choice, Field, Label, Press } from '../controls/controls';
+import { Field, Label, Press } from '../controls/controls';
+import { late } from '../shell/late';
 import { holdings, type Holding, type Sought } from './find';
 
 const held = Object.keys(holdings) as Holding[];
-const sought = methods.filter((method) => method !== 'leave');
+// The methods’ names are loaded with the methods themselves, after the list.
+const MethodFilter = late('method filter', async () => (await import('./method-filter')).MethodFilter);
 
 /** Filters of the list: words, what is missing or due, a method. */
 export function Finder({ value, onChange }: { value: Sought; onChange: (value: Sought) => void }) {
@@ -23,22 +23,13 @@ export function Finder({ value, onChange }: { value: Sought; onChange: (value: S
             }}
           />
         </Box>
-        <Box width="180px">
-          <Label htmlFor="find-method">Method</Label>
-          <Choice
-            id="find-method"
-            value={value.method ?? ''}
-            onChange={(event) => {
-              onChange({ ...value, method: (event.target.value || undefined) as Method | undefined });
+        <Box width="180px" minHeight="68px">
+          <MethodFilter
+            value={value.method}
+            onChange={(method) => {
+              onChange({ ...value, method });
             }}
-          >
-            <option value="">any</option>
-            {sought.map((method) => (
-              <option key={method} value={method}>
-                {methodName(method)}
-              </option>
-            ))}
-          </Choice>
+          />
         </Box>
       </Flex>
       <Flex gap="2" wrap="wrap" mt="3" role="group" aria-label="Only jobs that are">

@@ -14,10 +14,13 @@ import { DeletedJobs, JustDeleted } from './deleted-jobs';
 import { findJobs, type Sought } from './find';
 import { Finder } from './finder';
 import { JobRow } from './job-row';
-import { NewJobForm } from './new-job-form';
 import { NewJobs } from './new-jobs';
 import { useDeletion, useExport, useImport } from './use-job-list';
 import { Note, Title } from '../controls/text';
+import { late } from '../shell/late';
+
+// Loaded when it is first opened.
+const NewJobForm = late('new job', async () => (await import('./new-job-form')).NewJobForm);
 
 /** Rows rendered at first, and with each press for more: thousands at once would block the page. */
 const rowsAtOnce = 30;

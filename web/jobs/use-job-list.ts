@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { useCallback, useState, useEffect } from 'react';
 import { underFirm } from '../../core/job/firm.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 import { asError, Refused } from '../api/client';
 import { useFirm } from '../api/firm';
-import { currentJob, useAddJob, useDeleting, useJobs } from '../api/jobs';
+import { useAddJob, useDeleting, useJobs } from '../api/jobs';
 import { fileName, save } from '../controls/save';
 
 type Refuse = (error: Error | undefined) => void;
@@ -19,6 +19,9 @@ const reader = () =>
       'Importing is not on this device yet: it can be loaded when the server answers. Nothing was taken.',
     );
   });
+
+/** What applies the edits that wait here to a job: loaded once the list is drawn, so that it is there without the server. */
+const exporter = () => import('../api/job');
 
 /** Imports job files one after another, up to the first that is refused. */
 export function useImport(refuse: Refuse): (files: readonly File[]) => Promise<void> {
@@ -46,9 +49,13 @@ export function useImport(refuse: Refuse): (files: readonly File[]) => Promise<v
 export function useExport(refuse: Refuse): (row: JobRow) => void {
   const client = useQueryClient();
   const { firm } = useFirm();
+  useEffect(() => {
+    exporter().catch(() => undefined);
+  }, []);
   return useCallback(
     ({ id, title }) => {
-      currentJob(client, id)
+      exporter()
+        .then(({ currentJob }) => currentJob(client, id))
         .then((job) => {
           const text = JSON.stringify(firm ? underFirm(job, firm) : job, null, 2);
           save(new Blob([text], { type: 'application/json' }), `${fileName(title) || 'job'}.json`);

@@ -7,7 +7,7 @@ import type { Firm } from '../../core/job/firm.js';
 import type { FirstStep } from '../../core/explain/unseen.js';
 import type { Job } from '../../core/job/schema.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { OpenFigure } from '../figure/open-figure';
 import { feet, money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';

@@ -1,9 +1,9 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { wetOutAfter, type WetOut } from '../../core/liner/wet-out.js';
 import type { WorkingTime } from '../../core/liner/working-time.js';
 import { Press } from '../controls/controls';
+import { clockTime } from '../controls/format';
 import { Note } from '../controls/text';
 
 const minute_ms = 60_000;
@@ -90,7 +90,7 @@ export function WetOutClock({ jobId, liner, working }: Props) {
           {liner}: {words[wetOut.say]}
         </Text>
         <Note size="small">
-          mixed at {format(mixedAt, 'h:mm a')}; begin to insert by {format(startBy, 'h:mm a')}
+          mixed at {clockTime(mixedAt)}; begin to insert by {clockTime(startBy)}
           {wetOut.startWithin_min > 0 ? `, in ${clock(wetOut.startWithin_min)}` : ''}
         </Note>
       </Box>

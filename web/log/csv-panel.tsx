@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { useState } from 'react';
 import { logColumns, readRows, rowOf, type ReadRow } from '../../core/logprint/csv-rows.js';
 import type { Line, Run } from '../../core/job/schema.js';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { Press } from '../controls/controls';
 import { useFile } from '../controls/use-file';
 import { OverPage } from '../shell/over-page';

@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Entry, Line } from '../../core/job/schema.js';
 import type { RowView } from '../../core/views/log-rows.js';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { Head as TableHead } from '../controls/table';
 import { useSteady } from '../controls/use-steady';
 import { setting, standing } from './entries';

@@ -4,7 +4,7 @@ import type { Edit } from '../../core/edits/index.js';
 import { lineHead } from '../../core/edits/index.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Line, Run } from '../../core/job/schema.js';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
 import { LabeledChoice } from '../controls/labeled-choice';

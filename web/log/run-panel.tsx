@@ -5,7 +5,7 @@ import type { Line, Run } from '../../core/job/schema.js';
 import { runHead, lineHead } from '../../core/edits/index.js';
 import { sayClock } from '../../core/speech/say.js';
 import { wrapClock } from '../../core/survey/clock.js';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { Label, Press } from '../controls/controls';
 import { LabeledChoice } from '../controls/labeled-choice';
 import { NumberCell } from '../site/cells';

@@ -5,7 +5,7 @@ import { parseLogLine, type Choice, type LogPart } from '../../core/logline/pars
 import { printLogLine } from '../../core/logprint/print.js';
 import { completion } from '../../core/speech/phrases.js';
 import { asError, idMark } from '../api/client';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { contextOf, editsOf, twinOf } from './entries';
 import { choiceKeys, choicesOf } from './preview';
 import type { LineView } from '../../core/views/line-view.js';

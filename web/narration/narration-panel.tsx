@@ -4,7 +4,7 @@ import { useDropzone } from 'react-dropzone';
 import type { Line, Run } from '../../core/job/schema.js';
 import type { LogContext } from '../../core/logline/parse.js';
 import { idMark } from '../api/client';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { Cap, Field, Label, LongField, Press } from '../controls/controls';
 import { OverPage } from '../shell/over-page';
 import { editsOf } from '../log/entries';

@@ -1,13 +1,12 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { CircleUserRound } from 'lucide-react';
-import { useRef, useState, type SubmitEvent } from 'react';
-import { asError, write } from '../api/client';
-import { signOut, useMe } from '../api/me';
-import { useOutbox } from '../api/outbox';
-import { IconPress, Press } from '../controls/controls';
-import { LabeledField } from '../controls/labeled-field';
-import { faultOf, roleWords } from './role-words';
-import { Alarm, Note } from '../controls/text';
+import { useRef, useState } from 'react';
+import { useMe } from '../api/me';
+import { IconPress } from '../controls/controls';
+import { late } from '../shell/late';
+
+// Loaded when it is first opened.
+const MePanel = late('me', async () => (await import('./me-panel')).MePanel);
 
 /** The signed-in user: their role, changing the passphrase, signing out. Absent where nobody signs in. */
 export function MeMenu() {
@@ -40,117 +39,7 @@ export function MeMenu() {
       >
         <CircleUserRound size={19} />
       </IconPress>
-      {open && (
-        <Box
-          position="absolute"
-          top="60px"
-          right="0"
-          zIndex={30}
-          width="300px"
-          bg="sheet"
-          border="1.5px solid"
-          borderColor="ink"
-          p="4"
-        >
-          <Text fontWeight={700} overflowWrap="anywhere">
-            {person.name}
-          </Text>
-          <Note mb="3">{roleWords[person.role].says}</Note>
-          <NewPassphrase name={person.name} />
-          <SignOut />
-        </Box>
-      )}
+      {open && <MePanel person={person} />}
     </Box>
-  );
-}
-
-function SignOut() {
-  const waiting = useOutbox().length;
-  const [failed, setFailed] = useState<string>();
-  const leave = () => {
-    const ask = `${waiting === 1 ? 'One change is' : `${waiting} changes are`} not saved yet. They stay on this device and are sent under the next name that signs in. Sign out?`;
-    if (waiting > 0 && !window.confirm(ask)) return;
-    signOut().catch((error: unknown) => {
-      setFailed(asError(error).message);
-    });
-  };
-  return (
-    <>
-      <Press type="button" width="100%" mt="3" onClick={leave}>
-        Sign out
-      </Press>
-      {failed && (
-        <Alarm role="alert" mt="2">
-          Not signed out: {failed}
-        </Alarm>
-      )}
-    </>
-  );
-}
-
-function NewPassphrase({ name }: { name: string }) {
-  const [open, setOpen] = useState(false);
-  const toggle = () => {
-    setOpen(!open);
-  };
-  return open ? (
-    <PassphraseForm name={name} onClose={toggle} />
-  ) : (
-    <Press type="button" width="100%" onClick={toggle}>
-      New passphrase
-    </Press>
-  );
-}
-
-function PassphraseForm({ name, onClose }: { name: string; onClose: () => void }) {
-  const [was, setWas] = useState('');
-  const [next, setNext] = useState('');
-  const [said, setSaid] = useState<string>();
-  const submit = (event: SubmitEvent) => {
-    event.preventDefault();
-    write('PUT', '/api/me/passphrase', { was, set: next })
-      .then(() => {
-        setSaid('Changed. Other browsers have to sign in again.');
-        setWas('');
-        setNext('');
-      })
-      .catch((error: unknown) => {
-        setSaid(faultOf(error));
-      });
-  };
-  return (
-    <form onSubmit={submit}>
-      <input type="hidden" autoComplete="username" value={name} readOnly />
-      <LabeledField
-        id="passphrase-was"
-        label="The passphrase you have"
-        type="password"
-        autoComplete="current-password"
-        value={was}
-        onChange={setWas}
-      />
-      <LabeledField
-        id="passphrase-next"
-        label="The new one"
-        mt="3"
-        type="password"
-        autoComplete="new-password"
-        value={next}
-        onChange={setNext}
-      />
-      {said && (
-        <Text role="status" mt="2" fontSize="14px">
-          {said}
-        </Text>
-      )}
-      <Flex gap="2" mt="3">
-        <Press type="submit" look="signal" flex="1">
-          Change it
-        </Press>
-        <Press type="button" look="quiet" onClick={onClose}>
-          Close
-        </Press>
-      </Flex>
-    </form>
   );
 }

@@ -1,17 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { asError } from '../api/client';
-import { signIn, useSignedOut } from '../api/me';
+import { signIn } from '../api/me';
 import { useOutbox } from '../api/outbox';
 import { Press } from '../controls/controls';
 import { LabeledField } from '../controls/labeled-field';
 import { Header } from '../shell/header';
 import { Alarm, Note, Title } from '../controls/text';
-
-/** The pages, once the server knows the user. What was typed before is kept and waits. */
-export function Gate({ children }: { children: ReactNode }) {
-  return useSignedOut() ? <SignIn /> : children;
-}
 
 /** Signs in, showing progress and any failure. */
 function useSignIn() {
@@ -31,7 +26,8 @@ function useSignIn() {
   return { busy, refused, ask };
 }
 
-function SignIn() {
+/** The page of whoever is not signed in. What was typed before is kept and waits. */
+export function SignIn() {
   const waiting = useOutbox().filter(({ state }) => state === 'waiting').length;
   return (
     <Flex direction="column" minHeight="100%">

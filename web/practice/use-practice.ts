@@ -6,7 +6,7 @@ import { practiceView, type PracticeResult } from '../../core/practice/practice.
 import { clean, enter, locatedDepth, move, moveTo, zeroHere, type Reel } from '../../core/practice/reel.js';
 import { practiceJob } from '../../core/practice/truth-job.js';
 import type { LineView } from '../../core/views/line-view.js';
-import { withWaiting, type Change } from '../api/jobs';
+import { withWaiting, type Change } from '../api/job';
 import { worker } from '../api/view';
 import { keepBegun, type Begun } from './kept';
 

@@ -1,6 +1,7 @@
 import type { Firm } from '../../core/job/firm.js';
 import { sameJson } from '../../core/edits/merge.js';
-import { defaultRules, type RulesOverride } from '../../core/job/rules-schema.js';
+import { defaultRules } from '../../core/job/rules.js';
+import type { RulesOverride } from '../../core/job/rules-schema.js';
 import type { Job } from '../../core/job/schema.js';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import { plainWord, ruleFields, type RuleField } from './fields';

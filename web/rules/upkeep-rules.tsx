@@ -1,5 +1,6 @@
 import { Flex, Text } from '@chakra-ui/react';
-import type { Rules, RulesOverride } from '../../core/job/rules-schema.js';
+import type { Rules } from '../../core/job/rules.js';
+import type { RulesOverride } from '../../core/job/rules-schema.js';
 import { NumberCell, TextCell } from '../site/cells';
 import { Group, Row } from './rows';
 

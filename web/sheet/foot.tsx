@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import type { Job, Line } from '../../core/job/schema.js';
 import { summedLength } from '../../core/line/intervals.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { money } from '../controls/format';
 import { useNarrow } from '../shell/use-narrow';
 import { Cannot } from './sheet-tools';

@@ -11,9 +11,6 @@ import { methodKeys } from '../keys/method-keys';
 import { sheetKeys } from '../keys/table';
 import { useKeys } from '../keys/use-keys';
 import { differsFrom } from '../reason/differs';
-import { PinPart } from '../reason/pin-part';
-import { ReasonPanel } from '../reason/reason-panel';
-import { ownRules } from '../rules/own-rules';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { fileName } from '../controls/save';
 import { useSteady } from '../controls/use-steady';
@@ -35,7 +32,8 @@ import { WaysList } from './ways-list';
 import { late } from '../shell/late';
 import { Note } from '../controls/text';
 
-// Loaded on first use.
+// Loaded on first use, or once the sheet is drawn.
+const ReasonsPart = late('reasons', async () => (await import('./reasons-part')).ReasonsPart);
 const GradeStrip = late('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
 const BarMenu = late('bar menu', async () => (await import('../reason/bar-menu')).BarMenu);
 
@@ -54,7 +52,7 @@ export function SheetView() {
 type Known = JobContext & Required<{ [K in 'view' | 'lineView' | 'lineScope']: NonNullable<JobContext[K]> }>;
 
 /** What is open or pointed at on the sheet. */
-interface Desk {
+export interface Desk {
   readonly known: Known;
   readonly hand: ScopeHand;
   readonly window: SheetWindow;
@@ -281,34 +279,11 @@ function Section({ desk }: { desk: Desk }) {
   );
 }
 
-function Reasons({ desk: { known, hand, finding, at } }: { desk: Desk }) {
-  const { line, lineView, complete, job, firm } = known;
-  return (
-    <SidePanel aria-label="Reason" width={{ base: '100%', lg: '336px' }} className="not-printed">
-      <ReasonPanel
-        bar={hand.bars.find(({ key }) => key === hand.selected?.key) ?? hand.selected}
-        finding={finding}
-        lineView={lineView}
-        lineScope={hand.lineScope}
-        scope={hand.scope}
-        complete={complete}
-        line={line}
-        ownRules={ownRules(job, firm)}
-      >
-        <PinPart
-          bar={hand.selected}
-          pins={lineView.pins}
-          onMethod={hand.doHere}
-          onJoin={hand.join}
-          onSplit={() => {
-            hand.split(at);
-          }}
-          onLift={hand.lift}
-        />
-      </ReasonPanel>
-    </SidePanel>
-  );
-}
+const Reasons = ({ desk }: { desk: Desk }) => (
+  <SidePanel aria-label="Reason" width={{ base: '100%', lg: '336px' }} className="not-printed">
+    <ReasonsPart desk={desk} />
+  </SidePanel>
+);
 
 interface ChoicesProps {
   readonly at: number | undefined;

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { jobHead, type Edit } from '../../core/edits/index.js';
-import { rulesInForce } from '../../core/job/rules-schema.js';
+import { rulesInForce } from '../../core/job/rules.js';
 import type { Job, Pin } from '../../core/job/schema.js';
 import type { Method, School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';

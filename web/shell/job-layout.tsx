@@ -8,11 +8,10 @@ import { underFirm, type Firm } from '../../core/job/firm.js';
 import { Refused } from '../api/client';
 import { useCrewView } from '../api/crew-view';
 import { useFirm } from '../api/firm';
-import { useEdit, useFollow, useJob, type Change } from '../api/jobs';
+import { useEdit, useFollow, useJob, type Change } from '../api/job';
 import { useSeesPrices } from '../api/me';
 import { useNewJobs, useOutbox } from '../api/outbox';
 import { useView } from '../api/view';
-import { HistoryPanel } from '../history/history-panel';
 import { undoKeys } from '../keys/table';
 import { useKeys } from '../keys/use-keys';
 import { JobBar } from './job-bar';
@@ -20,8 +19,12 @@ import { isOpenTo, jobTabs } from './job-tabs';
 import { NotFound } from './not-found';
 import { Notice, useNotice } from './notice';
 import { OutboxBanner } from './outbox-banner';
+import { late } from './late';
 import { Faults } from './trouble';
 import type { LineView } from '../../core/views/line-view.js';
+
+// Loaded when it is first opened.
+const HistoryPanel = late('history', async () => (await import('../history/history-panel')).HistoryPanel);
 
 export interface JobContext {
   readonly id: string;

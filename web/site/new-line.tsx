@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { newLineEdits } from '../../core/edits/new-line.js';
 import type { Job } from '../../core/job/schema.js';
 import { asError } from '../api/client';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { Press } from '../controls/controls';
 import { FeetField, typedFeet } from '../controls/feet-field';
 import { LabeledChoice } from '../controls/labeled-choice';

@@ -4,7 +4,7 @@ import { runHead, type Edit } from '../../core/edits/index.js';
 import { captionsText, type Cue } from '../../core/narration/captions.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
-import type { Change } from '../api/jobs';
+import type { Change } from '../api/job';
 import { Press } from '../controls/controls';
 import { useFile } from '../controls/use-file';
 import { videoTime } from '../controls/format';

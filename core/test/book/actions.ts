@@ -1,5 +1,5 @@
 import { leastSlope } from '../../grade/least-slope.js';
-import { rateForBore } from '../../job/prices-schema.js';
+import { rateForBore } from '../../job/prices.js';
 import type { Method } from '../../job/vocabulary.js';
 import type { Judged } from '../../condition/judged.js';
 import { isBelly, isRepairable, isRootOrDeposit, methodsOf, type Duty } from './duties.js';

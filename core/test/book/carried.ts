@@ -13,7 +13,7 @@ import {
   type BookLine,
   type Width,
 } from './ground.js';
-import { rateForBore } from '../../job/prices-schema.js';
+import { rateForBore } from '../../job/prices.js';
 
 /** Expected future cost of leaving things: §5. */
 export interface BookCarried {

@@ -1,6 +1,6 @@
 import type { Judged } from '../../condition/judged.js';
-import type { Prices } from '../../job/prices-schema.js';
-import type { Rules } from '../../job/rules-schema.js';
+import type { Prices } from '../../job/prices.js';
+import type { Rules } from '../../job/rules.js';
 import type { School } from '../../job/vocabulary.js';
 import type { LineModel } from '../../line/model.js';
 import { linerThickness } from '../../liner/thickness.js';

@@ -1,0 +1,11 @@
+import type { ReactNode } from 'react';
+import { useSignedOut } from '../api/me';
+import { late } from '../shell/late';
+
+// Loaded where somebody has to sign in.
+const SignIn = late('sign in', async () => (await import('./sign-in')).SignIn);
+
+/** The pages, once the server knows the user. */
+export function Gate({ children }: { children: ReactNode }) {
+  return useSignedOut() ? <SignIn /> : children;
+}

@@ -1,0 +1,32 @@
+import { PinPart } from '../reason/pin-part';
+import { ReasonPanel } from '../reason/reason-panel';
+import { ownRules } from '../rules/own-rules';
+import type { Desk } from './sheet-view';
+
+/** The reason for the selected bar or finding, and what can be pinned there. */
+export function ReasonsPart({ desk: { known, hand, finding, at } }: { desk: Desk }) {
+  const { line, lineView, complete, job, firm } = known;
+  return (
+    <ReasonPanel
+      bar={hand.bars.find(({ key }) => key === hand.selected?.key) ?? hand.selected}
+      finding={finding}
+      lineView={lineView}
+      lineScope={hand.lineScope}
+      scope={hand.scope}
+      complete={complete}
+      line={line}
+      ownRules={ownRules(job, firm)}
+    >
+      <PinPart
+        bar={hand.selected}
+        pins={lineView.pins}
+        onMethod={hand.doHere}
+        onJoin={hand.join}
+        onSplit={() => {
+          hand.split(at);
+        }}
+        onLift={hand.lift}
+      />
+    </ReasonPanel>
+  );
+}
