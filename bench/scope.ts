@@ -1,4 +1,6 @@
 import highsLoader from 'highs';
+import { readJobText } from '../core/files/read.js';
+import { scopeFile } from '../core/files/scope-file.js';
 import { scopeOf } from '../core/scope/scope.js';
 import { integerProgramme } from '../core/test/book/programme.js';
 import { scopeWithWays } from '../core/test/own-scope.js';
@@ -8,8 +10,8 @@ import { readyJob } from '../core/solve/ready.js';
 import { prepareLines } from '../core/solve/solution.js';
 
 /**
- * Speed of the exact search, as ratios within one run since machines here are noisy. Prints medians; nothing is
- * asserted.
+ * Speed of the exact search, as ratios within one run since machines here are noisy; jobs a minute depend on the machine.
+ * Prints medians; nothing is asserted.
  */
 const median = (all: readonly number[]): number =>
   [...all].sort((a, b) => a - b)[all.length >> 1] ?? Number.NaN;
@@ -79,6 +81,21 @@ print(
 const long = sized(400, 150);
 print(
   `400 ft with 150 findings, warm: the search takes ${((100 * long.search) / 150).toFixed(0)} % of 150 ms`,
+);
+const files = Array.from({ length: 60 }, (_, i) =>
+  JSON.stringify(randomJob(i + 1, { length_ft: [80, 80], findings: 8 })),
+);
+const headless = () => {
+  for (const text of files) {
+    const { job } = readJobText(text);
+    if (!job) throw new Error('an invented job is a valid file');
+    const ready = readyJob(job);
+    JSON.stringify(scopeFile(ready, scopeOf(ready)));
+  }
+};
+const each_ms = timed(headless, 1) / files.length;
+print(
+  `headless, from file to file, one process: ${(60_000 / each_ms).toFixed(0)} jobs a minute of 80 ft with up to 8 findings`,
 );
 const whole = readyJob(randomJob(3, { length_ft: [120, 120], findings: 40, exactly: true }));
 const three = timed(() => scopeWithWays(whole), 3);

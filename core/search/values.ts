@@ -16,6 +16,8 @@ export interface Ground {
   /** Least cost from each state to the end, with its tie. */
   readonly value: Float64Array;
   readonly ties: Float64Array;
+  /** By level, the least value of any stop so far where a fill may arrive: no longer fill gains more than this. */
+  readonly leastFilled: Float64Array;
   state: (stop: number, arrival: number, level: number) => number;
 }
 
@@ -32,6 +34,7 @@ export function groundOf(problem: Problem, limits: Limits): Ground {
     barredMarks: limits.barredMarks ?? new Uint8Array(last + 1),
     value: new Float64Array(states).fill(Infinity),
     ties: new Float64Array(states).fill(Infinity),
+    leastFilled: new Float64Array(levels.length).fill(Infinity),
     state: (stop, arrival, level) => stateAt(problem, stop, arrival, level),
   };
 }
@@ -70,6 +73,10 @@ export function solveBack(ground: Ground): void {
   for (let stop = ground.last; stop >= 0; stop--) {
     lookAhead(ground, ahead, stop);
     settle(ground, ahead, stop);
+    for (let level = 0; level < ground.levels; level++) {
+      const filled = num(ground.value, ground.state(stop, arrivalFill, level));
+      ground.leastFilled[level] = Math.min(num(ground.leastFilled, level), filled);
+    }
   }
 }
 
@@ -117,7 +124,11 @@ function offerMoves({ problem, reach, value, ties }: Ground, best: Ahead, stop: 
 }
 
 /** Considers every fill from a stop, on every level it may run on. */
-function offerFills({ problem, levels, value, ties, fills }: Ground, best: Ahead, stop: number): void {
+function offerFills(
+  { problem, levels, value, ties, fills, leastFilled }: Ground,
+  best: Ahead,
+  stop: number,
+): void {
   const { cellOf } = problem;
   const { lastFrom, through } = fills;
   const { least, most } = problem.departures[departureFill] as Problem['departures'][number];
@@ -129,6 +140,7 @@ function offerFills({ problem, levels, value, ties, fills }: Ground, best: Ahead
     const k = departureFill * levels + level;
     const before = num(through, start) + num(cost, start);
     const open = num(closed, start);
+    const leastAfter = Math.min(num(leastFilled, level), rises ? num(leastFilled, rises.to) : Infinity);
     for (let to = int(fills.nearest, stop); to <= reach; to++) {
       const end = cellOf[to] as number;
       if (closed[end] !== open) break;
@@ -136,6 +148,8 @@ function offerFills({ problem, levels, value, ties, fills }: Ground, best: Ahead
       const lifts = rises !== undefined && isMarked(rises.marked, start, end);
       const after = to * perStop + arrivalFill * levels + (lifts ? rises.to : level);
       const own = (through[end] as number) + (cost[end] as number) - before + (lifts ? rises.cost : 0);
+      // A longer fill costs no less, and nothing after it is cheaper than the cheapest.
+      if (own + leastAfter > num(best.cost, k)) break;
       const total = own + (value[after] as number);
       if (total > num(best.cost, k) || total === Infinity) continue;
       const tie = num(ties, after) + tieOf(start, end);
