@@ -23,14 +23,14 @@ export function Finder({ value, onChange }: { value: Sought; onChange: (value: S
             }}
           />
         </Box>
-        <Box width="180px" minHeight="68px">
+        <Flex width="180px" minHeight="68px" direction="column" justify="flex-end">
           <MethodFilter
             value={value.method}
             onChange={(method) => {
               onChange({ ...value, method });
             }}
           />
-        </Box>
+        </Flex>
       </Flex>
       <Flex gap="2" wrap="wrap" mt="3" role="group" aria-label="Only jobs that are">
         {held.map((each) => {
