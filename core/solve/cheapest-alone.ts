@@ -8,7 +8,7 @@ import { byte, int, num } from '../search/columns.js';
 import { stationOf, type Track } from '../track/track.js';
 import { candidateCures, type Possible } from './possible.js';
 
-/** The boundaries that an action must start at or above, and end at or below, to cover a finding. */
+/** A finding, and the boundaries that an action must start at or above, and end at or below, to cover it. */
 interface Sought {
   readonly index: number;
   readonly finding: Judged;
@@ -46,6 +46,7 @@ function soughtFor(track: Track, finding: Judged, index: number): Sought {
   return { index, finding, from, to };
 }
 
+/** A method's actions on the line. */
 interface ByMethod {
   readonly candidates: Candidates;
   readonly work: Work;
@@ -77,8 +78,8 @@ function leastCovering(
     }
     for (let end = stops - 2; end >= first; end--)
       least[end] = Math.min(num(least, end), num(least, end + 1));
-    for (const asked of may) {
-      if (asked.from === from) found[asked.index] = Math.min(num(found, asked.index), num(least, asked.to));
+    for (const { index, from: lastFrom, to: firstTo } of may) {
+      if (lastFrom === from) found[index] = Math.min(num(found, index), num(least, firstTo));
     }
   }
 }
