@@ -1,3 +1,4 @@
+import { fieldTypes } from '../findings/fields.js';
 import { kindOf } from '../findings/kinds.js';
 import { sizeOfShare } from '../findings/measure.js';
 import { faultsOf } from '../job/faults.js';
@@ -178,7 +179,7 @@ function kindSaid(
 
 /** "roots along the bottom": words that name a form of some findings only give the position of others. */
 function plainWords({ finding }: Draft, fields: Record<string, unknown>): void {
-  const takesForm = finding !== undefined && 'form' in kindOf(finding).fields;
+  const takesForm = finding !== undefined && 'form' in kindOf(finding).fields(fieldTypes);
   if (!takesForm && ['along', 'around', 'running'].includes(fields.form as string)) delete fields.form;
 }
 
