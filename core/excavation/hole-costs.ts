@@ -1,5 +1,6 @@
 import { tolerance } from '../job/units.js';
 import type { Interval } from '../line/intervals.js';
+import { oncePerIndex } from '../once-per.js';
 import { num, runningSums } from '../search/columns.js';
 import { cellIndexAt, type Ground, type GroundCell, type HoleKind } from './ground.js';
 import { costOf, endOf, footOf } from './parts.js';
@@ -100,15 +101,15 @@ export function holeCosts(ground: Ground): HoleCosts {
   const sums = sumsOf(ground);
   const [from, to] = [(index: number) => digFrom(ground, index), (index: number) => digTo(ground, index)];
   const pits = {
-    launch: perBreak((index) => pitPieces(sums, index, 'launch')),
-    burst: perBreak((index) => pitPieces(sums, index, 'burst')),
+    launch: oncePerIndex((index) => pitPieces(sums, index, 'launch')),
+    burst: oncePerIndex((index) => pitPieces(sums, index, 'burst')),
   };
-  const opens = byProtection((held) => perBreak((index) => openDig(sums, index, held)));
-  const closes = byProtection((held) => perBreak((index) => closeDig(sums, index, held)));
+  const opens = byProtection((held) => oncePerIndex((index) => openDig(sums, index, held)));
+  const closes = byProtection((held) => oncePerIndex((index) => closeDig(sums, index, held)));
   const pit = (index: number, kind: PitKind) => pits[kind](index);
   // A pit can extend past a trench's working room: the longer of the two counts.
-  const endsAt = perBreak((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
-  const beginsAt = perBreak((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
+  const endsAt = oncePerIndex((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
+  const beginsAt = oncePerIndex((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
   const refusals = perProtection((which: 'closed' | 'barred', held) =>
     count(
       ground,
@@ -363,9 +364,4 @@ function pitPieces(sums: Sums, index: number, kind: PitKind): PitPieces | undefi
     widerDownstream: wider(x, to_ft),
     alone: cheapestAlone(open, close),
   };
-}
-
-function perBreak<T>(make: (index: number) => T): (index: number) => T {
-  const known: ({ readonly is: T } | undefined)[] = [];
-  return (index) => (known[index] ??= { is: make(index) }).is;
 }

@@ -321,7 +321,7 @@ export function fallsOver(
 
 /** The cheapest protection for a trench on its own. */
 function trenchAlone({ track, holes }: Site): ReturnType<Work['aloneCost']> {
-  const ways = holes.protections.map((held) => ({
+  const digs = holes.protections.map((held) => ({
     held,
     through: holes.through(held),
     barred: holes.barredThrough(held),
@@ -330,7 +330,7 @@ function trenchAlone({ track, holes }: Site): ReturnType<Work['aloneCost']> {
     if (hasTrait(traits, Trait.exposed)) return 0;
     const [start, end] = [track.boundaries[from] ?? 0, track.boundaries[to] ?? 0];
     let least = Infinity;
-    for (const { held, through, barred } of ways) {
+    for (const { held, through, barred } of digs) {
       if (over(barred, start, end) > 0) continue;
       const [open, close] = [holes.openDig(start, held), holes.closeDig(end, held)];
       if (!open || !close) continue;

@@ -4,6 +4,7 @@ import type { Rules } from '../job/rules.js';
 import { sameStation_ft, tolerance } from '../job/units.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { madeThickness, type MadeThicknessIn } from '../liner/thickness.js';
+import { oncePerIndex } from '../once-per.js';
 import { int, num } from '../search/columns.js';
 import { Arrives, Departs, type Join } from '../track/joins.js';
 import {
@@ -49,14 +50,10 @@ export const linerWork = (setting: {
     turnsRefusal(track, stretch) ??
     boreChangeRefusal(track, stretch),
   aloneCost: ({ track, holes, insertable }) => {
-    const known = new Map<number, number>();
-    const launchAt = (boundary: number): number => {
+    const launchAt = oncePerIndex((boundary) => {
       const index = track.boundaries[boundary] ?? 0;
-      const cost =
-        known.get(index) ?? pitAlone({ track, holes }, index, 'launch') + closingCost(track, index);
-      known.set(index, cost);
-      return cost;
-    };
+      return pitAlone({ track, holes }, index, 'launch') + closingCost(track, index);
+    });
     return (from, to, traits) => {
       if (hasTrait(traits, Trait.viaAccess) || insertable.downstream[from] || insertable.upstream[to])
         return 0;

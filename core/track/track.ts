@@ -7,6 +7,7 @@ import type { Interval } from '../line/intervals.js';
 import type { LineModel, PlacedPoint } from '../line/model.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import type { LinerLoads, Thickness } from '../liner/thickness.js';
+import { oncePer } from '../once-per.js';
 
 /** Why a method may not be used: the rule, the place, and what would lift it. */
 export interface Refusal {
@@ -71,16 +72,8 @@ export interface Track extends Ground {
  * Something that follows from a track's cells, model, rules and prices, whatever must be cured on it: computed once for
  * all tracks that share their cells.
  */
-export function oncePerCells<V extends object>(compute: (track: Track) => V): (track: Track) => V {
-  const results = new WeakMap<readonly Cell[], V>();
-  return (track) => {
-    const known = results.get(track.cells);
-    if (known) return known;
-    const result = compute(track);
-    results.set(track.cells, result);
-    return result;
-  };
-}
+export const oncePerCells = <V extends object>(compute: (track: Track) => V): ((track: Track) => V) =>
+  oncePer(compute, ({ cells }) => cells);
 
 /** Protrudes into the bore and must be cut back where it is cleaned rather than dug out. */
 export const isCutBack = ({ obligations }: Track, findingId: string): boolean =>
