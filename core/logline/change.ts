@@ -35,6 +35,39 @@ export function pipesOf(
   return { ...(up ? { upstream: up } : {}), ...(down ? { downstream: down } : {}) };
 }
 
+/**
+ * "24 to 40 clay": a stretch of pipe is two changes, one at each end, and none where the line begins. Any other change
+ * stays as it is.
+ */
+export function endsOfPipe(entry: EntryDraft, { direction }: LogContext): [EntryDraft, ...EntryDraft[]] {
+  if (entry.kind !== 'change' || entry.to_ft === undefined || entry.reading_ft === undefined) return [entry];
+  const { upstream, downstream, to_ft, reading_ft, ...rest } = entry;
+  const pipe = upstream ?? downstream;
+  if (!pipe || (upstream && downstream)) return [entry];
+  const upstreamEnd_ft = direction === 'upstream' ? Math.max(reading_ft, to_ft) : Math.min(reading_ft, to_ft);
+  const ends = [reading_ft, to_ft]
+    .filter((at_ft) => at_ft > 0)
+    .map((at_ft): EntryDraft => ({
+      ...rest,
+      reading_ft: at_ft,
+      ...(at_ft === upstreamEnd_ft ? { downstream: pipe } : { upstream: pipe }),
+    }));
+  const [first, ...others] = ends;
+  return first ? [first, ...others] : [entry];
+}
+
+/** "0 to 12 cast iron, 12 to 40 clay": where one stretch of pipe ends and the next begins is one change. */
+export function oneChange(
+  one: EntryDraft | undefined,
+  other: EntryDraft | undefined,
+): EntryDraft | undefined {
+  if (one?.kind !== 'change' || other?.kind !== 'change' || one.reading_ft !== other.reading_ft)
+    return undefined;
+  if (one.reading_ft === undefined || one.pass !== other.pass) return undefined;
+  if ((one.upstream && other.upstream) || (one.downstream && other.downstream)) return undefined;
+  return { ...other, ...one };
+}
+
 /** "clay toward the house, fiber toward the street": sides stated explicitly. */
 export function saySides(entry: Entry | EntryDraft): string {
   if (entry.kind !== 'change') return '';

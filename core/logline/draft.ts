@@ -59,6 +59,10 @@ export interface Draft {
   sameAs?: { readonly from: number; readonly to: number; readonly tag: string; readonly byId: boolean };
   /** "at 9", which is a reading where there is no other. */
   bareHour?: { readonly value: number; readonly from: number; readonly to: number };
+  /** The pipe was called blocked: what stopped the camera, where nothing else is named. */
+  blocked?: boolean;
+  /** Its finding was named only by what is seen through it, soil or a void: another finding replaces it. */
+  seenThrough?: boolean;
   /** Length in feet, from its reading on. */
   long_ft?: number;
   /** The next number replaces the last: "31, no 32". */
@@ -69,6 +73,8 @@ export interface Draft {
   why?: string;
   expecting?: QuotedField;
   correcting: boolean;
+  /** One place of several for the same thing: "cracks at 12 and 18". */
+  listed?: boolean;
   /** Refers again to what was written last. */
   onceMore?: boolean;
 }
@@ -99,7 +105,11 @@ const takes: {
   finding: takeFinding,
   field: takeField,
   size: (draft, { size, weak }) => void ((weak ? draft.weak : draft.fields).size = size),
-  clock: (draft, { clock }) => void (draft.fields.clock = clock),
+  // "9-3 over the top": the range says more.
+  clock: (draft, { clock }) => {
+    if (!Array.isArray(draft.fields.clock)) draft.fields.clock = clock;
+    return undefined;
+  },
   'of-water': (draft) => void (draft.ofWater = true),
   'both-sides': (draft) => void (draft.bothSides = true),
   material: (draft, { material }) => {
@@ -173,6 +183,12 @@ function takeField(draft: Draft, { set }: Extract<Meaning, { is: 'field' }>): un
 }
 
 function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>): string | undefined {
+  if (meaning.seenThrough && named(draft)) return undefined;
+  if (draft.seenThrough) {
+    delete draft.finding;
+    delete draft.seenThrough;
+  }
+  if (meaning.seenThrough) draft.seenThrough = true;
   if (draft.kind === 'stop' && draft.fields.why === undefined && draft.why === undefined) {
     // "can't get past, it's collapsed": the defect is a finding, and the camera stopped at it.
     if (kindOf(meaning.finding).grading?.structural !== true) {

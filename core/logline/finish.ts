@@ -2,6 +2,7 @@ import { fieldTypes } from '../findings/fields.js';
 import { kindOf } from '../findings/kinds.js';
 import { sizeOfShare } from '../findings/measure.js';
 import { faultsOf } from '../job/faults.js';
+import type { FindingKind } from '../job/vocabulary.js';
 import { entrySchema, pointSchema, type Entry, type Point } from '../job/schema.js';
 import { pipesOf } from './change.js';
 import type { Choice, EntryDraft, Known, LogContext } from './context.js';
@@ -51,7 +52,11 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   placeNumbers(draft, fields, base?.entry, fail);
   const kind = kindSaid(draft, fields, finishing);
   if (kind === undefined && !base) {
-    fail('what is there? Say roots, crack, offset, belly, joint, main, or “abs > clay”');
+    fail(
+      draft.endCall === 'end'
+        ? 'what ends here? Say “belly ends” or “clay ends”, or “stop” where the camera stopped'
+        : 'what is there? Say roots, crack, offset, belly, joint, main, or “abs > clay”',
+    );
     return undefined;
   }
   const beside = draft.besidePoint && readingOfPoint(draft.besidePoint, known, context);
@@ -154,6 +159,11 @@ function kindSaid(
     draft.kind = 'point';
     draft.point = { kind: 'cleanout' };
   }
+  if (draft.blocked && draft.kind === undefined && draft.finding === undefined && !draft.correcting) {
+    draft.kind = 'stop';
+    fields.why ??= 'blocked';
+    delete fields.percent;
+  }
   // A coupling where two pipes meet is their change.
   if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
   if (draft.pipes.length > 0 && draft.kind !== 'change' && !spoken)
@@ -180,14 +190,21 @@ function kindSaid(
 /** "roots along the bottom": words that name a form of some findings only give the position of others. */
 function plainWords({ finding }: Draft, fields: Record<string, unknown>): void {
   const takesForm = finding !== undefined && 'form' in kindOf(finding).fields(fieldTypes);
-  if (!takesForm && ['along', 'around', 'running'].includes(fields.form as string)) delete fields.form;
+  const forms = finding === undefined ? undefined : kindOf(finding).grading?.forms;
+  if (
+    !(takesForm && (fields.form as string) in (forms ?? {})) &&
+    ['along', 'around', 'running'].includes(fields.form as string)
+  )
+    delete fields.form;
 }
 
 /** Water depth as a fraction of the pipe, "half full": inches where the diameter is known, else a size word. */
 function sharesOfBore(draft: Draft, fields: Record<string, unknown>, { bore_in }: LogContext): void {
   const { percent } = fields;
-  if (draft.finding === undefined || percent === undefined) return;
+  if (draft.finding === undefined) return;
   const { grading, sags } = kindOf(draft.finding);
+  if (fields.inches !== undefined) inchesOf(draft.finding, fields, bore_in);
+  if (percent === undefined) return;
   if (grading?.measure !== 'of-bore') return;
   const shares = [percent].flat() as number[];
   if (bore_in !== undefined) {
@@ -200,6 +217,20 @@ function sharesOfBore(draft: Draft, fields: Record<string, unknown>, { bore_in }
   delete fields.percent;
 }
 
+/**
+ * "The tap sticks in 2 inches", "a hole of 2 inches": a percentage of the bore where that is the measure and the
+ * diameter is known; else what was said stays as a note.
+ */
+function inchesOf(finding: FindingKind, fields: Record<string, unknown>, bore_in: number | undefined): void {
+  if ('inches' in kindOf(finding).fields(fieldTypes)) return;
+  const inches = [fields.inches].flat() as number[];
+  delete fields.inches;
+  fields.note ??= `${inches.join(' to ')} in`;
+  if (bore_in === undefined || kindOf(finding).grading?.measure !== 'percent') return;
+  const shares = inches.map((each) => Math.min(100, Math.round((100 * each) / bore_in)));
+  fields.percent ??= shares.length > 1 ? shares : shares[0];
+}
+
 /** How far a thing of this length extends from its reading, in the head's direction of travel. */
 const reachOf = (reading: number, long_ft: number, pass: 'out' | 'back'): number =>
   Math.round(100 * Math.max(0, pass === 'out' ? reading + long_ft : reading - long_ft)) / 100;
@@ -209,7 +240,7 @@ function settleWeak(draft: Draft): void {
   const { fields, weak } = draft;
   const sized = fields.size !== undefined;
   const measured = fields.percent !== undefined || fields.inches !== undefined;
-  if (weak.form !== undefined && !sized) fields.form ??= weak.form;
+  if (weak.form !== undefined && !sized && !draft.listed) fields.form ??= weak.form;
   if (weak.size !== undefined && !sized && !measured && fields.form === undefined) fields.size = weak.size;
 }
 
@@ -225,6 +256,10 @@ function settleServed(draft: Draft): void {
 function repeat(draft: Draft, known: readonly Known[], context: LogContext): void {
   if (draft.finding !== undefined || (draft.kind !== undefined && draft.kind !== 'joint')) return;
   const last = known.findLast(({ elsewhere }) => !elsewhere)?.entry;
+  if (last?.kind === 'note' && draft.listed) {
+    draft.kind = 'note';
+    draft.fields.note = last.note;
+  }
   if (!last || last.kind === 'note') return;
   if (last.kind === 'finding') {
     draft.finding = last.finding;
@@ -233,6 +268,20 @@ function repeat(draft: Draft, known: readonly Known[], context: LogContext): voi
       draft.fields.atJoint ??= true;
     }
     if ('of' in last && last.of !== undefined) draft.fields.of ??= last.of;
+    // "heavy roots at 31 and 33": what was said of one place of a list holds for all.
+    if (draft.listed) {
+      const {
+        kind: _k,
+        pass: _p,
+        finding: _f,
+        reading_ft: _r,
+        to_ft: _t,
+        after: _a,
+        open: _o,
+        ...said
+      } = last;
+      draft.fields = { ...said, ...draft.fields };
+    }
   } else {
     draft.kind = last.kind;
     if (last.kind === 'point') {

@@ -1,7 +1,7 @@
 import type { Point } from '../job/schema.js';
 import { placeOf, type Heard } from '../speech/heard.js';
 import { hear } from '../speech/hear.js';
-import { saySides } from './change.js';
+import { endsOfPipe, oneChange, saySides } from './change.js';
 import {
   partId,
   type Choice,
@@ -53,6 +53,7 @@ const longest = 2000;
  */
 export function parseLogLine(text: string, context: LogContext): LogPart[] {
   if (text.length > longest) return [tooLong(text)];
+  if (takesBack.test(text)) return [refused(text, 'to take back what was written last, press Undo')];
   const parts: LogPart[] = [];
   const points = [...context.points];
   const known: Known[] = (context.entries ?? []).map(({ id, ...entry }, index) => ({
@@ -76,6 +77,14 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
         : undefined;
     for (const part of ahead === undefined ? alone : read(segment, ahead)) {
       const { entry, point } = part;
+      const before = parts.findLastIndex((each) => oneChange(each.entry, entry) !== undefined);
+      const beforeIt = parts[before];
+      const joined = oneChange(beforeIt?.entry, entry);
+      if (beforeIt && joined && part.errors.length === 0) {
+        const sentence = sentenceOf(joined, undefined, context, known);
+        parts[before] = { ...beforeIt, entry: joined, sentence, choices: [] };
+        continue;
+      }
       reading = entry?.reading_ft ?? reading;
       if (entry) known.push({ id: part.replaces ?? partId(parts.length), entry });
       if (point) put(points, point);
@@ -89,18 +98,19 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
 const hasPlace = ([part]: readonly LogPart[]): boolean =>
   part?.entry?.reading_ft !== undefined || part?.entry?.after !== undefined;
 
-const tooLong = (text: string): LogPart => ({
+/** Nothing of the line, but an order. */
+const takesBack =
+  /^\s*(?:undo|(?:delete|remove|cancel|scratch|strike|erase|forget)\s+(?:that|it|this|the\s+last(?:\s+(?:one|line|entry))?|last)|never\s*mind)\W*$/i;
+
+const tooLong = (text: string): LogPart =>
+  refused(text, `a line holds ${longest} characters: read a longer text in with “Narration in”`, longest);
+
+const refused = (text: string, message: string, from = 0): LogPart => ({
   entry: undefined,
   sentence: '',
   missing: [],
   doubts: [],
-  errors: [
-    {
-      from: longest,
-      to: text.length,
-      message: `a line holds ${longest} characters: read a longer text in with “Narration in”`,
-    },
-  ],
+  errors: [{ from, to: text.length, message }],
   passed: [],
   choices: [],
 });
@@ -121,7 +131,8 @@ function parsePart(
 ): LogPart[] {
   const whole = placeOf(heard, segment.from, segment.to);
   const heardHere = readSegment(heard, segment, context, known);
-  const read = segment.denied ? denied(heardHere, text.slice(whole.from, whole.to)) : heardHere;
+  const read =
+    segment.denied && !segment.again ? denied(heardHere, text.slice(whole.from, whole.to)) : heardHere;
   const { draft, passed } = read;
   const errors: LogError[] = [...read.errors];
   /** Faults of a draft are placed in the segment; one without a place covers all of it. */
@@ -135,8 +146,9 @@ function parsePart(
     });
   };
   if (segment.again) draft.onceMore = true;
+  if (segment.listed) draft.listed = true;
   if (!segment.denied && isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
-  else if (!segment.denied) errors.push(...unknownErrors(read.unknown));
+  else if (!segment.denied) errors.push(...unknownErrors(read, text));
   const finished = finishDraft(draft, { inherited, context, known, fail });
   if (!finished)
     return [{ entry: undefined, sentence: '', missing: [], errors, doubts: [], passed, choices: [] }];
@@ -151,21 +163,29 @@ function parsePart(
     ...more,
   });
   const old = known.findLast(({ id }) => id === finished.replaces)?.entry;
-  const first = part(finished.entry, {
+  const sidesGiven = draft.pipes.some(({ side }) => side !== undefined);
+  const [only, ...others] = sidesGiven ? [finished.entry] : endsOfPipe(finished.entry, context);
+  const first = part(only, {
     replaces: finished.replaces,
     was: old && draft.correcting ? sentenceOf(old, undefined, context, known) : undefined,
     point: finished.point,
     errors,
     passed,
-    choices: swapOf(
-      finished.entry,
-      draft.swapped && placeOf(heard, segment.from + draft.swapped.from, segment.from + draft.swapped.to),
-      whole,
-    ),
+    choices:
+      finished.entry.to_ft === undefined
+        ? swapOf(
+            finished.entry,
+            draft.swapped &&
+              placeOf(heard, segment.from + draft.swapped.from, segment.from + draft.swapped.to),
+            whole,
+          )
+        : [],
   });
   const side = (clock: number, more: Partial<LogPart>) => part({ ...finished.entry, clock }, more);
   const { entry: _entry, sentence: _sentence, missing: _missing, ...told } = first;
-  const sides = draft.bothSides ? [side(9, told), side(3, {})] : [first];
+  const sides = draft.bothSides
+    ? [side(9, told), side(3, {})]
+    : [first, ...others.map((other) => part(other, {}))];
   return draft.stopsHere ? [...sides, part(stopAt(finished, draft, context), {})] : sides;
 }
 

@@ -90,7 +90,7 @@ export function placeNumbers(
       draft.numbers.splice(draft.numbers.indexOf(given), 1);
   }
   placeRange(draft, fields, finding, fail);
-  if (draft.kind === 'point') pointFields(draft, fields);
+  if (draft.kind === 'point' && finding === undefined) pointFields(draft, fields);
 }
 
 /** Assigns one number to its field, or asks what it means; false where it fits nowhere. */
@@ -141,7 +141,8 @@ function placeNumber(
   return true;
 }
 
-const usualBends = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
+/** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
+export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
 
 function placeAtPoint(draft: Draft, given: Given, fail: Fail): boolean {
   const { value, feet } = given;
@@ -184,7 +185,7 @@ function placeRange(
         [`${low} to ${high} o’clock`, `clock ${clockText(low)}-${clockText(high)}`],
       ]);
     }
-  } else fields.clock ??= [low, high];
+  } else if (typeof fields.clock !== 'object') fields.clock = [low, high];
 }
 
 const ask = (fail: Fail, { from, to }: { from: number; to: number }, answers: [string, string][]): void => {
@@ -196,6 +197,9 @@ const ask = (fail: Fail, { from, to }: { from: number; to: number }, answers: [s
   );
 };
 
+const isCleanout = ({ point }: Draft): boolean =>
+  point !== undefined && 'kind' in point && point.kind === 'cleanout';
+
 function pointFields(draft: Draft, fields: Record<string, unknown>): void {
   const about = draft.aboutPoint;
   if (about.clock === undefined && fields.clock !== undefined && draft.point && 'kind' in draft.point)
@@ -203,6 +207,10 @@ function pointFields(draft: Draft, fields: Record<string, unknown>): void {
   const { inches } = fields;
   if (typeof inches === 'number' && isDrop(draft)) about.fall_ft ??= Math.round((1000 * inches) / 12) / 1000;
   else if (typeof inches === 'number') about.diameter_in = inches;
+  if (typeof fields.depth_ft === 'number' && about.riser_ft === undefined && isCleanout(draft)) {
+    about.riser_ft = fields.depth_ft;
+    delete fields.depth_ft;
+  }
   // A point keeps only its place and its own fields.
   delete fields.inches;
   delete fields.percent;

@@ -26,7 +26,14 @@ export function denied(read: SegmentRead, said: string): SegmentRead {
 /** Words that name nothing of the trade, with or without a place, are a note, unless one is nearly a trade word. */
 export function isRemark({ draft, unknown, passed, errors }: SegmentRead): boolean {
   if (draft.kind !== undefined || draft.finding !== undefined || draft.pipes.length > 0) return false;
-  if (draft.ofWater || draft.correcting || draft.onceMore || draft.endCall !== undefined || errors.length > 0)
+  if (
+    draft.blocked ||
+    draft.ofWater ||
+    draft.correcting ||
+    draft.onceMore ||
+    draft.endCall !== undefined ||
+    errors.length > 0
+  )
     return false;
   if (draft.point !== undefined || Object.keys(draft.aboutPoint).length > 0) return false;
   const spoken = Object.keys(draft.fields).filter(

@@ -1,6 +1,7 @@
 import { boundary, denial, onceMoreMark } from '../speech/denials.js';
 import { maskedName, type Hearing } from '../speech/hear.js';
 import { phraseAt } from '../speech/phrases.js';
+import { usualBends } from './place.js';
 
 /** One thing of a line, by its place in the text. */
 export interface Segment {
@@ -12,6 +13,8 @@ export interface Segment {
   readonly hard: boolean;
   /** "roots at 40 and 44": only a place, for the previous thing. */
   readonly again: boolean;
+  /** More places follow, so a plural counts the places: "cracks at 12 and 18" are one at each. */
+  readonly listed: boolean;
 }
 
 /** A `;` always separates two things; the others only with a thing on both sides. */
@@ -34,6 +37,8 @@ interface Piece {
   readonly lead: string;
   readonly nouns: number;
   readonly retracted: boolean;
+  /** A place of a list before its thing: "31, 33 and 35 roots". */
+  readonly listed?: true;
 }
 
 interface Open {
@@ -49,26 +54,35 @@ interface Open {
  * Splits a line into its things: at each `;`, and where natural speech moves on to another. Time grows with its length.
  */
 export function segmentsOf({ shape }: Hearing): Segment[] {
-  const segments: Segment[] = [];
+  const segments: { -readonly [Key in keyof Segment]: Segment[Key] }[] = [];
   let open: Open | undefined;
   const textOf = ({ from, to }: Pick<Piece, 'from' | 'to'>) => shape.slice(from, to);
   const close = () => {
     if (open && textOf(open).trim() !== '')
-      segments.push({ from: open.from, to: open.to, denied: open.denied, hard: open.hard, again: false });
+      segments.push({
+        ...{ from: open.from, to: open.to, denied: open.denied, hard: open.hard },
+        ...{ again: false, listed: false },
+      });
     open = undefined;
   };
-  for (const piece of piecesOf(shape)) {
+  for (const piece of listsLast(piecesOf(shape), textOf)) {
     const text = textOf(piece);
+    const last = segments.at(-1);
+    const listedBefore =
+      open === undefined && last?.again === true && !piece.hard && goesOnListing(piece, text);
     const listed = open?.denied === true && piece.nouns > 0 && goesOnDenying(piece, text);
     const denied = piece.lead === denial || listed;
     if (piece.hard) close();
     const mended =
       open !== undefined &&
       (mends.test(textOf(open)) || (stops.test(textOf(open)) && isBare(text) && piece.lead === ','));
-    if (open && open.nouns > 0 && !mended && placesAnother(piece, text, textOf(open), open)) {
-      const was = open.denied;
+    const another = open !== undefined && !mended && placesAnother(piece, text, textOf(open), open);
+    if (another || listedBefore) {
+      const denied = (open ?? last)?.denied === true;
       close();
-      segments.push({ from: piece.from, to: piece.to, denied: was, hard: false, again: true });
+      const first = segments.at(-1);
+      if (first) first.listed = true;
+      segments.push({ from: piece.from, to: piece.to, denied, hard: false, again: true, listed: true });
       continue;
     }
     const further = piece.nouns > 0 || (denied && /[a-z]/i.test(text));
@@ -93,12 +107,42 @@ const stops =
   /\b(?:stop(?:ped|s)?|stuck|not\s+seen|can(?:not|'t)\s+see|can(?:not|'t)\s+get\s+(?:through|past|by))\s*$/i;
 const isBare = (text: string): boolean => !/\d|\b(?:a|an|some|there|and)\b/i.test(text);
 
-/** "roots at 40 and 44": a second place for the previous thing; after a bend a bare number is its degrees. */
-const placesAnother = (piece: Piece, text: string, before: string, { placed }: Open): boolean =>
-  placed &&
-  placeOnly.test(text) &&
-  /^(?:and|,|also|then|plus)$/i.test(piece.lead) &&
-  (/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) || !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before));
+/** "roots at 40 and 44": a second place for the previous thing; after a bend, "45" is its degrees. */
+const placesAnother = (piece: Piece, text: string, before: string, { placed, nouns }: Open): boolean =>
+  piece.listed === true ||
+  (placed &&
+    nouns > 0 &&
+    goesOnListing(piece, text) &&
+    (/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) ||
+      !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before) ||
+      !usualBends.includes(Number(/\d+(?:\.\d+)?/.exec(text)?.[0]))));
+
+/** A place alone, after a comma or an "and". */
+const goesOnListing = ({ lead }: Piece, text: string): boolean =>
+  placeOnly.test(text) && /^(?:and|,|also|then|plus)$/i.test(lead);
+
+/** The last place of a list, and its thing: ", and 35 roots", not ", 30 percent roots" or ", 4 in clay". */
+const placeOfThing =
+  /^[\s,]*(?:and\s+)?(?:at\s+)?~?\s*\d+(?:\.\d+)?\s*(?:(?:feet|ft|foot)\b|')?\s*[:-]?\s+(?=[a-z])(?!(?:percent|in|inch(?:es)?|o'?clock|deg(?:rees?)?|to|until|past|and|bend|turn|elbow|sweep)\b)/i;
+
+/** "31, 33 and 35 roots": the thing with its own place comes first, and the other places after it. */
+function listsLast(pieces: readonly Piece[], textOf: (piece: Piece) => string): Piece[] {
+  const end = pieces.findIndex(({ nouns }) => nouns > 0);
+  const thing = pieces[end];
+  const places = pieces.slice(0, Math.max(0, end));
+  const [first] = places;
+  if (!thing || !first || !placeOfThing.test(textOf(thing)) || !/^(?:and|,)$/i.test(thing.lead))
+    return [...pieces];
+  // "41, 30 roots" may be a measure: two places are joined by "and".
+  const isList =
+    places.every(
+      (piece, i) => placeOnly.test(textOf(piece)) && (i === 0 || goesOnListing(piece, textOf(piece))),
+    ) &&
+    (places.length > 1 || /^and$/i.test(thing.lead));
+  if (!isList) return [...pieces];
+  const moved = places.map((piece): Piece => ({ ...piece, hard: false, listed: true }));
+  return [{ ...thing, hard: first.hard }, ...moved, ...pieces.slice(end + 1)];
+}
 
 /** "no roots, cracks or breaks": the denial extends over a list of bare things. */
 function goesOnDenying({ lead }: Piece, text: string): boolean {
@@ -136,6 +180,7 @@ function piecesOf(shape: string): Piece[] {
 const isNoun = (phrase: string, from: number, shape: string, sofar: number): boolean => {
   const meaning = phraseAt(phrase)?.meaning;
   if (!meaning || !['finding', 'point', 'kind', 'test'].includes(meaning.is)) return false;
+  if (meaning.is === 'finding' && meaning.seenThrough) return false;
   const before = shape.slice(0, from);
   // A thing used only to give a place or a comparison is not a thing of its own.
   if (/\b(?:past|beyond|after|before|between|same\s+as|to)\s+(?:the\s+|that\s+|this\s+)?$/i.test(before))

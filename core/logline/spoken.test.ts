@@ -85,7 +85,7 @@ test('what may mean two things is asked, never guessed', () => {
   expect(answersTo('46 roots 1/2')).toEqual(['50%', 'clock 12:30']);
   expect(answersTo('46 offset 2')).toEqual(['2 in', "at 2 o'clock"]);
   expect(answersTo('46 roots 2-4')).toEqual(['2-4%', 'clock 2-4']);
-  expect(answersTo('46 rots')).toEqual(['roots']);
+  expect(answersTo('46 rots')).toEqual(['roots', '"rots"']);
   // Each offered answer, put in its place, is understood.
   for (const line of [
     '46 roots 10',

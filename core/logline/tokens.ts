@@ -1,3 +1,4 @@
+import { kindOf } from '../findings/kinds.js';
 import { gradeWords } from '../job/vocabulary.js';
 import { isDrop, named, takeInches, type Draft } from './draft.js';
 import {
@@ -26,6 +27,7 @@ const sets =
     return undefined;
   };
 
+const blocked = String.raw`(?:blocked|plugged|choked|obstructed|clogged|clog|stoppage|stopped\s+up)`;
 /** "30 percent blocked": the word belongs to the percentage. "Full of" introduces what fills it. */
 const ofBore = String.raw`(?:%|percent\b)(?:\s+(?:full(?!\s+of\b)|blocked|blockage|closed|closure|plugged|filled|obstructed|obstruction|choked|submerged)(?:\s+(?:off|up))?\b)?`;
 const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);
@@ -45,6 +47,14 @@ export const tokens: readonly Token[] = [
     sets((draft, [, from = '', to]) => {
       draft.fields.clock = to === undefined ? toPosition(from) : [toPosition(from), toPosition(to)];
     }),
+  ),
+  token(
+    String.raw`(?:from\s+)?(?:the\s+)?(?:top|crown)\s+to\s+(?:the\s+)?(?:bottom|invert)\b`,
+    () => 'down which side? Say “12 to 6” for the right, “6 to 12” for the left, or “around”',
+  ),
+  token(
+    String.raw`(?:(?:in|under|by|near|beside|behind|below|at\s+the\s+edge\s+of|next\s+to|across\s+from)\s+(?:the\s+|a\s+|an\s+|my\s+|his\s+|her\s+|their\s+)?(?:(?!(?:the|a|joint)\b)[a-z]+\s+)?(?:driveway|sidewalk|walkway|yard|lawn|grass|street|road|alley|curb|gutter|porch|steps|patio|deck|fence|planter|garden|flower\s*bed|hedge|parkway|parking\s+strip|tree|bush|slab|mailbox|hydrant))\b`,
+    sets((draft, [whole]) => (draft.fields.note ??= whole.replace(/\s+/g, ' '))),
   ),
   token(
     String.raw`(?:judged|grade)\s+([0-4]|${gradeWords.join('|')})\b`,
@@ -82,8 +92,18 @@ export const tokens: readonly Token[] = [
     sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
   ),
   token(
-    String.raw`(${distance})\s*long\b(?!\s+sweep)`,
+    // "22 long crack" is a place.
+    String.raw`(?:(?:about\b|~)\s*)*(${number}\s*${footMark}|${distance}(?=\s*long\b(?!\s+(?!at\b|from\b|and\b|with\b|on\b|in\b)[a-z])))\s*long\b(?!\s+sweep)`,
     sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
+  ),
+  token(
+    String.raw`(${number}\s*${footMark})\s*(?:long\s+)?(?:section|stretch)\b`,
+    sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
+  ),
+  // How large a hole looks: no measure of ours.
+  token(
+    String.raw`(?:${number}\s*(?:${inchMark}\s*)?(?:x|by)\s*${number}(?:\s*${inchMark})?|(?:about\s+)?(?:the\s+)?size\s+of\s+(?:a|an|my)\s+[a-z]+(?:\s+ball)?|(?:fist|quarter|golf\s+ball|baseball|softball)[\s-]sized?)(?![\w])`,
+    sets((draft, [whole]) => (draft.fields.note ??= whole.replace(/\s+/g, ' '))),
   ),
   token(
     String.raw`(?:runs|goes|extends|continues)\s+(?:on\s+|out\s+|up\s+|down\s+|back\s+|all\s+the\s+way\s+)*(?:to|till|until|through)\s+(?:about\s+|~\s*)?(${distance})${notMore}(?!\s*-?(?:in\b|inch|percent|o'clock))`,
@@ -100,11 +120,17 @@ export const tokens: readonly Token[] = [
       draft.kind ??= 'locate';
     }),
   ),
+  token(String.raw`(${number})\s*${inchMark}\s*deep\b`, inchesDeep),
   token(
     String.raw`(?:depth\s+(${distance})|(${distance})\s*(?:deep|of\s+depth)\b)`,
-    sets((draft, [, first, second]) => {
-      draft.fields.depth_ft = toFeet(first ?? second ?? '');
-      draft.kind ??= 'locate';
+    sets((draft, [, first, second = '']) => {
+      // "belly, 1.5 deep" is of its water.
+      if (draft.finding !== undefined && kindOf(draft.finding).sags && !saysFeet.test(second))
+        draft.fields.inches ??= toFeet(first ?? second);
+      else {
+        draft.fields.depth_ft = toFeet(first ?? second);
+        draft.kind ??= 'locate';
+      }
     }),
   ),
   token(String.raw`(?:in\s+)?(${distance})\s*(?:long\s+)?pieces?\b`, (draft, [, long = '']) =>
@@ -150,6 +176,17 @@ export const tokens: readonly Token[] = [
       draft.fields.inches = ordered(toNumber(low), toNumber(high));
       draft.twoInches = [toNumber(low), toNumber(high)];
     }),
+  ),
+  token(
+    String.raw`(?:fully|completely|totally|entirely|full|complete|total)\s+(?:${blocked}|blockage|obstruction)\b(?:\s+(?:up|off))?`,
+    sets((draft) => {
+      draft.fields.percent = 100;
+      draft.blocked = true;
+    }),
+  ),
+  token(
+    String.raw`(?:(?:partially|partly|nearly|almost|mostly)\s+)?${blocked}\b(?:\s+(?:up|off))?`,
+    sets((draft) => (draft.blocked = true)),
   ),
   token(String.raw`(${number})\s*${inchMark}`, inches),
   token(
@@ -208,12 +245,27 @@ function quotedText(draft: Draft, [, inside = '']: RegExpExecArray): undefined {
   } else draft.fields[field] = text;
 }
 
+/** A sonde reads as little as this below the ground, in; shallower inches are of the water in the pipe. */
+const leastCover_in = 18;
+
+function inchesDeep(draft: Draft, match: RegExpExecArray): undefined {
+  const value = toNumber(match[1] ?? '');
+  if (draft.finding !== undefined || (draft.kind !== 'locate' && value < leastCover_in)) {
+    if (!named(draft)) draft.ofWater = true;
+    return inches(draft, match);
+  }
+  draft.fields.depth_ft = Math.round((10_000 * value) / 12) / 10_000;
+  draft.kind ??= 'locate';
+  return undefined;
+}
+
 /** Inches after a material, or either side of `>`, are its bore; elsewhere they are the measure. */
 function inches(draft: Draft, [, value = '']: RegExpExecArray): undefined {
   const pipe = draft.pipes.at(-1);
   const took = toNumber(value);
   if (pipe && pipe.diameter_in === undefined && draft.finding === undefined) pipe.diameter_in = took;
-  else if (draft.kind === 'point' && !isDrop(draft)) draft.aboutPoint.diameter_in = took;
+  else if (draft.kind === 'point' && draft.finding === undefined && !isDrop(draft))
+    draft.aboutPoint.diameter_in = took;
   // "an inch or two": the grade uses the larger.
   else if (typeof draft.fields.inches === 'number' && draft.finding !== undefined && !draft.mending)
     draft.fields.inches = Math.max(took, draft.fields.inches);

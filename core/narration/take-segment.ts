@@ -43,6 +43,7 @@ function readOf(talk: Talk, { hearing }: Said, segment: Segment): SegmentRead {
   read.draft.correcting = false;
   pastItem(talk, read.draft);
   if (segment.again) read.draft.onceMore = true;
+  if (segment.listed) read.draft.listed = true;
   return read;
 }
 

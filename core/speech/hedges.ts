@@ -50,7 +50,9 @@ const steps: readonly [RegExp, string | ((match: RegExpExecArray) => string | un
   ],
   // "for the first twelve feet"
   [
-    g(String.raw`\b(?:for\s+)?(?:~\s*|about\s+)?the\s+first\s+(?:~\s*|about\s+)?(?=${number}\s*${footMark})`),
+    g(
+      String.raw`\b(?:for\s+)?(?:~\s*|about\s+)?(?:the\s+)?\bfirst\s+(?:~\s*|about\s+)?(?=${number}\s*${footMark})`,
+    ),
     '0 to ',
   ],
 ];

@@ -1,11 +1,27 @@
+import { materialRegistry } from '../catalog/materials.js';
 import { boundary } from './denials.js';
 import { rewrite, type Heard } from './heard.js';
 
 /** An idiom, and the words of the typed line with the same meaning. */
 type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
 
+const anyMaterial = `(?:${materialRegistry.rows
+  .flatMap(({ spoken }) => spoken)
+  .sort((a, b) => b.length - a.length)
+  .join('|')})`;
+
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
+  // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
+  [
+    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\bat\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:inches|feet|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
+    ' ',
+  ],
+  // "zeroed at the cleanout"
+  [
+    /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|counter\s+(?:at|is)\s+zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
+    '0 ',
+  ],
   // "at 118 Larkin", "118 larkin street": an address is not a reading.
   [
     /\b(?:\d{2,5}(?=\s+(?!(?:to|toward|towards|the|a|under|in|into|at|from|of|and|ft|feet)\b)[a-z]+\s+(?:street|avenue|ave|road|lane|drive|court|boulevard|blvd)\b)|(?<=\b(?:at|for)\s)\d{2,5}(?=\s[A-Z][a-z]{3,}\s*(?:,|\.|$)))/g,
@@ -30,6 +46,17 @@ export const spokenIdioms: readonly Idiom[] = [
   [/ {2,}/g, ' '],
   [/\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35'],
   [/\bschedule\s+forty\b/gi, 'schedule 40'],
+  [
+    /\b(?:slop(?:es?|ed|ing)|falls?|pitch(?:es|ed)|runs?)\s+(?:back\s+)?(?:uphill|backwards?|the\s+wrong\s+way)\b/gi,
+    'back fall',
+  ],
+  // "10..16", "10...16": a stretch.
+  [/(?<=\d)\s*(?:\.{2,3}|…)\s*(?=\d)/g, '-'],
+  // Said of the pipe, not denied.
+  [
+    /\b(?:no|zero|not\s+enough|without(?:\s+any)?)\s+(?:fall|slope|pitch)\b(?!\s+(?:problems?|issues?))/gi,
+    'flat',
+  ],
   [/\bper\s+cent\b/gi, 'percent'],
   // On a phone the apostrophe is often left out.
   [/\b(can|won|couldn|doesn|didn|isn|wasn|don)t\b/gi, ([, verb = '']) => `${verb}'t`],
@@ -52,6 +79,75 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "roots at 31 33 and 35": three places.
+  [
+    /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,
+    ([places]) => places.trim().replaceAll(/\s+/g, ', '),
+  ],
+  // "joints at 22, 25 and 28 have roots": roots at each of them.
+  [
+    /\bjoints\s+at\s+((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both|have|has|had|got|show|with|are|is)\s+)+([a-z][^;]*)/gi,
+    ([, places = '', what = '']) => `${what} at joint at ${places}`,
+  ],
+  // "22 to 28 roots, 3 joints": how many joints is not another place.
+  [
+    /(?<=[a-z][^;]*(?:,|\s))(?:in\s+)?(?:\d|two|three|four|five|six)\s+joints\b(?!\s+(?:at|between|from)\b)/gi,
+    'at joints',
+  ],
+  // "77.5 in the main" is a place.
+  [/(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?)\s+in\s+(?=(?:the|this|that)\s)/gi, ' '],
+  // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:out\s+|up\s+|down\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|to|into)\s+)+(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
+  ],
+  [
+    /\bfrom\s+the\s+(?:house|building|foundation)\s+(?:out\s+|down\s+)?to\s+(?=~?\s*\d)/gi,
+    'upstream side at ',
+  ],
+  [
+    /\bfrom\s+(~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+(?:on\s+|all\s+the\s+way\s+|out\s+|down\s+)*to\s+(?:the\s+)?(?:street|main|city\s+main|sewer)\b/gi,
+    ([, at = '']) => `downstream side at ${at}`,
+  ],
+  // "reducer 6 to 4", "6 by 4 reducer": from one diameter to the other.
+  [
+    /\b(reducer|increaser)\s+(?:from\s+)?(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:to|by|x|into)\s*(\d+)\b(?:\s*(?:in(?:ch)?\b|"))?/gi,
+    ([, , from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  [
+    /\b(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:by|x)\s*(\d+)\s*(?:in(?:ch)?\b|")?\s+(?:reducer|increaser)\b/gi,
+    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  // "goes to 6 inch": only the diameter changes.
+  [
+    /\b(?:goes|went|going|changes|changed|steps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
+    ([, bore = '']) => `change ${bore} in`,
+  ],
+  // "22 90 down": a bend, by its degrees and where it turns.
+  [
+    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(22\.5|45|90)(?:\s+degrees?)?(?=\s+(?:(?:turning|going|goes)\s+)?(?:down|up|left|right|to\s+the\s+(?:left|right))\b)/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
+  ],
+  // "pipe full of water", "half full of water": standing water, by its share of the pipe.
+  [
+    /\b(\d+)\s*(?:%|percent)\s+(?:full\s+)?(?:of|with)\s+water\b/gi,
+    ([, share = '']) => `standing water ${share}%`,
+  ],
+  [
+    /\b(?:(?:the\s+)?water\s+(?:starts|begins)|(?:entering|enters|into|hits|hitting|hit)\s+(?:the\s+|some\s+)?(?:standing\s+)?water)\b(?!\s+(?:main|meter|line|heater))/gi,
+    'standing water starts',
+  ],
+  [/\b(?:the\s+)?water\s+(?:ends|stops)\b/gi, 'standing water ends'],
+  [/\bfull\s+of\s+(?:standing\s+)?water\b/gi, 'standing water 100%'],
+  [
+    /\b(?:the\s+|old\s+|existing\s+)*liner\s+(starts?|begins?|ends?|stops)\b/gi,
+    ([, how = '']) => `lined ${/^[eo]|stop/i.test(how) ? 'ends' : 'starts'}`,
+  ],
+  [/\b(?:start|beginning)\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined starts'],
+  [/\bend\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined ends'],
   [/\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi, 'at '],
   // "three feet, forty five": a bend, by its degrees.
   [

@@ -8,7 +8,14 @@ export type QuotedField = 'why' | 'mark' | 'of' | 'what' | 'photo';
 /** What a typed word or phrase means. Longer phrases are tried first. */
 export type Meaning =
   /** `weak` fields yield to any other word: "hairline cracks" are hairline, although the plural says several. */
-  | { readonly is: 'finding'; readonly finding: FindingKind; readonly with?: Sets; readonly weak?: Sets }
+  | {
+      readonly is: 'finding';
+      readonly finding: FindingKind;
+      readonly with?: Sets;
+      readonly weak?: Sets;
+      /** Names it only where nothing else is named. */
+      readonly seenThrough?: true;
+    }
   | { readonly is: 'field'; readonly set: Sets }
   | { readonly is: 'material'; readonly material: Material }
   | {

@@ -224,8 +224,12 @@ const feetAndInches = (heard: Heard): Heard =>
       ),
       ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
     ),
-    new RegExp(String.raw`\b(\d+)\s+foot\s+(\d+(?:\.\d+)?)\b${follows}`, 'gi'),
-    ([, feet = '', inches = '']) => (Number(inches) < 12 ? `${feet}' ${inches}"` : undefined),
+    new RegExp(
+      String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+deep\b))`,
+      'gi',
+    ),
+    ([, feet = '', inches, deep = '']) =>
+      Number(inches ?? deep) < 12 ? `${feet}' ${inches ?? deep}"` : undefined,
   );
 
 /** Converts every spoken number in the text to digits. */

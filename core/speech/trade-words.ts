@@ -91,7 +91,7 @@ const shared: Rows = [
 ];
 
 const kinds: Rows = [
-  ['joint, hub', kind('joint')],
+  ['joint, hub, bell, bell end, socket, bell joint', kind('joint')],
   ['coupling, repair coupling, transition coupling, clamp, band', kind('joint', { note: 'coupling' })],
   [
     "hidden, not seen, cannot see, can't see, cannot see anything, can't see anything, can't see a thing, can't see nothing, can't see past, cannot see past, can't see beyond, couldn't see, could not see, couldn't see anything, no visibility, lost picture, lost the picture, lost my picture, lost our picture, picture is gone, lost visibility, no picture, submerged, obscured",
@@ -108,8 +108,12 @@ const kinds: Rows = [
   ],
   ['lens under water', hiddenWhy('lens under water')],
   [
-    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, can't push, cannot push, won't push, can't push any farther, pushed as far as possible, pushed as far as i can, won't push any further, camera hung up, camera is hung up, that's as far as i can get, cannot pass, can't pass, cannot get the camera past, can't get the camera past, can't get the camera through, couldn't get the camera past, camera won't go, can't make it past, couldn't make it past",
+    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, can't push, cannot push, won't push, can't push any farther, pushed as far as possible, pushed as far as i can, won't push any further, camera hung up, camera is hung up, that's as far as i can get, cannot pass, can't pass, cannot get the camera past, can't get the camera past, can't get the camera through, couldn't get the camera past, camera won't go, can't make it past, couldn't make it past, won't pass, camera won't pass, will not pass, camera will not pass, wouldn't pass, won't get past, won't go past, won't get through",
     kind('stop'),
+  ],
+  [
+    'ran out of cable, out of cable, no more cable, end of the cable, end of my cable, ran out of rod, ran out of hose, out of reel',
+    kind('stop', { why: 'out of cable' }),
   ],
   ['locate, located, locates, locating', kind('locate')],
   ['sonde, sonde reads, sonde says, locator, locator reads, locator says, transmitter', kind('locate')],
@@ -120,11 +124,11 @@ const kinds: Rows = [
   ],
   ['lined, has a liner, relined', { is: 'lined' }],
   [
-    'upstream, upstream side, on the upstream side, toward the house, towards the house, on the house side, house side, uphill',
+    'upstream, upstream side, on the upstream side, toward the house, towards the house, from here up, from there up, up from here, up from there, from here to the house, from here back to the house, from there to the house, from here to the building, on the house side, house side, uphill',
     { is: 'side', side: 'upstream' },
   ],
   [
-    'downstream, downstream side, on the downstream side, toward the street, towards the street, toward the main, towards the main, on the street side, street side, downhill',
+    'downstream, downstream side, on the downstream side, toward the street, towards the street, from here down, from there down, down from here, down from there, from here to the street, from here to the main, from here to the city main, from there to the street, from there to the main, toward the main, towards the main, on the street side, street side, downhill',
     { is: 'side', side: 'downstream' },
   ],
   [
@@ -285,7 +289,11 @@ const clocks: Rows = [
 /** Every row of findings/kinds adds its own words. */
 const spokenFindings = (): Record<string, Meaning> =>
   Object.fromEntries(
-    findingRegistry.rows.flatMap(({ id, spoken, says = [] }): [string, Meaning][] => [
+    findingRegistry.rows.flatMap(({ id, spoken, says = [], seenThrough = [] }): [string, Meaning][] => [
+      ...seenThrough.map((word): [string, Meaning] => [
+        word,
+        { is: 'finding', finding: id, seenThrough: true },
+      ]),
       ...spoken.map((each): [string, Meaning] => {
         const [word, sets, weak] = typeof each === 'string' ? [each] : each;
         return [

@@ -1,0 +1,193 @@
+import fc from 'fast-check';
+import { findingKinds, kindOf } from '../findings/kinds.js';
+import { materialRegistry } from '../catalog/materials.js';
+import { parseLogLine, type EntryDraft, type LogContext } from './parse.js';
+
+// Several places in one breath, stretches of pipe, and what hangs on a word: what people say is common practice.
+const base: LogContext = { pass: 'back', points: [], end: 'main' };
+const clean = (line: string, more: Partial<LogContext> = {}): (EntryDraft | undefined)[] => {
+  const parts = parseLogLine(line, { ...base, ...more });
+  expect([line, parts.flatMap(({ errors }) => errors.map(({ message }) => message))]).toEqual([line, []]);
+  return parts.map(({ entry }) => entry);
+};
+const reading = fc.integer({ min: 26, max: 199 }).map((half) => half / 2);
+const places = fc.uniqueArray(reading, { minLength: 3, maxLength: 5 });
+const what = fc.constantFrom('roots', 'cracks', 'offsets', 'holes', 'grease', 'open joints');
+const ways: readonly ((said: string, at: readonly number[], last: number) => string)[] = [
+  (said, at, last) => `${said} at ${at.join(', ')} and ${last}`,
+  (said, at, last) => `${said} at ${at.join(', ')}, ${last}`,
+  (said, at, last) => `${said} at ${at.join(' ')} and ${last}`,
+  (said, at, last) => `${said} at ${at.join(' and ')} and ${last}`,
+  (said, at, last) => `${at.join(', ')} and ${last} ${said}`,
+  (said, at, last) => `${at.join(', ')}, ${last} ${said}`,
+];
+
+test('a list of places is one entry at each, and what was said of the thing holds for all', () => {
+  fc.assert(
+    fc.property(
+      places,
+      what,
+      fc.constantFrom('', 'small ', 'heavy '),
+      fc.nat(ways.length - 1),
+      (at, said, size, way) => {
+        const last = at.at(-1) ?? 0;
+        const line = ways[way]?.(`${size}${said}`, at.slice(0, -1), last) ?? '';
+        const found = clean(line);
+        expect([line, found.map((entry) => entry?.reading_ft).sort()]).toEqual([line, [...at].sort()]);
+        const [first, ...others] = found.map((entry) => ({ ...entry, reading_ft: 0 }));
+        for (const other of others) expect([line, other]).toEqual([line, first]);
+        // Each place has one: the plural counts the places.
+        expect(first).not.toHaveProperty('form');
+      },
+    ),
+  );
+});
+
+test('how many there are is not where they are', () => {
+  for (const [line, at] of [
+    ['two bends at 32 and 34', [32, 34]],
+    ['three cracks at 22, 25 and 28', [22, 25, 28]],
+    ['2 holes at 30', [30]],
+    ['a couple of offsets at 30', [30]],
+  ] as const)
+    expect([line, clean(line).map((entry) => entry?.reading_ft)]).toEqual([line, at]);
+  // Where the number may be the place, it is.
+  expect(clean('2 roots at joint')).toMatchObject([{ reading_ft: 2, atJoint: true }]);
+  expect(clean('two inches of water at 30')).toMatchObject([{ reading_ft: 30, inches: 2 }]);
+});
+
+test('a stretch of pipe lies between its ends, whichever way the head looks and moves', () => {
+  const material = fc.constantFrom(...materialRegistry.rows);
+  fc.assert(
+    fc.property(
+      fc.tuple(reading, reading).filter(([a, b]) => a !== b),
+      material,
+      fc.constantFrom('out', 'back'),
+      fc.constantFrom('downstream', 'upstream'),
+      fc.boolean(),
+      ([from, to], { id, spoken }, pass, direction, first) => {
+        const [word = id] = spoken;
+        const line = first ? `${word} from ${from} to ${to}` : `${from} to ${to} ${word}`;
+        const found = clean(line, { pass, direction });
+        const upstreamEnd = direction === 'downstream' ? Math.min(from, to) : Math.max(from, to);
+        expect([line, found.map((entry) => entry?.reading_ft)]).toEqual([line, [from, to]]);
+        for (const entry of found) {
+          const side = entry?.reading_ft === upstreamEnd ? 'downstream' : 'upstream';
+          expect(entry).toMatchObject({ kind: 'change', [side]: { material: id } });
+          expect(entry).not.toHaveProperty(side === 'upstream' ? 'downstream' : 'upstream');
+        }
+      },
+    ),
+  );
+  // Where one ends and the next begins is one change, and none is where the line begins.
+  expect(clean('0 to 12 cast iron, 12 to 40 6 inch clay, 40 to 77 abs', { pass: 'out' })).toMatchObject([
+    { reading_ft: 12, upstream: { material: 'cast-iron' }, downstream: { material: 'clay', diameter_in: 6 } },
+    { reading_ft: 40, upstream: { material: 'clay' }, downstream: { material: 'abs' } },
+    { reading_ft: 77, upstream: { material: 'abs' } },
+  ]);
+});
+
+test('the house and the street say on which side a pipe lies, on either pass', () => {
+  for (const pass of ['out', 'back'] as const) {
+    for (const words of ['clay from the house to 24', '24 clay from here up'])
+      expect(clean(words, { pass })).toMatchObject([{ reading_ft: 24, upstream: { material: 'clay' } }]);
+    for (const words of [
+      'clay from 24 to the main',
+      '24 clay from here down',
+      '24 clay from here to the street',
+    ])
+      expect(clean(words, { pass })).toMatchObject([{ reading_ft: 24, downstream: { material: 'clay' } }]);
+  }
+  expect(clean('cast iron to 24 then clay', { pass: 'out' })).toMatchObject([
+    { upstream: { material: 'cast-iron' }, downstream: { material: 'clay' } },
+  ]);
+  expect(clean('24 liner starts', { pass: 'out' })).toMatchObject([{ downstream: { lined: true } }]);
+  expect(clean('24 end of the old liner', { pass: 'out' })).toMatchObject([{ upstream: { lined: true } }]);
+});
+
+test('what is seen through a defect names a hole only where no other thing is named', () => {
+  const through = findingKinds.flatMap((finding) => kindOf(finding).seenThrough ?? []);
+  expect(through.length).toBeGreaterThan(0);
+  for (const words of through) {
+    expect([words, clean(`22 ${words}`)]).toMatchObject([words, [{ finding: 'hole' }]]);
+    expect([words, clean(`22 broken, ${words}`)]).toMatchObject([words, [{ finding: 'broken' }]]);
+    expect([words, clean(`22 no ${words}`)]).toMatchObject([words, [{ kind: 'note' }]]);
+  }
+  for (const words of ['22 dirt in the bottom', '22 dirt in the line'])
+    expect(clean(words)).toMatchObject([{ finding: 'deposit' }]);
+});
+
+test('what fills the pipe is a share of it, and blocks the camera where nothing is named', () => {
+  for (const how of ['fully blocked', 'completely plugged', 'totally blocked', 'full blockage'])
+    expect([how, clean(`41 roots ${how}`)]).toMatchObject([how, [{ finding: 'roots', percent: 100 }]]);
+  expect(clean('41 completely blocked with roots')).toMatchObject([{ finding: 'roots', percent: 100 }]);
+  expect(clean('41 partially blocked by roots')[0]).not.toHaveProperty('percent');
+  expect(clean('41 pipe is completely blocked')).toMatchObject([{ kind: 'stop', why: 'blocked' }]);
+  expect(clean('41 ran out of cable')).toMatchObject([{ kind: 'stop', why: 'out of cable' }]);
+  expect(clean('22 to 26 full of water', { bore_in: 4 })).toMatchObject([{ finding: 'belly', inches: 4 }]);
+  expect(clean('22 to 26 half full of water', { bore_in: 4 })).toMatchObject([
+    { finding: 'belly', inches: 2 },
+  ]);
+});
+
+test('inches are of what they are said of: cover, water, or the bore', () => {
+  for (const words of [
+    '55 sonde 62 inches deep',
+    '55 located 5 ft 2 deep',
+    '55 62 in deep',
+    '55 5\' 2" deep',
+  ])
+    expect([words, clean(words)[0]]).toMatchObject([
+      words,
+      { kind: 'locate', depth_ft: expect.closeTo(62 / 12, 3) as unknown },
+    ]);
+  expect(clean('38 sag about 3 feet long 2 inches deep')).toEqual([
+    { kind: 'finding', finding: 'belly', cause: 'sag', pass: 'back', reading_ft: 38, to_ft: 35, inches: 2 },
+  ]);
+  expect(clean('22 tap sticks in 1 inch', { bore_in: 4 })).toMatchObject([
+    { finding: 'intrusion', percent: 25 },
+  ]);
+  expect(clean('22 tap sticks in 1 inch')).toMatchObject([{ finding: 'intrusion', note: '1 in' }]);
+  expect(clean('22 tap sticks in 20%')).toMatchObject([{ finding: 'intrusion', percent: 20 }]);
+  for (const words of ['35 reducer 6 to 4', '35 6 by 4 reducer', '35 6x4 reducer'])
+    expect(clean(words, { pass: 'out' })).toMatchObject([
+      { kind: 'change', upstream: { diameter_in: 6 }, downstream: { diameter_in: 4 } },
+    ]);
+  expect(clean('77.5 in the main')).toMatchObject([{ kind: 'point', reading_ft: 77.5 }]);
+  expect(clean('0 cleanout 3 ft deep')).toMatchObject([{ kind: 'point' }]);
+  expect(parseLogLine('22 90 down', base)[0]?.point).toMatchObject({ kind: 'bend', degrees: 90 });
+});
+
+test('a fall that is not there is said of the pipe; concrete in the pipe is not concrete pipe', () => {
+  for (const words of [
+    'pipe goes uphill',
+    'no fall',
+    'not enough slope',
+    'lies flat',
+    'slopes the wrong way',
+  ])
+    expect([words, clean(`22 to 30 ${words}`)]).toMatchObject([words, [{ finding: 'belly', to_ft: 30 }]]);
+  for (const words of ['concrete in the pipe', 'cement plug', 'hardened concrete', 'gasket hanging down'])
+    expect([words, clean(`22 ${words}`)]).toMatchObject([words, [{ finding: 'intrusion' }]]);
+  expect(clean('22 concrete')).toMatchObject([{ kind: 'change' }]);
+});
+
+test('where it lies above ground is its note, an order is refused, and words not known may be kept', () => {
+  expect(clean('24 4 ft deep by the oak tree')).toMatchObject([
+    { kind: 'locate', depth_ft: 4, note: 'by the oak tree' },
+  ]);
+  for (const order of ['undo', 'delete that', 'remove the last entry', 'never mind'])
+    expect([order, parseLogLine(order, base)]).toMatchObject([order, [{ entry: undefined, errors: [{}] }]]);
+  for (const line of [
+    '24 gas line crosses above',
+    '60 rat hole',
+    '24 dogleg bend',
+    '24 located, oak roots near',
+  ]) {
+    const answer = parseLogLine(line, base)
+      .flatMap(({ errors }) => errors.flatMap(({ answers = [] }) => answers))
+      .find(({ words }) => words.startsWith('"'));
+    expect([line, answer]).toEqual([line, expect.anything()]);
+    if (answer) clean(line.slice(0, answer.from) + answer.words + line.slice(answer.to));
+  }
+});
