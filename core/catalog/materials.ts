@@ -39,7 +39,7 @@ export const materialRows = [
   {
     id: 'abs',
     words: 'ABS',
-    spoken: ['abs', 'black abs', 'black plastic'],
+    spoken: ['abs', 'black abs', 'black plastic', 'abs plastic'],
     outside_in: ironPipeSizes,
     smooth: true,
     sticks_ft: [10, 20],
@@ -50,6 +50,7 @@ export const materialRows = [
     spoken: [
       ...[
         'pvc',
+        'pvc plastic',
         'plastic',
         'white pvc',
         'pvc-sch40',
@@ -140,7 +141,20 @@ export const materialRows = [
     smooth: true,
     sticks_ft: [20],
   },
-  { id: 'unknown', words: 'unknown pipe', spoken: ['unknown'] },
+  {
+    id: 'unknown',
+    words: 'unknown pipe',
+    spoken: [
+      'unknown',
+      'galvanized',
+      'galvanized steel',
+      'steel',
+      'steel pipe',
+      'lead pipe',
+      'ductile',
+      'ductile iron',
+    ],
+  },
 ] as const satisfies readonly MaterialRow[];
 
 export const materials = idsOf(materialRows);

@@ -64,6 +64,12 @@ export function oneChange(
   if (one?.kind !== 'change' || other?.kind !== 'change' || one.reading_ft !== other.reading_ft)
     return undefined;
   if (one.reading_ft === undefined || one.pass !== other.pass) return undefined;
+  if (!one.upstream !== !one.downstream && !other.upstream !== !other.downstream) {
+    const [first, next] = [one.upstream ?? one.downstream, other.upstream ?? other.downstream];
+    if (first?.material === next?.material) return undefined;
+    // "clay from 12 to 50, then abs": two pipes cannot lie on one side, so the next is past the end of the first.
+    return one.upstream ? { ...one, downstream: next } : { ...one, upstream: next };
+  }
   if ((one.upstream && other.upstream) || (one.downstream && other.downstream)) return undefined;
   return { ...other, ...one };
 }

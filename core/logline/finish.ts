@@ -116,7 +116,7 @@ const saysMore = (
 function settle(draft: Draft, { context, known, spoken }: Finishing): void {
   if (draft.onceMore) repeat(draft, known, context);
   settleWeak(draft);
-  settleServed(draft);
+  settleServed(draft, spoken);
   if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
     draft.finding ??= 'belly';
   settleDiameters(draft);
@@ -245,10 +245,21 @@ function settleWeak(draft: Draft): void {
 }
 
 /** "The laundry ties in": names the branch, or for a test what it ran from. */
-function settleServed(draft: Draft): void {
+function settleServed(draft: Draft, spoken = false): void {
   if (draft.served === undefined) return;
   if (draft.kind === 'test') draft.fields.of ??= draft.served;
-  else if (draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in')
+  // "18 kitchen line": what drains there comes in there.
+  else if (
+    draft.kind === undefined &&
+    draft.finding === undefined &&
+    draft.pipes.length === 0 &&
+    !draft.correcting &&
+    !spoken
+  ) {
+    draft.kind = 'point';
+    draft.point = { kind: 'tie-in' };
+  }
+  if (draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in' && draft.finding === undefined)
     draft.aboutPoint.name ??= `${draft.served} branch connection`;
 }
 

@@ -144,11 +144,11 @@ test('inches are of what they are said of: cover, water, or the bore', () => {
   expect(clean('38 sag about 3 feet long 2 inches deep')).toEqual([
     { kind: 'finding', finding: 'belly', cause: 'sag', pass: 'back', reading_ft: 38, to_ft: 35, inches: 2 },
   ]);
-  expect(clean('22 tap sticks in 1 inch', { bore_in: 4 })).toMatchObject([
-    { finding: 'intrusion', percent: 25 },
-  ]);
-  expect(clean('22 tap sticks in 1 inch')).toMatchObject([{ finding: 'intrusion', note: '1 in' }]);
-  expect(clean('22 tap sticks in 20%')).toMatchObject([{ finding: 'intrusion', percent: 20 }]);
+  const [branch, sticks] = clean('22 tap sticks in 1 inch', { bore_in: 4 });
+  expect([branch, sticks]).toMatchObject([{ kind: 'point' }, { finding: 'intrusion', percent: 25 }]);
+  expect(clean('22 gasket sticking in 1 inch')).toMatchObject([{ finding: 'intrusion' }]);
+  expect(clean('22 hole 2 inches')).toMatchObject([{ finding: 'hole', note: '2 in' }]);
+  expect(clean('50 to 56 belly, 1.5 deep')).toMatchObject([{ finding: 'belly', inches: 1.5 }]);
   for (const words of ['35 reducer 6 to 4', '35 6 by 4 reducer', '35 6x4 reducer'])
     expect(clean(words, { pass: 'out' })).toMatchObject([
       { kind: 'change', upstream: { diameter_in: 6 }, downstream: { diameter_in: 4 } },
@@ -156,6 +156,37 @@ test('inches are of what they are said of: cover, water, or the bore', () => {
   expect(clean('77.5 in the main')).toMatchObject([{ kind: 'point', reading_ft: 77.5 }]);
   expect(clean('0 cleanout 3 ft deep')).toMatchObject([{ kind: 'point' }]);
   expect(parseLogLine('22 90 down', base)[0]?.point).toMatchObject({ kind: 'bend', degrees: 90 });
+});
+
+test('what is said of one place besides its thing is an entry of its own', () => {
+  const kinds = (line: string) =>
+    clean(line, { pass: 'out' }).map((entry) => [entry?.kind, entry?.reading_ft]);
+  expect(kinds('22 pvc to clay offset 1/2')).toEqual([
+    ['change', 22],
+    ['finding', 22],
+  ]);
+  expect(clean('22 tap sticks in 20%')[1]).toMatchObject({ finding: 'intrusion', percent: 20 });
+  for (const line of ['main 104 depth 9 ft', 'roots at 104, 9 ft deep', '104 45 bend 9 ft deep'])
+    expect([line, clean(line)[1]]).toMatchObject([line, { kind: 'locate', reading_ft: 104, depth_ft: 9 }]);
+  for (const what of ['kitchen line', 'floor drain', 'laundry on the right', 'bathroom group'])
+    expect([what, kinds(`18 ${what}`)]).toEqual([what, [['point', 18]]]);
+});
+
+test('marks and shorthand mean what they mean on a plan', () => {
+  for (const at of ["15'6", '15\'-6"', '15\' 6"', '15 foot 6'])
+    expect([at, clean(`${at} roots`)]).toMatchObject([at, [{ reading_ft: 15.5, finding: 'roots' }]]);
+  for (const line of ['10..16 belly', '10…16 belly', "10'-16' belly"])
+    expect([line, clean(line)]).toMatchObject([line, [{ reading_ft: 10, to_ft: 16 }]]);
+  expect(clean('22 ci->abs', { pass: 'out' })).toMatchObject([
+    { upstream: { material: 'cast-iron' }, downstream: { material: 'abs' } },
+  ]);
+  expect(clean('22 abs plastic pipe', { pass: 'out' })).toMatchObject([{ downstream: { material: 'abs' } }]);
+  expect(clean('22 no hub coupling')).toMatchObject([{ kind: 'joint', note: 'coupling' }]);
+  expect(parseLogLine('tap 9 o clock 22', base)[0]?.point).toMatchObject({ connection: 'tap', clock: 9 });
+  expect(clean('22 crack 9-3 over the top')).toMatchObject([{ clock: [9, 3] }]);
+  expect(clean('joints at 22, 25 and 28 have roots 20%')).toMatchObject(
+    [22, 25, 28].map((reading_ft) => ({ reading_ft, finding: 'roots', percent: 20, atJoint: true })),
+  );
 });
 
 test('a fall that is not there is said of the pipe; concrete in the pipe is not concrete pipe', () => {

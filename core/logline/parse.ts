@@ -1,6 +1,7 @@
 import type { Point } from '../job/schema.js';
 import { placeOf, type Heard } from '../speech/heard.js';
 import { hear } from '../speech/hear.js';
+import { takeBesides } from './besides.js';
 import { endsOfPipe, oneChange, saySides } from './change.js';
 import {
   partId,
@@ -149,6 +150,7 @@ function parsePart(
   if (segment.listed) draft.listed = true;
   if (!segment.denied && isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
   else if (!segment.denied) errors.push(...unknownErrors(read, text));
+  const besides = takeBesides(draft);
   const finished = finishDraft(draft, { inherited, context, known, fail });
   if (!finished)
     return [{ entry: undefined, sentence: '', missing: [], errors, doubts: [], passed, choices: [] }];
@@ -186,7 +188,19 @@ function parsePart(
   const sides = draft.bothSides
     ? [side(9, told), side(3, {})]
     : [first, ...others.map((other) => part(other, {}))];
-  return draft.stopsHere ? [...sides, part(stopAt(finished, draft, context), {})] : sides;
+  const { reading_ft } = finished.entry;
+  const beside = (its: Draft): LogPart[] => {
+    const also = finishDraft(its, { inherited: reading_ft, context, known, fail });
+    return also
+      ? [part(also.entry, { point: also.point, choices: swapOf(also.entry, undefined, whole) })]
+      : [];
+  };
+  return [
+    ...besides.before.flatMap(beside),
+    ...sides,
+    ...(draft.stopsHere ? [part(stopAt(finished, draft, context), {})] : []),
+    ...besides.after.flatMap(beside),
+  ];
 }
 
 /** The camera stopped at what was just named: a separate entry at the same place. */

@@ -3,6 +3,7 @@ import type { Point } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { clockText } from '../speech/numbers.js';
 import type { EntryDraft } from './context.js';
+import { isCleanout } from './besides.js';
 import { isDrop, type Draft, type Given } from './draft.js';
 import type { Fail } from './finish.js';
 
@@ -196,9 +197,6 @@ const ask = (fail: Fail, { from, to }: { from: number; to: number }, answers: [s
     answers.map(([label, words]) => ({ label, words })),
   );
 };
-
-const isCleanout = ({ point }: Draft): boolean =>
-  point !== undefined && 'kind' in point && point.kind === 'cleanout';
 
 function pointFields(draft: Draft, fields: Record<string, unknown>): void {
   const about = draft.aboutPoint;

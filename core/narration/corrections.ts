@@ -13,9 +13,23 @@ const opens =
 export const withdraws =
   /\b(?:scratch\s+that|strike\s+that|never\s*mind|disregard\s+(?:that|it)|forget\s+(?:that|it)|ignore\s+that|take\s+that\s+back)\b/i;
 
+const corrects = String.raw`^\W*(?:(?:oh|well|and|wait|no|sorry|actually|correction|my\s+mistake|let\s+me\s+correct\s+that)\W+)+(?:the|that|those|these)\s+`;
+/** "Correction, the building wall's at twelve": the thing named, and its place. */
+const isAt = new RegExp(
+  String.raw`${corrects}([a-z][a-z\s-]*?)(?:'s|\s+is|\s+are|\s+was|\s+were|\s+should\s+be)\s+(?:really\s+|actually\s+)?(?:at|@)\s+(.+)$`,
+  'i',
+);
+/** "Correction, the crack at fifty eight is a hole": the place, and what it is. */
+const isReally = new RegExp(
+  String.raw`${corrects}[a-z][a-z\s-]*?\s+(?:at|@)\s+([a-z\d.\s-]+?)\s+(?:is|are|was|were|should\s+be)\s+(?:really\s+|actually\s+)?(?!at\b)(.+)$`,
+  'i',
+);
+
 export type Correction =
   | { readonly is: 'withdrawn'; readonly item: NarrationItem }
-  | { readonly is: 'mended'; readonly item: NarrationItem };
+  | { readonly is: 'mended'; readonly item: NarrationItem }
+  /** It is another thing: what was said of it, to be read in its place. */
+  | { readonly is: 'renamed'; readonly item: NarrationItem; readonly says: string };
 
 /**
  * "Sorry, that's not seventy nine, that's seventy eight", "no, make that forty percent", "scratch that": the item it
@@ -24,6 +38,8 @@ export type Correction =
 export function takeCorrection(talk: Talk, sentence: string): Correction | undefined {
   const last = talk.items.at(-1);
   if (!last) return undefined;
+  const named = takesPlace(talk, sentence) ?? takesName(talk, sentence);
+  if (named) return named;
   const { heard } = hear(sentence);
   const text = heard.text.replace(/[¦]/g, ' ');
   const wrong = not.exec(text);
@@ -38,6 +54,30 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   put(item, value, measure, wrong && Number(wrong[1]));
   if (!measure || /^(?:f|')/i.test(measure)) talk.reading = value;
   return { is: 'mended', item };
+}
+
+const readingIn = (said: string): number | undefined => {
+  const found = new RegExp(number).exec(hear(`at ${said}`).heard.text)?.[1];
+  return found === undefined ? undefined : Number(found);
+};
+
+function takesPlace(talk: Talk, sentence: string): Correction | undefined {
+  const [, what, where = ''] = isAt.exec(sentence) ?? [];
+  const reading = what === undefined ? undefined : readingIn(where);
+  if (what === undefined || reading === undefined) return undefined;
+  const item = talk.items.findLast((each) => each.sentence.toLowerCase().includes(what.toLowerCase()));
+  if (!item) return undefined;
+  (item.entry as Record<string, unknown>).reading_ft = reading;
+  talk.reading = reading;
+  return { is: 'mended', item };
+}
+
+function takesName(talk: Talk, sentence: string): Correction | undefined {
+  const [, where, what = ''] = isReally.exec(sentence) ?? [];
+  const reading = where === undefined ? undefined : readingIn(where);
+  const item =
+    reading === undefined ? undefined : talk.items.findLast(({ entry }) => entry.reading_ft === reading);
+  return item && { is: 'renamed', item, says: `at ${where ?? ''} ${what}` };
 }
 
 const holds = ({ entry }: NarrationItem, value: number): boolean =>

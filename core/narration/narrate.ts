@@ -2,7 +2,7 @@ import { readEntry } from '../logline/entry-faults.js';
 import { hear } from '../speech/hear.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from './captions.js';
-import { takeCorrection, withdraws } from './corrections.js';
+import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
@@ -70,6 +70,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     });
     return;
   }
+  if (correction?.is === 'renamed' && renames(talk, sentence, index, correction)) return;
   if (correction) {
     join(talk, correction.item, text, index);
     return;
@@ -105,6 +106,32 @@ const fromHere = ({ reading }: Talk, text: string): string =>
         /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i,
         `from ${reading} `,
       );
+
+/** "Correction, the crack at fifty eight is a hole": the new thing takes the old one's place; false where none is named. */
+function renames(
+  talk: Talk,
+  sentence: Sentence,
+  index: number,
+  { item, says }: Extract<Correction, { is: 'renamed' }>,
+): boolean {
+  const at = talk.items.indexOf(item);
+  const before = [...talk.items];
+  talk.items.splice(at, 1);
+  const count = talk.items.length;
+  takeSentence(talk, { text: says, at: sentence.at }, index);
+  const found = talk.items.splice(count);
+  const [first] = found;
+  if (!first) {
+    talk.items.splice(0, talk.items.length, ...before);
+    return false;
+  }
+  first.sentence = `${item.sentence} ${sentence.text}`;
+  first.video_s = item.video_s;
+  first.entry = { ...first.entry, pass: item.entry.pass };
+  talk.items.splice(at, 0, ...found);
+  talk.notes.delete(index);
+  return true;
+}
 
 /** "Crack at forty four, scratch that, it's a joint": the first thing is removed, its place stays. */
 function startOver(

@@ -1,5 +1,7 @@
 import type { EntryDraft } from '../logline/context.js';
-import { newDraft, type Draft } from '../logline/draft.js';
+import { type Draft } from '../logline/draft.js';
+import { takeBesides } from '../logline/besides.js';
+import { endsOfPipe } from '../logline/change.js';
 import type { Point } from '../job/schema.js';
 import { finishDraft, type Finished } from '../logline/finish.js';
 import { readSegment, type SegmentRead } from '../logline/read-segment.js';
@@ -87,6 +89,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     return;
   if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
     draft.numbers = draft.numbers.filter(({ feet }) => !feet);
+  const besides = takeBesides(draft);
   const assumed: string[] = [];
   const own = finish(talk, read, undefined);
   const place = own ? undefined : placeFor(talk, said, at, read, text, assumed);
@@ -118,9 +121,14 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     assumed: taken,
     ...(taken.includes(untold) ? { noReading: true } : {}),
   });
-  propose(talk, said, own !== undefined, text, item(entry, finished.point ?? null, assumed));
-  const branch = hasBranch(draft) && finish(talk, { ...read, draft: branchOf(draft) }, entry.reading_ft);
-  if (branch) propose(talk, said, true, text, item(branch.entry, branch.point ?? null, []));
+  const sidesGiven = draft.pipes.some(({ side }) => side !== undefined);
+  const [only, ...ends] = sidesGiven ? [entry] : endsOfPipe(entry, contextOf(talk).context);
+  propose(talk, said, own !== undefined, text, item(only, finished.point ?? null, assumed));
+  for (const end of ends) propose(talk, said, true, text, item(end, null, []));
+  for (const beside of [...besides.before, ...besides.after]) {
+    const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
+    if (also) propose(talk, said, true, text, item(also.entry, also.point ?? null, []));
+  }
   if (!draft.stopsHere) return;
   const { reading_ft, pass } = entry;
   const why = draft.finding?.replace('-', ' ');
@@ -141,10 +149,6 @@ function closes(talk: Talk, said: Said, { entry, replaces }: Finished): boolean 
   return true;
 }
 
-/** "a tap sticking in": the branch and its defect. */
-const hasBranch = ({ finding, point }: Draft): boolean =>
-  finding !== undefined && point !== undefined && 'kind' in point && point.kind === 'tie-in';
-
 /** "The sonde reads five foot eight": where the head's position is known, a single distance is the depth. */
 function takeDepth(talk: Talk, draft: Draft, text: string): void {
   const [only, ...more] = draft.numbers;
@@ -152,18 +156,6 @@ function takeDepth(talk: Talk, draft: Draft, text: string): void {
   if (talk.reading === undefined || /\bat\b|@/i.test(text) || only.value > 30) return;
   draft.fields.depth_ft = only.value;
   draft.numbers = [];
-}
-
-/** The branch of a draft that also names a finding. */
-function branchOf({ point, aboutPoint, fields }: Draft): Draft {
-  const { clock, pass } = fields;
-  return {
-    ...newDraft(),
-    kind: 'point',
-    ...(point ? { point } : {}),
-    aboutPoint,
-    fields: { ...(clock === undefined ? {} : { clock }), ...(pass === undefined ? {} : { pass }) },
-  };
 }
 
 /** Place of a thing without a reading: named earlier or later in the sentence, or the head's position. */

@@ -50,6 +50,18 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:slop(?:es?|ed|ing)|falls?|pitch(?:es|ed)|runs?)\s+(?:back\s+)?(?:uphill|backwards?|the\s+wrong\s+way)\b/gi,
     'back fall',
   ],
+  // "ci->abs"
+  [/(?<=[a-z\d"'])\s*(?:->|=>|→|>)\s*(?=[a-z\d])/gi, ' > '],
+  [/\b(?:hub|bell)\s+and\s+spigot\b/gi, ' '],
+  [
+    /\b(1[0-2]|[1-9])((?::[0-5]\d)?)\s*o\s?clock\b/gi,
+    ([, hour = '', minutes = '']) => `${hour}${minutes} o'clock`,
+  ],
+  // "15'6", "15'-6"
+  [
+    /\b(\d+)\s*['’′]-?(1[01]|\d)(?:\s*["”″])?(?![\d.:/%]|\s*(?:%|percent|o'?\s?clock))/g,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+  ],
   // "10..16", "10...16": a stretch.
   [/(?<=\d)\s*(?:\.{2,3}|…)\s*(?=\d)/g, '-'],
   // Said of the pipe, not denied.
@@ -104,6 +116,22 @@ export const figureIdioms: readonly Idiom[] = [
     ),
     ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
   ],
+  // "clay from 12 to 50 then pvc": the next begins where the first ends.
+  [
+    new RegExp(
+      String.raw`((?:\b${anyMaterial}\s+)?(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+(?:is\s+|it's\s+)?${anyMaterial})?)[\s,]+(?:and\s+)?then\s+(?:(?:it|it's|is|goes|changes|turns|to|into)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, first = '', end = '']) => `${first} ${boundary} at ${end} `,
+  ],
+  // "pvc to the main", "clay to the house": on which side it lies.
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:all|the|rest|of|way|on|out|down|from|there)\s+)*to\s+the\s+(?:(main|city\s+main|street|sewer)|(?:house|building|foundation|cleanout))\b`,
+      'gi',
+    ),
+    ([, pipe = '', street]) => `${pipe} ${street === undefined ? 'upstream' : 'downstream'} side`,
+  ],
   [
     /\bfrom\s+the\s+(?:house|building|foundation)\s+(?:out\s+|down\s+)?to\s+(?=~?\s*\d)/gi,
     'upstream side at ',
@@ -125,6 +153,11 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\b(?:goes|went|going|changes|changed|steps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
     ([, bore = '']) => `change ${bore} in`,
+  ],
+  // "22 4 inch pipe", "22 pipe is 4 inch": its diameter, from there on.
+  [
+    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(?:(?:it's|pipe|line)\s+(?:is\s+)?(?:an?\s+)?(\d+)\s*-?(?:in(?:ch)?\b\.?|")|(\d+)\s*-?(?:in(?:ch)?\b\.?|")\s+(?:pipe|line))\s*(?=$|[,;])/gi,
+    ([, one, other = '']) => `change ${one ?? other} in`,
   ],
   // "22 90 down": a bend, by its degrees and where it turns.
   [

@@ -92,7 +92,10 @@ const shared: Rows = [
 
 const kinds: Rows = [
   ['joint, hub, bell, bell end, socket, bell joint', kind('joint')],
-  ['coupling, repair coupling, transition coupling, clamp, band', kind('joint', { note: 'coupling' })],
+  [
+    'coupling, repair coupling, transition coupling, no hub coupling, no-hub coupling, no hub band, no hub, no-hub, clamp, band',
+    kind('joint', { note: 'coupling' }),
+  ],
   [
     "hidden, not seen, cannot see, can't see, cannot see anything, can't see anything, can't see a thing, can't see nothing, can't see past, cannot see past, can't see beyond, couldn't see, could not see, couldn't see anything, no visibility, lost picture, lost the picture, lost my picture, lost our picture, picture is gone, lost visibility, no picture, submerged, obscured",
     kind('hidden'),
@@ -166,14 +169,14 @@ const points: Rows = [
   ['quarter bend, right angle', point('bend', { degrees: 90 })],
   ['eighth bend, 1/8 bend', point('bend', { degrees: 45 })],
   [
-    'tie-in, tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, comes in from the side',
+    'tie-in, tie in, unknown connection, unknown tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, comes in from the side',
     point('tie-in'),
   ],
   ['tap, factory tap, break-in tap, break in tap, hammer tap', point('tie-in', { connection: 'tap' })],
   ['mortar saddle', point('tie-in', { connection: 'mortar saddle' })],
   ['saddle', point('tie-in', { connection: 'saddle' })],
-  ['wye, y connection', point('tie-in', { connection: 'wye' })],
-  ['tee, sanitary tee, t connection', point('tie-in', { connection: 'tee' })],
+  ['wye, y, y connection', point('tie-in', { connection: 'wye' })],
+  ['tee, t, sanitary tee, t connection', point('tie-in', { connection: 'tee' })],
   ['drop, drops, vertical drop, drops down, drops off', point('drop')],
   [
     'valve, backwater valve, backflow preventer, back flow preventer, backflow valve, check valve, backwater preventer',
@@ -194,6 +197,9 @@ const points: Rows = [
   ['one-way, one way, 1-way, 1 way, single', aboutPoint({ ways: 1 })],
   ['faces upstream, faces the house', aboutPoint({ ways: 1, faces: 'upstream' })],
   ['faces downstream, faces the street', aboutPoint({ ways: 1, faces: 'downstream' })],
+  ['capped, capped off', aboutPoint({ note: 'capped' })],
+  ['abandoned, dead', aboutPoint({ note: 'not in use' })],
+  ['storm', aboutPoint({ note: 'storm water' })],
   ['buried, below grade', aboutPoint({ state: 'buried' })],
   [
     'cap broken, broken cap, cap is broken, cap cracked, cracked cap, busted cap',
@@ -219,6 +225,11 @@ const served: Rows = [
   'hall bath',
   'master bath',
   'half bath',
+  'bathroom group',
+  'powder room',
+  'laundry sink',
+  'roof leader',
+  'storm drain',
   'shower',
   'tub',
   'bathtub',

@@ -1,0 +1,52 @@
+import { newDraft, type Draft } from './draft.js';
+
+/**
+ * Takes out of a draft what it says besides its own thing, as drafts at the same place: the pipes of "clay to abs with
+ * an offset", the branch of "the tap sticks in", the depth of "roots at 41, 5 ft deep". A correction stays whole.
+ */
+export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly after: Draft[] } {
+  const before: Draft[] = [];
+  const after: Draft[] = [];
+  if (draft.correcting) return { before, after };
+  const { pass, about, depth_ft } = draft.fields;
+  const shared = Object.fromEntries(
+    Object.entries({ pass, about }).filter(([, value]) => value !== undefined),
+  );
+  if (draft.finding !== undefined && draft.pipes.length === 2) {
+    const { pipes, swapped } = draft;
+    before.push({
+      ...{ ...newDraft(), kind: 'change', pipes, changing: true, fields: { ...shared } },
+      ...(swapped ? { swapped } : {}),
+    });
+    draft.pipes = [];
+  }
+  if (hasBranch(draft)) before.push(branchOf(draft));
+  const isNamed = draft.finding !== undefined || (draft.kind === 'point' && !isCleanout(draft));
+  if (depth_ft !== undefined && isNamed) {
+    after.push({ ...newDraft(), kind: 'locate', fields: { ...shared, depth_ft } });
+    delete draft.fields.depth_ft;
+  }
+  return { before, after };
+}
+
+const isOfKind =
+  (kind: string) =>
+  ({ point }: Draft): boolean =>
+    point !== undefined && 'kind' in point && point.kind === kind;
+const isTieIn = isOfKind('tie-in');
+export const isCleanout = isOfKind('cleanout');
+
+/** "a tap sticking in": a branch and its defect. */
+const hasBranch = (draft: Draft): boolean => draft.finding !== undefined && isTieIn(draft);
+
+/** The branch of a draft that also names a finding. */
+function branchOf({ point, aboutPoint, fields }: Draft): Draft {
+  const { clock, pass } = fields;
+  return {
+    ...newDraft(),
+    kind: 'point',
+    ...(point ? { point } : {}),
+    aboutPoint,
+    fields: { ...(clock === undefined ? {} : { clock }), ...(pass === undefined ? {} : { pass }) },
+  };
+}
