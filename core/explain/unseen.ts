@@ -7,7 +7,7 @@ import type { FindingEntry } from '../job/schema.js';
 import { covers, overlaps, subtract, summedLength, union, type Interval } from '../line/intervals.js';
 import { pointKey } from '../survey/things.js';
 import type { ScopedLine } from '../solve/solution.js';
-import { nothingSeen } from './verdict.js';
+import { nothingSeen, ranShort } from './verdict.js';
 
 /** The first of two steps for a line that could not be inspected. */
 export interface FirstStep extends Interval {
@@ -161,7 +161,8 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     return {
       from_ft: Math.min(extent.to_ft, ...all.map(({ from_ft }) => from_ft)),
       to_ft: endReached ? Math.max(...all.map(({ to_ft }) => to_ft)) : restOf(line, rules),
-      cleans: again.stretches.length > 0 || !endReached,
+      cleans: again.stretches.length > 0 || (!endReached && !ranShort(line)),
+      goesOn: !endReached,
     };
   });
   const cleans = ends.some((each) => each.cleans);
@@ -177,6 +178,9 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
         ? ['have the owner of the utility in the pipe come']
         : []),
       ...(cleans ? ['clean and re-inspect'] : []),
+      ...(!cleans && ends.some(({ goesOn }) => goesOn)
+        ? ['inspect the rest with a longer cable, or from the other end']
+        : []),
       ...(locates.length > 0 ? ['locate the depth at both ends of the standing water'] : []),
     ].join('; '),
     from_ft: Math.min(...ends.map(({ from_ft }) => from_ft)),

@@ -7,6 +7,18 @@ export type Verdict = (typeof verdicts)[number];
 /** Reasons for stopping that are not obstacles: the head had arrived. */
 const arrived = /^\s*(main|end|manhole|tie-?in|house|building|cleanout|reached|far enough)/i;
 
+/** Reasons that lie with the camera, not with the pipe. */
+const tooShort =
+  /\b(?:out of|no more|end of (?:the|my)) (?:cable|rod|hose|reel)\b|\b(?:cable|rod|reel) (?:was |is )?too short\b/i;
+
+/** Whether the cable ended before the line did: nothing shows that the pipe is obstructed. */
+export const ranShort = ({ model }: ScopedLine): boolean => {
+  const stops = model.entries.filter(({ entry }) => entry.kind === 'stop');
+  return (
+    stops.length > 0 && stops.every(({ entry }) => entry.kind === 'stop' && tooShort.test(entry.why ?? ''))
+  );
+};
+
 /** Everything that is true of a job, worst first. */
 export function verdictOf(lines: readonly ScopedLine[], solution: Solution): Verdict[] {
   if (nothingSeen(lines)) return ['incomplete'];
@@ -41,7 +53,8 @@ function isBlocked({ model, condition }: ScopedLine): boolean {
     if ((entry.stage ?? run.stage ?? 'current') !== 'current') return false;
     // Water that does not arrive drains elsewhere, which says nothing about this pipe.
     if (entry.kind === 'test') return !backedUp && entry.runsAway === false;
-    if (entry.kind !== 'stop' || arrived.test(entry.why ?? 'main')) return false;
+    if (entry.kind !== 'stop' || arrived.test(entry.why ?? 'main') || tooShort.test(entry.why ?? ''))
+      return false;
     const beyond = {
       from_ft: Math.max(model.extent.from_ft, from_ft - 0.5),
       to_ft: Math.min(model.extent.to_ft, from_ft + 0.5),

@@ -12,6 +12,7 @@ const kindWords: Readonly<Record<PointKind, string>> = {
   bend: 'bend',
   drop: 'drop',
   valve: 'backwater valve',
+  trap: 'house trap',
   fixture: 'fixture',
   'property-line': 'property line',
   tree: 'tree',

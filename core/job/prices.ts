@@ -44,7 +44,7 @@ export const defaultPrices: Prices = {
     '0.177': { '3': 94, '4': 104, '6': 135, '8': 178 },
     '0.236': { '3': 112, '4': 124, '6': 160, '8': 212 },
   },
-  fitting_each: { wye: 96, bend: 58, drop: 210, cleanout: 118, valve: 690, reducer: 74 },
+  fitting_each: { wye: 96, bend: 58, drop: 210, cleanout: 118, valve: 690, trap: 165, reducer: 74 },
   reconnection_each: 260,
   stopWater_each: 0,
   liner_each: 890,

@@ -38,6 +38,7 @@ export const pointKinds = [
   'bend',
   'drop',
   'valve',
+  'trap',
   'fixture',
   'property-line',
   'tree',
@@ -51,7 +52,7 @@ export const accessWays = ['pulled-toilet', 'roof-vent', 'valve-lid', 'other'] a
 export type AccessWay = (typeof accessWays)[number];
 
 /** Purpose of a fitting in new pipe. */
-export const fittingKinds = ['wye', 'bend', 'drop', 'cleanout', 'valve', 'reducer'] as const;
+export const fittingKinds = ['wye', 'bend', 'drop', 'cleanout', 'valve', 'trap', 'reducer'] as const;
 export type FittingKind = (typeof fittingKinds)[number];
 
 export const stages = ['before-cleaning', 'current', 'earlier', 'after-repair'] as const;

@@ -43,6 +43,32 @@ test('a list of places is one entry at each, and what was said of the thing hold
   );
 });
 
+test('a measure after a list is of each; a measure at each place is its own', () => {
+  const measured = (line: string) =>
+    clean(line).map((entry) => [
+      entry?.reading_ft,
+      entry && ('percent' in entry ? entry.percent : 'inches' in entry && entry.inches),
+    ]);
+  for (const line of [
+    'roots at 31, 33 and 35, 20 percent',
+    'roots at 31, 33, 35 20%',
+    '20% roots at 31, 33 and 35',
+  ])
+    expect([line, measured(line)]).toEqual([line, [31, 33, 35].map((at) => [at, 20])]);
+  expect(measured('roots at 31 20%, 33 30%')).toEqual([
+    [31, 20],
+    [33, 30],
+  ]);
+  expect(measured('roots 20% at 31 and 30% at 33')).toEqual([
+    [31, 20],
+    [33, 30],
+  ]);
+  expect(measured('offsets at 31 1/2 in and 33 3/4 in')).toEqual([
+    [31, 0.5],
+    [33, 0.75],
+  ]);
+});
+
 test('how many there are is not where they are', () => {
   for (const [line, at] of [
     ['two bends at 32 and 34', [32, 34]],

@@ -25,6 +25,12 @@ const joints = new RegExp(
 const betweenAnd = /\bbetween\s+[^;,]*?\band\b/gi;
 const placeOnly =
   /^[\s,.]*(?:and\s+|also\s+|again\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?[\s,.]*$/i;
+/** "and 33, 30 %": a place with its own measure. */
+const placeMeasured =
+  /^[\s,.]*(?:and\s+|also\s+)?(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?\s+(?:about\s+|~\s*)?(?:\d+\s+)?\d+(?:[./]\d+)?\s*(?:%|percent|in(?:ch(?:es)?)?|")[\s,.]*$/i;
+/** "and 20 % at 33": the same, the other way round. */
+const measurePlaced =
+  /^[\s,.]*(?:and\s+|also\s+)?(?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent|in(?:ch(?:es)?)?|")\s+(?:at\s+|@\s*)~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?[\s,.]*$/i;
 const ownPlace = /(?:\bat\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?/i;
 
 /** A stretch between two joints of the line. */
@@ -119,7 +125,8 @@ const placesAnother = (piece: Piece, text: string, before: string, { placed, nou
 
 /** A place alone, after a comma or an "and". */
 const goesOnListing = ({ lead }: Piece, text: string): boolean =>
-  placeOnly.test(text) && /^(?:and|,|also|then|plus)$/i.test(lead);
+  [placeOnly, placeMeasured, measurePlaced].some((each) => each.test(text)) &&
+  /^(?:and|,|also|then|plus)$/i.test(lead);
 
 /** The last place of a list, and its thing: ", and 35 roots", not ", 30 percent roots" or ", 4 in clay". */
 const placeOfThing =

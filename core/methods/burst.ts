@@ -299,9 +299,8 @@ function utilityRefusal(
 
 function burstPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
   const where = `${at.station_ft.toFixed(1)} ft`;
-  if (point.kind === 'valve') {
-    return { rule: 'valve', why: `a valve at ${where}`, lift: 'take the valve out' };
-  }
+  if (point.kind === 'valve' || point.kind === 'trap')
+    return { rule: point.kind, why: `a ${point.kind} at ${where}`, lift: `take the ${point.kind} out` };
   if (point.kind === 'drop')
     return { rule: 'drop', why: `a drop at ${where}`, lift: 'end the pull at the drop' };
   if (point.kind !== 'bend') return undefined;

@@ -128,6 +128,7 @@ describe('line', () => {
   test('a valve, a bend over 90° or over 180° in all ends a liner there: two meet, none runs through', () => {
     const ends: object[][] = [
       [at('V', 'valve', 28)],
+      [at('T', 'trap', 28)],
       [at('B', 'bend', 28, { degrees: 91 })],
       [
         at('B', 'bend', 25, { degrees: 90 }),

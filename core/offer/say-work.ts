@@ -66,6 +66,7 @@ const offeredFitting: Readonly<Record<FittingKind, string>> = {
   drop: 'a new drop',
   cleanout: 'a new cleanout fitting',
   valve: 'a new backwater valve',
+  trap: 'a new house trap, where the local code keeps one',
   reducer: 'a reducer',
 };
 

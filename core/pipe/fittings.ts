@@ -22,6 +22,7 @@ export function fittingFor({ kind, state }: Point): FittingKind | undefined {
     case 'bend':
     case 'drop':
     case 'valve':
+    case 'trap':
       return kind;
     default:
       return undefined;
@@ -35,6 +36,7 @@ const layByBore: Readonly<Record<FittingKind, number>> = {
   drop: 3,
   cleanout: 3,
   valve: 4,
+  trap: 4.5,
   reducer: 1,
 };
 
@@ -48,6 +50,7 @@ export const fittingNames: Readonly<Record<FittingKind, string>> = {
   drop: 'Drop fittings',
   cleanout: 'Cleanout fitting',
   valve: 'Backwater valve, with access to it',
+  trap: 'House trap with its cleanouts, where the local code keeps one',
   reducer: 'Reducer',
 };
 

@@ -206,6 +206,24 @@ test('a sound line is serviceable and costs nothing; an unreached end leaves it 
   expect(short.warnings.map(({ rule }) => rule)).toContain('end-not-reached');
 });
 
+test('a cable that ends is no obstacle: the rest is inspected, not cleaned', () => {
+  const stopped = (why: string) =>
+    plainJob({
+      runs: [
+        {
+          ...{ id: 'R1', access: 'CO1', direction: 'downstream', zero: 'pipe' },
+          entries: [{ id: 's', kind: 'stop', reading_ft: 25, why }],
+        },
+      ],
+    });
+  const short = stopped('out of cable');
+  expect(short.verdict).toEqual(['serviceable', 'incomplete']);
+  expect(short.firstStep?.what).toBe('inspect the rest with a longer cable, or from the other end');
+  const blocked = stopped('roots');
+  expect(blocked.firstStep?.what).toBe('clean and re-inspect');
+  expect(short.firstStep?.price).toBeLessThan(blocked.firstStep?.price ?? 0);
+});
+
 test('unseen pipe is never lined, asks for a first step, and its price is a range', () => {
   const hidden = plainJob({ pins: [{ from_ft: 10, to_ft: 12, method: 'line' }] }, [
     { id: 'h', kind: 'hidden', reading_ft: 10, to_ft: 13 },

@@ -96,6 +96,16 @@ export const figureIdioms: readonly Idiom[] = [
     /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,
     ([places]) => places.trim().replaceAll(/\s+/g, ', '),
   ],
+  // "31 3/4 in offset": a place and its inches; no offset of a lateral is that large.
+  [
+    /(?:\bat\s+)?(?<!\d\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
+    ([, place = '', part = '']) => `${part} in at ${place}`,
+  ],
+  // "roots at 31, 33 and 35, 20 %": the measure is of each.
+  [
+    /\bat\s+((?:\d+(?:\.\d+)?\s*(?:,|and\b)\s*(?:and\s+)?)+\d+(?:\.\d+)?(?![\d.]))\s*,?\s+((?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"))(?:\s+each)?(?=\s*(?:$|[,;.]))/gi,
+    ([, places = '', measure = '']) => `${measure} at ${places}`,
+  ],
   // "joints at 22, 25 and 28 have roots": roots at each of them.
   [
     /\bjoints\s+at\s+((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both|have|has|had|got|show|with|are|is)\s+)+([a-z][^;]*)/gi,
@@ -178,6 +188,10 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\b(?:the\s+|old\s+|existing\s+)*liner\s+(starts?|begins?|ends?|stops)\b/gi,
     ([, how = '']) => `lined ${/^[eo]|stop/i.test(how) ? 'ends' : 'starts'}`,
+  ],
+  [
+    /(?<=\d\s+)(?:old\s+|existing\s+)?(?:liner|relined)(?=\s*(?:$|[,;]))|^\s*(?:old\s+|existing\s+)?liner\s+(?=(?:from\s+)?\d)/gi,
+    'lined ',
   ],
   [/\b(?:start|beginning)\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined starts'],
   [/\bend\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined ends'],

@@ -353,6 +353,17 @@ export const fieldJobs: readonly FieldJob[] = [
     expect: { at: { 20: 'burst', 60: 'burst' }, priced: [/Wye at 30\.0, 50\.0/, /Reconnect the branch/] },
   },
   {
+    title:
+      'a house trap in the middle of broken pipe is dug up and bought anew, never pulled or lined through',
+    log: ['0 cleanout', '80 main', '38-41 broken', '40 house trap'],
+    more: { depths: deep(4, 5), surfaces: lawn(), pins: [{ from_ft: 36, to_ft: 44, method: 'open-cut' }] },
+    good: [
+      'Dig it up, new pipe, and the trap where the code keeps one.',
+      'Nothing is lined or pulled through a trap.',
+    ],
+    expect: { verdict: 'urgent', at: { 40: 'open-cut' }, holes: 1, priced: [/House trap .*at 40\.0/] },
+  },
+  {
     title: 'A broken wye in the yard',
     log: ['60 main', '30 wye', '29 to 31 broken'],
     more: { depths: deep(2, 3, 60), surfaces: lawn(60) },

@@ -14,11 +14,11 @@ export const runsIn = ({ placed: { entry }, possible, grade }: Judged): boolean 
 /** Why a liner may not run past a point inside it. */
 export function linerPointRefusal({ point, at }: PlacedPoint): Refusal | undefined {
   const where = `${at.station_ft.toFixed(1)} ft`;
-  if (point.kind === 'valve') {
+  if (point.kind === 'valve' || point.kind === 'trap') {
     return {
-      rule: 'valve',
-      why: `no liner passes the valve at ${where}`,
-      lift: 'take the valve out, or end the liner there',
+      rule: point.kind,
+      why: `no liner passes the ${point.kind} at ${where}`,
+      lift: `take the ${point.kind} out, or end the liner there`,
     };
   }
   if (point.kind === 'drop') {

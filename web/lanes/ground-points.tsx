@@ -76,6 +76,10 @@ const drawings: Partial<Record<PointView['kind'], Drawing>> = {
       <path d={`M${x - 8} ${invert - 12}L${x + 8} ${invert}V${invert - 12}L${x - 8} ${invert}Z`} />
     ),
   },
+  trap: {
+    pen: outline(2.2),
+    mark: ({ x, invert }) => <path d={`M${x - 9} ${invert - 6}q4 14 9 14t9 -14`} />,
+  },
   bend: {
     pen: outline(2.2),
     mark: ({ x, invert }) => <path d={`M${x - 7} ${invert + 5}h7l6 6`} />,

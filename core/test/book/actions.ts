@@ -88,6 +88,7 @@ function fitting({ prices }: BookLine, { point }: BookPoint): number {
     case 'bend':
     case 'drop':
     case 'valve':
+    case 'trap':
       return each[point.kind] ?? 0;
     default:
       return 0;
@@ -182,7 +183,7 @@ function liners(
     thickness === undefined ||
     b - a < rules.leastLiner_ft - 1e-9 ||
     cells.some((cell) => stopsLiner(cell)) ||
-    points.some(({ point }) => point.kind === 'valve' || point.kind === 'drop') ||
+    points.some(({ point }) => ['valve', 'trap', 'drop'].includes(point.kind)) ||
     bends.some((each) => each > 90) ||
     bends.reduce((sum, each) => sum + each, 0) > 180 ||
     (changes > 0 && !rules.transitionLiner);
@@ -245,9 +246,7 @@ function isPushed(line: BookLine, point: BookPoint, a: number, b: number, bore: 
     const cells = line.cells.filter((cell) => cell.b > low + 0.01 && cell.a < high - 0.01);
     return (
       cells.every((cell) => !stopsLiner(cell) && cell.bore >= bore) &&
-      between.every(
-        (each) => each.point.kind !== 'valve' && each.point.kind !== 'drop' && turn(each) <= 90,
-      ) &&
+      between.every((each) => !['valve', 'trap', 'drop'].includes(each.point.kind) && turn(each) <= 90) &&
       between.reduce((sum, each) => sum + turn(each), 0) <= 180
     );
   });
@@ -280,8 +279,7 @@ function bursts({ line, a, b, cells, points }: Stretch, [start, end]: readonly [
   const { prices } = line;
   const stopped = points.some(
     ({ point }) =>
-      point.kind === 'valve' ||
-      point.kind === 'drop' ||
+      ['valve', 'trap', 'drop'].includes(point.kind) ||
       (point.kind === 'bend' && (point.degrees ?? 180) > 11.25),
   );
   if (b - a < 10 - 1e-9 || stopped || steps(cells) > 0 || cells.some((cell) => !burstable(cell, line)))
