@@ -140,6 +140,17 @@ test('a step between two materials is normal up to half the difference of their 
   expect(gradesOf([{ finding: 'offset', inches: 0.3, reading_ft: 40 }, change])).toEqual([2]);
 });
 
+test('only a crack all round fails by shifting; any other keeps the grade of its form', () => {
+  for (const [form, grade] of [
+    ['hairline', 1],
+    ['along', 2],
+    ['around', 4],
+    ['several', 3],
+  ] as const)
+    expect([form, gradesOf([{ finding: 'crack', form, shifting: true }])]).toEqual([form, [grade]]);
+  expect(gradesOf([{ finding: 'crack', form: 'around', shifting: false }])).toEqual([3]);
+});
+
 test('a crack all round with a step at its place has failed', () => {
   expect(
     gradesOf([

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { randomJob } from '../test/random-job.js';
 import { editSchema } from './schema.js';
-import { applyEdit, inverseOf, jobHead, lineHead, runHead, type Edit } from './index.js';
+import { applyEdit, inverseOf, jobHead, lineHead, runHead, sayChange, type Edit } from './index.js';
 import type { Entry, Job, PlainJob } from '../job/schema.js';
 import { readJob } from '../files/read.js';
 import { newLineEdits } from './new-line.js';
@@ -53,6 +53,22 @@ test('an edit and its inverse leave the job as it was', () => {
     }),
     { numRuns: 60 },
   );
+});
+
+test('what was pinned is said with its ends to a tenth of a foot, and what was lifted with its number', () => {
+  const say = (before: readonly object[], now: readonly object[]) =>
+    sayChange(
+      { kind: 'pins', line: 'house', set: now } as Edit,
+      { kind: 'pins', line: 'house', set: before } as Edit,
+    );
+  const pin = { id: 'p', from_ft: 10.04, to_ft: 20.06, method: 'line' };
+  const never = { id: 'q', from_ft: 30, to_ft: 40, never: ['burst', 'line'] };
+  expect(say([], [pin])).toBe('Pinned line at 10.0 to 20.1 ft');
+  expect(say([pin], [pin, never])).toBe('Pinned never burst, line at 30.0 to 40.0 ft');
+  expect(say([pin], [pin, { id: 's', from_ft: 12.5, to_ft: 12.5 }])).toBe('Pinned a split at 12.5 ft');
+  expect(say([pin, never], [never])).toBe('Lifted a pin');
+  expect(say([pin, never], [])).toBe('Lifted 2 pins');
+  expect(say([pin], [{ ...pin, to_ft: 22 }])).toBe('Moved a pin');
 });
 
 test('what was accepted is touched by no other edit, and its own edit touches nothing else', () => {

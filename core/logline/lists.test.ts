@@ -229,6 +229,18 @@ test('a fall that is not there is said of the pipe; concrete in the pipe is not 
   expect(clean('22 concrete')).toMatchObject([{ kind: 'change' }]);
 });
 
+test('a tag names a point of the line by its id, and nothing else', () => {
+  const points = [
+    { id: 'T1', kind: 'tie-in' as const },
+    { id: 'T2', kind: 'tie-in' as const },
+  ];
+  expect(clean('22 #T2', { points })).toMatchObject([{ kind: 'point', point: 'T2' }]);
+  expect(parseLogLine('22 #T9', { ...base, points })[0]?.errors).not.toEqual([]);
+  // "41, maybe 44": up to 3 ft apart is one place, about halfway; farther apart it is not.
+  expect(clean('roots at 41 or 44')).toMatchObject([{ reading_ft: 42.5, about: true }]);
+  expect(clean('roots 41 or 44.5')[0]?.reading_ft).not.toBe(42.75);
+});
+
 test('where it lies above ground is its note, an order is refused, and words not known may be kept', () => {
   expect(clean('24 4 ft deep by the oak tree')).toMatchObject([
     { kind: 'locate', depth_ft: 4, note: 'by the oak tree' },

@@ -137,9 +137,11 @@ export function unknownErrors({ unknown, passed, draft }: SegmentRead, text: str
     return {
       from,
       to,
-      message: near
-        ? `“${word}” is not known: did you mean “${near}”?`
-        : `“${word}” is not known. Put a note in "quotes"`,
+      message: word.startsWith('#')
+        ? `nothing on this line is called ${word}`
+        : near
+          ? `“${word}” is not known: did you mean “${near}”?`
+          : `“${word}” is not known. Put a note in "quotes"`,
       ...(answers.length > 0 ? { answers } : {}),
     };
   });

@@ -40,7 +40,12 @@ export function isRemark({ draft, unknown, passed, errors }: SegmentRead): boole
     (field) => !['about', 'to_ft', 'clock', 'pass', 'note', 'size', 'possible', 'video_s'].includes(field),
   );
   if (spoken.length > 0 || draft.numbers.some(({ size }) => size)) return false;
-  if (unknown.some(({ word }) => !/[\p{L}\p{N}]/u.test(word) || closest(word) !== undefined)) return false;
+  if (
+    unknown.some(
+      ({ word }) => !/[\p{L}\p{N}]/u.test(word) || word.startsWith('#') || closest(word) !== undefined,
+    )
+  )
+    return false;
   if (draft.fields.note !== undefined) return unknown.length === 0;
   return unknown.length > 0 || passed.reduce((sum, { from, to }) => sum + to - from, 0) >= 5;
 }

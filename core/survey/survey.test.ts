@@ -115,6 +115,18 @@ test('exactly 2.00 ft apart is still ordinary', () => {
   expect(solved.warnings).toEqual([]);
 });
 
+test('an entry that is the same as a reading of a point stands at that point', () => {
+  const joint = at('e2', 31.2, 'back', { sameAs: 'e1' });
+  const solved = survey(
+    line(
+      [run('R1', [at('e1', 31.7, 'back', { kind: 'point', point: 'B' }), joint])],
+      [{ id: 'B', kind: 'bend' }],
+    ),
+  );
+  expect(solved.endsOf('e2')?.from).toEqual(solved.point('B'));
+  expect(solved.point('B')?.station_ft).toBeCloseTo(29.75, 2);
+});
+
 test('a reading below the zero is the head in the riser: it stands at the access', () => {
   const solved = survey(line([run('R1', [at('low', 1.2, 'out')])]));
   expect(solved.endsOf('low')?.from.station_ft).toBe(0);

@@ -51,6 +51,9 @@ test('roots left are cleaned every 8 to 12 months, sooner the first time after r
     ['look', '2027-04-02', '2027-04-02'],
   ]);
   expect(dues(rootJob('60%', ['2026-04-02']))[0]).toEqual(['clean', '2026-07-02', '2026-10-02']);
+  // A range counts by its larger end.
+  expect(dues(rootJob('40-60%', ['2026-04-02']))[0]).toEqual(['clean', '2026-07-02', '2026-10-02']);
+  expect(dues(rootJob('40-50%', ['2026-04-02']))[0]).toEqual(['clean', '2026-12-02', '2027-04-02']);
   // From the second time on it is the usual interval.
   expect(dues(rootJob('60%', ['2026-04-02', '2026-08-20']))).toContainEqual([
     'clean',
