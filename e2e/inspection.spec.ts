@@ -20,13 +20,13 @@ async function press(page: Page, key: string): Promise<void> {
   await page.waitForFunction(
     ([was, up]) =>
       document.querySelector('[data-testid=picture]')?.getAttribute('aria-label') !== was ||
-      (up === 'up' && document.body.innerText.includes('Cannot go further')),
+      (up === 'up' && /cannot go further|reached the main/.test(document.body.innerText)),
     [before, key.endsWith('Up') ? 'up' : 'down'],
   );
 }
 
 async function pushToTheEnd(page: Page): Promise<void> {
-  while ((await page.getByText(/Cannot go further: main/).count()) === 0) await press(page, 'Shift+ArrowUp');
+  while ((await page.getByText(/reached the main/).count()) === 0) await press(page, 'Shift+ArrowUp');
 }
 
 /** Pulls until the thing is at the head: in large steps while it is well ahead, then in small ones. */

@@ -44,7 +44,7 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   const typed = page.getByLabel(/What the camera shows/);
   await expect(typed).toBeFocused();
   const counter = page.getByTestId('counter');
-  while ((await page.getByText('Cannot go further: main').count()) === 0) {
+  while ((await page.getByText('The camera has reached the main').count()) === 0) {
     const before = await counter.textContent();
     await page.keyboard.press('Shift+ArrowUp');
     await expect
@@ -143,7 +143,7 @@ test('a first job is led through by one hint at a time, to a first scope, on a p
   await typed.pressSequentially('bend 45');
   await typed.press('Enter');
   await expect(hint).toContainText('3 of 6');
-  while ((await page.getByText('Cannot go further: main').count()) === 0)
+  while ((await page.getByText('The camera has reached the main').count()) === 0)
     await page.getByRole('button', { name: 'Push', exact: true }).click();
   await page.getByRole('button', { name: 'Stamp' }).click();
   await typed.press('End');
@@ -173,7 +173,7 @@ test('a blockage is cleaned before the head goes on; a practice that does not ex
   const clean = page.getByRole('button', { name: 'Clean it here' });
   const push = page.getByRole('button', { name: 'Push', exact: true });
   while ((await clean.count()) === 0) await push.click();
-  await expect(page.getByText('Cannot go further: roots')).toBeVisible();
+  await expect(page.getByText('The camera cannot go further: roots')).toBeVisible();
   const stood = Number(await page.getByTestId('counter').textContent());
   await clean.click();
   await expect(page.getByText(/^Cleaned: the head goes on/)).toBeVisible();

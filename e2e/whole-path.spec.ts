@@ -103,10 +103,10 @@ test('a disagreement is shown where it is and settled by one press', async ({ pa
   await typed(page).press('Control+.');
   await expect(page.getByText(/Another reading of/)).toBeVisible();
   await typed(page).press('Enter');
-  const row = page.getByRole('row').filter({ hasText: 'Which stands?' });
+  const row = page.getByRole('row').filter({ hasText: 'Which one is right?' });
   await expect(row).toHaveCount(1);
   await row.getByRole('button', { name: 'back 54.8' }).click();
-  await expect(page.getByText('Which stands?')).toHaveCount(0);
+  await expect(page.getByText('Which one is right?')).toHaveCount(0);
   const restored = page.waitForResponse((answer) => answer.url().endsWith('/edits') && answer.ok());
   await typed(page).press('Control+z');
   await restored;

@@ -69,6 +69,16 @@ test('a measure after a list is of each; a measure at each place is its own', ()
   ]);
 });
 
+test('a number after its thing is a place of its own where it can be nothing else', () => {
+  for (const thing of ['main', 'crack', 'offset', 'wye', 'hole', 'belly'])
+    expect([thing, clean(`24 roots; ${thing} 78`).map((entry) => entry?.reading_ft)]).toEqual([
+      thing,
+      [24, 78],
+    ]);
+  expect(clean('24 roots; grease 30')).toMatchObject([{ reading_ft: 24 }, { reading_ft: 24, percent: 30 }]);
+  expect(parseLogLine('24 roots; bend 45', base)[1]?.point).toMatchObject({ degrees: 45 });
+});
+
 test('how many there are is not where they are', () => {
   for (const [line, at] of [
     ['two bends at 32 and 34', [32, 34]],

@@ -25,6 +25,9 @@ export function takePlace(
       ({ feet, size }) => feet && !size && !draft.numbers.some((each) => !each.size && !each.feet),
     ) ??
     draft.numbers.find(({ size }) => !size) ??
+    (fields.after === undefined && !correcting
+      ? draft.numbers.find((each) => isNoMeasure(draft, each))
+      : undefined) ??
     (elsewhere || draft.bareHour
       ? undefined
       : draft.numbers.find(
@@ -70,6 +73,15 @@ export function takePlace(
   }
   return given?.value;
 }
+
+/** "24 roots; main 78": past any hour, and no percentage, degrees or diameter, a number after its thing is a place. */
+const isNoMeasure = ({ kind, finding, point }: Draft, { value, fraction }: Given): boolean => {
+  if (fraction || value <= 12) return false;
+  if (finding !== undefined) return kindOf(finding).grading?.measure !== 'percent';
+  return (
+    kind !== 'locate' && kind !== 'test' && !(point !== undefined && 'kind' in point && point.kind === 'bend')
+  );
+};
 
 /** Found by looking: measured in inches. */
 const isInInches = ({ finding }: Draft): boolean =>

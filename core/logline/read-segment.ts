@@ -73,7 +73,9 @@ export function readSegment(
         ? undefined
         : applyMeaning(draft, phrase.meaning, { from: at, to });
       if (message !== undefined) errors.push({ ...span(at, to), message });
-      if (phrase.meaning.is === 'nothing') passed.push(span(at, to));
+      // Of words that were put another way, only their whole place is known.
+      const asTyped = span(at, to);
+      if (phrase.meaning.is === 'nothing' && asTyped.to - asTyped.from === to - at) passed.push(asTyped);
       if (['finding', 'point', 'kind', 'material', 'test', 'size'].includes(phrase.meaning.is))
         nouns.push(phrase.phrase);
       at = to;

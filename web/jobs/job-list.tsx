@@ -103,7 +103,7 @@ const ListHeader = ({ seesPrices }: { seesPrices: boolean }) => (
     {seesPrices && (
       <>
         <HeaderLink to="/due">What is due</HeaderLink>
-        <HeaderLink to="/firm">Company: rates and rules</HeaderLink>
+        <HeaderLink to="/firm">Company</HeaderLink>
       </>
     )}
   </Header>

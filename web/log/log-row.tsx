@@ -184,7 +184,7 @@ const Open = ({
 /** Two readings more than 2 ft apart: choose one. */
 const Settle = ({ row, acts }: { row: RowView; acts: RowActs }) => (
   <Flex align="center" gap="2" wrap="wrap" color="signalInk" mt="1">
-    <Box>The readings differ by {feet(row.apart_ft ?? 0)} ft. Which stands?</Box>
+    <Box>The readings differ by {feet(row.apart_ft ?? 0)} ft. Which one is right?</Box>
     {row.readings.map((reading) => (
       <Press
         key={reading.entry}

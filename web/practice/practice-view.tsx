@@ -16,6 +16,7 @@ import { emptyKey } from '../log/use-log-hand';
 import { ReelPicture } from '../picture/reel-picture';
 import { Header, HeaderLink } from '../shell/header';
 import { NotFound } from '../shell/not-found';
+import { sayStopped } from '../video/reel';
 import { Counter, Presses, PushAndPull, StampZeroLocate } from '../video/reel-controls';
 import { HintAt, Hints, type Progress } from './hints';
 import { addScore, practiceName, readBegun, type Begun } from './kept';
@@ -273,7 +274,7 @@ function Reel({ practice, hands }: { readonly practice: Practice; readonly hands
     <>
       <ReelPicture picture={pictureOf(reel)} reading_ft={reading_ft} simulated tall="420px" />
       <Counter reading_ft={reading_ft} />
-      {stoppedBy !== undefined && <Alarm role="status">Cannot go further: {stoppedBy}</Alarm>}
+      {stoppedBy !== undefined && <Alarm role="status">{sayStopped(stoppedBy)}</Alarm>}
       {said && <Text role="status">{said}</Text>}
       <HintAt place="reel" />
       <ReelKeys practice={practice} hands={hands} />

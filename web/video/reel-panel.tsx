@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { Choice, Label } from '../controls/controls';
 import { counterOf } from '../log/entries';
-import { tellReel, type ReelState } from './reel';
+import { sayStopped, tellReel, type ReelState } from './reel';
 import { Counter, Presses, PushAndPull, StampZeroLocate } from './reel-controls';
 import { ReelPicture } from '../picture/reel-picture';
 import type { LineView } from '../../core/views/line-view.js';
@@ -35,7 +35,7 @@ export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
         </Text>
       </Counter>
       {(reel.stopped ?? reel.fault) && (
-        <Alarm role="status">{reel.stopped ? `Cannot go further: ${reel.stopped}` : reel.fault}</Alarm>
+        <Alarm role="status">{reel.stopped ? sayStopped(reel.stopped) : reel.fault}</Alarm>
       )}
       {simulated && (
         <Presses>

@@ -72,3 +72,7 @@ export const tellReel = (line: string): Promise<unknown> =>
   fetch('/api/reel', { method: 'POST', body: line, headers: { 'x-device': senderName() } }).catch(
     () => undefined,
   );
+
+/** Why the head goes no further, in a sentence. */
+export const sayStopped = (why: string): string =>
+  why === 'main' ? 'The camera has reached the main.' : `The camera cannot go further: ${why}`;
