@@ -70,7 +70,15 @@ export const findingRows = [
         'around the pipe',
       ),
       ...said({ form: 'several' }, 'several', 'multiple'),
-      ...said({ shifting: true }, 'shifting', 'shifted', 'shifts'),
+      ...said(
+        { shifting: true },
+        'shifting',
+        'shifted',
+        'shifts',
+        'movement',
+        'some movement',
+        'movement in it',
+      ),
     ],
     grading: {
       measure: 'form',

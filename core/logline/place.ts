@@ -21,6 +21,8 @@ export function takePlace(
 ): number | undefined {
   const elsewhere = inherited !== undefined || fields.after !== undefined || correcting;
   const given =
+    // "six foot two on the locator, at 31"
+    (draft.kind === 'locate' ? draft.numbers.find(({ at }) => at) : undefined) ??
     draft.numbers.find(
       ({ feet, size }) => feet && !size && !draft.numbers.some((each) => !each.size && !each.feet),
     ) ??

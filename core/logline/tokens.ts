@@ -146,8 +146,8 @@ export const tokens: readonly Token[] = [
     sets((draft, [, value = '']) => (draft.aboutPoint.fall_ft = toFeet(value))),
   ),
   token(
-    String.raw`riser\s+(${distance})`,
-    sets((draft, [, value = '']) => (draft.aboutPoint.riser_ft = toFeet(value))),
+    String.raw`(?:riser\s+(?:of\s+|is\s+)?(${distance})|(${number}\s*${footMark})\s+riser\b)`,
+    sets((draft, [, value, before = '']) => (draft.aboutPoint.riser_ft = toFeet(value ?? before))),
   ),
   token(
     String.raw`(?:~|about\b|approx\b\.?)`,
@@ -312,6 +312,7 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
   const [, ones, part] = /^(\d+)\s+(\d+\/\d+)$/.exec(text.trim()) ?? [];
   draft.numbers.push({
     ...{ value, from: at, to: at + whole.trimEnd().length, size, feet, fraction, placed },
+    ...(placed && !feet ? { at: true as const } : {}),
     ...(ones !== undefined && part !== undefined ? { mixed: { whole: ones, part } } : {}),
   });
 }

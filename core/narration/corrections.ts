@@ -25,6 +25,10 @@ const isReally = new RegExp(
   'i',
 );
 
+/** "Nope, that's just a fitting": what was just named is none. */
+const onlySeemed =
+  /^\W*(?:nope|no|oh|wait|never\s*mind)\W+(?:(?:that's|it's|that\s+is|it\s+is|that\s+was)\s+(?:just|only)\s+)/i;
+
 export type Correction =
   | { readonly is: 'withdrawn'; readonly item: NarrationItem }
   | { readonly is: 'mended'; readonly item: NarrationItem }
@@ -40,6 +44,8 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   if (!last) return undefined;
   const named = takesPlace(talk, sentence) ?? takesName(talk, sentence);
   if (named) return named;
+  if (onlySeemed.test(sentence) && !/\d/.test(hear(sentence).heard.text))
+    return { is: 'withdrawn', item: last };
   const { heard } = hear(sentence);
   const text = heard.text.replace(/[¦]/g, ' ');
   const wrong = not.exec(text);
@@ -50,10 +56,22 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   if (!right) return undefined;
   const value = Number(right[1]);
   const measure = right[2] ?? wrong?.[2];
-  const item = wrong ? (talk.items.findLast((each) => holds(each, Number(wrong[1]))) ?? last) : last;
+  const item = wrong
+    ? (talk.items.findLast((each) => holds(each, Number(wrong[1]))) ?? last)
+    : meant(talk, last, value, measure);
   put(item, value, measure, wrong && Number(wrong[1]));
   if (!measure || /^(?:f|')/i.test(measure)) talk.reading = value;
   return { is: 'mended', item };
+}
+
+/** Two readings of one thing lie about this close, ft; one out of this reach is of something else. */
+const [alike_ft, reach_ft] = [3, 10];
+
+/** "Sorry, that's seventy eight": the newest thing, or the one read close to that where the newest lies far off. */
+function meant(talk: Talk, last: NarrationItem, value: number, measure: string | undefined): NarrationItem {
+  const away = ({ entry }: NarrationItem) => Math.abs((entry.reading_ft ?? value) - value);
+  if ((measure && !/^(?:f|')/i.test(measure)) || away(last) <= reach_ft) return last;
+  return talk.items.findLast((each) => each.entry.reading_ft !== undefined && away(each) <= alike_ft) ?? last;
 }
 
 const readingIn = (said: string): number | undefined => {

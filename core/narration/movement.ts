@@ -17,6 +17,15 @@ export function turnIn(text: string): { readonly at: number; readonly pass: 'out
   return turns.sort((a, b) => a.at - b.at)[0];
 }
 
+const toHouse =
+  /\b(?:heading|going|pushing|working)\s+(?:back\s+)?(?:up\s+)?(?:to|toward|towards)\s+the\s+(?:house|building|foundation)\b/i;
+
+/** "Heading back up to the house": pushing out, where that is where the head looks. */
+function towardEnd({ direction }: Talk, text: string): ReturnType<typeof turnIn> {
+  const to = direction === 'upstream' ? toHouse.exec(text) : null;
+  return to ? { at: to.index, pass: 'out' } : undefined;
+}
+
 /** Words for what should be done, was reported by others, or was there once: none of it was seen now. */
 const notSeen =
   /\b(?:gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of)\b/i;
@@ -32,7 +41,7 @@ export const isElsewhere = (text: string): boolean =>
  * Changes the pass at the start of a sentence that begins with it, or after the things of a sentence that ends with it.
  */
 export function turn(talk: Talk, text: string, firstThingAt: number | undefined): () => void {
-  const turned = turnIn(text);
+  const turned = towardEnd(talk, text) ?? turnIn(text);
   if (!turned) return () => undefined;
   const now = () => {
     talk.pass = turned.pass;

@@ -99,13 +99,17 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
 }
 
 /** "Every joint from here to twenty eight": "here" is the head's position. */
-const fromHere = ({ reading }: Talk, text: string): string =>
-  reading === undefined
+function fromHere(talk: Talk, text: string): string {
+  const here =
+    /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i.exec(text);
+  if (!here) return text;
+  // "Eighteen, the pipe's flat from here to twelve": the place it begins with.
+  const said = /^\W*(?:at\s+)?~?\s*(\d+(?:\.\d+)?)\b/.exec(hear(text.slice(0, here.index)).heard.text)?.[1];
+  const reading = said ?? talk.reading;
+  return reading === undefined
     ? text
-    : text.replace(
-        /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i,
-        `from ${reading} `,
-      );
+    : `${text.slice(0, here.index)}from ${reading} ${text.slice(here.index + here[0].length)}`;
+}
 
 /** "Correction, the crack at fifty eight is a hole": the new thing takes the old one's place; false where none is named. */
 function renames(

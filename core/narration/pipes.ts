@@ -36,6 +36,10 @@ export function followPipe(talk: Talk, said: Said, draft: Draft, text: string): 
     talk.reading = talk.pipeUntil;
     return true;
   }
+  if (typeof stretch === 'number' && from && from.value > 0 && talk.pipe?.material !== named.material) {
+    talk.pipe = named;
+    return false;
+  }
   if (typeof stretch === 'number' && from) {
     talk.pipe = named;
     talk.pipeUntil = stretch;

@@ -1,3 +1,4 @@
+import { kindOf } from '../findings/kinds.js';
 import { sizeOfShare } from '../findings/measure.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
@@ -33,7 +34,14 @@ export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boo
         ? entry.kind === draft.kind
         : entry.kind === 'finding' || entry.kind === 'hidden';
   const water = /\bwater\b/i.test(text) && !/out\s+of\s+the\s+water/i.test(text);
-  const isOpen = (entry: EntryDraft) => like(entry) && entry.to_ft === undefined;
+  // "We're out of it" ends what is a stretch by nature, or was called at its start.
+  const lasts = (entry: EntryDraft) =>
+    draft.finding !== undefined ||
+    draft.kind !== undefined ||
+    entry.open === true ||
+    entry.kind === 'hidden' ||
+    (entry.kind === 'finding' && (kindOf(entry.finding).sags === true || entry.eachJoint === true));
+  const isOpen = (entry: EntryDraft) => like(entry) && entry.to_ft === undefined && lasts(entry);
   const open =
     (water
       ? newest(talk, (entry) => isOpen(entry) && entry.kind === 'finding' && entry.finding === 'belly')
@@ -63,6 +71,7 @@ const goesOnTo =
 
 /** Words that name no thing: an end, more detail, another reading, or the head's position. */
 export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
+  if (takeLocated(talk, said, draft, text) || takeMark(talk, said)) return;
   const place = placeOf(draft, text);
   const last = talk.items.at(-1);
   if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
@@ -81,7 +90,7 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
     return;
   }
   if (place !== undefined) {
-    if (last?.noReading && said.index - talk.lastAt <= 1) {
+    if (last?.noReading && said.index - talk.lastAt <= 1 && !saysNothing.test(text)) {
       last.entry = { ...last.entry, reading_ft: place };
       last.assumed = last.assumed.filter((each) => each !== untold);
       delete last.noReading;
@@ -94,6 +103,43 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
     return;
   }
   if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
+}
+
+/** "Sixty one feet, nothing": a place without a thing. */
+const saysNothing = /\b(?:nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine))\b/i;
+
+/** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
+function takeLocated(talk: Talk, said: Said, draft: Draft, text: string): boolean {
+  const { locating } = talk;
+  if (!locating || said.index - locating.index > 2) return false;
+  const [depth, ...more] = draft.numbers;
+  if (!depth || more.length > 0 || depth.value > 30) return false;
+  if (!/\b(?:getting|got|says?|said|reads?|reading|shows?|showing|it's|that's|about|call\s+it)\b/i.test(text))
+    return false;
+  delete talk.locating;
+  talk.items.push({
+    video_s: said.sentence.at(0),
+    sentence: `${locating.text} ${said.sentence.text}`,
+    entry: { kind: 'locate', reading_ft: locating.reading_ft, pass: talk.pass, depth_ft: depth.value },
+    point: null,
+    certain: true,
+    assumed: [],
+  });
+  talk.notes.delete(locating.index);
+  talk.notes.delete(said.index);
+  talk.lastAt = said.index;
+  return true;
+}
+
+/** "Marked it with blue paint": the mark of what was just located. */
+function takeMark(talk: Talk, said: Said): boolean {
+  const last = talk.items.at(-1);
+  const mark = /\b(?:marked|painted|flagged)\s+(?:it|that)\s+(?:with\s+|in\s+|by\s+)?(.+?)\W*$/i.exec(
+    said.sentence.text,
+  )?.[1];
+  if (last?.entry.kind !== 'locate' || mark === undefined || said.index - talk.lastAt > reach) return false;
+  amend(talk, said, last, { ...last.entry, mark });
+  return true;
 }
 
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */

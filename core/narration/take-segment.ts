@@ -25,6 +25,9 @@ export interface Said {
 const here =
   /¦|\b(?:here|there|right\s+there|at\s+(?:this|that)\s+(?:point|spot)|same\s+(?:place|spot)|got|also|hit)\b/i;
 
+/** "Roots at that joint too": at the thing just named. */
+const atThatOne = /\bthat\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling)\b/i;
+
 /** Reads one segment of a sentence: a new item, more detail for an earlier one, or the head's position. */
 export function takeSegment(talk: Talk, said: Said, at: number): void {
   const segment = said.segments[at];
@@ -97,7 +100,14 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   if (!finished || finished.entry.kind === 'note') return;
   const { entry } = finished;
   // One of a locate's numbers may be its depth.
-  if (entry.kind === 'locate' && entry.depth_ft === undefined && entry.mark === undefined) return;
+  if (entry.kind === 'locate' && entry.depth_ft === undefined && entry.mark === undefined) {
+    const { reading_ft } = entry;
+    if (reading_ft !== undefined) {
+      talk.locating = { index: said.index, text: said.sentence.text, reading_ft };
+      talk.reading = reading_ft;
+    }
+    return;
+  }
   if (closes(talk, said, finished)) return;
   if (!own && said.placed?.to_ft !== undefined && entry.to_ft === undefined && entry.kind === 'finding')
     entry.to_ft = said.placed.to_ft;
@@ -178,7 +188,7 @@ function placeFor(
   const pointedAt = talk.placeSentence !== undefined || here.test(text);
   if (draft.kind === 'test') return talk.reading ?? 0;
   if (draft.kind === 'point' && !pointedAt) return undefined;
-  if (talk.reading === undefined) return undefined;
+  if (talk.reading === undefined || atThatOne.test(text)) return talk.reading;
   if (talk.placeSentence === undefined && draft.kind !== 'stop' && draft.kind !== 'locate')
     assumed.push(here.test(text) ? `read at ${talk.reading}, where the head was last` : untold);
   return talk.reading;

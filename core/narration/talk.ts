@@ -31,6 +31,8 @@ export interface Talk {
   reading?: number | undefined;
   /** A sentence that only gave the head's position: it belongs to what is found there. */
   placeSentence?: { readonly index: number; readonly text: string } | undefined;
+  /** A locate whose depth was not said yet. */
+  locating?: { readonly index: number; readonly text: string; readonly reading_ft: number } | undefined;
   /** Index of the sentence that named or completed the newest item. */
   lastAt: number;
   /** The plastic last named by kind: what "plastic" alone means from then on. */

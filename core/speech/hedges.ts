@@ -22,6 +22,14 @@ const hedgedNumbers = (heard: Heard): Heard =>
     return isMeasure ? ', ' : '~ ';
   });
 
+/** "1/4 in, maybe 3/8 in": inches between the two. */
+const eitherInches: readonly [RegExp, (match: RegExpExecArray) => string] = [
+  g(
+    String.raw`(${number})\s*${inchMark}\s*,?\s*(?:(?:or|maybe|perhaps|possibly|could\s+be|~)\s*,?\s*)+(${number})\s*${inchMark}`,
+  ),
+  ([, one = '', other = '']) => `${one}-${other} in`,
+];
+
 const steps: readonly [RegExp, string | ((match: RegExpExecArray) => string | undefined)][] = [
   [g(String.raw`\b(\d+(?:\.\d+)?)\s*-?ish\b`), ([, n = '']) => `~ ${n} `],
   [
@@ -73,4 +81,9 @@ function either(heard: Heard): Heard {
 }
 
 export const hedges = (heard: Heard): Heard =>
-  either(steps.reduce((now, [pattern, words]) => rewrite(now, pattern, words), hedgedNumbers(heard)));
+  either(
+    [eitherInches, ...steps].reduce(
+      (now, [pattern, words]) => rewrite(now, pattern, words),
+      hedgedNumbers(heard),
+    ),
+  );

@@ -70,6 +70,12 @@ export const spokenIdioms: readonly Idiom[] = [
     'flat',
   ],
   [/\bper\s+cent\b/gi, 'percent'],
+  [/\b(?:a\s+)?(?:full|good|solid|whole)\s+inch\b/gi, '1 inch'],
+  // "still in water"
+  [
+    /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
+    'standing water',
+  ],
   // On a phone the apostrophe is often left out.
   [/\b(can|won|couldn|doesn|didn|isn|wasn|don)t\b/gi, ([, verb = '']) => `${verb}'t`],
   [/\bc\.\s?i\.(?!\w)/gi, 'ci'],

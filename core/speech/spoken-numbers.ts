@@ -106,7 +106,7 @@ function figures(text: string, unit: boolean): string {
   }
   const [a = 0, b] = values;
   if (b === undefined || values.length > 2) return values.join(' ');
-  if (!unit && Number.isInteger(a) && a >= 20 && b < 10 && a % 10 !== 0)
+  if (!unit && Number.isInteger(a) && a > 12 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 ? `~${a + 0.5}` : `${a}.${b}`;
   // "twenty six, twenty seven" is an uncertain reading.
   if (!unit && a >= 10 && b === a + 1) return `~${a + 0.5}`;
@@ -179,6 +179,11 @@ function fractions(heard: Heard): Heard {
     [
       g(String.raw`(?<![\d./])([1-9])/([2-9]|16)\s+${ofPipe}`),
       ([, count = '', of = '']) => `${Math.round((100 * Number(count)) / Number(of))}%`,
+    ],
+    // "quarter inch, maybe three eighths": said of inches alone.
+    [
+      g(String.raw`(?<![\d./])\b([1-9])\s+(eighths?|sixteenths?)\b(?!\s+(?:inch|of|${ofPipe}|bend))`),
+      ([, count = '', of = '']) => `${count}/${under(of)} in`,
     ],
     // At the end of a phrase, a percentage or inches: the context there tells what it measures.
     [

@@ -217,6 +217,7 @@ const served: Rows = [
   'laundry line',
   'washer',
   'washing machine',
+  'dishwasher',
   'kitchen',
   'kitchen line',
   'kitchen sink',
