@@ -15,6 +15,8 @@ export interface Given {
   readonly fraction: boolean;
   /** It follows "at" or is in feet: a place rather than a measure. */
   readonly placed: boolean;
+  /** It follows the thing it may measure. */
+  readonly fromNoun?: true;
   /** It follows "at", without a unit. */
   readonly at?: true;
   /** "31 3/4": a place, or a place and inches. */

@@ -20,6 +20,13 @@ export function takePlace(
   { inherited, correcting, fail }: { inherited: number | undefined; correcting: boolean; fail: Fail },
 ): number | undefined {
   const elsewhere = inherited !== undefined || fields.after !== undefined || correcting;
+  // "a drop of about a foot": how far it falls, not where.
+  const falls =
+    isDrop(draft) && draft.aboutPoint.fall_ft === undefined ? draft.numbers.find(isFall) : undefined;
+  if (falls && draft.numbers.length === 1) {
+    draft.aboutPoint.fall_ft = falls.value;
+    draft.numbers = [];
+  }
   const given =
     // "six foot two on the locator, at 31"
     (draft.kind === 'locate' ? draft.numbers.find(({ at }) => at) : undefined) ??
@@ -84,6 +91,11 @@ const isNoMeasure = ({ kind, finding, point }: Draft, { value, fraction }: Given
     kind !== 'locate' && kind !== 'test' && !(point !== undefined && 'kind' in point && point.kind === 'bend')
   );
 };
+
+/** No drop in a lateral falls farther, ft. */
+const mostFall_ft = 12;
+const isFall = ({ feet, value, fromNoun }: Given): boolean =>
+  feet && fromNoun === true && value <= mostFall_ft;
 
 /** Found by looking: measured in inches. */
 const isInInches = ({ finding }: Draft): boolean =>

@@ -313,6 +313,7 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
   draft.numbers.push({
     ...{ value, from: at, to: at + whole.trimEnd().length, size, feet, fraction, placed },
     ...(placed && !feet ? { at: true as const } : {}),
+    ...(named(draft) && !/^(?:at|@)/i.test(whole) ? { fromNoun: true as const } : {}),
     ...(ones !== undefined && part !== undefined ? { mixed: { whole: ones, part } } : {}),
   });
 }

@@ -1,7 +1,7 @@
 import type { Talk } from './talk.js';
 
 const back =
-  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
+  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
 const out =
   /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down))\b/i;
 /** Mentions the other pass without turning: "I had that at 32 on the way out". */

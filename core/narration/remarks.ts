@@ -53,9 +53,26 @@ export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boo
     Object.entries({ inches, percent, size }).filter(([, value]) => value !== undefined),
   );
   said.placed = { reading_ft: place };
+  // Out of the water, the belly that it stood in ends too.
+  if (open.entry.kind === 'hidden' && /water/.test(open.entry.why ?? '')) endBelly(talk, open.entry, place);
   amend(talk, said, open, accepted({ ...rest, to_ft: place }, more) ?? { ...rest, to_ft: place });
   return true;
 }
+
+function endBelly(talk: Talk, { reading_ft = 0 }: EntryDraft, place: number): void {
+  const belly = newest(
+    talk,
+    (entry) =>
+      entry.kind === 'finding' &&
+      entry.finding === 'belly' &&
+      entry.to_ft === undefined &&
+      Math.abs((entry.reading_ft ?? reading_ft) - reading_ft) <= near_ft,
+  );
+  if (belly) belly.entry = { ...belly.entry, to_ft: place };
+}
+
+/** The camera goes under about this close to where the water begins, ft. */
+const near_ft = 5;
 
 /** The entry with these fields, as far as they fit its kind; undefined where none does. */
 function accepted(entry: EntryDraft, more: Record<string, unknown>): EntryDraft | undefined {

@@ -11,7 +11,7 @@ import { placeOf } from '../speech/heard.js';
 import { takeEnd, takeRemark } from './remarks.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
-import { amend, contextOf, itemId, join, untold, type NarrationItem, type Talk } from './talk.js';
+import { amend, contextOf, itemId, join, mainId, untold, type NarrationItem, type Talk } from './talk.js';
 
 /** A sentence while its segments are read, with the place named in it so far. */
 export interface Said {
@@ -108,7 +108,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     }
     return;
   }
-  if (closes(talk, said, finished)) return;
+  if (closes(talk, said, finished) || isElsewhereNow(talk, entry)) return;
   if (!own && said.placed?.to_ft !== undefined && entry.to_ft === undefined && entry.kind === 'finding')
     entry.to_ft = said.placed.to_ft;
   if (
@@ -149,6 +149,13 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     text,
     item({ kind: 'stop', reading_ft, pass, ...(why ? { why } : {}) }, null, []),
   );
+}
+
+/** The main is met once: a number far from its reading is no reading of it. */
+function isElsewhereNow({ points }: Talk, entry: EntryDraft): boolean {
+  if (entry.kind !== 'point' || entry.point !== mainId || entry.reading_ft === undefined) return false;
+  const known = points.find(({ id }) => id === mainId)?.reading_ft;
+  return known !== undefined && Math.abs(known - entry.reading_ft) > 15;
 }
 
 /** A called end gives an item its other end. */

@@ -71,6 +71,11 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   [/\bper\s+cent\b/gi, 'percent'],
   [/\b(?:a\s+)?(?:full|good|solid|whole)\s+inch\b/gi, '1 inch'],
+  [
+    /\b(is|are)\s+(?:(?:just|completely|totally|all|pretty\s+much|basically)\s+)+(?=(?:gone|missing|rotted|rusted|broken|open|cracked|crushed|collapsed)\b)/gi,
+    ([, be = '']) => `${be} `,
+  ],
+  [/\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:coming|rising)\s+up\b/gi, 'standing water starts'],
   // "still in water"
   [
     /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
@@ -131,6 +136,14 @@ export const figureIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
+  ],
+  // "the pvc ends and we're into clay"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s+(?:(?:here|there|and|then|we're|we|it's|now|go|goes)\s+)*(?:in\s?to|in|on)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} > `,
   ],
   // "clay from 12 to 50 then pvc": the next begins where the first ends.
   [
@@ -216,12 +229,26 @@ export const figureIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?depth\s+(?:at|of|on)\s+the\s+([a-z]+)\s*,?\s*(?:(?:i'm\s+getting|i\s+got|i've\s+got|is|was|reads|shows|looks\s+like|comes\s+up|like|about|~)\s*)*(?=\d)/gi,
     ([, point = '']) => `locate at the ${point}, depth `,
   ],
+  // "that's about a five foot belly": how long it is.
+  [
+    /\b(?:a|an)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)\s*-?(?:foot|feet|ft)\s+(?:long\s+)?(?=(?:belly|sag|dip|crack|break|hole|low\s+spot|flat\s+spot|section\s+of)\b)/gi,
+    ([, long = '']) => `${long} ft long `,
+  ],
   // "it runs out at 31"
   [/\b(?:it\s+)?(?:runs|comes|goes)\s+out\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi, 'ends at '],
   // "sonde says 4 foot 2" is a depth wherever it occurs.
   [
     /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:says|said|reads|shows|is|gives(?:\s+me)?)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
     'depth ',
+  ],
+  [
+    /\b(?:the\s+)?(?:sonde|locator|transmitter)'s\s+(?:at|saying|reading|showing)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
+    'depth ',
+  ],
+  // "depth six eight": feet and inches.
+  [
+    /(?<=\bdepth\s)(\d{1,2})\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|%|percent|\.\d|\/))/gi,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
   ],
   // "water's about an inch and a half deep", "max water 40 percent": standing water.
   [

@@ -101,7 +101,7 @@ const kinds: Rows = [
     kind('hidden'),
   ],
   [
-    'under water, underwater, camera under water, camera underwater, head under water, camera goes under water, goes under water, going under water, went under water, goes under, camera is under water, fully under water, lens is under water',
+    'under water, underwater, camera under water, camera underwater, head under water, camera goes under water, goes under water, going under water, went under water, goes under, going under, went under, camera is under water, fully under water, lens is under water',
     hiddenWhy('under water'),
   ],
   ['behind roots', hiddenWhy('behind roots')],
@@ -169,7 +169,7 @@ const points: Rows = [
   ['quarter bend, right angle', point('bend', { degrees: 90 })],
   ['eighth bend, 1/8 bend', point('bend', { degrees: 45 })],
   [
-    'tie-in, tie in, unknown connection, unknown tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, comes in from the side',
+    'tie-in, tie in, unknown connection, unknown tie in, ties in, ties into, tied in, tying in, branch, branch line, branch connection, connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, lateral comes in, lateral coming in, pipe comes in, pipe coming in, connection coming in, service coming in, comes in from the side',
     point('tie-in'),
   ],
   ['tap, factory tap, break-in tap, break in tap, hammer tap', point('tie-in', { connection: 'tap' })],
