@@ -42,7 +42,6 @@ export const findingRows = [
       ['spider cracking', { form: 'several' }],
     ],
     says: [
-      ...said({ form: 'hairline' }, 'hairline', 'hair line'),
       ...said(
         { form: 'along' },
         'along',
@@ -80,6 +79,10 @@ export const findingRows = [
         'movement in it',
       ),
     ],
+    impliedBy: [
+      ['hairline', { form: 'hairline' }],
+      ['hair line', { form: 'hairline' }],
+    ],
     grading: {
       measure: 'form',
       forms: { hairline: 1, along: 2, around: 3, several: 3 },
@@ -93,7 +96,20 @@ export const findingRows = [
     name: 'Broken pipe',
     noun: 'broken pipe',
     fields: () => ({}),
-    spoken: ['broken', 'break', 'broken pipe', 'broken up', 'busted', 'shattered', 'smashed', 'breakage'],
+    spoken: [
+      'broken',
+      'break',
+      'broken pipe',
+      'broken up',
+      'busted',
+      'shattered',
+      'smashed',
+      'breakage',
+      'broke the pipe',
+      'broke it',
+      'pipe broke',
+      'busted the pipe',
+    ],
     grading: failed,
   }),
   findingRow({
@@ -113,7 +129,7 @@ export const findingRows = [
       ...['pipe is gone', 'pipe gone', 'pipe is missing', 'wall gone', 'wall is gone', 'wall is missing'],
       ...['rust hole', 'rusted hole', 'rusted through', 'rotted through', 'pinhole', 'pin hole'],
     ],
-    seenThrough: [
+    impliedBy: [
       ...[
         'dirt',
         'see dirt',
@@ -175,9 +191,16 @@ export const findingRows = [
       ...['offset joint', 'joint offset', 'shifted joint', 'displaced joint', 'misaligned joint'].map(
         atJoint,
       ),
-      ...['dropped joint', 'joint dropped', 'joint has dropped', 'settled joint', 'joint settled'].map(
-        atJoint,
-      ),
+      ...[
+        'dropped joint',
+        'joint dropped',
+        'joint has dropped',
+        'settled joint',
+        'joint settled',
+        'joint is dropped',
+        'joint is offset',
+        'joint is settled',
+      ].map(atJoint),
     ],
     grading: {
       measure: 'of-bore',
@@ -231,10 +254,9 @@ export const findingRows = [
         {},
         { size: 'large' },
       ]),
-      ...['fine roots', 'hair roots', 'root hairs', 'feeder roots'].map((each): [string, Sets] => [
-        each,
-        { size: 'small' },
-      ]),
+      ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'].map(
+        (each): [string, Sets] => [each, { size: 'small' }],
+      ),
     ],
     grading: { measure: 'percent', bounds: [10, 25, 50], cures: ['clean'], stopsLinerAt: 10 },
     cleaned: true,
@@ -556,6 +578,11 @@ export const findingRows = [
       ],
       ...[
         'eroded',
+        'aggregate',
+        'aggregate showing',
+        'exposed aggregate',
+        'spalled',
+        'spalling',
         'eroded bottom',
         'worn invert',
         'channel',

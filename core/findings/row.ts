@@ -59,8 +59,8 @@ export interface FindingRow<Id extends string = string, Fields extends z.ZodRawS
   readonly spoken: readonly (string | readonly [word: string, sets: Sets, weak?: Sets])[];
   /** Words of the log line that add detail to it. */
   readonly says?: readonly (readonly [string, Sets])[];
-  /** What is seen through it, soil or a void: names it only where nothing else is named. */
-  readonly seenThrough?: readonly string[];
+  /** Words that imply it only where nothing else is named: soil or a void seen through a hole. */
+  readonly impliedBy?: readonly (string | readonly [word: string, sets: Sets])[];
   /** Absent where it has no grade on this line: it is referred instead. */
   readonly grading?: Grading;
   /**

@@ -46,6 +46,8 @@ export interface Draft {
   numbers: Given[];
   /** The pipes either side of `>`; a single one is what follows. */
   pipes: NamedPipe[];
+  /** Length of its pieces, said before the pipe was named, ft. */
+  piece_ft?: number;
   changing: boolean;
   /** A pipe was named before the word "change", so the next one named lies past it. */
   pipeBeforeChange?: boolean;
@@ -65,8 +67,8 @@ export interface Draft {
   bareHour?: { readonly value: number; readonly from: number; readonly to: number };
   /** The pipe was called blocked: what stopped the camera, where nothing else is named. */
   blocked?: boolean;
-  /** Its finding was named only by what is seen through it, soil or a void: another finding replaces it. */
-  seenThrough?: boolean;
+  /** Its finding was only implied, by soil or a void: one that is named replaces it. */
+  implied?: boolean;
   /** Length in feet, from its reading on. */
   long_ft?: number;
   /** The next number replaces the last: "31, no 32". */
@@ -186,13 +188,20 @@ function takeField(draft: Draft, { set }: Extract<Meaning, { is: 'field' }>): un
   return undefined;
 }
 
+/** A broken cleanout is its state; a broken branch is a finding at it. */
+const isCleanoutDraft = ({ point }: Draft): boolean =>
+  point !== undefined && (!('kind' in point) || point.kind === 'cleanout');
+
 function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>): string | undefined {
-  if (meaning.seenThrough && named(draft)) return undefined;
-  if (draft.seenThrough) {
-    delete draft.finding;
-    delete draft.seenThrough;
+  if (meaning.implied && named(draft)) {
+    if (draft.finding === meaning.finding) Object.assign(draft.fields, meaning.with);
+    return undefined;
   }
-  if (meaning.seenThrough) draft.seenThrough = true;
+  if (draft.implied) {
+    delete draft.finding;
+    delete draft.implied;
+  }
+  if (meaning.implied) draft.implied = true;
   if (draft.kind === 'stop' && draft.fields.why === undefined && draft.why === undefined) {
     // "can't get past, it's collapsed": the defect is a finding, and the camera stopped at it.
     if (kindOf(meaning.finding).grading?.structural !== true) {
@@ -202,7 +211,7 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
     delete draft.kind;
     draft.stopsHere = true;
   }
-  if (draft.kind === 'point' && meaning.finding === 'broken') {
+  if (draft.kind === 'point' && meaning.finding === 'broken' && isCleanoutDraft(draft)) {
     draft.aboutPoint.state = 'broken';
     return undefined;
   }
@@ -261,6 +270,8 @@ function takeMaterial(draft: Draft, material: NonNullable<Pipe['material']>): vo
   const pipe = last && (last.material === undefined || draft.mending) ? last : {};
   delete draft.mending;
   pipe.material = material;
+  if (draft.piece_ft !== undefined) pipe.piece_ft ??= draft.piece_ft;
+  delete draft.piece_ft;
   // "it ties into the old clay": the pipe changes there.
   if (draft.point && 'kind' in draft.point && draft.point.kind === 'tie-in' && !draft.aboutPoint.connection) {
     delete draft.point;

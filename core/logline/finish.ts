@@ -168,6 +168,7 @@ function kindSaid(
   if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
   if (draft.pipes.length > 0 && draft.kind !== 'change' && !spoken)
     fail('a change of pipe is a thing of its own: put it after a ;');
+  if (draft.piece_ft !== undefined && !spoken) fail('pieces of what? Name the material');
   for (const extra of draft.numbers) {
     if (!spoken)
       fail(

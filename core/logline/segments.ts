@@ -187,7 +187,7 @@ function piecesOf(shape: string): Piece[] {
 const isNoun = (phrase: string, from: number, shape: string, sofar: number): boolean => {
   const meaning = phraseAt(phrase)?.meaning;
   if (!meaning || !['finding', 'point', 'kind', 'test'].includes(meaning.is)) return false;
-  if (meaning.is === 'finding' && meaning.seenThrough) return false;
+  if (meaning.is === 'finding' && meaning.implied) return false;
   const before = shape.slice(0, from);
   // A thing used only to give a place or a comparison is not a thing of its own.
   if (/\b(?:past|beyond|after|before|between|same\s+as|to)\s+(?:the\s+|that\s+|this\s+)?$/i.test(before))

@@ -88,6 +88,10 @@ export const tokens: readonly Token[] = [
   ),
   token(String.raw`(?:in\s+)?(${number})\s+(?:places|spots)\b`, () => undefined),
   token(
+    String.raw`(?:runs|extends|continues|goes\s+on)\s+(?:for\s+)?(?:(?:about\b|~)\s*)*(${number}\s*${footMark})(?!\s+(?:in|out|down)\b)`,
+    sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
+  ),
+  token(
     String.raw`for\s+(?:(?:about\b|~)\s*)*(${number}\s*${footMark})`,
     sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
   ),
@@ -278,10 +282,10 @@ function bareBore(draft: Draft): { diameter_in?: number } {
   return bore === undefined ? {} : { diameter_in: bore };
 }
 
-function pieces(draft: Draft, long: string): string | undefined {
+function pieces(draft: Draft, long: string): undefined {
   const pipe = draft.pipes.at(-1);
-  if (!pipe) return 'pieces of what? Name the material first';
-  pipe.piece_ft = toFeet(long);
+  if (pipe) pipe.piece_ft = toFeet(long);
+  else draft.piece_ft = toFeet(long);
   return undefined;
 }
 

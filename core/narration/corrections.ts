@@ -25,6 +25,10 @@ const isReally = new RegExp(
   'i',
 );
 
+/** "Actually that's broken": the newest thing is another. */
+const isRather =
+  /^\W*(?:actually|no|sorry|wait)\W+(?:that's|it's|that\s+is|it\s+is)\s+(?!(?:just|only|not|at|about|more|on|in)\b)(?:a\s+|an\s+)?(?!\d)([a-z].*)$/i;
+
 /** "Nope, that's just a fitting": what was just named is none. */
 const onlySeemed =
   /^\W*(?:nope|no|oh|wait|never\s*mind)\W+(?:(?:that's|it's|that\s+is|it\s+is|that\s+was)\s+(?:just|only)\s+)/i;
@@ -44,6 +48,14 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   if (!last) return undefined;
   const named = takesPlace(talk, sentence) ?? takesName(talk, sentence);
   if (named) return named;
+  const becomes = isRather.exec(sentence)?.[1];
+  if (
+    becomes !== undefined &&
+    !/^\W*\d/.test(hear(becomes).heard.text) &&
+    last.entry.kind === 'finding' &&
+    last.entry.reading_ft !== undefined
+  )
+    return { is: 'renamed', item: last, says: `at ${last.entry.reading_ft} ${becomes}` };
   if (onlySeemed.test(sentence) && !/\d/.test(hear(sentence).heard.text))
     return { is: 'withdrawn', item: last };
   const { heard } = hear(sentence);
@@ -52,14 +64,16 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   if (withdraws.test(sentence) && !/\d/.test(text)) return { is: 'withdrawn', item: last };
   const rest = wrong ? text.replace(wrong[0], ' ') : text;
   if (!wrong && !opens.test(sentence)) return undefined;
-  const right = is.exec(rest);
+  // "No, thirty seven and a half" is what is right.
+  const right = is.exec(rest) ?? (/^\W*no\b/i.test(sentence) ? wrong : null);
   if (!right) return undefined;
   const value = Number(right[1]);
   const measure = right[2] ?? wrong?.[2];
-  const item = wrong
-    ? (talk.items.findLast((each) => holds(each, Number(wrong[1]))) ?? last)
-    : meant(talk, last, value, measure);
-  put(item, value, measure, wrong && Number(wrong[1]));
+  const item =
+    wrong && right !== wrong
+      ? (talk.items.findLast((each) => holds(each, Number(wrong[1]))) ?? last)
+      : meant(talk, last, value, measure);
+  put(item, value, measure, right === wrong ? null : wrong && Number(wrong[1]));
   if (!measure || /^(?:f|')/i.test(measure)) talk.reading = value;
   return { is: 'mended', item };
 }

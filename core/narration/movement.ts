@@ -28,7 +28,7 @@ function towardEnd({ direction }: Talk, text: string): ReturnType<typeof turnIn>
 
 /** Words for what should be done, was reported by others, or was there once: none of it was seen now. */
 const notSeen =
-  /\b(?:gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of)\b/i;
+  /\b(?:(?:gonna|going\s+to|i'll|let\s+me|let's|we'll)\s+(?:go\s+)?(?:locate|mark|get\s+a\s+locate|find|put)|gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of)\b/i;
 
 export const speaksOfOther = (text: string): boolean => notSeen.test(text);
 

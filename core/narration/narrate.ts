@@ -129,7 +129,7 @@ function renames(
     talk.items.splice(0, talk.items.length, ...before);
     return false;
   }
-  first.sentence = `${item.sentence} ${sentence.text}`;
+  for (const each of found) each.sentence = `${item.sentence} ${sentence.text}`;
   first.video_s = item.video_s;
   first.entry = { ...first.entry, pass: item.entry.pass };
   talk.items.splice(at, 0, ...found);

@@ -88,7 +88,7 @@ const goesOnTo =
 
 /** Words that name no thing: an end, more detail, another reading, or the head's position. */
 export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
-  if (takeLocated(talk, said, draft, text) || takeMark(talk, said)) return;
+  if (takeLocated(talk, said, draft, text) || takeMark(talk, said) || takeShares(talk, said)) return;
   const place = placeOf(draft, text);
   const last = talk.items.at(-1);
   if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
@@ -148,6 +148,27 @@ function takeLocated(talk: Talk, said: Said, draft: Draft, text: string): boolea
   return true;
 }
 
+/** "Seventeen's about ten percent and twenty one's more like thirty": the share of each thing by its reading. */
+function takeShares(talk: Talk, said: Said): boolean {
+  const shares = [
+    ...said.hearing.heard.text.matchAll(
+      /\b(\d+(?:\.\d+)?)(?:'s|\s+is)\s+(?:(?:about|more\s+like|like|around|closer\s+to|only|,|~)\s*)*(\d+)\s*(%|percent)?/gi,
+    ),
+  ];
+  if (!shares.some(([, , , unit]) => unit !== undefined)) return false;
+  const done = shares.map(([, at, percent]) => {
+    const item = talk.items.findLast(
+      ({ entry }) => entry.kind === 'finding' && entry.reading_ft === Number(at) && entry.pass === talk.pass,
+    );
+    if (!item || !takeFields(item, { percent: Number(percent) })) return false;
+    join(talk, item, said.sentence.text, said.index);
+    return true;
+  });
+  if (!done.some(Boolean)) return false;
+  talk.lastAt = said.index;
+  return true;
+}
+
 /** "Marked it with blue paint": the mark of what was just located. */
 function takeMark(talk: Talk, said: Said): boolean {
   const last = talk.items.at(-1);
@@ -170,6 +191,8 @@ function stretched(
   const from = numbers.find(({ range }) => range)?.value;
   if (from === undefined || typeof fields.to_ft !== 'number') return false;
   if (!/\b(?:runs|goes|continues|extends|it|that)\b/i.test(text)) return false;
+  item.assumed = item.assumed.filter((each) => each !== untold);
+  delete item.noReading;
   amend(talk, said, item, { ...item.entry, reading_ft: from, to_ft: fields.to_ft });
   return true;
 }

@@ -26,7 +26,8 @@ const here =
   /¦|\b(?:here|there|right\s+there|at\s+(?:this|that)\s+(?:point|spot)|same\s+(?:place|spot)|got|also|hit)\b/i;
 
 /** "Roots at that joint too": at the thing just named. */
-const atThatOne = /\bthat\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling)\b/i;
+const atThatOne =
+  /\b(?:that\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling)|the\s+(?:transition|change))\b/i;
 
 /** Reads one segment of a sentence: a new item, more detail for an earlier one, or the head's position. */
 export function takeSegment(talk: Talk, said: Said, at: number): void {

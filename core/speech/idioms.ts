@@ -70,6 +70,11 @@ export const spokenIdioms: readonly Idiom[] = [
     'flat',
   ],
   [/\bper\s+cent\b/gi, 'percent'],
+  // "goes from clay to, looks like, concrete"
+  [
+    /\b(to|into)\s*,\s*(?:(?:(?:it\s+)?looks\s+like|what\s+looks\s+like|probably|maybe|perhaps)\s*,?\s+)?/gi,
+    ([, to = '']) => `${to} `,
+  ],
   [/\b(?:a\s+)?(?:full|good|solid|whole)\s+inch\b/gi, '1 inch'],
   [
     /\b(is|are)\s+(?:(?:just|completely|totally|all|pretty\s+much|basically)\s+)+(?=(?:gone|missing|rotted|rusted|broken|open|cracked|crushed|collapsed)\b)/gi,
@@ -136,6 +141,14 @@ export const figureIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
+  ],
+  // "we come out of the cast at 11 and go to clay"
+  [
+    new RegExp(
+      String.raw`\b(?:comes?|came|coming|gets?|go|goes)\s+out\s+of\s+(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s+at\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|we|it|then|goes|go|going|get|change|changes|we're|back)\s+)+(?:in\s?to|to|on)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => ` at ${at} ${pipe} > `,
   ],
   // "the pvc ends and we're into clay"
   [
@@ -228,6 +241,11 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\b(?:the\s+)?depth\s+(?:at|of|on)\s+the\s+([a-z]+)\s*,?\s*(?:(?:i'm\s+getting|i\s+got|i've\s+got|is|was|reads|shows|looks\s+like|comes\s+up|like|about|~)\s*)*(?=\d)/gi,
     ([, point = '']) => `locate at the ${point}, depth `,
+  ],
+  // "the joints are about every four feet": how long its pieces are.
+  [
+    /\b(?:the\s+|a\s+)?joints?\s+(?:is\s+|are\s+)?(?:~\s*|about\s+)?every\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')/gi,
+    ([, long = '']) => `${long} ft pieces`,
   ],
   // "that's about a five foot belly": how long it is.
   [

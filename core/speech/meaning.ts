@@ -14,7 +14,7 @@ export type Meaning =
       readonly with?: Sets;
       readonly weak?: Sets;
       /** Names it only where nothing else is named. */
-      readonly seenThrough?: true;
+      readonly implied?: true;
     }
   | { readonly is: 'field'; readonly set: Sets }
   | { readonly is: 'material'; readonly material: Material }

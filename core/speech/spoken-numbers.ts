@@ -131,6 +131,7 @@ function numberWords(heard: Heard): Heard {
     const after = heard.text.slice(match.index + said.length);
     if (/^[\s-]ways?\b/i.test(after)) return undefined;
     if (said === 'one' || said === 'zero' || said === 'hundred') {
+      if (said === 'one' && /\b(?:foot|feet|ft)\s+$/i.test(before)) return '1';
       if (said === 'one' && pronoun.test(before)) return undefined;
       if (
         !unitNext.test(after) &&
@@ -190,6 +191,7 @@ function fractions(heard: Heard): Heard {
       g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|eighth))(?=\s*(?:$|[,.;]))`),
       ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
     ],
+    [g(String.raw`(?<![\d./])\b3\s+quarters(?=\s*(?:$|[,.;]))`), () => ' 3/4'],
     [g(String.raw`\b(?:a\s+)?couple\s+(?:of\s+)?(inch(?:es)?|feet|foot)\b`), ([, unit = '']) => `2 ${unit}`],
     [g(String.raw`\b(?:an?|one)\s+(inch|foot)\b`), ([, unit = '']) => `1 ${unit}`],
     [g(String.raw`\bhalf\s+past\s+(\d+)\b`), ([, hour = '']) => `${hour}:30`],

@@ -302,11 +302,11 @@ const clocks: Rows = [
 /** Every row of findings/kinds adds its own words. */
 const spokenFindings = (): Record<string, Meaning> =>
   Object.fromEntries(
-    findingRegistry.rows.flatMap(({ id, spoken, says = [], seenThrough = [] }): [string, Meaning][] => [
-      ...seenThrough.map((word): [string, Meaning] => [
-        word,
-        { is: 'finding', finding: id, seenThrough: true },
-      ]),
+    findingRegistry.rows.flatMap(({ id, spoken, says = [], impliedBy = [] }): [string, Meaning][] => [
+      ...impliedBy.map((each): [string, Meaning] => {
+        const [word, sets] = typeof each === 'string' ? [each] : each;
+        return [word, { is: 'finding', finding: id, implied: true, ...(sets ? { with: sets } : {}) }];
+      }),
       ...spoken.map((each): [string, Meaning] => {
         const [word, sets, weak] = typeof each === 'string' ? [each] : each;
         return [
