@@ -20,13 +20,13 @@ async function press(page: Page, key: string): Promise<void> {
   await page.waitForFunction(
     ([was, up]) =>
       document.querySelector('[data-testid=picture]')?.getAttribute('aria-label') !== was ||
-      (up === 'up' && /cannot go further|reached the main/.test(document.body.innerText)),
+      (up === 'up' && /cannot go further|camera has reached/.test(document.body.innerText)),
     [before, key.endsWith('Up') ? 'up' : 'down'],
   );
 }
 
 async function pushToTheEnd(page: Page): Promise<void> {
-  while ((await page.getByText(/reached the main/).count()) === 0) await press(page, 'Shift+ArrowUp');
+  while ((await page.getByText(/camera has reached the main/).count()) === 0) await press(page, 'Shift+ArrowUp');
 }
 
 /** Pulls until the thing is at the head: in large steps while it is well ahead, then in small ones. */

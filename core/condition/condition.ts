@@ -157,7 +157,7 @@ function shifting(each: Judged, all: readonly Judged[]): Judged {
   const grade = entry.judged?.grade ?? 4;
   const step = {
     label: kind.noun,
-    expression: `${form}, with the ${beside} ${offset.id} at its place: failed`,
+    expression: `${form}, with an ${beside} at its place: failed`,
     source: 'house rules, common practice',
   };
   return {

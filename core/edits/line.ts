@@ -1,3 +1,4 @@
+import { sayPoint } from '../job/point-words.js';
 import { sameJson } from './merge.js';
 import type { LineHead } from '../job/schema.js';
 import { changedFields, nothingChanged } from './changed-fields.js';
@@ -35,7 +36,7 @@ function lineChange(before: LineHead, after: LineHead): string {
     ...before.points.filter(({ id }) => !now.has(id)).map(({ id, name }) => `removed ${name ?? id}`),
     ...after.points
       .filter((point) => old.has(point.id) && !sameJson(old.get(point.id), point))
-      .map((point) => `${point.name ?? point.id}: ${changedFields(old.get(point.id) ?? {}, point)}`),
+      .map((point) => `${sayPoint(point)}: ${changedFields(old.get(point.id) ?? {}, point)}`),
   ];
   const rest = changedFields({ ...before, points: [] }, { ...after, points: [] });
   return [...points, ...(rest === nothingChanged && points.length > 0 ? [] : [rest])].join(', ');

@@ -1,3 +1,4 @@
+import { runName } from '../job/run-words.js';
 import { changedFields } from './changed-fields.js';
 import { runHead } from './heads.js';
 import { editKind, lineOf, put, runOf, within } from './kind.js';
@@ -25,7 +26,8 @@ export const runEdit = editKind({
   isHomeless: (job, { line }) => lineOf(job, line) === undefined,
   row: ({ line, run }) => ({ of: 'run', line, run }),
   say: ({ run, set }, before) => {
-    if (set === null) return `Deleted run ${run}`;
-    return before.set === null ? `Added run ${run}` : `Run ${run}: ${changedFields(before.set, set)}`;
+    const name = runName({ id: run, name: (set ?? before.set)?.name });
+    if (set === null) return `Deleted ${name}`;
+    return before.set === null ? `Added ${name}` : `${name}: ${changedFields(before.set, set)}`;
   },
 });

@@ -1,3 +1,4 @@
+import { sayThing } from '../speech/say.js';
 import type { Line } from '../job/schema.js';
 import type { Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
@@ -59,6 +60,7 @@ export function courseOf(line: Line, solved: Survey): Course {
     marks.set(base.from, { x_ft: 0, y_ft: 0 });
     marks.set(base.to, { x_ft: base.distance_ft, y_ft: 0 });
   }
+  const nameOf = (id: string) => line.marks?.find((mark) => mark.id === id)?.name ?? sayThing(line, id);
   const things = new Map<string, GroundPlace>();
   const markIds = new Set(line.marks?.map(({ id }) => id));
   let waiting = [...(line.places ?? [])];
@@ -80,12 +82,15 @@ export function courseOf(line: Line, solved: Survey): Course {
       );
       if ('place' in found) (markIds.has(each.of) ? marks : things).set(each.of, found.place);
       else
-        warn('tapes-miss', `the two tapes to ${each.of} miss each other by ${found.miss_ft.toFixed(1)} ft`);
+        warn(
+          'tapes-miss',
+          `the two tapes to ${nameOf(each.of)} miss each other by ${found.miss_ft.toFixed(1)} ft`,
+        );
     }
     waiting = still;
   }
   for (const { of } of waiting) {
-    warn('mark-not-located', `${of} is taped from marks whose distance apart was not measured`);
+    warn('mark-not-located', `${nameOf(of)} is taped from marks whose distance apart was not measured`);
   }
   const located = [...things]
     .flatMap(([id, place]) => {
@@ -102,7 +107,7 @@ export function courseOf(line: Line, solved: Survey): Course {
     if (over > slack) {
       warn(
         'course-longer-than-pipe',
-        `${before.id} and ${each.id} lie ${over.toFixed(1)} ft further apart on the ground than along the pipe`,
+        `${nameOf(before.id)} and ${nameOf(each.id)} lie ${over.toFixed(1)} ft further apart on the ground than along the pipe`,
         each.station_ft,
       );
     }

@@ -1,3 +1,4 @@
+import { runName } from '../job/run-words.js';
 import type { Grade } from '../job/vocabulary.js';
 import { sayWhat } from '../speech/say.js';
 import type { ScopedLine } from '../solve/solution.js';
@@ -19,7 +20,7 @@ export function proofOf({ model, condition }: ScopedLine): Proof[] {
     const { entry, run, from_ft } = finding.placed;
     const clip = run.video?.find(({ id }) => id === entry.clip) ?? run.video?.[0];
     const video =
-      entry.video_s === undefined ? undefined : { name: clip?.name ?? `run ${run.id}`, at_s: entry.video_s };
+      entry.video_s === undefined ? undefined : { name: clip?.name ?? runName(run), at_s: entry.video_s };
     const photos = entry.photos ?? [];
     if (finding.grade === 0 || (photos.length === 0 && !video)) return [];
     return [

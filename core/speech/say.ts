@@ -1,5 +1,6 @@
 import { capital } from '../capital.js';
-import type { Entry, Pipe, Point } from '../job/schema.js';
+import { sayPoint } from '../job/point-words.js';
+import type { Entry, Line, Pipe, Point } from '../job/schema.js';
 import { plain } from '../figure.js';
 import { materialWords } from '../catalog/materials.js';
 import { kindOf } from '../findings/kinds.js';
@@ -138,4 +139,16 @@ function sayRelation({ after, before, plus_ft }: Entry, entryName: (id: string) 
   return plus_ft === undefined
     ? `after ${entryName(after)}, no reading`
     : `${plain(plus_ft)} ft past ${entryName(after)}`;
+}
+
+/** A thing of a line in a sentence, by the id of its point or entry: "the main", "roots, 20 % of the diameter". */
+export function sayThing({ points, runs }: Pick<Line, 'points' | 'runs'>, id: string): string {
+  const nameOf = (of: string) => {
+    const point = points.find((each) => each.id === of);
+    return point ? `the ${sayPoint(point)}` : of;
+  };
+  const entry = runs.flatMap(({ entries }) => entries).find((each) => each.id === id);
+  if (!entry) return nameOf(id);
+  const says = sayWhat(entry, nameOf);
+  return says.charAt(0).toLowerCase() + says.slice(1);
 }

@@ -1,5 +1,6 @@
 import { tolerance } from '../job/units.js';
 import { plain } from '../figure.js';
+import { runName } from '../job/run-words.js';
 import type { Line, Run } from '../job/schema.js';
 import type { Adjustment } from './adjust.js';
 import { tiedRuns } from './adjust.js';
@@ -59,7 +60,7 @@ export function settleDisagreements(
     const said = [
       ...own.map(
         (reading) =>
-          `${plain(reading.raw_ft)} ${reading.entry.pass === 'out' ? 'going out' : 'coming back'}${sameRun ? '' : ` on ${reading.run.name ?? reading.run.id}`}`,
+          `${plain(reading.raw_ft)} ${reading.entry.pass === 'out' ? 'going out' : 'coming back'}${sameRun ? '' : ` on ${runName(reading.run)}`}`,
       ),
       ...ownTapes.map((tape) => `taped ${plain(tape.station_ft)}`),
     ];

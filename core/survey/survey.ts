@@ -1,6 +1,8 @@
 import { plain, type Figure, type Step } from '../figure.js';
 import type { Entry, Line, Run } from '../job/schema.js';
+import { runName } from '../job/run-words.js';
 import { tolerance } from '../job/units.js';
+import { sayThing } from '../speech/say.js';
 import type { Stage } from '../job/vocabulary.js';
 import type { Warning } from '../warning.js';
 import { adjust, tiedRuns, type Adjustment } from './adjust.js';
@@ -68,7 +70,7 @@ export function survey(line: Line, frame: Frame = 'scope'): Survey {
   const entries = new Map<string, { entry: Entry; run: Run }>();
   for (const run of runs.filter((each) => tied.has(each)))
     for (const entry of run.entries) entries.set(entry.id, { entry, run });
-  placeByOrder(entries, placing, (id, end) => names.keyOf(id, end));
+  placeByOrder(line, entries, placing, (id, end) => names.keyOf(id, end));
   for (const [key, { message }] of solution.settled.disagreements) {
     placing.warn('reading-disagreement', message, placed.get(key)?.station_ft);
   }
@@ -182,7 +184,7 @@ function placeThings(line: Line, { readings, inRiser, runs, tapes, settled, solv
     if (!access || placed.has(reading.key)) continue;
     warn(
       'in-riser',
-      `${reading.entry.id} reads ${reading.raw_ft} ft, less than the ${plain(counterPrior(line, reading.run).zero_ft)} ft the counter shows at the level pipe: the head is still in the riser`,
+      `${sayThing(line, reading.entry.id)} was read at ${reading.raw_ft} ft, less than the ${plain(counterPrior(line, reading.run).zero_ft)} ft the counter shows at the level pipe: the head is still in the riser`,
       access.station_ft,
     );
     put(reading.key, access.station_ft, access.plusMinus_ft);
@@ -238,6 +240,7 @@ function furthestDropped(
 
 /** Entries without a reading: a distance past another, or between two. */
 function placeByOrder(
+  line: Line,
   entries: ReadonlyMap<string, { entry: Entry; run: Run }>,
   { placed, warn, put }: Placing,
   keyOf: (id: string, end: 'from' | 'to') => ThingKey,
@@ -257,7 +260,11 @@ function placeByOrder(
         const past = (run.direction === 'downstream' ? 1 : -1) * (entry.plus_ft ?? 0);
         put(key, after.station_ft + past, after.plusMinus_ft);
         if (entry.plus_ft === undefined) {
-          warn('read-from-video', `${entry.id} has no reading: read it from the video`, after.station_ft);
+          warn(
+            'read-from-video',
+            `${sayThing(line, entry.id)} has no reading: read it from the video`,
+            after.station_ft,
+          );
         }
         moved = true;
       } else if (after && before) {
@@ -265,7 +272,7 @@ function placeByOrder(
         put(key, middle, Math.abs(before.station_ft - after.station_ft) / 2);
         warn(
           'read-from-video',
-          `${entry.id} lies somewhere between ${plain(after.station_ft)} and ${plain(before.station_ft)} ft: read it from the video`,
+          `${sayThing(line, entry.id)} lies somewhere between ${plain(after.station_ft)} and ${plain(before.station_ft)} ft: read it from the video`,
           middle,
         );
         moved = true;
@@ -289,7 +296,7 @@ function stationFigure(line: Line, thing: Placed, tapes: readonly Tape[], solved
     const sign = run.direction === 'downstream' ? '+' : '−';
     const access = solved.station(pointKey(run.access)) ?? 0;
     return {
-      label: `Run ${run.id}, ${entry.pass === 'out' ? 'way out' : 'way back'}${entry.about ? ', about' : ''}${dropped ? ', not used' : ''}`,
+      label: `${runName(run)}, ${entry.pass === 'out' ? 'way out' : 'way back'}${entry.about ? ', about' : ''}${dropped ? ', not used' : ''}`,
       expression: `${plain(access)} ${sign} (${plain(solved.scale(run), 4)} × ${plain(raw_ft)} − ${plain(solved.zero(run))}) = ${plain(place_ft)}`,
     };
   });

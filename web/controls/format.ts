@@ -57,7 +57,3 @@ export const verdictWords: Record<string, string> = {
   serviceable: 'Serviceable',
   incomplete: 'Incomplete',
 };
-
-/** A run's name, else its number. */
-export const runName = ({ id, name }: Pick<Run, 'id' | 'name'>): string =>
-  name ?? `Run ${id.replace(/^R(?=\d)/, '')}`;
