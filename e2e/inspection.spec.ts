@@ -26,7 +26,8 @@ async function press(page: Page, key: string): Promise<void> {
 }
 
 async function pushToTheEnd(page: Page): Promise<void> {
-  while ((await page.getByText(/camera has reached the main/).count()) === 0) await press(page, 'Shift+ArrowUp');
+  while ((await page.getByText(/camera has reached the main/).count()) === 0)
+    await press(page, 'Shift+ArrowUp');
 }
 
 /** Pulls until the thing is at the head: in large steps while it is well ahead, then in small ones. */

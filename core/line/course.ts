@@ -9,10 +9,16 @@ export interface GroundPlace {
   readonly y_ft: number;
 }
 
+/** A place on the ground that lies on the line. */
+interface LocatedPlace extends GroundPlace {
+  readonly id: string;
+  readonly station_ft: number;
+}
+
 export interface Course {
   readonly marks: ReadonlyMap<string, GroundPlace>;
   /** Points and entries of the line that were taped from marks, from upstream. */
-  readonly located: readonly (GroundPlace & { readonly id: string; readonly station_ft: number })[];
+  readonly located: readonly LocatedPlace[];
   /** Position of a station on the ground; undefined with fewer than two located things. */
   place(station_ft: number): GroundPlace | undefined;
   readonly warnings: readonly Warning[];
@@ -49,18 +55,33 @@ export function fromTwoTapes(
 export const tapeTo = (mark: GroundPlace, place: GroundPlace): number =>
   Math.hypot(place.x_ft - mark.x_ft, place.y_ft - mark.y_ft);
 
+/** The first two marks whose distance was taped: the origin, and the one that x runs toward. */
+function firstMarks({ markDistances }: Line): Map<string, GroundPlace> {
+  const [base] = markDistances ?? [];
+  if (!base || base.from === base.to) return new Map();
+  return new Map([
+    [base.from, { x_ft: 0, y_ft: 0 }],
+    [base.to, { x_ft: base.distance_ft, y_ft: 0 }],
+  ]);
+}
+
+const nameIn = (line: Line, id: string): string =>
+  line.marks?.find((mark) => mark.id === id)?.name ?? sayThing(line, id);
+
+/** Two places farther apart on the ground than along the pipe, by more than the slack of both, ft. */
+const tooFarBy = (solved: Survey, before: LocatedPlace, each: LocatedPlace): number | undefined => {
+  const over = tapeTo(before, each) - (each.station_ft - before.station_ft);
+  const slack = 1 + (solved.point(each.id)?.plusMinus_ft ?? 0) + (solved.point(before.id)?.plusMinus_ft ?? 0);
+  return over > slack ? over : undefined;
+};
+
 /** Positions of the marks and of everything taped from them, and the line's course through what was located. */
 export function courseOf(line: Line, solved: Survey): Course {
   const warnings: Warning[] = [];
   const warn = (rule: string, message: string, at_ft?: number) =>
     warnings.push({ rule, line: line.id, message, ...(at_ft === undefined ? {} : { at_ft }) });
-  const marks = new Map<string, GroundPlace>();
-  const [base] = line.markDistances ?? [];
-  if (base && base.from !== base.to) {
-    marks.set(base.from, { x_ft: 0, y_ft: 0 });
-    marks.set(base.to, { x_ft: base.distance_ft, y_ft: 0 });
-  }
-  const nameOf = (id: string) => line.marks?.find((mark) => mark.id === id)?.name ?? sayThing(line, id);
+  const marks = firstMarks(line);
+  const nameOf = (id: string) => nameIn(line, id);
   const things = new Map<string, GroundPlace>();
   const markIds = new Set(line.marks?.map(({ id }) => id));
   let waiting = [...(line.places ?? [])];
@@ -101,10 +122,8 @@ export function courseOf(line: Line, solved: Survey): Course {
   located.slice(1).forEach((each, i) => {
     const before = located[i];
     if (!before) return;
-    const over = tapeTo(before, each) - (each.station_ft - before.station_ft);
-    const slack =
-      1 + (solved.point(each.id)?.plusMinus_ft ?? 0) + (solved.point(before.id)?.plusMinus_ft ?? 0);
-    if (over > slack) {
+    const over = tooFarBy(solved, before, each);
+    if (over !== undefined) {
       warn(
         'course-longer-than-pipe',
         `${nameOf(before.id)} and ${nameOf(each.id)} lie ${over.toFixed(1)} ft further apart on the ground than along the pipe`,

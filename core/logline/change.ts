@@ -39,7 +39,12 @@ export function pipesOf(
  * "24 to 40 clay": a stretch of pipe is two changes, one at each end, and none where the line begins. Any other change
  * stays as it is.
  */
-export function endsOfPipe(entry: EntryDraft, { direction }: LogContext): [EntryDraft, ...EntryDraft[]] {
+export function endsOfPipe(
+  entry: EntryDraft,
+  { pipes }: Draft,
+  { direction }: LogContext,
+): [EntryDraft, ...EntryDraft[]] {
+  if (pipes.some(({ side }) => side !== undefined)) return [entry];
   if (entry.kind !== 'change' || entry.to_ft === undefined || entry.reading_ft === undefined) return [entry];
   const { upstream, downstream, to_ft, reading_ft, ...rest } = entry;
   const pipe = upstream ?? downstream;

@@ -38,6 +38,9 @@ export interface Finishing {
   readonly spoken?: boolean;
 }
 
+const asksWhat = 'what is there? Say roots, crack, offset, belly, joint, main, or “abs > clay”';
+const asksWhatEnds = 'what ends here? Say “belly ends” or “clay ends”, or “stop” where the camera stopped';
+
 /** Makes an entry from a draft, or says what is missing. */
 export function finishDraft(draft: Draft, finishing: Finishing): Finished | undefined {
   const { inherited, context, known, fail } = finishing;
@@ -52,11 +55,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   placeNumbers(draft, fields, base?.entry, fail);
   const kind = kindSaid(draft, fields, finishing);
   if (kind === undefined && !base) {
-    fail(
-      draft.endCall === 'end'
-        ? 'what ends here? Say “belly ends” or “clay ends”, or “stop” where the camera stopped'
-        : 'what is there? Say roots, crack, offset, belly, joint, main, or “abs > clay”',
-    );
+    fail(draft.endCall === 'end' ? asksWhatEnds : asksWhat);
     return undefined;
   }
   const beside = draft.besidePoint && readingOfPoint(draft.besidePoint, known, context);

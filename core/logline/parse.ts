@@ -122,6 +122,33 @@ function put(points: LogContext['points'][number][], point: Point): void {
   else points[at] = { ...points[at], ...point };
 }
 
+/** Places the faults of a draft in its segment; one without a place covers all of it. */
+const failIn =
+  (heard: Heard, segment: Segment, whole: Span, errors: LogError[]): Fail =>
+  (message, from, to, answers) => {
+    const span =
+      from === undefined || to === undefined ? whole : placeOf(heard, segment.from + from, segment.from + to);
+    errors.push({
+      ...span,
+      message,
+      ...(answers ? { answers: answers.map((answer) => ({ ...answer, ...span })) } : {}),
+    });
+  };
+
+/** Makes the part of an entry, with what it says and may still say. */
+const partWith =
+  (context: LogContext, known: readonly Known[]) =>
+  (entry: EntryDraft, more: Partial<LogPart> = {}): LogPart => ({
+    entry,
+    sentence: sentenceOf(entry, more.point, context, known),
+    missing: missingFrom(entry),
+    errors: [],
+    doubts: doubtsOf(entry, context, known),
+    passed: [],
+    choices: [],
+    ...more,
+  });
+
 function parsePart(
   text: string,
   heard: Heard,
@@ -136,16 +163,7 @@ function parsePart(
     segment.denied && !segment.again ? denied(heardHere, text.slice(whole.from, whole.to)) : heardHere;
   const { draft, passed } = read;
   const errors: LogError[] = [...read.errors];
-  /** Faults of a draft are placed in the segment; one without a place covers all of it. */
-  const fail: Fail = (message, from, to, answers) => {
-    const span =
-      from === undefined || to === undefined ? whole : placeOf(heard, segment.from + from, segment.from + to);
-    errors.push({
-      ...span,
-      message,
-      ...(answers ? { answers: answers.map((answer) => ({ ...answer, ...span })) } : {}),
-    });
-  };
+  const fail = failIn(heard, segment, whole, errors);
   if (segment.again) draft.onceMore = true;
   if (segment.listed) draft.listed = true;
   if (!segment.denied && isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
@@ -154,53 +172,40 @@ function parsePart(
   const finished = finishDraft(draft, { inherited, context, known, fail });
   if (!finished)
     return [{ entry: undefined, sentence: '', missing: [], errors, doubts: [], passed, choices: [] }];
-  const part = (entry: EntryDraft, more: Partial<LogPart>): LogPart => ({
-    entry,
-    sentence: sentenceOf(entry, more.point, context, known),
-    missing: missingFrom(entry),
-    errors: [],
-    doubts: doubtsOf(entry, context, known),
-    passed: [],
-    choices: [],
-    ...more,
-  });
+  const part = partWith(context, known);
   const old = known.findLast(({ id }) => id === finished.replaces)?.entry;
-  const sidesGiven = draft.pipes.some(({ side }) => side !== undefined);
-  const [only, ...others] = sidesGiven ? [finished.entry] : endsOfPipe(finished.entry, context);
-  const first = part(only, {
+  const { swapped } = draft;
+  const swappedAt = swapped && placeOf(heard, segment.from + swapped.from, segment.from + swapped.to);
+  const own = ownParts(finished, draft, context, part, {
     replaces: finished.replaces,
     was: old && draft.correcting ? sentenceOf(old, undefined, context, known) : undefined,
     point: finished.point,
     errors,
     passed,
-    choices:
-      finished.entry.to_ft === undefined
-        ? swapOf(
-            finished.entry,
-            draft.swapped &&
-              placeOf(heard, segment.from + draft.swapped.from, segment.from + draft.swapped.to),
-            whole,
-          )
-        : [],
+    choices: finished.entry.to_ft === undefined ? swapOf(finished.entry, swappedAt, whole) : [],
   });
-  const side = (clock: number, more: Partial<LogPart>) => part({ ...finished.entry, clock }, more);
-  const { entry: _entry, sentence: _sentence, missing: _missing, ...told } = first;
-  const sides = draft.bothSides
-    ? [side(9, told), side(3, {})]
-    : [first, ...others.map((other) => part(other, {}))];
-  const { reading_ft } = finished.entry;
   const beside = (its: Draft): LogPart[] => {
-    const also = finishDraft(its, { inherited: reading_ft, context, known, fail });
+    const also = finishDraft(its, { inherited: finished.entry.reading_ft, context, known, fail });
     return also
       ? [part(also.entry, { point: also.point, choices: swapOf(also.entry, undefined, whole) })]
       : [];
   };
-  return [
-    ...besides.before.flatMap(beside),
-    ...sides,
-    ...(draft.stopsHere ? [part(stopAt(finished, draft, context), {})] : []),
-    ...besides.after.flatMap(beside),
-  ];
+  return [...besides.before.flatMap(beside), ...own, ...besides.after.flatMap(beside)];
+}
+
+/** The parts of one thing: one on each side, one at each end of a stretch of pipe, and the camera stopping at it. */
+function ownParts(
+  finished: Finished,
+  draft: Draft,
+  context: LogContext,
+  part: ReturnType<typeof partWith>,
+  about: Partial<LogPart>,
+): LogPart[] {
+  const [first, ...others] = endsOfPipe(finished.entry, draft, context);
+  const parts = draft.bothSides
+    ? [part({ ...finished.entry, clock: 9 }, about), part({ ...finished.entry, clock: 3 })]
+    : [part(first, about), ...others.map((other) => part(other))];
+  return draft.stopsHere ? [...parts, part(stopAt(finished, draft, context))] : parts;
 }
 
 /** The camera stopped at what was just named: a separate entry at the same place. */

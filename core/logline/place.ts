@@ -20,28 +20,8 @@ export function takePlace(
   { inherited, correcting, fail }: { inherited: number | undefined; correcting: boolean; fail: Fail },
 ): number | undefined {
   const elsewhere = inherited !== undefined || fields.after !== undefined || correcting;
-  // "a drop of about a foot": how far it falls, not where.
-  const falls =
-    isDrop(draft) && draft.aboutPoint.fall_ft === undefined ? draft.numbers.find(isFall) : undefined;
-  if (falls && draft.numbers.length === 1) {
-    draft.aboutPoint.fall_ft = falls.value;
-    draft.numbers = [];
-  }
-  const given =
-    // "six foot two on the locator, at 31"
-    (draft.kind === 'locate' ? draft.numbers.find(({ at }) => at) : undefined) ??
-    draft.numbers.find(
-      ({ feet, size }) => feet && !size && !draft.numbers.some((each) => !each.size && !each.feet),
-    ) ??
-    draft.numbers.find(({ size }) => !size) ??
-    (fields.after === undefined && !correcting
-      ? draft.numbers.find((each) => isNoMeasure(draft, each))
-      : undefined) ??
-    (elsewhere || draft.bareHour
-      ? undefined
-      : draft.numbers.find(
-          ({ value, fraction, placed }) => placed || (!fraction && (Number.isInteger(value) || value > 12)),
-        ));
+  takeFall(draft);
+  const given = placeAmong(draft, elsewhere, fields.after !== undefined || correcting);
   // A repeated place is not a measure.
   const again = given?.range ? [given.value, fields.to_ft] : [];
   draft.numbers = draft.numbers.filter(
@@ -83,6 +63,34 @@ export function takePlace(
   return given?.value;
 }
 
+/** "A drop of about a foot": how far it falls, not where. */
+function takeFall(draft: Draft): void {
+  const [only, ...more] = draft.numbers;
+  if (!isDrop(draft) || draft.aboutPoint.fall_ft !== undefined || !only || more.length > 0) return;
+  if (!only.feet || only.fromNoun !== true || only.value > mostFall_ft) return;
+  draft.aboutPoint.fall_ft = only.value;
+  draft.numbers = [];
+}
+/** No drop in a lateral falls farther, ft. */
+const mostFall_ft = 12;
+
+/** The number that is the place, where one is. */
+function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Given | undefined {
+  const { numbers, kind, bareHour } = draft;
+  return (
+    // "six foot two on the locator, at 31"
+    (kind === 'locate' ? numbers.find(({ at }) => at) : undefined) ??
+    numbers.find(({ feet, size }) => feet && !size && !numbers.some((each) => !each.size && !each.feet)) ??
+    numbers.find(({ size }) => !size) ??
+    (tied ? undefined : numbers.find((each) => isNoMeasure(draft, each))) ??
+    (elsewhere || bareHour
+      ? undefined
+      : numbers.find(
+          ({ value, fraction, placed }) => placed || (!fraction && (Number.isInteger(value) || value > 12)),
+        ))
+  );
+}
+
 /** "24 roots; main 78": past any hour, and no percentage, degrees or diameter, a number after its thing is a place. */
 const isNoMeasure = ({ kind, finding, point }: Draft, { value, fraction }: Given): boolean => {
   if (fraction || value <= 12) return false;
@@ -91,11 +99,6 @@ const isNoMeasure = ({ kind, finding, point }: Draft, { value, fraction }: Given
     kind !== 'locate' && kind !== 'test' && !(point !== undefined && 'kind' in point && point.kind === 'bend')
   );
 };
-
-/** No drop in a lateral falls farther, ft. */
-const mostFall_ft = 12;
-const isFall = ({ feet, value, fromNoun }: Given): boolean =>
-  feet && fromNoun === true && value <= mostFall_ft;
 
 /** Found by looking: measured in inches. */
 const isInInches = ({ finding }: Draft): boolean =>

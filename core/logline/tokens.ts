@@ -256,7 +256,8 @@ function inchesDeep(draft: Draft, match: RegExpExecArray): undefined {
   const value = toNumber(match[1] ?? '');
   if (draft.finding !== undefined || (draft.kind !== 'locate' && value < leastCover_in)) {
     if (!named(draft)) draft.ofWater = true;
-    return inches(draft, match);
+    inches(draft, match);
+    return;
   }
   draft.fields.depth_ft = Math.round((10_000 * value) / 12) / 10_000;
   draft.kind ??= 'locate';

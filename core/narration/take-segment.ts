@@ -102,11 +102,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   const { entry } = finished;
   // One of a locate's numbers may be its depth.
   if (entry.kind === 'locate' && entry.depth_ft === undefined && entry.mark === undefined) {
-    const { reading_ft } = entry;
-    if (reading_ft !== undefined) {
-      talk.locating = { index: said.index, text: said.sentence.text, reading_ft };
-      talk.reading = reading_ft;
-    }
+    isLocating(talk, said, entry);
     return;
   }
   if (closes(talk, said, finished) || isElsewhereNow(talk, entry)) return;
@@ -132,24 +128,27 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     assumed: taken,
     ...(taken.includes(untold) ? { noReading: true } : {}),
   });
-  const sidesGiven = draft.pipes.some(({ side }) => side !== undefined);
-  const [only, ...ends] = sidesGiven ? [entry] : endsOfPipe(entry, contextOf(talk).context);
+  const [only, ...ends] = endsOfPipe(entry, draft, contextOf(talk).context);
   propose(talk, said, own !== undefined, text, item(only, finished.point ?? null, assumed));
   for (const end of ends) propose(talk, said, true, text, item(end, null, []));
   for (const beside of [...besides.before, ...besides.after]) {
     const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
     if (also) propose(talk, said, true, text, item(also.entry, also.point ?? null, []));
   }
-  if (!draft.stopsHere) return;
-  const { reading_ft, pass } = entry;
-  const why = draft.finding?.replace('-', ' ');
-  propose(
-    talk,
-    said,
-    true,
-    text,
-    item({ kind: 'stop', reading_ft, pass, ...(why ? { why } : {}) }, null, []),
-  );
+  if (draft.stopsHere) propose(talk, said, true, text, item(stopAt(entry, draft), null, []));
+}
+
+/** The camera stopped at what was just named. */
+function stopAt({ reading_ft, pass }: EntryDraft, { finding }: Draft): EntryDraft {
+  const why = finding?.replace('-', ' ');
+  return { kind: 'stop', reading_ft, pass, ...(why ? { why } : {}) };
+}
+
+/** A locate whose depth is still to be said. */
+function isLocating(talk: Talk, { index, sentence }: Said, { reading_ft }: EntryDraft): void {
+  if (reading_ft === undefined) return;
+  talk.locating = { index, text: sentence.text, reading_ft };
+  talk.reading = reading_ft;
 }
 
 /** The main is met once: a number far from its reading is no reading of it. */

@@ -76,7 +76,7 @@ test('no sentence of a view holds an id', () => {
           ],
         },
       ],
-    } as Parameters<typeof spokenJob>[2],
+    },
   );
   for (const run of warned.lines[0]?.runs ?? []) run.zero = 'cap';
   holdsNoId(warned, 'Warnings');

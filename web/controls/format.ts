@@ -1,5 +1,3 @@
-import type { Run } from '../../core/job/schema.js';
-
 /** Creating a formatter takes milliseconds; only a few are needed. */
 const moneyFormats = new Map<string, Intl.NumberFormat>();
 
