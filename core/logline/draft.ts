@@ -53,7 +53,8 @@ export interface Draft {
   pipeBeforeChange?: boolean;
   /** Place of "the other way round". */
   swapped?: { readonly from: number; readonly to: number };
-  bothSides?: boolean;
+  /** Two hours, one thing at each: "11 and 1 o'clock", "on both sides". */
+  clocks?: readonly [number, number];
   /** "4 to 6 inch", in the order given. */
   twoInches?: readonly [number, number];
   /** Its inches are a water depth. */
@@ -117,7 +118,10 @@ const takes: {
     return undefined;
   },
   'of-water': (draft) => void (draft.ofWater = true),
-  'both-sides': (draft) => void (draft.bothSides = true),
+  'both-sides': (draft) => {
+    takeClocks(draft, [9, 3]);
+    return undefined;
+  },
   material: (draft, { material }) => {
     takeMaterial(draft, material);
     return undefined;
@@ -284,6 +288,12 @@ function takeMaterial(draft: Draft, material: NonNullable<Pipe['material']>): vo
   if (draft.finding !== undefined || pipe.diameter_in !== undefined) return;
   const bore = takeInches(draft) ?? takeSpareNumber(draft);
   if (bore !== undefined) pipe.diameter_in = bore;
+}
+
+/** One thing at each of two hours; the first stands for both until they are parted. */
+export function takeClocks(draft: Draft, clocks: readonly [number, number]): void {
+  draft.clocks = clocks;
+  [draft.fields.clock] = clocks;
 }
 
 /** Inches not yet assigned. */

@@ -69,6 +69,29 @@ test('a measure after a list is of each; a measure at each place is its own', ()
   ]);
 });
 
+test('two hours are one thing at each, turned as the picture is', () => {
+  for (const words of [
+    "22 roots 11 o'clock and 1 o'clock",
+    '22 roots at 11 and 1',
+    "22 roots at 11 and 1 o'clock",
+  ])
+    expect([words, clean(words, { waterClock: 7 })]).toMatchObject([
+      words,
+      [
+        { reading_ft: 22, clock: 11, waterClock: 7 },
+        { reading_ft: 22, clock: 1, waterClock: 7 },
+      ],
+    ]);
+  expect(clean('22 roots on both sides', { waterClock: 7 })).toMatchObject([
+    { clock: 9, waterClock: 7 },
+    { clock: 3, waterClock: 7 },
+  ]);
+  expect(clean("22 crack 10 o'clock to 2 o'clock")).toMatchObject([{ clock: [10, 2] }]);
+  expect(clean('roots at 11 and 17')).toMatchObject([{ reading_ft: 11 }, { reading_ft: 17 }]);
+  expect(clean('22 to 30 1/2" of water')).toMatchObject([{ reading_ft: 22, to_ft: 30, inches: 0.5 }]);
+  expect(clean('22 starting to collapse')[0]).not.toHaveProperty('open');
+});
+
 test('a number after its thing is a place of its own where it can be nothing else', () => {
   for (const thing of ['main', 'crack', 'offset', 'wye', 'hole', 'belly'])
     expect([thing, clean(`24 roots; ${thing} 78`).map((entry) => entry?.reading_ft)]).toEqual([

@@ -202,8 +202,9 @@ function ownParts(
   about: Partial<LogPart>,
 ): LogPart[] {
   const [first, ...others] = endsOfPipe(finished.entry, draft, context);
-  const parts = draft.bothSides
-    ? [part({ ...finished.entry, clock: 9 }, about), part({ ...finished.entry, clock: 3 })]
+  const { clocks } = draft;
+  const parts = clocks
+    ? [part({ ...finished.entry, clock: clocks[0] }, about), part({ ...finished.entry, clock: clocks[1] })]
     : [part(first, about), ...others.map((other) => part(other))];
   return draft.stopsHere ? [...parts, part(stopAt(finished, draft, context))] : parts;
 }

@@ -1,6 +1,6 @@
 import { kindOf } from '../findings/kinds.js';
 import { gradeWords } from '../job/vocabulary.js';
-import { isDrop, named, takeInches, type Draft } from './draft.js';
+import { isDrop, named, takeClocks, takeInches, type Draft } from './draft.js';
 import {
   clockTime,
   dash,
@@ -194,7 +194,13 @@ export const tokens: readonly Token[] = [
   ),
   token(String.raw`(${number})\s*${inchMark}`, inches),
   token(
-    String.raw`(?:(?:from|at)\s+)?(${clockTime})\s*${dash}\s*(${clockTime})\s*o['’]?clock`,
+    String.raw`(?:at\s+)?(${clockTime})\s*(?:o['’]?clock\s*)?(?:and|&)\s+(?:at\s+)?(${clockTime})\s*o['’]?clock`,
+    sets((draft, [, one = '', other = '']) => {
+      takeClocks(draft, [toClock(one), toClock(other)]);
+    }),
+  ),
+  token(
+    String.raw`(?:(?:from|at)\s+)?(${clockTime})\s*(?:o['’]?clock\s*)?${dash}\s*(${clockTime})\s*o['’]?clock`,
     sets((draft, [, from = '', to = '']) => (draft.fields.clock = [toClock(from), toClock(to)])),
   ),
   token(

@@ -174,6 +174,7 @@ const phrases: readonly string[] = [
     'end of the run',
     'end of run',
     'partial blockage',
+    ...["but it's open", 'but it is open', 'wide open', 'still open', 'pipe is open', 'line is open'],
     ...['back to the left', 'back to the right', 'back left', 'back right', 'back around', 'back over'],
     'turn around',
     'turning around',

@@ -1,9 +1,9 @@
 import { materialRegistry } from '../catalog/materials.js';
 import { interjections } from './chatter.js';
 import { boundary, markBoundaries, markDenials, onceMoreMark } from './denials.js';
-import { heardAs, placeOf, rewrite, type Heard } from './heard.js';
+import { heardAs, placeOf, rewrite, rewriteAll, type Heard } from './heard.js';
 import { hedges } from './hedges.js';
-import { figureIdioms, rewriteAll, spokenIdioms } from './idioms.js';
+import { figureIdioms, spokenIdioms } from './idioms.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
 

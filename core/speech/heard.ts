@@ -63,3 +63,10 @@ export function rewrite(
   keep(heard.text.length);
   return { text, from, to };
 }
+
+/** An idiom, and the words of the typed line with the same meaning. */
+export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
+
+/** Applies one idiom after another, in the order listed. */
+export const rewriteAll = (heard: Heard, idioms: readonly Idiom[]): Heard =>
+  idioms.reduce((now, [pattern, to]) => rewrite(now, pattern, to), heard);

@@ -1,14 +1,6 @@
-import { materialRegistry } from '../catalog/materials.js';
 import { boundary } from './denials.js';
-import { rewrite, type Heard } from './heard.js';
-
-/** An idiom, and the words of the typed line with the same meaning. */
-type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
-
-const anyMaterial = `(?:${materialRegistry.rows
-  .flatMap(({ spoken }) => spoken)
-  .sort((a, b) => b.length - a.length)
-  .join('|')})`;
+import type { Idiom } from './heard.js';
+import { pipeIdioms } from './pipe-idioms.js';
 
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
@@ -49,6 +41,11 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /\b(?:slop(?:es?|ed|ing)|falls?|pitch(?:es|ed)|runs?)\s+(?:back\s+)?(?:uphill|backwards?|the\s+wrong\s+way)\b/gi,
     'back fall',
+  ],
+  // "starting to collapse" is no start of a stretch.
+  [
+    /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
+    ' ',
   ],
   // "ci->abs"
   [/(?<=[a-z\d"'])\s*(?:->|=>|→|>)\s*(?=[a-z\d])/gi, ' > '],
@@ -112,9 +109,23 @@ export const figureIdioms: readonly Idiom[] = [
     /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,
     ([places]) => places.trim().replaceAll(/\s+/g, ', '),
   ],
+  // "22 roots at 11 and 1": after the place, two hours.
+  [
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;,]*)\bat\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,.;]))/gi,
+    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
+  ],
+  // "22 to 30 1/2 in of water": both ends, then its inches.
+  [
+    /(\d\s*(?:-|to)\s*(?:1[3-9]|[2-9]\d|\d{3}))\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")/gi,
+    ([, ends = '', part = '']) => `${ends}, ${part} in`,
+  ],
+  [
+    /(?<=\d\s*)(?:"|in(?:ch(?:es)?)?\b)\s+(?:standing\s+)?water\b(?!\s+(?:at|to|clock|main|line|meter))/gi,
+    ' in of water',
+  ],
   // "31 3/4 in offset": a place and its inches; no offset of a lateral is that large.
   [
-    /(?:\bat\s+)?(?<!\d\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
+    /(?:\bat\s+)?(?<!(?:\d|\bto|-|–)\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
     ([, place = '', part = '']) => `${part} in at ${place}`,
   ],
   // "roots at 31, 33 and 35, 20 %": the measure is of each.
@@ -134,73 +145,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "77.5 in the main" is a place.
   [/(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?)\s+in\s+(?=(?:the|this|that)\s)/gi, ' '],
-  // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
-  [
-    new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:out\s+|up\s+|down\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|to|into)\s+)+(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
-  ],
-  // "we come out of the cast at 11 and go to clay"
-  [
-    new RegExp(
-      String.raw`\b(?:comes?|came|coming|gets?|go|goes)\s+out\s+of\s+(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s+at\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|we|it|then|goes|go|going|get|change|changes|we're|back)\s+)+(?:in\s?to|to|on)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    ([, pipe = '', at = '']) => ` at ${at} ${pipe} > `,
-  ],
-  // "the pvc ends and we're into clay"
-  [
-    new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s+(?:(?:here|there|and|then|we're|we|it's|now|go|goes)\s+)*(?:in\s?to|in|on)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    ([, pipe = '']) => `${pipe} > `,
-  ],
-  // "clay from 12 to 50 then pvc": the next begins where the first ends.
-  [
-    new RegExp(
-      String.raw`((?:\b${anyMaterial}\s+)?(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+(?:is\s+|it's\s+)?${anyMaterial})?)[\s,]+(?:and\s+)?then\s+(?:(?:it|it's|is|goes|changes|turns|to|into)\s+)*(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    ([, first = '', end = '']) => `${first} ${boundary} at ${end} `,
-  ],
-  // "pvc to the main", "clay to the house": on which side it lies.
-  [
-    new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:all|the|rest|of|way|on|out|down|from|there)\s+)*to\s+the\s+(?:(main|city\s+main|street|sewer)|(?:house|building|foundation|cleanout))\b`,
-      'gi',
-    ),
-    ([, pipe = '', street]) => `${pipe} ${street === undefined ? 'upstream' : 'downstream'} side`,
-  ],
-  [
-    /\bfrom\s+the\s+(?:house|building|foundation)\s+(?:out\s+|down\s+)?to\s+(?=~?\s*\d)/gi,
-    'upstream side at ',
-  ],
-  [
-    /\bfrom\s+(~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+(?:on\s+|all\s+the\s+way\s+|out\s+|down\s+)*to\s+(?:the\s+)?(?:street|main|city\s+main|sewer)\b/gi,
-    ([, at = '']) => `downstream side at ${at}`,
-  ],
-  // "reducer 6 to 4", "6 by 4 reducer": from one diameter to the other.
-  [
-    /\b(reducer|increaser)\s+(?:from\s+)?(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:to|by|x|into)\s*(\d+)\b(?:\s*(?:in(?:ch)?\b|"))?/gi,
-    ([, , from = '', to = '']) => `${from} to ${to} in reducer`,
-  ],
-  [
-    /\b(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:by|x)\s*(\d+)\s*(?:in(?:ch)?\b|")?\s+(?:reducer|increaser)\b/gi,
-    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
-  ],
-  // "goes to 6 inch": only the diameter changes.
-  [
-    /\b(?:goes|went|going|changes|changed|steps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
-    ([, bore = '']) => `change ${bore} in`,
-  ],
-  // "22 4 inch pipe", "22 pipe is 4 inch": its diameter, from there on.
-  [
-    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(?:(?:it's|pipe|line)\s+(?:is\s+)?(?:an?\s+)?(\d+)\s*-?(?:in(?:ch)?\b\.?|")|(\d+)\s*-?(?:in(?:ch)?\b\.?|")\s+(?:pipe|line))\s*(?=$|[,;])/gi,
-    ([, one, other = '']) => `change ${one ?? other} in`,
-  ],
+  ...pipeIdioms,
   // "22 90 down": a bend, by its degrees and where it turns.
   [
     /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(22\.5|45|90)(?:\s+degrees?)?(?=\s+(?:(?:turning|going|goes)\s+)?(?:down|up|left|right|to\s+the\s+(?:left|right))\b)/gi,
@@ -217,16 +162,6 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   [/\b(?:the\s+)?water\s+(?:ends|stops)\b/gi, 'standing water ends'],
   [/\bfull\s+of\s+(?:standing\s+)?water\b/gi, 'standing water 100%'],
-  [
-    /\b(?:the\s+|old\s+|existing\s+)*liner\s+(starts?|begins?|ends?|stops)\b/gi,
-    ([, how = '']) => `lined ${/^[eo]|stop/i.test(how) ? 'ends' : 'starts'}`,
-  ],
-  [
-    /(?<=\d\s+)(?:old\s+|existing\s+)?(?:liner|relined)(?=\s*(?:$|[,;]))|^\s*(?:old\s+|existing\s+)?liner\s+(?=(?:from\s+)?\d)/gi,
-    'lined ',
-  ],
-  [/\b(?:start|beginning)\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined starts'],
-  [/\bend\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined ends'],
   [/\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi, 'at '],
   // "three feet, forty five": a bend, by its degrees.
   [
@@ -247,6 +182,8 @@ export const figureIdioms: readonly Idiom[] = [
     /\b(?:the\s+|a\s+)?joints?\s+(?:is\s+|are\s+)?(?:~\s*|about\s+)?every\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')/gi,
     ([, long = '']) => `${long} ft pieces`,
   ],
+  // "seventeen feet of that's not seen"
+  [/\b\d+(?:\.\d+)?\s*(?:feet|foot|ft)\s+of\s+(?:that|it|this|the\s+(?:line|pipe))(?:'s)?\b/gi, ' '],
   // "that's about a five foot belly": how long it is.
   [
     /\b(?:a|an)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)\s*-?(?:foot|feet|ft)\s+(?:long\s+)?(?=(?:belly|sag|dip|crack|break|hole|low\s+spot|flat\s+spot|section\s+of)\b)/gi,
@@ -274,7 +211,3 @@ export const figureIdioms: readonly Idiom[] = [
     'standing water ',
   ],
 ];
-
-/** Applies one idiom after another, in the order listed. */
-export const rewriteAll = (heard: Heard, idioms: readonly Idiom[]): Heard =>
-  idioms.reduce((now, [pattern, to]) => rewrite(now, pattern, to), heard);

@@ -12,9 +12,11 @@ const longestPhrase = 60;
 /** The longest known phrase at the start of a text, ending at a word boundary. */
 export function phraseAt(text: string): { phrase: string; meaning: Meaning } | undefined {
   const lower = text.slice(0, longestPhrase).toLowerCase().replaceAll('’', "'");
-  const phrase = byWord
-    .get(firstWord(lower))
-    ?.find((each) => lower.startsWith(each) && !/^(?:'(?!s\b)|[a-z0-9-])/.test(lower.slice(each.length)));
+  const first = firstWord(lower);
+  // "the offset's about an inch"
+  const phrase = (byWord.get(first) ?? byWord.get(first.replace(/'s$/, '')))?.find(
+    (each) => lower.startsWith(each) && !/^(?:'(?!s\b)|[a-z0-9-])/.test(lower.slice(each.length)),
+  );
   const meaning = phrase === undefined ? undefined : words[phrase];
   return phrase !== undefined && meaning ? { phrase, meaning } : undefined;
 }

@@ -1,0 +1,84 @@
+import { sizeOfShare } from '../findings/measure.js';
+import { readEntry } from '../logline/entry-faults.js';
+import type { EntryDraft } from '../logline/context.js';
+import type { Draft } from '../logline/draft.js';
+import type { Said } from './take-segment.js';
+import { amend, join, type NarrationItem, type Talk } from './talk.js';
+
+/** Words without a thing of their own may refer to an item this many sentences back. */
+export const reach = 3;
+
+/** The entry with these fields, as far as they fit its kind; undefined where none does. */
+export function accepted(entry: EntryDraft, more: Record<string, unknown>): EntryDraft | undefined {
+  const next = readEntry({ ...entry, ...more }, () => undefined, true);
+  if (!next) return undefined;
+  const took = Object.keys(more).some((field) => (next as Record<string, unknown>)[field] !== undefined);
+  return took || Object.keys(more).length === 0 ? next : undefined;
+}
+
+/** Adds measures to an item as far as they fit its kind; false where none does. */
+export function takeFields(item: NarrationItem, said: Record<string, unknown>): boolean {
+  // "half under water": for a belly, a fraction of the pipe is a size.
+  const share = item.entry.kind === 'finding' && item.entry.finding === 'belly' ? said.percent : undefined;
+  const { percent: _, ...rest } = said;
+  const more = typeof share === 'number' ? { ...rest, size: sizeOfShare(share) } : said;
+  const next = accepted(item.entry, more);
+  if (!next) return false;
+  item.entry = next;
+  return true;
+}
+
+/** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
+export function takeLocated(talk: Talk, said: Said, draft: Draft, text: string): boolean {
+  const { locating } = talk;
+  if (!locating || said.index - locating.index > 2) return false;
+  const [depth, ...more] = draft.numbers;
+  if (!depth || more.length > 0 || depth.value > 30) return false;
+  if (!/\b(?:getting|got|says?|said|reads?|reading|shows?|showing|it's|that's|about|call\s+it)\b/i.test(text))
+    return false;
+  delete talk.locating;
+  talk.items.push({
+    video_s: said.sentence.at(0),
+    sentence: `${locating.text} ${said.sentence.text}`,
+    entry: { kind: 'locate', reading_ft: locating.reading_ft, pass: talk.pass, depth_ft: depth.value },
+    point: null,
+    certain: true,
+    assumed: [],
+  });
+  talk.notes.delete(locating.index);
+  talk.notes.delete(said.index);
+  talk.lastAt = said.index;
+  return true;
+}
+
+/** "Seventeen's about ten percent and twenty one's more like thirty": the share of each thing by its reading. */
+export function takeShares(talk: Talk, said: Said): boolean {
+  const shares = [
+    ...said.hearing.heard.text.matchAll(
+      /\b(\d+(?:\.\d+)?)(?:'s|\s+is)\s+(?:(?:about|more\s+like|like|around|closer\s+to|only|,|~)\s*)*(\d+)\s*(%|percent)?/gi,
+    ),
+  ];
+  if (!shares.some(([, , , unit]) => unit !== undefined)) return false;
+  const done = shares.map(([, at, percent]) => {
+    const item = talk.items.findLast(
+      ({ entry }) => entry.kind === 'finding' && entry.reading_ft === Number(at) && entry.pass === talk.pass,
+    );
+    if (!item || !takeFields(item, { percent: Number(percent) })) return false;
+    join(talk, item, said.sentence.text, said.index);
+    return true;
+  });
+  if (!done.some(Boolean)) return false;
+  talk.lastAt = said.index;
+  return true;
+}
+
+/** "Marked it with blue paint": the mark of what was just located. */
+export function takeMark(talk: Talk, said: Said): boolean {
+  const last = talk.items.at(-1);
+  const mark = /\b(?:marked|painted|flagged)\s+(?:it|that)\s+(?:with\s+|in\s+|by\s+)?(.+?)\W*$/i.exec(
+    said.sentence.text,
+  )?.[1];
+  if (last?.entry.kind !== 'locate' || mark === undefined || said.index - talk.lastAt > reach) return false;
+  amend(talk, said, last, { ...last.entry, mark });
+  return true;
+}

@@ -1,0 +1,89 @@
+import { materialRegistry } from '../catalog/materials.js';
+import { boundary } from './denials.js';
+import type { Idiom } from './heard.js';
+
+const anyMaterial = `(?:${materialRegistry.rows
+  .flatMap(({ spoken }) => spoken)
+  .sort((a, b) => b.length - a.length)
+  .join('|')})`;
+
+/** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
+export const pipeIdioms: readonly Idiom[] = [
+  // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:out\s+|up\s+|down\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|to|into)\s+)+(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
+  ],
+  // "we come out of the cast at 11 and go to clay"
+  [
+    new RegExp(
+      String.raw`\b(?:comes?|came|coming|gets?|go|goes)\s+out\s+of\s+(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s+at\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|we|it|then|goes|go|going|get|change|changes|we're|back)\s+)+(?:in\s?to|to|on)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => ` at ${at} ${pipe} > `,
+  ],
+  // "the pvc ends and we're into clay"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s+(?:(?:here|there|and|then|we're|we|it's|now|go|goes)\s+)*(?:in\s?to|in|on)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} > `,
+  ],
+  // "clay from 12 to 50 then pvc": the next begins where the first ends.
+  [
+    new RegExp(
+      String.raw`((?:\b${anyMaterial}\s+)?(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+(?:is\s+|it's\s+)?${anyMaterial})?)[\s,]+(?:and\s+)?then\s+(?:(?:it|it's|is|goes|changes|turns|to|into)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, first = '', end = '']) => `${first} ${boundary} at ${end} `,
+  ],
+  // "pvc to the main", "clay to the house": on which side it lies.
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:all|the|rest|of|way|on|out|down|from|there)\s+)*to\s+the\s+(?:(main|city\s+main|street|sewer)|(?:house|building|foundation|cleanout))\b`,
+      'gi',
+    ),
+    ([, pipe = '', street]) => `${pipe} ${street === undefined ? 'upstream' : 'downstream'} side`,
+  ],
+  [
+    /\bfrom\s+the\s+(?:house|building|foundation)\s+(?:out\s+|down\s+)?to\s+(?=~?\s*\d)/gi,
+    'upstream side at ',
+  ],
+  [
+    /\bfrom\s+(~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+(?:on\s+|all\s+the\s+way\s+|out\s+|down\s+)*to\s+(?:the\s+)?(?:street|main|city\s+main|sewer)\b/gi,
+    ([, at = '']) => `downstream side at ${at}`,
+  ],
+  // "reducer 6 to 4", "6 by 4 reducer": from one diameter to the other.
+  [
+    /\b(reducer|increaser)\s+(?:from\s+)?(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:to|by|x|into)\s*(\d+)\b(?:\s*(?:in(?:ch)?\b|"))?/gi,
+    ([, , from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  [
+    /\b(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:by|x)\s*(\d+)\s*(?:in(?:ch)?\b|")?\s+(?:reducer|increaser)\b/gi,
+    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  // "goes to 6 inch": only the diameter changes.
+  [
+    /\b(?:goes|went|going|changes|changed|steps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
+    ([, bore = '']) => `change ${bore} in`,
+  ],
+  // "22 4 inch pipe", "22 pipe is 4 inch": its diameter, from there on.
+  [
+    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(?:(?:it's|pipe|line)\s+(?:is\s+)?(?:an?\s+)?(\d+)\s*-?(?:in(?:ch)?\b\.?|")|(\d+)\s*-?(?:in(?:ch)?\b\.?|")\s+(?:pipe|line))\s*(?=$|[,;])/gi,
+    ([, one, other = '']) => `change ${one ?? other} in`,
+  ],
+  [
+    /\b(?:the\s+|old\s+|existing\s+)*liner\s+(starts?|begins?|ends?|stops)\b/gi,
+    ([, how = '']) => `lined ${/^[eo]|stop/i.test(how) ? 'ends' : 'starts'}`,
+  ],
+  [
+    /(?<=\d\s+)(?:old\s+|existing\s+)?(?:liner|relined)(?=\s*(?:$|[,;]))|^\s*(?:old\s+|existing\s+)?liner\s+(?=(?:from\s+)?\d)/gi,
+    'lined ',
+  ],
+  [/\b(?:start|beginning)\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined starts'],
+  [/\bend\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined ends'],
+];
