@@ -264,6 +264,31 @@ test('a fall that is not there is said of the pipe; concrete in the pipe is not 
   expect(clean('22 concrete')).toMatchObject([{ kind: 'change' }]);
 });
 
+test('whatever way it is said that a thing is not there, it is never written as one', () => {
+  const ways = [
+    ...['not really a X', 'wouldn’t call that a X', "can't see any Xs or breaks", 'I don t see any Xs'],
+    ...[
+      'any Xs here, no',
+      'X? no',
+      'there used to be a X here',
+      'I thought it was a X but no',
+      'haven t seen any Xs',
+    ],
+  ];
+  for (const thing of ['crack', 'root', 'offset', 'belly', 'hole'])
+    for (const way of ways) {
+      const line = `46 ${way.replaceAll('X', thing)}`;
+      expect([line, parseLogLine(line, base).map(({ entry }) => entry?.kind)]).toEqual([line, ['note']]);
+    }
+  for (const line of ['46 roots are gone', '46 the grease has been cleaned out', '46 where the roots were'])
+    expect([line, clean(line)]).toMatchObject([line, [{ kind: 'note', reading_ft: 46 }]]);
+  // What is gone of the pipe is a finding; what only looked like one is what it is.
+  expect(clean('46 bottom is gone')).toMatchObject([{ finding: 'bottom-gone' }]);
+  expect(clean("46 looks like a crack but it's just a joint")).toMatchObject([{ kind: 'joint' }]);
+  expect(clean('46 hardly any roots')).toMatchObject([{ finding: 'roots', size: 'small' }]);
+  expect(clean('46 pipe looks great all the way to the main')).toMatchObject([{ kind: 'note' }]);
+});
+
 test('a tag names a point of the line by its id, and nothing else', () => {
   const points = [
     { id: 'T1', kind: 'tie-in' as const },

@@ -130,6 +130,10 @@ test('"no" before what was seen takes it out of the log', () => {
   for (const word of ['roots', 'cracks', 'offsets', 'standing water', 'holes', 'grease']) {
     expect(talk(`at forty feet no ${word}`).items).toEqual([]);
     expect(talk(`i don't see any ${word} at forty`).items).toEqual([]);
+    expect(talk(`i don t see any ${word} at forty`).items).toEqual([]);
+    expect(talk(`forty feet can't see any ${word}`).items).toEqual([]);
+    expect(talk(`forty feet any ${word} here no`).items).toEqual([]);
+    expect(talk(`forty feet there used to be ${word} here`).items).toEqual([]);
   }
 });
 

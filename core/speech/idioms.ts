@@ -1,4 +1,5 @@
 import { boundary } from './denials.js';
+import { denyingIdioms } from './denying-idioms.js';
 import type { Idiom } from './heard.js';
 import { pipeIdioms } from './pipe-idioms.js';
 
@@ -83,8 +84,12 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
     'standing water',
   ],
-  // On a phone the apostrophe is often left out.
-  [/\b(can|won|couldn|doesn|didn|isn|wasn|don)t\b/gi, ([, verb = '']) => `${verb}'t`],
+  ...denyingIdioms,
+  // On a phone, and in captions, the apostrophe is often left out or a space.
+  [
+    /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)\s?t\b/gi,
+    ([, verb = '']) => `${verb}'t`,
+  ],
   [/\bc\.\s?i\.(?!\w)/gi, 'ci'],
   [/\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way')],
   // "31 1/4 bend" is a quarter bend at 31.
@@ -146,6 +151,11 @@ export const figureIdioms: readonly Idiom[] = [
   // "77.5 in the main" is a place.
   [/(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?)\s+in\s+(?=(?:the|this|that)\s)/gi, ' '],
   ...pipeIdioms,
+  // "looks great all the way to the main": how far it was seen, not where the main is.
+  [
+    /\b(all\s+the\s+way|clear|clean|good|great|fine|open|smooth|from\s+(?:here|there)|rest\s+of\s+the\s+way)\s+(?:on\s+|out\s+|down\s+)?(?:to|till|until)\s+the\s+(?:city\s+)?main\b(?!\s+at\b)/gi,
+    ([, far = '']) => far,
+  ],
   // "22 90 down": a bend, by its degrees and where it turns.
   [
     /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(22\.5|45|90)(?:\s+degrees?)?(?=\s+(?:(?:turning|going|goes)\s+)?(?:down|up|left|right|to\s+the\s+(?:left|right))\b)/gi,

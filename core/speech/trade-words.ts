@@ -36,7 +36,7 @@ const sizes: Rows = [
     { is: 'size', size: 'small', weak: true },
   ],
   [
-    'small, smaller, slight, slightly, light, lightly, minor, tiny, thin, faint, very small, very slight',
+    'hardly any, barely any, small, smaller, slight, slightly, light, lightly, minor, tiny, thin, faint, very small, very slight',
     size('small'),
   ],
   [

@@ -1,0 +1,45 @@
+import type { Idiom } from './heard.js';
+
+/** Deposits and roots, which are cut out and cleaned away; a bottom that is gone is a finding. */
+const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debris|deposits?|rags?|paper|mud)`;
+
+/** Ways to say that something is not there, as denials: "not really an offset", "the roots are gone". */
+export const denyingIdioms: readonly Idiom[] = [
+  [/\bnot\s+(?:really|quite|exactly|actually)\s+(?=(?:an?|any|much|many)\b)/gi, 'not '],
+  [/\b(?:can(?:'?t|not|\s+not))\s+(?:really\s+)?see\s+(?:any|an?)\s+(?!thing\b)(?=[a-z])/gi, 'no '],
+  [
+    /\b(?:would(?:\s*n'?t|\s+not)|do(?:\s*n'?t|\s+not))\s+(?:really\s+)?call\s+(?:that|it|this)\s+(?:an?\s+)?(?=[a-z])/gi,
+    'no ',
+  ],
+  // "there used to be roots", "where the roots were"
+  [/\b(?:there\s+)?used\s+to\s+(?:be|have)\s+(?:some\s+|an?\s+)?(?=[a-z])/gi, 'no '],
+  [
+    new RegExp(String.raw`\bwhere\s+(?:the\s+|those\s+)?(${cleaned})\s+(?:was|were)\b`, 'gi'),
+    ([, what = '']) => `no ${what}`,
+  ],
+  [
+    new RegExp(
+      String.raw`\b(?:the\s+|those\s+|all\s+the\s+)?(${cleaned})\s+(?:(?:are|is|were|was|has|have|been|got|all|now|completely)\s+)*(?:cut\s+out|cleared\s+out|cleaned\s+out|jetted\s+out|gone|cut|cleared|removed)\b(?=\s*(?:$|[,.;]|(?:here|there|now|already|and|since)\b))`,
+      'gi',
+    ),
+    ([, what = '']) => `no ${what}`,
+  ],
+  // "roots? no", "any cracks here, no"
+  [
+    /\b(?:any\s+)?([a-z]+)(?:\s+here)?\s*\?\s*(?:no|nope|none)(?=\s*(?:$|[.;]))/gi,
+    ([, what = '']) => `no ${what}`,
+  ],
+  [
+    /\bany\s+([a-z]+)(?:\s+(?:here|there))?\s*,?\s+(?:no|nope)(?=\s*(?:$|[.;]))/gi,
+    ([, what = '']) => `no ${what}`,
+  ],
+  // "looks like a crack but it's just a joint", "I thought it was a crack but no"
+  [
+    /\b(?:it\s+|that\s+)?looks?\s+like\s+an?\s+[a-z\s]{3,30}?\s+but\s+(?:it's|that's|it\s+is|that\s+is)\s+(?:just|only|actually|really)\s+/gi,
+    ' ',
+  ],
+  [
+    /\b(?:i\s+)?thought\s+(?:(?:it|that|this|there)\s+)?was\s+(?:an?\s+|some\s+)?([a-z\s]{3,30}?)\s*,?\s+but\s+(?:no|nope|it's\s+not|it\s+isn't|it\s+wasn't|it\s+was\s+not)\b/gi,
+    ([, what = '']) => `no ${what}`,
+  ],
+];
