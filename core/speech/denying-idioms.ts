@@ -26,11 +26,11 @@ export const denyingIdioms: readonly Idiom[] = [
   ],
   // "roots? no", "any cracks here, no"
   [
-    /\b(?:any\s+)?([a-z]+)(?:\s+here)?\s*\?\s*(?:no|nope|none)(?=\s*(?:$|[.;]))/gi,
+    /\b(?:any\s+)?((?:[a-z]+\s+){0,2}?[a-z]+?)(?:\s+(?:here|there))?\s*\?\s*(?:no|nope|none)(?=\s*(?:$|[.;]))/gi,
     ([, what = '']) => `no ${what}`,
   ],
   [
-    /\bany\s+([a-z]+)(?:\s+(?:here|there))?\s*,?\s+(?:no|nope)(?=\s*(?:$|[.;]))/gi,
+    /\bany\s+((?:[a-z]+\s+){0,2}?[a-z]+?)(?:\s+(?:here|there))?\s*,?\s+(?:no|nope)(?=\s*(?:$|[.;]))/gi,
     ([, what = '']) => `no ${what}`,
   ],
   // "looks like a crack but it's just a joint", "I thought it was a crack but no"
