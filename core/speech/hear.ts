@@ -1,9 +1,9 @@
-import { materialRegistry } from '../catalog/materials.js';
 import { interjections } from './chatter.js';
 import { boundary, markBoundaries, markDenials, onceMoreMark } from './denials.js';
 import { heardAs, placeOf, rewrite, rewriteAll, type Heard } from './heard.js';
 import { hedges } from './hedges.js';
 import { figureIdioms, spokenIdioms } from './idioms.js';
+import { anyMaterial as material } from './pipe-idioms.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
 
@@ -22,7 +22,6 @@ export const interjection = new RegExp(
   String.raw`(?<![\w'’-])(?:${anyOf(interjections)})(?![\w'’-])\s*,?`,
   'gi',
 );
-const material = `(?:${anyOf(materialRegistry.rows.flatMap(({ spoken }) => spoken))})`;
 const someWords = String.raw`(?:(?:a|an|the|more|some|what|looks|like|is|that|old|newer|new|existing|regular)\s+)*`;
 const bore = String.raw`(?:\d+(?:\.\d+)?\s*-?(?:in(?:ch)?\.?|"|”)\s+)?`;
 

@@ -2,7 +2,8 @@ import { materialRegistry } from '../catalog/materials.js';
 import { boundary } from './denials.js';
 import type { Idiom } from './heard.js';
 
-const anyMaterial = `(?:${materialRegistry.rows
+/** Any word for a material, the longest first. */
+export const anyMaterial = `(?:${materialRegistry.rows
   .flatMap(({ spoken }) => spoken)
   .sort((a, b) => b.length - a.length)
   .join('|')})`;
