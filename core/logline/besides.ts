@@ -1,4 +1,4 @@
-import { newDraft, type Draft } from './draft.js';
+import { isCleanout, isOfKind, newDraft, type Draft } from './draft.js';
 
 /**
  * Takes out of a draft what it says besides its own thing, as drafts at the same place: the pipes of "clay to abs with
@@ -29,12 +29,7 @@ export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly 
   return { before, after };
 }
 
-const isOfKind =
-  (kind: string) =>
-  ({ point }: Draft): boolean =>
-    point !== undefined && 'kind' in point && point.kind === kind;
 const isTieIn = isOfKind('tie-in');
-export const isCleanout = isOfKind('cleanout');
 
 /** "a tap sticking in": a branch and its defect. */
 const hasBranch = (draft: Draft): boolean => draft.finding !== undefined && isTieIn(draft);

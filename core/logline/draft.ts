@@ -96,8 +96,13 @@ export const newDraft = (): Draft => ({
   correcting: false,
 });
 
-export const isDrop = ({ point }: Draft): boolean =>
-  point !== undefined && 'kind' in point && point.kind === 'drop';
+/** Whether a draft names a point of this kind. */
+export const isOfKind =
+  (kind: PointKind) =>
+  ({ point }: Draft): boolean =>
+    point !== undefined && 'kind' in point && point.kind === kind;
+export const isDrop = isOfKind('drop');
+export const isCleanout = isOfKind('cleanout');
 
 export const named = (draft: Draft): boolean => draft.finding !== undefined || draft.kind !== undefined;
 

@@ -3,8 +3,7 @@ import type { Point } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { clockText } from '../speech/numbers.js';
 import type { EntryDraft } from './context.js';
-import { isCleanout } from './besides.js';
-import { isDrop, type Draft, type Given } from './draft.js';
+import { isCleanout, isDrop, isOfKind, type Draft, type Given } from './draft.js';
 import type { Fail } from './finish.js';
 
 /** A number this close to the previous reading may be the next reading, ft. */
@@ -91,13 +90,14 @@ function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Given | un
   );
 }
 
+const isBend = isOfKind('bend');
+
 /** "24 roots; main 78": past any hour, and no percentage, degrees or diameter, a number after its thing is a place. */
-const isNoMeasure = ({ kind, finding, point }: Draft, { value, fraction }: Given): boolean => {
+const isNoMeasure = (draft: Draft, { value, fraction }: Given): boolean => {
+  const { kind, finding } = draft;
   if (fraction || value <= 12) return false;
   if (finding !== undefined) return kindOf(finding).grading?.measure !== 'percent';
-  return (
-    kind !== 'locate' && kind !== 'test' && !(point !== undefined && 'kind' in point && point.kind === 'bend')
-  );
+  return kind !== 'locate' && kind !== 'test' && !isBend(draft);
 };
 
 /** Found by looking: measured in inches. */
