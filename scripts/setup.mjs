@@ -60,6 +60,13 @@ function unlessFresh(name, folders, output, build) {
   return Promise.resolve(build()).then(() => writeFileSync(file, mark));
 }
 
+/** PGlite stays a package: it reads files of its own beside its code. */
+const external = ['@electric-sql/pglite', '@electric-sql/pglite/*', 'pg-native'];
+/** What packages in the older module format call. */
+const required =
+  "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);";
+
+/** One file with its packages inside: a start reads two files where it read hundreds. */
 async function bundle(entry, outfile) {
   const { build } = await import('esbuild');
   await build({
@@ -70,7 +77,8 @@ async function bundle(entry, outfile) {
     platform: 'node',
     format: 'esm',
     target: 'node20',
-    packages: 'external',
+    external,
+    banner: { js: required },
     sourcemap: true,
     define: { 'process.env.OPEN_TRENCH_PROGRAM': JSON.stringify(coreMark()) },
     logLevel: 'error',

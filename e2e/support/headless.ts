@@ -1,20 +1,21 @@
 import type { Page } from '@playwright/test';
-import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { run } from '../../cli/scope.js';
 import type { Job } from '../../core/job/schema.js';
 import type { ScopeFile } from '../../core/files/scope-file.js';
 
-const root = resolve(import.meta.dirname, '../..');
-
-/** The scope of a job file by the headless command. */
-export const scopeOfFile = (file: string): ScopeFile =>
-  JSON.parse(
-    execFileSync(process.execPath, [join(root, 'scripts', 'scope.mjs'), file], {
-      cwd: root,
-      encoding: 'utf8',
-    }),
-  ) as ScopeFile;
+/** The scope of a job file by the headless command, in this process: a new one would compile it all for each job. */
+export function scopeOfFile(file: string): ScopeFile {
+  const said: string[] = [];
+  const faults: string[] = [];
+  const code = run(
+    [file],
+    (text) => said.push(text),
+    (text) => faults.push(text),
+  );
+  if (code !== 0) throw new Error(faults.join('\n'));
+  return JSON.parse(said.join('\n')) as ScopeFile;
+}
 
 /** A job as the server has it. */
 export async function jobOf(page: Page, url: string, id: string): Promise<Job> {
