@@ -127,7 +127,11 @@ export const findingRows = [
       'missing pipe',
       'pipe missing',
       ...['pipe is gone', 'pipe gone', 'pipe is missing', 'wall gone', 'wall is gone', 'wall is missing'],
-      ...['rust hole', 'rusted hole', 'rusted through', 'rotted through', 'pinhole', 'pin hole'],
+      ...['rust hole', 'rusted hole', 'pinhole', 'pin hole'],
+      ...['rusted', 'rotted', 'rotten', 'eaten'].flatMap((how) =>
+        ['through', 'out', 'away'].map((where) => `${how} ${where}`),
+      ),
+      ...['worn through', 'corroded through'],
     ],
     impliedBy: [
       ...[
@@ -140,6 +144,7 @@ export const findingRows = [
         'soil visible',
         'soil showing',
       ],
+      ...['see mud', 'mud showing', 'see the ground', 'see rock', 'see bedding', 'bedding showing'],
       ...['void', 'void above', 'void behind', 'void around', 'void over', 'void under', 'void outside'],
     ],
     grading: failed,
@@ -235,6 +240,12 @@ export const findingRows = [
         'separated joint',
         'joint separated',
         'joint separation',
+        'spigot pulled',
+        'pulled out of the hub',
+        'pulled out of the bell',
+        'spigot pulled out of the hub',
+        'spigot pulled out of the bell',
+        'out of the hub',
       ].map((each): [string, Sets] => [each, { atJoint: true }]),
       ...['joint pulled apart', 'pulled joint', 'joint is pulled apart', 'gap at the joint'].map(
         (each): [string, Sets] => [each, { atJoint: true }],
@@ -254,9 +265,10 @@ export const findingRows = [
         {},
         { size: 'large' },
       ]),
-      ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'].map(
-        (each): [string, Sets] => [each, { size: 'small' }],
-      ),
+      ...[
+        ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'],
+        ...['whiskers', 'root whiskers', 'stringy roots'],
+      ].map((each): [string, Sets] => [each, { size: 'small' }]),
     ],
     grading: { measure: 'percent', bounds: [10, 25, 50], cures: ['clean'], stopsLinerAt: 10 },
     cleaned: true,
@@ -287,7 +299,7 @@ export const findingRows = [
         'soil in the pipe',
         'soil in the line',
       ],
-      ...of('grease', 'grease', 'grease buildup', 'grease build up', 'greasy', 'fat', 'soap'),
+      ...of('grease', 'grease', 'grease buildup', 'grease build up', 'greasy', 'fat', 'soap', 'soap scum'),
       ...of(
         'wipes',
         'wipes',
@@ -298,6 +310,15 @@ export const findingRows = [
         'rag',
         'paper',
         'toilet paper',
+        'paper towel',
+        'feminine products',
+        'tampon',
+        'pad',
+        'diaper',
+        'dental floss',
+        'floss',
+        'wad of wipes',
+        'wad of paper',
       ),
       ...of('sludge', 'sludge', 'silt', 'mud', 'sediment'),
       ...of(
@@ -310,6 +331,8 @@ export const findingRows = [
         'rusted',
         'tuberculation',
         'tubercles',
+        'nodules',
+        'nodule',
         'corrosion',
       ),
       ...of(
@@ -322,6 +345,8 @@ export const findingRows = [
         'scale buildup',
         'scale build up',
         'calcite',
+        'calcification',
+        'calcified',
         'calcium',
         'calcium buildup',
         'calcium build up',
@@ -370,6 +395,10 @@ export const findingRows = [
         'holds water',
         'water sitting',
         'sitting water',
+        'standing sewage',
+        'sewage standing',
+        'sewage sitting',
+        'backed up sewage',
         ...[
           'water level',
           'water sits',
@@ -490,7 +519,7 @@ export const findingRows = [
         'tap sticking in',
         'protruding tap',
       ],
-      ...['gasket', 'o-ring', 'o ring'].flatMap((what) =>
+      ...['gasket', 'o-ring', 'o ring', 'seal'].flatMap((what) =>
         [
           'hanging',
           'hanging down',
@@ -501,7 +530,23 @@ export const findingRows = [
           'hangs down',
         ].map((how): [string, Sets] => [`${what} ${how}`, { note: 'gasket' }]),
       ),
-      ...['hanging gasket', 'loose gasket'].map((each): [string, Sets] => [each, { note: 'gasket' }]),
+      ...['hanging', 'loose', 'intruding', 'protruding', 'displaced'].flatMap((how) =>
+        ['gasket', 'seal', 'sealing ring'].map((what): [string, Sets] => [
+          `${how} ${what}`,
+          { note: 'gasket' },
+        ]),
+      ),
+      ...['rebar', 'ground rod', 'fence post', 'post', 'stake', 'nail', 'screw', 'bolt', 'rod'].flatMap(
+        (what) =>
+          [
+            'in the pipe',
+            'through the pipe',
+            'poking in',
+            'poking through',
+            'sticking in',
+            'sticking through',
+          ].map((how): [string, Sets] => [`${what} ${how}`, { note: what }]),
+      ),
       ...['concrete', 'cement', 'mortar', 'grout'].flatMap((what) =>
         ['in the pipe', 'in the line', 'in the bottom', 'plug', 'poured in', 'spilled in'].map(
           (where): [string, Sets] => [`${what} ${where}`, { note: what }],
@@ -605,6 +650,12 @@ export const findingRows = [
         'groundwater',
         'ground water',
         'water coming in',
+        'water coming through',
+        'water leaking through',
+        'water seeping through',
+        'stream of water',
+        'stream of groundwater',
+        'steady stream',
         'leak',
         'leaking',
         'water leaking in',

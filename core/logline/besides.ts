@@ -1,3 +1,4 @@
+import type { EntryDraft, Known } from './context.js';
 import { isCleanout, isOfKind, newDraft, type Draft } from './draft.js';
 
 /**
@@ -21,6 +22,8 @@ export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly 
     draft.pipes = [];
   }
   if (hasBranch(draft)) before.push(branchOf(draft));
+  const { within } = draft;
+  if (within) after.push({ ...newDraft(), finding: within.finding, fields: { ...shared, ...within.with } });
   const isNamed = draft.finding !== undefined || (draft.kind === 'point' && !isCleanout(draft));
   if (depth_ft !== undefined && isNamed) {
     after.push({ ...newDraft(), kind: 'locate', fields: { ...shared, depth_ft } });
@@ -45,3 +48,13 @@ function branchOf({ point, aboutPoint, fields }: Draft): Draft {
     fields: { ...(clock === undefined ? {} : { clock }), ...(pass === undefined ? {} : { pass }) },
   };
 }
+
+/** Said of a finding that is written already, within a foot: "roots in the crack" after the crack. */
+export const isWritten = (said: EntryDraft, known: readonly Known[]): boolean =>
+  said.kind === 'finding' &&
+  known.some(({ entry, elsewhere }) => {
+    if (elsewhere || entry.kind !== 'finding' || entry.finding !== said.finding) return false;
+    const ends = [entry.reading_ft ?? Infinity, entry.to_ft ?? entry.reading_ft ?? Infinity];
+    const at_ft = said.reading_ft ?? -Infinity;
+    return at_ft >= Math.min(...ends) - 1 && at_ft <= Math.max(...ends) + 1;
+  });

@@ -70,6 +70,8 @@ export interface Draft {
   blocked?: boolean;
   /** Its finding was only implied, by soil or a void: one that is named replaces it. */
   implied?: boolean;
+  /** "roots in the crack": another finding, at the same place where it was not written yet. */
+  within?: { readonly finding: FindingKind; readonly with: Record<string, unknown> };
   /** Length in feet, from its reading on. */
   long_ft?: number;
   /** The next number replaces the last: "31, no 32". */

@@ -308,7 +308,7 @@ test('where it lies above ground is its note, an order is refused, and words not
   for (const order of ['undo', 'delete that', 'remove the last entry', 'never mind'])
     expect([order, parseLogLine(order, base)]).toMatchObject([order, [{ entry: undefined, errors: [{}] }]]);
   for (const line of [
-    '24 gas line crosses above',
+    '24 sprinkler head broken',
     '60 rat hole',
     '24 dogleg bend',
     '24 located, oak roots near',

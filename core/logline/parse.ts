@@ -1,8 +1,8 @@
 import type { Point } from '../job/schema.js';
 import { placeOf, type Heard } from '../speech/heard.js';
 import { hear } from '../speech/hear.js';
-import { takeBesides } from './besides.js';
-import { endsOfPipe, oneChange, saySides } from './change.js';
+import { isWritten, takeBesides } from './besides.js';
+import { endsOfPipe, saySides } from './change.js';
 import {
   partId,
   type Choice,
@@ -15,6 +15,7 @@ import type { Draft } from './draft.js';
 import { doubtsOf } from './doubts.js';
 import { finishDraft, type Fail, type Finished } from './finish.js';
 import { missingFrom } from './missing.js';
+import { oneThing } from './one-thing.js';
 import { interjectionsIn, readSegment, unknownErrors, type Span } from './read-segment.js';
 import { denied, isRemark, remarkOf } from './remark.js';
 import { pointWords, sayEntry, sayWhat } from '../speech/say.js';
@@ -78,9 +79,11 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
         : undefined;
     for (const part of ahead === undefined ? alone : read(segment, ahead)) {
       const { entry, point } = part;
-      const before = parts.findLastIndex((each) => oneChange(each.entry, entry) !== undefined);
+      const said = hearing.heard.text.slice(segment.from, segment.to);
+      const placed = segment.again || segment.hard || hasPlace(read(segment, undefined));
+      const before = parts.findLastIndex((each) => oneThing(each.entry, entry, said, placed) !== undefined);
       const beforeIt = parts[before];
-      const joined = oneChange(beforeIt?.entry, entry);
+      const joined = oneThing(beforeIt?.entry, entry, said, placed);
       if (beforeIt && joined && part.errors.length === 0) {
         const sentence = sentenceOf(joined, undefined, context, known);
         parts[before] = { ...beforeIt, entry: joined, sentence, choices: [] };
@@ -186,7 +189,7 @@ function parsePart(
   });
   const beside = (its: Draft): LogPart[] => {
     const also = finishDraft(its, { inherited: finished.entry.reading_ft, context, known, fail });
-    return also
+    return also && !isWritten(also.entry, known)
       ? [part(also.entry, { point: also.point, choices: swapOf(also.entry, undefined, whole) })]
       : [];
   };

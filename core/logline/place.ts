@@ -158,6 +158,8 @@ function placeNumber(
     return true;
   }
   if ((measure === 'inches' || measure === 'of-bore') && !has.inches) {
+    // "a belly 88 to 94, worst at 90": no lateral is that wide.
+    if (value > mostInches_in) return false;
     if (hour && value > 1 && !given.fraction && !kindOf(finding).sags)
       ask(fail, given, [
         [`${value} in`, `${value} in`],
@@ -170,6 +172,9 @@ function placeNumber(
   fields.clock = value;
   return true;
 }
+
+/** A number without a unit is no measure past this, in. */
+const mostInches_in = 12;
 
 /** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
 export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];

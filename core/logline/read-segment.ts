@@ -6,6 +6,7 @@ import { applyMeaning, named, newDraft, type Draft } from './draft.js';
 import { pointNamedAt, tagAt, takeReferring } from './references.js';
 import type { Segment } from './segments.js';
 import { tokens } from './tokens.js';
+import type { Meaning } from '../speech/meaning.js';
 
 export interface Span {
   readonly from: number;
@@ -69,9 +70,10 @@ export function readSegment(
     const phrase = phraseAt(rest);
     if (phrase) {
       const to = at + phrase.phrase.length;
-      const message = isOnlyWhere(draft, text, at, phrase.meaning.is)
-        ? undefined
-        : applyMeaning(draft, phrase.meaning, { from: at, to });
+      const message =
+        isOnlyWhere(draft, text, at, phrase.meaning.is) || takeWithin(draft, text, at, phrase.meaning)
+          ? undefined
+          : applyMeaning(draft, phrase.meaning, { from: at, to });
       if (message !== undefined) errors.push({ ...span(at, to), message });
       // Of words that were put another way, only their whole place is known.
       const asTyped = span(at, to);
@@ -93,6 +95,16 @@ const isOnlyWhere = (draft: Draft, text: string, at: number, meaning: string): b
   meaning === 'material' &&
   (draft.finding !== undefined || draft.kind === 'hidden' || draft.kind === 'stop') &&
   /\b(?:in|of|on|through|inside)\s+(?:the\s+|that\s+|this\s+)?$/i.test(text.slice(0, at));
+
+/** "roots through the break": what they come through is a finding too. */
+function takeWithin(draft: Draft, text: string, at: number, meaning: Meaning): boolean {
+  if (meaning.is !== 'finding' || draft.finding === undefined || draft.finding === meaning.finding)
+    return false;
+  if (!/\b(?:in|at|through|from|behind|inside|into|of)\s+(?:the|a|an|that|this)\s+$/i.test(text.slice(0, at)))
+    return false;
+  draft.within ??= { finding: meaning.finding, with: { ...meaning.with } };
+  return true;
+}
 
 /** A point of the line by `#id`, by name or by id; a point named like a trade word only by `#id`. */
 function takePoint(draft: Draft, rest: string, context: LogContext): number {

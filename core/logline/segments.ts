@@ -24,7 +24,7 @@ const joints = new RegExp(
 );
 const betweenAnd = /\bbetween\s+[^;,]*?\band\b/gi;
 const placeOnly =
-  /^[\s,.]*(?:and\s+|also\s+|again\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?[\s,.]*$/i;
+  /^[\s,.]*(?:and\s+|also\s+|again\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|')(?:\s*\d+\s*(?:in(?:ch(?:es)?)?|"))?)?[\s,.]*$/i;
 /** "and 33, 30 %": a place with its own measure. */
 const placeMeasured =
   /^[\s,.]*(?:and\s+|also\s+)?(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?\s+(?:about\s+|~\s*)?(?:\d+\s+)?\d+(?:[./]\d+)?\s*(?:%|percent|in(?:ch(?:es)?)?|")[\s,.]*$/i;
@@ -71,8 +71,11 @@ export function segmentsOf({ shape }: Hearing): Segment[] {
       });
     open = undefined;
   };
-  for (const piece of listsLast(piecesOf(shape), textOf)) {
+  const pieces = listsLast(piecesOf(shape), textOf);
+  for (const [index, piece] of pieces.entries()) {
     const text = textOf(piece);
+    const next = pieces[index + 1];
+    const goesOn = next !== undefined && goesOnListing(next, textOf(next));
     const last = segments.at(-1);
     const listedBefore =
       open === undefined && last?.again === true && !piece.hard && goesOnListing(piece, text);
@@ -82,7 +85,11 @@ export function segmentsOf({ shape }: Hearing): Segment[] {
     const mended =
       open !== undefined &&
       (mends.test(textOf(open)) || (stops.test(textOf(open)) && isBare(text) && piece.lead === ','));
-    const another = open !== undefined && !mended && placesAnother(piece, text, textOf(open), open);
+    const another =
+      open !== undefined &&
+      !mended &&
+      placesAnother(piece, text, textOf(open), open) &&
+      (goesOn || !mayMeasure(piece, text, textOf(open)));
     if (another || listedBefore) {
       const denied = (open ?? last)?.denied === true;
       close();
@@ -123,10 +130,22 @@ const placesAnother = (piece: Piece, text: string, before: string, { placed, nou
       !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before) ||
       !usualBends.includes(Number(/\d+(?:\.\d+)?/.exec(text)?.[0]))));
 
+/** "66 grease, 15": a place or a percentage, which is asked. */
+const mayMeasure = ({ lead, listed }: Piece, text: string, before: string): boolean =>
+  !listed && lead === ',' && /^[\s,]*\d+(?:\.\d+)?\s*$/.test(text) && /^[\s;]*~?\s*\d/.test(before);
+
 /** A place alone, after a comma or an "and". */
 const goesOnListing = ({ lead }: Piece, text: string): boolean =>
   [placeOnly, placeMeasured, measurePlaced].some((each) => each.test(text)) &&
+  !oneMeasure.test(text) &&
   /^(?:and|,|also|then|plus)$/i.test(lead);
+
+/**
+ * "1 1/2 in" and "6 ft 2 in" are one measure, "31 1/2 in" a place and its measure: no offset of a lateral is that
+ * large.
+ */
+const oneMeasure =
+  /^[\s,.]*(?:and\s+|also\s+)?(?:about\s+|~\s*)?(?:(?:1[0-2]|\d)\s+\d+\/\d|(?:1[0-2]|\d)\s*(?:feet|foot|ft|')\s*\d+\s*(?:in(?:ch(?:es)?)?\b|"))/i;
 
 /** The last place of a list, and its thing: ", and 35 roots", not ", 30 percent roots" or ", 4 in clay". */
 const placeOfThing =

@@ -1,6 +1,6 @@
 import type { EntryDraft } from '../logline/context.js';
 import { type Draft } from '../logline/draft.js';
-import { takeBesides } from '../logline/besides.js';
+import { isWritten, takeBesides } from '../logline/besides.js';
 import { endsOfPipe } from '../logline/change.js';
 import type { Point } from '../job/schema.js';
 import { finishDraft, type Finished } from '../logline/finish.js';
@@ -133,7 +133,8 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
   for (const end of ends) propose(talk, said, true, text, item(end, null, []));
   for (const beside of [...besides.before, ...besides.after]) {
     const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
-    if (also) propose(talk, said, true, text, item(also.entry, also.point ?? null, []));
+    if (also && !isWritten(also.entry, contextOf(talk).known))
+      propose(talk, said, true, text, item(also.entry, also.point ?? null, []));
   }
   if (draft.stopsHere) propose(talk, said, true, text, item(stopAt(entry, draft), null, []));
 }

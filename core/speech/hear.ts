@@ -1,6 +1,6 @@
 import { interjections } from './chatter.js';
 import { boundary, markBoundaries, markDenials, onceMoreMark } from './denials.js';
-import { heardAs, placeOf, rewrite, rewriteAll, type Heard } from './heard.js';
+import { closeQuote, heardAs, openQuote, placeOf, rewrite, rewriteAll, type Heard } from './heard.js';
 import { hedges } from './hedges.js';
 import { figureIdioms, spokenIdioms } from './idioms.js';
 import { anyMaterial as material } from './pipe-idioms.js';
@@ -86,10 +86,6 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
   heard = rewrite(heard, toPipe, 'change ');
   return { heard: unmask(heard, text, hidden), shape: heard.text };
 }
-
-/** Placeholders for the two marks of a quote, as opposed to a bare " after a number. */
-export const openQuote = '\uE001';
-export const closeQuote = '\uE002';
 
 /** Masks quotes, ids and names at the same length. */
 function hide(text: string, names: readonly string[]): string {

@@ -1,3 +1,7 @@
+/** Placeholders for the two marks of a quote, as opposed to a bare " after a number. */
+export const openQuote = '\uE001';
+export const closeQuote = '\uE002';
+
 /** Text being rewritten, with the place of every character in the original. */
 export interface Heard {
   readonly text: string;

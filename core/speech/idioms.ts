@@ -1,7 +1,9 @@
 import { boundary } from './denials.js';
+import { closeQuote, openQuote } from './heard.js';
+import { debrisIdioms } from './debris-idioms.js';
 import { denyingIdioms } from './denying-idioms.js';
 import type { Idiom } from './heard.js';
-import { pipeIdioms } from './pipe-idioms.js';
+import { anyMaterial, pipeIdioms } from './pipe-idioms.js';
 
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
@@ -40,9 +42,73 @@ export const spokenIdioms: readonly Idiom[] = [
   [/\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35'],
   [/\bschedule\s+forty\b/gi, 'schedule 40'],
   [
-    /\b(?:slop(?:es?|ed|ing)|falls?|pitch(?:es|ed)|runs?)\s+(?:back\s+)?(?:uphill|backwards?|the\s+wrong\s+way)\b/gi,
+    /\b(?:(?:slop(?:es?|ed|ing)|falls?|pitch(?:es|ed)|runs?)\s+(?:back\s+)?(?:uphill|backwards?|the\s+wrong\s+way)|(?:reverse|reversed|negative|adverse|back)\s?(?:fall|slope|grade|pitch))\b/gi,
     'back fall',
   ],
+  [/\s*,?\s*\b(?:and\s+)?(?:then\s+)?(?:levels|flattens|straightens)\s+(?:back\s+)?out\b/gi, ' '],
+  // "lateral from next door comes in on the right"
+  [
+    /\b(?:lateral|line|pipe|service|drain|sewer)\s+((?:from|off|for)\s+(?:[a-z']+\s+){1,3}?)(?:comes|coming|ties|tying|tied|connects|connecting|joins|joining)\s+(?:in(?:to)?|us|ours|our\s+line)\b/gi,
+    ([, whose = '']) => `tie in ${openQuote}${whose.trim()}${closeQuote}`,
+  ],
+  // "neighbor ties in here"
+  [
+    /\b(?:the\s+)?(neighbou?r(?:'s(?:\s+(?:line|lateral|sewer|drain|pipe))?|s)?|next\s+door)\s+(?=(?:tie|tap|wye|branch|connect|come)[a-z]*\b)/gi,
+    ([, whose = '']) => `${openQuote}${whose}${closeQuote} `,
+  ],
+  // "two 45s back to back" turn as one bend of 90 does.
+  [
+    /\b(?:two|2|double)\s+(45|22|22\.5|11)(?:'?s|\s+degree\s+bends|\s+bends)\b(?:\s+back\s+to\s+back|\s+in\s+a\s+row)?/gi,
+    ([, each = '']) =>
+      `bend ${each === '22' ? 45 : 2 * Number(each)} degrees ${openQuote}two ${each}s${closeQuote}`,
+  ],
+  // "standing water 30 to 44, deepest at 37 about 2 inches"
+  [
+    /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
+    ([, how = '', at = '']) => `${openQuote}${how} at ${at} ft${closeQuote}`,
+  ],
+  // "channeled out" is not on the way out.
+  [
+    /(?<=\b(?!(?:going|pushing|heading|coming|running|headed|pushed|rusted|rotten|rotted|eaten|worn|cleaned|cleared|taken|removed)\b)[a-z]{3,}(?:ed|en|ing|own)\s+)out\b(?!\s+(?:to|of)\b)/gi,
+    ' ',
+  ],
+  [
+    /\bchange\s+(?:in|of)\s+(?:the\s+)?(?:grade|slope|pitch|fall)\b/gi,
+    ([said]) => `${openQuote}${said}${closeQuote}`,
+  ],
+  // "35 deep belly" is no depth.
+  [/\b(?:really\s+|very\s+|pretty\s+)?deep\s+(?=(?:belly|sag|dip|low\s+spot|pool|puddle)\b)/gi, 'large '],
+  [/\b(?:facing|pointing)\s+(up|down)\b/gi, ([, way]) => (way === 'up' ? "at 12 o'clock" : "at 6 o'clock")],
+  // "cleared roots here last year"
+  [
+    /\b(?:we\s+)?(?:cleared|cut|removed|cleaned\s+out|jetted)\s+(?:the\s+|some\s+)?((?:roots|grease|debris|scale|wipes)\b[^;,.]*?\b(?:last\s+(?:year|month|week|time|visit)|before|previously|years?\s+ago|months?\s+ago|in\s+(?:19|20)\d\d))/gi,
+    ([said]) => `${openQuote}${said}${closeQuote}`,
+  ],
+  [
+    /\b(?:the\s+)?water\s+(?:comes|came|is|goes|gets)\s+(?:up\s+)?(?:to\s+)?(?:(?:about|around|like)\s+)*(half|a\s+third|a\s+quarter|two\s+thirds|three\s+quarters)(?:\s*way)?(?:\s+(?:up|full|(?:of\s+)?the\s+pipe))*/gi,
+    ([, share = '']) => `standing water ${share.replace(/^a\s+/, '')} full`,
+  ],
+  // "missing 6 inches of pipe"
+  [
+    /\bmissing\s+(?:about\s+|~\s*)?((?:an?|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in|"|foot|feet|ft))\s+of\s+(?:the\s+)?(?:pipe|wall|top|bottom)/gi,
+    ([, size = '']) => `missing piece ${openQuote}${size.replace('"', ' in')} missing${closeQuote}`,
+  ],
+  // "3 ft out of the cleanout": the counter begins there.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')\s+(?:out|in|down)?\s*(?:of|from)\s+(?:the\s+)?(?:cleanout|clean\s*-?\s*out)\b[\s,]*/gi,
+    ' ',
+  ],
+  // "rotted out on the bottom"
+  [
+    /\b(?:rott(?:ed|en)|rusted|eaten|worn|corroded)\s+(?:out|through|away)\s+(?:on|at|along|in)\s+the\s+bottom\b/gi,
+    'bottom gone',
+  ],
+  // "root mass almost full"
+  [
+    /\b(?:almost|nearly|practically|mostly)\s+(?:completely\s+)?(?:full|plugged|blocked|clogged|closed(?:\s+off)?)\b(?!\s+(?:of|with)\b)/gi,
+    'large',
+  ],
+  ...debrisIdioms,
   // "starting to collapse" is no start of a stretch.
   [
     /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
@@ -102,13 +168,50 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // Anything that says something else runs through the sewer.
   [
-    /\b(?:gas|electric(?:al)?|power|telephone|phone|fiber\s+optic|cable\s+tv)\s+(?:line|main|pipe|service|conduit|cable)\s+(?:[a-z]+\s+){0,4}?through\s+(?:the\s+|this\s+|our\s+|that\s+)?(?:\w+\s+)?(?:pipe|sewer|lateral|line)\b/gi,
+    /\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?through\s+(?:it|us|(?:the\s+|this\s+|our\s+|that\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line))\b/gi,
     'utility through the pipe',
+  ],
+  // Beside the sewer, not through it: known from marks on the ground.
+  [
+    /\b(?:gas|water|electric(?:al)?|power|phone|cable|fiber|storm|irrigation)\s+(?:line|main|pipe|service|conduit|duct|drain)s?\s+(?:cross(?:es|ing)|runs?|passes|is|goes)\s+(?:right\s+)?(?:over|above|under|below|across|overhead|beside|alongside|near|close|here)\b/gi,
+    ([said]) => `${openQuote}${said}${closeQuote}`,
   ],
 ];
 
+const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
+
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "22 located, 6 ft 2", "depth 6 ft 2": feet and inches.
+  [
+    /(?<=\b(?:depth|deep|sonde|(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+locat(?:e|ed|es))\s*[,:]?\s*(?:(?:at|is|says|reads|about|~)\s*)*)(\d{1,2})\s*(?:feet|foot|ft)\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|"|in\b|inch|%|percent|\.\d|\/|o'?\s?clock|deep))/gi,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+  ],
+  // "cleanout buried about a foot"
+  [
+    new RegExp(String.raw`\bburied\s+${depthBelow}`, 'gi'),
+    ([, deep = '']) => `buried ${openQuote}buried ${/\d/.test(deep) ? '' : '1 '}${deep.trim()}${closeQuote}`,
+  ],
+  // "main, 8 in clay", "8 in clay main": of what the main is, not our pipe.
+  [
+    new RegExp(
+      String.raw`\b((?:city\s+|street\s+|sewer\s+)?main|city\s+sewer)\b\s*,?\s*(?:it's\s+|is\s+|looks\s+like\s+|~\s*)*(?:an?\s+)?(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\b(?!\s+(?:side|here|up|down|from|to)\b)`,
+      'gi',
+    ),
+    ([, main = '', bore = '', pipe = '']) => `${main} ${bore} in ${openQuote}${pipe}${closeQuote}`,
+  ],
+  [
+    new RegExp(
+      String.raw`\b(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\s+((?:city\s+|street\s+|sewer\s+)?main|city\s+sewer)\b`,
+      'gi',
+    ),
+    ([, bore = '', pipe = '', main = '']) => `${main} ${bore} in ${openQuote}${pipe}${closeQuote}`,
+  ],
+  // "camera goes under at 90"
+  [
+    /\b(?:the\s+)?(?:camera|head|lens)\s+(?:goes|went|dips|is|going)\s+under(?:\s+water)?\s+(?:at|by|around)\s+~?\s*(\d+(?:\.\d+)?)/gi,
+    ([, at = '']) => `; at ${at} camera under water`,
+  ],
   // "roots at 31 33 and 35": three places.
   [
     /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,

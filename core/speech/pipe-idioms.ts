@@ -1,6 +1,6 @@
 import { materialRegistry } from '../catalog/materials.js';
 import { boundary } from './denials.js';
-import type { Idiom } from './heard.js';
+import { closeQuote, openQuote, type Idiom } from './heard.js';
 
 /** Any word for a material, the longest first. */
 export const anyMaterial = `(?:${materialRegistry.rows
@@ -10,6 +10,12 @@ export const anyMaterial = `(?:${materialRegistry.rows
 
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
+  // "clay both sides": nothing changes here.
+  [
+    new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),
+    ([, pipe = '', sides = '']) =>
+      `${openQuote}${pipe} on ${sides} side${sides === 'both' ? 's' : ''}${closeQuote}`,
+  ],
   // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
   [
     new RegExp(
@@ -69,7 +75,7 @@ export const pipeIdioms: readonly Idiom[] = [
   ],
   // "goes to 6 inch": only the diameter changes.
   [
-    /\b(?:goes|went|going|changes|changed|steps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
+    /\b(?:goes|went|going|changes|changed|steps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch(?:es)?)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
     ([, bore = '']) => `change ${bore} in`,
   ],
   // "22 4 inch pipe", "22 pipe is 4 inch": its diameter, from there on.

@@ -111,7 +111,7 @@ const kinds: Rows = [
   ],
   ['lens under water', hiddenWhy('lens under water')],
   [
-    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, can't push, cannot push, won't push, can't push any farther, pushed as far as possible, pushed as far as i can, won't push any further, camera hung up, camera is hung up, that's as far as i can get, cannot pass, can't pass, cannot get the camera past, can't get the camera past, can't get the camera through, couldn't get the camera past, camera won't go, can't make it past, couldn't make it past, won't pass, camera won't pass, will not pass, camera will not pass, wouldn't pass, won't get past, won't go past, won't get through",
+    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, cannot get through, can't get past, cannot get past, can't get by, couldn't get past, could not get past, couldn't get through, won't go any further, will not go any further, won't go any farther, won't go, can't go any further, can't go any farther, can't go further, can't get any further, can't get any farther, can't get further, couldn't get any further, couldn't go any further, cannot get any further, cannot go any further, can't go any deeper, as far as we go, as far as we can go, as far as i go, as far as i can go, as far as it goes, as far as i could go, as far as the camera goes, as far as i can get, as far as we got, as far as i got, can't push any further, can't push past, can't push, cannot push, won't push, can't push any farther, pushed as far as possible, pushed as far as i can, won't push any further, camera hung up, camera is hung up, that's as far as i can get, cannot pass, can't pass, cannot get the camera past, can't get the camera past, can't get the camera through, couldn't get the camera past, camera won't go, camera won't go past, camera will not go past, can't make it past, couldn't make it past, won't pass, camera won't pass, will not pass, camera will not pass, wouldn't pass, won't get past, won't go past, will not go past, won't go past it, can't push past it, will not get through, won't get through",
     kind('stop'),
   ],
   [
@@ -161,7 +161,7 @@ const points: Rows = [
   ['wye at the main', point('main', { connection: 'wye' })],
   ['manhole, man hole, mh', point('manhole')],
   [
-    'cleanout, clean out, clean-out, co, c/o, cleanouts, wye cleanout, y cleanout, tee cleanout, stack cleanout, front cleanout, yard cleanout, property line cleanout, property line clean out',
+    'cleanout, clean out, clean-out, cleanout riser, cleanout tee, co, c/o, cleanouts, house cleanout, building cleanout, inside cleanout, outside cleanout, back cleanout, rear cleanout, main cleanout, basement cleanout, side cleanout, curb cleanout, sidewalk cleanout, driveway cleanout, garage cleanout, city cleanout, wye cleanout, y cleanout, tee cleanout, stack cleanout, front cleanout, yard cleanout, property line cleanout, property line clean out',
     point('cleanout'),
   ],
   ['wall cleanout, floor cleanout', point('cleanout')],
@@ -177,6 +177,7 @@ const points: Rows = [
   ['saddle', point('tie-in', { connection: 'saddle' })],
   ['wye, y, y connection', point('tie-in', { connection: 'wye' })],
   ['tee, t, sanitary tee, t connection', point('tie-in', { connection: 'tee' })],
+  ['stub, stub out, stubout, capped stub', point('tie-in')],
   ['drop, drops, vertical drop, drops down, drops off', point('drop')],
   [
     'valve, backwater valve, backflow preventer, back flow preventer, backflow valve, check valve, backwater preventer',
@@ -193,13 +194,16 @@ const points: Rows = [
   ['property line, lot line', point('property-line')],
   ['pit', point('pit')],
   ['tree', point('tree')],
-  ['septic tank, septic, tank, tank inlet, septic tank inlet, septic inlet', point('septic-tank')],
+  [
+    'septic tank, septic, tank, tank inlet, inlet baffle, septic baffle, septic inlet baffle, septic tank inlet, septic inlet',
+    point('septic-tank'),
+  ],
   ['two-way, two way, 2-way, 2 way, double, dbl', aboutPoint({ ways: 2 })],
   ['one-way, one way, 1-way, 1 way, single', aboutPoint({ ways: 1 })],
   ['faces upstream, faces the house', aboutPoint({ ways: 1, faces: 'upstream' })],
   ['faces downstream, faces the street', aboutPoint({ ways: 1, faces: 'downstream' })],
   ['capped, capped off', aboutPoint({ note: 'capped' })],
-  ['abandoned, dead', aboutPoint({ note: 'not in use' })],
+  ['abandoned, dead, unused, not in use, not used, no longer used', aboutPoint({ note: 'not in use' })],
   ['storm', aboutPoint({ note: 'storm water' })],
   ['buried, below grade', aboutPoint({ state: 'buried' })],
   [

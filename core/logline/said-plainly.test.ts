@@ -1,0 +1,114 @@
+import fc from 'fast-check';
+import { materialRegistry } from '../catalog/materials.js';
+import { findingRegistry } from '../findings/kinds.js';
+import type { EntryDraft, LogContext } from './context.js';
+import { parseLogLine } from './parse.js';
+
+/** How plumbers put things: the lines and what they mean are common practice. */
+const base: LogContext = { points: [], pass: 'back' };
+const parts = (line: string, more: Partial<LogContext> = {}) => parseLogLine(line, { ...base, ...more });
+function clean(line: string, more: Partial<LogContext> = {}): (EntryDraft | undefined)[] {
+  const all = parts(line, more);
+  expect([line, all.flatMap(({ errors }) => errors.map(({ message }) => message))]).toEqual([line, []]);
+  return all.map(({ entry }) => entry);
+}
+
+test.each([
+  ['11 pipe rotted out on the bottom, can see dirt', [{ finding: 'bottom-gone' }]],
+  ['14 reverse fall', [{ finding: 'belly' }]],
+  ['35 deep belly 35-42', [{ finding: 'belly', to_ft: 42, size: 'large' }]],
+  ['30-44 standing water deepest at 37 about 2 inches', [{ finding: 'belly', to_ft: 44, inches: 2 }]],
+  ['50 water comes up to about half', [{ finding: 'belly' }]],
+  ['13 joint is open you can see mud', [{ finding: 'separation', atJoint: true }]],
+  ['80 spigot pulled out of the hub', [{ finding: 'separation', atJoint: true }]],
+  ['31 fine roots, just whiskers', [{ finding: 'roots', size: 'small' }]],
+  ['36 root mass almost full', [{ finding: 'roots', size: 'large' }]],
+  ['67 sand and gravel in the bottom', [{ finding: 'deposit', clock: 6 }]],
+  ['65 piece of the wall has fallen in', [{ finding: 'hole' }]],
+  ['80 missing 6 inches of pipe on the bottom', [{ finding: 'hole', clock: 6 }]],
+  ['60 intruding seal at 6', [{ finding: 'intrusion', clock: 6 }]],
+  ['63 broken snake in pipe', [{ finding: 'intrusion' }]],
+  ['96 plastic bottle', [{ finding: 'deposit' }]],
+  ['84 steel pipe through the sewer', [{ finding: 'utility-through' }]],
+  ['85 gas line crosses right through it', [{ finding: 'utility-through' }]],
+  ['20 gas line crosses over', [{ kind: 'note' }]],
+  ['43 change in grade', [{ kind: 'note' }]],
+  ['25 cleared roots here last year', [{ kind: 'note' }]],
+  ['75 camera will not go past', [{ kind: 'stop' }]],
+  ['45 pipe necks down to 3 inches', [{ kind: 'change', upstream: { diameter_in: 3 } }]],
+  ['22 located, 6 ft 6', [{ kind: 'locate', depth_ft: 6.5 }]],
+  ['22 located, 6 foot 3 inches', [{ kind: 'locate', depth_ft: 6.25 }]],
+  ['roots at 31 ft and 33 ft 6 in', [{ reading_ft: 31 }, { reading_ft: 33.5 }]],
+  ['belly 88 to 94 camera goes under at 90', [{ finding: 'belly' }, { kind: 'hidden', reading_ft: 90 }]],
+  ['20 water coming through the crack', [{ finding: 'infiltration' }, { finding: 'crack' }]],
+] as const)('%s', (line, entries) => {
+  const [place = ''] = /^\d+/.exec(line) ?? [];
+  const read = clean(line);
+  expect(read).toMatchObject(entries);
+  expect(read).toHaveLength(entries.length);
+  if (place) expect(read[0]?.reading_ft).toBe(Number(place));
+  for (const entry of read) expect(entry?.pass).toBe('back');
+});
+
+test.each([
+  ['75.5 main, 8" clay', { kind: 'main', diameter_in: 8 }],
+  ['76 8 inch clay main', { kind: 'main', diameter_in: 8 }],
+  ['93 lateral from next door comes in on the right', { kind: 'tie-in', clock: 3 }],
+  ['61 stub capped', { kind: 'tie-in', note: 'capped' }],
+  ['92 wye, unused', { kind: 'tie-in', connection: 'wye', note: 'not in use' }],
+  ['57 tee facing up', { kind: 'tie-in', connection: 'tee', clock: 12 }],
+  ['90 two 45s back to back', { kind: 'bend', degrees: 90 }],
+  ['0 house cleanout 4 inch, buried about a foot', { kind: 'cleanout', diameter_in: 4, state: 'buried' }],
+  ["3 ft out of the cleanout there's a 45", { kind: 'bend', degrees: 45 }],
+  ['26 drops about 6 inches then levels out', { kind: 'drop', fall_ft: 0.5 }],
+] as const)('%s', (line, point) => {
+  clean(line);
+  const all = parts(line);
+  expect(all).toHaveLength(1);
+  expect(all[0]?.point).toMatchObject(point);
+  expect(all[0]?.entry?.reading_ft).toBe(Number.parseFloat(line));
+});
+
+test('a measure with a fraction is one measure, wherever its comma stands', () => {
+  const whole = fc.integer({ min: 1, max: 12 });
+  const place = fc.integer({ min: 13, max: 199 });
+  const part = fc.constantFrom('1/2', '1/4', '3/4', '1/8');
+  fc.assert(
+    fc.property(place, whole, part, fc.constantFrom(', ', ' '), (at, inches, fraction, comma) => {
+      const [top = 0, bottom = 1] = fraction.split('/').map(Number);
+      expect(clean(`${at} offset${comma}${inches} ${fraction} in`)).toMatchObject([
+        { reading_ft: at, finding: 'offset', inches: inches + top / bottom },
+      ]);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('what a thing comes through is a finding too, once', () => {
+  const structural = findingRegistry.rows.filter(({ id }) =>
+    ['crack', 'hole', 'offset', 'separation'].includes(id),
+  );
+  for (const { id, noun } of structural) {
+    const line = `20 roots through the ${noun}`;
+    expect([line, clean(line)]).toMatchObject([line, [{ finding: 'roots' }, { finding: id }]]);
+    const entries = [{ id: 'E1', kind: 'finding', finding: id, reading_ft: 20.5, pass: 'back' }];
+    expect([line, clean(line, { entries } as never)]).toMatchObject([line, [{ finding: 'roots' }]]);
+    expect(clean(line, { entries } as never)).toHaveLength(1);
+  }
+  // Said twice of one place, it is one; with another hour or "another", two.
+  expect(clean('40 offset, half inch offset')).toMatchObject([{ finding: 'offset', inches: 0.5 }]);
+  expect(clean("31 roots at 3 o'clock and roots at 9")).toHaveLength(2);
+  expect(clean('31 roots, and another root')).toHaveLength(2);
+});
+
+test('pieces of a pipe lying in it, and a pipe that is alike on both sides, change nothing', () => {
+  for (const word of ['clay', 'concrete', 'cast iron', 'pvc', 'abs']) {
+    expect(materialRegistry.rows.some(({ spoken }) => spoken.includes(word))).toBe(true);
+    for (const pieces of [`${word} shards`, `pieces of ${word}`, `broken ${word} chunks`])
+      expect([pieces, clean(`66 ${pieces} lying in the bottom`)]).toMatchObject([
+        pieces,
+        [{ finding: 'deposit' }],
+      ]);
+    expect(clean(`78 ${word} on both sides`)).toMatchObject([{ kind: 'note' }]);
+  }
+});

@@ -1,0 +1,46 @@
+import { closeQuote, openQuote, type Idiom } from './heard.js';
+
+const loose = 'rocks?|gravel|sand|stones?|dirt|debris|soil|mud|silt';
+const pieces = 'shards?|chunks?|pieces?|bits?|fragments?';
+const lies = String.raw`(?:(?:is|are|was|were|that's|has|have)\s+)?(?:lying|laying|sitting|lays|lies|sits|stuck|fallen|fell)?`;
+const inThePipe = String.raw`(?:in|on|down\s+in|inside)\s+(?:the\s+)?(?:bottom|invert|pipe|line|floor|flow\s*line|sewer)`;
+const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|cutter|root\s+cutter|blade|nozzle|jetter(?:\s+(?:head|hose|nozzle))?|tool|drill\s+bit|chain\s+knocker)`;
+
+/** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
+export const debrisIdioms: readonly Idiom[] = [
+  // Soil seen through a break, not what lies in the pipe.
+  [/\b(?:can\s+)?see(?:ing|s)?\s+(?:the\s+|some\s+)?mud\b(?!\s+(?:in|on)\b)/gi, 'dirt showing'],
+  // One deposit.
+  [
+    new RegExp(String.raw`\b(${loose})(?:\s*(?:,|&|\band\b)\s*(?:and\s+)?(?:some\s+)?(?:${loose})\b)+`, 'gi'),
+    ([, first = '']) => first,
+  ],
+  // "a piece of the wall has fallen in"
+  [
+    new RegExp(
+      String.raw`\b(?:a\s+)?(?:big\s+|large\s+|small\s+)?(?:pieces?|chunks?|part|section)\s+of\s+(?:the\s+)?(?:wall|pipe|top|crown|side|bell|hub)\s+(?:is\s+|has\s+|have\s+)?(?:fallen|fell|caved|broken|broke|come|came|popped|knocked)\s+(?:in|out|off|down)\b`,
+      'gi',
+    ),
+    'missing piece',
+  ],
+  // Pieces, not a change of pipe.
+  [
+    new RegExp(
+      String.raw`\b(?:(?:some|broken|loose|a\s+few|a)\s+)*((?:clay|concrete|pipe|tile|cast\s+iron|pvc|abs)\s+(?:${pieces})|(?:${pieces})\s+of\s+(?:(?:the|broken|old)\s+)*(?:clay|concrete|pipe|tile|cast\s+iron|pvc|abs|wall|brick))\s+${lies}\s*(?:loose\s+)?${inThePipe}`,
+      'gi',
+    ),
+    ([, what = '']) => `debris ${openQuote}${what}${closeQuote}`,
+  ],
+  [
+    /\b(?:a\s+|an\s+|some\s+|kid's\s+)?((?:plastic|glass|water|beer|soda)\s+(?:bottle|bag|toy|cup|spoon|fork|lid|wrapper|can|piece)|toy(?:\s+[a-z]+)?|bottle|tooth\s?brush|(?:tennis|golf|rubber)\s+ball)(?:\s+(?:in|inside)\s+(?:the\s+)?(?:pipe|line|bottom|sewer))?(?=\s*(?:$|[,;.]|stuck|lodged|at\b|here\b))/gi,
+    ([, what = '']) => `debris ${openQuote}${what}${closeQuote}`,
+  ],
+  // A tool that was left, not a broken pipe and not our camera.
+  [
+    new RegExp(
+      String.raw`\b(?:(?:a|an|the|some|somebody's|someone's)\s+)?((?:broken|lost|old|stuck)\s+(?:off\s+)?${tool}|${tool})\s+(?:is\s+|was\s+|got\s+|that's\s+)?(?:(?:stuck|left|lost|broken(?:\s+off)?|jammed|lodged)\s+)?${inThePipe}`,
+      'gi',
+    ),
+    ([, what = '']) => `sticks in ${openQuote}${what} in the pipe${closeQuote}`,
+  ],
+];
