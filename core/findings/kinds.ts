@@ -29,6 +29,7 @@ export const findingRows = [
     },
     spoken: [
       'crack',
+      'crk',
       'cracked',
       'cracking',
       'fracture',
@@ -98,6 +99,7 @@ export const findingRows = [
     fields: () => ({}),
     spoken: [
       'broken',
+      'brk',
       'break',
       'broken pipe',
       'broken up',
@@ -259,7 +261,16 @@ export const findingRows = [
     noun: 'roots',
     fields: ({ percent }) => ({ percent }),
     spoken: [
-      ...['root', 'roots', 'root intrusion', 'root growth', 'root mass', 'roots growing in', 'tap root'],
+      ...[
+        'root',
+        'roots',
+        'rts',
+        'root intrusion',
+        'root growth',
+        'root mass',
+        'roots growing in',
+        'tap root',
+      ],
       ...['root ball', 'rootball', 'ball of roots'].map((each): [string, Sets, Sets] => [
         each,
         {},
@@ -284,7 +295,7 @@ export const findingRows = [
       of: z.enum(['grease', 'wipes', 'sludge', 'scale']).optional(),
     }),
     spoken: [
-      ...['deposit', 'debris', 'buildup', 'build up', 'build-up', 'trash', 'junk'],
+      ...['deposit', 'debris', 'deb', 'buildup', 'build up', 'build-up', 'trash', 'junk'],
       ...[
         'rocks',
         'rock',
@@ -299,7 +310,17 @@ export const findingRows = [
         'soil in the pipe',
         'soil in the line',
       ],
-      ...of('grease', 'grease', 'grease buildup', 'grease build up', 'greasy', 'fat', 'soap', 'soap scum'),
+      ...of(
+        'grease',
+        'grease',
+        'grs',
+        'grease buildup',
+        'grease build up',
+        'greasy',
+        'fat',
+        'soap',
+        'soap scum',
+      ),
       ...of(
         'wipes',
         'wipes',
@@ -647,6 +668,7 @@ export const findingRows = [
     spoken: [
       ...[
         'infiltration',
+        'infil',
         'groundwater',
         'ground water',
         'water coming in',

@@ -40,6 +40,8 @@ export interface Draft {
   aboutPoint: Partial<Point>;
   /** A point used only to give the place: "debris at the main". */
   besidePoint?: PointKind;
+  /** A finding used only to give the place of a locate: "locate the offset". */
+  besideFinding?: FindingKind;
   fields: Record<string, unknown>;
   /** Fields that yield to any other word. */
   weak: Record<string, unknown>;
@@ -222,6 +224,10 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
     delete draft.kind;
     draft.stopsHere = true;
   }
+  if (draft.kind === 'locate') {
+    draft.besideFinding ??= meaning.finding;
+    return undefined;
+  }
   if (draft.kind === 'point' && meaning.finding === 'broken' && isCleanoutDraft(draft)) {
     draft.aboutPoint.state = 'broken';
     return undefined;
@@ -248,7 +254,7 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
 function takePointWord(draft: Draft, { kind, about }: Extract<Meaning, { is: 'point' }>): void {
   if (draft.kind === 'stop') draft.why ??= kind.replace('-', ' ');
   else if (draft.point !== undefined) Object.assign(draft.aboutPoint, about?.connection ? about : {});
-  else if (draft.finding !== undefined || draft.kind === 'joint' || draft.kind === 'hidden')
+  else if (draft.finding !== undefined || ['joint', 'hidden', 'locate'].includes(draft.kind ?? ''))
     draft.besidePoint ??= kind;
   else if (draft.kind === undefined) {
     draft.kind = 'point';

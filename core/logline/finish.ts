@@ -9,7 +9,7 @@ import type { Choice, EntryDraft, Known, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 import { faultWords, readEntry } from './entry-faults.js';
 import { placeNumbers, takePlace } from './place.js';
-import { knownKind, pointOf, readingOfPoint } from './points.js';
+import { besideOf, knownKind, pointOf } from './points.js';
 
 /** Result of a finished draft. */
 export interface Finished {
@@ -58,7 +58,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     fail(draft.endCall === 'end' ? asksWhatEnds : asksWhat);
     return undefined;
   }
-  const beside = draft.besidePoint && readingOfPoint(draft.besidePoint, known, context);
+  const beside = besideOf(draft, known, context);
   const reading = place ?? (fields.after === undefined ? (beside ?? inherited) : undefined);
   if (reading === undefined && fields.after === undefined && !base && kind !== 'note') {
     fail('where? Begin with what the counter reads, such as 41.5');

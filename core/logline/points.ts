@@ -89,19 +89,30 @@ function knownOf(
 
 const isEnd = (kind: PointKind): boolean => kind === 'manhole' || kind === 'septic-tank';
 
-/** Counter reading at a point of this kind that this run passed, ft: "debris at the main". */
-export function readingOfPoint(
-  kind: PointKind,
+/**
+ * Counter reading at the point or finding that gives the place, ft: "debris at the main", "locate the offset", "at the
+ * laundry branch". Undefined where this run has not passed one.
+ */
+export function besideOf(
+  { besidePoint, besideFinding, served }: Draft,
   entries: readonly Known[],
   { points }: LogContext,
 ): number | undefined {
-  return entries.findLast(
-    ({ entry, elsewhere }) =>
-      !elsewhere &&
+  const here = entries.filter(({ entry, elsewhere }) => !elsewhere && entry.reading_ft !== undefined);
+  if (besideFinding !== undefined && besidePoint === undefined)
+    return here.findLast(({ entry }) => entry.kind === 'finding' && entry.finding === besideFinding)?.entry
+      .reading_ft;
+  const ofKind = here.filter(
+    ({ entry }) =>
+      entry.kind === 'point' && points.some(({ id, kind }) => id === entry.point && kind === besidePoint),
+  );
+  const named = ofKind.filter(
+    ({ entry }) =>
+      served !== undefined &&
       entry.kind === 'point' &&
-      entry.reading_ft !== undefined &&
-      points.some(({ id, kind: its }) => id === entry.point && its === kind),
-  )?.entry.reading_ft;
+      points.some(({ id, name }) => id === entry.point && name?.includes(served) === true),
+  );
+  return (named.at(-1) ?? ofKind.at(-1))?.entry.reading_ft;
 }
 
 /** A new point, with an id and name unused on the line. */

@@ -42,13 +42,21 @@ export function isRemark({ draft, unknown, passed, errors }: SegmentRead): boole
   if (spoken.length > 0 || draft.numbers.some(({ size }) => size)) return false;
   if (
     unknown.some(
-      ({ word }) => !/[\p{L}\p{N}]/u.test(word) || word.startsWith('#') || closest(word) !== undefined,
+      ({ word }) =>
+        !/[\p{L}\p{N}]/u.test(word) ||
+        word.startsWith('#') ||
+        isShorthand(word) ||
+        closest(word) !== undefined,
     )
   )
     return false;
   if (draft.fields.note !== undefined) return unknown.length === 0;
   return unknown.length > 0 || passed.reduce((sum, { from, to }) => sum + to - from, 0) >= 5;
 }
+
+/** "xyz", "crkd": letters that stand for a word, which may be a finding. */
+const isShorthand = (word: string): boolean =>
+  /^[a-z]{1,3}$/i.test(word) || /^[^aeiouy\d\W]{2,5}$/i.test(word);
 
 /** The words of a part without its place. */
 export function remarkOf(text: string, whole: Span, { places }: SegmentRead): string {

@@ -5,7 +5,7 @@ import type { EntryDraft, LogContext } from './context.js';
 import { parseLogLine } from './parse.js';
 
 /** How plumbers put things: the lines and what they mean are common practice. */
-const base: LogContext = { points: [], pass: 'back' };
+const base: LogContext = { points: [], pass: 'back', end: 'main' };
 const parts = (line: string, more: Partial<LogContext> = {}) => parseLogLine(line, { ...base, ...more });
 function clean(line: string, more: Partial<LogContext> = {}): (EntryDraft | undefined)[] {
   const all = parts(line, more);
@@ -111,4 +111,68 @@ test('pieces of a pipe lying in it, and a pipe that is alike on both sides, chan
       ]);
     expect(clean(`78 ${word} on both sides`)).toMatchObject([{ kind: 'note' }]);
   }
+});
+
+test('what is wanted is not there: a wish or a plan is a note, whatever it names', () => {
+  for (const wish of [
+    'customer wants a cleanout here',
+    'recommend spot repair here',
+    'needs a new wye',
+    'recommend we install a cleanout',
+    'dig here',
+  ])
+    expect([wish, clean(`95 ${wish}`)]).toEqual([
+      wish,
+      [expect.objectContaining({ kind: 'note', note: wish })],
+    ]);
+  expect(clean('40 crack, needs to be lined')).toMatchObject([
+    { finding: 'crack', note: 'needs to be lined' },
+  ]);
+});
+
+test('letters that may stand for a finding are never a note in silence', () => {
+  fc.assert(
+    fc.property(fc.stringMatching(/^[bcdfghjklmnpqrstvwxz]{2,4}$/), (letters) => {
+      for (const { entry, errors } of parts(`40 ${letters} 3:00`))
+        if (entry?.kind === 'note') expect([letters, errors]).not.toEqual([letters, []]);
+    }),
+  );
+});
+
+test('a pipe that goes as far as a place, and what comes after it', () => {
+  const there = [
+    { kind: 'change', reading_ft: 15, downstream: { material: 'pvc-sch40' } },
+    {
+      kind: 'change',
+      reading_ft: 18,
+      upstream: { material: 'pvc-sch40' },
+      downstream: { material: 'cast-iron' },
+    },
+  ];
+  for (const line of [
+    '15 plastic to 18 and back to cast iron',
+    '15 to 18 plastic then back to cast iron',
+    '15 a piece of plastic that goes to 18 and then back to cast iron',
+  ])
+    expect([line, clean(line)]).toEqual([line, there.map((entry) => expect.objectContaining(entry))]);
+  // An inch mark makes it a diameter.
+  expect(clean('24 abs to 6 inch clay')).toMatchObject([{ reading_ft: 24, upstream: { diameter_in: 6 } }]);
+});
+
+test('a depth is of what it is named by, where that was written', () => {
+  const entries = [
+    { id: 'E1', kind: 'finding', finding: 'offset', reading_ft: 46, pass: 'back' },
+    { id: 'E2', kind: 'point', point: 'T1', reading_ft: 31, pass: 'back' },
+    { id: 'E3', kind: 'point', point: 'T2', reading_ft: 20, pass: 'back' },
+  ];
+  const points = [
+    { id: 'T1', kind: 'tie-in', name: 'laundry branch connection' },
+    { id: 'T2', kind: 'tie-in', name: 'kitchen branch connection' },
+  ];
+  const known = { entries, points } as never;
+  expect(clean('located the offset, 6 ft deep', known)).toMatchObject([{ reading_ft: 46, depth_ft: 6 }]);
+  expect(clean("at the laundry tie in I'm getting 4 8", known)).toMatchObject([
+    { kind: 'locate', reading_ft: 31, depth_ft: 4.6667 },
+  ]);
+  expect(parts('located the crack, 6 ft deep', known)[0]?.errors).not.toEqual([]);
 });

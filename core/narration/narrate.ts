@@ -6,7 +6,7 @@ import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
-import { takeSegment, type Said } from './take-segment.js';
+import { takeLocating, takeSegment, type Said } from './take-segment.js';
 
 export type { NarrationItem, NarrationNote } from './talk.js';
 
@@ -83,11 +83,12 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const hearing = hear(fromHere(talk, text), []);
   const advice =
     /\?\s*$/.test(text) || isElsewhere(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
+  const segments = segmentsOf(hearing);
   if (advice) {
+    takeLocating(talk, { sentence, index, hearing, segments, placed: undefined });
     turn(talk, text, undefined)();
     return;
   }
-  const segments = segmentsOf(hearing);
   const firstThing =
     segments[0] && text.slice(0, 400).search(/\b(?:there['’]?s|that['’]?s|here['’]?s|at\s)/i);
   const afterwards = turn(talk, text, firstThing !== undefined && firstThing >= 0 ? firstThing : undefined);

@@ -1,7 +1,7 @@
 import { kindOf } from '../findings/kinds.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
-import { accepted, reach, takeFields, takeLocated, takeMark, takeShares } from './said-later.js';
+import { accepted, reach, takeFields, takeFill, takeLocated, takeMark, takeShares } from './said-later.js';
 import type { Said } from './take-segment.js';
 import { amend, join, newest, untold, type NarrationItem, type Talk } from './talk.js';
 
@@ -78,6 +78,7 @@ const goesOnTo =
 export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
   if (takeLocated(talk, said, draft, text) || takeMark(talk, said) || takeShares(talk, said)) return;
   const place = placeOf(draft, text);
+  if (takeFill(talk, said, draft, place)) return;
   const last = talk.items.at(-1);
   if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
   if (
@@ -86,6 +87,13 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
     stretched(talk, said, last, draft, text)
   )
     return;
+  if (place !== undefined && last?.entry.kind === 'change' && goesOnTo.test(text)) {
+    // How far a pipe goes is where the next one begins.
+    said.placed = { reading_ft: place };
+    talk.placeSentence = { index: said.index, text: said.sentence.text };
+    talk.reading = place;
+    return;
+  }
   if (place !== undefined && last && goesOnTo.test(text) && last.entry.to_ft === undefined) {
     amend(talk, said, last, { ...last.entry, to_ft: place });
     return;

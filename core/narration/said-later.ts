@@ -34,7 +34,11 @@ export function takeLocated(talk: Talk, said: Said, draft: Draft, text: string):
   if (!locating || said.index - locating.index > 2) return false;
   const [depth, ...more] = draft.numbers;
   if (!depth || more.length > 0 || depth.value > 30) return false;
-  if (!/\b(?:getting|got|says?|said|reads?|reading|shows?|showing|it's|that's|about|call\s+it)\b/i.test(text))
+  if (
+    !/\b(?:getting|got|says?|saying|said|reads?|reading|shows?|showing|it's|that's|about|call\s+it)\b/i.test(
+      text,
+    )
+  )
     return false;
   delete talk.locating;
   talk.items.push({
@@ -69,6 +73,25 @@ export function takeShares(talk: Talk, said: Said): boolean {
   });
   if (!done.some(Boolean)) return false;
   talk.lastAt = said.index;
+  return true;
+}
+
+/** "Twenty three, it's about half full": how much water stands in the belly that was just begun. */
+export function takeFill(talk: Talk, said: Said, { fields }: Draft, place: number | undefined): boolean {
+  const last = talk.items.at(-1);
+  const more = Object.fromEntries(
+    Object.entries({ percent: fields.percent, inches: fields.inches }).filter(
+      ([, value]) => value !== undefined,
+    ),
+  );
+  const isIn =
+    last?.entry.kind === 'finding' && last.entry.finding === 'belly' && last.entry.to_ft === undefined;
+  if (!isIn || place === undefined || Object.keys(more).length === 0 || said.index - talk.lastAt > reach)
+    return false;
+  if (!takeFields(last, more)) return false;
+  join(talk, last, said.sentence.text, said.index);
+  talk.lastAt = said.index;
+  talk.reading = place;
   return true;
 }
 

@@ -152,6 +152,15 @@ function isLocating(talk: Talk, { index, sentence }: Said, { reading_ft }: Entry
   talk.reading = reading_ft;
 }
 
+/** "Let me locate the offset": where the next depth is taken. */
+export function takeLocating(talk: Talk, said: Said): void {
+  for (const segment of said.segments) {
+    const read = readOf(talk, said, segment);
+    const entry = read.draft.kind === 'locate' ? finish(talk, read, undefined)?.entry : undefined;
+    if (entry?.kind === 'locate' && entry.depth_ft === undefined) isLocating(talk, said, entry);
+  }
+}
+
 /** The main is met once: a number far from its reading is no reading of it. */
 function isElsewhereNow({ points }: Talk, entry: EntryDraft): boolean {
   if (entry.kind !== 'point' || entry.point !== mainId || entry.reading_ft === undefined) return false;

@@ -133,6 +133,8 @@ const phrases: readonly string[] = [
   ...[
     'lots of',
     'take a look',
+    'let me',
+    'let us',
     'one more',
     'all right',
     'on the reel',

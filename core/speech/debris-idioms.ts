@@ -23,6 +23,10 @@ export const debrisIdioms: readonly Idiom[] = [
     ),
     'missing piece',
   ],
+  [
+    /\b(?:a\s+)?(?:big\s+|large\s+|small\s+|little\s+)?(?:pieces?|chunks?|part|section|bit)\s+(?:out\s+)?of\s+(?:the\s+)?(?:wall|pipe|top|crown|side|bell|hub|clay|concrete)\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:missing|gone)\b/gi,
+    'missing piece',
+  ],
   // Pieces, not a change of pipe.
   [
     new RegExp(

@@ -30,12 +30,12 @@ export const spokenIdioms: readonly Idiom[] = [
   // "twenty three and change" is a little more.
   [/(?<=[a-z\d])\s+and\s+change\b/gi, ' '],
   [
-    /\b(?:drop(?:s|ped|ping)?|dip(?:s|ped|ping)?|go(?:es|ing)?)\s+(?:down\s+)?in(?:to)?\s+(?:some\s+|a\s+little\s+|the\s+)?(?:standing\s+)?water\b/gi,
+    /\b(?:drop(?:s|ped|ping)?|dip(?:s|ped|ping)?)\s+(?:down\s+)?in(?:to)?\s+(?:some\s+|a\s+little\s+|the\s+)?(?:standing\s+)?water\b/gi,
     'goes under water',
   ],
   // "right at seventy nine" is not a side of the pipe.
   [
-    /\bright\s+(?=(?:at|about|around|near|after|before|past|off|now|next|up|over|in|on)\b(?!\s+(?:side|hand)))/gi,
+    /\bright\s+(?=(?:at|about|around|near|after|before|past|off|now|next|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
     ' ',
   ],
   [/ {2,}/g, ' '],
@@ -97,6 +97,16 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')\s+(?:out|in|down)?\s*(?:of|from)\s+(?:the\s+)?(?:cleanout|clean\s*-?\s*out)\b[\s,]*/gi,
     ' ',
+  ],
+  // "tree 10 ft left" lies beside the line.
+  [
+    /(?<=\btree\s+(?:is\s+)?)(?:about\s+|~\s*)?\d+\s*(?:feet|foot|ft|')\s+(?:off\s+)?(?:to\s+the\s+)?(?:left|right|away|off)\b/gi,
+    ([said]) => `${openQuote}${said}${closeQuote}`,
+  ],
+  // "driveway starts", "video paused", "in decent shape": said of the ground, the video, the pipe as a whole.
+  [
+    /\b(?:the\s+)?(?:(?:driveway|sidewalk|walkway|street|road|lawn|patio|slab|curb|asphalt|concrete\s+drive)\s+(?:starts|begins|ends|stops)|video\s+(?:stopped|paused|restarted|started|stops)(?:[\s,]+(?:and\s+)?(?:restarted|started|resumed)(?:\s+again)?)?|in\s+(?:decent|good|great|fair|bad|rough|poor|okay|ok)\s+shape|(?:nice\s+|good\s+)?clean\s+pipe|pipe\s+is\s+clean)\b/gi,
+    ([said]) => `${openQuote}${said}${closeQuote}`,
   ],
   // "rotted out on the bottom"
   [
@@ -270,7 +280,7 @@ export const figureIdioms: readonly Idiom[] = [
     ([, share = '']) => `standing water ${share}%`,
   ],
   [
-    /\b(?:(?:the\s+)?water\s+(?:starts|begins)|(?:entering|enters|into|hits|hitting|hit)\s+(?:the\s+|some\s+)?(?:standing\s+)?water)\b(?!\s+(?:main|meter|line|heater))/gi,
+    /\b(?:(?:the\s+)?water\s+(?:starts|begins)|(?:entering|enters|(?:(?:we\s+)?(?:go|goes|going|went|come|comes|coming)\s+)?(?:down\s+)?into|hits|hitting|hit)\s+(?:the\s+|some\s+)?(?:standing\s+)?water)\b(?!\s+(?:main|meter|line|heater))/gi,
     'standing water starts',
   ],
   [/\b(?:the\s+)?water\s+(?:ends|stops)\b/gi, 'standing water ends'],
@@ -312,6 +322,11 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\b(?:the\s+)?(?:sonde|locator|transmitter)'s\s+(?:at|saying|reading|showing)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
     'depth ',
+  ],
+  // "at the laundry tie in I'm getting four eight"
+  [
+    /\b(?:at|over|on)\s+the\s+([a-z]+(?:\s+[a-z]+){0,3}?)\s*,?\s+(?:i'm\s+getting|i\s+get|i\s+got|i've\s+got|we're\s+getting|we\s+get|we've\s+got|it's\s+reading|it\s+reads)\s+(?:(?:about|like|around|~)\s*)*(?=\d{1,2}(?:\s*(?:feet|foot|ft|'))?\s+(?:1[01]|\d)\b(?!\s*(?:%|percent|o'?\s?clock))|\d{1,2}\s*(?:feet|foot|ft)(?:\s+(?:deep|down))?\s*(?:$|[,.;]))/gi,
+    ([, point = '']) => `locate at the ${point}, depth `,
   ],
   // "depth six eight": feet and inches.
   [

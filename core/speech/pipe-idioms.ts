@@ -16,10 +16,26 @@ export const pipeIdioms: readonly Idiom[] = [
     ([, pipe = '', sides = '']) =>
       `${openQuote}${pipe} on ${sides} side${sides === 'both' ? 's' : ''}${closeQuote}`,
   ],
+  // "15 plastic to 18", "15 a piece of plastic that goes to 18": a stretch of it.
+  [
+    new RegExp(
+      String.raw`(?<=(?:^|[;¦]|\bat)\s*)(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+((?:(?!to\b|is\b)[a-z]+\s+){0,3}?)(?:(?:a|the|some)\s+)?(?:(?:piece|section|length|stretch)\s+of\s+)?(${anyMaterial})(?:\s+pipe)?\s+(?:that\s+|it\s+)?(?:goes\s+|runs\s+)?(?:out\s+|down\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*-?(?:[\d./]|in\b|inch|"))`,
+      'gi',
+    ),
+    ([, from = '', , pipe = '', to = '']) => `${from} to ${to} ${pipe}`,
+  ],
+  // "that goes to 18 and back to cast iron", of the pipe named before.
+  [
+    new RegExp(
+      String.raw`\b(?:that|it|this)\s+(?:goes|runs|lasts)\s+(?:on\s+|out\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[\s,]+(?:and\s+|then\s+)+(?:(?:it|it's|goes|changes|turns|back|over|right)\s+)*(?:in)?to\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, at = '']) => ` ${boundary} at ${at} change `,
+  ],
   // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:out\s+|up\s+|down\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|to|into)\s+)+(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:out\s+|up\s+|down\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|back|over|to|into)\s+)+(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
@@ -43,7 +59,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "clay from 12 to 50 then pvc": the next begins where the first ends.
   [
     new RegExp(
-      String.raw`((?:\b${anyMaterial}\s+)?(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+(?:is\s+|it's\s+)?${anyMaterial})?)[\s,]+(?:and\s+)?then\s+(?:(?:it|it's|is|goes|changes|turns|to|into)\s+)*(?=${anyMaterial}\b)`,
+      String.raw`((?:\b${anyMaterial}\s+)?(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+(?:is\s+|it's\s+)?${anyMaterial})?)[\s,]+(?:(?:and\s+)?then|and(?=\s+(?:it\s+|it's\s+)?(?:goes\s+|changes\s+)?back\b))\s+(?:(?:it|it's|is|goes|changes|turns|back|over|to|into)\s+)*(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, first = '', end = '']) => `${first} ${boundary} at ${end} `,

@@ -44,7 +44,7 @@ const sizes: Rows = [
     size('moderate'),
   ],
   [
-    'large, heavy, heavily, bad, badly, pretty bad, really bad, big, severe, severely, major, massive, huge, thick, a lot of, lots of, full of, loaded with, packed with, a ton of, tons of, a bunch of, solid',
+    'large, heavy, hvy, heavily, bad, badly, pretty bad, really bad, big, severe, severely, major, massive, huge, thick, a lot of, lots of, full of, loaded with, packed with, a ton of, tons of, a bunch of, solid',
     size('large'),
   ],
 ];
@@ -91,7 +91,7 @@ const shared: Rows = [
 ];
 
 const kinds: Rows = [
-  ['joint, hub, bell, bell end, socket, bell joint', kind('joint')],
+  ['joint, jt, jts, jnt, hub, bell, bell end, socket, bell joint', kind('joint')],
   [
     'coupling, repair coupling, transition coupling, no hub coupling, no-hub coupling, no hub band, no hub, no-hub, clamp, band',
     kind('joint', { note: 'coupling' }),
