@@ -195,6 +195,7 @@ export const findingRows = [
     fields: ({ inches }) => ({ inches }),
     spoken: [
       ...['offset', 'step', 'misaligned', 'misalignment', 'displaced', 'displacement', 'joint out of line'],
+      ...['slipped', 'joint slipped', 'slipped joint'].map(atJoint),
       ...['offset joint', 'joint offset', 'shifted joint', 'displaced joint', 'misaligned joint'].map(
         atJoint,
       ),

@@ -70,6 +70,11 @@ export function readSegment(
     const phrase = phraseAt(rest);
     if (phrase) {
       const to = at + phrase.phrase.length;
+      if (isInPassing(text, at, to)) {
+        passed.push(span(at, to));
+        at = to;
+        continue;
+      }
       const message =
         isOnlyWhere(draft, text, at, phrase.meaning.is) || takeWithin(draft, text, at, phrase.meaning)
           ? undefined
@@ -95,6 +100,10 @@ const isOnlyWhere = (draft: Draft, text: string, at: number, meaning: string): b
   meaning === 'material' &&
   (draft.finding !== undefined || draft.kind === 'hidden' || draft.kind === 'stop') &&
   /\b(?:in|of|on|through|inside)\s+(?:the\s+|that\s+|this\s+)?$/i.test(text.slice(0, at));
+
+/** "out of round", "out of the wall": no pass is told. */
+const isInPassing = (text: string, from: number, to: number): boolean =>
+  /^out$/i.test(text.slice(from, to)) && /^\s+of\b/i.test(text.slice(to));
 
 /** "roots through the break": what they come through is a finding too. */
 function takeWithin(draft: Draft, text: string, at: number, meaning: Meaning): boolean {

@@ -108,6 +108,31 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?(?:(?:driveway|sidewalk|walkway|street|road|lawn|patio|slab|curb|asphalt|concrete\s+drive)\s+(?:starts|begins|ends|stops)|video\s+(?:stopped|paused|restarted|started|stops)(?:[\s,]+(?:and\s+)?(?:restarted|started|resumed)(?:\s+again)?)?|in\s+(?:decent|good|great|fair|bad|rough|poor|okay|ok)\s+shape|(?:nice\s+|good\s+)?clean\s+pipe|pipe\s+is\s+clean)\b/gi,
     ([said]) => `${openQuote}${said}${closeQuote}`,
   ],
+  [
+    /\b(growing|coming|sticking|poking|hanging)\s+out\s+of\s+(?=(?:the|a)\s+(?:joint|wall|side|top|bottom|pipe|hub|bell|crack|hole|tap|connection|branch)\b)/gi,
+    ([, how = '']) => `${how} at `,
+  ],
+  [/\b(?:at\s+)?(?:the\s+)?top\s+and\s+(?:the\s+)?bottom\b/gi, "12 o'clock and 6 o'clock"],
+  // "lateral on the right": another line's, by its side.
+  [
+    /\blateral\s+(?=(?:on|at|to)\s+(?:the\s+)?(?:left|right|top|\d{1,2}(?::\d\d)?\s*o'?\s?clock)\b)/gi,
+    'tie in ',
+  ],
+  // "valve stuck open", "flapper missing": how the valve is, no open joint and no camera that stopped.
+  [
+    /\bvalve\s+(?:is\s+|was\s+)?((?:stuck|jammed|hung|rusted|seized|frozen)(?:\s+(?:up|open|closed|shut))?|(?:won't|doesn't|will\s+not)\s+(?:open|close|seat)|not\s+(?:seating|closing|opening|sealing)|open|closed|shut)\b/gi,
+    ([, how = '']) => `valve ${openQuote}${how}${closeQuote}`,
+  ],
+  [
+    /\b(?:(?:the\s+)?flapper\s+(?:is\s+)?(?:missing|gone|broken|stuck|off|damaged|open|closed)|(?:no|missing|broken)\s+flapper|grease\s+(?:trap|interceptor)|end\s+of\s+(?:the\s+)?(?:survey|inspection|video|footage))\b/gi,
+    ([said]) => `${openQuote}${said}${closeQuote}`,
+  ],
+  [
+    /\b(?:max(?:imum)?|deepest|greatest|water)\s+depth\s+(?:(?:is|was|of|about|around|~)\s*)*(?=[\d½¼¾a-z][\d./½¼¾a-z ]*\s*(?:in\b|inch|"))/gi,
+    ' ',
+  ],
+  [/\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, ' '],
+  [/\b(?:pipe\s+)?size\s+change|change\s+(?:in|of)\s+(?:pipe\s+|the\s+)?(?:size|diameter)\b/gi, 'change'],
   // "rotted out on the bottom"
   [
     /\b(?:rott(?:ed|en)|rusted|eaten|worn|corroded)\s+(?:out|through|away)\s+(?:on|at|along|in)\s+the\s+bottom\b/gi,
@@ -226,6 +251,20 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,
     ([places]) => places.trim().replaceAll(/\s+/g, ', '),
+  ],
+  // "change 4 to 6"
+  [
+    /\bchange\s+(?:from\s+)?([346]|8|10|12)\s*(?:in(?:ch)?\b|")?\s*(?:to|-)\s*([346]|8|10|12)(?:\s*(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,;.]|pipe\b|here\b))/gi,
+    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  // "cracks at 3, 9 and 12 o'clock": one at each.
+  [
+    /\b([a-z]+)\s+(?:at\s+)?(1[0-2]|[1-9])\s*,\s*(1[0-2]|[1-9])\s*,?\s*and\s+(1[0-2]|[1-9])\s+o'clock\b/gi,
+    ([, what = '', ...hours]) =>
+      hours
+        .slice(0, 3)
+        .map((hour) => `${what.replace(/(?<=crack|root|hole|offset)s$/i, '')} ${hour} o'clock`)
+        .join('; '),
   ],
   // "22 roots at 11 and 1": after the place, two hours.
   [

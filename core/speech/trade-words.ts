@@ -211,7 +211,7 @@ const points: Rows = [
     aboutPoint({ state: 'cap-broken' }),
   ],
   [
-    'cap missing, missing cap, no cap, cap gone, cap is missing, cap is gone',
+    'cap missing, cap off, cap is off, missing cap, no cap, cap gone, cap is missing, cap is gone',
     aboutPoint({ state: 'cap-broken', note: 'cap missing' }),
   ],
 ];
