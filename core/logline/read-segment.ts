@@ -8,6 +8,8 @@ import type { Segment } from './segments.js';
 import { tokens } from './tokens.js';
 import type { Meaning } from '../speech/meaning.js';
 
+type Phrase = NonNullable<ReturnType<typeof phraseAt>>;
+
 export interface Span {
   readonly from: number;
   readonly to: number;
@@ -69,23 +71,7 @@ export function readSegment(
     }
     const phrase = phraseAt(rest);
     if (phrase) {
-      const to = at + phrase.phrase.length;
-      if (isInPassing(text, at, to)) {
-        passed.push(span(at, to));
-        at = to;
-        continue;
-      }
-      const message =
-        isOnlyWhere(draft, text, at, phrase.meaning.is) || takeWithin(draft, text, at, phrase.meaning)
-          ? undefined
-          : applyMeaning(draft, phrase.meaning, { from: at, to });
-      if (message !== undefined) errors.push({ ...span(at, to), message });
-      // Of words that were put another way, only their whole place is known.
-      const asTyped = span(at, to);
-      if (phrase.meaning.is === 'nothing' && asTyped.to - asTyped.from === to - at) passed.push(asTyped);
-      if (['finding', 'point', 'kind', 'material', 'test', 'size'].includes(phrase.meaning.is))
-        nouns.push(phrase.phrase);
-      at = to;
+      at = takePhrase({ draft, errors, passed, nouns, span }, text, at, phrase);
       continue;
     }
     const word = /^[^\s,;¦¬?!]+/.exec(rest)?.[0] ?? rest.charAt(0);
@@ -100,6 +86,37 @@ const isOnlyWhere = (draft: Draft, text: string, at: number, meaning: string): b
   meaning === 'material' &&
   (draft.finding !== undefined || draft.kind === 'hidden' || draft.kind === 'stop') &&
   /\b(?:in|of|on|through|inside)\s+(?:the\s+|that\s+|this\s+)?$/i.test(text.slice(0, at));
+
+/** A segment while its words are read. */
+interface Reading {
+  readonly draft: Draft;
+  readonly errors: LogError[];
+  readonly passed: Span[];
+  readonly nouns: string[];
+  /** The place in the text as typed. */
+  span: (from: number, to: number) => Span;
+}
+
+/** Takes a known phrase at a place of a segment; returns where it ends. */
+function takePhrase(
+  { draft, errors, passed, nouns, span }: Reading,
+  text: string,
+  at: number,
+  { phrase, meaning }: Phrase,
+): number {
+  const to = at + phrase.length;
+  const isSkipped =
+    isInPassing(text, at, to) ||
+    isOnlyWhere(draft, text, at, meaning.is) ||
+    takeWithin(draft, text, at, meaning);
+  const message = isSkipped ? undefined : applyMeaning(draft, meaning, { from: at, to });
+  if (message !== undefined) errors.push({ ...span(at, to), message });
+  // Of words that were put another way, only their whole place is known.
+  const asTyped = span(at, to);
+  if (meaning.is === 'nothing' && asTyped.to - asTyped.from === to - at) passed.push(asTyped);
+  if (['finding', 'point', 'kind', 'material', 'test', 'size'].includes(meaning.is)) nouns.push(phrase);
+  return to;
+}
 
 /** "out of round", "out of the wall": no pass is told. */
 const isInPassing = (text: string, from: number, to: number): boolean =>
