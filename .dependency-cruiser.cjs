@@ -4,6 +4,7 @@ const floors = [
   'catalog',
   'findings',
   'job',
+  'idioms',
   'speech',
   'logline',
   'logprint',

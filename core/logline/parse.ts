@@ -1,5 +1,5 @@
 import type { Point } from '../job/schema.js';
-import { placeOf, type Heard } from '../speech/heard.js';
+import { placeOf, type Heard } from '../idioms/heard.js';
 import { hear } from '../speech/hear.js';
 import { isWritten, takeBesides } from './besides.js';
 import { endsOfPipe, saySides } from './change.js';

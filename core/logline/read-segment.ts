@@ -1,5 +1,5 @@
 import { interjection } from '../speech/hear.js';
-import { placeOf, slice, type Heard } from '../speech/heard.js';
+import { placeOf, slice, type Heard } from '../idioms/heard.js';
 import { closest, phraseAt } from '../speech/phrases.js';
 import type { Known, LogContext, LogError } from './context.js';
 import { applyMeaning, named, newDraft, type Draft } from './draft.js';

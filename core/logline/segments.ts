@@ -1,4 +1,4 @@
-import { boundary, denial, onceMoreMark } from '../speech/denials.js';
+import { boundary, denial, onceMoreMark } from '../idioms/heard.js';
 import { maskedName, type Hearing } from '../speech/hear.js';
 import { phraseAt } from '../speech/phrases.js';
 import { usualBends } from './place.js';

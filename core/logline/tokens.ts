@@ -12,8 +12,7 @@ import {
   toFeet,
   toNumber,
 } from '../speech/numbers.js';
-import { onceMoreMark } from '../speech/denials.js';
-import { closeQuote, openQuote } from '../speech/heard.js';
+import { closeQuote, onceMoreMark, openQuote } from '../idioms/heard.js';
 
 /** Reads one token into the draft; a returned text says why it does not fit. */
 type Act = (draft: Draft, match: RegExpExecArray, at: number) => string | undefined;

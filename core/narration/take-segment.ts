@@ -7,7 +7,7 @@ import { finishDraft, type Finished } from '../logline/finish.js';
 import { readSegment, type SegmentRead } from '../logline/read-segment.js';
 import type { Segment } from '../logline/segments.js';
 import type { Hearing } from '../speech/hear.js';
-import { placeOf } from '../speech/heard.js';
+import { placeOf } from '../idioms/heard.js';
 import { takeEnd, takeRemark } from './remarks.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';

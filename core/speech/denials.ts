@@ -1,12 +1,5 @@
-import { rewrite, type Heard } from './heard.js';
+import { boundary, denial, rewrite, type Heard } from '../idioms/heard.js';
 import { phraseAt } from './phrases.js';
-
-/** Precedes something stated to be absent. */
-export const denial = '¬';
-/** Marks a possible boundary between two things: "there's", "we've got". */
-export const boundary = '¦';
-/** Stands for the previous entry: "same again", "another one". */
-export const onceMoreMark = '↻';
 
 const see = String.raw`(?:see|saw|find|found|have|got|get|spot|notice|note)(?:ing|ed)?`;
 const any = String.raw`(?:\s+(?:any|a|an|much|no|one|signs?\s+of|evidence\s+of|visible|single|more|other|the|real|big|obvious|major|actual))*`;

@@ -1,9 +1,19 @@
 import { interjections } from './chatter.js';
-import { boundary, markBoundaries, markDenials, onceMoreMark } from './denials.js';
-import { closeQuote, heardAs, openQuote, placeOf, rewrite, rewriteAll, type Heard } from './heard.js';
+import { markBoundaries, markDenials } from './denials.js';
+import {
+  boundary,
+  closeQuote,
+  heardAs,
+  onceMoreMark,
+  openQuote,
+  placeOf,
+  rewrite,
+  rewriteAll,
+  type Heard,
+} from '../idioms/heard.js';
 import { hedges } from './hedges.js';
-import { figureIdioms, spokenIdioms } from './idioms.js';
-import { anyMaterial as material } from './pipe-idioms.js';
+import { figureIdioms, spokenIdioms } from '../idioms/idioms.js';
+import { anyMaterial as material } from '../idioms/pipes.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
 

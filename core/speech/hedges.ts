@@ -1,4 +1,4 @@
-import { rewrite, type Heard } from './heard.js';
+import { rewrite, type Heard } from '../idioms/heard.js';
 import { footMark, inchMark, number } from './numbers.js';
 
 /** Hedged readings and ranges as people say them, in the forms the typed line has: ~46, 46 to 50. */

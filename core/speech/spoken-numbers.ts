@@ -1,5 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { rewrite, type Heard } from './heard.js';
+import { rewrite, type Heard } from '../idioms/heard.js';
 import { footMark, inchMark, number } from './numbers.js';
 
 /** Converts spoken numbers, "forty six and a half", to digits: 46.5. */

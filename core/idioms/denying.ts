@@ -1,15 +1,10 @@
-import { closeQuote, openQuote, type Idiom } from './heard.js';
+import type { Idiom } from './heard.js';
 
 /** Deposits and roots, which are cut out and cleaned away; a bottom that is gone is a finding. */
 const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debris|deposits?|rags?|paper|mud)`;
 
 /** Ways to say that something is not there, as denials: "not really an offset", "the roots are gone". */
 export const denyingIdioms: readonly Idiom[] = [
-  // What somebody wants is not there yet.
-  [
-    /\b(?:(?:the\s+)?(?:customer|owner|homeowner|client|tenant)\s+(?:wants|asked|needs|would\s+like)|(?:(?:i'd|we'd|i|we)\s+)?(?:recommend|suggest|propose)(?:ed|ing|s)?|needs?\s+(?:an?|to\s+be|new)|should\s+(?:be|get|have)|could\s+use|(?:install|add|put\s+in)\s+(?:a\s+)?(?:new\s+)?(?:cleanout|clean\s*out|wye|tee|valve|manhole|two[\s-]way)|dig\s+(?:here|up|down)|(?:want|gonna|going)\s+(?:to\s+)?(?:dig|line|replace|cut\s+in|need))\b[^;¦]*/gi,
-    ([said]) => `${openQuote}${said.trim()}${closeQuote}`,
-  ],
   [/\bnot\s+(?:really|quite|exactly|actually)\s+(?=(?:an?|any|much|many)\b)/gi, 'not '],
   [/\b(?:can(?:'?t|not|\s+not))\s+(?:really\s+)?see\s+(?:any|an?)\s+(?!thing\b)(?=[a-z])/gi, 'no '],
   [

@@ -1,6 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { boundary } from './denials.js';
-import { closeQuote, openQuote, type Idiom } from './heard.js';
+import { boundary, closeQuote, openQuote, type Idiom } from './heard.js';
 
 /** Any word for a material, the longest first. */
 export const anyMaterial = `(?:${materialRegistry.rows

@@ -1,3 +1,10 @@
+/** Precedes something stated to be absent. */
+export const denial = '¬';
+/** Marks a possible boundary between two things: "there's", "we've got". */
+export const boundary = '¦';
+/** Stands for the previous entry: "same again", "another one". */
+export const onceMoreMark = '↻';
+
 /** Placeholders for the two marks of a quote, as opposed to a bare " after a number. */
 export const openQuote = '\uE001';
 export const closeQuote = '\uE002';
@@ -74,3 +81,6 @@ export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]
 /** Applies one idiom after another, in the order listed. */
 export const rewriteAll = (heard: Heard, idioms: readonly Idiom[]): Heard =>
   idioms.reduce((now, [pattern, to]) => rewrite(now, pattern, to), heard);
+
+/** What is said of other things than the pipe, kept as the note: the whole match in quotes. */
+export const asNote = ([said]: RegExpExecArray): string => `${openQuote}${said.trim()}${closeQuote}`;

@@ -1,0 +1,33 @@
+import type { Idiom } from './heard.js';
+
+/** The depth of a locate, once numbers are digits. */
+export const depthFigures: readonly Idiom[] = [
+  [
+    /\b(?:the\s+)?depth\s+(?:at|of|on)\s+the\s+([a-z]+)\s*,?\s*(?:(?:i'm\s+getting|i\s+got|i've\s+got|is|was|reads|shows|looks\s+like|comes\s+up|like|about|~)\s*)*(?=\d)/gi,
+    ([, point = '']) => `locate at the ${point}, depth `,
+  ],
+  // "sonde says 4 foot 2" is a depth wherever it occurs.
+  [
+    /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:says|said|reads|shows|is|gives(?:\s+me)?)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
+    'depth ',
+  ],
+  [
+    /\b(?:the\s+)?(?:sonde|locator|transmitter)'s\s+(?:at|saying|reading|showing)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
+    'depth ',
+  ],
+  // "at the laundry tie in I'm getting four eight"
+  [
+    /\b(?:at|over|on)\s+the\s+([a-z]+(?:\s+[a-z]+){0,3}?)\s*,?\s+(?:i'm\s+getting|i\s+get|i\s+got|i've\s+got|we're\s+getting|we\s+get|we've\s+got|it's\s+reading|it\s+reads)\s+(?:(?:about|like|around|~)\s*)*(?=\d{1,2}(?:\s*(?:feet|foot|ft|'))?\s+(?:1[01]|\d)\b(?!\s*(?:%|percent|o'?\s?clock))|\d{1,2}\s*(?:feet|foot|ft)(?:\s+(?:deep|down))?\s*(?:$|[,.;]))/gi,
+    ([, point = '']) => `locate at the ${point}, depth `,
+  ],
+  // "depth six eight": feet and inches.
+  [
+    /(?<=\bdepth\s)(\d{1,2})\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|%|percent|\.\d|\/))/gi,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+  ],
+  // "22 located, 6 ft 2", "depth 6 ft 2": feet and inches.
+  [
+    /(?<=\b(?:depth|deep|sonde|(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+locat(?:e|ed|es))\s*[,:]?\s*(?:(?:at|is|says|reads|about|~)\s*)*)(\d{1,2})\s*(?:feet|foot|ft)\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|"|in\b|inch|%|percent|\.\d|\/|o'?\s?clock|deep))/gi,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+  ],
+];

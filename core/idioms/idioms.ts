@@ -1,0 +1,207 @@
+import { debrisIdioms } from './debris.js';
+import { denyingIdioms } from './denying.js';
+import { depthFigures } from './depths.js';
+import { closeQuote, openQuote, type Idiom } from './heard.js';
+import { pipeIdioms } from './pipes.js';
+import { pointFigures, pointIdioms } from './points.js';
+import { remarkIdioms } from './remarks.js';
+import { waterFigures, waterIdioms } from './water.js';
+
+/** Applied before numbers are turned into digits. */
+export const spokenIdioms: readonly Idiom[] = [
+  // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
+  [
+    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\bat\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:inches|feet|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
+    ' ',
+  ],
+  // "zeroed at the cleanout"
+  [
+    /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|counter\s+(?:at|is)\s+zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
+    '0 ',
+  ],
+  // "at 118 Larkin", "118 larkin street": an address is not a reading.
+  [
+    /\b(?:\d{2,5}(?=\s+(?!(?:to|toward|towards|the|a|under|in|into|at|from|of|and|ft|feet)\b)[a-z]+\s+(?:street|avenue|ave|road|lane|drive|court|boulevard|blvd)\b)|(?<=\b(?:at|for)\s)\d{2,5}(?=\s[A-Z][a-z]{3,}\s*(?:,|\.|$)))/g,
+    ' ',
+  ],
+  // "the bottom's gone"
+  [
+    /\b(bottom|invert|pipe|joint|cap|top|crown|liner|camera|lens|line|main|picture|wall)'s(?=\s)/gi,
+    ([, noun = '']) => `${noun} is`,
+  ],
+  // "twenty three and change" is a little more.
+  [/(?<=[a-z\d])\s+and\s+change\b/gi, ' '],
+  // "right at seventy nine" is not a side of the pipe.
+  [
+    /\bright\s+(?=(?:at|about|around|near|after|before|past|off|now|next|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
+    ' ',
+  ],
+  [/ {2,}/g, ' '],
+  [/\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35'],
+  [/\bschedule\s+forty\b/gi, 'schedule 40'],
+  ...waterIdioms,
+  ...pointIdioms,
+  ...remarkIdioms,
+  ...debrisIdioms,
+  [/\s*,?\s*\b(?:and\s+)?(?:then\s+)?(?:levels|flattens|straightens)\s+(?:back\s+)?out\b/gi, ' '],
+  // "channeled out" is not on the way out.
+  [
+    /(?<=\b(?!(?:going|pushing|heading|coming|running|headed|pushed|rusted|rotten|rotted|eaten|worn|cleaned|cleared|taken|removed)\b)[a-z]{3,}(?:ed|en|ing|own)\s+)out\b(?!\s+(?:to|of)\b)/gi,
+    ' ',
+  ],
+  // "missing 6 inches of pipe"
+  [
+    /\bmissing\s+(?:about\s+|~\s*)?((?:an?|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in|"|foot|feet|ft))\s+of\s+(?:the\s+)?(?:pipe|wall|top|bottom)/gi,
+    ([, size = '']) => `missing piece ${openQuote}${size.replace('"', ' in')} missing${closeQuote}`,
+  ],
+  [
+    /\b(growing|coming|sticking|poking|hanging)\s+out\s+of\s+(?=(?:the|a)\s+(?:joint|wall|side|top|bottom|pipe|hub|bell|crack|hole|tap|connection|branch)\b)/gi,
+    ([, how = '']) => `${how} at `,
+  ],
+  [/\b(?:at\s+)?(?:the\s+)?top\s+and\s+(?:the\s+)?bottom\b/gi, "12 o'clock and 6 o'clock"],
+  [/\b(?:pipe\s+)?size\s+change|change\s+(?:in|of)\s+(?:pipe\s+|the\s+)?(?:size|diameter)\b/gi, 'change'],
+  // "rotted out on the bottom"
+  [
+    /\b(?:rott(?:ed|en)|rusted|eaten|worn|corroded)\s+(?:out|through|away)\s+(?:on|at|along|in)\s+the\s+bottom\b/gi,
+    'bottom gone',
+  ],
+  // "root mass almost full"
+  [
+    /\b(?:almost|nearly|practically|mostly)\s+(?:completely\s+)?(?:full|plugged|blocked|clogged|closed(?:\s+off)?)\b(?!\s+(?:of|with)\b)/gi,
+    'large',
+  ],
+  // "starting to collapse" is no start of a stretch.
+  [
+    /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
+    ' ',
+  ],
+  // "ci->abs"
+  [/(?<=[a-z\d"'])\s*(?:->|=>|→|>)\s*(?=[a-z\d])/gi, ' > '],
+  [/\b(?:hub|bell)\s+and\s+spigot\b/gi, ' '],
+  [
+    /\b(1[0-2]|[1-9])((?::[0-5]\d)?)\s*o\s?clock\b/gi,
+    ([, hour = '', minutes = '']) => `${hour}${minutes} o'clock`,
+  ],
+  // "15'6", "15'-6"
+  [
+    /\b(\d+)\s*['’′]-?(1[01]|\d)(?:\s*["”″])?(?![\d.:/%]|\s*(?:%|percent|o'?\s?clock))/g,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+  ],
+  // "10..16", "10...16": a stretch.
+  [/(?<=\d)\s*(?:\.{2,3}|…)\s*(?=\d)/g, '-'],
+  [/\bper\s+cent\b/gi, 'percent'],
+  // "goes from clay to, looks like, concrete"
+  [
+    /\b(to|into)\s*,\s*(?:(?:(?:it\s+)?looks\s+like|what\s+looks\s+like|probably|maybe|perhaps)\s*,?\s+)?/gi,
+    ([, to = '']) => `${to} `,
+  ],
+  [/\b(?:a\s+)?(?:full|good|solid|whole)\s+inch\b/gi, '1 inch'],
+  [
+    /\b(is|are)\s+(?:(?:just|completely|totally|all|pretty\s+much|basically)\s+)+(?=(?:gone|missing|rotted|rusted|broken|open|cracked|crushed|collapsed)\b)/gi,
+    ([, be = '']) => `${be} `,
+  ],
+  ...denyingIdioms,
+  // On a phone, and in captions, the apostrophe is often left out or a space.
+  [
+    /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)\s?t\b/gi,
+    ([, verb = '']) => `${verb}'t`,
+  ],
+  [/\bc\.\s?i\.(?!\w)/gi, 'ci'],
+  [/\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way')],
+  // "31 1/4 bend" is a quarter bend at 31.
+  [/(?<=\d\s+)1\/([48])\s+(?=bend\b)/gi, ([, part]) => (part === '4' ? 'quarter ' : 'eighth ')],
+  [/\bw\/\s?(?=\w)/gi, 'with '],
+  // "ran the kitchen sink": water was run from it.
+  [
+    /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,
+    'ran water ',
+  ],
+  // Anything that says something else runs through the sewer.
+  [
+    /\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?through\s+(?:it|us|(?:the\s+|this\s+|our\s+|that\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line))\b/gi,
+    'utility through the pipe',
+  ],
+];
+
+/** Applied once numbers are digits: what a number belongs to. */
+export const figureIdioms: readonly Idiom[] = [
+  ...pointFigures,
+  // "roots at 31 33 and 35": three places.
+  [
+    /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,
+    ([places]) => places.trim().replaceAll(/\s+/g, ', '),
+  ],
+  // "change 4 to 6"
+  [
+    /\bchange\s+(?:from\s+)?([346]|8|10|12)\s*(?:in(?:ch)?\b|")?\s*(?:to|-)\s*([346]|8|10|12)(?:\s*(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,;.]|pipe\b|here\b))/gi,
+    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  // "cracks at 3, 9 and 12 o'clock": one at each.
+  [
+    /\b([a-z]+)\s+(?:at\s+)?(1[0-2]|[1-9])\s*,\s*(1[0-2]|[1-9])\s*,?\s*and\s+(1[0-2]|[1-9])\s+o'clock\b/gi,
+    ([, what = '', ...hours]) =>
+      hours
+        .slice(0, 3)
+        .map((hour) => `${what.replace(/(?<=crack|root|hole|offset)s$/i, '')} ${hour} o'clock`)
+        .join('; '),
+  ],
+  // "22 roots at 11 and 1": after the place, two hours.
+  [
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;,]*)\bat\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,.;]))/gi,
+    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
+  ],
+  // "22 to 30 1/2 in of water": both ends, then its inches.
+  [
+    /(\d\s*(?:-|to)\s*(?:1[3-9]|[2-9]\d|\d{3}))\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")/gi,
+    ([, ends = '', part = '']) => `${ends}, ${part} in`,
+  ],
+  [
+    /(?<=\d\s*)(?:"|in(?:ch(?:es)?)?\b)\s+(?:standing\s+)?water\b(?!\s+(?:at|to|clock|main|line|meter))/gi,
+    ' in of water',
+  ],
+  // "31 3/4 in offset": a place and its inches; no offset of a lateral is that large.
+  [
+    /(?:\bat\s+)?(?<!(?:\d|\bto|-|–)\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
+    ([, place = '', part = '']) => `${part} in at ${place}`,
+  ],
+  // "roots at 31, 33 and 35, 20 %": the measure is of each.
+  [
+    /\bat\s+((?:\d+(?:\.\d+)?\s*(?:,|and\b)\s*(?:and\s+)?)+\d+(?:\.\d+)?(?![\d.]))\s*,?\s+((?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"))(?:\s+each)?(?=\s*(?:$|[,;.]))/gi,
+    ([, places = '', measure = '']) => `${measure} at ${places}`,
+  ],
+  // "joints at 22, 25 and 28 have roots": roots at each of them.
+  [
+    /\bjoints\s+at\s+((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both|have|has|had|got|show|with|are|is)\s+)+([a-z][^;]*)/gi,
+    ([, places = '', what = '']) => `${what} at joint at ${places}`,
+  ],
+  // "22 to 28 roots, 3 joints": how many joints is not another place.
+  [
+    /(?<=[a-z][^;]*(?:,|\s))(?:in\s+)?(?:\d|two|three|four|five|six)\s+joints\b(?!\s+(?:at|between|from)\b)/gi,
+    'at joints',
+  ],
+  // "77.5 in the main" is a place.
+  [/(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?)\s+in\s+(?=(?:the|this|that)\s)/gi, ' '],
+  ...pipeIdioms,
+  ...waterFigures,
+  // "looks great all the way to the main": how far it was seen, not where the main is.
+  [
+    /\b(all\s+the\s+way|clear|clean|good|great|fine|open|smooth|from\s+(?:here|there)|rest\s+of\s+the\s+way)\s+(?:on\s+|out\s+|down\s+)?(?:to|till|until)\s+the\s+(?:city\s+)?main\b(?!\s+at\b)/gi,
+    ([, far = '']) => far,
+  ],
+  [/\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi, 'at '],
+  // "the joints are about every four feet": how long its pieces are.
+  [
+    /\b(?:the\s+|a\s+)?joints?\s+(?:is\s+|are\s+)?(?:~\s*|about\s+)?every\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')/gi,
+    ([, long = '']) => `${long} ft pieces`,
+  ],
+  // "seventeen feet of that's not seen"
+  [/\b\d+(?:\.\d+)?\s*(?:feet|foot|ft)\s+of\s+(?:that|it|this|the\s+(?:line|pipe))(?:'s)?\b/gi, ' '],
+  // "that's about a five foot belly": how long it is.
+  [
+    /\b(?:a|an)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)\s*-?(?:foot|feet|ft)\s+(?:long\s+)?(?=(?:belly|sag|dip|crack|break|hole|low\s+spot|flat\s+spot|section\s+of)\b)/gi,
+    ([, long = '']) => `${long} ft long `,
+  ],
+  // "it runs out at 31"
+  [/\b(?:it\s+)?(?:runs|comes|goes)\s+out\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi, 'ends at '],
+  ...depthFigures,
+];

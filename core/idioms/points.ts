@@ -1,0 +1,80 @@
+import { boundary, closeQuote, openQuote, type Idiom } from './heard.js';
+import { anyMaterial } from './pipes.js';
+
+const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
+
+/** Branches, bends, valves and cleanouts, as they are met. */
+export const pointIdioms: readonly Idiom[] = [
+  // "lateral from next door comes in on the right"
+  [
+    /\b(?:lateral|line|pipe|service|drain|sewer)\s+((?:from|off|for)\s+(?:[a-z']+\s+){1,3}?)(?:comes|coming|ties|tying|tied|connects|connecting|joins|joining)\s+(?:in(?:to)?|us|ours|our\s+line)\b/gi,
+    ([, whose = '']) => `tie in ${openQuote}${whose.trim()}${closeQuote}`,
+  ],
+  // "neighbor ties in here"
+  [
+    /\b(?:the\s+)?(neighbou?r(?:'s(?:\s+(?:line|lateral|sewer|drain|pipe))?|s)?|next\s+door)\s+(?=(?:tie|tap|wye|branch|connect|come)[a-z]*\b)/gi,
+    ([, whose = '']) => `${openQuote}${whose}${closeQuote} `,
+  ],
+  // "two 45s back to back" turn as one bend of 90 does.
+  [
+    /\b(?:two|2|double)\s+(45|22|22\.5|11)(?:'?s|\s+degree\s+bends|\s+bends)\b(?:\s+back\s+to\s+back|\s+in\s+a\s+row)?/gi,
+    ([, each = '']) =>
+      `bend ${each === '22' ? 45 : 2 * Number(each)} degrees ${openQuote}two ${each}s${closeQuote}`,
+  ],
+  [/\b(?:facing|pointing)\s+(up|down)\b/gi, ([, way]) => (way === 'up' ? "at 12 o'clock" : "at 6 o'clock")],
+  // "3 ft out of the cleanout": the counter begins there.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')\s+(?:out|in|down)?\s*(?:of|from)\s+(?:the\s+)?(?:cleanout|clean\s*-?\s*out)\b[\s,]*/gi,
+    ' ',
+  ],
+  // "lateral on the right": another line's, by its side.
+  [
+    /\blateral\s+(?=(?:on|at|to)\s+(?:the\s+)?(?:left|right|top|\d{1,2}(?::\d\d)?\s*o'?\s?clock)\b)/gi,
+    'tie in ',
+  ],
+  // "valve stuck open", "flapper missing": how the valve is, no open joint and no camera that stopped.
+  [
+    /\bvalve\s+(?:is\s+|was\s+)?((?:stuck|jammed|hung|rusted|seized|frozen)(?:\s+(?:up|open|closed|shut))?|(?:won't|doesn't|will\s+not)\s+(?:open|close|seat)|not\s+(?:seating|closing|opening|sealing)|open|closed|shut)\b/gi,
+    ([, how = '']) => `valve ${openQuote}${how}${closeQuote}`,
+  ],
+  [/\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, ' '],
+];
+
+/** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
+export const pointFigures: readonly Idiom[] = [
+  // "cleanout buried about a foot"
+  [
+    new RegExp(String.raw`\bburied\s+${depthBelow}`, 'gi'),
+    ([, deep = '']) => `buried ${openQuote}buried ${/\d/.test(deep) ? '' : '1 '}${deep.trim()}${closeQuote}`,
+  ],
+  // "main, 8 in clay", "8 in clay main": of what the main is, not our pipe.
+  [
+    new RegExp(
+      String.raw`\b((?:city\s+|street\s+|sewer\s+)?main|city\s+sewer)\b\s*,?\s*(?:it's\s+|is\s+|looks\s+like\s+|~\s*)*(?:an?\s+)?(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\b(?!\s+(?:side|here|up|down|from|to)\b)`,
+      'gi',
+    ),
+    ([, main = '', bore = '', pipe = '']) => `${main} ${bore} in ${openQuote}${pipe}${closeQuote}`,
+  ],
+  [
+    new RegExp(
+      String.raw`\b(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\s+((?:city\s+|street\s+|sewer\s+)?main|city\s+sewer)\b`,
+      'gi',
+    ),
+    ([, bore = '', pipe = '', main = '']) => `${main} ${bore} in ${openQuote}${pipe}${closeQuote}`,
+  ],
+  // "22 90 down": a bend, by its degrees and where it turns.
+  [
+    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(22\.5|45|90)(?:\s+degrees?)?(?=\s+(?:(?:turning|going|goes)\s+)?(?:down|up|left|right|to\s+the\s+(?:left|right))\b)/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
+  ],
+  // "three feet, forty five": a bend, by its degrees.
+  [
+    /(?<=\d\s*(?:feet|foot|ft),?\s+)(22\.5|45|90)(?=\s*(?:$|[,.;]|and\b))/gi,
+    ([, degrees = '']) => ` ${boundary} bend ${degrees} degrees `,
+  ],
+  // "a long sweep ninety" is not a reading.
+  [
+    /\b(bend|sweep|elbow|ell|turn|fitting)\s+(11\.25|22\.5|22|45|60|72|90)\b(?!\s*(?:feet|ft|foot|%|percent|inch|in\b|'|\.\d|\d|deg|o['’]?clock))/gi,
+    ([, fitting = '', degrees = '']) => `${fitting} ${degrees} degrees`,
+  ],
+];

@@ -1,0 +1,35 @@
+import { asNote, type Idiom } from './heard.js';
+
+/** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
+export const remarkIdioms: readonly Idiom[] = [
+  [/\bchange\s+(?:in|of)\s+(?:the\s+)?(?:grade|slope|pitch|fall)\b/gi, asNote],
+  // "cleared roots here last year"
+  [
+    /\b(?:we\s+)?(?:cleared|cut|removed|cleaned\s+out|jetted)\s+(?:the\s+|some\s+)?((?:roots|grease|debris|scale|wipes)\b[^;,.]*?\b(?:last\s+(?:year|month|week|time|visit)|before|previously|years?\s+ago|months?\s+ago|in\s+(?:19|20)\d\d))/gi,
+    asNote,
+  ],
+  // "tree 10 ft left" lies beside the line.
+  [
+    /(?<=\btree\s+(?:is\s+)?)(?:about\s+|~\s*)?\d+\s*(?:feet|foot|ft|')\s+(?:off\s+)?(?:to\s+the\s+)?(?:left|right|away|off)\b/gi,
+    asNote,
+  ],
+  // "driveway starts", "video paused", "in decent shape": said of the ground, the video, the pipe as a whole.
+  [
+    /\b(?:the\s+)?(?:(?:driveway|sidewalk|walkway|street|road|lawn|patio|slab|curb|asphalt|concrete\s+drive)\s+(?:starts|begins|ends|stops)|video\s+(?:stopped|paused|restarted|started|stops)(?:[\s,]+(?:and\s+)?(?:restarted|started|resumed)(?:\s+again)?)?|in\s+(?:decent|good|great|fair|bad|rough|poor|okay|ok)\s+shape|(?:nice\s+|good\s+)?clean\s+pipe|pipe\s+is\s+clean)\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:(?:the\s+)?flapper\s+(?:is\s+)?(?:missing|gone|broken|stuck|off|damaged|open|closed)|(?:no|missing|broken)\s+flapper|grease\s+(?:trap|interceptor)|end\s+of\s+(?:the\s+)?(?:survey|inspection|video|footage))\b/gi,
+    asNote,
+  ],
+  // Beside the sewer, not through it: known from marks on the ground.
+  [
+    /\b(?:gas|water|electric(?:al)?|power|phone|cable|fiber|storm|irrigation)\s+(?:line|main|pipe|service|conduit|duct|drain)s?\s+(?:cross(?:es|ing)|runs?|passes|is|goes)\s+(?:right\s+)?(?:over|above|under|below|across|overhead|beside|alongside|near|close|here)\b/gi,
+    asNote,
+  ],
+  // What somebody wants is not there yet.
+  [
+    /\b(?:(?:the\s+)?(?:customer|owner|homeowner|client|tenant)\s+(?:wants|asked|needs|would\s+like)|(?:(?:i'd|we'd|i|we)\s+)?(?:recommend|suggest|propose)(?:ed|ing|s)?|needs?\s+(?:an?|to\s+be|new)|should\s+(?:be|get|have)|could\s+use|(?:install|add|put\s+in)\s+(?:a\s+)?(?:new\s+)?(?:cleanout|clean\s*out|wye|tee|valve|manhole|two[\s-]way)|dig\s+(?:here|up|down)|(?:want|gonna|going)\s+(?:to\s+)?(?:dig|line|replace|cut\s+in|need))\b[^;¦]*/gi,
+    asNote,
+  ],
+];

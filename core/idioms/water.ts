@@ -1,0 +1,64 @@
+import { closeQuote, openQuote, type Idiom } from './heard.js';
+
+/** Standing water and fall. */
+export const waterIdioms: readonly Idiom[] = [
+  [
+    /\b(?:drop(?:s|ped|ping)?|dip(?:s|ped|ping)?)\s+(?:down\s+)?in(?:to)?\s+(?:some\s+|a\s+little\s+|the\s+)?(?:standing\s+)?water\b/gi,
+    'goes under water',
+  ],
+  [
+    /\b(?:(?:slop(?:es?|ed|ing)|falls?|pitch(?:es|ed)|runs?)\s+(?:back\s+)?(?:uphill|backwards?|the\s+wrong\s+way)|(?:reverse|reversed|negative|adverse|back)\s?(?:fall|slope|grade|pitch))\b/gi,
+    'back fall',
+  ],
+  // "standing water 30 to 44, deepest at 37 about 2 inches"
+  [
+    /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
+    ([, how = '', at = '']) => `${openQuote}${how} at ${at} ft${closeQuote}`,
+  ],
+  // "35 deep belly" is no depth.
+  [/\b(?:really\s+|very\s+|pretty\s+)?deep\s+(?=(?:belly|sag|dip|low\s+spot|pool|puddle)\b)/gi, 'large '],
+  [
+    /\b(?:the\s+)?water\s+(?:comes|came|is|goes|gets)\s+(?:up\s+)?(?:to\s+)?(?:(?:about|around|like)\s+)*(half|a\s+third|a\s+quarter|two\s+thirds|three\s+quarters)(?:\s*way)?(?:\s+(?:up|full|(?:of\s+)?the\s+pipe))*/gi,
+    ([, share = '']) => `standing water ${share.replace(/^a\s+/, '')} full`,
+  ],
+  [
+    /\b(?:max(?:imum)?|deepest|greatest|water)\s+depth\s+(?:(?:is|was|of|about|around|~)\s*)*(?=[\d½¼¾a-z][\d./½¼¾a-z ]*\s*(?:in\b|inch|"))/gi,
+    ' ',
+  ],
+  // Said of the pipe, not denied.
+  [
+    /\b(?:no|zero|not\s+enough|without(?:\s+any)?)\s+(?:fall|slope|pitch)\b(?!\s+(?:problems?|issues?))/gi,
+    'flat',
+  ],
+  [/\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:coming|rising)\s+up\b/gi, 'standing water starts'],
+  // "still in water"
+  [
+    /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
+    'standing water',
+  ],
+];
+
+/** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
+export const waterFigures: readonly Idiom[] = [
+  // "camera goes under at 90"
+  [
+    /\b(?:the\s+)?(?:camera|head|lens)\s+(?:goes|went|dips|is|going)\s+under(?:\s+water)?\s+(?:at|by|around)\s+~?\s*(\d+(?:\.\d+)?)/gi,
+    ([, at = '']) => `; at ${at} camera under water`,
+  ],
+  // "pipe full of water", "half full of water": standing water, by its share of the pipe.
+  [
+    /\b(\d+)\s*(?:%|percent)\s+(?:full\s+)?(?:of|with)\s+water\b/gi,
+    ([, share = '']) => `standing water ${share}%`,
+  ],
+  [
+    /\b(?:(?:the\s+)?water\s+(?:starts|begins)|(?:entering|enters|(?:(?:we\s+)?(?:go|goes|going|went|come|comes|coming)\s+)?(?:down\s+)?into|hits|hitting|hit)\s+(?:the\s+|some\s+)?(?:standing\s+)?water)\b(?!\s+(?:main|meter|line|heater))/gi,
+    'standing water starts',
+  ],
+  [/\b(?:the\s+)?water\s+(?:ends|stops)\b/gi, 'standing water ends'],
+  [/\bfull\s+of\s+(?:standing\s+)?water\b/gi, 'standing water 100%'],
+  // "water's about an inch and a half deep", "max water 40 percent": standing water.
+  [
+    /(?<!\b(?:standing|under|holding|running|of)\s+)\b(?:the\s+|max(?:imum)?\s+)?water(?:'s|\s+(?:is|was|gets|level|depth))*\s+(?:to\s+)?(?=(?:(?:about|around|like|roughly|only|~|maybe)\s*)*[\d½¼¾⅛⅜⅝⅞][\d./½¼¾⅛⅜⅝⅞ ]*(?:to\s+[\d./]+\s*)?(?:in\b|inch|"|%|percent))/gi,
+    'standing water ',
+  ],
+];
