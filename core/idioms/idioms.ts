@@ -2,7 +2,7 @@ import { debrisIdioms } from './debris.js';
 import { denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
 import { closeQuote, openQuote, type Idiom } from './heard.js';
-import { pipeIdioms } from './pipes.js';
+import { anyMaterial, pipeIdioms } from './pipes.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { remarkIdioms } from './remarks.js';
 import { waterFigures, waterIdioms } from './water.js';
@@ -75,6 +75,9 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
     ' ',
   ],
+  // "roots & crack", "roots / crack"
+  [/(?<=[a-z%"\d])\s*[&+]\s*(?=[a-z])/gi, ' and '],
+  [new RegExp(String.raw`(?<!\b${anyMaterial})\s+/\s+(?!${anyMaterial}\b)(?=[a-z])`, 'gi'), ' and '],
   // "ci->abs"
   [/(?<=[a-z\d"'])\s*(?:->|=>|→|>)\s*(?=[a-z\d])/gi, ' > '],
   [/\b(?:hub|bell)\s+and\s+spigot\b/gi, ' '],
@@ -125,6 +128,11 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "31, 33, and 35"
+  [
+    /(?<=\d\s*(?:'|%|"|(?:ft|feet|foot|percent|in|inch|inches)\b)?\s*),\s*and\s+(?=(?:at\s+|about\s+|~\s*)*\d)/gi,
+    ' and ',
+  ],
   ...pointFigures,
   // "roots at 31 33 and 35": three places.
   [
@@ -173,6 +181,16 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\bjoints\s+at\s+((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both|have|has|had|got|show|with|are|is)\s+)+([a-z][^;]*)/gi,
     ([, places = '', what = '']) => `${what} at joint at ${places}`,
+  ],
+  // "16, 17 and 18 have cracks"
+  [
+    /(?<=(?:^|;)\s*)((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both)\s+)*(?:have|has|had|got|show)\s+(?:some\s+)?([a-z][^;]*)/gi,
+    ([, places = '', what = '']) => `${what} at ${places}`,
+  ],
+  // "just before 30": about there.
+  [
+    /\b(?:just|right|shortly|a\s+(?:little|bit|hair)(?:\s+bit)?)\s+(?:before|after|past|shy\s+of|short\s+of)\s+(?=\d+(?:\.\d+)?\b(?!\s*(?:bend|degrees?)))/gi,
+    'about ',
   ],
   // "22 to 28 roots, 3 joints": how many joints is not another place.
   [

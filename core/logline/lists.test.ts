@@ -16,9 +16,12 @@ const what = fc.constantFrom('roots', 'cracks', 'offsets', 'holes', 'grease', 'o
 const ways: readonly ((said: string, at: readonly number[], last: number) => string)[] = [
   (said, at, last) => `${said} at ${at.join(', ')} and ${last}`,
   (said, at, last) => `${said} at ${at.join(', ')}, ${last}`,
+  (said, at, last) => `${said} at ${at.join(', ')}, and ${last}`,
+  (said, at, last) => `${at.join(', ')}, and ${last} have ${said}`,
   (said, at, last) => `${said} at ${at.join(' ')} and ${last}`,
   (said, at, last) => `${said} at ${at.join(' and ')} and ${last}`,
   (said, at, last) => `${at.join(', ')} and ${last} ${said}`,
+  (said, at, last) => `${at.join(', ')}, and ${last} ${said}`,
   (said, at, last) => `${at.join(', ')}, ${last} ${said}`,
 ];
 

@@ -40,6 +40,9 @@ test.each([
   ["36 cracks at 3, 9 and 12 o'clock", [{ clock: 3 }, { clock: 9 }, { clock: 12 }]],
   ['46 roots growing out of the joint at 9 oclock', [{ finding: 'roots', atJoint: true, clock: 9 }]],
   ['54 pipe is out of round', [{ finding: 'deformation' }]],
+  ['20 roots & crack', [{ finding: 'roots' }, { finding: 'crack' }]],
+  ['20 roots + offset 1/2"', [{ finding: 'roots' }, { finding: 'offset', inches: 0.5 }]],
+  ['20 roots / crack', [{ finding: 'roots' }, { finding: 'crack' }]],
   ['88 grease trap', [{ kind: 'note' }]],
   ['45 pipe necks down to 3 inches', [{ kind: 'change', upstream: { diameter_in: 3 } }]],
   ['22 located, 6 ft 6', [{ kind: 'locate', depth_ft: 6.5 }]],
@@ -136,6 +139,11 @@ test('what is wanted is not there: a wish or a plan is a note, whatever it names
   expect(clean('40 crack, needs to be lined')).toMatchObject([
     { finding: 'crack', note: 'needs to be lined' },
   ]);
+});
+
+test('a metric measure is refused, never taken for an hour', () => {
+  for (const line of ['20 crack 2 mm', '20 offset 3 cm', '20 hole 5 millimeters'])
+    expect([line, parts(line).flatMap(({ errors }) => errors)]).not.toEqual([line, []]);
 });
 
 test('letters that may stand for a finding are never a note in silence', () => {

@@ -29,7 +29,7 @@ const anyOf = (all: readonly string[]): string => longestFirst(all).map(escaped)
 
 /** Words removed before anything is read: "um", "you know". */
 export const interjection = new RegExp(
-  String.raw`(?<![\w'’-])(?:${anyOf(interjections)})(?![\w'’-])\s*,?`,
+  String.raw`(?<![\w'’-])(?:${anyOf(interjections)}|(?<!\d\s*)mm)(?![\w'’-])\s*,?`,
   'gi',
 );
 const someWords = String.raw`(?:(?:a|an|the|more|some|what|looks|like|is|that|old|newer|new|existing|regular)\s+)*`;
