@@ -75,6 +75,15 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
     ' ',
   ],
+  // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last is put right.
+  [
+    /(?<=^\s*)(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?=[a-z])/gi,
+    ([, at]) => (at === undefined ? 'no, ' : `no, ${at} `),
+  ],
+  [
+    /(?<=^\s*)(?:(?:change|correct|update|fix)\s+(?:that|it|this)\s+(?:to|into)\s+|(?:it's|that's|it\s+is|that\s+is)\s+(?:really\s+|actually\s+)?at\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft)?\s*$))/gi,
+    'no, ',
+  ],
   // "roots & crack", "roots / crack"
   [/(?<=[a-z%"\d])\s*[&+]\s*(?=[a-z])/gi, ' and '],
   [new RegExp(String.raw`(?<!\b${anyMaterial})\s+/\s+(?!${anyMaterial}\b)(?=[a-z])`, 'gi'), ' and '],

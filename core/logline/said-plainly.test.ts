@@ -192,3 +192,19 @@ test('a depth is of what it is named by, where that was written', () => {
   ]);
   expect(parts('located the crack, 6 ft deep', known)[0]?.errors).not.toEqual([]);
 });
+
+test('what was written last is put right in the words people use for it', () => {
+  const entries = [{ id: 'E1', kind: 'finding', finding: 'hole', reading_ft: 18, pass: 'back' }] as never;
+  for (const [line, now] of [
+    ["18 no that's a crack", { finding: 'crack', reading_ft: 18 }],
+    ["no, it's roots", { finding: 'roots', reading_ft: 18 }],
+    ["it's at 18.5", { finding: 'hole', reading_ft: 18.5 }],
+    ['no that is a break', { finding: 'broken', reading_ft: 18 }],
+  ] as const) {
+    const [part, ...others] = parts(line, { entries });
+    expect([line, part]).toMatchObject([line, { entry: now, replaces: 'E1', errors: [] }]);
+    expect(others).toEqual([]);
+  }
+  // A denial of it stays a denial.
+  expect(clean("no it's not a hole", { entries })).toMatchObject([{ kind: 'note' }]);
+});
