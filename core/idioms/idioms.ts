@@ -58,6 +58,16 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(growing|coming|sticking|poking|hanging)\s+out\s+of\s+(?=(?:the|a)\s+(?:joint|wall|side|top|bottom|pipe|hub|bell|crack|hole|tap|connection|branch)\b)/gi,
     ([, how = '']) => `${how} at `,
   ],
+  // "offset, drops down maybe 3/8": how large it is.
+  [
+    /(?<=\boffset(?:\s+joint)?)\s*,?\s+(?:and\s+)?(?:it\s+)?(?:drop(?:s|ped)?|step(?:s|ped)?)\s+(?:down\s+|up\s+)?(?=(?:(?:maybe|about|around|like|~)\s+)*(?:\d|½|¼|¾|half|quarter|a\s+|an\s+|one|two|three|five))/gi,
+    ' ',
+  ],
+  // "on the top and the left side"
+  [
+    /\b(?:on\s+|at\s+)?(?:the\s+)?(top|bottom)\s+and\s+(?:on\s+)?(?:the\s+)?(left|right)(?:\s+side)?\b(?!\s+(?:hand|half))/gi,
+    ([, end, side]) => `${end === 'top' ? 12 : 6} o'clock and ${side === 'left' ? 9 : 3} o'clock`,
+  ],
   [/\b(?:at\s+)?(?:the\s+)?top\s+and\s+(?:the\s+)?bottom\b/gi, "12 o'clock and 6 o'clock"],
   [/\b(?:pipe\s+)?size\s+change|change\s+(?:in|of)\s+(?:pipe\s+|the\s+)?(?:size|diameter)\b/gi, 'change'],
   // "rotted out on the bottom"

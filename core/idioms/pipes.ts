@@ -47,6 +47,22 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, pipe = '', at = '']) => ` at ${at} ${pipe} > `,
   ],
+  // "cast iron stops at 16 and goes to orange clay"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s+(?:at|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|then|it|we|we're|goes|go|changes|turns|switches|back)\s+)+(?:in)?to\s+(?:(?:the|some|old|new|orange|red|brown|white|black|green)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => ` at ${at} ${pipe} > `,
+  ],
+  // "clay stops here": the pipe does, not the camera.
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:stops|quits|runs\s+out)(?=\s*(?:$|[,.;]|(?:here|there|at|around)\b))`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} ends`,
+  ],
   // "the pvc ends and we're into clay"
   [
     new RegExp(

@@ -105,7 +105,7 @@ export const tokens: readonly Token[] = [
   ),
   // How large a hole looks: no measure of ours.
   token(
-    String.raw`(?:${number}\s*(?:${inchMark}\s*)?(?:x|by)\s*${number}(?:\s*${inchMark})?|(?:about\s+)?(?:the\s+)?size\s+of\s+(?:a|an|my)\s+[a-z]+(?:\s+ball)?|(?:fist|quarter|golf\s+ball|baseball|softball)[\s-]sized?)(?![\w])`,
+    String.raw`(?:${number}\s*(?:${inchMark}\s*)?(?:x|by)\s*${number}(?:\s*${inchMark})?|(?:about\s+)?(?:the\s+)?size\s+of\s+(?:a|an|my)\s+[a-z]+(?:\s+(?:ball|dollar))?|(?:fist|quarter|golf\s+ball|baseball|softball)[\s-]sized?)(?![\w])`,
     sets((draft, [whole]) => (draft.fields.note ??= whole.replace(/\s+/g, ' '))),
   ),
   token(

@@ -105,7 +105,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     isLocating(talk, said, entry);
     return;
   }
-  if (closes(talk, said, finished) || isElsewhereNow(talk, entry)) return;
+  if (closes(talk, said, finished) || isElsewhereNow(talk, finished, text)) return;
   if (!own && said.placed?.to_ft !== undefined && entry.to_ft === undefined && entry.kind === 'finding')
     entry.to_ft = said.placed.to_ft;
   if (
@@ -161,11 +161,28 @@ export function takeLocating(talk: Talk, said: Said): void {
   }
 }
 
-/** The main is met once: a number far from its reading is no reading of it. */
-function isElsewhereNow({ points }: Talk, entry: EntryDraft): boolean {
-  if (entry.kind !== 'point' || entry.point !== mainId || entry.reading_ft === undefined) return false;
-  const known = points.find(({ id }) => id === mainId)?.reading_ft;
-  return known !== undefined && Math.abs(known - entry.reading_ft) > 15;
+/** A reading this far from where a thing was met is no reading of it, ft: it may be its depth. */
+const elsewhere_ft = 12;
+/** No lateral that is located lies deeper, ft. */
+const mostDepth_ft = 15;
+
+/** The main is met once, and "the offset is five one" speaks of the one that was met. */
+function isElsewhereNow({ points, items }: Talk, { entry, point }: Finished, text: string): boolean {
+  const { reading_ft } = entry;
+  const kind = point?.kind;
+  if (reading_ft === undefined) return false;
+  const isFar = (known: number | undefined) =>
+    known !== undefined && Math.abs(known - reading_ft) > elsewhere_ft;
+  if (entry.kind === 'point' && entry.point === mainId)
+    return isFar(points.find(({ id }) => id === mainId)?.reading_ft);
+  const ofIt = /\b(?:the\s+(?:[a-z]+\s+)?[a-z]+|cleanout)(?:'s|\s+is|\s+was)\s+(?:at\s+)?\d/i.test(text);
+  if (entry.to_ft !== undefined || !ofIt || reading_ft > mostDepth_ft) return false;
+  const alike = items.filter(({ entry: each, point }) =>
+    entry.kind === 'finding'
+      ? each.kind === 'finding' && each.finding === entry.finding
+      : entry.kind === 'point' && point?.kind === 'cleanout' && kind === 'cleanout',
+  );
+  return alike.length > 0 && alike.every(({ entry: each }) => isFar(each.reading_ft));
 }
 
 /** A called end gives an item its other end. */
