@@ -15,8 +15,8 @@ const surfaces: readonly {
   readonly at: string;
   readonly open: (page: Page) => Promise<unknown>;
   readonly shows: (page: Page) => Locator;
-  /** Only this is looked through: whole-path.spec.ts goes through the view below it. */
-  readonly within?: string;
+  /** Colors are looked through only here: whole-path.spec.ts goes through those of the view below it. */
+  readonly colorsWithin?: string;
   /** By keys and mouse only. */
   readonly wide?: true;
 }[] = [
@@ -27,25 +27,25 @@ const surfaces: readonly {
     at: `${job}/log`,
     open: (page) => page.locator('input[aria-label="CSV file of a log"]').setInputFiles(csv),
     shows: (page) => page.getByRole('dialog', { name: 'Rows of log.csv' }),
-    within: '[role=dialog]',
+    colorsWithin: '[role=dialog]',
   },
   {
     at: `${job}/log`,
     open: press('Narration in'),
     shows: (page) => page.getByRole('dialog', { name: 'Narration in' }),
-    within: '[role=dialog]',
+    colorsWithin: '[role=dialog]',
   },
   {
     at: `${job}/sheet`,
     open: press('History of this job'),
     shows: (page) => page.getByRole('complementary', { name: 'History' }),
-    within: '[aria-label=History]',
+    colorsWithin: '[aria-label=History]',
   },
   {
     at: `${job}/sheet`,
     open: press('Legend'),
     shows: (page) => page.getByRole('dialog'),
-    within: '[role=dialog]',
+    colorsWithin: '[role=dialog]',
   },
   { at: `${job}/sheet`, open: press('Grade and flow'), shows: (page) => page.locator('canvas').first() },
   {
@@ -56,14 +56,14 @@ const surfaces: readonly {
       await page.keyboard.press('Shift+?');
     },
     shows: (page) => page.getByRole('dialog'),
-    within: '[role=dialog]',
+    colorsWithin: '[role=dialog]',
     wide: true,
   },
   {
     at: `${job}/sheet`,
     open: (page) => page.getByRole('button', { name: /^Liner,/, pressed: true }).click(),
     shows: (page) => page.getByRole('menu'),
-    within: '[role=menu]',
+    colorsWithin: '[role=menu]',
     wide: true,
   },
   {
@@ -96,13 +96,13 @@ for (const { name, width, height, colorScheme } of [
     const context = await browser.newContext({ viewport: { width, height }, colorScheme });
     const page = await context.newPage();
     const faults: string[] = [];
-    for (const { at, open, shows, within, wide } of surfaces) {
+    for (const { at, open, shows, colorsWithin, wide } of surfaces) {
       if (wide && width < 768) continue;
       await page.goto(server.url + at);
       await expect(page.getByText('Working it out…')).toHaveCount(0);
       await open(page);
       await expect(shows(page)).toBeVisible();
-      const found = await axeFaults(page, { ...(within && { within }) });
+      const found = await axeFaults(page, { ...(colorsWithin && { colorsWithin }) });
       faults.push(...found.map((fault) => `${String(open)}: ${fault}`));
     }
     expect(faults).toEqual([]);

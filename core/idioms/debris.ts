@@ -1,4 +1,4 @@
-import { closeQuote, openQuote, type Idiom } from './heard.js';
+import { quoted, type Idiom } from './heard.js';
 
 const loose = 'rocks?|gravel|sand|stones?|dirt|debris|soil|mud|silt';
 const pieces = 'shards?|chunks?|pieces?|bits?|fragments?';
@@ -33,11 +33,11 @@ export const debrisIdioms: readonly Idiom[] = [
       String.raw`\b(?:(?:some|broken|loose|a\s+few|a)\s+)*((?:clay|concrete|pipe|tile|cast\s+iron|pvc|abs)\s+(?:${pieces})|(?:${pieces})\s+of\s+(?:(?:the|broken|old)\s+)*(?:clay|concrete|pipe|tile|cast\s+iron|pvc|abs|wall|brick))\s+${lies}\s*(?:loose\s+)?${inThePipe}`,
       'gi',
     ),
-    ([, what = '']) => `debris ${openQuote}${what}${closeQuote}`,
+    ([, what = '']) => `debris ${quoted(what)}`,
   ],
   [
     /\b(?:a\s+|an\s+|some\s+|kid's\s+)?((?:plastic|glass|water|beer|soda)\s+(?:bottle|bag|toy|cup|spoon|fork|lid|wrapper|can|piece)|toy(?:\s+[a-z]+)?|bottle|tooth\s?brush|(?:tennis|golf|rubber)\s+ball)(?:\s+(?:in|inside)\s+(?:the\s+)?(?:pipe|line|bottom|sewer))?(?=\s*(?:$|[,;.]|stuck|lodged|at\b|here\b))/gi,
-    ([, what = '']) => `debris ${openQuote}${what}${closeQuote}`,
+    ([, what = '']) => `debris ${quoted(what)}`,
   ],
   // A tool that was left, not a broken pipe and not our camera.
   [
@@ -45,6 +45,6 @@ export const debrisIdioms: readonly Idiom[] = [
       String.raw`\b(?:(?:a|an|the|some|somebody's|someone's)\s+)?((?:broken|lost|old|stuck)\s+(?:off\s+)?${tool}|${tool})\s+(?:is\s+|was\s+|got\s+|that's\s+)?(?:(?:stuck|left|lost|broken(?:\s+off)?|jammed|lodged)\s+)?${inThePipe}`,
       'gi',
     ),
-    ([, what = '']) => `sticks in ${openQuote}${what} in the pipe${closeQuote}`,
+    ([, what = '']) => `sticks in ${quoted(`${what} in the pipe`)}`,
   ],
 ];

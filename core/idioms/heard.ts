@@ -82,5 +82,7 @@ export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]
 export const rewriteAll = (heard: Heard, idioms: readonly Idiom[]): Heard =>
   idioms.reduce((now, [pattern, to]) => rewrite(now, pattern, to), heard);
 
-/** What is said of other things than the pipe, kept as the note: the whole match in quotes. */
-export const asNote = ([said]: RegExpExecArray): string => `${openQuote}${said.trim()}${closeQuote}`;
+/** Words kept as the note. */
+export const quoted = (words: string): string => `${openQuote}${words}${closeQuote}`;
+/** What is said of other things than the pipe, kept as the note: the whole match. */
+export const asNote = ([said]: RegExpExecArray): string => quoted(said.trim());

@@ -1,7 +1,7 @@
 import { debrisIdioms } from './debris.js';
 import { denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
-import { closeQuote, openQuote, type Idiom } from './heard.js';
+import { quoted, type Idiom } from './heard.js';
 import { anyMaterial, pipeIdioms } from './pipes.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { remarkIdioms } from './remarks.js';
@@ -52,7 +52,7 @@ export const spokenIdioms: readonly Idiom[] = [
   // "missing 6 inches of pipe"
   [
     /\bmissing\s+(?:about\s+|~\s*)?((?:an?|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in|"|foot|feet|ft))\s+of\s+(?:the\s+)?(?:pipe|wall|top|bottom)/gi,
-    ([, size = '']) => `missing piece ${openQuote}${size.replace('"', ' in')} missing${closeQuote}`,
+    ([, size = '']) => `missing piece ${quoted(`${size.replace('"', ' in')} missing`)}`,
   ],
   [
     /\b(growing|coming|sticking|poking|hanging)\s+out\s+of\s+(?=(?:the|a)\s+(?:joint|wall|side|top|bottom|pipe|hub|bell|crack|hole|tap|connection|branch)\b)/gi,

@@ -1,5 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { boundary, closeQuote, openQuote, type Idiom } from './heard.js';
+import { boundary, quoted, type Idiom } from './heard.js';
 
 /** Any word for a material, the longest first. */
 export const anyMaterial = `(?:${materialRegistry.rows
@@ -12,8 +12,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "clay both sides": nothing changes here.
   [
     new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),
-    ([, pipe = '', sides = '']) =>
-      `${openQuote}${pipe} on ${sides} side${sides === 'both' ? 's' : ''}${closeQuote}`,
+    ([, pipe = '', sides = '']) => quoted(`${pipe} on ${sides} side${sides === 'both' ? 's' : ''}`),
   ],
   // "15 plastic to 18", "15 a piece of plastic that goes to 18": a stretch of it.
   [

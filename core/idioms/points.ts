@@ -1,25 +1,26 @@
-import { boundary, closeQuote, openQuote, type Idiom } from './heard.js';
+import { boundary, quoted, type Idiom } from './heard.js';
 import { anyMaterial } from './pipes.js';
 
 const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
+
+const theMain = String.raw`(?:city\s+|street\s+|sewer\s+)?main|city\s+sewer`;
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
   // "lateral from next door comes in on the right"
   [
     /\b(?:lateral|line|pipe|service|drain|sewer)\s+((?:from|off|for)\s+(?:[a-z']+\s+){1,3}?)(?:comes|coming|ties|tying|tied|connects|connecting|joins|joining)\s+(?:in(?:to)?|us|ours|our\s+line)\b/gi,
-    ([, whose = '']) => `tie in ${openQuote}${whose.trim()}${closeQuote}`,
+    ([, whose = '']) => `tie in ${quoted(whose.trim())}`,
   ],
   // "neighbor ties in here"
   [
     /\b(?:the\s+)?(neighbou?r(?:'s(?:\s+(?:line|lateral|sewer|drain|pipe))?|s)?|next\s+door)\s+(?=(?:tie|tap|wye|branch|connect|come)[a-z]*\b)/gi,
-    ([, whose = '']) => `${openQuote}${whose}${closeQuote} `,
+    ([, whose = '']) => `${quoted(whose)} `,
   ],
   // "two 45s back to back" turn as one bend of 90 does.
   [
     /\b(?:two|2|double)\s+(45|22|22\.5|11)(?:'?s|\s+degree\s+bends|\s+bends)\b(?:\s+back\s+to\s+back|\s+in\s+a\s+row)?/gi,
-    ([, each = '']) =>
-      `bend ${each === '22' ? 45 : 2 * Number(each)} degrees ${openQuote}two ${each}s${closeQuote}`,
+    ([, each = '']) => `bend ${each === '22' ? 45 : 2 * Number(each)} degrees ${quoted(`two ${each}s`)}`,
   ],
   [/\b(?:facing|pointing)\s+(up|down)\b/gi, ([, way]) => (way === 'up' ? "at 12 o'clock" : "at 6 o'clock")],
   // "3 ft out of the cleanout": the counter begins there.
@@ -35,7 +36,7 @@ export const pointIdioms: readonly Idiom[] = [
   // "valve stuck open", "flapper missing": how the valve is, no open joint and no camera that stopped.
   [
     /\bvalve\s+(?:is\s+|was\s+)?((?:stuck|jammed|hung|rusted|seized|frozen)(?:\s+(?:up|open|closed|shut))?|(?:won't|doesn't|will\s+not)\s+(?:open|close|seat)|not\s+(?:seating|closing|opening|sealing)|open|closed|shut)\b/gi,
-    ([, how = '']) => `valve ${openQuote}${how}${closeQuote}`,
+    ([, how = '']) => `valve ${quoted(how)}`,
   ],
   [/\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, ' '],
 ];
@@ -45,22 +46,19 @@ export const pointFigures: readonly Idiom[] = [
   // "cleanout buried about a foot"
   [
     new RegExp(String.raw`\bburied\s+${depthBelow}`, 'gi'),
-    ([, deep = '']) => `buried ${openQuote}buried ${/\d/.test(deep) ? '' : '1 '}${deep.trim()}${closeQuote}`,
+    ([, deep = '']) => `buried ${quoted(`buried ${/\d/.test(deep) ? '' : '1 '}${deep.trim()}`)}`,
   ],
   // "main, 8 in clay", "8 in clay main": of what the main is, not our pipe.
   [
     new RegExp(
-      String.raw`\b((?:city\s+|street\s+|sewer\s+)?main|city\s+sewer)\b\s*,?\s*(?:it's\s+|is\s+|looks\s+like\s+|~\s*)*(?:an?\s+)?(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\b(?!\s+(?:side|here|up|down|from|to)\b)`,
+      String.raw`\b(${theMain})\b\s*,?\s*(?:it's\s+|is\s+|looks\s+like\s+|~\s*)*(?:an?\s+)?(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\b(?!\s+(?:side|here|up|down|from|to)\b)`,
       'gi',
     ),
-    ([, main = '', bore = '', pipe = '']) => `${main} ${bore} in ${openQuote}${pipe}${closeQuote}`,
+    ([, main = '', bore = '', pipe = '']) => `${main} ${bore} in ${quoted(pipe)}`,
   ],
   [
-    new RegExp(
-      String.raw`\b(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\s+((?:city\s+|street\s+|sewer\s+)?main|city\s+sewer)\b`,
-      'gi',
-    ),
-    ([, bore = '', pipe = '', main = '']) => `${main} ${bore} in ${openQuote}${pipe}${closeQuote}`,
+    new RegExp(String.raw`\b(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\s+(${theMain})\b`, 'gi'),
+    ([, bore = '', pipe = '', main = '']) => `${main} ${bore} in ${quoted(pipe)}`,
   ],
   // "22 90 down": a bend, by its degrees and where it turns.
   [

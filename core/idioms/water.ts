@@ -1,4 +1,4 @@
-import { closeQuote, openQuote, type Idiom } from './heard.js';
+import { quoted, type Idiom } from './heard.js';
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
@@ -13,7 +13,7 @@ export const waterIdioms: readonly Idiom[] = [
   // "standing water 30 to 44, deepest at 37 about 2 inches"
   [
     /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
-    ([, how = '', at = '']) => `${openQuote}${how} at ${at} ft${closeQuote}`,
+    ([, how = '', at = '']) => quoted(`${how} at ${at} ft`),
   ],
   // "35 deep belly" is no depth.
   [/\b(?:really\s+|very\s+|pretty\s+)?deep\s+(?=(?:belly|sag|dip|low\s+spot|pool|puddle)\b)/gi, 'large '],

@@ -80,10 +80,10 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
     for (const part of ahead === undefined ? alone : read(segment, ahead)) {
       const { entry, point } = part;
       const said = hearing.heard.text.slice(segment.from, segment.to);
-      const placed = segment.again || segment.hard || hasPlace(read(segment, undefined));
-      const before = parts.findLastIndex((each) => oneThing(each.entry, entry, said, placed) !== undefined);
+      const isPlaced = () => segment.again || segment.hard || hasPlace(read(segment, undefined));
+      const before = parts.findLastIndex((each) => oneThing(each.entry, entry, said, isPlaced) !== undefined);
       const beforeIt = parts[before];
-      const joined = oneThing(beforeIt?.entry, entry, said, placed);
+      const joined = oneThing(beforeIt?.entry, entry, said, isPlaced);
       if (beforeIt && joined && part.errors.length === 0) {
         const sentence = sentenceOf(joined, undefined, context, known);
         parts[before] = { ...beforeIt, entry: joined, sentence, choices: [] };

@@ -3,7 +3,7 @@ import { readEntry } from '../logline/entry-faults.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import type { Said } from './take-segment.js';
-import { amend, join, type NarrationItem, type Talk } from './talk.js';
+import { amend, join, mostDepth_ft, type NarrationItem, type Talk } from './talk.js';
 
 /** Words without a thing of their own may refer to an item this many sentences back. */
 export const reach = 3;
@@ -33,7 +33,7 @@ export function takeLocated(talk: Talk, said: Said, draft: Draft, text: string):
   const { locating } = talk;
   if (!locating || said.index - locating.index > 2) return false;
   const [depth, ...more] = draft.numbers;
-  if (!depth || more.length > 0 || depth.value > 30) return false;
+  if (!depth || more.length > 0 || depth.value > mostDepth_ft) return false;
   if (
     !/\b(?:getting|got|says?|saying|said|reads?|reading|shows?|showing|it's|that's|about|call\s+it)\b/i.test(
       text,

@@ -11,7 +11,17 @@ import { placeOf } from '../idioms/heard.js';
 import { takeEnd, takeRemark } from './remarks.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
-import { amend, contextOf, itemId, join, mainId, untold, type NarrationItem, type Talk } from './talk.js';
+import {
+  amend,
+  contextOf,
+  itemId,
+  join,
+  mainId,
+  mostDepth_ft,
+  untold,
+  type NarrationItem,
+  type Talk,
+} from './talk.js';
 
 /** A sentence while its segments are read, with the place named in it so far. */
 export interface Said {
@@ -163,8 +173,8 @@ export function takeLocating(talk: Talk, said: Said): void {
 
 /** A reading this far from where a thing was met is no reading of it, ft: it may be its depth. */
 const elsewhere_ft = 12;
-/** No lateral that is located lies deeper, ft. */
-const mostDepth_ft = 15;
+/** Up to here a reading so far off is sooner a depth, ft. */
+const likelyDepth_ft = 15;
 
 /** The main is met once, and "the offset is five one" speaks of the one that was met. */
 function isElsewhereNow({ points, items }: Talk, { entry, point }: Finished, text: string): boolean {
@@ -176,7 +186,7 @@ function isElsewhereNow({ points, items }: Talk, { entry, point }: Finished, tex
   if (entry.kind === 'point' && entry.point === mainId)
     return isFar(points.find(({ id }) => id === mainId)?.reading_ft);
   const ofIt = /\b(?:the\s+(?:[a-z]+\s+)?[a-z]+|cleanout)(?:'s|\s+is|\s+was)\s+(?:at\s+)?\d/i.test(text);
-  if (entry.to_ft !== undefined || !ofIt || reading_ft > mostDepth_ft) return false;
+  if (entry.to_ft !== undefined || !ofIt || reading_ft > likelyDepth_ft) return false;
   const alike = items.filter(({ entry: each, point }) =>
     entry.kind === 'finding'
       ? each.kind === 'finding' && each.finding === entry.finding
@@ -197,7 +207,7 @@ function closes(talk: Talk, said: Said, { entry, replaces }: Finished): boolean 
 function takeDepth(talk: Talk, draft: Draft, text: string): void {
   const [only, ...more] = draft.numbers;
   if (draft.kind !== 'locate' || draft.fields.depth_ft !== undefined || !only || more.length > 0) return;
-  if (talk.reading === undefined || /\bat\b|@/i.test(text) || only.value > 30) return;
+  if (talk.reading === undefined || /\bat\b|@/i.test(text) || only.value > mostDepth_ft) return;
   draft.fields.depth_ft = only.value;
   draft.numbers = [];
 }

@@ -1,6 +1,9 @@
 import type { Pipe, Point } from '../job/schema.js';
 import type { EntryDraft, Known, LogContext } from '../logline/context.js';
 
+/** A greater number is no depth of a lateral, ft. */
+export const mostDepth_ft = 30;
+
 /** One item proposed for the log. */
 export interface NarrationItem {
   /** Time in the video, s; null without times. */
