@@ -3,6 +3,7 @@ import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { chunkNamer } from './scripts/chunks.js';
 
 /** Keeps the pages themselves for a reload without the server, old ones evicted; data is never kept by it. */
 const keptPages = VitePWA({
@@ -42,9 +43,15 @@ export default defineConfig({
     sourcemap: false,
     chunkSizeWarningLimit: 1200,
     rolldownOptions: {
-      // In a file of its own it runs before the others.
       output: {
-        codeSplitting: { groups: [{ name: 'early', test: /web\/(early|api\/(tab|early-answers))\.ts$/ }] },
+        codeSplitting: {
+          groups: [
+            // In a file of its own it runs before the others.
+            { name: 'early', test: /web\/(early|api\/(tab|early-answers))\.ts$/, priority: 2 },
+            { name: 'first', tags: ['$initial'], priority: 1 },
+            { name: chunkNamer(), test: (id) => !id.includes('node_modules') },
+          ],
+        },
       },
     },
   },

@@ -1,6 +1,6 @@
 import { zValidator } from '@hono/zod-validator';
 import { createMiddleware } from 'hono/factory';
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { faultsOf, textFaults } from '../core/job/faults.js';
 import { problem } from './problem.js';
 

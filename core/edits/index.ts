@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import type { Job } from '../job/schema.js';
 import { acceptedEdit } from './accepted.js';
 import { entryEdit } from './entry.js';

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import type * as jobSchemas from '../job/schema.js';
 import type { Job } from '../job/schema.js';
 
@@ -15,8 +15,8 @@ export interface AnyEdit {
   readonly set: unknown;
 }
 
-/** What an edit's schema is made of: the schema library and the schemas of the job file. */
-export type SchemaParts = typeof jobSchemas & { readonly z: typeof z };
+/** What an edit's schema is made of: parts of the schema library and the schemas of the job file. */
+export type SchemaParts = typeof jobSchemas & { readonly z: Pick<typeof z, 'literal' | 'strictObject'> };
 
 /** One kind of edit and everything the program does with it. The inverse is `read` from the job before the edit. */
 export interface EditKind<Schema extends z.ZodType<AnyEdit> = z.ZodType<AnyEdit>> {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import * as jobSchemas from '../job/schema.js';
 import { editKinds } from './index.js';
 import type { AnyEdit, EditKind } from './kind.js';
@@ -14,11 +14,13 @@ type Schemas<Kinds> = {
   readonly [K in keyof Kinds]: Kinds[K] extends EditKind<infer Schema> ? Schema : never;
 };
 
+const parts = { literal: z.literal, strictObject: z.strictObject };
+
 /** One change to a job, as it is sent to the server. */
 export const editSchema = z
   .discriminatedUnion(
     'kind',
-    editKinds.map(({ schema }) => schema({ ...jobSchemas, z })) as unknown as Schemas<typeof editKinds>,
+    editKinds.map(({ schema }) => schema({ ...jobSchemas, z: parts })) as unknown as Schemas<typeof editKinds>,
   )
   .refine(isOfWhatItSets, {
     path: ['set', 'id'],

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { scopeFileSchema } from './scope-file-schema.js';
 import { firmSchema } from '../job/firm-schema.js';
 import { jobSchema } from '../job/schema.js';

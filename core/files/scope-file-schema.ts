@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { protections } from '../excavation/section.js';
 import { findingKinds, fittingKinds, materials, methods, ownerKinds, schools } from '../job/vocabulary.js';
 import { verdicts } from '../explain/verdict.js';

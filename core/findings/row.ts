@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import type { FieldTypes } from './fields.js';
 
 export type Grade = 0 | 1 | 2 | 3 | 4;

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { kindOf } from '../findings/kinds.js';
 import type { RulesOverride } from './rules-schema.js';
 import type { FindingKind } from './vocabulary.js';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { planRulesSchema } from './plan-schema.js';
 import { pricesSchema } from './prices-schema.js';
 import { rulesSchema } from './rules-schema.js';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { layOver } from './lay-over.js';
 
 /** Kinds of task that a repair is planned from, in their usual order. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { newPipeMaterials } from '../catalog/materials.js';
 import { findingKinds, schools } from './vocabulary.js';
 

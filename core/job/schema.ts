@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { fieldTypes } from '../findings/fields.js';
 import { findingRows } from '../findings/kinds.js';
 import type { FindingRow } from '../findings/row.js';

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { findingName } from '../findings/kinds.js';
 import { faultsOf } from '../job/faults.js';
 import { entrySchema } from '../job/schema.js';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { format } from 'date-fns';
 import { Hono, type Context } from 'hono';
-import { z } from 'zod';
+import * as z from 'zod';
 import { viewForCrew } from '../../core/views/for-crew.js';
 import { editSchema } from '../../core/edits/schema.js';
 import type { Parts } from '../app.js';

@@ -1,5 +1,5 @@
 import { Hono, type Context } from 'hono';
-import { z } from 'zod';
+import * as z from 'zod';
 import { asJson, body } from '../body.js';
 import { problem } from '../problem.js';
 import { attempts } from './attempts.js';

@@ -16,7 +16,7 @@ import { dirname, join, resolve } from 'node:path';
 import { createInterface } from 'node:readline';
 import { sql } from 'drizzle-orm';
 import * as tar from 'tar';
-import { z } from 'zod';
+import * as z from 'zod';
 import { openDatabase, type Database } from './database.js';
 import { syncFolder, syncPath, syncTree } from './durable-fs.js';
 import { FolderRefused } from './folder.js';

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useState, type ChangeEvent, type ReactNode, type SubmitEvent } from 'react';
-import { z } from 'zod';
+import * as z from 'zod';
 import { materialWords } from '../../core/catalog/materials.js';
 import { materials, soils } from '../../core/job/vocabulary.js';
 import { useAddJob } from '../api/jobs';

@@ -1,7 +1,6 @@
 import { holeLetter } from '../../core/excavation/hole.js';
 import { surfaceRow } from '../../core/catalog/surfaces.js';
 import { scaleLinear } from 'd3-scale';
-import { line as pathLine } from 'd3-shape';
 import { subtract } from '../../core/line/intervals.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
@@ -243,7 +242,6 @@ function Holes({ frame, selected, onSelect }: { frame: Frame } & Pick<Props, 'se
 /** Every pipe at its depth, distinguished by hatch, and its joints. */
 function Pipes({ frame: { line, scale, y, bore_px } }: { frame: Frame }) {
   const { x } = scale;
-  const draw = pathLine();
   const stations = [
     ...line.depths.map(({ station_ft }) => station_ft),
     ...line.pipes.flatMap((pipe) => [pipe.from_ft, pipe.to_ft]),
@@ -256,13 +254,13 @@ function Pipes({ frame: { line, scale, y, bore_px } }: { frame: Frame }) {
         const h = bore_px(pipe.diameter_in);
         const invert = inside.map((at): [number, number] => [x(at), y(depthAt(line, at))]);
         const crown = invert.map(([px, py]): [number, number] => [px, py - h]).reverse();
-        const outline = `${draw([...invert, ...crown]) ?? ''}Z`;
+        const outline = [...invert, ...crown].map((corner) => corner.join()).join(' ');
         const pattern = materialPattern[pipe.material];
         return (
           <g key={pipe.from_ft}>
-            <path d={outline} fill="var(--chakra-colors-sheet)" stroke="none" />
-            {pattern && <path d={outline} fill={pattern} stroke="none" />}
-            <path d={outline} fill="none" stroke={ink} strokeWidth={1.6} />
+            <polygon points={outline} fill="var(--chakra-colors-sheet)" stroke="none" />
+            {pattern && <polygon points={outline} fill={pattern} stroke="none" />}
+            <polygon points={outline} fill="none" stroke={ink} strokeWidth={1.6} />
             <title>{`${pipe.diameter_in} in ${materialWords(pipe.material)}, ${feet(pipe.from_ft)} to ${feet(pipe.to_ft)} ft`}</title>
           </g>
         );
