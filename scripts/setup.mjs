@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { gzipSync } from 'node:zlib';
 
 export const root = resolve(import.meta.dirname, '..');
 
@@ -111,4 +112,14 @@ export const buildWeb = () =>
     run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'warn'], {
       env: { ...process.env, VITE_PROGRAM: coreMark() },
     });
+    compressPages();
   });
+
+/** Text of the pages once more as `.gz`, which the server sends in its place: a third of the bytes for a phone. */
+function compressPages() {
+  const pages = join(root, 'dist/web');
+  for (const name of readdirSync(pages, { recursive: true })) {
+    const file = join(pages, name);
+    if (/\.(js|css|html|svg)$/.test(name)) writeFileSync(`${file}.gz`, gzipSync(readFileSync(file)));
+  }
+}

@@ -43,6 +43,7 @@ export const markOurs = createMiddleware(async (c, next) => {
 export function servePages<E extends Env>(app: Hono<E>, root: string): void {
   const files = serveStatic({
     root,
+    precompressed: true,
     onFound: (path, c) => {
       c.header('cache-control', path.includes('assets') ? 'public, max-age=31536000, immutable' : 'no-cache');
     },
@@ -54,6 +55,7 @@ export function servePages<E extends Env>(app: Hono<E>, root: string): void {
     serveStatic({
       root,
       path: 'index.html',
+      precompressed: true,
       onFound: (_, c) => {
         c.header('cache-control', 'no-cache');
       },
