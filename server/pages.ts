@@ -39,26 +39,19 @@ export const markOurs = createMiddleware(async (c, next) => {
   c.header('x-robots-tag', 'noindex, nofollow');
 });
 
-/** Files by name; any other address is a view of the single page, but a missing asset is a 404. */
+/** How long a browser keeps a file: an asset's name changes with its content. */
+const kept = createMiddleware(async (c, next) => {
+  await next();
+  const isAsset = c.req.path.startsWith('/assets/');
+  if (c.res.ok) c.header('cache-control', isAsset ? 'public, max-age=31536000, immutable' : 'no-cache');
+});
+
+/**
+ * Files by name, compressed where the build left a compressed copy; any other address is a view of the single page, but
+ * a missing asset is a 404.
+ */
 export function servePages<E extends Env>(app: Hono<E>, root: string): void {
-  const files = serveStatic({
-    root,
-    precompressed: true,
-    onFound: (path, c) => {
-      c.header('cache-control', path.includes('assets') ? 'public, max-age=31536000, immutable' : 'no-cache');
-    },
-  });
-  app.use('/*', files);
+  app.use('/*', kept, serveStatic({ root, precompressed: true }));
   app.get('/assets/*', (c) => c.text('No such file', 404));
-  app.get(
-    '/*',
-    serveStatic({
-      root,
-      path: 'index.html',
-      precompressed: true,
-      onFound: (_, c) => {
-        c.header('cache-control', 'no-cache');
-      },
-    }),
-  );
+  app.get('/*', serveStatic({ root, path: 'index.html', precompressed: true }));
 }
