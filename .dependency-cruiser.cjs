@@ -21,6 +21,7 @@ const floors = [
   'excavation',
   'track',
   'methods',
+  'prepare',
   'solve',
   'explain',
   'scope',

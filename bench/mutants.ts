@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { mutationsOf, withAll } from './mutations.js';
+import { mutationsOf, withAll } from './mutants/mutations.js';
 
 /**
  * How much the tests catch: small wrong changes are compiled into core, server and web/api, all inactive. One run of
@@ -68,7 +68,7 @@ writeFileSync(
 function jest(args: readonly string[], more: NodeJS.ProcessEnv, timeout?: number) {
   return spawnSync(
     join(root, 'node_modules/.bin/jest'),
-    ['--config', 'bench/mutants.jest.config.mjs', '--silent', ...args],
+    ['--config', 'bench/mutants/jest.config.mjs', '--silent', ...args],
     {
       cwd: root,
       env: {

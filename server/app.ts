@@ -2,7 +2,7 @@ import { Hono, type Context } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { HTTPException } from 'hono/http-exception';
 import * as z from 'zod';
-import type { Day } from '../core/job/days.js';
+import type { Day } from '../core/days.js';
 import type { Firm } from '../core/job/firm.js';
 import type { Job } from '../core/job/schema.js';
 import type { Offer } from '../core/offer/offer.js';

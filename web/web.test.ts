@@ -18,7 +18,7 @@ import { hearReel } from './video/reel';
 import { newJob } from './jobs/new-job';
 import { dxfText } from './drawing/dxf';
 import { clockTime, day, dayAndTime, longDay } from './controls/format';
-import { tableText } from './controls/table-file';
+import { tableText } from './files/table-file';
 import { barDetail, barsOf } from './drawing/scope-bars';
 import { clockSpan, onRing, ringAt, size } from './picture/lens';
 import { axisOf } from './plan/axis';

@@ -5,7 +5,7 @@ import { gradeOfSize, type Measured } from '../findings/measure.js';
 import { gradeWords, type FindingRow, type Grade, type Grading } from '../findings/row.js';
 import type { Rules } from '../job/rules.js';
 import type { FindingEntry } from '../job/schema.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { placeOf, type LineModel, type PlacedEntry } from '../line/model.js';
 
 /** The grade table's answer for a finding: its grade, the reason, and whether its size was unknown. */

@@ -1,6 +1,6 @@
 import { kindOf } from '../findings/kinds.js';
 import type { FindingEntry } from '../job/schema.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { covers, type Interval } from '../line/intervals.js';
 import { sightOf, type LineModel, type PlacedEntry } from '../line/model.js';
 

@@ -1,4 +1,4 @@
-import { sayDay } from '../job/days.js';
+import { sayDay } from '../days.js';
 import { editKind } from './kind.js';
 
 /** Accepting an offer, or withdrawing the acceptance. */

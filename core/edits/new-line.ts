@@ -1,4 +1,4 @@
-import type { Day } from '../job/days.js';
+import type { Day } from '../days.js';
 import { freeId } from '../job/free-id.js';
 import type { Job, Line, LineHead, Run } from '../job/schema.js';
 import { lineHead } from './heads.js';

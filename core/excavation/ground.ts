@@ -1,6 +1,6 @@
 import type { SurfaceKind } from '../catalog/surfaces.js';
 import type { Prices } from '../job/prices.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { OwnerKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import type { Protection, Section } from './section.js';

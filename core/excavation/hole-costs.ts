@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { Interval } from '../line/intervals.js';
 import { oncePerIndex } from '../once-per.js';
 import { num, runningSums } from '../search/columns.js';

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { plain, type Step } from '../figure.js';
 import type { Prices } from '../job/prices.js';
 import { drafter, type Draft } from '../price/price-line.js';

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { plain, type Figure } from '../figure.js';
 import type { Interval } from '../line/intervals.js';
 import { tapeTo, type Course, type GroundPlace } from '../line/course.js';

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { Interval } from '../line/intervals.js';
 import { cellIndexAt, type Ground, type HoleKind } from './ground.js';
 import { cubicFeetPerYard, endOf, footOf, type Part } from './parts.js';

@@ -1,9 +1,9 @@
 import { isCleaned, type Judged } from '../condition/judged.js';
-import { roundCents } from '../job/units.js';
+import { roundCents } from '../units.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
-import { creditOf } from '../solve/carried.js';
-import { candidateCures } from '../solve/possible.js';
+import { creditOf } from '../prepare/carried.js';
+import { candidateCures } from '../prepare/possible.js';
 import { leavesRoots, type LineSolution } from '../solve/solution.js';
 
 /** A finding left as it is, and its expected cost within the horizon, present value. */

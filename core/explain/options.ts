@@ -1,7 +1,7 @@
 import { isCleaned, isCurable } from '../condition/judged.js';
 import type { CleanoutStatus } from '../cleanouts/cleanouts.js';
 import { findingName } from '../findings/kinds.js';
-import { roundCents } from '../job/units.js';
+import { roundCents } from '../units.js';
 import { overlaps } from '../line/intervals.js';
 import { totalOf } from '../price/price-line.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';

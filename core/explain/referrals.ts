@@ -2,7 +2,7 @@ import type { Condition } from '../condition/condition.js';
 import { isCurable, sayJudged } from '../condition/judged.js';
 import type { Rules } from '../job/rules.js';
 import { overlaps } from '../line/intervals.js';
-import { publicPart } from '../solve/obligations.js';
+import { publicPart } from '../prepare/obligations.js';
 import type { ScopedLine } from '../solve/solution.js';
 
 export type Referral = Condition['referrals'][number];

@@ -1,7 +1,7 @@
-import { roundCents, tolerance } from '../job/units.js';
+import { roundCents, tolerance } from '../units.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlap } from '../line/intervals.js';
-import type { Prepared } from '../solve/prepare.js';
+import type { Prepared } from '../prepare/prepare.js';
 import { forbidding } from '../solve/restrictions.js';
 import { uncuredBy, solutionOf, type Solution, type SolveInput } from '../solve/solution.js';
 import type { Segment } from './segments.js';

@@ -1,6 +1,6 @@
 import { sayJudged } from '../condition/judged.js';
 import type { Grade, Material, Method, OwnerKind } from '../job/vocabulary.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import type { Layout } from '../solve/layout.js';
 import type { Restriction } from '../solve/restrictions.js';

@@ -2,7 +2,7 @@ import { heldBy } from '../condition/grade.js';
 import { isCleaned, isForOthers, isSag, kindOfJudged, type Judged } from '../condition/judged.js';
 import type { Prices } from '../job/prices.js';
 import type { Rules } from '../job/rules.js';
-import { roundCents } from '../job/units.js';
+import { roundCents } from '../units.js';
 import type { FindingEntry } from '../job/schema.js';
 import { covers, overlaps, subtract, summedLength, union, type Interval } from '../line/intervals.js';
 import { pointKey } from '../survey/things.js';

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { Fault } from '../job/faults.js';
 import type { Line } from '../job/schema.js';
 import { lineModel, resolveStretch, type LineModel } from '../line/model.js';

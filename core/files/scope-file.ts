@@ -1,6 +1,6 @@
 import { methodsFor } from '../methods/index.js';
 import type { Judged } from '../condition/judged.js';
-import { roundFeet } from '../job/units.js';
+import { roundFeet } from '../units.js';
 import type { LinerOrder } from '../liner/liner.js';
 import type { WorkingTime } from '../liner/working-time.js';
 import type { ActionScope, LineScope, Scope } from '../scope/scope.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { bareScope } from '../test/own-scope.js';
 import { emptyFirm, underFirm, type Firm } from './firm.js';
-import { layOver } from './lay-over.js';
+import { layOver } from '../lay-over.js';
 import { defaultPrices, pricesInForce } from './prices.js';
 import { rulesInForce } from './rules.js';
 import { randomJob } from '../test/random-job.js';

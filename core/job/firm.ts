@@ -1,5 +1,5 @@
 import type { Firm } from './firm-schema.js';
-import { layOver } from './lay-over.js';
+import { layOver } from '../lay-over.js';
 import type { Job } from './schema.js';
 
 export type { Firm } from './firm-schema.js';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { layOver } from './lay-over.js';
+import { layOver } from '../lay-over.js';
 
 /** Kinds of task that a repair is planned from, in their usual order. */
 export const taskKinds = [

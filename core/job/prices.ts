@@ -1,8 +1,8 @@
 import { surfaceRows } from '../catalog/surfaces.js';
 import { oncePer } from '../once-per.js';
-import { layOver } from './lay-over.js';
+import { layOver } from '../lay-over.js';
 import type { PricesOverride } from './prices-schema.js';
-import { tolerance } from './units.js';
+import { tolerance } from '../units.js';
 
 export type MadeThickness = keyof NonNullable<PricesOverride['liner_per_ft']>;
 export type Prices = Required<PricesOverride> & {

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 /** A stretch as entered: each end in feet, or attached to the id of a thing it moves with. */
 export interface HeldStretch {
   readonly from_ft?: number | undefined;

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 /** A stretch of the line, upstream end first, ft. */
 export interface Interval {
   readonly from_ft: number;

@@ -1,4 +1,4 @@
-import { pastEnd_ft, tolerance } from '../job/units.js';
+import { pastEnd_ft, tolerance } from '../units.js';
 import { rulesInForce } from '../job/rules.js';
 import type { RulesOverride } from '../job/rules-schema.js';
 import { sayPoint } from '../job/point-words.js';

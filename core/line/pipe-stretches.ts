@@ -1,6 +1,6 @@
 import type { Line, Pipe } from '../job/schema.js';
 import type { Material } from '../job/vocabulary.js';
-import { sameStation_ft } from '../job/units.js';
+import { sameStation_ft } from '../units.js';
 import type { Placed, Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
 import type { Interval } from './intervals.js';

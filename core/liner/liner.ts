@@ -1,5 +1,5 @@
 import { plain, type Figure, type Step } from '../figure.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { Criterion } from './thickness.js';
 
 /** Lengths for ordering a liner. All in ft unless the name says otherwise. */

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { plain, type Step } from '../figure.js';
 import { surfaceRow, type SurfaceKind } from '../catalog/surfaces.js';
 import { straightBetween } from '../line/profile.js';

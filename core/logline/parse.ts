@@ -1,7 +1,7 @@
 import type { Point } from '../job/schema.js';
 import { placeOf, type Heard } from '../idioms/heard.js';
 import { hear } from '../speech/hear.js';
-import { isWritten, takeBesides } from './besides.js';
+import { isWritten, oneThing, takeBesides } from './besides.js';
 import { endsOfPipe, saySides } from './change.js';
 import {
   partId,
@@ -12,10 +12,8 @@ import {
   type LogError,
 } from './context.js';
 import type { Draft } from './draft.js';
-import { doubtsOf } from './doubts.js';
+import { doubtsOf, missingFrom } from './questions.js';
 import { finishDraft, type Fail, type Finished } from './finish.js';
-import { missingFrom } from './missing.js';
-import { oneThing } from './one-thing.js';
 import { interjectionsIn, readSegment, unknownErrors, type Span } from './read-segment.js';
 import { denied, isRemark, remarkOf } from './remark.js';
 import { pointWords, sayEntry, sayWhat } from '../speech/say.js';

@@ -1,4 +1,4 @@
-import { missingFrom } from '../logline/missing.js';
+import { missingFrom } from '../logline/questions.js';
 import type { Entry, Line } from '../job/schema.js';
 
 /** One entry that still needs something read from the video, and what. */

@@ -3,7 +3,7 @@ import { kindOfJudged, type Judged } from '../condition/judged.js';
 import { pitHalf_ft, pitReach, type HoleCosts } from '../excavation/hole-costs.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import { rateForBore } from '../job/prices.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { FittingKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import type { PlacedPoint } from '../line/model.js';

@@ -1,5 +1,5 @@
 import { overlaps } from '../line/intervals.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { Draft } from '../price/price-line.js';
 import { num } from '../search/columns.js';
 import { isCutBack, type Cell, type Track } from '../track/track.js';

@@ -3,7 +3,7 @@ import { plain } from '../figure.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import { leastSlope } from '../grade/least-slope.js';
 import type { Rules } from '../job/rules.js';
-import { sameStation_ft, tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../units.js';
 import type { ActionMethod } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { fittingCost, fittingFor, fittingNames, type Fitting } from '../pipe/fittings.js';

@@ -1,7 +1,7 @@
 import type { PitKind } from '../excavation/hole-costs.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import type { Point } from '../job/schema.js';
-import { sameStation_ft, tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../units.js';
 import type { LineModel, PlacedPoint } from '../line/model.js';
 import { couplingRate, pipeRate } from '../pipe/rates.js';
 import { boreAtBreak, type Track } from '../track/track.js';

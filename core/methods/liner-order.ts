@@ -1,7 +1,7 @@
 import { plain } from '../figure.js';
 import type { Hole } from '../excavation/hole.js';
 import { rateForBore, type MadeThickness, type Prices } from '../job/prices.js';
-import { sameStation_ft, tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../units.js';
 import type { Point } from '../job/schema.js';
 import type { LineModel, PlacedPoint } from '../line/model.js';
 import { linerOrder, type LinerInput } from '../liner/liner.js';

@@ -1,7 +1,7 @@
 import { isCleaned, isCurable } from '../condition/judged.js';
 import { pitReach } from '../excavation/hole-costs.js';
 import type { Rules } from '../job/rules.js';
-import { sameStation_ft, tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../units.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { madeThickness, type MadeThicknessIn } from '../liner/thickness.js';
 import { oncePerIndex } from '../once-per.js';

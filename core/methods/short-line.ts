@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { num } from '../search/columns.js';
 import { barredFor } from '../track/barred.js';
 import { countCells, over } from '../track/sums.js';

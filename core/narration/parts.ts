@@ -4,7 +4,7 @@ import type { LogContext, LogPart } from '../logline/parse.js';
 import { newPoint } from '../logline/points.js';
 import { pointWords, sayEntry } from '../speech/say.js';
 import { saySides } from '../logline/change.js';
-import { missingFrom } from '../logline/missing.js';
+import { missingFrom } from '../logline/questions.js';
 import { accessId, mainId, type NarrationItem } from './talk.js';
 
 /** Placeholder for the previous part, until all parts are in order. */

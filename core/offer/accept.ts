@@ -1,10 +1,10 @@
 import { schoolWords } from '../job/school-words.js';
-import type { Day } from '../job/days.js';
+import type { Day } from '../days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import { pricesInForce } from '../job/prices.js';
 import { rulesInForce } from '../job/rules.js';
 import type { Acceptance, Job, PlainJob } from '../job/schema.js';
-import { roundCents, sumCents } from '../job/units.js';
+import { roundCents, sumCents } from '../units.js';
 import type { School } from '../job/vocabulary.js';
 import { changesSince } from './changes-since.js';
 import { readyJob } from '../solve/ready.js';

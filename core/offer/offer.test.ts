@@ -5,7 +5,7 @@ import { readJob } from '../files/read.js';
 import { planRulesInForce } from '../job/plan-schema.js';
 import { planDays } from '../plan/day.js';
 import { planOf } from '../plan/plan.js';
-import { sumCents } from '../job/units.js';
+import { sumCents } from '../units.js';
 import { schools } from '../job/vocabulary.js';
 import { scopeOf } from '../scope/scope.js';
 import { randomJob } from '../test/random-job.js';

@@ -1,8 +1,8 @@
-import { addDays, type Day } from '../job/days.js';
+import { addDays, type Day } from '../days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import { datumName } from '../job/point-words.js';
 import type { Job } from '../job/schema.js';
-import { roundCents, sumCents } from '../job/units.js';
+import { roundCents, sumCents } from '../units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
 import { subtract, type Interval } from '../line/intervals.js';
 import { sayWhat } from '../speech/say.js';
@@ -14,7 +14,7 @@ import { sayConditions, sayHoles, sayNotPossible, sayWork } from './say-work.js'
 import { leftUndone } from '../explain/left.js';
 import type { PriceLine } from '../price/price-line.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
-import { chanceToFail, laterBy } from '../solve/carried.js';
+import { chanceToFail, laterBy } from '../prepare/carried.js';
 import { referralsOf } from '../explain/referrals.js';
 import { nothingSeen } from '../explain/verdict.js';
 import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';

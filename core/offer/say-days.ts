@@ -1,5 +1,5 @@
 import type { Firm } from '../job/firm.js';
-import type { Day } from '../job/days.js';
+import type { Day } from '../days.js';
 import { planRulesInForce } from '../job/plan-schema.js';
 import { planDays, type PlanDay } from '../plan/day.js';
 import { planOf } from '../plan/plan.js';

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { packInto, type Packing } from './packing.js';
 
 /** One length of pipe to be cut, and its purpose. */

@@ -1,4 +1,4 @@
-import { addDays, type Day } from '../job/days.js';
+import { addDays, type Day } from '../days.js';
 import type { PlanRules } from '../job/plan-schema.js';
 
 export const slotsPerHour = 4;

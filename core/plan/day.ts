@@ -1,4 +1,4 @@
-import type { Day } from '../job/days.js';
+import type { Day } from '../days.js';
 import { taskKindRow } from './kinds.js';
 import type { Plan, PlannedTask, WaterOff } from './plan.js';
 

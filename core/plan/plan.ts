@@ -1,5 +1,5 @@
 import { plain } from '../figure.js';
-import type { Day } from '../job/days.js';
+import type { Day } from '../days.js';
 import { machines, type JobPlan, type PlanRules } from '../job/plan-schema.js';
 import { earliestSchedule, type Schedule, type ScheduleTask } from '../search/schedule.js';
 import { calendarOf, slotsPerHour, type Calendar, type Moment } from './calendar.js';

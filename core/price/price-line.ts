@@ -1,6 +1,6 @@
 import { plain, type Step } from '../figure.js';
 import type { Prices } from '../job/prices.js';
-import { roundCents, roundFeet, sumCents } from '../job/units.js';
+import { roundCents, roundFeet, sumCents } from '../units.js';
 
 /** One priced line: quantity × rate × (1 + markup) × (1 + tax), to the cent. */
 export interface PriceLine {

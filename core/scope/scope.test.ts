@@ -6,9 +6,9 @@ import { methods } from '../job/vocabulary.js';
 import { scopeFile } from '../files/scope-file.js';
 import { scopeOf } from './scope.js';
 import { randomJob } from '../test/random-job.js';
-import { annuity, everySecondYear } from '../solve/carried.js';
+import { annuity, everySecondYear } from '../prepare/carried.js';
 import { methodBit } from '../methods/index.js';
-import { uncured } from '../solve/prepare.js';
+import { uncured } from '../prepare/prepare.js';
 import { readyJob } from '../solve/ready.js';
 import { uncuredBy, solutionOf } from '../solve/solution.js';
 

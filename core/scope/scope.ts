@@ -10,7 +10,7 @@ import { verdictOf, type Verdict } from '../explain/verdict.js';
 import { lineWarnings, planWarnings } from '../explain/warnings.js';
 import type { Capacity } from '../grade/capacity.js';
 import type { Rules } from '../job/rules.js';
-import { sumCents, tolerance } from '../job/units.js';
+import { sumCents, tolerance } from '../units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { workingTime, type WorkingTime } from '../liner/working-time.js';
@@ -19,7 +19,7 @@ import type { Action, Order } from '../methods/method.js';
 import type { Fitting } from '../pipe/fittings.js';
 import { totalOf, type PriceLine } from '../price/price-line.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
-import type { Prepared } from '../solve/prepare.js';
+import type { Prepared } from '../prepare/prepare.js';
 import type { ReadiedJob } from '../solve/ready.js';
 import {
   prepareLines,

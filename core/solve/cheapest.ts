@@ -6,9 +6,9 @@ import { clustersOf, type Cluster } from '../search/fills.js';
 import { cheapestWithCharges } from '../search/fixed-charges.js';
 import type { Limits, Path } from '../search/problem.js';
 import type { Arrives, Departs, HoleLevel } from '../track/joins.js';
-import type { CleaningVisit } from './cleaning.js';
+import type { CleaningVisit } from '../prepare/cleaning.js';
 import { holesApart, isBetter } from './holes-apart.js';
-import { micro, type Prepared } from './prepare.js';
+import { micro, type Prepared } from '../prepare/prepare.js';
 import { allowedUnder, splitBoundaries, type Restriction } from './restrictions.js';
 
 export interface PlanStep {

@@ -10,13 +10,13 @@ import type { AlonePit } from '../excavation/hole-costs.js';
 import { excavationDrafts, withPermit } from '../excavation/hole-drafts.js';
 import { holeQuantities } from '../excavation/quantities.js';
 import { sayPoint } from '../job/point-words.js';
-import { sameStation_ft } from '../job/units.js';
+import { sameStation_ft } from '../units.js';
 import type { LineModel } from '../line/model.js';
 import { overlap, type Interval } from '../line/intervals.js';
 import { priced, type PriceLine } from '../price/price-line.js';
 import type { Track } from '../track/track.js';
 import type { Layout } from './layout.js';
-import type { Possible } from './possible.js';
+import type { Possible } from '../prepare/possible.js';
 
 /** One cleanout of the scope: the work, where, why, and in which open excavation. */
 export interface CleanoutWork {

@@ -7,7 +7,7 @@ import { methodBit, methodsInOrder, workOf } from '../methods/index.js';
 import type { Job } from '../job/schema.js';
 import type { Restriction } from './restrictions.js';
 import { randomJob } from '../test/random-job.js';
-import { micro, uncured, uncuredWeight, type Prepared } from './prepare.js';
+import { micro, uncured, uncuredWeight, type Prepared } from '../prepare/prepare.js';
 import { readyJob } from './ready.js';
 
 // The optimum is compared with HiGHS, a general solver, on an integer program written separately from the search.

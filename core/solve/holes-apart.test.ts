@@ -3,7 +3,7 @@ import { begins, ends, type Limits, type Path } from '../search/problem.js';
 import { search } from '../search/search.js';
 import { randomJob } from '../test/random-job.js';
 import { holesApart, isBetter } from './holes-apart.js';
-import type { Prepared } from './prepare.js';
+import type { Prepared } from '../prepare/prepare.js';
 import { readyJob } from './ready.js';
 import { prepareLines } from './solution.js';
 

@@ -1,7 +1,7 @@
 import { byte } from '../search/columns.js';
 import { begins, ends, type Limits, type Path } from '../search/problem.js';
 import { search } from '../search/search.js';
-import type { Prepared } from './prepare.js';
+import type { Prepared } from '../prepare/prepare.js';
 
 /** Searches spent on excavations that are too close together; after that the first path found is used. */
 const mostTries = 256;

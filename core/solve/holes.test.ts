@@ -3,11 +3,11 @@ import type { Prices } from '../job/prices.js';
 import { randomJob } from '../test/random-job.js';
 import { linerCellRefusal } from '../methods/liner.js';
 import { eachCandidate } from '../methods/candidates.js';
-import { possibleOn } from './possible.js';
+import { possibleOn } from '../prepare/possible.js';
 import { holeCosts } from '../excavation/hole-costs.js';
 import { holeQuantities, type HoleQuantities } from '../excavation/quantities.js';
 import { readyJob } from './ready.js';
-import { trackOf } from './track-of.js';
+import { trackOf } from '../prepare/track-of.js';
 import type { Track } from '../track/track.js';
 
 const trackFor = (seed: number): Track => {

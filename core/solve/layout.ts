@@ -12,8 +12,8 @@ import { accessesByBore } from '../methods/short-line.js';
 import { arrivalNeeds, departureNeeds, Departs } from '../track/joins.js';
 import { stationOf, type Track } from '../track/track.js';
 import type { Plan, PlanStep } from './cheapest.js';
-import type { CleaningVisit } from './cleaning.js';
-import type { Possible } from './possible.js';
+import type { CleaningVisit } from '../prepare/cleaning.js';
+import type { Possible } from '../prepare/possible.js';
 
 export interface Layout {
   readonly actions: readonly Action[];

@@ -1,5 +1,5 @@
 import type { Pin } from '../job/schema.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { Method } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
 import { resolveStretch, type LineModel } from '../line/model.js';

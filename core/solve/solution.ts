@@ -1,17 +1,17 @@
 import type { Condition } from '../condition/condition.js';
 import type { Prices } from '../job/prices.js';
 import type { Rules } from '../job/rules.js';
-import { roundCents } from '../job/units.js';
+import { roundCents } from '../units.js';
 import type { Method, School } from '../job/vocabulary.js';
 import type { LineModel } from '../line/model.js';
 import { methodBit, methodsInOrder } from '../methods/index.js';
 import { totalOf, type PriceLine } from '../price/price-line.js';
 import type { Track } from '../track/track.js';
-import { creditOf } from './carried.js';
+import { creditOf } from '../prepare/carried.js';
 import { cheapest, isSolvable, type Plan } from './cheapest.js';
 import { cleanoutWork, type CleanoutWork } from './cleanout-work.js';
 import { layOut, type Layout } from './layout.js';
-import { prepare, type Prepared } from './prepare.js';
+import { prepare, type Prepared } from '../prepare/prepare.js';
 import { mobilisationLines, priceLines } from './price.js';
 import type { Restriction } from './restrictions.js';
 

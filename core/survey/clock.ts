@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 /** Clock positions are 0 < c ≤ 12, looking downstream; 12 is the crown and 6 the invert. */
 export type ClockRange = number | readonly [number, number];
 

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { plain } from '../figure.js';
 import { runName } from '../job/run-words.js';
 import type { Line, Run } from '../job/schema.js';

@@ -1,7 +1,7 @@
 import { plain, type Figure, type Step } from '../figure.js';
 import type { Entry, Line, Run } from '../job/schema.js';
 import { runName } from '../job/run-words.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { sayThing } from '../speech/say.js';
 import type { Stage } from '../job/vocabulary.js';
 import type { Warning } from '../warning.js';

@@ -4,7 +4,7 @@ import { pitHalf_ft } from '../excavation/hole-costs.js';
 import { mayReach, engineerOver_ft, protectFrom_ft, workDepth_ft } from '../excavation/section.js';
 import type { Rules } from '../job/rules.js';
 import type { Point } from '../job/schema.js';
-import { sameStation_ft, tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../units.js';
 import type { Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
 import type { Obligations } from './track.js';

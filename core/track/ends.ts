@@ -2,7 +2,7 @@ import { isOld } from '../catalog/materials.js';
 import type { Condition } from '../condition/condition.js';
 import type { Judged } from '../condition/judged.js';
 import type { Rules } from '../job/rules.js';
-import { sameStation_ft, tolerance } from '../job/units.js';
+import { sameStation_ft, tolerance } from '../units.js';
 import type { LineModel } from '../line/model.js';
 import type { Cell, Obligations, Track } from './track.js';
 import { isOfThePipe } from './breaks.js';

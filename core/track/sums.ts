@@ -1,6 +1,6 @@
 import type { Judged } from '../condition/judged.js';
 import { rateForBore } from '../job/prices.js';
-import { sameStation_ft } from '../job/units.js';
+import { sameStation_ft } from '../units.js';
 import type { PlacedPoint } from '../line/model.js';
 import { num, over, runningSums } from '../search/columns.js';
 import type { Cell, Track } from './track.js';

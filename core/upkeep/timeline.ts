@@ -1,4 +1,4 @@
-import type { Day } from '../job/days.js';
+import type { Day } from '../days.js';
 import type { Job } from '../job/schema.js';
 import type { Due } from './upkeep.js';
 

@@ -6,7 +6,7 @@ import {
   addDays as addDaysByReference,
 } from 'date-fns';
 import fc from 'fast-check';
-import { addDays, addMonths, sayDay } from '../job/days.js';
+import { addDays, addMonths, sayDay } from '../days.js';
 import { emptyFirm, type Firm } from '../job/firm.js';
 import type { Job, Line, Run } from '../job/schema.js';
 import type { School } from '../job/vocabulary.js';

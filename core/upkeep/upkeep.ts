@@ -1,4 +1,4 @@
-import { addMonths, latest, sayDay, type Day } from '../job/days.js';
+import { addMonths, latest, sayDay, type Day } from '../days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import type { Job, Line } from '../job/schema.js';
 import type { Rules } from '../job/rules.js';

@@ -1,4 +1,4 @@
-import type { Day } from '../job/days.js';
+import type { Day } from '../days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import type { Job } from '../job/schema.js';
 import { methods, type Method } from '../job/vocabulary.js';
@@ -8,7 +8,7 @@ import { findingName } from '../findings/kinds.js';
 import { toRead } from '../logprint/to-read.js';
 import { checkRepair, repairState } from '../compare/repair.js';
 import { duesOf, type Due } from '../upkeep/upkeep.js';
-import { sumCents } from '../job/units.js';
+import { sumCents } from '../units.js';
 import { readyJob } from '../solve/ready.js';
 import { nothingSeen, verdictOf, type Verdict } from '../explain/verdict.js';
 import { solutionOf } from '../solve/solution.js';

@@ -1,4 +1,4 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { freeId } from '../job/free-id.js';
 import { defaultRules } from '../job/rules.js';
 import type { Pin } from '../job/schema.js';

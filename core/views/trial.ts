@@ -1,11 +1,11 @@
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { Job, Pin } from '../job/schema.js';
 import { overlap, type Interval } from '../line/intervals.js';
 import { resolveStretch } from '../line/model.js';
 import { chosenScope, runnersUpOn, type ChosenScope } from '../scope/scope.js';
 import { refusalOn } from '../explain/refusals.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
-import type { Prepared } from '../solve/prepare.js';
+import type { Prepared } from '../prepare/prepare.js';
 import { prepareLines, solutionOf, type LineSolution } from '../solve/solution.js';
 import { restrictionsOf } from '../solve/restrictions.js';
 

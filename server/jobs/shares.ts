@@ -1,6 +1,6 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { and, desc, eq, gt, isNull } from 'drizzle-orm';
-import type { Day } from '../../core/job/days.js';
+import type { Day } from '../../core/days.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
 import type { Database } from '../storage/database.js';

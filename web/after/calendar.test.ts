@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import ICAL from 'ical.js';
-import { addDays } from '../../core/job/days.js';
+import { addDays } from '../../core/days.js';
 import type { Due } from '../../core/upkeep/upkeep.js';
 import { calendarText } from './calendar';
 

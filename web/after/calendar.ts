@@ -1,5 +1,5 @@
 import ical from 'ical-generator';
-import { addDays } from '../../core/job/days.js';
+import { addDays } from '../../core/days.js';
 import type { Due } from '../../core/upkeep/upkeep.js';
 
 const whatWords = { clean: 'Clean the line', look: 'Inspect the line by camera' } as const;

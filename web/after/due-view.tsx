@@ -1,11 +1,11 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { addMonths } from '../../core/job/days.js';
+import { addMonths } from '../../core/days.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 import { useJobs } from '../api/jobs';
 import { Press } from '../controls/controls';
-import { sayDay } from '../../core/job/days.js';
+import { sayDay } from '../../core/days.js';
 import { Header, ToJobs } from '../shell/header';
 import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';

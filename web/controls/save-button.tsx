@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { asError } from '../api/client';
 import { Press } from './controls';
-import { save } from './save';
+import { save } from '../files/save';
 import { Alarm } from './text';
 
 /** Makes a file and saves it; the code that makes it is loaded on first use. */

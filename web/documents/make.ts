@@ -2,7 +2,7 @@ import { pdf } from '@react-pdf/renderer';
 import type { ComponentProps } from 'react';
 import { createElement } from 'react';
 import type { Proof } from '../../core/offer/proof.js';
-import { asJpeg } from '../controls/as-jpeg';
+import { asJpeg } from '../files/as-jpeg';
 import { CrewDocument } from './crew-pdf';
 import { OfferDocument } from './offer-pdf';
 import { PracticeDocument } from './practice-pdf';

@@ -2,7 +2,7 @@ import type { Offer } from '../../core/offer/offer.js';
 import { planOf } from '../../core/plan/plan.js';
 import { useJobContext } from '../shell/job-layout';
 import { planOptions } from '../plan/plan-options';
-import { fileName } from '../controls/save';
+import { fileName } from '../files/save';
 import { SaveButton } from '../controls/save-button';
 
 const maker = () => import('./make');

@@ -1,5 +1,5 @@
 import type { LineScope } from '../../core/scope/scope.js';
-import { save } from '../controls/save';
+import { save } from '../files/save';
 import type { LineView } from '../../core/views/line-view.js';
 
 /** Properties a drawing inherits from the page, to be copied into it when it is saved. */

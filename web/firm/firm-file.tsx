@@ -4,8 +4,8 @@ import type { Firm } from '../../core/job/firm.js';
 import { readFirmText } from '../../core/files/read-firm.js';
 import { Refused } from '../api/client';
 import { Press } from '../controls/controls';
-import { save } from '../controls/save';
-import { useFile } from '../controls/use-file';
+import { save } from '../files/save';
+import { useFile } from '../files/use-file';
 import { Faults } from '../shell/trouble';
 
 /** The company as a file: exported, and imported in place of the current one. */

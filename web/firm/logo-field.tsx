@@ -2,7 +2,7 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { asError } from '../api/client';
 import { Press } from '../controls/controls';
-import { useFile } from '../controls/use-file';
+import { useFile } from '../files/use-file';
 import { smallPicture } from './small-picture';
 import { Alarm } from '../controls/text';
 

@@ -1,6 +1,6 @@
 import { mostLogo_chars } from '../../core/job/firm-schema.js';
 import { logoSize_px } from '../../core/job/firm.js';
-import { asJpeg } from '../controls/as-jpeg';
+import { asJpeg } from '../files/as-jpeg';
 
 /**
  * A picture scaled down to fit a letterhead, as a data URL stored with the company. @throws Error with what to choose

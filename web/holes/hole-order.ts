@@ -1,4 +1,4 @@
-import { tolerance } from '../../core/job/units.js';
+import { tolerance } from '../../core/units.js';
 import type { LineScope } from '../../core/scope/scope.js';
 
 export type Pit = LineScope['pits'][number];

@@ -5,7 +5,7 @@ import type { JobRow } from '../../server/jobs/digests.js';
 import { asError, Refused } from '../api/client';
 import { useFirm } from '../api/firm';
 import { useAddJob, useDeleting, useJobs } from '../api/jobs';
-import { fileName, save } from '../controls/save';
+import { fileName, save } from '../files/save';
 
 type Refuse = (error: Error | undefined) => void;
 

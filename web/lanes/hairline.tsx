@@ -1,4 +1,4 @@
-import { tolerance } from '../../core/job/units.js';
+import { tolerance } from '../../core/units.js';
 import { findingName } from '../../core/findings/kinds.js';
 import { feet } from '../controls/format';
 import { textWidth } from '../drawing/labels';

@@ -1,4 +1,4 @@
-import { tolerance } from '../../core/job/units.js';
+import { tolerance } from '../../core/units.js';
 import { methodName, methodRow } from '../../core/methods/index.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
 import { feet } from '../controls/format';

@@ -11,7 +11,7 @@ import type { Change } from '../api/job';
 import { OpenFigure } from '../figure/open-figure';
 import { feet, money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
-import { fileName } from '../controls/save';
+import { fileName } from '../files/save';
 import { WorkingOut } from '../shell/working-out';
 import { Shopping } from './shopping';
 import { WetOutClock } from './wet-out';

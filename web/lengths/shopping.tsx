@@ -3,8 +3,8 @@ import { useState } from 'react';
 import type { ScopeSoFar } from '../../core/scope/scope.js';
 import { shoppingList, type ShoppingItem } from '../../core/views/shopping.js';
 import { Press } from '../controls/controls';
-import { save } from '../controls/save';
-import { tableText } from '../controls/table-file';
+import { save } from '../files/save';
+import { tableText } from '../files/table-file';
 import { Alarm } from '../controls/text';
 
 const amount = ({ count, unit }: ShoppingItem): string =>

@@ -5,10 +5,10 @@ import { logColumns, readRows, rowOf, type ReadRow } from '../../core/logprint/c
 import type { Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/job';
 import { Press } from '../controls/controls';
-import { useFile } from '../controls/use-file';
+import { useFile } from '../files/use-file';
 import { OverPage } from '../shell/over-page';
-import { save } from '../controls/save';
-import { tableText } from '../controls/table-file';
+import { save } from '../files/save';
+import { tableText } from '../files/table-file';
 import { contextOf, editsOf } from './entries';
 
 /** The log of a run as a table, exported and imported: nothing is taken before it was reviewed. */

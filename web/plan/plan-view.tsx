@@ -12,7 +12,7 @@ import {
 } from '../../core/plan/plan.js';
 import { Field, Label, Press } from '../controls/controls';
 import { money } from '../controls/format';
-import { fileName } from '../controls/save';
+import { fileName } from '../files/save';
 import { SaveButton } from '../controls/save-button';
 import { today } from '../controls/today';
 import { SaveCrewSheet } from '../documents/save-buttons';

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { levels, type Level } from '../../core/practice/invent.js';
 import { Field, Label, Press } from '../controls/controls';
 import { dayAndTime } from '../controls/format';
-import { fileName } from '../controls/save';
+import { fileName } from '../files/save';
 import { SaveButton } from '../controls/save-button';
 import { Cell, Head } from '../controls/table';
 import { Header, ToJobs } from '../shell/header';

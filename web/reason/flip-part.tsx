@@ -1,7 +1,7 @@
 import { methodName } from '../../core/methods/index.js';
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useBreakEvens } from '../api/view';
+import { useBreakEvens } from '../view/view';
 import { Press } from '../controls/controls';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';

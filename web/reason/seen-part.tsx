@@ -1,7 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import { memo } from 'react';
 import type { Line } from '../../core/job/schema.js';
-import { tolerance } from '../../core/job/units.js';
+import { tolerance } from '../../core/units.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/speech/say.js';
 import type { FindingView, LineView } from '../../core/views/line-view.js';

@@ -12,7 +12,7 @@ import { sheetKeys } from '../keys/table';
 import { useKeys } from '../keys/use-keys';
 import { differsFrom } from '../reason/differs';
 import { useJobContext, type JobContext } from '../shell/job-layout';
-import { fileName } from '../controls/save';
+import { fileName } from '../files/save';
 import { useSteady } from '../controls/use-steady';
 import { SidePanel, Split } from '../shell/side-panel';
 import { Faults } from '../shell/trouble';

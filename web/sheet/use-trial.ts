@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Job, Pin } from '../../core/job/schema.js';
 import type { Interval } from '../../core/line/intervals.js';
 import type { Tried } from '../../core/views/trial.js';
-import { benchWorker } from '../api/view';
+import { benchWorker } from '../view/view';
 
 export interface Trial {
   /** Result of the last pins tried; undefined while nothing is tried. */

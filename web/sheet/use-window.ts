@@ -1,4 +1,4 @@
-import { tolerance } from '../../core/job/units.js';
+import { tolerance } from '../../core/units.js';
 import { useState } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
 import { wholeOf } from '../drawing/sheet-scale';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Entry } from '../../core/job/schema.js';
 import { asError, bodyOf, senderName } from '../api/client';
 import { Press } from '../controls/controls';
-import { useFile } from '../controls/use-file';
+import { useFile } from '../files/use-file';
 
 /** Uploads one photo; returns its name there. The server detects its type from the content. */
 export async function keepPhoto(photo: Blob): Promise<string> {

@@ -6,7 +6,7 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/job';
 import { Press } from '../controls/controls';
-import { useFile } from '../controls/use-file';
+import { useFile } from '../files/use-file';
 import { videoTime } from '../controls/format';
 import { Caps } from '../keys/key-help';
 import { Note } from '../controls/text';

@@ -1,5 +1,5 @@
 import { isOld } from '../catalog/materials.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { overlaps } from '../line/intervals.js';
 import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '../methods/index.js';
 import { traitsCount } from '../methods/candidates.js';

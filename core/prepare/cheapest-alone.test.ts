@@ -8,7 +8,7 @@ import { methodRow } from '../methods/index.js';
 import { candidateCures, possibleOn, type Possible } from './possible.js';
 import { closingCost } from '../methods/entry.js';
 import type { PitPieces } from '../excavation/hole-costs.js';
-import { readyJob } from './ready.js';
+import { readyJob } from '../solve/ready.js';
 import { trackOf } from './track-of.js';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });

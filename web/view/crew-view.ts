@@ -3,7 +3,7 @@ import { markOf } from '../../core/job/mark.js';
 import type { Job } from '../../core/job/schema.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import type { StoredJob } from '../../server/jobs/store.js';
-import { api, bodyOf } from './client';
+import { api, bodyOf } from '../api/client';
 import { worker, type Shown } from './view';
 
 interface CrewView {

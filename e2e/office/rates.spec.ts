@@ -1,6 +1,6 @@
-import { axeFaults } from './support/axe.js';
-import { jobOf, scopeOfFile, scopeOfJob } from './support/headless.js';
-import { expect, keptPages, startServer, test } from './support/server.js';
+import { axeFaults } from '../support/axe.js';
+import { jobOf, scopeOfFile, scopeOfJob } from '../support/headless.js';
+import { expect, keptPages, startServer, test } from '../support/server.js';
 
 test.use({ serviceWorkers: 'allow' });
 

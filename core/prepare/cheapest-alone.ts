@@ -1,5 +1,5 @@
 import type { Judged } from '../condition/judged.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import type { ActionMethod } from '../job/vocabulary.js';
 import type { Candidates } from '../methods/candidates.js';
 import { methodRow, workOf } from '../methods/index.js';

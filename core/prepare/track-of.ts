@@ -13,7 +13,7 @@ import { breaksOf, fewEnough, kinksOf, oneWithin } from '../track/breaks.js';
 import { isEqual } from '../search/columns.js';
 import { cutsOf, endsOf } from '../track/ends.js';
 import type { Cell, Obligations, Track } from '../track/track.js';
-import { sameStation_ft } from '../job/units.js';
+import { sameStation_ft } from '../units.js';
 import { obligations } from './obligations.js';
 
 export interface TrackInput {

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
-import { axeFaults } from './support/axe.js';
-import { jobOf } from './support/headless.js';
-import { expect, startServer, test } from './support/server.js';
+import { axeFaults } from '../support/axe.js';
+import { jobOf } from '../support/headless.js';
+import { expect, startServer, test } from '../support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
 const bar = (page: Page, name: RegExp) =>

@@ -1,6 +1,6 @@
 import { isCleaned, isCurable, isSag, type Judged } from '../condition/judged.js';
 import type { Rules } from '../job/rules.js';
-import { roundCents, tolerance } from '../job/units.js';
+import { roundCents, tolerance } from '../units.js';
 import type { School } from '../job/vocabulary.js';
 import { overlap } from '../line/intervals.js';
 import type { Candidate } from '../methods/candidates.js';

@@ -1,4 +1,4 @@
-import { sameStation_ft } from '../job/units.js';
+import { sameStation_ft } from '../units.js';
 import type { Interval } from '../line/intervals.js';
 import { takesIn } from '../methods/entry.js';
 import { num, over, runningSums } from '../search/columns.js';

@@ -1,8 +1,7 @@
-// Jest's transformer with all chosen mutants compiled in, inactive; bench/mutants selects the active one. The source
-// on disk is
-// never touched, and a file is compiled once for all of them.
+// Jest's transformer with all chosen mutants compiled in, inactive; bench/mutants.ts selects the active one. The source
+// on disk is never touched, and a file is compiled once for all of them.
 import { readFileSync } from 'node:fs';
-import transform from '../scripts/jest-transform.mjs';
+import transform from '../../scripts/jest-transform.mjs';
 
 const files = JSON.parse(readFileSync(process.env.MUTANT_FILES, 'utf8'));
 const changed = (source, path) =>

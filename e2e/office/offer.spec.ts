@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
-import { axeFaults } from './support/axe.js';
-import { jobOf, scopeOfJob } from './support/headless.js';
-import { readPdf, saveBy } from './support/pdf.js';
-import { expect, startServer, test } from './support/server.js';
+import { axeFaults } from '../support/axe.js';
+import { jobOf, scopeOfJob } from '../support/headless.js';
+import { readPdf, saveBy } from '../support/pdf.js';
+import { expect, startServer, test } from '../support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
 const whole = (amount: number) => `$${Math.round(amount).toLocaleString('en-US')}`;

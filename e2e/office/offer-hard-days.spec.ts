@@ -1,13 +1,13 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import type { Job } from '../core/job/schema.js';
-import { axeFaults } from './support/axe.js';
-import { expect, startServer, test } from './support/server.js';
+import type { Job } from '../../core/job/schema.js';
+import { axeFaults } from '../support/axe.js';
+import { expect, startServer, test } from '../support/server.js';
 
 test.use({ serviceWorkers: 'allow' });
 
-const jobs = resolve(import.meta.dirname, '../demo/jobs');
+const jobs = resolve(import.meta.dirname, '../../demo/jobs');
 const demo = (name: string) => JSON.parse(readFileSync(join(jobs, name), 'utf8')) as Job;
 
 async function add(page: Page, url: string, job: unknown): Promise<string> {

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { createStore, del, entries, get, keys, set } from 'idb-keyval';
 import type { KeptView } from '../../core/views/kept-view.js';
-import { api, bodyOf } from './client';
+import { api, bodyOf } from '../api/client';
 
 /** The program's version mark, set by the build: the server stores views under the same one. */
 export const program = (import.meta.env.VITE_PROGRAM as string | undefined) ?? 'unbuilt';

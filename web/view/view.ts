@@ -5,7 +5,7 @@ import { markOf } from '../../core/job/mark.js';
 import type { Job } from '../../core/job/schema.js';
 import type { JobView, ScopedView } from '../../core/views/job-view.js';
 import type { KeptView } from '../../core/views/kept-view.js';
-import { asError } from './client';
+import { asError } from '../api/client';
 import { program, useKeepView, useKeptViews } from './kept-views';
 import { viewsFrom } from './view-deltas';
 import type { ScopeWorker } from './view.worker';

@@ -9,7 +9,7 @@ import {
   type Judged,
 } from '../condition/judged.js';
 import type { Rules } from '../job/rules.js';
-import { tolerance } from '../job/units.js';
+import { tolerance } from '../units.js';
 import { schoolWords } from '../job/school-words.js';
 import type { School } from '../job/vocabulary.js';
 import { overlaps, subtract, type Interval } from '../line/intervals.js';

@@ -3,9 +3,9 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { generate } from 'selfsigned';
-import { freePort } from '../server/test/free-port.js';
-import { axeFaults } from './support/axe.js';
-import { copyOfFirstStart, expect, startServer, test } from './support/server.js';
+import { freePort } from '../../server/test/free-port.js';
+import { axeFaults } from '../support/axe.js';
+import { copyOfFirstStart, expect, startServer, test } from '../support/server.js';
 
 test.use({ ignoreHTTPSErrors: true });
 

@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import { readFileSync } from 'node:fs';
-import type { Job } from '../core/job/schema.js';
-import { readPdf, saveBy } from './support/pdf.js';
-import { expect, startServer, test } from './support/server.js';
+import type { Job } from '../../core/job/schema.js';
+import { readPdf, saveBy } from '../support/pdf.js';
+import { expect, startServer, test } from '../support/server.js';
 
 const jobId = 'demo-1-quarry-lane';
 const bar = (page: Page, name: string | RegExp) =>

@@ -1,9 +1,0 @@
-import base from '../jest.config.js';
-
-export default {
-  ...base,
-  rootDir: '..',
-  transform: { '^.+\\.tsx?$': '<rootDir>/bench/mutating-transform.mjs' },
-  setupFilesAfterEnv: ['<rootDir>/bench/mutants-watch.mjs'],
-  testSequencer: '<rootDir>/bench/mutants-sequence.mjs',
-};
