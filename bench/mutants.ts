@@ -5,7 +5,7 @@ import { join, resolve } from 'node:path';
 import { mutationsOf, withAll } from './mutants/mutations.js';
 
 /**
- * How much the tests catch: small wrong changes are compiled into core, server and web/api, all inactive. One run of
+ * How much the tests catch: small wrong changes are compiled into core, server, web/api and web/view, all inactive. One run of
  * the unit tests finds which test files reach which mutants; then each is activated alone and those files run, its own
  * first and then the quickest, until one fails. A mutant that nothing catches within `most_ms` of tests is a survivor,
  * printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED selects which.
@@ -28,9 +28,8 @@ function randomOf(seed: number): () => number {
 }
 
 /** Sources that unit tests are responsible for: no tests and helpers, no entry points that only a full run starts. */
-const notAsked =
-  /\.test\.ts$|\.d\.ts$|\/test\/|server\/(main|worker|work|reel)\.ts$|web\/api\/(view\.)?worker/;
-const sources = ['core', 'server', 'web/api']
+const notAsked = /\.test\.ts$|\.d\.ts$|\/test\/|server\/(main|worker|work|reel)\.ts$|web\/view\/view\.worker/;
+const sources = ['core', 'server', 'web/api', 'web/view']
   .flatMap((folder) =>
     readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' }).map((name) => join(folder, name)),
   )
