@@ -31,7 +31,7 @@ test('the list is narrowed by words, method, and what is missing, agreed or due'
   await expect(rows).toHaveCount(4);
   await expect(page.getByText('being worked out')).toHaveCount(0);
   await expect(rows.filter({ hasText: '22 Alder Terrace' })).toContainText('Repaired');
-  await expect(rows.filter({ hasText: '22 Alder Terrace' })).toContainText('accepted March 27');
+  await expect(rows.filter({ hasText: '22 Alder Terrace' })).toContainText('accepted Mar 27, ');
 
   await page.getByLabel(/^Find by/).fill('hole clay');
   await only('22 Alder Terrace', '9 Hollow Way');

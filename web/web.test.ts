@@ -6,6 +6,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyEdit } from '../core/edits/index.js';
 import { readJob, readJobText } from '../core/files/read.js';
+import { pricesSchema } from '../core/job/prices-schema.js';
+import { rulesSchema } from '../core/job/rules-schema.js';
 import type { Entry, Job } from '../core/job/schema.js';
 import { planRulesInForce } from '../core/job/plan-schema.js';
 import { planOf } from '../core/plan/plan.js';
@@ -17,12 +19,14 @@ import { contextOf, counterOf, editsOf, twinOf } from './log/entries';
 import { hearReel } from './video/reel';
 import { newJob } from './jobs/new-job';
 import { dxfText } from './drawing/dxf';
-import { clockTime, day, dayAndTime, longDay } from './controls/format';
+import { sayDay } from '../core/days.js';
+import { clockTime, dayAndTime } from './controls/format';
 import { tableText } from './files/table-file';
 import { barDetail, barsOf } from './drawing/scope-bars';
 import { clockSpan, onRing, ringAt, size } from './picture/lens';
 import { axisOf } from './plan/axis';
 import { planCalendar } from './plan/plan-calendar';
+import { rateFields, ruleFields, tableFields } from '../core/offer/labels.js';
 import { depthAt, plusMinusAt, sheetScale } from './drawing/sheet-scale';
 
 const { job } = readJobText(
@@ -177,13 +181,28 @@ test('days and moments are written as they are elsewhere in the country', () => 
   fc.assert(
     fc.property(moments, (moment) => {
       const [at, on] = [moment.toISOString(), moment.toISOString().slice(0, 10)];
-      expect(day(on)).toBe(format(parseISO(on), 'MMMM d'));
-      expect(longDay(on)).toBe(format(parseISO(on), 'MMMM d, yyyy'));
+      expect(sayDay(on)).toBe(format(parseISO(on), 'MMM d, yyyy'));
       expect(dayAndTime(at)).toBe(format(parseISO(at), 'MMM d, yyyy, h:mm a'));
       expect(clockTime(at)).toBe(format(parseISO(at), 'h:mm a'));
     }),
   );
-  expect(day(undefined)).toBe('');
+});
+
+test('every rule and every rate of the job file can be set on the screen', () => {
+  const fields = ruleFields.flatMap((group) => group.fields.map(({ key }) => key));
+  // Editors of their own: gradings, the resin's data sheet, upkeep.
+  const upkeep = [
+    'cleanEvery_months',
+    'cleanFirst_months',
+    'lookRoots_months',
+    'look_months',
+    'earthquakeOn',
+  ];
+  const apart = ['findings', 'potLife', ...upkeep];
+  expect([...fields, ...apart].sort()).toEqual(Object.keys(rulesSchema.shape).sort());
+  const rates = [...rateFields, ...tableFields].map(({ key }) => key);
+  const byThickness = ['currency', 'dated', 'liner_per_ft', 'pipe_per_ft'];
+  expect([...rates, ...byThickness].sort()).toEqual(Object.keys(pricesSchema.shape).sort());
 });
 
 test('nothing typed runs as a command in the program that opens a table or a drawing', () => {

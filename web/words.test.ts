@@ -2,8 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 
-// One word a thing, on every screen and document: text for people in the sources uses the word the field uses, not
-// the
+// One word a thing, on every screen and document: text for people in the sources uses the word the field uses, not the
 // one the code grew up with. Read by the TypeScript compiler: text between tags, and strings of more than one word.
 const notTheWord: readonly (readonly [RegExp, string])[] = [
   [/\bholes?\b/i, 'excavation'],
@@ -20,12 +19,14 @@ const notTheWord: readonly (readonly [RegExp, string])[] = [
 ];
 /** A key of the browser's storage, which nobody reads. */
 const notForPeople = new Set(['firm of this server']);
+/** Words that people say, to be understood; and what only tests read. */
+const spoken = ['idioms', 'speech', 'logline', 'narration', 'findings', 'test'];
 const root = join(import.meta.dirname, '..');
 const folders = [
   'web',
-  ...['explain', 'offer', 'methods', 'excavation', 'upkeep', 'compare', 'solve'].map(
-    (each) => `core/${each}`,
-  ),
+  ...readdirSync(join(root, 'core'), { withFileTypes: true })
+    .filter((each) => each.isDirectory() && !spoken.includes(each.name))
+    .map(({ name }) => `core/${name}`),
 ];
 
 const sources = folders.flatMap((folder) =>

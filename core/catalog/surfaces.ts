@@ -45,6 +45,8 @@ export type SurfaceKind = (typeof surfaceKinds)[number];
 
 export const surfaceRegistry = registryOf<SurfaceRow & { readonly id: SurfaceKind }>('surface', surfaceRows);
 export const surfaceRow = (surface: SurfaceKind): SurfaceRow => surfaceRegistry.row(surface);
+/** Name of a surface for display. */
+export const surfaceWords = (surface: SurfaceKind): string => surface.replaceAll('-', ' ');
 export const isPavement = (surface: SurfaceKind): boolean => surfaceRow(surface).pavement ?? false;
 
 /** Assumed, with a warning, where no surface was given. */

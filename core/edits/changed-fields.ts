@@ -1,16 +1,82 @@
+import { accessWords, ownerWords, sayPointKind } from '../job/point-words.js';
+import { pointKinds } from '../job/vocabulary.js';
 import { sameJson } from './merge.js';
 
 export const nothingChanged = 'nothing changed';
 
-/** Display names for fields of a job, line or run, where the field name itself will not do. */
+/** Display names for fields of a job, line, run, point or entry, where the field name itself will not do. */
 const fieldWords: Readonly<Record<string, string>> = {
+  title: 'name',
   inspectedOn: 'date',
-  site: 'site',
+  reason: 'why we came',
+  plan: 'the days',
+  datum: 'where stations begin',
+  end: 'where the line ends',
   serves: 'what drains here',
+  pipe: 'the pipe where no change says otherwise',
   noDig: 'no-dig stretches',
+  markDistances: 'distances between marks',
+  places: 'taped places',
   groundwater_ft: 'groundwater',
+  alsoCure: 'optional repairs',
+  access: 'access point',
+  zero: 'counter zeroed at',
   zeroReading_ft: 'zero reading',
+  stage: 'when it was inspected',
+  on: 'date',
+  kind: 'what it is',
+  station_ft: 'taped distance',
+  plusMinus_ft: 'accuracy',
+  degrees: 'angle',
+  fall_ft: 'fall',
+  ways: 'fitting',
+  faces: 'which way it faces',
+  owner: 'whose it is',
+  usable: 'may be used',
+  place: 'where it is',
+  through: 'what was opened',
+  connection: 'wye or tee',
+  onto: 'the line it joins',
+  reading_ft: 'reading',
+  to_ft: 'far end',
+  plus_ft: 'distance past it',
+  after: 'what it comes after',
+  before: 'what it comes before',
+  eachJoint: 'at each joint',
+  atJoint: 'at a joint',
+  touchesFlow: 'in the flow',
+  ofConnection: 'of the connection',
+  waterClock: 'clock of the water',
+  judged: 'a grade of your own',
+  sameAs: 'the same thing as another',
+  use: 'which reading is right',
+  clip: 'video clip',
+  video_s: 'video time',
+  depth_ft: 'depth',
+  runsAway: 'runs away',
 };
+
+/** Name of a field in a sentence. */
+export const fieldWord = (field: string): string => fieldWords[field] ?? field.replace(/_.*$/, '');
+
+/** Words of the file that are said otherwise; the fields they stand in hold no text of people's own. */
+const valueWords: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(pointKinds.map((kind) => [kind, sayPointKind(kind)])),
+  ...accessWords,
+  ...ownerWords,
+};
+const wordFields = new Set([
+  'kind',
+  'through',
+  'owner',
+  'state',
+  'stage',
+  'zero',
+  'direction',
+  'faces',
+  'reason',
+  'soil',
+]);
 
 /** The fields that differ, with old and new values where they fit in a sentence. */
 export function changedFields(before: object, after: object): string {
@@ -21,18 +87,24 @@ export function changedFields(before: object, after: object): string {
   return (
     fields
       .map((field) => {
-        const word = fieldWords[field] ?? field.replace(/_.*$/, '');
+        const word = fieldWord(field);
         const [was, is] = [old[field], now[field]];
-        const simple = [was, is].every((value) => value === undefined || typeof value !== 'object');
-        return simple ? `${word} ${shown(was)} → ${shown(is)}` : word;
+        const isSimple = [was, is].every((value) => value === undefined || typeof value !== 'object');
+        return isSimple && !namesAnother.has(field)
+          ? `${word} ${shown(was, field)} → ${shown(is, field)}`
+          : word;
       })
       .join(', ') || nothingChanged
   );
 }
 
-function shown(value: unknown): string {
+/** Their values are ids of other things. */
+const namesAnother = new Set(['datum', 'end', 'access', 'after', 'before', 'sameAs', 'clip']);
+
+function shown(value: unknown, field: string): string {
   if (value === undefined || value === '') return 'none';
-  return typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean'
-    ? String(value)
-    : '…';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'number') return String(value);
+  if (typeof value !== 'string') return '…';
+  return wordFields.has(field) ? (valueWords[value] ?? value.replaceAll('-', ' ')) : value;
 }

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { randomJob } from '../test/random-job.js';
 import { editSchema } from './schema.js';
-import { applyEdit, inverseOf, jobHead, lineHead, runHead, sayChange, type Edit } from './index.js';
+import { fieldWord } from './changed-fields.js';
+import { applyEdit, inverseOf, jobHead, lineHead, runHead, sayAlone, sayChange, type Edit } from './index.js';
+import { jobHeadSchema, lineHeadSchema, pointSchema, runHeadSchema } from '../job/schema.js';
 import type { Entry, Job, PlainJob } from '../job/schema.js';
 import { readJob } from '../files/read.js';
 import { newLineEdits } from './new-line.js';
@@ -60,15 +62,63 @@ test('what was pinned is said with its ends to a tenth of a foot, and what was l
     sayChange(
       { kind: 'pins', line: 'house', set: now } as Edit,
       { kind: 'pins', line: 'house', set: before } as Edit,
+      {} as Job,
     );
   const pin = { id: 'p', from_ft: 10.04, to_ft: 20.06, method: 'line' };
   const never = { id: 'q', from_ft: 30, to_ft: 40, never: ['burst', 'line'] };
-  expect(say([], [pin])).toBe('Pinned line at 10.0 to 20.1 ft');
-  expect(say([pin], [pin, never])).toBe('Pinned never burst, line at 30.0 to 40.0 ft');
+  expect(say([], [pin])).toBe('Pinned liner at 10.0 to 20.1 ft');
+  expect(say([pin], [pin, never])).toBe('Pinned never pipe bursting, liner at 30.0 to 40.0 ft');
   expect(say([pin], [pin, { id: 's', from_ft: 12.5, to_ft: 12.5 }])).toBe('Pinned a split at 12.5 ft');
   expect(say([pin, never], [never])).toBe('Lifted a pin');
   expect(say([pin, never], [])).toBe('Lifted 2 pins');
   expect(say([pin], [{ ...pin, to_ft: 22 }])).toBe('Moved a pin');
+});
+
+// A change is told in words: no id of a point, entry, line or run, no field name and no word of the file format.
+test('every change of any job is told without an id or a word of the file', () => {
+  const ofTheFile =
+    /[a-z]_[a-z]|\b[a-z]+[A-Z]|\b(?:short-line|open-cut|tie-in|neighbour|before-cleaning|after-repair)\b/;
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 5000 }), fc.nat(8), (seed, which) => {
+      const job = randomJob(seed, { lines: 2 });
+      const all = job.lines.flatMap(({ id, points, runs }) => [
+        id,
+        ...points.filter(({ name }) => name !== undefined).map((point) => point.id),
+        ...runs.flatMap(({ entries }) => entries.map((entry) => entry.id)),
+      ]);
+      const edit = edits(job, seed)[which] as Edit;
+      const before = inverseOf(job, edit);
+      const every = job.lines.flatMap((line) =>
+        line.runs.flatMap((run) =>
+          run.entries.map((entry): Edit => ({
+            kind: 'entry',
+            line: line.id,
+            run: run.id,
+            entry: entry.id,
+            set: null,
+          })),
+        ),
+      );
+      const said = [
+        sayChange(edit, before, job),
+        sayChange(before, edit, job),
+        sayAlone(edit, job),
+        ...every.map((one) => sayChange(one, inverseOf(job, one), job)),
+      ];
+      for (const sentence of said) {
+        expect(sentence).not.toMatch(ofTheFile);
+        const words = sentence.split(/[\s,:;“”]+/);
+        expect(all.filter((id) => words.includes(id))).toEqual([]);
+      }
+    }),
+    { numRuns: 40 },
+  );
+  // Every field of what is edited has a name.
+  const heads = [jobHeadSchema, lineHeadSchema, runHeadSchema, pointSchema].flatMap((schema) =>
+    Object.keys(schema.shape),
+  );
+  expect(heads.length).toBeGreaterThan(50);
+  for (const field of heads) expect(fieldWord(field)).not.toMatch(/_|[A-Z]/);
 });
 
 test('what was accepted is touched by no other edit, and its own edit touches nothing else', () => {

@@ -1,7 +1,7 @@
 import type { Entry } from '../job/schema.js';
-import { sayEntry } from '../speech/say.js';
+import { namesOn, sayEntry } from '../speech/say.js';
 import { changedFields } from './changed-fields.js';
-import { editKind, put, runOf, within } from './kind.js';
+import { editKind, lineOf, put, runOf, within } from './kind.js';
 
 /** One entry of the log. */
 export const entryEdit = editKind({
@@ -26,11 +26,11 @@ export const entryEdit = editKind({
   isHomeless: (job, { line, run }) => runOf(job, line, run) === undefined,
   whole: true,
   row: ({ line, run, entry }) => ({ of: 'entry', line, run, entry }),
-  say: ({ set }, { set: was }) => {
-    if (set === null) return was ? `Deleted: ${sayEntry(was)}` : 'Deleted an entry';
-    if (was === null) return sayEntry(set);
-    return sayEntry(was) === sayEntry(set)
-      ? `${sayEntry(set)}: ${changedFields(was, set)}`
-      : `${sayEntry(was)} → ${sayEntry(set)}`;
+  say: ({ line, set }, { set: was }, job) => {
+    const { pointName, entryName } = namesOn(lineOf(job, line));
+    const say = (entry: Entry) => sayEntry(entry, pointName, entryName);
+    if (set === null) return was ? `Deleted: ${say(was)}` : 'Deleted an entry';
+    if (was === null) return say(set);
+    return say(was) === say(set) ? `${say(set)}: ${changedFields(was, set)}` : `${say(was)} → ${say(set)}`;
   },
 });

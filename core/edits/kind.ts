@@ -36,8 +36,11 @@ export interface EditKind<Schema extends z.ZodType<AnyEdit> = z.ZodType<AnyEdit>
   /** The value is a list, empty when missing: two changes to it are merged item by item. */
   readonly isList?: true;
   row(edit: z.infer<Schema>): StoredRow;
-  /** Describes the edit in a sentence; `before` is the inverse edit. */
-  say(edit: z.infer<Schema>, before: z.infer<Schema>): string;
+  /**
+   * Describes the edit in a sentence; `before` is the inverse edit, `job` names what it is about, as it is now or was
+   * then.
+   */
+  say(edit: z.infer<Schema>, before: z.infer<Schema>, job: Job): string;
 }
 
 export const editKind = <Schema extends z.ZodType<AnyEdit>>(kind: EditKind<Schema>): EditKind<Schema> => kind;

@@ -1,3 +1,4 @@
+import { capital } from '../capital.js';
 import { sayPoint } from '../job/point-words.js';
 import { sameJson } from './merge.js';
 import type { LineHead } from '../job/schema.js';
@@ -20,10 +21,11 @@ export const lineEdit = editKind({
   }),
   things: ({ line }) => [`line ${line}`, `pins ${line}`],
   row: ({ line }) => ({ of: 'line', line }),
-  say: ({ line, set }, before) => {
-    if (set === null) return `Deleted line ${line}`;
-    if (before.set === null) return `Added line ${line}`;
-    return `${set.name ?? line}: ${lineChange(before.set, set)}`;
+  say: ({ line, set }, before, job) => {
+    const name = (set ?? before.set ?? lineOf(job, line))?.name ?? 'a line';
+    if (set === null) return `Deleted ${name}`;
+    if (before.set === null) return `Added ${name}`;
+    return `${capital(name)}: ${lineChange(before.set, set)}`;
   },
 });
 
@@ -32,8 +34,8 @@ function lineChange(before: LineHead, after: LineHead): string {
   const names = (all: LineHead['points']) => new Map(all.map((point) => [point.id, point]));
   const [old, now] = [names(before.points), names(after.points)];
   const points = [
-    ...after.points.filter(({ id }) => !old.has(id)).map(({ id, name }) => `added ${name ?? id}`),
-    ...before.points.filter(({ id }) => !now.has(id)).map(({ id, name }) => `removed ${name ?? id}`),
+    ...after.points.filter(({ id }) => !old.has(id)).map((point) => `added ${sayPoint(point)}`),
+    ...before.points.filter(({ id }) => !now.has(id)).map((point) => `removed ${sayPoint(point)}`),
     ...after.points
       .filter((point) => old.has(point.id) && !sameJson(old.get(point.id), point))
       .map((point) => `${sayPoint(point)}: ${changedFields(old.get(point.id) ?? {}, point)}`),

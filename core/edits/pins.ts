@@ -1,4 +1,6 @@
 import type { Pin } from '../job/schema.js';
+import type { Method } from '../job/vocabulary.js';
+import { methodName } from '../methods/index.js';
 import { editKind, lineOf, within } from './kind.js';
 
 /** The pins of a line; null where it has none. */
@@ -24,7 +26,8 @@ export const pinsEdit = editKind({
 const count = (pins: number) => (pins === 1 ? 'a pin' : `${pins} pins`);
 
 function sayPin({ method, never, from_ft, to_ft }: Pin): string {
-  const what = method ?? (never ? `never ${never.join(', ')}` : 'a split');
+  const name = (each: Method) => methodName(each).toLowerCase();
+  const what = method ? name(method) : never ? `never ${never.map(name).join(', ')}` : 'a split';
   const ends = [from_ft, to_ft].flatMap((x) => (x === undefined ? [] : [x.toFixed(1)]));
   return ends.length > 0 ? `${what} at ${[...new Set(ends)].join(' to ')} ft` : what;
 }

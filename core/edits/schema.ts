@@ -20,7 +20,9 @@ const parts = { literal: z.literal, strictObject: z.strictObject };
 export const editSchema = z
   .discriminatedUnion(
     'kind',
-    editKinds.map(({ schema }) => schema({ ...jobSchemas, z: parts })) as unknown as Schemas<typeof editKinds>,
+    editKinds.map(({ schema }) => schema({ ...jobSchemas, z: parts })) as unknown as Schemas<
+      typeof editKinds
+    >,
   )
   .refine(isOfWhatItSets, {
     path: ['set', 'id'],

@@ -1,12 +1,12 @@
 import type { Line, Point } from './schema.js';
-import type { AccessWay, PointKind } from './vocabulary.js';
+import type { AccessWay, OwnerKind, PointKind } from './vocabulary.js';
 
 const kindWords: Readonly<Record<PointKind, string>> = {
   cleanout: 'cleanout',
   main: 'main',
   manhole: 'manhole',
   'septic-tank': 'septic tank',
-  access: 'access',
+  access: 'access point',
   building: 'building',
   'tie-in': 'branch connection',
   bend: 'bend',
@@ -24,6 +24,14 @@ export const accessWords: Readonly<Record<AccessWay, string>> = {
   'roof-vent': 'roof vent',
   'valve-lid': 'valve lid',
   other: 'access',
+};
+
+/** Whose ground or cleanout it is. */
+export const ownerWords: Readonly<Record<OwnerKind, string>> = {
+  private: 'owner’s',
+  public: 'public',
+  neighbour: 'neighbor’s',
+  unknown: 'not known',
 };
 
 /** Display name of a kind of point. */

@@ -1,3 +1,4 @@
+import { sayPointKind } from '../job/point-words.js';
 import type { Point } from '../job/schema.js';
 import { placeOf, type Heard } from '../idioms/heard.js';
 import { hear } from '../speech/hear.js';
@@ -239,7 +240,7 @@ const pointIdOf = (entry: EntryDraft): string => (entry.kind === 'point' ? entry
 
 function nameOf(id: string, found: Point | undefined, context: LogContext): string {
   const point = found?.id === id ? found : context.points.find((each) => each.id === id);
-  return point?.name ?? (point ? point.kind.replace('-', ' ') : id);
+  return point?.name ?? (point ? sayPointKind(point.kind) : id);
 }
 
 /** How an entry is understood; for a change, which pipe is on which side. */

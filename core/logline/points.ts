@@ -1,3 +1,4 @@
+import { sayPointKind } from '../job/point-words.js';
 import type { Point } from '../job/schema.js';
 import type { PointKind } from '../job/vocabulary.js';
 import type { Known, LogContext } from './context.js';
@@ -13,7 +14,7 @@ const zero_ft = 1;
 export type PointRead =
   { readonly id: string; readonly point: Point; readonly isNew: boolean } | { readonly refused: string };
 
-export const knownKind = ({ kind }: Pick<Point, 'kind'>): string => `a ${kind.replace('-', ' ')}`;
+export const knownKind = ({ kind }: Pick<Point, 'kind'>): string => `a ${sayPointKind(kind)}`;
 
 /** The point named or found, with the fields given for it. */
 export function pointOf(
@@ -121,7 +122,7 @@ export function newPoint(
   { points, entries = [] }: Pick<LogContext, 'points' | 'entries'>,
   called?: string,
 ): Point {
-  const word = kind.replace('-', ' ');
+  const word = sayPointKind(kind);
   const taken = new Set([...points, ...entries].map(({ id }) => id));
   for (let next = 1; ; next++) {
     const id = `${kind}-${next}`;

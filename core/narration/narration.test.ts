@@ -227,5 +227,10 @@ test('items go into a run: its own main and points, the sentence and the moment 
   expect(alone?.entry).toMatchObject({ after: 'e3' });
   const [first] = inOrder(narrationParts(items.slice(3), { ...line, entries: [] }), { ...line, entries: [] });
   expect(first?.entry).toMatchObject({ reading_ft: 64 });
-  expect(parts[1]?.point).toMatchObject({ id: 'tie-in-2', kind: 'tie-in', name: 'tie in 2', clock: 9 });
+  expect(parts[1]?.point).toMatchObject({
+    id: 'tie-in-2',
+    kind: 'tie-in',
+    name: 'branch connection 2',
+    clock: 9,
+  });
 });

@@ -88,7 +88,7 @@ export function sayItem(
   const name = (id: string) =>
     id === mainId ? 'Main' : id === accessId ? 'The access' : pointWords(id, known ?? point ?? undefined);
   const sides = saySides(entry);
-  const says = sayEntry({ ...bare, id: 'new' }, name);
+  const says = sayEntry({ ...bare, id: 'new' }, name, () => 'what was said before it');
   return sides ? `${says}: ${sides}` : says;
 }
 

@@ -130,7 +130,7 @@ test('what was accepted stays, whatever rates, rules and readings become; what c
 
   const dearer: Firm = { ...firm, prices: { mobilisation: { line: 5000, 'open-cut': 5000, burst: 5000 } } };
   const since = sinceAccepted(said, dearer, accepted);
-  expect(since.changed).toEqual(['The rate “mobilisation”']);
+  expect(since.changed).toEqual(['The rate “Setting up, by method”']);
   expect(since.agreed).toBe(accepted.total);
   expect(totalOfJob(accepted.job)).toBe(accepted.total);
   expect(since.differs).toBeGreaterThan(0);

@@ -21,6 +21,18 @@ export interface CutPlan {
   readonly least_ft: number;
 }
 
+/** The cuts of a stick by purpose: "7.03 and 6.06 for regrade 9 to 23; 3.96 for spot repair 48 to 52", ft. */
+export function sayCuts({ cuts }: Pick<Stick, 'cuts'>): string {
+  const purposes = [...new Set(cuts.map(({ what }) => what))];
+  return purposes
+    .map((purpose) => {
+      const lengths = cuts.flatMap(({ what, length_ft }) => (what === purpose ? [length_ft.toFixed(2)] : []));
+      const last = lengths.pop() ?? '';
+      return `${lengths.length > 0 ? `${lengths.join(', ')} and ` : ''}${last} for ${purpose}`;
+    })
+    .join('; ');
+}
+
 const kerf_ft = 1 / 8 / 12;
 /**
  * Tables of an exact plan hold 2^n subsets of pieces; these are the limits on pieces, and on subsets over all tables.

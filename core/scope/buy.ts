@@ -1,9 +1,10 @@
 import { materialRegistry } from '../catalog/materials.js';
-import type { Hole } from '../excavation/hole.js';
+import { holeLetter, type Hole } from '../excavation/hole.js';
+import { plain } from '../figure.js';
 import type { Rules } from '../job/rules.js';
 import type { Material } from '../job/vocabulary.js';
 import { closingPipe_ft } from '../methods/entry.js';
-import { workOf } from '../methods/index.js';
+import { methodName, workOf } from '../methods/index.js';
 import type { Action, Work } from '../methods/method.js';
 import { subtract, union, type Interval } from '../line/intervals.js';
 import { coupling, type Coupling } from '../pipe/couplings.js';
@@ -47,13 +48,15 @@ const couplingGap_ft = 1 / 4 / 12;
 export function buyOf(lines: readonly LineSolution[], rules: Rules): Buy {
   const wanted = lines.flatMap(({ chosen, prepared }): Wanted[] => {
     const { track } = prepared.possible;
+    const { line } = track.model;
+    const where = lines.length > 1 ? `, ${line.name ?? line.id}` : '';
     return [
       ...(chosen?.layout.actions ?? []).flatMap((action) => {
         const { newPipe } = workOf(action.method);
-        return newPipe ? [forAction(track, action, newPipe, rules, chosen?.layout.holes ?? [])] : [];
+        return newPipe ? [forAction(track, action, newPipe, rules, where, chosen?.layout.holes ?? [])] : [];
       }),
       ...(chosen?.layout.holes ?? []).flatMap((hole) =>
-        hole.closings.map((at) => forClosing(track, hole, at, rules)),
+        hole.closings.map((at) => forClosing(track, hole, at, rules, where)),
       ),
     ];
   });
@@ -90,6 +93,7 @@ function forAction(
   action: Action,
   newPipe: NonNullable<Work['newPipe']>,
   rules: Rules,
+  where: string,
   holes: readonly Hole[],
 ): Wanted {
   const material = newPipe.material(rules);
@@ -105,6 +109,7 @@ function forAction(
     );
   const gaps_ft = runs.length === 0 ? 0 : (2 / runs.length) * couplingGap_ft;
   const line = track.model.line.id;
+  const purpose = `${methodName(action.method).toLowerCase()} ${plain(action.from_ft, 1)} to ${plain(action.to_ft, 1)}${where}`;
   return {
     fittings: fittings.map((fitting) => ({
       ...fitting,
@@ -115,7 +120,7 @@ function forAction(
     pieces: runs.map(({ bore_in, length_ft }) => ({
       material,
       bore_in,
-      piece: { length_ft: Math.max(0, length_ft - gaps_ft), what: `${action.id}, ${bore_in} in` },
+      piece: { length_ft: Math.max(0, length_ft - gaps_ft), what: purpose },
     })),
     couplings: [action.fromBreak, action.toBreak].flatMap((end) => {
       const inside = track.cells[end === action.fromBreak ? end : end - 1];
@@ -147,9 +152,9 @@ function piecesBetween(stretches: readonly Interval[], fittings: readonly Fittin
 }
 
 /** The pipe that closes a launch pit, and its two couplings. */
-function forClosing(track: Track, hole: Hole, at: number, rules: Rules): Wanted {
+function forClosing(track: Track, hole: Hole, at: number, rules: Rules, where: string): Wanted {
   const bore_in = boreAtBreak(track, at);
-  const what = `close ${hole.id}`;
+  const what = `closing excavation ${holeLetter(hole.id)}${where}`;
   const laid = { material: rules.newPipe, diameter_in: bore_in };
   return {
     fittings: [],

@@ -1,7 +1,7 @@
 import type { Entry } from '../job/schema.js';
 import { sayClock, sayEntry, sayInches, sayWhat } from './say.js';
 
-const say = (entry: object) => sayWhat({ id: 'e', reading_ft: 1, ...entry } as Entry);
+const say = (entry: object) => sayWhat({ id: 'e', reading_ft: 1, ...entry } as Entry, (id) => id);
 
 // Plain trade words for everything the file can hold: common practice.
 test.each([
@@ -61,5 +61,11 @@ test('the whole sentence says about, both ends, and the note', () => {
     about: true,
     note: 'runs well',
   } as Entry;
-  expect(sayEntry(entry)).toBe('Standing water, from about 50 to 56 on the counter, “runs well”');
+  expect(
+    sayEntry(
+      entry,
+      () => 'Point',
+      () => 'it',
+    ),
+  ).toBe('Standing water, from about 50 to 56 on the counter, “runs well”');
 });

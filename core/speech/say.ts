@@ -1,6 +1,6 @@
 import { capital } from '../capital.js';
 import { sayPoint } from '../job/point-words.js';
-import type { Entry, Line, Pipe, Point } from '../job/schema.js';
+import type { Entry, FindingEntry, Line, Pipe, Point } from '../job/schema.js';
 import { plain } from '../figure.js';
 import { materialWords } from '../catalog/materials.js';
 import { kindOf } from '../findings/kinds.js';
@@ -46,7 +46,9 @@ export const sayPipe = (pipe: Pipe | undefined): string =>
     .join(' ');
 
 /** An entry without its place: "Roots, 15 % of the diameter, 11 to 2 o’clock, at a joint". */
-export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) => id): string {
+export function sayWhat(entry: FindingEntry): string;
+export function sayWhat(entry: Entry, pointName: (id: string) => string): string;
+export function sayWhat(entry: Entry, pointName: (id: string) => string = () => 'Point'): string {
   switch (entry.kind) {
     case 'point':
       return pointName(entry.point);
@@ -79,7 +81,7 @@ export function sayWhat(entry: Entry, pointName: (id: string) => string = (id) =
   }
 }
 
-function sayFinding(entry: Extract<Entry, { kind: 'finding' }>): string {
+function sayFinding(entry: FindingEntry): string {
   const percent = 'percent' in entry ? entry.percent : undefined;
   const inches = 'inches' in entry ? entry.inches : undefined;
   const form = 'form' in entry ? entry.form : undefined;
@@ -118,8 +120,8 @@ export const pointWords = (name: string, point: Point | undefined): string =>
 /** The full sentence of a preview, with the reading as called. */
 export function sayEntry(
   entry: Entry,
-  pointName?: (id: string) => string,
-  entryName: (id: string) => string = (id) => id,
+  pointName: (id: string) => string,
+  entryName: (id: string) => string,
 ): string {
   const about = entry.about ? 'about ' : '';
   const reading =
@@ -141,11 +143,21 @@ function sayRelation({ after, before, plus_ft }: Entry, entryName: (id: string) 
     : `${plain(plus_ft)} ft past ${entryName(after)}`;
 }
 
+/** Names of a line's points and entries, for sentences about them: a name for a heading, and one within a sentence. */
+export const namesOn = (line: Pick<Line, 'points' | 'runs'> | undefined) => ({
+  pointName: (id: string): string => {
+    const point = line?.points.find((each) => each.id === id);
+    return point ? capital(sayPoint(point)) : 'A point no longer on the line';
+  },
+  entryName: (id: string): string => (line ? sayThing(line, id) : gone),
+});
+const gone = 'something no longer in the log';
+
 /** A thing of a line in a sentence, by the id of its point or entry: "the main", "roots, 20 % of the diameter". */
 export function sayThing({ points, runs }: Pick<Line, 'points' | 'runs'>, id: string): string {
   const nameOf = (of: string) => {
     const point = points.find((each) => each.id === of);
-    return point ? `the ${sayPoint(point)}` : of;
+    return point ? `the ${sayPoint(point)}` : gone;
   };
   const entry = runs.flatMap(({ entries }) => entries).find((each) => each.id === id);
   if (!entry) return nameOf(id);

@@ -88,7 +88,7 @@ test('from an offer to the look after the repair: offered, linked, accepted, cha
   await page.getByRole('link', { name: 'Offer' }).click();
   await expect(page.getByTestId('since')).toContainText(`it would now come to ${cents(dearer)}`);
   await expect(page.getByTestId('since')).toContainText(`${cents(dearer - scope.price.total)} more`);
-  await expect(page.getByTestId('since')).toContainText('The rate “dig to5 per yd3”');
+  await expect(page.getByTestId('since')).toContainText('The rate “Excavation to 5 ft”');
   await expect(page.getByTestId('agreed')).toHaveText(cents(scope.price.total));
   await expect(page.getByTestId('agreed-price')).toHaveText(cents(scope.price.total));
   await expect(page.getByTestId('offer-price')).toHaveText(cents(dearer));

@@ -153,6 +153,7 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
   const client = useQueryClient();
   const [error, setError] = useState<Error>();
   return useMemo(() => {
+    const current = () => currentJob(client, id);
     const version = () => client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
     const edit: Change['edit'] = async (edits, { ownErrors = false, undoes, base } = {}) => {
       try {
@@ -170,8 +171,8 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
       },
       edit,
       say: (edits) => edit(edits).catch(() => undefined),
-      undo: () => takeBack(id, 'undo', edit, tell).catch(() => false),
-      redo: () => takeBack(id, 'redo', edit, tell).catch(() => false),
+      undo: () => takeBack(id, 'undo', edit, tell, current).catch(() => false),
+      redo: () => takeBack(id, 'redo', edit, tell, current).catch(() => false),
     };
   }, [client, id, error, tell]);
 }
@@ -182,13 +183,15 @@ async function takeBack(
   which: 'undo' | 'redo',
   edit: Change['edit'],
   tell: (words: string) => void,
+  current: () => Promise<Job>,
 ): Promise<boolean> {
   // A set being sent is the newest one: its outcome is needed first.
   await onTheirWay(id);
   const unsent = which === 'undo' ? lastWaiting(id) : undefined;
   if (unsent) {
+    const job = await current();
     forget(unsent.key);
-    tell(`Taken back: ${sayAll(unsent.edits.map(sayAlone))}`);
+    tell(`Taken back: ${sayAll(unsent.edits.map((each) => sayAlone(each, job)))}`);
     return true;
   }
   const own = await ownChanges(id);
@@ -200,14 +203,15 @@ async function takeBack(
     tell(which === 'undo' ? 'You have nothing to undo.' : 'There is nothing to redo.');
     return false;
   }
+  const job = await current();
   await edit(
     taken.map(({ inverse }) => inverse),
     { undoes: target, base: newest.version },
   );
   tell(
     which === 'undo'
-      ? `Taken back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(done, inverse)))}`
-      : `Brought back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(inverse, done)))}`,
+      ? `Taken back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(done, inverse, job)))}`
+      : `Brought back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(inverse, done, job)))}`,
   );
   return true;
 }

@@ -19,8 +19,6 @@ export const feet = (value: number, digits = 1): string => {
 };
 
 const time = { hour: 'numeric', minute: '2-digit' } as const;
-const dayFormat = new Intl.DateTimeFormat('en-US', { month: 'long', day: 'numeric' });
-const longDayFormat = new Intl.DateTimeFormat('en-US', { month: 'long', day: 'numeric', year: 'numeric' });
 const clockFormat = new Intl.DateTimeFormat('en-US', time);
 const momentFormat = new Intl.DateTimeFormat('en-US', {
   month: 'short',
@@ -29,16 +27,10 @@ const momentFormat = new Intl.DateTimeFormat('en-US', {
   ...time,
 });
 
-/** A date or a moment, of the job file or in ms, in local time; with plain spaces in every browser. */
-function written(format: Intl.DateTimeFormat, at: string | number): string {
-  const isDate = typeof at === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(at);
-  return format.format(new Date(isDate ? `${at}T00:00` : at)).replaceAll('\u202f', ' ');
-}
+/** A moment, of the job file or in ms, in local time; with plain spaces in every browser. Days are `core/days`. */
+const written = (format: Intl.DateTimeFormat, at: string | number): string =>
+  format.format(new Date(at)).replaceAll('\u202f', ' ');
 
-/** `March 4`. */
-export const day = (iso: string | undefined): string => (iso ? written(dayFormat, iso) : '');
-/** `March 4, 2026`. */
-export const longDay = (iso: string): string => written(longDayFormat, iso);
 /** `Mar 4, 2026, 3:05 PM`. */
 export const dayAndTime = (iso: string): string => written(momentFormat, iso);
 /** `3:05 PM`. */

@@ -15,10 +15,12 @@ import { holeLetter } from '../../core/excavation/hole.js';
 import { dayOrder, type Pit } from '../holes/hole-order';
 import { HolePlan } from '../holes/hole-plan';
 import { HoleSection } from '../holes/hole-section';
-import { day, feet } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+import { feet } from '../controls/format';
 import { Drawn } from './drawn';
 import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
+import { sayCuts } from '../../core/pipe/cut-list.js';
 import type { LineView } from '../../core/views/line-view.js';
 
 /** Height left for the drawings on an excavation's page, pt. */
@@ -52,7 +54,7 @@ export function CrewDocument({
       <Text style={styles.h1}>{inFont(job.title)}</Text>
       <Text style={styles.soft}>
         {inFont(
-          [job.site?.address, job.site?.customer, job.inspectedOn && `inspected ${day(job.inspectedOn)}`]
+          [job.site?.address, job.site?.customer, job.inspectedOn && `inspected ${sayDay(job.inspectedOn)}`]
             .filter(Boolean)
             .join(', '),
         )}
@@ -308,7 +310,7 @@ function Buying({ scope }: { scope: ScopeSoFar }) {
               right={[2]}
               cells={[
                 `${stick.length_ft} ft of ${stick.diameter_in} in ${materialWords(stick.material)}`,
-                `cut ${stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')}`,
+                `cut ${sayCuts(stick)}`,
                 `${stick.leftover_ft.toFixed(1)} ft left`,
               ]}
             />

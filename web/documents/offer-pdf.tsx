@@ -4,7 +4,8 @@ import type { Offer, OfferApproach } from '../../core/offer/offer.js';
 import { sayRisk } from '../../core/offer/say-risk.js';
 import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
-import { longDay, feet, money, videoTime } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+import { feet, money, videoTime } from '../controls/format';
 import { Cells, colors, inFont, Paper, styles } from './paper';
 
 /** The offer on paper. `photos` are pictures by name, as data addresses. */
@@ -16,8 +17,8 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
         {[
           offer.customer && `For ${offer.customer}`,
           offer.address,
-          `offered on ${longDay(offer.on)}`,
-          `prices hold to ${longDay(offer.validTo)}`,
+          `offered on ${sayDay(offer.on)}`,
+          `prices hold to ${sayDay(offer.validTo)}`,
         ]
           .filter(Boolean)
           .join(', ')}

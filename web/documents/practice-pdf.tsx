@@ -1,6 +1,7 @@
 import { Text, View } from '@react-pdf/renderer';
 import { levels } from '../../core/practice/invent.js';
-import { longDay } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+
 import type { Score } from '../practice/kept';
 import { Cells, inFont, Paper, styles } from './paper';
 
@@ -15,8 +16,8 @@ export function PracticeDocument({ name, scores }: { name: string; scores: reado
         {first === undefined || last === undefined
           ? ''
           : first === last
-            ? longDay(first)
-            : `${longDay(first)} to ${longDay(last)}`}
+            ? sayDay(first)
+            : `${sayDay(first)} to ${sayDay(last)}`}
       </Text>
       <Text style={styles.h2}>Practiced reading a camera on invented pipes</Text>
       <Levels scores={scores} />
@@ -78,7 +79,7 @@ const EachPractice = ({ scores }: ScoresProps) => (
         shares={[3, 1, 1, 1, 1, 1]}
         right={[1, 2, 3, 4, 5]}
         cells={[
-          longDay(score.at.slice(0, 10)),
+          sayDay(score.at.slice(0, 10)),
           String(score.level),
           String(score.score),
           String(score.found),

@@ -6,7 +6,8 @@ import type { Job } from '../../core/job/schema.js';
 import { summedLength } from '../../core/line/intervals.js';
 import type { Proof } from '../../core/offer/proof.js';
 import type { ScopedView } from '../../core/views/job-view.js';
-import { day, feet, verdictWords, videoTime } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+import { feet, verdictWords, videoTime } from '../controls/format';
 import { ProofPart } from './offer-pdf';
 import { Cells, inFont, Paper, styles } from './paper';
 import { materialWords } from '../../core/catalog/materials.js';
@@ -35,7 +36,7 @@ export function ReportDocument({
           [
             job.site?.address,
             job.site?.customer && `for ${job.site.customer}`,
-            job.inspectedOn && `inspected on ${day(job.inspectedOn)} ${job.inspectedOn.slice(0, 4)}`,
+            job.inspectedOn && `inspected on ${sayDay(job.inspectedOn)}`,
           ]
             .filter(Boolean)
             .join(', '),

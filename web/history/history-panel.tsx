@@ -6,10 +6,13 @@ import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
 import { Faults } from '../shell/trouble';
 import { isDeletion, sayChange } from '../../core/edits/index.js';
+import type { Job } from '../../core/job/schema.js';
 import { Note, Title } from '../controls/text';
 
 interface Props {
   readonly id: string;
+  /** Names what a change is about. */
+  readonly job: Job;
   readonly change: Change;
   readonly onClose: () => void;
 }
@@ -28,7 +31,7 @@ function useOwnFocus() {
 }
 
 /** Every change, newest first; whatever was replaced or deleted can be restored. */
-export function HistoryPanel({ id, change, onClose }: Props) {
+export function HistoryPanel({ id, job, change, onClose }: Props) {
   const history = useHistory(id);
   const [onlyDeleted, setOnlyDeleted] = useState(false);
   const panel = useOwnFocus();
@@ -61,7 +64,7 @@ export function HistoryPanel({ id, change, onClose }: Props) {
       <Box overflowY="auto" flex="1">
         {shown.length === 0 && <Note p="4">{onlyDeleted ? 'Nothing was deleted.' : 'No changes yet.'}</Note>}
         {shown.map((all) => (
-          <ChangeSet key={all[0]?.order} all={all} change={change} />
+          <ChangeSet key={all[0]?.order} {...{ all, change, job }} />
         ))}
         {history.hasNextPage && (
           <Press
@@ -78,7 +81,7 @@ export function HistoryPanel({ id, change, onClose }: Props) {
   );
 }
 
-interface PressesProps extends Omit<Props, 'id'> {
+interface PressesProps extends Omit<Props, 'id' | 'job'> {
   readonly onlyDeleted: boolean;
   readonly setOnlyDeleted: (only: boolean) => void;
 }
@@ -124,7 +127,7 @@ function byWhom({ person, device }: HistoryChange): string {
   return person === null ? from : `${person}, ${from}`;
 }
 
-function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Change }) {
+function ChangeSet({ all, change, job }: Pick<Props, 'change' | 'job'> & { all: readonly HistoryChange[] }) {
   const [first] = all;
   if (!first) return null;
   const bringBack = () => {
@@ -144,7 +147,7 @@ function ChangeSet({ all, change }: { all: readonly HistoryChange[]; change: Cha
           <Box flex="1" minWidth={0}>
             {[...all].reverse().map(({ order, edit, inverse }) => (
               <Text key={order} overflowWrap="anywhere">
-                {sayChange(edit, inverse)}
+                {sayChange(edit, inverse, job)}
               </Text>
             ))}
           </Box>

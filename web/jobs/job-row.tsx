@@ -5,7 +5,8 @@ import { Link } from 'react-router';
 import type { JobRow as Row } from '../../server/jobs/digests.js';
 import { useSeesPrices } from '../api/me';
 import { Press } from '../controls/controls';
-import { day, dayAndTime, money, verdictWords } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+import { dayAndTime, money, verdictWords } from '../controls/format';
 import { missingOf } from './find';
 import { Alarm, Note } from '../controls/text';
 
@@ -65,14 +66,14 @@ export const JobRow = memo(function JobRow({ row, today, onExport, onDelete }: P
           {due && (
             <Alarm strong>
               {due.what === 'clean' ? 'Cleaning' : 'Inspection'} due {due.to < today ? 'since' : 'by'}{' '}
-              {day(due.to)}
+              {sayDay(due.to)}
             </Alarm>
           )}
         </Box>
         <Box textAlign={{ md: 'right' }}>
           <Text fontWeight={700}>{seesPrices ? priceOf(digest) : ''}</Text>
           <Note size="fine">
-            {digest?.accepted ? `accepted ${day(digest.accepted.on)}` : dayAndTime(row.changedAt)}
+            {digest?.accepted ? `accepted ${sayDay(digest.accepted.on)}` : dayAndTime(row.changedAt)}
           </Note>
         </Box>
       </RowLink>

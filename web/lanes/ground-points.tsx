@@ -1,4 +1,5 @@
 import type { ReactNode, SVGProps } from 'react';
+import { sayPointKind } from '../../core/job/point-words.js';
 import { feet } from '../controls/format';
 import type { PointView } from '../../core/views/line-view.js';
 
@@ -15,10 +16,10 @@ export function pointWords(point: PointView): string {
       return point.joinedBy
         ? `${point.joinedBy.name} joins`
         : point.name === point.id
-          ? 'tie-in'
+          ? sayPointKind(point.kind)
           : point.name;
     default:
-      return point.name === point.id ? point.kind.replaceAll('-', ' ') : point.name;
+      return point.name === point.id ? sayPointKind(point.kind) : point.name;
   }
 }
 

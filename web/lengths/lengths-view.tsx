@@ -17,6 +17,7 @@ import { Shopping } from './shopping';
 import { WetOutClock } from './wet-out';
 import { NumberCell } from '../site/cells';
 import { materialWords } from '../../core/catalog/materials.js';
+import { sayCuts } from '../../core/pipe/cut-list.js';
 import { Alarm, Note } from '../controls/text';
 import { RuledRow } from '../controls/table';
 
@@ -134,18 +135,26 @@ function Liners({ liners, jobId, job, change }: LinersProps) {
         </tbody>
       </Table>
       <OnTheDay job={job} change={change} />
-      {liners.flatMap(({ id, working }) =>
-        working?.short
+      {liners.flatMap((liner) =>
+        liner.working?.short
           ? [
-              <Alarm strong key={id} mt="2">
-                {id}: {working.short}.
+              <Alarm strong key={liner.id} mt="2">
+                {linerName(liner)}: {liner.working.short}.
               </Alarm>,
             ]
           : [],
       )}
       <Flex direction="column" gap="2" mt="3" align="flex-start">
-        {liners.map(({ id: liner, working }) =>
-          working ? <WetOutClock key={liner} jobId={jobId} liner={liner} working={working} /> : null,
+        {liners.map((liner) =>
+          liner.working ? (
+            <WetOutClock
+              key={liner.id}
+              jobId={jobId}
+              liner={liner.id}
+              name={linerName(liner)}
+              working={liner.working}
+            />
+          ) : null,
         )}
       </Flex>
       <Text mt="3" borderLeft="5px solid" borderColor="signal" pl="3">
@@ -155,6 +164,9 @@ function Liners({ liners, jobId, job, change }: LinersProps) {
     </Section>
   );
 }
+
+const linerName = ({ method, from_ft, to_ft }: ActionScope): string =>
+  `${methodName(method)} ${feet(from_ft)} to ${feet(to_ft)}`;
 
 function LinerRow({ action }: { action: ActionScope }) {
   const { id, method, from_ft, to_ft, entry_ft, liner, working } = action;
@@ -370,8 +382,7 @@ const StickRow = ({ stick, longest_ft }: StickRowProps) => (
       </Flex>
     </Flex>
     <Note size="small" width="240px">
-      cut {stick.cuts.map((cut) => `${cut.length_ft.toFixed(2)} (${cut.what})`).join(', ')};{' '}
-      {stick.leftover_ft.toFixed(1)} ft left over
+      cut {sayCuts(stick)}; {stick.leftover_ft.toFixed(1)} ft left over
     </Note>
   </Flex>
 );

@@ -48,11 +48,13 @@ function useMixed(key: string) {
 interface Props {
   readonly jobId: string;
   readonly liner: string;
+  /** What it is and where, for display. */
+  readonly name: string;
   readonly working: WorkingTime;
 }
 
 /** Countdown of a liner's resin from the moment it is mixed. */
-export function WetOutClock({ jobId, liner, working }: Props) {
+export function WetOutClock({ jobId, liner, name, working }: Props) {
   const { mixedAt, now, set } = useMixed(`open-trench-wet-out ${jobId} ${liner}`);
   if (mixedAt === undefined) {
     return (
@@ -62,7 +64,7 @@ export function WetOutClock({ jobId, liner, working }: Props) {
           set(Date.now());
         }}
       >
-        {liner}: resin mixed now, count down
+        {name}: resin mixed now, count down
       </Press>
     );
   }
@@ -87,7 +89,7 @@ export function WetOutClock({ jobId, liner, working }: Props) {
       </Text>
       <Box flex="1" minWidth="200px">
         <Text fontWeight={700} color={color} role="status">
-          {liner}: {words[wetOut.say]}
+          {name}: {words[wetOut.say]}
         </Text>
         <Note size="small">
           mixed at {clockTime(mixedAt)}; begin to insert by {clockTime(startBy)}

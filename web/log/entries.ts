@@ -85,7 +85,7 @@ export function twinOf(
     row && {
       key: row.key,
       id: row.entry.id,
-      says: `${sayWhat(row.entry)} at ${(row.station?.value ?? 0).toFixed(1)} ft`,
+      says: `${sayWhat(row.entry, (id) => lineView.points.find((point) => point.id === id)?.name ?? 'the point')} at ${(row.station?.value ?? 0).toFixed(1)} ft`,
     }
   );
 }

@@ -9,7 +9,8 @@ import { SaveReport } from '../documents/save-buttons';
 import { AddPress } from '../controls/add-press';
 import { Cap, Press } from '../controls/controls';
 import { runName } from '../../core/job/run-words.js';
-import { longDay } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { ButtonChoice } from './button-choice';
 import { CsvPanel } from './csv-panel';
@@ -77,7 +78,7 @@ interface Part {
 /** Heading of the printed log. */
 const PrintedHead = ({ context: { job, line }, run }: { context: JobContext; run: Run | undefined }) => (
   <Text className="printed-only" fontWeight={700} fontSize="18px" px="3" py="2">
-    {[job.title, line.name ?? line.id, run?.name, job.inspectedOn && longDay(job.inspectedOn)]
+    {[job.title, line.name ?? line.id, run?.name, job.inspectedOn && sayDay(job.inspectedOn)]
       .filter(Boolean)
       .join(', ')}
   </Text>

@@ -1,6 +1,7 @@
+import type { Line } from '../../core/job/schema.js';
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useId } from 'react';
-import { sayWhat } from '../../core/speech/say.js';
+import { namesOn, sayWhat } from '../../core/speech/say.js';
 import { Press } from '../controls/controls';
 import { KeyHints, type KeyHint } from '../keys/key-help';
 import { Faults } from '../shell/trouble';
@@ -38,7 +39,7 @@ export function TypedLine(props: TypedLineProps) {
           {preview}
         </Box>
       )}
-      <GoesWith state={state} />
+      <GoesWith state={state} line={props.line} />
       <LineField
         id={id}
         state={state}
@@ -78,8 +79,10 @@ export function TypedLine(props: TypedLineProps) {
 /** Above the line: why it was not written, the photos attached to it, the entry being edited. */
 const GoesWith = ({
   state: { failed, forgetFailure, photos, editing, clear },
+  line,
 }: {
   state: TypedLineState;
+  line: Line;
 }) => (
   <>
     {failed && <Faults error={failed} onClose={forgetFailure} />}
@@ -91,7 +94,7 @@ const GoesWith = ({
     {editing && (
       <Flex align="center" gap="3" bg="keep" px="4" py="1" justify="space-between">
         <span>
-          Changing: <strong>{sayWhat(editing)}</strong>
+          Changing: <strong>{sayWhat(editing, namesOn(line).pointName)}</strong>
         </span>
         <Press type="button" look="quiet" onClick={clear}>
           Leave it as it was

@@ -8,7 +8,8 @@ import { useSinceAccepted } from '../api/offer';
 import { worker } from '../view/view';
 import { Field, Label, Press } from '../controls/controls';
 import { schoolWords } from '../../core/job/school-words.js';
-import { longDay, money } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+import { money } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../controls/today';
 import { Part } from '../reason/part';
@@ -81,7 +82,7 @@ export function Accepted({ accepted }: { accepted: Acceptance }) {
       <Flex justify="space-between" align="flex-start" gap="3" wrap="wrap">
         <Box>
           <Title size="part">
-            Accepted on {longDay(accepted.on)}
+            Accepted on {sayDay(accepted.on)}
             {accepted.by ? ` by ${accepted.by}` : ''}: {schoolWords[accepted.school].name},{' '}
             <span data-testid="agreed">{cash(accepted.total)}</span>
           </Title>

@@ -5,7 +5,8 @@ import type { School } from '../../core/job/vocabulary.js';
 import type { Offer } from '../../core/offer/offer.js';
 import { useSharedOffer } from '../api/offer';
 import { schoolWords } from '../../core/job/school-words.js';
-import { longDay } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+
 import { Part } from '../reason/part';
 import { OfferTable } from './offer-table';
 import { PriceLines } from './price-part';
@@ -70,8 +71,8 @@ const LetterHead = ({ offer }: { offer: Offer }) => (
     <Note mb="4">
       {[
         offer.customer && `For ${offer.customer}`,
-        `offered on ${longDay(offer.on)}`,
-        `prices hold to ${longDay(offer.validTo)}`,
+        `offered on ${sayDay(offer.on)}`,
+        `prices hold to ${sayDay(offer.validTo)}`,
       ]
         .filter(Boolean)
         .join(', ')}

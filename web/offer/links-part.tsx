@@ -2,7 +2,8 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useShares } from '../api/offer';
 import { Field, Press } from '../controls/controls';
-import { day, dayAndTime } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+import { dayAndTime } from '../controls/format';
 import { useJobContext } from '../shell/job-layout';
 import { Part } from '../reason/part';
 import { Alarm, Note } from '../controls/text';
@@ -40,7 +41,7 @@ export function LinksPart() {
       {open.map((share) => (
         <Flex key={share.id} justify="space-between" align="center" gap="3" mt="1">
           <Text>
-            Open since {dayAndTime(share.madeAt)}, until {day(share.openTo.slice(0, 10))}
+            Open since {dayAndTime(share.madeAt)}, until {sayDay(share.openTo.slice(0, 10))}
           </Text>
           <Press
             type="button"

@@ -8,7 +8,8 @@ import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import type { Offer } from '../../core/offer/offer.js';
 import { schoolWords } from '../../core/job/school-words.js';
-import { longDay } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+
 import { SidePanel, Split } from '../shell/side-panel';
 import { Part } from '../reason/part';
 import { WorkingOut } from '../shell/working-out';
@@ -93,7 +94,7 @@ const Head = ({ offer }: { offer: Offer }) => (
         ]
           .filter(Boolean)
           .join(', ')}
-        . Prices hold to {longDay(offer.validTo)}.
+        . Prices hold to {sayDay(offer.validTo)}.
       </Note>
     </Box>
     <SaveOffer offer={offer} />

@@ -1,7 +1,7 @@
 import { chakra, Text } from '@chakra-ui/react';
 import { capital } from '../../core/capital.js';
 import { jobHead, lineHead } from '../../core/edits/index.js';
-import type { Job } from '../../core/job/schema.js';
+import type { FindingEntry, Job } from '../../core/job/schema.js';
 import { sayWhat } from '../../core/speech/say.js';
 import type { OfferApproach } from '../../core/offer/offer.js';
 import { Press } from '../controls/controls';
@@ -31,7 +31,7 @@ export function OptionsPart({ approach, currency }: { approach: OfferApproach; c
       {taken.map(({ line, id, entry }) => (
         <Row key={`${line.id} ${id}`}>
           <Text>
-            <strong>Taken:</strong> {entry ? sayWhat(entry) : id}
+            <strong>Taken:</strong> {entry ? sayWhat(entry) : 'a finding no longer in the log'}
           </Text>
           <Press
             type="button"
@@ -77,6 +77,8 @@ const takenOf = (job: Job) =>
     (line.alsoCure ?? []).map((id) => ({
       line,
       id,
-      entry: line.runs.flatMap((run) => run.entries).find((entry) => entry.id === id),
+      entry: line.runs
+        .flatMap((run) => run.entries)
+        .find((entry): entry is FindingEntry => entry.id === id && entry.kind === 'finding'),
     })),
   );

@@ -4,7 +4,7 @@ import { defaultRules } from '../../core/job/rules.js';
 import type { RulesOverride } from '../../core/job/rules-schema.js';
 import type { Job } from '../../core/job/schema.js';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
-import { plainWord, ruleFields, type RuleField } from './fields';
+import { plainWord, ruleFields, type RuleField } from '../../core/offer/labels.js';
 
 /** A changed house rule: its value, the usual one, and who changed it. */
 export interface OwnRule {

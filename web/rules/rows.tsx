@@ -26,24 +26,28 @@ export function Row({
   own: string | undefined;
   children: ReactNode;
 }) {
+  // Words take the room of the unit that they do not have.
+  const isWord = !unit && !own;
   return (
     <Flex align="center" gap="3" py="1" borderBottom="1px solid" borderColor="rule">
       <Text flex="1" fontWeight={own ? 700 : 400}>
         {label}
       </Text>
-      <Box width={{ base: '130px', md: '190px' }} flexShrink={0}>
+      <Box width={isWord ? { base: '220px', md: '306px' } : { base: '130px', md: '190px' }} flexShrink={0}>
         {children}
       </Box>
-      <Text
-        width={{ base: '78px', md: '104px' }}
-        flexShrink={0}
-        fontSize="13.5px"
-        color={own ? 'signalInk' : 'soft'}
-      >
-        {unit}
-        {own && unit && <br />}
-        {own}
-      </Text>
+      {!isWord && (
+        <Text
+          width={{ base: '78px', md: '104px' }}
+          flexShrink={0}
+          fontSize="13.5px"
+          color={own ? 'signalInk' : 'soft'}
+        >
+          {unit}
+          {own && unit && <br />}
+          {own}
+        </Text>
+      )}
     </Flex>
   );
 }
@@ -54,12 +58,14 @@ export function RateTable({
   house,
   own,
   byOthers = false,
+  nameOf = (key) => key,
   onChange,
 }: {
   label: string;
   house: Readonly<Record<string, number | string>>;
   own: Readonly<Record<string, number | string | undefined>>;
   byOthers?: boolean;
+  nameOf?: (key: string) => string;
   onChange: (table: Record<string, number | string>) => void;
 }) {
   const put = (key: string, value: number | string | undefined) => {
@@ -73,7 +79,7 @@ export function RateTable({
         {Object.entries(house).map(([key, rate]) => {
           const mine = own[key];
           const inForce = mine ?? rate;
-          const name = key.replaceAll('-', ' ');
+          const name = nameOf(key);
           return (
             <Box key={key}>
               <Text fontSize="13.5px" color={mine !== undefined && mine !== rate ? 'signalInk' : 'soft'}>

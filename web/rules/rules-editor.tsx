@@ -10,7 +10,15 @@ import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import type { FindingKind } from '../../core/job/vocabulary.js';
 import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
 import { withoutEmpty } from '../controls/without-empty';
-import { measureOf, plainWord, rateFields, ruleFields, tableFields, type RuleField } from './fields';
+import {
+  measureOf,
+  plainWord,
+  rateFields,
+  rateName,
+  ruleFields,
+  tableFields,
+  type RuleField,
+} from '../../core/offer/labels.js';
 import { Group, RateTable, Row } from './rows';
 import { SheetRows } from './sheet-rows';
 import { UpkeepRules } from './upkeep-rules';
@@ -134,6 +142,7 @@ const RateTables = ({ prices, house, onChange }: RateTablesProps) => (
         house={house[key]}
         own={prices[key] ?? {}}
         byOthers={key === 'restore_per_ft2'}
+        nameOf={(rate) => rateName(key, rate)}
         onChange={(rates) => {
           onChange({ [key]: rates });
         }}

@@ -4,7 +4,8 @@ import type { Job, Line } from '../../core/job/schema.js';
 import { summedLength } from '../../core/line/intervals.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { IconPress } from '../controls/controls';
-import { day, feet, money, verdictWords } from '../controls/format';
+import { sayDay } from '../../core/days.js';
+import { feet, money, verdictWords } from '../controls/format';
 import { useSeesPrices } from '../api/me';
 import { Header } from './header';
 import { JobTabs } from './job-tabs';
@@ -39,8 +40,13 @@ export function JobBar({ job, line, view, waiting, live, historyOpen, onHistory 
           <Heading as="h1" fontSize="15px" truncate>
             {job?.title ?? '…'}
           </Heading>
-          <Note size="fine" truncate display={{ base: 'none', md: 'block' }}>
-            {[line?.name ?? line?.id, job?.inspectedOn ? `inspected ${day(job.inspectedOn)}` : '']
+          <Note
+            size="fine"
+            truncate
+            display={{ base: 'none', md: 'block' }}
+            title={job?.inspectedOn && `Inspected on ${sayDay(job.inspectedOn)}`}
+          >
+            {[line?.name ?? line?.id, job?.inspectedOn && sayDay(job.inspectedOn)]
               .filter(Boolean)
               .join(' · ')}
           </Note>

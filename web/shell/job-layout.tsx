@@ -114,8 +114,8 @@ export function JobLayout() {
       {error && <Faults error={error} />}
       {change.error && <Faults error={change.error} onClose={change.reset} />}
       <Notice words={notice} />
-      <OutboxBanner items={items} />
-      {historyOpen && <HistoryPanel id={jobId} change={change} onClose={toggleHistory} />}
+      {job && <OutboxBanner items={items} job={job} />}
+      {historyOpen && job && <HistoryPanel id={jobId} job={job} change={change} onClose={toggleHistory} />}
       <Box as="main" flex="1" minHeight={0}>
         {context && <Outlet context={context} />}
       </Box>

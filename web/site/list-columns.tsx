@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { LineHead, Point } from '../../core/job/schema.js';
+import { accessWords, ownerWords, sayPointKind } from '../../core/job/point-words.js';
 import { accessWays, ownerKinds, pointKinds, surfaceKinds } from '../../core/job/vocabulary.js';
 import { moveEnd, type HeldStretch } from '../../core/line/edit-stretches.js';
 import type { LineView } from '../../core/views/line-view.js';
@@ -9,6 +10,12 @@ import { ChoiceCell, EndCell, NumberCell, TextCell } from './cells';
 import { resolver, type ListName } from './ground';
 import type { Column } from './list-table';
 import { Note } from '../controls/text';
+
+const accessChoices = accessWays.map(
+  (way) => [way, way === 'other' ? 'something else' : accessWords[way]] as const,
+);
+const pointChoices = pointKinds.map((kind) => [kind, sayPointKind(kind)] as const);
+export const ownerChoices = ownerKinds.map((kind) => [kind, ownerWords[kind]] as const);
 
 type Item<L extends ListName> = NonNullable<LineHead[L]>[number];
 
@@ -57,7 +64,7 @@ export const ownerColumns = (view: LineView): Column<Item<'owners'>>[] => [
       <ChoiceCell
         label="Owner"
         value={owner}
-        options={ownerKinds}
+        options={ownerChoices}
         onChange={(value) => {
           change({ owner: value });
         }}
@@ -171,7 +178,7 @@ const namedColumns: Column<Point>[] = [
       <ChoiceCell
         label="Kind of point"
         value={kind}
-        options={pointKinds}
+        options={pointChoices}
         onChange={(value) => {
           change({ kind: value });
         }}
@@ -185,7 +192,7 @@ const namedColumns: Column<Point>[] = [
         <ChoiceCell
           label="What was opened to let the head in"
           value={through}
-          options={accessWays}
+          options={accessChoices}
           empty="not said"
           onChange={(opened) => {
             change({ through: opened });

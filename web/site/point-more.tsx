@@ -1,7 +1,7 @@
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import type { LineHead, Point } from '../../core/job/schema.js';
-import { ownerKinds } from '../../core/job/vocabulary.js';
+import { ownerChoices } from './list-columns';
 import { measureOfField } from '../../core/speech/typed-number.js';
 import { Label } from '../controls/controls';
 import { ChoiceCell, NumberCell, TextCell } from './cells';
@@ -107,7 +107,7 @@ function CleanoutFields({ point, change }: Own) {
         <ChoiceCell
           label="Whose cleanout"
           value={point.owner}
-          options={ownerKinds}
+          options={ownerChoices}
           empty="not said"
           onChange={(owner) => {
             change({ owner, ...(owner === 'neighbour' ? { usable: false } : {}) });

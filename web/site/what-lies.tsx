@@ -1,5 +1,6 @@
 import { Flex, Text } from '@chakra-ui/react';
-import { surfaceKinds } from '../../core/catalog/surfaces.js';
+import { surfaceKinds, surfaceWords } from '../../core/catalog/surfaces.js';
+import { ownerWords } from '../../core/job/point-words.js';
 import type { LineHead } from '../../core/job/schema.js';
 import { ownerKinds } from '../../core/job/vocabulary.js';
 import { overlaps } from '../../core/line/intervals.js';
@@ -11,8 +12,8 @@ import { Alarm } from '../controls/text';
 
 /** Lists whose new stretch needs to know what it is. */
 export const askedKinds = {
-  surfaces: surfaceKinds.map((kind): [string, Said] => [kind, { surface: kind }]),
-  owners: ownerKinds.map((kind): [string, Said] => [kind, { owner: kind }]),
+  surfaces: surfaceKinds.map((kind): [string, Said] => [surfaceWords(kind), { surface: kind }]),
+  owners: ownerKinds.map((kind): [string, Said] => [ownerWords[kind], { owner: kind }]),
 } as const;
 
 /** Requests what lies on a new stretch, and tells what was there before: a stretch laid over another replaces it. */
@@ -33,8 +34,8 @@ export function WhatLies({
   const resolve = resolver(view);
   const before =
     list === 'surfaces'
-      ? (head.surfaces ?? []).map((each) => ({ ...resolve(each), is: each.kind }))
-      : (head.owners ?? []).map((each) => ({ ...resolve(each), is: each.owner }));
+      ? (head.surfaces ?? []).map((each) => ({ ...resolve(each), is: surfaceWords(each.kind) }))
+      : (head.owners ?? []).map((each) => ({ ...resolve(each), is: ownerWords[each.owner] }));
   const under = before.filter((each) => overlaps(each, span));
   return (
     <Flex
@@ -51,15 +52,15 @@ export function WhatLies({
         {list === 'surfaces' ? 'What lies' : 'Whose part is it'} from {feet(span.from_ft)} to{' '}
         {feet(span.to_ft)} ft?
       </Text>
-      {askedKinds[list].map(([kind, said]) => (
+      {askedKinds[list].map(([words, said]) => (
         <Press
-          key={kind}
+          key={words}
           type="button"
           onClick={() => {
             onSaid(said);
           }}
         >
-          {kind}
+          {words}
         </Press>
       ))}
       {under.length > 0 && (

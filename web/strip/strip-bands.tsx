@@ -1,11 +1,11 @@
 import { surfaceRow } from '../../core/catalog/surfaces.js';
+import { ownerWords } from '../../core/job/point-words.js';
 import { snapEnd } from '../../core/line/edit-stretches.js';
 import { textWidth } from '../drawing/labels';
 import { Handle } from './handle';
 import { strip, tenth, type StretchList, type StripFrame } from './strip-frame';
 
 const { rows } = strip;
-const ownerWords = { private: 'owner’s', public: 'public', neighbour: 'neighbor’s', unknown: 'whose?' };
 const token = (name: string) => `var(--chakra-colors-${name})`;
 
 /** One kind of stretch along the strip: its band, fill and label. */
