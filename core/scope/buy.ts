@@ -46,10 +46,10 @@ const couplingGap_ft = 1 / 4 / 12;
 
 /** Sticks are cut for the whole job together, one material and bore at a time. */
 export function buyOf(lines: readonly LineSolution[], rules: Rules): Buy {
-  const wanted = lines.flatMap(({ chosen, prepared }): Wanted[] => {
+  const wanted = lines.flatMap(({ chosen, prepared }, index): Wanted[] => {
     const { track } = prepared.possible;
     const { line } = track.model;
-    const where = lines.length > 1 ? `, ${line.name ?? line.id}` : '';
+    const where = lines.length > 1 ? `, ${line.name ?? `line ${index + 1}`}` : '';
     return [
       ...(chosen?.layout.actions ?? []).flatMap((action) => {
         const { newPipe } = workOf(action.method);

@@ -5,7 +5,7 @@ import type { Judged } from '../condition/judged.js';
 import type { Figure } from '../figure.js';
 import { fallsOf, type Fall } from '../grade/fall.js';
 import type { Rules } from '../job/rules.js';
-import type { Entry, FindingEntry, Pin, Run } from '../job/schema.js';
+import type { FindingEntry, Pin, Run } from '../job/schema.js';
 import type { FindingKind, Grade, Method, OwnerKind, PointKind, SurfaceKind } from '../job/vocabulary.js';
 import type { GroundPlace } from '../line/course.js';
 import { subtract, type Interval } from '../line/intervals.js';

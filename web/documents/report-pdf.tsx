@@ -152,7 +152,7 @@ function Findings({ line }: { line: LineView }) {
 
 /** The finding, its clock position, and who graded it. */
 function foundWords({ entry, clock, settled, grade, tableGrade }: FindingView): string {
-  const judged = entry.kind === 'finding' ? entry.judged : undefined;
+  const { judged } = entry;
   return [
     sayWhat({ ...entry, clock: undefined }),
     clock === undefined ? '' : `${sayClock(clock)}, looking downstream`,

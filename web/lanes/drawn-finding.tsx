@@ -205,7 +205,7 @@ function drawRoots({ finding, from, to, middle, parts, random }: Place): ReactNo
 }
 
 function drawCrack({ finding, from, to, middle, parts, random }: Place): ReactNode {
-  const form = finding.entry.kind === 'finding' && 'form' in finding.entry ? finding.entry.form : undefined;
+  const form = 'form' in finding.entry ? finding.entry.form : undefined;
   if (form === 'around') return stroke(zigzag(random, [middle, top + 2], [middle, bottom - 2], 14, 3), 2.4);
   const half = Math.max(to - from, 22) / 2;
   const y = parts[0] ? (parts[0][0] + parts[0][1]) / 2 : yOf(3);

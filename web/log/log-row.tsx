@@ -1,3 +1,4 @@
+import { sayPoint } from '../../core/job/point-words.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
@@ -89,7 +90,7 @@ const nameFrom =
   (points: readonly Point[]) =>
   (id: string): string => {
     const point = points.find((each) => each.id === id);
-    return point?.kind === 'main' ? 'Main' : (point?.name ?? id);
+    return point?.kind === 'main' ? 'Main' : point ? sayPoint(point) : id;
   };
 
 function Station({ row, what }: { row: RowView; what: string }) {

@@ -1,3 +1,4 @@
+import { sayPoint } from '../../core/job/point-words.js';
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Edit } from '../../core/edits/index.js';
@@ -129,7 +130,7 @@ const HowItWent = ({ line, draft, set }: DraftProps & { line: Line }) => (
       among={[
         ...line.points
           .filter(({ kind }) => goesIn.includes(kind))
-          .map(({ id, name }) => [id, name ?? id] as const),
+          .map((point) => [point.id, sayPoint(point)] as const),
         [anotherCleanout, 'another cleanout'],
       ]}
       onChoose={(access) => {

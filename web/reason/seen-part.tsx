@@ -53,7 +53,7 @@ interface SeenProps {
 }
 
 const Seen = memo(({ finding, runNames, marked }: SeenProps) => {
-  const judged = finding.entry.kind === 'finding' ? finding.entry.judged : undefined;
+  const { judged } = finding.entry;
   const names = runNames.split('\n');
   return (
     <Box mb="2" pl="2" borderLeft="3px solid" borderColor={marked ? 'signal' : 'rule'}>

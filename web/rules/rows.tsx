@@ -52,22 +52,19 @@ export function Row({
   );
 }
 
+interface RateTableProps {
+  readonly label: string;
+  /** Rates beneath the own ones. */
+  readonly house: Readonly<Record<string, number | string>>;
+  readonly own: Readonly<Record<string, number | string | undefined>>;
+  readonly byOthers?: boolean;
+  readonly nameOf?: (key: string) => string;
+  readonly onChange: (table: Record<string, number | string>) => void;
+}
+
 /** A small table of rates; `byOthers` lets a row be left to another trade, which excludes it from the price. */
-export function RateTable({
-  label,
-  house,
-  own,
-  byOthers = false,
-  nameOf = (key) => key,
-  onChange,
-}: {
-  label: string;
-  house: Readonly<Record<string, number | string>>;
-  own: Readonly<Record<string, number | string | undefined>>;
-  byOthers?: boolean;
-  nameOf?: (key: string) => string;
-  onChange: (table: Record<string, number | string>) => void;
-}) {
+export function RateTable(props: RateTableProps) {
+  const { label, house, own, byOthers = false, nameOf = (key: string) => key, onChange } = props;
   const put = (key: string, value: number | string | undefined) => {
     const rest = Object.entries(own).filter(([each]) => each !== key);
     const next = value === undefined ? rest : [...rest, [key, value] as const];
