@@ -49,7 +49,7 @@ export default defineConfig({
             // In a file of its own it runs before the others.
             { name: 'early', test: /web\/(early|api\/(tab|early-answers))\.ts$/, priority: 2 },
             { name: 'first', tags: ['$initial'], priority: 1 },
-            { name: chunkNamer(), test: (id) => !id.includes('node_modules') },
+            { name: chunkNamer(), debugName: 'by view', test: (id) => !id.includes('node_modules') },
           ],
         },
       },
