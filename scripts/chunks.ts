@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
 
-/** What of the bundler's graph is asked here: which modules a module imports at once, by path. */
+/** The part of the bundler's module graph used here: a module's static imports, by path. */
 interface Graph {
   getModuleInfo: (id: string) => { importedIds: string[] } | null;
 }
@@ -8,7 +8,7 @@ interface Graph {
 const web = (file: string) => resolve(import.meta.dirname, '..', 'web', file);
 const layout = web('shell/job-layout.tsx');
 const sheet = web('sheet/sheet-view.tsx');
-/** Pages outside a job. What they share with it is kept apart from what only a job needs. */
+/** Pages outside a job: what they share with a job is built apart from what only a job needs. */
 const outside = [
   'jobs/job-list.tsx',
   'offer/customer-view.tsx',
@@ -27,13 +27,13 @@ const inside = [
   'after/after-view.tsx',
 ].map(web);
 const isPackage = (id: string) => id.includes('node_modules');
-/** Packages only some views need: a module that draws with them stays in a file of its own. */
+/** Packages that only some views need: a module that uses them is left to the bundler. */
 const isDrawing = (id: string) => /d3-scale|use-gesture/.test(id);
 
 /**
- * Names the file a module of ours is built into: `common` and `job` hold what the frame of a job needs, `views` what the
- * sheet shares with the other views of a job. Null: the bundler decides. Without it a job opened first asks for 65 files,
- * half of them under 1.5 kB, and each costs the page a millisecond to ask for.
+ * Names the file that a module of ours is built into: `common` and `job` hold what the frame of a job needs, `views` what
+ * the sheet shares with the other views of a job; null leaves it to the bundler. Left to the bundler alone, a job opened
+ * first requests 65 files, half of them under 1.5 kB, at about a millisecond of the page's thread each.
  */
 export function chunkNamer(): (id: string, graph: Graph) => string | null {
   const reached = new Map<string, Set<string>>();
