@@ -10,7 +10,7 @@ import { capital } from '../../core/capital.js';
 import { Press } from '../controls/controls';
 import { withoutEmpty } from '../controls/without-empty';
 import { ChoiceCell, NumberCell, TextCell } from '../site/cells';
-import { Group, Row } from './rows';
+import { FigureBox, FigureLine, FigureName, Group, Row } from './rows';
 import { SheetRows } from './sheet-rows';
 import { Note, Title } from '../controls/text';
 
@@ -203,7 +203,7 @@ function Rates({
     onChange({ rates: Object.keys(mine).length > 0 ? { ...others, [kind]: mine } : others });
   };
   const cell = (kind: TaskKind, field: 'perHour' | 'setUp_h' | 'crew', label: string) => (
-    <Box width="84px">
+    <FigureBox>
       <NumberCell
         label={label}
         least={field === 'setUp_h' ? 0 : 0.01}
@@ -215,24 +215,22 @@ function Rates({
           });
         }}
       />
-    </Box>
+    </FigureBox>
   );
   return (
     <Group title="What a crew does in an hour">
-      <Flex gap="2" pt="1" fontSize="13.5px" color="soft" aria-hidden>
-        <Box flex="1" />
+      <FigureLine pt="1" fontSize="13.5px" color="soft" aria-hidden>
+        <FigureName display={{ base: 'none', md: 'block' }} />
         {['an hour', 'set up, h', 'people'].map((word) => (
-          <Box key={word} width="84px">
-            {word}
-          </Box>
+          <FigureBox key={word}>{word}</FigureBox>
         ))}
-      </Flex>
+      </FigureLine>
       {taskKindRows
         // Values from a data sheet or a rule have no rate of their own.
         .filter(({ id }) => id !== 'cure' && id !== 'insert')
         .map(({ id, rateWords, unit }) => (
-          <Flex key={id} align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">
-            <Text flex="1" fontWeight={own.rates?.[id] ? 700 : 400}>
+          <FigureLine key={id} py="1" borderBottom="1px solid" borderColor="rule">
+            <FigureName fontWeight={own.rates?.[id] ? 700 : 400}>
               {rateWords}
               {unit && (
                 <Text as="span" color="soft" fontSize="13.5px">
@@ -240,11 +238,11 @@ function Rates({
                   {unit}
                 </Text>
               )}
-            </Text>
-            {unit ? cell(id, 'perHour', `${rateWords}, ${unit} an hour`) : <Box width="84px" />}
+            </FigureName>
+            {unit ? cell(id, 'perHour', `${rateWords}, ${unit} an hour`) : <FigureBox />}
             {cell(id, 'setUp_h', `${rateWords}, hours to set up`)}
             {cell(id, 'crew', `${rateWords}, people`)}
-          </Flex>
+          </FigureLine>
         ))}
     </Group>
   );

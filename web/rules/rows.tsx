@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid, Heading, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { NumberCell } from '../site/cells';
 import { Press } from '../controls/controls';
@@ -51,6 +51,15 @@ export function Row({
     </Flex>
   );
 }
+
+/** A row of several figures under their column heads; on a phone its name stands on a line of its own. */
+export const FigureLine = chakra(Flex, {
+  base: { gap: '2', alignItems: 'center', flexWrap: { base: 'wrap', md: 'nowrap' } },
+});
+export const FigureName = chakra('span', { base: { flex: { base: '1 0 100%', md: '1' } } });
+export const FigureBox = chakra('div', {
+  base: { minWidth: 0, flex: { base: '1', md: 'none' }, width: { md: '84px' } },
+});
 
 interface RateTableProps {
   readonly label: string;

@@ -1,4 +1,4 @@
-import { Box, Flex, Grid, Text } from '@chakra-ui/react';
+import { Box, Grid, Text } from '@chakra-ui/react';
 import { capital } from '../../core/capital.js';
 import { gradingInForce } from '../../core/findings/grades.js';
 import type { Grading } from '../../core/findings/row.js';
@@ -19,7 +19,7 @@ import {
   tableFields,
   type RuleField,
 } from '../../core/offer/labels.js';
-import { Group, RateTable, Row } from './rows';
+import { FigureBox, FigureLine, FigureName, Group, RateTable, Row } from './rows';
 import { SheetRows } from './sheet-rows';
 import { UpkeepRules } from './upkeep-rules';
 import { materialWords } from '../../core/catalog/materials.js';
@@ -39,7 +39,11 @@ interface Props extends Edited {
 
 /** House rules and price book: values entered here, over the inherited ones in gray. */
 export const RulesEditor = (props: Props) => (
-  <Grid templateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="8" alignItems="start">
+  <Grid
+    templateColumns={{ base: 'minmax(0, 1fr)', lg: 'repeat(2, minmax(0, 1fr))' }}
+    gap="8"
+    alignItems="start"
+  >
     <HouseRules {...props} />
     <PriceBook {...props} />
   </Grid>
@@ -261,14 +265,12 @@ function Grades({ rules, beneath, onChange }: GradesProps) {
   const kinds = gradedKinds().filter(({ grading }) => grading.bounds);
   return (
     <Group title="From which size on it is to watch, to fix, failed; and what stops a liner">
-      <Flex gap="2" pt="1" fontSize="13.5px" color="soft" aria-hidden>
-        <Box flex="1" />
+      <FigureLine pt="1" fontSize="13.5px" color="soft" aria-hidden>
+        <FigureName display={{ base: 'none', md: 'block' }} />
         {[...gradeColumns, 'no liner'].map((word) => (
-          <Box key={word} width="84px">
-            {word}
-          </Box>
+          <FigureBox key={word}>{word}</FigureBox>
         ))}
-      </Flex>
+      </FigureLine>
       {kinds.map(({ id: kind, grading }) => (
         <GradeRow
           key={kind}
@@ -296,16 +298,16 @@ interface GradeRowProps {
 function GradeRow({ kind, house, own, onChange }: GradeRowProps) {
   const bounds = house.bounds ?? [];
   return (
-    <Flex align="center" gap="2" py="1" borderBottom="1px solid" borderColor="rule">
-      <Text flex="1" fontWeight={own ? 700 : 400}>
+    <FigureLine py="1" borderBottom="1px solid" borderColor="rule">
+      <FigureName fontWeight={own ? 700 : 400}>
         {findingName(kind)}
         <Text as="span" color="soft" fontSize="13.5px">
           {' '}
           {house.measure === 'inches' ? 'in' : house.measure === 'of-bore' ? '% of the diameter' : '%'}
         </Text>
-      </Text>
+      </FigureName>
       {gradeColumns.map((word, index) => (
-        <Box key={word} width="84px">
+        <FigureBox key={word}>
           {bounds[index] !== undefined && (
             <NumberCell
               label={`${findingName(kind)}, ${word}`}
@@ -321,9 +323,9 @@ function GradeRow({ kind, house, own, onChange }: GradeRowProps) {
               }}
             />
           )}
-        </Box>
+        </FigureBox>
       ))}
-      <Box width="84px">
+      <FigureBox>
         {house.stopsLinerAt !== undefined && (
           <NumberCell
             label={`${findingName(kind)}, stops a liner`}
@@ -335,7 +337,7 @@ function GradeRow({ kind, house, own, onChange }: GradeRowProps) {
             }}
           />
         )}
-      </Box>
-    </Flex>
+      </FigureBox>
+    </FigureLine>
   );
 }

@@ -1,4 +1,4 @@
-import { Flex, Text } from '@chakra-ui/react';
+import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Rules } from '../../core/job/rules.js';
 import type { RulesOverride } from '../../core/job/rules-schema.js';
 import { NumberCell, TextCell } from '../site/cells';
@@ -72,26 +72,30 @@ function Window({ field, label, rules, beneath, onChange }: WindowProps) {
     onChange({ [field]: low === house[0] && high === house[1] ? undefined : [low, high] });
   };
   return (
-    <Flex align="center" gap="2">
-      <NumberCell
-        label={`${label}, not before, months`}
-        least={1}
-        value={rules[field] && from}
-        placeholder={String(from)}
-        onChange={(value) => {
-          set([value ?? house[0], to]);
-        }}
-      />
+    <Flex align="center" gap={{ base: '1', md: '2' }}>
+      <Box flex="1" minWidth={0}>
+        <NumberCell
+          label={`${label}, not before, months`}
+          least={1}
+          value={rules[field] && from}
+          placeholder={String(from)}
+          onChange={(value) => {
+            set([value ?? house[0], to]);
+          }}
+        />
+      </Box>
       <Text>to</Text>
-      <NumberCell
-        label={`${label}, not after, months`}
-        least={1}
-        value={rules[field] && to}
-        placeholder={String(to)}
-        onChange={(value) => {
-          set([from, value ?? house[1]]);
-        }}
-      />
+      <Box flex="1" minWidth={0}>
+        <NumberCell
+          label={`${label}, not after, months`}
+          least={1}
+          value={rules[field] && to}
+          placeholder={String(to)}
+          onChange={(value) => {
+            set([from, value ?? house[1]]);
+          }}
+        />
+      </Box>
     </Flex>
   );
 }

@@ -62,7 +62,7 @@ export function NumberCell({
   const says = useId();
   const beneath = placeholder === '' ? Number.NaN : Number(placeholder);
   return (
-    <Box minWidth="74px">
+    <Box minWidth={{ base: '52px', md: '74px' }}>
       <Field
         aria-label={label}
         aria-invalid={wrong ? true : undefined}
