@@ -161,6 +161,18 @@ test('on a phone: the views fit, the sheet scrolls sideways, targets are wide en
     expect(overflow).toBeLessThanOrEqual(0);
     expect(await axeFaults(page)).toEqual([]);
   }
+  // A view scrolls within the page: fields and text end at the screen's edge too, where no table or drawing holds them.
+  for (const path of ['/jobs/demo-1-quarry-lane/rules', '/jobs/demo-1-quarry-lane/site', '/firm']) {
+    await page.goto(server.url + path);
+    const fields = page.locator('input, select, p, h1, h2, h3');
+    await expect(fields.nth(10)).toBeAttached();
+    const beyond = await fields.evaluateAll((all) =>
+      all
+        .filter((each) => !each.closest('table, svg') && each.getBoundingClientRect().right > innerWidth + 1)
+        .map((each) => each.textContent || each.getAttribute('aria-label')),
+    );
+    expect(beyond).toEqual([]);
+  }
   await page.goto(`${server.url}/jobs/demo-1-quarry-lane/sheet`);
   const box = page.getByTestId('sheet');
   await expect(page.getByRole('button', { name: /^Liner, / })).toBeAttached();
