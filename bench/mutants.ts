@@ -5,10 +5,10 @@ import { join, resolve } from 'node:path';
 import { mutationsOf, withAll } from './mutants/mutations.js';
 
 /**
- * How much the tests catch: small wrong changes are compiled into core, server, web/api and web/view, all inactive. One run of
- * the unit tests finds which test files reach which mutants; then each is activated alone and those files run, its own
- * first and then the quickest, until one fails. A mutant that nothing catches within `most_ms` of tests is a survivor,
- * printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED selects which.
+ * How much the tests catch: small wrong changes are compiled into core, server, web/api and web/view, all inactive. One
+ * run of the unit tests finds which test files reach which mutants; then each is activated alone and those files run,
+ * its own first and then the quickest, until one fails. A mutant that nothing catches within `most_ms` of tests is a
+ * survivor, printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED selects which.
  */
 const root = resolve(import.meta.dirname, '..');
 const count = Number(process.env.MUTANTS ?? 200);

@@ -1,13 +1,15 @@
 import { resolve } from 'node:path';
 
-/** The part of the bundler's module graph used here: a module's static imports, by path. */
+/** The part of the bundler's module graph used here: a module's imports by path, at once and when asked for. */
 interface Graph {
-  getModuleInfo: (id: string) => { importedIds: string[] } | null;
+  getModuleInfo: (id: string) => { importedIds: string[]; dynamicallyImportedIds: string[] } | null;
 }
 
 const web = (file: string) => resolve(import.meta.dirname, '..', 'web', file);
 const layout = web('shell/job-layout.tsx');
 const sheet = web('sheet/sheet-view.tsx');
+/** It imports every view of a job, and the list. */
+const early = web('early.ts');
 /** Pages outside a job: what they share with a job is built apart from what only a job needs. */
 const outside = [
   'jobs/job-list.tsx',
@@ -15,16 +17,6 @@ const outside = [
   'firm/firm-view.tsx',
   'after/due-view.tsx',
   'practice/practice-list.tsx',
-].map(web);
-const inside = [
-  'site/site-view.tsx',
-  'log/log-view.tsx',
-  'rules/rules-view.tsx',
-  'lengths/lengths-view.tsx',
-  'holes/holes-view.tsx',
-  'offer/offer-view.tsx',
-  'plan/plan-view.tsx',
-  'after/after-view.tsx',
 ].map(web);
 const isPackage = (id: string) => id.includes('node_modules');
 /** Packages that only some views need: a module that uses them is left to the bundler. */
@@ -54,6 +46,8 @@ export function chunkNamer(): (id: string, graph: Graph) => string | null {
     const isNeededBy = (pages: readonly string[]) => pages.some((page) => reach(page, graph).has(id));
     if (isNeededBy([layout])) return isNeededBy(outside) ? 'common' : 'job';
     const isLight = ![...reach(id, graph)].some(isDrawing);
-    return isLight && isNeededBy([sheet]) && isNeededBy([...outside, ...inside]) ? 'views' : null;
+    const views = graph.getModuleInfo(early)?.dynamicallyImportedIds ?? [];
+    const others = [...outside, ...views.filter((each) => each !== sheet)];
+    return isLight && isNeededBy([sheet]) && isNeededBy(others) ? 'views' : null;
   };
 }

@@ -17,7 +17,6 @@ const fieldWords: Readonly<Record<string, string>> = {
   noDig: 'no-dig stretches',
   markDistances: 'distances between marks',
   places: 'taped places',
-  groundwater_ft: 'groundwater',
   alsoCure: 'optional repairs',
   access: 'access point',
   zero: 'counter zeroed at',
@@ -28,7 +27,6 @@ const fieldWords: Readonly<Record<string, string>> = {
   station_ft: 'taped distance',
   plusMinus_ft: 'accuracy',
   degrees: 'angle',
-  fall_ft: 'fall',
   ways: 'fitting',
   faces: 'which way it faces',
   owner: 'whose it is',
@@ -37,7 +35,6 @@ const fieldWords: Readonly<Record<string, string>> = {
   through: 'what was opened',
   connection: 'wye or tee',
   onto: 'the line it joins',
-  reading_ft: 'reading',
   to_ft: 'far end',
   plus_ft: 'distance past it',
   after: 'what it comes after',
@@ -52,31 +49,25 @@ const fieldWords: Readonly<Record<string, string>> = {
   use: 'which reading is right',
   clip: 'video clip',
   video_s: 'video time',
-  depth_ft: 'depth',
   runsAway: 'runs away',
 };
 
 /** Name of a field in a sentence. */
 export const fieldWord = (field: string): string => fieldWords[field] ?? field.replace(/_.*$/, '');
 
-/** Words of the file that are said otherwise; the fields they stand in hold no text of people's own. */
-const valueWords: Readonly<Record<string, string>> = {
-  ...Object.fromEntries(pointKinds.map((kind) => [kind, sayPointKind(kind)])),
-  ...accessWords,
-  ...ownerWords,
+/** Fields that hold a word of the file, with what is said for it where it is more than its hyphens read as spaces. */
+const wordFields: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  kind: Object.fromEntries(pointKinds.map((kind) => [kind, sayPointKind(kind)])),
+  through: accessWords,
+  owner: ownerWords,
+  state: {},
+  stage: {},
+  zero: {},
+  direction: {},
+  faces: {},
+  reason: {},
+  soil: {},
 };
-const wordFields = new Set([
-  'kind',
-  'through',
-  'owner',
-  'state',
-  'stage',
-  'zero',
-  'direction',
-  'faces',
-  'reason',
-  'soil',
-]);
 
 /** The fields that differ, with old and new values where they fit in a sentence. */
 export function changedFields(before: object, after: object): string {
@@ -106,5 +97,6 @@ function shown(value: unknown, field: string): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number') return String(value);
   if (typeof value !== 'string') return '…';
-  return wordFields.has(field) ? (valueWords[value] ?? value.replaceAll('-', ' ')) : value;
+  const words = wordFields[field];
+  return words ? (words[value] ?? value.replaceAll('-', ' ')) : value;
 }

@@ -62,7 +62,10 @@ export const mergeable = (edit: Edit): object | null => edit.set ?? (kindOf(edit
 /** The database row that stores the value. */
 export const rowOf = (edit: Edit): StoredRow => kindOf(edit).row(edit);
 
-/** Describes a change in a sentence: "Roots, 15 %… at 46 → Roots, 30 %… at 46". `before` is the inverse edit, `job` names what it is about. */
+/**
+ * Describes a change in a sentence: "Roots, 15 %… at 46 → Roots, 30 %… at 46". `before` is the inverse edit, `job` names
+ * what it is about.
+ */
 export const sayChange = (edit: Edit, before: Edit, job: Job): string => kindOf(edit).say(edit, before, job);
 
 /** Describes a change whose previous value is unknown. */

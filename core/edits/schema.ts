@@ -14,6 +14,7 @@ type Schemas<Kinds> = {
   readonly [K in keyof Kinds]: Kinds[K] extends EditKind<infer Schema> ? Schema : never;
 };
 
+/** What the kinds use: all of `z` would bring its every language along. */
 const parts = { literal: z.literal, strictObject: z.strictObject };
 
 /** One change to a job, as it is sent to the server. */

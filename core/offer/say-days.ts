@@ -1,3 +1,4 @@
+import { joined } from '../joined.js';
 import type { Firm } from '../job/firm.js';
 import type { Day } from '../days.js';
 import { planRulesInForce } from '../job/plan-schema.js';
@@ -71,6 +72,3 @@ function hoursBetween(from: string, to: string): number {
   };
   return Math.ceil((minutes(to) - minutes(from)) / 30) / 2;
 }
-
-const joined = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;

@@ -1,3 +1,4 @@
+import { joined } from '../joined.js';
 import { tolerance } from '../units.js';
 import { packInto, type Packing } from './packing.js';
 
@@ -26,9 +27,8 @@ export function sayCuts({ cuts }: Pick<Stick, 'cuts'>): string {
   const purposes = [...new Set(cuts.map(({ what }) => what))];
   return purposes
     .map((purpose) => {
-      const lengths = cuts.flatMap(({ what, length_ft }) => (what === purpose ? [length_ft.toFixed(2)] : []));
-      const last = lengths.pop() ?? '';
-      return `${lengths.length > 0 ? `${lengths.join(', ')} and ` : ''}${last} for ${purpose}`;
+      const own = cuts.filter(({ what }) => what === purpose);
+      return `${joined(own.map(({ length_ft }) => length_ft.toFixed(2)))} for ${purpose}`;
     })
     .join('; ');
 }

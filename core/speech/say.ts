@@ -46,7 +46,7 @@ export const sayPipe = (pipe: Pipe | undefined): string =>
     .join(' ');
 
 /** An entry without its place: "Roots, 15 % of the diameter, 11 to 2 o’clock, at a joint". */
-export function sayWhat(entry: FindingEntry): string;
+export function sayWhat(entry: Exclude<Entry, { kind: 'point' }>): string;
 export function sayWhat(entry: Entry, pointName: (id: string) => string): string;
 export function sayWhat(entry: Entry, pointName: (id: string) => string = () => 'Point'): string {
   switch (entry.kind) {

@@ -153,8 +153,13 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
   const client = useQueryClient();
   const [error, setError] = useState<Error>();
   return useMemo(() => {
-    const current = () => currentJob(client, id);
-    const version = () => client.getQueryData<StoredJob>(jobKey(id))?.version ?? 0;
+    const stored = () => client.getQueryData<StoredJob>(jobKey(id));
+    // As it is shown here: what is taken back is told without asking the server.
+    const shown = () => {
+      const job = stored()?.job;
+      return job && withWaiting(job, waitingOf(id));
+    };
+    const version = () => stored()?.version ?? 0;
     const edit: Change['edit'] = async (edits, { ownErrors = false, undoes, base } = {}) => {
       try {
         await send(id, edits, base ?? version(), undoes);
@@ -171,8 +176,8 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
       },
       edit,
       say: (edits) => edit(edits).catch(() => undefined),
-      undo: () => takeBack(id, 'undo', edit, tell, current).catch(() => false),
-      redo: () => takeBack(id, 'redo', edit, tell, current).catch(() => false),
+      undo: () => takeBack(id, 'undo', edit, tell, shown).catch(() => false),
+      redo: () => takeBack(id, 'redo', edit, tell, shown).catch(() => false),
     };
   }, [client, id, error, tell]);
 }
@@ -183,13 +188,14 @@ async function takeBack(
   which: 'undo' | 'redo',
   edit: Change['edit'],
   tell: (words: string) => void,
-  current: () => Promise<Job>,
+  shown: () => Job | undefined,
 ): Promise<boolean> {
   // A set being sent is the newest one: its outcome is needed first.
   await onTheirWay(id);
   const unsent = which === 'undo' ? lastWaiting(id) : undefined;
+  const job = shown();
+  if (!job) return false;
   if (unsent) {
-    const job = await current();
     forget(unsent.key);
     tell(`Taken back: ${sayAll(unsent.edits.map((each) => sayAlone(each, job)))}`);
     return true;
@@ -203,7 +209,6 @@ async function takeBack(
     tell(which === 'undo' ? 'You have nothing to undo.' : 'There is nothing to redo.');
     return false;
   }
-  const job = await current();
   await edit(
     taken.map(({ inverse }) => inverse),
     { undoes: target, base: newest.version },

@@ -81,13 +81,12 @@ export function twinOf(
     )
     .sort((a, b) => Math.abs((a.station?.value ?? 0) - at) - Math.abs((b.station?.value ?? 0) - at));
   const [row] = near;
-  return (
-    row && {
-      key: row.key,
-      id: row.entry.id,
-      says: `${sayWhat(row.entry, (id) => lineView.points.find((point) => point.id === id)?.name ?? 'the point')} at ${(row.station?.value ?? 0).toFixed(1)} ft`,
-    }
-  );
+  if (!row || row.entry.kind === 'point') return undefined;
+  return {
+    key: row.key,
+    id: row.entry.id,
+    says: `${sayWhat(row.entry)} at ${(row.station?.value ?? 0).toFixed(1)} ft`,
+  };
 }
 
 /** Unused ids of the line: e1, e2, …, marked with the browser so that two at once never collide. */
