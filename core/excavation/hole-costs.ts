@@ -72,6 +72,22 @@ export interface PitPieces extends Interval {
 export const pitHalf_ft = 2;
 const workingRoom_ft = 1;
 
+/** A station's place among the cells, at which any running sum is read. */
+interface Place {
+  readonly station_ft: number;
+  /** Cell that contains it, and the one just past it: they differ at a break. */
+  readonly cell: number;
+  readonly next: number;
+}
+
+function placeOf(ground: Ground, station_ft: number): Place {
+  return {
+    station_ft,
+    cell: cellIndexAt(ground, station_ft, 'upstream'),
+    next: cellIndexAt(ground, station_ft, 'downstream'),
+  };
+}
+
 /** One value per protection. */
 export const byProtection = <T>(make: (held: Protection) => T): ByProtection<T> => ({
   none: make('none'),
@@ -88,12 +104,14 @@ interface Sums {
   readonly ends: (kind: HoleKind, held: Protection) => Float64Array;
   readonly publicThrough: Float64Array;
   /** Running count of cells where an excavation with this protection cannot be. */
-  readonly refusing: ByProtection<Float64Array>;
+  refusing: (held: Protection) => Float64Array;
   /** Running count of cells that a slope may not extend over. */
   readonly flat: Float64Array;
   /** Running count of cells where no pit is dug. */
   readonly pitless: Float64Array;
-  between: (sums: Float64Array, from_ft: number, to_ft: number) => number;
+  between: (sums: Float64Array, from: Place, to: Place) => number;
+  /** Protections that can be cheapest somewhere on the line. */
+  readonly usable: readonly Protection[];
 }
 
 /** Cost parts of every excavation that may be dug over a line. */
@@ -119,7 +137,7 @@ export function holeCosts(ground: Ground): HoleCosts {
     ),
   );
   return {
-    protections: usableProtections(ground),
+    protections: sums.usable,
     through: (held) => sums.cost('dig', held),
     publicThrough: sums.publicThrough,
     closedThrough: (held) => refusals('closed', held),
@@ -158,12 +176,14 @@ function sumsOf(ground: Ground): Sums {
   const { cells, breaks, prices } = ground;
   const running = (value: (cell: GroundCell) => number) =>
     runningSums(cells.length, (i) => value(cells[i] as GroundCell));
-  const at = (sum: Float64Array, x: number): number => {
-    const index = cellIndexAt(ground, x, 'upstream');
-    const [from, to] = [breaks[index] ?? 0, breaks[index + 1] ?? 0];
-    const [low, high] = [sum[index] ?? 0, sum[index + 1] ?? 0];
-    return to > from ? low + ((high - low) * (x - from)) / (to - from) : low;
+  const at = (sum: Float64Array, { cell, station_ft }: Place): number => {
+    const [from, to] = [num(breaks, cell), num(breaks, cell + 1)];
+    const [low, high] = [num(sum, cell), num(sum, cell + 1)];
+    return to > from ? low + ((high - low) * (station_ft - from)) / (to - from) : low;
   };
+  const refusing = perProtection((_: 'open', held) =>
+    count(ground, (cell) => cell.closedTo === undefined && !cell.mayHold[held]),
+  );
   return {
     ground,
     cost: perProtection((kind: HoleKind, held) =>
@@ -175,12 +195,11 @@ function sumsOf(ground: Ground): Sums {
     publicThrough: running((cell) =>
       cell.owner === 'public' && !cell.closedTo ? cell.to_ft - cell.from_ft : 0,
     ),
-    refusing: byProtection((held) =>
-      count(ground, (cell) => cell.closedTo === undefined && !cell.mayHold[held]),
-    ),
+    refusing: (held) => refusing('open', held),
     flat: count(ground, ({ mayHold }) => !mayHold.slope),
     pitless: count(ground, ({ closedTo, ours }) => closedTo === 'building' || closedTo === 'no-dig' || !ours),
-    between: (sum, from_ft, to_ft) => at(sum, to_ft) - at(sum, from_ft),
+    between: (sum, from, to) => at(sum, to) - at(sum, from),
+    usable: usableProtections(ground),
   };
 }
 
@@ -193,58 +212,56 @@ function perProtection<K extends string>(
 }
 
 /** Whether no cell that a stretch overlaps is counted. */
-function isFree({ ground }: Sums, counted: Float64Array, from_ft: number, to_ft: number): boolean {
-  if (to_ft - from_ft <= tolerance.exact) return true;
-  const first = cellIndexAt(ground, from_ft, 'downstream');
-  const last = cellIndexAt(ground, to_ft, 'upstream');
-  return num(counted, last + 1) - num(counted, first) === 0;
-}
+const isFree = (counted: Float64Array, from: Place, to: Place): boolean =>
+  to.station_ft - from.station_ft <= tolerance.exact || num(counted, to.cell + 1) - num(counted, from.next) === 0;
 
 /**
  * Cost of one end of an excavation with this protection; undefined where its slope may not extend over the ground.
  */
 function endCost(
-  sums: Sums,
+  { ground, ends, flat }: Sums,
   kind: HoleKind,
-  x: number,
+  at: Place,
   lies: 'upstream' | 'downstream',
   held: Protection,
 ): number | undefined {
-  const { ground, ends } = sums;
-  const index = cellIndexAt(ground, x, lies);
+  const index = lies === 'upstream' ? at.cell : at.next;
   const cell = ground.cells[index];
   if (held === 'slope' && cell && cell.closedTo === undefined) {
     const out_ft = topOut(cell.sections[kind], held);
-    const top = lies === 'downstream' ? x - out_ft : x + out_ft;
+    const top = at.station_ft + (lies === 'downstream' ? -out_ft : out_ft);
     const [first, last] = [ground.breaks[0] ?? 0, ground.breaks.at(-1) ?? 0];
     // Nothing is known beyond the line's ends: the house, or the street.
     if (top < first - tolerance.exact || top > last + tolerance.exact) return undefined;
-    if (!isFree(sums, sums.flat, Math.min(top, x), Math.max(top, x))) return undefined;
+    const topAt = placeOf(ground, top);
+    if (!(lies === 'downstream' ? isFree(flat, topAt, at) : isFree(flat, at, topAt))) return undefined;
   }
   return num(ends(kind, held), index);
 }
 
 function openDig(sums: Sums, index: number, held: Protection): HolePiece | undefined {
   const { ground, cost, publicThrough, between, refusing } = sums;
-  const [end, x] = [digFrom(ground, index), ground.breaks[index] ?? 0];
-  if (!isFree(sums, refusing[held], end, Math.max(end, x))) return undefined;
+  const [end_ft, station_ft] = [digFrom(ground, index), ground.breaks[index] ?? 0];
+  const [end, at] = [placeOf(ground, end_ft), placeOf(ground, station_ft)];
+  if (!isFree(refusing(held), end, at)) return undefined;
   const own = endCost(sums, 'dig', end, 'downstream', held);
   if (own === undefined) return undefined;
   return {
-    cost: own + (end < x ? between(cost('dig', held), end, x) : 0),
-    public_ft: end < x ? between(publicThrough, end, x) : 0,
+    cost: own + (end_ft < station_ft ? between(cost('dig', held), end, at) : 0),
+    public_ft: end_ft < station_ft ? between(publicThrough, end, at) : 0,
   };
 }
 
 function closeDig(sums: Sums, index: number, held: Protection): HolePiece | undefined {
   const { ground, cost, publicThrough, between, refusing } = sums;
-  const [end, x] = [digTo(ground, index), ground.breaks[index] ?? 0];
-  if (!isFree(sums, refusing[held], Math.min(end, x), end)) return undefined;
+  const [end_ft, station_ft] = [digTo(ground, index), ground.breaks[index] ?? 0];
+  const [end, at] = [placeOf(ground, end_ft), placeOf(ground, station_ft)];
+  if (!isFree(refusing(held), at, end)) return undefined;
   const own = endCost(sums, 'dig', end, 'upstream', held);
   if (own === undefined) return undefined;
   return {
-    cost: own + (end > x ? between(cost('dig', held), x, end) : 0),
-    public_ft: end > x ? between(publicThrough, x, end) : 0,
+    cost: own + (end_ft > station_ft ? between(cost('dig', held), at, end) : 0),
+    public_ft: end_ft > station_ft ? between(publicThrough, at, end) : 0,
   };
 }
 
@@ -295,73 +312,68 @@ export function pitReach(ground: Ground, index: number): Interval {
   };
 }
 
-/** No pit is dug in no-dig ground, under a building or outside the ground we work in. */
-const mayPit = (sums: Sums, { from_ft, to_ft }: Interval): boolean =>
-  isFree(sums, sums.pitless, from_ft, to_ft);
-
-/** The upstream or downstream part of a pit with its end, for each protection. */
-const pitPart = (
+/** The upstream or downstream part of a pit with its end, for each protection; none where it cannot have that one. */
+function pitPart(
   sums: Sums,
   kind: PitKind,
-  from_ft: number,
-  to_ft: number,
+  from: Place,
+  to: Place,
   part: 'upstream' | 'downstream',
-) =>
-  byProtection((held): HolePiece | undefined => {
-    const { between, refusing, cost, publicThrough } = sums;
-    const [end_ft, lies] =
-      part === 'upstream' ? ([from_ft, 'downstream'] as const) : ([to_ft, 'upstream'] as const);
-    const own = isFree(sums, refusing[held], from_ft, to_ft)
-      ? endCost(sums, kind, end_ft, lies, held)
-      : undefined;
-    return own === undefined
-      ? undefined
-      : {
-          cost: between(cost(kind, held), from_ft, to_ft) + own,
-          public_ft: between(publicThrough, from_ft, to_ft),
-        };
+): ByProtection<HolePiece | undefined> {
+  const { between, refusing, cost, publicThrough, usable } = sums;
+  const [end, lies] = part === 'upstream' ? ([from, 'downstream'] as const) : ([to, 'upstream'] as const);
+  const public_ft = between(publicThrough, from, to);
+  return byProtection((held): HolePiece | undefined => {
+    if (!usable.includes(held) || !isFree(refusing(held), from, to)) return undefined;
+    const own = endCost(sums, kind, end, lies, held);
+    return own === undefined ? undefined : { cost: between(cost(kind, held), from, to) + own, public_ft };
   });
+}
 
 /** The cheapest protection that two parts of a pit can share. */
-const cheapestAlone = (
+function cheapestAlone(
   open: ByProtection<HolePiece | undefined>,
   close: ByProtection<HolePiece | undefined>,
-): AlonePit | undefined =>
-  protections
-    .flatMap((held): AlonePit[] => {
-      const [up, down] = [open[held], close[held]];
-      return up && down
-        ? [{ held, cost: up.cost + down.cost, public_ft: up.public_ft + down.public_ft }]
-        : [];
-    })
-    .reduce<AlonePit | undefined>((best, each) => (best && best.cost <= each.cost ? best : each), undefined);
+): AlonePit | undefined {
+  let best: AlonePit | undefined;
+  for (const held of protections) {
+    const [up, down] = [open[held], close[held]];
+    if (!up || !down) continue;
+    const cost = up.cost + down.cost;
+    if (!best || cost < best.cost) best = { held, cost, public_ft: up.public_ft + down.public_ft };
+  }
+  return best;
+}
 
-function aloneOver(sums: Sums, reach: Interval, kind: PitKind): AlonePit | undefined {
-  if (!mayPit(sums, reach)) return undefined;
-  const middle = (reach.from_ft + reach.to_ft) / 2;
+function aloneOver(sums: Sums, { from_ft, to_ft }: Interval, kind: PitKind): AlonePit | undefined {
+  const { ground, pitless } = sums;
+  const [from, to] = [placeOf(ground, from_ft), placeOf(ground, to_ft)];
+  if (!isFree(pitless, from, to)) return undefined;
+  const middle = placeOf(ground, (from_ft + to_ft) / 2);
   return cheapestAlone(
-    pitPart(sums, kind, reach.from_ft, middle, 'upstream'),
-    pitPart(sums, kind, middle, reach.to_ft, 'downstream'),
+    pitPart(sums, kind, from, middle, 'upstream'),
+    pitPart(sums, kind, middle, to, 'downstream'),
   );
 }
 
-/** A pit at a boundary. */
+/** A pit at a boundary; none in no-dig ground, under a building or outside the ground we work in. */
 function pitPieces(sums: Sums, index: number, kind: PitKind): PitPieces | undefined {
-  const { ground, between } = sums;
-  const x = ground.breaks[index] ?? 0;
+  const { ground, between, pitless } = sums;
   const { from_ft, to_ft } = pitReach(ground, index);
-  if (!mayPit(sums, { from_ft, to_ft })) return undefined;
-  const wider = (a: number, b: number) => (held: Protection) =>
+  const [from, to] = [placeOf(ground, from_ft), placeOf(ground, to_ft)];
+  if (!isFree(pitless, from, to)) return undefined;
+  const at = placeOf(ground, ground.breaks[index] ?? 0);
+  const wider = (a: Place, b: Place) => (held: Protection) =>
     between(sums.cost(kind, held), a, b) - between(sums.cost('dig', held), a, b);
-  const open = pitPart(sums, kind, from_ft, x, 'upstream');
-  const close = pitPart(sums, kind, x, to_ft, 'downstream');
+  const open = pitPart(sums, kind, from, at, 'upstream');
+  const close = pitPart(sums, kind, at, to, 'downstream');
   return {
     from_ft,
     to_ft,
     open,
     close,
-    widerUpstream: wider(from_ft, x),
-    widerDownstream: wider(x, to_ft),
+    widerUpstream: wider(from, at),
+    widerDownstream: wider(at, to),
     alone: cheapestAlone(open, close),
   };
 }

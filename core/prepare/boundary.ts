@@ -4,7 +4,8 @@ import type { Protection } from '../excavation/section.js';
 import { closingCost } from '../methods/entry.js';
 import type { Site } from '../methods/method.js';
 import type { Track } from '../track/track.js';
-import { begins, ends, type Marks, type Pass } from '../search/problem.js';
+import type { Pass, PassRule } from '../search/passes.js';
+import { begins, ends, type Marks } from '../search/problem.js';
 import {
   Arrives,
   arrivalNeeds,
@@ -72,7 +73,7 @@ export function boundaryPasses(
   site: Site,
   levels: HoleLevels,
   money: (raw: number) => number,
-): (stop: number, arrives: number, level: number, departs: number) => readonly Pass[] {
+): PassRule {
   const { track, holes, insertable } = site;
   const boundaries = track.boundaries.map((fine, stop): Boundary => {
     const inserted = (insertable.upstream[stop] ? 1 : 0) + (insertable.downstream[stop] ? 2 : 0);

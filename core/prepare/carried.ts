@@ -152,6 +152,7 @@ export function creditsOf(
   const cured = findings
     .map((each) => ({ ...each, always: cures(method, each.finding, false) }))
     .filter(({ finding, always }) => always || curesByFall(method, finding));
+  if (cured.length === 0) return () => () => 0;
   // A belly is cured by its fall and a long finding by the foot: each depends on both ends.
   const simple = cured
     .filter(({ finding, share, always }) => !share && !isSag(finding) && always)

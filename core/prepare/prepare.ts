@@ -2,18 +2,24 @@ import { isOld } from '../catalog/materials.js';
 import { tolerance } from '../units.js';
 import { overlaps } from '../line/intervals.js';
 import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '../methods/index.js';
-import { traitsCount } from '../methods/candidates.js';
+import { traitsCount, type Candidates } from '../methods/candidates.js';
 import { byte, int, num, over } from '../search/columns.js';
 import {
-  meetsOf,
-  passesOf,
   readyProblem,
   type Departure,
   type Level,
   type Moves,
   type Problem,
 } from '../search/problem.js';
-import { arrivesCount, Departs, departsCount, holeLevels, noHole, type HoleLevels } from '../track/joins.js';
+import {
+  arrivesCount,
+  Departs,
+  departsCount,
+  holeLevels,
+  noHole,
+  type HoleLevels,
+  type Join,
+} from '../track/joins.js';
 import type { Cell, Track } from '../track/track.js';
 import { boundaryPasses, publicTie } from './boundary.js';
 import { carriedOn, creditsOf, type Carried } from './carried.js';
@@ -64,8 +70,6 @@ export function prepare(input: TrackInput, earlier?: Possible): Prepared {
   const { moves, traits } = movesOf(possible, carried, factor);
   const permits = track.prices.permit_per_hole > 0 && (possible.holes.publicThrough.at(-1) ?? 0) > 0;
   const levels = holeLevels(possible.holes.protections, permits);
-  const stops = track.boundaries.length;
-  const counts = { arrivals: arrivesCount, levels: levels.all.length, departures: departsCount };
   return {
     possible,
     carried,
@@ -75,12 +79,8 @@ export function prepare(input: TrackInput, earlier?: Possible): Prepared {
     problem: readyProblem({
       cellOf: Int32Array.from(track.boundaries),
       moves,
-      passes: passesOf(
-        stops,
-        counts,
-        boundaryPasses(possible, levels, money),
-        meetsOf(stops, moves, Departs.End),
-      ),
+      arrivals: arrivesCount,
+      pass: boundaryPasses(possible, levels, money),
       departures: departuresOn(levels),
       levels: levelsOf(possible, levels, money),
       fills: fillsOf(possible, carried, money),
@@ -105,10 +105,7 @@ function movesOf(
     const joins = Array.from({ length: traitsCount }, (_, is) => workOf(own.method).joins(is));
     return { own, joins, option: methodNumber(own.method), creditsFrom: creditsOf(track, carried, row) };
   });
-  const rows = methods.reduce(
-    (sum, { own, joins }) => own.traits.reduce((most, is) => most + (joins[is]?.length ?? 0), sum),
-    0,
-  );
+  const rows = methods.reduce((sum, { own, joins }) => sum + joinsOf(own, joins), 0);
   const start = new Int32Array(stops + 1);
   const to = new Int32Array(rows);
   const cost = new Float64Array(rows);
@@ -117,17 +114,19 @@ function movesOf(
   let count = 0;
   for (let from = 0; from < stops; from++) {
     for (const { own, joins, option: number, creditsFrom } of methods) {
+      const [first, end] = [int(own.start, from), int(own.start, from + 1)];
+      if (first === end) continue;
       const credit = creditsFrom(from);
-      for (let row = int(own.start, from); row < int(own.start, from + 1); row++) {
-        const end = int(own.to, row);
-        const paid = Math.round((num(own.cost, row) * factor - credit(end)) * micro);
+      for (let row = first; row < end; row++) {
+        const stop = int(own.to, row);
+        const paid = Math.round((num(own.cost, row) * factor - credit(stop)) * micro);
         const is = byte(own.traits, row);
-        for (const join of joins[is] ?? []) {
-          to[count] = end;
+        for (const [leaves, comes] of joins[is] as readonly Join[]) {
+          to[count] = stop;
           cost[count] = paid;
           option[count] = number;
-          departs[count] = join[0];
-          arrives[count] = join[1];
+          departs[count] = leaves;
+          arrives[count] = comes;
           traits[count] = is;
           count++;
         }
@@ -136,6 +135,13 @@ function movesOf(
     start[from + 1] = count;
   }
   return { moves: { start, to, option, departs, arrives, cost }, traits };
+}
+
+/** How many rows the candidates of a method come to. */
+function joinsOf({ traits }: Candidates, joins: readonly (readonly Join[])[]): number {
+  let rows = 0;
+  for (const is of traits) rows += joins[is]?.length ?? 0;
+  return rows;
 }
 
 /** What each level pays per cell: nothing without an excavation, else the trench with its protection. */

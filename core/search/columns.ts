@@ -18,5 +18,8 @@ export const over = (sums: Float64Array, start: number, end: number): number =>
   num(sums, end) - num(sums, start);
 
 /** Whether two columns are equal, element by element. */
-export const isEqual = (one: ArrayLike<number>, other: ArrayLike<number>): boolean =>
-  one.length === other.length && Array.prototype.every.call(one, (each, i) => each === other[i]);
+export function isEqual(one: ArrayLike<number>, other: ArrayLike<number>): boolean {
+  if (one.length !== other.length) return false;
+  for (let i = 0; i < one.length; i++) if (one[i] !== other[i]) return false;
+  return true;
+}

@@ -1,4 +1,4 @@
-import { byte, int, num, over, runningSums } from './columns.js';
+import { byte, int, isEqual, num, over, runningSums } from './columns.js';
 import { bit, type Limits, type Problem } from './problem.js';
 
 /** Fills under one search's limits: which are allowed, their cost, and the option that fills each cell. */
@@ -36,36 +36,35 @@ export function clustersOf({ fills }: Problem, limits: Limits): Cluster[] {
 
 /** Options that may fill a cell; a cell that neither suits is taken by the fallback option. */
 function takenAt(fills: Problem['fills'], { allowed, unsuited, options }: Limits, i: number): number {
-  const [first, other] = fills.options.map(bit) as [number, number];
-  if ((int(allowed, i) & options & (first | other)) !== 0) return int(allowed, i) & options;
+  const suiting = int(allowed, i) & options;
+  if ((suiting & (bit(fills.options[0]) | bit(fills.options[1]))) !== 0) return suiting;
   return num(fills.unsuited, i) > 0 ? int(fills.unsuitedOptions, i) & int(unsuited, i) & options : 0;
 }
 
 export function fillsUnder({ fills, cellOf }: Problem, limits: Limits): LimitedFills {
-  const { allowed, secondMay } = limits;
+  const { allowed, secondMay, marked } = limits;
   const cells = allowed.length;
   const [first, other] = fills.options.map(bit) as [number, number];
-  const suits = (i: number) => (int(allowed, i) & (first | other)) !== 0;
-  const taken = (i: number) => takenAt(fills, limits, i);
-  const second = Uint8Array.from({ length: cells }, (_, i) => ((taken(i) & first) !== 0 ? 0 : 1));
-  const unsuited = Uint8Array.from({ length: cells }, (_, i) => (suits(i) ? 0 : 1));
-  const refused = runningSums(cells, (i) => {
-    const none = (taken(i) & (first | other)) === 0;
-    const barred = byte(second, i) !== 0 && secondMay !== undefined && byte(secondMay, i) === 0;
-    return none || barred || (byte(fills.marked, i) !== 0 && !limits.marked) ? 1 : 0;
-  });
-  const through = runningSums(
-    cells,
-    (i) =>
-      (byte(second, i) === 0 ? 0 : num(fills.cost, i)) +
-      (byte(unsuited, i) === 0 ? 0 : num(fills.unsuited, i)),
-  );
+  const [second, unsuited] = [new Uint8Array(cells), new Uint8Array(cells)];
+  const [refused, through] = [new Float64Array(cells + 1), new Float64Array(cells + 1)];
+  for (let i = 0; i < cells; i++) {
+    const taken = takenAt(fills, limits, i);
+    const isSecond = (taken & first) === 0;
+    const isUnsuited = (int(allowed, i) & (first | other)) === 0;
+    const none = (taken & (first | other)) === 0;
+    const barred = isSecond && secondMay !== undefined && byte(secondMay, i) === 0;
+    second[i] = isSecond ? 1 : 0;
+    unsuited[i] = isUnsuited ? 1 : 0;
+    refused[i + 1] = num(refused, i) + (none || barred || (byte(fills.marked, i) !== 0 && !marked) ? 1 : 0);
+    through[i + 1] =
+      num(through, i) + (isSecond ? num(fills.cost, i) : 0) + (isUnsuited ? num(fills.unsuited, i) : 0);
+  }
   return {
     second,
     unsuited,
     reach: reachOf(refused, cellOf),
     through,
-    ...longEnough(fills.least, unsuited, cellOf),
+    ...endsOf(fills.least, unsuited, cellOf),
   };
 }
 
@@ -81,21 +80,35 @@ function reachOf(refused: Float64Array, cellOf: Int32Array): Int32Array {
   return reach;
 }
 
+type Ends = Pick<LimitedFills, 'nearest' | 'lastFrom'>;
+type Least = NonNullable<Problem['fills']['least']>;
+
+/** The last answer for each problem: most searches leave the same cells unsuited. */
+const lastEnds = new WeakMap<Least, { readonly unsuited: Uint8Array; readonly ends: Ends }>();
+
+function endsOf(least: Least | undefined, unsuited: Uint8Array, cellOf: Int32Array): Ends {
+  if (!least) {
+    return {
+      nearest: Int32Array.from(cellOf, (_, stop) => stop + 1),
+      lastFrom: Int32Array.from(cellOf, (_, stop) => stop - 1),
+    };
+  }
+  const known = lastEnds.get(least);
+  if (known && isEqual(known.unsuited, unsuited)) return known.ends;
+  const ends = longEnough(least, unsuited, cellOf);
+  lastEnds.set(least, { unsuited, ends });
+  return ends;
+}
+
 /**
  * How close the ends of a fill may be so that the counted cells it leaves next to a move make a long enough run,
  * measured from either end at which a move lies. A run with an excused or unsuited cell may have any length. A longer
  * fill never has a shorter run, so one stop in each direction is enough.
  */
-function longEnough(
-  least: Problem['fills']['least'],
-  unsuited: Uint8Array,
-  cellOf: Int32Array,
-): Pick<LimitedFills, 'nearest' | 'lastFrom'> {
+function longEnough({ at, counted, excused, length }: Least, unsuited: Uint8Array, cellOf: Int32Array): Ends {
   const last = cellOf.length - 1;
   const nearest = Int32Array.from(cellOf, (_, stop) => stop + 1);
   const lastFrom = Int32Array.from(cellOf, (_, stop) => stop - 1);
-  if (!least) return { nearest, lastFrom };
-  const { at, counted, excused, length } = least;
   const { runStart, runEnd } = runsOf(counted);
   const excuses = runningSums(counted.length, (i) =>
     byte(excused, i) !== 0 || byte(unsuited, i) !== 0 ? 1 : 0,

@@ -1,5 +1,5 @@
 import { byte, int, num, over } from './columns.js';
-import type { Problem } from './problem.js';
+import type { Departure, Level, Problem } from './problem.js';
 
 /**
  * Every move on every level it may run on, as flat columns sorted by starting stop; computed once per problem and read
@@ -8,16 +8,14 @@ import type { Problem } from './problem.js';
 export interface Legs {
   /** First leg of each stop; one more entry than there are stops. */
   readonly start: Int32Array;
+  /** Row of the move. */
   readonly move: Int32Array;
-  readonly to: Int32Array;
-  readonly option: Uint8Array;
   /** departure × levels + level. */
   readonly ahead: Uint8Array;
   /** State it leads to. */
   readonly after: Int32Array;
-  /** The move and its level together, and what both add to a tie. */
+  /** The move and its level together. */
   readonly cost: Float64Array;
-  readonly tie: Float64Array;
 }
 
 /** A move counts 1 in a tie, after the contributions of passes and levels. */
@@ -38,42 +36,38 @@ export const stateAt = (
   level: number,
 ): number => (stop * passes.arrivals + arrival) * levels.length + level;
 
-type Parts = Pick<Problem, 'cellOf' | 'moves' | 'passes' | 'departures' | 'levels'>;
+type Parts = Pick<Problem, 'cellOf' | 'moves' | 'departures' | 'levels'> & { readonly arrivals: number };
 
 export function legsOf(parts: Parts): Legs {
-  const { moves, departures, cellOf, levels } = parts;
+  const { moves, departures, cellOf, levels, arrivals } = parts;
   const stops = cellOf.length;
   const most = moves.to.length * levels.length;
   const start = new Int32Array(stops + 1);
-  const [move, to, after] = [new Int32Array(most), new Int32Array(most), new Int32Array(most)];
-  const [cost, tie] = [new Float64Array(most), new Float64Array(most)];
-  const [option, ahead] = [new Uint8Array(most), new Uint8Array(most)];
+  const [move, after] = [new Int32Array(most), new Int32Array(most)];
+  const cost = new Float64Array(most);
+  const ahead = new Uint8Array(most);
   let count = 0;
   for (let stop = 0; stop < stops; stop++) {
     start[stop] = count;
     const first = int(cellOf, stop);
-    for (let row = int(moves.start, stop); row < int(moves.start, stop + 1); row++) {
+    const lastRow = int(moves.start, stop + 1);
+    for (let row = int(moves.start, stop); row < lastRow; row++) {
       const end = int(moves.to, row);
-      const departs = byte(moves.departs, row);
       const past = int(cellOf, end);
-      const { least, most, crossesClosed } = departures[departs] as Problem['departures'][number];
-      for (let level = least; level <= most; level++) {
-        const {
-          closed,
-          barred,
-          cost: costOf,
-          tie: tieOf,
-          rises,
-        } = levels[level] as Problem['levels'][number];
-        if (over(crossesClosed ? barred : closed, first, past) !== 0) continue;
+      const own = num(moves.cost, row);
+      const departs = byte(moves.departs, row);
+      const arrived = (end * arrivals + byte(moves.arrives, row)) * levels.length;
+      const { least, most: highest, crossesClosed } = departures[departs] as Departure;
+      for (let number = least; number <= highest; number++) {
+        const level = levels[number] as Level;
+        const refused = crossesClosed ? level.barred : level.closed;
+        if (num(refused, past) !== num(refused, first)) continue;
+        const { rises } = level;
         const lifts = rises !== undefined && isMarked(rises.marked, first, past);
         move[count] = row;
-        to[count] = end;
-        option[count] = byte(moves.option, row);
-        ahead[count] = departs * levels.length + level;
-        after[count] = stateAt(parts, end, byte(moves.arrives, row), lifts ? rises.to : level);
-        cost[count] = num(moves.cost, row) + over(costOf, first, past) + (lifts ? rises.cost : 0);
-        tie[count] = moveTie + tieOf(first, past);
+        ahead[count] = departs * levels.length + number;
+        after[count] = arrived + (lifts ? rises.to : number);
+        cost[count] = own + over(level.cost, first, past) + (lifts ? rises.cost : 0);
         count++;
       }
     }
@@ -82,11 +76,8 @@ export function legsOf(parts: Parts): Legs {
   return {
     start,
     move: move.slice(0, count),
-    to: to.slice(0, count),
-    option: option.slice(0, count),
     ahead: ahead.slice(0, count),
     after: after.slice(0, count),
     cost: cost.slice(0, count),
-    tie: tie.slice(0, count),
   };
 }

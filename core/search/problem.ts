@@ -1,5 +1,5 @@
-import { int } from './columns.js';
 import { legsOf, type Legs } from './legs.js';
+import { passesOf, type PassRule, type Passes } from './passes.js';
 
 /**
  * The search's problem: the cheapest path along numbered stops, in plain numbers. Between two stops lies a move or a
@@ -21,8 +21,18 @@ export interface Problem {
   readonly legs: Legs;
 }
 
-/** A problem with its moves expanded onto levels, ready for any number of searches. */
-export const readyProblem = (parts: Omit<Problem, 'legs'>): Problem => ({ ...parts, legs: legsOf(parts) });
+/** A problem as it is stated: its passes by a rule. */
+export interface Stated extends Omit<Problem, 'legs' | 'passes'> {
+  /** Number of arrivals. */
+  readonly arrivals: number;
+  readonly pass: PassRule;
+}
+
+/** A problem with its moves and passes expanded onto levels, ready for any number of searches. */
+export function readyProblem({ arrivals, pass, ...stated }: Stated): Problem {
+  const legs = legsOf({ ...stated, arrivals });
+  return { ...stated, legs, passes: passesOf({ ...stated, arrivals, legs }, pass) };
+}
 
 /** Moves as flat columns, sorted by the stop they start at. */
 export interface Moves {
@@ -86,33 +96,10 @@ export interface Fills {
   };
 }
 
-/** One way to join an arrival to a departure: the level it leaves on, its cost, its tie. */
-export interface Pass {
-  readonly level: number;
-  readonly cost: number;
-  readonly tie: number;
-  /** Marks for something that begins or ends here, which a search may be told to bar at this stop. */
-  readonly marks?: Marks;
-}
-
 /** Bit masks: something begins at a stop; something ends there. */
 export const begins = 1;
 export const ends = 2;
 export type Marks = 0 | 1 | 2 | 3;
-
-/**
- * Passes as flat columns: rows `start[state]` to `start[state + 1]`, state = (stop × arrivals + arrival) × levels +
- * level.
- */
-export interface Passes {
-  readonly arrivals: number;
-  readonly start: Int32Array;
-  /** departure × levels + level ahead. */
-  readonly ahead: Uint8Array;
-  readonly cost: Float64Array;
-  readonly tie: Float64Array;
-  readonly marks: Uint8Array;
-}
 
 /** Restrictions of one search. */
 export interface Limits {
@@ -159,86 +146,3 @@ export interface Path {
 }
 
 export const bit = (option: number): number => 1 << option;
-
-/** Arrivals and departures possible at each stop, as bit masks: passes are only requested for these. */
-export interface Meets {
-  readonly arrivals: Int32Array;
-  readonly departures: Int32Array;
-}
-
-/**
- * The possible arrivals and departures for some moves: fills anywhere, the start at the first stop, the end at the
- * last.
- */
-export function meetsOf(stops: number, moves: Moves, endDeparture: number): Meets {
-  const arrivals = new Int32Array(stops).fill(1 << arrivalFill);
-  const departures = new Int32Array(stops).fill(1 << departureFill);
-  arrivals[0] = 1 << arrivalStart;
-  departures[stops - 1] = 1 << endDeparture;
-  for (let stop = 0; stop < stops; stop++) {
-    for (let row = moves.start[stop] ?? 0; row < (moves.start[stop + 1] ?? 0); row++) {
-      const to = moves.to[row] ?? 0;
-      arrivals[to] = (arrivals[to] ?? 0) | (1 << (moves.arrives[row] ?? 0));
-      departures[stop] = (departures[stop] ?? 0) | (1 << (moves.departs[row] ?? 0));
-    }
-  }
-  return { arrivals, departures };
-}
-
-/** Builds the passes from a rule. A fill is never followed by a fill: a whole fill is one step. */
-export function passesOf(
-  stops: number,
-  counts: { readonly arrivals: number; readonly levels: number; readonly departures: number },
-  pass: (stop: number, arrival: number, level: number, departure: number) => readonly Pass[],
-  meets?: Meets,
-): Passes {
-  const { arrivals, levels, departures } = counts;
-  const start = new Int32Array(stops * arrivals * levels + 1);
-  let rows = rowsFor(stops * levels * 32);
-  const comes = (stop: number, arrival: number) => !meets || (int(meets.arrivals, stop) & bit(arrival)) !== 0;
-  const goes = (stop: number, departure: number) =>
-    !meets || (int(meets.departures, stop) & bit(departure)) !== 0;
-  const every = Array.from({ length: departures }, (_, each) => each);
-  let [state, count] = [0, 0];
-  for (let stop = 0; stop < stops; stop++) {
-    const leaving = every.filter((each) => goes(stop, each));
-    for (let arrival = 0; arrival < arrivals; arrival++) {
-      const met = comes(stop, arrival) ? leaving : [];
-      for (let level = 0; level < levels; level++) {
-        for (const departure of met) {
-          if (departure === departureFill && arrival === arrivalFill) continue;
-          for (const each of pass(stop, arrival, level, departure)) {
-            if (count === rows.cost.length) rows = rowsFor(2 * count, rows);
-            rows.ahead[count] = departure * levels + each.level;
-            rows.cost[count] = each.cost;
-            rows.tie[count] = each.tie;
-            rows.marks[count] = each.marks ?? 0;
-            count++;
-          }
-        }
-        start[++state] = count;
-      }
-    }
-  }
-  return { arrivals, start, ...rows };
-}
-
-/** Room for more rows of passes, with those there are. */
-function rowsFor(
-  count: number,
-  before?: Pick<Passes, 'ahead' | 'cost' | 'tie' | 'marks'>,
-): Pick<Passes, 'ahead' | 'cost' | 'tie' | 'marks'> {
-  const rows = {
-    ahead: new Uint8Array(count),
-    cost: new Float64Array(count),
-    tie: new Float64Array(count),
-    marks: new Uint8Array(count),
-  };
-  if (before) {
-    rows.ahead.set(before.ahead);
-    rows.cost.set(before.cost);
-    rows.tie.set(before.tie);
-    rows.marks.set(before.marks);
-  }
-  return rows;
-}

@@ -7,14 +7,13 @@ import {
   arrivalStart,
   bit,
   departureFill,
-  passesOf,
   readyProblem,
   type Level,
   type Limits,
   type Marks,
-  type Pass,
   type Problem,
 } from './problem.js';
+import type { Pass } from './passes.js';
 import { search } from './search.js';
 
 // The search and HiGHS, a general solver, get the same numbers; HiGHS as a flow through every possible state. Each
@@ -152,13 +151,13 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
       arrives: Uint8Array.from(moves, ({ option }) => option),
       cost: Float64Array.from(moves, ({ cost }) => cost),
     },
-    passes: passesOf(cellsCount + 1, counts, (stop, arrival, from, departure) =>
+    arrivals: counts.arrivals,
+    pass: (stop, arrival, from, departure) =>
       [0, 1, 2].flatMap((to): Pass[] => {
         const cost = passCost(of, stop, arrival, from, departure, to);
         const marks = marksOf(of, stop, arrival, from, departure, to) as Marks;
         return cost === undefined ? [] : [{ level: to, cost, tie: 0, marks }];
       }),
-    ),
     departures: [
       { least: 0, most: 2 },
       { least: 0, most: 1 },

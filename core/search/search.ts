@@ -4,13 +4,15 @@ import {
   arrivalStart,
   bit,
   departureFill,
+  type Departure,
+  type Level,
   type Limits,
   type Marks,
   type Path,
   type PathStep,
   type Problem,
 } from './problem.js';
-import { isMarked } from './legs.js';
+import { isMarked, moveTie } from './legs.js';
 import { groundOf, lookAhead, noneAhead, solveBack, type Ahead, type Ground } from './values.js';
 
 /**
@@ -70,26 +72,26 @@ function walkForward(ground: Ground): { steps: PathStep[]; used: number; lastMar
     stop = step.to;
   }
   lookAhead(ground, ahead, last);
-  const row = optimalPasses(ground, ahead, last, state).values().next().value;
+  const row = optimalPasses(ground, ahead, last, state).find((each) => each >= 0);
   return { steps, used, lastMarks: row === undefined ? 0 : (byte(problem.passes.marks, row) as Marks) };
 }
 
-/** The first pass by which a state reaches its optimum, for each departure and level ahead that does. */
+/** By departure and level ahead, the first pass by which a state reaches its optimum; -1 where none does. */
 function optimalPasses(
   { problem, value, ties, barredMarks }: Ground,
   ahead: Ahead,
   stop: number,
   state: number,
-): Map<number, number> {
+): Int32Array {
   const { start, ahead: aheadOf, cost, tie, marks } = problem.passes;
-  const found = new Map<number, number>();
+  const found = new Int32Array(ahead.cost.length).fill(-1);
   for (let row = int(start, state); row < int(start, state + 1); row++) {
     const k = byte(aheadOf, row);
     const holds =
       (byte(marks, row) & byte(barredMarks, stop)) === 0 &&
       num(cost, row) + num(ahead.cost, k) === num(value, state) &&
       num(tie, row) + num(ahead.tie, k) === num(ties, state);
-    if (holds && !found.has(k)) found.set(k, row);
+    if (holds && int(found, k) < 0) found[k] = row;
   }
   return found;
 }
@@ -98,38 +100,6 @@ interface Next {
   readonly step: PathStep;
   readonly after: number;
 }
-
-/** Of all optimal steps, the one that wins the tie: by rank, then by its move, then by its pass. */
-function nextStep(ground: Ground, ahead: Ahead, stop: number, state: number): Next {
-  const { problem } = ground;
-  const { moves, options, passes } = problem;
-  const rows = optimalPasses(ground, ahead, stop, state);
-  let best: (Next & { order: readonly number[] }) | undefined;
-  for (const { k, to, move, after } of departing(ground, ahead, stop)) {
-    const row = rows.get(k);
-    if (row === undefined) continue;
-    const rank = move < 0 ? (ground.last + 1 + to) * options : to * options + byte(moves.option, move);
-    const order = [rank, move, row];
-    if (best && !isBefore(order, best.order)) continue;
-    const step = {
-      from: stop,
-      to,
-      move,
-      departs: Math.floor(k / ground.levels),
-      arrives: move < 0 ? arrivalFill : byte(moves.arrives, move),
-      level: k % ground.levels,
-      marks: byte(passes.marks, row) as Marks,
-    };
-    best = { step, after, order };
-  }
-  if (!best) throw new Error('the search lost its own path');
-  return best;
-}
-
-const isBefore = (one: readonly number[], other: readonly number[]): boolean => {
-  const at = one.findIndex((each, i) => each !== other[i]);
-  return at >= 0 && (one[at] ?? 0) < (other[at] ?? 0);
-};
 
 /** A departure on an optimal path: its departure class and level, and where it leads. */
 interface Departing {
@@ -140,37 +110,89 @@ interface Departing {
   readonly after: number;
 }
 
-/** Every departure from a stop that equals the best of its class. */
-function* departing(
-  { problem, fills, reach, value, ties, state, levels }: Ground,
+/** Of all optimal steps, the one that wins the tie: by rank, then by its move, then by its pass. */
+function nextStep(ground: Ground, ahead: Ahead, stop: number, state: number): Next {
+  const { problem } = ground;
+  const { moves, options, passes } = problem;
+  const rows = optimalPasses(ground, ahead, stop, state);
+  let best: (Departing & { order: readonly number[] }) | undefined;
+  const offer = (each: Departing): void => {
+    const { k, to, move } = each;
+    const rank = move < 0 ? (ground.last + 1 + to) * options : to * options + byte(moves.option, move);
+    const order = [rank, move, int(rows, k)];
+    if (!best || isBefore(order, best.order)) best = { ...each, order };
+  };
+  optimalFills(ground, ahead, stop, rows, offer);
+  optimalMoves(ground, ahead, stop, rows, offer);
+  if (!best) throw new Error('the search lost its own path');
+  const { k, to, move, after } = best;
+  return {
+    step: {
+      from: stop,
+      to,
+      move,
+      departs: Math.floor(k / ground.levels),
+      arrives: move < 0 ? arrivalFill : byte(moves.arrives, move),
+      level: k % ground.levels,
+      marks: byte(passes.marks, int(rows, k)) as Marks,
+    },
+    after,
+  };
+}
+
+const isBefore = (one: readonly number[], other: readonly number[]): boolean => {
+  const at = one.findIndex((each, i) => each !== other[i]);
+  return at >= 0 && (one[at] ?? 0) < (other[at] ?? 0);
+};
+
+/** Every fill from a stop that equals the best of its level, where the state may go on with a fill on that level. */
+function optimalFills(
+  { problem, fills, value, ties, state, levels }: Ground,
   ahead: Ahead,
   stop: number,
-): Generator<Departing> {
-  const { legs, cellOf, departures } = problem;
-  const { least, most } = departures[departureFill] as Problem['departures'][number];
+  rows: Int32Array,
+  offer: (each: Departing) => void,
+): void {
+  const { cellOf, departures } = problem;
+  const { least, most } = departures[departureFill] as Departure;
   const start = int(cellOf, stop);
-  for (let to = int(fills.nearest, stop); to <= int(fills.reach, stop); to++) {
-    if (stop > int(fills.lastFrom, to)) continue;
-    const end = int(cellOf, to);
-    for (let level = least; level <= most; level++) {
-      const { closed, cost: costOf, tie: tieOf, rises } = problem.levels[level] as Problem['levels'][number];
-      if (over(closed, start, end) !== 0) continue;
+  for (let level = least; level <= most; level++) {
+    const k = departureFill * levels + level;
+    if (int(rows, k) < 0) continue;
+    const { closed, cost: costOf, tie: tieOf, rises } = problem.levels[level] as Level;
+    for (let to = int(fills.nearest, stop); to <= int(fills.reach, stop); to++) {
+      const end = int(cellOf, to);
+      if (stop > int(fills.lastFrom, to) || over(closed, start, end) !== 0) continue;
       const lifts = rises !== undefined && isMarked(rises.marked, start, end);
-      const k = departureFill * levels + level;
       const after = state(to, arrivalFill, lifts ? rises.to : level);
       const own = over(fills.through, start, end) + over(costOf, start, end) + (lifts ? rises.cost : 0);
       if (own + num(value, after) !== num(ahead.cost, k)) continue;
       const tie = num(ties, after) + tieOf(start, end);
-      if (tie === num(ahead.tie, k)) yield { k, to, move: -1, after };
+      if (tie === num(ahead.tie, k)) offer({ k, to, move: -1, after });
     }
   }
-  for (let leg = int(legs.start, stop); leg < int(legs.start, stop + 1); leg++) {
+}
+
+/** Every move from a stop that equals the best of its class, where the state may go on with that class. */
+function optimalMoves(
+  { problem, reach, value, ties, levels }: Ground,
+  ahead: Ahead,
+  stop: number,
+  rows: Int32Array,
+  offer: (each: Departing) => void,
+): void {
+  const { legs, cellOf, moves } = problem;
+  const end = int(legs.start, stop + 1);
+  for (let leg = int(legs.start, stop); leg < end; leg++) {
     const k = byte(legs.ahead, leg);
+    if (int(rows, k) < 0) continue;
     const after = int(legs.after, leg);
     if (num(legs.cost, leg) + num(value, after) !== num(ahead.cost, k)) continue;
-    if (num(legs.tie, leg) + num(ties, after) !== num(ahead.tie, k)) continue;
-    const to = int(legs.to, leg);
-    if (to > int(reach, byte(legs.option, leg) * cellOf.length + stop)) continue;
-    yield { k, to, move: int(legs.move, leg), after };
+    const move = int(legs.move, leg);
+    const to = int(moves.to, move);
+    if (to > int(reach, byte(moves.option, move) * cellOf.length + stop)) continue;
+    const { tie: tieOf } = problem.levels[k % levels] as Level;
+    const tie = moveTie + tieOf(int(cellOf, stop), int(cellOf, to)) + num(ties, after);
+    if (tie === num(ahead.tie, k)) offer({ k, to, move, after });
   }
 }

@@ -1,7 +1,16 @@
 import { byte, int, num } from './columns.js';
 import { fillsUnder, type LimitedFills } from './fills.js';
-import { isMarked, stateAt } from './legs.js';
-import { arrivalFill, arrivalStart, bit, departureFill, type Limits, type Problem } from './problem.js';
+import { keepValues, valuesAlike } from './kept-values.js';
+import { isMarked, moveTie, stateAt } from './legs.js';
+import {
+  arrivalFill,
+  arrivalStart,
+  bit,
+  departureFill,
+  type Level,
+  type Limits,
+  type Problem,
+} from './problem.js';
 
 /** Everything one search looks up repeatedly. */
 export interface Ground {
@@ -16,6 +25,8 @@ export interface Ground {
   /** Least cost from each state to the end, with its tie. */
   readonly value: Float64Array;
   readonly ties: Float64Array;
+  /** The values of all stops past this one were taken from an earlier search that had the same limits there. */
+  readonly unknownUpTo: number;
   /** By level, the least value of any stop so far where a fill may arrive: no longer fill gains more than this. */
   readonly leastFilled: Float64Array;
   state: (stop: number, arrival: number, level: number) => number;
@@ -24,19 +35,37 @@ export interface Ground {
 export function groundOf(problem: Problem, limits: Limits): Ground {
   const { passes, cellOf, levels } = problem;
   const last = cellOf.length - 1;
-  const states = (last + 1) * passes.arrivals * levels.length;
-  return {
-    problem,
-    last,
-    levels: levels.length,
+  const limited = {
     fills: fillsUnder(problem, limits),
     reach: reachOf(problem, limits),
     barredMarks: limits.barredMarks ?? new Uint8Array(last + 1),
-    value: new Float64Array(states).fill(Infinity),
-    ties: new Float64Array(states).fill(Infinity),
+  };
+  const perStop = passes.arrivals * levels.length;
+  const [value, ties] = room((last + 1) * perStop);
+  const known = valuesAlike(problem, limited);
+  if (known) {
+    value.set(known.values.value.subarray(known.from * perStop), known.from * perStop);
+    ties.set(known.values.ties.subarray(known.from * perStop), known.from * perStop);
+  }
+  return {
+    ...limited,
+    problem,
+    last,
+    levels: levels.length,
+    value,
+    ties,
+    unknownUpTo: known ? known.from - 1 : last,
     leastFilled: new Float64Array(levels.length).fill(Infinity),
     state: (stop, arrival, level) => stateAt(problem, stop, arrival, level),
   };
+}
+
+let [values, tiesOf] = [new Float64Array(), new Float64Array()];
+
+/** Room for the values of one search and their ties, taken again by the next: nothing is read once a search is done. */
+function room(states: number): [Float64Array, Float64Array] {
+  if (values.length < states) [values, tiesOf] = [new Float64Array(2 * states), new Float64Array(2 * states)];
+  return [values.subarray(0, states).fill(Infinity), tiesOf.subarray(0, states).fill(Infinity)];
 }
 
 /** Reach of moves: every covered cell allows the option, and no split is passed. */
@@ -71,13 +100,16 @@ export interface Ahead {
 export function solveBack(ground: Ground): void {
   const ahead = noneAhead(ground);
   for (let stop = ground.last; stop >= 0; stop--) {
-    lookAhead(ground, ahead, stop);
-    settle(ground, ahead, stop);
+    if (stop <= ground.unknownUpTo) {
+      lookAhead(ground, ahead, stop);
+      settle(ground, ahead, stop);
+    }
     for (let level = 0; level < ground.levels; level++) {
       const filled = num(ground.value, ground.state(stop, arrivalFill, level));
       ground.leastFilled[level] = Math.min(num(ground.leastFilled, level), filled);
     }
   }
+  if (ground.unknownUpTo >= 0) keepValues(ground);
 }
 
 export function noneAhead({ problem, levels }: Ground): Ahead {
@@ -103,19 +135,24 @@ export function lookAhead(ground: Ground, ahead: Ahead, stop: number): void {
 // directly: a shared reader, or a property read inside the loop, made each of them half as slow again.
 
 /** Considers every move from a stop, on every level it may run on. */
-function offerMoves({ problem, reach, value, ties }: Ground, best: Ahead, stop: number): void {
-  const { legs, cellOf } = problem;
-  const { ahead, after: afterOf, cost, tie: tieOf, to, option } = legs;
+function offerMoves({ problem, reach, value, ties, levels }: Ground, best: Ahead, stop: number): void {
+  const { legs, cellOf, moves } = problem;
+  const { ahead, after: afterOf, cost, move } = legs;
+  const { to: toOf, option: optionOf } = moves;
   const { cost: bestCost, tie: bestTie } = best;
   const stops = cellOf.length;
+  const start = int(cellOf, stop);
   const end = int(legs.start, stop + 1);
   for (let leg = int(legs.start, stop); leg < end; leg++) {
     const k = ahead[leg] as number;
     const after = afterOf[leg] as number;
     const total = (cost[leg] as number) + (value[after] as number);
     if (total > (bestCost[k] as number) || total === Infinity) continue;
-    if ((to[leg] as number) > (reach[(option[leg] as number) * stops + stop] as number)) continue;
-    const tie = (tieOf[leg] as number) + (ties[after] as number);
+    const row = move[leg] as number;
+    const to = toOf[row] as number;
+    if (to > (reach[(optionOf[row] as number) * stops + stop] as number)) continue;
+    const { tie: tieOf } = problem.levels[k % levels] as Level;
+    const tie = moveTie + tieOf(start, cellOf[to] as number) + (ties[after] as number);
     if (total < (bestCost[k] as number) || tie < (bestTie[k] as number)) {
       bestCost[k] = total;
       bestTie[k] = tie;
