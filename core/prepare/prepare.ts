@@ -151,7 +151,8 @@ function levelsOf({ holes, track }: Possible, levels: HoleLevels, money: (raw: n
   const publicOver = (start: number, end: number) => publicTie(over(publicThrough, start, end));
   const permit = money(track.prices.permit_per_hole);
   return levels.all.map((level): Level => {
-    if (!level.open) return { cost: nothing, closed: nothing, barred: nothing, tie: () => 0 };
+    if (!level.open)
+      return { cost: nothing, closed: nothing, barred: nothing, tie: () => 0, rises: undefined };
     const { held, paid } = level;
     const rises = levels.of(held, true) !== levels.of(held, false) && !paid;
     return {
@@ -159,7 +160,7 @@ function levelsOf({ holes, track }: Possible, levels: HoleLevels, money: (raw: n
       closed: holes.closedThrough(held),
       barred: holes.barredThrough(held),
       tie: publicOver,
-      ...(rises ? { rises: { to: levels.of(held, true), cost: permit, marked: publicThrough } } : {}),
+      rises: rises ? { to: levels.of(held, true), cost: permit, marked: publicThrough } : undefined,
     };
   });
 }

@@ -40,44 +40,44 @@ type Parts = Pick<Problem, 'cellOf' | 'moves' | 'departures' | 'levels'> & { rea
 
 export function legsOf(parts: Parts): Legs {
   const { moves, departures, cellOf, levels, arrivals } = parts;
+  const { start: firstRow, to: toOf, cost: costOf, departs: departsOf, arrives: arrivesOf } = moves;
   const stops = cellOf.length;
-  const most = moves.to.length * levels.length;
+  const count = levels.length;
+  const most = toOf.length * count;
   const start = new Int32Array(stops + 1);
   const [move, after] = [new Int32Array(most), new Int32Array(most)];
   const cost = new Float64Array(most);
   const ahead = new Uint8Array(most);
-  let count = 0;
+  let leg = 0;
   for (let stop = 0; stop < stops; stop++) {
-    start[stop] = count;
+    start[stop] = leg;
     const first = int(cellOf, stop);
-    const lastRow = int(moves.start, stop + 1);
-    for (let row = int(moves.start, stop); row < lastRow; row++) {
-      const end = int(moves.to, row);
-      const past = int(cellOf, end);
-      const own = num(moves.cost, row);
-      const departs = byte(moves.departs, row);
-      const arrived = (end * arrivals + byte(moves.arrives, row)) * levels.length;
+    const rowEnd = int(firstRow, stop + 1);
+    for (let row = int(firstRow, stop); row < rowEnd; row++) {
+      const end = toOf[row] as number;
+      const past = cellOf[end] as number;
+      const departs = departsOf[row] as number;
+      const arrived = (end * arrivals + (arrivesOf[row] as number)) * count;
       const { least, most: highest, crossesClosed } = departures[departs] as Departure;
       for (let number = least; number <= highest; number++) {
-        const level = levels[number] as Level;
-        const refused = crossesClosed ? level.barred : level.closed;
-        if (num(refused, past) !== num(refused, first)) continue;
-        const { rises } = level;
+        const { closed, barred, cost: running, rises } = levels[number] as Level;
+        const refused = crossesClosed ? barred : closed;
+        if (refused[past] !== refused[first]) continue;
         const lifts = rises !== undefined && isMarked(rises.marked, first, past);
-        move[count] = row;
-        ahead[count] = departs * levels.length + number;
-        after[count] = arrived + (lifts ? rises.to : number);
-        cost[count] = own + over(level.cost, first, past) + (lifts ? rises.cost : 0);
-        count++;
+        move[leg] = row;
+        ahead[leg] = departs * count + number;
+        after[leg] = arrived + (lifts ? rises.to : number);
+        cost[leg] = (costOf[row] as number) + over(running, first, past) + (lifts ? rises.cost : 0);
+        leg++;
       }
     }
   }
-  start[stops] = count;
+  start[stops] = leg;
   return {
     start,
-    move: move.slice(0, count),
-    ahead: ahead.slice(0, count),
-    after: after.slice(0, count),
-    cost: cost.slice(0, count),
+    move: move.slice(0, leg),
+    ahead: ahead.slice(0, leg),
+    after: after.slice(0, leg),
+    cost: cost.slice(0, leg),
   };
 }

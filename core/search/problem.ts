@@ -69,7 +69,7 @@ export interface Level {
   /** What a stretch adds to a tie, from its two cells. */
   tie: (start: number, end: number) => number;
   /** Crossing any of the marked measure lifts the path to another level, once, at a cost. */
-  readonly rises?: { readonly to: number; readonly cost: number; readonly marked: Float64Array };
+  readonly rises: { readonly to: number; readonly cost: number; readonly marked: Float64Array } | undefined;
 }
 
 /** What lies between moves: each cell is filled by the first of two options it allows. */

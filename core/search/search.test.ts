@@ -135,7 +135,7 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
     closed: i === 0 ? sums(each.cost.map(() => 0)) : sums(each.closed.map(Number)),
     barred: i === 0 ? sums(each.cost.map(() => 0)) : sums(each.barred.map(Number)),
     tie: () => 0,
-    ...(i === 1 ? { rises: { to: 2, cost: each.rise, marked: sums(each.marks.map(Number)) } } : {}),
+    rises: i === 1 ? { to: 2, cost: each.rise, marked: sums(each.marks.map(Number)) } : undefined,
   });
   const allowed = Int32Array.from(of.cells, (cell) => cell.allowed);
   const problem: Problem = readyProblem({
