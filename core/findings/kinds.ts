@@ -41,6 +41,13 @@ export const findingRows = [
       ['hairline fracture', { form: 'hairline' }],
       ['spider cracks', { form: 'several' }],
       ['spider cracking', { form: 'several' }],
+      ['spiderweb', { form: 'several' }],
+      ['spider web', { form: 'several' }],
+      ['spiderwebbed', { form: 'several' }],
+      ['spiderweb cracks', { form: 'several' }],
+      ['spiderweb cracking', { form: 'several' }],
+      ['spider web cracks', { form: 'several' }],
+      ['spider web cracking', { form: 'several' }],
     ],
     says: [
       ...said(
@@ -351,6 +358,8 @@ export const findingRows = [
         'rust',
         'rusty',
         'rusted',
+        'rust flakes',
+        'flaking rust',
         'tuberculation',
         'tubercles',
         'nodules',
@@ -541,7 +550,7 @@ export const findingRows = [
         'tap sticking in',
         'protruding tap',
       ],
-      ...['gasket', 'o-ring', 'o ring', 'seal'].flatMap((what) =>
+      ...['gasket', 'o-ring', 'o ring', 'oring', 'seal'].flatMap((what) =>
         [
           'hanging',
           'hanging down',
@@ -550,6 +559,9 @@ export const findingRows = [
           'sticking in',
           'dangling',
           'hangs down',
+          'showing',
+          'visible',
+          'exposed',
         ].map((how): [string, Sets] => [`${what} ${how}`, { note: 'gasket' }]),
       ),
       ...['hanging', 'loose', 'intruding', 'protruding', 'displaced'].flatMap((how) =>
@@ -653,6 +665,9 @@ export const findingRows = [
         'eroded bottom',
         'worn invert',
         'channel',
+        'channel rot',
+        'bottom rot',
+        'rot in the bottom',
         'channel in the bottom',
         'bottom channeled',
         'worn out bottom',

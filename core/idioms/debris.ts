@@ -27,6 +27,31 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:a\s+)?(?:big\s+|large\s+|small\s+|little\s+)?(?:pieces?|chunks?|part|section|bit)\s+(?:out\s+)?of\s+(?:the\s+)?(?:wall|pipe|top|crown|side|bell|hub|clay|concrete)\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:missing|gone)\b/gi,
     'missing piece',
   ],
+  // "fractures with pieces displaced"
+  [
+    /\b(?:multiple\s+|several\s+|some\s+)?(?:cracks?|cracked|fractures?|fractured)\s*,?\s+(?:with\s+|and\s+)+(?:some\s+)?(?:pieces|chunks|parts)\s+(?:are\s+|have\s+)?(?:displaced|missing|moved|shifted|loose|out\s+of\s+place|fallen(?:\s+(?:in|out))?)\b/gi,
+    'broken',
+  ],
+  [
+    /\b(?:squashed|squeezed|pressed|mashed|smashed|crushed|flattened)\s+(?:completely\s+|almost\s+)?flat\b/gi,
+    'squashed',
+  ],
+  // "crack 360"
+  [/(?<=[a-z]\s+)360(?:\s*(?:degrees?|°))?(?=\s*(?:$|[,;.]|at\b|around\b))/gi, 'all around'],
+  // "rag hung up on offset": both are there.
+  [
+    /\b(rags?|wipes?|paper|debris)\s+(?:is\s+|are\s+)?(?:hung|caught|snagged|stuck|hanging)\s+(?:up\s+)?(?:on|at)\s+(?=(?:the\s+|an?\s+)?(?:offset|roots?|tap|protruding)\b)/gi,
+    ([, what = '']) => `${what} and `,
+  ],
+  [/\b(wipes?|rags?|paper)\s+(?:all\s+)?(?:balled|bunched|wadded)\s+up\b/gi, ([, what = '']) => what],
+  [
+    /\bconcrete\s+(?:slurry|washout|splatter)(?:\s+(?:has\s+)?(?:hardened|set(?:\s+up)?|dried))?\b/gi,
+    'hardened concrete',
+  ],
+  [
+    /\b(concrete|cement|mortar|grout)\s+(?:has\s+)?(?:hardened|set\s+up|dried)\b/gi,
+    ([, what = '']) => `hardened ${what}`,
+  ],
   // Pieces, not a change of pipe.
   [
     new RegExp(

@@ -5,8 +5,13 @@ const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debri
 
 /** Ways to say that something is not there, as denials: "not really an offset", "the roots are gone". */
 export const denyingIdioms: readonly Idiom[] = [
+  // "nope, just a shadow"
+  [/\bnope\s*,?\s+(?=(?:just|only)\s+(?:an?\s+)?[a-z])/gi, ' '],
   [/\bnot\s+(?:really|quite|exactly|actually)\s+(?=(?:an?|any|much|many)\b)/gi, 'not '],
-  [/\b(?:can(?:'?t|not|\s+not))\s+(?:really\s+)?see\s+(?:any|an?)\s+(?!thing\b)(?=[a-z])/gi, 'no '],
+  [
+    /\b(?:can(?:'?t|not|\s+not)|could(?:n'?t|\s+not))\s+(?:really\s+)?see\s+(?:any|an?)\s+(?!thing\b)(?=[a-z])/gi,
+    'no ',
+  ],
   [
     /\b(?:would(?:\s*n'?t|\s+not)|do(?:\s*n'?t|\s+not))\s+(?:really\s+)?call\s+(?:that|it|this)\s+(?:an?\s+)?(?=[a-z])/gi,
     'no ',

@@ -38,7 +38,35 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   [/ {2,}/g, ' '],
   [/\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35'],
+  [/\bsdr[\s-]*(?:26|twenty[\s-]six)\b/gi, 'sdr26'],
+  // "can not get past" denies nothing.
+  [/\bcan\s+not\b/gi, 'cannot'],
+  [
+    /\b(?:(could|would)|will)\s+not\s+(?=(?:get|go|push|pass|move|make|fit|clear|budge|continue|reach|be)\b)/gi,
+    ([, verb]) => `${verb ?? 'wo'}n't `,
+  ],
+  // "not able to get past", "wouldn't push past", "too much debris to continue": the camera stopped.
+  [
+    /\b(?:not\s+able|unable|not\s+possible|impossible)\s+to\s+(?=(?:get|go|push|pass|move|make|see|continue)\b)/gi,
+    "can't ",
+  ],
+  [
+    /\b(?:cannot|(?:can|could|wo|would)(?:n['’]?|['’]?)t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)\s+(?=[a-z])/gi,
+    "can't get past ",
+  ],
+  [/\bcould(?:n['’]?|['’]?)t\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],
+  [
+    /\btoo\s+(?:much|many)\s+([a-z]+)\s+to\s+(?:continue|proceed|pass|push|go|get|see)(?:\s+(?:on|through|past|by|any|further|farther))*/gi,
+    ([said, what = '']) =>
+      !/\bsee/i.test(said)
+        ? `can't get past heavy ${what}`
+        : /^water$/i.test(what)
+          ? 'camera under water'
+          : `can't see, ${what}`,
+  ],
+  [/\b(in|through|inside)\s+(?=(?:pipe|line|sewer|bottom|invert)\b)/gi, ([, where = '']) => `${where} the `],
   [/\bschedule\s+forty\b/gi, 'schedule 40'],
+  [/\bw\/\s?(?=\w)/gi, 'with '],
   ...waterIdioms,
   ...pointIdioms,
   ...remarkIdioms,
@@ -132,7 +160,6 @@ export const spokenIdioms: readonly Idiom[] = [
   [/\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way')],
   // "31 1/4 bend" is a quarter bend at 31.
   [/(?<=\d\s+)1\/([48])\s+(?=bend\b)/gi, ([, part]) => (part === '4' ? 'quarter ' : 'eighth ')],
-  [/\bw\/\s?(?=\w)/gi, 'with '],
   // "ran the kitchen sink": water was run from it.
   [
     /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,

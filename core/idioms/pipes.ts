@@ -9,6 +9,14 @@ export const anyMaterial = `(?:${materialRegistry.rows
 
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
+  // "cracked clay pipe": what is wrong with it, not where it begins.
+  [
+    new RegExp(
+      String.raw`\b(cracked|broken|crushed|collapsed|spalled|shattered|deformed|fractured|rotted|separated)\s+(?:${anyMaterial})(?:\s+pipe)?\b(?!\s*(?:>|(?:in)?to\b|from\b|starts|begins|ends|stops|upstream|downstream|pieces?|chunks?|shards?))`,
+      'gi',
+    ),
+    ([, how = '']) => how,
+  ],
   // "clay both sides": nothing changes here.
   [
     new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),

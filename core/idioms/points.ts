@@ -35,8 +35,24 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "valve stuck open", "flapper missing": how the valve is, no open joint and no camera that stopped.
   [
-    /\bvalve\s+(?:is\s+|was\s+)?((?:stuck|jammed|hung|rusted|seized|frozen)(?:\s+(?:up|open|closed|shut))?|(?:won't|doesn't|will\s+not)\s+(?:open|close|seat)|not\s+(?:seating|closing|opening|sealing)|open|closed|shut)\b/gi,
+    /\bvalve\s+(?:is\s+|was\s+)?((?:(?:flap|flapper|gate|door)\s+(?:is\s+)?)?(?:stuck|jammed|hung|rusted|seized|frozen)(?:\s+(?:up|open|closed|shut))?|(?:won't|doesn't|will\s+not)\s+(?:open|close|seat)|not\s+(?:seating|closing|opening|sealing)|open|closed|shut)\b/gi,
     ([, how = '']) => `valve ${quoted(how)}`,
+  ],
+  // "oak roots"
+  [
+    /\b(?:oak|maple|willow|elm|pine|ficus|cottonwood|birch|magnolia|sycamore|poplar|cedar|spruce|mulberry|pecan|walnut|sweetgum)\s+(?=(?:tree\s+)?roots?\b(?!\s+(?:near|close|nearby)))/gi,
+    ' ',
+  ],
+  [/\bconnects?\s+(?:in)?to\s+(?=(?:the\s+|an?\s+)?(?:septic|tank|main|city|manhole|sewer)\b)/gi, ' '],
+  // "cleanout under mulch"
+  [
+    /(?<=\b(?:cleanout|clean\s*-?\s*out|cap|co)\s+)(?:is\s+)?(?:buried\s+)?(under(?:neath)?\s+(?:the\s+|some\s+|an?\s+)?(?:mulch|dirt|grass|sod|leaves|bush(?:es)?|shrubs?|deck|concrete|pavers?|gravel|landscaping|soil|rocks?|slab|asphalt|porch))\b/gi,
+    ([, where = '']) => `buried ${quoted(where)}`,
+  ],
+  // "big oak over the line"
+  [
+    /(?<=(?:^|[;,])\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)?)(?:an?\s+)?(?:(?:big|large|old|huge|small|mature|giant|tall)\s+)*(oak|maple|willow|elm|pine|ficus|cottonwood|birch|magnolia|sycamore|poplar|cedar|spruce|redwood|eucalyptus|mulberry|pecan|walnut|sweetgum)(?:\s+tree)?(?=\s+(?:over|above|near|beside|right|here)\b|\s*(?:$|[,;.]))/gi,
+    ([, tree = '']) => `tree ${quoted(tree)} `,
   ],
   [/\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, ' '],
 ];
@@ -47,6 +63,10 @@ export const pointFigures: readonly Idiom[] = [
   [
     new RegExp(String.raw`\bburied\s+${depthBelow}`, 'gi'),
     ([, deep = '']) => `buried ${quoted(`buried ${/\d/.test(deep) ? '' : '1 '}${deep.trim()}`)}`,
+  ],
+  [
+    new RegExp(String.raw`\bburied\s+(cleanout|clean\s*-?\s*out|cap)\s+${depthBelow}`, 'gi'),
+    ([, cap = '', deep = '']) => `buried ${cap} ${quoted(`${deep.trim()} down`)}`,
   ],
   // "main, 8 in clay", "8 in clay main": of what the main is, not our pipe.
   [

@@ -1,4 +1,4 @@
-import { asNote, type Idiom } from './heard.js';
+import { asNote, quoted, type Idiom } from './heard.js';
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
@@ -7,6 +7,26 @@ export const remarkIdioms: readonly Idiom[] = [
   [
     /\b(?:we\s+)?(?:cleared|cut|removed|cleaned\s+out|jetted)\s+(?:the\s+|some\s+)?((?:roots|grease|debris|scale|wipes)\b[^;,.]*?\b(?:last\s+(?:year|month|week|time|visit)|before|previously|years?\s+ago|months?\s+ago|in\s+(?:19|20)\d\d))/gi,
     asNote,
+  ],
+  // "clean and clear", "good from here to the main"
+  [
+    /(?<=^\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)?)(?:(?:pipe|line|it|looks|all|is|it's)\s+)*(?:clean|clear|good|open)\s+(?:and\s+(?:clean|clear|open|good)|from\s+here(?:\s+(?:all\s+the\s+way\s+)?to\s+the\s+(?:city\s+)?(?:main|street|house|cleanout))?)(?=\s*(?:$|[,;.]))/gi,
+    asNote,
+  ],
+  [
+    /\b(?:could|can|did)(?:\s*n['’]?t|\s+not|not)\s+(?:get\s+(?:a\s+)?)?(?:locate|locator|signal)\b[^;,]*/gi,
+    asNote,
+  ],
+  // "the size of a quarter"
+  [/\b(?:about\s+)?(?:the\s+)?size\s+of\s+(?:an?|my|your)\s+[a-z]+(?:\s+(?:ball|dollar))?\b/gi, asNote],
+  // "vertical offset", "hard grease"
+  [
+    /\b(vertical|horizontal)\s+(?=offset|displace)([a-z]+(?:\s+joint)?)/gi,
+    ([, way = '', what = '']) => `${what} ${quoted(way)}`,
+  ],
+  [
+    /\b(soft|hard|hardened|solidified|sticky)\s+(grease(?:\s+build\s?-?up)?)\b/gi,
+    ([, how = '', grease = '']) => `${grease} ${quoted(how)}`,
   ],
   // "tree 10 ft left" lies beside the line.
   [

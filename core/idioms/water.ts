@@ -31,6 +31,13 @@ export const waterIdioms: readonly Idiom[] = [
     'flat',
   ],
   [/\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:coming|rising)\s+up\b/gi, 'standing water starts'],
+  // "holds 1 in of water"
+  [/\b(?:holds|held|hold)\s+(?=(?:about\s+|~\s*)?[\da-z½¼¾][^;,]*\bwater\b)/gi, 'holding '],
+  // "64 half full"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)(?:(?:the\s+)?(?:pipe|line|lateral)\s+)?(?:is\s+|runs?\s+|about\s+)*(half|(?:a|one)[\s-]third|(?:a|one)[\s-]quarter|two[\s-]thirds|three[\s-]quarters)\s+full(?=\s*(?:$|[,;.]|here\b))/gi,
+    ([, share = '']) => `standing water ${share.replace(/^(?:a|one)[\s-]/, '').replace('-', ' ')} full`,
+  ],
   // "still in water"
   [
     /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,

@@ -217,7 +217,9 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
   if (meaning.implied) draft.implied = true;
   if (draft.kind === 'stop' && draft.fields.why === undefined && draft.why === undefined) {
     // "can't get past, it's collapsed": the defect is a finding, and the camera stopped at it.
-    if (kindOf(meaning.finding).grading?.structural !== true) {
+    // So is one with a size of its own: "stopped by heavy roots".
+    const sized = draft.fields.size !== undefined || draft.fields.percent !== undefined;
+    if (!sized && kindOf(meaning.finding).grading?.structural !== true) {
       draft.why = meaning.finding.replace('-', ' ');
       return undefined;
     }

@@ -53,6 +53,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   const fields: Record<string, unknown> = { ...draft.fields };
   const place = takePlace(draft, fields, { inherited, correcting: base !== undefined, fail });
   placeNumbers(draft, fields, base?.entry, fail);
+  if (!base) nameWhatEnds(draft, place, finishing);
   const kind = kindSaid(draft, fields, finishing);
   if (kind === undefined && !base) {
     fail(draft.endCall === 'end' ? asksWhatEnds : asksWhat);
@@ -77,7 +78,9 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
       (fields.pass as 'out' | 'back' | undefined) ?? context.pass,
     );
   farFromItsLike(draft, fields, reading, known, fail);
-  const opened = opensOrCloses(draft, kind) ? openOne(draft, known) : undefined;
+  const opened = opensOrCloses(draft, kind)
+    ? (openOne(draft, known) ?? begunOne(draft, reading, finishing))
+    : undefined;
   const point = draft.point && kind === 'point' ? readPoint(draft, reading, finishing) : undefined;
   if (draft.point && kind === 'point' && !point) return undefined;
   const said: Record<string, unknown> = {
@@ -163,6 +166,8 @@ function kindSaid(
     fields.why ??= 'blocked';
     delete fields.percent;
   }
+  // "won't go past the bad joint"
+  if (draft.kind === 'stop') delete fields.size;
   // A coupling where two pipes meet is their change.
   if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
   if (draft.pipes.length > 0 && draft.kind !== 'change' && !spoken)
@@ -396,6 +401,48 @@ function openOne(draft: Draft, known: readonly Known[]): Known | undefined {
         : entry.kind === (draft.kind ?? entry.kind)),
   );
 }
+
+/** A stretch that ends this far from where it was called belongs to something else, ft. House rule. */
+const longestBegun_ft = 40;
+
+/** "80 belly", then "84 belly ends": the newest of its kind on this pass, called at one place only. */
+function begunOne(
+  draft: Draft,
+  reading: number | undefined,
+  { known, context }: Finishing,
+): Known | undefined {
+  if (draft.endCall !== 'end' || reading === undefined) return undefined;
+  const newest = known.findLast(
+    ({ entry, elsewhere }) =>
+      !elsewhere &&
+      (draft.finding === undefined
+        ? entry.kind === draft.kind
+        : entry.kind === 'finding' && entry.finding === draft.finding),
+  );
+  return newest && mayEndAt(newest.entry, reading, context) ? newest : undefined;
+}
+
+function mayEndAt(entry: EntryDraft, reading: number, { pass }: LogContext): boolean {
+  const { reading_ft, to_ft, open } = entry;
+  if (reading_ft === undefined || to_ft !== undefined || open === true) return false;
+  const ahead_ft = entry.pass === 'out' ? reading - reading_ft : reading_ft - reading;
+  return entry.pass === pass && ahead_ft > 0 && ahead_ft <= longestBegun_ft;
+}
+
+/** "82 out of the water", "82 ends": the newest stretch that is open, or that something long by nature began. */
+function nameWhatEnds(draft: Draft, reading: number | undefined, { known, context }: Finishing): void {
+  const isNamed = draft.kind !== undefined || draft.finding !== undefined || draft.point !== undefined;
+  if (draft.endCall !== 'end' || isNamed || draft.pipes.length > 0 || reading === undefined) return;
+  const found = known.findLast(
+    ({ entry, elsewhere }) =>
+      !elsewhere && (entry.open === true || (isLong(entry) && mayEndAt(entry, reading, context))),
+  );
+  if (found?.entry.kind === 'finding') draft.finding = found.entry.finding;
+  else if (found) draft.kind = found.entry.kind;
+}
+
+const isLong = (entry: EntryDraft): boolean =>
+  entry.kind === 'hidden' || (entry.kind === 'finding' && kindOf(entry.finding).sags === true);
 
 function closed(start: EntryDraft, said: Record<string, unknown>): Record<string, unknown> {
   const { open: _open, ...rest } = start;

@@ -181,14 +181,14 @@ export const tokens: readonly Token[] = [
     }),
   ),
   token(
-    String.raw`(?:fully|completely|totally|entirely|full|complete|total)\s+(?:${blocked}|blockage|obstruction)\b(?:\s+(?:up|off))?`,
+    String.raw`(?:fully|completely|totally|entirely|full|complete|total)\s+(?:${blocked}|blockage|obstruction)\b(?:\s+(?:up|off|solid|tight|shut))?`,
     sets((draft) => {
       draft.fields.percent = 100;
       draft.blocked = true;
     }),
   ),
   token(
-    String.raw`(?:(?:partially|partly|nearly|almost|mostly)\s+)?${blocked}\b(?:\s+(?:up|off))?`,
+    String.raw`(?:(?:partially|partly|nearly|almost|mostly)\s+)?${blocked}\b(?:\s+(?:up|off|solid|tight|shut))?`,
     sets((draft) => (draft.blocked = true)),
   ),
   token(String.raw`(${number})\s*${inchMark}`, inches),

@@ -33,7 +33,7 @@ function tradePhrases(text: string): [number, number][] {
     const phrase = phraseAt(text.slice(index))?.phrase;
     if (
       phrase !== undefined &&
-      /\b(?:no|not|never|can['’]?t|cannot|don['’]?t|won['’]?t|doesn['’]?t|nothing|isn['’]?t|didn['’]?t)\b/.test(
+      /\b(?:no|not|never|can['’]?t|cannot|don['’]?t|won['’]?t|doesn['’]?t|nothing|isn['’]?t|didn['’]?t|couldn['’]?t|wouldn['’]?t)\b/.test(
         phrase,
       )
     )
