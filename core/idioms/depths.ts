@@ -2,6 +2,13 @@ import type { Idiom } from './heard.js';
 
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
+  // "depth at 112 is 7 foot 6"
+  [
+    /(?:(?<=^\s*)\d+(?:\.\d+)?\s+)?\b(?:the\s+)?depth\s+(?:here\s+)?at\s+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:(?:is|was|reads|about|~)\s*)+(?=\d)/gi,
+    ([, at = '']) => `${at} depth `,
+  ],
+  // "7.5 feet down to the pipe"
+  [/(?<=\d\s*(?:feet|foot|ft|'))\s+(?:down\s+)?to\s+(?:the\s+)?(?:pipe|line|sewer|lateral)\b/gi, ' deep'],
   [
     /\b(?:the\s+)?depth\s+(?:at|of|on)\s+the\s+([a-z]+)\s*,?\s*(?:(?:i'm\s+getting|i\s+got|i've\s+got|is|was|reads|shows|looks\s+like|comes\s+up|like|about|~)\s*)*(?=\d)/gi,
     ([, point = '']) => `locate at the ${point}, depth `,

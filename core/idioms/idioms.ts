@@ -66,7 +66,12 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   [/\b(in|through|inside)\s+(?=(?:pipe|line|sewer|bottom|invert)\b)/gi, ([, where = '']) => `${where} the `],
   [/\bschedule\s+forty\b/gi, 'schedule 40'],
-  [/\bw\/\s?(?=\w)/gi, 'with '],
+  [/\bw(?:\/\s?|\s+)(?=[a-z])/gi, 'with '],
+  // "80 inch and a half offset": one and a half inches at 80.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)inch\s+(?:and\s+an?\s+)(half|quarter)\b/gi,
+    ([, part = '']) => `1 and a ${part} inch`,
+  ],
   ...waterIdioms,
   ...pointIdioms,
   ...remarkIdioms,
@@ -260,6 +265,11 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "seventeen feet of that's not seen"
   [/\b\d+(?:\.\d+)?\s*(?:feet|foot|ft)\s+of\s+(?:that|it|this|the\s+(?:line|pipe))(?:'s)?\b/gi, ' '],
+  // "6 to 8 feet long": the longer of them, with what was said.
+  [
+    /(?<=[a-z]\s+(?:(?:about|maybe|~)\s*)*)(\d{1,2})\s*(?:-|to)\s*(\d{1,2})\s*(?:feet|foot|ft)\s+long\b/gi,
+    ([said, , long = '']) => `${long} ft long ${quoted(said)}`,
+  ],
   // "that's about a five foot belly": how long it is.
   [
     /\b(?:a|an)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)\s*-?(?:foot|feet|ft)\s+(?:long\s+)?(?=(?:belly|sag|dip|crack|break|hole|low\s+spot|flat\s+spot|section\s+of)\b)/gi,

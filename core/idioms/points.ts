@@ -38,6 +38,11 @@ export const pointIdioms: readonly Idiom[] = [
     /\bvalve\s+(?:is\s+|was\s+)?((?:(?:flap|flapper|gate|door)\s+(?:is\s+)?)?(?:stuck|jammed|hung|rusted|seized|frozen)(?:\s+(?:up|open|closed|shut))?|(?:won't|doesn't|will\s+not)\s+(?:open|close|seat)|not\s+(?:seating|closing|opening|sealing)|open|closed|shut)\b/gi,
     ([, how = '']) => `valve ${quoted(how)}`,
   ],
+  // "tie in to 8 in clay main"
+  [
+    /\b(?:ties?|tied|taps?|tapped|connects?)\s+in\s?to\s+(?:the\s+|an?\s+)?(?=(?:(?:city|street|sewer)\s+)?(?:\d+\s*-?(?:inch|in|")\s+)?(?:[a-z]+\s+)?main\b)/gi,
+    ' ',
+  ],
   // "oak roots"
   [
     /\b(?:oak|maple|willow|elm|pine|ficus|cottonwood|birch|magnolia|sycamore|poplar|cedar|spruce|mulberry|pecan|walnut|sweetgum)\s+(?=(?:tree\s+)?roots?\b(?!\s+(?:near|close|nearby)))/gi,

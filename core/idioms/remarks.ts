@@ -47,6 +47,19 @@ export const remarkIdioms: readonly Idiom[] = [
     /\b(?:gas|water|electric(?:al)?|power|phone|cable|fiber|storm|irrigation)\s+(?:line|main|pipe|service|conduit|duct|drain)s?\s+(?:cross(?:es|ing)|runs?|passes|is|goes)\s+(?:right\s+)?(?:over|above|under|below|across|overhead|beside|alongside|near|close|here)\b/gi,
     asNote,
   ],
+  // What is said of the main is not of our line.
+  [
+    /\b(?:(?:city|street|sewer)\s+)?main\s+(?:line\s+)?(?:has|had|needs|is\s+full\s+of)\s+(?!an?\s+(?:tap|wye|saddle|tee)\b)(?:some\s+|heavy\s+|a\s+lot\s+of\s+)*(?:roots|grease|debris|cracks?|cleaning|scale)\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:marked\s+(?:it\s+)?(?:with|in)\s+(?:paint|chalk|a\s+flag)|(?:put\s+(?:in\s+)?a\s+)?flag(?:ged)?(?:\s+(?:it|here|set|placed))*)(?=\s*(?:$|[,;.]|at\b|on\b))/gi,
+    asNote,
+  ],
+  [
+    /\b(?:root\s+)?(?:cutter|cutting|jetting|hydro\s?-?jetting|cleaning|snaking|lining|repair|replacement)\s+(?:needed|required|recommended)\b/gi,
+    asNote,
+  ],
   // What somebody wants is not there yet.
   [
     /\b(?:(?:the\s+)?(?:customer|owner|homeowner|client|tenant)\s+(?:wants|asked|needs|would\s+like)|(?:(?:i'd|we'd|i|we)\s+)?(?:recommend|suggest|propose)(?:ed|ing|s)?|needs?\s+(?:an?|to\s+be|new)|should\s+(?:be|get|have)|could\s+use|(?:install|add|put\s+in)\s+(?:a\s+)?(?:new\s+)?(?:cleanout|clean\s*out|wye|tee|valve|manhole|two[\s-]way)|dig\s+(?:here|up|down)|(?:want|gonna|going)\s+(?:to\s+)?(?:dig|line|replace|cut\s+in|need))\b[^;¦]*/gi,

@@ -2,6 +2,11 @@ import { quoted, type Idiom } from './heard.js';
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
+  // Water in the main, not in our line.
+  [
+    /\b(?:(?:city|street|sewer)\s+)?main\s+(?:line\s+)?(?:(?:is|looks|was)\s+)?(?:full(?:\s+of\s+(?:standing\s+)?water)?|holding\s+water|flooded|(?:half|partly)\s+full(?:\s+of\s+water)?)\b/gi,
+    'main backed up',
+  ],
   [
     /\b(?:drop(?:s|ped|ping)?|dip(?:s|ped|ping)?)\s+(?:down\s+)?in(?:to)?\s+(?:some\s+|a\s+little\s+|the\s+)?(?:standing\s+)?water\b/gi,
     'goes under water',

@@ -28,7 +28,7 @@ const sets =
 
 const blocked = String.raw`(?:blocked|plugged|choked|obstructed|clogged|clog|stoppage|stopped\s+up)`;
 /** "30 percent blocked": the word belongs to the percentage. "Full of" introduces what fills it. */
-const ofBore = String.raw`(?:%|percent\b)(?:\s+(?:full(?!\s+of\b)|blocked|blockage|closed|closure|plugged|filled|obstructed|obstruction|choked|submerged)(?:\s+(?:off|up))?\b)?`;
+const ofBore = String.raw`(?:%|percent\b)(?:\s+(?:full(?!\s+of\b)|blocked|blockage|closed|closure|plugged|filled|obstructed|obstruction|choked|submerged|restricted|restriction)(?:\s+(?:off|up))?\b)?`;
 const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);
 const clockOrNumber = String.raw`(?:${clockTime}(?![\d.])|${number})`;
 const toPosition = (text: string): number => (text.includes(':') ? toClock(text) : toNumber(text));

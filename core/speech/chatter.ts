@@ -91,7 +91,7 @@ const small =
   growing sticking hanging sitting holding present evidence sign signs
   held whole more mostly almost every entire throughout everything anything whatever pass passing passed
   deep high wide tall thick long short total approximately level
-  thru hits reach reaches reached active made mass poor deepest liner rubber repair repaired patch couple max maximum complete completely above below blocks blocking shielded unshielded stainless flexible steep tight sharp replaced jetter slip fills filling less least onward onwards
+  thru hits reach reaches reached active made mass poor deepest liner rubber repair repaired patch couple max maximum complete completely above below blocks blocking clogging plugging choking shielded unshielded stainless flexible steep tight sharp replaced jetter slip fills filling less least onward onwards
   morning afternoon today thanks hello hi hey everybody everyone`
     .split(/\s+/)
     .filter(Boolean);

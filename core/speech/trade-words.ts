@@ -146,7 +146,7 @@ const kinds: Rows = [
 
 const points: Rows = [
   [
-    'main, city main, city sewer, street main, sewer main, main sewer, city line, public main, public sewer, town main, municipal main, city connection, connection to the city, connection at the main, sewer in the street, main in the street, hits the main, hit the main, main connection, at the connection, at the city connection',
+    'main, city main, city sewer, street main, sewer main, main sewer, city line, public main, public sewer, town main, municipal main, city connection, connection to the city, connection at the main, sewer in the street, main in the street, hits the main, hit the main, main connection, connection to the main, connection to main, connection with the main, connection to the city main, at the connection, at the city connection',
     point('main'),
   ],
   [
@@ -299,8 +299,14 @@ const clocks: Rows = [
   ],
   ['upper side', clock([10, 2])],
   ['lower side', clock([4, 8])],
-  ['top half, upper half', clock([9, 3])],
-  ['bottom half, lower half', clock([3, 9])],
+  [
+    'top half, upper half, on top half, on the top half, in the top half, upper half of the pipe, top half of the pipe',
+    clock([9, 3]),
+  ],
+  [
+    'bottom half, lower half, on bottom half, on the bottom half, in the bottom half, bottom half of the pipe, lower half of the pipe',
+    clock([3, 9]),
+  ],
   [
     'left and right, right and left, both sides, on both sides, left and right side, left and right sides, either side, each side, each side of the pipe',
     { is: 'both-sides' },
