@@ -5,6 +5,7 @@ import { linerCellRefusal } from '../methods/liner.js';
 import { eachCandidate } from '../methods/candidates.js';
 import { possibleOn } from '../prepare/possible.js';
 import { holeCosts } from '../excavation/hole-costs.js';
+import { topOut } from '../excavation/section.js';
 import { holeQuantities, type HoleQuantities } from '../excavation/quantities.js';
 import { readyJob } from './ready.js';
 import { trackOf } from '../prepare/track-of.js';
@@ -55,6 +56,47 @@ test('a hole costs what its quantities cost, however it is cut at boundaries', (
     }),
     { numRuns: 150 },
   );
+});
+
+// 29 CFR 1926 Appendix B slopes the sides back: the top has to be ground that may be sloped, looked through cell by cell.
+test('an end is sloped back only where its top lies on the line and on ground that may be sloped', () => {
+  const slope = 'slope' as const;
+  let [sloped, refused] = [0, 0];
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const track = trackFor(seed);
+      const costs = holeCosts(track);
+      const { cells, breaks } = track;
+      const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
+      const under = (from_ft: number, to_ft: number) =>
+        cells.filter((cell) => Math.min(cell.to_ft, to_ft) - Math.max(cell.from_ft, from_ft) > 1e-6);
+      breaks.forEach((x, index) => {
+        for (const [piece, end, up] of [
+          [costs.openDig(index, slope), costs.digFrom(index), true],
+          [costs.closeDig(index, slope), costs.digTo(index), false],
+        ] as const) {
+          const [inside] = up ? under(end, end + 0.01) : under(end - 0.01, end);
+          // Where nothing is dug there is no side.
+          if (!inside || inside.closedTo !== undefined) continue;
+          const out_ft = topOut(inside.sections.dig, slope);
+          const [from_ft, to_ft] = up ? [end - out_ft, end] : [end, end + out_ft];
+          const room = under(Math.min(end, x), Math.max(end, x)).every(
+            ({ closedTo, mayHold }) => closedTo !== undefined || mayHold.slope,
+          );
+          const fits =
+            room &&
+            from_ft >= first - 1e-6 &&
+            to_ft <= last + 1e-6 &&
+            under(from_ft, to_ft).every(({ mayHold }) => mayHold.slope);
+          if (piece) sloped++;
+          else refused++;
+          expect([seed, index, up, piece !== undefined]).toEqual([seed, index, up, fits]);
+        }
+      });
+    }),
+    { numRuns: 60 },
+  );
+  expect(Math.min(sloped, refused)).toBeGreaterThan(100);
 });
 
 test('cells cover the line without gap, none over a foot, none across a change of anything', () => {
