@@ -213,7 +213,8 @@ function perProtection<K extends string>(
 
 /** Whether no cell that a stretch overlaps is counted. */
 const isFree = (counted: Float64Array, from: Place, to: Place): boolean =>
-  to.station_ft - from.station_ft <= tolerance.exact || num(counted, to.cell + 1) - num(counted, from.next) === 0;
+  to.station_ft - from.station_ft <= tolerance.exact ||
+  num(counted, to.cell + 1) - num(counted, from.next) === 0;
 
 /**
  * Cost of one end of an excavation with this protection; undefined where its slope may not extend over the ground.

@@ -69,11 +69,7 @@ type Meeting = (typeof Meeting)[keyof typeof Meeting];
  * excavation keeps its protection until it closes; its beginnings and ends are marked, since none may begin too close
  * to another's end. `money` converts raw cost to whole millionths.
  */
-export function boundaryPasses(
-  site: Site,
-  levels: HoleLevels,
-  money: (raw: number) => number,
-): PassRule {
+export function boundaryPasses(site: Site, levels: HoleLevels, money: (raw: number) => number): PassRule {
   const { track, holes, insertable } = site;
   const boundaries = track.boundaries.map((fine, stop): Boundary => {
     const inserted = (insertable.upstream[stop] ? 1 : 0) + (insertable.downstream[stop] ? 2 : 0);

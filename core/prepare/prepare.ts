@@ -4,13 +4,8 @@ import { overlaps } from '../line/intervals.js';
 import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '../methods/index.js';
 import { traitsCount, type Candidates } from '../methods/candidates.js';
 import { byte, int, num, over } from '../search/columns.js';
-import {
-  readyProblem,
-  type Departure,
-  type Level,
-  type Moves,
-  type Problem,
-} from '../search/problem.js';
+import type { Departure, Level, Moves, Problem } from '../search/problem.js';
+import { readyProblem } from '../search/ready-problem.js';
 import {
   arrivesCount,
   Departs,

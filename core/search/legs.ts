@@ -1,4 +1,4 @@
-import { byte, int, num, over } from './columns.js';
+import { int, over } from './columns.js';
 import type { Departure, Level, Problem } from './problem.js';
 
 /**

@@ -1,5 +1,5 @@
-import { legsOf, type Legs } from './legs.js';
-import { passesOf, type PassRule, type Passes } from './passes.js';
+import type { Legs } from './legs.js';
+import type { Passes } from './passes.js';
 
 /**
  * The search's problem: the cheapest path along numbered stops, in plain numbers. Between two stops lies a move or a
@@ -19,19 +19,6 @@ export interface Problem {
   /** Number of options; the option number breaks ties. */
   readonly options: number;
   readonly legs: Legs;
-}
-
-/** A problem as it is stated: its passes by a rule. */
-export interface Stated extends Omit<Problem, 'legs' | 'passes'> {
-  /** Number of arrivals. */
-  readonly arrivals: number;
-  readonly pass: PassRule;
-}
-
-/** A problem with its moves and passes expanded onto levels, ready for any number of searches. */
-export function readyProblem({ arrivals, pass, ...stated }: Stated): Problem {
-  const legs = legsOf({ ...stated, arrivals });
-  return { ...stated, legs, passes: passesOf({ ...stated, arrivals, legs }, pass) };
 }
 
 /** Moves as flat columns, sorted by the stop they start at. */

@@ -7,12 +7,12 @@ import {
   arrivalStart,
   bit,
   departureFill,
-  readyProblem,
   type Level,
   type Limits,
   type Marks,
   type Problem,
 } from './problem.js';
+import { readyProblem } from './ready-problem.js';
 import type { Pass } from './passes.js';
 import { search } from './search.js';
 
