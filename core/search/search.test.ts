@@ -328,3 +328,45 @@ test('over any numbers, shared charges included, the search finds what HiGHS fin
   expect(found).toBeGreaterThan(40);
   expect(none).toBeGreaterThan(10);
 });
+
+test('a search that takes values from earlier ones finds the same path as one on a problem nobody searched yet', () => {
+  fc.assert(
+    fc.property(
+      numbers,
+      fc.array(numbers, { maxLength: 2 }),
+      fc.array(
+        fc.record({
+          stop: whole(cellsCount),
+          allowed: fc.option(whole(15), { nil: undefined }),
+          unsuited: whole(15),
+          marks: whole(3),
+          split: whole(1),
+        }),
+        {
+          minLength: 1,
+          maxLength: 6,
+        },
+      ),
+      (of, others, changes) => {
+        const own = problemOf(of).limits;
+        // Mostly limits that differ in one place, so that what lies past it stays the same.
+        const limits = [
+          own,
+          ...others.map((other) => problemOf(other).limits),
+          ...changes.map(({ stop, allowed, unsuited, marks, split }): Limits => ({
+            ...own,
+            allowed: own.allowed.map((each, cell) => (cell === stop ? (allowed ?? each) : each)),
+            unsuited: own.unsuited.map((each, cell) => (cell === stop ? unsuited : each)),
+            barredMarks: Uint8Array.from({ length: cellsCount + 1 }, (_, at) => (at === stop ? marks : 0)),
+            splits: split === 1 ? [...own.splits, stop] : own.splits,
+          })),
+        ];
+        const { problem } = problemOf(of);
+        expect(limits.map((each) => search(problem, each))).toEqual(
+          limits.map((each) => search(problemOf(of).problem, each)),
+        );
+      },
+    ),
+    { numRuns: 300 },
+  );
+});

@@ -60,12 +60,13 @@ export function groundOf(problem: Problem, limits: Limits): Ground {
   };
 }
 
-let [values, tiesOf] = [new Float64Array(), new Float64Array()];
+let [valueRoom, tieRoom] = [new Float64Array(), new Float64Array()];
 
 /** Room for the values of one search and their ties, taken again by the next: nothing is read once a search is done. */
 function room(states: number): [Float64Array, Float64Array] {
-  if (values.length < states) [values, tiesOf] = [new Float64Array(2 * states), new Float64Array(2 * states)];
-  return [values.subarray(0, states).fill(Infinity), tiesOf.subarray(0, states).fill(Infinity)];
+  if (valueRoom.length < states)
+    [valueRoom, tieRoom] = [new Float64Array(2 * states), new Float64Array(2 * states)];
+  return [valueRoom.subarray(0, states).fill(Infinity), tieRoom.subarray(0, states).fill(Infinity)];
 }
 
 /** Reach of moves: every covered cell allows the option, and no split is passed. */
