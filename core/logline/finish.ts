@@ -5,6 +5,7 @@ import { faultsOf } from '../job/faults.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { entrySchema, pointSchema, type Entry, type Point } from '../job/schema.js';
 import { pipesOf } from './change.js';
+import { endedBy, nameWhatEnds } from './references.js';
 import type { Choice, EntryDraft, Known, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 import { faultWords, readEntry } from './entry-faults.js';
@@ -53,7 +54,8 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   const fields: Record<string, unknown> = { ...draft.fields };
   const place = takePlace(draft, fields, { inherited, correcting: base !== undefined, fail });
   placeNumbers(draft, fields, base?.entry, fail);
-  if (!base) nameWhatEnds(draft, place, finishing);
+  const pass = (draft.fields.pass as LogContext['pass'] | undefined) ?? context.pass;
+  if (!base) nameWhatEnds(draft, place, known, pass);
   const kind = kindSaid(draft, fields, finishing);
   if (kind === undefined && !base) {
     fail(draft.endCall === 'end' ? asksWhatEnds : asksWhat);
@@ -72,15 +74,9 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     delete fields.plus_ft;
   }
   if (draft.long_ft !== undefined && reading !== undefined)
-    fields.to_ft ??= reachOf(
-      reading,
-      draft.long_ft,
-      (fields.pass as 'out' | 'back' | undefined) ?? context.pass,
-    );
+    fields.to_ft ??= reachOf(reading, draft.long_ft, pass);
   farFromItsLike(draft, fields, reading, known, fail);
-  const opened = opensOrCloses(draft, kind)
-    ? (openOne(draft, known) ?? begunOne(draft, reading, finishing))
-    : undefined;
+  const opened = opensOrCloses(draft, kind) ? endedBy(draft, reading, known, pass) : undefined;
   const point = draft.point && kind === 'point' ? readPoint(draft, reading, finishing) : undefined;
   if (draft.point && kind === 'point' && !point) return undefined;
   const said: Record<string, unknown> = {
@@ -389,60 +385,6 @@ function reasonOf(
     return { judged: { ...judged, why: draft.why } };
   return { why: draft.why };
 }
-
-/** The newest open stretch of this kind. */
-function openOne(draft: Draft, known: readonly Known[]): Known | undefined {
-  return known.findLast(
-    ({ entry, elsewhere }) =>
-      !elsewhere &&
-      entry.open === true &&
-      (draft.finding !== undefined
-        ? entry.kind === 'finding' && entry.finding === draft.finding
-        : entry.kind === (draft.kind ?? entry.kind)),
-  );
-}
-
-/** A stretch that ends this far from where it was called belongs to something else, ft. House rule. */
-const longestBegun_ft = 40;
-
-/** "80 belly", then "84 belly ends": the newest of its kind on this pass, called at one place only. */
-function begunOne(
-  draft: Draft,
-  reading: number | undefined,
-  { known, context }: Finishing,
-): Known | undefined {
-  if (draft.endCall !== 'end' || reading === undefined) return undefined;
-  const newest = known.findLast(
-    ({ entry, elsewhere }) =>
-      !elsewhere &&
-      (draft.finding === undefined
-        ? entry.kind === draft.kind
-        : entry.kind === 'finding' && entry.finding === draft.finding),
-  );
-  return newest && mayEndAt(newest.entry, reading, context) ? newest : undefined;
-}
-
-function mayEndAt(entry: EntryDraft, reading: number, { pass }: LogContext): boolean {
-  const { reading_ft, to_ft, open } = entry;
-  if (reading_ft === undefined || to_ft !== undefined || open === true) return false;
-  const ahead_ft = entry.pass === 'out' ? reading - reading_ft : reading_ft - reading;
-  return entry.pass === pass && ahead_ft > 0 && ahead_ft <= longestBegun_ft;
-}
-
-/** "82 out of the water", "82 ends": the newest stretch that is open, or that something long by nature began. */
-function nameWhatEnds(draft: Draft, reading: number | undefined, { known, context }: Finishing): void {
-  const isNamed = draft.kind !== undefined || draft.finding !== undefined || draft.point !== undefined;
-  if (draft.endCall !== 'end' || isNamed || draft.pipes.length > 0 || reading === undefined) return;
-  const found = known.findLast(
-    ({ entry, elsewhere }) =>
-      !elsewhere && (entry.open === true || (isLong(entry) && mayEndAt(entry, reading, context))),
-  );
-  if (found?.entry.kind === 'finding') draft.finding = found.entry.finding;
-  else if (found) draft.kind = found.entry.kind;
-}
-
-const isLong = (entry: EntryDraft): boolean =>
-  entry.kind === 'hidden' || (entry.kind === 'finding' && kindOf(entry.finding).sags === true);
 
 function closed(start: EntryDraft, said: Record<string, unknown>): Record<string, unknown> {
   const { open: _open, ...rest } = start;

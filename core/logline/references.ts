@@ -1,5 +1,6 @@
 import type { Draft } from './draft.js';
-import type { Known, LogContext } from './context.js';
+import { kindOf } from '../findings/kinds.js';
+import type { EntryDraft, Known, LogContext } from './context.js';
 import type { Meaning } from '../speech/meaning.js';
 import { dash, distance, toFeet } from '../speech/numbers.js';
 import { phraseAt } from '../speech/phrases.js';
@@ -194,3 +195,71 @@ export function takeReferring(
   }
   return 0;
 }
+
+/** The stretch that this one ends: the newest open one of its kind, else one called at one place only. */
+export const endedBy = (
+  draft: Draft,
+  reading: number | undefined,
+  known: readonly Known[],
+  pass: LogContext['pass'],
+): Known | undefined => openOne(draft, known) ?? begunOne(draft, reading, known, pass);
+
+/** The newest open stretch of this kind. */
+function openOne(draft: Draft, known: readonly Known[]): Known | undefined {
+  return known.findLast(
+    ({ entry, elsewhere }) =>
+      !elsewhere &&
+      entry.open === true &&
+      (draft.finding !== undefined
+        ? entry.kind === 'finding' && entry.finding === draft.finding
+        : entry.kind === (draft.kind ?? entry.kind)),
+  );
+}
+
+/** A stretch that ends this far from where it was called belongs to something else, ft. House rule. */
+const longestBegun_ft = 40;
+
+/** "80 belly", then "84 belly ends": the newest of its kind on this pass, called at one place only. */
+function begunOne(
+  draft: Draft,
+  reading: number | undefined,
+  known: readonly Known[],
+  pass: LogContext['pass'],
+): Known | undefined {
+  if (draft.endCall !== 'end' || reading === undefined) return undefined;
+  const newest = known.findLast(
+    ({ entry, elsewhere }) =>
+      !elsewhere &&
+      (draft.finding === undefined
+        ? entry.kind === draft.kind
+        : entry.kind === 'finding' && entry.finding === draft.finding),
+  );
+  return newest && mayEndAt(newest.entry, reading, pass) ? newest : undefined;
+}
+
+function mayEndAt(entry: EntryDraft, reading: number, pass: LogContext['pass']): boolean {
+  const { reading_ft, to_ft, open } = entry;
+  if (reading_ft === undefined || to_ft !== undefined || open === true) return false;
+  const ahead_ft = entry.pass === 'out' ? reading - reading_ft : reading_ft - reading;
+  return entry.pass === pass && ahead_ft > 0 && ahead_ft <= longestBegun_ft;
+}
+
+/** "82 out of the water", "82 ends": the newest stretch that is open, or that something long by nature began. */
+export function nameWhatEnds(
+  draft: Draft,
+  reading: number | undefined,
+  known: readonly Known[],
+  pass: LogContext['pass'],
+): void {
+  const isNamed = draft.kind !== undefined || draft.finding !== undefined || draft.point !== undefined;
+  if (draft.endCall !== 'end' || isNamed || draft.pipes.length > 0 || reading === undefined) return;
+  const found = known.findLast(
+    ({ entry, elsewhere }) =>
+      !elsewhere && (entry.open === true || (isLong(entry) && mayEndAt(entry, reading, pass))),
+  );
+  if (found?.entry.kind === 'finding') draft.finding = found.entry.finding;
+  else if (found) draft.kind = found.entry.kind;
+}
+
+const isLong = (entry: EntryDraft): boolean =>
+  entry.kind === 'hidden' || (entry.kind === 'finding' && kindOf(entry.finding).sags === true);
