@@ -103,8 +103,11 @@ interface Sums {
   /** Cost of an excavation's end in each cell. */
   readonly ends: (kind: HoleKind, held: Protection) => Float64Array;
   readonly publicThrough: Float64Array;
-  /** Running count of cells where an excavation with this protection cannot be. */
-  refusing: (held: Protection) => Float64Array;
+  /**
+   * Running count of cells where an excavation with this protection cannot be: in open ground, anywhere, or not even dug
+   * by hand.
+   */
+  refusing: (where: 'open' | 'closed' | 'barred', held: Protection) => Float64Array;
   /** Running count of cells that a slope may not extend over. */
   readonly flat: Float64Array;
   /** Running count of cells where no pit is dug. */
@@ -128,21 +131,12 @@ export function holeCosts(ground: Ground): HoleCosts {
   // A pit can extend past a trench's working room: the longer of the two counts.
   const endsAt = oncePerIndex((index) => Math.max(to(index), pit(index, 'launch')?.to_ft ?? -Infinity));
   const beginsAt = oncePerIndex((index) => Math.min(from(index), pit(index, 'launch')?.from_ft ?? Infinity));
-  const refusals = perProtection((which: 'closed' | 'barred', held) =>
-    count(
-      ground,
-      which === 'closed'
-        ? (cell) => cell.closedTo !== undefined || !cell.mayHold[held]
-        : (cell) => (cell.closedTo === undefined ? !cell.mayHold[held] : held === 'slope'),
-    ),
-  );
   return {
     protections: sums.usable,
     through: (held) => sums.cost('dig', held),
     publicThrough: sums.publicThrough,
-    closedThrough: (held) => refusals('closed', held),
-    // Sides whose slope would undermine ground that has to be dug by hand.
-    barredThrough: (held) => refusals('barred', held),
+    closedThrough: (held) => sums.refusing('closed', held),
+    barredThrough: (held) => sums.refusing('barred', held),
     digFrom: from,
     digTo: to,
     openDig: (index, held) => opens[held](index),
@@ -181,9 +175,6 @@ function sumsOf(ground: Ground): Sums {
     const [low, high] = [num(sum, cell), num(sum, cell + 1)];
     return to > from ? low + ((high - low) * (station_ft - from)) / (to - from) : low;
   };
-  const refusing = perProtection((_: 'open', held) =>
-    count(ground, (cell) => cell.closedTo === undefined && !cell.mayHold[held]),
-  );
   return {
     ground,
     cost: perProtection((kind: HoleKind, held) =>
@@ -195,7 +186,13 @@ function sumsOf(ground: Ground): Sums {
     publicThrough: running((cell) =>
       cell.owner === 'public' && !cell.closedTo ? cell.to_ft - cell.from_ft : 0,
     ),
-    refusing: (held) => refusing('open', held),
+    refusing: perProtection((where: 'open' | 'closed' | 'barred', held) =>
+      count(ground, ({ closedTo, mayHold }) => {
+        if (closedTo === undefined) return !mayHold[held];
+        // Sides whose slope would undermine ground that has to be dug by hand.
+        return where === 'closed' || (where === 'barred' && held === 'slope');
+      }),
+    ),
     flat: count(ground, ({ mayHold }) => !mayHold.slope),
     pitless: count(ground, ({ closedTo, ours }) => closedTo === 'building' || closedTo === 'no-dig' || !ours),
     between: (sum, from, to) => at(sum, to) - at(sum, from),
@@ -244,7 +241,7 @@ function openDig(sums: Sums, index: number, held: Protection): HolePiece | undef
   const { ground, cost, publicThrough, between, refusing } = sums;
   const [end_ft, station_ft] = [digFrom(ground, index), ground.breaks[index] ?? 0];
   const [end, at] = [placeOf(ground, end_ft), placeOf(ground, station_ft)];
-  if (!isFree(refusing(held), end, at)) return undefined;
+  if (!isFree(refusing('open', held), end, at)) return undefined;
   const own = endCost(sums, 'dig', end, 'downstream', held);
   if (own === undefined) return undefined;
   return {
@@ -257,7 +254,7 @@ function closeDig(sums: Sums, index: number, held: Protection): HolePiece | unde
   const { ground, cost, publicThrough, between, refusing } = sums;
   const [end_ft, station_ft] = [digTo(ground, index), ground.breaks[index] ?? 0];
   const [end, at] = [placeOf(ground, end_ft), placeOf(ground, station_ft)];
-  if (!isFree(refusing(held), at, end)) return undefined;
+  if (!isFree(refusing('open', held), at, end)) return undefined;
   const own = endCost(sums, 'dig', end, 'upstream', held);
   if (own === undefined) return undefined;
   return {
@@ -325,7 +322,7 @@ function pitPart(
   const [end, lies] = part === 'upstream' ? ([from, 'downstream'] as const) : ([to, 'upstream'] as const);
   const public_ft = between(publicThrough, from, to);
   return byProtection((held): HolePiece | undefined => {
-    if (!usable.includes(held) || !isFree(refusing(held), from, to)) return undefined;
+    if (!usable.includes(held) || !isFree(refusing('open', held), from, to)) return undefined;
     const own = endCost(sums, kind, end, lies, held);
     return own === undefined ? undefined : { cost: between(cost(kind, held), from, to) + own, public_ft };
   });

@@ -39,15 +39,10 @@ export const findingRows = [
       ['fractures', {}, { form: 'several' }],
       ['hairline crack', { form: 'hairline' }],
       ['hairline fracture', { form: 'hairline' }],
-      ['spider cracks', { form: 'several' }],
-      ['spider cracking', { form: 'several' }],
-      ['spiderweb', { form: 'several' }],
-      ['spider web', { form: 'several' }],
-      ['spiderwebbed', { form: 'several' }],
-      ['spiderweb cracks', { form: 'several' }],
-      ['spiderweb cracking', { form: 'several' }],
-      ['spider web cracks', { form: 'several' }],
-      ['spider web cracking', { form: 'several' }],
+      ...[
+        ...['spider', 'spiderweb', 'spider web'].flatMap((web) => [`${web} cracks`, `${web} cracking`]),
+        ...['spiderweb', 'spider web', 'spiderwebbed'],
+      ].map((each): [string, Sets] => [each, { form: 'several' }]),
     ],
     says: [
       ...said(

@@ -3,6 +3,9 @@ import { anyMaterial } from './pipes.js';
 
 const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
 
+const trees =
+  'oak|maple|willow|elm|pine|ficus|cottonwood|birch|magnolia|sycamore|poplar|cedar|spruce|mulberry|pecan|walnut|sweetgum';
+
 const theMain = String.raw`(?:city\s+|street\s+|sewer\s+)?main|city\s+sewer`;
 
 /** Branches, bends, valves and cleanouts, as they are met. */
@@ -44,10 +47,7 @@ export const pointIdioms: readonly Idiom[] = [
     ' ',
   ],
   // "oak roots"
-  [
-    /\b(?:oak|maple|willow|elm|pine|ficus|cottonwood|birch|magnolia|sycamore|poplar|cedar|spruce|mulberry|pecan|walnut|sweetgum)\s+(?=(?:tree\s+)?roots?\b(?!\s+(?:near|close|nearby)))/gi,
-    ' ',
-  ],
+  [new RegExp(String.raw`\b(?:${trees})\s+(?=(?:tree\s+)?roots?\b(?!\s+(?:near|close|nearby)))`, 'gi'), ' '],
   [/\bconnects?\s+(?:in)?to\s+(?=(?:the\s+|an?\s+)?(?:septic|tank|main|city|manhole|sewer)\b)/gi, ' '],
   // "cleanout under mulch"
   [
@@ -56,7 +56,10 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "big oak over the line"
   [
-    /(?<=(?:^|[;,])\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)?)(?:an?\s+)?(?:(?:big|large|old|huge|small|mature|giant|tall)\s+)*(oak|maple|willow|elm|pine|ficus|cottonwood|birch|magnolia|sycamore|poplar|cedar|spruce|redwood|eucalyptus|mulberry|pecan|walnut|sweetgum)(?:\s+tree)?(?=\s+(?:over|above|near|beside|right|here)\b|\s*(?:$|[,;.]))/gi,
+    new RegExp(
+      String.raw`(?<=(?:^|[;,])\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)?)(?:an?\s+)?(?:(?:big|large|old|huge|small|mature|giant|tall)\s+)*(${trees}|redwood|eucalyptus)(?:\s+tree)?(?=\s+(?:over|above|near|beside|right|here)\b|\s*(?:$|[,;.]))`,
+      'gi',
+    ),
     ([, tree = '']) => `tree ${quoted(tree)} `,
   ],
   [/\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, ' '],

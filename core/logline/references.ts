@@ -204,17 +204,23 @@ export const endedBy = (
   pass: LogContext['pass'],
 ): Known | undefined => openOne(draft, known) ?? begunOne(draft, reading, known, pass);
 
+/** Whether a draft names neither a finding nor another kind of entry. */
+export const isUnnamed = ({ finding, kind }: Draft): boolean => finding === undefined && kind === undefined;
+
+/** Whether an entry is of the finding or the kind that a draft names. */
+export const isOfKind = ({ finding, kind }: Draft, entry: EntryDraft): boolean =>
+  finding === undefined ? entry.kind === kind : entry.kind === 'finding' && entry.finding === finding;
+
+/** Whether an entry is long by nature, though it was called at one place. */
+export const isLong = (entry: EntryDraft): boolean =>
+  entry.kind === 'hidden' || (entry.kind === 'finding' && kindOf(entry.finding).sags === true);
+
 /** The newest open stretch of this kind. */
-function openOne(draft: Draft, known: readonly Known[]): Known | undefined {
-  return known.findLast(
+const openOne = (draft: Draft, known: readonly Known[]): Known | undefined =>
+  known.findLast(
     ({ entry, elsewhere }) =>
-      !elsewhere &&
-      entry.open === true &&
-      (draft.finding !== undefined
-        ? entry.kind === 'finding' && entry.finding === draft.finding
-        : entry.kind === (draft.kind ?? entry.kind)),
+      !elsewhere && entry.open === true && (isUnnamed(draft) || isOfKind(draft, entry)),
   );
-}
 
 /** A stretch that ends this far from where it was called belongs to something else, ft. House rule. */
 const longestBegun_ft = 40;
@@ -227,13 +233,7 @@ function begunOne(
   pass: LogContext['pass'],
 ): Known | undefined {
   if (draft.endCall !== 'end' || reading === undefined) return undefined;
-  const newest = known.findLast(
-    ({ entry, elsewhere }) =>
-      !elsewhere &&
-      (draft.finding === undefined
-        ? entry.kind === draft.kind
-        : entry.kind === 'finding' && entry.finding === draft.finding),
-  );
+  const newest = known.findLast(({ entry, elsewhere }) => !elsewhere && isOfKind(draft, entry));
   return newest && mayEndAt(newest.entry, reading, pass) ? newest : undefined;
 }
 
@@ -251,8 +251,8 @@ export function nameWhatEnds(
   known: readonly Known[],
   pass: LogContext['pass'],
 ): void {
-  const isNamed = draft.kind !== undefined || draft.finding !== undefined || draft.point !== undefined;
-  if (draft.endCall !== 'end' || isNamed || draft.pipes.length > 0 || reading === undefined) return;
+  const isNamed = !isUnnamed(draft) || draft.point !== undefined || draft.pipes.length > 0;
+  if (draft.endCall !== 'end' || isNamed || reading === undefined) return;
   const found = known.findLast(
     ({ entry, elsewhere }) =>
       !elsewhere && (entry.open === true || (isLong(entry) && mayEndAt(entry, reading, pass))),
@@ -260,6 +260,3 @@ export function nameWhatEnds(
   if (found?.entry.kind === 'finding') draft.finding = found.entry.finding;
   else if (found) draft.kind = found.entry.kind;
 }
-
-const isLong = (entry: EntryDraft): boolean =>
-  entry.kind === 'hidden' || (entry.kind === 'finding' && kindOf(entry.finding).sags === true);

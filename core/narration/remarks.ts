@@ -1,6 +1,6 @@
-import { kindOf } from '../findings/kinds.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
+import { isLong, isOfKind, isUnnamed } from '../logline/references.js';
 import { accepted, reach, takeFields, takeFill, takeLocated, takeMark, takeShares } from './said-later.js';
 import type { Said } from './take-segment.js';
 import { amend, join, newest, untold, type NarrationItem, type Talk } from './talk.js';
@@ -24,19 +24,14 @@ export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boo
   const place = placeOf(draft, text);
   if (place === undefined) return false;
   const like = (entry: EntryDraft) =>
-    draft.finding !== undefined
-      ? entry.kind === 'finding' && entry.finding === draft.finding
-      : draft.kind !== undefined
-        ? entry.kind === draft.kind
-        : entry.kind === 'finding' || entry.kind === 'hidden';
+    isUnnamed(draft) ? entry.kind === 'finding' || entry.kind === 'hidden' : isOfKind(draft, entry);
   const water = /\bwater\b/i.test(text) && !/out\s+of\s+the\s+water/i.test(text);
   // "We're out of it" ends what is a stretch by nature, or was called at its start.
   const lasts = (entry: EntryDraft) =>
-    draft.finding !== undefined ||
-    draft.kind !== undefined ||
+    !isUnnamed(draft) ||
     entry.open === true ||
-    entry.kind === 'hidden' ||
-    (entry.kind === 'finding' && (kindOf(entry.finding).sags === true || entry.eachJoint === true));
+    isLong(entry) ||
+    (entry.kind === 'finding' && entry.eachJoint === true);
   const isOpen = (entry: EntryDraft) => like(entry) && entry.to_ft === undefined && lasts(entry);
   const open =
     (water
