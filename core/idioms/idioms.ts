@@ -39,6 +39,11 @@ export const spokenIdioms: readonly Idiom[] = [
   [/ {2,}/g, ' '],
   [/\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35'],
   [/\bsdr[\s-]*(?:26|twenty[\s-]six)\b/gi, 'sdr26'],
+  // On a phone, and in captions, the apostrophe is often left out, curly or a space.
+  [
+    /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)(?:\s?|’)t\b/gi,
+    ([, verb = '']) => `${verb}'t`,
+  ],
   // "can not get past" denies nothing.
   [/\bcan\s+not\b/gi, 'cannot'],
   [
@@ -51,10 +56,10 @@ export const spokenIdioms: readonly Idiom[] = [
     "can't ",
   ],
   [
-    /\b(?:cannot|(?:can|could|wo|would)(?:n['’]?|['’]?)t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)\s+(?=[a-z])/gi,
+    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)\s+(?=[a-z])/gi,
     "can't get past ",
   ],
-  [/\bcould(?:n['’]?|['’]?)t\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],
+  [/\bcouldn't\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],
   [
     /\btoo\s+(?:much|many)\s+([a-z]+)\s+to\s+(?:continue|proceed|pass|push|go|get|see)(?:\s+(?:on|through|past|by|any|further|farther))*/gi,
     ([said, what = '']) =>
@@ -156,11 +161,6 @@ export const spokenIdioms: readonly Idiom[] = [
     ([, be = '']) => `${be} `,
   ],
   ...denyingIdioms,
-  // On a phone, and in captions, the apostrophe is often left out or a space.
-  [
-    /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)\s?t\b/gi,
-    ([, verb = '']) => `${verb}'t`,
-  ],
   [/\bc\.\s?i\.(?!\w)/gi, 'ci'],
   [/\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way')],
   // "31 1/4 bend" is a quarter bend at 31.

@@ -13,7 +13,7 @@ function clean(line: string, more: Partial<LogContext> = {}): (EntryDraft | unde
 test('however it is said that the camera could not go on, it stopped there, and nothing is denied', () => {
   const not = fc.constantFrom(
     ...["can't", 'cant', 'can not', 'cannot', "couldn't", 'couldnt', 'could not', "won't", 'will not'],
-    ...['wouldn’t', 'would not', 'unable to', 'not able to'],
+    ...['wouldn’t', 'would not', 'unable to', 'not able to', 'can t', 'won t', 'can’t'],
   );
   const goes = fc.constantFrom('get past', 'get through', 'push past', 'push through', 'go past', 'get by');
   const what = fc.constantFrom('roots', 'heavy roots', 'grease', 'an offset', 'the collapse', 'a big rock');
