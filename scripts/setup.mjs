@@ -46,7 +46,8 @@ export function coreMark() {
     )) {
       const inside = join(path, entry.name);
       if (entry.isDirectory()) visit(inside);
-      else if (!entry.name.endsWith('.test.ts')) hash.update(`${entry.name}\n${readFileSync(inside)}`);
+      else if (!entry.name.endsWith('.test.ts'))
+        hash.update(`${entry.name}\n${readFileSync(inside, 'utf8')}`);
     }
   };
   visit(join(root, 'core'));

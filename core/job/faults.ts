@@ -22,7 +22,7 @@ export function parseText(text: string): { readonly value: unknown } | { readonl
 }
 
 /** NUL, which no database stores in text, and an unpaired surrogate, which is not a character. */
-// eslint-disable-next-line no-control-regex -- NUL is what is looked for.
+// oxlint-disable-next-line no-control-regex -- NUL is what is looked for.
 const unwritable = /[\u0000\ud800-\udfff]/u;
 
 /**

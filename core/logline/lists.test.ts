@@ -10,6 +10,7 @@ const clean = (line: string, more: Partial<LogContext> = {}): (EntryDraft | unde
   expect([line, parts.flatMap(({ errors }) => errors.map(({ message }) => message))]).toEqual([line, []]);
   return parts.map(({ entry }) => entry);
 };
+const ascending = (a: number, b: number) => a - b;
 const reading = fc.integer({ min: 26, max: 199 }).map((half) => half / 2);
 const places = fc.uniqueArray(reading, { minLength: 3, maxLength: 5 });
 const what = fc.constantFrom('roots', 'cracks', 'offsets', 'holes', 'grease', 'open joints');
@@ -36,7 +37,10 @@ test('a list of places is one entry at each, and what was said of the thing hold
         const last = at.at(-1) ?? 0;
         const line = ways[way]?.(`${size}${said}`, at.slice(0, -1), last) ?? '';
         const found = clean(line);
-        expect([line, found.map((entry) => entry?.reading_ft).sort()]).toEqual([line, [...at].sort()]);
+        expect([line, found.map((entry) => entry?.reading_ft ?? NaN).sort(ascending)]).toEqual([
+          line,
+          [...at].sort(ascending),
+        ]);
         const [first, ...others] = found.map((entry) => ({ ...entry, reading_ft: 0 }));
         for (const other of others) expect([line, other]).toEqual([line, first]);
         // Each place has one: the plural counts the places.

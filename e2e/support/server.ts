@@ -105,7 +105,7 @@ export const keptPages = (page: Page) =>
 /** Tests share one server per worker; each makes its own jobs. */
 export const test = base.extend<object, { server: RunningServer }>({
   server: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright asks for a destructured first argument.
+    // oxlint-disable-next-line no-empty-pattern -- Playwright asks for a destructured first argument.
     async ({}, use) => {
       const server = await startServer('demo');
       await use(server);

@@ -186,7 +186,11 @@ export async function restore(archive: string, to: RestoreTo): Promise<void> {
     const old = await migrationsUpTo(migrations, manifest.migrations, join(aside, 'migrations'));
     const made = join(aside, 'data');
     const opened = await openFor({ ...to, folder: made, migrations: old });
-    await fill(opened.db, join(unpacked, 'tables')).finally(() => opened.close());
+    try {
+      await fill(opened.db, join(unpacked, 'tables'));
+    } finally {
+      await opened.close();
+    }
     if (existsSync(join(unpacked, 'photos')))
       await cp(join(unpacked, 'photos'), join(folder, 'photos'), { recursive: true });
     if (databaseUrl === undefined) {

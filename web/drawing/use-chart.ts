@@ -20,7 +20,7 @@ export function useChart<Type extends ChartType, Data>(
     return () => {
       chart.destroy();
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- Drawn again for what it shows, not for how that is asked for.
+    // oxlint-disable-next-line react/exhaustive-deps -- Drawn again for what it shows, not for how that is asked for.
   }, of);
   return canvas;
 }

@@ -16,7 +16,7 @@ const styles = [
 
 /** Scores in order, one line per level. */
 export function ScoreChart({ scores }: { scores: readonly Score[] }) {
-  const levels = [...new Set(scores.map(({ level }) => level))].sort();
+  const levels = [...new Set(scores.map(({ level }) => level))].sort((a, b) => a - b);
   const canvas = useChart(() => {
     const soft = themeColor('soft');
     const ink = themeColor('ink');

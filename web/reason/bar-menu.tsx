@@ -47,7 +47,7 @@ export function BarMenu({ at, onClose, ...asked }: Props) {
         placement: 'top-start',
         // The view clips anything larger than itself, unless it is fixed.
         strategy: 'fixed',
-        getAnchorRect: () => at.getBoundingClientRect(),
+        getAnchorElement: () => at,
       }}
       onOpenChange={({ open }) => {
         if (!open) onClose();

@@ -146,7 +146,7 @@ function useTrack(cues: readonly Cue[]): string | undefined {
   useEffect(() => {
     if (text === '') return;
     const url = URL.createObjectURL(new Blob([text], { type: 'text/vtt' }));
-    // The address is known only after the browser made it.
+    // oxlint-disable-next-line react/set-state-in-effect -- The address is known only after the browser made it.
     setMade({ text, url });
     return () => {
       URL.revokeObjectURL(url);

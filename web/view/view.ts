@@ -80,7 +80,7 @@ export function useView(id: string, job: Job | undefined, open: boolean): Shown 
       wanted = false;
     };
     // The mark stands for the whole content of the job.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [id, mark, toDo]);
   useEffect(() => {
     // What is shown now stays until the next change is computed.
