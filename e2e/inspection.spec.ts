@@ -10,30 +10,41 @@ const garden = pipes.find(({ id }) => id === 'garden');
 if (!garden) throw new Error('the simulated reel has a garden pipe');
 const truth = garden;
 
-const reading = async (page: Page) => Number(await page.getByTestId('counter').innerText());
+/** A step of the cable with Shift, and within what distance the picture names a thing, ft. */
+const [stride_ft, atHead_ft] = [2, 0.3];
+
 const view = (page: Page) => page.getByTestId('picture').getAttribute('aria-label');
 
-/** One press of the cable; then the picture has moved, or the head is blocked. */
-async function press(page: Page, key: string): Promise<void> {
-  const before = await view(page);
+/** One press of the cable; then the picture has moved, or the head is blocked. Answers what the picture shows. */
+async function press(page: Page, key: string, before: string | null): Promise<string | null> {
   await page.keyboard.press(key);
-  await page.waitForFunction(
-    ([was, up]) =>
-      document.querySelector('[data-testid=picture]')?.getAttribute('aria-label') !== was ||
-      (up === 'up' && /cannot go further|camera has reached/.test(document.body.innerText)),
-    [before, key.endsWith('Up') ? 'up' : 'down'],
+  const now = await page.waitForFunction(
+    ([was, up]) => {
+      const shown = document.querySelector('[data-testid=picture]')?.getAttribute('aria-label');
+      const isBlocked = up && /cannot go further|camera has reached/.test(document.body.innerText);
+      return shown !== was || isBlocked ? { shown } : undefined;
+    },
+    [before, key.endsWith('Up')] as const,
   );
+  return (await now.jsonValue())?.shown ?? null;
 }
 
 async function pushToTheEnd(page: Page): Promise<void> {
+  let shown = await view(page);
   while ((await page.getByText(/camera has reached the main/).count()) === 0)
-    await press(page, 'Shift+ArrowUp');
+    shown = await press(page, 'Shift+ArrowUp', shown);
 }
 
-/** Pulls until the thing is at the head: in large steps while it is well ahead, then in small ones. */
+/** Pulls until the thing is at the head: in large steps while more than one is left, then in small ones. */
 async function pullTo(page: Page, cable_ft: number, shows: RegExp): Promise<void> {
-  while (!shows.test((await view(page)) ?? '')) {
-    await press(page, (await reading(page)) - cable_ft > 4 ? 'Shift+ArrowDown' : 'ArrowDown');
+  let shown = await view(page);
+  while (!shows.test(shown ?? '')) {
+    const reading_ft = Number(/ at (-?[\d.]+):/.exec(shown ?? '')?.[1]);
+    shown = await press(
+      page,
+      reading_ft - cable_ft > stride_ft + atHead_ft ? 'Shift+ArrowDown' : 'ArrowDown',
+      shown,
+    );
   }
 }
 
@@ -77,7 +88,8 @@ test('a whole simulated inspection by keyboard alone: out and back, two cleanout
   await call(page, 'roots 30% 9-3 at joint');
   await pullTo(page, back(50.5), /water standing/);
   await call(page, 'belly starts');
-  while (/water standing/.test((await view(page)) ?? '')) await press(page, 'ArrowDown');
+  for (let shown = await view(page); /water standing/.test(shown ?? '');)
+    shown = await press(page, 'ArrowDown', shown);
   await call(page, 'belly ends 1 in');
   await pullTo(page, back(41.2), /cleanout/);
   await page.keyboard.press('Alt+KeyL');
