@@ -496,7 +496,7 @@ export const findingRows = [
       'ovaled',
       'ovality',
       'out of round',
-      'egg shaped',
+      ...['egg shaped', 'egg-shaped', 'egged', 'egging', 'ovalized', 'ovalled'],
       'squashed',
       'flattened',
       'squished',

@@ -10,6 +10,27 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|cutter|root\s+
 export const debrisIdioms: readonly Idiom[] = [
   // Soil seen through a break, not what lies in the pipe.
   [/\b(?:can\s+)?see(?:ing|s)?\s+(?:the\s+|some\s+)?mud\b(?!\s+(?:in|on)\b)/gi, 'dirt showing'],
+  [
+    /\b(voids?|soil|dirt)\s+(?:outside|behind|around|beside)\s+(?:of\s+)?(?:the\s+)?pipe\b/gi,
+    ([, what = '']) => what,
+  ],
+  // "rubber ring hanging into the pipe"
+  [
+    /\b(?:rubber\s+(?:ring|gasket|seal)|o[\s-]?ring|sealing\s+ring)(?=\s+(?:is\s+)?(?:hang|stick|intrud|protrud|dangl|show|expos|visible|poking))/gi,
+    'gasket',
+  ],
+  [
+    /\bgasket\s+(?:is\s+)?(?:hanging|sticking|intruding|protruding|dangling|poking|hangs|sticks|intrudes)(?:\s+(?:down|in|into|out))*(?:\s+(?:to\s+)?(?:the\s+)?(?:pipe|line|flow))?\b/gi,
+    'gasket hanging',
+  ],
+  // "bricks in the pipe"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:an?|some|a\s+few|old|broken)\s+)*(bricks?|boards?|(?:piece\s+of\s+)?wood|sticks|branches|cinder\s+blocks?|blocks?)\s+${lies}\s*${inThePipe}`,
+      'gi',
+    ),
+    ([, what = '']) => `debris ${quoted(what)}`,
+  ],
   // One deposit.
   [
     new RegExp(String.raw`\b(${loose})(?:\s*(?:,|&|\band\b)\s*(?:and\s+)?(?:some\s+)?(?:${loose})\b)+`, 'gi'),

@@ -59,6 +59,17 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)\s+(?=[a-z])/gi,
     "can't get past ",
   ],
+  // "can't budge the offset", "couldn't make the bend"
+  [
+    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:pass|budge|clear|make|navigate|negotiate)\s+(?!(?:it|this|that|here|out|sure|through|past|by|any|further|up|much)\b)(?=[a-z])/gi,
+    "can't get past ",
+  ],
+  // "survey abandoned, roots"
+  [
+    /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early)(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
+    'stopped ',
+  ],
+  [/\b(?:survey|inspection|video)\s+(?:is\s+)?(?:complete|completed|finished|done)\s+(?=at\s+the\s+)/gi, ' '],
   [/\bcouldn't\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],
   [
     /\btoo\s+(?:much|many)\s+([a-z]+)\s+to\s+(?:continue|proceed|pass|push|go|get|see)(?:\s+(?:on|through|past|by|any|further|farther))*/gi,
@@ -179,6 +190,8 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "26 joint 26 roots": the place again.
+  [/(?<=^\s*~?\s*(\d+(?:\.\d+)?)\s+joint\s+)\1(?![\d.%])(?!\s*(?:%|percent|in\b|inch|"|o'))/gi, ' '],
   // "31, 33, and 35"
   [
     /(?<=\d\s*(?:'|%|"|(?:ft|feet|foot|percent|in|inch|inches)\b)?\s*),\s*and\s+(?=(?:at\s+|about\s+|~\s*)*\d)/gi,

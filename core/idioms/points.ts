@@ -15,6 +15,22 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:lateral|line|pipe|service|drain|sewer)\s+((?:from|off|for)\s+(?:[a-z']+\s+){1,3}?)(?:comes|coming|ties|tying|tied|connects|connecting|joins|joining)\s+(?:in(?:to)?|us|ours|our\s+line)\b/gi,
     ([, whose = '']) => `tie in ${quoted(whose.trim())}`,
   ],
+  // "trap full of debris": both are there.
+  [
+    /\b(trap|bend|elbow|sweep|valve|cleanout|clean\s?-?out)\s+(?:is\s+|was\s+)?(?=(?:half\s+|all\s+)?(?:full\s+of|packed\s+with|loaded\s+with|plugged\s+(?:up\s+)?with|choked\s+with)\s+(?!water\b|standing\b))/gi,
+    ([, point = '']) => `${point} ${boundary} `,
+  ],
+  // "abandoned line capped", "dead lateral on the left"
+  [/\b(?:abandoned|dead|disused)\s+(?:line|lateral|pipe|branch|connection)\b/gi, 'tie in not in use'],
+  // "line deflects to the left", "alignment right 20 degrees"
+  [
+    /\b(?:(?:the\s+)?(?:line|pipe|lateral|sewer|it)\s+)?(?:alignment(?:\s+(?:goes|changes|turns|is))?|deflects|veers|jogs|curves|swings)\s+(?:off\s+)?(?:slightly\s+|hard\s+|a\s+little\s+)?(?:to\s+the\s+)?(left|right)\b/gi,
+    ([, way = '']) => `bend ${way}`,
+  ],
+  [
+    /(?<!\b(?:joint|pipe|hub|bell|spigot|end|offset|side|section)\s+(?:has\s+|is\s+)?)\bdropped\s+(?=(?:about\s+|~\s*)?(?:an?\s+|half\s+|\d)[^;,]*(?:foot|feet|ft|inch|inches|"))/gi,
+    'drop ',
+  ],
   // "neighbor ties in here"
   [
     /\b(?:the\s+)?(neighbou?r(?:'s(?:\s+(?:line|lateral|sewer|drain|pipe))?|s)?|next\s+door)\s+(?=(?:tie|tap|wye|branch|connect|come)[a-z]*\b)/gi,

@@ -17,6 +17,42 @@ export const remarkIdioms: readonly Idiom[] = [
     /\b(?:could|can|did)(?:\s*n['’]?t|\s+not|not)\s+(?:get\s+(?:a\s+)?)?(?:locate|locator|signal)\b[^;,]*/gi,
     asNote,
   ],
+  // "46 hole repaired", "old patched crack": it is no more.
+  [
+    /\b(?:(?:old|previous(?:ly)?|already|a)\s+)*(?:(?:hole|crack|break|fracture|leak|leaking\s+joint|joint|offset|gap)s?\s+(?:(?:that\s+)?(?:has\s+been|have\s+been|had\s+been|was|were|been|is|are|already|previously|looks|got)\s+)*(?:repaired|patched|fixed|sealed|plugged)|(?:repaired|patched|fixed|sealed)\s+(?:hole|crack|break|fracture|leak|joint|offset|gap)s?)\b(?:\s+(?:with|by|up)\s+[^;,]*)?/gi,
+    asNote,
+  ],
+  // "counter slipped", "counter reads 65 but the locator says 63"
+  [
+    /\b(?:the\s+)?(?:foot(?:age)?\s+)?counter\s+(?:(?:(?:has|is|was)\s+)?(?:slip|jump|skip|stuck|stopp|froze|reset|off\b|wrong|reading\s+wrong)|(?:reads|says|shows)\s+[\d.]+[^;]*\b(?:but|tape|wheel|locator|sonde)\b)[^;]*/gi,
+    asNote,
+  ],
+  // "camera's flipping over": how the head lies.
+  [
+    /\bcamera(?:'s|\s+is|\s+has|\s+keeps)?\s+(?:flipp?(?:ed|ing|s)|roll(?:ed|ing|s)|upside\s+down|(?:lying\s+|laying\s+)?on\s+its\s+side)(?:\s+(?:over|around|upside\s+down|on\s+its\s+side))?\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:i\s+)?(?:can't|cannot|couldn't|not\s+sure|don't\s+know|no\s+idea)\s+(?:(?:really|quite|even)\s+)?(?:tell\s+|say\s+|know\s+)?what\s+(?:that|this|it)(?:'s|\s+is|\s+was)?\b[^;,]*/gi,
+    asNote,
+  ],
+  [
+    /\b(?:an?\s+|some\s+|dead\s+)*(?:rats?|mouse|mice|rodents?|frogs?|spiders?|roach(?:es)?)\b(?!\s+hole)(?:'?s?\s+(?:nests?|droppings?))?(?:\s+in\s+(?:the\s+)?(?:pipe|line))?/gi,
+    asNote,
+  ],
+  // What it was wetted by, and when, is not known: no water comes in now.
+  [
+    /(?<!\b(?:just|only)\s+(?:an?\s+|some\s+)?)\b(?:(?:water|rust|mineral|some|light)\s+)*(?:stains?|stained|staining)\b(?:\s+(?:at|on|around|below|under)\s+(?:the\s+|a\s+)?(?:joint|hub|bell|crown|top|bottom|wall|pipe|side)s?)?/gi,
+    asNote,
+  ],
+  [
+    /\b(?:the\s+)?(?:water\s+)?(?:level\s+)?(?:is\s+|goes\s+|comes\s+)?back\s+(?:down\s+)?to\s+normal\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:start(?:s|ed)?\s+(?:of\s+)?(?:the\s+)?(?:survey|inspection)|(?:survey|inspection)\s+(?:starts?|started|begins|began))\b[^;]*/gi,
+    asNote,
+  ],
   // "the size of a quarter"
   [/\b(?:about\s+)?(?:the\s+)?size\s+of\s+(?:an?|my|your)\s+[a-z]+(?:\s+(?:ball|dollar))?\b/gi, asNote],
   // "vertical offset", "hard grease"

@@ -1,5 +1,13 @@
 import { quoted, type Idiom } from './heard.js';
 
+const parts: Readonly<Record<string, string>> = {
+  '1/2': 'half',
+  '1/3': 'third',
+  '1/4': 'quarter',
+  '2/3': 'two thirds',
+  '3/4': 'three quarters',
+};
+
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
   // Water in the main, not in our line.
@@ -40,8 +48,9 @@ export const waterIdioms: readonly Idiom[] = [
   [/\b(?:holds|held|hold)\s+(?=(?:about\s+|~\s*)?[\da-z½¼¾][^;,]*\bwater\b)/gi, 'holding '],
   // "64 half full"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)(?:(?:the\s+)?(?:pipe|line|lateral)\s+)?(?:is\s+|runs?\s+|about\s+)*(half|(?:a|one)[\s-]third|(?:a|one)[\s-]quarter|two[\s-]thirds|three[\s-]quarters)\s+full(?=\s*(?:$|[,;.]|here\b))/gi,
-    ([, share = '']) => `standing water ${share.replace(/^(?:a|one)[\s-]/, '').replace('-', ' ')} full`,
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)(?:(?:the\s+)?(?:pipe|line|lateral)\s+)?(?:is\s+|runs?\s+|about\s+)*(half|(?:a|one)[\s-]third|(?:a|one)[\s-]quarter|two[\s-]thirds|three[\s-]quarters|[1-3]\/[2-4])\s+full(?:\s+pipe)?(?=\s*(?:$|[,;.]|here\b))/gi,
+    ([, share = '']) =>
+      `standing water ${parts[share] ?? share.replace(/^(?:a|one)[\s-]/, '').replace('-', ' ')} full`,
   ],
   // "still in water"
   [

@@ -76,7 +76,9 @@ export function oneThing(
 ): EntryDraft | undefined {
   const change = oneChange(one, other);
   if (change || !one || !other) return change;
-  const isSame = one.kind === 'finding' && other.kind === 'finding' && one.finding === other.finding;
+  const isSame =
+    (one.kind === 'finding' && other.kind === 'finding' && one.finding === other.finding) ||
+    (one.kind === 'point' && other.kind === 'point' && one.point === other.point);
   if (!isSame || another.test(said) || isPlaced()) return undefined;
   const before = new Map<string, unknown>(Object.entries(one));
   const differs = Object.entries(other).some(

@@ -317,7 +317,7 @@ test('where it lies above ground is its note, an order is refused, and words not
   for (const line of [
     '24 sprinkler head broken',
     '60 rat hole',
-    '24 dogleg bend',
+    '24 dogleg sandwich broken',
     '24 located, oak roots near',
   ]) {
     const answer = parseLogLine(line, base)

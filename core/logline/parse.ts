@@ -15,7 +15,8 @@ import {
 import type { Draft } from './draft.js';
 import { doubtsOf, missingFrom } from './questions.js';
 import { finishDraft, type Fail, type Finished } from './finish.js';
-import { interjectionsIn, readSegment, unknownErrors, type Span } from './read-segment.js';
+import { keptWords, unknownErrors } from './kept-words.js';
+import { interjectionsIn, readSegment, type SegmentRead, type Span } from './read-segment.js';
 import { denied, isRemark, remarkOf } from './remark.js';
 import { pointWords, sayEntry, sayWhat } from '../speech/say.js';
 import { segmentsOf, type Segment } from './segments.js';
@@ -84,8 +85,10 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
       const beforeIt = parts[before];
       const joined = oneThing(beforeIt?.entry, entry, said, isPlaced);
       if (beforeIt && joined && part.errors.length === 0) {
-        const sentence = sentenceOf(joined, undefined, context, known);
-        parts[before] = { ...beforeIt, entry: joined, sentence, choices: [] };
+        const sentence = sentenceOf(joined, point ?? beforeIt.point, context, known);
+        const its = point ?? beforeIt.point;
+        if (its) put(points, its);
+        parts[before] = { ...beforeIt, entry: joined, point: its, sentence, choices: [] };
         continue;
       }
       reading = entry?.reading_ft ?? reading;
@@ -169,7 +172,7 @@ function parsePart(
   if (segment.again) draft.onceMore = true;
   if (segment.listed) draft.listed = true;
   if (!segment.denied && isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);
-  else if (!segment.denied) errors.push(...unknownErrors(read, text));
+  else if (!segment.denied) keepOrAsk(read, text, errors);
   const besides = takeBesides(draft);
   const finished = finishDraft(draft, { inherited, context, known, fail });
   if (!finished)
@@ -193,6 +196,13 @@ function parsePart(
       : [];
   };
   return [...besides.before.flatMap(beside), ...own, ...besides.after.flatMap(beside)];
+}
+
+/** Words not known become the note of what is named beside them, or are asked about. */
+function keepOrAsk(read: SegmentRead, text: string, errors: LogError[]): void {
+  const kept = keptWords(read, text);
+  if (kept === undefined) errors.push(...unknownErrors(read, text));
+  else read.draft.fields.note = kept;
 }
 
 /** The parts of one thing: one on each side, one at each end of a stretch of pipe, and the camera stopping at it. */

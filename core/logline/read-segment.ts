@@ -1,6 +1,6 @@
 import { interjection } from '../speech/hear.js';
 import { placeOf, slice, type Heard } from '../idioms/heard.js';
-import { closest, phraseAt } from '../speech/phrases.js';
+import { phraseAt } from '../speech/phrases.js';
 import type { Known, LogContext, LogError } from './context.js';
 import { applyMeaning, named, newDraft, type Draft } from './draft.js';
 import { pointNamedAt, tagAt, takeReferring } from './references.js';
@@ -164,41 +164,9 @@ function takeToken(
   return undefined;
 }
 
-/** Unknown words, each with the closest known word; the first of them may be kept as a note, with the words around it. */
-export function unknownErrors({ unknown, passed, draft }: SegmentRead, text: string): LogError[] {
-  const noted = draft.fields.note === undefined ? firstRun(unknown, passed, text) : undefined;
-  return unknown.map(({ from, to, word }, index) => {
-    const near = closest(word);
-    const kept = noted && text.slice(noted.from, noted.to);
-    const answers = [
-      ...(near ? [{ label: near, from, to, words: near }] : []),
-      ...(index === 0 && noted ? [{ label: `keep “${kept}” as a note`, ...noted, words: `"${kept}"` }] : []),
-    ];
-    return {
-      from,
-      to,
-      message: word.startsWith('#')
-        ? `nothing on this line is called ${word}`
-        : near
-          ? `“${word}” is not known: did you mean “${near}”?`
-          : `“${word}” is not known. Put a note in "quotes"`,
-      ...(answers.length > 0 ? { answers } : {}),
-    };
-  });
-}
-
-/** The first unknown word with the unknown words and filler next to it: "by the oak". */
-function firstRun(unknown: readonly Span[], passed: readonly Span[], text: string): Span | undefined {
-  const [first] = unknown;
-  if (!first) return undefined;
-  const spans = [...unknown, ...passed].sort((a, b) => a.from - b.from);
-  const at = spans.indexOf(first);
-  const touch = (one: Span, next: Span) => text.slice(one.to, next.from).trim() === '';
-  let [low, high] = [at, at];
-  for (let one = spans[low - 1]; one && touch(one, spans[low] ?? first); one = spans[low - 1]) low--;
-  for (let next = spans[high + 1]; next && touch(spans[high] ?? first, next); next = spans[high + 1]) high++;
-  return { from: spans[low]?.from ?? first.from, to: spans[high]?.to ?? first.to };
-}
+/** "xyz", "crkd": letters that stand for a word, which may be a finding. */
+export const isShorthand = (word: string): boolean =>
+  /^[a-z]{1,3}$/i.test(word) || /^[^aeiouy\d\W]{2,5}$/i.test(word);
 
 /** Where filler such as "um" or "you know" was removed from a text before reading. */
 export function interjectionsIn(text: string): Span[] {

@@ -1,6 +1,6 @@
 import { closest } from '../speech/phrases.js';
 import { newDraft } from './draft.js';
-import { interjectionsIn, type SegmentRead, type Span } from './read-segment.js';
+import { interjectionsIn, isShorthand, type SegmentRead, type Span } from './read-segment.js';
 
 /** For a thing stated to be absent, the place and a note are kept: "seen, none: roots". */
 export function denied(read: SegmentRead, said: string): SegmentRead {
@@ -53,10 +53,6 @@ export function isRemark({ draft, unknown, passed, errors }: SegmentRead): boole
   if (draft.fields.note !== undefined) return unknown.length === 0;
   return unknown.length > 0 || passed.reduce((sum, { from, to }) => sum + to - from, 0) >= 5;
 }
-
-/** "xyz", "crkd": letters that stand for a word, which may be a finding. */
-const isShorthand = (word: string): boolean =>
-  /^[a-z]{1,3}$/i.test(word) || /^[^aeiouy\d\W]{2,5}$/i.test(word);
 
 /** The words of a part without its place. */
 export function remarkOf(text: string, whole: Span, { places }: SegmentRead): string {

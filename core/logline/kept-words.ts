@@ -1,0 +1,80 @@
+import { closest } from '../speech/phrases.js';
+import type { LogError } from './context.js';
+import { isShorthand, type SegmentRead, type Span } from './read-segment.js';
+
+/** How far around a word is looked for what it belongs to, characters. */
+const near = 60;
+/** Words that may undo what is said, or tell of another time: "sealed", "previously". */
+const mayUndo =
+  /^(?:un\w+|fixed|repaired|patched|sealed|plugged|replaced|rebuilt|cleared|removed|gone|treated|sprayed|foamed|poisoned|killed|resolved|corrected|healed|cured|cleaned|flushed|snaked|jetted|previous(?:ly)?|former(?:ly)?|earlier|once|used|was|were|before|until|except|without|unless|instead|almost|nearly|beyond|past|elsewhere|outside|above|below|under|over|beside|behind|across|other|another|different|neighbou?r(?:'?s)?|cannot|not|never|nor|neither|nothing|nobody|hardly|barely|if|would|should|could|may|might|\p{L}+n['’]t)$/iu;
+/** After these the words say where it is, which may not be in this pipe: "crack in the curb". */
+const placing =
+  /\b(?:in|on|of|from|under|over|outside|inside|through|into|beside|behind|along|across|near|by|to|off)\s+(?:(?:the|an?|my|our|your|their|his|her|its|this|that)\s+)?$/i;
+/** A number right after the words is theirs: "closing it to 3 in" is no 3 in of scale. */
+const measuring =
+  /^\s*(?:(?:it|them|that|this|the\s+pipe|down|up|to|by|of|about|maybe|around|only|~)\s*)*(?:\d|[½¼¾]|(?:an?|one|two|three|four|five|six|seven|eight|nine|ten|half)\b)/i;
+/** A number just before them, which is not the place the line begins with: "hole 5 millimeters" has a unit. */
+const asUnit =
+  /[a-z][^;]*(?:\d|[½¼¾]|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|half|quarter))\s*-?$/i;
+/** A state, of which other words may be the subject: "sprinkler head broken". */
+const isState = (noun: string): boolean =>
+  /(?:ed|en|ing|gone|missing|loose|open|\b(?:full|bad|flat|up|in|off|out|through))$/i.test(noun);
+
+/**
+ * Words not known beside a thing that is named, which become its note: "infil, dripper", "wye, factory made". Undefined
+ * where one is nearly a trade word, may undo what is said, may be what is meant by "broken" or "open", or says where
+ * the thing is: those are asked about.
+ */
+export function keptWords(read: SegmentRead, text: string): string | undefined {
+  const { draft, unknown, nouns, errors } = read;
+  // A pipe alone may be what the main or a branch is made of.
+  const isNamed = nouns.length > 0 && !nouns.some(isState) && draft.pipes.length !== 1;
+  if (unknown.length === 0 || errors.length > 0 || !isNamed || draft.correcting) return undefined;
+  const isPlain = ({ word, from, to }: (typeof unknown)[number]) => {
+    const [before, after] = [text.slice(Math.max(0, from - near), from), text.slice(to, to + near)];
+    const isWord = /^\p{L}[\p{L}'’-]{2,}$/u.test(word) && !isShorthand(word) && closest(word) === undefined;
+    return (
+      isWord && !mayUndo.test(word) && !placing.test(before) && !measuring.test(after) && !asUnit.test(before)
+    );
+  };
+  if (!unknown.every(isPlain)) return undefined;
+  const words = runsOf(read, text).map(({ from, to }) => text.slice(from, to));
+  return [...(draft.fields.note === undefined ? [] : [draft.fields.note]), ...words].join(', ');
+}
+
+/** Each run of unknown words with the filler next to it: "by the oak". */
+export function runsOf({ unknown, passed }: Pick<SegmentRead, 'unknown' | 'passed'>, text: string): Span[] {
+  const isUnknown = new Set<Span>(unknown);
+  const runs: { from: number; to: number; isKept: boolean }[] = [];
+  for (const span of [...unknown, ...passed].sort((a, b) => a.from - b.from)) {
+    const last = runs.at(-1);
+    if (last && text.slice(last.to, span.from).trim() === '') {
+      last.to = span.to;
+      last.isKept ||= isUnknown.has(span);
+    } else runs.push({ from: span.from, to: span.to, isKept: isUnknown.has(span) });
+  }
+  return runs.filter(({ isKept }) => isKept).map(({ from, to }) => ({ from, to }));
+}
+
+/** Unknown words, each with the closest known word; the first of them may be kept as a note, with the words around it. */
+export function unknownErrors({ unknown, passed, draft }: SegmentRead, text: string): LogError[] {
+  const noted = draft.fields.note === undefined ? runsOf({ unknown, passed }, text)[0] : undefined;
+  return unknown.map(({ from, to, word }, index) => {
+    const near = closest(word);
+    const kept = noted && text.slice(noted.from, noted.to);
+    const answers = [
+      ...(near ? [{ label: near, from, to, words: near }] : []),
+      ...(index === 0 && noted ? [{ label: `keep “${kept}” as a note`, ...noted, words: `"${kept}"` }] : []),
+    ];
+    return {
+      from,
+      to,
+      message: word.startsWith('#')
+        ? `nothing on this line is called ${word}`
+        : near
+          ? `“${word}” is not known: did you mean “${near}”?`
+          : `“${word}” is not known. Put a note in "quotes"`,
+      ...(answers.length > 0 ? { answers } : {}),
+    };
+  });
+}
