@@ -88,6 +88,37 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)inch\s+(?:and\s+an?\s+)(half|quarter)\b/gi,
     ([, part = '']) => `1 and a ${part} inch`,
   ],
+  // "toilet flush came thru", "dye seen at the main"
+  [
+    /\b(came|comes|coming|come|made\s+it|makes\s+it|poking|sticking|growing)\s+(right\s+)?thru\b/gi,
+    ([, how = '']) => `${how} through`,
+  ],
+  [
+    /\b(dye|paper|water)\s+(?:was\s+|is\s+)?(?:seen|visible|spotted)(?=\s*(?:$|[,;.]|at\b|in\b|here\b|coming\b))/gi,
+    ([, what = '']) => `${what} shows up`,
+  ],
+  [
+    /\b(?:toilet\s+)?paper\s+(?:came|comes|coming)\s+(?:right\s+)?through\b/gi,
+    `flush came through ${quoted('paper')}`,
+  ],
+  // "crushed 50 %", "flattened to half": out of round by that much.
+  [
+    /\b(?:crushed|squashed|squished|flattened|deformed)\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half|\d+\s*(?:%|percent))(?:\s*way)?\b/gi,
+    ([said, share = '']) => `deformation ${share === 'half' ? '50%' : share} ${quoted(said)}`,
+  ],
+  [
+    /\b(?:collapsed|collapse|caved\s+in)\s*,?\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half(?:\s*way)?(?:\s+closed)?|\d+\s*(?:%|percent)(?:\s+closed)?)/gi,
+    ([, share = '']) => `collapse ${quoted(share)}`,
+  ],
+  [
+    /\bwall\s+(?:loss|thinning|thin)\s+(?:at|on|along|in)\s+(?:the\s+)?(?:invert|bottom|flow\s?line)\b/gi,
+    'worn bottom',
+  ],
+  [
+    /\b(?:line\s+)?(?:is\s+)?(?:backing|backed)\s+up\s+from\s+(?:the\s+)?(?:city|street|main|sewer)\b/gi,
+    'main backed up',
+  ],
+  [/\bdisjoint(?:ed)?\b/gi, 'separated'],
   ...waterIdioms,
   ...pointIdioms,
   ...remarkIdioms,

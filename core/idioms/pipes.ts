@@ -9,6 +9,14 @@ export const anyMaterial = `(?:${materialRegistry.rows
 
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
+  // "the clay is cracked", "cast iron has heavy scale": what is wrong with it, not where it begins.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)?)(?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?\s+(?:is|are|was|has|have|looks|shows)\s+(?=(?:(?:some|a|an|heavy|bad|badly|all|pretty|really|very|several|got)\s+)*(?:crack|fractur|broke|break|scal|rust|corro|rott|spall|belli|sag|root|offset|separat|hole|collaps|crush|deform|flatten|squash|oval|shift|worn|leak|greas)[a-z]*)`,
+      'gi',
+    ),
+    ' ',
+  ],
   // "cracked clay pipe": what is wrong with it, not where it begins.
   [
     new RegExp(

@@ -27,6 +27,21 @@ export const remarkIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?(?:foot(?:age)?\s+)?counter\s+(?:(?:(?:has|is|was)\s+)?(?:slip|jump|skip|stuck|stopp|froze|reset|off\b|wrong|reading\s+wrong)|(?:reads|says|shows)\s+[\d.]+[^;]*\b(?:but|tape|wheel|locator|sonde)\b)[^;]*/gi,
     asNote,
   ],
+  // What flows by, and from where, is no water coming in.
+  [
+    /\b(?:(?:steady|good|normal|clear|some)\s+)?(?:water\s+)?flow(?:s|ing)?\s+(?:is\s+)?(?:coming\s+)?(?:from|toward|towards|past|by)\b[^;,]*/gi,
+    asNote,
+  ],
+  [/\b(?:i\s+|you\s+)?(?:can\s+)?hear(?:ing|s)?\s+[^;,]*/gi, asNote],
+  [/\b(?:high\s+)?water\s?-?marks?\b(?:\s+(?:at|to|up|about|around)\b[^;,]*)?/gi, asNote],
+  [
+    /\b(?:(?:pipe\s+)?wall\s+(?:is\s+)?(?:getting\s+|very\s+|pretty\s+)?(?:thin(?:ning)?|loss)|thin\s+walls?)\b(?!\s+(?:at|on|along|in)\s+(?:the\s+)?(?:invert|bottom))/gi,
+    asNote,
+  ],
+  [
+    /\b(?:folds?|wrinkles?)\s+in\s+(?:the\s+)?liner\b|\bliner\s+(?:(?:has|is)\s+)?(?:an?\s+|some\s+)?(?:folds?|folded|wrinkles?|wrinkled)\b/gi,
+    asNote,
+  ],
   // "camera's flipping over": how the head lies.
   [
     /\bcamera(?:'s|\s+is|\s+has|\s+keeps)?\s+(?:flipp?(?:ed|ing|s)|roll(?:ed|ing|s)|upside\s+down|(?:lying\s+|laying\s+)?on\s+its\s+side)(?:\s+(?:over|around|upside\s+down|on\s+its\s+side))?\b/gi,

@@ -55,6 +55,13 @@ test.each<[string, Partial<EntryDraft>[]]>([
   ['47 can’t budge the offset', [{ finding: 'offset' }, { kind: 'stop', why: 'offset' }]],
   ['52 pipe is egged about 10 percent', [{ kind: 'finding', finding: 'deformation', percent: 10 }]],
   ['91 3/4 full pipe', [{ kind: 'finding', finding: 'belly', size: 'large' }]],
+  ['42 toilet flush came thru', [{ kind: 'test', arrives: true }]],
+  ['44 dye seen at main', [{ kind: 'test', arrives: true }]],
+  ['81 disjointed', [{ kind: 'finding', finding: 'separation' }]],
+  ['30 clay pipe is cracked', [{ kind: 'finding', finding: 'crack' }]],
+  ['22 collapsed 50%', [{ kind: 'finding', finding: 'collapse', note: '50%' }]],
+  ['69 flattened to half', [{ kind: 'finding', finding: 'deformation', percent: 50 }]],
+  ['39 water flowing toward camera', [{ kind: 'note' }]],
   ['73 stain at joint', [{ kind: 'note', note: 'stain at joint' }]],
   ['22 joint dropped half an inch', [{ kind: 'finding', finding: 'offset', inches: 0.5 }]],
 ])('%s', (line, expected) => {
@@ -62,6 +69,6 @@ test.each<[string, Partial<EntryDraft>[]]>([
   expect(parts.flatMap(({ errors }) => errors)).toEqual([]);
   expect(parts.map(({ entry }) => entry)).toMatchObject(expected);
   for (const { entry } of parts)
-    if (entry?.kind === 'finding' && !line.includes('%') && !line.includes('percent'))
+    if (entry?.kind === 'finding' && !/%|percent|half/.test(line))
       expect(entry).not.toHaveProperty('percent');
 });

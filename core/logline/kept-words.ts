@@ -39,7 +39,8 @@ export function keptWords(read: SegmentRead, text: string): string | undefined {
   };
   if (!unknown.every(isPlain)) return undefined;
   const words = runsOf(read, text).map(({ from, to }) => text.slice(from, to));
-  return [...(draft.fields.note === undefined ? [] : [draft.fields.note]), ...words].join(', ');
+  const { note } = draft.fields;
+  return [...(typeof note === 'string' ? [note] : []), ...words].join(', ');
 }
 
 /** Each run of unknown words with the filler next to it: "by the oak". */

@@ -91,7 +91,7 @@ const shared: Rows = [
 ];
 
 const kinds: Rows = [
-  ['joint, jt, jts, jnt, hub, bell, bell end, socket, bell joint', kind('joint')],
+  ['joint, jt, jts, jnt, hub, bell, bell end, socket, bell joint, spigot, spigot end', kind('joint')],
   [
     'coupling, repair coupling, transition coupling, no hub coupling, no-hub coupling, no hub band, no hub, no-hub, clamp, band',
     kind('joint', { note: 'coupling' }),
