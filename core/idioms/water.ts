@@ -46,6 +46,11 @@ export const waterIdioms: readonly Idiom[] = [
   [/\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:coming|rising)\s+up\b/gi, 'standing water starts'],
   // "holds 1 in of water"
   [/\b(?:holds|held|hold)\s+(?=(?:about\s+|~\s*)?[\da-z½¼¾][^;,]*\bwater\b)/gi, 'holding '],
+  // "slight dip, holds half an inch"
+  [
+    /\b(?:holds|held|holding)\s+(?=(?:(?:about|around|maybe|roughly|like|~)\s*)*(?:an?\s+(?:inch|half|quarter)|half|[\d½¼¾])[\da-z./½¼¾ ]*(?:inch|in\b|"))/gi,
+    'holding water ',
+  ],
   // "64 half full"
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)(?:(?:the\s+)?(?:pipe|line|lateral)\s+)?(?:is\s+|runs?\s+|about\s+)*(half|(?:a|one)[\s-]third|(?:a|one)[\s-]quarter|two[\s-]thirds|three[\s-]quarters|[1-3]\/[2-4])\s+full(?:\s+pipe)?(?=\s*(?:$|[,;.]|here\b))/gi,
