@@ -82,7 +82,21 @@ export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]
 export const rewriteAll = (heard: Heard, idioms: readonly Idiom[]): Heard =>
   idioms.reduce((now, [pattern, to]) => rewrite(now, pattern, to), heard);
 
-/** Words kept as the note. */
-export const quoted = (words: string): string => `${openQuote}${words}${closeQuote}`;
+/** Characters of a note stand here, beyond all letters, while the words around them are read. */
+const apart = 0xe100;
+const isApart = (code: number): boolean => code >= apart && code < apart + 0x1000;
+
+/** Words kept as the note: nothing is read in them, and no later idiom changes them. */
+export const quoted = (words: string): string =>
+  openQuote +
+  words
+    .replaceAll(new RegExp(`[${openQuote}${closeQuote}]`, 'g'), '')
+    .replaceAll(/[\0-\u0fff]/g, (char) => String.fromCharCode(char.charCodeAt(0) + apart)) +
+  closeQuote;
+/** A character of a note as it was typed; any other as it is. */
+export const asTyped = (char: string): string => {
+  const code = char.charCodeAt(0);
+  return isApart(code) ? String.fromCharCode(code - apart) : char;
+};
 /** What is said of other things than the pipe, kept as the note: the whole match. */
 export const asNote = ([said]: RegExpExecArray): string => quoted(said.trim());

@@ -94,6 +94,28 @@ function finish(talk: Talk, { draft }: SegmentRead, inherited: number | undefine
   });
 }
 
+/** Water called this close before the camera went under it is the same, ft. */
+const sameBelly_ft = 15;
+
+/** "Under water at 26, out of it at 34 … that belly's an inch and a half": a belly without a place of its own lies there. */
+function placeUnderWater({ items }: Talk, entry: EntryDraft, assumed: string[]): void {
+  const under = items.at(-1)?.entry;
+  const at = assumed.indexOf(untold);
+  if (at < 0 || entry.kind !== 'finding' || entry.finding !== 'belly' || under?.kind !== 'hidden') return;
+  const [from_ft, to_ft] = [under.reading_ft, under.to_ft];
+  if (under.why !== 'under water' || from_ft === undefined || to_ft === undefined) return;
+  // A belly called before the camera went under is that one.
+  const isCalled = items.some(
+    ({ entry: other }) =>
+      other.kind === 'finding' &&
+      other.finding === 'belly' &&
+      Math.abs((other.reading_ft ?? Infinity) - from_ft) <= sameBelly_ft,
+  );
+  if (isCalled) return;
+  assumed[at] = 'it lies where the camera was under water';
+  Object.assign(entry, { reading_ft: from_ft, to_ft });
+}
+
 function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: string): void {
   const { draft } = read;
   takeDepth(talk, draft, text);
@@ -127,6 +149,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     talk.pipe = draft.pipes[0];
     talk.pipeUntil = entry.to_ft;
   }
+  placeUnderWater(talk, entry, assumed);
   fillPipes(talk, entry, assumed);
   const from = placeOf(said.hearing.heard, said.segments[at]?.from ?? 0, said.segments[at]?.to ?? 0).from;
   const item = (its: EntryDraft, point: Point | null, taken: string[]): NarrationItem => ({

@@ -1,6 +1,7 @@
 import { interjections } from './chatter.js';
 import { markBoundaries, markDenials } from './denials.js';
 import {
+  asTyped,
   boundary,
   closeQuote,
   heardAs,
@@ -122,7 +123,7 @@ function unmask(heard: Heard, original: string, hidden: string): Heard {
     text: Array.from({ length: heard.text.length }, (_, i) => {
       const { from } = placeOf(heard, i, i + 1);
       const char = heard.text[i] ?? '';
-      return (char === masked || char === maskedName) && hidden[from] === char ? own(from) : char;
+      return (char === masked || char === maskedName) && hidden[from] === char ? own(from) : asTyped(char);
     }).join(''),
   };
 }
