@@ -15,9 +15,8 @@ import {
 import type { Draft } from './draft.js';
 import { doubtsOf, missingFrom } from './questions.js';
 import { finishDraft, type Fail, type Finished } from './finish.js';
-import { keptWords, unknownErrors } from './kept-words.js';
 import { interjectionsIn, readSegment, type SegmentRead, type Span } from './read-segment.js';
-import { denied, isRemark, remarkOf } from './remark.js';
+import { denied, isRemark, keptWords, remarkOf, unknownErrors } from './notes.js';
 import { pointWords, sayEntry, sayWhat } from '../speech/say.js';
 import { segmentsOf, type Segment } from './segments.js';
 
