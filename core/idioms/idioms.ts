@@ -239,6 +239,16 @@ export const figureIdioms: readonly Idiom[] = [
     /\bchange\s+(?:from\s+)?([346]|8|10|12)\s*(?:in(?:ch)?\b|")?\s*(?:to|-)\s*([346]|8|10|12)(?:\s*(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,;.]|pipe\b|here\b))/gi,
     ([, from = '', to = '']) => `${from} to ${to} in reducer`,
   ],
+  // "necks down to 4", "upsizes to 6 inch"
+  [
+    /\b(?:upsizes?|downsizes?|reduces|reduced|necks\s+(?:down|up)|steps\s+(?:up|down))\s+(?:back\s+)?to\s+(?:an?\s+|~\s*)?([346]|8|10|12)(?:\s*-?(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,.;]|pipe\b|here\b))/gi,
+    ([, bore = '']) => `change to ${bore} in`,
+  ],
+  // "sharp 90"
+  [
+    /\b(?:sharp|hard|tight|short|long|slow|quick)\s+(22\.5|45|90)(?:\s*(?:degrees?|°))?(?=\s*(?:$|[,.;]|(?:to\s+the\s+)?(?:left|right|up|down)\b))/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
+  ],
   // "cracks at 3, 9 and 12 o'clock": one at each.
   [
     /\b([a-z]+)\s+(?:at\s+)?(1[0-2]|[1-9])\s*,\s*(1[0-2]|[1-9])\s*,?\s*and\s+(1[0-2]|[1-9])\s+o'clock\b/gi,

@@ -15,6 +15,11 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:lateral|line|pipe|service|drain|sewer)\s+((?:from|off|for)\s+(?:[a-z']+\s+){1,3}?)(?:comes|coming|ties|tying|tied|connects|connecting|joins|joining)\s+(?:in(?:to)?|us|ours|our\s+line)\b/gi,
     ([, whose = '']) => `tie in ${quoted(whose.trim())}`,
   ],
+  // "30 goes straight down 4 ft"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)(?:(?:the\s+)?(?:line|pipe|it)\s+)?(?:goes|drops|falls|turns|going)\s+(?:straight|right)\s+down\b/gi,
+    'drop',
+  ],
   // "trap full of debris": both are there.
   [
     /\b(trap|bend|elbow|sweep|valve|cleanout|clean\s?-?out)\s+(?:is\s+|was\s+)?(?=(?:half\s+|all\s+)?(?:full\s+of|packed\s+with|loaded\s+with|plugged\s+(?:up\s+)?with|choked\s+with)\s+(?!water\b|standing\b))/gi,

@@ -62,6 +62,13 @@ test.each<[string, Partial<EntryDraft>[]]>([
   ['22 collapsed 50%', [{ kind: 'finding', finding: 'collapse', note: '50%' }]],
   ['69 flattened to half', [{ kind: 'finding', finding: 'deformation', percent: 50 }]],
   ['39 water flowing toward camera', [{ kind: 'note' }]],
+  ['42 deep 7', [{ kind: 'locate', reading_ft: 42, depth_ft: 7 }]],
+  ['42 depth 5-6', [{ kind: 'locate', reading_ft: 42, depth_ft: 5.5 }]],
+  ['42 located at fence, 4 ft', [{ kind: 'locate', reading_ft: 42, depth_ft: 4 }]],
+  ['42 about seven foot down', [{ kind: 'locate', reading_ft: 42, depth_ft: 7 }]],
+  ['42 taped 39.5 from cleanout', [{ kind: 'locate', reading_ft: 42, station_ft: 39.5 }]],
+  ['20 necks down to 4', [{ kind: 'change', upstream: { diameter_in: 4 } }]],
+  ['30 sharp 90', [{ kind: 'point' }]],
   ['73 stain at joint', [{ kind: 'note', note: 'stain at joint' }]],
   ['22 joint dropped half an inch', [{ kind: 'finding', finding: 'offset', inches: 0.5 }]],
 ])('%s', (line, expected) => {

@@ -90,7 +90,8 @@ const isState = (noun: string): boolean =>
 export function keptWords(read: SegmentRead, text: string): string | undefined {
   const { draft, unknown, nouns, errors } = read;
   // A pipe alone may be what the main or a branch is made of.
-  const isNamed = nouns.length > 0 && !nouns.some(isState) && draft.pipes.length !== 1;
+  const isLocate = draft.kind === 'locate' && draft.finding === undefined;
+  const isNamed = nouns.length > 0 && (isLocate || !nouns.some(isState)) && draft.pipes.length !== 1;
   if (unknown.length === 0 || errors.length > 0 || !isNamed || draft.correcting) return undefined;
   const isPlain = ({ word, from, to }: (typeof unknown)[number]) => {
     const [before, after] = [text.slice(Math.max(0, from - near), from), text.slice(to, to + near)];

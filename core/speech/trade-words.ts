@@ -119,11 +119,11 @@ const kinds: Rows = [
     'ran out of cable, out of cable, no more cable, end of the cable, end of my cable, ran out of rod, ran out of hose, out of reel',
     kind('stop', { why: 'out of cable' }),
   ],
-  ['locate, located, locates, locating', kind('locate')],
+  ['locate, located, locates, locating, loc', kind('locate')],
   ['sonde, sonde reads, sonde says, locator, locator reads, locator says, transmitter', kind('locate')],
   ['of water, of standing water, of water standing', { is: 'of-water' }],
   [
-    'change, changes, changed, changing, trans, transition, transitions, transitioned, transitioning, switches, material change, pipe change, change of material, change in material, pipe changes, material changes, reducer',
+    'change, changes, changed, changing, trans, transition, transitions, transitioned, transitioning, switches, material change, pipe change, change of material, change in material, pipe changes, material changes, changes material, changes pipe, reducer',
     kind('change'),
   ],
   ['lined, has a liner, relined', { is: 'lined' }],
