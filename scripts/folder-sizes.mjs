@@ -1,6 +1,6 @@
 // No folder of sources holds more files than one looks through: a fuller one is parted. Tests are not counted.
 import { readdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { root } from './setup.mjs';
 
 const most = 15;
@@ -11,5 +11,5 @@ for (const top of ['core', 'server', 'cli', 'demo', 'web', 'e2e', 'bench'])
       counts.set(parentPath, (counts.get(parentPath) ?? 0) + 1);
 const full = [...counts].filter(([, count]) => count > most);
 for (const [folder, count] of full)
-  process.stdout.write(`${folder} holds ${count} files: part it, ${most} at most\n`);
+  process.stdout.write(`${relative(root, folder)} holds ${count} files: part it, ${most} at most\n`);
 process.exitCode = full.length > 0 ? 1 : 0;

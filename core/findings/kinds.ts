@@ -313,15 +313,9 @@ export const findingRows = [
     spoken: [
       ...['deposit', 'debris', 'deb', 'buildup', 'build up', 'build-up', 'trash', 'junk', 'garbage'],
       ...[
-        'food',
-        'food waste',
-        'food scraps',
-        'eggshells',
-        'coffee grounds',
-        'cat litter',
-        'kitty litter',
+        ...['food', 'food waste', 'food scraps', 'eggshells', 'coffee grounds', 'cat litter', 'kitty litter'],
+        ...['mop head', 'plastic bag'],
       ].map((what): [string, Sets] => [what, { note: what }]),
-      ...['mop head', 'plastic bag'].map((what): [string, Sets] => [what, { note: what }]),
       ...[
         'rocks',
         'rock',
@@ -535,14 +529,9 @@ export const findingRows = [
       'blisters',
       'blistered',
       'blistering',
-      ...['bubble', 'bubbled', 'bubbling', 'peeling', 'liner peeling', 'liner is peeling', 'peeling liner'],
-      ...[
-        'bubble in the liner',
-        'liner bubble',
-        'liner coming loose',
-        'liner is coming loose',
-        'loose liner',
-      ],
+      ...['bubble', 'bubbled', 'bubbling', 'bubble in the liner', 'liner bubble'],
+      ...['peeling', 'liner peeling', 'liner is peeling', 'peeling liner'],
+      ...['liner coming loose', 'liner is coming loose', 'loose liner'],
       'delaminated',
       'delaminating',
       'delamination',
@@ -583,7 +572,7 @@ export const findingRows = [
         'tap sticking in',
         'protruding tap',
       ],
-      ...['gasket', 'o-ring', 'o ring', 'oring', 'seal'].flatMap((what) =>
+      ...['gasket', 'seal'].flatMap((what) =>
         [
           'hanging',
           'hanging down',

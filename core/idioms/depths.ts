@@ -1,10 +1,10 @@
-import type { Idiom } from './heard.js';
+import { placeFirst, type Idiom } from './heard.js';
 
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
   // "42 deep 7": the place, then how deep.
   [
-    /(?<=^\s*(~?\s*\d+(?:\.\d+)?)\s+)deep\s+(?=(?:(?:about|around|maybe|~)\s*)*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*$)/gi,
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?\s+)deep\s+(?=(?:(?:about|around|maybe|~)\s*)*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*$)/gi,
     'located, depth ',
   ],
   // "depth 5-6", "depth 5 to 6"
@@ -14,17 +14,26 @@ export const depthFigures: readonly Idiom[] = [
   ],
   // "42 located at the fence, 4 ft", "42 marked w/ flag, 6 foot"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+(?:located?|sonde|marked|flagged)\b[^;\d]*?)\s*,?\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)/gi,
+    new RegExp(
+      String.raw`(?<=${placeFirst}(?:located?|sonde|marked|flagged)\b[^;\d]*?)\s*,?\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)`,
+      'gi',
+    ),
     ([, deep = '']) => ` located, depth ${deep} ft`,
   ],
   // "42 about 7 foot down"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+(?:(?:about|around|maybe|~)\s*)*)(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')\s+down(?=\s*$)/gi,
+    new RegExp(
+      String.raw`(?<=${placeFirst}(?:(?:about|around|maybe|~)\s*)*)(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')\s+down(?=\s*$)`,
+      'gi',
+    ),
     ([, deep = '']) => `located, depth ${deep} ft`,
   ],
   // "42 taped 39.5 from the cleanout"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)(?:taped|wheeled)\s+(?:at\s+|it\s+at\s+|to\s+)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?(?:\s+(?:from|off)\s+(?:the\s+)?(?:cleanout|clean\s?out|zero))?(?=\s*$)/gi,
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:taped|wheeled)\s+(?:at\s+|it\s+at\s+|to\s+)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?(?:\s+(?:from|off)\s+(?:the\s+)?(?:cleanout|clean\s?out|zero))?(?=\s*$)`,
+      'gi',
+    ),
     ([, at = '']) => `located taped at ${at}`,
   ],
   // "depth at 112 is 7 foot 6"

@@ -75,6 +75,9 @@ export function rewrite(
   return { text, from, to };
 }
 
+/** The place that a typed line begins with, for a look-behind: "42", "~42.5 ft". */
+export const placeFirst = String.raw`^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+`;
+
 /** An idiom, and the words of the typed line with the same meaning. */
 export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
 
@@ -84,7 +87,6 @@ export const rewriteAll = (heard: Heard, idioms: readonly Idiom[]): Heard =>
 
 /** Characters of a note stand here, beyond all letters, while the words around them are read. */
 const apart = 0xe100;
-const isApart = (code: number): boolean => code >= apart && code < apart + 0x1000;
 
 /** Words kept as the note: nothing is read in them, and no later idiom changes them. */
 export const quoted = (words: string): string =>
@@ -95,8 +97,8 @@ export const quoted = (words: string): string =>
   closeQuote;
 /** A character of a note as it was typed; any other as it is. */
 export const asTyped = (char: string): string => {
-  const code = char.charCodeAt(0);
-  return isApart(code) ? String.fromCharCode(code - apart) : char;
+  const code = char.charCodeAt(0) - apart;
+  return code >= 0 && code < 0x1000 ? String.fromCharCode(code) : char;
 };
 /** What is said of other things than the pipe, kept as the note: the whole match. */
 export const asNote = ([said]: RegExpExecArray): string => quoted(said.trim());

@@ -1,5 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { boundary, quoted, type Idiom } from './heard.js';
+import { boundary, placeFirst, quoted, type Idiom } from './heard.js';
 
 /** Any word for a material, the longest first. */
 export const anyMaterial = `(?:${materialRegistry.rows
@@ -12,7 +12,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "the clay is cracked", "cast iron has heavy scale": what is wrong with it, not where it begins.
   [
     new RegExp(
-      String.raw`(?<=^\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)?)(?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?\s+(?:is|are|was|has|have|looks|shows)\s+(?=(?:(?:some|a|an|heavy|bad|badly|all|pretty|really|very|several|got)\s+)*(?:crack|fractur|broke|break|scal|rust|corro|rott|spall|belli|sag|root|offset|separat|hole|collaps|crush|deform|flatten|squash|oval|shift|worn|leak|greas)[a-z]*)`,
+      String.raw`(?<=^\s*|${placeFirst})(?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?\s+(?:is|are|was|has|have|looks|shows)\s+(?=(?:(?:some|a|an|heavy|bad|badly|all|pretty|really|very|several|got)\s+)*(?:crack|fractur|broke|break|scal|rust|corro|rott|spall|belli|sag|root|offset|separat|hole|collaps|crush|deform|flatten|squash|oval|shift|worn|leak|greas)[a-z]*)`,
       'gi',
     ),
     ' ',

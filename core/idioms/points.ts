@@ -1,4 +1,4 @@
-import { boundary, quoted, type Idiom } from './heard.js';
+import { boundary, placeFirst, quoted, type Idiom } from './heard.js';
 import { anyMaterial } from './pipes.js';
 
 const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
@@ -17,7 +17,10 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "30 goes straight down 4 ft"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)(?:(?:the\s+)?(?:line|pipe|it)\s+)?(?:goes|drops|falls|turns|going)\s+(?:straight|right)\s+down\b/gi,
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:the\s+)?(?:line|pipe|it)\s+)?(?:goes|drops|falls|turns|going)\s+(?:straight|right)\s+down\b`,
+      'gi',
+    ),
     'drop',
   ],
   // "trap full of debris": both are there.

@@ -66,9 +66,9 @@ export function remarkOf(text: string, whole: Span, { places }: SegmentRead): st
 
 /** How far around a word is looked for what it belongs to, characters. */
 const near = 60;
-/** Words that may undo what is said, or tell of another time: "sealed", "previously". */
+/** Words not known that may undo what is said, or tell of another time: "sealed", "previously". */
 const mayUndo =
-  /^(?:un\w+|fixed|repaired|patched|sealed|plugged|replaced|rebuilt|cleared|removed|gone|treated|sprayed|foamed|poisoned|killed|resolved|corrected|healed|cured|cleaned|flushed|snaked|jetted|previous(?:ly)?|former(?:ly)?|earlier|once|used|was|were|before|until|except|without|unless|instead|almost|nearly|beyond|past|elsewhere|outside|above|below|under|over|beside|behind|across|other|another|different|neighbou?r(?:'?s)?|cannot|not|never|nor|neither|nothing|nobody|hardly|barely|if|would|should|could|may|might|\p{L}+n['’]t)$/iu;
+  /^(?:un\w+|fixed|patched|sealed|plugged|rebuilt|cleared|removed|treated|sprayed|foamed|poisoned|killed|resolved|corrected|healed|cured|cleaned|snaked|jetted|previous(?:ly)?|former(?:ly)?|earlier|once|used|before|until|except|without|unless|instead|nearly|beyond|past|elsewhere|outside|beside|behind|across|different|neighbou?r(?:'?s)?|cannot|never|neither|nothing|nobody|hardly|barely|might|\p{L}+n['’]t)$/iu;
 /** After these the words say where it is, which may not be in this pipe: "crack in the curb". */
 const placing =
   /\b(?:in|on|of|from|under|over|outside|inside|through|into|beside|behind|along|across|near|by|to|off)\s+(?:(?:the|an?|my|our|your|their|his|her|its|this|that)\s+)?$/i;
