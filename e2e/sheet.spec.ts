@@ -293,8 +293,7 @@ test('on a phone the price and what stands in the way stay in sight while a bar 
   await touch('touchStart', 0);
   for (let i = 1; i <= 10; i++) await touch('touchMove', i / 10);
   // The sheet, which scrolls by touch, stays still under it.
-  const dragged = await end(page, 'Upstream').boundingBox();
-  expect((dragged?.x ?? 0) + (dragged?.width ?? 0) / 2).toBeCloseTo(x + by, -1);
+  await expect.poll(async () => (await centre(page, 'Upstream'))[0]).toBeCloseTo(x + by, -1);
   const cannot = page.getByTestId('cannot');
   await expect(cannot).toContainText('nobody has seen');
   await expect(cannot).toBeInViewport({ ratio: 1 });
