@@ -1,5 +1,5 @@
-/** Folders of core/ from the lowest floor up: each may import from those before it, and from itself. */
-const floors = [
+/** Folders of core/ from the lowest layer up: each may import from those before it, and from itself. */
+const layers = [
   'search',
   'catalog',
   'findings',
@@ -34,22 +34,22 @@ const floors = [
   'files',
 ];
 const isTest = '\\.test\\.ts$|^core/test/';
-const floorRules = floors.slice(0, -1).map((floor, i) => ({
-  name: `floor-${floor}`,
+const layerRules = layers.slice(0, -1).map((layer, i) => ({
+  name: `layer-${layer}`,
   severity: 'error',
-  from: { path: `^core/${floor}/`, pathNot: isTest },
-  to: { path: `^core/(${floors.slice(i + 1).join('|')})/` },
+  from: { path: `^core/${layer}/`, pathNot: isTest },
+  to: { path: `^core/(${layers.slice(i + 1).join('|')})/` },
 }));
 
 /** The one direction of imports: web → core ← server, cli → core; core imports only zod and small packages that compute. */
 module.exports = {
   forbidden: [
-    ...floorRules,
+    ...layerRules,
     {
-      name: 'every-folder-has-a-floor',
+      name: 'every-folder-has-a-layer',
       severity: 'error',
       from: {},
-      to: { path: '^core/[^/]+/', pathNot: `^core/(${[...floors, 'test'].join('|')})/` },
+      to: { path: '^core/[^/]+/', pathNot: `^core/(${[...layers, 'test'].join('|')})/` },
     },
     {
       name: 'search-knows-no-trade-word',

@@ -1,13 +1,14 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { availableParallelism, tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { mutationsOf, withAll } from './mutants/mutations.js';
 
 /**
  * How much the tests catch: small wrong changes are compiled into core, server, web/api and web/view, all inactive. One
- * run of the unit tests finds which test files reach which mutants; then each is activated alone and those files run,
- * its own first, then those of its folder, then the quickest, until one fails. A mutant that nothing catches within `most_ms` of tests is a
+ * run of the unit tests finds which tests reach which mutants; then each mutant is activated alone and those tests run,
+ * its own file's first, then those of its folder, then the quickest, until one fails. If none does, their whole files
+ * run, since a test may use what an earlier one computed. A mutant that nothing catches within `most_ms` of tests is a
  * survivor, printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED selects which.
  */
 const root = resolve(import.meta.dirname, '..');
@@ -63,9 +64,13 @@ writeFileSync(
   ),
 );
 
-/** Runs Jest on the sources with all mutants compiled in; `more` selects the active one. */
-function jest(args: readonly string[], more: NodeJS.ProcessEnv, timeout?: number) {
-  return spawnSync(
+/** Runs Jest on the sources with all mutants compiled in; `more` selects the active one. Answers whether all passed. */
+function passes(
+  args: readonly string[],
+  more: NodeJS.ProcessEnv,
+  timeout?: number,
+): Promise<{ passed: boolean; errors: string }> {
+  const child = spawn(
     join(root, 'node_modules/.bin/jest'),
     ['--config', 'bench/mutants/jest.config.mjs', '--silent', ...args],
     {
@@ -77,57 +82,97 @@ function jest(args: readonly string[], more: NodeJS.ProcessEnv, timeout?: number
         MUTANT_MET: kept,
         ...more,
       },
-      encoding: 'utf8',
+      stdio: ['ignore', 'ignore', 'pipe'],
       killSignal: 'SIGKILL',
       ...(timeout === undefined ? {} : { timeout }),
     },
   );
+  let errors = '';
+  child.stderr.setEncoding('utf8').on('data', (text: string) => (errors += text));
+  return new Promise((done, failed) => {
+    child.once('error', failed).once('close', (status) => {
+      done({ passed: status === 0, errors });
+    });
+  });
 }
 
-/** The test files that reach each mutant, in running order, with the time of each, ms. */
-function testsByMutant(): (mutant: Mutant) => { path: string; ms: number }[] {
-  const report = join(kept, 'report');
-  const { status, stderr } = jest(['--json', `--outputFile=${report}`], {});
-  if (status !== 0) throw new Error(`The tests fail with every mistake asleep:\n${stderr}`);
-  const { testResults } = JSON.parse(readFileSync(report, 'utf8')) as {
-    testResults: { name: string; startTime: number; endTime: number }[];
-  };
-  const ms = new Map(testResults.map(({ name, startTime, endTime }) => [name, endTime - startTime]));
-  const met = readdirSync(kept)
+/** What one test file reached: in each of its tests, and outside of them. */
+interface Reached {
+  readonly path: string;
+  readonly outside: readonly number[];
+  readonly tests: readonly { name: string; ms: number; met: readonly number[] }[];
+}
+
+/** The tests of one file that reach a mutant, with the time that they and the whole file take. */
+interface Reaching {
+  readonly path: string;
+  readonly names: readonly string[];
+  readonly ms: number;
+  readonly file_ms: number;
+}
+
+const sum = (list: readonly { ms: number }[]) => list.reduce((total, { ms }) => total + ms, 0);
+
+/** The tests that reach each mutant, in running order. */
+async function testsByMutant(): Promise<(mutant: Mutant) => Reaching[]> {
+  const { passed, errors } = await passes([], {});
+  if (!passed) throw new Error(`The tests fail with every mistake asleep:\n${errors}`);
+  const files = readdirSync(kept)
     .filter((name) => name.endsWith('.json'))
-    .map((name) => JSON.parse(readFileSync(join(kept, name), 'utf8')) as { testPath: string; met: number[] })
-    .map(({ testPath, met }) => ({ path: testPath, ms: ms.get(testPath) ?? 0, met: new Set(met) }))
-    .sort((a, b) => a.ms - b.ms);
+    .map((name) => JSON.parse(readFileSync(join(kept, name), 'utf8')) as Reached);
   return ({ id, path }) => {
     const own = join(root, path.replace(/\.ts$/, '.test.ts'));
     const nearness = (test: string) => (test === own ? 0 : dirname(test) === dirname(own) ? 1 : 2);
-    let sum_ms = 0;
-    return met
-      .filter((test) => test.met.has(id))
-      .sort((a, b) => nearness(a.path) - nearness(b.path))
-      .filter(({ ms }, i) => (sum_ms += ms) <= most_ms || i === 0);
+    return files
+      .map(({ path, outside, tests }) => {
+        const reaching = outside.includes(id) ? tests : tests.filter(({ met }) => met.includes(id));
+        return { path, names: reaching.map(({ name }) => name), ms: sum(reaching), file_ms: sum(tests) };
+      })
+      .filter(({ names }) => names.length > 0)
+      .sort((a, b) => nearness(a.path) - nearness(b.path) || a.ms - b.ms);
   };
 }
 
-/** Whether some test fails, or the tests do not end: a loop made endless counts too. */
-function isKilled({ id }: Mutant, tests: readonly { path: string; ms: number }[]): boolean {
-  if (tests.length === 0) return false;
-  const paths = tests.map(({ path }) => path);
-  const timeout = 60_000 + 3 * tests.reduce((sum, { ms }) => sum + ms, 0);
-  const more = { MUTANT_ON: String(id), MUTANT_TESTS: paths.join('\n') };
-  return jest(['--runInBand', '--bail', '--runTestsByPath', ...paths], more, timeout).status !== 0;
+/** The first of a list that take `most_ms` together, and always one. */
+function within<T>(list: readonly T[], msOf: (each: T) => number): T[] {
+  let total = 0;
+  return list.filter((each, i) => (total += msOf(each)) <= most_ms || i === 0);
 }
 
-const testsOf = testsByMutant();
-let killed = 0;
-for (const mutant of chosen) {
-  const tests = testsOf(mutant);
-  const noticed = isKilled(mutant, tests);
-  if (noticed) killed++;
-  else {
-    const reach = `${tests.length} test files come by`;
-    say(`survives  ${mutant.path}:${mutant.line}  ${mutant.was}  →  ${mutant.text}  (${reach})`);
-  }
-  process.stderr.write(`${mutant.id + 1} of ${chosen.length}, ${killed} killed\n`);
+/** Linux takes no argument of a command over 128 KiB. */
+const longestArgument = 100_000;
+const asPattern = (name: string) => `^${name.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`;
+
+/** Whether some test fails, or the tests do not end: a loop made endless counts too. */
+async function isKilled({ id }: Mutant, tests: readonly Reaching[]): Promise<boolean> {
+  if (tests.length === 0) return false;
+  const run = (list: readonly Reaching[], ms: number, only: readonly string[]) => {
+    const paths = list.map(({ path }) => path);
+    const more = { MUTANT_ON: String(id), MUTANT_TESTS: paths.join('\n') };
+    const most = 60_000 + Math.ceil(3 * ms);
+    return passes(['--runInBand', '--bail', ...only, '--runTestsByPath', ...paths], more, most);
+  };
+  const named = within(tests, ({ ms }) => ms);
+  const pattern = named.flatMap(({ names }) => names.map(asPattern)).join('|');
+  const only = pattern.length < longestArgument ? ['--testNamePattern', pattern] : [];
+  if (!(await run(named, sum(named), only)).passed) return true;
+  const whole = within(tests, ({ file_ms }) => file_ms).filter((file) => file.ms < file.file_ms);
+  return whole.length > 0 && !(await run(whole, most_ms, [])).passed;
 }
+
+const testsOf = await testsByMutant();
+let [begun, killed] = [0, 0];
+async function goThrough() {
+  for (let mutant = chosen[begun++]; mutant; mutant = chosen[begun++]) {
+    const tests = testsOf(mutant);
+    const noticed = await isKilled(mutant, tests);
+    if (noticed) killed++;
+    else {
+      const reach = `${tests.length} test files come by`;
+      say(`survives  ${mutant.path}:${mutant.line}  ${mutant.was}  →  ${mutant.text}  (${reach})`);
+    }
+    process.stderr.write(`${mutant.id + 1} of ${chosen.length}, ${killed} killed\n`);
+  }
+}
+await Promise.all(Array.from({ length: availableParallelism() }, goThrough));
 say(`${killed} of ${chosen.length} mutants killed, ${((100 * killed) / chosen.length).toFixed(0)} %`);

@@ -3,7 +3,7 @@ import { readJobText } from '../core/files/read.js';
 import { scopeFile } from '../core/files/scope-file.js';
 import { scopeOf } from '../core/scope/scope.js';
 import { integerProgramme } from '../core/test/book/programme.js';
-import { scopeWithWays } from '../core/test/own-scope.js';
+import { scopeWithOptions } from '../core/test/own-scope.js';
 import { randomJob, type RandomOptions } from '../core/test/random-job.js';
 import { cheapest } from '../core/solve/cheapest.js';
 import { readyJob } from '../core/solve/ready.js';
@@ -28,7 +28,7 @@ function timed(work: () => unknown, times = 9): number {
   );
 }
 
-/** The same of work on something made anew each time, outside the time taken: a search keeps values for the next one. */
+/** The same for work on something rebuilt each time, outside the measured time: a search keeps values for the next one. */
 function timedOn<T>(make: () => T, work: (on: T) => unknown, times = 9): number {
   work(make());
   return median(
@@ -118,7 +118,7 @@ print(
   `headless, from file to file, one process: ${(60_000 / each_ms).toFixed(0)} jobs a minute of 80 ft with up to 8 findings`,
 );
 const whole = readyJob(randomJob(3, { length_ft: [120, 120], findings: 40, exactly: true }));
-const three = timed(() => scopeWithWays(whole), 3);
+const three = timed(() => scopeWithOptions(whole), 3);
 const all = timed(() => scopeOf(whole), 1);
 print(
   `the three ways of that 120 ft line take ${(three / line.search).toFixed(0)} times one search; with every runner-up and option ${(all / line.search).toFixed(0)} times`,

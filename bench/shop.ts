@@ -63,7 +63,7 @@ async function work(url: string, who: number, took: Took): Promise<void> {
   }
 }
 
-/** The longest time the server's event loop was blocked, and its own processor time in it, where the system tells. */
+/** The longest time the server's event loop was blocked, and its own processor time in it, where the system reports it. */
 interface Held {
   readonly longest_ms: number;
   readonly worked_ms: number;
@@ -113,7 +113,7 @@ async function tenPeople(url: string): Promise<void> {
   parentPort?.postMessage(took);
 }
 
-/** Sends empty requests all the time; returns how long each took once it is told to stop. */
+/** Sends empty requests all the time; returns how long each took once stopped. */
 async function probe(url: string): Promise<void> {
   const took: number[] = [];
   const enough = new AbortController();

@@ -1,6 +1,6 @@
 // Loaded into a server by a bench (node --import): when the server ends, writes to the file LOOP names how long its
 // event
-// loop was blocked, ms, and the thread's own processor time in it, where the system tells (Linux). Start-up is not
+// loop was blocked, ms, and the thread's own processor time in it, where the system reports it (Linux). Start-up is not
 // counted.
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { isMainThread } from 'node:worker_threads';

@@ -32,7 +32,7 @@ async function inTurn(...checks) {
 }
 
 await Promise.all([buildCli(), buildReel(), buildServer(), buildWeb()]);
-// The linter checks the types of all sources too, with the settings of the folder that each stands in.
+// The linter checks the types of all sources too, with the settings of each one's folder.
 await Promise.all([
   check('Lint and types', bin('oxlint'), []),
   inTurn(

@@ -7,17 +7,17 @@ import type { Job } from '../core/job/schema.js';
 import { offerOf, type Offer } from '../core/offer/offer.js';
 import { readJob } from '../core/files/read.js';
 import { jobView } from '../core/views/job-view.js';
-import type { KeptView } from '../core/views/kept-view.js';
+import type { CachedView } from '../core/views/cached-view.js';
 import type { JobRow } from './jobs/digests.js';
 import type { Share } from './jobs/shares.js';
 import type { StoredJob } from './jobs/store.js';
 import { oddRequest, requestOf } from './test/odd-request.js';
-import { realApp, type Ask } from './test/real-app.js';
+import { realApp, type Requester } from './test/real-app.js';
 
 const root = resolve(import.meta.dirname, '..');
 let app: Awaited<ReturnType<typeof realApp>>;
-const ask: Ask = (...asked) => app.ask(...asked);
-const askAsCustomer: Ask = (...asked) => app.askAsCustomer(...asked);
+const ask: Requester = (...asked) => app.ask(...asked);
+const askAsCustomer: Requester = (...asked) => app.askAsCustomer(...asked);
 
 const demo = (): Job => {
   const read = readJob(JSON.parse(readFileSync(join(root, 'demo/jobs/3-alder-terrace.json'), 'utf8')));
@@ -102,7 +102,7 @@ test('every answer forbids what the pages do not need', async () => {
 
 test('the list tells of each job what was worked out of it, and follows a change', async () => {
   const id = await addDemo();
-  await app.digests.wake();
+  await app.digests.recompute();
   const row = async () =>
     ((await (await ask('/api/jobs')).json()) as JobRow[]).find((each) => each.id === id);
   expect(await row()).toMatchObject({
@@ -123,7 +123,7 @@ test('the list tells of each job what was worked out of it, and follows a change
     edits: [{ kind: 'accepted', set: null }],
   });
   expect(answer.status).toBe(200);
-  await app.digests.wake();
+  await app.digests.recompute();
   const after = await row();
   expect(after?.digest?.accepted).toBeUndefined();
   expect(after?.digest?.repair).toBeUndefined();
@@ -131,10 +131,10 @@ test('the list tells of each job what was worked out of it, and follows a change
 
 test('the view of a job is kept as it was worked out last, under the mark of what it was worked out from', async () => {
   const id = await addDemo();
-  const kept = async () => (await (await ask(`/api/jobs/${id}/view`)).json()) as KeptView;
+  const kept = async () => (await (await ask(`/api/jobs/${id}/view`)).json()) as CachedView;
   const job = async () => ((await (await ask(`/api/jobs/${id}`)).json()) as StoredJob).job;
   expect((await ask(`/api/jobs/${id}/view`)).status).toBe(404);
-  await app.views.wake();
+  await app.views.recompute();
   const first = await kept();
   expect(first).toMatchObject({ mark: markOf(underFirm(await job(), emptyFirm)), program: 'test' });
   expect(first.view).toEqual(JSON.parse(JSON.stringify(jobView(underFirm(await job(), emptyFirm)))));
@@ -142,7 +142,7 @@ test('the view of a job is kept as it was worked out last, under the mark of wha
   expect((await sendJson(`/api/jobs/${id}/edits`, { sent: 'a-set-of-one', edits })).status).toBe(200);
   // Until it is computed again the previous one stays, and its mark says so.
   expect((await kept()).mark).toBe(first.mark);
-  await app.views.wake();
+  await app.views.recompute();
   expect((await kept()).mark).toBe(markOf(underFirm(await job(), emptyFirm)));
   expect((await kept()).mark).not.toBe(first.mark);
 });

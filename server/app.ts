@@ -11,12 +11,17 @@ import { followAll, listenToReel } from './events.js';
 import type { Digests } from './jobs/digests.js';
 import type { FirmStore } from './jobs/firm.js';
 import { offersOn, photoAnswer } from './jobs/offers.js';
-import { deletedJobs, jobsOn, sharesOfJobs, wakeSoon } from './jobs/routes.js';
+import { deletedJobs, jobsOn, sharesOfJobs, recomputeSoon } from './jobs/routes.js';
 import type { Shares } from './jobs/shares.js';
 import type { Store } from './jobs/store.js';
 import type { Views } from './jobs/views.js';
-import { markOurs, securely, servePages } from './pages.js';
-import { signedIn, throughDoor, type Asking, type Door } from './people/door.js';
+import { nameProgram, securely, servePages } from './pages.js';
+import {
+  requireSignIn,
+  onlyPublicAddress,
+  type RequestEnv,
+  type PublicAddress,
+} from './people/public-address.js';
 import { firmFor } from './people/for-reader.js';
 import type { People } from './people/people.js';
 import { peopleRoutes, signInRoutes, type Note } from './people/routes.js';
@@ -54,10 +59,10 @@ export interface Parts {
 }
 
 /** The HTTP interface; everyone signed in is shown what their role may see. */
-function apiOn(parts: Parts, door: Door | undefined) {
+function apiOn(parts: Parts, publicAddress: PublicAddress | undefined) {
   const { store, firm, shares, offerOf, photos, backups, reel } = parts;
-  return new Hono<Asking>()
-    .route('/', signInRoutes(parts, door))
+  return new Hono<RequestEnv>()
+    .route('/', signInRoutes(parts, publicAddress))
     .route('/people', peopleRoutes(parts))
     .route('/offers', offersOn({ shares, photos, offerOf }))
     .route('/', jobsOn(parts))
@@ -79,12 +84,12 @@ export type Api = ReturnType<typeof apiOn>;
 
 /** The company's settings. */
 const firmRoutes = ({ firm, digests, views }: Pick<Parts, 'firm' | 'digests' | 'views'>) =>
-  new Hono<Asking>()
+  new Hono<RequestEnv>()
     .get('/firm', async (c) => c.json(firmFor(c.get('person'), await firm.read())))
     .put('/firm', asJson, body(firmChangeSchema), async (c) => {
       const { was, set } = c.req.valid('json');
       const written = await firm.write(was, set);
-      wakeSoon({ digests, views });
+      recomputeSoon({ digests, views });
       if ('firm' in written) return c.json(written.firm);
       return 'clash' in written
         ? problem(c, 409, 'Somebody else changed this in the meantime', {
@@ -113,16 +118,16 @@ export interface AppOptions {
   readonly log: (error: unknown) => void;
   /** The built pages. */
   readonly pages?: string | undefined;
-  /** Sign-in; without it only this machine is answered, and nobody is asked for a name. */
-  readonly door?: Door | undefined;
+  /** Sign-in; without it only this machine is answered, without sign-in. */
+  readonly publicAddress?: PublicAddress | undefined;
 }
 
 /** The whole application: the interface under /api, the built pages under everything else. */
-export function appOn(parts: Parts, { log, pages, door }: AppOptions) {
-  const app = new Hono<Asking>();
+export function appOn(parts: Parts, { log, pages, publicAddress }: AppOptions) {
+  const app = new Hono<RequestEnv>();
   app.use(securely);
-  app.use(markOurs);
-  if (door) app.use(throughDoor(door));
+  app.use(nameProgram);
+  if (publicAddress) app.use(onlyPublicAddress(publicAddress));
   else app.use('/api/*', sameSite);
   app.use(
     '/api/*',
@@ -131,8 +136,8 @@ export function appOn(parts: Parts, { log, pages, door }: AppOptions) {
       onError: (c) => problem(c, 413, 'Too large', { detail: 'a job file is at most 20 MB' }),
     }),
   );
-  if (door) app.use('/api/*', signedIn(parts.sessions));
-  app.route('/api', apiOn(parts, door));
+  if (publicAddress) app.use('/api/*', requireSignIn(parts.sessions));
+  app.route('/api', apiOn(parts, publicAddress));
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   if (pages !== undefined) servePages(app, pages);
   app.onError((error, c) => {

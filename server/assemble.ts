@@ -2,14 +2,14 @@ import { join } from 'node:path';
 import type { Firm } from '../core/job/firm.js';
 import type { Job } from '../core/job/schema.js';
 import type { Digest } from '../core/views/digest.js';
-import type { KeptView } from '../core/views/kept-view.js';
+import type { CachedView } from '../core/views/cached-view.js';
 import { appOn, type Parts } from './app.js';
 import { openDatabase } from './storage/database.js';
 import { digestsOn } from './jobs/digests.js';
 import { firmOn } from './jobs/firm.js';
 import { backUp, keptBackups } from './storage/backup.js';
 import { customersApp } from './jobs/offers.js';
-import type { Door } from './people/door.js';
+import type { PublicAddress } from './people/public-address.js';
 import { peopleOn } from './people/people.js';
 import { sessionsOn } from './people/sessions.js';
 import { madeFolder } from './storage/folder.js';
@@ -32,7 +32,7 @@ export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt' | 'note'> 
   /** The built pages; without them only the interface answers, and customers find no page. */
   readonly pages?: string;
   readonly digestOf: (job: Job, firm: Firm) => Promise<Digest>;
-  readonly viewOf: (job: Job, firm: Firm) => Promise<KeptView>;
+  readonly viewOf: (job: Job, firm: Firm) => Promise<CachedView>;
   /** Version mark of the program: another version computes views and digests again. */
   readonly program: string;
   /** Connects the reel, once the folder is claimed. */
@@ -96,7 +96,7 @@ export async function assemble(ground: Ground) {
     people,
     app: appOn(all, { log, pages }),
     /** The same with sign-in, for the shop's own address. */
-    shopApp: (door: Door) => appOn(all, { log, pages, door }),
+    shopApp: (publicAddress: PublicAddress) => appOn(all, { log, pages, publicAddress }),
     customers: customersApp({ shares, photos, offerOf }, pages, log),
     close,
   };

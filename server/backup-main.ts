@@ -2,7 +2,7 @@ import { join, resolve } from 'node:path';
 import { backupsOf, backUp, restore, writeBackup } from './storage/backup.js';
 import { openDatabase } from './storage/database.js';
 import { FolderRefused } from './storage/folder.js';
-import { FolderTaken } from './storage/lock.js';
+import { FolderInUse } from './storage/lock.js';
 import { DatabaseRefused, openPostgres } from './storage/postgres.js';
 
 const root = resolve(import.meta.dirname, '..');
@@ -31,7 +31,7 @@ async function backup(to: string | undefined): Promise<string> {
     await close();
     return made;
   } catch (error) {
-    if (!(error instanceof FolderTaken) || to !== undefined) throw error;
+    if (!(error instanceof FolderInUse) || to !== undefined) throw error;
     // The server using the folder makes it.
     const answer = await fetch(`http://127.0.0.1:${port}/api/backups`, { method: 'POST' });
     if (!answer.ok) throw error;
@@ -50,7 +50,7 @@ try {
   } else endWith(usage);
   process.exit(0);
 } catch (error) {
-  const plain = [FolderRefused, FolderTaken, DatabaseRefused].some((plainly) => error instanceof plainly);
+  const plain = [FolderRefused, FolderInUse, DatabaseRefused].some((plainly) => error instanceof plainly);
   const { message, stack } = error instanceof Error ? error : new Error(String(error));
   endWith(plain ? message : (stack ?? message));
 }

@@ -6,15 +6,15 @@ import { assemble } from './assemble.js';
 import { loadDemo } from './jobs/demo.js';
 import { DatabaseRefused } from './storage/postgres.js';
 import { FolderRefused } from './storage/folder.js';
-import { FolderTaken } from './storage/lock.js';
+import { FolderInUse } from './storage/lock.js';
 import { logged } from './storage/logged.js';
 import { linkReel, startSimulatedReel, type ReelLink } from './reel.js';
 import { shopAddress, ShopRefused, type ShopAddress } from './shop.js';
-import { startBench } from './work.js';
+import { startWorkerThread } from './work.js';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' }, pino.destination(2));
 /** Sign-in events are logged whatever the log level. */
-const door = pino({ name: 'door' }, pino.destination(2));
+const signInLog = pino({ name: 'sign-in' }, pino.destination(2));
 const root = resolve(import.meta.dirname, '..');
 const folder = resolve(process.env.OPEN_TRENCH_DATA ?? join(root, 'data'));
 const port = Number(process.env.PORT ?? 4870);
@@ -43,20 +43,20 @@ async function main(): Promise<void> {
   // Files are readable only by the user who runs this.
   process.umask(0o077);
   const shop = shopAddress(process.env);
-  const bench = startBench(built('worker.mjs'));
+  const worker = startWorkerThread(built('worker.mjs'));
   const parts = await assemble({
     folder,
     databaseUrl: process.env.DATABASE_URL,
     migrations: join(root, 'server', 'migrations'),
     databaseThread: built('database.mjs'),
     pages: built('web'),
-    digestOf: (job, firm) => bench.ask((work) => work.digestOf(job, firm)),
-    viewOf: (job, firm) => bench.ask((work) => work.keptViewOf(job, firm, program)),
-    offerOf: (job, firm, today) => bench.ask((work) => work.offerOf(job, firm, today)),
+    digestOf: (job, firm) => worker.run((work) => work.digestOf(job, firm)),
+    viewOf: (job, firm) => worker.run((work) => work.cachedViewOf(job, firm, program)),
+    offerOf: (job, firm, today) => worker.run((work) => work.offerOf(job, firm, today)),
     program,
     customersAt: process.env.OPEN_TRENCH_CUSTOMER_URL,
     note: (event) => {
-      door.info(event);
+      signInLog.info(event);
     },
     reel: () => reelOf(process.env.OPEN_TRENCH_REEL),
     log: logError,
@@ -83,7 +83,7 @@ async function main(): Promise<void> {
     if (forShop && 'closeAllConnections' in forShop) forShop.closeAllConnections();
     parts.reel?.close();
     if ('closeAllConnections' in server) server.closeAllConnections();
-    void bench.close();
+    void worker.close();
     void parts.close().finally(() => process.exit(0));
   };
   process.once('SIGINT', stop);
@@ -92,8 +92,8 @@ async function main(): Promise<void> {
 
 /** Derived data missing after an update or a shutdown: the list first. */
 async function workOutAll({ digests, views }: Awaited<ReturnType<typeof assemble>>): Promise<void> {
-  await digests.wake();
-  await views.wake();
+  await digests.recompute();
+  await views.recompute();
 }
 
 const look_ms = 3_600_000;
@@ -131,11 +131,11 @@ function serveCustomers({ customers }: Awaited<ReturnType<typeof assemble>>, at:
 
 /** Serves the shop's people, who sign in, from other machines. */
 async function serveShop(parts: Awaited<ReturnType<typeof assemble>>, shop: ShopAddress) {
-  const { hostname, port: at, door, tls } = shop;
-  const { fetch } = parts.shopApp(door);
+  const { hostname, port: at, publicAddress, tls } = shop;
+  const { fetch } = parts.shopApp(publicAddress);
   const serverOptions = { keepAliveTimeout: idle_ms, ...tls };
   const server = serve({ fetch, hostname, port: at, serverOptions, ...(tls && { createServer }) }, () => {
-    process.stdout.write(`The shop signs in at https://${door.hosts.at(-1) ?? hostname}\n`);
+    process.stdout.write(`The shop signs in at https://${publicAddress.hosts.at(-1) ?? hostname}\n`);
   });
   server.on('error', sayTaken(at, 'OPEN_TRENCH_SHOP_PORT'));
   if ((await parts.people.list()).length === 0)
@@ -165,7 +165,7 @@ async function reelOf(address: string | undefined): Promise<ReelLink | undefined
 }
 
 main().catch((error: unknown) => {
-  const plain = [FolderTaken, FolderRefused, DatabaseRefused, ShopRefused].some(
+  const plain = [FolderInUse, FolderRefused, DatabaseRefused, ShopRefused].some(
     (plainly) => error instanceof plainly,
   );
   const { message, stack } = error instanceof Error ? error : new Error(String(error));

@@ -33,7 +33,7 @@ export const securely = secureHeaders({
  * Marks every answer as ours, so that pages do not take another program's answer on the port for a refusal. Search
  * engines index nothing.
  */
-export const markOurs = createMiddleware(async (c, next) => {
+export const nameProgram = createMiddleware(async (c, next) => {
   await next();
   c.header('x-open-trench', '1');
   c.header('x-robots-tag', 'noindex, nofollow');

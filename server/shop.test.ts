@@ -21,12 +21,14 @@ test('an address of the shop opens with a name and with TLS, or says what is mis
   expect(shopAddress(open)).toEqual({
     hostname: '0.0.0.0',
     port: 4880,
-    door: { hosts: ['shop.example.com', 'shop.example.com:4880', '192.168.1.20', '192.168.1.20:4880'] },
+    publicAddress: {
+      hosts: ['shop.example.com', 'shop.example.com:4880', '192.168.1.20', '192.168.1.20:4880'],
+    },
     tls: { cert: one.cert, key: one.private },
   });
   const { OPEN_TRENCH_TLS_CERT: _cert, OPEN_TRENCH_TLS_KEY: _key, ...bare } = open;
   expect(shopAddress({ ...bare, OPEN_TRENCH_TRUSTED_PROXY: '127.0.0.1' })).toMatchObject({
-    door: { hosts: ['shop.example.com', '192.168.1.20'], proxy: '127.0.0.1' },
+    publicAddress: { hosts: ['shop.example.com', '192.168.1.20'], proxy: '127.0.0.1' },
   });
   for (const [env, says] of [
     [bare, /in the clear/],

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { createSecureContext } from 'node:tls';
-import type { Door } from './people/door.js';
+import type { PublicAddress } from './people/public-address.js';
 
 /** The server's address for other machines of the shop. */
 export interface ShopAddress {
   readonly hostname: string;
   readonly port: number;
-  readonly door: Door;
+  readonly publicAddress: PublicAddress;
   /** Certificate and key as PEM; none behind a proxy that has them. */
   readonly tls?: { readonly cert: string; readonly key: string };
 }
@@ -43,7 +43,7 @@ export function shopAddress(env: Env): ShopAddress | undefined {
       throw new ShopRefused(
         `OPEN_TRENCH_TRUSTED_PROXY must be the address of the proxy, such as 127.0.0.1; it is “${proxy}”`,
       );
-    return { hostname, port, door: { hosts: names, proxy } };
+    return { hostname, port, publicAddress: { hosts: names, proxy } };
   }
   if (cert === undefined || key === undefined) {
     throw new ShopRefused(
@@ -61,7 +61,7 @@ export function shopAddress(env: Env): ShopAddress | undefined {
       `${cert} and ${key} are not a certificate and its key as PEM, or do not match (${message})`,
     );
   }
-  return { hostname, port, door: { hosts }, tls };
+  return { hostname, port, publicAddress: { hosts }, tls };
 }
 
 function read(path: string, variable: string): string {

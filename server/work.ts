@@ -4,14 +4,14 @@ import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import type { Work } from './worker.js';
 
 /** Runs work in a worker thread, so that no request waits for it and no job takes the server down. */
-export interface Bench {
+export interface WorkerThread {
   /** One call after another; throws the work's own error, or NotWorkedOut. */
-  ask<T>(work: (work: Remote<Work>) => Promise<T>): Promise<T>;
+  run<T>(work: (work: Remote<Work>) => Promise<T>): Promise<T>;
   close(): Promise<unknown>;
 }
 
 /** The work took more time or memory than any job may. */
-export class NotWorkedOut extends Error {
+export class WorkFailed extends Error {
   constructor(why: string) {
     super(`this cannot be calculated: ${why}`);
   }
@@ -27,7 +27,7 @@ const usual: WorkLimits = { most_ms: 30_000, most_MB: 1024 };
  * Runs work in a thread from the built worker at `path`. A thread that takes too long or too much memory is ended, and
  * a new one started.
  */
-export function startBench(path: string, limits: WorkLimits = usual): Bench {
+export function startWorkerThread(path: string, limits: WorkLimits = usual): WorkerThread {
   let running: ReturnType<typeof startWorker> | undefined;
   let before: Promise<unknown> = Promise.resolve();
   const dismiss = async () => {
@@ -40,20 +40,20 @@ export function startBench(path: string, limits: WorkLimits = usual): Bench {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const late = new Promise<never>((_, fail) => {
       timer = setTimeout(() => {
-        fail(new NotWorkedOut(`it takes over ${limits.most_ms / 1000} s`));
+        fail(new WorkFailed(`it takes over ${limits.most_ms / 1000} s`));
       }, limits.most_ms);
     });
     try {
       return await Promise.race([work(remote), died, late]);
     } catch (error) {
-      if (error instanceof NotWorkedOut) await dismiss();
+      if (error instanceof WorkFailed) await dismiss();
       throw error;
     } finally {
       clearTimeout(timer);
     }
   };
   return {
-    ask(work) {
+    run(work) {
       const mine = before.then(() => inTime(work));
       before = mine.catch(() => undefined);
       return mine;
@@ -68,13 +68,13 @@ function startWorker(path: string, { most_MB }: WorkLimits) {
   const died = new Promise<never>((_, fail) => {
     worker.once('error', (error: NodeJS.ErrnoException) => {
       fail(
-        new NotWorkedOut(
+        new WorkFailed(
           error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? `it takes over ${most_MB} MB` : error.message,
         ),
       );
     });
     worker.once('exit', () => {
-      fail(new NotWorkedOut('the work ended by itself'));
+      fail(new WorkFailed('the work ended by itself'));
     });
   });
   // It may die while nobody is waiting.

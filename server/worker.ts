@@ -5,9 +5,9 @@ import { expose } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { offerOf } from '../core/offer/offer.js';
 import { digestOf } from '../core/views/digest.js';
-import { keptViewOf } from '../core/views/kept-view.js';
+import { cachedViewOf } from '../core/views/cached-view.js';
 
-const work = { digestOf, keptViewOf, offerOf };
+const work = { digestOf, cachedViewOf, offerOf };
 export type Work = typeof work;
 
 if (!parentPort) throw new Error('this runs as a worker only');

@@ -1,4 +1,4 @@
-import { askEarly } from './api/early-answers';
+import { prefetch } from './api/prefetch';
 import { claimTab } from './api/tab';
 
 /**
@@ -25,11 +25,11 @@ export const jobList = async () => (await import('./jobs/job-list')).JobList;
 
 const [, first, id, view] = location.pathname.split('/');
 if (first === 'jobs' && id) {
-  for (const path of ['', '/view']) askEarly(`/api/jobs/${id}${path}`);
-  askEarly('/api/firm');
+  for (const path of ['', '/view']) prefetch(`/api/jobs/${id}${path}`);
+  prefetch('/api/firm');
   void jobLayout();
   void jobViews[view && view in jobViews ? (view as keyof typeof jobViews) : 'sheet']();
 } else if (first === '') {
-  askEarly('/api/jobs');
+  prefetch('/api/jobs');
   void jobList();
 }

@@ -11,7 +11,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { RouterProvider } from 'react-router';
 import { takeFirm } from './api/firm';
 import { takeStored } from './api/jobs';
-import { askMe, forgetFirst } from './api/me';
+import { loadMe, clearOtherPersonsData } from './api/me';
 import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
 import { router } from './routes';
@@ -27,7 +27,7 @@ const client = new QueryClient({
     mutations: { retry: 0, networkMode: 'always' },
   },
 });
-await Promise.all([tabClaimed, forgetFirst()]);
+await Promise.all([tabClaimed, clearOtherPersonsData()]);
 void openOutbox(
   (stored) => {
     takeStored(client, stored);
@@ -35,7 +35,7 @@ void openOutbox(
   (firm) => void takeFirm(client, firm),
 );
 // A customer's page does not ask who is signed in.
-if (!location.pathname.startsWith('/offer/')) void askMe();
+if (!location.pathname.startsWith('/offer/')) void loadMe();
 // Without a service worker (a private window), pages are fetched each time.
 if ('serviceWorker' in navigator && import.meta.env.PROD)
   navigator.serviceWorker.register('/sw.js').catch(() => undefined);

@@ -1,7 +1,7 @@
 import { createBrowserRouter, Navigate, Outlet } from 'react-router';
 import { jobLayout, jobList, jobViews } from './early';
 import { Gate } from './people/gate';
-import { late } from './shell/late';
+import { lazyPart } from './shell/lazy-part';
 import { NotFound } from './shell/not-found';
 import { RouteTrouble } from './shell/trouble';
 import type { ComponentType } from 'react';
@@ -13,7 +13,7 @@ import type { ComponentType } from 'react';
 const view = (path: string, fetchView: () => Promise<ComponentType>) => ({
   path,
   errorElement: <RouteTrouble />,
-  lazy: async () => ({ Component: await fetchView().catch(() => late(path, fetchView)) }),
+  lazy: async () => ({ Component: await fetchView().catch(() => lazyPart(path, fetchView)) }),
 });
 
 export const router = createBrowserRouter([

@@ -16,7 +16,7 @@ import Papa from 'papaparse';
 import { logColumns, readRows, rowOf } from '../core/logprint/csv-rows.js';
 import { parseLogLine } from '../core/logline/parse.js';
 import { contextOf, counterOf, editsOf, twinOf } from './log/entries';
-import { hearReel } from './video/reel';
+import { readReelMessage } from './video/reel';
 import { newJob } from './jobs/new-job';
 import { dxfText } from './drawing/dxf';
 import { sayDay } from '../core/days.js';
@@ -145,7 +145,7 @@ test('the reel is heard line by line; a line it does not know changes nothing', 
     'reading 3.6',
     'stopped main',
   ];
-  expect(said.reduce(hearReel, { pipes: [] })).toEqual({
+  expect(said.reduce(readReelMessage, { pipes: [] })).toEqual({
     name: 'simulated',
     pipes: [{ id: 'p1', accesses: ['CO1', 'CO2'], name: 'a pipe' }],
     reading_ft: 3.6,

@@ -3,7 +3,7 @@ import { rulesInForce } from '../job/rules.js';
 import type { Job } from '../job/schema.js';
 import { timelineOf, type Moment } from '../upkeep/timeline.js';
 import { upkeepOf, type Due } from '../upkeep/upkeep.js';
-import { compareLooks, type Compared } from './looks.js';
+import { compareInspections, type Compared } from './inspections.js';
 import { checkRepair, type RepairCheck } from './repair.js';
 
 /** Follow-up on a finished job: the repair checked, inspections compared, and what is due next. */
@@ -27,7 +27,7 @@ export function afterOf(job: Job, firm: Firm): After {
     looks: job.lines.map((line) => ({
       line: line.id,
       name: line.name ?? line.id,
-      things: compareLooks(line, rules),
+      things: compareInspections(line, rules),
     })),
     dues,
     timeline: timelineOf(job, dues),

@@ -6,7 +6,7 @@ import type { Entry, Job, Line, Run } from '../job/schema.js';
 import { emptyFirm } from '../job/firm.js';
 import { accept } from '../offer/accept.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
-import { compareLooks } from './looks.js';
+import { compareInspections } from './inspections.js';
 import { checkRepair } from './repair.js';
 import { readyJob } from '../solve/ready.js';
 
@@ -37,7 +37,7 @@ function withRun(job: Job, stage: Run['stage'], log: readonly string[]): Job {
 }
 
 const said = (job: Job) =>
-  compareLooks(job.lines[0] as Line, defaultRules).map(({ is, then, now }) => ({
+  compareInspections(job.lines[0] as Line, defaultRules).map(({ is, then, now }) => ({
     is,
     at: [then?.at_ft ?? null, now?.at_ft ?? null],
   }));
@@ -67,7 +67,7 @@ test('an older look is held against the new one: new, same, worse, better, gone,
     { is: 'gone', at: [61.4, null] },
     { is: 'new', at: [null, 77] },
   ]);
-  const why = compareLooks(both.lines[0] as Line, defaultRules).map((each) => each.why);
+  const why = compareInspections(both.lines[0] as Line, defaultRules).map((each) => each.why);
   // 60 lies before where the older look stopped, 77 beyond it.
   expect(why[4]).toMatch('passed here');
   expect(why[6]).toMatch('did not see');
@@ -86,7 +86,7 @@ test('an inspection held against itself is the same throughout; everything of ei
     fc.property(log, log, (older, newer) => {
       const job = spokenJob('2 Cove Row', newer, { depths: deep(3, 6) });
       expect(new Set(said(withRun(job, 'earlier', newer)).map(({ is }) => is)).size).toBeLessThanOrEqual(1);
-      const compared = compareLooks(withRun(job, 'earlier', older).lines[0] as Line, defaultRules);
+      const compared = compareInspections(withRun(job, 'earlier', older).lines[0] as Line, defaultRules);
       const ids = (side: 'then' | 'now') => compared.flatMap((each) => each[side]?.id ?? []).sort();
       const entries = (all: readonly string[], mark: string) =>
         all

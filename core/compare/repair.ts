@@ -5,7 +5,7 @@ import type { Method, Grade } from '../job/vocabulary.js';
 import { covers, overlap, overlaps, union, type Interval } from '../line/intervals.js';
 import { lineModel, sightOf, type LineModel } from '../line/model.js';
 import { sayWhat } from '../speech/say.js';
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import { workOf } from '../methods/index.js';
 import type { Action } from '../methods/method.js';
 import { readyJob } from '../solve/ready.js';
@@ -151,7 +151,7 @@ const inside = ({ from_ft, to_ft }: Interval): Interval => {
   return { from_ft: from_ft + margin, to_ft: to_ft - margin };
 };
 
-const leftOf = ({ id, placed, grade }: Judged): LeftAfter => ({
+const leftOf = ({ id, placed, grade }: GradedFinding): LeftAfter => ({
   id,
   what: sayWhat(placed.entry),
   at_ft: placed.from_ft,

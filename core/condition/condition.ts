@@ -12,12 +12,12 @@ import { sayWhat } from '../speech/say.js';
 import { turnClock } from '../survey/clock.js';
 import type { Warning } from '../warning.js';
 import { distinct } from './distinct.js';
-import { heldBy, tableGrade } from './grade.js';
-import { kindOfJudged, type Judged } from './judged.js';
+import { heldBackBy, tableGrade } from './grade.js';
+import { kindOfGraded, type GradedFinding } from './graded-finding.js';
 import { isSettled } from './settled.js';
 
 export interface Condition {
-  readonly findings: readonly Judged[];
+  readonly findings: readonly GradedFinding[];
   /** Referred: another owner's responsibility. */
   readonly referrals: readonly { what: string; at_ft: number; to: string }[];
   readonly warnings: readonly Warning[];
@@ -27,7 +27,7 @@ export interface Condition {
 export function condition(model: LineModel, rules: Rules): Condition {
   const warnings: Warning[] = [];
   const referrals: Condition['referrals'][number][] = [];
-  const findings: Judged[] = [];
+  const findings: GradedFinding[] = [];
   for (const placed of distinct(model.findings)) {
     const referral = referralOf(placed);
     const grading = gradingInForce(placed.entry.finding, rules.findings[placed.entry.finding]);
@@ -49,7 +49,7 @@ export function condition(model: LineModel, rules: Rules): Condition {
         rule: 'not-measured',
         line: model.line.id,
         at_ft: placed.from_ft,
-        message: `${kindOfJudged(finding).noun} at ${plain(placed.from_ft, 1)} ft has no size: grade watch is assumed`,
+        message: `${kindOfGraded(finding).noun} at ${plain(placed.from_ft, 1)} ft has no size: grade watch is assumed`,
       });
     }
   }
@@ -71,7 +71,7 @@ function judge(
   grading: Grading,
   model: LineModel,
   rules: Rules,
-): { finding: Judged; unmeasured: boolean } {
+): { finding: GradedFinding; unmeasured: boolean } {
   const { entry, from_ft, to_ft } = placed;
   const kind = kindOf(entry.finding);
   const place = placeOf(placed, model.extent);
@@ -93,7 +93,7 @@ function judge(
   const softens = model.pipes.some(
     (pipe) => overlaps(pipe, place) && materialRegistry.row(pipe.material).softens,
   );
-  const finding: Judged = {
+  const finding: GradedFinding = {
     id: entry.id,
     placed,
     place,
@@ -128,7 +128,7 @@ function stopsLiner(
   const { stopsLiner: always, stopsLinerAt, stopsAt } = grading;
   if (always) return length_ft > (always.over_ft ?? -Infinity) ? always.why : undefined;
   if (stopsLinerAt === undefined) return undefined;
-  if (heldBy(entry, kind)) return 'whatever holds the water must be cleared and re-inspected first';
+  if (heldBackBy(entry, kind)) return 'whatever holds the water must be cleared and re-inspected first';
   const stops = stopsAt ? measured.value >= stopsLinerAt : measured.value > stopsLinerAt;
   if (!stops) return undefined;
   const unit = grading.measure === 'inches' ? 'in' : '%';
@@ -140,9 +140,9 @@ function stopsLiner(
 }
 
 /** A circumferential crack with an offset at the same place has begun to shift: failed. */
-function shifting(each: Judged, all: readonly Judged[]): Judged {
+function shifting(each: GradedFinding, all: readonly GradedFinding[]): GradedFinding {
   const { entry } = each.placed;
-  const kind = kindOfJudged(each);
+  const kind = kindOfGraded(each);
   const form = 'form' in entry ? entry.form : undefined;
   if (!kind.failsShifting || form !== kind.failsShifting.form || each.tableGrade === 4) return each;
   const { beside } = kind.failsShifting;

@@ -16,7 +16,7 @@ export interface TableGrade {
 }
 
 /** Inputs to a grade. `bore_in` is the bore at the finding. */
-export interface Asked {
+export interface GradeInput {
   readonly placed: PlacedEntry<FindingEntry>;
   readonly kind: FindingRow;
   readonly grading: Grading;
@@ -29,12 +29,12 @@ export interface Asked {
 const say = (grade: Grade, because: string): TableGrade => ({ grade, because, unmeasured: false });
 
 /** Grade of a finding by the house's table. */
-export function tableGrade(asked: Asked): TableGrade {
+export function tableGrade(asked: GradeInput): TableGrade {
   const { grading, kind, measured } = asked;
   const { entry } = asked.placed;
   if (grading.always !== undefined) return say(grading.always, `always ${gradeWords[grading.always]}`);
   if (grading.forms) return gradeByForm(entry, kind, grading.forms);
-  const holder = heldBy(entry, kind);
+  const holder = heldBackBy(entry, kind);
   if (holder) return say(0, `water held by a ${holder}: no grade until it is cleaned and re-inspected`);
   if (measured.known === 'not-measured')
     return { grade: 2, because: 'not measured: watch', unmeasured: true };
@@ -48,7 +48,7 @@ export function tableGrade(asked: Asked): TableGrade {
 }
 
 /** Standing water held back by something else is not a belly: it gets no grade until the cause is cleared. */
-export function heldBy(entry: FindingEntry, kind: FindingRow): string | undefined {
+export function heldBackBy(entry: FindingEntry, kind: FindingRow): string | undefined {
   const cause = 'cause' in entry ? entry.cause : undefined;
   return cause !== undefined && kind.heldBy?.includes(cause) ? cause : undefined;
 }
@@ -76,7 +76,7 @@ function gradeByForm(
   return say(grade, `${form}: ${gradeWords[grade]}`);
 }
 
-function gradeByMeasure({ grading, kind, measured, placed, model, rules }: Asked): TableGrade {
+function gradeByMeasure({ grading, kind, measured, placed, model, rules }: GradeInput): TableGrade {
   const bounds = grading.bounds ?? [];
   const grade = gradeByBounds(measured.value, bounds);
   const unit =
@@ -92,7 +92,7 @@ function gradeByMeasure({ grading, kind, measured, placed, model, rules }: Asked
  * An offset no larger than half the difference between the two pipes' usual outside diameters is normal at a material
  * change.
  */
-function normalOffset({ placed, measured, bore_in, model }: Asked): string | undefined {
+function normalOffset({ placed, measured, bore_in, model }: GradeInput): string | undefined {
   const place = placeOf(placed, model.extent);
   const index = model.pipes.findIndex(
     (pipe, at) =>

@@ -55,7 +55,7 @@ const fieldWords: Readonly<Record<string, string>> = {
 /** Name of a field in a sentence. */
 export const fieldWord = (field: string): string => fieldWords[field] ?? field.replace(/_.*$/, '');
 
-/** Fields that hold a word of the file, with what is said for it where it is more than its hyphens read as spaces. */
+/** Fields whose value is a keyword of the file, with its wording where that is more than hyphens turned into spaces. */
 const wordFields: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   kind: Object.fromEntries(pointKinds.map((kind) => [kind, sayPointKind(kind)])),
   through: accessWords,

@@ -51,7 +51,7 @@ export const inverseOf = <E extends Edit>(job: Job, edit: E): E => ({
 export const thingsOf = (edit: Edit): readonly [string, ...string[]] => kindOf(edit).things(edit);
 
 /** The line or run it belongs to is gone. */
-export const isHomeless = (job: Job, edit: Edit): boolean => kindOf(edit).isHomeless?.(job, edit) ?? false;
+export const isOrphaned = (job: Job, edit: Edit): boolean => kindOf(edit).isHomeless?.(job, edit) ?? false;
 
 /** Conflicting changes to its target are never merged field by field. */
 export const isWhole = (edit: Edit): boolean => kindOf(edit).whole ?? false;

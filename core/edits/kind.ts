@@ -21,7 +21,7 @@ export type SchemaParts = typeof jobSchemas & { readonly z: Pick<typeof z, 'lite
 /** One kind of edit and everything the program does with it. The inverse is `read` from the job before the edit. */
 export interface EditKind<Schema extends z.ZodType<AnyEdit> = z.ZodType<AnyEdit>> {
   readonly kind: z.infer<Schema>['kind'];
-  /** It is handed its parts, so that a page can apply edits without loading the schemas. */
+  /** It receives its parts, so that a page can apply edits without loading the schemas. */
   readonly schema: (of: SchemaParts) => Schema;
   /** The target's current value; null where it does not exist. */
   read(job: Job, edit: z.infer<Schema>): z.infer<Schema>['set'];

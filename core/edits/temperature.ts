@@ -2,7 +2,7 @@ import { editKind } from './kind.js';
 
 type Set = { readonly temperature_F: number } | null;
 
-/** Air temperature of the day, °F: a job field edited on its own, since whoever stands at the pipe sets it. */
+/** Air temperature of the day, °F: a job field edited on its own, since the crew at the pipe sets it. */
 export const temperatureEdit = editKind({
   kind: 'temperature',
   schema: ({ z, siteSchema }) =>

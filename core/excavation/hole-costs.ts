@@ -64,7 +64,7 @@ export interface PitPieces extends Interval {
   /** Extra cost over a trench of the same reach, upstream and downstream of the boundary. */
   widerUpstream: (held: Protection) => number;
   widerDownstream: (held: Protection) => number;
-  /** Cheapest protection when it stands alone. */
+  /** Cheapest protection for a separate excavation. */
   readonly alone: AlonePit | undefined;
 }
 

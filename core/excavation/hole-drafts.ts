@@ -120,6 +120,6 @@ function permitDraft(public_ft: number, prices: Prices, draft: Drafting): Draft 
 /** An excavation with less public ground than this needs no permit, ft. */
 export const leastPublic_ft = tolerance.ft;
 
-/** Cost of an excavation that stands alone, with its permit, raw. */
+/** Cost of a separate excavation, with its permit, raw. */
 export const withPermit = ({ cost, public_ft }: HolePiece, { permit_per_hole }: Prices): number =>
   cost + (public_ft > leastPublic_ft ? permit_per_hole : 0);

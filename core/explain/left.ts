@@ -1,4 +1,4 @@
-import { isCleaned, type Judged } from '../condition/judged.js';
+import { isCleaned, type GradedFinding } from '../condition/graded-finding.js';
 import { roundCents } from '../units.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
@@ -8,7 +8,7 @@ import { leavesRoots, type LineSolution } from '../solve/solution.js';
 
 /** A finding left as it is, and its expected cost within the horizon, present value. */
 export interface LeftFinding {
-  readonly finding: Judged;
+  readonly finding: GradedFinding;
   readonly costs: number;
 }
 
@@ -39,7 +39,7 @@ export function leftUndone({ prepared, chosen, line }: LineSolution): LeftUndone
     }),
   );
   const done = layout.actions;
-  const isCured = (finding: Judged, cell: Interval, method: Method | undefined) => {
+  const isCured = (finding: GradedFinding, cell: Interval, method: Method | undefined) => {
     if (method === 'clean') return finding.cures.includes('clean');
     const action = done.find((each) => overlaps(each, cell));
     if (!action) return false;

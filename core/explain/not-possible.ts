@@ -1,4 +1,4 @@
-import { kindOfJudged, sayJudged } from '../condition/judged.js';
+import { kindOfGraded, sayJudged } from '../condition/graded-finding.js';
 import type { Method } from '../job/vocabulary.js';
 import { covers, overlaps, type Interval } from '../line/intervals.js';
 import { methodName } from '../methods/index.js';
@@ -53,7 +53,7 @@ function notPossibleAt(
   const own = all.filter(([, { rule }]) => rule !== 'no-room');
   const refusals = own.length > 0 ? own : all;
   const only = findings.length === 1 ? condition.findings.find(({ id }) => id === findings[0]) : undefined;
-  const { byOthers } = only ? kindOfJudged(only) : {};
+  const { byOthers } = only ? kindOfGraded(only) : {};
   return {
     finding: only?.id ?? null,
     what: only ? sayJudged(only) : why,

@@ -1,4 +1,4 @@
-import { isCleaned, isCurable } from '../condition/judged.js';
+import { isCleaned, isCurable } from '../condition/graded-finding.js';
 import type { CleanoutStatus } from '../cleanouts/cleanouts.js';
 import { findingName } from '../findings/kinds.js';
 import { roundCents } from '../units.js';
@@ -34,7 +34,7 @@ export const cleanoutOptions = (all: readonly CleanoutWork[]): Option[] =>
     }));
 
 /** What curing each watched place that is left would add to this scope's price. */
-export function whileHere(lineSolution: LineSolution, solution: Solution, input: SolveInput): Option[] {
+export function optionalCures(lineSolution: LineSolution, solution: Solution, input: SolveInput): Option[] {
   const { line, chosen, prepared } = lineSolution;
   const id = line.model.line.id;
   const { cells } = prepared.possible.track;

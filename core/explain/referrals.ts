@@ -1,5 +1,5 @@
 import type { Condition } from '../condition/condition.js';
-import { isCurable, sayJudged } from '../condition/judged.js';
+import { isCurable, sayJudged } from '../condition/graded-finding.js';
 import type { Rules } from '../job/rules.js';
 import { overlaps } from '../line/intervals.js';
 import { publicPart } from '../prepare/obligations.js';

@@ -1,4 +1,4 @@
-import { sayJudged } from '../condition/judged.js';
+import { sayJudged } from '../condition/graded-finding.js';
 import type { Grade, Material, Method, OwnerKind } from '../job/vocabulary.js';
 import { tolerance } from '../units.js';
 import { overlaps, type Interval } from '../line/intervals.js';

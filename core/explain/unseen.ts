@@ -1,5 +1,11 @@
-import { heldBy } from '../condition/grade.js';
-import { isCleaned, isForOthers, isSag, kindOfJudged, type Judged } from '../condition/judged.js';
+import { heldBackBy } from '../condition/grade.js';
+import {
+  isCleaned,
+  isLeftToItsOwner,
+  isSag,
+  kindOfGraded,
+  type GradedFinding,
+} from '../condition/graded-finding.js';
 import type { Prices } from '../job/prices.js';
 import type { Rules } from '../job/rules.js';
 import { roundCents } from '../units.js';
@@ -17,7 +23,7 @@ export interface FirstStep extends Interval {
 }
 
 /** Stretches that are unseen, hidden or not clean, and why each must be re-inspected. */
-export function lookAgain({ model, condition }: ScopedLine): { stretches: Interval[]; why: string[] } {
+export function toReinspect({ model, condition }: ScopedLine): { stretches: Interval[]; why: string[] } {
   const unseen = subtract([model.extent], model.seen);
   const unclean = condition.findings.filter(
     (finding) => isCleaned(finding) && finding.stopsLiner !== undefined,
@@ -25,11 +31,11 @@ export function lookAgain({ model, condition }: ScopedLine): { stretches: Interv
   const hides = unclean.filter(({ place }) => unseen.some((each) => overlaps(each, place)));
   const bars = unclean.filter((finding) => !hides.includes(finding));
   const held = condition.findings.filter(
-    (finding) => heldBy(finding.placed.entry, kindOfJudged(finding)) !== undefined,
+    (finding) => heldBackBy(finding.placed.entry, kindOfGraded(finding)) !== undefined,
   );
   const possible = condition.findings.filter((finding) => finding.possible);
   const feet = summedLength(unseen);
-  const at = (all: readonly Judged[]) => all.map(({ placed }) => placed.from_ft.toFixed(1)).join(', ');
+  const at = (all: readonly GradedFinding[]) => all.map(({ placed }) => placed.from_ft.toFixed(1)).join(', ');
   return {
     stretches: union([...unseen, ...[...unclean, ...held, ...possible].map(({ place }) => place)]),
     why: [
@@ -46,7 +52,7 @@ export function lookAgain({ model, condition }: ScopedLine): { stretches: Interv
 }
 
 /** Bellies of unknown fall: their price is provisional until the depth at both ends is located. */
-export function toLocate({ model, condition }: ScopedLine): Judged[] {
+export function toLocate({ model, condition }: ScopedLine): GradedFinding[] {
   if (model.profile.graded) return [];
   const exposed = (place: Interval) =>
     model.surfaces.some((each) => each.kind === 'crawl-space' && covers([each], place));
@@ -57,16 +63,16 @@ export function toLocate({ model, condition }: ScopedLine): Judged[] {
 
 /** Whether a line has nothing left to inspect, reach or locate. */
 export const isKnown = (line: ScopedLine): boolean =>
-  line.model.endReached && lookAgain(line).stretches.length === 0 && toLocate(line).length === 0;
+  line.model.endReached && toReinspect(line).stretches.length === 0 && toLocate(line).length === 0;
 
 /**
  * The line if everything not seen clean proved sound, or proved failed. What was seen stays as it is; possible findings
  * drop out, or are among the failed; and past an end that nobody reached the line continues as far as the house rule
  * assumes.
  */
-export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: Rules): ScopedLine {
+export function assuming(line: ScopedLine, proves: 'sound' | 'failed', rules: Rules): ScopedLine {
   if (isKnown(line)) return line;
-  const known = lookAgain(line).stretches;
+  const known = toReinspect(line).stretches;
   const { model, condition } = line;
   const depthUnknown = toLocate(line).length > 0;
   const failed = proves === 'failed';
@@ -98,7 +104,7 @@ export function supposing(line: ScopedLine, proves: 'sound' | 'failed', rules: R
   };
 }
 
-function failedStretch({ model }: ScopedLine, place: Interval, index: number): Judged {
+function failedStretch({ model }: ScopedLine, place: Interval, index: number): GradedFinding {
   const entry: FindingEntry = {
     id: `not seen ${index + 1}`,
     kind: 'finding',
@@ -153,7 +159,7 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
   }
   const needed = lines
     .filter((line) => !isKnown(line))
-    .map((line) => ({ line, again: lookAgain(line), locate: toLocate(line) }));
+    .map((line) => ({ line, again: toReinspect(line), locate: toLocate(line) }));
   if (needed.length === 0) return null;
   const ends = needed.map(({ line, again, locate }) => {
     const all = [...again.stretches, ...locate.map(({ place }) => place)];
@@ -174,7 +180,7 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     .join(', ');
   return {
     what: [
-      ...(lines.some(({ condition }) => condition.findings.some(isForOthers))
+      ...(lines.some(({ condition }) => condition.findings.some(isLeftToItsOwner))
         ? ['have the owner of the utility in the pipe come']
         : []),
       ...(cleans ? ['clean and re-inspect'] : []),

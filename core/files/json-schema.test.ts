@@ -4,7 +4,7 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { scopeFile } from './scope-file.js';
 import { scopeOf } from '../scope/scope.js';
-import { scopeWithWays } from '../test/own-scope.js';
+import { scopeWithOptions } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
 import { publishedSchemas } from './json-schema.js';
 import { readFirmText } from './read-firm.js';
@@ -45,7 +45,7 @@ test('invented jobs and their scopes are valid, unknown fields are not', () => {
     const job = randomJob(seed, { lines: 1 + (seed % 2) });
     expect(validJob(JSON.parse(JSON.stringify(job))) ? [] : validJob.errors).toEqual([]);
     const ready = readyJob(job);
-    const scope: unknown = JSON.parse(JSON.stringify(scopeFile(ready, scopeWithWays(ready))));
+    const scope: unknown = JSON.parse(JSON.stringify(scopeFile(ready, scopeWithOptions(ready))));
     expect(validScope(scope) ? [] : validScope.errors).toEqual([]);
     expect(validJob({ ...job, color: 'red' })).toBe(false);
   }

@@ -1,5 +1,5 @@
 import { methodsFor } from '../methods/index.js';
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import { roundFeet } from '../units.js';
 import type { LinerOrder } from '../liner/liner.js';
 import type { WorkingTime } from '../liner/working-time.js';
@@ -144,7 +144,7 @@ function lineFile({ model, condition }: ScopedLine, own: LineScope) {
   };
 }
 
-const findingFile = (finding: Judged) => ({
+const findingFile = (finding: GradedFinding) => ({
   id: finding.id,
   finding: finding.placed.entry.finding,
   station_ft: roundFeet(finding.placed.from_ft),

@@ -12,7 +12,7 @@ export const sizeOfShare = (percent: number): Size =>
   percent >= 50 ? 'large' : percent >= 25 ? 'moderate' : 'small';
 
 /** A finding's amount as entered. A range counts by its high end. */
-export interface Sized {
+export interface MeasuredAmount {
   readonly size?: Size | undefined;
   readonly percent?: number | readonly [number, number] | undefined;
   readonly inches?: number | readonly [number, number] | undefined;
@@ -37,7 +37,11 @@ export function segmentPercent(height_in: number, bore_in: number): number {
  * The measure of a finding; a range counts by its high end. A finding without a measure counts as moderate, the grade
  * it is given.
  */
-export function measureOf({ inches, percent, size }: Sized, measure: Measure, bore_in: number): Measured {
+export function measureOf(
+  { inches, percent, size }: MeasuredAmount,
+  measure: Measure,
+  bore_in: number,
+): Measured {
   if (percent !== undefined) return { value: high(percent), known: 'measured' };
   if (inches !== undefined) {
     const value = high(inches);

@@ -41,7 +41,7 @@ export interface Grading {
 
 /**
  * Everything the program knows about one kind of finding. `Fields` are its fields in the job file beyond the common
- * ones; a row is handed what they are made of, so that a page can name findings without loading the file's schema.
+ * ones; a row receives what they are made of, so that a page can name findings without loading the file's schema.
  */
 export interface FindingRow<Id extends string = string, Fields extends z.ZodRawShape = z.ZodRawShape> {
   readonly id: Id;

@@ -1,4 +1,4 @@
-import { quoted, type Idiom } from './heard.js';
+import { quoted, type Idiom } from './traced-text.js';
 
 const loose = 'rocks?|gravel|sand|stones?|dirt|debris|soil|mud|silt';
 const pieces = 'shards?|chunks?|pieces?|bits?|fragments?';

@@ -1,4 +1,4 @@
-import type { Idiom } from './heard.js';
+import type { Idiom } from './traced-text.js';
 
 /** Deposits and roots, which are cut out and cleaned away; a bottom that is gone is a finding. */
 const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debris|deposits?|rags?|paper|mud)`;

@@ -1,4 +1,4 @@
-import { placeFirst, type Idiom } from './heard.js';
+import { placeFirst, type Idiom } from './traced-text.js';
 
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [

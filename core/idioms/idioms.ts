@@ -1,7 +1,7 @@
 import { debrisIdioms } from './debris.js';
 import { denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
-import { quoted, type Idiom } from './heard.js';
+import { quoted, type Idiom } from './traced-text.js';
 import { anyMaterial, pipeIdioms } from './pipes.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { remarkIdioms } from './remarks.js';

@@ -1,5 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { boundary, placeFirst, quoted, type Idiom } from './heard.js';
+import { boundary, placeFirst, quoted, type Idiom } from './traced-text.js';
 
 /** Any word for a material, the longest first. */
 export const anyMaterial = `(?:${materialRegistry.rows

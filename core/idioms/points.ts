@@ -1,4 +1,4 @@
-import { boundary, placeFirst, quoted, type Idiom } from './heard.js';
+import { boundary, placeFirst, quoted, type Idiom } from './traced-text.js';
 import { anyMaterial } from './pipes.js';
 
 const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;

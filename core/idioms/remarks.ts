@@ -1,4 +1,4 @@
-import { asNote, quoted, type Idiom } from './heard.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [

@@ -1,4 +1,4 @@
-import { quoted, type Idiom } from './heard.js';
+import { quoted, type Idiom } from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {
   '1/2': 'half',

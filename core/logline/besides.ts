@@ -1,5 +1,5 @@
 import { oneChange } from './change.js';
-import type { EntryDraft, Known } from './context.js';
+import type { EntryDraft, EarlierThing } from './context.js';
 import { isCleanout, isOfKind, newDraft, type Draft } from './draft.js';
 
 /**
@@ -51,7 +51,7 @@ function branchOf({ point, aboutPoint, fields }: Draft): Draft {
 }
 
 /** Said of a finding that is written already, within a foot: "roots in the crack" after the crack. */
-export const isWritten = (said: EntryDraft, known: readonly Known[]): boolean =>
+export const isWritten = (said: EntryDraft, known: readonly EarlierThing[]): boolean =>
   said.kind === 'finding' &&
   known.some(({ entry, elsewhere }) => {
     if (elsewhere || entry.kind !== 'finding' || entry.finding !== said.finding) return false;
@@ -66,7 +66,7 @@ const another = /\b(?:another|second|third|more|also|again|other|plus)\b/i;
 /**
  * One entry of two readings of a line that say the same thing at the same place: the two sides of a change of pipe, or
  * "fine roots, just whiskers". Undefined where they are two things. `said` are the words of the later one; `isPlaced`, asked only
- * where it decides, tells whether these name a place.
+ * where it decides, shows whether these name a place.
  */
 export function oneThing(
   one: EntryDraft | undefined,

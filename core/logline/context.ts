@@ -33,7 +33,7 @@ export interface LogContext {
 export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id'> : never) : never;
 
 /** An earlier thing that later words may refer to; parts of the same line are `part 0`, `part 1`, … */
-export interface Known {
+export interface EarlierThing {
   readonly id: string;
   readonly entry: EntryDraft;
   /** It belongs to another run. */

@@ -4,7 +4,7 @@ import type { FindingKind, PointKind } from '../job/vocabulary.js';
 import type { Meaning, QuotedField } from '../speech/meaning.js';
 
 /** A number of the line not yet assigned to a field. */
-export interface Given {
+export interface UnassignedNumber {
   readonly value: number;
   readonly from: number;
   readonly to: number;
@@ -45,7 +45,7 @@ export interface Draft {
   fields: Record<string, unknown>;
   /** Fields that yield to any other word. */
   weak: Record<string, unknown>;
-  numbers: Given[];
+  numbers: UnassignedNumber[];
   /** The pipes either side of `>`; a single one is what follows. */
   pipes: NamedPipe[];
   /** Length of its pieces, said before the pipe was named, ft. */
@@ -305,7 +305,7 @@ function takeMaterial(draft: Draft, material: NonNullable<Pipe['material']>): vo
   if (bore !== undefined) pipe.diameter_in = bore;
 }
 
-/** One thing at each of two hours; the first stands for both until they are parted. */
+/** One thing at each of two hours; the first represents both until they are split. */
 export function takeClocks(draft: Draft, clocks: readonly [number, number]): void {
   draft.clocks = clocks;
   [draft.fields.clock] = clocks;

@@ -6,7 +6,7 @@ import type { FindingKind } from '../job/vocabulary.js';
 import { entrySchema, pointSchema, type Entry, type Point } from '../job/schema.js';
 import { pipesOf } from './change.js';
 import { endedBy, nameWhatEnds } from './references.js';
-import type { Choice, EntryDraft, Known, LogContext } from './context.js';
+import type { Choice, EntryDraft, EarlierThing, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 import { faultWords, readEntry } from './entry-faults.js';
 import { placeNumbers, takePlace } from './place.js';
@@ -33,7 +33,7 @@ export interface Finishing {
   /** Reading of the previous thing on the line, ft. */
   readonly inherited: number | undefined;
   readonly context: LogContext;
-  readonly known: readonly Known[];
+  readonly known: readonly EarlierThing[];
   readonly fail: Fail;
   /** From narration rather than typed: what does not fit is dropped instead of refused. */
   readonly spoken?: boolean;
@@ -265,7 +265,7 @@ function settleServed(draft: Draft, spoken = false): void {
 }
 
 /** "Same again": the kind of the last entry. */
-function repeat(draft: Draft, known: readonly Known[], context: LogContext): void {
+function repeat(draft: Draft, known: readonly EarlierThing[], context: LogContext): void {
   if (draft.finding !== undefined || (draft.kind !== undefined && draft.kind !== 'joint')) return;
   const last = known.findLast(({ elsewhere }) => !elsewhere)?.entry;
   if (last?.kind === 'note' && draft.listed) {
@@ -310,7 +310,7 @@ function repeat(draft: Draft, known: readonly Known[], context: LogContext): voi
 const recent = 8;
 
 /** Target of a correction: the newest entry of the kind it names, else the newest of all. */
-function correctedBy(draft: Draft, known: readonly Known[]): Known | undefined {
+function correctedBy(draft: Draft, known: readonly EarlierThing[]): EarlierThing | undefined {
   const own = known.filter(({ elsewhere }) => !elsewhere);
   const like = own
     .slice(-recent)
@@ -330,7 +330,7 @@ function farFromItsLike(
   draft: Draft,
   { sameAs }: Record<string, unknown>,
   reading: number | undefined,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
   fail: Fail,
 ): void {
   const like = known.find(({ id }) => id === sameAs);

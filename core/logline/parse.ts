@@ -1,14 +1,14 @@
 import { sayPointKind } from '../job/point-words.js';
 import type { Point } from '../job/schema.js';
-import { placeOf, type Heard } from '../idioms/heard.js';
-import { hear } from '../speech/hear.js';
+import { placeOf, type TracedText } from '../idioms/traced-text.js';
+import { normalize } from '../speech/normalize.js';
 import { isWritten, oneThing, takeBesides } from './besides.js';
 import { endsOfPipe, saySides } from './change.js';
 import {
   partId,
   type Choice,
   type EntryDraft,
-  type Known,
+  type EarlierThing,
   type LogContext,
   type LogError,
 } from './context.js';
@@ -57,13 +57,13 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
   if (takesBack.test(text)) return [refused(text, 'to take back what was written last, press Undo')];
   const parts: LogPart[] = [];
   const points = [...context.points];
-  const known: Known[] = (context.entries ?? []).map(({ id, ...entry }, index) => ({
+  const known: EarlierThing[] = (context.entries ?? []).map(({ id, ...entry }, index) => ({
     id,
     entry,
     elsewhere: index < (context.otherRuns ?? 0),
   }));
   const names = points.flatMap(({ name, id }) => [id, ...(name === undefined ? [] : [name])]);
-  const hearing = hear(text, names);
+  const hearing = normalize(text, names);
   const segments = segmentsOf(hearing);
   const read = (segment: Segment, inherited: number | undefined) =>
     parsePart(text, hearing.heard, segment, inherited, { ...context, points }, known);
@@ -128,7 +128,7 @@ function put(points: LogContext['points'][number][], point: Point): void {
 
 /** Places the faults of a draft in its segment; one without a place covers all of it. */
 const failIn =
-  (heard: Heard, segment: Segment, whole: Span, errors: LogError[]): Fail =>
+  (heard: TracedText, segment: Segment, whole: Span, errors: LogError[]): Fail =>
   (message, from, to, answers) => {
     const span =
       from === undefined || to === undefined ? whole : placeOf(heard, segment.from + from, segment.from + to);
@@ -141,7 +141,7 @@ const failIn =
 
 /** Makes the part of an entry, with what it says and may still say. */
 const partWith =
-  (context: LogContext, known: readonly Known[]) =>
+  (context: LogContext, known: readonly EarlierThing[]) =>
   (entry: EntryDraft, more: Partial<LogPart> = {}): LogPart => ({
     entry,
     sentence: sentenceOf(entry, more.point, context, known),
@@ -155,11 +155,11 @@ const partWith =
 
 function parsePart(
   text: string,
-  heard: Heard,
+  heard: TracedText,
   segment: Segment,
   inherited: number | undefined,
   context: LogContext,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
 ): LogPart[] {
   const whole = placeOf(heard, segment.from, segment.to);
   const heardHere = readSegment(heard, segment, context, known);
@@ -257,7 +257,7 @@ function sentenceOf(
   entry: EntryDraft,
   point: Point | undefined,
   context: LogContext,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
 ): string {
   const says = sayEntry(
     { ...entry, id: 'new' },
@@ -269,7 +269,7 @@ function sentenceOf(
 }
 
 /** A short description of an entry that is referred to. */
-function saysOf(id: string, context: LogContext, known: readonly Known[]): string {
+function saysOf(id: string, context: LogContext, known: readonly EarlierThing[]): string {
   const entry = known.findLast((each) => each.id === id)?.entry;
   if (!entry) return 'an entry that is gone';
   const says = sayWhat({ ...entry, id }, (point) => nameOf(point, undefined, context)).split(',')[0] ?? id;

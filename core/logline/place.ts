@@ -3,7 +3,7 @@ import type { Point } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { clockText } from '../speech/numbers.js';
 import type { EntryDraft } from './context.js';
-import { isCleanout, isDrop, isOfKind, type Draft, type Given } from './draft.js';
+import { isCleanout, isDrop, isOfKind, type Draft, type UnassignedNumber } from './draft.js';
 import type { Fail } from './finish.js';
 
 /** A number this close to the previous reading may be the next reading, ft. */
@@ -74,7 +74,7 @@ function takeFall(draft: Draft): void {
 const mostFall_ft = 12;
 
 /** The number that is the place, where one is. */
-function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Given | undefined {
+function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): UnassignedNumber | undefined {
   const { numbers, kind, bareHour } = draft;
   return (
     // "six foot two on the locator, at 31"
@@ -93,7 +93,7 @@ function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Given | un
 const isBend = isOfKind('bend');
 
 /** "24 roots; main 78": past any hour, and no percentage, degrees or diameter, a number after its thing is a place. */
-const isNoMeasure = (draft: Draft, { value, fraction }: Given): boolean => {
+const isNoMeasure = (draft: Draft, { value, fraction }: UnassignedNumber): boolean => {
   const { kind, finding } = draft;
   if (fraction || value <= 12) return false;
   if (finding !== undefined) return kindOf(finding).grading?.measure !== 'percent';
@@ -128,7 +128,7 @@ function placeNumber(
   draft: Draft,
   fields: Record<string, unknown>,
   finding: FindingKind | undefined,
-  given: Given,
+  given: UnassignedNumber,
   fail: Fail,
 ): boolean {
   const { value } = given;
@@ -179,7 +179,7 @@ const mostInches_in = 12;
 /** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
 export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
 
-function placeAtPoint(draft: Draft, given: Given, fail: Fail): boolean {
+function placeAtPoint(draft: Draft, given: UnassignedNumber, fail: Fail): boolean {
   const { value, feet } = given;
   const kind = draft.point && 'kind' in draft.point ? draft.point.kind : undefined;
   const about = draft.aboutPoint;

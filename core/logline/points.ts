@@ -1,7 +1,7 @@
 import { sayPointKind } from '../job/point-words.js';
 import type { Point } from '../job/schema.js';
 import type { PointKind } from '../job/vocabulary.js';
-import type { Known, LogContext } from './context.js';
+import type { EarlierThing, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 
 /** A point of the same kind this close on the counter is the one already read, ft. */
@@ -22,7 +22,7 @@ export function pointOf(
   which: NonNullable<Draft['point']>,
   reading_ft: number | undefined,
   context: LogContext,
-  entries: readonly Known[],
+  entries: readonly EarlierThing[],
 ): PointRead {
   const found =
     'id' in which
@@ -50,7 +50,7 @@ function knownOf(
   reading_ft: number | undefined,
   draft: Draft,
   context: LogContext,
-  entries: readonly Known[],
+  entries: readonly EarlierThing[],
 ) {
   const end = context.points.find(({ id }) => id === context.end);
   if (kind === 'main' && end && end.kind !== 'main' && !isEnd(end.kind)) {
@@ -96,7 +96,7 @@ const isEnd = (kind: PointKind): boolean => kind === 'manhole' || kind === 'sept
  */
 export function besideOf(
   { besidePoint, besideFinding, served }: Draft,
-  entries: readonly Known[],
+  entries: readonly EarlierThing[],
   { points }: LogContext,
 ): number | undefined {
   const here = entries.filter(({ entry, elsewhere }) => !elsewhere && entry.reading_ft !== undefined);

@@ -3,7 +3,7 @@ import { kindOf } from '../findings/kinds.js';
 import { sayPointKind } from '../job/point-words.js';
 import { defaultRules } from '../job/rules.js';
 import { pastEnd_ft } from '../units.js';
-import type { EntryDraft, Known, LogContext } from './context.js';
+import type { EntryDraft, EarlierThing, LogContext } from './context.js';
 
 /**
  * With this many readings on a run, one farther from all of them than their own spread is questioned, and over this
@@ -14,9 +14,9 @@ const farAway_ft = 50;
 
 /**
  * Questions about an unlikely reading before it is written: longer than any cable, past the end of the line, or far
- * from everything else on this run. Each says what would be right.
+ * from everything else on this run. Each names a form that would be right.
  */
-export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly Known[]): string[] {
+export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly EarlierThing[]): string[] {
   const readings = [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined);
   const furthest = Math.max(...readings);
   if (readings.length === 0) return [];
@@ -41,7 +41,7 @@ function pastEnd(entry: EntryDraft, furthest: number, { points, end, direction }
   ];
 }
 
-function farFromAll(furthest: number, readings: readonly number[], known: readonly Known[]): string[] {
+function farFromAll(furthest: number, readings: readonly number[], known: readonly EarlierThing[]): string[] {
   const others = known.flatMap(({ entry, elsewhere }) =>
     elsewhere ? [] : [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined),
   );

@@ -1,7 +1,7 @@
-import { interjection } from '../speech/hear.js';
-import { placeOf, slice, type Heard } from '../idioms/heard.js';
+import { interjection } from '../speech/normalize.js';
+import { placeOf, slice, type TracedText } from '../idioms/traced-text.js';
 import { phraseAt } from '../speech/phrases.js';
-import type { Known, LogContext, LogError } from './context.js';
+import type { EarlierThing, LogContext, LogError } from './context.js';
 import { applyMeaning, named, newDraft, type Draft } from './draft.js';
 import { pointNamedAt, tagAt, takeReferring } from './references.js';
 import type { Segment } from './segments.js';
@@ -31,10 +31,10 @@ export interface SegmentRead {
 
 /** Reads the words of one thing, matching the longest token or phrase each time. Never throws. */
 export function readSegment(
-  all: Heard,
+  all: TracedText,
   segment: Segment,
   context: LogContext,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
 ): SegmentRead {
   const heard = slice(all, segment.from, segment.to);
   const { text } = heard;
@@ -118,7 +118,7 @@ function takePhrase(
   return to;
 }
 
-/** "out of round", "out of the wall": no pass is told. */
+/** "out of round", "out of the wall": these name no pass. */
 const isInPassing = (text: string, from: number, to: number): boolean =>
   /^out$/i.test(text.slice(from, to)) && /^\s+of\b/i.test(text.slice(to));
 

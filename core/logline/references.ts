@@ -1,6 +1,6 @@
 import type { Draft } from './draft.js';
 import { kindOf } from '../findings/kinds.js';
-import type { EntryDraft, Known, LogContext } from './context.js';
+import type { EntryDraft, EarlierThing, LogContext } from './context.js';
 import type { Meaning } from '../speech/meaning.js';
 import { dash, distance, toFeet } from '../speech/numbers.js';
 import { phraseAt } from '../speech/phrases.js';
@@ -30,7 +30,7 @@ export const tagText = (id: string): string =>
 export function referenceAt(
   text: string,
   context: LogContext,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
   reading_ft?: number,
 ): Reference | undefined {
   const tagged = tagAt(text);
@@ -56,7 +56,7 @@ export function referenceAt(
   if (!phrase) return undefined;
   const used = article + phrase.phrase.length;
   const all = known.filter(({ entry }) => means(phrase.meaning, entry, context));
-  const away = ({ entry }: Known) => Math.abs((entry.reading_ft ?? Infinity) - (reading_ft ?? 0));
+  const away = ({ entry }: EarlierThing) => Math.abs((entry.reading_ft ?? Infinity) - (reading_ft ?? 0));
   const id = (reading_ft === undefined ? all : all.toSorted((a, b) => away(b) - away(a))).at(-1)?.id;
   return id ? { used, id } : { used, message: `no “${phrase.phrase}” was written yet` };
 }
@@ -72,7 +72,7 @@ export function pointNamedAt(text: string, { points }: LogContext): { used: numb
     .find(({ word }) => startsWithWord(text, word));
 }
 
-function means(meaning: Meaning, entry: Known['entry'], context: LogContext): boolean {
+function means(meaning: Meaning, entry: EarlierThing['entry'], context: LogContext): boolean {
   switch (meaning.is) {
     case 'finding':
       return entry.kind === 'finding' && entry.finding === meaning.finding;
@@ -140,7 +140,7 @@ export function takeReferring(
   text: string,
   start: number,
   context: LogContext,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
   fail: (from: number, to: number, message: string) => void,
 ): number {
   /** Reads a reference at `at` into a field; returns the length used in all. */
@@ -200,9 +200,9 @@ export function takeReferring(
 export const endedBy = (
   draft: Draft,
   reading: number | undefined,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
   pass: LogContext['pass'],
-): Known | undefined => openOne(draft, known) ?? begunOne(draft, reading, known, pass);
+): EarlierThing | undefined => openOne(draft, known) ?? begunOne(draft, reading, known, pass);
 
 /** Whether a draft names neither a finding nor another kind of entry. */
 export const isUnnamed = ({ finding, kind }: Draft): boolean => finding === undefined && kind === undefined;
@@ -216,7 +216,7 @@ export const isLong = (entry: EntryDraft): boolean =>
   entry.kind === 'hidden' || (entry.kind === 'finding' && kindOf(entry.finding).sags === true);
 
 /** The newest open stretch of this kind. */
-const openOne = (draft: Draft, known: readonly Known[]): Known | undefined =>
+const openOne = (draft: Draft, known: readonly EarlierThing[]): EarlierThing | undefined =>
   known.findLast(
     ({ entry, elsewhere }) =>
       !elsewhere && entry.open === true && (isUnnamed(draft) || isOfKind(draft, entry)),
@@ -229,9 +229,9 @@ const longestBegun_ft = 40;
 function begunOne(
   draft: Draft,
   reading: number | undefined,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
   pass: LogContext['pass'],
-): Known | undefined {
+): EarlierThing | undefined {
   if (draft.endCall !== 'end' || reading === undefined) return undefined;
   const newest = known.findLast(({ entry, elsewhere }) => !elsewhere && isOfKind(draft, entry));
   return newest && mayEndAt(newest.entry, reading, pass) ? newest : undefined;
@@ -248,7 +248,7 @@ function mayEndAt(entry: EntryDraft, reading: number, pass: LogContext['pass']):
 export function nameWhatEnds(
   draft: Draft,
   reading: number | undefined,
-  known: readonly Known[],
+  known: readonly EarlierThing[],
   pass: LogContext['pass'],
 ): void {
   const isNamed = !isUnnamed(draft) || draft.point !== undefined || draft.pipes.length > 0;

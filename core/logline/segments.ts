@@ -1,5 +1,5 @@
-import { boundary, denial, onceMoreMark } from '../idioms/heard.js';
-import { maskedName, type Hearing } from '../speech/hear.js';
+import { boundary, denial, repeatMark } from '../idioms/traced-text.js';
+import { maskedName, type NormalizedText } from '../speech/normalize.js';
 import { phraseAt } from '../speech/phrases.js';
 import { usualBends } from './place.js';
 
@@ -59,7 +59,7 @@ interface Open {
 /**
  * Splits a line into its things: at each `;`, and where natural speech moves on to another. Time grows with its length.
  */
-export function segmentsOf({ shape }: Hearing): Segment[] {
+export function segmentsOf({ shape }: NormalizedText): Segment[] {
   const segments: { -readonly [Key in keyof Segment]: Segment[Key] }[] = [];
   let open: Open | undefined;
   const textOf = ({ from, to }: Pick<Piece, 'from' | 'to'>) => shape.slice(from, to);
@@ -224,10 +224,10 @@ const isNoun = (phrase: string, from: number, shape: string, sofar: number): boo
 function nounsIn(shape: string, from: number, to: number): { nouns: number; retracted: boolean } {
   let nouns = 0;
   let retracted = false;
-  const word = new RegExp(`[a-z][a-z0-9'/-]*|[>${onceMoreMark}]|${maskedName}+`, 'gi');
+  const word = new RegExp(`[a-z][a-z0-9'/-]*|[>${repeatMark}]|${maskedName}+`, 'gi');
   word.lastIndex = from;
   for (let match = word.exec(shape); match && match.index < to; match = word.exec(shape)) {
-    if (match[0] === '>' || match[0] === onceMoreMark || match[0].startsWith(maskedName)) nouns++;
+    if (match[0] === '>' || match[0] === repeatMark || match[0].startsWith(maskedName)) nouns++;
     else {
       const text = shape.slice(match.index, to);
       const phrase = phraseAt(text);

@@ -12,7 +12,7 @@ import {
   toFeet,
   toNumber,
 } from '../speech/numbers.js';
-import { closeQuote, onceMoreMark, openQuote } from '../idioms/heard.js';
+import { closeQuote, repeatMark, openQuote } from '../idioms/traced-text.js';
 
 /** Reads one token into the draft; a returned text says why it does not fit. */
 type Act = (draft: Draft, match: RegExpExecArray, at: number) => string | undefined;
@@ -113,7 +113,7 @@ export const tokens: readonly Token[] = [
     sets((draft, [, far = '']) => (draft.fields.to_ft ??= toFeet(far))),
   ),
   token(
-    onceMoreMark,
+    repeatMark,
     sets((draft) => (draft.onceMore = true)),
   ),
   token(

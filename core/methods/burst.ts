@@ -1,5 +1,5 @@
 import { newPipeOutside, pulledPipe, materialRegistry } from '../catalog/materials.js';
-import { kindOfJudged, type Judged } from '../condition/judged.js';
+import { kindOfGraded, type GradedFinding } from '../condition/graded-finding.js';
 import { pitHalf_ft, pitReach, type HoleCosts } from '../excavation/hole-costs.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import { rateForBore } from '../job/prices.js';
@@ -22,7 +22,7 @@ import {
   type Refusal,
   type Track,
 } from '../track/track.js';
-import { endCouplings, firstRefusal, fittingDrafts, fittingsIn, notOurs } from './dig.js';
+import { endCouplings, firstRefusal, fittingDrafts, fittingsIn, ownersToRepair } from './dig.js';
 import { feetOfBore } from '../track/feet-steps.js';
 import { Arrives, Departs } from '../track/joins.js';
 import { hasTrait, Trait } from './candidates.js';
@@ -231,7 +231,7 @@ function boreChange(cells: readonly Cell[]): Refusal | undefined {
 export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal | undefined {
   const at = (cell.from_ft + cell.to_ft) / 2;
   const where = `${at.toFixed(1)} ft`;
-  if (!cell.ours) return notOurs(where);
+  if (!cell.ours) return ownersToRepair(where);
   if (materialRegistry.row(cell.pipe.material).hazardousDust && !rules.burstAsbestosCement) {
     return {
       rule: 'asbestos-cement',
@@ -241,7 +241,7 @@ export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal |
   }
   const stop = cell.findings.find(leadsAstray);
   if (stop) {
-    const { noun, byOthers } = kindOfJudged(stop);
+    const { noun, byOthers } = kindOfGraded(stop);
     const at = `at ${stop.placed.from_ft.toFixed(1)} ft`;
     return {
       rule: 'burst-stopped',
@@ -265,8 +265,8 @@ export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal |
 }
 
 /** New pipe would follow the old one where it has sagged or collapsed. */
-function leadsAstray(finding: Judged): boolean {
-  const { stopsBurstFrom } = kindOfJudged(finding);
+function leadsAstray(finding: GradedFinding): boolean {
+  const { stopsBurstFrom } = kindOfGraded(finding);
   return !finding.possible && stopsBurstFrom !== undefined && finding.grade >= stopsBurstFrom;
 }
 

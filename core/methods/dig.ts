@@ -1,4 +1,4 @@
-import { isSag, type Judged } from '../condition/judged.js';
+import { isSag, type GradedFinding } from '../condition/graded-finding.js';
 import { plain } from '../figure.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import { leastSlope } from '../grade/least-slope.js';
@@ -157,7 +157,7 @@ const trenchSums = oncePerCells((track) => {
 });
 
 /** Breaks at which new pipe that starts, or ends, would cover a belly only partly. */
-function sagsCutAt({ breaks }: Track, sags: readonly Judged[]): { from: Uint8Array; to: Uint8Array } {
+function sagsCutAt({ breaks }: Track, sags: readonly GradedFinding[]): { from: Uint8Array; to: Uint8Array } {
   const isCut = (before_ft: number, after_ft: number) =>
     before_ft > wholeWithin_ft && after_ft > tolerance.ft;
   return {
@@ -234,11 +234,11 @@ export function digCellRefusal(cell: Cell): Refusal | undefined {
   if (cell.closedTo === 'no-dig') {
     return { rule: 'no-dig', why: `no digging at ${at}`, lift: 'lift the no-dig stretch' };
   }
-  return cell.ours ? undefined : notOurs(at);
+  return cell.ours ? undefined : ownersToRepair(at);
 }
 
 /** The owner of this part has to do it. */
-export const notOurs = (at: string): Refusal => ({
+export const ownersToRepair = (at: string): Refusal => ({
   rule: 'public-part',
   why: `${at} is its owner's to act on`,
   lift: 'a house rule that includes the public part',
@@ -301,7 +301,7 @@ export function fallsOver(
   { model, rules }: Pick<Track, 'model' | 'rules'>,
   a: number,
   b: number,
-  sags: readonly Pick<Judged, 'place'>[],
+  sags: readonly Pick<GradedFinding, 'place'>[],
 ): boolean {
   const { profile } = model;
   const whole = sags.every(

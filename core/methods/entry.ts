@@ -20,7 +20,12 @@ const toiletBore_in = 3;
  * Whether an access point takes a liner or cleaning tool of this bore in that direction. A roof vent takes a camera
  * only; a broken or buried cap is repaired first.
  */
-export function takesIn({ point }: PlacedPoint, goes: Goes, bore_in: number, model: LineModel): boolean {
+export function isInsertionPoint(
+  { point }: PlacedPoint,
+  goes: Goes,
+  bore_in: number,
+  model: LineModel,
+): boolean {
   if (isManhole(point)) return true;
   if (point.usable === false || (point.owner ?? 'private') === 'neighbour') return false;
   if (point.kind === 'access') {
@@ -47,7 +52,8 @@ export const insertionPointAt = (
 ): PlacedPoint | undefined =>
   model.points.find(
     (placed) =>
-      Math.abs(placed.at.station_ft - station_ft) <= sameStation_ft && takesIn(placed, goes, bore_in, model),
+      Math.abs(placed.at.station_ft - station_ft) <= sameStation_ft &&
+      isInsertionPoint(placed, goes, bore_in, model),
   );
 
 /** For every boundary of a track, whether a liner can be sent that way from it without a pit. */
@@ -74,7 +80,7 @@ export function pushedFrom(
   const { model } = track;
   return model.points.flatMap((placed) =>
     (['downstream', 'upstream'] as const).flatMap((goes) =>
-      takesIn(placed, goes, bore_in, model)
+      isInsertionPoint(placed, goes, bore_in, model)
         ? [{ placed, goes, reaches_ft: clearReach(track, placed.at.station_ft, goes, bore_in, isClear) }]
         : [],
     ),

@@ -34,7 +34,7 @@ export function workOf(method: Method): Work {
   if (!work) throw new Error(`nothing is built by "${method}"`);
   return work;
 }
-/** The methods each cure stands for: what a file lists beside a finding. */
+/** The methods that make up each cure, as a file lists them beside a finding. */
 export const methodsFor = (cures: readonly Cure[]): Method[] =>
   cures.flatMap((cure) =>
     methodRegistry.rows.flatMap(({ id, standsFor }) => (standsFor === cure ? [id] : [])),

@@ -1,4 +1,4 @@
-import { isCleaned, isCurable } from '../condition/judged.js';
+import { isCleaned, isCurable } from '../condition/graded-finding.js';
 import { pitReach } from '../excavation/hole-costs.js';
 import type { Rules } from '../job/rules.js';
 import { sameStation_ft, tolerance } from '../units.js';
@@ -18,7 +18,7 @@ import {
   overPoints,
 } from '../track/sums.js';
 import { oncePerCells, pointsInside, type Cell, type Refusal, type Track } from '../track/track.js';
-import { firstRefusal, notOurs } from './dig.js';
+import { firstRefusal, ownersToRepair } from './dig.js';
 import { linerDrafts, linerOrderOf } from './liner-order.js';
 import { hasTrait, Trait } from './candidates.js';
 import type { Work } from './method.js';
@@ -67,7 +67,7 @@ export const linerWork = (setting: {
 });
 
 /**
- * A liner can go in at either end; through a pit only where the pit would not stand on something the liner has to cure.
+ * A liner can go in at either end; through a pit only where the pit would not be over something the liner has to cure.
  */
 export const lineJoins = (traits: number): readonly Join[] => [
   [hasTrait(traits, Trait.pitUpstream) ? Departs.LinerInserted : Departs.LinerServed, Arrives.Liner],
@@ -184,7 +184,7 @@ export function linerCellRefusal({
   thickness,
 }: Cell): Refusal | undefined {
   const at = ((from_ft + to_ft) / 2).toFixed(1);
-  if (!ours) return notOurs(`${at} ft`);
+  if (!ours) return ownersToRepair(`${at} ft`);
   if (!seen) return { rule: 'not-seen', why: `nobody has seen ${at} ft`, lift: 'clean it and re-inspect' };
   const stop = findings.find(({ stopsLiner }) => stopsLiner !== undefined);
   if (stop?.stopsLiner !== undefined) {

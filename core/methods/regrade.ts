@@ -1,4 +1,4 @@
-import { isSag } from '../condition/judged.js';
+import { isSag } from '../condition/graded-finding.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import type { Cell, Refusal, Track } from '../track/track.js';
 import { digCellRefusal, digWork, fallsOver, firstRefusal } from './dig.js';

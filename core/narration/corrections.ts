@@ -1,4 +1,4 @@
-import { hear } from '../speech/hear.js';
+import { normalize } from '../speech/normalize.js';
 import type { NarrationItem, Talk } from './talk.js';
 
 const number = String.raw`~?(\d+(?:\.\d+)?)`;
@@ -51,14 +51,14 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   const becomes = isRather.exec(sentence)?.[1];
   if (
     becomes !== undefined &&
-    !/^\W*\d/.test(hear(becomes).heard.text) &&
+    !/^\W*\d/.test(normalize(becomes).heard.text) &&
     last.entry.kind === 'finding' &&
     last.entry.reading_ft !== undefined
   )
     return { is: 'renamed', item: last, says: `at ${last.entry.reading_ft} ${becomes}` };
-  if (onlySeemed.test(sentence) && !/\d/.test(hear(sentence).heard.text))
+  if (onlySeemed.test(sentence) && !/\d/.test(normalize(sentence).heard.text))
     return { is: 'withdrawn', item: last };
-  const { heard } = hear(sentence);
+  const { heard } = normalize(sentence);
   const text = heard.text.replace(/[¦]/g, ' ');
   const wrong = not.exec(text);
   if (withdraws.test(sentence) && !/\d/.test(text)) return { is: 'withdrawn', item: last };
@@ -89,7 +89,7 @@ function meant(talk: Talk, last: NarrationItem, value: number, measure: string |
 }
 
 const readingIn = (said: string): number | undefined => {
-  const found = new RegExp(number).exec(hear(`at ${said}`).heard.text)?.[1];
+  const found = new RegExp(number).exec(normalize(`at ${said}`).heard.text)?.[1];
   return found === undefined ? undefined : Number(found);
 };
 

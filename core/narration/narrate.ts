@@ -1,12 +1,12 @@
 import { readEntry } from '../logline/entry-faults.js';
-import { hear } from '../speech/hear.js';
+import { normalize } from '../speech/normalize.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
-import { takeLocating, takeSegment, type Said } from './take-segment.js';
+import { takeLocating, takeSegment, type SentenceState } from './take-segment.js';
 
 export type { NarrationItem, NarrationNote } from './talk.js';
 
@@ -80,7 +80,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
-  const hearing = hear(fromHere(talk, text), []);
+  const hearing = normalize(fromHere(talk, text), []);
   const advice =
     /\?\s*$/.test(text) || isElsewhere(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
   const segments = segmentsOf(hearing);
@@ -92,7 +92,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const firstThing =
     segments[0] && text.slice(0, 400).search(/\b(?:there['’]?s|that['’]?s|here['’]?s|at\s)/i);
   const afterwards = turn(talk, text, firstThing !== undefined && firstThing >= 0 ? firstThing : undefined);
-  const said: Said = { sentence, index, hearing, segments, placed: undefined };
+  const said: SentenceState = { sentence, index, hearing, segments, placed: undefined };
   segments.forEach((_, at) => {
     takeSegment(talk, said, at);
   });
@@ -105,7 +105,9 @@ function fromHere(talk: Talk, text: string): string {
     /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i.exec(text);
   if (!here) return text;
   // "Eighteen, the pipe's flat from here to twelve": the place it begins with.
-  const said = /^\W*(?:at\s+)?~?\s*(\d+(?:\.\d+)?)\b/.exec(hear(text.slice(0, here.index)).heard.text)?.[1];
+  const said = /^\W*(?:at\s+)?~?\s*(\d+(?:\.\d+)?)\b/.exec(
+    normalize(text.slice(0, here.index)).heard.text,
+  )?.[1];
   const reading = said ?? talk.reading;
   return reading === undefined
     ? text

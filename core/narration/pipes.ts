@@ -3,7 +3,7 @@ import type { Pipe } from '../job/schema.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import type { SegmentRead } from '../logline/read-segment.js';
-import type { Said } from './take-segment.js';
+import type { SentenceState } from './take-segment.js';
 import type { Talk } from './talk.js';
 
 const plastics: readonly string[] = newPipeMaterials;
@@ -22,7 +22,7 @@ export function namePlastic(talk: Talk, { draft, nouns }: SegmentRead): void {
  * "We're in cast iron for the first twelve feet": the pipe around the head, not yet a change. True where the segment
  * says nothing else.
  */
-export function followPipe(talk: Talk, said: Said, draft: Draft, text: string): boolean {
+export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   const [pipe] = draft.pipes;
   const until =
     /\b(?:until|till|up\s+to|out\s+to|as\s+far\s+as|for)\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)/i.exec(text);

@@ -2,8 +2,8 @@ import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import { isLong, isOfKind, isUnnamed } from '../logline/references.js';
 import { accepted, reach, takeFields, takeFill, takeLocated, takeMark, takeShares } from './said-later.js';
-import type { Said } from './take-segment.js';
-import { amend, join, newest, untold, type NarrationItem, type Talk } from './talk.js';
+import type { SentenceState } from './take-segment.js';
+import { amend, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
 
 /** The place in a segment, ft: after "at" or in feet, or a number at either end of it. */
 function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | undefined {
@@ -19,7 +19,7 @@ function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | u
 }
 
 /** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes that stretch. True where it did. */
-export function takeEnd(talk: Talk, said: Said, draft: Draft, text: string): boolean {
+export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   if (draft.endCall !== 'end' || draft.pipes.length > 0) return false;
   const place = placeOf(draft, text);
   if (place === undefined) return false;
@@ -70,7 +70,7 @@ const goesOnTo =
   /\b(?:that|it|this|they|she)\s+(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts)\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
 /** Words that name no thing: an end, more detail, another reading, or the head's position. */
-export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): void {
+export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   if (takeLocated(talk, said, draft, text) || takeMark(talk, said) || takeShares(talk, said)) return;
   const place = placeOf(draft, text);
   if (takeFill(talk, said, draft, place)) return;
@@ -100,7 +100,7 @@ export function takeRemark(talk: Talk, said: Said, draft: Draft, text: string): 
   if (place !== undefined) {
     if (last?.noReading && said.index - talk.lastAt <= 1 && !saysNothing.test(text)) {
       last.entry = { ...last.entry, reading_ft: place };
-      last.assumed = last.assumed.filter((each) => each !== untold);
+      last.assumed = last.assumed.filter((each) => each !== noReadingGiven);
       delete last.noReading;
       join(talk, last, said.sentence.text, said.index);
     } else {
@@ -119,7 +119,7 @@ const saysNothing = /\b(?:nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine))\b
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
 function stretched(
   talk: Talk,
-  said: Said,
+  said: SentenceState,
   item: NarrationItem,
   { fields, numbers }: Draft,
   text: string,
@@ -127,7 +127,7 @@ function stretched(
   const from = numbers.find(({ range }) => range)?.value;
   if (from === undefined || typeof fields.to_ft !== 'number') return false;
   if (!/\b(?:runs|goes|continues|extends|it|that)\b/i.test(text)) return false;
-  item.assumed = item.assumed.filter((each) => each !== untold);
+  item.assumed = item.assumed.filter((each) => each !== noReadingGiven);
   delete item.noReading;
   amend(talk, said, item, { ...item.entry, reading_ft: from, to_ft: fields.to_ft });
   return true;
@@ -136,7 +136,7 @@ function stretched(
 /** "I had that at 32 on the way out": the other pass's reading of the same thing. */
 function readAgain(
   talk: Talk,
-  said: Said,
+  said: SentenceState,
   { entry, point }: NarrationItem,
   place: number,
   pass: unknown,
@@ -168,7 +168,7 @@ const measures = [
 ];
 
 /** "It goes all the way round", "about two inches of water": applies to the newest thing it fits. */
-function completes(talk: Talk, said: Said, draft: Draft, text: string): void {
+function completes(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   const more = Object.fromEntries(
     Object.entries({ ...draft.fields }).filter(
       ([field, value]) => measures.includes(field) && value !== undefined,

@@ -2,7 +2,7 @@ import { sizeOfShare } from '../findings/measure.js';
 import { readEntry } from '../logline/entry-faults.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
-import type { Said } from './take-segment.js';
+import type { SentenceState } from './take-segment.js';
 import { amend, join, mostDepth_ft, type NarrationItem, type Talk } from './talk.js';
 
 /** Words without a thing of their own may refer to an item this many sentences back. */
@@ -29,7 +29,7 @@ export function takeFields(item: NarrationItem, said: Record<string, unknown>): 
 }
 
 /** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
-export function takeLocated(talk: Talk, said: Said, draft: Draft, text: string): boolean {
+export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   const { locating } = talk;
   if (!locating || said.index - locating.index > 2) return false;
   const [depth, ...more] = draft.numbers;
@@ -56,7 +56,7 @@ export function takeLocated(talk: Talk, said: Said, draft: Draft, text: string):
 }
 
 /** "Seventeen's about ten percent and twenty one's more like thirty": the share of each thing by its reading. */
-export function takeShares(talk: Talk, said: Said): boolean {
+export function takeShares(talk: Talk, said: SentenceState): boolean {
   const shares = [
     ...said.hearing.heard.text.matchAll(
       /\b(\d+(?:\.\d+)?)(?:'s|\s+is)\s+(?:(?:about|more\s+like|like|around|closer\s+to|only|,|~)\s*)*(\d+)\s*(%|percent)?/gi,
@@ -76,8 +76,13 @@ export function takeShares(talk: Talk, said: Said): boolean {
   return true;
 }
 
-/** "Twenty three, it's about half full": how much water stands in the belly that was just begun. */
-export function takeFill(talk: Talk, said: Said, { fields }: Draft, place: number | undefined): boolean {
+/** "Twenty three, it's about half full": the depth of water in the belly that was just begun. */
+export function takeFill(
+  talk: Talk,
+  said: SentenceState,
+  { fields }: Draft,
+  place: number | undefined,
+): boolean {
   const last = talk.items.at(-1);
   const more = Object.fromEntries(
     Object.entries({ percent: fields.percent, inches: fields.inches }).filter(
@@ -96,7 +101,7 @@ export function takeFill(talk: Talk, said: Said, { fields }: Draft, place: numbe
 }
 
 /** "Marked it with blue paint": the mark of what was just located. */
-export function takeMark(talk: Talk, said: Said): boolean {
+export function takeMark(talk: Talk, said: SentenceState): boolean {
   const last = talk.items.at(-1);
   const mark = /\b(?:marked|painted|flagged)\s+(?:it|that)\s+(?:with\s+|in\s+|by\s+)?(.+?)\W*$/i.exec(
     said.sentence.text,

@@ -6,8 +6,8 @@ import type { Point } from '../job/schema.js';
 import { finishDraft, type Finished } from '../logline/finish.js';
 import { readSegment, type SegmentRead } from '../logline/read-segment.js';
 import type { Segment } from '../logline/segments.js';
-import type { Hearing } from '../speech/hear.js';
-import { placeOf } from '../idioms/heard.js';
+import type { NormalizedText } from '../speech/normalize.js';
+import { placeOf } from '../idioms/traced-text.js';
 import { takeEnd, takeRemark } from './remarks.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
@@ -18,16 +18,16 @@ import {
   join,
   mainId,
   mostDepth_ft,
-  untold,
+  noReadingGiven,
   type NarrationItem,
   type Talk,
 } from './talk.js';
 
 /** A sentence while its segments are read, with the place named in it so far. */
-export interface Said {
+export interface SentenceState {
   readonly sentence: Sentence;
   readonly index: number;
-  readonly hearing: Hearing;
+  readonly hearing: NormalizedText;
   readonly segments: readonly Segment[];
   placed: { readonly reading_ft: number; readonly to_ft?: number | undefined } | undefined;
 }
@@ -40,7 +40,7 @@ const atThatOne =
   /\b(?:that\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling)|the\s+(?:transition|change))\b/i;
 
 /** Reads one segment of a sentence: a new item, more detail for an earlier one, or the head's position. */
-export function takeSegment(talk: Talk, said: Said, at: number): void {
+export function takeSegment(talk: Talk, said: SentenceState, at: number): void {
   const segment = said.segments[at];
   if (!segment || segment.denied) return;
   const read = readOf(talk, said, segment);
@@ -53,7 +53,7 @@ export function takeSegment(talk: Talk, said: Said, at: number): void {
     takeThing(talk, said, at, read, text);
 }
 
-function readOf(talk: Talk, { hearing }: Said, segment: Segment): SegmentRead {
+function readOf(talk: Talk, { hearing }: SentenceState, segment: Segment): SegmentRead {
   const { context, known } = contextOf(talk);
   const read = readSegment(hearing.heard, segment, context, known);
   read.draft.correcting = false;
@@ -100,7 +100,7 @@ const sameBelly_ft = 15;
 /** "Under water at 26, out of it at 34 … that belly's an inch and a half": a belly without a place of its own lies there. */
 function placeUnderWater({ items }: Talk, entry: EntryDraft, assumed: string[]): void {
   const under = items.at(-1)?.entry;
-  const at = assumed.indexOf(untold);
+  const at = assumed.indexOf(noReadingGiven);
   if (at < 0 || entry.kind !== 'finding' || entry.finding !== 'belly' || under?.kind !== 'hidden') return;
   const [from_ft, to_ft] = [under.reading_ft, under.to_ft];
   if (under.why !== 'under water' || from_ft === undefined || to_ft === undefined) return;
@@ -116,7 +116,7 @@ function placeUnderWater({ items }: Talk, entry: EntryDraft, assumed: string[]):
   Object.assign(entry, { reading_ft: from_ft, to_ft });
 }
 
-function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: string): void {
+function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRead, text: string): void {
   const { draft } = read;
   takeDepth(talk, draft, text);
   if (draft.finding !== undefined && draft.pipes.length === 1 && draft.pipes[0]?.material)
@@ -159,7 +159,7 @@ function takeThing(talk: Talk, said: Said, at: number, read: SegmentRead, text: 
     point,
     certain: taken.length === 0,
     assumed: taken,
-    ...(taken.includes(untold) ? { noReading: true } : {}),
+    ...(taken.includes(noReadingGiven) ? { noReading: true } : {}),
   });
   const [only, ...ends] = endsOfPipe(entry, draft, contextOf(talk).context);
   propose(talk, said, own !== undefined, text, item(only, finished.point ?? null, assumed));
@@ -179,14 +179,14 @@ function stopAt({ reading_ft, pass }: EntryDraft, { finding }: Draft): EntryDraf
 }
 
 /** A locate whose depth is still to be said. */
-function isLocating(talk: Talk, { index, sentence }: Said, { reading_ft }: EntryDraft): void {
+function isLocating(talk: Talk, { index, sentence }: SentenceState, { reading_ft }: EntryDraft): void {
   if (reading_ft === undefined) return;
   talk.locating = { index, text: sentence.text, reading_ft };
   talk.reading = reading_ft;
 }
 
 /** "Let me locate the offset": where the next depth is taken. */
-export function takeLocating(talk: Talk, said: Said): void {
+export function takeLocating(talk: Talk, said: SentenceState): void {
   for (const segment of said.segments) {
     const read = readOf(talk, said, segment);
     const entry = read.draft.kind === 'locate' ? finish(talk, read, undefined)?.entry : undefined;
@@ -199,7 +199,7 @@ const elsewhere_ft = 12;
 /** Up to here a reading so far off is sooner a depth, ft. */
 const likelyDepth_ft = 15;
 
-/** The main is met once, and "the offset is five one" speaks of the one that was met. */
+/** A line meets the main once, and "the offset is five one" refers to the one already met. */
 function isElsewhereNow({ points, items }: Talk, { entry, point }: Finished, text: string): boolean {
   const { reading_ft } = entry;
   const kind = point?.kind;
@@ -219,7 +219,7 @@ function isElsewhereNow({ points, items }: Talk, { entry, point }: Finished, tex
 }
 
 /** A called end gives an item its other end. */
-function closes(talk: Talk, said: Said, { entry, replaces }: Finished): boolean {
+function closes(talk: Talk, said: SentenceState, { entry, replaces }: Finished): boolean {
   const item = talk.items.find((_, i) => itemId(i) === replaces);
   if (!item) return false;
   amend(talk, said, item, entry);
@@ -238,7 +238,7 @@ function takeDepth(talk: Talk, draft: Draft, text: string): void {
 /** Place of a thing without a reading: named earlier or later in the sentence, or the head's position. */
 function placeFor(
   talk: Talk,
-  said: Said,
+  said: SentenceState,
   at: number,
   { draft }: SegmentRead,
   text: string,
@@ -257,7 +257,7 @@ function placeFor(
   if (draft.kind === 'point' && !pointedAt) return undefined;
   if (talk.reading === undefined || atThatOne.test(text)) return talk.reading;
   if (talk.placeSentence === undefined && draft.kind !== 'stop' && draft.kind !== 'locate')
-    assumed.push(here.test(text) ? `read at ${talk.reading}, where the head was last` : untold);
+    assumed.push(here.test(text) ? `read at ${talk.reading}, where the head was last` : noReadingGiven);
   return talk.reading;
 }
 
@@ -276,7 +276,7 @@ const tellsLength =
 /** The same thing named again: more detail for the existing item. */
 function sameAsBefore(
   talk: Talk,
-  { index }: Said,
+  { index }: SentenceState,
   { entry }: NarrationItem,
   own: boolean,
   text: string,
@@ -300,7 +300,7 @@ function sameAsBefore(
   );
 }
 
-function propose(talk: Talk, said: Said, own: boolean, text: string, item: NarrationItem): void {
+function propose(talk: Talk, said: SentenceState, own: boolean, text: string, item: NarrationItem): void {
   const { entry } = item;
   const same = sameAsBefore(talk, said, item, own, text);
   if (same) {
@@ -312,7 +312,7 @@ function propose(talk: Talk, said: Said, own: boolean, text: string, item: Narra
     } as typeof entry;
     if (own && same.noReading) {
       delete same.noReading;
-      same.assumed = same.assumed.filter((each) => each !== untold);
+      same.assumed = same.assumed.filter((each) => each !== noReadingGiven);
     }
     if (item.point) {
       same.point = { ...same.point, ...item.point };

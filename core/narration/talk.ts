@@ -1,5 +1,5 @@
 import type { Pipe, Point } from '../job/schema.js';
-import type { EntryDraft, Known, LogContext } from '../logline/context.js';
+import type { EntryDraft, EarlierThing, LogContext } from '../logline/context.js';
 
 /** A greater number is no depth of a lateral, ft. */
 export const mostDepth_ft = 30;
@@ -55,7 +55,7 @@ export const accessId = 'ACCESS';
 export const mainId = 'MAIN';
 
 /** What the words may refer to: the narration's own items, in order. */
-export function contextOf(talk: Talk): { context: LogContext; known: Known[] } {
+export function contextOf(talk: Talk): { context: LogContext; known: EarlierThing[] } {
   const context: LogContext = {
     pass: talk.pass,
     direction: talk.direction,
@@ -90,7 +90,7 @@ export function amend(
 }
 
 /** What is assumed for an item that nothing placed. */
-export const untold = 'no reading was given: it is placed where the head was last';
+export const noReadingGiven = 'no reading was given: it is placed where the head was last';
 
 /** The newest item that satisfies the condition. */
 export const newest = (talk: Talk, fits: (entry: EntryDraft) => boolean): NarrationItem | undefined =>

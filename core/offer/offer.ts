@@ -14,10 +14,10 @@ import { sayConditions, sayHoles, sayNotPossible, sayWork } from './say-work.js'
 import { leftUndone } from '../explain/left.js';
 import type { PriceLine } from '../price/price-line.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
-import { chanceToFail, laterBy } from '../prepare/carried.js';
+import { chanceToFail, discountToMiddle } from '../prepare/carried.js';
 import { referralsOf } from '../explain/referrals.js';
 import { nothingSeen } from '../explain/verdict.js';
-import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
+import { cleanoutOptions, optionalCures, type Option } from '../explain/options.js';
 import { firstStep, type FirstStep } from '../explain/unseen.js';
 import {
   prepareLines,
@@ -222,16 +222,17 @@ function mayFail(
 ): OfferApproach['leaves'][number]['mayFail'] {
   const chance = chanceToFail(grade, rules);
   if (costs <= 0 || !chance) return undefined;
-  const then = (costs / (chance * laterBy(rules))) * (1 + prices.markup) * (1 + prices.tax);
+  const then = (costs / (chance * discountToMiddle(rules))) * (1 + prices.markup) * (1 + prices.tax);
   return { chance, then: roundCents(then) };
 }
 
 const optionsOf = (lineSolution: LineSolution, solution: Solution, input: SolveInput) =>
   lineSolution.chosen
-    ? [...whileHere(lineSolution, solution, input), ...cleanoutOptions(lineSolution.chosen.cleanouts)].map(
-        (option) => ({
-          ...option,
-          line: lineSolution.line.model.line.id,
-        }),
-      )
+    ? [
+        ...optionalCures(lineSolution, solution, input),
+        ...cleanoutOptions(lineSolution.chosen.cleanouts),
+      ].map((option) => ({
+        ...option,
+        line: lineSolution.line.model.line.id,
+      }))
     : [];

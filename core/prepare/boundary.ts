@@ -23,7 +23,7 @@ const publicHundredthTie = 1e4;
 export const publicTie = (feet: number): number => Math.round(feet * 100) * publicHundredthTie;
 
 const none: readonly Pass[] = [];
-/** A pit that stands alone begins an excavation and ends it. */
+/** A separate pit begins an excavation and ends it. */
 const both: Marks = 3;
 
 /** A part of an excavation in whole millionths, as a pass pays for it. */
@@ -33,7 +33,7 @@ interface Paid {
   readonly isPublic: boolean;
 }
 
-/** Costs possible at one boundary, whatever meets there. Nothing is computed before a pass asks for it. */
+/** Costs possible at one boundary, whatever meets there. Nothing is computed before a pass needs it. */
 interface Boundary {
   /** Its fine break. */
   readonly fine: number;
@@ -65,7 +65,7 @@ type Meeting = (typeof Meeting)[keyof typeof Meeting];
 /**
  * All passes at every boundary, by arrival, open excavation and departure. New pipe opens and closes its excavation
  * with working room; a liner or burst that ends here needs a pit unless an insertion point, adjoining new pipe or an
- * open excavation serves it; a pit may stand alone, open an excavation that continues, or close one that arrived. An
+ * open excavation serves it; a pit may be separate, open an excavation that continues, or close one that arrived. An
  * excavation keeps its protection until it closes; its beginnings and ends are marked, since none may begin too close
  * to another's end. `money` converts raw cost to whole millionths.
  */
@@ -222,7 +222,7 @@ function beforeNewPipe(on: Passing, boundary: Boundary, level: number): readonly
   });
 }
 
-/** An open excavation, or a pit that opens one, closes it or stands alone; `closed` with pipe of its own. */
+/** An open excavation, or a pit that opens one, closes it or is separate; `closed` with pipe of its own. */
 function byPit(
   on: Passing,
   boundary: Boundary,

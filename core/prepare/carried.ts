@@ -1,4 +1,4 @@
-import { isCleaned, isCurable, isSag, type Judged } from '../condition/judged.js';
+import { isCleaned, isCurable, isSag, type GradedFinding } from '../condition/graded-finding.js';
 import type { Rules } from '../job/rules.js';
 import { roundCents, tolerance } from '../units.js';
 import type { School } from '../job/vocabulary.js';
@@ -23,7 +23,7 @@ export interface Carried {
 }
 
 export interface CarriedFinding {
-  readonly finding: Judged;
+  readonly finding: GradedFinding;
   readonly sum: number;
   /** Longer than a single action has to cover: credited by the foot. */
   readonly share: boolean;
@@ -51,7 +51,8 @@ export const chanceToFail = (grade: number, rules: Rules): number | undefined =>
   grade === 2 ? rules.chanceWatchFails : grade === 3 ? rules.chanceFixFails : undefined;
 
 /** Present value of one unit of money in the middle of the horizon. */
-export const laterBy = ({ interest, horizon_years }: Rules): number => (1 + interest) ** (-horizon_years / 2);
+export const discountToMiddle = ({ interest, horizon_years }: Rules): number =>
+  (1 + interest) ** (-horizon_years / 2);
 
 const inspectsAgain = (school: School) => school !== 'maintain';
 
@@ -59,7 +60,7 @@ const inspectsAgain = (school: School) => school !== 'maintain';
 export function carriedOn(possible: Possible, cleaning: Cleaning): Carried {
   const { track } = possible;
   const { rules, prices, school } = track;
-  const later = laterBy(rules);
+  const later = discountToMiddle(rules);
   const left = track.condition.findings.filter(
     (finding) =>
       chanceToFail(finding.grade, rules) !== undefined &&
@@ -93,14 +94,14 @@ const leastOf = (one: number, other: number | undefined): number =>
 function cutBackAlone(
   { track: { prices } }: Possible,
   cleaning: Cleaning,
-): (finding: Judged) => number | undefined {
+): (finding: GradedFinding) => number | undefined {
   return ({ cures, place }) => {
     if (!cures.includes('clean')) return undefined;
     return (prices.mobilisation.clean ?? 0) + cleaning.rawCostOf(place) + prices.cutBack_each;
   };
 }
 
-const isOurs = (track: Track, finding: Judged) =>
+const isOurs = (track: Track, finding: GradedFinding) =>
   track.cells.some((cell) => cell.ours && overlap(cell, finding.place) > 0);
 
 /**

@@ -1,4 +1,4 @@
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import { tolerance } from '../units.js';
 import type { ActionMethod } from '../job/vocabulary.js';
 import type { Candidates } from '../methods/candidates.js';
@@ -11,7 +11,7 @@ import { candidateCures, type Possible } from './possible.js';
 /** A finding, and the boundaries that an action must start at or above, and end at or below, to cover it. */
 interface Sought {
   readonly index: number;
-  readonly finding: Judged;
+  readonly finding: GradedFinding;
   readonly from: number;
   readonly to: number;
 }
@@ -20,7 +20,7 @@ interface Sought {
  * For each finding the cheapest single action that cures it alone, with mobilization, excavation and insertion, raw; 0
  * where none may.
  */
-export function cheapestAlone(possible: Possible, findings: readonly Judged[]): number[] {
+export function cheapestAlone(possible: Possible, findings: readonly GradedFinding[]): number[] {
   const sought = findings.map((finding, index) => soughtFor(possible.track, finding, index));
   const least = new Float64Array(findings.length).fill(Infinity);
   for (const candidates of possible.candidates) {
@@ -37,7 +37,7 @@ export function cheapestAlone(possible: Possible, findings: readonly Judged[]): 
   return Array.from(least, (cost) => (Number.isFinite(cost) ? cost : 0));
 }
 
-function soughtFor(track: Track, finding: Judged, index: number): Sought {
+function soughtFor(track: Track, finding: GradedFinding, index: number): Sought {
   const last = track.boundaries.length - 1;
   let from = last;
   while (from > 0 && stationOf(track, from) > finding.place.from_ft + tolerance.ft) from--;

@@ -1,6 +1,6 @@
 import { sameStation_ft } from '../units.js';
 import type { Interval } from '../line/intervals.js';
-import { takesIn } from '../methods/entry.js';
+import { isInsertionPoint } from '../methods/entry.js';
 import { num, over, runningSums } from '../search/columns.js';
 import type { Track } from '../track/track.js';
 
@@ -73,7 +73,8 @@ function inletsFor({ model, cells }: Track): Inlet[] {
     )?.pipe.diameter_in ?? 0;
   const fitting = model.points.flatMap((placed): Inlet[] => {
     const at_ft = placed.at.station_ft;
-    const goes = (way: 'upstream' | 'downstream') => takesIn(placed, way, boreBeside(at_ft, way), model);
+    const goes = (way: 'upstream' | 'downstream') =>
+      isInsertionPoint(placed, way, boreBeside(at_ft, way), model);
     const [upstream, downstream] = [goes('upstream'), goes('downstream')];
     return upstream || downstream ? [{ id: placed.point.id, at_ft, upstream, downstream, fits: true }] : [];
   });

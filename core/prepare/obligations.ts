@@ -2,12 +2,12 @@ import { isOld } from '../catalog/materials.js';
 import {
   isCleaned,
   isCurable,
-  isForOthers,
+  isLeftToItsOwner,
   isSag,
-  kindOfJudged,
+  kindOfGraded,
   sayJudged,
-  type Judged,
-} from '../condition/judged.js';
+  type GradedFinding,
+} from '../condition/graded-finding.js';
 import type { Rules } from '../job/rules.js';
 import { tolerance } from '../units.js';
 import { schoolWords } from '../job/school-words.js';
@@ -26,7 +26,7 @@ const sharedOver_ft = 10;
 /** What must be cured and what must be cleaned under a repair approach. `extra` findings must be cured as well. */
 export function obligations(
   model: LineModel,
-  findings: readonly Judged[],
+  findings: readonly GradedFinding[],
   school: School,
   rules: Rules,
   extra: readonly string[] = [],
@@ -48,7 +48,7 @@ export function obligations(
   return {
     cured: cured.flatMap((obligation) => ours(obligation.place).map((place) => ({ ...obligation, place }))),
     // No tool enters a line with someone else's utility through it, even where that is only possible.
-    cleaned: findings.some(isForOthers)
+    cleaned: findings.some(isLeftToItsOwner)
       ? []
       : binding
           .filter((finding) => isCleaned(finding) && finding.grade >= cleanedFrom)
@@ -64,11 +64,11 @@ function oursOf(place: Interval, model: LineModel, rules: Rules): Interval[] {
 export const publicPart = (model: LineModel): Interval[] =>
   model.owners.filter(({ owner }) => owner === 'public');
 
-function curing(all: readonly Judged[], place: Interval, school: School): Obligation {
+function curing(all: readonly GradedFinding[], place: Interval, school: School): Obligation {
   const longest = Math.max(...all.map(({ placed }) => placed.to_ft - placed.from_ft));
   const belly = all.some(isSag);
   const [only] = all;
-  const byOthers = only && all.length === 1 ? kindOfJudged(only).byOthers : undefined;
+  const byOthers = only && all.length === 1 ? kindOfGraded(only).byOthers : undefined;
   return {
     place,
     methods: methodsInOrder().filter((method) =>
@@ -82,11 +82,11 @@ function curing(all: readonly Judged[], place: Interval, school: School): Obliga
   };
 }
 
-function whyCured(all: readonly Judged[], place: Interval, school: School): string {
+function whyCured(all: readonly GradedFinding[], place: Interval, school: School): string {
   const [only] = all;
   if (!only || all.length > 1)
     return `${all.length} places to watch or worse within ${(place.to_ft - place.from_ft).toFixed(1)} ft are one repair`;
-  if (isForOthers(only)) return `${sayJudged(only)}: left to its owner`;
+  if (isLeftToItsOwner(only)) return `${sayJudged(only)}: left to its owner`;
   const end = only.endOfLife ? ', at the end of its life' : '';
   return `${sayJudged(only)}${end}: cured under “${schoolWords[school].name}”`;
 }
@@ -95,7 +95,7 @@ function whyCured(all: readonly Judged[], place: Interval, school: School): stri
  * Clustered places become one repair, from the first to the last: every longest stretch of at most this many feet that
  * contains this many whole places. A long place that extends past it does not hide a cluster next to it.
  */
-function crowds(binding: readonly Judged[], school: School, rules: Rules): Obligation[] {
+function crowds(binding: readonly GradedFinding[], school: School, rules: Rules): Obligation[] {
   const counted = binding
     .filter(
       (finding) =>
@@ -118,7 +118,7 @@ function crowds(binding: readonly Judged[], school: School, rules: Rules): Oblig
 }
 
 /** Every longest stretch of old pipe with anything of grade watch or worse is renewed, foot by foot. */
-function oldRuns(model: LineModel, binding: readonly Judged[]): Obligation[] {
+function oldRuns(model: LineModel, binding: readonly GradedFinding[]): Obligation[] {
   const runs: { from_ft: number; to_ft: number }[] = [];
   for (const { from_ft, to_ft, material } of model.pipes) {
     if (!isOld(material)) continue;

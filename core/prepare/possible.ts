@@ -5,7 +5,7 @@ import { insertedWithoutPit } from '../methods/entry.js';
 import { methodRegistry, methodRow } from '../methods/index.js';
 import { listCandidates, type Candidate, type Candidates } from '../methods/candidates.js';
 import { cures, curesByFall, type Site } from '../methods/method.js';
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import { isEqual } from '../search/columns.js';
 import type { Track } from '../track/track.js';
 
@@ -52,7 +52,7 @@ export function candidateCures(
   { method }: Pick<Candidate, 'method'>,
   a: number,
   b: number,
-  finding: Judged,
+  finding: GradedFinding,
 ): boolean {
   const row = methodRow(method);
   return cures(row, finding, curesByFall(row, finding) && fallsOver(track, a, b, [finding]));

@@ -5,7 +5,7 @@ import { everyMethod, methodBit, methodNumber, methodRegistry, workOf } from '..
 import { traitsCount, type Candidates } from '../methods/candidates.js';
 import { byte, int, num, over } from '../search/columns.js';
 import type { Departure, Level, Moves, Problem } from '../search/problem.js';
-import { readyProblem } from '../search/ready-problem.js';
+import { buildProblem } from '../search/build-problem.js';
 import {
   arrivesCount,
   Departs,
@@ -71,7 +71,7 @@ export function prepare(input: TrackInput, earlier?: Possible): Prepared {
     traits,
     levels,
     cleaning,
-    problem: readyProblem({
+    problem: buildProblem({
       cellOf: Int32Array.from(track.boundaries),
       moves,
       arrivals: arrivesCount,

@@ -1,7 +1,7 @@
 import { assumedSurface, isPavement, surfaceRow, type SurfaceKind } from '../catalog/surfaces.js';
 import { newPipeOutside } from '../catalog/materials.js';
 import type { Condition } from '../condition/condition.js';
-import { isRootJoint, type Judged } from '../condition/judged.js';
+import { isRootJoint, type GradedFinding } from '../condition/graded-finding.js';
 import { sectionAt } from '../excavation/section.js';
 import type { Prices } from '../job/prices.js';
 import type { Rules } from '../job/rules.js';
@@ -146,8 +146,8 @@ function cellsOf(breaks: readonly number[], laid: Laid, duties: Obligations, inp
 }
 
 /** The findings that overlap each of some adjoining stretches. */
-function foundIn(stretches: readonly Interval[], findings: readonly Judged[]): Judged[][] {
-  const found = stretches.map((): Judged[] => []);
+function foundIn(stretches: readonly Interval[], findings: readonly GradedFinding[]): GradedFinding[][] {
+  const found = stretches.map((): GradedFinding[] => []);
   for (const finding of findings) {
     const { place } = finding;
     let i = 0;
@@ -165,7 +165,7 @@ function foundIn(stretches: readonly Interval[], findings: readonly Judged[]): J
 
 interface CellPlace {
   readonly stretch: Interval;
-  readonly findings: readonly Judged[];
+  readonly findings: readonly GradedFinding[];
   /** Stations where the fall changes, ft. */
   readonly kinks: readonly number[];
 }
@@ -230,8 +230,9 @@ function cellOf(
   };
 }
 
-const isScale = ({ placed: { entry } }: Judged) => entry.finding === 'deposit' && entry.of === 'scale';
-const isOwed = ({ place }: Judged, { cleaned }: Obligations) => cleaned.some((each) => overlaps(each, place));
+const isScale = ({ placed: { entry } }: GradedFinding) => entry.finding === 'deposit' && entry.of === 'scale';
+const isOwed = ({ place }: GradedFinding, { cleaned }: Obligations) =>
+  cleaned.some((each) => overlaps(each, place));
 
 /** The changes of fall inside a cell: one of them or one of its ends is its worst place. */
 const insideOf = ({ from_ft, to_ft }: Interval, kinks: readonly number[]): readonly number[] =>
@@ -240,7 +241,7 @@ const insideOf = ({ from_ft, to_ft }: Interval, kinks: readonly number[]): reado
 /** The loads at the place of a cell that needs the thickest liner, and that thickness. */
 function thickestLiner(
   depths_ft: readonly number[],
-  at: { pipe: Cell['pipe']; surface: SurfaceKind; findings: readonly Judged[]; exposed: boolean },
+  at: { pipe: Cell['pipe']; surface: SurfaceKind; findings: readonly GradedFinding[]; exposed: boolean },
   { model, rules }: TrackInput,
 ): Pick<Cell, 'loads' | 'thickness'> {
   const ovality_percent = Math.max(

@@ -31,7 +31,7 @@ type BoughtCoupling = Coupling & { line: string; what: string };
 export type BoughtFitting = Fitting & { line: string; what: string; item: string };
 
 /** A piece of pipe to be cut, and the couplings at its ends. */
-interface Wanted {
+interface PipeNeed {
   readonly pieces: readonly {
     readonly material: Material;
     readonly bore_in: number;
@@ -46,7 +46,7 @@ const couplingGap_ft = 1 / 4 / 12;
 
 /** Sticks are cut for the whole job together, one material and bore at a time. */
 export function buyOf(lines: readonly LineSolution[], rules: Rules): Buy {
-  const wanted = lines.flatMap(({ chosen, prepared }, index): Wanted[] => {
+  const wanted = lines.flatMap(({ chosen, prepared }, index): PipeNeed[] => {
     const { track } = prepared.possible;
     const { line } = track.model;
     const where = lines.length > 1 ? `, ${line.name ?? `line ${index + 1}`}` : '';
@@ -95,7 +95,7 @@ function forAction(
   rules: Rules,
   where: string,
   holes: readonly Hole[],
-): Wanted {
+): PipeNeed {
   const material = newPipe.material(rules);
   const cells = track.cells.slice(action.fromBreak, action.toBreak).filter((cell) => newPipe.buys(cell));
   const fittings = workOf(action.method).fittings?.(track, action) ?? [];
@@ -152,7 +152,7 @@ function piecesBetween(stretches: readonly Interval[], fittings: readonly Fittin
 }
 
 /** The pipe that closes a launch pit, and its two couplings. */
-function forClosing(track: Track, hole: Hole, at: number, rules: Rules, where: string): Wanted {
+function forClosing(track: Track, hole: Hole, at: number, rules: Rules, where: string): PipeNeed {
   const bore_in = boreAtBreak(track, at);
   const what = `closing excavation ${holeLetter(hole.id)}${where}`;
   const laid = { material: rules.newPipe, diameter_in: bore_in };

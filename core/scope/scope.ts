@@ -1,11 +1,11 @@
 import { leftUndone } from '../explain/left.js';
 import { unsolvedWarnings } from '../explain/unsolved.js';
 import { notPossibleOn, notPossibleWarnings, type NotPossible } from '../explain/not-possible.js';
-import { cleanoutOptions, whileHere, type Option } from '../explain/options.js';
+import { cleanoutOptions, optionalCures, type Option } from '../explain/options.js';
 import { costOf, runnerUp, type RunnerUp } from '../explain/runner-up.js';
 import { referralsOf, type Referral } from '../explain/referrals.js';
 import { segmentsOf, type Segment } from '../explain/segments.js';
-import { firstStep, isKnown, supposing, type FirstStep } from '../explain/unseen.js';
+import { firstStep, isKnown, assuming, type FirstStep } from '../explain/unseen.js';
 import { verdictOf, type Verdict } from '../explain/verdict.js';
 import { lineWarnings, planWarnings } from '../explain/warnings.js';
 import type { Capacity } from '../grade/capacity.js';
@@ -193,7 +193,7 @@ export function ifUnseenIs(solution: Solution, input: SolveInput): IfUnseenIs {
   const supposed = (proves: 'sound' | 'failed') => {
     const other = solutionOf({
       ...input,
-      lines: input.lines.map((line) => supposing(line, proves, input.rules)),
+      lines: input.lines.map((line) => assuming(line, proves, input.rules)),
     });
     const possible = other.feasible && uncuredBy(other) <= uncuredBy(solution) + tolerance.ft;
     return possible ? sumCents([other.scope, other.cleanouts]) : null;
@@ -258,7 +258,7 @@ export function* alternativesTo(
     }
     yield undefined;
     const lineSolution = solution.lines[i];
-    const options = lineSolution?.chosen ? whileHere(lineSolution, solution, input) : [];
+    const options = lineSolution?.chosen ? optionalCures(lineSolution, solution, input) : [];
     lines.push({ ...scope, segments, options: [...options, ...scope.options] });
   }
   return lines;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { evaluate } from 'mathjs';
 import { ownScope } from '../test/own-scope.js';
 import { schools } from '../job/vocabulary.js';
-import { scopeWithWays } from '../test/own-scope.js';
+import { scopeWithOptions } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from '../solve/ready.js';
 
@@ -57,7 +57,7 @@ test('feet of a price line are the feet of its stretches, and each way says how 
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 100_000 }), (seed) => {
       const ready = readyJob(randomJob(seed, { length_ft: [15, 35], findings: 6 }));
-      const scope = scopeWithWays(ready);
+      const scope = scopeWithOptions(ready);
       for (const { working, unit, quantity, what } of scope.prices.lines) {
         const stretches = working.filter(({ expression }) =>
           /^-?[\d.]+ − -?[\d.]+ = [\d.]+ ft$/.test(expression),

@@ -12,7 +12,7 @@ import {
   type Marks,
   type Problem,
 } from './problem.js';
-import { readyProblem } from './ready-problem.js';
+import { buildProblem } from './build-problem.js';
 import type { Pass } from './passes.js';
 import { search } from './search.js';
 
@@ -138,7 +138,7 @@ function problemOf(of: Numbers): { problem: Problem; limits: Limits } {
     rises: i === 1 ? { to: 2, cost: each.rise, marked: sums(each.marks.map(Number)) } : undefined,
   });
   const allowed = Int32Array.from(of.cells, (cell) => cell.allowed);
-  const problem: Problem = readyProblem({
+  const problem: Problem = buildProblem({
     cellOf: Int32Array.from({ length: cellsCount + 1 }, (_, i) => i),
     moves: {
       start: Int32Array.from(

@@ -13,7 +13,14 @@ import {
   type Problem,
 } from './problem.js';
 import { isMarked, moveTie } from './legs.js';
-import { groundOf, lookAhead, noneAhead, solveBack, type Ahead, type Ground } from './values.js';
+import {
+  searchRunOf,
+  findDepartures,
+  noDepartures,
+  solveBack,
+  type Departures,
+  type SearchRun,
+} from './values.js';
 
 /**
  * The exact search: a dynamic program from the last stop back. A state is a stop, what arrived there and the level; the
@@ -24,8 +31,8 @@ import { groundOf, lookAhead, noneAhead, solveBack, type Ahead, type Ground } fr
 export function search(problem: Problem, limits: Limits): Path | undefined {
   const allowed = limits.allowed.map((options) => options & limits.options);
   const unsuited = limits.unsuited.map((options) => options & limits.options);
-  const ground = groundOf(problem, { ...limits, allowed, unsuited });
-  const { last, value, ties, fills } = ground;
+  const run = searchRunOf(problem, { ...limits, allowed, unsuited });
+  const { last, value, ties, fills } = run;
   if (last <= 0)
     return {
       steps: [],
@@ -36,10 +43,10 @@ export function search(problem: Problem, limits: Limits): Path | undefined {
       second: fills.second,
       unsuited: fills.unsuited,
     };
-  solveBack(ground);
-  const start = ground.state(0, arrivalStart, 0);
+  solveBack(run);
+  const start = run.state(0, arrivalStart, 0);
   if (!Number.isFinite(num(value, start))) return undefined;
-  const { steps, used, lastMarks } = walkForward(ground);
+  const { steps, used, lastMarks } = walkForward(run);
   return {
     steps,
     lastMarks,
@@ -52,17 +59,17 @@ export function search(problem: Problem, limits: Limits): Path | undefined {
 }
 
 /** Forward along optimal choices only. */
-function walkForward(ground: Ground): { steps: PathStep[]; used: number; lastMarks: Marks } {
-  const { problem, last, fills } = ground;
+function walkForward(run: SearchRun): { steps: PathStep[]; used: number; lastMarks: Marks } {
+  const { problem, last, fills } = run;
   const { moves, cellOf } = problem;
   const steps: PathStep[] = [];
-  const ahead = noneAhead(ground);
+  const ahead = noDepartures(run);
   let used = 0;
-  let state = ground.state(0, arrivalStart, 0);
+  let state = run.state(0, arrivalStart, 0);
   let stop = 0;
   while (stop < last) {
-    lookAhead(ground, ahead, stop);
-    const { step, after } = nextStep(ground, ahead, stop, state);
+    findDepartures(run, ahead, stop);
+    const { step, after } = nextStep(run, ahead, stop, state);
     steps.push(step);
     if (step.move >= 0) used |= bit(byte(moves.option, step.move));
     else if (fills.second.subarray(int(cellOf, step.from), int(cellOf, step.to)).includes(1)) {
@@ -71,15 +78,15 @@ function walkForward(ground: Ground): { steps: PathStep[]; used: number; lastMar
     state = after;
     stop = step.to;
   }
-  lookAhead(ground, ahead, last);
-  const row = optimalPasses(ground, ahead, last, state).find((each) => each >= 0);
+  findDepartures(run, ahead, last);
+  const row = optimalPasses(run, ahead, last, state).find((each) => each >= 0);
   return { steps, used, lastMarks: row === undefined ? 0 : (byte(problem.passes.marks, row) as Marks) };
 }
 
 /** By departure and level ahead, the first pass by which a state reaches its optimum; -1 where none does. */
 function optimalPasses(
-  { problem, value, ties, barredMarks }: Ground,
-  ahead: Ahead,
+  { problem, value, ties, barredMarks }: SearchRun,
+  ahead: Departures,
   stop: number,
   state: number,
 ): Int32Array {
@@ -111,19 +118,19 @@ interface Departing {
 }
 
 /** Of all optimal steps, the one that wins the tie: by rank, then by its move, then by its pass. */
-function nextStep(ground: Ground, ahead: Ahead, stop: number, state: number): Next {
-  const { problem } = ground;
+function nextStep(run: SearchRun, ahead: Departures, stop: number, state: number): Next {
+  const { problem } = run;
   const { moves, options, passes } = problem;
-  const rows = optimalPasses(ground, ahead, stop, state);
+  const rows = optimalPasses(run, ahead, stop, state);
   let best: (Departing & { order: readonly number[] }) | undefined;
   const offer = (each: Departing): void => {
     const { k, to, move } = each;
-    const rank = move < 0 ? (ground.last + 1 + to) * options : to * options + byte(moves.option, move);
+    const rank = move < 0 ? (run.last + 1 + to) * options : to * options + byte(moves.option, move);
     const order = [rank, move, int(rows, k)];
     if (!best || isBefore(order, best.order)) best = { ...each, order };
   };
-  optimalFills(ground, ahead, stop, rows, offer);
-  optimalMoves(ground, ahead, stop, rows, offer);
+  optimalFills(run, ahead, stop, rows, offer);
+  optimalMoves(run, ahead, stop, rows, offer);
   if (!best) throw new Error('the search lost its own path');
   const { k, to, move, after } = best;
   return {
@@ -131,9 +138,9 @@ function nextStep(ground: Ground, ahead: Ahead, stop: number, state: number): Ne
       from: stop,
       to,
       move,
-      departs: Math.floor(k / ground.levels),
+      departs: Math.floor(k / run.levels),
       arrives: move < 0 ? arrivalFill : byte(moves.arrives, move),
-      level: k % ground.levels,
+      level: k % run.levels,
       marks: byte(passes.marks, int(rows, k)) as Marks,
     },
     after,
@@ -147,8 +154,8 @@ const isBefore = (one: readonly number[], other: readonly number[]): boolean => 
 
 /** Every fill from a stop that equals the best of its level, where the state may go on with a fill on that level. */
 function optimalFills(
-  { problem, fills, value, ties, state, levels }: Ground,
-  ahead: Ahead,
+  { problem, fills, value, ties, state, levels }: SearchRun,
+  ahead: Departures,
   stop: number,
   rows: Int32Array,
   offer: (each: Departing) => void,
@@ -175,8 +182,8 @@ function optimalFills(
 
 /** Every move from a stop that equals the best of its class, where the state may go on with that class. */
 function optimalMoves(
-  { problem, reach, value, ties, levels }: Ground,
-  ahead: Ahead,
+  { problem, reach, value, ties, levels }: SearchRun,
+  ahead: Departures,
   stop: number,
   rows: Int32Array,
   offer: (each: Departing) => void,

@@ -1,6 +1,6 @@
 import { byte, int, num } from './columns.js';
 import { fillsUnder, type LimitedFills } from './fills.js';
-import { keepValues, valuesAlike } from './kept-values.js';
+import { storeValues, reusableValues } from './stored-values.js';
 import { isMarked, moveTie, stateAt } from './legs.js';
 import {
   arrivalFill,
@@ -13,7 +13,7 @@ import {
 } from './problem.js';
 
 /** Everything one search looks up repeatedly. */
-export interface Ground {
+export interface SearchRun {
   readonly problem: Problem;
   readonly last: number;
   readonly levels: number;
@@ -32,7 +32,7 @@ export interface Ground {
   state: (stop: number, arrival: number, level: number) => number;
 }
 
-export function groundOf(problem: Problem, limits: Limits): Ground {
+export function searchRunOf(problem: Problem, limits: Limits): SearchRun {
   const { passes, cellOf, levels } = problem;
   const last = cellOf.length - 1;
   const limited = {
@@ -42,7 +42,7 @@ export function groundOf(problem: Problem, limits: Limits): Ground {
   };
   const perStop = passes.arrivals * levels.length;
   const [value, ties] = room((last + 1) * perStop);
-  const known = valuesAlike(problem, limited);
+  const known = reusableValues(problem, limited);
   if (known) {
     value.set(known.values.value.subarray(known.from * perStop), known.from * perStop);
     ties.set(known.values.ties.subarray(known.from * perStop), known.from * perStop);
@@ -92,43 +92,43 @@ function reachOf({ cellOf, options }: Problem, { allowed, splits }: Limits): Int
 }
 
 /** The best departure from one stop, by departure class and level. */
-export interface Ahead {
+export interface Departures {
   readonly cost: Float64Array;
   readonly tie: Float64Array;
 }
 
 /** Computes the least cost from every state to the end, from the last stop back. */
-export function solveBack(ground: Ground): void {
-  const ahead = noneAhead(ground);
-  for (let stop = ground.last; stop >= 0; stop--) {
-    if (stop <= ground.unknownUpTo) {
-      lookAhead(ground, ahead, stop);
-      settle(ground, ahead, stop);
+export function solveBack(run: SearchRun): void {
+  const ahead = noDepartures(run);
+  for (let stop = run.last; stop >= 0; stop--) {
+    if (stop <= run.unknownUpTo) {
+      findDepartures(run, ahead, stop);
+      settle(run, ahead, stop);
     }
-    for (let level = 0; level < ground.levels; level++) {
-      const filled = num(ground.value, ground.state(stop, arrivalFill, level));
-      ground.leastFilled[level] = Math.min(num(ground.leastFilled, level), filled);
+    for (let level = 0; level < run.levels; level++) {
+      const filled = num(run.value, run.state(stop, arrivalFill, level));
+      run.leastFilled[level] = Math.min(num(run.leastFilled, level), filled);
     }
   }
-  if (ground.unknownUpTo >= 0) keepValues(ground);
+  if (run.unknownUpTo >= 0) storeValues(run);
 }
 
-export function noneAhead({ problem, levels }: Ground): Ahead {
+export function noDepartures({ problem, levels }: SearchRun): Departures {
   const count = problem.departures.length * levels;
   return { cost: new Float64Array(count), tie: new Float64Array(count) };
 }
 
 /** The best departure of each class from a stop, once the stops after it are done. */
-export function lookAhead(ground: Ground, ahead: Ahead, stop: number): void {
+export function findDepartures(run: SearchRun, ahead: Departures, stop: number): void {
   ahead.cost.fill(Infinity);
   ahead.tie.fill(Infinity);
-  if (stop === ground.last) {
-    const end = (ground.problem.departures.length - 1) * ground.levels;
+  if (stop === run.last) {
+    const end = (run.problem.departures.length - 1) * run.levels;
     ahead.cost[end] = 0;
     ahead.tie[end] = 0;
   } else {
-    offerFills(ground, ahead, stop);
-    offerMoves(ground, ahead, stop);
+    relaxFills(run, ahead, stop);
+    relaxMoves(run, ahead, stop);
   }
 }
 
@@ -136,7 +136,11 @@ export function lookAhead(ground: Ground, ahead: Ahead, stop: number): void {
 // directly: a shared reader, or a property read inside the loop, made each of them half as slow again.
 
 /** Considers every move from a stop, on every level it may run on. */
-function offerMoves({ problem, reach, value, ties, levels }: Ground, best: Ahead, stop: number): void {
+function relaxMoves(
+  { problem, reach, value, ties, levels }: SearchRun,
+  best: Departures,
+  stop: number,
+): void {
   const { legs, cellOf, moves } = problem;
   const { ahead, after: afterOf, cost, move } = legs;
   const { to: toOf, option: optionOf } = moves;
@@ -162,9 +166,9 @@ function offerMoves({ problem, reach, value, ties, levels }: Ground, best: Ahead
 }
 
 /** Considers every fill from a stop, on every level it may run on. */
-function offerFills(
-  { problem, levels, value, ties, fills, leastFilled }: Ground,
-  best: Ahead,
+function relaxFills(
+  { problem, levels, value, ties, fills, leastFilled }: SearchRun,
+  best: Departures,
   stop: number,
 ): void {
   const { cellOf } = problem;
@@ -200,7 +204,11 @@ function offerFills(
 }
 
 /** The states of one stop, over every pass from an arrival to a departure. */
-function settle({ problem, value, ties, state, barredMarks }: Ground, best: Ahead, stop: number): void {
+function settle(
+  { problem, value, ties, state, barredMarks }: SearchRun,
+  best: Departures,
+  stop: number,
+): void {
   const { arrivals, start, ahead, cost: costOf, tie: tieOf, marks } = problem.passes;
   const { cost: bestCost, tie: bestTie } = best;
   const first = state(stop, stop === 0 ? arrivalStart : arrivalFill, 0);

@@ -8,7 +8,7 @@ const mostTries = 256;
 
 /**
  * The best path with no excavation beginning too close to another's end. Where two do, either none ends about the first
- * place or none begins about the second: both are searched, and the cheapest path so far is always looked at next, so
+ * place or none begins about the second: both are searched, and the cheapest path so far is always expanded next, so
  * that the first one without such a place is the best. A line with very many of them gets a path near the best.
  * Undefined where none costs at most `most` and less than `under`.
  */

@@ -96,7 +96,7 @@ const small =
     .split(/\s+/)
     .filter(Boolean);
 
-/** Phrases that say nothing about the pipe, though a word of them might. */
+/** Phrases that say nothing about the pipe, though one of their words might. */
 const phrases: readonly string[] = [
   ...[
     'nothing to worry about',

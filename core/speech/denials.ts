@@ -1,4 +1,4 @@
-import { boundary, denial, rewrite, type Heard } from '../idioms/heard.js';
+import { boundary, denial, rewrite, type TracedText } from '../idioms/traced-text.js';
 import { phraseAt } from './phrases.js';
 
 const see = String.raw`(?:see|saw|find|found|have|got|get|spot|notice|note)(?:ing|ed)?`;
@@ -12,7 +12,7 @@ const denials = new RegExp(
  * Marks denials: "no roots", "I don't see any cracks", "without", "neither … nor". Trade phrases containing such a word
  * ("not seen", "does not arrive", "no bottom") stay as they are, and so do corrections: "no, 31.5", "31, no 32".
  */
-export function markDenials(heard: Heard): Heard {
+export function markDenials(heard: TracedText): TracedText {
   const kept = tradePhrases(heard.text);
   return rewrite(heard, denials, (match) => {
     const [said] = match;
@@ -47,4 +47,4 @@ const openers = new RegExp(
   'gi',
 );
 
-export const markBoundaries = (heard: Heard): Heard => rewrite(heard, openers, ` ${boundary} `);
+export const markBoundaries = (heard: TracedText): TracedText => rewrite(heard, openers, ` ${boundary} `);

@@ -1,4 +1,4 @@
-import { rewrite, type Heard } from '../idioms/heard.js';
+import { rewrite, type TracedText } from '../idioms/traced-text.js';
 import { footMark, inchMark, number } from './numbers.js';
 
 /** Hedged readings and ranges as people say them, in the forms the typed line has: ~46, 46 to 50. */
@@ -11,7 +11,7 @@ const feet = String.raw`(?:\s*${footMark})?`;
 const plain = String.raw`\d+(?:\.\d+)?(?![\d.]*(?:[\d:/%]|\s*(?:%|percent|o['’]?clock)))`;
 
 /** "about 30 percent" is 30 percent; "about 46" is an approximate reading. */
-const hedgedNumbers = (heard: Heard): Heard =>
+const hedgedNumbers = (heard: TracedText): TracedText =>
   rewrite(heard, g(String.raw`\b(?:${hedge})\s+(?:(?:${hedge})\s+)*(?=(at\s+)?(${number}))`), (match) => {
     const [whole] = match;
     const rest = heard.text.slice(match.index + whole.length);
@@ -66,7 +66,7 @@ const steps: readonly [RegExp, string | ((match: RegExpExecArray) => string | un
 ];
 
 /** "41, maybe 42": about halfway; for percent or inches it is a range. */
-function either(heard: Heard): Heard {
+function either(heard: TracedText): TracedText {
   return rewrite(
     heard,
     g(
@@ -80,7 +80,7 @@ function either(heard: Heard): Heard {
   );
 }
 
-export const hedges = (heard: Heard): Heard =>
+export const hedges = (heard: TracedText): TracedText =>
   either(
     [eitherInches, ...steps].reduce(
       (now, [pattern, words]) => rewrite(now, pattern, words),

@@ -1,5 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { rewrite, type Heard } from '../idioms/heard.js';
+import { rewrite, type TracedText } from '../idioms/traced-text.js';
 import { footMark, inchMark, number } from './numbers.js';
 
 /** Converts spoken numbers, "forty six and a half", to digits: 46.5. */
@@ -124,7 +124,7 @@ const unitNext = new RegExp(
 const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]\s*)$/i;
 
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
-function numberWords(heard: Heard): Heard {
+function numberWords(heard: TracedText): TracedText {
   return rewrite(heard, spokenRun, (match) => {
     const said = match[0].toLowerCase();
     const before = heard.text.slice(0, match.index);
@@ -155,7 +155,7 @@ const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
 const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|under\s+water|underwater|submerged|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
 
 /** Spoken fractions next to a whole number, inches, or "full". */
-function fractions(heard: Heard): Heard {
+function fractions(heard: TracedText): TracedText {
   const g = (pattern: string) => new RegExp(pattern, 'gi');
   const steps: readonly [RegExp, (match: RegExpExecArray, before: string) => string][] = [
     [
@@ -186,7 +186,7 @@ function fractions(heard: Heard): Heard {
       g(String.raw`(?<![\d./])\b([1-9])\s+(eighths?|sixteenths?)\b(?!\s+(?:inch|of|${ofPipe}|bend))`),
       ([, count = '', of = '']) => `${count}/${under(of)} in`,
     ],
-    // At the end of a phrase, a percentage or inches: the context there tells what it measures.
+    // At the end of a phrase, a percentage or inches: the context there shows what it measures.
     [
       g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|eighth))(?=\s*(?:$|[,.;]))`),
       ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
@@ -214,7 +214,7 @@ const pipeWords = [
 const follows = String.raw`(?!\s*(?:%|percent|per\s+cent|o['’]?clock|deg|:|feet|ft|foot|'|\.\d))`;
 
 /** "7 foot 4", "41 feet 6 inches" as one distance. */
-const feetAndInches = (heard: Heard): Heard =>
+const feetAndInches = (heard: TracedText): TracedText =>
   rewrite(
     rewrite(
       rewrite(
@@ -240,4 +240,4 @@ const feetAndInches = (heard: Heard): Heard =>
   );
 
 /** Converts every spoken number in the text to digits. */
-export const spokenNumbers = (heard: Heard): Heard => feetAndInches(fractions(numberWords(heard)));
+export const spokenNumbers = (heard: TracedText): TracedText => feetAndInches(fractions(numberWords(heard)));

@@ -20,7 +20,7 @@ export function ownScope(ready: ReadiedJob, alternatives = false): OwnScope {
 }
 
 /** A scope with the other options and the price range, without runners-up and optional cures. */
-export function scopeWithWays(ready: ReadiedJob): Scope {
+export function scopeWithOptions(ready: ReadiedJob): Scope {
   for (const step of scopeSteps(ready)) if (step?.ifUnseenIs) return { ...step, ifUnseenIs: step.ifUnseenIs };
   throw new Error('a scope ends with its range');
 }

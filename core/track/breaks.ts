@@ -1,5 +1,5 @@
 import type { Condition } from '../condition/condition.js';
-import { isCurable } from '../condition/judged.js';
+import { isCurable } from '../condition/graded-finding.js';
 import { pitHalf_ft } from '../excavation/hole-costs.js';
 import { mayReach, engineerOver_ft, protectFrom_ft, workDepth_ft } from '../excavation/section.js';
 import type { Rules } from '../job/rules.js';

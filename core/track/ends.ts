@@ -1,6 +1,6 @@
 import { isOld } from '../catalog/materials.js';
 import type { Condition } from '../condition/condition.js';
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import type { Rules } from '../job/rules.js';
 import { sameStation_ft, tolerance } from '../units.js';
 import type { LineModel } from '../line/model.js';
@@ -10,16 +10,16 @@ import { isOfThePipe } from './breaks.js';
 type Thing = NonNullable<ReturnType<LineModel['survey']['point']>>;
 
 /**
- * An end this close to a finding it covers is placed for it, ft; one farther off is described by the thing it stands
+ * An end this close to a finding it covers is placed for it, ft; one farther off is described by the thing it is
  * on.
  */
 const endsFor_ft = 2;
-/** With nothing to stand on, an end is still placed for a finding this far inside, ft. */
+/** With nothing at its place, an end is still placed for a finding this far inside, ft. */
 const endsForAtMost_ft = 5;
 
 /**
  * The thing from which an action's end at each break is measured, and its ±: the finding it is placed to cover (that
- * finding's own end); else the point it stands on; else the nearest thing of the pipe.
+ * finding's own end); else the point at its place; else the nearest thing of the pipe.
  */
 export function endsOf(
   model: LineModel,
@@ -53,11 +53,11 @@ export function endsOf(
 
 /** The first finding completely inside an action that starts, or ends, here, if it is close. */
 function nearestInside(
-  findings: readonly Judged[],
+  findings: readonly GradedFinding[],
   x: number,
   side: 'from' | 'to',
-): { finding: Judged; away_ft: number } | undefined {
-  let best: { finding: Judged; away_ft: number } | undefined;
+): { finding: GradedFinding; away_ft: number } | undefined {
+  let best: { finding: GradedFinding; away_ft: number } | undefined;
   for (const finding of findings) {
     const away_ft = side === 'from' ? finding.place.from_ft - x : x - finding.place.to_ft;
     if (away_ft < -sameStation_ft || away_ft > endsForAtMost_ft) continue;

@@ -1,4 +1,4 @@
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import type { PlacedPoint } from '../line/model.js';
 import type { Refusal } from './track.js';
 import { mostBend_deg, turnOf } from './turns.js';
@@ -8,7 +8,7 @@ export const isReopened = ({ point }: PlacedPoint): boolean =>
   point.kind === 'tie-in' || (point.kind === 'cleanout' && point.state !== 'none-here');
 
 /** Water that runs in, and must be stopped before a liner can set. */
-export const runsIn = ({ placed: { entry }, possible, grade }: Judged): boolean =>
+export const runsIn = ({ placed: { entry }, possible, grade }: GradedFinding): boolean =>
   entry.finding === 'infiltration' && !possible && grade >= 3;
 
 /** Why a liner may not run past a point inside it. */

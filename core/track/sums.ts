@@ -1,4 +1,4 @@
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import { rateForBore } from '../job/prices.js';
 import { sameStation_ft } from '../units.js';
 import type { PlacedPoint } from '../line/model.js';
@@ -45,7 +45,7 @@ export function overPoints({ breaks, model }: Track, value: (placed: PlacedPoint
 }
 
 /** Running sum of a value over the findings, by the cell where each begins. */
-export const overFindings = (track: Track, value: (finding: Judged) => number): Float64Array =>
+export const overFindings = (track: Track, value: (finding: GradedFinding) => number): Float64Array =>
   overCells(track, (cell) =>
     track.condition.findings
       .filter(({ placed }) => placed.from_ft >= cell.from_ft && placed.from_ft < cell.to_ft)

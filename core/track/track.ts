@@ -1,5 +1,5 @@
 import type { Condition } from '../condition/condition.js';
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import type { Ground, GroundCell } from '../excavation/ground.js';
 import type { Rules } from '../job/rules.js';
 import type { Method, School } from '../job/vocabulary.js';
@@ -29,7 +29,7 @@ export interface Cell extends GroundCell {
   readonly descale: boolean;
   /** A root joint lies here. */
   readonly rootJoint: boolean;
-  readonly findings: readonly Judged[];
+  readonly findings: readonly GradedFinding[];
 }
 
 /** Something the repair approach requires to be cured. */

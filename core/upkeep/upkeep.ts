@@ -4,7 +4,7 @@ import type { Job, Line } from '../job/schema.js';
 import type { Rules } from '../job/rules.js';
 import { condition } from '../condition/condition.js';
 import { lineModel } from '../line/model.js';
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import { leftUndone } from '../explain/left.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
 import { prepareLines, solutionOf, type LineSolution, type SolveInput } from '../solve/solution.js';
@@ -141,7 +141,7 @@ function rootsRemain(lineSolution: LineSolution, line: Line, rules: Rules): bool
   return after || (leftUndone(lineSolution)?.rootsLeft ?? false);
 }
 
-const hadBadRoots = (findings: readonly Judged[]): boolean =>
+const hadBadRoots = (findings: readonly GradedFinding[]): boolean =>
   findings.some(({ placed: { entry }, possible }) => {
     if (entry.finding !== 'roots' || possible || entry.percent === undefined) return false;
     return (typeof entry.percent === 'number' ? entry.percent : entry.percent[1]) > halfTheBore_percent;

@@ -1,7 +1,7 @@
 import { nothingSeen } from '../explain/verdict.js';
 import { assumedSurface } from '../catalog/surfaces.js';
 import { condition } from '../condition/condition.js';
-import type { Judged } from '../condition/judged.js';
+import type { GradedFinding } from '../condition/graded-finding.js';
 import type { Figure } from '../figure.js';
 import { fallsOf, type Fall } from '../grade/fall.js';
 import type { Rules } from '../job/rules.js';
@@ -226,7 +226,7 @@ const courseView = ({ line, course, extent }: LineModel): LineView['course'] => 
     }),
 });
 
-const findingView = (finding: Judged, figureOf: FigureOf): FindingView => ({
+const findingView = (finding: GradedFinding, figureOf: FigureOf): FindingView => ({
   from_ft: finding.placed.from_ft,
   to_ft: finding.placed.to_ft,
   id: finding.id,

@@ -9,7 +9,7 @@ import { overlap, type Interval } from '../line/intervals.js';
 export type PlacedPin = Interval & { readonly pin: Pin };
 
 /** A stretch of the scope being edited: its extent and its method. */
-export type Held = Interval & { readonly method: Method };
+export type PinnedStretch = Interval & { readonly method: Method };
 
 /** A dig is a spot repair up to the longest allowed, and an open cut beyond; other methods stay what they are. */
 export function methodFor(method: Method, length_ft: number, spotMost_ft = defaultRules.spotMost_ft): Method {
@@ -20,7 +20,7 @@ export function methodFor(method: Method, length_ft: number, spotMost_ft = defau
 /** Pins after an end of a stretch was moved: the stretch is pinned, and has to end there. */
 export function withEndMoved(
   pins: readonly PlacedPin[],
-  held: Held,
+  held: PinnedStretch,
   end: 'from' | 'to',
   to_ft: number,
   spotMost_ft?: number,
@@ -50,7 +50,7 @@ export function withMethod(
 /** Pins after a stretch was joined with its neighbor: one method over both, and over whatever lies between. */
 export function withJoined(
   pins: readonly PlacedPin[],
-  held: Held,
+  held: PinnedStretch,
   other: Interval,
   spotMost_ft?: number,
 ): Pin[] {
@@ -84,7 +84,7 @@ export const without = (pins: readonly PlacedPin[], lifted: readonly PlacedPin[]
   pins.filter((each) => !lifted.includes(each)).map(({ pin }) => pin);
 
 /** The pin on exactly this stretch. */
-const pinOf = (pins: readonly PlacedPin[], held: Held): PlacedPin | undefined =>
+const pinOf = (pins: readonly PlacedPin[], held: PinnedStretch): PlacedPin | undefined =>
   pins.find(
     ({ pin, ...at }) =>
       pin.method !== undefined &&

@@ -4,7 +4,7 @@ import { methods } from '../job/vocabulary.js';
 import { readJob } from '../files/read.js';
 import { pinsOn, withEndMoved, withJoined, withMethod, withSplit, without } from './pin-edits.js';
 import { randomJob } from '../test/random-job.js';
-import { benchOf, trialOf } from './trial.js';
+import { trialBaseOf, trialOf } from './trial.js';
 import { readyJob } from '../solve/ready.js';
 
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
@@ -16,15 +16,15 @@ function sheetOf(seed: number) {
   const { view, scope } = ownView(job);
   const [own] = scope.lines;
   if (!own) throw new Error('a random job has a line');
-  const bench = benchOf(job);
+  const base = trialBaseOf(job);
   return {
     job,
     view,
     own,
     scope,
-    tried: (pins: Parameters<typeof trialOf>[2]) => trialOf(bench, view.id, pins, view).lines[0],
+    tried: (pins: Parameters<typeof trialOf>[2]) => trialOf(base, view.id, pins, view).lines[0],
     costOf: (pins: Parameters<typeof trialOf>[2]) => {
-      const { feasible, prices } = trialOf(bench, view.id, pins, { from_ft: 0, to_ft: 0 });
+      const { feasible, prices } = trialOf(base, view.id, pins, { from_ft: 0, to_ft: 0 });
       return feasible ? prices.scope + prices.carried : Infinity;
     },
   };

@@ -10,19 +10,19 @@ import { prepareLines, solutionOf, type LineSolution } from '../solve/solution.j
 import { restrictionsOf } from '../solve/restrictions.js';
 
 /** A job laid out, graded and priced once, so that pins can be tried on it many times a second. */
-export interface Bench {
+export interface TrialBase {
   readonly ready: ReadiedJob;
   readonly prepared: readonly Prepared[];
 }
 
-export function benchOf(job: Job): Bench {
+export function trialBaseOf(job: Job): TrialBase {
   const ready = readyJob(job);
   const { lines, rules, prices } = ready;
   return { ready, prepared: prepareLines({ lines, rules, prices, school: rules.school }) };
 }
 
 /** The result of trial pins, and what refuses them where there is no feasible scope. */
-export interface Tried extends ChosenScope {
+export interface TrialResult extends ChosenScope {
   readonly cannot?: string;
 }
 
@@ -32,11 +32,11 @@ export interface Tried extends ChosenScope {
  * for the stretch `around` only.
  */
 export function trialOf(
-  { ready, prepared }: Bench,
+  { ready, prepared }: TrialBase,
   line: string,
   pins: readonly Pin[],
   around: Interval,
-): Tried {
+): TrialResult {
   const lines = ready.lines.map((each) =>
     each.model.line.id === line ? { ...each, restrictions: restrictionsOf(pins, each.model) } : each,
   );

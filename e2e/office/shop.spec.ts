@@ -98,7 +98,7 @@ test('a shop shares its jobs: people sign in over TLS, crew sees no price, and t
   await openView('Lengths');
   await expect(phone.getByRole('heading', { name: 'Shopping list' })).toBeVisible();
   await noPrice();
-  // Whoever stands at the pipe enters the temperature: the resin's working time follows.
+  // The crew at the pipe enters the temperature: the resin's working time follows.
   const workable = phone.getByTitle(/The resin stays workable for/).first();
   const before = await workable.innerText();
   await phone.getByRole('textbox', { name: 'Temperature on the day, °F' }).fill('95');

@@ -1,7 +1,7 @@
 import {
   applyEdit,
   inverseOf,
-  isHomeless,
+  isOrphaned,
   isWhole,
   mergeable,
   thingsOf,
@@ -24,7 +24,7 @@ export interface Conflict {
 }
 
 /** An edit by another sender since the version these edits were based on, oldest first. */
-export interface Since {
+export interface ConcurrentEdit {
   readonly edit: Edit;
   readonly inverse: Edit;
   readonly device: string;
@@ -36,12 +36,12 @@ export interface Since {
 export function settle(
   job: Job,
   edit: Edit,
-  since: readonly Since[],
+  since: readonly ConcurrentEdit[],
 ): { edit: Edit } | { conflict: Conflict } {
   const theirs = inverseOf(job, edit);
   const changed = new Set(thingsOf(edit));
   const others = since.filter((each) => thingsOf(each.edit).some((thing) => changed.has(thing)));
-  const conflict = (by: Since | undefined, fields: readonly string[] = []) => ({
+  const conflict = (by: ConcurrentEdit | undefined, fields: readonly string[] = []) => ({
     conflict: {
       mine: edit,
       theirs,
@@ -51,7 +51,7 @@ export function settle(
       fields,
     },
   });
-  if (edit.set !== null && isHomeless(job, edit)) {
+  if (edit.set !== null && isOrphaned(job, edit)) {
     return conflict(since.findLast((each) => each.edit.set === null));
   }
   if (others.length === 0) return { edit };
@@ -66,5 +66,5 @@ export function settle(
 }
 
 /** The job before these edits, reverted newest first. */
-const takenBack = (job: Job, edits: readonly Since[]): Job =>
+const takenBack = (job: Job, edits: readonly ConcurrentEdit[]): Job =>
   edits.reduceRight((was, { inverse }) => applyEdit(was, inverse), job);

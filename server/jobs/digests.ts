@@ -4,7 +4,7 @@ import type { Due } from '../../core/upkeep/upkeep.js';
 import type { Digest } from '../../core/views/digest.js';
 import type { Database } from '../storage/database.js';
 import { digests, jobs } from '../storage/tables.js';
-import { workedOutOn, type WorkedOut, type WorkedOutParts } from './worked-out.js';
+import { derivedDataOn, type DerivedData, type DerivedDataParts } from './derived-data.js';
 
 /** A job as the list shows it; its derived columns may be of the version before, or missing. */
 export interface JobRow {
@@ -21,7 +21,7 @@ export interface JobRow {
   readonly fresh: boolean;
 }
 
-export interface Digests extends Pick<WorkedOut, 'wake' | 'wakeSoon'> {
+export interface Digests extends Pick<DerivedData, 'recompute' | 'recomputeSoon'> {
   /** Every job, last changed first. */
   list: () => Promise<JobRow[]>;
 }
@@ -30,10 +30,10 @@ const quiet_ms = 1000;
 
 /** Maintains the derived columns of the list. The list is read in pages of this many jobs. */
 export function digestsOn(
-  parts: Omit<WorkedOutParts<Digest>, 'table' | 'quiet_ms' | 'newest'>,
+  parts: Omit<DerivedDataParts<Digest>, 'table' | 'quiet_ms' | 'newest'>,
   aPage = usualPage,
 ): Digests {
-  const kept = workedOutOn({ ...parts, table: digests, quiet_ms });
+  const kept = derivedDataOn({ ...parts, table: digests, quiet_ms });
   return { ...kept, list: shared(async () => listed(parts.db, await kept.under(), aPage)) };
 }
 

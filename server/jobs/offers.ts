@@ -2,8 +2,8 @@ import { Hono, type Context } from 'hono';
 import type { Offer } from '../../core/offer/offer.js';
 import type { Parts } from '../app.js';
 import { attempts } from '../people/attempts.js';
-import { addressOf } from '../people/door.js';
-import { markOurs, securely, servePages } from '../pages.js';
+import { addressOf } from '../people/public-address.js';
+import { nameProgram, securely, servePages } from '../pages.js';
 import { problem } from '../problem.js';
 import type { Photos } from '../storage/photos.js';
 
@@ -93,7 +93,7 @@ export function customersApp(
 ) {
   const app = new Hono();
   app.use(securely);
-  app.use(markOurs);
+  app.use(nameProgram);
   app.route('/api/offers', offersOn(parts));
   app.all('/api/*', (c) => problem(c, 404, 'No such address'));
   app.get('/', (c) => c.text('Open the link that was sent to you.', 404));

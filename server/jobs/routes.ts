@@ -7,7 +7,7 @@ import { editSchema } from '../../core/edits/schema.js';
 import type { Parts } from '../app.js';
 import { asJson, body, query } from '../body.js';
 import { follow } from '../events.js';
-import type { Asking } from '../people/door.js';
+import type { RequestEnv } from '../people/public-address.js';
 import { historyFor, jobFor, listFor, mayMake, type Reader } from '../people/for-reader.js';
 import { problem } from '../problem.js';
 import type { JobChange, Written } from './store.js';
@@ -41,19 +41,19 @@ const editsSchema = z.strictObject({
 });
 
 /** A job or the company has changed: derived data is computed again. */
-export function wakeSoon({ digests, views }: Pick<Parts, 'digests' | 'views'>): void {
-  digests.wakeSoon();
-  views.wakeSoon();
+export function recomputeSoon({ digests, views }: Pick<Parts, 'digests' | 'views'>): void {
+  digests.recomputeSoon();
+  views.recomputeSoon();
 }
 
 /** Jobs as open files, changed by edits; each reader sees what their role may. */
 export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'>) {
   const { store, firm, digests, views } = parts;
   const changed = () => {
-    wakeSoon(parts);
+    recomputeSoon(parts);
   };
   return (
-    new Hono<Asking>()
+    new Hono<RequestEnv>()
       .get('/jobs', async (c) => {
         const list = await listFor(c.get('person'), await digests.list());
         return c.body(list, 200, { 'content-type': 'application/json' });
@@ -107,11 +107,11 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
 
 /** Deleted jobs that can be restored. */
 export const deletedJobs = ({ store, digests, views }: Pick<Parts, 'store' | 'digests' | 'views'>) =>
-  new Hono<Asking>()
+  new Hono<RequestEnv>()
     .get('/', async (c) => c.json(await store.deleted()))
     .post('/:id', async (c) => {
       const back = await store.bringBack(c.req.param('id'));
-      wakeSoon({ digests, views });
+      recomputeSoon({ digests, views });
       return back ? c.body(null, 204) : problem(c, 404, 'No such deleted job');
     });
 

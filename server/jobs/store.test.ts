@@ -272,7 +272,7 @@ describe.each(engines)('on %s', (engine) => {
     const job = await add('listed', 18);
     await store.add('broken', { ...job, title: 'broken' }, 'test');
     expect((await digests.list()).find(({ id }) => id === 'listed')).toMatchObject({ fresh: false });
-    await digests.wake();
+    await digests.recompute();
     const rows = await digests.list();
     const changed = rows.map(({ changedAt }) => changedAt);
     expect(changed).toEqual([...changed].sort().reverse());
@@ -292,11 +292,11 @@ describe.each(engines)('on %s', (engine) => {
     expect(row?.digest).toMatchObject({ total: scopeOf(readyJob(job)).prices.total });
 
     worked.length = 0;
-    await digests.wake();
+    await digests.recompute();
     expect(worked).toEqual([]);
     const was = await firm.read();
     await firm.write(was, { ...was, prices: { ...was.prices, look: 999 } });
-    await digests.wake();
+    await digests.recompute();
     expect(worked).toHaveLength(rows.length);
     await firm.write(await firm.read(), was);
   });

@@ -1,17 +1,17 @@
 import { eq } from 'drizzle-orm';
 import { underFirm, type Firm } from '../../core/job/firm.js';
 import { markOf } from '../../core/job/mark.js';
-import type { KeptView } from '../../core/views/kept-view.js';
+import type { CachedView } from '../../core/views/cached-view.js';
 import type { Database } from '../storage/database.js';
 import { views } from '../storage/tables.js';
 import type { StoredJob } from './store.js';
-import { workedOutOn, type WorkedOut, type WorkedOutParts } from './worked-out.js';
+import { derivedDataOn, type DerivedData, type DerivedDataParts } from './derived-data.js';
 
-export interface Views extends Pick<WorkedOut, 'wake' | 'wakeSoon'> {
+export interface Views extends Pick<DerivedData, 'recompute' | 'recomputeSoon'> {
   /** The last computed view of a job; undefined where there is none. */
-  read: (id: string) => Promise<KeptView | undefined>;
+  read: (id: string) => Promise<CachedView | undefined>;
   /** The view of the current job: the cached one where it matches, else computed now. */
-  of: (stored: StoredJob, firm: Firm) => Promise<KeptView>;
+  of: (stored: StoredJob, firm: Firm) => Promise<CachedView>;
 }
 
 /** Long enough that anyone typing on a job has its view already, ms. */
@@ -20,9 +20,9 @@ const quiet_ms = 60_000;
 const newest = 50;
 
 /** Caches the complete view of the jobs changed last, so that any device can show it at once. */
-export function viewsOn(parts: Omit<WorkedOutParts<KeptView>, 'table' | 'quiet_ms' | 'newest'>): Views {
+export function viewsOn(parts: Omit<DerivedDataParts<CachedView>, 'table' | 'quiet_ms' | 'newest'>): Views {
   return {
-    ...workedOutOn({ ...parts, table: views, quiet_ms, newest }),
+    ...derivedDataOn({ ...parts, table: views, quiet_ms, newest }),
     read: (id) => readView(parts.db, id),
     async of({ id, job }, firm) {
       const kept = await readView(parts.db, id);
@@ -32,7 +32,7 @@ export function viewsOn(parts: Omit<WorkedOutParts<KeptView>, 'table' | 'quiet_m
   };
 }
 
-async function readView(db: Database, id: string): Promise<KeptView | undefined> {
+async function readView(db: Database, id: string): Promise<CachedView | undefined> {
   const [row] = await db.select({ said: views.said }).from(views).where(eq(views.job, id));
   return row?.said ?? undefined;
 }

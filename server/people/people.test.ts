@@ -9,7 +9,7 @@ import type { StoredJob } from '../jobs/store.js';
 import { realApp, shopHost } from '../test/real-app.js';
 import { hashPassphrase, isPassphrase, passphraseFault } from './passphrase.js';
 import type { Person } from './people.js';
-import { mayAsk, roles, type Role } from './roles.js';
+import { mayRequest, roles, type Role } from './roles.js';
 
 let app: Awaited<ReturnType<typeof realApp>>;
 const passphrase = (name: string) => `quiet ladder ${name.length} pear brook`;
@@ -162,7 +162,7 @@ test('every address of the interface is closed to crew but those named here, and
   const open = (role: Role) =>
     asked.filter((each) => {
       const [method = '', path = ''] = each.split(' ');
-      return mayAsk(role, method, path.replace('/api', '').replaceAll(/:\w+/g, 'x'));
+      return mayRequest(role, method, path.replace('/api', '').replaceAll(/:\w+/g, 'x'));
     });
   expect(open('crew').sort()).toEqual(
     [
@@ -207,7 +207,7 @@ test('crew reads a job, its list, its history and what is done without a price, 
   expect(
     (await as('estimator', `/api/jobs/${id}/edits`, json({ sent: 'estimator-1', edits: [priced] }))).status,
   ).toBe(200);
-  await app.digests.wake();
+  await app.digests.recompute();
 
   const refused = await as('crew', `/api/jobs/${id}/edits`, json({ sent: 'crew-set-1', edits: [priced] }));
   expect([refused.status, await refused.text()]).toEqual([

@@ -34,7 +34,7 @@ const meets = (rules: readonly Rule[], method: string, path: string) =>
   rules.some((each) => each.methods.includes(method) && each.path.test(path));
 
 /** Whether a role may send this request; `path` is relative to /api. */
-export function mayAsk(role: Role, method: string, path: string): boolean {
+export function mayRequest(role: Role, method: string, path: string): boolean {
   const asked = method === 'HEAD' ? 'GET' : method;
   if (role === 'crew') return meets(crewMay, asked, path);
   return role === 'owner' || !meets(ownersOnly, asked, path);

@@ -3,13 +3,20 @@ import * as z from 'zod';
 import { asJson, body } from '../body.js';
 import { problem } from '../problem.js';
 import { attempts } from './attempts.js';
-import { addressOf, giveToken, takeToken, tokenOf, type Asking, type Door } from './door.js';
+import {
+  addressOf,
+  setToken,
+  clearToken,
+  tokenOf,
+  type RequestEnv,
+  type PublicAddress,
+} from './public-address.js';
 import type { People, PersonWritten } from './people.js';
 import { roles } from './roles.js';
 import type { Sessions, SignedIn } from './sessions.js';
 
 /** Sign-in events, for the log its owner reads when something is wrong. */
-export interface DoorEvent {
+export interface SignInEvent {
   readonly event:
     'sign-in' | 'sign-out' | 'passphrase changed' | 'person added' | 'person changed' | 'person removed';
   /** The name as typed, or the id of the person concerned. */
@@ -19,7 +26,7 @@ export interface DoorEvent {
   readonly from?: string;
   readonly outcome: 'done' | 'refused' | 'wrong' | 'locked' | 'too many tries';
 }
-export type Note = (event: DoorEvent) => void;
+export type Note = (event: SignInEvent) => void;
 
 const nameSchema = z.string().trim().min(1, 'a person has a name').max(80);
 const passphraseSchema = z.string().max(1000);
@@ -41,12 +48,12 @@ const triesIn_ms = 5 * 60_000;
 
 /** Managing who may sign in, for an owner or somebody at this machine. */
 export function peopleRoutes({ people, note }: { people: People; note: Note }) {
-  const noted = (c: Context<Asking>, event: DoorEvent['event'], who: string, done: PersonWritten) => {
+  const noted = (c: Context<RequestEnv>, event: SignInEvent['event'], who: string, done: PersonWritten) => {
     const outcome = 'person' in done ? 'done' : 'refused';
     note({ event, who, by: c.get('person')?.name ?? 'this machine', outcome });
     return done;
   };
-  return new Hono<Asking>()
+  return new Hono<RequestEnv>()
     .get('/', async (c) => c.json(await people.list()))
     .post('/', asJson, body(newPersonSchema), async (c) => {
       const said = c.req.valid('json');
@@ -72,23 +79,23 @@ function written(c: Context, done: PersonWritten, status: 200 | 201 = 200): Resp
 /** Signing in and out, and the current user. Without sign-in, whoever sits at this machine is its owner. */
 export function signInRoutes(
   { people, sessions, note }: { people: People; sessions: Sessions; note: Note },
-  door: Door | undefined,
+  publicAddress: PublicAddress | undefined,
 ) {
   const tries = attempts(mostTries, triesIn_ms);
   const mayTry = (c: Context) => {
-    const from = addressOf(c, door);
+    const from = addressOf(c, publicAddress);
     if (tries.areSpent(from)) return false;
     tries.count(from);
     return true;
   };
   const tooMany = (c: Context) =>
     problem(c, 429, 'Too many tries from here: wait five minutes, then try again');
-  return new Hono<Asking>()
-    .get('/me', (c) => c.json({ person: c.get('person') ?? null, signsIn: door !== undefined }))
+  return new Hono<RequestEnv>()
+    .get('/me', (c) => c.json({ person: c.get('person') ?? null, signsIn: publicAddress !== undefined }))
     .post('/sign-in', asJson, body(signInSchema), async (c) => {
-      if (!door) return problem(c, 404, 'Nobody signs in on this machine itself');
+      if (!publicAddress) return problem(c, 404, 'Nobody signs in on this machine itself');
       const { name, passphrase } = c.req.valid('json');
-      const event = { event: 'sign-in', who: name, from: addressOf(c, door) } as const;
+      const event = { event: 'sign-in', who: name, from: addressOf(c, publicAddress) } as const;
       if (!mayTry(c)) {
         note({ ...event, outcome: 'too many tries' });
         return tooMany(c);
@@ -101,8 +108,9 @@ export function signInRoutes(
       const token = tokenOf(c);
       const person = token === undefined ? undefined : await sessions.who(token);
       if (token !== undefined) await sessions.signOut(token);
-      if (person) note({ event: 'sign-out', who: person.name, from: addressOf(c, door), outcome: 'done' });
-      takeToken(c);
+      if (person)
+        note({ event: 'sign-out', who: person.name, from: addressOf(c, publicAddress), outcome: 'done' });
+      clearToken(c);
       return c.body(null, 204);
     })
     .put('/me/passphrase', asJson, body(ownSchema), async (c) => {
@@ -112,13 +120,18 @@ export function signInRoutes(
       const { was, set } = c.req.valid('json');
       const known = await sessions.signIn(person.name, was);
       if (!('token' in known)) {
-        note({ event: 'passphrase changed', who: person.name, from: addressOf(c, door), outcome: 'wrong' });
+        note({
+          event: 'passphrase changed',
+          who: person.name,
+          from: addressOf(c, publicAddress),
+          outcome: 'wrong',
+        });
         return letIn(c, known);
       }
       await sessions.signOut(known.token);
       const done = await people.change(person.id, { passphrase: set });
       const outcome = 'person' in done ? 'done' : 'refused';
-      note({ event: 'passphrase changed', who: person.name, from: addressOf(c, door), outcome });
+      note({ event: 'passphrase changed', who: person.name, from: addressOf(c, publicAddress), outcome });
       if (!('person' in done)) return written(c, done);
       return letIn(c, await sessions.signIn(person.name, set));
     });
@@ -126,7 +139,7 @@ export function signInRoutes(
 
 function letIn(c: Context, signed: SignedIn): Response {
   if ('token' in signed) {
-    giveToken(c, signed.token);
+    setToken(c, signed.token);
     return c.json(signed.person);
   }
   return 'wrong' in signed

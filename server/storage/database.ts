@@ -8,7 +8,7 @@ import { DurableFS, durableStart, syncFolder, syncTree } from './durable-fs.js';
 import { FolderRefused, madeFolder } from './folder.js';
 import { holdFolder } from './lock.js';
 import { grouped } from './grouped.js';
-import { newsHere, type News } from './news.js';
+import { localNotifications, type JobNotifications } from './notifications.js';
 import * as tables from './tables.js';
 import { openThreaded, type Client } from './threaded.js';
 
@@ -21,7 +21,7 @@ export type Write = <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
 export interface OpenedDatabase {
   readonly db: Database;
   readonly write: Write;
-  readonly news: News;
+  readonly news: JobNotifications;
   close: () => Promise<void>;
 }
 
@@ -68,7 +68,7 @@ export async function openDatabase({
     return {
       db,
       write: grouped(db),
-      news: newsHere(),
+      news: localNotifications(),
       async close() {
         stopUpkeep();
         await client.close();

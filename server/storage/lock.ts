@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { setTimeout as after } from 'node:timers/promises';
 import { Worker } from 'node:worker_threads';
 
-export class FolderTaken extends Error {
+export class FolderInUse extends Error {
   constructor(folder: string) {
     super(
       `another Open Trench is already running on ${folder}: use that one, stop it, or give this one another folder with OPEN_TRENCH_DATA`,
@@ -16,7 +16,7 @@ export class FolderTaken extends Error {
 }
 
 /** Called once where another process has taken the folder over. */
-export type Lost = () => void;
+export type OnLockLost = () => void;
 
 /** Contents of the lock file. */
 interface Held {
@@ -37,7 +37,10 @@ const silentFor_ms = 6 * beatEvery_ms;
  * across containers, mounts and machines that share the folder. Where an old holder's socket name is free in the very
  * network it lived in, that holder is known to be dead and there is no wait. @throws FolderTaken
  */
-export async function holdFolder(folder: string, lost: Lost = () => undefined): Promise<() => Promise<void>> {
+export async function holdFolder(
+  folder: string,
+  lost: OnLockLost = () => undefined,
+): Promise<() => Promise<void>> {
   const path = join(folder, 'lock.json');
   const name = await claimName(folder);
   const token = randomUUID();
@@ -46,7 +49,7 @@ export async function holdFolder(folder: string, lost: Lost = () => undefined): 
     while (!(await putDown(path, mine))) {
       const theirs = await readHeld(path);
       const dead = theirs?.network !== undefined && theirs.network === name?.network;
-      if (!dead && (await beats(path, theirs))) throw new FolderTaken(folder);
+      if (!dead && (await beats(path, theirs))) throw new FolderInUse(folder);
       // Another process may have been faster: only the lock seen to be silent is removed.
       if ((await readHeld(path))?.token === theirs?.token) rmSync(path, { force: true });
     }
@@ -94,7 +97,7 @@ async function beats(path: string, before: Held | undefined): Promise<boolean> {
 }
 
 /** Beats in a thread of its own, so that a busy server is not taken for a dead one. */
-function beatOn(path: string, held: Held, lost: Lost): { stop: () => Promise<unknown> } {
+function beatOn(path: string, held: Held, lost: OnLockLost): { stop: () => Promise<unknown> } {
   const worker = new Worker(heart, {
     eval: true,
     workerData: { path, held, every_ms: beatEvery_ms },
@@ -134,7 +137,7 @@ async function claimName(folder: string): Promise<ClaimedName | undefined> {
   const { dev, ino } = statSync(folder, { bigint: true });
   const server = createServer((socket) => socket.end());
   await listen(server, `\0open-trench-${dev}-${ino}`).catch((error: unknown) => {
-    if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') throw new FolderTaken(folder);
+    if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') throw new FolderInUse(folder);
     throw error;
   });
   server.unref();

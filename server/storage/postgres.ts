@@ -4,7 +4,7 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
 import type { Database, OpenedDatabase } from './database.js';
-import { listeners, type News } from './news.js';
+import { listeners, type JobNotifications } from './notifications.js';
 import * as tables from './tables.js';
 
 /** Connections of one process: reads continue while edits of one job wait for each other. */
@@ -142,7 +142,7 @@ async function newsOf(config: pg.ClientConfig, pool: pg.Pool, log: (error: unkno
     }
   };
   await open();
-  const news: News = {
+  const news: JobNotifications = {
     within: (tx, job, version) =>
       tx.execute(sql`select pg_notify(${channel}, ${JSON.stringify([job, version])})`),
     after: () => undefined,

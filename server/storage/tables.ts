@@ -13,7 +13,7 @@ import {
 import type { Edit } from '../../core/edits/index.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Digest } from '../../core/views/digest.js';
-import type { KeptView } from '../../core/views/kept-view.js';
+import type { CachedView } from '../../core/views/cached-view.js';
 import type { Role } from '../people/roles.js';
 import type { SharedOffer } from '../jobs/shares.js';
 import type { Acceptance, Entry, JobHead, LineHead, RunHead } from '../../core/job/schema.js';
@@ -153,7 +153,7 @@ const workedOut = <Said>() => ({
 export const digests = pgTable('digests', workedOut<Digest>());
 
 /** What the sheet and the other views show. */
-export const views = pgTable('views', workedOut<KeptView>());
+export const views = pgTable('views', workedOut<CachedView>());
 
 /** Offers a customer may read by a secret link, as they were when the link was made. */
 export const shares = pgTable('shares', {

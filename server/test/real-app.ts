@@ -1,12 +1,12 @@
 import { rmSync } from 'node:fs';
 import { offerOf } from '../../core/offer/offer.js';
 import { digestOf } from '../../core/views/digest.js';
-import { keptViewOf } from '../../core/views/kept-view.js';
+import { cachedViewOf } from '../../core/views/cached-view.js';
 import { assemble } from '../assemble.js';
-import type { DoorEvent } from '../people/routes.js';
+import type { SignInEvent } from '../people/routes.js';
 import { dead, migrations, newDataFolder } from './new-folder.js';
 
-export type Ask = (path: string, init?: RequestInit) => Promise<Response>;
+export type Requester = (path: string, init?: RequestInit) => Promise<Response>;
 
 export const shopHost = 'shop.invented.test';
 const customersAt = 'https://offers.invented.test';
@@ -15,12 +15,12 @@ const customersAt = 'https://offers.invented.test';
 export async function realApp() {
   const folder = await newDataFolder();
   const logged: unknown[] = [];
-  const noted: DoorEvent[] = [];
+  const noted: SignInEvent[] = [];
   const { app, shopApp, people, customers, photos, digests, views, close } = await assemble({
     folder,
     migrations,
     digestOf: (job, firm) => Promise.resolve(digestOf(job, firm)),
-    viewOf: (job, firm) => Promise.resolve(keptViewOf(job, firm, 'test')),
+    viewOf: (job, firm) => Promise.resolve(cachedViewOf(job, firm, 'test')),
     offerOf: (...asked) => Promise.resolve(offerOf(...asked)),
     program: 'test',
     customersAt,
@@ -32,7 +32,7 @@ export async function realApp() {
     },
     dead,
   });
-  const ask: Ask = (path, init = {}) => {
+  const ask: Requester = (path, init = {}) => {
     const headers = new Headers(init.headers);
     if (!headers.has('host')) headers.set('host', '127.0.0.1:4870');
     return Promise.resolve(app.request(`http://127.0.0.1${path}`, { ...init, headers }));
@@ -56,9 +56,10 @@ export async function realApp() {
     logged,
     noted,
     ask,
-    askAsCustomer: ((path, init) => Promise.resolve(customers.request(`${customersAt}${path}`, init))) as Ask,
+    askAsCustomer: ((path, init) =>
+      Promise.resolve(customers.request(`${customersAt}${path}`, init))) as Requester,
     async close() {
-      await digests.wake();
+      await digests.recompute();
       await close();
       rmSync(folder, { recursive: true, force: true });
     },

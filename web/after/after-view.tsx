@@ -2,7 +2,7 @@ import { methodName } from '../../core/methods/index.js';
 import { Box, chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { repairState, type Done, type RepairCheck } from '../../core/compare/repair.js';
-import type { Compared } from '../../core/compare/looks.js';
+import type { Compared } from '../../core/compare/inspections.js';
 import { addMonths } from '../../core/days.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import type { Moment } from '../../core/upkeep/timeline.js';

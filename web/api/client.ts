@@ -2,7 +2,7 @@ import { hc } from 'hono/client';
 import type { Fault } from '../../core/job/faults.js';
 import type { Api } from '../../server/app.js';
 import type { Conflict } from '../../server/jobs/conflicts.js';
-import { fetchEarly } from './early-answers';
+import { fetchPrefetched } from './prefetch.js';
 import { tabName } from './tab';
 
 /** Identifies this browser in the history of a job; nothing else is known about it. */
@@ -27,7 +27,7 @@ export function senderOf(device: string): { readonly browser: string; readonly t
   return { browser, tab };
 }
 
-export const api = hc<Api>('/api', { headers: () => ({ 'x-device': senderName() }), fetch: fetchEarly });
+export const api = hc<Api>('/api', { headers: () => ({ 'x-device': senderName() }), fetch: fetchPrefetched });
 
 /** Sends JSON to an address of the server without a typed route. */
 export async function write<T>(method: 'POST' | 'PUT', path: string, body: unknown): Promise<T> {

@@ -10,14 +10,14 @@ import {
   editsWaiting,
   flushAll,
   forget,
-  lastWaiting,
+  lastUnsent,
   madeHere,
-  onTheirWay,
+  sendingDone,
   send,
   settled,
   useOutbox,
-  useOutboxRead,
-  waitingOf,
+  useOutboxLoaded,
+  unsentOf,
 } from './outbox';
 import { useStream } from './stream';
 import { otherTabs } from './tab';
@@ -29,7 +29,7 @@ import { otherTabs } from './tab';
 export async function currentJob(client: QueryClient, id: string): Promise<Job> {
   await settled();
   // Read before the job is fetched: applying edits that a job already has changes nothing.
-  const waiting = waitingOf(id);
+  const waiting = unsentOf(id);
   const stored = await client.query(jobQuery(id)).catch((error: unknown) => {
     const kept = client.getQueryData<StoredJob>(jobKey(id));
     if (kept) return kept;
@@ -70,7 +70,7 @@ export const jobQuery = (id: string) => ({
 export function useJob(id: string) {
   const query = useQuery(jobQuery(id));
   const outbox = useOutbox();
-  const isRead = useOutboxRead();
+  const isRead = useOutboxLoaded();
   const stored = query.data;
   const job = useMemo(
     () => (stored && isRead ? withWaiting(stored.job, editsWaiting(outbox, id)) : undefined),
@@ -79,7 +79,7 @@ export function useJob(id: string) {
   return { stored, job, error: query.error };
 }
 
-/** Follows other people's changes to a job while the page is open; tells whether the server can be reached. */
+/** Follows other people's changes to a job while the page is open; returns whether the server can be reached. */
 export function useFollow(id: string, known: number | undefined): { live: boolean } {
   const client = useQueryClient();
   const [heard, setHeard] = useState({ id, version: 0 });
@@ -143,7 +143,7 @@ export interface Change {
   ) => Promise<void>;
   /** The same for callers that cannot show a refusal: it is kept as `error`, and never thrown. */
   readonly say: (edits: Edit[]) => Promise<void>;
-  /** Undoes this browser's last set, or redoes it, and tells what; false when there is none. */
+  /** Undoes this browser's last set, or redoes it, and reports what; false when there is none. */
   readonly undo: () => Promise<boolean>;
   readonly redo: () => Promise<boolean>;
 }
@@ -154,10 +154,10 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
   const [error, setError] = useState<Error>();
   return useMemo(() => {
     const stored = () => client.getQueryData<StoredJob>(jobKey(id));
-    // As it is shown here: what is taken back is told without asking the server.
+    // As shown here: what was undone is reported without asking the server.
     const shown = () => {
       const job = stored()?.job;
-      return job && withWaiting(job, waitingOf(id));
+      return job && withWaiting(job, unsentOf(id));
     };
     const version = () => stored()?.version ?? 0;
     const edit: Change['edit'] = async (edits, { ownErrors = false, undoes, base } = {}) => {
@@ -191,8 +191,8 @@ async function takeBack(
   shown: () => Job | undefined,
 ): Promise<boolean> {
   // A set being sent is the newest one: its outcome is needed first.
-  await onTheirWay(id);
-  const unsent = which === 'undo' ? lastWaiting(id) : undefined;
+  await sendingDone(id);
+  const unsent = which === 'undo' ? lastUnsent(id) : undefined;
   const job = shown();
   if (!job) return false;
   if (unsent) {

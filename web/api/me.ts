@@ -40,7 +40,7 @@ function set(next: State): void {
 }
 
 /** Asks the server who is signed in; called once, and never on a customer's page. */
-export async function askMe(): Promise<void> {
+export async function loadMe(): Promise<void> {
   onSignedOut(() => {
     if (!state.signedOut) set({ me: { person: state.me.person, signsIn: true }, signedOut: true });
   });
@@ -80,7 +80,7 @@ const clearKept = (): Promise<unknown> =>
   ]);
 
 /** Removes what another person left here; to be awaited before anything cached is read. */
-export async function forgetFirst(): Promise<void> {
+export async function clearOtherPersonsData(): Promise<void> {
   if (localStorage.getItem(forgetKey) === null) return;
   await clearKept();
   localStorage.removeItem(forgetKey);

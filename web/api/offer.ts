@@ -8,7 +8,7 @@ import { worker } from '../view/view';
 
 const workedOut = { staleTime: Infinity, gcTime: 60_000 } as const;
 
-/** The offer of a job as it stands, computed in the worker. */
+/** The current offer of a job, computed in the worker. */
 export const useOffer = (job: Job, firm: Firm, today: string) =>
   useQuery({
     queryKey: ['offer', job, firm, today],

@@ -105,7 +105,7 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
   const stored = () => client.getQueryData<StoredJob>(queryKey);
   const shown = (): Job | undefined => {
     const kept = stored();
-    return kept && outbox.isOutboxRead() ? job.withWaiting(kept.job, outbox.waitingOf(id)) : undefined;
+    return kept && outbox.isOutboxLoaded() ? job.withWaiting(kept.job, outbox.unsentOf(id)) : undefined;
   };
   /** What was once on the page stays there, at that value or at one typed later. */
   const look = () => {
@@ -123,7 +123,7 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
         look();
       });
       const whenRead = () => {
-        if (outbox.isOutboxRead()) done();
+        if (outbox.isOutboxLoaded()) done();
         else setTimeout(whenRead, 0);
       };
       whenRead();
@@ -143,7 +143,7 @@ async function open(device: Device, id: string, seen: Map<string, number>, lost:
       const now = new Map(entriesOf(shown() ?? { lines: [] }).map((entry) => [entry.id, entry.reading_ft]));
       return [...typed].every(([entry, at]) => now.get(entry) === at);
     },
-    left: () => outbox.waitingOf(id).length,
+    left: () => outbox.unsentOf(id).length,
     flush: () => running.run(page, () => outbox.flushAll()),
     make: (job: Job) => running.run(page, () => outbox.sendNewJob(id, job)),
     write: (entry: Entry) =>

@@ -328,10 +328,10 @@ export async function settleConflict(item: OutboxItem, keepMine: boolean): Promi
 }
 
 /** Resolves when what is being sent of a job was accepted, or waits because the server is away. */
-export const onTheirWay = (job: string): Promise<void> => flushing.get(job) ?? Promise.resolve();
+export const sendingDone = (job: string): Promise<void> => flushing.get(job) ?? Promise.resolve();
 
 /** The last set, if it is not being sent yet: undo may simply remove it. */
-export const lastWaiting = (job: string): OutboxItem | undefined =>
+export const lastUnsent = (job: string): OutboxItem | undefined =>
   flushing.has(job)
     ? undefined
     : items.filter(isEdits).findLast((each) => each.job === job && each.state === 'waiting');
@@ -343,10 +343,10 @@ export const editsWaiting = (outbox: readonly OutboxItem[], job: string): Edit[]
 /**
  * Whether the edits an earlier page left unsent are loaded: until then a job on screen would lack the last ones typed.
  */
-export const isOutboxRead = (): boolean => read;
+export const isOutboxLoaded = (): boolean => read;
 
 /** Edits of a job waiting here at this moment. */
-export const waitingOf = (job: string): Edit[] => editsWaiting(items.filter(isEdits), job);
+export const unsentOf = (job: string): Edit[] => editsWaiting(items.filter(isEdits), job);
 
 function useItems(): readonly Item[] {
   return useSyncExternalStore(
@@ -358,7 +358,7 @@ function useItems(): readonly Item[] {
   );
 }
 
-export const useOutboxRead = (): boolean => {
+export const useOutboxLoaded = (): boolean => {
   useItems();
   return read;
 };

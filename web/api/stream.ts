@@ -70,7 +70,7 @@ function lead(): void {
   };
 }
 
-/** Reports one job's versions and every time the server becomes reachable again; tells whether it is now. */
+/** Reports one job's versions and every time the server becomes reachable again; returns whether it is now. */
 export function useStream(
   job: string,
   { onVersion, onLive }: { readonly onVersion: (version: number) => void; readonly onLive: () => void },

@@ -2,7 +2,7 @@ import { Text, View } from '@react-pdf/renderer';
 import { levels } from '../../core/practice/invent.js';
 import { sayDay } from '../../core/days.js';
 
-import type { Score } from '../practice/kept';
+import type { Score } from '../practice/storage.js';
 import { Cells, inFont, Paper, styles } from './paper';
 
 /** A one-page record of practice; it claims nothing more. */

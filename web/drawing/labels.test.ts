@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { standLabels, textWidth } from './labels';
+import { placeLabels, textWidth } from './labels';
 
 // A drawing rule: no label overlaps another, and none leaves the sheet.
 test('labels never overlap', () => {
@@ -10,7 +10,7 @@ test('labels never overlap', () => {
   });
   fc.assert(
     fc.property(fc.array(label, { maxLength: 30 }), (all) => {
-      const stood = standLabels(
+      const stood = placeLabels(
         all.map((each, i) => ({ ...each, key: String(i) })),
         { size_px: 13, rows: 2, from: 0, to: 800 },
       );

@@ -1,5 +1,5 @@
 /** A label to be centered at x, px. */
-export interface Wanted {
+export interface LabelToPlace {
   readonly key: string;
   readonly x: number;
   readonly text: string;
@@ -7,7 +7,7 @@ export interface Wanted {
   readonly weight?: number;
 }
 
-export interface Stood extends Wanted {
+export interface PlacedLabel extends LabelToPlace {
   /** Row from the top, 0 first. */
   readonly row: number;
   readonly left: number;
@@ -22,12 +22,12 @@ export const textWidth = (text: string, size_px: number): number => text.length 
  * Places labels without overlap: the highest weight first, each in the first row with room, shifted by at most half its
  * width. One with no room is left out; its thing can still be pointed at.
  */
-export function standLabels(
-  wanted: readonly Wanted[],
+export function placeLabels(
+  wanted: readonly LabelToPlace[],
   options: { readonly size_px: number; readonly rows: number; readonly from: number; readonly to: number },
-): Stood[] {
+): PlacedLabel[] {
   const taken: [number, number][][] = Array.from({ length: options.rows }, () => []);
-  const stood: Stood[] = [];
+  const stood: PlacedLabel[] = [];
   for (const label of [...wanted].sort((a, b) => (b.weight ?? 0) - (a.weight ?? 0) || a.x - b.x)) {
     const width = textWidth(label.text, options.size_px);
     const centred = Math.min(Math.max(label.x - width / 2, options.from), options.to - width);

@@ -20,7 +20,7 @@ export function useChart<Type extends ChartType, Data>(
     return () => {
       chart.destroy();
     };
-    // oxlint-disable-next-line react/exhaustive-deps -- Drawn again for what it shows, not for how that is asked for.
+    // oxlint-disable-next-line react/exhaustive-deps -- Redrawn when its data changes, not when the callback does.
   }, of);
   return canvas;
 }

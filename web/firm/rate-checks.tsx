@@ -6,10 +6,10 @@ import { rateChecks, type RateCheck } from '../../core/plan/actuals.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
 import { useSpent } from '../api/firm';
 import { Press } from '../controls/controls';
-import { late } from '../shell/late';
+import { lazyPart } from '../shell/lazy-part.js';
 import { Note, Title } from '../controls/text';
 
-const RateChart = late('rate chart', async () => (await import('./rate-chart')).RateChart);
+const RateChart = lazyPart('rate chart', async () => (await import('./rate-chart')).RateChart);
 
 /** How far each rate is off over all recorded work, and a button to take the better one. */
 export function RateChecks({ firm, onTake }: { firm: Firm; onTake: (plan: PlanRulesOverride) => void }) {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { methods } from '../../core/job/vocabulary.js';
 import type { JobRow } from '../../server/jobs/digests.js';
-import { findJobs, holdings, missingOf, type Holding } from './find';
+import { findJobs, jobConditions, missingOf, type JobCondition } from './find';
 
 const today = '2026-06-15';
 const day = fc
@@ -45,7 +45,7 @@ const row: fc.Arbitrary<JobRow> = fc.record({
   fresh: fc.boolean(),
 });
 const rows = fc.array(row, { maxLength: 30 });
-const holding = fc.subarray(Object.keys(holdings) as Holding[]);
+const holding = fc.subarray(Object.keys(jobConditions) as JobCondition[]);
 const everything = { text: '', method: undefined, holding: [] };
 
 test('narrowing keeps the order, never adds a row, and more that is asked never finds more', () => {

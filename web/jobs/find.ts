@@ -3,14 +3,14 @@ import type { Method } from '../../core/job/vocabulary.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 
 /** Criteria for the list: words that must all occur, a method used, and conditions. */
-export interface Sought {
+export interface JobFilter {
   readonly text: string;
   readonly method: Method | undefined;
-  readonly holding: readonly Holding[];
+  readonly holding: readonly JobCondition[];
 }
 
 /** Conditions of a job: something is missing, agreed, or due. */
-export const holdings = {
+export const jobConditions = {
   unseen: 'Not all seen',
   'to-read': 'To read from the video',
   'no-depth': 'No depth located',
@@ -18,9 +18,9 @@ export const holdings = {
   'no-look': 'No post-repair inspection',
   due: 'Due',
 } as const;
-export type Holding = keyof typeof holdings;
+export type JobCondition = keyof typeof jobConditions;
 
-const tests: Record<Holding, (row: NonNullable<JobRow['digest']>, today: string) => boolean> = {
+const tests: Record<JobCondition, (row: NonNullable<JobRow['digest']>, today: string) => boolean> = {
   unseen: ({ unseen_ft, endReached }) => unseen_ft > leastUnseen_ft || !endReached,
   'to-read': ({ toRead }) => toRead > 0,
   'no-depth': ({ depthKnown }) => !depthKnown,
@@ -37,7 +37,7 @@ const searchText = oncePer(({ title, number, address, customer, reason, digest }
 );
 
 /** The rows that match all criteria, in order. `today` is a date such as 2026-03-04. */
-export function findJobs(rows: readonly JobRow[], sought: Sought, today: string): JobRow[] {
+export function findJobs(rows: readonly JobRow[], sought: JobFilter, today: string): JobRow[] {
   const words = sought.text.toLowerCase().split(/\s+/).filter(Boolean);
   const { method, holding } = sought;
   return rows.filter((row) => {

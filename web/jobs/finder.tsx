@@ -1,14 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Field, Label, Press } from '../controls/controls';
-import { late } from '../shell/late';
-import { holdings, type Holding, type Sought } from './find';
+import { lazyPart } from '../shell/lazy-part';
+import { jobConditions, type JobCondition, type JobFilter } from './find';
 
-const held = Object.keys(holdings) as Holding[];
+const held = Object.keys(jobConditions) as JobCondition[];
 // The methods’ names are loaded with the methods themselves, after the list.
-const MethodFilter = late('method filter', async () => (await import('./method-filter')).MethodFilter);
+const MethodFilter = lazyPart('method filter', async () => (await import('./method-filter')).MethodFilter);
 
 /** Filters of the list: words, what is missing or due, a method. */
-export function Finder({ value, onChange }: { value: Sought; onChange: (value: Sought) => void }) {
+export function Finder({ value, onChange }: { value: JobFilter; onChange: (value: JobFilter) => void }) {
   return (
     <Box mb="4">
       <Flex gap="3" align="flex-end" wrap="wrap">
@@ -49,7 +49,7 @@ export function Finder({ value, onChange }: { value: Sought; onChange: (value: S
                 });
               }}
             >
-              {holdings[each]}
+              {jobConditions[each]}
             </Press>
           );
         })}

@@ -11,16 +11,16 @@ import { Header, HeaderLink } from '../shell/header';
 import { today } from '../controls/today';
 import { Faults } from '../shell/trouble';
 import { DeletedJobs, JustDeleted } from './deleted-jobs';
-import { findJobs, type Sought } from './find';
+import { findJobs, type JobFilter } from './find';
 import { Finder } from './finder';
 import { JobRow } from './job-row';
 import { NewJobs } from './new-jobs';
 import { useDeletion, useExport, useImport } from './use-job-list';
 import { Note, Title } from '../controls/text';
-import { late } from '../shell/late';
+import { lazyPart } from '../shell/lazy-part.js';
 
 // Loaded when it is first opened.
-const NewJobForm = late('new job', async () => (await import('./new-job-form')).NewJobForm);
+const NewJobForm = lazyPart('new job', async () => (await import('./new-job-form')).NewJobForm);
 
 /** Rows rendered at first, and with each press for more: thousands at once would block the page. */
 const rowsAtOnce = 30;
@@ -137,7 +137,7 @@ interface RowsProps {
 
 /** The criteria and the rows found. */
 function Rows({ jobs, onExport, onDelete, children }: RowsProps) {
-  const [sought, setSought] = useState<Sought>({ text: '', method: undefined, holding: [] });
+  const [sought, setSought] = useState<JobFilter>({ text: '', method: undefined, holding: [] });
   const [most, setMost] = useState(rowsAtOnce);
   const day = today();
   // Typing shows at once; the rows follow when there is time for them.

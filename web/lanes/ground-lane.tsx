@@ -6,7 +6,7 @@ import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
 import { utilityFill } from '../drawing/ground-colors';
 import { PointMark, pointWords } from './ground-points';
-import { standLabels, textWidth } from '../drawing/labels';
+import { placeLabels, textWidth } from '../drawing/labels';
 import { useRoving } from '../drawing/use-roving';
 import { depthAt, lanes, margin_px, gutter_px, seenMiddle, type SheetScale } from '../drawing/sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
@@ -174,7 +174,7 @@ function Earth({ frame: { line, scale, y } }: { frame: Frame }) {
 function Surfaces({ frame: { line, scale } }: { frame: Frame }) {
   const { x } = scale;
   const right = scale.width - margin_px;
-  const labels = standLabels(
+  const labels = placeLabels(
     line.surfaces.flatMap((each, i) => {
       const middle = seenMiddle(scale, each);
       const text = each.assumed ? `${each.kind}?` : each.kind;
@@ -284,12 +284,12 @@ function Pipes({ frame: { line, scale, y, bore_px } }: { frame: Frame }) {
   );
 }
 
-type Label = Parameters<typeof standLabels>[0][number];
+type Label = Parameters<typeof placeLabels>[0][number];
 
 /** Below the pipe: labels of excavations and points, and the property line. */
 function WordsBelow({ frame }: { frame: Frame }) {
   const { pits, scale } = frame;
-  const below = standLabels([...holeLabels(frame), ...pointLabels(frame), ...propertyLabel(frame)], {
+  const below = placeLabels([...holeLabels(frame), ...pointLabels(frame), ...propertyLabel(frame)], {
     size_px: 13,
     rows: 2,
     from: gutter_px,
@@ -384,7 +384,7 @@ function Crossing({
 }
 
 function PipeLabels({ frame: { line, pits, scale, y, bore_px } }: { frame: Frame }) {
-  const stood = standLabels(
+  const stood = placeLabels(
     line.pipes.flatMap((pipe) => {
       // A name goes where no excavation is drawn, if there is such a place.
       const [clear] = subtract([pipe], pits).sort((a, b) => b.to_ft - b.from_ft - (a.to_ft - a.from_ft));

@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale';
 import type { SVGProps } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
 import { feet } from '../controls/format';
-import { holdStill } from '../drawing/hold-still';
+import { preventTouchScroll } from '../drawing/prevent-touch-scroll.js';
 import { type ScopeBar } from '../drawing/scope-bars';
 import type { SheetWindow } from '../sheet/use-window';
 
@@ -53,7 +53,7 @@ export function Minimap({
           fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
         />
       ))}
-      <g ref={holdStill} {...bind()} {...slider(shown, window)}>
+      <g ref={preventTouchScroll} {...bind()} {...slider(shown, window)}>
         <rect
           x={x(shown.from_ft)}
           y={2}

@@ -2,7 +2,7 @@ import { memo, type SyntheticEvent } from 'react';
 import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat } from '../../core/speech/say.js';
 import { feet } from '../controls/format';
-import { isAlike } from '../controls/is-alike';
+import { shallowEqual } from '../controls/shallow-equal.js';
 import { DrawnFinding, yOf } from './drawn-finding';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
 import { useRoving } from '../drawing/use-roving';
@@ -156,4 +156,4 @@ const WallFinding = memo(({ finding, scale: { x }, scale, selected, rove }: Wall
       </g>
     </g>
   );
-}, isAlike);
+}, shallowEqual);

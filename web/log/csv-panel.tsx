@@ -6,7 +6,7 @@ import type { Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/job';
 import { Press } from '../controls/controls';
 import { useFile } from '../files/use-file';
-import { OverPage } from '../shell/over-page';
+import { FullPagePanel } from '../shell/full-page-panel.js';
 import { save } from '../files/save';
 import { tableText } from '../files/table-file';
 import { contextOf, editsOf } from './entries';
@@ -79,7 +79,7 @@ interface RowsReadProps {
 function RowsRead({ name, rows, onTake, onClose }: RowsReadProps) {
   const good = rows.filter(({ part }) => part).length;
   return (
-    <OverPage role="dialog" aria-label={`Rows of ${name}`}>
+    <FullPagePanel role="dialog" aria-label={`Rows of ${name}`}>
       <Text p="4" borderBottom="1px solid" borderColor="rule">
         <strong>{name}</strong>: {good} of {rows.length} rows can be taken into this run. Nothing is taken
         yet.
@@ -99,6 +99,6 @@ function RowsRead({ name, rows, onTake, onClose }: RowsReadProps) {
           Take nothing
         </Press>
       </Flex>
-    </OverPage>
+    </FullPagePanel>
   );
 }

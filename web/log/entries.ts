@@ -173,7 +173,7 @@ export const setting = (line: Line, to: (entry: Entry) => Entry | null | undefin
   );
 
 /** The edits that keep one of a thing's readings: chosen by a user, never averaged silently. */
-export const standing = (line: Line, row: RowView, reading: ReadingView): Edit[] =>
+export const editsToKeep = (line: Line, row: RowView, reading: ReadingView): Edit[] =>
   setting(line, (entry) => {
     if (!row.readings.some((each) => each.entry === entry.id)) return undefined;
     const { use: _use, ...rest } = entry;

@@ -8,7 +8,7 @@ import { sayClock, sayWhat } from '../../core/speech/say.js';
 import type { ReadingView, RowView } from '../../core/views/log-rows.js';
 import { Cap, Press } from '../controls/controls';
 import { feet, videoTime } from '../controls/format';
-import { isAlike } from '../controls/is-alike';
+import { shallowEqual } from '../controls/shallow-equal.js';
 import { OpenFigure } from '../figure/open-figure';
 import { AddPhoto, PhotoThumbs } from '../video/photos';
 
@@ -29,7 +29,7 @@ interface Props {
 }
 
 /** One thing of the log: plain cells, styled by the table, since a log may have hundreds. */
-export const LogRow = memo(Row, isAlike);
+export const LogRow = memo(Row, shallowEqual);
 
 function Row({ row, points, acts }: Props) {
   const apart = row.disagreement !== undefined && !row.disagreement.settled;

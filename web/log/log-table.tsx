@@ -5,7 +5,7 @@ import type { RowView } from '../../core/views/log-rows.js';
 import type { Change } from '../api/job';
 import { Head as TableHead } from '../controls/table';
 import { useSteady } from '../controls/use-steady';
-import { setting, standing } from './entries';
+import { setting, editsToKeep } from './entries';
 import { LogRow, type RowActs } from './log-row';
 import { Note } from '../controls/text';
 
@@ -124,7 +124,7 @@ function actsOf({ line, change, onChange, onSeek }: Omit<Props, 'rows'>): RowAct
       void change.say(setting(line, (entry) => (gone.has(entry.id) ? null : undefined)).reverse());
     },
     stand: (row, reading) => {
-      void change.say(standing(line, row, reading));
+      void change.say(editsToKeep(line, row, reading));
     },
     addPhoto: (row, name) => {
       const photos = [...(row.entry.photos ?? []), name];

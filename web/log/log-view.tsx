@@ -23,7 +23,7 @@ import { RunForm } from './run-form';
 import { PassChoice, RunPanel } from './run-panel';
 import { TypedLine } from './typed-line';
 import type { TypedLineHandle } from './use-typed-line';
-import { useLogHand, type LogHand, type LogRefs } from './use-log-hand';
+import { useLogActions, type LogActions, type LogRefs } from './use-log-actions.js';
 import { VideoPanel, type VideoHandle } from '../video/video-panel';
 import { Note } from '../controls/text';
 
@@ -32,7 +32,7 @@ export function LogView() {
   const context = useJobContext();
   const typed = useRef<TypedLineHandle>(null);
   const video = useRef<VideoHandle>(null);
-  const hand = useLogHand(context, { typed, video });
+  const hand = useLogActions(context, { typed, video });
   const [cues, setCues] = useState<readonly Cue[]>([]);
   const { line, lineView, change, waiting } = context;
   const { run, reel, queue } = hand;
@@ -72,7 +72,7 @@ export function LogView() {
 
 interface Part {
   readonly context: JobContext;
-  readonly hand: LogHand;
+  readonly hand: LogActions;
 }
 
 /** Heading of the printed log. */
@@ -171,7 +171,7 @@ function Beside({
 
 const sourceWords = { none: 'No picture', video: 'Video', reel: 'Reel' } as const;
 
-const Pictures = ({ source, setSource }: Pick<LogHand, 'source' | 'setSource'>) => (
+const Pictures = ({ source, setSource }: Pick<LogActions, 'source' | 'setSource'>) => (
   <ButtonChoice
     aria-label="Picture beside the log"
     mb="3"
@@ -237,7 +237,7 @@ function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }
   );
 }
 
-const RunTabs = ({ line, run, setRunId }: { line: Line } & Pick<LogHand, 'run' | 'setRunId'>) => (
+const RunTabs = ({ line, run, setRunId }: { line: Line } & Pick<LogActions, 'run' | 'setRunId'>) => (
   <>
     {line.runs.map((each) => (
       <RunTab

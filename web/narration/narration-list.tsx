@@ -5,11 +5,11 @@ import { Field, Press } from '../controls/controls';
 import { videoTime } from '../controls/format';
 import { KeyHints, type KeyHint } from '../keys/key-help';
 import { Preview } from '../log/preview';
-import type { NarrationHand, Proposal } from './use-narration';
+import type { NarrationReview, Proposal } from './use-narration';
 import { Note } from '../controls/text';
 
 interface Props {
-  readonly hand: NarrationHand;
+  readonly hand: NarrationReview;
   readonly context: LogContext;
   readonly seek: ((seconds: number) => void) | undefined;
 }
@@ -83,7 +83,7 @@ export function NarrationList({ hand, context, seek }: Props) {
 }
 
 /** The current proposal, the one being edited, and the keys. */
-function useProposalList(hand: NarrationHand, seek: Props['seek']) {
+function useProposalList(hand: NarrationReview, seek: Props['seek']) {
   const { proposals } = hand;
   const [at, setAt] = useState(0);
   const [mending, setMending] = useState<string>();
@@ -164,7 +164,7 @@ const bgOf = ({ verdict }: Proposal): string =>
 
 interface RowProps {
   readonly proposal: Proposal;
-  readonly hand: NarrationHand;
+  readonly hand: NarrationReview;
   readonly seek: Props['seek'];
   readonly onAccept: () => void;
   readonly onRefuse: () => void;

@@ -6,11 +6,11 @@ import type { LogContext } from '../../core/logline/parse.js';
 import { idMark } from '../api/client';
 import type { Change } from '../api/job';
 import { Cap, Field, Label, LongField, Press } from '../controls/controls';
-import { OverPage } from '../shell/over-page';
+import { FullPagePanel } from '../shell/full-page-panel.js';
 import { editsOf } from '../log/entries';
 import { NarrationList } from './narration-list';
 import { ButtonChoice } from '../log/button-choice';
-import type { NarrationHand } from './use-narration';
+import type { NarrationReview } from './use-narration';
 import { Note } from '../controls/text';
 
 interface Props {
@@ -18,7 +18,7 @@ interface Props {
   readonly run: Run;
   readonly change: Change;
   readonly context: LogContext;
-  readonly hand: NarrationHand;
+  readonly hand: NarrationReview;
   readonly seek: ((seconds: number) => void) | undefined;
   readonly onClose: () => void;
 }
@@ -45,7 +45,7 @@ export function NarrationPanel({ line, run, change, context, hand, seek, onClose
     onClose();
   };
   return (
-    <OverPage
+    <FullPagePanel
       ref={dialog}
       role="dialog"
       aria-modal="true"
@@ -69,11 +69,11 @@ export function NarrationPanel({ line, run, change, context, hand, seek, onClose
       ) : (
         <SourceForm onRead={hand.read} onClose={onClose} />
       )}
-    </OverPage>
+    </FullPagePanel>
   );
 }
 
-const CaptionFaults = ({ faults }: Pick<NarrationHand, 'faults'>) =>
+const CaptionFaults = ({ faults }: Pick<NarrationReview, 'faults'>) =>
   faults.length > 0 && (
     <Box role="alert" px="4" py="2" color="signalInk" borderBottom="1px solid" borderColor="rule">
       {faults.slice(0, 4).map(({ line: at, message }) => (
@@ -84,7 +84,7 @@ const CaptionFaults = ({ faults }: Pick<NarrationHand, 'faults'>) =>
     </Box>
   );
 
-function Foot({ hand, write }: { hand: NarrationHand; write: () => Promise<void> }) {
+function Foot({ hand, write }: { hand: NarrationReview; write: () => Promise<void> }) {
   const { parts, proposals } = hand;
   return (
     <Flex
@@ -113,7 +113,7 @@ function Foot({ hand, write }: { hand: NarrationHand; write: () => Promise<void>
   );
 }
 
-function Head({ hand, onClose }: { hand: NarrationHand; onClose: () => void }) {
+function Head({ hand, onClose }: { hand: NarrationReview; onClose: () => void }) {
   const { source, proposals } = hand;
   const timed = proposals.some(({ video_s }) => video_s !== null);
   const found = proposals.filter(({ item }) => item).length;
@@ -157,7 +157,7 @@ function Head({ hand, onClose }: { hand: NarrationHand; onClose: () => void }) {
 }
 
 interface SourceFormProps {
-  readonly onRead: NarrationHand['read'];
+  readonly onRead: NarrationReview['read'];
   readonly onClose: () => void;
 }
 

@@ -23,7 +23,7 @@ interface Source {
 /** The decision on a proposal; an edited one is accepted with other words. */
 type Verdict = { readonly is: 'accepted' | 'refused' } | { readonly is: 'mended'; readonly line: string };
 
-interface Kept {
+interface StoredReview {
   readonly source: Source;
   readonly verdicts: Readonly<Record<string, Verdict>>;
 }
@@ -39,7 +39,7 @@ export interface Proposal {
   readonly verdict: Verdict | undefined;
 }
 
-export interface NarrationHand {
+export interface NarrationReview {
   readonly source: Source | undefined;
   readonly faults: readonly CaptionFault[];
   readonly proposals: readonly Proposal[];
@@ -55,22 +55,22 @@ export interface NarrationHand {
   putAway: () => void;
 }
 
-const keptAt = (run: string) => `narration ${location.pathname} ${run}`;
-function keptFor(run: string): Kept | undefined {
-  const text = localStorage.getItem(keptAt(run));
+const storageKey = (run: string) => `narration ${location.pathname} ${run}`;
+function readStored(run: string): StoredReview | undefined {
+  const text = localStorage.getItem(storageKey(run));
   try {
-    return text === null ? undefined : (JSON.parse(text) as Kept);
+    return text === null ? undefined : (JSON.parse(text) as StoredReview);
   } catch {
     return undefined;
   }
 }
 
 /** The narration under review for a run, kept in this browser between visits. */
-function useKept(run: string) {
-  const [kept, setKept] = useState<Kept | undefined>(() => keptFor(run));
+function useStoredReview(run: string) {
+  const [kept, setKept] = useState<StoredReview | undefined>(() => readStored(run));
   useEffect(() => {
-    if (kept) localStorage.setItem(keptAt(run), JSON.stringify(kept));
-    else localStorage.removeItem(keptAt(run));
+    if (kept) localStorage.setItem(storageKey(run), JSON.stringify(kept));
+    else localStorage.removeItem(storageKey(run));
   }, [kept, run]);
   return [kept, setKept] as const;
 }
@@ -97,8 +97,8 @@ export function useNarration(
   run: Run,
   context: LogContext,
   clip: string | undefined,
-): NarrationHand {
-  const [kept, setKept] = useKept(run.id);
+): NarrationReview {
+  const [kept, setKept] = useStoredReview(run.id);
   const source = kept?.source;
   const ready = useCaptions(source ?? {});
   const pass = source?.pass ?? 'out';
@@ -109,7 +109,7 @@ export function useNarration(
   const shift_s = source?.shift_s ?? 0;
   const cues = useMemo(() => shifted(ready?.cues ?? [], shift_s), [ready, shift_s]);
   const proposals = proposalsOf(said, kept?.verdicts ?? {});
-  const change = (next: (now: Kept) => Kept) => {
+  const change = (next: (now: StoredReview) => StoredReview) => {
     setKept((now) => now && next(now));
   };
   return {
@@ -147,7 +147,7 @@ const shifted = (cues: readonly Cue[], by_s: number) =>
   cues.map((cue) => ({ ...cue, start_s: cue.start_s === null ? null : cue.start_s + by_s }));
 
 /** The proposals, then the sentences that propose nothing, each with its decision. */
-function proposalsOf(said: Narration | undefined, verdicts: Kept['verdicts']): Proposal[] {
+function proposalsOf(said: Narration | undefined, verdicts: StoredReview['verdicts']): Proposal[] {
   return [
     ...(said?.items ?? []).map((item, index): Proposal => ({
       key: `item ${index}`,

@@ -11,7 +11,7 @@ import { Part } from '../reason/part';
 import { OfferTable } from './offer-table';
 import { PriceLines } from './price-part';
 import { ProofList } from './proof';
-import { SaidOnce } from './said-once';
+import { OfferNotes } from './offer-notes.js';
 import { Note, Title } from '../controls/text';
 
 /** The customer's page behind a secret link: the offer as it was when the link was made, read-only. */
@@ -38,7 +38,7 @@ export function CustomerView() {
         <>
           <LetterHead offer={offer} />
           <OfferTable offer={offer} chosen={approach.school} onChoose={setPicked} />
-          <SaidOnce offer={offer} />
+          <OfferNotes offer={offer} />
           <Below offer={offer} approach={approach} secret={secret} />
         </>
       )}

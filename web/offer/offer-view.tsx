@@ -19,7 +19,7 @@ import { OfferTable } from './offer-table';
 import { OptionsPart } from './options-part';
 import { PriceLines } from './price-part';
 import { ProofList } from './proof';
-import { SaidOnce } from './said-once';
+import { OfferNotes } from './offer-notes.js';
 import { TermsPart } from './terms-part';
 import { Note, Title } from '../controls/text';
 
@@ -53,7 +53,7 @@ export function OfferView() {
         {job.accepted && <Accepted accepted={job.accepted} />}
         <Head offer={offer} />
         <OfferTable offer={offer} chosen={approach.school} onChoose={setPicked} />
-        <SaidOnce offer={offer} />
+        <OfferNotes offer={offer} />
         <TermsPart />
       </Box>
       <SidePanel aria-label="The chosen option" fontSize="14.5px">

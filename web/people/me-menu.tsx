@@ -3,10 +3,10 @@ import { CircleUserRound } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useMe } from '../api/me';
 import { IconPress } from '../controls/controls';
-import { late } from '../shell/late';
+import { lazyPart } from '../shell/lazy-part';
 
 // Loaded when it is first opened.
-const MePanel = late('me', async () => (await import('./me-panel')).MePanel);
+const MePanel = lazyPart('me', async () => (await import('./me-panel')).MePanel);
 
 /** The signed-in user: their role, changing the passphrase, signing out. Absent where nobody signs in. */
 export function MeMenu() {

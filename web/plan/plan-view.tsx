@@ -23,7 +23,7 @@ import { SidePanel, Split } from '../shell/side-panel';
 import { WorkingOut } from '../shell/working-out';
 import { PlanChart } from './plan-chart';
 import { SpentForm } from './spent-form';
-import { sayWhen, usePlan, type PlanHand } from './use-plan';
+import { sayWhen, usePlan, type PlanEditing } from './use-plan';
 import { Note, Title } from '../controls/text';
 
 /**
@@ -112,7 +112,7 @@ function Totals({ plan, price, currency }: { plan: Plan; price: number; currency
   );
 }
 
-function Settings({ hand }: { hand: PlanHand }) {
+function Settings({ hand }: { hand: PlanEditing }) {
   const { job } = useJobContext();
   const { rules, set } = hand;
   return (
@@ -158,7 +158,7 @@ function Settings({ hand }: { hand: PlanHand }) {
   );
 }
 
-function SaveDays({ hand: { plan } }: { hand: PlanHand }) {
+function SaveDays({ hand: { plan } }: { hand: PlanEditing }) {
   const { id, job } = useJobContext();
   const calendar =
     plan &&
@@ -283,7 +283,7 @@ function Days({ plan, onChoose }: { plan: Plan; onChoose: (task: string) => void
   );
 }
 
-function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; currency: string }) {
+function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanEditing; currency: string }) {
   const { job } = useJobContext();
   const { rules, set } = hand;
   return (
@@ -317,7 +317,7 @@ function Chosen({ task, hand, currency }: { task: PlannedTask; hand: PlanHand; c
 }
 
 /** Sets the start of a task by hand, and removes one that was set. */
-function StartForm({ task, move }: { task: PlannedTask } & Pick<PlanHand, 'move'>) {
+function StartForm({ task, move }: { task: PlannedTask } & Pick<PlanEditing, 'move'>) {
   const [day, setDay] = useState<string>();
   const [time, setTime] = useState<string>();
   return (

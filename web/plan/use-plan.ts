@@ -9,7 +9,7 @@ import { withoutEmpty } from '../controls/without-empty';
 
 const written = ({ day, time }: Moment): string => `${day}T${time}`;
 
-export interface PlanHand {
+export interface PlanEditing {
   readonly rules: PlanRules;
   /** The plan with the starts that were set; where those conflict, the plan without them. */
   readonly plan: Plan | undefined;
@@ -24,7 +24,7 @@ export interface PlanHand {
 }
 
 /** The plan of the open job, and the actions on it; undefined until the scope is ready. */
-export function usePlan(): PlanHand | undefined {
+export function usePlan(): PlanEditing | undefined {
   const { job, firm, view, change } = useJobContext();
   const [said, setSaid] = useState<string>();
   const scope = view?.scope;

@@ -3,7 +3,7 @@ import { Lightbulb } from 'lucide-react';
 import { createContext, use, useState, type ReactNode } from 'react';
 import { Press } from '../controls/controls';
 import { useNarrow } from '../shell/use-narrow';
-import { hintsDone, keepHints } from './kept';
+import { hintsDone, saveHintsDone } from './storage';
 
 /** Where a hint is shown. */
 type Place = 'reel' | 'line' | 'done' | 'result';
@@ -77,7 +77,7 @@ export function Hints({ progress, children }: { progress: Progress; children: Re
   if (next !== reached) setReached(next);
   const hint = off ? undefined : hints[next];
   const skip = () => {
-    keepHints(true);
+    saveHintsDone(true);
     setOff(true);
   };
   return (

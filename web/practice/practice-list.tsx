@@ -8,11 +8,11 @@ import { fileName } from '../files/save';
 import { SaveButton } from '../controls/save-button';
 import { Cell, Head } from '../controls/table';
 import { Header, ToJobs } from '../shell/header';
-import { keepHints, keepPracticeName, practiceName, readScores, type Score } from './kept';
-import { late } from '../shell/late';
+import { saveHintsDone, savePracticeName, practiceName, readScores, type Score } from './storage.js';
+import { lazyPart } from '../shell/lazy-part.js';
 import { Note, Title } from '../controls/text';
 
-const ScoreChart = late('score chart', async () => (await import('./score-chart')).ScoreChart);
+const ScoreChart = lazyPart('score chart', async () => (await import('./score-chart')).ScoreChart);
 /** The pipe of a first job: the same for everybody, so that people can compare notes. */
 const firstSeed = 1;
 
@@ -59,7 +59,7 @@ export function PracticeList() {
               )}
               times={own.filter((each) => each.level === level.level).length}
               onBegin={() => {
-                keepHints(true);
+                saveHintsDone(true);
                 begin(level.level, nextSeed(scores ?? [], level.level));
               }}
             />
@@ -92,7 +92,7 @@ const WhoPractices = ({ name, setName, onFirst }: WhoProps) => (
         autoComplete="name"
         onChange={(event) => {
           setName(event.target.value);
-          keepPracticeName(event.target.value.trim());
+          savePracticeName(event.target.value.trim());
         }}
       />
     </Box>
@@ -100,7 +100,7 @@ const WhoPractices = ({ name, setName, onFirst }: WhoProps) => (
       type="button"
       look="signal"
       onClick={() => {
-        keepHints(false);
+        saveHintsDone(false);
         onFirst();
       }}
     >

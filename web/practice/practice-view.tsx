@@ -12,14 +12,14 @@ import { LogTable } from '../log/log-table';
 import { PassChoice, WaterClock } from '../log/run-panel';
 import { TypedLine } from '../log/typed-line';
 import type { TypedLineHandle } from '../log/use-typed-line';
-import { emptyKey } from '../log/use-log-hand';
+import { emptyKey } from '../log/use-log-actions.js';
 import { ReelPicture } from '../picture/reel-picture';
 import { Header, HeaderLink } from '../shell/header';
 import { NotFound } from '../shell/not-found';
 import { sayStopped } from '../video/reel';
-import { Counter, Presses, PushAndPull, StampZeroLocate } from '../video/reel-controls';
+import { Counter, ButtonRow, PushAndPull, StampZeroLocate } from '../video/reel-controls';
 import { HintAt, Hints, type Progress } from './hints';
-import { addScore, practiceName, readBegun, type Begun } from './kept';
+import { addScore, practiceName, readUnfinished, type UnfinishedPractice } from './storage.js';
 import { Result } from './result';
 import { usePractice, type Practice } from './use-practice';
 import { Alarm, Note } from '../controls/text';
@@ -30,12 +30,12 @@ export function PracticeView() {
   const level = levels.find((each) => String(each.level) === levelText);
   const seed = Number(seedText);
   const isSound = level !== undefined && Number.isInteger(seed) && seed >= 1 && seed <= 1_000_000;
-  const [begun, setBegun] = useState<{ readonly of: string; readonly is: Begun | undefined }>();
+  const [begun, setBegun] = useState<{ readonly of: string; readonly is: UnfinishedPractice | undefined }>();
   const of = `${levelText ?? ''} ${seedText ?? ''}`;
   useEffect(() => {
     let asked = true;
     if (isSound)
-      void readBegun(level.level, seed).then((is) => {
+      void readUnfinished(level.level, seed).then((is) => {
         if (asked) setBegun({ of, is });
       });
     return () => {
@@ -47,7 +47,15 @@ export function PracticeView() {
   return <Session key={of} level={level} seed={seed} begun={begun.is} />;
 }
 
-function Session({ level, seed, begun }: { level: Level; seed: number; begun: Begun | undefined }) {
+function Session({
+  level,
+  seed,
+  begun,
+}: {
+  level: Level;
+  seed: number;
+  begun: UnfinishedPractice | undefined;
+}) {
   const pipe = useMemo(() => inventPipe(level.level, seed), [level, seed]);
   const practice = usePractice(pipe, level.level, seed, begun);
   const { job, reel, result } = practice;
@@ -316,8 +324,8 @@ function Reel({ practice, hands }: { readonly practice: Practice; readonly hands
 }
 
 const ReelKeys = ({ practice, hands }: { readonly practice: Practice; readonly hands: Hands }) => (
-  <Presses>
+  <ButtonRow>
     <PushAndPull push={hands.push} />
     {!practice.result && <StampZeroLocate stamp={hands.stamp} zero={practice.zero} locate={hands.locate} />}
-  </Presses>
+  </ButtonRow>
 );

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { Chart, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip } from 'chart.js';
 import { themeColor, useChart } from '../drawing/use-chart';
-import type { Score } from './kept';
+import type { Score } from './storage';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Tooltip, Legend);
 

@@ -8,7 +8,7 @@ import { practiceJob } from '../../core/practice/truth-job.js';
 import type { LineView } from '../../core/views/line-view.js';
 import { withWaiting, type Change } from '../api/job';
 import { worker } from '../view/view';
-import { keepBegun, type Begun } from './kept';
+import { saveUnfinished, type UnfinishedPractice } from './storage.js';
 
 /** A practice in progress: its log, its reel, and its result once it is finished. */
 export interface Practice {
@@ -80,7 +80,7 @@ function useOwnChange(begun: Job): { job: Job; change: Change } {
 }
 
 /** The head in its pipe: pushing, cleaning and locating. */
-function useOwnReel(pipe: SimulatedPipe, begun: Begun | undefined) {
+function useOwnReel(pipe: SimulatedPipe, begun: UnfinishedPractice | undefined) {
   const [reel, setReel] = useState<Reel>(() => reelOf(pipe, begun));
   const [stoppedBy, setStopped] = useState<string>();
   const [said, setSaid] = useState<string>();
@@ -127,7 +127,7 @@ export function usePractice(
   pipe: SimulatedPipe,
   level: number,
   seed: number,
-  begun: Begun | undefined,
+  begun: UnfinishedPractice | undefined,
 ): Practice {
   const { job, change } = useOwnChange(useMemo(() => begun?.job ?? practiceJob(pipe), [begun, pipe]));
   const head = useOwnReel(pipe, begun);
@@ -136,7 +136,7 @@ export function usePractice(
   const [working, setWorking] = useState(false);
   useEffect(() => {
     const { access, cable_ft, pushing, zero_ft, lost_ft, cleaned } = reel;
-    void keepBegun(level, seed, {
+    void saveUnfinished(level, seed, {
       job,
       access: access.id,
       reel: { cable_ft, pushing, zero_ft, lost_ft, cleaned },
@@ -161,7 +161,7 @@ export function usePractice(
   };
 }
 
-function reelOf(pipe: SimulatedPipe, begun: Begun | undefined): Reel {
+function reelOf(pipe: SimulatedPipe, begun: UnfinishedPractice | undefined): Reel {
   const reel = enter(pipe, begun?.access ?? 'CO1', 1) ?? enter(pipe, 'CO1', 1);
   if (!reel) throw new Error('a pipe to practice on has a cleanout');
   return begun ? { ...reel, ...begun.reel } : reel;

@@ -7,7 +7,7 @@ import { sayWhat } from '../../core/speech/say.js';
 import type { FindingView, LineView } from '../../core/views/line-view.js';
 import { runName } from '../../core/job/run-words.js';
 import { feet, videoTime } from '../controls/format';
-import { isAlike } from '../controls/is-alike';
+import { shallowEqual } from '../controls/shallow-equal.js';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { OpenFigure } from '../figure/open-figure';
 import { PhotoThumbs } from '../video/photos';
@@ -78,4 +78,4 @@ const Seen = memo(({ finding, runNames, marked }: SeenProps) => {
       <PhotoThumbs entry={finding.entry} what={sayWhat(finding.entry)} />
     </Box>
   );
-}, isAlike);
+}, shallowEqual);

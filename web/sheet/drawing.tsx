@@ -8,14 +8,14 @@ import { Axis } from '../lanes/axis';
 import { GroundLane } from '../lanes/ground-lane';
 import { Gutter } from '../lanes/gutter';
 import { Hairline } from '../lanes/hairline';
-import { JudgedLane } from '../lanes/judged-lane';
+import { ConditionLane } from '../lanes/condition-lane.js';
 import { Patterns } from '../drawing/patterns';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { ScopeLane } from '../lanes/scope-lane';
 import { gutter_px, lanes, sheetHeight, type SheetScale } from '../drawing/sheet-scale';
 import type { SheetWindow } from './use-window';
 import { WallLane } from '../lanes/wall-lane';
-import { WaysLane } from '../lanes/ways-lane';
+import { OptionsLane } from '../lanes/options-lane.js';
 import type { LineView } from '../../core/views/line-view.js';
 
 interface Props {
@@ -103,11 +103,11 @@ export function Drawing({ ref, window, ways, datum, at, finding, scope, ...shown
         onLine={on.line}
       />
       <WallLane line={line} scale={scale} selected={finding} onSelect={on.finding} />
-      <JudgedLane line={line} scale={scale} />
+      <ConditionLane line={line} scale={scale} />
       <Scope {...shown} />
       <Gutter line={line} scope={lineScope} datum={datum} width={scale.width} />
       {ways && (
-        <WaysLane scope={scope} lineId={line.id} scale={scale} onTake={on.take} onLookAt={on.lookAt} />
+        <OptionsLane scope={scope} lineId={line.id} scale={scale} onTake={on.take} onLookAt={on.lookAt} />
       )}
       {hair !== undefined && <Hairline line={line} scale={scale} station_ft={hair} />}
     </chakra.svg>

@@ -7,7 +7,7 @@ import { useWidth } from '../drawing/use-width';
 import { Axis } from '../lanes/axis';
 import { GroundLane } from '../lanes/ground-lane';
 import { Gutter } from '../lanes/gutter';
-import { JudgedLane } from '../lanes/judged-lane';
+import { ConditionLane } from '../lanes/condition-lane.js';
 import { WallLane } from '../lanes/wall-lane';
 
 const nothing = () => undefined;
@@ -38,7 +38,7 @@ export function EarlySheet({ line, datum }: { line: LineView; datum: string }) {
           onLine={nothing}
         />
         <WallLane line={line} scale={scale} selected={undefined} onSelect={nothing} />
-        <JudgedLane line={line} scale={scale} />
+        <ConditionLane line={line} scale={scale} />
         <Gutter line={line} scope={undefined} datum={datum} width={scale.width} />
         <text
           x={gutter_px}

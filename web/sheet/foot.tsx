@@ -8,10 +8,10 @@ import { useNarrow } from '../shell/use-narrow';
 import { Cannot } from './sheet-tools';
 import type { LineView } from '../../core/views/line-view.js';
 import { Alarm, Note } from '../controls/text';
-import { late } from '../shell/late';
+import { lazyPart } from '../shell/lazy-part.js';
 
 // What reads a line is a fifth of the scripts, and the sheet is drawn without it.
-const TypedLine = late('typed line', async () => (await import('../log/typed-line')).TypedLine);
+const TypedLine = lazyPart('typed line', async () => (await import('../log/typed-line')).TypedLine);
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 

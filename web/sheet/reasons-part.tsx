@@ -1,10 +1,10 @@
 import { PinPart } from '../reason/pin-part';
 import { ReasonPanel } from '../reason/reason-panel';
 import { ownRules } from '../rules/own-rules';
-import type { Desk } from './sheet-view';
+import type { SheetFocus } from './sheet-view';
 
 /** The reason for the selected bar or finding, and what can be pinned there. */
-export function ReasonsPart({ desk: { known, hand, finding, at } }: { desk: Desk }) {
+export function ReasonsPart({ desk: { known, hand, finding, at } }: { desk: SheetFocus }) {
   const { line, lineView, complete, job, firm } = known;
   return (
     <ReasonPanel

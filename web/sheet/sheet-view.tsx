@@ -26,16 +26,16 @@ import { asError } from '../api/client';
 import { saveDxf, saveSvg } from '../drawing/save-drawing';
 import { SheetKeys } from './sheet-keys';
 import { SheetTools, type SheetActions } from './sheet-tools';
-import { useScopeHand, type ScopeHand } from './use-scope-hand';
+import { useScopeEditing, type ScopeEditing } from './use-scope-editing.js';
 import { useWindow, zoomStep, type SheetWindow } from './use-window';
-import { WaysList } from './ways-list';
-import { late } from '../shell/late';
+import { OptionsList } from './options-list.js';
+import { lazyPart } from '../shell/lazy-part.js';
 import { Note } from '../controls/text';
 
 // Loaded on first use, or once the sheet is drawn.
-const ReasonsPart = late('reasons', async () => (await import('./reasons-part')).ReasonsPart);
-const GradeStrip = late('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
-const BarMenu = late('bar menu', async () => (await import('../reason/bar-menu')).BarMenu);
+const ReasonsPart = lazyPart('reasons', async () => (await import('./reasons-part')).ReasonsPart);
+const GradeStrip = lazyPart('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
+const BarMenu = lazyPart('bar menu', async () => (await import('../reason/bar-menu')).BarMenu);
 
 /** A line shorter than this has nothing on it yet, ft. */
 const leastLine_ft = 0.05;
@@ -52,9 +52,9 @@ export function SheetView() {
 type Known = JobContext & Required<{ [K in 'view' | 'lineView' | 'lineScope']: NonNullable<JobContext[K]> }>;
 
 /** What is open or pointed at on the sheet. */
-export interface Desk {
+export interface SheetFocus {
   readonly known: Known;
-  readonly hand: ScopeHand;
+  readonly hand: ScopeEditing;
   readonly window: SheetWindow;
   readonly scale: SheetScale;
   readonly drawing: RefObject<SVGSVGElement | null>;
@@ -80,10 +80,10 @@ function Sheet(known: Known) {
   const window = useWindow(lineView);
   const scale = useScale(lineView, boxWidth, window.shown);
   const drawing = useRef<SVGSVGElement>(null);
-  const hand = useScopeHand(known);
+  const hand = useScopeEditing(known);
   const [finding, setFinding] = useState<string>();
   const [at, setAt] = useState<number>();
-  const [open, setOpen] = useState<Desk['open']>();
+  const [open, setOpen] = useState<SheetFocus['open']>();
   const [menuOn, setMenuOn] = useState<Element>();
   const [gradeOpen, setGradeOpen] = useState(false);
   const close = () => {
@@ -93,7 +93,7 @@ function Sheet(known: Known) {
     setOpen(open === what ? undefined : what);
   };
   const pointed = { at, setAt, finding, setFinding, gradeOpen, open, setMenuOn };
-  const desk: Desk = { known, hand, window, scale, drawing, ...pointed };
+  const desk: SheetFocus = { known, hand, window, scale, drawing, ...pointed };
   const actions = useSheetActions(desk, toggle, () => {
     setGradeOpen(!gradeOpen);
   });
@@ -106,7 +106,7 @@ function Sheet(known: Known) {
         <Box ref={ref} flex={{ lg: 1 }} overflow="auto" minHeight={{ lg: 0 }} data-testid="sheet">
           <Section desk={desk} />
         </Box>
-        {narrow && <WaysList scope={hand.scope} onTake={hand.take} />}
+        {narrow && <OptionsList scope={hand.scope} onTake={hand.take} />}
         {open === 'legend' && <Legend onClose={close} />}
         <Foot
           job={known.job}
@@ -128,7 +128,7 @@ function Sheet(known: Known) {
 
 /** Actions shared by the tools and the keys. */
 function useSheetActions(
-  { known, hand, window, drawing, at }: Desk,
+  { known, hand, window, drawing, at }: SheetFocus,
   toggle: (what: 'legend' | 'keys') => void,
   grade: () => void,
 ): SheetActions {
@@ -158,7 +158,7 @@ function useSheetActions(
   };
 }
 
-function useDeskKeys(desk: Desk, actions: SheetActions, close: () => void): void {
+function useDeskKeys(desk: SheetFocus, actions: SheetActions, close: () => void): void {
   const { hand, window, scale, drawing, at, setFinding, setMenuOn } = desk;
   const go = (by: number) => () => {
     hand.go(by);
@@ -211,7 +211,7 @@ function useDeskKeys(desk: Desk, actions: SheetActions, close: () => void): void
   );
 }
 
-const Tools = ({ desk, actions }: { desk: Desk; actions: SheetActions }) => (
+const Tools = ({ desk, actions }: { desk: SheetFocus; actions: SheetActions }) => (
   <SheetTools
     zoomed={desk.window.shown !== undefined}
     gradeOpen={desk.gradeOpen}
@@ -224,7 +224,7 @@ const Tools = ({ desk, actions }: { desk: Desk; actions: SheetActions }) => (
 );
 
 /** The drawing, or what to do where nothing is known yet. */
-function Section({ desk }: { desk: Desk }) {
+function Section({ desk }: { desk: SheetFocus }) {
   const { known, hand, window, scale, drawing, at, setAt, finding, setFinding, gradeOpen, setMenuOn } = desk;
   const { line, lineView, view, setLineId } = known;
   const [lookedAt, setLookedAt] = useState<School>();
@@ -279,7 +279,7 @@ function Section({ desk }: { desk: Desk }) {
   );
 }
 
-const Reasons = ({ desk }: { desk: Desk }) => (
+const Reasons = ({ desk }: { desk: SheetFocus }) => (
   <SidePanel aria-label="Reason" width={{ base: '100%', lg: '336px' }} className="not-printed">
     <ReasonsPart desk={desk} />
   </SidePanel>
@@ -287,7 +287,7 @@ const Reasons = ({ desk }: { desk: Desk }) => (
 
 interface ChoicesProps {
   readonly at: number | undefined;
-  readonly hand: ScopeHand;
+  readonly hand: ScopeEditing;
   readonly menuOn: Element | undefined;
   readonly setMenuOn: (bar: Element | undefined) => void;
 }

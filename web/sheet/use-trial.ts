@@ -1,16 +1,16 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Job, Pin } from '../../core/job/schema.js';
 import type { Interval } from '../../core/line/intervals.js';
-import type { Tried } from '../../core/views/trial.js';
-import { benchWorker } from '../view/view';
+import type { TrialResult } from '../../core/views/trial.js';
+import { trialWorker } from '../view/view';
 
 export interface Trial {
   /** Result of the last pins tried; undefined while nothing is tried. */
-  readonly tried: Tried | undefined;
+  readonly tried: TrialResult | undefined;
   /** Tries pins in the worker: one trial runs at a time, and of those waiting the latest is next. */
   readonly ask: (pins: readonly Pin[], around: Interval) => void;
   /** Result of exactly these pins; undefined where the job changed in the meantime. */
-  readonly settle: (pins: readonly Pin[], around: Interval) => Promise<Tried | undefined>;
+  readonly settle: (pins: readonly Pin[], around: Interval) => Promise<TrialResult | undefined>;
   readonly stop: () => void;
 }
 
@@ -27,20 +27,20 @@ let benches = 0;
  * with the job.
  */
 export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
-  const [last, setLast] = useState<{ found: Tried; job: Job; line: string }>();
+  const [last, setLast] = useState<{ found: TrialResult; job: Job; line: string }>();
   const state = useRef<State>({ key: undefined, busy: false, next: undefined });
   useEffect(() => {
     // From here on another job is tried: results for the one before are dropped.
     state.current = { key: undefined, busy: false, next: undefined };
   }, [job, line]);
   const tried = last?.line === line && (last.job === job || !caughtUp) ? last.found : undefined;
-  const setTried = (found: Tried | undefined) => {
+  const setTried = (found: TrialResult | undefined) => {
     setLast(found && { found, job, line });
   };
   const laid = (own: State): Promise<string> => {
     own.key ??= (async () => {
       const key = String(++benches);
-      await benchWorker().putOnBench(key, job);
+      await trialWorker().startTrials(key, job);
       return key;
     })();
     return own.key;
@@ -48,7 +48,7 @@ export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
   const settle: Trial['settle'] = async (pins, around) => {
     const own = state.current;
     own.next = undefined;
-    const found = await benchWorker().tryPins(await laid(own), line, pins, around);
+    const found = await trialWorker().tryPins(await laid(own), line, pins, around);
     if (state.current !== own) return undefined;
     setTried(found);
     return found;
@@ -60,7 +60,7 @@ export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
       const key = await laid(own);
       for (let next = own.next; next; next = own.next) {
         own.next = undefined;
-        const found = await benchWorker().tryPins(key, line, next[0], next[1]);
+        const found = await trialWorker().tryPins(key, line, next[0], next[1]);
         if (state.current !== own) return;
         if (found) setTried(found);
       }

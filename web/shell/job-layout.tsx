@@ -19,12 +19,12 @@ import { isOpenTo, jobTabs } from './job-tabs';
 import { NotFound } from './not-found';
 import { Notice, useNotice } from './notice';
 import { OutboxBanner } from './outbox-banner';
-import { late } from './late';
+import { lazyPart } from './lazy-part.js';
 import { Faults } from './trouble';
 import type { LineView } from '../../core/views/line-view.js';
 
 // Loaded when it is first opened.
-const HistoryPanel = late('history', async () => (await import('../history/history-panel')).HistoryPanel);
+const HistoryPanel = lazyPart('history', async () => (await import('../history/history-panel')).HistoryPanel);
 
 export interface JobContext {
   readonly id: string;

@@ -2,5 +2,5 @@ import { chakra } from '@chakra-ui/react';
 import { sidePanel, split } from '../theme/recipes';
 
 export const SidePanel = chakra('aside', sidePanel);
-/** What a side panel stands beside. */
+/** What a side panel is beside. */
 export const Split = chakra('div', split);

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { scaleLinear } from 'd3-scale';
 import type { GroundPlace } from '../../core/line/course.js';
-import { standLabels } from '../drawing/labels';
+import { placeLabels } from '../drawing/labels';
 import { useWidth } from '../drawing/use-width';
 import type { LineView } from '../../core/views/line-view.js';
 import { Note } from '../controls/text';
@@ -144,7 +144,7 @@ interface LabelsProps {
 /** Names in rows, each with a leader line to its place. */
 function Labels({ ground: { located, marks, x, y, width }, words, first_px, gap_px }: LabelsProps) {
   const place = new Map([...located, ...marks].map((each) => [each.id, each]));
-  const stood = standLabels(
+  const stood = placeLabels(
     words.map(({ id, text, x_ft }) => ({ key: id, x: x(x_ft), text })),
     { size_px: 13, rows: 2, from: 4, to: width - 4 },
   );

@@ -16,7 +16,7 @@ export const askedKinds = {
   owners: ownerKinds.map((kind): [string, Said] => [ownerWords[kind], { owner: kind }]),
 } as const;
 
-/** Requests what lies on a new stretch, and tells what was there before: a stretch laid over another replaces it. */
+/** Requests what lies on a new stretch, and shows what was there before: a stretch laid over another replaces it. */
 export function WhatLies({
   list,
   head,

@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react';
 import type { ReactNode } from 'react';
-import { holdStill } from '../drawing/hold-still';
+import { preventTouchScroll } from '../drawing/prevent-touch-scroll';
 
 /** How far a key moves a handle, ft across and down: half a foot, with Shift five, with Alt a tenth. */
 function stepOf(
@@ -56,7 +56,7 @@ export function Handle({
   );
   return (
     <g
-      ref={holdStill}
+      ref={preventTouchScroll}
       {...bind()}
       transform={`translate(${x} ${y})`}
       role="slider"

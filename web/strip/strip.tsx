@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { standLabels } from '../drawing/labels';
+import { placeLabels } from '../drawing/labels';
 import { Patterns } from '../drawing/patterns';
 import { useWidth } from '../drawing/use-width';
 import { feet } from '../controls/format';
@@ -115,7 +115,7 @@ function PipeBelow({ frame: { head, view, x, y, groundDrop, width } }: { frame: 
 }
 
 function PointNames({ frame: { view, x, inside, width } }: { frame: StripFrame }) {
-  const labels = standLabels(
+  const labels = placeLabels(
     view.points.map(({ id, name, station, kind }) => ({
       key: id,
       x: x(inside(station.value)),

@@ -24,7 +24,7 @@ export const Counter = ({
   </Flex>
 );
 
-export const Presses = ({ children }: { children: ReactNode }) => (
+export const ButtonRow = ({ children }: { children: ReactNode }) => (
   <Grid templateColumns="repeat(3, 1fr)" gap="2" mt="2">
     {children}
   </Grid>

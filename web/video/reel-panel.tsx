@@ -1,8 +1,8 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { Choice, Label } from '../controls/controls';
 import { counterOf } from '../log/entries';
-import { sayStopped, tellReel, type ReelState } from './reel';
-import { Counter, Presses, PushAndPull, StampZeroLocate } from './reel-controls';
+import { sayStopped, sendToReel, type ReelState } from './reel';
+import { Counter, ButtonRow, PushAndPull, StampZeroLocate } from './reel-controls';
 import { ReelPicture } from '../picture/reel-picture';
 import type { LineView } from '../../core/views/line-view.js';
 import { Alarm, Note } from '../controls/text';
@@ -38,13 +38,13 @@ export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
         <Alarm role="status">{reel.stopped ? sayStopped(reel.stopped) : reel.fault}</Alarm>
       )}
       {simulated && (
-        <Presses>
-          <PushAndPull push={(by_ft) => void tellReel(`move ${by_ft}`)} />
-        </Presses>
+        <ButtonRow>
+          <PushAndPull push={(by_ft) => void sendToReel(`move ${by_ft}`)} />
+        </ButtonRow>
       )}
-      <Presses>
-        <StampZeroLocate stamp={onStamp} zero={() => void tellReel('zero')} locate={onLocate} />
-      </Presses>
+      <ButtonRow>
+        <StampZeroLocate stamp={onStamp} zero={() => void sendToReel('zero')} locate={onLocate} />
+      </ButtonRow>
       {simulated && <Simulated reel={reel} />}
     </Box>
   );
@@ -54,7 +54,7 @@ export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
 function Simulated({ reel: { at, pipes } }: { reel: ReelState }) {
   const [pipeId = '', access = '', direction = 'downstream'] = at?.split(' ') ?? [];
   const accesses = (id: string) => pipes.find((pipe) => pipe.id === id)?.accesses ?? [];
-  const enter = (...words: readonly string[]) => void tellReel(['enter', ...words].join(' '));
+  const enter = (...words: readonly string[]) => void sendToReel(['enter', ...words].join(' '));
   return (
     <Box mt="2" display="grid" gap="2">
       <Note size="fine">

@@ -18,7 +18,7 @@ export interface ReelState {
 }
 
 /** Applies one message of the reel to its state. */
-export function hearReel(state: ReelState, line: string): ReelState {
+export function readReelMessage(state: ReelState, line: string): ReelState {
   const space = line.indexOf(' ');
   const [word, rest] = space < 0 ? [line, ''] : [line.slice(0, space), line.slice(space + 1)];
   switch (word) {
@@ -59,7 +59,7 @@ export function useReel(on: boolean): ReelState {
     if (!on) return;
     const events = new EventSource('/api/reel');
     events.addEventListener('line', (event: MessageEvent<string>) => {
-      setState((now) => hearReel(now, event.data));
+      setState((now) => readReelMessage(now, event.data));
     });
     return () => {
       events.close();
@@ -68,7 +68,7 @@ export function useReel(on: boolean): ReelState {
   return state;
 }
 
-export const tellReel = (line: string): Promise<unknown> =>
+export const sendToReel = (line: string): Promise<unknown> =>
   fetch('/api/reel', { method: 'POST', body: line, headers: { 'x-device': senderName() } }).catch(
     () => undefined,
   );

@@ -20,7 +20,7 @@ interface Request {
 export interface Views {
   /** Computes a job's view and shows each step; the newest request wins. */
   readonly workOut: (job: Job, show: Request['show']) => Promise<void>;
-  /** A view from elsewhere is on the screen: the next step is told as a change of it. */
+  /** A view from elsewhere is on the screen: the next stage is sent as a change to it. */
   readonly startFrom: (view: JobView) => void;
 }
 

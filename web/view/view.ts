@@ -4,9 +4,9 @@ import { useEffect, useState } from 'react';
 import { markOf } from '../../core/job/mark.js';
 import type { Job } from '../../core/job/schema.js';
 import type { JobView, ScopedView } from '../../core/views/job-view.js';
-import type { KeptView } from '../../core/views/kept-view.js';
+import type { CachedView } from '../../core/views/cached-view.js';
 import { asError } from '../api/client';
-import { program, useKeepView, useKeptViews } from './kept-views';
+import { program, useCacheView, useCachedViews } from './cached-views.js';
 import { viewsFrom } from './view-deltas';
 import type { ScopeWorker } from './view.worker';
 
@@ -16,8 +16,8 @@ const workerNamed = (name: string) =>
 export const worker = workerNamed('scope');
 const views = viewsFrom(worker);
 /** Pins being dragged do not wait for runners-up: they are tried in a second worker, started when needed. */
-let bench: ReturnType<typeof workerNamed> | undefined;
-export const benchWorker = () => (bench ??= workerNamed('bench'));
+let trialThread: ReturnType<typeof workerNamed> | undefined;
+export const trialWorker = () => (trialThread ??= workerNamed('bench'));
 
 /** A cached view crosses to the worker once the page that was opened with it is idle, ms. */
 const afterOpening_ms = 1000;
@@ -52,11 +52,11 @@ interface WorkedOut {
  */
 export function useView(id: string, job: Job | undefined, open: boolean): Shown {
   const mark = job && markOf(job);
-  const { views: keptViews, settled } = useKeptViews(id, open);
+  const { views: keptViews, settled } = useCachedViews(id, open);
   const known = keptViews.find((kept) => kept.mark === mark);
   const [worked, setWorked] = useState<WorkedOut>();
   const [failed, setFailed] = useState<{ readonly mark: string; readonly error: Error }>();
-  const keep = useKeepView(id);
+  const keep = useCacheView(id);
   const last = worked?.id === id ? worked : undefined;
   const before = keptViews[0];
   const toDo = job !== undefined && mark !== undefined && settled && !known;
@@ -109,7 +109,7 @@ export function useView(id: string, job: Job | undefined, open: boolean): Shown 
   return { ...shownOf(before), error, caughtUp: false, complete: false };
 }
 
-const shownOf = (kept: KeptView | undefined): Pick<Shown, 'lines' | 'view'> => ({
+const shownOf = (kept: CachedView | undefined): Pick<Shown, 'lines' | 'view'> => ({
   lines: kept?.view.lines,
   view: kept?.view,
 });

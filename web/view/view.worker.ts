@@ -8,13 +8,13 @@ import { upkeepOf } from '../../core/upkeep/upkeep.js';
 import { practiceResult } from '../../core/practice/practice.js';
 import { deltaOf } from '../../core/views/delta.js';
 import { viewSteps, type JobView } from '../../core/views/job-view.js';
-import { benchOf, trialOf, type Bench } from '../../core/views/trial.js';
+import { trialBaseOf, trialOf, type TrialBase } from '../../core/views/trial.js';
 import { breakEvens } from '../../core/explain/break-even.js';
 import { readyJob } from '../../core/solve/ready.js';
 import type { ViewDelta } from './view-deltas';
 
 /** The job that pins are tried on, sent to the worker once and not with every pointer move. */
-let onBench: { readonly key: string; readonly bench: Bench } | undefined;
+let current: { readonly key: string; readonly bench: TrialBase } | undefined;
 
 /** Number of the newest view requested: work on an older one is abandoned. */
 let newest = 0;
@@ -44,7 +44,7 @@ const otherMessages = () =>
     port2.postMessage(undefined);
   });
 
-/** Computes the view of a job in steps and tells each; ends early where another one is requested. */
+/** Computes the view of a job in stages and sends each; ends early where another one is requested. */
 async function workOut(number: number, job: Job): Promise<void> {
   newest = number;
   const steps = viewSteps(job);
@@ -75,12 +75,12 @@ const worker = {
   upkeepOf,
   practiceResult,
   breakEvens: (job: Job, line: string, station_ft: number) => breakEvens(readyJob(job), line, station_ft),
-  putOnBench: (key: string, job: Job) => {
-    onBench = { key, bench: benchOf(job) };
+  startTrials: (key: string, job: Job) => {
+    current = { key, bench: trialBaseOf(job) };
   },
   /** Undefined where another job has replaced it by now. */
   tryPins: (key: string, line: string, pins: readonly Pin[], around: Interval) =>
-    onBench?.key === key ? trialOf(onBench.bench, line, pins, around) : undefined,
+    current?.key === key ? trialOf(current.bench, line, pins, around) : undefined,
 };
 export type ScopeWorker = typeof worker;
 

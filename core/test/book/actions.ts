@@ -1,7 +1,7 @@
 import { leastSlope } from '../../grade/least-slope.js';
 import { rateForBore } from '../../job/prices.js';
 import type { Method } from '../../job/vocabulary.js';
-import type { Judged } from '../../condition/judged.js';
+import type { GradedFinding } from '../../condition/graded-finding.js';
 import { isBelly, isRepairable, isRootOrDeposit, methodsOf, type Duty } from './duties.js';
 import { aloneCost, mayPit, meets, outsideOf, pitReach, type BookCell, type BookLine } from './ground.js';
 
@@ -111,7 +111,12 @@ function couplings({ cells, line }: Stretch): number {
 }
 
 /** New pipe has enough fall over [a, b] and covers these bellies completely: §9. */
-export function toGrade({ model, rules }: BookLine, a: number, b: number, sags: readonly Judged[]): boolean {
+export function toGrade(
+  { model, rules }: BookLine,
+  a: number,
+  b: number,
+  sags: readonly GradedFinding[],
+): boolean {
   if (sags.length === 0) return false;
   if (sags.some(({ place }) => a > place.from_ft + 2e-6 || b < place.to_ft - 2e-6)) return false;
   // With fewer than two depths the fall is unknown.
@@ -220,7 +225,7 @@ function liners(
 const stopsLiner = ({ ours, seen, findings, thickness }: BookCell) =>
   !ours || !seen || thickness > 0.236 + 1e-9 || findings.some(({ stopsLiner: stops }) => stops !== undefined);
 
-/** A launch pit at an end stands on nothing the liner has to cure. */
+/** A launch pit at an end is never over something the liner has to cure. */
 function pitIsClear(line: BookLine, duties: readonly Duty[], index: number, a: number, b: number): boolean {
   const { from, to } = pitReach(line, index);
   const bad = line.findings.filter(
@@ -238,7 +243,7 @@ function isPushed(line: BookLine, point: BookPoint, a: number, b: number, bore: 
     { goes: 'upstream', near: x - b, low: a, high: x },
   ] as const;
   return ways.some(({ goes, near, low, high }) => {
-    if (near < -0.01 || near > 100.01 || high - low > 100.01 || !letsIn(line, point, goes, bore))
+    if (near < -0.01 || near > 100.01 || high - low > 100.01 || !isInsertable(line, point, goes, bore))
       return false;
     const between = line.model.points.filter(
       ({ at }) => at.station_ft > low + 0.01 && at.station_ft < high - 0.01,
@@ -253,7 +258,7 @@ function isPushed(line: BookLine, point: BookPoint, a: number, b: number, bore: 
 }
 
 /** A manhole, or a usable or repairable cleanout of ours as large as the bore, facing the right way. */
-export function letsIn(
+export function isInsertable(
   { model }: BookLine,
   { point }: BookPoint,
   goes: 'upstream' | 'downstream',
@@ -331,7 +336,13 @@ function burstable(cell: BookCell, { model, rules }: BookLine): boolean {
 }
 
 /** Whether an action over [a, b] cures a finding it covers. */
-export const cured = (line: BookLine, method: Method, a: number, b: number, finding: Judged): boolean => {
+export const cured = (
+  line: BookLine,
+  method: Method,
+  a: number,
+  b: number,
+  finding: GradedFinding,
+): boolean => {
   const byFall = isBelly(finding) && (method === 'open-cut' || method === 'regrade');
   if (byFall) return toGrade(line, a, b, [finding]);
   return methodsOf(finding).includes(method);

@@ -1,5 +1,5 @@
-import type { Judged } from '../../condition/judged.js';
-import { cured, letsIn, type BookAction } from './actions.js';
+import type { GradedFinding } from '../../condition/graded-finding.js';
+import { cured, isInsertable, type BookAction } from './actions.js';
 import { isBelly, isRepairable, isRootOrDeposit, type Duty } from './duties.js';
 import {
   aloneCost,
@@ -19,7 +19,7 @@ import { rateForBore } from '../../job/prices.js';
 export interface BookCarried {
   readonly yearly: number;
   readonly looks: number;
-  readonly left: readonly { finding: Judged; sum: number; byFoot: boolean }[];
+  readonly left: readonly { finding: GradedFinding; sum: number; byFoot: boolean }[];
 }
 
 const cents = (money: number) => Math.round(money * 100 + 1e-7) / 100;
@@ -33,7 +33,7 @@ export function carriedBy(
   const { interest: i, horizon_years: n } = rules;
   const years = Array.from({ length: n }, (_, year) => (1 + i) ** -(year + 1));
   const chance: Record<number, number> = { 2: rules.chanceWatchFails, 3: rules.chanceFixFails };
-  const cutBack = (finding: Judged) =>
+  const cutBack = (finding: GradedFinding) =>
     duties.some((duty) => duty.findings.includes(finding) && duty.methods.includes('clean'));
   const left = findings.filter(
     (each) =>
@@ -80,7 +80,7 @@ const ends = (line: BookLine, { from, to }: BookAction) => {
 };
 
 /** Cost of each action that cures a finding alone, with excavation, insertion and mobilization. */
-function aloneCosts(line: BookLine, finding: Judged, actions: readonly BookAction[]): number[] {
+function aloneCosts(line: BookLine, finding: GradedFinding, actions: readonly BookAction[]): number[] {
   const { place } = finding;
   return actions.flatMap((action) => {
     const { a, b } = ends(line, action);
@@ -131,7 +131,7 @@ export function insertable(line: BookLine, boundary: number, goes: 'upstream' | 
   const x = line.breaks[index] ?? 0;
   const into = line.cells[goes === 'upstream' ? index - 1 : index];
   return line.model.points.some(
-    (point) => Math.abs(point.at.station_ft - x) <= 0.01 && letsIn(line, point, goes, into?.bore ?? 0),
+    (point) => Math.abs(point.at.station_ft - x) <= 0.01 && isInsertable(line, point, goes, into?.bore ?? 0),
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Judged } from '../../condition/judged.js';
+import type { GradedFinding } from '../../condition/graded-finding.js';
 import { methods as every, type Method } from '../../job/vocabulary.js';
 import { meets, near, type BookLine } from './ground.js';
 
@@ -7,7 +7,7 @@ export interface Duty {
   readonly from_ft: number;
   readonly to_ft: number;
   readonly methods: readonly Method[];
-  readonly findings: readonly Judged[];
+  readonly findings: readonly GradedFinding[];
   readonly toGrade: boolean;
   /** All of it must be in one action. */
   readonly whole: boolean;
@@ -20,12 +20,13 @@ const curedIn: Record<string, readonly Method[]> = {
   replacement: ['spot', 'open-cut', 'regrade', 'burst'],
   regrade: ['open-cut', 'regrade'],
 };
-export const methodsOf = ({ cures }: Judged): Method[] =>
+export const methodsOf = ({ cures }: GradedFinding): Method[] =>
   every.filter((method) => cures.some((cure) => curedIn[cure]?.includes(method)));
-export const isRootOrDeposit = ({ placed }: Judged): boolean =>
+export const isRootOrDeposit = ({ placed }: GradedFinding): boolean =>
   placed.entry.finding === 'roots' || placed.entry.finding === 'deposit';
-export const isBelly = ({ placed }: Judged): boolean => placed.entry.finding === 'belly';
-export const isRepairable = (finding: Judged): boolean => finding.cures.some((cure) => cure !== 'clean');
+export const isBelly = ({ placed }: GradedFinding): boolean => placed.entry.finding === 'belly';
+export const isRepairable = (finding: GradedFinding): boolean =>
+  finding.cures.some((cure) => cure !== 'clean');
 const old = ['clay', 'concrete', 'cast-iron', 'fibre', 'asbestos-cement'];
 export const isOldPipe = (material: string): boolean => old.includes(material);
 
@@ -56,7 +57,7 @@ export function dutiesOf(line: BookLine): { cure: Duty[]; clean: { from_ft: numb
   };
 }
 
-const duty = (findings: readonly Judged[], at: { from_ft: number; to_ft: number }): Duty => ({
+const duty = (findings: readonly GradedFinding[], at: { from_ft: number; to_ft: number }): Duty => ({
   from_ft: at.from_ft,
   to_ft: at.to_ft,
   methods: every.filter((method) => findings.every((each) => methodsOf(each).includes(method))),
@@ -68,7 +69,7 @@ const duty = (findings: readonly Judged[], at: { from_ft: number; to_ft: number 
 });
 
 /** This many places of grade watch or worse within this many feet are one repair, from the first to the last. */
-function crowded({ rules }: BookLine, binding: readonly Judged[]): Duty[] {
+function crowded({ rules }: BookLine, binding: readonly GradedFinding[]): Duty[] {
   const counted = binding.filter(
     (each) => each.grade >= 2 && each.measured && !isRootOrDeposit(each) && methodsOf(each).includes('spot'),
   );
@@ -83,7 +84,7 @@ function crowded({ rules }: BookLine, binding: readonly Judged[]): Duty[] {
 }
 
 /** Renew: every longest stretch of old pipe with anything of grade watch or worse. */
-function oldRuns({ model }: BookLine, binding: readonly Judged[]): Duty[] {
+function oldRuns({ model }: BookLine, binding: readonly GradedFinding[]): Duty[] {
   const pipes = model.pipes.filter(({ material }) => isOldPipe(material));
   const starts = pipes.filter(({ from_ft }) => !pipes.some(({ to_ft }) => Math.abs(to_ft - from_ft) < 1e-9));
   return starts.flatMap(({ from_ft, to_ft }) => {

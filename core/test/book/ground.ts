@@ -1,4 +1,4 @@
-import type { Judged } from '../../condition/judged.js';
+import type { GradedFinding } from '../../condition/graded-finding.js';
 import type { Prices } from '../../job/prices.js';
 import type { Rules } from '../../job/rules.js';
 import type { School } from '../../job/vocabulary.js';
@@ -12,7 +12,7 @@ import { linerThickness } from '../../liner/thickness.js';
  */
 export interface BookLine {
   readonly model: LineModel;
-  readonly findings: readonly Judged[];
+  readonly findings: readonly GradedFinding[];
   readonly rules: Rules;
   readonly prices: Prices;
   readonly school: School;
@@ -44,7 +44,7 @@ export interface BookCell {
   /** Iron that needs descaling. */
   readonly descale: boolean;
   readonly thickness: number;
-  readonly findings: readonly Judged[];
+  readonly findings: readonly GradedFinding[];
 }
 
 export const near = 1e-6;

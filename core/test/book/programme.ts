@@ -1,6 +1,6 @@
 import type { Method } from '../../job/vocabulary.js';
 import type { Track } from '../../track/track.js';
-import { actionsOf, letsIn, type BookAction } from './actions.js';
+import { actionsOf, isInsertable, type BookAction } from './actions.js';
 import { carriedBy, cleanedOver, closing, creditFor, insertable } from './carried.js';
 import { dutiesOf, isOldPipe } from './duties.js';
 import {
@@ -317,8 +317,8 @@ function visitCost(line: BookLine, low: number, high: number): number {
     model.points.flatMap((point) => {
       const x = point.at.station_ft;
       const takes = {
-        up: letsIn(line, point, 'upstream', boreUp(x)),
-        down: letsIn(line, point, 'downstream', boreDown(x)),
+        up: isInsertable(line, point, 'upstream', boreUp(x)),
+        down: isInsertable(line, point, 'downstream', boreDown(x)),
       };
       const any = takes.up || takes.down;
       if (fits !== any || (!fits && !used.includes(point.point.id))) return [];
@@ -475,7 +475,7 @@ function writeBoundary(writing: Writing, b: number): void {
   for (const want of here.wants) p.most(`${want}${p.sum([...served, ...pits], '-')}`, 0);
   for (const want of here.wantsServed) {
     p.most(`${want}${p.sum(served, '-')}`, 0);
-    // What a pit must not stand on is not served by another's pit.
+    // What a pit must not be over is not served by another's pit.
     if (pits.length > 0) p.most(p.sum([want, ...pits]), 1);
   }
 }

@@ -2,7 +2,7 @@ import { EventEmitter } from 'node:events';
 import type { Transaction } from './database.js';
 
 /** Announcements of new job versions to whoever has the job open. */
-export interface News {
+export interface JobNotifications {
   /**
    * Awaited inside the transaction that makes the version, so that listeners behind the database are notified if it
    * commits.
@@ -31,7 +31,7 @@ export function listeners() {
 }
 
 /** Announcements within the only process using the database. */
-export function newsHere(): News {
+export function localNotifications(): JobNotifications {
   const { tell, listen } = listeners();
   return { within: () => Promise.resolve(), after: tell, listen };
 }

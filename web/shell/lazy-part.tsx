@@ -8,7 +8,7 @@ const askAgain_ms = 2000;
  * A part of the page whose code is loaded when it is first shown. Where loading fails, as when the server went away
  * before this device had it, its place says so, and loading is retried until it succeeds.
  */
-export function late<Props extends object>(
+export function lazyPart<Props extends object>(
   name: string,
   fetchPart: () => Promise<ComponentType<Props>>,
 ): ComponentType<Props> {

@@ -1,13 +1,13 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { createStore, del, entries, get, keys, set } from 'idb-keyval';
-import type { KeptView } from '../../core/views/kept-view.js';
-import { api, bodyOf } from '../api/client';
+import type { CachedView } from '../../core/views/cached-view.js';
+import { api, bodyOf } from '../api/client.js';
 
 /** The program's version mark, set by the build: the server stores views under the same one. */
 export const program = (import.meta.env.VITE_PROGRAM as string | undefined) ?? 'unbuilt';
 
 /** The last view this browser computed. */
-interface OwnView extends KeptView {
+interface OwnView extends CachedView {
   /** When, ms since 1970. */
   readonly at: number;
 }
@@ -23,16 +23,16 @@ const asItIs = { structuralSharing: false } as const;
 
 const ownKey = (id: string) => ['view kept here', id] as const;
 const servedKey = (id: string) => ['view kept there', id] as const;
-const ours = (kept: KeptView | null | undefined) => (kept?.program === program ? kept : null);
+const ours = (kept: CachedView | null | undefined) => (kept?.program === program ? kept : null);
 
 /**
  * The cached view of a job, from this browser or the server; `settled` once both were asked. Views computed by another
  * version are never used. Requests nothing unless `wanted`.
  */
-export function useKeptViews(
+export function useCachedViews(
   id: string,
   wanted: boolean,
-): { readonly views: readonly KeptView[]; readonly settled: boolean } {
+): { readonly views: readonly CachedView[]; readonly settled: boolean } {
   const own = useQuery({
     queryKey: ownKey(id),
     queryFn: async () => ours(await get<OwnView>(id, store).catch(() => undefined)),
@@ -55,25 +55,25 @@ export function useKeptViews(
   };
 }
 
-async function servedView(id: string): Promise<KeptView | null> {
+async function servedView(id: string): Promise<CachedView | null> {
   const asked = api.jobs[':id'].view.$get(
     { param: { id: encodeURIComponent(id) } },
     { init: { signal: AbortSignal.timeout(patience_ms) } },
   );
   // None cached, or the server is away: it is computed here either way.
-  return ours(await asked.then((answer) => bodyOf<KeptView>(answer)).catch(() => null));
+  return ours(await asked.then((answer) => bodyOf<CachedView>(answer)).catch(() => null));
 }
 
 /** Caches a view for the next time its job is opened in this browser. */
-export function useKeepView(id: string): (kept: KeptView) => void {
+export function useCacheView(id: string): (kept: CachedView) => void {
   const client = useQueryClient();
   return (kept) => {
     keepView(client, id, kept);
   };
 }
 
-function keepView(client: QueryClient, id: string, kept: KeptView): void {
-  client.setQueryData<KeptView | null>(ownKey(id), kept);
+function keepView(client: QueryClient, id: string, kept: CachedView): void {
+  client.setQueryData<CachedView | null>(ownKey(id), kept);
   const own: OwnView = { ...kept, at: Date.now() };
   // Where nothing can be stored (a private window) it is computed each time.
   void set(id, own, store)

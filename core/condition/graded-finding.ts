@@ -8,7 +8,7 @@ import type { PlacedEntry } from '../line/model.js';
 import type { ClockRange } from '../survey/clock.js';
 
 /** A finding graded by the house rules, with its location and what it requires. */
-export interface Judged {
+export interface GradedFinding {
   readonly id: string;
   readonly placed: PlacedEntry<FindingEntry>;
   readonly place: Interval;
@@ -37,28 +37,29 @@ export interface Judged {
 }
 
 /** The row for this kind of finding. */
-export const kindOfJudged = (finding: Judged): FindingRow<FindingKind> =>
+export const kindOfGraded = (finding: GradedFinding): FindingRow<FindingKind> =>
   kindOf(finding.placed.entry.finding);
 
 /** Roots and deposits: cleaned rather than repaired. */
-export const isCleaned = (finding: Judged): boolean => kindOfJudged(finding).cleaned ?? false;
+export const isCleaned = (finding: GradedFinding): boolean => kindOfGraded(finding).cleaned ?? false;
 
 /** We cannot fix it, and none of our equipment goes near it until its owner has been there. */
-export const isForOthers = (finding: Judged): boolean => kindOfJudged(finding).byOthers !== undefined;
+export const isLeftToItsOwner = (finding: GradedFinding): boolean =>
+  kindOfGraded(finding).byOthers !== undefined;
 
 /** A belly: cured only by pipe laid to grade over all of it. */
-export const isSag = (finding: Judged): boolean => kindOfJudged(finding).sags ?? false;
+export const isSag = (finding: GradedFinding): boolean => kindOfGraded(finding).sags ?? false;
 
 /** A defect that cleaning does not fix: new pipe or a liner cures it, or it is left to others. */
-export const isCurable = ({ cures }: Judged): boolean =>
+export const isCurable = ({ cures }: GradedFinding): boolean =>
   cures.length === 0 || cures.some((cure) => cure !== 'clean');
 
 /** A joint that roots enter, and will enter again if it is left. */
-export const isRootJoint = (finding: Judged): boolean =>
-  (kindOfJudged(finding).regrows ?? false) && finding.grade >= 1 && !finding.possible;
+export const isRootJoint = (finding: GradedFinding): boolean =>
+  (kindOfGraded(finding).regrows ?? false) && finding.grade >= 1 && !finding.possible;
 
 /** "Fix: offset at 41.4 ft". */
-export function sayJudged({ placed, grade, possible, settled }: Judged): string {
+export function sayJudged({ placed, grade, possible, settled }: GradedFinding): string {
   const { from_ft, to_ft, entry } = placed;
   const at = to_ft - from_ft > 0.05 ? `${from_ft.toFixed(1)} to ${to_ft.toFixed(1)}` : from_ft.toFixed(1);
   const what = `${possible ? 'possible ' : ''}${findingName(entry.finding).toLowerCase()}`;

@@ -3,22 +3,22 @@ import { markHere, toRead, type ToRead } from '../../core/logprint/to-read.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { RowView } from '../../core/views/log-rows.js';
-import { idMark } from '../api/client';
-import { logKeys } from '../keys/table';
-import { useKeys } from '../keys/use-keys';
-import type { JobContext } from '../shell/job-layout';
-import { freshIds, rowsOf, standing } from './entries';
-import { tellReel, useReel } from '../video/reel';
-import { keepPhoto } from '../video/photos';
-import { step_ft, stride_ft } from '../video/reel-controls';
-import type { TypedLineHandle } from './use-typed-line';
-import type { VideoHandle } from '../video/video-panel';
+import { idMark } from '../api/client.js';
+import { logKeys } from '../keys/table.js';
+import { useKeys } from '../keys/use-keys.js';
+import type { JobContext } from '../shell/job-layout.js';
+import { freshIds, rowsOf, editsToKeep } from './entries.js';
+import { sendToReel, useReel } from '../video/reel.js';
+import { keepPhoto } from '../video/photos.js';
+import { step_ft, stride_ft } from '../video/reel-controls.js';
+import type { TypedLineHandle } from './use-typed-line.js';
+import type { VideoHandle } from '../video/video-panel.js';
 
 /** Source of the picture beside the log. */
 export type Source = 'none' | 'video' | 'reel';
 
 /** State of the log view: its run and pass, the picture beside it, and the actions of keys and buttons. */
-export interface LogHand {
+export interface LogActions {
   readonly run: Run | undefined;
   readonly setRunId: (id: string) => void;
   readonly pass: 'out' | 'back';
@@ -42,7 +42,7 @@ export interface LogHand {
   emptyKey: (event: KeyboardEvent) => boolean;
 }
 
-type Known = Pick<JobContext, 'line' | 'lineView' | 'change' | 'tell'>;
+type LogInput = Pick<JobContext, 'line' | 'lineView' | 'change' | 'tell'>;
 
 const noVideo = 'No video is open: choose Video beside the log, then its file.';
 const noReel = 'No reel is connected: choose Reel beside the log.';
@@ -54,7 +54,7 @@ export interface LogRefs {
 }
 
 /** The video beside the log; without an open one, says so. */
-function useVideoHand({ typed, video }: LogRefs, tell: Known['tell'], showVideo: () => void) {
+function useVideoActions({ typed, video }: LogRefs, tell: LogInput['tell'], showVideo: () => void) {
   const withVideo = (act: (own: VideoHandle) => void) => {
     if (video.current) act(video.current);
     else tell(noVideo);
@@ -83,13 +83,13 @@ function useVideoHand({ typed, video }: LogRefs, tell: Known['tell'], showVideo:
 }
 
 /** The reel beside the log: its reading goes into the line; without a connected one, says so. */
-function useReelHand({ typed }: LogRefs, tell: Known['tell'], connected: boolean) {
+function useReelActions({ typed }: LogRefs, tell: LogInput['tell'], connected: boolean) {
   const reel = useReel(connected);
   useEffect(() => {
     if (reel.depth_ft !== undefined) typed.current?.put(`located ${reel.depth_ft} deep`, 'end');
   }, [reel.depth_ft, typed]);
   const withReel = (words: string) => () => {
-    if (connected) void tellReel(words);
+    if (connected) void sendToReel(words);
     else tell(noReel);
   };
   return {
@@ -104,7 +104,7 @@ function useReelHand({ typed }: LogRefs, tell: Known['tell'], connected: boolean
 }
 
 /** Entries still to be read from the video, one after another. */
-function useQueue(line: Line, tell: Known['tell'], open: (entry: Entry) => void) {
+function useQueue(line: Line, tell: LogInput['tell'], open: (entry: Entry) => void) {
   const [wanted, setWanted] = useState(0);
   const queue = toRead(line);
   const readNext = () => {
@@ -119,7 +119,7 @@ function useQueue(line: Line, tell: Known['tell'], open: (entry: Entry) => void)
   return { queue, readNext };
 }
 
-export function useLogHand(known: Known, refs: LogRefs): LogHand {
+export function useLogActions(known: LogInput, refs: LogRefs): LogActions {
   const { line, lineView, tell } = known;
   const { typed, video } = refs;
   const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
@@ -127,8 +127,8 @@ export function useLogHand(known: Known, refs: LogRefs): LogHand {
   const [pass, setPass] = useState<'out' | 'back'>('back');
   const [waterClock, setWaterClock] = useState<number>();
   const [source, setSource] = useState<Source>('none');
-  const { reel, stampReading, locate, zero } = useReelHand(refs, tell, source === 'reel');
-  const { seek, keepPicture, play, back } = useVideoHand(refs, tell, () => {
+  const { reel, stampReading, locate, zero } = useReelActions(refs, tell, source === 'reel');
+  const { seek, keepPicture, play, back } = useVideoActions(refs, tell, () => {
     setSource('video');
   });
   const run = line.runs.find(({ id }) => id === chosenRun) ?? newest;
@@ -170,7 +170,7 @@ export function useLogHand(known: Known, refs: LogRefs): LogHand {
       emptyKey(event, turnWater, (by_ft) => {
         if (source !== 'reel') return false;
         setPass(by_ft > 0 ? 'out' : 'back');
-        void tellReel(`move ${by_ft}`);
+        void sendToReel(`move ${by_ft}`);
         return true;
       }),
   };
@@ -196,7 +196,7 @@ export function emptyKey(
 
 /** Marks the place at the head, else after the last entry, to be identified later. */
 function markPlace(
-  { line, change, tell }: Known,
+  { line, change, tell }: LogInput,
   run: Run | undefined,
   {
     pass,
@@ -221,12 +221,12 @@ function markPlace(
 
 /** For the first unsettled disagreement, keeps the reading of one pass. */
 function keepReading(
-  { line, change, tell }: Known,
+  { line, change, tell }: LogInput,
   rows: readonly RowView[] | undefined,
   stands: 'out' | 'back',
 ): void {
   const row = rows?.find(({ disagreement }) => disagreement && !disagreement.settled);
   const reading = row?.readings.findLast((each) => each.pass === stands);
-  if (row && reading) void change.say(standing(line, row, reading));
+  if (row && reading) void change.say(editsToKeep(line, row, reading));
   else tell('No readings of this run differ.');
 }

@@ -1,30 +1,30 @@
 import { byte, int, over } from './columns.js';
 import type { Problem } from './problem.js';
-import type { Ground } from './values.js';
+import type { SearchRun } from './values.js';
 
 /** The values of a search, and the limits that decide them. */
-export interface KeptValues extends Limited {
+export interface StoredValues extends Limited {
   readonly value: Float64Array;
   readonly ties: Float64Array;
 }
 
-/** What decides the values of a ground. */
-type Limited = Pick<Ground, 'fills' | 'reach' | 'barredMarks'>;
+/** What decides the values of a search run. */
+type Limited = Pick<SearchRun, 'fills' | 'reach' | 'barredMarks'>;
 
 /**
  * The values of the first searches on a problem, which are its least limited ones. What a stop is worth depends only on
  * the limits at and past it, so a search that differs from an earlier one only upstream of a stop takes the values from
  * there on as they are.
  */
-const kept = new WeakMap<Problem, KeptValues[]>();
+const kept = new WeakMap<Problem, StoredValues[]>();
 const mostKept = 8;
 
 /** The earlier search whose values hold for the most stops, and the first stop from which they hold. */
-export function valuesAlike(
+export function reusableValues(
   problem: Problem,
   limited: Limited,
-): { readonly values: KeptValues; readonly from: number } | undefined {
-  let best: { readonly values: KeptValues; readonly from: number } | undefined;
+): { readonly values: StoredValues; readonly from: number } | undefined {
+  let best: { readonly values: StoredValues; readonly from: number } | undefined;
   for (const values of kept.get(problem) ?? []) {
     const from = alikeFrom(problem, values, limited);
     if (from < (best?.from ?? problem.cellOf.length)) best = { values, from };
@@ -32,8 +32,8 @@ export function valuesAlike(
   return best;
 }
 
-/** Keeps the values of a solved ground, if it is one of the first. */
-export function keepValues({ problem, value, ties, fills, reach, barredMarks }: Ground): void {
+/** Keeps the values of a solved search run, if it is one of the first. */
+export function storeValues({ problem, value, ties, fills, reach, barredMarks }: SearchRun): void {
   const all = kept.get(problem) ?? [];
   if (all.length === mostKept) return;
   all.push({ value: value.slice(), ties: ties.slice(), fills, reach, barredMarks });

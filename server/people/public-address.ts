@@ -3,16 +3,16 @@ import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import { createMiddleware } from 'hono/factory';
 import { problem } from '../problem.js';
 import type { Person } from './people.js';
-import { mayAsk } from './roles.js';
+import { mayRequest } from './roles.js';
 import type { Sessions } from './sessions.js';
 
 /** The caller, as the interface knows them; on this machine itself nobody signs in. */
-export interface Asking {
+export interface RequestEnv {
   Variables: { person?: Person };
 }
 
 /** The shop's own address, where people sign in. */
-export interface Door {
+export interface PublicAddress {
   /** Its host names as they appear in the address bar, including the port. */
   readonly hosts: readonly string[];
   /** The only address allowed to connect, where a proxy with a certificate is in front. */
@@ -30,32 +30,33 @@ const cookie = {
 } as const;
 
 export const tokenOf = (c: Context): string | undefined => getCookie(c, cookieName);
-export const giveToken = (c: Context, token: string): void => {
+export const setToken = (c: Context, token: string): void => {
   setCookie(c, cookieName, token, cookie);
 };
-export const takeToken = (c: Context): void => {
+export const clearToken = (c: Context): void => {
   deleteCookie(c, cookieName, { path: '/', secure: true });
 };
 
 /** Source of a request: the connection's address, or the one the proxy names. */
-export function addressOf(c: Context, door: Door | undefined): string {
+export function addressOf(c: Context, publicAddress: PublicAddress | undefined): string {
   const { incoming } = (c.env ?? {}) as { incoming?: { socket?: { remoteAddress?: string } } };
   const own = incoming?.socket?.remoteAddress?.replace(/^::ffff:/, '') ?? 'unknown';
-  if (door?.proxy === undefined) return own;
+  if (publicAddress?.proxy === undefined) return own;
   return c.req.header('x-forwarded-for')?.split(',').at(-1)?.trim() ?? own;
 }
 
 /** Only under the shop's own names, over TLS, and from its own pages. */
-export const throughDoor = (door: Door) =>
-  createMiddleware<Asking>(async (c, next) => {
-    if (door.proxy !== undefined) {
+export const onlyPublicAddress = (publicAddress: PublicAddress) =>
+  createMiddleware<RequestEnv>(async (c, next) => {
+    if (publicAddress.proxy !== undefined) {
       const from = addressOf(c, undefined);
-      if (from !== door.proxy) return problem(c, 403, 'Requests come through the proxy of this shop only');
+      if (from !== publicAddress.proxy)
+        return problem(c, 403, 'Requests come through the proxy of this shop only');
       if (c.req.header('x-forwarded-proto') !== 'https')
         return problem(c, 403, 'The proxy must say that it was asked over https (X-Forwarded-Proto)');
     }
     const host = c.req.header('host') ?? '';
-    if (!door.hosts.includes(host))
+    if (!publicAddress.hosts.includes(host))
       return problem(c, 421, `This server is not reached as “${host.slice(0, 80)}”`);
     const origin = c.req.header('origin');
     if (origin !== undefined && origin !== `https://${host}`)
@@ -65,14 +66,14 @@ export const throughDoor = (door: Door) =>
   });
 
 /** Only signed-in people, each within their role. What a customer reads behind a secret needs no name. */
-export const signedIn = (sessions: Sessions) =>
-  createMiddleware<Asking>(async (c, next) => {
+export const requireSignIn = (sessions: Sessions) =>
+  createMiddleware<RequestEnv>(async (c, next) => {
     const path = c.req.path.replace(/^\/api/, '');
     if (path.startsWith('/offers/') || path === '/sign-in' || path === '/sign-out') return next();
     const token = tokenOf(c);
     const person = token === undefined ? undefined : await sessions.who(token);
     if (!person) return problem(c, 401, 'Sign in first');
-    if (!mayAsk(person.role, c.req.method, path))
+    if (!mayRequest(person.role, c.req.method, path))
       return problem(c, 403, `This is not open to ${person.role === 'crew' ? 'crew' : 'an estimator'}`);
     c.set('person', person);
     await next();

@@ -16,10 +16,10 @@ import {
   withSplit,
   type PlacedPin,
 } from '../../core/views/pin-edits.js';
-import { barsOf, weightiest, type ScopeBar } from '../drawing/scope-bars';
-import type { JobContext } from '../shell/job-layout';
-import { nextEnd, snapped } from './snap';
-import { useTrial, type Trial } from './use-trial';
+import { barsOf, weightiest, type ScopeBar } from '../drawing/scope-bars.js';
+import type { JobContext } from '../shell/job-layout.js';
+import { nextEnd, snapped } from './snap.js';
+import { useTrial, type Trial } from './use-trial.js';
 
 /** An end of a bar being dragged. */
 interface Drag {
@@ -29,7 +29,7 @@ interface Drag {
 }
 
 /** The scope being edited: the selected bar, and the actions on it. Every action becomes pins. */
-export interface ScopeHand {
+export interface ScopeEditing {
   readonly scope: ScopeSoFar;
   readonly lineScope: LineScope;
   /** The scope shown is that of the trial pins. */
@@ -55,7 +55,7 @@ export interface ScopeHand {
   forget: () => void;
 }
 
-type Known = Pick<JobContext, 'job' | 'inForce' | 'line' | 'caughtUp' | 'change'> & {
+type EditingInput = Pick<JobContext, 'job' | 'inForce' | 'line' | 'caughtUp' | 'change'> & {
   readonly view: NonNullable<JobContext['view']>;
   readonly lineView: LineView;
   readonly lineScope: LineScope;
@@ -67,7 +67,7 @@ const samePlace_ft = 0.01;
 const leastPiece_ft = 0.5;
 
 /** What the sheet shows: a trial replaces the current scope as long as it is feasible. */
-function useShown({ view, line, lineScope, inForce, caughtUp }: Known) {
+function useShown({ view, line, lineScope, inForce, caughtUp }: EditingInput) {
   const trial = useTrial(inForce, line.id, caughtUp);
   const triedLine = trial.tried?.lines.find(({ id }) => id === line.id);
   const tried = triedLine?.feasible ?? false;
@@ -86,7 +86,7 @@ function useChosen(bars: readonly ScopeBar[]) {
 }
 
 /** Pins tried and kept; a trial that is not feasible is reported and changes nothing. */
-function useCommit({ line, change }: Known, trial: Trial, chooseAt: (station_ft: number) => void) {
+function useCommit({ line, change }: EditingInput, trial: Trial, chooseAt: (station_ft: number) => void) {
   const [drag, setDrag] = useState<Drag>();
   const [cannot, setCannot] = useState<string>();
   const commit = async (pins: readonly Pin[], around: Interval) => {
@@ -102,14 +102,14 @@ function useCommit({ line, change }: Known, trial: Trial, chooseAt: (station_ft:
     chooseAt((around.from_ft + around.to_ft) / 2);
     await change.say([{ kind: 'pins', line: line.id, set: pins.length > 0 ? [...pins] : null }]);
   };
-  const act = (asked: Asked | string | undefined) => {
+  const act = (asked: PinsToTry | string | undefined) => {
     if (typeof asked === 'string') setCannot(asked);
     else if (asked) void commit(asked.pins, asked.around);
   };
   return { drag, setDrag, cannot, setCannot, act };
 }
 
-export function useScopeHand(known: Known): ScopeHand {
+export function useScopeEditing(known: EditingInput): ScopeEditing {
   const { job, inForce, change, lineView, lineScope } = known;
   const { trial, tried, can, shown, bars, scope } = useShown(known);
   const { chosen, chooseAt } = useChosen(bars);
@@ -117,7 +117,7 @@ export function useScopeHand(known: Known): ScopeHand {
   const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
   const selected = drag?.bar ?? chosen;
   const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
-  const moveEnd: ScopeHand['moveEnd'] = (end, raw_ft, last) => {
+  const moveEnd: ScopeEditing['moveEnd'] = (end, raw_ft, last) => {
     const bar = drag?.bar ?? selected;
     if (!bar?.action) return;
     const to_ft = endFor({ bar, end, raw_ft, byKey: last && !drag, now: drag?.to_ft }, lineScope, lineView);
@@ -162,7 +162,7 @@ export function useScopeHand(known: Known): ScopeHand {
       lift(pinsHere);
     },
     take: (school) => {
-      void change.say([takenWay(job, school)]);
+      void change.say([chooseApproach(job, school)]);
     },
     forget: () => {
       setCannot(undefined);
@@ -171,20 +171,24 @@ export function useScopeHand(known: Known): ScopeHand {
 }
 
 /** Changes the repair approach of the job. */
-function takenWay(job: Job, school: School): Edit {
+function chooseApproach(job: Job, school: School): Edit {
   const head = jobHead(job);
   return { kind: 'job', set: { ...head, rules: { ...head.rules, school } } };
 }
 
 /** The pins for a request, and the stretch it concerns. */
-interface Asked {
+interface PinsToTry {
   readonly pins: readonly Pin[];
   readonly around: Interval;
 }
 
 type Pins = LineView['pins'];
 
-function lifted(pins: Pins, those: readonly PlacedPin[], chosen: ScopeBar | undefined): Asked | undefined {
+function lifted(
+  pins: Pins,
+  those: readonly PlacedPin[],
+  chosen: ScopeBar | undefined,
+): PinsToTry | undefined {
   const [first] = those;
   return first && { pins: without(pins, those), around: chosen ?? first };
 }
@@ -195,7 +199,7 @@ function joined(
   bars: readonly ScopeBar[],
   chosen: ScopeBar | undefined,
   spotMost_ft: number,
-): Asked | string | undefined {
+): PinsToTry | string | undefined {
   if (!chosen?.action) return undefined;
   const other = neighborOf(bars, chosen);
   if (!other) return 'There is nothing else on this line to join it with.';
@@ -214,7 +218,7 @@ function splitNear(
   chosen: ScopeBar | undefined,
   lineScope: LineScope,
   near_ft: number | undefined,
-): Asked | string | undefined {
+): PinsToTry | string | undefined {
   if (!chosen?.action) return undefined;
   if (workOf(chosen.method).kind === 'dig')
     return 'Two digs that touch are one: choose what is done between them instead.';

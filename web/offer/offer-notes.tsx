@@ -3,11 +3,11 @@ import type { ReactNode } from 'react';
 import { capital } from '../../core/capital.js';
 import type { Offer } from '../../core/offer/offer.js';
 import { sayUnseen } from '../../core/offer/say-unseen.js';
-import { feet, money } from '../controls/format';
-import { Note } from '../controls/text';
+import { feet, money } from '../controls/format.js';
+import { Note } from '../controls/text.js';
 
 /** What applies to every option: the first step, what was not seen or inspected, referrals, exclusions, terms. */
-export function SaidOnce({ offer }: { offer: Offer }) {
+export function OfferNotes({ offer }: { offer: Offer }) {
   const { firstStep, referrals, exclusions, terms } = offer;
   const unlooked = sayUnseen(offer);
   return (

@@ -4,7 +4,7 @@ import { markOf } from '../job/mark.js';
 import type { Job } from '../job/schema.js';
 import { randomJob } from '../test/random-job.js';
 import { jobView, viewSteps, type JobView } from './job-view.js';
-import { keptViewOf } from './kept-view.js';
+import { cachedViewOf } from './cached-view.js';
 
 const anyJob = fc
   .integer({ min: 1, max: 100_000 })
@@ -70,7 +70,7 @@ test('a kept view is plain: it comes back from a file as it was, under the mark 
   fc.assert(
     fc.property(anyJob, (job) => {
       const firm = { ...emptyFirm, rules: { leastLiner_ft: 7 } };
-      const kept = keptViewOf(job, firm, 'program');
+      const kept = cachedViewOf(job, firm, 'program');
       expect(JSON.parse(JSON.stringify(kept))).toEqual(kept);
       expect(kept.mark).toBe(markOf(underFirm(job, firm)));
       expect(kept.mark).not.toBe(markOf(underFirm(job, emptyFirm)));

@@ -1,6 +1,6 @@
 import { plain } from '../figure.js';
 import { condition } from '../condition/condition.js';
-import { kindOfJudged, type Judged } from '../condition/judged.js';
+import { kindOfGraded, type GradedFinding } from '../condition/graded-finding.js';
 import { measureOf } from '../findings/measure.js';
 import type { Rules } from '../job/rules.js';
 import type { Line } from '../job/schema.js';
@@ -9,12 +9,12 @@ import { overlaps } from '../line/intervals.js';
 import { boreAt, lineModel, sightOf, type LineModel } from '../line/model.js';
 import { sayWhat } from '../speech/say.js';
 
-export const looksOfOne = ['new', 'same', 'worse', 'better', 'gone', 'not-seen-again'] as const;
+export const changesFound = ['new', 'same', 'worse', 'better', 'gone', 'not-seen-again'] as const;
 
 /** One finding or feature compared between two inspections of a line. */
 export interface Compared {
   /** `new` where only the newer inspection has it; `not-seen-again` where the newer one did not cover that place. */
-  readonly is: (typeof looksOfOne)[number];
+  readonly is: (typeof changesFound)[number];
   readonly what: string;
   readonly then: { readonly id: string; readonly at_ft: number; readonly grade: Grade } | undefined;
   readonly now: { readonly id: string; readonly at_ft: number; readonly grade: Grade } | undefined;
@@ -29,17 +29,17 @@ const alike = { percent: 5, inches: 1 / 8, 'of-bore': 3 } as const;
  * Compares an older inspection of a line with the newer one. Items are matched by kind, nearest first, where their ±
  * ranges overlap; a stretch is placed by its ends. Empty where there is no older inspection.
  */
-export function compareLooks(line: Line, rules: Rules): Compared[] {
+export function compareInspections(line: Line, rules: Rules): Compared[] {
   const [older, newer] = [lineModel(line, rules, 'earlier'), lineModel(line, rules, 'scope')];
   if (older.entries.length === 0) return [];
-  const [then, now] = [older, newer].map((model) => asFound(condition(model, rules).findings));
+  const [then, now] = [older, newer].map((model) => worstAtEachPlace(condition(model, rules).findings));
   return compareFindings(then ?? [], now ?? [], older, newer);
 }
 
-const stageOf = ({ placed: { entry, run } }: Judged) => entry.stage ?? run.stage ?? 'current';
+const stageOf = ({ placed: { entry, run } }: GradedFinding) => entry.stage ?? run.stage ?? 'current';
 
 /** A finding seen before and after cleaning is one finding, reported as it was first found: the worse of the two. */
-function asFound(findings: readonly Judged[]): Judged[] {
+function worstAtEachPlace(findings: readonly GradedFinding[]): GradedFinding[] {
   const worstFirst = [...findings].sort((a, b) => b.grade - a.grade);
   return worstFirst.filter(
     (each, i) =>
@@ -55,8 +55,8 @@ function asFound(findings: readonly Judged[]): Judged[] {
 }
 
 function compareFindings(
-  then: readonly Judged[],
-  now: readonly Judged[],
+  then: readonly GradedFinding[],
+  now: readonly GradedFinding[],
   older: LineModel,
   newer: LineModel,
 ): Compared[] {
@@ -66,7 +66,7 @@ function compareFindings(
       ({ old, own, apart }) => findingOf(old) === findingOf(own) && apart <= reachOf(old) + reachOf(own),
     )
     .sort((a, b) => a.apart - b.apart);
-  const matched = new Map<Judged, Judged>();
+  const matched = new Map<GradedFinding, GradedFinding>();
   for (const { old, own } of pairs) {
     if (!matched.has(old) && ![...matched.values()].includes(own)) matched.set(old, own);
   }
@@ -111,20 +111,28 @@ function compareFindings(
   return compared.sort((a, b) => at(a) - at(b));
 }
 
-const findingOf = ({ placed }: Judged) => placed.entry.finding;
-const reachOf = ({ placed }: Judged) => Math.max(placed.from.plusMinus_ft, placed.to.plusMinus_ft);
+const findingOf = ({ placed }: GradedFinding) => placed.entry.finding;
+const reachOf = ({ placed }: GradedFinding) => Math.max(placed.from.plusMinus_ft, placed.to.plusMinus_ft);
 
 /** Distance between two items, ft; 0 where they overlap. */
-const apartOf = ({ placed: a }: Judged, { placed: b }: Judged): number =>
+const apartOf = ({ placed: a }: GradedFinding, { placed: b }: GradedFinding): number =>
   Math.max(0, a.from_ft - b.to_ft, b.from_ft - a.to_ft);
 
-const sides = (old: Judged | undefined, own: Judged | undefined): Pick<Compared, 'then' | 'now'> => ({
+const sides = (
+  old: GradedFinding | undefined,
+  own: GradedFinding | undefined,
+): Pick<Compared, 'then' | 'now'> => ({
   then: old && { id: old.id, at_ft: old.placed.from_ft, grade: old.grade },
   now: own && { id: own.id, at_ft: own.placed.from_ft, grade: own.grade },
 });
 
 /** Worse or better by grade; within one grade by the measure, where both were measured. */
-function judge(old: Judged, own: Judged, older: LineModel, newer: LineModel): Pick<Compared, 'is' | 'why'> {
+function judge(
+  old: GradedFinding,
+  own: GradedFinding,
+  older: LineModel,
+  newer: LineModel,
+): Pick<Compared, 'is' | 'why'> {
   const apart = apartOf(old, own);
   const matched =
     apart < 0.05
@@ -136,8 +144,8 @@ function judge(old: Judged, own: Judged, older: LineModel, newer: LineModel): Pi
       why: `${gradeWords[old.grade]} then, ${gradeWords[own.grade]} now; ${matched}`,
     };
   }
-  const measure = kindOfJudged(own).grading?.measure ?? 'always';
-  const value = (each: Judged, model: LineModel) => {
+  const measure = kindOfGraded(own).grading?.measure ?? 'always';
+  const value = (each: GradedFinding, model: LineModel) => {
     const measured = measureOf(each.placed.entry, measure, boreAt(model.pipes, each.placed.from_ft));
     return measured.known === 'measured' ? measured.value : undefined;
   };

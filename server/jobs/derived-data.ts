@@ -5,7 +5,7 @@ import type { Database } from '../storage/database.js';
 import type { Store } from './store.js';
 import { jobs, type digests, type views } from '../storage/tables.js';
 
-export interface WorkedOutParts<Said> {
+export interface DerivedDataParts<Said> {
   readonly db: Database;
   readonly store: Pick<Store, 'read'>;
   readonly firm: { read: () => Promise<Firm>; stamp: () => Promise<string> };
@@ -21,34 +21,34 @@ export interface WorkedOutParts<Said> {
   readonly log: (error: unknown) => void;
 }
 
-export interface WorkedOut {
+export interface DerivedData {
   /**
    * Something changed: computes, one after another, whatever does not match its job's version; resolves when all do.
    */
-  wake: () => Promise<void>;
+  recompute: () => Promise<void>;
   /** The same after a pause in changes. */
-  wakeSoon: () => void;
+  recomputeSoon: () => void;
   /** What a row depends on besides its job's version. */
   under: () => Promise<string>;
 }
 
 /** Maintains a derived result per job, newest first, in the background. */
-export function workedOutOn<Said>(parts: WorkedOutParts<Said>): WorkedOut {
+export function derivedDataOn<Said>(parts: DerivedDataParts<Said>): DerivedData {
   const { firm, program, quiet_ms, log } = parts;
   const under = async () => `${await firm.stamp()} ${program}`;
-  const wake = oneAtATime(async () => {
+  const recompute = oneAtATime(async () => {
     const next = async () => newestStale(parts, await under());
     for (let all = await next(); all.length > 0; all = await next())
       for (const job of all) await workOut(parts, job);
   });
   let timer: ReturnType<typeof setTimeout> | undefined;
   return {
-    wake,
+    recompute,
     under,
-    wakeSoon() {
+    recomputeSoon() {
       clearTimeout(timer);
       timer = setTimeout(() => {
-        wake().catch(log);
+        recompute().catch(log);
       }, quiet_ms);
       timer.unref();
     },
@@ -79,12 +79,12 @@ interface Stale {
   readonly of: string;
 }
 
-/** Batch size: a run covers all jobs, and one that has just changed waits for no more than these. */
+/** Batch size: a run covers all jobs, and one that has just changed waits for at most this many. */
 const aBatch = 10;
 
 /** The newest jobs whose result is out of date. */
 async function newestStale<Said>(
-  { db, table, newest }: WorkedOutParts<Said>,
+  { db, table, newest }: DerivedDataParts<Said>,
   under: string,
 ): Promise<Stale[]> {
   const recent = db
@@ -105,7 +105,7 @@ async function newestStale<Said>(
 
 /** Computes one job and stores its result, or that it cannot be computed: one bad job does not hold up others. */
 async function workOut<Said>(
-  { db, store, firm, table, work, log }: WorkedOutParts<Said>,
+  { db, store, firm, table, work, log }: DerivedDataParts<Said>,
   { id, of }: Stale,
 ): Promise<void> {
   const stored = await store.read(id);

@@ -4,14 +4,14 @@ import {
   asTyped,
   boundary,
   closeQuote,
-  heardAs,
-  onceMoreMark,
+  traced,
+  repeatMark,
   openQuote,
   placeOf,
   rewrite,
   rewriteAll,
-  type Heard,
-} from '../idioms/heard.js';
+  type TracedText,
+} from '../idioms/traced-text.js';
 import { hedges } from './hedges.js';
 import { figureIdioms, spokenIdioms } from '../idioms/idioms.js';
 import { anyMaterial as material } from '../idioms/pipes.js';
@@ -59,8 +59,8 @@ const bendByDegrees = new RegExp(
 /**
  * The text as rewritten, and the same text with quotes, ids and names masked so that no word is matched inside them.
  */
-export interface Hearing {
-  readonly heard: Heard;
+export interface NormalizedText {
+  readonly heard: TracedText;
   readonly shape: string;
 }
 
@@ -69,9 +69,9 @@ export interface Hearing {
  * to 50", "abs to clay" as `abs > clay`, denials marked, filler removed. Quoted words, ids and the given names stay as
  * they are. Every character keeps its place in the original. Time grows with the length of the text.
  */
-export function hear(text: string, names: readonly string[] = []): Hearing {
+export function normalize(text: string, names: readonly string[] = []): NormalizedText {
   const hidden = hide(text, names);
-  let heard: Heard = { ...heardAs(text), text: hidden };
+  let heard: TracedText = { ...traced(text), text: hidden };
   heard = rewrite(heard, /[’‘]/g, "'");
   heard = rewrite(heard, interjection, ' ');
   heard = rewriteAll(heard, spokenIdioms);
@@ -89,7 +89,7 @@ export function hear(text: string, names: readonly string[] = []): Hearing {
     return named ? ` ${match[1] ?? ''} degrees ` : ` ${boundary} bend ${match[1] ?? ''} degrees `;
   });
   heard = rewriteAll(heard, figureIdioms);
-  heard = rewrite(heard, onceMore, ` ${onceMoreMark} `);
+  heard = rewrite(heard, onceMore, ` ${repeatMark} `);
   heard = markBoundaries(heard);
   heard = hedges(heard);
   heard = rewrite(heard, pipeSlashPipe, ([, pipe = '']) => ` ${boundary} ${pipe} > `);
@@ -110,7 +110,7 @@ function hide(text: string, names: readonly string[]): string {
 }
 
 /** Restores what was masked, character by character, and quote marks for the two placeholders. */
-function unmask(heard: Heard, original: string, hidden: string): Heard {
+function unmask(heard: TracedText, original: string, hidden: string): TracedText {
   const marks = new Map<number, string>();
   for (const { index, 0: whole } of original.matchAll(quotes)) {
     if (!whole.startsWith('"')) continue;

@@ -1,10 +1,10 @@
 import { chakra, Flex, Text } from '@chakra-ui/react';
 import { schools, type School } from '../../core/job/vocabulary.js';
 import type { ScopeSoFar } from '../../core/scope/scope.js';
-import { leavesWords } from '../lanes/ways-lane';
+import { leavesWords } from '../lanes/options-lane.js';
 import { schoolWords } from '../../core/job/school-words.js';
-import { money } from '../controls/format';
-import { Note } from '../controls/text';
+import { money } from '../controls/format.js';
+import { Note } from '../controls/text.js';
 
 const Way = chakra('button', {
   base: {
@@ -25,7 +25,7 @@ const Way = chakra('button', {
 });
 
 /** The three options where the sheet is too narrow for their lane: name, price, and what each leaves. */
-export function WaysList({ scope, onTake }: { scope: ScopeSoFar; onTake: (school: School) => void }) {
+export function OptionsList({ scope, onTake }: { scope: ScopeSoFar; onTake: (school: School) => void }) {
   const cents = (amount: number) => money(amount, scope.prices.currency);
   return (
     <Flex

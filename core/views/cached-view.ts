@@ -4,7 +4,7 @@ import type { Job } from '../job/schema.js';
 import { jobView, type ScopedView } from './job-view.js';
 
 /** A view computed earlier, with the mark of its input. */
-export interface KeptView {
+export interface CachedView {
   readonly mark: string;
   /** The version of the program that computed it: another may not be able to show it. */
   readonly program: string;
@@ -12,7 +12,7 @@ export interface KeptView {
 }
 
 /** Computes a job's view for keeping. */
-export function keptViewOf(job: Job, firm: Firm, program: string): KeptView {
+export function cachedViewOf(job: Job, firm: Firm, program: string): CachedView {
   const inForce = underFirm(job, firm);
   return { mark: markOf(inForce), program, view: jobView(inForce) };
 }

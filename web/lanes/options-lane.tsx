@@ -2,9 +2,9 @@ import { methodRow } from '../../core/methods/index.js';
 import { schools, type School } from '../../core/job/vocabulary.js';
 import type { ScopeSoFar } from '../../core/scope/scope.js';
 import { schoolWords } from '../../core/job/school-words.js';
-import { money } from '../controls/format';
-import { useRoving } from '../drawing/use-roving';
-import { gutter_px, lanes, margin_px, type SheetScale } from '../drawing/sheet-scale';
+import { money } from '../controls/format.js';
+import { useRoving } from '../drawing/use-roving.js';
+import { gutter_px, lanes, margin_px, type SheetScale } from '../drawing/sheet-scale.js';
 
 const { top } = lanes.ways;
 const row_px = 32;
@@ -19,7 +19,7 @@ interface Props {
 }
 
 /** The three options, each a thin bar with its price and expected future cost; one press makes it the scope. */
-export function WaysLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
+export function OptionsLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
   const roving = useRoving('way', scope.ways.length);
   return (
     <g aria-label="Repair options" role="radiogroup" {...roving.row}>

@@ -3,33 +3,33 @@ export const denial = '¬';
 /** Marks a possible boundary between two things: "there's", "we've got". */
 export const boundary = '¦';
 /** Stands for the previous entry: "same again", "another one". */
-export const onceMoreMark = '↻';
+export const repeatMark = '↻';
 
 /** Placeholders for the two marks of a quote, as opposed to a bare " after a number. */
 export const openQuote = '\uE001';
 export const closeQuote = '\uE002';
 
 /** Text being rewritten, with the place of every character in the original. */
-export interface Heard {
+export interface TracedText {
   readonly text: string;
   /** First and past-the-end position of each character in the original. */
   readonly from: readonly number[];
   readonly to: readonly number[];
 }
 
-export const heardAs = (text: string): Heard => ({
+export const traced = (text: string): TracedText => ({
   text,
   from: Array.from({ length: text.length }, (_, i) => i),
   to: Array.from({ length: text.length }, (_, i) => i + 1),
 });
 
 /** Position of a stretch of the rewritten text in the original. */
-export function placeOf(heard: Heard, from: number, to: number): { from: number; to: number } {
+export function placeOf(heard: TracedText, from: number, to: number): { from: number; to: number } {
   const start = heard.from[from] ?? heard.to.at(-1) ?? 0;
   return { from: start, to: Math.max(start, to > from ? (heard.to[to - 1] ?? start) : start) };
 }
 
-export function slice(heard: Heard, from: number, to?: number): Heard {
+export function slice(heard: TracedText, from: number, to?: number): TracedText {
   return {
     text: heard.text.slice(from, to),
     from: heard.from.slice(from, to),
@@ -42,10 +42,10 @@ export function slice(heard: Heard, from: number, to?: number): Heard {
  * the position of the whole match.
  */
 export function rewrite(
-  heard: Heard,
+  heard: TracedText,
   pattern: RegExp,
   words: string | ((match: RegExpExecArray) => string | undefined),
-): Heard {
+): TracedText {
   let text = '';
   const from: number[] = [];
   const to: number[] = [];
@@ -82,7 +82,7 @@ export const placeFirst = String.raw`^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft
 export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
 
 /** Applies one idiom after another, in the order listed. */
-export const rewriteAll = (heard: Heard, idioms: readonly Idiom[]): Heard =>
+export const rewriteAll = (heard: TracedText, idioms: readonly Idiom[]): TracedText =>
   idioms.reduce((now, [pattern, to]) => rewrite(now, pattern, to), heard);
 
 /** Characters of a note stand here, beyond all letters, while the words around them are read. */

@@ -1,7 +1,7 @@
 import type { Interval } from '../../core/line/intervals.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
-import { standLabels } from '../drawing/labels';
-import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from '../drawing/sheet-scale';
+import { placeLabels } from '../drawing/labels.js';
+import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from '../drawing/sheet-scale.js';
 import type { LineView } from '../../core/views/line-view.js';
 
 const { top, height } = lanes.judged;
@@ -20,7 +20,7 @@ interface Props {
 const gradedIn = ({ findings }: LineView) => findings.filter(({ grade, settled }) => grade > 0 && !settled);
 
 /** Grade as height and weight of ink, and as a word. */
-export function JudgedLane({ line, scale }: Props) {
+export function ConditionLane({ line, scale }: Props) {
   const { x } = scale;
   return (
     <g aria-label="Condition">
@@ -78,7 +78,7 @@ function Words({ line, scale }: Props) {
     const middle = seenMiddle(scale, stretch);
     return middle === undefined ? [] : [{ ...says, x: middle }];
   };
-  const words = standLabels(
+  const words = placeLabels(
     [
       ...gradedIn(line).flatMap((finding) =>
         word(finding.place, {

@@ -2,7 +2,7 @@
 const asked = new Map<string, Promise<Response>>();
 
 /** Starts a request the page is sure to need. */
-export function askEarly(path: string): void {
+export function prefetch(path: string): void {
   const answer = fetch(path);
   // The rejection reaches whoever takes the answer.
   answer.catch(() => undefined);
@@ -10,7 +10,7 @@ export function askEarly(path: string): void {
 }
 
 /** `fetch`, except that an early request to the same address is used, once. */
-export const fetchEarly: typeof fetch = (input, init) => {
+export const fetchPrefetched: typeof fetch = (input, init) => {
   const path = typeof input === 'string' && init?.method === 'GET' ? input : undefined;
   const early = path === undefined ? undefined : asked.get(path);
   if (path === undefined || !early) return fetch(input, init);

@@ -19,19 +19,19 @@ export interface Score {
 }
 
 /** An unfinished practice: its log, and the position of the head. */
-export interface Begun {
+export interface UnfinishedPractice {
   readonly job: Job;
   readonly access: string;
   readonly reel: Pick<Reel, 'cable_ft' | 'pushing' | 'zero_ft' | 'lost_ft' | 'cleaned'>;
 }
 
-const begunKey = (level: number, seed: number) => `begun ${level} ${seed}`;
+const unfinishedKey = (level: number, seed: number) => `begun ${level} ${seed}`;
 
 // Storage may be unavailable (a private window): the practice is then kept as long as the page is open.
-export const readBegun = (level: number, seed: number): Promise<Begun | undefined> =>
-  get<Begun>(begunKey(level, seed), store).catch(() => undefined);
-export const keepBegun = (level: number, seed: number, begun: Begun): Promise<void> =>
-  set(begunKey(level, seed), begun, store).catch(() => undefined);
+export const readUnfinished = (level: number, seed: number): Promise<UnfinishedPractice | undefined> =>
+  get<UnfinishedPractice>(unfinishedKey(level, seed), store).catch(() => undefined);
+export const saveUnfinished = (level: number, seed: number, begun: UnfinishedPractice): Promise<void> =>
+  set(unfinishedKey(level, seed), begun, store).catch(() => undefined);
 export const readScores = (): Promise<readonly Score[]> =>
   get<readonly Score[]>('scores', store).then(
     (all) => all ?? [],
@@ -50,7 +50,7 @@ export async function addScore(score: Score): Promise<void> {
 const nameKey = 'open-trench-practice-name';
 const hintsKey = 'open-trench-practice-hints';
 
-function readKept(key: string): string | null {
+function readHere(key: string): string | null {
   try {
     return localStorage.getItem(key);
   } catch {
@@ -58,7 +58,7 @@ function readKept(key: string): string | null {
   }
 }
 
-function keepHere(key: string, value: string): void {
+function saveHere(key: string, value: string): void {
   try {
     localStorage.setItem(key, value);
   } catch {
@@ -67,13 +67,13 @@ function keepHere(key: string, value: string): void {
 }
 
 /** Name of the person practicing here. */
-export const practiceName = (): string => readKept(nameKey) ?? '';
-export const keepPracticeName = (name: string): void => {
-  keepHere(nameKey, name);
+export const practiceName = (): string => readHere(nameKey) ?? '';
+export const savePracticeName = (name: string): void => {
+  saveHere(nameKey, name);
 };
 
 /** Hints were skipped, or completed. */
-export const hintsDone = (): boolean => readKept(hintsKey) === 'done';
-export const keepHints = (done: boolean): void => {
-  keepHere(hintsKey, done ? 'done' : 'wanted');
+export const hintsDone = (): boolean => readHere(hintsKey) === 'done';
+export const saveHintsDone = (done: boolean): void => {
+  saveHere(hintsKey, done ? 'done' : 'wanted');
 };

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 
 /** A sheet over the page: all of a phone, inset on a wide screen. */
-export const OverPage = chakra('div', {
+export const FullPagePanel = chakra('div', {
   base: {
     position: 'fixed',
     inset: { base: '0', md: '40px 60px' },
