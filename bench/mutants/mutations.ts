@@ -38,6 +38,11 @@ const otherName: Record<string, string> = {
   some: 'every',
 };
 
+/** Whether a number is a key: of an object, or of what is taken from one. */
+const isPropertyName = (node: ts.NumericLiteral): boolean =>
+  (ts.isPropertyAssignment(node.parent) && node.parent.name === node) ||
+  (ts.isBindingElement(node.parent) && node.parent.propertyName === node);
+
 /** Every mutation of a source that still compiles: operators, numbers, conditions, and their descriptions. */
 export function mutationsOf(path: string, source: string): Mutation[] {
   const file = ts.createSourceFile(path, source, ts.ScriptTarget.ES2022, true);
@@ -63,7 +68,7 @@ export function mutationsOf(path: string, source: string): Mutation[] {
       );
       if (other !== undefined && !joinsText) change(node.operatorToken, other, node);
     }
-    if (ts.isNumericLiteral(node) && !(ts.isPropertyAssignment(node.parent) && node.parent.name === node))
+    if (ts.isNumericLiteral(node) && !isPropertyName(node))
       change(node, String(Number(node.text) * (Number(node.text) > 5 ? 1.2 : 1) + 1), node);
     if (ts.isIfStatement(node))
       change(node.expression, `!(${node.expression.getText(file)})`, node.expression);

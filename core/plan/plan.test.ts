@@ -144,6 +144,60 @@ test('a plan never starts before what it needs, and never has more people or mac
   expect(Math.min(...Object.values(met))).toBeGreaterThan(1);
 });
 
+test('every excavation of a cleanout is opened, held, covered and restored, by as much as its price says', () => {
+  const met = { own: 0, held: 0, inOther: 0, repaired: 0 };
+  for (let seed = 0; seed < 60; seed++) {
+    const job = randomJob(seed, { lines: 1 });
+    // Where nobody can use a cleanout a new one is set; where one is buried it is exposed and raised.
+    const points = job.lines[0]?.points.map((point) =>
+      point.kind !== 'cleanout'
+        ? point
+        : seed % 3 === 0
+          ? { ...point, state: 'buried' as const }
+          : { id: point.id, kind: 'access' as const, through: 'pulled-toilet' as const },
+    );
+    const lines = job.lines.map((line) => ({ ...line, points: points ?? [] }));
+    const scope = ownScope(readyJob({ ...job, lines, rules: { ...job.rules, addCleanout: 'every-job' } }));
+    const { tasks, sameDay } = tasksOf(optionsFor(scope));
+    const id = (name: string) => `${scope.lines[0]?.id ?? ''} ${name}`;
+    const task = (name: string) => tasks.find((each) => each.id === id(name));
+    const before = (name: string) => task(name)?.after.map((each) => each.task) ?? [];
+    for (const [i, { in: excavation, prices }] of (scope.lines[0]?.cleanouts ?? []).entries()) {
+      const name = `cleanout ${i + 1}`;
+      const priced = (rates: RegExp) =>
+        prices.filter(({ from }) => rates.test(from)).reduce((sum, { quantity }) => sum + quantity, 0);
+      const amount = (kind: string) => task(`${kind} ${name}`)?.amount ?? 0;
+      expect(amount('dig')).toBeCloseTo(priced(/^dig/), 9);
+      expect(amount('protect')).toBeCloseTo(priced(/^(support|shield)/), 9);
+      expect(amount('backfill')).toBeCloseTo(priced(/^backfill/), 9);
+      expect(amount('restore soft') + amount('restore hard')).toBeCloseTo(priced(/^restore/), 9);
+      if (excavation !== null) {
+        // Set while that excavation is open.
+        expect(
+          before(name).some((each) => [`dig ${excavation}`, `protect ${excavation}`].map(id).includes(each)),
+        ).toBe(true);
+        expect(before(`backfill ${excavation}`)).toContain(id(name));
+        met.inOther++;
+      } else if (task(`dig ${name}`) === undefined) met.repaired++;
+      else {
+        const opened = task(`protect ${name}`) ? `protect ${name}` : `dig ${name}`;
+        if (opened !== `dig ${name}`) met.held++;
+        expect(before(name)).toContain(id(opened));
+        expect(before(`backfill ${name}`)).toEqual([id(name)]);
+        expect(before('inspect after')).toContain(id(`backfill ${name}`));
+        const inPavement = prices.some(({ from }) =>
+          /\.(street|concrete|asphalt|pavers|sidewalk|gravel)$/.test(from),
+        );
+        expect(sameDay.some(({ tasks: together }) => together.includes(id(`backfill ${name}`)))).toBe(
+          inPavement,
+        );
+        met.own++;
+      }
+    }
+  }
+  expect(Math.min(...Object.values(met))).toBeGreaterThan(2);
+});
+
 test('more people, more hours and faster work never end later', () => {
   for (const scope of worked.slice(0, 25)) {
     const end = (rules: Partial<PlanRules>) => {

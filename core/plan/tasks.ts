@@ -58,6 +58,16 @@ export interface PlanInput {
 
 type Pit = LineScope['pits'][number];
 type Action = LineScope['actions'][number];
+type Cleanout = LineScope['cleanouts'][number];
+
+/** A surface over an excavation, and how much of it is restored. */
+interface Restored {
+  readonly surface: string;
+  readonly ft2: number;
+}
+
+/** Price lines of restoring: this, then the surface. */
+const restoring = 'restore_per_ft2.';
 
 /**
  * A scope as tasks: calls and permits, cleaning, excavations, pipe, liners, restoration, the final inspection. Nobody
@@ -68,7 +78,8 @@ export function tasksOf({ scope, names, rules, temperature_F }: PlanInput): Task
   const pits = scope.lines.flatMap((line) => line.pits);
   const loose = scope.lines.flatMap(({ cleanouts }) => cleanouts.filter((each) => each.in === null));
   if (pits.length + loose.length > 0) list.add('locate', 'locate', {});
-  if (pits.some(({ sheet }) => sheet.isPublic)) list.add('permit', 'permit', {});
+  const needsPermit = (each: Cleanout) => each.prices.some(({ from }) => from === 'permit_per_hole');
+  if (pits.some(({ sheet }) => sheet.isPublic) || loose.some(needsPermit)) list.add('permit', 'permit', {});
   // Each call has its own wait: a task after both waits for the longer.
   const answered = list.tasks.map(({ id }): Wait => ({
     task: id,
@@ -76,8 +87,8 @@ export function tasksOf({ scope, names, rules, temperature_F }: PlanInput): Task
   }));
   const ours = new Set(
     scope.prices.lines
-      .filter(({ from, rate }) => from.startsWith('restore_per_ft2.') && rate > 0)
-      .map(({ from }) => from.slice('restore_per_ft2.'.length)),
+      .filter(({ from, rate }) => from.startsWith(restoring) && rate > 0)
+      .map(({ from }) => from.slice(restoring.length)),
   );
   for (const line of scope.lines)
     new LineTasks(list, {
@@ -163,6 +174,8 @@ class LineTasks {
   private readonly opened = new Map<string, string>();
   private readonly done = new Map<string, string[]>();
   private readonly onPipe: string[] = [];
+  /** The backfills: the final inspection comes after them. */
+  private readonly covers: string[] = [];
 
   constructor(
     private readonly list: TaskList,
@@ -186,7 +199,7 @@ class LineTasks {
         amount: this.covered(line.actions),
         where: `what was done${this.input.named}`,
         on: this.key('after'),
-        after: [...this.onPipe, ...line.pits.map((pit) => this.key('backfill', pit.id))],
+        after: [...this.onPipe, ...this.covers],
       });
   }
 
@@ -341,29 +354,56 @@ class LineTasks {
 
   private cleanouts(): void {
     for (const [i, each] of this.input.line.cleanouts.entries()) {
-      const dug = each.prices
-        .filter(({ from }) => from.startsWith('dig'))
-        .reduce((sum, { quantity }) => sum + quantity, 0);
+      const name = `cleanout ${i + 1}`;
       const where = `at ${plain(each.station_ft, 1)} ft${this.input.named}`;
-      const hole =
-        each.in === null && dug > 0
-          ? this.task('hand-dig', `dig cleanout ${i + 1}`, {
-              amount: dug,
-              where: `for the cleanout ${where}`,
-              after: this.first,
-            })
-          : each.in === null
-            ? undefined
-            : this.opened.get(each.in);
-      const set = this.task('connect', `cleanout ${i + 1}`, {
+      const own = each.in === null ? this.openForCleanout(each, name, where) : undefined;
+      const opened = each.in === null ? own : this.opened.get(each.in);
+      const set = this.task('connect', name, {
         amount: 1,
         where,
-        after: hole === undefined ? this.first : [hole, ...this.first],
-        on: this.key(`cleanout ${i + 1}`),
+        after: opened === undefined ? this.first : [opened, ...this.first],
+        on: this.key(name),
       });
       this.onPipe.push(set);
       if (each.in !== null) this.done.get(each.in)?.push(set);
+      if (own !== undefined) this.closeForCleanout(each, name, where, set);
     }
+  }
+
+  /** Opens the excavation of a cleanout that has one to itself; undefined where its work needs none. */
+  private openForCleanout(cleanout: Cleanout, name: string, where: string): string | undefined {
+    const dug_yd3 = quantityOf(cleanout, (from) => from.startsWith('dig'));
+    if (dug_yd3 === 0) return undefined;
+    const dig = this.task('hand-dig', `dig ${name}`, {
+      amount: dug_yd3,
+      where: `for the cleanout ${where}`,
+      after: this.first,
+    });
+    const held_ft2 = quantityOf(cleanout, (from) => from === 'support_per_ft2' || from === 'shield_per_ft2');
+    if (held_ft2 === 0) return dig;
+    return this.task('protect', `protect ${name}`, {
+      amount: held_ft2,
+      where: `for the cleanout ${where}`,
+      after: [dig],
+    });
+  }
+
+  /** Covers the excavation of a cleanout once it is set, and restores what was over it. */
+  private closeForCleanout(cleanout: Cleanout, name: string, where: string, set: string): void {
+    const backfill = this.task('backfill', `backfill ${name}`, {
+      amount: quantityOf(cleanout, (from) => from === 'backfill_per_yd3'),
+      where: `around the cleanout ${where}`,
+      after: [set],
+    });
+    this.covers.push(backfill);
+    const over = cleanout.prices
+      .filter(({ from }) => from.startsWith(restoring))
+      .map(({ from, quantity }) => ({ surface: from.slice(restoring.length), ft2: quantity }));
+    this.restore(over, name, `the cleanout ${where}`, backfill);
+    this.closeSameDay(over, name, backfill, {
+      why: `the excavation for the cleanout ${where}`,
+      excavation: `the excavation for the cleanout ${where}`,
+    });
   }
 
   private close(pit: Pit): void {
@@ -375,33 +415,52 @@ class LineTasks {
         ...(this.done.get(pit.id) ?? []),
       ],
     });
+    this.covers.push(backfill);
+    const over = pit.sheet.restore.map(({ surface, area }) => ({ surface, ft2: area.value }));
+    this.restore(over, pit.id, this.place(pit), backfill);
+    this.closeSameDay(over, pit.id, backfill, {
+      why: `excavation ${holeLetter(pit.id)}`,
+      excavation: this.place(pit),
+    });
+  }
+
+  /** Restores the surfaces over an excavation that are ours to restore: soft ones, then pavement. */
+  private restore(over: readonly Restored[], name: string, place: string, backfill: string): void {
     for (const [how, kind] of [
       ['soft', 'restore-soft'],
       ['hard', 'restore-hard'],
     ] as const) {
-      const own = pit.sheet.restore.filter(
+      const own = over.filter(
         ({ surface }) => this.input.ours.has(surface) && isHard(surface) === (how === 'hard'),
       );
       if (own.length > 0)
-        this.task(kind, `restore ${how} ${pit.id}`, {
-          amount: own.reduce((sum, { area }) => sum + area.value, 0),
-          where: `the ${own.map(({ surface }) => surface).join(' and the ')} over ${this.place(pit)}`,
+        this.task(kind, `restore ${how} ${name}`, {
+          amount: own.reduce((sum, { ft2 }) => sum + ft2, 0),
+          where: `the ${own.map(({ surface }) => surface).join(' and the ')} over ${place}`,
           after: [backfill],
         });
     }
-    const busy = pit.sheet.restore.map(({ surface }) => surface).filter(mustClose);
-    if (this.list.rules.closeOvernight && busy.length > 0)
-      this.list.sameDay.push({
-        tasks: this.inside(pit, backfill),
-        why: `excavation ${holeLetter(pit.id)} is in the ${busy.join(' and the ')} and does not stand open overnight`,
-        excavation: this.place(pit),
-      });
+  }
+
+  /** An excavation in pavement or where traffic passes is closed the day it is opened, if the company wants that. */
+  private closeSameDay(
+    over: readonly Restored[],
+    name: string,
+    backfill: string,
+    { why, excavation }: { readonly why: string; readonly excavation: string },
+  ): void {
+    const busy = over.map(({ surface }) => surface).filter(mustClose);
+    if (!this.list.rules.closeOvernight || busy.length === 0) return;
+    this.list.sameDay.push({
+      tasks: this.inside(this.key('dig', name), backfill),
+      why: `${why} is in the ${busy.join(' and the ')} and does not stand open overnight`,
+      excavation,
+    });
   }
 
   /** Everything from opening an excavation to its backfill. */
-  private inside(pit: Pit, backfill: string): string[] {
+  private inside(dig: string, backfill: string): string[] {
     const byId = new Map(this.list.tasks.map((task) => [task.id, task]));
-    const dig = this.key('dig', pit.id);
     const reached = new Map<string, boolean>();
     const comesAfterDig = (id: string): boolean => {
       const known = reached.get(id);
@@ -429,6 +488,9 @@ const check_h = 0.25;
 
 /** An insertion point this close to an excavation is in it, ft. */
 const leastShare_ft = 0.01;
+
+const quantityOf = ({ prices }: Cleanout, counts: (from: string) => boolean): number =>
+  prices.filter(({ from }) => counts(from)).reduce((sum, { quantity }) => sum + quantity, 0);
 
 const isHard = (surface: string): boolean => surfaceRow(surface as SurfaceKind).pavement ?? false;
 /** People or traffic pass over it. */
