@@ -37,6 +37,14 @@ const rows = [
     rateWords: 'Cleaning',
   },
   {
+    id: 'cut-back',
+    words: 'Cut back protrusions',
+    unit: 'each',
+    waterOff: true,
+    oneGo: true,
+    rateWords: 'Cutting back protrusions',
+  },
+  {
     id: 'inspect',
     words: 'Inspect by camera',
     unit: 'ft',
@@ -48,6 +56,12 @@ const rows = [
   { id: 'dig', words: 'Dig', unit: 'yd³', machine: 'excavator', rateWords: 'Digging by machine' },
   { id: 'hand-dig', words: 'Dig by hand', unit: 'yd³', rateWords: 'Digging by hand' },
   { id: 'protect', words: 'Set the protection', unit: 'ft²', rateWords: 'Shoring or shield' },
+  {
+    id: 'reach',
+    words: 'Dig by hand under the building',
+    unit: 'ft',
+    rateWords: 'Digging by hand under a building',
+  },
   { id: 'lay', words: 'Lay pipe', unit: 'ft', waterOff: true, oneGo: true, rateWords: 'Laying pipe' },
   {
     id: 'connect',

@@ -4,7 +4,9 @@ import { defaultPlanRules, machines, type PlanRules, type Spent } from '../job/p
 import { readJob } from '../files/read.js';
 import { readyJob } from '../solve/ready.js';
 import { ownScope } from '../test/own-scope.js';
+import { fieldJobs } from '../test/forty-jobs.js';
 import { randomJob } from '../test/random-job.js';
+import { spokenJob } from '../test/spoken-job.js';
 import { factorOf, quantile, rateChecks } from './actuals.js';
 import { calendarOf, slotsPerHour } from './calendar.js';
 import { cureHours } from './cure.js';
@@ -142,6 +144,53 @@ test('a plan never starts before what it needs, and never has more people or mac
     if (plan.tasks.some(({ kind }) => kind === 'lay')) met.pipe++;
   }
   expect(Math.min(...Object.values(met))).toBeGreaterThan(1);
+});
+
+// What is priced takes hours: each rate of work with the kinds of task it is done by.
+const doneBy: readonly (readonly [rates: RegExp, kinds: RegExp])[] = [
+  [/^cutBack_each/, /^cut-back$/],
+  [/^dig(To|Below)5_per_yd3/, /^(hand-)?dig$/],
+  [/^(support|shield)_per_ft2/, /^protect$/],
+  [/^handDug_per_ft/, /^reach$/],
+  [/^reinstatement_each/, /^reinstate$/],
+  [/^backfill_per_yd3/, /^backfill$/],
+  [/^restore_per_ft2/, /^restore-/],
+];
+
+test('all work that is priced is planned, as much of it as is priced', () => {
+  const met = doneBy.map(() => 0);
+  const jobs = [
+    ...Array.from({ length: 60 }, (_, seed) => randomJob(seed, { lines: 1 + (seed % 2) })),
+    spokenJob('A tap that sticks in', ['80 main', '30 tap sticks in 30%'], {
+      pipe: { material: 'clay', diameter_in: 4 },
+      rules: undefined,
+      prices: undefined,
+    }),
+    ...fieldJobs.flatMap(({ title, log, more }) => readJob(spokenJob(title, log, more)).job ?? []),
+  ];
+  for (const job of jobs) {
+    const scope = ownScope(readyJob(job));
+    const { tasks } = tasksOf(optionsFor(scope));
+    for (const [i, [rates, kinds]] of doneBy.entries()) {
+      const priced = [
+        ...scope.prices.lines,
+        ...scope.lines.flatMap(({ cleanouts }) => cleanouts.flatMap(({ prices }) => prices)),
+      ]
+        .filter(({ from, rate }) => rates.test(from) && rate > 0)
+        .reduce((sum, { quantity }) => sum + quantity, 0);
+      const planned = tasks
+        .filter(({ kind }) => kinds.test(kind))
+        .reduce((sum, { amount }) => sum + amount, 0);
+      // Priced quantities are rounded to a hundredth, line by line.
+      expect([
+        job.title,
+        String(kinds),
+        Math.abs(planned - priced) <= 0.005 * scope.prices.lines.length,
+      ]).toEqual([job.title, String(kinds), true]);
+      if (priced > 0) met[i] = (met[i] ?? 0) + 1;
+    }
+  }
+  expect(doneBy.filter((_, i) => met[i] === 0)).toEqual([]);
 });
 
 test('every excavation of a cleanout is opened, held, covered and restored, by as much as its price says', () => {

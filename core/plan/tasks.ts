@@ -218,7 +218,12 @@ class LineTasks {
     const where = this.input.named;
     const on = this.key('clean');
     const clean = this.task('clean', 'clean', { amount, where: where.slice(2), after: this.first, on });
-    const look = { amount, where: `what was cleaned${where}`, after: [clean], on };
+    const cuts = this.priced('cutBack_each');
+    const done =
+      cuts > 0
+        ? this.task('cut-back', 'cut back', { amount: cuts, where: where.slice(2), after: [clean], on })
+        : clean;
+    const look = { amount, where: `what was cleaned${where}`, after: [done], on };
     this.first = [{ task: this.task('inspect', 'inspect', look) }];
   }
 
@@ -276,9 +281,20 @@ class LineTasks {
     ]);
   }
 
-  private lay(action: Action, after: readonly (string | Wait)[]): void {
+  private lay(action: Action, opened: readonly (string | Wait)[]): void {
     const where = `${methodName(action.method).toLowerCase()}, ${plain(action.from_ft, 1)} to ${plain(action.to_ft, 1)} ft${this.input.named}`;
     const on = this.key(action.id);
+    const under_ft = this.priced('handDug_per_ft', action);
+    const after =
+      under_ft > 0
+        ? [
+            this.task('reach', `reach ${action.id}`, {
+              amount: under_ft,
+              where: `for the ${where}`,
+              after: opened,
+            }),
+          ]
+        : opened;
     const laid = this.task(action.method === 'burst' ? 'burst' : 'lay', `lay ${action.id}`, {
       amount: action.pipe?.laid.value ?? 0,
       where: action.method === 'burst' ? where.replace(/^[^,]*, /, '') : `for the ${where}`,
@@ -302,10 +318,13 @@ class LineTasks {
     for (const { id } of this.pitsOf(action)) this.done.get(id)?.push(...tasks);
   }
 
-  private branches = (action: Action): number =>
+  /** Quantity priced at one rate on this line, or for one action of it. */
+  private priced = (from: string, action?: Action): number =>
     this.input.prices
-      .filter((price) => price.action === action.id && price.from === 'reinstatement_each')
+      .filter((price) => price.from === from && (action === undefined || price.action === action.id))
       .reduce((sum, { quantity }) => sum + quantity, 0);
+
+  private branches = (action: Action): number => this.priced('reinstatement_each', action);
 
   private liner(action: Action): void {
     const { rules } = this.list;
