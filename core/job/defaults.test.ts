@@ -10,6 +10,8 @@ test('the default house rules are those that are published', () => {
     ...{ cleaningReach_ft: 200, hidesOver_percent: 25, mostCable_ft: 400 },
     // §4 the rule on gaps, and crowding
     ...{ leastGap_ft: 5, crowdCount: 3, crowdWithin_ft: 12 },
+    // §4 a spot repair is at most 10 ft; a liner of over 10 ft is no sectional one
+    ...{ spotMost_ft: 10, leastLongLiner_ft: 10 },
     // §5 interest and the chances to fail within the horizon
     ...{ horizon_years: 10, interest: 0.04, chanceWatchFails: 0.1, chanceFixFails: 0.4 },
     // §8 ovality of the host pipe

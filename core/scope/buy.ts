@@ -122,7 +122,8 @@ function forAction(
       bore_in,
       piece: { length_ft: Math.max(0, length_ft - gaps_ft), what: purpose },
     })),
-    couplings: [action.fromBreak, action.toBreak].flatMap((end) => {
+    // Pipe that is only rehung is not cut.
+    couplings: (cells.length === 0 ? [] : [action.fromBreak, action.toBreak]).flatMap((end) => {
       const inside = track.cells[end === action.fromBreak ? end : end - 1];
       const outside = track.cells[end === action.fromBreak ? end - 1 : end] ?? inside;
       if (!inside || !outside) return [];
@@ -166,7 +167,9 @@ function forClosing(track: Track, hole: Hole, at: number, rules: Rules, where: s
       },
     ],
     couplings: [-1, 1].flatMap((side) => {
-      const existing = (track.cells[side < 0 ? at - 1 : at] ?? track.cells[at - 1])?.pipe;
+      // At an end of the line the pipe goes on beyond it as it is within.
+      const [beside, within] = side < 0 ? [at - 1, at] : [at, at - 1];
+      const existing = (track.cells[beside] ?? track.cells[within])?.pipe;
       if (!existing) return [];
       const station_ft = (track.breaks[at] ?? 0) + (side * closingPipe_ft) / 2;
       return [{ ...coupling(station_ft, existing, laid), line: track.model.line.id, what }];

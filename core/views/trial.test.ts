@@ -123,3 +123,14 @@ test('a later pin takes the place of an earlier one where they meet, and leaves 
     { id: 'pin1', method: 'open-cut', from_ft: 10, to_ft: 22, endsHere: ['to'] },
   ]);
 });
+
+test('stretches that are joined lose the split between them, and no other', () => {
+  const splits = [5, 10, 20, 30, 35].map((at) => ({
+    pin: { id: `s${at}`, from_ft: at, to_ft: at, split: true as const },
+    from_ft: at,
+    to_ft: at,
+  }));
+  const joined = withJoined(splits, { from_ft: 10, to_ft: 20, method: 'line' }, { from_ft: 20, to_ft: 30 });
+  expect(joined.filter(({ split }) => split).map(({ from_ft }) => from_ft)).toEqual([5, 10, 30, 35]);
+  expect(joined.find(({ method }) => method === 'line')).toMatchObject({ from_ft: 10, to_ft: 30 });
+});
