@@ -5,6 +5,8 @@ const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debri
 
 /** Ways to say that something is not there, as denials: "not really an offset", "the roots are gone". */
 export const denyingIdioms: readonly Idiom[] = [
+  // "nope, 48": a correction
+  [/(?<=^\s*)nope\b(?=\s*,?\s+~?\s*\d)/gi, 'no,'],
   // "nope, just a shadow"
   [/\bnope\s*,?\s+(?=(?:just|only)\s+(?:an?\s+)?[a-z])/gi, ' '],
   [/\bnot\s+(?:really|quite|exactly|actually)\s+(?=(?:an?|any|much|many)\b)/gi, 'not '],

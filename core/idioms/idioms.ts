@@ -56,7 +56,7 @@ export const spokenIdioms: readonly Idiom[] = [
     "can't ",
   ],
   [
-    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)\s+(?=[a-z])/gi,
+    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)(?:\s+(?=[a-z])|(?=\s*$))/gi,
     "can't get past ",
   ],
   // "can't budge the offset", "couldn't make the bend"
@@ -243,6 +243,11 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\b(?:upsizes?|downsizes?|reduces|reduced|necks\s+(?:down|up)|steps\s+(?:up|down))\s+(?:back\s+)?to\s+(?:an?\s+|~\s*)?([346]|8|10|12)(?:\s*-?(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,.;]|pipe\b|here\b))/gi,
     ([, bore = '']) => `change to ${bore} in`,
+  ],
+  // "20 flat from here to about 12": the other end of a stretch that begins here.
+  [
+    /(?<=^\s*~?\s*\d.*)\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:(?:out|up|down|back|over)\s+)?(?:all\s+the\s+way\s+)?(?:to|thru|through|until|till)\s+(?:(?:about|around|like|maybe|roughly)\s+|~\s*)*(?=\d)/gi,
+    'runs to ',
   ],
   // "sharp 90"
   [

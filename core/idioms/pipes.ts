@@ -7,6 +7,9 @@ export const anyMaterial = `(?:${materialRegistry.rows
   .sort((a, b) => b.length - a.length)
   .join('|')})`;
 
+/** "cast iron", "asbestos cement": two words, one material. */
+const oneMaterial = new RegExp(`^${anyMaterial}$`, 'i');
+
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
   // "the clay is cracked", "cast iron has heavy scale": what is wrong with it, not where it begins.
@@ -29,6 +32,15 @@ export const pipeIdioms: readonly Idiom[] = [
   [
     new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),
     ([, pipe = '', sides = '']) => quoted(`${pipe} on ${sides} side${sides === 'both' ? 's' : ''}`),
+  ],
+  // "22 cast iron, ABS": one pipe, then the other, as the head meets them.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(${anyMaterial})(?:\s*,\s*|\s+)(?=(${anyMaterial})(?:\s+pipe)?\s*$)`,
+      'gi',
+    ),
+    ([said, first = '', then = '']) =>
+      first.toLowerCase() === then.toLowerCase() || oneMaterial.test(`${said}${then}`) ? said : `${first} > `,
   ],
   // "15 plastic to 18", "15 a piece of plastic that goes to 18": a stretch of it.
   [

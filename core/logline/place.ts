@@ -176,6 +176,9 @@ function placeNumber(
 /** A number without a unit is no measure past this, in. */
 const mostInches_in = 12;
 
+/** No main is narrower than a lateral, in. */
+const leastMain_in = 3;
+
 /** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
 export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
 
@@ -197,7 +200,8 @@ function placeAtPoint(draft: Draft, given: UnassignedNumber, fail: Fail): boolea
       ]);
     return true;
   }
-  if (about.diameter_in !== undefined || value < 1 || value > 12) return false;
+  const least_in = kind === undefined || kind === 'main' ? leastMain_in : 1;
+  if (about.diameter_in !== undefined || value < least_in || value > 12) return false;
   about.diameter_in = value;
   return true;
 }

@@ -119,7 +119,7 @@ export const tokens: readonly Token[] = [
   token(
     String.raw`depth\s+(?:of\s+|is\s+)?(${number})\s*${inchMark}`,
     sets((draft, [, value = '']) => {
-      draft.fields.depth_ft = Math.round((100 * toNumber(value)) / 12) / 100;
+      draft.fields.depth_ft = Math.round((10_000 * toNumber(value)) / 12) / 10_000;
       draft.kind ??= 'locate';
     }),
   ),

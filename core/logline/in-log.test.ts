@@ -1,0 +1,45 @@
+import { linesInLog } from '../test/lines-in-log.js';
+import { parseLogLine, type LogContext } from './parse.js';
+
+/** Pulling back from the main at 78, with a change, roots, an offset and an open belly written already. */
+const context: LogContext = {
+  pass: 'back',
+  end: 'MAIN',
+  access: 'CO1',
+  bore_in: 4,
+  points: [
+    { id: 'CO1', kind: 'cleanout', name: 'front cleanout', reading_ft: 0 },
+    { id: 'MAIN', kind: 'main', reading_ft: 78 },
+    { id: 'P3', kind: 'bend', degrees: 45, reading_ft: 12 },
+  ],
+  entries: [
+    {
+      id: 'e1',
+      kind: 'change',
+      reading_ft: 31,
+      upstream: { material: 'abs' },
+      downstream: { material: 'clay' },
+    },
+    { id: 'e2', kind: 'finding', finding: 'roots', reading_ft: 46, percent: 15 },
+    { id: 'e3', kind: 'finding', finding: 'belly', reading_ft: 63, open: true },
+    { id: 'e4', kind: 'finding', finding: 'offset', reading_ft: 41, inches: 0.5 },
+  ],
+};
+
+/** What becomes of a line: nothing of an entry is left out but its pass and the ids of new points. */
+const understood = (line: string) =>
+  parseLogLine(line, context).map(({ entry, point, replaces, errors, doubts }) => {
+    const { pass: _pass, ...said } = entry ?? {};
+    const { id: _id, ...about } = point ?? {};
+    return {
+      ...said,
+      ...(point ? { point: about } : {}),
+      ...(replaces === undefined ? {} : { replaces }),
+      ...(errors.length > 0 ? { asks: errors.map(({ from, to }) => line.slice(from, to)) } : {}),
+      ...(doubts.length > 0 ? { doubts: doubts.length } : {}),
+    };
+  });
+
+test.each(linesInLog.map(([line, ...entries]) => [line, entries] as const))('%s', (line, entries) => {
+  expect(understood(line)).toEqual(entries);
+});

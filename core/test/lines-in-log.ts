@@ -1,0 +1,271 @@
+/**
+ * Lines typed into a log that already holds something, and what becomes of them: all fields of each entry, which earlier
+ * one it replaces, the words that are asked about, and how many doubts are raised. Chosen so that few lines reach much
+ * of the grammar; what each means was decided by reading it (common practice).
+ */
+type Understood = Readonly<Record<string, unknown>>;
+
+export const linesInLog: readonly (readonly [line: string, ...entries: Understood[]])[] = [
+  [
+    '33 horizontal split both sides',
+    { kind: 'finding', reading_ft: 33, finding: 'crack', clock: 9, note: 'horizontal' },
+    { kind: 'finding', reading_ft: 33, finding: 'crack', clock: 3, note: 'horizontal' },
+  ],
+  [
+    '0 to 12 cast iron 4 inch, 12 to 40 6 inch clay, 40 to 77 pvc',
+    {
+      kind: 'change',
+      reading_ft: 12,
+      upstream: { material: 'cast-iron', diameter_in: 4 },
+      downstream: { material: 'clay', diameter_in: 6 },
+    },
+    {
+      kind: 'change',
+      reading_ft: 40,
+      upstream: { material: 'clay', diameter_in: 6 },
+      downstream: { material: 'pvc-sch40' },
+    },
+    { kind: 'change', reading_ft: 77, upstream: { material: 'pvc-sch40' } },
+  ],
+  [
+    '93 half pipe of water till 97',
+    { kind: 'finding', reading_ft: 93, to_ft: 97, finding: 'belly', inches: 2, doubts: 1 },
+  ],
+  [
+    '51 horizontal crack on both sides for about three feet',
+    { kind: 'finding', reading_ft: 51, to_ft: 48, finding: 'crack', clock: 9, note: 'horizontal' },
+    { kind: 'finding', reading_ft: 51, to_ft: 48, finding: 'crack', clock: 3, note: 'horizontal' },
+  ],
+  [
+    '31, 33, 35 roots',
+    { kind: 'finding', reading_ft: 35, finding: 'roots' },
+    { kind: 'finding', reading_ft: 31, finding: 'roots' },
+    { kind: 'finding', reading_ft: 33, finding: 'roots' },
+  ],
+  ['60 city responsibility starts', { asks: ['city', 'responsibility', '60 city responsibility starts'] }],
+  ['no, hairline', { kind: 'finding', reading_ft: 41, finding: 'crack', form: 'hairline', replaces: 'e4' }],
+  [
+    '100 into manhole',
+    { kind: 'point', reading_ft: 100, point: { kind: 'manhole', name: 'manhole 1' }, doubts: 1 },
+  ],
+  ['55 sonde 62 inches deep', { kind: 'locate', reading_ft: 55, depth_ft: 5.1667 }],
+  [
+    '55 lat tap 9 oclock protruding 1"',
+    {
+      kind: 'point',
+      reading_ft: 55,
+      point: { kind: 'tie-in', name: 'branch connection 1', connection: 'tap', clock: 9 },
+      clock: 9,
+    },
+    {
+      kind: 'finding',
+      reading_ft: 55,
+      finding: 'intrusion',
+      clock: 9,
+      note: '1 in',
+      percent: 25,
+      asks: ['lat'],
+    },
+  ],
+  [
+    '98 a lot of water coming from the kitchen',
+    {
+      kind: 'point',
+      reading_ft: 98,
+      point: { kind: 'tie-in', name: 'kitchen branch connection' },
+      note: 'a lot of water coming from the kitchen',
+      doubts: 1,
+    },
+  ],
+  ['22 cracked 3 to 9', { kind: 'finding', reading_ft: 22, finding: 'crack', clock: [3, 9] }],
+  ['seven one at the main', { kind: 'point', reading_ft: 7, point: 'MAIN', asks: ['seven one'] }],
+  [
+    '158 old liner starts here to 166',
+    { kind: 'change', reading_ft: 158, upstream: { lined: true }, asks: ['to 166'], doubts: 2 },
+  ],
+  ['22 toothbrush', { kind: 'finding', reading_ft: 22, finding: 'deposit', note: 'toothbrush' }],
+  ['103 depth 64 in', { kind: 'locate', reading_ft: 103, depth_ft: 5.3333, doubts: 1 }],
+  [
+    '20 roots at the offset',
+    { kind: 'finding', reading_ft: 20, finding: 'roots' },
+    { kind: 'finding', reading_ft: 20, finding: 'offset' },
+  ],
+  [
+    '20 roots from 20 to 24 at every joint',
+    { kind: 'finding', reading_ft: 20, to_ft: 24, finding: 'roots', eachJoint: true },
+  ],
+  ['27 1 1/2" deep', { kind: 'finding', reading_ft: 27, finding: 'belly', inches: 1.5 }],
+  [
+    '22 crack at 12 going to 3',
+    { kind: 'finding', reading_ft: 22, finding: 'crack', clock: 12, asks: ['to 3'] },
+  ],
+  [
+    'cracks at fifty eight and sixty',
+    { kind: 'finding', reading_ft: 58, finding: 'crack' },
+    { kind: 'finding', reading_ft: 60, finding: 'crack' },
+  ],
+  ['BM 52', { asks: ['BM', 'BM 52'] }],
+  ['22 done', { asks: ['22 done'] }],
+  ['148 sdr26', { kind: 'change', reading_ft: 148, upstream: { material: 'pvc-sdr35' }, doubts: 2 }],
+  [
+    '96 6x4 reducer',
+    {
+      kind: 'change',
+      reading_ft: 96,
+      upstream: { diameter_in: 4 },
+      downstream: { diameter_in: 6 },
+      doubts: 1,
+    },
+  ],
+  [
+    '92 wye, unused',
+    {
+      kind: 'point',
+      reading_ft: 92,
+      point: { kind: 'tie-in', name: 'branch connection 1', connection: 'wye', note: 'not in use' },
+      doubts: 1,
+    },
+  ],
+  [
+    '140 main tap broken',
+    {
+      kind: 'point',
+      reading_ft: 140,
+      point: { kind: 'main', connection: 'tap', state: 'broken' },
+      doubts: 1,
+    },
+  ],
+  ['22 construction debris', { kind: 'finding', reading_ft: 22, finding: 'deposit', asks: ['construction'] }],
+  ['24 clay from here down', { kind: 'change', reading_ft: 24, downstream: { material: 'clay' } }],
+  [
+    '162 stopped at heavy roots',
+    { kind: 'finding', reading_ft: 162, finding: 'roots', size: 'large', doubts: 2 },
+    { kind: 'stop', reading_ft: 162, why: 'roots', doubts: 2 },
+  ],
+  ['30 put a dye tab in the toilet', { kind: 'test', reading_ft: 30, what: 'dye', asks: ['put', 'tab'] }],
+  [
+    '85 root at every joint from 85 to 100',
+    { kind: 'finding', reading_ft: 85, to_ft: 100, finding: 'roots', eachJoint: true, doubts: 1 },
+  ],
+  [
+    '64 you can see dirt through the crack',
+    { kind: 'finding', reading_ft: 64, finding: 'hole' },
+    { kind: 'finding', reading_ft: 64, finding: 'crack' },
+  ],
+  ['undo', { asks: ['undo'] }],
+  ['90 flat', { kind: 'finding', reading_ft: 90, finding: 'belly', doubts: 1 }],
+  [
+    '22 CI ABS',
+    { kind: 'change', reading_ft: 22, upstream: { material: 'abs' }, downstream: { material: 'cast-iron' } },
+  ],
+  ['42 loc 5.5', { kind: 'locate', reading_ft: 42, depth_ft: 5.5 }],
+  [
+    'not 47, 48',
+    { kind: 'finding', reading_ft: 47, finding: 'offset', inches: 0.5, replaces: 'e4', asks: ['48'] },
+  ],
+  ['ofs 41 1/2', { asks: ['ofs', 'ofs 41 1/2'] }],
+  ['26 joint 12', { kind: 'joint', reading_ft: 26, asks: ['12'] }],
+  ['91 3/4 full', { kind: 'finding', reading_ft: 91, finding: 'belly', inches: 3, doubts: 1 }],
+  ['40 gasket 26', { kind: 'note', reading_ft: 40, note: 'gasket', asks: ['26'] }],
+  ['22 pipe 4 inch', { kind: 'change', reading_ft: 22, upstream: { diameter_in: 4 } }],
+  [
+    '88 bend is a 60',
+    { kind: 'point', reading_ft: 88, point: { kind: 'bend', name: 'bend 1', degrees: 60 }, doubts: 1 },
+  ],
+  [
+    '66 roots and 70',
+    { kind: 'finding', reading_ft: 66, finding: 'roots' },
+    { kind: 'finding', reading_ft: 70, finding: 'roots' },
+  ],
+  [
+    '15-18 clay to pvc',
+    {
+      kind: 'change',
+      reading_ft: 15,
+      to_ft: 18,
+      upstream: { material: 'pvc-sch40' },
+      downstream: { material: 'clay' },
+    },
+  ],
+  ['89 1/3 full of sand', { kind: 'finding', reading_ft: 89, finding: 'deposit', percent: 33, doubts: 1 }],
+  [
+    '0 cleanout 3 ft deep',
+    { kind: 'point', reading_ft: 0, point: { kind: 'cleanout', name: 'front cleanout', riser_ft: 3 } },
+  ],
+  ['41 roots full blockage', { kind: 'finding', reading_ft: 41, finding: 'roots', percent: 100 }],
+  ['22 crack top to bottom', { kind: 'finding', reading_ft: 22, finding: 'crack', asks: ['top to bottom'] }],
+  ['86 camera is on its side', { kind: 'note', reading_ft: 86, note: 'camera is on its side', doubts: 1 }],
+  ['42 located at fence, 4 ft', { kind: 'locate', reading_ft: 42, note: 'at fence', depth_ft: 4 }],
+  ['42 marked w/ flag, 6 foot', { kind: 'locate', reading_ft: 42, depth_ft: 6, mark: 'flag' }],
+  ['40 offset, half inch offset', { kind: 'finding', reading_ft: 40, finding: 'offset', inches: 0.5 }],
+  [
+    '22 tap sticking in 2 inches',
+    { kind: 'finding', reading_ft: 22, finding: 'intrusion', note: '2 in', percent: 50 },
+  ],
+  [
+    '61 lined section through 70',
+    { kind: 'change', reading_ft: 61, upstream: { lined: true }, asks: ['through 70'] },
+  ],
+  [
+    '100 asphalt from 100 to 120',
+    { kind: 'note', reading_ft: 100, to_ft: 120, note: 'asphalt from 100 to 120', doubts: 1 },
+  ],
+  [
+    'belly 50 to 56, 1.5 deep at 53',
+    { kind: 'finding', reading_ft: 50, to_ft: 56, finding: 'belly', inches: 1.5, asks: ['at 53'] },
+  ],
+  [
+    '92 gap at joint, one inch, roots',
+    { kind: 'finding', reading_ft: 92, finding: 'separation', atJoint: true, inches: 1, doubts: 1 },
+    { kind: 'finding', reading_ft: 92, finding: 'roots', doubts: 1 },
+  ],
+  [
+    "36 cracks at 3, 9 and 12 o'clock",
+    { kind: 'finding', reading_ft: 36, finding: 'crack', clock: 3 },
+    { kind: 'finding', reading_ft: 36, finding: 'crack', clock: 9 },
+    { kind: 'finding', reading_ft: 36, finding: 'crack', clock: 12 },
+  ],
+  ["3 ft past the cleanout there's a 45", { asks: ['the cleanout', "3 ft past the cleanout there's a 45"] }],
+  [
+    "31 roots at 3 o'clock and roots at 9",
+    { kind: 'finding', reading_ft: 31, finding: 'roots', clock: 3 },
+    { kind: 'finding', reading_ft: 31, finding: 'roots', clock: 9 },
+  ],
+  [
+    "eighteen the pipe's flat from here to about twelve",
+    { kind: 'finding', reading_ft: 18, to_ft: 12, finding: 'belly' },
+  ],
+  [
+    "Sixty point five there's a manhole. That's the end.",
+    { kind: 'point', reading_ft: 60.5, point: { kind: 'manhole', name: 'manhole 1' } },
+  ],
+  [
+    "there's a coupling at twenty and another one at twenty four",
+    { kind: 'joint', reading_ft: 20, note: 'coupling' },
+    { kind: 'joint', reading_ft: 24 },
+  ],
+  [
+    "Concrete's in rough shape, you can see aggregate on the bottom from fifty two all the way to sixty.",
+    { kind: 'change', reading_ft: 52, note: 'in rough shape', upstream: { material: 'concrete' } },
+    { kind: 'finding', reading_ft: 52, to_ft: 60, finding: 'worn-bottom', clock: 6 },
+  ],
+  ['47 cannot get by', { kind: 'stop', reading_ft: 47 }],
+  ["47 can't go past", { kind: 'stop', reading_ft: 47 }],
+  ['nope, 48', { kind: 'finding', reading_ft: 48, finding: 'offset', inches: 0.5, replaces: 'e4' }],
+  ['20 roots from here to about 12', { kind: 'finding', reading_ft: 20, to_ft: 12, finding: 'roots' }],
+  [
+    '18 clay from here to about 12',
+    { kind: 'change', reading_ft: 18, upstream: { material: 'clay' } },
+    { kind: 'change', reading_ft: 12, downstream: { material: 'clay' } },
+  ],
+  [
+    '22 clay, pvc',
+    {
+      kind: 'change',
+      reading_ft: 22,
+      upstream: { material: 'pvc-sch40' },
+      downstream: { material: 'clay' },
+    },
+  ],
+  ['22 asbestos cement', { kind: 'change', reading_ft: 22, upstream: { material: 'asbestos-cement' } }],
+];
