@@ -11,7 +11,7 @@ import { waterFigures, waterIdioms } from './water.js';
 export const spokenIdioms: readonly Idiom[] = [
   // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
   [
-    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\bat\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:inches|feet|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
+    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\bat\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
     ' ',
   ],
   // "zeroed at the cleanout"

@@ -44,6 +44,19 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?(neighbou?r(?:'s(?:\s+(?:line|lateral|sewer|drain|pipe))?|s)?|next\s+door)\s+(?=(?:tie|tap|wye|branch|connect|come)[a-z]*\b)/gi,
     ([, whose = '']) => `${quoted(whose)} `,
   ],
+  // "two 45s at 14 and 18": one at each place.
+  [
+    /\b(?:(?:two|2|a\s+pair\s+of|a\s+couple\s+of|three|3)\s+)?(11|22\.5|22|45|90)(?:'?s|(?:\s*(?:degrees?|°))?\s+(?:bends|elbows|ells|turns|sweeps))\s+at\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*(?:,|\band\b|&))/gi,
+    ([, degrees = '']) => `bends ${degrees} degrees at `,
+  ],
+  // "45 bend at 14", "90 at 31 and a 45 at 33": how far it turns, then where; no hour and no usual turn is meant.
+  [
+    new RegExp(
+      String.raw`(?<=(?:^|[;${boundary}]|\b(?:and|then)\b)\s*(?:an?\s+)?)(22\.5|22|45|90)(?:\s*(?:degrees?|°))?(?:\s+(?:bend|elbow|ell|turn|sweep))?\s+at\s+(?=~?\s*(?:\d+(?:\.\d+)?\s*(?:feet|foot|ft|')|(?!(?:22\.5|30|45|60|72|88|90)\b)(?:1[3-9]|[2-9]\d|\d{3}|\d+\.\d+)\b)(?!\s*(?:o'clock|degrees?|°|-|:)))`,
+      'gi',
+    ),
+    ([, degrees = '']) => `bend ${degrees} degrees at `,
+  ],
   // "two 45s back to back" turn as one bend of 90 does.
   [
     /\b(?:two|2|double)\s+(45|22|22\.5|11)(?:'?s|\s+degree\s+bends|\s+bends)\b(?:\s+back\s+to\s+back|\s+in\s+a\s+row)?/gi,

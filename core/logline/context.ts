@@ -38,6 +38,8 @@ export interface EarlierThing {
   readonly entry: EntryDraft;
   /** It belongs to another run. */
   readonly elsewhere?: boolean;
+  /** The point it added or changed, on the same line. */
+  readonly point?: Point | undefined;
 }
 
 export const partId = (index: number): string => `part ${index}`;

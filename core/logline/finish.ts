@@ -267,7 +267,8 @@ function settleServed(draft: Draft, spoken = false): void {
 /** "Same again": the kind of the last entry. */
 function repeat(draft: Draft, known: readonly EarlierThing[], context: LogContext): void {
   if (draft.finding !== undefined || (draft.kind !== undefined && draft.kind !== 'joint')) return;
-  const last = known.findLast(({ elsewhere }) => !elsewhere)?.entry;
+  const before = known.findLast(({ elsewhere }) => !elsewhere);
+  const last = before?.entry;
   if (last?.kind === 'note' && draft.listed) {
     draft.kind = 'note';
     draft.fields.note = last.note;
@@ -299,8 +300,17 @@ function repeat(draft: Draft, known: readonly EarlierThing[], context: LogContex
     if (last.kind === 'point') {
       const point = context.points.find(({ id }) => id === last.point);
       draft.point = { kind: point?.kind ?? 'other' };
-      if (point?.degrees !== undefined && draft.aboutPoint.degrees === undefined && draft.numbers.length < 2)
-        draft.aboutPoint.degrees = point.degrees;
+      // "bends at 12 and 14": what was known of the first before is not said of the second.
+      const { degrees, connection, diameter_in } = (draft.listed ? before.point : point) ?? {};
+      if (degrees !== undefined && draft.aboutPoint.degrees === undefined && draft.numbers.length < 2)
+        draft.aboutPoint.degrees = degrees;
+      // "3 in wyes at 22 and 31": what was said of one place of a list holds for all.
+      if (draft.listed)
+        draft.aboutPoint = {
+          ...(connection === undefined ? {} : { connection }),
+          ...(diameter_in === undefined ? {} : { diameter_in }),
+          ...draft.aboutPoint,
+        };
     }
     if (last.kind === 'test') draft.fields.what ??= last.what;
   }

@@ -91,7 +91,7 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
         continue;
       }
       reading = entry?.reading_ft ?? reading;
-      if (entry) known.push({ id: part.replaces ?? partId(parts.length), entry });
+      if (entry) known.push({ id: part.replaces ?? partId(parts.length), entry, point });
       if (point) put(points, point);
       parts.push(part);
     }

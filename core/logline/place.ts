@@ -138,7 +138,8 @@ function placeNumber(
     return true;
   }
   if (draft.kind === 'point' && finding === undefined) return placeAtPoint(draft, given, fail);
-  if (finding === undefined || given.feet) return false;
+  // "45 roots at 14": a second place, and no measure of the roots.
+  if (finding === undefined || given.feet || (given.placed && value > 12)) return false;
   const { measure } = kindOf(finding).grading ?? { measure: 'always' };
   const hour = Number.isInteger(value) && value > 0 && value <= 12 && fields.clock === undefined;
   const has = { percent: fields.percent !== undefined, inches: fields.inches !== undefined };
@@ -192,7 +193,8 @@ function placeAtPoint(draft: Draft, given: UnassignedNumber, fail: Fail): boolea
     return true;
   }
   if (kind === 'bend' && about.degrees === undefined) {
-    if (usualBends.includes(value) || (value > 12 && value <= 180)) about.degrees = value;
+    if (usualBends.includes(value) || (!given.placed && value > 12 && value <= 180)) about.degrees = value;
+    else if (given.placed && value > 12) return false;
     else
       ask(fail, given, [
         [`${value} in pipe`, `${value} in`],

@@ -130,7 +130,7 @@ const placesAnother = (piece: Piece, text: string, before: string, { placed, nou
       !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before) ||
       !usualBends.includes(Number(/\d+(?:\.\d+)?/.exec(text)?.[0]))));
 
-/** "66 grease, 15": a place or a percentage, which is asked. */
+/** "66 grease, 15": its measure rather than another place. */
 const mayMeasure = ({ lead, listed }: Piece, text: string, before: string): boolean =>
   !listed && lead === ',' && /^[\s,]*\d+(?:\.\d+)?\s*$/.test(text) && /^[\s;]*~?\s*\d/.test(before);
 

@@ -295,6 +295,9 @@ function pieces(draft: Draft, long: string): undefined {
   return undefined;
 }
 
+/** No lateral, and no main that one changes into, is wider, in. */
+const widestPipe_in = 24;
+
 const saysFeet = new RegExp(String.raw`${footMark}|\d\s*['’′]`, 'i');
 
 function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: number): undefined {
@@ -311,7 +314,7 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
     pipe.diameter_in === undefined &&
     draft.numbers.length > 0 &&
     value >= 1 &&
-    value <= 60
+    value <= widestPipe_in
   ) {
     pipe.diameter_in = value;
     return;

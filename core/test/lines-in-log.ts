@@ -268,4 +268,41 @@ export const linesInLog: readonly (readonly [line: string, ...entries: Understoo
     },
   ],
   ['22 asbestos cement', { kind: 'change', reading_ft: 22, upstream: { material: 'asbestos-cement' } }],
+  ['45 roots at 14', { kind: 'finding', reading_ft: 45, finding: 'roots', asks: ['at 14'] }],
+  [
+    '46 bend at 14',
+    { kind: 'point', reading_ft: 46, point: { kind: 'bend', name: 'bend 1' }, asks: ['at 14'] },
+  ],
+  ['45 bend at 24', { kind: 'point', reading_ft: 24, point: { kind: 'bend', name: 'bend 1', degrees: 45 } }],
+  ['24 bend at 45', { kind: 'point', reading_ft: 24, point: { kind: 'bend', name: 'bend 1', degrees: 45 } }],
+  [
+    '90 at 31 and a 45 at 33',
+    { kind: 'point', reading_ft: 31, point: { kind: 'bend', name: 'bend 1', degrees: 90 } },
+    { kind: 'point', reading_ft: 33, point: { kind: 'bend', name: 'bend 2', degrees: 45 } },
+  ],
+  [
+    'two 45s at 24 and 28',
+    { kind: 'point', reading_ft: 24, point: { kind: 'bend', name: 'bend 1', degrees: 45 } },
+    { kind: 'point', reading_ft: 28, point: { kind: 'bend', name: 'bend 2', degrees: 45 } },
+  ],
+  // The bend at 12 is known to turn 45; of the other nobody said how far.
+  [
+    'two bends at 12 and 14',
+    { kind: 'point', reading_ft: 12, point: 'P3' },
+    { kind: 'point', reading_ft: 14, point: { kind: 'bend', name: 'bend 1' } },
+  ],
+  ['47 -> 48', { kind: 'change', reading_ft: 47, asks: ['48'] }],
+  [
+    '3 inch wyes at 22 and 31',
+    {
+      kind: 'point',
+      reading_ft: 22,
+      point: { kind: 'tie-in', name: 'branch connection 1', connection: 'wye', diameter_in: 3 },
+    },
+    {
+      kind: 'point',
+      reading_ft: 31,
+      point: { kind: 'tie-in', name: 'branch connection 2', connection: 'wye', diameter_in: 3 },
+    },
+  ],
 ];
