@@ -208,6 +208,8 @@ test('every excavation of a cleanout is opened, held, covered and restored, by a
     const lines = job.lines.map((line) => ({ ...line, points: points ?? [] }));
     const scope = ownScope(readyJob({ ...job, lines, rules: { ...job.rules, addCleanout: 'every-job' } }));
     const { tasks, sameDay } = tasksOf(optionsFor(scope));
+    // Also where a cleanout is all there is to do.
+    expect(tasks.filter(({ hours, amount }) => !(hours.value >= 0 && amount >= 0))).toEqual([]);
     const id = (name: string) => `${scope.lines[0]?.id ?? ''} ${name}`;
     const task = (name: string) => tasks.find((each) => each.id === id(name));
     const before = (name: string) => task(name)?.after.map((each) => each.task) ?? [];

@@ -196,7 +196,10 @@ class LineTasks {
     for (const pit of line.pits) this.close(pit);
     if (this.onPipe.length > 0)
       this.task('inspect', 'inspect after', {
-        amount: this.covered(line.actions),
+        amount: this.covered([
+          ...line.actions,
+          ...line.cleanouts.map(({ station_ft }) => ({ from_ft: station_ft, to_ft: station_ft })),
+        ]),
         where: `what was done${this.input.named}`,
         on: this.key('after'),
         after: [...this.onPipe, ...this.covers],
