@@ -64,8 +64,8 @@ writeFileSync(
   ),
 );
 
-/** Runs Jest on the sources with all mutants compiled in; `more` selects the active one. Answers whether all passed. */
-function passes(
+/** Runs Jest on the sources with all mutants compiled in; `more` selects the active one. */
+function runJest(
   args: readonly string[],
   more: NodeJS.ProcessEnv,
   timeout?: number,
@@ -115,8 +115,8 @@ const sum = (list: readonly { ms: number }[]) => list.reduce((total, { ms }) => 
 
 /** The tests that reach each mutant, in running order. */
 async function testsByMutant(): Promise<(mutant: Mutant) => Reaching[]> {
-  const { passed, errors } = await passes([], {});
-  if (!passed) throw new Error(`The tests fail with every mistake asleep:\n${errors}`);
+  const { passed, errors } = await runJest([], {});
+  if (!passed) throw new Error(`The tests fail with every mutant inactive:\n${errors}`);
   const files = readdirSync(kept)
     .filter((name) => name.endsWith('.json'))
     .map((name) => JSON.parse(readFileSync(join(kept, name), 'utf8')) as Reached);
@@ -150,7 +150,7 @@ async function isKilled({ id }: Mutant, tests: readonly Reaching[]): Promise<boo
     const paths = list.map(({ path }) => path);
     const more = { MUTANT_ON: String(id), MUTANT_TESTS: paths.join('\n') };
     const most = 60_000 + Math.ceil(3 * ms);
-    return passes(['--runInBand', '--bail', ...only, '--runTestsByPath', ...paths], more, most);
+    return runJest(['--runInBand', '--bail', ...only, '--runTestsByPath', ...paths], more, most);
   };
   const named = within(tests, ({ ms }) => ms);
   const pattern = named.flatMap(({ names }) => names.map(asPattern)).join('|');
@@ -168,7 +168,7 @@ async function goThrough() {
     const noticed = await isKilled(mutant, tests);
     if (noticed) killed++;
     else {
-      const reach = `${tests.length} test files come by`;
+      const reach = `${tests.length} test files reach it`;
       say(`survives  ${mutant.path}:${mutant.line}  ${mutant.was}  →  ${mutant.text}  (${reach})`);
     }
     process.stderr.write(`${mutant.id + 1} of ${chosen.length}, ${killed} killed\n`);

@@ -323,9 +323,10 @@ class LineTasks {
 
   /** Quantity priced at one rate on this line, or for one action of it. */
   private priced = (from: string, action?: Action): number =>
-    this.input.prices
-      .filter((price) => price.from === from && (action === undefined || price.action === action.id))
-      .reduce((sum, { quantity }) => sum + quantity, 0);
+    quantityOf(
+      this.input.prices.filter((price) => action === undefined || price.action === action.id),
+      (each) => each === from,
+    );
 
   private branches = (action: Action): number => this.priced('reinstatement_each', action);
 
@@ -394,14 +395,17 @@ class LineTasks {
 
   /** Opens the excavation of a cleanout that has one to itself; undefined where its work needs none. */
   private openForCleanout(cleanout: Cleanout, name: string, where: string): string | undefined {
-    const dug_yd3 = quantityOf(cleanout, (from) => from.startsWith('dig'));
+    const dug_yd3 = quantityOf(cleanout.prices, (from) => from.startsWith('dig'));
     if (dug_yd3 === 0) return undefined;
     const dig = this.task('hand-dig', `dig ${name}`, {
       amount: dug_yd3,
       where: `for the cleanout ${where}`,
       after: this.first,
     });
-    const held_ft2 = quantityOf(cleanout, (from) => from === 'support_per_ft2' || from === 'shield_per_ft2');
+    const held_ft2 = quantityOf(
+      cleanout.prices,
+      (from) => from === 'support_per_ft2' || from === 'shield_per_ft2',
+    );
     if (held_ft2 === 0) return dig;
     return this.task('protect', `protect ${name}`, {
       amount: held_ft2,
@@ -413,7 +417,7 @@ class LineTasks {
   /** Covers the excavation of a cleanout once it is set, and restores what was over it. */
   private closeForCleanout(cleanout: Cleanout, name: string, where: string, set: string): void {
     const backfill = this.task('backfill', `backfill ${name}`, {
-      amount: quantityOf(cleanout, (from) => from === 'backfill_per_yd3'),
+      amount: quantityOf(cleanout.prices, (from) => from === 'backfill_per_yd3'),
       where: `around the cleanout ${where}`,
       after: [set],
     });
@@ -511,8 +515,11 @@ const check_h = 0.25;
 /** An insertion point this close to an excavation is in it, ft. */
 const leastShare_ft = 0.01;
 
-const quantityOf = ({ prices }: Cleanout, counts: (from: string) => boolean): number =>
-  prices.filter(({ from }) => counts(from)).reduce((sum, { quantity }) => sum + quantity, 0);
+/** Total quantity of the price lines at some rates. */
+const quantityOf = (
+  prices: readonly Pick<Cleanout['prices'][number], 'from' | 'quantity'>[],
+  counts: (from: string) => boolean,
+): number => prices.filter(({ from }) => counts(from)).reduce((sum, { quantity }) => sum + quantity, 0);
 
 const isHard = (surface: string): boolean => surfaceRow(surface as SurfaceKind).pavement ?? false;
 /** People or traffic pass over it. */
