@@ -28,6 +28,16 @@ export const depthFigures: readonly Idiom[] = [
     ),
     ([, deep = '']) => `located, depth ${deep} ft`,
   ],
+  // "the bend is 4 feet down", "the main is 9 ft deep"
+  [
+    /^\s*(?:(?:the|that|our)\s+)?(?!cleanout|clean\s|co\b)([a-z]+(?:\s+[a-z]+)?)\s+(?:is|was)\s+(?:(?:about|around|maybe|like|only|~)\s*)*(\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')(?:\s*\d{1,2}\s*(?:inches|in|")?)?)\s+(?:deep|down)(?=\s*$)/gi,
+    ([, what = '', deep = '']) => `locate at the ${what}, depth ${deep}`,
+  ],
+  // "9' deep at the main"
+  [
+    /^\s*(?:it's\s+)?(\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')(?:\s*\d{1,2}\s*(?:inches|in|")?)?)\s+(?:deep|down|depth)\s+at\s+the\s+(?!cleanout|clean\s|co\b)(?=[a-z]+(?:\s+[a-z]+)?\s*$)/gi,
+    ([, deep = '']) => `depth ${deep} located at the `,
+  ],
   // "42 taped 39.5 from the cleanout"
   [
     new RegExp(

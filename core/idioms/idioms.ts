@@ -1,3 +1,4 @@
+import { correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
@@ -9,6 +10,7 @@ import { waterFigures, waterIdioms } from './water.js';
 
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
+  ...correctingIdioms,
   // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
   [
     /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\bat\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
@@ -162,21 +164,31 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "starting to collapse" is no start of a stretch.
   [
-    /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
+    /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:get|look|collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
     ' ',
   ],
-  // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last is put right.
-  [
-    /(?<=^\s*)(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?=[a-z])/gi,
-    ([, at]) => (at === undefined ? 'no, ' : `no, ${at} `),
-  ],
-  [
-    /(?<=^\s*)(?:(?:change|correct|update|fix)\s+(?:that|it|this)\s+(?:to|into)\s+|(?:it's|that's|it\s+is|that\s+is)\s+(?:really\s+|actually\s+)?at\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft)?\s*$))/gi,
-    'no, ',
-  ],
+  // "46 roots / 43 offset"
+  [/(?<=[a-z%"]\s*)\s\/\s+(?=~?\d+(?:\.\d+)?\s+[a-z])/gi, ', '],
+  // "46 no pipe for 2 ft": nothing of it is left.
+  [/\bno\s+(?:more\s+)?pipe(?=\s*(?:$|[,.;]|(?:left|here|there|at|for|until|to)\b))/gi, 'missing pipe'],
   // "roots & crack", "roots / crack"
   [/(?<=[a-z%"\d])\s*[&+]\s*(?=[a-z])/gi, ' and '],
   [new RegExp(String.raw`(?<!\b${anyMaterial})\s+/\s+(?!${anyMaterial}\b)(?=[a-z])`, 'gi'), ' and '],
+  // "41 -> 38 roots", "41 roots -> 38": a stretch; "41 -> roots": the arrow only points.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3,})(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?(?:\s+(?!${anyMaterial}\b)[a-z]+){0,3})\s*(?:->|=>|→)\s*(?=~?\s*\d+(?:\.\d+)?(?!\s*-?\s*(?:[\d%]|in\b|inch|percent|")))`,
+      'gi',
+    ),
+    ' to ',
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*)(?:->|=>|→)\s*(?=[a-z])(?!(?:${anyMaterial})\b)`,
+      'gi',
+    ),
+    ' ',
+  ],
   // "ci->abs"
   [/(?<=[a-z\d"'])\s*(?:->|=>|→|>)\s*(?=[a-z\d])/gi, ' > '],
   [/\b(?:hub|bell)\s+and\s+spigot\b/gi, ' '],
@@ -202,6 +214,14 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(is|are)\s+(?:(?:just|completely|totally|all|pretty\s+much|basically)\s+)+(?=(?:gone|missing|rotted|rusted|broken|open|cracked|crushed|collapsed)\b)/gi,
     ([, be = '']) => `${be} `,
   ],
+  // "all joints have roots"
+  [
+    /\b(?:all|every|each)\s+(?:of\s+)?(?:the\s+)?joints?\s+(?:have|has|got|with)\s+(?:got\s+)?(?=[a-z])/gi,
+    'every joint ',
+  ],
+  // "46 roots?": not sure.
+  [/(?<=[a-z%]\s*)\?+(?=\s*$)/gi, ' possible'],
+  [/(?<=^\s*\d+(?:\.\d+)?)\s*\?+(?=\s+[a-z])/gi, ' ~'],
   ...denyingIdioms,
   [/\bc\.\s?i\.(?!\w)/gi, 'ci'],
   [/\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way')],
@@ -221,6 +241,28 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "2 ft past the offset, a crack": the first only says where.
+  [
+    /(?<=^\s*)((?:\d+(?:\.\d+)?\s*(?:feet|foot|ft|')\s+)?(?:(?:just|right|a\s+little|a\s+bit)\s+)?(?:past|beyond|after|(?:up|down)stream\s+(?:of|from)|before|ahead\s+of|short\s+of|shy\s+of)\s+(?:the|that)\s+[a-z]+(?:\s+[a-z]+)?)\s*,\s+(?=[a-z])/gi,
+    ([, where = '']) => `${where} `,
+  ],
+  // "46 and 6 inches roots"
+  [/(?<=^\s*~?\s*\d+)\s+and\s+(1[01]|\d)\s*(?:inches|")\s+(?=[a-z])/gi, ([, inches = '']) => `' ${inches}" `],
+  // "46 roots, 3:52 on the video"
+  [
+    /\b(?:at\s+)?((?:\d+:)?\d{1,2}:[0-5]\d)\s+(?:on|in|into|of)\s+(?:the\s+)?(?:video|tape|footage|recording)\b/gi,
+    ([, time = '']) => `video ${time}`,
+  ],
+  // "for the next 3 feet"
+  [
+    /\b(?:for\s+|over\s+)?(?:the\s+|another\s+)?next\s+(?=(?:~\s*|about\s+)?\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi,
+    'for ',
+  ],
+  // "roots at 46 end at 43": a stretch.
+  [
+    /(?<=(?:^|;)[^;,\d]*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'|%|percent))?(?:\s+(?!and\b|with\b|then\b|plus\b)[a-z]+(?:\s+\d+\s*(?:%|percent))?){0,3})\s+ends?\s+(?:at\s+|around\s+)?(?=~?\s*\d+(?:\.\d+)?\s*(?:$|[,;]|feet|foot|ft|'))/gi,
+    ' to ',
+  ],
   // "26 joint 26 roots": the place again.
   [/(?<=^\s*~?\s*(\d+(?:\.\d+)?)\s+joint\s+)\1(?![\d.%])(?!\s*(?:%|percent|in\b|inch|"|o'))/gi, ' '],
   // "31, 33, and 35"

@@ -10,6 +10,8 @@ export const anyMaterial = `(?:${materialRegistry.rows
 /** "cast iron", "asbestos cement": two words, one material. */
 const oneMaterial = new RegExp(`^${anyMaterial}$`, 'i');
 
+const feetLong = String.raw`\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|')(?:\s+long)?`;
+
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
   // "the clay is cracked", "cast iron has heavy scale": what is wrong with it, not where it begins.
@@ -32,6 +34,21 @@ export const pipeIdioms: readonly Idiom[] = [
   [
     new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),
     ([, pipe = '', sides = '']) => quoted(`${pipe} on ${sides} side${sides === 'both' ? 's' : ''}`),
+  ],
+  // "clay, 2' joints", "2 ft sections of clay": how long its pieces are.
+  [
+    new RegExp(
+      String.raw`(?<=\b${anyMaterial}(?:\s+pipe)?\s*,?\s+)(?:in\s+)?(${feetLong})\s+(?:sections?|joints|sticks|lengths)\b(?!\s+of\b)`,
+      'gi',
+    ),
+    ([, long = '']) => `${long} pieces`,
+  ],
+  [
+    new RegExp(
+      String.raw`(${feetLong})\s+(?:sections|joints|sticks|lengths)\s+of\s+(${anyMaterial})\b`,
+      'gi',
+    ),
+    ([, long = '', pipe = '']) => `${pipe} ${long} pieces`,
   ],
   // "22 cast iron, ABS": one pipe, then the other, as the head meets them.
   [

@@ -4,6 +4,8 @@ export const denial = '¬';
 export const boundary = '¦';
 /** Stands for the previous entry: "same again", "another one". */
 export const repeatMark = '↻';
+/** Precedes a thing said to be written at its place already: "the roots at 46 are 30 %". */
+export const sameMark = '≡';
 
 /** Placeholders for the two marks of a quote, as opposed to a bare " after a number. */
 export const openQuote = '\uE001';

@@ -4,7 +4,7 @@ import type { EntryDraft, LogContext } from './context.js';
 import type { Draft, NamedPipe } from './draft.js';
 
 /** True where the head moves downstream, so what it meets next is toward the street. */
-const movesDownstream = (
+export const movesDownstream = (
   pass: 'out' | 'back',
   direction: 'downstream' | 'upstream' = 'downstream',
 ): boolean => (pass === 'out') === (direction === 'downstream');

@@ -78,12 +78,16 @@ export interface Draft {
   long_ft?: number;
   /** The next number replaces the last: "31, no 32". */
   mending?: boolean;
+  /** The number that was replaced so. */
+  mended_ft?: number | undefined;
   endCall?: 'start' | 'end';
   /** What drains there. */
   served?: string;
   why?: string;
   expecting?: QuotedField;
   correcting: boolean;
+  /** Said to be written at its place already: "the roots at 46 are 30 %". */
+  ofWritten?: boolean;
   /** One place of several for the same thing: "cracks at 12 and 18". */
   listed?: boolean;
   /** Refers again to what was written last. */

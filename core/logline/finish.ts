@@ -4,12 +4,14 @@ import { sizeOfShare } from '../findings/measure.js';
 import { faultsOf } from '../job/faults.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { entrySchema, pointSchema, type Entry, type Point } from '../job/schema.js';
+import { sayInches } from '../speech/say.js';
 import { pipesOf } from './change.js';
-import { endedBy, nameWhatEnds } from './references.js';
+import { endedBy, isOfKind, isUnnamed, nameWhatEnds } from './references.js';
 import type { Choice, EntryDraft, EarlierThing, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 import { faultWords, readEntry } from './entry-faults.js';
 import { placeNumbers, takePlace } from './place.js';
+import { endsBehind } from './questions.js';
 import { besideOf, knownKind, pointOf } from './points.js';
 
 /** Result of a finished draft. */
@@ -19,6 +21,8 @@ export interface Finished {
   readonly replaces?: string;
   /** The point it read, when it is new or its fields changed. */
   readonly point?: Point;
+  /** Questions about the stretch it closes. */
+  readonly doubts: readonly string[];
 }
 
 export type Fail = (
@@ -45,12 +49,16 @@ const asksWhatEnds = 'what ends here? Say “belly ends” or “clay ends”, o
 /** Makes an entry from a draft, or says what is missing. */
 export function finishDraft(draft: Draft, finishing: Finishing): Finished | undefined {
   const { inherited, context, known, fail } = finishing;
-  const base = draft.correcting ? correctedBy(draft, known) : undefined;
+  settle(draft, finishing);
+  const base = draft.correcting
+    ? correctedBy(draft, known, context)
+    : draft.ofWritten
+      ? writtenAs(draft, known, context)
+      : undefined;
   if (draft.correcting && !base) {
     fail('there is nothing to correct yet');
     return undefined;
   }
-  settle(draft, finishing);
   const fields: Record<string, unknown> = { ...draft.fields };
   const place = takePlace(draft, fields, { inherited, correcting: base !== undefined, fail });
   placeNumbers(draft, fields, base?.entry, fail);
@@ -96,6 +104,7 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   return {
     entry,
     ...(replaces === undefined ? {} : { replaces }),
+    doubts: opened && draft.endCall === 'end' ? endsBehind(opened.entry, reading) : [],
     ...(point && saysMore(point, draft, context) ? { point: point.point } : {}),
   };
 }
@@ -226,7 +235,7 @@ function inchesOf(finding: FindingKind, fields: Record<string, unknown>, bore_in
   if ('inches' in kindOf(finding).fields(fieldTypes)) return;
   const inches = [fields.inches].flat() as number[];
   delete fields.inches;
-  fields.note ??= `${inches.join(' to ')} in`;
+  fields.note ??= `${inches.map(sayInches).join(' to ')} in`;
   if (bore_in === undefined || kindOf(finding).grading?.measure !== 'percent') return;
   const shares = inches.map((each) => Math.min(100, Math.round((100 * each) / bore_in)));
   fields.percent ??= shares.length > 1 ? shares : shares[0];
@@ -312,6 +321,9 @@ function repeat(draft: Draft, known: readonly EarlierThing[], context: LogContex
           ...draft.aboutPoint,
         };
     }
+    // "clay 46-30 and 22-12"
+    const pipe = last.kind === 'change' && draft.listed ? (last.upstream ?? last.downstream) : undefined;
+    if (pipe) draft.pipes.push(pipe);
     if (last.kind === 'test') draft.fields.what ??= last.what;
   }
 }
@@ -319,17 +331,55 @@ function repeat(draft: Draft, known: readonly EarlierThing[], context: LogContex
 /** Corrections may refer to this many of the run's newest entries. */
 const recent = 8;
 
-/** Target of a correction: the newest entry of the kind it names, else the newest of all. */
-function correctedBy(draft: Draft, known: readonly EarlierThing[]): EarlierThing | undefined {
+/** Whether the line gives the reading of an entry. */
+const isReadAt = ({ numbers }: Draft, { reading_ft }: EntryDraft): boolean =>
+  numbers.some(({ value, size }) => !size && value === reading_ft);
+
+/** Whether an entry is what a draft names; of points, one of the same kind. */
+function isSuch(draft: Draft, entry: EntryDraft, { points }: LogContext): boolean {
+  const { point } = draft;
+  if (!isOfKind(draft, entry)) return false;
+  if (draft.kind !== 'point' || entry.kind !== 'point' || !point) return true;
+  return 'id' in point
+    ? entry.point === point.id
+    : points.some(({ id, kind }) => id === entry.point && kind === point.kind);
+}
+
+/** What the line says is written: where it says, or before it is put right. */
+function writtenAs(
+  draft: Draft,
+  known: readonly EarlierThing[],
+  context: LogContext,
+): EarlierThing | undefined {
+  const { mended_ft, mending } = draft;
+  const isPlaced = draft.numbers.some(({ size }) => !size);
+  return known.findLast(
+    ({ entry, elsewhere }) =>
+      !elsewhere &&
+      (isUnnamed(draft) || isSuch(draft, entry, context)) &&
+      (mended_ft !== undefined
+        ? entry.reading_ft === mended_ft
+        : mending === true || !isPlaced || isReadAt(draft, entry)),
+  );
+}
+
+/** Target of a correction: the newest entry of the kind it names, else the newest read there, else the newest of all. */
+function correctedBy(
+  draft: Draft,
+  known: readonly EarlierThing[],
+  context: LogContext,
+): EarlierThing | undefined {
   const own = known.filter(({ elsewhere }) => !elsewhere);
-  const like = own
-    .slice(-recent)
-    .findLast(({ entry }) =>
+  const newest = own.slice(-recent);
+  const like =
+    newest.findLast(({ entry }) => !isUnnamed(draft) && isSuch(draft, entry, context)) ??
+    newest.findLast(({ entry }) =>
       draft.finding !== undefined
         ? entry.kind === 'finding' && entry.finding === draft.finding
         : entry.kind === (draft.kind ?? (draft.pipes.length > 0 ? 'change' : undefined)),
     );
-  return like ?? own.at(-1) ?? known.at(-1);
+  const there = isUnnamed(draft) ? undefined : own.findLast(({ entry }) => isReadAt(draft, entry));
+  return like ?? there ?? own.at(-1) ?? known.at(-1);
 }
 
 /** Two readings of one thing are about this close on the counter, ft. */
@@ -402,12 +452,22 @@ function closed(start: EntryDraft, said: Record<string, unknown>): Record<string
   return { ...rest, ...more, to_ft: reading_ft };
 }
 
+const isInPercent = (kind: FindingKind): boolean => kindOf(kind).grading?.measure === 'percent';
+
+/** Whether a correction makes a finding one that is measured in another unit: its size is no longer known. */
+const isMeasuredOtherwise = (old: EntryDraft, { finding }: Record<string, unknown>): boolean =>
+  old.kind === 'finding' &&
+  finding !== undefined &&
+  isInPercent(old.finding) !== isInPercent(finding as FindingKind);
+
 /** New fields laid over the old; fields that do not fit the new kind are dropped. */
 function corrected(old: EntryDraft, said: Record<string, unknown>): Record<string, unknown> {
   const gone = [
     ...(said.reading_ft === undefined ? [] : ['after', 'before', 'plus_ft']),
     ...(said.after === undefined ? [] : ['reading_ft', 'to_ft', 'before', 'plus_ft']),
-    ...(said.percent === undefined && said.inches === undefined ? [] : ['percent', 'inches', 'size']),
+    ...(said.percent !== undefined || said.inches !== undefined || isMeasuredOtherwise(old, said)
+      ? ['percent', 'inches', 'size']
+      : []),
   ];
   const base = Object.fromEntries(Object.entries(old).filter(([field]) => !gone.includes(field)));
   // Stated outright, it is no longer only possible.

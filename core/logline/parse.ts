@@ -55,6 +55,8 @@ const longest = 2000;
 export function parseLogLine(text: string, context: LogContext): LogPart[] {
   if (text.length > longest) return [tooLong(text)];
   if (takesBack.test(text)) return [refused(text, 'to take back what was written last, press Undo')];
+  if (deletes.test(text))
+    return [refused(text, 'to delete an entry, press Delete in its row: a typed line only adds or corrects')];
   const parts: LogPart[] = [];
   const points = [...context.points];
   const known: EarlierThing[] = (context.entries ?? []).map(({ id, ...entry }, index) => ({
@@ -106,6 +108,10 @@ const hasPlace = ([part]: readonly LogPart[]): boolean =>
 /** Nothing of the line, but an order. */
 const takesBack =
   /^\s*(?:undo|(?:delete|remove|cancel|scratch|strike|erase|forget)\s+(?:that|it|this|the\s+last(?:\s+(?:one|line|entry))?|last)|never\s*mind)\W*$/i;
+
+/** "delete the roots at 46" */
+const deletes =
+  /^\s*(?:delete|erase|scratch|strike|remove|take\s+(?:out|off))\s+(?:(?:the|that|my)\s+)?(?:(?:entry|line|row|one|reading)\s+(?:at|@|for)\s+\d|(?:[a-z]+\s+){1,2}(?:at|@|from)\s+\d[\d.]*(?:\s*(?:feet|foot|ft|'))?\W*$|\d[\d.]*(?:\s*(?:feet|foot|ft|'))?(?:\s+[a-z]+){0,2}\W*$)/i;
 
 const tooLong = (text: string): LogPart =>
   refused(text, `a line holds ${longest} characters: read a longer text in with “Narration in”`, longest);
@@ -182,9 +188,18 @@ function parsePart(
   const swappedAt = swapped && placeOf(heard, segment.from + swapped.from, segment.from + swapped.to);
   const own = ownParts(finished, draft, context, part, {
     replaces: finished.replaces,
-    was: old && draft.correcting ? sentenceOf(old, undefined, context, known) : undefined,
+    was:
+      old && (draft.correcting || draft.ofWritten) ? sentenceOf(old, undefined, context, known) : undefined,
     point: finished.point,
     errors,
+    doubts: [
+      ...doubtsOf(
+        finished.entry,
+        context,
+        known.filter(({ id }) => id !== finished.replaces),
+      ),
+      ...finished.doubts,
+    ],
     passed,
     choices: finished.entry.to_ft === undefined ? swapOf(finished.entry, swappedAt, whole) : [],
   });

@@ -78,7 +78,7 @@ function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Unassigned
   const { numbers, kind, bareHour } = draft;
   return (
     // "six foot two on the locator, at 31"
-    (kind === 'locate' ? numbers.find(({ at }) => at) : undefined) ??
+    (kind === 'locate' ? (numbers.find(({ at }) => at) ?? placeOfLocate(numbers)) : undefined) ??
     numbers.find(({ feet, size }) => feet && !size && !numbers.some((each) => !each.size && !each.feet)) ??
     numbers.find(({ size }) => !size) ??
     (tied ? undefined : numbers.find((each) => isNoMeasure(draft, each))) ??
@@ -88,6 +88,15 @@ function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Unassigned
           ({ value, fraction, placed }) => placed || (!fraction && (Number.isInteger(value) || value > 12)),
         ))
   );
+}
+
+/** No lateral lies deeper than a locate reads, ft. */
+const mostDepth_ft = 15;
+
+/** "locate 46 5'6": of two numbers, the one that can be no depth. */
+function placeOfLocate(numbers: readonly UnassignedNumber[]): UnassignedNumber | undefined {
+  const [place, ...others] = numbers.filter(({ value }) => value > mostDepth_ft);
+  return numbers.length === 2 && others.length === 0 ? place : undefined;
 }
 
 const isBend = isOfKind('bend');
@@ -167,6 +176,11 @@ function placeNumber(
         [`at ${value} o’clock`, `at ${value} o'clock`],
       ]);
     else fields.inches = value;
+    return true;
+  }
+  // "crack 1/4": how wide it is.
+  if (given.fraction && fields.inches === undefined) {
+    fields.inches = value;
     return true;
   }
   if (fields.clock !== undefined || value <= 0 || value > 12) return false;

@@ -113,7 +113,10 @@ export function besideOf(
       entry.kind === 'point' &&
       points.some(({ id, name }) => id === entry.point && name?.includes(served) === true),
   );
-  return (named.at(-1) ?? ofKind.at(-1))?.entry.reading_ft;
+  const written = (named.at(-1) ?? ofKind.at(-1))?.entry.reading_ft;
+  if (written !== undefined) return written;
+  const known = points.filter(({ kind, reading_ft }) => kind === besidePoint && reading_ft !== undefined);
+  return known.length === 1 ? known[0]?.reading_ft : undefined;
 }
 
 /** A new point, with an id and name unused on the line. */

@@ -26,7 +26,41 @@ export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly
       `${plain(furthest, 1)} ft is longer than a cable (${plain(mostCable_ft)} ft): is a decimal point missing?`,
     ];
   }
-  return [...pastEnd(entry, furthest, context), ...farFromAll(furthest, readings, known)];
+  return [
+    ...pastEnd(entry, furthest, context),
+    ...farFromAll(furthest, readings, known),
+    ...alreadyWritten(entry, known),
+  ];
+}
+
+/** The same kind of finding at the same place of the same pass: two of them, or one written twice. */
+function alreadyWritten(entry: EntryDraft, known: readonly EarlierThing[]): string[] {
+  if (entry.kind !== 'finding' || entry.reading_ft === undefined || entry.sameAs !== undefined) return [];
+  const isTwice = known.some(
+    ({ entry: other, elsewhere }) =>
+      !elsewhere &&
+      other.kind === 'finding' &&
+      other.finding === entry.finding &&
+      (other.pass ?? 'back') === (entry.pass ?? 'back') &&
+      other.stage === entry.stage &&
+      other.reading_ft === entry.reading_ft &&
+      !('form' in other && 'form' in entry && other.form !== entry.form) &&
+      (other.clock === undefined || entry.clock === undefined || String(other.clock) === String(entry.clock)),
+  );
+  return isTwice
+    ? [
+        `${kindOf(entry.finding).name} at ${plain(entry.reading_ft, 1)} ft is written already: is this another one? To change that one, begin with “no,”`,
+      ]
+    : [];
+}
+
+/** A question about a stretch called to end where the camera was before it began. */
+export function endsBehind({ pass, reading_ft }: EntryDraft, end_ft: number | undefined): string[] {
+  if (reading_ft === undefined || end_ft === undefined) return [];
+  if (pass === 'out' ? end_ft > reading_ft : end_ft < reading_ft) return [];
+  return [
+    `it was called at ${plain(reading_ft, 1)}, ${pass === 'out' ? 'pushing out' : 'pulling back'}: the camera had passed ${plain(end_ft, 1)} before. Is one of the two wrong?`,
+  ];
 }
 
 function pastEnd(entry: EntryDraft, furthest: number, { points, end, direction }: LogContext): string[] {

@@ -1,3 +1,4 @@
+import { movesDownstream } from './change.js';
 import type { Draft } from './draft.js';
 import { kindOf } from '../findings/kinds.js';
 import type { EntryDraft, EarlierThing, LogContext } from './context.js';
@@ -99,6 +100,61 @@ const pastPattern = new RegExp(
   String.raw`^(?:(${distance})\s*)?(?:(?:a\s+little|a\s+bit|just)\s+)?(?:past|beyond|after)\s+`,
   'i',
 );
+/** "2 ft upstream of the offset", "a foot short of the main" */
+const asidePattern = new RegExp(
+  String.raw`^(?:(${distance})\s*)?(?:(?:a\s+little|a\s+bit|just|right)\s+)?(?:(upstream|downstream)\s+(?:of|from)|before|ahead\s+of|short\s+of|shy\s+of|in\s+front\s+of)\s+(?=the\b|that\b|#)`,
+  'i',
+);
+
+/**
+ * A place so many feet to one side of a thing already written. Along the pass it is kept as such; back from it, it is a
+ * reading, "about". Returns the length used, or 0.
+ */
+function takeAside(
+  draft: Draft,
+  text: string,
+  context: LogContext,
+  known: readonly EarlierThing[],
+  fail: (from: number, to: number, message: string) => void,
+): number {
+  const match = asidePattern.exec(text);
+  const [whole = '', far, side] = match ?? [];
+  const found = match ? referenceAt(text.slice(whole.length), context, known) : undefined;
+  if (!found) return 0;
+  const used = whole.length + found.used;
+  const says = (message: string): number => {
+    fail(0, used, message);
+    return used;
+  };
+  if (found.id === undefined) return says(found.message ?? 'of what? Name something already written');
+  const { pass } = context;
+  const isAlong =
+    side !== undefined && movesDownstream(pass, context.direction) === (side.toLowerCase() === 'downstream');
+  const away_ft = far === undefined ? undefined : toFeet(far);
+  if (isAlong) {
+    draft.fields.after = found.id;
+    if (away_ft !== undefined) draft.fields.plus_ft = away_ft;
+    return used;
+  }
+  const { reading_ft, to_ft } = known.findLast(({ id }) => id === found.id)?.entry ?? {};
+  if (away_ft === undefined || reading_ft === undefined || to_ft !== undefined)
+    return says('give what the counter reads there, such as 41.5');
+  const [nearer, farther] = [reading_ft - away_ft, reading_ft + away_ft].map(
+    (each) => Math.round(100 * each) / 100,
+  );
+  // Pulling back, some say "before" of the way out.
+  if (side === undefined && pass === 'back')
+    return says(
+      `which way? ${nearer} ft is nearer the start of the counter, ${farther} ft farther: type one`,
+    );
+  draft.fields.about = true;
+  draft.numbers.push({
+    ...{ value: (pass === 'out' ? nearer : farther) ?? reading_ft, from: 0, to: used },
+    ...{ size: false, feet: true, fraction: false, placed: true },
+  });
+  return used;
+}
+
 const andPattern = new RegExp(String.raw`^\s*(?:and|${dash})\s+`, 'i');
 
 /**
@@ -163,6 +219,8 @@ export function takeReferring(
     if (past[1] !== undefined) draft.fields.plus_ft = toFeet(past[1]);
     return into(past[0].length, 'after');
   }
+  const aside = takeAside(draft, text, context, known, fail);
+  if (aside > 0) return aside;
   const before = lead(/^before\s+/i);
   if (before) return into(before[0].length, 'before');
   const between = lead(/^between\s+/i);

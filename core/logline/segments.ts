@@ -24,7 +24,7 @@ const joints = new RegExp(
 );
 const betweenAnd = /\bbetween\s+[^;,]*?\band\b/gi;
 const placeOnly =
-  /^[\s,.]*(?:and\s+|also\s+|again\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|')(?:\s*\d+\s*(?:in(?:ch(?:es)?)?|"))?)?[\s,.]*$/i;
+  /^[\s,.]*(?:and\s+|also\s+|again\s+|then\s+)*(?:at\s+|@\s*|from\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|')(?:\s*\d+\s*(?:in(?:ch(?:es)?)?|"))?)?(?:\s*(?:-|–|to\b)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?)?[\s,.]*$/i;
 /** "and 33, 30 %": a place with its own measure. */
 const placeMeasured =
   /^[\s,.]*(?:and\s+|also\s+)?(?:at\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?\s+(?:about\s+|~\s*)?(?:\d+\s+)?\d+(?:[./]\d+)?\s*(?:%|percent|in(?:ch(?:es)?)?|")[\s,.]*$/i;
@@ -78,7 +78,11 @@ export function segmentsOf({ shape }: NormalizedText): Segment[] {
     const goesOn = next !== undefined && goesOnListing(next, textOf(next));
     const last = segments.at(-1);
     const listedBefore =
-      open === undefined && last?.again === true && !piece.hard && goesOnListing(piece, text);
+      open === undefined &&
+      last?.again === true &&
+      !piece.hard &&
+      goesOnListing(piece, text) &&
+      mayBeStretch(text, textOf(last));
     const listed = open?.denied === true && piece.nouns > 0 && goesOnDenying(piece, text);
     const denied = piece.lead === denial || listed;
     if (piece.hard) close();
@@ -126,9 +130,20 @@ const placesAnother = (piece: Piece, text: string, before: string, { placed, nou
   (placed &&
     nouns > 0 &&
     goesOnListing(piece, text) &&
+    mayBeStretch(text, before) &&
     (/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) ||
       !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before) ||
       !usualBends.includes(Number(/\d+(?:\.\d+)?/.exec(text)?.[0]))));
+
+const stretch = /(?<![\d.])(\d+(?:\.\d+)?)(?:\s*(?:feet|ft|foot|'))?\s*(?:-|–|to\b)\s*~?\s*(\d+(?:\.\d+)?)/i;
+
+/** "roots 46-43 and 40-38", after a stretch: but not "crack at 46, 3 to 9", nor the same one again. */
+function mayBeStretch(text: string, before: string): boolean {
+  const [, from, to] = stretch.exec(text) ?? [];
+  if (from === undefined) return true;
+  const [, first] = stretch.exec(before) ?? [];
+  return first !== undefined && first !== from && Math.max(Number(from), Number(to)) > 12;
+}
 
 /** "66 grease, 15": its measure rather than another place. */
 const mayMeasure = ({ lead, listed }: Piece, text: string, before: string): boolean =>

@@ -12,7 +12,7 @@ import {
   toFeet,
   toNumber,
 } from '../speech/numbers.js';
-import { closeQuote, repeatMark, openQuote } from '../idioms/traced-text.js';
+import { closeQuote, openQuote, repeatMark, sameMark } from '../idioms/traced-text.js';
 
 /** Reads one token into the draft; a returned text says why it does not fit. */
 type Act = (draft: Draft, match: RegExpExecArray, at: number) => string | undefined;
@@ -117,6 +117,10 @@ export const tokens: readonly Token[] = [
     sets((draft) => (draft.onceMore = true)),
   ),
   token(
+    sameMark,
+    sets((draft) => (draft.ofWritten = true)),
+  ),
+  token(
     String.raw`depth\s+(?:of\s+|is\s+)?(${number})\s*${inchMark}`,
     sets((draft, [, value = '']) => {
       draft.fields.depth_ft = depthOfInches(toNumber(value));
@@ -205,6 +209,11 @@ export const tokens: readonly Token[] = [
   token(
     String.raw`(?:(?:from|at|@)\s+)?(${distance})\s*${dash}\s*(${distance})${notMore}(?!\s*-?(?:in\b|inch|percent))`,
     range,
+  ),
+  token(
+    // Nobody calls a place on the pipe to the minute.
+    String.raw`(?:at\s+)?(?:1[0-2]|[1-9]):[0-5]\d(?<!:(?:00|15|30|45))(?!\s*o['’]?clock)`,
+    (_, [time]) => `a time in the video? Say “video ${time.replace(/^at\s+/i, '')}”, or “2:30 o’clock”`,
   ),
   token(
     String.raw`(?:at|@)\s*(${clockTime})(?:\s*${dash}\s*(${clockTime}))?(\s*o['’]?clock)?${notMore}(?!\s*(?:${footMark}|${inchMark}|percent))`,
@@ -308,7 +317,7 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
   const feet = saysFeet.test(text);
   const pipe = draft.pipes.at(-1);
   if (draft.mending && draft.numbers.length > 0) {
-    draft.numbers.pop();
+    draft.mended_ft = draft.numbers.pop()?.value;
     delete draft.mending;
   } else if (
     pipe &&

@@ -57,6 +57,7 @@ function readOf(talk: Talk, { hearing }: SentenceState, segment: Segment): Segme
   const { context, known } = contextOf(talk);
   const read = readSegment(hearing.heard, segment, context, known);
   read.draft.correcting = false;
+  delete read.draft.ofWritten;
   pastItem(talk, read.draft);
   if (segment.again) read.draft.onceMore = true;
   if (segment.listed) read.draft.listed = true;

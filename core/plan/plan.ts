@@ -324,12 +324,12 @@ function laid(
 /** Excavations open overnight, with nobody near them. */
 function standOpen(tasks: readonly PlannedTask[], calendar: Calendar): string[] {
   return tasks.flatMap((dig) => {
-    const hole = /^(.*) dig (P\S+)$/.exec(dig.id);
+    const hole = /^(.*) dig (P\S+|cleanout \d+)$/.exec(dig.id);
     const shut = hole && tasks.find(({ id }) => id === `${hole[1] ?? ''} backfill ${hole[2] ?? ''}`);
     if (!shut) return [];
     const nights =
       Math.floor((shut.to - 1) / calendar.slotsPerDay) - Math.floor((dig.to - 1) / calendar.slotsPerDay);
-    const where = dig.what.replace(/^Dig (by hand )?/, '');
+    const where = dig.what.replace(/^Dig (by hand )?/, '').replace(/^for /, 'the excavation for ');
     return nights > 0
       ? [
           `${where} stands open for ${nights === 1 ? 'a night' : `${nights} nights`}: cover or fence it, light it, and have the competent person look at it before anyone goes in again`,

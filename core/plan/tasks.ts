@@ -232,9 +232,11 @@ class LineTasks {
 
   private place = (pit: Pit): string => `excavation ${holeLetter(pit.id)}${this.input.named}`;
 
+  /** By machine where there is one. */
+  private digging = (): TaskKind => (this.list.rules.machines.excavator > 0 ? 'dig' : 'hand-dig');
+
   private open(pit: Pit): void {
-    const byMachine = this.list.rules.machines.excavator > 0;
-    const dig = this.task(byMachine ? 'dig' : 'hand-dig', `dig ${pit.id}`, {
+    const dig = this.task(this.digging(), `dig ${pit.id}`, {
       amount: pit.figures.bank.value,
       where: this.place(pit),
       after: this.first,
@@ -397,7 +399,7 @@ class LineTasks {
   private openForCleanout(cleanout: Cleanout, name: string, where: string): string | undefined {
     const dug_yd3 = quantityOf(cleanout.prices, (from) => from.startsWith('dig'));
     if (dug_yd3 === 0) return undefined;
-    const dig = this.task('hand-dig', `dig ${name}`, {
+    const dig = this.task(this.digging(), `dig ${name}`, {
       amount: dug_yd3,
       where: `for the cleanout ${where}`,
       after: this.first,

@@ -106,12 +106,14 @@ function sayFinding(entry: FindingEntry): string {
     .join(', ');
 }
 
-/** A point by name, with its distinguishing field: "bend 1, 45°". */
+/** A point by name, with what tells it apart: "bend 1, 45°", "branch connection 2, wye, 3 in". */
 export const pointWords = (name: string, point: Point | undefined): string =>
   [
     point?.name ?? name.replaceAll('-', ' '),
     point?.degrees === undefined ? '' : `${plain(point.degrees)}°`,
     point?.connection ?? '',
+    point?.diameter_in === undefined ? '' : `${plain(point.diameter_in)} in`,
+    point?.fall_ft === undefined ? '' : `falls ${plain(point.fall_ft)} ft`,
     point?.state === undefined || point.state === 'ok' ? '' : point.state.replace('-', ' '),
   ]
     .filter(Boolean)

@@ -4,7 +4,7 @@ import { Trash2 } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
 import type { Entry, Point } from '../../core/job/schema.js';
 import { gradeWords } from '../../core/job/vocabulary.js';
-import { sayClock, sayWhat } from '../../core/speech/say.js';
+import { pointWords, sayClock, sayWhat } from '../../core/speech/say.js';
 import type { ReadingView, RowView } from '../../core/views/log-rows.js';
 import { Cap, Press } from '../controls/controls';
 import { feet, videoTime } from '../controls/format';
@@ -90,7 +90,8 @@ const nameFrom =
   (points: readonly Point[]) =>
   (id: string): string => {
     const point = points.find((each) => each.id === id);
-    return point?.kind === 'main' ? 'Main' : point ? sayPoint(point) : id;
+    if (!point) return 'a point no longer on the line';
+    return point.kind === 'main' ? 'Main' : pointWords(sayPoint(point), point);
   };
 
 function Station({ row, what }: { row: RowView; what: string }) {

@@ -1,0 +1,125 @@
+import { sameMark, type Idiom } from './traced-text.js';
+
+const number = String.raw`\d+(?:\.\d+)?`;
+const unit = String.raw`(?:\s*(?:feet|foot|ft|'))?`;
+const place = number + unit;
+/** Begins a correction, besides "no". */
+const sorry = String.raw`(?:(?:sorry|actually|correction|wait)[\s,]*)?`;
+const article = String.raw`(?:(?:the|that|those)\s+)?`;
+const things = String.raw`(?:[a-z]+\s+){1,2}`;
+/** A thing written at a place: "41 offset", "the roots at 46", "46". */
+const written = String.raw`(?:(?:at\s+|@\s*)?${place}(?:\s+[a-z]+){0,2}?|${article}${things}(?:(?:at|@)\s+)?${place})`;
+const be = String.raw`(?:is|are|was|were)`;
+const should = String.raw`(?:should\s+(?:be|read|say|have\s+(?:been|read|said))|ought\s+to\s+be|needs\s+to\s+be)`;
+/** A percentage, inches or a fraction: no place. */
+const measure = String.raw`(?:(?:${number}|\d+\/\d+|\d+\s+\d+\/\d+)\s*-?(?:%|percent|in\b|inch|")|\d+\/\d|[½¼¾])`;
+/** A reading at the end of the line: no percentage, no inches. */
+const lastly = String.raw`(?:at\s+|@\s*)?(${number})${unit}\s*[.!]?\s*$`;
+
+/** What is written is put right: by its place, or what was written last. */
+export const correctingIdioms: readonly Idiom[] = [
+  // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last.
+  [
+    /(?<=^\s*)(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?=[a-z])/gi,
+    ([, at]) => (at === undefined ? 'no, ' : `no, ${at} `),
+  ],
+  [
+    /(?<=^\s*)(?:(?:change|correct|update|fix)\s+(?:that|it|this)\s+(?:to|into)\s+|(?:it's|that's|it\s+is|that\s+is)\s+(?:really\s+|actually\s+)?at\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft)?\s*$))/gi,
+    'no, ',
+  ],
+  // "46 not roots, grease": the second is there.
+  [
+    /\bnot\s+(an?\s+)?([a-z]+)\s*,\s*(?:but\s+)?(?:(?:it's|that's|just)\s+)?(?=[a-z]+\s*$)/gi,
+    ([, an = '', what = '']) => `not ${an}${what} but `,
+  ],
+  // "offset is at 43 not 41"
+  [
+    new RegExp(
+      String.raw`^\s*${sorry}${article}(${things})(?:${be}\s+|${should}\s+|belongs\s+)?(?:at|@)\s+(${number})${unit}\s*,?\s+(?:and\s+)?not\s+${lastly}`,
+      'gi',
+    ),
+    ([, what = '', now = '', before = '']) => `${sameMark} ${before} ${what}, no ${now} ft`,
+  ],
+  // "41 offset should be 43", "46 should be 48", "change 46 to 48", "move the offset from 41 to 43"
+  [
+    new RegExp(
+      String.raw`^\s*${sorry}(?:(?:the\s+)?counter\s+(?:(?:reads|read|said|says)\s+)?)?(${written})\s*,?\s+${should}\s+${lastly}|^\s*${sorry}make\s+(${written})\s+(?:to\s+)?${lastly}`,
+      'gi',
+    ),
+    ([, one, first, two = '', second = '']) => `${sameMark} ${one ?? two}, no ${first ?? second} ft`,
+  ],
+  [
+    new RegExp(
+      String.raw`^\s*${sorry}(?:change|move|correct|fix)\s+${article}(${things})?(?:(?:at|from)\s+)?(${number})${unit}\s+to\s+${lastly}`,
+      'gi',
+    ),
+    ([, what = '', before = '', now = '']) => `${sameMark} ${before} ${what}, no ${now} ft`,
+  ],
+  // "move the offset to 43", "the offset should be at 43"
+  [
+    new RegExp(
+      String.raw`^\s*${sorry}(?:move\s+${article}(${things})to\s+|${article}(${things})should\s+(?:be|have\s+been)\s+(?=at|@))${lastly}`,
+      'gi',
+    ),
+    ([, moved, other = '', now = '']) => `${sameMark} ${moved ?? other}, no ${now} ft`,
+  ],
+  // "make the roots at 46 30 %"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)${sorry}(?:make|change)\s+${article}(${things}(?:at|@)\s+${place})\s+(?:to\s+)?(?=${measure})`,
+      'gi',
+    ),
+    ([, what = '']) => `${sameMark} ${what}, `,
+  ],
+  // "the roots at 46 are 30 %", "roots at 46 should be 30 %": what is written there gets this measure.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)${sorry}${article}(${things}(?:at|@)\s+${place})\s+(?:${be}|${should})\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure})`,
+      'gi',
+    ),
+    ([, what = '']) => `${sameMark} ${what}, `,
+  ],
+  // "the roots at 46 are grease": what is written there is something else.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)${sorry}(?:the|that|those)\s+${things}(?:at|@)\s+(${place})\s+(?:${be}|${should})\s+(?:(?:really|actually)\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes|paper|dirt|mud|rocks|gravel)\b))(?=[a-z])`,
+      'gi',
+    ),
+    ([, at = '']) => `no, ${at} `,
+  ],
+  // "the belly is 2 in", "offset is actually 3/4", "it's 3/4": what was written last of its kind, or last of all.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)${sorry}(?:(?:the|that)\s+)?(?!joint|pipe|line|wall|top|bottom|crown|cap|camera|depth|water)(${things})${be}\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure}(?:\s|$))`,
+      'gi',
+    ),
+    ([, what = '']) => `${sameMark} ${what}, `,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)(?:(?:wait|oops|whoops|my\s+bad)[\s,]+(?=\d)|(?:the\s+)?last\s+one\s+(?:${be}|${should})\s+(?:really\s+)?(?:at\s+)?(?=\d)|(?:it's|that's|it\s+was|that\s+was)\s+(?=${measure}))`,
+      'gi',
+    ),
+    'no, ',
+  ],
+  [
+    new RegExp(String.raw`^\s*not\s+${measure}["%a-z]*\s*[,;]\s*(?:but\s+|it's\s+)?(?=${measure})`, 'gi'),
+    'no, ',
+  ],
+  // "46 roots 20 % not 15 %", "oops, 43 not 41": the first.
+  [
+    new RegExp(
+      String.raw`(?<=(?:\d|[½¼¾%"'])\s*(?:(?:percent|in|inch|inches|feet|foot|ft)\s*)?),?\s*\b(?:and\s+)?not\s+(?:at\s+)?(?:${number}\s*(?:to|-)\s*)?(?:\d+\/\d+|${number})${unit}(?:\s*(?:%|percent\b|in\b|inch(?:es)?\b|"))?(?=\s*[.!]?\s*$)`,
+      'gi',
+    ),
+    ' ',
+  ],
+  // "it goes to 55", "to 55": where what was begun ends.
+  [
+    new RegExp(
+      String.raw`^\s*(?:(?:and|it|that|this|they)\s+)*(?:(?:goes|go|runs|run|continues|extends|lasts)\s+)?(?:all\s+the\s+way\s+|on\s+|out\s+|back\s+)*(?:to|until|till|thru|through)\s+(${number}${unit})\s*[.!]?\s*$`,
+      'gi',
+    ),
+    ([, at = '']) => `${at} ends`,
+  ],
+];
