@@ -287,6 +287,7 @@ function sentenceOf(
 function saysOf(id: string, context: LogContext, known: readonly EarlierThing[]): string {
   const entry = known.findLast((each) => each.id === id)?.entry;
   if (!entry) return 'an entry that is gone';
+  if (entry.kind === 'change') return 'the change of pipe';
   const says = sayWhat({ ...entry, id }, (point) => nameOf(point, undefined, context)).split(',')[0] ?? id;
   return entry.kind === 'point' ? says : says.charAt(0).toLowerCase() + says.slice(1);
 }

@@ -100,14 +100,39 @@ const pastPattern = new RegExp(
   String.raw`^(?:(${distance})\s*)?(?:(?:a\s+little|a\s+bit|just)\s+)?(?:past|beyond|after)\s+`,
   'i',
 );
-/** "2 ft upstream of the offset", "a foot short of the main" */
+/** "2 ft upstream of the offset", "a foot short of the main", "3 ft past the cleanout" */
 const asidePattern = new RegExp(
-  String.raw`^(?:(${distance})\s*)?(?:(?:a\s+little|a\s+bit|just|right)\s+)?(?:(upstream|downstream)\s+(?:of|from)|before|ahead\s+of|short\s+of|shy\s+of|in\s+front\s+of)\s+(?=the\b|that\b|#)`,
+  String.raw`^(?:(${distance})\s*)?(?:(?:a\s+little|a\s+bit|just|right)\s+)?(?:(upstream|downstream)\s+(?:of|from)|before|ahead\s+of|in\s+front\s+of|(short\s+of|shy\s+of)|(past|beyond|after))\s+(?=the\b|that\b|#)`,
   'i',
 );
 
+/** A reference with its counter reading, ft; a point that was not read yet has this run's approximate reading. */
+function placedAt(
+  text: string,
+  context: LogContext,
+  known: readonly EarlierThing[],
+): (Reference & { readonly reading_ft?: number | undefined; readonly ofEnd?: boolean }) | undefined {
+  const found = referenceAt(text, context, known);
+  if (found?.id !== undefined) {
+    const entry = known.findLast(({ id }) => id === found.id)?.entry;
+    const ofEnd = entry?.kind === 'point' && entry.point === context.end;
+    return entry?.to_ft === undefined ? { ...found, reading_ft: entry?.reading_ft, ofEnd } : found;
+  }
+  const article = /^(?:the|that)\s+/i.exec(text)?.[0].length ?? 0;
+  const rest = text.slice(article);
+  const name = pointNamedAt(rest, context);
+  const phrase = phraseAt(rest);
+  const of = context.points.filter(({ id, kind }) =>
+    name ? id === name.id : phrase?.meaning.is === 'point' && kind === phrase.meaning.kind,
+  );
+  const [point, ...others] = of.filter(({ reading_ft }) => reading_ft !== undefined);
+  if (!point || others.length > 0) return found;
+  const used = article + (name?.used ?? phrase?.phrase.length ?? 0);
+  return { used, reading_ft: point.reading_ft, ofEnd: point.id === context.end };
+}
+
 /**
- * A place so many feet to one side of a thing already written. Along the pass it is kept as such; back from it, it is a
+ * A place so many feet to one side of a thing. Along the pass from what is written it is kept as such; else it is a
  * reading, "about". Returns the length used, or 0.
  */
 function takeAside(
@@ -118,38 +143,44 @@ function takeAside(
   fail: (from: number, to: number, message: string) => void,
 ): number {
   const match = asidePattern.exec(text);
-  const [whole = '', far, side] = match ?? [];
-  const found = match ? referenceAt(text.slice(whole.length), context, known) : undefined;
+  const [whole = '', far, side, short, past] = match ?? [];
+  const found = match ? placedAt(text.slice(whole.length), context, known) : undefined;
   if (!found) return 0;
   const used = whole.length + found.used;
   const says = (message: string): number => {
     fail(0, used, message);
     return used;
   };
-  if (found.id === undefined) return says(found.message ?? 'of what? Name something already written');
+  const { reading_ft } = found;
+  if (found.id === undefined && reading_ft === undefined)
+    return says(found.message ?? 'of what? Name something already written');
   const { pass } = context;
   const isAlong =
-    side !== undefined && movesDownstream(pass, context.direction) === (side.toLowerCase() === 'downstream');
+    past !== undefined ||
+    (side !== undefined &&
+      movesDownstream(pass, context.direction) === (side.toLowerCase() === 'downstream'));
   const away_ft = far === undefined ? undefined : toFeet(far);
-  if (isAlong) {
+  if (isAlong && found.id !== undefined) {
     draft.fields.after = found.id;
     if (away_ft !== undefined) draft.fields.plus_ft = away_ft;
     return used;
   }
-  const { reading_ft, to_ft } = known.findLast(({ id }) => id === found.id)?.entry ?? {};
-  if (away_ft === undefined || reading_ft === undefined || to_ft !== undefined)
+  if (away_ft === undefined || reading_ft === undefined)
     return says('give what the counter reads there, such as 41.5');
-  const [nearer, farther] = [reading_ft - away_ft, reading_ft + away_ft].map(
+  const [nearer = 0, farther = 0] = [reading_ft - away_ft, reading_ft + away_ft].map(
     (each) => Math.round(100 * each) / 100,
   );
-  // Pulling back, some say "before" of the way out.
-  if (side === undefined && pass === 'back')
+  // Short of a thing, or before the end of the line, is nearer; else some say "before" of the way out.
+  const isNearer = short !== undefined || (found.ofEnd === true && side === undefined && !past);
+  if (side === undefined && past === undefined && !isNearer && nearer >= 0 && pass === 'back')
     return says(
       `which way? ${nearer} ft is nearer the start of the counter, ${farther} ft farther: type one`,
     );
   draft.fields.about = true;
   draft.numbers.push({
-    ...{ value: (pass === 'out' ? nearer : farther) ?? reading_ft, from: 0, to: used },
+    // Nothing lies before the counter's zero.
+    ...{ value: nearer >= 0 && (isNearer || (pass === 'out') !== isAlong) ? nearer : farther },
+    ...{ from: 0, to: used },
     ...{ size: false, feet: true, fraction: false, placed: true },
   });
   return used;
@@ -214,13 +245,13 @@ export function takeReferring(
   const lead = (pattern: RegExp) => pattern.exec(text);
   const same = takeSame(draft, text, start, into);
   if (same > 0) return same;
+  const aside = takeAside(draft, text, context, known, fail);
+  if (aside > 0) return aside;
   const past = lead(pastPattern);
   if (past) {
     if (past[1] !== undefined) draft.fields.plus_ft = toFeet(past[1]);
     return into(past[0].length, 'after');
   }
-  const aside = takeAside(draft, text, context, known, fail);
-  if (aside > 0) return aside;
   const before = lead(/^before\s+/i);
   if (before) return into(before[0].length, 'before');
   const between = lead(/^between\s+/i);

@@ -225,7 +225,11 @@ export const linesInLog: readonly (readonly [line: string, ...entries: Understoo
     { kind: 'finding', reading_ft: 36, finding: 'crack', clock: 9 },
     { kind: 'finding', reading_ft: 36, finding: 'crack', clock: 12 },
   ],
-  ["3 ft past the cleanout there's a 45", { asks: ['the cleanout', "3 ft past the cleanout there's a 45"] }],
+  [
+    "3 ft past the cleanout there's a 45",
+    { kind: 'point', reading_ft: 3, about: true, point: { kind: 'bend', name: 'bend 1', degrees: 45 } },
+  ],
+  ['2 ft short of the main, roots', { kind: 'finding', reading_ft: 76, about: true, finding: 'roots' }],
   [
     "31 roots at 3 o'clock and roots at 9",
     { kind: 'finding', reading_ft: 31, finding: 'roots', clock: 3 },

@@ -1,3 +1,4 @@
+import { capital } from '../../core/capital.js';
 import { sayPoint } from '../../core/job/point-words.js';
 import { Box, Flex } from '@chakra-ui/react';
 import { Trash2 } from 'lucide-react';
@@ -91,7 +92,7 @@ const nameFrom =
   (id: string): string => {
     const point = points.find((each) => each.id === id);
     if (!point) return 'a point no longer on the line';
-    return point.kind === 'main' ? 'Main' : pointWords(sayPoint(point), point);
+    return point.kind === 'main' ? 'Main' : capital(pointWords(sayPoint(point), point));
   };
 
 function Station({ row, what }: { row: RowView; what: string }) {
