@@ -25,6 +25,8 @@ export interface LogContext {
   readonly entries?: readonly Entry[];
   /** How many of `entries`, from the first, belong to other runs. Default: none. */
   readonly otherRuns?: number;
+  /** The entry that this line changes, by id: it is not what was written before. */
+  readonly changing?: string | undefined;
   /** Branches and fixtures that drain here, by name. */
   readonly serves?: readonly string[];
 }

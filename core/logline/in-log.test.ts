@@ -43,3 +43,9 @@ const understood = (line: string) =>
 test.each(linesInLog.map(([line, ...entries]) => [line, entries] as const))('%s', (line, entries) => {
   expect(understood(line)).toEqual(entries);
 });
+
+test('an entry that is changed is not asked whether it is there twice', () => {
+  const asked = (more: Partial<LogContext>) =>
+    parseLogLine('41 offset 3/4', { ...context, ...more })[0]?.doubts.length;
+  expect([asked({}), asked({ changing: 'e4' }), asked({ changing: 'e2' })]).toEqual([1, 0, 1]);
+});

@@ -196,7 +196,7 @@ function parsePart(
       ...doubtsOf(
         finished.entry,
         context,
-        known.filter(({ id }) => id !== finished.replaces),
+        known.filter(({ id }) => id !== finished.replaces && id !== context.changing),
       ),
       ...finished.doubts,
     ],

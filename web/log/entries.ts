@@ -28,7 +28,7 @@ export function contextOf(
   line: Line,
   lineView: LineView | undefined,
   runId: string,
-  more: Pick<LogContext, 'pass' | 'waterClock'>,
+  more: Pick<LogContext, 'pass' | 'waterClock' | 'changing'>,
 ): LogContext {
   const counter = counterOf(lineView, runId);
   const station = new Map(lineView?.points.map(({ id, station: { value } }) => [id, value]));

@@ -108,8 +108,8 @@ function useMeaning(
   { text, editing }: Pick<Typed, 'text' | 'editing'>,
 ) {
   const context = useMemo(
-    () => contextOf(line, lineView, runId, { pass, waterClock }),
-    [line, lineView, runId, pass, waterClock],
+    () => contextOf(line, lineView, runId, { pass, waterClock, changing: editing?.id }),
+    [line, lineView, runId, pass, waterClock, editing],
   );
   const parts = useMemo(() => parseLogLine(text, context), [text, context]);
   const ready =

@@ -191,7 +191,7 @@ const cellsBetween = ({ line }: Writing, b: number, to: number) =>
 const stationAt = ({ line }: Writing, b: number) => line.breaks[line.boundaries[b] ?? 0] ?? 0;
 
 /** Pins allow a method on a cell. */
-const pinned = ({ pins }: Writing, cell: { a: number; b: number }, method: Method) =>
+const pinned = ({ pins }: Pick<Writing, 'pins'>, cell: { a: number; b: number }, method: Method) =>
   pins.every((pin) => !meets(pin, cell.a, cell.b) || pin.methods.includes(method));
 
 /** A cell as a gap may take it. */
@@ -209,7 +209,10 @@ interface GapCell {
   readonly b: number;
 }
 
-function gapCells(writing: Writing, { cure, clean }: ReturnType<typeof dutiesOf>): GapCell[] {
+export function gapCells(
+  writing: Pick<Writing, 'line' | 'pins'>,
+  { cure, clean }: ReturnType<typeof dutiesOf>,
+): GapCell[] {
   const { line } = writing;
   const cutBack = line.findings
     .filter((each) =>
@@ -279,7 +282,7 @@ function writeGaps(writing: Writing, duties: ReturnType<typeof dutiesOf>, roots:
 }
 
 /** Feet to a hundredth, as the product counts uncured feet. */
-const hundredths = ({ a, b }: GapCell) => Math.max(1, Math.round((b - a) * 100)) / 100;
+export const hundredths = ({ a, b }: GapCell) => Math.max(1, Math.round((b - a) * 100)) / 100;
 
 /**
  * Cleaning visits: at most one, from an insertion point to everything between two cleaned places. For each place, by
@@ -308,7 +311,7 @@ function writeVisits(writing: Writing, judged: readonly GapCell[]) {
 }
 
 /** From the cheapest access point that takes the tool; where none does, from the camera's. */
-function visitCost(line: BookLine, low: number, high: number): number {
+export function visitCost(line: BookLine, low: number, high: number): number {
   const { model, cells, rules } = line;
   const used = model.line.runs.map(({ access }) => access);
   const boreUp = (x: number) => [...cells].reverse().find(({ b }) => b <= x + 0.01)?.bore ?? 0;
@@ -503,7 +506,13 @@ function digEvents(
 }
 
 /** A pit at one boundary with one protection: the cost of each half, and its extra over a trench. */
-function pitHeld({ line }: Writing, pit: { from: number; to: number }, x: number, width: Width, held: Held) {
+export function pitHeld(
+  { line }: Pick<Writing, 'line'>,
+  pit: { from: number; to: number },
+  x: number,
+  width: Width,
+  held: Held,
+) {
   const [up, down] = [dug(line, pit.from, x, width, held), dug(line, x, pit.to, width, held)];
   const [upEnd, downEnd] = [
     endCost(line, pit.from, 'downstream', width, held),
