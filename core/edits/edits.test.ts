@@ -162,6 +162,7 @@ test('a new line joins another at a branch of it or goes to the main: the job re
         expect(job.lines.map((line) => line.id)).not.toContain(id);
         const made = after.lines.find((line) => line.id === id);
         expect(made?.runs).toHaveLength(1);
+        expect(made?.name).toBe(name.trim() === '' ? id : name.trim());
         const end = made?.points.find((point) => point.id === made.end);
         const branch = after.lines[0]?.points.find((point) => point.id === end?.onto?.point);
         expect(end?.kind).toBe(alone ? 'main' : 'tie-in');

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { rulesInForce } from '../job/rules.js';
+import { rulesSchema } from '../job/rules-schema.js';
 import { linerOrder } from './liner.js';
 import {
   forStiffness,
@@ -156,6 +157,9 @@ test('the resin lasts as its sheet says for the day, and too short a time is sai
   expect(workingTime(50, rules, undefined)).toMatchObject({ temperature_F: 70, temperatureAssumed: true });
   expect(workingTime(50, rules, 30).potLife.value).toBe(90);
   expect(workingTime(50, rules, 81).short).toContain('hotter');
+  const rises = (...temperatures: number[]) =>
+    rulesSchema.safeParse({ potLife: temperatures.map((at_F) => ({ at_F, min: 60 })) }).success;
+  expect([rises(60, 70, 80), rises(60, 70, 65), rises(60, 60)]).toEqual([true, false, false]);
   fc.assert(
     fc.property(
       fc.double({ min: 5, max: 300, noNaN: true }),

@@ -218,6 +218,35 @@ function takeSame(
   return used;
 }
 
+/** "Past the change", "between the change and the main", "then": its place among what is written. Returns the length used. */
+function takeBeside(
+  draft: Draft,
+  text: string,
+  known: readonly EarlierThing[],
+  into: (at: number, field: string) => number,
+  fail: (from: number, to: number, message: string) => void,
+): number {
+  const past = pastPattern.exec(text);
+  if (past) {
+    if (past[1] !== undefined) draft.fields.plus_ft = toFeet(past[1]);
+    return into(past[0].length, 'after');
+  }
+  const before = /^before\s+/i.exec(text);
+  if (before) return into(before[0].length, 'before');
+  const between = /^between\s+/i.exec(text);
+  if (between) {
+    const first = into(between[0].length, 'after');
+    const and = andPattern.exec(text.slice(first));
+    return and ? into(first + and[0].length, 'before') : first;
+  }
+  const then = /^then\b,?/i.exec(text);
+  if (!then) return 0;
+  const id = known.at(-1)?.id;
+  if (id) draft.fields.after = id;
+  else fail(0, then[0].length, 'then after what? Nothing was written yet');
+  return then[0].length;
+}
+
 /**
  * Reads words that refer to another entry: same as, past, before, between, then, clip, of. Returns the length used, or
  * 0.
@@ -247,26 +276,8 @@ export function takeReferring(
   if (same > 0) return same;
   const aside = takeAside(draft, text, context, known, fail);
   if (aside > 0) return aside;
-  const past = lead(pastPattern);
-  if (past) {
-    if (past[1] !== undefined) draft.fields.plus_ft = toFeet(past[1]);
-    return into(past[0].length, 'after');
-  }
-  const before = lead(/^before\s+/i);
-  if (before) return into(before[0].length, 'before');
-  const between = lead(/^between\s+/i);
-  if (between) {
-    const first = into(between[0].length, 'after');
-    const and = andPattern.exec(text.slice(first));
-    return and ? into(first + and[0].length, 'before') : first;
-  }
-  const then = lead(/^then\b,?/i);
-  if (then) {
-    const id = known.at(-1)?.id;
-    if (id) draft.fields.after = id;
-    else fail(0, then[0].length, 'then after what? Nothing was written yet');
-    return then[0].length;
-  }
+  const beside = takeBeside(draft, text, known, into, fail);
+  if (beside > 0) return beside;
   const of = draft.kind === 'locate' ? lead(/^(?:(start|end)\s+)?of\s+/i) : null;
   if (of) {
     if (of[1]) draft.fields.end = of[1].toLowerCase() === 'start' ? 'from' : 'to';

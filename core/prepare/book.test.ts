@@ -1,10 +1,10 @@
 import { eachCandidate, hasTrait, Trait } from '../methods/candidates.js';
 import type { Job } from '../job/schema.js';
-import { methodBit } from '../methods/index.js';
+import { methodBit, methodRegistry, methodRow } from '../methods/index.js';
 import { byte, num, over } from '../search/columns.js';
 import { readyJob } from '../solve/ready.js';
 import { actionsOf } from '../test/book/actions.js';
-import { carriedBy, insertable } from '../test/book/carried.js';
+import { carriedBy, creditFor, insertable } from '../test/book/carried.js';
 import { dutiesOf } from '../test/book/duties.js';
 import {
   aloneCost,
@@ -18,6 +18,7 @@ import {
 } from '../test/book/ground.js';
 import { bookOf, gapCells, hundredths, pitHeld, visitCost } from '../test/book/programme.js';
 import { randomJob } from '../test/random-job.js';
+import { creditOf, creditsOf } from './carried.js';
 import { prepare, uncuredWeight, type Prepared } from './prepare.js';
 
 /**
@@ -119,19 +120,31 @@ test(
 );
 
 test(
-  'what is left behind costs later what the book says',
-  onEach((same, { carried }, line) => {
+  'what is left behind costs later what the book says, and what an action takes off that',
+  onEach((same, { carried, possible }, line) => {
     const { cure } = dutiesOf(line);
-    const { yearly, looks, left } = carriedBy(line, cure, actionsOf(line, cure));
-    same('yearly', carried.yearlyCleaning, yearly);
-    same('inspections', carried.looks, looks);
-    const books = new Map(left.map((each) => [each.finding.id, each]));
-    for (const { finding, sum, share } of carried.findings) {
-      same(finding.id, sum, books.get(finding.id)?.sum);
-      same(`${finding.id} by the foot`, share, books.get(finding.id)?.byFoot);
+    const actions = actionsOf(line, cure);
+    const book = carriedBy(line, cure, actions);
+    same('yearly', carried.yearlyCleaning, book.yearly);
+    same('inspections', carried.looks, book.looks);
+    same('how many', carried.findings.length, book.left.length);
+    for (const [i, { finding, sum, share }] of carried.findings.entries()) {
+      const left = book.left[i];
+      same(`${finding.id} named`, finding.id, left?.finding.id);
+      same(finding.id, sum, left?.sum);
+      same(`${finding.id} by the foot`, share, left?.byFoot);
       meet('credited by the foot', share);
     }
-    same('how many', carried.findings.length, left.length);
+    for (const { id } of methodRegistry.rows) {
+      const creditsFrom = creditsOf(possible.track, carried, methodRow(id));
+      for (const own of actions.filter(({ method }) => method === id)) {
+        const credit = creditFor(line, book, own);
+        // As it is counted in order of the ends of one start, and for one action by itself.
+        same(`credit ${id} ${own.from} to ${own.to}`, creditsFrom(own.from)(own.to), credit);
+        same(`credit of ${id}`, creditOf(possible.track, carried.findings, own), credit);
+        meet('a credit', credit > 0);
+      }
+    }
   }),
 );
 
@@ -250,7 +263,14 @@ test(
 test('between them the lines have all of it', () => {
   const all = [
     ...['spot', 'open-cut', 'regrade', 'line', 'short-line', 'burst'],
-    ...['exposed', 'via access', 'pits inside', 'no pit over what is cured', 'credited by the foot'],
+    ...[
+      'exposed',
+      'via access',
+      'pits inside',
+      'no pit over what is cured',
+      'credited by the foot',
+      'a credit',
+    ],
     ...['held by none', 'held by slope', 'held by shore', 'held by shield', 'an end that cannot be sloped'],
     ...['no pit here', 'a permit', 'let in upstream', 'let in downstream'],
     ...['uncured', 'roots', 'cut back', 'must be cleaned'],

@@ -1,9 +1,6 @@
 import fc from 'fast-check';
 import type { Prices } from '../job/prices.js';
 import { randomJob } from '../test/random-job.js';
-import { linerCellRefusal } from '../methods/liner.js';
-import { eachCandidate } from '../methods/candidates.js';
-import { possibleOn } from '../prepare/possible.js';
 import { holeCosts } from '../excavation/hole-costs.js';
 import { topOut } from '../excavation/section.js';
 import { holeQuantities, type HoleQuantities } from '../excavation/quantities.js';
@@ -127,40 +124,5 @@ test('cells cover the line without gap, none over a foot, none across a change o
       }
     }),
     { numRuns: 60 },
-  );
-});
-
-test('no action is offered that the rules refuse', () => {
-  fc.assert(
-    fc.property(seeds, (seed) => {
-      const track = trackFor(seed);
-      const station = (b: number) => track.breaks[track.boundaries[b] ?? 0] ?? 0;
-      for (const candidates of possibleOn(track).candidates) {
-        for (const { from, to, method } of eachCandidate(candidates)) {
-          const length = station(to) - station(from);
-          const inside = track.cells.slice(track.boundaries[from], track.boundaries[to]);
-          if (method === 'spot') expect(length).toBeLessThanOrEqual(track.rules.spotMost_ft + 1e-6);
-          if (method === 'spot' || method === 'open-cut' || method === 'regrade')
-            expect(length).toBeGreaterThanOrEqual(track.rules.leastNewPipe_ft - 1e-6);
-          if (method === 'open-cut') expect(length).toBeGreaterThan(track.rules.spotMost_ft);
-          if (method === 'burst') expect(length).toBeGreaterThanOrEqual(10 - 1e-6);
-          if (method === 'short-line')
-            expect([length >= 2 - 1e-6, length <= 10 + 1e-6]).toEqual([true, true]);
-          if (method === 'line' || method === 'short-line') {
-            expect(inside.every((cell) => linerCellRefusal(cell) === undefined)).toBe(true);
-          }
-          if (method === 'spot' || method === 'open-cut' || method === 'regrade') {
-            expect(inside.every(({ closedTo }) => closedTo !== 'no-dig')).toBe(true);
-          }
-          for (const { place, methods, whole } of track.obligations.cured) {
-            const covered = inside.some(
-              (cell) => cell.from_ft < place.to_ft - 0.02 && cell.to_ft > place.from_ft + 0.02,
-            );
-            if (covered && whole) expect(methods).toContain(method);
-          }
-        }
-      }
-    }),
-    { numRuns: 25 },
   );
 });

@@ -432,4 +432,6 @@ export const linesInLog: readonly (readonly [line: string, ...entries: Understoo
   ['5 ft deep at the cleanout', { reading_ft: 0, kind: 'locate', depth_ft: 5 }],
   ['the bend is 4 feet down', { reading_ft: 12, kind: 'locate', depth_ft: 4 }],
   ['locate 46 5\'6"', { reading_ft: 46, kind: 'locate', depth_ft: 5.5 }],
+  ['1 cleanout', { kind: 'point', reading_ft: 1, point: 'CO1' }],
+  ['2 cleanout', { kind: 'point', reading_ft: 2, point: { kind: 'cleanout', name: 'cleanout 1' } }],
 ];

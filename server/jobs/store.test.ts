@@ -204,6 +204,8 @@ describe.each(engines)('on %s', (engine) => {
     expect(told).toEqual([2, 3]);
     end();
     await store.remove('gone');
+    await store.clear(new Date(Date.now() + 29 * 24 * 3_600_000));
+    expect(await store.deleted()).toHaveLength(1);
     await store.clear(new Date(Date.now() + 31 * 24 * 3_600_000));
     expect(await store.deleted()).toEqual([]);
     expect(await store.bringBack('gone')).toBe(false);
