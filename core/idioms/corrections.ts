@@ -1,10 +1,12 @@
-import { sameMark, type Idiom } from './traced-text.js';
+import { denial, nearMark, sameMark, type Idiom } from './traced-text.js';
 
 const number = String.raw`\d+(?:\.\d+)?`;
 const unit = String.raw`(?:\s*(?:feet|foot|ft|'))?`;
 const place = number + unit;
 /** Begins a correction, besides "no". */
-const sorry = String.raw`(?:(?:sorry|actually|correction|wait)[\s,]*)?`;
+const sorry = String.raw`(?:(?:sorry|actually|correction|wait|(?:hang|hold)\s+on|well|yeah|so|oh|i\s+said)\b[\s,]*)*`;
+/** As said, or once denials are marked. */
+const not = `(?:not|${denial})`;
 const article = String.raw`(?:(?:the|that|those)\s+)?`;
 const things = String.raw`(?:[a-z]+\s+){1,2}`;
 /** A thing written at a place: "41 offset", "the roots at 46", "46". */
@@ -16,12 +18,26 @@ const measure = String.raw`(?:(?:${number}|\d+\/\d+|\d+\s+\d+\/\d+)\s*-?(?:%|per
 /** A reading at the end of the line: no percentage, no inches. */
 const lastly = String.raw`(?:at\s+|@\s*)?(${number})${unit}\s*[.!]?\s*$`;
 
-/** What is written is put right: by its place, or what was written last. */
+/** A number in words or digits. */
+export const isNumber = String.raw`(?:\d|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|(?:thir|four|fif|six|seven|eigh|nine)teen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a\s+hundred)\b)`;
+
+/** What was written last is put right, in the words as they are said. */
 export const correctingIdioms: readonly Idiom[] = [
   // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last.
   [
-    /(?<=^\s*)(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?=[a-z])/gi,
+    new RegExp(
+      String.raw`(?<=^\s*)(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?!${isNumber})(?=[a-z])`,
+      'gi',
+    ),
     ([, at]) => (at === undefined ? 'no, ' : `no, ${at} `),
+  ],
+  // "no it's a twenty two and a half": a bend's degrees.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?=a\s+${isNumber})`,
+      'gi',
+    ),
+    'no, ',
   ],
   [
     /(?<=^\s*)(?:(?:change|correct|update|fix)\s+(?:that|it|this)\s+(?:to|into)\s+|(?:it's|that's|it\s+is|that\s+is)\s+(?:really\s+|actually\s+)?at\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft)?\s*$))/gi,
@@ -32,10 +48,19 @@ export const correctingIdioms: readonly Idiom[] = [
     /\bnot\s+(an?\s+)?([a-z]+)\s*,\s*(?:but\s+)?(?:(?:it's|that's|just)\s+)?(?=[a-z]+\s*$)/gi,
     ([, an = '', what = '']) => `not ${an}${what} but `,
   ],
+  // "it's more like scale than grease"
+  [
+    /^\s*(?:(?:it|that)(?:'s|\s+is|\s+looks)\s+|they(?:'re|\s+are)\s+)(?:really\s+|actually\s+)?more\s+like\s+(?:an?\s+)?([a-z]+(?:\s+[a-z]+)?)\s+than\s+(?:an?\s+)?[a-z]+(?:\s+[a-z]+)?(?=\s*[.!]?\s*$)/gi,
+    ([, what = '']) => `no, ${what}`,
+  ],
+];
+
+/** What is written is put right by its place: in digits, so before and after spoken numbers are turned into them. */
+export const correctingFigures: readonly Idiom[] = [
   // "offset is at 43 not 41"
   [
     new RegExp(
-      String.raw`^\s*${sorry}${article}(${things})(?:${be}\s+|${should}\s+|belongs\s+)?(?:at|@)\s+(${number})${unit}\s*,?\s+(?:and\s+)?not\s+${lastly}`,
+      String.raw`^\s*${sorry}${article}(${things})(?:${be}\s+|${should}\s+|belongs\s+)?(?:at|@)\s+(${number})${unit}\s*,?\s+(?:and\s+)?${not}\s+${lastly}`,
       'gi',
     ),
     ([, what = '', now = '', before = '']) => `${sameMark} ${before} ${what}, no ${now} ft`,
@@ -85,7 +110,7 @@ export const correctingIdioms: readonly Idiom[] = [
       String.raw`(?<=^\s*)${sorry}(?:the|that|those)\s+${things}(?:at|@)\s+(${place})\s+(?:${be}|${should})\s+(?:(?:really|actually)\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes|paper|dirt|mud|rocks|gravel)\b))(?=[a-z])`,
       'gi',
     ),
-    ([, at = '']) => `no, ${at} `,
+    ([, at = '']) => `${sameMark}${sameMark} at ${at} `,
   ],
   // "the belly is 2 in", "offset is actually 3/4", "it's 3/4": what was written last of its kind, or last of all.
   [
@@ -109,7 +134,7 @@ export const correctingIdioms: readonly Idiom[] = [
   // "46 roots 20 % not 15 %", "oops, 43 not 41": the first.
   [
     new RegExp(
-      String.raw`(?<=(?:\d|[½¼¾%"'])\s*(?:(?:percent|in|inch|inches|feet|foot|ft)\s*)?),?\s*\b(?:and\s+)?not\s+(?:at\s+)?(?:${number}\s*(?:to|-)\s*)?(?:\d+\/\d+|${number})${unit}(?:\s*(?:%|percent\b|in\b|inch(?:es)?\b|"))?(?=\s*[.!]?\s*$)`,
+      String.raw`(?<=(?:\d|[½¼¾%"'])\s*(?:(?:percent|in|inch|inches|feet|foot|ft)\s*)?),?\s*(?:\band\s+)?(?:\bnot|${denial})\s+(?:at\s+)?(?:${number}\s*(?:to|-)\s*)?(?:\d+\/\d+|${number})${unit}(?:\s*(?:%|percent\b|in\b|inch(?:es)?\b|"))?(?=\s*[.!]?\s*$)`,
       'gi',
     ),
     ' ',
@@ -121,5 +146,21 @@ export const correctingIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, at = '']) => `${at} ends`,
+  ],
+  // "those roots are at 42", written close by.
+  [
+    new RegExp(
+      String.raw`^\s*${sorry}(?:the|that|those)\s+(${things})${be}\s+(?:really\s+|actually\s+|more\s+like\s+)?(?=at\b|@)${lastly}`,
+      'gi',
+    ),
+    ([, what = '', at = '']) => `${nearMark} ${what}${at} ft`,
+  ],
+  // "the 61 joint is more like an inch"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)${sorry}(?:the|that)\s+(${number})(?:\s*-?\s*(?:foot|ft|'))?\s+(${things})${be}\s+(?:(?:actually|really|about|more\s+like|closer\s+to|~)\s*)*(?=${measure})`,
+      'gi',
+    ),
+    ([, at = '', what = '']) => `${sameMark} ${what} at ${at} ft, `,
   ],
 ];

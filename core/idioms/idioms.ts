@@ -1,4 +1,4 @@
-import { correctingIdioms } from './corrections.js';
+import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
@@ -11,6 +11,7 @@ import { waterFigures, waterIdioms } from './water.js';
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
   ...correctingIdioms,
+  ...correctingFigures,
   // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
   [
     /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\bat\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
@@ -214,6 +215,8 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(is|are)\s+(?:(?:just|completely|totally|all|pretty\s+much|basically)\s+)+(?=(?:gone|missing|rotted|rusted|broken|open|cracked|crushed|collapsed)\b)/gi,
     ([, be = '']) => `${be} `,
   ],
+  // "30 %, maybe more": as it was said.
+  [/[\s,]+(?:maybe|possibly|probably|perhaps)\s+(?:a\s+(?:little|bit)\s+)?more(?=\s*(?:$|[,.;]))/gi, ' '],
   // "all joints have roots"
   [
     /\b(?:all|every|each)\s+(?:of\s+)?(?:the\s+)?joints?\s+(?:have|has|got|with)\s+(?:got\s+)?(?=[a-z])/gi,
@@ -232,6 +235,10 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,
     'ran water ',
   ],
+  [
+    /\b(?:running|run)\s+(?:some\s+|the\s+)?water\s+(?=(?:from|in|at)\s+the\s+(?:[a-z]+\s+)?(?:kitchen|bath|bathroom|laundry|sink|tub|shower|toilet|washer|basement|house)\b)/gi,
+    'ran water ',
+  ],
   // Anything that says something else runs through the sewer.
   [
     /\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?through\s+(?:it|us|(?:the\s+|this\s+|our\s+|that\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line))\b/gi,
@@ -241,6 +248,7 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  ...correctingFigures,
   // "2 ft past the offset, a crack": the first only says where.
   [
     /(?<=^\s*)((?:\d+(?:\.\d+)?\s*(?:feet|foot|ft|')\s+)?(?:(?:just|right|a\s+little|a\s+bit)\s+)?(?:past|beyond|after|(?:up|down)stream\s+(?:of|from)|before|ahead\s+of|short\s+of|shy\s+of)\s+(?:the|that)\s+[a-z]+(?:\s+[a-z]+)?)\s*,\s+(?=[a-z])/gi,

@@ -85,6 +85,11 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "oak roots"
   [new RegExp(String.raw`\b(?:${trees})\s+(?=(?:tree\s+)?roots?\b(?!\s+(?:near|close|nearby)))`, 'gi'), ' '],
+  // "connects to the city"
+  [
+    /\b(?:connects?|ties?|tied|goes|dumps)\s+(?:in)?to\s+the\s+(?:city|street)(?:\s+(?:sewer|line))?(?=\s*(?:$|[,.;]|at\b|around\b|about\b|~|here\b))/gi,
+    'main ',
+  ],
   [/\bconnects?\s+(?:in)?to\s+(?=(?:the\s+|an?\s+)?(?:septic|tank|main|city|manhole|sewer)\b)/gi, ' '],
   // "cleanout under mulch"
   [

@@ -6,6 +6,8 @@ export const boundary = '¦';
 export const repeatMark = '↻';
 /** Precedes a thing said to be written at its place already: "the roots at 46 are 30 %". */
 export const sameMark = '≡';
+/** Precedes a thing said to be written close to its place: "those roots are at 42". */
+export const nearMark = '≈';
 
 /** Placeholders for the two marks of a quote, as opposed to a bare " after a number. */
 export const openQuote = '\uE001';

@@ -1,3 +1,4 @@
+import { isNumber } from './corrections.js';
 import { quoted, type Idiom } from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {
@@ -44,6 +45,19 @@ export const waterIdioms: readonly Idiom[] = [
     'flat',
   ],
   [/\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:coming|rising)\s+up\b/gi, 'standing water starts'],
+  // "water's probably two inches at the deepest"
+  [
+    new RegExp(
+      String.raw`\b(?:the\s+)?water(?:'s|\s+is|\s+was)\s+(?:(?:about|around|maybe|probably|only|just|like|at\s+least|~)\s*)*(?=${isNumber}[\da-z./½¼¾ ]*\s*(?:inch|in\b|"))`,
+      'gi',
+    ),
+    'standing water ',
+  ],
+  // "came back up at 53"
+  [
+    /(?<=^\s*(?:(?:and|then|it|we|she|camera|the\s+camera|line|the\s+line)\s+)*)(?:comes?|came|coming|popped|pops)\s+(?:back\s+)?(?:up|out)(?:\s+(?:out\s+)?(?:of\s+)?(?:the\s+water|it))?\s+(?:at|around)\s+(?=(?:about\s+)?(?:\d|[a-z]+ty\b|[a-z]+teen\b|ten\b|eleven\b|twelve\b))/gi,
+    'out of the water at ',
+  ],
   // "holds 1 in of water"
   [/\b(?:holds|held|hold)\s+(?=(?:about\s+|~\s*)?[\da-z½¼¾][^;,]*\bwater\b)/gi, 'holding '],
   // "slight dip, holds half an inch"

@@ -86,8 +86,8 @@ export interface Draft {
   why?: string;
   expecting?: QuotedField;
   correcting: boolean;
-  /** Said to be written at its place already: "the roots at 46 are 30 %". */
-  ofWritten?: boolean;
+  /** Said to be written already: at its place, "the roots at 46 are 30 %", close to it, "those roots are at 42", or as another thing, "the roots at 46 are grease". */
+  ofWritten?: 'there' | 'near' | 'other';
   /** One place of several for the same thing: "cracks at 12 and 18". */
   listed?: boolean;
   /** Refers again to what was written last. */

@@ -50,11 +50,7 @@ const asksWhatEnds = 'what ends here? Say “belly ends” or “clay ends”, o
 export function finishDraft(draft: Draft, finishing: Finishing): Finished | undefined {
   const { inherited, context, known, fail } = finishing;
   settle(draft, finishing);
-  const base = draft.correcting
-    ? correctedBy(draft, known, context)
-    : draft.ofWritten
-      ? writtenAs(draft, known, context)
-      : undefined;
+  const base = baseOf(draft, known, context);
   if (draft.correcting && !base) {
     fail('there is nothing to correct yet');
     return undefined;
@@ -107,6 +103,15 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
     doubts: opened && draft.endCall === 'end' ? endsBehind(opened.entry, reading) : [],
     ...(point && saysMore(point, draft, context) ? { point: point.point } : {}),
   };
+}
+
+/** The entry that a draft puts right. */
+function baseOf(draft: Draft, known: readonly EarlierThing[], context: LogContext): EarlierThing | undefined {
+  if (draft.correcting) return correctedBy(draft, known, context);
+  const base = draft.ofWritten && writtenAs(draft, known, context);
+  // "The 61 joint is open an inch": what is wrong with it.
+  if (base?.entry.kind === 'finding' && draft.kind === 'joint') delete draft.kind;
+  return base;
 }
 
 /** Whether a point is new to the line, or its fields differ from what the line has. */
@@ -338,6 +343,9 @@ const isReadAt = ({ numbers }: Draft, { reading_ft }: EntryDraft): boolean =>
 /** Whether an entry is what a draft names; of points, one of the same kind. */
 function isSuch(draft: Draft, entry: EntryDraft, { points }: LogContext): boolean {
   const { point } = draft;
+  // "The 61 joint" may be what is wrong with it.
+  if (draft.kind === 'joint' && entry.kind === 'finding')
+    return entry.atJoint === true || entry.finding === 'separation' || entry.finding === 'offset';
   if (!isOfKind(draft, entry)) return false;
   if (draft.kind !== 'point' || entry.kind !== 'point' || !point) return true;
   return 'id' in point
@@ -352,14 +360,20 @@ function writtenAs(
   context: LogContext,
 ): EarlierThing | undefined {
   const { mended_ft, mending } = draft;
-  const isPlaced = draft.numbers.some(({ size }) => !size);
+  const placed = draft.numbers.find(({ size }) => !size);
+  if (draft.ofWritten === 'other')
+    return known.findLast(
+      ({ entry, elsewhere }) => !elsewhere && entry.kind === 'finding' && isReadAt(draft, entry),
+    );
+  const isThere = ({ reading_ft }: EntryDraft) =>
+    draft.ofWritten === 'near'
+      ? Math.abs((reading_ft ?? Infinity) - (placed?.value ?? -Infinity)) <= alike_ft
+      : mending === true || placed === undefined || reading_ft === placed.value;
   return known.findLast(
     ({ entry, elsewhere }) =>
       !elsewhere &&
       (isUnnamed(draft) || isSuch(draft, entry, context)) &&
-      (mended_ft !== undefined
-        ? entry.reading_ft === mended_ft
-        : mending === true || !isPlaced || isReadAt(draft, entry)),
+      (mended_ft === undefined ? isThere(entry) : entry.reading_ft === mended_ft),
   );
 }
 
@@ -378,7 +392,10 @@ function correctedBy(
         ? entry.kind === 'finding' && entry.finding === draft.finding
         : entry.kind === (draft.kind ?? (draft.pipes.length > 0 ? 'change' : undefined)),
     );
-  const there = isUnnamed(draft) ? undefined : own.findLast(({ entry }) => isReadAt(draft, entry));
+  const there =
+    draft.finding === undefined
+      ? undefined
+      : own.findLast(({ entry }) => entry.kind === 'finding' && isReadAt(draft, entry));
   return like ?? there ?? own.at(-1) ?? known.at(-1);
 }
 

@@ -12,7 +12,7 @@ import {
   toFeet,
   toNumber,
 } from '../speech/numbers.js';
-import { closeQuote, openQuote, repeatMark, sameMark } from '../idioms/traced-text.js';
+import { closeQuote, nearMark, openQuote, repeatMark, sameMark } from '../idioms/traced-text.js';
 
 /** Reads one token into the draft; a returned text says why it does not fit. */
 type Act = (draft: Draft, match: RegExpExecArray, at: number) => string | undefined;
@@ -118,7 +118,11 @@ export const tokens: readonly Token[] = [
   ),
   token(
     sameMark,
-    sets((draft) => (draft.ofWritten = true)),
+    sets((draft) => (draft.ofWritten = draft.ofWritten === 'there' ? 'other' : 'there')),
+  ),
+  token(
+    nearMark,
+    sets((draft) => (draft.ofWritten = 'near')),
   ),
   token(
     String.raw`depth\s+(?:of\s+|is\s+)?(${number})\s*${inchMark}`,

@@ -37,7 +37,13 @@ export type Correction =
   | { readonly is: 'withdrawn'; readonly item: NarrationItem }
   | { readonly is: 'mended'; readonly item: NarrationItem }
   /** It is another thing: what was said of it, to be read in its place. */
-  | { readonly is: 'renamed'; readonly item: NarrationItem; readonly says: string };
+  | {
+      readonly is: 'renamed';
+      readonly item: NarrationItem;
+      readonly says: string;
+      /** Where what was said of it names nothing, it is not there. */
+      readonly orGone?: true;
+    };
 
 /**
  * "Sorry, that's not seventy nine, that's seventy eight", "no, make that forty percent", "scratch that": the item it

@@ -3,6 +3,7 @@ import { normalize } from '../speech/normalize.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
+import { takePutRight } from './put-right.js';
 import { isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
@@ -40,7 +41,7 @@ export function narrate(
     pass,
     direction,
     points: [
-      { id: accessId, kind: 'cleanout' },
+      { id: accessId, kind: 'cleanout', reading_ft: 0 },
       { id: mainId, kind: 'main' },
     ],
     lastAt: -9,
@@ -61,16 +62,20 @@ export function narrate(
 
 function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const { text } = sentence;
-  const correction = takeCorrection(talk, text);
+  const correction =
+    takePutRight(talk, text, index - talk.lastAt <= 1) ??
+    takeCorrection(talk, text.replace(insteadOf, 'actually '));
   if (correction?.is === 'withdrawn') {
-    talk.items.splice(talk.items.indexOf(correction.item), 1);
-    talk.notes.set(index, {
-      video_s: correction.item.video_s,
-      sentence: `${correction.item.sentence} ${text}`,
-    });
+    withdraw(talk, sentence, index, correction.item);
     return;
   }
-  if (correction?.is === 'renamed' && renames(talk, sentence, index, correction)) return;
+  if (correction?.is === 'renamed') {
+    if (renames(talk, sentence, index, correction)) return;
+    if (correction.orGone) {
+      withdraw(talk, sentence, index, correction.item);
+      return;
+    }
+  }
   if (correction) {
     join(talk, correction.item, text, index);
     return;
@@ -98,6 +103,16 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   });
   afterwards();
 }
+
+/** What was said of something that is none becomes a note. */
+function withdraw(talk: Talk, { text }: Sentence, index: number, item: NarrationItem): void {
+  talk.items.splice(talk.items.indexOf(item), 1);
+  talk.notes.set(index, { video_s: item.video_s, sentence: `${item.sentence} ${text}` });
+}
+
+/** "Scratch that, that's the kitchen": only what comes instead counts. */
+const insteadOf =
+  /^\W*(?:scratch\s+that|strike\s+that|never\s*mind|disregard\s+(?:that|it)|forget\s+(?:that|it)|take\s+that\s+back)\W+(?=(?:that's|it's|that\s+is|it\s+is|make\s+(?:that|it))\s+(?!(?:just|only|fine|good|okay|nothing|not)\b)[a-z])/i;
 
 /** "Every joint from here to twenty eight": "here" is the head's position. */
 function fromHere(talk: Talk, text: string): string {

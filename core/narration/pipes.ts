@@ -49,7 +49,9 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
   }
   const stays =
     /\b(?:in|still|rest\s+of|all|this|same|through|of\s+the|out\s+of|just|good|through\s+the)\b/i.test(text);
-  const placed = draft.numbers.some(({ placed: at, feet }) => at || feet) || draft.bareHour !== undefined;
+  const placed =
+    draft.numbers.some(({ placed: at, feet, size }) => at || feet || (!size && /^\W*~?\s*\d/.test(text))) ||
+    draft.bareHour !== undefined;
   if (placed && !/\b(?:still|rest\s+of|all\s+the\s+way|same)\b/i.test(text) && draft.endCall === undefined) {
     // A reading with another pipe is where it changes.
     if (talk.pipe?.material !== named.material) return false;

@@ -3,6 +3,8 @@ import type { Draft } from '../logline/draft.js';
 import { isLong, isOfKind, isUnnamed } from '../logline/references.js';
 import { accepted, reach, takeFields, takeFill, takeLocated, takeMark, takeShares } from './said-later.js';
 import type { SentenceState } from './take-segment.js';
+import { standsIn, waterEnds } from './under-water.js';
+import { takeArrival } from './water-tests.js';
 import { amend, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
 
 /** The place in a segment, ft: after "at" or in feet, or a number at either end of it. */
@@ -44,26 +46,10 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
     Object.entries({ inches, percent, size }).filter(([, value]) => value !== undefined),
   );
   said.placed = { reading_ft: place };
-  // Out of the water, the belly that it stood in ends too.
-  if (open.entry.kind === 'hidden' && /water/.test(open.entry.why ?? '')) endBelly(talk, open.entry, place);
+  waterEnds(talk, open, place);
   amend(talk, said, open, accepted({ ...rest, to_ft: place }, more) ?? { ...rest, to_ft: place });
   return true;
 }
-
-function endBelly(talk: Talk, { reading_ft = 0 }: EntryDraft, place: number): void {
-  const belly = newest(
-    talk,
-    (entry) =>
-      entry.kind === 'finding' &&
-      entry.finding === 'belly' &&
-      entry.to_ft === undefined &&
-      Math.abs((entry.reading_ft ?? reading_ft) - reading_ft) <= near_ft,
-  );
-  if (belly) belly.entry = { ...belly.entry, to_ft: place };
-}
-
-/** The camera goes under about this close to where the water begins, ft. */
-const near_ft = 5;
 
 /** "That goes on to about twenty": the far end of the newest thing. */
 const goesOnTo =
@@ -73,26 +59,18 @@ const goesOnTo =
 export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   if (takeLocated(talk, said, draft, text) || takeMark(talk, said) || takeShares(talk, said)) return;
   const place = placeOf(draft, text);
+  if (takeArrival(talk, said, place)) return;
   if (takeFill(talk, said, draft, place)) return;
   const last = talk.items.at(-1);
-  if (draft.endCall === 'end' && takeEnd(talk, said, draft, text)) return;
+  const goesOn = goesOnTo.test(said.sentence.text);
+  if (draft.endCall === 'end' && !goesOn && takeEnd(talk, said, draft, text)) return;
   if (
     last?.entry.kind === 'finding' &&
     said.index - talk.lastAt <= reach &&
     stretched(talk, said, last, draft, text)
   )
     return;
-  if (place !== undefined && last?.entry.kind === 'change' && goesOnTo.test(text)) {
-    // How far a pipe goes is where the next one begins.
-    said.placed = { reading_ft: place };
-    talk.placeSentence = { index: said.index, text: said.sentence.text };
-    talk.reading = place;
-    return;
-  }
-  if (place !== undefined && last && goesOnTo.test(text) && last.entry.to_ft === undefined) {
-    amend(talk, said, last, { ...last.entry, to_ft: place });
-    return;
-  }
+  if (place !== undefined && last && goesOn && farEnd(talk, said, last, place)) return;
   if (place !== undefined && last && /\b(?:had|called|marked|logged|read)\s+(?:that|it|this)\b/i.test(text)) {
     readAgain(talk, said, last, place, draft.fields.pass);
     return;
@@ -111,6 +89,19 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
     return;
   }
   if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
+}
+
+/** "That goes on to about twenty": where the newest thing ends, or the next pipe begins. */
+function farEnd(talk: Talk, said: SentenceState, last: NarrationItem, place: number): boolean {
+  if (last.entry.kind === 'change') {
+    said.placed = { reading_ft: place };
+    talk.placeSentence = { index: said.index, text: said.sentence.text };
+    talk.reading = place;
+    return true;
+  }
+  if (last.entry.to_ft !== undefined) return false;
+  amend(talk, said, last, { ...last.entry, to_ft: place });
+  return true;
 }
 
 /** "Sixty one feet, nothing": a place without a thing. */
@@ -174,6 +165,7 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
       ([field, value]) => measures.includes(field) && value !== undefined,
     ),
   );
+  if ('inches' in more && standsIn(talk, said, more.inches)) return;
   const ofWater = 'inches' in more && /\bwater\b/i.test(text);
   const item = ofWater
     ? newest(talk, (entry) => entry.kind === 'finding' && entry.finding === 'belly')

@@ -59,11 +59,17 @@ export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text:
 export function takeShares(talk: Talk, said: SentenceState): boolean {
   const shares = [
     ...said.hearing.heard.text.matchAll(
-      /\b(\d+(?:\.\d+)?)(?:'s|\s+is)\s+(?:(?:about|more\s+like|like|around|closer\s+to|only|,|~)\s*)*(\d+)\s*(%|percent)?/gi,
+      /\b(\d+(?:\.\d+)?)(?:'s|\s+is)\s+(?:(?:about|more\s+like|like|around|closer\s+to|only|the\s+(?:worst|bad)(?:\s+one)?|bad|say|maybe|probably|,|~)\s*)*(\d+)\s*(%|percent)?/gi,
     ),
   ];
-  if (!shares.some(([, , , unit]) => unit !== undefined)) return false;
-  const done = shares.map(([, at, percent]) => {
+  const places = [
+    ...said.hearing.heard.text.matchAll(
+      /\b(\d+)\s*(%|percent)?\s+(?:at|on)\s+(?:the\s+)?(\d+(?:\.\d+)?)\b/gi,
+    ),
+  ].map(([, percent, unit, at]) => ({ at, percent, unit }));
+  const all = [...shares.map(([, at, percent, unit]) => ({ at, percent, unit })), ...places];
+  if (!all.some(({ unit }) => unit !== undefined)) return false;
+  const done = all.map(({ at, percent }) => {
     const item = talk.items.findLast(
       ({ entry }) => entry.kind === 'finding' && entry.reading_ft === Number(at) && entry.pass === talk.pass,
     );

@@ -9,6 +9,8 @@ import type { Segment } from '../logline/segments.js';
 import type { NormalizedText } from '../speech/normalize.js';
 import { placeOf } from '../idioms/traced-text.js';
 import { takeEnd, takeRemark } from './remarks.js';
+import { placeUnderWater } from './under-water.js';
+import { beginTest } from './water-tests.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
 import {
@@ -95,35 +97,15 @@ function finish(talk: Talk, { draft }: SegmentRead, inherited: number | undefine
   });
 }
 
-/** Water called this close before the camera went under it is the same, ft. */
-const sameBelly_ft = 15;
-
-/** "Under water at 26, out of it at 34 … that belly's an inch and a half": a belly without a place of its own lies there. */
-function placeUnderWater({ items }: Talk, entry: EntryDraft, assumed: string[]): void {
-  const under = items.at(-1)?.entry;
-  const at = assumed.indexOf(noReadingGiven);
-  if (at < 0 || entry.kind !== 'finding' || entry.finding !== 'belly' || under?.kind !== 'hidden') return;
-  const [from_ft, to_ft] = [under.reading_ft, under.to_ft];
-  if (under.why !== 'under water' || from_ft === undefined || to_ft === undefined) return;
-  // A belly called before the camera went under is that one.
-  const isCalled = items.some(
-    ({ entry: other }) =>
-      other.kind === 'finding' &&
-      other.finding === 'belly' &&
-      Math.abs((other.reading_ft ?? Infinity) - from_ft) <= sameBelly_ft,
-  );
-  if (isCalled) return;
-  assumed[at] = 'it lies where the camera was under water';
-  Object.assign(entry, { reading_ft: from_ft, to_ft });
-}
-
 function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRead, text: string): void {
   const { draft } = read;
   takeDepth(talk, draft, text);
   if (draft.finding !== undefined && draft.pipes.length === 1 && draft.pipes[0]?.material)
     talk.pipe = draft.pipes[0];
-  if (draft.kind === 'test' && draft.fields.arrives === undefined && draft.fields.runsAway === undefined)
+  if (draft.kind === 'test' && draft.fields.arrives === undefined && draft.fields.runsAway === undefined) {
+    beginTest(talk, said, draft);
     return;
+  }
   if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
     draft.numbers = draft.numbers.filter(({ feet }) => !feet);
   const besides = takeBesides(draft);

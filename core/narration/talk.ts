@@ -36,6 +36,10 @@ export interface Talk {
   placeSentence?: { readonly index: number; readonly text: string } | undefined;
   /** A locate whose depth was not said yet. */
   locating?: { readonly index: number; readonly text: string; readonly reading_ft: number } | undefined;
+  /** Water that was run and has not been seen, or not seen, to arrive. */
+  testing?:
+    | { readonly index: number; readonly text: string; readonly what: string; readonly of?: string }
+    | undefined;
   /** Index of the sentence that named or completed the newest item. */
   lastAt: number;
   /** The plastic last named by kind: what "plastic" alone means from then on. */

@@ -70,14 +70,22 @@ function leastCovering(
   const last = Math.max(-1, ...may.map(({ from }) => from));
   const first = Math.min(Infinity, ...may.map((each) => each.to));
   for (let from = 0; from <= last; from++) {
+    let [nearest, farthest] = [stops, first];
     for (let row = int(start, from); row < int(start, from + 1); row++) {
       const end = int(to, row);
       const own = num(cost, row) + setUp;
-      if (end >= first && own < num(least, end))
-        least[end] = Math.min(num(least, end), own + aloneCost(from, end, byte(traits, row)));
+      if (end < first || own >= num(least, end)) continue;
+      const all = own + aloneCost(from, end, byte(traits, row));
+      if (all >= num(least, end)) continue;
+      least[end] = all;
+      nearest = Math.min(nearest, end);
+      farthest = Math.max(farthest, end);
     }
-    for (let end = stops - 2; end >= first; end--)
-      least[end] = Math.min(num(least, end), num(least, end + 1));
+    for (let end = farthest - 1; end >= first; end--) {
+      if (num(least, end + 1) < num(least, end)) least[end] = num(least, end + 1);
+      // Nearer than anything new, what is no dearer stays so all the way.
+      else if (end < nearest) break;
+    }
     for (const { index, from: lastFrom, to: firstTo } of may) {
       if (lastFrom === from) found[index] = Math.min(num(found, index), num(least, firstTo));
     }

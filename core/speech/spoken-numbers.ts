@@ -142,7 +142,12 @@ function numberWords(heard: TracedText): TracedText {
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
     if (alone !== '' && pronoun.test(before)) return `${alone}${figures(said.slice(alone.length), false)}`;
-    return figures(said, /^(?:\s+|-)(?:foot|inch|percent|per\s+cent|degree|o'clock|and\s)/i.test(after));
+    return figures(
+      said,
+      /^(?:\s+|-)(?:foot|inch|percent|per\s+cent|degree|o'clock|and\s|(?:quarters|eighths|sixteenths|thirds)\b)/i.test(
+        after,
+      ),
+    );
   });
 }
 

@@ -434,4 +434,32 @@ export const linesInLog: readonly (readonly [line: string, ...entries: Understoo
   ['locate 46 5\'6"', { reading_ft: 46, kind: 'locate', depth_ft: 5.5 }],
   ['1 cleanout', { kind: 'point', reading_ft: 1, point: 'CO1' }],
   ['2 cleanout', { kind: 'point', reading_ft: 2, point: { kind: 'cleanout', name: 'cleanout 1' } }],
+  [
+    'those offsets are at 42',
+    { reading_ft: 42, kind: 'finding', finding: 'offset', inches: 0.5, replaces: 'e4' },
+  ],
+  ['the offset is at 60', { reading_ft: 60, kind: 'finding', finding: 'offset' }],
+  [
+    'the 41 joint is more like an inch',
+    { reading_ft: 41, kind: 'finding', finding: 'offset', inches: 1, replaces: 'e4' },
+  ],
+  [
+    'forty one offset should be forty three',
+    { reading_ft: 43, kind: 'finding', finding: 'offset', inches: 0.5, replaces: 'e4' },
+  ],
+  [
+    'the roots were at forty five not forty six',
+    { reading_ft: 45, kind: 'finding', finding: 'roots', percent: 15, replaces: 'e2' },
+  ],
+  [
+    "it's more like a crack than an offset",
+    { reading_ft: 41, kind: 'finding', finding: 'crack', replaces: 'e4' },
+  ],
+  ['66.6 connects to the city', { reading_ft: 66.6, kind: 'point', point: 'MAIN' }],
+  ['52 roots 30% maybe more', { reading_ft: 52, kind: 'finding', finding: 'roots', percent: 30 }],
+  ["bottom's rotted from 18 to 22", { reading_ft: 18, to_ft: 22, kind: 'finding', finding: 'bottom-gone' }],
+  [
+    '52 separated joint three quarters',
+    { reading_ft: 52, kind: 'finding', atJoint: true, finding: 'separation', inches: 0.75 },
+  ],
 ];

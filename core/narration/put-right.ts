@@ -1,0 +1,140 @@
+import { finishDraft } from '../logline/finish.js';
+import { usualBends } from '../logline/place.js';
+import { readSegment } from '../logline/read-segment.js';
+import { segmentsOf } from '../logline/segments.js';
+import { normalize } from '../speech/normalize.js';
+import { phraseAt } from '../speech/phrases.js';
+import type { Correction } from './corrections.js';
+import { contextOf, itemId, type NarrationItem, type Talk } from './talk.js';
+
+const begins = String.raw`^\W*(?:(?:(?:hang|hold)\s+on|wait|no|nope|oh|okay|ok|well|so|sorry|actually|yeah|yep|and|but)\W+)*`;
+const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|they're|those\s+are)`;
+
+/** "That's not a hole, that's just a shadow": what was named is none, or is something else. */
+const isNot = new RegExp(
+  String.raw`${begins}${thatIs}\s+not\s+(?:really\s+|actually\s+)?(?:an?\s+|the\s+)?(?!\d|at\b|sure\b|bad\b|too\b|that\b)([a-z]+(?:\s+(?!that\b|it\b|they\b|those\b|but\b|just\b)[a-z]+)?)\b(?!')\W+(?:but\s+)?(?:${thatIs}\s+)?(?:(?:just|only|really|more\s+like)\s+)*(?:an?\s+)?([a-z].*)$`,
+  'i',
+);
+/** "It's more like scale than grease". */
+const isMoreLike = new RegExp(
+  String.raw`${begins}(?:${thatIs}\s+|looks\s+|it\s+looks\s+)?(?:really\s+|actually\s+)?more\s+like\s+(?:an?\s+)?([a-z][a-z\s]*?)\s+than\s+(?:an?\s+)?[a-z]`,
+  'i',
+);
+/** "I was wrong about the crack, it's at seventeen". */
+const wasWrong = new RegExp(
+  String.raw`\b(?:wrong|mistaken|off)\s+(?:about|on)\s+(?:the|that|those)\s+([a-z][a-z\s]*?)\W+(?:it's|that's|they're|it\s+is|they\s+are|it\s+was)\s+(?:really\s+|actually\s+)?(?:at\s+)?(.+)$`,
+  'i',
+);
+/** "Well, sixteen and a half": the place once more, more closely. */
+const anew = /^\W*(?:well|or|rather|more\s+like|call\s+it|say|maybe|closer\s+to|about)\b/i;
+const placeOnly = /^\W*~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i;
+/** No reading called anew lies farther off, ft. */
+const anew_ft = 3;
+/** "Actually, it goes to forty eight": where the newest thing ends. */
+const goesTo = new RegExp(
+  String.raw`${begins}(?:it|that|this|they|those)\s+(?:goes|go|runs|run|continues?|keeps\s+going|extends?)\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+|back\s+)*(?:to|till|until)\s+(.+)$`,
+  'i',
+);
+/** "Okay, I got past it": the camera went on. */
+const wentOn =
+  /\b(?:got|made\s+it|squeezed|popped|worked\s+(?:it|her)|pushed|broke|finally)\s+(?:it\s+|her\s+|right\s+|on\s+)*(?:past|by|through)\b/i;
+const couldNot = /\b(?:can't|cannot|couldn't|won't|not|never|unable)\b/i;
+
+/**
+ * Sentences that put right what was said of one thing by naming it or its place: "the roots were at forty five, not
+ * forty four", "that's not a hole, that's just a shadow". Undefined where a sentence does not.
+ */
+export function takePutRight(talk: Talk, sentence: string, isNext: boolean): Correction | undefined {
+  const last = talk.items.at(-1);
+  if (!last) return undefined;
+  return (
+    byWriting(talk, sentence) ??
+    otherThing(talk, last, sentence) ??
+    wrongPlace(talk, sentence) ??
+    endsElsewhere(talk, last, sentence) ??
+    (isNext ? calledAnew(talk, last, sentence) : undefined) ??
+    goneOn(talk, sentence)
+  );
+}
+
+/** What the typed line takes as said of something written: its place or its size. */
+function byWriting(talk: Talk, sentence: string): Correction | undefined {
+  const hearing = normalize(sentence);
+  const [segment] = segmentsOf(hearing);
+  if (!segment || segment.denied) return undefined;
+  const { context, known } = contextOf(talk);
+  const { draft } = readSegment(hearing.heard, segment, context, known);
+  const { degrees } = draft.aboutPoint;
+  if (draft.correcting && degrees !== undefined && usualBends.includes(degrees)) {
+    const bend = talk.items.findLast(({ point }) => point?.kind === 'bend');
+    if (!bend?.point) return undefined;
+    bend.point = { ...bend.point, degrees };
+    return { is: 'mended', item: bend };
+  }
+  if (!draft.ofWritten) return undefined;
+  const done = finishDraft(draft, {
+    ...{ inherited: undefined, context, known },
+    fail: () => undefined,
+    spoken: true,
+  });
+  const item = talk.items.find((_, i) => itemId(i) === done?.replaces);
+  if (!done || !item) return undefined;
+  item.entry = { ...done.entry, pass: item.entry.pass };
+  talk.reading = done.entry.to_ft ?? done.entry.reading_ft ?? talk.reading;
+  return { is: 'mended', item };
+}
+
+const named = (item: NarrationItem, what: string): boolean =>
+  item.sentence.toLowerCase().includes(what.trim().toLowerCase().replace(/s$/, ''));
+
+function otherThing(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {
+  const [, what, other = ''] = isNot.exec(sentence) ?? [];
+  const isThing = what !== undefined && ['finding', 'point'].includes(phraseAt(what)?.meaning.is ?? '');
+  const item = isThing ? talk.items.slice(-3).findLast((each) => named(each, what)) : undefined;
+  if (item) return { is: 'renamed', item, says: at(item, other), orGone: true };
+  const [, rather] = isMoreLike.exec(sentence) ?? [];
+  if (rather === undefined || last.entry.kind !== 'finding') return undefined;
+  return { is: 'renamed', item: last, says: at(last, rather) };
+}
+
+const at = ({ entry }: NarrationItem, says: string): string =>
+  entry.reading_ft === undefined ? says : `at ${entry.reading_ft} ${says}`;
+
+function wrongPlace(talk: Talk, sentence: string): Correction | undefined {
+  const [, what, where = ''] = wasWrong.exec(sentence) ?? [];
+  if (what === undefined) return undefined;
+  const reading = /\d+(?:\.\d+)?/.exec(normalize(`at ${where}`).heard.text)?.[0];
+  const item = talk.items.findLast((each) => named(each, what));
+  return item && reading !== undefined ? moved(talk, item, Number(reading)) : undefined;
+}
+
+function endsElsewhere(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {
+  const [, where] = goesTo.exec(sentence) ?? [];
+  const to = where === undefined ? undefined : /\d+(?:\.\d+)?/.exec(normalize(`at ${where}`).heard.text)?.[0];
+  // What has no end yet is only completed.
+  if (to === undefined || last.entry.to_ft === undefined) return undefined;
+  last.entry = { ...last.entry, to_ft: Number(to) };
+  talk.reading = Number(to);
+  return { is: 'mended', item: last };
+}
+
+function calledAnew(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {
+  const [, reading] = anew.test(sentence)
+    ? (placeOnly.exec(normalize(sentence).heard.text.replaceAll('¦', ' ')) ?? [])
+    : [];
+  const { reading_ft, to_ft } = last.entry;
+  if (reading === undefined || reading_ft === undefined || to_ft !== undefined) return undefined;
+  return Math.abs(Number(reading) - reading_ft) <= anew_ft ? moved(talk, last, Number(reading)) : undefined;
+}
+
+function moved(talk: Talk, item: NarrationItem, reading_ft: number): Correction {
+  item.entry = { ...item.entry, reading_ft };
+  talk.reading = reading_ft;
+  return { is: 'mended', item };
+}
+
+function goneOn(talk: Talk, sentence: string): Correction | undefined {
+  if (!wentOn.test(sentence) || couldNot.test(sentence)) return undefined;
+  const item = talk.items.slice(-3).findLast(({ entry }) => entry.kind === 'stop');
+  return item && { is: 'withdrawn', item };
+}
