@@ -26,7 +26,7 @@ export const correctingIdioms: readonly Idiom[] = [
   // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last.
   [
     new RegExp(
-      String.raw`(?<=^\s*)(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?!${isNumber})(?=[a-z])`,
+      String.raw`^\s*(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?!${isNumber})(?=[a-z])`,
       'gi',
     ),
     ([, at]) => (at === undefined ? 'no, ' : `no, ${at} `),
@@ -34,13 +34,13 @@ export const correctingIdioms: readonly Idiom[] = [
   // "no it's a twenty two and a half": a bend's degrees.
   [
     new RegExp(
-      String.raw`(?<=^\s*)no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?=a\s+${isNumber})`,
+      String.raw`^\s*no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?=a\s+${isNumber})`,
       'gi',
     ),
     'no, ',
   ],
   [
-    /(?<=^\s*)(?:(?:change|correct|update|fix)\s+(?:that|it|this)\s+(?:to|into)\s+|(?:it's|that's|it\s+is|that\s+is)\s+(?:really\s+|actually\s+)?at\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft)?\s*$))/gi,
+    /^\s*(?:(?:change|correct|update|fix)\s+(?:that|it|this)\s+(?:to|into)\s+|(?:it's|that's|it\s+is|that\s+is)\s+(?:really\s+|actually\s+)?at\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft)?\s*$))/gi,
     'no, ',
   ],
   // "46 not roots, grease": the second is there.
@@ -91,7 +91,7 @@ export const correctingFigures: readonly Idiom[] = [
   // "make the roots at 46 30 %"
   [
     new RegExp(
-      String.raw`(?<=^\s*)${sorry}(?:make|change)\s+${article}(${things}(?:at|@)\s+${place})\s+(?:to\s+)?(?=${measure})`,
+      String.raw`^\s*${sorry}(?:make|change)\s+${article}(${things}(?:at|@)\s+${place})\s+(?:to\s+)?(?=${measure})`,
       'gi',
     ),
     ([, what = '']) => `${sameMark} ${what}, `,
@@ -99,7 +99,7 @@ export const correctingFigures: readonly Idiom[] = [
   // "the roots at 46 are 30 %", "roots at 46 should be 30 %": what is written there gets this measure.
   [
     new RegExp(
-      String.raw`(?<=^\s*)${sorry}${article}(${things}(?:at|@)\s+${place})\s+(?:${be}|${should})\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure})`,
+      String.raw`^\s*${sorry}${article}(${things}(?:at|@)\s+${place})\s+(?:${be}|${should})\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure})`,
       'gi',
     ),
     ([, what = '']) => `${sameMark} ${what}, `,
@@ -107,7 +107,7 @@ export const correctingFigures: readonly Idiom[] = [
   // "the roots at 46 are grease": what is written there is something else.
   [
     new RegExp(
-      String.raw`(?<=^\s*)${sorry}(?:the|that|those)\s+${things}(?:at|@)\s+(${place})\s+(?:${be}|${should})\s+(?:(?:really|actually)\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes|paper|dirt|mud|rocks|gravel)\b))(?=[a-z])`,
+      String.raw`^\s*${sorry}(?:the|that|those)\s+${things}(?:at|@)\s+(${place})\s+(?:${be}|${should})\s+(?:(?:really|actually)\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes|paper|dirt|mud|rocks|gravel)\b))(?=[a-z])`,
       'gi',
     ),
     ([, at = '']) => `${sameMark}${sameMark} at ${at} `,
@@ -115,14 +115,14 @@ export const correctingFigures: readonly Idiom[] = [
   // "the belly is 2 in", "offset is actually 3/4", "it's 3/4": what was written last of its kind, or last of all.
   [
     new RegExp(
-      String.raw`(?<=^\s*)${sorry}(?:(?:the|that)\s+)?(?!joint|pipe|line|wall|top|bottom|crown|cap|camera|depth|water)(${things})${be}\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure}(?:\s|$))`,
+      String.raw`^\s*${sorry}(?:(?:the|that)\s+)?(?!joint|pipe|line|wall|top|bottom|crown|cap|camera|depth|water)(${things})${be}\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure}(?:\s|$))`,
       'gi',
     ),
     ([, what = '']) => `${sameMark} ${what}, `,
   ],
   [
     new RegExp(
-      String.raw`(?<=^\s*)(?:(?:wait|oops|whoops|my\s+bad)[\s,]+(?=\d)|(?:the\s+)?last\s+one\s+(?:${be}|${should})\s+(?:really\s+)?(?:at\s+)?(?=\d)|(?:it's|that's|it\s+was|that\s+was)\s+(?=${measure}))`,
+      String.raw`^\s*(?:(?:wait|oops|whoops|my\s+bad)[\s,]+(?=\d)|(?:the\s+)?last\s+one\s+(?:${be}|${should})\s+(?:really\s+)?(?:at\s+)?(?=\d)|(?:it's|that's|it\s+was|that\s+was)\s+(?=${measure}))`,
       'gi',
     ),
     'no, ',
@@ -158,7 +158,7 @@ export const correctingFigures: readonly Idiom[] = [
   // "the 61 joint is more like an inch"
   [
     new RegExp(
-      String.raw`(?<=^\s*)${sorry}(?:the|that)\s+(${number})(?:\s*-?\s*(?:foot|ft|'))?\s+(${things})${be}\s+(?:(?:actually|really|about|more\s+like|closer\s+to|~)\s*)*(?=${measure})`,
+      String.raw`^\s*${sorry}(?:the|that)\s+(${number})(?:\s*-?\s*(?:foot|ft|'))?\s+(${things})${be}\s+(?:(?:actually|really|about|more\s+like|closer\s+to|~)\s*)*(?=${measure})`,
       'gi',
     ),
     ([, at = '', what = '']) => `${sameMark} ${what} at ${at} ft, `,

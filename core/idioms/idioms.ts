@@ -146,6 +146,26 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<=\boffset(?:\s+joint)?)\s*,?\s+(?:and\s+)?(?:it\s+)?(?:drop(?:s|ped)?|step(?:s|ped)?)\s+(?:down\s+|up\s+)?(?=(?:(?:maybe|about|around|like|~)\s+)*(?:\d|½|¼|¾|half|quarter|a\s+|an\s+|one|two|three|five))/gi,
     ' ',
   ],
+  [
+    /(?<=\boffset\b[^;.]*?),?\s+(?:and\s+)?(?:it\s+)?(?:drops|dropped|steps|stepped)\s+(?:down|up)(?=\s*(?:$|[.,;]))/gi,
+    ' ',
+  ],
+  // "not real bad"
+  [
+    /\b(?:(?:it's|they're|that's|is|are|looks)\s+)?not\s+(?:(?:real|really|too|that|so|very|all\s+that|terribly)\s+)*bad\b/gi,
+    // Alone it is a note.
+    (match) => (match.input.trim() === match[0].trim() ? undefined : ' '),
+  ],
+  // "roots, about half"
+  [
+    /(?<=\b(?:roots?|grease|scale|debris|wipes)\b,?\s+)(?:(?:about|maybe|probably|like)\s+)*half(?=\s*(?:$|[,.;]))/gi,
+    ' 50% ',
+  ],
+  // "camera won't fit"
+  [
+    /\b(?:(?:the\s+)?(?:camera|head|it)\s+)(?:won't|can't|cannot|couldn't|will\s+not|doesn't)\s+fit(?:\s+through)?(?=\s*(?:$|[.,;]))/gi,
+    "can't get past ",
+  ],
   // "on the top and the left side"
   [
     /\b(?:on\s+|at\s+)?(?:the\s+)?(top|bottom)\s+and\s+(?:on\s+)?(?:the\s+)?(left|right)(?:\s+side)?\b(?!\s+(?:hand|half))/gi,
@@ -253,6 +273,11 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /(?<=^\s*)((?:\d+(?:\.\d+)?\s*(?:feet|foot|ft|')\s+)?(?:(?:just|right|a\s+little|a\s+bit)\s+)?(?:past|beyond|after|(?:up|down)stream\s+(?:of|from)|before|ahead\s+of|short\s+of|shy\s+of)\s+(?:the|that)\s+[a-z]+(?:\s+[a-z]+)?)\s*,\s+(?=[a-z])/gi,
     ([, where = '']) => `${where} `,
+  ],
+  // "12 feet, 45 to the left"
+  [
+    /(?<=\d\s*(?:feet|foot|ft|')?\s*,\s*(?:an?\s+)?)(11\.25|22\.5|22|45|60|90)(?=\s+(?:to\s+the\s+)?(?:left|right)\b)/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
   ],
   // "46 and 6 inches roots"
   [/(?<=^\s*~?\s*\d+)\s+and\s+(1[01]|\d)\s*(?:inches|")\s+(?=[a-z])/gi, ([, inches = '']) => `' ${inches}" `],

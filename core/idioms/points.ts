@@ -85,6 +85,11 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "oak roots"
   [new RegExp(String.raw`\b(?:${trees})\s+(?=(?:tree\s+)?roots?\b(?!\s+(?:near|close|nearby)))`, 'gi'), ' '],
+  // "the tie-in to the main"
+  [
+    /\b(?:the\s+|our\s+)?(?:tie[\s-]?in|connection)\s+(?:in)?to\s+(?:the\s+)?(?:city\s+)?(?:main|sewer)\b/gi,
+    'main',
+  ],
   // "connects to the city"
   [
     /\b(?:connects?|ties?|tied|goes|dumps)\s+(?:in)?to\s+the\s+(?:city|street)(?:\s+(?:sewer|line))?(?=\s*(?:$|[,.;]|at\b|around\b|about\b|~|here\b))/gi,

@@ -9,6 +9,12 @@ const parts: Readonly<Record<string, string>> = {
   '3/4': 'three quarters',
 };
 
+/** "Standing water 30 to 44, deepest at 37 about 2 inches": in digits, before and after numbers are turned into them. */
+const deepestAt: Idiom = [
+  /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
+  ([, how = '', at = '']) => quoted(`${how} at ${at} ft`),
+];
+
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
   // Water in the main, not in our line.
@@ -24,11 +30,7 @@ export const waterIdioms: readonly Idiom[] = [
     /\b(?:(?:slop(?:es?|ed|ing)|falls?|pitch(?:es|ed)|runs?)\s+(?:back\s+)?(?:uphill|backwards?|the\s+wrong\s+way)|(?:reverse|reversed|negative|adverse|back)\s?(?:fall|slope|grade|pitch))\b/gi,
     'back fall',
   ],
-  // "standing water 30 to 44, deepest at 37 about 2 inches"
-  [
-    /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
-    ([, how = '', at = '']) => quoted(`${how} at ${at} ft`),
-  ],
+  deepestAt,
   // "35 deep belly" is no depth.
   [/\b(?:really\s+|very\s+|pretty\s+)?deep\s+(?=(?:belly|sag|dip|low\s+spot|pool|puddle)\b)/gi, 'large '],
   [
@@ -62,7 +64,7 @@ export const waterIdioms: readonly Idiom[] = [
   [/\b(?:holds|held|hold)\s+(?=(?:about\s+|~\s*)?[\da-z½¼¾][^;,]*\bwater\b)/gi, 'holding '],
   // "slight dip, holds half an inch"
   [
-    /\b(?:holds|held|holding)\s+(?=(?:(?:about|around|maybe|roughly|like|~)\s*)*(?:an?\s+(?:inch|half|quarter)|half|[\d½¼¾])[\da-z./½¼¾ ]*(?:inch|in\b|"))/gi,
+    /\b(?:holds|held|holding)\s+(?=(?:(?:about|around|maybe|roughly|like|~)\s*)*(?:an?\s+inch\b|(?:an?\s+(?:half|quarter)|half|[\d½¼¾])[\da-z./½¼¾ ]*(?:inch|in\b|")))/gi,
     'holding water ',
   ],
   // "64 half full"
@@ -80,6 +82,7 @@ export const waterIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
+  deepestAt,
   // "camera goes under at 90"
   [
     /\b(?:the\s+)?(?:camera|head|lens)\s+(?:goes|went|dips|is|going)\s+under(?:\s+water)?\s+(?:at|by|around)\s+~?\s*(\d+(?:\.\d+)?)/gi,

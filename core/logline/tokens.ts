@@ -211,6 +211,10 @@ export const tokens: readonly Token[] = [
     sets((draft, [, from = '', to = '']) => (draft.fields.clock = [toClock(from), toClock(to)])),
   ),
   token(
+    String.raw`(?:(?:from|at)\s+)?(${clockTime})\s*o['’]?clock\s*${dash}\s*(?:about\s+)?(${clockTime})${notMore}(?!\s*(?:${footMark}|${inchMark}|percent))`,
+    sets((draft, [, from = '', to = '']) => (draft.fields.clock = [toClock(from), toClock(to)])),
+  ),
+  token(
     String.raw`(?:(?:from|at|@)\s+)?(${distance})\s*${dash}\s*(${distance})${notMore}(?!\s*-?(?:in\b|inch|percent))`,
     range,
   ),

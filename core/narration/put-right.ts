@@ -17,7 +17,7 @@ const isNot = new RegExp(
 );
 /** "It's more like scale than grease". */
 const isMoreLike = new RegExp(
-  String.raw`${begins}(?:${thatIs}\s+|looks\s+|it\s+looks\s+)?(?:really\s+|actually\s+)?more\s+like\s+(?:an?\s+)?([a-z][a-z\s]*?)\s+than\s+(?:an?\s+)?[a-z]`,
+  String.raw`${begins}(?:${thatIs}\s+|looks\s+|it\s+looks\s+)?(?:really\s+|actually\s+)?more\s+(?:like\s+(?:an?\s+)?([a-z][a-z\s]*?)\s+than\s+(?:an?\s+)?[a-z]|of\s+an?\s+([a-z].*)$)`,
   'i',
 );
 /** "I was wrong about the crack, it's at seventeen". */
@@ -92,7 +92,8 @@ function otherThing(talk: Talk, last: NarrationItem, sentence: string): Correcti
   const isThing = what !== undefined && ['finding', 'point'].includes(phraseAt(what)?.meaning.is ?? '');
   const item = isThing ? talk.items.slice(-3).findLast((each) => named(each, what)) : undefined;
   if (item) return { is: 'renamed', item, says: at(item, other), orGone: true };
-  const [, rather] = isMoreLike.exec(sentence) ?? [];
+  const [, moreLike, moreOf] = isMoreLike.exec(sentence) ?? [];
+  const rather = moreLike ?? moreOf;
   if (rather === undefined || last.entry.kind !== 'finding') return undefined;
   return { is: 'renamed', item: last, says: at(last, rather) };
 }

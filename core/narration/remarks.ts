@@ -60,8 +60,13 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
   if (takeLocated(talk, said, draft, text) || takeMark(talk, said) || takeShares(talk, said)) return;
   const place = placeOf(draft, text);
   if (takeArrival(talk, said, place)) return;
-  if (takeFill(talk, said, draft, place)) return;
   const last = talk.items.at(-1);
+  const until = /\b(?:till|until)\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(text)?.[1];
+  if (until !== undefined && last && isLong(last.entry) && said.index - talk.lastAt <= 1) {
+    completes(talk, said, draft, text);
+    if (farEnd(talk, said, last, Number(until))) return;
+  }
+  if (takeFill(talk, said, draft, place)) return;
   const goesOn = goesOnTo.test(said.sentence.text);
   if (draft.endCall === 'end' && !goesOn && takeEnd(talk, said, draft, text)) return;
   if (

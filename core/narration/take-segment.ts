@@ -108,6 +108,7 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   }
   if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
     draft.numbers = draft.numbers.filter(({ feet }) => !feet);
+  if (isStillIn(talk, said, read, text) || isAtChange(talk, said, draft)) return;
   const besides = takeBesides(draft);
   const assumed: string[] = [];
   const own = finish(talk, read, undefined);
@@ -153,6 +154,27 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
       propose(talk, said, true, text, item(also.entry, also.point ?? null, []));
   }
   if (draft.stopsHere) propose(talk, said, true, text, item(stopAt(entry, draft), null, []));
+}
+
+/** "Still in water at thirty three": where the head is, in what was called already. */
+function isStillIn(talk: Talk, said: SentenceState, { draft }: SegmentRead, text: string): boolean {
+  const last = talk.items.at(-1)?.entry;
+  const [at] = draft.numbers;
+  if (!at || last?.kind !== 'finding' || last.finding !== draft.finding || last.to_ft !== undefined)
+    return false;
+  if (!/\bstill\b/i.test(said.sentence.text.slice(0, 40)) && !/\bstill\b/i.test(text)) return false;
+  talk.reading = at.value;
+  talk.lastAt = said.index;
+  return true;
+}
+
+/** "And at the transition there's roots": the change called before, as a place. */
+function isAtChange(talk: Talk, said: SentenceState, { kind, finding, pipes, numbers }: Draft): boolean {
+  const isBare = pipes.every((pipe) => Object.keys(pipe).length === 0) && numbers.length === 0;
+  const change = talk.items.findLast(({ entry }) => entry.kind === 'change')?.entry;
+  if (kind !== 'change' || finding !== undefined || !isBare || change?.reading_ft === undefined) return false;
+  said.placed = { reading_ft: change.reading_ft };
+  return true;
 }
 
 /** The camera stopped at what was just named. */
