@@ -200,6 +200,7 @@ export const findingRows = [
       'collapsing',
       'cave in',
       'caved in',
+      'caved',
       'cave-in',
       'crushed',
       'partial collapse',

@@ -8,6 +8,11 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|cutter|root\s+
 
 /** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
 export const debrisIdioms: readonly Idiom[] = [
+  // "you can see gravel through it"
+  [
+    /\b(?:(?:you|i|we)\s+)?can\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|dirt|soil|rocks?|sand|mud|bedding|ground)\s+(?:through|behind|outside|past)\s+(?:it|that|there)\b/gi,
+    'you can see dirt',
+  ],
   // Soil seen through a break, not what lies in the pipe.
   [/\b(?:can\s+)?see(?:ing|s)?\s+(?:the\s+|some\s+)?mud\b(?!\s+(?:in|on)\b)/gi, 'dirt showing'],
   [

@@ -1,7 +1,7 @@
 import type { Talk } from './talk.js';
 
 const back =
-  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
+  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|(?:coming|heading|working)\s+(?:our\s+way\s+|my\s+way\s+)?back\s+up\W*$|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
 const out =
   /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down))\b/i;
 /** Mentions the other pass without turning: "I had that at 32 on the way out". */
@@ -28,7 +28,7 @@ function towardEnd({ direction }: Talk, text: string): ReturnType<typeof turnIn>
 
 /** Words for what should be done, was reported by others, or was there once: none of it was seen now. */
 const notSeen =
-  /\b(?:(?:gonna|going\s+to|i'll|let\s+me|let's|we'll)\s+(?:go\s+)?(?:locate|mark|get\s+a\s+locate|find|put)|gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|(?:gonna|going\s+to|will|would|could|might)\s+(?:catch|grab|snag|collect|clog|plug|cause|hang\s+up|back\s+up)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of)\b/i;
+  /\b(?:(?:gonna|going\s+to|i'll|let\s+me|let's|we'll)\s+(?:go\s+)?(?:locate|mark|get\s+a\s+locate|find|put)|gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|supposed\s+to\s+(?:be|have)|(?:gonna|going\s+to|will|would|could|might)\s+(?:catch|grab|snag|collect|clog|plug|cause|hang\s+up|back\s+up)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of)\b/i;
 
 export const speaksOfOther = (text: string): boolean => notSeen.test(text);
 

@@ -108,7 +108,8 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   }
   if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
     draft.numbers = draft.numbers.filter(({ feet }) => !feet);
-  if (isStillIn(talk, said, read, text) || isAtChange(talk, said, draft)) return;
+  if (isStillIn(talk, said, read, text) || isAtChange(talk, said, draft) || isSeenThrough(talk, said, draft))
+    return;
   const besides = takeBesides(draft);
   const assumed: string[] = [];
   const own = finish(talk, read, undefined);
@@ -165,6 +166,27 @@ function isStillIn(talk: Talk, said: SentenceState, { draft }: SegmentRead, text
   if (!/\bstill\b/i.test(said.sentence.text.slice(0, 40)) && !/\bstill\b/i.test(text)) return false;
   talk.reading = at.value;
   talk.lastAt = said.index;
+  return true;
+}
+
+/** "You can see gravel through it": more of what was just named, which is open already. */
+function isSeenThrough(talk: Talk, said: SentenceState, { implied, finding, numbers }: Draft): boolean {
+  const last = talk.items.at(-1);
+  if (
+    !implied ||
+    finding !== 'hole' ||
+    numbers.length > 0 ||
+    !last ||
+    said.index - talk.lastAt > 1 ||
+    said.index === talk.lastAt
+  )
+    return false;
+  if (
+    last.entry.kind !== 'finding' ||
+    !['separation', 'hole', 'broken', 'collapse', 'crack'].includes(last.entry.finding)
+  )
+    return false;
+  join(talk, last, said.sentence.text, said.index);
   return true;
 }
 
