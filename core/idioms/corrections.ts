@@ -21,6 +21,9 @@ const lastly = String.raw`(?:at\s+|@\s*)?(${number})${unit}\s*[.!]?\s*$`;
 /** A number in words or digits. */
 export const isNumber = String.raw`(?:\d|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|(?:thir|four|fif|six|seven|eigh|nine)teen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a\s+hundred)\b)`;
 
+/** "The wye at 12": a place, and no hour. */
+const asPlace = (words: string): string => words.replace(/(?:\bat\s+|@\s*)(\d+(?:\.\d+)?)(?=\s*$)/, '$1 ft');
+
 /** What was written last is put right, in the words as they are said. */
 export const correctingIdioms: readonly Idiom[] = [
   // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last.
@@ -71,7 +74,7 @@ export const correctingFigures: readonly Idiom[] = [
       String.raw`^\s*${sorry}(?:(?:the\s+)?counter\s+(?:(?:reads|read|said|says)\s+)?)?(${written})\s*,?\s+${should}\s+${lastly}|^\s*${sorry}make\s+(${written})\s+(?:to\s+)?${lastly}`,
       'gi',
     ),
-    ([, one, first, two = '', second = '']) => `${sameMark} ${one ?? two}, no ${first ?? second} ft`,
+    ([, one, first, two = '', second = '']) => `${sameMark} ${asPlace(one ?? two)}, no ${first ?? second} ft`,
   ],
   [
     new RegExp(

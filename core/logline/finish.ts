@@ -107,10 +107,16 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
 
 /** The entry that a draft puts right. */
 function baseOf(draft: Draft, known: readonly EarlierThing[], context: LogContext): EarlierThing | undefined {
-  if (draft.correcting) return correctedBy(draft, known, context);
-  const base = draft.ofWritten && writtenAs(draft, known, context);
+  const base = draft.correcting
+    ? correctedBy(draft, known, context)
+    : draft.ofWritten && writtenAs(draft, known, context);
+  if (!base) return undefined;
+  const { entry } = base;
   // "The 61 joint is open an inch": what is wrong with it.
-  if (base?.entry.kind === 'finding' && draft.kind === 'joint') delete draft.kind;
+  if (draft.ofWritten && entry.kind === 'finding' && draft.kind === 'joint') delete draft.kind;
+  // "The wye should be at 13": it stays the same one.
+  if (entry.kind === 'point' && draft.point && isSuch(draft, entry, context))
+    draft.point = { id: entry.point };
   return base;
 }
 

@@ -49,3 +49,26 @@ test('an entry that is changed is not asked whether it is there twice', () => {
     parseLogLine('41 offset 3/4', { ...context, ...more })[0]?.doubts.length;
   expect([asked({}), asked({ changing: 'e4' }), asked({ changing: 'e2' })]).toEqual([1, 0, 1]);
 });
+
+test('past where the camera went in is farther along, wherever the counter was zeroed', () => {
+  const points = context.points.map((point) => (point.id === 'CO1' ? { ...point, reading_ft: 4 } : point));
+  const [part] = parseLogLine('3 ft past the cleanout a 45', { ...context, points });
+  expect(part?.entry).toMatchObject({ reading_ft: 7, about: true });
+});
+
+test('a point that is put right stays the same one', () => {
+  const points = [
+    ...context.points,
+    { id: 'T1', kind: 'tie-in' as const, connection: 'wye' as const, reading_ft: 12 },
+  ];
+  const entries = [
+    ...(context.entries ?? []),
+    { id: 'e5', kind: 'point' as const, point: 'T1', reading_ft: 12 },
+  ];
+  for (const line of ['the wye should be at 13', 'the wye at 12 should be 13', 'no, wye at 13']) {
+    const [part, ...more] = parseLogLine(line, { ...context, points, entries });
+    expect([line, part?.replaces, part?.entry, more]).toEqual([
+      ...[line, 'e5', { kind: 'point', point: 'T1', reading_ft: 13 }, []],
+    ]);
+  }
+});

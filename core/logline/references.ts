@@ -106,17 +106,30 @@ const asidePattern = new RegExp(
   'i',
 );
 
+const endOf = (point: string | undefined, { end, access }: LogContext) => ({
+  ofEnd: point !== undefined && point === end,
+  ofAccess: point !== undefined && point === access,
+});
+
 /** A reference with its counter reading, ft; a point that was not read yet has this run's approximate reading. */
 function placedAt(
   text: string,
   context: LogContext,
   known: readonly EarlierThing[],
-): (Reference & { readonly reading_ft?: number | undefined; readonly ofEnd?: boolean }) | undefined {
+):
+  | (Reference & {
+      readonly reading_ft?: number | undefined;
+      readonly ofEnd?: boolean;
+      readonly ofAccess?: boolean;
+    })
+  | undefined {
   const found = referenceAt(text, context, known);
   if (found?.id !== undefined) {
     const entry = known.findLast(({ id }) => id === found.id)?.entry;
-    const ofEnd = entry?.kind === 'point' && entry.point === context.end;
-    return entry?.to_ft === undefined ? { ...found, reading_ft: entry?.reading_ft, ofEnd } : found;
+    const point = entry?.kind === 'point' ? entry.point : undefined;
+    return entry?.to_ft === undefined
+      ? { ...found, reading_ft: entry?.reading_ft, ...endOf(point, context) }
+      : found;
   }
   const article = /^(?:the|that)\s+/i.exec(text)?.[0].length ?? 0;
   const rest = text.slice(article);
@@ -128,7 +141,7 @@ function placedAt(
   const [point, ...others] = of.filter(({ reading_ft }) => reading_ft !== undefined);
   if (!point || others.length > 0) return found;
   const used = article + (name?.used ?? phrase?.phrase.length ?? 0);
-  return { used, reading_ft: point.reading_ft, ofEnd: point.id === context.end };
+  return { used, reading_ft: point.reading_ft, ...endOf(point.id, context) };
 }
 
 /**
@@ -172,14 +185,26 @@ function takeAside(
   );
   // Short of a thing, or before the end of the line, is nearer; else some say "before" of the way out.
   const isNearer = short !== undefined || (found.ofEnd === true && side === undefined && !past);
-  if (side === undefined && past === undefined && !isNearer && nearer >= 0 && pass === 'back')
+  if (
+    side === undefined &&
+    past === undefined &&
+    !isNearer &&
+    found.ofAccess !== true &&
+    nearer >= 0 &&
+    pass === 'back'
+  )
     return says(
       `which way? ${nearer} ft is nearer the start of the counter, ${farther} ft farther: type one`,
     );
   draft.fields.about = true;
   draft.numbers.push({
-    // Nothing lies before the counter's zero.
-    ...{ value: nearer >= 0 && (isNearer || (pass === 'out') !== isAlong) ? nearer : farther },
+    // Nothing of the run lies before its access, or the counter's zero.
+    ...{
+      value:
+        nearer >= 0 && found.ofAccess !== true && (isNearer || (pass === 'out') !== isAlong)
+          ? nearer
+          : farther,
+    },
     ...{ from: 0, to: used },
     ...{ size: false, feet: true, fraction: false, placed: true },
   });

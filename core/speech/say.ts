@@ -133,7 +133,7 @@ export function sayEntry(
         ? `at ${about}${plain(entry.reading_ft)} on the counter`
         : `from ${about}${plain(entry.reading_ft)} to ${plain(entry.to_ft)} on the counter`;
   const note = entry.note ? `, “${entry.note}”` : '';
-  return [sayWhat(entry, pointName), reading].filter(Boolean).join(', ') + note;
+  return capital([sayWhat(entry, pointName), reading].filter(Boolean).join(', ')) + note;
 }
 
 /** A place given relative to other things: "3 ft past the change", "between the change and the main". */
