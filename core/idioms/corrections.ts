@@ -1,3 +1,4 @@
+import { aNumber } from './number-words.js';
 import { denial, nearMark, sameMark, type Idiom } from './traced-text.js';
 
 const number = String.raw`\d+(?:\.\d+)?`;
@@ -18,9 +19,6 @@ const measure = String.raw`(?:(?:${number}|\d+\/\d+|\d+\s+\d+\/\d+)\s*-?(?:%|per
 /** A reading at the end of the line: no percentage, no inches. */
 const lastly = String.raw`(?:at\s+|@\s*)?(${number})${unit}\s*[.!]?\s*$`;
 
-/** A number in words or digits. */
-export const isNumber = String.raw`(?:\d|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|(?:thir|four|fif|six|seven|eigh|nine)teen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a\s+hundred)\b)`;
-
 /** "The wye at 12": a place, and no hour. */
 const asPlace = (words: string): string => words.replace(/(?:\bat\s+|@\s*)(\d+(?:\.\d+)?)(?=\s*$)/, '$1 ft');
 
@@ -29,7 +27,7 @@ export const correctingIdioms: readonly Idiom[] = [
   // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last.
   [
     new RegExp(
-      String.raw`^\s*(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?!${isNumber})(?=[a-z])`,
+      String.raw`^\s*(?:(\d+(?:\.\d+)?)\s+)?no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?:an?\s+|(?=(?:roots|grease|scale|debris|wipes)\b))(?!${aNumber})(?=[a-z])`,
       'gi',
     ),
     ([, at]) => (at === undefined ? 'no, ' : `no, ${at} `),
@@ -37,7 +35,7 @@ export const correctingIdioms: readonly Idiom[] = [
   // "no it's a twenty two and a half": a bend's degrees.
   [
     new RegExp(
-      String.raw`^\s*no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?=a\s+${isNumber})`,
+      String.raw`^\s*no\s*,?\s+(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)\s+(?:actually\s+|really\s+)?(?=a\s+${aNumber})`,
       'gi',
     ),
     'no, ',

@@ -1,4 +1,4 @@
-import { isNumber } from './corrections.js';
+import { aNumber } from './number-words.js';
 import { quoted, type Idiom } from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {
@@ -50,7 +50,7 @@ export const waterIdioms: readonly Idiom[] = [
   // "water's probably two inches at the deepest"
   [
     new RegExp(
-      String.raw`\b(?:the\s+)?water(?:'s|\s+is|\s+was)\s+(?:(?:about|around|maybe|probably|only|just|like|at\s+least|~)\s*)*(?=${isNumber}[\da-z./½¼¾ ]*\s*(?:inch|in\b|"))`,
+      String.raw`\b(?:the\s+)?water(?:'s|\s+is|\s+was)\s+(?:(?:about|around|maybe|probably|only|just|like|at\s+least|~)\s*)*(?=${aNumber}[\da-z./½¼¾ ]*\s*(?:inch|in\b|"))`,
       'gi',
     ),
     'standing water ',

@@ -94,7 +94,8 @@ function meant(talk: Talk, last: NarrationItem, value: number, measure: string |
   return talk.items.findLast((each) => each.entry.reading_ft !== undefined && away(each) <= alike_ft) ?? last;
 }
 
-const readingIn = (said: string): number | undefined => {
+/** The first reading in these words, ft. */
+export const readingIn = (said: string): number | undefined => {
   const found = new RegExp(number).exec(normalize(`at ${said}`).heard.text)?.[1];
   return found === undefined ? undefined : Number(found);
 };
@@ -105,8 +106,13 @@ function takesPlace(talk: Talk, sentence: string): Correction | undefined {
   if (what === undefined || reading === undefined) return undefined;
   const item = talk.items.findLast((each) => each.sentence.toLowerCase().includes(what.toLowerCase()));
   if (!item) return undefined;
-  (item.entry as Record<string, unknown>).reading_ft = reading;
-  talk.reading = reading;
+  return moved(talk, item, reading);
+}
+
+/** The item with another reading, where the head is too. */
+export function moved(talk: Talk, item: NarrationItem, reading_ft: number): Correction {
+  item.entry = { ...item.entry, reading_ft };
+  talk.reading = reading_ft;
   return { is: 'mended', item };
 }
 

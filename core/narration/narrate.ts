@@ -3,7 +3,7 @@ import { normalize } from '../speech/normalize.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
-import { takePutRight } from './put-right.js';
+import { takeNamedCorrection } from './named-corrections.js';
 import { isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
@@ -62,8 +62,9 @@ export function narrate(
 
 function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const { text } = sentence;
+  const asSaid = normalize(text);
   const correction =
-    takePutRight(talk, text, index - talk.lastAt <= 1) ??
+    takeNamedCorrection(talk, text, asSaid, index - talk.lastAt <= 1) ??
     takeCorrection(talk, text.replace(insteadOf, 'actually '));
   if (correction?.is === 'withdrawn') {
     withdraw(talk, sentence, index, correction.item);
@@ -85,7 +86,8 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
-  const hearing = normalize(fromHere(talk, text), []);
+  const placed = fromHere(talk, text);
+  const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
     /\?\s*$/.test(text) || isElsewhere(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
   const segments = segmentsOf(hearing);

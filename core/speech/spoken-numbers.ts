@@ -1,28 +1,10 @@
 import { materialRegistry } from '../catalog/materials.js';
+import { ones, tens } from '../idioms/number-words.js';
 import { rewrite, type TracedText } from '../idioms/traced-text.js';
 import { footMark, inchMark, number } from './numbers.js';
 
 /** Converts spoken numbers, "forty six and a half", to digits: 46.5. */
 
-const ones = [
-  ...[
-    'zero',
-    'one',
-    'two',
-    'three',
-    'four',
-    'five',
-    'six',
-    'seven',
-    'eight',
-    'nine',
-    'ten',
-    'eleven',
-    'twelve',
-  ],
-  ...['thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'],
-];
-const tens = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
 const valueOf = new Map<string, number>([
   ...ones.map((word, i): [string, number] => [word, i]),
   ...tens.map((word, i): [string, number] => [word, 20 + 10 * i]),

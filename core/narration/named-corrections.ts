@@ -2,9 +2,9 @@ import { finishDraft } from '../logline/finish.js';
 import { usualBends } from '../logline/place.js';
 import { readSegment } from '../logline/read-segment.js';
 import { segmentsOf } from '../logline/segments.js';
-import { normalize } from '../speech/normalize.js';
+import type { NormalizedText } from '../speech/normalize.js';
 import { phraseAt } from '../speech/phrases.js';
-import type { Correction } from './corrections.js';
+import { moved, readingIn, type Correction } from './corrections.js';
 import { contextOf, itemId, type NarrationItem, type Talk } from './talk.js';
 
 const begins = String.raw`^\W*(?:(?:(?:hang|hold)\s+on|wait|no|nope|oh|okay|ok|well|so|sorry|actually|yeah|yep|and|but)\W+)*`;
@@ -44,22 +44,26 @@ const couldNot = /\b(?:can't|cannot|couldn't|won't|not|never|unable)\b/i;
  * Sentences that put right what was said of one thing by naming it or its place: "the roots were at forty five, not
  * forty four", "that's not a hole, that's just a shadow". Undefined where a sentence does not.
  */
-export function takePutRight(talk: Talk, sentence: string, isNext: boolean): Correction | undefined {
+export function takeNamedCorrection(
+  talk: Talk,
+  sentence: string,
+  hearing: NormalizedText,
+  isNext: boolean,
+): Correction | undefined {
   const last = talk.items.at(-1);
   if (!last) return undefined;
   return (
-    byWriting(talk, sentence) ??
+    byWriting(talk, hearing) ??
     otherThing(talk, last, sentence) ??
     wrongPlace(talk, sentence) ??
     endsElsewhere(talk, last, sentence) ??
-    (isNext ? calledAnew(talk, last, sentence) : undefined) ??
+    (isNext ? calledAnew(talk, last, sentence, hearing) : undefined) ??
     goneOn(talk, sentence)
   );
 }
 
 /** What the typed line takes as said of something written: its place or its size. */
-function byWriting(talk: Talk, sentence: string): Correction | undefined {
-  const hearing = normalize(sentence);
+function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined {
   const [segment] = segmentsOf(hearing);
   if (!segment || segment.denied) return undefined;
   const { context, known } = contextOf(talk);
@@ -104,34 +108,31 @@ const at = ({ entry }: NarrationItem, says: string): string =>
 function wrongPlace(talk: Talk, sentence: string): Correction | undefined {
   const [, what, where = ''] = wasWrong.exec(sentence) ?? [];
   if (what === undefined) return undefined;
-  const reading = /\d+(?:\.\d+)?/.exec(normalize(`at ${where}`).heard.text)?.[0];
+  const reading = readingIn(where);
   const item = talk.items.findLast((each) => named(each, what));
-  return item && reading !== undefined ? moved(talk, item, Number(reading)) : undefined;
+  return item && reading !== undefined ? moved(talk, item, reading) : undefined;
 }
 
 function endsElsewhere(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {
   const [, where] = goesTo.exec(sentence) ?? [];
-  const to = where === undefined ? undefined : /\d+(?:\.\d+)?/.exec(normalize(`at ${where}`).heard.text)?.[0];
+  const to_ft = where === undefined ? undefined : readingIn(where);
   // What has no end yet is only completed.
-  if (to === undefined || last.entry.to_ft === undefined) return undefined;
-  last.entry = { ...last.entry, to_ft: Number(to) };
-  talk.reading = Number(to);
+  if (to_ft === undefined || last.entry.to_ft === undefined) return undefined;
+  last.entry = { ...last.entry, to_ft };
+  talk.reading = to_ft;
   return { is: 'mended', item: last };
 }
 
-function calledAnew(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {
-  const [, reading] = anew.test(sentence)
-    ? (placeOnly.exec(normalize(sentence).heard.text.replaceAll('¦', ' ')) ?? [])
-    : [];
+function calledAnew(
+  talk: Talk,
+  last: NarrationItem,
+  sentence: string,
+  { heard }: NormalizedText,
+): Correction | undefined {
+  const [, reading] = anew.test(sentence) ? (placeOnly.exec(heard.text.replaceAll('¦', ' ')) ?? []) : [];
   const { reading_ft, to_ft } = last.entry;
   if (reading === undefined || reading_ft === undefined || to_ft !== undefined) return undefined;
   return Math.abs(Number(reading) - reading_ft) <= anew_ft ? moved(talk, last, Number(reading)) : undefined;
-}
-
-function moved(talk: Talk, item: NarrationItem, reading_ft: number): Correction {
-  item.entry = { ...item.entry, reading_ft };
-  talk.reading = reading_ft;
-  return { is: 'mended', item };
 }
 
 function goneOn(talk: Talk, sentence: string): Correction | undefined {

@@ -1,0 +1,26 @@
+/** Numbers by their words, from zero to nineteen: the index is the value. */
+export const ones: readonly string[] = [
+  ...[
+    'zero',
+    'one',
+    'two',
+    'three',
+    'four',
+    'five',
+    'six',
+    'seven',
+    'eight',
+    'nine',
+    'ten',
+    'eleven',
+    'twelve',
+  ],
+  ...['thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'],
+];
+/** Twenty, thirty, … ninety. */
+export const tens: readonly string[] = [
+  ...['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'],
+];
+
+/** The beginning of a number, in words or digits. */
+export const aNumber = String.raw`(?:\d|(?:${[...ones.slice(1), ...tens].join('|')}|a\s+hundred)\b)`;
