@@ -20,7 +20,7 @@ const outside = [
 ].map(web);
 const isPackage = (id: string) => id.includes('node_modules');
 /** Packages that only some views need: a module that uses them is left to the bundler. */
-const isDrawing = (id: string) => /d3-scale|use-gesture/.test(id);
+const isDrawing = (id: string) => /use-gesture/.test(id);
 
 /**
  * Names the file that a module of ours is built into: `common` and `job` hold what the frame of a job needs, `views` what

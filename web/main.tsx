@@ -8,13 +8,12 @@ import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
-import { RouterProvider } from 'react-router';
 import { takeFirm } from './api/firm';
 import { takeStored } from './api/jobs';
 import { loadMe, clearOtherPersonsData } from './api/me';
 import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
-import { router } from './routes';
+import { loadViews, Pages } from './routes';
 import { Trouble } from './shell/trouble';
 import { applyMode } from './theme/color-mode';
 import { system } from './theme/system';
@@ -41,14 +40,17 @@ if ('serviceWorker' in navigator && import.meta.env.PROD)
   navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
-createRoot(root).render(
-  <StrictMode>
-    <ChakraProvider value={system}>
-      <ErrorBoundary FallbackComponent={Trouble}>
-        <PersistQueryClientProvider client={client} persistOptions={persistOptions}>
-          <RouterProvider router={router} />
-        </PersistQueryClientProvider>
-      </ErrorBoundary>
-    </ChakraProvider>
-  </StrictMode>,
-);
+// Not awaited up here: the code of a view waits until this file has run.
+void loadViews(location.pathname).then(() => {
+  createRoot(root).render(
+    <StrictMode>
+      <ChakraProvider value={system}>
+        <ErrorBoundary FallbackComponent={Trouble}>
+          <PersistQueryClientProvider client={client} persistOptions={persistOptions}>
+            <Pages />
+          </PersistQueryClientProvider>
+        </ErrorBoundary>
+      </ChakraProvider>
+    </StrictMode>,
+  );
+});

@@ -1,22 +1,18 @@
-import { createBrowserRouter, Navigate, Outlet } from 'react-router';
+import { Suspense } from 'react';
+import { BrowserRouter, matchRoutes, Navigate, Outlet, useRoutes, type RouteObject } from 'react-router';
 import { jobLayout, jobList, jobViews } from './early';
 import { Gate } from './people/gate';
-import { lazyPart } from './shell/lazy-part';
+import { lateView } from './shell/late-view';
 import { NotFound } from './shell/not-found';
-import { RouteTrouble } from './shell/trouble';
 import type { ComponentType } from 'react';
 
-/**
- * A view at an address. Its code is loaded when it is first opened, while the previous view stays; the pages cached for
- * a reload without the server include all of them. An error in a view leaves everything around it standing.
- */
-const view = (path: string, fetchView: () => Promise<ComponentType>) => ({
-  path,
-  errorElement: <RouteTrouble />,
-  lazy: async () => ({ Component: await fetchView().catch(() => lazyPart(path, fetchView)) }),
-});
+/** A view at an address; its handle loads its code. The pages cached for a reload without the server include all of them. */
+function view(path: string, fetchView: () => Promise<ComponentType>) {
+  const { View, load } = lateView(path, fetchView);
+  return { path, element: <View />, handle: load };
+}
 
-export const router = createBrowserRouter([
+const routes: RouteObject[] = [
   // A customer reads an offer behind a secret, without signing in.
   view('/offer/:secret', async () => (await import('./offer/customer-view')).CustomerView),
   {
@@ -25,7 +21,6 @@ export const router = createBrowserRouter([
         <Outlet />
       </Gate>
     ),
-    errorElement: <RouteTrouble />,
     children: [
       view('/', jobList),
       view('/firm', async () => (await import('./firm/firm-view')).FirmView),
@@ -42,4 +37,21 @@ export const router = createBrowserRouter([
       { path: '*', element: <NotFound /> },
     ],
   },
-]);
+];
+
+/** Resolves when the code of what an address shows is here. */
+export async function loadViews(pathname: string): Promise<void> {
+  const matches = matchRoutes(routes, pathname) ?? [];
+  await Promise.all(matches.map(({ route }) => (route.handle as (() => Promise<unknown>) | undefined)?.()));
+}
+
+const Routed = () => useRoutes(routes);
+
+/** Every page at its address. A view whose code is still on its way leaves the one before it in place. */
+export const Pages = () => (
+  <BrowserRouter>
+    <Suspense>
+      <Routed />
+    </Suspense>
+  </BrowserRouter>
+);

@@ -302,9 +302,16 @@ export const findingRows = [
         'roots growing in',
         'tap root',
       ],
-      ...['root ball', 'rootball', 'ball of roots', 'root curtain', 'curtain of roots', 'wall of roots'].map(
-        (each): [string, Sets, Sets] => [each, {}, { size: 'large' }],
-      ),
+      ...[
+        'root ball',
+        'rootball',
+        'ball of roots',
+        'root curtain',
+        'root mat',
+        'mat of roots',
+        'curtain of roots',
+        'wall of roots',
+      ].map((each): [string, Sets, Sets] => [each, {}, { size: 'large' }]),
       ...[
         ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'],
         ...['whiskers', 'root whiskers', 'stringy roots'],
@@ -471,6 +478,8 @@ export const findingRows = [
         'pool of water',
         'pooling',
         'ponding',
+        'puddle',
+        'puddles',
         'ponded water',
         'water pooling',
         'back pitch',

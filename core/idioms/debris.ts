@@ -28,6 +28,10 @@ export const debrisIdioms: readonly Idiom[] = [
     /\bgasket\s+(?:is\s+)?(?:hanging|sticking|intruding|protruding|dangling|poking|hangs|sticks|intrudes)(?:\s+(?:down|in|into|out))*(?:\s+(?:to\s+)?(?:the\s+)?(?:pipe|line|flow))?\b/gi,
     'gasket hanging',
   ],
+  [
+    /\b(?:rolled|displaced|loose|pinched|dropped)\s+(?:rubber\s+)?gasket\b|\bgasket\s+(?:is\s+|has\s+)?(?:rolled|displaced|popped|come|pushed|loose|out)(?:\s+(?:out|in|over|off))?\b/gi,
+    'gasket hanging',
+  ],
   // "bricks in the pipe"
   [
     new RegExp(
@@ -51,6 +55,11 @@ export const debrisIdioms: readonly Idiom[] = [
   ],
   [
     /\b(?:a\s+)?(?:big\s+|large\s+|small\s+|little\s+)?(?:pieces?|chunks?|part|section|bit)\s+(?:out\s+)?of\s+(?:the\s+)?(?:wall|pipe|top|crown|side|bell|hub|clay|concrete)\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:missing|gone)\b/gi,
+    'missing piece',
+  ],
+  // "wall missing at 3", "side of the pipe is gone"
+  [
+    /\b(?:(?:the\s+)?(?:side|wall)(?:\s+of\s+(?:the\s+)?pipe)?\s+(?:is\s+|has\s+)?(?:missing|gone|rotted\s+(?:out|away)|rusted\s+(?:out|through|away))|missing\s+(?:pipe\s+)?(?:wall|side))\b/gi,
     'missing piece',
   ],
   // "fractures with pieces displaced"

@@ -1,4 +1,4 @@
-import type { Idiom } from './traced-text.js';
+import { quoted, type Idiom } from './traced-text.js';
 
 /** Deposits and roots, which are cut out and cleaned away; a bottom that is gone is a finding. */
 const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debris|deposits?|rags?|paper|mud)`;
@@ -17,6 +17,14 @@ export const denyingIdioms: readonly Idiom[] = [
   [
     /\b(?:would(?:\s*n'?t|\s+not)|do(?:\s*n'?t|\s+not))\s+(?:really\s+)?call\s+(?:that|it|this)\s+(?:an?\s+)?(?=[a-z])/gi,
     'no ',
+  ],
+  // "roots cut, regrew": they are there.
+  [
+    new RegExp(
+      String.raw`\b(${cleaned})\s+(?:(?:were|was|had\s+been|have\s+been|been|got)\s+)*((?:cut|cleared|removed|cleaned|jetted)(?:\s+out)?(?:\s+(?:before|last\s+\w+|earlier|once))?\s*,?\s*(?:(?:and|but|have|has|they|it|already)\s+)*(?:regrew|regrown|regrowing|grew\s+back|grown\s+back|growing\s+back|came\s+back|come\s+back|coming\s+back|back\s+again|back|still\s+(?:there|some(?:\s+left)?))\b)`,
+      'gi',
+    ),
+    ([, what = '', how = '']) => `${what} ${quoted(how)}`,
   ],
   // "there used to be roots", "where the roots were"
   [/\b(?:there\s+)?used\s+to\s+(?:be|have)\s+(?:some\s+|an?\s+)?(?=[a-z])/gi, 'no '],

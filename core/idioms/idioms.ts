@@ -2,7 +2,7 @@ import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
-import { quoted, type Idiom } from './traced-text.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
 import { anyMaterial, pipeIdioms } from './pipes.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { remarkIdioms } from './remarks.js';
@@ -10,11 +10,27 @@ import { waterFigures, waterIdioms } from './water.js';
 
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
+  // "1) 41 roots", "2. 46 offset", "#3 41 roots", "* 41 roots": how a list is numbered is no place.
+  [
+    /^\s*(?:(?:#\d{1,2}[.):]?|\d{1,2}[.)]|[a-h]\))\s+(?=~?@?\s*\d)|\d{1,2}\)\s+(?=[a-z])|[*•·▪–—]\s*(?=~?@?\s*[a-z\d]))/gi,
+    ' ',
+  ],
+  [/\s*\|\s*/g, ' '],
+  // "41/46/52 roots": three places.
+  [/(?<=^\s*)\d{2,3}(?:\/\d{2,3}){2,}(?=\s+[a-z])/gi, ([places]) => places.replaceAll('/', ', ')],
+  // "roots > 50 %": more than, no change of pipe.
+  [
+    /(?<=[a-z]\s*)[>≥]=?\s*(?=\d+(?:\.\d+)?\s*(?:%|percent))|(?<=\b(?:roots?|grease|scale|debris|offset|crack|gap|water|belly|sag|dip)\s*)[>≥]=?\s*(?=\d+(?:[./]\d+)?\s*(?:in\b|inch|"))/gi,
+    ' over ',
+  ],
+  [/[<≤]=?\s*(?=\d+(?:[./]\d+)?\s*(?:%|percent|in\b|inch|"))/gi, ' less than '],
+  [/\bx\s?([2-9])\b(?=\s*(?:$|[,;]|~?\d|at\b|from\b|between\b))/gi, ([said]) => quoted(said)],
+  [/\b(?:btwn|btw|betw|b\/w)\.?(?=\s+~?\d)/gi, 'between'],
   ...correctingIdioms,
   ...correctingFigures,
   // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
   [
-    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\bat\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
+    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\b(?:at|from|between)\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
     ' ',
   ],
   // "zeroed at the cleanout"
@@ -66,6 +82,10 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:pass|budge|clear|make|navigate|negotiate)\s+(?!(?:it|this|that|here|out|sure|through|past|by|any|further|up|much)\b)(?=[a-z])/gi,
     "can't get past ",
+  ],
+  [
+    /\b(?:abandoned|terminated|aborted|ended)\s+(?:the\s+)?(?:survey|inspection|video|run)\b(?!\s+at\s+the\b)\s*,?/gi,
+    'stopped ',
   ],
   // "survey abandoned, roots"
   [
@@ -121,6 +141,35 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:line\s+)?(?:is\s+)?(?:backing|backed)\s+up\s+from\s+(?:the\s+)?(?:city|street|main|sewer)\b/gi,
     'main backed up',
   ],
+  [
+    /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
+    ([, how = '']) => `joint ${quoted(how.trim())}`,
+  ],
+  // "joint off 1/2", "joint shifted"
+  [
+    /\bjoint\s+(?:is\s+|has\s+)?(?:off|shifted|slipped)(?:\s+by)?(?=\s*(?:$|[,;.]|~?[\d½¼¾]|half|about|a\b))/gi,
+    'offset joint ',
+  ],
+  [
+    /\b(deflected|bent|angled|chipped)\s+(joint|bell|hub)\b|\b(joint|bell|hub)\s+(?:is\s+)?(deflected|bent|angled|chipped)\b/gi,
+    ([, how, part, same, then]) => `${part ?? same ?? ''} ${quoted(how ?? then ?? '')}`,
+  ],
+  [/\b(?:one|a|1)\s+piece\s+(?:is\s+|has\s+)?(?=shift|moved|displaced)/gi, ' '],
+  [/\b(?:4|four)[\s-](?:quadrant|way)\s+(?=crack|fracture)/gi, ([said]) => quoted(said.trim())],
+  // "offset one pipe thickness": no inch.
+  [
+    /\b(?:(?:about|a|an|one|1|half|full|~)\s+)*(?:a\s+)?(?:pipe|wall)(?:'s)?(?:\s+wall)?\s+thickness(?:es)?\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:catch(?:es|ing)?|snag(?:s|ging)?|collect(?:s|ing)?)\s+(?:some\s+|the\s+|a\s+little\s+)?(?:toilet\s+)?(?:paper|wipes|solids|debris)\b/gi,
+    asNote,
+  ],
+  // "crack 3/9", "cracks 3 & 9": two hours.
+  [
+    /(?<=[a-z]\s+(?:at\s+)?)(1[0-2]|[1-9])\s*(?:\/\s*(1[0-2]|[35679])(?![\d/])|&\s*(1[0-2]|[1-9])\b(?!\s*(?:%|percent|in\b|inch|ft|feet|')))(?!\s*(?:\d|in\b|inch|"|%))/gi,
+    ([, one = '', other, another]) => `at ${one} o'clock and ${other ?? another ?? ''} o'clock`,
+  ],
   [/\bdisjoint(?:ed)?\b/gi, 'separated'],
   ...waterIdioms,
   ...pointIdioms,
@@ -172,6 +221,11 @@ export const spokenIdioms: readonly Idiom[] = [
     ([, end, side]) => `${end === 'top' ? 12 : 6} o'clock and ${side === 'left' ? 9 : 3} o'clock`,
   ],
   [/\b(?:at\s+)?(?:the\s+)?top\s+and\s+(?:the\s+)?bottom\b/gi, "12 o'clock and 6 o'clock"],
+  // "roots take up 3/4 of the pipe"
+  [
+    /\b(?:tak(?:es?|ing)|fill(?:s|ing)?|eat(?:s|ing)?)\s+up\s+(?=(?:(?:about|around|maybe|roughly|~)\s*)*(?:\d|half|a\s+(?:third|quarter)|two|three|most))/gi,
+    ' ',
+  ],
   [/\b(?:pipe\s+)?size\s+change|change\s+(?:in|of)\s+(?:pipe\s+|the\s+)?(?:size|diameter)\b/gi, 'change'],
   // "rotted out on the bottom"
   [
@@ -237,6 +291,11 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "30 %, maybe more": as it was said.
   [/[\s,]+(?:maybe|possibly|probably|perhaps)\s+(?:a\s+(?:little|bit)\s+)?more(?=\s*(?:$|[,.;]))/gi, ' '],
+  // "every 3 feet a joint with roots"
+  [
+    /\bevery\s+(?:\d+(?:\.\d+)?|two|three|four|five|six|couple(?:\s+of)?|few)\s*(?:feet|foot|ft|')\s*,?\s+(?:there's\s+|there\s+is\s+)?(?:an?\s+|the\s+)?joints?\s+(?:with|has|have)\s+(?=[a-z])/gi,
+    'every joint ',
+  ],
   // "all joints have roots"
   [
     /\b(?:all|every|each)\s+(?:of\s+)?(?:the\s+)?joints?\s+(?:have|has|got|with)\s+(?:got\s+)?(?=[a-z])/gi,
@@ -304,6 +363,20 @@ export const figureIdioms: readonly Idiom[] = [
     ' and ',
   ],
   ...pointFigures,
+  // "roots at joints 41 44 47": at each of them.
+  [
+    /\bat\s+(?:the\s+)?joints\s+(?:at\s+)?(?=\d+(?:\.\d+)?(?:\s*(?:,|\band\b|&)?\s+\d+(?:\.\d+)?)+(?:\s*$|\s*[;.]))([^;]*)/gi,
+    ([, places = '']) =>
+      `at joint at ${places
+        .trim()
+        .split(/\s*(?:,|\band\b|&)\s*|\s+/)
+        .join(', ')}`,
+  ],
+  // "roots 31 & 40", "roots 31-40-52", "roots at 31 40": places.
+  [
+    /(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?(?:\s*[&+]\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?)+(?=\s*(?:$|[;.]))|(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*-\s*(?:1[3-9]|[2-9]\d|1\d\d)){2,}(?=\s*(?:$|[;.]))|(?<=(?:\bat|@)\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s+(?:1[3-9]|[2-9]\d|1\d\d))+(?=\s*(?:$|[;.]))/gi,
+    ([places]) => places.trim().split(/\s*[&+-]\s*|\s+(?=\d)/).join(', '),
+  ],
   // "roots at 31 33 and 35": three places.
   [
     /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,

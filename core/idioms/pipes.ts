@@ -30,6 +30,19 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, how = '']) => how,
   ],
+  // "12-60 cipp"
+  [
+    /\b(?:has\s+(?:an?\s+)?)?(?:cipp|cured[\s-]in[\s-]place(?:\s+pipe)?)\b(?:\s+(?:liner|lining|lined))?/gi,
+    'lined',
+  ],
+  [
+    /\bliner\s+(?:stops|ends|quits)\s+(?:just\s+)?(short\s+of\s+(?:the\s+)?(?:city\s+)?main)\b/gi,
+    ([, short = '']) => `liner ends ${quoted(short)}`,
+  ],
+  [
+    new RegExp(String.raw`\b((?:pipe\s+)?burst(?:ed)?)\s+(?:in\s+)?(?=${anyMaterial}\b)`, 'gi'),
+    ([, how = '']) => quoted(how),
+  ],
   // "clay both sides": nothing changes here.
   [
     new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),
@@ -145,7 +158,7 @@ export const pipeIdioms: readonly Idiom[] = [
     ([, , from = '', to = '']) => `${from} to ${to} in reducer`,
   ],
   [
-    /\b(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:by|x)\s*(\d+)\s*(?:in(?:ch)?\b|")?\s+(?:reducer|increaser)\b/gi,
+    /\b(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:by|x)\s*(\d+)\s*(?:in(?:ch)?\b|")?\s+(?:reducer|increaser|reducing|bushing)\b(?:\s+coupling)?/gi,
     ([, from = '', to = '']) => `${from} to ${to} in reducer`,
   ],
   // "goes to 6 inch": only the diameter changes.

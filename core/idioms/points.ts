@@ -10,6 +10,18 @@ const theMain = String.raw`(?:city\s+|street\s+|sewer\s+)?main|city\s+sewer`;
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "60 P/L"
+  [new RegExp(String.raw`(?<=${placeFirst}(?:at\s+(?:the\s+)?)?)p[./]?\s?l\b\.?`, 'gi'), 'property line'],
+  // "drops into manhole"
+  [
+    /\b((?:drops?|falls|dumps|outfalls|comes\s+out|ends|ties)\s+(?:down\s+)?(?:in(?:to)?|at))\s+(?:the\s+|an?\s+)?(manhole|mh)\b/gi,
+    ([, how = '', hole = '']) => `${hole} ${quoted(`${how} it`)}`,
+  ],
+  // "at tap, top of main"
+  [
+    /\b(?:(?:at|on|to)\s+)?(?:the\s+)?tap\s*,?\s+(?:(?:at|on|in|into)\s+)?(?:the\s+)?(?:top|side|crown)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
+    ([said]) => `main ${quoted(said.trim())}`,
+  ],
   // "lateral from next door comes in on the right"
   [
     /\b(?:lateral|line|pipe|service|drain|sewer)\s+((?:from|off|for)\s+(?:[a-z']+\s+){1,3}?)(?:comes|coming|ties|tying|tied|connects|connecting|joins|joining)\s+(?:in(?:to)?|us|ours|our\s+line)\b/gi,
@@ -39,6 +51,24 @@ export const pointIdioms: readonly Idiom[] = [
     /(?<!\b(?:joint|pipe|hub|bell|spigot|end|offset|side|section)\s+(?:has\s+|is\s+)?)\bdropped\s+(?=(?:about\s+|~\s*)?(?:an?\s+|half\s+|\d)[^;,]*(?:foot|feet|ft|inch|inches|"))/gi,
     'drop ',
   ],
+  // "15 hard left", "40 pipe goes off to the left"
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:the\s+)?(?:pipe|line|it|camera)\s+)?(?:(?:(?:goes|heads|runs|bears|breaks)\s+(?:off\s+)?(?:to\s+(?:the|your)\s+)?)|(?:an?\s+)?(?:hard|slight|sharp|gentle|quick|easy|jog|jogs)\s+)(left|right)(?=\s*(?:$|[,;.]))`,
+      'gi',
+    ),
+    ([said, way = '']) => `bend ${way} ${quoted(said.trim())}`,
+  ],
+  [
+    /\bvertical\s+(?=(?:45|90|22\.5|22)\b)(\d[\d.]*)(?!\s*(?:%|in\b|ft|feet|foot|'|"))/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees ${quoted('vertical')}`,
+  ],
+  [
+    /\bback[\s-]to[\s-]back\s+(45|22\.5|22)(?:'?s|\s+(?:bends|degrees?))\b/gi,
+    ([, each = '']) =>
+      `bend ${each === '22' ? 45 : 2 * Number(each)} degrees ${quoted(`back to back ${each}s`)}`,
+  ],
+  [/\bcombo\b(?!\s+(?:wye|tee))/gi, 'combo wye'],
   // "neighbor ties in here"
   [
     /\b(?:the\s+)?(neighbou?r(?:'s(?:\s+(?:line|lateral|sewer|drain|pipe))?|s)?|next\s+door)\s+(?=(?:tie|tap|wye|branch|connect|come)[a-z]*\b)/gi,
@@ -104,7 +134,7 @@ export const pointIdioms: readonly Idiom[] = [
   // "big oak over the line"
   [
     new RegExp(
-      String.raw`(?<=(?:^|[;,])\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)?)(?:an?\s+)?(?:(?:big|large|old|huge|small|mature|giant|tall)\s+)*(${trees}|redwood|eucalyptus)(?:\s+tree)?(?=\s+(?:over|above|near|beside|right|here)\b|\s*(?:$|[,;.]))`,
+      String.raw`(?<=(?:^|[;,])\s*(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+)?)(?:an?\s+)?(?:(?:big|large|old|huge|small|mature|giant|tall)\s+)*(${trees}|redwood|eucalyptus)(?:\s+tree)?(?=\s+(?:over|above|overhead|near|beside|right|here)\b|\s*(?:$|[,;.]))`,
       'gi',
     ),
     ([, tree = '']) => `tree ${quoted(tree)} `,

@@ -39,6 +39,37 @@ export const remarkIdioms: readonly Idiom[] = [
     /\b(?:(?:pipe\s+)?wall\s+(?:is\s+)?(?:getting\s+|very\s+|pretty\s+)?(?:thin(?:ning)?|loss)|thin\s+walls?)\b(?!\s+(?:at|on|along|in)\s+(?:the\s+)?(?:invert|bottom))/gi,
     asNote,
   ],
+  [/\b(?:the\s+)?(?:pipe|wall|metal|iron)\s+(?:is\s+|looks\s+)?paper[\s-]thin\b/gi, asNote],
+  // "liner not open at wye"
+  [/\bliner\s+(?:is\s+|was\s+)?(?:not|never)\s+(?:cut\s+)?(?:open(?:ed)?|cut|reinstated)\b[^;,]*/gi, asNote],
+  // "jetted twice", "cabled from here": what was done, not what is seen.
+  [
+    /\b(?:we\s+|i\s+)?(?:hydro\s?-?)?(?:jetted|cabled|snaked|rodded|augered|descaled)\b(?:\s+(?:(?:it|this|here|through|out|clean|once|twice|again|with|by|a|the|\d+\s+(?:times|passes))\b\s*)+)?(?=\s*(?:$|[,;.\d~]|at\b|from\b|between\b|to\b))/gi,
+    asNote,
+  ],
+  // Water that flows by stands nowhere.
+  [
+    /\b(?:flowing|flows|running)\s+(?:half|a?\s*(?:third|quarter)|full|two\s+thirds|three\s+quarters)(?:\s+full)?\b|\b(?:low|high|light|heavy|normal|steady|good)\s+flow\b(?!\s+(?:line|from|toward|towards|past|by))/gi,
+    asNote,
+  ],
+  // "pitch 1/4 in per foot", "slope 2 %"
+  [
+    /\b(?:(?:pitch(?:ed)?|slop(?:e|es|ed)|grade|fall(?:s)?)\s+(?:(?:is|at|of|about|around|~)\s*)*)?(?:\d+\/)?\d+(?:\.\d+)?\s*(?:in(?:ch(?:es)?)?|")?\s*(?:per|\/|to\s+the|an?)\s*(?:foot|ft)\b(?:\s+(?:of\s+)?(?:pitch|slope|grade|fall))?/gi,
+    asNote,
+  ],
+  [
+    /\b(?:pitch(?:ed)?|slop(?:e|es|ed)|grade)\s+(?:(?:is|at|of|about|around|~)\s*)*\d+(?:\.\d+)?\s*(?:%|percent)|(?<=\d\s+)\d+(?:\.\d+)?\s*(?:%|percent)\s+(?:fall|slope|grade|pitch)\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:bad|poor|rough|sloppy|ugly|bad\s+looking)\s+transition\b(?!\s+(?:from|to|of)\b)|\bstair[\s-]?step(?:s|ped|ping)?\b/gi,
+    asNote,
+  ],
+  [
+    /\b(tee|wye|cleanout)\s+(?:is\s+)?((?:laying|lying|laid|lays|lies)\s+(?:flat|down|on\s+its\s+(?:back|side))|on\s+(?:its\s+)?back|rolled(?:\s+over)?)\b/gi,
+    ([, what = '', how = '']) => `${what} ${quoted(how)}`,
+  ],
+  [/(?<=\d\s*(?:feet|foot|ft)?\s+)(?:EOL|end\s+of\s+(?:the\s+)?line)\b/gi, asNote],
   [
     /\b(?:folds?|wrinkles?)\s+in\s+(?:the\s+)?liner\b|\bliner\s+(?:(?:has|is)\s+)?(?:an?\s+|some\s+)?(?:folds?|folded|wrinkles?|wrinkled)\b/gi,
     asNote,
@@ -76,6 +107,8 @@ export const remarkIdioms: readonly Idiom[] = [
     /\b(vertical|horizontal)\s+(?=offset|displace)([a-z]+(?:\s+joint)?)/gi,
     ([, way = '', what = '']) => `${what} ${quoted(way)}`,
   ],
+  [/(?<=\boffset(?:\s+joint)?\s+)(?:vert|horiz)(?:\.|ical|ontal)?(?:ly)?(?=\s|$)/gi, asNote],
+  [/(?<=\d\s*(?:feet|foot|ft)?\s+)(?:(?:some|heavy|light|deep)\s+)*pit(?:ting|ted)\b/gi, asNote],
   [
     /\b(soft|hard|hardened|solidified|sticky)\s+(grease(?:\s+build\s?-?up)?)\b/gi,
     ([, how = '', grease = '']) => `${grease} ${quoted(how)}`,
@@ -105,7 +138,7 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [
-    /\b(?:marked\s+(?:it\s+)?(?:with|in)\s+(?:paint|chalk|a\s+flag)|(?:put\s+(?:in\s+)?a\s+)?flag(?:ged)?(?:\s+(?:it|here|set|placed))*)(?=\s*(?:$|[,;.]|at\b|on\b))/gi,
+    /\b(?:marked(?:\s+(?:it|this|here|the\s+spot))?(?:\s+(?:with|in)\s+(?:(?:green|white|pink|orange|blue)\s+)?(?:paint|chalk|a\s+flag)|(?=\s*$))|(?:put\s+(?:in\s+)?a\s+)?flag(?:ged)?(?:\s+(?:it|here|set|placed))*)(?:\s+(?:at|on|by|near)\s+(?:the\s+)?(?:edge|side|corner|end|middle|curb|sidewalk|lawn|drive|driveway|fence|tree|gate)\b[^;,\d]*)?(?=\s*(?:$|[,;.]|at\b|on\b))/gi,
     asNote,
   ],
   [

@@ -43,7 +43,7 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // Said of the pipe, not denied.
   [
-    /\b(?:no|zero|not\s+enough|without(?:\s+any)?)\s+(?:fall|slope|pitch)\b(?!\s+(?:problems?|issues?))/gi,
+    /\b(?:no|zero|not\s+enough|without(?:\s+any)?)\s+(?:fall|slope|pitch|grade)\b(?!\s+(?:problems?|issues?))/gi,
     'flat',
   ],
   [/\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:coming|rising)\s+up\b/gi, 'standing water starts'],
@@ -73,6 +73,43 @@ export const waterIdioms: readonly Idiom[] = [
     ([, share = '']) =>
       `standing water ${parts[share] ?? share.replace(/^(?:a|one)[\s-]/, '').replace('-', ' ')} full`,
   ],
+  // "41 in water, 55 out of water": the place, not so many inches.
+  [
+    /(?<=(?:^|[,;/]|\band)\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\s+)(?:(?:goes?|went|going)\s+)?in\s+(?:the\s+)?water\b(?=\s*(?:$|[,;/]|\band\s+\d|\d))/gi,
+    'standing water starts',
+  ],
+  [/\bwater\s+in\b(?=\s*[,;/]?\s*(?:and\s+)?\d+(?:\.\d+)?\s+water\s+out\b)/gi, 'standing water starts'],
+  [/(?<=\d\s*)water\s+out\b(?=\s*(?:$|[,;]))/gi, 'standing water ends'],
+  // Said after where it began.
+  [
+    /(?<=(?:standing water starts|\benter(?:s|ing|ed)?\s+(?:the\s+)?water)\b[^;]*?)\b(?:(?:(?:comes|came|back|is|are|we're)\s+)*out\s+of|exit(?:s|ing|ed)?|leav(?:es?|ing))\s+(?:the\s+)?water\b/gi,
+    'standing water ends',
+  ],
+  [/\b(?:exit(?:s|ing|ed)?|leav(?:es?|ing))\s+(?:the\s+)?water\b/gi, 'out of the water'],
+  // "15-30 1/4 standing water": how deep, not how far.
+  [
+    /(?<=^\s*\d+(?:\.\d+)?\s*(?:-|to)\s*\d+(?:\.\d+)?\s+)([1-7]\/[248])\s+(?=(?:of\s+)?(?:standing\s+)?water\b)/gi,
+    ([, deep = '']) => `${deep} in `,
+  ],
+  // "25 % water", "1/4 pipe water"
+  [
+    /(?<=^[^;a-z]*)\b(\d+)\s*(?:%|percent)\s+(?:standing\s+)?water\b(?!\s+(?:level|depth|line|main))/gi,
+    ([, share = '']) => `standing water ${share}%`,
+  ],
+  [
+    /\b([1-3]\/[2-4]|half|quarter|third)\s+(?:of\s+(?:the\s+)?)?pipe\s+(?:of\s+)?(?:standing\s+)?water\b/gi,
+    ([, share = '']) => `standing water ${parts[share] ?? share} full`,
+  ],
+  // "2 in water at 41"
+  [
+    /^\s*([\d½¼¾]{1,2}(?:[ ./]\d+)*)\s*(?:in(?:ch(?:es)?)?|")\s+(?:deep\s+)?water\s+(?=(?:at|from|between)\s+~?\d)/gi,
+    ([, deep = '']) => `standing water ${deep} in `,
+  ],
+  // "sag, full pipe"
+  [
+    /(?<=\b(?:sag|belly|dip|low\s+spot|standing\s+water)\s*,?\s+)(?:full\s+(?:pipe|bore)|(?:the\s+)?whole\s+pipe|completely\s+full|totally\s+full)\b/gi,
+    '100%',
+  ],
   // "still in water"
   [
     /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
@@ -94,10 +131,10 @@ export const waterFigures: readonly Idiom[] = [
     ([, share = '']) => `standing water ${share}%`,
   ],
   [
-    /\b(?:(?:the\s+)?water\s+(?:starts|begins)|(?:entering|enters|(?:(?:we\s+)?(?:go|goes|going|went|come|comes|coming)\s+)?(?:down\s+)?into|hits|hitting|hit)\s+(?:the\s+|some\s+)?(?:standing\s+)?water)\b(?!\s+(?:main|meter|line|heater))/gi,
+    /(?<!\bstanding\s+)\b(?:(?:the\s+)?water\s+(?:starts|begins)|(?:entering|enters?|(?:(?:we\s+)?(?:go|goes|going|went|come|comes|coming)\s+)?(?:down\s+)?into|hits|hitting|hit)\s+(?:the\s+|some\s+)?(?:standing\s+)?water)\b(?!\s+(?:main|meter|line|heater))/gi,
     'standing water starts',
   ],
-  [/\b(?:the\s+)?water\s+(?:ends|stops)\b/gi, 'standing water ends'],
+  [/(?<!\bstanding\s+)\b(?:the\s+)?water\s+(?:ends|stops)\b/gi, 'standing water ends'],
   [/\bfull\s+of\s+(?:standing\s+)?water\b/gi, 'standing water 100%'],
   // "water's about an inch and a half deep", "max water 40 percent": standing water.
   [

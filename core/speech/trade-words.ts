@@ -36,15 +36,15 @@ const sizes: Rows = [
     { is: 'size', size: 'small', weak: true },
   ],
   [
-    'hardly any, barely any, small, smaller, slight, slightly, light, lightly, minor, tiny, thin, faint, very small, very slight',
+    'hardly any, barely any, small, sm, sml, smaller, slight, slightly, light, lightly, minor, tiny, thin, faint, very small, very slight',
     size('small'),
   ],
   [
-    'moderate, medium, med, decent, fair amount of, a fair amount of, medium sized, moderately',
+    'moderate, medium, med, mod, decent, fair amount of, a fair amount of, medium sized, moderately',
     size('moderate'),
   ],
   [
-    'large, heavy, hvy, heavily, bad, badly, pretty bad, really bad, big, severe, severely, major, massive, huge, thick, a lot of, lots of, full of, loaded with, packed with, a ton of, tons of, a bunch of, solid',
+    'large, lrg, lge, lg, heavy, hvy, heavily, bad, badly, pretty bad, really bad, big, severe, severely, major, massive, huge, thick, a lot of, lots of, full of, loaded with, packed with, a ton of, tons of, a bunch of, solid',
     size('large'),
   ],
 ];
@@ -93,7 +93,7 @@ const shared: Rows = [
 const kinds: Rows = [
   ['joint, jt, jts, jnt, hub, bell, bell end, socket, bell joint, spigot, spigot end', kind('joint')],
   [
-    'coupling, repair coupling, transition coupling, no hub coupling, no-hub coupling, no hub band, no hub, no-hub, clamp, band',
+    'coupling, repair coupling, transition coupling, no hub coupling, no-hub coupling, flex coupling, flexible coupling, banded coupling, no hub band, no hub, no-hub, clamp, band',
     kind('joint', { note: 'coupling' }),
   ],
   [
@@ -116,7 +116,7 @@ const kinds: Rows = [
     kind('stop'),
   ],
   [
-    'ran out of cable, out of cable, no more cable, end of the cable, end of my cable, ran out of rod, ran out of hose, out of reel',
+    'ran out of cable, out of cable, no more cable, end of the cable, end of my cable, ran out of rod, ran out of hose, out of reel, out of push, out of rod, out of push rod',
     kind('stop', { why: 'out of cable' }),
   ],
   ['locate, located, locates, locating, loc', kind('locate')],
@@ -237,6 +237,7 @@ const served: Rows = [
   'master bath',
   'half bath',
   'bathroom group',
+  'bath group',
   'powder room',
   'laundry sink',
   'roof leader',

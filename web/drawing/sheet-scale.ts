@@ -1,4 +1,4 @@
-import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { linearScale, type Scale } from './scale';
 import { straightBetween } from '../../core/line/profile.js';
 import { clip, type Interval } from '../../core/line/intervals.js';
 import type { LineView } from '../../core/views/line-view.js';
@@ -19,7 +19,7 @@ export const gutter_px = 100;
 export const margin_px = 16;
 
 export interface SheetScale {
-  readonly x: ScaleLinear<number, number>;
+  readonly x: Scale;
   readonly width: number;
   /** The line's own ends, ft. */
   readonly from_ft: number;
@@ -39,7 +39,7 @@ export function wholeOf(line: Interval): Interval {
 export function sheetScale(line: Interval, width: number, window?: Interval): SheetScale {
   const seen = window ?? wholeOf(line);
   return {
-    x: scaleLinear([seen.from_ft, seen.to_ft], [gutter_px, width - margin_px]),
+    x: linearScale([seen.from_ft, seen.to_ft], [gutter_px, width - margin_px]),
     width,
     from_ft: line.from_ft,
     to_ft: Math.max(line.to_ft, line.from_ft + 1),

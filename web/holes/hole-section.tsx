@@ -1,6 +1,6 @@
 import { surfaceRow } from '../../core/catalog/surfaces.js';
 import { methodName } from '../../core/methods/index.js';
-import { scaleLinear } from 'd3-scale';
+import { linearScale } from '../drawing/scale';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
 import { utilityFill } from '../drawing/ground-colors';
@@ -39,7 +39,7 @@ function drawnOf(line: LineView, pit: Pit): Drawn {
   return {
     ...{ line, pit, from, to, top, depth, y },
     height: y(depth + 1.6),
-    x: scaleLinear([from, to], [left_px, width - 10]),
+    x: linearScale([from, to], [left_px, width - 10]),
     thick: (bore_in) => Math.max(5, (bore_in / 12) * perFoot),
   };
 }

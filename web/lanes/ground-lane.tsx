@@ -1,6 +1,6 @@
 import { holeLetter } from '../../core/excavation/hole.js';
 import { surfaceRow } from '../../core/catalog/surfaces.js';
-import { scaleLinear } from 'd3-scale';
+import { linearScale } from '../drawing/scale';
 import { subtract } from '../../core/line/intervals.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
@@ -33,7 +33,7 @@ export function groundScale(line: LineView, scope: LineScope | undefined) {
     ...line.depths.map(({ invert_ft }) => invert_ft),
     ...(scope?.pits ?? []).map((pit) => pit.figures.depth.value),
   );
-  return scaleLinear([0, deepest + 0.3], [groundTop, top + height - wordRows_px]);
+  return linearScale([0, deepest + 0.3], [groundTop, top + height - wordRows_px]);
 }
 
 interface Props {

@@ -1,7 +1,7 @@
 import { methodRow } from '../../core/methods/index.js';
 import { useDrag } from '@use-gesture/react';
 import { chakra } from '@chakra-ui/react';
-import { scaleLinear } from 'd3-scale';
+import { linearScale } from '../drawing/scale';
 import type { SVGProps } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
 import { feet } from '../controls/format';
@@ -22,7 +22,7 @@ export function Minimap({
   bars: readonly ScopeBar[];
   window: SheetWindow;
 }) {
-  const x = scaleLinear([line.from_ft, Math.max(line.to_ft, line.from_ft + 1)], [2, width_px - 2]);
+  const x = linearScale([line.from_ft, Math.max(line.to_ft, line.from_ft + 1)], [2, width_px - 2]);
   const { shown } = window;
   const bind = useDrag(({ delta: [dx] }) => {
     window.pan(x.invert(dx) - x.invert(0));

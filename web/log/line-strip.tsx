@@ -1,4 +1,4 @@
-import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { linearScale, type Scale } from '../drawing/scale';
 import { useWidth } from '../drawing/use-width';
 import { counterOf } from './entries';
 import type { FindingView, LineView } from '../../core/views/line-view.js';
@@ -14,7 +14,7 @@ export function LineStrip({ lineView, head }: Props) {
   const place = head && counterOf(lineView, head.run)?.place(head.reading_ft);
   const [ref, width] = useWidth<HTMLDivElement>(600);
   const { from_ft, to_ft, findings } = lineView;
-  const x = scaleLinear([from_ft, Math.max(to_ft, from_ft + 1)], [52, width - 24]);
+  const x = linearScale([from_ft, Math.max(to_ft, from_ft + 1)], [52, width - 24]);
   return (
     <div ref={ref}>
       <svg
@@ -48,8 +48,6 @@ export function LineStrip({ lineView, head }: Props) {
     </div>
   );
 }
-
-type Scale = ScaleLinear<number, number>;
 
 /** Its whole length, stretches not seen, and material changes. */
 const Pipe = ({ lineView: { from_ft, to_ft, unseen, pipes }, x }: { lineView: LineView; x: Scale }) => (

@@ -1,6 +1,6 @@
 import { methodName, methodRow } from '../../core/methods/index.js';
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
-import { scaleLinear } from 'd3-scale';
+import { linearScale } from '../drawing/scale';
 import type { ReactNode } from 'react';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
 import { methods } from '../../core/job/vocabulary.js';
@@ -13,7 +13,7 @@ import { Note, Title } from '../controls/text';
 const sample_px = 64;
 /** A stretch of one foot in 32 px, enough to show what a finding looks like. */
 const scale: SheetScale = {
-  x: scaleLinear([0, 2], [0, sample_px]),
+  x: linearScale([0, 2], [0, sample_px]),
   width: sample_px,
   from_ft: 0,
   to_ft: 2,

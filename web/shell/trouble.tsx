@@ -1,12 +1,11 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { FallbackProps } from 'react-error-boundary';
-import { useLocation, useNavigate, useRouteError } from 'react-router';
 import type { Fault } from '../../core/job/faults.js';
 import { asError, Refused } from '../api/client';
 import { Press } from '../controls/controls';
 import { Callout, Note, Title } from '../controls/text';
 
-/** The page failed: nothing typed is lost, since the server has it. */
+/** A page or a view failed: nothing typed is lost, since the server has it. */
 export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
   return (
     <Box role="alert" p="8" maxWidth="640px">
@@ -18,14 +17,6 @@ export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
       <Press onClick={resetErrorBoundary}>Try again</Press>
     </Box>
   );
-}
-
-/** The same for a view that failed, inside everything around it. */
-export function RouteTrouble() {
-  const error = useRouteError();
-  const navigate = useNavigate();
-  const here = useLocation();
-  return <Trouble error={error} resetErrorBoundary={() => void navigate(here, { replace: true })} />;
 }
 
 /** What was refused or unreachable, each fault with its place. */

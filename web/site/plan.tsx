@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { scaleLinear } from 'd3-scale';
+import { linearScale } from '../drawing/scale';
 import type { GroundPlace } from '../../core/line/course.js';
 import { placeLabels } from '../drawing/labels';
 import { useWidth } from '../drawing/use-width';
@@ -85,8 +85,8 @@ function groundOf(course: LineView['course'], width: number) {
   const from_px = (width - (right - left) * perFoot_px) / 2;
   return {
     ...{ marks, way, located, width, perFoot_px },
-    x: scaleLinear([left, left + 1], [from_px, from_px + perFoot_px]),
-    y: scaleLinear([low, low + 1], [height_px - rim_px, height_px - rim_px - perFoot_px]),
+    x: linearScale([left, left + 1], [from_px, from_px + perFoot_px]),
+    y: linearScale([low, low + 1], [height_px - rim_px, height_px - rim_px - perFoot_px]),
   };
 }
 

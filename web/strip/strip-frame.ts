@@ -1,4 +1,4 @@
-import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { linearScale, type Scale } from '../drawing/scale';
 import { useState } from 'react';
 import type { LineHead } from '../../core/job/schema.js';
 import { moveEdge, type End, type HeldStretch } from '../../core/line/edit-stretches.js';
@@ -33,9 +33,9 @@ export interface StripFrame {
   /** The data as entered, and with the current drag applied. */
   readonly said: LineHead;
   readonly head: LineHead;
-  readonly x: ScaleLinear<number, number>;
+  readonly x: Scale;
   /** Depth below the highest ground, ft to px. */
-  readonly y: ScaleLinear<number, number>;
+  readonly y: Scale;
   readonly perFoot: number;
   /** How far the ground is below its highest point, ft. */
   groundDrop: (at_ft: number) => number;
@@ -57,7 +57,7 @@ export function useStripFrame(props: StripProps, wide: number): StripFrame {
   const head = draft ?? said;
   const width = Math.max(strip.least_px, wide);
   const resolve = resolver(view);
-  const x = scaleLinear(
+  const x = linearScale(
     [view.from_ft, Math.max(view.to_ft, view.from_ft + 1)],
     [strip.left_px, width - strip.right_px],
   );
@@ -104,5 +104,5 @@ function depthScale(head: LineHead, view: LineView): Pick<StripFrame, 'y' | 'gro
     ),
   );
   const { section, axis } = strip.rows;
-  return { groundDrop, y: scaleLinear([0, deepest * 1.12], [section, axis - 14]) };
+  return { groundDrop, y: linearScale([0, deepest * 1.12], [section, axis - 14]) };
 }

@@ -23,7 +23,7 @@ export function ReelPanel({ reel, lineView, runId, onStamp, onLocate }: Props) {
   return (
     <Box mb="3">
       {reel.picture && (
-        <ReelPicture picture={reel.picture} reading_ft={reel.reading_ft ?? 0} simulated={simulated} />
+        <ReelPicture picture={reel.picture} reading_ft={reel.pictured_ft ?? 0} simulated={simulated} />
       )}
       <Counter reading_ft={reel.reading_ft}>
         <Text ml="auto" textAlign="right">

@@ -12,6 +12,8 @@ export interface ReelState {
   readonly at?: string;
   readonly reading_ft?: number;
   readonly picture?: Picture;
+  /** What the counter read when the picture was taken, which may be behind `reading_ft` for a moment, ft. */
+  readonly pictured_ft?: number;
   readonly stopped?: string | undefined;
   readonly depth_ft?: number | undefined;
   readonly fault?: string | undefined;
@@ -40,7 +42,11 @@ export function readReelMessage(state: ReelState, line: string): ReelState {
         fault: undefined,
       };
     case 'picture':
-      return { ...state, picture: JSON.parse(rest) as Picture };
+      return {
+        ...state,
+        picture: JSON.parse(rest) as Picture,
+        ...(state.reading_ft === undefined ? {} : { pictured_ft: state.reading_ft }),
+      };
     case 'stopped':
       return { ...state, stopped: rest };
     case 'depth':
@@ -52,7 +58,11 @@ export function readReelMessage(state: ReelState, line: string): ReelState {
   }
 }
 
-/** The reel connected to the server, polled while in use. */
+/** Requests that did not reach the reel. */
+const failures = new EventTarget();
+const unsent = 'The reel did not get that: Open Trench cannot be reached. Try again';
+
+/** The reel connected to the server, listened to while in use. */
 export function useReel(on: boolean): ReelState {
   const [state, setState] = useState<ReelState>({ pipes: [] });
   useEffect(() => {
@@ -61,17 +71,27 @@ export function useReel(on: boolean): ReelState {
     events.addEventListener('line', (event: MessageEvent<string>) => {
       setState((now) => readReelMessage(now, event.data));
     });
+    const sayUnsent = () => {
+      setState((now) => ({ ...now, fault: unsent }));
+    };
+    failures.addEventListener('unsent', sayUnsent);
     return () => {
       events.close();
+      failures.removeEventListener('unsent', sayUnsent);
     };
   }, [on]);
   return state;
 }
 
-export const sendToReel = (line: string): Promise<unknown> =>
-  fetch('/api/reel', { method: 'POST', body: line, headers: { 'x-device': senderName() } }).catch(
-    () => undefined,
-  );
+/** Sends the reel a request; where it cannot be sent, the reel's state says so. */
+export async function sendToReel(line: string): Promise<void> {
+  const sent = await fetch('/api/reel', {
+    method: 'POST',
+    body: line,
+    headers: { 'x-device': senderName() },
+  }).catch(() => undefined);
+  if (!sent?.ok) failures.dispatchEvent(new Event('unsent'));
+}
 
 /** Why the head goes no further, in a sentence. */
 export const sayStopped = (why: string): string =>

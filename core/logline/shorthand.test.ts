@@ -1,0 +1,110 @@
+import fc from 'fast-check';
+import type { EntryDraft, LogContext } from './context.js';
+import { parseLogLine } from './parse.js';
+
+/** Notes copied from a phone, a pad or a spreadsheet: what the lines mean is common practice. */
+const base: LogContext = { points: [{ id: 'MAIN', kind: 'main' }], pass: 'out', end: 'MAIN' };
+
+function read(line: string): (EntryDraft | undefined)[] {
+  const all = parseLogLine(line, base);
+  expect([line, all.flatMap(({ errors }) => errors.map(({ message }) => message))]).toEqual([line, []]);
+  return all.map(({ entry }) => entry);
+}
+
+// How a list is numbered, bulleted or ruled says nothing about the pipe.
+test('a line of a list reads as it does alone', () => {
+  const marks = ['1. ', '2) ', '12) ', 'a) ', '* ', '• ', '- ', '– ', '1.  '];
+  const lines = ['41 roots 20%', '46.5 offset 1/2 in', '30-44 belly', '12 wye at 3', '24 clay > abs', '74 main'];
+  fc.assert(
+    fc.property(fc.constantFrom(...marks), fc.constantFrom(...lines), (mark, line) => {
+      expect(read(mark + line)).toEqual(read(line));
+    }),
+  );
+  expect(read('41.5 | roots | medium')).toEqual(read('41.5 roots medium'));
+});
+
+test.each([
+  ['41/46/52 roots', '41, 46, 52 roots'],
+  ['roots at 31 & 40', 'roots at 31, 40'],
+  ['roots 31 & 40', 'roots at 31, 40'],
+  ['roots 31-40-52', 'roots at 31, 40, 52'],
+  ['roots at 31 40', 'roots at 31, 40'],
+  ['btwn 40 and 44 roots', '40-44 roots'],
+  ['3 root intrusions between 40 and 50', '40-50 roots'],
+  ['every 3 feet a joint with roots from 30 to 48', '30-48 roots every joint'],
+  ['44 crack 3/9', '44 crack at 3 and 9'],
+  ['44 crack at 12/6', '44 crack at 12 and 6'],
+  ['44 lrg roots', '44 large roots'],
+  ['40 roots take up 3/4 of the pipe', '40 roots 75%'],
+  ['40 root mat', '40 root curtain'],
+  ['40 roots > 50%', '40 roots 50%'],
+  ['40 <10% roots', '40 roots 10%'],
+  ['41 in water, 55 out of water', '41 water starts, 55 water ends'],
+  ['41 water in / 55 water out', '41 water starts, 55 water ends'],
+  ['41 enter water, 55 exit water', '41 water starts, 55 water ends'],
+  ['2 in water at 41', '41 standing water 2 in'],
+  ['15-30 1/4 standing water', '15-30 standing water 1/4 in'],
+  ['15-30 25% water', '15-30 standing water 25%'],
+  ['15-30 no grade', '15-30 flat'],
+  ['puddle at 22', '22 standing water'],
+  ['36 4x3 bushing', '36 4x3 reducer'],
+  ['36 flex coupling leaking', '36 coupling leaking'],
+  ['12-60 cipp', '12-60 lined'],
+  ['60 P/L', '60 property line'],
+  ['74 out of push', '74 out of cable'],
+  ['44 joint shifted', '44 offset joint'],
+  ['44 joint off a half inch', '44 offset joint 1/2 in'],
+])('“%s” is “%s”', (short, long) => {
+  expect(read(short)).toEqual(read(long));
+});
+
+test.each([
+  ['74 abandoned survey', [{ kind: 'stop' }]],
+  ['44 wall missing at 3', [{ finding: 'hole', clock: 3 }]],
+  ['30 rolled gasket at 6', [{ finding: 'intrusion', clock: 6 }]],
+  ['41 roots cut, regrew', [{ finding: 'roots', note: 'cut, regrew' }]],
+  ['41 roots were cut out last year and came back', [{ finding: 'roots' }]],
+  ['41 roots cut', [{ kind: 'note' }]],
+  ['12 lead and oakum joint', [{ kind: 'joint', note: 'lead and oakum' }]],
+  ['44 deflected joint', [{ kind: 'joint', note: 'deflected' }]],
+  ['44 chipped bell', [{ kind: 'joint', note: 'chipped' }]],
+  ['44 fractured, one piece shifted', [{ finding: 'crack', shifting: true }]],
+  ['74 drops into manhole', [{ kind: 'point', point: 'manhole-1' }]],
+  ['74 at tap, top of main', [{ kind: 'point', point: 'MAIN' }]],
+  ['15 combo', [{ kind: 'point', point: 'tie-in-1' }]],
+  ['15 hard left', [{ kind: 'point', point: 'bend-1', clock: 9 }]],
+  ['40 pipe goes off to the left', [{ kind: 'point', point: 'bend-1', clock: 9 }]],
+  ['15 back to back 45s', [{ kind: 'point', point: 'bend-1' }]],
+  ['15 vertical 90', [{ kind: 'point', point: 'bend-1' }]],
+  ['60 liner stops short of main', [{ kind: 'change', upstream: { lined: true } }]],
+])('“%s” is one thing', (line, entries) => {
+  expect(read(line)).toMatchObject(entries);
+});
+
+// Not of the pipe's state, or nothing that can be graded: kept in the words it was said in.
+test.each([
+  '44 pipe paper thin',
+  '22 liner not open at wye',
+  '41 jetted twice',
+  '41 flowing half full',
+  '41 low flow',
+  '74 EOL',
+  '30 flagged at edge of drive',
+  '36 bad transition',
+  '15-30 pitch 1/4 in per foot',
+  '15-30 2% fall',
+  '44 pitting',
+])('“%s” is a note in its own words', (line) => {
+  const note = line.replace(/^[\d-]+ /, '');
+  expect(read(line)).toMatchObject([{ kind: 'note', note }]);
+});
+
+test.each([
+  ['44 offset 1 pipe thickness', '1 pipe thickness'],
+  ['44 offset slight, catching paper', 'catching paper'],
+])('in “%s” a number or a word beside the offset stays a note of it', (line, note) => {
+  const [offset, ...more] = read(line);
+  expect(more).toEqual([]);
+  expect(offset).toMatchObject({ finding: 'offset', note });
+  expect(offset).not.toHaveProperty('inches');
+});
