@@ -71,6 +71,11 @@ export const depthFigures: readonly Idiom[] = [
     /\b(?:at|over|on)\s+the\s+([a-z]+(?:\s+[a-z]+){0,3}?)\s*,?\s+(?:i'm\s+getting|i\s+get|i\s+got|i've\s+got|we're\s+getting|we\s+get|we've\s+got|it's\s+reading|it\s+reads)\s+(?:(?:about|like|around|~)\s*)*(?=\d{1,2}(?:\s*(?:feet|foot|ft|'))?\s+(?:1[01]|\d)\b(?!\s*(?:%|percent|o'?\s?clock))|\d{1,2}\s*(?:feet|foot|ft)(?:\s+(?:deep|down))?\s*(?:$|[,.;]))/gi,
     ([, point = '']) => `locate at the ${point}, depth `,
   ],
+  // "locate, four ten": feet and inches.
+  [
+    /(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's|it\s+at|~)\s*)*)(\d|1[0-5])\s+(1[01]|\d)(?=\s*(?:$|[,;.]|deep\b|down\b))/gi,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+  ],
   // "depth six eight": feet and inches.
   [
     /(?<=\bdepth\s)(\d{1,2})\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|%|percent|\.\d|\/))/gi,

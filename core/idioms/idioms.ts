@@ -2,6 +2,7 @@ import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
+import { ones } from './number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
 import { anyMaterial, pipeIdioms } from './pipes.js';
 import { pointFigures, pointIdioms } from './points.js';
@@ -145,10 +146,10 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
     ([, how = '']) => `joint ${quoted(how.trim())}`,
   ],
-  // "joint off 1/2", "joint shifted"
+  // "joint off 1/2", "joint shifted", "joint off to the left a half"
   [
-    /\bjoint\s+(?:is\s+|has\s+)?(?:off|shifted|slipped)(?:\s+by)?(?=\s*(?:$|[,;.]|~?[\d½¼¾]|half|about|a\b))/gi,
-    'offset joint ',
+    /\bjoint\s+(?:is\s+|has\s+)?(?:off|shifted|slipped)(?:\s+by)?((?:\s+to)?(?:\s+the)?\s+(?:left|right))?(?=\s*(?:$|[,;.]|~?[\d½¼¾]|half|about|maybe|an?\b))(\s*,?\s+(?:about\s+|maybe\s+)?a\s+half(?=\s*$))?/gi,
+    ([, side = '', half]) => `offset joint ${side}${half ? ' half inch' : ''} `,
   ],
   [
     /\b(deflected|bent|angled|chipped)\s+(joint|bell|hub)\b|\b(joint|bell|hub)\s+(?:is\s+)?(deflected|bent|angled|chipped)\b/gi,
@@ -291,6 +292,34 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "30 %, maybe more": as it was said.
   [/[\s,]+(?:maybe|possibly|probably|perhaps)\s+(?:a\s+(?:little|bit)\s+)?more(?=\s*(?:$|[,.;]))/gi, ' '],
+  // "locate, five six": feet and inches, no range.
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's)\s+)*)(${ones.slice(2, 16).join('|')})\s+(${ones.slice(0, 12).join('|')})(?=\s*(?:$|[,;.]|deep\b|down\b))`,
+      'gi',
+    ),
+    ([, feet = '', inches = '']) => `${feet} foot ${inches} inches`,
+  ],
+  // "same, a little more"
+  [
+    /(?<=\bsame(?:\s+(?:thing|again|deal))?)\s*,?\s+(?:but\s+)?((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:more|worse|heavier|bigger|smaller|lighter|less|better))\b(?!\s+(?:roots?|grease|scale|debris|of)\b)/gi,
+    ([, how = '']) => ` ${quoted(how)}`,
+  ],
+  // "another one back to the right"
+  [
+    /\banother(?:\s+one)?\s+(?:going\s+|turning\s+)?(?:back\s+)?(?=(?:to\s+the\s+)?(?:left|right)\b)/gi,
+    'same again ',
+  ],
+  [/\b(joints?)(?:'s|'ve|\s+has|\s+have)\s+got\s+(?=[a-z])/gi, ([, joint = '']) => `${joint} `],
+  // "some roots left", "roots left here": not on the left.
+  [
+    /\b((?:some|a\s+few|few|still|more|a\s+little|little|any)\s+(?:of\s+the\s+)?(?:[a-z]+\s+)?(?:roots?|grease|scale|debris|wipes|hairs?|mud|sludge))\s+left\b(?!\s+(?:side|and|hand|wall))/gi,
+    ([, what = '']) => what,
+  ],
+  [
+    /\b(roots?|grease|scale|debris|wipes|hairs?|mud|sludge)\s+left\s+(?=(?:here|in\s+(?:here|there|it|the\s+(?:pipe|joint|line))|over|behind|too)\b)/gi,
+    ([, what = '']) => `${what} `,
+  ],
   // "every 3 feet a joint with roots"
   [
     /\bevery\s+(?:\d+(?:\.\d+)?|two|three|four|five|six|couple(?:\s+of)?|few)\s*(?:feet|foot|ft|')\s*,?\s+(?:there's\s+|there\s+is\s+)?(?:an?\s+|the\s+)?joints?\s+(?:with|has|have)\s+(?=[a-z])/gi,
@@ -363,6 +392,11 @@ export const figureIdioms: readonly Idiom[] = [
     ' and ',
   ],
   ...pointFigures,
+  // "38, 41, 44, every joint's got roots"
+  [
+    /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
+    ([, from = '', to = '']) => `${from} to ${to} `,
+  ],
   // "roots at joints 41 44 47": at each of them.
   [
     /\bat\s+(?:the\s+)?joints\s+(?:at\s+)?(?=\d+(?:\.\d+)?(?:\s*(?:,|\band\b|&)?\s+\d+(?:\.\d+)?)+(?:\s*$|\s*[;.]))([^;]*)/gi,
@@ -375,7 +409,11 @@ export const figureIdioms: readonly Idiom[] = [
   // "roots 31 & 40", "roots 31-40-52", "roots at 31 40": places.
   [
     /(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?(?:\s*[&+]\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?)+(?=\s*(?:$|[;.]))|(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*-\s*(?:1[3-9]|[2-9]\d|1\d\d)){2,}(?=\s*(?:$|[;.]))|(?<=(?:\bat|@)\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s+(?:1[3-9]|[2-9]\d|1\d\d))+(?=\s*(?:$|[;.]))/gi,
-    ([places]) => places.trim().split(/\s*[&+-]\s*|\s+(?=\d)/).join(', '),
+    ([places]) =>
+      places
+        .trim()
+        .split(/\s*[&+-]\s*|\s+(?=\d)/)
+        .join(', '),
   ],
   // "roots at 31 33 and 35": three places.
   [

@@ -43,6 +43,22 @@ export const pipeIdioms: readonly Idiom[] = [
     new RegExp(String.raw`\b((?:pipe\s+)?burst(?:ed)?)\s+(?:in\s+)?(?=${anyMaterial}\b)`, 'gi'),
     ([, how = '']) => quoted(how),
   ],
+  // "pvc shoved inside the clay": one, then the other.
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:is\s+|was\s+|just\s+)*(?:shoved|slid|slipped|jammed|stuffed|stuck|pushed|stabbed)\s+(?:in|into|inside|inside\s+of)\s+(?:the\s+|of\s+the\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} > `,
+  ],
+  // "coupling into PVC", "coupling, rubber one, to PVC": the pipe changes there.
+  [
+    new RegExp(
+      String.raw`\b((?:[a-z]+\s+)?(?:coupling|adapter|band))\s*,?\s*(?:(?:an?\s+)?[a-z]+\s+one\s*,?\s*)?(?:in|on)?to\s+(?:the\s+|an?\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, coupling = '']) => `${coupling}, change to `,
+  ],
   // "clay both sides": nothing changes here.
   [
     new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),

@@ -40,6 +40,25 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [/\b(?:the\s+)?(?:pipe|wall|metal|iron)\s+(?:is\s+|looks\s+)?paper[\s-]thin\b/gi, asNote],
+  // "that's where it was plugged before, that's open now"
+  [
+    /\b(?:that's|this\s+is|here's)\s+where\s+(?:it|we|they|i)\s+(?:was|were|had|got|used\s+to)\b[^;,]*/gi,
+    asNote,
+  ],
+  [
+    /\b(?:(?:(?:that|it|this)(?:'s|\s+is)|is)\s+)?(?:was\s+(?:plugged|blocked|clogged|stopped\s+up)\s*,?\s+)?(?:all\s+|nice\s+and\s+)?(?:open|clear|clean|cleared|opened\s+up|cleaned\s+up)\s+now\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:couldn't|could\s+not|didn't|can't)\s+(?:really\s+)?see\s+(?:it|that|this|them|those)\s+(?:before|last\s+time|on\s+the\s+way\s+(?:out|in)|at\s+first|earlier|the\s+first\s+time)\b/gi,
+    asNote,
+  ],
+  // "cleanout's four feet inside the wall": not on this line.
+  [
+    /\bcleanout(?:'s|\s+is)?\s+(?:about\s+)?(?:\d+(?:\.\d+)?|an?|one|two|three|four|five|six|seven|eight|nine|ten)\s*(?:feet|foot|ft|')\s+(?:inside|behind|in\s+from|back\s+from)\b[^;,]*/gi,
+    asNote,
+  ],
+  [/\b(?:we\s+)?(?:hit|reach(?:ed)?)\s+(?:the\s+)?bottom(?:\s+of\s+(?:the\s+)?stack)?\b/gi, asNote],
   // "liner not open at wye"
   [/\bliner\s+(?:is\s+|was\s+)?(?:not|never)\s+(?:cut\s+)?(?:open(?:ed)?|cut|reinstated)\b[^;,]*/gi, asNote],
   // "jetted twice", "cabled from here": what was done, not what is seen.

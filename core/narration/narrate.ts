@@ -104,6 +104,29 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     takeSegment(talk, said, at);
   });
   afterwards();
+  reachNext(talk);
+  if (setsZero.test(text)) zeroed(talk);
+}
+
+/** What was said to keep going reaches to where the head is read next. */
+function reachNext(talk: Talk): void {
+  const { goesOn, reading } = talk;
+  const { reading_ft, pass } = goesOn?.entry ?? {};
+  if (!goesOn || reading === undefined || reading_ft === undefined || reading === reading_ft) return;
+  delete talk.goesOn;
+  if (pass === talk.pass && (pass === 'out') === reading > reading_ft)
+    goesOn.entry = { ...goesOn.entry, to_ft: reading };
+}
+
+/** "I'm gonna zero it here": what was read before is not of this count. */
+const setsZero =
+  /\b(?:zero(?:ed|ing)?\s+(?:(?:it|that|the\s+counter|her)\s+)?(?:out\s+)?(?:right\s+)?(?:here|now)|(?:reset|zeroed|zeroing)\s+(?:the\s+)?counter|counter\s+(?:is\s+|was\s+)?(?:reset|zeroed))\b/i;
+
+function zeroed(talk: Talk): void {
+  for (const item of talk.items)
+    if (item.entry.reading_ft && item.entry.pass === talk.pass)
+      item.assumed.push('read before the counter was set to zero');
+  talk.reading = 0;
 }
 
 /** What was said of something that is none becomes a note. */

@@ -55,6 +55,8 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
   if (placed && !/\b(?:still|rest\s+of|all\s+the\s+way|same)\b/i.test(text) && draft.endCall === undefined) {
     // A reading with another pipe is where it changes.
     if (talk.pipe?.material !== named.material) return false;
+    const at = draft.numbers.find(({ size }) => !size)?.value;
+    if (at !== undefined) said.placed = { reading_ft: at };
     return true;
   }
   if (

@@ -53,7 +53,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
 
 /** "That goes on to about twenty": the far end of the newest thing. */
 const goesOnTo =
-  /\b(?:that|it|this|they|she)\s+(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts)\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
+  /(?:^\W*|\b(?:that|it|this|they|she)\s+)(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts)\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
 /** Words that name no thing: an end, more detail, another reading, or the head's position. */
 export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: string): void {

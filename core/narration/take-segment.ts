@@ -108,6 +108,7 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   }
   if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
     draft.numbers = draft.numbers.filter(({ feet }) => !feet);
+  if (keepsGoing(talk, said, draft, text)) return;
   if (isStillIn(talk, said, read, text) || isAtChange(talk, said, draft) || isSeenThrough(talk, said, draft))
     return;
   const besides = takeBesides(draft);
@@ -187,6 +188,24 @@ function isSeenThrough(talk: Talk, said: SentenceState, { implied, finding, numb
   )
     return false;
   join(talk, last, said.sentence.text, said.index);
+  return true;
+}
+
+/** "Scale keeps going": what was found before reaches to where the head is next read. */
+function keepsGoing(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
+  if (draft.finding === undefined || draft.numbers.length > 0 || draft.fields.to_ft !== undefined)
+    return false;
+  if (
+    !/\b(?:keeps?\s+(?:on\s+)?going|continues|still\s+going|goes\s+on|carries\s+on)\b(?!\s+to\b)/i.test(text)
+  )
+    return false;
+  const item = talk.items.findLast(
+    ({ entry }) => entry.kind === 'finding' && entry.finding === draft.finding,
+  );
+  if (!item || item.entry.pass !== talk.pass || item.entry.to_ft !== undefined) return false;
+  talk.goesOn = item;
+  join(talk, item, said.sentence.text, said.index);
+  talk.lastAt = said.index;
   return true;
 }
 

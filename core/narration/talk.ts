@@ -40,6 +40,8 @@ export interface Talk {
   testing?:
     | { readonly index: number; readonly text: string; readonly what: string; readonly of?: string }
     | undefined;
+  /** A finding that was said to keep going: it reaches to the next reading. */
+  goesOn?: NarrationItem | undefined;
   /** Index of the sentence that named or completed the newest item. */
   lastAt: number;
   /** The plastic last named by kind: what "plastic" alone means from then on. */

@@ -177,6 +177,7 @@ const points: Rows = [
   ['mortar saddle', point('tie-in', { connection: 'mortar saddle' })],
   ['saddle', point('tie-in', { connection: 'saddle' })],
   ['wye, y, y connection', point('tie-in', { connection: 'wye' })],
+  ['test tee, testing tee', point('tie-in', { connection: 'tee', note: 'test tee' })],
   ['tee, t, sanitary tee, san tee, sani tee, santee, t connection', point('tie-in', { connection: 'tee' })],
   ['stub, stub out, stubout, capped stub', point('tie-in')],
   ['drop, drops, vertical drop, drops down, drops off', point('drop')],
