@@ -32,6 +32,11 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:rolled|displaced|loose|pinched|dropped)\s+(?:rubber\s+)?gasket\b|\bgasket\s+(?:is\s+|has\s+)?(?:rolled|displaced|popped|come|pushed|loose|out)(?:\s+(?:out|in|over|off))?\b/gi,
     'gasket hanging',
   ],
+  // "glue glob at the joint", "bead of glue"
+  [
+    /\b(?:(?:an?|some|big|little|excess|extra|dried|hardened|hard|too\s+much)\s+)*(?:(?:glue|(?:pvc\s+|abs\s+)?cement|primer)\s+(?:glob|blob|bead|drip|drop|run|ridge|lump|ring)s?|(?:glob|blob|bead|drip|lump|ridge)s?\s+of\s+(?:glue|cement)|excess\s+glue|extra\s+glue)\b/gi,
+    ([said]) => `sticks in ${quoted(said)}`,
+  ],
   // "bricks in the pipe"
   [
     new RegExp(

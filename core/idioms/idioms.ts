@@ -300,6 +300,18 @@ export const spokenIdioms: readonly Idiom[] = [
     ),
     ([, feet = '', inches = '']) => `${feet} foot ${inches} inches`,
   ],
+  // "next joint's 25.5, roots": only the place.
+  [
+    /^\s*(?:and\s+)?(?:the\s+)?next\s+(?:joint|one)(?:'s|\s+is)?\s+(?:at\s+)?(?=(?:about\s+)?(?:\d|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b))(?=[^;]*,\s*[a-z])/gi,
+    ' ',
+  ],
+  // "crushed, pipe's flattened 30 %": one thing.
+  [
+    /\b(?:crushed|collapsed)\s*,\s*(?:and\s+)?(?:the\s+)?(?:pipe(?:'s|\s+is)?\s+)?(?=(?:flattened|squashed|egged|deformed|oval)\b)/gi,
+    ' ',
+  ],
+  // "another 45, so that's a 90"
+  [/,?\s*\bso\s+(?:that's|it's|they\s+make)\s+(?:an?\s+)?(?:ninety|90|forty[\s-]five|45)\b/gi, asNote],
   // "same, a little more"
   [
     /(?<=\bsame(?:\s+(?:thing|again|deal))?)\s*,?\s+(?:but\s+)?((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:more|worse|heavier|bigger|smaller|lighter|less|better))\b(?!\s+(?:roots?|grease|scale|debris|of)\b)/gi,
@@ -396,6 +408,21 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
     ([, from = '', to = '']) => `${from} to ${to} `,
+  ],
+  // "55, cracked at 9 and 3": hours, past any hour.
+  [
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?(?!\s*(?:-|to\b))[^;\d]*?\b(?:at|@)\s+)(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
+    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
+  ],
+  // "60, 62, 64, all light roots"
+  [
+    /(?<=\d\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?all\s+(?:of\s+them\s+)?(?:have\s+|got\s+)?(?=[a-z])/gi,
+    ' ',
+  ],
+  // "same thing, sixty": a share, as before.
+  [
+    /(?<=\bsame(?:\s+(?:thing|deal|again))?\s*,\s*(?:(?:but|about|maybe|like|~)\s*)*)([2-9][05]|15)(?=\s*(?:$|[.;]))/gi,
+    ([, share = '']) => `${share}%`,
   ],
   // "roots at joints 41 44 47": at each of them.
   [

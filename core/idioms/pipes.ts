@@ -59,6 +59,8 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, coupling = '']) => `${coupling}, change to `,
   ],
+  // "no-hub cast iron": the kind of pipe, no coupling.
+  [/\bno[\s-]?hub\s+(?=(?:cast\s+)?iron\b|ci\b|pipe\b)/gi, ' '],
   // "clay both sides": nothing changes here.
   [
     new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:on\s+)?(both|each|either)\s+sides?\b`, 'gi'),
@@ -170,7 +172,7 @@ export const pipeIdioms: readonly Idiom[] = [
   ],
   // "reducer 6 to 4", "6 by 4 reducer": from one diameter to the other.
   [
-    /\b(reducer|increaser)\s+(?:from\s+)?(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:to|by|x|into)\s*(\d+)\b(?:\s*(?:in(?:ch)?\b|"))?/gi,
+    /\b(reducer|increaser)\s*,?\s+(?:from\s+)?(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:to|by|x|into)\s*(\d+)\b(?:\s*(?:in(?:ch)?\b|"))?/gi,
     ([, , from = '', to = '']) => `${from} to ${to} in reducer`,
   ],
   [

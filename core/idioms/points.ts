@@ -170,6 +170,11 @@ export const pointFigures: readonly Idiom[] = [
     /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(22\.5|45|90)(?:\s+degrees?)?(?=\s+(?:(?:turning|going|goes)\s+)?(?:down|up|left|right|to\s+the\s+(?:left|right))\b)/gi,
     ([, degrees = '']) => `bend ${degrees} degrees`,
   ],
+  // "19, 45": a bend, by its degrees.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?\s*,\s*)(22\.5|45|90)(?=\s*[.;]?\s*$)/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
+  ],
   // "three feet, forty five": a bend, by its degrees.
   [
     /(?<=\d\s*(?:feet|foot|ft),?\s+)(22\.5|45|90)(?=\s*(?:$|[,.;]|and\b))/gi,

@@ -120,6 +120,11 @@ export const waterIdioms: readonly Idiom[] = [
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
   deepestAt,
+  // "forty, dry again", "okay we're out"
+  [
+    /(?<=\d\s*(?:feet|foot|ft)?)[\s,]+(?:(?:okay|ok|and|now)[\s,]+)*(?:(?:it's|(?:the\s+)?pipe(?:'s|\s+is)|we're|i'm|(?:the\s+)?camera's)\s+)?(?:(?:all\s+)?dry|dried\s+(?:up|out)|dries\s+(?:up|out)|(?<=(?:we're|i'm|camera's)\s+)(?:back\s+)?out)(?:\s+(?:again|now|here))?(?=\s*(?:$|[,.;]))/gi,
+    ' out of the water',
+  ],
   // "camera goes under at 90"
   [
     /\b(?:the\s+)?(?:camera|head|lens)\s+(?:goes|went|dips|is|going)\s+under(?:\s+water)?\s+(?:at|by|around)\s+~?\s*(\d+(?:\.\d+)?)/gi,

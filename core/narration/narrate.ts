@@ -3,6 +3,7 @@ import { normalize } from '../speech/normalize.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
+import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
 import { isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
@@ -86,7 +87,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
-  const placed = fromHere(talk, text);
+  const placed = asLocate(talk, text) ?? fromHere(talk, text);
   const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
     /\?\s*$/.test(text) || isElsewhere(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));

@@ -1,7 +1,16 @@
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import { isLong, isOfKind, isUnnamed } from '../logline/references.js';
-import { accepted, reach, takeFields, takeFill, takeLocated, takeMark, takeShares } from './said-later.js';
+import {
+  accepted,
+  reach,
+  takeFields,
+  takeFill,
+  takeLocated,
+  takeMark,
+  takeShareAt,
+  takeShares,
+} from './said-later.js';
 import type { SentenceState } from './take-segment.js';
 import { standsIn, waterEnds } from './under-water.js';
 import { takeArrival } from './water-tests.js';
@@ -66,7 +75,7 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
     completes(talk, said, draft, text);
     if (farEnd(talk, said, last, Number(until))) return;
   }
-  if (takeFill(talk, said, draft, place)) return;
+  if (takeFill(talk, said, draft, place) || takeShareAt(talk, said, draft, place)) return;
   const goesOn = goesOnTo.test(said.sentence.text);
   if (draft.endCall === 'end' && !goesOn && takeEnd(talk, said, draft, text)) return;
   if (

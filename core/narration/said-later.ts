@@ -82,6 +82,27 @@ export function takeShares(talk: Talk, said: SentenceState): boolean {
   return true;
 }
 
+/** "Twenty three, I'd say forty percent": more of what was found there. */
+export function takeShareAt(
+  talk: Talk,
+  said: SentenceState,
+  { fields: { percent } }: Draft,
+  place: number | undefined,
+): boolean {
+  const item = talk.items.findLast(
+    ({ entry }) =>
+      entry.kind === 'finding' &&
+      entry.pass === talk.pass &&
+      entry.reading_ft === place &&
+      !('percent' in entry && entry.percent !== undefined),
+  );
+  if (!item || percent === undefined || said.index - talk.lastAt > reach || !takeFields(item, { percent }))
+    return false;
+  join(talk, item, said.sentence.text, said.index);
+  talk.lastAt = said.index;
+  return true;
+}
+
 /** "Twenty three, it's about half full": the depth of water in the belly that was just begun. */
 export function takeFill(
   talk: Talk,

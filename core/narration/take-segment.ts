@@ -148,7 +148,11 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
     ...(taken.includes(noReadingGiven) ? { noReading: true } : {}),
   });
   const [only, ...ends] = endsOfPipe(entry, draft, contextOf(talk).context);
-  propose(talk, said, own !== undefined, text, item(only, finished.point ?? null, assumed));
+  const [hour, otherHour] = draft.clocks ?? [];
+  const first = hour === undefined ? only : { ...only, clock: hour };
+  propose(talk, said, own !== undefined, text, item(first, finished.point ?? null, assumed));
+  if (otherHour !== undefined)
+    propose(talk, said, own !== undefined, text, item({ ...only, clock: otherHour }, null, [...assumed]));
   for (const end of ends) propose(talk, said, true, text, item(end, null, []));
   for (const beside of [...besides.before, ...besides.after]) {
     const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
@@ -319,6 +323,9 @@ const refersBack = /^\W*(?:(?:so|and|well|but)\s+)*(?:it|its|it's|that|this|thes
 const tellsLength =
   /\b(?:is|was|it's|runs|goes)\s+(?:just\s+)?(?:about\s+|~\s*|like\s+)?\d+(?:\.\d+)?\s*(?:feet|ft|foot)\b(?!\s+(?:in|out|down)\b)/i;
 
+const isOtherHour = (one: EntryDraft, other: EntryDraft): boolean =>
+  one.clock !== undefined && String(one.clock) !== String(other.clock);
+
 /** The same thing named again: more detail for the existing item. */
 function sameAsBefore(
   talk: Talk,
@@ -332,6 +339,9 @@ function sameAsBefore(
     (entry.kind !== 'finding' || (item.entry.kind === 'finding' && item.entry.finding === entry.finding)) &&
     (entry.kind !== 'point' || (item.entry.kind === 'point' && item.entry.point === entry.point));
   const last = talk.items.findLast(like);
+  // "Cracked at nine and three": two of them.
+  if (index === talk.lastAt && last && entry.clock !== undefined && isOtherHour(last.entry, entry))
+    return undefined;
   if (!own && last && entry.kind === 'finding' && index - talk.lastAt <= 3 && refersBack.test(text))
     return last;
   const within = entry.kind === 'stop' ? 3 : 0.3;

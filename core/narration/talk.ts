@@ -36,6 +36,8 @@ export interface Talk {
   placeSentence?: { readonly index: number; readonly text: string } | undefined;
   /** A locate whose depth was not said yet. */
   locating?: { readonly index: number; readonly text: string; readonly reading_ft: number } | undefined;
+  /** The talk goes from locate to locate. */
+  takingDepths?: boolean;
   /** Water that was run and has not been seen, or not seen, to arrive. */
   testing?:
     | { readonly index: number; readonly text: string; readonly what: string; readonly of?: string }

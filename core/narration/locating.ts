@@ -1,0 +1,36 @@
+import { normalize } from '../speech/normalize.js';
+import type { Talk } from './talk.js';
+
+/** "Okay, locating now on the way back": what follows are places and depths. */
+const begins =
+  /\b(?:locating|(?:taking|getting|shooting|doing)\s+(?:the\s+|my\s+|our\s+|some\s+)?(?:locates|depths)|depths\s+now)\b/i;
+
+const feet = String.raw`\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')(?:\s*(?:even|flat|\d{1,2}\s*(?:in(?:ch(?:es)?)?|")?))?`;
+const spoken = String.raw`\d{1,2}\s+(?:1[01]|\d)`;
+const inches = String.raw`\d{1,2}(?:\.\d+)?\s*in(?:ch(?:es)?)?`;
+/** A place, what lies there, and a depth: "52, the transition, 6 foot, flag in the flower bed". */
+const located = new RegExp(
+  String.raw`^\D*?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,(?:[^,\d]*,)?\s*(?:(?:about|around|it's|at|~|is|reads|says)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\s*(?:[.;]|$|(,.*)$)`,
+  'i',
+);
+
+/**
+ * While the talk goes from locate to locate: the sentence as a locate, with its depth in feet and inches; undefined where
+ * it says no place and depth.
+ */
+export function asLocate(talk: Talk, text: string): string | undefined {
+  const isBeginning = begins.test(text);
+  if (isBeginning && !/\d/.test(normalize(text).heard.text)) talk.takingDepths = true;
+  if (talk.takingDepths !== true) return undefined;
+  const plain = normalize(text).heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();
+  const [, at, depth = '', mark = ''] = located.exec(plain) ?? [];
+  if (at === undefined) return undefined;
+  return `at ${at} located ${inFeet(depth)} deep${mark}`;
+}
+
+/** "31 inches", "7 11", "6 foot even": in feet and inches. */
+function inFeet(depth: string): string {
+  const [whole = 0, part] = [...depth.matchAll(/\d+(?:\.\d+)?/g)].map(([number]) => Number(number));
+  if (/^\S+\s*in/i.test(depth)) return `${Math.floor(whole / 12)}' ${whole % 12}"`;
+  return part === undefined ? `${whole} ft` : `${whole}' ${part}"`;
+}
