@@ -5,7 +5,7 @@ import { depthFigures } from './depths.js';
 import { ones } from './number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
 import { anyMaterial, pipeIdioms } from './pipes.js';
-import { pointFigures, pointIdioms } from './points.js';
+import { bendToSide, pointFigures, pointIdioms } from './points.js';
 import { remarkIdioms } from './remarks.js';
 import { waterFigures, waterIdioms } from './water.js';
 
@@ -312,11 +312,13 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "another 45, so that's a 90"
   [/,?\s*\bso\s+(?:that's|it's|they\s+make)\s+(?:an?\s+)?(?:ninety|90|forty[\s-]five|45)\b/gi, asNote],
+  [/\b(?:to\s+(?:start|begin)\s+with|to\s+start\s+off(?:\s+with)?)\b/gi, ' '],
   // "same, a little more"
   [
     /(?<=\bsame(?:\s+(?:thing|again|deal))?)\s*,?\s+(?:but\s+)?((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:more|worse|heavier|bigger|smaller|lighter|less|better))\b(?!\s+(?:roots?|grease|scale|debris|of)\b)/gi,
     ([, how = '']) => ` ${quoted(how)}`,
   ],
+  bendToSide,
   // "another one back to the right"
   [
     /\banother(?:\s+one)?\s+(?:going\s+|turning\s+)?(?:back\s+)?(?=(?:to\s+the\s+)?(?:left|right)\b)/gi,

@@ -8,6 +8,12 @@ const trees =
 
 const theMain = String.raw`(?:city\s+|street\s+|sewer\s+)?main|city\s+sewer`;
 
+/** "Sixteen, forty five to the left": how far it turns, no second number of a stretch. */
+export const bendToSide: Idiom = [
+  /(?<=[a-z\d]\s*,?\s+)(?<!\b(?:at|around|about|to|bend|turn|elbow|a|an)\s+)(forty[\s-]five|ninety|twenty[\s-]two\s+and\s+a\s+half|45|90|22\.5)(?:\s+degrees?)?\s+(?=(?:going\s+|turning\s+)?to\s+the\s+(?:left|right)\b)/gi,
+  ([, degrees = '']) => `bend ${degrees} degrees `,
+];
+
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
   // "60 P/L"

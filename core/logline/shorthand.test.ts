@@ -14,7 +14,14 @@ function read(line: string): (EntryDraft | undefined)[] {
 // How a list is numbered, bulleted or ruled says nothing about the pipe.
 test('a line of a list reads as it does alone', () => {
   const marks = ['1. ', '2) ', '12) ', 'a) ', '* ', '• ', '- ', '– ', '1.  '];
-  const lines = ['41 roots 20%', '46.5 offset 1/2 in', '30-44 belly', '12 wye at 3', '24 clay > abs', '74 main'];
+  const lines = [
+    '41 roots 20%',
+    '46.5 offset 1/2 in',
+    '30-44 belly',
+    '12 wye at 3',
+    '24 clay > abs',
+    '74 main',
+  ];
   fc.assert(
     fc.property(fc.constantFrom(...marks), fc.constantFrom(...lines), (mark, line) => {
       expect(read(mark + line)).toEqual(read(line));

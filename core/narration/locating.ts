@@ -10,7 +10,7 @@ const spoken = String.raw`\d{1,2}\s+(?:1[01]|\d)`;
 const inches = String.raw`\d{1,2}(?:\.\d+)?\s*in(?:ch(?:es)?)?`;
 /** A place, what lies there, and a depth: "52, the transition, 6 foot, flag in the flower bed". */
 const located = new RegExp(
-  String.raw`^\D*?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,(?:[^,\d]*,)?\s*(?:(?:about|around|it's|at|~|is|reads|says)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\s*(?:[.;]|$|(,.*)$)`,
+  String.raw`^\D*?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s*,(?:[^,\d]*,)?|(?=\s+(?:it's|is|reads)\b))\s*(?:(?:about|around|it's|at|~|is|reads|says)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\s*(?:[.;]|$|(,.*)$)`,
   'i',
 );
 
@@ -21,7 +21,7 @@ const located = new RegExp(
 export function asLocate(talk: Talk, text: string): string | undefined {
   const isBeginning = begins.test(text);
   if (isBeginning && !/\d/.test(normalize(text).heard.text)) talk.takingDepths = true;
-  if (talk.takingDepths !== true) return undefined;
+  if (talk.takingDepths !== true && talk.items.at(-1)?.entry.kind !== 'locate') return undefined;
   const plain = normalize(text).heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();
   const [, at, depth = '', mark = ''] = located.exec(plain) ?? [];
   if (at === undefined) return undefined;

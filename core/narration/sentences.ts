@@ -1,4 +1,5 @@
 import type { Cue } from './captions.js';
+import { breaksIn } from './run-on.js';
 
 /** One sentence of a narration; its words may come from several cues. */
 export interface Sentence {
@@ -54,8 +55,15 @@ function parted(cues: readonly Cue[]): Sentence[] {
     const words = text.slice(from, end);
     const lead = words.length - words.trimStart().length;
     const begin = from + lead;
-    if (/[\p{L}\p{N}]/u.test(words))
-      sentences.push({ text: words.trim(), at: (place) => startAt(begin + place) });
+    if (/[\p{L}\p{N}]/u.test(words)) {
+      const said = words.trim();
+      const cuts = [0, ...breaksIn(said), said.length];
+      cuts.slice(1).forEach((cut, i) => {
+        const part = said.slice(cuts[i], cut);
+        const start = begin + (cuts[i] ?? 0) + part.length - part.trimStart().length;
+        if (part.trim() !== '') sentences.push({ text: part.trim(), at: (place) => startAt(start + place) });
+      });
+    }
     from = end;
   }
   return sentences;
