@@ -133,7 +133,7 @@ test('the view of a job is kept as it was worked out last, under the mark of wha
   const id = await addDemo();
   const kept = async () => (await (await ask(`/api/jobs/${id}/view`)).json()) as CachedView;
   const job = async () => ((await (await ask(`/api/jobs/${id}`)).json()) as StoredJob).job;
-  expect((await ask(`/api/jobs/${id}/view`)).status).toBe(404);
+  expect((await ask(`/api/jobs/${id}/view`)).status).toBe(204);
   await app.views.recompute();
   const first = await kept();
   expect(first).toMatchObject({ mark: markOf(underFirm(await job(), emptyFirm)), program: 'test' });

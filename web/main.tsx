@@ -8,6 +8,7 @@ import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
+import { Refused } from './api/client';
 import { takeFirm } from './api/firm';
 import { takeStored } from './api/jobs';
 import { loadMe, clearOtherPersonsData } from './api/me';
@@ -22,7 +23,13 @@ applyMode();
 const client = new QueryClient({
   defaultOptions: {
     // The server is on this machine or network: the browser's online state says nothing about it.
-    queries: { staleTime: 30_000, gcTime: keptFor_ms, retry: 2, networkMode: 'always' },
+    queries: {
+      staleTime: 30_000,
+      gcTime: keptFor_ms,
+      // Asked again, a refusal is the same.
+      retry: (failures, error) => failures < 2 && !(error instanceof Refused),
+      networkMode: 'always',
+    },
     mutations: { retry: 0, networkMode: 'always' },
   },
 });

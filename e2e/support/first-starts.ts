@@ -21,7 +21,7 @@ async function workedOut(url: string): Promise<void> {
   for (;;) {
     const rows = (await (await fetch(`${url}/api/jobs`)).json()) as JobRow[];
     const views = await Promise.all(rows.map(({ id }) => fetch(`${url}/api/jobs/${id}/view`)));
-    if (rows.every(({ fresh }) => fresh) && views.every(({ ok }) => ok)) return;
+    if (rows.every(({ fresh }) => fresh) && views.every(({ status }) => status === 200)) return;
     await new Promise((again) => setTimeout(again, 200));
   }
 }

@@ -80,7 +80,8 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
       )
       .get('/jobs/:id/view', async (c) => {
         const kept = await views.read(c.req.param('id'));
-        return kept ? c.json(kept) : problem(c, 404, 'No view of this job is kept');
+        // None is kept of a job that was never worked out.
+        return kept ? c.json(kept) : c.body(null, 204);
       })
       .get('/jobs/:id/crew-view', async (c) => {
         const stored = await store.read(c.req.param('id'));

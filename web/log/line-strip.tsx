@@ -36,7 +36,12 @@ export function LineStrip({ lineView, head }: Props) {
             <line y1={8} y2={60} stroke="var(--chakra-colors-signal)" strokeWidth={2} />
           </g>
         )}
-        {x.ticks(Math.max(2, Math.round(width / 110))).map((tick) => (
+        {to_ft <= from_ft && (
+          <text x={64} y={38} fontSize={14} fill="var(--chakra-colors-soft)">
+            nothing seen yet
+          </text>
+        )}
+        {(to_ft > from_ft ? x.ticks(Math.max(2, Math.round(width / 110))) : [from_ft]).map((tick) => (
           <g key={tick} transform={`translate(${x(tick)} 54)`}>
             <line y2={6} stroke="var(--chakra-colors-ink)" />
             <text y={21} fontSize={13} textAnchor="middle">

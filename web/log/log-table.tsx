@@ -64,14 +64,14 @@ interface Props {
 /** Everything that was read, from the far end back: its place, what it is, both readings side by side. */
 export function LogTable({ rows, ...hand }: Props) {
   const acts = useSteady(actsOf(hand));
-  if (!rows) return <Note p="4">Working it out…</Note>;
-  if (rows.length === 0) {
+  if (hand.line.runs.every(({ entries }) => entries.length === 0)) {
     return (
       <Note p="4">
         Nothing read yet. Push out to the main, then read on the way back: type the first reading above.
       </Note>
     );
   }
+  if (!rows) return <Note p="4">Working it out…</Note>;
   return (
     <Table>
       <chakra.thead

@@ -153,8 +153,8 @@ const Cursor = ({ frame: { x }, at_ft }: { frame: StripFrame; at_ft: number }) =
   </g>
 );
 
-const Axis = ({ frame: { x, width } }: { frame: StripFrame }) =>
-  x.ticks(Math.max(2, Math.round(width / 90))).map((tick) => (
+const Axis = ({ frame: { x, width, view } }: { frame: StripFrame }) =>
+  (view.to_ft > view.from_ft ? x.ticks(Math.max(2, Math.round(width / 90))) : [view.from_ft]).map((tick) => (
     <g key={tick} transform={`translate(${x(tick)} ${rows.axis})`}>
       <line y2={6} stroke="var(--chakra-colors-ink)" />
       <text y={20} fontSize={13} textAnchor="middle">

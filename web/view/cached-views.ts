@@ -61,7 +61,7 @@ async function servedView(id: string): Promise<CachedView | null> {
     { init: { signal: AbortSignal.timeout(patience_ms) } },
   );
   // None cached, or the server is away: it is computed here either way.
-  return ours(await asked.then((answer) => bodyOf<CachedView>(answer)).catch(() => null));
+  return ours(await asked.then((answer) => bodyOf<CachedView | undefined>(answer)).catch(() => null)) ?? null;
 }
 
 /** Caches a view for the next time its job is opened in this browser. */
