@@ -2,8 +2,9 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readJobText } from '../files/read.js';
 import { defaultPlanRules } from '../job/plan-schema.js';
-import type { Job } from '../job/schema.js';
+import type { Entry, Job } from '../job/schema.js';
 import { readyJob } from '../solve/ready.js';
+import { oneLine } from '../test/one-line.js';
 import { ownScope } from '../test/own-scope.js';
 import { tasksOf, type Task, type Tasks } from './tasks.js';
 
@@ -115,6 +116,21 @@ test('rules change what is planned: no excavator digs by hand, others restore wh
   expect(cure?.after[0]?.hours).toBeCloseTo(8.5 - 0.25, 9);
   // No work gives no tasks, and no utility call.
   expect(tasksUnder({ ...job, lines: job.lines.map((line) => ({ ...line, runs: [] })) }).tasks).toEqual([]);
+});
+
+test('pipe is laid once every liner that goes in through its excavation has cured', () => {
+  const entries: Entry[] = [
+    { id: 'a', kind: 'finding', finding: 'crack', form: 'around', reading_ft: 24, pass: 'back' },
+    { id: 'b', kind: 'finding', finding: 'belly', inches: 1.5, reading_ft: 28, to_ft: 34, pass: 'back' },
+    { id: 'c', kind: 'finding', finding: 'broken', reading_ft: 41, pass: 'back' },
+    { id: 'd', kind: 'locate', depth_ft: 4.8, reading_ft: 24, pass: 'back' },
+    { id: 'e', kind: 'locate', depth_ft: 5.5, reading_ft: 41, pass: 'back' },
+  ];
+  const line = oneLine(entries);
+  const { tasks } = tasksUnder({ ...job, lines: [line], edits: [] } as unknown as Job);
+  const cures = tasks.filter(({ kind }) => kind === 'cure').map(({ id }) => id);
+  expect(cures).toHaveLength(2);
+  for (const cure of cures) expect(before(tasks, 'house lay A2')).toContain(cure);
 });
 
 test('what is done on several lines is said by its line, and each task goes by a name of its own', () => {

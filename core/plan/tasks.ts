@@ -191,7 +191,8 @@ class LineTasks {
     for (const pit of line.pits) this.open(pit);
     for (const action of line.actions) if (action.pipe) this.pipe(action);
     for (const action of line.actions) if (action.liner) this.liner(action);
-    for (const action of line.actions) if (action.pipe && this.sharedLiner(action)) this.late(action);
+    for (const action of line.actions)
+      if (action.pipe && this.sharedLiners(action).length > 0) this.late(action);
     this.cleanouts();
     for (const pit of line.pits) this.close(pit);
     if (this.onPipe.length > 0)
@@ -259,9 +260,9 @@ class LineTasks {
   private openedFor = (action: Action): string[] =>
     this.pitsOf(action).flatMap(({ id }) => this.opened.get(id) ?? []);
 
-  /** The liner inserted through the excavation where this pipe is laid: it goes in first. */
-  private sharedLiner = (action: Action): Action | undefined =>
-    this.input.line.actions.find(
+  /** Liners inserted through the excavation where this pipe is laid: they go in first. */
+  private sharedLiners = (action: Action): Action[] =>
+    this.input.line.actions.filter(
       (other) =>
         other.liner !== undefined &&
         this.pitsOf(action).some(
@@ -274,16 +275,15 @@ class LineTasks {
     );
 
   private pipe(action: Action): void {
-    if (this.sharedLiner(action)) return;
+    if (this.sharedLiners(action).length > 0) return;
     this.lay(action, [...this.openedFor(action), ...this.first]);
   }
 
   private late(action: Action): void {
-    const liner = this.sharedLiner(action);
-    this.lay(action, [
-      ...this.openedFor(action),
-      this.key(liner && this.branches(liner) > 0 ? 'reinstate' : 'cure', liner?.id ?? ''),
-    ]);
+    const lined = this.sharedLiners(action).map((liner) =>
+      this.key(this.branches(liner) > 0 ? 'reinstate' : 'cure', liner.id),
+    );
+    this.lay(action, [...this.openedFor(action), ...lined]);
   }
 
   private lay(action: Action, opened: readonly (string | Wait)[]): void {
