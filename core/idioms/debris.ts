@@ -32,6 +32,11 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:rolled|displaced|loose|pinched|dropped)\s+(?:rubber\s+)?gasket\b|\bgasket\s+(?:is\s+|has\s+)?(?:rolled|displaced|popped|come|pushed|loose|out)(?:\s+(?:out|in|over|off))?\b/gi,
     'gasket hanging',
   ],
+  // "stake driven through the pipe"
+  [
+    /\b((?:fence\s+|sign\s+|ground\s+|tent\s+)?(?:stake|post|pole|rod|pin|pile|anchor|spike))\s+(?:was\s+|is\s+|has\s+been\s+)?(?:driven|hammered|pounded|punched|drilled|pushed|stuck)\s+(?:right\s+)?(?:through|thru|into)\s+(?:the\s+)?(?:pipe|sewer|line|lateral)\b/gi,
+    ([, what = '']) => `${what} through the pipe`,
+  ],
   // "glue glob at the joint", "bead of glue"
   [
     /\b(?:(?:an?|some|big|little|excess|extra|dried|hardened|hard|too\s+much)\s+)*(?:(?:glue|(?:pvc\s+|abs\s+)?cement|primer)\s+(?:glob|blob|bead|drip|drop|run|ridge|lump|ring)s?|(?:glob|blob|bead|drip|lump|ridge)s?\s+of\s+(?:glue|cement)|excess\s+glue|extra\s+glue)\b/gi,

@@ -3,6 +3,15 @@ import { quoted, type Idiom } from './traced-text.js';
 /** Deposits and roots, which are cut out and cleaned away; a bottom that is gone is a finding. */
 const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debris|deposits?|rags?|paper|mud)`;
 
+/** "Roots, jetted, now clear": they are gone. */
+export const cleanedAway: Idiom = [
+  new RegExp(
+    String.raw`\b(${cleaned})\s*,?\s+(?:(?:we|i|were|was|got|just)\s+)*(?:jetted|cut|cleaned|cleared|cabled|snaked|removed)(?:\s+(?:it|them|out|up))*\s*,?\s+(?:and\s+)?(?:(?:it's|it\s+is|they're|is|are)\s+)?(?:now\s+(?:all\s+)?(?:clear|clean|open|gone)|(?:all\s+)?(?:clear|clean|open|gone)\s+now)\b`,
+    'gi',
+  ),
+  ([, what = '']) => `no ${what}`,
+];
+
 /** Ways to say that something is not there, as denials: "not really an offset", "the roots are gone". */
 export const denyingIdioms: readonly Idiom[] = [
   // "nope, 48": a correction

@@ -1,6 +1,6 @@
 import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
-import { denyingIdioms } from './denying.js';
+import { cleanedAway, denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
 import { ones } from './number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
@@ -17,6 +17,12 @@ export const spokenIdioms: readonly Idiom[] = [
     ' ',
   ],
   [/\s*\|\s*/g, ' '],
+  // "33.5 = roots", "33.5/roots", "33.5; roots": only the place, then the thing; "[heavy]", "{30 %}" as they stand.
+  [/(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?)\s*(?:[=;]|\/(?=\s*[a-z]))\s*(?=[a-z])/gi, ' '],
+  [/[[{]\s*([a-z][^\]}":]{0,40}?|\d+\s*(?:%|percent))\s*[\]}]/gi, ([, inside = '']) => inside],
+  // "[01:22] roots at 33": when in the video.
+  [/(?<=^\s*)[[(]((?:\d+:)?\d{1,2}:[0-5]\d)[\])]\s*(?=\S)/g, ([, time = '']) => `video ${time} `],
+  [/(?<=\d\s*)pct\b\.?/gi, '%'],
   // "41/46/52 roots": three places.
   [/(?<=^\s*)\d{2,3}(?:\/\d{2,3}){2,}(?=\s+[a-z])/gi, ([places]) => places.replaceAll('/', ', ')],
   // "roots > 50 %": more than, no change of pipe.
@@ -171,9 +177,43 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<=[a-z]\s+(?:at\s+)?)(1[0-2]|[1-9])\s*(?:\/\s*(1[0-2]|[35679])(?![\d/])|&\s*(1[0-2]|[1-9])\b(?!\s*(?:%|percent|in\b|inch|ft|feet|')))(?!\s*(?:\d|in\b|inch|"|%))/gi,
     ([, one = '', other, another]) => `at ${one} o'clock and ${other ?? another ?? ''} o'clock`,
   ],
+  // "scale down to 3 inches", "only 2 in open": what is left of the bore, not how thick.
+  [
+    /\b(?:(?:reduc|narrow|clos|chok|neck)(?:es|ed|ing|e|s)?\s+(?:the\s+)?(?:pipe\s+|line\s+|bore\s+|opening\s+|it\s+)?(?:down\s+)?|(?<=\b(?:scale|grease|deposits?|build-?up|roots|rust|tuberculation)\s+)(?:has\s+it\s+|is\s+)?down\s+)to\s+(?:about\s+|maybe\s+|~\s*)?(?:an?|one|two|three|half\s+an|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in\b|")(?:\s+(?:opening|open|clear))?/gi,
+    ([said]) => (/\bneck/i.test(said) ? undefined : quoted(said)),
+  ],
+  [
+    /\b(?:only\s+)?(?:about\s+)?(?:an?|one|two|three|\d+(?:[./]\d+)?)\s*-?(?:inch(?:es)?|in\b|")\s+(?:opening|of\s+opening|left\s+open|(?<=only\b.*)(?:open|clear|left))\b/gi,
+    asNote,
+  ],
+  // "pipe reduced 25 % by scale"
+  [
+    /\b(?:pipe\s+)?(?:is\s+)?(?:reduced|restricted|closed\s+off|blocked)\s+(?:by\s+|about\s+)?(\d+\s*(?:%|percent))\s+(?:by|from|with)\s+/gi,
+    ([, share = '']) => `${share} `,
+  ],
+  // "roots coming through a crack": both are there.
+  [
+    /(?<=\b(?:roots?)\s+)(?:coming|growing|pushing|poking)\s+(?:in\s+|out\s+)?(?:thru|through|from|out\s+of)\s+(?:the\s+|a\s+|an\s+)?(?=(?:crack|hole|break|fracture|gap|offset)\b)/gi,
+    'and ',
+  ],
+  [
+    /(?<=\broots?\s+)(?:in|inside|at|around)\s+(?:the\s+|a\s+)?(?=(?:(?:lateral|branch|service)\s+connection|(?:factory\s+|hammer\s+)?tap|wye|saddle)\b)/gi,
+    'and ',
+  ],
+  // "roots from the neighbor's willow"
+  [
+    /(?<=\broots?\s+)(from\s+(?:(?:the|a|an|that|big)\s+)*(?:neighbou?r'?s?\s+)?(?:[a-z]+\s+)?(?:tree|hedge|bush|shrub|oak|maple|willow|elm|pine|ficus|poplar|birch)s?)\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:can't|cannot|couldn't|can\s+not|hard\s+to)\s+(?:really\s+)?(?:tell|say|see)\s+how\s+(?:bad|much|big|many|deep|wide|long|far)\b[^;,]*/gi,
+    asNote,
+  ],
+  [/\bto\s+(?:the\s+)?spring\s?line\b/gi, '50%'],
   [/\bdisjoint(?:ed)?\b/gi, 'separated'],
   ...waterIdioms,
   ...pointIdioms,
+  cleanedAway,
   ...remarkIdioms,
   ...debrisIdioms,
   [/\s*,?\s*\b(?:and\s+)?(?:then\s+)?(?:levels|flattens|straightens)\s+(?:back\s+)?out\b/gi, ' '],
@@ -363,7 +403,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // Anything that says something else runs through the sewer.
   [
-    /\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?through\s+(?:it|us|(?:the\s+|this\s+|our\s+|that\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line))\b/gi,
+    /\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?thr(?:ough|u)\s+(?:it|us|(?:the\s+|this\s+|our\s+|that\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line))\b/gi,
     'utility through the pipe',
   ],
 ];

@@ -59,6 +59,25 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [/\b(?:we\s+)?(?:hit|reach(?:ed)?)\s+(?:the\s+)?bottom(?:\s+of\s+(?:the\s+)?stack)?\b/gi, asNote],
+  // A water main is no sewer main.
+  [
+    /\b(?:city\s+)?(?:water|gas|storm|steam|force)\s+main\b(?:\s+(?:is\s+)?(?:right\s+)?(?:above|below|over|under|beside|nearby|next\s+to|marked|crosses|crossing|on\s+top)\b[^;,]*)?(?!\s+(?:through|thru|runs|cross|goes|passes))/gi,
+    asNote,
+  ],
+  [
+    /\b(?:we\s+|i\s+|gonna\s+|will\s+|have\s+|got\s+)*(?:need|needs|have|has|got)\s+to\s+(?:be\s+)?(?:jet|cut|clean|cable|snake|line|dig|replace|repair|come\s+back|re-?run|descale)[a-z]*\b[^;,]*/gi,
+    asNote,
+  ],
+  [
+    /\b(?:strong\s+)?(?:sewer\s+gas|gas|sewage|rotten\s+eggs?)\s+(?:smells?|odou?r)\b|\bsmells?\s+(?:of|like)\s+[^;,]*/gi,
+    asNote,
+  ],
+  [/\b(?:sewage|water|it)(?:'s|\s+is)?\s+backing\s+up\b(?!\s+from)/gi, asNote],
+  [
+    /\b(?:see\s+)?(?:photo|pic|picture|screenshot|image|snapshot)\s*#?\s*\d+\b|(?<=\d\s+)(?:took\s+)?(?:an?\s+)?pics?(?:\s+taken)?(?=\s*(?:$|[,;.]))/gi,
+    asNote,
+  ],
+  [/\b(?:the\s+)?lights?\s+(?:is\s+|are\s+)?(?:flicker|dim|went\s+out|out\b|dead|fail)[a-z]*/gi, asNote],
   // "liner not open at wye"
   [/\bliner\s+(?:is\s+|was\s+)?(?:not|never)\s+(?:cut\s+)?(?:open(?:ed)?|cut|reinstated)\b[^;,]*/gi, asNote],
   // "jetted twice", "cabled from here": what was done, not what is seen.

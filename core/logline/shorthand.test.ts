@@ -61,6 +61,28 @@ test.each([
   ['74 out of push', '74 out of cable'],
   ['44 joint shifted', '44 offset joint'],
   ['44 joint off a half inch', '44 offset joint 1/2 in'],
+  ['33ft hub roots 20pct', '33 hub roots 20%'],
+  ['33.5 = roots', '33.5 roots'],
+  ['33.5/roots', '33.5 roots'],
+  ['33.5; roots', '33.5 roots'],
+  ['33.5 roots [heavy]', '33.5 heavy roots'],
+  ['33.5 roots {30%}', '33.5 roots 30%'],
+  ['[01:22] 33 roots', '33 roots video 1:22'],
+  ['(1:02:13) thirty three, roots', '33 roots video 1:02:13'],
+  ['33.5 pipe reduced 25% by scale', '33.5 scale 25%'],
+  ['33.5 mud to the springline', '33.5 mud 50%'],
+  ['33.5 roots coming thru crack', '33.5 roots; crack'],
+  ['33.5 roots, jetted, now clear', '33.5 no roots'],
+  ['33.5 stake driven through pipe', '33.5 stake through the pipe'],
+  ['33.5 sprinkler line thru sewer', '33.5 utility through the pipe'],
+  ['8 reducer, 6 to 4', '8 6x4 reducer'],
+  ['55, cracked at 9 and 3', '55 crack at 9 and 3'],
+  ['60, 62, 64, all light roots', '60, 62, 64 light roots'],
+  ["38, 41, 44, every joint's got roots", '38 to 44 roots every joint'],
+  ['16 forty five to the left', '16 45 bend left'],
+  ['21 locate four ten', '21 locate 4\' 10"'],
+  ['21 locate, five six', '21 locate 5\' 6"'],
+  ['34 pvc shoved inside the clay', '34 pvc > clay'],
 ])('“%s” is “%s”', (short, long) => {
   expect(read(short)).toEqual(read(long));
 });
@@ -101,8 +123,13 @@ test.each([
   '15-30 pitch 1/4 in per foot',
   '15-30 2% fall',
   '44 pitting',
+  '33.5 water main above',
+  '33.5 sewer gas smell',
+  '33.5 see photo 3',
+  '15 was plugged, open now',
+  "35 couldn't see it before",
 ])('“%s” is a note in its own words', (line) => {
-  const note = line.replace(/^[\d-]+ /, '');
+  const note = line.replace(/^[\d.-]+ /, '');
   expect(read(line)).toMatchObject([{ kind: 'note', note }]);
 });
 
@@ -114,4 +141,17 @@ test.each([
   expect(more).toEqual([]);
   expect(offset).toMatchObject({ finding: 'offset', note });
   expect(offset).not.toHaveProperty('inches');
+});
+
+test.each([
+  ['33.5 scale down to 3 inches', 'down to 3 inches'],
+  ['33.5 only 2 in open, scale', 'only 2 in open'],
+  ["33.5 roots, can't tell how bad", "can't tell how bad"],
+  ['33.5 roots heavy, need to jet', 'need to jet'],
+  ['25 some roots left, little hairs', 'hairs'],
+])('in “%s” nothing is measured or placed that was not', (line, note) => {
+  const [finding, ...more] = read(line);
+  expect(more).toEqual([]);
+  expect(finding).toMatchObject({ kind: 'finding', note });
+  for (const field of ['inches', 'percent', 'clock', 'possible']) expect(finding).not.toHaveProperty(field);
 });

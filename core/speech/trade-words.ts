@@ -36,7 +36,7 @@ const sizes: Rows = [
     { is: 'size', size: 'small', weak: true },
   ],
   [
-    'hardly any, barely any, small, sm, sml, smaller, slight, slightly, light, lightly, minor, tiny, thin, faint, very small, very slight',
+    'hardly any, barely any, small, sm, sml, smaller, slight, slightly, light, lightly, minor, tiny, thin, faint, lt, very small, very slight',
     size('small'),
   ],
   [
