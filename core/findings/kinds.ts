@@ -167,6 +167,7 @@ export const findingRows = [
         'bottom-gone',
         'no bottom',
         'bottom is gone',
+        'lost the bottom',
         'bottom of the pipe is gone',
         'bottom of the pipe gone',
         'bottom of the pipe is missing',

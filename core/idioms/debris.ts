@@ -13,6 +13,10 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:(?:you|i|we)\s+)?can\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|dirt|soil|rocks?|sand|mud|bedding|ground)\s+(?:through|behind|outside|past)\s+(?:it|that|there)\b/gi,
     'you can see dirt',
   ],
+  [
+    /(?<=\b(?:hole|broken|break|missing|gap|separated|separation|open(?:ing)?|crack(?:ed)?)\b[^;.]*?)\b(?:(?:you|i|we)\s+)?can\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|bedding|sand|rocks?|stones?|mud|ground)\b(?!\s+(?:in|on)\s+the)/gi,
+    'you can see dirt',
+  ],
   // Soil seen through a break, not what lies in the pipe.
   [/\b(?:can\s+)?see(?:ing|s)?\s+(?:the\s+|some\s+)?mud\b(?!\s+(?:in|on)\b)/gi, 'dirt showing'],
   [

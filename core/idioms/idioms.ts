@@ -359,6 +359,12 @@ export const spokenIdioms: readonly Idiom[] = [
     ([, how = '']) => ` ${quoted(how)}`,
   ],
   bendToSide,
+  // "this one's worse"
+  [
+    /\b(?:this|that)\s+one(?:'s|\s+is)\s+((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:worse|bigger|heavier|larger|smaller|lighter|better))\b/gi,
+    ([, how = '']) => `same again ${quoted(how)}`,
+  ],
+  [/\bback\s+(?=to\s+the\s+(?:left|right)\b)/gi, ' '],
   // "another one back to the right"
   [
     /\banother(?:\s+one)?\s+(?:going\s+|turning\s+)?(?:back\s+)?(?=(?:to\s+the\s+)?(?:left|right)\b)/gi,

@@ -35,7 +35,7 @@ test('words not known beside a thing become its note, as they were typed, and ch
 test.each([
   ...['46 roots sprayed', '46 crack healed', '22 roots killed', '46 roots nobody'],
   ...['46 roots from my umbrella', '22 roots outside'],
-  ...['20 hole 5 millimeters', '22 scale closing it to 3 inches', '22 offset twisting by 2 in'],
+  ...['20 hole 5 millimeters', '22 offset twisting by 2 in'],
   ...['24 sprinkler head broken', '24 mailbox cracked', '46 roots hevy', '46 crack xq'],
 ])('%s is asked about', (line) => {
   expect([line, isAsked(line)]).toEqual([line, true]);

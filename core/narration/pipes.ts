@@ -27,7 +27,8 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
   const until =
     /\b(?:until|till|up\s+to|out\s+to|as\s+far\s+as|for)\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)/i.exec(text);
   if (!pipe || draft.finding !== undefined || draft.kind !== undefined || draft.changing) return false;
-  const { side: _, ...named } = pipe;
+  const { side: _, ...plain } = pipe;
+  const named = talk.pipe?.material === plain.material ? { ...talk.pipe, ...plain } : plain;
   const stretch = draft.fields.to_ft;
   const [from] = draft.numbers;
   if (until && draft.endCall === undefined) {
@@ -66,8 +67,7 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
     draft.kind = 'change';
     return false;
   }
-  if (stays || !placed)
-    talk.pipe = { ...(talk.pipe?.material === named.material ? talk.pipe : {}), ...named };
+  if (stays || !placed) talk.pipe = named;
   return true;
 }
 

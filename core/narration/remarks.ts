@@ -76,6 +76,7 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
     if (farEnd(talk, said, last, Number(until))) return;
   }
   if (takeFill(talk, said, draft, place) || takeShareAt(talk, said, draft, place)) return;
+  if (last && said.index - talk.lastAt <= reach && lastsFor(talk, said, last, text)) return;
   const goesOn = goesOnTo.test(said.sentence.text);
   if (draft.endCall === 'end' && !goesOn && takeEnd(talk, said, draft, text)) return;
   if (
@@ -90,7 +91,7 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
     return;
   }
   if (place !== undefined) {
-    if (last?.noReading && said.index - talk.lastAt <= 1 && !saysNothing.test(text)) {
+    if (last?.noReading && said.index - talk.lastAt <= 1 && !saysNothing.test(text) && !isEach(last.entry)) {
       last.entry = { ...last.entry, reading_ft: place };
       last.assumed = last.assumed.filter((each) => each !== noReadingGiven);
       delete last.noReading;
@@ -105,6 +106,20 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
   if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
 }
 
+/** "That's for about a foot": how far the newest finding goes on. */
+function lastsFor(talk: Talk, said: SentenceState, last: NarrationItem, text: string): boolean {
+  const long =
+    /^\W*(?:(?:and|so)\s+)?(?:(?:that|it)(?:'s|\s+is|\s+was|\s+goes|\s+runs|\s+lasts)\s+)?(?:on\s+)?for\s+(?:about\s+|maybe\s+|~\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\W*$/i.exec(
+      text,
+    )?.[1];
+  const { entry } = last;
+  if (long === undefined || entry.kind !== 'finding' || entry.to_ft !== undefined) return false;
+  if (entry.reading_ft === undefined) return false;
+  const to_ft = entry.reading_ft + (entry.pass === 'back' ? -1 : 1) * Number(long);
+  amend(talk, said, last, { ...entry, to_ft });
+  return true;
+}
+
 /** "That goes on to about twenty": where the newest thing ends, or the next pipe begins. */
 function farEnd(talk: Talk, said: SentenceState, last: NarrationItem, place: number): boolean {
   if (last.entry.kind === 'change') {
@@ -117,6 +132,9 @@ function farEnd(talk: Talk, said: SentenceState, last: NarrationItem, place: num
   amend(talk, said, last, { ...last.entry, to_ft: place });
   return true;
 }
+
+/** "Every joint has an offset": it has no single place. */
+const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry.eachJoint === true;
 
 /** "Sixty one feet, nothing": a place without a thing. */
 const saysNothing = /\b(?:nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine))\b/i;

@@ -9,6 +9,7 @@ import type { Segment } from '../logline/segments.js';
 import type { NormalizedText } from '../speech/normalize.js';
 import { placeOf } from '../idioms/traced-text.js';
 import { takeEnd, takeRemark } from './remarks.js';
+import { takeFields } from './said-later.js';
 import { placeUnderWater } from './under-water.js';
 import { beginTest } from './water-tests.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
@@ -162,14 +163,24 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   if (draft.stopsHere) propose(talk, said, true, text, item(stopAt(entry, draft), null, []));
 }
 
-/** "Still in water at thirty three": where the head is, in what was called already. */
+/** "Still in water at thirty three", "forty three, it's an inch deep": where the head is, in what was called already. */
 function isStillIn(talk: Talk, said: SentenceState, { draft }: SegmentRead, text: string): boolean {
-  const last = talk.items.at(-1)?.entry;
-  const [at] = draft.numbers;
-  if (!at || last?.kind !== 'finding' || last.finding !== draft.finding || last.to_ft !== undefined)
+  const item = talk.items.at(-1);
+  const last = item?.entry;
+  const at = draft.numbers[0]?.value ?? said.placed?.reading_ft;
+  if (
+    at === undefined ||
+    last?.kind !== 'finding' ||
+    last.finding !== (draft.finding ?? (draft.ofWater ? 'belly' : undefined)) ||
+    last.to_ft !== undefined
+  )
     return false;
-  if (!/\bstill\b/i.test(said.sentence.text.slice(0, 40)) && !/\bstill\b/i.test(text)) return false;
-  talk.reading = at.value;
+  const { inches } = draft.fields;
+  const isDeep = last.finding === 'belly' && inches !== undefined && /\bit(?:'s|\s+is)\b/i.test(text);
+  if (!isDeep && !/\bstill\b/i.test(said.sentence.text.slice(0, 40)) && !/\bstill\b/i.test(text))
+    return false;
+  if (isDeep && item && takeFields(item, { inches })) join(talk, item, said.sentence.text, said.index);
+  talk.reading = at;
   talk.lastAt = said.index;
   return true;
 }
