@@ -2,7 +2,7 @@ import { Suspense } from 'react';
 import { BrowserRouter, matchRoutes, Navigate, Outlet, useRoutes, type RouteObject } from 'react-router';
 import { jobLayout, jobList, jobViews } from './early';
 import { Gate } from './people/gate';
-import { lateView } from './shell/late-view';
+import { lateView } from './shell/lazy-part';
 import { NotFound } from './shell/not-found';
 import type { ComponentType } from 'react';
 
@@ -42,7 +42,11 @@ const routes: RouteObject[] = [
 /** Resolves when the code of what an address shows is here. */
 export async function loadViews(pathname: string): Promise<void> {
   const matches = matchRoutes(routes, pathname) ?? [];
-  await Promise.all(matches.map(({ route }) => (route.handle as (() => Promise<unknown>) | undefined)?.()));
+  await Promise.all(
+    matches.map(async ({ route }) => {
+      await (route.handle as (() => Promise<unknown>) | undefined)?.();
+    }),
+  );
 }
 
 const Routed = () => useRoutes(routes);

@@ -138,6 +138,24 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   }
   placeUnderWater(talk, entry, assumed);
   fillPipes(talk, entry, assumed);
+  proposeAll(talk, said, at, { read, text, own: own !== undefined, finished, besides, assumed });
+}
+
+interface Understood {
+  readonly read: SegmentRead;
+  readonly text: string;
+  /** It has a reading of its own. */
+  readonly own: boolean;
+  readonly finished: Finished;
+  readonly besides: ReturnType<typeof takeBesides>;
+  readonly assumed: string[];
+}
+
+/** Proposes a thing: on each side, at each end of a stretch of pipe, with what was named beside it. */
+function proposeAll(talk: Talk, said: SentenceState, at: number, about: Understood): void {
+  const { read, text, own, finished, besides, assumed } = about;
+  const { draft } = read;
+  const { entry } = finished;
   const from = placeOf(said.hearing.heard, said.segments[at]?.from ?? 0, said.segments[at]?.to ?? 0).from;
   const item = (its: EntryDraft, point: Point | null, taken: string[]): NarrationItem => ({
     video_s: said.sentence.at(from),
@@ -151,9 +169,9 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   const [only, ...ends] = endsOfPipe(entry, draft, contextOf(talk).context);
   const [hour, otherHour] = draft.clocks ?? [];
   const first = hour === undefined ? only : { ...only, clock: hour };
-  propose(talk, said, own !== undefined, text, item(first, finished.point ?? null, assumed));
+  propose(talk, said, own, text, item(first, finished.point ?? null, assumed));
   if (otherHour !== undefined)
-    propose(talk, said, own !== undefined, text, item({ ...only, clock: otherHour }, null, [...assumed]));
+    propose(talk, said, own, text, item({ ...only, clock: otherHour }, null, [...assumed]));
   for (const end of ends) propose(talk, said, true, text, item(end, null, []));
   for (const beside of [...besides.before, ...besides.after]) {
     const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
