@@ -41,6 +41,11 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b((?:fence\s+|sign\s+|ground\s+|tent\s+)?(?:stake|post|pole|rod|pin|pile|anchor|spike))\s+(?:was\s+|is\s+|has\s+been\s+)?(?:driven|hammered|pounded|punched|drilled|pushed|stuck)\s+(?:right\s+)?(?:through|thru|into)\s+(?:the\s+)?(?:pipe|sewer|line|lateral)\b/gi,
     ([, what = '']) => `${what} through the pipe`,
   ],
+  // "full of dirt": what lies in it, no hole.
+  [
+    /\b((?:full\s+of|filled\s+with|packed\s+with|plugged\s+(?:up\s+)?with|loaded\s+with|choked\s+with)\s+)(dirt|soil)\b/gi,
+    ([, how = '', what = '']) => `${how}debris ${quoted(what)}`,
+  ],
   // "glue glob at the joint", "bead of glue"
   [
     /\b(?:(?:an?|some|big|little|excess|extra|dried|hardened|hard|too\s+much)\s+)*(?:(?:glue|(?:pvc\s+|abs\s+)?cement|primer)\s+(?:glob|blob|bead|drip|drop|run|ridge|lump|ring)s?|(?:glob|blob|bead|drip|lump|ridge)s?\s+of\s+(?:glue|cement)|excess\s+glue|extra\s+glue)\b/gi,

@@ -340,6 +340,17 @@ export const spokenIdioms: readonly Idiom[] = [
     ),
     ([, feet = '', inches = '']) => `${feet} foot ${inches} inches`,
   ],
+  // "wye, 2 ft later an offset"
+  [
+    /(?<=(?:^|[a-z]\s*,?\s+)(?:and\s+)?(?:then\s+)?(?:about\s+)?)(\d+(?:\.\d+)?|an?|one|two|three|four|five|six|seven|eight|nine|ten)\s*(feet|foot|ft|')\s+(?:later|further|farther|on\s+from\s+there|beyond\s+that|past\s+that|after\s+that)(?:\s+(?:on|along|down|up))?\s*,?\s+(?:there's\s+|there\s+is\s+)?(?:an?\s+)?(?=[a-z])/gi,
+    ([, far = '', unit = '']) => `${/^an?$/i.test(far) ? '1' : far} ${unit} past it `,
+  ],
+  // "roots throughout", "whole line has scale": from one end to the other.
+  [
+    /^(?!.*(?:\d+(?!\d)|\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b)(?!\s*(?:%|percent)))(.*?)\b(?:throughout(?:\s+the\s+(?:line|pipe|run))?|(?:the\s+)?(?:entire|whole|full)\s+(?:line|length|pipe|run)(?:\s+(?:has|is|of|with))?|start\s+to\s+finish|end\s+to\s+end)\b/gi,
+    ([, before = '']) => `0 to end ${before}`,
+  ],
+  [/\b(?:scattered|sporadic|patchy|spotty|here\s+and\s+there)\b(?=\s+[a-z]|\s*$)/gi, asNote],
   // "next joint's 25.5, roots": only the place.
   [
     /^\s*(?:and\s+)?(?:the\s+)?next\s+(?:joint|one)(?:'s|\s+is)?\s+(?:at\s+)?(?=(?:about\s+)?(?:\d|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b))(?=[^;]*,\s*[a-z])/gi,
@@ -502,7 +513,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "necks down to 4", "upsizes to 6 inch"
   [
-    /\b(?:upsizes?|downsizes?|reduces|reduced|necks\s+(?:down|up)|steps\s+(?:up|down))\s+(?:back\s+)?to\s+(?:an?\s+|~\s*)?([346]|8|10|12)(?:\s*-?(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,.;]|pipe\b|here\b))/gi,
+    /\b(?:upsizes?|downsizes?|reduces|reduced|enlarges|enlarged|widens|necks\s+(?:down|up)|opens\s+up|steps\s+(?:up|down))\s+(?:back\s+)?to\s+(?:an?\s+|~\s*)?([346]|8|10|12)(?:\s*-?(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,.;]|pipe\b|here\b))/gi,
     ([, bore = '']) => `change to ${bore} in`,
   ],
   // "20 flat from here to about 12": the other end of a stretch that begins here.

@@ -43,10 +43,26 @@ export const pipeIdioms: readonly Idiom[] = [
     new RegExp(String.raw`\b((?:pipe\s+)?burst(?:ed)?)\s+(?:in\s+)?(?=${anyMaterial}\b)`, 'gi'),
     ([, how = '']) => quoted(how),
   ],
+  // "4x6 abs to clay"
+  [
+    new RegExp(
+      String.raw`\b([346]|8)\s*x\s*([346]|8)\s+(${anyMaterial})\s*(?:to|>|into|\/)\s*(${anyMaterial})\b`,
+      'gi',
+    ),
+    ([, one = '', other = '', pipe = '', next = '']) => `${one} in ${pipe} to ${other} in ${next}`,
+  ],
+  // "20 clay to the main": where it begins.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst}(?:\d+\s*(?:in(?:ch)?\b|")\s*)?)(${anyMaterial})(?:\s+pipe)?\s+(?:(?:all\s+the\s+way|the\s+rest\s+of\s+the\s+way|from\s+here|on)\s+)*to\s+(?:the\s+)?(?:(?:city\s+)?main|street|end)(?=\s*$)`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} toward the street`,
+  ],
   // "pvc shoved inside the clay": one, then the other.
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:is\s+|was\s+|just\s+)*(?:shoved|slid|slipped|jammed|stuffed|stuck|pushed|stabbed)\s+(?:in|into|inside|inside\s+of)\s+(?:the\s+|of\s+the\s+)?(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:is\s+|was\s+|just\s+)*(?:shoved|glued|cemented|inserted|fitted|grouted|sleeved|slid|slipped|jammed|stuffed|stuck|pushed|stabbed)\s+(?:in|into|inside|inside\s+of)\s+(?:the\s+|of\s+the\s+)?(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, pipe = '']) => `${pipe} > `,

@@ -1,4 +1,4 @@
-import { boundary, placeFirst, quoted, type Idiom } from './traced-text.js';
+import { asNote, boundary, placeFirst, quoted, type Idiom } from './traced-text.js';
 import { anyMaterial } from './pipes.js';
 
 const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
@@ -16,6 +16,17 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  [/\bc\.\s?o\.?(?!\w)/gi, 'cleanout'],
+  // "two cleanouts": how many, not how wide.
+  [
+    /\b(two|2|both|twin|a\s+pair\s+of)\s+(cleanouts|clean\s?-?outs)\b|\b(cleanouts|clean\s?-?outs)\s*\((?:2|two)\)/gi,
+    ([, many = 'two']) => `cleanout ${quoted(many)}`,
+  ],
+  [
+    /\bcleanout\s+(?:is\s+)?(?:facing|pointing|faces|points|aimed)\s+(?:toward\s+|at\s+)?(?:the\s+)?(?:(house|building|upstream)|(?:street|main|city|downstream))\b/gi,
+    ([, house]) => `cleanout ${house ? 'faces upstream' : 'faces downstream'}`,
+  ],
+  [/\b(test\s+(?:plug|ball|cap))\b/gi, asNote],
   // "60 P/L"
   [new RegExp(String.raw`(?<=${placeFirst}(?:at\s+(?:the\s+)?)?)p[./]?\s?l\b\.?`, 'gi'), 'property line'],
   // "drops into manhole"

@@ -11,7 +11,7 @@ const parts: Readonly<Record<string, string>> = {
 
 /** "Standing water 30 to 44, deepest at 37 about 2 inches": in digits, before and after numbers are turned into them. */
 const deepestAt: Idiom = [
-  /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
+  /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest|heaviest|biggest|largest|thickest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
   ([, how = '', at = '']) => quoted(`${how} at ${at} ft`),
 ];
 

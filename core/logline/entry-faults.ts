@@ -30,7 +30,7 @@ const fieldWords: Readonly<Record<string, string>> = {
   end: '“start” or “end”',
   mark: 'a paint mark',
   why: 'a reason',
-  what: 'the test',
+  what: 'what was tested',
   arrives: '“arrives”',
   runsAway: '“runs away”',
   note: 'the note',
@@ -65,7 +65,9 @@ export function faultWords(error: z.ZodError, raw: unknown, thing: string): stri
   return faultsOf(error, raw).map(({ path, message }) =>
     message === 'unknown field'
       ? `${wordsOf(path)} does not go with ${thing}`
-      : `${wordsOf(path)}: ${plainly(message)}`,
+      : message.startsWith('missing:')
+        ? `${wordsOf(path)} is missing`
+        : `${wordsOf(path)}: ${plainly(message)}`,
   );
 }
 

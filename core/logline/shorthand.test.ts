@@ -83,6 +83,16 @@ test.each([
   ['21 locate four ten', '21 locate 4\' 10"'],
   ['21 locate, five six', '21 locate 5\' 6"'],
   ['34 pvc shoved inside the clay', '34 pvc > clay'],
+  ['34 pvc glued into the clay hub', '34 pvc > clay'],
+  ['20 4x6 abs to clay', '20 4 in abs > 6 in clay'],
+  ['20 clay to the main', '20 clay toward the street'],
+  ['22 wye, 2 ft later an offset', '22 wye; 2 ft past it offset'],
+  ['22 c.o.', '22 cleanout'],
+  ['22 cleanout facing the house', '22 cleanout faces upstream'],
+  ['22 trap full of dirt', '22 trap; debris large "dirt"'],
+  ['entire line scale 20%', '0 to end scale 20%'],
+  ['scale throughout', '0 to end scale'],
+  ['20 enlarges to 6', '20 upsizes to 6'],
 ])('“%s” is “%s”', (short, long) => {
   expect(read(short)).toEqual(read(long));
 });
@@ -131,6 +141,14 @@ test.each([
 ])('“%s” is a note in its own words', (line) => {
   const note = line.replace(/^[\d.-]+ /, '');
   expect(read(line)).toMatchObject([{ kind: 'note', note }]);
+});
+
+test('how many cleanouts there are is no diameter', () => {
+  for (const line of ['22 two cleanouts', '22 cleanouts (2)']) {
+    const [part] = parseLogLine(line, base);
+    expect([line, part?.point, part?.errors]).toMatchObject([line, { kind: 'cleanout' }, []]);
+    expect(part?.point).not.toHaveProperty('diameter_in');
+  }
 });
 
 test.each([
