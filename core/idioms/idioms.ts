@@ -2,37 +2,19 @@ import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { cleanedAway, denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
-import { ones } from './number-words.js';
-import { asNote, quoted, type Idiom } from './traced-text.js';
-import { anyMaterial, pipeIdioms } from './pipes.js';
-import { bendToSide, pointFigures, pointIdioms } from './points.js';
+import { quoted, type Idiom } from './traced-text.js';
+import { pipeIdioms } from './pipes.js';
+import { placeFigures, stretchIdioms } from './places.js';
+import { pointFigures, pointIdioms } from './points.js';
+import { listMarks, separatorIdioms } from './punctuation.js';
 import { remarkIdioms } from './remarks.js';
+import { findingIdioms } from './findings.js';
+import { stopIdioms } from './stopping.js';
 import { waterFigures, waterIdioms } from './water.js';
 
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
-  // "1) 41 roots", "2. 46 offset", "#3 41 roots", "* 41 roots": how a list is numbered is no place.
-  [
-    /^\s*(?:(?:#\d{1,2}[.):]?|\d{1,2}[.)]|[a-h]\))\s+(?=~?@?\s*\d)|\d{1,2}\)\s+(?=[a-z])|[*•·▪–—]\s*(?=~?@?\s*[a-z\d]))/gi,
-    ' ',
-  ],
-  [/\s*\|\s*/g, ' '],
-  // "33.5 = roots", "33.5/roots", "33.5; roots": only the place, then the thing; "[heavy]", "{30 %}" as they stand.
-  [/(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?)\s*(?:[=;]|\/(?=\s*[a-z]))\s*(?=[a-z])/gi, ' '],
-  [/[[{]\s*([a-z][^\]}":]{0,40}?|\d+\s*(?:%|percent))\s*[\]}]/gi, ([, inside = '']) => inside],
-  // "[01:22] roots at 33": when in the video.
-  [/(?<=^\s*)[[(]((?:\d+:)?\d{1,2}:[0-5]\d)[\])]\s*(?=\S)/g, ([, time = '']) => `video ${time} `],
-  [/(?<=\d\s*)pct\b\.?/gi, '%'],
-  // "41/46/52 roots": three places.
-  [/(?<=^\s*)\d{2,3}(?:\/\d{2,3}){2,}(?=\s+[a-z])/gi, ([places]) => places.replaceAll('/', ', ')],
-  // "roots > 50 %": more than, no change of pipe.
-  [
-    /(?<=[a-z]\s*)[>≥]=?\s*(?=\d+(?:\.\d+)?\s*(?:%|percent))|(?<=\b(?:roots?|grease|scale|debris|offset|crack|gap|water|belly|sag|dip)\s*)[>≥]=?\s*(?=\d+(?:[./]\d+)?\s*(?:in\b|inch|"))/gi,
-    ' over ',
-  ],
-  [/[<≤]=?\s*(?=\d+(?:[./]\d+)?\s*(?:%|percent|in\b|inch|"))/gi, ' less than '],
-  [/\bx\s?([2-9])\b(?=\s*(?:$|[,;]|~?\d|at\b|from\b|between\b))/gi, ([said]) => quoted(said)],
-  [/\b(?:btwn|btw|betw|b\/w)\.?(?=\s+~?\d)/gi, 'between'],
+  ...listMarks,
   ...correctingIdioms,
   ...correctingFigures,
   // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
@@ -65,51 +47,7 @@ export const spokenIdioms: readonly Idiom[] = [
   [/ {2,}/g, ' '],
   [/\b(?:astm\s+)?(?:d[\s-]*)?3034\b|\bsdr[\s-]*(?:35|thirty[\s-]five)\b/gi, 'sdr35'],
   [/\bsdr[\s-]*(?:26|twenty[\s-]six)\b/gi, 'sdr26'],
-  // On a phone, and in captions, the apostrophe is often left out, curly or a space.
-  [
-    /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)(?:\s?|’)t\b/gi,
-    ([, verb = '']) => `${verb}'t`,
-  ],
-  // "can not get past" denies nothing.
-  [/\bcan\s+not\b/gi, 'cannot'],
-  [
-    /\b(?:(could|would)|will)\s+not\s+(?=(?:get|go|push|pass|move|make|fit|clear|budge|continue|reach|be)\b)/gi,
-    ([, verb]) => `${verb ?? 'wo'}n't `,
-  ],
-  // "not able to get past", "wouldn't push past", "too much debris to continue": the camera stopped.
-  [
-    /\b(?:not\s+able|unable|not\s+possible|impossible)\s+to\s+(?=(?:get|go|push|pass|move|make|see|continue)\b)/gi,
-    "can't ",
-  ],
-  [
-    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)(?:\s+(?=[a-z])|(?=\s*$))/gi,
-    "can't get past ",
-  ],
-  // "can't budge the offset", "couldn't make the bend"
-  [
-    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:pass|budge|clear|make|navigate|negotiate)\s+(?!(?:it|this|that|here|out|sure|through|past|by|any|further|up|much)\b)(?=[a-z])/gi,
-    "can't get past ",
-  ],
-  [
-    /\b(?:abandoned|terminated|aborted|ended)\s+(?:the\s+)?(?:survey|inspection|video|run)\b(?!\s+at\s+the\b)\s*,?/gi,
-    'stopped ',
-  ],
-  // "survey abandoned, roots"
-  [
-    /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early)(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
-    'stopped ',
-  ],
-  [/\b(?:survey|inspection|video)\s+(?:is\s+)?(?:complete|completed|finished|done)\s+(?=at\s+the\s+)/gi, ' '],
-  [/\bcouldn't\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],
-  [
-    /\btoo\s+(?:much|many)\s+([a-z]+)\s+to\s+(?:continue|proceed|pass|push|go|get|see)(?:\s+(?:on|through|past|by|any|further|farther))*/gi,
-    ([said, what = '']) =>
-      !/\bsee/i.test(said)
-        ? `can't get past heavy ${what}`
-        : /^water$/i.test(what)
-          ? 'camera under water'
-          : `can't see, ${what}`,
-  ],
+  ...stopIdioms,
   [/\b(in|through|inside)\s+(?=(?:pipe|line|sewer|bottom|invert)\b)/gi, ([, where = '']) => `${where} the `],
   [/\bschedule\s+forty\b/gi, 'schedule 40'],
   [/\bw(?:\/\s?|\s+)(?=[a-z])/gi, 'with '],
@@ -131,86 +69,7 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:toilet\s+)?paper\s+(?:came|comes|coming)\s+(?:right\s+)?through\b/gi,
     `flush came through ${quoted('paper')}`,
   ],
-  // "crushed 50 %", "flattened to half": out of round by that much.
-  [
-    /\b(?:crushed|squashed|squished|flattened|deformed)\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half|\d+\s*(?:%|percent))(?:\s*way)?\b/gi,
-    ([said, share = '']) => `deformation ${share === 'half' ? '50%' : share} ${quoted(said)}`,
-  ],
-  [
-    /\b(?:collapsed|collapse|caved\s+in)\s*,?\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half(?:\s*way)?(?:\s+closed)?|\d+\s*(?:%|percent)(?:\s+closed)?)/gi,
-    ([, share = '']) => `collapse ${quoted(share)}`,
-  ],
-  [
-    /\bwall\s+(?:loss|thinning|thin)\s+(?:at|on|along|in)\s+(?:the\s+)?(?:invert|bottom|flow\s?line)\b/gi,
-    'worn bottom',
-  ],
-  [
-    /\b(?:line\s+)?(?:is\s+)?(?:backing|backed)\s+up\s+from\s+(?:the\s+)?(?:city|street|main|sewer)\b/gi,
-    'main backed up',
-  ],
-  [
-    /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
-    ([, how = '']) => `joint ${quoted(how.trim())}`,
-  ],
-  // "joint off 1/2", "joint shifted", "joint off to the left a half"
-  [
-    /\bjoint\s+(?:is\s+|has\s+)?(?:off|shifted|slipped)(?:\s+by)?((?:\s+to)?(?:\s+the)?\s+(?:left|right))?(?=\s*(?:$|[,;.]|~?[\d½¼¾]|half|about|maybe|an?\b))(\s*,?\s+(?:about\s+|maybe\s+)?a\s+half(?=\s*$))?/gi,
-    ([, side = '', half]) => `offset joint ${side}${half ? ' half inch' : ''} `,
-  ],
-  [
-    /\b(deflected|bent|angled|chipped)\s+(joint|bell|hub)\b|\b(joint|bell|hub)\s+(?:is\s+)?(deflected|bent|angled|chipped)\b/gi,
-    ([, how, part, same, then]) => `${part ?? same ?? ''} ${quoted(how ?? then ?? '')}`,
-  ],
-  [/\b(?:one|a|1)\s+piece\s+(?:is\s+|has\s+)?(?=shift|moved|displaced)/gi, ' '],
-  [/\b(?:4|four)[\s-](?:quadrant|way)\s+(?=crack|fracture)/gi, ([said]) => quoted(said.trim())],
-  // "offset one pipe thickness": no inch.
-  [
-    /\b(?:(?:about|a|an|one|1|half|full|~)\s+)*(?:a\s+)?(?:pipe|wall)(?:'s)?(?:\s+wall)?\s+thickness(?:es)?\b/gi,
-    asNote,
-  ],
-  [
-    /\b(?:catch(?:es|ing)?|snag(?:s|ging)?|collect(?:s|ing)?)\s+(?:some\s+|the\s+|a\s+little\s+)?(?:toilet\s+)?(?:paper|wipes|solids|debris)\b/gi,
-    asNote,
-  ],
-  // "crack 3/9", "cracks 3 & 9": two hours.
-  [
-    /(?<=[a-z]\s+(?:at\s+)?)(1[0-2]|[1-9])\s*(?:\/\s*(1[0-2]|[35679])(?![\d/])|&\s*(1[0-2]|[1-9])\b(?!\s*(?:%|percent|in\b|inch|ft|feet|')))(?!\s*(?:\d|in\b|inch|"|%))/gi,
-    ([, one = '', other, another]) => `at ${one} o'clock and ${other ?? another ?? ''} o'clock`,
-  ],
-  // "scale down to 3 inches", "only 2 in open": what is left of the bore, not how thick.
-  [
-    /\b(?:(?:reduc|narrow|clos|chok|neck)(?:es|ed|ing|e|s)?\s+(?:the\s+)?(?:pipe\s+|line\s+|bore\s+|opening\s+|it\s+)?(?:down\s+)?|(?<=\b(?:scale|grease|deposits?|build-?up|roots|rust|tuberculation)\s+)(?:has\s+it\s+|is\s+)?down\s+)to\s+(?:about\s+|maybe\s+|~\s*)?(?:an?|one|two|three|half\s+an|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in\b|")(?:\s+(?:opening|open|clear))?/gi,
-    ([said]) => (/\bneck/i.test(said) ? undefined : quoted(said)),
-  ],
-  [
-    /\b(?:only\s+)?(?:about\s+)?(?:an?|one|two|three|\d+(?:[./]\d+)?)\s*-?(?:inch(?:es)?|in\b|")\s+(?:opening|of\s+opening|left\s+open|(?<=only\b.*)(?:open|clear|left))\b/gi,
-    asNote,
-  ],
-  // "pipe reduced 25 % by scale"
-  [
-    /\b(?:pipe\s+)?(?:is\s+)?(?:reduced|restricted|closed\s+off|blocked)\s+(?:by\s+|about\s+)?(\d+\s*(?:%|percent))\s+(?:by|from|with)\s+/gi,
-    ([, share = '']) => `${share} `,
-  ],
-  // "roots coming through a crack": both are there.
-  [
-    /(?<=\b(?:roots?)\s+)(?:coming|growing|pushing|poking)\s+(?:in\s+|out\s+)?(?:thru|through|from|out\s+of)\s+(?:the\s+|a\s+|an\s+)?(?=(?:crack|hole|break|fracture|gap|offset)\b)/gi,
-    'and ',
-  ],
-  [
-    /(?<=\broots?\s+)(?:in|inside|at|around)\s+(?:the\s+|a\s+)?(?=(?:(?:lateral|branch|service)\s+connection|(?:factory\s+|hammer\s+)?tap|wye|saddle)\b)/gi,
-    'and ',
-  ],
-  // "roots from the neighbor's willow"
-  [
-    /(?<=\broots?\s+)(from\s+(?:(?:the|a|an|that|big)\s+)*(?:neighbou?r'?s?\s+)?(?:[a-z]+\s+)?(?:tree|hedge|bush|shrub|oak|maple|willow|elm|pine|ficus|poplar|birch)s?)\b/gi,
-    asNote,
-  ],
-  [
-    /\b(?:can't|cannot|couldn't|can\s+not|hard\s+to)\s+(?:really\s+)?(?:tell|say|see)\s+how\s+(?:bad|much|big|many|deep|wide|long|far)\b[^;,]*/gi,
-    asNote,
-  ],
-  [/\bto\s+(?:the\s+)?spring\s?line\b/gi, '50%'],
-  [/\bdisjoint(?:ed)?\b/gi, 'separated'],
+  ...findingIdioms,
   ...waterIdioms,
   ...pointIdioms,
   cleanedAway,
@@ -283,30 +142,7 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:get|look|collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
     ' ',
   ],
-  // "46 roots / 43 offset"
-  [/(?<=[a-z%"]\s*)\s\/\s+(?=~?\d+(?:\.\d+)?\s+[a-z])/gi, ', '],
-  // "46 no pipe for 2 ft": nothing of it is left.
-  [/\bno\s+(?:more\s+)?pipe(?=\s*(?:$|[,.;]|(?:left|here|there|at|for|until|to)\b))/gi, 'missing pipe'],
-  // "roots & crack", "roots / crack"
-  [/(?<=[a-z%"\d])\s*[&+]\s*(?=[a-z])/gi, ' and '],
-  [new RegExp(String.raw`(?<!\b${anyMaterial})\s+/\s+(?!${anyMaterial}\b)(?=[a-z])`, 'gi'), ' and '],
-  // "41 -> 38 roots", "41 roots -> 38": a stretch; "41 -> roots": the arrow only points.
-  [
-    new RegExp(
-      String.raw`(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3,})(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?(?:\s+(?!${anyMaterial}\b)[a-z]+){0,3})\s*(?:->|=>|→)\s*(?=~?\s*\d+(?:\.\d+)?(?!\s*-?\s*(?:[\d%]|in\b|inch|percent|")))`,
-      'gi',
-    ),
-    ' to ',
-  ],
-  [
-    new RegExp(
-      String.raw`(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*)(?:->|=>|→)\s*(?=[a-z])(?!(?:${anyMaterial})\b)`,
-      'gi',
-    ),
-    ' ',
-  ],
-  // "ci->abs"
-  [/(?<=[a-z\d"'])\s*(?:->|=>|→|>)\s*(?=[a-z\d])/gi, ' > '],
+  ...separatorIdioms,
   [/\b(?:hub|bell)\s+and\s+spigot\b/gi, ' '],
   [
     /\b(1[0-2]|[1-9])((?::[0-5]\d)?)\s*o\s?clock\b/gi,
@@ -332,75 +168,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "30 %, maybe more": as it was said.
   [/[\s,]+(?:maybe|possibly|probably|perhaps)\s+(?:a\s+(?:little|bit)\s+)?more(?=\s*(?:$|[,.;]))/gi, ' '],
-  // "locate, five six": feet and inches, no range.
-  [
-    new RegExp(
-      String.raw`(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's)\s+)*)(${ones.slice(2, 16).join('|')})\s+(${ones.slice(0, 12).join('|')})(?=\s*(?:$|[,;.]|deep\b|down\b))`,
-      'gi',
-    ),
-    ([, feet = '', inches = '']) => `${feet} foot ${inches} inches`,
-  ],
-  // "wye, 2 ft later an offset"
-  [
-    /(?<=(?:^|[a-z]\s*,?\s+)(?:and\s+)?(?:then\s+)?(?:about\s+)?)(\d+(?:\.\d+)?|an?|one|two|three|four|five|six|seven|eight|nine|ten)\s*(feet|foot|ft|')\s+(?:later|further|farther|on\s+from\s+there|beyond\s+that|past\s+that|after\s+that)(?:\s+(?:on|along|down|up))?\s*,?\s+(?:there's\s+|there\s+is\s+)?(?:an?\s+)?(?=[a-z])/gi,
-    ([, far = '', unit = '']) => `${/^an?$/i.test(far) ? '1' : far} ${unit} past it `,
-  ],
-  // "roots throughout", "whole line has scale": from one end to the other.
-  [
-    /^(?!.*(?:\d+(?!\d)|\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b)(?!\s*(?:%|percent)))(.*?)\b(?:throughout(?:\s+the\s+(?:line|pipe|run))?|(?:the\s+)?(?:entire|whole|full)\s+(?:line|length|pipe|run)(?:\s+(?:has|is|of|with))?|start\s+to\s+finish|end\s+to\s+end)\b/gi,
-    ([, before = '']) => `0 to end ${before}`,
-  ],
-  [/\b(?:scattered|sporadic|patchy|spotty|here\s+and\s+there)\b(?=\s+[a-z]|\s*$)/gi, asNote],
-  // "next joint's 25.5, roots": only the place.
-  [
-    /^\s*(?:and\s+)?(?:the\s+)?next\s+(?:joint|one)(?:'s|\s+is)?\s+(?:at\s+)?(?=(?:about\s+)?(?:\d|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b))(?=[^;]*,\s*[a-z])/gi,
-    ' ',
-  ],
-  // "crushed, pipe's flattened 30 %": one thing.
-  [
-    /\b(?:crushed|collapsed)\s*,\s*(?:and\s+)?(?:the\s+)?(?:pipe(?:'s|\s+is)?\s+)?(?=(?:flattened|squashed|egged|deformed|oval)\b)/gi,
-    ' ',
-  ],
-  // "another 45, so that's a 90"
-  [/,?\s*\bso\s+(?:that's|it's|they\s+make)\s+(?:an?\s+)?(?:ninety|90|forty[\s-]five|45)\b/gi, asNote],
-  [/\b(?:to\s+(?:start|begin)\s+with|to\s+start\s+off(?:\s+with)?)\b/gi, ' '],
-  // "same, a little more"
-  [
-    /(?<=\bsame(?:\s+(?:thing|again|deal))?)\s*,?\s+(?:but\s+)?((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:more|worse|heavier|bigger|smaller|lighter|less|better))\b(?!\s+(?:roots?|grease|scale|debris|of)\b)/gi,
-    ([, how = '']) => ` ${quoted(how)}`,
-  ],
-  bendToSide,
-  // "this one's worse"
-  [
-    /\b(?:this|that)\s+one(?:'s|\s+is)\s+((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:worse|bigger|heavier|larger|smaller|lighter|better))\b/gi,
-    ([, how = '']) => `same again ${quoted(how)}`,
-  ],
-  [/\bback\s+(?=to\s+the\s+(?:left|right)\b)/gi, ' '],
-  // "another one back to the right"
-  [
-    /\banother(?:\s+one)?\s+(?:going\s+|turning\s+)?(?:back\s+)?(?=(?:to\s+the\s+)?(?:left|right)\b)/gi,
-    'same again ',
-  ],
-  [/\b(joints?)(?:'s|'ve|\s+has|\s+have)\s+got\s+(?=[a-z])/gi, ([, joint = '']) => `${joint} `],
-  // "some roots left", "roots left here": not on the left.
-  [
-    /\b((?:some|a\s+few|few|still|more|a\s+little|little|any)\s+(?:of\s+the\s+)?(?:[a-z]+\s+)?(?:roots?|grease|scale|debris|wipes|hairs?|mud|sludge))\s+left\b(?!\s+(?:side|and|hand|wall))/gi,
-    ([, what = '']) => what,
-  ],
-  [
-    /\b(roots?|grease|scale|debris|wipes|hairs?|mud|sludge)\s+left\s+(?=(?:here|in\s+(?:here|there|it|the\s+(?:pipe|joint|line))|over|behind|too)\b)/gi,
-    ([, what = '']) => `${what} `,
-  ],
-  // "every 3 feet a joint with roots"
-  [
-    /\bevery\s+(?:\d+(?:\.\d+)?|two|three|four|five|six|couple(?:\s+of)?|few)\s*(?:feet|foot|ft|')\s*,?\s+(?:there's\s+|there\s+is\s+)?(?:an?\s+|the\s+)?joints?\s+(?:with|has|have)\s+(?=[a-z])/gi,
-    'every joint ',
-  ],
-  // "all joints have roots"
-  [
-    /\b(?:all|every|each)\s+(?:of\s+)?(?:the\s+)?joints?\s+(?:have|has|got|with)\s+(?:got\s+)?(?=[a-z])/gi,
-    'every joint ',
-  ],
+  ...stretchIdioms,
   // "46 roots?": not sure.
   [/(?<=[a-z%]\s*)\?+(?=\s*$)/gi, ' possible'],
   [/(?<=^\s*\d+(?:\.\d+)?)\s*\?+(?=\s+[a-z])/gi, ' ~'],
@@ -463,124 +231,7 @@ export const figureIdioms: readonly Idiom[] = [
     ' and ',
   ],
   ...pointFigures,
-  // "38, 41, 44, every joint's got roots"
-  [
-    /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
-    ([, from = '', to = '']) => `${from} to ${to} `,
-  ],
-  // "55, cracked at 9 and 3": hours, past any hour.
-  [
-    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?(?!\s*(?:-|to\b))[^;\d]*?\b(?:at|@)\s+)(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
-    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
-  ],
-  // "60, 62, 64, all light roots"
-  [
-    /(?<=\d\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?all\s+(?:of\s+them\s+)?(?:have\s+|got\s+)?(?=[a-z])/gi,
-    ' ',
-  ],
-  // "same thing, sixty": a share, as before.
-  [
-    /(?<=\bsame(?:\s+(?:thing|deal|again))?\s*,\s*(?:(?:but|about|maybe|like|~)\s*)*)([2-9][05]|15)(?=\s*(?:$|[.;]))/gi,
-    ([, share = '']) => `${share}%`,
-  ],
-  // "roots at joints 41 44 47": at each of them.
-  [
-    /\bat\s+(?:the\s+)?joints\s+(?:at\s+)?(?=\d+(?:\.\d+)?(?:\s*(?:,|\band\b|&)?\s+\d+(?:\.\d+)?)+(?:\s*$|\s*[;.]))([^;]*)/gi,
-    ([, places = '']) =>
-      `at joint at ${places
-        .trim()
-        .split(/\s*(?:,|\band\b|&)\s*|\s+/)
-        .join(', ')}`,
-  ],
-  // "roots 31 & 40", "roots 31-40-52", "roots at 31 40": places.
-  [
-    /(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?(?:\s*[&+]\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?)+(?=\s*(?:$|[;.]))|(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*-\s*(?:1[3-9]|[2-9]\d|1\d\d)){2,}(?=\s*(?:$|[;.]))|(?<=(?:\bat|@)\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s+(?:1[3-9]|[2-9]\d|1\d\d))+(?=\s*(?:$|[;.]))/gi,
-    ([places]) =>
-      places
-        .trim()
-        .split(/\s*[&+-]\s*|\s+(?=\d)/)
-        .join(', '),
-  ],
-  // "roots at 31 33 and 35": three places.
-  [
-    /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,
-    ([places]) => places.trim().replaceAll(/\s+/g, ', '),
-  ],
-  // "change 4 to 6"
-  [
-    /\bchange\s+(?:from\s+)?([346]|8|10|12)\s*(?:in(?:ch)?\b|")?\s*(?:to|-)\s*([346]|8|10|12)(?:\s*(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,;.]|pipe\b|here\b))/gi,
-    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
-  ],
-  // "necks down to 4", "upsizes to 6 inch"
-  [
-    /\b(?:upsizes?|downsizes?|reduces|reduced|enlarges|enlarged|widens|necks\s+(?:down|up)|opens\s+up|steps\s+(?:up|down))\s+(?:back\s+)?to\s+(?:an?\s+|~\s*)?([346]|8|10|12)(?:\s*-?(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,.;]|pipe\b|here\b))/gi,
-    ([, bore = '']) => `change to ${bore} in`,
-  ],
-  // "20 flat from here to about 12": the other end of a stretch that begins here.
-  [
-    /(?<=^\s*~?\s*\d.*)\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:(?:out|up|down|back|over)\s+)?(?:all\s+the\s+way\s+)?(?:to|thru|through|until|till)\s+(?:(?:about|around|like|maybe|roughly)\s+|~\s*)*(?=\d)/gi,
-    'runs to ',
-  ],
-  // "sharp 90"
-  [
-    /\b(?:sharp|hard|tight|short|long|slow|quick)\s+(22\.5|45|90)(?:\s*(?:degrees?|°))?(?=\s*(?:$|[,.;]|(?:to\s+the\s+)?(?:left|right|up|down)\b))/gi,
-    ([, degrees = '']) => `bend ${degrees} degrees`,
-  ],
-  // "cracks at 3, 9 and 12 o'clock": one at each.
-  [
-    /\b([a-z]+)\s+(?:at\s+)?(1[0-2]|[1-9])\s*,\s*(1[0-2]|[1-9])\s*,?\s*and\s+(1[0-2]|[1-9])\s+o'clock\b/gi,
-    ([, what = '', ...hours]) =>
-      hours
-        .slice(0, 3)
-        .map((hour) => `${what.replace(/(?<=crack|root|hole|offset)s$/i, '')} ${hour} o'clock`)
-        .join('; '),
-  ],
-  // "22 roots at 11 and 1": after the place, two hours.
-  [
-    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;,]*)\bat\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,.;]))/gi,
-    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
-  ],
-  // "22 to 30 1/2 in of water": both ends, then its inches.
-  [
-    /(\d\s*(?:-|to)\s*(?:1[3-9]|[2-9]\d|\d{3}))\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")/gi,
-    ([, ends = '', part = '']) => `${ends}, ${part} in`,
-  ],
-  [
-    /(?<=\d\s*)(?:"|in(?:ch(?:es)?)?\b)\s+(?:standing\s+)?water\b(?!\s+(?:at|to|clock|main|line|meter))/gi,
-    ' in of water',
-  ],
-  // "31 3/4 in offset": a place and its inches; no offset of a lateral is that large.
-  [
-    /(?:\bat\s+)?(?<!(?:\d|\bto|-|–)\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
-    ([, place = '', part = '']) => `${part} in at ${place}`,
-  ],
-  // "roots at 31, 33 and 35, 20 %": the measure is of each.
-  [
-    /\bat\s+((?:\d+(?:\.\d+)?\s*(?:,|and\b)\s*(?:and\s+)?)+\d+(?:\.\d+)?(?![\d.]))\s*,?\s+((?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"))(?:\s+each)?(?=\s*(?:$|[,;.]))/gi,
-    ([, places = '', measure = '']) => `${measure} at ${places}`,
-  ],
-  // "joints at 22, 25 and 28 have roots": roots at each of them.
-  [
-    /\bjoints\s+at\s+((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both|have|has|had|got|show|with|are|is)\s+)+([a-z][^;]*)/gi,
-    ([, places = '', what = '']) => `${what} at joint at ${places}`,
-  ],
-  // "16, 17 and 18 have cracks"
-  [
-    /(?<=(?:^|;)\s*)((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both)\s+)*(?:have|has|had|got|show)\s+(?:some\s+)?([a-z][^;]*)/gi,
-    ([, places = '', what = '']) => `${what} at ${places}`,
-  ],
-  // "just before 30": about there.
-  [
-    /\b(?:just|right|shortly|a\s+(?:little|bit|hair)(?:\s+bit)?)\s+(?:before|after|past|shy\s+of|short\s+of)\s+(?=\d+(?:\.\d+)?\b(?!\s*(?:bend|degrees?)))/gi,
-    'about ',
-  ],
-  // "22 to 28 roots, 3 joints": how many joints is not another place.
-  [
-    /(?<=[a-z][^;]*(?:,|\s))(?:in\s+)?(?:\d|two|three|four|five|six)\s+joints\b(?!\s+(?:at|between|from)\b)/gi,
-    'at joints',
-  ],
-  // "77.5 in the main" is a place.
-  [/(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?)\s+in\s+(?=(?:the|this|that)\s)/gi, ' '],
+  ...placeFigures,
   ...pipeIdioms,
   ...waterFigures,
   // "looks great all the way to the main": how far it was seen, not where the main is.

@@ -1,0 +1,85 @@
+import { asNote, quoted, type Idiom } from './traced-text.js';
+
+/** How large a finding is and how it lies; what is left of the bore is no size of it. */
+export const findingIdioms: readonly Idiom[] = [
+  // "crushed 50 %", "flattened to half": out of round by that much.
+  [
+    /\b(?:crushed|squashed|squished|flattened|deformed)\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half|\d+\s*(?:%|percent))(?:\s*way)?\b/gi,
+    ([said, share = '']) => `deformation ${share === 'half' ? '50%' : share} ${quoted(said)}`,
+  ],
+  [
+    /\b(?:collapsed|collapse|caved\s+in)\s*,?\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half(?:\s*way)?(?:\s+closed)?|\d+\s*(?:%|percent)(?:\s+closed)?)/gi,
+    ([, share = '']) => `collapse ${quoted(share)}`,
+  ],
+  [
+    /\bwall\s+(?:loss|thinning|thin)\s+(?:at|on|along|in)\s+(?:the\s+)?(?:invert|bottom|flow\s?line)\b/gi,
+    'worn bottom',
+  ],
+  [
+    /\b(?:line\s+)?(?:is\s+)?(?:backing|backed)\s+up\s+from\s+(?:the\s+)?(?:city|street|main|sewer)\b/gi,
+    'main backed up',
+  ],
+  [
+    /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
+    ([, how = '']) => `joint ${quoted(how.trim())}`,
+  ],
+  // "joint off 1/2", "joint shifted", "joint off to the left a half"
+  [
+    /\bjoint\s+(?:is\s+|has\s+)?(?:off|shifted|slipped)(?:\s+by)?((?:\s+to)?(?:\s+the)?\s+(?:left|right))?(?=\s*(?:$|[,;.]|~?[\d½¼¾]|half|about|maybe|an?\b))(\s*,?\s+(?:about\s+|maybe\s+)?a\s+half(?=\s*$))?/gi,
+    ([, side = '', half]) => `offset joint ${side}${half ? ' half inch' : ''} `,
+  ],
+  [
+    /\b(deflected|bent|angled|chipped)\s+(joint|bell|hub)\b|\b(joint|bell|hub)\s+(?:is\s+)?(deflected|bent|angled|chipped)\b/gi,
+    ([, how, part, same, then]) => `${part ?? same ?? ''} ${quoted(how ?? then ?? '')}`,
+  ],
+  [/\b(?:one|a|1)\s+piece\s+(?:is\s+|has\s+)?(?=shift|moved|displaced)/gi, ' '],
+  [/\b(?:4|four)[\s-](?:quadrant|way)\s+(?=crack|fracture)/gi, ([said]) => quoted(said.trim())],
+  // "offset one pipe thickness": no inch.
+  [
+    /\b(?:(?:about|a|an|one|1|half|full|~)\s+)*(?:a\s+)?(?:pipe|wall)(?:'s)?(?:\s+wall)?\s+thickness(?:es)?\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:catch(?:es|ing)?|snag(?:s|ging)?|collect(?:s|ing)?)\s+(?:some\s+|the\s+|a\s+little\s+)?(?:toilet\s+)?(?:paper|wipes|solids|debris)\b/gi,
+    asNote,
+  ],
+  // "crack 3/9", "cracks 3 & 9": two hours.
+  [
+    /(?<=[a-z]\s+(?:at\s+)?)(1[0-2]|[1-9])\s*(?:\/\s*(1[0-2]|[35679])(?![\d/])|&\s*(1[0-2]|[1-9])\b(?!\s*(?:%|percent|in\b|inch|ft|feet|')))(?!\s*(?:\d|in\b|inch|"|%))/gi,
+    ([, one = '', other, another]) => `at ${one} o'clock and ${other ?? another ?? ''} o'clock`,
+  ],
+  // "scale down to 3 inches", "only 2 in open": what is left of the bore, not how thick.
+  [
+    /\b(?:(?:reduc|narrow|clos|chok|neck)(?:es|ed|ing|e|s)?\s+(?:the\s+)?(?:pipe\s+|line\s+|bore\s+|opening\s+|it\s+)?(?:down\s+)?|(?<=\b(?:scale|grease|deposits?|build-?up|roots|rust|tuberculation)\s+)(?:has\s+it\s+|is\s+)?down\s+)to\s+(?:about\s+|maybe\s+|~\s*)?(?:an?|one|two|three|half\s+an|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in\b|")(?:\s+(?:opening|open|clear))?/gi,
+    ([said]) => (/\bneck/i.test(said) ? undefined : quoted(said)),
+  ],
+  [
+    /\b(?:only\s+)?(?:about\s+)?(?:an?|one|two|three|\d+(?:[./]\d+)?)\s*-?(?:inch(?:es)?|in\b|")\s+(?:opening|of\s+opening|left\s+open|(?<=only\b.*)(?:open|clear|left))\b/gi,
+    asNote,
+  ],
+  // "pipe reduced 25 % by scale"
+  [
+    /\b(?:pipe\s+)?(?:is\s+)?(?:reduced|restricted|closed\s+off|blocked)\s+(?:by\s+|about\s+)?(\d+\s*(?:%|percent))\s+(?:by|from|with)\s+/gi,
+    ([, share = '']) => `${share} `,
+  ],
+  // "roots coming through a crack": both are there.
+  [
+    /(?<=\b(?:roots?)\s+)(?:coming|growing|pushing|poking)\s+(?:in\s+|out\s+)?(?:thru|through|from|out\s+of)\s+(?:the\s+|a\s+|an\s+)?(?=(?:crack|hole|break|fracture|gap|offset)\b)/gi,
+    'and ',
+  ],
+  [
+    /(?<=\broots?\s+)(?:in|inside|at|around)\s+(?:the\s+|a\s+)?(?=(?:(?:lateral|branch|service)\s+connection|(?:factory\s+|hammer\s+)?tap|wye|saddle)\b)/gi,
+    'and ',
+  ],
+  // "roots from the neighbor's willow"
+  [
+    /(?<=\broots?\s+)(from\s+(?:(?:the|a|an|that|big)\s+)*(?:neighbou?r'?s?\s+)?(?:[a-z]+\s+)?(?:tree|hedge|bush|shrub|oak|maple|willow|elm|pine|ficus|poplar|birch)s?)\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:can't|cannot|couldn't|can\s+not|hard\s+to)\s+(?:really\s+)?(?:tell|say|see)\s+how\s+(?:bad|much|big|many|deep|wide|long|far)\b[^;,]*/gi,
+    asNote,
+  ],
+  [/\bto\s+(?:the\s+)?spring\s?line\b/gi, '50%'],
+  [/\bdisjoint(?:ed)?\b/gi, 'separated'],
+];

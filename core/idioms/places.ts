@@ -1,0 +1,198 @@
+import { bendToSide } from './points.js';
+import { ones } from './number-words.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
+
+/** From one end to the other, at every joint, the same again, so many feet later. */
+export const stretchIdioms: readonly Idiom[] = [
+  // "locate, five six": feet and inches, no range.
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's)\s+)*)(${ones.slice(2, 16).join('|')})\s+(${ones.slice(0, 12).join('|')})(?=\s*(?:$|[,;.]|deep\b|down\b))`,
+      'gi',
+    ),
+    ([, feet = '', inches = '']) => `${feet} foot ${inches} inches`,
+  ],
+  // "wye, 2 ft later an offset"
+  [
+    /(?<=(?:^|[a-z]\s*,?\s+)(?:and\s+)?(?:then\s+)?(?:about\s+)?)(\d+(?:\.\d+)?|an?|one|two|three|four|five|six|seven|eight|nine|ten)\s*(feet|foot|ft|')\s+(?:later|further|farther|on\s+from\s+there|beyond\s+that|past\s+that|after\s+that)(?:\s+(?:on|along|down|up))?\s*,?\s+(?:there's\s+|there\s+is\s+)?(?:an?\s+)?(?=[a-z])/gi,
+    ([, far = '', unit = '']) => `${/^an?$/i.test(far) ? '1' : far} ${unit} past it `,
+  ],
+  // "roots throughout", "whole line has scale": from one end to the other.
+  [
+    /^(?!.*(?:\d+(?!\d)|\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b)(?!\s*(?:%|percent)))(.*?)\b(?:throughout(?:\s+the\s+(?:line|pipe|run))?|(?:the\s+)?(?:entire|whole|full)\s+(?:line|length|pipe|run)(?:\s+(?:has|is|of|with))?|start\s+to\s+finish|end\s+to\s+end)\b/gi,
+    ([, before = '']) => `0 to end ${before}`,
+  ],
+  [/\b(?:scattered|sporadic|patchy|spotty|here\s+and\s+there)\b(?=\s+[a-z]|\s*$)/gi, asNote],
+  // "next joint's 25.5, roots": only the place.
+  [
+    /^\s*(?:and\s+)?(?:the\s+)?next\s+(?:joint|one)(?:'s|\s+is)?\s+(?:at\s+)?(?=(?:about\s+)?(?:\d|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)\b))(?=[^;]*,\s*[a-z])/gi,
+    ' ',
+  ],
+  // "crushed, pipe's flattened 30 %": one thing.
+  [
+    /\b(?:crushed|collapsed)\s*,\s*(?:and\s+)?(?:the\s+)?(?:pipe(?:'s|\s+is)?\s+)?(?=(?:flattened|squashed|egged|deformed|oval)\b)/gi,
+    ' ',
+  ],
+  // "another 45, so that's a 90"
+  [/,?\s*\bso\s+(?:that's|it's|they\s+make)\s+(?:an?\s+)?(?:ninety|90|forty[\s-]five|45)\b/gi, asNote],
+  [/\b(?:to\s+(?:start|begin)\s+with|to\s+start\s+off(?:\s+with)?)\b/gi, ' '],
+  // "same, a little more"
+  [
+    /(?<=\bsame(?:\s+(?:thing|again|deal))?)\s*,?\s+(?:but\s+)?((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:more|worse|heavier|bigger|smaller|lighter|less|better))\b(?!\s+(?:roots?|grease|scale|debris|of)\b)/gi,
+    ([, how = '']) => ` ${quoted(how)}`,
+  ],
+  bendToSide,
+  // "this one's worse"
+  [
+    /\b(?:this|that)\s+one(?:'s|\s+is)\s+((?:(?:a\s+)?(?:little|bit|lot)\s+)?(?:worse|bigger|heavier|larger|smaller|lighter|better))\b/gi,
+    ([, how = '']) => `same again ${quoted(how)}`,
+  ],
+  [/\bback\s+(?=to\s+the\s+(?:left|right)\b)/gi, ' '],
+  // "another one back to the right"
+  [
+    /\banother(?:\s+one)?\s+(?:going\s+|turning\s+)?(?:back\s+)?(?=(?:to\s+the\s+)?(?:left|right)\b)/gi,
+    'same again ',
+  ],
+  [/\b(joints?)(?:'s|'ve|\s+has|\s+have)\s+got\s+(?=[a-z])/gi, ([, joint = '']) => `${joint} `],
+  // "some roots left", "roots left here": not on the left.
+  [
+    /\b((?:some|a\s+few|few|still|more|a\s+little|little|any)\s+(?:of\s+the\s+)?(?:[a-z]+\s+)?(?:roots?|grease|scale|debris|wipes|hairs?|mud|sludge))\s+left\b(?!\s+(?:side|and|hand|wall))/gi,
+    ([, what = '']) => what,
+  ],
+  [
+    /\b(roots?|grease|scale|debris|wipes|hairs?|mud|sludge)\s+left\s+(?=(?:here|in\s+(?:here|there|it|the\s+(?:pipe|joint|line))|over|behind|too)\b)/gi,
+    ([, what = '']) => `${what} `,
+  ],
+  // "every 3 feet a joint with roots"
+  [
+    /\bevery\s+(?:\d+(?:\.\d+)?|two|three|four|five|six|couple(?:\s+of)?|few)\s*(?:feet|foot|ft|')\s*,?\s+(?:there's\s+|there\s+is\s+)?(?:an?\s+|the\s+)?joints?\s+(?:with|has|have)\s+(?=[a-z])/gi,
+    'every joint ',
+  ],
+  // "all joints have roots"
+  [
+    /\b(?:all|every|each)\s+(?:of\s+)?(?:the\s+)?joints?\s+(?:have|has|got|with)\s+(?:got\s+)?(?=[a-z])/gi,
+    'every joint ',
+  ],
+];
+
+/** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
+export const placeFigures: readonly Idiom[] = [
+  // "38, 41, 44, every joint's got roots"
+  [
+    /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
+    ([, from = '', to = '']) => `${from} to ${to} `,
+  ],
+  // "55, cracked at 9 and 3": hours, past any hour.
+  [
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?(?!\s*(?:-|to\b))[^;\d]*?\b(?:at|@)\s+)(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
+    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
+  ],
+  // "60, 62, 64, all light roots"
+  [
+    /(?<=\d\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?all\s+(?:of\s+them\s+)?(?:have\s+|got\s+)?(?=[a-z])/gi,
+    ' ',
+  ],
+  // "same thing, sixty": a share, as before.
+  [
+    /(?<=\bsame(?:\s+(?:thing|deal|again))?\s*,\s*(?:(?:but|about|maybe|like|~)\s*)*)([2-9][05]|15)(?=\s*(?:$|[.;]))/gi,
+    ([, share = '']) => `${share}%`,
+  ],
+  // "roots at joints 41 44 47": at each of them.
+  [
+    /\bat\s+(?:the\s+)?joints\s+(?:at\s+)?(?=\d+(?:\.\d+)?(?:\s*(?:,|\band\b|&)?\s+\d+(?:\.\d+)?)+(?:\s*$|\s*[;.]))([^;]*)/gi,
+    ([, places = '']) =>
+      `at joint at ${places
+        .trim()
+        .split(/\s*(?:,|\band\b|&)\s*|\s+/)
+        .join(', ')}`,
+  ],
+  // "roots 31 & 40", "roots 31-40-52", "roots at 31 40": places.
+  [
+    /(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?(?:\s*[&+]\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*(?:ft|feet|'))?)+(?=\s*(?:$|[;.]))|(?<=[a-z]\s+|@\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s*-\s*(?:1[3-9]|[2-9]\d|1\d\d)){2,}(?=\s*(?:$|[;.]))|(?<=(?:\bat|@)\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s+(?:1[3-9]|[2-9]\d|1\d\d))+(?=\s*(?:$|[;.]))/gi,
+    ([places]) =>
+      places
+        .trim()
+        .split(/\s*[&+-]\s*|\s+(?=\d)/)
+        .join(', '),
+  ],
+  // "roots at 31 33 and 35": three places.
+  [
+    /(?<=\bat\s+)\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+(?=\s+and\s+\d+(?:\.\d+)?(?![\d./]|\s*(?:%|percent|in\b|inch|")))/gi,
+    ([places]) => places.trim().replaceAll(/\s+/g, ', '),
+  ],
+  // "change 4 to 6"
+  [
+    /\bchange\s+(?:from\s+)?([346]|8|10|12)\s*(?:in(?:ch)?\b|")?\s*(?:to|-)\s*([346]|8|10|12)(?:\s*(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,;.]|pipe\b|here\b))/gi,
+    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  // "necks down to 4", "upsizes to 6 inch"
+  [
+    /\b(?:upsizes?|downsizes?|reduces|reduced|enlarges|enlarged|widens|necks\s+(?:down|up)|opens\s+up|steps\s+(?:up|down))\s+(?:back\s+)?to\s+(?:an?\s+|~\s*)?([346]|8|10|12)(?:\s*-?(?:in(?:ch(?:es)?)?\b|"))?(?=\s*(?:$|[,.;]|pipe\b|here\b))/gi,
+    ([, bore = '']) => `change to ${bore} in`,
+  ],
+  // "20 flat from here to about 12": the other end of a stretch that begins here.
+  [
+    /(?<=^\s*~?\s*\d.*)\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:(?:out|up|down|back|over)\s+)?(?:all\s+the\s+way\s+)?(?:to|thru|through|until|till)\s+(?:(?:about|around|like|maybe|roughly)\s+|~\s*)*(?=\d)/gi,
+    'runs to ',
+  ],
+  // "sharp 90"
+  [
+    /\b(?:sharp|hard|tight|short|long|slow|quick)\s+(22\.5|45|90)(?:\s*(?:degrees?|°))?(?=\s*(?:$|[,.;]|(?:to\s+the\s+)?(?:left|right|up|down)\b))/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
+  ],
+  // "cracks at 3, 9 and 12 o'clock": one at each.
+  [
+    /\b([a-z]+)\s+(?:at\s+)?(1[0-2]|[1-9])\s*,\s*(1[0-2]|[1-9])\s*,?\s*and\s+(1[0-2]|[1-9])\s+o'clock\b/gi,
+    ([, what = '', ...hours]) =>
+      hours
+        .slice(0, 3)
+        .map((hour) => `${what.replace(/(?<=crack|root|hole|offset)s$/i, '')} ${hour} o'clock`)
+        .join('; '),
+  ],
+  // "22 roots at 11 and 1": after the place, two hours.
+  [
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;,]*)\bat\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,.;]))/gi,
+    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
+  ],
+  // "22 to 30 1/2 in of water": both ends, then its inches.
+  [
+    /(\d\s*(?:-|to)\s*(?:1[3-9]|[2-9]\d|\d{3}))\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")/gi,
+    ([, ends = '', part = '']) => `${ends}, ${part} in`,
+  ],
+  [
+    /(?<=\d\s*)(?:"|in(?:ch(?:es)?)?\b)\s+(?:standing\s+)?water\b(?!\s+(?:at|to|clock|main|line|meter))/gi,
+    ' in of water',
+  ],
+  // "31 3/4 in offset": a place and its inches; no offset of a lateral is that large.
+  [
+    /(?:\bat\s+)?(?<!(?:\d|\bto|-|–)\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
+    ([, place = '', part = '']) => `${part} in at ${place}`,
+  ],
+  // "roots at 31, 33 and 35, 20 %": the measure is of each.
+  [
+    /\bat\s+((?:\d+(?:\.\d+)?\s*(?:,|and\b)\s*(?:and\s+)?)+\d+(?:\.\d+)?(?![\d.]))\s*,?\s+((?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"))(?:\s+each)?(?=\s*(?:$|[,;.]))/gi,
+    ([, places = '', measure = '']) => `${measure} at ${places}`,
+  ],
+  // "joints at 22, 25 and 28 have roots": roots at each of them.
+  [
+    /\bjoints\s+at\s+((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both|have|has|had|got|show|with|are|is)\s+)+([a-z][^;]*)/gi,
+    ([, places = '', what = '']) => `${what} at joint at ${places}`,
+  ],
+  // "16, 17 and 18 have cracks"
+  [
+    /(?<=(?:^|;)\s*)((?:\d+(?:\.\d+)?(?:\s*(?:,|and\b)\s*)+)+\d+(?:\.\d+)?)\s+(?:(?:all|each|both)\s+)*(?:have|has|had|got|show)\s+(?:some\s+)?([a-z][^;]*)/gi,
+    ([, places = '', what = '']) => `${what} at ${places}`,
+  ],
+  // "just before 30": about there.
+  [
+    /\b(?:just|right|shortly|a\s+(?:little|bit|hair)(?:\s+bit)?)\s+(?:before|after|past|shy\s+of|short\s+of)\s+(?=\d+(?:\.\d+)?\b(?!\s*(?:bend|degrees?)))/gi,
+    'about ',
+  ],
+  // "22 to 28 roots, 3 joints": how many joints is not another place.
+  [
+    /(?<=[a-z][^;]*(?:,|\s))(?:in\s+)?(?:\d|two|three|four|five|six)\s+joints\b(?!\s+(?:at|between|from)\b)/gi,
+    'at joints',
+  ],
+  // "77.5 in the main" is a place.
+  [/(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?)\s+in\s+(?=(?:the|this|that)\s)/gi, ' '],
+];

@@ -1,0 +1,56 @@
+import { anyMaterial } from './pipes.js';
+import { quoted, type Idiom } from './traced-text.js';
+
+/** How lists, tables and transcripts are written: numbers and bullets of their lines, brackets, signs. Read first. */
+export const listMarks: readonly Idiom[] = [
+  // "1) 41 roots", "2. 46 offset", "#3 41 roots", "* 41 roots": how a list is numbered is no place.
+  [
+    /^\s*(?:(?:#\d{1,2}[.):]?|\d{1,2}[.)]|[a-h]\))\s+(?=~?@?\s*\d)|\d{1,2}\)\s+(?=[a-z])|[*•·▪–—]\s*(?=~?@?\s*[a-z\d]))/gi,
+    ' ',
+  ],
+  [/\s*\|\s*/g, ' '],
+  // "33.5 = roots", "33.5/roots", "33.5; roots": only the place, then the thing; "[heavy]", "{30 %}" as they stand.
+  [/(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?)\s*(?:[=;]|\/(?=\s*[a-z]))\s*(?=[a-z])/gi, ' '],
+  [/[[{]\s*([a-z][^\]}":]{0,40}?|\d+\s*(?:%|percent))\s*[\]}]/gi, ([, inside = '']) => inside],
+  // "[01:22] roots at 33": when in the video.
+  [/(?<=^\s*)[[(]((?:\d+:)?\d{1,2}:[0-5]\d)[\])]\s*(?=\S)/g, ([, time = '']) => `video ${time} `],
+  [/(?<=\d\s*)pct\b\.?/gi, '%'],
+  // "41/46/52 roots": three places.
+  [/(?<=^\s*)\d{2,3}(?:\/\d{2,3}){2,}(?=\s+[a-z])/gi, ([places]) => places.replaceAll('/', ', ')],
+  // "roots > 50 %": more than, no change of pipe.
+  [
+    /(?<=[a-z]\s*)[>≥]=?\s*(?=\d+(?:\.\d+)?\s*(?:%|percent))|(?<=\b(?:roots?|grease|scale|debris|offset|crack|gap|water|belly|sag|dip)\s*)[>≥]=?\s*(?=\d+(?:[./]\d+)?\s*(?:in\b|inch|"))/gi,
+    ' over ',
+  ],
+  [/[<≤]=?\s*(?=\d+(?:[./]\d+)?\s*(?:%|percent|in\b|inch|"))/gi, ' less than '],
+  [/\bx\s?([2-9])\b(?=\s*(?:$|[,;]|~?\d|at\b|from\b|between\b))/gi, ([said]) => quoted(said)],
+  [/\b(?:btwn|btw|betw|b\/w)\.?(?=\s+~?\d)/gi, 'between'],
+];
+
+/** Slashes, ampersands and arrows between two things. */
+export const separatorIdioms: readonly Idiom[] = [
+  // "46 roots / 43 offset"
+  [/(?<=[a-z%"]\s*)\s\/\s+(?=~?\d+(?:\.\d+)?\s+[a-z])/gi, ', '],
+  // "46 no pipe for 2 ft": nothing of it is left.
+  [/\bno\s+(?:more\s+)?pipe(?=\s*(?:$|[,.;]|(?:left|here|there|at|for|until|to)\b))/gi, 'missing pipe'],
+  // "roots & crack", "roots / crack"
+  [/(?<=[a-z%"\d])\s*[&+]\s*(?=[a-z])/gi, ' and '],
+  [new RegExp(String.raw`(?<!\b${anyMaterial})\s+/\s+(?!${anyMaterial}\b)(?=[a-z])`, 'gi'), ' and '],
+  // "41 -> 38 roots", "41 roots -> 38": a stretch; "41 -> roots": the arrow only points.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3,})(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?(?:\s+(?!${anyMaterial}\b)[a-z]+){0,3})\s*(?:->|=>|→)\s*(?=~?\s*\d+(?:\.\d+)?(?!\s*-?\s*(?:[\d%]|in\b|inch|percent|")))`,
+      'gi',
+    ),
+    ' to ',
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*)(?:->|=>|→)\s*(?=[a-z])(?!(?:${anyMaterial})\b)`,
+      'gi',
+    ),
+    ' ',
+  ],
+  // "ci->abs"
+  [/(?<=[a-z\d"'])\s*(?:->|=>|→|>)\s*(?=[a-z\d])/gi, ' > '],
+];

@@ -1,0 +1,50 @@
+import type { Idiom } from './traced-text.js';
+
+/** The camera could not go on, or see, however it is put. */
+export const stopIdioms: readonly Idiom[] = [
+  // On a phone, and in captions, the apostrophe is often left out, curly or a space.
+  [
+    /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)(?:\s?|’)t\b/gi,
+    ([, verb = '']) => `${verb}'t`,
+  ],
+  // "can not get past" denies nothing.
+  [/\bcan\s+not\b/gi, 'cannot'],
+  [
+    /\b(?:(could|would)|will)\s+not\s+(?=(?:get|go|push|pass|move|make|fit|clear|budge|continue|reach|be)\b)/gi,
+    ([, verb]) => `${verb ?? 'wo'}n't `,
+  ],
+  // "not able to get past", "wouldn't push past", "too much debris to continue": the camera stopped.
+  [
+    /\b(?:not\s+able|unable|not\s+possible|impossible)\s+to\s+(?=(?:get|go|push|pass|move|make|see|continue)\b)/gi,
+    "can't ",
+  ],
+  [
+    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)(?:\s+(?=[a-z])|(?=\s*$))/gi,
+    "can't get past ",
+  ],
+  // "can't budge the offset", "couldn't make the bend"
+  [
+    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:pass|budge|clear|make|navigate|negotiate)\s+(?!(?:it|this|that|here|out|sure|through|past|by|any|further|up|much)\b)(?=[a-z])/gi,
+    "can't get past ",
+  ],
+  [
+    /\b(?:abandoned|terminated|aborted|ended)\s+(?:the\s+)?(?:survey|inspection|video|run)\b(?!\s+at\s+the\b)\s*,?/gi,
+    'stopped ',
+  ],
+  // "survey abandoned, roots"
+  [
+    /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early)(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
+    'stopped ',
+  ],
+  [/\b(?:survey|inspection|video)\s+(?:is\s+)?(?:complete|completed|finished|done)\s+(?=at\s+the\s+)/gi, ' '],
+  [/\bcouldn't\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],
+  [
+    /\btoo\s+(?:much|many)\s+([a-z]+)\s+to\s+(?:continue|proceed|pass|push|go|get|see)(?:\s+(?:on|through|past|by|any|further|farther))*/gi,
+    ([said, what = '']) =>
+      !/\bsee/i.test(said)
+        ? `can't get past heavy ${what}`
+        : /^water$/i.test(what)
+          ? 'camera under water'
+          : `can't see, ${what}`,
+  ],
+];
