@@ -84,8 +84,11 @@ test('undo works on every view and says what it took back; a key that cannot act
   await expect(page.getByRole('button', { name: next, exact: true })).toBeFocused();
   const opener = page.getByRole('button', { name: 'History of this job' });
   await opener.click();
+  // Its code is loaded when it is first opened.
+  const history = page.getByRole('complementary', { name: 'History' });
+  await expect(history).toBeVisible();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('complementary', { name: 'History' })).toHaveCount(0);
+  await expect(history).toHaveCount(0);
   await expect(opener).toBeFocused();
   await server.stop();
 });
