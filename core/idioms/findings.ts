@@ -48,6 +48,13 @@ export const findingIdioms: readonly Idiom[] = [
     /(?<=[a-z]\s+(?:at\s+)?)(1[0-2]|[1-9])\s*(?:\/\s*(1[0-2]|[35679])(?![\d/])|&\s*(1[0-2]|[1-9])\b(?!\s*(?:%|percent|in\b|inch|ft|feet|')))(?!\s*(?:\d|in\b|inch|"|%))/gi,
     ([, one = '', other, another]) => `at ${one} o'clock and ${other ?? another ?? ''} o'clock`,
   ],
+  // "holding water, inch or so"
+  [/(?<![\d½¼¾]\s*|\b(?:half|quarter|a|an|one|two|three)\s+)inch\s+or\s+so\b/gi, '1 inch'],
+  // "it's six inch here": the pipe, not what was found in it.
+  [
+    /\b(?:it's|this\s+is|that's|pipe's|pipe\s+is|we're\s+in)\s+(?:an?\s+)?(?:3|4|6|8|10|12|three|four|six|eight)[\s-]*inch(?:es)?\s+(?:pipe|line|here|now)\b(?:\s+(?:here|now))?(?=\s*(?:$|[,;.]))/gi,
+    asNote,
+  ],
   // "scale down to 3 inches", "only 2 in open": what is left of the bore, not how thick.
   [
     /\b(?:(?:reduc|narrow|clos|chok|neck)(?:es|ed|ing|e|s)?\s+(?:the\s+)?(?:pipe\s+|line\s+|bore\s+|opening\s+|it\s+)?(?:down\s+)?|(?<=\b(?:scale|grease|deposits?|build-?up|roots|rust|tuberculation)\s+)(?:has\s+it\s+|is\s+)?down\s+)to\s+(?:about\s+|maybe\s+|~\s*)?(?:an?|one|two|three|half\s+an|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in\b|")(?:\s+(?:opening|open|clear))?/gi,
