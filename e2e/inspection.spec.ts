@@ -1,4 +1,4 @@
-import { errors, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { survey } from '../core/survey/survey.js';
 import type { Entry } from '../core/job/schema.js';
 import { pipes } from '../demo/reel/pipes.js';
@@ -15,29 +15,18 @@ const [stride_ft, atHead_ft] = [2, 0.3];
 
 const view = (page: Page) => page.getByTestId('picture').getAttribute('aria-label');
 
-/** A move of the reel takes a fraction of a second on any machine; one that got lost is made again. */
-const lost_ms = 60_000;
-
 /** One press of the cable; then the picture has moved, or the head is blocked. Answers what the picture shows. */
 async function press(page: Page, key: string, before: string | null): Promise<string | null> {
-  for (;;) {
-    await page.keyboard.press(key);
-    const moved = await page
-      .waitForFunction(
-        ([was, up]) => {
-          const shown = document.querySelector('[data-testid=picture]')?.getAttribute('aria-label');
-          const isBlocked = up && /cannot go further|camera has reached/.test(document.body.innerText);
-          return shown !== was || isBlocked ? { shown } : undefined;
-        },
-        [before, key.endsWith('Up')] as const,
-        { timeout: lost_ms },
-      )
-      .catch((error: unknown) => {
-        if (error instanceof errors.TimeoutError) return undefined;
-        throw error;
-      });
-    if (moved) return (await moved.jsonValue())?.shown ?? null;
-  }
+  await page.keyboard.press(key);
+  const now = await page.waitForFunction(
+    ([was, up]) => {
+      const shown = document.querySelector('[data-testid=picture]')?.getAttribute('aria-label');
+      const isBlocked = up && /cannot go further|camera has reached/.test(document.body.innerText);
+      return shown !== was || isBlocked ? { shown } : undefined;
+    },
+    [before, key.endsWith('Up')] as const,
+  );
+  return (await now.jsonValue())?.shown ?? null;
 }
 
 async function pushToTheEnd(page: Page): Promise<void> {

@@ -53,7 +53,6 @@ export const stretchIdioms: readonly Idiom[] = [
     /\banother(?:\s+one)?\s+(?:going\s+|turning\s+)?(?:back\s+)?(?=(?:to\s+the\s+)?(?:left|right)\b)/gi,
     'same again ',
   ],
-  [/\b(joints?)(?:'s|'ve|\s+has|\s+have)\s+got\s+(?=[a-z])/gi, ([, joint = '']) => `${joint} `],
   // "some roots left", "roots left here": not on the left.
   [
     /\b((?:some|a\s+few|few|still|more|a\s+little|little|any)\s+(?:of\s+the\s+)?(?:[a-z]+\s+)?(?:roots?|grease|scale|debris|wipes|hairs?|mud|sludge))\s+left\b(?!\s+(?:side|and|hand|wall))/gi,
@@ -81,11 +80,6 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
     ([, from = '', to = '']) => `${from} to ${to} `,
-  ],
-  // "55, cracked at 9 and 3": hours, past any hour.
-  [
-    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?(?!\s*(?:-|to\b))[^;\d]*?\b(?:at|@)\s+)(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
-    ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
   ],
   // "60, 62, 64, all light roots"
   [
@@ -149,9 +143,9 @@ export const placeFigures: readonly Idiom[] = [
         .map((hour) => `${what.replace(/(?<=crack|root|hole|offset)s$/i, '')} ${hour} o'clock`)
         .join('; '),
   ],
-  // "22 roots at 11 and 1": after the place, two hours.
+  // "22 roots at 11 and 1", "55, cracked at 9 and 3": after the place, two hours.
   [
-    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;,]*)\bat\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,.;]))/gi,
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b(?:[^;,]*|(?!\s*(?:-|to\b))[^;\d]*))(?:\bat|@)\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
     ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
   ],
   // "22 to 30 1/2 in of water": both ends, then its inches.

@@ -1,4 +1,4 @@
-import { normalize } from '../speech/normalize.js';
+import type { NormalizedText } from '../speech/normalize.js';
 import type { Talk } from './talk.js';
 
 /** "Okay, locating now on the way back": what follows are places and depths. */
@@ -18,11 +18,10 @@ const located = new RegExp(
  * While the talk goes from locate to locate: the sentence as a locate, with its depth in feet and inches; undefined where
  * it says no place and depth.
  */
-export function asLocate(talk: Talk, text: string): string | undefined {
-  const isBeginning = begins.test(text);
-  if (isBeginning && !/\d/.test(normalize(text).heard.text)) talk.takingDepths = true;
+export function asLocate(talk: Talk, text: string, { heard }: NormalizedText): string | undefined {
+  if (begins.test(text) && !/\d/.test(heard.text)) talk.takingDepths = true;
   if (talk.takingDepths !== true && talk.items.at(-1)?.entry.kind !== 'locate') return undefined;
-  const plain = normalize(text).heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();
+  const plain = heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();
   const [, at, depth = '', mark = ''] = located.exec(plain) ?? [];
   if (at === undefined) return undefined;
   return `at ${at} located ${inFeet(depth)} deep${mark}`;

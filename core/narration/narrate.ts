@@ -87,7 +87,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
-  const placed = asLocate(talk, text) ?? fromHere(talk, text);
+  const placed = asLocate(talk, text, asSaid) ?? fromHere(talk, text);
   const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
     /\?\s*$/.test(text) || isElsewhere(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));

@@ -39,10 +39,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
   const water = /\bwater\b/i.test(text) && !/out\s+of\s+the\s+water/i.test(text);
   // "We're out of it" ends what is a stretch by nature, or was called at its start.
   const lasts = (entry: EntryDraft) =>
-    !isUnnamed(draft) ||
-    entry.open === true ||
-    isLong(entry) ||
-    (entry.kind === 'finding' && entry.eachJoint === true);
+    !isUnnamed(draft) || entry.open === true || isLong(entry) || isEach(entry);
   const isOpen = (entry: EntryDraft) => like(entry) && entry.to_ft === undefined && lasts(entry);
   const open =
     (water

@@ -28,6 +28,19 @@ export function takeFields(item: NarrationItem, said: Record<string, unknown>): 
   return true;
 }
 
+/** Adds what a later sentence says of an item to it, with that sentence; false where nothing of it fits. */
+export function takeLater(
+  talk: Talk,
+  said: SentenceState,
+  item: NarrationItem,
+  more: Record<string, unknown>,
+): boolean {
+  if (!takeFields(item, more)) return false;
+  join(talk, item, said.sentence.text, said.index);
+  talk.lastAt = said.index;
+  return true;
+}
+
 /** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
 export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   const { locating } = talk;
@@ -73,13 +86,9 @@ export function takeShares(talk: Talk, said: SentenceState): boolean {
     const item = talk.items.findLast(
       ({ entry }) => entry.kind === 'finding' && entry.reading_ft === Number(at) && entry.pass === talk.pass,
     );
-    if (!item || !takeFields(item, { percent: Number(percent) })) return false;
-    join(talk, item, said.sentence.text, said.index);
-    return true;
+    return item !== undefined && takeLater(talk, said, item, { percent: Number(percent) });
   });
-  if (!done.some(Boolean)) return false;
-  talk.lastAt = said.index;
-  return true;
+  return done.some(Boolean);
 }
 
 /** "Twenty three, I'd say forty percent": more of what was found there. */
@@ -96,11 +105,8 @@ export function takeShareAt(
       entry.reading_ft === place &&
       !('percent' in entry && entry.percent !== undefined),
   );
-  if (!item || percent === undefined || said.index - talk.lastAt > reach || !takeFields(item, { percent }))
-    return false;
-  join(talk, item, said.sentence.text, said.index);
-  talk.lastAt = said.index;
-  return true;
+  if (!item || percent === undefined || said.index - talk.lastAt > reach) return false;
+  return takeLater(talk, said, item, { percent });
 }
 
 /** "Twenty three, it's about half full": the depth of water in the belly that was just begun. */
@@ -120,9 +126,7 @@ export function takeFill(
     last?.entry.kind === 'finding' && last.entry.finding === 'belly' && last.entry.to_ft === undefined;
   if (!isIn || place === undefined || Object.keys(more).length === 0 || said.index - talk.lastAt > reach)
     return false;
-  if (!takeFields(last, more)) return false;
-  join(talk, last, said.sentence.text, said.index);
-  talk.lastAt = said.index;
+  if (!takeLater(talk, said, last, more)) return false;
   talk.reading = place;
   return true;
 }

@@ -9,7 +9,7 @@ import type { Segment } from '../logline/segments.js';
 import type { NormalizedText } from '../speech/normalize.js';
 import { placeOf } from '../idioms/traced-text.js';
 import { takeEnd, takeRemark } from './remarks.js';
-import { takeFields } from './said-later.js';
+import { takeLater } from './said-later.js';
 import { placeUnderWater } from './under-water.js';
 import { beginTest } from './water-tests.js';
 import { fillPipes, followPipe, namePlastic } from './pipes.js';
@@ -197,7 +197,7 @@ function isStillIn(talk: Talk, said: SentenceState, { draft }: SegmentRead, text
   const isDeep = last.finding === 'belly' && inches !== undefined && /\bit(?:'s|\s+is)\b/i.test(text);
   if (!isDeep && !/\bstill\b/i.test(said.sentence.text.slice(0, 40)) && !/\bstill\b/i.test(text))
     return false;
-  if (isDeep && item && takeFields(item, { inches })) join(talk, item, said.sentence.text, said.index);
+  if (isDeep && item) takeLater(talk, said, item, { inches });
   talk.reading = at;
   talk.lastAt = said.index;
   return true;

@@ -20,3 +20,10 @@ export function linearScale(
     ticks: (count: number) => ticks(from, to, count),
   });
 }
+
+/** Round stations to write along a line; only its beginning where it has no length yet. */
+export const stationsAlong = (
+  x: Scale,
+  { from_ft, to_ft }: { readonly from_ft: number; readonly to_ft: number },
+  count: number,
+): number[] => (to_ft > from_ft ? x.ticks(Math.max(2, Math.round(count))) : [from_ft]);

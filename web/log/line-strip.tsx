@@ -1,4 +1,4 @@
-import { linearScale, type Scale } from '../drawing/scale';
+import { linearScale, stationsAlong, type Scale } from '../drawing/scale';
 import { useWidth } from '../drawing/use-width';
 import { counterOf } from './entries';
 import type { FindingView, LineView } from '../../core/views/line-view.js';
@@ -41,7 +41,7 @@ export function LineStrip({ lineView, head }: Props) {
             nothing seen yet
           </text>
         )}
-        {(to_ft > from_ft ? x.ticks(Math.max(2, Math.round(width / 110))) : [from_ft]).map((tick) => (
+        {stationsAlong(x, lineView, width / 110).map((tick) => (
           <g key={tick} transform={`translate(${x(tick)} 54)`}>
             <line y2={6} stroke="var(--chakra-colors-ink)" />
             <text y={21} fontSize={13} textAnchor="middle">

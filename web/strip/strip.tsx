@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { placeLabels } from '../drawing/labels';
 import { Patterns } from '../drawing/patterns';
+import { stationsAlong } from '../drawing/scale';
 import { useWidth } from '../drawing/use-width';
 import { feet } from '../controls/format';
 import { BandEnds, Bands } from './strip-bands';
@@ -154,7 +155,7 @@ const Cursor = ({ frame: { x }, at_ft }: { frame: StripFrame; at_ft: number }) =
 );
 
 const Axis = ({ frame: { x, width, view } }: { frame: StripFrame }) =>
-  (view.to_ft > view.from_ft ? x.ticks(Math.max(2, Math.round(width / 90))) : [view.from_ft]).map((tick) => (
+  stationsAlong(x, view, width / 90).map((tick) => (
     <g key={tick} transform={`translate(${x(tick)} ${rows.axis})`}>
       <line y2={6} stroke="var(--chakra-colors-ink)" />
       <text y={20} fontSize={13} textAnchor="middle">

@@ -13,7 +13,7 @@ export interface ReelState {
   readonly reading_ft?: number;
   readonly picture?: Picture;
   /** What the counter read when the picture was taken, which may be behind `reading_ft` for a moment, ft. */
-  readonly pictured_ft?: number;
+  readonly pictured_ft?: number | undefined;
   readonly stopped?: string | undefined;
   readonly depth_ft?: number | undefined;
   readonly fault?: string | undefined;
@@ -42,11 +42,7 @@ export function readReelMessage(state: ReelState, line: string): ReelState {
         fault: undefined,
       };
     case 'picture':
-      return {
-        ...state,
-        picture: JSON.parse(rest) as Picture,
-        ...(state.reading_ft === undefined ? {} : { pictured_ft: state.reading_ft }),
-      };
+      return { ...state, picture: JSON.parse(rest) as Picture, pictured_ft: state.reading_ft };
     case 'stopped':
       return { ...state, stopped: rest };
     case 'depth':

@@ -23,7 +23,7 @@ const asItIs = { structuralSharing: false } as const;
 
 const ownKey = (id: string) => ['view kept here', id] as const;
 const servedKey = (id: string) => ['view kept there', id] as const;
-const ours = (kept: CachedView | null | undefined) => (kept?.program === program ? kept : null);
+const ours = (kept: CachedView | null | undefined) => (kept && kept.program === program ? kept : null);
 
 /**
  * The cached view of a job, from this browser or the server; `settled` once both were asked. Views computed by another
@@ -61,7 +61,7 @@ async function servedView(id: string): Promise<CachedView | null> {
     { init: { signal: AbortSignal.timeout(patience_ms) } },
   );
   // None cached, or the server is away: it is computed here either way.
-  return ours(await asked.then((answer) => bodyOf<CachedView | undefined>(answer)).catch(() => null)) ?? null;
+  return ours(await asked.then((answer) => bodyOf<CachedView | undefined>(answer)).catch(() => null));
 }
 
 /** Caches a view for the next time its job is opened in this browser. */
