@@ -5,6 +5,7 @@ export default {
   // Left to itself, Jest keeps one of two cores idle.
   maxWorkers: 2,
   testEnvironment: 'node',
+  cacheDirectory: '<rootDir>/node_modules/.cache/jest',
   setupFiles: ['<rootDir>/core/test/pinned-seeds.ts'],
   roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/web'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

@@ -37,6 +37,8 @@ export interface Ground extends Pick<Parts, 'offerOf' | 'customersAt' | 'note'> 
   readonly program: string;
   /** Connects the reel, once the folder is claimed. */
   readonly reel?: () => Promise<ReelLink | undefined>;
+  /** A lower scrypt cost N than the usual one: tests sign in dozens of times. */
+  readonly passphraseCost?: number;
   readonly log: (error: unknown) => void;
   /** Ends the process with a message: reading or writing must stop. */
   readonly dead: (message: string) => void;
@@ -69,7 +71,7 @@ export async function assemble(ground: Ground) {
     list: () => keptBackups(folder),
     make: () => backUp({ db, folder, migrations }),
   };
-  const people = peopleOn(db);
+  const people = peopleOn(db, ground.passphraseCost);
   const sessions = sessionsOn(db);
   const all: Parts = {
     store,

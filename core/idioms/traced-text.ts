@@ -61,7 +61,10 @@ export function rewrite(
       to.push(heard.to[at] ?? 0);
     }
   };
-  for (const match of heard.text.matchAll(pattern)) {
+  // Most of the hundreds of idioms match nothing: `matchAll` would make a copy of each pattern first.
+  pattern.lastIndex = 0;
+  for (let match = pattern.exec(heard.text); match; match = pattern.exec(heard.text)) {
+    if (match[0] === '') pattern.lastIndex++;
     const instead = typeof words === 'string' ? words : words(match);
     if (instead === undefined || match[0] === '') continue;
     keep(match.index);

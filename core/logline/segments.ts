@@ -236,10 +236,11 @@ const isNoun = (phrase: string, from: number, shape: string, sofar: number): boo
   return true;
 };
 
+const word = new RegExp(`[a-z][a-z0-9'/-]*|[>${repeatMark}]|${maskedName}+`, 'gi');
+
 function nounsIn(shape: string, from: number, to: number): { nouns: number; retracted: boolean } {
   let nouns = 0;
   let retracted = false;
-  const word = new RegExp(`[a-z][a-z0-9'/-]*|[>${repeatMark}]|${maskedName}+`, 'gi');
   word.lastIndex = from;
   for (let match = word.exec(shape); match && match.index < to; match = word.exec(shape)) {
     if (match[0] === '>' || match[0] === repeatMark || match[0].startsWith(maskedName)) nouns++;

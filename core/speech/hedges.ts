@@ -1,4 +1,4 @@
-import { rewrite, type TracedText } from '../idioms/traced-text.js';
+import { rewrite, rewriteAll, type Idiom, type TracedText } from '../idioms/traced-text.js';
 import { footMark, inchMark, number } from './numbers.js';
 
 /** Hedged readings and ranges as people say them, in the forms the typed line has: ~46, 46 to 50. */
@@ -10,27 +10,30 @@ const feet = String.raw`(?:\s*${footMark})?`;
 /** A number in digits that is not followed by anything that rules out a reading. */
 const plain = String.raw`\d+(?:\.\d+)?(?![\d.]*(?:[\d:/%]|\s*(?:%|percent|o['’]?clock)))`;
 
+const hedged = g(String.raw`\b(?:${hedge})\s+(?:(?:${hedge})\s+)*(?=(at\s+)?(${number}))`);
+const numberFirst = new RegExp(`^(?:at\\s+)?(?:${number})`, 'i');
+const measureFirst = new RegExp(`^${measure}`, 'i');
+
 /** "about 30 percent" is 30 percent; "about 46" is an approximate reading. */
 const hedgedNumbers = (heard: TracedText): TracedText =>
-  rewrite(heard, g(String.raw`\b(?:${hedge})\s+(?:(?:${hedge})\s+)*(?=(at\s+)?(${number}))`), (match) => {
+  rewrite(heard, hedged, (match) => {
     const [whole] = match;
     const rest = heard.text.slice(match.index + whole.length);
     if (/^(?:right\s+)?(?:around|like)\s/i.test(whole) && match[1]) return undefined;
-    const said = new RegExp(`^(?:at\\s+)?(?:${number})`, 'i').exec(rest)?.[0] ?? '';
-    const isMeasure =
-      new RegExp(`^${measure}`, 'i').test(rest.slice(said.length)) || /\/|[½¼¾⅛⅜⅝⅞]/.test(said);
+    const said = numberFirst.exec(rest)?.[0] ?? '';
+    const isMeasure = measureFirst.test(rest.slice(said.length)) || /\/|[½¼¾⅛⅜⅝⅞]/.test(said);
     return isMeasure ? ', ' : '~ ';
   });
 
 /** "1/4 in, maybe 3/8 in": inches between the two. */
-const eitherInches: readonly [RegExp, (match: RegExpExecArray) => string] = [
+const eitherInches: Idiom = [
   g(
     String.raw`(${number})\s*${inchMark}\s*,?\s*(?:(?:or|maybe|perhaps|possibly|could\s+be|~)\s*,?\s*)+(${number})\s*${inchMark}`,
   ),
   ([, one = '', other = '']) => `${one}-${other} in`,
 ];
 
-const steps: readonly [RegExp, string | ((match: RegExpExecArray) => string | undefined)][] = [
+const steps: readonly Idiom[] = [
   [g(String.raw`\b(\d+(?:\.\d+)?)\s*-?ish\b`), ([, n = '']) => `~ ${n} `],
   [
     g(
@@ -66,24 +69,16 @@ const steps: readonly [RegExp, string | ((match: RegExpExecArray) => string | un
 ];
 
 /** "41, maybe 42": about halfway; for percent or inches it is a range. */
-function either(heard: TracedText): TracedText {
-  return rewrite(
-    heard,
-    g(
-      String.raw`\b(${plain})${feet}\s*,?\s*(?:or\s+|maybe\s+|or\s+maybe\s+|possibly\s+|~\s*)+(\d+(?:\.\d+)?)(${measure})?(?![\d.:/]*\d)`,
-    ),
-    ([, one = '', other = '', unit]) => {
-      const [a, b] = [Number(one), Number(other)];
-      if (unit !== undefined) return a < b ? `${one}-${other}${unit}` : undefined;
-      return Math.abs(a - b) <= 3 && a !== b ? `~ ${(a + b) / 2}` : undefined;
-    },
-  );
-}
+const either: Idiom = [
+  g(
+    String.raw`\b(${plain})${feet}\s*,?\s*(?:or\s+|maybe\s+|or\s+maybe\s+|possibly\s+|~\s*)+(\d+(?:\.\d+)?)(${measure})?(?![\d.:/]*\d)`,
+  ),
+  ([, one = '', other = '', unit]) => {
+    const [a, b] = [Number(one), Number(other)];
+    if (unit !== undefined) return a < b ? `${one}-${other}${unit}` : undefined;
+    return Math.abs(a - b) <= 3 && a !== b ? `~ ${(a + b) / 2}` : undefined;
+  },
+];
 
-export const hedges = (heard: TracedText): TracedText =>
-  either(
-    [eitherInches, ...steps].reduce(
-      (now, [pattern, words]) => rewrite(now, pattern, words),
-      hedgedNumbers(heard),
-    ),
-  );
+const idioms = [eitherInches, ...steps, either];
+export const hedges = (heard: TracedText): TracedText => rewriteAll(hedgedNumbers(heard), idioms);

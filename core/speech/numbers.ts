@@ -26,9 +26,13 @@ export const distance = String.raw`(?:\d+\s*${footMark}\s*${number}\s*${inchMark
 export const clockTime = String.raw`(?:1[0-2]|[1-9])(?::[0-5]\d)?`;
 export const dash = String.raw`(?:-|–|—|to\b|until\b)`;
 
+const vulgarSigns = new RegExp(vulgarClass, 'g');
+const feetInchesFirst = new RegExp(String.raw`^(\d+)\s*${footMark}\s*(${number})\s*${inchMark}`, 'i');
+const footMarkLast = new RegExp(`${footMark}\\s*$`, 'i');
+
 /** The numeric value of a `number`. */
 export function toNumber(text: string): number {
-  const spread = text.trim().replace(new RegExp(vulgarClass, 'g'), (sign) => ` ${vulgar[sign] ?? 0}`);
+  const spread = text.trim().replace(vulgarSigns, (sign) => ` ${vulgar[sign] ?? 0}`);
   return spread.split(/\s+/).reduce((sum, part) => {
     if (part === '') return sum;
     const [over = '0', under] = part.split('/');
@@ -38,11 +42,9 @@ export function toNumber(text: string): number {
 
 /** The value of a `distance`, ft, with binary rounding error from inches removed. */
 export function toFeet(text: string): number {
-  const match = new RegExp(String.raw`^(\d+)\s*${footMark}\s*(${number})\s*${inchMark}`, 'i').exec(
-    text.trim(),
-  );
+  const match = feetInchesFirst.exec(text.trim());
   if (match) return Math.round((Number(match[1]) + toNumber(match[2] ?? '0') / 12) * 10_000) / 10_000;
-  return toNumber(text.replace(new RegExp(`${footMark}\\s*$`, 'i'), ''));
+  return toNumber(text.replace(footMarkLast, ''));
 }
 
 /** A time such as 4:30 as a clock position, 0 < c ≤ 12. */

@@ -1,6 +1,6 @@
 import { materialRegistry } from '../catalog/materials.js';
 import { ones, tens } from '../idioms/number-words.js';
-import { rewrite, type TracedText } from '../idioms/traced-text.js';
+import { rewrite, rewriteAll, type Idiom, type TracedText } from '../idioms/traced-text.js';
 import { footMark, inchMark, number } from './numbers.js';
 
 /** Converts spoken numbers, "forty six and a half", to digits: 46.5. */
@@ -141,57 +141,57 @@ const round = (value: number): string => String(Math.round(value * 1000) / 1000)
 const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
 const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|under\s+water|underwater|submerged|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
 
+const g = (pattern: string) => new RegExp(pattern, 'gi');
+const fractionSteps: readonly [RegExp, (match: RegExpExecArray, before: string) => string][] = [
+  [
+    g(String.raw`\b(\d+(?:\.\d+)?)\s*((?:${footMark}|${inchMark})\s+)?and[\s-]+${article}${part}\b`),
+    ([, whole = '', unit = '', count, of = '']) =>
+      `${round(Number(whole) + over(count) / under(of))} ${unit}`,
+  ],
+  [
+    g(String.raw`\b(?:an?\s+|one\s+)?(inch|foot)\s+and\s+${article}${part}\b`),
+    ([, unit = '', count, of = '']) => `${round(1 + over(count) / under(of))} ${unit}`,
+  ],
+  [
+    g(String.raw`\b${article}${part}(?:\s+of)?(?:\s+an?)?[\s-]+(?:inch(?:es)?|in)\b`),
+    ([, count, of = ''], before) =>
+      // "at forty, quarter inch" is not forty and a quarter.
+      `${/\d\s*$/.test(before) ? ', ' : ''}${over(count)}/${under(of)} in`,
+  ],
+  [
+    g(String.raw`\b${article}${part}(?:way)?\s+(?:up\s+)?${ofPipe}`),
+    ([, count, of = '']) => `${Math.round((100 * over(count)) / under(of))}%`,
+  ],
+  [
+    g(String.raw`(?<![\d./])([1-9])/([2-9]|16)\s+${ofPipe}`),
+    ([, count = '', of = '']) => `${Math.round((100 * Number(count)) / Number(of))}%`,
+  ],
+  // "quarter inch, maybe three eighths": said of inches alone.
+  [
+    g(String.raw`(?<![\d./])\b([1-9])\s+(eighths?|sixteenths?)\b(?!\s+(?:inch|of|${ofPipe}|bend))`),
+    ([, count = '', of = '']) => `${count}/${under(of)} in`,
+  ],
+  // At the end of a phrase, a percentage or inches: the context there shows what it measures.
+  [
+    g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|eighth))(?=\s*(?:$|[,.;]))`),
+    ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
+  ],
+  [g(String.raw`(?<![\d./])\b3\s+quarters(?=\s*(?:$|[,.;]))`), () => ' 3/4'],
+  [g(String.raw`\b(?:a\s+)?couple\s+(?:of\s+)?(inch(?:es)?|feet|foot)\b`), ([, unit = '']) => `2 ${unit}`],
+  [g(String.raw`\b(?:an?|one)\s+(inch|foot)\b`), ([, unit = '']) => `1 ${unit}`],
+  [g(String.raw`\bhalf\s+past\s+(\d+)\b`), ([, hour = '']) => `${hour}:30`],
+  [
+    g(String.raw`\b(1[0-2]|[1-9])\s+(15|30|45)(?=\s*o['’]?clock|\s+position)`),
+    ([, h = '', m = '']) => `${h}:${m}`,
+  ],
+];
+
 /** Spoken fractions next to a whole number, inches, or "full". */
-function fractions(heard: TracedText): TracedText {
-  const g = (pattern: string) => new RegExp(pattern, 'gi');
-  const steps: readonly [RegExp, (match: RegExpExecArray, before: string) => string][] = [
-    [
-      g(String.raw`\b(\d+(?:\.\d+)?)\s*((?:${footMark}|${inchMark})\s+)?and[\s-]+${article}${part}\b`),
-      ([, whole = '', unit = '', count, of = '']) =>
-        `${round(Number(whole) + over(count) / under(of))} ${unit}`,
-    ],
-    [
-      g(String.raw`\b(?:an?\s+|one\s+)?(inch|foot)\s+and\s+${article}${part}\b`),
-      ([, unit = '', count, of = '']) => `${round(1 + over(count) / under(of))} ${unit}`,
-    ],
-    [
-      g(String.raw`\b${article}${part}(?:\s+of)?(?:\s+an?)?[\s-]+(?:inch(?:es)?|in)\b`),
-      ([, count, of = ''], before) =>
-        // "at forty, quarter inch" is not forty and a quarter.
-        `${/\d\s*$/.test(before) ? ', ' : ''}${over(count)}/${under(of)} in`,
-    ],
-    [
-      g(String.raw`\b${article}${part}(?:way)?\s+(?:up\s+)?${ofPipe}`),
-      ([, count, of = '']) => `${Math.round((100 * over(count)) / under(of))}%`,
-    ],
-    [
-      g(String.raw`(?<![\d./])([1-9])/([2-9]|16)\s+${ofPipe}`),
-      ([, count = '', of = '']) => `${Math.round((100 * Number(count)) / Number(of))}%`,
-    ],
-    // "quarter inch, maybe three eighths": said of inches alone.
-    [
-      g(String.raw`(?<![\d./])\b([1-9])\s+(eighths?|sixteenths?)\b(?!\s+(?:inch|of|${ofPipe}|bend))`),
-      ([, count = '', of = '']) => `${count}/${under(of)} in`,
-    ],
-    // At the end of a phrase, a percentage or inches: the context there shows what it measures.
-    [
-      g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|eighth))(?=\s*(?:$|[,.;]))`),
-      ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
-    ],
-    [g(String.raw`(?<![\d./])\b3\s+quarters(?=\s*(?:$|[,.;]))`), () => ' 3/4'],
-    [g(String.raw`\b(?:a\s+)?couple\s+(?:of\s+)?(inch(?:es)?|feet|foot)\b`), ([, unit = '']) => `2 ${unit}`],
-    [g(String.raw`\b(?:an?|one)\s+(inch|foot)\b`), ([, unit = '']) => `1 ${unit}`],
-    [g(String.raw`\bhalf\s+past\s+(\d+)\b`), ([, hour = '']) => `${hour}:30`],
-    [
-      g(String.raw`\b(1[0-2]|[1-9])\s+(15|30|45)(?=\s*o['’]?clock|\s+position)`),
-      ([, h = '', m = '']) => `${h}:${m}`,
-    ],
-  ];
-  return steps.reduce(
+const fractions = (heard: TracedText): TracedText =>
+  fractionSteps.reduce(
     (now, [pattern, words]) => rewrite(now, pattern, (match) => words(match, now.text.slice(0, match.index))),
     heard,
   );
-}
 
 /** "86 feet 6 inch clay": inches before a pipe are its diameter. */
 const pipeWords = [
@@ -201,30 +201,26 @@ const pipeWords = [
 const follows = String.raw`(?!\s*(?:%|percent|per\s+cent|o['’]?clock|deg|:|feet|ft|foot|'|\.\d))`;
 
 /** "7 foot 4", "41 feet 6 inches" as one distance. */
-const feetAndInches = (heard: TracedText): TracedText =>
-  rewrite(
-    rewrite(
-      rewrite(
-        heard,
-        new RegExp(
-          String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s+(${number})\s*-?(?:inch(?:es)?|in)(?=\s+(?:of|high|${pipeWords})\b)`,
-          'gi',
-        ),
-        ([, feet = '', inches = '']) => `${feet} ft, ${inches} in`,
-      ),
-      new RegExp(
-        String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s*(?:and\s+)?(${number})\s*(?:inch(?:es)?|in)\b`,
-        'gi',
-      ),
-      ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+const feetAndInches: readonly Idiom[] = [
+  [
+    g(
+      String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s+(${number})\s*-?(?:inch(?:es)?|in)(?=\s+(?:of|high|${pipeWords})\b)`,
     ),
-    new RegExp(
+    ([, feet = '', inches = '']) => `${feet} ft, ${inches} in`,
+  ],
+  [
+    g(String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s*(?:and\s+)?(${number})\s*(?:inch(?:es)?|in)\b`),
+    ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+  ],
+  [
+    g(
       String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+deep\b))`,
-      'gi',
     ),
     ([, feet = '', inches, deep = '']) =>
       Number(inches ?? deep) < 12 ? `${feet}' ${inches ?? deep}"` : undefined,
-  );
+  ],
+];
 
 /** Converts every spoken number in the text to digits. */
-export const spokenNumbers = (heard: TracedText): TracedText => feetAndInches(fractions(numberWords(heard)));
+export const spokenNumbers = (heard: TracedText): TracedText =>
+  rewriteAll(fractions(numberWords(heard)), feetAndInches);

@@ -65,8 +65,8 @@ export async function startServer(
   };
 }
 
-/** A test's server lives for seconds: optimizing PGlite's code would cost more than it saves. */
-const brief = process.env.TEST_WORKER_INDEX === undefined ? [] : ['--wasm-tiering-budget=100000000'];
+/** A test's server lives for seconds: optimizing PGlite's code costs half a second of a core and never pays. */
+const brief = process.env.TEST_WORKER_INDEX === undefined ? [] : ['--liftoff-only'];
 
 function launch(
   folder: string,

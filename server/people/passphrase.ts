@@ -25,13 +25,13 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
 /** Normalized, so that different keyboards give the same passphrase. */
 const normal = (passphrase: string) => passphrase.normalize('NFKC');
 
-/** The hash to store, with its cost and salt: `scrypt$17$8$1$salt$hash`. */
-export async function hashPassphrase(passphrase: string): Promise<string> {
+/** The hash to store, with its cost and salt: `scrypt$17$8$1$salt$hash`. `N`: a lower cost, for tests of other things. */
+export async function hashPassphrase(passphrase: string, N: number = cost.N): Promise<string> {
   const salt = randomBytes(saltBytes);
-  const hash = await inTurn(() => derive(normal(passphrase), salt, hashBytes, { ...cost, maxmem }));
+  const hash = await inTurn(() => derive(normal(passphrase), salt, hashBytes, { ...cost, N, maxmem }));
   return [
     'scrypt',
-    Math.log2(cost.N),
+    Math.log2(N),
     cost.r,
     cost.p,
     salt.toString('base64url'),

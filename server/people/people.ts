@@ -63,8 +63,8 @@ const lastOwner = {
   faults: [{ path: 'role', message: 'the last owner cannot be removed: make somebody else an owner first' }],
 };
 
-/** The shop's people. */
-export function peopleOn(db: Database): People {
+/** The shop's people. `N`: scrypt cost of a new passphrase, where it is not the usual one. */
+export function peopleOn(db: Database, N?: number): People {
   return {
     async list() {
       const rows = await db
@@ -82,7 +82,7 @@ export function peopleOn(db: Database): People {
     async add({ name, role, passphrase }) {
       const fault = passphraseFault(passphrase, name);
       if (fault !== undefined) return { faults: [{ path: 'passphrase', message: fault }] };
-      const passphraseHash = await hashPassphrase(passphrase);
+      const passphraseHash = await hashPassphrase(passphrase, N);
       const person = { id: randomUUID(), name: name.trim(), role };
       const [made] = await db
         .insert(people)
@@ -95,7 +95,7 @@ export function peopleOn(db: Database): People {
     },
     async change(id, { role, passphrase }) {
       // Hashing takes a few tenths of a second, during which nobody else waits.
-      const passphraseHash = passphrase === undefined ? undefined : await hashPassphrase(passphrase);
+      const passphraseHash = passphrase === undefined ? undefined : await hashPassphrase(passphrase, N);
       return inTurn(db, (tx) => change(tx, id, { role, passphrase, passphraseHash }));
     },
     remove: (id) => inTurn(db, (tx) => remove(tx, id)),

@@ -11,7 +11,10 @@ export type Requester = (path: string, init?: RequestInit) => Promise<Response>;
 export const shopHost = 'shop.invented.test';
 const customersAt = 'https://offers.invented.test';
 
-/** The real server on a real PGlite folder of its own; only the worker thread is left out. */
+/**
+ * The real server on a real PGlite folder of its own; only the worker thread is left out, and a passphrase is hashed at a
+ * hundredth of the usual cost.
+ */
 export async function realApp() {
   const folder = await newDataFolder();
   const logged: unknown[] = [];
@@ -23,6 +26,7 @@ export async function realApp() {
     viewOf: (job, firm) => Promise.resolve(cachedViewOf(job, firm, 'test')),
     offerOf: (...asked) => Promise.resolve(offerOf(...asked)),
     program: 'test',
+    passphraseCost: 2 ** 10,
     customersAt,
     note: (event) => {
       noted.push(event);
