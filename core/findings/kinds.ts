@@ -733,6 +733,8 @@ export const findingRows = [
         'groundwater',
         'ground water',
         'water coming in',
+        'bleeding water',
+        'bleeding',
         'water coming through',
         'water leaking through',
         'water seeping through',

@@ -143,7 +143,7 @@ export const correctingFigures: readonly Idiom[] = [
   // "it goes to 55", "to 55": where what was begun ends.
   [
     new RegExp(
-      String.raw`^\s*(?:(?:and|so|it|that|this|they|(?:looks|seems)\s+like|i'd\s+say)\s+)*(?:(?:goes|go|runs|run|continues|extends|lasts)\s+)?(?:all\s+the\s+way\s+|on\s+|out\s+|back\s+)*(?:to|until|till|thru|through)\s+(${number}${unit})\s*[.!]?\s*$`,
+      String.raw`^\s*(?:(?:and|so|it|that|this|they|(?:looks|seems)\s+like|i'd\s+say)\s+)*(?:(?:goes|go|runs|run|continues|extends|lasts)\s+)?(?:all\s+the\s+way\s+|on\s+|out\s+|back\s+)*(?:to|until|till|thru|through)\s+(?:(?:about|around|roughly|maybe|like|~)\s*)*(${number}${unit})\s*[.!]?\s*$`,
       'gi',
     ),
     ([, at = '']) => `${at} ends`,

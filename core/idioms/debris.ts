@@ -1,4 +1,5 @@
-import { quoted, type Idiom } from './traced-text.js';
+import { aNumber } from './number-words.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
 
 const loose = 'rocks?|gravel|sand|stones?|dirt|debris|soil|mud|silt';
 const pieces = 'shards?|chunks?|pieces?|bits?|fragments?';
@@ -16,6 +17,18 @@ export const debrisIdioms: readonly Idiom[] = [
   [
     /(?<=\b(?:hole|broken|break|missing|gap|separated|separation|open(?:ing)?|crack(?:ed)?)\b[^;.]*?)\b(?:(?:you|i|we)\s+)?can\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|bedding|sand|rocks?|stones?|mud|ground)\b(?!\s+(?:in|on)\s+the)/gi,
     'you can see dirt',
+  ],
+  // "thick by 26", "here's where that gravel's coming from"
+  [
+    new RegExp(
+      String.raw`\b(?:and\s+)?(?:(?:it|it's|gets?|getting|really|pretty)\s+)*(?:thick|heavy|bad|worse|solid|deep)\s+by\s+(?=${aNumber})[a-z\d.]+(?:\s+(?:one|two|three|four|five|six|seven|eight|nine))?(?:\s*(?:feet|foot|ft))?`,
+      'gi',
+    ),
+    asNote,
+  ],
+  [
+    /\b(?:(?:here|that|this|there)(?:'s|\s+is)\s+)?where\s+(?:(?:the|that|those|all|this)\s+)+(?:gravel|dirt|sand|debris|mud|rocks?|soil|water|stones?)(?:'s|\s+is|\s+are)\s+(?:coming|getting|washing)\s+(?:in\s+)?(?:from|in)\b/gi,
+    asNote,
   ],
   // Soil seen through a break, not what lies in the pipe.
   [/\b(?:can\s+)?see(?:ing|s)?\s+(?:the\s+|some\s+)?mud\b(?!\s+(?:in|on)\b)/gi, 'dirt showing'],

@@ -46,6 +46,16 @@ export const depthFigures: readonly Idiom[] = [
     ),
     ([, at = '']) => `located taped at ${at}`,
   ],
+  // "43 depth is 4.5", "depth there's 6 foot"
+  [
+    /(?<!\b(?:max(?:imum)?|water|deepest|greatest|the\s+water)\s+)\b(?:the\s+)?depth(?:\s+(?:right\s+)?(?:there|here|on\s+(?:it|that|this)|of\s+(?:it|that|this)))?\s*(?:\s(?:is|was|reads|says|shows|of)|'s|[=:])\s*(?:(?:about|around|like|maybe|roughly|only|~)\s*)*(?=\d)/gi,
+    'depth ',
+  ],
+  // "locator at the broken spot says 5 ft 3"
+  [
+    /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:at|on|over)\s+(?:the|that)\s+([a-z]+(?:\s+[a-z]+){0,2}?)\s+(?:says|said|reads|shows|is|was|gives(?:\s+me)?)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
+    ([, point = '']) => `locate at the ${point}, depth `,
+  ],
   // "depth at 112 is 7 foot 6"
   [
     /(?:(?<=^\s*)\d+(?:\.\d+)?\s+)?\b(?:the\s+)?depth\s+(?:here\s+)?at\s+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:(?:is|was|reads|about|~)\s*)+(?=\d)/gi,

@@ -28,9 +28,31 @@ export const findingIdioms: readonly Idiom[] = [
     /\bjoint\s+(?:is\s+|has\s+)?(?:off|shifted|slipped)(?:\s+by)?((?:\s+to)?(?:\s+the)?\s+(?:left|right))?(?=\s*(?:$|[,;.]|~?[\d½¼¾]|half|about|maybe|an?\b))(\s*,?\s+(?:about\s+|maybe\s+)?a\s+half(?=\s*$))?/gi,
     ([, side = '', half]) => `offset joint ${side}${half ? ' half inch' : ''} `,
   ],
+  // "joint's wide open, inch and a half"
+  [
+    /\b(?:(?:wide|gaping|way)[\s-]+open|gaping)\s+(?:joint|hub|bell)\b|\b(?:joint|hub|bell)\s+(?:is\s+)?(?:(?:just|real(?:ly)?|pretty)\s+)*(?:(?:wide|gaping|way)[\s-]+open|gaping)\b/gi,
+    'open joint',
+  ],
   [
     /\b(deflected|bent|angled|chipped)\s+(joint|bell|hub)\b|\b(joint|bell|hub)\s+(?:is\s+)?(deflected|bent|angled|chipped)\b/gi,
     ([, how, part, same, then]) => `${part ?? same ?? ''} ${quoted(how ?? then ?? '')}`,
+  ],
+  // "that joint's got a chip out of it"
+  [
+    /\b(?:(?:is|has|have|with|got)\s+)*an?\s+(?:(?:small|little|big|tiny)\s+)?(?:chip|nick)(?:\s+(?:out\s+of|in|off)\s+(?:it|the\s+[a-z]+))?(?=\s*(?:$|[,.;]|at\b|around\b))/gi,
+    ([said]) => quoted(said.replace(/^(?:(?:is|has|have|with|got)\s+)*/i, '').trim()),
+  ],
+  // "the pipe's in two pieces, shoved over an inch"
+  [
+    /\b(?:(?:pipe|joint|line|it)\s*(?:is|'s)\s+)?(?:broken\s+|broke\s+)?in(?:to)?\s+(?:two|2|three|3|several)\s+pieces\b/gi,
+    'broken',
+  ],
+  [
+    /(?:,\s*|;\s*)?\b(?:(?:and|it's|is|pipe's|been|has|got)\s+)*(?:shoved|kicked|knocked|pushed|bumped)\s+over\b(?=\s*(?:$|[,.;]|by\b|about\b|maybe\b|~|half\b|an?\b|[\d½¼¾]|one\b|two\b|to\s+the\b))/gi,
+    ({ index, input }) =>
+      /\b(?:broken|broke|crack\w*|hole|collaps\w*|roots?)\b/i.test(input.slice(0, index))
+        ? '; offset'
+        : ' offset',
   ],
   [/\b(?:one|a|1)\s+piece\s+(?:is\s+|has\s+)?(?=shift|moved|displaced)/gi, ' '],
   [/\b(?:4|four)[\s-](?:quadrant|way)\s+(?=crack|fracture)/gi, ([said]) => quoted(said.trim())],
@@ -57,7 +79,7 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "scale down to 3 inches", "only 2 in open": what is left of the bore, not how thick.
   [
-    /\b(?:(?:reduc|narrow|clos|chok|neck)(?:es|ed|ing|e|s)?\s+(?:the\s+)?(?:pipe\s+|line\s+|bore\s+|opening\s+|it\s+)?(?:down\s+)?|(?<=\b(?:scale|grease|deposits?|build-?up|roots|rust|tuberculation)\s+)(?:has\s+it\s+|is\s+)?down\s+)to\s+(?:about\s+|maybe\s+|~\s*)?(?:an?|one|two|three|half\s+an|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in\b|")(?:\s+(?:opening|open|clear))?/gi,
+    /\b(?:(?:reduc|narrow|clos|chok|neck)(?:es|ed|ing|e|s)?\s+(?:the\s+)?(?:pipe\s+|line\s+|bore\s+|opening\s+|it\s+)?(?:down\s+)?|(?<=\b(?:scale|grease|deposits?|build-?up|roots|rust|tuberculation)\s+)(?:has\s+it\s+|is\s+)?down\s+)to\s+(?:about\s+|maybe\s+|~\s*)?(?:an?|one|two|three|half\s+an|\d+(?:[./]\d+)?)\s*(?:inch(?:es)?|in\b|")(?!\s+(?:pvc|abs|sdr|sch|clay|cast|ci\b|vcp|plastic|iron|hdpe|poly|steel|concrete|pipe))(?:\s+(?:opening|open|clear))?/gi,
     ([said]) => (/\bneck/i.test(said) ? undefined : quoted(said)),
   ],
   [

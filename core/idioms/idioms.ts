@@ -201,9 +201,14 @@ export const figureIdioms: readonly Idiom[] = [
     /(?<=^\s*)((?:\d+(?:\.\d+)?\s*(?:feet|foot|ft|')\s+)?(?:(?:just|right|a\s+little|a\s+bit)\s+)?(?:past|beyond|after|(?:up|down)stream\s+(?:of|from)|before|ahead\s+of|short\s+of|shy\s+of)\s+(?:the|that)\s+[a-z]+(?:\s+[a-z]+)?)\s*,\s+(?=[a-z])/gi,
     ([, where = '']) => `${where} `,
   ],
-  // "12 feet, 45 to the left"
+  // No inch is measured in thirds.
   [
-    /(?<=\d\s*(?:feet|foot|ft|')?\s*,\s*(?:an?\s+)?)(11\.25|22\.5|22|45|60|90)(?=\s+(?:to\s+the\s+)?(?:left|right)\b)/gi,
+    /(?<![\d./-])([12])\/3(?!\s*(?:-|\/|in\b|inch|"|full|of\b|the\b|pipe\b|blocked|closed|\d))/g,
+    ([, thirds]) => (thirds === '1' ? '33%' : '67%'),
+  ],
+  // "12 feet, 45 to the left", "33, 90 going up"
+  [
+    /(?<=\d\s*(?:feet|foot|ft|')?\s*,\s*(?:an?\s+)?)(11\.25|22\.5|22|45|60|90)(?=\s+(?:(?:to\s+the\s+)?(?:left|right)|(?:going|turning|heading|turned)\s+(?:up|down|left|right)|up|down)\b)/gi,
     ([, degrees = '']) => `bend ${degrees} degrees`,
   ],
   // "46 and 6 inches roots"
@@ -256,6 +261,16 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\b(?:a|an)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)\s*-?(?:foot|feet|ft)\s+(?:long\s+)?(?=(?:belly|sag|dip|crack|break|hole|low\s+spot|flat\s+spot|section\s+of)\b)/gi,
     ([, long = '']) => `${long} ft long `,
+  ],
+  // "gravel quits at 30"
+  [
+    /(?<=\b(?:roots?|grease|scale|debris|gravel|sand|mud|sludge|rocks?|cracks?|cracking|infiltration|it|that)\s+)(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|(?:is|are)\s+(?:done|gone|over))\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi,
+    'ends at ',
+  ],
+  // "it clears up at 31"
+  [
+    /\b(?:it|that|water)\s+(?:clears|cleared|dries|drains)\s+(?:(?:up|out|off|again)\s+)*(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi,
+    'ends at ',
   ],
   // "it runs out at 31"
   [/\b(?:it\s+)?(?:runs|comes|goes)\s+out\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi, 'ends at '],

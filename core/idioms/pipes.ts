@@ -106,6 +106,14 @@ export const pipeIdioms: readonly Idiom[] = [
     ([said, first = '', then = '']) =>
       first.toLowerCase() === then.toLowerCase() || oneMaterial.test(`${said}${then}`) ? said : `${first} > `,
   ],
+  // "49, somebody put a piece of pvc in there, maybe 3 feet of it"
+  [
+    new RegExp(
+      String.raw`\b(?:an?\s+|some\s+)?(?:piece|section|length|stretch|chunk|patch|stick)\s+of\s+(${anyMaterial})(?:\s+pipe)?(?:\s+in\s+(?:there|here|it))?[\s,]*(?:(?:maybe|about|like|it's|is|probably|roughly|~)[\s,]*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:of\s+it|of\s+that|long))?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, pipe = '', long = '']) => `${pipe} for ${long} feet`,
+  ],
   // "15 plastic to 18", "15 a piece of plastic that goes to 18": a stretch of it.
   [
     new RegExp(
@@ -125,10 +133,11 @@ export const pipeIdioms: readonly Idiom[] = [
   // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:out\s+|up\s+|down\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|back|over|to|into)\s+)+(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|continues|lasts)\s+)?(?:(?:out|up|down|on)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|back|over|to|into)\s+)+(?:(?:there's\s+|there\s+is\s+)?(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|band))\s+(?:back\s+)?(?:to|into)\s+)?(?=${anyMaterial}\b)`,
       'gi',
     ),
-    ([, pipe = '', at = '']) => ` ${at} ${pipe} > `,
+    ([, pipe = '', at = '', coupling]) =>
+      ` ${at} ${coupling === undefined ? '' : `${quoted(coupling)} `}${pipe} > `,
   ],
   // "we come out of the cast at 11 and go to clay"
   [
@@ -162,6 +171,27 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, pipe = '']) => `${pipe} > `,
   ],
+  // "pvc for the first 8 feet, then clay"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*(?:(?:it's|we've\s+got|we\s+got|got|starts\s+(?:out\s+)?(?:as|in|with))\s+)?)(${anyMaterial})(?:\s+pipe)?\s+(?:for\s+)?(?:about\s+)?(?:the\s+)?first\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|to|into)\s+)+(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => `at ${at} ft ${pipe} > `,
+  ],
+  // "green sdr", "orange plastic": a color is no kind of pipe, unless pipes go by it.
+  [
+    new RegExp(
+      String.raw`\b((?:green|orange|white|black|gr[ae]y|tan|brown|red|blue|yellow)\s+)(?=((?:${anyMaterial}))\b)`,
+      'gi',
+    ),
+    ({ 1: color = '', 2: pipe = '', index, input }) => {
+      if (oneMaterial.test(color + pipe)) return undefined;
+      return /(?:\b(?:to|into|over|then)\s+|>\s*)$/i.test(input.slice(0, index))
+        ? ''
+        : `${quoted(color.trim())} `;
+    },
+  ],
   // "clay from 12 to 50 then pvc": the next begins where the first ends.
   [
     new RegExp(
@@ -194,6 +224,14 @@ export const pipeIdioms: readonly Idiom[] = [
   [
     /\b(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:by|x)\s*(\d+)\s*(?:in(?:ch)?\b|")?\s+(?:reducer|increaser|reducing|bushing)\b(?:\s+coupling)?/gi,
     ([, from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
+  // "opens up to 4 inch cast": the pipe does, no joint.
+  [
+    new RegExp(
+      String.raw`\b(?:(?:up|down)siz(?:es?|ed)|reduc(?:es?|ed|ing)|enlarges?|widens?|(?:bump|step|neck|open|drop|jump)(?:s|p?ed|p?ing)?|goes|went)\s+(?:(?:it|back|up|down|out|over)\s+)*(?:in)?to\s+(?:(?:an?|some|the)\s+)?(?=\d+\s*-?\s*(?:in(?:ch)?\b\.?|")\s*${anyMaterial}\b)`,
+      'gi',
+    ),
+    'change to ',
   ],
   // "goes to 6 inch": only the diameter changes.
   [

@@ -81,6 +81,16 @@ export const placeFigures: readonly Idiom[] = [
     /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
     ([, from = '', to = '']) => `${from} to ${to} `,
   ],
+  // "24 26 28 and 30 all have roots"
+  [
+    /(?<=(?:^|;)\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s+(?:1[3-9]|[2-9]\d|1\d\d))+(?=\s+(?:and|&)\s+\d+(?:\.\d+)?\s+(?:all|each|both|have|has|had|got|show)\b)/gi,
+    ([places]) => places.trim().replaceAll(/\s+/g, ', '),
+  ],
+  // "every joint from 17 on has roots, worst one is at 32, 60 %"
+  [
+    /\b((?:every|each|all)\s+(?:of\s+)?(?:the\s+)?joints?\b[^;]*?\b(roots?|cracks?|offsets?|grease|scale|gaps?)\b[^;]*?)\s*,\s+(?:(?:and|with|the)\s+)*worst(?:\s+(?:one|joint|spot|of\s+(?:it|them)))?\s+(?:(?:is|being|at)\s+)+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:%|percent|in\b|inch|"))/gi,
+    ([, all = '', what = '', at = '']) => `${all}; ${what} at ${at}`,
+  ],
   // "60, 62, 64, all light roots"
   [
     /(?<=\d\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?all\s+(?:of\s+them\s+)?(?:have\s+|got\s+)?(?=[a-z])/gi,
@@ -142,6 +152,19 @@ export const placeFigures: readonly Idiom[] = [
         .slice(0, 3)
         .map((hour) => `${what.replace(/(?<=crack|root|hole|offset)s$/i, '')} ${hour} o'clock`)
         .join('; '),
+  ],
+  // "80 hinge crack, three, nine and twelve": after the place, an hour each.
+  [
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*?)\b((?:hinge\s+)?(?:crack|fractur)[a-z]*)\s*,?\s+(?:at\s+)?(1[0-2]|[1-9])(?:\s*,\s*|\s+)(1[0-2]|[1-9])(?:\s*,\s*|\s+)(?:and\s+)?(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
+    ([, what = '', ...hours]) =>
+      hours
+        .slice(0, 3)
+        .map((hour) => `${what.replace(/(?<=crack|fracture)s$/i, '')} ${hour} o'clock`)
+        .join('; '),
+  ],
+  [
+    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*?\b(?:crack|fractur)[a-z]*)\s*,?\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
+    ([, one = '', other = '']) => ` ${one} o'clock and ${other} o'clock`,
   ],
   // "22 roots at 11 and 1", "55, cracked at 9 and 3": after the place, two hours.
   [

@@ -161,6 +161,20 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "main's at 69, flow's going right to left, six inches deep": what runs in it.
+  [
+    /\b(?:the\s+)?flow(?:'s|\s+is)?\s+(?:(?:going|moving|running|from|goes|runs)\s+)*(?:(?:right|left)\s+to\s+(?:the\s+)?(?:right|left)|(?:to\s+the\s+)?(?:right|left))\b/gi,
+    asNote,
+  ],
+  [
+    /(?<=\bmain\b[^;]*?)\b(?:(?:looks\s+like|about|maybe|flow(?:'s|ing)?|running|is|~)\s+)*(?<!\d\s*(?:'|feet|foot|ft)\s*)\d+(?:\.\d+)?\s*-?(?:in(?:ch(?:es)?)?\b|")\s+deep\b(?:\s+in\s+(?:there|it))?/gi,
+    asNote,
+  ],
+  // "tee at 25, goes up, it's a cleanout"
+  [
+    /\b(?:tee|wye|combo)\b((?:\s+at\s+~?\s*\d+(?:\.\d+)?)?[^;\d]{0,40}?)[\s,]+(?:(?:it's|that's|which\s+is|is|it\s+is)\s+)(?:(?:just|really|probably)\s+)*(?:an?|the|our|your)\s+cleanout\b/gi,
+    ([, rest = '']) => `cleanout${rest}`,
+  ],
   // "cleanout buried about a foot"
   [
     new RegExp(String.raw`\bburied\s+${depthBelow}`, 'gi'),

@@ -36,6 +36,16 @@ export const stopIdioms: readonly Idiom[] = [
     /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early)(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
     'stopped ',
   ],
+  // "33, that's the stack, end of run"
+  [
+    /\bend\s+of\s+(?:the\s+|this\s+)?(?:run|inspection|survey|video|camera\s+run)(?=\W*$)/gi,
+    ({ index, input }) => {
+      const before = input.slice(0, index);
+      // At the main there is nothing further to see.
+      if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
+      return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
+    },
+  ],
   [/\b(?:survey|inspection|video)\s+(?:is\s+)?(?:complete|completed|finished|done)\s+(?=at\s+the\s+)/gi, ' '],
   [/\bcouldn't\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],
   [

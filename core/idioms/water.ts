@@ -38,8 +38,16 @@ export const waterIdioms: readonly Idiom[] = [
     ([, share = '']) => `standing water ${share.replace(/^a\s+/, '')} full`,
   ],
   [
-    /\b(?:max(?:imum)?|deepest|greatest|water)\s+depth\s+(?:(?:is|was|of|about|around|~)\s*)*(?=[\d½¼¾a-z][\d./½¼¾a-z ]*\s*(?:in\b|inch|"))/gi,
+    /\b(?:max(?:imum)?|deepest|greatest|water)\s+depth(?:'s)?\s+(?:(?:is|was|of|about|around|maybe|like|~)\s*)*(?=[\d½¼¾a-z][\d./½¼¾a-z ]*\s*(?:in\b|inch|"))/gi,
     ' ',
+  ],
+  // "water's holding from 39 to 45"
+  [
+    new RegExp(
+      String.raw`\b(?:the\s+)?water(?:'s|\s+is|\s+was)?\s+(?:holding|standing|sitting|la?ying|pooling|pooled|ponding)\s+(?:(?:in\s+(?:here|there|it)|up)\s+)?(?=(?:(?:from|between|at)\s+)?(?:about\s+|~\s*)?${aNumber})`,
+      'gi',
+    ),
+    'standing water ',
   ],
   // Said of the pipe, not denied.
   [
@@ -124,6 +132,16 @@ export const waterFigures: readonly Idiom[] = [
   [
     /(?<=\d\s*(?:feet|foot|ft)?)[\s,]+(?:(?:okay|ok|and|now)[\s,]+)*(?:(?:it's|(?:the\s+)?pipe(?:'s|\s+is)|we're|i'm|(?:the\s+)?camera's)\s+)?(?:(?:all\s+)?dry|dried\s+(?:up|out)|dries\s+(?:up|out)|(?<=(?:we're|i'm|camera's)\s+)(?:back\s+)?out)(?:\s+(?:again|now|here))?(?=\s*(?:$|[,.;]))/gi,
     ' out of the water',
+  ],
+  // "dip at 10, clears up at 13", "water at 35 stays with us to 39"
+  [
+    /\b(belly|sag|dip|low\s+spot|puddle|(?:standing\s+)?water)\s+(?:(?:starts|begins|starting|beginning)\s+)?(?:at|from)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:and|it|that|then)\s+)*(?:(?:clears|cleared|dries|drains|comes|levels|gone)\s+(?:(?:up|out|off|back|again)\s+)*(?:at|by|around)|(?:stays|stayed|keeps|hangs)\s+(?:(?:with|us|on|there|in|going|all|the|way)\s+)*(?:to|till|until|through))\s+(?=~?\s*\d)/gi,
+    ([, what = '', from = '']) => `${/water/i.test(what) ? 'standing water' : what} ${from} to `,
+  ],
+  // "10 belly half inch, and it's gone by 14"
+  [
+    /(?<=(?:^|;|\bat)\s*(?:the\s+)?)(~?\s*\d+(?:\.\d+)?)(?:\s*-?(?:feet|foot|ft)(?:\s+mark)?)?\s+((?:(?:it's|it|there's|we've|has|got|hit|have)\s+)*(?:an?\s+)?(?:(?:small|little|slight|big|shallow)\s+)?(?:belly|sag|dip|low\s+spot|puddle|standing\s+water)\b[^;]*?),?\s+(?:(?:and|it|it's|that|then|is)\s+)*(?:ends|stops|gone|done|over|clears|cleared|dries)\s+(?:(?:up|out|off|again)\s+)*(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    ([, from = '', what = '']) => `${what}, ${from} to `,
   ],
   // "camera goes under at 90"
   [

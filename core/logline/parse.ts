@@ -1,3 +1,4 @@
+import { kindOf } from '../findings/kinds.js';
 import { sayPointKind } from '../job/point-words.js';
 import type { Point } from '../job/schema.js';
 import { placeOf, type TracedText } from '../idioms/traced-text.js';
@@ -70,6 +71,7 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
   const read = (segment: Segment, inherited: number | undefined) =>
     parsePart(text, hearing.heard, segment, inherited, { ...context, points }, known);
   let reading: number | undefined;
+  let stretch: Stretch | undefined;
   segments.forEach((segment, index) => {
     const next = segments[index + 1];
     // "roots and a crack at 46": the place comes last.
@@ -78,7 +80,14 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
       reading === undefined && next && !next.hard && !hasPlace(alone)
         ? read(next, undefined)[0]?.entry?.reading_ft
         : undefined;
-    for (const part of ahead === undefined ? alone : read(segment, ahead)) {
+    const these = ahead === undefined ? alone : read(segment, ahead);
+    const along = stretch;
+    stretch = stretchOf(these);
+    for (const each of these) {
+      const laid = along && liesAlong(each, along, () => read(segment, undefined));
+      const part = laid
+        ? { ...each, entry: laid, sentence: sentenceOf(laid, undefined, context, known) }
+        : each;
       const { entry, point } = part;
       const said = hearing.heard.text.slice(segment.from, segment.to);
       const isPlaced = () => segment.again || segment.hard || hasPlace(read(segment, undefined));
@@ -89,7 +98,8 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
         const sentence = sentenceOf(joined, point ?? beforeIt.point, context, known);
         const its = point ?? beforeIt.point;
         if (its) put(points, its);
-        parts[before] = { ...beforeIt, entry: joined, point: its, sentence, choices: [] };
+        const missing = missingFrom(joined);
+        parts[before] = { ...beforeIt, entry: joined, missing, point: its, sentence, choices: [] };
         continue;
       }
       reading = entry?.reading_ft ?? reading;
@@ -100,6 +110,32 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
   });
   const [first, ...rest] = parts;
   return first ? [{ ...first, passed: [...interjectionsIn(text), ...first.passed] }, ...rest] : parts;
+}
+
+/** A stretch of pipe, from its near to its far reading. */
+interface Stretch {
+  readonly from_ft: number;
+  readonly to_ft: number;
+}
+
+/** "19 to 31 cast iron": where a thing named beside it lies. */
+function stretchOf([one, other]: readonly LogPart[]): Stretch | undefined {
+  const ends = [one?.entry, other?.entry].map((entry) =>
+    entry?.kind === 'change' ? entry.reading_ft : undefined,
+  );
+  const [from_ft, to_ft] = ends;
+  return from_ft !== undefined && to_ft !== undefined ? { from_ft, to_ft } : undefined;
+}
+
+/** "19 to 31 cast iron, heavy scale 40 %": what covers the wall lies all along, where it has no place of its own. */
+function liesAlong(
+  { entry }: LogPart,
+  { from_ft, to_ft }: Stretch,
+  alone: () => readonly LogPart[],
+): EntryDraft | undefined {
+  if (entry?.kind !== 'finding' || entry.to_ft !== undefined || hasPlace(alone())) return undefined;
+  const covers = entry.finding === 'worn-bottom' || kindOf(entry.finding).grading?.measure === 'percent';
+  return covers ? { ...entry, reading_ft: from_ft, to_ft } : undefined;
 }
 
 const hasPlace = ([part]: readonly LogPart[]): boolean =>

@@ -1,4 +1,4 @@
-import type { NormalizedText } from '../speech/normalize.js';
+import { normalize, type NormalizedText } from '../speech/normalize.js';
 import type { Talk } from './talk.js';
 
 /** "Okay, locating now on the way back": what follows are places and depths. */
@@ -14,11 +14,32 @@ const located = new RegExp(
   'i',
 );
 
+/** "Locates: cleanout's two foot nine, tap is eight and a half feet": what was located, each with its depth. */
+const list = /^\W*(?:(?:the|my|our|got)\s+)*(?:locates|depths)\b\s*(?:are|were)?\s*[:,-]?\s+/i;
+const listed = new RegExp(
+  String.raw`^\s*(?:(?:the|and|then)\s+)*([a-z]+(?:\s+[a-z]+){0,2}?)(?:'s|\s+(?:is|was|at|reads))?\s+(?:(?:about|around|~)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\W*$`,
+  'i',
+);
+
+/** The sentence as locates, each at a thing named before; undefined where it is no list of them. */
+function asLocates(text: string): string | undefined {
+  const lead = list.exec(text)?.[0];
+  if (lead === undefined) return undefined;
+  const all = text
+    .slice(lead.length)
+    .split(/\s*[,;]\s*/)
+    .map((each) => listed.exec(normalize(each).heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ')));
+  if (!all.every((each) => each !== null)) return undefined;
+  return all.map(([, thing = '', depth = '']) => `locate at the ${thing}, depth ${inFeet(depth)}`).join('; ');
+}
+
 /**
  * While the talk goes from locate to locate: the sentence as a locate, with its depth in feet and inches; undefined where
  * it says no place and depth.
  */
 export function asLocate(talk: Talk, text: string, { heard }: NormalizedText): string | undefined {
+  const several = asLocates(text);
+  if (several !== undefined) return several;
   if (begins.test(text) && !/\d/.test(heard.text)) talk.takingDepths = true;
   if (talk.takingDepths !== true && talk.items.at(-1)?.entry.kind !== 'locate') return undefined;
   const plain = heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();

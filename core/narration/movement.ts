@@ -37,6 +37,11 @@ export const isElsewhere = (text: string): boolean =>
   /(?<!\b(?:the|city)\s)\b(?:street|avenue|boulevard|road|drive|court|lane)\b/i.test(text) ||
   /\b(?:were|was)\b.{0,30}\b(?:gone|cleaned\s+out|cut\s+out|removed)\b|\bused\s+to\s+be\b/i.test(text);
 
+/** "Guessing the main is at sixty", said where the camera went no farther: nobody saw it. */
+export const guessesMain = ({ items, pass }: Talk, text: string): boolean =>
+  items.some(({ entry }) => entry.kind === 'stop' && entry.pass === pass) &&
+  /\b(?:guess(?:ing)?|figur(?:e|ing)|assum(?:e|ing)|suppose|bet)\b[^,.;]{0,25}\bmain\b/i.test(text);
+
 /**
  * Changes the pass at the start of a sentence that begins with it, or after the things of a sentence that ends with it.
  */

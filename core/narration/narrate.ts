@@ -5,7 +5,7 @@ import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
-import { isElsewhere, speaksOfOther, turn } from './movement.js';
+import { guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
 import { takeLocating, takeSegment, type SentenceState } from './take-segment.js';
@@ -87,10 +87,13 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
-  const placed = asLocate(talk, text, asSaid) ?? fromHere(talk, text);
+  const placed = asLocate(talk, text, asSaid) ?? fromZero(talk, text) ?? fromHere(talk, text);
   const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
-    /\?\s*$/.test(text) || isElsewhere(text) || (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
+    /\?\s*$/.test(text) ||
+    isElsewhere(text) ||
+    guessesMain(talk, text) ||
+    (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
   const segments = segmentsOf(hearing);
   if (advice) {
     takeLocating(talk, { sentence, index, hearing, segments, placed: undefined });
@@ -140,10 +143,20 @@ function withdraw(talk: Talk, { text }: Sentence, index: number, item: Narration
 const insteadOf =
   /^\W*(?:scratch\s+that|strike\s+that|never\s*mind|disregard\s+(?:that|it)|forget\s+(?:that|it)|take\s+that\s+back)\W+(?=(?:that's|it's|that\s+is|it\s+is|make\s+(?:that|it))\s+(?!(?:just|only|fine|good|okay|nothing|not)\b)[a-z])/i;
 
-/** "Every joint from here to twenty eight": "here" is the head's position. */
+/** "PVC for eight feet, then clay", before anything was read: of the first eight. */
+function fromZero(talk: Talk, text: string): string | undefined {
+  const length =
+    /^[^.\d]{0,40}?\bfor\s+(?=(?:about\s+)?[a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\b[\s,]+(?:and\s+)?then\b)/i;
+  return talk.reading === undefined && talk.items.length === 0 && length.test(text)
+    ? text.replace(/\bfor\s+/i, 'for the first ')
+    : undefined;
+}
+
+/** "Every joint from here to twenty eight", "every joint from here on": "here" is the head's position. */
 function fromHere(talk: Talk, text: string): string {
   const here =
-    /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i.exec(text);
+    /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i.exec(text) ??
+    /(?<=\b(?:every|each|all)\b.{0,20}\bjoints?\b.*)\bfrom\s+(?:here|there)\s+(?=on\b|out\b)/i.exec(text);
   if (!here) return text;
   // "Eighteen, the pipe's flat from here to twelve": the place it begins with.
   const said = /^\W*(?:at\s+)?~?\s*(\d+(?:\.\d+)?)\b/.exec(

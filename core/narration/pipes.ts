@@ -31,7 +31,9 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
   const named = talk.pipe?.material === plain.material ? { ...talk.pipe, ...plain } : plain;
   const stretch = draft.fields.to_ft;
   const [from] = draft.numbers;
-  if (until && draft.endCall === undefined) {
+  // "49, PVC for three feet" is a stretch with a place of its own.
+  const ofItsOwn = from !== undefined && draft.long_ft !== undefined;
+  if (until && draft.endCall === undefined && !ofItsOwn) {
     talk.pipe = named;
     talk.pipeUntil = Number(until[1]);
     talk.reading = talk.pipeUntil;

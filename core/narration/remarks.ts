@@ -68,7 +68,13 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
   if (takeArrival(talk, said, place)) return;
   const last = talk.items.at(-1);
   const until = /\b(?:till|until)\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(text)?.[1];
-  if (until !== undefined && last && isLong(last.entry) && said.index - talk.lastAt <= 1) {
+  if (
+    until !== undefined &&
+    last &&
+    isLong(last.entry) &&
+    said.index - talk.lastAt <= 1 &&
+    !saysNothing.test(text)
+  ) {
     completes(talk, said, draft, text);
     if (farEnd(talk, said, last, Number(until))) return;
   }
@@ -134,7 +140,8 @@ function farEnd(talk: Talk, said: SentenceState, last: NarrationItem, place: num
 const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry.eachJoint === true;
 
 /** "Sixty one feet, nothing": a place without a thing. */
-const saysNothing = /\b(?:nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine))\b/i;
+const saysNothing =
+  /\b(?:nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
 
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
 function stretched(
@@ -146,7 +153,12 @@ function stretched(
 ): boolean {
   const from = numbers.find(({ range }) => range)?.value;
   if (from === undefined || typeof fields.to_ft !== 'number') return false;
-  if (!/\b(?:runs|goes|continues|extends|it|that)\b/i.test(text)) return false;
+  if (
+    !/\b(?:runs|goes|continues|extends)\b|^\W*(?:(?:and|so)\s+)*(?:it|that|this|they|those|it's|that's)\b/i.test(
+      text,
+    )
+  )
+    return false;
   item.assumed = item.assumed.filter((each) => each !== noReadingGiven);
   delete item.noReading;
   amend(talk, said, item, { ...item.entry, reading_ft: from, to_ft: fields.to_ft });
@@ -198,7 +210,8 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
   const ofWater = 'inches' in more && /\bwater\b/i.test(text);
   const item = ofWater
     ? newest(talk, (entry) => entry.kind === 'finding' && entry.finding === 'belly')
-    : talk.items.at(-1);
+    : (talk.items.findLast(({ entry }) => entry.kind !== 'hidden' && entry.kind !== 'stop') ??
+      talk.items.at(-1));
   if (!item) return;
   const done = [
     Object.keys(more).length > 0 && item.entry.kind === 'finding' ? takeFields(item, more) : false,

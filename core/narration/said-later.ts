@@ -68,11 +68,17 @@ export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text:
   return true;
 }
 
+/** "half", "1/3": in percent. */
+function percentOf(part: string): number {
+  const [over = 1, under = 2] = part.split('/').map(Number).filter(Number.isFinite);
+  return Math.round((100 * over) / under);
+}
+
 /** "Seventeen's about ten percent and twenty one's more like thirty": the share of each thing by its reading. */
 export function takeShares(talk: Talk, said: SentenceState): boolean {
   const shares = [
     ...said.hearing.heard.text.matchAll(
-      /\b(\d+(?:\.\d+)?)(?:'s|\s+is)\s+(?:(?:about|more\s+like|like|around|closer\s+to|only|the\s+(?:worst|bad)(?:\s+one)?|bad|say|maybe|probably|,|~)\s*)*(\d+)\s*(%|percent)?/gi,
+      /\b(\d+(?:\.\d+)?)(?:'s|\s+is)\s+(?:(?:about|more\s+like|like|around|closer\s+to|only|the\s+(?:worst|bad)(?:\s+one)?|bad|say|maybe|probably|,|~)\s*)*(?:(\d+)(?![\d/])\s*(%|percent)?|(1\/[2-4]|2\/3|3\/4|half)\b)/gi,
     ),
   ];
   const places = [
@@ -80,7 +86,12 @@ export function takeShares(talk: Talk, said: SentenceState): boolean {
       /\b(\d+)\s*(%|percent)?\s+(?:at|on)\s+(?:the\s+)?(\d+(?:\.\d+)?)\b/gi,
     ),
   ].map(([, percent, unit, at]) => ({ at, percent, unit }));
-  const all = [...shares.map(([, at, percent, unit]) => ({ at, percent, unit })), ...places];
+  const all = [
+    ...shares.map(([, at, percent, unit, part]) =>
+      part === undefined ? { at, percent, unit } : { at, percent: percentOf(part), unit: '%' },
+    ),
+    ...places,
+  ];
   if (!all.some(({ unit }) => unit !== undefined)) return false;
   const done = all.map(({ at, percent }) => {
     const item = talk.items.findLast(

@@ -13,7 +13,7 @@ export interface Sentence {
 
 /** A cue ending with one of these continues in the next. */
 const dangling =
-  /(?:^|\s)(?:at|(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|from|to|of|the|a|an|and|or|in|on|by|is|are|there['’]?s|we['’]?ve|got|have|through|till|until|like|approximately|roughly|(?<!(?:got|has|have)\s)some|our|your|my|with|into|(?<!the\s)right|it['’]?s|that['’]?s|where|between|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|another|point|hundred)[,\s]*$/i;
+  /(?:^|\s)(?:at|(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|from|to|of|the|a|an|and|or|in|on|by|is|are|there['’]?s|we['’]?ve|got|have|through|till|until|like|approximately|roughly|(?<!(?:got|has|have)\s)some|our|your|my|with|into|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|it['’]?s|that['’]?s|where|between|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|another|point|hundred)[,\s]*$/i;
 /** A cue starting with one of these continues the previous one. */
 const continuing =
   /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o['’]?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;

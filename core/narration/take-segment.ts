@@ -109,6 +109,7 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   }
   if (draft.finding !== undefined && refersBack.test(text) && tellsLength.test(text))
     draft.numbers = draft.numbers.filter(({ feet }) => !feet);
+  if (refersBack.test(text)) takeLength(talk, draft);
   if (keepsGoing(talk, said, draft, text)) return;
   if (isStillIn(talk, said, read, text) || isAtChange(talk, said, draft) || isSeenThrough(talk, said, draft))
     return;
@@ -173,6 +174,9 @@ function proposeAll(talk: Talk, said: SentenceState, at: number, about: Understo
   if (otherHour !== undefined)
     propose(talk, said, own, text, item({ ...only, clock: otherHour }, null, [...assumed]));
   for (const end of ends) propose(talk, said, true, text, item(end, null, []));
+  // "19 to 31 cast iron, heavy scale": what is named beside it lies all along.
+  if (ends.length > 0 && entry.reading_ft !== undefined)
+    said.placed = { reading_ft: entry.reading_ft, to_ft: entry.to_ft };
   for (const beside of [...besides.before, ...besides.after]) {
     const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
     if (also && !isWritten(also.entry, contextOf(talk).known))
@@ -222,6 +226,15 @@ function isSeenThrough(talk: Talk, said: SentenceState, { implied, finding, numb
     return false;
   join(talk, last, said.sentence.text, said.index);
   return true;
+}
+
+/** "So that's a seven foot belly": from where it was called, unless its end was called too. */
+function takeLength({ items, pass }: Talk, draft: Draft): void {
+  const { long_ft, finding } = draft;
+  const last = items.findLast(({ entry }) => entry.kind === 'finding' && entry.finding === finding)?.entry;
+  if (long_ft === undefined || last?.reading_ft === undefined || last.pass !== pass) return;
+  delete draft.long_ft;
+  draft.fields.to_ft = last.to_ft ?? last.reading_ft + (pass === 'out' ? long_ft : -long_ft);
 }
 
 /** "Scale keeps going": what was found before reaches to where the head is next read. */

@@ -105,6 +105,10 @@ const unitNext = new RegExp(
 );
 const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]\s*)$/i;
 
+/** What follows a place at the start of a line, and no depth. */
+const tellsPlace =
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: TracedText): TracedText {
   return rewrite(heard, spokenRun, (match) => {
@@ -121,6 +125,11 @@ function numberWords(heard: TracedText): TracedText {
       )
         return undefined;
     }
+    // "twelve nine is our first joint"
+    const [whole = '', tenth = '', more] = said.split(/[\s-]+/);
+    const [a = 0, b = 0] = [valueOf.get(whole), valueOf.get(tenth)];
+    if (before.trim() === '' && more === undefined && a >= 5 && a <= 12 && b > 0 && b < 10 && b !== a + 1)
+      if (tellsPlace.test(after)) return `${a}.${b}`;
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
     if (alone !== '' && pronoun.test(before)) return `${alone}${figures(said.slice(alone.length), false)}`;
