@@ -553,6 +553,7 @@ export const findingRows = [
       'blistered',
       'blistering',
       ...['bubble', 'bubbled', 'bubbling', 'bubble in the liner', 'liner bubble'],
+      ...['wrinkle', 'wrinkles', 'wrinkled', 'wrinkle in the liner', 'liner wrinkle', 'liner wrinkles'],
       ...['peeling', 'liner peeling', 'liner is peeling', 'peeling liner'],
       ...['liner coming loose', 'liner is coming loose', 'loose liner'],
       'delaminated',

@@ -23,6 +23,8 @@ export const findingIdioms: readonly Idiom[] = [
     /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
     ([, how = '']) => `joint ${quoted(how.trim())}`,
   ],
+  // "ABS, glued joints, all good"
+  [/\b(?:glued|solvent[\s-]?welded|gasketed|rubber\s+gasket)\s+joints\b(?!\s+(?:at|from)\b)/gi, asNote],
   // "joint off 1/2", "joint shifted", "joint off to the left a half"
   [
     /\bjoint\s+(?:is\s+|has\s+)?(?:off|shifted|slipped)(?:\s+by)?((?:\s+to)?(?:\s+the)?\s+(?:left|right))?(?=\s*(?:$|[,;.]|~?[\d½¼¾]|half|about|maybe|an?\b))(\s*,?\s+(?:about\s+|maybe\s+)?a\s+half(?=\s*$))?/gi,

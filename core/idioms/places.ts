@@ -91,6 +91,19 @@ export const placeFigures: readonly Idiom[] = [
     /\b((?:every|each|all)\s+(?:of\s+)?(?:the\s+)?joints?\b[^;]*?\b(roots?|cracks?|offsets?|grease|scale|gaps?)\b[^;]*?)\s*,\s+(?:(?:and|with|the)\s+)*worst(?:\s+(?:one|joint|spot|of\s+(?:it|them)))?\s+(?:(?:is|being|at)\s+)+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:%|percent|in\b|inch|"))/gi,
     ([, all = '', what = '', at = '']) => `${all}; ${what} at ${at}`,
   ],
+  // "22 and 24, roots both joints, 20 %, 10 %": one of each.
+  [
+    /(?<=(?:^|;)\s*)(\d+(?:\.\d+)?)\s+(?:and|&)\s+(\d+(?:\.\d+)?)\s*,\s+([a-z]+(?:\s+[a-z]+)?)\s+(?:(?:at|in)\s+)?(?:both|each)(?:\s+(?:joints?|of\s+them|places|spots))?(?:\s*,\s+(\d+)\s*(?:%|percent)\s*(?:,|and)\s*(\d+)\s*(?:%|percent))?/gi,
+    ([, one = '', other = '', what = '', first, second]) =>
+      first === undefined
+        ? `${what} at ${one} and ${other}`
+        : `${what} ${first}% at ${one}; ${what} ${second ?? ''}% at ${other}`,
+  ],
+  // "joint at 21, 23, 25, all tight"
+  [
+    /(?<=\bat\s+\d+(?:\.\d+)?\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*)(\d+(?:\.\d+)?)\s*,\s+(?:all|both|each)\s+(?:(?:of\s+them|are|look|looks)\s+)*(?:tight|good|fine|clean|closed|okay|ok)\b/gi,
+    ([, last = '']) => last,
+  ],
   // "60, 62, 64, all light roots"
   [
     /(?<=\d\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?all\s+(?:of\s+them\s+)?(?:have\s+|got\s+)?(?=[a-z])/gi,

@@ -161,6 +161,11 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "that's the wye on the main"
+  [
+    /\b(?:the\s+|our\s+)?(wye|tee|saddle|tap)\s+(?:on|at|into|onto|to)\s+the\s+(?:city\s+|street\s+)?main\b/gi,
+    ([, how = '']) => `main ${how}`,
+  ],
   // "main's at 69, flow's going right to left, six inches deep": what runs in it.
   [
     /\b(?:the\s+)?flow(?:'s|\s+is)?\s+(?:(?:going|moving|running|from|goes|runs)\s+)*(?:(?:right|left)\s+to\s+(?:the\s+)?(?:right|left)|(?:to\s+the\s+)?(?:right|left))\b/gi,

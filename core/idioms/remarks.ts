@@ -3,6 +3,11 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
+  // "there's concrete slopped around the outside": no pipe.
+  [
+    /\b(?:(?:some|a\s+bunch\s+of|a\s+little)\s+)?(?:concrete|cement|mortar|grout)\s+(?:(?:was|is|got|been)\s+)*(?:slopped|poured|splashed|spilled|packed|smeared|dumped|slathered)\b[^;,.]*/gi,
+    asNote,
+  ],
   [/\bchange\s+(?:in|of)\s+(?:the\s+)?(?:grade|slope|pitch|fall)\b/gi, asNote],
   // "cleared roots here last year"
   [

@@ -143,6 +143,11 @@ export const waterFigures: readonly Idiom[] = [
     /(?<=(?:^|;|\bat)\s*(?:the\s+)?)(~?\s*\d+(?:\.\d+)?)(?:\s*-?(?:feet|foot|ft)(?:\s+mark)?)?\s+((?:(?:it's|it|there's|we've|has|got|hit|have)\s+)*(?:an?\s+)?(?:(?:small|little|slight|big|shallow)\s+)?(?:belly|sag|dip|low\s+spot|puddle|standing\s+water)\b[^;]*?),?\s+(?:(?:and|it|it's|that|then|is)\s+)*(?:ends|stops|gone|done|over|clears|cleared|dries)\s+(?:(?:up|out|off|again)\s+)*(?:at|by|around)\s+(?=~?\s*\d)/gi,
     ([, from = '', what = '']) => `${what}, ${from} to `,
   ],
+  // "29 low spot, maybe an inch, 32 it's out"
+  [
+    /(?<=(?:^|;|\bat)\s*(?:the\s+)?)(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+((?:(?:there's|we've|has|got|hit|have)\s+)*(?:an?\s+)?(?:(?:small|little|slight|big|shallow)\s+)?(?:belly|sag|dip|low\s+spot|standing\s+water)\b[^;]*?),\s+(~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:it's|it|we're|that's)\s+)(?:out|gone|over|done|back\s+up|clears?)\b/gi,
+    ([, from = '', what = '', to = '']) => `${what}, ${from} to ${to}`,
+  ],
   // "camera goes under at 90"
   [
     /\b(?:the\s+)?(?:camera|head|lens)\s+(?:goes|went|dips|is|going)\s+under(?:\s+water)?\s+(?:at|by|around)\s+~?\s*(\d+(?:\.\d+)?)/gi,

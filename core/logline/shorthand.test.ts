@@ -55,6 +55,32 @@ test.each([
   ['15-30 no grade', '15-30 flat'],
   ['puddle at 22', '22 standing water'],
   ['36 4x3 bushing', '36 4x3 reducer'],
+  ['6 opens up to 4 inch cast', '6 change 4 in cast iron'],
+  ['30 bumps up to 6 inch vcp', '30 change 6 in vcp'],
+  ['22 reduces to 3 inch pvc', '22 change 3 in pvc'],
+  ['pvc for the first 8 feet then clay', '8 pvc > clay'],
+  ['abs runs to 22.5 then back to clay', '22.5 abs > clay'],
+  ['30 abs to orange clay', '30 abs > clay'],
+  ['49 piece of pvc about 3 feet long', '49-52 pvc'],
+  ['22-31 4 in cast, heavy scale 40%', '22-31 4 in cast; 22-31 heavy scale 40%'],
+  ["51.5 joint's wide open, inch and a half", '51.5 open joint 1.5 in'],
+  ["33.5 pipe's in two pieces, shoved over about an inch", '33.5 broken; 33.5 offset 1 in'],
+  ['50-55 bleeding water', '50-55 infiltration'],
+  ['23 gravel, a third', '23 gravel 33%'],
+  ['dip at 10, clears up at 13', '10-13 dip'],
+  ["10 belly half inch, and it's gone by 14", '10-14 belly 1/2 in'],
+  ["29 low spot, maybe an inch, 32 it's out", '29-32 belly 1 in'],
+  ["water's holding from 39 all the way down to 45", '39-45 standing water'],
+  ['water at 35 stays with us to 39', '35-39 standing water'],
+  ['24 26 28 and 30 all have roots', 'roots at 24, 26, 28, 30'],
+  ['22 and 24, roots both joints, 20 percent, 10 percent', '22 roots 20%; 24 roots 10%'],
+  ['joint at 21, 23, 25, all tight', 'joint at 21, 23, 25'],
+  ['twelve nine is our first joint', '12.9 joint'],
+  ['80 crack 3, 9 and 12', "80 crack 3 o'clock; 80 crack 9 o'clock; 80 crack 12 o'clock"],
+  ['80 crack, three and nine', "80 crack 3 o'clock; 80 crack 9 o'clock"],
+  ['33.6, ninety going up, end of run', '33.6 bend 90 degrees; 33.6 stop'],
+  ["25 tee, goes up, it's a cleanout", '25 cleanout'],
+  ['43 depth is 4.5 feet', '43 depth 4.5'],
   ['36 flex coupling leaking', '36 coupling leaking'],
   ['12-60 cipp', '12-60 lined'],
   ['60 P/L', '60 property line'],
@@ -149,6 +175,21 @@ test('how many cleanouts there are is no diameter', () => {
     expect([line, part?.point, part?.errors]).toMatchObject([line, { kind: 'cleanout' }, []]);
     expect(part?.point).not.toHaveProperty('diameter_in');
   }
+});
+
+test('what was said of a thing twice over is no longer missing', () => {
+  for (const line of ['40 offset, half inch offset', 'debris at 38, gravel, 25%'])
+    expect([line, parseLogLine(line, base).map(({ missing }) => missing)]).toEqual([line, [[]]]);
+});
+
+test.each([
+  ["69 main, flow's going right to left, looks like six inches deep in there"],
+  ['69 main, 6 inches deep'],
+])('in “%s” what runs in the main is no size of it', (line) => {
+  const [part] = parseLogLine(line, base);
+  expect(part?.entry).toMatchObject({ kind: 'point', point: 'MAIN', reading_ft: 69 });
+  expect(part?.entry).not.toHaveProperty('clock');
+  expect(part?.point ?? {}).not.toHaveProperty('diameter_in');
 });
 
 test.each([

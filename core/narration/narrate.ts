@@ -49,10 +49,14 @@ export function narrate(
     items: [],
     notes: new Map(),
   };
+  let slippedAt: number | undefined;
   sentencesOf(cues).forEach((sentence, index) => {
     talk.notes.set(index, { video_s: sentence.at(0), sentence: sentence.text });
+    if (slips.test(sentence.text)) slippedAt ??= talk.items.length;
     takeSentence(talk, sentence, index);
   });
+  for (const { entry, assumed } of slippedAt === undefined ? [] : talk.items.slice(slippedAt))
+    if (entry.reading_ft) assumed.push('read after the counter slipped');
   return {
     format: 'open-trench-narration',
     version: 1,
@@ -60,6 +64,10 @@ export function narrate(
     notes: [...talk.notes.entries()].sort(([a], [b]) => a - b).map(([, note]) => note),
   };
 }
+
+/** "I lost two feet there, the counter slipped": what is read from there on is not certain. */
+const slips =
+  /\bcounter\s+(?:just\s+|has\s+|got\s+)?(?:slipp(?:ed|ing)|jump(?:ed|ing)|skipp(?:ed|ing)|hung\s+up|stuck|is\s+slipping)\b|\blost\s+(?:[a-z]+\s+){0,3}(?:feet|foot)\s+(?:of\s+(?:footage|count)|on\s+the\s+counter)\b/i;
 
 function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const { text } = sentence;
@@ -87,7 +95,8 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
-  const placed = asLocate(talk, text, asSaid) ?? fromZero(talk, text) ?? fromHere(talk, text);
+  const placed =
+    asLocate(talk, text, asSaid) ?? fromZero(talk, text) ?? outOfWater(talk, text) ?? fromHere(talk, text);
   const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
     /\?\s*$/.test(text) ||
@@ -149,6 +158,18 @@ function fromZero(talk: Talk, text: string): string | undefined {
     /^[^.\d]{0,40}?\bfor\s+(?=(?:about\s+)?[a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\b[\s,]+(?:and\s+)?then\b)/i;
   return talk.reading === undefined && talk.items.length === 0 && length.test(text)
     ? text.replace(/\bfor\s+/i, 'for the first ')
+    : undefined;
+}
+
+/** "Forty four, out", while the camera is in water: no pass. */
+function outOfWater({ items }: Talk, text: string): string | undefined {
+  const isIn = items.some(
+    ({ entry }) =>
+      entry.to_ft === undefined &&
+      (entry.kind === 'hidden' || (entry.kind === 'finding' && entry.finding === 'belly')),
+  );
+  return isIn && /^\W*[a-z\d\s.-]{2,30},\s*(?:(?:we're|i'm|and|now|okay)\s+)*out\W*$/i.test(text)
+    ? text.replace(/\bout\W*$/i, 'out of the water')
     : undefined;
 }
 

@@ -153,10 +153,10 @@ function stretched(
 ): boolean {
   const from = numbers.find(({ range }) => range)?.value;
   if (from === undefined || typeof fields.to_ft !== 'number') return false;
+  // "Fifty to fifty five, every joint …, it's coming in" begins with a place of something else.
   if (
-    !/\b(?:runs|goes|continues|extends)\b|^\W*(?:(?:and|so)\s+)*(?:it|that|this|they|those|it's|that's)\b/i.test(
-      text,
-    )
+    !/\b(?:runs|goes|continues|extends|it|that)\b/i.test(text) ||
+    /^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)/.test(text)
   )
     return false;
   item.assumed = item.assumed.filter((each) => each !== noReadingGiven);

@@ -363,7 +363,7 @@ const isWayIn = ({ point }: Draft): boolean =>
 const refersBack = /^\W*(?:(?:so|and|well|but)\s+)*(?:it|its|it's|that|this|these|those|they|the|which)\b/i;
 /** "That belly is about fifteen feet": its length, not a reading. */
 const tellsLength =
-  /\b(?:is|was|it's|runs|goes)\s+(?:just\s+)?(?:about\s+|~\s*|like\s+)?\d+(?:\.\d+)?\s*(?:feet|ft|foot)\b(?!\s+(?:in|out|down)\b)/i;
+  /(?:\b(?:is|was|it's|runs|goes|be)|'s)\s+(?:(?:just|going|gonna|to|be|probably)\s+)*(?:about\s+|around\s+|~\s*|like\s+)?\d+(?:\.\d+)?\s*(?:feet|ft|foot)\b(?!\s+(?:in|out|down)\b)/i;
 
 const isOtherHour = (one: EntryDraft, other: EntryDraft): boolean =>
   one.clock !== undefined && String(one.clock) !== String(other.clock);
