@@ -52,7 +52,7 @@ export function Gutter({
       <LaneName
         top={lanes.ground.top + 36}
         name="Ground"
-        says={[line.depthKnown ? 'ft deep' : 'depth assumed']}
+        says={line.depthKnown ? ['ft deep'] : ['depth', 'assumed']}
       />
       <LaneName top={lanes.wall.top + 14} name="Wall" says={['unrolled,', 'water in the', 'middle']} />
       <LaneName top={lanes.judged.top + 30} name="Condition" />
