@@ -102,6 +102,63 @@ test('the head goes to the main and back; a blockage stops it until it is cleane
   );
 });
 
+/** Distances ahead of a head at a station, within sight: 7 ft, and a quarter foot behind the lens. */
+const inSight = (stations: readonly number[], at_ft: number, direction: 1 | -1): number[] =>
+  stations
+    .map((station) => (station - at_ft) * direction)
+    .filter((ahead) => ahead >= -0.25 && ahead <= 7)
+    .sort((a, b) => a - b);
+
+test('wherever it went in, whichever way it looks: the head shows what lies within its sight, and stops at the first blockage', () => {
+  const share = fc.double({ min: 0.05, max: 0.95, noNaN: true });
+  fc.assert(
+    fc.property(level, seed, share, share, fc.constantFrom(1, -1), (of, number, inAt, headTo, direction) => {
+      const invented = inventPipe(of, number);
+      const { length_ft } = invented;
+      const [first] = invented.accesses;
+      if (!first) throw new Error('there is a cleanout');
+      const access = { ...first, id: 'second', at_ft: inAt * length_ft };
+      const pipe = { ...invented, accesses: [first, access] };
+      const reel = enter(pipe, 'second', direction);
+      if (!reel) throw new Error('there is a second cleanout');
+      const end_ft = direction === 1 ? length_ft : 0;
+      const at_ft = access.at_ft + headTo * (end_ft - access.at_ft);
+      const there = moveTo(reel, at_ft);
+      expect(headAt(there)).toBeCloseTo(at_ft, 9);
+
+      const { joints, things } = pictureOf(there);
+      const jointsOfIt = pipe.stretches.flatMap(({ from_ft, to_ft, piece_ft }) => {
+        const all: number[] = [];
+        for (let k = 1; piece_ft !== undefined && from_ft + k * piece_ft <= to_ft + 1e-9; k++)
+          all.push(from_ft + k * piece_ft);
+        return all;
+      });
+      const seen = [...joints].sort((a, b) => a - b);
+      const expected = inSight(jointsOfIt, at_ft, direction);
+      expect(seen).toHaveLength(expected.length);
+      expected.forEach((ahead, i) => expect(seen[i]).toBeCloseTo(ahead, 6));
+      const shown = things.map(({ ahead_ft }) => ahead_ft);
+      expect(shown).toEqual([...shown].sort((a, b) => a - b));
+      const lying = inSight(
+        pipe.things.map((thing) => thing.at_ft),
+        at_ft,
+        direction,
+      );
+      expect(shown).toHaveLength(lying.length);
+      lying.forEach((ahead, i) => expect(shown[i]).toBeCloseTo(ahead, 6));
+
+      const stops = pipe.things
+        .filter(({ percent = 0 }) => percent >= 60)
+        .map((thing) => (thing.at_ft - access.at_ft) * direction)
+        .filter((ahead) => ahead > 0);
+      const farthest = Math.min(Math.abs(end_ft - access.at_ft), ...stops);
+      const pushed = move(reel, 1000);
+      expect(headAt(pushed.reel)).toBeCloseTo(access.at_ft + direction * farthest, 6);
+      expect(pushed.stoppedBy).toBeDefined();
+    }),
+  );
+});
+
 test('a log without a mistake scores 100 and costs nothing; an empty one finds nothing', () => {
   fc.assert(
     fc.property(fc.constantFrom(1, 2, 3, 4, 5), fc.integer({ min: 1, max: 400 }), (of, number) => {
