@@ -91,7 +91,7 @@ export const debrisIdioms: readonly Idiom[] = [
   ],
   // "wall missing at 3", "side of the pipe is gone"
   [
-    /\b(?:(?:the\s+)?(?:side|wall)(?:\s+of\s+(?:the\s+)?pipe)?\s+(?:is\s+|has\s+)?(?:missing|gone|rotted\s+(?:out|away)|rusted\s+(?:out|through|away))|missing\s+(?:pipe\s+)?(?:wall|side))\b/gi,
+    /\b(?:(?:the\s+)?(?:side|(?:pipe\s+)?wall)(?:\s+of\s+(?:the\s+)?pipe)?\s+(?:is\s+|has\s+)?(?:missing|gone|rotted\s+(?:out|away)|rusted\s+(?:out|through|away))|missing\s+(?:pipe\s+)?(?:wall|side))\b/gi,
     'missing piece',
   ],
   // "fractures with pieces displaced"

@@ -23,6 +23,8 @@ export const findingIdioms: readonly Idiom[] = [
     /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
     ([, how = '']) => `joint ${quoted(how.trim())}`,
   ],
+  // "high joint 1/2"
+  [/\b(?:high|low|raised|dropped|stepped)\s+joint\b/gi, 'offset joint'],
   // "ABS, glued joints, all good"
   [/\b(?:glued|solvent[\s-]?welded|gasketed|rubber\s+gasket)\s+joints\b(?!\s+(?:at|from)\b)/gi, asNote],
   // "joint off 1/2", "joint shifted", "joint off to the left a half"

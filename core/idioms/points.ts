@@ -161,6 +161,11 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "live tap", "tap, 4 inch, active"
+  [
+    /\b(?:live|active)\s+(?=(?:tap|wye|tee|lateral|branch|connection|saddle)\b)|(?<=\b(?:tap|wye|tee|lateral|branch|connection|saddle)\b(?![^;]*(?:¬|\b(?:not|no|isn't|doesn't|don't)\b))[^;]*?)\b(?:live|active|in\s+(?:use|service))\b(?=\s*(?:$|[,.;]))/gi,
+    () => `${quoted('in use')} `,
+  ],
   // "that's the wye on the main"
   [
     /\b(?:the\s+|our\s+)?(wye|tee|saddle|tap)\s+(?:on|at|into|onto|to)\s+the\s+(?:city\s+|street\s+)?main\b/gi,

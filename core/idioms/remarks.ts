@@ -3,6 +3,11 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
+  // "cleanout to grade", "main, can see the flow", "clay to cast, banded"
+  [
+    /(?<=\b(?:cleanout|clean\s?out|co)\s+)(?:up\s+)?to\s+grade\b|\b(?:can|could)\s+see\s+(?:the\s+|some\s+|good\s+)?flow(?:ing)?\b|(?<=\S[^;]*)\b(?:re)?banded\b/gi,
+    asNote,
+  ],
   // "there's concrete slopped around the outside": no pipe.
   [
     /\b(?:(?:some|a\s+bunch\s+of|a\s+little)\s+)?(?:concrete|cement|mortar|grout)\s+(?:(?:was|is|got|been)\s+)*(?:slopped|poured|splashed|spilled|packed|smeared|dumped|slathered)\b[^;,.]*/gi,
