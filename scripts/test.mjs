@@ -1,6 +1,6 @@
 // Every check of the project in one command: setup, lint, types, unit tests, browser tests.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildCli, buildReel, buildServer, buildWeb, install, root } from './setup.mjs';
@@ -8,6 +8,8 @@ import { buildCli, buildReel, buildServer, buildWeb, install, root } from './set
 install();
 mkdirSync(join(root, 'test-results'), { recursive: true });
 const temporary = mkdtempSync(join(quickFolder(), 'open-trench-run-'));
+// Whoever PostgreSQL runs as goes through it to a folder of its own.
+chmodSync(temporary, 0o711);
 process.on('exit', () => {
   rmSync(temporary, { recursive: true, force: true });
 });
