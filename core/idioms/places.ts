@@ -168,7 +168,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "80 hinge crack, three, nine and twelve": after the place, an hour each.
   [
-    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*?)\b((?:hinge\s+)?(?:crack|fractur)[a-z]*)\s*,?\s+(?:at\s+)?(1[0-2]|[1-9])(?:\s*,\s*|\s+)(1[0-2]|[1-9])(?:\s*,\s*|\s+)(?:and\s+)?(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
+    /\b((?:hinge\s+)?(?:crack|fractur)[a-z]*)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*)\s*,?\s+(?:at\s+)?(1[0-2]|[1-9])(?:\s*,\s*|\s+)(1[0-2]|[1-9])(?:\s*,\s*|\s+)(?:and\s+)?(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
     ([, what = '', ...hours]) =>
       hours
         .slice(0, 3)
@@ -176,8 +176,8 @@ export const placeFigures: readonly Idiom[] = [
         .join('; '),
   ],
   [
-    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*?\b(?:crack|fractur)[a-z]*)\s*,?\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
-    ([, one = '', other = '']) => ` ${one} o'clock and ${other} o'clock`,
+    /\b((?:crack|fractur)[a-z]*)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*)\s*,?\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
+    ([, what = '', one = '', other = '']) => `${what} ${one} o'clock and ${other} o'clock`,
   ],
   // "22 roots at 11 and 1", "55, cracked at 9 and 3": after the place, two hours.
   [

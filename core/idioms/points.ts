@@ -163,8 +163,15 @@ export const pointIdioms: readonly Idiom[] = [
 export const pointFigures: readonly Idiom[] = [
   // "live tap", "tap, 4 inch, active"
   [
-    /\b(?:live|active)\s+(?=(?:tap|wye|tee|lateral|branch|connection|saddle)\b)|(?<=\b(?:tap|wye|tee|lateral|branch|connection|saddle)\b(?![^;]*(?:¬|\b(?:not|no|isn't|doesn't|don't)\b))[^;]*?)\b(?:live|active|in\s+(?:use|service))\b(?=\s*(?:$|[,.;]))/gi,
-    () => `${quoted('in use')} `,
+    /\b(?:live|active|in\s+(?:use|service))\b(?=\s*(?:$|[,.;])|\s+(?:tap|wye|tee|lateral|branch|connection|saddle)\b)/gi,
+    ({ 0: said, index, input }) => {
+      const before = input.slice(0, index).split(';').at(-1) ?? '';
+      const isOfBranch =
+        /^\s+[a-z]/i.test(input.slice(index + said.length)) ||
+        /\b(?:tap|wye|tee|lateral|branch|connection|saddle)\b/i.test(before);
+      const isDenied = /¬|\b(?:not|no|isn't|doesn't|don't)\b/i.test(before);
+      return isOfBranch && !isDenied ? `${quoted('in use')} ` : undefined;
+    },
   ],
   // "that's the wye on the main"
   [
@@ -177,7 +184,7 @@ export const pointFigures: readonly Idiom[] = [
     asNote,
   ],
   [
-    /(?<=\bmain\b[^;]*?)\b(?:(?:looks\s+like|about|maybe|flow(?:'s|ing)?|running|is|~)\s+)*(?<!\d\s*(?:'|feet|foot|ft)\s*)\d+(?:\.\d+)?\s*-?(?:in(?:ch(?:es)?)?\b|")\s+deep\b(?:\s+in\s+(?:there|it))?/gi,
+    /\b(?:(?:looks\s+like|about|maybe|flow(?:'s|ing)?|running|is|~)\s+)*(?<!\d\s*(?:'|feet|foot|ft)\s*)\d+(?:\.\d+)?\s*-?(?:in(?:ch(?:es)?)?\b|")\s+deep\b(?<=\bmain\b[^;]*)(?:\s+in\s+(?:there|it))?/gi,
     asNote,
   ],
   // "tee at 25, goes up, it's a cleanout"

@@ -5,7 +5,7 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 export const remarkIdioms: readonly Idiom[] = [
   // "cleanout to grade", "main, can see the flow", "clay to cast, banded"
   [
-    /(?<=\b(?:cleanout|clean\s?out|co)\s+)(?:up\s+)?to\s+grade\b|\b(?:can|could)\s+see\s+(?:the\s+|some\s+|good\s+)?flow(?:ing)?\b|(?<=\S[^;]*)\b(?:re)?banded\b/gi,
+    /(?<=\b(?:cleanout|clean\s?out|co)\s+)(?:up\s+)?to\s+grade\b|\b(?:can|could)\s+see\s+(?:the\s+|some\s+|good\s+)?flow(?:ing)?\b|(?<!^\s*)\b(?:re)?banded\b/gi,
     asNote,
   ],
   // "there's concrete slopped around the outside": no pipe.
