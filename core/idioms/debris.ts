@@ -15,7 +15,7 @@ export const debrisIdioms: readonly Idiom[] = [
     'you can see dirt',
   ],
   [
-    /(?<=\b(?:hole|broken|break|missing|gap|separated|separation|open(?:ing)?|crack(?:ed)?)\b[^;.]*?)\b(?:(?:you|i|we)\s+)?can\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|bedding|sand|rocks?|stones?|mud|ground)\b(?!\s+(?:in|on)\s+the)/gi,
+    /\b(?:(?:you|i|we)\s+)?can(?<=\b(?:hole|broken|break|missing|gap|separated|separation|open(?:ing)?|crack(?:ed)?)\b[^;.]*\bcan)\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|bedding|sand|rocks?|stones?|mud|ground)\b(?!\s+(?:in|on)\s+the)/gi,
     'you can see dirt',
   ],
   // "thick by 26", "here's where that gravel's coming from"

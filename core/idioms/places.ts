@@ -74,6 +74,13 @@ export const stretchIdioms: readonly Idiom[] = [
   ],
 ];
 
+/** A thing at each of three hours: the groups of a match, which end in its place and its text. */
+const atEachHour = (what: string, hours: readonly string[]): string =>
+  hours
+    .slice(0, 3)
+    .map((hour) => `${what} ${hour} o'clock`)
+    .join('; ');
+
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
   // "38, 41, 44, every joint's got roots"
@@ -160,20 +167,12 @@ export const placeFigures: readonly Idiom[] = [
   // "cracks at 3, 9 and 12 o'clock": one at each.
   [
     /\b([a-z]+)\s+(?:at\s+)?(1[0-2]|[1-9])\s*,\s*(1[0-2]|[1-9])\s*,?\s*and\s+(1[0-2]|[1-9])\s+o'clock\b/gi,
-    ([, what = '', ...hours]) =>
-      hours
-        .slice(0, 3)
-        .map((hour) => `${what.replace(/(?<=crack|root|hole|offset)s$/i, '')} ${hour} o'clock`)
-        .join('; '),
+    ([, what = '', ...hours]) => atEachHour(what.replace(/(?<=crack|root|hole|offset)s$/i, ''), hours),
   ],
   // "80 hinge crack, three, nine and twelve": after the place, an hour each.
   [
     /\b((?:hinge\s+)?(?:crack|fractur)[a-z]*)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*)\s*,?\s+(?:at\s+)?(1[0-2]|[1-9])(?:\s*,\s*|\s+)(1[0-2]|[1-9])(?:\s*,\s*|\s+)(?:and\s+)?(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
-    ([, what = '', ...hours]) =>
-      hours
-        .slice(0, 3)
-        .map((hour) => `${what.replace(/(?<=crack|fracture)s$/i, '')} ${hour} o'clock`)
-        .join('; '),
+    ([, what = '', ...hours]) => atEachHour(what.replace(/(?<=crack|fracture)s$/i, ''), hours),
   ],
   [
     /\b((?:crack|fractur)[a-z]*)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*)\s*,?\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
@@ -181,7 +180,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "22 roots at 11 and 1", "55, cracked at 9 and 3": after the place, two hours.
   [
-    /(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b(?:[^;,]*|(?!\s*(?:-|to\b))[^;\d]*))(?:\bat|@)\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
+    /(?:\bat|@)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b(?:[^;,]*|(?!\s*(?:-|to\b))[^;\d]*)(?:\bat|@))\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
     ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
   ],
   // "22 to 30 1/2 in of water": both ends, then its inches.

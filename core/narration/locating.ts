@@ -14,6 +14,10 @@ const located = new RegExp(
   'i',
 );
 
+/** The words without marks between them. */
+const plainly = ({ heard }: NormalizedText): string =>
+  heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();
+
 /** "Locates: cleanout's two foot nine, tap is eight and a half feet": what was located, each with its depth. */
 const list = /^\W*(?:(?:the|my|our|got)\s+)*(?:locates|depths)\b\s*(?:are|were)?\s*[:,-]?\s+/i;
 const listed = new RegExp(
@@ -28,7 +32,7 @@ function asLocates(text: string): string | undefined {
   const all = text
     .slice(lead.length)
     .split(/\s*[,;]\s*/)
-    .map((each) => listed.exec(normalize(each).heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ')));
+    .map((each) => listed.exec(plainly(normalize(each))));
   if (!all.every((each) => each !== null)) return undefined;
   return all.map(([, thing = '', depth = '']) => `locate at the ${thing}, depth ${inFeet(depth)}`).join('; ');
 }
@@ -37,13 +41,12 @@ function asLocates(text: string): string | undefined {
  * While the talk goes from locate to locate: the sentence as a locate, with its depth in feet and inches; undefined where
  * it says no place and depth.
  */
-export function asLocate(talk: Talk, text: string, { heard }: NormalizedText): string | undefined {
+export function asLocate(talk: Talk, text: string, hearing: NormalizedText): string | undefined {
   const several = asLocates(text);
   if (several !== undefined) return several;
-  if (begins.test(text) && !/\d/.test(heard.text)) talk.takingDepths = true;
+  if (begins.test(text) && !/\d/.test(hearing.heard.text)) talk.takingDepths = true;
   if (talk.takingDepths !== true && talk.items.at(-1)?.entry.kind !== 'locate') return undefined;
-  const plain = heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();
-  const [, at, depth = '', mark = ''] = located.exec(plain) ?? [];
+  const [, at, depth = '', mark = ''] = located.exec(plainly(hearing)) ?? [];
   if (at === undefined) return undefined;
   return `at ${at} located ${inFeet(depth)} deep${mark}`;
 }

@@ -2,6 +2,7 @@ import { sizeOfShare } from '../findings/measure.js';
 import { readEntry } from '../logline/entry-faults.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
+import { toNumber } from '../speech/numbers.js';
 import type { SentenceState } from './take-segment.js';
 import { amend, join, mostDepth_ft, type NarrationItem, type Talk } from './talk.js';
 
@@ -68,11 +69,8 @@ export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text:
   return true;
 }
 
-/** "half", "1/3": in percent. */
-function percentOf(part: string): number {
-  const [over = 1, under = 2] = part.split('/').map(Number).filter(Number.isFinite);
-  return Math.round((100 * over) / under);
-}
+/** "half", "1/4": in percent. */
+const percentOf = (part: string): number => (part === 'half' ? 50 : Math.round(100 * toNumber(part)));
 
 /** "Seventeen's about ten percent and twenty one's more like thirty": the share of each thing by its reading. */
 export function takeShares(talk: Talk, said: SentenceState): boolean {
