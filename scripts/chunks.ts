@@ -19,9 +19,6 @@ const outside = [
   'practice/practice-list.tsx',
 ].map(web);
 const isPackage = (id: string) => id.includes('node_modules');
-/** Packages that only some views need: a module that uses them is left to the bundler. */
-const isDrawing = (id: string) => /use-gesture/.test(id);
-
 /**
  * Names the file that a module of ours is built into: `common` and `job` hold what the frame of a job needs, `views` what
  * the sheet shares with the other views of a job; null leaves it to the bundler. Left to the bundler alone, a job opened
@@ -45,9 +42,8 @@ export function chunkNamer(): (id: string, graph: Graph) => string | null {
   return (id, graph) => {
     const isNeededBy = (pages: readonly string[]) => pages.some((page) => reach(page, graph).has(id));
     if (isNeededBy([layout])) return isNeededBy(outside) ? 'common' : 'job';
-    const isLight = ![...reach(id, graph)].some(isDrawing);
     const views = graph.getModuleInfo(early)?.dynamicallyImportedIds ?? [];
     const others = [...outside, ...views.filter((each) => each !== sheet)];
-    return isLight && isNeededBy([sheet]) && isNeededBy(others) ? 'views' : null;
+    return isNeededBy([sheet]) && isNeededBy(others) ? 'views' : null;
   };
 }

@@ -1,4 +1,10 @@
-import { useInfiniteQuery, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import {
+  replaceEqualDeep,
+  useInfiniteQuery,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { applyEdit, sayAlone, sayChange, type Edit } from '../../core/edits/index.js';
 import { undoState } from '../../core/edits/undo.js';
@@ -66,6 +72,15 @@ export const jobQuery = (id: string) => ({
   staleTime: 0,
 });
 
+let shown: { readonly id: string; readonly job: Job } | undefined;
+
+/** The job shown, with each part that did not change the same object: an accepted edit changes nothing on the screen. */
+function sharedWithShown(id: string, job: Job): Job {
+  const same = shown?.id === id ? replaceEqualDeep(shown.job, job) : job;
+  shown = { id, job: same };
+  return same;
+}
+
 /** A job as the server has it, and with the edits waiting here applied. */
 export function useJob(id: string) {
   const query = useQuery(jobQuery(id));
@@ -73,7 +88,8 @@ export function useJob(id: string) {
   const isRead = useOutboxLoaded();
   const stored = query.data;
   const job = useMemo(
-    () => (stored && isRead ? withWaiting(stored.job, editsWaiting(outbox, id)) : undefined),
+    () =>
+      stored && isRead ? sharedWithShown(id, withWaiting(stored.job, editsWaiting(outbox, id))) : undefined,
     [stored, outbox, isRead, id],
   );
   return { stored, job, error: query.error };
@@ -155,7 +171,7 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
   return useMemo(() => {
     const stored = () => client.getQueryData<StoredJob>(jobKey(id));
     // As shown here: what was undone is reported without asking the server.
-    const shown = () => {
+    const current = () => {
       const job = stored()?.job;
       return job && withWaiting(job, unsentOf(id));
     };
@@ -176,8 +192,8 @@ export function useEdit(id: string, tell: (words: string) => void): Change {
       },
       edit,
       say: (edits) => edit(edits).catch(() => undefined),
-      undo: () => takeBack(id, 'undo', edit, tell, shown).catch(() => false),
-      redo: () => takeBack(id, 'redo', edit, tell, shown).catch(() => false),
+      undo: () => takeBack(id, 'undo', edit, tell, current).catch(() => false),
+      redo: () => takeBack(id, 'redo', edit, tell, current).catch(() => false),
     };
   }, [client, id, error, tell]);
 }
@@ -188,12 +204,12 @@ async function takeBack(
   which: 'undo' | 'redo',
   edit: Change['edit'],
   tell: (words: string) => void,
-  shown: () => Job | undefined,
+  current: () => Job | undefined,
 ): Promise<boolean> {
   // A set being sent is the newest one: its outcome is needed first.
   await sendingDone(id);
   const unsent = which === 'undo' ? lastUnsent(id) : undefined;
-  const job = shown();
+  const job = current();
   if (!job) return false;
   if (unsent) {
     forget(unsent.key);

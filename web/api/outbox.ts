@@ -369,6 +369,12 @@ export function useOutbox(): readonly OutboxItem[] {
   return useMemo(() => all.filter(isEdits), [all]);
 }
 
+/** How many sets of edits of a job wait here, with the job itself where it was made here. */
+export const useWaiting = (job: string): number =>
+  useItems().filter(
+    (item) => (isEdits(item) || isNewJob(item)) && item.job === job && item.state === 'waiting',
+  ).length;
+
 /** Every job made here and not accepted yet. */
 export function useNewJobs(): readonly NewJobItem[] {
   const all = useItems();

@@ -1,12 +1,11 @@
 import { methodRow } from '../../core/methods/index.js';
-import { useDrag } from '@use-gesture/react';
 import { chakra } from '@chakra-ui/react';
 import { linearScale } from '../drawing/scale';
 import type { SVGProps } from 'react';
 import type { Interval } from '../../core/line/intervals.js';
 import { feet } from '../controls/format';
-import { preventTouchScroll } from '../drawing/prevent-touch-scroll.js';
 import { type ScopeBar } from '../drawing/scope-bars';
+import { useDrag } from '../drawing/use-gestures';
 import type { SheetWindow } from '../sheet/use-window';
 
 const width_px = 260;
@@ -17,17 +16,17 @@ export function Minimap({
   line,
   bars,
   window,
+  shown,
 }: {
   line: Interval;
   bars: readonly ScopeBar[];
   window: SheetWindow;
+  shown: Interval;
 }) {
   const x = linearScale([line.from_ft, Math.max(line.to_ft, line.from_ft + 1)], [2, width_px - 2]);
-  const { shown } = window;
-  const bind = useDrag(({ delta: [dx] }) => {
+  const draggable = useDrag(({ delta: [dx] }) => {
     window.pan(x.invert(dx) - x.invert(0));
   });
-  if (!shown) return null;
   return (
     <chakra.svg
       width={width_px}
@@ -53,7 +52,7 @@ export function Minimap({
           fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
         />
       ))}
-      <g ref={preventTouchScroll} {...bind()} {...slider(shown, window)}>
+      <g ref={draggable} {...slider(shown, window)}>
         <rect
           x={x(shown.from_ft)}
           y={2}

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { tolerance } from '../../core/units.js';
 import { methodName, methodRow } from '../../core/methods/index.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
@@ -183,7 +184,7 @@ function Bar({ roving, onSelect, onChoices, ...shown }: PressedBarProps) {
 }
 
 /** The bar with as much of its text as fits. */
-function DrawnBar({ bar, scale: { x }, chosen, pinned, covered }: BarProps) {
+const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered }: BarProps) => {
   const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
   const handle = chosen && bar.action ? 6 : 0;
   // Text goes in the visible part of the bar.
@@ -233,7 +234,7 @@ function DrawnBar({ bar, scale: { x }, chosen, pinned, covered }: BarProps) {
       )}
     </>
   );
-}
+});
 
 const leastMark_px = 5;
 

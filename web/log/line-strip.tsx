@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { linearScale, stationsAlong, type Scale } from '../drawing/scale';
 import { useWidth } from '../drawing/use-width';
 import { counterOf } from './entries';
@@ -89,7 +90,9 @@ const Pipe = ({ lineView: { from_ft, to_ft, unseen, pipes }, x }: { lineView: Li
   </>
 );
 
-function Finding({ finding: { kind, grade, from_ft, to_ft }, x }: { finding: FindingView; x: Scale }) {
+/** Of a hundred findings one changes with an entry. */
+const Finding = memo(({ finding, x }: { finding: FindingView; x: Scale }) => {
+  const { kind, grade, from_ft, to_ft } = finding;
   const length = x(to_ft) - x(from_ft);
   if (kind === 'belly')
     return (
@@ -111,4 +114,4 @@ function Finding({ finding: { kind, grade, from_ft, to_ft }, x }: { finding: Fin
       fill={`var(--chakra-colors-${grade >= 3 ? 'signal' : 'ink'})`}
     />
   );
-}
+});

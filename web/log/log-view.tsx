@@ -11,6 +11,7 @@ import { Cap, Press } from '../controls/controls';
 import { runName } from '../../core/job/run-words.js';
 import { sayDay } from '../../core/days.js';
 
+import { useWaiting } from '../api/outbox';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { ButtonChoice } from './button-choice';
 import { CsvPanel } from './csv-panel';
@@ -34,7 +35,7 @@ export function LogView() {
   const video = useRef<VideoHandle>(null);
   const hand = useLogActions(context, { typed, video });
   const [cues, setCues] = useState<readonly Cue[]>([]);
-  const { line, lineView, change, waiting } = context;
+  const { line, lineView, change } = context;
   const { run, reel, queue } = hand;
   return (
     <Flex
@@ -50,7 +51,7 @@ export function LogView() {
         {run && <LineBox context={context} hand={hand} run={run} typed={typed} video={video} />}
         {queue.length > 0 && <Queue queue={queue} onNext={hand.readNext} />}
         <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
-          {waiting > 0 && <Waiting waiting={waiting} />}
+          <Waiting job={context.id} />
           <LogTable line={line} rows={hand.rows} change={change} onChange={hand.open} onSeek={hand.seek} />
         </Box>
         <Box borderTop="1px solid" borderColor="ink" bg="sheet" flexShrink={0}>
@@ -258,15 +259,19 @@ const RunTabs = ({ line, run, setRunId }: { line: Line } & Pick<LogActions, 'run
   </>
 );
 
-const Waiting = ({ waiting }: { waiting: number }) => (
-  <Flex gap="4" px="4" py="2.5" borderBottom="1px solid" borderColor="rule" color="signalInk" role="status">
-    <strong>waiting</strong>
-    <span>
-      {waiting === 1 ? 'One change is' : `${waiting} changes are`} kept on this device; they are sent when the
-      server answers.
-    </span>
-  </Flex>
-);
+function Waiting({ job }: { job: string }) {
+  const waiting = useWaiting(job);
+  if (waiting === 0) return null;
+  return (
+    <Flex gap="4" px="4" py="2.5" borderBottom="1px solid" borderColor="rule" color="signalInk" role="status">
+      <strong>waiting</strong>
+      <span>
+        {waiting === 1 ? 'One change is' : `${waiting} changes are`} kept on this device; they are sent when
+        the server answers.
+      </span>
+    </Flex>
+  );
+}
 
 /** What is still to be read from the video, one after another by key. */
 function Queue({ queue, onNext }: { queue: readonly ToRead[]; onNext: () => void }) {

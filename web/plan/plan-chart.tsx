@@ -1,5 +1,4 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
-import { useDrag } from '@use-gesture/react';
 import { useState } from 'react';
 import type { Moment } from '../../core/plan/calendar.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
@@ -7,6 +6,7 @@ import { sayPeople, sayTime, sayWeekday, type Plan, type PlannedTask } from '../
 import { axisOf, type Axis } from './axis';
 import { sayWhen } from './use-plan';
 import { Note } from '../controls/text';
+import { useDrag } from '../drawing/use-gestures';
 
 const row_px = 52;
 
@@ -173,21 +173,18 @@ function useBar(
   left: number,
 ) {
   const [moved_px, setMoved] = useState<number>();
-  const drag = useDrag(
-    ({ movement: [dx], first, last, tap, event }) => {
-      if (first) onChoose();
-      if (tap) return;
-      event.preventDefault();
-      if (!last) {
-        setMoved(dx);
-        return;
-      }
-      setMoved(undefined);
-      const slot = axis.slotAt(left + dx);
-      if (slot !== task.from) onMove(task.id, calendar.startOf(slot));
-    },
-    { filterTaps: true, pointer: { keys: false } },
-  );
+  const draggable = useDrag(({ movement: [dx], first, last, tap, event }) => {
+    if (first) onChoose();
+    if (tap) return;
+    event.preventDefault();
+    if (!last) {
+      setMoved(dx);
+      return;
+    }
+    setMoved(undefined);
+    const slot = axis.slotAt(left + dx);
+    if (slot !== task.from) onMove(task.id, calendar.startOf(slot));
+  });
   const onKeyDown = (event: React.KeyboardEvent) => {
     const step = event.shiftKey ? calendar.slotsPerDay : 1;
     if (event.key === 'ArrowRight') onMove(task.id, calendar.startOf(task.from + step));
@@ -197,5 +194,5 @@ function useBar(
     else return;
     event.preventDefault();
   };
-  return { moved_px, bar: { ...drag(), onKeyDown } };
+  return { moved_px, bar: { ref: draggable, onKeyDown } };
 }

@@ -3,9 +3,11 @@ import type { Interval } from '../../core/line/intervals.js';
 
 type Done = Interval & { readonly method: Method };
 
+const nowhere: readonly Interval[] = [];
+
 /** Stretches where another option does something else than the current scope. */
-export function differsFrom(now: readonly Done[], other: readonly Done[] | undefined): Interval[] {
-  if (!other) return [];
+export function differsFrom(now: readonly Done[], other: readonly Done[] | undefined): readonly Interval[] {
+  if (!other) return nowhere;
   const ends = [...new Set([...now, ...other].flatMap(({ from_ft, to_ft }) => [from_ft, to_ft]))].sort(
     (a, b) => a - b,
   );

@@ -1,9 +1,9 @@
 import { methodName } from '../../core/methods/index.js';
 import { Text } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { Job } from '../../core/job/schema.js';
 import { useBreakEvens } from '../view/view';
 import { Press } from '../controls/controls';
-import { useJobContext } from '../shell/job-layout';
 import { Part } from './part';
 import type { ScopeBar } from '../drawing/scope-bars';
 import type { BreakEven, PriceGroup } from '../../core/explain/break-even.js';
@@ -21,10 +21,9 @@ const groupWords: Record<PriceGroup, string> = {
 };
 
 /** What would change the choice here: how much dearer or cheaper until another method takes its place. */
-export function FlipPart({ line, bar }: { line: string; bar: ScopeBar }) {
-  const { inForce } = useJobContext();
+export function FlipPart({ job, line, bar }: { job: Job; line: string; bar: ScopeBar }) {
   const [asked, setAsked] = useState(false);
-  const found = useBreakEvens(inForce, line, (bar.from_ft + bar.to_ft) / 2, asked);
+  const found = useBreakEvens(job, line, (bar.from_ft + bar.to_ft) / 2, asked);
   return (
     <Part title="What would change it">
       {!asked && (

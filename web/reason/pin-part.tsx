@@ -24,37 +24,47 @@ export function PinPart({ bar, pins, onMethod, onJoin, onSplit, onLift }: Props)
     <>
       {here.length > 0 && <Pinned pins={here} onLift={onLift} />}
       {bar && (
-        <Part title="Do something else here">
-          <Flex wrap="wrap" gap="1.5">
-            {otherMethods(bar.method).map(({ method, name }) => (
-              <Press
-                key={method}
-                type="button"
-                px="2.5"
-                fontSize="14px"
-                onClick={() => {
-                  onMethod(method);
-                }}
-              >
-                {name}
-              </Press>
-            ))}
-            {bar.action && (
-              <>
-                <Press type="button" px="2.5" fontSize="14px" onClick={onJoin}>
-                  Join with next
-                </Press>
-                <Press type="button" px="2.5" fontSize="14px" onClick={onSplit}>
-                  Split
-                </Press>
-              </>
-            )}
-          </Flex>
-        </Part>
+        <Otherwise method={bar.method} isWork={bar.action !== undefined} {...{ onMethod, onJoin, onSplit }} />
       )}
     </>
   );
 }
+
+interface OtherwiseProps extends Pick<Props, 'onMethod' | 'onJoin' | 'onSplit'> {
+  readonly method: Method;
+  /** Something is done here, which can be joined and split. */
+  readonly isWork: boolean;
+}
+
+const Otherwise = ({ method: now, isWork, onMethod, onJoin, onSplit }: OtherwiseProps) => (
+  <Part title="Do something else here">
+    <Flex wrap="wrap" gap="1.5">
+      {otherMethods(now).map(({ method, name }) => (
+        <Press
+          key={method}
+          type="button"
+          px="2.5"
+          fontSize="14px"
+          onClick={() => {
+            onMethod(method);
+          }}
+        >
+          {name}
+        </Press>
+      ))}
+      {isWork && (
+        <>
+          <Press type="button" px="2.5" fontSize="14px" onClick={onJoin}>
+            Join with next
+          </Press>
+          <Press type="button" px="2.5" fontSize="14px" onClick={onSplit}>
+            Split
+          </Press>
+        </>
+      )}
+    </Flex>
+  </Part>
+);
 
 /** The pins here, each with a button that removes it. */
 const Pinned = ({ pins, onLift }: Pick<Props, 'pins' | 'onLift'>) => (

@@ -7,7 +7,7 @@ import { capital } from '../../core/capital.js';
 import { holeLetter } from '../../core/excavation/hole.js';
 import { overlaps } from '../../core/line/intervals.js';
 import { cleaningCaution } from '../holes/cautions';
-import type { Line } from '../../core/job/schema.js';
+import type { Job, Line } from '../../core/job/schema.js';
 import type { Method } from '../../core/job/vocabulary.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { OwnRule } from '../rules/own-rules';
@@ -30,57 +30,86 @@ interface Props {
   readonly lineScope: LineScope;
   readonly scope: ScopeSoFar;
   readonly complete: boolean;
+  /** With its company's rules and prices. */
+  readonly job: Job;
   readonly line: Line;
   readonly ownRules: readonly OwnRule[];
   /** Other choices here. */
   readonly children: ReactNode;
 }
 
-/** Why this is done here: what it cures, what was refused, what is next in price, and where it was seen. */
-export function ReasonPanel({ bar, children, ...about }: Props) {
-  if (!bar) return <NoBar {...about}>{children}</NoBar>;
-  const { finding, lineView, lineScope, scope, complete, line, ownRules } = about;
+/**
+ * Why this is done here: what it cures, what was refused, what is next in price, and where it was seen. Each part gets
+ * only what it shows, so that a step of the scope that does not change it does not draw it again.
+ */
+export function ReasonPanel({ bar, lineView, scope, children, ...about }: Props) {
+  const dangers = <Dangers warnings={scope.warnings} line={lineView.id} />;
+  return bar ? (
+    <>
+      {dangers}
+      <BarReasons {...{ bar, lineView, scope }} {...about}>
+        {children}
+      </BarReasons>
+    </>
+  ) : (
+    <>
+      {dangers}
+      <NoBar warnings={scope.warnings} line={lineView.id}>
+        {children}
+      </NoBar>
+    </>
+  );
+}
+
+type BarReasonsProps = Props & { readonly bar: ScopeBar };
+
+function BarReasons({
+  bar,
+  finding,
+  lineView,
+  lineScope,
+  scope,
+  complete,
+  job,
+  line,
+  ownRules,
+  children,
+}: BarReasonsProps) {
   const { action } = bar;
   const { currency } = scope.prices;
-  const holes = lineScope.pits.filter(({ serves }) => action && serves.includes(action.id));
+  const { pits, notPossible, options, cleanouts } = lineScope;
   return (
     <Box fontSize="14.5px">
-      <Dangers lineView={lineView} scope={scope} />
-      <Head bar={bar} fromHole={holes.length > 0} scope={scope} />
-      {lineScope.notPossible
-        .filter((place) => overlaps(place, bar))
-        .map((place) => (
-          <Part key={`${place.from_ft} ${place.what}`} title="Cannot be cured here">
-            <Text fontWeight={700}>{place.what}</Text>
-            <Text>{place.why}.</Text>
-            <Note>By others, or lifted by: {place.lift}</Note>
-          </Part>
-        ))}
+      <Head bar={bar} fromHole={servedBy(pits, action).length > 0} currency={currency} />
+      <UnseenHere bar={bar} firstStep={scope.firstStep} currency={currency} />
+      <NotPossible bar={bar} places={notPossible} />
       <Because key={bar.key} bar={bar} school={scope.school} />
       <RefusedPart bar={bar} />
       <NextBest bar={bar} currency={currency} complete={complete} />
       {children}
-      <FlipPart key={`${line.id} ${bar.from_ft}`} line={line.id} bar={bar} />
+      <FlipPart key={`${line.id} ${bar.from_ft}`} job={job} line={line.id} bar={bar} />
       <OwnRulesPart ownRules={ownRules} />
       {action?.liner && <LinerPart liner={action.liner} />}
       {action?.pipe && <PipePart pipe={action.pipe} fittings={action.fittings} />}
       {action?.capacity && <FlowPart capacity={action.capacity} />}
-      {holes.map((hole) => (
-        <HolePart key={hole.id} hole={hole} />
-      ))}
+      <HoleParts pits={pits} action={action} />
       <Cautions bar={bar} />
-      <OptionsPart options={lineScope.options} currency={currency} />
-      <CleanoutsPart cleanouts={lineScope.cleanouts} />
+      <OptionsPart options={options} currency={currency} />
+      <CleanoutsPart cleanouts={cleanouts} />
       <SeenPart bar={bar} finding={finding} lineView={lineView} line={line} />
     </Box>
   );
 }
 
-function NoBar({ lineView, scope, children }: Omit<Props, 'bar'>) {
-  const noWay = scope.warnings.filter((warning) => warning.rule === 'no-way' && warning.line === lineView.id);
+interface WarningsProps {
+  readonly warnings: ScopeSoFar['warnings'];
+  readonly line: string;
+}
+
+function NoBar({ warnings, line, children }: WarningsProps & Pick<Props, 'children'>) {
+  const noWay = warnings.filter((warning) => warning.rule === 'no-way' && warning.line === line);
   return (
     <>
-      <Dangers lineView={lineView} scope={scope} />
       <Title size="view" as="h1">
         {noWay.length > 0 ? 'Nothing is possible' : 'Nothing yet'}
       </Title>
@@ -95,9 +124,9 @@ function NoBar({ lineView, scope, children }: Omit<Props, 'bar'>) {
 }
 
 /** What must not be done in this line before its owner has been there, whatever is chosen on it. */
-const Dangers = ({ lineView, scope }: Pick<Props, 'lineView' | 'scope'>) =>
-  scope.warnings
-    .filter(({ rule, line }) => rule === 'danger' && line === lineView.id)
+const Dangers = ({ warnings, line }: WarningsProps) =>
+  warnings
+    .filter((warning) => warning.rule === 'danger' && warning.line === line)
     .map(({ message, at_ft }) => (
       <Caution key={message}>
         {at_ft !== undefined && `At ${feet(at_ft)} ft: `}
@@ -105,11 +134,21 @@ const Dangers = ({ lineView, scope }: Pick<Props, 'lineView' | 'scope'>) =>
       </Caution>
     ));
 
+/** What cannot be cured within the bar. */
+const NotPossible = ({ bar, places }: { bar: ScopeBar; places: LineScope['notPossible'] }) =>
+  places
+    .filter((place) => overlaps(place, bar))
+    .map((place) => (
+      <Part key={`${place.from_ft} ${place.what}`} title="Cannot be cured here">
+        <Text fontWeight={700}>{place.what}</Text>
+        <Text>{place.why}.</Text>
+        <Note>By others, or lifted by: {place.lift}</Note>
+      </Part>
+    ));
+
 /** The method, its extent, pipe and price. */
-function Head({ bar, fromHole, scope }: { bar: ScopeBar; fromHole: boolean; scope: ScopeSoFar }) {
+function Head({ bar, fromHole, currency }: { bar: ScopeBar; fromHole: boolean; currency: string }) {
   const { action } = bar;
-  const { firstStep } = scope;
-  const cash = (amount: number) => money(amount, scope.prices.currency);
   const pipes = [
     ...new Set(bar.segments.map((segment) => `${segment.diameter_in} in ${materialWords(segment.material)}`)),
   ];
@@ -125,18 +164,26 @@ function Head({ bar, fromHole, scope }: { bar: ScopeBar; fromHole: boolean; scop
         {pipes.join(', ')}.{' '}
         {action?.entry_ft != null &&
           `Insertion point at ${feet(action.entry_ft)}${fromHole ? ', from an excavation' : ''}.`}
-        {action && ` ${cash(action.cost)}, without setting up.`}
+        {action && ` ${money(action.cost, currency)}, without setting up.`}
       </Text>
-      {bar.segments.some(({ seen }) => !seen) && (
-        <Caution>
-          Part of this pipe was not seen: nothing is known of it.{' '}
-          {firstStep &&
-            `First ${firstStep.what}, ${feet(firstStep.from_ft)} to ${feet(firstStep.to_ft)} ft: ${cash(firstStep.price)}.`}
-        </Caution>
-      )}
     </>
   );
 }
+
+interface UnseenProps {
+  readonly bar: ScopeBar;
+  readonly firstStep: ScopeSoFar['firstStep'];
+  readonly currency: string;
+}
+
+const UnseenHere = ({ bar, firstStep, currency }: UnseenProps) =>
+  bar.segments.some(({ seen }) => !seen) && (
+    <Caution>
+      Part of this pipe was not seen: nothing is known of it.{' '}
+      {firstStep &&
+        `First ${firstStep.what}, ${feet(firstStep.from_ft)} to ${feet(firstStep.to_ft)} ft: ${money(firstStep.price, currency)}.`}
+    </Caution>
+  );
 
 function RefusedPart({ bar }: { bar: ScopeBar }) {
   // The first reason of each method.
@@ -234,6 +281,12 @@ const FlowPart = ({ capacity }: { capacity: NonNullable<Action['capacity']> }) =
     </Text>
   </Part>
 );
+
+const servedBy = (pits: LineScope['pits'], action: Action | undefined): LineScope['pits'] =>
+  pits.filter(({ serves }) => action && serves.includes(action.id));
+
+const HoleParts = ({ pits, action }: { pits: LineScope['pits']; action: Action | undefined }) =>
+  servedBy(pits, action).map((hole) => <HolePart key={hole.id} hole={hole} />);
 
 function HolePart({ hole }: { hole: LineScope['pits'][number] }) {
   const { depth, bank, protection, cautions } = hole.figures;

@@ -1,5 +1,4 @@
 import { chakra } from '@chakra-ui/react';
-import { useGesture } from '@use-gesture/react';
 import type { RefObject } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
@@ -13,6 +12,7 @@ import { Patterns } from '../drawing/patterns';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { ScopeLane } from '../lanes/scope-lane';
 import { gutter_px, lanes, sheetHeight, type SheetScale } from '../drawing/sheet-scale';
+import { useWheelAndPinch } from '../drawing/use-gestures';
 import type { SheetWindow } from './use-window';
 import { WallLane } from '../lanes/wall-lane';
 import { OptionsLane } from '../lanes/options-lane.js';
@@ -59,7 +59,7 @@ export function Drawing({ ref, window, ways, datum, at, finding, scope, ...shown
     const left = ref.current?.getBoundingClientRect().left ?? 0;
     return scale.x.invert(clientX - left);
   };
-  useWheelAndPinch(ref, scale, window, stationAt);
+  useZoom(ref, scale, window, stationAt);
   const follow = (event: React.PointerEvent<SVGSVGElement>) => {
     const station = stationAt(event.clientX);
     on.station(station >= line.from_ft - 0.01 && station <= line.to_ft + 0.01 ? station : undefined);
@@ -149,35 +149,28 @@ function Scope({ line, lineScope, scale, on, bars, selected, differs, moving }: 
 }
 
 /** The plain wheel zooms; with Shift, or sideways, it pans along the line. Two fingers zoom. */
-function useWheelAndPinch(
+function useZoom(
   ref: RefObject<SVGSVGElement | null>,
   scale: SheetScale,
   window: SheetWindow,
   stationAt: (clientX: number) => number,
 ): void {
-  useGesture(
-    {
-      onWheel: ({ event, delta: [dx, dy] }) => {
-        if (event.shiftKey || Math.abs(dx) > Math.abs(dy)) {
-          const by = event.shiftKey && dx === 0 ? dy : dx;
-          if (window.shown) event.preventDefault();
-          window.pan(scale.x.invert(by) - scale.x.invert(0));
-          return;
-        }
-        if (event.clientX - (ref.current?.getBoundingClientRect().left ?? 0) < gutter_px) return;
-        event.preventDefault();
-        window.zoom(zoomPerPx ** dy, stationAt(event.clientX));
-      },
-      onPinch: ({ offset: [now], lastOffset: [before], first, memo, origin: [ox] }) => {
-        const last = first ? before : (memo as number);
-        window.zoom(last / now, stationAt(ox));
-        return now;
-      },
+  useWheelAndPinch(ref, {
+    onWheel: ({ event, delta: [dx, dy] }) => {
+      if (event.shiftKey || Math.abs(dx) > Math.abs(dy)) {
+        const by = event.shiftKey && dx === 0 ? dy : dx;
+        if (window.shown) event.preventDefault();
+        window.pan(scale.x.invert(by) - scale.x.invert(0));
+        return;
+      }
+      if (event.clientX - (ref.current?.getBoundingClientRect().left ?? 0) < gutter_px) return;
+      event.preventDefault();
+      window.zoom(zoomPerPx ** dy, stationAt(event.clientX));
     },
-    {
-      target: ref as RefObject<SVGSVGElement>,
-      eventOptions: { passive: false },
-      wheel: { preventDefault: false },
+    onPinch: ({ offset: [now], lastOffset: [before], first, memo, origin: [ox] }) => {
+      const last = first ? before : (memo as number);
+      window.zoom(last / now, stationAt(ox));
+      return now;
     },
-  );
+  });
 }

@@ -5,7 +5,8 @@ import type { SheetFocus } from './sheet-view';
 
 /** The reason for the selected bar or finding, and what can be pinned there. */
 export function ReasonsPart({ desk: { known, hand, finding, at } }: { desk: SheetFocus }) {
-  const { line, lineView, complete, job, firm } = known;
+  const { line, lineView, complete, job, inForce, firm } = known;
+  const { split } = hand;
   return (
     <ReasonPanel
       bar={hand.bars.find(({ key }) => key === hand.selected?.key) ?? hand.selected}
@@ -14,6 +15,7 @@ export function ReasonsPart({ desk: { known, hand, finding, at } }: { desk: Shee
       lineScope={hand.lineScope}
       scope={hand.scope}
       complete={complete}
+      job={inForce}
       line={line}
       ownRules={ownRules(job, firm)}
     >
@@ -23,7 +25,7 @@ export function ReasonsPart({ desk: { known, hand, finding, at } }: { desk: Shee
         onMethod={hand.doHere}
         onJoin={hand.join}
         onSplit={() => {
-          hand.split(at);
+          split(at);
         }}
         onLift={hand.lift}
       />

@@ -135,7 +135,7 @@ function useSheetActions(
   const { job, line, lineView } = known;
   const { selected } = hand;
   const about = at ?? (selected ? (selected.from_ft + selected.to_ft) / 2 : undefined);
-  return {
+  return useSteady<SheetActions>({
     zoom: (times) => {
       window.zoom(times, about);
     },
@@ -155,7 +155,7 @@ function useSheetActions(
         });
       else if (drawing.current) saveSvg(drawing.current, name);
     },
-  };
+  });
 }
 
 function useDeskKeys(desk: SheetFocus, actions: SheetActions, close: () => void): void {
@@ -219,7 +219,14 @@ const Tools = ({ desk, actions }: { desk: SheetFocus; actions: SheetActions }) =
     cannot={desk.hand.refusal}
     actions={actions}
   >
-    <Minimap line={desk.known.lineView} bars={desk.hand.bars} window={desk.window} />
+    {desk.window.shown && (
+      <Minimap
+        line={desk.known.lineView}
+        bars={desk.hand.bars}
+        window={desk.window}
+        shown={desk.window.shown}
+      />
+    )}
   </SheetTools>
 );
 

@@ -16,6 +16,7 @@ import {
   withSplit,
   type PlacedPin,
 } from '../../core/views/pin-edits.js';
+import { useSteady } from '../controls/use-steady.js';
 import { barsOf, weightiest, type ScopeBar } from '../drawing/scope-bars.js';
 import type { JobContext } from '../shell/job-layout.js';
 import { nextEnd, snapped } from './snap.js';
@@ -141,32 +142,36 @@ export function useScopeEditing(known: EditingInput): ScopeEditing {
   const lift = (pins: readonly PlacedPin[]) => {
     act(lifted(lineView.pins, pins, selected));
   };
-  return {
-    ...{ scope, tried, lineScope: shown, bars, selected, drag, pinsHere, choose, chooseAt, moveEnd, lift },
-    refusal: drag && !can ? cannotBe(trial.tried?.cannot) : cannot,
-    go: (by) => {
+  const acts = useSteady({
+    ...{ choose, chooseAt, moveEnd, lift },
+    go: (by: number) => {
       const here = bars.findIndex(({ key }) => key === selected?.key);
       const next = bars[Math.min(bars.length - 1, Math.max(0, here + by))];
       if (next) choose(next);
     },
-    doHere: (method) => {
+    doHere: (method: Method) => {
       if (selected) act({ pins: withMethod(lineView.pins, selected, method, spotMost_ft), around: selected });
     },
     join: () => {
       act(joined(lineView.pins, bars, selected, spotMost_ft));
     },
-    split: (near_ft) => {
+    split: (near_ft: number | undefined) => {
       act(splitNear(lineView.pins, selected, lineScope, near_ft));
     },
     liftHere: () => {
       lift(pinsHere);
     },
-    take: (school) => {
+    take: (school: School) => {
       void change.say([chooseApproach(job, school)]);
     },
     forget: () => {
       setCannot(undefined);
     },
+  });
+  return {
+    ...{ scope, tried, lineScope: shown, bars, selected, drag, pinsHere },
+    refusal: drag && !can ? cannotBe(trial.tried?.cannot) : cannot,
+    ...acts,
   };
 }
 

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
-import { Navigate, Outlet, useLocation, useOutletContext, useParams } from 'react-router';
+import { Navigate, Outlet, useLocation, useParams } from 'react-router';
 import type { ScopedView } from '../../core/views/job-view.js';
 import type { LineScope } from '../../core/scope/scope.js';
 import type { Job, Line } from '../../core/job/schema.js';
@@ -10,7 +10,8 @@ import { useCrewView } from '../view/crew-view';
 import { useFirm } from '../api/firm';
 import { useEdit, useFollow, useJob, type Change } from '../api/job';
 import { useSeesPrices } from '../api/me';
-import { useNewJobs, useOutbox } from '../api/outbox';
+import { useOutbox, useWaiting } from '../api/outbox';
+import { sharedValue } from '../controls/shared-value';
 import { useView } from '../view/view';
 import { undoKeys } from '../keys/table';
 import { useKeys } from '../keys/use-keys';
@@ -43,8 +44,6 @@ export interface JobContext {
   /** The scope belongs to the current job, not to the one before. */
   readonly caughtUp: boolean;
   readonly change: Change;
-  /** Sets of edits waiting here until the server answers. */
-  readonly waiting: number;
   /** Crew does not see prices. */
   readonly seesPrices: boolean;
   readonly setLineId: (id: string) => void;
@@ -52,22 +51,21 @@ export interface JobContext {
   readonly tell: (words: string) => void;
 }
 
-export const useJobContext = () => useOutletContext<JobContext>();
+const [OpenJob, useJobContext] = sharedValue<JobContext>();
+export { useJobContext };
 
 /** Everything known about a job now: itself, its company, the computed view, and how to change it. */
 function useOpenJob(id: string, tell: (words: string) => void) {
   const { stored, job, error: loadError } = useJob(id);
   const { live } = useFollow(id, stored?.version);
   const items = useOutbox().filter((item) => item.job === id);
-  const isNew = useNewJobs().some(({ job: made, state }) => made === id && state === 'waiting');
-  const waiting = items.filter(({ state }) => state === 'waiting').length + (isNew ? 1 : 0);
   const { firm } = useFirm();
   const inForce = useMemo(() => (job && firm ? underFirm(job, firm) : undefined), [job, firm]);
   const seesPrices = useSeesPrices();
   const worked = useView(id, seesPrices ? inForce : undefined, seesPrices);
   const served = useCrewView(id, stored, seesPrices ? undefined : inForce);
   const change = useEdit(id, tell);
-  const known = { ...(seesPrices ? worked : served), id, job, firm, inForce, change, waiting, seesPrices };
+  const known = { ...(seesPrices ? worked : served), id, job, firm, inForce, change, seesPrices };
   return { known, live, items, loadError, isLoaded: stored !== undefined };
 }
 
@@ -83,7 +81,8 @@ export function JobLayout() {
   const { jobId = '' } = useParams();
   const { notice, tell } = useNotice();
   const { known, live, items, loadError, isLoaded } = useOpenJob(jobId, tell);
-  const { job, firm, inForce, change, view, lines, error, seesPrices, waiting } = known;
+  const { job, firm, inForce, change, view, lines, error, seesPrices } = known;
+  const waiting = useWaiting(jobId);
   const [lineId, setLineId] = useState<string>();
   const [historyOpen, setHistoryOpen] = useState(false);
   useKeys(undoKeys, change, 'fields');
@@ -117,7 +116,11 @@ export function JobLayout() {
       {job && <OutboxBanner items={items} job={job} />}
       {historyOpen && job && <HistoryPanel id={jobId} job={job} change={change} onClose={toggleHistory} />}
       <Box as="main" flex="1" minHeight={0}>
-        {context && <Outlet context={context} />}
+        {context && (
+          <OpenJob value={context}>
+            <Outlet />
+          </OpenJob>
+        )}
       </Box>
     </Flex>
   );

@@ -85,13 +85,14 @@ export function JobTabs() {
   const ruler = useRef<HTMLDivElement>(null);
   const { pathname } = useLocation();
   const open = tabs.findIndex(([to]) => pathname.endsWith(`/${to}`));
-  const [room, setRoom] = useState<{ px: number; widths: readonly number[] }>();
+  const [shown, setShown] = useState<readonly number[]>([]);
   useLayoutEffect(() => {
     const measure = () => {
       const widths = [...(ruler.current?.children ?? [])].map((tab) =>
         Math.ceil(tab.getBoundingClientRect().width),
       );
-      setRoom({ px: box.current?.clientWidth ?? 0, widths });
+      const now = shownOf(widths, box.current?.clientWidth ?? 0, open);
+      setShown((before) => (String(now) === String(before) ? before : now));
     };
     measure();
     const observer = new ResizeObserver(measure);
@@ -100,8 +101,7 @@ export function JobTabs() {
     return () => {
       observer.disconnect();
     };
-  }, []);
-  const shown = room ? shownOf(room.widths, room.px, open) : [];
+  }, [open, tabs]);
   const rest = tabs.filter((_, i) => !shown.includes(i));
   return (
     <Flex as="nav" ref={box} aria-label="Views of this job" flex="1" minWidth="0" position="relative">

@@ -1,15 +1,14 @@
 import { useSyncExternalStore } from 'react';
 
 /** Below the theme's "md": a phone, or a window as narrow as one. */
-const narrow = '(width < 48rem)';
+const narrow = window.matchMedia('(width < 48rem)');
 
 function listen(changed: () => void): () => void {
-  const query = window.matchMedia(narrow);
-  query.addEventListener('change', changed);
+  narrow.addEventListener('change', changed);
   return () => {
-    query.removeEventListener('change', changed);
+    narrow.removeEventListener('change', changed);
   };
 }
 
 /** Whether the window is as narrow as a phone, where things are placed differently. */
-export const useNarrow = (): boolean => useSyncExternalStore(listen, () => window.matchMedia(narrow).matches);
+export const useNarrow = (): boolean => useSyncExternalStore(listen, () => narrow.matches);

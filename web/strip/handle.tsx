@@ -1,6 +1,5 @@
-import { useDrag } from '@use-gesture/react';
 import type { ReactNode } from 'react';
-import { preventTouchScroll } from '../drawing/prevent-touch-scroll';
+import { useDrag } from '../drawing/use-gestures';
 
 /** How far a key moves a handle, ft across and down: half a foot, with Shift five, with Alt a tenth. */
 function stepOf(
@@ -46,18 +45,14 @@ export function Handle({
   vertical,
   children,
 }: Props) {
-  const bind = useDrag(
-    ({ movement: [dx, dy], first, last, tap }) => {
-      if (first) onSelect();
-      if (tap || disabled !== undefined) return;
-      onMove(dx, dy, last);
-    },
-    { filterTaps: true, pointer: { keys: false } },
-  );
+  const draggable = useDrag(({ movement: [dx, dy], first, last, tap }) => {
+    if (first) onSelect();
+    if (tap || disabled !== undefined) return;
+    onMove(dx, dy, last);
+  });
   return (
     <g
-      ref={preventTouchScroll}
-      {...bind()}
+      ref={draggable}
       transform={`translate(${x} ${y})`}
       role="slider"
       tabIndex={0}
