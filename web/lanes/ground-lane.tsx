@@ -7,7 +7,7 @@ import { feet } from '../controls/format';
 import { utilityFill } from '../drawing/ground-colors';
 import { PointMark, pointWords } from './ground-points';
 import { placeLabels, textWidth } from '../drawing/labels';
-import { useRoving } from '../drawing/use-roving';
+import { useRoving, type RovingStop } from '../drawing/use-roving';
 import { depthAt, lanes, margin_px, gutter_px, seenMiddle, type SheetScale } from '../drawing/sheet-scale';
 import { materialWords } from '../../core/catalog/materials.js';
 import type { LineView } from '../../core/views/line-view.js';
@@ -218,10 +218,13 @@ function Surfaces({ frame: { line, scale } }: { frame: Frame }) {
 
 function Holes({ frame, selected, onSelect }: { frame: Frame } & Pick<Props, 'selected' | 'onSelect'>) {
   const { pits, scale, y } = frame;
-  const roving = useRoving('hole', pits.length);
+  const roving = useRoving(
+    'hole',
+    pits.map(({ id }) => id),
+  );
   return (
     <g role="list" aria-label="Excavations" {...roving.row}>
-      {pits.map((pit, i) => (
+      {pits.map((pit) => (
         <HoleShape
           key={pit.id}
           pit={pit}
@@ -232,7 +235,7 @@ function Holes({ frame, selected, onSelect }: { frame: Frame } & Pick<Props, 'se
           onSelect={() => {
             if (pit.serves[0]) onSelect(pit.serves[0]);
           }}
-          roving={roving.item(i)}
+          roving={roving.item(pit.id)}
         />
       ))}
     </g>
@@ -440,7 +443,7 @@ function HoleShape({
   chosen: boolean;
   label: string;
   onSelect: () => void;
-  roving: ReturnType<ReturnType<typeof useRoving>['item']>;
+  roving: RovingStop;
 }) {
   const { x } = scale;
   const depth = pit.figures.depth.value;

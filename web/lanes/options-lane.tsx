@@ -20,10 +20,13 @@ interface Props {
 
 /** The three options, each a thin bar with its price and expected future cost; one press makes it the scope. */
 export function OptionsLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
-  const roving = useRoving('way', scope.ways.length);
+  const roving = useRoving(
+    'way',
+    scope.ways.map(({ school }) => school),
+  );
   return (
     <g aria-label="Repair options" role="radiogroup" {...roving.row}>
-      {scope.ways.map((approach, i) => {
+      {scope.ways.map((approach) => {
         const chosen = approach.school === scope.school;
         const lookAt = (school: School | undefined) => () => {
           onLookAt(school);
@@ -32,7 +35,7 @@ export function OptionsLane({ scope, lineId, scale, onTake, onLookAt }: Props) {
           <g
             key={approach.school}
             role="radio"
-            {...roving.item(i)}
+            {...roving.item(approach.school)}
             onFocus={lookAt(approach.school)}
             onBlur={lookAt(undefined)}
             onPointerEnter={lookAt(approach.school)}

@@ -7,7 +7,7 @@ import { Handle } from '../strip/handle';
 import { textWidth } from '../drawing/labels';
 import { barDetail, type ScopeBar } from '../drawing/scope-bars';
 import { gutter_px, lanes, type SheetScale } from '../drawing/sheet-scale';
-import { useRoving } from '../drawing/use-roving';
+import { useRoving, type RovingStop } from '../drawing/use-roving';
 
 const { top, height } = lanes.scope;
 
@@ -31,7 +31,10 @@ interface Props {
 
 /** The method on each foot; the ends of the selected bar can be dragged. */
 export function ScopeLane({ bars, scale, selected, pins, uncured, differs, moving, ...on }: Props) {
-  const roving = useRoving('bar', bars.length);
+  const roving = useRoving(
+    'bar',
+    bars.map(({ key }) => key),
+  );
   return (
     <g aria-label="Scope">
       <g role="list" aria-label="What is done" {...roving.row}>
@@ -46,7 +49,7 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
                   !pin.split && from_ft < bar.to_ft - tolerance.ft && to_ft > bar.from_ft + tolerance.ft,
               )}
               covered={selected?.action !== undefined && bars[index - 1]?.key === selected.key}
-              roving={roving.item(index)}
+              roving={roving.item(bar.key)}
               onSelect={on.onSelect}
               onChoices={on.onChoices}
             />
@@ -142,7 +145,7 @@ interface BarProps {
 }
 
 interface PressedBarProps extends BarProps, Pick<Props, 'onSelect' | 'onChoices'> {
-  readonly roving: ReturnType<ReturnType<typeof useRoving>['item']>;
+  readonly roving: RovingStop;
 }
 
 /** One action: the first press selects it, the next opens its choices. */

@@ -5,7 +5,7 @@ import { feet } from '../controls/format';
 import { shallowEqual } from '../controls/shallow-equal.js';
 import { DrawnFinding, yOf } from './drawn-finding';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
-import { useRoving } from '../drawing/use-roving';
+import { useRoving, type RovingStop } from '../drawing/use-roving';
 import type { LineView } from '../../core/views/line-view.js';
 
 const { top, height } = lanes.wall;
@@ -24,7 +24,10 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
   const { x } = scale;
   const [left, right] = [x(line.from_ft), x(line.to_ft)];
   const findings = line.findings.filter(({ kind }) => kind !== 'main-backed-up');
-  const roving = useRoving('finding', findings.length);
+  const roving = useRoving(
+    'finding',
+    findings.map(({ id }) => id),
+  );
   const choose = ({ target }: SyntheticEvent) => {
     const id = (target as Element).closest('[data-finding]')?.getAttribute('data-finding');
     if (id) onSelect(id);
@@ -51,13 +54,13 @@ export function WallLane({ line, scale, selected, onSelect }: Props) {
           else roving.row.onKeyDown(event);
         }}
       >
-        {findings.map((finding, index) => (
+        {findings.map((finding) => (
           <WallFinding
             key={finding.id}
             finding={finding}
             scale={scale}
             selected={selected === finding.id}
-            rove={roving.item(index)}
+            {...roving.item(finding.id)}
           />
         ))}
       </g>
@@ -119,17 +122,17 @@ function Pipe({ line, scale: { x } }: Pick<Props, 'line' | 'scale'>) {
   );
 }
 
-interface WallFindingProps {
+interface WallFindingProps extends RovingStop {
   readonly finding: LineView['findings'][number];
   readonly scale: SheetScale;
   readonly selected: boolean;
-  readonly rove: ReturnType<ReturnType<typeof useRoving>['item']>;
 }
 
 /** One finding, to be pressed. */
-const WallFinding = memo(({ finding, scale: { x }, scale, selected, rove }: WallFindingProps) => {
+const WallFinding = memo(({ finding, scale, selected, ...rove }: WallFindingProps) => {
   const says = `${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`;
   const { place } = finding;
+  const { x } = scale;
   return (
     <g role="listitem">
       <g

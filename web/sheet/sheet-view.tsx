@@ -37,6 +37,12 @@ const ReasonsPart = lazyPart('reasons', async () => (await import('./reasons-par
 const GradeStrip = lazyPart('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
 const BarMenu = lazyPart('bar menu', async () => (await import('../reason/bar-menu')).BarMenu);
 
+/** Width of the reasons beside the sheet, px, where a window is wide enough for both. */
+const panel_px = 336;
+const beside = matchMedia('(width >= 64rem)');
+/** Width of the sheet before it is measured, px: to draw it again at another one costs as much as the first time. */
+const likelyWidth = () => (beside.matches ? innerWidth - panel_px : innerWidth);
+
 /** A line shorter than this has nothing on it yet, ft. */
 const leastLine_ft = 0.05;
 
@@ -76,7 +82,7 @@ function useScale({ from_ft, to_ft }: Interval, boxWidth: number, shown: Interva
 function Sheet(known: Known) {
   const narrow = useNarrow();
   const { lineView, change } = known;
-  const [ref, boxWidth] = useWidth<HTMLDivElement>(944);
+  const [ref, boxWidth] = useWidth<HTMLDivElement>(likelyWidth());
   const window = useWindow(lineView);
   const scale = useScale(lineView, boxWidth, window.shown);
   const drawing = useRef<SVGSVGElement>(null);
@@ -287,7 +293,7 @@ function Section({ desk }: { desk: SheetFocus }) {
 }
 
 const Reasons = ({ desk }: { desk: SheetFocus }) => (
-  <SidePanel aria-label="Reason" width={{ base: '100%', lg: '336px' }} className="not-printed">
+  <SidePanel aria-label="Reason" width={{ base: '100%', lg: `${panel_px}px` }} className="not-printed">
     <ReasonsPart desk={desk} />
   </SidePanel>
 );

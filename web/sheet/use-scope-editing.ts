@@ -75,7 +75,8 @@ function useShown({ view, line, lineScope, inForce, caughtUp }: EditingInput) {
   const shown = triedLine && tried ? triedLine : lineScope;
   const bars = useMemo(() => barsOf(shown), [shown]);
   const scope: ScopeSoFar = tried ? { ...view.scope, ...trial.tried, ifUnseenIs: undefined } : view.scope;
-  return { trial, tried, can: triedLine?.feasible ?? true, shown, bars, scope };
+  const { spotMost_ft } = rulesInForce(inForce.rules);
+  return { trial, tried, can: triedLine?.feasible ?? true, shown, bars, scope, spotMost_ft };
 }
 
 /** The selected bar, kept by a station inside it: its id changes with every scope. */
@@ -107,15 +108,17 @@ function useCommit({ line, change }: EditingInput, trial: Trial, chooseAt: (stat
     if (typeof asked === 'string') setCannot(asked);
     else if (asked) void commit(asked.pins, asked.around);
   };
-  return { drag, setDrag, cannot, setCannot, act };
+  const forget = () => {
+    setCannot(undefined);
+  };
+  return { drag, setDrag, cannot, forget, act };
 }
 
 export function useScopeEditing(known: EditingInput): ScopeEditing {
-  const { job, inForce, change, lineView, lineScope } = known;
-  const { trial, tried, can, shown, bars, scope } = useShown(known);
+  const { job, change, lineView, lineScope } = known;
+  const { trial, tried, can, shown, bars, scope, spotMost_ft } = useShown(known);
   const { chosen, chooseAt } = useChosen(bars);
-  const { drag, setDrag, cannot, setCannot, act } = useCommit(known, trial, chooseAt);
-  const spotMost_ft = rulesInForce(inForce.rules).spotMost_ft;
+  const { drag, setDrag, cannot, forget, act } = useCommit(known, trial, chooseAt);
   const selected = drag?.bar ?? chosen;
   const pinsHere = selected ? pinsOn(lineView.pins, selected) : [];
   const moveEnd: ScopeEditing['moveEnd'] = (end, raw_ft, last) => {
@@ -130,14 +133,14 @@ export function useScopeEditing(known: EditingInput): ScopeEditing {
       trial.stop();
     } else if (last) act({ pins, around });
     else if (drag?.end !== end || drag.to_ft !== to_ft) {
-      setCannot(undefined);
+      forget();
       setDrag({ bar, end, to_ft });
       trial.ask(pins, around);
     }
   };
   const choose = (bar: ScopeBar) => {
     chooseAt((bar.from_ft + bar.to_ft) / 2);
-    setCannot(undefined);
+    forget();
   };
   const lift = (pins: readonly PlacedPin[]) => {
     act(lifted(lineView.pins, pins, selected));
@@ -145,8 +148,7 @@ export function useScopeEditing(known: EditingInput): ScopeEditing {
   const acts = useSteady({
     ...{ choose, chooseAt, moveEnd, lift },
     go: (by: number) => {
-      const here = bars.findIndex(({ key }) => key === selected?.key);
-      const next = bars[Math.min(bars.length - 1, Math.max(0, here + by))];
+      const next = barBeside(bars, selected, by);
       if (next) choose(next);
     },
     doHere: (method: Method) => {
@@ -164,9 +166,7 @@ export function useScopeEditing(known: EditingInput): ScopeEditing {
     take: (school: School) => {
       void change.say([chooseApproach(job, school)]);
     },
-    forget: () => {
-      setCannot(undefined);
-    },
+    forget,
   });
   return {
     ...{ scope, tried, lineScope: shown, bars, selected, drag, pinsHere },
@@ -252,6 +252,12 @@ function endFor(
   return byKey && to_ft !== undefined && Math.abs(to_ft - from_ft) < samePlace_ft
     ? (nextEnd(from_ft, raw_ft, mayEnd_ft) ?? to_ft)
     : to_ft;
+}
+
+/** The bar so many further downstream, the last one at most. */
+function barBeside(bars: readonly ScopeBar[], bar: ScopeBar | undefined, by: number): ScopeBar | undefined {
+  const here = bars.findIndex(({ key }) => key === bar?.key);
+  return bars[Math.min(bars.length - 1, Math.max(0, here + by))];
 }
 
 /** The next action downstream, else the one upstream. */
