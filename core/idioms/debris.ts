@@ -89,6 +89,16 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:a\s+)?(?:big\s+|large\s+|small\s+|little\s+)?(?:pieces?|chunks?|part|section|bit)\s+(?:out\s+)?of\s+(?:the\s+)?(?:wall|pipe|top|crown|side|bell|hub|clay|concrete)\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:missing|gone)\b/gi,
     'missing piece',
   ],
+  // "top of the pipe's gone"
+  [
+    /\b(?:the\s+)?(top|crown)\s+(?:of\s+(?:the\s+)?(?:pipe|line|sewer)(?:'s)?\s+)?(?:is\s+|has\s+been\s+|was\s+)?(?:(?:just|all|completely)\s+)?(?:gone|knocked\s+(?:out|off)|ripped\s+(?:out|off|open)|torn\s+(?:out|off|open)|caved\s+in|broken\s+(?:out|off))\b/gi,
+    ([, where = '']) => `${where} of pipe missing`,
+  ],
+  // "chunk of the bell is laying in the pipe"
+  [
+    /\b(?:(?:an?|some)\s+)?(?:(?:big|large|small|little|whole)\s+)?(?:pieces?|chunks?|part|section)\s+(?:out\s+)?of\s+(?:the\s+)?(bell|hub|wall|top|crown|side)\s+(?:(?:is|are|that's|just)\s+)*(?:la?ying|sitting|resting|down)\s+(?:there\s+)?(?:in|on)\s+(?:the\s+)?(?:pipe|line|bottom|invert|flow\s?line)\b/gi,
+    ([said]) => `missing piece ${quoted(said)}`,
+  ],
   // "wall missing at 3", "side of the pipe is gone"
   [
     /\b(?:(?:the\s+)?(?:side|(?:pipe\s+)?wall)(?:\s+of\s+(?:the\s+)?pipe)?\s+(?:is\s+|has\s+)?(?:missing|gone|rotted\s+(?:out|away)|rusted\s+(?:out|through|away))|missing\s+(?:pipe\s+)?(?:wall|side))\b/gi,

@@ -86,6 +86,11 @@ export const depthFigures: readonly Idiom[] = [
     /(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's|it\s+at|~)\s*)*)(\d|1[0-5])\s+(1[01]|\d)(?=\s*(?:$|[,;.]|deep\b|down\b))/gi,
     ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
   ],
+  // "depth at the 41 is 5 8"
+  [
+    /\bdepth\s+(?:at|on|of)\s+(?:the\s+)?(\d+(?:\.\d+)?)\s+(?:(?:mark|spot|one)\s+)?(?:is|was|reads|says|comes\s+(?:in|out)\s+at)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
+    ([, at = '']) => `${at} depth `,
+  ],
   // "depth six eight": feet and inches.
   [
     /(?<=\bdepth\s)(\d{1,2})\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|%|percent|\.\d|\/))/gi,

@@ -4,8 +4,13 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 export const findingIdioms: readonly Idiom[] = [
   // "crushed 50 %", "flattened to half": out of round by that much.
   [
-    /\b(?:crushed|squashed|squished|flattened|deformed)\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half|\d+\s*(?:%|percent))(?:\s*way)?\b/gi,
-    ([said, share = '']) => `deformation ${share === 'half' ? '50%' : share} ${quoted(said)}`,
+    /\b(?:crushed|squashed|squished|flattened|deformed)\s*,?\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half|\d+\s*(?:%|percent))(?:\s*way\b)?(?!\w)/gi,
+    ([said, share = '']) => `deformation ${share === 'half' ? '50%' : share} ${quoted(said.trim())}`,
+  ],
+  // "fitting's not seated, gap on the bottom": a joint that is open.
+  [
+    /\b((?:the\s+)?(?:fitting|spigot|pipe|joint|coupling|bend|elbow|wye|tee)(?:(?:'s|\s+is|\s+was|\s+are)?\s+(?:not|never)|\s+isn't|\s+wasn't)\s+(?:(?:fully|quite|even|all\s+the\s+way)\s+)?(?:seated|home|bottomed\s+out|(?:pushed|shoved|driven)\s+(?:all\s+the\s+way\s+)?(?:in|home)|all\s+the\s+way\s+in|glued(?:\s+(?:in|up))?))(?:\s*,\s*(?:(?:there's|with|and)\s+)?(?:an?\s+)?gap\b)?/gi,
+    ([, said = '']) => `open joint ${quoted(said)} `,
   ],
   [
     /\b(?:collapsed|collapse|caved\s+in)\s*,?\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half(?:\s*way)?(?:\s+closed)?|\d+\s*(?:%|percent)(?:\s+closed)?)/gi,

@@ -2,7 +2,8 @@ import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { cleanedAway, denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
-import { quoted, type Idiom } from './traced-text.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
+import { aNumber } from './number-words.js';
 import { pipeIdioms } from './pipes.js';
 import { placeFigures, stretchIdioms } from './places.js';
 import { pointFigures, pointIdioms } from './points.js';
@@ -127,6 +128,30 @@ export const spokenIdioms: readonly Idiom[] = [
     ' ',
   ],
   [/\b(?:pipe\s+)?size\s+change|change\s+(?:in|of)\s+(?:pipe\s+|the\s+)?(?:size|diameter)\b/gi, 'change'],
+  // "right at an inch"
+  [
+    /\b(?:(?:right|about|just)\s+)*at\s+(?=(?:an?|half\s+an|one|two|three|\d+(?:[.]\d+)?)\s*-?\s*inch(?:es)?\b)/gi,
+    ' ',
+  ],
+  // "two couplings three feet apart"
+  [
+    new RegExp(
+      String.raw`\b(?:about\s+|maybe\s+)?(?:\d+(?:\.\d+)?|${aNumber})\s*(?:feet|foot|ft|')\s+apart\b`,
+      'gi',
+    ),
+    asNote,
+  ],
+  [/\b(?:two|2|a\s+pair\s+of)\s+(?=(?:(?:rubber|shielded|no-hub|banded|flexible)\s+)*couplings\b)/gi, ' '],
+  // "dirt quits at 26": what lay in the pipe, not soil seen through it.
+  [
+    /\b(?:dirt|soil)\s+(?=(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|ends|stops|clears)\b)/gi,
+    'debris ',
+  ],
+  // "rusted clean through"
+  [
+    /(?<=\b(?:rott(?:ed|en)|rusted|eaten|worn|corroded)\s+)(?:clean|clear|right|plumb|completely|all\s+the\s+way)\s+(?=(?:through|out|away)\b)/gi,
+    '',
+  ],
   // "rotted out on the bottom"
   [
     /\b(?:rott(?:ed|en)|rusted|eaten|worn|corroded)\s+(?:out|through|away)\s+(?:on|at|along|in)\s+the\s+bottom\b/gi,
@@ -264,7 +289,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "gravel quits at 30"
   [
-    /(?<=\b(?:roots?|grease|scale|debris|gravel|sand|mud|sludge|rocks?|cracks?|cracking|infiltration|it|that)\s+)(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|(?:is|are)\s+(?:done|gone|over))\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi,
+    /(?<=\b(?:roots?|grease|scale|debris|gravel|sand|mud|dirt|silt|sludge|rocks?|cracks?|cracking|infiltration|it|that)\s+)(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|(?:is|are)\s+(?:done|gone|over))\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi,
     'ends at ',
   ],
   // "it clears up at 31"

@@ -22,6 +22,30 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ' ',
   ],
+  // "we leave the cast, goes to clay", "leaves clay into pvc"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:we|it|i|camera)\s+)?leav(?:es?|ing)\s+(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:(?:and|we|it|i)\s+)*(?:(?:goes?|going|gets?|changes?|drops?|enters?|comes?|moves?|switch(?:es)?|picks?\s+up)\s+)?(?:(?:in)?to\s+|on\s+)?(?:the\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, near = '']) => `${near} to `,
+  ],
+  // "pvc repair, 4 ft of it"
+  [
+    new RegExp(
+      String.raw`,?\s+(\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|'))\s+of\s+it\b(?<=\b${anyMaterial}\b[^;]*)`,
+      'gi',
+    ),
+    ([, length = '']) => ` ${length} long`,
+  ],
+  // "rubber coupling and then it's cast"
+  [
+    new RegExp(
+      String.raw`\b(coupling|transition|adapter|joint)\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|it\s+is|we're|we|it|goes|go|into|in|to|back|becomes)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, what = '']) => `${quoted(what)} change to `,
+  ],
   // "cracked clay pipe": what is wrong with it, not where it begins.
   [
     new RegExp(

@@ -88,6 +88,31 @@ export const placeFigures: readonly Idiom[] = [
     /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
     ([, from = '', to = '']) => `${from} to ${to} `,
   ],
+  // "an inch of water, and it gets deeper, 2 inches by 28": as deep as that.
+  [
+    /\b(?:an?|\d+(?:\.\d+)?)\s*-?(?:in(?:ch(?:es)?)?|")\s+of\s+(?:standing\s+)?water\s*,?\s+(?:and\s+)?(?:(?:it|that)\s+)?(?:gets|getting|goes)\s+deeper\s*,?\s+(?:(?:to|maybe|about|up|like)\s+)*(\d+(?:\.\d+)?\s*(?:in(?:ch(?:es)?)?\b|"))(?:\s+(?:by|at)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?/gi,
+    ([, deepest = '']) => `${deepest} of water`,
+  ],
+  // "23-34 water", "water 23 to 34": it stands there.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?\s*(?:-|to)\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)water(?=\s*(?:$|[,;]))|(?<=(?:^|;)\s*(?:the\s+)?)water(?=\s+(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*\d)/gi,
+    'standing water',
+  ],
+  // "Fifty flat, joint separated": fifty and no tenths.
+  [
+    /(?<=^\s*(?:at\s+)?\d+)\s+(?:even|flat)(?=\s*,\s*[a-z])(?![^;]*\b(?:water|holding|standing|ponding|grade|fall|slope|belly|sag|dip|no\s+drop)\b)/gi,
+    '',
+  ],
+  // "16 every joint to 40 has fine roots": from there to there.
+  [
+    /(?<=(?:^|;)\s*)(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+((?:every|each|all)\s+(?:of\s+)?(?:the\s+)?joints?)\s+(?:(?:from\s+)?(?:here|there)\s+)?(?:on\s+|out\s+|back\s+)?(?:to|till|until|thru|through)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:%|percent|in\b|inch|"))/gi,
+    ([, from = '', joints = '', to = '']) => `${from} to ${to} ${joints}`,
+  ],
+  // "16 clay starts; every joint to 40 has roots"
+  [
+    /(?<=(?:^|;)\s*)(~?\s*\d+(?:\.\d+)?)([^;\d]*;\s*)((?:every|each|all)\s+(?:of\s+)?(?:the\s+)?joints?)\s+(?:from\s+(?:here|there)\s+)?(?:to|till|until|thru|through)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:%|percent|in\b|inch|"))/gi,
+    ([, from = '', before = '', joints = '', to = '']) => `${from}${before}${from} to ${to} ${joints}`,
+  ],
   // "24 26 28 and 30 all have roots"
   [
     /(?<=(?:^|;)\s*)(?:1[3-9]|[2-9]\d|1\d\d)(?:\s+(?:1[3-9]|[2-9]\d|1\d\d))+(?=\s+(?:and|&)\s+\d+(?:\.\d+)?\s+(?:all|each|both|have|has|had|got|show)\b)/gi,
@@ -115,6 +140,11 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=\d\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?all\s+(?:of\s+them\s+)?(?:have\s+|got\s+)?(?=[a-z])/gi,
     ' ',
+  ],
+  // "23, bigger one, 15 %": of what was read before.
+  [
+    /(?<=\d\s*(?:feet|foot|ft)?\s*,?\s+)(?:(?:there's|it's|another|an?|the)\s+)*(?:bigger|smaller|larger|worse|similar|lighter|heavier)\s+one(?=\s*(?:$|[,;]))/gi,
+    'same thing',
   ],
   // "same thing, sixty": a share, as before.
   [

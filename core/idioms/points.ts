@@ -34,6 +34,34 @@ export const pointIdioms: readonly Idiom[] = [
     /\b((?:drops?|falls|dumps|outfalls|comes\s+out|ends|ties)\s+(?:down\s+)?(?:in(?:to)?|at))\s+(?:the\s+|an?\s+)?(manhole|mh)\b/gi,
     ([, how = '', hole = '']) => `${hole} ${quoted(`${how} it`)}`,
   ],
+  // "second 45, now we're flat under the slab"
+  [
+    /\b(?:first|second|third|another|next)\s+(?=(?:90|45|22(?:[.]5)?|ninety|forty[\s-]five|twenty[\s-]two)\b(?!\s*(?:feet|foot|ft|%|percent|in\b|inch|"|')))/gi,
+    'bend ',
+  ],
+  [
+    /\b(?:now\s+)?(?:we're|i'm|and\s+then\s+we're)\s+(?:now\s+|pretty\s+much\s+|running\s+)*(?:flat|level|horizontal)\b/gi,
+    asNote,
+  ],
+  // "that's the bathroom coming in from the right"
+  [
+    /(?<=\b(?:laundry|washer|dishwasher|kitchen|bathroom|bath(?:room)?\s+group|(?:hall|guest|master|half|upstairs|downstairs)\s+bath|powder\s+room|shower|tub|basement|(?:floor|area|yard|roof)\s+drain|downspout)(?:\s+(?:sink|line))?\s+)(?:(?:is|that's|which)\s+)?(?:com(?:es|ing)\s+in|enter(?:s|ing))(?=\s+(?:on|from|at|here|there|off|right|left|to)\b|\s*(?:$|[,.;]))/gi,
+    'ties in',
+  ],
+  // "drops into a 90"
+  [
+    /\b(?:(?:the\s+)?(?:pipe|line|it)\s+)?(?:drops?|dropped|dives?|falls?|rolls?)\s+(?:(?:straight|right|down|off)\s+)*(?:in)?to\s+(?:an?\s+)?(90|45|22(?:[.]5)?|ninety|forty[\s-]five)\b(?:\s*(?:degrees?|bend|elbow|ell)\b)*/gi,
+    ([, degrees = '']) => `bend ${degrees}`,
+  ],
+  // "there's your main, tap's on the top", "ties into the top of the main": how the sewer joins it.
+  [
+    /\b(?:the\s+)?(?:tap|saddle|wye|connection)(?:'s|\s+is)?\s+(?:right\s+)?(?:on|at|in)\s+(?:the\s+)?(?:top|side|crown|spring\s?line)\b(?<=\bmain\b[^;]*)(?:\s+(?:at|with)\s+an?\s+[a-z]+\s+(?:drop|angle|slope))?/gi,
+    asNote,
+  ],
+  [
+    /\b(?:ties?|tied|taps?|tapped|connects?|connected|comes?|drops?|goes)\s+(?:in\s*to|in\s+(?:at|on)|on\s*to)\s+(?:the\s+)?(?:top|side|crown|spring\s?line)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
+    ([said]) => `main ${quoted(said.trim())}`,
+  ],
   // "at tap, top of main"
   [
     /\b(?:(?:at|on|to)\s+)?(?:the\s+)?tap\s*,?\s+(?:(?:at|on|in|into)\s+)?(?:the\s+)?(?:top|side|crown)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
@@ -161,6 +189,11 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "44 to the main is shared": whose it is, no reading of the main.
+  [
+    /(?<=\d\s*(?:feet|foot|ft)?\s*)(?:to|-|through|on\s+to|out\s+to)\s*(?:the\s+)?main\s+(?:(?:is|are|it's|that's|all)\s+)*(?:shared|common|joint|public|(?:the\s+)?(?:city|town|neighbor|association)(?:'s)?)\b/gi,
+    asNote,
+  ],
   // "live tap", "tap, 4 inch, active"
   [
     /\b(?:live|active|in\s+(?:use|service))\b(?=\s*(?:$|[,.;])|\s+(?:tap|wye|tee|lateral|branch|connection|saddle)\b)/gi,
@@ -180,7 +213,7 @@ export const pointFigures: readonly Idiom[] = [
   ],
   // "main's at 69, flow's going right to left, six inches deep": what runs in it.
   [
-    /\b(?:the\s+)?flow(?:'s|\s+is)?\s+(?:(?:going|moving|running|from|goes|runs)\s+)*(?:(?:right|left)\s+to\s+(?:the\s+)?(?:right|left)|(?:to\s+the\s+)?(?:right|left))\b/gi,
+    /\b(?:(?:(?:i|we|you)\s+)?(?:can\s+)?see\s+)?(?:(?:the\s+)?flow(?:'s|\s+is)?|(?:(?:it's|it|water|she's|that's)\s+)?flowing)\s+(?:(?:going|moving|running|from|goes|runs)\s+)*(?:(?:right|left)\s+to\s+(?:the\s+)?(?:right|left)|(?:to\s+the\s+)?(?:right|left))\b/gi,
     asNote,
   ],
   [

@@ -14,6 +14,35 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [/\bchange\s+(?:in|of)\s+(?:the\s+)?(?:grade|slope|pitch|fall)\b/gi, asNote],
+  // "somebody hit this with a backhoe"
+  [
+    /\b(?:(?:somebody|someone|they|an?|the)\s+)*(?:(?:hit|clipped|nicked|caught|struck|got)\s+(?:this|it|the\s+(?:pipe|line))\s+with\s+an?\s+(?:backhoe|excavator|shovel|auger|trencher|drill|bucket|pick)|(?:backhoe|excavator|auger|trencher|drill|bucket|shovel)\s+(?:hit|clipped|nicked|caught|struck|got)\s+(?:this|it|the\s+(?:pipe|line)))\b/gi,
+    asNote,
+  ],
+  // "I'm not sure I can get over that"
+  [
+    /\b(?:(?:i'm|i\s+am)\s+)?(?:not\s+sure|don't\s+know|doubt)\s+(?:(?:if|that|whether)\s+)?(?:i|we|it|the\s+camera)(?:'ll|\s+can|\s+could|\s+will|'m\s+gonna|\s+am\s+going\s+to)\b[^;,]*/gi,
+    asNote,
+  ],
+  // "camera two, same line, after we cut the roots", "jetted from the main back, three passes"
+  [
+    /\b(?:camera|video|tape|run|clip|take|part)\s+(?:number\s+|no\.?\s+)?(?:one|two|three|[1-3])(?=\s*(?:$|[,;]|[.](?!\d)))/gi,
+    asNote,
+  ],
+  [
+    /\b(?:after|since|before|now\s+that)\s+(?:(?:we|i|they|he)\s+)?(?:(?:just|already)\s+)?(?:cut|jetted|cleaned|cabled|snaked|cleared|flushed|removed)\s+(?:out\s+)?(?:the\s+|all\s+the\s+)?(?:roots?|line|pipe|grease|scale|debris|it|this|that)(?:\s+out)?\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:hydro\s?-?)?(?:jetted|cabled|snaked|rodded|flushed)\s+(?:it\s+)?from\s+(?:the\s+)?(?:main|house|cleanout|street|city)\b[^;,]*/gi,
+    asNote,
+  ],
+  [/\b(?:one|two|three|four|five|six|several|a\s+few|\d+)\s+passes\b/gi, asNote],
+  // "cleanout plug, back of the house": where that is on the ground.
+  [
+    /\b(?:(?:at|in|by|near|behind)\s+)?(?:the\s+)?(?:back|front|rear|side)\s+of\s+(?:the\s+)?(?:house|building|garage|yard|property|lot|home|shop|kitchen|driveway)\b/gi,
+    asNote,
+  ],
   // "cleared roots here last year"
   [
     /\b(?:we\s+)?(?:cleared|cut|removed|cleaned\s+out|jetted)\s+(?:the\s+|some\s+)?((?:roots|grease|debris|scale|wipes)\b[^;,.]*?\b(?:last\s+(?:year|month|week|time|visit)|before|previously|years?\s+ago|months?\s+ago|in\s+(?:19|20)\d\d))/gi,
@@ -150,6 +179,21 @@ export const remarkIdioms: readonly Idiom[] = [
   ],
   // "the size of a quarter"
   [/\b(?:about\s+)?(?:the\s+)?size\s+of\s+(?:an?|my|your)\s+[a-z]+(?:\s+(?:ball|dollar))?\b/gi, asNote],
+  // "as thick as my thumb", "big as my arm"
+  [
+    /\b(?:(?:about|nearly|almost)\s+)?(?:as\s+)?(?:thick|big|fat|round|wide|large|long)\s+as\s+(?:an?|my|your)\s+[a-z]+(?:\s+(?:ball|dollar))?\b/gi,
+    asNote,
+  ],
+  // "open enough to see rock"
+  [
+    /\benough\s+(?:that\s+(?:you|i|we)\s+can|(?:for\s+(?:you|me|us)\s+)?to)\s+(?:see|fit|get|stick|put|catch|lose)\b[^;,]*/gi,
+    asNote,
+  ],
+  // "house trap with two vents"
+  [
+    /\b(?:with|w\/|has)\s+(?:an?\s+|one\s+|two\s+|2\s+|both\s+|the\s+)*(?:fresh\s*-?\s*air\s+)?vents?\b/gi,
+    asNote,
+  ],
   // "vertical offset", "hard grease"
   [
     /\b(vertical|horizontal)\s+(?=offset|displace)([a-z]+(?:\s+joint)?)/gi,

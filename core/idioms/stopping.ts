@@ -1,4 +1,4 @@
-import type { Idiom } from './traced-text.js';
+import { quoted, type Idiom } from './traced-text.js';
 
 /** The camera could not go on, or see, however it is put. */
 export const stopIdioms: readonly Idiom[] = [
@@ -45,6 +45,11 @@ export const stopIdioms: readonly Idiom[] = [
       if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
       return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
     },
+  ],
+  // "70 end of run, capped", "dead end, looks like a cap": where the pipe itself ends.
+  [
+    /\b(?:dead\s*-?\s*end|end\s+of\s+(?:the\s+)?(?:run|line|pipe))\s*,?\s+(?:(?:it's|it|is|looks?|like|has|with|an?|the)\s+)*(?:cap(?:ped)?(?:\s+off)?|plug(?:ged)?(?:\s+off)?|brick(?:ed)?(?:\s+(?:up|off))?|glued\s+cap)(?=\W*$)|\bdead\s*-?\s*ends?(?:\s+here)?(?=\W*$)/gi,
+    ([said]) => `stop ${quoted(said)}`,
   ],
   [/\b(?:survey|inspection|video)\s+(?:is\s+)?(?:complete|completed|finished|done)\s+(?=at\s+the\s+)/gi, ' '],
   [/\bcouldn't\s+see\s+(past|beyond)\b/gi, ([, past = '']) => `can't see ${past}`],

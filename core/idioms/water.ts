@@ -49,6 +49,13 @@ export const waterIdioms: readonly Idiom[] = [
     ),
     'standing water ',
   ],
+  // "water from 23 to 34 still there"
+  [
+    /(?<=\b(?:water|belly|sag|roots?|offset|crack|step|hole)\b[^;,]*?)\s+(?:(?:is|are|'s)\s+)?still\s+(?:there|in\s+there)\b/gi,
+    '',
+  ],
+  // "under water 4 ft"
+  [/\bunder\s*water\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, 'under water for '],
   // Said of the pipe, not denied.
   [
     /\b(?:no|zero|not\s+enough|without(?:\s+any)?)\s+(?:fall|slope|pitch|grade)\b(?!\s+(?:problems?|issues?))/gi,

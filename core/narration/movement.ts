@@ -1,11 +1,19 @@
 import type { Talk } from './talk.js';
 
 const back =
-  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|(?:coming|heading|working)\s+(?:our\s+way\s+|my\s+way\s+)?back\s+up\W*$|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
+  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)(?!\s+(?:a\s+(?:little|bit|foot|hair|touch)\b|(?:to|and|for)\s+(?:(?:take|get|have|a|another|better)\s+)*(?:look|see|check|view|clear|clean|wipe)))|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|(?:coming|heading|working)\s+(?:our\s+way\s+|my\s+way\s+)?back\s+up\W*$|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
 const out =
-  /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down))\b/i;
+  /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|(?:nosing|squeezing|easing|working|going|pushing)\s+(?:(?:it|her|on)\s+)?(?:past|by|around|over|through)\s+(?:it|that|this)\b|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down))\b/i;
+/** "Not sure I can get over that coming back": what may be, no turn. */
+const supposed =
+  /\b(?:not\s+sure|don't\s+know|if|whether|might|may|could|can|can't|hope(?:fully)?|trouble|worr(?:y|ied)|careful|hard)\b[^,.;]*$/i;
+/** "Gonna have to jet this and come back": another day. */
+const another = /\b(?:have|need|gonna|going|got)\s+(?:to\s+)?[^,.;]*\band\s+$/i;
 /** Mentions the other pass without turning: "I had that at 32 on the way out". */
 const remembered = /\b(?:had|saw|called|marked|logged|read)\b/i;
+
+const isSupposed = (before: string, said: string): boolean =>
+  supposed.test(before) || (/^come\b/i.test(said) && another.test(before));
 
 /** Where a sentence says that the head turns, and in which direction. */
 export function turnIn(text: string): { readonly at: number; readonly pass: 'out' | 'back' } | undefined {
@@ -13,7 +21,9 @@ export function turnIn(text: string): { readonly at: number; readonly pass: 'out
   const turns = [
     { match: back.exec(text), pass: 'back' as const },
     { match: out.exec(text), pass: 'out' as const },
-  ].flatMap(({ match, pass }) => (match ? [{ at: match.index, pass }] : []));
+  ].flatMap(({ match, pass }) =>
+    match && !isSupposed(text.slice(0, match.index), match[0]) ? [{ at: match.index, pass }] : [],
+  );
   return turns.sort((a, b) => a.at - b.at)[0];
 }
 

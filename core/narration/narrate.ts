@@ -49,14 +49,15 @@ export function narrate(
     items: [],
     notes: new Map(),
   };
-  let slippedAt: number | undefined;
+  const from = new Map<string, number>();
   sentencesOf(cues).forEach((sentence, index) => {
     talk.notes.set(index, { video_s: sentence.at(0), sentence: sentence.text });
-    if (slips.test(sentence.text)) slippedAt ??= talk.items.length;
+    for (const [why, says] of unsettling)
+      if (!from.has(why) && says.test(sentence.text)) from.set(why, talk.items.length);
     takeSentence(talk, sentence, index);
   });
-  for (const { entry, assumed } of slippedAt === undefined ? [] : talk.items.slice(slippedAt))
-    if (entry.reading_ft) assumed.push('read after the counter slipped');
+  for (const [why, first] of from)
+    for (const { entry, assumed } of talk.items.slice(first)) if (entry.reading_ft) assumed.push(why);
   return {
     format: 'open-trench-narration',
     version: 1,
@@ -65,9 +66,17 @@ export function narrate(
   };
 }
 
-/** "I lost two feet there, the counter slipped": what is read from there on is not certain. */
-const slips =
-  /\bcounter\s+(?:just\s+|has\s+|got\s+)?(?:slipp(?:ed|ing)|jump(?:ed|ing)|skipp(?:ed|ing)|hung\s+up|stuck|is\s+slipping)\b|\blost\s+(?:[a-z]+\s+){0,3}(?:feet|foot)\s+(?:of\s+(?:footage|count)|on\s+the\s+counter)\b/i;
+/** What makes everything read from there on uncertain, and how it is said. */
+const unsettling: readonly (readonly [why: string, says: RegExp])[] = [
+  [
+    'read after the counter slipped',
+    /\bcounter\s+(?:just\s+|has\s+|got\s+)?(?:slipp(?:ed|ing)|jump(?:ed|ing)|skipp(?:ed|ing)|hung\s+up|stuck|is\s+slipping)\b|\blost\s+(?:[a-z]+\s+){0,3}(?:feet|foot)\s+(?:of\s+(?:footage|count)|on\s+the\s+counter)\b/i,
+  ],
+  [
+    'read after the camera was sent the other way: another run',
+    /\b(?:flip(?:ping|ped)?|turn(?:ing|ed)?|swap(?:ping|ped)?|swing(?:ing)?|spin(?:ning)?)\s+(?:(?:it|her|the\s+camera)\s+)?around\b[^.;]*\b(?:head|go|push|runn)ing\s+(?:(?:down|up|out|back)\s+)?(?:for|to|toward|towards)\s+the\s+(?:city|street|main|house|building)\b|\b(?:head|go|push)ing\s+the\s+other\s+(?:way|direction)\s+now\b|\bnow\b[^.;]*\b(?:head|go|push)ing\s+the\s+other\s+(?:way|direction)\b/i,
+  ],
+];
 
 function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const { text } = sentence;

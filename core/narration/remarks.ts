@@ -34,8 +34,9 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
   if (draft.endCall !== 'end' || draft.pipes.length > 0) return false;
   const place = placeOf(draft, text);
   if (place === undefined) return false;
+  // Only what can be long ends: in "I'm at the end, it's a cleanout" the line does.
   const like = (entry: EntryDraft) =>
-    isUnnamed(draft) ? entry.kind === 'finding' || entry.kind === 'hidden' : isOfKind(draft, entry);
+    (entry.kind === 'finding' || entry.kind === 'hidden') && (isUnnamed(draft) || isOfKind(draft, entry));
   const water = /\bwater\b/i.test(text) && !/out\s+of\s+the\s+water/i.test(text);
   // "We're out of it" ends what is a stretch by nature, or was called at its start.
   const lasts = (entry: EntryDraft) =>

@@ -13,17 +13,20 @@ export interface Sentence {
 
 /** A cue ending with one of these continues in the next. */
 const dangling =
-  /(?:^|\s)(?:at|(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|from|to|of|the|a|an|and|or|in|on|by|is|are|there['’]?s|we['’]?ve|got|have|through|till|until|like|approximately|roughly|(?<!(?:got|has|have)\s)some|our|your|my|with|into|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|it['’]?s|that['’]?s|where|between|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|another|point|hundred)[,\s]*$/i;
+  /(?:^|\s)(?:at|(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|from|to|of|the|a|an|and|or|(?<!\b(?:coming|comes|came|going|goes|ties|tying|tied|pushing|sticking|caved|caving)\s)in|on|by|is|are|there['’]?s|we['’]?ve|got|have|through|till|until|like|approximately|roughly|(?<!(?:got|has|have)\s)some|our|your|my|with|into|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|it['’]?s|that['’]?s|where|between|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|another|point|hundred)[,\s]*$/i;
 /** A cue starting with one of these continues the previous one. */
 const continuing =
   /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o['’]?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;
 /** "forty" and then "six" is one number. */
 const tensEnd = /\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred)\s*$/i;
 const unitStart = /^\s*(?:one|two|three|four|five|six|seven|eight|nine)\b/i;
+/** A cue written like this begins a sentence, unless the one before breaks off: "… a ninety", "Eight feet, …". */
+const capital = /^\s*[A-Z][a-z]/;
 
 const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&
-  (dangling.test(text) || continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)));
+  (dangling.test(text) ||
+    (!capital.test(next) && (continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)))));
 
 /** The sentences of a narration in order: cues joined where one breaks off, split at full stops. */
 export function sentencesOf(cues: readonly Cue[]): Sentence[] {

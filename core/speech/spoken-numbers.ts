@@ -89,7 +89,7 @@ function figures(text: string, unit: boolean): string {
   const [a = 0, b] = values;
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a > 12 && b < 10 && a % 10 !== 0)
-    return b === (a % 10) + 1 ? `~${a + 0.5}` : `${a}.${b}`;
+    return b === (a % 10) + 1 && a > 20 ? `~${a + 0.5}` : `${a}.${b}`;
   // "twenty six, twenty seven" is an uncertain reading.
   if (!unit && a >= 10 && b === a + 1) return `~${a + 0.5}`;
   // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
@@ -107,7 +107,7 @@ const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
 
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: TracedText): TracedText {
@@ -128,7 +128,7 @@ function numberWords(heard: TracedText): TracedText {
     // "twelve nine is our first joint"
     const [whole = '', tenth = '', more] = said.split(/[\s-]+/);
     const [a = 0, b = 0] = [valueOf.get(whole), valueOf.get(tenth)];
-    if (before.trim() === '' && more === undefined && a >= 5 && a <= 12 && b > 0 && b < 10 && b !== a + 1)
+    if (before.trim() === '' && more === undefined && a >= 2 && a <= 12 && b > 0 && b < 10 && b !== a + 1)
       if (tellsPlace.test(after)) return `${a}.${b}`;
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
@@ -223,7 +223,7 @@ const feetAndInches: readonly Idiom[] = [
   ],
   [
     g(
-      String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+deep\b))`,
+      String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+deep\b|\s*,(?!\s*(?:\d|and\b|maybe|about|or\b))))`,
     ),
     ([, feet = '', inches, deep = '']) =>
       Number(inches ?? deep) < 12 ? `${feet}' ${inches ?? deep}"` : undefined,
