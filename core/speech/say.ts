@@ -159,7 +159,10 @@ const gone = 'something no longer in the log';
 export function sayThing({ points, runs }: Pick<Line, 'points' | 'runs'>, id: string): string {
   const nameOf = (of: string) => {
     const point = points.find((each) => each.id === of);
-    return point ? `the ${sayPoint(point)}` : gone;
+    if (!point) return gone;
+    const words = sayPoint(point);
+    // "Bend 1" is a name.
+    return /\d$/.test(words) ? words : `the ${words}`;
   };
   const entry = runs.flatMap(({ entries }) => entries).find((each) => each.id === id);
   if (!entry) return nameOf(id);

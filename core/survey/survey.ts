@@ -192,11 +192,7 @@ function placeThings(line: Line, { readings, inRiser, runs, tapes, settled, solv
   for (const run of runs) {
     const prior = counterPrior(line, run);
     if (prior.warning) {
-      warn(
-        prior.warning,
-        `${run.name ?? 'The run'}: ${prior.why}`,
-        placed.get(pointKey(run.access))?.station_ft ?? 0,
-      );
+      warn(prior.warning, `${runName(run)}: ${prior.why}`, placed.get(pointKey(run.access))?.station_ft ?? 0);
     }
   }
   return { placed, widened, warnings, put, warn };

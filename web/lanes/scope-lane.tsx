@@ -198,7 +198,8 @@ const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered }: BarProps)
   const [name, detail] = [methodName(bar.method), barDetail(bar)];
   const roomy = textWidth(name, 16) + 14 < room;
   const nameAt = left + inset + (roomy ? 8 : 4);
-  const nameEnd = nameAt + textWidth(name, roomy ? 15 : 13);
+  // Bold letters are wider.
+  const nameEnd = nameAt + 1.12 * textWidth(name, roomy ? 15 : 13);
   return (
     <>
       <rect
