@@ -7,6 +7,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:crushed|squashed|squished|flattened|deformed)\s*,?\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half|\d+\s*(?:%|percent))(?:\s*way\b)?(?!\w)/gi,
     ([said, share = '']) => `deformation ${share === 'half' ? '50%' : share} ${quoted(said.trim())}`,
   ],
+  // "the joint's out of line, down, 3/4"
+  [
+    /\b(?:the\s+)?joint(?:'s|\s+is)?\s+out\s+of\s+(?:line|alignment|round\s+with\s+it)\s*,?\s+(?:(?:it's\s+)?(up|down|left|right)\s*,\s*)?/gi,
+    ([, way = '']) => `offset joint ${way === '' ? '' : quoted(way)} `,
+  ],
   // "fitting's not seated, gap on the bottom": a joint that is open.
   [
     /\b((?:the\s+)?(?:fitting|spigot|pipe|joint|coupling|bend|elbow|wye|tee)(?:(?:'s|\s+is|\s+was|\s+are)?\s+(?:not|never)|\s+isn't|\s+wasn't)\s+(?:(?:fully|quite|even|all\s+the\s+way)\s+)?(?:seated|home|bottomed\s+out|(?:pushed|shoved|driven)\s+(?:all\s+the\s+way\s+)?(?:in|home)|all\s+the\s+way\s+in|glued(?:\s+(?:in|up))?))(?:\s*,\s*(?:(?:there's|with|and)\s+)?(?:an?\s+)?gap\b)?/gi,

@@ -147,6 +147,11 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:dirt|soil)\s+(?=(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|ends|stops|clears)\b)/gi,
     'debris ',
   ],
+  // "crack runs back to the last joint"
+  [
+    /\b(?:(?:and|it|that)\s+)?(?:runs?|goes|extends|continues)\s+(?:back\s+|on\s+|out\s+|up\s+|down\s+|all\s+the\s+way\s+)*to\s+(?:the\s+)?(?:last|next|previous|prior|other|same)\s+joint\b/gi,
+    asNote,
+  ],
   // "rusted clean through"
   [
     /(?<=\b(?:rott(?:ed|en)|rusted|eaten|worn|corroded)\s+)(?:clean|clear|right|plumb|completely|all\s+the\s+way)\s+(?=(?:through|out|away)\b)/gi,

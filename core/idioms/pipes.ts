@@ -46,6 +46,21 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, what = '']) => `${quoted(what)} change to `,
   ],
+  // "plastic stops, clay after that"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:stops|ends|quits)\s*,\s*(?:(?:and|then|it's|old|it\s+is)\s+)*(?=(${anyMaterial})\s+(?:after\s+(?:that|it)|from\s+(?:there|here)|beyond|past\s+that)\b)`,
+      'gi',
+    ),
+    ([, near = '']) => `${near} to `,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=\bto\s+(?:old\s+)?${anyMaterial}\s+)(?:after\s+(?:that|it)|from\s+(?:there|here)|beyond|past\s+that)\b`,
+      'gi',
+    ),
+    '',
+  ],
   // "cracked clay pipe": what is wrong with it, not where it begins.
   [
     new RegExp(

@@ -141,9 +141,14 @@ export const placeFigures: readonly Idiom[] = [
     /(?<=\d\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?all\s+(?:of\s+them\s+)?(?:have\s+|got\s+)?(?=[a-z])/gi,
     ' ',
   ],
+  // "25 6 in from here", "25 pipe is 6 in here"
+  [
+    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:the\s+)?(?:pipe|line|it)(?:'s|\s+is)?\s+)?([3-9]|1[0-2])\s*-?(?:in(?:ch)?\b[.]?|")\s*(?:pipe\s+)?(?:from\s+(?:here|there)(?:\s+(?:on|out))?|here|now)(?=\s*(?:$|[,;]))/gi,
+    ([, size = '']) => `change to ${size} in`,
+  ],
   // "23, bigger one, 15 %": of what was read before.
   [
-    /(?<=\d\s*(?:feet|foot|ft)?\s*,?\s+)(?:(?:there's|it's|another|an?|the)\s+)*(?:bigger|smaller|larger|worse|similar|lighter|heavier)\s+one(?=\s*(?:$|[,;]))/gi,
+    /(?<=\d(?:\s*(?:feet|foot|ft)|(?:'s)?)\s*,?\s+)(?:(?:there's|it's|is|another|an?|the)\s+)*(?:bigger|smaller|worst|larger|worse|similar|lighter|heavier)\s+one(?=\s*(?:$|[,;]))/gi,
     'same thing',
   ],
   // "same thing, sixty": a share, as before.

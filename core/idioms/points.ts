@@ -43,6 +43,21 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:now\s+)?(?:we're|i'm|and\s+then\s+we're)\s+(?:now\s+|pretty\s+much\s+|running\s+)*(?:flat|level|horizontal)\b/gi,
     asNote,
   ],
+  // "drops into the main, about 8 inches": how far it falls there.
+  [
+    /\b(?:drops?|falls|dumps)\s+(?:down\s+)?(?:in\s*to|in)\s+(?:the\s+)?(?:city\s+|street\s+)?main\s*,?\s+(?:(?:about|maybe|roughly|around|~|by)\s*)*(?:\d+(?:[.]\d+)?|[a-z]+)\s*-?(?:inch(?:es)?|in\b[.]?|"|feet|foot|ft)/gi,
+    ([said]) => `main ${quoted(said)}`,
+  ],
+  // "double wye, both sides look dry"
+  [
+    /(?<=\bdouble\s+(?:wye|tee|sanitary\s+tee)\s*,?\s+)both\s+sides\b(?:\s+(?:look(?:s|ing)?|are|is|dry|clean|clear|open|good|active|wet|capped))*/gi,
+    asNote,
+  ],
+  // "we leave the building", "exits the foundation"
+  [
+    /\b(?:(?:we|it|pipe|line)\s+)?(?:leav(?:es?|ing)|exit(?:s|ing)?)\s+(?:out\s+(?:of\s+)?)?(?=(?:the\s+)?(?:building|house|foundation|footing)\b)/gi,
+    ' ',
+  ],
   // "that's the bathroom coming in from the right"
   [
     /(?<=\b(?:laundry|washer|dishwasher|kitchen|bathroom|bath(?:room)?\s+group|(?:hall|guest|master|half|upstairs|downstairs)\s+bath|powder\s+room|shower|tub|basement|(?:floor|area|yard|roof)\s+drain|downspout)(?:\s+(?:sink|line))?\s+)(?:(?:is|that's|which)\s+)?(?:com(?:es|ing)\s+in|enter(?:s|ing))(?=\s+(?:on|from|at|here|there|off|right|left|to)\b|\s*(?:$|[,.;]))/gi,

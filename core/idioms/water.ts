@@ -54,6 +54,16 @@ export const waterIdioms: readonly Idiom[] = [
     /(?<=\b(?:water|belly|sag|roots?|offset|crack|step|hole)\b[^;,]*?)\s+(?:(?:is|are|'s)\s+)?still\s+(?:there|in\s+there)\b/gi,
     '',
   ],
+  // "water's over the lens"
+  [
+    /\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:up\s+)?over\s+(?:the\s+)?(?:lens|camera|head)\b/gi,
+    'camera under water',
+  ],
+  // "water behind the offset"
+  [
+    /\b(?:(?:standing|some)\s+)?water\s+(?:(?:standing|holding|la?ying|sitting)\s+)?((?:right\s+)?behind\s+(?:it|that|the\s+(?:offset|joint|lip|roots|hump)))\b(?!\s+(?:back\s+)?to\s)/gi,
+    ([, where = '']) => `standing water ${quoted(where)}`,
+  ],
   // "under water 4 ft"
   [/\bunder\s*water\s+(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, 'under water for '],
   // Said of the pipe, not denied.

@@ -152,6 +152,15 @@ test.each([
   ["44 top of the pipe's gone", '44 hole at 12'],
   ['52 main, tap is on the top', '52 main "tap is on the top"'],
   ['dirt quits at 26', 'debris quits at 26'],
+  ["31 joint's out of line, down, 3/4", '31 offset joint 3/4 in "down"'],
+  ['21 plastic stops, clay after that', '21 pvc > clay'],
+  ['22 crack, runs back to the last joint', '22 crack "runs back to the last joint"'],
+  ['39 drops into main 8 in', '39 main "drops into main 8 in"'],
+  ["31 water's over the lens for 2 ft", '31-33 camera under water'],
+  ['9 double wye, both sides dry', '9 double wye "both sides dry"'],
+  ['16 leaves the building', '16 building'],
+  ['25 pipe is 6 in here', '25 change to 6 in'],
+  ['35-37 water behind the offset', '35-37 standing water "behind the offset"'],
 ])('“%s” is “%s”', (short, long) => {
   expect(read(short)).toEqual(read(long));
 });

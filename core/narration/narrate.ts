@@ -186,6 +186,9 @@ function outOfWater({ items }: Talk, text: string): string | undefined {
 function fromHere(talk: Talk, text: string): string {
   const here =
     /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i.exec(text) ??
+    /(?<=\bwater\b.{0,30})\bbehind\s+(?:it|that|this|the\s+[a-z]+)\s+(?:all\s+the\s+way\s+)?(?:back\s+)?(?=to\s)/i.exec(
+      text,
+    ) ??
     /(?<=\b(?:every|each|all)\b.{0,20}\bjoints?\b.*)\bfrom\s+(?:here|there)\s+(?=on\b|out\b)/i.exec(text);
   if (!here) return text;
   // "Eighteen, the pipe's flat from here to twelve": the place it begins with.

@@ -23,9 +23,13 @@ const unitStart = /^\s*(?:one|two|three|four|five|six|seven|eight|nine)\b/i;
 /** A cue written like this begins a sentence, unless the one before breaks off: "… a ninety", "Eight feet, …". */
 const capital = /^\s*[A-Z][a-z]/;
 
+/** These end a cue too where the next one begins a sentence: "cleared it enough to get by", "Twenty two, …". */
+const mayEnd =
+  /\b(?:in|on|by|right|around|about|through|past|say|call|maybe|like|our|approximately|roughly|where|point)[,\s]*$/i;
+
 const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&
-  (dangling.test(text) ||
+  ((dangling.test(text) && !(capital.test(next) && mayEnd.test(text))) ||
     (!capital.test(next) && (continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)))));
 
 /** The sentences of a narration in order: cues joined where one breaks off, split at full stops. */
