@@ -64,6 +64,11 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:(?:an?|some|big|little|excess|extra|dried|hardened|hard|too\s+much)\s+)*(?:(?:glue|(?:pvc\s+|abs\s+)?cement|primer)\s+(?:glob|blob|bead|drip|drop|run|ridge|lump|ring)s?|(?:glob|blob|bead|drip|lump|ridge)s?\s+of\s+(?:glue|cement)|excess\s+glue|extra\s+glue)\b/gi,
     ([said]) => `sticks in ${quoted(said)}`,
   ],
+  // "obstruction, brick": whatever it is, it lies in the pipe.
+  [
+    /\b(?:an?\s+|some\s+|partial\s+)?obstructions?\b(?<!(?:\b(?:no|any|without|zero|or|complete|total|full|fully|percent)|%)\s+(?:[a-z]+\s+)?obstructions?)(?:\s*,\s*(?:an?\s+)?(?:bricks?|wood|rocks?|stones?|metal|tool|cable|blade|toy|bottle|can|concrete|mortar)\b)?/gi,
+    ([said]) => `debris ${quoted(said)}`,
+  ],
   // "bricks in the pipe"
   [
     new RegExp(

@@ -154,8 +154,8 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "rusted clean through"
   [
-    /(?<=\b(?:rott(?:ed|en)|rusted|eaten|worn|corroded)\s+)(?:clean|clear|right|plumb|completely|all\s+the\s+way)\s+(?=(?:through|out|away)\b)/gi,
-    '',
+    /\b(rott(?:ed|en)|rusted|eaten|worn|corroded)\s+(?:clean|clear|right|plumb|completely|all\s+the\s+way)\s+(?=(?:through|out|away)\b)/gi,
+    ([, how = '']) => `${how} `,
   ],
   // "rotted out on the bottom"
   [

@@ -56,7 +56,7 @@ export const pipeIdioms: readonly Idiom[] = [
   ],
   [
     new RegExp(
-      String.raw`(?<=\bto\s+(?:old\s+)?${anyMaterial}\s+)(?:after\s+(?:that|it)|from\s+(?:there|here)|beyond|past\s+that)\b`,
+      String.raw`\s+(?:after\s+(?:that|it)|from\s+(?:there|here)|beyond|past\s+that)\b(?<=\bto\s+(?:old\s+)?${anyMaterial}\s+[a-z]+(?:\s+[a-z]+)?)`,
       'gi',
     ),
     '',

@@ -95,7 +95,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "23-34 water", "water 23 to 34": it stands there.
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?\s*(?:-|to)\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)water(?=\s*(?:$|[,;]))|(?<=(?:^|;)\s*(?:the\s+)?)water(?=\s+(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*\d)/gi,
+    /\bwater(?=\s*(?:$|[,;]))(?<=^\s*~?\s*\d+(?:\.\d+)?\s*(?:-|to)\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+water)|\bwater(?=\s+(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*\d)(?<=(?:^|;)\s*(?:the\s+)?water)/gi,
     'standing water',
   ],
   // "Fifty flat, joint separated": fifty and no tenths.

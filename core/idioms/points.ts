@@ -50,18 +50,23 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "double wye, both sides look dry"
   [
-    /(?<=\bdouble\s+(?:wye|tee|sanitary\s+tee)\s*,?\s+)both\s+sides\b(?:\s+(?:look(?:s|ing)?|are|is|dry|clean|clear|open|good|active|wet|capped))*/gi,
+    /\bboth\s+sides\b(?<=\bdouble\s+(?:wye|tee|sanitary\s+tee)\s*,?\s+both\s+sides)(?:\s+(?:look(?:s|ing)?|are|is|dry|clean|clear|open|good|active|wet|capped))*/gi,
     asNote,
   ],
-  // "we leave the building", "exits the foundation"
+  // "we leave the house", "exits the foundation": where the building begins.
   [
-    /\b(?:(?:we|it|pipe|line)\s+)?(?:leav(?:es?|ing)|exit(?:s|ing)?)\s+(?:out\s+(?:of\s+)?)?(?=(?:the\s+)?(?:building|house|foundation|footing)\b)/gi,
-    ' ',
+    /\b(?:(?:we|we're|it|pipe|line)\s+)?(?:leav(?:es?|ing)|exit(?:s|ing)?)\s+(?:out\s+(?:of\s+)?)?(?:the\s+)?(?:building|house|foundation|footing)\b/gi,
+    'building',
   ],
   // "that's the bathroom coming in from the right"
   [
-    /(?<=\b(?:laundry|washer|dishwasher|kitchen|bathroom|bath(?:room)?\s+group|(?:hall|guest|master|half|upstairs|downstairs)\s+bath|powder\s+room|shower|tub|basement|(?:floor|area|yard|roof)\s+drain|downspout)(?:\s+(?:sink|line))?\s+)(?:(?:is|that's|which)\s+)?(?:com(?:es|ing)\s+in|enter(?:s|ing))(?=\s+(?:on|from|at|here|there|off|right|left|to)\b|\s*(?:$|[,.;]))/gi,
-    'ties in',
+    /\b((?:laundry|washer|dishwasher|kitchen|bathroom|bath(?:room)?\s+group|(?:hall|guest|master|half|upstairs|downstairs)\s+bath|powder\s+room|shower|tub|basement|(?:floor|area|yard|roof)\s+drain|downspout)(?:\s+(?:sink|line))?)\s+(?:(?:is|that's|which)\s+)?(?:com(?:es|ing)\s+in|enter(?:s|ing))(?=\s+(?:on|from|at|here|there|off|right|left|to)\b|\s*(?:$|[,.;]))/gi,
+    ([, what = '']) => `${what} ties in`,
+  ],
+  // "tap not cut out": under a liner.
+  [
+    /\b(?:(?:is|was|were)\s+)?(?:not|never)\s+(?:been\s+)?(?:cut|opened|reinstated)(?:\s+(?:out|open|back\s+in))?\b(?<=\b(?:tap|lateral|branch|connection|wye|tee|service)\s+(?:(?:is|was|were)\s+)?(?:not|never)\s+[a-z ]+)/gi,
+    asNote,
   ],
   // "drops into a 90"
   [

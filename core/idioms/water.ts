@@ -51,7 +51,7 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "water from 23 to 34 still there"
   [
-    /(?<=\b(?:water|belly|sag|roots?|offset|crack|step|hole)\b[^;,]*?)\s+(?:(?:is|are|'s)\s+)?still\s+(?:there|in\s+there)\b/gi,
+    /\s+(?:(?:is|are|'s)\s+)?still\s+(?:in\s+)?there\b(?<=\b(?:water|belly|sag|roots?|offset|crack|step|hole)\b[^;,]*)/gi,
     '',
   ],
   // "water's over the lens"

@@ -159,6 +159,10 @@ test.each([
   ["31 water's over the lens for 2 ft", '31-33 camera under water'],
   ['9 double wye, both sides dry', '9 double wye "both sides dry"'],
   ['16 leaves the building', '16 building'],
+  ['13 we leave the house', '13 building'],
+  ['60 obstruction, brick', '60 debris "obstruction, brick"'],
+  ['60 obstruction 40%', '60 debris 40% "obstruction"'],
+  ['73 tap not cut out', '73 tap "not cut out"'],
   ['25 pipe is 6 in here', '25 change to 6 in'],
   ['35-37 water behind the offset', '35-37 standing water "behind the offset"'],
 ])('“%s” is “%s”', (short, long) => {
