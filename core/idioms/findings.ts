@@ -9,7 +9,7 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "the joint's out of line, down, 3/4"
   [
-    /\b(?:the\s+)?joint(?:'s|\s+is)?\s+out\s+of\s+(?:line|alignment|round\s+with\s+it)\s*,?\s+(?:(?:it's\s+)?(up|down|left|right)\s*,\s*)?/gi,
+    /\b(?:the\s+)?joint(?:'s|\s+is)?\s+out\s+of\s+(?:line|alignment)\s*,?\s+(?:(?:it's\s+)?(up|down|left|right)\s*,\s*)?/gi,
     ([, way = '']) => `offset joint ${way === '' ? '' : quoted(way)} `,
   ],
   // "fitting's not seated, gap on the bottom": a joint that is open.

@@ -49,17 +49,10 @@ export const pipeIdioms: readonly Idiom[] = [
   // "plastic stops, clay after that"
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:stops|ends|quits)\s*,\s*(?:(?:and|then|it's|old|it\s+is)\s+)*(?=(${anyMaterial})\s+(?:after\s+(?:that|it)|from\s+(?:there|here)|beyond|past\s+that)\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:stops|ends|quits)\s*,\s*(?:(?:and|then|it's|old|it\s+is)\s+)*(${anyMaterial})\s+(?:after\s+(?:that|it)|from\s+(?:there|here)|beyond|past\s+that)\b`,
       'gi',
     ),
-    ([, near = '']) => `${near} to `,
-  ],
-  [
-    new RegExp(
-      String.raw`\s+(?:after\s+(?:that|it)|from\s+(?:there|here)|beyond|past\s+that)\b(?<=\bto\s+(?:old\s+)?${anyMaterial}\s+[a-z]+(?:\s+[a-z]+)?)`,
-      'gi',
-    ),
-    '',
+    ([, near = '', far = '']) => `${near} to ${far}`,
   ],
   // "cracked clay pipe": what is wrong with it, not where it begins.
   [

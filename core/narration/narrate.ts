@@ -49,14 +49,14 @@ export function narrate(
     items: [],
     notes: new Map(),
   };
-  const from = new Map<string, number>();
+  const unsettledAt = new Map<string, number>();
   sentencesOf(cues).forEach((sentence, index) => {
     talk.notes.set(index, { video_s: sentence.at(0), sentence: sentence.text });
     for (const [why, says] of unsettling)
-      if (!from.has(why) && says.test(sentence.text)) from.set(why, talk.items.length);
+      if (!unsettledAt.has(why) && says.test(sentence.text)) unsettledAt.set(why, talk.items.length);
     takeSentence(talk, sentence, index);
   });
-  for (const [why, first] of from)
+  for (const [why, first] of unsettledAt)
     for (const { entry, assumed } of talk.items.slice(first)) if (entry.reading_ft) assumed.push(why);
   return {
     format: 'open-trench-narration',

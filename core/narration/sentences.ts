@@ -12,25 +12,25 @@ export interface Sentence {
 }
 
 /** A cue ending with one of these continues in the next. */
-const dangling =
-  /(?:^|\s)(?:at|(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|from|to|of|the|a|an|and|or|(?<!\b(?:coming|comes|came|going|goes|ties|tying|tied|pushing|sticking|caved|caving)\s)in|on|by|is|are|there['’]?s|we['’]?ve|got|have|through|till|until|like|approximately|roughly|(?<!(?:got|has|have)\s)some|our|your|my|with|into|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|it['’]?s|that['’]?s|where|between|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|another|point|hundred)[,\s]*$/i;
+const breaksOff =
+  /(?:^|\s)(?:at|from|to|of|the|a|an|and|or|is|are|there['’]?s|we['’]?ve|got|have|till|until|(?<!(?:got|has|have)\s)some|your|my|with|into|it['’]?s|that['’]?s|between|another|hundred)[,\s]*$/i;
+/** So does one ending with one of these, unless the next begins a sentence: "enough to get by", "Twenty two, …". */
+const mayBreakOff =
+  /(?:^|\s)(?:(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|(?<!\b(?:coming|comes|came|going|goes|ties|tying|tied|pushing|sticking|caved|caving)\s)in|on|by|through|like|approximately|roughly|our|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|where|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|point)[,\s]*$/i;
 /** A cue starting with one of these continues the previous one. */
 const continuing =
   /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o['’]?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;
 /** "forty" and then "six" is one number. */
 const tensEnd = /\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred)\s*$/i;
 const unitStart = /^\s*(?:one|two|three|four|five|six|seven|eight|nine)\b/i;
-/** A cue written like this begins a sentence, unless the one before breaks off: "… a ninety", "Eight feet, …". */
+/** A cue written like this begins a sentence, unless the one before breaks off. */
 const capital = /^\s*[A-Z][a-z]/;
-
-/** These end a cue too where the next one begins a sentence: "cleared it enough to get by", "Twenty two, …". */
-const mayEnd =
-  /\b(?:in|on|by|right|around|about|through|past|say|call|maybe|like|our|approximately|roughly|where|point)[,\s]*$/i;
 
 const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&
-  ((dangling.test(text) && !(capital.test(next) && mayEnd.test(text))) ||
-    (!capital.test(next) && (continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)))));
+  (breaksOff.test(text) ||
+    (!capital.test(next) &&
+      (mayBreakOff.test(text) || continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)))));
 
 /** The sentences of a narration in order: cues joined where one breaks off, split at full stops. */
 export function sentencesOf(cues: readonly Cue[]): Sentence[] {

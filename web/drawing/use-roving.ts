@@ -8,8 +8,12 @@ export interface RovingStop {
 
 /** One tab stop for a row of things, each by its own key, in the order drawn; arrow keys move along it. */
 export function useRoving(name: string, keys: readonly string[]) {
-  const [last, setLast] = useState<string>();
-  const active = last !== undefined && keys.includes(last) ? last : keys[0];
+  const [last, setLast] = useState({ key: keys[0], at: 0 });
+  // A thing may come back under another key: then the stop stays at its place in the row.
+  const active = keys.find((key) => key === last.key) ?? keys[Math.min(last.at, keys.length - 1)];
+  const stopOn = (key: string) => {
+    setLast({ key, at: keys.indexOf(key) });
+  };
   const stopAt = (target: EventTarget) => (target as Element).closest(`[data-rove^="${name} "]`);
   return {
     item: (key: string): RovingStop => ({
@@ -20,7 +24,7 @@ export function useRoving(name: string, keys: readonly string[]) {
     row: {
       onFocus: (event: React.FocusEvent) => {
         const on = stopAt(event.target)?.getAttribute('data-rove');
-        if (on) setLast(on.slice(name.length + 1));
+        if (on) stopOn(on.slice(name.length + 1));
       },
       onKeyDown: (event: React.KeyboardEvent) => {
         const count = keys.length;
@@ -33,7 +37,7 @@ export function useRoving(name: string, keys: readonly string[]) {
         const now = active === undefined ? 0 : keys.indexOf(active);
         const next = keys[Math.min(count - 1, Math.max(0, now + by))];
         if (next === undefined) return;
-        setLast(next);
+        stopOn(next);
         event.currentTarget
           .querySelector<SVGElement | HTMLElement>(`[data-rove="${CSS.escape(`${name} ${next}`)}"]`)
           ?.focus();

@@ -1,7 +1,9 @@
 import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 
-/** The current width of an element, px; `first` until it has been laid out. */
-export function useWidth<T extends HTMLElement>(first: number): [RefObject<T | null>, number] {
+/** The current width of an element, px; `first` until it has been laid out. A function is asked once. */
+export function useWidth<T extends HTMLElement>(
+  first: number | (() => number),
+): [RefObject<T | null>, number] {
   const ref = useRef<T>(null);
   const [width, setWidth] = useState(first);
   useLayoutEffect(() => {

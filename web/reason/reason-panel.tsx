@@ -43,20 +43,19 @@ interface Props {
  * only what it shows, so that a step of the scope that does not change it does not draw it again.
  */
 export function ReasonPanel({ bar, lineView, scope, children, ...about }: Props) {
-  const dangers = <Dangers warnings={scope.warnings} line={lineView.id} />;
-  return bar ? (
+  const { warnings } = scope;
+  return (
     <>
-      {dangers}
-      <BarReasons {...{ bar, lineView, scope }} {...about}>
-        {children}
-      </BarReasons>
-    </>
-  ) : (
-    <>
-      {dangers}
-      <NoBar warnings={scope.warnings} line={lineView.id}>
-        {children}
-      </NoBar>
+      <Dangers warnings={warnings} line={lineView.id} />
+      {bar ? (
+        <BarReasons {...{ bar, lineView, scope }} {...about}>
+          {children}
+        </BarReasons>
+      ) : (
+        <NoBar warnings={warnings} line={lineView.id}>
+          {children}
+        </NoBar>
+      )}
     </>
   );
 }

@@ -82,7 +82,7 @@ function useScale({ from_ft, to_ft }: Interval, boxWidth: number, shown: Interva
 function Sheet(known: Known) {
   const narrow = useNarrow();
   const { lineView, change } = known;
-  const [ref, boxWidth] = useWidth<HTMLDivElement>(likelyWidth());
+  const [ref, boxWidth] = useWidth<HTMLDivElement>(likelyWidth);
   const window = useWindow(lineView);
   const scale = useScale(lineView, boxWidth, window.shown);
   const drawing = useRef<SVGSVGElement>(null);
