@@ -47,7 +47,11 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             // In a file of its own it runs before the others.
-            { name: 'early', test: /web\/(early|api\/(tab|early-answers))\.ts$/, priority: 2 },
+            {
+              name: 'early',
+              test: /(core\/days|web\/(early|opening\/first-header|api\/(prefetch|tab|last-me)|shell\/tabs|theme\/(mode|tokens)))\.ts$/,
+              priority: 2,
+            },
             { name: 'first', tags: ['$initial'], priority: 1 },
             { name: chunkNamer(), debugName: 'by view', test: (id) => !id.includes('node_modules') },
           ],

@@ -51,6 +51,48 @@ test('a job opens on what was worked out of it last, on the server or here, and 
   await server.stop();
 });
 
+test('the header stands where it stays before the scripts of the page are there, and the sheet joins it in one step', async ({
+  browser,
+  server,
+}) => {
+  const job = 'demo-1-quarry-lane';
+  for (const width of [390, 768, 1280]) {
+    const context = await browser.newContext({ serviceWorkers: 'block', viewport: { width, height: 800 } });
+    const page = await context.newPage();
+    let letGo: () => void = () => undefined;
+    const held = new Promise<void>((go) => {
+      letGo = go;
+    });
+    await page.route(/\/assets\/first-.*\.js/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    const asked: string[] = [];
+    page.on('request', (request) => asked.push(new URL(request.url()).pathname));
+    await page.goto(`${server.url}/jobs/${job}/sheet`, { waitUntil: 'commit' });
+    const name = page.locator('h1').filter({ hasText: '14 Quarry Lane', visible: true });
+    const tab = page.locator('header nav > *').filter({ hasText: 'Sheet', visible: true }).last();
+    const fonts = () => page.evaluate(() => document.fonts.ready.then(() => undefined));
+    const places = async () => {
+      const boxes = await Promise.all([name, tab].map((each) => each.boundingBox()));
+      return boxes.map((box) => box && [box.x, box.y, box.height].map(Math.round));
+    };
+    await expect(tab).toBeVisible();
+    await fonts();
+    const first = await places();
+    await expect(total(page)).toHaveCount(0);
+    letGo();
+    await expect(total(page)).toHaveText(/^\$\d/);
+    // A phone has the name in a bar of its own, with more in it.
+    const same = async () => (await places()).slice(width < 768 ? 1 : 0);
+    await expect.poll(same).toEqual(first.slice(width < 768 ? 1 : 0));
+    // What the first drawing was made from was asked for once.
+    for (const path of [`/api/jobs/${job}/view`, '/api/firm'])
+      expect(asked.filter((each) => each === path)).toHaveLength(1);
+    await context.close();
+  }
+});
+
 test('undo works on every view and says what it took back; a key that cannot act says why; the hand stays where it was', async ({
   page,
 }) => {

@@ -4,8 +4,8 @@ import { install, root } from './setup.mjs';
 
 install();
 const asked = process.argv.slice(2);
-const names = asked.length > 0 ? asked : ['scope', 'sheet', 'typing', 'list'];
-if (names.some((name) => ['sheet', 'typing', 'list', 'shop', 'mutants'].includes(name)))
+const names = asked.length > 0 ? asked : ['scope', 'opening', 'sheet', 'typing', 'list'];
+if (names.some((name) => ['opening', 'sheet', 'typing', 'list', 'shop', 'mutants'].includes(name)))
   await import('./build.mjs');
 for (const name of names) {
   await build({

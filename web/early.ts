@@ -1,9 +1,12 @@
 import { prefetch } from './api/prefetch';
 import { claimTab } from './api/tab';
+import { drawFirstHeader } from './opening/first-header';
+import { applyMode } from './theme/mode';
+import type { StoredJob } from '../server/jobs/store.js';
 
 /**
- * What runs before the other scripts are parsed: this tab's name, the view being opened, and the requests the page is
- * sure to need. The build puts it in a file of its own, which runs first.
+ * What runs before the other scripts are parsed: the colors and the first header, this tab's name, the view being
+ * opened, and the requests the page is sure to need. The build puts it in a file of its own, which runs first.
  */
 export const tabClaimed = claimTab();
 
@@ -19,17 +22,32 @@ export const jobViews = {
   plan: async () => (await import('./plan/plan-view')).PlanView,
   after: async () => (await import('./after/after-view')).AfterView,
 } as const;
-export const jobLayout = async () => (await import('./shell/job-layout')).JobLayout;
+const layout = () => import('./shell/job-layout');
+export const jobLayout = async () => (await layout()).JobLayout;
+export const jobFetch = async () => (await layout()).fetchJobOpening;
 
-export const jobList = async () => (await import('./jobs/job-list')).JobList;
+const list = () => import('./jobs/job-list');
+export const jobList = async () => (await list()).JobList;
+export const jobListFetch = async () => (await list()).fetchJobList;
 
+/** A copy of a job's answer: the page reads the answer itself. */
+const jobOf = (answer: Promise<Response>) =>
+  answer
+    .then((its) => (its.ok ? (its.clone().json() as Promise<StoredJob>) : undefined))
+    .catch(() => undefined);
+
+applyMode();
 const [, first, id, view] = location.pathname.split('/');
 if (first === 'jobs' && id) {
-  for (const path of ['', '/view']) prefetch(`/api/jobs/${id}${path}`);
-  prefetch('/api/firm');
+  drawFirstHeader(jobOf(prefetch(`/api/jobs/${id}`)));
+  void prefetch(`/api/jobs/${id}/view`);
+  void prefetch('/api/firm');
   void jobLayout();
   void jobViews[view && view in jobViews ? (view as keyof typeof jobViews) : 'sheet']();
-} else if (first === '') {
-  prefetch('/api/jobs');
-  void jobList();
+} else if (first !== 'offer') {
+  drawFirstHeader(undefined);
+  if (first === '') {
+    void prefetch('/api/jobs');
+    void jobList();
+  }
 }

@@ -3,23 +3,23 @@ import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import './theme/print.css';
 import { ChakraProvider } from '@chakra-ui/react';
-import { QueryClient } from '@tanstack/react-query';
-import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
-import { StrictMode } from 'react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { persistQueryClient } from '@tanstack/react-query-persist-client';
+import { StrictMode, useEffect, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Refused } from './api/client';
 import { takeFirm } from './api/firm';
 import { takeStored } from './api/jobs';
 import { loadMe, clearOtherPersonsData } from './api/me';
+import { endOpening } from './opening/opened-with';
 import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
+import { fetchOpening } from './opening/fetch-opening';
 import { loadViews, Pages } from './routes';
 import { Trouble } from './shell/trouble';
-import { applyMode } from './theme/color-mode';
 import { system } from './theme/system';
 
-applyMode();
 const client = new QueryClient({
   defaultOptions: {
     // The server is on this machine or network: the browser's online state says nothing about it.
@@ -47,17 +47,27 @@ if ('serviceWorker' in navigator && import.meta.env.PROD)
   navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
+const [, restored] = persistQueryClient({ queryClient: client, ...persistOptions });
+const shown = [loadViews(location.pathname), fetchOpening(client, location.pathname, restored)];
 // Not awaited up here: the code of a view waits until this file has run.
-void loadViews(location.pathname).then(() => {
+void Promise.all(shown).then(() => {
   createRoot(root).render(
     <StrictMode>
       <ChakraProvider value={system}>
         <ErrorBoundary FallbackComponent={Trouble}>
-          <PersistQueryClientProvider client={client} persistOptions={persistOptions}>
-            <Pages />
-          </PersistQueryClientProvider>
+          <QueryClientProvider client={client}>
+            <Opening>
+              <Pages />
+            </Opening>
+          </QueryClientProvider>
         </ErrorBoundary>
       </ChakraProvider>
     </StrictMode>,
   );
 });
+
+/** Its effect runs after those of everything drawn first. */
+function Opening({ children }: { children: ReactNode }) {
+  useEffect(endOpening, []);
+  return children;
+}

@@ -315,7 +315,7 @@ export const findingRows = [
       ].map((each): [string, Sets, Sets] => [each, {}, { size: 'large' }]),
       ...[
         ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'],
-        ...['whiskers', 'root whiskers', 'stringy roots'],
+        ...['whiskers', 'root whiskers', 'stringy roots', 'more hair', 'hair in it'],
       ].map((each): [string, Sets] => [each, { size: 'small' }]),
     ],
     grading: { measure: 'percent', bounds: [10, 25, 50], cures: ['clean'], stopsLinerAt: 10 },

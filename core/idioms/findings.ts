@@ -33,6 +33,16 @@ export const findingIdioms: readonly Idiom[] = [
     /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
     ([, how = '']) => `joint ${quoted(how.trim())}`,
   ],
+  // "a hub that's pulled, three eighths"
+  [
+    /\b(?:hub|bell|joint)(?:(?:'s|\s+(?:that's|that\s+is|is|has|looks|been|got))\s*)*\s+pulled(?:\s+(?:apart|open|back|out|loose))?(?=\s*(?:$|[,;.\d½¼¾]|about|maybe|by|an?\b|half|call))/gi,
+    'separated joint',
+  ],
+  // "chip missing out of the bell", "piece gone off the hub"
+  [
+    /\b(?:(?:there's|an?|small|little|big)\s+)*(?:chip|piece|chunk)\s+(?:is\s+)?(?:missing|gone|broken|broke)\s+(?:out\s+of|off\s+of|off|from|in)\s+(?:the\s+)?(bell|hub|joint|spigot)\b/gi,
+    ([, part = '']) => `broken piece missing ${quoted(part)}`,
+  ],
   // "high joint 1/2"
   [/\b(?:high|low|raised|dropped|stepped)\s+joint\b/gi, 'offset joint'],
   // "ABS, glued joints, all good"
@@ -123,6 +133,7 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:can't|cannot|couldn't|can\s+not|hard\s+to)\s+(?:really\s+)?(?:tell|say|see)\s+how\s+(?:bad|much|big|many|deep|wide|long|far)\b[^;,]*/gi,
     asNote,
   ],
+  [/\bgrease\s+(?:band|ring|line|streak|shelf|ledge)\b/gi, 'grease'],
   [/\bto\s+(?:the\s+)?spring\s?line\b/gi, '50%'],
   [/\bdisjoint(?:ed)?\b/gi, 'separated'],
 ];

@@ -28,6 +28,8 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|counter\s+(?:at|is)\s+zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
     '0 ',
   ],
+  // "at the lip of the cleanout"
+  [/\bthe\s+(?:lip|rim|edge|mouth|collar)\s+of\s+(?=the\s+(?:[a-z]+\s+)?clean\s?-?out\b)/gi, ' '],
   // "at 118 Larkin", "118 larkin street": an address is not a reading.
   [
     /\b(?:\d{2,5}(?=\s+(?!(?:to|toward|towards|the|a|under|in|into|at|from|of|and|ft|feet)\b)[a-z]+\s+(?:street|avenue|ave|road|lane|drive|court|boulevard|blvd)\b)|(?<=\b(?:at|for)\s)\d{2,5}(?=\s[A-Z][a-z]{3,}\s*(?:,|\.|$)))/g,
@@ -42,7 +44,7 @@ export const spokenIdioms: readonly Idiom[] = [
   [/(?<=[a-z\d])\s+and\s+change\b/gi, ' '],
   // "right at seventy nine" is not a side of the pipe.
   [
-    /\bright\s+(?=(?:at|about|around|near|after|before|past|off|now|next|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
+    /\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
     ' ',
   ],
   [/ {2,}/g, ' '],
@@ -146,6 +148,14 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /\b(?:dirt|soil)\s+(?=(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|ends|stops|clears)\b)/gi,
     'debris ',
+  ],
+  // "crack runs to the next joint, which is 29"
+  [
+    new RegExp(
+      String.raw`\bto\s+(?:the\s+)?(?:last|next|previous|other)\s+joint\s*,?\s+(?:and\s+)?(?:that's|which\s+is|that\s+is|it's)\s+(?:at\s+)?(?=~?\d|${aNumber}\b)`,
+      'gi',
+    ),
+    'to ',
   ],
   // "crack runs back to the last joint"
   [
@@ -294,7 +304,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "gravel quits at 30"
   [
-    /(?<=\b(?:roots?|grease|scale|debris|gravel|sand|mud|dirt|silt|sludge|rocks?|cracks?|cracking|infiltration|it|that)\s+)(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|(?:is|are)\s+(?:done|gone|over))\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi,
+    /(?<=\b(?:roots?|grease|scale|debris|gravel|sand|mud|dirt|silt|sludge|rocks?|cracks?|cracking|infiltration|it|that)\s+)(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|thins\s+out|lightens\s+up|(?:gets|is)\s+(?:a\s+lot\s+|much\s+)?(?:better|lighter)|(?:is|are)\s+(?:done|gone|over))\s+(?:at|by|around|(?:just\s+|right\s+)?(?:after|past))\s+(?=(?:~\s*|about\s+)?\d)/gi,
     'ends at ',
   ],
   // "it clears up at 31"

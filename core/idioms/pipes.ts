@@ -30,6 +30,37 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, near = '']) => `${near} to `,
   ],
+  // "somebody's put a piece of pvc in, 4 ft worth"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:somebody|someone|they)(?:'s|'ve|\s+has|\s+have|\s+had)?\s+)?(?:put|stuck|set|dropped|laid|spliced|patched|threw)\s+(?:in\s+)?(?:an?\s+)?(?:(?:new|little|short)\s+)*(?:piece|stick|section|chunk|length|joint)\s+of\s+(${anyMaterial})(?:\s+pipe)?(?:\s+in)?(?:\s+(?:here|there))?\b`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} repair`,
+  ],
+  [
+    new RegExp(
+      String.raw`,?\s+(\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|'))(?:\s+or\s+so)?\s+worth\b(?<=\b${anyMaterial}\b[^;]*)`,
+      'gi',
+    ),
+    ([, length = '']) => ` ${length} long`,
+  ],
+  // "back in clay at 52": a change, no way back.
+  [
+    new RegExp(
+      String.raw`\b(?:(?:and|then|now|okay|we're|we\s+are|it's)\s+)*back\s+(?:in|on|into|onto)\s+(?:the\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    'change to ',
+  ],
+  // "to clay through a rubber coupling"
+  [
+    new RegExp(
+      String.raw`(?<=\b${anyMaterial}(?:\s+pipe)?\s+)(?:through|via|with|using|by)\s+(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|boot))\b`,
+      'gi',
+    ),
+    ([, coupling = '']) => quoted(coupling),
+  ],
   // "pvc repair, 4 ft of it"
   [
     new RegExp(

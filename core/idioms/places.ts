@@ -146,10 +146,24 @@ export const placeFigures: readonly Idiom[] = [
     /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:the\s+)?(?:pipe|line|it)(?:'s|\s+is)?\s+)?([3-9]|1[0-2])\s*-?(?:in(?:ch)?\b[.]?|")\s*(?:pipe\s+)?(?:from\s+(?:here|there)(?:\s+(?:on|out))?|here|now)(?=\s*(?:$|[,;]))/gi,
     ([, size = '']) => `change to ${size} in`,
   ],
+  // "every one of the joints"
+  [
+    /\b(every|each)\s+(?:single\s+)?one\s+of\s+(?:the|these|those|them)\s+(?=joints?\b)/gi,
+    ([, each = '']) => `${each} `,
+  ],
+  [
+    /(?<=\b(?:to|through|till|until)\s+)the\s+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+mark\b/gi,
+    ([, at = '']) => at,
+  ],
   // "23, bigger one, 15 %": of what was read before.
   [
     /(?<=\d(?:\s*(?:feet|foot|ft)|(?:'s)?)\s*,?\s+)(?:(?:there's|it's|is|another|an?|the)\s+)*(?:bigger|smaller|worst|larger|worse|similar|lighter|heavier)\s+one(?=\s*(?:$|[,;]))/gi,
     'same thing',
+  ],
+  // "19.2, those are thick"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:those|these|they)(?:'re|\s+are)\s+(?:(?:a\s+lot|much|pretty|real(?:ly)?|getting)\s+)*(thick|heavy|bad|big|large|worse|thicker|heavier|bigger|light|small|lighter|smaller|thin)\b/gi,
+    ([, size = '']) => `same thing, ${/^(?:light|small|thin)/i.test(size) ? 'small' : 'large'}`,
   ],
   // "same thing, sixty": a share, as before.
   [

@@ -63,6 +63,11 @@ export const pointIdioms: readonly Idiom[] = [
     /\b((?:laundry|washer|dishwasher|kitchen|bathroom|bath(?:room)?\s+group|(?:hall|guest|master|half|upstairs|downstairs)\s+bath|powder\s+room|shower|tub|basement|(?:floor|area|yard|roof)\s+drain|downspout)(?:\s+(?:sink|line))?)\s+(?:(?:is|that's|which)\s+)?(?:com(?:es|ing)\s+in|enter(?:s|ing))(?=\s+(?:on|from|at|here|there|off|right|left|to)\b|\s*(?:$|[,.;]))/gi,
     ([, what = '']) => `${what} ties in`,
   ],
+  // "48, under the wall": of the house.
+  [
+    /(?<=^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+)(?:(?:we're|now|going|goes|it's)\s+)*(?:under|through|past)\s+the\s+(?:foundation\s+|house\s+|basement\s+)?(?:wall|footing|foundation)(?=\s*(?:$|[,;.]))/gi,
+    'building',
+  ],
   // "tap not cut out": under a liner.
   [
     /\b(?:(?:is|was|were)\s+)?(?:not|never)\s+(?:been\s+)?(?:cut|opened|reinstated)(?:\s+(?:out|open|back\s+in))?\b(?<=\b(?:tap|lateral|branch|connection|wye|tee|service)\s+(?:(?:is|was|were)\s+)?(?:not|never)\s+[a-z ]+)/gi,
@@ -81,6 +86,11 @@ export const pointIdioms: readonly Idiom[] = [
   [
     /\b(?:ties?|tied|taps?|tapped|connects?|connected|comes?|drops?|goes)\s+(?:in\s*to|in\s+(?:at|on)|on\s*to)\s+(?:the\s+)?(?:top|side|crown|spring\s?line)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
     ([said]) => `main ${quoted(said.trim())}`,
+  ],
+  // "there's the tap, main's flowing good"
+  [
+    /\b(?:the\s+tap\s*,?\s+(?:and\s+)?)?(?:the\s+)?(?:(?:city|street|sewer)\s+)?main(?:'s|\s+is)?\s+((?:flowing|running|moving)(?:\s+(?:good|fine|well|great|normal|clear|along|nice(?:ly)?|free(?:ly)?))?)\b/gi,
+    ([, how = '']) => `main ${quoted(how)}`,
   ],
   // "at tap, top of main"
   [

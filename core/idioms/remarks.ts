@@ -14,6 +14,8 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [/\bchange\s+(?:in|of)\s+(?:the\s+)?(?:grade|slope|pitch|fall)\b/gi, asNote],
+  // "tap is zero"
+  [/\b(?:the\s+)?tap\s+(?:is|at)\s+(?:zero|0)\b(?![.\d])/gi, asNote],
   // "somebody hit this with a backhoe"
   [
     /\b(?:(?:somebody|someone|they|an?|the)\s+)*(?:(?:hit|clipped|nicked|caught|struck|got)\s+(?:this|it|the\s+(?:pipe|line))\s+with\s+an?\s+(?:backhoe|excavator|shovel|auger|trencher|drill|bucket|pick)|(?:backhoe|excavator|auger|trencher|drill|bucket|shovel)\s+(?:hit|clipped|nicked|caught|struck|got)\s+(?:this|it|the\s+(?:pipe|line)))\b/gi,

@@ -165,6 +165,11 @@ export const waterFigures: readonly Idiom[] = [
     /(?<=(?:^|;|\bat)\s*(?:the\s+)?)(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+((?:(?:there's|we've|has|got|hit|have)\s+)*(?:an?\s+)?(?:(?:small|little|slight|big|shallow)\s+)?(?:belly|sag|dip|low\s+spot|standing\s+water)\b[^;]*?),\s+(~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:it's|it|we're|that's)\s+)(?:out|gone|over|done|back\s+up|clears?)\b/gi,
     ([, from = '', what = '', to = '']) => `${what}, ${from} to ${to}`,
   ],
+  // "lens comes up at 41", "picture clears at 41"
+  [
+    /\b(?:the\s+)?(?:camera|head|lens|picture|we)\s+(?:comes?|came|pops?|popped|clears?|cleared)\s+(?:(?:back|up|out|clear|of\s+(?:it|that|the\s+water))\s+)*(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    'ends at ',
+  ],
   // "camera goes under at 90"
   [
     /\b(?:the\s+)?(?:camera|head|lens)\s+(?:goes|went|dips|is|going)\s+under(?:\s+water)?\s+(?:at|by|around)\s+~?\s*(\d+(?:\.\d+)?)/gi,

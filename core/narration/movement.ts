@@ -1,9 +1,9 @@
 import type { Talk } from './talk.js';
 
 const back =
-  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)(?!\s+(?:a\s+(?:little|bit|foot|hair|touch)\b|(?:to|and|for)\s+(?:(?:take|get|have|a|another|better)\s+)*(?:look|see|check|view|clear|clean|wipe)))|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|(?:coming|heading|working)\s+(?:our\s+way\s+|my\s+way\s+)?back\s+up\W*$|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
+  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)(?!\s+(?:a\s+(?:little|bit|foot|hair|touch)\b|(?:to|and|for)\s+(?:(?:take|get|have|a|another|better)\s+)*(?:look|see|check|view|clear|clean|wipe)|\s*,?\s*(?:(?:and|then|so|i'm|we're|we|i)\s+)*(?:gonna|going\s+to|to)\s+(?:go\s+)?(?:cut|jet|clean|cable|clear|swap|get|grab|put|switch|change)))|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|(?:coming|heading|working)\s+(?:our\s+way\s+|my\s+way\s+)?back\s+up\W*$|backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
 const out =
-  /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|(?:nosing|squeezing|easing|working|going|pushing)\s+(?:(?:it|her|on)\s+)?(?:past|by|around|over|through)\s+(?:it|that|this)\b|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down))\b/i;
+  /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|(?:nosing|squeezing|easing|working|going|pushing)\s+(?:(?:it|her|on)\s+)?(?:past|by|around|over|through)\s+(?:it|that|this)\b|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down)|back\s+in(?=\s*(?:$|[,.;]|(?:again|now|after|with|there)\b)))\b/i;
 /** "Not sure I can get over that coming back": what may be, no turn. */
 const supposed =
   /\b(?:not\s+sure|don't\s+know|if|whether|might|may|could|can|can't|hope(?:fully)?|trouble|worr(?:y|ied)|careful|hard)\b[^,.;]*$/i;
@@ -28,7 +28,7 @@ export function turnIn(text: string): { readonly at: number; readonly pass: 'out
 }
 
 const toHouse =
-  /\b(?:heading|going|pushing|working)\s+(?:back\s+)?(?:up\s+)?(?:to|toward|towards)\s+the\s+(?:house|building|foundation)\b/i;
+  /\b(?:heading|going|pushing|working|coming|running|shooting)\s+(?:back\s+)?(?:up\s+)?(?:to|toward|towards)\s+the\s+(?:house|building|foundation)\b/i;
 
 /** "Heading back up to the house": pushing out, where that is where the head looks. */
 function towardEnd({ direction }: Talk, text: string): ReturnType<typeof turnIn> {

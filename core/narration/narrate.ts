@@ -73,6 +73,10 @@ const unsettling: readonly (readonly [why: string, says: RegExp])[] = [
     /\bcounter\s+(?:just\s+|has\s+|got\s+)?(?:slipp(?:ed|ing)|jump(?:ed|ing)|skipp(?:ed|ing)|hung\s+up|stuck|is\s+slipping)\b|\blost\s+(?:[a-z]+\s+){0,3}(?:feet|foot)\s+(?:of\s+(?:footage|count)|on\s+the\s+counter)\b/i,
   ],
   [
+    'read after the line was cut or cleaned: another run',
+    /\b(?:(?:we|i)(?:'ve)?|just|got)\s+(?:(?:just|already|went\s+ahead\s+and)\s+)*(?:cut|jetted|cleaned|cabled|cleared|snaked)\s+(?:it|that|them|those|this|the\s+(?:roots?|line|grease|scale))\b[^.;]*\bback\s+in\b/i,
+  ],
+  [
     'read after the camera was sent the other way: another run',
     /\b(?:flip(?:ping|ped)?|turn(?:ing|ed)?|swap(?:ping|ped)?|swing(?:ing)?|spin(?:ning)?)\s+(?:(?:it|her|the\s+camera)\s+)?around\b[^.;]*\b(?:head|go|push|runn)ing\s+(?:(?:down|up|out|back)\s+)?(?:for|to|toward|towards)\s+the\s+(?:city|street|main|house|building)\b|\b(?:head|go|push)ing\s+the\s+other\s+(?:way|direction)\s+now\b|\bnow\b[^.;]*\b(?:head|go|push)ing\s+the\s+other\s+(?:way|direction)\b/i,
   ],
@@ -122,12 +126,26 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     segments[0] && text.slice(0, 400).search(/\b(?:there['’]?s|that['’]?s|here['’]?s|at\s)/i);
   const afterwards = turn(talk, text, firstThing !== undefined && firstThing >= 0 ? firstThing : undefined);
   const said: SentenceState = { sentence, index, hearing, segments, placed: undefined };
-  segments.forEach((_, at) => {
-    takeSegment(talk, said, at);
-  });
+  takeSegments(talk, said);
   afterwards();
   reachNext(talk);
   if (setsZero.test(text)) zeroed(talk);
+}
+
+/** The things of a sentence, in spoken order: of "12, 15 and 18 have roots" the last place is read first. */
+function takeSegments(talk: Talk, said: SentenceState): void {
+  const first = talk.items.length;
+  const spokenAt = new Map<NarrationItem, number>();
+  said.segments.forEach(({ from, again }, at) => {
+    const count = talk.items.length;
+    takeSegment(talk, said, at);
+    for (const item of talk.items.slice(count)) spokenAt.set(item, from);
+    if (!again || said.segments[at + 1]?.again) return;
+    const listed = talk.items.splice(first);
+    talk.items.push(...listed.sort((a, b) => (spokenAt.get(a) ?? 0) - (spokenAt.get(b) ?? 0)));
+    const last = talk.items.at(-1)?.entry;
+    talk.reading = last?.to_ft ?? last?.reading_ft ?? talk.reading;
+  });
 }
 
 /** What was said to keep going reaches to where the head is read next. */

@@ -371,7 +371,7 @@ const isOtherHour = (one: EntryDraft, other: EntryDraft): boolean =>
 /** The same thing named again: more detail for the existing item. */
 function sameAsBefore(
   talk: Talk,
-  { index }: SentenceState,
+  { index, placed }: SentenceState,
   { entry }: NarrationItem,
   own: boolean,
   text: string,
@@ -384,9 +384,22 @@ function sameAsBefore(
   // "Cracked at nine and three": two of them.
   if (index === talk.lastAt && last && entry.clock !== undefined && isOtherHour(last.entry, entry))
     return undefined;
-  if (!own && last && entry.kind === 'finding' && index - talk.lastAt <= 3 && refersBack.test(text))
-    return last;
   const within = entry.kind === 'stop' ? 3 : 0.3;
+  // "Eighteen I can't get by, that's a root ball": of what is there, not of roots before it.
+  const elsewhere =
+    placed !== undefined &&
+    last?.entry.reading_ft !== undefined &&
+    Math.abs(placed.reading_ft - (last.entry.to_ft ?? last.entry.reading_ft)) > within &&
+    Math.abs(placed.reading_ft - last.entry.reading_ft) > within;
+  if (
+    !own &&
+    last &&
+    !elsewhere &&
+    entry.kind === 'finding' &&
+    index - talk.lastAt <= 3 &&
+    refersBack.test(text)
+  )
+    return last;
   return talk.items.findLast(
     (item) =>
       like(item) &&

@@ -87,6 +87,14 @@ function figures(text: string, unit: boolean): string {
     words.splice(0, used);
   }
   const [a = 0, b] = values;
+  // "twelve six, fifteen six, eighteen six"
+  if (
+    values.length >= 4 &&
+    b !== undefined &&
+    b < 10 &&
+    values.every((each, i) => (i % 2 === 1 ? each === b : each > b))
+  )
+    return values.flatMap((each, i) => (i % 2 === 0 ? [`${each}.${b}`] : [])).join(', ');
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a > 12 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 && a > 20 ? `~${a + 0.5}` : `${a}.${b}`;
@@ -107,7 +115,7 @@ const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots|hole|belly|sag|tap|wye|tee|collapse)\b(?!s\b))|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
 
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: TracedText): TracedText {

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-quer
 import { emptyFirm, type Firm } from '../../core/job/firm.js';
 import type { JobSpent } from '../../server/jobs/firm.js';
 import { api, asError, bodyOf } from './client';
+import { unlessOpenedWith } from '../opening/opened-with';
 import { forget, sendFirm, useFirmOutbox } from './outbox';
 
 const firmKey = ['firm'] as const;
@@ -22,13 +23,16 @@ export const useSpent = () =>
     staleTime: 0,
   });
 
+/** Fetches the company. */
+export const firmQuery = {
+  queryKey: firmKey,
+  queryFn: async () => bodyOf<Firm>(await api.firm.$get()),
+  staleTime: unlessOpenedWith,
+};
+
 /** The company with changes that are still waiting here; undefined until it is known. */
 export function useFirm() {
-  const query = useQuery({
-    queryKey: firmKey,
-    queryFn: async () => bodyOf<Firm>(await api.firm.$get()),
-    staleTime: 0,
-  });
+  const query = useQuery(firmQuery);
   const client = useQueryClient();
   const outbox = useFirmOutbox();
   const waiting = outbox.filter(({ state }) => state === 'waiting');

@@ -12,6 +12,7 @@ import type { Job } from '../../core/job/schema.js';
 import type { JobChange, StoredJob } from '../../server/jobs/store.js';
 import { api, asError, bodyOf, deviceName, senderOf } from './client';
 import { historyKey, jobKey, newJobOf } from './jobs';
+import { unlessOpenedWith } from '../opening/opened-with';
 import {
   editsWaiting,
   flushAll,
@@ -69,7 +70,7 @@ export const jobQuery = (id: string) => ({
   },
   // A cached job is shown at once but always refetched: it may be from the moment before the last
   // edit was accepted, and the server may have announced its version before the browser's storage was read.
-  staleTime: 0,
+  staleTime: unlessOpenedWith,
 });
 
 let shown: { readonly id: string; readonly job: Job } | undefined;

@@ -4,6 +4,7 @@ import type { DeletedJob } from '../../server/jobs/deletion.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 import type { StoredJob } from '../../server/jobs/store.js';
 import { api, bodyOf } from './client';
+import { unlessOpenedWith } from '../opening/opened-with';
 import { sendNewJob } from './outbox';
 
 const listKey = ['jobs'] as const;
@@ -21,13 +22,19 @@ export const newJobOf = (id: string, job: Job): StoredJob => ({
 /** How often the list is fetched again while some rows are being computed: rarely when there are many, ms. */
 const askAgain_ms = (pending: number) => (pending === 0 ? false : pending > 100 ? 15_000 : 1200);
 
+/** A cached list is shown at once but always refetched. */
+const jobsQuery = {
+  queryKey: listKey,
+  queryFn: async () => bodyOf<JobRow[]>(await api.jobs.$get()),
+  staleTime: unlessOpenedWith,
+};
+
+export const fetchJobList = (client: QueryClient): Promise<unknown> => client.query(jobsQuery);
+
 /** The rows of the list; derived columns as far as the server has them. */
 export const useJobs = () =>
   useQuery({
-    queryKey: listKey,
-    queryFn: async () => bodyOf<JobRow[]>(await api.jobs.$get()),
-    // A cached list is shown at once but always refetched.
-    staleTime: 0,
+    ...jobsQuery,
     refetchInterval: ({ state }) => askAgain_ms(state.data?.filter(({ fresh }) => !fresh).length ?? 0),
   });
 

@@ -2,14 +2,7 @@ import { useSyncExternalStore } from 'react';
 import { clear, createStore } from 'idb-keyval';
 import type { Person } from '../../server/people/people.js';
 import { api, bodyOf, onSignedOut, write } from './client';
-
-/** Who uses this browser. */
-export interface Me {
-  /** Nobody by name where the server answers this machine only: whoever sits here is its owner. */
-  readonly person: Person | null;
-  /** People sign in at this address. */
-  readonly signsIn: boolean;
-}
+import { keepMe, lastMe, seesPrices, type Me } from './last-me';
 
 interface State {
   readonly me: Me;
@@ -17,23 +10,12 @@ interface State {
   readonly signedOut: boolean;
 }
 
-const key = 'open-trench-me';
-const here: Me = { person: null, signsIn: false };
 const listeners = new Set<() => void>();
 let state: State = { me: lastMe(), signedOut: false };
 
-/** The last known user, so that a page opened without the server shows no more than they may see. */
-function lastMe(): Me {
-  try {
-    return (JSON.parse(localStorage.getItem(key) ?? 'null') as Me | null) ?? here;
-  } catch {
-    return here;
-  }
-}
-
 function set(next: State): void {
   state = next;
-  localStorage.setItem(key, JSON.stringify(next.me));
+  keepMe(next.me);
   listeners.forEach((tell) => {
     tell();
   });
@@ -113,5 +95,4 @@ const useKnown = (): State =>
 export const useMe = (): Me => useKnown().me;
 export const useSignedOut = (): boolean => useKnown().signedOut;
 
-/** Crew sees no prices. */
-export const useSeesPrices = (): boolean => useMe().person?.role !== 'crew';
+export const useSeesPrices = (): boolean => seesPrices(useMe());

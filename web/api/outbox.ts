@@ -74,6 +74,11 @@ const gone: Gone[] = [];
 const flushing = new Map<string, Promise<void>>();
 let opening: Promise<void> | undefined;
 let read = false;
+let markRead: () => void = () => undefined;
+/** Resolves once what an earlier page left has been read from storage. */
+export const outboxRead = new Promise<void>((done) => {
+  markRead = done;
+});
 let failures = 0;
 /** Parcels done with here; storage may hold them a moment longer. */
 const done = new Set<string>();
@@ -136,6 +141,7 @@ async function readAndSend(onArrived: (stored: StoredJob) => void): Promise<void
   for (const [key, { job }] of before) if (!open.has(job)) void del(key, goneStore).catch(() => undefined);
   await adopt(left.map(([, item]) => item));
   read = true;
+  markRead();
   change([...items]);
   window.addEventListener('online', () => void flushAll());
   window.addEventListener('beforeunload', (event) => {

@@ -19,6 +19,8 @@ import { useDeletion, useExport, useImport } from './use-job-list';
 import { Note, Title } from '../controls/text';
 import { lazyPart } from '../shell/lazy-part.js';
 
+export { fetchJobList } from '../api/jobs';
+
 // Loaded when it is first opened.
 const NewJobForm = lazyPart('new job', async () => (await import('./new-job-form')).NewJobForm);
 

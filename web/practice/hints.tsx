@@ -2,7 +2,7 @@ import { Flex, Text } from '@chakra-ui/react';
 import { Lightbulb } from 'lucide-react';
 import { createContext, use, useState, type ReactNode } from 'react';
 import { Press } from '../controls/controls';
-import { useNarrow } from '../shell/use-narrow';
+import { useNarrow } from '../controls/use-narrow';
 import { hintsDone, saveHintsDone } from './storage';
 
 /** Where a hint is shown. */

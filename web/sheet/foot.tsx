@@ -4,7 +4,7 @@ import { summedLength } from '../../core/line/intervals.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { Change } from '../api/job';
 import { money } from '../controls/format';
-import { useNarrow } from '../shell/use-narrow';
+import { useNarrow } from '../controls/use-narrow';
 import { Cannot } from './sheet-tools';
 import type { LineView } from '../../core/views/line-view.js';
 import { Alarm, Note } from '../controls/text';

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Activity, Download, HelpCircle, Maximize, Printer, Shapes, ZoomIn, ZoomOut } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useNarrow } from '../shell/use-narrow';
+import { useNarrow } from '../controls/use-narrow';
 import { zoomStep } from './use-window';
 import { Alarm } from '../controls/text';
 

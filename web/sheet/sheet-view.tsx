@@ -16,7 +16,7 @@ import { fileName } from '../files/save';
 import { useSteady } from '../controls/use-steady';
 import { SidePanel, Split } from '../shell/side-panel';
 import { Faults } from '../shell/trouble';
-import { useNarrow } from '../shell/use-narrow';
+import { useNarrow } from '../controls/use-narrow';
 import { WorkingOut } from '../shell/working-out';
 import { Drawing } from './drawing';
 import { EarlySheet } from './early-sheet';

@@ -1,10 +1,10 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { ChevronLeft, Moon, Sun } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useSyncExternalStore, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { IconPress } from '../controls/controls';
 import { MeMenu } from '../people/me-menu';
-import { useMode } from '../theme/color-mode';
+import { chooseMode, modeNow, onMode } from '../theme/mode';
 import { Mark } from './mark';
 
 const HomeLink = chakra(Link, {
@@ -47,7 +47,7 @@ export const HeaderLink = chakra(Link, {
 
 /** The bar at the top of every page; `compact` leaves its room to the page's own content. */
 export function Header({ compact = false, children }: { compact?: boolean; children?: ReactNode }) {
-  const [mode, setMode] = useMode();
+  const mode = useSyncExternalStore(onMode, modeNow);
   const other = mode === 'dark' ? 'light' : 'dark';
   return (
     <Flex
@@ -83,7 +83,7 @@ export function Header({ compact = false, children }: { compact?: boolean; child
           aria-label={`Use ${other} colors`}
           title={`Use ${other} colors`}
           onClick={() => {
-            setMode(other);
+            chooseMode(other);
           }}
         >
           {mode === 'dark' ? <Sun size={19} /> : <Moon size={19} />}

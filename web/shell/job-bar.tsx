@@ -9,7 +9,7 @@ import { feet, money, verdictWords } from '../controls/format';
 import { useSeesPrices } from '../api/me';
 import { Header } from './header';
 import { JobTabs } from './job-tabs';
-import { useNarrow } from './use-narrow';
+import { useNarrow } from '../controls/use-narrow';
 import { Note } from '../controls/text';
 
 interface Props {

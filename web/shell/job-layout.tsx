@@ -16,7 +16,7 @@ import { useView } from '../view/view';
 import { undoKeys } from '../keys/table';
 import { useKeys } from '../keys/use-keys';
 import { JobBar } from './job-bar';
-import { isOpenTo, jobTabs } from './job-tabs';
+import { isOpenTo, jobTabs } from './tabs';
 import { NotFound } from './not-found';
 import { Notice, useNotice } from './notice';
 import { OutboxBanner } from './outbox-banner';
@@ -53,6 +53,7 @@ export interface JobContext {
 
 const [OpenJob, useJobContext] = sharedValue<JobContext>();
 export { useJobContext };
+export { fetchJobOpening } from '../opening/fetch-job';
 
 /** Everything known about a job now: itself, its company, the computed view, and how to change it. */
 function useOpenJob(id: string, tell: (words: string) => void) {

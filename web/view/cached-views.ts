@@ -19,11 +19,27 @@ const keptAfterClearing = 40;
 const patience_ms = 1500;
 
 /** Views are large and their parts are compared by identity, so structural sharing is off. */
-const asItIs = { structuralSharing: false } as const;
+const asItIs = { staleTime: Infinity, structuralSharing: false } as const;
 
 const ownKey = (id: string) => ['view kept here', id] as const;
 const servedKey = (id: string) => ['view kept there', id] as const;
 const ours = (kept: CachedView | null | undefined) => (kept && kept.program === program ? kept : null);
+
+/** Reads the view this browser computed last. */
+export const ownViewQuery = (id: string) => ({
+  queryKey: ownKey(id),
+  queryFn: async () => ours(await get<OwnView>(id, store).catch(() => undefined)),
+  ...asItIs,
+});
+
+/** Fetches the view the server computed last. */
+export const servedViewQuery = (id: string) => ({
+  queryKey: servedKey(id),
+  queryFn: () => servedView(id),
+  gcTime: 60_000,
+  retry: false,
+  ...asItIs,
+});
 
 /**
  * The cached view of a job, from this browser or the server; `settled` once both were asked. Views computed by another
@@ -33,22 +49,8 @@ export function useCachedViews(
   id: string,
   wanted: boolean,
 ): { readonly views: readonly CachedView[]; readonly settled: boolean } {
-  const own = useQuery({
-    queryKey: ownKey(id),
-    queryFn: async () => ours(await get<OwnView>(id, store).catch(() => undefined)),
-    enabled: wanted,
-    staleTime: Infinity,
-    ...asItIs,
-  });
-  const served = useQuery({
-    queryKey: servedKey(id),
-    queryFn: () => servedView(id),
-    enabled: wanted,
-    staleTime: Infinity,
-    gcTime: 60_000,
-    retry: false,
-    ...asItIs,
-  });
+  const own = useQuery({ ...ownViewQuery(id), enabled: wanted });
+  const served = useQuery({ ...servedViewQuery(id), enabled: wanted });
   return {
     views: [own.data, served.data].filter((kept) => kept !== null && kept !== undefined),
     settled: !own.isPending && !served.isPending,
