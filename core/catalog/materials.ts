@@ -121,6 +121,8 @@ export const materialRows = [
       'tarpaper',
       'bituminous fiber',
       'fiber pipe',
+      'black fiber',
+      'black fiber pipe',
       'bituminous fiber pipe',
       'tar pipe',
     ],

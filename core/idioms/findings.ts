@@ -33,6 +33,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
     ([, how = '']) => `joint ${quoted(how.trim())}`,
   ],
+  // "pipe's broke here"
+  [
+    /\b(?:the\s+)?(?:pipe|line|joint|hub|bell|it)(?:'s|\s+is|\s+has)?\s+broke(?=\s*(?:$|[,.;]|here\b|there\b|at\b|on\b|in\b))/gi,
+    'broken',
+  ],
   // "a hub that's pulled, three eighths"
   [
     /\b(?:hub|bell|joint)(?:(?:'s|\s+(?:that's|that\s+is|is|has|looks|been|got))\s*)*\s+pulled(?:\s+(?:apart|open|back|out|loose))?(?=\s*(?:$|[,;.\d½¼¾]|about|maybe|by|an?\b|half|call))/gi,

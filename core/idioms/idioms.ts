@@ -30,6 +30,16 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "at the lip of the cleanout"
   [/\bthe\s+(?:lip|rim|edge|mouth|collar)\s+of\s+(?=the\s+(?:[a-z]+\s+)?clean\s?-?out\b)/gi, ' '],
+  // "a joint I don't like": nothing is denied.
+  [
+    /\b(?:that\s+|which\s+)?i\s+(?:really\s+)?(?:don't|do\s+not)\s+(?:like|love)(?:\s+(?:the\s+looks?\s+of|it|that|this))*\b/gi,
+    ' ',
+  ],
+  // "thirty six eight, oh boy"
+  [
+    /\boh\s+(?=(?:boy|man|wow|no|yeah|yes|well|look|there|here|my|shoot|jeez|okay|ok|hey|that's|it's|we|i)\b)/gi,
+    ', ',
+  ],
   // "at 118 Larkin", "118 larkin street": an address is not a reading.
   [
     /\b(?:\d{2,5}(?=\s+(?!(?:to|toward|towards|the|a|under|in|into|at|from|of|and|ft|feet)\b)[a-z]+\s+(?:street|avenue|ave|road|lane|drive|court|boulevard|blvd)\b)|(?<=\b(?:at|for)\s)\d{2,5}(?=\s[A-Z][a-z]{3,}\s*(?:,|\.|$)))/g,
@@ -236,6 +246,15 @@ export const spokenIdioms: readonly Idiom[] = [
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
   ...correctingFigures,
+  // "roots in it, 15 maybe", "5 % maybe": how much is not sure, not whether.
+  [
+    /\b(\d+(?:[./]\d+)?\s*(?:%|percent|in(?:ch(?:es)?)?\b|"))\s*,?\s+(?:maybe|probably|possibly|i'd\s+(?:say|guess)|or\s+so)(?=\s*(?:$|[,.;]))/gi,
+    ([, much = '']) => much,
+  ],
+  [
+    /(?<=\b(?:roots?|grease|scale|debris|hair)\b[^;\d]*,\s+)(\d*[05])\s+(?:maybe|probably|tops|or\s+so)(?=\s*(?:$|[.;]))/gi,
+    ([, share = '']) => `${share}%`,
+  ],
   // "2 ft past the offset, a crack": the first only says where.
   [
     /(?<=^\s*)((?:\d+(?:\.\d+)?\s*(?:feet|foot|ft|')\s+)?(?:(?:just|right|a\s+little|a\s+bit)\s+)?(?:past|beyond|after|(?:up|down)stream\s+(?:of|from)|before|ahead\s+of|short\s+of|shy\s+of)\s+(?:the|that)\s+[a-z]+(?:\s+[a-z]+)?)\s*,\s+(?=[a-z])/gi,

@@ -77,6 +77,16 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, what = '']) => `${quoted(what)} change to `,
   ],
+  // "plastic quits and it's cast"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:stops|ends|quits|(?:is|'s)\s+(?:done|over))\s*,?\s+(?:and|then)\s+(?:(?:then|it's|it\s+is|we're|we've\s+got|i've\s+got|in|into|to|goes)\s+)*(?=(?:old\s+)?${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, near = '']) => `${near} to `,
+  ],
+  // "turns from cast to fiber": no bend.
+  [new RegExp(String.raw`\b(?:it\s+)?turns\s+from\s+(?=(?:the\s+)?${anyMaterial}\b)`, 'gi'), 'changes from '],
   // "plastic stops, clay after that"
   [
     new RegExp(

@@ -160,6 +160,26 @@ export const placeFigures: readonly Idiom[] = [
     /(?<=\d(?:\s*(?:feet|foot|ft)|(?:'s)?)\s*,?\s+)(?:(?:there's|it's|is|another|an?|the)\s+)*(?:bigger|smaller|worst|larger|worse|similar|lighter|heavier)\s+one(?=\s*(?:$|[,;]))/gi,
     'same thing',
   ],
+  // "two holes in that stretch, one at 21 and one at 25"
+  [
+    /(?:\b(?:two|three|2|3)\s+)?\b([a-z]+)s(?:\s+(?:in|along|on)\s+(?:that|this|the)\s+[a-z]+)?\s*,\s+one\s+at\s+(~?\s*\d+(?:\.\d+)?)\s*,?\s*(?:and\s+)?(?:one|another|the\s+other(?:\s+one)?)\s+at\s+(?=~?\s*\d)/gi,
+    ([, what = '', at = '']) => `${what} at ${at} and ${what} at `,
+  ],
+  // "57, that's a bad one, call it 60"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that's|that\s+is|this\s+is|it's|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))/gi,
+    'same thing, large',
+  ],
+  [
+    /(?<=\bsame\s+thing,\s+(?:large|small)\s*,\s*)(?:call\s+it|about|maybe|i'd\s+say|say|like)\s+(\d*[05])(?=\s*(?:$|[.;]))/gi,
+    ([, share = '']) => `${share}%`,
+  ],
+  // "ties in at 4 on top": its place, since the hour comes after it.
+  [
+    /\bat\s+([1-9]|1[0-2])(?=\s*,?\s+(?:(?:comes|coming)\s+in\s+)?(?:on|from)\s+(?:the\s+)?(?:top|left|right|bottom)\b)/gi,
+    ({ 0: said, index, input }) =>
+      /^\D*(?:\d+\s*-?in(?:ch(?:es)?)?\b\D*)?$/.test(input.slice(0, index)) ? `${said} ft` : undefined,
+  ],
   // "19.2, those are thick"
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:those|these|they)(?:'re|\s+are)\s+(?:(?:a\s+lot|much|pretty|real(?:ly)?|getting)\s+)*(thick|heavy|bad|big|large|worse|thicker|heavier|bigger|light|small|lighter|smaller|thin)\b/gi,

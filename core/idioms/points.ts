@@ -87,6 +87,8 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:ties?|tied|taps?|tapped|connects?|connected|comes?|drops?|goes)\s+(?:in\s*to|in\s+(?:at|on)|on\s*to)\s+(?:the\s+)?(?:top|side|crown|spring\s?line)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
     ([said]) => `main ${quoted(said.trim())}`,
   ],
+  // "there's our tap": where ours meets the main.
+  [/\bour\s+(?:tap|saddle|connection)\b/gi, 'the main'],
   // "there's the tap, main's flowing good"
   [
     /\b(?:the\s+tap\s*,?\s+(?:and\s+)?)?(?:the\s+)?(?:(?:city|street|sewer)\s+)?main(?:'s|\s+is)?\s+((?:flowing|running|moving)(?:\s+(?:good|fine|well|great|normal|clear|along|nice(?:ly)?|free(?:ly)?))?)\b/gi,

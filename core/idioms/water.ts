@@ -135,6 +135,15 @@ export const waterIdioms: readonly Idiom[] = [
     /(?<=\b(?:sag|belly|dip|low\s+spot|standing\s+water)\s*,?\s+)(?:full\s+(?:pipe|bore)|(?:the\s+)?whole\s+pipe|completely\s+full|totally\s+full)\b/gi,
     '100%',
   ],
+  // "45 water's standing", "40 I've got water"
+  [
+    /\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:just\s+)?(?:standing|sitting|pooled|pooling)(?=\s*(?:$|[,.;]|here\b|there\b|at\b|from\b))/gi,
+    'standing water',
+  ],
+  [
+    /(?<=^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+)(?:(?:now|here)\s+)*(?:i've|we've|i|we)(?:\s+have)?\s+(?:got|get|have|hit)\s+(?:some\s+)?water(?=\s*(?:$|[,.;]|here\b))/gi,
+    'standing water starts',
+  ],
   // "still in water"
   [
     /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
@@ -169,6 +178,16 @@ export const waterFigures: readonly Idiom[] = [
   [
     /\b(?:the\s+)?(?:camera|head|lens|picture|we)\s+(?:comes?|came|pops?|popped|clears?|cleared)\s+(?:(?:back|up|out|clear|of\s+(?:it|that|the\s+water))\s+)*(?:at|by|around)\s+(?=~?\s*\d)/gi,
     'ends at ',
+  ],
+  // "43 I'm all under", "42 I'm half under"
+  [
+    /\b(?:we're|i'm|camera's|lens\s+is|camera\s+is|(?:the\s+)?head's)\s+(?:now\s+)?(half|all|completely|fully|totally)(?:\s+(?:the\s+way|way))?\s+under(?:\s*water)?(?=\s*(?:$|[,.;]|now\b|here\b))/gi,
+    ([, how = '']) => (how.toLowerCase() === 'half' ? 'half full' : 'camera under water'),
+  ],
+  // "50 it's done"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?it's\s+(?:done|over|gone)(?=\s*$)/gi,
+    'out of the water',
   ],
   // "camera goes under at 90"
   [

@@ -53,14 +53,14 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
     Object.entries({ inches, percent, size }).filter(([, value]) => value !== undefined),
   );
   said.placed = { reading_ft: place };
-  waterEnds(talk, open, place);
+  waterEnds(talk, open, place, /\b(?:see|picture)\b/i.test(text));
   amend(talk, said, open, accepted({ ...rest, to_ft: place }, more) ?? { ...rest, to_ft: place });
   return true;
 }
 
 /** "That goes on to about twenty": the far end of the newest thing. */
 const goesOnTo =
-  /(?:^\W*|\b(?:that|it|this|they|she)\s+)(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts)\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
+  /(?:^\W*|\b(?:that|it|this|they|she)\s+)(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
 /** Words that name no thing: an end, more detail, another reading, or the head's position. */
 export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: string): void {

@@ -69,11 +69,15 @@ export function standsIn(talk: Talk, said: SentenceState, inches: unknown): bool
   return true;
 }
 
-/** Out of the water, the belly that it stood in ends too; and the other way round. */
-export function waterEnds(talk: Talk, { entry }: NarrationItem, place: number): void {
+/**
+ * Out of the water, the belly that it stood in ends too; and the other way round. Where the camera only sees again, water
+ * that it saw before it went under goes on.
+ */
+export function waterEnds(talk: Talk, { entry }: NarrationItem, place: number, seesAgain: boolean): void {
   const { reading_ft } = entry;
   if (reading_ft === undefined) return;
-  const isOpen = ({ to_ft }: EntryDraft) => to_ft === undefined;
+  const isOpen = (each: EntryDraft) =>
+    each.to_ft === undefined && !(seesAgain && each.kind === 'finding' && each.reading_ft !== reading_ft);
   const other =
     entry.kind === 'hidden'
       ? /water/.test(entry.why ?? '')

@@ -138,6 +138,10 @@ function numberWords(heard: TracedText): TracedText {
     const [a = 0, b = 0] = [valueOf.get(whole), valueOf.get(tenth)];
     if (before.trim() === '' && more === undefined && a >= 2 && a <= 12 && b > 0 && b < 10 && b !== a + 1)
       if (tellsPlace.test(after)) return `${a}.${b}`;
+    // "then at six two we get"
+    if (/\bat\s+$/i.test(before) && more === undefined && a >= 2 && a <= 12 && b > 0 && b < 10 && b !== a + 1)
+      if (/^\s*,?\s+(?:we|there|it|i|you|is|that|the\s+(?:first|next))(?:['’][a-z]+)?\b/i.test(after))
+        return `${a}.${b}`;
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
     if (alone !== '' && pronoun.test(before)) return `${alone}${figures(said.slice(alone.length), false)}`;

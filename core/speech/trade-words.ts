@@ -240,6 +240,7 @@ const served: Rows = [
   'bathroom group',
   'bath group',
   'powder room',
+  'lav',
   'laundry sink',
   'roof leader',
   'storm drain',
