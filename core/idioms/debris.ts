@@ -9,6 +9,11 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|cutter|root\s+
 
 /** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
 export const debrisIdioms: readonly Idiom[] = [
+  // "deposit on the bottom, rocks and mud": what it is.
+  [
+    /\b(?:rocks?|mud|gravel|sand|dirt|silt|sludge|sediment|paper|wipes)\s+(?:and|&)\s+(?:rocks?|mud|gravel|sand|dirt|silt|sludge|sediment|paper|wipes)\b(?<=\b(?:deposits?|debris|build-?up)\b[^;]*)/gi,
+    asNote,
+  ],
   // "you can see gravel through it"
   [
     /\b(?:(?:you|i|we)\s+)?can\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|dirt|soil|rocks?|sand|mud|bedding|ground)\s+(?:through|behind|outside|past)\s+(?:it|that|there)\b/gi,

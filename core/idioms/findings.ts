@@ -33,6 +33,13 @@ export const findingIdioms: readonly Idiom[] = [
     /\b((?:lead(?:ed)?(?:\s+(?:and|&)\s+oakum)?|oakum|caulked|poured\s+lead|cement(?:ed)?|tar)\s+)joints?\b/gi,
     ([, how = '']) => `joint ${quoted(how.trim())}`,
   ],
+  // "I can see rust through"
+  [/\brusts?[\s-]+(?:holes?\s+)?through(?=\s*(?:$|[,.;]|at\b|on\b|in\b|here\b|there\b))/gi, 'rusted through'],
+  // "bottom's thin"
+  [
+    /\b(?:the\s+)?bottom(?:\s+is|'s)?\s+(?:(?:getting|pretty|real(?:ly)?|very|awful|kind\s+of)\s+)*thin(?:ned|ning)?(?:\s+out)?\b/gi,
+    'worn bottom',
+  ],
   // "pipe's broke here"
   [
     /\b(?:the\s+)?(?:pipe|line|joint|hub|bell|it)(?:'s|\s+is|\s+has)?\s+broke(?=\s*(?:$|[,.;]|here\b|there\b|at\b|on\b|in\b))/gi,

@@ -159,6 +159,11 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:dirt|soil)\s+(?=(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|ends|stops|clears)\b)/gi,
     'debris ',
   ],
+  // "crack stops at the joint": the crack, not the camera.
+  [
+    /\b(?:and\s+)?(?:it\s+)?(?:stops|ends|quits|dies(?:\s+out)?)\s+(?:right\s+)?(?:at|in)\s+(?:the|that)\s+(?:next\s+|same\s+)?(?:joint|hub|bell|coupling)\b(?<=\b(?:cracks?|fracture|it|that)\b[^;]*)/gi,
+    asNote,
+  ],
   // "crack runs to the next joint, which is 29"
   [
     new RegExp(

@@ -45,6 +45,14 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, length = '']) => ` ${length} long`,
   ],
+  // "then it's clay, 26 on"
+  [
+    new RegExp(
+      String.raw`^\s*(?:(?:and|then|now|it's|it\s+is|we're|in|into|goes\s+to|back\s+to)\s+)*(?:old\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:from\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+on(?:wards?)?(?=\s*$)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => `${at} change to ${pipe}`,
+  ],
   // "back in clay at 52": a change, no way back.
   [
     new RegExp(

@@ -180,6 +180,20 @@ export const placeFigures: readonly Idiom[] = [
     ({ 0: said, index, input }) =>
       /^\D*(?:\d+\s*-?in(?:ch(?:es)?)?\b\D*)?$/.test(input.slice(0, index)) ? `${said} ft` : undefined,
   ],
+  // "47 heavier, thirty", "36 same but more of it, maybe 15 %"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:same\s*,?\s+(?:but|only|just)\s+)?(?:(?:(?:a\s+lot|much|little|bit|a)\s+)*(heavier|thicker|bigger|worse|lighter|smaller|thinner)(?:\s+(?:ones?|here|there))?|(?<=same\s*,?\s+(?:but|only|just)\s+)more(?:\s+of\s+(?:it|them|that))?)(?=\s*(?:$|[,.;]))/gi,
+    ([, how]) => `same thing${how === undefined ? '' : /^(?:l|s|thinn)/i.test(how) ? ', small' : ', large'}`,
+  ],
+  [
+    /(?<=\bsame\s+thing,\s+(?:large|small)\s*,\s*(?:(?:about|maybe|like|~)\s*)*)(\d*[05])(?=\s*(?:$|[.;]))/gi,
+    ([, share = '']) => `${share}%`,
+  ],
+  // "joint at 33, same"
+  [
+    /^\s*(?:(?:and|the|next)\s+)*joint\s+(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s+(?:the\s+)?same(?:\s+(?:thing|deal|again))?(?=\s*$)/gi,
+    ([, at = '']) => `${at} same thing`,
+  ],
   // "19.2, those are thick"
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:those|these|they)(?:'re|\s+are)\s+(?:(?:a\s+lot|much|pretty|real(?:ly)?|getting)\s+)*(thick|heavy|bad|big|large|worse|thicker|heavier|bigger|light|small|lighter|smaller|thin)\b/gi,

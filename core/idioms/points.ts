@@ -87,6 +87,16 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:ties?|tied|taps?|tapped|connects?|connected|comes?|drops?|goes)\s+(?:in\s*to|in\s+(?:at|on)|on\s*to)\s+(?:the\s+)?(?:top|side|crown|spring\s?line)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
     ([said]) => `main ${quoted(said.trim())}`,
   ],
+  // "that's the sewer"
+  [
+    /\b(?:that's|there's|here's|this\s+is)\s+(?:the|our)\s+(?:city\s+|main\s+|street\s+)?sewer(?=\s*(?:$|[,.;]))/gi,
+    'main',
+  ],
+  // "service on the left, not ours"
+  [
+    /(?<=^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+)(?:(?:we've\s+got|there's|i've\s+got|got|have)\s+)?(?:an?\s+)?(?:other\s+|another\s+)?service\s+(?=(?:(?:comes|coming)\s+in\s+)?(?:on|from)\s+(?:the\s+)?(?:left|right|top)\b)/gi,
+    'tie in ',
+  ],
   // "there's our tap": where ours meets the main.
   [/\bour\s+(?:tap|saddle|connection)\b/gi, 'the main'],
   // "there's the tap, main's flowing good"

@@ -184,9 +184,11 @@ export const waterFigures: readonly Idiom[] = [
     /\b(?:we're|i'm|camera's|lens\s+is|camera\s+is|(?:the\s+)?head's)\s+(?:now\s+)?(half|all|completely|fully|totally)(?:\s+(?:the\s+way|way))?\s+under(?:\s*water)?(?=\s*(?:$|[,.;]|now\b|here\b))/gi,
     ([, how = '']) => (how.toLowerCase() === 'half' ? 'half full' : 'camera under water'),
   ],
+  // "standing water, inch"
+  [/(?<=\b(?:water|belly|sag|dip)\b\s*,\s*)inch(?=\s*$)/gi, '1 inch'],
   // "50 it's done"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?it's\s+(?:done|over|gone)(?=\s*$)/gi,
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?it's\s+(?:done|over|gone|out)(?=\s*$)/gi,
     'out of the water',
   ],
   // "camera goes under at 90"

@@ -6,6 +6,7 @@ import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
 import { guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
+import { correctsBore } from './pipes.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
 import { takeLocating, takeSegment, type SentenceState } from './take-segment.js';
@@ -85,6 +86,7 @@ const unsettling: readonly (readonly [why: string, says: RegExp])[] = [
 function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const { text } = sentence;
   const asSaid = normalize(text);
+  if (correctsBore(talk, asSaid.heard.text, index)) return;
   const correction =
     takeNamedCorrection(talk, text, asSaid, index - talk.lastAt <= 1) ??
     takeCorrection(talk, text.replace(insteadOf, 'actually '));

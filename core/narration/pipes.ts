@@ -73,6 +73,17 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
   return true;
 }
 
+/** "Eight inch clay", "nope, six inch": the pipe around the head, where the sentence before named nothing else. */
+export function correctsBore(talk: Talk, heard: string, index: number): boolean {
+  const bore =
+    /^\W*(?:nope|no|sorry|correction|actually|wait)\b[\s,]*(?:(?:it's|that's|make\s+(?:that|it))\s+)?(\d+)\s*-?\s*in(?:ch)?\b(?:\s+pipe)?(?:[\s,]+sorry)?\W*$/i.exec(
+      heard,
+    )?.[1];
+  if (bore === undefined || talk.pipe?.diameter_in === undefined || talk.lastAt === index - 1) return false;
+  talk.pipe = { ...talk.pipe, diameter_in: Number(bore) };
+  return true;
+}
+
 /** The near side of a change is the pipe the head was in; past the change it is in the next. */
 export function fillPipes(talk: Talk, entry: EntryDraft, assumed: string[]): void {
   if (entry.kind !== 'change') return;

@@ -371,7 +371,7 @@ const isOtherHour = (one: EntryDraft, other: EntryDraft): boolean =>
 /** The same thing named again: more detail for the existing item. */
 function sameAsBefore(
   talk: Talk,
-  { index, placed }: SentenceState,
+  { index, placed, sentence }: SentenceState,
   { entry }: NarrationItem,
   own: boolean,
   text: string,
@@ -384,7 +384,7 @@ function sameAsBefore(
   // "Cracked at nine and three": two of them.
   if (index === talk.lastAt && last && entry.clock !== undefined && isOtherHour(last.entry, entry))
     return undefined;
-  const within = entry.kind === 'stop' ? 3 : 0.3;
+  const within = entry.kind === 'stop' ? 3 : /\banother\b/i.test(sentence.text) ? 0.05 : 0.3;
   // "Eighteen I can't get by, that's a root ball": of what is there, not of roots before it.
   const elsewhere =
     placed !== undefined &&

@@ -115,7 +115,7 @@ const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots|hole|belly|sag|tap|wye|tee|collapse)\b(?!s\b))|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
 
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: TracedText): TracedText {
