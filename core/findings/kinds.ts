@@ -220,7 +220,17 @@ export const findingRows = [
     noun: 'offset',
     fields: ({ inches }) => ({ inches }),
     spoken: [
-      ...['offset', 'step', 'misaligned', 'misalignment', 'displaced', 'displacement', 'joint out of line'],
+      ...[
+        'offset',
+        'ofst',
+        'offst',
+        'step',
+        'misaligned',
+        'misalignment',
+        'displaced',
+        'displacement',
+        'joint out of line',
+      ],
       ...['slipped', 'joint slipped', 'slipped joint'].map(atJoint),
       ...['offset joint', 'joint offset', 'shifted joint', 'displaced joint', 'misaligned joint'].map(
         atJoint,

@@ -13,6 +13,10 @@ import { findingIdioms } from './findings.js';
 import { stopIdioms } from './stopping.js';
 import { waterFigures, waterIdioms } from './water.js';
 
+/** "goes straight through", and what it goes through. */
+const crossing = String.raw`(?:(?:is|was|been|goes|going|runs|running|crosses|crossing|comes|coming|sticking|bored|drilled|punched|shot|pushed|driven|passes|passing|right|straight|clean|clear|all\s+the\s+way|across)\s+)*thr(?:ough|u)\s+`;
+const ourPipe = String.raw`(?:(?:the|our|this|my|that)\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line)`;
+
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
   ...listMarks,
@@ -27,6 +31,13 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|counter\s+(?:at|is)\s+zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
     '0 ',
+  ],
+  // "start @ co"
+  [/@\s*(?=[a-z])/gi, 'at '],
+  // "co (outside)": what is in brackets is said of it.
+  [
+    /\s*\((outside|inside|house|yard|street|city|front|back|rear|buried|capped)\)/gi,
+    ([, where = '']) => ` ${quoted(where)}`,
   ],
   // "at the lip of the cleanout"
   [/\bthe\s+(?:lip|rim|edge|mouth|collar)\s+of\s+(?=the\s+(?:[a-z]+\s+)?clean\s?-?out\b)/gi, ' '],
@@ -245,6 +256,22 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?thr(?:ough|u)\s+(?:it|us|(?:the\s+|this\s+|our\s+|that\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line))\b/gi,
     'utility through the pipe',
+  ],
+  // "pipe thru pipe", "a yellow line goes through ours".
+  [
+    new RegExp(
+      String.raw`\b(?:(?:an?|some|one|the)\s+)?(?:something|somebody(?:'s|\s+else's)\s+(?:pipe|line|service)|(?:(?:unknown|unidentified|strange|foreign|yellow|orange|black|blue|red|green|white|gr[ae]y|plastic|poly|metal|steel|copper|round|thin|skinny|little|different)\s+)*(?:pipe|line|tube|tubing|duct|hose|object))\s+${crossing}(?:${ourPipe}|ours)\b`,
+      'gi',
+    ),
+    ([said]) => `utility through the pipe ${quoted(said)}`,
+  ],
+  // "rebar thru pipe"
+  [
+    new RegExp(
+      String.raw`\b(?:an?\s+)?(?:(?:piece|length)\s+of\s+)?(?:re-?bar|nail|stake|spike|bolt|screw|(?:fence\s+|sign\s+|mailbox\s+)?post|(?:ground\s+)?rod|pin|anchor|pile|piling)\s+${crossing}${ourPipe}\b`,
+      'gi',
+    ),
+    ([said]) => `intrusion ${quoted(said)}`,
   ],
 ];
 

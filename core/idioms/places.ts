@@ -194,6 +194,11 @@ export const placeFigures: readonly Idiom[] = [
     /^\s*(?:(?:and|the|next)\s+)*joint\s+(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s+(?:the\s+)?same(?:\s+(?:thing|deal|again))?(?=\s*$)/gi,
     ([, at = '']) => `${at} same thing`,
   ],
+  // "60 sag begins, ends 66"
+  [
+    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+[a-z]+(?:\s+[a-z]+)?)\s+(?:starts|begins)\s*,?\s+(?:(?:and|then)\s+)?(?:ends|stops)\s+(?:at\s+|@\s*)?(?=~?\s*\d)/gi,
+    ' to ',
+  ],
   // "19.2, those are thick"
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:those|these|they)(?:'re|\s+are)\s+(?:(?:a\s+lot|much|pretty|real(?:ly)?|getting)\s+)*(thick|heavy|bad|big|large|worse|thicker|heavier|bigger|light|small|lighter|smaller|thin)\b/gi,

@@ -87,6 +87,26 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:ties?|tied|taps?|tapped|connects?|connected|comes?|drops?|goes)\s+(?:in\s*to|in\s+(?:at|on)|on\s*to)\s+(?:the\s+)?(?:top|side|crown|spring\s?line)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
     ([said]) => `main ${quoted(said.trim())}`,
   ],
+  // "tap @ main", "ties to the main"
+  [
+    /\b(?:tap|saddle|ties?|tied|connects?|connection)\s+(?:(?:at|on|in|in\s*to|on\s*to|to)\s+|@\s*)(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b(?!\s+(?:line|clean))/gi,
+    'main',
+  ],
+  // "line makes a hard left"
+  [
+    /\b(?:(?:the\s+)?(?:line|pipe|it)\s+)?(?:makes|takes|hangs|does)\s+an?\s+(?:(?:hard|sharp|quick|slight|long|gentle|little)\s+)*(left|right)(?:\s+(?:turn|hand\s+turn|bend))?\b/gi,
+    ([, side = '']) => `bend to the ${side}`,
+  ],
+  // "16 45 deg L"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)(11\.25|22\.5|22|45|60|90)\s*(?:deg(?:rees?)?\b\.?|°)\s*(?:to\s+the\s+)?(L|R|left|right|up|down)(?=\s*(?:$|[,;.]))/g,
+    ([, degrees = '', side = '']) => `bend ${degrees} degrees ${{ L: 'left', R: 'right' }[side] ?? side}`,
+  ],
+  // "45 deg L", "lateral R"
+  [
+    /(?<=\b(?:deg(?:rees?)?|45|90|22\.5|bend|wye|tee|lateral|lat|tap)\.?\s+)([LR])(?=\s*(?:$|[,;.]))/g,
+    ([, side]) => (side === 'L' ? 'left' : 'right'),
+  ],
   // "that's the sewer"
   [
     /\b(?:that's|there's|here's|this\s+is)\s+(?:the|our)\s+(?:city\s+|main\s+|street\s+)?sewer(?=\s*(?:$|[,.;]))/gi,

@@ -180,7 +180,10 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   // "the size of a quarter"
-  [/\b(?:about\s+)?(?:the\s+)?size\s+of\s+(?:an?|my|your)\s+[a-z]+(?:\s+(?:ball|dollar))?\b/gi, asNote],
+  [
+    /\b(?:about\s+)?(?:the\s+)?size\s+of\s+(?:(?:an?|my|your)\s+)?(?!the\b)[a-z]+(?:\s+(?:ball|dollar))?\b/gi,
+    asNote,
+  ],
   // "as thick as my thumb", "big as my arm"
   [
     /\b(?:(?:about|nearly|almost)\s+)?(?:as\s+)?(?:thick|big|fat|round|wide|large|long)\s+as\s+(?:an?|my|your)\s+[a-z]+(?:\s+(?:ball|dollar))?\b/gi,

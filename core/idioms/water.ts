@@ -135,6 +135,12 @@ export const waterIdioms: readonly Idiom[] = [
     /(?<=\b(?:sag|belly|dip|low\s+spot|standing\s+water)\s*,?\s+)(?:full\s+(?:pipe|bore)|(?:the\s+)?whole\s+pipe|completely\s+full|totally\s+full)\b/gi,
     '100%',
   ],
+  [/\bh2o\b/gi, 'water'],
+  // "50 water comes in at joint"
+  [
+    /\bwater\s+(?:comes|pours|runs|seeps|drips|leaks|gets)\s+(?:right\s+)?in\b(?!\s+(?:here|the\s+(?:pipe|line))\s+from\s+(?:upstream|the\s+house))/gi,
+    'water coming in',
+  ],
   // "45 water's standing", "40 I've got water"
   [
     /\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:just\s+)?(?:standing|sitting|pooled|pooling)(?=\s*(?:$|[,.;]|here\b|there\b|at\b|from\b))/gi,
