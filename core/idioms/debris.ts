@@ -9,6 +9,11 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|cutter|root\s+
 
 /** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
 export const debrisIdioms: readonly Idiom[] = [
+  // "plugged with concrete": no pipe of concrete.
+  [
+    /\b(?:plugged|filled|blocked|full|packed|choked)(?:\s+(?:up|solid|off))?\s+(?:with|of|w\/?)\s*(?:concrete|cement|grout|mortar)\b/gi,
+    ([said]) => `heavy deposit ${quoted(said)}`,
+  ],
   // "deposit on the bottom, rocks and mud": what it is.
   [
     /\b(?:rocks?|mud|gravel|sand|dirt|silt|sludge|sediment|paper|wipes)\s+(?:and|&)\s+(?:rocks?|mud|gravel|sand|dirt|silt|sludge|sediment|paper|wipes)\b(?<=\b(?:deposits?|debris|build-?up)\b[^;]*)/gi,

@@ -40,6 +40,16 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?bottom(?:\s+is|'s)?\s+(?:(?:getting|pretty|real(?:ly)?|very|awful|kind\s+of)\s+)*thin(?:ned|ning)?(?:\s+out)?\b/gi,
     'worn bottom',
   ],
+  // "missing top"
+  [
+    /\bmissing\s+(?:the\s+)?(?:top|crown|roof)\b(?!\s+(?:of\s+the\s+)?(?:cap|cleanout|riser))/gi,
+    'top is gone',
+  ],
+  // "see gravel", "can see the sky": through the pipe.
+  [
+    /\b(see(?:s|ing)?)\s+(?:some\s+|the\s+)?(?:gravel|bedding|daylight|sky|soil)\b(?!\s+(?:in|on|along|laying|lying)\b)/gi,
+    ([, see = '']) => `${see} dirt`,
+  ],
   // "pipe's broke here"
   [
     /\b(?:the\s+)?(?:pipe|line|joint|hub|bell|it)(?:'s|\s+is|\s+has)?\s+broke(?=\s*(?:$|[,.;]|here\b|there\b|at\b|on\b|in\b))/gi,

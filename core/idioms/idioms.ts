@@ -265,6 +265,22 @@ export const spokenIdioms: readonly Idiom[] = [
     ),
     ([said]) => `utility through the pipe ${quoted(said)}`,
   ],
+  // "gas line crossing in pipe", "plastic line in the top of the pipe"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:an?|some|the)\s+)?(?:(?:gas|electric(?:al)?|power|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|irrigation|sprinkler)\s+(?:line|pipe|conduit|duct|service)|(?:(?:plastic|poly|steel|copper|yellow|orange|blue|red|black|small|unknown)\s+)+(?:line|tube|tubing|conduit|duct))\s+(?:(?:is|was|goes|going|runs|running|crosses|crossing|laying|lying|comes|coming)\s+)*(?:in|inside|inside\s+of|across|along)\s+(?:(?:the|our|this|my)\s+)?(?:(?:top|bottom|side|middle|crown|invert)\s+of\s+)?${ourPipe}\b`,
+      'gi',
+    ),
+    ([said]) => `utility through the pipe ${quoted(said)}`,
+  ],
+  // "bored through", "pipe drilled thru", "directional bore hit pipe"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:(?:fiber|cable|gas|power|electric|phone|water|pipe|line|it(?:'s)?|somebody|someone|they)\s+)?(?:(?:was|been|is|got|has\s+been)\s+)*(?:bored|drilled|missile[d]?|punched)\s+(?:(?:right|straight|clean|clear)\s+)?thr(?:ough|u)(?:\s+${ourPipe}\b|\s+(?:it|us|ours)\b)?|(?:directional\s+)?(?:bore|drill|boring)\s+(?:(?:rig|shot|crew)\s+)?(?:hit|went\s+through|cut|got|went\s+into)\s+${ourPipe}\b)`,
+      'gi',
+    ),
+    ([said]) => `utility through the pipe ${quoted(said)}`,
+  ],
   // "rebar thru pipe"
   [
     new RegExp(

@@ -36,6 +36,11 @@ export const stopIdioms: readonly Idiom[] = [
     /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early)(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
     'stopped ',
   ],
+  // "ends in dirt"
+  [
+    /\b(?:(?:the\s+)?(?:line|pipe|it)\s+)?(?:just\s+)?(?:ends|stops|dead\s*-?ends)\s+in\s+(?:the\s+|solid\s+)?(?:dirt|mud|soil|ground|gravel|rocks?|clay\s+soil)\b/gi,
+    ([said]) => `stop ${quoted(said)}`,
+  ],
   // "33, that's the stack, end of run"
   [
     /\bend\s+of\s+(?:the\s+|this\s+)?(?:run|inspection|survey|video|camera\s+run)(?=\W*$)/gi,
