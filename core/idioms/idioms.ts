@@ -170,6 +170,8 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:dirt|soil)\s+(?=(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|ends|stops|clears)\b)/gi,
     'debris ',
   ],
+  // "it opens up at 60": what was named before, no joint.
+  [/(?<=^\W*(?:(?:and|then)\s+)?)it\s+opens\s+up\b(?=\s*(?:at|around|by|here|$))/gi, asNote],
   // "crack stops at the joint": the crack, not the camera.
   [
     /\b(?:and\s+)?(?:it\s+)?(?:stops|ends|quits|dies(?:\s+out)?)\s+(?:right\s+)?(?:at|in)\s+(?:the|that)\s+(?:next\s+|same\s+)?(?:joint|hub|bell|coupling)\b(?<=\b(?:cracks?|fracture|it|that)\b[^;]*)/gi,
@@ -371,13 +373,18 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "gravel quits at 30"
   [
-    /(?<=\b(?:roots?|grease|scale|debris|gravel|sand|mud|dirt|silt|sludge|rocks?|cracks?|cracking|infiltration|it|that)\s+)(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|thins\s+out|lightens\s+up|(?:gets|is)\s+(?:a\s+lot\s+|much\s+)?(?:better|lighter)|(?:is|are)\s+(?:done|gone|over))\s+(?:at|by|around|(?:just\s+|right\s+)?(?:after|past))\s+(?=(?:~\s*|about\s+)?\d)/gi,
+    /(?<=\b(?:roots?|grease|scale|debris|gravel|sand|mud|dirt|silt|sludge|rocks?|cracks?|cracking|infiltration|it|that)\s+)(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|fades\s+(?:out|away)|thins\s+out|lightens\s+up|(?:gets|is)\s+(?:a\s+lot\s+|much\s+)?(?:better|lighter)|(?:is|are)\s+(?:done|gone|over))\s+(?:at|by|around|(?:just\s+|right\s+)?(?:after|past))\s+(?=(?:~\s*|about\s+)?\d)/gi,
     'ends at ',
   ],
   // "it clears up at 31"
   [
     /\b(?:it|that|water)\s+(?:clears|cleared|dries|drains)\s+(?:(?:up|out|off|again)\s+)*(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi,
     'ends at ',
+  ],
+  // "grease, 10 %, fades out by 30"
+  [
+    /(?<=\b(?:roots?|grease|scale|debris|crack)\b[^;]*,\s*)(?:(?:it|that)\s+)?(?:fades|tapers|peters|thins)\s+(?:out|away|off)\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    'to ',
   ],
   // "it runs out at 31"
   [/\b(?:it\s+)?(?:runs|comes|goes)\s+out\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi, 'ends at '],

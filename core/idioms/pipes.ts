@@ -88,10 +88,25 @@ export const pipeIdioms: readonly Idiom[] = [
   // "plastic quits and it's cast"
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:stops|ends|quits|(?:is|'s)\s+(?:done|over))\s*,?\s+(?:and|then)\s+(?:(?:then|it's|it\s+is|we're|we've\s+got|i've\s+got|in|into|to|goes)\s+)*(?=(?:old\s+)?${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:stops|ends|quits|gives\s+out|runs\s+out|comes\s+to\s+an\s+end|(?:is|'s)\s+(?:done|over))\s*,?\s+(?:and|then)\s+(?:(?:then|it's|it\s+is|we're|we've\s+got|i've\s+got|in|into|to|goes)\s+)*(?=(?:old\s+)?${anyMaterial}\b)`,
       'gi',
     ),
     ([, near = '']) => `${near} to `,
+  ],
+  // "coupling at 5.6 and it's clay on the other side", "transitions, rubber, to clay"
+  [
+    new RegExp(
+      String.raw`\s*,?\s+(?:and\s+)?(?:then\s+)?(?:it's|it\s+is|we've\s+got|there's)\s+(?:old\s+)?(${anyMaterial})(?:\s+pipe)?\s+on\s+the\s+(?:other|far)\s+side\b`,
+      'gi',
+    ),
+    ([, pipe = '']) => `, change to ${pipe}`,
+  ],
+  [
+    new RegExp(
+      String.raw`\b(?:transitions?|changes)\s*,\s*(?:an?\s+)?((?:rubber|shielded|banded|hard|glued)(?:\s+(?:coupling|one|band|adapter))?)\s*,\s*(?:in)?to\s+(?=(?:the\s+)?${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, how = '']) => `${quoted(how)} change to `,
   ],
   // "turns from cast to fiber": no bend.
   [new RegExp(String.raw`\b(?:it\s+)?turns\s+from\s+(?=(?:the\s+)?${anyMaterial}\b)`, 'gi'), 'changes from '],

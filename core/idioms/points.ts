@@ -43,6 +43,11 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:now\s+)?(?:we're|i'm|and\s+then\s+we're)\s+(?:now\s+|pretty\s+much\s+|running\s+)*(?:flat|level|horizontal)\b/gi,
     asNote,
   ],
+  [
+    /\b(?:now\s+)?(?:we|it|i)\s+(?:go|goes|went|run|runs)\s+(?:flat|level|horizontal)(?=\s*(?:$|[,;.]))/gi,
+    asNote,
+  ],
+  [/\bgranny\s+(?:flat|unit)\b/gi, asNote],
   // "drops into the main, about 8 inches": how far it falls there.
   [
     /\b(?:drops?|falls|dumps)\s+(?:down\s+)?(?:in\s*to|in)\s+(?:the\s+)?(?:city\s+|street\s+)?main\s*,?\s+(?:(?:about|maybe|roughly|around|~|by)\s*)*(?:\d+(?:[.]\d+)?|[a-z]+)\s*-?(?:inch(?:es)?|in\b[.]?|"|feet|foot|ft)/gi,

@@ -100,6 +100,8 @@ function figures(text: string, unit: boolean): string {
     return b === (a % 10) + 1 && a > 20 ? `~${a + 0.5}` : `${a}.${b}`;
   // "twenty six, twenty seven" is an uncertain reading.
   if (!unit && a >= 10 && b === a + 1) return `~${a + 0.5}`;
+  // "at five six": 5.6, or five or six.
+  if (!unit && a > 1 && a < 10 && b === a + 1) return `~${a}.5 ft`;
   // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
   if (a < b && (b < 10 ? b === a + 1 : a >= 10) && !(unit && a % 5 !== 0)) return `${a}-${b}`;
   return unit ? `${a}, ${b}` : `${a} ${b}`;
@@ -115,7 +117,7 @@ const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
 
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: TracedText): TracedText {
@@ -147,7 +149,7 @@ function numberWords(heard: TracedText): TracedText {
     if (alone !== '' && pronoun.test(before)) return `${alone}${figures(said.slice(alone.length), false)}`;
     return figures(
       said,
-      /^(?:\s+|-)(?:foot|inch|percent|per\s+cent|degree|o'clock|and\s|(?:quarters|eighths|sixteenths|thirds)\b)/i.test(
+      /^(?:\s+|-)(?:foot|inch|percent|per\s+cent|degree|o'clock|and\s+(?:an?|one|three|half|quarter)\b|(?:quarters|eighths|sixteenths|thirds)\b)/i.test(
         after,
       ),
     );
