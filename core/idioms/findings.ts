@@ -50,6 +50,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(see(?:s|ing)?)\s+(?:some\s+|the\s+)?(?:gravel|bedding|daylight|sky|soil)\b(?!\s+(?:in|on|along|laying|lying)\b)/gi,
     ([, see = '']) => `${see} dirt`,
   ],
+  // "that's half your pipe"
+  [
+    /\b(half|a\s+third|a\s+quarter)\s+(?:of\s+)?your\s+(?:pipe|line)\b/gi,
+    ([, share = '']) => `${share} of the pipe`,
+  ],
   // "pipe's broke here"
   [
     /\b(?:the\s+)?(?:pipe|line|joint|hub|bell|it)(?:'s|\s+is|\s+has)?\s+broke(?=\s*(?:$|[,.;]|here\b|there\b|at\b|on\b|in\b))/gi,

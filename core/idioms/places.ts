@@ -167,7 +167,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "57, that's a bad one, call it 60"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that's|that\s+is|this\s+is|it's|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))/gi,
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that's|that\s+is|this\s+is|it's|is|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))/gi,
     'same thing, large',
   ],
   [

@@ -63,6 +63,7 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:(?:we|we're|it|pipe|line)\s+)?(?:leav(?:es?|ing)|exit(?:s|ing)?)\s+(?:out\s+(?:of\s+)?)?(?:the\s+)?(?:building|house|foundation|footing)\b/gi,
     'building',
   ],
+  [/\b(?:(?:and|now)\s+)*(?:we're|we\s+are|i'm)\s+out\s+of\s+the\s+(?:building|house)\b/gi, 'building'],
   // "that's the bathroom coming in from the right"
   [
     /\b((?:laundry|washer|dishwasher|kitchen|bathroom|bath(?:room)?\s+group|(?:hall|guest|master|half|upstairs|downstairs)\s+bath|powder\s+room|shower|tub|basement|(?:floor|area|yard|roof)\s+drain|downspout)(?:\s+(?:sink|line))?)\s+(?:(?:is|that's|which)\s+)?(?:com(?:es|ing)\s+in|enter(?:s|ing))(?=\s+(?:on|from|at|here|there|off|right|left|to)\b|\s*(?:$|[,.;]))/gi,

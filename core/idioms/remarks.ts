@@ -14,6 +14,11 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [/\bchange\s+(?:in|of)\s+(?:the\s+)?(?:grade|slope|pitch|fall)\b/gi, asNote],
+  // "unit three rear cleanout"
+  [
+    /\b(?:unit|apartment|apt\.?|suite|bldg\.?|lot)\s+(?:number\s+|no\.?\s+|#\s*)?(?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,4}[a-z]?)\b/gi,
+    asNote,
+  ],
   // "tap is zero"
   [/\b(?:the\s+)?tap\s+(?:is|at)\s+(?:zero|0)\b(?![.\d])/gi, asNote],
   // "somebody hit this with a backhoe"

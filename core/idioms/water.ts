@@ -192,6 +192,11 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "standing water, inch"
   [/(?<=\b(?:water|belly|sag|dip)\b\s*,\s*)inch(?=\s*$)/gi, '1 inch'],
+  // "32, water, see how it's standing"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*)water(?=\s*(?:$|,))/gi,
+    'standing water starts',
+  ],
   // "50 it's done"
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?it's\s+(?:done|over|gone|out)(?=\s*$)/gi,

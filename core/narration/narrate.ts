@@ -162,7 +162,7 @@ function reachNext(talk: Talk): void {
 
 /** "I'm gonna zero it here": what was read before is not of this count. */
 const setsZero =
-  /\b(?:zero(?:ed|ing)?\s+(?:(?:it|that|the\s+counter|her)\s+)?(?:out\s+)?(?:right\s+)?(?:here|now)|(?:reset|zeroed|zeroing)\s+(?:the\s+)?counter|counter\s+(?:is\s+|was\s+)?(?:reset|zeroed))\b/i;
+  /\b(?:zero(?:ed|ing)?\s+(?:(?:it|that|the\s+counter|her)\s+)?(?:out\s+)?(?:right\s+)?(?:here|now)|(?:reset|zeroed|zeroing)\s+(?:the\s+)?counter|counter\s+(?:is\s+|was\s+)?(?:reset|zeroed)|zeroing\s+(?:it\s+)?(?:on|at)\s+(?:the|this|that))\b/i;
 
 function zeroed(talk: Talk): void {
   for (const item of talk.items)

@@ -3,10 +3,8 @@ import type { StoredJob } from '../../server/jobs/store.js';
 import { lastMe, seesPrices } from '../api/last-me';
 import { isOpenTo, jobTabs, shownOf } from '../shell/tabs';
 import { modeNow } from '../theme/mode';
-import { tokens } from '../theme/tokens';
+import { faces, tokens } from '../theme/tokens';
 
-const headingFont = "'Archivo Variable', 'Helvetica Neue', sans-serif";
-const bodyFont = "'Atkinson Hyperlegible Next Variable', 'Helvetica Neue', sans-serif";
 /** What stands right of the tabs in the whole header, px. */
 const rightOfTabs_px = { narrow: 89, wide: 267 };
 
@@ -47,7 +45,7 @@ export function drawFirstHeader(job: Promise<StoredJob | undefined> | undefined)
       inset: '0',
       background: color('paper'),
       color: color('ink'),
-      fontFamily: bodyFont,
+      fontFamily: faces.body,
       fontSize: '15px',
       lineHeight: '1.35',
       fontVariantNumeric: 'tabular-nums slashed-zero',
@@ -90,7 +88,7 @@ function wideName({ job }: StoredJob): HTMLElement {
     },
     element(
       'h1',
-      { ...oneLine, fontFamily: headingFont, fontSize: '15px', fontWeight: '700', letterSpacing: '-0.01em' },
+      { ...oneLine, fontFamily: faces.heading, fontSize: '15px', fontWeight: '700', letterSpacing: '-0.01em' },
       job.title,
     ),
     element('p', { ...oneLine, fontSize: '13.5px', color: color('soft') }, about),
@@ -139,7 +137,7 @@ const tab = (name: string, open: boolean): HTMLElement =>
       flexShrink: '0',
       padding: '0 10px',
       whiteSpace: 'nowrap',
-      fontFamily: headingFont,
+      fontFamily: faces.heading,
       fontWeight: '600',
       color: color(open ? 'ink' : 'soft'),
       borderTop: '5px solid transparent',

@@ -1,5 +1,5 @@
 import { createSystem, defaultBaseConfig, defineConfig, type SystemContext } from '@chakra-ui/react';
-import { tokens } from './tokens';
+import { faces, tokens } from './tokens';
 
 /** Warm drafting paper in light, deep slate in dark; one signal color, kept for what must be dug or decided. */
 const spaces = [0, 0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 6, 8, 10, 12];
@@ -35,8 +35,8 @@ const config = defineConfig({
     tokens: {
       spacing: Object.fromEntries(spaces.map((step) => [String(step), { value: `${step / 4}rem` }])),
       fonts: {
-        heading: { value: "'Archivo Variable', 'Helvetica Neue', sans-serif" },
-        body: { value: "'Atkinson Hyperlegible Next Variable', 'Helvetica Neue', sans-serif" },
+        heading: { value: faces.heading },
+        body: { value: faces.body },
       },
     },
     semanticTokens: {

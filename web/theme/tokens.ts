@@ -21,3 +21,9 @@ export const tokens: Readonly<Record<string, readonly [light: string, dark: stri
   paving: ['#8b9299', '#66707a'],
   road: ['#5b6670', '#8b97a1'],
 };
+
+/** The faces that ship with the app. */
+export const faces = {
+  heading: "'Archivo Variable', 'Helvetica Neue', sans-serif",
+  body: "'Atkinson Hyperlegible Next Variable', 'Helvetica Neue', sans-serif",
+} as const;
