@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import axe, { type RunOptions } from 'axe-core';
 
 interface Options {
@@ -30,6 +30,8 @@ export async function axeFaults(
  * since it puts frames together in a page of its own.
  */
 async function faultsOf(page: Page, within: string | undefined, options: RunOptions): Promise<string[]> {
+  // The first header covers a page that is not drawn yet.
+  await expect(page.locator('#root > [inert]')).toHaveCount(0);
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
   const { violations } = await page.evaluate(
     ([inside, chosen]) => (window as unknown as { axe: typeof axe }).axe.run(inside ?? document, chosen),

@@ -35,6 +35,7 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
     'bar',
     bars.map(({ key }) => key),
   );
+  const marks = uncured.map((at) => markOf(at, scale));
   return (
     <g aria-label="Scope">
       <g role="list" aria-label="What is done" {...roving.row}>
@@ -48,6 +49,7 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
                 ({ pin, from_ft, to_ft }) =>
                   !pin.split && from_ft < bar.to_ft - tolerance.ft && to_ft > bar.from_ft + tolerance.ft,
               )}
+              {...textEnds(bar, marks, scale)}
               covered={selected?.action !== undefined && bars[index - 1]?.key === selected.key}
               roving={roving.item(bar.key)}
               onSelect={on.onSelect}
@@ -56,8 +58,8 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
           </g>
         ))}
       </g>
-      {uncured.map((each) => (
-        <Uncured key={`${each.from_ft} ${each.to_ft}`} at={each} scale={scale} />
+      {marks.map((mark) => (
+        <Uncured key={`${mark.from_ft} ${mark.to_ft}`} {...mark} />
       ))}
       <Outlines differs={differs} pins={pins} scale={scale} />
       {selected?.action && <Ends bar={selected} scale={scale} moving={moving} onEnd={on.onEnd} />}
@@ -142,6 +144,9 @@ interface BarProps {
   readonly pinned: boolean;
   /** Half the width of a handle's grip, px. */
   readonly covered: boolean;
+  /** Where a mark over the bar ends its name, and its second line, px. */
+  readonly nameEnds_px: number;
+  readonly detailEnds_px: number;
 }
 
 interface PressedBarProps extends BarProps, Pick<Props, 'onSelect' | 'onChoices'> {
@@ -187,12 +192,14 @@ function Bar({ roving, onSelect, onChoices, ...shown }: PressedBarProps) {
 }
 
 /** The bar with as much of its text as fits. */
-const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered }: BarProps) => {
+const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered, ...ends }: BarProps) => {
   const [left, width] = [x(bar.from_ft), Math.max(2, x(bar.to_ft) - x(bar.from_ft) - 1)];
   const handle = chosen && bar.action ? 6 : 0;
   // Text goes in the visible part of the bar.
   const inset = Math.max(0, gutter_px - left) + (handle > 0 || covered ? 6 : 0);
-  const room = width - inset - handle - (pinned ? 16 : 0);
+  const whole = width - inset - handle - (pinned ? 16 : 0);
+  const room = Math.min(whole, ends.nameEnds_px - left - inset);
+  const detailRoom = Math.min(whole, ends.detailEnds_px - left - inset);
   const { fill, ink } = methodRow(bar.method).drawing;
   const inkColor = `var(--chakra-colors-${ink})`;
   const [name, detail] = [methodName(bar.method), barDetail(bar)];
@@ -225,7 +232,7 @@ const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered }: BarProps)
       {chosen && nameEnd + 16 < left + inset + room && (
         <path d={`M${nameEnd + 5} ${top + 17}h9l-4.5 6z`} fill={inkColor} />
       )}
-      {textWidth(detail, 13) + 12 < room && (
+      {textWidth(detail, 13) + 12 < detailRoom && (
         <text x={left + inset + 8} y={top + 45} fontSize={13} style={{ fill: inkColor }}>
           {detail}
         </text>
@@ -241,15 +248,44 @@ const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered }: BarProps)
 });
 
 const leastMark_px = 5;
+const markSays = 'by others';
+
+/** A place that is left to others, as it is drawn, px. */
+interface Mark {
+  readonly from_ft: number;
+  readonly to_ft: number;
+  readonly x: number;
+  readonly width: number;
+  /** Where its words are centered, and where they begin. */
+  readonly words: number;
+  readonly wordsFrom: number;
+}
+
+function markOf({ from_ft, to_ft }: Props['uncured'][number], { x, width: all }: SheetScale): Mark {
+  const width = Math.max(leastMark_px, x(to_ft) - x(from_ft));
+  const half = textWidth(markSays, 13) / 2 + 4;
+  const words = Math.min(x(from_ft) + width / 2, all - half);
+  return { from_ft, to_ft, x: x(from_ft), width, words, wordsFrom: words - half };
+}
+
+/** The first mark over a bar ends its text. */
+function textEnds(bar: ScopeBar, marks: readonly Mark[], { x }: SheetScale) {
+  const over = (from: number, to: number) => from < x(bar.to_ft) && to > x(bar.from_ft);
+  const ends = (all: readonly number[]) => Math.min(Infinity, ...all);
+  return {
+    nameEnds_px: ends(marks.filter((mark) => over(mark.x, mark.x + mark.width)).map((mark) => mark.x)),
+    detailEnds_px: ends(
+      marks
+        .filter((mark) => over(Math.min(mark.x, mark.wordsFrom), 2 * mark.words - mark.wordsFrom))
+        .map((mark) => Math.min(mark.x, mark.wordsFrom)),
+    ),
+  };
+}
 
 /** A place that is left to others, whatever the bar under it says. */
-function Uncured({ at, scale }: { at: { from_ft: number; to_ft: number }; scale: SheetScale }) {
-  const x = scale.x(at.from_ft);
-  const width = Math.max(leastMark_px, scale.x(at.to_ft) - x);
-  const says = 'by others';
-  const left = Math.min(x + width / 2, scale.width - textWidth(says, 13) / 2 - 4);
+function Uncured({ from_ft, to_ft, x, width, words }: Mark) {
   return (
-    <g pointerEvents="none" role="img" aria-label={`${feet(at.from_ft)} to ${feet(at.to_ft)} ft: by others`}>
+    <g pointerEvents="none" role="img" aria-label={`${feet(from_ft)} to ${feet(to_ft)} ft: ${markSays}`}>
       <rect
         x={x}
         y={top - 2}
@@ -261,7 +297,7 @@ function Uncured({ at, scale }: { at: { from_ft: number; to_ft: number }; scale:
         strokeDasharray="3 3"
       />
       <text
-        x={left}
+        x={words}
         y={top + height - 8}
         fontSize={13}
         fontWeight={700}
@@ -271,7 +307,7 @@ function Uncured({ at, scale }: { at: { from_ft: number; to_ft: number }; scale:
         paintOrder="stroke"
         style={{ fill: 'var(--chakra-colors-signal-ink)' }}
       >
-        {says}
+        {markSays}
       </text>
     </g>
   );

@@ -88,7 +88,13 @@ function wideName({ job }: StoredJob): HTMLElement {
     },
     element(
       'h1',
-      { ...oneLine, fontFamily: faces.heading, fontSize: '15px', fontWeight: '700', letterSpacing: '-0.01em' },
+      {
+        ...oneLine,
+        fontFamily: faces.heading,
+        fontSize: '15px',
+        fontWeight: '700',
+        letterSpacing: '-0.01em',
+      },
       job.title,
     ),
     element('p', { ...oneLine, fontSize: '13.5px', color: color('soft') }, about),
