@@ -256,7 +256,10 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // Anything that says something else runs through the sewer.
   [
-    /\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?thr(?:ough|u)\s+(?:it|us|(?:the\s+|this\s+|our\s+|that\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line))\b/gi,
+    new RegExp(
+      String.raw`\b(?:(?:gas|electric(?:al)?|power|telephone|phone|fiber(?:\s+optic)?|cable(?:\s+tv)?|water|steel|copper|irrigation|sprinkler|another|other|small)\s+(?:line|main|pipe|service|conduit|cable|wire|duct)|conduit|cable|wire)\s+(?:(?!clay|iron|abs|pvc)[a-z]+\s+){0,4}?thr(?:ough|u)\s+(?:it|us|${ourPipe})\b`,
+      'gi',
+    ),
     'utility through the pipe',
   ],
   // "pipe thru pipe", "a yellow line goes through ours".

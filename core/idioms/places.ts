@@ -2,6 +2,10 @@ import { bendToSide } from './points.js';
 import { ones } from './number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
 
+/** What was read before, once more, as large as a word says. */
+const sameSized = (how: string): string =>
+  `same thing, ${/^(?:light|small|thinn?(?:er)?$)/i.test(how) ? 'small' : 'large'}`;
+
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
   // "locate, five six": feet and inches, no range.
@@ -165,29 +169,11 @@ export const placeFigures: readonly Idiom[] = [
     /(?:\b(?:two|three|2|3)\s+)?\b([a-z]+)s(?:\s+(?:in|along|on)\s+(?:that|this|the)\s+[a-z]+)?\s*,\s+one\s+at\s+(~?\s*\d+(?:\.\d+)?)\s*,?\s*(?:and\s+)?(?:one|another|the\s+other(?:\s+one)?)\s+at\s+(?=~?\s*\d)/gi,
     ([, what = '', at = '']) => `${what} at ${at} and ${what} at `,
   ],
-  // "57, that's a bad one, call it 60"
-  [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that's|that\s+is|this\s+is|it's|is|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))/gi,
-    'same thing, large',
-  ],
-  [
-    /(?<=\bsame\s+thing,\s+(?:large|small)\s*,\s*)(?:call\s+it|about|maybe|i'd\s+say|say|like)\s+(\d*[05])(?=\s*(?:$|[.;]))/gi,
-    ([, share = '']) => `${share}%`,
-  ],
   // "ties in at 4 on top": its place, since the hour comes after it.
   [
     /\bat\s+([1-9]|1[0-2])(?=\s*,?\s+(?:(?:comes|coming)\s+in\s+)?(?:on|from)\s+(?:the\s+)?(?:top|left|right|bottom)\b)/gi,
     ({ 0: said, index, input }) =>
       /^\D*(?:\d+\s*-?in(?:ch(?:es)?)?\b\D*)?$/.test(input.slice(0, index)) ? `${said} ft` : undefined,
-  ],
-  // "47 heavier, thirty", "36 same but more of it, maybe 15 %"
-  [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:same\s*,?\s+(?:but|only|just)\s+)?(?:(?:(?:a\s+lot|much|little|bit|a)\s+)*(heavier|thicker|bigger|worse|lighter|smaller|thinner)(?:\s+(?:ones?|here|there))?|(?<=same\s*,?\s+(?:but|only|just)\s+)more(?:\s+of\s+(?:it|them|that))?)(?=\s*(?:$|[,.;]))/gi,
-    ([, how]) => `same thing${how === undefined ? '' : /^(?:l|s|thinn)/i.test(how) ? ', small' : ', large'}`,
-  ],
-  [
-    /(?<=\bsame\s+thing,\s+(?:large|small)\s*,\s*(?:(?:about|maybe|like|~)\s*)*)(\d*[05])(?=\s*(?:$|[.;]))/gi,
-    ([, share = '']) => `${share}%`,
   ],
   // "joint at 33, same"
   [
@@ -199,10 +185,24 @@ export const placeFigures: readonly Idiom[] = [
     /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+[a-z]+(?:\s+[a-z]+)?)\s+(?:starts|begins)\s*,?\s+(?:(?:and|then)\s+)?(?:ends|stops)\s+(?:at\s+|@\s*)?(?=~?\s*\d)/gi,
     ' to ',
   ],
+  // "57, that's a bad one, call it 60"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that's|that\s+is|this\s+is|it's|is|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))/gi,
+    'same thing, large',
+  ],
+  // "47 heavier, thirty", "36 same but more of it, maybe 15 %"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:same\s*,?\s+(?:but|only|just)\s+)?(?:(?:(?:a\s+lot|much|little|bit|a)\s+)*(heavier|thicker|bigger|worse|lighter|smaller|thinner)(?:\s+(?:ones?|here|there))?|(?<=same\s*,?\s+(?:but|only|just)\s+)more(?:\s+of\s+(?:it|them|that))?)(?=\s*(?:$|[,.;]))/gi,
+    ([, how]) => (how === undefined ? 'same thing' : sameSized(how)),
+  ],
   // "19.2, those are thick"
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:those|these|they)(?:'re|\s+are)\s+(?:(?:a\s+lot|much|pretty|real(?:ly)?|getting)\s+)*(thick|heavy|bad|big|large|worse|thicker|heavier|bigger|light|small|lighter|smaller|thin)\b/gi,
-    ([, size = '']) => `same thing, ${/^(?:light|small|thin)/i.test(size) ? 'small' : 'large'}`,
+    ([, size = '']) => sameSized(size),
+  ],
+  [
+    /(?<=\bsame\s+thing,\s+(?:large|small)\s*,\s*(?:(?:call\s+it|about|maybe|i'd\s+say|say|like|~)\s*)*)(\d*[05])(?=\s*(?:$|[.;]))/gi,
+    ([, share = '']) => `${share}%`,
   ],
   // "same thing, sixty": a share, as before.
   [

@@ -1,4 +1,4 @@
-import { asNote, boundary, placeFirst, quoted, type Idiom } from './traced-text.js';
+import { asNote, boundary, placeFirst, quoted, spokenPlaceFirst, type Idiom } from './traced-text.js';
 import { anyMaterial } from './pipes.js';
 
 const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
@@ -71,7 +71,10 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "48, under the wall": of the house.
   [
-    /(?<=^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+)(?:(?:we're|now|going|goes|it's)\s+)*(?:under|through|past)\s+the\s+(?:foundation\s+|house\s+|basement\s+)?(?:wall|footing|foundation)(?=\s*(?:$|[,;.]))/gi,
+    new RegExp(
+      String.raw`(?<=${spokenPlaceFirst})(?:(?:we're|now|going|goes|it's)\s+)*(?:under|through|past)\s+the\s+(?:foundation\s+|house\s+|basement\s+)?(?:wall|footing|foundation)(?=\s*(?:$|[,;.]))`,
+      'gi',
+    ),
     'building',
   ],
   // "tap not cut out": under a liner.
@@ -120,7 +123,10 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "service on the left, not ours"
   [
-    /(?<=^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+)(?:(?:we've\s+got|there's|i've\s+got|got|have)\s+)?(?:an?\s+)?(?:other\s+|another\s+)?service\s+(?=(?:(?:comes|coming)\s+in\s+)?(?:on|from)\s+(?:the\s+)?(?:left|right|top)\b)/gi,
+    new RegExp(
+      String.raw`(?<=${spokenPlaceFirst})(?:(?:we've\s+got|there's|i've\s+got|got|have)\s+)?(?:an?\s+)?(?:other\s+|another\s+)?service\s+(?=(?:(?:comes|coming)\s+in\s+)?(?:on|from)\s+(?:the\s+)?(?:left|right|top)\b)`,
+      'gi',
+    ),
     'tie in ',
   ],
   // "there's our tap": where ours meets the main.

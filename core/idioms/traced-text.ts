@@ -85,6 +85,9 @@ export function rewrite(
 /** The place that a typed line begins with, for a look-behind: "42", "~42.5 ft". */
 export const placeFirst = String.raw`^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+`;
 
+/** The same in words or digits, for what is said aloud: "forty eight,", "48 ". */
+export const spokenPlaceFirst = String.raw`^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+`;
+
 /** An idiom, and the words of the typed line with the same meaning. */
 export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
 

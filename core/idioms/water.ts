@@ -1,5 +1,5 @@
 import { aNumber } from './number-words.js';
-import { quoted, type Idiom } from './traced-text.js';
+import { quoted, spokenPlaceFirst, type Idiom } from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {
   '1/2': 'half',
@@ -147,7 +147,10 @@ export const waterIdioms: readonly Idiom[] = [
     'standing water',
   ],
   [
-    /(?<=^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+)(?:(?:now|here)\s+)*(?:i've|we've|i|we)(?:\s+have)?\s+(?:got|get|have|hit)\s+(?:some\s+)?water(?=\s*(?:$|[,.;]|here\b))/gi,
+    new RegExp(
+      String.raw`(?<=${spokenPlaceFirst})(?:(?:now|here)\s+)*(?:i've|we've|i|we)(?:\s+have)?\s+(?:got|get|have|hit)\s+(?:some\s+)?water(?=\s*(?:$|[,.;]|here\b))`,
+      'gi',
+    ),
     'standing water starts',
   ],
   // "still in water"

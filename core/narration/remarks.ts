@@ -95,8 +95,7 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
     return;
   }
   if (place !== undefined) {
-    const isClean = saysNothing.test(text) || endsClean.test(said.sentence.text);
-    if (last?.noReading && said.index - talk.lastAt <= 1 && !isClean && !isEach(last.entry)) {
+    if (last?.noReading && said.index - talk.lastAt <= 1 && !saysNothing.test(text) && !isEach(last.entry)) {
       last.entry = { ...last.entry, reading_ft: place };
       last.assumed = last.assumed.filter((each) => each !== noReadingGiven);
       delete last.noReading;
@@ -144,9 +143,6 @@ const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry
 /** "Sixty one feet, nothing": a place without a thing. */
 const saysNothing =
   /\b(?:nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
-
-/** "Twenty three's clean". */
-const endsClean = /(?:'s|\bis|\blooks)\s+(?:good|fine|clean|clear|okay)\W*$/i;
 
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
 function stretched(

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
+import { phoneWidth } from '../theme/tokens';
 
-/** Below the theme's "md": a phone, or a window as narrow as one. */
-const narrow = window.matchMedia('(width < 48rem)');
+const narrow = window.matchMedia(phoneWidth);
 
 function listen(changed: () => void): () => void {
   narrow.addEventListener('change', changed);

@@ -1,7 +1,8 @@
 import { Chart, type ChartConfiguration, type ChartType } from 'chart.js';
 import { useEffect, useRef, type RefObject } from 'react';
+import { faces } from '../theme/tokens';
 
-Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
+Chart.defaults.font.family = faces.body;
 Chart.defaults.font.size = 13;
 
 /** A theme color as the page shows it now. */

@@ -256,16 +256,16 @@ interface Mark {
   readonly to_ft: number;
   readonly x: number;
   readonly width: number;
-  /** Where its words are centered, and where they begin. */
-  readonly words: number;
+  /** From where to where its words lie. */
   readonly wordsFrom: number;
+  readonly wordsTo: number;
 }
 
 function markOf({ from_ft, to_ft }: Props['uncured'][number], { x, width: all }: SheetScale): Mark {
   const width = Math.max(leastMark_px, x(to_ft) - x(from_ft));
   const half = textWidth(markSays, 13) / 2 + 4;
   const words = Math.min(x(from_ft) + width / 2, all - half);
-  return { from_ft, to_ft, x: x(from_ft), width, words, wordsFrom: words - half };
+  return { from_ft, to_ft, x: x(from_ft), width, wordsFrom: words - half, wordsTo: words + half };
 }
 
 /** The first mark over a bar ends its text. */
@@ -276,14 +276,14 @@ function textEnds(bar: ScopeBar, marks: readonly Mark[], { x }: SheetScale) {
     nameEnds_px: ends(marks.filter((mark) => over(mark.x, mark.x + mark.width)).map((mark) => mark.x)),
     detailEnds_px: ends(
       marks
-        .filter((mark) => over(Math.min(mark.x, mark.wordsFrom), 2 * mark.words - mark.wordsFrom))
+        .filter((mark) => over(Math.min(mark.x, mark.wordsFrom), mark.wordsTo))
         .map((mark) => Math.min(mark.x, mark.wordsFrom)),
     ),
   };
 }
 
 /** A place that is left to others, whatever the bar under it says. */
-function Uncured({ from_ft, to_ft, x, width, words }: Mark) {
+function Uncured({ from_ft, to_ft, x, width, wordsFrom, wordsTo }: Mark) {
   return (
     <g pointerEvents="none" role="img" aria-label={`${feet(from_ft)} to ${feet(to_ft)} ft: ${markSays}`}>
       <rect
@@ -297,7 +297,7 @@ function Uncured({ from_ft, to_ft, x, width, words }: Mark) {
         strokeDasharray="3 3"
       />
       <text
-        x={words}
+        x={(wordsFrom + wordsTo) / 2}
         y={top + height - 8}
         fontSize={13}
         fontWeight={700}

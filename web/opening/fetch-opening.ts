@@ -1,6 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { outboxRead } from '../api/outbox';
-import { jobListFetch, jobFetch } from '../early';
+import { jobFetch, jobListFetch } from '../early';
+import { isOpening } from './opened-with';
 
 /** Data that takes longer is not waited for: the page is drawn without it, ms. */
 const patience_ms = 300;
@@ -16,14 +17,19 @@ export async function fetchOpening(
 ): Promise<void> {
   const fetched = restored
     .catch(() => undefined)
-    .then(() => Promise.all([outboxRead, fetchAt(client, pathname)]))
+    .then(() => fetchesAt(pathname))
+    // Drawn in the meantime, the page asks by itself.
+    .then((fetches) => Promise.all([outboxRead, isOpening() ? fetches?.(client) : undefined]))
     // Whatever shows it asks again, and says what is wrong.
     .catch(() => undefined);
   await Promise.race([fetched, new Promise((late) => setTimeout(late, patience_ms))]);
 }
 
-async function fetchAt(client: QueryClient, pathname: string): Promise<void> {
+/** What fetches an address's data; undefined where it has none of its own. */
+async function fetchesAt(pathname: string): Promise<((client: QueryClient) => Promise<unknown>) | undefined> {
   const [, first, id] = pathname.split('/').map(decodeURIComponent);
-  if (first === 'jobs' && id) await (await jobFetch())(client, id);
-  else if (first === '') await (await jobListFetch())(client);
+  if (first === '') return jobListFetch();
+  if (first !== 'jobs' || !id) return undefined;
+  const fetchJob = await jobFetch();
+  return (client) => fetchJob(client, id);
 }

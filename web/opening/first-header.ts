@@ -3,13 +3,13 @@ import type { StoredJob } from '../../server/jobs/store.js';
 import { lastMe, seesPrices } from '../api/last-me';
 import { isOpenTo, jobTabs, shownOf } from '../shell/tabs';
 import { modeNow } from '../theme/mode';
-import { faces, tokens } from '../theme/tokens';
+import { faces, phoneWidth, tokens, trenchPath } from '../theme/tokens';
 
 /** What stands right of the tabs in the whole header, px. */
 const rightOfTabs_px = { narrow: 89, wide: 267 };
 
 const color = (name: string): string => tokens[name]?.[modeNow() === 'dark' ? 1 : 0] ?? '';
-const isNarrow = (): boolean => window.matchMedia('(width < 48rem)').matches;
+const isNarrow = (): boolean => window.matchMedia(phoneWidth).matches;
 
 function element(
   name: string,
@@ -65,7 +65,7 @@ export function drawFirstHeader(job: Promise<StoredJob | undefined> | undefined)
 function mark(): HTMLElement {
   const box = element('div', { padding: '18.5px 16px', borderRight: `1px solid ${color('rule')}` });
   box.innerHTML = `<svg viewBox="0 0 28 22" width="28" height="22" display="block" aria-hidden="true">
-    <path d="M1 4h6v14h14V4h6" fill="none" stroke="${color('ink')}" stroke-width="2.6" />
+    <path d="${trenchPath}" fill="none" stroke="${color('ink')}" stroke-width="2.6" />
     <circle cx="14" cy="13" r="3.4" fill="${color('signal')}" />
   </svg>`;
   return box;

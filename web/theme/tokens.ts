@@ -22,6 +22,12 @@ export const tokens: Readonly<Record<string, readonly [light: string, dark: stri
   road: ['#5b6670', '#8b97a1'],
 };
 
+/** Below the theme's "md": a phone, or a window as narrow as one. */
+export const phoneWidth = '(width < 48rem)';
+
+/** The trench of the mark; its pipe is a circle of radius 3.4 at 14, 13. */
+export const trenchPath = 'M1 4h6v14h14V4h6';
+
 /** The faces that ship with the app. */
 export const faces = {
   heading: "'Archivo Variable', 'Helvetica Neue', sans-serif",
