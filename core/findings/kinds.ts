@@ -351,6 +351,7 @@ export const findingRows = [
         'rocks',
         'rock',
         'gravel',
+        'grit',
         'stones',
         'sand',
         'dirt in',
@@ -727,6 +728,10 @@ export const findingRows = [
         'channel in the bottom',
         'bottom channeled',
         'worn out bottom',
+        ...['eaten', 'corroded', 'channeled', 'eroded'].flatMap((how) =>
+          ['bottom', 'invert'].map((part) => `${part} is ${how}`),
+        ),
+        'bottom eaten',
       ],
     ],
     grading: { measure: 'always', always: 3, cures: wall, structural: true },

@@ -24,6 +24,14 @@ const asPlace = (words: string): string => words.replace(/(?:\bat\s+|@\s*)(\d+(?
 
 /** What was written last is put right, in the words as they are said. */
 export const correctingIdioms: readonly Idiom[] = [
+  // "forty, no wait, forty one, cleanout"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)(?:at\s+)?${aNumber}[a-z\d. -]{0,24}?\s*,\s+(?:no[\s,]+wait|wait[\s,]+no|no[\s,]+(?:sorry|make\s+that)|sorry|i\s+mean|correction|make\s+that|or\s+rather|check\s+that)\s*,?\s+(?=${aNumber}[a-z\d. -]{0,24}?,\s+[a-z])`,
+      'gi',
+    ),
+    ' ',
+  ],
   // "18 no that's a crack", "change that to 50 %", "it's at 44.5": what was written last.
   [
     new RegExp(

@@ -1,7 +1,69 @@
+import { tens } from './number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
 export const findingIdioms: readonly Idiom[] = [
+  // "spider cracks", "spidering", "top and both sides"
+  [/\bspider(?:ed|ing|web(?:bed|bing|s)?)?(?:\s+(?:cracks?|cracking|cracked|fractures?))?\b/gi, 'several cracks'],
+  [/\b(?:at\s+|on\s+)?(?:the\s+)?(?:top|crown)\s+and\s+both\s+sides\b/gi, asNote],
+  // "a gap you could lose a quarter in": no measure.
+  [
+    /\b(?:that\s+)?you\s+(?:could|can|'d)\s+(?:(?:almost|easily|just\s+about)\s+)?(?:lose|fit|put|stick|stuff|slide|get|drop|drive|throw)\s+(?:an?|your|my|two)\s+[a-z]+\s+(?:in|through|into|down|inside)(?:\s+(?:it|there|that))?\b/gi,
+    asNote,
+  ],
+  // "pipe's down to maybe a three inch": what is left of the bore.
+  [
+    /,?\s*\b(?:the\s+)?(?:pipe|line|it|bore)(?:'s|\s+is)\s+(?:(?:down|choked|closed|narrowed|necked)\s+)+to\s+(?:(?:maybe|about|like|around|only)\s+)*(?:an?\s+)?(?:one|two|three|\d(?:\.\d+)?)(?:\s+and\s+an?\s+half)?\s*-?\s*(?:inch(?:es)?|in\b|")(?:\s+(?:pipe|hole|opening|line))?(?<=\b(?:scale|scaled|tuberculation|grease|roots?|rust|corrosion|debris|deposits?|build\s?-?up)\b[^;]*)/gi,
+    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+  ],
+  // "it's just stuck in there with mortar"
+  [
+    /\b(?:(?:and|it's|it\s+is|is|was|just)\s+)*(?:stuck|shoved|jammed|stuffed|set)\s+in\s+(?:there|it|the\s+(?:hub|bell|pipe|clay))\s+with\s+(?:some\s+)?(?:mortar|concrete|cement|tape|foam|caulk|silicone|mastic|grout|oakum|rags?)\b/gi,
+    asNote,
+  ],
+  // "the liner's got a bulge"
+  [
+    /\b(?:the\s+)?liner(?:'s|\s+is|\s+has)?\s+(?:(?:got|has|bulging|bulged|a|out|up)\s+)*(?:bulg(?:e|es|ed|ing)|lifting|lifted)(?:\s+(?:up|out|in|off))?\b/gi,
+    'blister',
+  ],
+  // "a crack that wraps the pipe"
+  [
+    /\b(?:that\s+)?(?:wraps|goes|runs|circles|rings)\s+(?:(?:all\s+the\s+way|clear|completely|right)\s+)?(?:around\s+)?(?:the\s+(?:whole\s+|entire\s+)?pipe|the\s+whole\s+thing)(?<=\b(?:crack|fracture)[a-z]*\b[^;]*(?:wraps|circles|rings|around)\b[^;]*)/gi,
+    'all the way around',
+  ],
+  // "the channel's all the way through, I see gravel"
+  [
+    /\b(?:the\s+)?(?:channel|groove|trough|bottom|invert|rust)(?:ing)?(?:'s|\s+is|\s+has|\s+goes)?\s+(?:(?:gone|worn|eaten|rusted|rotted|cut)\s+)?(?:all\s+the\s+way|clear|clean|right|completely)\s+through\b(?:\s*,\s+(?:(?:i|you|we)\s+(?:can\s+)?)?sees?\s+(?:the\s+)?(?:gravel|dirt|soil|sand|rock|mud|ground))?/gi,
+    'bottom gone',
+  ],
+  // "none of em huge"
+  [
+    /,?\s*\b(?:none|not\s+one)\s+of\s+(?:them|'?em|these|those)(?:'s|\s+(?:are|is|were|was|real(?:ly)?|too|very|that|all\s+that))*\s+(?:huge|big|bad|large|heavy|terrible|major|serious)\b/gi,
+    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+  ],
+  // "a chip out of the bell"
+  [
+    /\b(?:has\s+|got\s+|with\s+)*(?:an?\s+)?(?:(?:little|small|big)\s+)?(?:chip|chunk|bite|divot)\s+(?:is\s+|broke(?:n)?\s+|knocked\s+|missing\s+|gone\s+)*(?:out\s+of|off|from)\s+(?:of\s+)?(?:the\s+|that\s+|its\s+)?(?:bell|hub|spigot|lip|edge|joint|rim)(?:\s+(?:there|here))?\b/gi,
+    ([said]) => `broken ${quoted(said.trim())}`,
+  ],
+  // "roots just starting" begin no stretch.
+  [
+    /\b(roots?|scale|grease|wipes|corrosion|rust)\s+(?:(?:are|is|that's|that\s+are)\s+)?just\s+(?:starting|beginning|getting\s+started|getting\s+going)(?:\s+to\s+(?:come|grow|get)(?:\s+in)?)?(?:\s+(?:in|there|here))?(?=\s*(?:$|[,.;]))/gi,
+    ([, what = '']) => `light ${what}`,
+  ],
+  // "roots, little worse" are not little.
+  [
+    /,?\s*\b(?:a\s+)?(?:little|bit|tad|lot|touch)\s+(?:bit\s+)?(worse|heavier|thicker|bigger|more)(?=\s*(?:$|[,.;]))(?<=\b(?:roots?|scale|grease|debris|cracks?|offset|belly|gap)\b[^;]*)/gi,
+    ([, how = '']) => ` ${quoted(`a little ${how}`)}`,
+  ],
+  // "it's maybe 70 % of what it should be"
+  [
+    /\b(?:(?:maybe|about|around|probably|like)\s+)*([a-z]+|\d+)\s*(?:%|percent)\s+of\s+(?:what\s+it\s+(?:should|ought\s+to|used\s+to)\s*(?:be)?|its\s+(?:original|full|true|proper)\s+(?:size|shape|diameter|bore))/gi,
+    ([said, share = '']) => {
+      const left = Number(share) || 20 + 10 * tens.indexOf(share.toLowerCase());
+      return left >= 20 && left < 100 ? `${100 - left}%` : quoted(said);
+    },
+  ],
   // "crushed 50 %", "flattened to half": out of round by that much.
   [
     /\b(?:crushed|squashed|squished|flattened|deformed)\s*,?\s+(?:(?:down|in|by|to|about|around|maybe|~)\s*)*(half|\d+\s*(?:%|percent))(?:\s*way\b)?(?!\w)/gi,

@@ -24,8 +24,13 @@ export const spokenIdioms: readonly Idiom[] = [
   ...correctingFigures,
   // "two bends at 12 and 14", "2 cracks at 30": how many is not where.
   [
-    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\b(?:at|from|between)\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
+    /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\b(?:at|from|between)\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred|goes|drops|reduces|is|was|changes|necks|steps|opens|bumps)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
     ' ',
+  ],
+  // "she's reading zero at the bottom of the wye": where it is set to zero.
+  [
+    /\b(?:(?:she's|it's|counter's|i'm|we're)\s+)?(?:reading\s+|at\s+)?(?:zero(?:ed)?|0)\s+at\s+the\s+(?:bottom|top|throat|base|edge)\s+of\s+the\s+(?:wye|tee|riser|two[\s-]?way|sweep|stack)\b/gi,
+    asNote,
   ],
   // "zeroed at the cleanout"
   [
@@ -60,6 +65,14 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /\b(bottom|invert|pipe|joint|cap|top|crown|liner|camera|lens|line|main|picture|wall)'s(?=\s)/gi,
     ([, noun = '']) => `${noun} is`,
+  ],
+  // "twenty, give or take a foot"
+  [
+    new RegExp(
+      String.raw`\s*,?\s*\b(?:give\s+or\s+take|plus\s+or\s+minus|plus\s+minus|\+\/-)\s+(?:(?:about|maybe)\s+)?(?:an?|half\s+an?|\d+(?:\.\d+)?|${aNumber})\s+(?:foot|feet|ft|inch(?:es)?)(?:\s+or\s+(?:so|two))?`,
+      'gi',
+    ),
+    ' give or take',
   ],
   // "twenty three and change" is a little more.
   [/(?<=[a-z\d])\s+and\s+change\b/gi, ' '],
@@ -373,6 +386,11 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /\b(?:a|an)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)\s*-?(?:foot|feet|ft)\s+(?:long\s+)?(?=(?:belly|sag|dip|crack|break|hole|low\s+spot|flat\s+spot|section\s+of)\b)/gi,
     ([, long = '']) => `${long} ft long `,
+  ],
+  // "40 and it quits"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(?:crack|roots|scale|grease|gravel|water))\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)(?=\s*$)/gi,
+    'ends',
   ],
   // "gravel quits at 30"
   [

@@ -80,7 +80,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "rubber coupling and then it's cast"
   [
     new RegExp(
-      String.raw`\b(coupling|transition|adapter|joint)\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|it\s+is|we're|we|it|goes|go|into|in|to|back|becomes)\s+)*(?=${anyMaterial}\b)`,
+      String.raw`\b(coupling|transition|adapter|joint)\s*,?\s+(?:(?:and\s+)?then|and(?=\s+(?:it's|it\s+is|we're)\s))\s+(?:(?:it's|it\s+is|we're|we|it|goes|go|into|in|to|back|becomes)\s+)*(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, what = '']) => `${quoted(what)} change to `,
@@ -170,6 +170,44 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, coupling = '']) => `${coupling}, change to `,
+  ],
+  // "rubber coupling, plastic after that"
+  [
+    new RegExp(
+      String.raw`\b(coupling|adapter|transition)\s*,\s+(?:(?:and|then|it's|it\s+is|we're\s+in|all)\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:after\s+(?:that|it)|from\s+(?:there|here)(?:\s+on)?|past\s+(?:that|it)|beyond(?:\s+(?:that|it))?|the\s+rest\s+of\s+the\s+way)\b`,
+      'gi',
+    ),
+    ([, what = '', pipe = '']) => `${quoted(what)} change to ${pipe}`,
+  ],
+  // "6 feet in we've got our first coupling and the clay starts"
+  [
+    new RegExp(
+      String.raw`\b((?:rubber\s+|shielded\s+|banded\s+)?(?:coupling|adapter|band))\s*,?\s+(?:and|where)\s+(?:(?:then|that's\s+where)\s+)?(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s+(?:starts|begins|takes\s+over|picks\s+up)\b`,
+      'gi',
+    ),
+    ([, what = '', pipe = '']) => `${quoted(what)} change to ${pipe}`,
+  ],
+  // "cast iron no hub"
+  [/\b((?:cast\s+)?iron|ci)\s+no[\s-]?hub\b(?!\s+(?:band|coupling|joint))/gi, ([, pipe = '']) => pipe],
+  // "somebody has been here before, 3 ft of pvc with couplings either end"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:about|maybe|~)\s*)*(${feetLong})\s+of\s+(?:new(?:er)?\s+)?(${anyMaterial})(?:\s+pipe)?\s+with\s+((?:[a-z-]+\s+)?(?:couplings?|bands?|boots?)\s+(?:(?:at|on)\s+)?(?:either|each|both)\s+(?:ends?|sides?))\b`,
+      'gi',
+    ),
+    ([, long = '', pipe = '', couplings = '']) => `${pipe} repair ${long} long ${quoted(couplings)}`,
+  ],
+  [
+    new RegExp(
+      String.raw`\b(?:(?:about|maybe|~)\s*)*(${feetLong})\s+of\s+(?:new(?:er)?\s+)?(${anyMaterial})(?:\s+pipe)?(?<=\b(?:somebody|someone|been\s+here\s+before|repair(?:ed)?|patch(?:ed)?|spliced?|dug)\b[^;]*)(?=\s*(?:$|[,.;¦]))`,
+      'gi',
+    ),
+    ([, long = '', pipe = '']) => `${pipe} repair ${long} long`,
+  ],
+  // "it's plastic from here, looks like forty"
+  [
+    /\b(?:looks\s+like|probably|i\s+think|must\s+be)\s+(?:it's\s+)?(?:(?:schedule|sch)\s+)?(40|35)(?=\s*(?:$|[,.;]))(?<=\b(?:plastic|pvc)\b[^;]*)/gi,
+    ([, kind = '']) => (kind === '40' ? 'schedule 40' : 'sdr35'),
   ],
   // "no-hub cast iron": the kind of pipe, no coupling.
   [/\bno[\s-]?hub\s+(?=(?:cast\s+)?iron\b|ci\b|pipe\b)/gi, ' '],

@@ -78,15 +78,82 @@ export const stretchIdioms: readonly Idiom[] = [
   ],
 ];
 
-/** A thing at each of three hours: the groups of a match, which end in its place and its text. */
-const atEachHour = (what: string, hours: readonly string[]): string =>
+/** A thing at each of three or four hours: the groups of a match, which end in its place and its text. */
+const atEachHour = (what: string, hours: readonly (string | undefined)[]): string =>
   hours
-    .slice(0, 3)
+    .slice(0, 4)
+    .filter((hour) => /^(?:1[0-2]|[1-9])$/.test(String(hour)))
     .map((hour) => `${what} ${hour} o'clock`)
     .join('; ');
 
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
+  // "wrinkle at 11, 5 o'clock": a place, then its hour.
+  [
+    /\bat\s+(1[0-2]|[1-9])\s*,\s+(?=(?:(?:at|about|around)\s+)?(?:1[0-2]|[1-9])(?::[0-5]\d)?\s+o'clock)/gi,
+    ([, at = '']) => `at ${at} ft, `,
+  ],
+  // "at 9 there's a hole in the bottom"
+  [
+    /(?<=^\s*(?:(?:and|then|so|now|okay)\s+)*at\s+)(1[0-2]|[1-9])(?=\s*,?\s+(?:there's|there\s+is|we've|i've|we|i|you've|you|it)\s+(?:got|get|have|hit|see|a|an|some|goes|changes)\b)/gi,
+    ([, at = '']) => `${at} ft`,
+  ],
+  // "16.5, okay that's probably the one", "26 is the huge one"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:okay|ok|wow|yeah|yep|man|well|so|and|now)[\s,]+)*)(?:(?:that's|that\s+is|this\s+is|is|here's|there's)\s+)(?:(?:probably|maybe|gonna\s+be|going\s+to\s+be|definitely|likely)\s+)*(?:the|your|our)\s+((?:huge|big|bad|worst|heavy|ugly|nasty|main|real|problem)\s+)?(?:one|culprit|problem|bugger|clog|blockage|stoppage)(?=\s*(?:$|[,.;]|i\b|and\b))/gi,
+    ([, how]) => (how === undefined ? 'same thing' : 'same thing, large'),
+  ],
+  // "36, big ball, I'd say half": of what was named before.
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:there's\s+|that's\s+|it's\s+)?(?:an?\s+)?(?:big|huge|giant|large|good|solid)\s+(?:(?:ol'?|old)\s+)?(?:ball|wad|clump|bush|mass|beard|curtain)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i'd|i\s+would)\s+(?:say|call\s+it)\s+|maybe\s+|about\s+|call\s+it\s+|~\s*)*half(?=\s*(?:$|[,.;])))?/gi,
+    ([said]) => (/half$/i.test(said) ? 'same thing, 50%' : 'same thing, large'),
+  ],
+  // "19, the other one"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:there's\s+|is\s+)?the\s+(?:other|second|next)\s+one(?=\s*(?:$|[,.;]))/gi,
+    'same thing',
+  ],
+  // "38.4 same but it's worse on the bottom"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?same(?:\s+(?:thing|deal))?\s*,?\s+(?:but|only|just|except)\s+(?:(?:it's|they're|it|that's|is|a|little|bit|lot|much)\s+)*((?:worse|heavier|thicker|bigger|better|lighter|smaller|thinner)(?:\s+(?:on|at|along|from)\s+(?:the\s+)?(?:top|bottom|left|right|side|sides)(?:\s+side)?)?)(?=\s*(?:$|[,.;]))/gi,
+    ([, how = '']) => `same thing ${quoted(how)}`,
+  ],
+  // "46 that crack runs all the way back to 45"
+  [
+    /^\s*(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:that|the|this)\s+(crack|fracture|belly|sag|scale|break)\s+(?:runs|goes|extends|comes|reaches)\s+(?:all\s+the\s+way\s+)?(?:back\s+)?(?:to|from)\s+(?=(?:about\s+|around\s+|~\s*)*\d)/gi,
+    ([, at = '', what = '']) => `${what} ${at} to `,
+  ],
+  // "3/4 in of water, back to about 18": no way back.
+  [/(?<=[a-z"]\s*,?\s+)back\s+to\s+(?=(?:(?:about|around|maybe)\s+|~\s*)*\d)/gi, 'to '],
+  // "from 11 to, keep going, 13"
+  [
+    /(?<=\bto\s+)(?:(?:(?:just\s+)?keep\s+(?:going|pushing)|hold\s+on|hang\s+on|wait|let(?:'s|\s+me)\s+see|uh|looks\s+like)[\s,]+)+(?=~?\s*\d)/gi,
+    ' ',
+  ],
+  // "5, good, 7.5, good, 10, some roots": only the last has anything.
+  [
+    /^\s*(?:~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*(?:(?:is|it's|that's|looks|all|pretty)\s+)*(?:good|fine|clean|tight|nothing|okay|ok|clear)\s*,\s*(?:and\s+)?)+(?=~?\d)/gi,
+    ' ',
+  ],
+  // "41 and 43, same", "47 the same as 39"
+  [
+    /^\s*(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it's\s+|is\s+)?(?:the\s+)?same(?:\s+(?:thing|deal|story))?(?:\s+as\s+(?:(?:at|the\s+one\s+at)\s+)?(?:\d+(?:\.\d+)?|before|(?:the\s+)?last(?:\s+one)?))?(?=\s*$)/gi,
+    ([, at = '']) => `${at} same thing`,
+  ],
+  [
+    /^\s*((?:~?\d+(?:\.\d+)?\s*,\s*)*~?\d+(?:\.\d+)?)\s*,?\s*(?:and|&)\s*(~?\d+(?:\.\d+)?)\s*,?\s+(?:(?:are|is|both|all|the|about)\s+)*same(?:\s+(?:thing|deal|story|again))?(?=\s*$)/gi,
+    ([, first = '', last = '']) => [...first.split(/\s*,\s*/), last].map((at) => `${at} same thing`).join('; '),
+  ],
+  // "12, that one's got more, a fifth of the pipe"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that|this)\s+one(?:'s|\s+has|\s+is)?\s+(?:got\s+)?(?:(?:a\s+(?:lot|little|bit))\s+)?more(?:\s+(?:of\s+(?:it|them)|in\s+(?:it|there)))?(?=\s*(?:$|[,.;]))/gi,
+    'same thing',
+  ],
+  // "6 goes to 4 at 18, it's a reducer"
+  [
+    /^\s*(?:(?:and|the|our|pipe|size)\s+)*(?:from\s+)?([34568]|10|12)\s*(?:-?in(?:ch(?:es)?)?\.?\s*|")?\s*(?:goes|drops|reduces|necks|steps|opens|changes|bumps)\s+(?:(?:down|up|back)\s+)*to\s+(?:an?\s+)?([34568]|10|12)\s*(?:-?in(?:ch(?:es)?)?\.?|")?\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s*,?\s+(?:it's|that's|with)\s+a\s+reducer)?/gi,
+    ([, from = '', to = '', at = '']) => `${at} change ${from} to ${to} in`,
+  ],
   // "38, 41, 44, every joint's got roots"
   [
     /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*(?:and\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?=(?:every|each)\b)/gi,
@@ -259,7 +326,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "80 hinge crack, three, nine and twelve": after the place, an hour each.
   [
-    /\b((?:hinge\s+)?(?:crack|fractur)[a-z]*)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*)\s*,?\s+(?:at\s+)?(1[0-2]|[1-9])(?:\s*,\s*|\s+)(1[0-2]|[1-9])(?:\s*,\s*|\s+)(?:and\s+)?(1[0-2]|[1-9])(?=\s*(?:$|[.;]))/gi,
+    /\b((?:hinge\s+)?(?:crack|fractur)[a-z]*)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b[^;]*)\s*,?\s+(?:at\s+)?(1[0-2]|[1-9])(?:\s*,\s*|\s+)(1[0-2]|[1-9])(?:\s*,\s*|\s+)(?:and\s+)?(1[0-2]|[1-9])(?:(?:\s*,\s*|\s+)(?:and\s+)?(1[0-2]|[1-9]))?(?=\s*(?:$|[.;]))/gi,
     ([, what = '', ...hours]) => atEachHour(what.replace(/(?<=crack|fracture)s$/i, ''), hours),
   ],
   [

@@ -16,6 +16,16 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "now we're in the main building drain": the house's own.
+  [
+    /\b(?:the\s+)?main\s+(?:(?:building|house|basement|floor)\s+)?(?:drain|stack|soil|waste|trunk)\b(?:\s+(?:line|pipe|stack))?/gi,
+    asNote,
+  ],
+  // "so that's effectively a ninety": the two just named.
+  [
+    /^\s*(?:so\s+)?(?:that's|that\s+is|it's|those\s+(?:are|make)|together\s+(?:that's|they're|they\s+make)|that\s+makes)\s+(?:(?:effectively|basically|essentially|really|like|together|about)\s+)+an?\s+(?:22\.5|45|60|90|ninety|sixty|forty[\s-]five|full\s+turn|quarter\s+turn)(?:\s+(?:total|altogether|in\s+all))?(?=\s*$)/gi,
+    asNote,
+  ],
   [/\bc\.\s?o\.?(?!\w)/gi, 'cleanout'],
   // "two cleanouts": how many, not how wide.
   [
@@ -282,8 +292,47 @@ export const pointFigures: readonly Idiom[] = [
   ],
   // "that's the wye on the main"
   [
-    /\b(?:the\s+|our\s+)?(wye|tee|saddle|tap)\s+(?:on|at|into|onto|to)\s+the\s+(?:city\s+|street\s+)?main\b/gi,
+    /\b(?:the\s+|our\s+)?(wye|tee|saddle|tap)\s+(?:on|at|into|onto|to)\s+(?:the\s+)?(?:city\s+|street\s+)?main\b(?!\s+(?:line|clean))/gi,
     ([, how = '']) => `main ${how}`,
+  ],
+  // "connection at the main, wye fitting"
+  [
+    /\bmain\s*,\s+(?:(?:with|it's|is|an?|looks\s+like)\s+)*(wye|y|tee|saddle)(?:\s+(?:fitting|connection|tap))?(?=\s*(?:$|[,.;]))/gi,
+    ([, how = '']) => `main ${how}`,
+  ],
+  // "reinstated branch, it's cut clean, full open": no open joint.
+  [
+    /,?\s+(?:(?:it's|it\s+is|is|and|this\s+one(?:'s|\s+is))\s+)*(?:(?:cut|opened|reinstated)\s+(?:out\s+)?(?:(?:nice\s+and\s+|real\s+)?(?:clean|good|fine|full|well))?|(?:full|wide|all\s+the\s+way)\s+open|(?:only\s+)?(?:cut|opened)\s+(?:only\s+)?(?:about\s+|~\s*)?(?:\d+\s*%|[1-3]\/[2-4]|[23]\s+(?:thirds|quarters)|half|halfway|part\s*way|a\s+third))(?:\s*,?\s+(?:and\s+)?(?:full|wide|all\s+the\s+way)\s+open)?(?=\s*(?:$|[,.;]))(?<=\b(?:branch|lateral|wye|tee|tap|tie[\s-]?in|reinstat[a-z]+|opening)\b[^;]*)/gi,
+    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+  ],
+  // "this one is only cut about two thirds"
+  [
+    /,?\s+(?:this\s+one(?:'s|\s+is)\s+|it's\s+)?only\s+(?:cut|opened)\s+(?:(?:about|maybe|~)\s*)*(?:\d+\s*%|[1-3]\/[2-4]|[23]\s+(?:thirds|quarters)|half(?:way)?|part\s*way)(?:\s+(?:open|out|of\s+the\s+way))?(?=\s*(?:$|[,.;]))/gi,
+    ([said]) => `, ${quoted(said.replace(/^[\s,]+/, ''))}`,
+  ],
+  // "13.4 is the wall", "43 goes under the slab"
+  [
+    /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:that's|that\s+is|is|here's|there's)\s+)?(?:the|our|my|your)\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,
+    'building',
+  ],
+  [
+    /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:it|she|pipe|line|we|now)\s+)*(?:goes|going|ducks|heads|passes|go)\s+(?:back\s+)?(?:in)?under(?:neath)?\s+(?:the\s+)?(?:slab|house|foundation|footing|building)\b/gi,
+    'building',
+  ],
+  // "21 we change direction, 45 left", "34, 90, can't make the turn"
+  [
+    /\b(?:(?:we|it|she|line|pipe)\s+)?(?:changes?|switch(?:es)?)\s+(?:of\s+)?direction\s*,?\s+(?:(?:it's|to|an?)\s+)*(22\.5|22|45|60|90)(?:\s*(?:degrees?|°))?/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
+  ],
+  [/\b(?:(?:we|it|she|line|pipe)\s+)?(?:changes?|switch(?:es)?)\s+directions?\b/gi, 'bend'],
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)(?:an?\s+)?(22\.5|45|90)(?:\s*(?:degrees?|°))?(?=\s*(?:$|,\s*(?:can't|cannot|won't|couldn't|hard|tight|to\s+the|left|right)))/gi,
+    ([, degrees = '']) => `bend ${degrees} degrees`,
+  ],
+  // "property line should be about here, 17"
+  [
+    /\bproperty\s+line\s+(?:(?:should|would|ought|has|must|to)\s+)+be\s+(?:right\s+)?(?:(?:about|around|somewhere)\s+)*(?:here|there)\s*,?\s+(?=\d)/gi,
+    'property line at ~ ',
   ],
   // "main's at 69, flow's going right to left, six inches deep": what runs in it.
   [

@@ -104,6 +104,11 @@ export const remarkIdioms: readonly Idiom[] = [
     /\bcleanout(?:'s|\s+is)?\s+(?:about\s+)?(?:\d+(?:\.\d+)?|an?|one|two|three|four|five|six|seven|eight|nine|ten)\s*(?:feet|foot|ft|')\s+(?:inside|behind|in\s+from|back\s+from)\b[^;,]*/gi,
     asNote,
   ],
+  // "goes under the driveway": what lies above, not the camera.
+  [
+    /\b(?:(?:it|she|pipe|line|we|now)\s+)*(?:goes|going|went|(?:runs|running|we're|passing|passes)(?=\s+(?:in)?under(?:neath)?\s+the\s+(?:slab|house|foundation|footing|building)\b)|runs|running|we're|passing|passes)\s+(?:in)?under(?:neath)?\s+(?:the|a|their|her|his|my|your|our)\s+(?!(?:water|belly)\b)(?!(?<=\b(?:goes|going)\s+under(?:neath)?\s+the\s+)(?:slab|house|foundation|footing|building)\b)[a-z]+(?:\s+(?:slab|apron|tree|wall))?/gi,
+    asNote,
+  ],
   [/\b(?:we\s+)?(?:hit|reach(?:ed)?)\s+(?:the\s+)?bottom(?:\s+of\s+(?:the\s+)?stack)?\b/gi, asNote],
   // A water main is no sewer main.
   [

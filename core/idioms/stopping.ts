@@ -7,6 +7,16 @@ export const stopIdioms: readonly Idiom[] = [
     /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)(?:\s?|’)t\b/gi,
     ([, verb = '']) => `${verb}'t`,
   ],
+  // "I couldn't even see past it, pushed through": the camera went on.
+  [
+    /,?\s*\b(?:(?:i|we|you)\s+)?(?:couldn't|can't|could\s+not|cannot)\s+(?:even\s+|hardly\s+|barely\s+)?(?:see|get)\s+(?:past|by|through|around)\s+(?:it|that|them|this)\s*,?\s+(?:(?:but|and|then|i|we|finally)\s+)*(?:pushed|got|made\s+it|squeezed|went|powered|broke|wiggled)\s+(?:it\s+|on\s+|right\s+)*(?:through|past|by)\b(?:\s+(?:it|that|them))?/gi,
+    ([said]) => `, ${quoted(said.replace(/^[\s,]+/, ''))}`,
+  ],
+  // "55, I'm hung up"
+  [
+    /\b(?:i'm|we're|she's|it's|(?:the\s+)?(?:camera|head)(?:'s|\s+is))\s+(?:all\s+|just\s+|now\s+)?(?:hung\s+up|wedged|jammed\s+up)(?:\s+(?:here|there|now))?(?=\s*(?:$|[,.;]|on\b))/gi,
+    'stop',
+  ],
   // "can not get past" denies nothing.
   [/\bcan\s+not\b/gi, 'cannot'],
   [
@@ -47,6 +57,15 @@ export const stopIdioms: readonly Idiom[] = [
     ({ index, input }) => {
       const before = input.slice(0, index);
       // At the main there is nothing further to see.
+      if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
+      return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
+    },
+  ],
+  // "50, that's the end of my run"
+  [
+    /\b(?:and\s+)?(?:that's|that\s+is|this\s+is|it's)\s+(?:the\s+|my\s+|our\s+)?end\s+of\s+(?:my|our|the|this)\s+(?:run|inspection|survey|video|push)(?=\W*$)|\bend\s+of\s+(?:my|our)\s+(?:run|inspection|survey|video|push)(?=\W*$)/gi,
+    ({ index, input }) => {
+      const before = input.slice(0, index);
       if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
       return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
     },

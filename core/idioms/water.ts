@@ -148,11 +148,27 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   [
     new RegExp(
-      String.raw`(?<=${spokenPlaceFirst})(?:(?:now|here)\s+)*(?:i've|we've|i|we)(?:\s+have)?\s+(?:got|get|have|hit)\s+(?:some\s+)?water(?=\s*(?:$|[,.;]|here\b))`,
+      String.raw`(?<=${spokenPlaceFirst})(?:(?:now|here)\s+)*(?:(?:i've|we've|i|we)(?:\s+have)?\s+(?:got|get|have|hit)|there's|there\s+is)\s+(?:some\s+)?water(?=\s*(?:$|[,.;]|here\b))`,
       'gi',
     ),
     'standing water starts',
   ],
+  // "we're picking up water at 23"
+  [
+    /\b(?:(?:we're|i'm|we|i|now|starting\s+to)\s+)*(?:pick(?:ing|s)?\s+up|run(?:ning|s)?\s+into|get(?:ting|s)?\s+into|start(?:ing|s)?\s+to\s+(?:see|get|pick\s+up))\s+(?:(?:some|a\s+little|a\s+bit\s+of|bit\s+of|standing)\s+)*water(?=\s*(?:$|[,.;]|at\b|here\b|now\b|around\b))/gi,
+    'standing water starts',
+  ],
+  // "running in half a pipe of water"
+  [
+    /\b(?:(?:we're|i'm|camera's|the\s+camera\s+is)\s+)?(?:running|sitting|swimming|driving|wading|going|moving|riding)\s+(?:in|through)\s+(?:about\s+)?(half|(?:a\s+)?(?:third|quarter))\s+(?:an?\s+|of\s+a\s+)?(?:pipe|line)(?:\s+full)?(?:\s+of\s+(?:standing\s+)?water)?\b/gi,
+    ([, share = '']) => `standing water ${share.replace(/^a\s+/i, '')} full`,
+  ],
+  [
+    /,?\s*\b(?:with\s+)?(?:no|without(?:\s+any)?)\s+(?:current|flow|movement)(?:\s+(?:to\s+it|in\s+it|at\s+all|there|here))*(?<=\b(?:water|belly|sag)\b[^;]*)/gi,
+    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+  ],
+  // "flat out dry", "bone dry"
+  [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"
   [
     /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
@@ -183,6 +199,22 @@ export const waterFigures: readonly Idiom[] = [
     /(?<=(?:^|;|\bat)\s*(?:the\s+)?)(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+((?:(?:there's|we've|has|got|hit|have)\s+)*(?:an?\s+)?(?:(?:small|little|slight|big|shallow)\s+)?(?:belly|sag|dip|low\s+spot|standing\s+water)\b[^;]*?),\s+(~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:it's|it|we're|that's)\s+)(?:out|gone|over|done|back\s+up|clears?)\b/gi,
     ([, from = '', what = '', to = '']) => `${what}, ${from} to ${to}`,
   ],
+  // "so call it 23 to 31 with the lens under from 25 to 30"
+  [
+    /,?\s+(?:so\s+)?(?:call\s+it|that's|make\s+that)\s+(?:from\s+)?(\d+(?:\.\d+)?)\s*(?:to|-)\s*(\d+(?:\.\d+)?)\s*,?\s+(?:with\s+)?(?:the\s+)?(?:lens|camera|head)\s+(?:is\s+|was\s+)?under(?:\s*water)?\s+(?:from\s+)?(\d+(?:\.\d+)?)\s*(?:to|-)\s*(\d+(?:\.\d+)?)/gi,
+    ([, from = '', to = '', under = '', up = '']) =>
+      `; standing water ${from} to ${to}; ${under} to ${up} camera under water`,
+  ],
+  // "28 there's ponding behind it, back to 24"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:there's|it's|we've\s+got|i've\s+got|got|has)\s+)?(?:(?:some|standing)\s+)*(?:water|ponding|pooling|puddling)\s+(?:(?:standing|sitting|holding|backed\s+up|ponding|ponded)\s+)?(?:right\s+)?(?:behind|above|upstream\s+of)\s+(?:it|that|this|the\s+[a-z]+)\s*,?\s+(?:all\s+the\s+way\s+)?back\s+to\s+(?=(?:about\s+|around\s+|maybe\s+|~\s*)*\d)/gi,
+    'standing water to ',
+  ],
+  // "53 to 50, water": pulling back.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?\s*(?:-|to|through|thru)\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)(?:(?:there's|it's|we're\s+in|in)\s+)?water(?:(?=\s*(?:$|[,.;]))|\s+(?=inch\b))/gi,
+    'standing water, ',
+  ],
   // "lens comes up at 41", "picture clears at 41"
   [
     /\b(?:the\s+)?(?:camera|head|lens|picture|we)\s+(?:comes?|came|pops?|popped|clears?|cleared)\s+(?:(?:back|up|out|clear|of\s+(?:it|that|the\s+water))\s+)*(?:at|by|around)\s+(?=~?\s*\d)/gi,
@@ -194,10 +226,10 @@ export const waterFigures: readonly Idiom[] = [
     ([, how = '']) => (how.toLowerCase() === 'half' ? 'half full' : 'camera under water'),
   ],
   // "standing water, inch"
-  [/(?<=\b(?:water|belly|sag|dip)\b\s*,\s*)inch(?=\s*$)/gi, '1 inch'],
+  [/(?<=\b(?:water|belly|sag|dip)\b\s*,\s*)inch(?=\s*(?:$|deep\b))/gi, '1 inch'],
   // "32, water, see how it's standing"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*)water(?=\s*(?:$|,))/gi,
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:,\s*|(?=\s*water\s*$)))water(?=\s*(?:$|,))/gi,
     'standing water starts',
   ],
   // "50 it's done"

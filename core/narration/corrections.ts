@@ -134,6 +134,10 @@ const holds = ({ entry }: NarrationItem, value: number): boolean =>
     .flat()
     .includes(value);
 
+/** "…back to twenty four" … "make that twenty five": the end that lies nearer. */
+const isNearer = (value: number, to_ft: number, reading_ft: number | undefined): boolean =>
+  Math.abs(value - to_ft) < Math.abs(value - (reading_ft ?? value));
+
 function put(
   { entry, point }: NarrationItem,
   value: number,
@@ -147,5 +151,7 @@ function put(
   else if (wrong !== null && fields.percent === wrong) fields.percent = value;
   else if (wrong !== null && fields.inches === wrong) fields.inches = value;
   else if (wrong !== null && fields.to_ft === wrong) fields.to_ft = value;
+  else if (wrong === null && entry.to_ft !== undefined && isNearer(value, entry.to_ft, entry.reading_ft))
+    fields.to_ft = value;
   else fields.reading_ft = value;
 }

@@ -57,6 +57,7 @@ export function narrate(
       if (!unsettledAt.has(why) && says.test(sentence.text)) unsettledAt.set(why, talk.items.length);
     takeSentence(talk, sentence, index);
   });
+  takeTapAtEnd(talk);
   for (const [why, first] of unsettledAt)
     for (const { entry, assumed } of talk.items.slice(first)) if (entry.reading_ft) assumed.push(why);
   return {
@@ -67,6 +68,24 @@ export function narrate(
   };
 }
 
+/** "Forty eight is the tap", where no main was named and nothing comes after it: where this line meets the main. */
+function takeTapAtEnd({ items, direction }: Talk): void {
+  const last = items.findLast(({ entry }) => entry.kind !== 'locate' && entry.kind !== 'test');
+  const isFarthest = items.every(({ entry }) => (entry.reading_ft ?? 0) <= (last?.entry.reading_ft ?? 0));
+  if (
+    direction !== 'downstream' ||
+    last?.point?.kind !== 'tie-in' ||
+    last.point.clock !== undefined ||
+    !/\bthe\s+tap\W*$/i.test(last.sentence) ||
+    !isFarthest ||
+    items.some(({ point }) => point?.kind === 'main')
+  )
+    return;
+  last.entry = { ...last.entry, point: mainId } as typeof last.entry;
+  last.point = { id: mainId, kind: 'main', connection: 'tap' };
+  last.assumed.push('“the tap” at the end is taken as where the line meets the main');
+}
+
 /** What makes everything read from there on uncertain, and how it is said. */
 const unsettling: readonly (readonly [why: string, says: RegExp])[] = [
   [
@@ -75,7 +94,7 @@ const unsettling: readonly (readonly [why: string, says: RegExp])[] = [
   ],
   [
     'read after the line was cut or cleaned: another run',
-    /\b(?:(?:we|i)(?:'ve)?|just|got)\s+(?:(?:just|already|went\s+ahead\s+and)\s+)*(?:cut|jetted|cleaned|cabled|cleared|snaked)\s+(?:it|that|them|those|this|the\s+(?:roots?|line|grease|scale))\b[^.;]*\bback\s+in\b/i,
+    /\b(?:(?:we|i)(?:'ve)?|just|got)\s+(?:(?:just|already|went\s+ahead\s+and)\s+)*(?:cut|jetted|cleaned|cabled|cleared|snaked)\s+(?:it|that|them|those|this|the\s+(?:roots?|line|grease|scale))\b[^.;]*\bback\s+in\b|\bback\s+(?:in|again|at\s+it|down\s+(?:here|there))\s+(?:now\s+)?after\s+(?:(?:the|some|a)\s+)?(?:cut|jet|clean|cabl|snak|auger|root)[a-z]*/i,
   ],
   [
     'read after the camera was sent the other way: another run',
@@ -185,7 +204,11 @@ const insteadOf =
 function fromZero(talk: Talk, text: string): string | undefined {
   const length =
     /^[^.\d]{0,40}?\bfor\s+(?=(?:about\s+)?[a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\b[\s,]+(?:and\s+)?then\b)/i;
-  return talk.reading === undefined && talk.items.length === 0 && length.test(text)
+  const ofThat =
+    /^(?:\W|\b(?:(?:so|and|okay|ok|we|i)(?:['’]ve)?|got|get|have|had|about)\b)*([a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\s+)of\s+(?:that|it|this)\b[\s,]+(?:and\s+)?(?=then\b)/i;
+  if ((talk.reading ?? 0) !== 0 || talk.items.some(({ entry }) => entry.reading_ft)) return undefined;
+  if (ofThat.test(text)) return text.replace(ofThat, 'at $1');
+  return talk.items.length === 0 && length.test(text)
     ? text.replace(/\bfor\s+/i, 'for the first ')
     : undefined;
 }

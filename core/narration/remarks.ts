@@ -40,7 +40,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
   const water = /\bwater\b/i.test(text) && !/out\s+of\s+the\s+water/i.test(text);
   // "We're out of it" ends what is a stretch by nature, or was called at its start.
   const lasts = (entry: EntryDraft) =>
-    !isUnnamed(draft) || entry.open === true || isLong(entry) || isEach(entry);
+    !isUnnamed(draft) || entry.open === true || isLong(entry) || isEach(entry) || isAlong(entry);
   const isOpen = (entry: EntryDraft) => like(entry) && entry.to_ft === undefined && lasts(entry);
   const open =
     (water
@@ -62,13 +62,17 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
 const goesOnTo =
   /(?:^\W*|\b(?:that|it|this|they|she)\s+)(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
+/** "It goes like that to the end": to where the head is read next. */
+const staysToEnd =
+  /\b(?:goes|stays|continues|runs|is|it's|keeps\s+(?:on\s+)?going)\s+(?:on\s+)?(?:like\s+(?:that|this)|that\s+way|the\s+same)\s+(?:all\s+the\s+way\s+|clear\s+|right\s+)?(?:to|out\s+to|into)\s+the\s+(?:end|main|street|city|tap)\W*$/i;
+
 /** Words that name no thing: an end, more detail, another reading, or the head's position. */
 export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   if (takeLocated(talk, said, draft, text) || takeMark(talk, said) || takeShares(talk, said)) return;
   const place = placeOf(draft, text);
   if (takeArrival(talk, said, place)) return;
   const last = talk.items.at(-1);
-  const until = /\b(?:till|until)\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(text)?.[1];
+  const until = /\b(?:till|until|(?<=\bdeep\s+)(?:through|to))\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(text)?.[1];
   if (
     until !== undefined &&
     last &&
@@ -81,6 +85,18 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
   }
   if (takeFill(talk, said, draft, place) || takeShareAt(talk, said, draft, place)) return;
   if (last && said.index - talk.lastAt <= reach && lastsFor(talk, said, last, text)) return;
+  if (
+    last?.entry.kind === 'finding' &&
+    last.entry.to_ft === undefined &&
+    last.entry.pass === talk.pass &&
+    said.index - talk.lastAt <= 1 &&
+    staysToEnd.test(text)
+  ) {
+    talk.goesOn = last;
+    talk.reading = last.entry.reading_ft;
+    join(talk, last, said.sentence.text, said.index);
+    return;
+  }
   const goesOn = goesOnTo.test(said.sentence.text);
   if (draft.endCall === 'end' && !goesOn && takeEnd(talk, said, draft, text)) return;
   if (
@@ -136,6 +152,10 @@ function farEnd(talk: Talk, said: SentenceState, last: NarrationItem, place: num
   amend(talk, said, last, { ...last.entry, to_ft: place });
   return true;
 }
+
+/** A crack that runs along the pipe. */
+const isAlong = (entry: EntryDraft): boolean =>
+  entry.kind === 'finding' && entry.finding === 'crack' && entry.form === 'along';
 
 /** "Every joint has an offset": it has no single place. */
 const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry.eachJoint === true;
@@ -207,6 +227,8 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
       ([field, value]) => measures.includes(field) && value !== undefined,
     ),
   );
+  // "six inch pipe, vitrified": no size of what was named before.
+  if (/\d\s*-?(?:in|inch|")\s+(?:pipe|line|lateral)\b/i.test(text)) delete more.inches;
   if ('inches' in more && standsIn(talk, said, more.inches)) return;
   const ofWater = 'inches' in more && /\bwater\b/i.test(text);
   const item = ofWater

@@ -152,12 +152,17 @@ interface Understood {
   readonly assumed: string[];
 }
 
+/** "Forty seven I can see the main ahead": not there yet. */
+const isAhead =
+  /\b(?:see|seeing|got)\b.*\b(?:(?:up\s+|right\s+|just\s+)?ahead|coming\s+up|in\s+the\s+distance|up\s+there|down\s+there)\W*$/i;
+
 /** Proposes a thing: on each side, at each end of a stretch of pipe, with what was named beside it. */
 function proposeAll(talk: Talk, said: SentenceState, at: number, about: Understood): void {
   const { read, text, own, finished, besides, assumed } = about;
   const { draft } = read;
   const { entry } = finished;
   const from = placeOf(said.hearing.heard, said.segments[at]?.from ?? 0, said.segments[at]?.to ?? 0).from;
+  if (isAhead.test(said.sentence.text) && entry.kind === 'point') assumed.push(noReadingGiven);
   const item = (its: EntryDraft, point: Point | null, taken: string[]): NarrationItem => ({
     video_s: said.sentence.at(from),
     sentence: said.sentence.text,
@@ -202,6 +207,9 @@ function isStillIn(talk: Talk, said: SentenceState, { draft }: SegmentRead, text
   if (!isDeep && !/\bstill\b/i.test(said.sentence.text.slice(0, 40)) && !/\bstill\b/i.test(text))
     return false;
   if (isDeep && item) takeLater(talk, said, item, { inches });
+  // "It's about two inches deep through thirty eight"
+  if (isDeep && item && /\bdeep\s+(?:(?:all\s+the\s+way|on)\s+)*(?:through|thru|to|until|till)\s/i.test(text))
+    item.entry = { ...item.entry, to_ft: at } as typeof item.entry;
   talk.reading = at;
   talk.lastAt = said.index;
   return true;

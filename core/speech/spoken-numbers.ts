@@ -95,6 +95,9 @@ function figures(text: string, unit: boolean): string {
     values.every((each, i) => (i % 2 === 1 ? each === b : each > b))
   )
     return values.flatMap((each, i) => (i % 2 === 0 ? [`${each}.${b}`] : [])).join(', ');
+  // "forty forty one forty two"
+  if (values.length > 2 && a > 12 && values.every((each, i) => each === a + i))
+    return `${a} to ${a + values.length - 1}`;
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a > 12 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 && a > 20 ? `~${a + 0.5}` : `${a}.${b}`;
@@ -117,7 +120,10 @@ const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:that['’]s|there['’]s|here['’]s|we['’]ve|i['’]ve)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+
+/** "There, eleven two": only such words before it. */
+const leadsIn = /^(?:\W|\b(?:there|okay|ok|and|so|now|then|right|alright|yeah|yep|here)\b)*$/i;
 
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: TracedText): TracedText {
@@ -138,10 +144,12 @@ function numberWords(heard: TracedText): TracedText {
     // "twelve nine is our first joint"
     const [whole = '', tenth = '', more] = said.split(/[\s-]+/);
     const [a = 0, b = 0] = [valueOf.get(whole), valueOf.get(tenth)];
-    if (before.trim() === '' && more === undefined && a >= 2 && a <= 12 && b > 0 && b < 10 && b !== a + 1)
-      if (tellsPlace.test(after)) return `${a}.${b}`;
+    const isTenth = more === undefined && a >= 2 && a <= 12 && b > 0 && b < 10 && b !== a + 1;
+    if (isTenth && leadsIn.test(before) && tellsPlace.test(after)) return `${a}.${b}`;
+    // "from eleven two to thirteen"
+    if (isTenth && /\bfrom\s+$/i.test(before) && /^\s+to\b/i.test(after)) return `${a}.${b}`;
     // "then at six two we get"
-    if (/\bat\s+$/i.test(before) && more === undefined && a >= 2 && a <= 12 && b > 0 && b < 10 && b !== a + 1)
+    if (isTenth && /\bat\s+$/i.test(before))
       if (/^\s*,?\s+(?:we|there|it|i|you|is|that|the\s+(?:first|next))(?:['’][a-z]+)?\b/i.test(after))
         return `${a}.${b}`;
     // "a bad one, thirty one feet"
@@ -156,9 +164,10 @@ function numberWords(heard: TracedText): TracedText {
   });
 }
 
-const part = String.raw`(half|halves|quarters?|fourths?|thirds?|eighths?|sixteenths?)`;
+const part = String.raw`(half|halves|quarters?|fourths?|fifths?|thirds?|eighths?|sixteenths?)`;
 const share: Readonly<Record<string, number>> = { h: 2, q: 4, f: 4, t: 3, e: 8, s: 16 };
-const under = (text: string): number => share[text.charAt(0).toLowerCase()] ?? 2;
+const under = (text: string): number =>
+  /^fi/i.test(text) ? 5 : (share[text.charAt(0).toLowerCase()] ?? 2);
 const over = (text: string | undefined): number => (/^\d/.test(text ?? '') ? Number(text) : 1);
 const round = (value: number): string => String(Math.round(value * 1000) / 1000);
 const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
@@ -196,10 +205,10 @@ const fractionSteps: readonly [RegExp, (match: RegExpExecArray, before: string) 
   ],
   // At the end of a phrase, a percentage or inches: the context there shows what it measures.
   [
-    g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|eighth))(?=\s*(?:$|[,.;]))`),
+    g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|fifth|eighth))(?=\s*(?:$|[,.;]))`),
     ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
   ],
-  [g(String.raw`(?<![\d./])\b3\s+quarters(?=\s*(?:$|[,.;]))`), () => ' 3/4'],
+  [g(String.raw`(?<![\d./])\b3\s+quarters?(?=\s*(?:$|[,.;]))`), () => ' 3/4'],
   [g(String.raw`\b(?:a\s+)?couple\s+(?:of\s+)?(inch(?:es)?|feet|foot)\b`), ([, unit = '']) => `2 ${unit}`],
   [g(String.raw`\b(?:an?|one)\s+(inch|foot)\b`), ([, unit = '']) => `1 ${unit}`],
   [g(String.raw`\bhalf\s+past\s+(\d+)\b`), ([, hour = '']) => `${hour}:30`],
