@@ -141,7 +141,11 @@ export const debrisIdioms: readonly Idiom[] = [
     'hardened concrete',
   ],
   [
-    /\b(concrete|cement|mortar|grout)\s+(?:has\s+)?(?:hardened|set\s+up|dried)\b/gi,
+    /\b(?:something|stuff)\s+(?:(?:in|on|along)\s+the\s+bottom|in\s+(?:here|there))\s*,?\s+(?:(?:it\s+)?looks\s+like|probably|maybe)\s+(?:it's\s+)?(?:some\s+)?(?=(?:concrete|cement|mortar|grout|gravel|rocks?|mud|sand|dirt|grease|scale|paper|wipes)\b)/gi,
+    ' ',
+  ],
+  [
+    /\b(concrete|cement|mortar|grout)\s*,?\s+(?:has\s+|it's\s+|all\s+)?(?:hardened|set\s+up|dried)\b/gi,
     ([, what = '']) => `hardened ${what}`,
   ],
   // Pieces, not a change of pipe.

@@ -4,7 +4,10 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
 export const findingIdioms: readonly Idiom[] = [
   // "spider cracks", "spidering", "top and both sides"
-  [/\bspider(?:ed|ing|web(?:bed|bing|s)?)?(?:\s+(?:cracks?|cracking|cracked|fractures?))?\b/gi, 'several cracks'],
+  [
+    /\bspider(?:ed|ing|web(?:bed|bing|s)?)?(?:\s+(?:cracks?|cracking|cracked|fractures?))?\b/gi,
+    'several cracks',
+  ],
   [/\b(?:at\s+|on\s+)?(?:the\s+)?(?:top|crown)\s+and\s+both\s+sides\b/gi, asNote],
   // "a gap you could lose a quarter in": no measure.
   [

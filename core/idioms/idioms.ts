@@ -27,6 +27,13 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<=(?:^|[;,]|\band)\s*)(?:(?:two|three|four|five|six|several|a\s+(?:couple|pair)(?:\s+of)?)|[2-6](?=\s[^;]*\b(?:at|from|between)\s+~?\s*(?:1[3-9]|[2-9]\d|1\d\d)(?!\s*(?:%|percent|o'?clock))))\s+(?=(?!(?:in(?:ch(?:es)?)?|feet|foot|ft|percent|degrees?|pieces|places|spots|hundred|goes|drops|reduces|is|was|changes|necks|steps|opens|bumps)\b)(?:[a-z]+\s+){0,2}[a-z]+s\b(?!\s+of\b)[^;]*\b(?:at|from|between)\s+~?\s*(?:\d|[a-z]+))/gi,
     ' ',
   ],
+  // "off set", as some recognizers write it
+  [/\boff[\s-]set(?=s?\b)/gi, 'offset'],
+  // "I'd put it at a quarter": of the roots.
+  [
+    /(?:,\s*)?\b(?:(?:i'd|i\s+would|i'll|let's|we'll)\s+)?(?:put|call|peg|mark)\s+(?:it|that|this|them|those)\s+(?:at\s+)?(?:(?:about|around|maybe|like)\s+)*(?:an?\s+)?(quarter|third|half|fifth)(?:\s+(?:of\s+the\s+pipe|full|blocked|closed))?(?=\s*(?:$|[,.;]))(?<=\b(?:roots?|scale|grease|wipes|debris|mud|sand|gravel|paper)\b[^;]*)/gi,
+    ([, share = '']) => `, ${{ quarter: 25, third: 33, half: 50, fifth: 20 }[share.toLowerCase()] ?? 50}%`,
+  ],
   // "she's reading zero at the bottom of the wye": where it is set to zero.
   [
     /\b(?:(?:she's|it's|counter's|i'm|we're)\s+)?(?:reading\s+|at\s+)?(?:zero(?:ed)?|0)\s+at\s+the\s+(?:bottom|top|throat|base|edge)\s+of\s+the\s+(?:wye|tee|riser|two[\s-]?way|sweep|stack)\b/gi,
@@ -76,6 +83,10 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "twenty three and change" is a little more.
   [/(?<=[a-z\d])\s+and\s+change\b/gi, ' '],
+  [
+    /\bright\s+(?=(?:out\s+of\s+the\s+(?:gate|chute|box)|from\s+the\s+(?:start|get[\s-]?go|beginning)|off\s+the\s+bat)\b)/gi,
+    ' ',
+  ],
   // "right at seventy nine" is not a side of the pipe.
   [
     /\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,

@@ -187,6 +187,46 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, what = '', pipe = '']) => `${quoted(what)} change to ${pipe}`,
   ],
+  // "a four foot stick of abs"
+  [
+    new RegExp(
+      String.raw`\b(?:an?\s+)?(?:new\s+)?(\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|'))\s+(?:long\s+)?(?:stick|piece|section|chunk|length|spool)\s+of\s+(?:new\s+)?(${anyMaterial})(?:\s+pipe)?\b`,
+      'gi',
+    ),
+    ([, long = '', pipe = '']) => `${pipe} repair ${long} long`,
+  ],
+  // "about a foot of plastic and then it's clay": from where the counter stands at zero.
+  [
+    new RegExp(
+      String.raw`^\D*?\b(?:about\s+|maybe\s+|~\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s+of\s+(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|it\s+is|we're\s+(?:in|into)|into|goes\s+to|it\s+goes\s+to|to)\s+)?(?:the\s+)?(${anyMaterial})\b(?:\s+pipe)?(?:\s*,?\s+so\s+the\s+change\s+is\s+at\s+(?:about\s+|~\s*)?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?`,
+      'gi',
+    ),
+    ([, at = '', near = '', far = '']) => `at ${at} ft ${near} to ${far}`,
+  ],
+  // "hub adapter at 10.2 and old clay after"
+  [
+    new RegExp(
+      String.raw`\b((?:[a-z]+\s+)?(?:coupling|adapter|transition))(\s+at\s+~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:and|then)\s+(?:(?:it's|old|all)\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:after(?:\s+(?:that|it))?|from\s+(?:there|here)|beyond)(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, what = '', at = '', pipe = '']) => `${quoted(what)} change to ${pipe}${at}`,
+  ],
+  // "abs to cast iron the cast iron has heavy scale"
+  [
+    new RegExp(
+      String.raw`(?<=\b${anyMaterial})(?:\s+pipe)?\s+the\s+(?:${anyMaterial})(?:\s+pipe)?\s+(?:has|is|looks|shows)\s+`,
+      'gi',
+    ),
+    '; ',
+  ],
+  // "4 in abs for the first 9 feet then 4 in clay with roots at …"
+  [
+    new RegExp(
+      String.raw`^\D{0,40}?((?:\d+\s*-?in(?:ch)?\s+)?${anyMaterial})(?:\s+pipe)?\s+for\s+the\s+first\s+(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s*,?\s+(?:and\s+)?then\s+(?:it's\s+)?((?:\d+\s*-?in(?:ch)?\s+)?${anyMaterial})(?:\s+pipe)?\s+(?:with|has|and\s+there's)\s+(?=[a-z])`,
+      'gi',
+    ),
+    ([, near = '', at = '', far = '']) => `at ${at} ft ${near} to ${far}; `,
+  ],
   // "cast iron no hub"
   [/\b((?:cast\s+)?iron|ci)\s+no[\s-]?hub\b(?!\s+(?:band|coupling|joint))/gi, ([, pipe = '']) => pipe],
   // "somebody has been here before, 3 ft of pvc with couplings either end"

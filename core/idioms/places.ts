@@ -125,6 +125,49 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "3/4 in of water, back to about 18": no way back.
   [/(?<=[a-z"]\s*,?\s+)back\s+to\s+(?=(?:(?:about|around|maybe)\s+|~\s*)*\d)/gi, 'to '],
+  // "roots at 18, 22.5, 27 and 31.5, all light except 27, which is about 35 %"
+  [
+    /\b([a-z]+)\s+at\s+((?:\d+(?:\.\d+)?\s*,\s*)+(?:and\s+)?\d+(?:\.\d+)?|(?:\d+(?:\.\d+)?\s*,\s*)*\d+(?:\.\d+)?\s+and\s+\d+(?:\.\d+)?)\s*,?\s+(?:they're\s+)?(?:all|mostly)\s+([a-z]+)\s+(?:except|but)\s+(?:for\s+)?(?:the\s+one\s+at\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?:which|that\s+one)(?:'s|\s+is)\s+(?:about\s+|~\s*|maybe\s+)*(\d+)\s*(?:%|percent)/gi,
+    ([said, what = '', places = '', how = '', other = '', share = '']) => {
+      const all = places.split(/\s*(?:,|\band\b)\s*/).filter((each) => each !== '');
+      const rest = all.filter((each) => each !== other);
+      return rest.length === all.length
+        ? said
+        : `${how} ${what} at ${rest.join(' and ')}; ${what} ${share}% at ${other}`;
+    },
+  ],
+  // "47 and 49, roots": at each of them.
+  [
+    /^\s*(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:and|&)\s+(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s+(?:(?:both|some|there's|we've\s+got|got|light|heavy|medium|fine|more|bad)\s+)*((?:roots?|cracks?|offsets?|holes?|bends?|scale|grease)(?:\s+(?:intrusions?|masses))?)(?=\s*$)/gi,
+    ([, one = '', other = '', what = '']) => `${what} at ${one} and ${other}`,
+  ],
+  // "12, 13, in there": about there.
+  [
+    /^\s*(?:at\s+)?(\d+(?:\.\d+)?)\s*,\s*(?:maybe\s+|or\s+)?(\d+(?:\.\d+)?)\s*,?\s+(?:somewhere\s+)?(?:(?:right\s+)?in\s+(?:there|that\s+(?:area|range|neighborhood))|or\s+so|thereabouts|ish)\s*,?(?=\s)/gi,
+    ([said, one = '', other = '']) => {
+      const apart = Number(other) - Number(one);
+      return apart > 0 && apart <= 2 ? `~${Number(one) + apart / 2}, ` : said;
+    },
+  ],
+  // "both sides, 3 and 9": those are the sides.
+  [
+    /\bboth\s+sides\s*,?\s+(?:at\s+)?(?:3\s*(?:and|&|,)\s*9|9\s*(?:and|&|,)\s*3)(?:\s*o'clock)?/gi,
+    "3 o'clock and 9 o'clock",
+  ],
+  [
+    /\b3\s+o'clock\s+and\s+9\s+o'clock\s*,?\s+(?:at\s+)?(?:3\s*(?:and|&|,)\s*9|9\s*(?:and|&|,)\s*3)(?:\s*o'clock)?|\b9\s+o'clock\s+and\s+3\s+o'clock\s*,?\s+(?:at\s+)?(?:3\s*(?:and|&|,)\s*9|9\s*(?:and|&|,)\s*3)(?:\s*o'clock)?/gi,
+    "3 o'clock and 9 o'clock",
+  ],
+  // "joint offset, large, 1.25": inches.
+  [
+    /(?<=\b(?:offset|open\s+joint|separated(?:\s+joint)?|separation|gap|step)\b[^;\d]*,\s*)([0-3]\.\d+|\d\/\d+)(?=\s*(?:$|[,;]))(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?[^;]*)/gi,
+    ([, size = '']) => `${size} in`,
+  ],
+  // "crack running forward 1.5 feet"
+  [
+    /\b(?:running|runs|going|goes|extends|extending)\s+(?:forward|ahead|on|downstream|out|along)\s+(?=(?:(?:about|maybe|another|~)\s*)*\d+(?:\.\d+)?\s*(?:feet|foot|ft)\b)/gi,
+    'runs ',
+  ],
   // "from 11 to, keep going, 13"
   [
     /(?<=\bto\s+)(?:(?:(?:just\s+)?keep\s+(?:going|pushing)|hold\s+on|hang\s+on|wait|let(?:'s|\s+me)\s+see|uh|looks\s+like)[\s,]+)+(?=~?\s*\d)/gi,
@@ -132,7 +175,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "5, good, 7.5, good, 10, some roots": only the last has anything.
   [
-    /^\s*(?:~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*(?:(?:is|it's|that's|looks|all|pretty)\s+)*(?:good|fine|clean|tight|nothing|okay|ok|clear)\s*,\s*(?:and\s+)?)+(?=~?\d)/gi,
+    /^\s*(?:~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft)|'s)?\s*,?\s*(?:(?:is|it's|that's|looks|all|pretty)\s+)*(?:good|fine|clean|tight|nothing|okay|ok|clear)\s*,\s*(?:and\s+)?)+(?=~?\d)/gi,
     ' ',
   ],
   // "41 and 43, same", "47 the same as 39"
@@ -142,7 +185,8 @@ export const placeFigures: readonly Idiom[] = [
   ],
   [
     /^\s*((?:~?\d+(?:\.\d+)?\s*,\s*)*~?\d+(?:\.\d+)?)\s*,?\s*(?:and|&)\s*(~?\d+(?:\.\d+)?)\s*,?\s+(?:(?:are|is|both|all|the|about)\s+)*same(?:\s+(?:thing|deal|story|again))?(?=\s*$)/gi,
-    ([, first = '', last = '']) => [...first.split(/\s*,\s*/), last].map((at) => `${at} same thing`).join('; '),
+    ([, first = '', last = '']) =>
+      [...first.split(/\s*,\s*/), last].map((at) => `${at} same thing`).join('; '),
   ],
   // "12, that one's got more, a fifth of the pipe"
   [

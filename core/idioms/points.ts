@@ -297,13 +297,23 @@ export const pointFigures: readonly Idiom[] = [
   ],
   // "connection at the main, wye fitting"
   [
-    /\bmain\s*,\s+(?:(?:with|it's|is|an?|looks\s+like)\s+)*(wye|y|tee|saddle)(?:\s+(?:fitting|connection|tap))?(?=\s*(?:$|[,.;]))/gi,
+    /\bmain\s*,\s+(?:(?:with|it's|is|an?|looks\s+like)\s+)*(wye|y|tee|saddle)(?:\s+(?:fitting|connection|tap))?(?:\s+(?:in|into|on)\s+(?:the|a)\s+(?:[a-z\d]+\s+){0,3}main)?(?=\s*(?:$|[,.;]))/gi,
     ([, how = '']) => `main ${how}`,
   ],
   // "reinstated branch, it's cut clean, full open": no open joint.
   [
     /,?\s+(?:(?:it's|it\s+is|is|and|this\s+one(?:'s|\s+is))\s+)*(?:(?:cut|opened|reinstated)\s+(?:out\s+)?(?:(?:nice\s+and\s+|real\s+)?(?:clean|good|fine|full|well))?|(?:full|wide|all\s+the\s+way)\s+open|(?:only\s+)?(?:cut|opened)\s+(?:only\s+)?(?:about\s+|~\s*)?(?:\d+\s*%|[1-3]\/[2-4]|[23]\s+(?:thirds|quarters)|half|halfway|part\s*way|a\s+third))(?:\s*,?\s+(?:and\s+)?(?:full|wide|all\s+the\s+way)\s+open)?(?=\s*(?:$|[,.;]))(?<=\b(?:branch|lateral|wye|tee|tap|tie[\s-]?in|reinstat[a-z]+|opening)\b[^;]*)/gi,
     ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+  ],
+  // "a lateral enters from the left"
+  [
+    /\b(?:an?|another|the)\s+(?:(?:small|smaller|side|second|\d\s*-?(?:inch|in))\s+)*(?:lateral|branch|line|pipe)\s+(?:enters|joins(?:\s+in)?|ties\s+in|comes\s+in)\s+(?=(?:from|on|at)\s)/gi,
+    'tie-in ',
+  ],
+  // "clay from 14.5 to the main at 61"
+  [
+    /\bto\s+the\s+(?:(?:city|street|sewer)\s+)?main\s+at\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?<=\bfrom\s+~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+to\s[^;]*)/gi,
+    ([, at = '']) => `to ${at}; main at ${at}`,
   ],
   // "this one is only cut about two thirds"
   [

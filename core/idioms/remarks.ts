@@ -104,6 +104,11 @@ export const remarkIdioms: readonly Idiom[] = [
     /\bcleanout(?:'s|\s+is)?\s+(?:about\s+)?(?:\d+(?:\.\d+)?|an?|one|two|three|four|five|six|seven|eight|nine|ten)\s*(?:feet|foot|ft|')\s+(?:inside|behind|in\s+from|back\s+from)\b[^;,]*/gi,
     asNote,
   ],
+  // "somebody poured concrete around it"
+  [
+    /\b(?:where\s+)?(?:somebody|someone|they)\s+(?:just\s+)?(?:poured|slapped|dumped|packed|put|smeared)\s+(?:some\s+)?(?:concrete|cement|mortar|grout)\s+(?:all\s+)?(?:around|on|over|against)\s+(?:it|that|there|the\s+(?:joint|pipe|coupling|hub|outside))\b/gi,
+    asNote,
+  ],
   // "goes under the driveway": what lies above, not the camera.
   [
     /\b(?:(?:it|she|pipe|line|we|now)\s+)*(?:goes|going|went|(?:runs|running|we're|passing|passes)(?=\s+(?:in)?under(?:neath)?\s+the\s+(?:slab|house|foundation|footing|building)\b)|runs|running|we're|passing|passes)\s+(?:in)?under(?:neath)?\s+(?:the|a|their|her|his|my|your|our)\s+(?!(?:water|belly)\b)(?!(?<=\b(?:goes|going)\s+under(?:neath)?\s+the\s+)(?:slab|house|foundation|footing|building)\b)[a-z]+(?:\s+(?:slab|apron|tree|wall))?/gi,

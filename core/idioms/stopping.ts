@@ -43,7 +43,7 @@ export const stopIdioms: readonly Idiom[] = [
   ],
   // "survey abandoned, roots"
   [
-    /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early)(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
+    /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early|(?:ended|stopped)(?=\s*(?:$|[,;.]|due|because)))(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
     'stopped ',
   ],
   // "ends in dirt"

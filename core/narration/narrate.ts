@@ -76,7 +76,7 @@ function takeTapAtEnd({ items, direction }: Talk): void {
     direction !== 'downstream' ||
     last?.point?.kind !== 'tie-in' ||
     last.point.clock !== undefined ||
-    !/\bthe\s+tap\W*$/i.test(last.sentence) ||
+    !/\bthe\s+tap(?:\s+is\s+(?:at|right\s+at)\b.*)?\W*$/i.test(last.sentence) ||
     !isFarthest ||
     items.some(({ point }) => point?.kind === 'main')
   )

@@ -72,7 +72,9 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
   const place = placeOf(draft, text);
   if (takeArrival(talk, said, place)) return;
   const last = talk.items.at(-1);
-  const until = /\b(?:till|until|(?<=\bdeep\s+)(?:through|to))\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(text)?.[1];
+  const until = /\b(?:till|until|(?<=\bdeep\s+)(?:through|to))\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(
+    text,
+  )?.[1];
   if (
     until !== undefined &&
     last &&

@@ -88,6 +88,9 @@ const mostCounted = 12;
 
 const figure =
   /~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft)\b(?:\s+\d{1,2}\b(?!\s*(?:\.\d|%|percent|feet|foot|ft)))?)?/g;
+/** "from thirty feet to thirty five feet", "at forty to forty six". */
+const stretch =
+  /\b(?:from|at|between)\s+~?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:to|through|thru|and(?<=\bbetween\b.*))\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft)\b)?(?!\s*(?:%|percent|inch|in\b))/gi;
 /** What follows a number that is no place. */
 const measured =
   /^\s*(?:-|\/|:|%|percent|per\b|in\b|inch|"|o'?\s?clock|degree|°|x\s?\d|by\s+\d|of\s+(?:an\s+)?(?:inch|the\s+pipe)|gallon|minute|second|year|day|hour|times?\b|deep\b|(?:feet|foot|ft)?\s*(?:deep|down|long|wide|of\b|later|more|past|apart)|way\b|quarters?\b|halves)/i;
@@ -98,18 +101,50 @@ const leads =
   /(?:\b(?:and|then|now|okay|ok|so|at|(?<!\b(?:the|on|to|and)\s)right(?=\s+(?:at|around)\b)|about|(?<!\b(?:way|all)\s)around|(?:pulling|coming|heading|backing)\s+(?:it\s+)?(?:back|out)(?:\s+up)?|(?:come|coming|came|going|go)(?:\s+(?:back|on|up|down))*(?:\s+to)?)\b[\s,]*)*$/i;
 const at = /\bat\s*$/i;
 
+/** What follows a place that ends what was said there. */
+const clauseStart =
+  /^\s*(?:$|[;,]?\s*(?:and|then)\b(?!\s*(?:a|one|three)\s+(?:half|quarters?))|[;,](?!\s*(?:we|i|you|there|it|that)\b))/i;
+
+const howLarge =
+  /^\s*,?\s*(?:(?:about|maybe|around|probably|like|roughly|say|~)\s*)*\d[\d./]*\s*(?:-?inch(?:es)?|percent|%)(?!\s*(?:pipe|line|of\s+(?:water|standing)))(?:\s+deep)?/i;
+/** "joint at fourteen has roots": its place stands within what is said of it. */
+const hasIt = /^\s*(?:feet\s+|foot\s+)?(?:has|have|had|is|looks)\b/i;
+const thingAt = /\b(?:(?:the|next|that)\s+)*(?:joint|hub|bell|coupling|one|spot)\s+at\s*$/i;
+
+/** Where the last clause before a place begins, if it names a thing of its own after another one, and ends with "at". */
+function ownClause(before: string, range: boolean): number | undefined {
+  if (!range && !at.test(before)) return undefined;
+  const begin = [...before.matchAll(/\b(?:and|then)\b|[,;]/gi)].at(-1)?.index;
+  return begin !== undefined && namesThing(before.slice(begin)) && namesThing(before.slice(0, begin))
+    ? begin
+    : undefined;
+}
+
+/** "at two feet we have a bend": the place begins what is said there. */
+const subject =
+  /^\s*,?\s*(?:(?:we|i|you|there|it|that|this|here|an?)(?:['’](?:s|re|ve|m))?|the\s+(?:pipe|camera|line|material))\s/i;
+
+const ends = String.raw`\b(?:it|that|and|which)\s+(?:then\s+)?(?:ends?|stops?|clears(?:\s+up)?|comes\s+(?:back\s+)?(?:out|up)|dries\s+(?:up|out)|quits)\s+at\s*(?:about\s+|around\s+)?`;
+const farEnd = new RegExp(`${ends}$`, 'i');
+const farEndAt = new RegExp(String.raw`${ends}\s*~?\d`, 'i');
+
 interface Place {
   readonly from: number;
   readonly to: number;
   readonly value: number;
+  /** "from thirty to thirty five": both ends of a stretch. */
+  readonly range?: true;
 }
 
 /** Whether these words name something of the log. */
-const namesThing = (text: string): boolean =>
-  text
-    .toLowerCase()
-    .split(/[^a-z-]+/)
-    .some((word) => ['finding', 'point', 'kind'].includes(words[word]?.is ?? ''));
+const namesThing = (text: string): boolean => {
+  const said = text.toLowerCase().split(/[^a-z-]+/);
+  return said.some((word, i) =>
+    [word, `${word} ${said[i + 1] ?? ''}`].some((each) =>
+      ['finding', 'point', 'kind', 'material'].includes(words[each]?.is ?? ''),
+    ),
+  );
+};
 
 /**
  * Where a sentence that runs on from place to place falls into sentences of its own, as dictation without full stops
@@ -119,23 +154,40 @@ function breaksIn(text: string): number[] {
   if (text.length < 60) return [];
   const heard = spokenNumbers(rewrite(traced(text), ...bendToSide));
   const groups = groupsOf(placesIn(heard.text), heard.text);
-  if (groups.length < leastPlaces) return [];
+  if (groups.filter(({ range }) => !range).length < leastPlaces) return [];
   const breaks: number[] = [];
+  const begins = groups.filter(({ to }) => subject.test(heard.text.slice(to))).length;
+  const placeBegins = begins * 2 >= groups.length;
   let start = 0;
   let placed = false;
-  groups.forEach(({ from, to }, index) => {
+  groups.forEach(({ from, to, range = false }, index) => {
     const before = heard.text.slice(start, from);
-    const lead = leads.exec(before)?.index ?? before.length;
     const ahead = groups[index + 1];
+    const next = heard.text.slice(to, ahead?.from);
+    const lead = (hasIt.test(next) ? thingAt : leads).exec(before)?.index ?? leads.exec(before)?.index;
     // "roots at 16, crack at 20": the place comes last.
     const isLast =
       !placed &&
-      at.test(before) &&
-      namesThing(before) &&
-      (ahead === undefined ||
-        (at.test(heard.text.slice(to, ahead.from)) && namesThing(heard.text.slice(to, ahead.from))));
-    const cut = isLast ? to : start + lead;
-    placed = !isLast;
+      !hasIt.test(next) &&
+      (range || !placeBegins) &&
+      (range || at.test(before)) &&
+      namesThing(before.split(/\b(?:and|then)\b/i).at(-1) ?? '') &&
+      (ahead === undefined || clauseStart.test(next) || ((ahead.range || at.test(next)) && namesThing(next)));
+    // "at 44 more roots and the main is at 52": one place begins, the next one ends.
+    const own =
+      placed && (ahead === undefined || clauseStart.test(next)) ? ownClause(before, range) : undefined;
+    const begin = isLast ? [...before.matchAll(/\b(?:and|then)\b/gi)].at(-1)?.index : undefined;
+    if (begin !== undefined && farEndAt.test(before.slice(0, begin)))
+      breaks.push(placeOf(heard, start + begin, start + begin + 1).from);
+    if (own !== undefined) {
+      breaks.push(placeOf(heard, start + own, start + own + 1).from);
+      start += own;
+    }
+    if (range && !isLast && own === undefined) return;
+    // "an offset at twenty four feet about an inch": how large it is belongs to it.
+    const measure = howLarge.exec(next)?.[0].length ?? 0;
+    const cut = isLast || own !== undefined ? to + measure : start + (lead ?? before.length);
+    placed = !isLast && own === undefined;
     if (
       cut <= start ||
       !/[a-z]{2}/i.test(heard.text.slice(start, cut)) ||
@@ -151,12 +203,24 @@ function breaksIn(text: string): number[] {
 /** Numbers that are readings of the counter: in the order of the talk, each not far from the one before. */
 function placesIn(text: string): Place[] {
   const places: Place[] = [];
+  const ranges = [...text.matchAll(stretch)];
   for (const match of text.matchAll(figure)) {
     const [said] = match;
+    const range = ranges.find(
+      (each) => each.index <= match.index && match.index < each.index + each[0].length,
+    );
+    if (range) {
+      const value = Number(range[1]);
+      if (places.at(-1)?.from !== range.index)
+        places.push({ from: range.index, to: range.index + range[0].length, value, range: true });
+      continue;
+    }
     const before = text.slice(0, match.index);
     const after = text.slice(match.index + said.length);
     const value = Number(/\d+(?:\.\d+)?/.exec(said)?.[0]);
     const isNamed = /f/i.test(said) || at.test(before);
+    // "a sag begins … and it ends at fifty two feet": its far end.
+    if (farEnd.test(before)) continue;
     if (
       measured.test(after) ||
       (bound.test(before) && !at.test(before.replace(/\b(?:about|around)\s*$/i, '')))
@@ -180,7 +244,18 @@ function groupsOf(places: readonly Place[], text: string): Place[] {
   const groups: Place[] = [];
   for (const place of places) {
     const last = groups.at(-1);
-    if (last && /^[\s,&]*(?:(?:and|then|at|also|feet)\b[\s,]*)*$/i.test(text.slice(last.to, place.from)))
+    const between = text.slice(last?.to ?? 0, place.from);
+    // "… thirty two feet at thirty five feet there is …": two places.
+    const isNext =
+      /\bthen\s+at\s*$/i.test(between) ||
+      (/^\s*at\s*$/i.test(between) && /[a-z]\s*$/i.test(text.slice(0, last?.to ?? 0)));
+    if (
+      last &&
+      !last.range &&
+      !place.range &&
+      !isNext &&
+      /^[\s,&]*(?:(?:and|then|at|also|feet)\b[\s,]*)*$/i.test(between)
+    )
       groups[groups.length - 1] = { ...last, to: place.to };
     else groups.push(place);
   }

@@ -203,7 +203,10 @@ function isStillIn(talk: Talk, said: SentenceState, { draft }: SegmentRead, text
   )
     return false;
   const { inches } = draft.fields;
-  const isDeep = last.finding === 'belly' && inches !== undefined && /\bit(?:'s|\s+is)\b/i.test(text);
+  const isDeep =
+    last.finding === 'belly' &&
+    inches !== undefined &&
+    /\b(?:it|(?:the\s+)?(?:belly|water|sag))(?:'s|\s+is)\b/i.test(text);
   if (!isDeep && !/\bstill\b/i.test(said.sentence.text.slice(0, 40)) && !/\bstill\b/i.test(text))
     return false;
   if (isDeep && item) takeLater(talk, said, item, { inches });

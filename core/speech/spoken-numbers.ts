@@ -75,7 +75,7 @@ function cardinal(words: readonly string[]): { value: number; used: number } {
 }
 
 /** A run of number words as digits: "thirty one seven" 31.7, "ten fifteen" 10-15, "forty seven eight" about 47.5. */
-function figures(text: string, unit: boolean): string {
+function figures(text: string, unit: boolean, listed = false): string {
   const words = text
     .toLowerCase()
     .replace(/^a\s+/, '')
@@ -106,6 +106,8 @@ function figures(text: string, unit: boolean): string {
   // "at five six": 5.6, or five or six.
   if (!unit && a > 1 && a < 10 && b === a + 1) return `~${a}.5 ft`;
   // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
+  // "fifteen eighteen and twenty one"
+  if (listed && a > 12 && a < b) return `${a}, ${b}`;
   if (a < b && (b < 10 ? b === a + 1 : a >= 10) && !(unit && a % 5 !== 0)) return `${a}-${b}`;
   return unit ? `${a}, ${b}` : `${a} ${b}`;
 }
@@ -117,6 +119,8 @@ const unitNext = new RegExp(
   'i',
 );
 const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]\s*)$/i;
+
+const andMore = new RegExp(String.raw`^\s*,?\s+and\s+${word}\b(?!\s+(?:hal(?:f|ves)|quarters?))`, 'i');
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
@@ -150,7 +154,11 @@ function numberWords(heard: TracedText): TracedText {
     if (isTenth && /\bfrom\s+$/i.test(before) && /^\s+to\b/i.test(after)) return `${a}.${b}`;
     // "then at six two we get"
     if (isTenth && /\bat\s+$/i.test(before))
-      if (/^\s*,?\s+(?:we|there|it|i|you|is|that|the\s+(?:first|next))(?:['’][a-z]+)?\b/i.test(after))
+      if (
+        /^\s*,?\s+(?:we|there|it|i|you|is|that|the\s+(?:first|next)|and\s+(?:then|old|it|we|the))(?:['’][a-z]+)?\b/i.test(
+          after,
+        )
+      )
         return `${a}.${b}`;
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
@@ -160,14 +168,14 @@ function numberWords(heard: TracedText): TracedText {
       /^(?:\s+|-)(?:foot|inch|percent|per\s+cent|degree|o'clock|and\s+(?:an?|one|three|half|quarter)\b|(?:quarters|eighths|sixteenths|thirds)\b)/i.test(
         after,
       ),
+      andMore.test(after),
     );
   });
 }
 
 const part = String.raw`(half|halves|quarters?|fourths?|fifths?|thirds?|eighths?|sixteenths?)`;
 const share: Readonly<Record<string, number>> = { h: 2, q: 4, f: 4, t: 3, e: 8, s: 16 };
-const under = (text: string): number =>
-  /^fi/i.test(text) ? 5 : (share[text.charAt(0).toLowerCase()] ?? 2);
+const under = (text: string): number => (/^fi/i.test(text) ? 5 : (share[text.charAt(0).toLowerCase()] ?? 2));
 const over = (text: string | undefined): number => (/^\d/.test(text ?? '') ? Number(text) : 1);
 const round = (value: number): string => String(Math.round(value * 1000) / 1000);
 const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
