@@ -325,7 +325,8 @@ export const findingRows = [
       ].map((each): [string, Sets, Sets] => [each, {}, { size: 'large' }]),
       ...[
         ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'],
-        ...['whiskers', 'root whiskers', 'stringy roots', 'more hair', 'hair in it'],
+        ...['whiskers', 'root whiskers', 'stringy roots', 'more hair', 'hair in it', 'some hair'],
+        ...['a little hair', 'a few hairs', 'some hairs'],
       ].map((each): [string, Sets] => [each, { size: 'small' }]),
     ],
     grading: { measure: 'percent', bounds: [10, 25, 50], cures: ['clean'], stopsLinerAt: 10 },

@@ -44,6 +44,28 @@ export const findingIdioms: readonly Idiom[] = [
     /,?\s*\b(?:none|not\s+one)\s+of\s+(?:them|'?em|these|those)(?:'s|\s+(?:are|is|were|was|real(?:ly)?|too|very|that|all\s+that))*\s+(?:huge|big|bad|large|heavy|terrible|major|serious)\b/gi,
     ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
   ],
+  // "a bell that's chipped"
+  [
+    /\b(bell|hub|spigot|rim)\s*,?\s+(?:(?:that's|is|it's|that\s+is|looks)\s+)*chipped\b/gi,
+    ([, part = '']) => `chipped ${part}`,
+  ],
+  // "the top of the pipe is missing"
+  [
+    /\b(?:the\s+)?(?:whole\s+|entire\s+)?(top|crown|(?:left|right)\s+(?:side|wall))\s+of\s+(?:the|this|our)\s+(?:pipe|line)(?:'s|\s+is)?\s+(?:just\s+|completely\s+|all\s+)*(?:missing|gone)\b/gi,
+    ([, where = '']) => `hole ${/^(?:top|crown)/i.test(where) ? 'at the top' : `on the ${where}`}`,
+  ],
+  // "there's an opening at the joint"
+  [
+    /\b(?:an?\s+)?(?:(?:small|little|big)\s+)?opening\s+(?:at|in)\s+(?:the|that|this)\s+joint\b/gi,
+    'open joint',
+  ],
+  // "stubs, 5 %": what is left of the roots, no connection.
+  [
+    /\b(?:root\s+)?stubs?\s*,?\s+(?=(?:(?:maybe|about|only|around|like|~)\s+)*(?:\d+|five|ten|fifteen|twenty|thirty)\s*(?:%|percent))/gi,
+    'roots ',
+  ],
+  // "crack follows the pipe"
+  [/\bfollows\s+(?:the\s+)?pipe\b(?<=\b(?:crack|fracture)[a-z]*\b[^;]*)/gi, 'runs along the pipe'],
   // "a chip out of the bell"
   [
     /\b(?:has\s+|got\s+|with\s+)*(?:an?\s+)?(?:(?:little|small|big)\s+)?(?:chip|chunk|bite|divot)\s+(?:is\s+|broke(?:n)?\s+|knocked\s+|missing\s+|gone\s+)*(?:out\s+of|off|from)\s+(?:of\s+)?(?:the\s+|that\s+|its\s+)?(?:bell|hub|spigot|lip|edge|joint|rim)(?:\s+(?:there|here))?\b/gi,

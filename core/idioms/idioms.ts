@@ -17,6 +17,10 @@ import { waterFigures, waterIdioms } from './water.js';
 const crossing = String.raw`(?:(?:is|was|been|goes|going|runs|running|crosses|crossing|comes|coming|sticking|bored|drilled|punched|shot|pushed|driven|passes|passing|right|straight|clean|clear|all\s+the\s+way|across)\s+)*thr(?:ough|u)\s+`;
 const ourPipe = String.raw`(?:(?:the|our|this|my|that)\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line)`;
 
+/** "something across the pipe, looks like a gas line", before anything is known of whose it is. */
+const somethingAcross =
+  /\b(?:something|(?:an?|another)\s+(?:pipe|line|conduit|cable))\s+(?:(?:going|running|coming|bored|right|straight)\s+)*(?:across|through|thru)\s+(?:the|our|my|this)\s+(?:pipe|line|sewer)(?:\s*,?\s+(?:and\s+)?(?:it\s+)?(?:(?:looks\s+like|might\s+be|could\s+be|probably|that's|it's|maybe)\s+)+(?:an?\s+|the\s+)?(?:gas|water|electric(?:al)?|power|cable|fiber|telecom|phone|irrigation)(?:\s+(?:line|main|pipe|service|conduit))?)?/gi;
+
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
   ...listMarks,
@@ -39,11 +43,19 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:(?:she's|it's|counter's|i'm|we're)\s+)?(?:reading\s+|at\s+)?(?:zero(?:ed)?|0)\s+at\s+the\s+(?:bottom|top|throat|base|edge)\s+of\s+the\s+(?:wye|tee|riser|two[\s-]?way|sweep|stack)\b/gi,
     asNote,
   ],
+  // "I can see the manhole, nope, it's the main"
+  [
+    /\b(?:(?:i|we)\s+(?:can\s+)?see\s+|that's\s+|there's\s+)?(?:the|an?)\s+[a-z]+(?:\s+[a-z]+)?\s*,\s+(?:nope|no|wait|sorry|well\s+no)\s*,?\s+(?:it's|that's)\s+(?=(?:the|an?)\s+[a-z])/gi,
+    ' ',
+  ],
+  // "depth here with the wand was 8 feet 4"
+  [/\bwith\s+(?:the|my|our)\s+(?:wand|locator|receiver|stick)\s+(?=(?:was|is|reads|says|shows|at)\b)/gi, ' '],
   // "zeroed at the cleanout"
   [
     /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|counter\s+(?:at|is)\s+zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
     '0 ',
   ],
+  [somethingAcross, ([said]) => `utility through the pipe ${quoted(said)}`],
   // "start @ co"
   [/@\s*(?=[a-z])/gi, 'at '],
   // "co (outside)": what is in brackets is said of it.
@@ -163,6 +175,11 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:(?:the\s+)?(?:camera|head|it)\s+)(?:won't|can't|cannot|couldn't|will\s+not|doesn't)\s+fit(?:\s+through)?(?=\s*(?:$|[.,;]))/gi,
     "can't get past ",
   ],
+  // "on the left and the right"
+  [
+    /\b(?:on|at|from)\s+(?:the\s+)?(?:left|right)(?:\s+side)?\s+and\s+(?:on\s+)?(?:the\s+)?(?:left|right)(?:\s+side)?\b(?!\s+hand)/gi,
+    'both sides',
+  ],
   // "on the top and the left side"
   [
     /\b(?:on\s+|at\s+)?(?:the\s+)?(top|bottom)\s+and\s+(?:on\s+)?(?:the\s+)?(left|right)(?:\s+side)?\b(?!\s+(?:hand|half))/gi,
@@ -231,7 +248,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "starting to collapse" is no start of a stretch.
   [
-    /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:get|look|collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
+    /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:get|look|hinge|egg|oval|sag|belly|collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
     ' ',
   ],
   ...separatorIdioms,
@@ -400,8 +417,8 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "40 and it quits"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(?:crack|roots|scale|grease|gravel|water))\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)(?=\s*$)/gi,
-    'ends',
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(crack|roots|scale|rust|corrosion|grease|gravel|water))\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)(?:\s*,?\s+or\s+(?:gets|is|at\s+least)\s+[a-z\s]+)?(?=\s*$)/gi,
+    ([, what = '']) => `${what} ends`,
   ],
   // "gravel quits at 30"
   [

@@ -227,6 +227,11 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, near = '', at = '', far = '']) => `at ${at} ft ${near} to ${far}; `,
   ],
+  // "no-hub to clay"
+  [
+    new RegExp(String.raw`\b(no[\s-]?hub)\s*,?\s+(?:in)?to\s+(?:the\s+)?(?=${anyMaterial}\b)`, 'gi'),
+    ([, how = '']) => `${quoted(`${how} coupling`)} change to `,
+  ],
   // "cast iron no hub"
   [/\b((?:cast\s+)?iron|ci)\s+no[\s-]?hub\b(?!\s+(?:band|coupling|joint))/gi, ([, pipe = '']) => pipe],
   // "somebody has been here before, 3 ft of pvc with couplings either end"

@@ -105,7 +105,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "36, big ball, I'd say half": of what was named before.
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:there's\s+|that's\s+|it's\s+)?(?:an?\s+)?(?:big|huge|giant|large|good|solid)\s+(?:(?:ol'?|old)\s+)?(?:ball|wad|clump|bush|mass|beard|curtain)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i'd|i\s+would)\s+(?:say|call\s+it)\s+|maybe\s+|about\s+|call\s+it\s+|~\s*)*half(?=\s*(?:$|[,.;])))?/gi,
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:there's\s+|that's\s+|it's\s+)?(?:(?:an?\s+)?(?:big|huge|giant|large|good|solid)\s+(?:(?:ol'?|old)\s+)?|an?\s+(?=(?:wig|beard|bush)\b))(?:ball|wad|clump|bush|mass|beard|curtain|wig)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i'd|i\s+would)\s+(?:say|call\s+it)\s+|maybe\s+|about\s+|call\s+it\s+|~\s*)*half(?=\s*(?:$|[,.;])))?/gi,
     ([said]) => (/half$/i.test(said) ? 'same thing, 50%' : 'same thing, large'),
   ],
   // "19, the other one"
@@ -192,6 +192,29 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that|this)\s+one(?:'s|\s+has|\s+is)?\s+(?:got\s+)?(?:(?:a\s+(?:lot|little|bit))\s+)?more(?:\s+(?:of\s+(?:it|them)|in\s+(?:it|there)))?(?=\s*(?:$|[,.;]))/gi,
     'same thing',
+  ],
+  // "reducer, 6 on the city side, 4 on the house side"
+  [
+    /\b(?:reducer|change)?\s*,?\s*([34568]|10|12)\s*(?:-?in(?:ch)?\b\.?|")?\s+(?:on|toward)\s+(?:the\s+)?(?:(city|street|main)|(house|building))(?:\s+side)?\s*,?\s+(?:and\s+)?([34568]|10|12)\s*(?:-?in(?:ch)?\b\.?|")?\s+(?:on|toward)\s+(?:the\s+)?(?:city|street|main|house|building)(?:\s+side)?/gi,
+    ([, one = '', street, , other = '']) =>
+      street === undefined
+        ? ` ${one} to ${other} in reducer downstream`
+        : ` ${other} to ${one} in reducer downstream`,
+  ],
+  // "25 same hair"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?same\s+(?:hair|roots?|cracks?|stuff|amount|scale|grease)(?=\s*$)/gi,
+    'same thing',
+  ],
+  // "21's a doozy, I can see maybe a 2 in opening"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:'s|\s+is)\s+an?\s+(?:doozy|monster|whopper|beast|bad\s+one|big\s+one|real\s+bad\s+one|mess)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i|you)\s+can\s+see|there's)\s+(?:(?:maybe|about|only|like)\s+)*an?\s+\d(?:\.\d+)?\s*-?inch\s+(?:opening|hole|gap))?/gi,
+    ' same thing, large',
+  ],
+  // "21 both sides": of what was named before.
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:it's\s+)?(?:on\s+|from\s+)?both\s+sides(?=\s*$)/gi,
+    'same thing both sides',
   ],
   // "6 goes to 4 at 18, it's a reducer"
   [

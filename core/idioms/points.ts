@@ -320,6 +320,26 @@ export const pointFigures: readonly Idiom[] = [
     /,?\s+(?:this\s+one(?:'s|\s+is)\s+|it's\s+)?only\s+(?:cut|opened)\s+(?:(?:about|maybe|~)\s*)*(?:\d+\s*%|[1-3]\/[2-4]|[23]\s+(?:thirds|quarters)|half(?:way)?|part\s*way)(?:\s+(?:open|out|of\s+the\s+way))?(?=\s*(?:$|[,.;]))/gi,
     ([said]) => `, ${quoted(said.replace(/^[\s,]+/, ''))}`,
   ],
+  // "59.5, city"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)(?:(?:and\s+)?(?:that's|there's|here's|it's)\s+)?(?:the\s+)?city(?:\s+(?:sewer|line))?(?=\s*$)/gi,
+    'main',
+  ],
+  // "14.3 coming out from under the house"
+  [
+    /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:we're|it's|we|it|now|i'm)\s+)*(?:coming|comes|come|going|goes|popping|getting)\s+out\s+from\s+under(?:neath)?\s+(?:the\s+)?(?:house|slab|building|foundation|footing)\b/gi,
+    'building',
+  ],
+  // "17 feet, pipe passes through foundation wall"
+  [
+    /\b(?:(?:the\s+)?(?:pipe|line|we|it|camera)\s+)?(?:passes|passing|goes|going|comes|coming|exits|exiting|punches|runs)\s+(?:out\s+)?through\s+(?:the\s+)?(?:foundation|basement|house|building|outside|exterior|footing)(?:\s+wall)?\b/gi,
+    'building',
+  ],
+  // "improper connection, abs to clay": how they are joined.
+  [
+    /\b(?:improper|bad|poor|illegal|incorrect|non[\s-]?standard)\s+connection\b(?=\s*(?:,|of|between))/gi,
+    asNote,
+  ],
   // "13.4 is the wall", "43 goes under the slab"
   [
     /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:that's|that\s+is|is|here's|there's)\s+)?(?:the|our|my|your)\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,

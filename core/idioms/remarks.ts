@@ -104,6 +104,12 @@ export const remarkIdioms: readonly Idiom[] = [
     /\bcleanout(?:'s|\s+is)?\s+(?:about\s+)?(?:\d+(?:\.\d+)?|an?|one|two|three|four|five|six|seven|eight|nine|ten)\s*(?:feet|foot|ft|')\s+(?:inside|behind|in\s+from|back\s+from)\b[^;,]*/gi,
     asNote,
   ],
+  [/\bmud[\s-]?rooms?\b/gi, asNote],
+  // "the main, they just busted a hole in it"
+  [
+    /\b(?:where\s+)?(?:they|somebody|someone)\s+(?:just\s+)?(?:busted|broke|knocked|punched|chiseled|hammered|beat)\s+(?:an?\s+hole\s+)?(?:in(?:to)?\s+)?(?:it|the\s+main|there)\b(?<=\b(?:main|tap|saddle|break-in)\b[^;]*)/gi,
+    asNote,
+  ],
   // "somebody poured concrete around it"
   [
     /\b(?:where\s+)?(?:somebody|someone|they)\s+(?:just\s+)?(?:poured|slapped|dumped|packed|put|smeared)\s+(?:some\s+)?(?:concrete|cement|mortar|grout)\s+(?:all\s+)?(?:around|on|over|against)\s+(?:it|that|there|the\s+(?:joint|pipe|coupling|hub|outside))\b/gi,

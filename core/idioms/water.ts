@@ -17,6 +17,14 @@ const deepestAt: Idiom = [
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
+  // "deepest I'd guess three inches at thirty five"
+  [
+    new RegExp(
+      String.raw`^\W*(?:it's\s+|the\s+)?(?:deepest|worst)(?:\s+(?:part|spot|point))?\s+(?:(?:i'd|i\s+would|i|is|was|about|maybe|probably|guess|say|think|~)[\s,]+)*(?=${aNumber}[\da-z./½¼¾ ]*inch(?:es)?\b)([\da-z./½¼¾ ]*inch(?:es)?)\s+(?:at|around)\b.*$`,
+      'gi',
+    ),
+    ([, deep = '']) => `it's ${deep} of water`,
+  ],
   // Water in the main, not in our line.
   [
     /\b(?:(?:city|street|sewer)\s+)?main\s+(?:line\s+)?(?:(?:is|looks|was)\s+)?(?:full(?:\s+of\s+(?:standing\s+)?water)?|holding\s+water|flooded|(?:half|partly)\s+full(?:\s+of\s+water)?)\b/gi,
@@ -217,8 +225,18 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "lens comes up at 41", "picture clears at 41"
   [
-    /\b(?:the\s+)?(?:camera|head|lens|picture|we)\s+(?:comes?|came|pops?|popped|clears?|cleared)\s+(?:(?:back|up|out|clear|of\s+(?:it|that|the\s+water))\s+)*(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    /\b(?:the\s+)?(?:camera|head|lens|picture|we)(?:\s+(?:comes?|came|pops?|popped|clears?|cleared)\s+(?:(?:back|up|out|clear|of\s+(?:it|that|the\s+water))\s+)*|(?:'s|\s+is)\s+(?:(?:back\s+)?(?:clear|up|out)\s+|again\s+|of\s+(?:it|the\s+water)\s+)+)(?:at|by|around)\s+(?=~?\s*\d)/gi,
     'ends at ',
+  ],
+  // "33 feet, camera clears water"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?(?:camera|head|lens)\s+(?:clears|exits|leaves|comes\s+out\s+of|rises\s+out\s+of|surfaces\s+from)\s+(?:the\s+)?water(?=\s*$)/gi,
+    'out of the water',
+  ],
+  // "36 to 41 standing", "24 is where the water starts"
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?\s*(?:-|to|through|thru)\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:it's\s+)?standing(?=\s*$)/gi,
+    'standing water',
   ],
   // "43 I'm all under", "42 I'm half under"
   [

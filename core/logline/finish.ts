@@ -150,11 +150,12 @@ function settle(draft: Draft, { context, known, spoken }: Finishing): void {
 function settleDiameters(draft: Draft): void {
   const { twoInches, kind, finding, pipes, fields } = draft;
   const isChange = kind === 'change' || (kind === undefined && !draft.ofWater);
-  const isNamed = pipes.some((pipe) => Object.keys(pipe).length > 0);
+  const isNamed = pipes.some(({ side: _, ...pipe }) => Object.keys(pipe).length > 0);
   if (!twoInches || !isChange || finding !== undefined || isNamed) return;
   delete fields.inches;
   draft.changing = true;
-  draft.pipes = twoInches.map((diameter_in) => ({ diameter_in }));
+  const side = pipes.at(-1)?.side;
+  draft.pipes = twoInches.map((diameter_in, i) => ({ diameter_in, ...(side && i > 0 ? { side } : {}) }));
 }
 
 /** One end alone was called: a stretch is left open, a locate is of that end. */

@@ -14,6 +14,9 @@ const located = new RegExp(
   'i',
 );
 
+/** No pipe lies less deep than this, in. */
+const leastDepth_in = 12;
+
 /** The words without marks between them. */
 const plainly = ({ heard }: NormalizedText): string =>
   heard.text.replaceAll(/[¦"]/g, ' ').replaceAll(/\s+/g, ' ').trim();
@@ -48,6 +51,8 @@ export function asLocate(talk: Talk, text: string, hearing: NormalizedText): str
   if (talk.takingDepths !== true && talk.items.at(-1)?.entry.kind !== 'locate') return undefined;
   const [, at, depth = '', mark = ''] = located.exec(plainly(hearing)) ?? [];
   if (at === undefined) return undefined;
+  // "36, dropped joint, inch and a half": its size, not how deep it lies.
+  if (/^[\d.]+\s*in/i.test(depth) && Number.parseFloat(depth) < leastDepth_in) return undefined;
   return `at ${at} located ${inFeet(depth)} deep${mark}`;
 }
 

@@ -58,6 +58,8 @@ export function narrate(
     takeSentence(talk, sentence, index);
   });
   takeTapAtEnd(talk);
+  for (const stop of talk.items.filter(({ entry }) => entry.kind === 'stop'))
+    if (wentOn(talk, stop)) stop.assumed.push('the camera was read farther on after it');
   for (const [why, first] of unsettledAt)
     for (const { entry, assumed } of talk.items.slice(first)) if (entry.reading_ft) assumed.push(why);
   return {
@@ -68,6 +70,19 @@ export function narrate(
   };
 }
 
+/** A camera that got this far past where it was said to stop did not stop there, ft. */
+const farther_ft = 1;
+
+/** "Can't get through with the big camera, so I switched to the mini": the same pass is read farther on. */
+function wentOn({ items }: Talk, stop: NarrationItem): boolean {
+  const { reading_ft, pass } = stop.entry;
+  if (reading_ft === undefined) return false;
+  const ahead = (at_ft: number) => (pass === 'out' ? at_ft - reading_ft : reading_ft - at_ft);
+  return items
+    .slice(items.indexOf(stop) + 1)
+    .some(({ entry }) => entry.pass === pass && ahead(entry.reading_ft ?? reading_ft) > farther_ft);
+}
+
 /** "Forty eight is the tap", where no main was named and nothing comes after it: where this line meets the main. */
 function takeTapAtEnd({ items, direction }: Talk): void {
   const last = items.findLast(({ entry }) => entry.kind !== 'locate' && entry.kind !== 'test');
@@ -76,7 +91,7 @@ function takeTapAtEnd({ items, direction }: Talk): void {
     direction !== 'downstream' ||
     last?.point?.kind !== 'tie-in' ||
     last.point.clock !== undefined ||
-    !/\bthe\s+tap(?:\s+is\s+(?:at|right\s+at)\b.*)?\W*$/i.test(last.sentence) ||
+    !/\bthe\s+tap(?:\W*$|\s*,|\s+is\s+(?:at|right\s+at)\b)/i.test(last.sentence) ||
     !isFarthest ||
     items.some(({ point }) => point?.kind === 'main')
   )

@@ -164,7 +164,7 @@ const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry
 
 /** "Sixty one feet, nothing": a place without a thing. */
 const saysNothing =
-  /\b(?:nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
+  /\b(?:(?:\d+(?:\.\d+)?|(?:[a-z]+\s+)?[a-z]+(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine))['’]s\s+(?:okay|ok|good|fine|clean|clear)|nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
 
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
 function stretched(

@@ -40,12 +40,24 @@ const here =
 
 /** "Roots at that joint too": at the thing just named. */
 const atThatOne =
-  /\b(?:that\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling)|the\s+(?:transition|change))\b/i;
+  /\b(?:around\s+(?:that|it)|that\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling)|the\s+(?:transition|change))\b/i;
+
+const firstPlace = /^\s*(?:at\s+)?~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,/;
 
 /** Reads one segment of a sentence: a new item, more detail for an earlier one, or the head's position. */
 export function takeSegment(talk: Talk, said: SentenceState, at: number): void {
   const segment = said.segments[at];
-  if (!segment || segment.denied) return;
+  if (!segment) return;
+  if (segment.denied) {
+    // "Sixteen, no root, but the joint is open": the head is there all the same.
+    const place =
+      at === 0 ? firstPlace.exec(said.hearing.heard.text.slice(segment.from, segment.to))?.[1] : undefined;
+    if (place !== undefined) {
+      said.placed = { reading_ft: Number(place) };
+      talk.reading = Number(place);
+    }
+    return;
+  }
   const read = readOf(talk, said, segment);
   const text = said.hearing.heard.text.slice(segment.from, segment.to);
   namePlastic(talk, read);
@@ -212,7 +224,7 @@ function isStillIn(talk: Talk, said: SentenceState, { draft }: SegmentRead, text
   if (isDeep && item) takeLater(talk, said, item, { inches });
   // "It's about two inches deep through thirty eight"
   if (isDeep && item && /\bdeep\s+(?:(?:all\s+the\s+way|on)\s+)*(?:through|thru|to|until|till)\s/i.test(text))
-    item.entry = { ...item.entry, to_ft: at } as typeof item.entry;
+    item.entry = { ...item.entry, to_ft: at };
   talk.reading = at;
   talk.lastAt = said.index;
   return true;
