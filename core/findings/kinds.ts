@@ -326,6 +326,7 @@ export const findingRows = [
       ...[
         ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'],
         ...['whiskers', 'root whiskers', 'stringy roots', 'more hair', 'hair in it', 'some hair'],
+        ...['fuzz', 'root fuzz', 'fuzzy roots'],
         ...['a little hair', 'a few hairs', 'some hairs'],
       ].map((each): [string, Sets] => [each, { size: 'small' }]),
     ],
@@ -704,7 +705,7 @@ export const findingRows = [
     name: 'Lip',
     noun: 'lip',
     fields: ({ inches }) => ({ inches }),
-    spoken: ['lip', 'ledge', 'ridge'],
+    spoken: ['lip', 'ledge', 'ridge', 'shelf'],
     grading: { measure: 'inches', bounds: [0.25, 1], cures: ['spot'], stopsLinerAt: 1, stopsAt: true },
   }),
   findingRow({

@@ -9,6 +9,11 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|cutter|root\s+
 
 /** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
 export const debrisIdioms: readonly Idiom[] = [
+  // "dirt goes from 32 to 35": what lies in the pipe.
+  [
+    /^\s*(?:the\s+|that\s+)?(?:dirt|soil)\s+(?:goes|runs|is|lies|lays|sits)\s+(?:from\s+)?(?=(?:about\s+)?[a-z\d]+)/gi,
+    'debris from ',
+  ],
   // "plugged with concrete": no pipe of concrete.
   [
     /\b(?:plugged|filled|blocked|full|packed|choked)(?:\s+(?:up|solid|off))?\s+(?:with|of|w\/?)\s*(?:concrete|cement|grout|mortar)\b/gi,

@@ -66,6 +66,40 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "crack follows the pipe"
   [/\bfollows\s+(?:the\s+)?pipe\b(?<=\b(?:crack|fracture)[a-z]*\b[^;]*)/gi, 'runs along the pipe'],
+  // "the joint that's shifted"
+  [
+    /\b(?:is\s+)?(?:the|a|that|this)\s+joint\s+(?:that's|that\s+is|that\s+has|which\s+is|is|has)\s+(?:shifted|dropped|stepped|moved|slipped)\b/gi,
+    'joint offset',
+  ],
+  // "it's a circle crack"
+  [
+    /\b(?:circle|ring|circular|full[\s-]circle)\s+(crack|fracture)\b/gi,
+    ([, what = '']) => `${what} all the way around`,
+  ],
+  // "lateral's broke"
+  [
+    /\b(?:the\s+)?(?:pipe|line|lateral)(?:'s|\s+is)\s+(?:broke|busted|all\s+broke\s+up)\b(?!\s+(?:off|in|out|through))/gi,
+    'broken pipe',
+  ],
+  [
+    /\b(?:you|i|we)\s+can\s+hear\s+(?:the\s+)?(?:gravel|rocks?|dirt|pieces|glass)(?:\s+under\s+the\s+(?:skid|camera|head|wheels))?/gi,
+    asNote,
+  ],
+  // "there's a chunk gone"
+  [
+    /\b(?:an?\s+)?(?:(?:big|small|little)\s+)?(?:chunk|piece|section)(?:'s|\s+is)?\s+(?:gone|missing|broke(?:n)?\s+out|knocked\s+out)\b(?!\s+(?:of|from)\b)/gi,
+    'hole',
+  ],
+  // "bad pipe, it's in pieces"
+  [
+    /\b(?:bad\s+pipe\s*,?\s+)?(?:(?:it's|it\s+is|pipe's|is|all)\s+)*in\s+(?:pieces|shards|chunks)\b(?!\s+(?:of|\d))/gi,
+    'broken pipe',
+  ],
+  // "the bottom is worn through, I see sand"
+  [
+    /\b(?:the\s+)?(?:bottom|invert)(?:'s|\s+is|\s+has)?\s+(?:(?:all|completely|totally|been)\s+)*(?:worn|eaten|rusted|rotted|channeled)\s+(?:all\s+the\s+way\s+|clear\s+|right\s+)?(?:through|out)\b(?:\s*,\s+(?:i|you|we)\s+(?:can\s+)?see\s+(?:the\s+)?(?:sand|dirt|soil|gravel|mud|rocks?|ground))?/gi,
+    'bottom gone',
+  ],
   // "a chip out of the bell"
   [
     /\b(?:has\s+|got\s+|with\s+)*(?:an?\s+)?(?:(?:little|small|big)\s+)?(?:chip|chunk|bite|divot)\s+(?:is\s+|broke(?:n)?\s+|knocked\s+|missing\s+|gone\s+)*(?:out\s+of|off|from)\s+(?:of\s+)?(?:the\s+|that\s+|its\s+)?(?:bell|hub|spigot|lip|edge|joint|rim)(?:\s+(?:there|here))?\b/gi,

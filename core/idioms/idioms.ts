@@ -417,7 +417,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "40 and it quits"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(crack|roots|scale|rust|corrosion|grease|gravel|water))\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)(?:\s*,?\s+or\s+(?:gets|is|at\s+least)\s+[a-z\s]+)?(?=\s*$)/gi,
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(crack|roots|scale|rust|corrosion|grease|gravel|water|sag|belly|dip))(?:\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)|(?<=\b(?:sag|belly|dip|crack|roots|scale|rust|grease))(?:'s|\s+is|\s+are)\s+(?:done|over|gone))(?:\s*,?\s+or\s+(?:gets|is|at\s+least)\s+[a-z\s]+)?(?=\s*$)/gi,
     ([, what = '']) => `${what} ends`,
   ],
   // "gravel quits at 30"

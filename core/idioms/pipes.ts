@@ -1,5 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { boundary, placeFirst, quoted, type Idiom } from './traced-text.js';
+import { asNote, boundary, placeFirst, quoted, type Idiom } from './traced-text.js';
 
 /** Any word for a material, the longest first. */
 export const anyMaterial = `(?:${materialRegistry.rows
@@ -231,6 +231,26 @@ export const pipeIdioms: readonly Idiom[] = [
   [
     new RegExp(String.raw`\b(no[\s-]?hub)\s*,?\s+(?:in)?to\s+(?:the\s+)?(?=${anyMaterial}\b)`, 'gi'),
     ([, how = '']) => `${quoted(`${how} coupling`)} change to `,
+  ],
+  // "it's plastic at the city cleanout, goes about nine feet"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:right\s+)?at\s+(?:the\s+)?(?:[a-z]+\s+)?cleanout\s*,?\s+(?:and\s+)?(?:it\s+|that\s+)?(?:goes|runs|lasts)\s+(?:for\s+)?(?:(?:about|maybe|around|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\b`,
+      'gi',
+    ),
+    ([, pipe = '', to = '']) => `0 to ${to} ${pipe}`,
+  ],
+  // "where the new pipe ties to the old" … "new is sdr26, old is concrete"
+  [
+    /\bwhere\s+the\s+(?:new(?:er)?|old(?:er)?)\s+(?:pipe|line|stuff)?\s*(?:ties|connects|joins|meets|hooks|goes)\s+(?:(?:in|up|on)\s*)?(?:to\s+)?(?:the\s+)?(?:new(?:er)?|old(?:er)?)(?:\s+(?:pipe|line|stuff|one))?\b/gi,
+    asNote,
+  ],
+  [
+    new RegExp(
+      String.raw`^\s*(?:the\s+)?new(?:er)?(?:\s+(?:pipe|one|stuff|side))?(?:'s|\s+is)\s+(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:and\s+)?(?:the\s+)?old(?:er)?(?:\s+(?:pipe|one|stuff|side))?(?:'s|\s+is)\s+(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, near = '']) => `here ${near} to `,
   ],
   // "cast iron no hub"
   [/\b((?:cast\s+)?iron|ci)\s+no[\s-]?hub\b(?!\s+(?:band|coupling|joint))/gi, ([, pipe = '']) => pipe],

@@ -86,6 +86,10 @@ const atEachHour = (what: string, hours: readonly (string | undefined)[]): strin
     .map((hour) => `${what} ${hour} o'clock`)
     .join('; ');
 
+/** "20 twos" and "45s" in degrees. */
+const bendDegrees = (said: string): string =>
+  /^(?:20\s|22)/.test(said) ? '22.5' : /^(?:45|forty)/i.test(said) ? '45' : '90';
+
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
   // "wrinkle at 11, 5 o'clock": a place, then its hour.
@@ -210,6 +214,51 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:'s|\s+is)\s+an?\s+(?:doozy|monster|whopper|beast|bad\s+one|big\s+one|real\s+bad\s+one|mess)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i|you)\s+can\s+see|there's)\s+(?:(?:maybe|about|only|like)\s+)*an?\s+\d(?:\.\d+)?\s*-?inch\s+(?:opening|hole|gap))?/gi,
     ' same thing, large',
+  ],
+  // "26, 29, 32, roots at all three, the last one 15 %": at each of them.
+  [
+    /^\s*((?:~?\d+(?:\.\d+)?\s*,\s*(?:and\s+)?)+~?\d+(?:\.\d+)?|~?\d+(?:\.\d+)?\s+and\s+~?\d+(?:\.\d+)?)\s*,\s+(?:there's\s+)?(roots?|cracks?|offsets?|scale|grease)\s+(?:at|in|on)\s+(?:all|both)(?:\s+(?:\d|two|three|four|of\s+them|of\s+those|joints))?\b(?:[^;\d]*?\bthe\s+last(?:\s+one)?\s*,?\s+(?:(?:is|at|about|maybe|probably|~|,)\s*)*(\d+)\s*(?:%|percent))?/gi,
+    ([, places = '', what = '', share]) => {
+      const all = places.split(/\s*,\s*(?:and\s+)?|\s+and\s+/);
+      const last = all.at(-1) ?? '';
+      return share === undefined
+        ? `${what} at ${all.slice(0, -1).join(', ')} and ${last}`
+        : `${what} at ${all.slice(0, -1).join(' and ')}; ${what} ${share}% at ${last}`;
+    },
+  ],
+  // "50, and 51, there's two fittings, 22s, swings left"
+  [
+    /^\s*(~?\d+(?:\.\d+)?)\s*,?\s+and\s+(~?\d+(?:\.\d+)?)\s*,?\s+(?:¦\s*)?(?:(?:there's|there\s+are|it's|we've\s+got)\s+)?(?:(?:2|two|a\s+couple(?:\s+of)?)\s+)?(?:fittings|bends|elbows|turns)\s*,\s+(?:(?:they're|both|looks\s+like)\s+)*(22(?:\.5)?|45|90|20\s+twos|forty[\s-]fives|nineties|45s|90s|22s)(?:\s*degrees?)?(?:\s*,?\s+i\s+think)?/gi,
+    ([, one = '', other = '', degrees = '']) => `bend ${bendDegrees(degrees)} degrees at ${one} and ${other}`,
+  ],
+  // "the one at 18 is the big one"
+  [
+    /^\s*(?:(?:and|but)\s+)?the\s+(?:one|joint)\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:is|was|being)\s+(?:the\s+|a\s+|really\s+|pretty\s+)*(?:big|worst|bad|heavy|huge|main|bigger)(?:\s+one)?(?=\s*(?:$|[,.;]))/gi,
+    ([, at = '']) => `${at} same thing, large`,
+  ],
+  // "29, same kind of fracture"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?same\s+(?:kind|sort|type)\s+of\s+[a-z]+(?=\s*$)/gi,
+    'same thing',
+  ],
+  // "20, 22, 24, every joint from there on has fuzz"
+  [
+    /^\s*(~?\d+(?:\.\d+)?)(?:\s*(?:,|and)\s*(?:and\s+)?~?\d+(?:\.\d+)?)*\s*,\s+((?:every|each)\s+(?:single\s+)?joint)\s+from\s+(?:there|here)\s+on(?:\s+out)?\s+(?:(?:has|have|had|got|gets|is)\s+(?:got\s+)?)?(?:some\s+)?(?=[a-z])/gi,
+    ([, from = '', each = '']) => `${each} from ${from} on has `,
+  ],
+  // "worst is 30", "30's 30 percent": of what was named before.
+  [
+    /^\s*(?:the\s+)?(?:worst|biggest|heaviest)(?:\s+(?:one|of\s+(?:them|it)))?\s+(?:is|was|being)\s+(?:at\s+)?(?:about\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*$)/gi,
+    ([, at = '']) => `${at} same thing, large`,
+  ],
+  [
+    /^\s*(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:'s|\s+is)\s+(?:(?:about|maybe|only|probably|like|~)\s+)*(\d+)\s*(?:%|percent)(?=\s*(?:$|[,.;]))/gi,
+    ([, at = '', share = '']) => `${at} same thing, ${share}%`,
+  ],
+  // "44, stop, that's mud, whole pipe's full"
+  [
+    /^\s*(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*stop\s*,\s+(?:that's|it's|there's|we've\s+got)\s+(?=[a-z])/gi,
+    ([, at = '']) => `${at} stop; ${at} `,
   ],
   // "21 both sides": of what was named before.
   [

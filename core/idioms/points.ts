@@ -295,6 +295,11 @@ export const pointFigures: readonly Idiom[] = [
     /\b(?:the\s+|our\s+)?(wye|tee|saddle|tap)\s+(?:on|at|into|onto|to)\s+(?:the\s+)?(?:city\s+|street\s+)?main\b(?!\s+(?:line|clean))/gi,
     ([, how = '']) => `main ${how}`,
   ],
+  // "82, saddle, main"
+  [
+    /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(saddle|wye|tee|tap)\s*,\s+(?:(?:and\s+)?(?:the|that's\s+the|city)\s+)?main(?=\s*(?:$|[,.;]))/gi,
+    ([, how = '']) => `main ${how}`,
+  ],
   // "connection at the main, wye fitting"
   [
     /\bmain\s*,\s+(?:(?:with|it's|is|an?|looks\s+like)\s+)*(wye|y|tee|saddle)(?:\s+(?:fitting|connection|tap))?(?:\s+(?:in|into|on)\s+(?:the|a)\s+(?:[a-z\d]+\s+){0,3}main)?(?=\s*(?:$|[,.;]))/gi,

@@ -105,6 +105,11 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [/\bmud[\s-]?rooms?\b/gi, asNote],
+  // "that's where your dirt's coming from"
+  [
+    /\b(?:so\s+)?(?:that's|that\s+is|this\s+is)\s+(?:probably\s+)?where\s+(?:your|the|all\s+(?:the|this|that|your)|that|this)\s+[a-z]+(?:'s|\s+is|\s+was)\s+(?:all\s+)?(?:coming|getting|falling|washing)(?:\s+in)?(?:\s+from)?/gi,
+    asNote,
+  ],
   // "the main, they just busted a hole in it"
   [
     /\b(?:where\s+)?(?:they|somebody|someone)\s+(?:just\s+)?(?:busted|broke|knocked|punched|chiseled|hammered|beat)\s+(?:an?\s+hole\s+)?(?:in(?:to)?\s+)?(?:it|the\s+main|there)\b(?<=\b(?:main|tap|saddle|break-in)\b[^;]*)/gi,

@@ -17,6 +17,8 @@ const deepestAt: Idiom = [
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
+  // "a bow in the pipe", holding water
+  [/\b(?:an?\s+)?(?:(?:little|slight|big)\s+)?bow\s+in\s+(?:the|this)\s+(?:pipe|line)\b/gi, 'belly'],
   // "deepest I'd guess three inches at thirty five"
   [
     new RegExp(
@@ -222,6 +224,16 @@ export const waterFigures: readonly Idiom[] = [
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?\s*(?:-|to|through|thru)\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)(?:(?:there's|it's|we're\s+in|in)\s+)?water(?:(?=\s*(?:$|[,.;]))|\s+(?=inch\b))/gi,
     'standing water, ',
+  ],
+  // "21 a bow in the pipe, holds 3/4 in, out by 26"
+  [
+    /(?<=^\s*(?:at\s+)?)(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+((?:(?:there's|it's|got|we've|has|a|an|little|slight)\s+)*(?:belly|sag|dip|low\s+spot|water)\b[^;]*?),?\s+(?:(?:and|it's|we're|that's)\s+)*out\s+(?:of\s+it\s+)?(?:by|at|around)\s+(?=~?\s*\d)/gi,
+    ([, from = '', what = '']) => `${what}, ${from} to `,
+  ],
+  // "55, water, 59, no water"
+  [
+    /^\s*(~?\d+(?:\.\d+)?)\s*,\s*(?:standing\s+)?water\s*,\s*(~?\d+(?:\.\d+)?)\s*,\s*(?:no\s+(?:more\s+)?water|¬\s*(?:more\s+)?water|dry|out|none)(?=\s*$)/gi,
+    ([, from = '', to = '']) => `${from} to ${to} standing water`,
   ],
   // "lens comes up at 41", "picture clears at 41"
   [

@@ -5,11 +5,11 @@ const number = String.raw`~?(\d+(?:\.\d+)?)`;
 const unit = String.raw`\s*(feet|foot|ft|'|percent|%|in(?:ch(?:es)?)?\b|degrees?)?`;
 const not = new RegExp(String.raw`(?:\bnot|\bisn't|\bwasn't|\bno|¬)\s+(?:at\s+)?${number}${unit}`, 'i');
 const is = new RegExp(
-  String.raw`(?:\bthat's|\bthat\s+is|\bthat\s+was|\bit's|\bit\s+is|\bit\s+was|\bmake\s+(?:that|it)|\bi\s+mean|\bi\s+meant|\bshould\s+be|\bshould\s+say|\bno|\bsorry|\bcorrection|\bactually|\bcall\s+(?:it|that)|\bbut|^)[\s,]*(?:(?:no|sorry|actually|correction|i\s+mean|i\s+meant|it's|that's|at|was|more(?:\s+like)?|closer\s+to|really)[\s,~]+)*(?:at\s+|about\s+)?${number}${unit}`,
+  String.raw`(?:\bthat's|\bthat\s+is|\bthat\s+was|\bit's|\bit\s+is|\bit\s+was|\bmake\s+(?:that|it)|\bi\s+mean|\bi\s+meant|\bshould\s+be|\bshould\s+say|\bno|\bwait|\bsorry|\bcorrection|\bactually|\bcall\s+(?:it|that)|\bbut|^)[\s,]*(?:(?:no|sorry|actually|correction|i\s+mean|i\s+meant|it's|that's|at|was|more(?:\s+like)?|closer\s+to|really)[\s,~]+)*(?:at\s+|about\s+)?${number}${unit}`,
   'i',
 );
 const opens =
-  /^\s*(?:(?:oh|well|and|(?:as\s+a\s+)?matter\s+of\s+fact|in\s+fact|on\s+second\s+thought|come\s+to\s+think\s+of\s+it|looking\s+(?:at\s+it\s+)?again)[\s,]+)*(?:no|sorry|correction|wait|hold\s+on|scratch\s+that|strike\s+that|i\s+mean|i\s+meant|make\s+(?:that|it)|my\s+mistake|let\s+me\s+correct|excuse\s+me|that\s+should\s+be|i\s+said|actually\s+(?:that|it|make)|that's\s+(?:more\s+like|closer\s+to|actually|really))\b/i;
+  /^\s*(?:(?:oh|well|and|(?:as\s+a\s+)?matter\s+of\s+fact|in\s+fact|on\s+second\s+thought|come\s+to\s+think\s+of\s+it|looking\s+(?:at\s+it\s+)?again)[\s,]+)*(?:no|sorry|correction|wait|hold\s+on|scratch\s+that|strike\s+that|i\s+mean|i\s+meant|make\s+(?:that|it)|my\s+mistake|let\s+me\s+correct|excuse\s+me|that\s+should\s+be|i\s+said|did\s+i\s+say|actually\s+(?:that|it|make)|that's\s+(?:more\s+like|closer\s+to|actually|really))\b/i;
 export const withdraws =
   /\b(?:scratch\s+that|strike\s+that|never\s*mind|disregard\s+(?:that|it)|forget\s+(?:that|it)|ignore\s+that|take\s+that\s+back)\b/i;
 

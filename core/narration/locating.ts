@@ -3,14 +3,14 @@ import type { Talk } from './talk.js';
 
 /** "Okay, locating now on the way back": what follows are places and depths. */
 const begins =
-  /\b(?:locating|(?:taking|getting|shooting|doing)\s+(?:the\s+|my\s+|our\s+|some\s+)?(?:locates|depths)|depths\s+now)\b/i;
+  /\b(?:locating|(?:taking|getting|shooting|doing)\s+(?:the\s+|my\s+|our\s+|some\s+)?(?:locates|depths)|depths\s+now|depth\s+(?:shots|readings|checks))\b/i;
 
 const feet = String.raw`\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')(?:\s*(?:even|flat|\d{1,2}\s*(?:in(?:ch(?:es)?)?|")?))?`;
 const spoken = String.raw`\d{1,2}\s+(?:1[01]|\d)`;
 const inches = String.raw`\d{1,2}(?:\.\d+)?\s*in(?:ch(?:es)?)?`;
 /** A place, what lies there, and a depth: "52, the transition, 6 foot, flag in the flower bed". */
 const located = new RegExp(
-  String.raw`^\D*?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s*,(?:[^,\d]*,)?|(?=\s+(?:it's|is|reads)\b))\s*(?:(?:about|around|it's|at|~|is|reads|says)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\s*(?:[.;]|$|(,.*)$)`,
+  String.raw`^\D*?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+on\s+the\s+(?:reel|counter|cable)|\s+at\s+[^,\d]*)?(?:\s*,(?:[^,\d]*,)?|(?=\s+(?:it's|is|reads)\b))\s*(?:(?:about|around|it's|at|~|is|reads|says)\s*)*(${feet}|${spoken}|${inches}|\d{1,2}\.\d+)(?:\s+(?:deep|down))?\s*(?:[.;]|$|(,.*)$)`,
   'i',
 );
 
@@ -27,6 +27,9 @@ const listed = new RegExp(
   String.raw`^\s*(?:(?:the|and|then)\s+)*([a-z]+(?:\s+[a-z]+){0,2}?)(?:'s|\s+(?:is|was|at|reads))?\s+(?:(?:about|around|~)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\W*$`,
   'i',
 );
+
+const toPipe =
+  /\s*,?\s+to\s+(?:the\s+)?(?:top|crown|center|middle)(?:\s+of\s+(?:the\s+|our\s+)?(?:pipe|line))?\W*$/i;
 
 /** The sentence as locates, each at a thing named before; undefined where it is no list of them. */
 function asLocates(text: string): string | undefined {
@@ -49,6 +52,10 @@ export function asLocate(talk: Talk, text: string, hearing: NormalizedText): str
   if (several !== undefined) return several;
   if (begins.test(text) && !/\d/.test(hearing.heard.text)) talk.takingDepths = true;
   if (talk.takingDepths !== true && talk.items.at(-1)?.entry.kind !== 'locate') return undefined;
+  const [, thing, itsDepth = ''] = talk.takingDepths
+    ? (listed.exec(plainly(hearing).replace(toPipe, '')) ?? [])
+    : [];
+  if (thing !== undefined) return `locate at the ${thing}, depth ${inFeet(itsDepth)}`;
   const [, at, depth = '', mark = ''] = located.exec(plainly(hearing)) ?? [];
   if (at === undefined) return undefined;
   // "36, dropped joint, inch and a half": its size, not how deep it lies.

@@ -25,6 +25,11 @@ const wasWrong = new RegExp(
   String.raw`\b(?:wrong|mistaken|off)\s+(?:about|on)\s+(?:the|that|those)\s+([a-z][a-z\s]*?)\W+(?:it's|that's|they're|it\s+is|they\s+are|it\s+was)\s+(?:really\s+|actually\s+)?(?:at\s+)?(.+)$`,
   'i',
 );
+/** "Actually scratch the roots at five, that was just paper". */
+const scratches = new RegExp(
+  String.raw`${begins}(?:you\s+can\s+|let's\s+|please\s+)?(?:scratch|strike|delete|forget|cancel|remove|lose|take\s+out|disregard|ignore|skip)\s+(?:the|that|those)\s+([a-z][a-z\s]*?)\s+(?:at|from|i\s+(?:called|had|said)\s+at)\s+([a-z\d][a-z\d.\s-]*?)(?=\W*$|,|\s+(?:that|it|those|they|because|since)\b)`,
+  'i',
+);
 /** "Well, sixteen and a half": the place once more, more closely. */
 const anew = /^\W*(?:well|or|rather|more\s+like|call\s+it|say|maybe|closer\s+to|about)\b/i;
 const placeOnly = /^\W*~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i;
@@ -55,6 +60,7 @@ export function takeNamedCorrection(
   return (
     byWriting(talk, hearing) ??
     otherThing(talk, last, sentence) ??
+    scratched(talk, sentence) ??
     wrongPlace(talk, sentence) ??
     endsElsewhere(talk, last, sentence) ??
     (isNext ? calledAnew(talk, last, sentence, hearing) : undefined) ??
@@ -111,6 +117,15 @@ function wrongPlace(talk: Talk, sentence: string): Correction | undefined {
   const reading = readingIn(where);
   const item = talk.items.findLast((each) => named(each, what));
   return item && reading !== undefined ? moved(talk, item, reading) : undefined;
+}
+
+function scratched(talk: Talk, sentence: string): Correction | undefined {
+  const [, what, where = ''] = scratches.exec(sentence) ?? [];
+  const reading = what === undefined ? undefined : readingIn(where);
+  const item = talk.items.findLast(
+    (each) => what !== undefined && each.entry.reading_ft === reading && named(each, what),
+  );
+  return item && { is: 'withdrawn', item };
 }
 
 function endsElsewhere(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {

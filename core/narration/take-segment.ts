@@ -40,7 +40,7 @@ const here =
 
 /** "Roots at that joint too": at the thing just named. */
 const atThatOne =
-  /\b(?:around\s+(?:that|it)|that\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling)|the\s+(?:transition|change))\b/i;
+  /\b(?:around\s+(?:that|it)|that\s+(?:same\s+)?(?:joint|spot|place|tap|wye|tee|connection|coupling|gap|crack|hole|offset|lip)|the\s+(?:transition|change))\b/i;
 
 const firstPlace = /^\s*(?:at\s+)?~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,/;
 
@@ -62,7 +62,8 @@ export function takeSegment(talk: Talk, said: SentenceState, at: number): void {
   const text = said.hearing.heard.text.slice(segment.from, segment.to);
   namePlastic(talk, read);
   const wayIn =
-    isWayIn(read.draft) && /\b(?:through|went\s+in|go(?:ing)?\s+in|in\s+at|set\s+up|from)\b/i.test(text);
+    isWayIn(read.draft) &&
+    /\b(?:through|went\s+in|go(?:ing)?\s+in|in\s+at|set\s+up|(?<!\bcoming\s)from)\b/i.test(text);
   if (!isThing(read) || wayIn) takeRemark(talk, said, read.draft, text);
   else if (!takeEnd(talk, said, read.draft, text) && !followPipe(talk, said, read.draft, text))
     takeThing(talk, said, at, read, text);

@@ -47,6 +47,11 @@ function cardinal(words: readonly string[]): { value: number; used: number } {
       used += 2;
     }
   }
+  // "forty one oh five": hundredths.
+  if (value >= 13 && value < 100 && /^oh?$/.test(words[used] ?? '')) {
+    const digit = valueOf.get(words[used + 1] ?? '') ?? 10;
+    if (digit > 0 && digit < 10) return { value: value + digit / 100, used: used + 2 };
+  }
   if (words[used] === 'hundred') {
     value = 100 * Math.max(1, value);
     used++;
@@ -101,6 +106,8 @@ function figures(text: string, unit: boolean, listed = false): string {
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a > 12 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 && a > 20 ? `~${a + 0.5}` : `${a}.${b}`;
+  // "forty one eleven": feet and inches.
+  if (!unit && a > 12 && a % 10 !== 0 && (b === 10 || b === 11)) return `${a}' ${b}"`;
   // "twenty six, twenty seven" is an uncertain reading.
   if (!unit && a >= 10 && b === a + 1) return `~${a + 0.5}`;
   // "at five six": 5.6, or five or six.
