@@ -17,12 +17,41 @@ import { waterFigures, waterIdioms } from './water.js';
 const crossing = String.raw`(?:(?:is|was|been|goes|going|runs|running|crosses|crossing|comes|coming|sticking|bored|drilled|punched|shot|pushed|driven|passes|passing|right|straight|clean|clear|all\s+the\s+way|across)\s+)*thr(?:ough|u)\s+`;
 const ourPipe = String.raw`(?:(?:the|our|this|my|that)\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line)`;
 
+/** Words cut short as a thumb types them. */
+const shorthand: readonly Idiom[] = (
+  [
+    ['wtr', 'water'],
+    ['bldg', 'building'],
+    ['rpr', 'repair'],
+    ['bnd', 'bend'],
+    ['scl', 'scale'],
+    ['mult', 'multiple'],
+    ['vis', 'visible'],
+    ['fact(?=\\.?\\s+tap\\b)', 'factory'],
+    ['brk-?in(?=\\s+tap\\b)', 'break-in'],
+    ['comb(?=\\.?\\s+(?:wye|tee)\\b)', ''],
+    ['misalign(?:ment)?', 'misaligned'],
+    ['obst(?:r|n)?', 'obstruction'],
+    ['dn(?=\\s*(?:$|[,;]))', 'down'],
+    ['os(?=\\s+(?:jt|joint|\\d))', 'offset'],
+  ] as const
+).map(([short, long]): Idiom => [
+  new RegExp(String.raw`(?<=\d\s[^;]*)\b${short}\b\.?`, 'gi'),
+  long,
+]);
+
 /** "something across the pipe, looks like a gas line", before anything is known of whose it is. */
 const somethingAcross =
   /\b(?:something|(?:an?|another)\s+(?:pipe|line|conduit|cable))\s+(?:(?:going|running|coming|bored|right|straight)\s+)*(?:across|through|thru)\s+(?:the|our|my|this)\s+(?:pipe|line|sewer)(?:\s*,?\s+(?:and\s+)?(?:it\s+)?(?:(?:looks\s+like|might\s+be|could\s+be|probably|that's|it's|maybe)\s+)+(?:an?\s+|the\s+)?(?:gas|water|electric(?:al)?|power|cable|fiber|telecom|phone|irrigation)(?:\s+(?:line|main|pipe|service|conduit))?)?/gi;
 
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
+  ...shorthand,
+  // "vert misalign 1/2"
+  [
+    /\b(vert(?:ical)?|horiz(?:ontal)?)(?:ly)?\.?\s+(misalign(?:ment|ed)?|offset)\b/gi,
+    ([, how = '', what = '']) => `${/^m/i.test(what) ? 'misaligned' : what} ${quoted(/^v/i.test(how) ? 'vertical' : 'horizontal')}`,
+  ],
   ...listMarks,
   ...correctingIdioms,
   ...correctingFigures,
@@ -286,6 +315,15 @@ export const spokenIdioms: readonly Idiom[] = [
   [/\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way')],
   // "31 1/4 bend" is a quarter bend at 31.
   [/(?<=\d\s+)1\/([48])\s+(?=bend\b)/gi, ([, part]) => (part === '4' ? 'quarter ' : 'eighth ')],
+  [/(?<=\d\s+)1\/(16|6|5)\s+bend\b/gi, ([, part]) => `bend ${{ '16': 22.5, '6': 60, '5': 72 }[part ?? ''] ?? ''} degrees`],
+  // "91 wye lt", "53 bend rt"
+  [
+    /(?<=\b(?:wye|tee|tap|bend|turn|elbow|ell|22|45|90|branch|lateral|tie-?in|crack|hole|break|broken)\s+)(lt|rt)\b\.?(?=\s*(?:$|[,;]))/gi,
+    ([, side = '']) => (/^l/i.test(side) ? 'left' : 'right'),
+  ],
+  // "61 crk long 6"
+  [/\b(crk|crack|frac|fracture)\s+long\b\.?(?!\s*\d+(?:\.\d+)?\s*(?:feet|foot|ft|'|in\b|inch))/gi, ([, what = '']) => `${what} along`],
+
   // "ran the kitchen sink": water was run from it.
   [
     /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,

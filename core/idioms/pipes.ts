@@ -252,6 +252,11 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, near = '']) => `here ${near} to `,
   ],
+  // "pvc repair 3'"
+  [
+    new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:repair|patch)\s+(\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))(?=\s*(?:$|[,;]))`, 'gi'),
+    ([, pipe = '', length = '']) => `${pipe} repair ${length} long`,
+  ],
   // "cast iron no hub"
   [/\b((?:cast\s+)?iron|ci)\s+no[\s-]?hub\b(?!\s+(?:band|coupling|joint))/gi, ([, pipe = '']) => pipe],
   // "somebody has been here before, 3 ft of pvc with couplings either end"

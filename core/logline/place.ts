@@ -146,7 +146,7 @@ function placeNumber(
     fields.depth_ft = value;
     return true;
   }
-  if (draft.kind === 'point' && finding === undefined) return placeAtPoint(draft, given, fail);
+  if (draft.kind === 'point' && finding === undefined) return placeAtPoint(draft, fields, given, fail);
   // "45 roots at 14": a second place, and no measure of the roots.
   if (finding === undefined || given.feet || (given.placed && value > 12)) return false;
   const { measure } = kindOf(finding).grading ?? { measure: 'always' };
@@ -194,10 +194,18 @@ const mostInches_in = 12;
 /** No main is narrower than a lateral, in. */
 const leastMain_in = 3;
 
+/** What branches are made in, in; any other number beside one is an hour. */
+const branchBores_in: readonly number[] = [1.25, 1.5, 2, 3, 4, 6, 8];
+
 /** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
 export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
 
-function placeAtPoint(draft: Draft, given: UnassignedNumber, fail: Fail): boolean {
+function placeAtPoint(
+  draft: Draft,
+  fields: Record<string, unknown>,
+  given: UnassignedNumber,
+  fail: Fail,
+): boolean {
   const { value, feet } = given;
   const kind = draft.point && 'kind' in draft.point ? draft.point.kind : undefined;
   const about = draft.aboutPoint;
@@ -214,6 +222,24 @@ function placeAtPoint(draft: Draft, given: UnassignedNumber, fail: Fail): boolea
         [`${value} in pipe`, `${value} in`],
         [`turning to ${value} o’clock`, `at ${value} o'clock`],
       ]);
+    return true;
+  }
+  if (kind === 'tie-in' && !branchBores_in.includes(value)) {
+    // "tap 9": the hour it comes in at.
+    if (fields.clock !== undefined || !Number.isInteger(value) || value < 1 || value > 12) return false;
+    fields.clock = value;
+    return true;
+  }
+  // "wye 4 10": its size, then its hour.
+  if (kind === 'tie-in' && about.diameter_in !== undefined && fields.clock === undefined) {
+    fields.clock = value;
+    return true;
+  }
+  if (kind === 'tie-in' && value === 3 && about.diameter_in === undefined && fields.clock === undefined) {
+    ask(fail, given, [
+      ['3 in branch', '3 in'],
+      ['at 3 o’clock', "at 3 o'clock"],
+    ]);
     return true;
   }
   const least_in = kind === undefined || kind === 'main' ? leastMain_in : 1;

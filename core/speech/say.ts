@@ -106,13 +106,20 @@ function sayFinding(entry: FindingEntry): string {
     .join(', ');
 }
 
-/** A point by name, with what tells it apart: "bend 1, 45°", "branch connection 2, wye, 3 in". */
+/** Which way a bend turns: "to the left", "toward 10 o’clock". */
+function sayTurn(clock: number | readonly [number, number]): string {
+  const side = typeof clock === 'number' ? { 9: 'to the left', 3: 'to the right', 12: 'up', 6: 'down' }[clock] : undefined;
+  return side ?? sayClock(clock).replace(/^at /, 'toward ');
+}
+
+/** A point by name, with what tells it apart: "bend 1, 45°, to the left", "branch connection 2, wye, 3 in". */
 export const pointWords = (name: string, point: Point | undefined): string =>
   [
     point?.name ?? name.replaceAll('-', ' '),
     point?.degrees === undefined ? '' : `${plain(point.degrees)}°`,
     point?.connection ?? '',
     point?.diameter_in === undefined ? '' : `${plain(point.diameter_in)} in`,
+    point?.clock === undefined ? '' : point.kind === 'bend' ? sayTurn(point.clock) : sayClock(point.clock),
     point?.fall_ft === undefined ? '' : `falls ${plain(point.fall_ft)} ft`,
     point?.state === undefined || point.state === 'ok' ? '' : point.state.replace('-', ' '),
   ]
