@@ -5,7 +5,7 @@ const loose = 'rocks?|gravel|sand|stones?|dirt|debris|soil|mud|silt';
 const pieces = 'shards?|chunks?|pieces?|bits?|fragments?';
 const lies = String.raw`(?:(?:is|are|was|were|that's|has|have)\s+)?(?:lying|laying|sitting|lays|lies|sits|stuck|fallen|fell)?`;
 const inThePipe = String.raw`(?:in|on|down\s+in|inside)\s+(?:the\s+)?(?:bottom|invert|pipe|line|floor|flow\s*line|sewer)`;
-const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|cutter|root\s+cutter|blade|nozzle|jetter(?:\s+(?:head|hose|nozzle))?|tool|drill\s+bit|chain\s+knocker)`;
+const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|(?:root\s+)?cutter(?:\s+head)?|blade|(?:jetter\s+)?nozzle|jetter(?:\s+(?:head|hose|nozzle))?|tool|drill\s+bit|chain\s+knocker)`;
 
 /** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
 export const debrisIdioms: readonly Idiom[] = [
@@ -172,5 +172,13 @@ export const debrisIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, what = '']) => `sticks in ${quoted(`${what} in the pipe`)}`,
+  ],
+  // "jetter hose lost", "lost a cutter head here"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:we\s+|i\s+|they\s+)?(?:lost|left|broke\s+off)\s+(?:an?|the|my|our|their)\s+(${tool})|(${tool})\s+(?:(?:is|was|got|broke)\s+)?(?:lost|left|broken\s+off|snapped\s+off|off))(?:\s+(?:here|there))?(?=\s*(?:$|[,;.]))`,
+      'gi',
+    ),
+    ([, one, other]) => `sticks in ${quoted(`${one ?? other ?? ''} in the pipe`)}`,
   ],
 ];

@@ -35,10 +35,7 @@ const shorthand: readonly Idiom[] = (
     ['dn(?=\\s*(?:$|[,;]))', 'down'],
     ['os(?=\\s+(?:jt|joint|\\d))', 'offset'],
   ] as const
-).map(([short, long]): Idiom => [
-  new RegExp(String.raw`(?<=\d\s[^;]*)\b${short}\b\.?`, 'gi'),
-  long,
-]);
+).map(([short, long]): Idiom => [new RegExp(String.raw`(?<=\d\s[^;]*)\b${short}\b\.?`, 'gi'), long]);
 
 /** "something across the pipe, looks like a gas line", before anything is known of whose it is. */
 const somethingAcross =
@@ -50,7 +47,8 @@ export const spokenIdioms: readonly Idiom[] = [
   // "vert misalign 1/2"
   [
     /\b(vert(?:ical)?|horiz(?:ontal)?)(?:ly)?\.?\s+(misalign(?:ment|ed)?|offset)\b/gi,
-    ([, how = '', what = '']) => `${/^m/i.test(what) ? 'misaligned' : what} ${quoted(/^v/i.test(how) ? 'vertical' : 'horizontal')}`,
+    ([, how = '', what = '']) =>
+      `${/^m/i.test(what) ? 'misaligned' : what} ${quoted(/^v/i.test(how) ? 'vertical' : 'horizontal')}`,
   ],
   ...listMarks,
   ...correctingIdioms,
@@ -120,7 +118,12 @@ export const spokenIdioms: readonly Idiom[] = [
       String.raw`\s*,?\s*\b(?:give\s+or\s+take|plus\s+or\s+minus|plus\s+minus|\+\/-)\s+(?:(?:about|maybe)\s+)?(?:an?|half\s+an?|\d+(?:\.\d+)?|${aNumber})\s+(?:foot|feet|ft|inch(?:es)?)(?:\s+or\s+(?:so|two))?`,
       'gi',
     ),
-    ' give or take',
+    ({ index, input }) =>
+      /[\d]\s*$|(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine)\s*$/i.test(
+        input.slice(0, index),
+      )
+        ? ' give or take'
+        : '',
   ],
   // "twenty three and change" is a little more.
   [/(?<=[a-z\d])\s+and\s+change\b/gi, ' '],
@@ -315,14 +318,20 @@ export const spokenIdioms: readonly Idiom[] = [
   [/\b([12])[\s-]?way\b/gi, ([, ways]) => (ways === '1' ? 'one-way' : 'two-way')],
   // "31 1/4 bend" is a quarter bend at 31.
   [/(?<=\d\s+)1\/([48])\s+(?=bend\b)/gi, ([, part]) => (part === '4' ? 'quarter ' : 'eighth ')],
-  [/(?<=\d\s+)1\/(16|6|5)\s+bend\b/gi, ([, part]) => `bend ${{ '16': 22.5, '6': 60, '5': 72 }[part ?? ''] ?? ''} degrees`],
+  [
+    /(?<=\d\s+)1\/(16|6|5)\s+bend\b/gi,
+    ([, part]) => `bend ${{ '16': 22.5, '6': 60, '5': 72 }[part ?? ''] ?? ''} degrees`,
+  ],
   // "91 wye lt", "53 bend rt"
   [
     /(?<=\b(?:wye|tee|tap|bend|turn|elbow|ell|22|45|90|branch|lateral|tie-?in|crack|hole|break|broken)\s+)(lt|rt)\b\.?(?=\s*(?:$|[,;]))/gi,
     ([, side = '']) => (/^l/i.test(side) ? 'left' : 'right'),
   ],
   // "61 crk long 6"
-  [/\b(crk|crack|frac|fracture)\s+long\b\.?(?!\s*\d+(?:\.\d+)?\s*(?:feet|foot|ft|'|in\b|inch))/gi, ([, what = '']) => `${what} along`],
+  [
+    /\b(crk|crack|frac|fracture)\s+long\b\.?(?!\s*\d+(?:\.\d+)?\s*(?:feet|foot|ft|'|in\b|inch))/gi,
+    ([, what = '']) => `${what} along`,
+  ],
 
   // "ran the kitchen sink": water was run from it.
   [

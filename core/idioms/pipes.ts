@@ -254,7 +254,10 @@ export const pipeIdioms: readonly Idiom[] = [
   ],
   // "pvc repair 3'"
   [
-    new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:repair|patch)\s+(\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))(?=\s*(?:$|[,;]))`, 'gi'),
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:repair|patch)\s+(\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))(?=\s*(?:$|[,;]))`,
+      'gi',
+    ),
     ([, pipe = '', length = '']) => `${pipe} repair ${length} long`,
   ],
   // "cast iron no hub"

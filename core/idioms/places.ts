@@ -217,7 +217,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "26, 29, 32, roots at all three, the last one 15 %": at each of them.
   [
-    /^\s*((?:~?\d+(?:\.\d+)?\s*,\s*(?:and\s+)?)+~?\d+(?:\.\d+)?|~?\d+(?:\.\d+)?\s+and\s+~?\d+(?:\.\d+)?)\s*,\s+(?:there's\s+)?(roots?|cracks?|offsets?|scale|grease)\s+(?:at|in|on)\s+(?:all|both)(?:\s+(?:\d|two|three|four|of\s+them|of\s+those|joints))?\b(?:[^;\d]*?\bthe\s+last(?:\s+one)?\s*,?\s+(?:(?:is|at|about|maybe|probably|~|,)\s*)*(\d+)\s*(?:%|percent))?/gi,
+    /^\s*(~?\d+(?:\.\d+)?(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+)~?\d+(?:\.\d+)?)+)\s*,\s+(?:there's\s+)?(roots?|cracks?|offsets?|scale|grease)\s+(?:at|in|on)\s+(?:all|both)(?:\s+(?:\d|two|three|four|of\s+them|of\s+those|joints))?\b(?:[^;\d]*?\bthe\s+last(?:\s+one)?\s*,?\s+(?:(?:is|at|about|maybe|probably|~|,)\s*)*(\d+)\s*(?:%|percent))?/gi,
     ([, places = '', what = '', share]) => {
       const all = places.split(/\s*,\s*(?:and\s+)?|\s+and\s+/);
       const last = all.at(-1) ?? '';

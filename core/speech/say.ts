@@ -108,7 +108,10 @@ function sayFinding(entry: FindingEntry): string {
 
 /** Which way a bend turns: "to the left", "toward 10 o’clock". */
 function sayTurn(clock: number | readonly [number, number]): string {
-  const side = typeof clock === 'number' ? { 9: 'to the left', 3: 'to the right', 12: 'up', 6: 'down' }[clock] : undefined;
+  const side =
+    typeof clock === 'number'
+      ? { 9: 'to the left', 3: 'to the right', 12: 'up', 6: 'down' }[clock]
+      : undefined;
   return side ?? sayClock(clock).replace(/^at /, 'toward ');
 }
 
