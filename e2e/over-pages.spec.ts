@@ -77,6 +77,11 @@ const surfaces: readonly {
   },
   {
     at: `${job}/site`,
+    open: (page) => page.getByRole('tab', { name: /^Points/ }).click(),
+    shows: (page) => page.getByRole('button', { name: /^Delete/ }).first(),
+  },
+  {
+    at: `${job}/site`,
     open: press('Add another line'),
     shows: (page) => page.getByLabel('Called'),
   },
@@ -102,6 +107,7 @@ for (const { name, width, height, colorScheme } of [
       await expect(page.getByText('Working it out…')).toHaveCount(0);
       await open(page);
       await expect(shows(page)).toBeVisible();
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), at).toBeLessThanOrEqual(width);
       const found = await axeFaults(page, { ...(colorsWithin && { colorsWithin }) });
       faults.push(...found.map((fault) => `${String(open)}: ${fault}`));
     }

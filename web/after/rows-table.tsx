@@ -13,7 +13,7 @@ export function RowsTable({
   rows: readonly { readonly key: string; readonly cells: readonly ReactNode[] }[];
 }) {
   return (
-    <Box overflowX="auto" tabIndex={0} role="region" aria-label={label}>
+    <Box overflowX="auto" position="relative" tabIndex={0} role="region" aria-label={label}>
       <chakra.table width="100%" minWidth="620px" borderCollapse="collapse">
         <thead>
           <tr>

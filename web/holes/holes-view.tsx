@@ -138,13 +138,13 @@ const Drawings = ({ line, scope, pit }: { line: LineView; scope: LineScope; pit:
       <SaveCrewSheet />
     </Flex>
     {/* A phone scrolls sideways at a legible scale. */}
-    <Box overflowX="auto" tabIndex={0} role="group" aria-label="Section">
+    <Box overflowX="auto" position="relative" tabIndex={0} role="group" aria-label="Section">
       <HoleSection line={line} scope={scope} pit={pit} />
     </Box>
     <Title size="thing" mt="4" mb="2">
       From above
     </Title>
-    <Box overflowX="auto" tabIndex={0} role="group" aria-label="Plan">
+    <Box overflowX="auto" position="relative" tabIndex={0} role="group" aria-label="Plan">
       <HolePlan pit={pit} />
     </Box>
   </Box>

@@ -396,7 +396,9 @@ function Section({ title, says, children }: { title: string; says: string; child
         </Heading>
         <Note size="small">{says}</Note>
       </Flex>
-      <Box overflowX="auto">{children}</Box>
+      <Box overflowX="auto" position="relative">
+        {children}
+      </Box>
     </Box>
   );
 }

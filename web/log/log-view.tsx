@@ -199,6 +199,7 @@ function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }
         borderBottom="1px solid"
         borderColor="rule"
         overflowX="auto"
+        position="relative"
         flexShrink={0}
         className="not-printed"
       >

@@ -48,6 +48,7 @@ export function PlanChart({ plan, chosen, onChoose, onMove }: Props) {
   return (
     <Box
       overflowX="auto"
+      position="relative"
       tabIndex={0}
       role="region"
       aria-label="The days as bars"

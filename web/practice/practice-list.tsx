@@ -161,7 +161,7 @@ function Record({ name, scores, onAgain }: RecordProps) {
         </SaveButton>
       </Flex>
       <ScoreChart scores={scores} />
-      <Box overflowX="auto">
+      <Box overflowX="auto" position="relative">
         <Box as="table" width="100%" borderCollapse="collapse">
           <thead>
             <tr>

@@ -51,7 +51,7 @@ export function Result({
           52 under water”.
         </Text>
       )}
-      <Box overflowX="auto" mt="2">
+      <Box overflowX="auto" position="relative" mt="2">
         <chakra.table width="100%" borderCollapse="collapse">
           <thead>
             <tr>

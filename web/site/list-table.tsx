@@ -42,7 +42,7 @@ export function ListTable<T extends object>({
     onChange(items.map((each, i) => (i === index ? withoutEmpty({ ...each, ...patch }) : each)));
   };
   return (
-    <Box overflowX="auto">
+    <Box overflowX="auto" position="relative">
       <chakra.table borderCollapse="collapse" width="100%">
         <Heads heads={columns.map(({ head }) => head)} />
         {items.map((item, index) => (

@@ -31,7 +31,7 @@ export function Strip(props: StripProps) {
     onCursor(inside(cursor_ft + (event.key === 'ArrowLeft' ? -by : by)));
   };
   return (
-    <Box ref={ref} overflowX="auto">
+    <Box ref={ref} overflowX="auto" position="relative">
       <chakra.svg
         width={`${width}px`}
         height={`${rows.height}px`}
