@@ -2,6 +2,9 @@ import type { Offer, OfferApproach } from './offer.js';
 
 const feet = (value: number) => value.toFixed(1);
 
+/** What is said of a line's cost while nobody has seen it. */
+export const notKnownYet = 'not known until the camera has run';
+
 /** Everything not seen or not inspected, in words: unseen pipe never passes for sound. */
 export function sayUnseen({
   lines,

@@ -73,6 +73,8 @@ test('a job with nothing read and a job with no way say so on offer and after, a
   await expect(page.getByText('Nothing seen yet: the camera is run first').first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^Accepted: freeze/ })).toBeDisabled();
   await expect(page.getByText('all was seen')).toHaveCount(0);
+  await expect(page.getByText('not known until the camera has run').first()).toBeVisible();
+  await expect(page.getByText(/^\$0/)).toHaveCount(0);
   await page.getByRole('link', { name: 'Follow-up' }).click();
   await expect(page.getByText('No work was planned on this line.')).toBeVisible();
   await expect(page.getByText('No run of this job has a date yet.')).toBeVisible();

@@ -2,7 +2,7 @@ import { methodRow } from '../../core/methods/index.js';
 import { Image, Text, View } from '@react-pdf/renderer';
 import type { Offer, OfferApproach } from '../../core/offer/offer.js';
 import { sayRisk } from '../../core/offer/say-risk.js';
-import { sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
+import { notKnownYet, sayRange, sayUnseen } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { sayDay } from '../../core/days.js';
 import { feet, money, videoTime } from '../controls/format';
@@ -43,7 +43,7 @@ export function OfferDocument({ offer, photos }: { offer: Offer; photos: Readonl
       {said('Not in any price', offer.exclusions)}
       <WhileHere offer={offer} />
       {offer.ways
-        .filter(({ feasible }) => feasible)
+        .filter(({ feasible }) => feasible && !offer.nothingSeen)
         .map((approach) => (
           <MadeOf key={approach.school} approach={approach} cash={cashOf(offer)} />
         ))}
@@ -69,27 +69,33 @@ const answersOf = (
   offer: Offer,
 ): readonly (readonly [string, (approach: OfferApproach) => readonly string[]])[] => {
   const cash = cashOf(offer);
+  // A line that nobody has seen has no price.
+  const onceSeen = (says: (approach: OfferApproach) => readonly string[]) =>
+    offer.nothingSeen ? () => [notKnownYet] : says;
   return [
     ['We do', ({ does, notPossible }) => [...does, ...notPossible]],
     ['Excavations', ({ holes }) => (holes.length === 0 ? ['none'] : holes)],
     ['How long', ({ days = [] }) => (days.length === 0 ? ['–'] : days)],
-    ['Price', ({ total, conditions }) => [cash(total), ...conditions]],
+    ['Price', onceSeen(({ total, conditions }) => [cash(total), ...conditions])],
     [
       'Each year after',
-      ({ eachYear }) =>
+      onceSeen(({ eachYear }) =>
         eachYear.length === 0
           ? ['nothing planned']
           : eachYear.map(({ what, costs }) => `${cash(costs)}: ${what}`),
+      ),
     ],
     [
       `Over ${offer.horizon_years} years`,
-      ({ overYears, carried }) => [
+      onceSeen(({ overYears, carried }) => [
         `${cash(overYears)}, of it ${cash(carried)} expected for upkeep and what is likely to fail`,
-      ],
+      ]),
     ],
     [
       'Leaves undone',
-      ({ leaves }) => (leaves.length === 0 ? ['nothing that was found'] : leaves.map(leftOn(offer))),
+      onceSeen(({ leaves }) =>
+        leaves.length === 0 ? ['nothing that was found'] : leaves.map(leftOn(offer)),
+      ),
     ],
     ['Not seen', (approach) => [sayRange(approach, offer, cash)]],
   ];

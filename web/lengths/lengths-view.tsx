@@ -85,7 +85,9 @@ export function LengthsView() {
             <Shopping scope={scope} jobId={id} name={fileName(job.title)} />
           </Section>
         )}
-        {seesPrices && <Price scope={scope} firm={firm} />}
+        {seesPrices && !view.lines.every(({ nothingSeen }) => nothingSeen) && (
+          <Price scope={scope} firm={firm} />
+        )}
       </Box>
     </Box>
   );

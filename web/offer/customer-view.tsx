@@ -89,9 +89,11 @@ interface BelowProps {
 /** The price of the chosen option in detail, and the proof. */
 const Below = ({ offer, approach, secret }: BelowProps) => (
   <Box maxWidth="560px" mt="5">
-    <Part title={`${schoolWords[approach.school].name}: what the price is made of`}>
-      <PriceLines approach={approach} currency={offer.currency} />
-    </Part>
+    {!offer.nothingSeen && (
+      <Part title={`${schoolWords[approach.school].name}: what the price is made of`}>
+        <PriceLines approach={approach} currency={offer.currency} />
+      </Part>
+    )}
     {offer.proof.length > 0 && (
       <Part title="What proves it">
         <ProofList

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import type { School } from '../../core/job/vocabulary.js';
 import { sayRisk } from '../../core/offer/say-risk.js';
 import type { Offer, OfferApproach } from '../../core/offer/offer.js';
-import { sayRange } from '../../core/offer/say-unseen.js';
+import { notKnownYet, sayRange } from '../../core/offer/say-unseen.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { MethodBars } from '../drawing/method-bars';
 import { feet, money } from '../controls/format';
@@ -219,6 +219,11 @@ const notPossible: Answers = {
 function answersOf(approach: OfferApproach, offer: Offer): Answers {
   const cash = (amount: number) => money(amount, offer.currency);
   if (!approach.feasible) return notPossible;
+  const unseen = offer.nothingSeen && {
+    'Each year after': notKnownYet,
+    'Over the years': notKnownYet,
+    'Leaves undone': notKnownYet,
+  };
   return {
     'On the line': <Bars approach={approach} offer={offer} />,
     'We do': <Does approach={approach} />,
@@ -243,6 +248,7 @@ function answersOf(approach: OfferApproach, offer: Offer): Answers {
     ),
     'Leaves undone': <Leaves approach={approach} offer={offer} />,
     'Not seen': sayRange(approach, offer, cash),
+    ...unseen,
   };
 }
 

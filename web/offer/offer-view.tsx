@@ -62,7 +62,7 @@ export function OfferView() {
             <PriceLines approach={agreed} currency={offer.currency} testId="agreed-price" />
           </Part>
         )}
-        {agreed?.total !== approach.total && (
+        {agreed?.total !== approach.total && !offer.nothingSeen && (
           <Part
             title={`${schoolWords[approach.school].name}: ${agreed ? 'as it stands now' : 'what the price is made of'}`}
           >
