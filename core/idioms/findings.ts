@@ -1,5 +1,5 @@
 import { tens } from './number-words.js';
-import { asNote, quoted, type Idiom } from './traced-text.js';
+import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
 export const findingIdioms: readonly Idiom[] = [
@@ -17,7 +17,7 @@ export const findingIdioms: readonly Idiom[] = [
   // "pipe's down to maybe a three inch": what is left of the bore.
   [
     /,?\s*\b(?:the\s+)?(?:pipe|line|it|bore)(?:'s|\s+is)\s+(?:(?:down|choked|closed|narrowed|necked)\s+)+to\s+(?:(?:maybe|about|like|around|only)\s+)*(?:an?\s+)?(?:one|two|three|\d(?:\.\d+)?)(?:\s+and\s+an?\s+half)?\s*-?\s*(?:inch(?:es)?|in\b|")(?:\s+(?:pipe|hole|opening|line))?(?<=\b(?:scale|scaled|tuberculation|grease|roots?|rust|corrosion|debris|deposits?|build\s?-?up)\b[^;]*)/gi,
-    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+    besideIt,
   ],
   // "it's just stuck in there with mortar"
   [
@@ -42,7 +42,7 @@ export const findingIdioms: readonly Idiom[] = [
   // "none of em huge"
   [
     /,?\s*\b(?:none|not\s+one)\s+of\s+(?:them|'?em|these|those)(?:'s|\s+(?:are|is|were|was|real(?:ly)?|too|very|that|all\s+that))*\s+(?:huge|big|bad|large|heavy|terrible|major|serious)\b/gi,
-    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+    besideIt,
   ],
   // "a bell that's chipped"
   [

@@ -2,7 +2,7 @@ import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { cleanedAway, denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
-import { asNote, quoted, type Idiom } from './traced-text.js';
+import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
 import { aNumber } from './number-words.js';
 import { pipeIdioms } from './pipes.js';
 import { placeFigures, stretchIdioms } from './places.js';
@@ -464,7 +464,9 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "40 and it quits"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(crack|roots|scale|rust|corrosion|grease|gravel|water|sag|belly|dip))(?:\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)|(?<=\b(?:sag|belly|dip|crack|roots|scale|rust|grease))(?:'s|\s+is|\s+are)\s+(?:done|over|gone))(?:\s*,?\s+or\s+(?:gets|is|at\s+least)\s+[a-z\s]+)?(?=\s*$)/gi,
+    afterPlace(
+      String.raw`(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(crack|roots|scale|rust|corrosion|grease|gravel|water|sag|belly|dip))(?:\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)|(?<=\b(?:sag|belly|dip|crack|roots|scale|rust|grease))(?:'s|\s+is|\s+are)\s+(?:done|over|gone))(?:\s*,?\s+or\s+(?:gets|is|at\s+least)\s+[a-z\s]+)?(?=\s*$)`,
+    ),
     ([, what = '']) => `${what} ends`,
   ],
   // "gravel quits at 30"

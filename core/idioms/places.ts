@@ -1,6 +1,6 @@
 import { bendToSide } from './points.js';
 import { ones } from './number-words.js';
-import { asNote, quoted, type Idiom } from './traced-text.js';
+import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
 
 /** What was read before, once more, as large as a word says. */
 const sameSized = (how: string): string =>
@@ -109,17 +109,23 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "36, big ball, I'd say half": of what was named before.
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:there's\s+|that's\s+|it's\s+)?(?:(?:an?\s+)?(?:big|huge|giant|large|good|solid)\s+(?:(?:ol'?|old)\s+)?|an?\s+(?=(?:wig|beard|bush)\b))(?:ball|wad|clump|bush|mass|beard|curtain|wig)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i'd|i\s+would)\s+(?:say|call\s+it)\s+|maybe\s+|about\s+|call\s+it\s+|~\s*)*half(?=\s*(?:$|[,.;])))?/gi,
+    afterPlace(
+      String.raw`(?:there's\s+|that's\s+|it's\s+)?(?:(?:an?\s+)?(?:big|huge|giant|large|good|solid)\s+(?:(?:ol'?|old)\s+)?|an?\s+(?=(?:wig|beard|bush)\b))(?:ball|wad|clump|bush|mass|beard|curtain|wig)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i'd|i\s+would)\s+(?:say|call\s+it)\s+|maybe\s+|about\s+|call\s+it\s+|~\s*)*half(?=\s*(?:$|[,.;])))?`,
+    ),
     ([said]) => (/half$/i.test(said) ? 'same thing, 50%' : 'same thing, large'),
   ],
   // "19, the other one"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?(?:there's\s+|is\s+)?the\s+(?:other|second|next)\s+one(?=\s*(?:$|[,.;]))/gi,
+    afterPlace(
+      String.raw`(?:and\s+)?(?:there's\s+|is\s+)?the\s+(?:other|second|next)\s+one(?=\s*(?:$|[,.;]))`,
+    ),
     'same thing',
   ],
   // "38.4 same but it's worse on the bottom"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?same(?:\s+(?:thing|deal))?\s*,?\s+(?:but|only|just|except)\s+(?:(?:it's|they're|it|that's|is|a|little|bit|lot|much)\s+)*((?:worse|heavier|thicker|bigger|better|lighter|smaller|thinner)(?:\s+(?:on|at|along|from)\s+(?:the\s+)?(?:top|bottom|left|right|side|sides)(?:\s+side)?)?)(?=\s*(?:$|[,.;]))/gi,
+    afterPlace(
+      String.raw`(?:the\s+)?same(?:\s+(?:thing|deal))?\s*,?\s+(?:but|only|just|except)\s+(?:(?:it's|they're|it|that's|is|a|little|bit|lot|much)\s+)*((?:worse|heavier|thicker|bigger|better|lighter|smaller|thinner)(?:\s+(?:on|at|along|from)\s+(?:the\s+)?(?:top|bottom|left|right|side|sides)(?:\s+side)?)?)(?=\s*(?:$|[,.;]))`,
+    ),
     ([, how = '']) => `same thing ${quoted(how)}`,
   ],
   // "46 that crack runs all the way back to 45"
@@ -194,7 +200,9 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "12, that one's got more, a fifth of the pipe"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that|this)\s+one(?:'s|\s+has|\s+is)?\s+(?:got\s+)?(?:(?:a\s+(?:lot|little|bit))\s+)?more(?:\s+(?:of\s+(?:it|them)|in\s+(?:it|there)))?(?=\s*(?:$|[,.;]))/gi,
+    afterPlace(
+      String.raw`(?:that|this)\s+one(?:'s|\s+has|\s+is)?\s+(?:got\s+)?(?:(?:a\s+(?:lot|little|bit))\s+)?more(?:\s+(?:of\s+(?:it|them)|in\s+(?:it|there)))?(?=\s*(?:$|[,.;]))`,
+    ),
     'same thing',
   ],
   // "reducer, 6 on the city side, 4 on the house side"
@@ -207,7 +215,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "25 same hair"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?same\s+(?:hair|roots?|cracks?|stuff|amount|scale|grease)(?=\s*$)/gi,
+    afterPlace(String.raw`(?:the\s+)?same\s+(?:hair|roots?|cracks?|stuff|amount|scale|grease)(?=\s*$)`),
     'same thing',
   ],
   // "21's a doozy, I can see maybe a 2 in opening"
@@ -237,10 +245,7 @@ export const placeFigures: readonly Idiom[] = [
     ([, at = '']) => `${at} same thing, large`,
   ],
   // "29, same kind of fracture"
-  [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?same\s+(?:kind|sort|type)\s+of\s+[a-z]+(?=\s*$)/gi,
-    'same thing',
-  ],
+  [afterPlace(String.raw`(?:the\s+)?same\s+(?:kind|sort|type)\s+of\s+[a-z]+(?=\s*$)`), 'same thing'],
   // "20, 22, 24, every joint from there on has fuzz"
   [
     /^\s*(~?\d+(?:\.\d+)?)(?:\s*(?:,|and)\s*(?:and\s+)?~?\d+(?:\.\d+)?)*\s*,\s+((?:every|each)\s+(?:single\s+)?joint)\s+from\s+(?:there|here)\s+on(?:\s+out)?\s+(?:(?:has|have|had|got|gets|is)\s+(?:got\s+)?)?(?:some\s+)?(?=[a-z])/gi,
@@ -261,10 +266,7 @@ export const placeFigures: readonly Idiom[] = [
     ([, at = '']) => `${at} stop; ${at} `,
   ],
   // "21 both sides": of what was named before.
-  [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:it's\s+)?(?:on\s+|from\s+)?both\s+sides(?=\s*$)/gi,
-    'same thing both sides',
-  ],
+  [afterPlace(String.raw`(?:it's\s+)?(?:on\s+|from\s+)?both\s+sides(?=\s*$)`), 'same thing both sides'],
   // "6 goes to 4 at 18, it's a reducer"
   [
     /^\s*(?:(?:and|the|our|pipe|size)\s+)*(?:from\s+)?([34568]|10|12)\s*(?:-?in(?:ch(?:es)?)?\.?\s*|")?\s*(?:goes|drops|reduces|necks|steps|opens|changes|bumps)\s+(?:(?:down|up|back)\s+)*to\s+(?:an?\s+)?([34568]|10|12)\s*(?:-?in(?:ch(?:es)?)?\.?|")?\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s*,?\s+(?:it's|that's|with)\s+a\s+reducer)?/gi,
@@ -370,17 +372,23 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "57, that's a bad one, call it 60"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:that's|that\s+is|this\s+is|it's|is|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))/gi,
+    afterPlace(
+      String.raw`(?:that's|that\s+is|this\s+is|it's|is|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))`,
+    ),
     'same thing, large',
   ],
   // "47 heavier, thirty", "36 same but more of it, maybe 15 %"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:same\s*,?\s+(?:but|only|just)\s+)?(?:(?:(?:a\s+lot|much|little|bit|a)\s+)*(heavier|thicker|bigger|worse|lighter|smaller|thinner)(?:\s+(?:ones?|here|there))?|(?<=same\s*,?\s+(?:but|only|just)\s+)more(?:\s+of\s+(?:it|them|that))?)(?=\s*(?:$|[,.;]))/gi,
+    afterPlace(
+      String.raw`(?:same\s*,?\s+(?:but|only|just)\s+)?(?:(?:(?:a\s+lot|much|little|bit|a)\s+)*(heavier|thicker|bigger|worse|lighter|smaller|thinner)(?:\s+(?:ones?|here|there))?|(?<=same\s*,?\s+(?:but|only|just)\s+)more(?:\s+of\s+(?:it|them|that))?)(?=\s*(?:$|[,.;]))`,
+    ),
     ([, how]) => (how === undefined ? 'same thing' : sameSized(how)),
   ],
   // "19.2, those are thick"
   [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:those|these|they)(?:'re|\s+are)\s+(?:(?:a\s+lot|much|pretty|real(?:ly)?|getting)\s+)*(thick|heavy|bad|big|large|worse|thicker|heavier|bigger|light|small|lighter|smaller|thin)\b/gi,
+    afterPlace(
+      String.raw`(?:those|these|they)(?:'re|\s+are)\s+(?:(?:a\s+lot|much|pretty|real(?:ly)?|getting)\s+)*(thick|heavy|bad|big|large|worse|thicker|heavier|bigger|light|small|lighter|smaller|thin)\b`,
+    ),
     ([, size = '']) => sameSized(size),
   ],
   [

@@ -1,4 +1,12 @@
-import { asNote, boundary, placeFirst, quoted, spokenPlaceFirst, type Idiom } from './traced-text.js';
+import {
+  asNote,
+  besideIt,
+  boundary,
+  type Idiom,
+  placeFirst,
+  quoted,
+  spokenPlaceFirst,
+} from './traced-text.js';
 import { anyMaterial } from './pipes.js';
 
 const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an?\s+)?((?:\d[\d ./]*\s*)?(?:feet|foot|ft|in(?:ch(?:es)?)?|'|"))(?:\s+(?:down|deep|under|below)\b)?`;
@@ -308,7 +316,7 @@ export const pointFigures: readonly Idiom[] = [
   // "reinstated branch, it's cut clean, full open": no open joint.
   [
     /,?\s+(?:(?:it's|it\s+is|is|and|this\s+one(?:'s|\s+is))\s+)*(?:(?:cut|opened|reinstated)\s+(?:out\s+)?(?:(?:nice\s+and\s+|real\s+)?(?:clean|good|fine|full|well))?|(?:full|wide|all\s+the\s+way)\s+open|(?:only\s+)?(?:cut|opened)\s+(?:only\s+)?(?:about\s+|~\s*)?(?:\d+\s*%|[1-3]\/[2-4]|[23]\s+(?:thirds|quarters)|half|halfway|part\s*way|a\s+third))(?:\s*,?\s+(?:and\s+)?(?:full|wide|all\s+the\s+way)\s+open)?(?=\s*(?:$|[,.;]))(?<=\b(?:branch|lateral|wye|tee|tap|tie[\s-]?in|reinstat[a-z]+|opening)\b[^;]*)/gi,
-    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+    besideIt,
   ],
   // "a lateral enters from the left"
   [

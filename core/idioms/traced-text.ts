@@ -88,6 +88,13 @@ export const placeFirst = String.raw`^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft
 /** The same in words or digits, for what is said aloud: "forty eight,", "48 ". */
 export const spokenPlaceFirst = String.raw`^\s*(?:at\s+)?[a-z\d. -]{1,24}?\s*,?\s+`;
 
+/** What follows the place that is said first, once numbers are digits: "at 42, …", "~42.5 ft …". */
+export const afterPlace = (pattern: string): RegExp =>
+  new RegExp(
+    String.raw`(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)${pattern}`,
+    'gi',
+  );
+
 /** An idiom, and the words of the typed line with the same meaning. */
 export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
 
@@ -112,3 +119,5 @@ export const asTyped = (char: string): string => {
 };
 /** What is said of other things than the pipe, kept as the note: the whole match. */
 export const asNote = ([said]: RegExpExecArray): string => quoted(said.trim());
+/** The same of what stands after a thing: its comma goes. */
+export const besideIt = ([said]: RegExpExecArray): string => ` ${quoted(said.replace(/^[\s,]+/, ''))}`;

@@ -1,5 +1,5 @@
 import { aNumber } from './number-words.js';
-import { quoted, spokenPlaceFirst, type Idiom } from './traced-text.js';
+import { afterPlace, besideIt, type Idiom, quoted, spokenPlaceFirst } from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {
   '1/2': 'half',
@@ -175,7 +175,7 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   [
     /,?\s*\b(?:with\s+)?(?:no|without(?:\s+any)?)\s+(?:current|flow|movement)(?:\s+(?:to\s+it|in\s+it|at\s+all|there|here))*(?<=\b(?:water|belly|sag)\b[^;]*)/gi,
-    ([said]) => ` ${quoted(said.replace(/^[\s,]+/, ''))}`,
+    besideIt,
   ],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
@@ -217,7 +217,9 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "28 there's ponding behind it, back to 24"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:there's|it's|we've\s+got|i've\s+got|got|has)\s+)?(?:(?:some|standing)\s+)*(?:water|ponding|pooling|puddling)\s+(?:(?:standing|sitting|holding|backed\s+up|ponding|ponded)\s+)?(?:right\s+)?(?:behind|above|upstream\s+of)\s+(?:it|that|this|the\s+[a-z]+)\s*,?\s+(?:all\s+the\s+way\s+)?back\s+to\s+(?=(?:about\s+|around\s+|maybe\s+|~\s*)*\d)/gi,
+    afterPlace(
+      String.raw`(?:(?:there's|it's|we've\s+got|i've\s+got|got|has)\s+)?(?:(?:some|standing)\s+)*(?:water|ponding|pooling|puddling)\s+(?:(?:standing|sitting|holding|backed\s+up|ponding|ponded)\s+)?(?:right\s+)?(?:behind|above|upstream\s+of)\s+(?:it|that|this|the\s+[a-z]+)\s*,?\s+(?:all\s+the\s+way\s+)?back\s+to\s+(?=(?:about\s+|around\s+|maybe\s+|~\s*)*\d)`,
+    ),
     'standing water to ',
   ],
   // "53 to 50, water": pulling back.
@@ -242,7 +244,9 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "33 feet, camera clears water"
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?(?:camera|head|lens)\s+(?:clears|exits|leaves|comes\s+out\s+of|rises\s+out\s+of|surfaces\s+from)\s+(?:the\s+)?water(?=\s*$)/gi,
+    afterPlace(
+      String.raw`(?:the\s+)?(?:camera|head|lens)\s+(?:clears|exits|leaves|comes\s+out\s+of|rises\s+out\s+of|surfaces\s+from)\s+(?:the\s+)?water(?=\s*$)`,
+    ),
     'out of the water',
   ],
   // "36 to 41 standing", "24 is where the water starts"
@@ -263,10 +267,7 @@ export const waterFigures: readonly Idiom[] = [
     'standing water starts',
   ],
   // "50 it's done"
-  [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:and\s+)?it's\s+(?:done|over|gone|out)(?=\s*$)/gi,
-    'out of the water',
-  ],
+  [afterPlace(String.raw`(?:and\s+)?it's\s+(?:done|over|gone|out)(?=\s*$)`), 'out of the water'],
   // "camera goes under at 90"
   [
     /\b(?:the\s+)?(?:camera|head|lens)\s+(?:goes|went|dips|is|going)\s+under(?:\s+water)?\s+(?:at|by|around)\s+~?\s*(\d+(?:\.\d+)?)/gi,
