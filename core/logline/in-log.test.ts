@@ -72,3 +72,22 @@ test('a point that is put right stays the same one', () => {
     ]);
   }
 });
+
+// A point that the site calls just "bend" or "wye" is one of several: where it lies decides (common practice).
+test.each([
+  ['12 45 bend right', 'bend-1'],
+  ['33 bend 22.5', 'BEND'],
+  ['41 wye', 'tie-in-1'],
+  ['20.5 wye at 3', 'WYE'],
+  ['12 #BEND', 'BEND'],
+  ['16 kitchen wye', 'KITCHEN'],
+])('“%s” on a line with a bend called bend and a wye called wye is %s', (line, point) => {
+  const points = [
+    { id: 'BEND', kind: 'bend', name: 'bend', reading_ft: 32.3 },
+    { id: 'WYE', kind: 'tie-in', name: 'wye', reading_ft: 20 },
+    { id: 'KITCHEN', kind: 'tie-in', name: 'kitchen wye', reading_ft: 15 },
+  ] as const;
+  const [part] = parseLogLine(line, { pass: 'back', points: [...points], end: 'MAIN' });
+  expect(part?.errors).toEqual([]);
+  expect(part?.entry).toMatchObject({ kind: 'point', point });
+});

@@ -120,7 +120,7 @@ export const pointWords = (name: string, point: Point | undefined): string =>
   [
     point?.name ?? name.replaceAll('-', ' '),
     point?.degrees === undefined ? '' : `${plain(point.degrees)}°`,
-    point?.connection ?? '',
+    point?.connection !== undefined && point.connection !== point.name?.toLowerCase() ? point.connection : '',
     point?.diameter_in === undefined ? '' : `${plain(point.diameter_in)} in`,
     point?.clock === undefined ? '' : point.kind === 'bend' ? sayTurn(point.clock) : sayClock(point.clock),
     point?.fall_ft === undefined ? '' : `falls ${plain(point.fall_ft)} ft`,
