@@ -27,7 +27,7 @@ export const correctingIdioms: readonly Idiom[] = [
   // "forty, no wait, forty one, cleanout"
   [
     new RegExp(
-      String.raw`(?<=^\s*)(?:at\s+)?${aNumber}[a-z\d. -]{0,24}?\s*,\s+(?:no[\s,]+wait|wait[\s,]+no|no[\s,]+(?:sorry|make\s+that)|sorry|i\s+mean|correction|make\s+that|or\s+rather|check\s+that)\s*,?\s+(?=${aNumber}[a-z\d. -]{0,24}?,\s+[a-z])`,
+      String.raw`^\s*(?:at\s+)?${aNumber}[a-z\d. -]{0,24}?\s*,\s+(?:no[\s,]+wait|wait[\s,]+no|no[\s,]+(?:sorry|make\s+that)|sorry|i\s+mean|correction|make\s+that|or\s+rather|check\s+that)\s*,?\s+(?=${aNumber}[a-z\d. -]{0,24}?,\s+[a-z])`,
       'gi',
     ),
     ' ',

@@ -11,7 +11,10 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|(?:root\s+)?cu
 export const debrisIdioms: readonly Idiom[] = [
   // "dirt goes from 32 to 35": what lies in the pipe.
   [
-    /^\s*(?:the\s+|that\s+)?(?:dirt|soil)\s+(?:goes|runs|is|lies|lays|sits)\s+(?:from\s+)?(?=(?:about\s+)?[a-z\d]+)/gi,
+    new RegExp(
+      String.raw`^\s*(?:the\s+|that\s+)?(?:dirt|soil)\s+(?:goes|runs|is|lies|lays|sits)\s+(?:from\s+)?(?=(?:about\s+)?${aNumber})`,
+      'gi',
+    ),
     'debris from ',
   ],
   // "plugged with concrete": no pipe of concrete.

@@ -5,7 +5,7 @@ import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 export const findingIdioms: readonly Idiom[] = [
   // "spider cracks", "spidering", "top and both sides"
   [
-    /\bspider(?:ed|ing|web(?:bed|bing|s)?)?(?:\s+(?:cracks?|cracking|cracked|fractures?))?\b/gi,
+    /\bspider(?:(?:ed|ing|webbed|webbing)(?:\s+(?:cracks?|fractures?))?|(?:\s?webs?)?\s+(?:cracks?|cracking|cracked|fractures?))\b/gi,
     'several cracks',
   ],
   [/\b(?:at\s+|on\s+)?(?:the\s+)?(?:top|crown)\s+and\s+both\s+sides\b/gi, asNote],

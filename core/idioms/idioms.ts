@@ -63,7 +63,7 @@ export const spokenIdioms: readonly Idiom[] = [
   // "I'd put it at a quarter": of the roots.
   [
     /(?:,\s*)?\b(?:(?:i'd|i\s+would|i'll|let's|we'll)\s+)?(?:put|call|peg|mark)\s+(?:it|that|this|them|those)\s+(?:at\s+)?(?:(?:about|around|maybe|like)\s+)*(?:an?\s+)?(quarter|third|half|fifth)(?:\s+(?:of\s+the\s+pipe|full|blocked|closed))?(?=\s*(?:$|[,.;]))(?<=\b(?:roots?|scale|grease|wipes|debris|mud|sand|gravel|paper)\b[^;]*)/gi,
-    ([, share = '']) => `, ${{ quarter: 25, third: 33, half: 50, fifth: 20 }[share.toLowerCase()] ?? 50}%`,
+    ([, share = '']) => `, a ${share} of the pipe`,
   ],
   // "she's reading zero at the bottom of the wye": where it is set to zero.
   [

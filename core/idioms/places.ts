@@ -164,10 +164,6 @@ export const placeFigures: readonly Idiom[] = [
     /\bboth\s+sides\s*,?\s+(?:at\s+)?(?:3\s*(?:and|&|,)\s*9|9\s*(?:and|&|,)\s*3)(?:\s*o'clock)?/gi,
     "3 o'clock and 9 o'clock",
   ],
-  [
-    /\b3\s+o'clock\s+and\s+9\s+o'clock\s*,?\s+(?:at\s+)?(?:3\s*(?:and|&|,)\s*9|9\s*(?:and|&|,)\s*3)(?:\s*o'clock)?|\b9\s+o'clock\s+and\s+3\s+o'clock\s*,?\s+(?:at\s+)?(?:3\s*(?:and|&|,)\s*9|9\s*(?:and|&|,)\s*3)(?:\s*o'clock)?/gi,
-    "3 o'clock and 9 o'clock",
-  ],
   // "joint offset, large, 1.25": inches.
   [
     /(?<=\b(?:offset|open\s+joint|separated(?:\s+joint)?|separation|gap|step)\b[^;\d]*,\s*)([0-3]\.\d+|\d\/\d+)(?=\s*(?:$|[,;]))(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?[^;]*)/gi,

@@ -1,5 +1,12 @@
 import { quoted, type Idiom } from './traced-text.js';
 
+/** The run ends here, beside what was named before it; at the main there is nothing further to see. */
+function stopThere({ index, input }: RegExpExecArray): string | undefined {
+  const before = input.slice(0, index);
+  if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
+  return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
+}
+
 /** The camera could not go on, or see, however it is put. */
 export const stopIdioms: readonly Idiom[] = [
   // On a phone, and in captions, the apostrophe is often left out, curly or a space.
@@ -52,23 +59,11 @@ export const stopIdioms: readonly Idiom[] = [
     ([said]) => `stop ${quoted(said)}`,
   ],
   // "33, that's the stack, end of run"
-  [
-    /\bend\s+of\s+(?:the\s+|this\s+)?(?:run|inspection|survey|video|camera\s+run)(?=\W*$)/gi,
-    ({ index, input }) => {
-      const before = input.slice(0, index);
-      // At the main there is nothing further to see.
-      if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
-      return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
-    },
-  ],
+  [/\bend\s+of\s+(?:the\s+|this\s+)?(?:run|inspection|survey|video|camera\s+run)(?=\W*$)/gi, stopThere],
   // "50, that's the end of my run"
   [
     /\b(?:and\s+)?(?:that's|that\s+is|this\s+is|it's)\s+(?:the\s+|my\s+|our\s+)?end\s+of\s+(?:my|our|the|this)\s+(?:run|inspection|survey|video|push)(?=\W*$)|\bend\s+of\s+(?:my|our)\s+(?:run|inspection|survey|video|push)(?=\W*$)/gi,
-    ({ index, input }) => {
-      const before = input.slice(0, index);
-      if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
-      return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
-    },
+    stopThere,
   ],
   // "70 end of run, capped", "dead end, looks like a cap": where the pipe itself ends.
   [

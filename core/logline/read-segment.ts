@@ -1,7 +1,6 @@
 import { interjection } from '../speech/normalize.js';
 import { placeOf, slice, type TracedText } from '../idioms/traced-text.js';
 import { phraseAt } from '../speech/phrases.js';
-import type { PointKind } from '../job/vocabulary.js';
 import type { EarlierThing, LogContext, LogError } from './context.js';
 import { applyMeaning, named, newDraft, type Draft } from './draft.js';
 import { pointNamedAt, tagAt, takeReferring } from './references.js';
@@ -133,9 +132,6 @@ function takeWithin(draft: Draft, text: string, at: number, meaning: Meaning): b
   return true;
 }
 
-/** Kinds that a line has several of. */
-const several: ReadonlySet<PointKind> = new Set<PointKind>(['bend', 'drop', 'tree', 'tie-in']);
-
 /** A point of the line by `#id`, by name or by id; a point named like a trade word only by `#id`. */
 function takePoint(draft: Draft, rest: string, context: LogContext): number {
   if (named(draft)) return 0;
@@ -147,16 +143,6 @@ function takePoint(draft: Draft, rest: string, context: LogContext): number {
     ? context.points.some(({ id }) => id === tagged.id)
     : hit !== undefined && hit.used > wordOfTrade;
   if (!hit || !isPoint) return 0;
-  // A bend called just "bend" is not every bend: where it lies decides.
-  const its = context.points.find(({ id }) => id === hit.id);
-  if (
-    !tagged &&
-    its &&
-    several.has(its.kind) &&
-    phrase?.meaning.is === 'point' &&
-    hit.used === phrase.phrase.length
-  )
-    return 0;
   draft.kind = 'point';
   draft.point = { id: hit.id };
   return hit.used;

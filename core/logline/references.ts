@@ -5,6 +5,8 @@ import type { EntryDraft, EarlierThing, LogContext } from './context.js';
 import type { Meaning } from '../speech/meaning.js';
 import { dash, distance, toFeet } from '../speech/numbers.js';
 import { phraseAt } from '../speech/phrases.js';
+import { words } from '../speech/trade-words.js';
+import type { PointKind } from '../job/vocabulary.js';
 
 /** A resolved reference: its length in the text, and the entry it refers to or why there is none. */
 export interface Reference {
@@ -65,10 +67,20 @@ export function referenceAt(
 const startsWithWord = (text: string, word: string): boolean =>
   text.toLowerCase().startsWith(word.toLowerCase()) && !/^[a-z0-9-]/i.test(text.slice(word.length));
 
+/** Kinds that a line has several of. */
+const several: ReadonlySet<PointKind> = new Set<PointKind>(['bend', 'drop', 'tree', 'tie-in']);
+
+/** A bend called just "bend" is not every bend: where it lies decides. */
+function isAnyOfItsKind(name: string): boolean {
+  const meaning = words[name.toLowerCase()];
+  return meaning?.is === 'point' && several.has(meaning.kind);
+}
+
 /** The point whose name or id starts a text; the longest where several do. */
 export function pointNamedAt(text: string, { points }: LogContext): { used: number; id: string } | undefined {
   return points
     .flatMap(({ id, name }) => [id, ...(name ? [name] : [])].map((word) => ({ id, word, used: word.length })))
+    .filter(({ word }) => !isAnyOfItsKind(word))
     .sort((a, b) => b.used - a.used)
     .find(({ word }) => startsWithWord(text, word));
 }

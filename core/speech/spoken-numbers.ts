@@ -112,9 +112,9 @@ function figures(text: string, unit: boolean, listed = false): string {
   if (!unit && a >= 10 && b === a + 1) return `~${a + 0.5}`;
   // "at five six": 5.6, or five or six.
   if (!unit && a > 1 && a < 10 && b === a + 1) return `~${a}.5 ft`;
-  // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
   // "fifteen eighteen and twenty one"
   if (listed && a > 12 && a < b) return `${a}, ${b}`;
+  // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
   if (a < b && (b < 10 ? b === a + 1 : a >= 10) && !(unit && a % 5 !== 0)) return `${a}-${b}`;
   return unit ? `${a}, ${b}` : `${a} ${b}`;
 }

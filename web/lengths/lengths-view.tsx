@@ -20,6 +20,7 @@ import { materialWords } from '../../core/catalog/materials.js';
 import { sayCuts } from '../../core/pipe/cut-list.js';
 import { Alarm, Note } from '../controls/text';
 import { RuledRow } from '../controls/table';
+import { nothingSeen } from '../view/nothing-seen';
 
 const Head = chakra('th', {
   base: {
@@ -85,9 +86,7 @@ export function LengthsView() {
             <Shopping scope={scope} jobId={id} name={fileName(job.title)} />
           </Section>
         )}
-        {seesPrices && !view.lines.every(({ nothingSeen }) => nothingSeen) && (
-          <Price scope={scope} firm={firm} />
-        )}
+        {seesPrices && !nothingSeen(view) && <Price scope={scope} firm={firm} />}
       </Box>
     </Box>
   );

@@ -25,6 +25,7 @@ import { PlanChart } from './plan-chart';
 import { SpentForm } from './spent-form';
 import { sayWhen, usePlan, type PlanEditing } from './use-plan';
 import { Note, Title } from '../controls/text';
+import { nothingSeen } from '../view/nothing-seen';
 
 /**
  * The repair day by day: who does what when, the order of tasks, when the water is off, and the time actually spent.
@@ -63,7 +64,7 @@ export function PlanView() {
         )}
         {plan?.tasks.length === 0 && (
           <Text data-testid="no-tasks">
-            {view.lines.every(({ nothingSeen }) => nothingSeen)
+            {nothingSeen(view)
               ? 'Nothing seen yet: run the camera first. The plan follows from the scope.'
               : 'The scope has no work in it, so there is nothing to plan.'}
           </Text>

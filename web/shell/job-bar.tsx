@@ -7,6 +7,7 @@ import { IconPress } from '../controls/controls';
 import { sayDay } from '../../core/days.js';
 import { feet, money, verdictWords } from '../controls/format';
 import { useSeesPrices } from '../api/me';
+import { nothingSeen } from '../view/nothing-seen';
 import { Header } from './header';
 import { JobTabs } from './job-tabs';
 import { useNarrow } from '../controls/use-narrow';
@@ -84,7 +85,7 @@ const unseenOf = (view: ScopedView | undefined): number =>
 
 function VerdictPart({ view }: { view: ScopedView | undefined }) {
   const unseen_ft = unseenOf(view);
-  const nothing = view?.lines.every(({ nothingSeen }) => nothingSeen) ?? false;
+  const nothing = view !== undefined && nothingSeen(view);
   const open = view?.lines.some(({ endReached }) => !endReached) ?? false;
   // The verdict is that of the scope's inspection; what the post-repair inspection found is under Follow-up.
   const repaired = view?.lines.some(({ otherLooks }) => otherLooks['after-repair'].length > 0) ?? false;
@@ -124,7 +125,7 @@ function VerdictPart({ view }: { view: ScopedView | undefined }) {
 function NarrowBar({ job, view, waiting, live }: Pick<Props, 'job' | 'view' | 'waiting' | 'live'>) {
   const unseen_ft = unseenOf(view);
   const seesPrices = useSeesPrices();
-  const priced = seesPrices && view?.scope.feasible && !view.lines.every(({ nothingSeen }) => nothingSeen);
+  const priced = seesPrices && view?.scope.feasible && !nothingSeen(view);
   return (
     <Flex
       as="section"
