@@ -9,7 +9,7 @@ import { readJob, readJobText } from '../core/files/read.js';
 import { pricesSchema } from '../core/job/prices-schema.js';
 import { rulesSchema } from '../core/job/rules-schema.js';
 import type { Entry, Job } from '../core/job/schema.js';
-import { planRulesInForce } from '../core/job/plan-schema.js';
+import { planRulesInForce } from '../core/plan/rules.js';
 import { planOf } from '../core/plan/plan.js';
 import { jobView } from '../core/views/job-view.js';
 import Papa from 'papaparse';

@@ -61,3 +61,31 @@ export type Stage = (typeof stages)[number];
 export { findingKinds, type FindingKind } from '../findings/kinds.js';
 export { sizes, type Size } from '../findings/measure.js';
 export { gradeWords, type Grade } from '../findings/row.js';
+
+/** Kinds of task that a repair is planned from, in their usual order. */
+export const taskKinds = [
+  'locate',
+  'permit',
+  'clean',
+  'cut-back',
+  'inspect',
+  'dig',
+  'hand-dig',
+  'protect',
+  'reach',
+  'lay',
+  'connect',
+  'burst',
+  'dry-run',
+  'insert',
+  'cure',
+  'reinstate',
+  'test',
+  'backfill',
+  'restore-soft',
+  'restore-hard',
+] as const;
+export type TaskKind = (typeof taskKinds)[number];
+
+export const machines = ['excavator', 'jetter', 'camera', 'liner-rig', 'bursting-rig'] as const;
+export type Machine = (typeof machines)[number];

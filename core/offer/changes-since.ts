@@ -5,7 +5,7 @@ import { rulesInForce } from '../job/rules.js';
 import type { Entry, PlainJob } from '../job/schema.js';
 import { namesOn, sayWhat } from '../speech/say.js';
 import { labelOf } from './labels.js';
-import { frameOf } from '../survey/survey.js';
+import { frameOf } from '../survey/frames.js';
 
 /** Differences between a former and the current job in plain words: readings, lines, rules and rates. */
 export function changesSince(was: PlainJob, is: PlainJob): string[] {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { ownScope } from '../test/own-scope.js';
 import { emptyFirm, type Firm } from '../job/firm.js';
 import { readJob } from '../files/read.js';
-import { planRulesInForce } from '../job/plan-schema.js';
+import { planRulesInForce } from '../plan/rules.js';
 import { planDays } from '../plan/day.js';
 import { planOf } from '../plan/plan.js';
 import { sumCents } from '../units.js';

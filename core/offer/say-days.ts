@@ -1,7 +1,7 @@
 import { joined } from '../joined.js';
 import type { Firm } from '../job/firm.js';
 import type { Day } from '../days.js';
-import { planRulesInForce } from '../job/plan-schema.js';
+import { planRulesInForce } from '../plan/rules.js';
 import { planDays, type PlanDay } from '../plan/day.js';
 import { planOf } from '../plan/plan.js';
 import { chosenScope } from '../scope/scope.js';

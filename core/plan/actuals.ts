@@ -1,4 +1,5 @@
-import type { PlanRules, Rate, Spent, TaskKind } from '../job/plan-schema.js';
+import type { PlanRules, Rate, Spent } from '../job/plan-schema.js';
+import type { TaskKind } from '../job/vocabulary.js';
 import { taskKindRow, taskKindRows } from './kinds.js';
 import { hoursOf } from './tasks.js';
 

@@ -1,5 +1,5 @@
 import { registryOf } from '../registry.js';
-import type { Machine, TaskKind } from '../job/plan-schema.js';
+import type { Machine, TaskKind } from '../job/vocabulary.js';
 
 /** Properties of one kind of task; how fast it goes is in the rates. */
 export interface TaskKindRow {

@@ -1,6 +1,8 @@
 import { addBusinessDays, format, isWeekend, parseISO } from 'date-fns';
 import fc from 'fast-check';
-import { defaultPlanRules, machines, type PlanRules, type Spent } from '../job/plan-schema.js';
+import type { PlanRules, Spent } from '../job/plan-schema.js';
+import { machines } from '../job/vocabulary.js';
+import { defaultPlanRules } from './rules.js';
 import { readJob } from '../files/read.js';
 import { readyJob } from '../solve/ready.js';
 import { ownScope } from '../test/own-scope.js';

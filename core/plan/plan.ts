@@ -1,6 +1,7 @@
 import { plain } from '../figure.js';
 import type { Day } from '../days.js';
-import { machines, type JobPlan, type PlanRules } from '../job/plan-schema.js';
+import type { JobPlan, PlanRules } from '../job/plan-schema.js';
+import { machines } from '../job/vocabulary.js';
 import { earliestSchedule, type Schedule, type ScheduleTask } from '../search/schedule.js';
 import { calendarOf, slotsPerHour, type Calendar, type Moment } from './calendar.js';
 import { machineWords, taskKindRow } from './kinds.js';

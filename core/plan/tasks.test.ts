@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readJobText } from '../files/read.js';
-import { defaultPlanRules } from '../job/plan-schema.js';
+import { defaultPlanRules } from './rules.js';
 import type { Entry, Job } from '../job/schema.js';
 import { readyJob } from '../solve/ready.js';
 import { oneLine } from '../test/one-line.js';

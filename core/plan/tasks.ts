@@ -1,8 +1,8 @@
 import { surfaceRow } from '../catalog/surfaces.js';
 import { holeLetter } from '../excavation/hole.js';
 import { plain, type Figure } from '../figure.js';
-import type { PlanRules, TaskKind } from '../job/plan-schema.js';
-import type { SurfaceKind } from '../job/vocabulary.js';
+import type { PlanRules } from '../job/plan-schema.js';
+import type { SurfaceKind, TaskKind } from '../job/vocabulary.js';
 import { methodName } from '../methods/index.js';
 import type { LineScope, Scope } from '../scope/scope.js';
 import { cureHours } from './cure.js';

@@ -3,11 +3,11 @@ import type { Entry, Line, Run } from '../job/schema.js';
 import { runName } from '../job/run-words.js';
 import { tolerance } from '../units.js';
 import { sayThing } from '../speech/say.js';
-import type { Stage } from '../job/vocabulary.js';
 import type { Warning } from '../warning.js';
 import { adjust, tiedRuns, type Adjustment } from './adjust.js';
 import { counterPrior } from './counter.js';
 import { settleDisagreements, type Disagreement, type Settled } from './disagreement.js';
+import { frameOf, type Frame } from './frames.js';
 import {
   nameThings,
   pointKey,
@@ -18,12 +18,6 @@ import {
   type ThingKey,
   type ThingNames,
 } from './things.js';
-
-/** Which runs are solved together: those for the scope, an older inspection, or the post-repair inspection. */
-export type Frame = 'scope' | 'earlier' | 'after-repair';
-
-export const frameOf = (stage: Stage | undefined): Frame =>
-  stage === 'earlier' || stage === 'after-repair' ? stage : 'scope';
 
 /** A thing on the line: its station, ± (2 sd, or wider where readings disagreed), and its readings. */
 export interface Placed {

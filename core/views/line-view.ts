@@ -15,7 +15,8 @@ import { methodsFor } from '../methods/index.js';
 import { proofOf, type Proof } from '../offer/proof.js';
 import type { ScopedLine } from '../solve/solution.js';
 import type { ClockRange } from '../survey/clock.js';
-import { frameOf, type Frame, type Placed, type Survey } from '../survey/survey.js';
+import { frameOf, type Frame } from '../survey/frames.js';
+import type { Placed, Survey } from '../survey/survey.js';
 import { readingsOf, rowsOf, type LaidOut, type ReadingView, type RowView } from './log-rows.js';
 
 export interface LineView extends Interval {

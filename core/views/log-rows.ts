@@ -4,7 +4,8 @@ import type { Entry } from '../job/schema.js';
 import type { Grade } from '../job/vocabulary.js';
 import type { LineModel } from '../line/model.js';
 import type { ClockRange } from '../survey/clock.js';
-import { frameOf, type Placed } from '../survey/survey.js';
+import { frameOf } from '../survey/frames.js';
+import type { Placed } from '../survey/survey.js';
 
 export interface ReadingView {
   readonly run: string;

@@ -1,11 +1,13 @@
 import type { Offer } from '../../core/offer/offer.js';
-import { planOf } from '../../core/plan/plan.js';
 import { useJobContext } from '../shell/job-layout';
-import { planOptions } from '../plan/plan-options';
 import { fileName } from '../files/save';
 import { SaveButton } from '../controls/save-button';
 
 const maker = () => import('./make');
+const planner = async () => ({
+  ...(await import('../../core/plan/plan.js')),
+  ...(await import('../plan/plan-options')),
+});
 
 export function SaveOffer({ offer }: { offer: Offer }) {
   return (
@@ -27,6 +29,7 @@ export function SaveCrewSheet() {
         caughtUp &&
         view &&
         (async () => {
+          const { planOf, planOptions } = await planner();
           const planned = planOf(planOptions(job, firm, view.scope));
           return (await maker()).crewPdf({
             job,

@@ -12,3 +12,7 @@ export const tableText = (
     { fields: [...(columns ?? Object.keys(rows[0] ?? {}))], data: rows.map((row) => ({ ...row })) },
     { escapeFormulae: true },
   );
+
+/** Rows of a CSV file by the names in its first row; empty rows are left out. */
+export const rowsOfTable = (text: string): Record<string, string>[] =>
+  Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy' }).data;

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, type ReactNode } from 'react';
-import { defaultPlanRules } from '../../core/job/plan-schema.js';
+import { defaultPlanRules } from '../../core/plan/rules.js';
 import { defaultPrices } from '../../core/job/prices.js';
 import { defaultRules } from '../../core/job/rules.js';
 import type { Firm } from '../../core/job/firm.js';

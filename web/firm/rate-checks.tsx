@@ -1,7 +1,8 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { Firm } from '../../core/job/firm.js';
-import { planRulesInForce, type PlanRulesOverride } from '../../core/job/plan-schema.js';
+import type { PlanRulesOverride } from '../../core/job/plan-schema.js';
+import { planRulesInForce } from '../../core/plan/rules.js';
 import { rateChecks, type RateCheck } from '../../core/plan/actuals.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
 import { useSpent } from '../api/firm';

@@ -1,32 +1,47 @@
 import { chakra, Flex, Text } from '@chakra-ui/react';
-import Papa from 'papaparse';
 import { useState } from 'react';
-import { logColumns, readRows, rowOf, type ReadRow } from '../../core/logprint/csv-rows.js';
-import type { Line, Run } from '../../core/job/schema.js';
-import type { Change } from '../api/job';
+import type { ReadRow } from '../../core/logprint/csv-rows.js';
+import type { Run } from '../../core/job/schema.js';
 import { Press } from '../controls/controls';
 import { useFile } from '../files/use-file';
 import { FullPagePanel } from '../shell/full-page-panel.js';
+import type { JobContext } from '../shell/job-layout';
 import { save } from '../files/save';
-import { tableText } from '../files/table-file';
 import { contextOf, editsOf } from './entries';
 
+// Reading a table takes the whole grammar of the log, so it is fetched on the first press.
+const tables = async () => ({
+  ...(await import('../../core/logprint/csv-rows.js')),
+  ...(await import('../files/table-file')),
+});
+
 /** The log of a run as a table, exported and imported: nothing is taken before it was reviewed. */
-export function CsvPanel({ line, run, change }: { line: Line; run: Run; change: Change }) {
+export function CsvPanel({
+  line,
+  run,
+  change,
+  tell,
+}: Pick<JobContext, 'line' | 'change' | 'tell'> & { run: Run }) {
   const [rows, setRows] = useState<readonly ReadRow[]>();
   const [name, setName] = useState('');
+  const withTables = (act: (loaded: Awaited<ReturnType<typeof tables>>) => void) => {
+    void tables().then(act, () => {
+      tell('This part of Open Trench is not on this device yet. Press again when the server answers.');
+    });
+  };
   const out = () => {
-    const csv = tableText(run.entries.map(rowOf), logColumns);
-    save(new Blob([csv], { type: 'text/csv' }), `${run.id}.csv`);
+    withTables(({ tableText, rowOf, logColumns }) => {
+      const csv = tableText(run.entries.map(rowOf), logColumns);
+      save(new Blob([csv], { type: 'text/csv' }), `${run.id}.csv`);
+    });
   };
   const pick = async (file: File) => {
-    const { data } = Papa.parse<Record<string, string>>(await file.text(), {
-      header: true,
-      skipEmptyLines: 'greedy',
+    const text = await file.text();
+    withTables(({ rowsOfTable, readRows }) => {
+      const context = contextOf(line, undefined, run.id, { pass: 'back', waterClock: undefined });
+      setName(file.name);
+      setRows(readRows(rowsOfTable(text), context));
     });
-    const context = contextOf(line, undefined, run.id, { pass: 'back', waterClock: undefined });
-    setName(file.name);
-    setRows(readRows(data, context));
   };
   const { field, ask } = useFile({
     accept: '.csv,text/csv',

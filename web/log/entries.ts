@@ -3,7 +3,7 @@ import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Point, Run } from '../../core/job/schema.js';
 import type { EntryDraft, LogContext, LogPart } from '../../core/logline/parse.js';
 import { sayWhat } from '../../core/speech/say.js';
-import { frameOf } from '../../core/survey/survey.js';
+import { frameOf } from '../../core/survey/frames.js';
 import type { LineView } from '../../core/views/line-view.js';
 import type { ReadingView, RowView } from '../../core/views/log-rows.js';
 

@@ -10,7 +10,6 @@ import { AddPress } from '../controls/add-press';
 import { Cap, Press } from '../controls/controls';
 import { runName } from '../../core/job/run-words.js';
 import { sayDay } from '../../core/days.js';
-
 import { useWaiting } from '../api/outbox';
 import { useJobContext, type JobContext } from '../shell/job-layout';
 import { ButtonChoice } from './button-choice';
@@ -19,14 +18,18 @@ import { LineStrip } from './line-strip';
 import { LogKeys } from './log-keys';
 import { LogTable } from './log-table';
 import { NarrationIn } from '../narration/narration-in';
-import { ReelPanel } from '../video/reel-panel';
 import { RunForm } from './run-form';
 import { PassChoice, RunPanel } from './run-panel';
-import { TypedLine } from './typed-line';
+import { lazyPart } from '../shell/lazy-part.js';
 import type { TypedLineHandle } from './use-typed-line';
 import { useLogActions, type LogActions, type LogRefs } from './use-log-actions.js';
-import { VideoPanel, type VideoHandle } from '../video/video-panel';
+import type { VideoHandle } from '../video/video-panel';
 import { Note } from '../controls/text';
+
+// What reads a line is half of this view's scripts, and the log is drawn without it.
+const TypedLine = lazyPart('typed line', async () => (await import('./typed-line')).TypedLine);
+const VideoPanel = lazyPart('video', async () => (await import('../video/video-panel')).VideoPanel);
+const ReelPanel = lazyPart('reel', async () => (await import('../video/reel-panel')).ReelPanel);
 
 /** The record everything else trusts: what the camera saw, typed as it is said. */
 export function LogView() {
@@ -102,18 +105,21 @@ const LineBox = ({ context, hand, run, typed, video }: Part & LogRefs & { readon
     order={{ base: 5, md: 0 }}
     zIndex={{ base: 3, md: 'auto' }}
   >
-    <TypedLine
-      ref={typed}
-      line={context.line}
-      lineView={context.lineView}
-      runId={run.id}
-      pass={hand.pass}
-      waterClock={hand.waterClock}
-      change={context.change}
-      besideThumb={<PassChoice pass={hand.pass} setPass={hand.setPass} tight />}
-      stamp={() => video.current?.stamp()}
-      onEmptyKey={hand.emptyKey}
-    />
+    {/* As high as what is loaded into it, so that the log below does not move. */}
+    <Box minHeight={{ base: '122px', md: '140px' }}>
+      <TypedLine
+        ref={typed}
+        line={context.line}
+        lineView={context.lineView}
+        runId={run.id}
+        pass={hand.pass}
+        waterClock={hand.waterClock}
+        change={context.change}
+        besideThumb={<PassChoice pass={hand.pass} setPass={hand.setPass} tight />}
+        stamp={() => video.current?.stamp()}
+        onEmptyKey={hand.emptyKey}
+      />
+    </Box>
   </Box>
 );
 
@@ -212,7 +218,7 @@ function Runs({ context, hand: { run, setRunId, source }, typed, video, onCues }
         >
           Add a run
         </AddPress>
-        {run && <CsvPanel line={line} run={run} change={change} />}
+        {run && <CsvPanel {...{ line, run, change }} tell={context.tell} />}
         {run && (
           <NarrationIn
             key={run.id}

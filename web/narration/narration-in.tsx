@@ -1,13 +1,15 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { Cue } from '../../core/narration/captions.js';
 import type { Run } from '../../core/job/schema.js';
 import { Press } from '../controls/controls';
 import type { JobContext } from '../shell/job-layout';
-import { contextOf } from '../log/entries';
-import { NarrationPanel } from './narration-panel';
-import { useNarration } from './use-narration';
+import { lazyPart } from '../shell/lazy-part.js';
+import { isUnderReview } from './stored-review';
 
-interface Props {
+// Reading a talk takes the whole grammar of the log and the captions: fetched once there is a talk.
+const ReviewPart = lazyPart('narration', async () => (await import('./review')).Review);
+
+export interface NarrationProps {
   readonly job: Pick<JobContext, 'line' | 'lineView' | 'change'>;
   readonly run: Run;
   /** The clip beside the log, kept with what is accepted. */
@@ -18,18 +20,10 @@ interface Props {
 }
 
 /** The button that imports a narration, and its review; an unfinished one waits on this device. */
-export function NarrationIn({ job: { line, lineView, change }, run, clip, seek, onCues }: Props) {
+export function NarrationIn(props: NarrationProps) {
   const [open, setOpen] = useState(false);
-  const context = useMemo(
-    () => contextOf(line, lineView, run.id, { pass: 'back', waterClock: undefined }),
-    [line, lineView, run.id],
-  );
-  const hand = useNarration(line, run, context, open ? clip() : undefined);
-  const { source, cues } = hand;
-  useEffect(() => {
-    onCues(cues);
-  }, [cues, onCues]);
-  const waiting = hand.proposals.filter(({ item, verdict }) => item && !verdict).length;
+  const [begun, setBegun] = useState(() => isUnderReview(props.run.id));
+  const [waiting, setWaiting] = useState(0);
   return (
     <>
       <Press
@@ -37,14 +31,17 @@ export function NarrationIn({ job: { line, lineView, change }, run, clip, seek, 
         type="button"
         whiteSpace="nowrap"
         onClick={() => {
+          setBegun(true);
           setOpen(true);
         }}
       >
-        Narration in{source && waiting > 0 ? ` (${waiting})` : ''}
+        Narration in{waiting > 0 ? ` (${waiting})` : ''}
       </Press>
-      {open && (
-        <NarrationPanel
-          {...{ line, run, change, context, hand, seek }}
+      {begun && (
+        <ReviewPart
+          {...props}
+          open={open}
+          onWaiting={setWaiting}
           onClose={() => {
             setOpen(false);
           }}

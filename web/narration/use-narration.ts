@@ -10,23 +10,7 @@ import {
   type NarrationNote,
 } from '../../core/narration/narrate.js';
 import { inOrder, narrationParts, sayItem } from '../../core/narration/parts.js';
-
-/** Source of a narration and how it was read: stored on this device until it is written or discarded. */
-interface Source {
-  readonly name: string;
-  readonly text: string;
-  readonly pass: 'out' | 'back';
-  /** Added to the narration's times, s. */
-  readonly shift_s: number;
-}
-
-/** The decision on a proposal; an edited one is accepted with other words. */
-type Verdict = { readonly is: 'accepted' | 'refused' } | { readonly is: 'mended'; readonly line: string };
-
-interface StoredReview {
-  readonly source: Source;
-  readonly verdicts: Readonly<Record<string, Verdict>>;
-}
+import { useStoredReview, type Source, type StoredReview, type Verdict } from './stored-review';
 
 /** One row of the review: a proposal, or a sentence that proposes nothing. */
 export interface Proposal {
@@ -53,26 +37,6 @@ export interface NarrationReview {
   /** The words of a proposal, as the log line writes them. */
   lineOf: (proposal: Proposal) => string;
   putAway: () => void;
-}
-
-const storageKey = (run: string) => `narration ${location.pathname} ${run}`;
-function readStored(run: string): StoredReview | undefined {
-  const text = localStorage.getItem(storageKey(run));
-  try {
-    return text === null ? undefined : (JSON.parse(text) as StoredReview);
-  } catch {
-    return undefined;
-  }
-}
-
-/** The narration under review for a run, kept in this browser between visits. */
-function useStoredReview(run: string) {
-  const [kept, setKept] = useState<StoredReview | undefined>(() => readStored(run));
-  useEffect(() => {
-    if (kept) localStorage.setItem(storageKey(run), JSON.stringify(kept));
-    else localStorage.removeItem(storageKey(run));
-  }, [kept, run]);
-  return [kept, setKept] as const;
 }
 
 /** The captions of a source; undefined until they are read. */

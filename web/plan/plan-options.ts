@@ -1,5 +1,5 @@
 import type { Firm } from '../../core/job/firm.js';
-import { planRulesInForce } from '../../core/job/plan-schema.js';
+import { planRulesInForce } from '../../core/plan/rules.js';
 import type { Job } from '../../core/job/schema.js';
 import type { PlanOptions } from '../../core/plan/plan.js';
 import type { ScopedView } from '../../core/views/job-view.js';

@@ -1,10 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import {
-  machines,
-  type PlanRules,
-  type PlanRulesOverride,
-  type TaskKind,
-} from '../../core/job/plan-schema.js';
+import type { PlanRules, PlanRulesOverride } from '../../core/job/plan-schema.js';
+import { machines, type TaskKind } from '../../core/job/vocabulary.js';
 import { machineWords, taskKindRows } from '../../core/plan/kinds.js';
 import { capital } from '../../core/capital.js';
 import { Press } from '../controls/controls';

@@ -1,7 +1,7 @@
 import { Box, chakra, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { jobHead } from '../../core/edits/index.js';
-import { planRulesInForce } from '../../core/job/plan-schema.js';
+import { planRulesInForce } from '../../core/plan/rules.js';
 import { pricesInForce } from '../../core/job/prices.js';
 import { rulesInForce } from '../../core/job/rules.js';
 import { withoutEmpty } from '../controls/without-empty';

@@ -1,0 +1,31 @@
+import { useEffect, useMemo } from 'react';
+import { contextOf } from '../log/entries';
+import type { NarrationProps } from './narration-in';
+import { NarrationPanel } from './narration-panel';
+import { useNarration } from './use-narration';
+
+interface Props extends NarrationProps {
+  readonly open: boolean;
+  /** How many proposals wait for a decision. */
+  readonly onWaiting: (count: number) => void;
+  readonly onClose: () => void;
+}
+
+/** A narration under review: its panel while it is open; its cues and what waits for a decision at all times. */
+export function Review({ job: { line, lineView, change }, run, open, onWaiting, onClose, ...video }: Props) {
+  const { clip, seek, onCues } = video;
+  const context = useMemo(
+    () => contextOf(line, lineView, run.id, { pass: 'back', waterClock: undefined }),
+    [line, lineView, run.id],
+  );
+  const hand = useNarration(line, run, context, open ? clip() : undefined);
+  const { cues } = hand;
+  useEffect(() => {
+    onCues(cues);
+  }, [cues, onCues]);
+  const waiting = hand.source ? hand.proposals.filter(({ item, verdict }) => item && !verdict).length : 0;
+  useEffect(() => {
+    onWaiting(waiting);
+  }, [waiting, onWaiting]);
+  return open && <NarrationPanel {...{ line, run, change, context, hand, seek, onClose }} />;
+}
