@@ -24,6 +24,11 @@ const asPlace = (words: string): string => words.replace(/(?:\bat\s+|@\s*)(\d+(?
 
 /** What was written last is put right, in the words as they are said. */
 export const correctingIdioms: readonly Idiom[] = [
+  // "some scale no I mean some grease": what was said first is not there.
+  [
+    /\b(?:some\s+|an?\s+)?(?:roots?|scale|grease|rust|cracks?|debris|sand|gravel|mud|water|clay|plastic|abs|pvc|offset|joint|wye|tee|tap|bend|left|right|top|bottom)\s*,?\s+(?:no\s*,?\s+)?(?:i\s+mean|i\s+meant)\s*,?\s+(?=(?:some\s+|an?\s+)?[a-z]+\b)/gi,
+    '',
+  ],
   // "forty, no wait, forty one, cleanout"
   [
     new RegExp(

@@ -56,7 +56,12 @@ export const depthFigures: readonly Idiom[] = [
     /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:at|on|over)\s+(?:the|that)\s+([a-z]+(?:\s+[a-z]+){0,2}?)\s+(?:says|said|reads|shows|is|was|gives(?:\s+me)?)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
     ([, point = '']) => `locate at the ${point}, depth `,
   ],
-  // "depth at 112 is 7 foot 6"
+  // "locate at the main, 9 foot 4"
+  [
+    /\b(?:i\s+)?locat(?:e|ed|ing)\s+(?:it\s+)?(?:at|over|on)\s+the\s+([a-z]+(?:\s+[a-z]+){0,2}?)\s*,\s+(?:(?:about|like|around|maybe|it's|that's|i\s+got|i\s+get|~)\s*)*(?=\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi,
+    ([, point = '']) => `locate at the ${point}, depth `,
+  ],
+  // "depth at 112 is 7 foot 6\"
   [
     /(?:(?<=^\s*)\d+(?:\.\d+)?\s+)?\b(?:the\s+)?depth\s+(?:here\s+)?at\s+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:(?:is|was|reads|about|~)\s*)+(?=\d)/gi,
     ([, at = '']) => `${at} depth `,
@@ -83,7 +88,7 @@ export const depthFigures: readonly Idiom[] = [
   ],
   // "locate, four ten": feet and inches.
   [
-    /(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's|it\s+at|~)\s*)*)(\d|1[0-5])\s+(1[01]|\d)(?=\s*(?:$|[,;.]|deep\b|down\b))/gi,
+    /(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)(?:\s+(?:it|that|this|there|here))?\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's|it\s+at|~)\s*)*)(\d|1[0-5])\s+(1[01]|\d)(?=\s*(?:$|[,;.]|deep\b|down\b))/gi,
     ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
   ],
   // "depth at the 41 is 5 8"

@@ -3,6 +3,31 @@ import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
 export const findingIdioms: readonly Idiom[] = [
+  // "pulled apart, you can see a half inch of mud": how far it is open.
+  [
+    /\b(?:you|i|we)\s+(?:can\s+)?see\s+(?:(?:about|maybe)\s+)*((?:an?|half\s+an|a\s+half|a\s+quarter|\d+(?:\/\d+)?|one|two|three)\s*-?\s*inch(?:es)?)\s+of\s+(?:the\s+)?(?:mud|dirt|soil|ground|clay)\b(?<=\b(?:apart|separated|open|gapped)\b[^;]*)/gi,
+    ([, wide = '']) => wide,
+  ],
+  // "open about an inch, you can see dirt on the bottom": soil outside, none in the pipe.
+  [
+    /\b(?:you|i|we)\s+can\s+see\s+(?:the\s+)?(?:dirt|soil|ground|mud|bedding)\s+(?:on|at|in|through)\s+(?:the\s+)?(?:bottom|top|left|right|side|it|there)\b(?<=\b(?:open|apart|separated|gapped|gap|missing)\b[^;]*)/gi,
+    asNote,
+  ],
+  // "the pipe is gone on the bottom"
+  [
+    /(?<!\bof\s+(?:the\s+)?)\b(?:the\s+)?(?:pipe|wall|iron|metal)\s+is\s+(?:all\s+|just\s+|completely\s+|totally\s+)*(?:gone|missing|rotted|eaten|rusted)(?:\s+(?:out|away|through))?\s+(?:on|at|along|in)\s+the\s+bottom\b/gi,
+    'bottom gone',
+  ],
+  // "cast iron's flaking pretty bad"
+  [
+    /\b(?:the\s+)?(?:cast\s+iron|cast|iron|pipe|metal|wall)(?:'s|\s+is)\s+(?:(?:all|really|pretty)\s+)*(?:flaking|scaling|scaly|pitted|pitting)(?:\s+(?:off|up))?(\s+(?:pretty\s+|really\s+)?(?:bad(?:ly)?|heavy|heavily))?(?=\s*(?:$|[,.;]|\bfrom\b|\bat\b|\d))/gi,
+    ([, bad]) => (bad === undefined ? 'scale' : 'heavy scale'),
+  ],
+  // "stepped up too, by about three eighths": the same joint is offset as well.
+  [
+    /^\s*(?:(?:and|it's|it\s+is|that's|joint\s+is|joint's)\s+)*(?:stepped|dropped|stepping|shifted)\s+(?:(?:up|down|over|to\s+the\s+(?:left|right))\s+)?(?:too|also|as\s+well)\s*,?\s+(?:by\s+)?/gi,
+    'offset, ',
+  ],
   // "spider cracks", "spidering", "top and both sides"
   [
     /\bspider(?:(?:ed|ing|webbed|webbing)(?:\s+(?:cracks?|fractures?))?|(?:\s?webs?)?\s+(?:cracks?|cracking|cracked|fractures?))\b/gi,

@@ -75,6 +75,11 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:(?:i|we)\s+(?:can\s+)?see\s+|that's\s+|there's\s+)?(?:the|an?)\s+[a-z]+(?:\s+[a-z]+)?\s*,\s+(?:nope|no|wait|sorry|well\s+no)\s*,?\s+(?:it's|that's)\s+(?=(?:the|an?)\s+[a-z])/gi,
     ' ',
   ],
+  // "at the curb trap no wait that's just a bend"
+  [
+    /\b(?:(?:i|we)\s+(?:can\s+)?see\s+|that's\s+|there's\s+|(?:we're|i'm)\s+at\s+)?(?:the|an?)\s+[a-z]+(?:\s+[a-z]+)?\s*,?\s+(?:no\s+wait|wait\s+no|nope|never\s*mind)\s*,?\s+(?:it's|that's)\s+(?:(?:just|only|actually|really)\s+)*(?=(?:the|an?)\s+[a-z])/gi,
+    ' ',
+  ],
   // "depth here with the wand was 8 feet 4"
   [/\bwith\s+(?:the|my|our)\s+(?:wand|locator|receiver|stick)\s+(?=(?:was|is|reads|says|shows|at)\b)/gi, ' '],
   // "zeroed at the cleanout"
@@ -447,7 +452,7 @@ export const figureIdioms: readonly Idiom[] = [
   [/\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi, 'at '],
   // "the joints are about every four feet": how long its pieces are.
   [
-    /\b(?:the\s+|a\s+)?joints?\s+(?:is\s+|are\s+)?(?:~\s*|about\s+)?every\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')/gi,
+    /\b(?:the\s+|a\s+)?(?:(?:hub|bell)\s+)?joints?\s+(?:is\s+|are\s+)?(?:~\s*|about\s+)?every\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')/gi,
     ([, long = '']) => `${long} ft pieces`,
   ],
   // "seventeen feet of that's not seen"
@@ -465,7 +470,7 @@ export const figureIdioms: readonly Idiom[] = [
   // "40 and it quits"
   [
     afterPlace(
-      String.raw`(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(crack|roots|scale|rust|corrosion|grease|gravel|water|sag|belly|dip))(?:\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)|(?<=\b(?:sag|belly|dip|crack|roots|scale|rust|grease))(?:'s|\s+is|\s+are)\s+(?:done|over|gone))(?:\s*,?\s+or\s+(?:gets|is|at\s+least)\s+[a-z\s]+)?(?=\s*$)`,
+      String.raw`(?:and\s+)?(?:that's\s+where\s+)?(?:it|that|they|(?:the\s+)?(cracks?|cracking|roots|scale|rust|corrosion|grease|gravel|(?:standing\s+)?water|sag|belly|dip))(?:\s+(?:finally\s+|just\s+)?(?:quits?|stops?|ends?|dies\s+out|peters?\s+out|goes\s+away|fades?\s+out|lets?\s+up)|(?<=\b(?:sag|belly|dip|crack|roots|scale|rust|grease))(?:'s|\s+is|\s+are)\s+(?:done|over|gone))(?:\s*,?\s+or\s+(?:gets|is|at\s+least)\s+[a-z\s]+)?(?=\s*$)`,
     ),
     ([, what = '']) => `${what} ends`,
   ],

@@ -203,7 +203,31 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, at = '', near = '', far = '']) => `at ${at} ft ${near} to ${far}`,
   ],
-  // "hub adapter at 10.2 and old clay after"
+  // "8 inch stub for the first 3 feet, then it's 6 inch clay"
+  [
+    new RegExp(
+      String.raw`^\D{0,20}?((?:\d+\s*-?in(?:ch)?\.?\s+)(?:${anyMaterial}\s+)?)(?:stub|piece|section|pipe)\s+(?:0\s+to|for\s+(?:the\s+first\s+|about\s+)?)\s*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|it\s+is|it|goes|drops|we're|in|to|down|into)\s+)*((?:\d+\s*-?in(?:ch)?\.?\s+)?(?:${anyMaterial}\b|pipe\b)|\d+\s*-?in(?:ch)?\b)`,
+      'gi',
+    ),
+    ([, near = '', at = '', far = '']) => `${near.trim()} > ${far} at ${at} ft`,
+  ],
+  // "I'm out of the plastic, it's clay tile"
+  [
+    new RegExp(
+      String.raw`\b(?:and\s+)?(?:(?:i'm|we're|camera's|it's|we\s+are|come|came|coming)\s+)?out\s+of\s+the\s+(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:and\s+)?(?:(?:it's|it\s+is|into|in|now|then|we're|we've\s+got|on|to)\s+)+(?:the\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, near = '']) => `${near} to `,
+  ],
+  // "pipe changes, plastic from here\", "change of pipe there, going to clay"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:the\s+)?pipe\s+changes|change\s+(?:of|in)\s+(?:the\s+)?(?:pipe|material)|(?:pipe|material)\s+change)(?:\s+(?:here|there))?\s*,\s*(?:(?:it's|it\s+is|we're\s+in|going\s+to|goes\s+to|to|into|now|all)\s+)*(${anyMaterial})(?:\s+pipe)?\b(?:\s+(?:from\s+(?:here|there)(?:\s+on)?|after\s+(?:that|this)|now|beyond))?`,
+      'gi',
+    ),
+    ([, pipe = '']) => `change to ${pipe}`,
+  ],
+  // "hub adapter at 10.2 and old clay after\"
   [
     new RegExp(
       String.raw`\b((?:[a-z]+\s+)?(?:coupling|adapter|transition))(\s+at\s+~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:and|then)\s+(?:(?:it's|old|all)\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:after(?:\s+(?:that|it))?|from\s+(?:there|here)|beyond)(?=\s*(?:$|[,.;]))`,

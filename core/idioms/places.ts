@@ -1,5 +1,5 @@
 import { bendToSide } from './points.js';
-import { ones } from './number-words.js';
+import { aNumber, ones } from './number-words.js';
 import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
 
 /** What was read before, once more, as large as a word says. */
@@ -8,6 +8,14 @@ const sameSized = (how: string): string =>
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
+  // "next one's at twenty six, medium"
+  [
+    new RegExp(
+      String.raw`^\s*(?:and\s+)?(?:the\s+)?next(?:\s+(?:one|joint))?(?:'s|\s+is)?\s+(?:at\s+)?((?:~?\d+(?:\.\d+)?|${aNumber}[a-z -]{0,12}?)(?:\s*(?:feet|foot|ft))?)\s*,\s+(?=(?:light|heavy|medium|moderate|small|big|large|bad|worse|thick|(?:about\s+)?(?:\d+|${aNumber}(?:[\s-][a-z]+)?)\s*(?:%|percent))\b)`,
+      'gi',
+    ),
+    ([, at = '']) => `${at} same thing, `,
+  ],
   // "locate, five six": feet and inches, no range.
   [
     new RegExp(
@@ -218,6 +226,30 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:'s|\s+is)\s+an?\s+(?:doozy|monster|whopper|beast|bad\s+one|big\s+one|real\s+bad\s+one|mess)(?=\s*(?:$|[,.;]))(?:\s*,\s+(?:(?:i|you)\s+can\s+see|there's)\s+(?:(?:maybe|about|only|like)\s+)*an?\s+\d(?:\.\d+)?\s*-?inch\s+(?:opening|hole|gap))?/gi,
     ' same thing, large',
+  ],
+  // "worst of it is at 18, that's more like 30 %"
+  [
+    /^\s*(?:the\s+)?(?:worst|deepest|biggest|heaviest)(?:\s+(?:of\s+(?:it|them)|part|spot|one))?\s+(?:(?:is|was|at|about|around|being|~)\s*)+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s+(?:(?:that's|it's|it|that|gets|is|there|more\s+like|like|maybe|about|probably|to|up|i'd\s+say|~|,)\s*)+(\d+)\s*(?:%|percent)(?=\s*(?:$|[,.;]))/gi,
+    ([, at = '', share = '']) => `${at} same thing, ${share}%`,
+  ],
+  // "32, light again"
+  [
+    afterPlace(
+      String.raw`(light|heavy|bad|big|small|thick|thin|large)\s+(?:again|too|as\s+well)(?=\s*(?:$|[,.;]))`,
+    ),
+    ([, how = '']) => sameSized(how),
+  ],
+  // "17, little more, 10 %", "45, it's worse, 15"
+  [
+    afterPlace(
+      String.raw`(?:(?:it's|that's|a|is|getting|gets|even)\s+)*(?:(?:little|bit|lot)\s+)?(?:more|less|worse|heavier|thicker|better|lighter)(?:\s+(?:here|there|now))?\s*,\s+(?:(?:about|maybe|like|say|call\s+it|~|,)\s*)*(\d*[05])\s*(?:%|percent)?(?=\s*(?:$|[.;]))`,
+    ),
+    ([, share = '']) => `same thing, ${share}%`,
+  ],
+  // "then at 23.5 is another\"
+  [
+    /^\s*(?:(?:and|then)\s+)*(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:is|was|we've\s+got|we\s+got|there's|i\s+got|i've\s+got|has)\s+(?:another|one\s+more)(?:\s+one)?(?=\s*$)/gi,
+    ([, at = '']) => `${at} same thing`,
   ],
   // "26, 29, 32, roots at all three, the last one 15 %": at each of them.
   [

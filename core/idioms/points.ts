@@ -24,6 +24,11 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "connection to the main, drops in at twelve o'clock": no drop of the line.
+  [
+    /\b(?:it\s+)?drops\s+(?:right\s+|straight\s+)?in(?:to\s+(?:it|the\s+main))?\s+(?=(?:at|on|from)\s+(?:the\s+)?(?:top|side|crown|\d|twelve|eleven|ten|nine|one|two|three))/gi,
+    'comes in ',
+  ],
   // "now we're in the main building drain": the house's own.
   [
     /\b(?:the\s+)?main\s+(?:(?:building|house|basement|floor)\s+)?(?:drain|stack|soil|waste|trunk)\b(?:\s+(?:line|pipe|stack))?/gi,

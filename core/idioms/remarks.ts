@@ -3,6 +3,8 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
+  // "9 foot 4, I shot that from the manhole lid": how it was located.
+  [/\b(?:i|we)\s+shot\s+(?:that|it|this)\s+(?:from|off|through)\b[^;.]*/gi, asNote],
   // "cleanout to grade", "main, can see the flow", "clay to cast, banded"
   [
     /(?<=\b(?:cleanout|clean\s?out|co)\s+)(?:up\s+)?to\s+grade\b|\b(?:can|could)\s+see\s+(?:the\s+|some\s+|good\s+)?flow(?:ing)?\b|(?<!^\s*)\b(?:re)?banded\b/gi,

@@ -17,6 +17,16 @@ const deepestAt: Idiom = [
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
+  // "water line, about a quarter full": how high it stands.
+  [
+    /\bwater\s+(?:line|level)\s*,?\s+(?:(?:is|at|about|maybe)\s+)*(?=(?:an?\s+(?:quarter|third)|half|\d+\s*(?:%|percent)|one\s+third)(?:\s+(?:full|(?:of\s+)?the\s+pipe|up))?\b)/gi,
+    'standing water ',
+  ],
+  // "water's getting deep": where none was named before.
+  [
+    /(?<=^\s*[a-z\d. -]{1,24}?,?\s+)(?:the\s+)?water(?:'s|\s+is)?\s+(?:getting|gets)\s+(?:kind\s+of\s+|pretty\s+|really\s+)?deep(?=\s*(?:$|[,.;]))/gi,
+    'standing water starts',
+  ],
   // "a bow in the pipe", holding water
   [/\b(?:an?\s+)?(?:(?:little|slight|big)\s+)?bow\s+in\s+(?:the|this)\s+(?:pipe|line)\b/gi, 'belly'],
   // "deepest I'd guess three inches at thirty five"
@@ -188,6 +198,11 @@ export const waterIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
+  // "lateral drops a little, 17 to 20, and I've got an inch of water": it sags there.
+  [
+    /\b(?:(?:the|our|this)\s+)?(?:lateral|line|pipe|it)\s+(?:drops|dips|goes\s+down)\s+(?:just\s+)?(?:(?:a\s+)?(?:little|bit|hair|tad)(?:\s+bit)?)?(?=\s*,?\s+(?:from\s+)?~?\d+(?:\.\d+)?\s*(?:-|to)\s*\d[^;]*\bwater\b)/gi,
+    'belly',
+  ],
   deepestAt,
   // "forty, dry again", "okay we're out"
   [

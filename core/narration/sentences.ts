@@ -10,10 +10,10 @@ export interface Sentence {
 
 /** A cue ending with one of these continues in the next. */
 const breaksOff =
-  /(?:^|\s)(?:at|from|to|of|the|a|an|and|or|is|are|there['’]?s|we['’]?ve|got|have|till|until|(?<!(?:got|has|have)\s)some|your|my|with|into|it['’]?s|that['’]?s|between|(?<!(?:there|that|here)['’]?s\s)another|hundred)[,\s]*$/i;
+  /(?:^|\s)(?:at|from|to|of|the|a|an|and|or|is|are|there['’]?s|we['’]?ve|got|have|till|until|(?<!(?:got|has|have)\s)some|your|my|with|into|it['’]?s|that['’]?s|between|(?<!\b(?:(?:there|that|here|it)['’]?s|is|got|have|see|hit|was)\s)another|hundred)[,\s]*$/i;
 /** So does one ending with one of these, unless the next begins a sentence: "enough to get by", "Twenty two, …". */
 const mayBreakOff =
-  /(?:^|\s)(?:(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|(?<!\b(?:coming|comes|came|going|goes|ties|tying|tied|pushing|sticking|caved|caving)\s)in|on|by|(?<!\b(?:pushed|push|made\s+it|got|get|went|broke|squeezed|worked|i['’]m|we['’]re|she['’]s|am|are|is)\s)through|like|approximately|roughly|our|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|where|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|another|point)[,\s]*$/i;
+  /(?:^|\s)(?:(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|(?<!\b(?:coming|comes|came|going|goes|ties|tying|tied|pushing|sticking|caved|caving)\s)in|on|by|(?<!\b(?:pushed|push|made\s+it|got|get|went|broke|squeezed|worked|i['’]m|we['’]re|she['’]s|am|are|is)\s)through|like|approximately|roughly|our|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|where|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|(?<!\b(?:is|it['’]s|got|have|see|hit|was)\s)another|point)[,\s]*$/i;
 /** A cue starting with one of these continues the previous one. */
 const continuing =
   /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o['’]?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;

@@ -28,6 +28,11 @@ const longestFirst = (all: readonly string[]): string[] => [...all].sort((a, b) 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const anyOf = (all: readonly string[]): string => longestFirst(all).map(escaped).join('|');
 
+/** "its clay", "cant get past": as a thumb types them. */
+const contracted =
+  /\b(?:thats|theres|heres|whats|wheres|shes|hes|theyre|youre)\b|\b(?:i|we|they|you)ve\b|\bim\b|\b(?:ca|wo|do|did|does|is|was|are|could|would|should|has|have)nt\b|\bits\b(?!\s+own\b)(?<!\b(?:on|in|of|at|off|to|from|by|with|for|past|under|over)\s+its)/gi;
+const withApostrophe = ([said]: RegExpExecArray): string => said.replace(/(ve|re|[stm])$/i, "'$1");
+
 /** Words removed before anything is read: "um", "you know". */
 export const interjection = new RegExp(
   String.raw`(?<![\w'’-])(?:${anyOf(interjections)}|(?<!\d\s*)mm)(?![\w'’-])\s*,?`,
@@ -73,6 +78,7 @@ export function normalize(text: string, names: readonly string[] = []): Normaliz
   const hidden = hide(text, names);
   let heard: TracedText = { ...traced(text), text: hidden };
   heard = rewrite(heard, /[’‘]/g, "'");
+  heard = rewrite(heard, contracted, withApostrophe);
   heard = rewrite(heard, interjection, ' ');
   heard = rewriteAll(heard, spokenIdioms);
   heard = markDenials(heard);

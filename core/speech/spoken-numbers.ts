@@ -131,7 +131,13 @@ const andMore = new RegExp(String.raw`^\s*,?\s+and\s+${word}\b(?!\s+(?:hal(?:f|v
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’]ve|i['’]ve|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:that['’]s|there['’]s|here['’]s|we['’]ve|i['’]ve)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’](?:ve|re)|i['’](?:ve|m)|it['’]s|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:that['’]s|there['’]s|here['’]s|we['’]ve|i['’]ve)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+
+/** "All the way to thirty", "to about fourteen": to a place too far for an hour of the clock. */
+const onToPlace = new RegExp(
+  String.raw`^\s+(?:all\s+the\s+way|clear|on|right)?\s*(?:to|through|out\s+to)\s+(?:about\s+|around\s+|maybe\s+)?(?:(?:thir|four|fif|six|seven|eigh|nine)teen|${tens.join('|')})\b(?![\s\w-]*(?:percent|o'?clock))`,
+  'i',
+);
 
 /** "There, eleven two": only such words before it. */
 const leadsIn = /^(?:\W|\b(?:there|okay|ok|and|so|now|then|right|alright|yeah|yep|here)\b)*$/i;
@@ -159,6 +165,8 @@ function numberWords(heard: TracedText): TracedText {
     if (isTenth && leadsIn.test(before) && tellsPlace.test(after)) return `${a}.${b}`;
     // "from eleven two to thirteen"
     if (isTenth && /\bfrom\s+$/i.test(before) && /^\s+to\b/i.test(after)) return `${a}.${b}`;
+    // "eleven two all the way to thirty"
+    if (isTenth && onToPlace.test(after)) return `${a}.${b}`;
     // "then at six two we get"
     if (isTenth && /\bat\s+$/i.test(before))
       if (
@@ -226,6 +234,14 @@ const fractionSteps: readonly [RegExp, (match: RegExpExecArray, before: string) 
   [g(String.raw`(?<![\d./])\b3\s+quarters?(?=\s*(?:$|[,.;]))`), () => ' 3/4'],
   [g(String.raw`\b(?:a\s+)?couple\s+(?:of\s+)?(inch(?:es)?|feet|foot)\b`), ([, unit = '']) => `2 ${unit}`],
   [g(String.raw`\b(?:an?|one)\s+(inch|foot)\b`), ([, unit = '']) => `1 ${unit}`],
+  // "holding water, an inch and a half to two"
+  [
+    g(
+      String.raw`(?<![\d./])(\d(?:\.\d+)?)\s*-?in(?:ch(?:es)?)?\s+(?:to|or)\s+(?:(?:about|maybe)\s+)?(\d(?:\.\d+)?)(?=\s*(?:$|[,.;]))`,
+    ),
+    ([, least = '', most = '']) =>
+      Number(least) < Number(most) ? `${least}-${most} in` : `${least} in, ${most}`,
+  ],
   [g(String.raw`\bhalf\s+past\s+(\d+)\b`), ([, hour = '']) => `${hour}:30`],
   [
     g(String.raw`\b(1[0-2]|[1-9])\s+(15|30|45)(?=\s*o['’]?clock|\s+position)`),
@@ -261,7 +277,7 @@ const feetAndInches: readonly Idiom[] = [
   ],
   [
     g(
-      String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+deep\b|\s*,(?!\s*(?:\d|and\b|maybe|about|or\b))))`,
+      String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+deep\b|\s+(?:it|we|i|you|there|that|the\s+(?:pipe|line))(?:['’](?:s|ve|re|m))?\s+[a-z]|\s*,(?!\s*(?:\d|and\b|maybe|about|or\b))))`,
     ),
     ([, feet = '', inches, deep = '']) =>
       Number(inches ?? deep) < 12 ? `${feet}' ${inches ?? deep}"` : undefined,
