@@ -9,6 +9,11 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|(?:root\s+)?cu
 
 /** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
 export const debrisIdioms: readonly Idiom[] = [
+  // "patch of concrete in the invert": what lies in the pipe, no pipe.
+  [
+    /\b(?:an?\s+)?(?:patch|blob|glob|lump|slug|puddle|spill|bit|dab)\s+of\s+(?:hard(?:ened)?\s+|dried\s+)?(?:concrete|grout|mortar|cement)\b/gi,
+    ([said]) => `deposit ${quoted(said)}`,
+  ],
   // "dirt goes from 32 to 35": what lies in the pipe.
   [
     new RegExp(

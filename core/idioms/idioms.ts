@@ -33,6 +33,13 @@ const shorthand: readonly Idiom[] = (
     ['misalign(?:ment)?', 'misaligned'],
     ['obst(?:r|n)?', 'obstruction'],
     ['dn(?=\\s*(?:$|[,;]))', 'down'],
+    ['misal', 'misaligned'],
+    ['lat(?=\\.?\\s+(?:lt|rt|l|r|left|right|live|dead|active|@|at|\\d))', 'branch'],
+    ['live(?=\\s*(?:$|[,;]))', 'in use'],
+    ['abandon\\s+survey', 'survey abandoned'],
+    ['dp(?=\\s+\\d)', 'depth'],
+    ['dp(?=\\s*(?:$|[,;]))', 'deep'],
+    ['dia(?:m)?(?=\\.?\\s*(?:$|[,;]))', 'of the pipe'],
     ['os(?=\\s+(?:jt|joint|\\d))', 'offset'],
   ] as const
 ).map(([short, long]): Idiom => [new RegExp(String.raw`(?<=\d\s[^;]*)\b${short}\b\.?`, 'gi'), long]);
@@ -327,9 +334,16 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<=\d\s+)1\/(16|6|5)\s+bend\b/gi,
     ([, part]) => `bend ${{ '16': 22.5, '6': 60, '5': 72 }[part ?? ''] ?? ''} degrees`,
   ],
+  // "12 wye l", "12 wye l cap"
+  [
+    /(?<=\d\s+(?:wye|tee|tap|y|lateral|branch)\s+)(l|r)\b(?:\s+(cap)(?:ped)?\b)?(?=\s*(?:$|[,;]))/gi,
+    ([, side = '', cap]) => `${/^l/i.test(side) ? 'left' : 'right'}${cap === undefined ? '' : ' capped'}`,
+  ],
+  // "0 co cap": the counter is zeroed there.
+  [/(?<=\b(?:co|cleanout)\s+)cap(?=\s*(?:$|[,;]))/gi, asNote],
   // "91 wye lt", "53 bend rt"
   [
-    /(?<=\b(?:wye|tee|tap|bend|turn|elbow|ell|22|45|90|branch|lateral|tie-?in|crack|hole|break|broken)\s+)(lt|rt)\b\.?(?=\s*(?:$|[,;]))/gi,
+    /(?<=\b(?:wye|tee|tap|bend|turn|elbow|ell|22|45|90|branch|lateral|tie-?in|crack|hole|break|broken)\s+)(lt|rt)\b\.?(?=\s*(?:$|[,;]|(?:in\s+use|live|capped|active|dead)\b))/gi,
     ([, side = '']) => (/^l/i.test(side) ? 'left' : 'right'),
   ],
   // "61 crk long 6"

@@ -203,6 +203,12 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, at = '', near = '', far = '']) => `at ${at} ft ${near} to ${far}`,
   ],
+  // "pvc-clay coupling": one, then the other.
+  [
+    new RegExp(String.raw`(?<=\d\s+)\b(${anyMaterial})-(?=(${anyMaterial})\b)`, 'gi'),
+    ([said, one = '', other = '']) =>
+      oneMaterial.test(`${one} ${other}`) ? undefined : `${said.slice(0, -1)} to `,
+  ],
   // "8 inch stub for the first 3 feet, then it's 6 inch clay"
   [
     new RegExp(
