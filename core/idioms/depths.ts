@@ -56,12 +56,18 @@ export const depthFigures: readonly Idiom[] = [
     /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:at|on|over)\s+(?:the|that)\s+([a-z]+(?:\s+[a-z]+){0,2}?)\s+(?:says|said|reads|shows|is|was|gives(?:\s+me)?)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
     ([, point = '']) => `locate at the ${point}, depth `,
   ],
+  // "he's got 3 foot 8", "he's at 5 2 on that"
+  [
+    /^\W*(?:(?:he|she|they|[a-z]+)(?:'s|'ve|\s+has)?\s+(?:got|getting|calling\s+it|showing)|(?:he|she|they)(?:'s|'re)\s+(?:at|reading|saying))\s+(?:(?:about|like|maybe|~)\s*)*(\d{1,2}(?:\s*(?:feet|foot|ft)|')(?:\s*\d{1,2}\s*")?|\d{1,2}\s+(?:1[01]|\d))(?:\s+(?:on|at|for)\s+(?:that|it|this)(?:\s+one)?|\s+(?:deep|down|there|right\s+there))?(?=\W*$)/gi,
+    ([said, deep = '']) =>
+      /^\W*(?:i|we|you|it|that|there|this|what)\b/i.test(said) ? undefined : `depth ${deep}`,
+  ],
   // "locate at the main, 9 foot 4"
   [
     /\b(?:i\s+)?locat(?:e|ed|ing)\s+(?:it\s+)?(?:at|over|on)\s+the\s+([a-z]+(?:\s+[a-z]+){0,2}?)\s*,\s+(?:(?:about|like|around|maybe|it's|that's|i\s+got|i\s+get|~)\s*)*(?=\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi,
     ([, point = '']) => `locate at the ${point}, depth `,
   ],
-  // "depth at 112 is 7 foot 6\"
+  // "depth at 112 is 7 foot 6"
   [
     /(?:(?<=^\s*)\d+(?:\.\d+)?\s+)?\b(?:the\s+)?depth\s+(?:here\s+)?at\s+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:(?:is|was|reads|about|~)\s*)+(?=\d)/gi,
     ([, at = '']) => `${at} depth `,

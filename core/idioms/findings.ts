@@ -13,6 +13,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:you|i|we)\s+can\s+see\s+(?:the\s+)?(?:dirt|soil|ground|mud|bedding)\s+(?:on|at|in|through)\s+(?:the\s+)?(?:bottom|top|left|right|side|it|there)\b(?<=\b(?:open|apart|separated|gapped|gap|missing)\b[^;]*)/gi,
     asNote,
   ],
+  // "roots are coming back in already": no way back of the camera.
+  [
+    /\b(?:(?:are|is|have|has)\s+)?(?:already\s+|just\s+)?(?:coming|come|came|growing|grown|grew)\s+(?:right\s+)?back(?:\s+in)?(?:\s+already)?\b(?<=\broots?\b[^;]*)/gi,
+    besideIt,
+  ],
   // "the pipe is gone on the bottom"
   [
     /(?<!\bof\s+(?:the\s+)?)\b(?:the\s+)?(?:pipe|wall|iron|metal)\s+is\s+(?:all\s+|just\s+|completely\s+|totally\s+)*(?:gone|missing|rotted|eaten|rusted)(?:\s+(?:out|away|through))?\s+(?:on|at|along|in)\s+the\s+bottom\b/gi,

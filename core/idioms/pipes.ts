@@ -209,6 +209,11 @@ export const pipeIdioms: readonly Idiom[] = [
     ([said, one = '', other = '']) =>
       oneMaterial.test(`${one} ${other}`) ? undefined : `${said.slice(0, -1)} to `,
   ],
+  // "it's clay, yeah, clay pipe"
+  [
+    new RegExp(String.raw`\b(${anyMaterial})\s*,?\s+(?:(?:yeah|yep|yup|yes)\s*,?\s+)?(?:it's\s+)?(?=\1\b)`, 'gi'),
+    ' ',
+  ],
   // "8 inch stub for the first 3 feet, then it's 6 inch clay"
   [
     new RegExp(
@@ -225,7 +230,7 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, near = '']) => `${near} to `,
   ],
-  // "pipe changes, plastic from here\", "change of pipe there, going to clay"
+  // "pipe changes, plastic from here", "change of pipe there, going to clay"
   [
     new RegExp(
       String.raw`\b(?:(?:the\s+)?pipe\s+changes|change\s+(?:of|in)\s+(?:the\s+)?(?:pipe|material)|(?:pipe|material)\s+change)(?:\s+(?:here|there))?\s*,\s*(?:(?:it's|it\s+is|we're\s+in|going\s+to|goes\s+to|to|into|now|all)\s+)*(${anyMaterial})(?:\s+pipe)?\b(?:\s+(?:from\s+(?:here|there)(?:\s+on)?|after\s+(?:that|this)|now|beyond))?`,
@@ -233,7 +238,7 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, pipe = '']) => `change to ${pipe}`,
   ],
-  // "hub adapter at 10.2 and old clay after\"
+  // "hub adapter at 10.2 and old clay after"
   [
     new RegExp(
       String.raw`\b((?:[a-z]+\s+)?(?:coupling|adapter|transition))(\s+at\s+~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:and|then)\s+(?:(?:it's|old|all)\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:after(?:\s+(?:that|it))?|from\s+(?:there|here)|beyond)(?=\s*(?:$|[,.;]))`,

@@ -8,6 +8,11 @@ const sameSized = (how: string): string =>
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
+  // "fourteen, another joint with some": of what was named before.
+  [
+    /\banother\s+(?:joint|one)\s+with\s+(?:some(?:\s+more)?|them|it|those|the\s+same)(?=\s*(?:$|[,.;]))/gi,
+    'same thing',
+  ],
   // "next one's at twenty six, medium"
   [
     new RegExp(
@@ -232,7 +237,22 @@ export const placeFigures: readonly Idiom[] = [
     /^\s*(?:the\s+)?(?:worst|deepest|biggest|heaviest)(?:\s+(?:of\s+(?:it|them)|part|spot|one))?\s+(?:(?:is|was|at|about|around|being|~)\s*)+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s+(?:(?:that's|it's|it|that|gets|is|there|more\s+like|like|maybe|about|probably|to|up|i'd\s+say|~|,)\s*)+(\d+)\s*(?:%|percent)(?=\s*(?:$|[,.;]))/gi,
     ([, at = '', share = '']) => `${at} same thing, ${share}%`,
   ],
-  // "32, light again"
+  // "crack goes from like 10 to 2 across the top": hours.
+  [
+    /\b(?:goes|runs|going|running|is|it's)?\s*\bfrom\s+(?:(?:like|about|maybe|~)\s*)*(1[0-2]|[1-9])\s*(?:-|to)\s*(1[0-2]|[1-9])\s+(?:across|over|around|along|through)\s+(?:the\s+)?(?:top|crown|bottom|invert|side)\b/gi,
+    ([, from = '', to = '']) => `${from} to ${to} o'clock`,
+  ],
+  // "45 encrustation, 10 %, 9 to 12": after the place, hours.
+  [
+    /\b(1[0-2]|[1-9])\s*to\s*(1[0-2]|[1-9])(?=\s*(?:$|[.;]))(?<=^\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?\s+[a-z][^;]*,\s*(?:1[0-2]|[1-9])\s*to\s*(?:1[0-2]|[1-9]))/gi,
+    ([, from = '', to = '']) => `${from} to ${to} o'clock`,
+  ],
+  // "14 is more like 10": of what was read there.
+  [
+    /^\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:'s|\s+is|\s+was)\s+(?:probably\s+|maybe\s+)?(?:more\s+like|closer\s+to)\s+(\d*[05])(?:\s*(?:%|percent))?(?=\s*(?:$|[.;]))/gi,
+    ([, at = '', share = '']) => `${at} same thing, ${share}%`,
+  ],
+  // "then at 23.5 is another"
   [
     afterPlace(
       String.raw`(light|heavy|bad|big|small|thick|thin|large)\s+(?:again|too|as\s+well)(?=\s*(?:$|[,.;]))`,
@@ -242,11 +262,11 @@ export const placeFigures: readonly Idiom[] = [
   // "17, little more, 10 %", "45, it's worse, 15"
   [
     afterPlace(
-      String.raw`(?:(?:it's|that's|a|is|getting|gets|even)\s+)*(?:(?:little|bit|lot)\s+)?(?:more|less|worse|heavier|thicker|better|lighter)(?:\s+(?:here|there|now))?\s*,\s+(?:(?:about|maybe|like|say|call\s+it|~|,)\s*)*(\d*[05])\s*(?:%|percent)?(?=\s*(?:$|[.;]))`,
+      String.raw`(?:(?:it's|that's|a|is|getting|gets|even)\s+)*(?:(?:little|bit|lot)\s+)?(?:more|less|worse|heavier|thicker|better|lighter)(?:\s+(?:here|there|now))?(?:\s*,\s+|\s+(?=call|maybe|about|like|say|probably))(?:(?:about|maybe|like|say|probably|call\s+it|~|,)\s*)*(\d*[05])\s*(?:%|percent)?(?=\s*(?:$|[.;]))`,
     ),
     ([, share = '']) => `same thing, ${share}%`,
   ],
-  // "then at 23.5 is another\"
+  // "then at 23.5 is another"
   [
     /^\s*(?:(?:and|then)\s+)*(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:is|was|we've\s+got|we\s+got|there's|i\s+got|i've\s+got|has)\s+(?:another|one\s+more)(?:\s+one)?(?=\s*$)/gi,
     ([, at = '']) => `${at} same thing`,

@@ -24,6 +24,11 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "36 is where I see the city's tap so 36 is the main"
+  [
+    /\b(?:where\s+)?(?:i|we|you)\s+(?:can\s+)?see\s+the\s+city(?:'s)?\s+(?:tap|main|connection)\s*,?\s+(?:so|and)\s+[a-z\d\s.-]{1,30}?\s+is\s+(?=the\s+main\b)/gi,
+    '',
+  ],
   // "connection to the main, drops in at twelve o'clock": no drop of the line.
   [
     /\b(?:it\s+)?drops\s+(?:right\s+|straight\s+)?in(?:to\s+(?:it|the\s+main))?\s+(?=(?:at|on|from)\s+(?:the\s+)?(?:top|side|crown|\d|twelve|eleven|ten|nine|one|two|three))/gi,

@@ -3,6 +3,11 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
+  // "nineteen, Mike, locate that": to who holds the locator.
+  [
+    /\s*,\s+(?:[a-z]+\s*,\s+)?(?:can\s+you\s+|go\s+(?:ahead\s+and\s+)?)?(?:locate|shoot|find|mark|spot)\s+(?:that|this|it)(?:\s+one)?(?:\s+(?:too|for\s+me|please|there|here))*(?=\W*$)/gi,
+    '',
+  ],
   // "9 foot 4, I shot that from the manhole lid": how it was located.
   [/\b(?:i|we)\s+shot\s+(?:that|it|this)\s+(?:from|off|through)\b[^;.]*/gi, asNote],
   // "cleanout to grade", "main, can see the flow", "clay to cast, banded"

@@ -1,3 +1,4 @@
+import { aNumber } from '../idioms/number-words.js';
 import { breaksIn } from '../speech/run-on.js';
 import type { Cue } from './captions.js';
 
@@ -20,14 +21,23 @@ const continuing =
 /** "forty" and then "six" is one number. */
 const tensEnd = /\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred)\s*$/i;
 const unitStart = /^\s*(?:one|two|three|four|five|six|seven|eight|nine)\b/i;
+/** So does one that begins with one of these. */
+const beginsAnew = /^\s*(?:(?:um+|uh+)\s+)?(?:then|so|okay|ok|alright|and\s+then|now)\b/i;
 /** A cue written like this begins a sentence, unless the one before breaks off. */
 const capital = /^\s*[A-Z][a-z]/;
 
+/** "Another joint with some", and then a place: the roots named before. */
+const withSome = /\bwith\s+some[,\s]*$/i;
+const place = new RegExp(String.raw`^\s*(?:at\s+)?(?:\d|${aNumber}\b)`, 'i');
+
 const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&
+  !(withSome.test(text) && place.test(next)) &&
   (breaksOff.test(text) ||
     (!capital.test(next) &&
-      (mayBreakOff.test(text) || continuing.test(next) || (tensEnd.test(text) && unitStart.test(next)))));
+      ((mayBreakOff.test(text) && !beginsAnew.test(next)) ||
+        continuing.test(next) ||
+        (tensEnd.test(text) && unitStart.test(next)))));
 
 /** The sentences of a narration in order: cues joined where one breaks off, split at full stops. */
 export function sentencesOf(cues: readonly Cue[]): Sentence[] {

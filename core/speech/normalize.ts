@@ -33,6 +33,10 @@ const contracted =
   /\b(?:thats|theres|heres|whats|wheres|shes|hes|theyre|youre)\b|\b(?:i|we|they|you)ve\b|\bim\b|\b(?:ca|wo|do|did|does|is|was|are|could|would|should|has|have)nt\b|\bits\b(?!\s+own\b)(?<!\b(?:on|in|of|at|off|to|from|by|with|for|past|under|over)\s+its)/gi;
 const withApostrophe = ([said]: RegExpExecArray): string => said.replace(/(ve|re|[stm])$/i, "'$1");
 
+/** "There's a a bend", "it's it's pvc". */
+const stammered =
+  /\b(an?|the|it's|that's|there's|we've|we're|i'm|i|is|at|to|and|then|so|of|on|in)\s+\1(?=\s)/gi;
+
 /** Words removed before anything is read: "um", "you know". */
 export const interjection = new RegExp(
   String.raw`(?<![\w'’-])(?:${anyOf(interjections)}|(?<!\d\s*)mm)(?![\w'’-])\s*,?`,
@@ -80,6 +84,7 @@ export function normalize(text: string, names: readonly string[] = []): Normaliz
   heard = rewrite(heard, /[’‘]/g, "'");
   heard = rewrite(heard, contracted, withApostrophe);
   heard = rewrite(heard, interjection, ' ');
+  heard = rewrite(heard, stammered, ([, once = '']) => once);
   heard = rewriteAll(heard, spokenIdioms);
   heard = markDenials(heard);
   heard = spokenNumbers(heard);
