@@ -13,9 +13,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:you|i|we)\s+can\s+see\s+(?:the\s+)?(?:dirt|soil|ground|mud|bedding)\s+(?:on|at|in|through)\s+(?:the\s+)?(?:bottom|top|left|right|side|it|there)\b(?<=\b(?:open|apart|separated|gapped|gap|missing)\b[^;]*)/gi,
     asNote,
   ],
+  // "it's in pieces, all four quarters"
+  [/\s*,?\s+all\s+(?:four|4|three|3)\s+(?:quarters|quadrants|sides)\b/gi, ' all around'],
   // "roots are coming back in already": no way back of the camera.
   [
-    /\b(?:(?:are|is|have|has)\s+)?(?:already\s+|just\s+)?(?:coming|come|came|growing|grown|grew)\s+(?:right\s+)?back(?:\s+in)?(?:\s+already)?\b(?<=\broots?\b[^;]*)/gi,
+    /\b(?:(?:are|is|have|has)\s+)?(?:already\s+|just\s+)?(?:coming|growing)\s+(?:right\s+)?back(?:\s+in)?(?:\s+already)?\b(?<=\broots?\b[^;]*)/gi,
     besideIt,
   ],
   // "the pipe is gone on the bottom"

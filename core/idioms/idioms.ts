@@ -469,6 +469,11 @@ export const figureIdioms: readonly Idiom[] = [
     /\b(?:the\s+|a\s+)?(?:(?:hub|bell)\s+)?joints?\s+(?:is\s+|are\s+)?(?:~\s*|about\s+)?every\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')/gi,
     ([, long = '']) => `${long} ft pieces`,
   ],
+  // "clay's in 2.5 ft lengths, so figure a joint about every 30 inches"
+  [
+    /\b(?:in|about)\s+(\d+(?:\.\d+)?)\s*(?:foot|feet|ft)\s+(?:lengths|sticks|pieces|sections)\b(?:\s*,?\s+(?:so\s+)?(?:figure|call\s+it|that's|say|about)\s+(?:an?\s+)?joint[^;.]*)?/gi,
+    ([, long = '']) => `${long} ft pieces`,
+  ],
   // "seventeen feet of that's not seen"
   [/\b\d+(?:\.\d+)?\s*(?:feet|foot|ft)\s+of\s+(?:that|it|this|the\s+(?:line|pipe))(?:'s)?\b/gi, ' '],
   // "6 to 8 feet long": the longer of them, with what was said.

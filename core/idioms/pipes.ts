@@ -132,7 +132,7 @@ export const pipeIdioms: readonly Idiom[] = [
     'lined',
   ],
   [
-    /\bliner\s+(?:stops|ends|quits)\s+(?:just\s+)?(short\s+of\s+(?:the\s+)?(?:city\s+)?main)\b/gi,
+    /\bliner\s+(?:stops|ends|quits)\s+((?:just\s+)?(?:(?:an?|a\s+couple(?:\s+of)?|a\s+few|some|\d+(?:\.\d+)?)\s+(?:inch(?:es)?|feet|foot|ft)\s+)?short\s+of\s+(?:the\s+)?(?:city\s+)?main)\b/gi,
     ([, short = '']) => `liner ends ${quoted(short)}`,
   ],
   [
@@ -211,8 +211,20 @@ export const pipeIdioms: readonly Idiom[] = [
   ],
   // "it's clay, yeah, clay pipe"
   [
-    new RegExp(String.raw`\b(${anyMaterial})\s*,?\s+(?:(?:yeah|yep|yup|yes)\s*,?\s+)?(?:it's\s+)?(?=\1\b)`, 'gi'),
+    new RegExp(
+      String.raw`\b(${anyMaterial})\s*,?\s+(?:(?:yeah|yep|yup|yes)\s*,?\s+)?(?:it's\s+)?(?=\1\b)`,
+      'gi',
+    ),
     ' ',
+  ],
+  // "3 inch line to start, reduces up to 4 at 5 foot"
+  [
+    new RegExp(
+      String.raw`^\D{0,20}?(\d+(?:\.\d+)?)\s*-?in(?:ch)?\.?\s+(?:(${anyMaterial})\s+)?(?:line|pipe|drain)?\s*(?:to\s+start|at\s+first|to\s+begin(?:\s+with)?)\s*,?\s+(?:(?:and|then|it|it's)\s+)*(?:reduces|goes|steps|opens|bumps|drops|upsizes|changes|increases|necks)\s+(?:(?:up|down|out)\s+)?to\s+(\d+(?:\.\d+)?)\s*(?:-?in(?:ch)?\.?\s+)?(?:(${anyMaterial})\s+)?(?:at|around|by)\s+(?:(?:about|around|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, near = '', pipe = '', far = '', next = '', at = '']) =>
+      `${near} in ${pipe} > ${far} in ${next} at ${at} ft`.replaceAll(/ {2,}/g, ' '),
   ],
   // "8 inch stub for the first 3 feet, then it's 6 inch clay"
   [

@@ -60,7 +60,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
 
 /** "That goes on to about twenty": the far end of the newest thing. */
 const goesOnTo =
-  /(?:^\W*|\b(?:that|it|this|they|she)\s+)(?:goes|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
+  /(?:^\W*|\b(?:that|it|this|they|she)\s+)(?:goes|(?:both\s+|all\s+)?(?:go|run|continue|extend)|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
 /** "It goes like that to the end": to where the head is read next. */
 const staysToEnd =
@@ -151,9 +151,21 @@ function farEnd(talk: Talk, said: SentenceState, last: NarrationItem, place: num
     return true;
   }
   if (last.entry.to_ft !== undefined) return false;
-  amend(talk, said, last, { ...last.entry, to_ft: place });
+  amend(talk, said, last, endingAt(last.entry, place));
+  // "They both go to thirteen"
+  const other = /\bboth\b/i.test(said.sentence.text) ? talk.items[talk.items.indexOf(last) - 1] : undefined;
+  if (other?.entry.kind === 'finding' && other.entry.to_ft === undefined && isSameKind(other, last))
+    amend(talk, said, other, endingAt(other.entry, place));
   return true;
 }
+
+/** The entry with its far end. */
+function endingAt({ open: _, ...entry }: EntryDraft, to_ft: number): EntryDraft {
+  return { ...entry, to_ft };
+}
+
+const isSameKind = ({ entry: one }: NarrationItem, { entry: other }: NarrationItem): boolean =>
+  one.kind === 'finding' && other.kind === 'finding' && one.finding === other.finding;
 
 /** A crack that runs along the pipe. */
 const isAlong = (entry: EntryDraft): boolean =>
