@@ -53,6 +53,7 @@ test('family A asks at a turn over 45°, one within 40 ft serving; family B at e
   expect(missing(90, [bend('B1', 70, 46)]).map(({ why }) => why)).toEqual(['a turn of 46° at 70.0 ft']);
   expect(missing(90, [bend('B1', 30, 46)])).toEqual([]);
   expect(missing(90, [bend('B1', 70, 45)])).toEqual([]);
+  expect([40, 40.1].map((at) => missing(90, [bend('B1', at, 46)]).length)).toEqual([0, 1]);
   const b = { cleanoutFamily: 'B' } as const;
   expect(missing(90, [bend('B1', 50, 67.5), bend('B2', 70, 60)], b)).toEqual([]);
   expect(missing(90, [bend('B1', 50, 67.5), bend('B2', 70, 67.5)], b)).toHaveLength(1);

@@ -73,6 +73,24 @@ test('an older look is held against the new one: new, same, worse, better, gone,
   expect(why[6]).toMatch('did not see');
 });
 
+// Two logs of one pipe differ by what a user reads off a picture: common practice.
+test.each([
+  ['roots 30%', 'roots 34%', 'roots 36%'],
+  ['deposit 20%', 'deposit 24%', 'deposit 26%'],
+  ['offset 3/8', 'offset 7/16', 'offset 9/16'],
+])('“%s” and “%s” are the same, “%s” is worse, and the other way round better', (then, alike, more) => {
+  const held = (old: string, own: string) => {
+    const job = spokenJob('', ['80 main', `40 ${own}`], { depths: deep(3, 6) });
+    return said(withRun(job, 'earlier', ['80 main', `40 ${old}`])).map(({ is }) => is);
+  };
+  expect([held(then, alike), held(alike, then), held(then, more), held(more, then)]).toEqual([
+    ['same'],
+    ['same'],
+    ['worse'],
+    ['better'],
+  ]);
+});
+
 const finding = fc.record({
   kind: fc.constantFrom('crack along', 'roots 12%', 'hole', 'offset 1/4'),
   at: fc.integer({ min: 4, max: 760 }).map((tenths) => tenths / 10),

@@ -186,6 +186,20 @@ test('a flush that ran past lowers a slight sag by one; water held by a blockage
   const sag = { finding: 'belly', inches: 0.5 };
   expect(gradesOf([sag, flush])).toEqual([1]);
   expect(gradesOf([sag, flush], {}, { flushLowersBelly: false })).toEqual([2]);
+  // Seen where the sag ends it ran past; seen before, it may stand there.
+  expect(
+    gradesOf([
+      { ...sag, reading_ft: 40, to_ft: 46 },
+      { ...flush, reading_ft: 46 },
+    ]),
+  ).toEqual([1]);
+  expect(
+    gradesOf([
+      { ...sag, reading_ft: 40, to_ft: 46 },
+      { ...flush, reading_ft: 45.9 },
+    ]),
+  ).toEqual([2]);
+  expect(gradesOf([sag, { ...flush, runsAway: false }])).toEqual([2]);
   // Only a slight finding ranks lower; a belly to fix, or a failed one, keeps its grade.
   expect(gradesOf([{ finding: 'belly', inches: 1.2 }, flush])).toEqual([3]);
   expect(gradesOf([{ finding: 'belly', inches: 2.1 }, flush])).toEqual([4]);

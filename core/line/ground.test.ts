@@ -3,7 +3,7 @@ import { readJob } from '../files/read.js';
 import { survey } from '../survey/survey.js';
 import { oneLine } from '../test/one-line.js';
 import { courseOf, fromTwoTapes, tapeTo } from './course.js';
-import { moveEdge, snapEnd, splitAt, type HeldStretch } from './edit-stretches.js';
+import { moveEdge, moveEnd, snapEnd, splitAt, type HeldStretch } from './edit-stretches.js';
 
 const origin = { x_ft: 0, y_ft: 0 };
 const coordinate = fc.double({ min: -80, max: 80, noNaN: true });
@@ -175,4 +175,36 @@ test('an end dropped at a thing is held by it; a split gives two that touch', ()
     { from: 'A', to: 'B' },
   ]);
   expect(splitAt([{ from_ft: 0, to_ft: 10 }], { feet: 30 }, (each) => each, resolve)).toBeUndefined();
+});
+
+test('an end is moved to where it lands, and never past the other end; what it was attached to is let go', () => {
+  const at: Readonly<Record<string, number>> = { T1: 20, T2: 50 };
+  const resolve = ({ from_ft, to_ft, from, to }: HeldStretch) => ({
+    from_ft: at[from ?? ''] ?? from_ft ?? 0,
+    to_ft: at[to ?? ''] ?? to_ft ?? 80,
+  });
+  const held = fc.constantFrom<HeldStretch>(
+    { from: 'T1', to: 'T2' },
+    { from: 'T1', to_ft: 50 },
+    { from_ft: 20, to: 'T2' },
+    { from_ft: 20, to_ft: 50 },
+  );
+  const things = Object.entries(at).map(([id, station_ft]) => ({ id, station_ft }));
+  fc.assert(
+    fc.property(held, fc.constantFrom('from', 'to'), fc.integer({ min: 0, max: 800 }), (old, end, tenths) => {
+      const feet = tenths / 10;
+      const to = snapEnd(feet, things);
+      expect(Math.abs(to.feet - feet)).toBeLessThanOrEqual('thing' in to ? 0.6 : 0.25 + 1e-9);
+      const moved = moveEnd(old, end, to, resolve);
+      const past = end === 'from' ? to.feet > 50 : to.feet < 20;
+      if (past) expect(moved).toBe(old);
+      else {
+        const [from_ft, to_ft] = end === 'from' ? [to.feet, 50] : [20, to.feet];
+        expect(resolve(moved)).toEqual({ from_ft, to_ft });
+        expect('thing' in to ? moved[end] : moved[`${end}_ft`]).toBe('thing' in to ? to.thing : to.feet);
+        expect('thing' in to ? moved[`${end}_ft`] : moved[end]).toBeUndefined();
+      }
+    }),
+  );
+  expect(['thing' in snapEnd(20.5, things), 'thing' in snapEnd(20.7, things)]).toEqual([true, false]);
 });

@@ -153,6 +153,7 @@ test('the resin lasts as its sheet says for the day, and too short a time is sai
   });
   expect(workingTime(50, rules, 70).potLife.value).toBeCloseTo(65, 9);
   expect(workingTime(50, rules, 70).needed.value).toBeCloseTo(30, 9);
+  expect(workingTime(50, rules, 70).insertion.value).toBeCloseTo(7.5, 9);
   expect(workingTime(50, rules, 70).short).toBeUndefined();
   expect(workingTime(50, rules, undefined)).toMatchObject({ temperature_F: 70, temperatureAssumed: true });
   expect(workingTime(50, rules, 30).potLife.value).toBe(90);

@@ -40,7 +40,7 @@ test.each([
   ['33 lat lt live', '33 branch left, in use'],
   ['12 wye l cap', '12 wye left capped'],
   ['30 pvc-clay coupling', '30 pvc > clay "coupling"'],
-  ['41 4\'6 dp', '41 4\'6" deep'],
+  ["41 4'6 dp", '41 4\'6" deep'],
   ['5 dp 3', '5 depth 3'],
   ['29 jt misal 1/4', '29 joint misaligned 1/4'],
   ['56-60 water 1/2 dia', '56-60 standing water 50%'],

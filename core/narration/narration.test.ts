@@ -5,7 +5,7 @@ import { entrySchema } from '../job/schema.js';
 import { captionFormat, readCaptions } from './captions.js';
 import { narrate, type NarrationItem } from './narrate.js';
 import type { LogContext } from '../logline/context.js';
-import { inOrder, narrationParts } from './parts.js';
+import { inOrder, narrationParts, sayItem } from './parts.js';
 import { sentencesOf } from './sentences.js';
 
 /** Narrations written for these tests, each with its true content: common practice. */
@@ -233,4 +233,24 @@ test('items go into a run: its own main and points, the sentence and the moment 
     name: 'branch connection 2',
     clock: 9,
   });
+});
+
+test('a proposal says what would be written: what it is, where, which way, and by the names of the line', () => {
+  const cues = [
+    'twelve feet tee on the left',
+    'twenty one, roots, both sides, ten percent',
+    'forty, bend, forty five to the right',
+    'sixty is the main',
+  ];
+  const { items } = narrate(
+    cues.map((text, i) => ({ start_s: 4 * i, text })),
+    { direction: 'downstream' },
+  );
+  expect(items.map((item) => sayItem(item))).toEqual([
+    expect.stringMatching(/^Branch connection 1, tee, at 9 o’clock, at 12 on the counter/),
+    expect.stringMatching(/^Roots, 10 % of the diameter, at 9 o’clock, at 21 on the counter/),
+    expect.stringMatching(/^Roots, 10 % of the diameter, at 3 o’clock, at 21 on the counter/),
+    expect.stringMatching(/^Bend 1, 45°, to the right, at 40 on the counter/),
+    expect.stringMatching(/^Main, at 60 on the counter/),
+  ]);
 });

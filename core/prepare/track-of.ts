@@ -9,7 +9,7 @@ import type { OwnerKind, School } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { pipeAt, type LineModel } from '../line/model.js';
 import { linerThickness, type LinerLoads } from '../liner/thickness.js';
-import { breaksOf, fewEnough, kinksOf, oneWithin } from '../track/breaks.js';
+import { breaksOf, crossingRoom_ft, fewEnough, kinksOf, oneWithin } from '../track/breaks.js';
 import { isEqual } from '../search/columns.js';
 import { cutsOf, endsOf } from '../track/ends.js';
 import type { Cell, Obligations, Track } from '../track/track.js';
@@ -27,8 +27,6 @@ export interface TrackInput {
 }
 
 const pit_ft = { launch: 3, burst: 4 } as const;
-/** A shield cannot be set this close to a crossing utility, ft. Common practice. */
-const shieldRoom_ft = 2;
 
 /**
  * Cuts a line wherever one foot may differ from the next, then into parts of at most 1 ft. Cells `beside`, from the
@@ -202,7 +200,7 @@ function cellOf(
   };
   const crossed = (model.line.crossings ?? []).some(
     ({ station_ft }) =>
-      station_ft > stretch.from_ft - shieldRoom_ft && station_ft < stretch.to_ft + shieldRoom_ft,
+      station_ft > stretch.from_ft - crossingRoom_ft && station_ft < stretch.to_ft + crossingRoom_ft,
   );
   return {
     from_ft: stretch.from_ft,

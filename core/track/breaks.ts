@@ -9,7 +9,8 @@ import type { Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
 import type { Obligations } from './track.js';
 
-const crossingRoom_ft = 2;
+/** A shield cannot be set this close to a crossing utility, ft. Common practice. */
+export const crossingRoom_ft = 2;
 /** Sound pipe needed for a liner's end beyond a place that must be cured, ft. */
 const soundEnd_ft = 1;
 const mostCell_ft = 1;
