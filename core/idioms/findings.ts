@@ -1,4 +1,4 @@
-import { tens } from './number-words.js';
+import { aNumber, tens } from './number-words.js';
 import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
@@ -12,6 +12,46 @@ export const findingIdioms: readonly Idiom[] = [
   [
     /\b(?:you|i|we)\s+can\s+see\s+(?:the\s+)?(?:dirt|soil|ground|mud|bedding)\s+(?:on|at|in|through)\s+(?:the\s+)?(?:bottom|top|left|right|side|it|there)\b(?<=\b(?:open|apart|separated|gapped|gap|missing)\b[^;]*)/gi,
     asNote,
+  ],
+  // "starts at the bell and runs back toward me about two feet": how it lies.
+  [
+    /\b(?:it\s+)?(?:starts|begins)\s+(?:at|in)\s+the\s+(?:bell|joint|hub)\s+and\s+(?:it\s+)?(?:runs|goes|comes)\s+(?:back\s+)?(?:toward|towards|to|away\s+from)\s+(?:me|us|the\s+camera)\b[^;.]*/gi,
+    asNote,
+  ],
+  // "root curtain again, not as thick"
+  [
+    /\s*,?\s+(?:but\s+)?not\s+(?:as|so|quite\s+as|nearly\s+as)\s+(?:thick|heavy|bad|big|much)\b(?<=\b(?:roots?|scale|grease|curtain|again|same)\b[^;]*)/gi,
+    besideIt,
+  ],
+  // "fat roots", "roots again, fat"
+  [/\bfat\s+(?=roots?\b)|(?<=\broots?\b[^;]*,?\s+)fat(?=\s*(?:$|[,.;]))/gi, 'heavy '],
+  // "crack runs to the joint at twenty five": as far as that.
+  [
+    /\b(?:it\s+)?(?:runs|goes|extends|continues)\s+(?:on\s+|out\s+|back\s+|all\s+the\s+way\s+)*to\s+the\s+(?:next\s+)?(?:joint|hub|bell|coupling)\s+at\s+/gi,
+    'to ',
+  ],
+  // "that joint has dropped, three quarters of an inch drop": how large it is.
+  [
+    /\b((?:the|that|this)\s+)?joint(?:'s|\s+has|\s+is)?\s+(?:dropped|settled|sunk)\s*,?\s+((?:(?:about|maybe|a|an|one|half|three|quarter|quarters|two|and|of|inch|inches|\d+|\d\/\d)\s+)+)drop(?=\s*(?:$|[.;]))/gi,
+    ([, , size = '']) => `offset joint, ${size}`,
+  ],
+  // "just stubble left": what is left of them, no side.
+  [
+    /\b(?:just\s+|only\s+|some\s+|a\s+(?:little|few|bit(?:\s+of)?)\s+)*(?:stubble|stubs|whiskers|fuzz|hairs?|bits|strands|remnants)\s+left\b(?!\s+(?:side|hand))/gi,
+    asNote,
+  ],
+  // "34 drops into a hole"
+  [
+    /\b(?:it\s+|pipe\s+|camera\s+)?(?:drops|falls|dropped|fell)\s+(?:off\s+)?into\s+an?\s+(?=(?:big\s+|large\s+)?(?:hole|void)\b)/gi,
+    ' ',
+  ],
+  // "a hole that's five feet of pipe gone": how long it is.
+  [
+    new RegExp(
+      String.raw`\s*,?\s+(?:that's\s+|which\s+is\s+)?((?:about\s+|maybe\s+)?(?:\d+(?:\.\d+)?|${aNumber})\s+(?:feet|foot|ft))\s+of\s+(?:the\s+)?pipe\s+(?:(?:is|that's|just|all)\s+)*(?:gone|missing)\b(?<=\b(?:hole|void|collapse|broken)\b[^;]*)`,
+      'gi',
+    ),
+    ([, long = '']) => ` ${long} long`,
   ],
   // "it's in pieces, all four quarters"
   [/\s*,?\s+all\s+(?:four|4|three|3)\s+(?:quarters|quadrants|sides)\b/gi, ' all around'],

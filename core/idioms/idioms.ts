@@ -249,7 +249,10 @@ export const spokenIdioms: readonly Idiom[] = [
     ),
     asNote,
   ],
-  [/\b(?:two|2|a\s+pair\s+of)\s+(?=(?:(?:rubber|shielded|no-hub|banded|flexible)\s+)*couplings\b)/gi, ' '],
+  [
+    /\b(?:two|2|a\s+pair\s+of|a\s+couple(?:\s+of)?)\s+(?=(?:(?:rubber|shielded|no-hub|banded|flexible)\s+)*(?:couplings|bands|clamps|adapters)\b)/gi,
+    ' ',
+  ],
   // "dirt quits at 26": what lay in the pipe, not soil seen through it.
   [
     /\b(?:dirt|soil)\s+(?=(?:quits?|lets\s+up|peters\s+out|goes\s+away|tapers\s+off|ends|stops|clears)\b)/gi,
@@ -427,7 +430,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "12 feet, 45 to the left", "33, 90 going up"
   [
-    /(?<=\d\s*(?:feet|foot|ft|')?\s*,\s*(?:an?\s+)?)(11\.25|22\.5|22|45|60|90)(?=\s+(?:(?:to\s+the\s+)?(?:left|right)|(?:going|turning|heading|turned)\s+(?:up|down|left|right)|up|down)\b)/gi,
+    /(?<=\d\s*(?:feet|foot|ft|'|")?(?:\s+(?:even|flat))?\s*,\s*(?:an?\s+)?)(11\.25|22\.5|22|45|60|90)(?=\s+(?:(?:to\s+the\s+)?(?:left|right)|(?:going|turning|heading|turned)\s+(?:up|down|left|right)|up|down)\b)/gi,
     ([, degrees = '']) => `bend ${degrees} degrees`,
   ],
   // "46 and 6 inches roots"

@@ -226,6 +226,35 @@ export const pipeIdioms: readonly Idiom[] = [
     ([, near = '', pipe = '', far = '', next = '', at = '']) =>
       `${near} in ${pipe} > ${far} in ${next} at ${at} ft`.replaceAll(/ {2,}/g, ' '),
   ],
+  // "2 inch galvanized goes about 6 feet": from where the counter stands at zero.
+  [
+    new RegExp(
+      String.raw`^\s*(?:(?:the|it's|that's)\s+)*((?:\d+(?:\.\d+)?\s*-?in(?:ch)?\.?\s+)?(?:${anyMaterial}))(?:\s+pipe)?\s+(?:goes|runs|lasts)\s+(?:for\s+)?(?:(?:about|maybe|around|like|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => `${pipe} ends at ${at} ft`,
+  ],
+  // "lateral liner from the city starts"
+  [
+    /\b(?:lateral\s+)?liner\s+from\s+the\s+(?:city|main|street)\s+(?=(?:starts|begins|ends|stops)\b)/gi,
+    'liner ',
+  ],
+  // "cast iron ends clay begins"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s*,?\s+(?:and\s+)?(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s+(?:begins|starts|takes\s+over|picks\s+up)\b`,
+      'gi',
+    ),
+    ([, near = '', far = '']) => `${near} to ${far}`,
+  ],
+  // "31 to 40 clay is good, no defects": how it looked, no change.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*(?:from\s+)?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:to|-|through)\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:the\s+)?${anyMaterial}(?:\s+pipe)?(?:'s|\s+is|\s+looks)\s+(?:(?:all|pretty|very|really|mostly)\s+)*(?:good|fine|clean|clear|perfect|okay|ok|great|solid|sound)\b[^;]*$`,
+      'gi',
+    ),
+    asNote,
+  ],
   // "8 inch stub for the first 3 feet, then it's 6 inch clay"
   [
     new RegExp(

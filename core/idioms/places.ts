@@ -13,6 +13,11 @@ export const stretchIdioms: readonly Idiom[] = [
     /\banother\s+(?:joint|one)\s+with\s+(?:some(?:\s+more)?|them|it|those|the\s+same)(?=\s*(?:$|[,.;]))/gi,
     'same thing',
   ],
+  // "twenty, second clay joint, same", "twenty two, third one, same"
+  [
+    /\b(?:the\s+)?(?:second|third|fourth|fifth|sixth|next)\s+(?:(?:clay|cast|pvc|pipe)\s+)?(?:one|joint)\s*,\s+(?:the\s+)?same(?:\s+(?:thing|deal|again))?(?=\s*(?:$|[.;]))/gi,
+    'same thing',
+  ],
   // "next one's at twenty six, medium"
   [
     new RegExp(
@@ -51,7 +56,10 @@ export const stretchIdioms: readonly Idiom[] = [
     ' ',
   ],
   // "another 45, so that's a 90"
-  [/,?\s*\bso\s+(?:that's|it's|they\s+make)\s+(?:an?\s+)?(?:ninety|90|forty[\s-]five|45)\b/gi, asNote],
+  [
+    /,?\s*\bso\s+(?:that's|it's|they\s+make|(?:it|that)\s+makes)\s+(?:an?\s+)?(?:ninety|90|forty[\s-]five|45)\b/gi,
+    asNote,
+  ],
   [/\b(?:to\s+(?:start|begin)\s+with|to\s+start\s+off(?:\s+with)?)\b/gi, ' '],
   // "same, a little more"
   [
@@ -252,7 +260,25 @@ export const placeFigures: readonly Idiom[] = [
     /^\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:'s|\s+is|\s+was)\s+(?:probably\s+|maybe\s+)?(?:more\s+like|closer\s+to)\s+(\d*[05])(?:\s*(?:%|percent))?(?=\s*(?:$|[.;]))/gi,
     ([, at = '', share = '']) => `${at} same thing, ${share}%`,
   ],
-  // "then at 23.5 is another"
+  // "48, joint, roots, 50": after its place, a share.
+  [
+    /\b([1-9][05]|100)(?=\s*(?:$|[.;]))(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*(?:[a-z]+\s*,\s*)?(?:[a-z]+\s+)?(?:roots|root\s+ball|grease|scale|debris)\s*,\s*(?!10\b)\d+)/gi,
+    ([, share = '']) => `${share}%`,
+  ],
+  // "a root at 24, one at 27 and one at 30"
+  [
+    /\b(?:there's\s+)?(?:an?|one)\s+((?:(?:small|big|little|fine|light|hairline)\s+)?(?:root|crack|hole|offset|joint|wye|tee|tap|bend|lip))\s+at\s+(~?\d+(?:\.\d+)?)((?:\s*,?\s*(?:and\s+)?(?:one|another)(?:\s+one)?\s+at\s+~?\d+(?:\.\d+)?)+)/gi,
+    ([, what = '', first = '', more = '']) =>
+      [first, ...more.split(/\s*,?\s*(?:and\s+)?(?:one|another)(?:\s+one)?\s+at\s+/).filter(Boolean)]
+        .map((at) => `${what} at ${at}`)
+        .join('; '),
+  ],
+  // "the one at 30 is the only one that matters, 30 %"
+  [
+    /^\s*(?:(?:and|but)\s+)?the\s+(?:one|joint)\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:is|was|'s)\s+[^;\d]*?\s*,\s+(?:(?:about|maybe|it's|that's|like|~)\s*)*(\d+)\s*(?:%|percent)(?=\s*(?:$|[,.;]))/gi,
+    ([, at = '', share = '']) => `${at} same thing, ${share}%`,
+  ],
+  // "32, light again"
   [
     afterPlace(
       String.raw`(light|heavy|bad|big|small|thick|thin|large)\s+(?:again|too|as\s+well)(?=\s*(?:$|[,.;]))`,

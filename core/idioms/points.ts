@@ -29,6 +29,29 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:where\s+)?(?:i|we|you)\s+(?:can\s+)?see\s+the\s+city(?:'s)?\s+(?:tap|main|connection)\s*,?\s+(?:so|and)\s+[a-z\d\s.-]{1,30}?\s+is\s+(?=the\s+main\b)/gi,
     '',
   ],
+  // "68 street connection"
+  [/\b(?:street\s+(?:connection|tap|tie[\s-]?in)|connection\s+(?:at|in)\s+the\s+street)\b/gi, 'the main'],
+  // "joins the building drain, three inch to four inch"
+  [
+    /\b(?:it\s+|we\s+|which\s+)?(?:joins|meets|enters|hits|ties\s+in(?:to)?|drops\s+into|goes\s+into)\s+(?:to\s+)?the\s+(?:main\s+)?building\s+drain\b/gi,
+    asNote,
+  ],
+  // "53 is where the tap is, on the main"
+  [/\b(?:like\s+)?where\s+(?:the|our)\s+tap\s+is\s*,?\s+(?:on|at|in|into)\s+the\s+main\b/gi, 'the main'],
+  // "there's something stuck in it": in the branch, not the camera.
+  [
+    /\b(?:and\s+)?(?:there's\s+)?(?:something|somebody's\s+[a-z]+|a\s+(?:toy|rag|bottle|cable|tool))\s+(?:is\s+)?(?:stuck|jammed|lodged|wedged)\s+in\s+(?:it|there|that|the\s+(?:wye|tee|tap|branch))\b(?<=\b(?:wye|tee|tap|branch|lateral)\b[^;]*)/gi,
+    asNote,
+  ],
+  // "turns down, ninety, then turns back at twelve and a half": a second bend, no way back.
+  [/\b(?:(?:and|then|it)\s+)*turns\s+back\s+(?=(?:at|around|about)\s)/gi, '; bend '],
+  // "a fitting with a cap"
+  [
+    /\b(?:an?\s+)?fitting\s+(?:with\s+a\s+(?:cap|plug)(?:\s+(?:on|in)\s+it)?|(?:that's\s+|is\s+)?(?:capped|plugged))(?:\s+off)?/gi,
+    'tie-in capped',
+  ],
+  // "saddle tap at the main"
+  [/\bsaddle\s+(?=tap\s+(?:at|on|in|into|to)\s+the\s+(?:city\s+)?main\b)/gi, ''],
   // "connection to the main, drops in at twelve o'clock": no drop of the line.
   [
     /\b(?:it\s+)?drops\s+(?:right\s+|straight\s+)?in(?:to\s+(?:it|the\s+main))?\s+(?=(?:at|on|from)\s+(?:the\s+)?(?:top|side|crown|\d|twelve|eleven|ten|nine|one|two|three))/gi,

@@ -8,6 +8,11 @@ export const remarkIdioms: readonly Idiom[] = [
     /\s*,\s+(?:[a-z]+\s*,\s+)?(?:can\s+you\s+|go\s+(?:ahead\s+and\s+)?)?(?:locate|shoot|find|mark|spot)\s+(?:that|this|it)(?:\s+one)?(?:\s+(?:too|for\s+me|please|there|here))*(?=\W*$)/gi,
     '',
   ],
+  // "it's longer than I thought, goes to 28"
+  [
+    /\b(?:(?:it's|that's|they're|it\s+is)\s+)?(?:a\s+(?:lot|little|bit)\s+)?(?:longer|bigger|worse|wider|shorter|deeper)\s+than\s+(?:i|we)\s+(?:thought|said|called(?:\s+it)?|figured|remembered|had)\s*,\s+/gi,
+    'it ',
+  ],
   // "9 foot 4, I shot that from the manhole lid": how it was located.
   [/\b(?:i|we)\s+shot\s+(?:that|it|this)\s+(?:from|off|through)\b[^;.]*/gi, asNote],
   // "cleanout to grade", "main, can see the flow", "clay to cast, banded"

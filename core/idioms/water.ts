@@ -17,6 +17,26 @@ const deepestAt: Idiom = [
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
+  // "thirty nine two, other side of the belly"
+  [
+    /\b(?:that's\s+|it's\s+)?(?:the\s+)?(?:other|far|back|end|downstream|upstream)\s*(?:side|end)?\s+of\s+(?:the|that|this)\s+(belly|sag|dip|low\s+spot|water)\b(?=\s*(?:$|[,.;]))/gi,
+    ([said, what = '']) => (/\bside|\bend/i.test(said) ? `${what} ends` : undefined),
+  ],
+  // "we have water stand, to thirty three"
+  [
+    /\bwater\s+(?:that\s+)?(?:stands?|standing|sits?|sitting)(?:\s+(?:here|there|in\s+(?:here|there|it)))?\s*,?\s+(?=(?:from|to|till|until)\b)/gi,
+    'standing water ',
+  ],
+  // "it's super low from 44 to 50, there's a lot of water"
+  [
+    /\b(?:it's|it\s+is|is|pipe's|line's)\s+(?:(?:like|super|really|pretty|very|real|kind\s+of|a\s+(?:little|bit)|so)\s+)*low\b(?=[^;]*\bwater\b)(?!\s*(?:spot|side|end|point))/gi,
+    'belly',
+  ],
+  // "the water was about two and a half inches deep": of what was named before.
+  [
+    /^\s*(?:the\s+)?water(?:'s|\s+is|\s+was)\s+(?=(?:[a-z]+\s+){0,6}?(?:inch(?:es)?|in)\s+deep\W*$|(?:about\s+)?\d[\d./\s]*(?:inch(?:es)?|in)\s+deep\W*$)/gi,
+    'it is ',
+  ],
   // "water line, about a quarter full": how high it stands.
   [
     /\bwater\s+(?:line|level)\s*,?\s+(?:(?:is|at|about|maybe)\s+)*(?=(?:an?\s+(?:quarter|third)|half|\d+\s*(?:%|percent)|one\s+third)(?:\s+(?:full|(?:of\s+)?the\s+pipe|up))?\b)/gi,
@@ -131,6 +151,7 @@ export const waterIdioms: readonly Idiom[] = [
     'standing water ends',
   ],
   [/\b(?:exit(?:s|ing|ed)?|leav(?:es?|ing))\s+(?:the\s+)?water\b/gi, 'out of the water'],
+  [/\bback\s+(?:up\s+)?in(?:to)?\s+(?:the\s+)?(?:air|clear|dry)\b/gi, 'out of the water'],
   // "15-30 1/4 standing water": how deep, not how far.
   [
     /(?<=^\s*\d+(?:\.\d+)?\s*(?:-|to)\s*\d+(?:\.\d+)?\s+)([1-7]\/[248])\s+(?=(?:of\s+)?(?:standing\s+)?water\b)/gi,
@@ -198,6 +219,16 @@ export const waterIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
+  // "10 to 14 sag, 2 inches at 12": how deep it is at its deepest.
+  [
+    /\b(\d(?:[./]\d+)?\s*(?:in(?:ch(?:es)?)?|"))\s+(?:deep\s+)?(?:at|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;]))(?<=\d\s*(?:feet|foot|ft)?\s*(?:-|to|thr(?:ough|u))\s*\d[^;]*\b(?:sag|belly|dip|water)\b[^;]*)/gi,
+    ([, deep = '']) => deep,
+  ],
+  // "38, water."
+  [
+    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)water(?=\s*[.]?\s*$)/gi,
+    'standing water',
+  ],
   // "lateral drops a little, 17 to 20, and I've got an inch of water": it sags there.
   [
     /\b(?:(?:the|our|this)\s+)?(?:lateral|line|pipe|it)\s+(?:drops|dips|goes\s+down)\s+(?:just\s+)?(?:(?:a\s+)?(?:little|bit|hair|tad)(?:\s+bit)?)?(?=\s*,?\s+(?:from\s+)?~?\d+(?:\.\d+)?\s*(?:-|to)\s*\d[^;]*\bwater\b)/gi,

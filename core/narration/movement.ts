@@ -44,8 +44,9 @@ export const speaksOfOther = (text: string): boolean => notSeen.test(text);
 
 /** An address, or something that is gone: not a reading of anything there now. */
 export const isElsewhere = (text: string): boolean =>
-  /(?<!\b(?:the|city)\s)\b(?:street|avenue|boulevard|road|drive|court|lane)\b/i.test(text) ||
-  /\b(?:were|was)\b.{0,30}\b(?:gone|cleaned\s+out|cut\s+out|removed)\b|\bused\s+to\s+be\b/i.test(text);
+  /(?<!\b(?:the|city)\s)\b(?:street(?!\s+(?:connection|tap|tie[\s-]?in|main|side)\b)|avenue|boulevard|road|drive|court|lane)\b/i.test(
+    text,
+  ) || /\b(?:were|was)\b.{0,30}\b(?:gone|cleaned\s+out|cut\s+out|removed)\b|\bused\s+to\s+be\b/i.test(text);
 
 /** "Guessing the main is at sixty", said where the camera went no farther: nobody saw it. */
 export const guessesMain = ({ items, pass }: Talk, text: string): boolean =>

@@ -60,7 +60,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
 
 /** "That goes on to about twenty": the far end of the newest thing. */
 const goesOnTo =
-  /(?:^\W*|\b(?:that|it|this|they|she)\s+)(?:goes|(?:both\s+|all\s+)?(?:go|run|continue|extend)|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
+  /(?:^\W*|,\s+(?:and\s+)?(?=goes\s+to\b)|\b(?:that|it|this|they|she)\s+)(?:goes|(?:both\s+|all\s+)?(?:go|run|continue|extend)|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
 /** "It goes like that to the end": to where the head is read next. */
 const staysToEnd =
@@ -178,6 +178,10 @@ const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry
 const saysNothing =
   /\b(?:(?:\d+(?:\.\d+)?|(?:[a-z]+\s+)?[a-z]+(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine))['’]s\s+(?:okay|ok|good|fine|clean|clear)|nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
 
+/** "Thirty eight to forty three.": where the thing just named at its first end lies. */
+const bareStretch =
+  /^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)\s*~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\W*$/i;
+
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
 function stretched(
   talk: Talk,
@@ -189,9 +193,11 @@ function stretched(
   const from = numbers.find(({ range }) => range)?.value;
   if (from === undefined || typeof fields.to_ft !== 'number') return false;
   // "Fifty to fifty five, every joint …, it's coming in" begins with a place of something else.
+  const onlyEnds = bareStretch.test(text) && from === item.entry.reading_ft && item.entry.to_ft === undefined;
   if (
-    !/\b(?:runs|goes|continues|extends|it|that)\b/i.test(text) ||
-    /^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)/.test(text)
+    !onlyEnds &&
+    (!/\b(?:runs|goes|continues|extends|it|that|all\s+the\s+way)\b/i.test(text) ||
+      /^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)/.test(text))
   )
     return false;
   item.assumed = item.assumed.filter((each) => each !== noReadingGiven);

@@ -199,7 +199,7 @@ function groupsOf(places: readonly Place[], text: string): Place[] {
       !last.range &&
       !place.range &&
       !isNext &&
-      /^[\s,&]*(?:(?:and|then|at|also|feet)\b[\s,]*)*$/i.test(between)
+      /^[\s,&]*(?:(?:and|then|at|also|feet|one|another)\b[\s,]*)*$/i.test(between)
     )
       groups[groups.length - 1] = { ...last, to: place.to };
     else groups.push(place);

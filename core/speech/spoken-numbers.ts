@@ -139,6 +139,10 @@ const onToPlace = new RegExp(
   'i',
 );
 
+/** "Twenty nine, live tap at": what lies at a place, before its hour. */
+const atHour =
+  /(?:\d|ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine)\b.*\b(?:tap|wye|tee|branch|lateral|saddle|tie[\s-]?in|hole|crack|roots?)\s+at\s+$/i;
+
 /** "There, eleven two": only such words before it. */
 const leadsIn = /^(?:\W|\b(?:there|okay|ok|and|so|now|then|right|alright|yeah|yep|here)\b)*$/i;
 
@@ -175,6 +179,8 @@ function numberWords(heard: TracedText): TracedText {
         )
       )
         return `${a}.${b}`;
+    // "live tap at ten thirty": an hour, after a place.
+    if (more === undefined && b === 30 && a >= 1 && a <= 12 && atHour.test(before)) return `${a}:30`;
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
     if (alone !== '' && pronoun.test(before)) return `${alone}${figures(said.slice(alone.length), false)}`;
@@ -194,10 +200,11 @@ const under = (text: string): number => (/^fi/i.test(text) ? 5 : (share[text.cha
 const over = (text: string | undefined): number => (/^\d/.test(text ?? '') ? Number(text) : 1);
 const round = (value: number): string => String(Math.round(value * 1000) / 1000);
 const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
-const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|under\s+water|underwater|submerged|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
+const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|under\s+water|underwater|submerged|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|diameter|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
 
 const g = (pattern: string) => new RegExp(pattern, 'gi');
 const fractionSteps: readonly [RegExp, (match: RegExpExecArray, before: string) => string][] = [
+  [g(String.raw`\bhalf\s+a\s+foot\b`), () => '6 in'],
   [
     g(String.raw`\b(\d+(?:\.\d+)?)\s*((?:${footMark}|${inchMark})\s+)?and[\s-]+${article}${part}\b`),
     ([, whole = '', unit = '', count, of = '']) =>
@@ -223,7 +230,7 @@ const fractionSteps: readonly [RegExp, (match: RegExpExecArray, before: string) 
   ],
   // "quarter inch, maybe three eighths": said of inches alone.
   [
-    g(String.raw`(?<![\d./])\b([1-9])\s+(eighths?|sixteenths?)\b(?!\s+(?:inch|of|${ofPipe}|bend))`),
+    g(String.raw`(?<![\d./])\b([1-9])[\s-]+(eighths?|sixteenths?)\b(?!\s+(?:inch|of|${ofPipe}|bend))`),
     ([, count = '', of = '']) => `${count}/${under(of)} in`,
   ],
   // At the end of a phrase, a percentage or inches: the context there shows what it measures.
@@ -267,7 +274,7 @@ const follows = String.raw`(?!\s*(?:%|percent|per\s+cent|o['’]?clock|deg|:|fee
 const feetAndInches: readonly Idiom[] = [
   [
     g(
-      String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s+(${number})\s*-?(?:inch(?:es)?|in)(?=\s+(?:of|high|${pipeWords})\b)`,
+      String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s+(${number})\s*-?(?:inch(?:es)?|in)(?=\s+(?:of|high|(?:the\s+)?main|${pipeWords})\b)`,
     ),
     ([, feet = '', inches = '']) => `${feet} ft, ${inches} in`,
   ],

@@ -1,13 +1,15 @@
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Cue } from '../../core/narration/captions.js';
 import type { Run } from '../../core/job/schema.js';
 import { Press } from '../controls/controls';
 import type { JobContext } from '../shell/job-layout';
-import { lazyPart } from '../shell/lazy-part.js';
+import { FullPagePanel } from '../shell/full-page-panel.js';
+import { lazyPart, NotHereYet } from '../shell/lazy-part.js';
 import { isUnderReview } from './stored-review';
 
 // Reading a talk takes the whole grammar of the log and the captions: fetched once there is a talk.
-const ReviewPart = lazyPart('narration', async () => (await import('./review')).Review);
+const ReviewPart = lazyPart('narration', async () => (await import('./review')).Review, ReviewMissing);
 
 export interface NarrationProps {
   readonly job: Pick<JobContext, 'line' | 'lineView' | 'change'>;
@@ -17,6 +19,13 @@ export interface NarrationProps {
   readonly seek: ((seconds: number) => void) | undefined;
   /** Cues of the narration under review, for the track beside the video. */
   readonly onCues: (cues: readonly Cue[]) => void;
+}
+
+export interface ReviewProps extends NarrationProps {
+  readonly open: boolean;
+  /** How many proposals wait for a decision. */
+  readonly onWaiting: (count: number) => void;
+  readonly onClose: () => void;
 }
 
 /** The button that imports a narration, and its review; an unfinished one waits on this device. */
@@ -48,5 +57,20 @@ export function NarrationIn(props: NarrationProps) {
         />
       )}
     </>
+  );
+}
+
+/** In place of the review while its code is not on this device. */
+function ReviewMissing({ open, onClose }: ReviewProps) {
+  if (!open) return null;
+  return (
+    <FullPagePanel role="dialog" aria-label="Narration in">
+      <NotHereYet />
+      <Box px="6">
+        <Press type="button" onClick={onClose}>
+          Close
+        </Press>
+      </Box>
+    </FullPagePanel>
   );
 }

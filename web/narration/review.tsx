@@ -1,18 +1,18 @@
 import { useEffect, useMemo } from 'react';
 import { contextOf } from '../log/entries';
-import type { NarrationProps } from './narration-in';
+import type { ReviewProps } from './narration-in';
 import { NarrationPanel } from './narration-panel';
 import { useNarration } from './use-narration';
 
-interface Props extends NarrationProps {
-  readonly open: boolean;
-  /** How many proposals wait for a decision. */
-  readonly onWaiting: (count: number) => void;
-  readonly onClose: () => void;
-}
-
 /** A narration under review: its panel while it is open; its cues and what waits for a decision at all times. */
-export function Review({ job: { line, lineView, change }, run, open, onWaiting, onClose, ...video }: Props) {
+export function Review({
+  job: { line, lineView, change },
+  run,
+  open,
+  onWaiting,
+  onClose,
+  ...video
+}: ReviewProps) {
   const { clip, seek, onCues } = video;
   const context = useMemo(
     () => contextOf(line, lineView, run.id, { pass: 'back', waterClock: undefined }),

@@ -9,11 +9,12 @@ const askAgain_ms = 2000;
 
 /**
  * A part of the page whose code is loaded when it is first shown. Where loading fails, as when the server went away
- * before this device had it, its place says so, and loading is retried until it succeeds.
+ * before this device had it, its place says so, or shows `Missing`, and loading is retried until it succeeds.
  */
 export function lazyPart<Props extends object>(
   name: string,
   fetchPart: () => Promise<ComponentType<Props>>,
+  Missing: ComponentType<Props> = NotHereYet,
 ): ComponentType<Props> {
   return function Late(props: Props) {
     const { data, failureCount } = useQuery({
@@ -26,11 +27,12 @@ export function lazyPart<Props extends object>(
       structuralSharing: false,
     });
     if (data) return <data.Part {...props} />;
-    return failureCount > 0 ? <NotHereYet /> : null;
+    return failureCount > 0 ? <Missing {...props} /> : null;
   };
 }
 
-const NotHereYet = () => (
+/** Shown in place of a part whose code is not on this device. */
+export const NotHereYet = () => (
   <Box role="status" p="6" maxWidth="560px">
     <Text fontWeight={700}>This part of Open Trench is not on this device yet</Text>
     <Text>It opens as soon as the server answers. What you typed is kept.</Text>
