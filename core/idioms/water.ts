@@ -34,7 +34,7 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "the water was about two and a half inches deep": of what was named before.
   [
-    /^\s*(?:the\s+)?water(?:'s|\s+is|\s+was)\s+(?=(?:[a-z]+\s+){0,6}?(?:inch(?:es)?|in)\s+deep\W*$|(?:about\s+)?\d[\d./\s]*(?:inch(?:es)?|in)\s+deep\W*$)/gi,
+    /^\s*(?:the\s+)?water(?:'s|\s+is|\s+was)\s+(?=(?:[a-z]+\s+){0,6}?(?:inch(?:es)?|in)\s+(?:and\s+an?\s+(?:half|quarter)\s+)?deep\W*$|(?:about\s+)?\d[\d./\s]*(?:inch(?:es)?|in)\s+deep\W*$)/gi,
     'it is ',
   ],
   // "water line, about a quarter full": how high it stands.

@@ -140,5 +140,12 @@ test('an end nobody reached is an open end: the line goes as far as anything is 
     ],
   });
   expect([open.endReached, open.extent.to_ft]).toEqual([false, 44]);
+  // It is said once, where what is known ends; a line whose end was read says nothing of it.
+  const unreached = ({ warnings }: typeof open) =>
+    warnings.flatMap(({ rule, at_ft, message }) => (rule === 'end-not-reached' ? [[at_ft, message]] : []));
+  expect(unreached(open)).toEqual([
+    [44, 'nobody reached the main: the line is known to 44.0 ft and goes on'],
+  ]);
+  expect(unreached(model({}))).toEqual([]);
   expect(model({ runs: [] }).extent).toEqual({ from_ft: 0, to_ft: 0 });
 });

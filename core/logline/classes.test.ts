@@ -66,6 +66,7 @@ test('a whole phrase is never completed', () => {
     ...['60 at the joint', '60 backwater valve', '60 standing water', '60 main'],
   ];
   for (const line of whole) expect([line, completion(line)]).toEqual([line, '']);
+  for (const before of ['46 roots;', '46 roots; ', '']) expect(completion(`${before}offs`)).toBe('et');
 });
 
 test('what stands on the line is what is meant, whatever longer words begin so', () => {

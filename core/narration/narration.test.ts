@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import fc from 'fast-check';
 import { entrySchema } from '../job/schema.js';
-import { captionFormat, readCaptions } from './captions.js';
+import { captionFormat, captionsText, readCaptions } from './captions.js';
 import { narrate, type NarrationItem } from './narrate.js';
 import type { LogContext } from '../logline/context.js';
 import { inOrder, narrationParts, sayItem } from './parts.js';
@@ -253,4 +253,23 @@ test('a proposal says what would be written: what it is, where, which way, and b
     expect.stringMatching(/^Bend 1, 45°, to the right, at 40 on the counter/),
     expect.stringMatching(/^Main, at 60 on the counter/),
   ]);
+});
+
+// WebVTT: hours, minutes, seconds and thousandths; what is written is read back by the parser of media-captions.
+test('captions written from cues are read back at the same moments, past the first hour too', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.uniqueArray(fc.integer({ min: 0, max: 40_000_000 }), { minLength: 1, maxLength: 6 }),
+      async (moments) => {
+        const cues = moments
+          .sort((a, b) => a - b)
+          .map((ms, i) => ({ start_s: ms / 1000, text: `roots at ${i + 2}` }));
+        const { cues: read, faults } = await readCaptions(captionsText(cues), 'vtt');
+        expect(faults).toEqual([]);
+        expect(read.map(({ text }) => text)).toEqual(cues.map(({ text }) => text));
+        read.forEach(({ start_s }, i) => expect(start_s).toBeCloseTo(cues[i]?.start_s ?? 0, 2));
+      },
+    ),
+    { numRuns: 30 },
+  );
 });

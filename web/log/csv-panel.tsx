@@ -15,29 +15,33 @@ const tables = async () => ({
   ...(await import('../files/table-file')),
 });
 
+/** Acts on the code of tables once it is loaded; where it cannot be, says so. */
+function withTables(
+  tell: JobContext['tell'],
+  act: (loaded: Awaited<ReturnType<typeof tables>>) => void,
+): void {
+  void tables().then(act, () => {
+    tell('This part of Open Trench is not on this device yet. Press again when the server answers.');
+  });
+}
+
+interface Props extends Pick<JobContext, 'line' | 'change' | 'tell'> {
+  readonly run: Run;
+}
+
 /** The log of a run as a table, exported and imported: nothing is taken before it was reviewed. */
-export function CsvPanel({
-  line,
-  run,
-  change,
-  tell,
-}: Pick<JobContext, 'line' | 'change' | 'tell'> & { run: Run }) {
+export function CsvPanel({ line, run, change, tell }: Props) {
   const [rows, setRows] = useState<readonly ReadRow[]>();
   const [name, setName] = useState('');
-  const withTables = (act: (loaded: Awaited<ReturnType<typeof tables>>) => void) => {
-    void tables().then(act, () => {
-      tell('This part of Open Trench is not on this device yet. Press again when the server answers.');
-    });
-  };
   const out = () => {
-    withTables(({ tableText, rowOf, logColumns }) => {
+    withTables(tell, ({ tableText, rowOf, logColumns }) => {
       const csv = tableText(run.entries.map(rowOf), logColumns);
       save(new Blob([csv], { type: 'text/csv' }), `${run.id}.csv`);
     });
   };
   const pick = async (file: File) => {
     const text = await file.text();
-    withTables(({ rowsOfTable, readRows }) => {
+    withTables(tell, ({ rowsOfTable, readRows }) => {
       const context = contextOf(line, undefined, run.id, { pass: 'back', waterClock: undefined });
       setName(file.name);
       setRows(readRows(rowsOfTable(text), context));
@@ -48,17 +52,14 @@ export function CsvPanel({
     'aria-label': 'CSV file of a log',
     onFile: pick,
   });
-  const take = async () => {
-    const good = rows?.filter(({ part }) => part) ?? [];
-    await change.say(
-      editsOf(
-        good.flatMap(({ part }) => part ?? []),
-        line,
-        run,
-        { names: good.map(({ id }) => id) },
-      ),
-    );
+  const close = () => {
     setRows(undefined);
+  };
+  const take = async () => {
+    const good = rows?.flatMap(({ part, id }) => (part ? [{ part, id }] : [])) ?? [];
+    const parts = good.flatMap(({ part }) => part);
+    await change.say(editsOf(parts, line, run, { names: good.map(({ id }) => id) }));
+    close();
   };
   return (
     <>
@@ -69,16 +70,7 @@ export function CsvPanel({
         CSV in
       </Press>
       {field}
-      {rows && (
-        <RowsRead
-          name={name}
-          rows={rows}
-          onTake={take}
-          onClose={() => {
-            setRows(undefined);
-          }}
-        />
-      )}
+      {rows && <RowsRead name={name} rows={rows} onTake={take} onClose={close} />}
     </>
   );
 }
