@@ -22,11 +22,18 @@ const lastly = String.raw`(?:at\s+|@\s*)?(${number})${unit}\s*[.!]?\s*$`;
 /** "The wye at 12": a place, and no hour. */
 const asPlace = (words: string): string => words.replace(/(?:\bat\s+|@\s*)(\d+(?:\.\d+)?)(?=\s*$)/, '$1 ft');
 
+/** What is said in the place of another word of these. */
+const named =
+  '(?:roots?|scale|grease|rust|cracks?|debris|sand|gravel|mud|water|clay|plastic|abs|pvc|cast|offset|joint|wye|tee|tap|bend|left|right|top|bottom)';
+
 /** What was written last is put right, in the words as they are said. */
 export const correctingIdioms: readonly Idiom[] = [
   // "some scale no I mean some grease": what was said first is not there.
   [
-    /\b(?:some\s+|an?\s+)?(?:roots?|scale|grease|rust|cracks?|debris|sand|gravel|mud|water|clay|plastic|abs|pvc|offset|joint|wye|tee|tap|bend|left|right|top|bottom)\s*,?\s+(?:no\s*,?\s+)?(?:i\s+mean|i\s+meant)\s*,?\s+(?=(?:some\s+|an?\s+)?[a-z]+\b)/gi,
+    new RegExp(
+      String.raw`\b(?:some\s+|an?\s+)?${named}\s*,?\s+(?:no\s*,?\s+)?(?:i\s+mean|i\s+meant)\s*,?\s+(?=(?:some\s+|an?\s+|the\s+)?${named}\b)`,
+      'gi',
+    ),
     '',
   ],
   // "forty, no wait, forty one, cleanout"

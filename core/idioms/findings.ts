@@ -24,7 +24,7 @@ export const findingIdioms: readonly Idiom[] = [
     besideIt,
   ],
   // "fat roots", "roots again, fat"
-  [/\bfat\s+(?=roots?\b)|(?<=\broots?\b[^;]*,?\s+)fat(?=\s*(?:$|[,.;]))/gi, 'heavy '],
+  [/\bfat\s+(?=roots?\b)|\bfat(?=\s*(?:$|[,.;]))(?<=\broots?\b[^;]*)/gi, 'heavy '],
   // "crack runs to the joint at twenty five": as far as that.
   [
     /\b(?:it\s+)?(?:runs|goes|extends|continues)\s+(?:on\s+|out\s+|back\s+|all\s+the\s+way\s+)*to\s+the\s+(?:next\s+)?(?:joint|hub|bell|coupling)\s+at\s+/gi,
@@ -53,6 +53,12 @@ export const findingIdioms: readonly Idiom[] = [
     ),
     ([, long = '']) => ` ${long} long`,
   ],
+  // "on the sides, nine and three, maybe ten percent each side"
+  [
+    /\b(?:on|at|along)\s+(?:the\s+|both\s+)?sides\s*,?\s+(?:at\s+)?(?:nine\s+and\s+three|three\s+and\s+nine|9\s+and\s+3|3\s+and\s+9)(?:\s+o'?\s?clock)?\b/gi,
+    'both sides',
+  ],
+  [/\bbroke\s+up\b(?<=\b(?:is|it's|was|pipe|all)\s+(?:all\s+)?broke\s+up)/gi, 'broken up'],
   // "it's in pieces, all four quarters"
   [/\s*,?\s+all\s+(?:four|4|three|3)\s+(?:quarters|quadrants|sides)\b/gi, ' all around'],
   // "roots are coming back in already": no way back of the camera.
@@ -312,7 +318,11 @@ export const findingIdioms: readonly Idiom[] = [
   // "crack 3/9", "cracks 3 & 9": two hours.
   [
     /(?<=[a-z]\s+(?:at\s+)?)(1[0-2]|[1-9])\s*(?:\/\s*(1[0-2]|[35679])(?![\d/])|&\s*(1[0-2]|[1-9])\b(?!\s*(?:%|percent|in\b|inch|ft|feet|')))(?!\s*(?:\d|in\b|inch|"|%))/gi,
-    ([, one = '', other, another]) => `at ${one} o'clock and ${other ?? another ?? ''} o'clock`,
+    ({ 1: one = '', 2: other, 3: another, index, input }) =>
+      // "water 1/3": a share of the pipe.
+      /^[12]$/.test(one) && other === '3' && !/\bcrack|fractur/i.test(input.slice(0, index))
+        ? undefined
+        : `at ${one} o'clock and ${other ?? another ?? ''} o'clock`,
   ],
   // "holding water, inch or so"
   [/(?<![\d½¼¾]\s*|\b(?:half|quarter|a|an|one|two|three)\s+)inch\s+or\s+so\b/gi, '1 inch'],

@@ -34,6 +34,20 @@ const shorthand: readonly Idiom[] = (
     ['obst(?:r|n)?', 'obstruction'],
     ['dn(?=\\s*(?:$|[,;]))', 'down'],
     ['misal', 'misaligned'],
+    ['lite', 'light'],
+    ['brkn', 'broken'],
+    ['ea(?=\\s+j(?:oin)?ts?\\b)', 'each'],
+    ['conn', 'connection'],
+    ['chg(?:\\s+mat\\b)?', 'change'],
+    ['fnd(?=\\.?\\s+wall\\b)', 'foundation'],
+    ['bdry(?=\\.?\\s+line\\b)', 'property'],
+    ['(?:cam(?:era)?\\s+)?uw', 'under water'],
+    ['lost\\s+vis(?:ible)?', 'lost picture'],
+    ['lining', 'liner'],
+    ['flex\\s+cplg?', 'rubber coupling'],
+    ['dep(?=\\s+\\d)', 'depth'],
+    ['prot', 'protruding'],
+    ['off(?=\\s+(?:\\d\\/\\d|[½¼¾]|\\d+\\s*(?:in\\b|")))', 'offset'],
     ['lat(?=\\.?\\s+(?:lt|rt|l|r|left|right|live|dead|active|@|at|\\d))', 'branch'],
     ['live(?=\\s*(?:$|[,;]))', 'in use'],
     ['abandon\\s+survey', 'survey abandoned'],
@@ -295,7 +309,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "starting to collapse" is no start of a stretch.
   [
-    /\b(?:starting|beginning|starts|begins)\s+to\s+(?=(?:get|look|hinge|egg|oval|sag|belly|collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*)/gi,
+    /\b(?:starting|beginning|starts|begins)\s+(?:(?=getting\b)|to\s+(?=(?:get|look|hinge|egg|oval|sag|belly|collaps|crack|break|separat|fail|rust|rot|pull|cave|deform|flatten|open|shift|offset|go\b)[a-z]*))/gi,
     ' ',
   ],
   ...separatorIdioms,
@@ -337,6 +351,12 @@ export const spokenIdioms: readonly Idiom[] = [
     /(?<=\d\s+)1\/(16|6|5)\s+bend\b/gi,
     ([, part]) => `bend ${{ '16': 22.5, '6': 60, '5': 72 }[part ?? ''] ?? ''} degrees`,
   ],
+  // "roots-15%"
+  [/(?<=\d\s[^;]*[a-z])-(?=\d+\s*%)/gi, ' '],
+  // "12oc", "6 o c"
+  [/\b(1[0-2]|[1-9])\s*o\s?c\b\.?(?!\s*l)/gi, ([, hour = '']) => `${hour} o'clock`],
+  // "rt side"
+  [/\b(lt|rt)\.?\s+side\b/gi, ([, side = '']) => `${/^l/i.test(side) ? 'left' : 'right'} side`],
   // "12 wye l", "12 wye l cap"
   [
     /(?<=\d\s+(?:wye|tee|tap|y|lateral|branch)\s+)(l|r)\b(?:\s+(cap)(?:ped)?\b)?(?=\s*(?:$|[,;]))/gi,

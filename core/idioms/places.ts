@@ -278,6 +278,19 @@ export const placeFigures: readonly Idiom[] = [
     /^\s*(?:(?:and|but)\s+)?the\s+(?:one|joint)\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:is|was|'s)\s+[^;\d]*?\s*,\s+(?:(?:about|maybe|it's|that's|like|~)\s*)*(\d+)\s*(?:%|percent)(?=\s*(?:$|[,.;]))/gi,
     ([, at = '', share = '']) => `${at} same thing, ${share}%`,
   ],
+  // "18 feet, a couple of em", "22 feet, lots": of what was named before.
+  [
+    afterPlace(
+      String.raw`an?\s+(?:couple|few)\s+(?:more\s+)?(?:of\s+)?(?:'?em|them|those)(?=\s*(?:$|[,.;]))`,
+    ),
+    'same thing',
+  ],
+  [
+    afterPlace(
+      String.raw`(?:lots|a\s+(?:lot|bunch|ton))(?:\s+(?:more\s+)?of\s+(?:'?em|them|those))?(?=\s*(?:$|[.;]))`,
+    ),
+    'same thing, large',
+  ],
   // "32, light again"
   [
     afterPlace(

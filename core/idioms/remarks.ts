@@ -1,12 +1,23 @@
 import { aNumber } from './number-words.js';
-import { asNote, quoted, type Idiom } from './traced-text.js';
+import { asNote, besideIt, quoted, type Idiom } from './traced-text.js';
+
+/** "OK nineteen", "at 19.5 feet". */
+const onlyPlace = new RegExp(
+  String.raw`^\W*(?:(?:okay|ok|and|so|at|alright|\d+(?:\.\d+)?|(?!\d)${aNumber}|point|oh|foot|feet|half|a)(?:[\s-]+|$))+$`,
+  'i',
+);
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
-  // "nineteen, Mike, locate that": to who holds the locator.
+  // "nineteen, Mike, locate that": to who holds the locator; after a bare place nothing is left to note.
   [
     /\s*,\s+(?:[a-z]+\s*,\s+)?(?:can\s+you\s+|go\s+(?:ahead\s+and\s+)?)?(?:locate|shoot|find|mark|spot)\s+(?:that|this|it)(?:\s+one)?(?:\s+(?:too|for\s+me|please|there|here))*(?=\W*$)/gi,
-    '',
+    (match) => (onlyPlace.test(match.input.slice(0, match.index)) ? '' : besideIt(match)),
+  ],
+  // "a crack behind where the roots were"
+  [
+    /\b(?:behind\s+|right\s+|from\s+)?where\s+(?:the|those|that)\s+[a-z]+\s+(?:were|was|used\s+to\s+be)\b/gi,
+    asNote,
   ],
   // "it's longer than I thought, goes to 28"
   [

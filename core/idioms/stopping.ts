@@ -19,6 +19,11 @@ export const stopIdioms: readonly Idiom[] = [
     /,?\s*\b(?:(?:i|we|you)\s+)?(?:couldn't|can't|could\s+not|cannot)\s+(?:even\s+|hardly\s+|barely\s+)?(?:see|get)\s+(?:past|by|through|around)\s+(?:it|that|them|this)\s*,?\s+(?:(?:but|and|then|i|we|finally)\s+)*(?:pushed|got|made\s+it|squeezed|went|powered|broke|wiggled)\s+(?:it\s+|on\s+|right\s+)*(?:through|past|by)\b(?:\s+(?:it|that|them))?/gi,
     ([said]) => `, ${quoted(said.replace(/^[\s,]+/, ''))}`,
   ],
+  // "root ball, 70 %, could not pass"
+  [
+    /\s*,\s+(?:(?:i|we|so|and)\s+)*(?:couldn't|could\s+not|can't|can\s+not|cannot)\s+(?:pass|proceed|continue)(?=\s*(?:$|[.;]))/gi,
+    stopThere,
+  ],
   // "can't go on", "can't continue": and no more.
   [
     /^\W*(?:(?:i|we|it|she|camera|and|so|but)\s+)*(?:can't|couldn't|cannot)\s+(?:go|continue|push)(?:\s+(?:on|anymore|any\s+more|no\s+more|no\s+further|on\s+any\s+further))?(?=\W*$)/gi,

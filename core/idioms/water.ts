@@ -17,6 +17,16 @@ const deepestAt: Idiom = [
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
+  // "water's still standing 31 to 35"
+  [
+    /\b(?:the\s+)?water(?:'s|\s+is)\s+(?:still\s+|just\s+)?(?:standing|sitting|ponding|pooling)\s+(?:there\s+)?(?:from\s+)?(?=~?\d|[a-z]+(?:\s+[a-z]+)?\s+(?:to|through)\s)/gi,
+    'standing water ',
+  ],
+  // "grade breaks, water's backed up an inch behind it to forty four"
+  [
+    /\bgrade\s+(?:breaks|break|changes|flattens(?:\s+out)?)\s*,?\s+(?:and\s+)?(?:the\s+)?water(?:'s|\s+is)?\s+(?:backed\s+up|backs\s+up|holding|standing|sitting)\b/gi,
+    'standing water',
+  ],
   // "thirty nine two, other side of the belly"
   [
     /\b(?:that's\s+|it's\s+)?(?:the\s+)?(?:other|far|back|end|downstream|upstream)\s*(?:side|end)?\s+of\s+(?:the|that|this)\s+(belly|sag|dip|low\s+spot|water)\b(?=\s*(?:$|[,.;]))/gi,
@@ -39,7 +49,7 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "water line, about a quarter full": how high it stands.
   [
-    /\bwater\s+(?:line|level)\s*,?\s+(?:(?:is|at|about|maybe)\s+)*(?=(?:an?\s+(?:quarter|third)|half|\d+\s*(?:%|percent)|one\s+third)(?:\s+(?:full|(?:of\s+)?the\s+pipe|up))?\b)/gi,
+    /\bwater\s+(?:line|level)\s*,?\s+(?:(?:is|at|about|maybe)\s+)*(?=(?:an?\s+(?:quarter|third)|half|one\s+third)[\s-]+(?:full|(?:of\s+)?the\s+pipe|up)\b|\d+\s*(?:%|percent))/gi,
     'standing water ',
   ],
   // "water's getting deep": where none was named before.

@@ -64,7 +64,10 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
   }
   if (
     draft.endCall !== undefined &&
-    (placed || talk.pipeUntil !== undefined || talk.placeSentence !== undefined)
+    (placed ||
+      talk.pipeUntil !== undefined ||
+      talk.placeSentence !== undefined ||
+      said.placed?.reading_ft !== undefined)
   ) {
     draft.kind = 'change';
     return false;
