@@ -176,7 +176,7 @@ for (const scheme of ['light', 'dark'] as const) {
     page.on('pageerror', (error) => trouble.push(error.message));
     for (const [path, shows] of [
       ['/', '14 Quarry Lane'],
-      ['/jobs/demo-1-quarry-lane/log', '14 Quarry Lane'],
+      ['/jobs/demo-1-quarry-lane/log', 'A reading, then what is there'],
       ['/jobs/demo-1-quarry-lane/sheet', '14 Quarry Lane'],
       ['/jobs/demo-1-quarry-lane/lengths', '14 Quarry Lane'],
       ['/jobs/demo-1-quarry-lane/plan', 'Backfill excavation A'],
@@ -187,6 +187,8 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.goto(server.url + path);
       await expect(page.getByText(shows).first()).toBeVisible();
       await expect(page.getByText('Working it out…')).toHaveCount(0);
+      // What is saved as a file is pale until its content is computed.
+      await expect(page.locator('button:disabled', { hasText: 'PDF' })).toHaveCount(0);
       expect(await axeFaults(page, { colorsOnly: scheme === 'dark' })).toEqual([]);
     }
     // The content security policy allows everything the pages need, and the console stays clean.
