@@ -58,9 +58,8 @@ export const depthFigures: readonly Idiom[] = [
   ],
   // "he's got 3 foot 8", "he's at 5 2 on that"
   [
-    /^\W*(?:(?:he|she|they|[a-z]+)(?:'s|'ve|\s+has)?\s+(?:got|getting|calling\s+it|showing)|(?:he|she|they)(?:'s|'re)\s+(?:at|reading|saying))\s+(?:(?:about|like|maybe|~)\s*)*(\d{1,2}(?:\s*(?:feet|foot|ft)|')(?:\s*\d{1,2}\s*")?|\d{1,2}\s+(?:1[01]|\d))(?:\s+(?:on|at|for)\s+(?:that|it|this)(?:\s+one)?|\s+(?:deep|down|there|right\s+there))?(?=\W*$)/gi,
-    ([said, deep = '']) =>
-      /^\W*(?:i|we|you|it|that|there|this|what)\b/i.test(said) ? undefined : `depth ${deep}`,
+    /^\W*(?!(?:i|we|you|it|that|there|this|what)\b)(?:[a-z]+(?:'s|'ve|\s+has)?\s+(?:got|getting|calling\s+it|showing)|(?:he|she|they)(?:'s|'re)\s+(?:at|reading|saying))\s+(?:(?:about|like|maybe|~)\s*)*(\d{1,2}(?:\s*(?:feet|foot|ft)|')(?:\s*\d{1,2}\s*")?|\d{1,2}\s+(?:1[01]|\d))(?:\s+(?:on|at|for)\s+(?:that|it|this)(?:\s+one)?|\s+(?:deep|down|there|right\s+there))?(?=\W*$)/gi,
+    ([, deep = '']) => `depth ${deep}`,
   ],
   // "locate at the main, 9 foot 4"
   [

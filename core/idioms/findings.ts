@@ -32,8 +32,8 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "that joint has dropped, three quarters of an inch drop": how large it is.
   [
-    /\b((?:the|that|this)\s+)?joint(?:'s|\s+has|\s+is)?\s+(?:dropped|settled|sunk)\s*,?\s+((?:(?:about|maybe|a|an|one|half|three|quarter|quarters|two|and|of|inch|inches|\d+|\d\/\d)\s+)+)drop(?=\s*(?:$|[.;]))/gi,
-    ([, , size = '']) => `offset joint, ${size}`,
+    /\b(?:(?:the|that|this)\s+)?joint(?:'s|\s+has|\s+is)?\s+(?:dropped|settled|sunk)\s*,?\s+((?:(?:about|maybe|a|an|one|half|three|quarter|quarters|two|and|of|inch|inches|\d+|\d\/\d)\s+)+)drop(?=\s*(?:$|[.;]))/gi,
+    ([, size = '']) => `offset joint, ${size}`,
   ],
   // "just stubble left": what is left of them, no side.
   [

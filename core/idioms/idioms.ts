@@ -352,7 +352,7 @@ export const spokenIdioms: readonly Idiom[] = [
     ([, part]) => `bend ${{ '16': 22.5, '6': 60, '5': 72 }[part ?? ''] ?? ''} degrees`,
   ],
   // "roots-15%"
-  [/(?<=\d\s[^;]*[a-z])-(?=\d+\s*%)/gi, ' '],
+  [/-(?=\d+\s*%)(?<=\d\s[^;]*[a-z]-)/gi, ' '],
   // "12oc", "6 o c"
   [/\b(1[0-2]|[1-9])\s*o\s?c\b\.?(?!\s*l)/gi, ([, hour = '']) => `${hour} o'clock`],
   // "rt side"

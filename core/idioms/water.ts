@@ -29,8 +29,8 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "thirty nine two, other side of the belly"
   [
-    /\b(?:that's\s+|it's\s+)?(?:the\s+)?(?:other|far|back|end|downstream|upstream)\s*(?:side|end)?\s+of\s+(?:the|that|this)\s+(belly|sag|dip|low\s+spot|water)\b(?=\s*(?:$|[,.;]))/gi,
-    ([said, what = '']) => (/\bside|\bend/i.test(said) ? `${what} ends` : undefined),
+    /\b(?:that's\s+|it's\s+)?(?:the\s+)?(?:(?:other|far|back)\s+(?:side|end)|end)\s+of\s+(?:the|that|this)\s+(belly|sag|dip|low\s+spot|water)\b(?=\s*(?:$|[,.;]))/gi,
+    ([, what = '']) => `${what} ends`,
   ],
   // "we have water stand, to thirty three"
   [
@@ -54,7 +54,7 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "water's getting deep": where none was named before.
   [
-    /(?<=^\s*[a-z\d. -]{1,24}?,?\s+)(?:the\s+)?water(?:'s|\s+is)?\s+(?:getting|gets)\s+(?:kind\s+of\s+|pretty\s+|really\s+)?deep(?=\s*(?:$|[,.;]))/gi,
+    /\bwater(?:'s|\s+is)?\s+(?:getting|gets)\s+(?:kind\s+of\s+|pretty\s+|really\s+)?deep(?=\s*(?:$|[,.;]))(?<=^\s*[a-z\d. -]{1,24}?,?\s+(?:the\s+)?water.*)/gi,
     'standing water starts',
   ],
   // "a bow in the pipe", holding water
@@ -236,7 +236,7 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "38, water."
   [
-    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)water(?=\s*[.]?\s*$)/gi,
+    /\bwater(?=\s*[.]?\s*$)(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+water)/gi,
     'standing water',
   ],
   // "lateral drops a little, 17 to 20, and I've got an inch of water": it sags there.

@@ -178,9 +178,11 @@ const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry
 const saysNothing =
   /\b(?:(?:\d+(?:\.\d+)?|(?:[a-z]+\s+)?[a-z]+(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine))['’]s\s+(?:okay|ok|good|fine|clean|clear)|nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
 
+/** A stretch at the beginning: "fifty to fifty five". */
+const stretchFirst = String.raw`^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)`;
+const beginsWithStretch = new RegExp(stretchFirst);
 /** "Thirty eight to forty three.": where the thing just named at its first end lies. */
-const bareStretch =
-  /^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)\s*~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\W*$/i;
+const bareStretch = new RegExp(String.raw`${stretchFirst}\s*~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\W*$`, 'i');
 
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
 function stretched(
@@ -197,7 +199,7 @@ function stretched(
   if (
     !onlyEnds &&
     (!/\b(?:runs|goes|continues|extends|it|that|all\s+the\s+way)\b/i.test(text) ||
-      /^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)/.test(text))
+      beginsWithStretch.test(text))
   )
     return false;
   item.assumed = item.assumed.filter((each) => each !== noReadingGiven);

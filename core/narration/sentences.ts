@@ -28,7 +28,7 @@ const capital = /^\s*[A-Z][a-z]/;
 
 /** "Another joint with some", and then a place: the roots named before. */
 const withSome = /\bwith\s+some[,\s]*$/i;
-const place = new RegExp(String.raw`^\s*(?:at\s+)?(?:\d|${aNumber}\b)`, 'i');
+const place = new RegExp(String.raw`^\s*(?:at\s+)?${aNumber}`, 'i');
 
 const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&

@@ -6,6 +6,7 @@ import { Press } from '../controls/controls';
 import { useFile } from '../files/use-file';
 import { FullPagePanel } from '../shell/full-page-panel.js';
 import type { JobContext } from '../shell/job-layout';
+import { notHereYet } from '../shell/lazy-part.js';
 import { save } from '../files/save';
 import { contextOf, editsOf } from './entries';
 
@@ -21,7 +22,7 @@ function withTables(
   act: (loaded: Awaited<ReturnType<typeof tables>>) => void,
 ): void {
   void tables().then(act, () => {
-    tell('This part of Open Trench is not on this device yet. Press again when the server answers.');
+    tell(`${notHereYet}. Press again when the server answers.`);
   });
 }
 

@@ -11,9 +11,10 @@ export function Review({
   open,
   onWaiting,
   onClose,
-  ...video
+  clip,
+  seek,
+  onCues,
 }: ReviewProps) {
-  const { clip, seek, onCues } = video;
   const context = useMemo(
     () => contextOf(line, lineView, run.id, { pass: 'back', waterClock: undefined }),
     [line, lineView, run.id],
@@ -22,6 +23,10 @@ export function Review({
   const { cues } = hand;
   useEffect(() => {
     onCues(cues);
+    // The next run shows none of this one's.
+    return () => {
+      onCues([]);
+    };
   }, [cues, onCues]);
   const waiting = hand.source ? hand.proposals.filter(({ item, verdict }) => item && !verdict).length : 0;
   useEffect(() => {

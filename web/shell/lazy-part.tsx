@@ -31,10 +31,13 @@ export function lazyPart<Props extends object>(
   };
 }
 
+/** What is said where code is missing. */
+export const notHereYet = 'This part of Open Trench is not on this device yet';
+
 /** Shown in place of a part whose code is not on this device. */
 export const NotHereYet = () => (
   <Box role="status" p="6" maxWidth="560px">
-    <Text fontWeight={700}>This part of Open Trench is not on this device yet</Text>
+    <Text fontWeight={700}>{notHereYet}</Text>
     <Text>It opens as soon as the server answers. What you typed is kept.</Text>
   </Box>
 );
