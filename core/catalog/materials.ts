@@ -80,6 +80,8 @@ export const materialRows = [
       'sdr',
       'green pipe',
       'green plastic',
+      'green sewer plastic',
+      'green sewer pipe',
       'sdr35 pvc',
       'sdr26',
       'pvc sdr26',

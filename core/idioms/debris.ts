@@ -41,6 +41,11 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:(?:you|i|we)\s+)?can(?<=\b(?:hole|broken|break|missing|gap|separated|separation|open(?:ing)?|crack(?:ed)?)\b[^;.]*\bcan)\s+(?:actually\s+|even\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|bedding|sand|rocks?|stones?|mud|ground)\b(?!\s+(?:in|on)\s+the)/gi,
     'you can see dirt',
   ],
+  // "that joint's pulled apart, I can see gravel in the gap": soil outside, none in the pipe.
+  [
+    /\b(?:(?:you|i|we)\s+)?(?:can\s+)?(?:actually\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|dirt|soil|rocks?|sand|mud|bedding|ground|clay|backfill)\s+(?:through|behind|in|inside)\s+(?:the\s+)?(?:gap|hole|crack|opening|break|joint|void)\b(?<=\b(?:apart|open|separated|broken|cracked|hole|missing|offset)\b[^;]*,[^;,]*)/gi,
+    'you can see dirt',
+  ],
   // "thick by 26", "here's where that gravel's coming from"
   [
     new RegExp(

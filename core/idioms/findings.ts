@@ -13,6 +13,58 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:you|i|we)\s+can\s+see\s+(?:the\s+)?(?:dirt|soil|ground|mud|bedding)\s+(?:on|at|in|through)\s+(?:the\s+)?(?:bottom|top|left|right|side|it|there)\b(?<=\b(?:open|apart|separated|gapped|gap|missing)\b[^;]*)/gi,
     asNote,
   ],
+  // "roots hanging out of it": nothing ends there.
+  [
+    /\b(hanging|coming|growing|sticking|poking|dangling|pushing|spilling)\s+(?:down\s+)?out\s+of\s+(?:it|them|that|there|this)\b(?<=\broots?\b[^;]*)/gi,
+    ([, how = '']) => how,
+  ],
+  // "the bottom's a quarter inch high on the clay side": a lip there.
+  [
+    /\b(?:the\s+)?(?:bottom|invert|it)(?:\s+is|'s)\s+(?:(?:maybe|about|like)\s+)*((?:an?|half\s+an|a\s+half|a\s+quarter|a\s+quarter\s+of\s+an|three\s+quarters?\s+of\s+an|three\s+eighths?|\d+(?:\/\d+)?|one|two)\s*-?\s*inch(?:es)?)\s+(?:high|higher|proud)(?:\s+on\s+(?:the|this|that)\s+([a-z]+(?:\s+[a-z]+)?)\s+side)?(?=\s*(?:$|[,.;]))/gi,
+    ([, high = '', side]) => `lip ${high}${side === undefined ? '' : ` ${quoted(`higher on the ${side} side`)}`}`,
+  ],
+  // "the pipe's high on the far side by about half an inch"
+  [
+    /\b(?:the\s+)?(?:pipe|bottom|invert|other\s+side)(?:\s+is|'s)\s+(?:high|higher|proud)\s+on\s+(?:the|this|that)\s+([a-z]+(?:\s+[a-z]+)?)\s+side\s*,?\s+(?:by\s+)?(?=(?:(?:about|maybe|around)\s+)*(?:an?|half|three|\d+(?:\/\d+)?|one|two)\b[^;,.]*\binch)/gi,
+    ([, side = '']) => `lip ${quoted(`higher on the ${side} side`)} `,
+  ],
+  // "the coupling's a little off"
+  [
+    /\b(?:the|that|this)\s+(?:coupling|joint|hub|band)(?:\s+is|'s)\s+(?:(?:just|a)\s+)*(little|tad|bit|hair|touch|touch)(?:\s+bit)?\s+off(?=\s*(?:$|[,.;]))/gi,
+    'slight offset',
+  ],
+  // "cracked down the spine"
+  [
+    /\bcracked\s+(?:(?:right|straight|all\s+the\s+way)\s+)?(?:down|along)\s+(?:the|its)\s+(?:(?:whole|entire)\s+)?(?:spine|middle|length|center)(?:\s+of\s+it)?\b/gi,
+    'longitudinal crack',
+  ],
+  // "a crack that starts at the crown and comes around to three o'clock"
+  [
+    /\b(?:that\s+|it\s+)?(?:starts|begins)\s+(?:at|on)\s+(?:the\s+)?(?:(?:crown|top)\b|([a-z\d]+)\s+o'?\s?clock)\s*,?\s+and\s+(?:it\s+)?(?:comes|goes|runs|wraps|works|curls)\s+(?:(?:all\s+the\s+way|around|round|down|over)\s+)*to\s+(?:about\s+)?(?=[a-z\d]+\s+o'?\s?clock\b)/gi,
+    ([, hour = '12']) => `from ${hour} o'clock to `,
+  ],
+  // "it flattens out, top's down an inch and a half"
+  [
+    /\b(?:(?:the\s+)?(?:pipe|line)|it)\s+(?:flattens|squashes|pinches|squeezes)\s+(?:out|down)?\s*,\s*(?:the\s+)?(?:top|crown|roof)(?:\s+is|'s)\s+(?:(?:coming|pushed|pressed|caving|squashed)\s+)?(?:down|in)\b[^;.]*/gi,
+    ([said]) => `deformed ${quoted(said)}`,
+  ],
+  // "nine, eleven, thirteen, all three joints have roots"
+  [
+    /\ball\s+(?:two|three|four|five|six|seven|of\s+(?:the|those|them|these)|those|these|the)\s+(?:joints|hubs|bells)\s+(have|had|has|got|with|show(?:ed|ing)?)\s+(?=[a-z])(?<=(?:\d|[a-z])\s*,\s+(?:and\s+)?all\s[^;]*)/gi,
+    ([, have = '']) => `all ${have} joint `,
+  ],
+  // "17 is broke"
+  [
+    /(?<=\b(?:is|it's|pipe's|that's|joint's|all|bell's)\s+|,\s*)broke(?:\s+up)?(?=\s*(?:$|[,.;]))/gi,
+    'broken',
+  ],
+  // "gap, inch wide"
+  [/(?<=,\s*)inch\s+(?=(?:wide|open|gap|across)\b)/gi, '1 inch '],
+  // "the bottom drops out of view": no drop of the line.
+  [
+    /\b(?:the\s+)?(?:bottom|floor|invert)\s+(?:(?:just|kind\s+of)\s+)?(?:drops|falls|goes|disappears|drop)\s+(?:out|away|off)\s+(?:of\s+(?:view|sight)|on\s+(?:me|us))\b/gi,
+    asNote,
+  ],
   // "starts at the bell and runs back toward me about two feet": how it lies.
   [
     /\b(?:it\s+)?(?:starts|begins)\s+(?:at|in)\s+the\s+(?:bell|joint|hub)\s+and\s+(?:it\s+)?(?:runs|goes|comes)\s+(?:back\s+)?(?:toward|towards|to|away\s+from)\s+(?:me|us|the\s+camera)\b[^;.]*/gi,
@@ -61,6 +113,16 @@ export const findingIdioms: readonly Idiom[] = [
   [/\bbroke\s+up\b(?<=\b(?:is|it's|was|pipe|all)\s+(?:all\s+)?broke\s+up)/gi, 'broken up'],
   // "it's in pieces, all four quarters"
   [/\s*,?\s+all\s+(?:four|4|three|3)\s+(?:quarters|quadrants|sides)\b/gi, ' all around'],
+  // "offset, bottom's dropped an inch or so": how far it is off.
+  [
+    /,\s*(?:and\s+)?(?:the\s+)?(?:bottom|pipe|far\s+side|other\s+side|it)(?:'s|\s+is|\s+has)?\s+(?:dropped|settled|sunk|down)\s+(?:by\s+)?(?:(?:about|maybe|around)\s+)*((?:an?|half\s+an|a\s+half|a\s+quarter|three\s+quarters?\s+of\s+an|\d+(?:\/\d+)?|one|two)\s*-?\s*inch(?:es)?)(?:\s+or\s+so)?\b(?<=\boffset\b[^;]*)/gi,
+    ([, far = '']) => ` ${far}`,
+  ],
+  // "roots are back"
+  [
+    /\b(roots?)\s+(?:are|is|have\s+come|have\s+grown)\s+(?:already\s+|right\s+)?back(?:\s+(?:again|already|in))*(?=\s*(?:$|[,.;]|at\b))/gi,
+    ([, roots = '']) => `${roots} ${quoted('grown back')}`,
+  ],
   // "roots are coming back in already": no way back of the camera.
   [
     /\b(?:(?:are|is|have|has)\s+)?(?:already\s+|just\s+)?(?:coming|growing)\s+(?:right\s+)?back(?:\s+in)?(?:\s+already)?\b(?<=\broots?\b[^;]*)/gi,

@@ -2,7 +2,7 @@ import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
 import { cleanedAway, denyingIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
-import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
+import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 import { aNumber } from './number-words.js';
 import { pipeIdioms } from './pipes.js';
 import { placeFigures, stretchIdioms } from './places.js';
@@ -105,7 +105,7 @@ export const spokenIdioms: readonly Idiom[] = [
   [/\bwith\s+(?:the|my|our)\s+(?:wand|locator|receiver|stick)\s+(?=(?:was|is|reads|says|shows|at)\b)/gi, ' '],
   // "zeroed at the cleanout"
   [
-    /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|counter\s+(?:at|is)\s+zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
+    /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|(?:counter|footage|reel|distance|reading)\s+(?:(?:at|is|reads)\s+)?zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
     '0 ',
   ],
   [somethingAcross, ([said]) => `utility through the pipe ${quoted(said)}`],
@@ -437,6 +437,30 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /(?<=\b(?:roots?|grease|scale|debris|hair)\b[^;\d]*,\s+)(\d*[05])\s+(?:maybe|probably|tops|or\s+so)(?=\s*(?:$|[.;]))/gi,
     ([, share = '']) => `${share}%`,
+  ],
+  // "17, more of them", "20, those are serious": the same again.
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:some|a\s+few|lots|even|and)\s+)?more\s+of\s+(?:them|those|these|it|that)\b/gi,
+    `same`,
+  ],
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:those|these|they)\s+are|(?:those|these|they)'re|them's)\s+((?:(?:really|pretty|very|real|getting|some)\s+)*(?:serious|bad|heavy|big|thick|ugly|worse|nasty|huge|monsters?|fine|small|light|little))(?:\s+ones)?(?=\s*(?:$|[,.;]))/gi,
+    ([, how = '']) => `same, ${quoted(how)}`,
+  ],
+  // "offset, looks like 20 % of the pipe": measured in inches, or not at all.
+  [
+    /(?<=\b(?:offset|step|drop)\s*,?\s*(?:(?:here|there|it's|that's|and)\s+)?)(?:(?:it\s+)?looks\s+like\s+|(?:i'd\s+)?say\s+)?(?:(?:about|around|maybe|~)\s*)*\d+\s*(?:%|percent)(?:\s+of\s+(?:the\s+)?(?:pipe|diameter|bore))?/gi,
+    besideIt,
+  ],
+  // "31's the worst one, it's almost plugged"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)(?:'s|\s+is|\s*,)\s+(?:(?:really|probably)\s+)?(the\s+worst|a\s+bad|the\s+big)\s+one(?:\s+of\s+(?:them|the\s+bunch|all))?(?=\s*(?:$|[,.;]|it's\b))/gi,
+    ([, how = '']) => ` same, ${quoted(`${how} one`)},`,
+  ],
+  // "I'd say 15, 20 percent": from one to the other.
+  [
+    /(?<=\b(?:say|about|around|maybe|like|it|probably|anywhere\s+from|roughly)\s+)(\d*[05])\s*,\s*(?=(?:maybe\s+)?(\d*[05])\s*(?:%|percent))/gi,
+    ([, least = '', most = '']) => (Number(most) > Number(least) ? `${least} to ` : undefined),
   ],
   // "2 ft past the offset, a crack": the first only says where.
   [

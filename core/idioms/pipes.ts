@@ -17,7 +17,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "the clay is cracked", "cast iron has heavy scale": what is wrong with it, not where it begins.
   [
     new RegExp(
-      String.raw`(?<=^\s*|${placeFirst})(?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?\s+(?:is|are|was|has|have|looks|shows)\s+(?=(?:(?:some|a|an|heavy|bad|badly|all|pretty|really|very|several|got)\s+)*(?:crack|fractur|broke|break|scal|rust|corro|rott|spall|belli|sag|root|offset|separat|hole|collaps|crush|deform|flatten|squash|oval|shift|worn|leak|greas)[a-z]*)`,
+      String.raw`(?<=^\s*(?:at\s+)?(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)?)(?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?(?:'s(?=\s+got\b)|\s+(?:is|are|was|has|have|looks|shows))\s+(?=(?:(?:some|a|an|heavy|bad|badly|all|pretty|really|very|several|got|hairline|big|small|little)\s+)*(?:crack|fractur|broke|break|scal|rust|corro|rott|spall|belli|sag|root|offset|separat|hole|collaps|crush|deform|flatten|squash|oval|shift|worn|leak|greas)[a-z]*)`,
       'gi',
     ),
     ' ',
@@ -80,7 +80,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "rubber coupling and then it's cast"
   [
     new RegExp(
-      String.raw`\b(coupling|transition|adapter|joint)\s*,?\s+(?:(?:and\s+)?then|and(?=\s+(?:it's|it\s+is|we're)\s))\s+(?:(?:it's|it\s+is|we're|we|it|goes|go|into|in|to|back|becomes)\s+)*(?=${anyMaterial}\b)`,
+      String.raw`\b(coupling|transition|adapter|joint)\s*,?\s+(?:(?:and\s+)?then|and(?=\s+(?:it's|it\s+is|we're)\s))\s+(?:(?:it's|it\s+is|we're|we|it|goes|go|into|in|to|back|becomes|old|new|the|some)\s+)*(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, what = '']) => `${quoted(what)} change to `,
@@ -162,6 +162,35 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, pipe = '']) => `${pipe} > `,
+  ],
+  // "I see cast iron ahead": not there yet.
+  [
+    new RegExp(
+      String.raw`\b(?:i|we|you)\s+(?:can\s+|could\s+)?(?:see|got|have)\s+(?:(?:the|a|some)\s+)?${anyMaterial}(?:\s+pipe)?\s+(?:just\s+|up\s+|right\s+)?(?:ahead|coming\s+up|in\s+the\s+distance)(?:\s+of\s+(?:me|us))?\b`,
+      'gi',
+    ),
+    asNote,
+  ],
+  // "11 we go from 3 inch to 4 inch"
+  [
+    /\b(?:(?:we|it|pipe|line|and)\s+)*(?:go(?:es)?|going|went|chang(?:es?|ing)|steps?|jumps?|bumps?|reduces?|opens?)\s+(?:(?:up|down|out|over)\s+)?from\s+(?:an?\s+)?(\d+)\s*-?in(?:ch)?\b\.?\s+(?:up\s+|down\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?in(?:ch)?\b\.?(?:\s+pipe)?(?=\s*(?:$|[,.;]))/gi,
+    ([, near = '', far = '']) => `change ${near} in > ${far} in`,
+  ],
+  // "the cast is a patch, it's only to 26"
+  [
+    new RegExp(
+      String.raw`\b(?:the\s+)?(${anyMaterial})(?:\s+pipe)?(?:\s+is|'s)\s+(?:(?:just|only)\s+)?(?:a\s+)?(?:short\s+)?(?:patch|repair|piece|spool|splice|section)\s*,?\s+(?:and\s+)?(?:it\s+|it's\s+)?(?:only\s+|just\s+)?(?:goes\s+|runs\s+|lasts\s+)?(?:only\s+)?(?:out\s+)?(?:to|until|till)\s+(?=~?\s*\d)`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} ends at `,
+  ],
+  // "vitrified clay pipe 6 inch, 3 foot joints": how long its pieces are.
+  [
+    new RegExp(
+      String.raw`(?<=^[^;\d]*\b${anyMaterial}\b[^;\d]*(?:\d+\s*-?(?:in(?:ch)?\b\.?|")[^;\d]*)?,\s*)(?:in\s+|with\s+)?(${feetLong})\s+(?:joints|sections|lengths|sticks)(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, long = '']) => `${long} pieces`,
   ],
   // "coupling into PVC", "coupling, rubber one, to PVC": the pipe changes there.
   [
@@ -274,7 +303,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "pipe changes, plastic from here", "change of pipe there, going to clay"
   [
     new RegExp(
-      String.raw`\b(?:(?:the\s+)?pipe\s+changes|change\s+(?:of|in)\s+(?:the\s+)?(?:pipe|material)|(?:pipe|material)\s+change)(?:\s+(?:here|there))?\s*,\s*(?:(?:it's|it\s+is|we're\s+in|going\s+to|goes\s+to|to|into|now|all)\s+)*(${anyMaterial})(?:\s+pipe)?\b(?:\s+(?:from\s+(?:here|there)(?:\s+on)?|after\s+(?:that|this)|now|beyond))?`,
+      String.raw`\b(?:(?:(?:the\s+)?pipe|it|we)\s+(?:changes?|transitions?|switch(?:es)?)|we(?:'ve|\s+have)\s+(?:transitioned|changed|switched)|change\s+(?:of|in)\s+(?:the\s+)?(?:pipe|material)|(?:pipe|material)\s+change)(?:\s+(?:here|there))?\s*,\s*(?:(?:it's|it\s+is|that's|that\s+is|we're\s+in|going\s+to|goes\s+to|to|into|now|all)\s+)*(${anyMaterial})(?:\s+pipe)?\b(?:\s+(?:from\s+(?:here|there)(?:\s+on)?|after\s+(?:that|this)|now|beyond))?`,
       'gi',
     ),
     ([, pipe = '']) => `change to ${pipe}`,

@@ -113,6 +113,13 @@ const bendDegrees = (said: string): string =>
 
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
+  // "17.5, 17.5 is broke"
+  [/(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:at\s+)?(?=\1(?:\s*(?:feet|foot|ft|'))?\s+[a-z])/gi, ''],
+  // "crack, 1 o'clock, goes about a foot": how far it goes on.
+  [
+    /(?<=\b(?:crack(?:ed)?|broken|broke|deformed|worn|missing|roots?|rust(?:ed)?|rotted)\b[^;]*),\s*(?:and\s+)?(?:it\s+|that\s+)?(?:goes|runs|lasts)\s+(?:for\s+)?(?:(?:about|maybe|around|like|~)\s*)+(\d+(?:\.\d+)?|a)\s*(?:feet|foot|ft)(?=\s*(?:$|[,.;]))/gi,
+    ([, long = '']) => ` for ${long === 'a' ? '1' : long} ft`,
+  ],
   // "wrinkle at 11, 5 o'clock": a place, then its hour.
   [
     /\bat\s+(1[0-2]|[1-9])\s*,\s+(?=(?:(?:at|about|around)\s+)?(?:1[0-2]|[1-9])(?::[0-5]\d)?\s+o'clock)/gi,

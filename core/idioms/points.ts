@@ -24,6 +24,11 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "tap on the left, it's got water running in it": in use, nothing leaks.
+  [
+    /\b(?:(?:it's|it\s+is|it\s+has|it|that|that's|has|with|got|there's|and)\s+)+(?:some\s+|a\s+little\s+)?(?:water|flow)\s+(?:running|flowing|coming)\s+(?:in|out\s+of|from|through|down)\s+(?:it|there|that)\b(?<=\b(?:tap|wye|tee|branch|lateral|connection|saddle)\b[^;]*)/gi,
+    asNote,
+  ],
   // "36 is where I see the city's tap so 36 is the main"
   [
     /\b(?:where\s+)?(?:i|we|you)\s+(?:can\s+)?see\s+the\s+city(?:'s)?\s+(?:tap|main|connection)\s*,?\s+(?:so|and)\s+[a-z\d\s.-]{1,30}?\s+is\s+(?=the\s+main\b)/gi,
@@ -192,6 +197,11 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:(?:at|on|to)\s+)?(?:the\s+)?tap\s*,?\s+(?:(?:at|on|in|into)\s+)?(?:the\s+)?(?:top|side|crown)\s+of\s+(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b/gi,
     ([said]) => `main ${quoted(said.trim())}`,
   ],
+  // "lateral from next door, that comes in at the top"
+  [
+    /\b((?:lateral|line|service|drain|sewer)\s+(?:from|off|for)\s+(?:[a-z']+\s+){0,2}?[a-z']+)\s*,\s+(?:that|it)(?:'s)?\s+(?:comes|coming|ties|tying|tied|connects|joins)\s+in(?:to)?(?:\s+(?:us|ours))?\s+(?=(?:at|on|from)\s)/gi,
+    ([, whose = '']) => `tie in ${quoted(whose.trim())} `,
+  ],
   // "lateral from next door comes in on the right"
   [
     /\b(?:lateral|line|pipe|service|drain|sewer)\s+((?:from|off|for)\s+(?:[a-z']+\s+){1,3}?)(?:comes|coming|ties|tying|tied|connects|connecting|joins|joining)\s+(?:in(?:to)?|us|ours|our\s+line)\b/gi,
@@ -314,6 +324,16 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "54, city."
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*)(?:(?:that's|there's|and|we're\s+at)\s+)*(?:the\s+)?(?:city|street)(?=\s*[.!]?\s*$)/gi,
+    'main',
+  ],
+  // "downstream manhole number 2": its name, no reading.
+  [
+    /\b(manhole|mh|cleanout|tap|wye|tee|branch|lateral|bend|unit|pit)\s+(?:number|no\.|num)\s*(\d+[a-z]?)\b/gi,
+    ([, what = '', number = '']) => `${what} ${quoted(`number ${number}`)}`,
+  ],
   // "44 to the main is shared": whose it is, no reading of the main.
   [
     /(?<=\d\s*(?:feet|foot|ft)?\s*)(?:to|-|through|on\s+to|out\s+to)\s*(?:the\s+)?main\s+(?:(?:is|are|it's|that's|all)\s+)*(?:shared|common|joint|public|(?:the\s+)?(?:city|town|neighbor|association)(?:'s)?)\b/gi,

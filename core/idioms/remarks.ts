@@ -14,6 +14,31 @@ export const remarkIdioms: readonly Idiom[] = [
     /\s*,\s+(?:[a-z]+\s*,\s+)?(?:can\s+you\s+|go\s+(?:ahead\s+and\s+)?)?(?:locate|shoot|find|mark|spot)\s+(?:that|this|it)(?:\s+one)?(?:\s+(?:too|for\s+me|please|there|here))*(?=\W*$)/gi,
     (match) => (onlyPlace.test(match.input.slice(0, match.index)) ? '' : besideIt(match)),
   ],
+  // "cracked right down the spine", "a wye right past the coupling": no side of the pipe.
+  [
+    /\bright\s+(?=(?:down|along|across|through|over|under|before|after|past|by|off|out|away|where|when|as|near|next|beside|behind|above|below|beneath|in\s+front)\b)(?<!\b(?:the|to|from|hard|upper|lower|top|bottom|side|and|or|left|bends?|turns?|elbow|goes|degrees?)\s+right\s+)(?<=[a-z]\s+right\s+)/gi,
+    '',
+  ],
+  // "no hub, just butted up", "wrapped in tar paper": how somebody joined it.
+  [
+    /\b(?:no[\s-]?hub\s*,?\s+)?just\s+(?:butted|stuck|shoved|pushed|jammed|laid)\s+(?:up|together|in|against)\b/gi,
+    asNote,
+  ],
+  [
+    /\b(?:wrapped|covered|coated|sealed|smeared|taped)\s+(?:up\s+)?(?:in|with)\s+(?:(?:some|old|black|a\s+bunch\s+of)\s+)*(?:tar\s*paper|roofing\s+(?:paper|tar|felt)|tar|tape|duct\s+tape|plastic|felt|mastic|burlap)\b/gi,
+    asNote,
+  ],
+  // "all three have roots, none over twenty percent": nothing is denied.
+  [
+    /\s*,?\s+(?:and\s+)?(?:none|nothing)\s+(?:of\s+(?:them|it|those)\s+)?(?:(?:is|are|looks?|'s)\s+)?(?:over|above|past|more\s+than|worse\s+than|bigger\s+than)\s+(?:a\s+|about\s+)?[a-z\d-]+(?:\s+(?:percent|inch(?:es)?|of\s+the\s+pipe))?/gi,
+    besideIt,
+  ],
+  // "twenty six feet from vent to grade", "bottom of the stack"
+  [
+    /\b[a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot|ft)\s+from\s+(?:the\s+)?(?:roof|vent|top|eave|floor|slab)\s+(?:down\s+)?to\s+(?:the\s+)?(?:grade|ground|floor|slab|basement|bottom|dirt)\b/gi,
+    asNote,
+  ],
+  [/\b(?:the\s+)?(?:bottom|base|foot)\s+of\s+the\s+(?:(?:vent\s+|soil\s+|main\s+)?stack|vent)\b/gi, asNote],
   // "a crack behind where the roots were"
   [
     /\b(?:behind\s+|right\s+|from\s+)?where\s+(?:the|those|that)\s+[a-z]+\s+(?:were|was|used\s+to\s+be)\b/gi,

@@ -218,6 +218,31 @@ export const waterIdioms: readonly Idiom[] = [
     /,?\s*\b(?:with\s+)?(?:no|without(?:\s+any)?)\s+(?:current|flow|movement)(?:\s+(?:to\s+it|in\s+it|at\s+all|there|here))*(?<=\b(?:water|belly|sag)\b[^;]*)/gi,
     besideIt,
   ],
+  // "thirty two we start getting wet"
+  [
+    /\b(?:(?:we|it|i|camera)\s+)?(?:start(?:s|ing)?|begin(?:s|ning)?)\s+(?:to\s+get|getting)\s+(?:wet|damp|some\s+water)\b|\b(?:we're|it's|i'm)\s+(?:starting|beginning)\s+to\s+get\s+(?:wet|some\s+water)\b/gi,
+    'standing water starts',
+  ],
+  // "lens is half under at 35"
+  [
+    /\b(?:the\s+)?(?:lens|camera|head)\s*(?:'s|is)\s+(?:(?:about|maybe|like)\s+)*(?:a\s+)?(half|halfway|quarter|third)(?:\s+of\s+the\s+way)?\s+(?:under|submerged|in)(?:\s+water)?(?=\s*(?:$|[,.;]|at\b|around\b))/gi,
+    ([, share = '']) => `it's ${share.replace('way', '')} full`,
+  ],
+  // "water level back to normal at 38"
+  [
+    /\b(?:the\s+)?(?:water|level|water\s+level|flow)\s+(?:(?:is|goes|comes|gets|drops|returns)\s+)?(?:back\s+(?:to|down\s+to)\s+)?normal(?:\s+again)?(?=\s*(?:$|[,.;]|at\b|around\b|by\b))/gi,
+    'out of the water',
+  ],
+  // "and I get it back at thirty one"
+  [
+    /\b(?:i|we)\s+(?:get|got|have|pick)\s+(?:it|her|the\s+(?:picture|view))\s+back(?:\s+again)?(?=\s*(?:$|[,.;]|at\b|around\b|by\b))/gi,
+    'picture is back',
+  ],
+  // "the pipe drops away and there's water"
+  [
+    /\b(?:the\s+)?(?:pipe|line|bottom|it)\s+(?:just\s+)?(?:drops|dips|falls|sinks)\s+(?:away|down|off)?\s*,?\s*(?:and|then)\s+(?:there's|there\s+is|we've\s+got|i've\s+got|we're\s+in|i'm\s+in)\s+(?:some\s+|standing\s+)*(?=water\b)/gi,
+    'belly, ',
+  ],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"
@@ -245,6 +270,11 @@ export const waterFigures: readonly Idiom[] = [
     'belly',
   ],
   deepestAt,
+  // "dry again at 39"
+  [
+    /^\s*(?:(?:okay|ok|and|it's|we're|all|pipe's)\s+)*(?:dry|dried\s+out|back\s+to\s+dry)(?:\s+again|\s+now|\s+pipe)*\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    'out of the water at ',
+  ],
   // "forty, dry again", "okay we're out"
   [
     /(?<=\d\s*(?:feet|foot|ft)?)[\s,]+(?:(?:okay|ok|and|now)[\s,]+)*(?:(?:it's|(?:the\s+)?pipe(?:'s|\s+is)|we're|i'm|(?:the\s+)?camera's)\s+)?(?:(?:all\s+)?dry|dried\s+(?:up|out)|dries\s+(?:up|out)|(?<=(?:we're|i'm|camera's)\s+)(?:back\s+)?out)(?:\s+(?:again|now|here))?(?=\s*(?:$|[,.;]))/gi,

@@ -293,7 +293,8 @@ function inchesDeep(draft: Draft, match: RegExpExecArray): undefined {
 function inches(draft: Draft, [, value = '']: RegExpExecArray): undefined {
   const pipe = draft.pipes.at(-1);
   const took = toNumber(value);
-  if (pipe && pipe.diameter_in === undefined && draft.finding === undefined) pipe.diameter_in = took;
+  if (pipe && pipe.diameter_in === undefined && draft.finding === undefined && took >= leastBore_in)
+    pipe.diameter_in = took;
   else if (draft.kind === 'point' && draft.finding === undefined && !isDrop(draft))
     draft.aboutPoint.diameter_in = took;
   // "an inch or two": the grade uses the larger.
@@ -315,6 +316,8 @@ function pieces(draft: Draft, long: string): undefined {
   return undefined;
 }
 
+/** No drain is narrower, in. */
+const leastBore_in = 1.25;
 /** No lateral, and no main that one changes into, is wider, in. */
 const widestPipe_in = 24;
 

@@ -3,14 +3,14 @@ import type { Talk } from './talk.js';
 
 /** "Okay, locating now on the way back": what follows are places and depths. */
 const begins =
-  /\b(?:locating|(?:taking|getting|shooting|doing)\s+(?:the\s+|my\s+|our\s+|some\s+)?(?:locates|depths)|depths\s+now|depth\s+(?:shots|readings|checks))\b/i;
+  /\b(?:locating|(?:(?:i|we)(?:'ll|'m\s+going\s+to|'re\s+going\s+to|\s+will)|i'm\s+gonna|gonna|let's|let\s+me)\s+locate\s+(?:it|that|this|her)(?=\W*$)|(?:taking|getting|shooting|doing)\s+(?:the\s+|my\s+|our\s+|some\s+)?(?:locates|depths)|depths\s+now|depth\s+(?:shots|readings|checks))\b/i;
 
 const feet = String.raw`\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')(?:\s*(?:even|flat|\d{1,2}\s*(?:in(?:ch(?:es)?)?|")?))?`;
 const spoken = String.raw`\d{1,2}\s+(?:1[01]|\d)`;
 const inches = String.raw`\d{1,2}(?:\.\d+)?\s*in(?:ch(?:es)?)?`;
 /** A place, what lies there, and a depth: "52, the transition, 6 foot, flag in the flower bed". */
 const located = new RegExp(
-  String.raw`^\D*?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+on\s+the\s+(?:reel|counter|cable)|\s+at\s+[^,\d]*)?(?:\s*,(?:[^,\d]*,)?|(?=\s+(?:it's|is|reads)\b))\s*(?:(?:about|around|it's|at|~|is|reads|says)\s*)*(${feet}|${spoken}|${inches}|\d{1,2}\.\d+)(?:\s+(?:deep|down))?\s*(?:[.;]|$|(,.*)$)`,
+  String.raw`^\D*?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+on\s+the\s+(?:reel|counter|cable)|\s+at\s+[^,\d]*)?(?:\s*,(?:[^,\d]*,)?|(?=\s+(?:it's|is|reads)\b))\s*(?:(?:about|around|it's|at|~|is|reads|says)\s*)*(${feet}|${spoken}|${inches}|\d{1,2}\.\d+)(?:\s+(?:deep|down))?(?:\s+to\s+(?:the\s+)?(?:top|crown|center|middle)(?:\s+of\s+(?:the\s+|our\s+)?(?:pipe|line))?)?\s*(?:[.;]|$|(,.*)$)`,
   'i',
 );
 
@@ -25,6 +25,12 @@ const plainly = ({ heard }: NormalizedText): string =>
 const list = /^\W*(?:(?:the|my|our|got)\s+)*(?:locates|depths)\b\s*(?:are|were)?\s*[:,-]?\s+/i;
 const listed = new RegExp(
   String.raw`^\s*(?:(?:the|and|then)\s+)*([a-z]+(?:\s+[a-z]+){0,2}?)(?:'s|\s+(?:is|was|at|reads))?\s+(?:(?:about|around|~)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\W*$`,
+  'i',
+);
+
+/** "I marked the cave in out in the yard, it's three foot six deep there": a thing named before, and its depth. */
+const markedThing = new RegExp(
+  String.raw`^\W*(?:i|we)(?:'ve|\s+have)?\s+(?:just\s+|also\s+|already\s+)?(?:marked|located|painted|flagged|staked|shot)\s+(?:the|that)\s+([a-z]+(?:[\s-][a-z]+)?)\b(?:\s+[^,;\d]*)?,\s*(?:(?:it's|it\s+is|that's|it|was|about|around|~|at|and|reads?|showed|is)\s+)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))(?:\s+(?:there|here))?\W*$`,
   'i',
 );
 
@@ -50,6 +56,8 @@ function asLocates(text: string): string | undefined {
 export function asLocate(talk: Talk, text: string, hearing: NormalizedText): string | undefined {
   const several = asLocates(text);
   if (several !== undefined) return several;
+  const [, marked, markedAt = ''] = markedThing.exec(plainly(hearing)) ?? [];
+  if (marked !== undefined) return `locate at the ${marked}, depth ${inFeet(markedAt)}`;
   if (begins.test(text) && !/\d/.test(hearing.heard.text)) talk.takingDepths = true;
   if (talk.takingDepths !== true && talk.items.at(-1)?.entry.kind !== 'locate') return undefined;
   const [, thing, itsDepth = ''] = talk.takingDepths

@@ -12,7 +12,7 @@ import { takeEnd, takeRemark } from './remarks.js';
 import { takeLater } from './said-later.js';
 import { placeUnderWater } from './under-water.js';
 import { beginTest } from './water-tests.js';
-import { fillPipes, followPipe, namePlastic } from './pipes.js';
+import { doubtFirstPipe, fillPipes, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
 import {
   amend,
@@ -151,6 +151,7 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
     talk.pipeUntil = entry.to_ft;
   }
   placeUnderWater(talk, entry, assumed);
+  if (draft.kind === undefined && draft.changing !== true) doubtFirstPipe(talk, entry, text, assumed);
   fillPipes(talk, entry, assumed);
   proposeAll(talk, said, at, { read, text, own: own !== undefined, finished, besides, assumed });
 }
@@ -442,7 +443,7 @@ function propose(talk: Talk, said: SentenceState, own: boolean, text: string, it
     const { reading_ft, ...more } = entry;
     same.entry = {
       ...same.entry,
-      ...more,
+      ...withPipes(same.entry, more),
       ...(own && reading_ft !== undefined ? { reading_ft } : {}),
     } as typeof entry;
     if (own && same.noReading) {
@@ -474,6 +475,18 @@ function propose(talk: Talk, said: SentenceState, own: boolean, text: string, it
     talk.placeSentence = undefined;
   }
   talk.lastAt = said.index;
+}
+
+/** "3 inch to 4 inch" … "it goes to cast iron there": the same two pipes, each with what was said of it. */
+function withPipes(before: EntryDraft, more: Partial<EntryDraft>): Partial<EntryDraft> {
+  if (before.kind !== 'change' || more.kind !== 'change') return more;
+  const both = (one: typeof before.upstream, other: typeof before.upstream) =>
+    one && other ? { ...one, ...other } : (other ?? one);
+  const [upstream, downstream] = [
+    both(before.upstream, more.upstream),
+    both(before.downstream, more.downstream),
+  ];
+  return { ...more, ...(upstream ? { upstream } : {}), ...(downstream ? { downstream } : {}) };
 }
 
 /** What is known of a point so far, for later words that refer to it. */
