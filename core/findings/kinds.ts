@@ -326,8 +326,8 @@ export const findingRows = [
       ...[
         ...['fine roots', 'hair roots', 'root hairs', 'feeder roots', 'hairline roots', 'hairline root'],
         ...['whiskers', 'root whiskers', 'stringy roots', 'more hair', 'hair in it', 'some hair'],
-        ...['fuzz', 'root fuzz', 'fuzzy roots'],
-        ...['a little hair', 'a few hairs', 'some hairs'],
+        ...['fuzz', 'root fuzz', 'fuzzy roots', 'root stubs', 'root stubble'],
+        ...['a little hair', 'a few hairs', 'some hairs', 'couple of hairs', 'a couple of hairs', 'a couple hairs'],
       ].map((each): [string, Sets] => [each, { size: 'small' }]),
     ],
     grading: { measure: 'percent', bounds: [10, 25, 50], cures: ['clean'], stopsLinerAt: 10 },

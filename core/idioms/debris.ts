@@ -46,6 +46,14 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:(?:you|i|we)\s+)?(?:can\s+)?(?:actually\s+)?see\s+(?:the\s+|some\s+)?(?:gravel|dirt|soil|rocks?|sand|mud|bedding|ground|clay|backfill)\s+(?:through|behind|in|inside)\s+(?:the\s+)?(?:gap|hole|crack|opening|break|joint|void)\b(?<=\b(?:apart|open|separated|broken|cracked|hole|missing|offset)\b[^;]*,[^;,]*)/gi,
     'you can see dirt',
   ],
+  // "that gravel is coming from twenty, for sure"
+  [
+    new RegExp(
+      String.raw`\b(?:that|the|this|your)\s+(?:gravel|sand|dirt|mud|rocks?|silt|water)(?:\s+is|'s|\s+has\s+to\s+be|\s+must\s+be)\s+(?:all\s+|probably\s+)?(?:coming|washing)\s+(?:in\s+)?from\s+(?:the\s+(?:hole|break|joint|gap)\s+)?(?:back\s+)?(?:at\s+|there\s+at\s+)?(?=${aNumber})[a-z\d.]+(?:\s+(?:one|two|three|four|five|six|seven|eight|nine))?(?:\s*(?:feet|foot|ft))?`,
+      'gi',
+    ),
+    asNote,
+  ],
   // "thick by 26", "here's where that gravel's coming from"
   [
     new RegExp(

@@ -199,11 +199,12 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:an?\s+)?(?:(?:small|little|big)\s+)?opening\s+(?:at|in)\s+(?:the|that|this)\s+joint\b/gi,
     'open joint',
   ],
-  // "stubs, 5 %": what is left of the roots, no connection.
+  // "stubs, 5 %", "14, stubs, and the joint's got a gap": what is left of the roots, no connection.
   [
     /\b(?:root\s+)?stubs?\s*,?\s+(?=(?:(?:maybe|about|only|around|like|~)\s+)*(?:\d+|five|ten|fifteen|twenty|thirty)\s*(?:%|percent))/gi,
     'roots ',
   ],
+  [/(?<=,\s+(?:(?:just|some|more|a\s+few|little|short)\s+)*)(?:root\s+)?stubs(?=\s*(?:$|[,.;]))/gi, 'root stubs'],
   // "crack follows the pipe"
   [/\bfollows\s+(?:the\s+)?pipe\b(?<=\b(?:crack|fracture)[a-z]*\b[^;]*)/gi, 'runs along the pipe'],
   // "the joint that's shifted"

@@ -457,6 +457,33 @@ export const figureIdioms: readonly Idiom[] = [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)(?:'s|\s+is|\s*,)\s+(?:(?:really|probably)\s+)?(the\s+worst|a\s+bad|the\s+big)\s+one(?:\s+of\s+(?:them|the\s+bunch|all))?(?=\s*(?:$|[,.;]|it's\b))/gi,
     ([, how = '']) => ` same, ${quoted(`${how} one`)},`,
   ],
+  // "the worst one is ten, half closed"
+  [
+    /^\s*(?:(?:and|the|but)\s+)*(worst|biggest|heaviest)\s+(?:one|spot|of\s+(?:them|it|the\s+bunch))(?:'s|\s+is|\s+was)\s+(?:at\s+)?(~?\d+(?:\.\d+)?)(?=\s*(?:$|[,.;]))/gi,
+    ([, how = '', at = '']) => `${at} same, ${quoted(`the ${how.toLowerCase()} one`)}`,
+  ],
+  // "31.3, the pipe's worse, maybe 20"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:the\s+)?(?:pipe|joint|line)(?:\s+is|'s)|it's)\s+(?:getting\s+)?(worse|better)\s*,\s+(?:(?:maybe|about|say|like|i'd\s+say|call\s+it)\s+)+(\d+)(?:\s*(?:%|percent))?(?=\s*(?:$|[.;]))/gi,
+    ([, how = '', share = '']) => `same, ${quoted(how)} ${share}%`,
+  ],
+  // "three more feet and there's a joint at 7": the place is said after it.
+  [
+    /^\s*(?:(?:about|maybe|another|okay|and|so)\s+)*\d+(?:\.\d+)?\s+(?:more\s+)?(?:feet|foot|ft)\s*(?:more|farther|further|later)?\s*,?\s+(?:and\s+)?(?:there's|there\s+is|we've\s+got|i've\s+got|we\s+hit|i\s+hit|it's)\s+(?=(?:an?|the|our|another|some)\s+[^;,]*\bat\s+~?\d)(?<=\b(?:more|another|farther|further|later)\b.*)/gi,
+    '',
+  ],
+  // "two o'clock position at 5, there's a crack"
+  [
+    /^\s*(\d{1,2})\s*o'clock(?:\s+position)?\s+at\s+(~?\d+(?:\.\d+)?)\s*,\s*(?:there's\s+|we've\s+got\s+|i've\s+got\s+)?(?=an?\s)/gi,
+    ([, hour = '', at = '']) => `${at} at ${hour} o'clock `,
+  ],
+  // "35, back to round"
+  [
+    afterPlace(
+      String.raw`(?:,\s*)?(?:(?:and|it's|then|okay)\s+)*(?:back\s+to\s+round|round\s+again|(?:it\s+)?(?:goes|comes)\s+back\s+(?:to\s+)?round)(?:\s+(?:again|pipe))*(?=\W*$)`,
+    ),
+    'deformation ends',
+  ],
   // "I'd say 15, 20 percent": from one to the other.
   [
     /(?<=\b(?:say|about|around|maybe|like|it|probably|anywhere\s+from|roughly)\s+)(\d*[05])\s*,\s*(?=(?:maybe\s+)?(\d*[05])\s*(?:%|percent))/gi,

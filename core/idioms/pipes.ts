@@ -176,6 +176,22 @@ export const pipeIdioms: readonly Idiom[] = [
     /\b(?:(?:we|it|pipe|line|and)\s+)*(?:go(?:es)?|going|went|chang(?:es?|ing)|steps?|jumps?|bumps?|reduces?|opens?)\s+(?:(?:up|down|out|over)\s+)?from\s+(?:an?\s+)?(\d+)\s*-?in(?:ch)?\b\.?\s+(?:up\s+|down\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?in(?:ch)?\b\.?(?:\s+pipe)?(?=\s*(?:$|[,.;]))/gi,
     ([, near = '', far = '']) => `change ${near} in > ${far} in`,
   ],
+  // "a piece of cast iron somebody stuck in"
+  [
+    new RegExp(
+      String.raw`\b(?:an?\s+)?(?:(?:new|little|short)\s+)*(?:piece|stick|section|chunk|length)\s+of\s+(${anyMaterial})(?:\s+pipe)?\s+(?:that\s+)?(?:somebody|someone|they)(?:'s|'ve)?\s+(?:put|stuck|set|dropped|laid|spliced|patched|threw)(?:\s+in)?(?:\s+(?:here|there))?\b`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} repair`,
+  ],
+  // "at the foundation, goes cast"
+  [
+    new RegExp(
+      String.raw`(?<=,\s+)(?:(?:and|then|it|pipe|line)\s+)*(?:goes|turns|becomes|is\s+now)\s+(?=(?:cast|clay|plastic|pvc|abs|concrete)\b(?:\s+(?:iron|pipe|tile))?\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    'change to ',
+  ],
   // "the cast is a patch, it's only to 26"
   [
     new RegExp(

@@ -26,7 +26,7 @@ export const bendToSide: Idiom = [
 export const pointIdioms: readonly Idiom[] = [
   // "tap on the left, it's got water running in it": in use, nothing leaks.
   [
-    /\b(?:(?:it's|it\s+is|it\s+has|it|that|that's|has|with|got|there's|and)\s+)+(?:some\s+|a\s+little\s+)?(?:water|flow)\s+(?:running|flowing|coming)\s+(?:in|out\s+of|from|through|down)\s+(?:it|there|that)\b(?<=\b(?:tap|wye|tee|branch|lateral|connection|saddle)\b[^;]*)/gi,
+    /\b(?:(?:it's|it\s+is|it\s+has|it|that|that's|has|with|got|there's|and)\s+)*(?:some\s+|a\s+little\s+)?(?:water|flow)(?:'s|\s+is)?\s+(?:running|flowing|coming|dripping|trickling|dribbling)\s+(?:in|out\s+of|from|through|down)\s+(?:it|there|that)\b(?<=\b(?:tap|wye|y|tee|branch|lateral|connection|saddle)\b[^;]*)/gi,
     asNote,
   ],
   // "36 is where I see the city's tap so 36 is the main"
@@ -324,6 +324,16 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "a cleanout wye facing down": which way it takes a cable, no side of the pipe.
+  [
+    /\b(?:facing|faces|pointing|points|looking|looks|aimed)\s+(?:back\s+)?(?:up|down|upstream|downstream)(?=\s*(?:$|[,.;]))(?<=\b(?:cleanout|clean\s?-?out|co|wye)\b[^;]*)/gi,
+    besideIt,
+  ],
+  // "at 43 we're at the wall"
+  [
+    /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:we're|i'm|we\s+are|camera's)\s+(?:at|under|up\s+to|coming\s+to)\s+the\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,
+    'building',
+  ],
   // "54, city."
   [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*)(?:(?:that's|there's|and|we're\s+at)\s+)*(?:the\s+)?(?:city|street)(?=\s*[.!]?\s*$)/gi,

@@ -39,6 +39,20 @@ export const remarkIdioms: readonly Idiom[] = [
     asNote,
   ],
   [/\b(?:the\s+)?(?:bottom|base|foot)\s+of\s+the\s+(?:(?:vent\s+|soil\s+|main\s+)?stack|vent)\b/gi, asNote],
+  // "they didn't cut all that well": no denial of what is there.
+  [
+    /\s*,?\s+\b(?:they|he|whoever\s+[a-z]+\s+(?:it|this))\s+(?:didn't|did\s+not|never)\s+(?:cut|get|clean|do|jet|finish)\b[^;,.]*/gi,
+    besideIt,
+  ],
+  // "it's three feet long, sixteen to nineteen, with no-hub couplings"
+  [
+    /^\s*(?:it's|it\s+is|that's)\s+(?:about\s+)?[a-z\d.]+(?:\s+and\s+a\s+half)?\s+(?:feet|foot|ft)\s+long\s*,\s+(?=(?:from\s+)?[a-z\d.]+(?:\s+[a-z]+)?\s+to\s+[a-z\d])/gi,
+    '',
+  ],
+  [
+    /\s*,?\s+with\s+(?:(?:no-?\s?hub|rubber|shielded|banded|steel)\s+)*(?:couplings|bands|clamps)(?:\s+(?:on|at)\s+(?:each|both|either)\s+ends?)?(?=\s*(?:$|[.;]))/gi,
+    besideIt,
+  ],
   // "a crack behind where the roots were"
   [
     /\b(?:behind\s+|right\s+|from\s+)?where\s+(?:the|those|that)\s+[a-z]+\s+(?:were|was|used\s+to\s+be)\b/gi,

@@ -29,6 +29,9 @@ export const stopIdioms: readonly Idiom[] = [
     /^\W*(?:(?:i|we|it|she|camera|and|so|but)\s+)*(?:can't|couldn't|cannot)\s+(?:go|continue|push)(?:\s+(?:on|anymore|any\s+more|no\s+more|no\s+further|on\s+any\s+further))?(?=\W*$)/gi,
     "can't go any farther",
   ],
+  // "stopping at 45", "that's all she wrote"
+  [/^\W*(?:(?:i'm|we're|and|so|okay)\s+)*(?:stopping|quitting|calling\s+it)\s+(?:here\s+)?at\s+(?=\S)(?!.*\blocat)/gi, 'stopped at '],
+  [/\b(?:and\s+)?that's\s+all\s+she\s+wrote\b/gi, stopThere],
   // "55, I'm hung up"
   [
     /\b(?:i'm|we're|she's|it's|(?:the\s+)?(?:camera|head)(?:'s|\s+is))\s+(?:all\s+|just\s+|now\s+)?(?:hung\s+up|wedged|jammed\s+up)(?:\s+(?:here|there|now))?(?=\s*(?:$|[,.;]|on\b))/gi,

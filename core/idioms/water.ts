@@ -17,6 +17,11 @@ const deepestAt: Idiom = [
 
 /** Standing water and fall. */
 export const waterIdioms: readonly Idiom[] = [
+  // "water gets to half pipe around 33"
+  [
+    /\b(?:the\s+)?(?:water|it)\s+(?:gets|comes|goes|rises|climbs|is\s+up)\s+(?:up\s+)?to\s+(?:about\s+|around\s+)?(?:a\s+)?(half|quarter|third)(?:[\s-](?:pipe|full|way|of\s+the\s+pipe))?\s+(?:at|around|by)\s+/gi,
+    ([, share = '']) => `it's ${share} full at `,
+  ],
   // "water's still standing 31 to 35"
   [
     /\b(?:the\s+)?water(?:'s|\s+is)\s+(?:still\s+|just\s+)?(?:standing|sitting|ponding|pooling)\s+(?:there\s+)?(?:from\s+)?(?=~?\d|[a-z]+(?:\s+[a-z]+)?\s+(?:to|through)\s)/gi,
@@ -243,6 +248,8 @@ export const waterIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?(?:pipe|line|bottom|it)\s+(?:just\s+)?(?:drops|dips|falls|sinks)\s+(?:away|down|off)?\s*,?\s*(?:and|then)\s+(?:there's|there\s+is|we've\s+got|i've\s+got|we're\s+in|i'm\s+in)\s+(?:some\s+|standing\s+)*(?=water\b)/gi,
     'belly, ',
   ],
+  // "no more than a quarter inch of water"
+  [/\b(?:no|not)\s+more\s+than\s+(?=(?:an?|half|a\s+half|a\s+quarter|three\s+quarters?|\d+(?:\/\d+)?|one|two|three)\b[^;,.]*\b(?:inch|foot|feet|percent))/gi, 'about '],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"
@@ -270,6 +277,11 @@ export const waterFigures: readonly Idiom[] = [
     'belly',
   ],
   deepestAt,
+  // "25 a slight dip, a quarter inch of water, 2 feet": how long it is.
+  [
+    /(?<=^\s*(?:at\s+)?~?\d[^;]*\b(?:dip|belly|sag|low\s+spot)\b[^;]*),\s*(?:(?:about|maybe|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)/gi,
+    ([, long = '']) => ` ${long} ft long`,
+  ],
   // "dry again at 39"
   [
     /^\s*(?:(?:okay|ok|and|it's|we're|all|pipe's)\s+)*(?:dry|dried\s+out|back\s+to\s+dry)(?:\s+again|\s+now|\s+pipe)*\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,

@@ -46,7 +46,11 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
     (water
       ? newest(talk, (entry) => isOpen(entry) && entry.kind === 'finding' && entry.finding === 'belly')
       : undefined) ?? newest(talk, isOpen);
-  if (!open) return newest(talk, (entry) => like(entry) && entry.to_ft === place) !== undefined;
+  if (!open)
+    return (
+      /\bround\b/i.test(said.sentence.text) ||
+      newest(talk, (entry) => like(entry) && entry.to_ft === place) !== undefined
+    );
   const { open: _, ...rest } = open.entry;
   const { inches, percent, size } = draft.fields;
   const more = Object.fromEntries(
@@ -72,6 +76,7 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
   const place = placeOf(draft, text);
   if (takeArrival(talk, said, place)) return;
   const last = talk.items.at(-1);
+  if (last && said.index - talk.lastAt <= 1 && closesPiece(talk, said, last, draft)) return;
   const until = /\b(?:till|until|(?<=\bdeep\s+)(?:through|to))\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(
     text,
   )?.[1];
@@ -128,12 +133,41 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
   if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
 }
 
+/** "A piece of cast iron somebody stuck in … sixteen to nineteen": the pipe before it goes on at its far end. */
+function closesPiece(talk: Talk, said: SentenceState, { entry }: NarrationItem, { fields, numbers }: Draft): boolean {
+  const from = numbers.find(({ range }) => range)?.value;
+  if (!/^\W*(?:it|that)(?:'s)?\b/i.test(said.sentence.text)) return false;
+  if (entry.kind !== 'change' || from === undefined || from !== entry.reading_ft) return false;
+  if (typeof fields.to_ft !== 'number') return false;
+  const { upstream, downstream, ...rest } = entry;
+  if (!upstream || !downstream) return false;
+  const back: EntryDraft = { ...rest, reading_ft: fields.to_ft, upstream: downstream, downstream: upstream };
+  talk.items.push({
+    ...{ video_s: said.sentence.at(0), sentence: said.sentence.text, entry: back, point: null },
+    ...{ certain: true, assumed: [] },
+  });
+  talk.pipe = talk.direction === (entry.pass === 'out' ? 'downstream' : 'upstream') ? upstream : downstream;
+  talk.reading = fields.to_ft;
+  talk.lastAt = said.index;
+  talk.notes.delete(said.index);
+  return true;
+}
+
+/** "That runs about eighteen inches": how long, ft. */
+function inchesLong(text: string): number | undefined {
+  const inches =
+    /^\W*(?:and\s+)?(?:that|it)\s+(?:runs|goes|lasts)[\s,]+(?:on\s+)?(?:for\s+)?[\s,~]*(?:(?:about|maybe)\s+)*(\d+)\s*in(?:ch(?:es)?)?\W*$/i.exec(
+      text,
+    )?.[1];
+  return inches === undefined ? undefined : Number(inches) / 12;
+}
+
 /** "That's for about a foot": how far the newest finding goes on. */
 function lastsFor(talk: Talk, said: SentenceState, last: NarrationItem, text: string): boolean {
   const long =
     /^\W*(?:(?:and|so)\s+)?(?:(?:that|it)(?:'s|\s+is|\s+was|\s+goes|\s+runs|\s+lasts)\s+)?(?:on\s+)?for\s+(?:about\s+|maybe\s+|~\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\W*$/i.exec(
       text,
-    )?.[1];
+    )?.[1] ?? inchesLong(text);
   const { entry } = last;
   if (long === undefined || entry.kind !== 'finding' || entry.to_ft !== undefined) return false;
   if (entry.reading_ft === undefined) return false;
