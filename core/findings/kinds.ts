@@ -552,6 +552,8 @@ export const findingRows = [
       'squashed',
       'flattened',
       'squished',
+      'squatting',
+      'squatted',
       'deflected',
       'deflection',
       'dented',

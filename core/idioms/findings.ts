@@ -58,6 +58,18 @@ export const findingIdioms: readonly Idiom[] = [
     /(?<=\b(?:is|it's|pipe's|that's|joint's|all|bell's)\s+|,\s*)broke(?:\s+up)?(?=\s*(?:$|[,.;]))/gi,
     'broken',
   ],
+  // "concrete's eaten up on the bottom, I can see rock"
+  [
+    /\b(?:[a-z]+\s+)?[a-z]+(?:\s+is|'s)\s+(?:all\s+)?(?:eaten|rotted|rusted|worn|corroded)\s+(?:(?:up|away|out|down)\s+)*(?:on|in|at|along|across)\s+(?:the\s+)?(?:bottom|invert)\b/gi,
+    'worn bottom',
+  ],
+  [
+    /,\s+(?:and\s+)?(?:you|i|we)\s+(?:can\s+)?see\s+(?:the\s+|some\s+)?(?:rocks?|gravel|dirt|soil|ground|aggregate|stones?)(?=\s*(?:$|[.;]))(?<=\bworn\s+bottom\b[^;]*)/gi,
+    besideIt,
+  ],
+  // "big tree root, it's like my wrist"
+  [/\btree\s+(?=roots?\b)/gi, ''],
+  [/,\s+(?:it's\s+|about\s+)?(?:like|as\s+(?:big|thick)\s+as|the\s+size\s+of)\s+(?:my|your|a)\s+(?:wrist|arm|finger|thumb|leg|pencil|broom\s*(?:stick|handle))(?=\s*(?:$|[,.;]))(?<=\broots?\b[^;]*)/gi, besideIt],
   // "gap, inch wide"
   [/(?<=,\s*)inch\s+(?=(?:wide|open|gap|across)\b)/gi, '1 inch '],
   // "the bottom drops out of view": no drop of the line.

@@ -477,13 +477,6 @@ export const figureIdioms: readonly Idiom[] = [
     /^\s*(\d{1,2})\s*o'clock(?:\s+position)?\s+at\s+(~?\d+(?:\.\d+)?)\s*,\s*(?:there's\s+|we've\s+got\s+|i've\s+got\s+)?(?=an?\s)/gi,
     ([, hour = '', at = '']) => `${at} at ${hour} o'clock `,
   ],
-  // "35, back to round"
-  [
-    afterPlace(
-      String.raw`(?:,\s*)?(?:(?:and|it's|then|okay)\s+)*(?:back\s+to\s+round|round\s+again|(?:it\s+)?(?:goes|comes)\s+back\s+(?:to\s+)?round)(?:\s+(?:again|pipe))*(?=\W*$)`,
-    ),
-    'deformation ends',
-  ],
   // "I'd say 15, 20 percent": from one to the other.
   [
     /(?<=\b(?:say|about|around|maybe|like|it|probably|anywhere\s+from|roughly)\s+)(\d*[05])\s*,\s*(?=(?:maybe\s+)?(\d*[05])\s*(?:%|percent))/gi,

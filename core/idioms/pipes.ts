@@ -192,6 +192,45 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     'change to ',
   ],
+  // "shielded coupling, now it's clay"
+  [
+    new RegExp(
+      String.raw`(?<=[a-z\d]),\s+(?:and\s+)?(?:now\s+(?:it's|we're\s+in(?:to)?|we've\s+got|i'm\s+in(?:to)?|in(?:to)?)|(?:it's|we're\s+in(?:to)?)\s+now)\s+(?:(?:old|the|some)\s+)*(?=(?:\d+\s*-?in(?:ch)?\b\.?\s+)?${anyMaterial}\b)`,
+      'gi',
+    ),
+    ', change to ',
+  ],
+  // "there's the repair coupling and old 6 inch concrete"
+  [
+    new RegExp(
+      String.raw`\b((?:[a-z]+\s+)?(?:coupling|band|adapter))\s+and\s+(?:(?:the|old|new|then|some)\s+)+(?=(?:\d+\s*-?in(?:ch)?\b\.?\s+)?${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, how = '']) => `${quoted(how)} change to `,
+  ],
+  // "36 to the main is clay"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*(?:from\s+)?)(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+to\s+the\s+(?:city\s+)?main\s*,?\s+(?:is|it's|that's)\s+(?:all\s+)?(${anyMaterial})(?:\s+pipe)?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, at = '', pipe = '']) => `at ${at} ${pipe} toward the street`,
+  ],
+  // "pipe's pvc from the wye to about 11": from where the counter stands at zero.
+  [
+    new RegExp(
+      String.raw`^\s*(?:(?:the|pipe|line|it|it's|pipe's|is)\s+)*(${anyMaterial})(?:\s+pipe)?\s+from\s+(?:the\s+)?(?:wye|y|cleanout|riser|tee|bend|coupling|stack|toilet|access)\s+(?:out\s+|down\s+|on\s+)?to\s+(?:(?:about|around|~)\s*)*(?=\d)`,
+      'gi',
+    ),
+    ([, pipe = '']) => `${pipe} until `,
+  ],
+  // "pipe changes color but it's still clay"
+  [/\b(?:the\s+)?(?:pipe|it)\s+changes?\s+(?:in\s+)?colou?rs?\b[^;.]*/gi, asNote],
+  // "joints are 3 foot"
+  [
+    /\b(?:the\s+)?(?:joints|pieces|sections|sticks|lengths)\s+(?:are|look|run)\s+(?:(?:about|all|like|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:long|each|apart))?(?=\s*(?:$|[,.;]))/gi,
+    ([, long = '']) => `${long} ft pieces`,
+  ],
   // "the cast is a patch, it's only to 26"
   [
     new RegExp(

@@ -24,6 +24,11 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "into the main, break-in tap, protruding about two inches into the main": of the main, nothing in this pipe.
+  [
+    /(?<=\b(?:city\s+)?main)\s*,\s+(?:(?:it's|with|by|an?)\s+)*(?:break-?\s?in|hammer|factory|saddle|protruding|poor|bad)\s+(?:tap|connection|saddle)?[^;.]*/gi,
+    besideIt,
+  ],
   // "tap on the left, it's got water running in it": in use, nothing leaks.
   [
     /\b(?:(?:it's|it\s+is|it\s+has|it|that|that's|has|with|got|there's|and)\s+)*(?:some\s+|a\s+little\s+)?(?:water|flow)(?:'s|\s+is)?\s+(?:running|flowing|coming|dripping|trickling|dribbling)\s+(?:in|out\s+of|from|through|down)\s+(?:it|there|that)\b(?<=\b(?:tap|wye|y|tee|branch|lateral|connection|saddle)\b[^;]*)/gi,
@@ -326,7 +331,7 @@ export const pointIdioms: readonly Idiom[] = [
 export const pointFigures: readonly Idiom[] = [
   // "a cleanout wye facing down": which way it takes a cable, no side of the pipe.
   [
-    /\b(?:facing|faces|pointing|points|looking|looks|aimed)\s+(?:back\s+)?(?:up|down|upstream|downstream)(?=\s*(?:$|[,.;]))(?<=\b(?:cleanout|clean\s?-?out|co|wye)\b[^;]*)/gi,
+    /\b(?:facing|faces|pointing|points|looking|looks|aimed)\s+(?:back\s+)?(?:up|down)(?=\s*(?:$|[,.;]))(?<=\b(?:cleanout|clean\s?-?out|co|wye)\b[^;]*)/gi,
     besideIt,
   ],
   // "at 43 we're at the wall"

@@ -53,6 +53,11 @@ export const remarkIdioms: readonly Idiom[] = [
     /\s*,?\s+with\s+(?:(?:no-?\s?hub|rubber|shielded|banded|steel)\s+)*(?:couplings|bands|clamps)(?:\s+(?:on|at)\s+(?:each|both|either)\s+ends?)?(?=\s*(?:$|[.;]))/gi,
     besideIt,
   ],
+  // "the coupling is not shielded": how the one named before is made.
+  [
+    /^\s*(?:(?:and|but|so)\s+)*(?:the|that|this)\s+(?:coupling|band|clamp)(?:\s+is|'s)\s+(?:(?:just|only|all)\s+)*(?:not\s+|n't\s+|un)?(?:shielded|stainless|rubber|plain|tight|good|solid|rusted|rusty)(?:\s+(?:one|up))?(?=\s*(?:$|[,.;]))/gi,
+    asNote,
+  ],
   // "a crack behind where the roots were"
   [
     /\b(?:behind\s+|right\s+|from\s+)?where\s+(?:the|those|that)\s+[a-z]+\s+(?:were|was|used\s+to\s+be)\b/gi,

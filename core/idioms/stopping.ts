@@ -1,4 +1,4 @@
-import { quoted, type Idiom } from './traced-text.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** The run ends here, beside what was named before it; at the main there is nothing further to see. */
 function stopThere({ index, input }: RegExpExecArray): string | undefined {
@@ -31,7 +31,13 @@ export const stopIdioms: readonly Idiom[] = [
   ],
   // "stopping at 45", "that's all she wrote"
   [/^\W*(?:(?:i'm|we're|and|so|okay)\s+)*(?:stopping|quitting|calling\s+it)\s+(?:here\s+)?at\s+(?=\S)(?!.*\blocat)/gi, 'stopped at '],
-  [/\b(?:and\s+)?that's\s+all\s+she\s+wrote\b/gi, stopThere],
+  [
+    /\b(?:and\s+)?that's\s+all\s+she\s+wrote\b/gi,
+    (match) =>
+      /\b(?:stop|can't|cannot|won't|couldn't)/i.test(match.input.slice(0, match.index))
+        ? asNote(match)
+        : stopThere(match),
+  ],
   // "55, I'm hung up"
   [
     /\b(?:i'm|we're|she's|it's|(?:the\s+)?(?:camera|head)(?:'s|\s+is))\s+(?:all\s+|just\s+|now\s+)?(?:hung\s+up|wedged|jammed\s+up)(?:\s+(?:here|there|now))?(?=\s*(?:$|[,.;]|on\b))/gi,

@@ -145,7 +145,11 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     return;
   }
   const placed =
-    asLocate(talk, text, asSaid) ?? fromZero(talk, text) ?? outOfWater(talk, text) ?? fromHere(talk, text);
+    asLocate(talk, text, asSaid) ??
+    fromZero(talk, text) ??
+    outOfWater(talk, text) ??
+    roundAgain(talk, text) ??
+    fromHere(talk, text);
   const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
     /\?\s*$/.test(text) ||
@@ -238,6 +242,15 @@ function outOfWater({ items }: Talk, text: string): string | undefined {
   return isIn && /^\W*[a-z\d\s.-]{2,30},\s*(?:(?:we're|i'm|and|now|okay)\s+)*out\W*$/i.test(text)
     ? text.replace(/\bout\W*$/i, 'out of the water')
     : undefined;
+}
+
+/** "Thirty five, back to round": what was out of round ends. */
+function roundAgain({ items }: Talk, text: string): string | undefined {
+  const isOut = items.some(
+    ({ entry }) => entry.kind === 'finding' && entry.finding === 'deformation' && entry.to_ft === undefined,
+  );
+  const round = /\b(?:(?:it's|it\s+(?:goes|comes|is)|pipe's)\s+)?(?:back\s+to\s+round|back\s+round|round\s+again)(?:\s+again)?\W*$/i;
+  return isOut && round.test(text) ? text.replace(round, 'deformation ends') : undefined;
 }
 
 /** "Every joint from here to twenty eight", "every joint from here on": "here" is the head's position. */

@@ -46,11 +46,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
     (water
       ? newest(talk, (entry) => isOpen(entry) && entry.kind === 'finding' && entry.finding === 'belly')
       : undefined) ?? newest(talk, isOpen);
-  if (!open)
-    return (
-      /\bround\b/i.test(said.sentence.text) ||
-      newest(talk, (entry) => like(entry) && entry.to_ft === place) !== undefined
-    );
+  if (!open) return newest(talk, (entry) => like(entry) && entry.to_ft === place) !== undefined;
   const { open: _, ...rest } = open.entry;
   const { inches, percent, size } = draft.fields;
   const more = Object.fromEntries(

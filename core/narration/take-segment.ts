@@ -378,7 +378,11 @@ function placeFor(
   text: string,
   assumed: string[],
 ): number | undefined {
-  if (draft.kind === 'change' && talk.pipeUntil !== undefined) return talk.pipeUntil;
+  if (draft.kind === 'change' && talk.pipeUntil !== undefined) {
+    // "PVC to about eleven … eleven one, a coupling, now it's clay"
+    const isNear = said.placed && Math.abs(said.placed.reading_ft - talk.pipeUntil) < 1;
+    return isNear ? said.placed?.reading_ft : talk.pipeUntil;
+  }
   if (isWayIn(draft)) return undefined;
   if (said.placed) return said.placed.reading_ft;
   for (const later of said.segments.slice(at + 1)) {

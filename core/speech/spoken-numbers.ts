@@ -131,7 +131,7 @@ const andMore = new RegExp(String.raw`^\s*,?\s+and\s+${word}\b(?!\s+(?:hal(?:f|v
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’](?:ve|re)|i['’](?:ve|m)|it['’]s|(?:it|we|pipe|the\s+pipe)\s+(?:goes?|changes?|hits?|comes?|leaves?|turns?|drops?|transitions?)\b|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:that['’]s|there['’]s|here['’]s|we['’]ve|i['’]ve)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change)\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’](?:ve|re)|i['’](?:ve|m)|it['’]s|(?:it|we|pipe|the\s+pipe)\s+(?:goes?|changes?|hits?|comes?|leaves?|turns?|drops?|transitions?)\b|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:that['’]s|there['’]s|here['’]s|we['’]ve|i['’]ve)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long|rubber|shielded|steel|repair|no-?hub)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change|coupling|band|transition|cleanout|hole|belly|sag|dip|lip|separation|eighth\s+bend)\b)/i;
 
 /** "All the way to thirty", "to about fourteen": to a place too far for an hour of the clock. */
 const onToPlace = new RegExp(
