@@ -54,6 +54,15 @@ export const debrisIdioms: readonly Idiom[] = [
     ),
     asNote,
   ],
+  // "33 excess mortar at joint", "mortar lump": it sticks in.
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?\s+)(?:excess\s+|old\s+|some\s+)?(mortar|grout|cement)\s+(?:lump|bump|blob|ridge|fin|squeeze[\s-]?out|on\s+(?:the\s+)?bottom|(at|in)\s+(?:the\s+)?(?:jt|joint))(?=\s*(?:$|[,;]))/gi,
+    ([said, , at]) => `intrusion${at ? ' at joint' : ''} ${quoted(said)}`,
+  ],
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?\s+)(?:a\s+)?(?:loose\s+|broken\s+)?bricks?(?:\s+in\s+(?:the\s+)?(?:line|pipe|invert|bottom))?(?=\s*$)/gi,
+    ([said]) => `debris ${quoted(said)}`,
+  ],
   // "thick by 26", "here's where that gravel's coming from"
   [
     new RegExp(

@@ -3,7 +3,15 @@ import { placeFirst, type Idiom } from './traced-text.js';
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
   // "5 4 deep"
-  [/(?<![\d.]\s*)\b(\d{1,2})\s+(1[01]|\d)\s+(?=deep\b)/gi, ([, feet = '', inches = '']) => `${feet}' ${inches}" `],
+  [
+    /(?<![\d.]\s*)\b(\d{1,2})\s+(1[01]|\d)\s+(?=deep\b)/gi,
+    ([, feet = '', inches = '']) => `${feet}' ${inches}" `,
+  ],
+  // "41 sonde 66 in"
+  [
+    /\b(sonde|locator|located?|depth)\s+(?:(?:reads?|says|at|is)\s+)?(\d{2,3}(?:\.\d+)?)\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*deep\b)(?=\s*(?:$|[,;]))/gi,
+    ([, what = '', deep = '']) => `${what} ${deep} in deep`,
+  ],
   // "42 deep 7": the place, then how deep.
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?\s+)deep\s+(?=(?:(?:about|around|maybe|~)\s*)*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*$)/gi,

@@ -21,7 +21,8 @@ export const findingIdioms: readonly Idiom[] = [
   // "the bottom's a quarter inch high on the clay side": a lip there.
   [
     /\b(?:the\s+)?(?:bottom|invert|it)(?:\s+is|'s)\s+(?:(?:maybe|about|like)\s+)*((?:an?|half\s+an|a\s+half|a\s+quarter|a\s+quarter\s+of\s+an|three\s+quarters?\s+of\s+an|three\s+eighths?|\d+(?:\/\d+)?|one|two)\s*-?\s*inch(?:es)?)\s+(?:high|higher|proud)(?:\s+on\s+(?:the|this|that)\s+([a-z]+(?:\s+[a-z]+)?)\s+side)?(?=\s*(?:$|[,.;]))/gi,
-    ([, high = '', side]) => `lip ${high}${side === undefined ? '' : ` ${quoted(`higher on the ${side} side`)}`}`,
+    ([, high = '', side]) =>
+      `lip ${high}${side === undefined ? '' : ` ${quoted(`higher on the ${side} side`)}`}`,
   ],
   // "the pipe's high on the far side by about half an inch"
   [
@@ -69,7 +70,19 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "big tree root, it's like my wrist"
   [/\btree\s+(?=roots?\b)/gi, ''],
-  [/,\s+(?:it's\s+|about\s+)?(?:like|as\s+(?:big|thick)\s+as|the\s+size\s+of)\s+(?:my|your|a)\s+(?:wrist|arm|finger|thumb|leg|pencil|broom\s*(?:stick|handle))(?=\s*(?:$|[,.;]))(?<=\broots?\b[^;]*)/gi, besideIt],
+  [
+    /,\s+(?:it's\s+|about\s+)?(?:like|as\s+(?:big|thick)\s+as|the\s+size\s+of)\s+(?:my|your|a)\s+(?:wrist|arm|finger|thumb|leg|pencil|broom\s*(?:stick|handle))(?=\s*(?:$|[,.;]))(?<=\broots?\b[^;]*)/gi,
+    besideIt,
+  ],
+  // "roots thru crack": both are there.
+  [
+    /\b(?:thru|through)\s+(?=(?:crack|hole|break)\s*(?:$|[,;]))(?<=\b(?:roots?|rts)\s+(?:thru|through)\s+)/gi,
+    'through the ',
+  ],
+  // "pinhole leak"
+  [/\b(pin\s?hole)\s+leak\b/gi, ([, hole = '']) => `${hole} ${quoted('leaking')}`],
+  // "25 drop joint": the joint is off, the line does not drop.
+  [/\bdrop\s+(joint|hub|bell)\b/gi, ([, joint = '']) => `dropped ${joint}`],
   // "gap, inch wide"
   [/(?<=,\s*)inch\s+(?=(?:wide|open|gap|across)\b)/gi, '1 inch '],
   // "the bottom drops out of view": no drop of the line.
@@ -216,7 +229,10 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:root\s+)?stubs?\s*,?\s+(?=(?:(?:maybe|about|only|around|like|~)\s+)*(?:\d+|five|ten|fifteen|twenty|thirty)\s*(?:%|percent))/gi,
     'roots ',
   ],
-  [/(?<=,\s+(?:(?:just|some|more|a\s+few|little|short)\s+)*)(?:root\s+)?stubs(?=\s*(?:$|[,.;]))/gi, 'root stubs'],
+  [
+    /(?<=,\s+(?:(?:just|some|more|a\s+few|little|short)\s+)*)(?:root\s+)?stubs(?=\s*(?:$|[,.;]))/gi,
+    'root stubs',
+  ],
   // "crack follows the pipe"
   [/\bfollows\s+(?:the\s+)?pipe\b(?<=\b(?:crack|fracture)[a-z]*\b[^;]*)/gi, 'runs along the pipe'],
   // "the joint that's shifted"

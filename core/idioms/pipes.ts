@@ -208,10 +208,26 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, how = '']) => `${quoted(how)} change to `,
   ],
+  // "cl>pvc": clay, between pipes.
+  [
+    new RegExp(
+      String.raw`\bcl(?=\s*(?:>|to|\/)\s*${anyMaterial}\b)|(?<=\b${anyMaterial}\s*(?:>|to|\/)\s*)cl\b`,
+      'gi',
+    ),
+    'clay',
+  ],
+  // "0-14 ci heavy scale": the pipe along it, and what is in it.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)(\d+(?:\.\d+)?\s*(?:-|to)\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?\s+(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?=(?:(?:heavy|hvy|light|lt|lite|moderate|mod|medium|some|bad|all)\s+)*(?:scale|scaling|scaled|rust|rusty|corrosion|tuberculation|grease|roots|rts|debris)\b)`,
+      'gi',
+    ),
+    ([, place = '', pipe = '']) => `${place} ${pipe}; ${place} `,
+  ],
   // "36 to the main is clay"
   [
     new RegExp(
-      String.raw`(?<=^\s*(?:from\s+)?)(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+to\s+the\s+(?:city\s+)?main\s*,?\s+(?:is|it's|that's)\s+(?:all\s+)?(${anyMaterial})(?:\s+pipe)?(?=\s*(?:$|[,.;]))`,
+      String.raw`(?<=^\s*(?:from\s+)?)(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?\s*(?:to|-)\s*(?:the\s+)?(?:city\s+)?main\s*,?\s+(?:(?:is|it's|that's)\s+)?(?:all\s+)?(${anyMaterial})(?:\s+pipe)?(?=\s*(?:$|[,.;]))`,
       'gi',
     ),
     ([, at = '', pipe = '']) => `at ${at} ${pipe} toward the street`,

@@ -113,6 +113,11 @@ const bendDegrees = (said: string): string =>
 
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
+  // "41 bottom gone 3 ft": how long it is.
+  [
+    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?\s+(?:bottom\s+(?:gone|missing|rotted(?:\s+out)?|worn)|cracked|broken|rotted|rusted\s+out))\s+(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)/gi,
+    ([, long = '']) => ` for ${long} ft`,
+  ],
   // "17.5, 17.5 is broke"
   [/(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:at\s+)?(?=\1(?:\s*(?:feet|foot|ft|'))?\s+[a-z])/gi, ''],
   // "crack, 1 o'clock, goes about a foot": how far it goes on.

@@ -24,6 +24,21 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "58 main 8 in pvc, tap": how it is joined to the main.
+  [
+    /(?<=\d\s+)(main)\b([^;,]*),\s*(tap|saddle|wye)(?=\s*$)/gi,
+    ([, , more = '', how = '']) => `${how} at the main${more}`,
+  ],
+  // "co tee, riser cracked": not in this line.
+  [
+    /(?<=\b(?:cleanout|clean\s?-?out|co|tee)\b[^;]*),?\s*\b(?:the\s+)?riser\s+(?:is\s+)?(?:cracked|broken|offset|rotted|rusted|bad)\b/gi,
+    besideIt,
+  ],
+  // "27 L 45", "30 R 22"
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?\s+)([LR])\s+(22\.5|22|45|90)(?=\s*$)/g,
+    ([, side = '', degrees = '']) => `bend ${degrees} ${side === 'L' ? 'left' : 'right'}`,
+  ],
   // "into the main, break-in tap, protruding about two inches into the main": of the main, nothing in this pipe.
   [
     /(?<=\b(?:city\s+)?main)\s*,\s+(?:(?:it's|with|by|an?)\s+)*(?:break-?\s?in|hammer|factory|saddle|protruding|poor|bad)\s+(?:tap|connection|saddle)?[^;.]*/gi,

@@ -30,13 +30,14 @@ export const stopIdioms: readonly Idiom[] = [
     "can't go any farther",
   ],
   // "stopping at 45", "that's all she wrote"
-  [/^\W*(?:(?:i'm|we're|and|so|okay)\s+)*(?:stopping|quitting|calling\s+it)\s+(?:here\s+)?at\s+(?=\S)(?!.*\blocat)/gi, 'stopped at '],
+  [
+    /^\W*(?:(?:i'm|we're|and|so|okay)\s+)*(?:stopping|quitting|calling\s+it)\s+(?:here\s+)?at\s+(?=\S)(?!.*\blocat)/gi,
+    'stopped at ',
+  ],
   [
     /\b(?:and\s+)?that's\s+all\s+she\s+wrote\b/gi,
     (match) =>
-      /\b(?:stop|can't|cannot|won't|couldn't)/i.test(match.input.slice(0, match.index))
-        ? asNote(match)
-        : stopThere(match),
+      /\b(?:stop|can't|cannot|won't|couldn't)/i.test(match.input) ? asNote(match) : stopThere(match),
   ],
   // "55, I'm hung up"
   [

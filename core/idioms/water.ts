@@ -249,7 +249,10 @@ export const waterIdioms: readonly Idiom[] = [
     'belly, ',
   ],
   // "no more than a quarter inch of water"
-  [/\b(?:no|not)\s+more\s+than\s+(?=(?:an?|half|a\s+half|a\s+quarter|three\s+quarters?|\d+(?:\/\d+)?|one|two|three)\b[^;,.]*\b(?:inch|foot|feet|percent))/gi, 'about '],
+  [
+    /\b(?:no|not)\s+more\s+than\s+(?=(?:an?|half|a\s+half|a\s+quarter|three\s+quarters?|\d+(?:\/\d+)?|one|two|three)\b[^;,.]*\b(?:inch|foot|feet|percent))/gi,
+    'about ',
+  ],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"
@@ -277,6 +280,11 @@ export const waterFigures: readonly Idiom[] = [
     'belly',
   ],
   deepestAt,
+  // "from 30 to 36 water"
+  [
+    /(?<=^\s*(?:from\s+)?\d+(?:\.\d+)?\s*(?:-|to)\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s+)water(?=\s*$)/gi,
+    'standing water',
+  ],
   // "25 a slight dip, a quarter inch of water, 2 feet": how long it is.
   [
     /(?<=^\s*(?:at\s+)?~?\d[^;]*\b(?:dip|belly|sag|low\s+spot)\b[^;]*),\s*(?:(?:about|maybe|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)/gi,

@@ -249,7 +249,8 @@ function roundAgain({ items }: Talk, text: string): string | undefined {
   const isOut = items.some(
     ({ entry }) => entry.kind === 'finding' && entry.finding === 'deformation' && entry.to_ft === undefined,
   );
-  const round = /\b(?:(?:it's|it\s+(?:goes|comes|is)|pipe's)\s+)?(?:back\s+to\s+round|back\s+round|round\s+again)(?:\s+again)?\W*$/i;
+  const round =
+    /\b(?:(?:it's|it\s+(?:goes|comes|is)|pipe's)\s+)?(?:back\s+to\s+round|back\s+round|round\s+again)(?:\s+again)?\W*$/i;
   return isOut && round.test(text) ? text.replace(round, 'deformation ends') : undefined;
 }
 

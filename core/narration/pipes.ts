@@ -51,11 +51,17 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
     return true;
   }
   const stays =
-    /\b(?:in|still|rest\s+of|all|this|same|through|of\s+the|out\s+of|just|good|everything|through\s+the)\b/i.test(text);
+    /\b(?:in|still|rest\s+of|all|this|same|through|of\s+the|out\s+of|just|good|everything|through\s+the)\b/i.test(
+      text,
+    );
   const placed =
     draft.numbers.some(({ placed: at, feet, size }) => at || feet || (!size && /^\W*~?\s*\d/.test(text))) ||
     draft.bareHour !== undefined;
-  if (placed && !/\b(?:still|rest\s+of|all\s+the\s+way|same|everything)\b/i.test(text) && draft.endCall === undefined) {
+  if (
+    placed &&
+    !/\b(?:still|rest\s+of|all\s+the\s+way|same|everything)\b/i.test(text) &&
+    draft.endCall === undefined
+  ) {
     // A reading with another pipe is where it changes.
     if (talk.pipe?.material !== named.material) return false;
     const at = draft.numbers.find(({ size }) => !size)?.value;
@@ -92,7 +98,9 @@ export function doubtFirstPipe(talk: Talk, entry: EntryDraft, text: string, assu
   if (entry.kind !== 'change' || talk.pipe !== undefined) return;
   const only = [entry.upstream, entry.downstream].filter((pipe) => pipe?.material !== undefined);
   if (only.length !== 1 || /\b(?:in\s?to|to|starts|begins|now|then|here)\b/i.test(text)) return;
-  assumed.push(`no pipe was named before: taken as where the ${materialWords(only[0]?.material ?? 'unknown')} begins`);
+  assumed.push(
+    `no pipe was named before: taken as where the ${materialWords(only[0]?.material ?? 'unknown')} begins`,
+  );
 }
 
 /** The near side of a change is the pipe the head was in; past the change it is in the next. */

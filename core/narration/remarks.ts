@@ -130,7 +130,12 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
 }
 
 /** "A piece of cast iron somebody stuck in … sixteen to nineteen": the pipe before it goes on at its far end. */
-function closesPiece(talk: Talk, said: SentenceState, { entry }: NarrationItem, { fields, numbers }: Draft): boolean {
+function closesPiece(
+  talk: Talk,
+  said: SentenceState,
+  { entry }: NarrationItem,
+  { fields, numbers }: Draft,
+): boolean {
   const from = numbers.find(({ range }) => range)?.value;
   if (!/^\W*(?:it|that)(?:'s)?\b/i.test(said.sentence.text)) return false;
   if (entry.kind !== 'change' || from === undefined || from !== entry.reading_ft) return false;

@@ -169,7 +169,9 @@ function besideLast({ items }: Talk, { sentence }: SentenceState): EntryDraft[] 
   return items.slice(0, -1).flatMap(({ entry, sentence: its }) => {
     if (its !== last.sentence || entry.reading_ft !== last.entry.reading_ft) return [];
     if (entry.kind !== 'finding' || entry.to_ft !== undefined) return [];
-    return [{ kind: 'finding', finding: entry.finding, ...(entry.atJoint ? { atJoint: true } : {}) } as EntryDraft];
+    return [
+      { kind: 'finding', finding: entry.finding, ...(entry.atJoint ? { atJoint: true } : {}) } as EntryDraft,
+    ];
   });
 }
 
