@@ -494,6 +494,16 @@ export const figureIdioms: readonly Idiom[] = [
     /^\s*(\d{1,2})\s*o'clock(?:\s+position)?\s+at\s+(~?\d+(?:\.\d+)?)\s*,\s*(?:there's\s+|we've\s+got\s+|i've\s+got\s+)?(?=an?\s)/gi,
     ([, hour = '', at = '']) => `${at} at ${hour} o'clock `,
   ],
+  // "bigger root, call it ten": percent of the pipe.
+  [
+    /(?<=\broots?\b[^;\d]*,\s*)(?:i'd\s+)?(?:call\s+it|say|make\s+it)\s+(?:about\s+|maybe\s+)?(\d*[05])(?=\s*[.]?\s*$)/gi,
+    ([, share = '']) => `${share}%`,
+  ],
+  // "21.5, that's 25 percent easy"
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)(?:that's|that\s+one's|it's)\s+(?:(?:about|maybe|probably|like)\s+)*(\d+)\s*(?:%|percent)(?:\s+(?:easy|easily|at\s+least|or\s+(?:so|better|more)|there))?(?=\s*[.]?\s*$)/gi,
+    ([, share = '']) => `same, ${share}%`,
+  ],
   // "I'd say 15, 20 percent": from one to the other.
   [
     /(?<=\b(?:say|about|around|maybe|like|it|probably|anywhere\s+from|roughly)\s+)(\d*[05])\s*,\s*(?=(?:maybe\s+)?(\d*[05])\s*(?:%|percent))/gi,

@@ -242,6 +242,8 @@ export const pipeIdioms: readonly Idiom[] = [
   ],
   // "pipe changes color but it's still clay"
   [/\b(?:the\s+)?(?:pipe|it)\s+changes?\s+(?:in\s+)?colou?rs?\b[^;.]*/gi, asNote],
+  // "clay tile, 2 footers"
+  [/\b(?:in\s+)?(\d+(?:\.\d+)?)\s*-?footers\b/gi, ([, long = '']) => `${long} ft pieces`],
   // "joints are 3 foot"
   [
     /\b(?:the\s+)?(?:joints|pieces|sections|sticks|lengths)\s+(?:are|look|run)\s+(?:(?:about|all|like|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:long|each|apart))?(?=\s*(?:$|[,.;]))/gi,

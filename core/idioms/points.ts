@@ -438,8 +438,8 @@ export const pointFigures: readonly Idiom[] = [
   ],
   // "13.4 is the wall", "43 goes under the slab"
   [
-    /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:that's|that\s+is|is|here's|there's)\s+)?(?:the|our|my|your)\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,
-    'building',
+    /(?<=\d(?:\s*(?:feet|foot|ft))?)(?:'s|\s*,?\s+(?:(?:that's|that\s+is|is|here's|there's)\s+)?)\s*(?:the|our|my|your)\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,
+    ' building',
   ],
   [
     /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:it|she|pipe|line|we|now)\s+)*(?:goes|going|ducks|heads|passes|go)\s+(?:back\s+)?(?:in)?under(?:neath)?\s+(?:the\s+)?(?:slab|house|foundation|footing|building)\b/gi,

@@ -230,7 +230,7 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "lens is half under at 35"
   [
-    /\b(?:the\s+)?(?:lens|camera|head)\s*(?:'s|is)\s+(?:(?:about|maybe|like)\s+)*(?:a\s+)?(half|halfway|quarter|third)(?:\s+of\s+the\s+way)?\s+(?:under|submerged|in)(?:\s+water)?(?=\s*(?:$|[,.;]|at\b|around\b))/gi,
+    /\b(?:(?:the\s+)?(?:lens|camera|head)\s*(?:'s|is)|it's|it\s+is|i'm|we're)\s+(?:(?:about|maybe|like)\s+)*(?:a\s+)?(half|halfway|quarter|third)(?:\s+of\s+the\s+way)?\s+(?:under|submerged|in)(?:\s+water)?(?=\s*(?:$|[,.;]|at\b|around\b))/gi,
     ([, share = '']) => `it's ${share.replace('way', '')} full`,
   ],
   // "water level back to normal at 38"
@@ -253,6 +253,8 @@ export const waterIdioms: readonly Idiom[] = [
     /\b(?:no|not)\s+more\s+than\s+(?=(?:an?|half|a\s+half|a\s+quarter|three\s+quarters?|\d+(?:\/\d+)?|one|two|three)\b[^;,.]*\b(?:inch|foot|feet|percent))/gi,
     'about ',
   ],
+  // "thirty feet water level zero"
+  [/\bwater\s+level\s+(?:is\s+|at\s+|back\s+to\s+)*(?:zero|normal|none|nothing)\b/gi, 'out of the water'],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"

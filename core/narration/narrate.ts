@@ -1,3 +1,4 @@
+import { anyMaterial } from '../idioms/pipes.js';
 import { readEntry } from '../logline/entry-faults.js';
 import { normalize } from '../speech/normalize.js';
 import { segmentsOf } from '../logline/segments.js';
@@ -149,6 +150,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     fromZero(talk, text) ??
     outOfWater(talk, text) ??
     roundAgain(talk, text) ??
+    fromThereOn(talk, text) ??
     fromHere(talk, text);
   const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
@@ -242,6 +244,17 @@ function outOfWater({ items }: Talk, text: string): string | undefined {
   return isIn && /^\W*[a-z\d\s.-]{2,30},\s*(?:(?:we're|i'm|and|now|okay)\s+)*out\W*$/i.test(text)
     ? text.replace(/\bout\W*$/i, 'out of the water')
     : undefined;
+}
+
+const pipeFromThere = new RegExp(
+  String.raw`^\W*(?:(?:and|so|then)\s+)?(?:from\s+(?:there|here)|after\s+(?:that|this))(?:\s+(?:on|out|down|up))*\s*,?\s+(?:it's|it\s+is|we're\s+in(?:to)?|it\s+goes\s+to|you've\s+got|we've\s+got)\s+(?:(?:all|old|the|just)\s+)*(?=(?:[a-z]+\s+)?${anyMaterial}\b)`,
+  'i',
+);
+
+/** "Nineteen's the wall. From there it's clay tile": the pipe changes where the head is. */
+function fromThereOn({ reading, pipe }: Talk, text: string): string | undefined {
+  if (reading === undefined || pipe === undefined || !pipeFromThere.test(text)) return undefined;
+  return text.replace(pipeFromThere, `at ${reading} change to `);
 }
 
 /** "Thirty five, back to round": what was out of round ends. */

@@ -97,7 +97,7 @@ export function correctsBore(talk: Talk, heard: string, index: number): boolean 
 export function doubtFirstPipe(talk: Talk, entry: EntryDraft, text: string, assumed: string[]): void {
   if (entry.kind !== 'change' || talk.pipe !== undefined) return;
   const only = [entry.upstream, entry.downstream].filter((pipe) => pipe?.material !== undefined);
-  if (only.length !== 1 || /\b(?:in\s?to|to|starts|begins|now|then|here)\b/i.test(text)) return;
+  if (only.length !== 1 || /\b(?:in\s?to|to|of|starts|begins|now|then|here)\b/i.test(text)) return;
   assumed.push(
     `no pipe was named before: taken as where the ${materialWords(only[0]?.material ?? 'unknown')} begins`,
   );
