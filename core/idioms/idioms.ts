@@ -68,7 +68,7 @@ const shorthand: readonly Idiom[] = (
     ['dia(?:m)?(?=\\.?\\s*(?:$|[,;]))', 'of the pipe'],
     ['os(?=\\s+(?:jt|joint|\\d))', 'offset'],
   ] as const
-).map(([short, long]): Idiom => [new RegExp(String.raw`(?<=\d\s[^;]*)\b${short}\b\.?`, 'gi'), long]);
+).map(([short, long]): Idiom => [new RegExp(String.raw`\b${short}\b\.?(?<=\d\s[^;]*)`, 'gi'), long]);
 
 /** "something across the pipe, looks like a gas line", before anything is known of whose it is. */
 const somethingAcross =
@@ -503,6 +503,17 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)(?:that's|that\s+one's|it's)\s+(?:(?:about|maybe|probably|like)\s+)*(\d+)\s*(?:%|percent)(?:\s+(?:easy|easily|at\s+least|or\s+(?:so|better|more)|there))?(?=\s*[.]?\s*$)/gi,
     ([, share = '']) => `same, ${share}%`,
+  ],
+  // "33.7, piece missing 10 to 11": hours, past the twelfth foot.
+  [
+    /(?<=^\s*(?:at\s+)?~?(\d+)(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\b[^;]*\b(?:missing|hole|crack(?:s|ed)?|broken|fractured?|spalled)\s*,?\s+(?:from\s+)?)(1[0-2]|[1-9])\s*(?:-|to)\s*(1[0-2]|[1-9])(?=\s*[.]?\s*$)/gi,
+    ([, place = '', from = '', to = '']) =>
+      Number(place) > 12 ? `from ${from} o'clock to ${to} o'clock` : undefined,
+  ],
+  // "a broken section, about 2 feet": how long it is.
+  [
+    /(?<=^\s*(?:at\s+)?~?(\d+)(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\b[^;]*\b(?:section|stretch|area|crack|break|cracked|broken)\s*),\s*(?:(?:about|maybe|around|~)\s*)+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)/gi,
+    ([, place = '', long = '']) => (Number(long) < Number(place) ? ` for ${long} ft` : undefined),
   ],
   // "I'd say 15, 20 percent": from one to the other.
   [

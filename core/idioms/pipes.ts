@@ -260,10 +260,10 @@ export const pipeIdioms: readonly Idiom[] = [
   // "vitrified clay pipe 6 inch, 3 foot joints": how long its pieces are.
   [
     new RegExp(
-      String.raw`(?<=^[^;\d]*\b${anyMaterial}\b[^;\d]*(?:\d+\s*-?(?:in(?:ch)?\b\.?|")[^;\d]*)?,\s*)(?:in\s+|with\s+)?(${feetLong})\s+(?:joints|sections|lengths|sticks)(?=\s*(?:$|[,.;]))`,
+      String.raw`,\s*(?:in\s+|with\s+)?(${feetLong})\s+(?:joints|sections|lengths|sticks)(?=\s*(?:$|[,.;]))(?<=^[^;\d]*\b${anyMaterial}\b[^;\d]*(?:\d+\s*-?(?:in(?:ch)?\b\.?|")[^;\d]*)?,[^,;]*)`,
       'gi',
     ),
-    ([, long = '']) => `${long} pieces`,
+    ([, long = '']) => `, ${long} pieces`,
   ],
   // "coupling into PVC", "coupling, rubber one, to PVC": the pipe changes there.
   [

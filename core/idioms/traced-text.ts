@@ -50,6 +50,19 @@ export function rewrite(
   pattern: RegExp,
   words: string | ((match: RegExpExecArray) => string | undefined),
 ): TracedText {
+  // Most of the hundreds of idioms match nothing: for those nothing is made, and `matchAll` would copy each pattern.
+  pattern.lastIndex = 0;
+  const first = pattern.exec(heard.text);
+  return first ? rewriteFrom(first, heard, pattern, words) : heard;
+}
+
+/** The same from its first match on, with which the pattern stands right after it. */
+function rewriteFrom(
+  first: RegExpExecArray,
+  heard: TracedText,
+  pattern: RegExp,
+  words: Parameters<typeof rewrite>[2],
+): TracedText {
   let text = '';
   const from: number[] = [];
   const to: number[] = [];
@@ -61,9 +74,8 @@ export function rewrite(
       to.push(heard.to[at] ?? 0);
     }
   };
-  // Most of the hundreds of idioms match nothing: `matchAll` would make a copy of each pattern first.
-  pattern.lastIndex = 0;
-  for (let match = pattern.exec(heard.text); match; match = pattern.exec(heard.text)) {
+  let match: RegExpExecArray | null = first;
+  for (; match; match = pattern.exec(heard.text)) {
     if (match[0] === '') pattern.lastIndex++;
     const instead = typeof words === 'string' ? words : words(match);
     if (instead === undefined || match[0] === '') continue;

@@ -1,5 +1,5 @@
 import { aNumber } from './number-words.js';
-import { afterPlace, besideIt, type Idiom, quoted, spokenPlaceFirst } from './traced-text.js';
+import { afterPlace, asNote, besideIt, type Idiom, quoted, spokenPlaceFirst } from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {
   '1/2': 'half',
@@ -255,6 +255,8 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "thirty feet water level zero"
   [/\bwater\s+level\s+(?:is\s+|at\s+|back\s+to\s+)*(?:zero|normal|none|nothing)\b/gi, 'out of the water'],
+  // "36 on the way back, ponding has drained"
+  [/\b(?:the\s+)?(?:ponding|water|belly|puddle)\s+(?:has|had)\s+(?:all\s+)?(?:drained|cleared)(?:\s+(?:out|off|away|down))?\b/gi, asNote],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"
@@ -289,7 +291,7 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "25 a slight dip, a quarter inch of water, 2 feet": how long it is.
   [
-    /(?<=^\s*(?:at\s+)?~?\d[^;]*\b(?:dip|belly|sag|low\s+spot)\b[^;]*),\s*(?:(?:about|maybe|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)/gi,
+    /,\s*(?:(?:about|maybe|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)(?<=^\s*(?:at\s+)?~?\d[^;]*\b(?:dip|belly|sag|low\s+spot)\b[^;]*,[^,;]*)/gi,
     ([, long = '']) => ` ${long} ft long`,
   ],
   // "dry again at 39"

@@ -54,7 +54,10 @@ export async function openDatabase({
   const release = await holdFolder(folder, () => {
     dead(`Another Open Trench has taken ${folder} over, and this one has stopped. Run only one on a folder.`);
   });
+  let stopUpkeep = () => {};
   const died = () => {
+    // It stopped in the middle of a commit: a checkpoint would wait for that one forever, and its thread with it.
+    stopUpkeep();
     dead(
       `The database in ${folder} could not write and has stopped: the disk is full or failing. Everything that was ` +
         'answered as saved is on the disk. Make room or repair the disk, then start again.',
@@ -64,7 +67,7 @@ export async function openDatabase({
     const client = await openAlone(join(folder, 'postgres'), thread, died);
     const db = connect(client);
     await migrate(db, { migrationsFolder: migrations });
-    const stopUpkeep = keepUp(client);
+    stopUpkeep = keepUp(client);
     return {
       db,
       write: grouped(db),

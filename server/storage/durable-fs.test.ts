@@ -76,9 +76,35 @@ test('what is answered as written has been written to the log and synced before,
   }
 }, 60_000);
 
+/** Counts the timers of a minute and more that begin from now on, and those of them still running at the end. */
+function watchedTimers(): { readonly end: () => { begun: number; running: number } } {
+  const { setInterval: set, clearInterval: clear } = globalThis;
+  const running = new Set<unknown>();
+  let begun = 0;
+  globalThis.setInterval = ((call: () => void, every_ms: number) => {
+    const timer = set(call, every_ms);
+    if (every_ms >= 60_000) {
+      begun++;
+      running.add(timer);
+    }
+    return timer;
+  }) as typeof set;
+  globalThis.clearInterval = (timer) => {
+    running.delete(timer);
+    clear(timer);
+  };
+  return {
+    end() {
+      Object.assign(globalThis, { setInterval: set, clearInterval: clear });
+      return { begun, running: running.size };
+    },
+  };
+}
+
 test('a log that the disk takes no more ends the process with what to do, and answers nothing', async () => {
   const at = await folder();
   const said: string[] = [];
+  const timers = watchedTimers();
   const { db } = await openDatabase({ folder: at, migrations, dead: (message) => said.push(message) });
   await db.execute(sql`create table watched (i int)`);
   const stop = instead({
@@ -92,6 +118,8 @@ test('a log that the disk takes no more ends the process with what to do, and an
     stop();
   }
   expect(said.join()).toContain('could not write and has stopped: the disk is full or failing');
+  // Its checkpoints stop with it: one after a commit that was cut short waits for it forever, and holds its thread.
+  expect(timers.end()).toMatchObject({ begun: 2, running: 0 });
 }, 60_000);
 
 test('a folder that was left in a bad moment opens; one that is no database is never made over', async () => {
