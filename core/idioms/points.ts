@@ -25,7 +25,10 @@ export const bendToSide: Idiom = [
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
   // "that's the building drain": no wall of the house.
-  [/\b(?:(?:joins?|meets|enters|into)\s+)?(?:the\s+)?(?:main\s+)?(?:building|house)\s+drain\b(?!\s+(?:tie|tap|connect|comes))/gi, asNote],
+  [
+    /\b(?:(?:joins?|meets|enters|into)\s+)?(?:the\s+)?(?:main\s+)?(?:building|house)\s+drain\b(?!\s+(?:tie|tap|connect|comes))/gi,
+    asNote,
+  ],
   // "the cleanout is three feet off the house": where it is in the yard.
   [
     /\b(?:is|it's|was|sits|about|cleanout's)\s+(?:(?:about|maybe|like)\s+)?[a-z\d.]+(?:\s+(?!feet\b|foot\b)[a-z-]+)?\s+(?:feet|foot|ft)\s+(?:off(?:\s+of)?|away\s+from|out\s+from|from|in\s+front\s+of|outside(?:\s+of)?)\s+(?:the|my|his|her|their|your|this)\s+(?:(?:front|back|side|garage|house)\s+)?(?:house|building|wall|garage|foundation|curb|sidewalk|porch|fence|steps|driveway)\b/gi,

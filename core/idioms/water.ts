@@ -256,7 +256,10 @@ export const waterIdioms: readonly Idiom[] = [
   // "thirty feet water level zero"
   [/\bwater\s+level\s+(?:is\s+|at\s+|back\s+to\s+)*(?:zero|normal|none|nothing)\b/gi, 'out of the water'],
   // "36 on the way back, ponding has drained"
-  [/\b(?:the\s+)?(?:ponding|water|belly|puddle)\s+(?:has|had)\s+(?:all\s+)?(?:drained|cleared)(?:\s+(?:out|off|away|down))?\b/gi, asNote],
+  [
+    /\b(?:the\s+)?(?:ponding|water|belly|puddle)\s+(?:has|had)\s+(?:all\s+)?(?:drained|cleared)(?:\s+(?:out|off|away|down))?\b/gi,
+    asNote,
+  ],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"
