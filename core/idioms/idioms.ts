@@ -515,6 +515,11 @@ export const figureIdioms: readonly Idiom[] = [
     /(?<=^\s*(?:at\s+)?~?(\d+)(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\b[^;]*\b(?:section|stretch|area|crack|break|cracked|broken)\s*),\s*(?:(?:about|maybe|around|~)\s*)+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)/gi,
     ([, place = '', long = '']) => (Number(long) < Number(place) ? ` for ${long} ft` : undefined),
   ],
+  // "35, joint, roots, 50": percent of the pipe.
+  [
+    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,[^;\d]*\broots?\s*,\s*)(15|[2-9][05]|100)(?=\s*[.]?\s*$)/gi,
+    ([, share = '']) => `${share}%`,
+  ],
   // "I'd say 15, 20 percent": from one to the other.
   [
     /(?<=\b(?:say|about|around|maybe|like|it|probably|anywhere\s+from|roughly)\s+)(\d*[05])\s*,\s*(?=(?:maybe\s+)?(\d*[05])\s*(?:%|percent))/gi,

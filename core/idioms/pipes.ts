@@ -249,6 +249,24 @@ export const pipeIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?(?:joints|pieces|sections|sticks|lengths)\s+(?:are|look|run)\s+(?:(?:about|all|like|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:long|each|apart))?(?=\s*(?:$|[,.;]))/gi,
     ([, long = '']) => `${long} ft pieces`,
   ],
+  // "first five feet is plastic, then clay"
+  [
+    new RegExp(
+      String.raw`^\s*(?:the\s+)?first\s+(?:(?:about|~)\s*)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?:'s|\s+is|\s+are|\s+of\s+it\s+is)\s+(?:all\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:and\s+)?then\s+(?:it's\s+|it\s+goes\s+to\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, at = '', near = '']) => `at ${at} ft ${near} to `,
+  ],
+  // "clay meets cast"
+  [
+    new RegExp(String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+meets\s+(?:the\s+)?(?=${anyMaterial}\b)`, 'gi'),
+    ([, near = '']) => `${near} to `,
+  ],
+  // "a reducing coupling, 3 inch to 4 inch"
+  [
+    /\b(?:an?\s+)?reduc(?:ing|er)\s+(coupling|bushing|fitting)\s*,?\s*(?:from\s+)?(\d+)\s*-?in(?:ch)?\b\.?\s+(?:in)?to\s+(\d+)\s*-?in(?:ch)?\b\.?/gi,
+    ([, what = '', near = '', far = '']) => `change ${near} in > ${far} in ${quoted(`reducing ${what}`)}`,
+  ],
   // "the cast is a patch, it's only to 26"
   [
     new RegExp(

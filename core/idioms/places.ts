@@ -122,7 +122,7 @@ export const placeFigures: readonly Idiom[] = [
   [/(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:at\s+)?(?=\1(?:\s*(?:feet|foot|ft|'))?\s+[a-z])/gi, ''],
   // "crack, 1 o'clock, goes about a foot": how far it goes on.
   [
-    /,\s*(?:and\s+)?(?:it\s+|that\s+)?(?:goes|runs|lasts)\s+(?:for\s+)?(?:(?:about|maybe|around|like|~)\s*)+(\d+(?:\.\d+)?|a)\s*(?:feet|foot|ft)(?=\s*(?:$|[,.;]))(?<=\b(?:crack(?:ed)?|broken|broke|deformed|worn|missing|roots?|rust(?:ed)?|rotted)\b[^;]*,[^,;]*)/gi,
+    /,\s*(?:and\s+)?(?:it\s+|that\s+)?(?:goes|runs|lasts)\s+(?:for\s+)?(?:(?:about|maybe|around|like|~)\s*)*(\d+(?:\.\d+)?|a)\s*(?:feet|foot|ft)(?=\s*(?:$|[,.;]))(?<=\b(?:crack(?:ed)?|broken|broke|deformed|worn|missing|flat|belly|sag|dip|water|roots?|rust(?:ed)?|rotted)\b[^;]*,[^,;]*)/gi,
     ([, long = '']) => ` for ${long === 'a' ? '1' : long} ft`,
   ],
   // "wrinkle at 11, 5 o'clock": a place, then its hour.

@@ -24,6 +24,8 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "tap, break in, one o'clock": how it was made, nothing broken.
+  [/\btap\s*,\s*(?:an?\s+)?(break[\s-]?in|hammer|factory)(?:\s+tap)?\b/gi, ([, how = '']) => `${how} tap`],
   // "that's the building drain": no wall of the house.
   [
     /\b(?:(?:joins?|meets|enters|into)\s+)?(?:the\s+)?(?:main\s+)?(?:building|house)\s+drain\b(?!\s+(?:tie|tap|connect|comes))/gi,

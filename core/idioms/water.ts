@@ -297,6 +297,16 @@ export const waterFigures: readonly Idiom[] = [
     /,\s*(?:(?:about|maybe|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)(?<=^\s*(?:at\s+)?~?\d[^;]*\b(?:dip|belly|sag|low\s+spot)\b[^;]*,[^,;]*)/gi,
     ([, long = '']) => ` ${long} ft long`,
   ],
+  // "19, water's gone"
+  [
+    afterPlace(String.raw`(?:the\s+)?water(?:'s|\s+is)\s+(?:all\s+)?(?:gone|done|over)(?=\s*[.]?\s*$)`),
+    'out of the water',
+  ],
+  // "23, pipe sags, there's water to 28"
+  [
+    /(?<=\d[^;\d]*)\b(?:the\s+)?(?:pipe|line)\s+(?:sags|dips|bellies)\s*,?\s+(?:(?:and|there's|with|it's\s+got)\s+)*(?:standing\s+)?water\s+(?:(?:all\s+the\s+way|out|on)\s+)*to\s+(?=~?\d)/gi,
+    'belly to ',
+  ],
   // "dry again at 39"
   [
     /^\s*(?:(?:okay|ok|and|it's|we're|all|pipe's)\s+)*(?:dry|dried\s+out|back\s+to\s+dry)(?:\s+again|\s+now|\s+pipe)*\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,

@@ -113,6 +113,10 @@ const unsettling: readonly (readonly [why: string, says: RegExp])[] = [
     /\b(?:(?:we|i)(?:'ve)?|just|got)\s+(?:(?:just|already|went\s+ahead\s+and)\s+)*(?:cut|jetted|cleaned|cabled|cleared|snaked)\s+(?:it|that|them|those|this|the\s+(?:roots?|line|grease|scale))\b[^.;]*\bback\s+in\b|\bback\s+(?:in|again|at\s+it|down\s+(?:here|there))\s+(?:now\s+)?after\s+(?:(?:the|some|a)\s+)?(?:cut|jet|clean|cabl|snak|auger|root)[a-z]*/i,
   ],
   [
+    'read in a second run: its counter began again',
+    /^\W*(?:(?:okay|ok|now|so|and|this\s+is|here's)\W+)*(?:the\s+)?(?:second|next|another|new)\s+run\b/i,
+  ],
+  [
     'read after the camera was sent the other way: another run',
     /\b(?:flip(?:ping|ped)?|turn(?:ing|ed)?|swap(?:ping|ped)?|swing(?:ing)?|spin(?:ning)?)\s+(?:(?:it|her|the\s+camera)\s+)?around\b[^.;]*\b(?:head|go|push|runn)ing\s+(?:(?:down|up|out|back)\s+)?(?:for|to|toward|towards)\s+the\s+(?:city|street|main|house|building)\b|\b(?:head|go|push)ing\s+the\s+other\s+(?:way|direction)\s+now\b|\bnow\b[^.;]*\b(?:head|go|push)ing\s+the\s+other\s+(?:way|direction)\b/i,
   ],

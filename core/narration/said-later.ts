@@ -131,8 +131,11 @@ export function takeFill(
       ([, value]) => value !== undefined,
     ),
   );
-  const isIn =
-    last?.entry.kind === 'finding' && last.entry.finding === 'belly' && last.entry.to_ft === undefined;
+  const { reading_ft = Infinity, to_ft } = last?.entry ?? {};
+  const isInside =
+    to_ft === undefined ||
+    (place !== undefined && place >= Math.min(reading_ft, to_ft) && place <= Math.max(reading_ft, to_ft));
+  const isIn = last?.entry.kind === 'finding' && last.entry.finding === 'belly' && isInside;
   if (!isIn || place === undefined || Object.keys(more).length === 0 || said.index - talk.lastAt > reach)
     return false;
   if (!takeLater(talk, said, last, more)) return false;

@@ -131,7 +131,7 @@ const andMore = new RegExp(String.raw`^\s*,?\s+and\s+${word}\b(?!\s+(?:hal(?:f|v
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
-  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’](?:ve|re)|i['’](?:ve|m)|it['’]s|(?:it|we|pipe|the\s+pipe)\s+(?:goes?|changes?|hits?|comes?|leaves?|turns?|drops?|transitions?)\b|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:that['’]s|there['’]s|here['’]s|we['’]ve|i['’]ve)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long|rubber|shielded|steel|repair|no-?hub)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change|coupling|band|transition|cleanout|hole|belly|sag|dip|lip|separation|eighth\s+bend)\b|\s*,\s+(?:the\s+)?(?:clay|cast(?:\s+iron)?|plastic|pvc|abs|copper|concrete|galvanized)\s+(?:in)?to\b)/i;
+  /^(?:\s+is\s+(?:our|the|an?|another|where)\b|\s+(?:there['’]s|we['’](?:ve|re)|i['’](?:ve|m)|it['’]s|(?:it|we|pipe|the\s+pipe)\s+(?:goes?|changes?|hits?|comes?|leaves?|turns?|drops?|transitions?)\b|(?:(?:big|small|little|bad|open|slight|heavy|light)\s+)*(?:broken|cracked|separated|crack|offset|joint|roots?|hole|belly|sag|tap|wye|tee|tie[\s-]in|lateral|collapse)\b(?!s\b))|\s*,\s+(?:that['’]s|there['’]s|here['’]s|we['’]ve|i['’]ve)\b|\s*,\s+(?:(?:the|our|my|an?)\s+)?(?:(?:big|small|little|vertical|hairline|open|slight|bad|heavy|light|old|long|rubber|shielded|steel|repair|reducing|flex|no-?hub)\s+)*(?:first|next|second|joint|crack|roots?|offset|tap|wye|tee|bend|change|coupling|band|transition|cleanout|hole|belly|sag|dip|lip|separation|eighth\s+bend)\b|\s*,\s+(?:the\s+)?(?:clay|cast(?:\s+iron)?|plastic|pvc|abs|copper|concrete|galvanized)\s+(?:in)?to\b)/i;
 
 /** "All the way to thirty", "to about fourteen": to a place too far for an hour of the clock. */
 const onToPlace = new RegExp(
@@ -166,7 +166,8 @@ function numberWords(heard: TracedText): TracedText {
     const [whole = '', tenth = '', more] = said.split(/[\s-]+/);
     const [a = 0, b = 0] = [valueOf.get(whole), valueOf.get(tenth)];
     const isTenth = more === undefined && a >= 2 && a <= 12 && b > 0 && b < 10 && b !== a + 1;
-    if (isTenth && leadsIn.test(before) && tellsPlace.test(after)) return `${a}.${b}`;
+    if (isTenth && (leadsIn.test(before) || /^\W*at\s+$/i.test(before)) && tellsPlace.test(after))
+      return `${a}.${b}`;
     // "from eleven two to thirteen"
     if (isTenth && /\bfrom\s+$/i.test(before) && /^\s+to\b/i.test(after)) return `${a}.${b}`;
     // "eleven two all the way to thirty"
