@@ -48,6 +48,22 @@ export const denyingIdioms: readonly Idiom[] = [
     ),
     ([, what = '']) => `no ${what}`,
   ],
+  // "grease is gone from the first twenty feet"
+  [
+    new RegExp(
+      String.raw`\b(?:the\s+|all\s+the\s+)?(${cleaned})\s+(?:(?:are|is|has|have|been|all|now|completely)\s+)+gone\s+(?:from|in|on|up\s+to|to)\s+(?=(?:the|about|[a-z\d]))`,
+      'gi',
+    ),
+    ([, what = '']) => `no ${what} in `,
+  ],
+  // "the roots at 38 got cut but the joint's open"
+  [
+    new RegExp(
+      String.raw`^(\W*(?:(?:and|so|okay)\s+)*)(?:the\s+|those\s+)?(${cleaned})\s+at\s+([a-z\d.]+(?:[\s-](?!got\b|were\b|are\b|have\b|is\b|was\b)[a-z\d]+)?)\s+(?:(?:got|were|are|is|was|have\s+been|has\s+been|all)\s+)+(?:cut|cleared|removed|cleaned|jetted)(?:\s+(?:out|off|away))?\s*,?\s+but\s+`,
+      'gi',
+    ),
+    ([, lead = '', what = '', at = '']) => `${lead}at ${at}, no ${what}, but `,
+  ],
   // "roots? no", "any cracks here, no"
   [
     /\b(?:any\s+)?((?:[a-z]+\s+){0,2}?[a-z]+?)(?:\s+(?:here|there))?\s*\?\s*(?:no|nope|none)(?=\s*(?:$|[.;]))/gi,

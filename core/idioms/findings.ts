@@ -83,6 +83,20 @@ export const findingIdioms: readonly Idiom[] = [
   [/\b(pin\s?hole)\s+leak\b/gi, ([, hole = '']) => `${hole} ${quoted('leaking')}`],
   // "25 drop joint": the joint is off, the line does not drop.
   [/\bdrop\s+(joint|hub|bell)\b/gi, ([, joint = '']) => `dropped ${joint}`],
+  // "a hole with a crack running out of it both ways"
+  [
+    /\b(cracks?)\s+(?:running|going|coming|shooting|spreading)\s+(?:off|out)\s+(?:of\s+)?(?:it|there|that)(?:\s+(?:both|each|either)\s+ways?)?/gi,
+    ([, crack = '']) => crack,
+  ],
+  // "it's broke clean in half"
+  [/\b(?:broke|broken|snapped|cracked)\s+(?:clean\s+|right\s+)?in\s+(?:half|two)\b/gi, 'broken'],
+  // "an inch gap and it's dropped an inch": the far side, no drop of the line.
+  [
+    /(?:,\s*|\s+)(?:and\s+)?(?:it's|it\s+has|the\s+(?:pipe|other\s+side|far\s+side)(?:'s|\s+has|\s+is)?)\s+dropped\s+(?:about\s+|maybe\s+)?((?:an?|half\s+an|a\s+half|\d+(?:\/\d+)?|one|two)\s*-?\s*inch(?:es)?)\b(?<=\b(?:gap|broken?|apart|separated|joint)\b[^;]*)/gi,
+    ([, far = '']) => `, offset ${far}`,
+  ],
+  // "it's not round anymore"
+  [/\b(?:not|no\s+longer)\s+round\s*(?:any\s?more)?\b/gi, 'out of round,'],
   // "gap, inch wide"
   [/(?<=,\s*)inch\s+(?=(?:wide|open|gap|across)\b)/gi, '1 inch '],
   // "the bottom drops out of view": no drop of the line.

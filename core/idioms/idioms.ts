@@ -517,7 +517,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "35, joint, roots, 50": percent of the pipe.
   [
-    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,[^;\d]*\broots?\s*,\s*)(15|[2-9][05]|100)(?=\s*[.]?\s*$)/gi,
+    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,[^;\d]*\broots?\b[^;\d]*,\s*)(15|[2-9][05]|100)(?=\s*[.]?\s*$)/gi,
     ([, share = '']) => `${share}%`,
   ],
   // "I'd say 15, 20 percent": from one to the other.

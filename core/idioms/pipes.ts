@@ -267,6 +267,14 @@ export const pipeIdioms: readonly Idiom[] = [
     /\b(?:an?\s+)?reduc(?:ing|er)\s+(coupling|bushing|fitting)\s*,?\s*(?:from\s+)?(\d+)\s*-?in(?:ch)?\b\.?\s+(?:in)?to\s+(\d+)\s*-?in(?:ch)?\b\.?/gi,
     ([, what = '', near = '', far = '']) => `change ${near} in > ${far} in ${quoted(`reducing ${what}`)}`,
   ],
+  // "clay pipe begins after the cleanout wye"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(begins|starts)\s+(?:right\s+|just\s+)?(?:after|past|beyond)\s+(?:the|that)\s+[a-z]+(?:\s+[a-z]+)?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, pipe = '', begins = '']) => `${pipe} ${begins}`,
+  ],
   // "the cast is a patch, it's only to 26"
   [
     new RegExp(

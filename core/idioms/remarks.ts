@@ -58,6 +58,18 @@ export const remarkIdioms: readonly Idiom[] = [
     /^\s*(?:(?:and|but|so)\s+)*(?:the|that|this)\s+(?:coupling|band|clamp)(?:\s+is|'s)\s+(?:(?:just|only|all)\s+)*(?:not\s+|n't\s+|un)?(?:shielded|stainless|rubber|plain|tight|good|solid|rusted|rusty)(?:\s+(?:one|up))?(?=\s*(?:$|[,.;]))/gi,
     asNote,
   ],
+  // "half a foot in there's a lip"
+  [/^(\W*(?:(?:about|so|and|okay)\s+)*)half\s+a\s+foot\s+in\b/gi, ([, lead = '']) => `${lead}at 0.5 feet`],
+  // "a hole we couldn't see before"
+  [
+    /\b(?:that\s+|which\s+)?(?:we|i|you)\s+(?:couldn't|could\s+not|didn't|did\s+not)\s+(?:even\s+)?(?:see|notice|find|catch)\s+(?:it\s+|that\s+)?(?:before|this\s+morning|last\s+time|earlier|then|the\s+first\s+time|on\s+the\s+first\s+(?:pass|run|look))\b/gi,
+    asNote,
+  ],
+  // "infiltration stain, not active"
+  [
+    /\b(?:infiltration|water|mineral)\s+stain(?:s|ing)?\s*,\s*(?:it's\s+)?(?:not|in)\s*active(?:\s+(?:now|today))?/gi,
+    asNote,
+  ],
   // "a crack behind where the roots were"
   [
     /\b(?:behind\s+|right\s+|from\s+)?where\s+(?:the|those|that)\s+[a-z]+\s+(?:were|was|used\s+to\s+be)\b/gi,

@@ -297,6 +297,11 @@ export const waterFigures: readonly Idiom[] = [
     /,\s*(?:(?:about|maybe|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?=\s*[.]?\s*$)(?<=^\s*(?:at\s+)?~?\d[^;]*\b(?:dip|belly|sag|low\s+spot)\b[^;]*,[^,;]*)/gi,
     ([, long = '']) => ` ${long} ft long`,
   ],
+  // "46, sag ends, 2 inches at 42": how deep it is at its deepest.
+  [
+    /\b(\d(?:[./]\d+)?\s*in(?:ch(?:es)?)?)\s+(?:deep\s+)?(?:at|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;]))(?<=\b(?:sag|belly|dip|water)\s+(?:ends|stops|quits)\s*,[^;]*)/gi,
+    ([, deep = '']) => deep,
+  ],
   // "19, water's gone"
   [
     afterPlace(String.raw`(?:the\s+)?water(?:'s|\s+is)\s+(?:all\s+)?(?:gone|done|over)(?=\s*[.]?\s*$)`),

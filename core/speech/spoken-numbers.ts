@@ -236,7 +236,9 @@ const fractionSteps: readonly [RegExp, (match: RegExpExecArray, before: string) 
   ],
   // At the end of a phrase, a percentage or inches: the context there shows what it measures.
   [
-    g(String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|fifth|eighth))(?=\s*(?:$|[,.;]))`),
+    g(
+      String.raw`\b(?:about\s+half|(?:an?|one)\s+(?:half|third|quarter|fifth|eighth))(?=\s*(?:$|[,.;])|\s+and\s+(?:an?|some|there's)\s)`,
+    ),
     ([whole]) => ` 1/${under(/\w+$/.exec(whole)?.[0] ?? '')}`,
   ],
   [g(String.raw`(?<![\d./])\b3\s+quarters?(?=\s*(?:$|[,.;]))`), () => ' 3/4'],

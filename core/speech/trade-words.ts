@@ -106,7 +106,7 @@ const kinds: Rows = [
   ],
   ['behind roots', hiddenWhy('behind roots')],
   [
-    'lens dirty, dirty lens, lens is dirty, lens in mud, lens is in mud, lens is covered, lens covered, mud on the lens, grease on the lens, something on the lens, lens is fogged, lens fogged, lens fogged up, fogged lens, fogged up lens, fogged up',
+    "lens dirty, dirty lens, muddy lens, lens is muddy, camera is muddy, camera's muddy, lens's muddy, lens is dirty, lens in mud, lens is in mud, lens is covered, lens covered, mud on the lens, grease on the lens, something on the lens, lens is fogged, lens fogged, lens fogged up, fogged lens, fogged up lens, fogged up",
     hiddenWhy('lens dirty'),
   ],
   ['steamed up, too much steam, too steamy, full of steam', hiddenWhy('steam')],
