@@ -316,8 +316,8 @@ function pieces(draft: Draft, long: string): undefined {
   return undefined;
 }
 
-/** No drain is narrower, in. */
-const leastBore_in = 1.25;
+/** No pipe of a job is narrower, in. */
+const leastBore_in = 1;
 /** No lateral, and no main that one changes into, is wider, in. */
 const widestPipe_in = 24;
 

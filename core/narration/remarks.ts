@@ -113,20 +113,23 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
     readAgain(talk, said, last, place, draft.fields.pass);
     return;
   }
-  if (place !== undefined) {
-    if (last?.noReading && said.index - talk.lastAt <= 1 && !saysNothing.test(text) && !isEach(last.entry)) {
-      last.entry = { ...last.entry, reading_ft: place };
-      last.assumed = last.assumed.filter((each) => each !== noReadingGiven);
-      delete last.noReading;
-      join(talk, last, said.sentence.text, said.index);
-    } else {
-      talk.placeSentence = { index: said.index, text: said.sentence.text };
-      said.placed = { reading_ft: place };
-    }
-    talk.reading = place;
-    return;
+  if (place !== undefined) takePlace(talk, said, place, text);
+  else if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
+}
+
+/** "Forty one.": where the thing just named lies, if nothing gave its place; else where the head is. */
+function takePlace(talk: Talk, said: SentenceState, place: number, text: string): void {
+  const last = talk.items.at(-1);
+  if (last?.noReading && said.index - talk.lastAt <= 1 && !saysNothing.test(text) && !isEach(last.entry)) {
+    last.entry = { ...last.entry, reading_ft: place };
+    last.assumed = last.assumed.filter((each) => each !== noReadingGiven);
+    delete last.noReading;
+    join(talk, last, said.sentence.text, said.index);
+  } else {
+    talk.placeSentence = { index: said.index, text: said.sentence.text };
+    said.placed = { reading_ft: place };
   }
-  if (said.index - talk.lastAt <= reach) completes(talk, said, draft, text);
+  talk.reading = place;
 }
 
 /** "A piece of cast iron somebody stuck in … sixteen to nineteen": the pipe before it goes on at its far end. */

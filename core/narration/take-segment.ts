@@ -152,7 +152,7 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
   }
   const alike = draft.onceMore === true && !said.segments[at]?.again ? besideLast(talk, said) : [];
   placeUnderWater(talk, entry, assumed);
-  if (draft.kind === undefined && draft.changing !== true) doubtFirstPipe(talk, entry, text, assumed);
+  if (draft.kind === undefined && !draft.changing) doubtFirstPipe(talk, entry, text, assumed);
   fillPipes(talk, entry, assumed);
   proposeAll(talk, said, at, { read, text, own: own !== undefined, finished, besides, assumed });
   for (const each of alike) {
@@ -165,13 +165,11 @@ function takeThing(talk: Talk, said: SentenceState, at: number, read: SegmentRea
 /** "11.5, joint separation with a root. 14.8, ditto": what was named beside the last thing, without its measures. */
 function besideLast({ items }: Talk, { sentence }: SentenceState): EntryDraft[] {
   const last = items.at(-1);
-  if (!last || !/\b(?:ditto|same(?!\s+(?:but|as|only))|same\s+thing)\b/i.test(sentence.text)) return [];
+  if (!last || !/\b(?:ditto|same(?!\s+(?:but|as|only)))\b/i.test(sentence.text)) return [];
   return items.slice(0, -1).flatMap(({ entry, sentence: its }) => {
     if (its !== last.sentence || entry.reading_ft !== last.entry.reading_ft) return [];
     if (entry.kind !== 'finding' || entry.to_ft !== undefined) return [];
-    return [
-      { kind: 'finding', finding: entry.finding, ...(entry.atJoint ? { atJoint: true } : {}) } as EntryDraft,
-    ];
+    return [{ kind: 'finding', finding: entry.finding, ...(entry.atJoint ? { atJoint: true } : {}) }];
   });
 }
 
