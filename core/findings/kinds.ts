@@ -403,7 +403,7 @@ export const findingRows = [
         'wad of wipes',
         'wad of paper',
       ),
-      ...of('sludge', 'sludge', 'silt', 'mud', 'sediment'),
+      ...of('sludge', 'sludge', 'silt', 'mud', 'sediment', 'gunk', 'muck'),
       ...of(
         'scale',
         'scale',

@@ -54,6 +54,11 @@ export const debrisIdioms: readonly Idiom[] = [
     ),
     asNote,
   ],
+  // "50 dirt/rock 30%": in the pipe, since it is measured.
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?\s+)(dirt(?:\s*(?:\/|&|and)\s*(?:rocks?|gravel|sand|mud))?)\s+(?=~?\s*\d+\s*(?:%|percent|pct))/gi,
+    ([, what = '']) => `debris ${quoted(what)} `,
+  ],
   // "33 excess mortar at joint", "mortar lump": it sticks in.
   [
     /(?<=^\s*~?\d+(?:\.\d+)?\s+)(?:excess\s+|old\s+|some\s+)?(mortar|grout|cement)\s+(?:lump|bump|blob|ridge|fin|squeeze[\s-]?out|on\s+(?:the\s+)?bottom|(at|in)\s+(?:the\s+)?(?:jt|joint))(?=\s*(?:$|[,;]))/gi,

@@ -65,7 +65,7 @@ export const findingIdioms: readonly Idiom[] = [
     'worn bottom',
   ],
   [
-    /,\s+(?:and\s+)?(?:you|i|we)\s+(?:can\s+)?see\s+(?:the\s+|some\s+)?(?:rocks?|gravel|dirt|soil|ground|aggregate|stones?)(?=\s*(?:$|[.;]))(?<=\bworn\s+bottom\b[^;]*)/gi,
+    /,\s+(?:and\s+)?(?:you|i|we)\s+(?:can\s+)?see\s+(?:the\s+|some\s+)?(?:rocks?|gravel|dirt|soil|sand|ground|aggregate|stones?)(?=\s*(?:$|[.;]))(?<=\b(?:worn\s+bottom|bottom\s+(?:is\s+)?(?:all\s+)?(?:rotted|rusted|eaten))\b[^;]*)/gi,
     besideIt,
   ],
   // "big tree root, it's like my wrist"
@@ -97,6 +97,13 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "it's not round anymore"
   [/\b(?:not|no\s+longer)\s+round\s*(?:any\s?more)?\b/gi, 'out of round,'],
+  // "a piece of the bell's broke off and it's lying in the pipe"
+  [
+    /\b(?:an?\s+)?(?:piece|chunk)\s+of\s+(?:the\s+)?(bell|hub|joint|pipe)(?:'s|\s+is|\s+has)?\s+(?:broke|broken|fallen|come|snapped)\s+off\b(?:\s*,?\s+and\s+(?:it's|is)\s+(?:laying|lying|sitting|down)\b[^;.]*)?/gi,
+    ([said, what = '']) => `broken${what === 'pipe' ? '' : ' at the joint'} ${quoted(said)}`,
+  ],
+  // "hole 4 in dia"
+  [/(?<=\d\s*(?:"|in\b|inch\b))\s*dia(?:m(?:eter)?)?\b\.?/gi, ''],
   // "gap, inch wide"
   [/(?<=,\s*)inch\s+(?=(?:wide|open|gap|across)\b)/gi, '1 inch '],
   // "the bottom drops out of view": no drop of the line.

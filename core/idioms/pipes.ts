@@ -17,7 +17,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "the clay is cracked", "cast iron has heavy scale": what is wrong with it, not where it begins.
   [
     new RegExp(
-      String.raw`(?<=^\s*(?:at\s+)?(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)?)(?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?(?:'s(?=\s+got\b)|\s+(?:is|are|was|has|have|looks|shows))\s+(?=(?:(?:some|a|an|heavy|bad|badly|all|pretty|really|very|several|got|hairline|big|small|little)\s+)*(?:crack|fractur|broke|break|scal|rust|corro|rott|spall|belli|sag|root|offset|separat|hole|collaps|crush|deform|flatten|squash|oval|shift|worn|leak|greas)[a-z]*)`,
+      String.raw`(?<=^\s*(?:at\s+)?(?:~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)?)(?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?(?:'s(?=\s+got\b)|\s+(?:is|are|was|has|have|looks|shows))\s+(?=(?:(?:some|a|an|heavy|bad|badly|all|pretty|really|very|several|got|hairline|big|small|little|thick|layer\s+of|coat\s+of|coating\s+of)\s+)*(?:crack|fractur|broke|break|gunk|sludge|scal|rust|corro|rott|spall|belli|sag|root|offset|separat|hole|collaps|crush|deform|flatten|squash|oval|shift|worn|leak|greas)[a-z]*)`,
       'gi',
     ),
     ' ',
@@ -274,6 +274,14 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, pipe = '', begins = '']) => `${pipe} ${begins}`,
+  ],
+  // "23, pvc repair with two couplings, 23 to 26"
+  [
+    new RegExp(
+      String.raw`^\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*(?:an?\s+)?(${anyMaterial})(?:\s+pipe)?\s+(?:repair|patch|splice)([^,;\d]*),\s*(?:from\s+)?(?=\1\s*(?:feet\s+|foot\s+)?(?:to|-)\s*\d)`,
+      'gi',
+    ),
+    ([, , pipe = '', how = '']) => `${pipe} ${how.trim()} `,
   ],
   // "the cast is a patch, it's only to 26"
   [

@@ -118,8 +118,16 @@ export const placeFigures: readonly Idiom[] = [
     /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?\s+(?:bottom\s+(?:gone|missing|rotted(?:\s+out)?|worn)|cracked|broken|rotted|rusted\s+out))\s+(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)/gi,
     ([, long = '']) => ` for ${long} ft`,
   ],
+  // "crack, 2 o'clock, 15 inches long"
+  [
+    /,\s*(?:(?:about|maybe|~)\s*)*(\d{1,2})\s*-?in(?:ch(?:es)?)?\s+long\b(?<=^\s*(?:at\s+)?~?\d[^;]*\b(?:crack(?:ed|s)?|fractured?|broken|split)\b[^;]*)/gi,
+    ([, long = '']) => ` for ${Math.round((100 * Number(long)) / 12) / 100} ft`,
+  ],
   // "17.5, 17.5 is broke"
-  [/(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:at\s+)?(?=\1(?:\s*(?:feet|foot|ft|'))?\s+[a-z])/gi, ''],
+  [
+    /(?<=^\s*)(\d+(?:\.\d+)?)\s*,\s*(?:at\s+)?(?=\1(?:\s*(?:feet|foot|ft|'))?\s+(?!percent|in\b|inch|degrees|o'clock)[a-z])/gi,
+    '',
+  ],
   // "crack, 1 o'clock, goes about a foot": how far it goes on.
   [
     /,\s*(?:and\s+)?(?:it\s+|that\s+)?(?:goes|runs|lasts)\s+(?:for\s+)?(?:(?:about|maybe|around|like|~)\s*)*(\d+(?:\.\d+)?|a)\s*(?:feet|foot|ft)(?=\s*(?:$|[,.;]))(?<=\b(?:crack(?:ed)?|broken|broke|deformed|worn|missing|flat|belly|sag|dip|water|roots?|rust(?:ed)?|rotted)\b[^;]*,[^,;]*)/gi,

@@ -24,6 +24,11 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "main, lateral is protruding into the main two inches"
+  [
+    /,\s*(?:and\s+)?(?:the\s+|our\s+)?(?:lateral|it|pipe|tap)(?:\s+is|'s)?\s+(?:protruding|sticking|hanging|extends|protrudes|sticks)\s+(?:out\s+)?(?:in)?to\s+the\s+main\b[^;.]*(?<=\bmain\b[^;]*,[^;]*)/gi,
+    besideIt,
+  ],
   // "tap, break in, one o'clock": how it was made, nothing broken.
   [/\btap\s*,\s*(?:an?\s+)?(break[\s-]?in|hammer|factory)(?:\s+tap)?\b/gi, ([, how = '']) => `${how} tap`],
   // "that's the building drain": no wall of the house.

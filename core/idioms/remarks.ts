@@ -50,7 +50,7 @@ export const remarkIdioms: readonly Idiom[] = [
     '',
   ],
   [
-    /\s*,?\s+with\s+(?:(?:no-?\s?hub|rubber|shielded|banded|steel)\s+)*(?:couplings|bands|clamps)(?:\s+(?:on|at)\s+(?:each|both|either)\s+ends?)?(?=\s*(?:$|[.;]))/gi,
+    /\s*,?\s+with\s+(?:(?:two|2|new|a\s+couple\s+of|no-?\s?hub|rubber|shielded|banded|steel)\s+)*(?:couplings|bands|clamps)(?:\s+(?:on|at)\s+(?:each|both|either)\s+ends?)?(?=\s*(?:$|[,.;]))/gi,
     besideIt,
   ],
   // "the coupling is not shielded": how the one named before is made.
@@ -69,6 +69,25 @@ export const remarkIdioms: readonly Idiom[] = [
   [
     /\b(?:infiltration|water|mineral)\s+stain(?:s|ing)?\s*,\s*(?:it's\s+)?(?:not|in)\s*active(?:\s+(?:now|today))?/gi,
     asNote,
+  ],
+  // "that one goes to 25", "that's rotted to 22": as "that goes to".
+  [
+    /^(\W*(?:and\s+)?)(?:that|this)\s+one\s+(?=(?:goes|runs|lasts|continues|keeps\s+going)\s)/gi,
+    ([, lead = '']) => `${lead}that `,
+  ],
+  [
+    /^(\W*(?:and\s+)?)(?:that's|it's)\s+(?:all\s+)?(?:rotted|gone|missing|cracked|broken|rusted|like\s+that|that\s+way)\s+(?:out\s+)?(?:all\s+the\s+way\s+|clear\s+|on\s+)?to\s+(?=[a-z\d.]+(?:[\s-][a-z\d]+){0,4}\W*$)/gi,
+    ([, lead = '']) => `${lead}that goes to `,
+  ],
+  // "55 slope bad"
+  [
+    /(?<=^\s*~?\d[\d.-]*\s+)(?:the\s+)?(?:slope|grade|pitch|fall)\s+(?:is\s+)?(?:bad|poor|wrong|off|minimal|ok(?:ay)?|good)(?=\s*$)/gi,
+    asNote,
+  ],
+  // "75%, jet & recheck": what to do about it.
+  [
+    /,\s*(?:hydro[\s-]?)?(?:jet|cable|snake|auger)(?:\s+(?:it|and|&|\+|then|or)\s*[a-z][a-z\s&+-]*)?(?=\s*$)(?<=\d[^;]*)/gi,
+    besideIt,
   ],
   // "a crack behind where the roots were"
   [

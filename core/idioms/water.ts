@@ -260,6 +260,16 @@ export const waterIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?(?:ponding|water|belly|puddle)\s+(?:has|had)\s+(?:all\s+)?(?:drained|cleared)(?:\s+(?:out|off|away|down))?\b/gi,
     asNote,
   ],
+  // "I can't see it, there's water"
+  [
+    /\b(?:i|we|you)\s+(?:can't|cannot|couldn't)\s+see\s+(?:it|that|this|anything|much|the\s+joint)\s*,?\s+(?:there's|because\s+of|it's|due\s+to|for)\s+(?:all\s+)?(?:the\s+|in\s+|under\s+)*water\b/gi,
+    'under water',
+  ],
+  // "sag, can't see the bottom of it": how deep it looks.
+  [
+    /,?\s*\b(?:(?:i|you|we)\s+)?(?:can't|cannot)\s+(?:even\s+)?see\s+(?:the\s+)?bottom(?:\s+of\s+(?:it|that))?\b(?<=\b(?:sag|belly|dip|water)\b[^;]*)/gi,
+    besideIt,
+  ],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
   // "still in water"

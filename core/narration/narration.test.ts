@@ -69,7 +69,15 @@ function says({ entry, point }: NarrationItem, want: Thing): boolean {
   );
 }
 
-async function heard(name: string) {
+/** Each talk is read once, for all that is asked of it. */
+const heardBefore = new Map<string, ReturnType<typeof hear>>();
+function heard(name: string): ReturnType<typeof hear> {
+  const known = heardBefore.get(name) ?? hear(name);
+  heardBefore.set(name, known);
+  return known;
+}
+
+async function hear(name: string) {
   const truth = JSON.parse(readFileSync(resolve(folder, `${name}.json`), 'utf8')) as {
     direction: 'downstream' | 'upstream';
     things: Thing[];

@@ -9,6 +9,7 @@ import {
   takeLocated,
   takeMark,
   takeShareAt,
+  takeShareNext,
   takeShares,
 } from './said-later.js';
 import type { SentenceState } from './take-segment.js';
@@ -60,7 +61,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
 
 /** "That goes on to about twenty": the far end of the newest thing. */
 const goesOnTo =
-  /(?:^\W*|,\s+(?:and\s+)?(?=goes\s+to\b)|\b(?:that|it|this|they|she)\s+)(?:goes|(?:both\s+|all\s+)?(?:go|run|continue|extend)|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
+  /(?:^\W*|,\s+(?:and\s+)?(?=goes\s+to\b)|\b(?:that(?:\s+one)?|it|this|they|she)(?:\s+|(?='s\s)))(?:goes|(?:both\s+|all\s+)?(?:go|run|continue|extend)|runs|continues|keeps\s+(?:going|on)|carries\s+on|extends|lasts|stays\s+(?:that\s+way|like\s+that|[a-z]+)|'s\s+(?:all\s+)?(?:rotted|gone|missing|cracked|broken|rusted|like\s+that|that\s+way))\s+(?:on\s+|out\s+|all\s+the\s+way\s+|clear\s+|up\s+|down\s+)*(?:to|till|until|through)\b/i;
 
 /** "It goes like that to the end": to where the head is read next. */
 const staysToEnd =
@@ -86,7 +87,12 @@ export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: 
     completes(talk, said, draft, text);
     if (farEnd(talk, said, last, Number(until))) return;
   }
-  if (takeFill(talk, said, draft, place) || takeShareAt(talk, said, draft, place)) return;
+  if (
+    takeFill(talk, said, draft, place) ||
+    takeShareAt(talk, said, draft, place) ||
+    takeShareNext(talk, said, draft, place)
+  )
+    return;
   if (last && said.index - talk.lastAt <= reach && lastsFor(talk, said, last, text)) return;
   if (
     last?.entry.kind === 'finding' &&

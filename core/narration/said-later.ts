@@ -118,6 +118,42 @@ export function takeShareAt(
   return takeLater(talk, said, item, { percent });
 }
 
+/** What the next place has in common with the one before it. */
+const keptInNext = ['kind', 'finding', 'of', 'atJoint', 'pass'];
+
+/** "Ten, ten percent. Fourteen, about twenty.": more of what was just named, a place and its share at a time. */
+export function takeShareNext(
+  talk: Talk,
+  said: SentenceState,
+  { fields, numbers }: Draft,
+  place: number | undefined,
+): boolean {
+  const last = talk.items.at(-1);
+  const { text } = said.hearing.heard;
+  const bare =
+    /^\W*~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\s*,[\s~,]*(?:(?:about|maybe)\s+)*(\d*[05])\s*(?:%|percent)?\W*$/i.exec(
+      text,
+    );
+  const isShare = fields.percent !== undefined || (talk.sharedAt === said.index - 1 && numbers.length === 2);
+  if (!bare || !isShare || last?.entry.kind !== 'finding' || said.index - talk.lastAt > reach) return false;
+  const reading_ft = place ?? numbers[0]?.value;
+  const [at, share] = [reading_ft ?? 0, Number(bare[1])];
+  // "Bunch of grease. Thirty, forty percent.": from one share to the other.
+  if (talk.sharedAt !== said.index - 1 && at % 5 === 0 && share > at && share - at <= 10) return false;
+  const like = Object.entries(last.entry).filter(([field]) => keptInNext.includes(field));
+  const entry = accepted(Object.fromEntries(like) as EntryDraft, { reading_ft, percent: share });
+  if (!entry || reading_ft === undefined) return false;
+  talk.items.push({
+    ...{ video_s: said.sentence.at(0), sentence: said.sentence.text, entry, point: null },
+    ...{ certain: true, assumed: [] },
+  });
+  talk.reading = reading_ft;
+  talk.lastAt = said.index;
+  talk.sharedAt = said.index;
+  talk.notes.delete(said.index);
+  return true;
+}
+
 /** "Twenty three, it's about half full": the depth of water in the belly that was just begun. */
 export function takeFill(
   talk: Talk,

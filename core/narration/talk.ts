@@ -46,6 +46,8 @@ export interface Talk {
   goesOn?: NarrationItem | undefined;
   /** Index of the sentence that named or completed the newest item. */
   lastAt: number;
+  /** Index of the sentence that gave one more place its share: "ten, ten percent". */
+  sharedAt?: number;
   /** The plastic last named by kind: what "plastic" alone means from then on. */
   plastic?: Pipe['material'];
   /** The pipe around the head. */
