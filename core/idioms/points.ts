@@ -368,11 +368,6 @@ export const pointFigures: readonly Idiom[] = [
     /\b(?:facing|faces|pointing|points|looking|looks|aimed)\s+(?:back\s+)?(?:up|down)(?=\s*(?:$|[,.;]))(?<=\b(?:cleanout|clean\s?-?out|co|wye)\b[^;]*)/gi,
     besideIt,
   ],
-  // "at 43 we're at the wall"
-  [
-    /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:we're|i'm|we\s+are|camera's)\s+(?:at|under|up\s+to|coming\s+to)\s+the\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,
-    'building',
-  ],
   // "54, city."
   [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*)(?:(?:that's|there's|and|we're\s+at)\s+)*(?:the\s+)?(?:city|street)(?=\s*[.!]?\s*$)/gi,
@@ -455,9 +450,9 @@ export const pointFigures: readonly Idiom[] = [
     /\b(?:improper|bad|poor|illegal|incorrect|non[\s-]?standard)\s+connection\b(?=\s*(?:,|of|between))/gi,
     asNote,
   ],
-  // "13.4 is the wall", "43 goes under the slab"
+  // "13.4 is the wall", "19's the wall", "43 we're at the wall", "43 goes under the slab"
   [
-    /(?<=\d(?:\s*(?:feet|foot|ft))?)(?:'s|\s*,?\s+(?:(?:that's|that\s+is|is|here's|there's)\s+)?)\s*(?:the|our|my|your)\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,
+    /(?<=\d(?:\s*(?:feet|foot|ft))?)(?:'s|\s*,?\s+(?:(?:that's|that\s+is|is|here's|there's|(?:we're|i'm|we\s+are|camera's)\s+(?:at|under|up\s+to|coming\s+to))\s+)?)\s*(?:the|our|my|your)\s+(?:(?:foundation|house|basement|outside|exterior)\s+)?wall(?=\s*(?:$|[,.;]))/gi,
     ' building',
   ],
   [

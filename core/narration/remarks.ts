@@ -15,7 +15,7 @@ import {
 import type { SentenceState } from './take-segment.js';
 import { standsIn, waterEnds } from './under-water.js';
 import { takeArrival } from './water-tests.js';
-import { amend, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
+import { add, amend, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
 
 /** The place in a segment, ft: after "at" or in feet, or a number at either end of it. */
 function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | undefined {
@@ -152,14 +152,9 @@ function closesPiece(
   const { upstream, downstream, ...rest } = entry;
   if (!upstream || !downstream) return false;
   const back: EntryDraft = { ...rest, reading_ft: fields.to_ft, upstream: downstream, downstream: upstream };
-  talk.items.push({
-    ...{ video_s: said.sentence.at(0), sentence: said.sentence.text, entry: back, point: null },
-    ...{ certain: true, assumed: [] },
-  });
+  add(talk, said, back);
   talk.pipe = talk.direction === (entry.pass === 'out' ? 'downstream' : 'upstream') ? upstream : downstream;
   talk.reading = fields.to_ft;
-  talk.lastAt = said.index;
-  talk.notes.delete(said.index);
   return true;
 }
 

@@ -4,7 +4,7 @@ import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import { toNumber } from '../speech/numbers.js';
 import type { SentenceState } from './take-segment.js';
-import { amend, join, mostDepth_ft, type NarrationItem, type Talk } from './talk.js';
+import { add, amend, join, mostDepth_ft, type NarrationItem, type Talk } from './talk.js';
 
 /** Words without a thing of their own may refer to an item this many sentences back. */
 export const reach = 3;
@@ -143,14 +143,9 @@ export function takeShareNext(
   const like = Object.entries(last.entry).filter(([field]) => keptInNext.includes(field));
   const entry = accepted(Object.fromEntries(like) as EntryDraft, { reading_ft, percent: share });
   if (!entry || reading_ft === undefined) return false;
-  talk.items.push({
-    ...{ video_s: said.sentence.at(0), sentence: said.sentence.text, entry, point: null },
-    ...{ certain: true, assumed: [] },
-  });
+  add(talk, said, entry);
   talk.reading = reading_ft;
-  talk.lastAt = said.index;
   talk.sharedAt = said.index;
-  talk.notes.delete(said.index);
   return true;
 }
 

@@ -1,5 +1,6 @@
 import type { Pipe, Point } from '../job/schema.js';
 import type { EntryDraft, EarlierThing, LogContext } from '../logline/context.js';
+import type { Sentence } from './sentences.js';
 
 /** A greater number is no depth of a lateral, ft. */
 export const mostDepth_ft = 30;
@@ -97,6 +98,21 @@ export function amend(
   talk.reading = entry.to_ft ?? talk.reading;
   talk.lastAt = index;
   join(talk, item, sentence.text, index);
+}
+
+/** Proposes an entry that this sentence alone says, without a point of its own. */
+export function add(
+  talk: Talk,
+  { index, sentence }: { readonly index: number; readonly sentence: Pick<Sentence, 'text' | 'at'> },
+  entry: EntryDraft,
+  assumed: string[] = [],
+): void {
+  talk.items.push({
+    ...{ video_s: sentence.at(0), sentence: sentence.text, entry, point: null },
+    ...{ certain: assumed.length === 0, assumed },
+  });
+  talk.lastAt = index;
+  talk.notes.delete(index);
 }
 
 /** What is assumed for an item that nothing placed. */

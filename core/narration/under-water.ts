@@ -1,7 +1,7 @@
 import type { EntryDraft } from '../logline/context.js';
 import { accepted, takeFields } from './said-later.js';
 import type { SentenceState } from './take-segment.js';
-import { join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
+import { add, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
 
 /** Water called this close before the camera went under it is the same, ft. */
 const sameBelly_ft = 15;
@@ -59,11 +59,7 @@ export function standsIn(talk: Talk, said: SentenceState, inches: unknown): bool
       { inches },
     );
     if (!entry) return false;
-    talk.items.push({
-      ...{ video_s: said.sentence.at(0), sentence: said.sentence.text, entry, point: null },
-      ...{ certain: false, assumed: [liesThere] },
-    });
-    talk.notes.delete(said.index);
+    add(talk, said, entry, [liesThere]);
   }
   talk.lastAt = said.index;
   return true;
