@@ -1,5 +1,6 @@
 import { methodName } from '../../core/methods/index.js';
 import { chakra, Menu, Portal } from '@chakra-ui/react';
+import { useCallback } from 'react';
 import type { Method } from '../../core/job/vocabulary.js';
 import { Cap } from '../controls/controls';
 import { feet } from '../controls/format';
@@ -40,6 +41,10 @@ interface Props {
 export function BarMenu({ at, onClose, ...asked }: Props) {
   const { bar } = asked;
   const choices = choicesOf(asked);
+  const focus = useCallback((list: HTMLDivElement | null) => {
+    // The menu itself waits for a frame, and a key pressed before that frame would go to the bar.
+    list?.focus({ preventScroll: true });
+  }, []);
   return (
     <Menu.Root
       open
@@ -59,6 +64,7 @@ export function BarMenu({ at, onClose, ...asked }: Props) {
       <Portal container={{ current: at.closest('main') }}>
         <Menu.Positioner>
           <Menu.Content
+            ref={focus}
             aria-label={`Instead of ${methodName(bar.method).toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}
             bg="sheet"
             border="1.5px solid"
