@@ -3,6 +3,27 @@ import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
 export const findingIdioms: readonly Idiom[] = [
+  // "it's lost about a quarter of its height": alone, of what was just named.
+  [
+    /\b(?:it|she|(?:the\s+)?pipe)(?:'s|\s+has|\s+is)\s+lost\s+([^;,\d]*?\b(?:half|quarter|third|fifth|percent)|[^;,\d]*?\d+\s*(?:%|percent))\s+of\s+(?:its|the)\s+(?:height|shape|diameter|roundness|bore)(?:\s+(?:there|here))?\b/gi,
+    ({ 1: share = '', index, input }) =>
+      `${/\w/.test(input.slice(0, index)) ? 'deformed ' : ''}${share} of the pipe`,
+  ],
+  // "there's where it came from, 31, whole side's missing"
+  [
+    /^\s*(?:and\s+)?(?:there's|that's|here's|this\s+is)\s+where\s+(?:it|that|they|those|all\s+that)\s+(?:came|comes|is\s+coming|'s\s+coming|fell)\s+(?:from|out\s+of)\s*,\s*/gi,
+    '',
+  ],
+  // "chunk out of the pipe at 2 o'clock, size of my palm"
+  [
+    /\b(?:an?\s+)?(?:(?:big|small|little|good|whole)\s+)*(?:chunk|piece)\s+(?:(?:is|that's|knocked|broken|busted|gone|missing)\s+)*(?:out\s+of|gone\s+from|missing\s+from)\s+(?:the|this)\s+(?:pipe|wall|side)\b/gi,
+    'hole',
+  ],
+  // "whole side's missing on the right"
+  [
+    /\b(?:the\s+)?(?:whole|entire)\s+(?:side|wall)(?:'s|\s+is)\s+(?:all\s+)?(?:gone|missing)(?:\s+(?:on|of)\s+(?:the\s+)?(left|right))?\b/gi,
+    ([, side = '']) => `hole ${side === '' ? quoted('whole side') : `on the ${side}`}`,
+  ],
   // "pulled apart, you can see a half inch of mud": how far it is open.
   [
     /\b(?:you|i|we)\s+(?:can\s+)?see\s+(?:(?:about|maybe)\s+)*((?:an?|half\s+an|a\s+half|a\s+quarter|\d+(?:\/\d+)?|one|two|three)\s*-?\s*inch(?:es)?)\s+of\s+(?:the\s+)?(?:mud|dirt|soil|ground|clay)\b(?<=\b(?:apart|separated|open|gapped)\b[^;]*)/gi,

@@ -122,12 +122,22 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "depth here with the wand was 8 feet 4"
   [/\bwith\s+(?:the|my|our)\s+(?:wand|locator|receiver|stick)\s+(?=(?:was|is|reads|says|shows|at)\b)/gi, ' '],
+  // "counter's at zero and we're on 3 inch abs"
+  [
+    /\b(?:the\s+)?(?:counter|footage|reel|reading)(?:'s|\s+is)?\s+(?:(?:at|on|reads|says|set\s+to)\s+)+(?:zero|0)\b(?=\s*(?:$|[,.;]|and\b))/gi,
+    asNote,
+  ],
   // "zeroed at the cleanout"
   [
     /(?<=(?:^|[;,.])\s*)(?:zero(?:ed)?|zeroing|(?:counter|footage|reel|distance|reading)\s+(?:(?:at|is|reads)\s+)?zero)\s+(?:it\s+)?(?:at|on|from)\s+(?=(?:the\s+|a\s+)?[a-z])/gi,
     '0 ',
   ],
   [somethingAcross, ([said]) => `utility through the pipe ${quoted(said)}`],
+  // "first coupling I see is at about 7.5"
+  [
+    /\b((?:the\s+)?(?:first|next|only|last)\s+(?:[a-z]+\s+)?[a-z]+)\s+(?:that\s+)?(?:i|we|you)(?:'ll|\s+can|\s+will)?\s+(?:see|get|get\s+to|come\s+to|hit|find|run\s+into)\s+(?:is|was)\s+(?=(?:right\s+)?(?:at|around|about)\b)/gi,
+    ([, what = '']) => `${what} `,
+  ],
   // "start @ co"
   [/@\s*(?=[a-z])/gi, 'at '],
   // "co (outside)": what is in brackets is said of it.
@@ -171,14 +181,14 @@ export const spokenIdioms: readonly Idiom[] = [
         : '',
   ],
   // "twenty three and change" is a little more.
-  [/(?<=[a-z\d])\s+and\s+change\b/gi, ' '],
+  [/(?<=[a-z\d])\s+and\s+(?:(?:some|a\s+little|a\s+bit\s+of)\s+)?change\b(?!\s+(?:to|of|in)\b)/gi, ' '],
   [
     /\bright\s+(?=(?:out\s+of\s+the\s+(?:gate|chute|box)|from\s+the\s+(?:start|get[\s-]?go|beginning)|off\s+the\s+bat)\b)/gi,
     ' ',
   ],
   // "right at seventy nine" is not a side of the pipe.
   [
-    /\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
+    /(?<!\b(?:on|to)\s+(?:the|your|our|my|its)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
     ' ',
   ],
   [/ {2,}/g, ' '],
@@ -452,6 +462,28 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "13 feet 1/2 inch offset": nobody reads the counter to half an inch.
+  [
+    /(?<=(?:^|[;,]|\bat)\s*~?\s*)(\d+(?:\.\d+)?\s*(?:feet|foot|ft\.?|['’]))\s*(?=(?:\d+\/\d+|[½¼¾⅛⅜⅝⅞])\s*-?(?:in\b|inch|["”])\.?\s+[a-z])/gi,
+    ([, at = '']) => `${at}, `,
+  ],
+  // "13 - 45 bend left", "13 - 1/2 inch offset": no stretch.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?)\s+[-–—]\s+(?=(?:11\.25|22\.5|22|45|60|90)\s+(?:degrees?\s+)?(?:bend|turn|elbow|ell|sweep)\b|(?:\d+\/\d+|[½¼¾⅛⅜⅝⅞])\s*-?(?:in\b|inch|"))/gi,
+    ', ',
+  ],
+  // "at 3 45 bend left"
+  [
+    /(?<=^\s*)at\s+(~?\d+(?:\.\d+)?)\s+(11\.25|22\.5|22|45|60|90)\s+(?=(?:bend|turn|elbow|ell|sweep)\b)/gi,
+    ([, at = '', degrees = '']) => `${at} ${degrees} degree `,
+  ],
+  // "a wye at 22, then a bend at 24.5": its place is said.
+  [/(?<=(?:[,;]|\band)\s*)then\s+(?=(?!at\b)[^;,]*\bat\s+(?:about\s+|~\s*)?\d)/gi, ' '],
+  // "roots somewhere around 7.5"
+  [
+    /(?<=^(?:(?:11\.25|22\.5|22|45|60|90)\s+(?=[a-z]))?(?:[^\d;]|\d+(?:\/\d+)?\s*-?(?:%|percent\b|inch\b|in\b|"|o'clock))+)(?<=[a-z%"]\s+)(?<!\b(?:way|all|goes|go|went|turn|turned|flip|spin|swing|come|comes|till|until|to|from|through|thru|by|hour|be|is|was|are|been|runs|run|for|like|say|it's)\s+)(?:somewhere\s+)?around\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))/gi,
+    'at about ',
+  ],
   ...correctingFigures,
   // "roots in it, 15 maybe", "5 % maybe": how much is not sure, not whether.
   [
@@ -544,7 +576,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "12 feet, 45 to the left", "33, 90 going up"
   [
-    /(?<=\d\s*(?:feet|foot|ft|'|")?(?:\s+(?:even|flat))?\s*,\s*(?:an?\s+)?)(11\.25|22\.5|22|45|60|90)(?=\s+(?:(?:to\s+the\s+)?(?:left|right)|(?:going|turning|heading|turned)\s+(?:up|down|left|right)|up|down)\b)/gi,
+    /(?<=\d\s*(?:feet|foot|ft|'|")?(?:\s+(?:even|flat))?\s*,\s*(?:an?\s+)?)(11\.25|22\.5|22|45|60|90)(?=\s*,?\s+(?:(?:to\s+the\s+)?(?:left|right)|(?:going|turning|heading|turned)\s+(?:up|down|left|right)|up|down)\b)/gi,
     ([, degrees = '']) => `bend ${degrees} degrees`,
   ],
   // "46 and 6 inches roots"

@@ -25,7 +25,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "we leave the cast, goes to clay", "leaves clay into pvc"
   [
     new RegExp(
-      String.raw`\b(?:(?:we|it|i|camera)\s+)?leav(?:es?|ing)\s+(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:(?:and|we|it|i)\s+)*(?:(?:goes?|going|gets?|changes?|drops?|enters?|comes?|moves?|switch(?:es)?|picks?\s+up)\s+)?(?:(?:in)?to\s+|on\s+)?(?:the\s+)?(?=${anyMaterial}\b)`,
+      String.raw`\b(?:(?:we|it|i|camera)\s+)?leav(?:es?|ing)\s+(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:(?:and|we|it|i)\s+)*(?:(?:go(?:es)?|going|gets?|changes?|drops?|enters?|comes?|moves?|switch(?:es)?|picks?\s+up)\s+)?(?:(?:in)?to\s+|on\s+)?(?:the\s+)?(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, near = '']) => `${near} to `,
@@ -307,6 +307,38 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, coupling = '']) => `${coupling}, change to `,
   ],
+  // "past the coupling we're in fiber"
+  [
+    new RegExp(
+      String.raw`^\s*(?:and\s+)?(?:past|after|beyond|on\s+the\s+(?:other|far)\s+side\s+of)\s+(?:the|that)\s+(coupling|adapter|band|transition|fitting)\s*,?\s+(?:(?:we're|it's|i'm|it\s+is|we\s+are|it|goes|we|go|now|all|back)\s+)+(?:in\s?to\s+|in\s+|to\s+)?(?:the\s+|old\s+)*(${anyMaterial})(?:\s+pipe)?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, what = '', pipe = '']) => `here ${quoted(what)} change to ${pipe}`,
+  ],
+  // "cast iron for 9 feet, then clay": from where the counter stands at zero.
+  [
+    new RegExp(
+      String.raw`^\s*(?:(?:it's|it\s+is|we've\s+got|we\s+have|got|there's|we're\s+in|all|so|okay)\s+)*(${anyMaterial})(?:\s+pipe)?\s+for\s+(?:(?:about|maybe|around|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|it\s+is|it|we're\s+in|goes|into|to|in)\s+)*(?:the\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, near = '', at = '']) => `at ${at} ft ${near} > `,
+  ],
+  // "cast iron out to 9, clay after that", "cast iron stops at 9, clay from there"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|lasts)\s+)?(?:(?:out\s+|up\s+|down\s+|on\s+)*(?:to|until|till)|(?:ends|stops|quits)\s+at)\s+(?:(?:about|around|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?\s*,?\s+(?:(?:and|then|it's|with)\s+)*(?:the\s+|old\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:after\s+(?:that|it)|from\s+(?:there|here|then)(?:\s+on)?|past\s+(?:that|it)|beyond(?:\s+(?:that|it))?|the\s+rest(?:\s+of\s+the\s+way)?)\b`,
+      'gi',
+    ),
+    ([, near = '', at = '', far = '']) => `at ${at} ft ${near} > ${far}`,
+  ],
+  // "clay from 9 on, cast iron before that"
+  [
+    new RegExp(
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:from|after|past)\s+(?:(?:about|around|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?(?:\s+on(?:ward)?)?\s*,?\s+(?:(?:and|it's)\s+)*(?:the\s+|old\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:before|up\s+to|until)\s+(?:that|there|it|then)\b`,
+      'gi',
+    ),
+    ([, far = '', at = '', near = '']) => `at ${at} ft ${near} > ${far}`,
+  ],
   // "rubber coupling, plastic after that"
   [
     new RegExp(
@@ -511,7 +543,7 @@ export const pipeIdioms: readonly Idiom[] = [
   ],
   [
     new RegExp(
-      String.raw`(${feetLong})\s+(?:sections|joints|sticks|lengths)\s+of\s+(${anyMaterial})\b`,
+      String.raw`(${feetLong})\s+(?:sections|joints|sticks|lengths)\s+(?:of|on|in|with)\s+(?:this\s+|the\s+|that\s+)?(${anyMaterial})\b`,
       'gi',
     ),
     ([, long = '', pipe = '']) => `${pipe} ${long} pieces`,
@@ -552,7 +584,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|continues|lasts)\s+)?(?:(?:out|up|down|on)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|goes|changes|turns|back|over|to|into)\s+)+(?:(?:there's\s+|there\s+is\s+)?(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|band))\s+(?:back\s+)?(?:to|into)\s+)?(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|continues|lasts)\s+)?(?:(?:out|up|down|on)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|that|the|old|goes|changes|turns|back|over|to|into)\s+)+(?:(?:there's\s+|there\s+is\s+)?(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|band))\s+(?:back\s+)?(?:to|into)\s+)?(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, pipe = '', at = '', coupling]) =>
@@ -585,7 +617,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "the pvc ends and we're into clay"
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s+(?:(?:here|there|and|then|we're|we|it's|now|go|goes)\s+)*(?:in\s?to|in|on)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s*,?\s+(?:(?:here|there|and|then|we're|we|now|go|goes|back)\s+)*(?:in\s?to|in|on|it's|it\s+is|to)\s+(?:the\s+|some\s+|old\s+)*(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, pipe = '']) => `${pipe} > `,

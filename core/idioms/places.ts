@@ -586,7 +586,9 @@ export const placeFigures: readonly Idiom[] = [
   // "roots at 31, 33 and 35, 20 %": the measure is of each.
   [
     /\bat\s+((?:\d+(?:\.\d+)?\s*(?:,|and\b)\s*(?:and\s+)?)+\d+(?:\.\d+)?(?![\d.]))\s*,?\s+((?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"))(?:\s+each)?(?=\s*(?:$|[,;.]))/gi,
-    ([, places = '', measure = '']) => `${measure} at ${places}`,
+    // "offset at 30, 1 1/2 in": the last number may belong to the measure.
+    ([said, places = '', measure = '']) =>
+      /\d\s+\d+\/\d/.test(said) ? undefined : `${measure} at ${places}`,
   ],
   // "joints at 22, 25 and 28 have roots": roots at each of them.
   [

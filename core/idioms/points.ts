@@ -131,7 +131,7 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "second 45, now we're flat under the slab"
   [
-    /\b(?:first|second|third|another|next)\s+(?=(?:90|45|22(?:[.]5)?|ninety|forty[\s-]five|twenty[\s-]two)\b(?!\s*(?:feet|foot|ft|%|percent|in\b|inch|"|')))/gi,
+    /\b(?:first|second|third|another|next)\s+(?=(?:90|45|22(?:[.]5)?|ninety|forty[\s-]five|twenty[\s-]two)\b(?!\s*(?:\.\d|and\s+a|feet|foot|ft|%|percent|in\b|inch|"|')))/gi,
     'bend ',
   ],
   [

@@ -9,6 +9,11 @@ const onlyPlace = new RegExp(
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
+  // "we couldn't see this before because of the grease, but there's a patch"
+  [
+    /\b(?:(?:i|we|you)\s+)?(?:couldn't|could\s+not|can't|didn't)\s+(?:even\s+)?see\s+(?:it|this|that|any\s+of\s+(?:it|this|that)|these|those)\s+(?:(?:before|last\s+time|the\s+first\s+time|yesterday|earlier)\s+)?(?:because\s+of|for|with|through|under)\s+(?:all\s+)?(?:the|that)\s+(?!water\b)[a-z]+\b/gi,
+    asNote,
+  ],
   // "nineteen, Mike, locate that": to who holds the locator; after a bare place nothing is left to note.
   [
     /\s*,\s+(?:[a-z]+\s*,\s+)?(?:can\s+you\s+|go\s+(?:ahead\s+and\s+)?)?(?:locate|shoot|find|mark|spot)\s+(?:that|this|it)(?:\s+one)?(?:\s+(?:too|for\s+me|please|there|here))*(?=\W*$)/gi,

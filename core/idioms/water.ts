@@ -360,6 +360,12 @@ export const waterFigures: readonly Idiom[] = [
     ),
     'standing water to ',
   ],
+  // "standing water starts 40, it's half full at 43, and out of it at 47"
+  [
+    /\b(belly|sag|dip|low\s+spot|(?:standing\s+)?water)\s+(?:starts|begins|starting|beginning)\s+(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it's)\s+)*out(?:\s+of\s+(?:it|the\s+water))?\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    ([, what = '', from = '', how = '']) =>
+      `${how}, ${/water/i.test(what) ? 'standing water' : what} ${from} to `,
+  ],
   // "53 to 50, water": pulling back.
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?\s*(?:-|to|through|thru)\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s+)(?:(?:there's|it's|we're\s+in|in)\s+)?water(?:(?=\s*(?:$|[,.;]))|\s+(?=inch\b))/gi,
@@ -403,6 +409,11 @@ export const waterFigures: readonly Idiom[] = [
   [
     /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:,\s*|(?=\s*water\s*$)))water(?=\s*(?:$|,))/gi,
     'standing water starts',
+  ],
+  // "39, comes out"
+  [
+    afterPlace(String.raw`(?:it\s+|that\s+|camera\s+|we\s+)?comes?\s+(?:back\s+)?out(?:\s+of\s+it)?(?=\s*$)`),
+    'out of the water',
   ],
   // "50 it's done"
   [afterPlace(String.raw`(?:and\s+)?it's\s+(?:done|over|gone|out)(?=\s*$)`), 'out of the water'],

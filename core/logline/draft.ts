@@ -67,7 +67,7 @@ export interface Draft {
   /** Place of "same as …", the id it resolved to, and whether that was given explicitly. */
   sameAs?: { readonly from: number; readonly to: number; readonly tag: string; readonly byId: boolean };
   /** "at 9", which is a reading where there is no other. */
-  bareHour?: { readonly value: number; readonly from: number; readonly to: number };
+  bareHour?: { readonly value: number; readonly from: number; readonly to: number; side?: number };
   /** The pipe was called blocked: what stopped the camera, where nothing else is named. */
   blocked?: boolean;
   /** Its finding was only implied, by soil or a void: one that is named replaces it. */
@@ -109,8 +109,41 @@ export const isOfKind =
   (kind: PointKind) =>
   ({ point }: Draft): boolean =>
     point !== undefined && 'kind' in point && point.kind === kind;
+export const isBend = isOfKind('bend');
 export const isDrop = isOfKind('drop');
 export const isCleanout = isOfKind('cleanout');
+
+/** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
+export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
+
+/** Hours from one clock position to another, the short way around. */
+const hoursBetween = (one: number, other: number): number => {
+  const apart = Math.abs(one - other) % 12;
+  return Math.min(apart, 12 - apart);
+};
+
+/** "at 3 wye left", "at 3 at 2 o'clock": no hour, where another one says more or the side has none such. */
+export function hourIsPlace(draft: Draft, side?: number): void {
+  const { bareHour, numbers } = draft;
+  if (!bareHour || numbers.some(({ size }) => !size)) return;
+  if (side !== undefined) bareHour.side = side;
+  if (side !== undefined && hoursBetween(bareHour.value, side) <= sameSide_hours) return;
+  const { value, from, to } = bareHour;
+  numbers.push({ value, from, to, size: false, feet: false, fraction: false, placed: true, at: true });
+  delete draft.bareHour;
+}
+
+/** "wye left at 3": the same with the side said first; false where it may be an hour. */
+export function isPlaceBesideSide(draft: Draft, hour: number): boolean {
+  const { clock } = draft.fields;
+  return (
+    draft.numbers.every(({ size, value }) => size || (isBend(draft) && usualBends.includes(value))) &&
+    (Array.isArray(clock) || (typeof clock === 'number' && hoursBetween(hour, clock) > sameSide_hours))
+  );
+}
+
+/** A position this far from a side's own is still on that side, hours. */
+const sameSide_hours = 2;
 
 export const named = (draft: Draft): boolean => draft.finding !== undefined || draft.kind !== undefined;
 
@@ -127,6 +160,7 @@ const takes: {
   size: (draft, { size, weak }) => void ((weak ? draft.weak : draft.fields).size = size),
   // "9-3 over the top": the range says more.
   clock: (draft, { clock }) => {
+    if (typeof clock === 'number') hourIsPlace(draft, clock);
     if (!Array.isArray(draft.fields.clock)) draft.fields.clock = clock;
     return undefined;
   },

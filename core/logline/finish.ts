@@ -8,7 +8,7 @@ import { sayInches } from '../speech/say.js';
 import { pipesOf } from './change.js';
 import { endedBy, isOfKind, isUnnamed, nameWhatEnds } from './references.js';
 import type { Choice, EntryDraft, EarlierThing, LogContext } from './context.js';
-import type { Draft } from './draft.js';
+import { isBend, usualBends, type Draft } from './draft.js';
 import { faultWords, readEntry } from './entry-faults.js';
 import { placeNumbers, takePlace } from './place.js';
 import { endsBehind } from './questions.js';
@@ -138,12 +138,24 @@ function settle(draft: Draft, { context, known, spoken }: Finishing): void {
   if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
     draft.finding ??= 'belly';
   settleDiameters(draft);
+  settleDegrees(draft);
   if (spoken && draft.numbers.some(({ range }) => range))
     draft.numbers = draft.numbers.filter(({ range, size }) => range || size);
   // A locate has two numbers: where, and how deep. With more it is unclear which is which.
   else if (spoken && draft.kind === 'locate') draft.numbers.splice(draft.numbers.length > 2 ? 1 : 2);
   else if (spoken && draft.numbers.some(({ placed }) => placed))
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
+}
+
+/** "45 bend left at 13", "13 feet, 45 bend": one number is its place, the other what it turns. */
+function settleDegrees(draft: Draft): void {
+  const [one, other, ...more] = draft.numbers;
+  if (!isBend(draft) || draft.aboutPoint.degrees !== undefined || !one || !other || more.length > 0) return;
+  const places = [one, other].filter(({ at, feet }) => at ?? feet);
+  const turn = [one, other].find((each) => !places.includes(each));
+  if (places.length !== 1 || !turn || turn.fromNoun || !usualBends.includes(turn.value)) return;
+  draft.aboutPoint.degrees = turn.value;
+  draft.numbers = places;
 }
 
 /** "4 to 6 inch reducer", or just "goes from 4 to 6 inch": the diameter changes. */

@@ -3,7 +3,7 @@ import type { Point } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { clockText } from '../speech/numbers.js';
 import type { EntryDraft } from './context.js';
-import { isCleanout, isDrop, isOfKind, type Draft, type UnassignedNumber } from './draft.js';
+import { isBend, isCleanout, isDrop, usualBends, type Draft, type UnassignedNumber } from './draft.js';
 import type { Fail } from './finish.js';
 
 /** A number this close to the previous reading may be the next reading, ft. */
@@ -38,7 +38,10 @@ export function takePlace(
     (draft.pipes.length > 0 ||
       withoutClock.includes(draft.kind ?? '') ||
       (draft.point !== undefined && 'kind' in draft.point && draft.point.kind !== 'tie-in'));
-  if (given === undefined && bareHour && !clockless && fields.clock === bareHour.value) {
+  const isHour =
+    bareHour !== undefined &&
+    (Array.isArray(fields.clock) || [bareHour.value, bareHour.side].includes(fields.clock as number));
+  if (given === undefined && bareHour && !clockless && isHour) {
     // "roots at 10 and a wye at 12": feet or clock positions, where both are close.
     if (inherited === bareHour.value) delete fields.clock;
     else if (inherited !== undefined && !correcting && Math.abs(inherited - bareHour.value) <= nearby_ft) {
@@ -48,8 +51,9 @@ export function takePlace(
       ]);
     }
   }
-  if (given === undefined && bareHour && (clockless || !elsewhere) && fields.clock === bareHour.value) {
-    delete fields.clock;
+  if (given === undefined && bareHour && (clockless || !elsewhere) && isHour) {
+    if (clockless) delete fields.clock;
+    else if (!Array.isArray(fields.clock)) fields.clock = bareHour.side;
     return bareHour.value;
   }
   if (given?.mixed && isInInches(draft) && fields.inches === undefined) {
@@ -85,7 +89,8 @@ function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Unassigned
     (elsewhere || bareHour
       ? undefined
       : numbers.find(
-          ({ value, fraction, placed }) => placed || (!fraction && (Number.isInteger(value) || value > 12)),
+          ({ value, fraction, placed }) =>
+            placed || (!fraction && (kind === 'change' || Number.isInteger(value) || value > 12)),
         ))
   );
 }
@@ -98,8 +103,6 @@ function placeOfLocate(numbers: readonly UnassignedNumber[]): UnassignedNumber |
   const [place, ...others] = numbers.filter(({ value }) => value > mostDepth_ft);
   return numbers.length === 2 && others.length === 0 ? place : undefined;
 }
-
-const isBend = isOfKind('bend');
 
 /** "24 roots; main 78": past any hour, and no percentage, degrees or diameter, a number after its thing is a place. */
 const isNoMeasure = (draft: Draft, { value, fraction }: UnassignedNumber): boolean => {
@@ -196,9 +199,6 @@ const leastMain_in = 3;
 
 /** What branches are made in, in; any other number beside one is an hour. */
 const branchBores_in: readonly number[] = [1.25, 1.5, 2, 3, 4, 6, 8];
-
-/** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
-export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
 
 function placeAtPoint(
   draft: Draft,

@@ -1,7 +1,7 @@
 import { boundary, denial, repeatMark } from '../idioms/traced-text.js';
 import { maskedName, type NormalizedText } from '../speech/normalize.js';
 import { phraseAt } from '../speech/phrases.js';
-import { usualBends } from './place.js';
+import { usualBends } from './draft.js';
 
 /** One thing of a line, by its place in the text. */
 export interface Segment {
@@ -31,7 +31,9 @@ const placeMeasured =
 /** "and 20 % at 33": the same, the other way round. */
 const measurePlaced =
   /^[\s,.]*(?:and\s+|also\s+)?(?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent|in(?:ch(?:es)?)?|")\s+(?:at\s+|@\s*)~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?[\s,.]*$/i;
-const ownPlace = /(?:\bat\s+|@\s*)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?/i;
+/** A number that may be a place: no percentage, inches or hour. */
+const ownPlace =
+  /(?<![\d./])~?\d+(?:\.\d+)?(?![\d./]|\s*-?(?:%|percent\b|in(?:ch(?:es)?)?\b|"|o['’]?clock|\d+\/\d|(?:to|-)\s*\d+(?::\d+)?\s*o['’]?clock))/i;
 
 /** A stretch between two joints of the line. */
 interface Piece {
@@ -71,11 +73,14 @@ export function segmentsOf({ shape }: NormalizedText): Segment[] {
       });
     open = undefined;
   };
+  const beginsNext = (piece: Piece, text: string, next: Piece | undefined, before: string): boolean =>
+    next !== undefined && placeOfNext(piece, text, next, textOf(next), before);
   const pieces = listsLast(piecesOf(shape), textOf);
   for (const [index, piece] of pieces.entries()) {
     const text = textOf(piece);
     const next = pieces[index + 1];
     const goesOn = next !== undefined && goesOnListing(next, textOf(next));
+    const following = pieces.slice(index + 1).find((each) => /\w/.test(textOf(each)));
     const last = segments.at(-1);
     const listedBefore =
       open === undefined &&
@@ -94,6 +99,13 @@ export function segmentsOf({ shape }: NormalizedText): Segment[] {
       !mended &&
       placesAnother(piece, text, textOf(open), open) &&
       (goesOn || !mayMeasure(piece, text, textOf(open)));
+    const before = open ?? last;
+    const leadsOn = open !== undefined && !mended && open.nouns > 0 && next?.lead === boundary;
+    if (before && (another || listedBefore || leadsOn) && beginsNext(piece, text, following, textOf(before))) {
+      close();
+      open = { from: piece.from, to: piece.to, hard: false, nouns: 0, denied: false, placed: true };
+      continue;
+    }
     if (another || listedBefore) {
       const denied = (open ?? last)?.denied === true;
       close();
@@ -134,6 +146,19 @@ const placesAnother = (piece: Piece, text: string, before: string, { placed, nou
     (/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) ||
       !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before) ||
       !usualBends.includes(Number(/\d+(?:\.\d+)?/.exec(text)?.[0]))));
+
+const beginsWithPlace = /^[\s,¦]*(?:and\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d/i;
+
+/**
+ * "at 3 roots and at 9 there's scale", "3 ft, roots, 9 ft, scale": the place of what comes next, not another one of the
+ * thing before it.
+ */
+const placeOfNext = ({ listed }: Piece, text: string, next: Piece, nextText: string, before: string): boolean =>
+  !listed &&
+  next.nouns > 0 &&
+  placeOnly.test(text) &&
+  !/(?:^[\s,]*|\bat\s+|@\s*)~?\d|\b(?:there|both|each|too|also)\b/i.test(nextText) &&
+  (next.lead === boundary || (next.lead === ',' && beginsWithPlace.test(before)));
 
 const stretch = /(?<![\d.])(\d+(?:\.\d+)?)(?:\s*(?:feet|ft|foot|'))?\s*(?:-|–|to\b)\s*~?\s*(\d+(?:\.\d+)?)/i;
 

@@ -1,6 +1,6 @@
 import { kindOf } from '../findings/kinds.js';
 import { gradeWords } from '../job/vocabulary.js';
-import { isDrop, named, takeClocks, takeInches, type Draft } from './draft.js';
+import { hourIsPlace, isDrop, isPlaceBesideSide, named, takeClocks, takeInches, type Draft } from './draft.js';
 import {
   clockTime,
   dash,
@@ -233,13 +233,16 @@ export const tokens: readonly Token[] = [
   ),
   token(
     String.raw`((?:1[0-2]|[1-9]):[0-5]\d|${clockTime}\s*o['’]?clock)`,
-    sets((draft, [, time = '']) => (draft.fields.clock = toClock(time))),
+    sets((draft, [, time = '']) => {
+      hourIsPlace(draft);
+      draft.fields.clock = toClock(time);
+    }),
   ),
   token(
     String.raw`(?:to|till|until|through|thru)\s+(?:about\s+|~\s*)?(${distance})${notMore}(?!\s*-?(?:in\b|inch|%|percent|o['’]?clock))`,
     otherEnd,
   ),
-  token(String.raw`(?:at\s+|@\s*)?(${distance})`, bareNumber),
+  token(String.raw`(?:(?:at\s+|@\s*)(?:~\s*)*)?(${distance})`, bareNumber),
   token(
     String.raw`(?:>|->|→)`,
     sets((draft) => {
@@ -252,11 +255,22 @@ export const tokens: readonly Token[] = [
 ];
 
 /** "at 2" is a clock position where the place is known, else a reading. */
-function atHour(draft: Draft, [whole, from = '', to, clock]: RegExpExecArray, at: number): undefined {
+function atHour(draft: Draft, match: RegExpExecArray, at: number): undefined {
+  const [whole, from = '', to, clock] = match;
+  if (!to && !clock && !from.includes(':') && isPlaceBesideSide(draft, Number(from))) {
+    bareNumber(draft, match, at);
+    return;
+  }
+  // "at 3 at 2 o'clock": the one that is no hour is the place.
+  if (clock) hourIsPlace(draft);
+  const side = draft.fields.clock;
   draft.fields.clock = to ? [toClock(from), toClock(to)] : toClock(from);
   delete draft.bareHour;
   if (!to && !clock && !from.includes(':'))
-    draft.bareHour = { value: Number(from), from: at, to: at + whole.trimEnd().length };
+    draft.bareHour = {
+      ...{ value: Number(from), from: at, to: at + whole.trimEnd().length },
+      ...(typeof side === 'number' ? { side } : {}),
+    };
 }
 
 /** Quoted words are the note, unless the word before asked for them. A doubled quote stands for one. */
@@ -327,6 +341,7 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
   const value = toFeet(text);
   const feet = saysFeet.test(text);
   const pipe = draft.pipes.at(-1);
+  if (whole.includes('~')) draft.fields.about = true;
   if (draft.mending && draft.numbers.length > 0) {
     draft.mended_ft = draft.numbers.pop()?.value;
     delete draft.mending;
@@ -359,10 +374,18 @@ function otherEnd(draft: Draft, match: RegExpExecArray, at: number): undefined {
   const [whole, text = ''] = match;
   const isStretch = draft.finding !== undefined || draft.kind === 'hidden';
   const to_ft = toFeet(text);
-  if (isStretch && draft.fields.to_ft === undefined && (to_ft > 12 || saysFeet.test(whole)))
-    draft.fields.to_ft = to_ft;
+  const isFar = to_ft > 12 || saysFeet.test(whole) || /^(?:till|until)/i.test(whole) || isBeyond(draft, to_ft);
+  if (isStretch && draft.fields.to_ft === undefined && isFar) draft.fields.to_ft = to_ft;
   else bareNumber(draft, match, at);
 }
+
+/** "7, roots to 11": the number after its place, both close to the counter's zero. */
+const isBeyond = ({ numbers: [first, ...more], fields }: Draft, to_ft: number): boolean =>
+  first !== undefined &&
+  more.length === 0 &&
+  !first.size &&
+  first.value < to_ft &&
+  (fields.clock === undefined || fields.form === 'along');
 
 /** Two ends of a stretch; clock positions where the place is known and both are valid hours. */
 function range(

@@ -1,5 +1,5 @@
 import { finishDraft } from '../logline/finish.js';
-import { usualBends } from '../logline/place.js';
+import { usualBends } from '../logline/draft.js';
 import { readSegment } from '../logline/read-segment.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { NormalizedText } from '../speech/normalize.js';

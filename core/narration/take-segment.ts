@@ -96,7 +96,8 @@ const isThing = ({ draft }: SegmentRead): boolean =>
   draft.finding !== undefined ||
   draft.pipes.length > 0 ||
   draft.onceMore === true ||
-  (draft.ofWater === true && (draft.fields.to_ft !== undefined || draft.numbers.length > 0)) ||
+  (draft.ofWater === true &&
+    (draft.fields.to_ft !== undefined || draft.numbers.length > 0 || draft.bareHour !== undefined)) ||
   draft.aboutPoint.state !== undefined;
 
 /** The entry of a thing at a given reading, or at its own. */

@@ -4,7 +4,7 @@ import { phraseAt } from './phrases.js';
 const see = String.raw`(?:see|saw|find|found|have|got|get|spot|notice|note)(?:ing|ed)?`;
 const any = String.raw`(?:\s+(?:any|a|an|much|no|one|signs?\s+of|evidence\s+of|visible|single|more|other|the|real|big|obvious|major|actual))*`;
 const denials = new RegExp(
-  String.raw`\b(?:(?:i|we|you)?\s*(?:(?:do|did|does|have|had|has|would|could|can)(?:\s+not|n['’]?t)|can['’]?t|won['’]?t)\s+(?:really\s+|even\s+|actually\s+)*${see}${any}|(?:can|could)not\s+${see}${any}|(?:is|are|was|were|ai|has|have|had|does|do|did)(?:\s+not|n['’]?t)${any}|(?:free|clear|devoid)\s+of${any}|without${any}|never${any}|neither|nor|no${any}|not${any}|nothing\s+(?:like|wrong\s+with)|(?<!\bpoint\s+)zero(?=\s+(?!(?:at|on|from|the|to|through|thru|feet|foot|is|out)\b)[a-z])|lack\s+of|absence\s+of)(?=\s|$|[,.;])`,
+  String.raw`\b(?:(?:i|we|you)?\s*(?:(?:do|did|does|have|had|has|would|could|can)(?:\s+not|n['’]?t)|can['’]?t|won['’]?t)\s+(?:really\s+|even\s+|actually\s+)*${see}${any}|(?:can|could)not\s+${see}${any}|(?:is|are|was|were|ai|has|have|had|does|do|did)(?:\s+not|n['’]?t)${any}|(?:free|clear|devoid)\s+of${any}|without${any}|never${any}|neither|nor|no${any}|not${any}|nothing\s+(?:like|wrong\s+with)|(?<!\b(?:point|at|from|between|starts|begins|reading|about|around)\s+)zero(?=\s+(?!(?:at|on|from|the|to|till|until|through|thru|and|down\s+to|up\s+to|feet|foot|is|out)\b)[a-z])|lack\s+of|absence\s+of)(?=\s|$|[,.;])`,
   'gi',
 );
 

@@ -122,10 +122,10 @@ function figures(text: string, unit: boolean, listed = false): string {
 const pronoun =
   /\b(?:this|that|another|next|same|last|the|no|any|every|each|first|second|bad|big|small|good|other|which|only)\s+$/i;
 const unitNext = new RegExp(
-  String.raw`^(?:\s+|-)(?:${footMark}|${inchMark}|percent|per\s+cent|o['’]?clock|and\s+(?:a|one|three|half)|half|degree|point|to\s|or\s)`,
+  String.raw`^(?:\s+|-)(?:${footMark}|${inchMark}|percent|per\s+cent|o['’]?clock|and\s+(?:a|one|three|half)|half|degree|point|(?:(?:on|out|down|up)\s+)?(?:to|through|thru|until|till)\s|or\s)`,
   'i',
 );
-const placeBefore = /(?:\b(?:at|about|around|to|from|is|reads?|reading)\s+|[~@-]\s*)$/i;
+const placeBefore = /(?:\b(?:at|about|around|to|from|between|is|reads?|reading)\s+|[~@-]\s*)$/i;
 
 const andMore = new RegExp(String.raw`^\s*,?\s+and\s+${word}\b(?!\s+(?:hal(?:f|ves)|quarters?))`, 'i');
 
@@ -158,6 +158,7 @@ function numberWords(heard: TracedText): TracedText {
       if (said === 'one' && pronoun.test(before)) return undefined;
       if (
         !unitNext.test(after) &&
+        !(before.trim() === '' && /^\s*,/.test(after)) &&
         !(placeBefore.test(before) && !/^\s+(?:point|spot|place|more)\b/i.test(after))
       )
         return undefined;
