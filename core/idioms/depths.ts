@@ -7,6 +7,19 @@ export const depthFigures: readonly Idiom[] = [
     /(?<![\d.]\s*)\b(\d{1,2})\s+(1[01]|\d)\s+(?=deep\b)/gi,
     ([, feet = '', inches = '']) => `${feet}' ${inches}" `,
   ],
+  // "sonde at 12 reads 4 feet"
+  [
+    /\b(?:the\s+)?(?:sonde|locator|beacon|receiver|wand)\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:reads|says|shows|is|was|gives(?:\s+me)?)\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:deep|down))?(?=\s*(?:$|[,.;]))/gi,
+    ([, at = '', deep = '']) => `located at ${at} ft, depth ${deep} ft`,
+  ],
+  // "23.5, locate, 5.5 feet"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*locat(?:e|ed|ing|or)\s*),\s*(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:deep|down))?(?=\s*(?:$|[.;]))`,
+      'gi',
+    ),
+    ([, deep = '']) => ` depth ${deep} ft`,
+  ],
   // "41 sonde 66 in"
   [
     /\b(sonde|locator|located?|depth)\s+(?:(?:reads?|says|at|is)\s+)?(\d{2,3}(?:\.\d+)?)\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*deep\b)(?=\s*(?:$|[,;]))/gi,

@@ -19,6 +19,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:an?\s+)?(?:(?:big|small|little|good|whole)\s+)*(?:chunk|piece)\s+(?:(?:is|that's|knocked|broken|busted|gone|missing)\s+)*(?:out\s+of|gone\s+from|missing\s+from)\s+(?:the|this)\s+(?:pipe|wall|side)\b/gi,
     'hole',
   ],
+  // "you can see rock": through the wall
+  [
+    /\b(?:you|i|we)\s+can\s+see\s+(?:(?:the|some|bare)\s+)*(?:rock|bedding|ground|earth)\b(?=\s*(?:$|[,.;]|through\b|outside\b|behind\b))/gi,
+    'dirt showing',
+  ],
   // "whole side's missing on the right"
   [
     /\b(?:the\s+)?(?:whole|entire)\s+(?:side|wall)(?:'s|\s+is)\s+(?:all\s+)?(?:gone|missing)(?:\s+(?:on|of)\s+(?:the\s+)?(left|right))?\b/gi,

@@ -8,6 +8,8 @@ const sameSized = (how: string): string =>
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
+  // "roots at 22, more at 26"
+  [/(?<=(?:^|[,;]|\band)\s*)(?:some\s+|even\s+)?more\s+(?=(?:at|@|around)\s+(?:about\s+)?(?:~?\d|[a-z]+))/gi, 'same again '],
   // "fourteen, another joint with some": of what was named before.
   [
     /\banother\s+(?:joint|one)\s+with\s+(?:some(?:\s+more)?|them|it|those|the\s+same)(?=\s*(?:$|[,.;]))/gi,

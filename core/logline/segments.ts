@@ -189,13 +189,13 @@ const oneMeasure =
 
 /** The last place of a list, and its thing: ", and 35 roots", not ", 30 percent roots" or ", 4 in clay". */
 const placeOfThing =
-  /^[\s,]*(?:and\s+)?(?:at\s+)?~?\s*\d+(?:\.\d+)?\s*(?:(?:feet|ft|foot)\b|')?\s*[:-]?\s+(?=[a-z])(?!(?:percent|in|inch(?:es)?|o'?clock|deg(?:rees?)?|to|until|past|and|bend|turn|elbow|sweep)\b)/i;
+  /^[\s,]*(?:and\s+)?(?:at\s+)?~?\s*\d+(?:\.\d+)?\s*(?:(?:feet|ft|foot)\b|')?\s*[,:-]?[\s¦]+(?=[a-z])(?!(?:percent|in|inch(?:es)?|o'?clock|deg(?:rees?)?|to|until|past|and|bend|turn|elbow|sweep)\b)/i;
 
-/** "31, 33 and 35 roots": the thing with its own place comes first, and the other places after it. */
+/** "31, 33 and 35 roots", "31, 33 and 35, roots": the thing with the last place comes first, and the other places after it. */
 function listsLast(pieces: readonly Piece[], textOf: (piece: Piece) => string): Piece[] {
   const end = pieces.findIndex(({ nouns }) => nouns > 0);
-  const thing = pieces[end];
-  const places = pieces.slice(0, Math.max(0, end));
+  const thing = pieces[end] && withItsPlace(pieces.slice(0, end), pieces[end], textOf);
+  const places = pieces.slice(0, Math.max(0, end)).filter(({ from }) => thing !== undefined && from < thing.from);
   const [first] = places;
   if (!thing || !first || !placeOfThing.test(textOf(thing)) || !/^(?:and|,)$/i.test(thing.lead))
     return [...pieces];
@@ -208,6 +208,13 @@ function listsLast(pieces: readonly Piece[], textOf: (piece: Piece) => string): 
   if (!isList) return [...pieces];
   const moved = places.map((piece): Piece => ({ ...piece, hard: false, listed: true }));
   return [{ ...thing, hard: first.hard }, ...moved, ...pieces.slice(end + 1)];
+}
+
+/** "…, and 35, roots", "…, and 35 there's roots": the thing together with the place right before it. */
+function withItsPlace(before: readonly Piece[], thing: Piece, textOf: (piece: Piece) => string): Piece {
+  const last = before.findLast((piece) => /\w/.test(textOf(piece)));
+  if (!last || before.length < 2 || !/^and$/i.test(last.lead) || !placeOnly.test(textOf(last))) return thing;
+  return thing.lead === ',' || thing.lead === boundary ? { ...thing, from: last.from, lead: last.lead } : thing;
 }
 
 /** "no roots, cracks or breaks": the denial extends over a list of bare things. */

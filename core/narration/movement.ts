@@ -40,6 +40,13 @@ function towardEnd({ direction }: Talk, text: string): ReturnType<typeof turnIn>
 const notSeen =
   /\b(?:(?:gonna|going\s+to|i'll|let\s+me|let's|we'll)\s+(?:go\s+)?(?:locate|mark|get\s+a\s+locate|find|put)|gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|supposed\s+to\s+(?:be|have)|(?:gonna|going\s+to|will|would|could|might)\s+(?:catch|grab|snag|collect|clog|plug|cause|hang\s+up|back\s+up)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of|(?:all\s+in\s+all|to\s+sum\s+(?:it\s+)?up|in\s+summary|bottom\s+line)|^\W*so\s+(?:basically\s+)?(?:you've|we've)\s+got)\b/i;
 
+/** What was reported, is only supposed, or was there before somebody worked on it, whatever place it gives. */
+const notSeenAtAll =
+  /^\W*(?:(?:and|but|so|now|the)\s+)*(?:customer|homeowner|owner|tenant|neighbor|plumber|he|she|they)(?:\s+(?:said|told\s+(?:us|me)|says|thinks|thought|mentioned|claims))\b(?!.*\b(?:and|but)\s+(?:there|it|that|i|we|yeah|sure|he)\b)|\bif\s+there\s+(?:were|was|is|are)\b|\b(?:looking|watching|watch)\s+(?:out\s+)?for\b(?!.*\b(?:there\s+(?:it|they)|got\s+it|found|here\s+(?:it|they))\b)|\b(?:we|i|they|somebody|he)\s+(?:cut|cleaned|cleared|jetted|pulled|removed|cabled|snaked)\b[^;]*\b(?:last\s+(?:year|month|week|time|fall|spring|summer|winter)|(?:years?|months?|weeks?)\s+ago|yesterday)\b(?!.*\b(?:back|still|again|grown)\b)/i;
+
+/** "Customer said there were roots at 40": nothing was seen there. */
+export const isNotSeen = (text: string): boolean => notSeenAtAll.test(text);
+
 export const speaksOfOther = (text: string): boolean => notSeen.test(text);
 
 /** An address, or something that is gone: not a reading of anything there now. */

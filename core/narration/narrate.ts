@@ -6,7 +6,7 @@ import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
-import { guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
+import { guessesMain, isElsewhere, isNotSeen, speaksOfOther, turn } from './movement.js';
 import { correctsBore } from './pipes.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
@@ -160,6 +160,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const advice =
     /\?\s*$/.test(text) ||
     isElsewhere(text) ||
+    isNotSeen(text) ||
     guessesMain(talk, text) ||
     (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
   const segments = segmentsOf(hearing);
@@ -206,7 +207,7 @@ function reachNext(talk: Talk): void {
 
 /** "I'm gonna zero it here": what was read before is not of this count. */
 const setsZero =
-  /\b(?:zero(?:ed|ing)?\s+(?:(?:it|that|the\s+counter|her)\s+)?(?:out\s+)?(?:right\s+)?(?:here|now)|(?:reset|zeroed|zeroing)\s+(?:the\s+)?counter|counter\s+(?:is\s+|was\s+)?(?:reset|zeroed)|zeroing\s+(?:it\s+)?(?:on|at)\s+(?:the|this|that))\b/i;
+  /\b(?:zero(?:ed|ing)?\s+(?:(?:it|that|the\s+counter|her)\s+)?(?:out\s+)?(?:right\s+)?(?:here|now)|zero(?:ed|ing)\s+(?:it|that|her|this|the\s+(?:counter|camera|reel))\s+out|(?:reset|zeroed|zeroing)\s+(?:the\s+)?counter|counter\s+(?:is\s+|was\s+)?(?:reset|zeroed)|zeroing\s+(?:it\s+)?(?:on|at)\s+(?:the|this|that))\b/i;
 
 function zeroed(talk: Talk): void {
   for (const item of talk.items)

@@ -22,7 +22,7 @@ const measured =
 const bound =
   /(?:\b(?:to|through|thru|till|until|about|(?<!\b(?:way|all|goes)\s)around|maybe|like|say|almost|nearly|over|under|than|least|most|probably|roughly|of|by|first|next|another|every|for|from|schedule|sdr|number|unit|apartment|run|video|reads|says|getting|got|it's|is|was|an?)|-|\/|~)\s*$/i;
 const leads =
-  /(?:\b(?:and|then|now|okay|ok|so|at|(?<!\b(?:the|on|to|and)\s)right(?=\s+(?:at|around)\b)|about|(?<!\b(?:way|all)\s)around|(?:pulling|coming|heading|backing)\s+(?:it\s+)?(?:back|out)(?:\s+up)?|(?:come|coming|came|going|go)(?:\s+(?:back|on|up|down))*(?:\s+to)?)\b[\s,]*)*$/i;
+  /(?:\b(?:and|then|now|okay|ok|so|at|(?:some\s+|even\s+)?more(?=\s+at\b)|(?<!\b(?:the|on|to|and)\s)right(?=\s+(?:at|around)\b)|about|(?<!\b(?:way|all)\s)around|(?:pulling|coming|heading|backing)\s+(?:it\s+)?(?:back|out)(?:\s+up)?|(?:come|coming|came|going|go)(?:\s+(?:back|on|up|down))*(?:\s+to)?)\b[\s,]*)*$/i;
 const at = /\bat\s*$/i;
 
 /** What follows a place that ends what was said there. */

@@ -1,0 +1,179 @@
+import type { EntryDraft, LogContext } from '../logline/context.js';
+import { parseLogLine } from '../logline/parse.js';
+import type { Point } from '../job/schema.js';
+import {
+  atPlace,
+  fromTo,
+  inWords,
+  materials,
+  measured,
+  notThere,
+  pipeChanges,
+  stretches,
+  things,
+  threePlaces,
+  twoThings,
+  withMeasure,
+} from '../test/phrasings.js';
+import { narrate } from './narrate.js';
+
+/**
+ * The same facts in every form, thing and place: whatever is typed or said, one of three may come of it: what was filled
+ * in, a question, or (of speech) nothing. Forms: common practice.
+ */
+
+const context: LogContext = {
+  pass: 'out',
+  end: 'MAIN',
+  access: 'CO1',
+  points: [
+    { id: 'CO1', kind: 'cleanout' },
+    { id: 'MAIN', kind: 'main' },
+  ],
+};
+
+interface Understood {
+  readonly entry: EntryDraft | undefined;
+  readonly point: Point | null | undefined;
+}
+
+/** Past the hours of a clock nothing about a place is unclear, so nothing may be asked. */
+const lastHour = 12;
+
+/** What a typed line means; undefined where it asks, which it may only about a small number. */
+function typed(line: string, at: number): readonly Understood[] | undefined {
+  const parts = parseLogLine(line, context);
+  const faults = parts.flatMap(({ errors }) => errors.map(({ message }) => message));
+  if (faults.length > 0 && at <= lastHour) return undefined;
+  expect([line, faults]).toEqual([line, []]);
+  return parts;
+}
+
+const spoken = (line: string): readonly Understood[] => narrate([{ start_s: 0, text: line }]).items;
+
+/** One entry in short, with its kind and what tells it from another. */
+function short({ entry, point }: Understood): Record<string, unknown> {
+  const { kind, reading_ft, to_ft, clock, percent, inches, upstream, downstream, finding } = (entry ??
+    {}) as Record<string, unknown> & { upstream?: { material: string }; downstream?: { material: string } };
+  const said = {
+    ...{ is: finding ?? (kind === 'point' ? point?.kind : kind), at: reading_ft, to: to_ft, percent, inches },
+    ...{ clock: clock ?? (point as { clock?: unknown } | null)?.clock },
+    ...{ near: upstream?.material, far: downstream?.material },
+  };
+  return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
+}
+
+/** Of a typed list the last place comes first. */
+const inOrder = (all: Record<string, unknown>[]) => all.sort((a, b) => Number(a.at) - Number(b.at));
+
+/** Both as typed in digits and as spoken in words. */
+function means(
+  form: (say: (feet: number) => string, isSpoken: boolean) => string,
+  at: number,
+  want: readonly Record<string, unknown>[],
+): void {
+  for (const [line, said] of [
+    [form(String, false), typed(form(String, false), at)],
+    [form(inWords, true), spoken(form(inWords, true))],
+  ] as const)
+    if (said) expect([line, inOrder(said.map(short))]).toEqual([line, want]);
+}
+
+const sideOf = (said: string) => {
+  if (said.includes('left')) return { clock: 9 };
+  return said.includes('right') ? { clock: 3 } : {};
+};
+
+/** What a change of pipe was filled in with. */
+const pipesOf = (said: string) => (said === 'clay to pvc' ? { near: 'clay', far: 'pvc-sch40' } : {});
+
+const one = ([said, is]: readonly [string, string], at: number) => ({
+  ...{ is, at },
+  ...sideOf(said),
+  ...pipesOf(said),
+});
+
+test('a thing at a place, however the place is put', () => {
+  for (const form of atPlace)
+    for (const thing of things)
+      for (const at of [3, 7.5, 12, 24.5, 102]) means((say) => form(thing[0], say(at)), at, [one(thing, at)]);
+});
+
+test('from one place to another', () => {
+  for (const form of fromTo)
+    for (const [said, is] of stretches)
+      for (const [from, to] of [
+        [0, 5],
+        [7.5, 11],
+        [30, 36.5],
+        [98, 103],
+      ] as const)
+        means((say) => form(said, say(from), say(to)), from, [{ is, at: from, to }]);
+});
+
+test('two things: each has its own place, and neither has the other’s', () => {
+  for (const form of twoThings)
+    things.slice(0, -1).forEach((thing, i) => {
+      const other = things[(i * 5 + 7) % (things.length - 1)] ?? thing;
+      for (const [at, then] of [
+        [3, 9],
+        [12, 14.5],
+        [41.5, 52],
+      ] as const)
+        means((say) => form(thing[0], say(at), other[0], say(then)), at, [one(thing, at), one(other, then)]);
+    });
+});
+
+test('a change of pipe has both pipes, in order', () => {
+  for (const form of pipeChanges)
+    materials.forEach((near, i) => {
+      const far = materials[(i + 1) % materials.length] ?? near;
+      for (const at of [3, 7.5, 22.5]) {
+        const want = [{ is: 'change', at, near: near[1], far: far[1] }];
+        means((say) => form(near[0], far[0], say(at)), at, want);
+      }
+    });
+});
+
+test('a measure is no place, and a place no measure', () => {
+  for (const form of withMeasure)
+    for (const { things: having, measures } of measured)
+      for (const [said, is] of having)
+        for (const [digits, words, fields] of measures)
+          for (const at of [3, 7.5, 30])
+            means((say, isSpoken) => form(said, isSpoken ? words : digits, say(at)), at, [
+              { is, at, ...fields },
+            ]);
+});
+
+test('three places are three entries', () => {
+  for (const form of threePlaces)
+    for (const [said, is] of [
+      ['roots', 'roots'],
+      ['cracks', 'crack'],
+      ['offsets', 'offset'],
+    ] as const)
+      for (const places of [
+        [22, 26, 31],
+        [14, 18.5, 23],
+        [33, 35, 37],
+      ] as const) {
+        const [a, b, c] = places;
+        means(
+          (say) => form(said, say(a), say(b), say(c)),
+          a,
+          places.map((at) => ({ is, at })),
+        );
+      }
+});
+
+test('what is denied, supposed or reported is not proposed', () => {
+  for (const form of notThere)
+    for (const said of ['roots', 'cracks', 'offsets', 'bellies', 'holes', 'grease'])
+      for (const at of [5, 12, 23.5, 41])
+        for (const say of [String, inWords])
+          expect([form(said, say(at)), spoken(form(said, say(at))).map(short)]).toEqual([
+            form(said, say(at)),
+            [],
+          ]);
+});

@@ -1,0 +1,209 @@
+/**
+ * Ways to say the same few facts, to be filled in with any thing and any place. The forms are common practice, written
+ * for these tests; what each must mean follows from what was filled in.
+ */
+
+const ones =
+  `zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen
+  seventeen eighteen nineteen`.split(/\s+/);
+const tens = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
+
+/** A reading as it is spoken: 41.5 as "forty one and a half", 7.3 as "seven point three". */
+export function inWords(feet: number): string {
+  const whole = Math.floor(feet);
+  const tenths = Math.round((feet - whole) * 10);
+  const rest = whole % 100;
+  const below = rest < 20 ? ones[rest] : [tens[Math.floor(rest / 10) - 2], ones[rest % 10 || 20]].join(' ');
+  const said = whole < 100 ? below : rest === 0 ? 'one hundred' : `one hundred ${below}`;
+  if (tenths === 5) return `${said} and a half`.trim();
+  return (tenths === 0 ? said : `${said} point ${ones[tenths]}`)?.trim() ?? '';
+}
+
+/** A thing by its words and the kind it must become. */
+export type Thing = readonly [said: string, kind: string];
+
+export const things: readonly Thing[] = [
+  ['roots', 'roots'],
+  ['a crack', 'crack'],
+  ['an offset', 'offset'],
+  ['a joint', 'joint'],
+  ['a hole', 'hole'],
+  ['a broken pipe', 'broken'],
+  ['heavy scale', 'deposit'],
+  ['grease', 'deposit'],
+  ['a separated joint', 'separation'],
+  ['a wye on the left', 'tie-in'],
+  ['a capped tee on the right', 'tie-in'],
+  ['clay to pvc', 'change'],
+];
+
+/** One thing at one place. */
+export const atPlace: readonly ((thing: string, at: string) => string)[] = [
+  (x, n) => `${n} ${x}`,
+  (x, n) => `${n}, ${x}`,
+  (x, n) => `at ${n} ${x}`,
+  (x, n) => `at ${n}, ${x}`,
+  (x, n) => `${x} at ${n}`,
+  (x, n) => `${x} at ${n} feet`,
+  (x, n) => `${x} right at ${n}`,
+  (x, n) => `${x} at about ${n}`,
+  (x, n) => `${x} at maybe ${n} feet`,
+  (x, n) => `${x} around ${n}`,
+  (x, n) => `${x} somewhere around ${n}`,
+  (x, n) => `${n} feet, ${x}`,
+  (x, n) => `at ${n} feet there's ${x}`,
+  (x, n) => `at about ${n} we have ${x}`,
+  (x, n) => `${n} or so, ${x}`,
+  (x, n) => `at the ${n} foot mark, ${x}`,
+  (x, n) => `coming up on ${n}, ${x}`,
+];
+
+/** What has a length. */
+export const stretches: readonly Thing[] = [
+  ['roots', 'roots'],
+  ['multiple cracks', 'crack'],
+  ['standing water', 'belly'],
+  ['heavy scale', 'deposit'],
+  ['the bottom is gone', 'bottom-gone'],
+];
+
+/** From one place to another. */
+export const fromTo: readonly ((thing: string, from: string, to: string) => string)[] = [
+  (x, a, b) => `${x} from ${a} to ${b}`,
+  (x, a, b) => `from ${a} to ${b}, ${x}`,
+  (x, a, b) => `${a} to ${b} ${x}`,
+  (x, a, b) => `${x} between ${a} and ${b}`,
+  (x, a, b) => `between ${a} and ${b} there's ${x}`,
+  (x, a, b) => `${x} starts at ${a} and ends at ${b}`,
+  (x, a, b) => `${x} ${a} through ${b}`,
+  (x, a, b) => `${x} from ${a} feet to ${b} feet`,
+  (x, a, b) => `${x} from about ${a} to about ${b}`,
+  (x, a, b) => `${a}, ${x} to ${b}`,
+  (x, a, b) => `at ${a} ${x}, goes to ${b}`,
+  (x, a, b) => `we have ${x} from ${a} until ${b}`,
+  (x, a, b) => `${x} from ${a} down to ${b}`,
+  (x, a, b) => `${x} all the way from ${a} to ${b}`,
+  (x, a, b) => `${x} runs from ${a} to ${b}`,
+];
+
+/** One thing, then another, each at its own place. */
+export const twoThings: readonly ((one: string, at: string, other: string, then: string) => string)[] = [
+  (x, a, y, b) => `${a} ${x}, ${b} ${y}`,
+  (x, a, y, b) => `${x} at ${a}, ${y} at ${b}`,
+  (x, a, y, b) => `${x} at ${a} and ${y} at ${b}`,
+  (x, a, y, b) => `at ${a} there's ${x} and at ${b} there's ${y}`,
+  (x, a, y, b) => `${x} at ${a}, then ${y} at ${b}`,
+  (x, a, y, b) => `at ${a} feet ${x}, at ${b} feet ${y}`,
+  (x, a, y, b) => `${a} feet, ${x}, ${b} feet, ${y}`,
+  (x, a, y, b) => `${a}, ${x}, then at ${b}, ${y}`,
+  (x, a, y, b) => `we have ${x} at ${a} and then we have ${y} at ${b}`,
+];
+
+export const materials: readonly Thing[] = [
+  ['cast iron', 'cast-iron'],
+  ['clay', 'clay'],
+  ['pvc', 'pvc-sch40'],
+  ['abs', 'abs'],
+  ['concrete', 'concrete'],
+];
+
+/** One pipe, then another. */
+export const pipeChanges: readonly ((near: string, far: string, at: string) => string)[] = [
+  (a, b, n) => `${n} ${a} to ${b}`,
+  (a, b, n) => `${a} to ${b} at ${n}`,
+  (a, b, n) => `at ${n} it goes from ${a} to ${b}`,
+  (a, b, n) => `${a} changes to ${b} at ${n}`,
+  (a, b, n) => `${a} to ${n}, then ${b}`,
+  (a, b, n) => `${n}, ${a} ends, ${b} begins`,
+  (a, b, n) => `${a} for ${n} feet, then ${b}`,
+  (a, b, n) => `the first ${n} feet is ${a}, then it's ${b}`,
+  (a, b, n) => `${n} feet of ${a} and then ${b}`,
+  (a, b, n) => `${a} ends at ${n} and ${b} starts`,
+  (a, b, n) => `${a} out to ${n}, ${b} after that`,
+  (a, b, n) => `we leave the ${a} and go into ${b} at ${n}`,
+  (a, b, n) => `${n}, that's where the ${a} meets the ${b}`,
+  (a, b, n) => `change from ${a} to ${b}, ${n}`,
+  (a, b, n) => `${a} stops at ${n}, ${b} from there`,
+  (a, b, n) => `${b} from ${n} on, ${a} before that`,
+];
+
+/** A measure as it is typed and spoken, and the field it must become. */
+export type Measure = readonly [typed: string, spoken: string, fields: Readonly<Record<string, unknown>>];
+
+/** Things with the measures they take. */
+export const measured: readonly {
+  readonly things: readonly Thing[];
+  readonly measures: readonly Measure[];
+}[] = [
+  {
+    things: [
+      ['roots', 'roots'],
+      ['grease', 'deposit'],
+    ],
+    measures: [
+      ['30%', 'thirty percent', { percent: 30 }],
+      ['about 25 percent', 'about twenty five percent', { percent: 25 }],
+      ['half the pipe', 'half the pipe', { percent: 50 }],
+    ],
+  },
+  {
+    things: [
+      ['offset', 'offset'],
+      ['separated joint', 'separation'],
+    ],
+    measures: [
+      ['1/2 in', 'half an inch', { inches: 0.5 }],
+      ['1 1/2"', 'an inch and a half', { inches: 1.5 }],
+      ['maybe 1/4 inch', 'maybe a quarter inch', { inches: 0.25 }],
+    ],
+  },
+  {
+    things: [
+      ['crack', 'crack'],
+      ['wye', 'tie-in'],
+    ],
+    measures: [
+      ["at 2 o'clock", "at two o'clock", { clock: 2 }],
+      ['on the bottom', 'on the bottom', { clock: 6 }],
+      ["from 10 to 2 o'clock", "from ten to two o'clock", { clock: [10, 2] }],
+    ],
+  },
+];
+
+/** A thing, its measure and its place, in any order. */
+export const withMeasure: readonly ((thing: string, measure: string, at: string) => string)[] = [
+  (x, m, n) => `${n} feet ${x} ${m}`,
+  (x, m, n) => `${n} feet, ${x}, ${m}`,
+  (x, m, n) => `${x} at ${n}, ${m}`,
+  (x, m, n) => `${x}, ${m}, at ${n}`,
+  (x, m, n) => `${x} ${m} at ${n} feet`,
+  (x, m, n) => `at ${n} feet there's ${x}, ${m}`,
+];
+
+/** A plural at three places. */
+export const threePlaces: readonly ((things: string, a: string, b: string, c: string) => string)[] = [
+  (x, a, b, c) => `${x} at ${a}, ${b} and ${c}`,
+  (x, a, b, c) => `${a}, ${b} and ${c}, ${x}`,
+  (x, a, b, c) => `${x} at ${a}, at ${b}, and at ${c}`,
+  (x, a, b, c) => `there's ${x} at ${a}, another at ${b}, and another at ${c}`,
+  (x, a, b, c) => `at ${a}, ${b}, and ${c} we have ${x}`,
+  (x, a, b, c) => `${a} ${x}, same at ${b} and ${c}`,
+  (x, a, b, c) => `${x} at ${a}, more at ${b}, more at ${c}`,
+];
+
+/** Nothing is there, or nobody says that it is. */
+export const notThere: readonly ((things: string, at: string) => string)[] = [
+  (x, n) => `no ${x} at ${n}`,
+  (x, n) => `${n}, no ${x}`,
+  (x, n) => `I don't see any ${x} at ${n}`,
+  (x, n) => `${n} feet, clean, no ${x}`,
+  (x, n) => `not seeing ${x} at ${n}`,
+  (x, n) => `from ${n} on there are no ${x}`,
+  (x, n) => `no more ${x} past ${n}`,
+  (x, n) => `customer said there were ${x} at ${n}`,
+  (x, n) => `if there were ${x} at ${n} we'd see it`,
+  (x, n) => `looking for ${x} around ${n}`,
+  (x, n) => `we cut the ${x} at ${n} last year`,
+  (x, n) => `could there be ${x} at ${n}?`,
+  (x, n) => `didn't find ${x} at ${n}`,
+];
