@@ -24,6 +24,8 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:you|i|we)\s+can\s+see\s+(?:(?:the|some|bare)\s+)*(?:rock|bedding|ground|earth)\b(?=\s*(?:$|[,.;]|through\b|outside\b|behind\b))/gi,
     'dirt showing',
   ],
+  // "all the joints 12 through 20 are rooted"
+  [/\b(?:are|is)\s+(?:all\s+|pretty\s+|really\s+)*rooted(?:\s+(?:up|in|over))?\b/gi, 'have roots'],
   // "whole side's missing on the right"
   [
     /\b(?:the\s+)?(?:whole|entire)\s+(?:side|wall)(?:'s|\s+is)\s+(?:all\s+)?(?:gone|missing)(?:\s+(?:on|of)\s+(?:the\s+)?(left|right))?\b/gi,

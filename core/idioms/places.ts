@@ -8,8 +8,13 @@ const sameSized = (how: string): string =>
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
+  // "each one of the joints from 3 to 9 has roots"
+  [/\b(?:each|every)\s+(?:single\s+)?one\s+of\s+(?:the|these|those)\s+joints\b/gi, 'every joint'],
   // "roots at 22, more at 26"
-  [/(?<=(?:^|[,;]|\band)\s*)(?:some\s+|even\s+)?more\s+(?=(?:at|@|around)\s+(?:about\s+)?(?:~?\d|[a-z]+))/gi, 'same again '],
+  [
+    /(?<=(?:^|[,;]|\band)\s*)(?:some\s+|even\s+)?more\s+(?=(?:at|@|around)\s+(?:about\s+)?(?:~?\d|[a-z]+))/gi,
+    'same again ',
+  ],
   // "fourteen, another joint with some": of what was named before.
   [
     /\banother\s+(?:joint|one)\s+with\s+(?:some(?:\s+more)?|them|it|those|the\s+same)(?=\s*(?:$|[,.;]))/gi,

@@ -18,7 +18,7 @@ const theMain = String.raw`(?:city\s+|street\s+|sewer\s+)?main|city\s+sewer`;
 
 /** "Sixteen, forty five to the left": how far it turns, no second number of a stretch. */
 export const bendToSide: Idiom = [
-  /(?<=[a-z\d]\s*,?\s+)(?<!\b(?:at|around|about|to|bend|turn|elbow|a|an)\s+)(forty[\s-]five|ninety|twenty[\s-]two\s+and\s+a\s+half|45|90|22\.5)(?:\s+degrees?)?\s+(?=(?:going\s+|turning\s+)?to\s+the\s+(?:left|right)\b)/gi,
+  /(?<=[a-z\d]\s*,?\s+)(?<!\b(?:at|around|about|to|bend|turn|elbow|a|an)\s+|\b(?:bend|turn|elbow|ell|sweep)\b[^;\d]*,\s*)(forty[\s-]five|ninety|twenty[\s-]two\s+and\s+a\s+half|45|90|22\.5)(?:\s+degrees?)?\s+(?=(?:going\s+|turning\s+)?to\s+the\s+(?:left|right)\b)/gi,
   ([, degrees = '']) => `bend ${degrees} degrees `,
 ];
 
@@ -363,6 +363,11 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "45 degree bend going down", "it bends down, 45"
+  [
+    /(?<=\b(?:bends?|elbow|turns?|ell|sweep|degrees?)(?:\s+(?:11\.25|22\.5|22|45|60|90)(?:\s+degrees?)?)?)\s*,?\s+(?:(?:going|heading|turning|goes|pointing)\s+)?(?:straight\s+)?(down|up)(?=\s*(?:$|[,.;]|at\b|with\b))/gi,
+    ([, way = '']) => (way.toLowerCase() === 'down' ? " at 6 o'clock" : " at 12 o'clock"),
+  ],
   // "a cleanout wye facing down": which way it takes a cable, no side of the pipe.
   [
     /\b(?:facing|faces|pointing|points|looking|looks|aimed)\s+(?:back\s+)?(?:up|down)(?=\s*(?:$|[,.;]))(?<=\b(?:cleanout|clean\s?-?out|co|wye)\b[^;]*)/gi,

@@ -1,3 +1,4 @@
+import { aNumber } from './number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** The run ends here, beside what was named before it; at the main there is nothing further to see. */
@@ -9,6 +10,18 @@ function stopThere({ index, input }: RegExpExecArray): string | undefined {
 
 /** The camera could not go on, or see, however it is put. */
 export const stopIdioms: readonly Idiom[] = [
+  // "can't get past 7.5", "we're blocked at 12 feet"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:i|we|you|camera|it|she)\s+)?(?:can't|cannot|couldn't|won't|can\s+not)\s+(?:get|go|push|make\s+it)\s+(?:her\s+|it\s+)?(?:past|beyond|by)\s+(?=(?:about\s+)?${aNumber})`,
+      'gi',
+    ),
+    'camera stopped at ',
+  ],
+  [
+    /\b(?:(?:we're|we\s+are|i'm|it's|camera's|line's|pipe's)\s+)(?:completely\s+|totally\s+|all\s+)?(?:blocked|stopped|stuck|jammed|hung\s+up)(?:\s+(?:off|up|solid))?\s+(?=at\b)/gi,
+    'camera stopped ',
+  ],
   // On a phone, and in captions, the apostrophe is often left out, curly or a space.
   [
     /\b(can|won|couldn|doesn|didn|isn|wasn|don|haven|hasn|aren|weren|wouldn|ain)(?:\s?|’)t\b/gi,

@@ -33,6 +33,7 @@ export function takePlace(
     return one;
   }
   const { bareHour } = draft;
+  const sideOf = (isBend(draft) && bareHour?.side) || undefined;
   const clockless =
     draft.finding === undefined &&
     (draft.pipes.length > 0 ||
@@ -52,7 +53,7 @@ export function takePlace(
     }
   }
   if (given === undefined && bareHour && (clockless || !elsewhere) && isHour) {
-    if (clockless) delete fields.clock;
+    if (clockless && sideOf === undefined) delete fields.clock;
     else if (!Array.isArray(fields.clock)) fields.clock = bareHour.side;
     return bareHour.value;
   }

@@ -33,7 +33,7 @@ const measurePlaced =
   /^[\s,.]*(?:and\s+|also\s+)?(?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent|in(?:ch(?:es)?)?|")\s+(?:at\s+|@\s*)~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot|'))?[\s,.]*$/i;
 /** A number that may be a place: no percentage, inches or hour. */
 const ownPlace =
-  /(?<![\d./])~?\d+(?:\.\d+)?(?![\d./]|\s*-?(?:%|percent\b|in(?:ch(?:es)?)?\b|"|o['’]?clock|\d+\/\d|(?:to|-)\s*\d+(?::\d+)?\s*o['’]?clock))/i;
+  /(?<![\d./])~?\d+(?:\.\d+)?(?![\d./]|\s*-?(?:%|percent\b|in(?:ch(?:es)?)?\b|"|°|deg(?:rees?)?\b|o['’]?clock|\d+\/\d|(?:to|-)\s*\d+(?::\d+)?\s*o['’]?clock))/i;
 
 /** A stretch between two joints of the line. */
 interface Piece {
@@ -101,7 +101,11 @@ export function segmentsOf({ shape }: NormalizedText): Segment[] {
       (goesOn || !mayMeasure(piece, text, textOf(open)));
     const before = open ?? last;
     const leadsOn = open !== undefined && !mended && open.nouns > 0 && next?.lead === boundary;
-    if (before && (another || listedBefore || leadsOn) && beginsNext(piece, text, following, textOf(before))) {
+    if (
+      before &&
+      (another || listedBefore || leadsOn) &&
+      beginsNext(piece, text, following, textOf(before))
+    ) {
       close();
       open = { from: piece.from, to: piece.to, hard: false, nouns: 0, denied: false, placed: true };
       continue;
@@ -153,7 +157,13 @@ const beginsWithPlace = /^[\s,¦]*(?:and\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d/i;
  * "at 3 roots and at 9 there's scale", "3 ft, roots, 9 ft, scale": the place of what comes next, not another one of the
  * thing before it.
  */
-const placeOfNext = ({ listed }: Piece, text: string, next: Piece, nextText: string, before: string): boolean =>
+const placeOfNext = (
+  { listed }: Piece,
+  text: string,
+  next: Piece,
+  nextText: string,
+  before: string,
+): boolean =>
   !listed &&
   next.nouns > 0 &&
   placeOnly.test(text) &&
@@ -195,7 +205,9 @@ const placeOfThing =
 function listsLast(pieces: readonly Piece[], textOf: (piece: Piece) => string): Piece[] {
   const end = pieces.findIndex(({ nouns }) => nouns > 0);
   const thing = pieces[end] && withItsPlace(pieces.slice(0, end), pieces[end], textOf);
-  const places = pieces.slice(0, Math.max(0, end)).filter(({ from }) => thing !== undefined && from < thing.from);
+  const places = pieces
+    .slice(0, Math.max(0, end))
+    .filter(({ from }) => thing !== undefined && from < thing.from);
   const [first] = places;
   if (!thing || !first || !placeOfThing.test(textOf(thing)) || !/^(?:and|,)$/i.test(thing.lead))
     return [...pieces];
@@ -214,7 +226,9 @@ function listsLast(pieces: readonly Piece[], textOf: (piece: Piece) => string): 
 function withItsPlace(before: readonly Piece[], thing: Piece, textOf: (piece: Piece) => string): Piece {
   const last = before.findLast((piece) => /\w/.test(textOf(piece)));
   if (!last || before.length < 2 || !/^and$/i.test(last.lead) || !placeOnly.test(textOf(last))) return thing;
-  return thing.lead === ',' || thing.lead === boundary ? { ...thing, from: last.from, lead: last.lead } : thing;
+  return thing.lead === ',' || thing.lead === boundary
+    ? { ...thing, from: last.from, lead: last.lead }
+    : thing;
 }
 
 /** "no roots, cracks or breaks": the denial extends over a list of bare things. */

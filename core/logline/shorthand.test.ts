@@ -184,7 +184,7 @@ test.each([
   ['twelve nine is our first joint', '12.9 joint'],
   ['80 crack 3, 9 and 12', "80 crack 3 o'clock; 80 crack 9 o'clock; 80 crack 12 o'clock"],
   ['80 crack, three and nine', "80 crack 3 o'clock; 80 crack 9 o'clock"],
-  ['33.6, ninety going up, end of run', '33.6 bend 90 degrees; 33.6 stop'],
+  ['33.6, ninety going up, end of run', "33.6 bend 90 degrees at 12 o'clock; 33.6 stop"],
   ["25 tee, goes up, it's a cleanout", '25 cleanout'],
   ['43 depth is 4.5 feet', '43 depth 4.5'],
   ['62 pipe wall missing 10-2', '62 hole 10-2'],

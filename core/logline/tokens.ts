@@ -1,6 +1,14 @@
 import { kindOf } from '../findings/kinds.js';
 import { gradeWords } from '../job/vocabulary.js';
-import { hourIsPlace, isDrop, isPlaceBesideSide, named, takeClocks, takeInches, type Draft } from './draft.js';
+import {
+  hourIsPlace,
+  isDrop,
+  isPlaceBesideSide,
+  named,
+  takeClocks,
+  takeInches,
+  type Draft,
+} from './draft.js';
 import {
   clockTime,
   dash,
@@ -374,7 +382,8 @@ function otherEnd(draft: Draft, match: RegExpExecArray, at: number): undefined {
   const [whole, text = ''] = match;
   const isStretch = draft.finding !== undefined || draft.kind === 'hidden';
   const to_ft = toFeet(text);
-  const isFar = to_ft > 12 || saysFeet.test(whole) || /^(?:till|until)/i.test(whole) || isBeyond(draft, to_ft);
+  const isFar =
+    to_ft > 12 || saysFeet.test(whole) || /^(?:till|until)/i.test(whole) || isBeyond(draft, to_ft);
   if (isStretch && draft.fields.to_ft === undefined && isFar) draft.fields.to_ft = to_ft;
   else bareNumber(draft, match, at);
 }

@@ -32,7 +32,7 @@ const scratches = new RegExp(
 );
 /** "Well, sixteen and a half": the place once more, more closely. */
 const anew = /^\W*(?:well|or|rather|more\s+like|call\s+it|say|maybe|closer\s+to|about)\b/i;
-const placeOnly = /^\W*~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i;
+const placeOnly = /^\W*~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[^\w%"]*$/i;
 /** No reading called anew lies farther off, ft. */
 const anew_ft = 3;
 /** "Actually, it goes to forty eight": where the newest thing ends. */

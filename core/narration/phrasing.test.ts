@@ -58,6 +58,7 @@ function short({ entry, point }: Understood): Record<string, unknown> {
   const said = {
     ...{ is: finding ?? (kind === 'point' ? point?.kind : kind), at: reading_ft, to: to_ft, percent, inches },
     ...{ clock: clock ?? (point as { clock?: unknown } | null)?.clock },
+    degrees: (point as { degrees?: number } | null)?.degrees,
     ...{ near: upstream?.material, far: downstream?.material },
   };
   return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));

@@ -170,7 +170,7 @@ function inchesLong(text: string): number | undefined {
 /** "That's for about a foot": how far the newest finding goes on. */
 function lastsFor(talk: Talk, said: SentenceState, last: NarrationItem, text: string): boolean {
   const long =
-    /^\W*(?:(?:and|so)\s+)?(?:(?:that|it)(?:'s|\s+is|\s+was|\s+goes|\s+runs|\s+lasts)\s+)?(?:on\s+)?for\s+(?:about\s+|maybe\s+|~\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\W*$/i.exec(
+    /^\W*(?:(?:and|so)\s+)?(?:(?:that|it)(?:'s|\s+is|\s+was|\s+goes|\s+runs|\s+lasts)\s+|(?:goes|runs|lasts|continues)\s+)?(?:on\s+)?for\s+(?:about\s+|maybe\s+|~\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\W*$/i.exec(
       text,
     )?.[1] ?? inchesLong(text);
   const { entry } = last;
@@ -281,6 +281,9 @@ const measures = [
   'cause',
 ];
 
+const howItIs =
+  /^\W*(?:(?:and|yeah|so|but)\s+)*(?:(?:those|these|they|it|that|this)(?:['’](?:s|re)|\s+(?:is|are|looks?))\s+)(?:(?:pretty|really|very|kind\s+of|fairly|just)\s+)*[a-z]+(?:\s+(?:though|there|here|too))?\W*$/i;
+
 /** "It goes all the way round", "about two inches of water": applies to the newest thing it fits. */
 function completes(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   const more = Object.fromEntries(
@@ -288,6 +291,8 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
       ([field, value]) => measures.includes(field) && value !== undefined,
     ),
   );
+  // "Those are heavy."
+  if (draft.fields.size !== undefined && howItIs.test(said.sentence.text)) more.size = draft.fields.size;
   // "six inch pipe, vitrified": no size of what was named before.
   if (/\d\s*-?(?:in|inch|")\s+(?:pipe|line|lateral)\b/i.test(text)) delete more.inches;
   if ('inches' in more && standsIn(talk, said, more.inches)) return;

@@ -170,7 +170,11 @@ function numberWords(heard: TracedText): TracedText {
     if (isTenth && (leadsIn.test(before) || /^\W*at\s+$/i.test(before)) && tellsPlace.test(after))
       return `${a}.${b}`;
     // "three nine, glued coupling"
-    if (isTenth && leadsIn.test(before) && /^\s*,\s+(?!deep\b|down\b|feet\b|foot\b|on\s+the\s+locator)[a-z]/i.test(after))
+    if (
+      isTenth &&
+      leadsIn.test(before) &&
+      /^\s*,\s+(?!deep\b|down\b|feet\b|foot\b|on\s+the\s+locator)[a-z]/i.test(after)
+    )
       return `${a}.${b}`;
     // "from eleven two to thirteen"
     if (isTenth && /\bfrom\s+$/i.test(before) && /^\s+to\b/i.test(after)) return `${a}.${b}`;

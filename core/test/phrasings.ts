@@ -168,6 +168,13 @@ export const measured: readonly {
       ["from 10 to 2 o'clock", "from ten to two o'clock", { clock: [10, 2] }],
     ],
   },
+  {
+    things: [['a bend', 'bend']],
+    measures: [
+      ['45 degrees down', 'forty five degrees down', { degrees: 45, clock: 6 }],
+      ['90 degrees to the left', 'ninety degrees to the left', { degrees: 90, clock: 9 }],
+    ],
+  },
 ];
 
 /** A thing, its measure and its place, in any order. */
