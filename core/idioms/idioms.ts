@@ -84,6 +84,48 @@ const somethingAcross =
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
   ...shorthand,
+  // "a tee on the right here at 4": "right here" is no side.
+  [
+    /\b(on|to|from)\s+(the|your|our|my)\s+right\s+(?=(?:right\s+)?(?:here|there|just|now|a\s+little)\b)/gi,
+    ([, on = '', the = '']) => `${on} ${the} right side `,
+  ],
+  // "I'm looking at a joint", "we come up on a joint"
+  [
+    /\b(?:(?:i'm|we're|you're|we|i)\s+)?(?:looking\s+at|com(?:e|es|ing)\s+up\s+on)\s+(?=(?:an?|some)\s+[a-z])/gi,
+    "there's ",
+  ],
+  // "the main problem is a joint at 4"
+  [
+    /\b(?:the\s+|my\s+)?(?:main|biggest)\s+(?:problem|issue|thing|concern|trouble)(?:\s+(?:here|there|is|being))*\s+(?=(?:an?|the|some)?\s*[a-z])/gi,
+    ' ',
+  ],
+  [/(?<=(?:feet|foot|ft)\s+)from\s+(?:the\s+)?access(?:\s+point)?\b/gi, ' '],
+  // "put down roots at 14", "counter reads 14, roots", "exactly 14 feet"
+  [
+    /^\s*(?:and\s+|let's\s+)?(?:put\s+down|put(?=\s[^;]*\b(?:at|from)\s+~?\d)|write\s+down|jot\s+down|log)\s+(?=[a-z])/gi,
+    '',
+  ],
+  [/^\s*(?:the\s+)?(?:counter|footage|reel)\s+(?:reads|says|shows)\s+(?=[a-z\d])/gi, ''],
+  [/\b(?:exactly|precisely)\s+/gi, ''],
+  [/^\s*(?:and\s+)?then\s+(?=(?:at\s+|from\s+)?(?:about\s+)?~?\d)/gi, ''],
+  [/^\s*somewhere\s+(?=(?:around|about|near)\s)/gi, ''],
+  // "00:03:12 41 roots": where it is in the video.
+  [
+    /^\s*((?:\d{1,2}:)?[0-5]?\d:[0-5]\d)\s+[-–]?\s*(?=(?:at\s+|@\s*)?~?\d)/g,
+    ([, time = '']) => `video ${time} `,
+  ],
+  // "41 lf roots", "41f roots"
+  [/(?<=\d)\s*(?:l\.?f|f)\b\.?(?=\s|$)/gi, ' ft'],
+  // "dist 41 roots", "ftg 41"
+  [/(?<=^\s*)(?:dist(?:ance)?|ftg|footage|counter|reading)\b\.?\s*[:=]?\s*(?=~?\d)/gi, ''],
+  // "41 = roots", "50 to 56: sag"
+  [
+    /(?<=^\s*[@~]?\s*\d[\d.]*(?:\s*(?:-|to|through|thru)\s*\d[\d.]*)?(?:\s*(?:feet|foot|ft\.?|['’]))?)\s*[=:]\s+(?=[a-z\d])/gi,
+    ' ',
+  ],
+  [/^\s*@\s*(?=\d[\d.]*\s*(?:-|to|through|thru)\s*\d)/gi, ''],
+  // "78 main noted"
+  [/\s+(?:was\s+|were\s+)?(?:noted|observed)(?=\s*[.;]?\s*$)/gi, ''],
   // "vert misalign 1/2"
   [
     /\b(vert(?:ical)?|horiz(?:ontal)?)(?:ly)?\.?\s+(misalign(?:ment|ed)?|offset)\b/gi,
@@ -188,7 +230,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "right at seventy nine" is not a side of the pipe.
   [
-    /(?<!\b(?:on|to)\s+(?:the|your|our|my|its)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
+    /(?<!\b(?:on|to)\s+(?:the|your|our|my|its)\s+|\b(?:bend|turn|elbow|ell)\s+(?:11\.25|22\.5|22|45|60|90)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
     ' ',
   ],
   [/ {2,}/g, ' '],
@@ -479,6 +521,31 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "a wye at 22, then a bend at 24.5": its place is said.
   [/(?<=(?:[,;]|\band)\s*)then\s+(?=(?!at\b)[^;,]*\bat\s+(?:about\s+|~\s*)?\d)/gi, ' '],
+  // "at 3 we get into roots, and we're out of it at 8"
+  [
+    /(?<=^\s*(?:at\s+|from\s+)?~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z]),?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+(?=~?\d)(?<!\b(?:wall|liner|clay|pipe|pvc|abs|iron|cast|concrete|plastic)\s+(?:ends?|stops?|quits?)\s+at\s+)/gi,
+    ' to ',
+  ],
+  // "roots just past 7.5"
+  [
+    /(?<=[a-z%"]\s+)(?:just|right|slightly|a\s+(?:little|bit|hair|touch)(?:\s+bit)?)\s+(?:past|before|beyond|after|shy\s+of|short\s+of)\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))/gi,
+    'at about ',
+  ],
+  // "7.5 flat, roots": neither more nor less.
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+flat\s*,\s+(?=[a-z])(?![^;]*\b(?:water|hold|belly|sag|slope|fall|grade)[a-z]*\b)/gi,
+    ', ',
+  ],
+  // "roots, 7.5 on the counter"
+  [
+    /(?<=[a-z%"]\s*,?\s+)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:on|by)\s+the\s+(?:counter|reel)\b/gi,
+    ([, at = '']) => `at ${at}`,
+  ],
+  // "14's roots"
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?)['’]s\s+(?=(?:an?\s+)?(?:root|crack|offset|joint|hole|broken|scale|grease|wye|tee|tap|capped|heavy|separat)[a-z]*)/gi,
+    ' ',
+  ],
   // "roots somewhere around 7.5"
   [
     /(?<=^(?:(?:11\.25|22\.5|22|45|60|90)\s+(?=[a-z]))?(?:[^\d;]|\d+(?:\/\d+)?\s*-?(?:%|percent\b|inch\b|in\b|"|o'clock))+)(?<=[a-z%"]\s+)(?<!\b(?:way|all|goes|go|went|turn|turned|flip|spin|swing|come|comes|till|until|to|from|through|thru|by|hour|be|is|was|are|been|runs|run|for|like|say|it's)\s+)(?:somewhere\s+)?around\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))/gi,

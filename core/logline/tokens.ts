@@ -389,12 +389,12 @@ function otherEnd(draft: Draft, match: RegExpExecArray, at: number): undefined {
 }
 
 /** "7, roots to 11": the number after its place, both close to the counter's zero. */
-const isBeyond = ({ numbers: [first, ...more], fields }: Draft, to_ft: number): boolean =>
-  first !== undefined &&
-  more.length === 0 &&
-  !first.size &&
-  first.value < to_ft &&
-  (fields.clock === undefined || fields.form === 'along');
+function isBeyond({ numbers: [first, ...more], bareHour, fields }: Draft, to_ft: number): boolean {
+  const isPlace = first !== undefined && more.length === 0 && (first.placed || !first.size);
+  const place = isPlace ? first.value : first === undefined ? bareHour?.value : undefined;
+  if (place === undefined || place >= to_ft) return false;
+  return fields.clock === undefined || fields.form === 'along' || fields.clock === bareHour?.value;
+}
 
 /** Two ends of a stretch; clock positions where the place is known and both are valid hours. */
 function range(

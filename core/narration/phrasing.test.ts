@@ -9,6 +9,7 @@ import {
   measured,
   notThere,
   pipeChanges,
+  setDown,
   stretches,
   things,
   threePlaces,
@@ -177,4 +178,20 @@ test('what is denied, supposed or reported is not proposed', () => {
             form(said, say(at)),
             [],
           ]);
+});
+
+test('a typed line means the same however it is set down', () => {
+  const facts = (line: string) => typed(line, lastHour + 1)?.map(short);
+  for (const [line, at] of [
+    ['41 roots 30%', '41'],
+    ['41.5 offset 1/2 in', '41.5'],
+    ['30 abs > clay', '30'],
+    ['33 wye left', '33'],
+    ['12 bend 45 right', '12'],
+    ['18 joint sep 1 in', '18'],
+    ["40 hole 3 o'clock", '40'],
+    ['78 main', '78'],
+  ] as const)
+    for (const as of setDown)
+      expect([as(line, at), facts(as(line, at))]).toEqual([as(line, at), facts(line)]);
 });

@@ -39,7 +39,8 @@ const stammered =
 
 /** Words removed before anything is read: "um", "you know". */
 export const interjection = new RegExp(
-  String.raw`(?<![\w'’-])(?:${anyOf(interjections)}|(?<!\d\s*)mm)(?![\w'’-])\s*,?`,
+  // "on the right here" is a side.
+  String.raw`(?<![\w'’-])(?<!\b(?:on|to|from)\s+(?:the|your|our|my)\s+(?=right\s+(?:here|there|now)\s*(?:$|[,.;]|at\b|around\b|~?\d)))(?:${anyOf(interjections)}|(?<!\d\s*)mm)(?![\w'’-])\s*,?`,
   'gi',
 );
 const someWords = String.raw`(?:(?:a|an|the|more|some|what|looks|like|is|that|old|newer|new|existing|regular)\s+)*`;

@@ -13,7 +13,10 @@ export function inWords(feet: number): string {
   const whole = Math.floor(feet);
   const tenths = Math.round((feet - whole) * 10);
   const rest = whole % 100;
-  const below = rest < 20 ? ones[rest] : [tens[Math.floor(rest / 10) - 2], ones[rest % 10 || 20]].join(' ');
+  const below =
+    rest < 20
+      ? ones[rest]
+      : [tens[Math.floor(rest / 10) - 2], ones.slice(1)[(rest % 10) - 1]].join(' ').trim();
   const said = whole < 100 ? below : rest === 0 ? 'one hundred' : `one hundred ${below}`;
   if (tenths === 5) return `${said} and a half`.trim();
   return (tenths === 0 ? said : `${said} point ${ones[tenths]}`)?.trim() ?? '';
@@ -56,6 +59,11 @@ export const atPlace: readonly ((thing: string, at: string) => string)[] = [
   (x, n) => `${n} or so, ${x}`,
   (x, n) => `at the ${n} foot mark, ${x}`,
   (x, n) => `coming up on ${n}, ${x}`,
+  (x, n) => `I'm looking at ${x} at ${n} feet`,
+  (x, n) => `${x} just past ${n}`,
+  (x, n) => `${n} flat, ${x}`,
+  (x, n) => `${x}, ${n} on the counter`,
+  (x, n) => `the main problem is ${x} at ${n}`,
 ];
 
 /** What has a length. */
@@ -84,6 +92,8 @@ export const fromTo: readonly ((thing: string, from: string, to: string) => stri
   (x, a, b) => `${x} from ${a} down to ${b}`,
   (x, a, b) => `${x} all the way from ${a} to ${b}`,
   (x, a, b) => `${x} runs from ${a} to ${b}`,
+  (x, a, b) => `at ${a} we get into ${x}, and we're out of it at ${b}`,
+  (x, a, b) => `${x} starting around ${a} till about ${b}`,
 ];
 
 /** One thing, then another, each at its own place. */
@@ -213,4 +223,26 @@ export const notThere: readonly ((things: string, at: string) => string)[] = [
   (x, n) => `we cut the ${x} at ${n} last year`,
   (x, n) => `could there be ${x} at ${n}?`,
   (x, n) => `didn't find ${x} at ${n}`,
+];
+
+/** The same typed line as people set lines down: in a list, from a table, with units and marks. `at` is its place. */
+export const setDown: readonly ((line: string, at: string) => string)[] = [
+  (line) => line.toUpperCase(),
+  (line) => `${line}.`,
+  (line) => `- ${line}`,
+  (line) => `• ${line}`,
+  (line) => `1) ${line}`,
+  (line) => `00:03:12 ${line}`,
+  (line) => `[03:12] ${line}`,
+  (line) => `dist ${line}`,
+  (line) => line.replaceAll(' ', '\u00a0'),
+  (line, at) => line.replace(`${at} `, `${at}\t`),
+  (line, at) => line.replace(`${at} `, `${at},`),
+  (line, at) => line.replace(`${at} `, `${at}: `),
+  (line, at) => line.replace(`${at} `, `${at} = `),
+  (line, at) => line.replace(`${at} `, `${at} - `),
+  (line, at) => line.replace(at, `${at}'`),
+  (line, at) => line.replace(at, `${at} lf`),
+  (line, at) => line.replace(at, `${at}f`),
+  (line, at) => `${line.replace(`${at} `, '')} @ ${at}`,
 ];
