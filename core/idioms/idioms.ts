@@ -94,6 +94,11 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:(?:i'm|we're|you're|we|i)\s+)?(?:looking\s+at|com(?:e|es|ing)\s+up\s+on)\s+(?=(?:an?|some)\s+[a-z])/gi,
     "there's ",
   ],
+  // "close to half an inch", "not quite 30%", "no more than a quarter of the pipe"
+  [
+    /\b(?:close\s+to|nearly|almost|not\s+quite|(?:no|not)\s+more\s+than|just\s+(?:under|over|shy\s+of)|upwards\s+of|easily|(?<!\b(?:bump|go|open|step|reduce|upsize|change|neck|widen|jump|increase|come|take|goe)s?\s+(?:it\s+)?)up\s+to)\s+(?=(?:(?:a|an|and|half|quarters?|thirds?|eighths?|of|[a-z]+(?:ty|teen)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|hundred)[\s-]+){1,6}?(?:inch(?:es)?\b|percent\b|(?:of\s+)?the\s+pipe\b)|\d[\d./ ]*\s*(?:%|"|percent\b|-?in(?:ch(?:es)?)?\b)|half\s+the\s+pipe\b)/gi,
+    'about ',
+  ],
   // "the main problem is a joint at 4"
   [
     /\b(?:the\s+|my\s+)?(?:main|biggest)\s+(?:problem|issue|thing|concern|trouble)(?:\s+(?:here|there|is|being))*\s+(?=(?:an?|the|some)?\s*[a-z])/gi,
@@ -504,6 +509,12 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "14, roots at 30%", "14, offset at 1 1/2 in": how much, not where.
+  [/\bat\s+(?=(?:(?:about|~)\s*)*\d+(?:\.\d+)?\s*(?:%|percent\b))/gi, ''],
+  [
+    /(?<=\d[^;]*[a-z],?\s+)at\s+(?=(?:(?:about|~)\s*)*(?:\d+\s+\d+\/\d+|\d+\/\d+|[1-5]?[½¼¾⅛⅜⅝⅞]|[1-5](?:\.\d+)?)\s*-?(?:in(?:ch(?:es)?)?\b|"))/gi,
+    '',
+  ],
   // "13 feet 1/2 inch offset": nobody reads the counter to half an inch.
   [
     /(?<=(?:^|[;,]|\bat)\s*~?\s*)(\d+(?:\.\d+)?\s*(?:feet|foot|ft\.?|['’]))\s*(?=(?:\d+\/\d+|[½¼¾⅛⅜⅝⅞])\s*-?(?:in\b|inch|["”])\.?\s+[a-z])/gi,

@@ -315,6 +315,37 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, what = '', pipe = '']) => `here ${quoted(what)} change to ${pipe}`,
   ],
+  // "starts out cast iron and at 4 it goes to clay", "starts as clay, changes to pvc at 4"
+  [
+    new RegExp(
+      String.raw`\bstart(?:s|ed|ing)?\s+(?:out\s+)?(?:as\s+|in\s+|with\s+|being\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:(?:and|then|but|it)\s+)*at\s+((?:about\s+|~\s*)*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:it|we|pipe|then)\s+)*(?:goes|go|changes|change|switches|switch|turns|turn|transitions|becomes)\s+(?:over\s+)?(?:(?:in)?to\s+)?(?:the\s+|old\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, near = '', at = '']) => `at ${at} ${near} > `,
+  ],
+  [
+    new RegExp(
+      String.raw`\bstart(?:s|ed|ing)?\s+(?:out\s+)?(?:as\s+|in\s+|with\s+|being\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:(?:and|then|but|it|we)\s+)*(?:goes|go|changes|change|switches|switch|turns|turn|transitions|becomes)\s+(?:over\s+)?(?:(?:in)?to\s+)?(?:the\s+|old\s+)*(${anyMaterial})(?:\s+pipe)?\s+at\s+((?:about\s+|~\s*)*\d+(?:\.\d+)?)`,
+      'gi',
+    ),
+    ([, near = '', far = '', at = '']) => `at ${at} ${near} > ${far}`,
+  ],
+  // "4, out of cast iron, into clay", "14, leaving clay, entering pvc"
+  [
+    new RegExp(
+      String.raw`(?<=\d\s*(?:feet|foot|ft)?)\s*,\s*(?:(?:we're|i'm|we|i)\s+)?(?:out\s+of|leav(?:e|ing))\s+(?:the\s+)?(${anyMaterial})(?:\s+pipe)?\s*,\s*(?:and\s+)?(?:into|entering|in|on\s+to|onto)\s+(?:the\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, near = '']) => ` ${near} > `,
+  ],
+  // "we switch from clay to pvc"
+  [
+    new RegExp(
+      String.raw`\bswitch(?:es|ed)?\s+(?:over\s+)?(?=(?:from\s+|to\s+)(?:the\s+)?${anyMaterial}\b)`,
+      'gi',
+    ),
+    'changes ',
+  ],
   // "cast iron for 9 feet, then clay": from where the counter stands at zero.
   [
     new RegExp(
@@ -584,7 +615,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|continues|lasts)\s+)?(?:(?:out|up|down|on)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|that|the|old|goes|changes|turns|back|over|to|into)\s+)+(?:(?:there's\s+|there\s+is\s+)?(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|band))\s+(?:back\s+)?(?:to|into)\s+)?(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|continues|lasts)\s+)?(?:(?:out|up|down|on)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|that|the|old|you|you're|we|we're|we've|have|got|in|goes|changes|turns|back|over|to|into)\s+)+(?:(?:there's\s+|there\s+is\s+)?(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|band))\s+(?:back\s+)?(?:to|into)\s+)?(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, pipe = '', at = '', coupling]) =>
@@ -601,7 +632,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "cast iron stops at 16 and goes to orange clay"
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits)\s+(?:at|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|then|it|we|we're|goes|go|changes|turns|switches|back)\s+)+(?:in)?to\s+(?:(?:the|some|old|new|orange|red|brown|white|black|green)\s+)*(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:ends|stops|quits|runs\s+out)\s+(?:at|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|then|it|we|we're|you|you're|goes|go|changes|turns|switches|back)\s+)+(?:in\s?to|to|in)\s+(?:(?:the|some|old|new|orange|red|brown|white|black|green)\s+)*(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, pipe = '', at = '']) => ` at ${at} ${pipe} > `,

@@ -2,6 +2,7 @@ import type { EntryDraft, LogContext } from '../logline/context.js';
 import { parseLogLine } from '../logline/parse.js';
 import type { Point } from '../job/schema.js';
 import {
+  aboutAsMuch,
   atPlace,
   fromTo,
   inWords,
@@ -144,6 +145,17 @@ test('a measure is no place, and a place no measure', () => {
         for (const [digits, words, fields] of measures)
           for (const at of [3, 7.5, 30])
             means((say, isSpoken) => form(said, isSpoken ? words : digits, say(at)), at, [
+              { is, at, ...fields },
+            ]);
+});
+
+test('how much is heard after whatever words lead to it', () => {
+  for (const leads of aboutAsMuch)
+    for (const { things: having, measures } of measured.slice(0, 2))
+      for (const [said, is] of having)
+        for (const [digits, words, fields] of measures.filter(([typedSo]) => /^\d/.test(typedSo)))
+          for (const at of [7.5, 30])
+            means((say, isSpoken) => `${say(at)}, ${said}, ${leads} ${isSpoken ? words : digits}`, at, [
               { is, at, ...fields },
             ]);
 });

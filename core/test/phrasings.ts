@@ -135,6 +135,10 @@ export const pipeChanges: readonly ((near: string, far: string, at: string) => s
   (a, b, n) => `change from ${a} to ${b}, ${n}`,
   (a, b, n) => `${a} stops at ${n}, ${b} from there`,
   (a, b, n) => `${b} from ${n} on, ${a} before that`,
+  (a, b, n) => `starts out ${a} and at ${n} it goes to ${b}`,
+  (a, b, n) => `${n}, out of ${a}, into ${b}`,
+  (a, b, n) => `the ${a} runs out at ${n} and then you're in ${b}`,
+  (a, b, n) => `you have ${a} until ${n}, then you have ${b}`,
 ];
 
 /** A measure as it is typed and spoken, and the field it must become. */
@@ -195,6 +199,23 @@ export const withMeasure: readonly ((thing: string, measure: string, at: string)
   (x, m, n) => `${x}, ${m}, at ${n}`,
   (x, m, n) => `${x} ${m} at ${n} feet`,
   (x, m, n) => `at ${n} feet there's ${x}, ${m}`,
+];
+
+/** What stands between a thing and how much of it there is. */
+export const aboutAsMuch: readonly string[] = [
+  ...[
+    'at',
+    'about',
+    'maybe',
+    "I'd say",
+    'call it',
+    'looks to be',
+    'at least',
+    'a good',
+    'close to',
+    'nearly',
+  ],
+  ...['just under', 'upwards of', 'up to', 'no more than', 'not quite', 'easily'],
 ];
 
 /** A plural at three places. */
