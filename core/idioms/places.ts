@@ -289,7 +289,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "48, joint, roots, 50": after its place, a share.
   [
-    /\b([1-9][05]|100)(?=\s*(?:$|[.;]))(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*(?:[a-z]+\s*,\s*)?(?:[a-z]+\s+)?(?:roots|root\s+ball|grease|scale|debris)\s*,\s*(?!10\b)\d+)/gi,
+    /\b([1-9][05]|100)(?=\s*(?:$|;|\.(?!\d)))(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*(?:[a-z]+\s*,\s*)?(?:[a-z]+\s+)?(?:roots|root\s+ball|grease|scale|debris)\s*,\s*(?!10\b)\d+)/gi,
     ([, share = '']) => `${share}%`,
   ],
   // "a root at 24, one at 27 and one at 30"
@@ -506,7 +506,7 @@ export const placeFigures: readonly Idiom[] = [
     ([, size = '']) => sameSized(size),
   ],
   [
-    /(?<=\bsame\s+thing,\s+(?:large|small)\s*,\s*(?:(?:call\s+it|about|maybe|i'd\s+say|say|like|~)\s*)*)(\d*[05])(?=\s*(?:$|[.;]))/gi,
+    /(?<=\bsame\s+thing,\s+(?:large|small)\s*,\s*(?:(?:call\s+it|about|maybe|i'd\s+say|say|like|~)\s*)*)(\d*[05])(?=\s*(?:$|;|\.(?!\d)))/gi,
     ([, share = '']) => `${share}%`,
   ],
   // "same thing, sixty": a share, as before.

@@ -1,9 +1,11 @@
+import fc from 'fast-check';
 import type { EntryDraft, LogContext } from '../logline/context.js';
 import { parseLogLine } from '../logline/parse.js';
 import type { Point } from '../job/schema.js';
 import {
   aboutAsMuch,
   atPlace,
+  chatter,
   fromTo,
   inWords,
   materials,
@@ -206,4 +208,60 @@ test('a typed line means the same however it is set down', () => {
   ] as const)
     for (const as of setDown)
       expect([as(line, at), facts(as(line, at))]).toEqual([as(line, at), facts(line)]);
+});
+
+/** A sentence of a talk from where the head is, ft; what it must propose, and where the head is after it. */
+type Said = (at: number) => {
+  readonly text: string;
+  readonly want: readonly Record<string, unknown>[];
+  readonly end: number;
+};
+
+const pointed = fc.constantFrom(...things.slice(0, -1));
+const farther_ft = fc.integer({ min: 2, max: 7 });
+const sentence: fc.Arbitrary<Said> = fc.oneof(
+  fc.tuple(fc.constantFrom(...atPlace), pointed).map(([form, thing]): Said => (at) => ({
+    ...{ text: form(thing[0], inWords(at)), want: [one(thing, at)], end: at },
+  })),
+  fc
+    .tuple(fc.constantFrom(...fromTo), fc.constantFrom(...stretches), farther_ft)
+    .map(([form, [said, is], long]): Said => (at) => ({
+      ...{
+        text: form(said, inWords(at), inWords(at + long)),
+        want: [{ is, at, to: at + long }],
+        end: at + long,
+      },
+    })),
+  fc
+    .tuple(fc.constantFrom(...twoThings), pointed, pointed, farther_ft)
+    .map(([form, thing, other, on]): Said => (at) => ({
+      text: form(thing[0], inWords(at), other[0], inWords(at + on)),
+      ...{ want: [one(thing, at), one(other, at + on)], end: at + on },
+    })),
+  fc.constantFrom(...chatter).map((text): Said => (at) => ({ text, want: [], end: at })),
+);
+
+test('a talk of such sentences is each of them, in order', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(sentence, farther_ft, fc.boolean()), { minLength: 5, maxLength: 12 }),
+      (all) => {
+        let head = 1;
+        const said = all.map(([say, on, half]) => {
+          const next = say(head + on + (half ? 0.5 : 0));
+          head = Math.ceil(next.end);
+          return next;
+        });
+        const cues = said.map(({ text }, i) => ({
+          start_s: 4 * i,
+          text: `${text.charAt(0).toUpperCase()}${text.slice(1).replace(/\.$/, '')}.`,
+        }));
+        expect([cues.map(({ text }) => text), narrate(cues).items.map(short)]).toEqual([
+          cues.map(({ text }) => text),
+          said.flatMap(({ want }) => want),
+        ]);
+      },
+    ),
+    { numRuns: 80 },
+  );
 });

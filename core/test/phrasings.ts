@@ -267,3 +267,10 @@ export const setDown: readonly ((line: string, at: string) => string)[] = [
   (line, at) => line.replace(at, `${at}f`),
   (line, at) => `${line.replace(`${at} `, '')} @ ${at}`,
 ];
+
+/** What is said between two things, of none of them. */
+export const chatter: readonly string[] = [
+  ...['Okay.', 'Keep going.', 'All right, moving on.', 'Looks good through here.', 'Let me clean the lens.'],
+  ...['Hold on a second.', 'Nothing much here.', "That's not good.", 'So far so good.', 'Good flow here.'],
+  ...["I'll back up and take another look at that.", 'That one needs attention.', "Let's keep pushing."],
+];
