@@ -509,6 +509,8 @@ export const spokenIdioms: readonly Idiom[] = [
 
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
+  // "that's at one o clock"
+  [/\b(1[0-2]|[1-9])\s+o\s?clock\b/gi, ([, hour = '']) => `${hour} o'clock`],
   // "14, roots at 30%", "14, offset at 1 1/2 in": how much, not where.
   [/\bat\s+(?=(?:(?:about|~)\s*)*\d+(?:\.\d+)?\s*(?:%|percent\b))/gi, ''],
   [

@@ -24,6 +24,11 @@ export const bendToSide: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "going through the wall at about 9"
+  [
+    /\b(?:(?:we're|i'm|we|it)\s+)?(?:going|goes|go|went|passing|passes|comes?|coming)\s+(?:right\s+|out\s+)*through\s+the\s+(?:(?:foundation|house|basement)\s+)?wall\s+(?=at\b)/gi,
+    'foundation wall ',
+  ],
   // "main, lateral is protruding into the main two inches"
   [
     /,\s*(?:and\s+)?(?:the\s+|our\s+)?(?:lateral|it|pipe|tap)(?:\s+is|'s)?\s+(?:protruding|sticking|hanging|extends|protrudes|sticks)\s+(?:out\s+)?(?:in)?to\s+the\s+main\b[^;.]*(?<=\bmain\b[^;]*,[^;]*)/gi,

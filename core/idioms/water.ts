@@ -360,6 +360,11 @@ export const waterFigures: readonly Idiom[] = [
     ),
     'standing water to ',
   ],
+  // "from 24 it starts to hold water, gets to 1.5 inch at 27, and we're out of it by 31"
+  [
+    /^\s*(?:from\s+|at\s+)?((?:(?:about|around|~)\s*)*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it\s+|it's\s+|we\s+)?(?:start(?:s|ing)?\s+(?:to\s+hold|holding)|holds|holding)\s+(?:some\s+|a\s+little\s+)?water\s*,\s*([^;]*?)\s+(?:at|by|around)\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:and|then|we're|i'm|it's)\s+)*out(?:\s+of\s+(?:it|the\s+water))?\s+(?:by|at|around)\s+(?=~?\d)/gi,
+    ([, from = '', how = '']) => `${how.replace(/^gets\s+to\W*/i, '')}, standing water ${from} to `,
+  ],
   // "standing water starts 40, it's half full at 43, and out of it at 47"
   [
     /\b(belly|sag|dip|low\s+spot|(?:standing\s+)?water)\s+(?:starts|begins|starting|beginning)\s+(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it's)\s+)*out(?:\s+of\s+(?:it|the\s+water))?\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,

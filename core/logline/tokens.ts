@@ -95,7 +95,7 @@ export const tokens: readonly Token[] = [
   ),
   token(String.raw`(?:in\s+)?(${number})\s+(?:places|spots)\b`, () => undefined),
   token(
-    String.raw`(?:runs|extends|continues|goes\s+on)\s+(?:for\s+)?(?:(?:about\b|~)\s*)*(${number}\s*${footMark})(?!\s+(?:in|out|down)\b)`,
+    String.raw`(?:(?:runs|extends|continues|goes\s+on)\s+(?:for\s+)?|goes\s+(?:for\s+|(?=about\b|~)))(?:(?:about\b|~)\s*)*(${number}\s*${footMark})(?!\s+(?:in|out|down)\b)`,
     sets((draft, [, far = '']) => (draft.long_ft = toFeet(far))),
   ),
   token(
