@@ -58,78 +58,99 @@ interface Open {
   placed: boolean;
 }
 
+/** A line while its pieces are put together. */
+interface Reading {
+  readonly shape: string;
+  readonly segments: { -readonly [Key in keyof Segment]: Segment[Key] }[];
+  open: Open | undefined;
+}
+
+type TextOf = (piece: Pick<Piece, 'from' | 'to'>) => string;
+
 /**
  * Splits a line into its things: at each `;`, and where natural speech moves on to another. Time grows with its length.
  */
 export function segmentsOf({ shape }: NormalizedText): Segment[] {
-  const segments: { -readonly [Key in keyof Segment]: Segment[Key] }[] = [];
-  let open: Open | undefined;
-  const textOf = ({ from, to }: Pick<Piece, 'from' | 'to'>) => shape.slice(from, to);
-  const close = () => {
-    if (open && textOf(open).trim() !== '')
-      segments.push({
-        ...{ from: open.from, to: open.to, denied: open.denied, hard: open.hard },
-        ...{ again: false, listed: false },
-      });
-    open = undefined;
-  };
-  const beginsNext = (piece: Piece, text: string, next: Piece | undefined, before: string): boolean =>
-    next !== undefined && placeOfNext(piece, text, next, textOf(next), before);
+  const reading: Reading = { shape, segments: [], open: undefined };
+  const textOf: TextOf = ({ from, to }) => shape.slice(from, to);
   const pieces = listsLast(piecesOf(shape), textOf);
-  for (const [index, piece] of pieces.entries()) {
-    const text = textOf(piece);
-    const next = pieces[index + 1];
-    const goesOn = next !== undefined && goesOnListing(next, textOf(next));
-    const following = pieces.slice(index + 1).find((each) => /\w/.test(textOf(each)));
-    const last = segments.at(-1);
-    const listedBefore =
-      open === undefined &&
-      last?.again === true &&
-      !piece.hard &&
-      goesOnListing(piece, text) &&
-      mayBeStretch(text, textOf(last));
-    const listed = open?.denied === true && piece.nouns > 0 && goesOnDenying(piece, text);
-    const denied = piece.lead === denial || listed;
-    if (piece.hard) close();
-    const mended =
-      open !== undefined &&
-      (mends.test(textOf(open)) || (stops.test(textOf(open)) && isBare(text) && piece.lead === ','));
-    const another =
-      open !== undefined &&
-      !mended &&
-      placesAnother(piece, text, textOf(open), open) &&
-      (goesOn || !mayMeasure(piece, text, textOf(open)));
-    const before = open ?? last;
-    const leadsOn = open !== undefined && !mended && open.nouns > 0 && next?.lead === boundary;
-    if (
-      before &&
-      (another || listedBefore || leadsOn) &&
-      beginsNext(piece, text, following, textOf(before))
-    ) {
-      close();
-      open = { from: piece.from, to: piece.to, hard: false, nouns: 0, denied: false, placed: true };
-      continue;
-    }
-    if (another || listedBefore) {
-      const denied = (open ?? last)?.denied === true;
-      close();
-      const first = segments.at(-1);
-      if (first) first.listed = true;
-      segments.push({ from: piece.from, to: piece.to, denied, hard: false, again: true, listed: true });
-      continue;
-    }
-    const further = piece.nouns > 0 || (denied && /[a-z]/i.test(text));
-    const sameDenial = listed || (denied && open?.denied === true && !(open.placed && ownPlace.test(text)));
-    if (open && open.nouns > 0 && further && !sameDenial && !mended) close();
-    open ??= { from: piece.from, to: piece.to, hard: piece.hard, nouns: 0, denied: false, placed: false };
-    open.to = piece.to;
-    open.nouns += piece.nouns;
-    open.placed ||= ownPlace.test(text);
-    open.denied = (open.denied || denied) && piece.lead.toLowerCase() !== 'but';
-    if (piece.retracted && open.nouns > 0) open.denied = true;
-  }
-  close();
-  return segments;
+  pieces.forEach((piece, index) => {
+    takePiece(reading, piece, pieces.slice(index + 1), textOf);
+  });
+  close(reading);
+  return reading.segments;
+}
+
+function close(reading: Reading): void {
+  const { open, segments, shape } = reading;
+  if (open && shape.slice(open.from, open.to).trim() !== '')
+    segments.push({
+      ...{ from: open.from, to: open.to, denied: open.denied, hard: open.hard },
+      ...{ again: false, listed: false },
+    });
+  reading.open = undefined;
+}
+
+/** Adds a piece to the thing that is open, closes that, or takes it for one more place of it. */
+function takePiece(reading: Reading, piece: Piece, rest: readonly Piece[], textOf: TextOf): void {
+  const text = textOf(piece);
+  const [next] = rest;
+  const goesOn = next !== undefined && goesOnListing(next, textOf(next));
+  const last = reading.segments.at(-1);
+  const listedBefore =
+    reading.open === undefined &&
+    last?.again === true &&
+    !piece.hard &&
+    goesOnListing(piece, text) &&
+    mayBeStretch(text, textOf(last));
+  const listed = reading.open?.denied === true && piece.nouns > 0 && goesOnDenying(piece, text);
+  if (piece.hard) close(reading);
+  const { open } = reading;
+  const before = open ?? last;
+  const mended =
+    open !== undefined &&
+    (mends.test(textOf(open)) || (stops.test(textOf(open)) && isBare(text) && piece.lead === ','));
+  const another =
+    open !== undefined &&
+    !mended &&
+    placesAnother(piece, text, textOf(open), open) &&
+    (goesOn || !mayMeasure(piece, text, textOf(open)));
+  const leadsOn = open !== undefined && !mended && open.nouns > 0 && next?.lead === boundary;
+  if (before && (another || listedBefore || leadsOn) && isPlaceOfNext(piece, textOf(before), rest, textOf)) {
+    close(reading);
+    reading.open = { from: piece.from, to: piece.to, hard: false, nouns: 0, denied: false, placed: true };
+  } else if (another || listedBefore) {
+    close(reading);
+    const first = reading.segments.at(-1);
+    if (first) first.listed = true;
+    reading.segments.push({
+      ...{ from: piece.from, to: piece.to, denied: before?.denied === true, hard: false },
+      ...{ again: true, listed: true },
+    });
+  } else goOn(reading, piece, text, { listed, mended });
+}
+
+/** One more piece of the thing that is open, or the first of another. */
+function goOn(
+  reading: Reading,
+  piece: Piece,
+  text: string,
+  { listed, mended }: { readonly listed: boolean; readonly mended: boolean },
+): void {
+  const denied = piece.lead === denial || listed;
+  const { open } = reading;
+  const further = piece.nouns > 0 || (denied && /[a-z]/i.test(text));
+  const sameDenial = listed || (denied && open?.denied === true && !(open.placed && ownPlace.test(text)));
+  if (open && open.nouns > 0 && further && !sameDenial && !mended) close(reading);
+  const now = (reading.open ??= {
+    ...{ from: piece.from, to: piece.to, hard: piece.hard },
+    ...{ nouns: 0, denied: false, placed: false },
+  });
+  now.to = piece.to;
+  now.nouns += piece.nouns;
+  now.placed ||= ownPlace.test(text);
+  now.denied = (now.denied || denied) && piece.lead.toLowerCase() !== 'but';
+  if (piece.retracted && now.nouns > 0) now.denied = true;
 }
 
 /** "31, no, 32": what follows replaces what was said. */
@@ -157,18 +178,12 @@ const beginsWithPlace = /^[\s,¦]*(?:and\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d/i;
  * "at 3 roots and at 9 there's scale", "3 ft, roots, 9 ft, scale": the place of what comes next, not another one of the
  * thing before it.
  */
-const placeOfNext = (
-  { listed }: Piece,
-  text: string,
-  next: Piece,
-  nextText: string,
-  before: string,
-): boolean =>
-  !listed &&
-  next.nouns > 0 &&
-  placeOnly.test(text) &&
-  !/(?:^[\s,]*|\bat\s+|@\s*)~?\d|\b(?:there|both|each|too|also)\b/i.test(nextText) &&
-  (next.lead === boundary || (next.lead === ',' && beginsWithPlace.test(before)));
+function isPlaceOfNext(piece: Piece, before: string, rest: readonly Piece[], textOf: TextOf): boolean {
+  const next = rest.find((each) => /\w/.test(textOf(each)));
+  if (!next || piece.listed || next.nouns === 0 || !placeOnly.test(textOf(piece))) return false;
+  if (/(?:^[\s,]*|\bat\s+|@\s*)~?\d|\b(?:there|both|each|too|also)\b/i.test(textOf(next))) return false;
+  return next.lead === boundary || (next.lead === ',' && beginsWithPlace.test(before));
+}
 
 const stretch = /(?<![\d.])(\d+(?:\.\d+)?)(?:\s*(?:feet|ft|foot|'))?\s*(?:-|–|to\b)\s*~?\s*(\d+(?:\.\d+)?)/i;
 
@@ -202,7 +217,7 @@ const placeOfThing =
   /^[\s,]*(?:and\s+)?(?:at\s+)?~?\s*\d+(?:\.\d+)?\s*(?:(?:feet|ft|foot)\b|')?\s*[,:-]?[\s¦]+(?=[a-z])(?!(?:percent|in|inch(?:es)?|o'?clock|deg(?:rees?)?|to|until|past|and|bend|turn|elbow|sweep)\b)/i;
 
 /** "31, 33 and 35 roots", "31, 33 and 35, roots": the thing with the last place comes first, and the other places after it. */
-function listsLast(pieces: readonly Piece[], textOf: (piece: Piece) => string): Piece[] {
+function listsLast(pieces: readonly Piece[], textOf: TextOf): Piece[] {
   const end = pieces.findIndex(({ nouns }) => nouns > 0);
   const thing = pieces[end] && withItsPlace(pieces.slice(0, end), pieces[end], textOf);
   const places = pieces
@@ -223,7 +238,7 @@ function listsLast(pieces: readonly Piece[], textOf: (piece: Piece) => string): 
 }
 
 /** "…, and 35, roots", "…, and 35 there's roots": the thing together with the place right before it. */
-function withItsPlace(before: readonly Piece[], thing: Piece, textOf: (piece: Piece) => string): Piece {
+function withItsPlace(before: readonly Piece[], thing: Piece, textOf: TextOf): Piece {
   const last = before.findLast((piece) => /\w/.test(textOf(piece)));
   if (!last || before.length < 2 || !/^and$/i.test(last.lead) || !placeOnly.test(textOf(last))) return thing;
   return thing.lead === ',' || thing.lead === boundary

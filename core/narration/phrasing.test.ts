@@ -38,7 +38,7 @@ const context: LogContext = {
 
 interface Understood {
   readonly entry: EntryDraft | undefined;
-  readonly point: Point | null | undefined;
+  readonly point?: Point | null | undefined;
 }
 
 /** Past the hours of a clock nothing about a place is unclear, so nothing may be asked. */
