@@ -1,5 +1,9 @@
 import { placeFirst, type Idiom } from './traced-text.js';
 
+/** A depth in feet, or feet and inches. */
+const deep = String.raw`\d{1,2}(?:\.\d+)?\s*(?:(?:feet|foot|ft)\b|['’])(?:\s*\d{1,2}\s*(?:in(?:ch(?:es)?)?\b|"))?`;
+const atPlace = String.raw`^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+`;
+
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
   // "5 4 deep"
@@ -7,6 +11,32 @@ export const depthFigures: readonly Idiom[] = [
     /(?<![\d.]\s*)\b(\d{1,2})\s+(1[01]|\d)\s+(?=deep\b)/gi,
     ([, feet = '', inches = '']) => `${feet}' ${inches}" `,
   ],
+  // "24.5, I'm getting 5 feet", "14, 5 feet of cover", "41, painted it, 6 feet"
+  [
+    new RegExp(
+      String.raw`(?<=${atPlace})(?:(?:i'm|we're|i|we)\s+(?:getting|got|at)\s+|(?:it's|that's)\s+|(?:painted|marked|spotted|flagged|located)\s+(?:it|that)\s*(?:,|at\b)\s*)?(?:(?:about|around|~)\s*)*(${deep})\s*(?:down|deep|of\s+(?:depth|cover|dirt))(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, depth = '']) => `located, depth ${depth}`,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=${atPlace})(?:(?:i'm|we're)\s+(?:getting|showing|reading)\s+|(?:painted|marked|spotted|flagged|located)\s+(?:it|that)\s*(?:,|at\b)\s*)(?:(?:about|around|~)\s*)*(${deep})(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, depth = '']) => `located, depth ${depth}`,
+  ],
+  // "depth at 14, 5 feet"
+  [
+    new RegExp(
+      String.raw`^\s*(?:the\s+|my\s+)?depth\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*(?:(?:about|~)\s*)*(${deep})(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, at = '', depth = '']) => `located at ${at} ft, depth ${depth}`,
+  ],
+  [/\b(locator|receiver|wand)\s+(?:gave|gives)\s+(?:me|us)\s+/gi, ([, what = '']) => `${what} reads `],
+  // "41 d 6"
+  [/(?<=^\s*~?\d+(?:\.\d+)?\s+)d\s+(?=\d)/gi, 'located, depth '],
   // "sonde at 12 reads 4 feet"
   [
     /\b(?:the\s+)?(?:sonde|locator|beacon|receiver|wand)\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:reads|says|shows|is|was|gives(?:\s+me)?)\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:deep|down))?(?=\s*(?:$|[,.;]))/gi,
@@ -38,7 +68,7 @@ export const depthFigures: readonly Idiom[] = [
   // "42 located at the fence, 4 ft", "42 marked w/ flag, 6 foot"
   [
     new RegExp(
-      String.raw`(?<=${placeFirst}(?:located?|sonde|marked|flagged)\b[^;\d]*?)\s*,?\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)`,
+      String.raw`(?<=${placeFirst}(?:located?|sonde|marked|flagged)\b[^;\d]*?)(?<!\bdepth(?:\s+(?:is|of))?)\s*,?\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)`,
       'gi',
     ),
     ([, deep = '']) => ` located, depth ${deep} ft`,

@@ -8,6 +8,7 @@ import {
   chatter,
   fromTo,
   inWords,
+  located,
   materials,
   measured,
   notThere,
@@ -63,6 +64,7 @@ function short({ entry, point }: Understood): Record<string, unknown> {
     ...{ is: finding ?? (kind === 'point' ? point?.kind : kind), at: reading_ft, to: to_ft, percent, inches },
     ...{ clock: clock ?? (point as { clock?: unknown } | null)?.clock },
     degrees: (point as { degrees?: number } | null)?.degrees,
+    depth: entry?.kind === 'locate' ? entry.depth_ft : undefined,
     ...{ near: upstream?.material, far: downstream?.material },
   };
   return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
@@ -264,4 +266,11 @@ test('a talk of such sentences is each of them, in order', () => {
     ),
     { numRuns: 80 },
   );
+});
+
+test('a locate has its place and its depth, whichever is said first', () => {
+  for (const form of located)
+    for (const at of [7.5, 14, 41])
+      for (const depth of [5, 6.5, 10])
+        means((say) => form(say(at), say(depth)), at, [{ is: 'locate', at, depth }]);
 });

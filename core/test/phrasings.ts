@@ -274,3 +274,19 @@ export const chatter: readonly string[] = [
   ...['Hold on a second.', 'Nothing much here.', "That's not good.", 'So far so good.', 'Good flow here.'],
   ...["I'll back up and take another look at that.", 'That one needs attention.', "Let's keep pushing."],
 ];
+
+/** How deep the pipe lies at a place. */
+export const located: readonly ((at: string, depth: string) => string)[] = [
+  (n, d) => `located at ${n} feet, ${d} feet deep`,
+  (n, d) => `${n}, locate, ${d} feet`,
+  (n, d) => `${n}, locator says ${d} feet`,
+  (n, d) => `${n}, I'm getting ${d} feet`,
+  (n, d) => `${n}, ${d} feet of cover`,
+  (n, d) => `${n}, it's ${d} feet down`,
+  (n, d) => `${n}, painted it, ${d} feet`,
+  (n, d) => `at ${n} we're ${d} feet deep`,
+  (n, d) => `depth at ${n}, ${d} feet`,
+  (n, d) => `depth at ${n} is ${d} feet`,
+  (n, d) => `sonde at ${n} reads ${d} feet`,
+  (n, d) => `locator reads ${d} feet at ${n}`,
+];
