@@ -26,6 +26,12 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "all the joints 12 through 20 are rooted"
   [/\b(?:are|is)\s+(?:all\s+|pretty\s+|really\s+)*rooted(?:\s+(?:up|in|over))?\b/gi, 'have roots'],
+  // "almost half", "dropped about an inch": of what was just named.
+  [/^\s*(?:almost|nearly|about|maybe|probably)\s+half(?=\W*$)/gi, '50%'],
+  [
+    /^\s*(?:it\s+|it's\s+)?(?:dropped|drops|down|lowered)\s+(?=(?:about|maybe|a|an|half|quarter|three|one|two|\d)[^;,]*\binch(?:es)?\W*$)/gi,
+    '',
+  ],
   // "whole side's missing on the right"
   [
     /\b(?:the\s+)?(?:whole|entire)\s+(?:side|wall)(?:'s|\s+is)\s+(?:all\s+)?(?:gone|missing)(?:\s+(?:on|of)\s+(?:the\s+)?(left|right))?\b/gi,

@@ -8,6 +8,11 @@ const sameSized = (how: string): string =>
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
+  // "goes another three feet"
+  [
+    /^\s*(?:(?:and|it|that)\s+)*(?:goes|runs|continues|lasts)\s+(?:on\s+)?(?:for\s+)?another\s+(?=[a-z\d. -]{1,20}\s(?:feet|foot|ft)\b)/gi,
+    'goes for ',
+  ],
   // "each one of the joints from 3 to 9 has roots"
   [/\b(?:each|every)\s+(?:single\s+)?one\s+of\s+(?:the|these|those)\s+joints\b/gi, 'every joint'],
   // "roots at 22, more at 26"

@@ -13,6 +13,7 @@ import {
   measured,
   notThere,
   pipeChanges,
+  saidNext,
   setDown,
   stretches,
   things,
@@ -64,6 +65,7 @@ function short({ entry, point }: Understood): Record<string, unknown> {
     ...{ is: finding ?? (kind === 'point' ? point?.kind : kind), at: reading_ft, to: to_ft, percent, inches },
     ...{ clock: clock ?? (point as { clock?: unknown } | null)?.clock },
     degrees: (point as { degrees?: number } | null)?.degrees,
+    diameter: point?.kind === 'tie-in' ? point.diameter_in : undefined,
     depth: entry?.kind === 'locate' ? entry.depth_ft : undefined,
     ...{ near: upstream?.material, far: downstream?.material },
   };
@@ -273,4 +275,15 @@ test('a locate has its place and its depth, whichever is said first', () => {
     for (const at of [7.5, 14, 41])
       for (const depth of [5, 6.5, 10])
         means((say) => form(say(at), say(depth)), at, [{ is: 'locate', at, depth }]);
+});
+
+test('what the next sentence adds belongs to the thing just named', () => {
+  for (const [[said, is], next, adds] of saidNext)
+    for (const lead of [`{n}, ${said}.`, `There's ${said} at {n}.`, `At {n} feet we've got ${said}.`])
+      for (const at of [7.5, 14, 41])
+        for (const between of [[], ['Okay.']]) {
+          const sentences = [lead.replace('{n}', inWords(at)), ...between, next];
+          const { items } = narrate(sentences.map((text, i) => ({ start_s: 4 * i, text })));
+          expect([sentences, items.map(short)]).toEqual([sentences, [{ is, at, ...adds }]]);
+        }
 });

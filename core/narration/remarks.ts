@@ -172,12 +172,34 @@ function lastsFor(talk: Talk, said: SentenceState, last: NarrationItem, text: st
   const long =
     /^\W*(?:(?:and|so)\s+)?(?:(?:that|it)(?:'s|\s+is|\s+was|\s+goes|\s+runs|\s+lasts)\s+|(?:goes|runs|lasts|continues)\s+)?(?:on\s+)?for\s+(?:about\s+|maybe\s+|~\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\W*$/i.exec(
       text,
-    )?.[1] ?? inchesLong(text);
+    )?.[1] ??
+    /^\W*(?:it|that)(?:'s|\s+is)\s+(?:(?:about|maybe)\s+|~\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s+long\W*$/i.exec(
+      text,
+    )?.[1] ??
+    inchesLong(text);
   const { entry } = last;
   if (long === undefined || entry.kind !== 'finding' || entry.to_ft !== undefined) return false;
   if (entry.reading_ft === undefined) return false;
   const to_ft = entry.reading_ft + (entry.pass === 'back' ? -1 : 1) * Number(long);
   amend(talk, said, last, { ...entry, to_ft });
+  return true;
+}
+
+const endsThere =
+  /^\W*(?:(?:and|then|so|but)\s+)*(?:(?:it|that|this|they|water)\s+)?(?:ends?|stops?|quits?|clears(?:\s+up)?|dies\s+out|(?:all\s+the\s+way\s+)?(?:out\s+)?to|(comes\s+out|out))\s*(?:(?:at|by|around|about|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i;
+
+/** "It stops at sixty", right after a crack: the crack does, not the camera. False where it says something else. */
+export function endsLast(talk: Talk, said: SentenceState, text: string): boolean {
+  const last = talk.items.at(-1);
+  const [, out, at = /^\W*(\d+(?:\.\d+)?)\s+ends\W*$/i.exec(text)?.[1]] = endsThere.exec(text) ?? [];
+  if (at === undefined || last?.entry.kind !== 'finding' || said.index - talk.lastAt > 2) return false;
+  const { reading_ft, to_ft, pass, finding } = last.entry;
+  if (to_ft !== undefined || reading_ft === undefined || pass !== talk.pass || isEach(last.entry))
+    return false;
+  if (out !== undefined && finding !== 'belly') return false;
+  if (pass === 'out' ? Number(at) <= reading_ft : Number(at) >= reading_ft) return false;
+  waterEnds(talk, last, Number(at), false);
+  amend(talk, said, last, endingAt(last.entry, Number(at)));
   return true;
 }
 
@@ -305,13 +327,37 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
   const done = [
     Object.keys(more).length > 0 && item.entry.kind === 'finding' ? takeFields(item, more) : false,
     item.point?.kind === 'tie-in' && draft.served !== undefined ? nameBranch(item, draft.served) : false,
-    item.point?.kind === 'bend' && draft.aboutPoint.degrees !== undefined
-      ? ((item.point = { ...item.point, degrees: draft.aboutPoint.degrees }), true)
-      : false,
+    describePoint(item, draft, more),
   ].some(Boolean);
   if (!done) return;
   talk.lastAt = said.index;
   join(talk, item, said.sentence.text, said.index);
+}
+
+/** No branch is narrower, in. */
+const leastBranch_in = 1.25;
+
+/** "It's on the left", "three inch", "it's capped": more of the branch or bend just named. */
+function describePoint(item: NarrationItem, { aboutPoint }: Draft, said: Record<string, unknown>): boolean {
+  const { point } = item;
+  if (point?.kind !== 'tie-in' && point?.kind !== 'bend') return false;
+  const { clock, inches } = said;
+  const { degrees, note } = aboutPoint;
+  const more: Partial<typeof point> = {
+    ...(typeof clock === 'number' && point.clock === undefined ? { clock } : {}),
+    ...(point.kind === 'bend' && degrees !== undefined ? { degrees } : {}),
+    ...(point.kind === 'tie-in' && note !== undefined && point.note === undefined ? { note } : {}),
+    ...(point.kind === 'tie-in' &&
+    typeof inches === 'number' &&
+    inches >= leastBranch_in &&
+    point.diameter_in === undefined
+      ? { diameter_in: inches }
+      : {}),
+  };
+  if (Object.keys(more).length === 0) return false;
+  item.point = { ...point, ...more };
+  if (more.clock !== undefined) item.entry = { ...item.entry, clock: more.clock };
+  return true;
 }
 
 function nameBranch(item: NarrationItem, served: string): boolean {

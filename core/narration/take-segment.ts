@@ -8,7 +8,7 @@ import { readSegment, type SegmentRead } from '../logline/read-segment.js';
 import type { Segment } from '../logline/segments.js';
 import type { NormalizedText } from '../speech/normalize.js';
 import { placeOf } from '../idioms/traced-text.js';
-import { takeEnd, takeRemark } from './remarks.js';
+import { endsLast, takeEnd, takeRemark } from './remarks.js';
 import { takeLater } from './said-later.js';
 import { placeUnderWater } from './under-water.js';
 import { beginTest } from './water-tests.js';
@@ -64,6 +64,7 @@ export function takeSegment(talk: Talk, said: SentenceState, at: number): void {
   const wayIn =
     isWayIn(read.draft) &&
     /\b(?:through|went\s+in|go(?:ing)?\s+in|in\s+at|set\s+up|(?<!\bcoming\s)from)\b/i.test(text);
+  if (endsLast(talk, said, text)) return;
   if (!isThing(read) || wayIn) takeRemark(talk, said, read.draft, text);
   else if (!takeEnd(talk, said, read.draft, text) && !followPipe(talk, said, read.draft, text))
     takeThing(talk, said, at, read, text);
@@ -258,7 +259,7 @@ function isSeenThrough(talk: Talk, said: SentenceState, { implied, finding, numb
     finding !== 'hole' ||
     numbers.length > 0 ||
     !last ||
-    said.index - talk.lastAt > 1 ||
+    said.index - talk.lastAt > 2 ||
     said.index === talk.lastAt
   )
     return false;

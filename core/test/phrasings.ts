@@ -290,3 +290,29 @@ export const located: readonly ((at: string, depth: string) => string)[] = [
   (n, d) => `sonde at ${n} reads ${d} feet`,
   (n, d) => `locator reads ${d} feet at ${n}`,
 ];
+
+/** A thing, what is said of it in the next sentence, and what that adds. */
+export const saidNext: readonly (readonly [
+  thing: Thing,
+  next: string,
+  adds: Readonly<Record<string, unknown>>,
+])[] = [
+  [['roots', 'roots'], 'About a third of the pipe.', { percent: 33 }],
+  [['roots', 'roots'], 'Almost half.', { percent: 50 }],
+  [['roots', 'roots'], "They're coming in from the left.", { clock: 9 }],
+  [['a crack', 'crack'], 'It stops at sixty.', { to: 60 }],
+  [['a crack', 'crack'], 'Ends at sixty.', { to: 60 }],
+  [['a crack', 'crack'], 'Runs along the bottom.', { clock: 6 }],
+  [['an offset', 'offset'], 'Dropped about an inch.', { inches: 1 }],
+  [['an offset', 'offset'], "It's about three quarters of an inch.", { inches: 0.75 }],
+  [['standing water', 'belly'], 'Out at sixty.', { to: 60 }],
+  [['standing water', 'belly'], "Sixty, we're out of it.", { to: 60 }],
+  [['standing water', 'belly'], 'Deepest is two inches.', { inches: 2 }],
+  [['heavy scale', 'deposit'], 'All the way to sixty.', { to: 60 }],
+  [['a wye', 'tie-in'], "It's on the left.", { clock: 9 }],
+  [['a wye', 'tie-in'], 'Three inch.', { diameter: 3 }],
+  [['a bend', 'bend'], 'To the left.', { clock: 9 }],
+  [['a bend', 'bend'], "It's a forty five.", { degrees: 45 }],
+  [['a hole', 'hole'], "Two o'clock position.", { clock: 2 }],
+  [['a separated joint', 'separation'], 'You can see dirt.', {}],
+];
