@@ -68,7 +68,7 @@ export const depthFigures: readonly Idiom[] = [
   // "42 located at the fence, 4 ft", "42 marked w/ flag, 6 foot"
   [
     new RegExp(
-      String.raw`(?<=${placeFirst}(?:located?|sonde|marked|flagged)\b[^;\d]*?)(?<!\bdepth(?:\s+(?:is|of))?)\s*,?\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)`,
+      String.raw`\s*,?\s+(\d{1,2}(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)(?<=${placeFirst}(?:located?|sonde|marked|flagged)\b[^;\d]*?\s*,?\s+[\d.]+\s*[a-z']+)(?<!\bdepth(?:\s+(?:is|of))?\s*,?\s+[\d.]+\s*[a-z']+)`,
       'gi',
     ),
     ([, deep = '']) => ` located, depth ${deep} ft`,

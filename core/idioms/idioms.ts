@@ -290,7 +290,7 @@ export const spokenIdioms: readonly Idiom[] = [
     ' ',
   ],
   [
-    /(?<=\boffset\b[^;.]*?),?\s+(?:and\s+)?(?:it\s+)?(?:drops|dropped|steps|stepped)\s+(?:down|up)(?=\s*(?:$|[.,;]))/gi,
+    /,?\s+(?:and\s+)?(?:it\s+)?(?:drops|dropped|steps|stepped)\s+(?:down|up)(?=\s*(?:$|[.,;]))(?<=\boffset\b[^;.]*?,?\s+(?:and\s+)?(?:it\s+)?(?:drops|dropped|steps|stepped)\s+(?:down|up))/gi,
     ' ',
   ],
   // "not real bad"
@@ -536,7 +536,7 @@ export const figureIdioms: readonly Idiom[] = [
   [/(?<=(?:[,;]|\band)\s*)then\s+(?=(?!at\b)[^;,]*\bat\s+(?:about\s+|~\s*)?\d)/gi, ' '],
   // "at 3 we get into roots, and we're out of it at 8"
   [
-    /(?<=^\s*(?:at\s+|from\s+)?~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z]),?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+(?=~?\d)(?<!\b(?:wall|liner|clay|pipe|pvc|abs|iron|cast|concrete|plastic)\s+(?:ends?|stops?|quits?)\s+at\s+)/gi,
+    /,?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+(?=~?\d)(?<=^\s*(?:at\s+|from\s+)?~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z],?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+)(?<!\b(?:wall|liner|clay|pipe|pvc|abs|iron|cast|concrete|plastic)\s+(?:ends?|stops?|quits?)\s+at\s+)/gi,
     ' to ',
   ],
   // "roots just past 7.5"
@@ -561,7 +561,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "roots somewhere around 7.5"
   [
-    /(?<=^(?:(?:11\.25|22\.5|22|45|60|90)\s+(?=[a-z]))?(?:[^\d;]|\d+(?:\/\d+)?\s*-?(?:%|percent\b|inch\b|in\b|"|o'clock))+)(?<=[a-z%"]\s+)(?<!\b(?:way|all|goes|go|went|turn|turned|flip|spin|swing|come|comes|till|until|to|from|through|thru|by|hour|be|is|was|are|been|runs|run|for|like|say|it's)\s+)(?:somewhere\s+)?around\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))/gi,
+    /\b(?:somewhere\s+)?around\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))(?<=^(?:(?:11\.25|22\.5|22|45|60|90)\s+(?=[a-z]))?(?:[^\d;]|\d+(?:\/\d+)?\s*-?(?:%|percent\b|inch\b|in\b|"|o'clock))+(?:somewhere\s+)?around\s+)(?<=[a-z%"]\s+(?:somewhere\s+)?around\s+)(?<!\b(?:way|all|goes|go|went|turn|turned|flip|spin|swing|come|comes|till|until|to|from|through|thru|by|hour|be|is|was|are|been|runs|run|for|like|say|it's)\s+(?:somewhere\s+)?around\s+)/gi,
     'at about ',
   ],
   ...correctingFigures,
@@ -673,7 +673,7 @@ export const figureIdioms: readonly Idiom[] = [
   ],
   // "roots at 46 end at 43": a stretch.
   [
-    /(?<=(?:^|;)[^;,\d]*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'|%|percent))?(?:\s+(?!and\b|with\b|then\b|plus\b)[a-z]+(?:\s+\d+\s*(?:%|percent))?){0,3})\s+ends?\s+(?:at\s+|around\s+)?(?=~?\s*\d+(?:\.\d+)?\s*(?:$|[,;]|feet|foot|ft|'))/gi,
+    /\s+ends?\s+(?:at\s+|around\s+)?(?=~?\s*\d+(?:\.\d+)?\s*(?:$|[,;]|feet|foot|ft|'))(?<=(?:^|;)[^;,\d]*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'|%|percent))?(?:\s+(?!and\b|with\b|then\b|plus\b)[a-z]+(?:\s+\d+\s*(?:%|percent))?){0,3}\s+ends?\s+(?:at\s+|around\s+)?)/gi,
     ' to ',
   ],
   // "26 joint 26 roots": the place again.
