@@ -24,6 +24,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:you|i|we)\s+can\s+see\s+(?:(?:the|some|bare)\s+)*(?:rock|bedding|ground|earth)\b(?=\s*(?:$|[,.;]|through\b|outside\b|behind\b))/gi,
     'dirt showing',
   ],
+  // "26 rooted joint", "joint's rooted"
+  [
+    /\brooted\s+(joints?)\b|\b(joints?)(?:'s|\s+is)?\s+rooted\b/gi,
+    ([, one, other = '']) => `roots in ${one ?? other}`,
+  ],
   // "all the joints 12 through 20 are rooted"
   [/\b(?:are|is)\s+(?:all\s+|pretty\s+|really\s+)*rooted(?:\s+(?:up|in|over))?\b/gi, 'have roots'],
   // "almost half", "dropped about an inch": of what was just named.

@@ -279,8 +279,26 @@ export const waterIdioms: readonly Idiom[] = [
   ],
 ];
 
+/** "ends", "we're out of it", "it's gone", "comes back up": where something that goes on is over. */
+const isOver = String.raw`(?:(?:and|then|but|standing|it|it's|we|we're|i'm|that|that's|they|water|the|pipe|line|is|comes?|come|goes)\s+)*(?:ends?|done|out(?:\s+of\s+(?:it|that|them|those|the\s+water))?|clears?(?:\s+up)?|gone|back\s+up|over|dry|dries\s+(?:up|out)|levels?\s+(?:back\s+)?out|stops?|quits?|no\s+(?:more\s+)?water|¬\s*(?:more\s+)?water)`;
+const sags = String.raw`(?:belly|bellies|sags?|dips?|low\s+spot|puddle|(?:standing\s+)?water(?:\s+standing)?)`;
+const place = String.raw`~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?`;
+
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
+  // "at 3 there's water to 8"
+  [
+    new RegExp(
+      String.raw`\bwater\s+to\s+(?=~?\d)(?<=^\s*(?:at\s+)?${place}\s*,?\s+(?:(?:there's|there\s+is|we\s+hit|we\s+have|we've\s+got|i\s+hit)\s+)(?:some\s+)?water\s+to\s+)`,
+      'gi',
+    ),
+    'standing water to ',
+  ],
+  // "water in the bottom from 3 to 8", "3 to 8, water in the pipe"
+  [
+    /\bwater\s+in\s+the\s+(?:bottom|pipe|line|invert)(?:\s+of\s+the\s+(?:pipe|line))?(?=\s+(?:from\s+)?~?\d|\s*[.]?\s*$)(?<=^\s*(?:from\s+)?~?\d[\d.]*\s*(?:feet\s+|ft\s+)?(?:to|-)\s*~?\d[^;]*|(?=.*\d\s*(?:feet\s+|ft\s+)?(?:to|-)\s*~?\d).*)/gi,
+    'standing water',
+  ],
   // "10 to 14 sag, 2 inches at 12": how deep it is at its deepest.
   [
     /\b(\d(?:[./]\d+)?\s*(?:in(?:ch(?:es)?)?|"))\s+(?:deep\s+)?(?:at|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;]))(?<=\d\s*(?:feet|foot|ft)?\s*(?:-|to|thr(?:ough|u))\s*\d[^;]*\b(?:sag|belly|dip|water)\b[^;]*)/gi,
@@ -442,5 +460,30 @@ export const waterFigures: readonly Idiom[] = [
   [
     /(?<!\b(?:standing|under|holding|running|of)\s+)\b(?:the\s+|max(?:imum)?\s+)?water(?:'s|\s+(?:is|was|gets|level|depth))*\s+(?:to\s+)?(?=(?:(?:about|around|like|roughly|only|~|maybe)\s*)*[\d½¼¾⅛⅜⅝⅞][\d./½¼¾⅛⅜⅝⅞ ]*(?:to\s+[\d./]+\s*)?(?:in\b|inch|"|%|percent))/gi,
     'standing water ',
+  ],
+  // "belly at 3, ends at 8", "water standing at 3, clear at 8"
+  [
+    new RegExp(
+      String.raw`\b(${sags}|roots?|grease|scale|debris|mud|rust|corrosion|cracks?|cracking)\s+(?:(?:starts|starting|begins|beginning)\s+)?(?:at|from)\s+(${place})\s*,?\s+${isOver}\s+(?:at|by|around)\s+(?=~?\s*\d)`,
+      'gi',
+    ),
+    ([, what = '', from = '']) => `${/water/i.test(what) ? 'standing water' : what} ${from} to `,
+  ],
+  // "at 3 we hit water, at 8 we're out", "14, water starts, 19, water ends"
+  [
+    new RegExp(
+      String.raw`^\s*(?:at\s+)?(${place})\s*,?\s+(?:[a-z']+\s+){0,3}?(${sags})(?:\s+(?:starts|begins))?\s*,\s+(?:(?:and|then)\s+)?(?:at\s+|by\s+)?(${place})\s*,?\s+${isOver}(?:\s+(?:again|now))?(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([, from = '', what = '', to = '']) =>
+      `${from} to ${to} ${/water/i.test(what) ? 'standing water' : what}`,
+  ],
+  // "at 3 there's water and it's gone at 8"
+  [
+    new RegExp(
+      String.raw`^\s*(?:at\s+)?(${place})\s*,?\s+(?:[a-z']+\s+){0,4}?(${sags})\s*,?\s+${isOver}\s+(?:at|by|around)\s+(?=~?\s*\d)`,
+      'gi',
+    ),
+    ([, from = '', what = '']) => `${/water/i.test(what) ? 'standing water' : what} ${from} to `,
   ],
 ];

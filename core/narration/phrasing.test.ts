@@ -19,6 +19,7 @@ import {
   things,
   threePlaces,
   twoThings,
+  wetFromTo,
   withMeasure,
 } from '../test/phrasings.js';
 import { narrate } from './narrate.js';
@@ -118,6 +119,16 @@ test('from one place to another', () => {
         [98, 103],
       ] as const)
         means((say) => form(said, say(from), say(to)), from, [{ is, at: from, to }]);
+});
+
+test('water from where it begins to where it ends, and no inches of it', () => {
+  for (const form of wetFromTo)
+    for (const [from, to] of [
+      [3, 8],
+      [7.5, 11],
+      [24.5, 41],
+    ] as const)
+      means((say) => form(say(from), say(to)), from, [{ is: 'belly', at: from, to }]);
 });
 
 test('two things: each has its own place, and neither has the other’s', () => {

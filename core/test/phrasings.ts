@@ -316,3 +316,18 @@ export const saidNext: readonly (readonly [
   [['a hole', 'hole'], "Two o'clock position.", { clock: 2 }],
   [['a separated joint', 'separation'], 'You can see dirt.', {}],
 ];
+
+/** Standing water from one place to another. */
+export const wetFromTo: readonly ((from: string, to: string) => string)[] = [
+  (a, b) => `belly at ${a}, ends at ${b}`,
+  (a, b) => `${a}, water starts, ${b}, water ends`,
+  (a, b) => `${a} water, ${b} no water`,
+  (a, b) => `at ${a} we hit water, at ${b} we're out`,
+  (a, b) => `at ${a} there's water and it's gone at ${b}`,
+  (a, b) => `at ${a} feet it starts to sag, comes back up at ${b}`,
+  (a, b) => `sag starting at ${a}, done at ${b}`,
+  (a, b) => `water standing at ${a}, clear at ${b}`,
+  (a, b) => `water in the bottom from ${a} to ${b}`,
+  (a, b) => `line sags at ${a}, back up at ${b}`,
+  (a, b) => `pipe's holding water from ${a} to ${b}`,
+];
