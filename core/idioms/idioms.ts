@@ -114,6 +114,12 @@ export const spokenIdioms: readonly Idiom[] = [
   [/\b(?:exactly|precisely)\s+/gi, ''],
   [/^\s*(?:and\s+)?then\s+(?=(?:at\s+|from\s+)?(?:about\s+)?~?\d)/gi, ''],
   [/^\s*somewhere\s+(?=(?:around|about|near)\s)/gi, ''],
+  // "41-1/2", "1-1/2 in", "thirty-two-point-three"
+  [
+    /(?<![\d./-])(?:(\d{1,3})-([1-7]\/(?:2|4|8))(?![\d/]|\s*-?(?:in\b|inch|"))|([1-9]|1[0-2])-(\d{1,2}\/(?:2|4|8|16))(?=\s*-?(?:in\b|inch|")))/g,
+    ([, ones, part, inches = '', more = '']) => `${ones ?? inches} ${part ?? more}`,
+  ],
+  [/(?<=[a-z])-point-(?=[a-z])/gi, ' point '],
   // "00:03:12 41 roots": where it is in the video.
   [
     /^\s*((?:\d{1,2}:)?[0-5]?\d:[0-5]\d)\s+[-–]?\s*(?=(?:at\s+|@\s*)?~?\d)/g,
@@ -511,6 +517,11 @@ export const spokenIdioms: readonly Idiom[] = [
 export const figureIdioms: readonly Idiom[] = [
   // "that's at one o clock"
   [/\b(1[0-2]|[1-9])\s+o\s?clock\b/gi, ([, hour = '']) => `${hour} o'clock`],
+  // "at 18 inches there's a crack", "18 inches, roots": a place short of a few feet.
+  [
+    /^\s*at\s+(\d{1,2})\s*in(?:ch(?:es)?)?\b(?=\s*,|\s+(?:there's|there\s+is|we|i|you)\b)|^\s*(\d{1,2})\s*inches(?=\s*,)|\bat\s+(1[2-9]|[2-9]\d)\s*inches(?=\s*(?:$|[,.;]))/gi,
+    ([, one, other, far = '']) => `at ${Math.round((100 * Number(one ?? other ?? far)) / 12) / 100} ft`,
+  ],
   // "14, roots at 30%", "14, offset at 1 1/2 in": how much, not where.
   [/\bat\s+(?=(?:(?:about|~)\s*)*\d+(?:\.\d+)?\s*(?:%|percent\b))/gi, ''],
   [
@@ -543,6 +554,11 @@ export const figureIdioms: readonly Idiom[] = [
   [
     /(?<=[a-z%"]\s+)(?:just|right|slightly|a\s+(?:little|bit|hair|touch)(?:\s+bit)?)\s+(?:past|before|beyond|after|shy\s+of|short\s+of)\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))/gi,
     'at about ',
+  ],
+  // "at 50 flat there's a crack", "roots at 50 flat"
+  [
+    /(?<=\bat\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+flat(?=\s+(?:there's|we|i|you)\b|\s*(?:$|[,.;]))(?<=(?:^|[a-z]\s+)at\s[^;]*)(?!\W*$(?<=^\s*at\s[^;]*))/gi,
+    '',
   ],
   // "7.5 flat, roots": neither more nor less.
   [

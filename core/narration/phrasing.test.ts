@@ -13,6 +13,7 @@ import {
   measured,
   notThere,
   pipeChanges,
+  readings,
   saidNext,
   setDown,
   stretches,
@@ -297,4 +298,21 @@ test('what the next sentence adds belongs to the thing just named', () => {
           const { items } = narrate(sentences.map((text, i) => ({ start_s: 4 * i, text })));
           expect([sentences, items.map(short)]).toEqual([sentences, [{ is, at, ...adds }]]);
         }
+});
+
+test('a reading is the same number however it is called', () => {
+  for (const [said, feet] of readings)
+    for (const form of [
+      (n: string) => `At ${n} there's a crack.`,
+      (n: string) => `${n}, there's a crack.`,
+      (n: string) => `A crack at ${n}.`,
+      (n: string) => `We've got a crack at ${n}.`,
+    ]) {
+      const [first, ...more] = spoken(form(said));
+      expect([form(said), first?.entry?.reading_ft?.toFixed(2), more]).toEqual([
+        form(said),
+        feet.toFixed(2),
+        [],
+      ]);
+    }
 });

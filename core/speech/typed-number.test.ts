@@ -8,6 +8,14 @@ test.each<[string, Measure, number | undefined]>([
   ['5 ft 6 in', 'feet', 5.5],
   ['5 1/2', 'feet', 5.5],
   ['5.5 ft', 'feet', 5.5],
+  ['5-1/2', 'feet', 5.5],
+  ['5\'-6"', 'feet', 5.5],
+  ['5\'6-1/2"', 'feet', 5 + 6.5 / 12],
+  ['5ft6', 'feet', 5.5],
+  ['66 in', 'feet', 5.5],
+  ['4"', 'inches', 4],
+  ['1-1/2 in', 'inches', 1.5],
+  ['4 ft', 'inches', undefined],
   ['-3', 'feet', -3],
   ['1,250.50', 'money', 1250.5],
   ['$1,250', 'money', 1250],
@@ -21,11 +29,12 @@ test.each<[string, Measure, number | undefined]>([
   ['1,25', 'money', undefined],
   ['', 'number', undefined],
 ])('"%s" in a field for %s', (text, measure, value) => {
-  expect(typedNumber(text, measure)).toBe(value);
+  if (value === undefined) expect(typedNumber(text, measure)).toBeUndefined();
+  else expect(typedNumber(text, measure)).toBeCloseTo(value, 4);
 });
 
 test('what a field shows it reads back to the same number', () => {
-  const measures = fc.constantFrom<Measure>('number', 'feet', 'money', 'share');
+  const measures = fc.constantFrom<Measure>('number', 'feet', 'inches', 'money', 'share');
   fc.assert(
     fc.property(fc.integer({ min: -9_999_999, max: 9_999_999 }), measures, (tenThousandths, measure) => {
       const value = tenThousandths / 10_000;

@@ -331,3 +331,32 @@ export const wetFromTo: readonly ((from: string, to: string) => string)[] = [
   (a, b) => `line sags at ${a}, back up at ${b}`,
   (a, b) => `pipe's holding water from ${a} to ${b}`,
 ];
+
+/** Readings of the counter as they are called. */
+export const readings: readonly (readonly [said: string, feet: number])[] = [
+  ...([
+    ['forty-one', 41],
+    ['forty one point five', 41.5],
+    ['forty one foot six', 41.5],
+    ['forty one feet six inches', 41.5],
+    ['forty one and three quarters', 41.75],
+    ['a hundred and two', 102],
+    ['one oh two', 102],
+    ['one twenty five', 125],
+    ['eleven and a half', 11.5],
+    ['thirty-two-point-three', 32.3],
+    ['thirty two seven', 32.7],
+    ['forty six feet and a half', 46.5],
+    ['nine foot eight', 9 + 8 / 12],
+    ['ninety', 90],
+    ['twenty-two and a half', 22.5],
+    ['one foot', 1],
+    ['five point oh', 5],
+  ] as const),
+  ...([
+    ['41-1/2', 41.5],
+    ['41 1/2', 41.5],
+    ['41\'6"', 41.5],
+    ['41.5 feet', 41.5],
+  ] as const),
+];
