@@ -5,10 +5,10 @@ import { depthFigures } from './depths.js';
 import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 import { aNumber } from './number-words.js';
 import { pipeIdioms } from './pipes.js';
-import { placeFigures, stretchIdioms } from './places.js';
+import { placeFigures, readingFigures, stretchIdioms } from './places.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { listMarks, separatorIdioms } from './punctuation.js';
-import { remarkIdioms } from './remarks.js';
+import { leadingWords, remarkIdioms } from './remarks.js';
 import { findingIdioms } from './findings.js';
 import { stopIdioms } from './stopping.js';
 import { waterFigures, waterIdioms } from './water.js';
@@ -89,54 +89,7 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(on|to|from)\s+(the|your|our|my)\s+right\s+(?=(?:right\s+)?(?:here|there|just|now|a\s+little)\b)/gi,
     ([, on = '', the = '']) => `${on} ${the} right side `,
   ],
-  // "I'm looking at a joint", "we come up on a joint"
-  [
-    /\b(?:(?:i'm|we're|you're|we|i)\s+)?(?:looking\s+at|com(?:e|es|ing)\s+up\s+on)\s+(?=(?:an?|some)\s+[a-z])/gi,
-    "there's ",
-  ],
-  // "close to half an inch", "not quite 30%", "no more than a quarter of the pipe"
-  [
-    /\b(?:close\s+to|nearly|almost|not\s+quite|(?:no|not)\s+more\s+than|just\s+(?:under|over|shy\s+of)|upwards\s+of|easily|(?<!\b(?:bump|go|open|step|reduce|upsize|change|neck|widen|jump|increase|come|take|goe)s?\s+(?:it\s+)?)up\s+to)\s+(?=(?:(?:a|an|and|half|quarters?|thirds?|eighths?|of|[a-z]+(?:ty|teen)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|hundred)[\s-]+){1,6}?(?:inch(?:es)?\b|percent\b|(?:of\s+)?the\s+pipe\b)|\d[\d./ ]*\s*(?:%|"|percent\b|-?in(?:ch(?:es)?)?\b)|half\s+the\s+pipe\b)/gi,
-    'about ',
-  ],
-  // "the main problem is a joint at 4"
-  [
-    /\b(?:the\s+|my\s+)?(?:main|biggest)\s+(?:problem|issue|thing|concern|trouble)(?:\s+(?:here|there|is|being))*\s+(?=(?:an?|the|some)?\s*[a-z])/gi,
-    ' ',
-  ],
-  [/(?<=(?:feet|foot|ft)\s+)from\s+(?:the\s+)?access(?:\s+point)?\b/gi, ' '],
-  // "put down roots at 14", "counter reads 14, roots", "exactly 14 feet"
-  [
-    /^\s*(?:and\s+|let's\s+)?(?:put\s+down|put(?=\s[^;]*\b(?:at|from)\s+~?\d)|write\s+down|jot\s+down|log)\s+(?=[a-z])/gi,
-    '',
-  ],
-  [/^\s*(?:the\s+)?(?:counter|footage|reel)\s+(?:reads|says|shows)\s+(?=[a-z\d])/gi, ''],
-  [/\b(?:exactly|precisely)\s+/gi, ''],
-  [/^\s*(?:and\s+)?then\s+(?=(?:at\s+|from\s+)?(?:about\s+)?~?\d)/gi, ''],
-  [/^\s*somewhere\s+(?=(?:around|about|near)\s)/gi, ''],
-  // "41-1/2", "1-1/2 in", "thirty-two-point-three"
-  [
-    /(?<![\d./-])(?:(\d{1,3})-([1-7]\/(?:2|4|8))(?![\d/]|\s*-?(?:in\b|inch|"))|([1-9]|1[0-2])-(\d{1,2}\/(?:2|4|8|16))(?=\s*-?(?:in\b|inch|")))/g,
-    ([, ones, part, inches = '', more = '']) => `${ones ?? inches} ${part ?? more}`,
-  ],
-  [/(?<=[a-z])-point-(?=[a-z])/gi, ' point '],
-  // "00:03:12 41 roots": where it is in the video.
-  [
-    /^\s*((?:\d{1,2}:)?[0-5]?\d:[0-5]\d)\s+[-–]?\s*(?=(?:at\s+|@\s*)?~?\d)/g,
-    ([, time = '']) => `video ${time} `,
-  ],
-  // "41 lf roots", "41f roots"
-  [/(?<=\d)\s*(?:l\.?f|f)\b\.?(?=\s|$)/gi, ' ft'],
-  // "dist 41 roots", "ftg 41"
-  [/(?<=^\s*)(?:dist(?:ance)?|ftg|footage|counter|reading)\b\.?\s*[:=]?\s*(?=~?\d)/gi, ''],
-  // "41 = roots", "50 to 56: sag"
-  [
-    /(?<=^\s*[@~]?\s*\d[\d.]*(?:\s*(?:-|to|through|thru)\s*\d[\d.]*)?(?:\s*(?:feet|foot|ft\.?|['’]))?)\s*[=:]\s+(?=[a-z\d])/gi,
-    ' ',
-  ],
-  [/^\s*@\s*(?=\d[\d.]*\s*(?:-|to|through|thru)\s*\d)/gi, ''],
-  // "78 main noted"
-  [/\s+(?:was\s+|were\s+)?(?:noted|observed)(?=\s*[.;]?\s*$)/gi, ''],
+  ...leadingWords,
   // "vert misalign 1/2"
   [
     /\b(vert(?:ical)?|horiz(?:ontal)?)(?:ly)?\.?\s+(misalign(?:ment|ed)?|offset)\b/gi,
@@ -517,69 +470,7 @@ export const spokenIdioms: readonly Idiom[] = [
 export const figureIdioms: readonly Idiom[] = [
   // "that's at one o clock"
   [/\b(1[0-2]|[1-9])\s+o\s?clock\b/gi, ([, hour = '']) => `${hour} o'clock`],
-  // "at 18 inches there's a crack", "18 inches, roots": a place short of a few feet.
-  [
-    /^\s*at\s+(\d{1,2})\s*in(?:ch(?:es)?)?\b(?=\s*,|\s+(?:there's|there\s+is|we|i|you)\b)|^\s*(\d{1,2})\s*inches(?=\s*,)|\bat\s+(1[2-9]|[2-9]\d)\s*inches(?=\s*(?:$|[,.;]))/gi,
-    ([, one, other, far = '']) => `at ${Math.round((100 * Number(one ?? other ?? far)) / 12) / 100} ft`,
-  ],
-  // "14, roots at 30%", "14, offset at 1 1/2 in": how much, not where.
-  [/\bat\s+(?=(?:(?:about|~)\s*)*\d+(?:\.\d+)?\s*(?:%|percent\b))/gi, ''],
-  [
-    /(?<=\d[^;]*[a-z],?\s+)at\s+(?=(?:(?:about|~)\s*)*(?:\d+\s+\d+\/\d+|\d+\/\d+|[1-5]?[½¼¾⅛⅜⅝⅞]|[1-5](?:\.\d+)?)\s*-?(?:in(?:ch(?:es)?)?\b|"))/gi,
-    '',
-  ],
-  // "13 feet 1/2 inch offset": nobody reads the counter to half an inch.
-  [
-    /(?<=(?:^|[;,]|\bat)\s*~?\s*)(\d+(?:\.\d+)?\s*(?:feet|foot|ft\.?|['’]))\s*(?=(?:\d+\/\d+|[½¼¾⅛⅜⅝⅞])\s*-?(?:in\b|inch|["”])\.?\s+[a-z])/gi,
-    ([, at = '']) => `${at}, `,
-  ],
-  // "13 - 45 bend left", "13 - 1/2 inch offset": no stretch.
-  [
-    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?)\s+[-–—]\s+(?=(?:11\.25|22\.5|22|45|60|90)\s+(?:degrees?\s+)?(?:bend|turn|elbow|ell|sweep)\b|(?:\d+\/\d+|[½¼¾⅛⅜⅝⅞])\s*-?(?:in\b|inch|"))/gi,
-    ', ',
-  ],
-  // "at 3 45 bend left"
-  [
-    /(?<=^\s*)at\s+(~?\d+(?:\.\d+)?)\s+(11\.25|22\.5|22|45|60|90)\s+(?=(?:bend|turn|elbow|ell|sweep)\b)/gi,
-    ([, at = '', degrees = '']) => `${at} ${degrees} degree `,
-  ],
-  // "a wye at 22, then a bend at 24.5": its place is said.
-  [/(?<=(?:[,;]|\band)\s*)then\s+(?=(?!at\b)[^;,]*\bat\s+(?:about\s+|~\s*)?\d)/gi, ' '],
-  // "at 3 we get into roots, and we're out of it at 8"
-  [
-    /,?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+(?=~?\d)(?<=^\s*(?:at\s+|from\s+)?~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z],?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+)(?<!\b(?:wall|liner|clay|pipe|pvc|abs|iron|cast|concrete|plastic)\s+(?:ends?|stops?|quits?)\s+at\s+)/gi,
-    ' to ',
-  ],
-  // "roots just past 7.5"
-  [
-    /(?<=[a-z%"]\s+)(?:just|right|slightly|a\s+(?:little|bit|hair|touch)(?:\s+bit)?)\s+(?:past|before|beyond|after|shy\s+of|short\s+of)\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))/gi,
-    'at about ',
-  ],
-  // "at 50 flat there's a crack", "roots at 50 flat"
-  [
-    /(?<=\bat\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+flat(?=\s+(?:there's|we|i|you)\b|\s*(?:$|[,.;]))(?<=(?:^|[a-z]\s+)at\s[^;]*)(?!\W*$(?<=^\s*at\s[^;]*))/gi,
-    '',
-  ],
-  // "7.5 flat, roots": neither more nor less.
-  [
-    /(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+flat\s*,\s+(?=[a-z])(?![^;]*\b(?:water|hold|belly|sag|slope|fall|grade)[a-z]*\b)/gi,
-    ', ',
-  ],
-  // "roots, 7.5 on the counter"
-  [
-    /(?<=[a-z%"]\s*,?\s+)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:on|by)\s+the\s+(?:counter|reel)\b/gi,
-    ([, at = '']) => `at ${at}`,
-  ],
-  // "14's roots"
-  [
-    /(?<=^\s*~?\d+(?:\.\d+)?)['’]s\s+(?=(?:an?\s+)?(?:root|crack|offset|joint|hole|broken|scale|grease|wye|tee|tap|capped|heavy|separat)[a-z]*)/gi,
-    ' ',
-  ],
-  // "roots somewhere around 7.5"
-  [
-    /\b(?:somewhere\s+)?around\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))(?<=^(?:(?:11\.25|22\.5|22|45|60|90)\s+(?=[a-z]))?(?:[^\d;]|\d+(?:\/\d+)?\s*-?(?:%|percent\b|inch\b|in\b|"|o'clock))+(?:somewhere\s+)?around\s+)(?<=[a-z%"]\s+(?:somewhere\s+)?around\s+)(?<!\b(?:way|all|goes|go|went|turn|turned|flip|spin|swing|come|comes|till|until|to|from|through|thru|by|hour|be|is|was|are|been|runs|run|for|like|say|it's)\s+(?:somewhere\s+)?around\s+)/gi,
-    'at about ',
-  ],
+  ...readingFigures,
   ...correctingFigures,
   // "roots in it, 15 maybe", "5 % maybe": how much is not sure, not whether.
   [

@@ -123,6 +123,73 @@ const atEachHour = (what: string, hours: readonly (string | undefined)[]): strin
 const bendDegrees = (said: string): string =>
   /^(?:20\s|22)/.test(said) ? '22.5' : /^(?:45|forty)/i.test(said) ? '45' : '90';
 
+/** Which number is the place and which the measure, before anything else is read of the numbers. */
+export const readingFigures: readonly Idiom[] = [
+  // "at 18 inches there's a crack", "18 inches, roots": a place short of a few feet.
+  [
+    /^\s*at\s+(\d{1,2})\s*in(?:ch(?:es)?)?\b(?=\s*,|\s+(?:there's|there\s+is|we|i|you)\b)|^\s*(\d{1,2})\s*inches(?=\s*,)|\bat\s+(1[2-9]|[2-9]\d)\s*inches(?=\s*(?:$|[,.;]))/gi,
+    ([, one, other, far = '']) => `at ${Math.round((100 * Number(one ?? other ?? far)) / 12) / 100} ft`,
+  ],
+  // "14, roots at 30%", "14, offset at 1 1/2 in": how much, not where.
+  [/\bat\s+(?=(?:(?:about|~)\s*)*\d+(?:\.\d+)?\s*(?:%|percent\b))/gi, ''],
+  [
+    /(?<=\d[^;]*[a-z],?\s+)at\s+(?=(?:(?:about|~)\s*)*(?:\d+\s+\d+\/\d+|\d+\/\d+|[1-5]?[½¼¾⅛⅜⅝⅞]|[1-5](?:\.\d+)?)\s*-?(?:in(?:ch(?:es)?)?\b|"))/gi,
+    '',
+  ],
+  // "13 feet 1/2 inch offset": nobody reads the counter to half an inch.
+  [
+    /(?<=(?:^|[;,]|\bat)\s*~?\s*)(\d+(?:\.\d+)?\s*(?:feet|foot|ft\.?|['’]))\s*(?=(?:\d+\/\d+|[½¼¾⅛⅜⅝⅞])\s*-?(?:in\b|inch|["”])\.?\s+[a-z])/gi,
+    ([, at = '']) => `${at}, `,
+  ],
+  // "13 - 45 bend left", "13 - 1/2 inch offset": no stretch.
+  [
+    /(?<=^\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?)\s+[-–—]\s+(?=(?:11\.25|22\.5|22|45|60|90)\s+(?:degrees?\s+)?(?:bend|turn|elbow|ell|sweep)\b|(?:\d+\/\d+|[½¼¾⅛⅜⅝⅞])\s*-?(?:in\b|inch|"))/gi,
+    ', ',
+  ],
+  // "at 3 45 bend left"
+  [
+    /(?<=^\s*)at\s+(~?\d+(?:\.\d+)?)\s+(11\.25|22\.5|22|45|60|90)\s+(?=(?:bend|turn|elbow|ell|sweep)\b)/gi,
+    ([, at = '', degrees = '']) => `${at} ${degrees} degree `,
+  ],
+  // "a wye at 22, then a bend at 24.5": its place is said.
+  [/(?<=(?:[,;]|\band)\s*)then\s+(?=(?!at\b)[^;,]*\bat\s+(?:about\s+|~\s*)?\d)/gi, ' '],
+  // "at 3 we get into roots, and we're out of it at 8"
+  [
+    /,?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+(?=~?\d)(?<=^\s*(?:at\s+|from\s+)?~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z],?\s+(?:(?:and|then|but)\s+)*(?:(?:we're|i'm|it's|that's|it|that|they)\s+)?(?:out\s+of\s+(?:it|that|them|those)|ends?|stops?|quits?|done|over|gone)\s+(?:at|by|around)\s+)(?<!\b(?:wall|liner|clay|pipe|pvc|abs|iron|cast|concrete|plastic)\s+(?:ends?|stops?|quits?)\s+at\s+)/gi,
+    ' to ',
+  ],
+  // "roots just past 7.5"
+  [
+    /(?<=[a-z%"]\s+)(?:just|right|slightly|a\s+(?:little|bit|hair|touch)(?:\s+bit)?)\s+(?:past|before|beyond|after|shy\s+of|short\s+of)\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))/gi,
+    'at about ',
+  ],
+  // "at 50 flat there's a crack", "roots at 50 flat"
+  [
+    /(?<=\bat\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+flat(?=\s+(?:there's|we|i|you)\b|\s*(?:$|[,.;]))(?<=(?:^|[a-z]\s+)at\s[^;]*)(?!\W*$(?<=^\s*at\s[^;]*))/gi,
+    '',
+  ],
+  // "7.5 flat, roots": neither more nor less.
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+flat\s*,\s+(?=[a-z])(?![^;]*\b(?:water|hold|belly|sag|slope|fall|grade)[a-z]*\b)/gi,
+    ', ',
+  ],
+  // "roots, 7.5 on the counter"
+  [
+    /(?<=[a-z%"]\s*,?\s+)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:on|by)\s+the\s+(?:counter|reel)\b/gi,
+    ([, at = '']) => `at ${at}`,
+  ],
+  // "14's roots"
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?)['’]s\s+(?=(?:an?\s+)?(?:root|crack|offset|joint|hole|broken|scale|grease|wye|tee|tap|capped|heavy|separat)[a-z]*)/gi,
+    ' ',
+  ],
+  // "roots somewhere around 7.5"
+  [
+    /\b(?:somewhere\s+)?around\s+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,.;]))(?<=^(?:(?:11\.25|22\.5|22|45|60|90)\s+(?=[a-z]))?(?:[^\d;]|\d+(?:\/\d+)?\s*-?(?:%|percent\b|inch\b|in\b|"|o'clock))+(?:somewhere\s+)?around\s+)(?<=[a-z%"]\s+(?:somewhere\s+)?around\s+)(?<!\b(?:way|all|goes|go|went|turn|turned|flip|spin|swing|come|comes|till|until|to|from|through|thru|by|hour|be|is|was|are|been|runs|run|for|like|say|it's)\s+(?:somewhere\s+)?around\s+)/gi,
+    'at about ',
+  ],
+];
+
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
   // "41 bottom gone 3 ft": how long it is.

@@ -3,6 +3,29 @@ import { quoted, type Idiom } from './traced-text.js';
 
 /** How lists, tables and transcripts are written: numbers and bullets of their lines, brackets, signs. Read first. */
 export const listMarks: readonly Idiom[] = [
+  // "41-1/2", "1-1/2 in", "thirty-two-point-three"
+  [
+    /(?<![\d./-])(?:(\d{1,3})-([1-7]\/(?:2|4|8))(?![\d/]|\s*-?(?:in\b|inch|"))|([1-9]|1[0-2])-(\d{1,2}\/(?:2|4|8|16))(?=\s*-?(?:in\b|inch|")))/g,
+    ([, ones, part, inches = '', more = '']) => `${ones ?? inches} ${part ?? more}`,
+  ],
+  [/(?<=[a-z])-point-(?=[a-z])/gi, ' point '],
+  // "00:03:12 41 roots": where it is in the video.
+  [
+    /^\s*((?:\d{1,2}:)?[0-5]?\d:[0-5]\d)\s+[-–]?\s*(?=(?:at\s+|@\s*)?~?\d)/g,
+    ([, time = '']) => `video ${time} `,
+  ],
+  // "41 lf roots", "41f roots"
+  [/(?<=\d)\s*(?:l\.?f|f)\b\.?(?=\s|$)/gi, ' ft'],
+  // "dist 41 roots", "ftg 41"
+  [/(?<=^\s*)(?:dist(?:ance)?|ftg|footage|counter|reading)\b\.?\s*[:=]?\s*(?=~?\d)/gi, ''],
+  // "41 = roots", "50 to 56: sag"
+  [
+    /(?<=^\s*[@~]?\s*\d[\d.]*(?:\s*(?:-|to|through|thru)\s*\d[\d.]*)?(?:\s*(?:feet|foot|ft\.?|['’]))?)\s*[=:]\s+(?=[a-z\d])/gi,
+    ' ',
+  ],
+  [/^\s*@\s*(?=\d[\d.]*\s*(?:-|to|through|thru)\s*\d)/gi, ''],
+  // "78 main noted"
+  [/\s+(?:was\s+|were\s+)?(?:noted|observed)(?=\s*[.;]?\s*$)/gi, ''],
   // "1) 41 roots", "2. 46 offset", "#3 41 roots", "* 41 roots": how a list is numbered is no place.
   [
     /^\s*(?:(?:#\d{1,2}[.):]?|\d{1,2}[.)]|[a-h]\))\s+(?=~?@?\s*\d)|\d{1,2}\)\s+(?=[a-z])|[*•·▪–—]\s*(?=~?@?\s*[a-z\d]))/gi,

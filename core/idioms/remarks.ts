@@ -7,6 +7,35 @@ const onlyPlace = new RegExp(
   'i',
 );
 
+/** Words that only lead to what is there, or to how much of it. */
+export const leadingWords: readonly Idiom[] = [
+  // "I'm looking at a joint", "we come up on a joint"
+  [
+    /\b(?:(?:i'm|we're|you're|we|i)\s+)?(?:looking\s+at|com(?:e|es|ing)\s+up\s+on)\s+(?=(?:an?|some)\s+[a-z])/gi,
+    "there's ",
+  ],
+  // "close to half an inch", "not quite 30%", "no more than a quarter of the pipe"
+  [
+    /\b(?:close\s+to|nearly|almost|not\s+quite|(?:no|not)\s+more\s+than|just\s+(?:under|over|shy\s+of)|upwards\s+of|easily|(?<!\b(?:bump|go|open|step|reduce|upsize|change|neck|widen|jump|increase|come|take|goe)s?\s+(?:it\s+)?)up\s+to)\s+(?=(?:(?:a|an|and|half|quarters?|thirds?|eighths?|of|[a-z]+(?:ty|teen)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|hundred)[\s-]+){1,6}?(?:inch(?:es)?\b|percent\b|(?:of\s+)?the\s+pipe\b)|\d[\d./ ]*\s*(?:%|"|percent\b|-?in(?:ch(?:es)?)?\b)|half\s+the\s+pipe\b)/gi,
+    'about ',
+  ],
+  // "the main problem is a joint at 4"
+  [
+    /\b(?:the\s+|my\s+)?(?:main|biggest)\s+(?:problem|issue|thing|concern|trouble)(?:\s+(?:here|there|is|being))*\s+(?=(?:an?|the|some)?\s*[a-z])/gi,
+    ' ',
+  ],
+  [/(?<=(?:feet|foot|ft)\s+)from\s+(?:the\s+)?access(?:\s+point)?\b/gi, ' '],
+  // "put down roots at 14", "counter reads 14, roots", "exactly 14 feet"
+  [
+    /^\s*(?:and\s+|let's\s+)?(?:put\s+down|put(?=\s[^;]*\b(?:at|from)\s+~?\d)|write\s+down|jot\s+down|log)\s+(?=[a-z])/gi,
+    '',
+  ],
+  [/^\s*(?:the\s+)?(?:counter|footage|reel)\s+(?:reads|says|shows)\s+(?=[a-z\d])/gi, ''],
+  [/\b(?:exactly|precisely)\s+/gi, ''],
+  [/^\s*(?:and\s+)?then\s+(?=(?:at\s+|from\s+)?(?:about\s+)?~?\d)/gi, ''],
+  [/^\s*somewhere\s+(?=(?:around|about|near)\s)/gi, ''],
+];
+
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
   // "we couldn't see this before because of the grease, but there's a patch"
