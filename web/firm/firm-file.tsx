@@ -54,6 +54,7 @@ export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) =>
       </Flex>
       {refused && (
         <Faults
+          ofFile
           error={refused}
           onClose={() => {
             setRefused(undefined);

@@ -72,7 +72,7 @@ export function JobList() {
               onMade={(id) => void navigate(`/jobs/${id}/log`)}
             />
           )}
-          {[jobs.error, ...errors].map((error, i) => error && <Faults key={i} error={error} />)}
+          {[jobs.error, ...errors].map((error, i) => error && <Faults ofFile key={i} error={error} />)}
           <NewJobs />
           {justDeleted && <JustDeleted job={justDeleted} onBringBack={back} />}
         </Rows>
@@ -90,6 +90,7 @@ interface RefusedFileProps {
 const RefusedFile = ({ error, setRefused }: RefusedFileProps) => (
   <Box mb="4">
     <Faults
+      ofFile
       error={error}
       onClose={() => {
         setRefused(undefined);

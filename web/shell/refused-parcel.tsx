@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import type { Fault } from '../../core/job/faults.js';
+import { pathInWords, type Fault } from '../../core/job/faults.js';
 import { forget } from '../api/outbox';
 import { Press } from '../controls/controls';
 import { Note } from '../controls/text';
@@ -20,7 +20,7 @@ export const RefusedParcel = ({ item: { key, faults }, says, as = 'div', childre
     {children}
     {faults?.map(({ path, message }) => (
       <Note key={path + message} overflowWrap="anywhere">
-        {path}: {message}
+        {pathInWords(path)}: {message}
       </Note>
     ))}
     <Press

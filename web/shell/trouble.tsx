@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { FallbackProps } from 'react-error-boundary';
-import type { Fault } from '../../core/job/faults.js';
+import { pathInWords, type Fault } from '../../core/job/faults.js';
 import { asError, Refused } from '../api/client';
 import { Press } from '../controls/controls';
 import { Callout, Note, Title } from '../controls/text';
@@ -19,20 +19,30 @@ export function Trouble({ error, resetErrorBoundary }: FallbackProps) {
   );
 }
 
+interface FaultsProps {
+  readonly error: Error;
+  /** A file was refused: its own paths are where to look. */
+  readonly ofFile?: boolean;
+  readonly onClose?: () => void;
+}
+
 /** What was refused or unreachable, each fault with its place. */
-export function Faults({ error, onClose }: { error: Error; onClose?: () => void }) {
+export function Faults({ error, ofFile = false, onClose }: FaultsProps) {
   const faults: readonly Fault[] = error instanceof Refused ? error.faults : [];
   const offline = !(error instanceof Refused);
   return (
     <Callout role="alert">
       <Text fontWeight={700}>{offline ? 'The server cannot be reached' : error.message}</Text>
       {offline && <Text>Nothing was changed. Is Open Trench still running? ({error.message})</Text>}
-      {faults.slice(0, 12).map(({ path, message }) => (
-        <Text key={`${path} ${message}`} overflowWrap="anywhere">
-          {path && <strong>{path}: </strong>}
-          {message}
-        </Text>
-      ))}
+      {faults.slice(0, 12).map(({ path, message }) => {
+        const place = ofFile ? path : pathInWords(path);
+        return (
+          <Text key={`${path} ${message}`} overflowWrap="anywhere">
+            {place && <strong>{place}: </strong>}
+            {message}
+          </Text>
+        );
+      })}
       {faults.length > 12 && <Text>and {faults.length - 12} more</Text>}
       {onClose && (
         <Press look="quiet" onClick={onClose} type="button">
