@@ -30,3 +30,9 @@ export const tolerance = {
   /** Running sums over the cells of a stretch, ft. */
   ft: 1e-6,
 } as const;
+
+/** Hours between two clock positions, the short way round: 0 to 6. */
+export function hoursApart(one: number, other: number): number {
+  const apart = Math.abs(one - other) % 12;
+  return Math.min(apart, 12 - apart);
+}

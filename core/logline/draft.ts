@@ -2,6 +2,7 @@ import type { Entry, Pipe, Point } from '../job/schema.js';
 import { kindOf } from '../findings/kinds.js';
 import type { FindingKind, PointKind } from '../job/vocabulary.js';
 import type { Meaning, QuotedField } from '../speech/meaning.js';
+import { hoursApart } from '../units.js';
 
 /** A number of the line not yet assigned to a field. */
 export interface UnassignedNumber {
@@ -116,18 +117,12 @@ export const isCleanout = isOfKind('cleanout');
 /** Degrees that fittings are made in; 30 and 60 from offsets laid by hand. */
 export const usualBends: readonly number[] = [11, 11.25, 22, 22.5, 30, 45, 60, 72, 88, 90];
 
-/** Hours from one clock position to another, the short way around. */
-const hoursBetween = (one: number, other: number): number => {
-  const apart = Math.abs(one - other) % 12;
-  return Math.min(apart, 12 - apart);
-};
-
 /** "at 3 wye left", "at 3 at 2 o'clock": no hour, where another one says more or the side has none such. */
 export function hourIsPlace(draft: Draft, side?: number): void {
   const { bareHour, numbers } = draft;
   if (!bareHour || numbers.some(({ size }) => !size)) return;
   if (side !== undefined) bareHour.side = side;
-  if (side !== undefined && hoursBetween(bareHour.value, side) <= sameSide_hours) return;
+  if (side !== undefined && hoursApart(bareHour.value, side) <= sameSide_hours) return;
   const { value, from, to } = bareHour;
   numbers.push({ value, from, to, size: false, feet: false, fraction: false, placed: true, at: true });
   delete draft.bareHour;
@@ -138,7 +133,7 @@ export function isPlaceBesideSide(draft: Draft, hour: number): boolean {
   const { clock } = draft.fields;
   return (
     draft.numbers.every(({ size, value }) => size || (isBend(draft) && usualBends.includes(value))) &&
-    (Array.isArray(clock) || (typeof clock === 'number' && hoursBetween(hour, clock) > sameSide_hours))
+    (Array.isArray(clock) || (typeof clock === 'number' && hoursApart(hour, clock) > sameSide_hours))
   );
 }
 

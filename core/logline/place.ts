@@ -33,7 +33,7 @@ export function takePlace(
     return one;
   }
   const { bareHour } = draft;
-  const sideOf = (isBend(draft) && bareHour?.side) || undefined;
+  const keepsSide = isBend(draft) && bareHour?.side !== undefined;
   const clockless =
     draft.finding === undefined &&
     (draft.pipes.length > 0 ||
@@ -53,7 +53,7 @@ export function takePlace(
     }
   }
   if (given === undefined && bareHour && (clockless || !elsewhere) && isHour) {
-    if (clockless && sideOf === undefined) delete fields.clock;
+    if (clockless && !keepsSide) delete fields.clock;
     else if (!Array.isArray(fields.clock)) fields.clock = bareHour.side;
     return bareHour.value;
   }

@@ -13,6 +13,7 @@ import {
   clockTime,
   dash,
   distance,
+  feetOfInches,
   footMark,
   inchMark,
   number,
@@ -135,7 +136,7 @@ export const tokens: readonly Token[] = [
   token(
     String.raw`depth\s+(?:of\s+|is\s+)?(${number})\s*${inchMark}`,
     sets((draft, [, value = '']) => {
-      draft.fields.depth_ft = depthOfInches(toNumber(value));
+      draft.fields.depth_ft = feetOfInches(toNumber(value));
       draft.kind ??= 'locate';
     }),
   ),
@@ -296,9 +297,6 @@ function quotedText(draft: Draft, [, inside = '']: RegExpExecArray): undefined {
 /** A sonde reads as little as this below the ground, in; shallower inches are of the water in the pipe. */
 const leastCover_in = 18;
 
-/** Depth given in inches, ft. */
-const depthOfInches = (inches: number): number => Math.round((10_000 * inches) / 12) / 10_000;
-
 function inchesDeep(draft: Draft, match: RegExpExecArray): undefined {
   const value = toNumber(match[1] ?? '');
   if (draft.finding !== undefined || (draft.kind !== 'locate' && value < leastCover_in)) {
@@ -306,7 +304,7 @@ function inchesDeep(draft: Draft, match: RegExpExecArray): undefined {
     inches(draft, match);
     return;
   }
-  draft.fields.depth_ft = depthOfInches(value);
+  draft.fields.depth_ft = feetOfInches(value);
   draft.kind ??= 'locate';
   return undefined;
 }

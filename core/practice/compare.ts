@@ -4,7 +4,8 @@ import { plain, type Figure } from '../figure.js';
 import type { Entry } from '../job/schema.js';
 import { intersect, subtract, totalLength, type Interval } from '../line/intervals.js';
 import { sayWhat } from '../speech/say.js';
-import { wrapClock, type ClockRange } from '../survey/clock.js';
+import type { ClockRange } from '../survey/clock.js';
+import { hoursApart } from '../units.js';
 import type { LineView } from '../views/line-view.js';
 
 /** One thing of a line, true or as logged. */
@@ -184,7 +185,9 @@ function errorsOf(thing: Thing, own: Thing): Omit<Compared, 'key' | 'is' | 'says
     within: Math.abs(off_ft) <= own.plusMinus_ft,
     ...(thing.clock === undefined
       ? {}
-      : { clockOff_h: own.clock === undefined ? null : hoursApart(thing.clock, own.clock) }),
+      : {
+          clockOff_h: own.clock === undefined ? null : hoursApart(middleOf(thing.clock), middleOf(own.clock)),
+        }),
     ...(thing.size === undefined ? {} : { sizeOff: sizeOff(thing.size, own.size), trueSize: thing.size }),
   };
 }
@@ -200,12 +203,6 @@ const middleOf = (clock: ClockRange): number => {
   const [from, to] = clock;
   return from + (to > from ? to - from : to + 12 - from) / 2;
 };
-
-/** Hours between the middles of two clock positions, the short way round: 0 to 6. */
-function hoursApart(a: ClockRange, b: ClockRange): number {
-  const apart = Math.abs(wrapClock(middleOf(a)) - wrapClock(middleOf(b)));
-  return Math.min(apart, 12 - apart);
-}
 
 function rightMaterial(truth: LineView, log: LineView): number {
   return truth.pipes.reduce((sum, pipe) => {

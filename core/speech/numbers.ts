@@ -47,6 +47,9 @@ export function toFeet(text: string): number {
   return toNumber(text.replace(footMarkLast, ''));
 }
 
+/** Inches in ft, with binary rounding error removed. */
+export const feetOfInches = (inches: number): number => Math.round((10_000 * inches) / 12) / 10_000;
+
 /** A time such as 4:30 as a clock position, 0 < c ≤ 12. */
 export function toClock(time: string): number {
   const [hours = '12', minutes = '0'] = time.replace(/\s*o['’]?clock/i, '').split(':');

@@ -1,4 +1,4 @@
-import { distance, footMark, inchMark, number, toFeet, toNumber } from './numbers.js';
+import { distance, feetOfInches, footMark, inchMark, number, toFeet, toNumber } from './numbers.js';
 
 /** Type of a number field: a plain number, feet, inches, money, or a fraction entered in percent. */
 export type Measure = 'number' | 'feet' | 'inches' | 'money' | 'share';
@@ -50,7 +50,7 @@ function sizeOf(size: string, measure: Measure): number | undefined {
   const inFeet = measure === 'feet' ? feetAndInches.exec(size) : null;
   if (inFeet) return toFeet(`${inFeet[1] ?? ''}' ${inFeet[2] ?? ''}"`);
   const inInches = measure === 'feet' ? onlyInches.exec(size)?.[1] : undefined;
-  if (inInches !== undefined) return Math.round((10_000 * toNumber(inInches)) / 12) / 10_000;
+  if (inInches !== undefined) return feetOfInches(toNumber(inInches));
   if (!patterns[measure].test(size)) return undefined;
   if (measure === 'feet') return toFeet(size);
   const value = toNumber(size.replace(/[$%"”″]|percent|in(?:ch(?:es)?)?\.?/gi, ''));

@@ -1,6 +1,5 @@
 import { methodName } from '../../core/methods/index.js';
 import { chakra, Menu, Portal } from '@chakra-ui/react';
-import { useCallback } from 'react';
 import type { Method } from '../../core/job/vocabulary.js';
 import { Cap } from '../controls/controls';
 import { feet } from '../controls/format';
@@ -37,14 +36,13 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** The menu itself waits for a frame, and a key pressed before that frame would go to the bar. */
+const focus = (list: HTMLDivElement | null) => list?.focus({ preventScroll: true });
+
 /** Everything that can be done with a bar, in a list that opens on the bar itself. */
 export function BarMenu({ at, onClose, ...asked }: Props) {
   const { bar } = asked;
   const choices = choicesOf(asked);
-  const focus = useCallback((list: HTMLDivElement | null) => {
-    // The menu itself waits for a frame, and a key pressed before that frame would go to the bar.
-    list?.focus({ preventScroll: true });
-  }, []);
   return (
     <Menu.Root
       open
