@@ -4,6 +4,8 @@ import { denial, nearMark, sameMark, type Idiom } from './traced-text.js';
 const number = String.raw`\d+(?:\.\d+)?`;
 const unit = String.raw`(?:\s*(?:feet|foot|ft|'))?`;
 const place = number + unit;
+/** Takes back what was said just before, wherever it stands. */
+export const takesBack = String.raw`(?:nope|(?:i'm\s+)?sorry|correction|excuse\s+me|pardon(?:\s+me)?|oops|whoops|i\s+mean|i\s+meant|i\s+should\s+say|or\s+rather|make\s+(?:that|it)|(?:scratch|strike|check|cancel)\s+that|(?:i\s+)?take\s+that\s+back|let\s+me\s+correct\s+(?:that|myself)|my\s+(?:mistake|bad))`;
 /** Begins a correction, besides "no". */
 const sorry = String.raw`(?:(?:sorry|actually|correction|wait|(?:hang|hold)\s+on|well|yeah|so|oh|i\s+said)\b[\s,]*)*`;
 /** As said, or once denials are marked. */
@@ -12,6 +14,9 @@ const article = String.raw`(?:(?:the|that|those)\s+)?`;
 const things = String.raw`(?:[a-z]+\s+){1,2}`;
 /** A thing written at a place: "41 offset", "the roots at 46", "46". */
 const written = String.raw`(?:(?:at\s+|@\s*)?${place}(?:\s+[a-z]+){0,2}?|${article}${things}(?:(?:at|@)\s+)?${place})`;
+const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)`;
+/** What a camera shows that is no defect. */
+const noDefect = String.raw`(?:(?:an?|the|some|my|our)\s+)?(?:[a-z]+\s+)?(?:shadows?|stains?|staining|reflections?|glare|paper|lights?|lighting|lens|camera|bubbles?|scratch(?:es)?|scuffs?|marks?|smudges?|dirt|condensation|steam|fog|mist|bugs?|roach(?:es)?|spiders?|webs?|leaf|leaves|labels?|stickers?|print|writing|stamp|seams?|mold\s+line|tape|glue|primer|string|discoloration)`;
 const be = String.raw`(?:is|are|was|were)`;
 const should = String.raw`(?:should\s+(?:be|read|say|have\s+(?:been|read|said))|ought\s+to\s+be|needs\s+to\s+be)`;
 /** A percentage, inches or a fraction: no place. */
@@ -19,22 +24,20 @@ const measure = String.raw`(?:(?:${number}|\d+\/\d+|\d+\s+\d+\/\d+)\s*-?(?:%|per
 /** A reading at the end of the line: no percentage, no inches. */
 const lastly = String.raw`(?:at\s+|@\s*)?(${number})${unit}\s*[.!]?\s*$`;
 
+const placeLast = new RegExp(String.raw`^${place}\s*[.!]?\s*$`);
+
 /** "The wye at 12": a place, and no hour. */
 const asPlace = (words: string): string => words.replace(/(?:\bat\s+|@\s*)(\d+(?:\.\d+)?)(?=\s*$)/, '$1 ft');
 
-/** What is said in the place of another word of these. */
-const named =
-  '(?:roots?|scale|grease|rust|cracks?|debris|sand|gravel|mud|water|clay|plastic|abs|pvc|cast|offset|joint|wye|tee|tap|bend|left|right|top|bottom)';
-
 /** What was written last is put right, in the words as they are said. */
 export const correctingIdioms: readonly Idiom[] = [
-  // "some scale no I mean some grease": what was said first is not there.
+  // "roots at 3, never mind", "3 roots, no wait, that's just paper": it is not there.
   [
     new RegExp(
-      String.raw`\b(?:some\s+|an?\s+)?${named}\s*,?\s+(?:no\s*,?\s+)?(?:i\s+mean|i\s+meant)\s*,?\s+(?=(?:some\s+|an?\s+|the\s+)?${named}\b)`,
+      String.raw`(?<=[\w%"'])\s*,?\s+(?:(?:no|nope|oh|wait|well|actually|sorry)[\s,]+)*(?:(?:never\s*mind|(?:scratch|strike)\s+that|(?:forget|disregard|ignore)\s+(?:that|it)(?:\s+one)?)(?:[\s,]+(?:${thatIs}\s+)?(?:nothing|(?:just|only)\s+${noDefect}))?|(?:no|nope|wait|oh)[\s,]+(?:nothing\s+there|there's\s+nothing(?:\s+there)?|${thatIs}\s+nothing|(?:${thatIs}\s+)?(?:just|only)\s+${noDefect}))\s*[.!]?\s*$`,
       'gi',
     ),
-    '',
+    ', just a stain',
   ],
   // "forty, no wait, forty one, cleanout"
   [
@@ -78,6 +81,14 @@ export const correctingIdioms: readonly Idiom[] = [
 
 /** What is written is put right by its place: in digits, so before and after spoken numbers are turned into them. */
 export const correctingFigures: readonly Idiom[] = [
+  // "I said three, it's five, roots"
+  [
+    new RegExp(
+      String.raw`\b(?:did\s+i\s+say|i\s+(?:said|called|had))\s+(?:it\s+)?(?:at\s+)?${place}\s*[,?]?\s+(?:(?:but|and|so)\s+)*(?:it's|that's|it\s+is|that\s+is|it\s+was|i\s+meant?|(?:it\s+|that\s+)?should\s+be)\s+(?:(?:really|actually|more\s+like|closer\s+to|at)\s+)*(?=${number})`,
+      'gi',
+    ),
+    ({ index, input, 0: said }) => (placeLast.test(input.slice(index + said.length)) ? 'sorry, ' : ''),
+  ],
   // "offset is at 43 not 41"
   [
     new RegExp(

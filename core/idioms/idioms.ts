@@ -116,16 +116,6 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:(?:she's|it's|counter's|i'm|we're)\s+)?(?:reading\s+|at\s+)?(?:zero(?:ed)?|0)\s+at\s+the\s+(?:bottom|top|throat|base|edge)\s+of\s+the\s+(?:wye|tee|riser|two[\s-]?way|sweep|stack)\b/gi,
     asNote,
   ],
-  // "I can see the manhole, nope, it's the main"
-  [
-    /\b(?:(?:i|we)\s+(?:can\s+)?see\s+|that's\s+|there's\s+)?(?:the|an?)\s+[a-z]+(?:\s+[a-z]+)?\s*,\s+(?:nope|no|wait|sorry|well\s+no)\s*,?\s+(?:it's|that's)\s+(?=(?:the|an?)\s+[a-z])/gi,
-    ' ',
-  ],
-  // "at the curb trap no wait that's just a bend"
-  [
-    /\b(?:(?:i|we)\s+(?:can\s+)?see\s+|that's\s+|there's\s+|(?:we're|i'm)\s+at\s+)?(?:the|an?)\s+[a-z]+(?:\s+[a-z]+)?\s*,?\s+(?:no\s+wait|wait\s+no|nope|never\s*mind)\s*,?\s+(?:it's|that's)\s+(?:(?:just|only|actually|really)\s+)*(?=(?:the|an?)\s+[a-z])/gi,
-    ' ',
-  ],
   // "depth here with the wand was 8 feet 4"
   [/\bwith\s+(?:the|my|our)\s+(?:wand|locator|receiver|stick)\s+(?=(?:was|is|reads|says|shows|at)\b)/gi, ' '],
   // "counter's at zero and we're on 3 inch abs"

@@ -5,7 +5,7 @@ import { interjectionsIn, isShorthand, type SegmentRead, type Span } from './rea
 
 /** For a thing stated to be absent, the place and a note are kept: "seen, none: roots". */
 export function denied(read: SegmentRead, said: string): SegmentRead {
-  const { fields, numbers } = read.draft;
+  const { fields, numbers, bareHour } = read.draft;
   const { about, pass, to_ft, video_s } = fields;
   const { nouns } = read;
   const note = nouns.length > 0 ? `seen, none: ${nouns.join(', ')}` : said.replace(/[¬"]/g, '').trim();
@@ -18,6 +18,7 @@ export function denied(read: SegmentRead, said: string): SegmentRead {
     draft: {
       ...newDraft(),
       kind: 'note',
+      ...(bareHour ? { bareHour } : {}),
       fields: Object.fromEntries(kept),
       numbers: numbers.slice(0, 1).map((given) => ({ ...given, size: false })),
     },

@@ -1,4 +1,6 @@
+import { takesBack } from '../idioms/corrections.js';
 import { normalize } from '../speech/normalize.js';
+import { phraseAt } from '../speech/phrases.js';
 import type { NarrationItem, Talk } from './talk.js';
 
 const number = String.raw`~?(\d+(?:\.\d+)?)`;
@@ -8,8 +10,16 @@ const is = new RegExp(
   String.raw`(?:\bthat's|\bthat\s+is|\bthat\s+was|\bit's|\bit\s+is|\bit\s+was|\bmake\s+(?:that|it)|\bi\s+mean|\bi\s+meant|\bshould\s+be|\bshould\s+say|\bno|\bwait|\bsorry|\bcorrection|\bactually|\bcall\s+(?:it|that)|\bbut|^)[\s,]*(?:(?:no|sorry|actually|correction|i\s+mean|i\s+meant|it's|that's|at|was|more(?:\s+like)?|closer\s+to|really)[\s,~]+)*(?:at\s+|about\s+)?${number}${unit}`,
   'i',
 );
-const opens =
-  /^\s*(?:(?:oh|well|and|(?:as\s+a\s+)?matter\s+of\s+fact|in\s+fact|on\s+second\s+thought|come\s+to\s+think\s+of\s+it|looking\s+(?:at\s+it\s+)?again)[\s,]+)*(?:no|sorry|correction|wait|hold\s+on|scratch\s+that|strike\s+that|i\s+mean|i\s+meant|make\s+(?:that|it)|my\s+mistake|let\s+me\s+correct|excuse\s+me|that\s+should\s+be|i\s+said|did\s+i\s+say|actually\s+(?:that|it|make)|that's\s+(?:more\s+like|closer\s+to|actually|really))\b/i;
+const soft = String.raw`(?:oh|well|and|yeah|wait|hang\s+on|hold\s+on|actually|(?:as\s+a\s+)?matter\s+of\s+fact|in\s+fact|on\s+second\s+thought|come\s+to\s+think\s+of\s+it|looking\s+(?:at\s+it\s+)?again)`;
+const opens = new RegExp(
+  String.raw`^\W*(?:${soft}\W+)*(?:no|wait|hold\s+on|let\s+me\s+correct|(?:that|it)\s+should\s+(?:be|have\s+been)|i\s+said|did\s+i\s+say|actually\s+(?:that|it|make)|that's\s+(?:more\s+like|closer\s+to|actually|really)|${takesBack})\b`,
+  'i',
+);
+/** What is said once something is taken back: "sorry, nine o'clock", "no wait, that's a joint". */
+const instead = new RegExp(
+  String.raw`^\W*(?:${soft}\W+)*(?:no|wait|(?:hang|hold)\s+on|actually|i\s+said|did\s+i\s+say|(?:that|it)\s+should\s+(?:be|have\s+been)|${takesBack})\b(?:\W+(?:no|${soft}|that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|${takesBack})\b)*\W+(.+)$`,
+  'i',
+);
 export const withdraws =
   /\b(?:scratch\s+that|strike\s+that|never\s*mind|disregard\s+(?:that|it)|forget\s+(?:that|it)|ignore\s+that|take\s+that\s+back)\b/i;
 
@@ -26,12 +36,16 @@ const isReally = new RegExp(
 );
 
 /** "Actually that's broken": the newest thing is another. */
-const isRather =
-  /^\W*(?:actually|no|sorry|wait)\W+(?:that's|it's|that\s+is|it\s+is)\s+(?!(?:just|only|not|at|about|more|on|in)\b)(?:a\s+|an\s+)?(?!\d)([a-z].*)$/i;
+const isRather = new RegExp(
+  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|wait|actually|${takesBack})\W+)+(?:${soft}\W+)*(?:that's|it's|that\s+is|it\s+is)\s+(?!(?:just|only|not|at|about|more|on|in)\b)(?:a\s+|an\s+)?(?!\d)([a-z].*)$`,
+  'i',
+);
 
 /** "Nope, that's just a fitting": what was just named is none. */
-const onlySeemed =
-  /^\W*(?:nope|no|oh|wait|never\s*mind)\W+(?:(?:that's|it's|that\s+is|it\s+is|that\s+was)\s+(?:just|only)\s+)/i;
+const onlySeemed = new RegExp(
+  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:that's|it's|that\s+is|it\s+is|that\s+was)\s+(?:just|only)\s+)`,
+  'i',
+);
 
 export type Correction =
   | { readonly is: 'withdrawn'; readonly item: NarrationItem }
@@ -58,7 +72,7 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   if (
     becomes !== undefined &&
     !/^\W*\d/.test(normalize(becomes).heard.text) &&
-    last.entry.kind === 'finding' &&
+    ['finding', 'joint'].includes(last.entry.kind) &&
     last.entry.reading_ft !== undefined
   )
     return { is: 'renamed', item: last, says: `at ${last.entry.reading_ft} ${becomes}` };
@@ -66,6 +80,8 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
     return { is: 'withdrawn', item: last };
   const { heard } = normalize(sentence);
   const text = heard.text.replace(/[¦]/g, ' ');
+  const mended = putInstead(talk, last, text);
+  if (mended) return mended;
   const wrong = not.exec(text);
   if (withdraws.test(sentence) && !/\d/.test(text)) return { is: 'withdrawn', item: last };
   const rest = wrong ? text.replace(wrong[0], ' ') : text;
@@ -82,6 +98,47 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   put(item, value, measure, right === wrong ? null : wrong && Number(wrong[1]));
   if (!measure || /^(?:f|')/i.test(measure)) talk.reading = value;
   return { is: 'mended', item };
+}
+
+/** "Sorry, nine o'clock", "no, on the right", "correction, to eight", after a percentage "make that twenty". */
+function putInstead(talk: Talk, last: NarrationItem, text: string): Correction | undefined {
+  const said = instead.exec(text)?.[1] ?? '';
+  const end = /^to\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i.exec(said)?.[1];
+  if (end !== undefined && last.entry.to_ft !== undefined) {
+    last.entry = { ...last.entry, to_ft: Number(end) };
+    return { is: 'mended', item: last };
+  }
+  const clock = clockIn(said);
+  if (clock !== undefined && 'clock' in last.entry) {
+    last.entry = { ...last.entry, clock } as typeof last.entry;
+    if (last.point && 'clock' in last.point) last.point = { ...last.point, clock } as typeof last.point;
+    return { is: 'mended', item: last };
+  }
+  const share = /^~?\s*(\d{1,2})\W*$/.exec(said)?.[1];
+  if (share !== undefined && 'percent' in last.entry && endsInPercent.test(last.sentence)) {
+    last.entry = { ...last.entry, percent: Number(share) };
+    return { is: 'mended', item: last };
+  }
+  const place = placeAlone.exec(said)?.[1];
+  if (place === undefined) return undefined;
+  const item = meant(talk, last, Number(place), undefined);
+  put(item, Number(place), undefined, null);
+  talk.reading = Number(place);
+  return { is: 'mended', item };
+}
+
+const placeAlone =
+  /^(?:(?:at|about|more\s+like|closer\s+to|really|call\s+it|say|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i;
+const endsInPercent = /(?:\bpercent|%)\W*$/i;
+
+/** A position on the clock, and nothing else: "9 o'clock", "on the right". */
+function clockIn(said: string): number | readonly [number, number] | undefined {
+  const hour = /^(?:at\s+)?(\d{1,2})\s*o'clock\W*$/i.exec(said)?.[1];
+  if (hour !== undefined) return Number(hour);
+  const side = said.replace(/^(?:(?:on|to|from|the)\s+)*/i, '');
+  const found = phraseAt(side);
+  const isAll = found && /^(?:\s+side)?\W*$/i.test(side.slice(found.phrase.length));
+  return isAll && found.meaning.is === 'clock' ? found.meaning.clock : undefined;
 }
 
 /** Two readings of one thing lie about this close, ft; one out of this reach is of something else. */

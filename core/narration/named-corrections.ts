@@ -31,7 +31,7 @@ const scratches = new RegExp(
   'i',
 );
 /** "Well, sixteen and a half": the place once more, more closely. */
-const anew = /^\W*(?:well|or|rather|more\s+like|call\s+it|say|maybe|closer\s+to|about)\b/i;
+const anew = /^\W*(?:well|or|rather|more\s+like|(?:let's\s+)?(?:call\s+it|say)|maybe|closer\s+to|about)\b/i;
 const placeOnly = /^\W*~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[^\w%"]*$/i;
 /** No reading called anew lies farther off, ft. */
 const anew_ft = 3;
@@ -97,9 +97,12 @@ function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined 
 const named = (item: NarrationItem, what: string): boolean =>
   item.sentence.toLowerCase().includes(what.trim().toLowerCase().replace(/s$/, ''));
 
+const isNamed = (what: string): boolean =>
+  ['finding', 'kind', 'point'].includes(phraseAt(what)?.meaning.is ?? '');
+
 function otherThing(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {
   const [, what, other = ''] = isNot.exec(sentence) ?? [];
-  const isThing = what !== undefined && ['finding', 'point'].includes(phraseAt(what)?.meaning.is ?? '');
+  const isThing = what !== undefined && (isNamed(what) || isNamed(what.replace(/^\S+\s+/, '')));
   const item = isThing ? talk.items.slice(-3).findLast((each) => named(each, what)) : undefined;
   if (item) return { is: 'renamed', item, says: at(item, other), orGone: true };
   const [, moreLike, moreOf] = isMoreLike.exec(sentence) ?? [];

@@ -144,7 +144,8 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     join(talk, correction.item, text, index);
     return;
   }
-  const again = withdraws.exec(text);
+  // What a slip took back in the same breath is gone from the words as heard.
+  const again = withdraws.test(asSaid.heard.text) ? withdraws.exec(text) : null;
   if (again && again.index > 0 && /[a-z]{3}/i.test(text.slice(again.index + again[0].length))) {
     startOver(talk, sentence, index, again);
     return;

@@ -23,6 +23,15 @@ import {
   wetFromTo,
   withMeasure,
 } from '../test/phrasings.js';
+import {
+  endMended,
+  measureMended,
+  placeMended,
+  placeMendedNext,
+  takenBack,
+  thingMended,
+  thingMendedNext,
+} from '../test/second-thoughts.js';
 import { narrate } from './narrate.js';
 
 /**
@@ -315,4 +324,51 @@ test('a reading is the same number however it is called', () => {
         [],
       ]);
     }
+});
+
+const heard = (sentences: readonly string[]) =>
+  narrate(sentences.map((text, i) => ({ start_s: 4 * i, text: `${text.replace(/\.$/, '')}.` }))).items.map(
+    short,
+  );
+
+/** Of what is said and then put right only the second counts, spoken in words or in digits. */
+function endsAs(
+  sentences: (say: (feet: number) => string) => readonly string[],
+  want: readonly Record<string, unknown>[],
+) {
+  for (const say of [inWords, String])
+    expect([sentences(say), heard(sentences(say))]).toEqual([sentences(say), want]);
+}
+
+const [mendable, places] = [
+  things.slice(0, 9),
+  [
+    [7.5, 9],
+    [14, 16],
+    [41, 43.5],
+  ] as const,
+];
+
+test('a slip of the tongue leaves what was said last', () => {
+  mendable.forEach((thing, i) => {
+    const other = mendable[(i + 4) % mendable.length] ?? thing;
+    for (const [n, m] of places) {
+      for (const form of placeMended) {
+        endsAs((say) => form(thing[0], say(n), say(m)), [one(thing, m)]);
+        expect(typed(form(thing[0], String(n), String(m)).join(' '), m)?.map(short)).toEqual([one(thing, m)]);
+      }
+      for (const next of placeMendedNext)
+        endsAs((say) => [`${thing[0]} at ${say(n)}`, next(say(n), say(m))], [one(thing, m)]);
+      for (const form of thingMended) endsAs((say) => form(thing[0], other[0], say(n)), [one(other, n)]);
+      for (const next of thingMendedNext)
+        endsAs((say) => [`${thing[0]} at ${say(n)}`, next(thing[0], other[0])], [one(other, n)]);
+      for (const form of takenBack) endsAs((say) => form(thing[0], say(n)), []);
+    }
+  });
+  for (const [said, is] of stretches)
+    for (const form of endMended)
+      endsAs((say) => form(said, say(12), say(18), say(23.5)), [{ is, at: 12, to: 23.5 }]);
+  for (const [said, fields] of measureMended)
+    for (const [n] of places)
+      endsAs((say) => said.map((text) => text.replace('{n}', say(n))), [{ at: n, ...fields }]);
 });

@@ -1,6 +1,8 @@
 import { boundary, denial, rewrite, type TracedText } from '../idioms/traced-text.js';
+import { aNumber } from '../idioms/number-words.js';
 import { phraseAt } from './phrases.js';
 
+const numberNext = new RegExp(String.raw`^\s+(?!one\b)${aNumber}`, 'i');
 const see = String.raw`(?:see|saw|find|found|have|got|get|spot|notice|note)(?:ing|ed)?`;
 const any = String.raw`(?:\s+(?:any|a|an|much|no|one|signs?\s+of|evidence\s+of|visible|single|more|other|the|real|big|obvious|major|actual))*`;
 const denials = new RegExp(
@@ -22,6 +24,9 @@ export function markDenials(heard: TracedText): TracedText {
     const rest = heard.text.slice(end);
     if (/^(?:no|not)$/i.test(said.trim()) && /^\s*[,.:]?\s*[~#\d.½¼¾⅛⅜⅝⅞-]/.test(rest)) return undefined;
     if (/^no$/i.test(said.trim()) && /^\s*(?:[,:]|$)/.test(rest)) return undefined;
+    // "three, no five, roots"
+    if (/^no$/i.test(said.trim()) && /,\s*$/.test(heard.text.slice(0, at)) && numberNext.test(rest))
+      return undefined;
     return ` ${denial} `;
   });
 }

@@ -14,7 +14,9 @@ import {
 } from '../idioms/traced-text.js';
 import { hedges } from './hedges.js';
 import { figureIdioms, spokenIdioms } from '../idioms/idioms.js';
+import { aNumber } from '../idioms/number-words.js';
 import { anyMaterial as material } from '../idioms/pipes.js';
+import { slipsOfNumbers, slipsOfThings } from './slips.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
 
@@ -39,8 +41,8 @@ const stammered =
 
 /** Words removed before anything is read: "um", "you know". */
 export const interjection = new RegExp(
-  // "on the right here" is a side.
-  String.raw`(?<![\w'’-])(?<!\b(?:on|to|from)\s+(?:the|your|our|my)\s+(?=right\s+(?:here|there|now)\s*(?:$|[,.;]|at\b|around\b|~?\d)))(?:${anyOf(interjections)}|(?<!\d\s*)mm)(?![\w'’-])\s*,?`,
+  // "on the right here" is a side; "to five, actually eight" takes back the five.
+  String.raw`(?<![\w'’-])(?<!\b(?:on|to|from)\s+(?:the|your|our|my)\s+(?=right\s+(?:here|there|now)\s*(?:$|[,.;]|at\b|around\b|~?\d)))(?!(?<=,\s*)actually\s+(?:that's|it's|${aNumber}))(?:${anyOf(interjections)}|(?<!\d\s*)mm)(?![\w'’-])\s*,?`,
   'gi',
 );
 const someWords = String.raw`(?:(?:a|an|the|more|some|what|looks|like|is|that|old|newer|new|existing|regular)\s+)*`;
@@ -87,8 +89,9 @@ export function normalize(text: string, names: readonly string[] = []): Normaliz
   heard = rewrite(heard, interjection, ' ');
   heard = rewrite(heard, stammered, ([, once = '']) => once);
   heard = rewriteAll(heard, spokenIdioms);
+  heard = slipsOfThings(heard);
   heard = markDenials(heard);
-  heard = spokenNumbers(heard);
+  heard = slipsOfNumbers(spokenNumbers(heard));
   const said = heard.text;
   heard = rewrite(heard, bendByDegrees, (match) => {
     // "the fitting is a 45" names one bend.

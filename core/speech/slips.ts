@@ -1,0 +1,141 @@
+import { takesBack } from '../idioms/corrections.js';
+import { aNumber } from '../idioms/number-words.js';
+import { rewrite, sameMark, slice, type TracedText } from '../idioms/traced-text.js';
+import type { Meaning } from './meaning.js';
+import { phraseAt } from './phrases.js';
+
+/** A slip of the tongue put right in the same breath: "a crack, no, a hole", "at 41, I mean 42". */
+
+const gap = String.raw`\s*(?:,|\.(?!\d))?\s*`;
+/** What takes back the thing before it; "no" alone would deny the thing after it. */
+const ofThings = new RegExp(
+  String.raw`${gap}\b(?:(?:wait|oh|well|no|hang\s+on|hold\s+on)[\s,]+)*(?:no(?=\s*,)|no(?=\s+(?:wait|sorry|that's|it's|i\s+mean)\b)|actually(?=\s+(?:that's|it's)\b)|${takesBack})(?:[\s,]+(?:no|wait|that's|it's|that\s+is|it\s+is|that\s+was|just|only|more\s+like|on|to|into|${takesBack})(?![\w']))*[\s,]+`,
+  'gi',
+);
+/** A reading between the thing and what takes it back. */
+const placeBetween = /^\s*,?\s*(?:right\s+)?(?:at|around|@)\s+[a-z\d.\s-]{1,40}$/i;
+const articles = /^(?:(?:an?|the|some|your|our)\s+)*/i;
+
+/** What may stand in the place of what. */
+type Role = 'thing' | 'pipe' | 'side';
+function roleOf(meaning: Meaning): Role | undefined {
+  if (meaning.is === 'finding' || meaning.is === 'kind' || meaning.is === 'point') return 'thing';
+  if (meaning.is === 'material') return 'pipe';
+  return meaning.is === 'clock' ? 'side' : undefined;
+}
+
+interface Named {
+  readonly from: number;
+  readonly to: number;
+  readonly role: Role;
+  readonly meaning: Meaning;
+}
+
+/** Sizes before a thing are part of its name: "heavy scale". */
+function namedAt(text: string, start: number): Named | undefined {
+  let at = start + (articles.exec(text.slice(start))?.[0].length ?? 0);
+  for (let words = 0; words < 3; words++) {
+    const found = phraseAt(text.slice(at));
+    const role = found && roleOf(found.meaning);
+    if (found && role) return { from: start, to: at + found.phrase.length, role, meaning: found.meaning };
+    const next = found?.meaning.is === 'size' ? /^\s+/.exec(text.slice(at + found.phrase.length)) : undefined;
+    if (!found || !next) return undefined;
+    at += found.phrase.length + next[0].length;
+  }
+  return undefined;
+}
+
+/**
+ * The last thing of this role in the text, where nothing but its place stands after it; from its first word where it was
+ * named twice: "a hole in the top, I see daylight".
+ */
+function lastNamed(text: string, role: Role): Named | undefined {
+  let before: Named | undefined;
+  for (const { index } of text.matchAll(/\b[a-z]/gi)) {
+    const found = namedAt(text, index);
+    if (found?.role !== role) continue;
+    const rest = text.slice(found.to);
+    if (rest.trim() === '' || placeBetween.test(rest))
+      return before && isSame(before, found) && !anyNumber.test(text.slice(before.to, index))
+        ? { ...found, from: before.from }
+        : found;
+    if (!before || !isSame(before, found)) before = found;
+  }
+  return undefined;
+}
+
+/** "Clay to abs, no, clay to pvc": both pipes of a change, where both are said again. */
+function changeNamed(text: string, right: Named, whole: string): Named | undefined {
+  if (right.role !== 'pipe' || !/^\s+(?:in)?to\s/i.test(whole.slice(right.to))) return undefined;
+  const far = lastNamed(text, 'pipe');
+  const toFar = far && /\s+(?:in)?to\s+$/i.exec(text.slice(0, far.from));
+  const near = toFar ? lastNamed(text.slice(0, toFar.index), 'pipe') : undefined;
+  return far && near && { ...far, from: near.from };
+}
+
+const anyNumber = new RegExp(aNumber, 'i');
+const isSame = ({ meaning: one }: Named, { meaning: other }: Named): boolean =>
+  one.is === 'finding' && other.is === 'finding' && one.finding === other.finding;
+
+/** "A crack, no, a hole", "on the left, I mean the right", "a crack at three, sorry, a hole": only the second is there. */
+export function slipsOfThings(heard: TracedText): TracedText {
+  ofThings.lastIndex = 0;
+  for (let marker = ofThings.exec(heard.text); marker; marker = ofThings.exec(heard.text)) {
+    const { index, 0: said } = marker;
+    const right = namedAt(heard.text, index + said.length);
+    const clause = Math.max(0, heard.text.slice(0, index).search(/(?:[^.;]|\.(?=\d))*$/));
+    const before = heard.text.slice(clause, index);
+    const wrong = right && (changeNamed(before, right, heard.text) ?? lastNamed(before, right.role));
+    if (!wrong) continue;
+    const [from, to] = [clause + wrong.from, clause + wrong.to];
+    const place = slice(heard, to, index);
+    const rest = slice(heard, index + said.length);
+    const comma = rewrite(slice(heard, index, index + 1), /[^]/g, place.text.trim() === '' ? ' ' : ', ');
+    heard = joined(slice(heard, 0, from), place, comma, rest);
+    ofThings.lastIndex = from;
+  }
+  return heard;
+}
+
+const joined = (...parts: readonly TracedText[]): TracedText => ({
+  text: parts.map(({ text }) => text).join(''),
+  from: parts.flatMap(({ from }) => from),
+  to: parts.flatMap(({ to }) => to),
+});
+
+const number = String.raw`(?:\d+\/\d+|\d+(?:\.\d+)?(?:\s+\d\/\d)?)`;
+const unit = String.raw`\s*-?\s*(?:feet|foot|ft\b|percent|%|in(?:ch(?:es)?)?\b|"|degrees?\b|o'?clock)`;
+const howFar = String.raw`(\s+(?:deep|down|wide|high|long))?`;
+const hard = String.raw`(?:no|wait|actually|hang\s+on|hold\s+on|${takesBack})`;
+const between = String.raw`(?:${hard}|oh|well|it's|that's|that\s+is|it\s+is|call\s+it|say|more\s+like|closer\s+to|at|about|to|~)(?![\w'])[\s,]+`;
+const ofNumbers = new RegExp(
+  String.raw`(?<![\d./])(?<!\b(?:say|said)\s+)(${number})(${unit})?${howFar}${gap}(?<=[\s,.])(?=(?:(?:oh|it's|that's|call\s+it|at|about)[\s,]+)*(?:${hard}|well|more\s+like|closer\s+to)(?![\w']))(?:${between})+(${number})(${unit})?(?![\d/:]|\.\d)(?:,(?=\s+(?:to|through|until|till)\s))?`,
+  'gi',
+);
+const isHard = new RegExp(String.raw`\b${hard}(?![\w'])`, 'i');
+/** A place called anew without a word of correction lies this close, ft. */
+const alike_ft = 3;
+const isPlace = (of: string | undefined) => of === undefined || /f/i.test(of);
+
+/** "At 3, excuse me, 5", "10, no, 20 percent", "3 to 5, sorry, 8": only the second number counts, with the unit of either. */
+export const slipsOfNumbers = (heard: TracedText): TracedText =>
+  rewrite(
+    heard,
+    ofNumbers,
+    ({ index, input, 0: said, 1: wrong, 2: of, 3: how = '', 4: right = '', 5: itsUnit }) => {
+      // What is written elsewhere is put right there.
+      if (input.includes(sameMark)) return undefined;
+      const [isReading, readsNow] = [isPlace(of), isPlace(itsUnit)];
+      // Of "roots at 14, no, 20 percent" 14 is the place.
+      if (isReading && !readsNow && (of !== undefined || !/\d/.test(input.slice(0, index)))) return undefined;
+      if (!isReading && itsUnit !== undefined && readsNow) return undefined;
+      if (/clock/i.test(of ?? '') && itsUnit === undefined && Number(right) > 12) return undefined;
+      const isSaid =
+        isHard.test(said) ||
+        (/\b(?:well|more\s+like|closer\s+to)\b/i.test(said) &&
+          isReading &&
+          readsNow &&
+          Math.abs(Number(wrong) - Number(right)) <= alike_ft);
+      return isSaid ? `${right}${itsUnit ?? of ?? ''}${how}` : undefined;
+    },
+  );
