@@ -4,9 +4,18 @@ import { asNote, quoted, type Idiom } from './traced-text.js';
 /** The run ends here, beside what was named before it; at the main there is nothing further to see. */
 function stopThere({ index, input }: RegExpExecArray): string | undefined {
   const before = input.slice(0, index);
-  if (/\b(?:main|city\s+tap)\b/i.test(before)) return undefined;
+  if (/\b(?:main|city\s+tap)\b/i.test(input)) return undefined;
   return /[a-z]{3}/i.test(before) ? '; stop' : 'stop';
 }
+
+const camera = String.raw`(?:i|we|you|it|she|(?:(?:the|my|our)\s+)?(?:camera|cam|head|reel|rod|cable))`;
+const failing = String.raw`(?:can't|cannot|couldn't|could\s+not|won't|wouldn't|didn't|wasn't\s+able\s+to|wouldn't\s+let\s+me|won't\s+let\s+me|doesn't\s+want\s+to|don't\s+want\s+to|didn't\s+want\s+to|refuses\s+to)`;
+const pushing = String.raw`(?:get|go|push|move|make\s+it|make|fit|climb|crawl|squeeze|force|wiggle|work|coax|take|bring|run)`;
+const onward = String.raw`(?:past|by|through|thru|over|around|round|beyond|up|across|farther|further|any\s+(?:farther|further|deeper)|on|anymore|forward)`;
+/** Something in the way, by a word or two, but for what the camera itself would be. */
+const obstacle = String.raw`(?:(?:the|that|this|these|those|an?|all\s+(?:the|these|those))\s+)(?!(?:camera|head|cable|rod|reel|pipe|line)\b)(?=[a-z])`;
+const byDegrees = /^(?:ninety|90|forty[\s-]five|45)\b/i;
+const quitting = String.raw`(?:stop|quit|pull\s+the\s+plug|end\s+it|call\s+it|give\s+up|turn\s+around|end\s+(?:the\s+)?(?:run|inspection|video)|back\s+out)`;
 
 /** The camera could not go on, or see, however it is put. */
 export const stopIdioms: readonly Idiom[] = [
@@ -72,6 +81,83 @@ export const stopIdioms: readonly Idiom[] = [
     /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)(?:\s+(?=[a-z])|(?=\s*$))/gi,
     "can't get past ",
   ],
+  // "an offset that the camera can't get over", "couldn't get the camera through": and what was in the way.
+  [
+    new RegExp(
+      String.raw`\b(?:(?:that|but|and|so|which)\s+)*(?:${camera}\s+(?:just\s+|really\s+|simply\s+)?)?${failing}\s+(?:seem\s+to\s+|even\s+|quite\s+|physically\s+)?${pushing}\s+(?:(?:it|her|this|(?:the|my)\s+(?:camera|head|cable|rod|reel))\s+)?(?:${onward}\s+)*${onward}\b(?:\s+(?:it|that|this|them|there|here)\b)?(?:(\s+)${obstacle})?(?!\s+(?:there|here|much|to\s+see)\b)`,
+      'gi',
+    ),
+    ({ 0: said, 1: what, index, input }) => {
+      if (what === undefined) return "can't get any farther";
+      return byDegrees.test(input.slice(index + said.length)) ? "can't get past bend " : "can't get past ";
+    },
+  ],
+  // "she won't make the bend"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:that|but|and|so)\s+)*(?:${camera}\s+)?${failing}\s+make\s+(?:the|that|this)\s+(turn|bend|corner|ninety|90|forty[\s-]five|45|elbow)\b`,
+      'gi',
+    ),
+    ([, what = '']) => {
+      if (/^(?:turn|corner)$/i.test(what)) return "can't get past bend";
+      return `can't get past ${byDegrees.test(what) ? 'bend ' : ''}${what}`;
+    },
+  ],
+  // "41 is as far as she'll go", "that's as far as we could get her"
+  [
+    new RegExp(
+      String.raw`(?:'s|\b(?:that's|this\s+is|it's|that\s+is|here's|is|was|that\s+was))?\s*(?:about\s+|just\s+)?\bas\s+far\s+(?:out\s+|in\s+|down\s+)?as\s+(?:${camera}|you)(?:'ll|'m\s+gonna|\s+(?:will|can|could|would|was\s+able\s+to|were\s+able\s+to|wants\s+to|am\s+going\s+to|is\s+going\s+to|is\s+gonna))?\s+(?:gets?|got|goes|go|went|reach(?:ed)?|makes?\s+it|made\s+it|push(?:ed)?|take|run|see)(?:\s+(?:it|her|the\s+camera))?\b`,
+      'gi',
+    ),
+    ' camera stopped',
+  ],
+  // "we only got to 41", "only made it out to 41 feet"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:i|we|camera|she)\s+)?(?:(?:could|was|were|able\s+to)\s+)*only\s+(?:able\s+to\s+)?(?:made\s+it|make\s+it|got|get|went|go|pushed|push)\s+(?:(?:out|down|in|her|it|as\s+far\s+as|about)\s+)*(?:to\s+)?(?:about\s+)?(?=${aNumber})`,
+      'gi',
+    ),
+    'camera stopped at ',
+  ],
+  // "made it to 41 and that's it"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:i|we|camera|she)\s+)?(?:made\s+it|got|pushed|went)\s+(?:(?:out|down|in|all\s+the\s+way)\s+)*to\s+(${aNumber}[a-z\d\s.-]{0,24}?)\s*,?\s+(?:and|but|then)\s+(?:that's\s+(?:it|all)|that\s+was\s+(?:it|all)|then\s+(?:it\s+|i\s+|we\s+)?stopped|no\s+(?:farther|further)|${failing}(?:\s+[a-z]+)*|can't\s+get\s+any\s+farther)(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, at = '']) => `camera stopped at ${at}`,
+  ],
+  // "had to quit at 41", "I'm gonna call it at 41 feet", "not going past 41"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:so|and)\s+)*(?:(?:i|we)(?:'m|'re|\s+am|\s+are)?\s+)?(?:(?:had|have)\s+to\s+${quitting}|(?:going\s+to|gonna|i'll|we'll)\s+${quitting}|(?:quit|pulled\s+the\s+plug|calling\s+it|stopping|ending\s+it|called\s+it|gave\s+up|ended\s+up\s+stopping)(?:\s+(?:here|there|the\s+(?:run|video|inspection)))?)\s+(?:here\s+|there\s+|right\s+)*(?=(?:at|@)\s+(?:about\s+)?${aNumber})(?!.*\blocat)`,
+      'gi',
+    ),
+    'camera stopped ',
+  ],
+  [
+    new RegExp(
+      String.raw`\b(?:(?:so|and)\s+)*(?:(?:i|we)(?:'m|'re)?\s+)?(?:not\s+(?:going|gonna\s+go|going\s+to\s+(?:go|push))|(?:won't|not\s+going\s+to|not\s+gonna)\s+(?:go|push(?:\s+it)?))\s+(?:(?:any\s+)?(?:farther|further)\s+than|past|beyond)\s+(?:about\s+)?(?=${aNumber})`,
+      'gi',
+    ),
+    'camera stopped at ',
+  ],
+  // "41 feet, that's all the cable I've got", "end of cable"
+  [
+    /\b(?:that's|this\s+is|that\s+was)\s+all\s+(?:the\s+|my\s+)?(?:cable|rod|line|reel|push\s*rod|hose)\s+(?:i|we)(?:(?:'ve)?\s+(?:have|got|had)|\s+brought)(?:\s+(?:left|on\s+(?:it|the\s+reel)))?|\b(?:at\s+the\s+)?end\s+of\s+(?:the\s+|my\s+|our\s+)?(?:cable|rod|reel|push\s*rod)\b/gi,
+    'out of cable',
+  ],
+  // "camera died", "lost video"
+  [
+    /\b(?:the\s+)?(?:camera|cam|head)\s+(?:just\s+)?(?:died|quit(?:\s+(?:working|on\s+(?:me|us)))?|went\s+(?:dead|dark|black|out)|cut\s+out|gave\s+out)\b/gi,
+    ([said]) => `camera stopped ${quoted(said)}`,
+  ],
+  [/\blost\s+(?:the\s+|my\s+|our\s+)?(?:video|signal|feed|view)\b/gi, 'lost picture'],
+  // "a blockage at 41": the camera sees no way on.
+  [
+    /\b(?:blockage|stoppage|clog)\b(?<=(?:^|[,.;]|\b(?:a|the|there's|got)\s)\s*(?:a\s+|the\s+)?(?:blockage|stoppage|clog))(?!\s*(?:,\s*)?(?:of|was|is\s+(?:past|down|in\s+the))\b)/gi,
+    'blocked',
+  ],
   // "can't budge the offset", "couldn't make the bend"
   [
     /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:pass|budge|clear|make|navigate|negotiate)\s+(?!(?:it|this|that|here|out|sure|through|past|by|any|further|up|much)\b)(?=[a-z])/gi,
@@ -83,7 +169,7 @@ export const stopIdioms: readonly Idiom[] = [
   ],
   // "survey abandoned, roots"
   [
-    /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early|(?:ended|stopped)(?=\s*(?:$|[,;.]|due|because)))(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
+    /\b(?:survey|inspection|video|camera\s+run)\s+(?:was\s+|is\s+)?(?:abandoned|terminated|aborted|cut\s+short|ended\s+early|(?:ended|stopped|ends|stops)(?=\s*(?:$|[,;.]|due|because|at\s+(?!the\b))))(?:\s+(?:due\s+to|because\s+of|by|at)\b|\s*,)?/gi,
     'stopped ',
   ],
   // "ends in dirt"
@@ -92,7 +178,21 @@ export const stopIdioms: readonly Idiom[] = [
     ([said]) => `stop ${quoted(said)}`,
   ],
   // "33, that's the stack, end of run"
-  [/\bend\s+of\s+(?:the\s+|this\s+)?(?:run|inspection|survey|video|camera\s+run)(?=\W*$)/gi, stopThere],
+  [
+    new RegExp(
+      String.raw`\b(?:that's\s+|this\s+is\s+)?(?:the\s+)?end\s+of\s+(?:(?:the\s+|this\s+)?(?:run|inspection|survey|video|camera\s+run)|the\s+(?:line|road)\s+for\s+(?:us|me|the\s+camera))(?=\W*$|\s*,?\s+(?:(?:is\s+)?at\s+)?(?:about\s+)?${aNumber})`,
+      'gi',
+    ),
+    stopThere,
+  ],
+  [
+    new RegExp(
+      String.raw`^\W*(?:(?:and|so|we|i|had\s+to)\s+)*(?:abandon(?:ed)?|terminated?|abort(?:ed)?)\s+(?=at\s+(?:about\s+)?${aNumber})`,
+      'gi',
+    ),
+    'camera stopped ',
+  ],
+  [/\b(?:(?:we're|i'm)\s+)?(?:(?:flying|running|going|pushing)\s+)?blind\s+(?=(?:from|between|at)\b)/gi, "can't see "],
   // "50, that's the end of my run"
   [
     /\b(?:and\s+)?(?:that's|that\s+is|this\s+is|it's)\s+(?:the\s+|my\s+|our\s+)?end\s+of\s+(?:my|our|the|this)\s+(?:run|inspection|survey|video|push)(?=\W*$)|\bend\s+of\s+(?:my|our)\s+(?:run|inspection|survey|video|push)(?=\W*$)/gi,

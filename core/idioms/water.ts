@@ -286,6 +286,11 @@ const place = String.raw`~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?`;
 
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
+  // "went under at 3, back up at 5": the camera did.
+  [
+    /\b(?:(?:camera|we|i|it|she)\s+)?(?:went|goes|going|go)\s+under(?:\s*water)?\s+(?:(?:at|around)\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:and|then)\s+)*(?:(?:we're|it's|i'm|she's|(?:we|i|it|she)\s+)?\s*(?:came|comes|come|coming|pops?|popped)?\s+)?(?:back\s+)?(?:up|out)\s+(?:again\s+)?(?:(?:at|by|around)\s+)(?=~?\d)/gi,
+    ([, from = '']) => `under water ${from} to `,
+  ],
   // "at 3 there's water to 8"
   [
     new RegExp(

@@ -195,8 +195,8 @@ function kindSaid(
     fields.why ??= 'blocked';
     delete fields.percent;
   }
-  // "won't go past the bad joint"
-  if (draft.kind === 'stop') delete fields.size;
+  // "won't go past the bad joint", "can't see, too much water"
+  if (draft.kind === 'stop' || draft.kind === 'hidden') delete fields.size;
   // A coupling where two pipes meet is their change.
   if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
   if (draft.pipes.length > 0 && draft.kind !== 'change' && !spoken)

@@ -92,13 +92,15 @@ function pastItem(talk: Talk, draft: Draft): void {
   draft.numbers.unshift({ value, from: 0, to: 0, size: false, feet: true, fraction: false, placed: true });
 }
 
+const isPlaced = ({ numbers, bareHour }: Draft): boolean => numbers.length > 0 || bareHour !== undefined;
+
 const isThing = ({ draft }: SegmentRead): boolean =>
   draft.kind !== undefined ||
   draft.finding !== undefined ||
   draft.pipes.length > 0 ||
   draft.onceMore === true ||
-  (draft.ofWater === true &&
-    (draft.fields.to_ft !== undefined || draft.numbers.length > 0 || draft.bareHour !== undefined)) ||
+  (draft.ofWater === true && (draft.fields.to_ft !== undefined || isPlaced(draft))) ||
+  (draft.blocked === true && [undefined, 100].includes(draft.fields.percent as number | undefined) && isPlaced(draft)) ||
   draft.aboutPoint.state !== undefined;
 
 /** The entry of a thing at a given reading, or at its own. */
