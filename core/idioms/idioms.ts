@@ -184,7 +184,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "right at seventy nine" is not a side of the pipe.
   [
-    /(?<!\b(?:on|to|from)\s+(?:the|your|our|my|its)\s+|\b(?:bend|turn|elbow|ell)\s+(?:11\.25|22\.5|22|45|60|90)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
+    /(?<!\b(?:on|to|from)\s+(?:the|your|our|my|its)\s+|\b(?:bend|turn|elbow|ell)\s+(?:11\.25|22\.5|22|45|60|90)\s+|\b(?:turns|bends|curves|veers|hooks|swings|jogs|angles|sweeps)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
     ' ',
   ],
   [/ {2,}/g, ' '],
@@ -456,6 +456,9 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
 ];
 
+/** "We made it all the way to the main": the head is there. */
+const arrives = /\b(?:made\s+it|got|pushed|went|ran)(?:\s+(?:it|her))?\s+$/i;
+
 /** Applied once numbers are digits: what a number belongs to. */
 export const figureIdioms: readonly Idiom[] = [
   // "that's at one o clock"
@@ -587,7 +590,7 @@ export const figureIdioms: readonly Idiom[] = [
   // "looks great all the way to the main": how far it was seen, not where the main is.
   [
     /\b(all\s+the\s+way|clear|clean|good|great|fine|open|smooth|from\s+(?:here|there)|rest\s+of\s+the\s+way)\s+(?:on\s+|out\s+|down\s+)?(?:to|till|until)\s+the\s+(?:city\s+)?main\b(?!\s+at\b)/gi,
-    ([, far = '']) => far,
+    ({ index, input, 1: far = '' }) => (arrives.test(input.slice(0, index)) ? undefined : far),
   ],
   [/\bfrom\s+(?=~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|ft|foot))?\s+on\b(?!\s+(?:the|a)\b))/gi, 'at '],
   // "the joints are about every four feet": how long its pieces are.

@@ -14,6 +14,16 @@ const feetLong = String.raw`\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|')(?:\s+long)?`
 
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
+  // "reducer at 14, 4 to 6": two sizes.
+  [
+    /(?<![\d.:])([2-9]|1[0-2])\s*(?:to|x|by)\s*([2-9]|1[0-2])(?=\s*(?:$|[,.;]))(?<=\b(?:reducer|increaser|reduces|reduction|size\s+change|changes\s+size)\b[^;]*)/gi,
+    ([, one = '', other = '']) => `${one} in to ${other} in`,
+  ],
+  // "there's a liner from 14 to 20"
+  [
+    /\b(?:(?:an?|the)\s+)?(?:old\s+)?liner\s+(?:(?:runs|goes|is\s+in)\s+)?(?=(?:from\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:to|-)\s*~?\d)/gi,
+    'lined ',
+  ],
   // "the clay is cracked", "cast iron has heavy scale": what is wrong with it, not where it begins.
   [
     new RegExp(

@@ -22,6 +22,15 @@ export const bendToSide: Idiom = [
   ([, degrees = '']) => `bend ${degrees} degrees `,
 ];
 
+/** "Two 45s back to back", "double forty five": they turn as one bend of 90 does. */
+const doubleBend: Idiom = [
+  /\b(?:(?:two|2|double)\s+(45|22|22\.5|11)(?:'?s|\s+degree\s+bends|\s+bends)\b(?:\s+back\s+to\s+back|\s+in\s+a\s+row)?|double\s+(45|22\.5|22)(?=\s*(?:$|[,.;]|(?:at|to|on)\b)))/gi,
+  ([, two, double = '']) => {
+    const each = two ?? double;
+    return `bend ${each === '22' ? 45 : 2 * Number(each)} degrees ${quoted(`two ${each}s`)}`;
+  },
+];
+
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
   // "going through the wall at about 9"
@@ -103,7 +112,7 @@ export const pointIdioms: readonly Idiom[] = [
   [/\bsaddle\s+(?=tap\s+(?:at|on|in|into|to)\s+the\s+(?:city\s+)?main\b)/gi, ''],
   // "connection to the main, drops in at twelve o'clock": no drop of the line.
   [
-    /\b(?:it\s+)?drops\s+(?:right\s+|straight\s+)?in(?:to\s+(?:it|the\s+main))?\s+(?=(?:at|on|from)\s+(?:the\s+)?(?:top|side|crown|\d|twelve|eleven|ten|nine|one|two|three))/gi,
+    /\b(?:it\s+)?drops\s+(?:right\s+|straight\s+)?in(?:to\s+(?:it|the\s+main))?\s+(?=(?:at|on|from)\s+(?:the\s+)?(?:(?:top|side|crown)\b|(?:\d{1,2}|twelve|eleven|ten|nine|one|two|three)\s+o'?\s?clock))/gi,
     'comes in ',
   ],
   // "now we're in the main building drain": the house's own.
@@ -158,9 +167,14 @@ export const pointIdioms: readonly Idiom[] = [
     /\bboth\s+sides\b(?<=\bdouble\s+(?:wye|tee|sanitary\s+tee)\s*,?\s+both\s+sides)(?:\s+(?:look(?:s|ing)?|are|is|dry|clean|clear|open|good|active|wet|capped))*/gi,
     asNote,
   ],
+  // "we cross the property line"
+  [
+    /\b(?:(?:we|we're|it|pipe|line)\s+)?cross(?:es|ing|ed)?\s+(?:over\s+)?(?=(?:the|our|your)\s+(?:property|lot)\s+line\b)/gi,
+    '',
+  ],
   // "we leave the house", "exits the foundation": where the building begins.
   [
-    /\b(?:(?:we|we're|it|pipe|line)\s+)?(?:leav(?:es?|ing)|exit(?:s|ing)?)\s+(?:out\s+(?:of\s+)?)?(?:the\s+)?(?:building|house|foundation|footing)\b/gi,
+    /\b(?:(?:we|we're|it|pipe|line)\s+)?(?:leav(?:es?|ing)|exit(?:s|ing)?)\s+(?:out\s+(?:of\s+)?)?(?:the\s+)?(?:building|house|foundation|footing)\b|\b(?:(?:now\s+)?(?:we're|i'm|it's)|(?:we|i)\s+(?:get|come|go))\s+(?:now\s+)?outside\s+(?:of\s+)?(?:the\s+)?(?:building|house|foundation)\b(?=\s*(?:$|[,.;]|at\b))/gi,
     'building',
   ],
   [/\b(?:(?:and|now)\s+)*(?:we're|we\s+are|i'm)\s+out\s+of\s+the\s+(?:building|house)\b/gi, 'building'],
@@ -268,7 +282,7 @@ export const pointIdioms: readonly Idiom[] = [
   [/\b(?:abandoned|dead|disused)\s+(?:line|lateral|pipe|branch|connection)\b/gi, 'tie in not in use'],
   // "line deflects to the left", "alignment right 20 degrees"
   [
-    /\b(?:(?:the\s+)?(?:line|pipe|lateral|sewer|it)\s+)?(?:alignment(?:\s+(?:goes|changes|turns|is))?|deflects|veers|jogs|curves|swings)\s+(?:off\s+)?(?:slightly\s+|hard\s+|a\s+little\s+)?(?:to\s+the\s+)?(left|right)\b/gi,
+    /\b(?:(?:the\s+)?(?:line|pipe|lateral|sewer|it)\s+)?(?:alignment(?:\s+(?:goes|changes|turns|is))?|deflects|veers|jogs|curves|swings|hooks|angles|kicks|sweeps)\s+(?:off\s+)?(?:slightly\s+|hard\s+|a\s+little\s+)?(?:to\s+the\s+)?(left|right)\b/gi,
     ([, way = '']) => `bend ${way}`,
   ],
   [
@@ -310,11 +324,6 @@ export const pointIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, degrees = '']) => `bend ${degrees} degrees at `,
-  ],
-  // "two 45s back to back" turn as one bend of 90 does.
-  [
-    /\b(?:two|2|double)\s+(45|22|22\.5|11)(?:'?s|\s+degree\s+bends|\s+bends)\b(?:\s+back\s+to\s+back|\s+in\s+a\s+row)?/gi,
-    ([, each = '']) => `bend ${each === '22' ? 45 : 2 * Number(each)} degrees ${quoted(`two ${each}s`)}`,
   ],
   [/\b(?:facing|pointing)\s+(up|down)\b/gi, ([, way]) => (way === 'up' ? "at 12 o'clock" : "at 6 o'clock")],
   // "3 ft out of the cleanout": the counter begins there.
@@ -364,6 +373,7 @@ export const pointIdioms: readonly Idiom[] = [
     ([, tree = '']) => `tree ${quoted(tree)} `,
   ],
   [/\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, ' '],
+  doubleBend,
 ];
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
@@ -425,10 +435,11 @@ export const pointFigures: readonly Idiom[] = [
     /,?\s+(?:(?:it's|it\s+is|is|and|this\s+one(?:'s|\s+is))\s+)*(?:(?:cut|opened|reinstated)\s+(?:out\s+)?(?:(?:nice\s+and\s+|real\s+)?(?:clean|good|fine|full|well))?|(?:full|wide|all\s+the\s+way)\s+open|(?:only\s+)?(?:cut|opened)\s+(?:only\s+)?(?:about\s+|~\s*)?(?:\d+\s*%|[1-3]\/[2-4]|[23]\s+(?:thirds|quarters)|half|halfway|part\s*way|a\s+third))(?:\s*,?\s+(?:and\s+)?(?:full|wide|all\s+the\s+way)\s+open)?(?=\s*(?:$|[,.;]))(?<=\b(?:branch|lateral|wye|tee|tap|tie[\s-]?in|reinstat[a-z]+|opening)\b[^;]*)/gi,
     besideIt,
   ],
-  // "a lateral enters from the left"
+  // "a lateral enters from the left", "a six inch line joins from the left", "two inch line tapped in on top"
   [
-    /\b(?:an?|another|the)\s+(?:(?:small|smaller|side|second|\d\s*-?(?:inch|in))\s+)*(?:lateral|branch|line|pipe)\s+(?:enters|joins(?:\s+in)?|ties\s+in|comes\s+in)\s+(?=(?:from|on|at)\s)/gi,
-    'tie-in ',
+    /\b(?:(?:an?|another|the)\s+)?(?:(?:small|smaller|side|second)\s+)*((?:\d+|two|three|four|six|eight)\s*-?(?:inch|in|")\s+)?(?:lateral|branch|line|pipe|drain)\s+(?:enters|enter(?:ing|ed)|join(?:s|ing|ed)(?:\s+in)?|ti(?:es|ed)\s+in|tying\s+in|comes\s+in|coming\s+in|tap(?:s|ped)\s+in)\s+(?=(?:from|on|at)\s)/gi,
+    ([said, size]) =>
+      size !== undefined || /^(?:an?|another|the)\b/i.test(said) ? `${size ?? ''}tie-in ` : undefined,
   ],
   // "clay from 14.5 to the main at 61"
   [
@@ -539,4 +550,5 @@ export const pointFigures: readonly Idiom[] = [
     /\b(bend|sweep|elbow|ell|turn|fitting)\s+(11\.25|22\.5|22|45|60|72|90)\b(?!\s*(?:feet|ft|foot|%|percent|inch|in\b|'|\.\d|\d|deg|o['’]?clock))/gi,
     ([, fitting = '', degrees = '']) => `${fitting} ${degrees} degrees`,
   ],
+  doubleBend,
 ];

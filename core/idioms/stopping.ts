@@ -192,7 +192,10 @@ export const stopIdioms: readonly Idiom[] = [
     ),
     'camera stopped ',
   ],
-  [/\b(?:(?:we're|i'm)\s+)?(?:(?:flying|running|going|pushing)\s+)?blind\s+(?=(?:from|between|at)\b)/gi, "can't see "],
+  [
+    /\b(?:(?:we're|i'm)\s+)?(?:(?:flying|running|going|pushing)\s+)?blind\s+(?=(?:from|between|at)\b)/gi,
+    "can't see ",
+  ],
   // "50, that's the end of my run"
   [
     /\b(?:and\s+)?(?:that's|that\s+is|this\s+is|it's)\s+(?:the\s+|my\s+|our\s+)?end\s+of\s+(?:my|our|the|this)\s+(?:run|inspection|survey|video|push)(?=\W*$)|\bend\s+of\s+(?:my|our)\s+(?:run|inspection|survey|video|push)(?=\W*$)/gi,

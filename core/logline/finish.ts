@@ -10,7 +10,7 @@ import { endedBy, isOfKind, isUnnamed, nameWhatEnds } from './references.js';
 import type { Choice, EntryDraft, EarlierThing, LogContext } from './context.js';
 import { isBend, usualBends, type Draft } from './draft.js';
 import { faultWords, readEntry } from './entry-faults.js';
-import { placeNumbers, takePlace } from './place.js';
+import { placeNumbers, takePlace, settleFall } from './place.js';
 import { endsBehind } from './questions.js';
 import { besideOf, knownKind, pointOf } from './points.js';
 
@@ -139,6 +139,7 @@ function settle(draft: Draft, { context, known, spoken }: Finishing): void {
     draft.finding ??= 'belly';
   settleDiameters(draft);
   settleDegrees(draft);
+  settleFall(draft);
   if (spoken && draft.numbers.some(({ range }) => range))
     draft.numbers = draft.numbers.filter(({ range, size }) => range || size);
   // A locate has two numbers: where, and how deep. With more it is unclear which is which.

@@ -19,7 +19,6 @@ export function takePlace(
   { inherited, correcting, fail }: { inherited: number | undefined; correcting: boolean; fail: Fail },
 ): number | undefined {
   const elsewhere = inherited !== undefined || fields.after !== undefined || correcting;
-  takeFall(draft);
   const given = placeAmong(draft, elsewhere, fields.after !== undefined || correcting);
   // A repeated place is not a measure.
   const again = given?.range ? [given.value, fields.to_ft] : [];
@@ -68,12 +67,12 @@ export function takePlace(
 }
 
 /** "A drop of about a foot": how far it falls, not where. */
-function takeFall(draft: Draft): void {
-  const [only, ...more] = draft.numbers;
-  if (!isDrop(draft) || draft.aboutPoint.fall_ft !== undefined || !only || more.length > 0) return;
-  if (!only.feet || only.fromNoun !== true || only.value > mostFall_ft) return;
-  draft.aboutPoint.fall_ft = only.value;
-  draft.numbers = [];
+export function settleFall(draft: Draft): void {
+  if (!isDrop(draft) || draft.aboutPoint.fall_ft !== undefined || draft.numbers.length > 2) return;
+  const fall = draft.numbers.find(({ feet, fromNoun, value }) => feet && fromNoun && value <= mostFall_ft);
+  if (!fall) return;
+  draft.aboutPoint.fall_ft = fall.value;
+  draft.numbers = draft.numbers.filter((each) => each !== fall);
 }
 /** No drop in a lateral falls farther, ft. */
 const mostFall_ft = 12;

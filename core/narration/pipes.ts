@@ -26,9 +26,11 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
   const [pipe] = draft.pipes;
   const until =
     /\b(?:until|till|up\s+to|out\s+to|as\s+far\s+as|for)\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)/i.exec(text);
-  if (!pipe || draft.finding !== undefined || draft.kind !== undefined || draft.changing) return false;
+  const isOne = draft.finding === undefined && draft.kind === undefined && !draft.changing;
+  if (!pipe || !isOne || draft.pipes.length > 1) return false;
   const { side: _, ...plain } = pipe;
   const named = talk.pipe?.material === plain.material ? { ...talk.pipe, ...plain } : plain;
+  const isOther = talk.pipe?.material !== named.material || talk.pipe?.lined !== named.lined;
   const stretch = draft.fields.to_ft;
   const [from] = draft.numbers;
   // "49, PVC for three feet" is a stretch with a place of its own.
@@ -39,7 +41,7 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
     talk.reading = talk.pipeUntil;
     return true;
   }
-  if (typeof stretch === 'number' && from && from.value > 0 && talk.pipe?.material !== named.material) {
+  if (typeof stretch === 'number' && from && from.value > 0 && isOther) {
     talk.pipe = named;
     return false;
   }
@@ -63,7 +65,7 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
     draft.endCall === undefined
   ) {
     // A reading with another pipe is where it changes.
-    if (talk.pipe?.material !== named.material) return false;
+    if (isOther) return false;
     const at = draft.numbers.find(({ size }) => !size)?.value;
     if (at !== undefined) said.placed = { reading_ft: at };
     return true;

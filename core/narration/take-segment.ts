@@ -92,15 +92,27 @@ function pastItem(talk: Talk, draft: Draft): void {
   draft.numbers.unshift({ value, from: 0, to: 0, size: false, feet: true, fraction: false, placed: true });
 }
 
-const isPlaced = ({ numbers, bareHour }: Draft): boolean => numbers.length > 0 || bareHour !== undefined;
+const isPlaced = ({ numbers, bareHour }: Pick<Draft, 'numbers' | 'bareHour'>): boolean =>
+  numbers.length > 0 || bareHour !== undefined;
+
+/** "Fourteen, four inch to six inch": two sizes that pipes have, whole inches. */
+const isBoreChange = ({ twoInches, numbers, bareHour }: Draft): boolean =>
+  twoInches !== undefined &&
+  twoInches[0] !== twoInches[1] &&
+  twoInches.every((inches) => Number.isInteger(inches) && inches >= leastBore_in) &&
+  isPlaced({ numbers, bareHour });
+const leastBore_in = 3;
 
 const isThing = ({ draft }: SegmentRead): boolean =>
   draft.kind !== undefined ||
   draft.finding !== undefined ||
   draft.pipes.length > 0 ||
   draft.onceMore === true ||
+  isBoreChange(draft) ||
   (draft.ofWater === true && (draft.fields.to_ft !== undefined || isPlaced(draft))) ||
-  (draft.blocked === true && [undefined, 100].includes(draft.fields.percent as number | undefined) && isPlaced(draft)) ||
+  (draft.blocked === true &&
+    [undefined, 100].includes(draft.fields.percent as number | undefined) &&
+    isPlaced(draft)) ||
   draft.aboutPoint.state !== undefined;
 
 /** The entry of a thing at a given reading, or at its own. */

@@ -5,7 +5,7 @@ import { footMark, inchMark, number } from './numbers.js';
 
 const g = (pattern: string) => new RegExp(pattern, 'gi');
 const measure = String.raw`\s*(?:-\s*(?:${number})\s*)?(?:%|percent|per\s+cent|${inchMark}|o['’]?clock|deg|:\d|°)`;
-const hedge = String.raw`(?:(?:right|somewhere|just)\s+)?(?:'?about|'?bout|around|near)|approximately|approx\.?|roughly|(?:or\s+)?maybe|perhaps|probably|i['’]?d\s+say|i\s+would\s+say|let['’]?s\s+say|say|(?:let['’]?s\s+)?call\s+(?:it|that)|looks?\s+like|like|close\s+to|just\s+(?:over|under|shy\s+of)|(?:a\s+)?little\s+(?:over|under)|almost|nearly`;
+const hedge = String.raw`(?:(?:(?<!\b(?:the|to|bends?|turns?|curves?|veers?)\s+)right|somewhere|just)\s+)?(?:'?about|'?bout|around|near)|approximately|approx\.?|roughly|(?:or\s+)?maybe|perhaps|probably|i['’]?d\s+say|i\s+would\s+say|let['’]?s\s+say|say|(?:let['’]?s\s+)?call\s+(?:it|that)|looks?\s+like|like|close\s+to|just\s+(?:over|under|shy\s+of)|(?:a\s+)?little\s+(?:over|under)|almost|nearly`;
 const feet = String.raw`(?:\s*${footMark})?`;
 /** A number in digits that is not followed by anything that rules out a reading. */
 const plain = String.raw`\d+(?:\.\d+)?(?![\d.]*(?:[\d:/%]|\s*(?:%|percent|o['’]?clock)))`;

@@ -169,6 +169,7 @@ const points: Rows = [
   ['bend, turn, elbow, ell, sweep, long sweep, fitting', point('bend')],
   ['quarter bend, right angle', point('bend', { degrees: 90 })],
   ['eighth bend, 1/8 bend', point('bend', { degrees: 45 })],
+  ['sixteenth bend', point('bend', { degrees: 22.5 })],
   [
     'tie-in, tie in, unknown connection, unknown tie in, ties in, ties into, tied in, tying in, branch, branch line, fixture branch, branch connection, connection, lateral connection, service connection, capped connection, side connection, line comes in, line coming in, lateral comes in, lateral coming in, pipe comes in, pipe coming in, connection coming in, service coming in, comes in from the side',
     point('tie-in'),
