@@ -171,6 +171,15 @@ export const debrisIdioms: readonly Idiom[] = [
   // "crack 360"
   [/(?<=[a-z]\s+)360(?:\s*(?:degrees?|°))?(?=\s*(?:$|[,;.]|at\b|around\b))/gi, 'all around'],
   // "rag hung up on offset": both are there.
+  // "a rag stuck here", "something stuck in the pipe": that is, and no camera.
+  [
+    /\bsomething(?:'s|\s+is|\s+got)?\s+(?:stuck|jammed|wedged|lodged)\b(?:\s+(?:right\s+)?(?:in\s+)?(?:here|there|(?:the\s+)?(?:pipe|line)))?/gi,
+    asNote,
+  ],
+  [
+    /(?<=\b(?:rags?|wipes?|paper|towels?|toys?|rocks?|sticks?|balls?|bricks?|bottles?|cans?|wood|hair|grease|debris|bags?)\s+)(?:(?:is|are|that's|got|was)\s+)?(?:stuck|jammed|wedged|lodged)\b(?:\s+(?:right\s+)?(?:in\s+)?(?:here|there)\b)?(?!\s+on\b)/gi,
+    ([said]) => quoted(said.trim()),
+  ],
   [
     /\b(rags?|wipes?|paper|debris)\s+(?:is\s+|are\s+)?(?:hung|caught|snagged|stuck|hanging)\s+(?:up\s+)?(?:on|at)\s+(?=(?:the\s+|an?\s+)?(?:offset|roots?|tap|protruding)\b)/gi,
     ([, what = '']) => `${what} and `,

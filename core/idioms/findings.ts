@@ -244,6 +244,8 @@ export const findingIdioms: readonly Idiom[] = [
     /,?\s*\b(?:the\s+)?(?:pipe|line|it|bore)(?:'s|\s+is)\s+(?:(?:down|choked|closed|narrowed|necked)\s+)+to\s+(?:(?:maybe|about|like|around|only)\s+)*(?:an?\s+)?(?:one|two|three|\d(?:\.\d+)?)(?:\s+and\s+an?\s+half)?\s*-?\s*(?:inch(?:es)?|in\b|")(?:\s+(?:pipe|hole|opening|line))?(?<=\b(?:scale|scaled|tuberculation|grease|roots?|rust|corrosion|debris|deposits?|build\s?-?up)\b[^;]*)/gi,
     besideIt,
   ],
+  // "corroded bottom"
+  [/\b(?:badly\s+|heavily\s+|all\s+)?(?:corroded|rusty|rusted)\s+(?=(?:bottom|invert)\b)/gi, 'worn '],
   // "it's just stuck in there with mortar"
   [
     /\b(?:(?:and|it's|it\s+is|is|was|just)\s+)*(?:stuck|shoved|jammed|stuffed|set)\s+in\s+(?:there|it|the\s+(?:hub|bell|pipe|clay))\s+with\s+(?:some\s+)?(?:mortar|concrete|cement|tape|foam|caulk|silicone|mastic|grout|oakum|rags?)\b/gi,

@@ -125,6 +125,12 @@ const bendDegrees = (said: string): string =>
 
 /** Which number is the place and which the measure, before anything else is read of the numbers. */
 export const readingFigures: readonly Idiom[] = [
+  // "2 feet past the 14 foot mark"
+  [
+    /(?:\bat\s+)?(?<![\d.])(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s+(past|beyond|after|before|short\s+of)\s+(?:the\s+)?(\d+(?:\.\d+)?)\s*-?\s*(?:foot|feet|ft)(?:\s+(?:mark|line|reading))?\b/gi,
+    ([, by = '', way = '', mark = '']) =>
+      `at ${Number(mark) + (/^(?:before|short)/i.test(way) ? -1 : 1) * Number(by)} ft`,
+  ],
   // "at 18 inches there's a crack", "18 inches, roots": a place short of a few feet.
   [
     /^\s*at\s+(\d{1,2})\s*in(?:ch(?:es)?)?\b(?=\s*,|\s+(?:there's|there\s+is|we|i|you)\b)|^\s*(\d{1,2})\s*inches(?=\s*,)|\bat\s+(1[2-9]|[2-9]\d)\s*inches(?=\s*(?:$|[,.;]))/gi,

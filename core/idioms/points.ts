@@ -461,6 +461,11 @@ export const pointFigures: readonly Idiom[] = [
     /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:we're|it's|we|it|now|i'm)\s+)*(?:coming|comes|come|going|goes|popping|getting)\s+out\s+from\s+under(?:neath)?\s+(?:the\s+)?(?:house|slab|building|foundation|footing)\b/gi,
     'building',
   ],
+  // "31, back under the house", "the wall of the house"
+  [
+    /\b(?:(?:and|now|so|okay)\s+)*(?:(?:we're|we\s+are|i'm|it's|we|it)\s+)?(?:(?:go|goes|come|comes|get|gets|going|coming)\s+)?(?:now\s+)?back\s+(?:in(?:to|side)?|under(?:neath)?)\s+(?:of\s+)?the\s+(?:house|building|slab|foundation)\b|\b(?:the\s+)?(?:outside\s+|front\s+|back\s+)?wall\s+of\s+the\s+(?:house|building)\b/gi,
+    'building',
+  ],
   // "17 feet, pipe passes through foundation wall"
   [
     /\b(?:(?:the\s+)?(?:pipe|line|we|it|camera)\s+)?(?:passes|passing|goes|going|comes|coming|exits|exiting|punches|runs)\s+(?:out\s+)?through\s+(?:the\s+)?(?:foundation|basement|house|building|outside|exterior|footing)(?:\s+wall)?\b/gi,

@@ -92,6 +92,10 @@ export const stopIdioms: readonly Idiom[] = [
       return byDegrees.test(input.slice(index + said.length)) ? "can't get past bend " : "can't get past ";
     },
   ],
+  [
+    new RegExp(String.raw`(?<=\bcan't\s+get\s+any\s+farther\s+)than\s+(?=(?:about\s+)?${aNumber})`, 'gi'),
+    'at ',
+  ],
   // "she won't make the bend"
   [
     new RegExp(
@@ -155,7 +159,7 @@ export const stopIdioms: readonly Idiom[] = [
   [/\blost\s+(?:the\s+|my\s+|our\s+)?(?:video|signal|feed|view)\b/gi, 'lost picture'],
   // "a blockage at 41": the camera sees no way on.
   [
-    /\b(?:blockage|stoppage|clog)\b(?<=(?:^|[,.;]|\b(?:a|the|there's|got)\s)\s*(?:a\s+|the\s+)?(?:blockage|stoppage|clog))(?!\s*(?:,\s*)?(?:of|was|is\s+(?:past|down|in\s+the))\b)/gi,
+    /\b(?:blockage|stoppage|clog)\b(?<!\b(?:behind|past|before|after|from|above|below|beyond|by|to)\s+(?:an?|the)\s+\w+)(?<=(?:^|[,.;]|\b(?:a|the|there's|got)\s)\s*(?:a\s+|the\s+)?(?:blockage|stoppage|clog))(?!\s*(?:,\s*)?(?:of|was|is\s+(?:past|down|in\s+the))\b)/gi,
     'blocked',
   ],
   // "can't budge the offset", "couldn't make the bend"

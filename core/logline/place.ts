@@ -90,7 +90,10 @@ function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Unassigned
       ? undefined
       : numbers.find(
           ({ value, fraction, placed }) =>
-            placed || (!fraction && (kind === 'change' || Number.isInteger(value) || value > 12)),
+            placed ||
+            // A stop has no measure.
+            kind === 'stop' ||
+            (!fraction && (kind === 'change' || Number.isInteger(value) || value > 12)),
         ))
   );
 }

@@ -14,12 +14,16 @@ import {
   notThere,
   pipeChanges,
   readings,
+  onceMore,
   saidNext,
   setDown,
+  stopsAt,
+  stopsBeside,
   stretches,
   things,
   threePlaces,
   twoThings,
+  unseenFrom,
   wetFromTo,
   withMeasure,
 } from '../test/phrasings.js';
@@ -139,6 +143,17 @@ test('water from where it begins to where it ends, and no inches of it', () => {
       [24.5, 41],
     ] as const)
       means((say) => form(say(from), say(to)), from, [{ is: 'belly', at: from, to }]);
+});
+
+test('where the camera stopped, beside what held it, and what it did not see', () => {
+  for (const at of [7.5, 14, 41]) {
+    for (const form of stopsAt) means((say) => form(say(at)), at, [{ is: 'stop', at }]);
+    for (const form of stopsBeside)
+      for (const thing of things.slice(0, 9))
+        means((say) => form(thing[0], say(at)), at, [one(thing, at), { is: 'stop', at }]);
+    for (const form of unseenFrom)
+      means((say) => form(say(at), say(at + 6)), at, [{ is: 'hidden', at, to: at + 6 }]);
+  }
 });
 
 test('two things: each has its own place, and neither has the other’s', () => {
@@ -371,4 +386,20 @@ test('a slip of the tongue leaves what was said last', () => {
   for (const [said, fields] of measureMended)
     for (const [n] of places)
       endsAs((say) => said.map((text) => text.replace('{n}', say(n))), [{ at: n, ...fields }]);
+});
+
+test('once more is the same thing at another place', () => {
+  for (const form of onceMore)
+    for (const [said, is] of things.slice(0, 9))
+      for (const [at, again] of [
+        [7.5, 11],
+        [14, 19],
+      ] as const)
+        endsAs(
+          (say) => form(said, say(at), say(again)),
+          [
+            { is, at },
+            { is, at: again },
+          ],
+        );
 });

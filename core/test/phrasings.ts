@@ -244,6 +244,77 @@ export const notThere: readonly ((things: string, at: string) => string)[] = [
   (x, n) => `we cut the ${x} at ${n} last year`,
   (x, n) => `could there be ${x} at ${n}?`,
   (x, n) => `didn't find ${x} at ${n}`,
+  (x, n) => `the last guy said ${x} at ${n}`,
+  (x, n) => `the report says ${x} at ${n}`,
+  (x, n) => `the old video shows ${x} at ${n}`,
+  (x, n) => `on the last video there were ${x} at ${n}`,
+  (x, n) => `last time we had ${x} at ${n}`,
+  (x, n) => `before the cleaning there were ${x} at ${n}`,
+  (x, n) => `neighbor had ${x} at ${n}`,
+  (x, n) => `I was told there's ${x} at ${n}`,
+  (x, n) => `there's supposed to be ${x} at ${n}`,
+  (x, n) => `we'd expect ${x} around ${n}`,
+  (x, n) => `at ${n} I expected ${x} but it's clear`,
+  (x, n) => `I thought I saw ${x} at ${n} but no`,
+  (x, n) => `we'd put a cleanout at ${n}, no ${x}`,
+];
+
+/** Where the camera went no farther, whatever held it. */
+export const stopsAt: readonly ((at: string) => string)[] = [
+  (n) => `camera won't go past ${n}`,
+  (n) => `${n}, camera won't go any farther`,
+  (n) => `can't get any farther than ${n}`,
+  (n) => `${n} feet is as far as I can get`,
+  (n) => `${n} is as far as she'll go`,
+  (n) => `that's as far as we could get her, ${n} feet`,
+  (n) => `made it to ${n} and that's it`,
+  (n) => `we only got to ${n}`,
+  (n) => `only made it out to ${n} feet`,
+  (n) => `at ${n} I'm hung up`,
+  (n) => `had to stop at ${n}`,
+  (n) => `we had to pull the plug at ${n}`,
+  (n) => `I'm gonna call it at ${n} feet`,
+  (n) => `not going any further than ${n}`,
+  (n) => `completely blocked at ${n}`,
+  (n) => `total blockage at ${n} feet`,
+  (n) => `${n}, plugged up solid`,
+  (n) => `stopped by roots at ${n}`,
+  (n) => `couldn't make the turn at ${n}`,
+  (n) => `can't make it around the ninety at ${n}`,
+  (n) => `${n} feet, that's all the cable I've got`,
+  (n) => `end of cable, ${n}`,
+  (n) => `camera died at ${n}`,
+  (n) => `inspection ended at ${n}`,
+  (n) => `that's the end of the inspection, ${n}`,
+];
+
+/** A thing that the camera did not get past: both are there. */
+export const stopsBeside: readonly ((thing: string, at: string) => string)[] = [
+  (x, n) => `${x} at ${n}, can't get past`,
+  (x, n) => `${x} at ${n}, couldn't get the camera through`,
+  (x, n) => `${x} at ${n} and I can't get over it`,
+  (x, n) => `${x} at ${n} that the camera can't get by`,
+  (x, n) => `${n} feet, ${x}, that's as far as I can go`,
+];
+
+/** Where the camera saw nothing. */
+export const unseenFrom: readonly ((from: string, to: string) => string)[] = [
+  (a, b) => `can't see from ${a} to ${b}`,
+  (a, b) => `no visibility from ${a} to ${b}`,
+  (a, b) => `camera's under water from ${a} to ${b}`,
+  (a, b) => `blind from ${a} to ${b}`,
+  (a, b) => `went under at ${a}, back up at ${b}`,
+  (a, b) => `can't see a thing from ${a} to ${b}, too much water`,
+];
+
+/** The same thing once more, in the same sentence or the next. */
+export const onceMore: readonly ((thing: string, at: string, again: string) => readonly string[])[] = [
+  (x, a, b) => [`${x} at ${a} and another at ${b}`],
+  (x, a, b) => [`${x} at ${a}`, `another one at ${b}`],
+  (x, a, b) => [`${x} at ${a}`, `same thing at ${b}`],
+  (x, a, b) => [`${x} at ${a}`, `also at ${b}`],
+  (x, a, b) => [`${x} at ${a}`, `${b}, same`],
+  (x, a, b) => [`${x} at ${a} and one at ${b}`],
 ];
 
 /** The same typed line as people set lines down: in a list, from a table, with units and marks. `at` is its place. */
