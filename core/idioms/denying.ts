@@ -1,4 +1,40 @@
-import { quoted, type Idiom } from './traced-text.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
+
+const someone = String.raw`(?:customer|homeowner|owner|tenant|neighbor|plumber|guy|company|contractor|inspector|realtor|buyer|seller|husband|wife|city|office|he|she|they)`;
+const record = String.raw`(?:report|video|tape|inspection|paperwork|sheet|estimate|quote|camera\s+report)`;
+const earlier = String.raw`(?:last|old|previous|prior|earlier|first|other|original)`;
+const worked = String.raw`(?:cut|cleaned|cleared|jetted|pulled|removed|cabled|snaked|fixed|repaired|patched)`;
+const longAgo = String.raw`(?:last\s+(?:year|month|week|time|fall|spring|summer|winter)|(?:years?|months?|weeks?)\s+ago|yesterday)`;
+const whose = String.raw`(?:(?:and|but|so|now|okay|the|our|my|that|this|your|their|his)\s+)*`;
+/** "… and there it is", "… but it's back": it was seen after all. */
+const unlessHere = String.raw`(?![^;]*\b(?:there\s+(?:it|they)|here\s+(?:it|they)|got\s+it|found|back|still|again|grown|sure\s+enough|yep)\b)`;
+/** The start of a line or a clause, past its place. */
+const clause = String.raw`(?<=^\s*(?:(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*[,:]?\s+)?|[,;]\s+)(?!\s*(?:at\s+)?~?\d)`;
+
+/** What was reported, is only supposed, or was there before somebody worked on it: a note, whatever place it gives. */
+export const hearsayIdioms: readonly Idiom[] = [
+  // "customer said there were roots at 40", "the report says", "neighbor had"
+  String.raw`${clause}${whose}(?:${earlier}\s+)*${someone}\s+(?:said|told\s+(?:us|me)|says|thinks|thought|mentioned|claims|claimed)\b(?![^;]*\b(?:and|but)\s+(?:there|it|that|i|we|yeah|sure|he)\b)`,
+  String.raw`${clause}${whose}(?:${earlier}\s+(?:${someone}|${record})|${record}|neighbor)\s+(?:says?|said|shows?|showed|had|has|called|found|saw|mentions?|lists?)\b${unlessHere}`,
+  String.raw`\bwhere\s+${whose}(?:${earlier}\s+)*${someone}\s+(?:said|says|thought|marked|called)\b${unlessHere}`,
+  String.raw`${clause}${whose}(?:on|in|from)\s+${whose}${earlier}\s+${record}\b${unlessHere}`,
+  // "41 roots on old video", "roots per customer", "roots were here last year"
+  String.raw`${clause}(?![^;,]*\b(?:lined|liner|replaced|new|installed|pvc|abs|plastic)\b)[^;,]*?\b(?:per\s+${whose}(?:${earlier}\s+)?(?:${someone}|${record})|(?:on|in|from)\s+${whose}${earlier}\s+${record}|(?:were|was|cut|cleared|cleaned)\s+(?:here\s+|there\s+|out\s+)?${longAgo}|before\s+(?:the\s+)?(?:cleaning|jetting|cutting))\s*$`,
+  String.raw`${clause}${whose}last\s+(?:time|year|month|visit)\b\s*(?:,\s*)?(?:we|i|they|there|it|roots?|cracks?|grease)\b${unlessHere}`,
+  String.raw`\bbefore\s+(?:the|we|they|i|you|he)\s+(?:cleaning|cutting|jetting|repair|${worked}|jet|clean)\b(?=[^;]*\b(?:was|were|had)\b)${unlessHere}`,
+  String.raw`\b(?:i|we)\s+(?:was|were)\s+told\b${unlessHere}`,
+  String.raw`\b(?:supposedly|reportedly|allegedly)\b`,
+  String.raw`\b(?:there(?:'s|\s+is|\s+are|\s+was|\s+were)\s+)?supposed\s+to\s+be\b${unlessHere}`,
+  // "if there were roots at 40 we'd see them", "looking for a crack around 38", "we'd expect roots at 40"
+  String.raw`\bif\s+there\s+(?:were|was|is|are)\b`,
+  String.raw`\b(?:(?:i'm|we're|we|i)\s+)?(?:looking|watching|watch)\s+(?:out\s+)?for\b${unlessHere}`,
+  String.raw`(?:\b(?:i|we)(?:'d|\s+would)\s+expect|\bexpecting|${clause}(?:we\s+|i\s+)?expected)\b${unlessHere}`,
+  String.raw`\b(?:i|we)\s+(?:thought|expected|figured)\b(?=[^;]*\bbut\s+(?:no\b|not\b|nothing\b|none\b|(?:it's|it\s+is|it\s+was|that's)\s+(?:clear|fine|good|clean|nothing|not)\b))`,
+  // "we cut the roots at 20 last year"
+  String.raw`\b(?:we|i|they|somebody|someone|he|you)\s+${worked}\b(?=[^;]*\b${longAgo}\b)${unlessHere}`,
+  // "is that roots at 41?"
+  String.raw`${clause}${whose}(?:was|is|are|were|could|did|does)\s+(?:there|that|it|this|those)\b(?=[^;]*\?\s*$)`,
+].map((says): Idiom => [new RegExp(`${says}[^;]*`, 'gi'), asNote]);
 
 /** Deposits and roots, which are cut out and cleaned away; a bottom that is gone is a finding. */
 const cleaned = String.raw`(?:roots?|root\s+ball|grease|wipes|sludge|scale|debris|deposits?|rags?|paper|mud)`;
@@ -77,6 +113,22 @@ export const denyingIdioms: readonly Idiom[] = [
   [
     /\b(?:it\s+|that\s+)?looks?\s+like\s+an?\s+[a-z\s]{3,30}?\s+but\s+(?:it's|that's|it\s+is|that\s+is)\s+(?:just|only|actually|really)\s+/gi,
     ' ',
+  ],
+  [
+    /\b(?:i\s+)?thought\s+(?:it|that|this)\s+was\s+(?:an?\s+)?[a-z\s]{3,30}?,?\s+but\s+(?:it's|that's|it\s+is|that\s+is)\s+(?:(?:just|only|actually|really)\s+)?(?=(?:an?\s+)?(?!not\b|fine\b|good\b|clear\b|clean\b)[a-z])/gi,
+    ' ',
+  ],
+  // "looks like roots but no", "was roots, now clear"
+  [
+    /\b(?:it\s+|that\s+)?looks?\s+like\s+(?:an?\s+|some\s+)?([a-z\s]{3,30}?)\s+but\s+(?:no|nope|not|it's\s+not|it\s+isn't)\b(?=\s*(?:$|[,.;]))/gi,
+    ([, what = '']) => `no ${what}`,
+  ],
+  [
+    new RegExp(
+      String.raw`\bwas\s+(${cleaned})\s*,?\s+(?:but\s+)?now\s+(?:it's\s+)?(?:all\s+)?(?:clear|clean|open|gone)\b`,
+      'gi',
+    ),
+    ([, what = '']) => `no ${what}`,
   ],
   [
     /\b(?:i\s+)?thought\s+(?:(?:it|that|this|there)\s+)?was\s+(?:an?\s+|some\s+)?([a-z\s]{3,30}?)\s*,?\s+but\s+(?:no|nope|it's\s+not|it\s+isn't|it\s+wasn't|it\s+was\s+not)\b/gi,

@@ -1,6 +1,6 @@
 import { correctingFigures, correctingIdioms } from './corrections.js';
 import { debrisIdioms } from './debris.js';
-import { cleanedAway, denyingIdioms } from './denying.js';
+import { cleanedAway, denyingIdioms, hearsayIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
 import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 import { aNumber } from './number-words.js';
@@ -84,6 +84,7 @@ const somethingAcross =
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
   ...shorthand,
+  ...hearsayIdioms,
   // "a tee on the right here at 4": "right here" is no side.
   [
     /\b(on|to|from)\s+(the|your|our|my)\s+right\s+(?=(?:right\s+)?(?:here|there|just|now|a\s+little)\b)/gi,

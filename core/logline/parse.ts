@@ -195,6 +195,10 @@ const partWith =
     ...more,
   });
 
+/** "41 still in clay": no change of pipe. */
+const isSamePipe = (draft: Draft, said: string): boolean =>
+  draft.pipes.length === 1 && !draft.changing && /\bstill\b/i.test(said);
+
 function parsePart(
   text: string,
   heard: TracedText,
@@ -210,6 +214,7 @@ function parsePart(
   const { draft, passed } = read;
   const errors: LogError[] = [...read.errors];
   const fail = failIn(heard, segment, whole, errors);
+  if (isSamePipe(draft, text.slice(whole.from, whole.to))) draft.pipes = [];
   if (segment.again) draft.onceMore = true;
   if (segment.listed) draft.listed = true;
   if (!segment.denied && isRemark(read)) draft.fields.note ??= remarkOf(text, whole, read);

@@ -40,35 +40,6 @@ function towardEnd({ direction }: Talk, text: string): ReturnType<typeof turnIn>
 const notSeen =
   /\b(?:(?:gonna|going\s+to|i'll|let\s+me|let's|we'll)\s+(?:go\s+)?(?:locate|mark|get\s+a\s+locate|find|put)|gonna\s+want|going\s+to\s+want|you(?:'ll|\s+will)\s+(?:want|need)|needs?\s+to\s+(?:be|get)|we\s+need\s+to|should\s+(?:be|get|probably)|supposed\s+to\s+(?:be|have)|(?:gonna|going\s+to|will|would|could|might)\s+(?:catch|grab|snag|collect|clog|plug|cause|hang\s+up|back\s+up)|recommend|would\s+(?:like|want|suggest|recommend)|i'd\s+(?:like|suggest|recommend)|come\s+back\s+and|price|quote|estimate|customer|homeowner|tenant|neighbor|they\s+(?:said|told|had|say)|(?:he|she)\s+(?:said|told|says)|last\s+(?:year|time|month|week)|years?\s+ago|usually|in\s+case|let\s+me\s+know|thanks|thank\s+you|looking\s+for|watch(?:ing)?\s+for|keep\s+an\s+eye|if\s+(?:you|we|there|it)|used\s+to|typical|before\s+we|called\s+(?:us|me)|backs?\s+up\s+(?:every|when)|been\s+having|history\s+of|(?:all\s+in\s+all|to\s+sum\s+(?:it\s+)?up|in\s+summary|bottom\s+line)|^\W*so\s+(?:basically\s+)?(?:you've|we've)\s+got)\b/i;
 
-const someone = String.raw`(?:customer|homeowner|owner|tenant|neighbor|plumber|guy|company|contractor|inspector|realtor|buyer|seller|husband|wife|city|office|he|she|they)`;
-const record = String.raw`(?:report|video|tape|inspection|paperwork|sheet|estimate|quote|camera\s+report)`;
-const earlier = String.raw`(?:last|old|previous|prior|earlier|first|other|original)`;
-const worked = String.raw`(?:cut|cleaned|cleared|jetted|pulled|removed|cabled|snaked|fixed|repaired|patched)`;
-const longAgo = String.raw`(?:last\s+(?:year|month|week|time|fall|spring|summer|winter)|(?:years?|months?|weeks?)\s+ago|yesterday)`;
-/** "… and there it is", "… but it's back": it was seen after all. */
-const isHere = String.raw`\b(?:there\s+(?:it|they)|here\s+(?:it|they)|got\s+it|found|back|still|again|grown|sure\s+enough|yep)\b`;
-
-/** What was reported, is only supposed, or was there before somebody worked on it, whatever place it gives. */
-const notSeenAtAll: readonly RegExp[] = [
-  // "customer said there were roots at 40", "the report says", "neighbor had"
-  String.raw`^\W*(?:(?:and|but|so|now|the|our|that|this|${earlier})\s+)*${someone}\s+(?:said|told\s+(?:us|me)|says|thinks|thought|mentioned|claims|claimed)\b(?!.*\b(?:and|but)\s+(?:there|it|that|i|we|yeah|sure|he)\b)`,
-  String.raw`^\W*(?:(?:and|but|so|now|the|our|that|this)\s+)*(?:${earlier}\s+(?:${someone}|${record})|${record}|neighbor)\s+(?:says?|said|shows?|showed|had|has|called|found|saw|mentions?|lists?)\b(?!.*${isHere})`,
-  String.raw`\b(?:on|in)\s+(?:the|our|your|their|his)\s+${earlier}\s+${record}\b(?!.*${isHere})`,
-  String.raw`\blast\s+(?:time|year|month|visit)\s+(?:we|i|they|there|it)\s+(?:had|saw|was|were|found|got|called)\b(?!.*${isHere})`,
-  String.raw`\bbefore\s+(?:the|we|they|i|you|he)\s+(?:cleaning|cutting|jetting|repair|${worked}|jet|clean)\b.*\b(?:was|were|had)\b(?!.*${isHere})`,
-  String.raw`\b(?:i|we)\s+(?:was|were)\s+told\b(?!.*${isHere})|\b(?:supposedly|reportedly|allegedly)\b|\bthere(?:'s|\s+is|\s+are|\s+was|\s+were)\s+supposed\s+to\s+be\b(?!.*${isHere})`,
-  // "if there were roots at 40 we'd see them", "looking for a crack around 38", "we'd expect roots at 40"
-  String.raw`\bif\s+there\s+(?:were|was|is|are)\b`,
-  String.raw`\b(?:looking|watching|watch)\s+(?:out\s+)?for\b(?!.*${isHere})`,
-  String.raw`\b(?:(?:i|we)(?:'d|\s+would)\s+expect|expecting)\b(?!.*${isHere})`,
-  String.raw`\b(?:i|we)\s+(?:thought|expected|figured)\b.*\bbut\s+(?:no\b|not\b|nothing\b|none\b|(?:it's|it\s+is|it\s+was|that's)\s+(?:clear|fine|good|clean|just|nothing|not)\b)`,
-  // "we cut the roots at 20 last year"
-  String.raw`\b(?:we|i|they|somebody|someone|he|you)\s+${worked}\b[^;]*\b${longAgo}\b(?!.*${isHere})`,
-].map((says) => new RegExp(says, 'i'));
-
-/** "Customer said there were roots at 40": nothing was seen there. */
-export const isNotSeen = (text: string): boolean => notSeenAtAll.some((says) => says.test(text));
-
 export const speaksOfOther = (text: string): boolean => notSeen.test(text);
 
 /** An address, or something that is gone: not a reading of anything there now. */

@@ -6,7 +6,7 @@ import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
-import { guessesMain, isElsewhere, isNotSeen, speaksOfOther, turn } from './movement.js';
+import { guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
 import { correctsBore } from './pipes.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
@@ -161,7 +161,6 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const advice =
     /\?\s*$/.test(text) ||
     isElsewhere(text) ||
-    isNotSeen(text) ||
     guessesMain(talk, text) ||
     (speaksOfOther(text) && !/\d/.test(hearing.heard.text));
   const segments = segmentsOf(hearing);

@@ -223,15 +223,18 @@ test('three places are three entries', () => {
       }
 });
 
-test('what is denied, supposed or reported is not proposed', () => {
+test('what is denied, supposed or reported is not proposed, and typed it is a note', () => {
   for (const form of notThere)
     for (const said of ['roots', 'cracks', 'offsets', 'bellies', 'holes', 'grease'])
-      for (const at of [5, 12, 23.5, 41])
+      for (const at of [5, 12, 23.5, 41]) {
         for (const say of [String, inWords])
           expect([form(said, say(at)), spoken(form(said, say(at))).map(short)]).toEqual([
             form(said, say(at)),
             [],
           ]);
+        const kinds = parseLogLine(form(said, String(at)), context).map(({ entry }) => entry?.kind ?? 'note');
+        expect([form(said, String(at)), ...new Set(kinds)]).toEqual([form(said, String(at)), 'note']);
+      }
 });
 
 test('a typed line means the same however it is set down', () => {
