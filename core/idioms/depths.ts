@@ -4,8 +4,55 @@ import { placeFirst, type Idiom } from './traced-text.js';
 const deep = String.raw`\d{1,2}(?:\.\d+)?\s*(?:(?:feet|foot|ft)\b|['’])(?:\s*\d{1,2}\s*(?:in(?:ch(?:es)?)?\b|"))?`;
 const atPlace = String.raw`^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+`;
 
+const reading = String.raw`~?\d+(?:\.\d+)?`;
+const feet = String.raw`(?:\s*(?:feet|foot|ft|'))?`;
+const it = String.raw`(?:(?:it's|that's|we're|(?:the\s+)?(?:pipe|line)(?:'s|\s+is)|i'm\s+getting|we've\s+got|we\s+got|i've\s+got)\s+)?(?:(?:about|around|~)\s*)*`;
+const down = String.raw`(?:deep|down|of\s+(?:depth|cover|dirt))`;
+const ends = String.raw`(?=\s*(?:$|[,.;]|and\b))`;
+
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
+  // "5 feet deep at 14, 6 feet deep at 17", "4 foot of cover at 14"
+  [
+    new RegExp(
+      String.raw`(?:(?<=^\s*)|[,;]\s*(?:and\s+)?|\band\s+)${it}(${deep})\s*${down}\s+at\s+(${reading})${feet}${ends}`,
+      'gi',
+    ),
+    ([, depth = '', at = '']) => `; located at ${at} ft, depth ${depth}`,
+  ],
+  // "at 14 it's 5 feet deep and at 17 it's 6 feet deep", "at 14 we've got 4 feet of cover"
+  [
+    new RegExp(
+      String.raw`(?:(?<=^\s*)|[,;]\s*(?:and\s+)?|\band\s+)at\s+(${reading})${feet}\s*,?\s+${it}(${deep})\s*${down}${ends}`,
+      'gi',
+    ),
+    ([, at = '', depth = '']) => `; located at ${at} ft, depth ${depth}`,
+  ],
+  // "14 is 5 feet deep, 17 is 6"
+  [
+    new RegExp(
+      String.raw`^\s*(?:at\s+)?(${reading})${feet}(?:'s|\s+is|\s*,?\s+it's)\s+(${deep})\s*(?:deep|down)\s*,?\s+(?:and\s+)?(?:at\s+)?(${reading})${feet}(?:'s|\s+is|\s*,?\s+it's)\s+(\d{1,2}(?:\.\d+)?)(?:\s*(?:feet|foot|ft)\b)?(?:\s+deep)?(?=\s*(?:$|[.;]))`,
+      'gi',
+    ),
+    ([, at = '', depth = '', then = '', its = '']) =>
+      `located at ${at} ft, depth ${depth}; located at ${then} ft, depth ${its} ft`,
+  ],
+  // "mark at 14, 5 feet", "put a flag at 14, 5 feet deep"
+  [
+    new RegExp(
+      String.raw`^\s*(?:i\s+|we\s+)?(?:put\s+an?\s+)?(?:mark|marked|flag|flagged|paint|painted|stake|staked)\s+(?:it\s+|that\s+)?at\s+(${reading})${feet}\s*,\s*${it}(${deep})(?:\s*(?:deep|down))?(?=\s*(?:$|[.;]))`,
+      'gi',
+    ),
+    ([, at = '', depth = '']) => `located at ${at} ft, depth ${depth}`,
+  ],
+  // "roots at 14, located at 5 feet", "marked it in the yard, 5 feet": how deep, not where.
+  [
+    new RegExp(
+      String.raw`(?:(?<=\d[^;]*,\s*)(?:(?:i|we)\s+)?locat(?:ed|es|e)\s+(?:it\s+)?at|^\s*(?:(?:i|we)(?:'ve)?\s+)?(?:marked|painted|flagged|staked|located|shot)\s+(?:it|that|this)(?:\s+[a-z]+){0,5}\s*,)\s+(?:it's\s+|that's\s+)?(${deep})(?:\s*(?:deep|down))?(?=\s*(?:$|[.;]))`,
+      'gi',
+    ),
+    ([, depth = '']) => `depth ${depth}`,
+  ],
   // "5 4 deep"
   [
     /(?<![\d.]\s*)\b(\d{1,2})\s+(1[01]|\d)\s+(?=deep\b)/gi,

@@ -25,7 +25,10 @@ export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly 
   if (hasBranch(draft)) before.push(branchOf(draft));
   const { within } = draft;
   if (within) after.push({ ...newDraft(), finding: within.finding, fields: { ...shared, ...within.with } });
-  const isNamed = draft.finding !== undefined || (draft.kind === 'point' && !isCleanout(draft));
+  const isNamed =
+    draft.finding !== undefined ||
+    ['joint', 'change'].includes(draft.kind ?? '') ||
+    (draft.kind === 'point' && !isCleanout(draft));
   if (depth_ft !== undefined && isNamed) {
     after.push({ ...newDraft(), kind: 'locate', fields: { ...shared, depth_ft } });
     delete draft.fields.depth_ft;

@@ -80,6 +80,8 @@ const mostFall_ft = 12;
 /** The number that is the place, where one is. */
 function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): UnassignedNumber | undefined {
   const { numbers, kind, bareHour } = draft;
+  // "locate at 3, 6 foot 2": no hour is meant, and the other number is the depth.
+  if (kind === 'locate' && bareHour && numbers.length === 1) return undefined;
   return (
     // "six foot two on the locator, at 31"
     (kind === 'locate' ? (numbers.find(({ at }) => at) ?? placeOfLocate(numbers)) : undefined) ??

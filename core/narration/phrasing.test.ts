@@ -22,6 +22,7 @@ import {
   stretches,
   things,
   threePlaces,
+  twoLocates,
   twoThings,
   unseenFrom,
   wetFromTo,
@@ -314,6 +315,11 @@ test('a locate has its place and its depth, whichever is said first', () => {
     for (const at of [7.5, 14, 41])
       for (const depth of [5, 6.5, 10])
         means((say) => form(say(at), say(depth)), at, [{ is: 'locate', at, depth }]);
+  for (const form of twoLocates)
+    means((say) => form(say(14), say(5), say(21.5), say(6)), 14, [
+      { is: 'locate', at: 14, depth: 5 },
+      { is: 'locate', at: 21.5, depth: 6 },
+    ]);
 });
 
 test('what the next sentence adds belongs to the thing just named', () => {

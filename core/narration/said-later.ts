@@ -42,6 +42,10 @@ export function takeLater(
   return true;
 }
 
+/** "Five foot three.", and nothing else. */
+const depthAlone =
+  /^\W*(?:okay\W+|~\s*)?\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft\b|')(?:\s*\d{1,2}(?:\.\d+)?\s*(?:in(?:ch(?:es)?)?|")?)?(?:\s+(?:even|flat|deep|down))?\W*$/i;
+
 /** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
 export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   const { locating } = talk;
@@ -51,7 +55,8 @@ export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text:
   if (
     !/\b(?:getting|got|says?|saying|said|reads?|reading|shows?|showing|it's|that's|about|call\s+it)\b/i.test(
       text,
-    )
+    ) &&
+    !depthAlone.test(text)
   )
     return false;
   delete talk.locating;

@@ -33,6 +33,9 @@ const eitherInches: Idiom = [
   ([, one = '', other = '']) => `${one}-${other} in`,
 ];
 
+/** Between two places farther apart a thing is sooner a stretch, ft. */
+const mostApart_ft = 6;
+
 const steps: readonly Idiom[] = [
   [g(String.raw`\b(\d+(?:\.\d+)?)\s*-?ish\b`), ([, n = '']) => `~ ${n} `],
   [
@@ -40,6 +43,16 @@ const steps: readonly Idiom[] = [
       String.raw`\b(\d+(?:\.\d+)?${feet})\s*,?\s*(?:or\s+so|give\s+or\s+take|more\s+or\s+less|approximately|approx\b\.?|roughly)`,
     ),
     ([, n = '']) => `~ ${n} `,
+  ],
+  // "somewhere between 40 and 43": one place, about halfway.
+  [
+    g(
+      String.raw`\b(?:at\s+)?somewhere\s+(?:in\s+)?between\s+(?:about\s+|~\s*)?(${plain})${feet}\s+and\s+(?:about\s+|~\s*)?(${plain})${feet}`,
+    ),
+    ([, one = '', other = '']) =>
+      Math.abs(Number(one) - Number(other)) <= mostApart_ft
+        ? `at ~ ${(Number(one) + Number(other)) / 2} ft`
+        : undefined,
   ],
   // "between 40 and 45", "40 through 45", "40 all the way to 45"
   [

@@ -360,6 +360,19 @@ export const located: readonly ((at: string, depth: string) => string)[] = [
   (n, d) => `depth at ${n} is ${d} feet`,
   (n, d) => `sonde at ${n} reads ${d} feet`,
   (n, d) => `locator reads ${d} feet at ${n}`,
+  (n, d) => `it's ${d} feet down at ${n}`,
+  (n, d) => `mark at ${n}, ${d} feet`,
+  (n, d) => `painted it at ${n}, ${d} feet`,
+  (n, d) => `put a flag at ${n}, ${d} feet deep`,
+  (n, d) => `${d} foot of cover at ${n}`,
+  (n, d) => `at ${n} we've got ${d} feet of cover`,
+];
+
+/** Two locates, each with its depth, ft. */
+export const twoLocates: readonly ((a: string, deep: string, b: string, deeper: string) => string)[] = [
+  (a, d, b, e) => `${d} feet deep at ${a}, ${e} feet deep at ${b}`,
+  (a, d, b, e) => `at ${a} it's ${d} feet deep and at ${b} it's ${e} feet deep`,
+  (a, d, b, e) => `${a} is ${d} feet deep, ${b} is ${e}`,
 ];
 
 /** A thing, what is said of it in the next sentence, and what that adds. */
