@@ -125,6 +125,11 @@ const bendDegrees = (said: string): string =>
 
 /** Which number is the place and which the measure, before anything else is read of the numbers. */
 export const readingFigures: readonly Idiom[] = [
+  // "roots stop at 8", "water's gone at 8": where they end.
+  [
+    /(?<=\b(?:roots?|cracks?|scale|grease|water|belly|sag|dip|debris|mud|sand|gravel|deposits?|rust|sludge)(?:\s+|(?='s)))(?:'s\s+|is\s+|are\s+)?(?:stops?|quits?|lets?\s+up|clears?\s+up|(?:all\s+)?gone|goes\s+away|die\s+out|dies\s+out)\s+(?=(?:at|around|by)\s+~?\d)/gi,
+    ' ends ',
+  ],
   // "2 feet past the 14 foot mark"
   [
     /(?:\bat\s+)?(?<![\d.])(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s+(past|beyond|after|before|short\s+of)\s+(?:the\s+)?(\d+(?:\.\d+)?)\s*-?\s*(?:foot|feet|ft)(?:\s+(?:mark|line|reading))?\b/gi,

@@ -2,7 +2,7 @@ import { finishDraft } from '../logline/finish.js';
 import { usualBends } from '../logline/draft.js';
 import { readSegment } from '../logline/read-segment.js';
 import { segmentsOf } from '../logline/segments.js';
-import type { NormalizedText } from '../speech/normalize.js';
+import { normalize, type NormalizedText } from '../speech/normalize.js';
 import { phraseAt } from '../speech/phrases.js';
 import { moved, readingIn, type Correction } from './corrections.js';
 import { contextOf, itemId, type NarrationItem, type Talk } from './talk.js';
@@ -12,7 +12,7 @@ const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|t
 
 /** "That's not a hole, that's just a shadow": what was named is none, or is something else. */
 const isNot = new RegExp(
-  String.raw`${begins}${thatIs}\s+not\s+(?:really\s+|actually\s+)?(?:an?\s+|the\s+)?(?!\d|at\b|sure\b|bad\b|too\b|that\b)([a-z]+(?:\s+(?!that\b|it\b|they\b|those\b|but\b|just\b)[a-z]+)?)\b(?!')\W+(?:but\s+)?(?:${thatIs}\s+)?(?:(?:just|only|really|more\s+like)\s+)*(?:an?\s+)?([a-z].*)$`,
+  String.raw`${begins}${thatIs}\s+not\s+(?:really\s+|actually\s+)?(?:an?\s+|the\s+)?(?!\d|at\b|sure\b|bad\b|too\b|that\b)([a-z]+(?:\s+(?!that\b|it\b|they\b|those\b|but\b|just\b)[a-z]+)?)\b(?!')(?:\s+at\s+[a-z\d][a-z\d.\s-]*?(?=\s*,))?\W+(?:but\s+)?(?:${thatIs}\s+)?(?:(?:just|only|really|more\s+like)\s+)*(?:an?\s+)?([a-z].*)$`,
   'i',
 );
 /** "It's more like scale than grease". */
@@ -20,6 +20,22 @@ const isMoreLike = new RegExp(
   String.raw`${begins}(?:${thatIs}\s+|looks\s+|it\s+looks\s+)?(?:really\s+|actually\s+)?more\s+(?:like\s+(?:an?\s+)?([a-z][a-z\s]*?)\s+than\s+(?:an?\s+)?[a-z]|of\s+an?\s+([a-z].*)$)`,
   'i',
 );
+/**
+ * "The roots at three are really a joint", "the crack I called at nine was at eleven", "what I called an offset at six is
+ * nothing": the thing, its place, and what it is instead.
+ */
+const isInstead = new RegExp(
+  String.raw`${begins}(?:what\s+i\s+(?:called|said\s+was|had\s+as)\s+(?:an?\s+)?|(?:the|that|those|these)\s+)(?!ones?\b)([a-z]+(?:\s+[a-z]+)?)\s+(?:(?:that\s+)?i\s+(?:called|said|had|marked)\s+)?(?:at|@)\s+([a-z\d][a-z\d.\s-]*?)\s+(?:is|are|was|were|should\s+(?:be|have\s+been))\s+(?:(?:really|actually|just|only|more\s+like|closer\s+to)\s+)*(.+)$`,
+  'i',
+);
+/** "Correction on the roots, it's at five", "I said three for the roots, it's five", "change the roots to five". */
+const placeOf = [
+  String.raw`${begins}(?:correction|change)\s+(?:on|to|for)\s+(?:the|that|those)\s+([a-z]+(?:\s+[a-z]+)?)\W+(?:(?:it's|that's|they're|it\s+is|they\s+are|it\s+was|make\s+(?:it|that))\s+)?(?:(?:really|actually|more\s+like)\s+)*(?:at\s+)?(.+)$`,
+  String.raw`${begins}i\s+(?:said|called|had)\s+[a-z\d][a-z\d.\s-]*?\s+(?:for|on)\s+(?:the|that|those)\s+([a-z]+(?:\s+[a-z]+)?)\W+(?:but\s+)?(?:it's|that's|they're|it\s+is|it\s+was|it\s+should\s+be)\s+(?:(?:really|actually|more\s+like)\s+)*(?:at\s+)?(.+)$`,
+  String.raw`${begins}(?:change|move|correct|fix|put)\s+(?:the|that|those)\s+([a-z]+(?:\s+[a-z]+)?)\s+(?:(?:at|from)\s+[a-z\d][a-z\d.\s-]*?\s+)?(?:to|at)\s+(.+)$`,
+].map((says) => new RegExp(says, 'i'));
+const isNone =
+  /^(?:nothing|none|not\s+(?:there|real|roots?|anything)|gone|(?:an?\s+)?(?:shadow|stain|reflection|scratch|mark|smudge|glare)|paper|the\s+(?:light|lens|camera))\b/i;
 /** "I was wrong about the crack, it's at seventeen". */
 const wasWrong = new RegExp(
   String.raw`\b(?:wrong|mistaken|off)\s+(?:about|on)\s+(?:the|that|those)\s+([a-z][a-z\s]*?)\W+(?:it's|that's|they're|it\s+is|they\s+are|it\s+was)\s+(?:really\s+|actually\s+)?(?:at\s+)?(.+)$`,
@@ -58,6 +74,7 @@ export function takeNamedCorrection(
   const last = talk.items.at(-1);
   if (!last) return undefined;
   return (
+    insteadOfNamed(talk, sentence) ??
     byWriting(talk, hearing) ??
     otherThing(talk, last, sentence) ??
     scratched(talk, sentence) ??
@@ -67,6 +84,36 @@ export function takeNamedCorrection(
     goneOn(talk, sentence)
   );
 }
+
+/** The thing that is named with its place: moved, another thing, or not there. */
+function insteadOfNamed(talk: Talk, sentence: string): Correction | undefined {
+  for (const says of placeOf) {
+    const [, what, where = ''] = says.exec(sentence) ?? [];
+    const reading = what !== undefined && isPlaceAlone(where) ? readingIn(where) : undefined;
+    const item = reading === undefined ? undefined : talk.items.findLast((each) => named(each, what ?? ''));
+    if (item && reading !== undefined) return moved(talk, item, reading);
+  }
+  const [, what, where = '', instead = ''] = isInstead.exec(sentence) ?? [];
+  const reading = what === undefined ? undefined : readingIn(where);
+  const item = talk.items.findLast(
+    (each) => reading !== undefined && each.entry.reading_ft === reading && named(each, what ?? ''),
+  );
+  if (!item) return undefined;
+  if (isNone.test(instead)) return { is: 'withdrawn', item };
+  const place = instead.replace(/^(?:at|@)\s+/i, '');
+  const now = isPlaceAlone(place) ? readingIn(place) : undefined;
+  if (now !== undefined) return moved(talk, item, now);
+  const other = instead.replace(/^(?:an?|the|some)\s+/i, '');
+  return isNamed(other) || isNamed(other.replace(/^\S+\s+/, ''))
+    ? { is: 'renamed', item, says: at(item, instead) }
+    : undefined;
+}
+
+/** "Five", "forty one and a half feet": a place, and nothing else. */
+const isPlaceAlone = (said: string): boolean =>
+  /^\W*(?:~\s*)?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\W*$/i.test(
+    normalize(`at ${said}`).heard.text.replace(/^\s*at\b/i, ''),
+  );
 
 /** What the typed line takes as said of something written: its place or its size. */
 function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined {
@@ -82,6 +129,7 @@ function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined 
     return { is: 'mended', item: bend };
   }
   if (!draft.ofWritten) return undefined;
+  const hour = draft.bareHour?.value;
   const done = finishDraft(draft, {
     ...{ inherited: undefined, context, known },
     fail: () => undefined,
@@ -89,7 +137,11 @@ function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined 
   });
   const item = talk.items.find((_, i) => itemId(i) === done?.replaces);
   if (!done || !item) return undefined;
-  item.entry = { ...done.entry, pass: item.entry.pass };
+  const entry: Record<string, unknown> = { ...done.entry, pass: item.entry.pass };
+  // "The roots at three are thirty percent": the place that is written, and no hour.
+  if (hour !== undefined && hour === entry.reading_ft && entry.clock === hour)
+    entry.clock = (item.entry as { clock?: unknown }).clock;
+  item.entry = entry as typeof item.entry;
   talk.reading = done.entry.to_ft ?? done.entry.reading_ft ?? talk.reading;
   return { is: 'mended', item };
 }

@@ -31,6 +31,9 @@ import {
 import {
   endMended,
   measureMended,
+  namedMoved,
+  namedRenamed,
+  namedTakenBack,
   placeMended,
   placeMendedNext,
   takenBack,
@@ -411,4 +414,35 @@ test('once more is the same thing at another place', () => {
             { is, at: again },
           ],
         );
+});
+
+test('a thing is put right by its name, whatever was named since', () => {
+  mendable.forEach(([said, is], i) => {
+    const other = mendable[(i + 4) % mendable.length] ?? mendable[0];
+    const name = said.replace(/^an? /, '');
+    const wye = { is: 'tie-in', at: 52 };
+    for (const [n, m] of places) {
+      const then = (next: (say: (feet: number) => string) => string) => (say: (feet: number) => string) => [
+        `${said} at ${say(n)}`,
+        `a wye at ${say(wye.at)}`,
+        next(say),
+      ];
+      for (const next of namedMoved)
+        endsAs(
+          then((say) => next(name, say(n), say(m))),
+          [{ is, at: m }, wye],
+        );
+      for (const next of namedRenamed)
+        if (other)
+          endsAs(
+            then((say) => next(name, other[0], say(n))),
+            [one(other, n), wye],
+          );
+      for (const next of namedTakenBack)
+        endsAs(
+          then((say) => next(name, say(n))),
+          [wye],
+        );
+    }
+  });
 });

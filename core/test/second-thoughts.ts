@@ -97,3 +97,30 @@ export const measureMended: readonly (readonly [
   [['{n}, clay to abs, no, clay to pvc'], { is: 'change', near: 'clay', far: 'pvc-sch40' }],
   [['{n}, clay to abs, I mean pvc'], { is: 'change', near: 'clay', far: 'pvc-sch40' }],
 ];
+
+/** A thing put right by its name once something else, a wye, was named after it: its place. */
+export const namedMoved: readonly ((name: string, n: string, m: string) => string)[] = [
+  (x, n, m) => `The ${x} at ${n} is actually at ${m}.`,
+  (x, n, m) => `The ${x} at ${n} should be at ${m}.`,
+  (x, n, m) => `The ${x} I called at ${n} is really at ${m}.`,
+  (x, _, m) => `Correction on the ${x}, it's at ${m}.`,
+  (x, _, m) => `Change the ${x} to ${m}.`,
+  (x, _, m) => `Move the ${x} to ${m}.`,
+  (x, n, m) => `That ${x} was at ${m}, not ${n}.`,
+  (x, n, m) => `I said ${n} for the ${x}, it's ${m}.`,
+];
+
+/** The same: what it is. */
+export const namedRenamed: readonly ((name: string, other: string, n: string) => string)[] = [
+  (x, y, n) => `The ${x} at ${n} is really ${y}.`,
+  (x, y, n) => `What I called ${x} at ${n} is ${y}.`,
+  (x, y, n) => `That's not ${x} at ${n}, that's ${y}.`,
+];
+
+/** The same: it is not there. */
+export const namedTakenBack: readonly ((name: string, n: string) => string)[] = [
+  (x, n) => `Scratch the ${x} at ${n}.`,
+  (x, n) => `Forget the ${x} at ${n}, that was paper.`,
+  (x, n) => `The ${x} at ${n} was just a shadow.`,
+  (x, n) => `The ${x} at ${n} is nothing.`,
+];
