@@ -5,7 +5,7 @@ const number = String.raw`\d+(?:\.\d+)?`;
 const unit = String.raw`(?:\s*(?:feet|foot|ft|'))?`;
 const place = number + unit;
 /** Takes back what was said just before, wherever it stands. */
-export const takesBack = String.raw`(?:nope|(?:i'm\s+)?sorry|correction|excuse\s+me|pardon(?:\s+me)?|oops|whoops|i\s+mean|i\s+meant|i\s+should\s+say|or\s+rather|make\s+(?:that|it)|(?:scratch|strike|check|cancel)\s+that|(?:i\s+)?take\s+that\s+back|let\s+me\s+correct\s+(?:that|myself)|my\s+(?:mistake|bad))`;
+export const takesBack = String.raw`(?:nope|(?:i'm\s+)?sorry|correction|excuse\s+me|pardon(?:\s+me)?|oops|whoops|i\s+mean|i\s+meant|i\s+should(?:'ve|\s+have)?\s+sa(?:y|id)|i\s+meant\s+to\s+say|or\s+rather|make\s+(?:that|it)|(?:scratch|strike|check|cancel)\s+that|(?:i\s+)?take\s+that\s+back|let\s+me\s+correct\s+(?:that|myself)|my\s+(?:mistake|bad))`;
 /** Begins a correction, besides "no". */
 const sorry = String.raw`(?:(?:sorry|actually|correction|wait|(?:hang|hold)\s+on|well|yeah|so|oh|i\s+said)\b[\s,]*)*`;
 /** As said, or once denials are marked. */

@@ -15,9 +15,10 @@ const clause = String.raw`(?<=^\s*(?:(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|f
 export const hearsayIdioms: readonly Idiom[] = [
   // "customer said there were roots at 40", "the report says", "neighbor had"
   String.raw`${clause}${whose}(?:${earlier}\s+)*${someone}\s+(?:said|told\s+(?:us|me)|says|thinks|thought|mentioned|claims|claimed)\b(?![^;]*\b(?:and|but)\s+(?:there|it|that|i|we|yeah|sure|he)\b)`,
-  String.raw`${clause}${whose}(?:${earlier}\s+(?:${someone}|${record})|${record}|neighbor)\s+(?:says?|said|shows?|showed|had|has|called|found|saw|mentions?|lists?)\b${unlessHere}`,
+  String.raw`${clause}${whose}(?:${earlier}\s+(?:${someone}|${record})\s+(?!(?:left|put|installed|did|cut|broke|hit|replaced|patched|lined|used|drilled|glued|tied|ran|dug)\b)[a-z]+|(?:${record}|neighbor)\s+(?:says?|said|shows?|showed|had|has|called|found|saw|mentions?|lists?))\b${unlessHere}`,
   String.raw`\bwhere\s+${whose}(?:${earlier}\s+)*${someone}\s+(?:said|says|thought|marked|called)\b${unlessHere}`,
   String.raw`${clause}${whose}(?:on|in|from)\s+${whose}${earlier}\s+${record}\b${unlessHere}`,
+  String.raw`${clause}(?:per|according\s+to)\s+${whose}(?:${earlier}\s+)?(?:${someone}|${record})\b${unlessHere}`,
   // "41 roots on old video", "roots per customer", "roots were here last year"
   String.raw`${clause}(?![^;,]*\b(?:lined|liner|replaced|new|installed|pvc|abs|plastic)\b)[^;,]*?\b(?:per\s+${whose}(?:${earlier}\s+)?(?:${someone}|${record})|(?:on|in|from)\s+${whose}${earlier}\s+${record}|(?:were|was|cut|cleared|cleaned)\s+(?:here\s+|there\s+|out\s+)?${longAgo}|before\s+(?:the\s+)?(?:cleaning|jetting|cutting))\s*$`,
   String.raw`${clause}${whose}last\s+(?:time|year|month|visit)\b\s*(?:,\s*)?(?:we|i|they|there|it|roots?|cracks?|grease)\b${unlessHere}`,

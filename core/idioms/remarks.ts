@@ -403,7 +403,7 @@ export const remarkIdioms: readonly Idiom[] = [
   // What somebody wants is not there yet.
   [
     new RegExp(
-      String.raw`\b(?:(?:the\s+)?(?:customer|owner|homeowner|client|tenant)\s+(?:wants|asked|needs|would\s+like)|(?:(?:i'd|we'd|i|we)\s+)?(?:recommend|suggest|propose)(?:ed|ing|s)?|(?:(?:i|we|you)(?:'d|\s+would|\s+could|'ll)|(?:could|would)\s+just)\s+(?:(?:put|set|place)(?:\s+in)?\s+(?=an?\s)|(?:install|add|cut|dig|line|replace|burst)\b)|needs?\s+(?:an?|to\s+be|new)|should\s+(?:be|get|have)(?!\s+(?:been\s+)?(?:at\s+)?${aNumber})|could\s+use|(?:install|add|put\s+in)\s+(?:a\s+)?(?:new\s+)?(?:cleanout|clean\s*out|wye|tee|valve|manhole|two[\s-]way)|dig\s+(?:here|up|down)|(?:want|gonna|going)\s+(?:to\s+)?(?:dig|line|replace|cut\s+in|need))\b[^;¦]*`,
+      String.raw`\b(?:(?:the\s+)?(?:customer|owner|homeowner|client|tenant)\s+(?:wants|asked|needs|would\s+like)|(?:(?:i'd|we'd|i|we)\s+)?(?:recommend|suggest|propose)(?:ed|ing|s)?|(?:(?:i|we|you)(?:'d|\s+would|\s+could|'ll)|(?:could|would)\s+just)\s+(?:(?:put|set|place)(?:\s+in)?\s+(?=an?\s)|(?:install|add|cut|dig|line|replace|burst)\b)|needs?\s+(?:an?|to\s+be|new)|should\s+(?:be|get|have)(?!\s+(?:said|called)\b|\s+(?:been\s+)?(?:at\s+)?${aNumber})|could\s+use|(?:install|add|put\s+in)\s+(?:a\s+)?(?:new\s+)?(?:cleanout|clean\s*out|wye|tee|valve|manhole|two[\s-]way)|dig\s+(?:here|up|down)|(?:want|gonna|going)\s+(?:to\s+)?(?:dig|line|replace|cut\s+in|need))\b[^;¦]*`,
       'gi',
     ),
     asNote,

@@ -28,8 +28,9 @@ const isInstead = new RegExp(
   String.raw`${begins}(?:what\s+i\s+(?:called|said\s+was|had\s+as)\s+(?:an?\s+)?|(?:the|that|those|these)\s+)(?!ones?\b)([a-z]+(?:\s+[a-z]+)?)\s+(?:(?:that\s+)?i\s+(?:called|said|had|marked)\s+)?(?:at|@)\s+([a-z\d][a-z\d.\s-]*?)\s+(?:is|are|was|were|should\s+(?:be|have\s+been))\s+(?:(?:really|actually|just|only|more\s+like|closer\s+to)\s+)*(.+)$`,
   'i',
 );
-/** "Correction on the roots, it's at five", "I said three for the roots, it's five", "change the roots to five". */
+/** "Correction on the roots, it's at five", "I said three for the roots, it's five", "I should've said the wye was at five", "change the roots to five". */
 const placeOf = [
+  String.raw`${begins}i\s+(?:should(?:'ve|\s+have)|meant\s+to)\s+(?:said|say|called|call)\s+(?:that\s+)?(?:the|that)\s+([a-z]+(?:\s+[a-z]+)??)\s+(?:(?:is|was|are|were)\s+)?at\s+(.+)$`,
   String.raw`${begins}(?:correction|change)\s+(?:on|to|for)\s+(?:the|that|those)\s+([a-z]+(?:\s+[a-z]+)?)\W+(?:(?:it's|that's|they're|it\s+is|they\s+are|it\s+was|make\s+(?:it|that))\s+)?(?:(?:really|actually|more\s+like)\s+)*(?:at\s+)?(.+)$`,
   String.raw`${begins}i\s+(?:said|called|had)\s+[a-z\d][a-z\d.\s-]*?\s+(?:for|on)\s+(?:the|that|those)\s+([a-z]+(?:\s+[a-z]+)?)\W+(?:but\s+)?(?:it's|that's|they're|it\s+is|it\s+was|it\s+should\s+be)\s+(?:(?:really|actually|more\s+like)\s+)*(?:at\s+)?(.+)$`,
   String.raw`${begins}(?:change|move|correct|fix|put)\s+(?:the|that|those)\s+([a-z]+(?:\s+[a-z]+)?)\s+(?:(?:at|from)\s+[a-z\d][a-z\d.\s-]*?\s+)?(?:to|at)\s+(.+)$`,

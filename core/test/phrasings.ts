@@ -245,6 +245,7 @@ export const notThere: readonly ((things: string, at: string) => string)[] = [
   (x, n) => `could there be ${x} at ${n}?`,
   (x, n) => `didn't find ${x} at ${n}`,
   (x, n) => `the last guy said ${x} at ${n}`,
+  (x, n) => `last guy wrote down ${x} at ${n}`,
   (x, n) => `the report says ${x} at ${n}`,
   (x, n) => `the old video shows ${x} at ${n}`,
   (x, n) => `on the last video there were ${x} at ${n}`,
