@@ -72,7 +72,7 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   if (
     becomes !== undefined &&
     !/^\W*\d/.test(normalize(becomes).heard.text) &&
-    ['finding', 'joint'].includes(last.entry.kind) &&
+    (['finding', 'joint'].includes(last.entry.kind) || last.point?.kind === 'tie-in') &&
     last.entry.reading_ft !== undefined
   )
     return { is: 'renamed', item: last, says: `at ${last.entry.reading_ft} ${becomes}` };
@@ -85,7 +85,9 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   const wrong = not.exec(text);
   if (withdraws.test(sentence) && !/\d/.test(text)) return { is: 'withdrawn', item: last };
   const rest = wrong ? text.replace(wrong[0], ' ') : text;
-  if (!wrong && !opens.test(sentence)) return undefined;
+  // "I said five, it's six, roots" puts itself right.
+  const isNew = /^\W*i\s+said\b/i.test(sentence) && /^\W*\d[\d.]*\W+(?:[a-z]+\W+){0,2}[a-z]{3}/i.test(text);
+  if (!wrong && (isNew || !opens.test(sentence))) return undefined;
   // "No, thirty seven and a half" is what is right.
   const right = is.exec(rest) ?? (/^\W*no\b/i.test(sentence) ? wrong : null);
   if (!right) return undefined;

@@ -1,5 +1,6 @@
 import { normalize, type NormalizedText } from '../speech/normalize.js';
-import type { Talk } from './talk.js';
+import { phraseAt } from '../speech/phrases.js';
+import { mostDepth_ft, type Talk } from './talk.js';
 
 /** "Okay, locating now on the way back": what follows are places and depths. */
 const begins =
@@ -68,8 +69,14 @@ export function asLocate(talk: Talk, text: string, hearing: NormalizedText): str
   if (at === undefined) return undefined;
   // "36, dropped joint, inch and a half": its size, not how deep it lies.
   if (/^[\d.]+\s*in/i.test(depth) && Number.parseFloat(depth) < leastDepth_in) return undefined;
+  // "50 feet, a crack, 53 feet, a broken pipe": two places.
+  if (Number.parseFloat(depth) > mostDepth_ft && !/^[\d.]+\s*in/i.test(depth)) return undefined;
+  if (namesThing(mark)) return undefined;
   return `at ${at} located ${inFeet(depth)} deep${mark}`;
 }
+
+const namesThing = (said: string): boolean =>
+  [...said.matchAll(/\b[a-z]/gi)].some(({ index }) => phraseAt(said.slice(index))?.meaning.is === 'finding');
 
 /** "31 inches", "7 11", "6 foot even": in feet and inches. */
 function inFeet(depth: string): string {

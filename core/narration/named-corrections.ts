@@ -12,7 +12,7 @@ const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|t
 
 /** "That's not a hole, that's just a shadow": what was named is none, or is something else. */
 const isNot = new RegExp(
-  String.raw`${begins}${thatIs}\s+not\s+(?:really\s+|actually\s+)?(?:an?\s+|the\s+)?(?!\d|at\b|sure\b|bad\b|too\b|that\b)([a-z]+(?:\s+(?!that\b|it\b|they\b|those\b|but\b|just\b)[a-z]+)?)\b(?!')(?:\s+at\s+[a-z\d][a-z\d.\s-]*?(?=\s*,))?\W+(?:but\s+)?(?:${thatIs}\s+)?(?:(?:just|only|really|more\s+like)\s+)*(?:an?\s+)?([a-z].*)$`,
+  String.raw`${begins}${thatIs}\s+not\s+(?:really\s+|actually\s+)?(?:an?\s+|the\s+)?(?!\d|at\b|sure\b|bad\b|too\b|that\b)([a-z]+(?:\s+(?!that\b|it\b|they\b|those\b|but\b|just\b|on\b|from\b|at\b)[a-z]+)?)\b(?!')(?:\s+(?:on|from)\s+(?:the|your)\s+[a-z]+)?(?:\s+at\s+[a-z\d][a-z\d.\s-]*?(?=\s*,))?\W+(?:but\s+)?(?:${thatIs}\s+)?(?:(?:just|only|really|more\s+like)\s+)*(?:an?\s+)?([a-z].*)$`,
   'i',
 );
 /** "It's more like scale than grease". */

@@ -285,6 +285,21 @@ const sentence: fc.Arbitrary<Said> = fc.oneof(
       text: form(thing[0], inWords(at), other[0], inWords(at + on)),
       ...{ want: [one(thing, at), one(other, at + on)], end: at + on },
     })),
+  fc
+    .tuple(fc.constantFrom(...placeMended), pointed, fc.constantFrom(1, 2, 3))
+    .map(([form, thing, off]): Said => (at) => ({
+      text: form(thing[0], inWords(at - 0.5 * off), inWords(at)).join(' '),
+      ...{ want: [one(thing, at)], end: at },
+    })),
+  fc
+    .tuple(fc.constantFrom(...thingMended), pointed, pointed)
+    .filter(([, [, is], [, other]]) => is !== other)
+    .map(([form, thing, other]): Said => (at) => ({
+      ...{ text: form(thing[0], other[0], inWords(at)).join(' '), want: [one(other, at)], end: at },
+    })),
+  fc
+    .tuple(fc.constantFrom(...notThere), fc.constantFrom('roots', 'cracks', 'offsets', 'holes'))
+    .map(([form, said]): Said => (at) => ({ text: form(said, inWords(at)), want: [], end: at })),
   fc.constantFrom(...chatter).map((text): Said => (at) => ({ text, want: [], end: at })),
 );
 
@@ -301,7 +316,7 @@ test('a talk of such sentences is each of them, in order', () => {
         });
         const cues = said.map(({ text }, i) => ({
           start_s: 4 * i,
-          text: `${text.charAt(0).toUpperCase()}${text.slice(1).replace(/\.$/, '')}.`,
+          text: `${text.charAt(0).toUpperCase()}${text.slice(1).replace(/[.?]$/, '')}${text.endsWith('?') ? '?' : '.'}`,
         }));
         expect([cues.map(({ text }) => text), narrate(cues).items.map(short)]).toEqual([
           cues.map(({ text }) => text),

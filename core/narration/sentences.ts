@@ -30,12 +30,16 @@ const capital = /^\s*[A-Z][a-z]/;
 const withSome = /\bwith\s+some[,\s]*$/i;
 const place = new RegExp(String.raw`^\s*(?:at\s+)?${aNumber}`, 'i');
 
+/** "Couldn't get the camera through" is whole. */
+const couldNot =
+  /\b(?:can|could|won|would|did)(?:['’]?t|n['’]?t|not|\s+not)\b[^.;]*\b(?:through|by|past|over|on|around)[,\s]*$/i;
+
 const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&
   !(withSome.test(text) && place.test(next)) &&
   (breaksOff.test(text) ||
     (!capital.test(next) &&
-      ((mayBreakOff.test(text) && !beginsAnew.test(next)) ||
+      ((mayBreakOff.test(text) && !couldNot.test(text) && !beginsAnew.test(next)) ||
         continuing.test(next) ||
         (tensEnd.test(text) && unitStart.test(next)))));
 

@@ -64,7 +64,7 @@ const onceMore =
   /\b(?:same\s+(?:again|thing|deal|story)(?:\s+again)?|(?:another|one\s+more)(?:\s+one)?(?=\s*$|\s*[,.;]|\s+(?:of\s+(?:those|them)\s+)?(?:at|@|right|here|on\s+the\s+(?:bottom|top|left|right|side)|\d|~))|same(?=\s+(?:at|here)\b)|(?<=^\s*~?\s*\d+(?:\.\d+)?\s*,?\s+)same(?=\s*(?:$|[,;.\uE001]))|ditto|more\s+of\s+the\s+same|(?<=\band\s+(?:then\s+)?)one(?=\s+(?:at|around|@)\s+~?\d)|(?<=^\s*(?:(?:and|then|okay)\s+)*)also(?=\s+(?:at|around)\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[.;]))|(?<=^\s*(?:and\s+)?)again(?=\s+(?:at|around)\b)|(?:a\s+)?(?:couple|few)\s+more(?:\s+of\s+(?:those|them|the\s+same))?(?=\s+(?:at|@|around)\b))\b/gi;
 /** "a 45 at 20", "another ninety": a bend, named by its degrees. */
 const bendByDegrees = new RegExp(
-  String.raw`\b(?:a|an|another|the|our|my|that)\s+(?:\w+\s+)?(11\.25|22\.5|22|45|60|72|90)(?:\s*-?\s*degrees?|\s*°)?(?!\s*(?:feet|ft|foot|%|percent|inch|in\b|'|or\b|to\b(?!\s+the\s+(?:left|right)\b)|-|\.\d|\d|o['’]?clock))(?:\s+(?:bend|turn|elbow|ell|sweep|fitting))?\b`,
+  String.raw`\b(?<!\bmake\s+)(?:a|an|another|the|our|my|that)\s+(?:(?!(?:at|around|about|to|from|by|near)\b)\w+\s+)?(11\.25|22\.5|22|45|60|72|90)(?:\s*-?\s*degrees?|\s*°)?(?!\s*(?:feet|ft|foot|%|percent|inch|in\b|'|or\b|to\b(?!\s+the\s+(?:left|right)\b)|-|\.\d|\d|o['’]?clock))(?:\s+(?:bend|turn|elbow|ell|sweep|fitting))?\b`,
   'gi',
 );
 

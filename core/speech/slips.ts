@@ -14,6 +14,7 @@ const ofThings = new RegExp(
 );
 /** A reading between the thing and what takes it back. */
 const placeBetween = /^\s*,?\s*(?:right\s+)?(?:at|around|@)\s+[a-z\d.\s-]{1,40}$/i;
+const sideBetween = /^\s+(?:coming\s+in\s+)?(?:on|from|to)\s+(?:the|your|our)\s+(?:left|right|top|bottom)\b/i;
 const articles = /^(?:(?:an?|the|some|your|our)\s+)*/i;
 
 /** What may stand in the place of what. */
@@ -31,14 +32,20 @@ interface Named {
   readonly meaning: Meaning;
 }
 
-/** Sizes before a thing are part of its name: "heavy scale". */
+/** Before a thing these are part of its name: "heavy scale", "a capped tee". */
+const besideNames: readonly string[] = ['size', 'about-point', 'field'];
+
+/** A thing, a pipe or a side from this place on, with its article. */
 function namedAt(text: string, start: number): Named | undefined {
   let at = start + (articles.exec(text.slice(start))?.[0].length ?? 0);
   for (let words = 0; words < 3; words++) {
     const found = phraseAt(text.slice(at));
     const role = found && roleOf(found.meaning);
     if (found && role) return { from: start, to: at + found.phrase.length, role, meaning: found.meaning };
-    const next = found?.meaning.is === 'size' ? /^\s+/.exec(text.slice(at + found.phrase.length)) : undefined;
+    const next =
+      found && besideNames.includes(found.meaning.is)
+        ? /^\s+/.exec(text.slice(at + found.phrase.length))
+        : undefined;
     if (!found || !next) return undefined;
     at += found.phrase.length + next[0].length;
   }
@@ -54,11 +61,13 @@ function lastNamed(text: string, role: Role): Named | undefined {
   for (const { index } of text.matchAll(/\b[a-z]/gi)) {
     const found = namedAt(text, index);
     if (found?.role !== role) continue;
-    const rest = text.slice(found.to);
+    // The side of a branch goes with it.
+    const side = found.meaning.is === 'point' ? (sideBetween.exec(text.slice(found.to))?.[0] ?? '') : '';
+    const rest = text.slice(found.to + side.length);
     if (rest.trim() === '' || placeBetween.test(rest))
       return before && isSame(before, found) && !anyNumber.test(text.slice(before.to, index))
         ? { ...found, from: before.from }
-        : found;
+        : { ...found, to: found.to + side.length };
     if (!before || !isSame(before, found)) before = found;
   }
   return undefined;
