@@ -81,6 +81,14 @@ export const correctingIdioms: readonly Idiom[] = [
 
 /** What is written is put right by its place: in digits, so before and after spoken numbers are turned into them. */
 export const correctingFigures: readonly Idiom[] = [
+  // "6 inch PVC to start, scratch that, 4 inch"
+  [
+    new RegExp(
+      String.raw`\b\d+(\s*-?\s*in(?:ch)?\s+[a-z]+(?:\s+[a-z]+){0,3}?)\s*,\s*(?:(?:no|wait)[\s,]+)*(?:no|wait|${takesBack})[\s,]+(?:it's\s+|that's\s+)?(\d+)\s*-?\s*in(?:ch)?\b(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, pipe = '', size = '']) => `${size}${pipe}`,
+  ],
   // "I said three, it's five, roots"
   [
     new RegExp(

@@ -14,6 +14,14 @@ const feetLong = String.raw`\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|')(?:\s+long)?`
 
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
+  // "it's 4 inch PVC to start": no change there.
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:${anyMaterial}|pipe)\s*,?\s+)to\s+(?:start|begin)(?:\s+(?:with|out|off))?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    '',
+  ],
   // "reducer at 14, 4 to 6": two sizes.
   [
     /(?<![\d.:])([2-9]|1[0-2])\s*(?:to|x|by)\s*([2-9]|1[0-2])(?=\s*(?:$|[,.;]))(?<=\b(?:reducer|increaser|reduces|reduction|size\s+change|changes\s+size)\b[^;]*)/gi,

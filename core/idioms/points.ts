@@ -380,7 +380,7 @@ export const pointIdioms: readonly Idiom[] = [
 export const pointFigures: readonly Idiom[] = [
   // "45 degree bend going down", "it bends down, 45"
   [
-    /\s*,?\s+(?:(?:going|heading|turning|goes|pointing)\s+)?(?:straight\s+)?(down|up)(?=\s*(?:$|[,.;]|at\b|with\b))(?<=\b(?:bends?|elbow|turns?|ell|sweep|degrees?)(?:\s+(?:11\.25|22\.5|22|45|60|90)(?:\s+degrees?)?)?\s*,?\s+(?:(?:going|heading|turning|goes|pointing)\s+)?(?:straight\s+)?(?:down|up))/gi,
+    /\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(down|up)(?=\s*(?:$|[,.;]|at\b|with\b))(?<=\b(?:bends?|elbow|turns?|ell|sweep|degrees?)(?:\s+(?:11\.25|22\.5|22|45|60|90)(?:\s+degrees?)?)?\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(?:down|up))/gi,
     ([, way = '']) => (way.toLowerCase() === 'down' ? " at 6 o'clock" : " at 12 o'clock"),
   ],
   // "a cleanout wye facing down": which way it takes a cable, no side of the pipe.

@@ -36,7 +36,7 @@ const placeOf = [
   String.raw`${begins}(?:change|move|correct|fix|put)\s+(?:the|that|those)\s+([a-z]+(?:\s+[a-z]+)?)\s+(?:(?:at|from)\s+[a-z\d][a-z\d.\s-]*?\s+)?(?:to|at)\s+(.+)$`,
 ].map((says) => new RegExp(says, 'i'));
 const isNone =
-  /^(?:nothing|none|not\s+(?:there|real|roots?|anything)|gone|(?:an?\s+)?(?:shadow|stain|reflection|scratch|mark|smudge|glare)|paper|the\s+(?:light|lens|camera))\b/i;
+  /^(?:nothing|none|not\s+(?:there|real|roots?|anything)|gone|(?:an?\s+)?(?:shadow|stain|reflection|scratch|mark|smudge|glare)|paper\W*$|the\s+(?:light|lens|camera))\b/i;
 /** "I was wrong about the crack, it's at seventeen". */
 const wasWrong = new RegExp(
   String.raw`\b(?:wrong|mistaken|off)\s+(?:about|on)\s+(?:the|that|those)\s+([a-z][a-z\s]*?)\W+(?:it's|that's|they're|it\s+is|they\s+are|it\s+was)\s+(?:really\s+|actually\s+)?(?:at\s+)?(.+)$`,

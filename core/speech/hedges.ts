@@ -93,5 +93,11 @@ const either: Idiom = [
   },
 ];
 
-const idioms = [eitherInches, ...steps, either];
+/** "a quarter, well, three eighths": between the two, and no hour. */
+const eitherFraction: Idiom = [
+  g(String.raw`(?<![\d/.])(\d\/\d{1,2})\s*,\s*(\d\/\d{1,2})\s*${inchMark}`),
+  ([, one = '', other = '']) => `${one}-${other} in`,
+];
+
+const idioms = [eitherInches, eitherFraction, ...steps, either];
 export const hedges = (heard: TracedText): TracedText => rewriteAll(hedgedNumbers(heard), idioms);

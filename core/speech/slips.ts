@@ -124,6 +124,7 @@ const ofNumbers = new RegExp(
 const isHard = new RegExp(String.raw`\b${hard}(?![\w'])`, 'i');
 /** A place called anew without a word of correction lies this close, ft. */
 const alike_ft = 3;
+const isFraction = (said = ''): boolean => said.includes('/');
 const isPlace = (of: string | undefined) => of === undefined || /f/i.test(of);
 
 /** "At 3, excuse me, 5", "10, no, 20 percent", "3 to 5, sorry, 8": only the second number counts, with the unit of either. */
@@ -139,12 +140,11 @@ export const slipsOfNumbers = (heard: TracedText): TracedText =>
       if (isReading && !readsNow && (of !== undefined || !/\d/.test(input.slice(0, index)))) return undefined;
       if (!isReading && itsUnit !== undefined && readsNow) return undefined;
       if (/clock/i.test(of ?? '') && itsUnit === undefined && Number(right) > 12) return undefined;
-      const isSaid =
-        isHard.test(said) ||
-        (/\b(?:well|more\s+like|closer\s+to)\b/i.test(said) &&
-          isReading &&
-          readsNow &&
-          Math.abs(Number(wrong) - Number(right)) <= alike_ft);
+      const isAlike =
+        isReading && readsNow
+          ? Math.abs(Number(wrong) - Number(right)) <= alike_ft
+          : isFraction(wrong) && isFraction(right);
+      const isSaid = isHard.test(said) || (/\b(?:well|more\s+like|closer\s+to)\b/i.test(said) && isAlike);
       return isSaid ? `${right}${itsUnit ?? of ?? ''}${how}` : undefined;
     },
   );
