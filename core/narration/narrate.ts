@@ -9,7 +9,15 @@ import { takeNamedCorrection } from './named-corrections.js';
 import { guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
 import { correctsBore } from './pipes.js';
 import { sentencesOf, type Sentence } from './sentences.js';
-import { accessId, join, mainId, type NarrationItem, type NarrationNote, type Talk } from './talk.js';
+import {
+  accessId,
+  forgetPoint,
+  join,
+  mainId,
+  type NarrationItem,
+  type NarrationNote,
+  type Talk,
+} from './talk.js';
 import { takeLocating, takeSegment, type SentenceState } from './take-segment.js';
 
 export type { NarrationItem, NarrationNote } from './talk.js';
@@ -219,6 +227,7 @@ function zeroed(talk: Talk): void {
 /** What was said of something that is none becomes a note. */
 function withdraw(talk: Talk, { text }: Sentence, index: number, item: NarrationItem): void {
   talk.items.splice(talk.items.indexOf(item), 1);
+  forgetPoint(talk, item);
   talk.notes.set(index, { video_s: item.video_s, sentence: `${item.sentence} ${text}` });
 }
 
@@ -299,14 +308,16 @@ function renames(
   { item, says }: Extract<Correction, { is: 'renamed' }>,
 ): boolean {
   const at = talk.items.indexOf(item);
-  const before = [...talk.items];
+  const [before, points] = [[...talk.items], [...talk.points]];
   talk.items.splice(at, 1);
+  forgetPoint(talk, item);
   const count = talk.items.length;
   takeSentence(talk, { text: says, at: sentence.at }, index);
   const found = talk.items.splice(count);
   const [first] = found;
   if (!first) {
     talk.items.splice(0, talk.items.length, ...before);
+    talk.points.splice(0, talk.points.length, ...points);
     return false;
   }
   for (const each of found) each.sentence = `${item.sentence} ${sentence.text}`;

@@ -81,6 +81,14 @@ export function contextOf(talk: Talk): { context: LogContext; known: EarlierThin
 
 export const itemId = (index: number): string => `item ${index}`;
 
+/** A point that was named by mistake: the next of its kind takes its number. */
+export function forgetPoint({ points, items }: Talk, { point }: NarrationItem): void {
+  if (!point || [mainId, accessId].includes(point.id) || items.some((each) => each.point?.id === point.id))
+    return;
+  const at = points.findIndex(({ id }) => id === point.id);
+  if (at >= 0) points.splice(at, 1);
+}
+
 /** Adds a sentence to an item that it completes or corrects; a repeated one is kept once. */
 export function join(talk: Talk, item: NarrationItem, sentence: string, index: number): void {
   if (!item.sentence.endsWith(sentence)) item.sentence = `${item.sentence} ${sentence}`.trim();
