@@ -244,6 +244,11 @@ export const findingIdioms: readonly Idiom[] = [
     /,?\s*\b(?:the\s+)?(?:pipe|line|it|bore)(?:'s|\s+is)\s+(?:(?:down|choked|closed|narrowed|necked)\s+)+to\s+(?:(?:maybe|about|like|around|only)\s+)*(?:an?\s+)?(?:one|two|three|\d(?:\.\d+)?)(?:\s+and\s+an?\s+half)?\s*-?\s*(?:inch(?:es)?|in\b|")(?:\s+(?:pipe|hole|opening|line))?(?<=\b(?:scale|scaled|tuberculation|grease|roots?|rust|corrosion|debris|deposits?|build\s?-?up)\b[^;]*)/gi,
     besideIt,
   ],
+  // "roots covering about half": of the pipe.
+  [
+    /\b(?:covering|blocking|filling|closing|choking|taking\s+up|restricting)\s+(?:up\s+|off\s+)?(?:(?:about|around|maybe|like|almost|nearly|probably|~)\s*)*(?:an?\s+|one\s+)?(half|third|quarter)(?=\s*(?:$|[,.;]))(?<=\b(?:roots?|grease|scale|debris|wipes|mud|sand|gravel)\b[^;]*)/gi,
+    ([, share = '']) => `, a ${share} of the pipe`,
+  ],
   // "corroded bottom"
   [/\b(?:badly\s+|heavily\s+|all\s+)?(?:corroded|rusty|rusted)\s+(?=(?:bottom|invert)\b)/gi, 'worn '],
   // "it's just stuck in there with mortar"

@@ -14,6 +14,30 @@ const feetLong = String.raw`\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|')(?:\s+long)?`
 
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
+  // "after 14 it's all clay"
+  [
+    new RegExp(
+      String.raw`\b(?:after|past|beyond)\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it's|it\s+is|(?:you're|we're)\s+in|it\s+goes\s+to)\s+(?:all\s+)?(?=(?:old\s+|new\s+)?${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, at = '']) => `at ${at} change to `,
+  ],
+  // "first 14 feet is cast iron, rest is clay"
+  [
+    new RegExp(
+      String.raw`\b(?:the\s+)?(?:first|0\s+to)\s+(~?\d+(?:\.\d+)?)\s*(?:feet|foot|ft)\s*(?:is|are|'s)\s+(?:all\s+)?(${anyMaterial})\s*,?\s+(?:and\s+)?(?:then\s+)?(?:the\s+)?(?:rest|remainder)(?:\s+of\s+(?:it|the\s+(?:line|pipe)))?(?:'s|\s+is|\s+are)\s+(?:all\s+)?(${anyMaterial})\b`,
+      'gi',
+    ),
+    ([, at = '', near = '', far = '']) => `at ${at} ${near} > ${far}`,
+  ],
+  // "14, there's a patch of PVC to 17"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:¦\s*)?(?:there's\s+)?an?\s+(?:new\s+|little\s+|short\s+)?(?:patch|piece|section|stick|run)\s+of\s+(${anyMaterial})\s+(?:that\s+goes\s+|going\s+|out\s+)?to\s+(~?\d+(?:\.\d+)?)(?=\s*(?:$|[,.;]|feet|foot|ft))`,
+      'gi',
+    ),
+    ([, from = '', pipe = '', to = '']) => `${pipe} from ${from} to ${to}`,
+  ],
   // "it's 4 inch PVC to start": no change there.
   [
     new RegExp(

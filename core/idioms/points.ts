@@ -33,6 +33,11 @@ const doubleBend: Idiom = [
 
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  // "two forty fives back to back"
+  [
+    /(?<=\b(?:two|double|pair\s+of)\s+)(forty[\s-]five|twenty[\s-]two)s\b/gi,
+    ([, each = '']) => `${each} bends`,
+  ],
   // "going through the wall at about 9"
   [
     /\b(?:(?:we're|i'm|we|it)\s+)?(?:going|goes|go|went|passing|passes|comes?|coming)\s+(?:right\s+|out\s+)*through\s+the\s+(?:(?:foundation|house|basement)\s+)?wall\s+(?=at\b)/gi,

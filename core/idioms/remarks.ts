@@ -9,6 +9,8 @@ const onlyPlace = new RegExp(
 
 /** Words that only lead to what is there, or to how much of it. */
 export const leadingWords: readonly Idiom[] = [
+  // "at, I don't know, 41"
+  [/(?<=\b(?:at|around|about)\s*),\s*i\s+don't\s+know\s*,\s*/gi, ' '],
   // "I'm looking at a joint", "we come up on a joint"
   [
     /\b(?:(?:i'm|we're|you're|we|i)\s+)?(?:looking\s+at|com(?:e|es|ing)\s+up\s+on)\s+(?=(?:an?|some)\s+[a-z])/gi,

@@ -141,10 +141,12 @@ export const waterIdioms: readonly Idiom[] = [
     'out of the water at ',
   ],
   // "holds 1 in of water"
+  // "belly 3 to 5, inch of water"
+  [/(?<=,\s*)inch\s+(?=of\s+(?:standing\s+)?water\b)/gi, '1 inch '],
   [/\b(?:holds|held|hold)\s+(?=(?:about\s+|~\s*)?[\da-z½¼¾][^;,]*\bwater\b)/gi, 'holding '],
   // "slight dip, holds half an inch"
   [
-    /\b(?:holds|held|holding)\s+(?=(?:(?:about|around|maybe|roughly|like|~)\s*)*(?:an?\s+inch\b|(?:an?\s+(?:half|quarter)|half|[\d½¼¾])[\da-z./½¼¾ ]*(?:inch|in\b|")))/gi,
+    /\b(?:holds|held|holding)\s+(?=(?:(?:about|around|maybe|roughly|like|~)\s*)*(?:(?:an?|one|two|three|four|five|six)\s+inch(?:es)?\b|(?:an?\s+(?:half|quarter)|half|[\d½¼¾])[\da-z./½¼¾ ]*(?:inch|in\b|")))/gi,
     'holding water ',
   ],
   // "64 half full"

@@ -26,6 +26,7 @@ export const interjections: readonly string[] = [
     'basically',
     'actually',
     'literally',
+    'i want to say',
     'honestly',
     'obviously',
     'you know',

@@ -99,5 +99,13 @@ const eitherFraction: Idiom = [
   ([, one = '', other = '']) => `${one}-${other} in`,
 ];
 
-const idioms = [eitherInches, eitherFraction, ...steps, either];
+/** "half inch to three quarters": both are inches. */
+const inchesToFraction: Idiom = [
+  g(
+    String.raw`(?<![\d/.])(\d\/\d{1,2}|\d(?:\.\d+)?)\s*${inchMark}\s*(?:to|or)\s*(\d\/\d{1,2})(?:\s*${inchMark})?(?=\s*(?:$|[,.;]))`,
+  ),
+  ([, one = '', other = '']) => `${one}-${other} in`,
+];
+
+const idioms = [eitherInches, eitherFraction, inchesToFraction, ...steps, either];
 export const hedges = (heard: TracedText): TracedText => rewriteAll(hedgedNumbers(heard), idioms);

@@ -50,7 +50,7 @@ const bore = String.raw`(?:\d+(?:\.\d+)?\s*-?(?:in(?:ch)?\.?|"|”)\s+)?`;
 
 /** "abs to clay", "from the abs into 6 inch clay": one pipe, then the other. */
 const pipeToPipe = new RegExp(
-  String.raw`(?:\bfrom\s+(?:the\s+)?)?\b(?<!\d\s*['′]\s*)(${bore}${material})(?:\s+pipe)?\s+(?:(?:over|in|on|and|goes|going|changes|changing|back|transitions?|transitioning|turns|turning|switching)\s+)*(?:to|into|then)\s+${someWords}(?=${bore}${material}\b)`,
+  String.raw`(?:\bfrom\s+(?:the\s+)?)?\b(?<!\d\s*['′]\s*)(${bore}${material})(?:\s+pipe)?\s+(?:(?:over|in|on|and|ties|tied|tying|connects|hooks|runs|goes|going|changes|changing|back|transitions?|transitioning|turns|turning|switching)\s+)*(?:to|into|then)\s+${someWords}(?=${bore}${material}\b)`,
   'gi',
 );
 /** "abs/clay": the same, typed. */
