@@ -41,7 +41,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "it's 4 inch PVC to start": no change there.
   [
     new RegExp(
-      String.raw`(?<=\b(?:${anyMaterial}|pipe)\s*,?\s+)to\s+(?:start|begin)(?:\s+(?:with|out|off))?(?=\s*(?:$|[,.;]))`,
+      String.raw`\bto\s+(?:start|begin)(?:\s+(?:with|out|off))?(?=\s*(?:$|[,.;]))(?<=\b(?:${anyMaterial}|pipe)\s*,?\s+to\s+(?:start|begin)(?:\s+(?:with|out|off))?)`,
       'gi',
     ),
     '',

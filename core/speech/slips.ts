@@ -6,6 +6,10 @@ import { phraseAt } from './phrases.js';
 
 /** A slip of the tongue put right in the same breath: "a crack, no, a hole", "at 41, I mean 42". */
 
+/** One of these words is in every slip: most lines have none, and are not searched further. */
+const mayTakeBack =
+  /\b(?:no(?:pe)?|wait|sorry|correction|correct|excuse|pardon|w?h?oops|meant?|rather|make|scratch|strike|check|cancel|take|my|should|actually|hang|hold|well|more|closer)\b/i;
+
 const gap = String.raw`\s*(?:,|\.(?!\d))?\s*`;
 /** What takes back the thing before it; "no" alone would deny the thing after it. */
 const ofThings = new RegExp(
@@ -88,6 +92,7 @@ const isSame = ({ meaning: one }: Named, { meaning: other }: Named): boolean =>
 
 /** "A crack, no, a hole", "on the left, I mean the right", "a crack at three, sorry, a hole": only the second is there. */
 export function slipsOfThings(heard: TracedText): TracedText {
+  if (!mayTakeBack.test(heard.text)) return heard;
   ofThings.lastIndex = 0;
   for (let marker = ofThings.exec(heard.text); marker; marker = ofThings.exec(heard.text)) {
     const { index, 0: said } = marker;
@@ -129,22 +134,25 @@ const isPlace = (of: string | undefined) => of === undefined || /f/i.test(of);
 
 /** "At 3, excuse me, 5", "10, no, 20 percent", "3 to 5, sorry, 8": only the second number counts, with the unit of either. */
 export const slipsOfNumbers = (heard: TracedText): TracedText =>
-  rewrite(
-    heard,
-    ofNumbers,
-    ({ index, input, 0: said, 1: wrong, 2: of, 3: how = '', 4: right = '', 5: itsUnit }) => {
-      // What is written elsewhere is put right there.
-      if (input.includes(sameMark)) return undefined;
-      const [isReading, readsNow] = [isPlace(of), isPlace(itsUnit)];
-      // Of "roots at 14, no, 20 percent" 14 is the place.
-      if (isReading && !readsNow && (of !== undefined || !/\d/.test(input.slice(0, index)))) return undefined;
-      if (!isReading && itsUnit !== undefined && readsNow) return undefined;
-      if (/clock/i.test(of ?? '') && itsUnit === undefined && Number(right) > 12) return undefined;
-      const isAlike =
-        isReading && readsNow
-          ? Math.abs(Number(wrong) - Number(right)) <= alike_ft
-          : isFraction(wrong) && isFraction(right);
-      const isSaid = isHard.test(said) || (/\b(?:well|more\s+like|closer\s+to)\b/i.test(said) && isAlike);
-      return isSaid ? `${right}${itsUnit ?? of ?? ''}${how}` : undefined;
-    },
-  );
+  !mayTakeBack.test(heard.text)
+    ? heard
+    : rewrite(
+        heard,
+        ofNumbers,
+        ({ index, input, 0: said, 1: wrong, 2: of, 3: how = '', 4: right = '', 5: itsUnit }) => {
+          // What is written elsewhere is put right there.
+          if (input.includes(sameMark)) return undefined;
+          const [isReading, readsNow] = [isPlace(of), isPlace(itsUnit)];
+          // Of "roots at 14, no, 20 percent" 14 is the place.
+          if (isReading && !readsNow && (of !== undefined || !/\d/.test(input.slice(0, index))))
+            return undefined;
+          if (!isReading && itsUnit !== undefined && readsNow) return undefined;
+          if (/clock/i.test(of ?? '') && itsUnit === undefined && Number(right) > 12) return undefined;
+          const isAlike =
+            isReading && readsNow
+              ? Math.abs(Number(wrong) - Number(right)) <= alike_ft
+              : isFraction(wrong) && isFraction(right);
+          const isSaid = isHard.test(said) || (/\b(?:well|more\s+like|closer\s+to)\b/i.test(said) && isAlike);
+          return isSaid ? `${right}${itsUnit ?? of ?? ''}${how}` : undefined;
+        },
+      );
