@@ -14,7 +14,7 @@ const article = String.raw`(?:(?:the|that|those)\s+)?`;
 const things = String.raw`(?:[a-z]+\s+){1,2}`;
 /** A thing written at a place: "41 offset", "the roots at 46", "46". */
 const written = String.raw`(?:(?:at\s+|@\s*)?${place}(?:\s+[a-z]+){0,2}?|${article}${things}(?:(?:at|@)\s+)?${place})`;
-const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)`;
+export const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)`;
 /** What a camera shows that is no defect. */
 const noDefect = String.raw`(?:(?:an?|the|some|my|our)\s+)?(?:[a-z]+\s+)?(?:shadows?|stains?|staining|reflections?|glare|paper|lights?|lighting|lens|camera|bubbles?|scratch(?:es)?|scuffs?|marks?|smudges?|dirt|condensation|steam|fog|mist|bugs?|roach(?:es)?|spiders?|webs?|leaf|leaves|labels?|stickers?|print|writing|stamp|seams?|mold\s+line|tape|glue|primer|string|discoloration)`;
 const be = String.raw`(?:is|are|was|were)`;

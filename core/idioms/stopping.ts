@@ -24,14 +24,7 @@ export const stopIdioms: readonly Idiom[] = [
     /\b(?:(?:let's|let\s+me|we'll|i'll|gonna|i'm\s+gonna|going\s+to)\s+)?stop(?:ping|ped)?\s+(?:right\s+)?(?:here\s+|there\s+)?(?=(?:at\s+[a-z\d\s.-]{1,30}?\s+)?(?:for|to)\s+(?:(?:a|an|do|get|take|grab|shoot|my|the|one|quick)\s+)*(?:locate|depth|look|mark|picture|photo|sonde)\b)/gi,
     '',
   ],
-  // "can't get past 7.5", "we're blocked at 12 feet"
-  [
-    new RegExp(
-      String.raw`\b(?:(?:i|we|you|camera|it|she)\s+)?(?:can't|cannot|couldn't|won't|can\s+not)\s+(?:get|go|push|make\s+it)\s+(?:her\s+|it\s+)?(?:past|beyond|by)\s+(?=(?:about\s+)?${aNumber})`,
-      'gi',
-    ),
-    'camera stopped at ',
-  ],
+  // "we're blocked at 12 feet"
   [
     /\b(?:(?:we're|we\s+are|i'm|it's|camera's|line's|pipe's)\s+)(?:completely\s+|totally\s+|all\s+)?(?:blocked|stopped|stuck|jammed|hung\s+up)(?:\s+(?:off|up|solid))?\s+(?=at\b)/gi,
     'camera stopped ',
@@ -81,10 +74,6 @@ export const stopIdioms: readonly Idiom[] = [
   [
     /\b(?:not\s+able|unable|not\s+possible|impossible)\s+to\s+(?=(?:get|go|push|pass|move|make|see|continue)\b)/gi,
     "can't ",
-  ],
-  [
-    /\b(?:cannot|(?:can|couldn|won|wouldn)'t)\s+(?:be\s+)?(?:get|go|push|pass|passed|move|make\s+it|fit|continue)\s+(?:past|by|thru|beyond)(?:\s+(?=[a-z])|(?=\s*$))/gi,
-    "can't get past ",
   ],
   // "an offset that the camera can't get over", "couldn't get the camera through": and what was in the way.
   [

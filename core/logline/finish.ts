@@ -10,7 +10,7 @@ import { endedBy, isOfKind, isUnnamed, nameWhatEnds } from './references.js';
 import type { Choice, EntryDraft, EarlierThing, LogContext } from './context.js';
 import { isBend, usualBends, type Draft } from './draft.js';
 import { faultWords, readEntry } from './entry-faults.js';
-import { placeNumbers, takePlace, settleFall } from './place.js';
+import { placeNumbers, settleFall, takePlace } from './place.js';
 import { endsBehind } from './questions.js';
 import { besideOf, knownKind, pointOf } from './points.js';
 

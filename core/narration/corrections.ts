@@ -1,10 +1,10 @@
-import { takesBack } from '../idioms/corrections.js';
+import { takesBack, thatIs } from '../idioms/corrections.js';
 import { normalize } from '../speech/normalize.js';
 import { phraseAt } from '../speech/phrases.js';
 import type { NarrationItem, Talk } from './talk.js';
 
 const number = String.raw`~?(\d+(?:\.\d+)?)`;
-const unit = String.raw`\s*(feet|foot|ft|'|percent|%|in(?:ch(?:es)?)?\b|degrees?)?`;
+const unit = String.raw`\s*(feet|foot|ft|'|percent|%|in(?:ch(?:es)?)?\b|"|degrees?)?`;
 const not = new RegExp(String.raw`(?:\bnot|\bisn't|\bwasn't|\bno|¬)\s+(?:at\s+)?${number}${unit}`, 'i');
 const is = new RegExp(
   String.raw`(?:\bthat's|\bthat\s+is|\bthat\s+was|\bit's|\bit\s+is|\bit\s+was|\bmake\s+(?:that|it)|\bi\s+mean|\bi\s+meant|\bshould\s+be|\bshould\s+say|\bno|\bwait|\bsorry|\bcorrection|\bactually|\bcall\s+(?:it|that)|\bbut|^)[\s,]*(?:(?:no|sorry|actually|correction|i\s+mean|i\s+meant|it's|that's|at|was|more(?:\s+like)?|closer\s+to|really)[\s,~]+)*(?:at\s+|about\s+)?${number}${unit}`,
@@ -17,7 +17,7 @@ const opens = new RegExp(
 );
 /** What is said once something is taken back: "sorry, nine o'clock", "no wait, that's a joint". */
 const instead = new RegExp(
-  String.raw`^\W*(?:${soft}\W+)*(?:no|wait|(?:hang|hold)\s+on|actually|i\s+said|did\s+i\s+say|(?:that|it)\s+should\s+(?:be|have\s+been)|${takesBack})\b(?:\W+(?:no|${soft}|that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|${takesBack})\b)*\W+(.+)$`,
+  String.raw`^\W*(?:${soft}\W+)*(?:no|wait|(?:hang|hold)\s+on|actually|i\s+said|did\s+i\s+say|(?:that|it)\s+should\s+(?:be|have\s+been)|${takesBack})\b(?:\W+(?:no|${soft}|${thatIs}|${takesBack})\b)*\W+(.+)$`,
   'i',
 );
 export const withdraws =
@@ -29,12 +29,6 @@ const isAt = new RegExp(
   String.raw`${corrects}([a-z][a-z\s-]*?)(?:'s|\s+is|\s+are|\s+was|\s+were|\s+should\s+be)\s+(?:really\s+|actually\s+)?(?:at|@)\s+(.+)$`,
   'i',
 );
-/** "Correction, the crack at fifty eight is a hole": the place, and what it is. */
-const isReally = new RegExp(
-  String.raw`${corrects}[a-z][a-z\s-]*?\s+(?:at|@)\s+([a-z\d.\s-]+?)\s+(?:is|are|was|were|should\s+be)\s+(?:really\s+|actually\s+)?(?!at\b)(.+)$`,
-  'i',
-);
-
 /** "Actually that's broken": the newest thing is another. */
 const isRather = new RegExp(
   String.raw`^\W*(?:${soft}\W+)*(?:(?:no|wait|actually|${takesBack})\W+)+(?:${soft}\W+)*(?:that's|it's|that\s+is|it\s+is)\s+(?!(?:just|only|not|at|about|more|on|in)\b)(?:a\s+|an\s+)?(?!\d)([a-z].*)$`,
@@ -46,6 +40,10 @@ const onlySeemed = new RegExp(
   String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:that's|it's|that\s+is|it\s+is|that\s+was)\s+(?:just|only)\s+)`,
   'i',
 );
+
+/** A place, more or less, and nothing else: no percentage, no inches. */
+export const placeOnly =
+  /^\W*(?:(?:at|about|more\s+like|closer\s+to|really|call\s+it|say|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[^\w%"]*$/i;
 
 export type Correction =
   | { readonly is: 'withdrawn'; readonly item: NarrationItem }
@@ -66,7 +64,7 @@ export type Correction =
 export function takeCorrection(talk: Talk, sentence: string): Correction | undefined {
   const last = talk.items.at(-1);
   if (!last) return undefined;
-  const named = takesPlace(talk, sentence) ?? takesName(talk, sentence);
+  const named = takesPlace(talk, sentence);
   if (named) return named;
   const becomes = isRather.exec(sentence)?.[1];
   if (
@@ -116,12 +114,12 @@ function putInstead(talk: Talk, last: NarrationItem, text: string): Correction |
     if (last.point && 'clock' in last.point) last.point = { ...last.point, clock } as typeof last.point;
     return { is: 'mended', item: last };
   }
-  const share = /^~?\s*(\d{1,2})\W*$/.exec(said)?.[1];
+  const share = /^~?\s*(\d{1,2})[^\w%"]*$/.exec(said)?.[1];
   if (share !== undefined && 'percent' in last.entry && endsInPercent.test(last.sentence)) {
     last.entry = { ...last.entry, percent: Number(share) };
     return { is: 'mended', item: last };
   }
-  const place = placeAlone.exec(said)?.[1];
+  const place = placeOnly.exec(said)?.[1];
   if (place === undefined) return undefined;
   const item = meant(talk, last, Number(place), undefined);
   put(item, Number(place), undefined, null);
@@ -129,8 +127,6 @@ function putInstead(talk: Talk, last: NarrationItem, text: string): Correction |
   return { is: 'mended', item };
 }
 
-const placeAlone =
-  /^(?:(?:at|about|more\s+like|closer\s+to|really|call\s+it|say|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i;
 const endsInPercent = /(?:\bpercent|%)\W*$/i;
 
 /** A position on the clock, and nothing else: "9 o'clock", "on the right". */
@@ -175,14 +171,6 @@ export function moved(talk: Talk, item: NarrationItem, reading_ft: number): Corr
   return { is: 'mended', item };
 }
 
-function takesName(talk: Talk, sentence: string): Correction | undefined {
-  const [, where, what = ''] = isReally.exec(sentence) ?? [];
-  const reading = where === undefined ? undefined : readingIn(where);
-  const item =
-    reading === undefined ? undefined : talk.items.findLast(({ entry }) => entry.reading_ft === reading);
-  return item && { is: 'renamed', item, says: `at ${where ?? ''} ${what}` };
-}
-
 const holds = ({ entry }: NarrationItem, value: number): boolean =>
   [
     entry.reading_ft,
@@ -205,7 +193,7 @@ function put(
 ): void {
   const fields = entry as Record<string, unknown>;
   if (/^(?:%|p)/i.test(measure ?? '')) fields.percent = value;
-  else if (/^in/i.test(measure ?? '')) fields.inches = value;
+  else if (/^(?:in|")/i.test(measure ?? '')) fields.inches = value;
   else if (/^deg/i.test(measure ?? '') && point) point.degrees = value;
   else if (wrong !== null && fields.percent === wrong) fields.percent = value;
   else if (wrong !== null && fields.inches === wrong) fields.inches = value;

@@ -71,11 +71,11 @@ export function asLocate(talk: Talk, text: string, hearing: NormalizedText): str
   if (/^[\d.]+\s*in/i.test(depth) && Number.parseFloat(depth) < leastDepth_in) return undefined;
   // "50 feet, a crack, 53 feet, a broken pipe": two places.
   if (Number.parseFloat(depth) > mostDepth_ft && !/^[\d.]+\s*in/i.test(depth)) return undefined;
-  if (namesThing(mark)) return undefined;
+  if (namesFinding(mark)) return undefined;
   return `at ${at} located ${inFeet(depth)} deep${mark}`;
 }
 
-const namesThing = (said: string): boolean =>
+const namesFinding = (said: string): boolean =>
   [...said.matchAll(/\b[a-z]/gi)].some(({ index }) => phraseAt(said.slice(index))?.meaning.is === 'finding');
 
 /** "31 inches", "7 11", "6 foot even": in feet and inches. */

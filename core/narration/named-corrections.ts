@@ -3,11 +3,12 @@ import { usualBends } from '../logline/draft.js';
 import { readSegment } from '../logline/read-segment.js';
 import { segmentsOf } from '../logline/segments.js';
 import { normalize, type NormalizedText } from '../speech/normalize.js';
+import { namesThing } from '../speech/meaning.js';
 import { phraseAt } from '../speech/phrases.js';
-import { moved, readingIn, type Correction } from './corrections.js';
+import { moved, placeOnly, readingIn, type Correction } from './corrections.js';
 import { contextOf, itemId, type NarrationItem, type Talk } from './talk.js';
 
-const begins = String.raw`^\W*(?:(?:(?:hang|hold)\s+on|wait|no|nope|oh|okay|ok|well|so|sorry|actually|yeah|yep|and|but)\W+)*`;
+const begins = String.raw`^\W*(?:(?:(?:hang|hold)\s+on|wait|no|nope|oh|okay|ok|well|so|sorry|actually|correction|my\s+mistake|let\s+me\s+correct\s+that|yeah|yep|and|but)\W+)*`;
 const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|they're|those\s+are)`;
 
 /** "That's not a hole, that's just a shadow": what was named is none, or is something else. */
@@ -49,7 +50,6 @@ const scratches = new RegExp(
 );
 /** "Well, sixteen and a half": the place once more, more closely. */
 const anew = /^\W*(?:well|or|rather|more\s+like|(?:let's\s+)?(?:call\s+it|say)|maybe|closer\s+to|about)\b/i;
-const placeOnly = /^\W*~?\s*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?[^\w%"]*$/i;
 /** No reading called anew lies farther off, ft. */
 const anew_ft = 3;
 /** "Actually, it goes to forty eight": where the newest thing ends. */
@@ -111,10 +111,7 @@ function insteadOfNamed(talk: Talk, sentence: string): Correction | undefined {
 }
 
 /** "Five", "forty one and a half feet": a place, and nothing else. */
-const isPlaceAlone = (said: string): boolean =>
-  /^\W*(?:~\s*)?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\W*$/i.test(
-    normalize(`at ${said}`).heard.text.replace(/^\s*at\b/i, ''),
-  );
+const isPlaceAlone = (said: string): boolean => placeOnly.test(normalize(`at ${said}`).heard.text);
 
 /** What the typed line takes as said of something written: its place or its size. */
 function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined {
@@ -130,7 +127,6 @@ function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined 
     return { is: 'mended', item: bend };
   }
   if (!draft.ofWritten) return undefined;
-  const hour = draft.bareHour?.value;
   const done = finishDraft(draft, {
     ...{ inherited: undefined, context, known },
     fail: () => undefined,
@@ -140,7 +136,7 @@ function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined 
   if (!done || !item) return undefined;
   const entry: Record<string, unknown> = { ...done.entry, pass: item.entry.pass };
   // "The roots at three are thirty percent": the place that is written, and no hour.
-  if (hour !== undefined && hour === entry.reading_ft && entry.clock === hour)
+  if (entry.clock !== undefined && entry.clock === entry.reading_ft)
     entry.clock = (item.entry as { clock?: unknown }).clock;
   item.entry = entry as typeof item.entry;
   talk.reading = done.entry.to_ft ?? done.entry.reading_ft ?? talk.reading;
@@ -150,8 +146,10 @@ function byWriting(talk: Talk, hearing: NormalizedText): Correction | undefined 
 const named = (item: NarrationItem, what: string): boolean =>
   item.sentence.toLowerCase().includes(what.trim().toLowerCase().replace(/s$/, ''));
 
-const isNamed = (what: string): boolean =>
-  ['finding', 'kind', 'point'].includes(phraseAt(what)?.meaning.is ?? '');
+const isNamed = (what: string): boolean => {
+  const meaning = phraseAt(what)?.meaning;
+  return meaning !== undefined && namesThing(meaning);
+};
 
 function otherThing(talk: Talk, last: NarrationItem, sentence: string): Correction | undefined {
   const [, what, other = ''] = isNot.exec(sentence) ?? [];

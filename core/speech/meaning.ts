@@ -50,3 +50,6 @@ export type Meaning =
   /** Why the view was lost; the camera saw nothing unless another thing is named. */
   | { readonly is: 'hidden-why'; readonly why: string }
   | { readonly is: 'nothing' };
+
+/** A thing of the log by its name: a finding, a joint or the like, or a point. */
+export const namesThing = ({ is }: Meaning): boolean => is === 'finding' || is === 'kind' || is === 'point';

@@ -1,14 +1,18 @@
 import { takesBack } from '../idioms/corrections.js';
 import { aNumber } from '../idioms/number-words.js';
 import { rewrite, sameMark, slice, type TracedText } from '../idioms/traced-text.js';
-import type { Meaning } from './meaning.js';
+import { namesThing, type Meaning } from './meaning.js';
 import { phraseAt } from './phrases.js';
 
 /** A slip of the tongue put right in the same breath: "a crack, no, a hole", "at 41, I mean 42". */
 
-/** One of these words is in every slip: most lines have none, and are not searched further. */
-const mayTakeBack =
-  /\b(?:no(?:pe)?|wait|sorry|correction|correct|excuse|pardon|w?h?oops|meant?|rather|make|scratch|strike|check|cancel|take|my|should|actually|hang|hold|well|more|closer)\b/i;
+const hard = String.raw`(?:no|wait|actually|hang\s+on|hold\s+on|${takesBack})`;
+/** Calls anew without taking back. */
+const rather = String.raw`(?:well|more\s+like|closer\s+to)`;
+const isHard = new RegExp(String.raw`\b${hard}(?![\w'])`, 'i');
+const isRatherSaid = new RegExp(String.raw`\b${rather}\b`, 'i');
+/** Something of the kind is in every slip: most lines have none, and are not searched further. */
+const mayTakeBack = new RegExp(String.raw`\b(?:${hard}|${rather})(?![\w'])`, 'i');
 
 const gap = String.raw`\s*(?:,|\.(?!\d))?\s*`;
 /** What takes back the thing before it; "no" alone would deny the thing after it. */
@@ -24,7 +28,7 @@ const articles = /^(?:(?:an?|the|some|your|our)\s+)*/i;
 /** What may stand in the place of what. */
 type Role = 'thing' | 'pipe' | 'side';
 function roleOf(meaning: Meaning): Role | undefined {
-  if (meaning.is === 'finding' || meaning.is === 'kind' || meaning.is === 'point') return 'thing';
+  if (namesThing(meaning)) return 'thing';
   if (meaning.is === 'material') return 'pipe';
   return meaning.is === 'clock' ? 'side' : undefined;
 }
@@ -120,13 +124,11 @@ const joined = (...parts: readonly TracedText[]): TracedText => ({
 const number = String.raw`(?:\d+\/\d+|\d+(?:\.\d+)?(?:\s+\d\/\d)?)`;
 const unit = String.raw`\s*-?\s*(?:feet|foot|ft\b|percent|%|in(?:ch(?:es)?)?\b|"|degrees?\b|o'?clock)`;
 const howFar = String.raw`(\s+(?:deep|down|wide|high|long))?`;
-const hard = String.raw`(?:no|wait|actually|hang\s+on|hold\s+on|${takesBack})`;
-const between = String.raw`(?:${hard}|oh|well|it's|that's|that\s+is|it\s+is|call\s+it|say|more\s+like|closer\s+to|at|about|to|~)(?![\w'])[\s,]+`;
+const between = String.raw`(?:${hard}|${rather}|oh|it's|that's|that\s+is|it\s+is|call\s+it|say|at|about|to|~)(?![\w'])[\s,]+`;
 const ofNumbers = new RegExp(
-  String.raw`(?<![\d./])(?<!\b(?:say|said)\s+)(${number})(${unit})?${howFar}${gap}(?<=[\s,.])(?=(?:(?:oh|it's|that's|call\s+it|at|about)[\s,]+)*(?:${hard}|well|more\s+like|closer\s+to)(?![\w']))(?:${between})+(${number})(${unit})?(?![\d/:]|\.\d)(?:,(?=\s+(?:to|through|until|till)\s))?`,
+  String.raw`(?<![\d./])(?<!\b(?:say|said)\s+)(${number})(${unit})?${howFar}${gap}(?<=[\s,.])(?=(?:(?:oh|it's|that's|call\s+it|at|about)[\s,]+)*(?:${hard}|${rather})(?![\w']))(?:${between})+(${number})(${unit})?(?![\d/:]|\.\d)(?:,(?=\s+(?:to|through|until|till)\s))?`,
   'gi',
 );
-const isHard = new RegExp(String.raw`\b${hard}(?![\w'])`, 'i');
 /** A place called anew without a word of correction lies this close, ft. */
 const alike_ft = 3;
 const isFraction = (said = ''): boolean => said.includes('/');
@@ -134,25 +136,21 @@ const isPlace = (of: string | undefined) => of === undefined || /f/i.test(of);
 
 /** "At 3, excuse me, 5", "10, no, 20 percent", "3 to 5, sorry, 8": only the second number counts, with the unit of either. */
 export const slipsOfNumbers = (heard: TracedText): TracedText =>
-  !mayTakeBack.test(heard.text)
-    ? heard
-    : rewrite(
-        heard,
-        ofNumbers,
-        ({ index, input, 0: said, 1: wrong, 2: of, 3: how = '', 4: right = '', 5: itsUnit }) => {
-          // What is written elsewhere is put right there.
-          if (input.includes(sameMark)) return undefined;
-          const [isReading, readsNow] = [isPlace(of), isPlace(itsUnit)];
-          // Of "roots at 14, no, 20 percent" 14 is the place.
-          if (isReading && !readsNow && (of !== undefined || !/\d/.test(input.slice(0, index))))
-            return undefined;
-          if (!isReading && itsUnit !== undefined && readsNow) return undefined;
-          if (/clock/i.test(of ?? '') && itsUnit === undefined && Number(right) > 12) return undefined;
-          const isAlike =
-            isReading && readsNow
-              ? Math.abs(Number(wrong) - Number(right)) <= alike_ft
-              : isFraction(wrong) && isFraction(right);
-          const isSaid = isHard.test(said) || (/\b(?:well|more\s+like|closer\s+to)\b/i.test(said) && isAlike);
-          return isSaid ? `${right}${itsUnit ?? of ?? ''}${how}` : undefined;
-        },
-      );
+  mayTakeBack.test(heard.text) ? rewrite(heard, ofNumbers, secondNumber) : heard;
+
+function secondNumber(match: RegExpExecArray): string | undefined {
+  const { index, input, 0: said, 1: wrong, 2: of, 3: how = '', 4: right = '', 5: itsUnit } = match;
+  // What is written elsewhere is put right there.
+  if (input.includes(sameMark)) return undefined;
+  const [isReading, readsNow] = [isPlace(of), isPlace(itsUnit)];
+  // Of "roots at 14, no, 20 percent" 14 is the place.
+  if (isReading && !readsNow && (of !== undefined || !/\d/.test(input.slice(0, index)))) return undefined;
+  if (!isReading && itsUnit !== undefined && readsNow) return undefined;
+  if (/clock/i.test(of ?? '') && itsUnit === undefined && Number(right) > 12) return undefined;
+  const isAlike =
+    isReading && readsNow
+      ? Math.abs(Number(wrong) - Number(right)) <= alike_ft
+      : isFraction(wrong) && isFraction(right);
+  const isSaid = isHard.test(said) || (isRatherSaid.test(said) && isAlike);
+  return isSaid ? `${right}${itsUnit ?? of ?? ''}${how}` : undefined;
+}
