@@ -1,4 +1,4 @@
-import { aNumber } from './number-words.js';
+import { aNumber } from '../number-words.js';
 import { denial, nearMark, sameMark, type Idiom } from './traced-text.js';
 
 const number = String.raw`\d+(?:\.\d+)?`;

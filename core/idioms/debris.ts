@@ -1,4 +1,4 @@
-import { aNumber } from './number-words.js';
+import { aNumber } from '../number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
 
 const loose = 'rocks?|gravel|sand|stones?|dirt|debris|soil|mud|silt';

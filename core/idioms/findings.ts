@@ -1,4 +1,4 @@
-import { aNumber, tens } from './number-words.js';
+import { aNumber, tens } from '../number-words.js';
 import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */

@@ -3,7 +3,7 @@ import { debrisIdioms } from './debris.js';
 import { cleanedAway, denyingIdioms, hearsayIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
 import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
-import { aNumber } from './number-words.js';
+import { aNumber } from '../number-words.js';
 import { pipeIdioms } from './pipes.js';
 import { placeFigures, readingFigures, stretchIdioms } from './places.js';
 import { pointFigures, pointIdioms } from './points.js';
@@ -11,6 +11,7 @@ import { listMarks, separatorIdioms } from './punctuation.js';
 import { leadingWords, remarkIdioms } from './remarks.js';
 import { findingIdioms } from './findings.js';
 import { stopIdioms } from './stopping.js';
+import { testingIdioms } from './testing.js';
 import { waterFigures, waterIdioms } from './water.js';
 
 /** "goes straight through", and what it goes through. */
@@ -84,6 +85,8 @@ const somethingAcross =
 /** Applied before numbers are turned into digits. */
 export const spokenIdioms: readonly Idiom[] = [
   ...shorthand,
+  // "first 3' is cast iron"; 5'6 and 7' 2" stay as they are.
+  [/(?<=\d)\s*['’′](?=\s|[,;:)]|\.(?!\d)|$)(?!\s*\d)/g, ' ft'],
   ...hearsayIdioms,
   // "a tee on the right here at 4": "right here" is no side.
   [
@@ -213,6 +216,7 @@ export const spokenIdioms: readonly Idiom[] = [
     /\b(?:toilet\s+)?paper\s+(?:came|comes|coming)\s+(?:right\s+)?through\b/gi,
     `flush came through ${quoted('paper')}`,
   ],
+  ...testingIdioms,
   ...findingIdioms,
   ...waterIdioms,
   ...pointIdioms,
@@ -401,15 +405,6 @@ export const spokenIdioms: readonly Idiom[] = [
     ([, what = '']) => `${what} along`,
   ],
 
-  // "ran the kitchen sink": water was run from it.
-  [
-    /\b(?:ran|running|turned\s+on|filled|dumped)\s+(?:the\s+|a\s+)?(?=(?:\w+\s+){0,2}(?:sink|shower|tub|bathtub|faucet|toilet|washer|bath|dishwasher|hose)\b)/gi,
-    'ran water ',
-  ],
-  [
-    /\b(?:running|run)\s+(?:some\s+|the\s+)?water\s+(?=(?:from|in|at)\s+the\s+(?:[a-z]+\s+)?(?:kitchen|bath|bathroom|laundry|sink|tub|shower|toilet|washer|basement|house)\b)/gi,
-    'ran water ',
-  ],
   // Anything that says something else runs through the sewer.
   [
     new RegExp(

@@ -1,5 +1,5 @@
 import { bendToSide } from './points.js';
-import { aNumber, ones } from './number-words.js';
+import { aNumber, ones } from '../number-words.js';
 import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
 
 /** What was read before, once more, as large as a word says. */

@@ -31,8 +31,56 @@ const doubleBend: Idiom = [
   },
 ];
 
+const atZero = String.raw`(?<=^\s*(?:at\s+)?0+(?:\.0+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)`;
+const somewhere = String.raw`(?:the|a|front|back|side|garage|basement|kitchen|house|old|big|left|right|corner|of)\s+`;
+const landmark = String.raw`(?:door|porch|steps|stoop|deck|patio|fence|gate|mailbox|flower\s*beds?|garden|planter|bush(?:es)?|hedge|driveway|walkway|water\s+meter|gas\s+meter|meter|ac\s+unit|hose\s+bib|window|chimney|hydrant|pole)`;
+
+const namesWayIn =
+  /\b(?:cleanout|co|c\/o|manhole|toilet|closet|roof\s+vent|vent\s+stack|valve|clay|pvc|abs|plastic|iron|house)\b/i;
+
+/** How the camera got into the line, and where its way in lies. */
+const startIdioms: readonly Idiom[] = [
+  // "0 pulled the toilet", "toilet's off"
+  [
+    /\b(?:(?:pulled|removed|pulling)\s+(?:the\s+|a\s+)?(?:(?:hall|upstairs|downstairs|guest|master|basement)\s+(?:bath(?:room)?\s+)?)?toilet|toilet(?:'s|\s+is|\s+was)?\s+(?:pulled|off|removed|out))\b/gi,
+    'pulled toilet',
+  ],
+  [/\b(?:down|in|into|through|from)\s+(?:the\s+)?(?:roof\s+)?vent\b(?!\s+stack)/gi, 'roof vent'],
+  // "0 zeroed at the top of the cleanout", "zero at the hub"
+  [
+    /\bzero(?:ed|ing)?\s+(?:(?:out|is|it|set)\s+)*(?:at|on|in)\s+(?:the\s+)?(?:hub|top|cap|lip|rim|bottom|floor|grade|ground)(?:\s+of\s+(?:the\s+)?(cleanout|co|c\/o|hub|pipe))?(?!\s*[\w])/gi,
+    (match) => `${/^c/i.test(match[1] ?? '') ? 'cleanout ' : ''}${asNote(match)}`,
+  ],
+  [/\bzeroed\s+(?:out\s+)?(?:at|on|in)\s+(?:the\s+)?(?=cleanout|co\b|c\/o|manhole)/gi, ''],
+  // "0 in through the floor drain": the way in, no branch.
+  [
+    new RegExp(
+      String.raw`${atZero}(?:(?:p[\s-]?)?trap\s+(?:pulled|removed|out|off)|(?:camera|access(?:ed)?|going|go|went|in|start(?:ed|ing|s)?|begin|began|beginning|running|ran|run|enter(?:ed|ing)?|insert(?:ed)?|pushed|launch(?:ed)?|pulled|removed|took|through|thru|from|down|out)\b[^;.]*)`,
+      'gi',
+    ),
+    (match) => (namesWayIn.test(match[0]) ? undefined : asNote(match)),
+  ],
+  // "cleanout by the front door, 4 inch"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:right\s+)?(?:by|near|next\s+to|beside|behind|in\s+front\s+of|under|outside|inside|at|in|against|along)\s+(?:${somewhere})*${landmark})\b(?<=\b(?:cleanout|c/?o|manhole|trap)\b[^;\d]*)`,
+      'gi',
+    ),
+    besideIt,
+  ],
+  [
+    /\b(?:lid|cover|plug|cap)(?:'s|\s+is|\s+was)?\s+(?:broke|broken|cracked|busted|split|stripped)\b|\b(?:broken|broke|cracked|busted|stripped)\s+(?:lid|cover|plug|cap)\b/gi,
+    'cap broken',
+  ],
+  [
+    /\b(?:lid|cover|plug)(?:'s|\s+is|\s+was)?\s+(?:missing|gone|off)\b|\b(?:missing|no)\s+(?:lid|cover|plug)\b/gi,
+    'cap missing',
+  ],
+];
+
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
+  ...startIdioms,
   // "two forty fives back to back"
   [
     /(?<=\b(?:two|double|pair\s+of)\s+)(forty[\s-]five|twenty[\s-]two)s\b/gi,

@@ -1,4 +1,4 @@
-import { aNumber } from './number-words.js';
+import { aNumber } from '../number-words.js';
 import { asNote, besideIt, quoted, type Idiom } from './traced-text.js';
 
 /** "OK nineteen", "at 19.5 feet". */

@@ -1,4 +1,4 @@
-import { aNumber } from './number-words.js';
+import { aNumber } from '../number-words.js';
 import { asNote, quoted, type Idiom } from './traced-text.js';
 
 /** The run ends here, beside what was named before it; at the main there is nothing further to see. */

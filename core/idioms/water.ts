@@ -1,4 +1,4 @@
-import { aNumber } from './number-words.js';
+import { aNumber } from '../number-words.js';
 import { afterPlace, asNote, besideIt, type Idiom, quoted, spokenPlaceFirst } from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {

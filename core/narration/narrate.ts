@@ -19,6 +19,7 @@ import {
   type Talk,
 } from './talk.js';
 import { takeLocating, takeSegment, type SentenceState } from './take-segment.js';
+import { answeredTest, joinTest } from './water-tests.js';
 
 export type { NarrationItem, NarrationNote } from './talk.js';
 
@@ -158,7 +159,9 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     startOver(talk, sentence, index, again);
     return;
   }
+  const answered = answeredTest(talk, text, index);
   const placed =
+    answered ??
     asLocate(talk, text, asSaid) ??
     fromZero(talk, text) ??
     outOfWater(talk, text) ??
@@ -182,6 +185,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const afterwards = turn(talk, text, firstThing !== undefined && firstThing >= 0 ? firstThing : undefined);
   const said: SentenceState = { sentence, index, hearing, segments, placed: undefined };
   takeSegments(talk, said);
+  if (answered !== undefined) joinTest(talk, index);
   afterwards();
   reachNext(talk);
   if (setsZero.test(text)) zeroed(talk);

@@ -14,7 +14,6 @@ import {
 } from './said-later.js';
 import type { SentenceState } from './take-segment.js';
 import { standsIn, waterEnds } from './under-water.js';
-import { takeArrival } from './water-tests.js';
 import { add, amend, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
 
 /** The place in a segment, ft: after "at" or in feet, or a number at either end of it. */
@@ -71,7 +70,6 @@ const staysToEnd =
 export function takeRemark(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   if (takeLocated(talk, said, draft, text) || takeMark(talk, said) || takeShares(talk, said)) return;
   const place = placeOf(draft, text);
-  if (takeArrival(talk, said, place)) return;
   const last = talk.items.at(-1);
   if (last && said.index - talk.lastAt <= 1 && closesPiece(talk, said, last, draft)) return;
   const until = /\b(?:till|until|(?<=\bdeep\s+)(?:through|to))\s+(?:about\s+|~\s*)*(\d+(?:\.\d+)?)\W*$/i.exec(

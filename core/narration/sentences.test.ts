@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ones, tens } from '../idioms/number-words.js';
+import { ones, tens } from '../number-words.js';
 import { narrate } from './narrate.js';
 
 /** Dictation writes no full stops: what is said in one breath is what is said sentence by sentence (common practice). */

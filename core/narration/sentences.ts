@@ -1,4 +1,4 @@
-import { aNumber } from '../idioms/number-words.js';
+import { aNumber } from '../number-words.js';
 import { breaksIn } from '../speech/run-on.js';
 import type { Cue } from './captions.js';
 

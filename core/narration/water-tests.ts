@@ -1,52 +1,67 @@
 import type { Draft } from '../logline/draft.js';
+import { aNumber } from '../number-words.js';
+import { namesThing } from '../speech/meaning.js';
+import { normalize } from '../speech/normalize.js';
+import { phraseAt } from '../speech/phrases.js';
 import type { SentenceState } from './take-segment.js';
 import type { Talk } from './talk.js';
 
 /** "Running water from the kitchen": where it arrives is said later. */
-export function beginTest(talk: Talk, said: SentenceState, { fields }: Draft): void {
-  const { what, of } = fields;
-  talk.testing = {
-    ...{ index: said.index, text: said.sentence.text, what: typeof what === 'string' ? what : 'flush' },
-    ...(typeof of === 'string' ? { of } : {}),
-  };
+export function beginTest(talk: Talk, said: SentenceState, { fields, served }: Draft): void {
+  const what = typeof fields.what === 'string' ? fields.what : 'flush';
+  const of = typeof fields.of === 'string' ? fields.of : served;
+  talk.testing = { index: said.index, text: said.sentence.text, what, ...(of === undefined ? {} : { of }) };
 }
 
-const arrives =
-  /\b(?:(?:see|saw|there)\s+it(?:\s+is)?|com(?:es?|ing)\s+(?:in|through|out)|came\s+(?:in|through|out)|shows?\s+up|showed\s+up|there\s+it\s+(?:is|goes|comes)|that's\s+it)\b/i;
-const isAbsent = /\b(?:never|not|no|didn't|don't|doesn't|nothing)\b|[¬]/i;
+const outcome = /\b(?:does\s+not\s+arrive|does\s+not\s+run\s+away|arrives|runs\s+away)\b/gi;
 /** "The downstairs one came through": the same water from elsewhere. */
-const otherOne = /\bthe\s+([a-z]+)\s+one\s+(?:came|comes|shows|showed|made)\b/i;
+const otherOne = /\bthe\s+([a-z]+)\s+one\s+(?=(?:came|comes|shows|showed|made)\b)/i;
+/** "At thirty three you can see it come in": the place comes first. */
+const placeFirst = new RegExp(
+  String.raw`^(\W*(?:(?:and|okay|so)\s+)*(?:at\s+)?${aNumber}[a-z\d\s.-]*?)\s*,?\s+(?=(?:you|we|i|it|there|here|the|that|now|water|nothing|still)\b)`,
+  'i',
+);
 
-/** "I see it come in at thirty three", after water was run; "the downstairs one came through at thirty eight". */
-export function takeArrival(talk: Talk, said: SentenceState, place: number | undefined): boolean {
-  const { text } = said.sentence;
-  if (place === undefined || !arrives.test(text) || isAbsent.test(text)) return false;
-  const last = talk.items.at(-1)?.entry;
+/** A sentence that only says how the water went, heard together with what was sent down. */
+export function answeredTest({ testing, items }: Talk, text: string, index: number): string | undefined {
   const [, which] = otherOne.exec(text) ?? [];
-  const open = talk.testing && said.index - talk.testing.index <= 2 ? talk.testing : undefined;
+  const last = items.at(-1)?.entry;
   const before = which !== undefined && last?.kind === 'test' ? last : undefined;
-  if (!open && !before) return false;
+  const open = testing && index - testing.index <= 2 ? testing : undefined;
+  const sent = before ?? open;
+  if (!sent) return undefined;
   const fixture = before?.of?.split(' ').at(-1);
-  const of = before ? [which, fixture].filter(Boolean).join(' ') : open?.of;
-  talk.items.push({
-    video_s: said.sentence.at(0),
-    sentence: before ? text : `${open?.text ?? ''} ${text}`,
-    entry: {
-      kind: 'test',
-      reading_ft: place,
-      pass: talk.pass,
-      what: before?.what ?? open?.what ?? 'flush',
-      arrives: true,
-      ...(of === undefined ? {} : { of }),
-    },
-    point: null,
-    certain: true,
-    assumed: [],
-  });
-  if (open && !before) talk.notes.delete(open.index);
-  talk.notes.delete(said.index);
+  const of = before ? [which, fixture].filter(Boolean).join(' ') : sent.of;
+  const began = `${sent.what === 'water' ? 'water test' : sent.what} ${of ?? ''}`;
+  const told = before ? text.replace(otherOne, '') : text;
+  const heard = placeFirst.test(told) ? told.replace(placeFirst, `$1 ${began}, `) : `${began}, ${told}`;
+  return saysOnlyHow(heard) ? heard : undefined;
+}
+
+function saysOnlyHow(heard: string): boolean {
+  const { text } = normalize(heard).heard;
+  const rest = text.replace(outcome, '');
+  return rest !== text && !namesAny(rest);
+}
+
+function namesAny(text: string): boolean {
+  for (let at = text.search(/[a-z]/i); at < text.length && at >= 0;) {
+    const { phrase = /^[a-z\d'’-]*/i.exec(text.slice(at))?.[0] ?? '', meaning } =
+      phraseAt(text.slice(at)) ?? {};
+    if (meaning && namesThing(meaning)) return true;
+    const next = text.slice(at + phrase.length).search(/[a-z]/i);
+    if (next < 0) return false;
+    at += phrase.length + next;
+  }
+  return false;
+}
+
+/** The test now says what was sent down and how it went, in the words of both sentences. */
+export function joinTest(talk: Talk, index: number): void {
+  const last = talk.items.at(-1);
+  const { testing } = talk;
+  if (last?.entry.kind !== 'test' || !testing || index === testing.index) return;
+  last.sentence = `${testing.text} ${last.sentence}`;
+  talk.notes.delete(testing.index);
   delete talk.testing;
-  talk.lastAt = said.index;
-  talk.reading = place;
-  return true;
 }

@@ -1,5 +1,5 @@
 import { boundary, denial, rewrite, type TracedText } from '../idioms/traced-text.js';
-import { aNumber } from '../idioms/number-words.js';
+import { aNumber } from '../number-words.js';
 import { phraseAt } from './phrases.js';
 
 const numberNext = new RegExp(String.raw`^\s+(?!one\b)${aNumber}`, 'i');

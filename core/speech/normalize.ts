@@ -14,7 +14,7 @@ import {
 } from '../idioms/traced-text.js';
 import { hedges } from './hedges.js';
 import { figureIdioms, spokenIdioms } from '../idioms/idioms.js';
-import { aNumber } from '../idioms/number-words.js';
+import { aNumber } from '../number-words.js';
 import { anyMaterial as material } from '../idioms/pipes.js';
 import { slipsOfNumbers, slipsOfThings } from './slips.js';
 import { spokenNumbers } from './spoken-numbers.js';

@@ -1,5 +1,5 @@
 import { takesBack } from '../idioms/corrections.js';
-import { aNumber } from '../idioms/number-words.js';
+import { aNumber } from '../number-words.js';
 import { rewrite, sameMark, slice, type TracedText } from '../idioms/traced-text.js';
 import { namesThing, type Meaning } from './meaning.js';
 import { phraseAt } from './phrases.js';

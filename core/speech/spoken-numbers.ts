@@ -1,5 +1,5 @@
 import { materialRegistry } from '../catalog/materials.js';
-import { ones, tens } from '../idioms/number-words.js';
+import { ones, tens } from '../number-words.js';
 import { rewrite, rewriteAll, type Idiom, type TracedText } from '../idioms/traced-text.js';
 import { footMark, inchMark, number } from './numbers.js';
 

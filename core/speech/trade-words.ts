@@ -262,9 +262,9 @@ const served: Rows = [
 
 const tests: Rows = [
   ['flush, flushed, flushing, flush test', test('flush')],
-  ['dye, dyed, dye test, put dye in, put dye down, dye in', test('dye')],
+  ['dye, dyed, dye test, dye tested, put dye in, put dye down, dye in', test('dye')],
   ['ran a sink, sink, ran the sink', test('sink')],
-  ['ran water, ran the water, running water test', test('water')],
+  ['water test, ran water, ran the water, running water test', test('water')],
   ['test', quoted('what')],
   [
     'ran away, runs away, runs out fine, runs off, drains fine, drains away, drains right away, drained away, drains out, runs right out, ran right out, ran out fine, runs fine, drained fine, cleared right away, ran off, drains off, goes right down',
