@@ -1,8 +1,42 @@
 import { aNumber, tens } from '../number-words.js';
 import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
+const remains = String.raw`(?:pipe|room|opening|bore|space|wall|metal|iron|clay|bottom|clearance|gap|hole|diameter|it|that|capacity|flow|top)`;
+
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
 export const findingIdioms: readonly Idiom[] = [
+  // "we opened up the cleanout", "it opens back up": no gap.
+  [
+    /\b(?:(?:we|i|they|he)\s+)?open(?:ed|ing)?\s+(?:it\s+)?(?:up\s+)?(?=(?:the|this|that|a|his|her|their)\s+(?:[a-z]+\s+){0,2}(?:cleanout|clean\s+out|line|lid|cap|manhole|toilet|floor|sewer|system)\b)/gi,
+    ' ',
+  ],
+  [
+    /\b(?:(?:and|then|it|pipe|the\s+pipe|she|line)\s+)*opens?\s+(?:back\s+up(?:\s+again)?|up\s+again)\b/gi,
+    asNote,
+  ],
+  // "offset, two inches, drops down on the city side": which way it is off, no drop of the line.
+  [
+    /\s*,?\s*\b(?:and\s+)?(?:it\s+|that\s+|pipe\s+)?(?:drops|dropped|steps|stepped|falls)(?:\s+down)?\s+(?:on|to|toward)\s+the\s+(?:city|street|main|house|downstream|upstream|far|other|low|outlet|outgoing)\s+side\b(?<=\b(?:offset|joint|displaced|separat\w+)\b[^;]*)/gi,
+    besideIt,
+  ],
+  // "joint drops down about an inch"
+  [
+    /\bjoint\s+(?:that\s+)?drops(?:\s+(?:down|off))?\s+(?=(?:(?:about|maybe|around|like|a\s+good)\s+)*(?:(?:an?|half|quarter|three|one|two|and|\d[\d/]*)\s+)+(?:inch|of\s+an\s+inch))/gi,
+    'dropped joint ',
+  ],
+  // "two inches of opening left", "nothing left", "only half the pipe left": what remains, no side.
+  [
+    new RegExp(
+      String.raw`\s*,?\s*\b(?:(?:there's|there\s+is|is|and|with|maybe|about|only|just|like|barely|probably|got|have|has)\s+)*(?:nothing|none(?:\s+of\s+it)?|no\s+${remains}|(?:not\s+(?:much|a\s+(?:whole\s+)?lot)|(?:very\s+)?little|hardly\s+any(?:thing)?|barely\s+any(?:thing)?|(?:an?\s+)?(?:half|quarter|third|inch|couple(?:\s+of)?\s+inches|${aNumber}[a-z\d\s./-]{0,20}?(?:inch(?:es)?|in\b|"|percent|%))(?:\s+an?\s+inch)?)(?:\s+(?:of\s+)?(?:the\s+|a\s+|our\s+|any\s+)?${remains})+|${aNumber}[a-z\d\s./-]{0,20}?(?:inch(?:es)?|in\b|")(?=\s+left\s+open)|(?:not\s+much|(?:very\s+)?little|hardly\s+any(?:thing)?|barely\s+any(?:thing)?))\s+left\b(?!\s+(?:side|hand|wall))(?:\s+(?:open|here|there|of\s+it|to\s+work\s+with))?`,
+      'gi',
+    ),
+    besideIt,
+  ],
+  // "clay's about an inch thick here"
+  [
+    /\b(?:(?:the\s+)?(?:pipe|wall|clay|iron|shell|host\s+pipe)(?:'s|\s+is|\s+wall\s+is)?\s+)(?:(?:about|maybe|only|like|around)\s+)*[a-z\d./]+(?:\s+[a-z\d./]+){0,3}?\s*(?:inch(?:es)?|in|")\s+thick\b(?:\s+(?:here|there))?/gi,
+    asNote,
+  ],
   // "it's lost about a quarter of its height": alone, of what was just named.
   [
     /\b(?:it|she|(?:the\s+)?pipe)(?:'s|\s+has|\s+is)\s+lost\s+([^;,\d]*?\b(?:half|quarter|third|fifth|percent)|[^;,\d]*?\d+\s*(?:%|percent))\s+of\s+(?:its|the)\s+(?:height|shape|diameter|roundness|bore)(?:\s+(?:there|here))?\b/gi,
@@ -210,7 +244,7 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "roots are coming back in already": no way back of the camera.
   [
-    /\b(?:(?:are|is|have|has)\s+)?(?:already\s+|just\s+)?(?:coming|growing)\s+(?:right\s+)?back(?:\s+in)?(?:\s+already)?\b(?<=\broots?\b[^;]*)/gi,
+    /(?<!\band\s+)\b(?:(?:they|they're|they've|it's|it)\s+)?(?:(?:are|is|have|has|'ve)\s+)?(?:already\s+|just\s+)?(?:coming|come|came|growing|grown|grew)\s+(?:right\s+)?back(?:\s+in)?(?:\s+already)?\b(?<=\broots?\b[^;]*)/gi,
     besideIt,
   ],
   // "the pipe is gone on the bottom"
@@ -283,7 +317,7 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "the top of the pipe is missing"
   [
-    /\b(?:the\s+)?(?:whole\s+|entire\s+)?(top|crown|(?:left|right)\s+(?:side|wall))\s+of\s+(?:the|this|our)\s+(?:pipe|line)(?:'s|\s+is)?\s+(?:just\s+|completely\s+|all\s+)*(?:missing|gone)\b/gi,
+    /\b(?:the\s+)?(?:whole\s+|entire\s+)?(top|crown|(?:left|right)\s+(?:side|wall))(?:\s+of\s+(?:the|this|our)\s+(?:pipe|line))?(?:'s|\s+is)?\s+(?:just\s+|completely\s+|all\s+)*(?:missing|gone)\b/gi,
     ([, where = '']) => `hole ${/^(?:top|crown)/i.test(where) ? 'at the top' : `on the ${where}`}`,
   ],
   // "there's an opening at the joint"

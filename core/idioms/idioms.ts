@@ -8,7 +8,7 @@ import { pipeIdioms } from './pipes.js';
 import { placeFigures, readingFigures, stretchIdioms } from './places.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { listMarks, separatorIdioms } from './punctuation.js';
-import { leadingWords, remarkIdioms } from './remarks.js';
+import { backwardFigures, leadingWords, remarkIdioms } from './remarks.js';
 import { findingIdioms } from './findings.js';
 import { stopIdioms } from './stopping.js';
 import { testingIdioms } from './testing.js';
@@ -636,4 +636,5 @@ export const figureIdioms: readonly Idiom[] = [
   // "it runs out at 31"
   [/\b(?:it\s+)?(?:runs|comes|goes)\s+out\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi, 'ends at '],
   ...depthFigures,
+  ...backwardFigures,
 ];

@@ -740,6 +740,11 @@ export const pipeIdioms: readonly Idiom[] = [
     /\bfrom\s+(~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+(?:on\s+|all\s+the\s+way\s+|out\s+|down\s+)*to\s+(?:the\s+)?(?:street|main|city\s+main|sewer)\b/gi,
     ([, at = '']) => `downstream side at ${at}`,
   ],
+  // "6 inch reducing down to 4": from one diameter to the other.
+  [
+    /(?<!(?:['’]|\b(?:ft|feet|foot))\s*)\b(\d+)\s*-?(?:in(?:ch)?\b\.?|")\s*(?:pipe\s+|line\s+)?(?:that\s+|it\s+)?(?:reduc(?:ing|es|ed)|neck(?:ing|s|ed)|chok(?:ing|es|ed)|step(?:ping|s|ped)|drop(?:ping|s|ped)|go(?:ing|es)|chang(?:ing|es|ed)|open(?:ing|s|ed))\s+(?:down\s+|up\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\b(?!\s*(?:feet|foot|ft|'))(?:\s*-?(?:in(?:ch)?\b\.?|"))?/gi,
+    ([, from = '', to = '']) => `${from} to ${to} in reducer`,
+  ],
   // "reducer 6 to 4", "6 by 4 reducer": from one diameter to the other.
   [
     /\b(reducer|increaser)\s*,?\s+(?:from\s+)?(\d+)\s*(?:in(?:ch)?\b|")?\s*(?:to|by|x|into)\s*(\d+)\b(?:\s*(?:in(?:ch)?\b|"))?/gi,

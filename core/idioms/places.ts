@@ -203,6 +203,20 @@ export const readingFigures: readonly Idiom[] = [
 
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
+  // "3, roots, and then at 5 it's clear", "cleans up at 5": where they end.
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z])\s*,?\s+(?:(?:and|then|but)\s+)*(?:(?:at|by|around)\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it's|it\s+is|they're|they\s+are|that's|it|we're)\s+(?:(?:all|pretty|nice\s+and)\s+)*(?:clear|clean|gone|fine|good\s+again|cleared|cleans|clears|back\s+to\s+normal)(?:\s+(?:up|out|again))*(?=\s*(?:$|[,.;]))/gi,
+    ([, end = '']) => ` to ${end} ft`,
+  ],
+  [
+    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z])\s*,?\s+(?:(?:and|then|it|but|they)\s+)*(?:cleans?|clears?)\s+(?:up|out)\s+(?:at|by|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\b/gi,
+    ([, end = '']) => ` to ${end} ft`,
+  ],
+  // "crack on top, all the way to 5": a place, no hour.
+  [
+    /\b(?:all\s+the\s+way|clear)\s+(?:(?:out|down|up|over)\s+)?(?:to|till|until)\s+((?:about\s+|around\s+|~\s*)?\d+(?:\.\d+)?)(?!\s*(?:ft|feet|foot|in\b|inch|%|percent|o'?clock|['"/:\d]|\.\d))/gi,
+    ([, end = '']) => `to ${end} ft`,
+  ],
   // "41 bottom gone 3 ft": how long it is.
   [
     /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?\s+(?:bottom\s+(?:gone|missing|rotted(?:\s+out)?|worn)|cracked|broken|rotted|rusted\s+out))\s+(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)/gi,
@@ -422,7 +436,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "26, 29, 32, roots at all three, the last one 15 %": at each of them.
   [
-    /^\s*(~?\d+(?:\.\d+)?(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+)~?\d+(?:\.\d+)?)+)\s*,\s+(?:there's\s+)?(roots?|cracks?|offsets?|scale|grease)\s+(?:at|in|on)\s+(?:all|both)(?:\s+(?:\d|two|three|four|of\s+them|of\s+those|joints))?\b(?:[^;\d]*?\bthe\s+last(?:\s+one)?\s*,?\s+(?:(?:is|at|about|maybe|probably|~|,)\s*)*(\d+)\s*(?:%|percent))?/gi,
+    /^\s*(~?\d+(?:\.\d+)?(?:(?:\s*,\s*(?:and\s+)?|\s+and\s+)~?\d+(?:\.\d+)?)+)\s*,\s+(?:there's\s+)?(roots?|cracks?|offsets?|scale|grease)\s+(?:at|in|on)\s+(?:all|both|each|every)(?:\s+(?:\d|one|two|three|four|single|of\s+(?:them|those|these|the)|joints?|them))*\b(?:[^;\d]*?\bthe\s+last(?:\s+one)?\s*,?\s+(?:(?:is|at|about|maybe|probably|~|,)\s*)*(\d+)\s*(?:%|percent))?/gi,
     ([, places = '', what = '', share]) => {
       const all = places.split(/\s*,\s*(?:and\s+)?|\s+and\s+/);
       const last = all.at(-1) ?? '';
@@ -573,6 +587,11 @@ export const placeFigures: readonly Idiom[] = [
       String.raw`(?:that's|that\s+is|this\s+is|it's|is|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))`,
     ),
     'same thing, large',
+  ],
+  // "39 to 44 it's worse, 25 %": the same over the next stretch.
+  [
+    /(?<=^\s*(?:(?:and|then|from)\s+)*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:to|-|through)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:and|then)\s+)?(?:it's|it\s+(?:gets|is|was)|that's|they're|they\s+get)\s+(?:(?:a\s+(?:lot|little|bit)|much|even|way|really|pretty)\s+)*(?:worse|heavier|thicker|bigger|better|lighter|more)\b(?:\s+(?:there|here|than\s+that))?(?=\s*(?:$|[,.;]))/gi,
+    'same thing',
   ],
   // "47 heavier, thirty", "36 same but more of it, maybe 15 %"
   [

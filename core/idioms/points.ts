@@ -33,7 +33,7 @@ const doubleBend: Idiom = [
 
 const atZero = String.raw`(?<=^\s*(?:at\s+)?0+(?:\.0+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)`;
 const somewhere = String.raw`(?:the|a|front|back|side|garage|basement|kitchen|house|old|big|left|right|corner|of)\s+`;
-const landmark = String.raw`(?:door|porch|steps|stoop|deck|patio|fence|gate|mailbox|flower\s*beds?|garden|planter|bush(?:es)?|hedge|driveway|walkway|water\s+meter|gas\s+meter|meter|ac\s+unit|hose\s+bib|window|chimney|hydrant|pole)`;
+const landmark = String.raw`(?:door|porch|steps|stoop|deck|patio|fence|gate|mailbox|flower\s*beds?|garden|planter|bush(?:es)?|hedge|driveway|walkway|water\s+meter|gas\s+meter|meter|ac\s+unit|hose\s+bib|window|chimney|hydrant|pole)(?:\s+(?:steps|door|light|post|line|side|wall|box))?`;
 
 const namesWayIn =
   /\b(?:cleanout|co|c\/o|manhole|toilet|closet|roof\s+vent|vent\s+stack|valve|clay|pvc|abs|plastic|iron|house)\b/i;
@@ -45,7 +45,7 @@ const startIdioms: readonly Idiom[] = [
     /\b(?:(?:pulled|removed|pulling)\s+(?:the\s+|a\s+)?(?:(?:hall|upstairs|downstairs|guest|master|basement)\s+(?:bath(?:room)?\s+)?)?toilet|toilet(?:'s|\s+is|\s+was)?\s+(?:pulled|off|removed|out))\b/gi,
     'pulled toilet',
   ],
-  [/\b(?:down|in|into|through|from)\s+(?:the\s+)?(?:roof\s+)?vent\b(?!\s+stack)/gi, 'roof vent'],
+  [/\b(?:down|in|into|through)\s+(?:the\s+)?(?:roof\s+)?vent\b(?!\s+stack)/gi, 'roof vent'],
   // "0 zeroed at the top of the cleanout", "zero at the hub"
   [
     /\bzero(?:ed|ing)?\s+(?:(?:out|is|it|set)\s+)*(?:at|on|in)\s+(?:the\s+)?(?:hub|top|cap|lip|rim|bottom|floor|grade|ground)(?:\s+of\s+(?:the\s+)?(cleanout|co|c\/o|hub|pipe))?(?!\s*[\w])/gi,
@@ -86,6 +86,11 @@ export const pointIdioms: readonly Idiom[] = [
     /(?<=\b(?:two|double|pair\s+of)\s+)(forty[\s-]five|twenty[\s-]two)s\b/gi,
     ([, each = '']) => `${each} bends`,
   ],
+  // "another lateral on the right": the line itself is one already.
+  [
+    /\b(another|second|third|other)\s+lateral\b(?!\s+(?:line|pipe|cleanout|needs))/gi,
+    ([, which = '']) => `${which} tie in`,
+  ],
   // "going through the wall at about 9"
   [
     /\b(?:(?:we're|i'm|we|it)\s+)?(?:going|goes|go|went|passing|passes|comes?|coming)\s+(?:right\s+|out\s+)*through\s+the\s+(?:(?:foundation|house|basement)\s+)?wall\s+(?=at\b)/gi,
@@ -93,7 +98,7 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "main, lateral is protruding into the main two inches"
   [
-    /,\s*(?:and\s+)?(?:the\s+|our\s+)?(?:lateral|it|pipe|tap)(?:\s+is|'s)?\s+(?:protruding|sticking|hanging|extends|protrudes|sticks)\s+(?:out\s+)?(?:in)?to\s+the\s+main\b[^;.]*(?<=\bmain\b[^;]*,[^;]*)/gi,
+    /[,.]?\s*\b(?:and\s+)?(?:the\s+|our\s+)?(?:lateral|it|pipe|tap)(?:\s+is|'s)?\s+(?:protruding|sticking|hanging|poking|extends|extending|protrudes|sticks|pokes)\s+(?:out\s+)?in(?:to)?\s+the\s+(?:city\s+)?main\b[^;.]*/gi,
     besideIt,
   ],
   // "tap, break in, one o'clock": how it was made, nothing broken.
@@ -441,6 +446,11 @@ export const pointFigures: readonly Idiom[] = [
     /\b(?:facing|faces|pointing|points|looking|looks|aimed)\s+(?:back\s+)?(?:up|down)(?=\s*(?:$|[,.;]))(?<=\b(?:cleanout|clean\s?-?out|co|wye)\b[^;]*)/gi,
     besideIt,
   ],
+  // "main should be about 70", "main's probably another ten feet": nobody saw it.
+  [
+    /\b(?:the\s+)?(?:city\s+|street\s+)?main(?:'s|\s+is|\s+was)?\s+(?:should\s+be|ought\s+to\s+be|has\s+to\s+be|must\s+be|would\s+be|will\s+be|might\s+be|could\s+be|likely|probably|maybe|supposed\s+to\s+be|gonna\s+be|going\s+to\s+be)\b[^;.]*/gi,
+    asNote,
+  ],
   // "54, city."
   [
     /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,\s*)(?:(?:that's|there's|and|we're\s+at)\s+)*(?:the\s+)?(?:city|street)(?=\s*[.!]?\s*$)/gi,
@@ -468,9 +478,9 @@ export const pointFigures: readonly Idiom[] = [
       return isOfBranch && !isDenied ? `${quoted('in use')} ` : undefined;
     },
   ],
-  // "that's the wye on the main"
+  // "that's the wye on the main", "a wye, going in to the main"
   [
-    /\b(?:the\s+|our\s+)?(wye|tee|saddle|tap)\s+(?:on|at|into|onto|to)\s+(?:the\s+)?(?:city\s+|street\s+)?main\b(?!\s+(?:line|clean))/gi,
+    /\b(?:the\s+|our\s+|an?\s+)?(wye|y|tee|saddle|tap)\s*,?\s+(?:(?:that\s+|that's\s+|it's\s+|it\s+)?(?:going|goes|coming|comes|dropping|drops|dumping|dumps|tying|ties|right|headed)\s+)*(?:on|at|in(?:to)?(?:\s+to)?|onto|to)\s+(?:the\s+)?(?:(?:city\s+|street\s+|sewer\s+)?main|(?:city|street)\s+sewer)\b(?!\s+(?:line|clean))/gi,
     ([, how = '']) => `main ${how}`,
   ],
   // "82, saddle, main"

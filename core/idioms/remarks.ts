@@ -16,6 +16,11 @@ export const leadingWords: readonly Idiom[] = [
     /\b(?:(?:i'm|we're|you're|we|i)\s+)?(?:looking\s+at|com(?:e|es|ing)\s+up\s+on)\s+(?=(?:an?|some)\s+[a-z])/gi,
     "there's ",
   ],
+  // "another lateral I missed", "a crack I didn't catch on the way out"
+  [
+    /\s+(?:that\s+|which\s+)?(?:i|we)\s+(?:(?:must\s+have|just|had|totally|probably|almost)\s+)*(?:missed|skipped|forgot(?:ten)?(?:\s+(?:to\s+(?:mention|call|say|note)|about))?|overlooked|didn't\s+(?:catch|see|mention|call|notice)|passed(?:\s+(?:over|by|up))?)\b(?:\s+(?:out|it|that|before|earlier|going\s+(?:out|down|in)|on\s+the\s+way\s+(?:out|in|down|up)|the\s+first\s+time|coming\s+through))*(?=\s*(?:$|[,.;]|at\b|here\b|on\b))(?<=[a-z]{3}[^;]*)/gi,
+    ' ',
+  ],
   // "close to half an inch", "not quite 30%", "no more than a quarter of the pipe"
   [
     /\b(?:close\s+to|nearly|almost|not\s+quite|(?:no|not)\s+more\s+than|just\s+(?:under|over|shy\s+of)|upwards\s+of|easily|(?<!\b(?:bump|go|open|step|reduce|upsize|change|neck|widen|jump|increase|come|take|goe)s?\s+(?:it\s+)?)up\s+to)\s+(?=(?:(?:a|an|and|half|quarters?|thirds?|eighths?|of|[a-z]+(?:ty|teen)|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|hundred)[\s-]+){1,6}?(?:inch(?:es)?\b|percent\b|(?:of\s+)?the\s+pipe\b)|\d[\d./ ]*\s*(?:%|"|percent\b|-?in(?:ch(?:es)?)?\b)|half\s+the\s+pipe\b)/gi,
@@ -40,6 +45,30 @@ export const leadingWords: readonly Idiom[] = [
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
+  // "total footage 59 feet", where no main is named with it
+  [
+    /\b(?:(?:total|overall)\s+(?:footage|length|run|distance)|footage\s+total)\s*(?:is|was|of|:)?\s*(?!.*\bto\s+the\s+(?:main|street|city|tap)\b)(?:(?:about|around)\s+)?[a-z\d.]+(?:[\s-](?!feet|foot|ft)[a-z\d.]+){0,5}(?:\s*(?:feet|foot|ft|'))?(?=\s*(?:$|[,.;]))/gi,
+    asNote,
+  ],
+  // "right by the back door", "at the back of the joint", "goes back about two feet", "set back from the joint"
+  [
+    new RegExp(
+      String.raw`(?:,\s*)?\b(?:(?:right|over|up|out|down)\s+)*(?:(?:on|at|by|near|under|in|behind|from|toward|against|along|that's|it's|is)\s+)*(?:the\s+|that\s+|his\s+|her\s+|our\s+)?back\s+(?:yard|door|porch|wall|fence|patio|steps|corner|gate|lawn|side|end|half|(?:of|edge\s+of)\s+(?:the\s+|that\s+)?[a-z]+)\b`,
+      'gi',
+    ),
+    besideIt,
+  ],
+  [
+    new RegExp(
+      String.raw`(?:,\s*)?\b(?:(?:it|that|she|the\s+void|void|hole|crack|the\s+hole|and)\s+)*(?:goes|runs|extends|reaches|is)\s+back\s+(?:in\s+|up\s+)?(?:(?:about|maybe|around|like|another|a\s+good)\s+)*(?:an?\s+|(?=${aNumber})[a-z\d./]+(?:\s+(?:and\s+a\s+)?[a-z\d/]+){0,3}?\s+|couple(?:\s+of)?\s+)(?:foot|feet|ft|inch(?:es)?)\b`,
+      'gi',
+    ),
+    besideIt,
+  ],
+  [
+    /(?:,\s*)?\b(?:it's\s+|is\s+)?(?:set|pushed|sitting|laid\s+on\s+its|bent|kicked)\s+back(?:\s+from\s+the\s+[a-z]+)?\b/gi,
+    besideIt,
+  ],
   // "we couldn't see this before because of the grease, but there's a patch"
   [
     /\b(?:(?:i|we|you)\s+)?(?:couldn't|could\s+not|can't|didn't)\s+(?:even\s+)?see\s+(?:it|this|that|any\s+of\s+(?:it|this|that)|these|those)\s+(?:(?:before|last\s+time|the\s+first\s+time|yesterday|earlier)\s+)?(?:because\s+of|for|with|through|under)\s+(?:all\s+)?(?:the|that)\s+(?!water\b)[a-z]+\b/gi,
@@ -409,5 +438,27 @@ export const remarkIdioms: readonly Idiom[] = [
       'gi',
     ),
     asNote,
+  ],
+];
+
+/** "Back" says on the way back only where it stands by itself or with the pulling; anywhere else it means nothing here. */
+export const backwardFigures: readonly Idiom[] = [
+  [
+    /(?<!\b(?:on\s+(?:the|my|our)\s+way|coming|pulling|pulled|pull|going|working|heading|way|it|is|picture|image|view|video|signal|lens)\s+|'s\s+)(?<!(?:^|[,;(])\s*|\d(?:\s*(?:feet|foot|ft))?\s+)\bback\b(?!\s+(?:to|in|into|on)\b(?<!\b(?:runs|goes|leads|heads|running|be|see|look|looking)\s+back\s+[a-z]+))\s*/gi,
+    ({ 0: said, index, input }) =>
+      /^\s*(?:$|[^a-z\s]|(?:clip|video|photo)\b)/i.test(input.slice(index + said.length)) &&
+      !/\b(?:grown|grow|grew|come|came|comes|look|looks|see|its|go|goes|went|get|gets|got|fell|opens|be)\s+$/i.test(
+        input.slice(0, index),
+      )
+        ? undefined
+        : '',
+  ],
+  [
+    /\b(going|coming|come)\s+back\s+(?=(?:to|for|in|and)\s+(?:it|that|this|those|them|cut|clean|get|there|do|jet|later)\b|later\b|for\b)/gi,
+    ([, how = '']) => `${how} `,
+  ],
+  [
+    /(?<=(?:^|[,;(])\s*|\d(?:\s*(?:feet|foot|ft))?\s+)back\s+(?=(?:at|there|here|up|of|behind|from|toward)\b)/gi,
+    '',
   ],
 ];

@@ -288,6 +288,11 @@ const place = String.raw`~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?`;
 
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
+  // "an inch of water, all the way to 5"
+  [
+    /\b(\d[\d ./-]*|\d*[½¼¾⅛⅜⅝⅞])\s*(?:in(?:ch(?:es)?)?\b|")\s+of\s+(?:standing\s+)?water\s*,?\s+(?:(?:and|it|that|goes|runs|lasts|stays|ends|quits|stops|all\s+the\s+way|clear|up|down|out|on)\s+)*(?:to|until|till|through|at|around)\s+((?:about\s+|around\s+|~\s*)?\d+(?:\.\d+)?)(?!\s*(?:in\b|inch|"|%|percent|o'?clock|[\d/:]))/gi,
+    ([, inches = '', end = '']) => `standing water ${inches.trim()} in to ${end} ft`,
+  ],
   // "went under at 3, back up at 5": the camera did.
   [
     /\b(?:(?:camera|we|i|it|she)\s+)?(?:went|goes|going|go)\s+under(?:\s*water)?\s+(?:(?:at|around)\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:and|then)\s+)*(?:(?:we're|it's|i'm|she's|(?:we|i|it|she)\s+)?\s*(?:came|comes|come|coming|pops?|popped)?\s+)?(?:back\s+)?(?:up|out)\s+(?:again\s+)?(?:(?:at|by|around)\s+)(?=~?\d)/gi,

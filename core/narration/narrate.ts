@@ -1,6 +1,8 @@
 import { anyMaterial } from '../idioms/pipes.js';
+import { aNumber } from '../number-words.js';
 import { readEntry } from '../logline/entry-faults.js';
 import { normalize } from '../speech/normalize.js';
+import { meaningsIn } from '../speech/phrases.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
@@ -95,14 +97,15 @@ function wentOn({ items }: Talk, stop: NarrationItem): boolean {
 
 /** "Forty eight is the tap", where no main was named and nothing comes after it: where this line meets the main. */
 function takeTapAtEnd({ items, direction }: Talk): void {
-  const last = items.findLast(({ entry }) => entry.kind !== 'locate' && entry.kind !== 'test');
-  const isFarthest = items.every(({ entry }) => (entry.reading_ft ?? 0) <= (last?.entry.reading_ft ?? 0));
+  const farthest = Math.max(...items.map(({ entry }) => entry.reading_ft ?? 0));
+  const last = items.find(
+    ({ entry, point }) => point?.kind === 'tie-in' && (entry.reading_ft ?? 0) >= farthest,
+  );
   if (
     direction !== 'downstream' ||
     last?.point?.kind !== 'tie-in' ||
     last.point.clock !== undefined ||
-    !/\bthe\s+tap(?:\W*$|\s*,|\s+is\s+(?:at|right\s+at)\b)/i.test(last.sentence) ||
-    !isFarthest ||
+    !/\bthe\s+tap(?:\W*$|\s*[,.]|\s+is\s+(?:at|right\s+at)\b)/i.test(last.sentence) ||
     items.some(({ point }) => point?.kind === 'main')
   )
     return;
@@ -167,6 +170,9 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     outOfWater(talk, text) ??
     roundAgain(talk, text) ??
     fromThereOn(talk, text) ??
+    allTheWayTo(talk, text) ??
+    betweenTwo(text) ??
+    sameTurn(talk, text) ??
     fromHere(talk, text);
   const hearing = placed === text ? asSaid : normalize(placed);
   const advice =
@@ -273,6 +279,43 @@ const pipeFromThere = new RegExp(
 function fromThereOn({ reading, pipe }: Talk, text: string): string | undefined {
   if (reading === undefined || pipe === undefined || !pipeFromThere.test(text)) return undefined;
   return text.replace(pipeFromThere, `at ${reading} change to `);
+}
+
+const twoPlaces =
+  /^(\W*(?:(?:and|so|okay|at|around|about)\s+)*)([a-z\d. -]+?)\s*,\s*([a-z\d. -]+?)(?:\s*,\s+|\s+)(?!(?:and|to|or|through|foot|feet|ft|in|inch(?:es)?|percent|degrees?|point|hundred|o'?clock)\b)(?=[a-z])/i;
+
+/** "Eleven, twelve, little bit of water": about halfway, as "eleven twelve" is. */
+function betweenTwo(text: string): string | undefined {
+  const [said = '', lead = '', ...places] = twoPlaces.exec(text) ?? [];
+  const [one, other] = places.map((place) => Number(normalize(place).heard.text));
+  return one !== undefined && other === one + 1
+    ? `${lead}about ${one + 0.5}, ${text.slice(said.length)}`
+    : undefined;
+}
+
+const upTo = new RegExp(
+  String.raw`^((?:(?!\b(?:from|at)\b|${aNumber})[^.;])*?)\s+all\s+the\s+way\s+(?:(?:down|up|out|over|back|in)\s+)?to\s+(?:the\s+(?:stack|wall|end|corner)\s+at\s+)?(?=${aNumber})`,
+  'i',
+);
+
+/** "Scale all the way to the stack at nine": from where the head is. */
+function allTheWayTo({ reading = 0 }: Talk, text: string): string | undefined {
+  const [, what] = upTo.exec(text) ?? [];
+  return what !== undefined && meaningsIn(what.trim()).some(({ is }) => is === 'finding')
+    ? text.replace(upTo, `$1 from ${reading} to `)
+    : undefined;
+}
+
+const turnsAlike =
+  /\b(?:(?:to|in|going|turning|goes)\s+)*(?:(?:the|that)\s+)?(?:(same)|other|opposite)\s+(?:direction|way)(?:\s+again)?\b/i;
+
+/** "Forty four, another forty five, same direction": as the last bend turned, or the other way. */
+function sameTurn({ items }: Talk, text: string): string | undefined {
+  const [, same] = turnsAlike.exec(text) ?? [];
+  const last = items.at(-1);
+  const clock = last?.point?.kind === 'bend' ? last.point.clock : undefined;
+  if (!turnsAlike.test(text) || (clock !== 3 && clock !== 9)) return undefined;
+  return text.replace(turnsAlike, (clock === 3) === (same !== undefined) ? 'to the right' : 'to the left');
 }
 
 /** "Thirty five, back to round": what was out of round ends. */

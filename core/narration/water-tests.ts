@@ -2,7 +2,7 @@ import type { Draft } from '../logline/draft.js';
 import { aNumber } from '../number-words.js';
 import { namesThing } from '../speech/meaning.js';
 import { normalize } from '../speech/normalize.js';
-import { phraseAt } from '../speech/phrases.js';
+import { meaningsIn } from '../speech/phrases.js';
 import type { SentenceState } from './take-segment.js';
 import type { Talk } from './talk.js';
 
@@ -41,19 +41,7 @@ export function answeredTest({ testing, items }: Talk, text: string, index: numb
 function saysOnlyHow(heard: string): boolean {
   const { text } = normalize(heard).heard;
   const rest = text.replace(outcome, '');
-  return rest !== text && !namesAny(rest);
-}
-
-function namesAny(text: string): boolean {
-  for (let at = text.search(/[a-z]/i); at < text.length && at >= 0;) {
-    const { phrase = /^[a-z\d'’-]*/i.exec(text.slice(at))?.[0] ?? '', meaning } =
-      phraseAt(text.slice(at)) ?? {};
-    if (meaning && namesThing(meaning)) return true;
-    const next = text.slice(at + phrase.length).search(/[a-z]/i);
-    if (next < 0) return false;
-    at += phrase.length + next;
-  }
-  return false;
+  return rest !== text && !meaningsIn(rest).some(namesThing);
 }
 
 /** The test now says what was sent down and how it went, in the words of both sentences. */
@@ -63,5 +51,6 @@ export function joinTest(talk: Talk, index: number): void {
   if (last?.entry.kind !== 'test' || !testing || index === testing.index) return;
   last.sentence = `${testing.text} ${last.sentence}`;
   talk.notes.delete(testing.index);
+  talk.reading = last.entry.reading_ft ?? talk.reading;
   delete talk.testing;
 }

@@ -37,6 +37,8 @@ const eitherInches: Idiom = [
 const mostApart_ft = 6;
 
 const steps: readonly Idiom[] = [
+  // "around eleven twelve": said twice.
+  [g(String.raw`\b(?:around|about|near)\s+(?=~\s*\d)`), ''],
   [g(String.raw`\b(\d+(?:\.\d+)?)\s*-?ish\b`), ([, n = '']) => `~ ${n} `],
   [
     g(

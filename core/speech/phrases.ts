@@ -21,6 +21,19 @@ export function phraseAt(text: string): { phrase: string; meaning: Meaning } | u
   return phrase !== undefined && meaning ? { phrase, meaning } : undefined;
 }
 
+/** What the known phrases of a text mean, in their order. */
+export function meaningsIn(text: string): Meaning[] {
+  const found: Meaning[] = [];
+  const word = /[a-z0-9][a-z0-9'’-]*/giy;
+  for (let at = 0; at < text.length;) {
+    const known = phraseAt(text.slice(at));
+    word.lastIndex = at;
+    if (known) found.push(known.meaning);
+    at += known?.phrase.length ?? word.exec(text)?.[0].length ?? 1;
+  }
+  return found;
+}
+
 /**
  * Completion of the word being typed: the rest of the first known phrase that begins with it. A complete word or phrase
  * is never extended.
