@@ -5,7 +5,7 @@ const number = String.raw`\d+(?:\.\d+)?`;
 const unit = String.raw`(?:\s*(?:feet|foot|ft|'))?`;
 const place = number + unit;
 /** Takes back what was said just before, wherever it stands. */
-export const takesBack = String.raw`(?:nope|(?:i'm\s+)?sorry|correction|excuse\s+me|pardon(?:\s+me)?|oops|whoops|i\s+mean|i\s+meant|i\s+should(?:'ve|\s+have)?\s+sa(?:y|id)|i\s+meant\s+to\s+say|or\s+rather|make\s+(?:that|it)|(?:scratch|strike|check|cancel)\s+that|(?:i\s+)?take\s+that\s+back|let\s+me\s+correct\s+(?:that|myself)|my\s+(?:mistake|bad))`;
+export const takesBack = String.raw`(?:nope|nah|naw|(?:i'm\s+)?sorry|correction|excuse\s+me|pardon(?:\s+me)?|oops|whoops|i\s+mean|i\s+meant|i\s+should(?:'ve|\s+have)?\s+sa(?:y|id)|i\s+meant\s+to\s+say|or\s+rather|make\s+(?:that|it)|(?:scratch|strike|check|cancel)\s+that|(?:i\s+)?take\s+that\s+back|let\s+me\s+correct\s+(?:that|myself)|my\s+(?:mistake|bad))`;
 /** Begins a correction, besides "no". */
 const sorry = String.raw`(?:(?:sorry|actually|correction|wait|(?:hang|hold)\s+on|well|yeah|so|oh|i\s+said)\b[\s,]*)*`;
 /** As said, or once denials are marked. */
@@ -16,7 +16,7 @@ const things = String.raw`(?:[a-z]+\s+){1,2}`;
 const written = String.raw`(?:(?:at\s+|@\s*)?${place}(?:\s+[a-z]+){0,2}?|${article}${things}(?:(?:at|@)\s+)?${place})`;
 export const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was)`;
 /** What a camera shows that is no defect. */
-const noDefect = String.raw`(?:(?:an?|the|some|my|our)\s+)?(?:[a-z]+\s+)?(?:shadows?|stains?|staining|reflections?|glare|paper|lights?|lighting|lens|camera|bubbles?|scratch(?:es)?|scuffs?|marks?|smudges?|dirt|condensation|steam|fog|mist|bugs?|roach(?:es)?|spiders?|webs?|leaf|leaves|labels?|stickers?|print|writing|stamp|seams?|mold\s+line|tape|glue|primer|string|discoloration)`;
+export const noDefect = String.raw`(?:(?:an?|the|some|my|our)\s+)?(?:[a-z]+\s+)?(?:shadows?|stains?|staining|reflections?|glare|paper|lights?|lighting|lens|camera|bubbles?|scratch(?:es)?|scuffs?|marks?|smudges?|dirt|condensation|steam|fog|mist|bugs?|roach(?:es)?|spiders?|webs?|leaf|leaves|labels?|stickers?|print|writing|stamp|seams?|mold\s+line|tape|glue|primer|string|discoloration)`;
 const be = String.raw`(?:is|are|was|were)`;
 const should = String.raw`(?:should\s+(?:be|read|say|have\s+(?:been|read|said))|ought\s+to\s+be|needs\s+to\s+be)`;
 /** A percentage, inches or a fraction: no place. */

@@ -740,6 +740,11 @@ export const pipeIdioms: readonly Idiom[] = [
     /\bfrom\s+(~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s+(?:on\s+|all\s+the\s+way\s+|out\s+|down\s+)*to\s+(?:the\s+)?(?:street|main|city\s+main|sewer)\b/gi,
     ([, at = '']) => `downstream side at ${at}`,
   ],
+  // "clay to clay": no change.
+  [
+    new RegExp(String.raw`\b(${anyMaterial})\s+(?:to|>|into)\s+(${anyMaterial})\b`, 'gi'),
+    (match) => (match[1]?.toLowerCase() === match[2]?.toLowerCase() ? asNote(match) : undefined),
+  ],
   // "6 inch reducing down to 4": from one diameter to the other.
   [
     /(?<!(?:['’]|\b(?:ft|feet|foot))\s*)\b(\d+)\s*-?(?:in(?:ch)?\b\.?|")\s*(?:pipe\s+|line\s+)?(?:that\s+|it\s+)?(?:reduc(?:ing|es|ed)|neck(?:ing|s|ed)|chok(?:ing|es|ed)|step(?:ping|s|ped)|drop(?:ping|s|ped)|go(?:ing|es)|chang(?:ing|es|ed)|open(?:ing|s|ed))\s+(?:down\s+|up\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\b(?!\s*(?:feet|foot|ft|'))(?:\s*-?(?:in(?:ch)?\b\.?|"))?/gi,

@@ -462,6 +462,11 @@ export const placeFigures: readonly Idiom[] = [
     /^\s*(~?\d+(?:\.\d+)?)(?:\s*(?:,|and)\s*(?:and\s+)?~?\d+(?:\.\d+)?)*\s*,\s+((?:every|each)\s+(?:single\s+)?joint)\s+from\s+(?:there|here)\s+on(?:\s+out)?\s+(?:(?:has|have|had|got|gets|is)\s+(?:got\s+)?)?(?:some\s+)?(?=[a-z])/gi,
     ([, from = '', each = '']) => `${each} from ${from} on has `,
   ],
+  // "43's the worst, 30 %"
+  [
+    /^\s*(?:at\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:'s|\s+is|\s+was)\s+(?:(?:probably|maybe|definitely|by\s+far)\s+)*(?:the|my|our|your)\s+(?:worst|biggest|heaviest|bad)(?:\s+(?:one|spot|joint|of\s+(?:it|them|those|the\s+(?:lot|bunch))))?(?:\s*,\s*(?:(?:that's|it's|like|maybe|about|probably|~)\s*)*(\d+)\s*(?:%|percent))?(?=\s*(?:$|[.;]))/gi,
+    ([, at = '', share]) => `${at} same thing, ${share === undefined ? 'large' : `${share}%`}`,
+  ],
   // "worst is 30", "30's 30 percent": of what was named before.
   [
     /^\s*(?:the\s+)?(?:worst|biggest|heaviest)(?:\s+(?:one|of\s+(?:them|it)))?\s+(?:is|was|being)\s+(?:at\s+)?(?:about\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*$)/gi,
@@ -584,7 +589,7 @@ export const placeFigures: readonly Idiom[] = [
   // "57, that's a bad one, call it 60"
   [
     afterPlace(
-      String.raw`(?:that's|that\s+is|this\s+is|it's|is|this\s+one's)\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))`,
+      String.raw`(?:(?:okay|ok|so|now|and|whoa|wow|oh|ooh|man|boy|yeah)[\s,]+)*(?:that's|that\s+is|this\s+is|it's|is|this\s+one(?:'s|\s+is|\s+here's|\s+here\s+is))\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))`,
     ),
     'same thing, large',
   ],
@@ -598,7 +603,7 @@ export const placeFigures: readonly Idiom[] = [
     afterPlace(
       String.raw`(?:same\s*,?\s+(?:but|only|just)\s+)?(?:(?:(?:a\s+lot|much|little|bit|a)\s+)*(heavier|thicker|bigger|worse|lighter|smaller|thinner)(?:\s+(?:ones?|here|there))?|(?<=same\s*,?\s+(?:but|only|just)\s+)more(?:\s+of\s+(?:it|them|that))?)(?=\s*(?:$|[,.;]))`,
     ),
-    ([, how]) => (how === undefined ? 'same thing' : sameSized(how)),
+    ([said, how]) => (how === undefined || /\b(?:little|bit)\b/i.test(said) ? 'same thing' : sameSized(how)),
   ],
   // "19.2, those are thick"
   [

@@ -78,6 +78,8 @@ const startIdioms: readonly Idiom[] = [
   ],
 ];
 
+const namesPipe = new RegExp(String.raw`\b(?:${anyMaterial}|tile)\b`, 'i');
+
 /** Branches, bends, valves and cleanouts, as they are met. */
 export const pointIdioms: readonly Idiom[] = [
   ...startIdioms,
@@ -450,6 +452,16 @@ export const pointFigures: readonly Idiom[] = [
   [
     /\b(?:the\s+)?(?:city\s+|street\s+)?main(?:'s|\s+is|\s+was)?\s+(?:should\s+be|ought\s+to\s+be|has\s+to\s+be|must\s+be|would\s+be|will\s+be|might\s+be|could\s+be|likely|probably|maybe|supposed\s+to\s+be|gonna\s+be|going\s+to\s+be)\b[^;.]*/gi,
     asNote,
+  ],
+  // "60, I can see the main", "coming up on the main": it is not reached yet.
+  [
+    /\b(?:(?:(?:there's|here's|and)\s+)?(?:the\s+|our\s+)?(?:city\s+|street\s+)?main(?:'s|\s+is)?\s+(?:(?:just|right|is|coming)\s+)*(?:coming\s+up|up\s+ahead|up\s+(?:here|there)|ahead)|(?:i|we|you)(?:\s+can)?\s+(?:(?:just|almost|now|already)\s+)*(?:see|make\s+out)\s+(?:the\s+|our\s+)?(?:city\s+|street\s+)?main(?=\W*$|\s+(?:up\s+)?(?:ahead|from\s+here|now|there)\b)|(?:almost|nearly|just\s+about|close\s+to|coming\s+up\s+(?:on|to)|getting\s+(?:close|near)(?:\s+to)?|approaching|nearing)\s+(?:at\s+|to\s+|in\s+|into\s+)?(?:the\s+|our\s+)?(?:city\s+|street\s+)?main)\b(?!\s+(?:line|clean))(?:\s+(?:up\s+)?(?:ahead|from\s+here|now|there))?/gi,
+    asNote,
+  ],
+  // "3 foot joints", "two foot sections": how long the pipes are.
+  [
+    /\b(?:(?:it's|it\s+is|they're|we've|it)\s+)?(?:got\s+|has\s+|have\s+|had\s+)?(?:\d+(?:\.\d+)?|one|two|three|four|five|six|eight|ten|twenty)[\s-]*(?:foot|ft|')\s+(?:joints|sections|lengths|sticks|pieces)\b(?!\s+(?:at|have|has|are|with)\b)(?:\s+from\s+here(?:\s+on)?)?/gi,
+    (match) => (namesPipe.test(match.input) ? undefined : asNote(match)),
   ],
   // "54, city."
   [

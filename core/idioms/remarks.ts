@@ -16,6 +16,11 @@ export const leadingWords: readonly Idiom[] = [
     /\b(?:(?:i'm|we're|you're|we|i)\s+)?(?:looking\s+at|com(?:e|es|ing)\s+up\s+on)\s+(?=(?:an?|some)\s+[a-z])/gi,
     "there's ",
   ],
+  // "I'd give it 30 %", "I'm estimating 60 %"
+  [
+    /\b(?:i'd|i\s+would|i'll|i'm|we'd|we'll|i)\s+(?:(?:gonna|going\s+to)\s+)?(?:give\s+(?:it|that|this|them)|estimat(?:e|ing)(?:\s+(?:it|that|this|them)(?:\s+at)?)?|rate\s+(?:it|that|this)(?:\s+at)?)\s+(?=(?:(?:about|around|maybe|at|like)\s+)*(?:\d+|(?:ten|fifteen|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:[\s-]five)?))\s*(?:%|percent))/gi,
+    'about ',
+  ],
   // "another lateral I missed", "a crack I didn't catch on the way out"
   [
     /\s+(?:that\s+|which\s+)?(?:i|we)\s+(?:(?:must\s+have|just|had|totally|probably|almost)\s+)*(?:missed|skipped|forgot(?:ten)?(?:\s+(?:to\s+(?:mention|call|say|note)|about))?|overlooked|didn't\s+(?:catch|see|mention|call|notice)|passed(?:\s+(?:over|by|up))?)\b(?:\s+(?:out|it|that|before|earlier|going\s+(?:out|down|in)|on\s+the\s+way\s+(?:out|in|down|up)|the\s+first\s+time|coming\s+through))*(?=\s*(?:$|[,.;]|at\b|here\b|on\b))(?<=[a-z]{3}[^;]*)/gi,

@@ -88,7 +88,7 @@ export const testingIdioms: readonly Idiom[] = [
   ],
   [
     new RegExp(
-      String.raw`\b${someone}flush(?:ed|ing|es)?\s+(?:(?:it|that|test)\b\s*)?(?:${into}${whose}(${fixture})\b)?`,
+      String.raw`\b${someone}flush(?:ed|ing|es)?\s+(?:(?:it|that|test|twice|again|once)\b\s*)*(?:${into}${whose}(${fixture})\b)?`,
       'gi',
     ),
     ([, what = '']) => `flush${from(what)} `,

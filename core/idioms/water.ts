@@ -290,7 +290,7 @@ const place = String.raw`~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?`;
 export const waterFigures: readonly Idiom[] = [
   // "an inch of water, all the way to 5"
   [
-    /\b(\d[\d ./-]*|\d*[½¼¾⅛⅜⅝⅞])\s*(?:in(?:ch(?:es)?)?\b|")\s+of\s+(?:standing\s+)?water\s*,?\s+(?:(?:and|it|that|goes|runs|lasts|stays|ends|quits|stops|all\s+the\s+way|clear|up|down|out|on)\s+)*(?:to|until|till|through|at|around)\s+((?:about\s+|around\s+|~\s*)?\d+(?:\.\d+)?)(?!\s*(?:in\b|inch|"|%|percent|o'?clock|[\d/:]))/gi,
+    /\b(\d[\d ./-]*|\d*[½¼¾⅛⅜⅝⅞])\s*(?:in(?:ch(?:es)?)?\b|")\s+of\s+(?:standing\s+)?water\s*,?\s+(?:(?:and|it|that|goes|runs|lasts|stays|all\s+the\s+way|clear|up|down|out|on)\s+)*(?:to|until|till|through|(?:ends|quits|stops)\s+(?:at|around|by))\s+((?:about\s+|around\s+|~\s*)?\d+(?:\.\d+)?)(?!\s*(?:in\b|inch|"|%|percent|o'?clock|[\d/:]))/gi,
     ([, inches = '', end = '']) => `standing water ${inches.trim()} in to ${end} ft`,
   ],
   // "went under at 3, back up at 5": the camera did.

@@ -1,6 +1,7 @@
-import { takesBack, thatIs } from '../idioms/corrections.js';
+import { noDefect, takesBack, thatIs } from '../idioms/corrections.js';
 import { normalize } from '../speech/normalize.js';
-import { phraseAt } from '../speech/phrases.js';
+import { namesThing } from '../speech/meaning.js';
+import { meaningsIn, phraseAt } from '../speech/phrases.js';
 import type { NarrationItem, Talk } from './talk.js';
 
 const number = String.raw`~?(\d+(?:\.\d+)?)`;
@@ -29,15 +30,16 @@ const isAt = new RegExp(
   String.raw`${corrects}([a-z][a-z\s-]*?)(?:'s|\s+is|\s+are|\s+was|\s+were|\s+should\s+be)\s+(?:really\s+|actually\s+)?(?:at|@)\s+(.+)$`,
   'i',
 );
+const itIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|those\s+are|they're|that’s|it’s)`;
 /** "Actually that's broken": the newest thing is another. */
 const isRather = new RegExp(
-  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|wait|actually|${takesBack})\W+)+(?:${soft}\W+)*(?:that's|it's|that\s+is|it\s+is)\s+(?!(?:just|only|not|at|about|more|on|in)\b)(?:a\s+|an\s+)?(?!\d)([a-z].*)$`,
+  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|wait|actually|${takesBack})\W+)+(?:${soft}\W+)*(?:that's|it's|that\s+is|it\s+is)\s+(?!(?:just|only|not|at|about|more|on|in|nothing)\b)(?:a\s+|an\s+)?(?!\d)([a-z].*)$`,
   'i',
 );
 
-/** "Nope, that's just a fitting": what was just named is none. */
+/** "Nope, that's just a fitting", "nah, just a stain", "no, that's nothing": what was just named is none. */
 const onlySeemed = new RegExp(
-  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:that's|it's|that\s+is|it\s+is|that\s+was)\s+(?:just|only)\s+)`,
+  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:${itIs}\s+)?(?:just|only)\s+(?!(?:at|about|like|a\s+(?:little|bit|few|couple)|an?\s+(?:inch|foot|quarter|half))\b)|(?:${itIs}\s+)?nothing\b(?:\s+(?:there|here|at\s+all))?\W*$)`,
   'i',
 );
 
@@ -74,8 +76,9 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
     last.entry.reading_ft !== undefined
   )
     return { is: 'renamed', item: last, says: `at ${last.entry.reading_ft} ${becomes}` };
-  if (onlySeemed.test(sentence) && !/\d/.test(normalize(sentence).heard.text))
-    return { is: 'withdrawn', item: last };
+  const seemed = onlySeemed.exec(sentence);
+  if (seemed && !/\d/.test(normalize(sentence).heard.text))
+    return onlyIs(last, sentence.slice(seemed[0].length));
   const { heard } = normalize(sentence);
   const text = heard.text.replace(/[¦]/g, ' ');
   const mended = putInstead(talk, last, text);
@@ -163,6 +166,13 @@ function takesPlace(talk: Talk, sentence: string): Correction | undefined {
   if (!item) return undefined;
   return moved(talk, item, reading);
 }
+
+const isNoDefect = new RegExp(String.raw`^${noDefect}\W*$`, 'i');
+/** What only seemed to be one thing is another, or none. */
+const onlyIs = (item: NarrationItem, rather: string): Correction =>
+  item.entry.reading_ft === undefined || isNoDefect.test(rather) || !meaningsIn(rather).some(namesThing)
+    ? { is: 'withdrawn', item }
+    : { is: 'renamed', item, says: `at ${item.entry.reading_ft} ${rather}`, orGone: true };
 
 /** The item with another reading, where the head is too. */
 export function moved(talk: Talk, item: NarrationItem, reading_ft: number): Correction {

@@ -1,7 +1,7 @@
 import type { Talk } from './talk.js';
 
 const back =
-  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)(?!\s+(?:of\s+(?:here|there|it)\s+(?:and|then)\s+(?:run|get|grab|cut|jet|cable|clean|put|swap)\b|a\s+(?:little|bit|foot|hair|touch)\b|(?:to|and|for)\s+(?:(?:take|get|have|a|another|better)\s+)*(?:look|see|check|view|clear|clean|wipe)|\s*,?\s*(?:(?:and|then|so|i'm|we're|we|i)\s+)*(?:gonna|going\s+to|to)\s+(?:go\s+)?(?:cut|jet|clean|cable|clear|swap|get|grab|put|switch|change)))|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))(?<!\b(?:roots?|they|grease|growth)(?:'re|'ve|\s+have|\s+are|\s+is|\s+will\s+be|\s+have\s+been|\s+keep)?\s+(?:just\s+|already\s+)?com(?:e|ing))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|(?:coming|heading|working)\s+(?:our\s+way\s+|my\s+way\s+)?back\s+up\W*$|(?<!\b(?:water|sewage)(?:'s|’s|\s+is|\s+keeps|\s+was)?\s+)backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?)\b/i;
+  /\b(?:pull(?:ing|ed)?\s+(?:it\s+|her\s+|the\s+camera\s+|slow(?:ly)?\s+)*(?:back|out)(?!\s+(?:of\s+(?:here|there|it)\s+(?:and|then)\s+(?:run|get|grab|cut|jet|cable|clean|put|swap)\b|a\s+(?:little|bit|foot|hair|touch)\b|(?:to|and|for)\s+(?:(?:take|get|have|a|another|better)\s+)*(?:look|see|check|view|clear|clean|wipe)|\s*,?\s*(?:(?:and|then|so|i'm|we're|we|i)\s+)*(?:gonna|going\s+to|to)\s+(?:go\s+)?(?:cut|jet|clean|cable|clear|swap|get|grab|put|switch|change)))|(?:com(?:e|ing)|head(?:ing)?|work(?:ing)?|go(?:ing)?|bring(?:ing)?\s+(?:it|her))(?<!\b(?:roots?|they|grease|growth)(?:'re|'ve|\s+have|\s+are|\s+is|\s+will\s+be|\s+have\s+been|\s+keep)?\s+(?:just\s+|already\s+)?com(?:e|ing))\s+(?:our\s+way\s+|my\s+way\s+)?back(?!\s+(?:to(?!\s+(?:the\s+|our\s+|my\s+)?(?:cleanout|access|start|beginning|truck|reel|zero)\b)|in|out\s+of|and\s+look|up(?!\s+(?:the|to|toward)\b))\b)|(?:coming|heading|working)\s+(?:our\s+way\s+|my\s+way\s+)?back\s+up\W*$|(?<!\b(?:water|sewage)(?:'s|’s|\s+is|\s+keeps|\s+was)?\s+)backing\s+(?:it\s+)?(?:out|up)|(?:on|over)\s+(?:the|my|our)\s+way\s+back|turn(?:ing)?\s+(?:it\s+)?around|start(?:ing)?\s+(?:to\s+pull|back)|retract(?:ing)?|retriev(?:e|ing)|reel(?:ing)?\s+(?:it\s+|her\s+|this\s+)?(?:in|back|out|up)|(?:going|moving|running)\s+in\s+reverse|bring(?:ing)?\s+(?:it|her|this|the\s+camera)\s+(?:home|in|out)|(?<=^\W*(?:(?:okay|ok|and|so|now|alright|all\s+right)\W+)*(?:(?:i'm|i’m|we're|we’re)\s+)?)coming\s+out(?=(?:\s+now)?\W*$))\b/i;
 const out =
   /\b(?:push(?:ing|ed)?\s+(?:it\s+|her\s+|on\s+|back\s+|slow(?:ly)?\s+)*(?:out|in|on|down|forward|ahead|downstream|through)|(?:go(?:ing)?|head(?:ing)?)\s+(?:on\s+)?(?:out|downstream|down\s+the\s+(?:line|pipe))|on\s+(?:the|my|our)\s+way\s+(?:out|in|down)|(?:nosing|squeezing|easing|working|going|pushing)\s+(?:(?:it|her|on)\s+)?(?:past|by|around|over|through)\s+(?:it|that|this)\b|continu(?:e|ing)\s+(?:on\s+)?(?:out|downstream|down)|back\s+(?:again|at\s+it|down\s+(?:here|there))(?=\s+(?:now\s+)?after\b)|back\s+in(?=\s*(?:$|[,.;]|(?:again|now|after|with|there)\b)))\b/i;
 /** "Not sure I can get over that coming back": what may be, no turn. */
@@ -53,14 +53,19 @@ export const guessesMain = ({ items, pass }: Talk, text: string): boolean =>
   items.some(({ entry }) => entry.kind === 'stop' && entry.pass === pass) &&
   /\b(?:guess(?:ing)?|figur(?:e|ing)|assum(?:e|ing)|suppose|bet)\b[^,.;]{0,25}\bmain\b/i.test(text);
 
+export const onTheWayOut = /^\W*(?:(?:and|so|now|okay)\W+)*on\s+(?:the|my|our)\s+way\s+out\b/i;
+
 /**
  * Changes the pass at the start of a sentence that begins with it, or after the things of a sentence that ends with it.
  */
 export function turn(talk: Talk, text: string, firstThingAt: number | undefined): () => void {
   const turned = towardEnd(talk, text) ?? turnIn(text);
   if (!turned) return () => undefined;
+  // Once it is pulled out, "on the way out" is the way back.
+  if (talk.pulledOut && onTheWayOut.test(text)) return () => undefined;
   const now = () => {
     talk.pass = turned.pass;
+    talk.pulledOut = turned.pass === 'back' && /\b(?:out|in)\b/i.test(text.slice(turned.at));
   };
   if (firstThingAt === undefined || turned.at < firstThingAt) {
     now();

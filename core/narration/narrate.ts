@@ -8,7 +8,7 @@ import type { Cue } from './captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
-import { guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
+import { guessesMain, isElsewhere, onTheWayOut, speaksOfOther, turn } from './movement.js';
 import { correctsBore } from './pipes.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import {
@@ -170,6 +170,8 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     outOfWater(talk, text) ??
     roundAgain(talk, text) ??
     fromThereOn(talk, text) ??
+    onTheWayBack(talk, text) ??
+    thereItIs(talk, text, index) ??
     allTheWayTo(talk, text) ??
     betweenTwo(text) ??
     sameTurn(talk, text) ??
@@ -282,7 +284,7 @@ function fromThereOn({ reading, pipe }: Talk, text: string): string | undefined 
 }
 
 const twoPlaces =
-  /^(\W*(?:(?:and|so|okay|at|around|about)\s+)*)([a-z\d. -]+?)\s*,\s*([a-z\d. -]+?)(?:\s*,\s+|\s+)(?!(?:and|to|or|through|foot|feet|ft|in|inch(?:es)?|percent|degrees?|point|hundred|o'?clock)\b)(?=[a-z])/i;
+  /^(\W*(?:(?:and|so|okay|at|around|about)\s+)*)([a-z\d. -]+?)\s*,\s*([a-z\d. -]+?)(?:\s+(?:foot|feet|ft))?(?:\s*,\s+|\s+)(?!(?:and|of|to|or|through|foot|feet|ft|in|inch(?:es)?|percent|degrees?|point|hundred|o'?clock)\b)(?=[a-z])/i;
 
 /** "Eleven, twelve, little bit of water": about halfway, as "eleven twelve" is. */
 function betweenTwo(text: string): string | undefined {
@@ -308,6 +310,21 @@ function allTheWayTo({ reading = 0 }: Talk, text: string): string | undefined {
 
 const turnsAlike =
   /\b(?:(?:to|in|going|turning|goes)\s+)*(?:(?:the|that)\s+)?(?:(same)|other|opposite)\s+(?:direction|way)(?:\s+again)?\b/i;
+
+const mainAhead =
+  /\bmain\b[^,.;]{0,20}\b(?:ahead|coming\s+up)\b|\b(?:see|coming\s+up\s+(?:on|to))\s+the\s+main\W*$/i;
+
+/** "I can see the main ahead", and then "at forty nine there it is". */
+function thereItIs(talk: Talk, text: string, index: number): string | undefined {
+  if (mainAhead.test(text)) talk.mainAhead = index;
+  const isNext = talk.mainAhead !== undefined && index > talk.mainAhead && index - talk.mainAhead <= 2;
+  const found = /\b(?:there|here)\s+(?:it\s+is|we\s+(?:are|go))\b/i;
+  return isNext && found.test(text) ? text.replace(found, "that's the main") : undefined;
+}
+
+/** "On the way out", once the camera is pulled out: on the way back. */
+const onTheWayBack = ({ pulledOut }: Talk, text: string): string | undefined =>
+  pulledOut && onTheWayOut.test(text) ? text.replace(onTheWayOut, 'on the way back') : undefined;
 
 /** "Forty four, another forty five, same direction": as the last bend turned, or the other way. */
 function sameTurn({ items }: Talk, text: string): string | undefined {

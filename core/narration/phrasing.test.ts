@@ -7,8 +7,10 @@ import {
   atPlace,
   chatter,
   fromTo,
+  goesOnTo,
   inWords,
   located,
+  mainNotReached,
   materials,
   measured,
   notThere,
@@ -16,12 +18,14 @@ import {
   readings,
   onceMore,
   saidNext,
+  saysNoMore,
   setDown,
   stopsAt,
   stopsBeside,
   stretches,
   things,
   threePlaces,
+  turnsBack,
   twoLocates,
   twoThings,
   unseenFrom,
@@ -40,6 +44,7 @@ import {
   thingMended,
   thingMendedNext,
 } from '../test/second-thoughts.js';
+import { testedAt, testedNext } from '../test/tested-water.js';
 import { narrate } from './narrate.js';
 
 /**
@@ -460,4 +465,61 @@ test('a thing is put right by its name, whatever was named since', () => {
         );
     }
   });
+});
+
+const cues = (texts: readonly string[]) => texts.map((text, i) => ({ start_s: 4 * i, text }));
+
+test('what else is said of a thing puts it on no other pass, side or place', () => {
+  for (const [i, more] of saysNoMore.entries())
+    for (const thing of things.slice(0, -1))
+      for (const at of [5, 14]) {
+        const text = `${inWords(at)}, ${thing[0]}${/^that\b/.test(more) ? '' : ','} ${more}`;
+        const { items } = narrate(cues([text]));
+        expect([text, i, items.map(short)]).toEqual([text, i, [one(thing, at)]]);
+        expect([text, items.map(({ entry }) => entry.pass)]).toEqual([text, ['out']]);
+      }
+});
+
+test('a stretch that goes on to a place ends there, be it a small number', () => {
+  for (const form of goesOnTo)
+    for (const [said, is] of stretches)
+      for (const [from, to] of [
+        [3, 5],
+        [14, 17.5],
+      ] as const)
+        means((say) => form(said, say(from), say(to)), from, [{ is, at: from, to }]);
+});
+
+test('once the camera turns, what is called is seen on the way back', () => {
+  for (const turn of turnsBack)
+    for (const thing of things.slice(0, -1)) {
+      const { items } = narrate(cues(['Sixty one, main.', turn, `Twenty six, ${thing[0]}.`]));
+      expect([turn, items.map(({ entry }) => entry.pass)]).toEqual([turn, ['out', 'back']]);
+      expect(items.slice(1).map(short)).toEqual([one(thing, 26)]);
+    }
+});
+
+test('a main that is only seen or supposed is not where the line ends', () => {
+  for (const form of mainNotReached)
+    for (const at of [24, 57.5])
+      expect([form(inWords(at)), spoken(form(inWords(at))).map(short)]).toEqual([form(inWords(at)), []]);
+});
+
+// What a test tells: whether this line is the one (arrives), and whether it drains (runs away). Common practice.
+test('water sent down is a test with how it went, typed or spoken, in one sentence or two', () => {
+  for (const [says, outcome] of testedAt)
+    for (const at of [7, 41])
+      for (const said of [typed(says(String(at)), lastHour + 1), spoken(says(inWords(at)))])
+        expect([says(String(at)), said?.map(({ entry }) => entry)]).toEqual([
+          says(String(at)),
+          [{ kind: 'test', reading_ft: at, pass: 'out', ...outcome }],
+        ]);
+  for (const [sent, went, outcome] of testedNext) {
+    const { items } = narrate(cues(['Sixty one, main.', sent, went]));
+    expect([sent, items.slice(1).map(({ entry }) => entry)]).toEqual([
+      sent,
+      [{ kind: 'test', reading_ft: 61, pass: 'out', ...outcome }],
+    ]);
+    expect(items[1]?.sentence).toBe(`${sent} ${went}`);
+  }
 });

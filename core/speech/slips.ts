@@ -90,6 +90,15 @@ function changeNamed(text: string, right: Named, whole: string): Named | undefin
   return far && near && { ...far, from: near.from };
 }
 
+const endOfClause = (text: string, from: number): number => {
+  const end = text.slice(from).search(/[;]|[.,](?!\d)/);
+  return end < 0 ? text.length : from + end;
+};
+
+/** "…, nope, that's just a repair clamp": another thing, if by a name that is not known here. */
+const isSomethingElse =
+  /^[\s,.]*(?:[a-z']+[\s,]+){1,4}?(?:(?:that's|it's|that\s+is|it\s+is)\s+(?:(?:just|only)\s+)?|(?:just|only)\s+)(?:an?|some|the)\s+(?!(?:little|lot|bit|good|half|quarter|third|foot|inch|few|couple|main)\b)[a-z]/i;
+
 const anyNumber = new RegExp(aNumber, 'i');
 const isSame = ({ meaning: one }: Named, { meaning: other }: Named): boolean =>
   one.is === 'finding' && other.is === 'finding' && one.finding === other.finding;
@@ -103,11 +112,15 @@ export function slipsOfThings(heard: TracedText): TracedText {
     const right = namedAt(heard.text, index + said.length);
     const clause = Math.max(0, heard.text.slice(0, index).search(/(?:[^.;]|\.(?=\d))*$/));
     const before = heard.text.slice(clause, index);
-    const wrong = right && (changeNamed(before, right, heard.text) ?? lastNamed(before, right.role));
+    const wrong = right
+      ? (changeNamed(before, right, heard.text) ?? lastNamed(before, right.role))
+      : isSomethingElse.test(heard.text.slice(index))
+        ? lastNamed(before, 'thing')
+        : undefined;
     if (!wrong) continue;
     const [from, to] = [clause + wrong.from, clause + wrong.to];
     const place = slice(heard, to, index);
-    const rest = slice(heard, index + said.length);
+    const rest = slice(heard, right ? index + said.length : endOfClause(heard.text, index + said.length));
     const comma = rewrite(slice(heard, index, index + 1), /[^]/g, place.text.trim() === '' ? ' ' : ', ');
     heard = joined(slice(heard, 0, from), place, comma, rest);
     ofThings.lastIndex = from;

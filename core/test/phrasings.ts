@@ -347,6 +347,51 @@ export const chatter: readonly string[] = [
   ...["I'll back up and take another look at that.", 'That one needs attention.', "Let's keep pushing."],
 ];
 
+/** Said of a thing at its place, and adds nothing that a log has a field for: no pass, no side, no other place. */
+export const saysNoMore: readonly string[] = [
+  ...['if I look back you can see it', 'right by the back door', 'going back to that later'],
+  ...[
+    "I'll come back to it",
+    "we'll be back to look at those",
+    'set back from the wall',
+    'goes back about two feet',
+  ],
+  ...["there's maybe an inch of room left", 'not much pipe left', 'only half the pipe left'],
+  ...['that I missed on the way out', 'I forgot to mention', 'we opened up the cleanout for it'],
+];
+
+/** A stretch that began at its place, said up to where it ends. */
+export const goesOnTo: readonly ((thing: string, from: string, to: string) => string)[] = [
+  (x, a, b) => `${a}, ${x}, all the way to ${b}`,
+  (x, a, b) => `${a}, ${x}, clear to ${b}`,
+  (x, a, b) => `${a}, ${x} and it goes all the way to ${b}`,
+  (x, a, b) => `${a}, ${x}, ends around ${b}`,
+  (x, a, b) => `${a}, ${x}, and then at ${b} it's clear`,
+  (x, a, b) => `${a}, ${x}, cleans up at ${b}`,
+];
+
+/** The camera turns: what is called next is seen on the way back. */
+export const turnsBack: readonly string[] = [
+  ...['Pulling back.', 'Pulling out.', "Okay, I'm coming out.", 'Reeling in.', 'Retrieving.', 'Backing out.'],
+  ...[
+    'Retracting the camera.',
+    'Bringing it home.',
+    'Heading back to the cleanout.',
+    'Now going in reverse.',
+  ],
+];
+
+/** The main is seen or supposed, not reached. */
+export const mainNotReached: readonly ((at: string) => string)[] = [
+  (n) => `${n}, I can see the main up ahead`,
+  (n) => `${n}, there's the main coming up`,
+  (n) => `${n}, almost at the main`,
+  (n) => `${n}, coming up on the main`,
+  (n) => `main's probably around ${n}`,
+  (n) => `main should be about ${n}`,
+  (n) => `total footage ${n} feet`,
+];
+
 /** How deep the pipe lies at a place. */
 export const located: readonly ((at: string, depth: string) => string)[] = [
   (n, d) => `located at ${n} feet, ${d} feet deep`,

@@ -69,6 +69,9 @@ export const takenBack: readonly ((thing: string, n: string) => readonly string[
   (x, n) => [`${x} at ${n}.`, "Never mind, that's nothing."],
   (x, n) => [`${x} at ${n}.`, 'Disregard that last one.'],
   (x, n) => [`${x} at ${n}.`, "No wait, that's just a shadow."],
+  (x, n) => [`${n}, ${x}.`, 'Nope, just a stain.'],
+  (x, n) => [`${n}, ${x}.`, "Nah, that's just a shadow."],
+  (x, n) => [`${n}, ${x}.`, "Nope, that's nothing."],
 ];
 
 /** From `n` to `m`, and then to `k` instead. */
