@@ -210,5 +210,6 @@ export const depthFigures: readonly Idiom[] = [
   [
     /(?<=\b(?:depth|deep|sonde|(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+locat(?:e|ed|es))\s*[,:]?\s*(?:(?:at|is|says|reads|about|~)\s*)*)(\d{1,2})\s*(?:feet|foot|ft)\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|"|in\b|inch|%|percent|\.\d|\/|o'?\s?clock|deep))/gi,
     ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
+    /depth|deep|sonde|locat/i,
   ],
 ];

@@ -31,6 +31,7 @@ export const findingIdioms: readonly Idiom[] = [
       'gi',
     ),
     besideIt,
+    /\bleft\b/i,
   ],
   // "clay's about an inch thick here"
   [

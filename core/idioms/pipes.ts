@@ -110,6 +110,7 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, coupling = '']) => quoted(coupling),
+    /coupling|adapter|boot/i,
   ],
   // "pvc repair, 4 ft of it"
   [
@@ -535,6 +536,7 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     '; ',
+    /\bthe\b/i,
   ],
   // "4 in abs for the first 9 feet then 4 in clay with roots at …"
   [
@@ -613,6 +615,7 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, long = '']) => `${long} pieces`,
+    /section|joints|sticks|lengths/i,
   ],
   [
     new RegExp(

@@ -201,16 +201,23 @@ export const readingFigures: readonly Idiom[] = [
   ],
 ];
 
+const thingAtPlace = /^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z]\s*,?\s*$/i;
+/** Of the thing that stands ahead with its place. */
+const endsThere = ({ index, input, 1: end = '' }: RegExpExecArray): string | undefined =>
+  thingAtPlace.test(input.slice(0, index)) ? ` to ${end} ft` : undefined;
+
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
   // "3, roots, and then at 5 it's clear", "cleans up at 5": where they end.
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z])\s*,?\s+(?:(?:and|then|but)\s+)*(?:(?:at|by|around)\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it's|it\s+is|they're|they\s+are|that's|it|we're)\s+(?:(?:all|pretty|nice\s+and)\s+)*(?:clear|clean|gone|fine|good\s+again|cleared|cleans|clears|back\s+to\s+normal)(?:\s+(?:up|out|again))*(?=\s*(?:$|[,.;]))/gi,
-    ([, end = '']) => ` to ${end} ft`,
+    /(?:,\s*)?(?:\b(?:and|then|but)\s+)*(?:\b(?:at|by|around)\s+)?(~?\s*\b\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it's|it\s+is|they're|they\s+are|that's|it|we're)\s+(?:(?:all|pretty|nice\s+and)\s+)*(?:clear|clean|gone|fine|good\s+again|cleared|cleans|clears|back\s+to\s+normal)(?:\s+(?:up|out|again))*(?=\s*(?:$|[,.;]))/gi,
+    endsThere,
+    /clear|clean|gone|fine|again|normal/i,
   ],
   [
-    /(?<=^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z])\s*,?\s+(?:(?:and|then|it|but|they)\s+)*(?:cleans?|clears?)\s+(?:up|out)\s+(?:at|by|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\b/gi,
-    ([, end = '']) => ` to ${end} ft`,
+    /(?:,\s*)?\b(?:(?:and|then|it|but|they)\s+)*(?:cleans?|clears?)\s+(?:up|out)\s+(?:at|by|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\b/gi,
+    endsThere,
+    /clean|clear/i,
   ],
   // "crack on top, all the way to 5": a place, no hour.
   [
@@ -585,6 +592,7 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+[a-z]+(?:\s+[a-z]+)?)\s+(?:starts|begins)\s*,?\s+(?:(?:and|then)\s+)?(?:ends|stops)\s+(?:at\s+|@\s*)?(?=~?\s*\d)/gi,
     ' to ',
+    /starts|begins/i,
   ],
   // "57, that's a bad one, call it 60"
   [
@@ -658,6 +666,7 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=^\s*~?\s*\d.*)\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:(?:out|up|down|back|over)\s+)?(?:all\s+the\s+way\s+)?(?:to|thru|through|until|till)\s+(?:(?:about|around|like|maybe|roughly)\s+|~\s*)*(?=\d)/gi,
     'runs to ',
+    /\bfrom\s+(?:here|there)\b/i,
   ],
   // "sharp 90"
   [

@@ -66,6 +66,7 @@ export const separatorIdioms: readonly Idiom[] = [
       'gi',
     ),
     ' to ',
+    /[>→]/,
   ],
   [
     new RegExp(
