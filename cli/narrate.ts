@@ -1,7 +1,7 @@
 import { isUtf8 } from 'node:buffer';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { captionFormat, readCaptions } from '../core/narration/captions.js';
+import { captionFormat, readCaptions } from '../core/captions.js';
 import { narrate, type NarrationOptions } from '../core/narration/narrate.js';
 
 type Write = (text: string) => void;

@@ -9,6 +9,18 @@ const tool = String.raw`(?:(?:old|drain)\s+)?(?:snake|auger|cable|(?:root\s+)?cu
 
 /** What lies loose in the pipe or was left in it: "sand and gravel", "clay shards in the bottom", "a snake stuck in the line". */
 export const debrisIdioms: readonly Idiom[] = [
+  // "somebody poured concrete in here", "concrete poured in the line": it lies in the pipe.
+  [
+    /\b(?:(?:somebody|someone|they|contractor)\s+)?(?:poured|dumped|washed(?:\s+out)?)\s+(concrete|grout|cement|mortar)\s+(?:down\s+|in|into)(?:\s+(?:here|it|there|(?:the|this)\s+(?:pipe|line|sewer|drain)))?|\b(concrete|grout|cement|mortar)\s+(?:that\s+was\s+|was\s+|been\s+|got\s+)?(?:poured|dumped|washed)\s+(?:down\s+|in|into)(?:\s+(?:here|it|there|(?:the|this)\s+(?:pipe|line|sewer|drain)))?/gi,
+    ([, one, other = '']) => `${one ?? other} in the pipe`,
+    /concrete|grout|cement|mortar/i,
+  ],
+  // "nail coming through the top", "something sharp sticking through the side"
+  [
+    /\b(?:(?:an?|some|like|looks\s+like)\s+)*(?:(?:big|long|rusty|old)\s+)*((?:nail|screw|rebar|stake|bolt|spike|something\s+(?:sharp|hard|metal))(?:\s+or\s+an?\s+[a-z]+)?)\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:coming|came|comes|poking|sticking|stuck)\s+(?:in\s+|out\s+|right\s+|down\s+)*(?:through|thru)\b(?:\s+(?:the|our)\s+(?:pipe|wall|line)\b)?/gi,
+    ([said]) => `sticks in ${quoted(said)}`,
+    /nail|screw|rebar|stake|bolt|spike|something/i,
+  ],
   // "patch of concrete in the invert": what lies in the pipe, no pipe.
   [
     /\b(?:an?\s+)?(?:patch|blob|glob|lump|slug|puddle|spill|bit|dab)\s+of\s+(?:hard(?:ened)?\s+|dried\s+)?(?:concrete|grout|mortar|cement)\b/gi,

@@ -33,6 +33,8 @@ export const hearsayIdioms: readonly Idiom[] = [
   String.raw`\b(?:i|we)\s+(?:thought|expected|figured)\b(?=[^;]*\bbut\s+(?:no\b|not\b|nothing\b|none\b|(?:it's|it\s+is|it\s+was|that's)\s+(?:clear|fine|good|clean|nothing|not)\b))`,
   // "we cut the roots at 20 last year"
   String.raw`\b(?:we|i|they|somebody|someone|he|you)\s+${worked}\b(?=[^;]*\b${longAgo}\b)${unlessHere}`,
+  // "mud in the cleanout, I cleaned that out"
+  String.raw`${clause}(?=[^;]*\b(?:i|we)\s+(?:(?:just|already|went\s+ahead\s+and)\s+)*(?:cleaned|cleared|scooped|dug|shoveled|vacuumed)\s+(?:that|it|them|those|all\s+that)\s+(?:out|up)\b\W*$)(?=[^;]*\b(?:mud|dirt|debris|gravel|sand|rocks?|leaves|sludge|wipes|grease)\b)`,
   // "is that roots at 41?"
   String.raw`${clause}${whose}(?:was|is|are|were|could|did|does)\s+(?:there|that|it|this|those)\b(?=[^;]*\?\s*$)`,
 ].map((says): Idiom => [new RegExp(`${says}[^;]*`, 'gi'), asNote]);

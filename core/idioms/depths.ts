@@ -12,6 +12,12 @@ const ends = String.raw`(?=\s*(?:$|[,.;]|and\b))`;
 
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
+  // "let me get a depth at 31", "depth at 31": how deep comes in the next sentence.
+  [
+    /^\W*(?:(?:and|okay|so|now|let\s+me|let's|i'll|i'm|i\s+will|we'll|we|i|gonna|going\s+to|just|get|getting|got|grab|take|taking|shoot|do|doing|a|the|one|another|need)\s+)*(?:depth|locate)\s+(?:(?:reading|shot)\s+)?(?:at|on|@)\s+(?:about\s+|~\s*)?(?=\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\W*$)/gi,
+    'locating at ',
+    /depth|locate/i,
+  ],
   // "5 feet deep at 14, 6 feet deep at 17", "4 foot of cover at 14"
   [
     new RegExp(

@@ -8,6 +8,30 @@ const sameSized = (how: string): string =>
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
+  // "root, same on 17"; "same as 5" is no hour.
+  [new RegExp(String.raw`\bsame\s+(?:thing\s+|deal\s+)?on\s+(?=${aNumber})`, 'gi'), 'same thing at '],
+  [
+    new RegExp(
+      String.raw`(?<=[a-z]\s*,\s*)(?:the\s+)?same\s+as\s+(?:the\s+(?:one|other)\s+)?(?:(?:at|on)\s+)?(?=${aNumber})[a-z\d. -]+?(?=\s*(?:$|[,;]|\.(?!\d)))`,
+      'gi',
+    ),
+    asNote,
+  ],
+  // "water, and it doesn't let go until 31"
+  [
+    /(?:,\s*)?\b(?:(?:and|it|i|we|that)\s+)*(?:doesn't|does\s+not|don't|do\s+not|didn't|did\s+not|won't)\s+(?:let\s+(?:go|up)|clear(?:\s+up)?|end|quit|stop|(?:come|get)\s+out(?:\s+of\s+(?:it|that|the\s+water))?)\s+(?:until|till|til)\s+/gi,
+    ' to ',
+    /until|till?\b/i,
+  ],
+  // "crack down the right side, maybe three feet of it"
+  [
+    new RegExp(
+      String.raw`,?\s+(?:(?:maybe|about|around|probably|roughly|like|and)\s+)*(${aNumber}(?:\s+and\s+a\s+half|\.\d+)?)\s*(?:feet|foot|ft)\s+of\s+(?:it|that)\b`,
+      'gi',
+    ),
+    ([, long = '']) => ` for ${long} feet`,
+    /\bof\s+(?:it|that)\b/i,
+  ],
   // "goes another three feet"
   [
     /^\s*(?:(?:and|it|that)\s+)*(?:goes|runs|continues|lasts)\s+(?:on\s+)?(?:for\s+)?another\s+(?=[a-z\d. -]{1,20}\s(?:feet|foot|ft)\b)/gi,

@@ -458,6 +458,17 @@ export const pointFigures: readonly Idiom[] = [
     /\b(?:(?:(?:there's|here's|and)\s+)?(?:the\s+|our\s+)?(?:city\s+|street\s+)?main(?:'s|\s+is)?\s+(?:(?:just|right|is|coming)\s+)*(?:coming\s+up|up\s+ahead|up\s+(?:here|there)|ahead)|(?:i|we|you)(?:\s+can)?\s+(?:(?:just|almost|now|already)\s+)*(?:see|make\s+out)\s+(?:the\s+|our\s+)?(?:city\s+|street\s+)?main(?=\W*$|\s+(?:up\s+)?(?:ahead|from\s+here|now|there)\b)|(?:almost|nearly|just\s+about|close\s+to|coming\s+up\s+(?:on|to)|getting\s+(?:close|near)(?:\s+to)?|approaching|nearing)\s+(?:at\s+|to\s+|in\s+|into\s+)?(?:the\s+|our\s+)?(?:city\s+|street\s+)?main)\b(?!\s+(?:line|clean))(?:\s+(?:up\s+)?(?:ahead|from\s+here|now|there))?/gi,
     asNote,
   ],
+  // "main, it's a cored hole with a boot": how it was made, no hole.
+  [
+    /(?:,\s*)?\b(?:(?:it's|that's|with)\s+)?(?:an?\s+)?(?:(?:nice|clean|rough|good)\s+)?(?:cored|core[\s-]drilled|drilled|core)\s+hole\b(?:\s+with\s+an?\s+[a-z]+)?(?<=\b(?:tap|main|saddle|connection|tie|wye|tee)\b[^;]*)/gi,
+    besideIt,
+    /\bhole\b/i,
+  ],
+  // "two inch vent on top"
+  [
+    /\b(?<!\broof\s+)vent\s+(?=(?:on\s+(?:the\s+)?(?:top|left|right)|off\s+the\s+top|comes\s+in|ties?\s+in|at\s+the\s+top)\b)/gi,
+    `tie in ${quoted('vent')} `,
+  ],
   // "3 foot joints", "two foot sections": how long the pipes are.
   [
     /\b(?:(?:it's|it\s+is|they're|we've|it)\s+)?(?:got\s+|has\s+|have\s+|had\s+)?(?:\d+(?:\.\d+)?|one|two|three|four|five|six|eight|ten|twenty)[\s-]*(?:foot|ft|')\s+(?:joints|sections|lengths|sticks|pieces)\b(?!\s+(?:at|have|has|are|with)\b)(?:\s+from\s+here(?:\s+on)?)?/gi,

@@ -89,7 +89,7 @@ export const waterIdioms: readonly Idiom[] = [
   // "35 deep belly" is no depth.
   [/\b(?:really\s+|very\s+|pretty\s+)?deep\s+(?=(?:belly|sag|dip|low\s+spot|pool|puddle)\b)/gi, 'large '],
   [
-    /\b(?:the\s+)?water\s+(?:comes|came|is|goes|gets)\s+(?:up\s+)?(?:to\s+)?(?:(?:about|around|like)\s+)*(half|a\s+third|a\s+quarter|two\s+thirds|three\s+quarters)(?:\s*way)?(?:\s+(?:up|full|(?:of\s+)?the\s+pipe))*/gi,
+    /\b(?:the\s+)?water(?:'s|\s+(?:comes|came|is|goes|gets))\s+(?:up\s+)?(?:to\s+)?(?:(?:about|around|like|maybe|probably)\s+)*(half|a\s+third|a\s+quarter|two\s+thirds|three\s+quarters)(?:\s*way)?(?:\s+(?:up|full|(?:of\s+)?the\s+pipe))*(?!\s+(?:by|at|around|up|full)\b)/gi,
     ([, share = '']) => `standing water ${share.replace(/^a\s+/, '')} full`,
   ],
   [
@@ -289,6 +289,12 @@ const place = String.raw`~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?`;
 
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
+  // "there's water from 14 to 17"
+  [
+    /(?<!\b(?:standing|ground|running|under|of|the|hot|waste|rain|storm|clear|into|in|fresh|holds?|holding)\s+)\b(?:standing\s+water\s+starts|water)\s*,?\s+(?=(?:from\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:to|-|through)\s*~?\s*\d+(?:\.\d+)?(?!\s*(?:in\b|inch|"|%|percent|\/)))/gi,
+    'standing water ',
+    /\bwater\b/i,
+  ],
   // "an inch of water, all the way to 5"
   [
     /\b(\d[\d ./-]*|\d*[½¼¾⅛⅜⅝⅞])\s*(?:in(?:ch(?:es)?)?\b|")\s+of\s+(?:standing\s+)?water\s*,?\s+(?:(?:and|it|that|goes|runs|lasts|stays|all\s+the\s+way|clear|up|down|out|on)\s+)*(?:to|until|till|through|(?:ends|quits|stops)\s+(?:at|around|by))\s+((?:about\s+|around\s+|~\s*)?\d+(?:\.\d+)?)(?!\s*(?:in\b|inch|"|%|percent|o'?clock|[\d/:]))/gi,

@@ -167,7 +167,8 @@ function takesPlace(talk: Talk, sentence: string): Correction | undefined {
   return moved(talk, item, reading);
 }
 
-const isNoDefect = new RegExp(String.raw`^${noDefect}\W*$`, 'i');
+/** No defect, or a fitting that might be any. */
+const isNoDefect = new RegExp(String.raw`^(?:${noDefect}|(?:an?\s+)?fitting)\W*$`, 'i');
 /** What only seemed to be one thing is another, or none. */
 const onlyIs = (item: NarrationItem, rather: string): Correction =>
   item.entry.reading_ft === undefined || isNoDefect.test(rather) || !meaningsIn(rather).some(namesThing)

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import fc from 'fast-check';
 import { entrySchema } from '../job/schema.js';
-import { captionFormat, captionsText, readCaptions } from './captions.js';
+import { captionFormat, captionsText, readCaptions } from '../captions.js';
 import { narrate, type NarrationItem } from './narrate.js';
 import type { LogContext } from '../logline/context.js';
 import { inOrder, narrationParts, sayItem } from './parts.js';

@@ -46,13 +46,20 @@ export function takeLater(
 const depthAlone =
   /^\W*(?:okay\W+|~\s*)?\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft\b|')(?:\s*\d{1,2}(?:\.\d+)?\s*(?:in(?:ch(?:es)?)?|")?)?(?:\s+(?:even|flat|deep|down))?\W*$/i;
 
+/** "Six two.", right after what is being located was named: feet and inches. */
+const feetInchesAlone = /^\W*(?:okay\W+|~\s*)?(\d{1,2})[\s.]+(1[01]|\d)\W*$/i;
+const feetOf = ([, feet, inches]: RegExpExecArray): number =>
+  Math.round(10_000 * (Number(feet) + Number(inches) / 12)) / 10_000;
+
 /** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
 export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   const { locating } = talk;
   if (!locating || said.index - locating.index > 2) return false;
-  const [depth, ...more] = draft.numbers;
-  if (!depth || more.length > 0 || depth.value > mostDepth_ft) return false;
+  const bare = said.index - locating.index === 1 ? feetInchesAlone.exec(text) : null;
+  const [depth, ...more] = bare ? [feetOf(bare)] : draft.numbers.map(({ value }) => value);
+  if (depth === undefined || more.length > 0 || depth > mostDepth_ft) return false;
   if (
+    !bare &&
     !/\b(?:getting|got|says?|saying|said|reads?|reading|shows?|showing|it's|that's|about|call\s+it)\b/i.test(
       text,
     ) &&
@@ -63,7 +70,7 @@ export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text:
   talk.items.push({
     video_s: said.sentence.at(0),
     sentence: `${locating.text} ${said.sentence.text}`,
-    entry: { kind: 'locate', reading_ft: locating.reading_ft, pass: talk.pass, depth_ft: depth.value },
+    entry: { kind: 'locate', reading_ft: locating.reading_ft, pass: talk.pass, depth_ft: depth },
     point: null,
     certain: true,
     assumed: [],

@@ -1,6 +1,6 @@
 import { aNumber } from '../number-words.js';
 import { breaksIn } from '../speech/run-on.js';
-import type { Cue } from './captions.js';
+import type { Cue } from '../captions.js';
 
 /** One sentence of a narration; its words may come from several cues. */
 export interface Sentence {

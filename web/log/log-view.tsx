@@ -2,7 +2,7 @@ import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { capital } from '../../core/capital.js';
 import type { Line, Run } from '../../core/job/schema.js';
-import type { Cue } from '../../core/narration/captions.js';
+import type { Cue } from '../../core/captions.js';
 import type { ToRead } from '../../core/logprint/to-read.js';
 import type { Warning } from '../../core/warning.js';
 import { SaveReport } from '../documents/save-buttons';

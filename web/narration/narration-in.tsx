@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Cue } from '../../core/narration/captions.js';
+import type { Cue } from '../../core/captions.js';
 import type { Run } from '../../core/job/schema.js';
 import { Press } from '../controls/controls';
 import type { JobContext } from '../shell/job-layout';

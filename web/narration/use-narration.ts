@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Line, Point, Run } from '../../core/job/schema.js';
 import { parseLogLine, type LogContext, type LogPart } from '../../core/logline/parse.js';
 import { printLogLine } from '../../core/logprint/print.js';
-import { captionFormat, readCaptions, type CaptionFault, type Cue } from '../../core/narration/captions.js';
+import { captionFormat, readCaptions, type CaptionFault, type Cue } from '../../core/captions.js';
 import {
   narrate,
   type Narration,

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref, type RefObject } from 'react';
 import { runHead, type Edit } from '../../core/edits/index.js';
-import { captionsText, type Cue } from '../../core/narration/captions.js';
+import { captionsText, type Cue } from '../../core/captions.js';
 import { freeId } from '../../core/job/free-id.js';
 import type { Entry, Line, Run } from '../../core/job/schema.js';
 import type { Change } from '../api/job';

@@ -1,0 +1,136 @@
+import { anyMaterial } from '../idioms/pipes.js';
+import { aNumber } from '../number-words.js';
+import { normalize } from '../speech/normalize.js';
+import { meaningsIn } from '../speech/phrases.js';
+import { onTheWayOut } from './movement.js';
+import type { Talk } from './talk.js';
+
+/** A sentence in words that no longer need the talk around it: "from there on" with the head's reading. The first way that fits. */
+export const rephrased = (talk: Talk, text: string, index: number): string =>
+  fromZero(talk, text) ??
+  outOfWater(talk, text) ??
+  roundAgain(talk, text) ??
+  fromThereOn(talk, text) ??
+  onTheWayBack(talk, text) ??
+  thereItIs(talk, text, index) ??
+  allTheWayTo(talk, text) ??
+  betweenTwo(text) ??
+  sameTurn(talk, text) ??
+  fromHere(talk, text);
+
+/** "PVC for eight feet, then clay", before anything was read: of the first eight. */
+function fromZero(talk: Talk, text: string): string | undefined {
+  const length =
+    /^[^.\d]{0,40}?\bfor\s+(?=(?:about\s+)?[a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\b[\s,]+(?:and\s+)?then\b)/i;
+  const ofThat =
+    /^(?:\W|\b(?:(?:so|and|okay|ok|we|i)(?:['’]ve)?|got|get|have|had|about)\b)*([a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\s+)of\s+(?:that|it|this)\b[\s,]+(?:and\s+)?(?=then\b)/i;
+  if ((talk.reading ?? 0) !== 0 || talk.items.some(({ entry }) => entry.reading_ft)) return undefined;
+  if (ofThat.test(text)) return text.replace(ofThat, 'at $1');
+  return talk.items.length === 0 && length.test(text)
+    ? text.replace(/\bfor\s+/i, 'for the first ')
+    : undefined;
+}
+
+/** "Forty four, out", while the camera is in water: no pass. */
+function outOfWater({ items }: Talk, text: string): string | undefined {
+  const isIn = items.some(
+    ({ entry }) =>
+      entry.to_ft === undefined &&
+      (entry.kind === 'hidden' || (entry.kind === 'finding' && entry.finding === 'belly')),
+  );
+  return isIn && /^\W*[a-z\d\s.-]{2,30},\s*(?:(?:we're|i'm|and|now|okay)\s+)*out\W*$/i.test(text)
+    ? text.replace(/\bout\W*$/i, 'out of the water')
+    : undefined;
+}
+
+const pipeFromThere = new RegExp(
+  String.raw`^\W*(?:(?:and|so|then)\s+)?(?:from\s+(?:there|here)|after\s+(?:that|this))(?:\s+(?:on|out|down|up))*\s*,?\s+(?:it's|it\s+is|we're\s+in(?:to)?|it\s+goes\s+to|you've\s+got|we've\s+got)\s+(?:(?:all|old|the|just)\s+)*(?=(?:[a-z]+\s+)?${anyMaterial}\b)`,
+  'i',
+);
+
+/** "Nineteen's the wall. From there it's clay tile": the pipe changes where the head is. */
+function fromThereOn({ reading, pipe }: Talk, text: string): string | undefined {
+  if (reading === undefined || pipe === undefined || !pipeFromThere.test(text)) return undefined;
+  return text.replace(pipeFromThere, `at ${reading} change to `);
+}
+
+const twoPlaces =
+  /^(\W*(?:(?:and|so|okay|at|around|about)\s+)*)([a-z\d. -]+?)\s*,\s*([a-z\d. -]+?)(?:\s+(?:foot|feet|ft))?(?:\s*,\s+|\s+)(?!(?:and|of|to|or|through|foot|feet|ft|in|inch(?:es)?|percent|degrees?|point|hundred|o'?clock)\b)(?=[a-z])/i;
+
+/** "Eleven, twelve, little bit of water": about halfway, as "eleven twelve" is. */
+function betweenTwo(text: string): string | undefined {
+  const [said = '', lead = '', ...places] = twoPlaces.exec(text) ?? [];
+  const [one, other] = places.map((place) => Number(normalize(place).heard.text));
+  return one !== undefined && other === one + 1
+    ? `${lead}about ${one + 0.5}, ${text.slice(said.length)}`
+    : undefined;
+}
+
+const upTo = new RegExp(
+  String.raw`^((?:(?!\b(?:from|at)\b|${aNumber})[^.;])*?)\s+all\s+the\s+way\s+(?:(?:down|up|out|over|back|in)\s+)?to\s+(?:the\s+(?:stack|wall|end|corner)\s+at\s+)?(?=${aNumber})`,
+  'i',
+);
+
+/** "Scale all the way to the stack at nine": from where the head is. */
+function allTheWayTo({ reading = 0 }: Talk, text: string): string | undefined {
+  const [, what] = upTo.exec(text) ?? [];
+  return what !== undefined && meaningsIn(what.trim()).some(({ is }) => is === 'finding')
+    ? text.replace(upTo, `$1 from ${reading} to `)
+    : undefined;
+}
+
+const turnsAlike =
+  /\b(?:(?:to|in|going|turning|goes)\s+)*(?:(?:the|that)\s+)?(?:(same)|other|opposite)\s+(?:direction|way)(?:\s+again)?\b/i;
+
+const mainAhead =
+  /\bmain\b[^,.;]{0,20}\b(?:ahead|coming\s+up)\b|\b(?:see|coming\s+up\s+(?:on|to))\s+the\s+main\W*$/i;
+
+/** "I can see the main ahead", and then "at forty nine there it is". */
+function thereItIs(talk: Talk, text: string, index: number): string | undefined {
+  if (mainAhead.test(text)) talk.mainAhead = index;
+  const isNext = talk.mainAhead !== undefined && index > talk.mainAhead && index - talk.mainAhead <= 2;
+  const found = /\b(?:there|here)\s+(?:it\s+is|we\s+(?:are|go))\b/i;
+  return isNext && found.test(text) ? text.replace(found, "that's the main") : undefined;
+}
+
+/** "On the way out", once the camera is pulled out: on the way back. */
+const onTheWayBack = ({ pulledOut }: Talk, text: string): string | undefined =>
+  pulledOut && onTheWayOut.test(text) ? text.replace(onTheWayOut, 'on the way back') : undefined;
+
+/** "Forty four, another forty five, same direction": as the last bend turned, or the other way. */
+function sameTurn({ items }: Talk, text: string): string | undefined {
+  const [, same] = turnsAlike.exec(text) ?? [];
+  const last = items.at(-1);
+  const clock = last?.point?.kind === 'bend' ? last.point.clock : undefined;
+  if (!turnsAlike.test(text) || (clock !== 3 && clock !== 9)) return undefined;
+  return text.replace(turnsAlike, (clock === 3) === (same !== undefined) ? 'to the right' : 'to the left');
+}
+
+/** "Thirty five, back to round": what was out of round ends. */
+function roundAgain({ items }: Talk, text: string): string | undefined {
+  const isOut = items.some(
+    ({ entry }) => entry.kind === 'finding' && entry.finding === 'deformation' && entry.to_ft === undefined,
+  );
+  const round =
+    /\b(?:(?:it's|it\s+(?:goes|comes|is)|pipe's)\s+)?(?:back\s+to\s+round|back\s+round|round\s+again)(?:\s+again)?\W*$/i;
+  return isOut && round.test(text) ? text.replace(round, 'deformation ends') : undefined;
+}
+
+/** "Every joint from here to twenty eight", "every joint from here on": "here" is the head's position. */
+function fromHere(talk: Talk, text: string): string {
+  const here =
+    /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i.exec(text) ??
+    /(?<=\bwater\b.{0,30})\bbehind\s+(?:it|that|this|the\s+[a-z]+)\s+(?:all\s+the\s+way\s+)?(?:back\s+)?(?=to\s)/i.exec(
+      text,
+    ) ??
+    /(?<=\b(?:every|each|all)\b.{0,20}\bjoints?\b.*)\bfrom\s+(?:here|there)\s+(?=on\b|out\b)/i.exec(text);
+  if (!here) return text;
+  // "Eighteen, the pipe's flat from here to twelve": the place it begins with.
+  const said = /^\W*(?:at\s+)?~?\s*(\d+(?:\.\d+)?)\b/.exec(
+    normalize(text.slice(0, here.index)).heard.text,
+  )?.[1];
+  const reading = said ?? talk.reading;
+  return reading === undefined
+    ? text
+    : `${text.slice(0, here.index)}from ${reading} ${text.slice(here.index + here[0].length)}`;
+}
