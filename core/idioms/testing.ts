@@ -19,7 +19,10 @@ const after =
   };
 
 /** "Toilet" alone would be a fixture met in the pipe; a flush is of a toilet unless another is named. */
-const from = (what: string) => (what === '' || /^(?:toilet|commode)s?$/i.test(what) ? '' : ` ${what}`);
+const from = (what: string) => {
+  if (what === '' || /^(?:toilet|commode)s?$/i.test(what)) return '';
+  return ` ${what.replace(/^bath$/i, 'bathroom')}`;
+};
 
 const told = String.raw`(?:(?:and|but|so|now|then|okay|ok|yeah|yep|well|there|here)\s*,?\s+)*(?:(?:it|that|the\s+(?:water|dye|flush|paper)|water|dye|paper|everything|all\s+of\s+it)(?:'s|\s+is|\s+was|\s+has|\s+just)?\s+)?(?:(?:is|was|just|all|right|still|really|kind\s+of|pretty\s+much)\s+)*`;
 const lead = String.raw`\s*,?\s*\b${told}`;

@@ -26,6 +26,7 @@ export const testedAt: readonly (readonly [says: (at: string) => string, outcome
   [(n) => `kitchen sink water comes in at ${n}`, { what: 'water', of: 'kitchen sink', arrives: true }],
   [(n) => `ran the tub, comes in at ${n} feet`, { what: 'water', of: 'tub', arrives: true }],
   [(n) => `${n}, ran the tub, nothing shows`, { what: 'water', of: 'tub', arrives: false }],
+  [(n) => `${n}, ran the bath, nothing comes`, { what: 'water', of: 'bathroom', arrives: false }],
   [(n) => `${n}, the washer is draining here`, { what: 'water', of: 'washer', arrives: true }],
   [(n) => `${n}, hose in the yard drain, nothing`, { what: 'water', of: 'yard drain', arrives: false }],
   [(n) => `${n}, dye in the floor drain doesn't show`, { what: 'dye', of: 'floor drain', arrives: false }],
