@@ -3,6 +3,8 @@ import { asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
 const remains = String.raw`(?:pipe|room|opening|bore|space|wall|metal|iron|clay|bottom|clearance|gap|hole|diameter|it|that|capacity|flow|top)`;
 
+const inchesLeft = String.raw`(?:(?:half\s+)?an?\s+inch|(?:an?\s+)?couple(?:\s+of)?\s+inches|${aNumber}[a-z\d\s./-]{0,20}?(?:inch(?:es)?|in\b|"|percent|%))`;
+
 /** How large a finding is and how it lies; what is left of the bore is no size of it. */
 export const findingIdioms: readonly Idiom[] = [
   // "we opened up the cleanout", "it opens back up": no gap.
@@ -27,7 +29,7 @@ export const findingIdioms: readonly Idiom[] = [
   // "two inches of opening left", "nothing left", "only half the pipe left": what remains, no side.
   [
     new RegExp(
-      String.raw`\s*,?\s*\b(?:(?:there's|there\s+is|is|and|with|maybe|about|only|just|like|barely|probably|got|have|has)\s+)*(?:nothing|none(?:\s+of\s+it)?|no\s+${remains}|(?:not\s+(?:much|a\s+(?:whole\s+)?lot)|(?:very\s+)?little|hardly\s+any(?:thing)?|barely\s+any(?:thing)?|(?:an?\s+)?(?:half|quarter|third|inch|couple(?:\s+of)?\s+inches|${aNumber}[a-z\d\s./-]{0,20}?(?:inch(?:es)?|in\b|"|percent|%))(?:\s+an?\s+inch)?)(?:\s+(?:of\s+)?(?:the\s+|a\s+|our\s+|any\s+)?${remains})+|${aNumber}[a-z\d\s./-]{0,20}?(?:inch(?:es)?|in\b|")(?=\s+left\s+open)|(?:not\s+much|(?:very\s+)?little|hardly\s+any(?:thing)?|barely\s+any(?:thing)?))\s+left\b(?!\s+(?:side|hand|wall))(?:\s+(?:open|here|there|of\s+it|to\s+work\s+with))?`,
+      String.raw`\s*,?\s*\b(?:(?:there's|there\s+is|is|and|with|maybe|about|only|just|like|barely|probably|got|have|has)\s+)*(?:nothing|none(?:\s+of\s+it)?|no\s+${remains}|(?:not\s+(?:much|a\s+(?:whole\s+)?lot)|(?:very\s+)?little|hardly\s+any(?:thing)?|barely\s+any(?:thing)?)(?:\s+(?:of\s+)?(?:the\s+|a\s+|our\s+)?${remains})*|(?:an?\s+)?(?:half|quarter|third)(?:\s+of)?\s+(?:the\s+|our\s+)${remains}|${inchesLeft}(?:\s+of\s+(?:the\s+)?${remains}(?=\s+left)|(?=\s+left\s+open)))\s+left\b(?!\s+(?:side|hand|wall))(?:\s+(?:open|here|there|of\s+it|to\s+work\s+with))?`,
       'gi',
     ),
     besideIt,

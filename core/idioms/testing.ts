@@ -13,7 +13,7 @@ const begun = new RegExp(String.raw`\b(?:flush\w*|dye|water\s+test)\b(?:(?!${aNu
 const after =
   (words: string) =>
   ({ index, input, 0: said }: RegExpExecArray): string | undefined => {
-    const [sent] = /\b(?:dye|flush|paper)\b/i.exec(said) ?? [];
+    const [sent] = /\b(?:dye|flush)\b/i.exec(said) ?? [];
     if (begun.test(input.slice(0, index))) return ` ${words} `;
     return sent === undefined ? undefined : ` ${/dye/i.test(sent) ? 'dye' : 'flush'} ${words} `;
   };
@@ -158,5 +158,5 @@ export const testingIdioms: readonly Idiom[] = [
     /\b(?:and\s+)?(?:let's\s+|let\s+me\s+|we'll\s+|i'll\s+|i\s+want\s+to\s+|to\s+)?see\s+(?:if|whether|what|how|where)\s+(?:it|that|the\s+(?:water|dye|flush)|water|anything)\b[^;.,]*/gi,
     ({ index, input }) => (begun.test(input.slice(0, index)) ? '' : undefined),
   ],
-  ...onlyIn(/flush|dye|water\s+test|paper/i, outcomes),
+  ...onlyIn(/flush|dye|water\s+test/i, outcomes),
 ];
