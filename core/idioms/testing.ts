@@ -10,12 +10,14 @@ const someone = String.raw`(?:(?:somebody|someone|he|she|they|we|i|you|go\s+ahea
 
 /** What was sent down, and nothing since with a place of its own. */
 const begun = new RegExp(String.raw`\b(?:flush\w*|dye|water\s+test)\b(?:(?!${aNumber})[^;.])*$`, 'i');
+const isBegun = ({ index, input }: RegExpExecArray): boolean => begun.test(input.slice(0, index));
+const leftOut = (match: RegExpExecArray): string | undefined => (isBegun(match) ? '' : undefined);
 const after =
   (words: string) =>
-  ({ index, input, 0: said }: RegExpExecArray): string | undefined => {
-    const [sent] = /\b(?:dye|flush)\b/i.exec(said) ?? [];
-    if (begun.test(input.slice(0, index))) return ` ${words} `;
-    return sent === undefined ? undefined : ` ${/dye/i.test(sent) ? 'dye' : 'flush'} ${words} `;
+  (match: RegExpExecArray): string | undefined => {
+    if (isBegun(match)) return ` ${words} `;
+    const [sent] = /\b(?:dye|flush)\b/i.exec(match[0]) ?? [];
+    return sent === undefined ? undefined : ` ${sent.toLowerCase()} ${words} `;
   };
 
 /** "Toilet" alone would be a fixture met in the pipe; a flush is of a toilet unless another is named. */
@@ -23,6 +25,11 @@ const from = (what: string) => {
   if (what === '' || /^(?:toilet|commode)s?$/i.test(what)) return '';
   return ` ${what.replace(/^bath$/i, 'bathroom')}`;
 };
+/** What was sent, and the fixture that is matched first. */
+const sent =
+  (what: string, went = '') =>
+  ([, ...fixtures]: RegExpExecArray): string =>
+    `${what}${from(fixtures.find(Boolean) ?? '')} ${went}`;
 
 const told = String.raw`(?:(?:and|but|so|now|then|okay|ok|yeah|yep|well|there|here)\s*,?\s+)*(?:(?:it|that|the\s+(?:water|dye|flush|paper)|water|dye|paper|everything|all\s+of\s+it)(?:'s|\s+is|\s+was|\s+has|\s+just)?\s+)?(?:(?:is|was|just|all|right|still|really|kind\s+of|pretty\s+much)\s+)*`;
 const lead = String.raw`\s*,?\s*\b${told}`;
@@ -94,7 +101,7 @@ export const testingIdioms: readonly Idiom[] = [
       String.raw`\b${someone}flush(?:ed|ing|es)?\s+(?:(?:it|that|test|twice|again|once)\b\s*)*(?:${into}${whose}(${fixture})\b)?`,
       'gi',
     ),
-    ([, what = '']) => `flush${from(what)} `,
+    sent('flush'),
   ],
   // "put some red dye in the floor drain"
   [
@@ -102,7 +109,7 @@ export const testingIdioms: readonly Idiom[] = [
       String.raw`\b${someone}(?:(?:put|poured|dropped|dumped|sent)\s+)?(?:(?:some|the|red|green|blue|yellow|bright)\s+)*dye(?:\s+test)?\s+(?:tablets?\s+)?${into}${whose}(${fixture})\b`,
       'gi',
     ),
-    ([, what = '']) => `dye${from(what)} `,
+    sent('dye'),
   ],
   // "ran the kitchen sink", "running water in the tub", "hose in the downspout", "poured a bucket down"
   [
@@ -110,21 +117,21 @@ export const testingIdioms: readonly Idiom[] = [
       String.raw`\b${someone}(?:ran|run|running|turned\s+on|turn\s+on|filled|emptied|dumped|drained|opened)\s+(?:(?:(?:some|the|a\s+(?:lot|bunch|little)\s+of)\s+)*(?:water|hose)\s+${into}${whose}(${room})|${whose}(${fixture})\b(?:\s+water\b)?)`,
       'gi',
     ),
-    ([, room = '', what = room]) => `water test${from(what)} `,
+    sent('water test'),
   ],
   [
     new RegExp(
       String.raw`\b${someone}(?:(?:put|stuck|ran|run|running|with)\s+)?(?:(?:a|the|garden)\s+)*hose\s+(?:running\s+)?(?:in|into|down|on|at)\s+${whose}(?:(${fixture})|cleanout|access|roof|vent|stack)\b`,
       'gi',
     ),
-    ([, what = '']) => `water test${from(what)} `,
+    sent('water test'),
   ],
   [
     new RegExp(
       String.raw`\b${someone}(?:poured|dumped|threw|sent|pour)\s+(?:(?:a|some|two|three|five|few|couple|of|gallon|five-gallon|big)\s+)*(?:bucket|gallons?|water)(?:s?\s+of\s+water)?(?:\s+(?:down|in|into|through)\b(?:\s+${whose}(?:(${fixture})|cleanout|access|line|it)\b)?)?`,
       'gi',
     ),
-    ([, what = '']) => `water test${from(what)} `,
+    sent('water test'),
   ],
   [
     new RegExp(
@@ -139,24 +146,24 @@ export const testingIdioms: readonly Idiom[] = [
       String.raw`\b(?:water\s+from\s+)?${whose}(${fixture})\s+(?:(?<=\bwater\s+from\s[^;,]*)|water\s+)(?=(?:is\s+|was\s+)?(?:com(?:es|ing)|came|arriv|show|run|ran|drain|goes|went|going))`,
       'gi',
     ),
-    ([, what = '']) => `water test${from(what)} `,
+    sent('water test'),
   ],
   [
     new RegExp(
       String.raw`\b${whose}(${fixture})(?:'s|\s+is|\s+was)\s+(?:draining|running|dumping|emptying)(?:\s+(?:in|out|through|here|right\s+here)\b)*`,
       'gi',
     ),
-    ([, what = '']) => `water test${from(what)} arrives `,
+    sent('water test', 'arrives '),
   ],
   // "ran the tub for five minutes"
   [
     /\s*,?\s*\bfor\s+(?:(?:about|a|good|couple|few|of|like)\s+)*[a-z\d]+\s+(?:minutes?|mins?|seconds?|hours?)\b/gi,
-    ({ index, input }) => (begun.test(input.slice(0, index)) ? '' : undefined),
+    leftOut,
   ],
   // "flush a toilet and see if it clears": how it went is said next.
   [
     /\b(?:and\s+)?(?:let's\s+|let\s+me\s+|we'll\s+|i'll\s+|i\s+want\s+to\s+|to\s+)?see\s+(?:if|whether|what|how|where)\s+(?:it|that|the\s+(?:water|dye|flush)|water|anything)\b[^;.,]*/gi,
-    ({ index, input }) => (begun.test(input.slice(0, index)) ? '' : undefined),
+    leftOut,
   ],
   ...onlyIn(/flush|dye|water\s+test/i, outcomes),
 ];

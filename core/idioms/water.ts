@@ -166,7 +166,7 @@ export const waterIdioms: readonly Idiom[] = [
   [
     /(?<=(?:standing water starts|\benter(?:s|ing|ed)?\s+(?:the\s+)?water)\b[^;]*?)\b(?:(?:(?:comes|came|back|is|are|we're)\s+)*out\s+of|exit(?:s|ing|ed)?|leav(?:es?|ing))\s+(?:the\s+)?water\b/gi,
     'standing water ends',
-    /out of|exit|leav/i,
+    /out\s+of|exit|leav/i,
   ],
   [/\b(?:exit(?:s|ing|ed)?|leav(?:es?|ing))\s+(?:the\s+)?water\b/gi, 'out of the water'],
   [/\bback\s+(?:up\s+)?in(?:to)?\s+(?:the\s+)?(?:air|clear|dry)\b/gi, 'out of the water'],

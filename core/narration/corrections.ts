@@ -30,7 +30,7 @@ const isAt = new RegExp(
   String.raw`${corrects}([a-z][a-z\s-]*?)(?:'s|\s+is|\s+are|\s+was|\s+were|\s+should\s+be)\s+(?:really\s+|actually\s+)?(?:at|@)\s+(.+)$`,
   'i',
 );
-const itIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|those\s+are|they're|that’s|it’s)`;
+export const itIs = String.raw`(?:${thatIs}|they're|those\s+are)`;
 /** "Actually that's broken": the newest thing is another. */
 const isRather = new RegExp(
   String.raw`^\W*(?:${soft}\W+)*(?:(?:no|wait|actually|${takesBack})\W+)+(?:${soft}\W+)*(?:that's|it's|that\s+is|it\s+is)\s+(?!(?:just|only|not|at|about|more|on|in|nothing)\b)(?:a\s+|an\s+)?(?!\d)([a-z].*)$`,
@@ -39,7 +39,7 @@ const isRather = new RegExp(
 
 /** "Nope, that's just a fitting", "nah, just a stain", "no, that's nothing": what was just named is none. */
 const onlySeemed = new RegExp(
-  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:${itIs}\s+)?(?:just|only)\s+(?!(?:at|about|like|a\s+(?:little|bit|few|couple)|an?\s+(?:inch|foot|quarter|half))\b)|(?:${itIs}\s+)?nothing\b(?:\s+(?:there|here|at\s+all))?\W*$)`,
+  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:(?:${itIs}|that’s|it’s)\s+)?(?:just|only)\s+(?!(?:at|about|like|a\s+(?:little|bit|few|couple)|an?\s+(?:inch|foot|quarter|half))\b)|(?:(?:${itIs}|that’s|it’s)\s+)?nothing\b(?:\s+(?:there|here|at\s+all))?\W*$)`,
   'i',
 );
 

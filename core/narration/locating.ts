@@ -1,5 +1,5 @@
 import { normalize, type NormalizedText } from '../speech/normalize.js';
-import { phraseAt } from '../speech/phrases.js';
+import { meaningsIn } from '../speech/phrases.js';
 import { mostDepth_ft, type Talk } from './talk.js';
 
 /** "Okay, locating now on the way back": what follows are places and depths. */
@@ -75,8 +75,7 @@ export function asLocate(talk: Talk, text: string, hearing: NormalizedText): str
   return `at ${at} located ${inFeet(depth)} deep${mark}`;
 }
 
-const namesFinding = (said: string): boolean =>
-  [...said.matchAll(/\b[a-z]/gi)].some(({ index }) => phraseAt(said.slice(index))?.meaning.is === 'finding');
+const namesFinding = (said: string): boolean => meaningsIn(said).some(({ is }) => is === 'finding');
 
 /** "31 inches", "7 11", "6 foot even": in feet and inches. */
 function inFeet(depth: string): string {

@@ -53,7 +53,11 @@ export const guessesMain = ({ items, pass }: Talk, text: string): boolean =>
   items.some(({ entry }) => entry.kind === 'stop' && entry.pass === pass) &&
   /\b(?:guess(?:ing)?|figur(?:e|ing)|assum(?:e|ing)|suppose|bet)\b[^,.;]{0,25}\bmain\b/i.test(text);
 
-export const onTheWayOut = /^\W*(?:(?:and|so|now|okay)\W+)*on\s+(?:the|my|our)\s+way\s+out\b/i;
+const onTheWayOut = /^\W*(?:(?:and|so|now|okay)\W+)*on\s+(?:the|my|our)\s+way\s+out\b/i;
+
+/** "On the way out", once the camera is pulled out: on the way back. */
+export const asOnTheWay = ({ pulledOut }: Talk, text: string): string =>
+  pulledOut ? text.replace(onTheWayOut, 'on the way back') : text;
 
 /**
  * Changes the pass at the start of a sentence that begins with it, or after the things of a sentence that ends with it.
@@ -61,11 +65,10 @@ export const onTheWayOut = /^\W*(?:(?:and|so|now|okay)\W+)*on\s+(?:the|my|our)\s
 export function turn(talk: Talk, text: string, firstThingAt: number | undefined): () => void {
   const turned = towardEnd(talk, text) ?? turnIn(text);
   if (!turned) return () => undefined;
-  // Once it is pulled out, "on the way out" is the way back.
-  if (talk.pulledOut && onTheWayOut.test(text)) return () => undefined;
   const now = () => {
     talk.pass = turned.pass;
-    talk.pulledOut = turned.pass === 'back' && /\b(?:out|in)\b/i.test(text.slice(turned.at));
+    talk.pulledOut =
+      turned.pass === 'back' && (talk.pulledOut || /\b(?:out|in)\b/i.test(text.slice(turned.at)));
   };
   if (firstThingAt === undefined || turned.at < firstThingAt) {
     now();

@@ -5,20 +5,19 @@ import { segmentsOf } from '../logline/segments.js';
 import { normalize, type NormalizedText } from '../speech/normalize.js';
 import { namesThing } from '../speech/meaning.js';
 import { phraseAt } from '../speech/phrases.js';
-import { moved, placeOnly, readingIn, type Correction } from './corrections.js';
+import { itIs, moved, placeOnly, readingIn, type Correction } from './corrections.js';
 import { contextOf, itemId, type NarrationItem, type Talk } from './talk.js';
 
 const begins = String.raw`^\W*(?:(?:(?:hang|hold)\s+on|wait|no|nope|oh|okay|ok|well|so|sorry|actually|correction|my\s+mistake|let\s+me\s+correct\s+that|yeah|yep|and|but)\W+)*`;
-const thatIs = String.raw`(?:that's|it's|that\s+is|it\s+is|that\s+was|it\s+was|they're|those\s+are)`;
 
 /** "That's not a hole, that's just a shadow": what was named is none, or is something else. */
 const isNot = new RegExp(
-  String.raw`${begins}${thatIs}\s+not\s+(?:really\s+|actually\s+)?(?:an?\s+|the\s+)?(?!\d|at\b|sure\b|bad\b|too\b|that\b)([a-z]+(?:\s+(?!that\b|it\b|they\b|those\b|but\b|just\b|on\b|from\b|at\b)[a-z]+)?)\b(?!')(?:\s+(?:on|from)\s+(?:the|your)\s+[a-z]+)?(?:\s+at\s+[a-z\d][a-z\d.\s-]*?(?=\s*,))?\W+(?:but\s+)?(?:${thatIs}\s+)?(?:(?:just|only|really|more\s+like)\s+)*(?:an?\s+)?([a-z].*)$`,
+  String.raw`${begins}${itIs}\s+not\s+(?:really\s+|actually\s+)?(?:an?\s+|the\s+)?(?!\d|at\b|sure\b|bad\b|too\b|that\b)([a-z]+(?:\s+(?!that\b|it\b|they\b|those\b|but\b|just\b|on\b|from\b|at\b)[a-z]+)?)\b(?!')(?:\s+(?:on|from)\s+(?:the|your)\s+[a-z]+)?(?:\s+at\s+[a-z\d][a-z\d.\s-]*?(?=\s*,))?\W+(?:but\s+)?(?:${itIs}\s+)?(?:(?:just|only|really|more\s+like)\s+)*(?:an?\s+)?([a-z].*)$`,
   'i',
 );
 /** "It's more like scale than grease". */
 const isMoreLike = new RegExp(
-  String.raw`${begins}(?:${thatIs}\s+|looks\s+|it\s+looks\s+)?(?:really\s+|actually\s+)?more\s+(?:like\s+(?:an?\s+)?([a-z][a-z\s]*?)\s+than\s+(?:an?\s+)?[a-z]|of\s+an?\s+([a-z].*)$)`,
+  String.raw`${begins}(?:${itIs}\s+|looks\s+|it\s+looks\s+)?(?:really\s+|actually\s+)?more\s+(?:like\s+(?:an?\s+)?([a-z][a-z\s]*?)\s+than\s+(?:an?\s+)?[a-z]|of\s+an?\s+([a-z].*)$)`,
   'i',
 );
 /**

@@ -5,7 +5,7 @@ import type { Cue } from '../captions.js';
 import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
-import { guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
+import { asOnTheWay, guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
 import { correctsBore } from './pipes.js';
 import { rephrased } from './rephrased.js';
 import { sentencesOf, type Sentence } from './sentences.js';
@@ -133,7 +133,7 @@ const unsettling: readonly (readonly [why: string, says: RegExp])[] = [
 ];
 
 function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
-  const { text } = sentence;
+  const text = asOnTheWay(talk, sentence.text);
   const asSaid = normalize(text);
   if (correctsBore(talk, asSaid.heard.text, index)) return;
   const correction =
@@ -151,12 +151,12 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     }
   }
   if (correction) {
-    join(talk, correction.item, text, index);
+    join(talk, correction.item, sentence.text, index);
     return;
   }
   // What a slip took back in the same breath is gone from the words as heard.
-  const again = withdraws.test(asSaid.heard.text) ? withdraws.exec(text) : null;
-  if (again && again.index > 0 && /[a-z]{3}/i.test(text.slice(again.index + again[0].length))) {
+  const again = withdraws.test(asSaid.heard.text) ? withdraws.exec(sentence.text) : null;
+  if (again && again.index > 0 && /[a-z]{3}/i.test(sentence.text.slice(again.index + again[0].length))) {
     startOver(talk, sentence, index, again);
     return;
   }

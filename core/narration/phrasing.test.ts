@@ -132,16 +132,21 @@ test('a thing at a place, however the place is put', () => {
       for (const at of [3, 7.5, 12, 24.5, 102]) means((say) => form(thing[0], say(at)), at, [one(thing, at)]);
 });
 
-test('from one place to another', () => {
-  for (const form of fromTo)
+/** Each form with every stretch, from one place to another, ft. */
+function meanStretches(forms: typeof fromTo, places: readonly (readonly [from: number, to: number])[]): void {
+  for (const form of forms)
     for (const [said, is] of stretches)
-      for (const [from, to] of [
-        [0, 5],
-        [7.5, 11],
-        [30, 36.5],
-        [98, 103],
-      ] as const)
+      for (const [from, to] of places)
         means((say) => form(said, say(from), say(to)), from, [{ is, at: from, to }]);
+}
+
+test('from one place to another', () => {
+  meanStretches(fromTo, [
+    [0, 5],
+    [7.5, 11],
+    [30, 36.5],
+    [98, 103],
+  ]);
 });
 
 test('water from where it begins to where it ends, and no inches of it', () => {
@@ -481,13 +486,10 @@ test('what else is said of a thing puts it on no other pass, side or place', () 
 });
 
 test('a stretch that goes on to a place ends there, be it a small number', () => {
-  for (const form of goesOnTo)
-    for (const [said, is] of stretches)
-      for (const [from, to] of [
-        [3, 5],
-        [14, 17.5],
-      ] as const)
-        means((say) => form(said, say(from), say(to)), from, [{ is, at: from, to }]);
+  meanStretches(goesOnTo, [
+    [3, 5],
+    [14, 17.5],
+  ]);
 });
 
 test('once the camera turns, what is called is seen on the way back', () => {

@@ -2,7 +2,6 @@ import { anyMaterial } from '../idioms/pipes.js';
 import { aNumber } from '../number-words.js';
 import { normalize } from '../speech/normalize.js';
 import { meaningsIn } from '../speech/phrases.js';
-import { onTheWayOut } from './movement.js';
 import type { Talk } from './talk.js';
 
 /** A sentence in words that no longer need the talk around it: "from there on" with the head's reading. The first way that fits. */
@@ -11,7 +10,6 @@ export const rephrased = (talk: Talk, text: string, index: number): string =>
   outOfWater(talk, text) ??
   roundAgain(talk, text) ??
   fromThereOn(talk, text) ??
-  onTheWayBack(talk, text) ??
   thereItIs(talk, text, index) ??
   allTheWayTo(talk, text) ??
   betweenTwo(text) ??
@@ -86,16 +84,11 @@ const mainAhead =
   /\bmain\b[^,.;]{0,20}\b(?:ahead|coming\s+up)\b|\b(?:see|coming\s+up\s+(?:on|to))\s+the\s+main\W*$/i;
 
 /** "I can see the main ahead", and then "at forty nine there it is". */
-function thereItIs(talk: Talk, text: string, index: number): string | undefined {
-  if (mainAhead.test(text)) talk.mainAhead = index;
-  const isNext = talk.mainAhead !== undefined && index > talk.mainAhead && index - talk.mainAhead <= 2;
+function thereItIs({ notes }: Talk, text: string, index: number): string | undefined {
   const found = /\b(?:there|here)\s+(?:it\s+is|we\s+(?:are|go))\b/i;
-  return isNext && found.test(text) ? text.replace(found, "that's the main") : undefined;
+  const isNext = () => [1, 2].some((back) => mainAhead.test(notes.get(index - back)?.sentence ?? ''));
+  return found.test(text) && isNext() ? text.replace(found, "that's the main") : undefined;
 }
-
-/** "On the way out", once the camera is pulled out: on the way back. */
-const onTheWayBack = ({ pulledOut }: Talk, text: string): string | undefined =>
-  pulledOut && onTheWayOut.test(text) ? text.replace(onTheWayOut, 'on the way back') : undefined;
 
 /** "Forty four, another forty five, same direction": as the last bend turned, or the other way. */
 function sameTurn({ items }: Talk, text: string): string | undefined {

@@ -2,7 +2,7 @@ import { sizeOfShare } from '../findings/measure.js';
 import { readEntry } from '../logline/entry-faults.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
-import { toNumber } from '../speech/numbers.js';
+import { feetOfInches, toNumber } from '../speech/numbers.js';
 import type { SentenceState } from './take-segment.js';
 import { add, amend, join, mostDepth_ft, type NarrationItem, type Talk } from './talk.js';
 
@@ -48,15 +48,15 @@ const depthAlone =
 
 /** "Six two.", right after what is being located was named: feet and inches. */
 const feetInchesAlone = /^\W*(?:okay\W+|~\s*)?(\d{1,2})[\s.]+(1[01]|\d)\W*$/i;
-const feetOf = ([, feet, inches]: RegExpExecArray): number =>
-  Math.round(10_000 * (Number(feet) + Number(inches) / 12)) / 10_000;
 
 /** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
 export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   const { locating } = talk;
   if (!locating || said.index - locating.index > 2) return false;
   const bare = said.index - locating.index === 1 ? feetInchesAlone.exec(text) : null;
-  const [depth, ...more] = bare ? [feetOf(bare)] : draft.numbers.map(({ value }) => value);
+  const [depth, ...more] = bare
+    ? [feetOfInches(12 * Number(bare[1]) + Number(bare[2]))]
+    : draft.numbers.map(({ value }) => value);
   if (depth === undefined || more.length > 0 || depth > mostDepth_ft) return false;
   if (
     !bare &&

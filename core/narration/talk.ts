@@ -37,8 +37,6 @@ export interface Talk {
   placeSentence?: { readonly index: number; readonly text: string } | undefined;
   /** A locate whose depth was not said yet. */
   locating?: { readonly index: number; readonly text: string; readonly reading_ft: number } | undefined;
-  /** Index of the sentence that saw the main ahead. */
-  mainAhead?: number;
   /** The camera was said to be pulled out, not back. */
   pulledOut?: boolean;
   /** The talk goes from locate to locate. */
