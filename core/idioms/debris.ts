@@ -13,13 +13,11 @@ export const debrisIdioms: readonly Idiom[] = [
   [
     /\b(?:(?:somebody|someone|they|contractor)\s+)?(?:poured|dumped|washed(?:\s+out)?)\s+(concrete|grout|cement|mortar)\s+(?:down\s+|in|into)(?:\s+(?:here|it|there|(?:the|this)\s+(?:pipe|line|sewer|drain)))?|\b(concrete|grout|cement|mortar)\s+(?:that\s+was\s+|was\s+|been\s+|got\s+)?(?:poured|dumped|washed)\s+(?:down\s+|in|into)(?:\s+(?:here|it|there|(?:the|this)\s+(?:pipe|line|sewer|drain)))?/gi,
     ([, one, other = '']) => `${one ?? other} in the pipe`,
-    /concrete|grout|cement|mortar/i,
   ],
   // "nail coming through the top", "something sharp sticking through the side"
   [
     /\b(?:(?:an?|some|like|looks\s+like)\s+)*(?:(?:big|long|rusty|old)\s+)*((?:nail|screw|rebar|stake|bolt|spike|something\s+(?:sharp|hard|metal))(?:\s+or\s+an?\s+[a-z]+)?)\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:coming|came|comes|poking|sticking|stuck)\s+(?:in\s+|out\s+|right\s+|down\s+)*(?:through|thru)\b(?:\s+(?:the|our)\s+(?:pipe|wall|line)\b)?/gi,
     ([said]) => `sticks in ${quoted(said)}`,
-    /nail|screw|rebar|stake|bolt|spike|something/i,
   ],
   // "patch of concrete in the invert": what lies in the pipe, no pipe.
   [

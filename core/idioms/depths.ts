@@ -16,7 +16,6 @@ export const depthFigures: readonly Idiom[] = [
   [
     /^\W*(?:(?:and|okay|so|now|let\s+me|let's|i'll|i'm|i\s+will|we'll|we|i|gonna|going\s+to|just|get|getting|got|grab|take|taking|shoot|do|doing|a|the|one|another|need)\s+)*(?:depth|locate)\s+(?:(?:reading|shot)\s+)?(?:at|on|@)\s+(?:about\s+|~\s*)?(?=\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\W*$)/gi,
     'locating at ',
-    /depth|locate/i,
   ],
   // "5 feet deep at 14, 6 feet deep at 17", "4 foot of cover at 14"
   [
@@ -216,6 +215,5 @@ export const depthFigures: readonly Idiom[] = [
   [
     /(?<=\b(?:depth|deep|sonde|(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+locat(?:e|ed|es))\s*[,:]?\s*(?:(?:at|is|says|reads|about|~)\s*)*)(\d{1,2})\s*(?:feet|foot|ft)\s+(1[01]|\d)\b(?!\s*(?:feet|foot|ft|'|"|in\b|inch|%|percent|\.\d|\/|o'?\s?clock|deep))/gi,
     ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
-    /depth|deep|sonde|locat/i,
   ],
 ];

@@ -33,7 +33,6 @@ export const findingIdioms: readonly Idiom[] = [
       'gi',
     ),
     besideIt,
-    /\bleft\b/i,
   ],
   // "clay's about an inch thick here"
   [

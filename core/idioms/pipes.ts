@@ -110,7 +110,6 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, coupling = '']) => quoted(coupling),
-    /coupling|adapter|boot/i,
   ],
   // "pvc repair, 4 ft of it"
   [
@@ -536,7 +535,6 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     '; ',
-    /\bthe\b/i,
   ],
   // "4 in abs for the first 9 feet then 4 in clay with roots at …"
   [
@@ -615,7 +613,6 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, long = '']) => `${long} pieces`,
-    /section|joints|sticks|lengths/i,
   ],
   [
     new RegExp(

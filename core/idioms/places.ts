@@ -21,7 +21,6 @@ export const stretchIdioms: readonly Idiom[] = [
   [
     /(?:,\s*)?\b(?:(?:and|it|i|we|that)\s+)*(?:doesn't|does\s+not|don't|do\s+not|didn't|did\s+not|won't)\s+(?:let\s+(?:go|up)|clear(?:\s+up)?|end|quit|stop|(?:come|get)\s+out(?:\s+of\s+(?:it|that|the\s+water))?)\s+(?:until|till|til)\s+/gi,
     ' to ',
-    /until|till?\b/i,
   ],
   // "crack down the right side, maybe three feet of it"
   [
@@ -30,7 +29,6 @@ export const stretchIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, long = '']) => ` for ${long} feet`,
-    /\bof\s+(?:it|that)\b/i,
   ],
   // "goes another three feet"
   [
@@ -236,12 +234,10 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?:,\s*)?(?:\b(?:and|then|but)\s+)*(?:\b(?:at|by|around)\s+)?(~?\s*\b\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it's|it\s+is|they're|they\s+are|that's|it|we're)\s+(?:(?:all|pretty|nice\s+and)\s+)*(?:clear|clean|gone|fine|good\s+again|cleared|cleans|clears|back\s+to\s+normal)(?:\s+(?:up|out|again))*(?=\s*(?:$|[,.;]))/gi,
     endsThere,
-    /clear|clean|gone|fine|again|normal/i,
   ],
   [
     /(?:,\s*)?\b(?:(?:and|then|it|but|they)\s+)*(?:cleans?|clears?)\s+(?:up|out)\s+(?:at|by|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\b/gi,
     endsThere,
-    /clean|clear/i,
   ],
   // "crack on top, all the way to 5": a place, no hour.
   [
@@ -616,7 +612,6 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s+[a-z]+(?:\s+[a-z]+)?)\s+(?:starts|begins)\s*,?\s+(?:(?:and|then)\s+)?(?:ends|stops)\s+(?:at\s+|@\s*)?(?=~?\s*\d)/gi,
     ' to ',
-    /starts|begins/i,
   ],
   // "57, that's a bad one, call it 60"
   [
@@ -690,7 +685,6 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?<=^\s*~?\s*\d.*)\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:(?:out|up|down|back|over)\s+)?(?:all\s+the\s+way\s+)?(?:to|thru|through|until|till)\s+(?:(?:about|around|like|maybe|roughly)\s+|~\s*)*(?=\d)/gi,
     'runs to ',
-    /\bfrom\s+(?:here|there)\b/i,
   ],
   // "sharp 90"
   [

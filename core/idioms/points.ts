@@ -462,7 +462,6 @@ export const pointFigures: readonly Idiom[] = [
   [
     /(?:,\s*)?\b(?:(?:it's|that's|with)\s+)?(?:an?\s+)?(?:(?:nice|clean|rough|good)\s+)?(?:cored|core[\s-]drilled|drilled|core)\s+hole\b(?:\s+with\s+an?\s+[a-z]+)?(?<=\b(?:tap|main|saddle|connection|tie|wye|tee)\b[^;]*)/gi,
     besideIt,
-    /\bhole\b/i,
   ],
   // "two inch vent on top"
   [

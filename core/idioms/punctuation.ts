@@ -66,7 +66,6 @@ export const separatorIdioms: readonly Idiom[] = [
       'gi',
     ),
     ' to ',
-    /[>→]/,
   ],
   [
     new RegExp(

@@ -1,5 +1,5 @@
 import { aNumber } from '../number-words.js';
-import { asNote, besideIt, onlyIn, quoted, type Idiom } from './traced-text.js';
+import { asNote, besideIt, quoted, type Idiom } from './traced-text.js';
 
 /** "OK nineteen", "at 19.5 feet". */
 const onlyPlace = new RegExp(
@@ -447,7 +447,7 @@ export const remarkIdioms: readonly Idiom[] = [
 ];
 
 /** "Back" says on the way back only where it stands by itself or with the pulling; anywhere else it means nothing here. */
-export const backwardFigures: readonly Idiom[] = onlyIn(/\bback\b/i, [
+export const backwardFigures: readonly Idiom[] = [
   [
     /(?<!\b(?:on\s+(?:the|my|our)\s+way|coming|pulling|pulled|pull|going|working|heading|way|it|is|picture|image|view|video|signal|lens)\s+|'s\s+)(?<!(?:^|[,;(])\s*|\d(?:\s*(?:feet|foot|ft))?\s+)\bback\b(?!\s+(?:to|in|into|on)\b(?<!\b(?:runs|goes|leads|heads|running|be|see|look|looking)\s+back\s+[a-z]+))\s*/gi,
     ({ 0: said, index, input }) =>
@@ -466,4 +466,4 @@ export const backwardFigures: readonly Idiom[] = onlyIn(/\bback\b/i, [
     /(?<=(?:^|[,;(])\s*|\d(?:\s*(?:feet|foot|ft))?\s+)back\s+(?=(?:at|there|here|up|of|behind|from|toward)\b)/gi,
     '',
   ],
-]);
+];

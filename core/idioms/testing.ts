@@ -1,5 +1,5 @@
 import { aNumber } from '../number-words.js';
-import { asNote, onlyIn, quoted, type Idiom } from './traced-text.js';
+import { asNote, quoted, type Idiom } from './traced-text.js';
 
 const whose = String.raw`(?:(?:the|a|an|my|your|his|her|their|our|that|upper|lower|back|front|other|(?:first|second|third)\s+floor)\s+)*`;
 const fixture = String.raw`(?:(?:(?:upstairs|downstairs|guest|master|hall|half|basement|kitchen|bath|bathroom|laundry|garage|main|powder|island|bar|prep|utility|mop|floor|area|yard|roof|storm|deck|patio)\s+)*(?:sink|bath(?:room|tub)?|tub|shower|toilet|commode|lav|faucet|washer|washing\s+machine|dishwasher|kitchen|laundry|downspout|gutter|roof\s+leader|water\s+heater|powder\s+room|(?<=\b(?:floor|area|yard|roof|storm|deck|patio)\s+)drain)s?)`;
@@ -165,5 +165,5 @@ export const testingIdioms: readonly Idiom[] = [
     /\b(?:and\s+)?(?:let's\s+|let\s+me\s+|we'll\s+|i'll\s+|i\s+want\s+to\s+|to\s+)?see\s+(?:if|whether|what|how|where)\s+(?:it|that|the\s+(?:water|dye|flush)|water|anything)\b[^;.,]*/gi,
     leftOut,
   ],
-  ...onlyIn(/flush|dye|water\s+test/i, outcomes),
+  ...outcomes,
 ];

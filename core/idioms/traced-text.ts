@@ -1,3 +1,6 @@
+import { oncePer } from '../once-per.js';
+import { codedNeeds, LetterRuns } from '../pattern-needs.js';
+
 /** Precedes something stated to be absent. */
 export const denial = '¬';
 /** Marks a possible boundary between two things: "there's", "we've got". */
@@ -107,22 +110,24 @@ export const afterPlace = (pattern: string): RegExp =>
     'gi',
   );
 
-/**
- * An idiom, and the words of the typed line with the same meaning. `only` is for speed: a text without it is not
- * searched for the pattern.
- */
-export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2], only?: RegExp];
+/** An idiom, and the words of the typed line with the same meaning. */
+export type Idiom = readonly [pattern: RegExp, to: Parameters<typeof rewrite>[2]];
 
-/** Applies one idiom after another, in the order listed. */
-export const rewriteAll = (heard: TracedText, idioms: readonly Idiom[]): TracedText =>
-  idioms.reduce(
-    (now, [pattern, to, only]) => (only?.test(now.text) === false ? now : rewrite(now, pattern, to)),
-    heard,
-  );
+const needsOfAll = oncePer((idioms: readonly Idiom[]) => idioms.map(([pattern]) => codedNeeds(pattern)));
 
-/** Idioms that may only be found in a text with this in it (no flag `g`); for speed. */
-export const onlyIn = (only: RegExp, idioms: readonly Idiom[]): readonly Idiom[] =>
-  idioms.map(([pattern, to]) => [pattern, to, only]);
+/** Applies one idiom after another, in the order listed. Those that cannot be in the text are not tried. */
+export function rewriteAll(heard: TracedText, idioms: readonly Idiom[]): TracedText {
+  const runs = new LetterRuns(heard.text);
+  const needs = needsOfAll(idioms);
+  let now = heard;
+  idioms.forEach(([pattern, to], i) => {
+    if (!runs.meet(needs[i] ?? [])) return;
+    const before = now;
+    now = rewrite(before, pattern, to);
+    if (now !== before) runs.add(now.text);
+  });
+  return now;
+}
 
 /** Characters of a note stand here, beyond all letters, while the words around them are read. */
 const apart = 0xe100;

@@ -166,7 +166,6 @@ export const waterIdioms: readonly Idiom[] = [
   [
     /(?<=(?:standing water starts|\benter(?:s|ing|ed)?\s+(?:the\s+)?water)\b[^;]*?)\b(?:(?:(?:comes|came|back|is|are|we're)\s+)*out\s+of|exit(?:s|ing|ed)?|leav(?:es?|ing))\s+(?:the\s+)?water\b/gi,
     'standing water ends',
-    /out\s+of|exit|leav/i,
   ],
   [/\b(?:exit(?:s|ing|ed)?|leav(?:es?|ing))\s+(?:the\s+)?water\b/gi, 'out of the water'],
   [/\bback\s+(?:up\s+)?in(?:to)?\s+(?:the\s+)?(?:air|clear|dry)\b/gi, 'out of the water'],
@@ -293,7 +292,6 @@ export const waterFigures: readonly Idiom[] = [
   [
     /(?<!\b(?:standing|ground|running|under|of|the|hot|waste|rain|storm|clear|into|in|fresh|holds?|holding)\s+)\b(?:standing\s+water\s+starts|water)\s*,?\s+(?=(?:from\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:to|-|through)\s*~?\s*\d+(?:\.\d+)?(?!\s*(?:in\b|inch|"|%|percent|\/)))/gi,
     'standing water ',
-    /\bwater\b/i,
   ],
   // "an inch of water, all the way to 5"
   [

@@ -1,5 +1,5 @@
 import { noDefect, takesBack, thatIs } from '../idioms/corrections.js';
-import { normalize } from '../speech/normalize.js';
+import { normalize, type NormalizedText } from '../speech/normalize.js';
 import { namesThing } from '../speech/meaning.js';
 import { meaningsIn, phraseAt } from '../speech/phrases.js';
 import type { NarrationItem, Talk } from './talk.js';
@@ -61,9 +61,13 @@ export type Correction =
 
 /**
  * "Sorry, that's not seventy nine, that's seventy eight", "no, make that forty percent", "scratch that": the item it
- * refers to, corrected or removed. Undefined where the sentence corrects nothing.
+ * refers to, corrected or removed. Undefined where the sentence, heard as `heard`, corrects nothing.
  */
-export function takeCorrection(talk: Talk, sentence: string): Correction | undefined {
+export function takeCorrection(
+  talk: Talk,
+  sentence: string,
+  { heard }: NormalizedText,
+): Correction | undefined {
   const last = talk.items.at(-1);
   if (!last) return undefined;
   const named = takesPlace(talk, sentence);
@@ -77,9 +81,7 @@ export function takeCorrection(talk: Talk, sentence: string): Correction | undef
   )
     return { is: 'renamed', item: last, says: `at ${last.entry.reading_ft} ${becomes}` };
   const seemed = onlySeemed.exec(sentence);
-  if (seemed && !/\d/.test(normalize(sentence).heard.text))
-    return onlyIs(last, sentence.slice(seemed[0].length));
-  const { heard } = normalize(sentence);
+  if (seemed && !/\d/.test(heard.text)) return onlyIs(last, sentence.slice(seemed[0].length));
   const text = heard.text.replace(/[¦]/g, ' ');
   const mended = putInstead(talk, last, text);
   if (mended) return mended;

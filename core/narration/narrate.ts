@@ -136,9 +136,11 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   const text = asOnTheWay(talk, sentence.text);
   const asSaid = normalize(text);
   if (correctsBore(talk, asSaid.heard.text, index)) return;
+  const hear = (words: string) => (words === text ? asSaid : normalize(words));
+  const corrects = text.replace(insteadOf, 'actually ');
   const correction =
     takeNamedCorrection(talk, text, asSaid, index - talk.lastAt <= 1) ??
-    takeCorrection(talk, text.replace(insteadOf, 'actually '));
+    takeCorrection(talk, corrects, hear(corrects));
   if (correction?.is === 'withdrawn') {
     withdraw(talk, sentence, index, correction.item);
     return;
@@ -162,7 +164,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
   }
   const answered = answeredTest(talk, text, index);
   const placed = answered ?? asLocate(talk, text, asSaid) ?? rephrased(talk, text, index);
-  const hearing = placed === text ? asSaid : normalize(placed);
+  const hearing = hear(placed);
   const advice =
     /\?\s*$/.test(text) ||
     isElsewhere(text) ||

@@ -1,5 +1,5 @@
 import { bendToSide } from '../idioms/points.js';
-import { placeOf, rewriteAll, traced } from '../idioms/traced-text.js';
+import { placeOf, rewrite, traced } from '../idioms/traced-text.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
 
@@ -69,7 +69,7 @@ const namesThing = (text: string): boolean => {
  */
 export function breaksIn(text: string): number[] {
   if (text.length < 60) return [];
-  const heard = spokenNumbers(rewriteAll(traced(text), [bendToSide]));
+  const heard = spokenNumbers(rewrite(traced(text), ...bendToSide));
   const groups = groupsOf(placesIn(heard.text), heard.text);
   if (groups.filter(({ range }) => !range).length < leastPlaces) return [];
   const subjects = groups.filter(({ to }) => subject.test(heard.text.slice(to))).length;

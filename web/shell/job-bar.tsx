@@ -52,7 +52,7 @@ export function JobBar({ job, line, view, waiting, live, historyOpen, onHistory 
               .join(' · ')}
           </Note>
         </Flex>
-        <JobTabs />
+        <JobTabs inert={!job} />
         {!narrow && (
           <Flex align="center" px="3">
             <SavedWords waiting={waiting} live={live} />

@@ -41,8 +41,11 @@ const RestLink = chakra(NavLink, {
   },
 });
 
-/** The tabs of a job; those that do not fit are in a list behind "More". */
-export function JobTabs() {
+/**
+ * The tabs of a job; those that do not fit are in a list behind "More". `inert` until the job's name stands before them: it
+ * moves them, and a press while they move would go to another one or be lost.
+ */
+export function JobTabs({ inert }: { inert: boolean }) {
   const seesPrices = useSeesPrices();
   const tabs = useMemo(() => jobTabs.filter(([to]) => isOpenTo(to, seesPrices)), [seesPrices]);
   const box = useRef<HTMLDivElement>(null);
@@ -68,7 +71,15 @@ export function JobTabs() {
   }, [open, tabs]);
   const rest = tabs.filter((_, i) => !shown.includes(i));
   return (
-    <Flex as="nav" ref={box} aria-label="Views of this job" flex="1" minWidth="0" position="relative">
+    <Flex
+      as="nav"
+      ref={box}
+      inert={inert}
+      aria-label="Views of this job"
+      flex="1"
+      minWidth="0"
+      position="relative"
+    >
       <Box position="absolute" inset="0" overflow="hidden" visibility="hidden" aria-hidden>
         <Flex ref={ruler} width="max-content">
           {tabs.map(([to, name]) => (
