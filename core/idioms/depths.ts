@@ -161,6 +161,11 @@ export const depthFigures: readonly Idiom[] = [
     /\b(?:the\s+)?(?:sonde|locator|transmitter|locate)\s+(?:at|on|over)\s+(?:the|that)\s+([a-z]+(?:\s+[a-z]+){0,2}?)\s+(?:says|said|reads|shows|is|was|gives(?:\s+me)?)\s+(?:(?:about|like|around|~)\s*)*(?=\d)/gi,
     ([, point = '']) => `locate at the ${point}, depth `,
   ],
+  // "sitting at 30, he's got me at 5 4 deep", "at 30, it's showing 5 foot 4 to the pipe", "stopped at 30, depth is 5 foot 4"
+  [
+    /^\W*(?:(?:okay|ok|so|and|now|i'm|we're)\W+)*(?:(?:sitting|stopped|holding|parked|stop|back)\s+)?(?:at\s+)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+(?:now|right\s+now|here))?(?:\s+on\s+the\s+way\s+back)?(?:\s+(?:and|with)\s+(?:the\s+)?(?:sonde|transmitter)(?:'s|\s+is)?\s+on)?\s*,\s+(?:(?:and|now)\s+)*(?:(?:he's|she's|they've|they're|it's|i'm|the\s+locator's|the\s+sonde's)\s+(?:got\s+(?:me|it|her)|showing(?:\s+me)?|locating(?:\s+me)?|reading(?:\s+me)?|getting(?:\s+me)?|saying|calling\s+it)|(?:the\s+)?depth(?:'s|\s+is|\s+says)?)\s+(?:(?:at|about|like|around|~)\s*)*(\d{1,2}(?:\s*(?:feet|foot|ft)|')(?:\s*\d{1,2}\s*"?)?|\d{1,2}\s+(?:1[01]|\d))(?=\s*(?:$|[,.;]|deep\b|down\b|to\s+the\s+(?:pipe|line|top|crown)\b))/gi,
+    ([, at = '', deep = '']) => `${at} depth ${deep}`,
+  ],
   // "he's got 3 foot 8", "he's at 5 2 on that"
   [
     /^\W*(?!(?:i|we|you|it|that|there|this|what)\b)(?:[a-z]+(?:'s|'ve|\s+has)?\s+(?:got|getting|calling\s+it|showing)|(?:he|she|they)(?:'s|'re)\s+(?:at|reading|saying))\s+(?:(?:about|like|maybe|~)\s*)*(\d{1,2}(?:\s*(?:feet|foot|ft)|')(?:\s*\d{1,2}\s*")?|\d{1,2}\s+(?:1[01]|\d))(?:\s+(?:on|at|for)\s+(?:that|it|this)(?:\s+one)?|\s+(?:deep|down|there|right\s+there))?(?=\W*$)/gi,

@@ -4,7 +4,7 @@ import { cleanedAway, denyingIdioms, hearsayIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
 import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 import { aNumber } from '../number-words.js';
-import { pipeIdioms } from './pipes.js';
+import { anyMaterial, pipeIdioms } from './pipes.js';
 import { placeFigures, readingFigures, stretchIdioms } from './places.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { listMarks, separatorIdioms } from './punctuation.js';
@@ -185,6 +185,22 @@ export const spokenIdioms: readonly Idiom[] = [
   [
     /\bright\s+(?=(?:out\s+of\s+the\s+(?:gate|chute|box)|from\s+the\s+(?:start|get[\s-]?go|beginning)|off\s+the\s+bat)\b)/gi,
     ' ',
+  ],
+  // "six feet of plastic, then we get into the old clay"
+  [
+    new RegExp(
+      String.raw`\b(?<=\b(?:feet|foot|ft)\s+(?:of\s+)?[a-z\s]{2,24},?\s+(?:and\s+)?)then\s+(?:it's|it|we're|we|you're|you)\s+(?:(?:get|gets|getting|go|goes|going|back|right)\s+)*in(?:to)?\s+(?:(?:the|some|old)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    'then ',
+  ],
+  // "scale from the get go to about eight", "starting right at the cleanout and going to eight"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:starting\s+|starts\s+)?(?:(?:from|at|off)\s+the\s+(?:very\s+)?(?:start|get[\s-]?go|beginning|jump|bat)|right\s+away)|(?:starting|starts)\s+(?:right\s+)?at\s+the\s+clean\s?out)\s*,?\s+(?:(?:and|all\s+the\s+way|on|out|down|it|we|goes|going|runs|running)\s+)*(?:to|till|until|through)\s+(?=(?:(?:about|around|maybe|roughly)\s+)*${aNumber})`,
+      'gi',
+    ),
+    'from 0 to ',
   ],
   // "right at seventy nine" is not a side of the pipe.
   [

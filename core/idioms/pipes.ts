@@ -294,7 +294,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "first five feet is plastic, then clay"
   [
     new RegExp(
-      String.raw`^\s*(?:the\s+)?first\s+(?:(?:about|~)\s*)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?:'s|\s+is|\s+are|\s+of\s+it\s+is)\s+(?:all\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:and\s+)?then\s+(?:it's\s+|it\s+goes\s+to\s+)?(?=${anyMaterial}\b)`,
+      String.raw`^\s*(?:0\s+to|(?:the\s+)?first)\s+(?:(?:about|~)\s*)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft)(?:'s|\s+is|\s+are|\s+of\s+it\s+is)\s+(?:all\s+)?(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:and\s+)?then\s+(?:it's\s+|it\s+goes\s+to\s+)?(?:(?:the|old|into)\s+)*(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, at = '', near = '']) => `at ${at} ft ${near} to `,

@@ -563,6 +563,15 @@ export const placeFigures: readonly Idiom[] = [
         ? `${what} at ${one} and ${other}`
         : `${what} ${first}% at ${one}; ${what} ${second ?? ''}% at ${other}`,
   ],
+  // "10, 12, 14, joints all look good", "joints at 10, 12 and 14 are tight"
+  [
+    /^\s*(?:at\s+)?(\d+(?:\.\d+)?(?:\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)+(?:\s*,?\s+and\s+\d+(?:\.\d+)?)?)\s*,\s+joints\s+(?:all\s+)?(?:look|looks|are|seem|were)(?:\s+(?:all|pretty|good|fine|tight|clean|okay|ok|sound))*(?=\s*(?:$|[.;]))/gi,
+    ([, places = '']) => `joints at ${places}`,
+  ],
+  [
+    /^\s*(?:the\s+)?joints\s+at\s+(\d+(?:\.\d+)?(?:\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)*(?:\s*,?\s+and\s+\d+(?:\.\d+)?)?)\s+(?:(?:are|all|look|looks|pretty|good|fine|tight|clean|okay|ok|sound|both)\s*)+(?=\s*(?:$|[.;]))/gi,
+    ([, places = '']) => `joints at ${places}`,
+  ],
   // "joint at 21, 23, 25, all tight"
   [
     /(?<=\bat\s+\d+(?:\.\d+)?\s*,\s*(?:\d+(?:\.\d+)?\s*,\s*)*)(\d+(?:\.\d+)?)\s*,\s+(?:all|both|each)\s+(?:(?:of\s+them|are|look|looks)\s+)*(?:tight|good|fine|clean|closed|okay|ok)\b/gi,

@@ -585,6 +585,11 @@ export const pointFigures: readonly Idiom[] = [
     /\bproperty\s+line\s+(?:(?:should|would|ought|has|must|to)\s+)+be\s+(?:right\s+)?(?:(?:about|around|somewhere)\s+)*(?:here|there)\s*,?\s+(?=\d)/gi,
     'property line at ~ ',
   ],
+  // "in the main, running left to right", "plenty of flow, going right": what runs in it.
+  [
+    /\b(?:running|flowing|flows?|moving|going|runs|goes)\s+(?:from\s+)?(?:(?:my|the)\s+)?(?:left|right)\s+to\s+(?:(?:my|the)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*\b(?:flow|water)\s*,\s*)(?:it's\s+)?(?:going|running|moving|flowing)\s+(?:to\s+(?:the|my)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*)\b(?:it\s+)?(?:flows|flowing)\s+(?:off\s+)?to\s+(?:the|my)\s+(?:left|right)\b/gi,
+    asNote,
+  ],
   // "main's at 69, flow's going right to left, six inches deep": what runs in it.
   [
     /\b(?:(?:(?:i|we|you)\s+)?(?:can\s+)?see\s+)?(?:(?:the\s+)?flow(?:'s|\s+is)?|(?:(?:it's|it|water|she's|that's)\s+)?flowing)\s+(?:(?:going|moving|running|from|goes|runs)\s+)*(?:(?:right|left)\s+to\s+(?:the\s+)?(?:right|left)|(?:to\s+the\s+)?(?:right|left))\b/gi,

@@ -375,7 +375,12 @@ export const remarkIdioms: readonly Idiom[] = [
   ],
   // "the size of a quarter"
   [
-    /\b(?:about\s+)?(?:the\s+)?size\s+of\s+(?:(?:an?|my|your)\s+)?(?!the\b)[a-z]+(?:\s+(?:ball|dollar))?\b/gi,
+    /\b(?:(?:about|maybe|probably|roughly|almost|nearly)\s+)*(?:the\s+)?size\s+of\s+(?:(?:an?|my|your)\s+)?(?!the\b)[a-z]+(?:\s+(?:ball|dollar))?\b/gi,
+    asNote,
+  ],
+  // "maybe fist sized": its size is a guess, and not the thing.
+  [
+    /\b(?:(?:about|maybe|probably|roughly|almost|nearly)\s+)*[a-z]+(?:[\s-]ball)?[\s-]sized?\b(?<!\b(?:medium|good|decent|fair|nice|large|small|big|full|under|over|down|up|right|pipe|a|the|what|that|this|same)[\s-]sized?)/gi,
     asNote,
   ],
   // "as thick as my thumb", "big as my arm"

@@ -274,6 +274,11 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "flat out dry", "bone dry"
   [/\b(?:flat\s+out|bone|totally|completely|perfectly)\s+dry\b/gi, 'dry'],
+  // "going through some water now, 26"
+  [
+    /(?<=^\W*(?:(?:okay|ok|and|now|so|i'm|we're|we|i)\W+)*)(?:going|driving|pushing|swimming|running|wading|passing)\s+(?:(?:back|right|in)\s+)?through\s+(?:(?:some|a\s+little|a\s+bit\s+of|a\s+lot\s+of|standing|the)\s+)*water(?:\s+(?:here|now|again))*\s*,?\s+(?:at\s+)?(?=[a-z\d\s.-]{2,24}[.,]?\s*$)/gi,
+    'standing water starts at ',
+  ],
   // "still in water"
   [
     /(?<!\b(?:let(?:s|ting)?|run(?:s|ning)|com(?:es|ing)|tak(?:es|ing)|seep(?:s|ing)|leak(?:s|ing)|pour(?:s|ing))\s)(?<![\d½¼¾]\s*)\b(?:still\s+)?in\s+(?:the\s+|some\s+|standing\s+)?water\b(?!\s+(?:main|line|meter|heater))/gi,
@@ -400,9 +405,15 @@ export const waterFigures: readonly Idiom[] = [
     /^\s*(?:from\s+|at\s+)?((?:(?:about|around|~)\s*)*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it\s+|it's\s+|we\s+)?(?:start(?:s|ing)?\s+(?:to\s+hold|holding)|holds|holding)\s+(?:some\s+|a\s+little\s+)?water\s*,\s*([^;]*?)\s+(?:at|by|around)\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:(?:and|then|we're|i'm|it's)\s+)*out(?:\s+of\s+(?:it|the\s+water))?\s+(?:by|at|around)\s+(?=~?\d)/gi,
     ([, from = '', how = '']) => `${how.replace(/^gets\s+to\W*/i, '')}, standing water ${from} to `,
   ],
+  // "11 foot in, belly starts, it's 2 inches deep at 15 and it's out at 19"
+  [
+    /^\s*(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+in)?\s*,?\s+(?:(?:the|a|there's|our)\s+)*(belly|sag|dip|low\s+spot|(?:standing\s+)?water)\s+(?:starts|begins)\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it|it's)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water))?|ends|quits|stops|done|over)\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    ([, from = '', what = '', how = '']) =>
+      `${how}, ${/water/i.test(what) ? 'standing water' : what} ${from} to `,
+  ],
   // "standing water starts 40, it's half full at 43, and out of it at 47"
   [
-    /\b(belly|sag|dip|low\s+spot|(?:standing\s+)?water)\s+(?:starts|begins|starting|beginning)\s+(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it's)\s+)*out(?:\s+of\s+(?:it|the\s+water))?\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    /\b(belly|sag|dip|low\s+spot|(?:standing\s+)?water)\s+(?:starts|begins|starting|beginning)\s+(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it|it's)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water))?|ends|quits|stops|over)\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
     ([, what = '', from = '', how = '']) =>
       `${how}, ${/water/i.test(what) ? 'standing water' : what} ${from} to `,
   ],

@@ -6,9 +6,12 @@ import {
   aboutAsMuch,
   atPlace,
   chatter,
+  endsNext,
+  fromTheStart,
   fromTo,
   goesOnTo,
   inWords,
+  listedPlaces,
   located,
   mainNotReached,
   materials,
@@ -490,6 +493,41 @@ test('a stretch that goes on to a place ends there, be it a small number', () =>
     [3, 5],
     [14, 17.5],
   ]);
+});
+
+test('from the start is from zero', () => {
+  for (const form of fromTheStart)
+    for (const [x, is] of [stretches[0], stretches[3]] as const)
+      for (const to of [8, 17.5]) {
+        const said = form(x, inWords(to));
+        expect([said, spoken(said).map(short)]).toEqual([said, [{ is, at: 0, to }]]);
+      }
+});
+
+test('what is said next of a thing ends it there; of another thing it does not', () => {
+  for (const form of endsNext)
+    for (const [x, is] of [
+      ['roots', 'roots'],
+      ['crack', 'crack'],
+    ] as const) {
+      const talk = (of: string) =>
+        narrate(cues([`Nineteen, ${x}.`, form(of, 'twenty one')])).items.map(short);
+      expect([form(x, '21'), talk(x)]).toEqual([form(x, '21'), [{ is, at: 19, to: 21 }]]);
+      if (form('', '') !== form('x', '')) expect(talk('grease')).toContainEqual({ is, at: 19 });
+    }
+});
+
+test('three places without commas are a list', () => {
+  for (const form of listedPlaces)
+    for (const places of [
+      [10, 12, 14],
+      [14, 18, 21],
+      [32, 36, 40],
+    ] as const) {
+      const [a, b, c] = places.map((at) => inWords(at));
+      const said = form('offset', a ?? '', b ?? '', c ?? '');
+      expect([said, spoken(said).map(({ entry }) => entry?.reading_ft)]).toEqual([said, [...places]]);
+    }
 });
 
 test('once the camera turns, what is called is seen on the way back', () => {

@@ -12,6 +12,7 @@ export const rephrased = (talk: Talk, text: string, index: number): string =>
   fromThereOn(talk, text) ??
   thereItIs(talk, text, index) ??
   allTheWayTo(talk, text) ??
+  whereItEnds(talk, text) ??
   betweenTwo(text) ??
   sameTurn(talk, text) ??
   fromHere(talk, text);
@@ -36,6 +37,8 @@ function outOfWater({ items }: Talk, text: string): string | undefined {
       entry.to_ft === undefined &&
       (entry.kind === 'hidden' || (entry.kind === 'finding' && entry.finding === 'belly')),
   );
+  if (isIn && /^\W*(?:(?:and|okay|now|we're|i'm)\W+)*out,\s*[a-z\d\s.-]{2,30}\W*$/i.test(text))
+    return text.replace(/\bout,\s*/i, 'out of the water at ');
   return isIn && /^\W*[a-z\d\s.-]{2,30},\s*(?:(?:we're|i'm|and|now|okay)\s+)*out\W*$/i.test(text)
     ? text.replace(/\bout\W*$/i, 'out of the water')
     : undefined;
@@ -75,6 +78,56 @@ function allTheWayTo({ reading = 0 }: Talk, text: string): string | undefined {
   return what !== undefined && meaningsIn(what.trim()).some(({ is }) => is === 'finding')
     ? text.replace(upTo, `$1 from ${reading} to `)
     : undefined;
+}
+
+const lead = String.raw`^\W*(?:(?:and|so|okay|then|but)\W+)*`;
+const beforePlace = String.raw`\s+(?:(?:at|by|around|about|near|after|past|right|somewhere)\s+)*(?=${aNumber})`;
+const thing = String.raw`((?:the|those|these|all|that)\s+(?:[a-z]+\s+)?[a-z]+|[a-z]+|they|it|that)`;
+/** How it is put, and whether that is where it ends or where it goes on to. */
+const endings: readonly (readonly [says: RegExp, goesOn: boolean])[] = [
+  [
+    new RegExp(
+      String.raw`${lead}${thing}\s+(?:(?:kind\s+of|sort\s+of|pretty\s+much|all|start\s+to|starts\s+to|finally)\s+)*(?:thins?\s+out|quits?|dies?\s+(?:out|off|down)|tapers?\s+(?:off|out|down)|peters?\s+out|fades?(?:\s+(?:out|away))?|trails?\s+off|disappears?|goes?\s+away)${beforePlace}`,
+      'i',
+    ),
+    false,
+  ],
+  [
+    new RegExp(
+      String.raw`${lead}(?:(?:it|we|pipe|line)(?:'s|'re|\s+is)?\s+)?(?:no\s+more(?=.*\b(?:after|past)\b)|(?:that's\s+)?the\s+last\s+of|last\s+of|clear\s+of|done\s+with|out\s+of)\s+((?:the\s+|those\s+)?[a-z]+)${beforePlace}`,
+      'i',
+    ),
+    false,
+  ],
+  [
+    new RegExp(
+      String.raw`${lead}(?:(that|it|this|(?:(?:that|the)\s+)?[a-z]+)\s+)??(?:follows?|tracks?|wanders?|travels?|stretches|carries|(?:you|i|we)\s+can\s+(?:follow|trace|see)\s+it)\s+(?:(?:along|on|out|down|up|run|go|the\s+pipe|with\s+the\s+pipe|all\s+the\s+way)\s+)*(?:to|till|until|through)\s+(?=(?:about\s+|around\s+|maybe\s+)?${aNumber})`,
+      'i',
+    ),
+    true,
+  ],
+  [
+    new RegExp(
+      String.raw`${lead}((?:that|the)\s+[a-z]+?)(?:'s|\s+is)\s+still\s+(?:there|going|cracked|with\s+us)${beforePlace}`,
+      'i',
+    ),
+    true,
+  ],
+];
+
+/** "Those roots thin out by twenty one", "it follows along till about twenty six": where the newest finding ends. */
+function whereItEnds({ items, pass }: Talk, text: string): string | undefined {
+  const last = items.at(-1)?.entry;
+  if (last?.kind !== 'finding' || last.to_ft !== undefined || last.pass !== pass) return undefined;
+  for (const [says, goesOn] of endings) {
+    const [said, what = 'it'] = says.exec(text) ?? [];
+    if (said === undefined) continue;
+    const isIt =
+      /^(?:they|it|that|this)$/i.test(what) ||
+      meaningsIn(what).some((each) => each.is === 'finding' && each.finding === last.finding);
+    if (isIt) return `${goesOn ? 'it goes to' : `${what} ends at`} ${text.slice(said.length)}`;
+  }
+  return undefined;
 }
 
 const turnsAlike =

@@ -40,7 +40,7 @@ const thingAt = /\b(?:(?:the|next|that)\s+)*(?:joint|hub|bell|coupling|one|spot)
 const subject =
   /^\s*,?\s*(?:(?:we|i|you|there|it|that|this|here|an?)(?:['’](?:s|re|ve|m))?|the\s+(?:pipe|camera|line|material))\s/i;
 
-const ends = String.raw`\b(?:(?:it|that|and|which)\s+(?:then\s+)?(?:ends?|stops?|clears(?:\s+up)?|comes\s+(?:back\s+)?(?:out|up)|dries\s+(?:up|out)|quits)|out\s+of\s+(?:it|that|the\s+water))\s+at\s*(?:about\s+|around\s+)?`;
+const ends = String.raw`\b(?:(?:it|that|and|which)\s+(?:then\s+)?(?:ends?|stops?|clears(?:\s+up)?|comes\s+(?:back\s+)?(?:out|up)|dries\s+(?:up|out)|quits)|out(?:\s+of\s+(?:it|that|the\s+water))?)\s+at\s*(?:about\s+|around\s+)?`;
 /** "it ends at": the number after it is the far end of what was said before. */
 const farEnd = new RegExp(`${ends}$`, 'i');
 const farEndAt = new RegExp(String.raw`${ends}\s*~?\d`, 'i');

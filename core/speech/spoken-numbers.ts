@@ -79,8 +79,11 @@ function cardinal(words: readonly string[]): { value: number; used: number } {
   return { value, used: Math.max(1, used) };
 }
 
-/** A run of number words as digits: "thirty one seven" 31.7, "ten fifteen" 10-15, "forty seven eight" about 47.5. */
-function figures(text: string, unit: boolean, listed = false): string {
+/**
+ * A run of number words as digits: "thirty one seven" 31.7, "ten fifteen" 10-15, "forty seven eight" about 47.5. Two numbers
+ * beyond `leastListed` are a list: "and" and a third one follow.
+ */
+function figures(text: string, unit: boolean, leastListed = Infinity): string {
   const words = text
     .toLowerCase()
     .replace(/^a\s+/, '')
@@ -103,6 +106,9 @@ function figures(text: string, unit: boolean, listed = false): string {
   // "forty forty one forty two"
   if (values.length > 2 && a > 12 && values.every((each, i) => each === a + i))
     return `${a} to ${a + values.length - 1}`;
+  // "ten twelve fourteen": a list, past the hours of a clock.
+  if (!unit && values.length > 2 && a > 8 && isRising(values) && (values.at(-1) ?? 0) > 12)
+    return values.join(', ');
   if (b === undefined || values.length > 2) return values.join(' ');
   if (!unit && Number.isInteger(a) && a > 12 && b < 10 && a % 10 !== 0)
     return b === (a % 10) + 1 && a > 20 ? `~${a + 0.5}` : `${a}.${b}`;
@@ -113,11 +119,14 @@ function figures(text: string, unit: boolean, listed = false): string {
   // "at five six": 5.6, or five or six.
   if (!unit && a > 1 && a < 10 && b === a + 1) return `~${a}.5 ft`;
   // "fifteen eighteen and twenty one"
-  if (listed && a > 12 && a < b) return `${a}, ${b}`;
+  if (a > leastListed && a < b) return `${a}, ${b}`;
   // "ten fifteen percent" is a range; "thirty nine, forty percent" a place and a measure.
   if (a < b && (b < 10 ? b === a + 1 : a >= 10) && !(unit && a % 5 !== 0)) return `${a}-${b}`;
   return unit ? `${a}, ${b}` : `${a} ${b}`;
 }
+
+const isRising = (values: readonly number[]): boolean =>
+  values.every((each, i) => i === 0 || each > (values[i - 1] ?? each));
 
 const pronoun =
   /\b(?:this|that|another|next|same|last|the|no|any|every|each|first|second|bad|big|small|good|other|which|only)\s+$/i;
@@ -128,6 +137,10 @@ const unitNext = new RegExp(
 const placeBefore = /(?:\b(?:at|about|around|to|from|between|is|reads?|reading)\s+|[~@-]\s*)$/i;
 
 const andMore = new RegExp(String.raw`^\s*,?\s+and\s+${word}\b(?!\s+(?:hal(?:f|ves)|quarters?))`, 'i');
+const andFarther = new RegExp(
+  String.raw`^\s*,?\s+and\s+(?:${ones.slice(13).join('|')}|${tens.join('|')})\b(?!\s+(?:percent|hal(?:f|ves)|quarters?))`,
+  'i',
+);
 
 /** What follows a place at the start of a line, and no depth. */
 const tellsPlace =
@@ -198,7 +211,7 @@ function numberWords(heard: TracedText): TracedText {
       /^(?:\s+|-)(?:foot|inch|percent|per\s+cent|degree|o'clock|and\s+(?:an?|one|three|half|quarter)\b|(?:quarters|eighths|sixteenths|thirds)\b)/i.test(
         after,
       ),
-      andMore.test(after),
+      andFarther.test(after) ? 8 : andMore.test(after) ? 12 : undefined,
     );
   });
 }

@@ -370,6 +370,39 @@ export const goesOnTo: readonly ((thing: string, from: string, to: string) => st
   (x, a, b) => `${a}, ${x}, cleans up at ${b}`,
 ];
 
+/** A stretch from where the camera went in. */
+export const fromTheStart: readonly ((thing: string, to: string) => string)[] = [
+  (x, b) => `${x} right from the get go to ${b}`,
+  (x, b) => `${x} from the start out to ${b}`,
+  (x, b) => `${x} from the very beginning till about ${b}`,
+  (x, b) => `${x} right off the bat to ${b}`,
+  (x, b) => `${x} right away, out to ${b}`,
+  (x, b) => `${x} starting right at the cleanout and going to ${b}`,
+];
+
+/** Said right after a thing: where it ends. */
+export const endsNext: readonly ((thing: string, to: string) => string)[] = [
+  (x, b) => `The ${x} thin out by ${b}.`,
+  (x, b) => `${x} quit at ${b}.`,
+  (x, b) => `Those ${x} die out about ${b}.`,
+  (x, b) => `${x} pretty much peter out around ${b}.`,
+  (x, b) => `That's the last of the ${x} at ${b}.`,
+  (x, b) => `No more ${x} after ${b}.`,
+  (_, b) => `They taper off around ${b}.`,
+  (_, b) => `It follows along till about ${b}.`,
+  (_, b) => `It tracks along to ${b}.`,
+  (_, b) => `Stretches out to ${b}.`,
+  (_, b) => `You can follow it to ${b}.`,
+  (x, b) => `That ${x} is still there at ${b}.`,
+];
+
+/** A list without commas, as a caption has it. */
+export const listedPlaces: readonly ((thing: string, a: string, b: string, c: string) => string)[] = [
+  (x, a, b, c) => `${a} ${b} and ${c} have ${x}s`,
+  (x, a, b, c) => `${x}s at ${a} ${b} ${c}`,
+  (x, a, b, c) => `${x}s at ${a}, ${b} and ${c}`,
+];
+
 /** The camera turns: what is called next is seen on the way back. */
 export const turnsBack: readonly string[] = [
   ...['Pulling back.', 'Pulling out.', "Okay, I'm coming out.", 'Reeling in.', 'Retrieving.', 'Backing out.'],
