@@ -204,7 +204,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "right at seventy nine" is not a side of the pipe.
   [
-    /(?<!\b(?:on|to|from)\s+(?:the|your|our|my|its)\s+|\b(?:bend|turn|elbow|ell)\s+(?:11\.25|22\.5|22|45|60|90)\s+|\b(?:turns|bends|curves|veers|hooks|swings|jogs|angles|sweeps)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
+    /(?<!\b(?:on|to|from)\s+(?:the|your|our|my|its)\s+|\b(?:hard|sharp|slight|easy)\s+|\b(?:bend|turn|elbow|ell)\s+(?:11\.25|22\.5|22|45|60|90)\s+|\b(?:turns|bends|curves|veers|hooks|swings|jogs|angles|sweeps)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
     ' ',
   ],
   [/ {2,}/g, ' '],

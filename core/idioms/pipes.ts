@@ -291,6 +291,35 @@ export const pipeIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?(?:joints|pieces|sections|sticks|lengths)\s+(?:are|look|run)\s+(?:(?:about|all|like|~)\s*)*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+(?:long|each|apart))?(?=\s*(?:$|[,.;]))/gi,
     ([, long = '']) => `${long} ft pieces`,
   ],
+  // "reducer, 6 down to 4", "6 to 4 reducer", "6 inch down to 4", "4 to 6 increaser"
+  [
+    /\b(?:(?:an?\s+)?reducer\s*,?|(?:it\s+|pipe\s+)?(?:steps|necks|chokes)\s+down|(?:it\s+|pipe\s+)?reduces)\s+(?:from\s+)?(?:an?\s+)?(1[02]|[2-8])(?:\s*-?in(?:ch)?\b|")?\s+(?:down\s+)?to\s+(?:an?\s+)?(1[02]|[2-8])\b(?:\s*-?in(?:ch)?\b|")?(?!\s*(?:feet|foot|ft|o'?\s?clock|:|\/|\.\d|%|percent))|(?<=\d[,\s].*)(?:(?<![\d.]\s?)|(?<=^\s*~?\d[\d.]*\s+))\b(1[02]|[2-8])(?:\s*-?in(?:ch)?\b|")?\s+(?:by|to|x|down\s+to)\s+(1[02]|[2-8])(?:\s*-?in(?:ch)?\b|")?\s+(?:reducer|reducing\s+coupling|increaser|bushing)\b|(?<=\d[,\s].*)\b(1[02]|[2-8])(?:\s*-?in(?:ch)?\b|")\s+down\s+to\s+(?:an?\s+)?(1[02]|[2-8])\b(?:\s*-?in(?:ch)?\b|")?(?!\s*(?:feet|foot|ft|o'?\s?clock|:|\/|\.\d|%|percent))/gi,
+    ([, a, b, c = a, d = b, e = c, f = d]) => ` goes from ${e ?? ''} inch to ${f ?? ''} inch `,
+  ],
+  // "that's where the new stuff stops and the old clay picks up", "the newer pipe ends and it's clay from there"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:that's|this\s+is|is)\s+)?(?:where\s+)?(?:the\s+)?(?:new|newer)\s+(?:stuff|pipe|work|section|line)\s+(?:stops|ends|quits|leaves\s+off)\s*,?\s+(?:and\s+)?(?:(?:then|it's|we're|back|in|into|the|old|it|goes|to)\s+)*(${anyMaterial})(?:\s+pipe)?(?:\s+(?:picks\s+up|starts|begins|takes\s+over|from\s+there(?:\s+on)?|after\s+that))?`,
+      'gi',
+    ),
+    ([, far = '']) => `changes to ${far}`,
+  ],
+  // "lead to cast": the metal
+  [
+    new RegExp(
+      String.raw`(?<=^\s*(?:(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)?)lead\s+(?:goes\s+|changes\s+)?(?:in)?to\s+(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    'lead pipe to ',
+  ],
+  // "clay to cast iron at the foundation wall": where that is.
+  [
+    new RegExp(
+      String.raw`(?<=\bto\s+${anyMaterial}\s+)(?:right\s+)?(?:at|under)\s+the\s+(?:foundation|house|building)(?:\s+wall)?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    asNote,
+  ],
   // "first five feet is plastic, then clay"
   [
     new RegExp(

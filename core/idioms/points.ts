@@ -134,7 +134,7 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "into the main, break-in tap, protruding about two inches into the main": of the main, nothing in this pipe.
   [
-    /(?<=\b(?:city\s+)?main)\s*,\s+(?:(?:it's|with|by|an?)\s+)*(?:break-?\s?in|hammer|factory|saddle|protruding|poor|bad)\s+(?:tap|connection|saddle)?[^;.]*/gi,
+    /(?<=\b(?:city\s+)?main(?:\s+(?:is\s+)?at\s+[a-z\d\s.-]{1,24}?)?)\s*,\s+(?:(?:it's|it\s+is|with|by|an?|comes\s+in|through|on)\s+)*(?:(?:break-?\s?in|hammer|factory|saddle|protruding|poor|bad)\s+(?:tap|connection|saddle)?|(?:break-?\s?in|tap\s+connection|(?<=\ba\s+)(?:wye|tee|tap|saddle))(?=\s*[.;]?\s*$))[^;.]*/gi,
     besideIt,
   ],
   // "tap on the left, it's got water running in it": in use, nothing leaks.
@@ -585,6 +585,24 @@ export const pointFigures: readonly Idiom[] = [
     /\bproperty\s+line\s+(?:(?:should|would|ought|has|must|to)\s+)+be\s+(?:right\s+)?(?:(?:about|around|somewhere)\s+)*(?:here|there)\s*,?\s+(?=\d)/gi,
     'property line at ~ ',
   ],
+  // "22, a 1 foot drop", "you drop down, looks like 1 foot drop", "there's a drop, about 1 foot"
+  [
+    /(?<=^\s*(?:at\s+)?~?\d[^;]*?)[\s,]+(?:(?:(?:you|it|we|line|pipe)\s+drops?\s+down|there's|it's|with|an?)[\s,]+)*((?:(?:looks\s+like|about|maybe|probably|~)\s*)*)(?:an?\s+)?(\d(?:\.\d+)?)\s*-?(?:foot|feet|ft)\s+drop(?!\s*(?:in\b|off\b|ceiling))\b|(?<=^\s*(?:at\s+)?~?\d[^;]*?)[\s,]+(?:there's\s+|it's\s+)?an?\s+drop\s*,\s*((?:(?:looks\s+like|about|maybe|probably|~)\s*)*)(\d(?:\.\d+)?)\s*(?:foot|feet|ft)(?=\s*(?:$|[,.;]))/gi,
+    ([, hedged = '', high = '', hedge = hedged, fall = high]) =>
+      ` drops ${hedge.trim() === '' ? '' : 'about '}${fall} ft`,
+  ],
+  // "hard left at 39", "39, we hang a left": a bend that nobody named.
+  [
+    /^\s*((?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:it|we|you|goes|takes|take|makes|make|hangs|hang|there's|an?|to|the)\s+)*?(?:(?:hard|sharp|slight|easy|quick|slow|soft|gentle|tight)\s+(left|right)|hangs?\s+an?\s+(left|right))(?:\s+turn)?(?=\s*[.]?\s*$)/gi,
+    ([, place = '', side = '', other = side]) => `${place}bends to the ${other}`,
+  ],
+  [
+    /^\s*(?:hard|sharp|slight|easy|quick|slow|soft|gentle|tight)\s+(left|right)(?:\s+turn)?\s*,?\s+(?:(?:at|around|about)\s+)+(?=~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*[.]?\s*$)/gi,
+    ([, side = '']) => `bends to the ${side} at `,
+  ],
+  // "an open wye": nothing closes it.
+  [/\bopen\s+(wye|tee|lateral|branch|tap)\b/gi, ([, what = '']) => `${what} ${quoted('open')}`],
+  [/\b(?:that\s+)?nobody\s+(?:ever\s+)?(?:capped|plugged|sealed)(?:\s+(?:off|up))?\b/gi, asNote],
   // "in the main, running left to right", "plenty of flow, going right": what runs in it.
   [
     /\b(?:running|flowing|flows?|moving|going|runs|goes)\s+(?:from\s+)?(?:(?:my|the)\s+)?(?:left|right)\s+to\s+(?:(?:my|the)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*\b(?:flow|water)\s*,\s*)(?:it's\s+)?(?:going|running|moving|flowing)\s+(?:to\s+(?:the|my)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*)\b(?:it\s+)?(?:flows|flowing)\s+(?:off\s+)?to\s+(?:the|my)\s+(?:left|right)\b/gi,

@@ -17,6 +17,7 @@ import {
   materials,
   measured,
   notThere,
+  ofTheLine,
   pipeChanges,
   readings,
   onceMore,
@@ -497,7 +498,7 @@ test('a stretch that goes on to a place ends there, be it a small number', () =>
 
 test('from the start is from zero', () => {
   for (const form of fromTheStart)
-    for (const [x, is] of [stretches[0], stretches[3]] as const)
+    for (const [x, is] of stretches.filter(([said]) => /roots|scale/.test(said)))
       for (const to of [8, 17.5]) {
         const said = form(x, inWords(to));
         expect([said, spoken(said).map(short)]).toEqual([said, [{ is, at: 0, to }]]);
@@ -515,6 +516,29 @@ test('what is said next of a thing ends it there; of another thing it does not',
       expect([form(x, '21'), talk(x)]).toEqual([form(x, '21'), [{ is, at: 19, to: 21 }]]);
       if (form('', '') !== form('x', '')) expect(talk('grease')).toContainEqual({ is, at: 19 });
     }
+});
+
+test('one thing of the line is one entry, with what was said of it', () => {
+  for (const [form, is] of ofTheLine)
+    for (const at of [22, 43.5]) {
+      const said = form(inWords(at));
+      expect([said, spoken(said)]).toMatchObject([said, [is]]);
+      expect([said, spoken(said)[0]?.entry?.reading_ft]).toEqual([said, at]);
+    }
+  // Which way the main runs is no side of this pipe.
+  expect(spoken('Fifty two, main, going left to right')[0]?.entry).not.toHaveProperty('clock');
+});
+
+test('so many feet of another pipe lie between where the head is and so far on', () => {
+  for (const next of ['Next five feet is concrete.', 'Then there is five feet of concrete.'])
+    expect(
+      narrate(cues(['Roots at seventeen.', next]))
+        .items.slice(1)
+        .map(short),
+    ).toEqual([
+      { is: 'change', at: 17, far: 'concrete' },
+      { is: 'change', at: 22, near: 'concrete' },
+    ]);
 });
 
 test('three places without commas are a list', () => {

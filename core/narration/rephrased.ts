@@ -12,6 +12,7 @@ export const rephrased = (talk: Talk, text: string, index: number): string =>
   fromThereOn(talk, text) ??
   thereItIs(talk, text, index) ??
   allTheWayTo(talk, text) ??
+  nextFeet(talk, text) ??
   whereItEnds(talk, text) ??
   betweenTwo(text) ??
   sameTurn(talk, text) ??
@@ -72,8 +73,15 @@ const upTo = new RegExp(
   'i',
 );
 
+/** "Heavy scale all the way up, I can't get past forty six" */
+const untilStopped =
+  /\s+all\s+the\s+way(?:\s+(?:up|down|out|in|back))?\s*,\s*(?:(?:and|so|i|we)\s+)*(?:can't|couldn't|cannot)\s+(?:get|go|push)\s+(?:past|by|beyond)\s+([a-z\d\s.-]+?)(?:\s+(?:feet|foot))?\W*$/i;
+
 /** "Scale all the way to the stack at nine": from where the head is. */
 function allTheWayTo({ reading = 0 }: Talk, text: string): string | undefined {
+  const [, until] = untilStopped.exec(text) ?? [];
+  if (until !== undefined)
+    return text.replace(untilStopped, ` from ${reading} to ${until}, stopped at ${until}`);
   const [, what] = upTo.exec(text) ?? [];
   return what !== undefined && meaningsIn(what.trim()).some(({ is }) => is === 'finding')
     ? text.replace(upTo, `$1 from ${reading} to `)
@@ -128,6 +136,21 @@ function whereItEnds({ items, pass }: Talk, text: string): string | undefined {
     if (isIt) return `${goesOn ? 'it goes to' : `${what} ends at`} ${text.slice(said.length)}`;
   }
   return undefined;
+}
+
+const pieceNext = new RegExp(
+  String.raw`^\W*(?:(?:and|so|okay|then|there's|there\s+is|we've\s+got|we\s+have|for|about|the|got)\W+)*?(next\s+)?([a-z\d-]+(?:\s+and\s+a\s+half)?)\s+(?:feet|foot)\s*,?\s+(of\s+)?(?:(?:is|are|it's|we're\s+in|all|old|new)\s+)*(${anyMaterial})(?:\s+pipe)?(?:\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|back|to|in|into)\s+)*${anyMaterial}(?:\s+again)?)?\W*$`,
+  'i',
+);
+
+/** "Joint at seventeen. Next five feet is plastic", "five feet of plastic and then clay again": from where the head is. */
+function nextFeet({ reading = 0 }: Talk, text: string): string | undefined {
+  const [, next, said = '', of, pipe = ''] = pieceNext.exec(text) ?? [];
+  if ((next ?? of) === undefined || reading <= 0) return undefined;
+  const long = Number(/\d+(?:\.\d+)?/.exec(normalize(`${said} feet`).heard.text)?.[0]);
+  return Number.isNaN(long) || (long >= reading && next === undefined)
+    ? undefined
+    : `from ${reading} to ${reading + long} it's ${pipe}`;
 }
 
 const turnsAlike =

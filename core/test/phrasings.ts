@@ -396,6 +396,35 @@ export const endsNext: readonly ((thing: string, to: string) => string)[] = [
   (x, b) => `That ${x} is still there at ${b}.`,
 ];
 
+const drop = { point: { kind: 'drop', fall_ft: 1 } };
+const [left, right] = [9, 3].map((clock) => ({ point: { kind: 'bend', clock } }));
+const sixToFour = { entry: { kind: 'change', upstream: { diameter_in: 6 }, downstream: { diameter_in: 4 } } };
+const atMain = { entry: { point: 'MAIN' } };
+const toClay = { entry: { kind: 'change', downstream: { material: 'clay' } } };
+/** One thing of the line itself, and what must be there of it. */
+export const ofTheLine: readonly (readonly [says: (at: string) => string, is: object | undefined])[] = [
+  [(n) => `${n}, a foot drop`, drop],
+  [(n) => `${n}, about a foot drop`, drop],
+  [(n) => `at ${n} you drop down, looks like a foot drop`, drop],
+  [(n) => `${n} there's a drop, about a foot`, drop],
+  [(n) => `hard left at ${n}`, left],
+  [(n) => `sharp right at ${n}`, right],
+  [(n) => `${n}, goes hard right`, right],
+  [(n) => `${n}, we hang a left`, left],
+  [(n) => `${n}, slight right`, right],
+  [(n) => `${n}, reducer, six down to four`, sixToFour],
+  [(n) => `${n}, six to four reducer`, sixToFour],
+  [(n) => `${n}, it steps down from six to four`, sixToFour],
+  [(n) => `${n}, six inch down to four`, sixToFour],
+  [(n) => `connects to the main at ${n}, factory wye`, atMain],
+  [(n) => `main at ${n}, it's a tee`, atMain],
+  [(n) => `${n}, ties into the main, it's a break in`, atMain],
+  [(n) => `${n}, we're in the main, running left to right`, atMain],
+  [(n) => `${n}, that's where the new stuff stops and the old clay picks up`, toClay],
+  [(n) => `at ${n} the newer pipe ends and it's clay from there`, toClay],
+  [(n) => `${n}, pvc changes to clay at the foundation`, toClay],
+];
+
 /** A list without commas, as a caption has it. */
 export const listedPlaces: readonly ((thing: string, a: string, b: string, c: string) => string)[] = [
   (x, a, b, c) => `${a} ${b} and ${c} have ${x}s`,
