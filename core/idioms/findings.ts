@@ -336,6 +336,31 @@ export const findingIdioms: readonly Idiom[] = [
     /(?<=,\s+(?:(?:just|some|more|a\s+few|little|short)\s+)*)(?:root\s+)?stubs(?=\s*(?:$|[,.;]))/gi,
     'root stubs',
   ],
+  // "the next pipe's shifted down, looks like 3/4 of an inch"
+  [
+    /\b(?:(?:the|next|whole|far|downstream)\s+)*(?:pipe|joint|section|piece|side)(?:'s|\s+is|\s+has)\s+(?:shifted|dropped|slipped|moved|lower|higher|sitting\s+(?:lower|higher))(?:\s+(?:down|over|up|sideways))?[\s,]+(?=(?:(?:looks\s+like|about|maybe|by|almost|a\s+good|at\s+least)\s+)*(?:half|three|a\s+quarter|an?(?=\s+inch)|one|two|an\s+eighth|\d)[a-z\d\s/.-]*(?:inch|in\b|"))/gi,
+    'offset ',
+  ],
+  // "jetter knocked a piece out at thirty, top of the pipe", "a piece is knocked out of the top"
+  [
+    /\b(?:(?:the\s+)?(?:jetter|cutter|cable|auger|chain|blade|machine|somebody|they|it)\s+)?(?:knocked|took|punched|busted)\s+an?\s+(?:piece|chunk)\s+out(?:\s+of(?=\s+the\s+(?:top|crown|side|bottom|left|right)\b))?/gi,
+    (match) => (/\s+of$/i.test(match[0]) ? 'a hole in' : 'a hole'),
+  ],
+  [/\ban?\s+(?:piece|chunk)(?:'s|\s+is|\s+got)\s+(?:knocked|punched)\s+out\s+of(?=\s+the\b)/gi, 'a hole in'],
+  // "bottom's eaten away, you're looking at dirt"
+  [
+    /\b(?:bottom|invert)(?:'s|\s+is)\s+(?:all\s+)?(?:eaten|rotted|worn|rusted)(?:\s+(?:away|out|through))?\s*,?\s+(?:and\s+)?(?:(?:you're|i'm|we're)\s+looking\s+at|(?:you|i|we)\s+(?:can\s+)?see|down\s+to)\s+(?:the\s+|just\s+)?(?:dirt|ground|soil|gravel|mud)\b/gi,
+    'bottom is gone',
+  ],
+  // "the roots at nineteen are gone", "nineteen, the roots are out of there now"
+  [
+    /^\s*(?:(?:the|that|those)\s+)?(roots?(?:\s+ball)?|grease|scale|debris|obstruction|blockage)\s+(?:(?:we|i)\s+had\s+)?at\s+([a-z\d\s.-]+?)(?:'s|\s+is|\s+are)\s+(?:all\s+)?(?:gone|cleared|out\s+of\s+(?:there|here))(?:\s+now)?(?=\s*(?:$|[,.;]))/gi,
+    ([, what = '', at = '']) => `at ${at} no ${what}`,
+  ],
+  [
+    /(?:\bthe\s+)?\b(roots?|grease|scale|debris)\s+(?:is|are)\s+(?:all\s+)?(?:cleared\s+out|out\s+of\s+(?:there|here))(?:\s+now)?(?=\s*(?:$|[,.;]))/gi,
+    ([, what = '']) => `no ${what}`,
+  ],
   // "crack follows the pipe"
   [/\bfollows\s+(?:the\s+)?pipe\b(?<=\b(?:crack|fracture)[a-z]*\b[^;]*)/gi, 'runs along the pipe'],
   // "the joint that's shifted"

@@ -194,6 +194,21 @@ export const spokenIdioms: readonly Idiom[] = [
     ),
     'then ',
   ],
+  // "36, back in the old clay", "another coupling and we're back in clay": no way back of the camera.
+  [
+    new RegExp(
+      String.raw`\bback\s+(?:to|in|into|onto)\s+(?:the\s+)?(?:(?:original|old|same|existing|regular)\s+)+(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    'back to ',
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:coupling|band|boot|adapter))\s*(?:,|\band\b)\s*(?:we're\s+|it's\s+|then\s+)*back\s+(?:to|in|into)\s+(?:the\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ', turns to ',
+  ],
   // "scale from the get go to about eight", "starting right at the cleanout and going to eight"
   [
     new RegExp(

@@ -814,6 +814,9 @@ export const pipeIdioms: readonly Idiom[] = [
     /(?<=\d\s+)(?:old\s+|existing\s+)?(?:liner|relined)(?=\s*(?:$|[,;]))|^\s*(?:old\s+|existing\s+)?liner\s+(?=(?:from\s+)?\d)/gi,
     'lined ',
   ],
-  [/\b(?:start|beginning)\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined starts'],
+  [
+    /\b(?:start|beginning)\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b|\b(?:we\s+|you\s+)?(?:get|go|come|run)\s+into\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b|\b(?:you|i|we)\s+can\s+see\s+the\s+liner\b[^,;]*,\s*it\s+(?:starts|begins)(?:\s+(?:right\s+)?here)?/gi,
+    'lined starts',
+  ],
   [/\bend\s+of\s+(?:the\s+|an?\s+|old\s+|existing\s+)*liner\b/gi, 'lined ends'],
 ];

@@ -563,6 +563,11 @@ export const placeFigures: readonly Idiom[] = [
         ? `${what} at ${one} and ${other}`
         : `${what} ${first}% at ${one}; ${what} ${second ?? ''}% at ${other}`,
   ],
+  // "from 36 on it's a different story, it's all fractured"
+  [
+    /^\s*(?:(?:from|past|after)\s+)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:(?:on|out|down|and\s+beyond)\s+)*(?:it's\s+a\s+(?:whole\s+)?different\s+story\s*,\s*)?(?:it's|it\s+is|the\s+pipe's|pipe\s+is)\s+(?:(?:all|just|pretty\s+much|nothing\s+but)\s+)+([a-z\s]+?)(?=\s*[.]?\s*$)/gi,
+    ([, at = '', what = '']) => `${what} starts at ${at}`,
+  ],
   // "10, 12, 14, joints all look good", "joints at 10, 12 and 14 are tight"
   [
     /^\s*(?:at\s+)?(\d+(?:\.\d+)?(?:\s*,\s*(?:and\s+)?\d+(?:\.\d+)?)+(?:\s*,?\s+and\s+\d+(?:\.\d+)?)?)\s*,\s+joints\s+(?:all\s+)?(?:look|looks|are|seem|were)(?:\s+(?:all|pretty|good|fine|tight|clean|okay|ok|sound))*(?=\s*(?:$|[.;]))/gi,

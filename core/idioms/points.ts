@@ -132,6 +132,12 @@ export const pointIdioms: readonly Idiom[] = [
     /(?<=^\s*~?\d+(?:\.\d+)?\s+)([LR])\s+(22\.5|22|45|90)(?=\s*$)/g,
     ([, side = '', degrees = '']) => `bend ${degrees} ${side === 'L' ? 'left' : 'right'}`,
   ],
+  // "a service comes in at a funny angle", "wye comes in at a forty five": no bend of ours.
+  [
+    /(?<=\b(?:comes|coming|ties|tied|tying)\s+in)\s+at\s+an?\s+(?:(?:(?:funny|weird|odd|bad|strange|steep|sharp|slight)\s+)*angle|(?:45|forty[\s-]five|90|ninety)(?:\s*(?:degrees?|°))?(?:\s+angle)?)\b/gi,
+    '',
+  ],
+  [/\bat\s+an?\s+(?:(?:funny|weird|odd|bad|strange|steep|sharp|slight)\s+)*angle\b/gi, asNote],
   // "into the main, break-in tap, protruding about two inches into the main": of the main, nothing in this pipe.
   [
     /(?<=\b(?:city\s+)?main(?:\s+(?:is\s+)?at\s+[a-z\d\s.-]{1,24}?)?)\s*,\s+(?:(?:it's|it\s+is|with|by|an?|comes\s+in|through|on)\s+)*(?:(?:break-?\s?in|hammer|factory|saddle|protruding|poor|bad)\s+(?:tap|connection|saddle)?|(?:break-?\s?in|tap\s+connection|(?<=\ba\s+)(?:wye|tee|tap|saddle))(?=\s*[.;]?\s*$))[^;.]*/gi,
@@ -584,6 +590,11 @@ export const pointFigures: readonly Idiom[] = [
   [
     /\bproperty\s+line\s+(?:(?:should|would|ought|has|must|to)\s+)+be\s+(?:right\s+)?(?:(?:about|around|somewhere)\s+)*(?:here|there)\s*,?\s+(?=\d)/gi,
     'property line at ~ ',
+  ],
+  // "tap at 55, that's the city's"
+  [
+    /^\s*(?:the\s+)?tap\s+at\s+([a-z\d\s.-]+?)\s*,\s+(?:and\s+)?that's\s+the\s+(?:city's|city|(?:city\s+)?main)(?=\s*(?:$|[,.;]))/gi,
+    ([, at = '']) => `at ${at} the main`,
   ],
   // "22, a 1 foot drop", "you drop down, looks like 1 foot drop", "there's a drop, about 1 foot"
   [

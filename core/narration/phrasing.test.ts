@@ -6,6 +6,7 @@ import {
   aboutAsMuch,
   atPlace,
   chatter,
+  cleanedOut,
   endsNext,
   fromTheStart,
   fromTo,
@@ -527,6 +528,37 @@ test('one thing of the line is one entry, with what was said of it', () => {
     }
   // Which way the main runs is no side of this pipe.
   expect(spoken('Fifty two, main, going left to right')[0]?.entry).not.toHaveProperty('clock');
+});
+
+test('what is gone is not there', () => {
+  for (const form of cleanedOut)
+    for (const thing of ['roots', 'grease', 'scale'])
+      expect([form(thing, inWords(19)), spoken(form(thing, inWords(19)))]).toEqual([
+        form(thing, inWords(19)),
+        [],
+      ]);
+});
+
+test('back in the old pipe is no way back; the same at every joint is at every joint', () => {
+  for (const next of [
+    'back to the original clay',
+    'back in the old clay',
+    "another coupling and we're back in clay",
+  ]) {
+    const { items } = narrate(cues(['Clay to pvc at thirty.', `Thirty six, ${next}.`]));
+    expect([next, items.map(({ entry }) => entry.pass).includes('back')]).toEqual([next, false]);
+    expect([next, items.map(short)]).toEqual([
+      next,
+      expect.arrayContaining([{ is: 'change', at: 36, near: 'pvc-sch40', far: 'clay' }]),
+    ]);
+  }
+  for (const next of [
+    "It's every joint from twelve out to twenty eight.",
+    'Same at every joint to twenty eight.',
+  ])
+    expect(narrate(cues(['Twelve, roots.', next])).items.map(({ entry }) => entry)).toMatchObject([
+      { finding: 'roots', reading_ft: 12, to_ft: 28, eachJoint: true },
+    ]);
 });
 
 test('so many feet of another pipe lie between where the head is and so far on', () => {

@@ -13,6 +13,7 @@ export const rephrased = (talk: Talk, text: string, index: number): string =>
   thereItIs(talk, text, index) ??
   allTheWayTo(talk, text) ??
   nextFeet(talk, text) ??
+  atEveryJoint(talk, text) ??
   whereItEnds(talk, text) ??
   betweenTwo(text) ??
   sameTurn(talk, text) ??
@@ -136,6 +137,17 @@ function whereItEnds({ items, pass }: Talk, text: string): string | undefined {
     if (isIt) return `${goesOn ? 'it goes to' : `${what} ends at`} ${text.slice(said.length)}`;
   }
   return undefined;
+}
+
+/** "It's every joint from twelve out to twenty eight", "same at every joint to twenty eight": what was found last. */
+function atEveryJoint({ items, pass }: Talk, text: string): string | undefined {
+  const says =
+    /^\W*(?:(?:and|so|then)\W+)*(?:(?:it's|that's|they're|it\s+is)\s+(?:at\s+|in\s+)?|same\s+(?:thing\s+)?(?:at|in|on)\s+)(?:every|each)\s+(?:single\s+)?joint\s+(?:(?:from\s+[a-z\d\s.-]+?|from\s+there|after\s+that)\s+)?(?:(?:out|on|all\s+the\s+way)\s+)*to\s+/i;
+  const last = items.at(-1)?.entry;
+  const [said] = says.exec(text) ?? [];
+  if (said === undefined || last?.kind !== 'finding' || last.to_ft !== undefined) return undefined;
+  if (last.pass !== pass || !['roots', 'crack', 'offset'].includes(last.finding)) return undefined;
+  return `every joint after that's got ${last.finding === 'roots' ? 'roots' : `${last.finding}s`} out to ${text.slice(said.length)}`;
 }
 
 const pieceNext = new RegExp(

@@ -399,6 +399,7 @@ export const endsNext: readonly ((thing: string, to: string) => string)[] = [
 const drop = { point: { kind: 'drop', fall_ft: 1 } };
 const [left, right] = [9, 3].map((clock) => ({ point: { kind: 'bend', clock } }));
 const sixToFour = { entry: { kind: 'change', upstream: { diameter_in: 6 }, downstream: { diameter_in: 4 } } };
+const branchOnLeft = { point: { kind: 'tie-in', clock: 9 } };
 const atMain = { entry: { point: 'MAIN' } };
 const toClay = { entry: { kind: 'change', downstream: { material: 'clay' } } };
 /** One thing of the line itself, and what must be there of it. */
@@ -423,6 +424,26 @@ export const ofTheLine: readonly (readonly [says: (at: string) => string, is: ob
   [(n) => `${n}, that's where the new stuff stops and the old clay picks up`, toClay],
   [(n) => `at ${n} the newer pipe ends and it's clay from there`, toClay],
   [(n) => `${n}, pvc changes to clay at the foundation`, toClay],
+  [(n) => `tap at ${n}, that's the city's`, atMain],
+  [(n) => `${n}, a service comes in at a funny angle on the left`, branchOnLeft],
+  [(n) => `${n}, wye comes in at a forty five on the left`, branchOnLeft],
+  [(n) => `at ${n} we get into a liner`, { entry: { kind: 'change', downstream: { lined: true } } }],
+  [(n) => `${n}, the next joint's shifted over half an inch`, { entry: { finding: 'offset', inches: 0.5 } }],
+  [(n) => `${n}, the pipe has dropped an inch at the joint`, { entry: { finding: 'offset', inches: 1 } }],
+  [(n) => `jetter knocked a piece out at ${n}, top of the pipe`, { entry: { finding: 'hole', clock: 12 } }],
+  [
+    (n) => `from ${n} on it's a different story, it's all fractured`,
+    { entry: { finding: 'crack', open: true } },
+  ],
+  [(n) => `${n}, hole in the top, maybe fist sized`, { entry: { finding: 'hole', clock: 12 } }],
+];
+
+/** What was there before the line was cleaned. */
+export const cleanedOut: readonly ((thing: string, at: string) => string)[] = [
+  (x, n) => `the ${x} at ${n} are gone`,
+  (x, n) => `the ${x} we had at ${n} are all gone now`,
+  (x, n) => `${n}, the ${x} are out of there now`,
+  (x, n) => `${n}, ${x} are all cleared out`,
 ];
 
 /** A list without commas, as a caption has it. */
