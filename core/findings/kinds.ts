@@ -306,6 +306,7 @@ export const findingRows = [
       ...[
         'root',
         'roots',
+        'rooty',
         'rts',
         'root intrusion',
         'root growth',

@@ -339,7 +339,7 @@ export const findingIdioms: readonly Idiom[] = [
   // "the next pipe's shifted down, looks like 3/4 of an inch"
   [
     /\b(?:(?:the|next|whole|far|downstream)\s+)*(?:pipe|joint|section|piece|side)(?:'s|\s+is|\s+has)\s+(?:shifted|dropped|slipped|moved|lower|higher|sitting\s+(?:lower|higher))(?:\s+(?:down|over|up|sideways))?[\s,]+(?=(?:(?:looks\s+like|about|maybe|by|almost|a\s+good|at\s+least)\s+)*(?:half|three|a\s+quarter|an?(?=\s+inch)|one|two|an\s+eighth|\d)[a-z\d\s/.-]*(?:inch|in\b|"))/gi,
-    'offset ',
+    ([said]) => (/\bjoint\b/i.test(said) ? 'offset joint ' : 'offset '),
   ],
   // "jetter knocked a piece out at thirty, top of the pipe", "a piece is knocked out of the top"
   [

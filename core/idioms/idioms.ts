@@ -194,6 +194,19 @@ export const spokenIdioms: readonly Idiom[] = [
     ),
     'then ',
   ],
+  // "eight feet of new ABS, and there's a rubber boot onto cast"
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:feet|foot|ft)\s+of\s+(?:(?:new|old|white|black)\s+)*${anyMaterial}(?:\s+pipe)?)\s*,?\s+(?:(?:and|then|there's|it's\s+got|with|an?)\s+)*(?:(?:rubber|shielded|flex|no-?hub)\s+)?(?:boot|coupling|band|adapter|transition)\s+(?:on\s?to|in\s?to|to|over\s+to)\s+(?:(?:the|old)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ', then a coupling to ',
+  ],
+  // "there's like three cracks": how many.
+  [
+    /(?<=[a-z,]\s+)(?:(?:there's|we've\s+got|i\s+see|got|like|about|maybe|probably)\s+)*(?:like|about|maybe|probably)\s+(?:a\s+)?(?:two|three|four|five|six|seven|eight|nine|\d|dozen)\s+(?=(?:cracks|fractures)\b)/gi,
+    'multiple ',
+  ],
   // "36, back in the old clay", "another coupling and we're back in clay": no way back of the camera.
   [
     new RegExp(

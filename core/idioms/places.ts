@@ -1,3 +1,4 @@
+import { anyMaterial } from './pipes.js';
 import { bendToSide } from './points.js';
 import { aNumber, ones } from '../number-words.js';
 import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
@@ -562,6 +563,28 @@ export const placeFigures: readonly Idiom[] = [
       first === undefined
         ? `${what} at ${one} and ${other}`
         : `${what} ${first}% at ${one}; ${what} ${second ?? ''}% at ${other}`,
+  ],
+  // "a hole at 10, another at 11.5, and then from 13 on there's no bottom"
+  [
+    /(?<=\d[^;]*)[,;]\s*(?:and\s+)?(?:then\s+)?from\s+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+on\s+(?:out\s+)?(?=(?:there's|it's|we've|there\s+is)\b)/gi,
+    ([, at = '']) => `; at ${at} `,
+  ],
+  // "no bottom from 13 till you hit clay at 19"
+  [
+    new RegExp(
+      String.raw`\s+(?:all\s+the\s+way\s+|at\s+all\s+)*(?:from\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+)?(?:on\s+)?(?:till|until)\s+(?:you|we|it|i)\s+(?:hits?|gets?\s+to|reach(?:es)?)\s+(?:the\s+)?(${anyMaterial})\s+at\s+(~?\d+(?:\.\d+)?)`,
+      'gi',
+    ),
+    ([, from, far = '', to = '']) =>
+      ` ${from === undefined ? '' : `${from} `}to ${to}; at ${to} changes to ${far}`,
+  ],
+  // "starting at 12 the cast's got a bad case of scale": no change there.
+  [
+    new RegExp(
+      String.raw`^\s*(?:starting|beginning)\s+at\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+the\s+${anyMaterial}(?:\s+pipe)?(?:'s|\s+has|\s+is)\s+(?:got\s+)?(?=[a-z])`,
+      'gi',
+    ),
+    ([, at = '']) => `at ${at} it's got `,
   ],
   // "from 36 on it's a different story, it's all fractured"
   [

@@ -132,6 +132,11 @@ export const pointIdioms: readonly Idiom[] = [
     /(?<=^\s*~?\d+(?:\.\d+)?\s+)([LR])\s+(22\.5|22|45|90)(?=\s*$)/g,
     ([, side = '', degrees = '']) => `bend ${degrees} ${side === 'L' ? 'left' : 'right'}`,
   ],
+  // "a wye on the right, might be the old septic": a guess at what it serves.
+  [
+    /\b(?:(?:(?:it|that|that's)\s+)?(?:might|could|must|may)\s+(?:be|have\s+been|go\s+to)|(?:probably|likely|maybe)\s+(?:(?:goes|went|runs|leads)\s+to|from|is|was)|(?:probably|likely|maybe))\s+(?:the|an?|their)\s+(?:old\s+)?septic(?:\s+tank)?\b/gi,
+    besideIt,
+  ],
   // "a service comes in at a funny angle", "wye comes in at a forty five": no bend of ours.
   [
     /(?<=\b(?:comes|coming|ties|tied|tying)\s+in)\s+at\s+an?\s+(?:(?:(?:funny|weird|odd|bad|strange|steep|sharp|slight)\s+)*angle|(?:45|forty[\s-]five|90|ninety)(?:\s*(?:degrees?|°))?(?:\s+angle)?)\b/gi,
@@ -614,14 +619,14 @@ export const pointFigures: readonly Idiom[] = [
   // "an open wye": nothing closes it.
   [/\bopen\s+(wye|tee|lateral|branch|tap)\b/gi, ([, what = '']) => `${what} ${quoted('open')}`],
   [/\b(?:that\s+)?nobody\s+(?:ever\s+)?(?:capped|plugged|sealed)(?:\s+(?:off|up))?\b/gi, asNote],
-  // "in the main, running left to right", "plenty of flow, going right": what runs in it.
-  [
-    /\b(?:running|flowing|flows?|moving|going|runs|goes)\s+(?:from\s+)?(?:(?:my|the)\s+)?(?:left|right)\s+to\s+(?:(?:my|the)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*\b(?:flow|water)\s*,\s*)(?:it's\s+)?(?:going|running|moving|flowing)\s+(?:to\s+(?:the|my)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*)\b(?:it\s+)?(?:flows|flowing)\s+(?:off\s+)?to\s+(?:the|my)\s+(?:left|right)\b/gi,
-    asNote,
-  ],
   // "main's at 69, flow's going right to left, six inches deep": what runs in it.
   [
     /\b(?:(?:(?:i|we|you)\s+)?(?:can\s+)?see\s+)?(?:(?:the\s+)?flow(?:'s|\s+is)?|(?:(?:it's|it|water|she's|that's)\s+)?flowing)\s+(?:(?:going|moving|running|from|goes|runs)\s+)*(?:(?:right|left)\s+to\s+(?:the\s+)?(?:right|left)|(?:to\s+the\s+)?(?:right|left))\b/gi,
+    asNote,
+  ],
+  // "in the main, running left to right", "plenty of flow, going right": what runs in it.
+  [
+    /\b(?:running|flowing|flows?|moving|going|runs|goes)\s+(?:from\s+)?(?:(?:my|the)\s+)?(?:left|right)\s+to\s+(?:(?:my|the)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*\b(?:flow|water)\s*,\s*)(?:it's\s+)?(?:going|running|moving|flowing)\s+(?:to\s+(?:the|my)\s+)?(?:left|right)\b|(?<=\bmain\b[^;]*)\b(?:it\s+)?(?:flows|flowing)\s+(?:off\s+)?to\s+(?:the|my)\s+(?:left|right)\b/gi,
     asNote,
   ],
   [

@@ -39,7 +39,7 @@ const isRather = new RegExp(
 
 /** "Nope, that's just a fitting", "nah, just a stain", "no, that's nothing": what was just named is none. */
 const onlySeemed = new RegExp(
-  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:(?:${itIs}|that’s|it’s)\s+)?(?:just|only)\s+(?!(?:at|about|like|a\s+(?:little|bit|few|couple)|an?\s+(?:inch|foot|quarter|half))\b)|(?:(?:${itIs}|that’s|it’s)\s+)?nothing\b(?:\s+(?:there|here|at\s+all))?\W*$)`,
+  String.raw`^\W*(?:${soft}\W+)*(?:(?:no|oh|wait|never\s*mind|${takesBack})\W+)+(?:${soft}\W+)*(?:(?:(?:${itIs})\s+)?(?:just|only)\s+(?!(?:at|about|like|a\s+(?:little|bit|few|couple)|an?\s+(?:inch|foot|quarter|half))\b)|(?:(?:${itIs})\s+)?nothing\b(?:\s+(?:there|here|at\s+all))?\W*$)`,
   'i',
 );
 

@@ -61,7 +61,7 @@ export function narrate(
     notes: new Map(),
   };
   const unsettledAt = new Map<string, number>();
-  sentencesOf(cues).forEach((sentence, index) => {
+  sentencesOf(cues.map(plainly)).forEach((sentence, index) => {
     talk.notes.set(index, { video_s: sentence.at(0), sentence: sentence.text });
     for (const [why, says] of unsettling)
       if (!unsettledAt.has(why) && says.test(sentence.text)) unsettledAt.set(why, talk.items.length);
@@ -79,6 +79,9 @@ export function narrate(
     notes: [...talk.notes.entries()].sort(([a], [b]) => a - b).map(([, note]) => note),
   };
 }
+
+/** With the straight apostrophes that every pattern knows. */
+const plainly = (cue: Cue): Cue => ({ ...cue, text: cue.text.replace(/[’‘]/g, "'") });
 
 /** A camera that got this far past where it was said to stop did not stop there, ft. */
 const farther_ft = 1;
@@ -176,8 +179,7 @@ function takeSentence(talk: Talk, sentence: Sentence, index: number): void {
     turn(talk, text, undefined)();
     return;
   }
-  const firstThing =
-    segments[0] && text.slice(0, 400).search(/\b(?:there['’]?s|that['’]?s|here['’]?s|at\s)/i);
+  const firstThing = segments[0] && text.slice(0, 400).search(/\b(?:there'?s|that'?s|here'?s|at\s)/i);
   const afterwards = turn(talk, text, firstThing !== undefined && firstThing >= 0 ? firstThing : undefined);
   const said: SentenceState = { sentence, index, hearing, segments, placed: undefined };
   takeSegments(talk, said);

@@ -530,6 +530,55 @@ test('one thing of the line is one entry, with what was said of it', () => {
   expect(spoken('Fifty two, main, going left to right')[0]?.entry).not.toHaveProperty('clock');
 });
 
+const between = (at: number, near: string, far: string) => ({ is: 'change', at, near, far });
+
+test.each([
+  [
+    "You've got a hole at ten, another at eleven and a half, and then from thirteen on there's no bottom.",
+    [
+      { is: 'hole', at: 10 },
+      { is: 'hole', at: 11.5 },
+      { is: 'bottom-gone', at: 13 },
+    ],
+  ],
+  ["Sixteen, there's like three cracks.", [{ is: 'crack', at: 16 }]],
+  ['Twenty five, a wye on the right, might be the old septic.', [{ is: 'tie-in', at: 25, clock: 3 }]],
+  ["Starting at twelve the cast's got a bad case of scale.", [{ is: 'deposit', at: 12 }]],
+  [
+    'Clay to PVC at forty two. It goes to forty nine and then back into clay.',
+    [between(42, 'clay', 'pvc-sch40'), between(49, 'pvc-sch40', 'clay')],
+  ],
+  [
+    "Eight feet of new ABS, and there's a rubber boot onto cast.",
+    [between(8, 'abs', 'cast-iron'), { is: 'joint', at: 8 }],
+  ],
+  ["Between twenty and twenty five it's rooty at each joint.", [{ is: 'roots', at: 20, to: 25 }]],
+  [
+    'No bottom from thirteen till you hit clay at nineteen.',
+    [
+      { is: 'bottom-gone', at: 13, to: 19 },
+      { is: 'change', at: 19, far: 'clay' },
+    ],
+  ],
+  [
+    'Eleven foot in, belly starts, two inches deep at fifteen and it is out at nineteen.',
+    [{ is: 'belly', at: 11, to: 19, inches: 2 }],
+  ],
+  [
+    "Pulling back. Sitting at thirty, he's got me at five four deep.",
+    [{ is: 'locate', at: 30, depth: 5.3333 }],
+  ],
+  [
+    'Heavy scale all the way up, I can’t get past forty six.',
+    [
+      { is: 'deposit', at: 0, to: 46 },
+      { is: 'stop', at: 46 },
+    ],
+  ],
+] as const)('%s', (talk, want) => {
+  expect(narrate(cues(talk.split(/(?<=\.)\s/))).items.map(short)).toEqual(want);
+});
+
 test('what is gone is not there', () => {
   for (const form of cleanedOut)
     for (const thing of ['roots', 'grease', 'scale'])

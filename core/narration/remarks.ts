@@ -235,7 +235,7 @@ const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry
 
 /** "Sixty one feet, nothing": a place without a thing. */
 const saysNothing =
-  /\b(?:(?:\d+(?:\.\d+)?|(?:[a-z]+\s+)?[a-z]+(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine))['’]s\s+(?:okay|ok|good|fine|clean|clear)|nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
+  /\b(?:(?:\d+(?:\.\d+)?|(?:[a-z]+\s+)?[a-z]+(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine))'s\s+(?:okay|ok|good|fine|clean|clear)|nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
 
 /** A stretch at the beginning: "fifty to fifty five". */
 const stretchFirst = String.raw`^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)`;
@@ -302,7 +302,7 @@ const measures = [
 ];
 
 const howItIs =
-  /^\W*(?:(?:and|yeah|so|but)\s+)*(?:(?:those|these|they|it|that|this)(?:['’](?:s|re)|\s+(?:is|are|looks?))\s+)(?:(?:pretty|really|very|kind\s+of|fairly|just)\s+)*[a-z]+(?:\s+(?:though|there|here|too))?\W*$/i;
+  /^\W*(?:(?:and|yeah|so|but)\s+)*(?:(?:those|these|they|it|that|this)(?:'(?:s|re)|\s+(?:is|are|looks?))\s+)(?:(?:pretty|really|very|kind\s+of|fairly|just)\s+)*[a-z]+(?:\s+(?:though|there|here|too))?\W*$/i;
 
 /** "It goes all the way round", "about two inches of water": applies to the newest thing it fits. */
 function completes(talk: Talk, said: SentenceState, draft: Draft, text: string): void {

@@ -24,7 +24,7 @@ function fromZero(talk: Talk, text: string): string | undefined {
   const length =
     /^[^.\d]{0,40}?\bfor\s+(?=(?:about\s+)?[a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\b[\s,]+(?:and\s+)?then\b)/i;
   const ofThat =
-    /^(?:\W|\b(?:(?:so|and|okay|ok|we|i)(?:['’]ve)?|got|get|have|had|about)\b)*([a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\s+)of\s+(?:that|it|this)\b[\s,]+(?:and\s+)?(?=then\b)/i;
+    /^(?:\W|\b(?:(?:so|and|okay|ok|we|i)(?:'ve)?|got|get|have|had|about)\b)*([a-z\d-]+(?:\s+[a-z-]+)?\s+(?:feet|foot)\s+)of\s+(?:that|it|this)\b[\s,]+(?:and\s+)?(?=then\b)/i;
   if ((talk.reading ?? 0) !== 0 || talk.items.some(({ entry }) => entry.reading_ft)) return undefined;
   if (ofThat.test(text)) return text.replace(ofThat, 'at $1');
   return talk.items.length === 0 && length.test(text)
@@ -51,8 +51,16 @@ const pipeFromThere = new RegExp(
   'i',
 );
 
+const thenPipe = new RegExp(
+  String.raw`^\W*(?:(?:and|so|but)\W+)*(?:[^.;]{0,40},\s*)?(?:it|that|this)\s+(?:goes|runs|lasts|continues|keeps\s+going)\s+(?:(?:on|out|all\s+the\s+way|for)\s+)*(?:to|till|until)\s+([^,.;]+?)\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|it|goes|back|we're|you're|to|in|into|the|old)\s+)*(${anyMaterial})(?:\s+(?:again|pipe))*\W*$`,
+  'i',
+);
+
 /** "Nineteen's the wall. From there it's clay tile": the pipe changes where the head is. */
-function fromThereOn({ reading, pipe }: Talk, text: string): string | undefined {
+function fromThereOn({ reading, pipe, items }: Talk, text: string): string | undefined {
+  // "New PVC. It goes to forty nine and then back into clay": that piece does.
+  const [, end, far] = thenPipe.exec(text) ?? [];
+  if (end !== undefined && items.at(-1)?.entry.kind !== 'finding') return `at ${end} change to ${far}`;
   if (reading === undefined || pipe === undefined || !pipeFromThere.test(text)) return undefined;
   return text.replace(pipeFromThere, `at ${reading} change to `);
 }

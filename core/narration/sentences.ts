@@ -11,13 +11,13 @@ export interface Sentence {
 
 /** A cue ending with one of these continues in the next. */
 const breaksOff =
-  /(?:^|\s)(?:at|from|to|of|the|a|an|and|or|is|are|there['’]?s|we['’]?ve|got|have|till|until|(?<!(?:got|has|have)\s)some|your|my|with|into|it['’]?s|that['’]?s|between|(?<!\b(?:(?:there|that|here|it)['’]?s|is|got|have|see|hit|was)\s)another|hundred)[,\s]*$/i;
+  /(?:^|\s)(?:at|from|to|of|the|a|an|and|or|is|are|there'?s|we'?ve|got|have|till|until|(?<!(?:got|has|have)\s)some|your|my|with|into|it'?s|that'?s|between|(?<!\b(?:(?:there|that|here|it)'?s|is|got|have|see|hit|was)\s)another|hundred)[,\s]*$/i;
 /** So does one ending with one of these, unless the next begins a sentence: "enough to get by", "Twenty two, …". */
 const mayBreakOff =
-  /(?:^|\s)(?:(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|(?<!\b(?:coming|comes|came|going|goes|ties|tying|tied|pushing|sticking|caved|caving)\s)(?<!\d\s?)in|(?<!\b(?:go|going|keep\s+going|move|moving)\s)on|by|(?<!\b(?:pushed|push|made\s+it|got|get|went|broke|squeezed|worked|i['’]m|we['’]re|she['’]s|am|are|is)\s)through|like|approximately|roughly|our|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|where|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|(?<!\b(?:is|it['’]s|got|have|see|hit|was)\s)another|point)[,\s]*$/i;
+  /(?:^|\s)(?:(?<!(?:worry|know|forget|forgot|sure|care|talk|talking)\s)about|(?<!way\s)around|(?<!\b(?:coming|comes|came|going|goes|ties|tying|tied|pushing|sticking|caved|caving)\s)(?<!\d\s?)in|(?<!\b(?:go|going|keep\s+going|move|moving)\s)on|by|(?<!\b(?:pushed|push|made\s+it|got|get|went|broke|squeezed|worked|i'm|we're|she's|am|are|is)\s)through|like|approximately|roughly|our|(?<!\b(?:the|bends?|turns?|elbow|degrees?|goes|bears|veers|heads|hard|hand|to\s+your)\s)right|where|past|say|call|(?<!(?:inch|inches|percent|feet|foot|half|quarters?|pipe|full|bore|third|that|there|it)\s)maybe|(?<!\b(?:is|it's|got|have|see|hit|was)\s)another|point)[,\s]*$/i;
 /** A cue starting with one of these continues the previous one. */
 const continuing =
-  /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o['’]?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;
+  /^\s*(?:feet|foot|ft|inch(?:es)?|percent|o'?clock|degrees?|point\s|and\s+a\s+(?:half|quarter)|and\s+(?:one|three)\s+(?:half|quarters?)|deep\b|high\b|long\b|of\s|in\s+diameter|or\s+so\b)/i;
 /** "forty" and then "six" is one number. */
 const tensEnd = /\b(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred)\s*$/i;
 const unitStart = /^\s*(?:one|two|three|four|five|six|seven|eight|nine)\b/i;
@@ -32,7 +32,7 @@ const place = new RegExp(String.raw`^\s*(?:at\s+)?${aNumber}`, 'i');
 
 /** "Couldn't get the camera through" is whole. */
 const couldNot =
-  /\b(?:can|could|won|would|did)(?:['’]?t|n['’]?t|not|\s+not)\b[^.;]*\b(?:through|by|past|over|on|around)[,\s]*$/i;
+  /\b(?:can|could|won|would|did)(?:'?t|n'?t|not|\s+not)\b[^.;]*\b(?:through|by|past|over|on|around)[,\s]*$/i;
 
 const goesOn = (text: string, next: string): boolean =>
   !/[.?!]\s*$/.test(text) &&

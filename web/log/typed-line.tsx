@@ -7,13 +7,7 @@ import { KeyHints, type KeyHint } from '../keys/key-help';
 import { Faults } from '../shell/trouble';
 import { Preview } from './preview';
 import { ThumbRow } from './thumb-row';
-import {
-  readFirstLine,
-  typedLineKey,
-  useTypedLine,
-  type TypedLineProps,
-  type TypedLineState,
-} from './use-typed-line';
+import { typedLineKey, useTypedLine, type TypedLineProps, type TypedLineState } from './use-typed-line';
 
 const Input = chakra('input', {
   base: {

@@ -102,20 +102,6 @@ export function useTypedLine(props: TypedLineProps) {
 }
 export type TypedLineState = ReturnType<typeof useTypedLine>;
 
-let firstRead = false;
-/**
- * The first line that a page reads takes a third of a second longer than all others: it is read when the line gets the
- * focus, before a key is pressed.
- */
-export function readFirstLine(): void {
-  if (firstRead) return;
-  firstRead = true;
-  setTimeout(() => {
-    for (const line of ['41.5 roots 30 % at a joint', '42 clay to pvc'])
-      parseLogLine(line, { pass: 'out', end: 'main', points: [] });
-  });
-}
-
 /** What is shown is what Enter writes: only what is on the line. */
 function useMeaning(
   { line, lineView, runId, pass, waterClock }: TypedLineProps,
