@@ -579,6 +579,24 @@ test.each([
   expect(narrate(cues(talk.split(/(?<=\.)\s/))).items.map(short)).toEqual(want);
 });
 
+test('nothing ends behind where it begins', () => {
+  for (const next of [
+    'It goes to five.',
+    'Those roots quit at five.',
+    'It ends at five.',
+    'They taper off around five.',
+  ])
+    expect([
+      next,
+      narrate(cues(['Nineteen, roots.', next])).items.map(({ entry }) => entry.to_ft)[0],
+    ]).toEqual([next, undefined]);
+  expect(
+    narrate(cues(['Pulling back.', 'Nineteen, roots.', 'Those roots quit at five.'])).items.map(
+      ({ entry }) => entry.to_ft,
+    ),
+  ).toEqual([5]);
+});
+
 test('what is gone is not there', () => {
   for (const form of cleanedOut)
     for (const thing of ['roots', 'grease', 'scale'])

@@ -29,6 +29,10 @@ function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | u
   return given && !counted && /^~?\s*[\d.]+\b|\b[\d.]+$/.test(words) ? given.value : undefined;
 }
 
+/** Whether the camera reads a place after it reads where this begins: it may end there. */
+const isAhead = ({ reading_ft, pass }: EntryDraft, place: number): boolean =>
+  reading_ft === undefined || (pass === 'back' ? place <= reading_ft : place >= reading_ft);
+
 /** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes that stretch. True where it did. */
 export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   if (draft.endCall !== 'end' || draft.pipes.length > 0) return false;
@@ -41,7 +45,8 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
   // "We're out of it" ends what is a stretch by nature, or was called at its start.
   const lasts = (entry: EntryDraft) =>
     !isUnnamed(draft) || entry.open === true || isLong(entry) || isEach(entry) || isAlong(entry);
-  const isOpen = (entry: EntryDraft) => like(entry) && entry.to_ft === undefined && lasts(entry);
+  const isOpen = (entry: EntryDraft) =>
+    like(entry) && entry.to_ft === undefined && lasts(entry) && isAhead(entry, place);
   const open =
     (water
       ? newest(talk, (entry) => isOpen(entry) && entry.kind === 'finding' && entry.finding === 'belly')
@@ -195,7 +200,7 @@ export function endsLast(talk: Talk, said: SentenceState, text: string): boolean
   if (to_ft !== undefined || reading_ft === undefined || pass !== talk.pass || isEach(last.entry))
     return false;
   if (out !== undefined && finding !== 'belly') return false;
-  if (pass === 'out' ? Number(at) <= reading_ft : Number(at) >= reading_ft) return false;
+  if (Number(at) === reading_ft || !isAhead(last.entry, Number(at))) return false;
   waterEnds(talk, last, Number(at), false);
   amend(talk, said, last, endingAt(last.entry, Number(at)));
   return true;
@@ -209,7 +214,7 @@ function farEnd(talk: Talk, said: SentenceState, last: NarrationItem, place: num
     talk.reading = place;
     return true;
   }
-  if (last.entry.to_ft !== undefined) return false;
+  if (last.entry.to_ft !== undefined || !isAhead(last.entry, place)) return false;
   amend(talk, said, last, endingAt(last.entry, place));
   // "They both go to thirteen"
   const other = /\bboth\b/i.test(said.sentence.text) ? talk.items[talk.items.indexOf(last) - 1] : undefined;
