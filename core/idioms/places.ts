@@ -586,6 +586,11 @@ export const placeFigures: readonly Idiom[] = [
     ),
     ([, at = '']) => `at ${at} it's got `,
   ],
+  // "11, roots on both sides, and they thin out by 14"
+  [
+    /(?<=\d[^;]*),?\s+(?:(?:and|but|then)\s+)+(?:they|it|that)\s+(?:(?:kind\s+of|pretty\s+much|all)\s+)*(?:thins?\s+out|quits?|dies?\s+(?:out|off)|tapers?\s+(?:off|out)|peters?\s+out|fades?(?:\s+out)?|goes?\s+away)\s+(?:(?:at|by|around|about)\s+)+(?=~?\d)/gi,
+    ' to ',
+  ],
   // "from 36 on it's a different story, it's all fractured"
   [
     /^\s*(?:(?:from|past|after)\s+)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s+(?:(?:on|out|down|and\s+beyond)\s+)*(?:it's\s+a\s+(?:whole\s+)?different\s+story\s*,\s*)?(?:it's|it\s+is|the\s+pipe's|pipe\s+is)\s+(?:(?:all|just|pretty\s+much|nothing\s+but)\s+)+([a-z\s]+?)(?=\s*[.]?\s*$)/gi,

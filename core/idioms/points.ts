@@ -145,7 +145,7 @@ export const pointIdioms: readonly Idiom[] = [
   [/\bat\s+an?\s+(?:(?:funny|weird|odd|bad|strange|steep|sharp|slight)\s+)*angle\b/gi, asNote],
   // "into the main, break-in tap, protruding about two inches into the main": of the main, nothing in this pipe.
   [
-    /(?<=\b(?:city\s+)?main(?:\s+(?:is\s+)?at\s+[a-z\d\s.-]{1,24}?)?)\s*,\s+(?:(?:it's|it\s+is|with|by|an?|comes\s+in|through|on)\s+)*(?:(?:break-?\s?in|hammer|factory|saddle|protruding|poor|bad)\s+(?:tap|connection|saddle)?|(?:break-?\s?in|tap\s+connection|(?<=\ba\s+)(?:wye|tee|tap|saddle))(?=\s*[.;]?\s*$))[^;.]*/gi,
+    /(?<=\b(?:city\s+)?main(?:\s+(?:is\s+)?at\s+[a-z\d\s.-]{1,24}?)?)\s*,\s+(?:(?:it's|it\s+is|with|by|an?|comes\s+in|through|on)\s+)*(?:(?:break-?\s?in|hammer|factory|saddle|protruding|poor|bad)\s+(?:tap|connection|saddle)?|(?:break-?\s?in|tap\s+connection)(?=\s*[.;]?\s*$)|(?<=\ba\s+)(?:wye|tee|tap|saddle)(?=\s*(?:$|[.;,])))[^;.]*/gi,
     besideIt,
   ],
   // "tap on the left, it's got water running in it": in use, nothing leaks.
@@ -607,7 +607,12 @@ export const pointFigures: readonly Idiom[] = [
     ([, hedged = '', high = '', hedge = hedged, fall = high]) =>
       ` drops ${hedge.trim() === '' ? '' : 'about '}${fall} ft`,
   ],
-  // "hard left at 39", "39, we hang a left": a bend that nobody named.
+  // "22, a half foot drop", "22, a six inch drop"
+  [
+    /(?<=^\s*(?:at\s+)?~?\d[^;]*?)[\s,]+(?:(?:there's|it's|with|about|an?)\s+)*(?:half|0\.5|1\/2|½)(?:\s+an?)?\s*-?(?:foot|ft)\s+drop\b|(?<=^\s*(?:at\s+)?~?\d[^;]*?)[\s,]+(?:(?:there's|it's|with|about|an?)\s+)*6\s*-?in(?:ch)?\s+drop\b/gi,
+    ' drops 0.5 ft',
+  ],
+  // "hard left at 39", "39, we hang a left\": a bend that nobody named.
   [
     /^\s*((?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+)(?:(?:it|we|you|goes|takes|take|makes|make|hangs|hang|there's|an?|to|the)\s+)*?(?:(?:hard|sharp|slight|easy|quick|slow|soft|gentle|tight)\s+(left|right)|hangs?\s+an?\s+(left|right))(?:\s+turn)?(?=\s*[.]?\s*$)/gi,
     ([, place = '', side = '', other = side]) => `${place}bends to the ${other}`,

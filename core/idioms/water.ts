@@ -407,7 +407,7 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "11 foot in, belly starts, it's 2 inches deep at 15 and it's out at 19"
   [
-    /^\s*(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+in)?\s*,?\s+(?:(?:the|a|there's|our)\s+)*(belly|sag|dip|low\s+spot|(?:standing\s+)?water)\s+(?:starts|begins)\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it|it's)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water))?|ends|quits|stops|done|over)\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
+    /^\s*(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+in)?\s*,?\s+(?:(?:(?:(?:we|i|camera)(?:'re|'m|\s+is)?\s+)?(?:(?:get|go|goes|going|run|getting)\s+)?into|the|a|there's|our)\s+)*(belly|sag|dip|low\s+spot|(?:standing\s+)?water)(?:\s+(?:starts|begins))?\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it|it's)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water))?|ends|quits|stops|done|over)\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
     ([, from = '', what = '', how = '']) =>
       `${how}, ${/water/i.test(what) ? 'standing water' : what} ${from} to `,
   ],

@@ -568,6 +568,12 @@ test.each([
     "Pulling back. Sitting at thirty, he's got me at five four deep.",
     [{ is: 'locate', at: 30, depth: 5.3333 }],
   ],
+  ['Nineteen, scale, and it tapers off around twenty two.', [{ is: 'deposit', at: 19, to: 22 }]],
+  [
+    'Twenty six, into a belly, inch and a half at thirty, out of it by thirty three.',
+    [{ is: 'belly', at: 26, to: 33, inches: 1.5 }],
+  ],
+  ["City main at sixty, comes in through a wye, it's flowing left to right.", [{ at: 60 }]],
   [
     'Heavy scale all the way up, I can’t get past forty six.',
     [
