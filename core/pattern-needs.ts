@@ -121,9 +121,9 @@ export class LetterRuns {
 
   /** Whether a pattern with these needs can be found in the text: false is certain, true is not. */
   meet(needs: Needs): boolean {
-    for (const codes of needs) {
+    for (const oneOf of needs) {
       let found = false;
-      for (let i = 0; !found && i < codes.length; i++) found = this.has[codes[i] ?? 0] === 1;
+      for (let i = 0; !found && i < oneOf.length; i++) found = this.has[oneOf[i] ?? 0] === 1;
       if (!found) return false;
     }
     return true;

@@ -4,7 +4,7 @@ import { cleanedAway, denyingIdioms, hearsayIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
 import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 import { aNumber } from '../number-words.js';
-import { anyMaterial, pipeIdioms } from './pipes.js';
+import { pipeIdioms, spokenPipes } from './pipes.js';
 import { placeFigures, readingFigures, stretchIdioms } from './places.js';
 import { pointFigures, pointIdioms } from './points.js';
 import { listMarks, separatorIdioms } from './punctuation.js';
@@ -186,41 +186,11 @@ export const spokenIdioms: readonly Idiom[] = [
     /\bright\s+(?=(?:out\s+of\s+the\s+(?:gate|chute|box)|from\s+the\s+(?:start|get[\s-]?go|beginning)|off\s+the\s+bat)\b)/gi,
     ' ',
   ],
-  // "six feet of plastic, then we get into the old clay"
-  [
-    new RegExp(
-      String.raw`\b(?<=\b(?:feet|foot|ft)\s+(?:of\s+)?[a-z\s]{2,24},?\s+(?:and\s+)?)then\s+(?:it's|it|we're|we|you're|you)\s+(?:(?:get|gets|getting|go|goes|going|back|right)\s+)*in(?:to)?\s+(?:(?:the|some|old)\s+)*(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    'then ',
-  ],
-  // "eight feet of new ABS, and there's a rubber boot onto cast"
-  [
-    new RegExp(
-      String.raw`(?<=\b(?:feet|foot|ft)\s+of\s+(?:(?:new|old|white|black)\s+)*${anyMaterial}(?:\s+pipe)?)\s*,?\s+(?:(?:and|then|there's|it's\s+got|with|an?)\s+)*(?:(?:rubber|shielded|flex|no-?hub)\s+)?(?:boot|coupling|band|adapter|transition)\s+(?:on\s?to|in\s?to|to|over\s+to)\s+(?:(?:the|old)\s+)*(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    ', then a coupling to ',
-  ],
+  ...spokenPipes,
   // "there's like three cracks": how many.
   [
     /(?<=[a-z,]\s+)(?:(?:there's|we've\s+got|i\s+see|got|like|about|maybe|probably)\s+)*(?:like|about|maybe|probably)\s+(?:a\s+)?(?:two|three|four|five|six|seven|eight|nine|\d|dozen)\s+(?=(?:cracks|fractures)\b)/gi,
     'multiple ',
-  ],
-  // "36, back in the old clay", "another coupling and we're back in clay": no way back of the camera.
-  [
-    new RegExp(
-      String.raw`\bback\s+(?:to|in|into|onto)\s+(?:the\s+)?(?:(?:original|old|same|existing|regular)\s+)+(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    'back to ',
-  ],
-  [
-    new RegExp(
-      String.raw`(?<=\b(?:coupling|band|boot|adapter))\s*(?:,|\band\b)\s*(?:we're\s+|it's\s+|then\s+)*back\s+(?:to|in|into)\s+(?:the\s+)?(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    ', turns to ',
   ],
   // "scale from the get go to about eight", "starting right at the cleanout and going to eight"
   [

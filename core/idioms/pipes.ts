@@ -12,6 +12,41 @@ const oneMaterial = new RegExp(`^${anyMaterial}$`, 'i');
 
 const feetLong = String.raw`\d+(?:\.\d+)?\s*-?\s*(?:feet|foot|ft|')(?:\s+long)?`;
 
+/** Pipes while numbers are still words. */
+export const spokenPipes: readonly Idiom[] = [
+  // "six feet of plastic, then we get into the old clay"
+  [
+    new RegExp(
+      String.raw`\b(?<=\b(?:feet|foot|ft)\s+(?:of\s+)?[a-z\s]{2,24},?\s+(?:and\s+)?)then\s+(?:it's|it|we're|we|you're|you)\s+(?:(?:get|gets|getting|go|goes|going|back|right)\s+)*in(?:to)?\s+(?:(?:the|some|old)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    'then ',
+  ],
+  // "eight feet of new ABS, and there's a rubber boot onto cast"
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:feet|foot|ft)\s+of\s+(?:(?:new|old|white|black)\s+)*${anyMaterial}(?:\s+pipe)?)\s*,?\s+(?:(?:and|then|there's|it's\s+got|with|an?)\s+)*(?:(?:rubber|shielded|flex|no-?hub)\s+)?(?:boot|coupling|band|adapter|transition)\s+(?:on\s?to|in\s?to|to|over\s+to)\s+(?:(?:the|old)\s+)*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ', then a coupling to ',
+  ],
+  // "36, back in the old clay", "another coupling and we're back in clay": no way back of the camera.
+  [
+    new RegExp(
+      String.raw`\bback\s+(?:to|in|into|onto)\s+(?:the\s+)?(?:(?:original|old|same|existing|regular)\s+)+(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    'back to ',
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:coupling|band|boot|adapter))\s*(?:,|\band\b)\s*(?:we're\s+|it's\s+|then\s+)*back\s+(?:to|in|into)\s+(?:the\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ', turns to ',
+  ],
+];
+
 /** Which pipe lies where, how wide it is, and whether it is lined, once numbers are digits. */
 export const pipeIdioms: readonly Idiom[] = [
   // "after 14 it's all clay"

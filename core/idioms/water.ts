@@ -291,6 +291,10 @@ const isOver = String.raw`(?:(?:and|then|but|standing|it|it's|we|we're|i'm|that|
 const sags = String.raw`(?:belly|bellies|sags?|dips?|low\s+spot|puddle|(?:standing\s+)?water(?:\s+standing)?)`;
 const place = String.raw`~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?`;
 
+/** A belly from a place on, as it is said to be, up to the place that follows. */
+const wetFrom = (what: string, from: string, how: string): string =>
+  `${how}, ${/water/i.test(what) ? 'standing water' : what} ${from} to `;
+
 /** The same once numbers are digits: how much of the pipe it fills, where the camera goes under. */
 export const waterFigures: readonly Idiom[] = [
   // "there's water from 14 to 17"
@@ -408,14 +412,12 @@ export const waterFigures: readonly Idiom[] = [
   // "11 foot in, belly starts, it's 2 inches deep at 15 and it's out at 19"
   [
     /^\s*(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+in)?\s*,?\s+(?:(?:(?:(?:we|i|camera)(?:'re|'m|\s+is)?\s+)?(?:(?:get|go|goes|going|run|getting)\s+)?into|the|a|there's|our)\s+)*(belly|sag|dip|low\s+spot|(?:standing\s+)?water)(?:\s+(?:starts|begins))?\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it|it's)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water))?|ends|quits|stops|done|over)\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
-    ([, from = '', what = '', how = '']) =>
-      `${how}, ${/water/i.test(what) ? 'standing water' : what} ${from} to `,
+    ([, from = '', what = '', how = '']) => wetFrom(what, from, how),
   ],
   // "standing water starts 40, it's half full at 43, and out of it at 47"
   [
     /\b(belly|sag|dip|low\s+spot|(?:standing\s+)?water)\s+(?:starts|begins|starting|beginning)\s+(?:at\s+)?(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s*([^;]*?)(?:\s+(?:at|by|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+(?:(?:and|then|i'm|we're|it|it's)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water))?|ends|quits|stops|over)\s+(?:at|by|around)\s+(?=~?\s*\d)/gi,
-    ([, what = '', from = '', how = '']) =>
-      `${how}, ${/water/i.test(what) ? 'standing water' : what} ${from} to `,
+    ([, what = '', from = '', how = '']) => wetFrom(what, from, how),
   ],
   // "53 to 50, water": pulling back.
   [

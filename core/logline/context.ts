@@ -34,6 +34,13 @@ export interface LogContext {
 /** An entry without its id. */
 export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id'> : never) : never;
 
+/**
+ * How much farther on its way the camera is at `to_ft` than at `from_ft`, ft; negative where it was there before. Without a
+ * pass: back, as in the job file.
+ */
+export const fartherBy = (pass: EntryDraft['pass'], from_ft: number, to_ft: number): number =>
+  pass === 'out' ? to_ft - from_ft : from_ft - to_ft;
+
 /** An earlier thing that later words may refer to; parts of the same line are `part 0`, `part 1`, … */
 export interface EarlierThing {
   readonly id: string;

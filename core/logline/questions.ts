@@ -3,7 +3,7 @@ import { kindOf } from '../findings/kinds.js';
 import { sayPointKind } from '../job/point-words.js';
 import { defaultRules } from '../job/rules.js';
 import { pastEnd_ft } from '../units.js';
-import type { EntryDraft, EarlierThing, LogContext } from './context.js';
+import { fartherBy, type EntryDraft, type EarlierThing, type LogContext } from './context.js';
 
 /**
  * With this many readings on a run, one farther from all of them than their own spread is questioned, and over this
@@ -57,7 +57,7 @@ function alreadyWritten(entry: EntryDraft, known: readonly EarlierThing[]): stri
 /** A question about a stretch called to end where the camera was before it began. */
 export function endsBehind({ pass, reading_ft }: EntryDraft, end_ft: number | undefined): string[] {
   if (reading_ft === undefined || end_ft === undefined) return [];
-  if (pass === 'out' ? end_ft > reading_ft : end_ft < reading_ft) return [];
+  if (fartherBy(pass, reading_ft, end_ft) > 0) return [];
   return [
     `it was called at ${plain(reading_ft, 1)}, ${pass === 'out' ? 'pushing out' : 'pulling back'}: the camera had passed ${plain(end_ft, 1)} before. Is one of the two wrong?`,
   ];

@@ -1,7 +1,7 @@
 import { movesDownstream } from './change.js';
 import type { Draft } from './draft.js';
 import { kindOf } from '../findings/kinds.js';
-import type { EntryDraft, EarlierThing, LogContext } from './context.js';
+import { fartherBy, type EntryDraft, type EarlierThing, type LogContext } from './context.js';
 import type { Meaning } from '../speech/meaning.js';
 import { dash, distance, toFeet } from '../speech/numbers.js';
 import { phraseAt } from '../speech/phrases.js';
@@ -377,7 +377,7 @@ function begunOne(
 function mayEndAt(entry: EntryDraft, reading: number, pass: LogContext['pass']): boolean {
   const { reading_ft, to_ft, open } = entry;
   if (reading_ft === undefined || to_ft !== undefined || open === true) return false;
-  const ahead_ft = entry.pass === 'out' ? reading - reading_ft : reading_ft - reading;
+  const ahead_ft = fartherBy(entry.pass, reading_ft, reading);
   return entry.pass === pass && ahead_ft > 0 && ahead_ft <= longestBegun_ft;
 }
 

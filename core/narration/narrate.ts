@@ -1,3 +1,4 @@
+import { fartherBy } from '../logline/context.js';
 import { readEntry } from '../logline/entry-faults.js';
 import { normalize } from '../speech/normalize.js';
 import { segmentsOf } from '../logline/segments.js';
@@ -61,7 +62,7 @@ export function narrate(
     notes: new Map(),
   };
   const unsettledAt = new Map<string, number>();
-  sentencesOf(cues.map(plainly)).forEach((sentence, index) => {
+  sentencesOf(cues.map(straightened)).forEach((sentence, index) => {
     talk.notes.set(index, { video_s: sentence.at(0), sentence: sentence.text });
     for (const [why, says] of unsettling)
       if (!unsettledAt.has(why) && says.test(sentence.text)) unsettledAt.set(why, talk.items.length);
@@ -81,7 +82,7 @@ export function narrate(
 }
 
 /** With the straight apostrophes that every pattern knows. */
-const plainly = (cue: Cue): Cue => ({ ...cue, text: cue.text.replace(/[’‘]/g, "'") });
+const straightened = (cue: Cue): Cue => ({ ...cue, text: cue.text.replace(/[’‘]/g, "'") });
 
 /** A camera that got this far past where it was said to stop did not stop there, ft. */
 const farther_ft = 1;
@@ -90,10 +91,12 @@ const farther_ft = 1;
 function wentOn({ items }: Talk, stop: NarrationItem): boolean {
   const { reading_ft, pass } = stop.entry;
   if (reading_ft === undefined) return false;
-  const ahead = (at_ft: number) => (pass === 'out' ? at_ft - reading_ft : reading_ft - at_ft);
   return items
     .slice(items.indexOf(stop) + 1)
-    .some(({ entry }) => entry.pass === pass && ahead(entry.reading_ft ?? reading_ft) > farther_ft);
+    .some(
+      ({ entry }) =>
+        entry.pass === pass && fartherBy(pass, reading_ft, entry.reading_ft ?? reading_ft) > farther_ft,
+    );
 }
 
 /** "Forty eight is the tap", where no main was named and nothing comes after it: where this line meets the main. */

@@ -1,4 +1,4 @@
-import type { EntryDraft } from '../logline/context.js';
+import { fartherBy, type EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import { isLong, isOfKind, isUnnamed } from '../logline/references.js';
 import {
@@ -31,7 +31,7 @@ function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | u
 
 /** Whether the camera reads a place after it reads where this begins: it may end there. */
 const isAhead = ({ reading_ft, pass }: EntryDraft, place: number): boolean =>
-  reading_ft === undefined || (pass === 'back' ? place <= reading_ft : place >= reading_ft);
+  reading_ft === undefined || fartherBy(pass, reading_ft, place) >= 0;
 
 /** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes that stretch. True where it did. */
 export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {

@@ -9,6 +9,7 @@ export const rephrased = (talk: Talk, text: string, index: number): string =>
   fromZero(talk, text) ??
   outOfWater(talk, text) ??
   roundAgain(talk, text) ??
+  pieceEnds(talk, text) ??
   fromThereOn(talk, text) ??
   thereItIs(talk, text, index) ??
   allTheWayTo(talk, text) ??
@@ -46,21 +47,26 @@ function outOfWater({ items }: Talk, text: string): string | undefined {
     : undefined;
 }
 
-const pipeFromThere = new RegExp(
-  String.raw`^\W*(?:(?:and|so|then)\s+)?(?:from\s+(?:there|here)|after\s+(?:that|this))(?:\s+(?:on|out|down|up))*\s*,?\s+(?:it's|it\s+is|we're\s+in(?:to)?|it\s+goes\s+to|you've\s+got|we've\s+got)\s+(?:(?:all|old|the|just)\s+)*(?=(?:[a-z]+\s+)?${anyMaterial}\b)`,
-  'i',
-);
-
 const thenPipe = new RegExp(
   String.raw`^\W*(?:(?:and|so|but)\W+)*(?:[^.;]{0,40},\s*)?(?:it|that|this)\s+(?:goes|runs|lasts|continues|keeps\s+going)\s+(?:(?:on|out|all\s+the\s+way|for)\s+)*(?:to|till|until)\s+([^,.;]+?)\s*,?\s+(?:and\s+)?then\s+(?:(?:it's|it|goes|back|we're|you're|to|in|into|the|old)\s+)*(${anyMaterial})(?:\s+(?:again|pipe))*\W*$`,
   'i',
 );
 
-/** "Nineteen's the wall. From there it's clay tile": the pipe changes where the head is. */
-function fromThereOn({ reading, pipe, items }: Talk, text: string): string | undefined {
-  // "New PVC. It goes to forty nine and then back into clay": that piece does.
+/** "New PVC. It goes to forty nine and then back into clay": that piece of pipe does. */
+function pieceEnds({ items }: Talk, text: string): string | undefined {
   const [, end, far] = thenPipe.exec(text) ?? [];
-  if (end !== undefined && items.at(-1)?.entry.kind !== 'finding') return `at ${end} change to ${far}`;
+  return end !== undefined && items.at(-1)?.entry.kind !== 'finding'
+    ? `at ${end} change to ${far}`
+    : undefined;
+}
+
+const pipeFromThere = new RegExp(
+  String.raw`^\W*(?:(?:and|so|then)\s+)?(?:from\s+(?:there|here)|after\s+(?:that|this))(?:\s+(?:on|out|down|up))*\s*,?\s+(?:it's|it\s+is|we're\s+in(?:to)?|it\s+goes\s+to|you've\s+got|we've\s+got)\s+(?:(?:all|old|the|just)\s+)*(?=(?:[a-z]+\s+)?${anyMaterial}\b)`,
+  'i',
+);
+
+/** "Nineteen's the wall. From there it's clay tile": the pipe changes where the head is. */
+function fromThereOn({ reading, pipe }: Talk, text: string): string | undefined {
   if (reading === undefined || pipe === undefined || !pipeFromThere.test(text)) return undefined;
   return text.replace(pipeFromThere, `at ${reading} change to `);
 }
