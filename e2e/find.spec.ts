@@ -8,7 +8,7 @@ import { expect, startServer, test } from './support/server.js';
 
 test.use({ serviceWorkers: 'allow' });
 
-const jobs = resolve(import.meta.dirname, '../demo/jobs');
+const jobs = resolve('demo/jobs');
 const demo = (name: string) => JSON.parse(readFileSync(join(jobs, name), 'utf8')) as Record<string, unknown>;
 
 test('the list is narrowed by words, method, and what is missing, agreed or due', async ({ page }) => {

@@ -5,7 +5,7 @@ import { randomJob } from '../core/test/random-job.js';
 import { axeFaults } from './support/axe.js';
 import { expect, startServer, test } from './support/server.js';
 
-const root = resolve(import.meta.dirname, '..');
+const root = resolve();
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
 const demo = () =>
   JSON.parse(readFileSync(join(root, 'demo/jobs/1-quarry-lane.json'), 'utf8')) as { title: string };

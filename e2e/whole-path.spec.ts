@@ -5,7 +5,7 @@ import { axeFaults } from './support/axe.js';
 import { scopeOfFile } from './support/headless.js';
 import { expect, test } from './support/server.js';
 
-const root = resolve(import.meta.dirname, '..');
+const root = resolve();
 
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
 

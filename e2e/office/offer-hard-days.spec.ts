@@ -7,7 +7,7 @@ import { expect, startServer, test } from '../support/server.js';
 
 test.use({ serviceWorkers: 'allow' });
 
-const jobs = resolve(import.meta.dirname, '../../demo/jobs');
+const jobs = resolve('demo/jobs');
 const demo = (name: string) => JSON.parse(readFileSync(join(jobs, name), 'utf8')) as Job;
 
 async function add(page: Page, url: string, job: unknown): Promise<string> {

@@ -5,7 +5,7 @@ import { join, resolve } from 'node:path';
 import { jointEdit } from '../support/joint-edit.js';
 import { startServer } from '../support/server.js';
 
-const root = resolve(import.meta.dirname, '../..');
+const root = resolve();
 const jobId = 'demo-2-larkfield-court';
 
 async function entriesOf(request: APIRequestContext, url: string): Promise<string[]> {
