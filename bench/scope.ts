@@ -1,4 +1,9 @@
 import highsLoader from 'highs';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { threadsFor } from '../cli/threads.js';
 import { readJobText } from '../core/files/read.js';
 import { scopeFile } from '../core/files/scope-file.js';
 import { scopeOf } from '../core/scope/scope.js';
@@ -115,7 +120,27 @@ const headless = () => {
 };
 const each_ms = timed(headless, 1) / files.length;
 print(
-  `headless, from file to file, one process: ${(60_000 / each_ms).toFixed(0)} jobs a minute of 80 ft with up to 8 findings`,
+  `headless, from file to file, one thread: ${(60_000 / each_ms).toFixed(0)} jobs a minute of 80 ft with up to 8 findings`,
+);
+const command = (paths: readonly string[]) => {
+  const start = performance.now();
+  const { status, stdout } = spawnSync(process.execPath, ['dist/cli.mjs', ...paths], {
+    encoding: 'utf8',
+    maxBuffer: 1e9,
+  });
+  if (status !== 0 || stdout.split('\n').length <= paths.length) throw new Error('the command failed');
+  return performance.now() - start;
+};
+const folder = mkdtempSync(join(tmpdir(), 'open-trench-bench-'));
+const paths = [...files, ...files, ...files].map((text, i) => {
+  const path = join(folder, `${i}.json`);
+  writeFileSync(path, text);
+  return path;
+});
+const minutes = command(paths) / 60_000;
+rmSync(folder, { recursive: true });
+print(
+  `the headless command, from its start, one process in ${threadsFor(paths.length)} threads: ${(paths.length / minutes).toFixed(0)} such jobs a minute`,
 );
 const whole = readyJob(randomJob(3, { length_ft: [120, 120], findings: 40, exactly: true }));
 const three = timed(() => scopeWithOptions(whole), 3);

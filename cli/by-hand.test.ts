@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { evaluate } from 'mathjs';
-import { run } from './scope.js';
+import { answerOf } from './scope.js';
 
 const page = readFileSync(join(import.meta.dirname, '../docs/by-hand.md'), 'utf8');
 const job = /```json\n([\s\S]*?)```/.exec(page)?.[1] ?? '';
@@ -12,15 +12,9 @@ afterAll(() => {
 });
 const path = join(folder, 'job.json');
 writeFileSync(path, job);
-const out: string[] = [];
-run(
-  [path],
-  (text) => out.push(text),
-  (text) => {
-    throw new Error(text);
-  },
-);
-const scope = JSON.parse(out.join('')) as unknown;
+const { scope: said = '', faults } = answerOf(path, true);
+if (faults.length > 0) throw new Error(faults.join('\n'));
+const scope = JSON.parse(said) as unknown;
 
 /** Rows of the page's tables: subject, the sum by hand, its place in the scope, and the value both must give. */
 const rows = [...page.matchAll(/^\| ([^|`]+?)\s*\| `([^`]+)`\s*\| `([^`]+)`\s*\| ([\d.]+)\s*\|$/gm)].map(

@@ -268,7 +268,7 @@ const paths = expected.map(({ job }, index) => {
 });
 const out: string[] = [];
 const faults: string[] = [];
-const code = run(
+const code = await run(
   paths,
   (text) => out.push(text),
   (text) => faults.push(text),

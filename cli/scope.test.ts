@@ -1,7 +1,11 @@
+import { build } from 'esbuild';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { randomJob } from '../core/test/random-job.js';
 import { run } from './scope.js';
+import { threadsFor } from './threads.js';
 
 const demo = join(import.meta.dirname, '../demo/jobs/1-quarry-lane.json');
 const folder = mkdtempSync(join(tmpdir(), 'open-trench-cli-'));
@@ -9,9 +13,9 @@ afterAll(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const scope = (...paths: string[]) => {
+const scope = async (...paths: string[]) => {
   const [out, faults]: [string[], string[]] = [[], []];
-  const code = run(
+  const code = await run(
     paths,
     (text) => out.push(text),
     (text) => faults.push(text),
@@ -32,11 +36,11 @@ const line = (job: Raw) => job.lines[0] as Raw['lines'][number];
 const entry = (job: Raw, run: number, index: number) =>
   line(job).runs[run]?.entries[index] as Record<string, unknown>;
 
-test('one file: indented JSON and exit 0; several: one scope a line, a bad one does not stop the rest', () => {
-  const one = scope(demo);
+test('one file: indented JSON and exit 0; several: one scope a line, a bad one does not stop the rest', async () => {
+  const one = await scope(demo);
   expect([one.code, one.faults]).toEqual([0, []]);
   expect(JSON.parse(one.out.join(''))).toMatchObject({ format: 'open-trench-scope', version: 1 });
-  const many = scope(demo, join(folder, 'nobody.json'), demo);
+  const many = await scope(demo, join(folder, 'nobody.json'), demo);
   expect([many.code, many.out.length, many.faults.length]).toEqual([2, 2, 1]);
   expect(many.out[0]).toBe(many.out[1]);
   expect(many.out[0]).not.toContain('\n');
@@ -78,14 +82,32 @@ test.each<[string, (job: Raw) => void, string]>([
     },
     'lines[0].runs[2]: run-not-tied',
   ],
-])('%s is refused by its path, with nothing on standard output', (name, change, message) => {
-  const { code, out, faults } = scope(broken(name, change));
+])('%s is refused by its path, with nothing on standard output', async (name, change, message) => {
+  const { code, out, faults } = await scope(broken(name, change));
   expect([code, out]).toEqual([2, []]);
   expect(faults.join('\n')).toContain(message);
 });
 
-test('what is not JSON is refused', () => {
+test('what is not JSON is refused', async () => {
   const path = join(folder, 'not.json');
   writeFileSync(path, '{"format": NaN}');
-  expect(scope(path)).toMatchObject({ code: 2, out: [] });
+  expect(await scope(path)).toMatchObject({ code: 2, out: [] });
+});
+
+test('many files are answered in threads: what they say is the same, in the same order', async () => {
+  const program = join(folder, 'cli.mjs');
+  await build({
+    ...{ entryPoints: [join(import.meta.dirname, 'main.ts')], outfile: program },
+    ...{ bundle: true, platform: 'node', format: 'esm' },
+  });
+  const paths = Array.from({ length: 24 }, (_, i) => {
+    const path = join(folder, `${i}.json`);
+    writeFileSync(path, i === 5 ? '{' : JSON.stringify(randomJob(i, { findings: 3, length_ft: [10, 20] })));
+    return path;
+  });
+  expect(threadsFor(paths.length)).toBe(Math.min(3, availableParallelism()));
+  const { status, stdout, stderr } = spawnSync(process.execPath, [program, ...paths], { encoding: 'utf8' });
+  const { code, out, faults } = await scope(...paths);
+  expect(faults).toHaveLength(1);
+  expect([status, stdout, stderr]).toEqual([code, `${out.join('\n')}\n`, `${faults.join('\n')}\n`]);
 });

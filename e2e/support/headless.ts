@@ -1,20 +1,14 @@
 import type { Page } from '@playwright/test';
 import { writeFileSync } from 'node:fs';
-import { run } from '../../cli/scope.js';
+import { answerOf } from '../../cli/scope.js';
 import type { Job } from '../../core/job/schema.js';
 import type { ScopeFile } from '../../core/files/scope-file.js';
 
 /** The scope of a job file by the headless command, in this process: a new one would compile it all for each job. */
 export function scopeOfFile(file: string): ScopeFile {
-  const said: string[] = [];
-  const faults: string[] = [];
-  const code = run(
-    [file],
-    (text) => said.push(text),
-    (text) => faults.push(text),
-  );
-  if (code !== 0) throw new Error(faults.join('\n'));
-  return JSON.parse(said.join('\n')) as ScopeFile;
+  const { scope = '', faults } = answerOf(file, true);
+  if (faults.length > 0) throw new Error(faults.join('\n'));
+  return JSON.parse(scope) as ScopeFile;
 }
 
 /** A job as the server has it. */
