@@ -15,7 +15,9 @@ export interface Answer {
 export function answerOf(path: string, only: boolean): Answer {
   const read = load(path);
   if (read.faults)
-    return { faults: read.faults.map(({ path: at, message }) => `${path}: ${at ? `${at}: ` : ''}${message}`) };
+    return {
+      faults: read.faults.map(({ path: at, message }) => `${path}: ${at ? `${at}: ` : ''}${message}`),
+    };
   try {
     const ready = readyJob(read.job);
     const scope = scopeFile(ready, scopeOf(ready));
@@ -36,7 +38,12 @@ export type Answers = (paths: readonly string[]) => AsyncIterable<Answer>;
  * file, or one that cannot be computed, does not stop the others. Faults go to standard error, one per line with its
  * path; exit code 2 when there were any. `answers` computes them.
  */
-export async function run(paths: readonly string[], out: Say, fault: Say, answers = oneByOne): Promise<0 | 2> {
+export async function run(
+  paths: readonly string[],
+  out: Say,
+  fault: Say,
+  answers = oneByOne,
+): Promise<0 | 2> {
   if (paths.length === 0) {
     fault('give one or more job files: npm run --silent scope -- JOB.json');
     return 2;

@@ -63,6 +63,8 @@ interface Reading {
   readonly shape: string;
   readonly segments: { -readonly [Key in keyof Segment]: Segment[Key] }[];
   open: Open | undefined;
+  /** Where the line began: at the start, or after a `;`. */
+  line: number;
 }
 
 type TextOf = (piece: Pick<Piece, 'from' | 'to'>) => string;
@@ -71,7 +73,7 @@ type TextOf = (piece: Pick<Piece, 'from' | 'to'>) => string;
  * Splits a line into its things: at each `;`, and where natural speech moves on to another. Time grows with its length.
  */
 export function segmentsOf({ shape }: NormalizedText): Segment[] {
-  const reading: Reading = { shape, segments: [], open: undefined };
+  const reading: Reading = { shape, segments: [], open: undefined, line: 0 };
   const textOf: TextOf = ({ from, to }) => shape.slice(from, to);
   const pieces = listsLast(piecesOf(shape), textOf);
   pieces.forEach((piece, index) => {
@@ -104,19 +106,28 @@ function takePiece(reading: Reading, piece: Piece, rest: readonly Piece[], textO
     goesOnListing(piece, text) &&
     mayBeStretch(text, textOf(last));
   const listed = reading.open?.denied === true && piece.nouns > 0 && goesOnDenying(piece, text);
-  if (piece.hard) close(reading);
+  if (piece.hard) {
+    close(reading);
+    reading.line = piece.from;
+  }
   const { open } = reading;
   const before = open ?? last;
   const mended =
     open !== undefined &&
     (mends.test(textOf(open)) || (stops.test(textOf(open)) && isBare(text) && piece.lead === ','));
+  const placesNext = before !== undefined && isPlaceOfNext(reading, piece, textOf(before), rest, textOf);
   const another =
     open !== undefined &&
     !mended &&
     placesAnother(piece, text, textOf(open), open) &&
     (goesOn || !mayMeasure(piece, text, textOf(open)));
-  const leadsOn = open !== undefined && !mended && open.nouns > 0 && next?.lead === boundary;
-  if (before && (another || listedBefore || leadsOn) && isPlaceOfNext(piece, textOf(before), rest, textOf)) {
+  const movesOn =
+    open !== undefined &&
+    !mended &&
+    open.nouns > 0 &&
+    (next?.lead === boundary ||
+      (!mayBeClock(text) && !mayBeDegrees(text, textOf(open)) && isComplete(open, textOf(open))));
+  if (placesNext && (another || listedBefore || movesOn)) {
     close(reading);
     reading.open = { from: piece.from, to: piece.to, hard: false, nouns: 0, denied: false, placed: true };
   } else if (another || listedBefore) {
@@ -161,29 +172,57 @@ const stops =
   /\b(?:stop(?:ped|s)?|stuck|not\s+seen|can(?:not|'t)\s+see|can(?:not|'t)\s+get\s+(?:through|past|by))\s*$/i;
 const isBare = (text: string): boolean => !/\d|\b(?:a|an|some|there|and)\b/i.test(text);
 
-/** "roots at 40 and 44": a second place for the previous thing; after a bend, "45" is its degrees. */
+/** "bend, 45": its degrees. */
+const mayBeDegrees = (text: string, before: string): boolean =>
+  !/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) &&
+  /\b(?:bend|turn|elbow|sweep|fitting)/i.test(before) &&
+  usualBends.includes(Number(/\d+(?:\.\d+)?/.exec(text)?.[0]));
+
+/** "roots at 40 and 44": a second place for the previous thing. */
 const placesAnother = (piece: Piece, text: string, before: string, { placed, nouns }: Open): boolean =>
   piece.listed === true ||
   (placed &&
     nouns > 0 &&
     goesOnListing(piece, text) &&
     mayBeStretch(text, before) &&
-    (/\bat\b|@|f(?:ee)?t\b|foot\b|'/i.test(text) ||
-      !/\b(?:bend|turn|elbow|sweep|fitting)/i.test(before) ||
-      !usualBends.includes(Number(/\d+(?:\.\d+)?/.exec(text)?.[0]))));
+    !mayBeDegrees(text, before));
 
-const beginsWithPlace = /^[\s,¦]*(?:and\s+|then\s+)*(?:at\s+|@\s*)?~?\s*\d/i;
+const firstPlace = String.raw`^[\s,.;¦]*(?:(?:and|then|so|now|okay|ok|well)\b[\s,]*)*(?:at\s+|from\s+|@\s*)?~?\s*\d`;
+const beginsWithPlace = new RegExp(firstPlace, 'i');
+/** "14, roots", "14 to 16, roots": the place stands apart from its thing. */
+const placeAlone = new RegExp(
+  String.raw`${firstPlace}[\d.]*(?:\s*(?:feet|foot|ft|'))?(?:\s*(?:-|–|to\b)\s*~?\s*[\d.]+(?:\s*(?:feet|foot|ft|'))?)?\s*,`,
+  'i',
+);
 
 /**
  * "at 3 roots and at 9 there's scale", "3 ft, roots, 9 ft, scale": the place of what comes next, not another one of the
  * thing before it.
  */
-function isPlaceOfNext(piece: Piece, before: string, rest: readonly Piece[], textOf: TextOf): boolean {
+function isPlaceOfNext(
+  { shape, line }: Reading,
+  piece: Piece,
+  before: string,
+  rest: readonly Piece[],
+  textOf: TextOf,
+): boolean {
   const next = rest.find((each) => /\w/.test(textOf(each)));
   if (!next || piece.listed || next.nouns === 0 || !placeOnly.test(textOf(piece))) return false;
   if (/(?:^[\s,]*|\bat\s+|@\s*)~?\d|\b(?:there|both|each|too|also)\b/i.test(textOf(next))) return false;
-  return next.lead === boundary || (next.lead === ',' && beginsWithPlace.test(before));
+  return (
+    next.lead === boundary ||
+    (next.lead === ',' && [before, shape.slice(line)].some((text) => beginsWithPlace.test(text)))
+  );
 }
+
+const measured = /\d\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"|o['’]?clock\b)/i;
+
+/**
+ * "14, roots, 17, crack", "14 roots 30%, 17, crack", "14, roots and a crack, 17, hole": the number after such a thing is
+ * no measure of it.
+ */
+const isComplete = ({ placed }: Open, thing: string): boolean =>
+  !placed || placeAlone.test(thing) || measured.test(thing);
 
 const stretch = /(?<![\d.])(\d+(?:\.\d+)?)(?:\s*(?:feet|ft|foot|'))?\s*(?:-|–|to\b)\s*~?\s*(\d+(?:\.\d+)?)/i;
 
@@ -193,6 +232,12 @@ function mayBeStretch(text: string, before: string): boolean {
   if (from === undefined) return true;
   const [, first] = stretch.exec(before) ?? [];
   return first !== undefined && first !== from && Math.max(Number(from), Number(to)) > 12;
+}
+
+/** "crack, 3 to 9": round the pipe. */
+function mayBeClock(text: string): boolean {
+  const [, from, to] = stretch.exec(text) ?? [];
+  return from !== undefined && Math.max(Number(from), Number(to)) <= 12;
 }
 
 /** "66 grease, 15": its measure rather than another place. */
@@ -327,16 +372,14 @@ const materialIn = (text: string): boolean =>
     ({ index }) => phraseAt(text.slice(index))?.meaning.is === 'material',
   );
 
-/** "crack at 40 roots at 44": without a word between them, a thing ends at its place. */
+/** "crack at 40 roots at 44", "14 roots 17 crack": without a mark between them, a thing ends at its place, or before the next. */
 function afterPlace(shape: string, piece: Piece): Piece[] {
   if (piece.nouns < 2) return [piece];
   const text = shape.slice(piece.from, piece.to);
   // "the joint at 22 has roots" is one thing.
   if (/^[^a-z]*(?:(?:the|next|that|this|first|and)\s+)*joint\s+at\b/i.test(text)) return [piece];
-  for (const match of text.matchAll(
-    /(?:\bat\s+|@\s*)~?\s*\d+(?:\.\d+)?\s*(?:feet|ft|foot|'|o'clock|(?=\s))/gi,
-  )) {
-    const cut = piece.from + match.index + match[0].length;
+  for (const within of [...endsOfPlaces(text), ...beginningsOfPlaces(text)]) {
+    const cut = piece.from + within;
     const [first, second] = [nounsIn(shape, piece.from, cut), nounsIn(shape, cut, piece.to)];
     if (first.nouns > 0 && second.nouns > 0) {
       return [
@@ -346,4 +389,26 @@ function afterPlace(shape: string, piece: Piece): Piece[] {
     }
   }
   return [piece];
+}
+
+const endsOfPlaces = (text: string): number[] =>
+  [...text.matchAll(/(?:\bat\s+|@\s*)~?\s*\d+(?:\.\d+)?\s*(?:feet|foot|ft|'|o'clock|(?=\s))/gi)].map(
+    ({ index, 0: whole }) => index + whole.length,
+  );
+
+/** Numbers that are farther than the place a text begins with, or come after a measure, each right before a thing. */
+function beginningsOfPlaces(text: string): number[] {
+  const [, first] = /^[\s,.;¦]*(\d+(?:\.\d+)?)\s+[a-z]/i.exec(text) ?? [];
+  if (first === undefined) return [];
+  return [...text.matchAll(/(?<=[a-z%"]\s+)\d+(?:\.\d+)?(?=\s+[a-z])/gi)]
+    .filter(({ index, 0: place }) => {
+      const before = text.slice(0, index);
+      return (
+        (Number(place) > Number(first) || measured.test(before)) &&
+        !/\b(?:about|around|to|past|after|before|of|by|at|from|another|next|last|and)\s+$/i.test(before) &&
+        !mayBeDegrees(place, before) &&
+        isNoun(text.slice(index + place.length).trimStart(), 0, '', 0)
+      );
+    })
+    .map(({ index }) => index);
 }

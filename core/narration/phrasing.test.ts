@@ -646,6 +646,51 @@ test('so many feet of another pipe lie between where the head is and so far on',
     ]);
 });
 
+const rowThings: readonly (readonly [said: string, is: string, measures: Record<string, unknown>])[] = [
+  ...things.slice(0, -1).map(([said, is]) => [said, is, {}] as const),
+  ['roots, thirty percent', 'roots', { percent: 30 }],
+  ['an offset, half inch', 'offset', { inches: 0.5 }],
+  ["a crack, at three o'clock", 'crack', { clock: 3 }],
+];
+
+test('a row of places and things gives each the place before it, however they are set apart', () => {
+  const thing = fc.constantFrom(...rowThings);
+  const places = fc.integer({ min: 13, max: 40 });
+  const ahead = fc.integer({ min: 2, max: 9 });
+  fc.assert(
+    fc.property(places, ahead, ahead, thing, thing, thing, (a, by, farther, x, y, z) => {
+      const row = [
+        [a, x],
+        [a + by, y],
+        [a + by + farther, z],
+      ] as const;
+      const want = row.map(([at, [said, is, measures]]) => ({ ...one([said, is], at), ...measures }));
+      for (const set of [
+        (at: string, said: string) => `${at}, ${said}`,
+        (at: string, said: string) => `${at} ${said}`,
+        (at: string, said: string) => `${at}, there's ${said}`,
+      ])
+        means((say) => `so ${row.map(([at, [said]]) => set(say(at), said)).join(', ')}`, a, want);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('a row said without a comma gives each the place before it too', () => {
+  const words = ['roots', 'crack', 'offset', 'hole'] as const;
+  for (const x of words)
+    for (const y of words.filter((each) => each !== x))
+      for (const [a, b] of [
+        [14, 17],
+        [26, 28],
+        [9, 31.5],
+      ] as const)
+        means((say) => `${say(a)} ${x} ${say(b)} ${y}`, a, [
+          { is: x, at: a },
+          { is: y, at: b },
+        ]);
+});
+
 test('three places without commas are a list', () => {
   for (const form of listedPlaces)
     for (const places of [

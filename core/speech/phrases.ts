@@ -5,7 +5,10 @@ import { ownWords, words } from './trade-words.js';
 const byWord = new Map<string, string[]>();
 const firstWord = (text: string): string => /^[a-z0-9'’]+/.exec(text)?.[0] ?? '';
 for (const phrase of Object.keys(words).sort((a, b) => b.length - a.length)) {
-  byWord.set(firstWord(phrase), [...(byWord.get(firstWord(phrase)) ?? []), phrase]);
+  const first = firstWord(phrase);
+  const known = byWord.get(first);
+  if (known) known.push(phrase);
+  else byWord.set(first, [phrase]);
 }
 const longestPhrase = 60;
 

@@ -19,22 +19,30 @@ export const feet = (value: number, digits = 1): string => {
 };
 
 const time = { hour: 'numeric', minute: '2-digit' } as const;
-const clockFormat = new Intl.DateTimeFormat('en-US', time);
-const momentFormat = new Intl.DateTimeFormat('en-US', {
-  month: 'short',
-  day: 'numeric',
-  year: 'numeric',
-  ...time,
-});
+/** Made when first asked for: the first of a page takes tens of milliseconds. */
+let clockFormat: Intl.DateTimeFormat | undefined;
+let momentFormat: Intl.DateTimeFormat | undefined;
 
 /** A moment, of the job file or in ms, in local time; with plain spaces in every browser. Days are `core/days`. */
 const written = (format: Intl.DateTimeFormat, at: string | number): string =>
   format.format(new Date(at)).replaceAll('\u202f', ' ');
 
 /** `Mar 4, 2026, 3:05 PM`. */
-export const dayAndTime = (iso: string): string => written(momentFormat, iso);
+export function dayAndTime(iso: string): string {
+  momentFormat ??= new Intl.DateTimeFormat('en-US', {
+    month: 'short',
+    day: 'numeric',
+    year: 'numeric',
+    ...time,
+  });
+  return written(momentFormat, iso);
+}
+
 /** `3:05 PM`. */
-export const clockTime = (at: string | number): string => written(clockFormat, at);
+export function clockTime(at: string | number): string {
+  clockFormat ??= new Intl.DateTimeFormat('en-US', time);
+  return written(clockFormat, at);
+}
 
 export const videoTime = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
