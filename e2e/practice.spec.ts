@@ -35,6 +35,11 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   page,
   server,
 }, info) => {
+  await page.addInitScript(() => {
+    let transitions = 0;
+    Object.defineProperty(window, 'transitions', { get: () => transitions });
+    addEventListener('transitionrun', () => transitions++);
+  });
   await page.goto(server.url);
   await tabTo(page, 'Practice');
   await page.keyboard.press('Enter');
@@ -72,6 +77,9 @@ test('level 2 is practiced by keyboard: three planted mistakes are named, with w
   await expect(page.getByRole('row').filter({ hasText: /clay/i })).toHaveCount(0);
   await page.keyboard.press('Control+y');
   await expect(page.getByRole('row').filter({ hasText: /clay/i })).toHaveCount(1);
+
+  // People who ask for less motion get none: each of a picture's hundreds of parts was a transition at every step.
+  expect(await page.evaluate(() => Reflect.get(window, 'transitions') as unknown)).toBe(0);
 
   // It survives a reload, the head included.
   const stood = await counter.textContent();
