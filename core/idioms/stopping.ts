@@ -104,10 +104,31 @@ export const stopIdioms: readonly Idiom[] = [
   // "41 is as far as she'll go", "that's as far as we could get her"
   [
     new RegExp(
-      String.raw`(?:'s|\b(?:that's|this\s+is|it's|that\s+is|here's|is|was|that\s+was))?\s*(?:about\s+|just\s+)?\bas\s+far\s+(?:out\s+|in\s+|down\s+)?as\s+(?:${camera}|you)(?:'ll|'m\s+gonna|\s+(?:will|can|could|would|was\s+able\s+to|were\s+able\s+to|wants\s+to|am\s+going\s+to|is\s+going\s+to|is\s+gonna))?\s+(?:gets?|got|goes|go|went|reach(?:ed)?|makes?\s+it|made\s+it|push(?:ed)?|take|run|see)(?:\s+(?:it|her|the\s+camera))?\b`,
+      String.raw`(?:'s|\b(?:that's|this\s+is|it's|that\s+is|here's|is|was|that\s+was))?\s*(?:about\s+|just\s+)?\bas\s+far\s+(?:out\s+|in\s+|down\s+)?as\s+(?:${camera}|you)(?:'ll|\s+(?:will|can|could|would|wants\s+to)|(?:'m|'re|'s|\s+(?:am|are|is|was|were))(?:\s+(?:gonna|(?:going|able)\s+to))?)?\s+(?:getting|gets?|got|going|goes|go|went|reach(?:ed)?|makes?\s+it|made\s+it|push(?:ed)?|take|run|see)(?:\s+(?:it|her|the\s+camera))?\b`,
       'gi',
     ),
     ' camera stopped',
+  ],
+  // "that's the furthest I can get"
+  [
+    new RegExp(
+      String.raw`(?:'s|\b(?:that's|this\s+is|it's|that\s+is|is|was))?\s*(?:about\s+|just\s+)?\bthe\s+(?:farthest|furthest)\s+(?:(?:out|in|down)\s+)?${camera}(?:'ll|'m|'s|\s+(?:can|could|will|would|was\s+able\s+to|am\s+able\s+to|is\s+going\s+to))?\s+(?:gets?|got|getting|go|goes|going|went|reach(?:ed)?|make\s+it|made\s+it|push(?:ed)?)\b(?:\s+(?:it|her|the\s+camera)\b)?`,
+      'gi',
+    ),
+    ' camera stopped',
+  ],
+  // "I'm not getting any farther", "there's no way past that"
+  [
+    new RegExp(
+      String.raw`\b(?:(?:but|and|so)\s+)*(?:(?:i'm|we're|she's|it's|(?:the\s+)?camera's)\s+not\s+(?:getting|going|making\s+it)\s+(?:(?:it|her|this|the\s+camera)\s+)?(?:${onward}\s+)*${onward}|(?:there's\s+|there\s+is\s+|i\s+see\s+)?no\s+(?:way|getting)\s+(?:to\s+get\s+|of\s+getting\s+)?(?:past|by|through|around|beyond))\b(?:\s+(?:it|that|this|them|here)\b)?(?!\s*(?:${aNumber}|\d|the\b|a\b|an\b))`,
+      'gi',
+    ),
+    "can't get any farther",
+  ],
+  // No water is meant.
+  [
+    /\b(?:and\s+|so\s+)*(?:i'm|we're|she's|it's|(?:the\s+)?camera's)\s+dead\s+in\s+the\s+water\b/gi,
+    stopThere,
   ],
   // "we only got to 41", "only made it out to 41 feet"
   [

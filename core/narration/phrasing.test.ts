@@ -672,7 +672,7 @@ test('a row of places and things gives each the place before it, however they ar
       ])
         means((say) => `so ${row.map(([at, [said]]) => set(say(at), said)).join(', ')}`, a, want);
     }),
-    { numRuns: 300 },
+    { numRuns: 100 },
   );
 });
 

@@ -268,6 +268,11 @@ export const stopsAt: readonly ((at: string) => string)[] = [
   (n) => `${n} feet is as far as I can get`,
   (n) => `${n} is as far as she'll go`,
   (n) => `that's as far as we could get her, ${n} feet`,
+  (n) => `${n} is as far as I'm getting`,
+  (n) => `that's as far as we're going to get, ${n} feet`,
+  (n) => `that's the furthest I can get, ${n} feet`,
+  (n) => `${n}, I'm not getting any farther`,
+  (n) => `at ${n} I'm dead in the water`,
   (n) => `made it to ${n} and that's it`,
   (n) => `we only got to ${n}`,
   (n) => `only made it out to ${n} feet`,
@@ -296,6 +301,8 @@ export const stopsBeside: readonly ((thing: string, at: string) => string)[] = [
   (x, n) => `${x} at ${n} and I can't get over it`,
   (x, n) => `${x} at ${n} that the camera can't get by`,
   (x, n) => `${n} feet, ${x}, that's as far as I can go`,
+  (x, n) => `${n}, ${x}, that's as far as I'm getting`,
+  (x, n) => `${n}, ${x}, no way past that`,
 ];
 
 /** Where the camera saw nothing. */
