@@ -603,6 +603,21 @@ test('nothing ends behind where it begins', () => {
   ).toEqual([5]);
 });
 
+test('an end that lies behind is one where the length that is said agrees', () => {
+  for (const [begins, ends, long] of [
+    [38.7, 35, 'just under four feet'],
+    [44, 40, 'about four feet'],
+    [30, 22, 'eight feet'],
+  ] as const) {
+    const talk = [`${inWords(begins)}, belly.`, `Belly ends at ${inWords(ends)}, so it's ${long} long.`];
+    expect(narrate(cues(talk)).items.map(short)).toEqual([{ is: 'belly', at: ends, to: begins }]);
+  }
+  const without = narrate(
+    cues(['Thirty eight, belly.', "Belly ends at thirty five, so it's nine feet long."]),
+  );
+  expect(without.items.map(({ entry }) => entry.reading_ft)).toContain(38);
+});
+
 test('what is gone is not there', () => {
   for (const form of cleanedOut)
     for (const thing of ['roots', 'grease', 'scale'])

@@ -33,6 +33,21 @@ function placeOf({ numbers, bareHour, fields }: Draft, text: string): number | u
 const isAhead = ({ reading_ft, pass }: EntryDraft, place: number): boolean =>
   reading_ft === undefined || fartherBy(pass, reading_ft, place) >= 0;
 
+/** "It ends at 35, so it's just under four feet long", called at 38.7: how long it is says that it lies behind. */
+const isAsLong = ({ reading_ft }: EntryDraft, place: number, long_ft: number | undefined): boolean =>
+  reading_ft !== undefined &&
+  long_ft !== undefined &&
+  Math.abs(Math.abs(place - reading_ft) - long_ft) <= roughly_ft;
+
+/** A length called in whole feet is this far off at most, ft. */
+const roughly_ft = 0.5;
+
+/** The entry as a stretch to a place, whichever end was read first. */
+const reachingTo = (entry: EntryDraft, place: number): EntryDraft =>
+  entry.reading_ft === undefined || isAhead(entry, place)
+    ? endingAt(entry, place)
+    : endingAt({ ...entry, reading_ft: place }, entry.reading_ft);
+
 /** "Belly ends at 35", "it ends at 28", "out of the water at 57": closes that stretch. True where it did. */
 export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {
   if (draft.endCall !== 'end' || draft.pipes.length > 0) return false;
@@ -46,20 +61,23 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
   const lasts = (entry: EntryDraft) =>
     !isUnnamed(draft) || entry.open === true || isLong(entry) || isEach(entry) || isAlong(entry);
   const isOpen = (entry: EntryDraft) =>
-    like(entry) && entry.to_ft === undefined && lasts(entry) && isAhead(entry, place);
+    like(entry) &&
+    entry.to_ft === undefined &&
+    lasts(entry) &&
+    (isAhead(entry, place) || isAsLong(entry, place, draft.long_ft));
   const open =
     (water
       ? newest(talk, (entry) => isOpen(entry) && entry.kind === 'finding' && entry.finding === 'belly')
       : undefined) ?? newest(talk, isOpen);
   if (!open) return newest(talk, (entry) => like(entry) && entry.to_ft === place) !== undefined;
-  const { open: _, ...rest } = open.entry;
+  const stretch = reachingTo(open.entry, place);
   const { inches, percent, size } = draft.fields;
   const more = Object.fromEntries(
     Object.entries({ inches, percent, size }).filter(([, value]) => value !== undefined),
   );
   said.placed = { reading_ft: place };
   waterEnds(talk, open, place, /\b(?:see|picture)\b/i.test(text));
-  amend(talk, said, open, accepted({ ...rest, to_ft: place }, more) ?? { ...rest, to_ft: place });
+  amend(talk, said, open, accepted(stretch, more) ?? stretch);
   return true;
 }
 
