@@ -1,4 +1,4 @@
-import { aNumber } from '../number-words.js';
+import { aNumber, ones, tens } from '../number-words.js';
 import { asNote, besideIt, quoted, type Idiom } from './traced-text.js';
 
 /** "OK nineteen", "at 19.5 feet". */
@@ -50,6 +50,14 @@ export const leadingWords: readonly Idiom[] = [
 
 /** What is said of the ground, the video, the past, or of what somebody wants: a note, whatever it names. */
 export const remarkIdioms: readonly Idiom[] = [
+  // "a two story house", "under the two car garage": the number is of the house.
+  [
+    new RegExp(
+      String.raw`(?<!\d|\b(?:${tens.join('|')})[\s-])\b(?:an?\s+)?(?:\d|${ones.slice(1, 10).join('|')}|single|double|multi)(?:\s+and\s+a\s+half)?[\s-]+(?:stor(?:ey|y|ies)|car\s+(?:garage|carport)|bedrooms?(?:[\s,]+[a-z\d]+[\s-]+bath(?:room)?s?)?|(?:unit|family)(?=\s+(?:house|home|building|place|apartment)))\b(?:\s+(?:house|home|building|place|ranch|colonial))?`,
+      'gi',
+    ),
+    asNote,
+  ],
   // "total footage 59 feet", where no main is named with it
   [
     /\b(?:(?:total|overall)\s+(?:footage|length|run|distance)|footage\s+total)\s*(?:is|was|of|:)?\s*(?!.*\bto\s+the\s+(?:main|street|city|tap)\b)(?:(?:about|around)\s+)?[a-z\d.]+(?:[\s-](?!feet|foot|ft)[a-z\d.]+){0,5}(?:\s*(?:feet|foot|ft|'))?(?=\s*(?:$|[,.;]))/gi,

@@ -618,6 +618,20 @@ test('an end that lies behind is one where the length that is said agrees', () =
   expect(without.items.map(({ entry }) => entry.reading_ft)).toContain(38);
 });
 
+test('a number of the house is no place', () => {
+  for (const house of [
+    'a two story house',
+    'a three bedroom two bath',
+    'a two car garage',
+    'a four unit building',
+  ]) {
+    const before = narrate(cues([`This is ${house}, front cleanout, pushing out.`, 'Fourteen, roots.']));
+    expect([house, before.items.map(short)]).toEqual([house, [{ is: 'roots', at: 14 }]]);
+    const beside = spoken(`Fourteen, roots, that's under ${house}.`);
+    expect([house, beside.map(short)]).toEqual([house, [{ is: 'roots', at: 14 }]]);
+  }
+});
+
 test('what is gone is not there', () => {
   for (const form of cleanedOut)
     for (const thing of ['roots', 'grease', 'scale'])
