@@ -31,7 +31,7 @@ export function answerOf(path: string, only: boolean): Answer {
 }
 
 type Say = (text: string) => void;
-export type Answers = (paths: readonly string[]) => AsyncIterable<Answer>;
+export type Answers = (paths: readonly string[]) => Iterable<Answer> | AsyncIterable<Answer>;
 
 /**
  * The headless scope. One file: the scope as indented JSON. Several: one scope per line, in the order given; a bad
@@ -42,7 +42,7 @@ export async function run(
   paths: readonly string[],
   out: Say,
   fault: Say,
-  answers = oneByOne,
+  answers: Answers = oneByOne,
 ): Promise<0 | 2> {
   if (paths.length === 0) {
     fault('give one or more job files: npm run --silent scope -- JOB.json');
@@ -60,8 +60,8 @@ export async function run(
 }
 
 /** In this thread, each when it is asked for. */
-export const oneByOne: Answers = async function* (paths) {
-  for (const path of paths) yield await Promise.resolve(answerOf(path, paths.length === 1));
+export const oneByOne: Answers = function* (paths) {
+  for (const path of paths) yield answerOf(path, paths.length === 1);
 };
 
 function load(path: string): ReturnType<typeof readJobText> {

@@ -112,22 +112,24 @@ function takePiece(reading: Reading, piece: Piece, rest: readonly Piece[], textO
   }
   const { open } = reading;
   const before = open ?? last;
+  const soFar = open ? textOf(open) : '';
   const mended =
-    open !== undefined &&
-    (mends.test(textOf(open)) || (stops.test(textOf(open)) && isBare(text) && piece.lead === ','));
-  const placesNext = before !== undefined && isPlaceOfNext(reading, piece, textOf(before), rest, textOf);
+    open !== undefined && (mends.test(soFar) || (stops.test(soFar) && isBare(text) && piece.lead === ','));
   const another =
     open !== undefined &&
     !mended &&
-    placesAnother(piece, text, textOf(open), open) &&
-    (goesOn || !mayMeasure(piece, text, textOf(open)));
+    placesAnother(piece, text, soFar, open) &&
+    (goesOn || !mayMeasure(piece, text, soFar));
   const movesOn =
     open !== undefined &&
     !mended &&
     open.nouns > 0 &&
-    (next?.lead === boundary ||
-      (!mayBeClock(text) && !mayBeDegrees(text, textOf(open)) && isComplete(open, textOf(open))));
-  if (placesNext && (another || listedBefore || movesOn)) {
+    (next?.lead === boundary || (!mayBeClock(text) && !mayBeDegrees(text, soFar) && isComplete(open, soFar)));
+  if (
+    before &&
+    (another || listedBefore || movesOn) &&
+    isPlaceOfNext(reading, piece, textOf(before), rest, textOf)
+  ) {
     close(reading);
     reading.open = { from: piece.from, to: piece.to, hard: false, nouns: 0, denied: false, placed: true };
   } else if (another || listedBefore) {
