@@ -3,7 +3,7 @@ import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
-import { chunkNamer } from './scripts/chunks.js';
+import { chunksByView } from './scripts/chunks.js';
 
 /** Keeps the pages themselves for a reload without the server, old ones evicted; data is never kept by it. */
 const keptPages = VitePWA({
@@ -50,10 +50,10 @@ export default defineConfig({
             {
               name: 'early',
               test: /(core\/days|web\/(early|opening\/first-header|api\/(prefetch|tab|last-me)|shell\/tabs|theme\/(mode|tokens)))\.ts$/,
-              priority: 2,
+              priority: 3,
             },
-            { name: 'first', tags: ['$initial'], priority: 1 },
-            { name: chunkNamer(), debugName: 'by view', test: (id) => !id.includes('node_modules') },
+            { name: 'first', tags: ['$initial'], priority: 2 },
+            ...chunksByView(1),
           ],
         },
       },

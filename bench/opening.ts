@@ -4,9 +4,10 @@ import makeFirstStarts from '../e2e/support/first-starts.js';
 
 /**
  * How soon a demo job opened at its sheet shows its header, its name and its total, in a browser that has never been
- * here, compared with an empty page of the same server. Prints medians of nine; nothing is asserted.
+ * here, compared with an empty page of the same server, and how much script that takes. Prints medians of nine; nothing is asserted.
  */
 const goals_ms = { header: 300, total: 600 };
+const scriptsGoal_kB = 200;
 const print = (text: string) => process.stdout.write(`${text}\n`);
 const median = (all: readonly number[]) => [...all].sort((a, b) => a - b)[all.length >> 1] ?? Number.NaN;
 
@@ -15,6 +16,12 @@ interface Opening {
   readonly header: number;
   readonly name: number;
   readonly total: number;
+}
+
+/** What the page had by the moment of its total. */
+interface Shown extends Opening {
+  /** Scripts, gzipped, kB. */
+  readonly scripts: number;
 }
 
 async function inNewContext<T>(browser: Browser, url: string, measure: () => T | Promise<T>): Promise<T> {
@@ -50,7 +57,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 });
 try {
-  const [empty, opened]: [number[], Opening[]] = [[], []];
+  const [empty, opened]: [number[], Shown[]] = [[], []];
   for (let i = 0; i < 10; i++) {
     empty.push(
       await inNewContext(browser, `${server.url}/assets/none`, () => {
@@ -61,18 +68,30 @@ try {
     opened.push(
       await inNewContext(browser, `${server.url}/jobs/demo-1-quarry-lane/sheet`, () => {
         const { seen } = window as unknown as { seen: Partial<Opening> };
-        return seen.total === undefined ? undefined : (seen as Opening);
-      }).then((seen) => seen as Opening),
+        const { total } = seen;
+        if (total === undefined) return undefined;
+        const loaded = performance.getEntriesByType('resource') as PerformanceResourceTiming[];
+        const scripts = loaded.filter(
+          ({ name, responseEnd }) => name.endsWith('.js') && responseEnd <= total,
+        );
+        return {
+          ...(seen as Opening),
+          scripts: scripts.reduce((sum, { encodedBodySize }) => sum + encodedBodySize / 1000, 0),
+        };
+      }).then((seen) => seen as Shown),
     );
   }
   // The first one starts the browser's own parts.
   const floor = median(empty.slice(1));
-  const of = (what: keyof Opening) => median(opened.slice(1).map((each) => each[what]));
+  const of = (what: keyof Shown) => median(opened.slice(1).map((each) => each[what]));
   const times = (ms: number) => `${(ms / floor).toFixed(1)} times an empty page`;
-  const share = (ms: number, goal: number) => `${((100 * ms) / goal).toFixed(0)} % of ${goal} ms`;
-  print(`header of a job: ${times(of('header'))}, ${share(of('header'), goals_ms.header)}`);
-  print(`with the job's name: ${times(of('name'))}, ${share(of('name'), goals_ms.header)}`);
-  print(`sheet with its total: ${times(of('total'))}, ${share(of('total'), goals_ms.total)}`);
+  const share = (value: number, goal: number) => `${((100 * value) / goal).toFixed(0)} % of ${goal}`;
+  print(`header of a job: ${times(of('header'))}, ${share(of('header'), goals_ms.header)} ms`);
+  print(`with the job's name: ${times(of('name'))}, ${share(of('name'), goals_ms.header)} ms`);
+  print(`sheet with its total: ${times(of('total'))}, ${share(of('total'), goals_ms.total)} ms`);
+  print(
+    `scripts it took: ${of('scripts').toFixed(1)} kB gzipped, ${share(of('scripts'), scriptsGoal_kB)} kB`,
+  );
 } finally {
   await browser.close();
   await server.stop();

@@ -3,7 +3,6 @@ import { BrowserRouter, matchRoutes, Navigate, Outlet, useRoutes, type RouteObje
 import { jobLayout, jobList, jobViews } from './early';
 import { Gate } from './people/gate';
 import { lateView } from './shell/lazy-part';
-import { NotFound } from './shell/not-found';
 import type { ComponentType } from 'react';
 
 /** A view at an address; its handle loads its code. The pages cached for a reload without the server include all of them. */
@@ -34,7 +33,7 @@ const routes: RouteObject[] = [
           ...Object.entries(jobViews).map(([path, fetchView]) => view(path, fetchView)),
         ],
       },
-      { path: '*', element: <NotFound /> },
+      view('*', async () => (await import('./shell/not-found')).NotFound),
     ],
   },
 ];

@@ -41,7 +41,7 @@ if (!lineView || !lineScope || !line) throw new Error('the demo job has a line')
 
 // What the screens derive from the view, checked against the view itself.
 test('bars of the scope lie end to end over the whole line and name each action once', () => {
-  const bars = barsOf(lineScope);
+  const bars = barsOf(lineScope, view.scope.methods);
   expect(bars[0]?.from_ft).toBe(lineView.from_ft);
   expect(bars.at(-1)?.to_ft).toBe(lineView.to_ft);
   bars.slice(1).forEach((bar, i) => expect(bar.from_ft).toBe(bars[i]?.to_ft));

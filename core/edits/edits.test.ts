@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { randomJob } from '../test/random-job.js';
 import { editSchema } from './schema.js';
-import { fieldWord } from './changed-fields.js';
-import { applyEdit, inverseOf, jobHead, lineHead, runHead, sayAlone, sayChange, type Edit } from './index.js';
+import { applyEdit, inverseOf, jobHead, lineHead, runHead, type Edit } from './index.js';
+import { fieldWord, sayAlone, sayChange } from './say.js';
 import { jobHeadSchema, lineHeadSchema, pointSchema, runHeadSchema } from '../job/schema.js';
 import type { Entry, Job, PlainJob } from '../job/schema.js';
 import { readJob } from '../files/read.js';

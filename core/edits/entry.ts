@@ -1,6 +1,4 @@
 import type { Entry } from '../job/schema.js';
-import { namesOn, sayEntry } from '../speech/say.js';
-import { changedFields } from './changed-fields.js';
 import { editKind, lineOf, put, runOf, within } from './kind.js';
 
 /** One entry of the log. */
@@ -26,11 +24,10 @@ export const entryEdit = editKind({
   isHomeless: (job, { line, run }) => runOf(job, line, run) === undefined,
   whole: true,
   row: ({ line, run, entry }) => ({ of: 'entry', line, run, entry }),
-  say: ({ line, set }, { set: was }, job) => {
-    const { pointName, entryName } = namesOn(lineOf(job, line));
-    const say = (entry: Entry) => sayEntry(entry, pointName, entryName);
+  say: ({ line, set }, { set: was }, job, words) => {
+    const say = (entry: Entry) => words.entry(entry, lineOf(job, line));
     if (set === null) return was ? `Deleted: ${say(was)}` : 'Deleted an entry';
     if (was === null) return say(set);
-    return say(was) === say(set) ? `${say(set)}: ${changedFields(was, set)}` : `${say(was)} → ${say(set)}`;
+    return say(was) === say(set) ? `${say(set)}: ${words.changed(was, set)}` : `${say(was)} → ${say(set)}`;
   },
 });

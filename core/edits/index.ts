@@ -32,7 +32,8 @@ export const editKinds = [
 export type Edit = z.infer<ReturnType<(typeof editKinds)[number]['schema']>>;
 
 const byKind = new Map<string, EditKind>(editKinds.map((each) => [each.kind, each as unknown as EditKind]));
-function kindOf({ kind }: AnyEdit): EditKind {
+/** What the program does with an edit. */
+export function kindOf({ kind }: AnyEdit): EditKind {
   const known = byKind.get(kind);
   if (!known) throw new Error(`no edit is of kind "${kind}"`);
   return known;
@@ -61,16 +62,6 @@ export const mergeable = (edit: Edit): object | null => edit.set ?? (kindOf(edit
 
 /** The database row that stores the value. */
 export const rowOf = (edit: Edit): StoredRow => kindOf(edit).row(edit);
-
-/**
- * Describes a change in a sentence: "Roots, 15 %… at 46 → Roots, 30 %… at 46". `before` is the inverse edit, `job` names
- * what it is about.
- */
-export const sayChange = (edit: Edit, before: Edit, job: Job): string => kindOf(edit).say(edit, before, job);
-
-/** Describes a change whose previous value is unknown. */
-export const sayAlone = (edit: Edit, job: Job): string =>
-  sayChange(edit, edit.kind === 'job' ? edit : { ...edit, set: null }, job);
 
 /** Whether applying this inverse restores something that was deleted. */
 export const isDeletion = (edit: Edit): boolean => edit.set === null && !kindOf(edit).isList;

@@ -1,4 +1,3 @@
-import { changedFields } from './changed-fields.js';
 import { jobHead } from './heads.js';
 import { editKind } from './kind.js';
 
@@ -16,5 +15,5 @@ export const jobEdit = editKind({
   }),
   things: () => ['job'],
   row: () => ({ of: 'job' }),
-  say: ({ set }, before) => `Job: ${changedFields(before.set, set)}`,
+  say: ({ set }, before, _job, words) => `Job: ${words.changed(before.set, set)}`,
 });

@@ -1,6 +1,7 @@
 import type * as z from 'zod';
 import type * as jobSchemas from '../job/schema.js';
-import type { Job } from '../job/schema.js';
+import type { Entry, Job, Line } from '../job/schema.js';
+import type { Method } from '../job/vocabulary.js';
 
 /** The database row that holds an edit's value: the job itself, a line, a run or an entry. */
 export type StoredRow =
@@ -17,6 +18,16 @@ export interface AnyEdit {
 
 /** What an edit's schema is made of: parts of the schema library and the schemas of the job file. */
 export type SchemaParts = typeof jobSchemas & { readonly z: Pick<typeof z, 'literal' | 'strictObject'> };
+
+/** The words that edits are described in. */
+export interface EditWords {
+  /** The name of a method. */
+  method(method: Method): string;
+  /** An entry of a line's log, in a sentence. */
+  entry(entry: Entry, line: Line | undefined): string;
+  /** The fields that differ, with old and new values where they fit in a sentence. */
+  changed(before: object, after: object): string;
+}
 
 /** One kind of edit and everything the program does with it. The inverse is `read` from the job before the edit. */
 export interface EditKind<Schema extends z.ZodType<AnyEdit> = z.ZodType<AnyEdit>> {
@@ -38,9 +49,9 @@ export interface EditKind<Schema extends z.ZodType<AnyEdit> = z.ZodType<AnyEdit>
   row(edit: z.infer<Schema>): StoredRow;
   /**
    * Describes the edit in a sentence; `before` is the inverse edit, `job` names what it is about, as it is now or was
-   * then.
+   * then. It receives the words, so that a page can apply edits without loading them.
    */
-  say(edit: z.infer<Schema>, before: z.infer<Schema>, job: Job): string;
+  say(edit: z.infer<Schema>, before: z.infer<Schema>, job: Job, words: EditWords): string;
 }
 
 export const editKind = <Schema extends z.ZodType<AnyEdit>>(kind: EditKind<Schema>): EditKind<Schema> => kind;

@@ -2,9 +2,8 @@ import { capital } from '../capital.js';
 import { sayPoint } from '../job/point-words.js';
 import { sameJson } from './merge.js';
 import type { LineHead } from '../job/schema.js';
-import { changedFields, nothingChanged } from './changed-fields.js';
 import { lineHead } from './heads.js';
-import { editKind, lineOf, put } from './kind.js';
+import { editKind, lineOf, put, type EditWords } from './kind.js';
 
 /** A line without its runs. */
 export const lineEdit = editKind({
@@ -21,16 +20,16 @@ export const lineEdit = editKind({
   }),
   things: ({ line }) => [`line ${line}`, `pins ${line}`],
   row: ({ line }) => ({ of: 'line', line }),
-  say: ({ line, set }, before, job) => {
+  say: ({ line, set }, before, job, words) => {
     const name = (set ?? before.set ?? lineOf(job, line))?.name ?? 'a line';
     if (set === null) return `Deleted ${name}`;
     if (before.set === null) return `Added ${name}`;
-    return `${capital(name)}: ${lineChange(before.set, set)}`;
+    return `${capital(name)}: ${lineChange(before.set, set, words)}`;
   },
 });
 
 /** Points added, removed or changed, and the other fields. */
-function lineChange(before: LineHead, after: LineHead): string {
+function lineChange(before: LineHead, after: LineHead, words: EditWords): string {
   const names = (all: LineHead['points']) => new Map(all.map((point) => [point.id, point]));
   const [old, now] = [names(before.points), names(after.points)];
   const points = [
@@ -38,8 +37,9 @@ function lineChange(before: LineHead, after: LineHead): string {
     ...before.points.filter(({ id }) => !now.has(id)).map((point) => `removed ${sayPoint(point)}`),
     ...after.points
       .filter((point) => old.has(point.id) && !sameJson(old.get(point.id), point))
-      .map((point) => `${sayPoint(point)}: ${changedFields(old.get(point.id) ?? {}, point)}`),
+      .map((point) => `${sayPoint(point)}: ${words.changed(old.get(point.id) ?? {}, point)}`),
   ];
-  const rest = changedFields({ ...before, points: [] }, { ...after, points: [] });
-  return [...points, ...(rest === nothingChanged && points.length > 0 ? [] : [rest])].join(', ');
+  const [was, is] = [before, after].map((head) => ({ ...head, points: [] }));
+  const rest = points.length > 0 && sameJson(was, is) ? [] : [words.changed(was ?? {}, is ?? {})];
+  return [...points, ...rest].join(', ');
 }

@@ -1,7 +1,6 @@
 import type { Pin } from '../job/schema.js';
 import type { Method } from '../job/vocabulary.js';
-import { methodName } from '../methods/index.js';
-import { editKind, lineOf, within } from './kind.js';
+import { editKind, lineOf, within, type EditWords } from './kind.js';
 
 /** The pins of a line; null where it has none. */
 export const pinsEdit = editKind({
@@ -15,18 +14,18 @@ export const pinsEdit = editKind({
   isHomeless: (job, { line }) => lineOf(job, line) === undefined,
   isList: true,
   row: ({ line }) => ({ of: 'line', line }),
-  say: ({ set }, before) => {
+  say: ({ set }, before, _job, words) => {
     const [old, now] = [before.set ?? [], set ?? []];
     const added = now.filter((pin) => !old.some(({ id }) => id === pin.id));
     if (now.length < old.length) return `Lifted ${count(old.length - now.length)}`;
-    return added.length > 0 ? `Pinned ${added.map(sayPin).join(', ')}` : 'Moved a pin';
+    return added.length > 0 ? `Pinned ${added.map((pin) => sayPin(pin, words)).join(', ')}` : 'Moved a pin';
   },
 });
 
 const count = (pins: number) => (pins === 1 ? 'a pin' : `${pins} pins`);
 
-function sayPin({ method, never, from_ft, to_ft }: Pin): string {
-  const name = (each: Method) => methodName(each).toLowerCase();
+function sayPin({ method, never, from_ft, to_ft }: Pin, words: EditWords): string {
+  const name = (each: Method) => words.method(each).toLowerCase();
   const what = method ? name(method) : never ? `never ${never.map(name).join(', ')}` : 'a split';
   const ends = [from_ft, to_ft].flatMap((x) => (x === undefined ? [] : [x.toFixed(1)]));
   return ends.length > 0 ? `${what} at ${[...new Set(ends)].join(' to ')} ft` : what;

@@ -1,5 +1,4 @@
 import { runName } from '../job/run-words.js';
-import { changedFields } from './changed-fields.js';
 import { runHead } from './heads.js';
 import { editKind, lineOf, put, runOf, within } from './kind.js';
 
@@ -25,9 +24,9 @@ export const runEdit = editKind({
   things: ({ line, run }) => [`run ${line} ${run}`],
   isHomeless: (job, { line }) => lineOf(job, line) === undefined,
   row: ({ line, run }) => ({ of: 'run', line, run }),
-  say: ({ run, set }, before) => {
+  say: ({ run, set }, before, _job, words) => {
     const name = runName({ id: run, name: (set ?? before.set)?.name });
     if (set === null) return `Deleted ${name}`;
-    return before.set === null ? `Added ${name}` : `${name}: ${changedFields(before.set, set)}`;
+    return before.set === null ? `Added ${name}` : `${name}: ${words.changed(before.set, set)}`;
   },
 });

@@ -1,6 +1,7 @@
 import { firmSchema } from '../job/firm-schema.js';
 import type { Firm } from '../job/firm.js';
-import { faultsOf, parseText, ruleFaults, type Fault } from '../job/faults.js';
+import { faultsOf, parseText, type Fault } from '../job/faults.js';
+import { ruleFaults } from './rule-faults.js';
 
 export type ReadFirm =
   | { readonly firm: Firm; readonly faults?: undefined }

@@ -1,7 +1,8 @@
-import { faultsOf, parseText, ruleFaults, textFaults, type Fault } from '../job/faults.js';
+import { faultsOf, parseText, textFaults, type Fault } from '../job/faults.js';
 import { jobSchema, type Job } from '../job/schema.js';
 import { nameFaults } from './name-faults.js';
 import { placeFaults, type Untied } from './place-faults.js';
+import { ruleFaults } from './rule-faults.js';
 
 export type Read =
   | { readonly job: Job; readonly faults?: undefined }

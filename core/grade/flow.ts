@@ -1,4 +1,4 @@
-import { straightBetween } from '../line/profile.js';
+import { straightBetween } from '../straight-between.js';
 import { materialRegistry, type Material } from '../catalog/materials.js';
 
 /** Manning's roughness: 0.010 for plastic and liner, 0.013 for clay, concrete, iron and the like. Handbook values. */

@@ -1,7 +1,4 @@
 import type * as z from 'zod';
-import { kindOf } from '../findings/kinds.js';
-import type { RulesOverride } from './rules-schema.js';
-import type { FindingKind } from './vocabulary.js';
 
 /** One thing wrong with a job file: where, and what would be right. */
 export interface Fault {
@@ -9,36 +6,6 @@ export interface Fault {
   readonly path: string;
   readonly message: string;
 }
-
-/** What a list of the job file holds, one at a time. */
-const oneOf: Readonly<Record<string, string>> = {
-  ...{ lines: 'line', runs: 'run', entries: 'entry', points: 'point', pins: 'pin', cleanings: 'cleaning' },
-  ...{
-    surfaces: 'surface',
-    owners: 'owner',
-    noDig: 'no-dig stretch',
-    crossings: 'crossing',
-    depths: 'depth',
-  },
-  ...{ marks: 'mark', places: 'taped place', markDistances: 'distance between marks', videos: 'video' },
-};
-
-/** A path in the job file as a person would put it: `lines[0].cleanings[1].to_ft` is "cleaning 2, to, ft". */
-export const pathInWords = (path: string): string =>
-  path
-    .split('.')
-    .flatMap((step) => {
-      const [, name = '', at] = /^(\w+)(?:\[(\d+)\])?/.exec(step) ?? [];
-      if (name === 'lines' && at === '0') return [];
-      const said =
-        oneOf[name] ??
-        name
-          .replace(/_(?=(?:ft|in|lb|s)$)/, ', ')
-          .replaceAll('_', ' ')
-          .replace(/(?<=[a-z])[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
-      return [at === undefined ? said : `${said} ${Number(at) + 1}`];
-    })
-    .join(', ');
 
 /** The parsed value of a JSON text, or a single fault where it is not JSON. */
 export function parseText(text: string): { readonly value: unknown } | { readonly faults: readonly Fault[] } {
@@ -132,20 +99,4 @@ function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
       typeof value === 'object' && value !== null ? (value as Record<PropertyKey, unknown>)[key] : undefined,
     root,
   );
-}
-
-/** Faults in house rules that their schema cannot express. */
-export function ruleFaults(rules: RulesOverride | undefined): Fault[] {
-  return Object.entries(rules?.findings ?? {}).flatMap(([finding, own]) => {
-    const bounds = kindOf(finding as FindingKind).grading?.bounds;
-    const path = `rules.findings.${finding}.bounds`;
-    if (!own.bounds) return [];
-    if (bounds?.length !== own.bounds.length) {
-      return [
-        { path, message: bounds ? `give ${bounds.length} bounds` : `${finding} is not graded by bounds` },
-      ];
-    }
-    const rising = own.bounds.every((bound, i) => i === 0 || bound > (own.bounds?.[i - 1] ?? 0));
-    return rising ? [] : [{ path, message: 'bounds rise from the first to the last' }];
-  });
 }

@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex } from '@noble/hashes/utils';
-import stringify from 'safe-stable-stringify';
+import stringify from 'fast-json-stable-stringify';
 import { oncePer } from '../once-per.js';
 import type { Job } from './schema.js';
 

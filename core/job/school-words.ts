@@ -1,4 +1,6 @@
-import type { School } from './vocabulary.js';
+/** Repair approaches, from the least done to the most. */
+export const schools = ['maintain', 'repair', 'renew'] as const;
+export type School = (typeof schools)[number];
 
 /** Name and meaning of each repair approach, for every screen and document. */
 export const schoolWords: Readonly<Record<School, { readonly name: string; readonly means: string }>> = {

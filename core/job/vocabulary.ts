@@ -16,8 +16,7 @@ export const methods = [
 export type Method = (typeof methods)[number];
 export type ActionMethod = Exclude<Method, 'leave' | 'clean'>;
 
-export const schools = ['maintain', 'repair', 'renew'] as const;
-export type School = (typeof schools)[number];
+export { schools, type School } from './school-words.js';
 
 export { surfaceKinds, type SurfaceKind } from '../catalog/surfaces.js';
 

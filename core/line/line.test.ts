@@ -3,7 +3,7 @@ import type { Entry, Line } from '../job/schema.js';
 import { oneLine } from '../test/one-line.js';
 import { covers, overlap, subtract, union, type Interval } from './intervals.js';
 import { lineModel } from './model.js';
-import { straightBetween } from './profile.js';
+import { straightBetween } from '../straight-between.js';
 
 const interval = fc
   .tuple(fc.double({ min: 0, max: 50, noNaN: true }), fc.double({ min: 0.01, max: 20, noNaN: true }))

@@ -1,6 +1,7 @@
 import { rulesInForce } from '../job/rules.js';
 import type { Line } from '../job/schema.js';
 import type { RulesOverride } from '../job/rules-schema.js';
+import { straightBetween } from '../straight-between.js';
 import type { Survey } from '../survey/survey.js';
 import type { Warning } from '../warning.js';
 
@@ -94,14 +95,4 @@ function locatedDepths(line: Line, solved: Survey): { station_ft: number; depth_
   return kept
     .sort((a, b) => a.station_ft - b.station_ft)
     .map(({ station_ft, depth_ft }) => ({ station_ft, depth_ft }));
-}
-
-/** Linear between sorted points, constant beyond the first and the last. */
-export function straightBetween(points: readonly (readonly [number, number])[], x: number): number {
-  let above = 0;
-  while (above < points.length && (points[above]?.[0] ?? x) < x) above++;
-  const [low, high] = [points[above - 1], points[above]];
-  if (!high) return points.at(-1)?.[1] ?? 0;
-  if (!low) return high[1];
-  return low[1] + ((high[1] - low[1]) * (x - low[0])) / (high[0] - low[0]);
 }

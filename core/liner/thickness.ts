@@ -1,7 +1,7 @@
 import { tolerance } from '../units.js';
 import { plain, type Step } from '../figure.js';
 import { surfaceRow, type SurfaceKind } from '../catalog/surfaces.js';
-import { straightBetween } from '../line/profile.js';
+import { straightBetween } from '../straight-between.js';
 
 /**
  * Wall thickness of a cured liner by every criterion, in. ASTM F1216 appendix X1, quoted from memory; the least

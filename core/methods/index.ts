@@ -5,7 +5,7 @@ import { burst } from './burst.js';
 import { clean } from './clean.js';
 import { leave } from './leave.js';
 import { line } from './line.js';
-import type { MethodRow, Work } from './method.js';
+import type { MethodRow, MethodSummary, Work } from './method.js';
 import { openCut } from './open-cut.js';
 import { regrade } from './regrade.js';
 import { shortLine } from './short-line.js';
@@ -34,6 +34,15 @@ export function workOf(method: Method): Work {
   if (!work) throw new Error(`nothing is built by "${method}"`);
   return work;
 }
+/** All of them for a screen, in order, so that a page draws and names them without loading what they do. */
+export const methodSummaries = (): MethodSummary[] =>
+  methodRegistry.rows.map(({ id, words: { name, asked }, drawing, work }) => ({
+    id,
+    name,
+    ...(asked && { asked }),
+    drawing,
+    ...(work && { work: work.kind }),
+  }));
 /** The methods that make up each cure, as a file lists them beside a finding. */
 export const methodsFor = (cures: readonly Cure[]): Method[] =>
   cures.flatMap((cure) =>

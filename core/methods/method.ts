@@ -99,6 +99,21 @@ export interface MethodRow {
   readonly work?: Work;
 }
 
+/** What a screen needs to draw and name a method, as plain data. */
+export interface MethodSummary extends Pick<MethodWords, 'name' | 'asked'> {
+  readonly id: Method;
+  readonly drawing: MethodDrawing;
+  /** The kind of its work; none where the pipe is left in place. */
+  readonly work?: Work['kind'];
+}
+
+/** One of them by its id. */
+export function summaryOf(methods: readonly MethodSummary[], method: Method): MethodSummary {
+  const found = methods.find(({ id }) => id === method);
+  if (!found) throw new Error(`no method is called "${method}"`);
+  return found;
+}
+
 /** Whether an action of this method cures a finding that lies completely inside it. */
 export const cures = (
   method: MethodRow,

@@ -1,4 +1,4 @@
-import { fieldWord } from '../edits/changed-fields.js';
+import { fieldWord } from '../edits/say.js';
 import { sameJson } from '../edits/merge.js';
 import { pricesInForce } from '../job/prices.js';
 import { rulesInForce } from '../job/rules.js';

@@ -14,8 +14,8 @@ import { sumCents, tolerance } from '../units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { workingTime, type WorkingTime } from '../liner/working-time.js';
-import { workOf } from '../methods/index.js';
-import type { Action, Order } from '../methods/method.js';
+import { methodSummaries, workOf } from '../methods/index.js';
+import type { Action, MethodSummary, Order } from '../methods/method.js';
 import type { Fitting } from '../pipe/fittings.js';
 import { totalOf, type PriceLine } from '../price/price-line.js';
 import type { CleanoutWork } from '../solve/cleanout-work.js';
@@ -56,6 +56,8 @@ export interface Scope {
   readonly firstStep: FirstStep | null;
   readonly ifUnseenIs: IfUnseenIs;
   readonly warnings: readonly Warning[];
+  /** How each method is named and drawn, in order. */
+  readonly methods: readonly MethodSummary[];
 }
 
 export interface ApproachSummary {
@@ -172,6 +174,7 @@ export function scopeOfSolution(ready: ReadiedJob, solution: Solution): OwnScope
     school: rules.school,
     buy,
     firstStep: firstStep(lines, prices, rules),
+    methods: methodSummaries(),
   };
 }
 

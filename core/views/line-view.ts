@@ -1,3 +1,4 @@
+import { findingName } from '../findings/kinds.js';
 import { nothingSeen } from '../explain/verdict.js';
 import { assumedSurface } from '../catalog/surfaces.js';
 import { condition } from '../condition/condition.js';
@@ -14,6 +15,7 @@ import type { PipeStretch } from '../line/pipe-stretches.js';
 import { methodsFor } from '../methods/index.js';
 import { proofOf, type Proof } from '../offer/proof.js';
 import type { ScopedLine } from '../solve/solution.js';
+import { sayWhat } from '../speech/say.js';
 import type { ClockRange } from '../survey/clock.js';
 import { frameOf, type Frame } from '../survey/frames.js';
 import type { Placed, Survey } from '../survey/survey.js';
@@ -25,8 +27,9 @@ export interface LineView extends Interval {
   readonly endReached: boolean;
   /** No run has shown a foot of it. */
   readonly nothingSeen: boolean;
-  /** Longest cable, ft: house rule. */
+  /** Longest cable and longest spot repair, ft: house rules. */
   readonly mostCable_ft: number;
+  readonly spotMost_ft: number;
   readonly points: readonly PointView[];
   readonly pipes: readonly PipeStretch[];
   readonly surfaces: readonly (Interval & { kind: SurfaceKind; assumed: boolean })[];
@@ -84,6 +87,9 @@ export interface FindingView extends Interval {
   readonly id: string;
   readonly kind: FindingKind;
   readonly entry: FindingEntry;
+  /** The name of its kind, and the finding itself in words. */
+  readonly name: string;
+  readonly says: string;
   readonly place: Interval;
   readonly plusMinus_ft: number;
   readonly clock: ClockRange | undefined;
@@ -134,6 +140,7 @@ export function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[])
     endReached: model.endReached,
     nothingSeen: nothingSeen([line]),
     mostCable_ft: rules.mostCable_ft,
+    spotMost_ft: rules.spotMost_ft,
     points: model.points.map((point) => pointView(point, figureOf, model.line.id, joins)),
     pipes: model.pipes,
     surfaces: surfacesOf(model),
@@ -233,6 +240,8 @@ const findingView = (finding: GradedFinding, figureOf: FigureOf): FindingView =>
   id: finding.id,
   kind: finding.placed.entry.finding,
   entry: finding.placed.entry,
+  name: findingName(finding.placed.entry.finding),
+  says: sayWhat(finding.placed.entry),
   place: finding.place,
   plusMinus_ft: finding.placed.from.plusMinus_ft,
   clock: finding.clock,

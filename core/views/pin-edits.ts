@@ -1,6 +1,5 @@
 import { tolerance } from '../units.js';
 import { freeId } from '../job/free-id.js';
-import { defaultRules } from '../job/rules.js';
 import type { Pin } from '../job/schema.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlap, type Interval } from '../line/intervals.js';
@@ -11,19 +10,24 @@ export type PlacedPin = Interval & { readonly pin: Pin };
 /** A stretch of the scope being edited: its extent and its method. */
 export type PinnedStretch = Interval & { readonly method: Method };
 
+/** The pins of a line, and the longest spot repair on it, ft: house rule. */
+export interface PinnedLine {
+  readonly pins: readonly PlacedPin[];
+  readonly spotMost_ft: number;
+}
+
 /** A dig is a spot repair up to the longest allowed, and an open cut beyond; other methods stay what they are. */
-export function methodFor(method: Method, length_ft: number, spotMost_ft = defaultRules.spotMost_ft): Method {
+function methodFor(method: Method, length_ft: number, spotMost_ft: number): Method {
   if (method !== 'spot' && method !== 'open-cut') return method;
   return length_ft <= spotMost_ft + tolerance.ft ? 'spot' : 'open-cut';
 }
 
 /** Pins after an end of a stretch was moved: the stretch is pinned, and has to end there. */
 export function withEndMoved(
-  pins: readonly PlacedPin[],
+  { pins, spotMost_ft }: PinnedLine,
   held: PinnedStretch,
   end: 'from' | 'to',
   to_ft: number,
-  spotMost_ft?: number,
 ): Pin[] {
   const stretch = end === 'from' ? { from_ft: to_ft, to_ft: held.to_ft } : { from_ft: held.from_ft, to_ft };
   const method = methodFor(held.method, stretch.to_ft - stretch.from_ft, spotMost_ft);
@@ -38,22 +42,12 @@ export function withEndMoved(
 }
 
 /** Pins after another method was chosen for a stretch. */
-export function withMethod(
-  pins: readonly PlacedPin[],
-  held: Interval,
-  method: Method,
-  spotMost_ft?: number,
-): Pin[] {
+export function withMethod({ pins, spotMost_ft }: PinnedLine, held: Interval, method: Method): Pin[] {
   return withPin(pins, held, { method: methodFor(method, held.to_ft - held.from_ft, spotMost_ft) });
 }
 
 /** Pins after a stretch was joined with its neighbor: one method over both, and over whatever lies between. */
-export function withJoined(
-  pins: readonly PlacedPin[],
-  held: PinnedStretch,
-  other: Interval,
-  spotMost_ft?: number,
-): Pin[] {
+export function withJoined({ pins, spotMost_ft }: PinnedLine, held: PinnedStretch, other: Interval): Pin[] {
   const whole = {
     from_ft: Math.min(held.from_ft, other.from_ft),
     to_ft: Math.max(held.to_ft, other.to_ft),
@@ -62,7 +56,7 @@ export function withJoined(
     ({ pin, from_ft }) =>
       !(pin.split && from_ft > whole.from_ft + tolerance.ft && from_ft < whole.to_ft - tolerance.ft),
   );
-  return withMethod(within, whole, held.method, spotMost_ft);
+  return withMethod({ pins: within, spotMost_ft }, whole, held.method);
 }
 
 /** Pins after a liner or burst was split: no piece runs past the station. */

@@ -6,8 +6,8 @@ import type { FindingEntry, Job } from '../job/schema.js';
 import type { FindingKind, Method } from '../job/vocabulary.js';
 import { Trait } from '../methods/candidates.js';
 import { digRefusal } from '../methods/dig.js';
-import { methodName, methodRegistry, methodRow } from '../methods/index.js';
-import type { MethodRow } from '../methods/method.js';
+import { methodName, methodRegistry } from '../methods/index.js';
+import { summaryOf, type MethodRow } from '../methods/method.js';
 import { laidLength } from '../pipe/laid.js';
 import { drafter } from '../price/price-line.js';
 import { int, num } from '../search/columns.js';
@@ -125,8 +125,12 @@ test('an invented finding and method are graded, refused, scoped, priced, drawn,
   expect(scope.ways.find(({ school }) => school === scope.school)?.bars.house).toContainEqual(
     expect.objectContaining({ method: 'sleeve' }),
   );
-  expect(methodRow('sleeve' as Method).drawing.fill).toBe('liner');
-  expect(jobView(job).lines[0]?.findings[0]).toMatchObject({ kind: 'etched' });
+  const view = jobView(job);
+  expect(summaryOf(view.scope.methods, 'sleeve' as Method)).toMatchObject({
+    name: 'Sleeve',
+    drawing: sleeve.drawing,
+  });
+  expect(view.lines[0]?.findings[0]).toMatchObject({ kind: 'etched', name: etched.name });
   // Bought.
   expect(shoppingList(scope).some(({ what }) => what.includes('ABS'))).toBe(true);
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { ownScope, ownView } from '../test/own-scope.js';
+import { defaultRules } from '../job/rules.js';
 import { methods } from '../job/vocabulary.js';
 import { readJob } from '../files/read.js';
 import { pinsOn, withEndMoved, withJoined, withMethod, withSplit, without } from './pin-edits.js';
@@ -7,6 +8,7 @@ import { randomJob } from '../test/random-job.js';
 import { trialBaseOf, trialOf } from './trial.js';
 import { readyJob } from '../solve/ready.js';
 
+const { spotMost_ft } = defaultRules;
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const jobOf = (seed: number) => randomJob(seed, { length_ft: [20, 40], findings: 5 });
 
@@ -37,7 +39,7 @@ test('pins tried on the bench come to what the whole scope of the edited job com
       const segment = own.segments[pick % Math.max(1, own.segments.length)];
       const method = methods[pick % methods.length];
       if (!segment || !method) return;
-      const pins = withMethod(view.pins, segment, method);
+      const pins = withMethod(view, segment, method);
       const [line] = job.lines;
       const edited = { ...job, lines: [{ ...line, pins }] } as typeof job;
       // The result is a valid job: nothing else that the edited stretch carries gets into it.
@@ -63,7 +65,7 @@ test('an end put somewhere is where the action ends, and a pin of any kind never
       );
       const to_ft = choices[(pick * 7) % Math.max(1, choices.length)];
       if (to_ft === undefined) return;
-      const pins = withEndMoved(view.pins, action, end, to_ft);
+      const pins = withEndMoved(view, action, end, to_ft);
       const cheapest = view.pins.length === 0 ? scope.prices.scope + scope.prices.carried : -Infinity;
       expect(costOf(pins)).toBeGreaterThanOrEqual(cheapest - 0.02);
       const after = tried(pins);
@@ -86,7 +88,7 @@ test('a liner split in two has two lengths to cut, joined again it is one', () =
     if (!liner || view.pins.length > 0) continue;
     const middle = own.mayEnd_ft.find((x) => x > (liner.from_ft + liner.to_ft) / 2);
     if (middle === undefined || middle > liner.to_ft - 2) continue;
-    const whole = withMethod(view.pins, liner, 'line');
+    const whole = withMethod(view, liner, 'line');
     const placed = whole.map((pin) => ({ pin, from_ft: pin.from_ft ?? 0, to_ft: pin.to_ft ?? 0 }));
     const split = withSplit(placed, middle);
     const parts = tried(split)?.actions.filter(
@@ -104,7 +106,7 @@ test('a liner split in two has two lengths to cut, joined again it is one', () =
     const [first, second] = parts;
     if (!first || !second) throw new Error('a split liner has two parts');
     const both = split.map((pin) => ({ pin, from_ft: pin.from_ft ?? 0, to_ft: pin.to_ft ?? 0 }));
-    expect(costOf(withJoined(both, first, second))).toBeCloseTo(costOf(whole), 2);
+    expect(costOf(withJoined({ pins: both, spotMost_ft }, first, second))).toBeCloseTo(costOf(whole), 2);
   }
   expect(met).toBe(5);
 });
@@ -113,15 +115,15 @@ test('a later pin takes the place of an earlier one where they meet, and leaves 
   const placed = [
     { pin: { id: 'old', method: 'line' as const, endsHere: ['from' as const] }, from_ft: 10, to_ft: 30 },
   ];
-  expect(withMethod(placed, { from_ft: 15, to_ft: 20 }, 'spot')).toEqual([
+  expect(withMethod({ pins: placed, spotMost_ft }, { from_ft: 15, to_ft: 20 }, 'spot')).toEqual([
     { id: 'old', method: 'line', from_ft: 10, to_ft: 15, endsHere: ['from'] },
     { id: 'pin2', method: 'line', from_ft: 20, to_ft: 30 },
     { id: 'pin1', method: 'spot', from_ft: 15, to_ft: 20 },
   ]);
   // Common practice: a dig over 10 ft is not a spot repair.
-  expect(withEndMoved([], { from_ft: 10, to_ft: 15, method: 'spot' }, 'to', 22)).toEqual([
-    { id: 'pin1', method: 'open-cut', from_ft: 10, to_ft: 22, endsHere: ['to'] },
-  ]);
+  expect(
+    withEndMoved({ pins: [], spotMost_ft }, { from_ft: 10, to_ft: 15, method: 'spot' }, 'to', 22),
+  ).toEqual([{ id: 'pin1', method: 'open-cut', from_ft: 10, to_ft: 22, endsHere: ['to'] }]);
 });
 
 test('stretches that are joined lose the split between them, and no other', () => {
@@ -130,7 +132,11 @@ test('stretches that are joined lose the split between them, and no other', () =
     from_ft: at,
     to_ft: at,
   }));
-  const joined = withJoined(splits, { from_ft: 10, to_ft: 20, method: 'line' }, { from_ft: 20, to_ft: 30 });
+  const joined = withJoined(
+    { pins: splits, spotMost_ft },
+    { from_ft: 10, to_ft: 20, method: 'line' },
+    { from_ft: 20, to_ft: 30 },
+  );
   expect(joined.filter(({ split }) => split).map(({ from_ft }) => from_ft)).toEqual([5, 10, 30, 35]);
   expect(joined.find(({ method }) => method === 'line')).toMatchObject({ from_ft: 10, to_ft: 30 });
 });

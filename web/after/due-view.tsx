@@ -3,12 +3,12 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { addMonths } from '../../core/days.js';
 import type { JobRow } from '../../server/jobs/digests.js';
-import { useJobs } from '../api/jobs';
+import { useJobs } from '../api/job-list';
 import { Press } from '../controls/controls';
 import { sayDay } from '../../core/days.js';
 import { Header, ToJobs } from '../shell/header';
 import { today } from '../controls/today';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 import { RowsTable } from './rows-table';
 import { Note, Title } from '../controls/text';
 

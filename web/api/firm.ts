@@ -1,6 +1,5 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { emptyFirm, type Firm } from '../../core/job/firm.js';
-import type { JobSpent } from '../../server/jobs/firm.js';
 import { api, asError, bodyOf } from './client';
 import { unlessOpenedWith } from '../opening/opened-with';
 import { forget, sendFirm, useFirmOutbox } from './outbox';
@@ -14,14 +13,6 @@ export async function takeFirm(client: QueryClient, firm: Firm): Promise<void> {
   await client.cancelQueries({ queryKey: firmKey });
   client.setQueryData(firmKey, firm);
 }
-
-/** Time actually spent on the company's jobs. */
-export const useSpent = () =>
-  useQuery({
-    queryKey: ['spent'],
-    queryFn: async () => bodyOf<JobSpent[]>(await api.spent.$get()),
-    staleTime: 0,
-  });
 
 /** Fetches the company. */
 export const firmQuery = {

@@ -1,17 +1,12 @@
-import {
-  replaceEqualDeep,
-  useInfiniteQuery,
-  useQuery,
-  useQueryClient,
-  type QueryClient,
-} from '@tanstack/react-query';
+import { replaceEqualDeep, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { applyEdit, sayAlone, sayChange, type Edit } from '../../core/edits/index.js';
+import { applyEdit, type Edit } from '../../core/edits/index.js';
+import type * as sayEdits from '../../core/edits/say.js';
 import { undoState } from '../../core/edits/undo.js';
 import type { Job } from '../../core/job/schema.js';
 import type { JobChange, StoredJob } from '../../server/jobs/store.js';
 import { api, asError, bodyOf, deviceName, senderOf } from './client';
-import { historyKey, jobKey, newJobOf } from './jobs';
+import { jobKey, newJobOf } from './jobs';
 import { unlessOpenedWith } from '../opening/opened-with';
 import {
   editsWaiting,
@@ -132,22 +127,14 @@ interface Page {
   readonly before: number | null;
 }
 
-const historyPage = async (id: string, before?: number) =>
+/** One page of it, the newest without `before`. */
+export const historyPage = async (id: string, before?: number) =>
   bodyOf<Page>(
     await api.jobs[':id'].history.$get({
       param: { id: encodeURIComponent(id) },
       query: before === undefined ? {} : { before: String(before) },
     }),
   );
-
-/** Every accepted edit of a job, newest first, page by page back to the first. */
-export const useHistory = (id: string) =>
-  useInfiniteQuery({
-    queryKey: historyKey(id),
-    queryFn: ({ pageParam }) => historyPage(id, pageParam),
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: ({ before }) => before ?? undefined,
-  });
 
 export interface Change {
   /** A refusal that nothing on the page has shown yet. */
@@ -214,7 +201,7 @@ async function takeBack(
   if (!job) return false;
   if (unsent) {
     forget(unsent.key);
-    tell(`Taken back: ${sayAll(unsent.edits.map((each) => sayAlone(each, job)))}`);
+    tell(await saying('Taken back', ({ sayAlone }) => unsent.edits.map((each) => sayAlone(each, job))));
     return true;
   }
   const own = await ownChanges(id);
@@ -231,11 +218,21 @@ async function takeBack(
     { undoes: target, base: newest.version },
   );
   tell(
-    which === 'undo'
-      ? `Taken back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(done, inverse, job)))}`
-      : `Brought back: ${sayAll(taken.map(({ edit: done, inverse }) => sayChange(inverse, done, job)))}`,
+    await (which === 'undo'
+      ? saying('Taken back', (say) =>
+          taken.map(({ edit: done, inverse }) => say.sayChange(done, inverse, job)),
+        )
+      : saying('Brought back', (say) =>
+          taken.map(({ edit: done, inverse }) => say.sayChange(inverse, done, job)),
+        )),
   );
   return true;
+}
+
+/** What was done, and to which edits; only what was done where the code that says them is not on this device yet. */
+async function saying(done: string, sayEach: (say: typeof sayEdits) => string[]): Promise<string> {
+  const say = await import('../../core/edits/say.js').catch(() => undefined);
+  return say ? `${done}: ${sayAll(sayEach(say))}` : `${done}.`;
 }
 
 /** The newest changes of a job from this browser; those of another open tab are not included. */

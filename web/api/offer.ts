@@ -4,7 +4,7 @@ import type { Acceptance, Job } from '../../core/job/schema.js';
 import type { Offer } from '../../core/offer/offer.js';
 import type { Share } from '../../server/jobs/shares.js';
 import { api, bodyOf, write } from './client';
-import { worker } from '../view/view';
+import { worker } from '../view/worker';
 
 const workedOut = { staleTime: Infinity, gcTime: 60_000 } as const;
 

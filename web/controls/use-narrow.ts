@@ -11,4 +11,6 @@ function listen(changed: () => void): () => void {
 }
 
 /** Whether the window is as narrow as a phone, where things are placed differently. */
-export const useNarrow = (): boolean => useSyncExternalStore(listen, () => narrow.matches);
+export const isNarrow = (): boolean => narrow.matches;
+/** The same, drawn again when it changes. */
+export const useNarrow = (): boolean => useSyncExternalStore(listen, isNarrow);

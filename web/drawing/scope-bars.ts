@@ -1,5 +1,6 @@
 import type { Method } from '../../core/job/vocabulary.js';
-import type { LineScope } from '../../core/scope/scope.js';
+import { summaryOf, type MethodSummary } from '../../core/methods/method.js';
+import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import { feet } from '../controls/format';
 
 /** A bar of the scope: a whole action, or a stretch that is left or cleaned. */
@@ -8,11 +9,14 @@ export interface ScopeBar {
   readonly from_ft: number;
   readonly to_ft: number;
   readonly method: Method;
+  /** How its method is named and drawn. */
+  readonly shown: MethodSummary;
   readonly action: LineScope['actions'][number] | undefined;
   readonly segments: LineScope['segments'];
 }
 
-export function barsOf(scope: LineScope): ScopeBar[] {
+/** The bars of a line, from upstream. */
+export function barsOf(scope: LineScope, methods: ScopeSoFar['methods']): ScopeBar[] {
   const bars: ScopeBar[] = [];
   for (const segment of scope.segments) {
     const last = bars.at(-1);
@@ -25,6 +29,7 @@ export function barsOf(scope: LineScope): ScopeBar[] {
         from_ft: segment.from_ft,
         to_ft: segment.to_ft,
         method: segment.method,
+        shown: summaryOf(methods, segment.method),
         action: scope.actions.find(({ id }) => id === segment.action),
         segments: [segment],
       });

@@ -1,5 +1,5 @@
 import { linearScale, type Scale } from './scale';
-import { straightBetween } from '../../core/line/profile.js';
+import { straightBetween } from '../../core/straight-between.js';
 import { clip, type Interval } from '../../core/line/intervals.js';
 import type { LineView } from '../../core/views/line-view.js';
 

@@ -6,7 +6,7 @@ import { Refused } from '../api/client';
 import { Press } from '../controls/controls';
 import { save } from '../files/save';
 import { useFile } from '../files/use-file';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 
 /** The company as a file: exported, and imported in place of the current one. */
 export function FirmFile({ firm, onTake }: { firm: Firm; onTake: (firm: Firm) => void }) {

@@ -17,7 +17,7 @@ import { Group } from '../rules/rows';
 import { usualValidity_days } from '../../core/offer/offer.js';
 import { LongCell, NumberCell, TextCell } from '../site/cells';
 import { Header, ToJobs } from '../shell/header';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 import { withoutEmpty } from '../controls/without-empty';
 import { Title } from '../controls/text';
 

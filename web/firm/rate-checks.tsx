@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { Firm } from '../../core/job/firm.js';
@@ -5,10 +6,19 @@ import type { PlanRulesOverride } from '../../core/job/plan-schema.js';
 import { planRulesInForce } from '../../core/plan/rules.js';
 import { rateChecks, type RateCheck } from '../../core/plan/actuals.js';
 import { taskKindRow } from '../../core/plan/kinds.js';
-import { useSpent } from '../api/firm';
+import type { JobSpent } from '../../server/jobs/firm.js';
+import { api, bodyOf } from '../api/client';
 import { Press } from '../controls/controls';
 import { lazyPart } from '../shell/lazy-part.js';
 import { Note, Title } from '../controls/text';
+
+/** Time actually spent on the company's jobs. */
+const useSpent = () =>
+  useQuery({
+    queryKey: ['spent'],
+    queryFn: async () => bodyOf<JobSpent[]>(await api.spent.$get()),
+    staleTime: 0,
+  });
 
 const RateChart = lazyPart('rate chart', async () => (await import('./rate-chart')).RateChart);
 

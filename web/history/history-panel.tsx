@@ -1,11 +1,14 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { deviceName, senderOf } from '../api/client';
-import { useHistory, type Change, type HistoryChange } from '../api/job';
+import { historyPage, type Change, type HistoryChange } from '../api/job';
+import { historyKey } from '../api/jobs';
 import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
-import { Faults } from '../shell/trouble';
-import { isDeletion, sayChange } from '../../core/edits/index.js';
+import { Faults } from '../shell/faults';
+import { isDeletion } from '../../core/edits/index.js';
+import { sayChange } from '../../core/edits/say.js';
 import type { Job } from '../../core/job/schema.js';
 import { Note, Title } from '../controls/text';
 
@@ -16,6 +19,15 @@ interface Props {
   readonly change: Change;
   readonly onClose: () => void;
 }
+
+/** Every accepted edit of a job, newest first, page by page back to the first. */
+const useHistory = (id: string) =>
+  useInfiniteQuery({
+    queryKey: historyKey(id),
+    queryFn: ({ pageParam }) => historyPage(id, pageParam),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: ({ before }) => before ?? undefined,
+  });
 
 /** The panel has the focus while it is open, and returns it when closed. */
 function useOwnFocus() {

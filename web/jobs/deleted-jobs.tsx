@@ -1,7 +1,7 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { DeletedJob } from '../../server/jobs/deletion.js';
-import { useDeletedJobs } from '../api/jobs';
+import { useDeletedJobs } from '../api/job-list';
 import { Press } from '../controls/controls';
 import { dayAndTime } from '../controls/format';
 import { Note } from '../controls/text';

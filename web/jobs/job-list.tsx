@@ -5,11 +5,11 @@ import { useDropzone } from 'react-dropzone';
 import { useNavigate } from 'react-router';
 import type { JobRow as JobRowData } from '../../server/jobs/digests.js';
 import { useSeesPrices } from '../api/me';
-import { useJobs } from '../api/jobs';
+import { useJobs } from '../api/job-list';
 import { Press } from '../controls/controls';
 import { Header, HeaderLink } from '../shell/header';
 import { today } from '../controls/today';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 import { DeletedJobs, JustDeleted } from './deleted-jobs';
 import { findJobs, type JobFilter } from './find';
 import { Finder } from './finder';
@@ -19,7 +19,7 @@ import { useDeletion, useExport, useImport } from './use-job-list';
 import { Note, Title } from '../controls/text';
 import { lazyPart } from '../shell/lazy-part.js';
 
-export { fetchJobList } from '../api/jobs';
+export { fetchJobList } from '../api/job-list';
 
 // Loaded when it is first opened.
 const NewJobForm = lazyPart('new job', async () => (await import('./new-job-form')).NewJobForm);

@@ -3,11 +3,11 @@ import { useState, type ChangeEvent, type ReactNode, type SubmitEvent } from 're
 import * as z from 'zod';
 import { materialWords } from '../../core/catalog/materials.js';
 import { materials, soils } from '../../core/job/vocabulary.js';
-import { useAddJob } from '../api/jobs';
+import { useAddJob } from '../api/job-list';
 import { Choice, Field, Label, Press } from '../controls/controls';
 import { typedFeet } from '../controls/feet-field';
 import { today } from '../controls/today';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 import { newJob } from './new-job';
 import { Alarm, Note, Title } from '../controls/text';
 

@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import { useNewJobs, type NewJobItem } from '../api/outbox';
-import { RefusedParcel } from '../shell/refused-parcel';
+import { RefusedParcel } from '../outbox/refused-parcel';
 import { Alarm } from '../controls/text';
 
 /** Above the list: jobs made here that the server does not have yet. They can be worked on like any other. */

@@ -4,7 +4,7 @@ import { underFirm } from '../../core/job/firm.js';
 import type { JobRow } from '../../server/jobs/digests.js';
 import { asError, Refused } from '../api/client';
 import { useFirm } from '../api/firm';
-import { useAddJob, useDeleting, useJobs } from '../api/jobs';
+import { useAddJob, useDeleting, useJobs } from '../api/job-list';
 import { fileName, save } from '../files/save';
 
 type Refuse = (error: Error | undefined) => void;

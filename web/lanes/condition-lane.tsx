@@ -1,5 +1,5 @@
 import type { Interval } from '../../core/line/intervals.js';
-import { gradeWords } from '../../core/job/vocabulary.js';
+import { gradeWords } from '../../core/findings/row.js';
 import { placeLabels } from '../drawing/labels.js';
 import { gutter_px, lanes, margin_px, seenMiddle, type SheetScale } from '../drawing/sheet-scale.js';
 import type { LineView } from '../../core/views/line-view.js';

@@ -1,5 +1,4 @@
 import { tolerance } from '../../core/units.js';
-import { findingName } from '../../core/findings/kinds.js';
 import { feet } from '../controls/format';
 import { textWidth } from '../drawing/labels';
 import { depthAt, lanes, margin_px, plusMinusAt, type SheetScale } from '../drawing/sheet-scale';
@@ -20,7 +19,7 @@ export function Hairline({
   const pipe = line.pipes.find((each) => station_ft <= each.to_ft + tolerance.ft);
   const here = line.findings
     .filter(({ place }) => place.from_ft <= station_ft && station_ft <= place.to_ft)
-    .map(({ kind }) => findingName(kind).toLowerCase());
+    .map(({ name }) => name.toLowerCase());
   const unseen = line.unseen.some((each) => each.from_ft <= station_ft && station_ft <= each.to_ft);
   const text = [
     `${feet(station_ft)} ft ± ${feet(plusMinusAt(line, station_ft))}`,

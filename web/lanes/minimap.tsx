@@ -1,4 +1,3 @@
-import { methodRow } from '../../core/methods/index.js';
 import { chakra } from '@chakra-ui/react';
 import { linearScale } from '../drawing/scale';
 import type { SVGProps } from 'react';
@@ -49,7 +48,7 @@ export function Minimap({
           y={10}
           width={Math.max(1, x(bar.to_ft) - x(bar.from_ft) - 0.5)}
           height={10}
-          fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
+          fill={`var(--chakra-colors-${bar.shown.drawing.fill})`}
         />
       ))}
       <g ref={draggable} {...slider(shown, window)}>

@@ -1,7 +1,6 @@
-import { methodRow } from '../../core/methods/index.js';
-import { schools, type School } from '../../core/job/vocabulary.js';
+import { summaryOf } from '../../core/methods/method.js';
 import type { ScopeSoFar } from '../../core/scope/scope.js';
-import { schoolWords } from '../../core/job/school-words.js';
+import { schools, schoolWords, type School } from '../../core/job/school-words.js';
 import { money } from '../controls/format.js';
 import { useRoving } from '../drawing/use-roving.js';
 import { gutter_px, lanes, margin_px, type SheetScale } from '../drawing/sheet-scale.js';
@@ -110,7 +109,7 @@ function Row({
           y={y + 9}
           width={Math.max(1, short(bar.to_ft) - short(bar.from_ft) - 0.6)}
           height={12}
-          fill={`var(--chakra-colors-${methodRow(bar.method).drawing.fill})`}
+          fill={`var(--chakra-colors-${summaryOf(scope.methods, bar.method).drawing.fill})`}
         />
       ))}
       <RowWords approach={approach} scope={scope} split={split} right={right} y={y} />

@@ -1,6 +1,5 @@
 import { memo } from 'react';
 import { tolerance } from '../../core/units.js';
-import { methodName, methodRow } from '../../core/methods/index.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
 import { feet } from '../controls/format';
 import { Handle } from '../strip/handle';
@@ -112,7 +111,7 @@ function Ends({
         key={end}
         x={x(station)}
         y={top + height / 2}
-        label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${methodName(bar.method).toLowerCase()}`}
+        label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${bar.shown.name.toLowerCase()}`}
         value={station}
         onSelect={() => undefined}
         onMove={(dx, _dy, last) => {
@@ -156,7 +155,7 @@ interface PressedBarProps extends BarProps, Pick<Props, 'onSelect' | 'onChoices'
 /** One action: the first press selects it, the next opens its choices. */
 function Bar({ roving, onSelect, onChoices, ...shown }: PressedBarProps) {
   const { bar, chosen, pinned } = shown;
-  const says = `${methodName(bar.method)}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${barDetail(bar)}${pinned ? ', pinned' : ''}`;
+  const says = `${bar.shown.name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${barDetail(bar)}${pinned ? ', pinned' : ''}`;
   const press = (on: Element) => {
     if (chosen) onChoices(on);
     else onSelect(bar);
@@ -200,9 +199,9 @@ const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered, ...ends }: 
   const whole = width - inset - handle - (pinned ? 16 : 0);
   const room = Math.min(whole, ends.nameEnds_px - left - inset);
   const detailRoom = Math.min(whole, ends.detailEnds_px - left - inset);
-  const { fill, ink } = methodRow(bar.method).drawing;
+  const { fill, ink } = bar.shown.drawing;
   const inkColor = `var(--chakra-colors-${ink})`;
-  const [name, detail] = [methodName(bar.method), barDetail(bar)];
+  const [name, detail] = [bar.shown.name, barDetail(bar)];
   const roomy = textWidth(name, 16) + 14 < room;
   const nameAt = left + inset + (roomy ? 8 : 4);
   // Bold letters are wider.

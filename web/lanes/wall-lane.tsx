@@ -1,6 +1,5 @@
 import { memo, type SyntheticEvent } from 'react';
-import { gradeWords } from '../../core/job/vocabulary.js';
-import { sayWhat } from '../../core/speech/say.js';
+import { gradeWords } from '../../core/findings/row.js';
 import { feet } from '../controls/format';
 import { shallowEqual } from '../controls/shallow-equal.js';
 import { DrawnFinding, yOf } from './drawn-finding';
@@ -130,7 +129,7 @@ interface WallFindingProps extends RovingStop {
 
 /** One finding, to be pressed. */
 const WallFinding = memo(({ finding, scale, selected, ...rove }: WallFindingProps) => {
-  const says = `${sayWhat(finding.entry)} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`;
+  const says = `${finding.says} at ${feet(finding.from_ft)} ft: ${gradeWords[finding.grade]}`;
   const { place } = finding;
   const { x } = scale;
   return (

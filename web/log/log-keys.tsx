@@ -1,6 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
 import { Caps } from '../keys/key-help';
-import { logKeys } from '../keys/table';
+import { logKeys } from '../keys/log-keys';
 
 /** The keys of the log, beside it. */
 export function LogKeys({ beside }: { beside: 'none' | 'video' | 'reel' }) {

@@ -4,7 +4,7 @@ import { useId } from 'react';
 import { namesOn, sayWhat } from '../../core/speech/say.js';
 import { Press } from '../controls/controls';
 import { KeyHints, type KeyHint } from '../keys/key-help';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 import { Preview } from './preview';
 import { ThumbRow } from './thumb-row';
 import { typedLineKey, useTypedLine, type TypedLineProps, type TypedLineState } from './use-typed-line';

@@ -4,7 +4,7 @@ import type { Entry, Line, Run } from '../../core/job/schema.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import type { RowView } from '../../core/views/log-rows.js';
 import { idMark } from '../api/client.js';
-import { logKeys } from '../keys/table.js';
+import { logKeys } from '../keys/log-keys';
 import { useKeys } from '../keys/use-keys.js';
 import type { JobContext } from '../shell/job-layout.js';
 import { freshIds, rowsOf, editsToKeep } from './entries.js';

@@ -5,7 +5,7 @@ import type { Acceptance } from '../../core/job/schema.js';
 import type { OfferApproach } from '../../core/offer/offer.js';
 import { asError } from '../api/client';
 import { useSinceAccepted } from '../api/offer';
-import { worker } from '../view/view';
+import { worker } from '../view/worker';
 import { Field, Label, Press } from '../controls/controls';
 import { schoolWords } from '../../core/job/school-words.js';
 import { sayDay } from '../../core/days.js';

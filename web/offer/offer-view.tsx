@@ -5,7 +5,7 @@ import { useAgreed, useOffer } from '../api/offer';
 import { SaveOffer } from '../documents/save-buttons';
 import { useJobContext } from '../shell/job-layout';
 import { today } from '../controls/today';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 import type { Offer } from '../../core/offer/offer.js';
 import { schoolWords } from '../../core/job/school-words.js';
 import { sayDay } from '../../core/days.js';

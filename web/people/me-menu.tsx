@@ -1,19 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { CircleUserRound } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { useMe } from '../api/me';
+import type { Person } from '../../server/people/people.js';
 import { IconPress } from '../controls/controls';
-import { lazyPart } from '../shell/lazy-part';
+import { MePanel } from './me-panel';
 
-// Loaded when it is first opened.
-const MePanel = lazyPart('me', async () => (await import('./me-panel')).MePanel);
-
-/** The signed-in user: their role, changing the passphrase, signing out. Absent where nobody signs in. */
-export function MeMenu() {
-  const { person } = useMe();
+/** The signed-in user: their role, changing the passphrase, signing out. */
+export function MeMenu({ person }: { person: Person }) {
   const [open, setOpen] = useState(false);
   const press = useRef<HTMLButtonElement>(null);
-  if (!person) return null;
   return (
     <Box
       position="relative"

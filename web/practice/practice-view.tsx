@@ -6,7 +6,7 @@ import { inventPipe, levels, type Level } from '../../core/practice/invent.js';
 import { pictureOf, readingOf } from '../../core/practice/reel.js';
 import { wrapClock } from '../../core/survey/clock.js';
 import { Choice, Press } from '../controls/controls';
-import { logKeys } from '../keys/table';
+import { logKeys } from '../keys/log-keys';
 import { useKeys } from '../keys/use-keys';
 import { LogTable } from '../log/log-table';
 import { PassChoice, WaterClock } from '../log/run-panel';

@@ -7,7 +7,7 @@ import { clean, enter, locatedDepth, move, moveTo, zeroHere, type Reel } from '.
 import { practiceJob } from '../../core/practice/truth-job.js';
 import type { LineView } from '../../core/views/line-view.js';
 import { withWaiting, type Change } from '../api/job';
-import { worker } from '../view/view';
+import { worker } from '../view/worker';
 import { saveUnfinished, type UnfinishedPractice } from './storage.js';
 
 /** A practice in progress: its log, its reel, and its result once it is finished. */

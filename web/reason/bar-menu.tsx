@@ -1,6 +1,6 @@
-import { methodName } from '../../core/methods/index.js';
 import { chakra, Menu, Portal } from '@chakra-ui/react';
 import type { Method } from '../../core/job/vocabulary.js';
+import type { Scope } from '../../core/scope/scope.js';
 import { Cap } from '../controls/controls';
 import { feet } from '../controls/format';
 import { otherMethods } from '../keys/method-keys';
@@ -26,6 +26,7 @@ const choosable = ['not-needed', 'costs-more', 'pinned'];
 
 interface Props {
   readonly bar: ScopeBar;
+  readonly methods: Scope['methods'];
   /** The bar on the sheet. */
   readonly at: Element;
   readonly pinned: boolean;
@@ -63,7 +64,7 @@ export function BarMenu({ at, onClose, ...asked }: Props) {
         <Menu.Positioner>
           <Menu.Content
             ref={focus}
-            aria-label={`Instead of ${methodName(bar.method).toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}
+            aria-label={`Instead of ${bar.shown.name.toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}
             bg="sheet"
             border="1.5px solid"
             borderColor="ink"
@@ -102,8 +103,16 @@ interface BarChoice {
   readonly act: () => void;
 }
 
-function choicesOf({ bar, pinned, onMethod, onJoin, onSplit, onLift }: Omit<Props, 'at' | 'onClose'>) {
-  const instead = otherMethods(bar.method).map(({ method, key, name }): BarChoice => ({
+function choicesOf({
+  bar,
+  methods,
+  pinned,
+  onMethod,
+  onJoin,
+  onSplit,
+  onLift,
+}: Omit<Props, 'at' | 'onClose'>) {
+  const instead = otherMethods(bar.method, methods).map(({ method, key, name }): BarChoice => ({
     says: name,
     key,
     against: bar.segments

@@ -1,6 +1,7 @@
-import { methodName } from '../../core/methods/index.js';
 import { Flex, Text } from '@chakra-ui/react';
 import type { Method } from '../../core/job/vocabulary.js';
+import { summaryOf } from '../../core/methods/method.js';
+import type { Scope } from '../../core/scope/scope.js';
 import { pinsOn, type PlacedPin } from '../../core/views/pin-edits.js';
 import { Press } from '../controls/controls';
 import { feet } from '../controls/format';
@@ -11,6 +12,7 @@ import type { ScopeBar } from '../drawing/scope-bars';
 interface Props {
   readonly bar: ScopeBar | undefined;
   readonly pins: readonly PlacedPin[];
+  readonly methods: Scope['methods'];
   readonly onMethod: (method: Method) => void;
   readonly onJoin: () => void;
   readonly onSplit: () => void;
@@ -18,28 +20,32 @@ interface Props {
 }
 
 /** Choosing another method for a stretch: each press is a pin, and every pin can be removed. */
-export function PinPart({ bar, pins, onMethod, onJoin, onSplit, onLift }: Props) {
+export function PinPart({ bar, pins, methods, onMethod, onJoin, onSplit, onLift }: Props) {
   const here = bar ? pinsOn(pins, bar) : pins;
   return (
     <>
-      {here.length > 0 && <Pinned pins={here} onLift={onLift} />}
+      {here.length > 0 && <Pinned pins={here} {...{ methods, onLift }} />}
       {bar && (
-        <Otherwise method={bar.method} isWork={bar.action !== undefined} {...{ onMethod, onJoin, onSplit }} />
+        <Otherwise
+          method={bar.method}
+          isWork={bar.action !== undefined}
+          {...{ methods, onMethod, onJoin, onSplit }}
+        />
       )}
     </>
   );
 }
 
-interface OtherwiseProps extends Pick<Props, 'onMethod' | 'onJoin' | 'onSplit'> {
+interface OtherwiseProps extends Pick<Props, 'methods' | 'onMethod' | 'onJoin' | 'onSplit'> {
   readonly method: Method;
   /** Something is done here, which can be joined and split. */
   readonly isWork: boolean;
 }
 
-const Otherwise = ({ method: now, isWork, onMethod, onJoin, onSplit }: OtherwiseProps) => (
+const Otherwise = ({ method: now, methods, isWork, onMethod, onJoin, onSplit }: OtherwiseProps) => (
   <Part title="Do something else here">
     <Flex wrap="wrap" gap="1.5">
-      {otherMethods(now).map(({ method, name }) => (
+      {otherMethods(now, methods).map(({ method, name }) => (
         <Press
           key={method}
           type="button"
@@ -67,11 +73,11 @@ const Otherwise = ({ method: now, isWork, onMethod, onJoin, onSplit }: Otherwise
 );
 
 /** The pins here, each with a button that removes it. */
-const Pinned = ({ pins, onLift }: Pick<Props, 'pins' | 'onLift'>) => (
+const Pinned = ({ pins, methods, onLift }: Pick<Props, 'pins' | 'methods' | 'onLift'>) => (
   <Part title="Pinned">
     {pins.map((each, i) => (
       <Flex key={each.pin.id ?? i} align="center" justify="space-between" gap="2">
-        <Text>{pinWords(each)}</Text>
+        <Text>{pinWords(each, methods)}</Text>
         <Press
           look="quiet"
           type="button"
@@ -96,10 +102,10 @@ const Pinned = ({ pins, onLift }: Pick<Props, 'pins' | 'onLift'>) => (
   </Part>
 );
 
-function pinWords({ pin, from_ft, to_ft }: PlacedPin): string {
+function pinWords({ pin, from_ft, to_ft }: PlacedPin, methods: Scope['methods']): string {
   if (pin.split) return `Split at ${feet(from_ft)} ft`;
   const where = `${feet(from_ft)} to ${feet(to_ft)} ft`;
   return pin.method === undefined
-    ? `Never ${(pin.never ?? []).map((method) => methodName(method).toLowerCase()).join(', ')}, ${where}`
-    : `${methodName(pin.method)}, ${where}`;
+    ? `Never ${(pin.never ?? []).map((method) => summaryOf(methods, method).name.toLowerCase()).join(', ')}, ${where}`
+    : `${summaryOf(methods, pin.method).name}, ${where}`;
 }

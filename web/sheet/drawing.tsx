@@ -6,17 +6,24 @@ import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import { Axis } from '../lanes/axis';
 import { GroundLane } from '../lanes/ground-lane';
 import { Gutter } from '../lanes/gutter';
-import { Hairline } from '../lanes/hairline';
 import { ConditionLane } from '../lanes/condition-lane.js';
 import { Patterns } from '../drawing/patterns';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { ScopeLane } from '../lanes/scope-lane';
 import { gutter_px, lanes, sheetHeight, type SheetScale } from '../drawing/sheet-scale';
+import { lazyPart } from '../shell/lazy-part';
 import { useWheelAndPinch } from '../drawing/use-gestures';
 import type { SheetWindow } from './use-window';
 import { WallLane } from '../lanes/wall-lane';
 import { OptionsLane } from '../lanes/options-lane.js';
 import type { LineView } from '../../core/views/line-view.js';
+
+// Only drawn where a station is pointed at.
+const Hairline = lazyPart(
+  'hairline',
+  async () => (await import('../lanes/hairline')).Hairline,
+  () => null,
+);
 
 interface Props {
   readonly ref: RefObject<SVGSVGElement | null>;

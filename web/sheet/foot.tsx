@@ -8,10 +8,13 @@ import { useNarrow } from '../controls/use-narrow';
 import { Cannot } from './sheet-tools';
 import type { LineView } from '../../core/views/line-view.js';
 import { Alarm, Note } from '../controls/text';
-import { lazyPart } from '../shell/lazy-part.js';
+import { lazyPart, oncePainted } from '../shell/lazy-part.js';
 
 // What reads a line is a fifth of the scripts, and the sheet is drawn without it.
-const TypedLine = lazyPart('typed line', async () => (await import('../log/typed-line')).TypedLine);
+const TypedLine = lazyPart(
+  'typed line',
+  oncePainted(async () => (await import('../log/typed-line')).TypedLine),
+);
 
 const count = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 

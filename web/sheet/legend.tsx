@@ -1,9 +1,8 @@
-import { methodName, methodRow } from '../../core/methods/index.js';
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { linearScale } from '../drawing/scale';
 import type { ReactNode } from 'react';
 import { findingName, gradedKinds } from '../../core/findings/kinds.js';
-import { methods } from '../../core/job/vocabulary.js';
+import type { Scope } from '../../core/scope/scope.js';
 import { Press } from '../controls/controls';
 import { lanes, type SheetScale } from '../drawing/sheet-scale';
 import { DrawnFinding } from '../lanes/drawn-finding';
@@ -35,7 +34,7 @@ const Row = ({ words, children }: { words: string; children: ReactNode }) => (
   </Flex>
 );
 
-const Rows = () => (
+const Rows = ({ methods }: Pick<Props, 'methods'>) => (
   <>
     {gradedKinds().map(({ id: kind }) => (
       <Row key={kind} words={findingName(kind)}>
@@ -58,16 +57,21 @@ const Rows = () => (
         </svg>
       </Row>
     ))}
-    {methods.map((method) => (
-      <Row key={method} words={methodName(method)}>
-        <Box width={`${sample_px}px`} height="24px" bg={methodRow(method).drawing.fill} flexShrink={0} />
+    {methods.map(({ name, drawing }) => (
+      <Row key={name} words={name}>
+        <Box width={`${sample_px}px`} height="24px" bg={drawing.fill} flexShrink={0} />
       </Row>
     ))}
   </>
 );
 
+interface Props {
+  readonly methods: Scope['methods'];
+  readonly onClose: () => void;
+}
+
 /** Key to the drawings: every finding as drawn on the wall, hatches, and the colors of the methods. */
-export function Legend({ onClose }: { onClose: () => void }) {
+export function Legend({ methods, onClose }: Props) {
   return (
     <Box
       role="dialog"
@@ -97,7 +101,7 @@ export function Legend({ onClose }: { onClose: () => void }) {
         On the wall, unrolled with the water in the middle. Drawn dashed: only possible. Pale: cleaned since.
       </Note>
       <Grid templateColumns="repeat(auto-fill, minmax(190px, 1fr))" gap="2">
-        <Rows />
+        <Rows methods={methods} />
       </Grid>
     </Box>
   );
@@ -116,6 +120,7 @@ function sampleOf(kind: FindingView['kind']): FindingView {
     id: kind,
     kind,
     entry,
+    ...{ name: '', says: '' },
     from_ft: 0.7,
     to_ft: 1.3,
     place: { from_ft: 0.5, to_ft: 1.5 },

@@ -1,8 +1,7 @@
 import { chakra, Flex, Text } from '@chakra-ui/react';
-import { schools, type School } from '../../core/job/vocabulary.js';
 import type { ScopeSoFar } from '../../core/scope/scope.js';
 import { leavesWords } from '../lanes/options-lane.js';
-import { schoolWords } from '../../core/job/school-words.js';
+import { schools, schoolWords, type School } from '../../core/job/school-words.js';
 import { money } from '../controls/format.js';
 import { Note } from '../controls/text.js';
 

@@ -22,6 +22,7 @@ export function ReasonsPart({ desk: { known, hand, finding, at } }: { desk: Shee
       <PinPart
         bar={hand.selected}
         pins={lineView.pins}
+        methods={hand.scope.methods}
         onMethod={hand.doHere}
         onJoin={hand.join}
         onSplit={() => {

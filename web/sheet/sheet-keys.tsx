@@ -1,10 +1,11 @@
 import { Box, Flex, Grid, Heading, Text } from '@chakra-ui/react';
+import type { Scope } from '../../core/scope/scope.js';
 import { Press } from '../controls/controls';
 import { Caps } from '../keys/key-help';
 import { sheetKeys } from '../keys/table';
 
 /** The keys of the sheet, on one page. */
-export function SheetKeys({ onClose }: { onClose: () => void }) {
+export function SheetKeys({ methods, onClose }: { methods: Scope['methods']; onClose: () => void }) {
   return (
     <Box
       role="dialog"
@@ -43,7 +44,7 @@ export function SheetKeys({ onClose }: { onClose: () => void }) {
           </Press>
         </Flex>
         <Grid templateColumns={{ base: '1fr', md: '1fr 1fr' }} columnGap="6" rowGap="2">
-          {sheetKeys.map(({ caps, does }) => (
+          {sheetKeys(methods).map(({ caps, does }) => (
             <Flex key={does} gap="2" align="baseline">
               <Flex gap="1" width="96px" flexShrink={0}>
                 <Caps caps={caps} />

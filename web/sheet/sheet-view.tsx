@@ -6,7 +6,6 @@ import type { Interval } from '../../core/line/intervals.js';
 import type { ScopeBar } from '../drawing/scope-bars';
 import { leastWidth_px, sheetScale, type SheetScale } from '../drawing/sheet-scale';
 import { useWidth } from '../drawing/use-width';
-import { Minimap } from '../lanes/minimap';
 import { methodKeys } from '../keys/method-keys';
 import { sheetKeys } from '../keys/table';
 import { useKeys } from '../keys/use-keys';
@@ -15,26 +14,34 @@ import { useJobContext, type JobContext } from '../shell/job-layout';
 import { fileName } from '../files/save';
 import { useSteady } from '../controls/use-steady';
 import { SidePanel, Split } from '../shell/side-panel';
-import { Faults } from '../shell/trouble';
-import { useNarrow } from '../controls/use-narrow';
+import { Faults } from '../shell/faults';
+import { isNarrow, useNarrow } from '../controls/use-narrow';
 import { WorkingOut } from '../shell/working-out';
 import { Drawing } from './drawing';
 import { EarlySheet } from './early-sheet';
 import { Foot } from './foot';
-import { Legend } from './legend';
 import { asError } from '../api/client';
-import { saveDxf, saveSvg } from '../drawing/save-drawing';
-import { SheetKeys } from './sheet-keys';
 import { SheetTools, type SheetActions } from './sheet-tools';
 import { useScopeEditing, type ScopeEditing } from './use-scope-editing.js';
 import { useWindow, zoomStep, type SheetWindow } from './use-window';
-import { OptionsList } from './options-list.js';
-import { lazyPart } from '../shell/lazy-part.js';
+import { lazyPart, oncePainted } from '../shell/lazy-part.js';
 import { Note } from '../controls/text';
 
 // Loaded on first use, or once the sheet is drawn.
-const ReasonsPart = lazyPart('reasons', async () => (await import('./reasons-part')).ReasonsPart);
+const ReasonsPart = lazyPart(
+  'reasons',
+  oncePainted(async () => (await import('./reasons-part')).ReasonsPart),
+);
 const GradeStrip = lazyPart('grade strip', async () => (await import('../lanes/grade-strip')).GradeStrip);
+const Legend = lazyPart('legend', async () => (await import('./legend')).Legend);
+const SheetKeys = lazyPart('sheet keys', async () => (await import('./sheet-keys')).SheetKeys);
+const Minimap = lazyPart(
+  'minimap',
+  async () => (await import('../lanes/minimap')).Minimap,
+  () => null,
+);
+const loadOptions = async () => (await import('./options-list')).OptionsList;
+const OptionsList = lazyPart('options', loadOptions);
 const BarMenu = lazyPart('bar menu', async () => (await import('../reason/bar-menu')).BarMenu);
 
 /** Width of the reasons beside the sheet, px, where a window is wide enough for both. */
@@ -42,6 +49,9 @@ const panel_px = 336;
 const beside = matchMedia('(width >= 64rem)');
 /** Width of the sheet before it is measured, px: to draw it again at another one costs as much as the first time. */
 const likelyWidth = () => (beside.matches ? innerWidth - panel_px : innerWidth);
+
+// On a phone they belong to the first picture.
+if (isNarrow()) loadOptions().catch(() => undefined);
 
 /** A line shorter than this has nothing on it yet, ft. */
 const leastLine_ft = 0.05;
@@ -113,7 +123,7 @@ function Sheet(known: Known) {
           <Section desk={desk} />
         </Box>
         {narrow && <OptionsList scope={hand.scope} onTake={hand.take} />}
-        {open === 'legend' && <Legend onClose={close} />}
+        {open === 'legend' && <Legend methods={hand.scope.methods} onClose={close} />}
         <Foot
           job={known.job}
           line={known.line}
@@ -127,7 +137,7 @@ function Sheet(known: Known) {
       </Flex>
       <Reasons desk={desk} />
       <Choices hand={hand} at={at} menuOn={menuOn} setMenuOn={setMenuOn} />
-      {open === 'keys' && <SheetKeys onClose={close} />}
+      {open === 'keys' && <SheetKeys methods={hand.scope.methods} onClose={close} />}
     </Split>
   );
 }
@@ -155,11 +165,14 @@ function useSheetActions(
     grade,
     save: (as) => {
       const name = fileName(`${job.title} ${line.name ?? line.id}`);
-      if (as === 'dxf')
-        saveDxf(lineView, hand.lineScope, name).catch((error: unknown) => {
+      import('../drawing/save-drawing')
+        .then(async ({ saveDxf, saveSvg }) => {
+          if (as === 'dxf') await saveDxf(lineView, hand.lineScope, name);
+          else if (drawing.current) saveSvg(drawing.current, name);
+        })
+        .catch((error: unknown) => {
           known.tell(`The drawing could not be written: ${asError(error).message}`);
         });
-      else if (drawing.current) saveSvg(drawing.current, name);
     },
   });
 }
@@ -176,11 +189,13 @@ function useDeskKeys(desk: SheetFocus, actions: SheetActions, close: () => void)
   const pan = (share: number) => () => {
     window.pan(share * (scale.seen.to_ft - scale.seen.from_ft));
   };
+  const { methods } = hand.scope;
+  const rows = useMemo(() => sheetKeys(methods), [methods]);
   useKeys(
-    sheetKeys,
+    rows,
     {
       ...Object.fromEntries(
-        methodKeys.map(({ method }) => [
+        methodKeys(methods).map(({ method }) => [
           `do ${method}`,
           () => {
             hand.doHere(method);
@@ -311,6 +326,7 @@ function Choices({ hand, at, menuOn, setMenuOn }: ChoicesProps) {
   return (
     <BarMenu
       bar={hand.selected}
+      methods={hand.scope.methods}
       at={menuOn}
       pinned={hand.pinsHere.length > 0}
       onMethod={hand.doHere}

@@ -13,7 +13,7 @@ const lineOf = (seed: number) => {
   const { view: line, scope } = ownView(randomJob(seed, { length_ft: [15, 40] }));
   const [own] = scope.lines;
   if (!own) throw new Error('a random job has a line');
-  return { line, scope: own };
+  return { line, scope: own, methods: scope.methods };
 };
 
 test('an end comes to rest only where an action may end, on its own side, and no further off than it must', () => {
@@ -74,7 +74,7 @@ test('two ways differ on exactly the feet where they do different things', () =>
 test('the axis holds the whole line between gutter and margin, or the window that was zoomed into', () => {
   fc.assert(
     fc.property(seeds, fc.double({ min: 0, max: 1, noNaN: true }), (seed, share) => {
-      const { line, scope } = lineOf(seed);
+      const { line, scope, methods } = lineOf(seed);
       const whole = sheetScale(line, 944);
       expect(whole.x(line.from_ft)).toBeGreaterThan(gutter_px);
       expect(whole.x(line.to_ft)).toBeLessThan(944 - margin_px);
@@ -86,7 +86,7 @@ test('the axis holds the whole line between gutter and margin, or the window tha
       const zoomed = sheetScale(line, 944, window);
       expect(zoomed.x(window.from_ft)).toBeCloseTo(gutter_px, 6);
       expect(zoomed.x(window.to_ft)).toBeCloseTo(944 - margin_px, 6);
-      for (const bar of barsOf(scope)) {
+      for (const bar of barsOf(scope, methods)) {
         const middle = seenMiddle(zoomed, bar);
         const apart = bar.to_ft < window.from_ft || bar.from_ft > window.to_ft;
         expect(middle === undefined).toBe(apart);

@@ -1,10 +1,8 @@
 import { useMemo, useState } from 'react';
 import { jobHead, type Edit } from '../../core/edits/index.js';
-import { rulesInForce } from '../../core/job/rules.js';
 import type { Job, Pin } from '../../core/job/schema.js';
 import type { Method, School } from '../../core/job/vocabulary.js';
 import type { Interval } from '../../core/line/intervals.js';
-import { workOf } from '../../core/methods/index.js';
 import type { LineScope, ScopeSoFar } from '../../core/scope/scope.js';
 import type { LineView } from '../../core/views/line-view.js';
 import {
@@ -73,10 +71,10 @@ function useShown({ view, line, lineScope, inForce, caughtUp }: EditingInput) {
   const triedLine = trial.tried?.lines.find(({ id }) => id === line.id);
   const tried = triedLine?.feasible ?? false;
   const shown = triedLine && tried ? triedLine : lineScope;
-  const bars = useMemo(() => barsOf(shown), [shown]);
   const scope: ScopeSoFar = tried ? { ...view.scope, ...trial.tried, ifUnseenIs: undefined } : view.scope;
-  const { spotMost_ft } = rulesInForce(inForce.rules);
-  return { trial, tried, can: triedLine?.feasible ?? true, shown, bars, scope, spotMost_ft };
+  const { methods } = view.scope;
+  const bars = useMemo(() => barsOf(shown, methods), [shown, methods]);
+  return { trial, tried, can: triedLine?.feasible ?? true, shown, bars, scope };
 }
 
 /** The selected bar, kept by a station inside it: its id changes with every scope. */
@@ -116,7 +114,7 @@ function useCommit({ line, change }: EditingInput, trial: Trial, chooseAt: (stat
 
 export function useScopeEditing(known: EditingInput): ScopeEditing {
   const { job, change, lineView, lineScope } = known;
-  const { trial, tried, can, shown, bars, scope, spotMost_ft } = useShown(known);
+  const { trial, tried, can, shown, bars, scope } = useShown(known);
   const { chosen, chooseAt } = useChosen(bars);
   const { drag, setDrag, cannot, forget, act } = useCommit(known, trial, chooseAt);
   const selected = drag?.bar ?? chosen;
@@ -126,7 +124,7 @@ export function useScopeEditing(known: EditingInput): ScopeEditing {
     if (!bar?.action) return;
     const to_ft = endFor({ bar, end, raw_ft, byKey: last && !drag, now: drag?.to_ft }, lineScope, lineView);
     if (to_ft === undefined) return;
-    const pins = withEndMoved(lineView.pins, bar, end, to_ft, spotMost_ft);
+    const pins = withEndMoved(lineView, bar, end, to_ft);
     const around = { from_ft: bar.from_ft, to_ft: bar.to_ft, [`${end}_ft`]: to_ft };
     if (last && Math.abs(to_ft - bar[`${end}_ft`]) < samePlace_ft) {
       setDrag(undefined);
@@ -152,10 +150,10 @@ export function useScopeEditing(known: EditingInput): ScopeEditing {
       if (next) choose(next);
     },
     doHere: (method: Method) => {
-      if (selected) act({ pins: withMethod(lineView.pins, selected, method, spotMost_ft), around: selected });
+      if (selected) act({ pins: withMethod(lineView, selected, method), around: selected });
     },
     join: () => {
-      act(joined(lineView.pins, bars, selected, spotMost_ft));
+      act(joined(lineView, bars, selected));
     },
     split: (near_ft: number | undefined) => {
       act(splitNear(lineView.pins, selected, lineScope, near_ft));
@@ -200,16 +198,15 @@ function lifted(
 
 /** The selected action joined with its neighbor, or why it cannot be. */
 function joined(
-  pins: Pins,
+  lineView: LineView,
   bars: readonly ScopeBar[],
   chosen: ScopeBar | undefined,
-  spotMost_ft: number,
 ): PinsToTry | string | undefined {
   if (!chosen?.action) return undefined;
   const other = neighborOf(bars, chosen);
   if (!other) return 'There is nothing else on this line to join it with.';
   return {
-    pins: withJoined(pins, chosen, other, spotMost_ft),
+    pins: withJoined(lineView, chosen, other),
     around: {
       from_ft: Math.min(chosen.from_ft, other.from_ft),
       to_ft: Math.max(chosen.to_ft, other.to_ft),
@@ -225,7 +222,7 @@ function splitNear(
   near_ft: number | undefined,
 ): PinsToTry | string | undefined {
   if (!chosen?.action) return undefined;
-  if (workOf(chosen.method).kind === 'dig')
+  if (chosen.shown.work === 'dig')
     return 'Two digs that touch are one: choose what is done between them instead.';
   const at = splitPlace(chosen, lineScope, near_ft);
   if (at === undefined) return 'It is too short to split.';

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Job, Pin } from '../../core/job/schema.js';
 import type { Interval } from '../../core/line/intervals.js';
 import type { TrialResult } from '../../core/views/trial.js';
-import { trialWorker } from '../view/view';
+import { startedWorker } from '../view/view';
 
 export interface Trial {
   /** Result of the last pins tried; undefined while nothing is tried. */
@@ -21,6 +21,7 @@ interface State {
 }
 
 let benches = 0;
+const benchWorker = async () => (await startedWorker()).trialWorker();
 
 /**
  * Pins tried on a line while dragging. A trial stays on the sheet until the full scope from the worker has caught up
@@ -40,7 +41,7 @@ export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
   const laid = (own: State): Promise<string> => {
     own.key ??= (async () => {
       const key = String(++benches);
-      await trialWorker().startTrials(key, job);
+      await (await benchWorker()).startTrials(key, job);
       return key;
     })();
     return own.key;
@@ -48,7 +49,7 @@ export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
   const settle: Trial['settle'] = async (pins, around) => {
     const own = state.current;
     own.next = undefined;
-    const found = await trialWorker().tryPins(await laid(own), line, pins, around);
+    const found = await (await benchWorker()).tryPins(await laid(own), line, pins, around);
     if (state.current !== own) return undefined;
     setTried(found);
     return found;
@@ -60,7 +61,7 @@ export function useTrial(job: Job, line: string, caughtUp: boolean): Trial {
       const key = await laid(own);
       for (let next = own.next; next; next = own.next) {
         own.next = undefined;
-        const found = await trialWorker().tryPins(key, line, next[0], next[1]);
+        const found = await (await benchWorker()).tryPins(key, line, next[0], next[1]);
         if (state.current !== own) return;
         if (found) setTried(found);
       }

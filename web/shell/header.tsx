@@ -3,9 +3,17 @@ import { ChevronLeft, Moon, Sun } from 'lucide-react';
 import { useSyncExternalStore, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { IconPress } from '../controls/controls';
-import { MeMenu } from '../people/me-menu';
+import { useMe } from '../api/me';
+import { lazyPart } from './lazy-part';
 import { chooseMode, modeNow, onMode } from '../theme/mode';
 import { Mark } from './mark';
+
+// Only where people sign in.
+const MeMenu = lazyPart(
+  'me',
+  async () => (await import('../people/me-menu')).MeMenu,
+  () => null,
+);
 
 const HomeLink = chakra(Link, {
   base: {
@@ -48,6 +56,7 @@ export const HeaderLink = chakra(Link, {
 /** The bar at the top of every page; `compact` leaves its room to the page's own content. */
 export function Header({ compact = false, children }: { compact?: boolean; children?: ReactNode }) {
   const mode = useSyncExternalStore(onMode, modeNow);
+  const { person } = useMe();
   const other = mode === 'dark' ? 'light' : 'dark';
   return (
     <Flex
@@ -76,7 +85,7 @@ export function Header({ compact = false, children }: { compact?: boolean; child
       <Flex flex="1" minWidth={0} align="stretch">
         {children}
       </Flex>
-      <MeMenu />
+      {person && <MeMenu person={person} />}
       <Box display="flex" alignItems="center" borderLeft="1px solid" borderColor="rule">
         <IconPress
           type="button"

@@ -17,15 +17,15 @@ import { undoKeys } from '../keys/table';
 import { useKeys } from '../keys/use-keys';
 import { JobBar } from './job-bar';
 import { isOpenTo, jobTabs } from './tabs';
-import { NotFound } from './not-found';
 import { Notice, useNotice } from './notice';
-import { OutboxBanner } from './outbox-banner';
 import { lazyPart } from './lazy-part.js';
-import { Faults } from './trouble';
+import { Faults } from './faults';
 import type { LineView } from '../../core/views/line-view.js';
 
-// Loaded when it is first opened.
+// Loaded when first needed.
+const NotFound = lazyPart('not found', async () => (await import('./not-found')).NotFound);
 const HistoryPanel = lazyPart('history', async () => (await import('../history/history-panel')).HistoryPanel);
+const OutboxBanner = lazyPart('outbox', async () => (await import('../outbox/outbox-banner')).OutboxBanner);
 
 export interface JobContext {
   readonly id: string;
@@ -59,7 +59,7 @@ export { fetchJobOpening } from '../opening/fetch-job';
 function useOpenJob(id: string, tell: (words: string) => void) {
   const { stored, job, error: loadError } = useJob(id);
   const { live } = useFollow(id, stored?.version);
-  const items = useOutbox().filter((item) => item.job === id);
+  const troubled = useOutbox().filter(({ job, state }) => job === id && state !== 'waiting');
   const { firm } = useFirm();
   const inForce = useMemo(() => (job && firm ? underFirm(job, firm) : undefined), [job, firm]);
   const seesPrices = useSeesPrices();
@@ -67,7 +67,7 @@ function useOpenJob(id: string, tell: (words: string) => void) {
   const served = useCrewView(id, stored, seesPrices ? undefined : inForce);
   const change = useEdit(id, tell);
   const known = { ...(seesPrices ? worked : served), id, job, firm, inForce, change, seesPrices };
-  return { known, live, items, loadError, isLoaded: stored !== undefined };
+  return { known, live, troubled, loadError, isLoaded: stored !== undefined };
 }
 
 /** Page title: the tab and the job. */
@@ -81,7 +81,7 @@ function usePageTitle(words: string | undefined): void {
 export function JobLayout() {
   const { jobId = '' } = useParams();
   const { notice, tell } = useNotice();
-  const { known, live, items, loadError, isLoaded } = useOpenJob(jobId, tell);
+  const { known, live, troubled, loadError, isLoaded } = useOpenJob(jobId, tell);
   const { job, firm, inForce, change, view, lines, error, seesPrices } = known;
   const waiting = useWaiting(jobId);
   const [lineId, setLineId] = useState<string>();
@@ -114,7 +114,7 @@ export function JobLayout() {
       {error && <Faults error={error} />}
       {change.error && <Faults error={change.error} onClose={change.reset} />}
       <Notice words={notice} />
-      {job && <OutboxBanner items={items} job={job} />}
+      {job && troubled.length > 0 && <OutboxBanner items={troubled} job={job} />}
       {historyOpen && job && <HistoryPanel id={jobId} job={job} change={change} onClose={toggleHistory} />}
       <Box as="main" flex="1" minHeight={0}>
         {context && (

@@ -31,6 +31,20 @@ export function lazyPart<Props extends object>(
   };
 }
 
+/**
+ * Loads the code of a part once what is drawn now is on the screen: to ask for its files takes as long as a frame or two.
+ * At once in a hidden page, which draws nothing.
+ */
+export const oncePainted =
+  <T,>(load: () => Promise<T>) =>
+  async (): Promise<T> => {
+    if (!document.hidden)
+      await new Promise<void>((painted) => {
+        requestAnimationFrame(() => setTimeout(painted));
+      });
+    return load();
+  };
+
 /** What is said where code is missing. */
 export const notHereYet = 'This part of Open Trench is not on this device yet';
 

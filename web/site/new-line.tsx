@@ -9,7 +9,7 @@ import { FeetField, typedFeet } from '../controls/feet-field';
 import { LabeledChoice } from '../controls/labeled-choice';
 import { LabeledField } from '../controls/labeled-field';
 import { today } from '../controls/today';
-import { Faults } from '../shell/trouble';
+import { Faults } from '../shell/faults';
 
 interface Props {
   readonly job: Job;

@@ -2,7 +2,7 @@ import { linearScale, type Scale } from '../drawing/scale';
 import { useState } from 'react';
 import type { LineHead } from '../../core/job/schema.js';
 import { moveEdge, type End, type HeldStretch } from '../../core/line/edit-stretches.js';
-import { straightBetween } from '../../core/line/profile.js';
+import { straightBetween } from '../../core/straight-between.js';
 import type { LineView } from '../../core/views/line-view.js';
 import { resolver, type Chosen, type ListName } from '../site/ground';
 

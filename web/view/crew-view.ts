@@ -4,7 +4,7 @@ import type { Job } from '../../core/job/schema.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import type { StoredJob } from '../../server/jobs/store.js';
 import { api, bodyOf } from '../api/client';
-import { worker, type Shown } from './view';
+import { startedWorker, type Shown } from './view';
 
 interface CrewView {
   readonly version: number;
@@ -19,7 +19,7 @@ export function useCrewView(id: string, stored: StoredJob | undefined, job: Job 
   const mark = job && markOf(job);
   const lines = useQuery({
     queryKey: ['crew lines', id, mark],
-    queryFn: () => (job ? worker.linesOf(job) : []),
+    queryFn: async () => (job ? (await startedWorker()).worker.linesOf(job) : []),
     enabled: job !== undefined,
     placeholderData: keepPreviousData,
     staleTime: Infinity,

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query';
-import { wrap } from 'comlink';
 import { useEffect, useState } from 'react';
 import { markOf } from '../../core/job/mark.js';
 import type { Job } from '../../core/job/schema.js';
@@ -7,17 +6,14 @@ import type { JobView, ScopedView } from '../../core/views/job-view.js';
 import type { CachedView } from '../../core/views/cached-view.js';
 import { asError } from '../api/client';
 import { program, useCacheView, useCachedViews } from './cached-views.js';
-import { viewsFrom } from './view-deltas';
-import type { ScopeWorker } from './view.worker';
 
-/** The single entry point for work done outside the page's thread: everything longer than a frame goes through it. */
-const workerNamed = (name: string) =>
-  wrap<ScopeWorker>(new Worker(new URL('./view.worker.ts', import.meta.url), { type: 'module', name }));
-export const worker = workerNamed('scope');
-const views = viewsFrom(worker);
-/** Pins being dragged do not wait for runners-up: they are tried in a second worker, started when needed. */
-let trialThread: ReturnType<typeof workerNamed> | undefined;
-export const trialWorker = () => (trialThread ??= workerNamed('bench'));
+/** The worker, started with the first work for it: a job that is opened with its cached view is shown without. */
+export const startedWorker = () => import('./worker');
+const workOut = async (job: Job, show: (view: JobView) => void) =>
+  (await startedWorker()).views.workOut(job, show);
+const startFrom = async (view: JobView) => {
+  (await startedWorker()).views.startFrom(view);
+};
 
 /** A cached view crosses to the worker once the page that was opened with it is idle, ms. */
 const afterOpening_ms = 1000;
@@ -73,7 +69,7 @@ export function useView(id: string, job: Job | undefined, open: boolean): Shown 
       });
       if (scope?.complete) keep({ mark, program, view: { lines, scope } });
     };
-    views.workOut(job, show).catch((error: unknown) => {
+    workOut(job, show).catch((error: unknown) => {
       if (wanted) setFailed({ mark, error: asError(error) });
     });
     return () => {
@@ -87,7 +83,7 @@ export function useView(id: string, job: Job | undefined, open: boolean): Shown 
     if (!known) return undefined;
     setWorked({ id, mark: known.mark, ...known.view, scopeMark: known.mark });
     const idle = setTimeout(() => {
-      views.startFrom(known.view);
+      startFrom(known.view).catch(() => undefined);
     }, afterOpening_ms);
     return () => {
       clearTimeout(idle);
@@ -119,7 +115,7 @@ export const useBreakEvens = (job: Job, line: string, station_ft: number, asked:
   const mark = markOf(job);
   return useQuery({
     queryKey: ['break-even', mark, line, station_ft],
-    queryFn: () => worker.breakEvens(job, line, station_ft),
+    queryFn: async () => (await startedWorker()).worker.breakEvens(job, line, station_ft),
     enabled: asked,
     staleTime: Infinity,
     gcTime: 60_000,

@@ -1,8 +1,31 @@
 import { accessWords, ownerWords, sayPointKind } from '../job/point-words.js';
+import type { Job } from '../job/schema.js';
 import { pointKinds } from '../job/vocabulary.js';
+import { methodName } from '../methods/index.js';
+import { namesOn, sayEntry } from '../speech/say.js';
+import { kindOf, type Edit } from './index.js';
+import type { EditWords } from './kind.js';
 import { sameJson } from './merge.js';
 
-export const nothingChanged = 'nothing changed';
+const words: EditWords = {
+  method: methodName,
+  entry(entry, line) {
+    const { pointName, entryName } = namesOn(line);
+    return sayEntry(entry, pointName, entryName);
+  },
+  changed: changedFields,
+};
+
+/**
+ * Describes a change in a sentence: "Roots, 15 %… at 46 → Roots, 30 %… at 46". `before` is the inverse edit, `job` names
+ * what it is about.
+ */
+export const sayChange = (edit: Edit, before: Edit, job: Job): string =>
+  kindOf(edit).say(edit, before, job, words);
+
+/** Describes a change whose previous value is unknown. */
+export const sayAlone = (edit: Edit, job: Job): string =>
+  sayChange(edit, edit.kind === 'job' ? edit : { ...edit, set: null }, job);
 
 /** Display names for fields of a job, line, run, point or entry, where the field name itself will not do. */
 const fieldWords: Readonly<Record<string, string>> = {
@@ -69,8 +92,7 @@ const wordFields: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   soil: {},
 };
 
-/** The fields that differ, with old and new values where they fit in a sentence. */
-export function changedFields(before: object, after: object): string {
+function changedFields(before: object, after: object): string {
   const [old, now] = [before as Record<string, unknown>, after as Record<string, unknown>];
   const fields = [...new Set([...Object.keys(old), ...Object.keys(now)])].filter(
     (field) => !sameJson(old[field], now[field]),
@@ -85,7 +107,7 @@ export function changedFields(before: object, after: object): string {
           ? `${word} ${shown(was, field)} → ${shown(is, field)}`
           : word;
       })
-      .join(', ') || nothingChanged
+      .join(', ') || 'nothing changed'
   );
 }
 

@@ -1,8 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { senderOf } from '../api/client';
 import { settleConflict, type OutboxItem } from '../api/outbox';
-import { fieldWord } from '../../core/edits/changed-fields.js';
-import { sayAlone } from '../../core/edits/index.js';
+import { fieldWord, sayAlone } from '../../core/edits/say.js';
 import type { Job } from '../../core/job/schema.js';
 import { dayAndTime } from '../controls/format';
 import { Press } from '../controls/controls';
@@ -13,19 +12,17 @@ import { Callout, Note } from '../controls/text';
  * What could not be saved without the user: a change that conflicts with someone else's, or one the server refused.
  */
 export function OutboxBanner({ items, job }: { items: readonly OutboxItem[]; job: Job }) {
-  return items
-    .filter(({ state }) => state !== 'waiting')
-    .map((item) =>
-      item.state === 'conflict' ? (
-        <ConflictBox key={item.key} item={item} job={job} />
-      ) : (
-        <RefusedParcel key={item.key} item={item} says={`This could not be saved: ${item.message ?? ''}`}>
-          {item.edits.map((edit, index) => (
-            <Text key={index}>{sayAlone(edit, job)}</Text>
-          ))}
-        </RefusedParcel>
-      ),
-    );
+  return items.map((item) =>
+    item.state === 'conflict' ? (
+      <ConflictBox key={item.key} item={item} job={job} />
+    ) : (
+      <RefusedParcel key={item.key} item={item} says={`This could not be saved: ${item.message ?? ''}`}>
+        {item.edits.map((edit, index) => (
+          <Text key={index}>{sayAlone(edit, job)}</Text>
+        ))}
+      </RefusedParcel>
+    ),
+  );
 }
 
 /** Both versions of one thing, and the question which to keep. */

@@ -1,4 +1,4 @@
-import { pathInWords } from './faults.js';
+import { pathInWords } from './path-in-words.js';
 
 // How a person would say where: common practice.
 test.each([

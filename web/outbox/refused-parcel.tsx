@@ -1,6 +1,7 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { pathInWords, type Fault } from '../../core/job/faults.js';
+import type { Fault } from '../../core/job/faults.js';
+import { pathInWords } from '../../core/path-in-words.js';
 import { forget } from '../api/outbox';
 import { Press } from '../controls/controls';
 import { Note } from '../controls/text';
