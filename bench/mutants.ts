@@ -1,13 +1,13 @@
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
-import { dirname, join, resolve } from 'node:path';
+import { dirname, join, relative, resolve } from 'node:path';
 import { mutationsOf, withAll } from './mutants/mutations.js';
 
 /**
  * How much the tests catch: small wrong changes are compiled into core, server, web/api and web/view, all inactive. One
  * run of the unit tests finds which tests reach which mutants; then each mutant is activated alone and those tests run,
- * its own file's first, then those of its folder, then the quickest, until one fails. If none does, their whole files
+ * its own file's first, then those of its folder, then those that caught most so far, then the quickest, until one fails. If none does, their whole files
  * run, since a test may use what an earlier one computed. A mutant that nothing catches within `most_ms` of tests is a
  * survivor, printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED selects which.
  */
@@ -113,6 +113,9 @@ interface Reaching {
 
 const sum = (list: readonly { ms: number }[]) => list.reduce((total, { ms }) => total + ms, 0);
 
+/** How many mutants each test file caught so far. */
+const caught = new Map<string, number>();
+
 /** The tests that reach each mutant, in running order. */
 async function testsByMutant(): Promise<(mutant: Mutant) => Reaching[]> {
   const { passed, errors } = await runJest([], {});
@@ -129,7 +132,12 @@ async function testsByMutant(): Promise<(mutant: Mutant) => Reaching[]> {
         return { path, names: reaching.map(({ name }) => name), ms: sum(reaching), file_ms: sum(tests) };
       })
       .filter(({ names }) => names.length > 0)
-      .sort((a, b) => nearness(a.path) - nearness(b.path) || a.ms - b.ms);
+      .sort(
+        (a, b) =>
+          nearness(a.path) - nearness(b.path) ||
+          (caught.get(b.path) ?? 0) - (caught.get(a.path) ?? 0) ||
+          a.ms - b.ms,
+      );
   };
 }
 
@@ -146,18 +154,22 @@ const asPattern = (name: string) => `^${name.replaceAll(/[.*+?^${}()|[\]\\]/g, '
 /** Whether some test fails, or the tests do not end: a loop made endless counts too. */
 async function isKilled({ id }: Mutant, tests: readonly Reaching[]): Promise<boolean> {
   if (tests.length === 0) return false;
-  const run = (list: readonly Reaching[], ms: number, only: readonly string[]) => {
+  const fails = async (list: readonly Reaching[], ms: number, only: readonly string[]) => {
     const paths = list.map(({ path }) => path);
     const more = { MUTANT_ON: String(id), MUTANT_TESTS: paths.join('\n') };
     const most = 60_000 + Math.ceil(3 * ms);
-    return runJest(['--runInBand', '--bail', ...only, '--runTestsByPath', ...paths], more, most);
+    const args = ['--runInBand', '--bail', ...only, '--runTestsByPath', ...paths];
+    const { passed, errors } = await runJest(args, more, most);
+    const by = paths.find((path) => errors.includes(`FAIL ${relative(root, path)}`));
+    if (by !== undefined) caught.set(by, (caught.get(by) ?? 0) + 1);
+    return !passed;
   };
   const named = within(tests, ({ ms }) => ms);
   const pattern = named.flatMap(({ names }) => names.map(asPattern)).join('|');
   const only = pattern.length < longestArgument ? ['--testNamePattern', pattern] : [];
-  if (!(await run(named, sum(named), only)).passed) return true;
+  if (await fails(named, sum(named), only)) return true;
   const whole = within(tests, ({ file_ms }) => file_ms).filter((file) => file.ms < file.file_ms);
-  return whole.length > 0 && !(await run(whole, most_ms, [])).passed;
+  return whole.length > 0 && (await fails(whole, most_ms, []));
 }
 
 const testsOf = await testsByMutant();

@@ -76,6 +76,19 @@ test('a measure after a list is of each; a measure at each place is its own', ()
   ]);
 });
 
+// Common practice: where a side is named too, a number after "at" is the place, even if it could be an hour on that side.
+test.each(['roots', 'crack', 'hole', 'bend', 'wye', 'tap'])('%s at a place and a side', (said) => {
+  const sides = { left: 9, right: 3 };
+  for (const [side, clock] of Object.entries(sides))
+    for (let place = 1; place <= 12; place++) {
+      const line = `${said} at ${place} ${side}`;
+      const [part] = parseLogLine(line, base);
+      expect([line, part?.errors]).toEqual([line, []]);
+      const found = { ...part?.entry, ...part?.point };
+      expect([line, found]).toEqual([line, expect.objectContaining({ reading_ft: place, clock })]);
+    }
+});
+
 test('two hours are one thing at each, turned as the picture is', () => {
   for (const words of [
     "22 roots 11 o'clock and 1 o'clock",

@@ -131,6 +131,7 @@ test.each([
   ['nine six broken', '9.6 broken'],
   ['ten two cracks', '10 2 cracks'],
   ['twelve six fifteen six eighteen six all have roots', '12.6, 15.6, 18.6 roots'],
+  ['twelve six fifteen six have roots', 'roots at 12.6 and 15.6'],
   ['17 the plastic quits and it is cast', '17 plastic > cast'],
   ['30 turns from cast to fiber pipe', '30 cast > fiber pipe'],
   ['27 crack along to the next joint which is 29', '27-29 crack along'],

@@ -13,7 +13,7 @@ const PathInWords = lazyPart(
     const { pathInWords } = await import('../../core/path-in-words.js');
     return ({ path }: { path: string }) => <PlainPath path={pathInWords(path)} />;
   },
-  PlainPath,
+  () => null,
 );
 
 interface FaultsProps {
