@@ -7,6 +7,11 @@ import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
 const sameSized = (how: string): string =>
   `same thing, ${/^(?:light|small|thinn?(?:er)?$)/i.test(how) ? 'small' : 'large'}`;
 
+/** "14, 17 and another at 20" */
+const listOfPlaces = String.raw`\d+(?:\.\d+)?(?:\s*(?:,\s*(?:and\s+)?|\band\s+)(?:(?:another|again|↻)\s+(?:one\s+)?)?(?:at\s+)?\d+(?:\.\d+)?)+`;
+/** The same without the words between. */
+const onlyPlaces = (list: string) => list.replaceAll(/\b(?:at|another|one|again)\s+|↻\s*/g, '');
+
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
   // "root, same on 17"; "same as 5" is no hour.
@@ -766,12 +771,24 @@ export const placeFigures: readonly Idiom[] = [
     /(?:\bat\s+)?(?<!(?:\d|\bto|-|–)\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
     ([, place = '', part = '']) => `${part} in at ${place}`,
   ],
+  // "roots at 14 and another at 17, both about 10 %", "cracks at 14, 17 and 20, all at 12 o'clock": it is said of each.
+  [
+    new RegExp(
+      String.raw`(?:\bat\s+|(?<=[a-z]\s+))(${listOfPlaces})\s*,?\s+(?:both|each|all)\b(?:\s+of\s+(?:them|those|these))?(?!\s+(?:the|of|in|around\s+the|through|over|along|have|has|had|got|show|sides?|ends?|ways?|joints?)\b)((?:[\s,~]|\b(?:are|were|is|look|looks|about|around|roughly|maybe)\b)*)(?=(?:[a-z]|\d+(?:[./:]\d+)*(?:\s+\d/\d)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"|o'?\s?clock\b)))(?![^,;]*(?<!\bat\s+)\bat\s+\d+(?:\.\d+)?\s*(?:$|[,;]|and\b))([^,;]+?)(?=\s*(?:$|[,;]|\.(?!\d)))`,
+      'gi',
+    ),
+    ([, places = '', about = '', said = '']) =>
+      `${/~|about|around|roughly|maybe/.test(about) ? 'about ' : ''}${said} at ${onlyPlaces(places)}`,
+  ],
   // "roots at 31, 33 and 35, 20 %": the measure is of each.
   [
-    /\bat\s+((?:\d+(?:\.\d+)?\s*(?:,|and\b)\s*(?:and\s+)?)+\d+(?:\.\d+)?(?![\d.]))\s*,?\s+((?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"))(?:\s+each)?(?=\s*(?:$|[,;.]))/gi,
+    new RegExp(
+      String.raw`\bat\s+(${listOfPlaces}(?![\d.]))\s*,?\s+((?:about\s+|~\s*)?\d+(?:[./]\d+)?\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|"))(?:\s+each)?(?=\s*(?:$|[,;.]))`,
+      'gi',
+    ),
     // "offset at 30, 1 1/2 in": the last number may belong to the measure.
     ([said, places = '', measure = '']) =>
-      /\d\s+\d+\/\d/.test(said) ? undefined : `${measure} at ${places}`,
+      /\d\s+\d+\/\d/.test(said) ? undefined : `${measure} at ${onlyPlaces(places)}`,
   ],
   // "joints at 22, 25 and 28 have roots": roots at each of them.
   [

@@ -338,13 +338,15 @@ function repeat(draft: Draft, known: readonly EarlierThing[], context: LogContex
       const { degrees, connection, diameter_in } = (draft.listed ? before.point : point) ?? {};
       if (degrees !== undefined && draft.aboutPoint.degrees === undefined && draft.numbers.length < 2)
         draft.aboutPoint.degrees = degrees;
-      // "3 in wyes at 22 and 31": what was said of one place of a list holds for all.
-      if (draft.listed)
+      // "3 in wyes on the left at 22 and 31": what was said of one place of a list holds for all.
+      if (draft.listed) {
+        if (last.clock !== undefined) draft.fields.clock ??= last.clock;
         draft.aboutPoint = {
           ...(connection === undefined ? {} : { connection }),
           ...(diameter_in === undefined ? {} : { diameter_in }),
           ...draft.aboutPoint,
         };
+      }
     }
     // "clay 46-30 and 22-12"
     const pipe = last.kind === 'change' && draft.listed ? (last.upstream ?? last.downstream) : undefined;

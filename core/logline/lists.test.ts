@@ -89,6 +89,34 @@ test.each(['roots', 'crack', 'hole', 'bend', 'wye', 'tap'])('%s at a place and a
     }
 });
 
+// Common practice: "both" and "all" say of each place of a list what could have been said before it.
+test.each([
+  ['roots', '10 %', { percent: 10 }],
+  ['roots', 'about 10 percent', { percent: 10 }],
+  ['offsets', 'half an inch', { inches: 0.5 }],
+  ['cracks', "at 12 o'clock", { clock: 12 }],
+  ['cracks', 'hairline', { form: 'hairline' }],
+  ['roots', 'at joints', { atJoint: true }],
+  ['wyes', 'on the left', { clock: 9 }],
+  ['taps', "at 10 o'clock", { clock: 10 }],
+])('%s at a list of places, all %s', (things, said, each) => {
+  for (const line of [
+    `${things} at 14 and 17, both ${said}`,
+    `${things} at 14 and at 17, both ${said}`,
+    `${things} at 14 and 17 both ${said}`,
+    `${things} at 14 and 17, both of them ${said}`,
+    `${things} at 14, 17 and 20, all ${said}`,
+    `${things} at 14, 17, 20, each ${said}`,
+  ]) {
+    const at = line.includes('20') ? [14, 17, 20] : [14, 17];
+    const found = clean(line);
+    expect([line, found]).toEqual([
+      line,
+      at.map((reading_ft) => expect.objectContaining({ reading_ft, ...each })),
+    ]);
+  }
+});
+
 test('two hours are one thing at each, turned as the picture is', () => {
   for (const words of [
     "22 roots 11 o'clock and 1 o'clock",
