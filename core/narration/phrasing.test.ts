@@ -618,6 +618,35 @@ test('an end that lies behind is one where the length that is said agrees', () =
   expect(without.items.map(({ entry }) => entry.reading_ft)).toContain(38);
 });
 
+test('both and all say of each what the sentence or the one before it named', () => {
+  const measures = [
+    ['about ten percent', { percent: 10 }, 'Roots', 'roots'],
+    ['half an inch', { inches: 0.5 }, 'Offsets', 'offset'],
+    ["at twelve o'clock", { clock: 12 }, 'Cracks', 'crack'],
+    ['on the left', { clock: 9 }, 'Wyes', 'tie-in'],
+  ] as const;
+  for (const [said, has, things, is] of measures)
+    for (const [list, words] of [
+      [
+        [14, 17],
+        ['both', 'each', 'both of them'],
+      ],
+      [
+        [14, 17, 20],
+        ['all', 'each', 'all of them'],
+      ],
+    ] as const)
+      for (const word of words) {
+        const places = `${list.slice(0, -1).map(inWords).join(', ')} and ${inWords(list.at(-1) ?? 0)}`;
+        const want = list.map((at) => ({ is, at, ...has }));
+        for (const talk of [
+          [`${things} at ${places}, ${word} ${said}.`],
+          [`${things} at ${places}.`, `${word.charAt(0).toUpperCase()}${word.slice(1)} ${said}.`],
+        ])
+          expect([talk, narrate(cues(talk)).items.map(short)]).toEqual([talk, want]);
+      }
+});
+
 test('a number of the house is no place', () => {
   for (const house of [
     'a two story house',

@@ -345,14 +345,31 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
     : (talk.items.findLast(({ entry }) => entry.kind !== 'hidden' && entry.kind !== 'stop') ??
       talk.items.at(-1));
   if (!item) return;
-  const done = [
-    Object.keys(more).length > 0 && item.entry.kind === 'finding' ? takeFields(item, more) : false,
-    item.point?.kind === 'tie-in' && draft.served !== undefined ? nameBranch(item, draft.served) : false,
-    describePoint(item, draft, more),
-  ].some(Boolean);
-  if (!done) return;
+  const completed = [item, ...alsoMeant(talk, item, said.sentence.text)].filter((each) =>
+    [
+      Object.keys(more).length > 0 && each.entry.kind === 'finding' ? takeFields(each, more) : false,
+      each.point?.kind === 'tie-in' && draft.served !== undefined ? nameBranch(each, draft.served) : false,
+      describePoint(each, draft, more),
+    ].some(Boolean),
+  );
+  if (completed.length === 0) return;
   talk.lastAt = said.index;
-  join(talk, item, said.sentence.text, said.index);
+  for (const each of completed) join(talk, each, said.sentence.text, said.index);
+}
+
+/** "Roots at fourteen and seventeen. Both about ten percent.": the others of its kind that are said too. */
+function alsoMeant({ items }: Talk, item: NarrationItem, text: string): NarrationItem[] {
+  const [, howMany] =
+    /^\W*(?:(?:and|they're|they|those|are|were|call)\W+)*(both|all|each)\b/i.exec(text) ?? [];
+  if (howMany === undefined) return [];
+  const ofKind = ({ entry, point }: NarrationItem) =>
+    entry.kind === item.entry.kind &&
+    (entry.kind !== 'finding' || (item.entry.kind === 'finding' && entry.finding === item.entry.finding)) &&
+    point?.kind === item.point?.kind;
+  const others = items.filter((each) => each !== item && ofKind(each));
+  return /both/i.test(howMany)
+    ? others.slice(-1)
+    : others.filter(({ sentence }) => sentence === item.sentence);
 }
 
 /** No branch is narrower, in. */
