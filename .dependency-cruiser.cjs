@@ -68,7 +68,8 @@ module.exports = {
       severity: 'error',
       from: { path: '^core', pathNot: isTest },
       to: {
-        pathNot: '^core|^node_modules/(zod|ml-matrix|media-captions|@noble/hashes|fast-json-stable-stringify)/',
+        pathNot:
+          '^core|^node_modules/(zod|ml-matrix|media-captions|@noble/hashes|fast-json-stable-stringify)/',
       },
     },
     {
