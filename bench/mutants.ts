@@ -7,9 +7,10 @@ import { mutationsOf, withAll } from './mutants/mutations.js';
 /**
  * How much the tests catch: small wrong changes are compiled into core, server, web/api and web/view, all inactive. One
  * run of the unit tests finds which tests reach which mutants; then each mutant is activated alone and those tests run,
- * its own file's first, then those of its folder, then those that caught most so far, then the quickest, until one fails. If none does, their whole files
- * run, since a test may use what an earlier one computed. A mutant that nothing catches within `most_ms` of tests is a
- * survivor, printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED selects which.
+ * its own file's first, then those of its folder, then those that caught most so far, then the quickest, until one fails.
+ * If none does, their whole files run, since a test may use what an earlier one computed. A mutant that nothing catches
+ * within `most_ms` of tests is a survivor, printed for review. MUTANTS sets their number, 200 by default; MUTANT_SEED
+ * selects which.
  */
 const root = resolve(import.meta.dirname, '..');
 const count = Number(process.env.MUTANTS ?? 200);

@@ -18,26 +18,24 @@ const outside = [
   'after/due-view.tsx',
   'practice/practice-list.tsx',
 ].map(web);
-const isPackage = (id: string) => id.includes('node_modules');
-const isOurs = (id: string) => !isPackage(id);
+const isOurs = (id: string) => !id.includes('node_modules');
 
-/** Whether any of some pages needs a module from its start. */
-function needs(): (pages: readonly string[], id: string, graph: Graph) => boolean {
-  const reached = new Map<string, Set<string>>();
-  const reach = (entry: string, graph: Graph): Set<string> => {
-    const known = reached.get(entry);
-    if (known) return known;
+/** What each page needs from its start, found once for each: its own modules and the packages they import. */
+function needsOfPages(): (page: string, graph: Graph) => ReadonlySet<string> {
+  const known = new Map<string, Set<string>>();
+  return (page, graph) => {
+    const before = known.get(page);
+    if (before) return before;
     const found = new Set<string>();
-    reached.set(entry, found);
-    const open = [entry];
+    known.set(page, found);
+    const open = [page];
     for (let id = open.pop(); id !== undefined; id = open.pop()) {
       if (found.has(id)) continue;
       found.add(id);
-      if (!isPackage(id)) open.push(...(graph.getModuleInfo(id)?.importedIds ?? []));
+      if (isOurs(id)) open.push(...(graph.getModuleInfo(id)?.importedIds ?? []));
     }
     return found;
   };
-  return (pages, id, graph) => pages.some((page) => reach(page, graph).has(id));
 }
 
 /**
@@ -47,7 +45,9 @@ function needs(): (pages: readonly string[], id: string, graph: Graph) => boolea
  * thread each. A group takes what its modules import too, so that the sheet comes last.
  */
 export function chunksByView(priority: number) {
-  const isNeededBy = needs();
+  const needsOf = needsOfPages();
+  const isNeededBy = (pages: readonly string[], id: string, graph: Graph) =>
+    pages.some((page) => needsOf(page, graph).has(id));
   const shared = (id: string, graph: Graph): string | null => {
     if (isNeededBy([layout], id, graph)) return isNeededBy(outside, id, graph) ? 'common' : 'job';
     const views = graph.getModuleInfo(early)?.dynamicallyImportedIds ?? [];

@@ -362,11 +362,11 @@ function alsoMeant({ items }: Talk, item: NarrationItem, text: string): Narratio
   const [, howMany] =
     /^\W*(?:(?:and|they're|they|those|are|were|call)\W+)*(both|all|each)\b/i.exec(text) ?? [];
   if (howMany === undefined) return [];
-  const ofKind = ({ entry, point }: NarrationItem) =>
-    entry.kind === item.entry.kind &&
-    (entry.kind !== 'finding' || (item.entry.kind === 'finding' && entry.finding === item.entry.finding)) &&
-    point?.kind === item.point?.kind;
-  const others = items.filter((each) => each !== item && ofKind(each));
+  const others = items.filter(
+    (each) =>
+      each !== item &&
+      (isSameKind(each, item) || (each.point !== null && each.point.kind === item.point?.kind)),
+  );
   return /both/i.test(howMany)
     ? others.slice(-1)
     : others.filter(({ sentence }) => sentence === item.sentence);

@@ -218,13 +218,11 @@ async function takeBack(
     { undoes: target, base: newest.version },
   );
   tell(
-    await (which === 'undo'
-      ? saying('Taken back', (say) =>
-          taken.map(({ edit: done, inverse }) => say.sayChange(done, inverse, job)),
-        )
-      : saying('Brought back', (say) =>
-          taken.map(({ edit: done, inverse }) => say.sayChange(inverse, done, job)),
-        )),
+    await saying(which === 'undo' ? 'Taken back' : 'Brought back', ({ sayChange }) =>
+      taken.map(({ edit: done, inverse }) =>
+        which === 'undo' ? sayChange(done, inverse, job) : sayChange(inverse, done, job),
+      ),
+    ),
   );
   return true;
 }

@@ -10,7 +10,7 @@ export interface ScopeBar {
   readonly to_ft: number;
   readonly method: Method;
   /** How its method is named and drawn. */
-  readonly shown: MethodSummary;
+  readonly summary: MethodSummary;
   readonly action: LineScope['actions'][number] | undefined;
   readonly segments: LineScope['segments'];
 }
@@ -29,7 +29,7 @@ export function barsOf(scope: LineScope, methods: ScopeSoFar['methods']): ScopeB
         from_ft: segment.from_ft,
         to_ft: segment.to_ft,
         method: segment.method,
-        shown: summaryOf(methods, segment.method),
+        summary: summaryOf(methods, segment.method),
         action: scope.actions.find(({ id }) => id === segment.action),
         segments: [segment],
       });

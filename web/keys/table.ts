@@ -78,7 +78,9 @@ export const sheetKeys = (methods: Scope['methods']): readonly KeyRow<SheetActio
 
 /** The key of an action of the sheet, other than a method. */
 export function pressOf(action: Exclude<SheetAction, DoMethod>): string {
-  const found = editingKeys.flatMap(({ press }) => Object.entries(press)).find(([, each]) => each === action);
+  const found = [...choosingKeys, ...editingKeys]
+    .flatMap(({ press }) => Object.entries(press))
+    .find(([, each]) => each === action);
   if (!found) throw new Error(`${action} has no key`);
   return found[0];
 }

@@ -48,7 +48,7 @@ export function Minimap({
           y={10}
           width={Math.max(1, x(bar.to_ft) - x(bar.from_ft) - 0.5)}
           height={10}
-          fill={`var(--chakra-colors-${bar.shown.drawing.fill})`}
+          fill={`var(--chakra-colors-${bar.summary.drawing.fill})`}
         />
       ))}
       <g ref={draggable} {...slider(shown, window)}>

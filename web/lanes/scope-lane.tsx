@@ -111,7 +111,7 @@ function Ends({
         key={end}
         x={x(station)}
         y={top + height / 2}
-        label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${bar.shown.name.toLowerCase()}`}
+        label={`${end === 'from' ? 'Upstream' : 'Downstream'} end of ${bar.summary.name.toLowerCase()}`}
         value={station}
         onSelect={() => undefined}
         onMove={(dx, _dy, last) => {
@@ -155,7 +155,7 @@ interface PressedBarProps extends BarProps, Pick<Props, 'onSelect' | 'onChoices'
 /** One action: the first press selects it, the next opens its choices. */
 function Bar({ roving, onSelect, onChoices, ...shown }: PressedBarProps) {
   const { bar, chosen, pinned } = shown;
-  const says = `${bar.shown.name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${barDetail(bar)}${pinned ? ', pinned' : ''}`;
+  const says = `${bar.summary.name}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft, ${barDetail(bar)}${pinned ? ', pinned' : ''}`;
   const press = (on: Element) => {
     if (chosen) onChoices(on);
     else onSelect(bar);
@@ -199,9 +199,9 @@ const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered, ...ends }: 
   const whole = width - inset - handle - (pinned ? 16 : 0);
   const room = Math.min(whole, ends.nameEnds_px - left - inset);
   const detailRoom = Math.min(whole, ends.detailEnds_px - left - inset);
-  const { fill, ink } = bar.shown.drawing;
+  const { fill, ink } = bar.summary.drawing;
   const inkColor = `var(--chakra-colors-${ink})`;
-  const [name, detail] = [bar.shown.name, barDetail(bar)];
+  const [name, detail] = [bar.summary.name, barDetail(bar)];
   const roomy = textWidth(name, 16) + 14 < room;
   const nameAt = left + inset + (roomy ? 8 : 4);
   // Bold letters are wider.

@@ -64,7 +64,7 @@ export function BarMenu({ at, onClose, ...asked }: Props) {
         <Menu.Positioner>
           <Menu.Content
             ref={focus}
-            aria-label={`Instead of ${bar.shown.name.toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}
+            aria-label={`Instead of ${bar.summary.name.toLowerCase()}, ${feet(bar.from_ft)} to ${feet(bar.to_ft)} ft`}
             bg="sheet"
             border="1.5px solid"
             borderColor="ink"

@@ -222,7 +222,7 @@ function splitNear(
   near_ft: number | undefined,
 ): PinsToTry | string | undefined {
   if (!chosen?.action) return undefined;
-  if (chosen.shown.work === 'dig')
+  if (chosen.summary.work === 'dig')
     return 'Two digs that touch are one: choose what is done between them instead.';
   const at = splitPlace(chosen, lineScope, near_ft);
   if (at === undefined) return 'It is too short to split.';
