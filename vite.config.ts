@@ -41,6 +41,8 @@ export default defineConfig({
     outDir: '../dist/web',
     emptyOutDir: true,
     sourcemap: false,
+    // The server reads in it what a job's page needs first.
+    manifest: true,
     chunkSizeWarningLimit: 1200,
     rolldownOptions: {
       output: {
@@ -49,7 +51,7 @@ export default defineConfig({
             // In a file of its own it runs before the others.
             {
               name: 'early',
-              test: /(core\/days|web\/(early|opening\/first-header|api\/(prefetch|tab|last-me)|shell\/tabs|theme\/(mode|tokens)))\.ts$/,
+              test: /(core\/days|web\/(early|opening\/first-header|api\/(prefetch|stores|tab|last-me)|shell\/tabs|theme\/(mode|tokens)))\.ts$|\/idb-keyval\//,
               priority: 3,
             },
             { name: 'first', tags: ['$initial'], priority: 2 },

@@ -50,3 +50,35 @@ test('pages go out compressed to who takes it so, whole to who does not; a view 
   expect((await ask('/assets/gone.js', 'gzip')).status).toBe(404);
   rmSync(folder, { recursive: true, force: true });
 });
+
+test("a job's page names in its head what it is drawn from, of the view it is opened at; other pages go out as built", async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'open-trench-test-'));
+  const page = '<html><head><script src="/assets/main.js"></script></head><body></body></html>';
+  mkdirSync(join(folder, '.vite'));
+  writeFileSync(join(folder, 'index.html'), page);
+  // As Vite writes it: https://vite.dev/guide/backend-integration.
+  const manifest = {
+    '_main.js': { file: 'assets/main.js' },
+    '_shared.js': { file: 'assets/shared.js', imports: ['_main.js', '_circle.js'] },
+    '_circle.js': { file: 'assets/circle.js', imports: ['_shared.js'] },
+    'shell/job-layout.tsx': { file: 'assets/layout.js', imports: ['_shared.js'] },
+    'sheet/sheet-view.tsx': { file: 'assets/sheet.js', imports: ['_shared.js'] },
+    'log/log-view.tsx': { file: 'assets/log.js', dynamicImports: ['sheet/sheet-view.tsx'] },
+  };
+  writeFileSync(join(folder, '.vite/manifest.json'), JSON.stringify(manifest));
+  const app = new Hono();
+  servePages(app, folder);
+  const linksOf = async (path: string) => {
+    const text = await (await app.request(path)).text();
+    expect(text.replace(/ *<link[^>]*>\n? */g, '').replace(/\s/g, '')).toBe(page.replace(/\s/g, ''));
+    return [...text.matchAll(/href="([^"]*)"/g)].flatMap(([, href]) => href ?? []).sort();
+  };
+  const answers = ['/api/firm', '/api/jobs/a%20b', '/api/jobs/a%20b/view'];
+  const frame = ['/assets/circle.js', '/assets/layout.js', '/assets/shared.js'];
+  expect(await linksOf('/jobs/a%20b/sheet')).toEqual([...answers, ...frame, '/assets/sheet.js'].sort());
+  expect(await linksOf('/jobs/a%20b')).toEqual(await linksOf('/jobs/a%20b/sheet'));
+  expect(await linksOf('/jobs/a%20b/log')).toEqual([...answers, ...frame, '/assets/log.js'].sort());
+  for (const path of ['/', '/firm', '/jobs/a"onload="b/sheet', '/jobs/a/sheet/more', '/jobs/'])
+    expect(await linksOf(path)).toEqual([]);
+  rmSync(folder, { recursive: true, force: true });
+});

@@ -2,6 +2,7 @@ import { serveStatic } from '@hono/node-server/serve-static';
 import type { Env, Hono } from 'hono';
 import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
+import { pageOfJob } from './first-links.js';
 
 /** Hash of the empty string: emotion's placeholder style tag, the only inline style there is. */
 const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
@@ -47,11 +48,17 @@ const kept = createMiddleware(async (c, next) => {
 });
 
 /**
- * Files by name, compressed where the build left a compressed copy; any other address is a view of the single page, but
- * a missing asset is a 404.
+ * Files by name, compressed where the build left a compressed copy; any other address is a view of the single page, whose
+ * head names what a job needs first, but a missing asset is a 404.
  */
 export function servePages<E extends Env>(app: Hono<E>, root: string): void {
   app.use('/*', kept, serveStatic({ root, precompressed: true }));
   app.get('/assets/*', (c) => c.text('No such file', 404));
+  const ofJob = pageOfJob(root);
+  app.get('/jobs/*', async (c, next) => {
+    const page = ofJob(new URL(c.req.url).pathname);
+    if (page === undefined) await next();
+    else return c.html(page);
+  });
   app.get('/*', serveStatic({ root, path: 'index.html', precompressed: true }));
 }

@@ -1,4 +1,5 @@
 import { prefetch } from './api/prefetch';
+import { openStores } from './api/stores';
 import { claimTab } from './api/tab';
 import { drawFirstHeader } from './opening/first-header';
 import { applyMode } from './theme/mode';
@@ -30,11 +31,8 @@ const list = () => import('./jobs/job-list');
 export const jobList = async () => (await list()).JobList;
 export const jobListFetch = async () => (await list()).fetchJobList;
 
-/** A copy of a job's answer: the page reads the answer itself. */
 const jobOf = (answer: Promise<Response>) =>
-  answer
-    .then((its) => (its.ok ? (its.clone().json() as Promise<StoredJob>) : undefined))
-    .catch(() => undefined);
+  answer.then((its) => (its.ok ? (its.json() as Promise<StoredJob>) : undefined)).catch(() => undefined);
 
 applyMode();
 const [, first, id, view] = location.pathname.split('/');
@@ -44,6 +42,7 @@ if (first === 'jobs' && id) {
   void prefetch('/api/firm');
   void jobLayout();
   void jobViews[view && view in jobViews ? (view as keyof typeof jobViews) : 'sheet']();
+  openStores();
 } else if (first !== 'offer') {
   drawFirstHeader(undefined);
   if (first === '') {

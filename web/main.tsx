@@ -17,6 +17,7 @@ import { openOutbox } from './api/outbox';
 import { keptFor_ms, persistOptions } from './api/persist';
 import { fetchOpening } from './opening/fetch-opening';
 import { loadViews, Pages } from './routes';
+import { oncePainted } from './shell/lazy-part';
 import { Trouble } from './shell/trouble';
 import { system } from './theme/system';
 
@@ -42,9 +43,6 @@ void openOutbox(
 );
 // A customer's page does not ask who is signed in.
 if (!location.pathname.startsWith('/offer/')) void loadMe();
-// Without a service worker (a private window), pages are fetched each time.
-if ('serviceWorker' in navigator && import.meta.env.PROD)
-  navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 const [, restored] = persistQueryClient({ queryClient: client, ...persistOptions });
@@ -68,6 +66,14 @@ void Promise.all(shown).then(() => {
 
 /** Its effect runs after those of everything drawn first. */
 function Opening({ children }: { children: ReactNode }) {
-  useEffect(endOpening, []);
+  useEffect(() => {
+    endOpening();
+    keepPages().catch(() => undefined);
+  }, []);
   return children;
 }
+
+/** Without a service worker, as in a private window, pages are fetched each time. It fetches all of them, so it comes last. */
+const keepPages = oncePainted(async () => {
+  if ('serviceWorker' in navigator && import.meta.env.PROD) await navigator.serviceWorker.register('/sw.js');
+});

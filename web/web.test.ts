@@ -20,7 +20,7 @@ import { readReelMessage } from './video/reel';
 import { newJob } from './jobs/new-job';
 import { dxfText } from './drawing/dxf';
 import { sayDay } from '../core/days.js';
-import { clockTime, dayAndTime } from './controls/format';
+import { clockTime, dayAndTime, money } from './controls/format';
 import { tableText } from './files/table-file';
 import { barDetail, barsOf } from './drawing/scope-bars';
 import { clockSpan, onRing, ringAt, size } from './picture/lens';
@@ -188,6 +188,27 @@ test('days and moments are written as they are elsewhere in the country', () => 
       expect(sayDay(on)).toBe(format(parseISO(on), 'MMM d, yyyy'));
       expect(dayAndTime(at)).toBe(format(parseISO(at), 'MMM d, yyyy, h:mm a'));
       expect(clockTime(at)).toBe(format(parseISO(at), 'h:mm a'));
+    }),
+  );
+});
+
+// Intl.NumberFormat, ECMA-402: money of a page's first sheet is written without it.
+test('dollars are written as Intl writes them, those of other countries by it', () => {
+  const amounts = fc.oneof(
+    fc.double({ min: -2e9, max: 2e9, noNaN: true }),
+    fc.integer({ min: -400, max: 4_000_000 }).map((quarters) => quarters / 4),
+  );
+  const written = (currency: string, digits: number) =>
+    new Intl.NumberFormat('en-US', {
+      style: 'currency',
+      currency,
+      signDisplay: 'negative',
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+    });
+  fc.assert(
+    fc.property(amounts, fc.constantFrom('USD', 'CAD'), fc.constantFrom(0, 2), (amount, currency, digits) => {
+      expect(money(amount, currency, digits)).toBe(written(currency, digits).format(amount));
     }),
   );
 });

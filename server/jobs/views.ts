@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { underFirm, type Firm } from '../../core/job/firm.js';
 import { markOf } from '../../core/job/mark.js';
 import type { CachedView } from '../../core/views/cached-view.js';
@@ -8,8 +8,8 @@ import type { StoredJob } from './store.js';
 import { derivedDataOn, type DerivedData, type DerivedDataParts } from './derived-data.js';
 
 export interface Views extends Pick<DerivedData, 'recompute' | 'recomputeSoon'> {
-  /** The last computed view of a job; undefined where there is none. */
-  read: (id: string) => Promise<CachedView | undefined>;
+  /** The last computed view of a job as JSON, which nothing here reads; undefined where there is none. */
+  json: (id: string) => Promise<string | undefined>;
   /** The view of the current job: the cached one where it matches, else computed now. */
   of: (stored: StoredJob, firm: Firm) => Promise<CachedView>;
 }
@@ -23,7 +23,11 @@ const newest = 50;
 export function viewsOn(parts: Omit<DerivedDataParts<CachedView>, 'table' | 'quiet_ms' | 'newest'>): Views {
   return {
     ...derivedDataOn({ ...parts, table: views, quiet_ms, newest }),
-    read: (id) => readView(parts.db, id),
+    async json(id) {
+      const text = sql<string | null>`${views.said}::text`;
+      const [row] = await parts.db.select({ text }).from(views).where(eq(views.job, id));
+      return row?.text ?? undefined;
+    },
     async of({ id, job }, firm) {
       const kept = await readView(parts.db, id);
       const isOfThis = kept?.program === parts.program && kept.mark === markOf(underFirm(job, firm));

@@ -1,8 +1,9 @@
 import { useSyncExternalStore } from 'react';
-import { clear, createStore } from 'idb-keyval';
+import { clear } from 'idb-keyval';
 import type { Person } from '../../server/people/people.js';
 import { api, bodyOf, onSignedOut, write } from './client';
 import { keepMe, lastMe, seesPrices, type Me } from './last-me';
+import { jobStore, viewStore } from './stores';
 
 interface State {
   readonly me: Me;
@@ -56,10 +57,7 @@ async function forgetKept(): Promise<void> {
 }
 
 const clearKept = (): Promise<unknown> =>
-  Promise.all([
-    clear(createStore('open-trench-jobs', 'cache')).catch(() => undefined),
-    clear(createStore('open-trench-views', 'views')).catch(() => undefined),
-  ]);
+  Promise.all([jobStore, viewStore].map((store) => clear(store).catch(() => undefined)));
 
 /** Removes what another person left here; to be awaited before anything cached is read. */
 export async function clearOtherPersonsData(): Promise<void> {

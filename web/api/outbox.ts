@@ -1,4 +1,4 @@
-import { createStore, del, entries, set } from 'idb-keyval';
+import { del, entries, set } from 'idb-keyval';
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Edit } from '../../core/edits/index.js';
 import type { Firm } from '../../core/job/firm.js';
@@ -7,6 +7,7 @@ import type { Job } from '../../core/job/schema.js';
 import type { Conflict } from '../../server/jobs/conflicts.js';
 import type { StoredJob } from '../../server/jobs/store.js';
 import { Refused, write } from './client';
+import { outboxStore as store, sentStore as goneStore } from './stores';
 import { otherTabs, tabName } from './tab';
 
 /** Common fields of every parcel in the outbox: kept in the browser's storage until the server has it on disk. */
@@ -55,8 +56,6 @@ const queueOf = (item: Item): string => (isFirm(item) ? firmQueue : item.job);
 const mostFailures = 5;
 const retry_ms = [500, 1000, 2000, 4000, 8000];
 
-const store = createStore('open-trench', 'outbox');
-const goneStore = createStore('open-trench-sent', 'sent');
 const listeners = new Set<() => void>();
 let items: readonly Item[] = [];
 let arrivedFirm: (firm: Firm) => void = () => undefined;

@@ -1,8 +1,7 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import type { Query } from '@tanstack/react-query';
-import { createStore, del, get, set } from 'idb-keyval';
-
-const store = createStore('open-trench-jobs', 'cache');
+import { del, get, set } from 'idb-keyval';
+import { jobStore as store } from './stores';
 
 /** How long an unopened job is cached, ms; browser timers overflow at 24.8 days and would drop it at once. */
 export const keptFor_ms = 20 * 24 * 3600 * 1000;

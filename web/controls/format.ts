@@ -1,16 +1,30 @@
-/** Creating a formatter takes milliseconds; only a few are needed. */
+/** Creating a formatter takes milliseconds, the first of a page fifty; only a few are needed. */
 const moneyFormats = new Map<string, Intl.NumberFormat>();
 
 /** Money for display: whole, with cents where they matter. */
 export function money(amount: number, currency: string, digits = 0): string {
+  if (currency === 'USD') return dollars(amount, digits);
   const key = `${currency} ${digits}`;
   let known = moneyFormats.get(key);
   if (!known) {
     const fraction = { minimumFractionDigits: digits, maximumFractionDigits: digits };
-    known = new Intl.NumberFormat('en-US', { style: 'currency', currency, ...fraction });
+    known = new Intl.NumberFormat('en-US', {
+      style: 'currency',
+      currency,
+      signDisplay: 'negative',
+      ...fraction,
+    });
     moneyFormats.set(key, known);
   }
   return known.format(amount);
+}
+
+/** As `Intl.NumberFormat` writes them, without its data, which would be read before a sheet shows its total. */
+function dollars(amount: number, digits: number): string {
+  const [whole = '', cents] = Math.abs(amount).toFixed(digits).split('.');
+  const grouped = whole.replace(/\B(?=(\d{3})+$)/g, ',');
+  const text = cents === undefined ? grouped : `${grouped}.${cents}`;
+  return amount < 0 && /[1-9]/.test(text) ? `-$${text}` : `$${text}`;
 }
 
 export const feet = (value: number, digits = 1): string => {

@@ -108,6 +108,11 @@ const narrowName = ({ job }: StoredJob): HTMLElement =>
     job.title,
   );
 
+let fitted: { readonly open: number; readonly shown: readonly number[] } | undefined;
+
+/** The tabs that the first header shows where the tab at `open` is the open one; none before it has measured them. */
+export const firstShown = (open: number): readonly number[] => (fitted?.open === open ? fitted.shown : []);
+
 /** The tabs that fit, as `JobTabs` shows them. */
 function views(): HTMLElement {
   const right_px = isNarrow() ? rightOfTabs_px.narrow : rightOfTabs_px.wide;
@@ -123,6 +128,7 @@ function views(): HTMLElement {
     row.replaceChildren(...all);
     const widths = all.map((each) => Math.ceil(each.getBoundingClientRect().width));
     const shown = shownOf(widths, row.clientWidth, open);
+    fitted = { open, shown };
     if (shown.length < all.length)
       row.replaceChildren(...shown.flatMap((i) => all[i] ?? []), tab('More', false));
   };

@@ -3,6 +3,7 @@ import { ChevronDown } from 'lucide-react';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import { useSeesPrices } from '../api/me';
+import { firstShown } from '../opening/first-header';
 import { isOpenTo, jobTabs, shownOf } from './tabs';
 
 const looks = {
@@ -52,7 +53,7 @@ export function JobTabs({ inert }: { inert: boolean }) {
   const ruler = useRef<HTMLDivElement>(null);
   const { pathname } = useLocation();
   const open = tabs.findIndex(([to]) => pathname.endsWith(`/${to}`));
-  const [shown, setShown] = useState<readonly number[]>([]);
+  const [shown, setShown] = useState(() => firstShown(open));
   useLayoutEffect(() => {
     const measure = () => {
       const widths = [...(ruler.current?.children ?? [])].map((tab) =>

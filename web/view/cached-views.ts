@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { createStore, del, entries, get, keys, set } from 'idb-keyval';
+import { del, entries, get, keys, set } from 'idb-keyval';
 import type { CachedView } from '../../core/views/cached-view.js';
 import { api, bodyOf } from '../api/client.js';
+import { viewStore as store } from '../api/stores.js';
 
 /** The program's version mark, set by the build: the server stores views under the same one. */
 export const program = (import.meta.env.VITE_PROGRAM as string | undefined) ?? 'unbuilt';
@@ -12,7 +13,6 @@ interface OwnView extends CachedView {
   readonly at: number;
 }
 
-const store = createStore('open-trench-views', 'views');
 const mostKept = 60;
 const keptAfterClearing = 40;
 /** A slower server is not waited for: the view is computed here. */
