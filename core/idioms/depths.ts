@@ -133,6 +133,11 @@ export const depthFigures: readonly Idiom[] = [
     ),
     ([, deep = '']) => `located, depth ${deep} ft`,
   ],
+  // "starting at the house cleanout, 6 feet down", "pit at 12, 4 foot down": how deep, not where.
+  [
+    /(?<=\b(?:cleanout|pit|hole|manhole|riser)\b[^;]*,\s*(?:(?:it's|that's|about|maybe|~)\s*)*\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|'))\s+down(?=\s*(?:$|[,;.]))/gi,
+    ' deep',
+  ],
   // "the bend is 4 feet down", "the main is 9 ft deep"
   [
     /^\s*(?:(?:the|that|our)\s+)?(?!cleanout|clean\s|co\b)([a-z]+(?:\s+[a-z]+)?)\s+(?:is|was)\s+(?:(?:about|around|maybe|like|only|~)\s*)*(\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')(?:\s*\d{1,2}\s*(?:inches|in|")?)?)\s+(?:deep|down)(?=\s*$)/gi,

@@ -30,6 +30,14 @@ export const spokenPipes: readonly Idiom[] = [
     ),
     ', then a coupling to ',
   ],
+  // "no, other way around, clay to cast": what follows is meant.
+  [
+    new RegExp(
+      String.raw`\b(?:(?:no|wait|sorry)\W+)*(?:the\s+)?other\s+way\s+a?round\s*,\s*(?:it's\s+)?(?=${anyMaterial}\s+(?:in)?to\s+${anyMaterial}\b)`,
+      'gi',
+    ),
+    'no, ',
+  ],
   // "36, back in the old clay", "another coupling and we're back in clay": no way back of the camera.
   [
     new RegExp(
@@ -99,6 +107,14 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ' ',
   ],
+  // "the cast is real rough from 9 to 17", "clay's in bad shape 9 to 17": how it looks there, not where it begins.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)((?:the\s+)?(?:${anyMaterial})(?:\s+(?:pipe|line))?(?:'s|\s+(?:is|are|was|looks|gets))\s+(?:(?:all|pretty|really|real|very|kind\s+of|in|a|bit|little)\s+)*(?:rough|bad|good|great|decent|fine|ugly|tired|shot|beat\s+up|pitted|thin)(?:\s+shape|\s+looking)?)\s*,?\s+(?:from\s+)?(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*(?:to|-)\s*(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[,;]|[.](?!\d)))`,
+      'gi',
+    ),
+    ([, said = '', from = '', to = '']) => `${from} to ${to} note ${quoted(said)}`,
+  ],
   // "we leave the cast, goes to clay", "leaves clay into pvc"
   [
     new RegExp(
@@ -133,7 +149,8 @@ export const pipeIdioms: readonly Idiom[] = [
   // "back in clay at 52": a change, no way back.
   [
     new RegExp(
-      String.raw`\b(?:(?:and|then|now|okay|we're|we\s+are|it's)\s+)*back\s+(?:in|on|into|onto)\s+(?:the\s+)?(?=${anyMaterial}\b)`,
+      // In "pvc goes to 53 and then we're back in clay" the place stands before it.
+      String.raw`\b(?:(?:and|then|now|okay|we're|we\s+are|it's)\s+)*back\s+(?:in|on|into|onto)\s+(?:the\s+)?(?<!\b(?:goes|runs|lasts|continues)\s+(?:(?:on|out|down)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|then|now|okay|we're|we\s+are|it's)\s+)*back\s+\w+\s+(?:the\s+)?)(?=${anyMaterial}\b)`,
       'gi',
     ),
     'change to ',

@@ -10,6 +10,7 @@ const sameSized = (how: string): string =>
 /** "14, 17 and another at 20" */
 const listOfPlaces = String.raw`\d+(?:\.\d+)?(?:\s*(?:,\s*(?:and\s+)?|\band\s+)(?:(?:another|again|↻)\s+(?:one\s+)?)?(?:at\s+)?\d+(?:\.\d+)?)+`;
 /** The same without the words between. */
+const depthInches = String.raw`(?:half(?:\s+an?)?|an?|\d[\d./]*)\s*-?(?:in(?:ch(?:es)?)?\b|")`;
 const onlyPlaces = (list: string) => list.replaceAll(/\b(?:at|another|one|again)\s+|↻\s*/g, '');
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
@@ -28,6 +29,8 @@ export const stretchIdioms: readonly Idiom[] = [
     /(?:,\s*)?\b(?:(?:and|it|i|we|that)\s+)*(?:doesn't|does\s+not|don't|do\s+not|didn't|did\s+not|won't)\s+(?:let\s+(?:go|up)|clear(?:\s+up)?|end|quit|stop|(?:come|get)\s+out(?:\s+of\s+(?:it|that|the\s+water))?)\s+(?:until|till|til)\s+/gi,
     ' to ',
   ],
+  // "same amount at 21"
+  [new RegExp(String.raw`\bsame\s+(?:size|amount|share)\s+at\s+(?=${aNumber}|\d)`, 'gi'), 'same thing at '],
   // "crack down the right side, maybe three feet of it"
   [
     new RegExp(
@@ -229,7 +232,8 @@ export const readingFigures: readonly Idiom[] = [
   ],
 ];
 
-const thingAtPlace = /^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+[^;\d]*[a-z]\s*,?\s*$/i;
+const thingAtPlace =
+  /^\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:[^;\d]|\d[\d./]*\s*-?(?:in(?:ch(?:es)?)?\b|"|%|percent\b))*(?<=[a-z"%])\s*,?\s*$/i;
 /** Of the thing that stands ahead with its place. */
 const endsThere = ({ index, input, 1: end = '' }: RegExpExecArray): string | undefined =>
   thingAtPlace.test(input.slice(0, index)) ? ` to ${end} ft` : undefined;
@@ -242,8 +246,14 @@ export const placeFigures: readonly Idiom[] = [
     endsThere,
   ],
   [
-    /(?:,\s*)?\b(?:(?:and|then|it|but|they)\s+)*(?:cleans?|clears?)\s+(?:up|out)\s+(?:at|by|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\b/gi,
+    /(?:,\s*)?\b(?:(?:and|then|it|but|they)\s+)*(?:cleans?|clears?)(?:\s+(?:up|out))?\s+(?:at|by|around)\s+(~?\s*\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\b/gi,
     endsThere,
+  ],
+  // "belly at 3, quarter inch, clears by 6", "roots at 14, 10 %, ends at 17"
+  [
+    /(?<=^\s*(?:[a-z]+\s+){1,4}at\s+)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?((?:\s*,\s*(?:[^,;\d]|\d[\d./]*\s*(?:-?inch(?:es)?\b|in\b|"|%|percent\b))+)*)\s*,\s*(?:(?:and|then|it|that|they)\s+)*(?:ends?|quits?|clears?(?:\s+(?:up|out))?)\s+(?:at|by|around)\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|;|\.(?!\d)))/gi,
+    ([said, from = '', about = '', to = '']) =>
+      Number(to) > Number(from.replace('~', '')) ? `${from} to ${to} ft${about}` : said,
   ],
   // "crack on top, all the way to 5": a place, no hour.
   [
@@ -407,6 +417,21 @@ export const placeFigures: readonly Idiom[] = [
     /\b(?:goes|runs|going|running|is|it's)?\s*\bfrom\s+(?:(?:like|about|maybe|~)\s*)*(1[0-2]|[1-9])\s*(?:-|to)\s*(1[0-2]|[1-9])\s+(?:across|over|around|along|through)\s+(?:the\s+)?(?:top|crown|bottom|invert|side)\b/gi,
     ([, from = '', to = '']) => `${from} to ${to} o'clock`,
   ],
+  // "a crack that starts at 12 and spirals down to about 4"
+  [
+    /\b(?:that\s+)?(?:starts|begins)\s+(?:up\s+)?at\s+(1[0-2]|[1-9])(?:\s*o'clock)?\s+and\s+(?:spirals|wraps|winds|curls|circles|comes|goes|runs)\s+(?:(?:down|up|around|over)\s+)+to\s+(?:(?:about|like|maybe|~)\s*)*(1[0-2]|[1-9])\b(?!\s*(?:[.]\d|feet|foot|ft|'|in\b|inch|"|%|percent))(?:\s*o'clock)?(?<=\b(?:crack|fracture|split)\b[^;]*)/gi,
+    ([, from = '', to = '']) => `${from} to ${to} o'clock around`,
+  ],
+  // "that offset reads 7.5": its place.
+  [
+    /(?<=^\s*(?:(?:and|that|the|my)\s+)*(?:offset|joint|tee|wye|bend|crack|roots?(?:\s+(?:mass|ball))?|belly|hole|break|coupling|tap|main|cleanout|lip|transition)\s+)reads\s+(?:(?:about|right|at|~)\s*)*(?=\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,;]|\.(?!\d)|now\b|coming\b|on\b))/gi,
+    'at ',
+  ],
+  // "crack goes from about 11 around to 3", "10 o'clock around to 2"
+  [
+    /\b(?:(?:goes|runs|going|running|is|it's)\s+)?(?:from\s+)?(?:(?:about|around|maybe|~)\s*)*(1[0-2]|[1-9])(?:\s*o'clock)?\s+(?:(?:all\s+the\s+way|clear|over|and)\s+)*around\s+to\s+(?:(?:about|like|maybe|~)\s*)*(1[0-2]|[1-9])\b(?!\s*(?:[.]\d|feet|foot|ft|'|in\b|inch|"|%|percent))(?:\s*o'clock)?/gi,
+    ([, from = '', to = '']) => `${from} to ${to} o'clock around`,
+  ],
   // "45 encrustation, 10 %, 9 to 12": after the place, hours.
   [
     /\b(1[0-2]|[1-9])\s*to\s*(1[0-2]|[1-9])(?=\s*(?:$|[.;]))(?<=^\s*(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?\s+[a-z][^;]*,\s*(?:1[0-2]|[1-9])\s*to\s*(?:1[0-2]|[1-9]))/gi,
@@ -530,6 +555,22 @@ export const placeFigures: readonly Idiom[] = [
   [
     /\b(?:an?|\d+(?:\.\d+)?)\s*-?(?:in(?:ch(?:es)?)?|")\s+of\s+(?:standing\s+)?water\s*,?\s+(?:and\s+)?(?:(?:it|that)\s+)?(?:gets|getting|goes)\s+deeper\s*,?\s+(?:(?:to|maybe|about|up|like)\s+)*(\d+(?:\.\d+)?\s*(?:in(?:ch(?:es)?)?\b|"))(?:\s+(?:by|at)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?/gi,
     ([, deepest = '']) => `${deepest} of water`,
+  ],
+  // "water at 22", "water at 6, half an inch": a place; "water at 6" alone is an hour of the picture.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*(?:(?:and|there's|some|got|we've)\s+)*)water\s+at\s+(?:about\s+)?(~?\s*(?:(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?\b|\d+(?:\.\d+)?(?=(?:\s*(?:feet|foot|ft))?\s*,\s*(?:about\s+)?${depthInches})))(?=\s*(?:feet|foot|ft)?\s*(?:$|[,;]|\.(?!\d)|and\b))`,
+      'gi',
+    ),
+    ([, at = '']) => `${at} standing water`,
+  ],
+  // "water at 22, half an inch, getting deeper, 2 inches at 25": as deep as that, there.
+  [
+    new RegExp(
+      String.raw`(?:\s*,\s*(?:(?:about|maybe|~)\s*)*${depthInches})?\s*,?\s+(?:(?:and|it's|it|that's|that)\s+)*(?:gets|getting|goes)\s+deeper\s*,?\s+(?:(?:and|it's|to|maybe|about|up|like|~)\s*)*(${depthInches})(?:\s+deep)?\s+(?:by|at)\s+(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?`,
+      'gi',
+    ),
+    ([, depth = '', at = '']) => `, deepest at ${at}, ${depth}`,
   ],
   // "23-34 water", "water 23 to 34": it stands there.
   [

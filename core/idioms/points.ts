@@ -664,9 +664,14 @@ export const pointFigures: readonly Idiom[] = [
     new RegExp(String.raw`\b(\d+)\s*-?(?:in(?:ch)?\b|")\s+(${anyMaterial})\s+(${theMain})\b`, 'gi'),
     ([, bore = '', pipe = '', main = '']) => `${main} ${bore} in ${quoted(pipe)}`,
   ],
-  // "22 90 down": a bend, by its degrees and where it turns.
+  // "40 is where it turns into a mess", "it turns ugly": no bend.
   [
-    /(?<=(?:^|;)\s*~?\s*\d+(?:\.\d+)?\s+)(22\.5|45|90)(?:\s+degrees?)?(?=\s+(?:(?:turning|going|goes)\s+)?(?:down|up|left|right|to\s+the\s+(?:left|right))\b)/gi,
+    /\b(?:(?:is\s+where\s+)?(?:it|the\s+(?:pipe|line))\s+)?turns\s+(?:(?:in)?to\s+(?:an?\s+)?(?:(?:real|total|complete|bit\s+of\s+a)\s+)*(?:mess|disaster|nightmare|wreck|train\s+wreck)|(?:(?:real|pretty|kind\s+of)\s+)*(?:ugly|bad|nasty|rough))\b/gi,
+    ([said]) => ` ${quoted(said)} `,
+  ],
+  // "22 90 down", "62 is a hard one, 90 degree going down": a bend, by its degrees and where it turns.
+  [
+    /(?<=(?:^|;)\s*(?:at\s+)?~?\s*\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?:(?:'s|\s+is)\s+an?\s+(?:hard|tight|bad|sharp)\s+one)?\s*,?\s+(?:an?\s+)?(?:(?:hard|tight|sharp)\s+)?)(22\.5|45|90)(?:\s+degrees?)?(?=\s+(?:(?:turning|going|goes)\s+)?(?:down|up|left|right|to\s+the\s+(?:left|right))\b)/gi,
     ([, degrees = '']) => `bend ${degrees} degrees`,
   ],
   // "19, 45": a bend, by its degrees.

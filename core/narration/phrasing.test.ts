@@ -647,6 +647,163 @@ test('both and all say of each what the sentence or the one before it named', ()
       }
 });
 
+test('water that deepens is one belly, as deep as it gets, up to where the camera is out of it', () => {
+  for (const places of [
+    [22, 25, 31],
+    [8, 11.5, 14],
+    [41, 46, 52],
+  ] as const) {
+    const [from, at, to] = places.map(inWords);
+    for (const talk of [
+      [
+        `Starting to see water at ${from}, it's getting deeper, about an inch and a half at ${at}.`,
+        `Out of the water at ${to}.`,
+      ],
+      [`Water starts at ${from}, gets deeper, inch and a half at ${at}.`, `Out of it at ${to}.`],
+      [`Water at ${from}, half an inch, getting deeper, one and a half inches at ${at}, out at ${to}.`],
+      [`Belly starts at ${from}.`, `It's getting deeper, inch and a half at ${at}.`, `I'm through, ${to}.`],
+    ])
+      expect([talk, narrate(cues(talk)).items.map(short)]).toEqual([
+        talk,
+        [{ is: 'belly', at: places[0], to: places[2], inches: 1.5 }],
+      ]);
+  }
+});
+
+test('the camera sees again where it is through, or the picture is clear again', () => {
+  for (const end of [
+    "Okay I'm through, fifty five, clear again.",
+    'Through it, fifty five.',
+    'Clear again at fifty five.',
+    'Fifty five, clear again.',
+    'It clears up at fifty five.',
+  ]) {
+    const { items } = narrate(cues(["Can't see past forty nine, it's all underwater.", end]));
+    expect([end, items.map(short)]).toEqual([end, [{ is: 'hidden', at: 49, to: 55 }]]);
+  }
+});
+
+test('a crack that goes around has both its hours', () => {
+  for (const [from, to] of [
+    [11, 3],
+    [10, 2],
+    [12, 4],
+  ] as const)
+    for (const said of [
+      `goes from about ${inWords(from)} around to ${inWords(to)}`,
+      `running from ${inWords(from)} around to about ${inWords(to)}`,
+      `from ${inWords(from)} o'clock all the way around to ${inWords(to)}`,
+      `starts at ${inWords(from)} and spirals down to about ${inWords(to)}`,
+    ])
+      for (const line of [
+        `Crack at thirty, ${said}.`,
+        `There's a crack at thirty that ${said.replace(/^(?:running )?from/, 'goes from')}.`,
+      ])
+        expect([
+          line,
+          spoken(line).map(({ entry }) => entry && [entry.reading_ft, 'clock' in entry && entry.clock]),
+        ]).toEqual([line, [[30, [from, to]]]]);
+});
+
+test('how an old pipe looks is where no pipe begins, and a piece of another ends where the old one is back', () => {
+  for (const line of [
+    'Cast is real rough from nine to seventeen.',
+    'The clay is good from nine to seventeen.',
+  ])
+    expect([line, spoken(line).filter(({ entry }) => entry?.kind === 'change')]).toEqual([line, []]);
+  for (const end of [
+    "PVC goes to fifty three and then we're back in clay.",
+    'The PVC runs to fifty three, then back in the clay.',
+  ]) {
+    const { items } = narrate(cues(["We're in clay.", 'At forty seven we have PVC.', end]));
+    expect([end, items.map(short)]).toEqual([
+      end,
+      [
+        { is: 'change', at: 47, near: 'clay', far: 'pvc-sch40' },
+        { is: 'change', at: 53, near: 'pvc-sch40', far: 'clay' },
+      ],
+    ]);
+  }
+});
+
+test('a bend of so many degrees down to the main is no main; so many feet down is how deep a cleanout is', () => {
+  for (const line of [
+    'Sixty two is a hard one, ninety degree going down to the main.',
+    'Sixty two, ninety degree going down to the main.',
+    'Sixty two, a hard ninety going down into the main.',
+  ])
+    expect([line, spoken(line).map(short)]).toEqual([line, [{ is: 'bend', at: 62, degrees: 90 }]]);
+  for (const line of [
+    'Starting at the house cleanout, six foot down.',
+    'Starting in the pit, four feet down.',
+  ])
+    expect([line, spoken(line).map(({ entry }) => entry?.reading_ft)]).toEqual([line, []]);
+});
+
+test('where a thing ends is its end, also after what it measures', () => {
+  for (const [word, is, says, has] of [
+    ['belly', 'belly', 'quarter inch', { inches: 0.25 }],
+    ['roots', 'roots', 'ten percent', { percent: 10 }],
+    ['scale', 'deposit', 'twenty percent', { percent: 20 }],
+  ] as const)
+    for (const [from, to] of [
+      [3, 6],
+      [14, 17],
+      [40, 41.5],
+    ] as const) {
+      const [a, b] = [inWords(from), inWords(to)];
+      for (const line of [
+        `${word} at ${a}, ${says}, clears by ${b}`,
+        `${word} at ${a}, ${says}, ends at ${b}`,
+        `${word} at ${a}, ${says}, and it quits around ${b}`,
+        `${a}, ${word}, ${says}, clears by ${b}`,
+      ])
+        expect([line, spoken(line).map(short)]).toEqual([line, [{ is, at: from, to, ...has }]]);
+    }
+});
+
+test('some of it to a place is from where the head is', () => {
+  for (const [before, from] of [
+    [[], 0],
+    [['Seven, joint.'], 7],
+  ] as const)
+    for (const line of [
+      'Scale to fourteen.',
+      'Little bit of grease to about fourteen.',
+      'Some fine roots to fourteen feet.',
+    ]) {
+      const { items } = narrate(cues([...before, line]));
+      const { entry } = items.at(-1) ?? {};
+      expect([line, entry?.reading_ft, entry?.to_ft]).toEqual([line, from, 14]);
+    }
+  const dirt = narrate(
+    cues(['Seven, broken.', "There's some of that dirt laying in the bottom to about thirty."]),
+  );
+  expect(dirt.items.map(short)).toEqual([{ is: 'broken', at: 7 }]);
+});
+
+test('the other way around is what is said after it; what turns into a mess is no bend', () => {
+  for (const turned of ['Other way around, clay to cast.', "No wait, other way around, it's clay to cast."])
+    expect([turned, narrate(cues(['Thirty is cast to clay.', turned])).items.map(short)]).toEqual([
+      turned,
+      [{ is: 'change', at: 30, near: 'clay', far: 'cast-iron' }],
+    ]);
+  for (const line of ['Forty is where it turns into a mess.', 'At forty it turns ugly.'])
+    expect([line, spoken(line).map(short)]).toEqual([line, []]);
+});
+
+test('what a thing reads is its place', () => {
+  const { items } = narrate(
+    cues(['Offset at eight.', 'Pulling back.', 'That offset reads seven and a half.']),
+  );
+  expect(items.map(({ entry }) => [entry.pass, entry.reading_ft, 'inches' in entry && entry.inches])).toEqual(
+    [
+      ['out', 8, false],
+      ['back', 7.5, false],
+    ],
+  );
+});
+
 test('a number of the house is no place', () => {
   for (const house of [
     'a two story house',

@@ -33,15 +33,16 @@ function fromZero(talk: Talk, text: string): string | undefined {
     : undefined;
 }
 
-/** "Forty four, out", while the camera is in water: no pass. */
+/** "Forty four, out", "I'm through, fifty five", while the camera is in water: no pass. */
 function outOfWater({ items }: Talk, text: string): string | undefined {
   const isIn = items.some(
     ({ entry }) =>
       entry.to_ft === undefined &&
       (entry.kind === 'hidden' || (entry.kind === 'finding' && entry.finding === 'belly')),
   );
-  if (isIn && /^\W*(?:(?:and|okay|now|we're|i'm)\W+)*out,\s*[a-z\d\s.-]{2,30}\W*$/i.test(text))
-    return text.replace(/\bout,\s*/i, 'out of the water at ');
+  const first =
+    /^\W*(?:(?:and|okay|now|we're|i'm)\W+)*(?:out|through(?:\s+it)?),\s*(?=[a-z\d\s.-]{2,30}(?:,\s*clear(?:\s+again)?)?\W*$)/i;
+  if (isIn && first.test(text)) return text.replace(first, 'out of the water at ');
   return isIn && /^\W*[a-z\d\s.-]{2,30},\s*(?:(?:we're|i'm|and|now|okay)\s+)*out\W*$/i.test(text)
     ? text.replace(/\bout\W*$/i, 'out of the water')
     : undefined;
@@ -92,14 +93,20 @@ const upTo = new RegExp(
 const untilStopped =
   /\s+all\s+the\s+way(?:\s+(?:up|down|out|in|back))?\s*,\s*(?:(?:and|so|i|we)\s+)*(?:can't|couldn't|cannot)\s+(?:get|go|push)\s+(?:past|by|beyond)\s+([a-z\d\s.-]+?)(?:\s+(?:feet|foot))?\W*$/i;
 
-/** "Scale all the way to the stack at nine": from where the head is. */
+const onlyTo = new RegExp(
+  String.raw`^((?:(?!\b(?:from|at)\b|${aNumber})[^.,;\d])*?\b(?:scal(?:e|ing)|roots?|grease|sludge|rust|staining|tuberculation|corrosion|debris|silt|build-?\s?up|crack(?:s|ing)?))\s+to\s+(?=(?:(?:about|around|maybe)\s+)*${aNumber}(?:[\s-](?!inch|percent|o'?clock)[a-z]+){0,4}\W*$)`,
+  'i',
+);
+
+/** "Scale all the way to the stack at nine", "some scale to about six": from where the head is. */
 function allTheWayTo({ reading = 0 }: Talk, text: string): string | undefined {
   const [, until] = untilStopped.exec(text) ?? [];
   if (until !== undefined)
     return text.replace(untilStopped, ` from ${reading} to ${until}, stopped at ${until}`);
-  const [, what] = upTo.exec(text) ?? [];
-  return what !== undefined && meaningsIn(what.trim()).some(({ is }) => is === 'finding')
-    ? text.replace(upTo, `$1 from ${reading} to `)
+  const pattern = [upTo, onlyTo].find((each) => each.test(text));
+  const [, what] = pattern?.exec(text) ?? [];
+  return pattern && what !== undefined && meaningsIn(what.trim()).some(({ is }) => is === 'finding')
+    ? text.replace(pattern, `$1 from ${reading} to `)
     : undefined;
 }
 

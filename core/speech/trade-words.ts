@@ -82,7 +82,7 @@ const shared: Rows = [
   ['upright', field({ waterClock: undefined })],
   ['starts, start, begins, begin, starting, started, beginning, began', endCall('start')],
   [
-    'ends, end, ending, ended, out of the dip, out of the belly, out of the sag, out of the low spot, seen again, picture is back, picture back, got the picture back, got picture back, got my picture back, back up out of it, come up out of it, comes up out of it, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, out of it, finishes',
+    'ends, end, ending, ended, out of the dip, out of the belly, out of the sag, out of the low spot, seen again, picture is back, picture back, got the picture back, got picture back, got my picture back, back up out of it, come up out of it, comes up out of it, out of the water, comes up out of the water, comes out of the water, back out of the water, up out of the water, came out of the water, can see again, clear again, clears up again, clears up, out of it, finishes',
     endCall('end'),
   ],
   ['because, why', quoted('why')],
