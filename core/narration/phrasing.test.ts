@@ -919,6 +919,18 @@ test('three places without commas are a list', () => {
     }
 });
 
+test('three feet one after another are three places, two are one that is not sure', () => {
+  for (const first of [7, 10, 11]) {
+    const [a = '', b = '', c = ''] = [first, first + 1, first + 2].map(inWords);
+    expect(spoken(`Roots at ${a} ${b} and ${c}.`).map(({ entry }) => entry?.reading_ft)).toEqual([
+      first,
+      first + 1,
+      first + 2,
+    ]);
+    expect(spoken(`Roots at ${a} ${b}.`).map(({ entry }) => entry?.reading_ft)).toEqual([first + 0.5]);
+  }
+});
+
 test('once the camera turns, what is called is seen on the way back', () => {
   for (const turn of turnsBack)
     for (const thing of things.slice(0, -1)) {

@@ -203,6 +203,9 @@ function numberWords(heard: TracedText): TracedText {
         return `${a}.${b}`;
     // "live tap at ten thirty": an hour, after a place.
     if (more === undefined && b === 30 && a >= 1 && a <= 12 && atHour.test(before)) return `${a}:30`;
+    // "seven eight and nine"
+    const third = valueOf.get(/^\s*,?\s+and\s+([a-z]+)\b/i.exec(after)?.[1]?.toLowerCase() ?? '');
+    if (more === undefined && a > 1 && b === a + 1 && third === b + 1) return `${a}, ${b}`;
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
     if (alone !== '' && pronoun.test(before)) return `${alone}${figures(said.slice(alone.length), false)}`;
