@@ -135,8 +135,8 @@ export const depthFigures: readonly Idiom[] = [
   ],
   // "starting at the house cleanout, 6 feet down", "pit at 12, 4 foot down": how deep, not where.
   [
-    /(?<=\b(?:cleanout|pit|hole|manhole|riser)\b[^;]*,\s*(?:(?:it's|that's|about|maybe|~)\s*)*\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|'))\s+down(?=\s*(?:$|[,;.]))/gi,
-    ' deep',
+    /\bdown(?=\s*(?:$|[,;.]))(?<=\b(?:cleanout|pit|hole|manhole|riser)\b[^;]*,\s*(?:(?:it's|that's|about|maybe|~)\s*)*\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')\s+down)/gi,
+    'deep',
   ],
   // "the bend is 4 feet down", "the main is 9 ft deep"
   [

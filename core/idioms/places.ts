@@ -251,9 +251,9 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "belly at 3, quarter inch, clears by 6", "roots at 14, 10 %, ends at 17"
   [
-    /(?<=^\s*(?:[a-z]+\s+){1,4}at\s+)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?((?:\s*,\s*(?:[^,;\d]|\d[\d./]*\s*(?:-?inch(?:es)?\b|in\b|"|%|percent\b))+)*)\s*,\s*(?:(?:and|then|it|that|they)\s+)*(?:ends?|quits?|clears?(?:\s+(?:up|out))?)\s+(?:at|by|around)\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|;|\.(?!\d)))/gi,
+    /\bat(?<=^\s*(?:[a-z]+\s+){1,4}at)\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?((?:\s*,\s*(?:[^,;\d]|\d[\d./]*\s*(?:-?inch(?:es)?\b|in\b|"|%|percent\b))+)*)\s*,\s*(?:(?:and|then|it|that|they)\s+)*(?:ends?|quits?|clears?(?:\s+(?:up|out))?)\s+(?:at|by|around)\s+(?:~\s*|about\s+)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|;|\.(?!\d)))/gi,
     ([said, from = '', about = '', to = '']) =>
-      Number(to) > Number(from.replace('~', '')) ? `${from} to ${to} ft${about}` : said,
+      Number(to) > Number(from.replace('~', '')) ? `at ${from} to ${to} ft${about}` : said,
   ],
   // "crack on top, all the way to 5": a place, no hour.
   [
@@ -424,7 +424,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "that offset reads 7.5": its place.
   [
-    /(?<=^\s*(?:(?:and|that|the|my)\s+)*(?:offset|joint|tee|wye|bend|crack|roots?(?:\s+(?:mass|ball))?|belly|hole|break|coupling|tap|main|cleanout|lip|transition)\s+)reads\s+(?:(?:about|right|at|~)\s*)*(?=\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,;]|\.(?!\d)|now\b|coming\b|on\b))/gi,
+    /\breads(?<=^\s*(?:(?:and|that|the|my)\s+)*(?:offset|joint|tee|wye|bend|crack|roots?(?:\s+(?:mass|ball))?|belly|hole|break|coupling|tap|main|cleanout|lip|transition)\s+reads)\s+(?:(?:about|right|at|~)\s*)*(?=\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*(?:$|[,;]|\.(?!\d)|now\b|coming\b|on\b))/gi,
     'at ',
   ],
   // "crack goes from about 11 around to 3", "10 o'clock around to 2"
@@ -559,7 +559,7 @@ export const placeFigures: readonly Idiom[] = [
   // "water at 22", "water at 6, half an inch": a place; "water at 6" alone is an hour of the picture.
   [
     new RegExp(
-      String.raw`(?<=^\s*(?:(?:and|there's|some|got|we've)\s+)*)water\s+at\s+(?:about\s+)?(~?\s*(?:(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?\b|\d+(?:\.\d+)?(?=(?:\s*(?:feet|foot|ft))?\s*,\s*(?:about\s+)?${depthInches})))(?=\s*(?:feet|foot|ft)?\s*(?:$|[,;]|\.(?!\d)|and\b))`,
+      String.raw`\bwater(?<=^\s*(?:(?:and|there's|some|got|we've)\s+)*water)\s+at\s+(?:about\s+)?(~?\s*(?:(?:1[3-9]|[2-9]\d|1\d\d)(?:\.\d+)?\b|\d+(?:\.\d+)?(?=(?:\s*(?:feet|foot|ft))?\s*,\s*(?:about\s+)?${depthInches})))(?=\s*(?:feet|foot|ft)?\s*(?:$|[,;]|\.(?!\d)|and\b))`,
       'gi',
     ),
     ([, at = '']) => `${at} standing water`,
