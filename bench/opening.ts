@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser } from '@playwright/test';
@@ -16,33 +16,24 @@ const print = (text: string) => process.stdout.write(`${text}\n`);
 const median = (all: readonly number[]) => [...all].sort((a, b) => a - b)[all.length >> 1] ?? Number.NaN;
 
 /** Moments after the request, ms. */
-interface Opening {
+interface Moments {
   readonly header: number;
   readonly name: number;
   readonly total: number;
 }
 
-const assets = resolve(import.meta.dirname, '../dist/web/assets');
+/** The same, with the addresses of the scripts that were requested before the total was there. */
+interface Opening extends Moments {
+  readonly scripts: readonly string[];
+}
 
-/** Gzipped scripts that the sheet of a job needs before it can be drawn, kB: those of the page and all they import. */
-function scripts_kB(): number {
-  const named = (start: string) =>
-    readdirSync(assets).filter((name) => name.startsWith(start) && name.endsWith('.js'));
-  const page = readFileSync(join(assets, '../index.html'), 'utf8');
-  const needed = new Set<string>();
-  const open = [
-    ...[...page.matchAll(/src="\/assets\/([^"]+\.js)"/g)].flatMap(([, name]) => name ?? []),
-    ...['job-layout-', 'sheet-view-'].flatMap(named),
-  ];
-  for (let name = open.pop(); name !== undefined; name = open.pop()) {
-    if (needed.has(name)) continue;
-    needed.add(name);
-    const code = readFileSync(join(assets, name), 'utf8');
-    open.push(
-      ...[...code.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)].flatMap(([, each]) => each ?? []),
-    );
-  }
-  const bytes = [...needed].map((name) => gzipSync(readFileSync(join(assets, name)), { level: 9 }).length);
+const pages = resolve(import.meta.dirname, '../dist/web');
+
+/** Size of scripts by their addresses, gzipped, kB. */
+function gzipped_kB(scripts: readonly string[]): number {
+  const bytes = scripts.map(
+    (url) => gzipSync(readFileSync(join(pages, new URL(url).pathname)), { level: 9 }).length,
+  );
   return bytes.reduce((total, each) => total + each, 0) / 1000;
 }
 
@@ -89,20 +80,25 @@ try {
     );
     opened.push(
       await inNewContext(browser, `${server.url}/jobs/demo-1-quarry-lane/sheet`, () => {
-        const { seen } = window as unknown as { seen: Partial<Opening> };
-        return seen.total === undefined ? undefined : (seen as Opening);
+        const { seen } = window as unknown as { seen: Partial<Moments> };
+        const { total } = seen;
+        if (total === undefined) return undefined;
+        const scripts = performance
+          .getEntriesByType('resource')
+          .flatMap(({ name, startTime }) => (name.endsWith('.js') && startTime < total ? name : []));
+        return { ...(seen as Moments), scripts };
       }).then((seen) => seen as Opening),
     );
   }
   // The first one starts the browser's own parts.
   const floor = median(empty.slice(1));
-  const of = (what: keyof Opening) => median(opened.slice(1).map((each) => each[what]));
+  const of = (what: keyof Moments) => median(opened.slice(1).map((each) => each[what]));
   const times = (ms: number) => `${(ms / floor).toFixed(1)} times an empty page`;
   const share = (value: number, goal: number) => `${((100 * value) / goal).toFixed(0)} % of ${goal}`;
   print(`header of a job: ${times(of('header'))}, ${share(of('header'), goals_ms.header)} ms`);
   print(`with the job's name: ${times(of('name'))}, ${share(of('name'), goals_ms.header)} ms`);
   print(`sheet with its total: ${times(of('total'))}, ${share(of('total'), goals_ms.total)} ms`);
-  const scripts = scripts_kB();
+  const scripts = median(opened.map((each) => gzipped_kB(each.scripts)));
   print(`scripts it takes: ${scripts.toFixed(1)} kB gzipped, ${share(scripts, scriptsGoal_kB)} kB`);
 } finally {
   await browser.close();

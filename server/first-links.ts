@@ -26,6 +26,7 @@ export function pageOfJob(root: string): (path: string) => string | undefined {
     const scripts = filesOf(manifest, [frame, `${view}/${view}-view.tsx`]).filter(
       (file) => !html.includes(file),
     );
+    // As `web/early` requests them.
     const answers = [`jobs/${id}`, `jobs/${id}/view`, 'firm'];
     const links = [
       ...answers.map((each) => `<link rel="preload" as="fetch" crossorigin="anonymous" href="/api/${each}">`),

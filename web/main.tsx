@@ -73,7 +73,9 @@ function Opening({ children }: { children: ReactNode }) {
   return children;
 }
 
-/** Without a service worker, as in a private window, pages are fetched each time. It fetches all of them, so it comes last. */
+/**
+ * Without a service worker, as in a private window, pages are fetched each time. It fetches all of them, so it comes last.
+ */
 const keepPages = oncePainted(async () => {
   if ('serviceWorker' in navigator && import.meta.env.PROD) await navigator.serviceWorker.register('/sw.js');
 });

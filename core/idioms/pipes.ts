@@ -146,15 +146,6 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, pipe = '', at = '']) => `${at} change to ${pipe}`,
   ],
-  // "back in clay at 52": a change, no way back.
-  [
-    new RegExp(
-      // In "pvc goes to 53 and then we're back in clay" the place stands before it.
-      String.raw`\b(?:(?:and|then|now|okay|we're|we\s+are|it's)\s+)*back\s+(?:in|on|into|onto)\s+(?:the\s+)?(?<!\b(?:goes|runs|lasts|continues)\s+(?:(?:on|out|down)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?[\s,]+(?:(?:and|then|now|okay|we're|we\s+are|it's)\s+)*back\s+\w+\s+(?:the\s+)?)(?=${anyMaterial}\b)`,
-      'gi',
-    ),
-    'change to ',
-  ],
   // "to clay through a rubber coupling"
   [
     new RegExp(
@@ -743,6 +734,14 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, pipe = '', at = '', coupling]) =>
       ` ${at} ${coupling === undefined ? '' : `${quoted(coupling)} `}${pipe} > `,
+  ],
+  // "back in clay at 52": a change, no way back.
+  [
+    new RegExp(
+      String.raw`\b(?:(?:and|then|now|okay|we're|we\s+are|it's)\s+)*back\s+(?:in|on|into|onto)\s+(?:the\s+)?(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    'change to ',
   ],
   // "we come out of the cast at 11 and go to clay"
   [

@@ -10,8 +10,13 @@ const sameSized = (how: string): string =>
 /** "14, 17 and another at 20" */
 const listOfPlaces = String.raw`\d+(?:\.\d+)?(?:\s*(?:,\s*(?:and\s+)?|\band\s+)(?:(?:another|again|↻)\s+(?:one\s+)?)?(?:at\s+)?\d+(?:\.\d+)?)+`;
 /** The same without the words between. */
-const depthInches = String.raw`(?:half(?:\s+an?)?|an?|\d[\d./]*)\s*-?(?:in(?:ch(?:es)?)?\b|")`;
 const onlyPlaces = (list: string) => list.replaceAll(/\b(?:at|another|one|again)\s+|↻\s*/g, '');
+
+/** "half an inch", "1.5 in" */
+const depthInches = String.raw`(?:half(?:\s+an?)?|an?|\d[\d./]*)\s*-?(?:in(?:ch(?:es)?)?\b|")`;
+/** "about 3 o'clock", "3": the hour that something reaches, no feet or inches. */
+const hourReached = String.raw`(?:(?:about|like|maybe|~)\s*)*(1[0-2]|[1-9])\b(?!\s*(?:[.]\d|feet|foot|ft|'|in\b|inch|"|%|percent))(?:\s*o'clock)?`;
+const aroundBetween = ([, from = '', to = '']: RegExpExecArray): string => `${from} to ${to} o'clock around`;
 
 /** From one end to the other, at every joint, the same again, so many feet later. */
 export const stretchIdioms: readonly Idiom[] = [
@@ -419,8 +424,11 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "a crack that starts at 12 and spirals down to about 4"
   [
-    /\b(?:that\s+)?(?:starts|begins)\s+(?:up\s+)?at\s+(1[0-2]|[1-9])(?:\s*o'clock)?\s+and\s+(?:spirals|wraps|winds|curls|circles|comes|goes|runs)\s+(?:(?:down|up|around|over)\s+)+to\s+(?:(?:about|like|maybe|~)\s*)*(1[0-2]|[1-9])\b(?!\s*(?:[.]\d|feet|foot|ft|'|in\b|inch|"|%|percent))(?:\s*o'clock)?(?<=\b(?:crack|fracture|split)\b[^;]*)/gi,
-    ([, from = '', to = '']) => `${from} to ${to} o'clock around`,
+    new RegExp(
+      String.raw`\b(?:that\s+)?(?:starts|begins)\s+(?:up\s+)?at\s+(1[0-2]|[1-9])(?:\s*o'clock)?\s+and\s+(?:spirals|wraps|winds|curls|circles|comes|goes|runs)\s+(?:(?:down|up|around|over)\s+)+to\s+${hourReached}(?<=\b(?:crack|fracture|split)\b[^;]*)`,
+      'gi',
+    ),
+    aroundBetween,
   ],
   // "that offset reads 7.5": its place.
   [
@@ -429,8 +437,11 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "crack goes from about 11 around to 3", "10 o'clock around to 2"
   [
-    /\b(?:(?:goes|runs|going|running|is|it's)\s+)?(?:from\s+)?(?:(?:about|around|maybe|~)\s*)*(1[0-2]|[1-9])(?:\s*o'clock)?\s+(?:(?:all\s+the\s+way|clear|over|and)\s+)*around\s+to\s+(?:(?:about|like|maybe|~)\s*)*(1[0-2]|[1-9])\b(?!\s*(?:[.]\d|feet|foot|ft|'|in\b|inch|"|%|percent))(?:\s*o'clock)?/gi,
-    ([, from = '', to = '']) => `${from} to ${to} o'clock around`,
+    new RegExp(
+      String.raw`\b(?:(?:goes|runs|going|running|is|it's)\s+)?(?:from\s+)?(?:(?:about|around|maybe|~)\s*)*(1[0-2]|[1-9])(?:\s*o'clock)?\s+(?:(?:all\s+the\s+way|clear|over|and)\s+)*around\s+to\s+${hourReached}`,
+      'gi',
+    ),
+    aroundBetween,
   ],
   // "45 encrustation, 10 %, 9 to 12": after the place, hours.
   [

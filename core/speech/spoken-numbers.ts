@@ -159,6 +159,10 @@ const atHour =
 /** "There, eleven two": only such words before it. */
 const leadsIn = /^(?:\W|\b(?:there|okay|ok|and|so|now|then|right|alright|yeah|yep|here)\b)*$/i;
 
+/** The number in "and nine", at the start of what follows. */
+const valueAfterAnd = (after: string): number | undefined =>
+  valueOf.get(/^\s*,?\s+and\s+([a-z]+)\b/i.exec(after)?.[1]?.toLowerCase() ?? '');
+
 /** "One" and "zero" alone are numbers only next to a unit or a place word: not in "this one". */
 function numberWords(heard: TracedText): TracedText {
   return rewrite(heard, spokenRun, (match) => {
@@ -204,8 +208,7 @@ function numberWords(heard: TracedText): TracedText {
     // "live tap at ten thirty": an hour, after a place.
     if (more === undefined && b === 30 && a >= 1 && a <= 12 && atHour.test(before)) return `${a}:30`;
     // "seven eight and nine"
-    const third = valueOf.get(/^\s*,?\s+and\s+([a-z]+)\b/i.exec(after)?.[1]?.toLowerCase() ?? '');
-    if (more === undefined && a > 1 && b === a + 1 && third === b + 1) return `${a}, ${b}`;
+    if (more === undefined && a > 1 && b === a + 1 && valueAfterAnd(after) === b + 1) return `${a}, ${b}`;
     // "a bad one, thirty one feet"
     const alone = /^one\s+/i.exec(said)?.[0] ?? '';
     if (alone !== '' && pronoun.test(before)) return `${alone}${figures(said.slice(alone.length), false)}`;

@@ -46,7 +46,7 @@ export function recomputeSoon({ digests, views }: Pick<Parts, 'digests' | 'views
   views.recomputeSoon();
 }
 
-const json = { 'content-type': 'application/json' } as const;
+const jsonType = { 'content-type': 'application/json' } as const;
 
 /** Jobs as open files, changed by edits; each reader sees what their role may. */
 export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'>) {
@@ -58,7 +58,7 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
     new Hono<RequestEnv>()
       .get('/jobs', async (c) => {
         const list = await listFor(c.get('person'), await digests.list());
-        return c.body(list, 200, json);
+        return c.body(list, 200, jsonType);
       })
       .post('/jobs', asJson, body(z.unknown()), async (c) => {
         const written = await store.add(randomUUID(), c.req.valid('json'), device(c), c.get('person')?.id);
@@ -83,7 +83,7 @@ export function jobsOn(parts: Pick<Parts, 'store' | 'firm' | 'digests' | 'views'
       .get('/jobs/:id/view', async (c) => {
         const kept = await views.json(c.req.param('id'));
         // None is kept of a job that was never worked out.
-        return kept ? c.body(kept, 200, json) : c.body(null, 204);
+        return kept ? c.body(kept, 200, jsonType) : c.body(null, 204);
       })
       .get('/jobs/:id/crew-view', async (c) => {
         const stored = await store.read(c.req.param('id'));
