@@ -1,3 +1,4 @@
+import { anyMaterial } from './pipes.js';
 import { aNumber } from '../number-words.js';
 import { denial, nearMark, sameMark, type Idiom } from './traced-text.js';
 
@@ -155,7 +156,7 @@ export const correctingFigures: readonly Idiom[] = [
   // "the belly is 2 in", "offset is actually 3/4", "it's 3/4": what was written last of its kind, or last of all.
   [
     new RegExp(
-      String.raw`^\s*${sorry}(?:(?:the|that)\s+)?(?!joint|pipe|line|wall|top|bottom|crown|cap|camera|depth|water)(${things})${be}\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure}(?:\s|$))`,
+      String.raw`^\s*${sorry}(?:(?:the|that)\s+)?(?!joint|pipe|line|wall|top|bottom|crown|cap|camera|depth|water|(?:[a-z]+\s+)?(?:pipe|line|lateral|house|main)\b)(${things})${be}\s+(?:(?:actually|really|about|more\s+like)\s+)*(?=${measure}(?:\s|$))(?!\S+(?:\s*in(?:ch)?)?\s+${anyMaterial}\b)`,
       'gi',
     ),
     ([, what = '']) => `${sameMark} ${what}, `,

@@ -16,8 +16,13 @@ export const debrisIdioms: readonly Idiom[] = [
   ],
   // "nail coming through the top", "something sharp sticking through the side"
   [
-    /\b(?:(?:an?|some|like|looks\s+like)\s+)*(?:(?:big|long|rusty|old)\s+)*((?:nail|screw|rebar|stake|bolt|spike|something\s+(?:sharp|hard|metal))(?:\s+or\s+an?\s+[a-z]+)?)\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:coming|came|comes|poking|sticking|stuck)\s+(?:in\s+|out\s+|right\s+|down\s+)*(?:through|thru)\b(?:\s+(?:the|our)\s+(?:pipe|wall|line)\b)?/gi,
+    /\b(?:(?:an?|some|like|looks\s+like)\s+)*(?:(?:big|long|rusty|old)\s+)*((?:nail|screw|rebar|stake|bolt|spike|something\s+(?:sharp|hard|metal))(?:\s+or\s+(?:an?\s+)?[a-z]+){0,2})\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:coming|came|comes|poking|sticking|stuck)\s+(?:in\s+|out\s+|right\s+|down\s+)*(?:through|thru)\b(?:\s+(?:the|our)\s+(?:pipe|wall|line)\b)?/gi,
     ([said]) => `sticks in ${quoted(said)}`,
+  ],
+  // "concrete laying in the bottom", "grout on the bottom of the pipe"
+  [
+    /(?<!\bof\s+(?:hard(?:ened)?\s+|dried\s+)?)\b(concrete|grout|cement|mortar)\s+(?:(?:laying|lying|sitting|stuck|all|down)\s+)*(?:in|on|along)\s+the\s+(?:bottom|invert|floor)(?:\s+of\s+(?:the|our)\s+(?:pipe|line))?/gi,
+    ([, what = '']) => `hardened ${what} in the bottom`,
   ],
   // "patch of concrete in the invert": what lies in the pipe, no pipe.
   [

@@ -119,6 +119,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:that\s+|it\s+)?(?:starts|begins)\s+(?:at|on)\s+(?:the\s+)?(?:(?:crown|top)\b|([a-z\d]+)\s+o'?\s?clock)\s*,?\s+and\s+(?:it\s+)?(?:comes|goes|runs|wraps|works|curls)\s+(?:(?:all\s+the\s+way|around|round|down|over)\s+)*to\s+(?:about\s+)?(?=[a-z\d]+\s+o'?\s?clock\b)/gi,
     ([, hour = '12']) => `from ${hour} o'clock to `,
   ],
+  // "from nine o'clock over the top to three"
+  [
+    /\b(?:(?:goes|runs|is|it's)\s+)?from\s+([a-z\d]+)(?:\s+o'?\s?clock)?\s+(?:all\s+the\s+way\s+)?(?:up\s+|right\s+)?(?:over|across|through|around)\s+(?:the\s+)?(?:top|crown)\s+(?:and\s+)?(?:(?:down|over|around)\s+)*to\s+([a-z\d]+)(?:\s+o'?\s?clock)?(?=\s*(?:$|[,.;]))/gi,
+    ([, from = '', to = '']) => `from ${from} o'clock to ${to} o'clock`,
+  ],
   // "it flattens out, top's down an inch and a half"
   [
     /\b(?:(?:the\s+)?(?:pipe|line)|it)\s+(?:flattens|squashes|pinches|squeezes)\s+(?:out|down)?\s*,\s*(?:the\s+)?(?:top|crown|roof)(?:\s+is|'s)\s+(?:(?:coming|pushed|pressed|caving|squashed)\s+)?(?:down|in)\b[^;.]*/gi,

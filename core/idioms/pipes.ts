@@ -138,6 +138,22 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, length = '']) => ` ${length} long`,
   ],
+  // "coupling at 6.5 and then it's clay the rest of the way, far as I know", "and clay from there out"
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:coupling|transition|adapter|joint|band|boot|tee|wye|wall)\s+(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)\s*,?\s+(?:(?:and|then|from|there|it's|it\s+is|we're\s+in|all|old|on|out)\s+)*(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:(?:all\s+)?the\s+(?:rest\s+of\s+the|whole)\s+way|(?:on\s+)?from\s+(?:there|here)|after\s+that|on\s+out)(?:\s+(?:on|out|down|up))*(?:[\s,]+(?:as\s+)?far\s+as\s+(?:i|we|you)\s+(?:can\s+)?(?:know|see|tell))?(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    ([, pipe = '']) => `, change to ${pipe}`,
+  ],
+  // "clay from 3.5 on", "clay from 12"
+  [
+    new RegExp(
+      String.raw`^\W*(?:(?:and|then|it's|it\s+is|all|old)\s+)*(${anyMaterial})(?:\s+pipe)?\s*,?\s+(?:from|starting\s+at)\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:\s+(?:on|onwards?|out|down|up|forward))*(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([, pipe = '', at = '']) => `${at} change to ${pipe}`,
+  ],
   // "then it's clay, 26 on"
   [
     new RegExp(
@@ -192,6 +208,14 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, how = '']) => `${quoted(how)} change to `,
+  ],
+  // "turns into transite at 31": a pipe that has no name here, no bend.
+  [
+    new RegExp(
+      String.raw`\b(?:it\s+|pipe\s+|line\s+)?turns\s+into\s+(?!(?:the|an?|our|your|another|that|this|some|old|new|\d)\b|${anyMaterial}\b)[a-z]+(?:\s+pipe)?(?=\s*(?:$|[,.;]|at\b|right\b|around\b|here\b))`,
+      'gi',
+    ),
+    asNote,
   ],
   // "turns from cast to fiber": no bend.
   [new RegExp(String.raw`\b(?:it\s+)?turns\s+from\s+(?=(?:the\s+)?${anyMaterial}\b)`, 'gi'), 'changes from '],
@@ -847,9 +871,14 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     'change to ',
   ],
+  // "it goes from a 3 to a 4": two sizes.
+  [
+    /\b(?:(?:it|pipe|line)\s+)?(?:goes|steps|bumps|jumps|changes)\s+(?:up\s+|down\s+)?from\s+an?\s+([2-9]|1[0-2])\s+(?:up\s+|down\s+)?to\s+an?\s+([2-9]|1[0-2])(?=\s*(?:$|[,.;]|here\b))/gi,
+    ([, near = '', far = '']) => `change ${near} in > ${far} in`,
+  ],
   // "goes to 6 inch": only the diameter changes.
   [
-    /\b(?:goes|went|going|changes|changed|steps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch(?:es)?)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
+    /\b(?:goes|went|going|changes|changed|steps|bumps|jumps|opens|necks|reduces|increases|drops)\s+(?:up\s+|down\s+|back\s+|over\s+)?(?:in)?to\s+(?:an?\s+)?(\d+)\s*-?\s*(?:in(?:ch(?:es)?)?\b\.?|")(?:\s+(?:pipe|line))?(?=\s*(?:$|[,.;]|at\b|here\b))/gi,
     ([, bore = '']) => `change ${bore} in`,
   ],
   // "22 4 inch pipe", "22 pipe is 4 inch": its diameter, from there on.

@@ -1,7 +1,7 @@
 import { anyMaterial } from './pipes.js';
 import { bendToSide } from './points.js';
 import { aNumber, ones } from '../number-words.js';
-import { afterPlace, asNote, type Idiom, quoted } from './traced-text.js';
+import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
 
 /** What was read before, once more, as large as a word says. */
 const sameSized = (how: string): string =>
@@ -44,6 +44,10 @@ export const stretchIdioms: readonly Idiom[] = [
     ),
     ([, long = '']) => ` for ${long} feet`,
   ],
+  [
+    /,?\s+(?:(?:maybe|about|around|probably|roughly|like|and)\s+)*a\s+(?:good\s+)?foot(\s+and\s+a\s+half|\s+or\s+so)?\s+of\s+(?:it|that)\b/gi,
+    ([, more = '']) => ` for ${/half/i.test(more) ? '1.5' : '1'} feet`,
+  ],
   // "goes another three feet"
   [
     /^\s*(?:(?:and|it|that)\s+)*(?:goes|runs|continues|lasts)\s+(?:on\s+)?(?:for\s+)?another\s+(?=[a-z\d. -]{1,20}\s(?:feet|foot|ft)\b)/gi,
@@ -51,10 +55,31 @@ export const stretchIdioms: readonly Idiom[] = [
   ],
   // "each one of the joints from 3 to 9 has roots"
   [/\b(?:each|every)\s+(?:single\s+)?one\s+of\s+(?:the|these|those)\s+joints\b/gi, 'every joint'],
+  // "losing 25 percent there, more at 18": of what was named before.
+  [
+    new RegExp(
+      String.raw`(?<=\b(?:percent|third|quarter|half|gone|flat|oval|%)(?:\s+(?:of\s+(?:it|the\s+pipe)|there|here))*)\s*,\s+(?:it's\s+)?(?:a\s+(?:little|bit)\s+)?(?:more|worse)\s+(?:like\s+[a-z]+\s+)?(?:at|around)\s+${aNumber}[a-z\d. -]*?(?=\s*[.]?\s*$)(?<=^\W*(?:(?:and|i'm|we're|it's)\s+)*(?:losing|lost|about|maybe|almost|down)\b.*)`,
+      'gi',
+    ),
+    besideIt,
+  ],
   // "roots at 22, more at 26"
   [
     /(?<=(?:^|[,;]|\band)\s*)(?:some\s+|even\s+)?more\s+(?=(?:at|@|around)\s+(?:about\s+)?(?:~?\d|[a-z]+))/gi,
     'same again ',
+  ],
+  // "there's a second one from 26 to 30"
+  [
+    new RegExp(
+      String.raw`(?<=^\W*(?:(?:and|then|there's|there\s+is|here's)\s+)*)(?:a\s+)?second\s+one\s+(?:from\s+)?(?=(?:(?:starts|starting|begins|beginning|at)\s+)*${aNumber})`,
+      'gi',
+    ),
+    'another one ',
+  ],
+  // "11.5, another joint, same deal", "next joint, 12, same deal"
+  [
+    /\b(?:another|next|the\s+next)\s+(?:joint|hub|bell)\s*,?\s+(?=(?:(?:at\s+)?[a-z\d. -]{1,24}?,\s+)?same\s+(?:thing|deal|story)\b)/gi,
+    '',
   ],
   // "fourteen, another joint with some": of what was named before.
   [
@@ -163,7 +188,7 @@ const bendDegrees = (said: string): string =>
 export const readingFigures: readonly Idiom[] = [
   // "roots stop at 8", "water's gone at 8": where they end.
   [
-    /(?<=\b(?:roots?|cracks?|scale|grease|water|belly|sag|dip|debris|mud|sand|gravel|deposits?|rust|sludge)(?:\s+|(?='s)))(?:'s\s+|is\s+|are\s+)?(?:stops?|quits?|lets?\s+up|clears?\s+up|(?:all\s+)?gone|goes\s+away|die\s+out|dies\s+out)\s+(?=(?:at|around|by)\s+~?\d)/gi,
+    /(?<=\b(?:roots?|cracks?|scale|grease|water|belly|sag|dip|debris|mud|sand|gravel|deposits?|rust|sludge)(?:\s+|(?='s)))(?:'s\s+|is\s+|are\s+)?(?:stops?|quits?|lets?\s+up|clears?\s+up|(?:all\s+)?(?:gone|done|over|finished)|goes\s+away|die\s+out|dies\s+out)\s+(?=(?:at|around|by)\s+~?\d)/gi,
     ' ends ',
   ],
   // "2 feet past the 14 foot mark"
@@ -282,7 +307,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "crack, 1 o'clock, goes about a foot": how far it goes on.
   [
-    /,\s*(?:and\s+)?(?:it\s+|that\s+)?(?:goes|runs|lasts)\s+(?:for\s+)?(?:(?:about|maybe|around|like|~)\s*)*(\d+(?:\.\d+)?|a)\s*(?:feet|foot|ft)(?=\s*(?:$|[,.;]))(?<=\b(?:crack(?:ed)?|broken|broke|deformed|worn|missing|flat|belly|sag|dip|water|roots?|rust(?:ed)?|rotted)\b[^;]*,[^,;]*)/gi,
+    /,\s*(?:and\s+)?(?:it\s+|that\s+)?(?:goes|runs|lasts)\s*,?\s+(?:(?:it\s+)?goes\s+)?(?:for\s+)?(?:(?:about|maybe|around|like|easily|easy|a\s+(?:good|solid)|~)\s*)*(\d+(?:\.\d+)?|a)\s*(?:feet|foot|ft)(?=\s*(?:$|[,.;]))(?<=\b(?:crack(?:ed)?|hairline|fractured?|split|broken|broke|deformed|worn|missing|flat|belly|sag|dip|water|roots?|rust(?:ed)?|rotted)\b[^;]*,[^,;]*)/gi,
     ([, long = '']) => ` for ${long === 'a' ? '1' : long} ft`,
   ],
   // "wrinkle at 11, 5 o'clock": a place, then its hour.

@@ -283,7 +283,7 @@ export const pointIdioms: readonly Idiom[] = [
   ],
   // "tap @ main", "ties to the main"
   [
-    /\b(?:tap|saddle|ties?|tied|connects?|connection)\s+(?:(?:at|on|in|in\s*to|on\s*to|to)\s+|@\s*)(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b(?!\s+(?:line|clean))/gi,
+    /\b(?:tap|saddle|ties?|tied|(?:we're\s+)?tapped|taps|tapping|connects?|connection)\s+(?:in\s+)?(?:(?:at|on|in|in\s*to|on\s*to|to)\s+|@\s*|(?<=\b(?:we|it|line|this|lateral)\s+taps?\s+))(?:the\s+)?(?:(?:city|street|sewer)\s+)?main\b(?!\s+(?:line|clean))/gi,
     'main',
   ],
   // "line makes a hard left"
@@ -521,9 +521,14 @@ export const pointFigures: readonly Idiom[] = [
     /(?<=\d(?:\s*(?:feet|foot|ft))?\s*,?\s+)(saddle|wye|tee|tap)\s*,\s+(?:(?:and\s+)?(?:the|that's\s+the|city)\s+)?main(?=\s*(?:$|[,.;]))/gi,
     ([, how = '']) => `main ${how}`,
   ],
+  // "main at 59, saddle's good", "come into the main at 59, tap looks good": how it is joined to the main.
+  [
+    /\b(?:(?:it|we|line|that's|there's)\s+)?(?:(?:come|comes|coming|go|goes|drop|drops)\s+)?(?:into\s+)?(?:(?:the|our|city|street)\s+)*main\s+(?:is\s+)?(?:at|@)\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s+((?:(?:and|with|it's|is|an?|the|our|looks\s+like|(?:we|it)\s+comes?\s+in\s+on|on|good|nice|clean|old)\s+)*(wye|tee|saddle|tap)(?:\s+(?:fitting|connection|tap))?(?:(?:'s|\s+is|\s+looks)(?:\s+[a-z]+){1,3})?)(?=\s*(?:$|[,.;]))/gi,
+    ([, at = '', said = '', how = '']) => `${at} main ${how} ${quoted(said)}`,
+  ],
   // "connection at the main, wye fitting"
   [
-    /\bmain\s*,\s+(?:(?:with|it's|is|an?|looks\s+like)\s+)*(wye|y|tee|saddle)(?:\s+(?:fitting|connection|tap))?(?:\s+(?:in|into|on)\s+(?:the|a)\s+(?:[a-z\d]+\s+){0,3}main)?(?=\s*(?:$|[,.;]))/gi,
+    /\bmain\s*,\s+(?:(?:with|it's|is|an?|looks\s+like|(?:we|it)\s+comes?\s+in\s+on)\s+)*(wye|y|tee|saddle)(?:\s+(?:fitting|connection|tap))?(?:\s+(?:in|into|on)\s+(?:the|a)\s+(?:[a-z\d]+\s+){0,3}main)?(?=\s*(?:$|[,.;]))/gi,
     ([, how = '']) => `main ${how}`,
   ],
   // "reinstated branch, it's cut clean, full open": no open joint.

@@ -1,6 +1,23 @@
 import { anyMaterial } from './pipes.js';
 import { quoted, type Idiom } from './traced-text.js';
 
+/**
+ * Numbers before a thing as places, where they can be nothing else: three in order, or two apart from each other of which
+ * the second is no hour and no share as shares are called.
+ */
+function placesOf(list: string): string | undefined {
+  const numbers = list.match(/\d+(?:\.\d+)?/g) ?? [];
+  const steps = numbers.slice(1).map((number, i) => Number(number) - Number(numbers[i]));
+  const inOrder = steps.every((step) => step > 0) || steps.every((step) => step < 0);
+  const second = Number(numbers[1]);
+  const isPair =
+    list.includes('&') ||
+    (list.includes(',') && second > 12 && second % 5 !== 0 && Math.abs(steps[0] ?? 0) > 1);
+  return inOrder && (numbers.length > 2 || isPair)
+    ? numbers.join(', ').replace(/, (?=\S+$)/, ' and ')
+    : undefined;
+}
+
 /** How lists, tables and transcripts are written: numbers and bullets of their lines, brackets, signs. Read first. */
 export const listMarks: readonly Idiom[] = [
   // "41-1/2", "1-1/2 in", "thirty-two-point-three"
@@ -38,6 +55,11 @@ export const listMarks: readonly Idiom[] = [
   // "[01:22] roots at 33": when in the video.
   [/(?<=^\s*)[[(]((?:\d+:)?\d{1,2}:[0-5]\d)[\])]\s*(?=\S)/g, ([, time = '']) => `video ${time} `],
   [/(?<=\d\s*)pct\b\.?/gi, '%'],
+  // "12 15 18 roots lt", "21, 24.5 hole", "12 & 17 roots": places one after another.
+  [
+    /(?<=^\s*)\d{1,3}(?:\.\d+)?(?:\s*(?:,|&|\band\b|(?<=\d)(?=\s))\s*(?:and\s+)?\d{1,3}(?:\.\d+)?)+(?=\s*,?\s+[a-z])(?!\s*,?\s+(?:in|inch(?:es)?|ft|feet|foot|percent|deg(?:rees?)?|o\s?clock|to|thr(?:ough|u)|and|or|by|x|min(?:utes?)?|gpm)\b)(?!.*\b(?:bends?|turns?|ells?|elbows?|sweeps?|reducer|increaser|degrees?|every|each)\b)/gi,
+    ([list]) => placesOf(list),
+  ],
   // "41/46/52 roots": three places.
   [/(?<=^\s*)\d{2,3}(?:\/\d{2,3}){2,}(?=\s+[a-z])/gi, ([places]) => places.replaceAll('/', ', ')],
   // "roots > 50 %": more than, no change of pipe.

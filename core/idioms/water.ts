@@ -11,7 +11,7 @@ const parts: Readonly<Record<string, string>> = {
 
 /** "Standing water 30 to 44, deepest at 37 about 2 inches": in digits, before and after numbers are turned into them. */
 const deepestAt: Idiom = [
-  /\b(?:it's\s+)?(?:the\s+)?(deepest|worst|lowest|heaviest|biggest|largest|thickest)(?:\s+(?:point|spot|part))?\s+(?:is\s+)?(?:at|around|near)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
+  /\b(?:it's\s+)?(?:at\s+)?(?:the\s+|its\s+)?(deepest|worst|lowest|heaviest|biggest|largest|thickest)(?:\s+(?:point|spot|part|of\s+it))?(?:\s*,?\s+(?:which|that)(?=\s+is|'s))?(?:\s+is|'s)?\s+(?:(?:at|around|near)\s+(?:about\s+|~\s*)?(?=\d)|(?:(?:about|maybe|probably|right|like)\s+)*(?=1[3-9]|[2-9]\d|1\d\d))(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
   ([, how = '', at = '']) => quoted(`${how} at ${at} ft`),
 ];
 
@@ -61,6 +61,11 @@ export const waterIdioms: readonly Idiom[] = [
   [
     /\bwater(?:'s|\s+is)?\s+(?:getting|gets)\s+(?:kind\s+of\s+|pretty\s+|really\s+)?deep(?=\s*(?:$|[,.;]))(?<=^\s*[a-z\d. -]{1,24}?,?\s+(?:the\s+)?water.*)/gi,
     'standing water starts',
+  ],
+  // "water's backed up behind it to 29"
+  [
+    /\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:all\s+)?(?:backed|backing|stacked|dammed|held|piled)\s+up\s+(?=(?:behind\s+(?:it|that|this)\s+(?:all\s+the\s+way\s+)?(?:back\s+)?to|from)\s)/gi,
+    'standing water ',
   ],
   // "a bow in the pipe", holding water
   [/\b(?:an?\s+)?(?:(?:little|slight|big)\s+)?bow\s+in\s+(?:the|this)\s+(?:pipe|line)\b/gi, 'belly'],
@@ -287,7 +292,7 @@ export const waterIdioms: readonly Idiom[] = [
 ];
 
 /** "ends", "we're out of it", "it's gone", "comes back up": where something that goes on is over. */
-const isOver = String.raw`(?:(?:and|then|but|standing|it|it's|we|we're|i'm|that|that's|they|water|the|pipe|line|is|comes?|come|goes)\s+)*(?:ends?|done|out(?:\s+of\s+(?:it|that|them|those|the\s+water))?|clears?(?:\s+up)?|gone|back\s+up|over|dry|dries\s+(?:up|out)|levels?\s+(?:back\s+)?out|stops?|quits?|no\s+(?:more\s+)?water|¬\s*(?:more\s+)?water)`;
+const isOver = String.raw`(?:(?:and|then|but|standing|it|it's|we|we're|i'm|that|that's|they|water|the|pipe|line|is|comes?|come|goes)\s+)*(?:ends?|done|out(?:\s+of\s+(?:it|that|them|those|the\s+water))?|clears?(?:\s+up)?|gone|back\s+up|over|dry|goes\s+away|cleans\s+up|dries\s+(?:up|out)|levels?\s+(?:back\s+)?out|stops?|quits?|no\s+(?:more\s+)?water|¬\s*(?:more\s+)?water)`;
 const sags = String.raw`(?:belly|bellies|sags?|dips?|low\s+spot|puddle|(?:standing\s+)?water(?:\s+standing)?)`;
 const place = String.raw`~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?`;
 
@@ -375,6 +380,24 @@ export const waterFigures: readonly Idiom[] = [
   [
     /(?<=\d\s*(?:feet|foot|ft)?)[\s,]+(?:(?:okay|ok|and|now)[\s,]+)*(?:(?:it's|(?:the\s+)?pipe(?:'s|\s+is)|we're|i'm|(?:the\s+)?camera's)\s+)?(?:(?:all\s+)?dry|dried\s+(?:up|out)|dries\s+(?:up|out)|(?<=(?:we're|i'm|camera's)\s+)(?:back\s+)?out)(?:\s+(?:again|now|here))?(?=\s*(?:$|[,.;]))/gi,
     ' out of the water',
+  ],
+  // "from 28 we've got an inch of water standing, goes away at 33": whatever it is.
+  [
+    new RegExp(
+      String.raw`^\W*(?:(?:and|so|then|okay)\s+)*from\s+(${place})(?:\s+(?:on|out))?\s*,?\s+(?:(?:we|i|it)(?:'ve|'s)?\s+(?:got|have|has)\s+|there's\s+|it's\s+|we're\s+in\s+)?(?=[a-z½¼¾\d])((?:[^;\d]|\d+(?:[./]\d+)?\s*(?:in\b|inch|%|percent|"))+?)\s*,\s+${isOver}\s+(?:at|by|around)\s+(?=~?\s*\d)`,
+      'gi',
+    ),
+    ([, from = '', what = '']) =>
+      `${what.replace(/^(?:some\s+)?water$|^standing water starts$/i, 'standing water')}, from ${from} to `,
+  ],
+  // "sag from 10, deepest about 16, out by 21, 1.5 inch", "another one starting 26, half an inch, gone at 30"
+  [
+    new RegExp(
+      String.raw`^\W*(?:(?:(?:we|i)(?:'ve)?|got|get|have|had|there's|and|so|then|now|here's|an?|the|little|slight|small|big|long)\s+)*(${sags}|(?:another|second|next)\s+one)\s+(?:(?:starts|starting|begins|beginning|at|from|around|right|about)\s+)*(${place})\s*,\s+([^;]*?)(?:\s+(?:at|by|around)\s+${place})?\s*,\s+${isOver}\s+(?:(?:at|by|around|about)\s+)*(${place})(?!\s*(?:in\b|inch|%|percent|"|[\d/]))`,
+      'gi',
+    ),
+    ([, what = '', from = '', how = '', to = '']) =>
+      `${wetFrom(what.replace(/^(?:second|next)/i, 'another'), from, how)}${to}`,
   ],
   // "dip at 10, clears up at 13", "water at 35 stays with us to 39"
   [
@@ -465,7 +488,9 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "39, comes out"
   [
-    afterPlace(String.raw`(?:it\s+|that\s+|camera\s+|we\s+)?comes?\s+(?:back\s+)?out(?:\s+of\s+it)?(?=\s*$)`),
+    afterPlace(
+      String.raw`(?:it\s+|that\s+|camera\s+|we\s+|i\s+|she\s+)?(?:comes?\s+(?:back\s+)?out|(?:popped|pops?|bobbed|bobs)\s+(?:back\s+|right\s+)?(?:up|out))(?:\s+of\s+(?:it|the\s+water))?(?:\s+again)?(?=\s*[.]?\s*$)`,
+    ),
     'out of the water',
   ],
   // "50 it's done"
@@ -494,7 +519,7 @@ export const waterFigures: readonly Idiom[] = [
   // "belly at 3, ends at 8", "water standing at 3, clear at 8"
   [
     new RegExp(
-      String.raw`\b(${sags}|roots?|grease|scale|debris|mud|rust|corrosion|cracks?|cracking)\s+(?:(?:starts|starting|begins|beginning)\s+)?(?:at|from)\s+(${place})\s*,?\s+${isOver}\s+(?:at|by|around)\s+(?=~?\s*\d)`,
+      String.raw`\b(${sags}|roots?|grease|scale|debris|mud|rust|corrosion|cracks?|cracking)\s+(?:starts|starting|begins|beginning|at|from)\s+(?:(?:at|from|about|around|right)\s+)*(${place})\s*,?\s+${isOver}\s+(?:at|by|around)\s+(?=(?:about\s+)?~?\s*\d)`,
       'gi',
     ),
     ([, what = '', from = '']) => `${/water/i.test(what) ? 'standing water' : what} ${from} to `,

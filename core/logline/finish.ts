@@ -61,7 +61,8 @@ export function finishDraft(draft: Draft, finishing: Finishing): Finished | unde
   const pass = (draft.fields.pass as LogContext['pass'] | undefined) ?? context.pass;
   if (!base) nameWhatEnds(draft, place, known, pass);
   const kind = kindSaid(draft, fields, finishing);
-  if (kind === undefined && !base) {
+  const onlyMeasured = kind === 'note' && (fields.inches !== undefined || fields.percent !== undefined);
+  if ((kind === undefined || onlyMeasured) && !base) {
     fail(draft.endCall === 'end' ? asksWhatEnds : asksWhat);
     return undefined;
   }

@@ -7,7 +7,7 @@ import { takeCorrection, withdraws, type Correction } from './corrections.js';
 import { asLocate } from './locating.js';
 import { takeNamedCorrection } from './named-corrections.js';
 import { asOnTheWay, guessesMain, isElsewhere, speaksOfOther, turn } from './movement.js';
-import { correctsBore } from './pipes.js';
+import { correctsBore, onlyPipe } from './pipes.js';
 import { rephrased } from './rephrased.js';
 import { sentencesOf, type Sentence } from './sentences.js';
 import {
@@ -28,6 +28,8 @@ export type { NarrationItem, NarrationNote } from './talk.js';
 export interface Narration {
   readonly format: 'open-trench-narration';
   readonly version: 1;
+  /** The one pipe that was named, where none is said to begin or end: it may lie all along. Its sentence is a note too. */
+  readonly pipe?: NarrationItem;
   /** In spoken order. */
   readonly items: readonly NarrationItem[];
   /** Sentences that propose nothing, in spoken order. */
@@ -73,9 +75,11 @@ export function narrate(
     if (wentOn(talk, stop)) stop.assumed.push('the camera was read farther on after it');
   for (const [why, first] of unsettledAt)
     for (const { entry, assumed } of talk.items.slice(first)) if (entry.reading_ft) assumed.push(why);
+  const pipe = onlyPipe(talk);
   return {
     format: 'open-trench-narration',
     version: 1,
+    ...(pipe && { pipe }),
     items: talk.items.map(settled),
     notes: [...talk.notes.entries()].sort(([a], [b]) => a - b).map(([, note]) => note),
   };
@@ -287,7 +291,7 @@ function startOver(
 }
 
 /** Without empty fields, and open only where its other end was never called. */
-function settled(item: NarrationItem): NarrationItem {
+function settled({ byLength: _, ...item }: NarrationItem): NarrationItem {
   const { open, ...rest } = item.entry;
   const entry = Object.fromEntries(
     Object.entries({ ...rest, ...(open && rest.to_ft === undefined ? { open } : {}) }).filter(

@@ -50,6 +50,7 @@ import {
   thingMendedNext,
 } from '../test/second-thoughts.js';
 import { testedAt, testedNext } from '../test/tested-water.js';
+import { cues, short, spoken, talked, type Understood } from '../test/in-short.js';
 import { narrate } from './narrate.js';
 
 /**
@@ -67,11 +68,6 @@ const context: LogContext = {
   ],
 };
 
-interface Understood {
-  readonly entry: EntryDraft | undefined;
-  readonly point?: Point | null | undefined;
-}
-
 /** Past the hours of a clock nothing about a place is unclear, so nothing may be asked. */
 const lastHour = 12;
 
@@ -82,23 +78,6 @@ function typed(line: string, at: number): readonly Understood[] | undefined {
   if (faults.length > 0 && at <= lastHour) return undefined;
   expect([line, faults]).toEqual([line, []]);
   return parts;
-}
-
-const spoken = (line: string): readonly Understood[] => narrate([{ start_s: 0, text: line }]).items;
-
-/** One entry in short, with its kind and what tells it from another. */
-function short({ entry, point }: Understood): Record<string, unknown> {
-  const { kind, reading_ft, to_ft, clock, percent, inches, upstream, downstream, finding } = (entry ??
-    {}) as Record<string, unknown> & { upstream?: { material: string }; downstream?: { material: string } };
-  const said = {
-    ...{ is: finding ?? (kind === 'point' ? point?.kind : kind), at: reading_ft, to: to_ft, percent, inches },
-    ...{ clock: clock ?? (point as { clock?: unknown } | null)?.clock },
-    degrees: (point as { degrees?: number } | null)?.degrees,
-    diameter: point?.kind === 'tie-in' ? point.diameter_in : undefined,
-    depth: entry?.kind === 'locate' ? entry.depth_ft : undefined,
-    ...{ near: upstream?.material, far: downstream?.material },
-  };
-  return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
 }
 
 /** Of a typed list the last place comes first. */
@@ -329,14 +308,11 @@ test('a talk of such sentences is each of them, in order', () => {
           head = Math.ceil(next.end);
           return next;
         });
-        const cues = said.map(({ text }, i) => ({
-          start_s: 4 * i,
-          text: `${text.charAt(0).toUpperCase()}${text.slice(1).replace(/[.?]$/, '')}${text.endsWith('?') ? '?' : '.'}`,
-        }));
-        expect([cues.map(({ text }) => text), narrate(cues).items.map(short)]).toEqual([
-          cues.map(({ text }) => text),
-          said.flatMap(({ want }) => want),
-        ]);
+        const talk = said.map(
+          ({ text }) =>
+            `${text.charAt(0).toUpperCase()}${text.slice(1).replace(/[.?]$/, '')}${text.endsWith('?') ? '?' : '.'}`,
+        );
+        expect([talk, talked(...talk).map(short)]).toEqual([talk, said.flatMap(({ want }) => want)]);
       },
     ),
     { numRuns: 80 },
@@ -476,8 +452,6 @@ test('a thing is put right by its name, whatever was named since', () => {
     }
   });
 });
-
-const cues = (texts: readonly string[]) => texts.map((text, i) => ({ start_s: 4 * i, text }));
 
 test('what else is said of a thing puts it on no other pass, side or place', () => {
   for (const [i, more] of saysNoMore.entries())
@@ -670,6 +644,98 @@ test('water that deepens is one belly, as deep as it gets, up to where the camer
   }
 });
 
+test('a sag is one belly from where it begins to where the camera is out of it, with what was called between', () => {
+  const depths = fc.constantFrom(['half inch', 0.5], ['inch and a half', 1.5], ['two inches', 2] as const);
+  const feet = fc.integer({ min: 8, max: 40 });
+  const steps = fc.integer({ min: 5, max: 12 });
+  fc.assert(
+    fc.property(feet, steps, steps, depths, (from, on, farther, [deep, inches]) => {
+      const deepest = Math.max(13, from + on);
+      const [a, b, c] = [from, deepest, deepest + farther].map(inWords);
+      const want = { is: 'belly', at: from, to: deepest + farther, inches };
+      for (const talk of [
+        [`Sag from about ${a}, deepest about ${b}, out by ${c}, and I'd call it ${deep} at the deepest.`],
+        [`Belly starting ${a}, deepest at ${b}, gone by ${c}, ${deep}.`],
+        [`From ${a} we've got ${deep} of water standing, goes away at ${c}.`],
+        [`Belly starts at ${a}.`, `Belly's done at ${c}.`, `I'd say it holds ${deep} at the worst.`],
+      ])
+        expect([talk, talked(...talk).map(short)]).toEqual([talk, [want]]);
+      for (const next of [
+        `Then another one starting ${a}, this one's only ${deep}, gone at ${c}.`,
+        `There's a second one from ${a} to ${c}, ${deep}.`,
+        `Second one starts at ${a} and ends at ${c}, ${deep}.`,
+      ])
+        expect([next, talked('Belly from two to five.', next).slice(1).map(short)]).toEqual([next, [want]]);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('the deepest place of a belly is no reading of its own, and its share is its size', () => {
+  for (const begun of ['Under water at twenty-three.', 'Belly starts at twenty-three.'])
+    for (const worst of [
+      'About a third full at the worst of it, which is around twenty-five.',
+      "It's a third full, deepest at twenty five.",
+    ]) {
+      const items = talked(begun, worst, 'Coming up out of the water now, twenty-eight and a half.');
+      const belly = items.filter(({ entry }) => entry.kind === 'finding');
+      expect([begun, worst, belly.map(({ entry }) => entry)]).toMatchObject([
+        begun,
+        worst,
+        [{ finding: 'belly', reading_ft: 23, to_ft: 28.5, size: 'moderate' }],
+      ]);
+    }
+  const popped = talked(
+    'Belly starts at twenty-six.',
+    "Camera's under at twenty-eight.",
+    'Thirty-three, popped back up.',
+    "Belly's done at thirty-four.",
+  );
+  expect(popped.map(short)).toEqual([
+    { is: 'belly', at: 26, to: 34 },
+    { is: 'hidden', at: 28, to: 33 },
+  ]);
+});
+
+test('another joint, same deal: what was found at the one before', () => {
+  for (const said of ['Roots in the joint at nine, light.', "Joint at nine's got a little root coming in."])
+    for (const next of [
+      'Twelve, another joint, same deal.',
+      'Next joint, twelve, same deal.',
+      'Twelve, another joint, same thing.',
+      'Same story at twelve.',
+    ])
+      expect([said, next, talked(said, next).map(short).at(-1)]).toEqual([
+        said,
+        next,
+        { is: 'roots', at: 12 },
+      ]);
+});
+
+test('where a sentence tells of the ground or of the wall, the last thing keeps its place', () => {
+  for (const [said, is] of [
+    ['Crack at ten.', 'crack'],
+    ['Leak at ten.', 'infiltration'],
+  ] as const)
+    for (const next of [
+      "It's all under the driveway from fourteen to twenty.",
+      "Looks like I'm losing maybe a half inch all the way around from fourteen on to twenty.",
+    ])
+      expect([next, talked(said, next).map(short)]).toEqual([next, [{ is, at: 10 }]]);
+});
+
+test('concrete in the bottom is no pipe; a nail through the side sticks in', () => {
+  for (const line of [
+    'Forty two, concrete on the bottom, somebody washed out a bucket.',
+    'Forty two, concrete laying in the bottom.',
+    'Forty two, hardened grout in the invert.',
+  ])
+    expect([line, spoken(line).map(short)]).toEqual([line, [{ is: 'intrusion', at: 42, clock: 6 }]]);
+  const nail =
+    "Twenty-two and a quarter, looks like a nail or a screw or something poking through the side at two o'clock.";
+  expect(spoken(nail).map(short)).toEqual([{ is: 'intrusion', at: 22.25, clock: 2 }]);
+});
+
 test('the camera sees again where it is through, or the picture is clear again', () => {
   for (const end of [
     "Okay I'm through, fifty five, clear again.",
@@ -703,6 +769,33 @@ test('a crack that goes around has both its hours', () => {
           line,
           spoken(line).map(({ entry }) => entry && [entry.reading_ft, 'clock' in entry && entry.clock]),
         ]).toEqual([line, [[30, [from, to]]]]);
+});
+
+test('over the top from one hour to another has both, and how long it runs is its length', () => {
+  for (const [line, want] of [
+    [
+      "Broken pipe at forty, goes from nine o'clock over the top to three, about a foot of it.",
+      { is: 'broken', at: 40, to: 41, clock: [9, 3] },
+    ],
+    ['Crack at forty, from ten over the crown to two.', { is: 'crack', at: 40, clock: [10, 2] }],
+    [
+      'Hairline at fourteen along the bottom, it goes, uh, it goes a good two feet.',
+      { is: 'crack', at: 14, to: 16, clock: 6 },
+    ],
+  ] as const)
+    expect([line, spoken(line).map(short)]).toEqual([line, [want]]);
+});
+
+test('how deep the cleanout is, is a depth where the camera went in', () => {
+  for (const [said, depth] of [
+    ["Cleanout's four foot deep by the way.", 4],
+    ['This cleanout is about five feet deep.', 5],
+    ["The cleanout we're in is three and a half feet down.", 3.5],
+  ] as const)
+    expect([said, spoken(said).map(short)]).toEqual([said, [{ is: 'locate', at: 0, depth }]]);
+  expect(talked('Cleanout at forty.', 'That cleanout is three feet deep.').map(short)).toEqual([
+    { is: 'cleanout', at: 40 },
+  ]);
 });
 
 test('how an old pipe looks is where no pipe begins, and a piece of another ends where the old one is back', () => {

@@ -4,7 +4,7 @@ import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import type { SegmentRead } from '../logline/read-segment.js';
 import type { SentenceState } from './take-segment.js';
-import type { Talk } from './talk.js';
+import type { NarrationItem, Talk } from './talk.js';
 
 const plastics: readonly string[] = newPipeMaterials;
 
@@ -41,10 +41,7 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
     talk.reading = talk.pipeUntil;
     return true;
   }
-  if (typeof stretch === 'number' && from && from.value > 0 && isOther) {
-    talk.pipe = named;
-    return false;
-  }
+  if (typeof stretch === 'number' && from && from.value > 0 && isOther) return false;
   if (typeof stretch === 'number' && from) {
     talk.pipe = named;
     talk.pipeUntil = stretch;
@@ -81,7 +78,30 @@ export function followPipe(talk: Talk, said: SentenceState, draft: Draft, text: 
     return false;
   }
   if (stays || !placed) talk.pipe = named;
+  const isFirst = !talk.reading || /\b(?:all|whole|everything|entire)\b/i.test(text);
+  if (!placed && isFirst && !talk.firstPipe && named.material && !notInPlace.test(said.sentence.text))
+    talk.firstPipe = { pipe: named, said };
   return true;
+}
+
+/** "We'll be replacing it with PVC", "the house has cast iron inside": not what the line is of. */
+const notInPlace =
+  /\b(?:will|would|could|should|going\s+to|gonna|replac[a-z]+|install[a-z]*|recommend[a-z]*|quot[a-z]+|inside|house\s+has)\b|'ll\b/i;
+
+/** "Zero at the cap. Six inch clay.", and no other pipe all the way: the line is of it from the start. */
+export function onlyPipe({ firstPipe, pipe, items, pass, direction }: Talk): NarrationItem | undefined {
+  if (!firstPipe || items.some(({ entry }) => entry.kind === 'change')) return undefined;
+  const { said, pipe: first } = firstPipe;
+  const only = pipe?.material === first.material ? pipe : first;
+  const far = (pass === 'out') === (direction === 'downstream') ? 'downstream' : 'upstream';
+  return {
+    video_s: said.sentence.at(0),
+    sentence: said.sentence.text,
+    entry: { kind: 'change', reading_ft: 0, pass, [far]: only },
+    point: null,
+    certain: false,
+    assumed: [`${materialWords(first.material ?? 'unknown')} from zero on: no other pipe was named`],
+  };
 }
 
 /** "Eight inch clay", "nope, six inch": the pipe around the head, where the sentence before named nothing else. */
@@ -105,9 +125,19 @@ export function doubtFirstPipe(talk: Talk, entry: EntryDraft, text: string, assu
   );
 }
 
+/** "They put in a piece of PVC, 22 to 25": past it the pipe is what it was before. */
+const aRepair = /\b(?:repair|patch|piece|section|stick|chunk|splice|spliced)\b/i;
+
+/** The near side of a stretch of pipe is the pipe the head was in; the head comes out of it where it ends. */
+export function fillStretch(talk: Talk, start: EntryDraft, text: string, assumed: string[]): void {
+  const before = talk.pipe;
+  fillPipes(talk, start, assumed);
+  if (before && aRepair.test(text)) talk.pipe = before;
+}
+
 /** The near side of a change is the pipe the head was in; past the change it is in the next. */
 export function fillPipes(talk: Talk, entry: EntryDraft, assumed: string[]): void {
-  if (entry.kind !== 'change') return;
+  if (entry.kind !== 'change' || entry.to_ft !== undefined) return;
   const downstream = ((entry.pass ?? talk.pass) === 'out') === (talk.direction === 'downstream');
   const [near, far] = downstream
     ? (['upstream', 'downstream'] as const)
@@ -121,6 +151,7 @@ export function fillPipes(talk: Talk, entry: EntryDraft, assumed: string[]): voi
     assumed.push(`${materialWords(talk.pipe.material)} on the near side, as was said before`);
   }
   const next: Pipe | undefined = entry[far];
-  if (next) talk.pipe = next;
+  // "Bumps up to four inch": of the same pipe.
+  if (next) talk.pipe = next.material === undefined ? { ...talk.pipe, ...next } : next;
   talk.pipeUntil = undefined;
 }

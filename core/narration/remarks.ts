@@ -69,6 +69,7 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
     (water
       ? newest(talk, (entry) => isOpen(entry) && entry.kind === 'finding' && entry.finding === 'belly')
       : undefined) ?? newest(talk, isOpen);
+  if (!open && draft.finding !== undefined && endsAgain(talk, said, like, place)) return true;
   if (!open) return newest(talk, (entry) => like(entry) && entry.to_ft === place) !== undefined;
   const stretch = reachingTo(open.entry, place);
   const { inches, percent, size } = draft.fields;
@@ -78,6 +79,25 @@ export function takeEnd(talk: Talk, said: SentenceState, draft: Draft, text: str
   said.placed = { reading_ft: place };
   waterEnds(talk, open, place, /\b(?:see|picture)\b/i.test(text));
   amend(talk, said, open, accepted(stretch, more) ?? stretch);
+  return true;
+}
+
+/** A thing that was said to end is said to end a little farther on, ft. */
+const farther_ft = 3;
+
+/** "Thirty three, popped back up. Belly's done at thirty four": the end called last holds. */
+function endsAgain(
+  talk: Talk,
+  said: SentenceState,
+  like: (entry: EntryDraft) => boolean,
+  place: number,
+): boolean {
+  const item = newest(talk, like);
+  const { to_ft, pass } = item?.entry ?? {};
+  if (!item || to_ft === undefined || pass !== talk.pass) return false;
+  if (Math.abs(to_ft - place) > farther_ft) return false;
+  said.placed = { reading_ft: place };
+  amend(talk, said, item, { ...item.entry, to_ft: place });
   return true;
 }
 
@@ -266,6 +286,10 @@ const beginsWithStretch = new RegExp(stretchFirst);
 /** "Thirty eight to forty three.": where the thing just named at its first end lies. */
 const bareStretch = new RegExp(String.raw`${stretchFirst}\s*~?\d[\d.]*(?:\s*(?:feet|foot|ft))?\W*$`, 'i');
 
+/** "It's all under the driveway from fourteen to twenty", "I'm losing half an inch from …": not where a thing lies. */
+const ofSomethingElse =
+  /\b(?:under|beneath|below|past|along)\s+(?:the|that|their|his|her|this)\s+(?!pipe|water)[a-z]|\b(?:losing|lost|locat(?:e|ed|ing))\b/i;
+
 /** "Runs the length of the pipe from thirty to thirty three": both ends of the newest finding. */
 function stretched(
   talk: Talk,
@@ -281,7 +305,8 @@ function stretched(
   if (
     !onlyEnds &&
     (!/\b(?:runs|goes|continues|extends|it|that|all\s+the\s+way)\b/i.test(text) ||
-      beginsWithStretch.test(text))
+      beginsWithStretch.test(text) ||
+      ofSomethingElse.test(text))
   )
     return false;
   item.assumed = item.assumed.filter((each) => each !== noReadingGiven);
@@ -338,7 +363,9 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
   if (draft.fields.size !== undefined && howItIs.test(said.sentence.text)) more.size = draft.fields.size;
   // "six inch pipe, vitrified": no size of what was named before.
   if (/\d\s*-?(?:in|inch|")\s+(?:pipe|line|lateral)\b/i.test(text)) delete more.inches;
-  if ('inches' in more && standsIn(talk, said, more.inches)) return;
+  const deep = 'inches' in more ? { inches: more.inches } : { percent: more.percent };
+  if (('inches' in more || /\b(?:full|water)\b/i.test(said.sentence.text)) && standsIn(talk, said, deep))
+    return;
   const ofWater = 'inches' in more && /\bwater\b/i.test(text);
   const item = ofWater
     ? newest(talk, (entry) => entry.kind === 'finding' && entry.finding === 'belly')

@@ -2,14 +2,16 @@ import { anyMaterial } from '../idioms/pipes.js';
 import { aNumber } from '../number-words.js';
 import { normalize } from '../speech/normalize.js';
 import { meaningsIn } from '../speech/phrases.js';
-import type { Talk } from './talk.js';
+import { accessId, type Talk } from './talk.js';
 
 /** A sentence in words that no longer need the talk around it: "from there on" with the head's reading. The first way that fits. */
 export const rephrased = (talk: Talk, text: string, index: number): string =>
   fromZero(talk, text) ??
+  wayInDepth(talk, text) ??
   outOfWater(talk, text) ??
   roundAgain(talk, text) ??
   pieceEnds(talk, text) ??
+  pipeAgain(talk, text) ??
   fromThereOn(talk, text) ??
   thereItIs(talk, text, index) ??
   allTheWayTo(talk, text) ??
@@ -19,6 +21,18 @@ export const rephrased = (talk: Talk, text: string, index: number): string =>
   betweenTwo(text) ??
   sameTurn(talk, text) ??
   fromHere(talk, text);
+
+/** "Clay again", where a piece of pipe was said to end: what comes after it. */
+function pipeAgain({ items }: Talk, text: string): string | undefined {
+  const last = items.at(-1)?.entry;
+  const [, pipe] = againThen.exec(text) ?? [];
+  if (pipe === undefined || last?.kind !== 'change' || last.reading_ft === undefined) return undefined;
+  return last.upstream && last.downstream ? undefined : `at ${last.reading_ft} change to ${pipe}`;
+}
+const againThen = new RegExp(
+  String.raw`^\W*(?:(?:and|then|so|after\s+that|it's|it\s+is|we're|back|to|in|into|it\s+goes|the|same|old)[\s,]+)*(${anyMaterial})(?:\s+pipe)?\s+again(?:\s+(?:after\s+(?:that|it)|from\s+there(?:\s+on)?))?\W*$`,
+  'i',
+);
 
 /** "PVC for eight feet, then clay", before anything was read: of the first eight. */
 function fromZero(talk: Talk, text: string): string | undefined {
@@ -62,15 +76,36 @@ function pieceEnds({ items }: Talk, text: string): string | undefined {
 }
 
 const pipeFromThere = new RegExp(
-  String.raw`^\W*(?:(?:and|so|then)\s+)?(?:from\s+(?:there|here)|after\s+(?:that|this))(?:\s+(?:on|out|down|up))*\s*,?\s+(?:it's|it\s+is|we're\s+in(?:to)?|it\s+goes\s+to|you've\s+got|we've\s+got)\s+(?:(?:all|old|the|just)\s+)*(?=(?:[a-z]+\s+)?${anyMaterial}\b)`,
+  String.raw`^\W*(?:(?:and|so|then)\s+)?(?:from\s+(?:there|here)|(?:after|past|beyond)\s+(?:that|this|it))(?:\s+(?:on|out|down|up))*\s*,?\s+(?:it's|it\s+is|we're\s+in(?:to)?|it\s+goes\s+to|you've\s+got|we've\s+got)\s+(?:(?:all|old|the|just)\s+)*(?=(?:[a-z]+\s+)?${anyMaterial}\b)`,
   'i',
 );
 
-/** "Nineteen's the wall. From there it's clay tile": the pipe changes where the head is. */
+const pipeAfterThat = new RegExp(
+  String.raw`^\W*(?:(?:and|so|then|it's|it\s+is|we're\s+in|all|old|just)\s+)*(?=((?:[a-z]+\s+inch\s+)?${anyMaterial})\b)\1(?:\s+pipe)?(?:\s+all)?\s*,?\s+(?:(?:on\s+)?from\s+(?:there|here)|after\s+(?:that|this)|on\s+out)(?:\s+(?:on|out|down|up))*(?=\s*(?:$|[,.;]))`,
+  'i',
+);
+
+/** "Nineteen's the wall. From there it's clay tile", "cast iron from there": the pipe changes where the head is. */
 function fromThereOn({ reading, pipe }: Talk, text: string): string | undefined {
-  if (reading === undefined || pipe === undefined || !pipeFromThere.test(text)) return undefined;
-  return text.replace(pipeFromThere, `at ${reading} change to `);
+  if (reading === undefined) return undefined;
+  const [, after] = pipeAfterThat.exec(text) ?? [];
+  if (after !== undefined)
+    return meaningsIn(after).some((each) => each.is === 'material' && each.material === pipe?.material)
+      ? undefined
+      : text.replace(pipeAfterThat, `at ${reading} change to ${after}`);
+  const [lead = ''] = pipeFromThere.exec(text) ?? [];
+  if (pipe === undefined && !/\b(?:after|past|beyond)\b/i.test(lead)) return undefined;
+  return lead !== '' ? text.replace(pipeFromThere, `at ${reading} change to `) : undefined;
 }
+
+/** "Cleanout's four foot deep by the way": the one the camera went in by, as long as no other was named. */
+function wayInDepth({ points }: Talk, text: string): string | undefined {
+  const [, deep] = depthOfWayIn.exec(text) ?? [];
+  const isOnly = points.every(({ id, kind }) => id === accessId || kind !== 'cleanout');
+  return deep !== undefined && isOnly ? `at zero located, depth ${deep}` : undefined;
+}
+const depthOfWayIn =
+  /^\W*(?:(?:and|so|okay|now)\W+)*(?:(?:the|this|our|my|that)\s+)?(?:(?:house|front|street|yard|downstairs)\s+)?(?:cleanout|clean\s+out)(?:\s+(?:here|we're\s+in|i'm\s+in|i\s+went\s+in))?(?:'s|\s+is|\s+was)\s+(?:(?:about|around|maybe|like|only|right\s+at|probably)\s+)*([a-z\d' -]{1,30}?\s*(?:feet|foot|ft|')(?:\s+[a-z\d]+)?)\s+(?:deep|down)\b(?:[\s,]+(?:by\s+the\s+way|there|here|so|below\s+grade))?\W*$/i;
 
 const twoPlaces =
   /^(\W*(?:(?:and|so|okay|at|around|about)\s+)*)([a-z\d. -]+?)\s*,\s*([a-z\d. -]+?)(?:\s+(?:foot|feet|ft))?(?:\s*,\s+|\s+)(?!(?:and|of|to|or|through|foot|feet|ft|in|inch(?:es)?|percent|degrees?|point|hundred|o'?clock)\b)(?=[a-z])/i;

@@ -17,13 +17,15 @@ export function accepted(entry: EntryDraft, more: Record<string, unknown>): Entr
   return took || Object.keys(more).length === 0 ? next : undefined;
 }
 
+/** "half under water": for a belly, a fraction of the pipe is a size. */
+export function ofBelly({ percent, ...rest }: Record<string, unknown>): Record<string, unknown> {
+  return typeof percent === 'number' ? { ...rest, size: sizeOfShare(percent) } : rest;
+}
+
 /** Adds measures to an item as far as they fit its kind; false where none does. */
 export function takeFields(item: NarrationItem, said: Record<string, unknown>): boolean {
-  // "half under water": for a belly, a fraction of the pipe is a size.
-  const share = item.entry.kind === 'finding' && item.entry.finding === 'belly' ? said.percent : undefined;
-  const { percent: _, ...rest } = said;
-  const more = typeof share === 'number' ? { ...rest, size: sizeOfShare(share) } : said;
-  const next = accepted(item.entry, more);
+  const isBelly = item.entry.kind === 'finding' && item.entry.finding === 'belly';
+  const next = accepted(item.entry, isBelly ? ofBelly(said) : said);
   if (!next) return false;
   item.entry = next;
   return true;

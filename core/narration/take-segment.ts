@@ -12,7 +12,7 @@ import { endsLast, takeEnd, takeRemark } from './remarks.js';
 import { takeLater } from './said-later.js';
 import { placeUnderWater } from './under-water.js';
 import { beginTest } from './water-tests.js';
-import { doubtFirstPipe, fillPipes, followPipe, namePlastic } from './pipes.js';
+import { doubtFirstPipe, fillPipes, fillStretch, followPipe, namePlastic } from './pipes.js';
 import type { Sentence } from './sentences.js';
 import {
   amend,
@@ -220,12 +220,14 @@ function proposeAll(talk: Talk, said: SentenceState, at: number, about: Understo
     ...(taken.includes(noReadingGiven) ? { noReading: true } : {}),
   });
   const [only, ...ends] = endsOfPipe(entry, draft, contextOf(talk).context);
+  if (entry.to_ft !== undefined) fillStretch(talk, only, said.sentence.text, assumed);
   const [hour, otherHour] = draft.clocks ?? [];
   const first = hour === undefined ? only : { ...only, clock: hour };
   propose(talk, said, own, text, item(first, finished.point ?? null, assumed));
   if (otherHour !== undefined)
     propose(talk, said, own, text, item({ ...only, clock: otherHour }, null, [...assumed]));
-  for (const end of ends) propose(talk, said, true, text, item(end, null, []));
+  const byLength = draft.long_ft === undefined ? {} : { byLength: true as const };
+  for (const end of ends) propose(talk, said, true, text, { ...item(end, null, []), ...byLength });
   // "19 to 31 cast iron, heavy scale": what is named beside it lies all along.
   if (ends.length > 0 && entry.reading_ft !== undefined)
     said.placed = { reading_ft: entry.reading_ft, to_ft: entry.to_ft };
@@ -422,10 +424,14 @@ const isWayIn = ({ point }: Draft): boolean =>
   ['cleanout', 'access', 'fixture', 'building', 'tree', 'other'].includes(point.kind);
 
 /** "It's", "that whole belly": refers to something already named. */
-const refersBack = /^\W*(?:(?:so|and|well|but)\s+)*(?:it|its|it's|that|this|these|those|they|the|which)\b/i;
+const refersBack =
+  /^\W*(?:(?:so|and|well|but|i'd\s+(?:say|guess)|i'm\s+guessing|looks\s+like|probably|maybe)\s+)*(?:it|its|it's|that|this|these|those|they|the|which)\b/i;
 /** "That belly is about fifteen feet": its length, not a reading. */
 const tellsLength =
   /(?:\b(?:is|was|it's|runs|goes|be)|'s)\s+(?:(?:just|going|gonna|to|be|probably)\s+)*(?:about\s+|around\s+|~\s*|like\s+)?\d+(?:\.\d+)?\s*(?:feet|ft|foot)\b(?!\s+(?:in|out|down)\b)/i;
+
+/** A length called by eye, such as "four foot worth", is this far off at most, ft. */
+const roughly_ft = 2;
 
 const isOtherHour = (one: EntryDraft, other: EntryDraft): boolean =>
   one.clock !== undefined && String(one.clock) !== String(other.clock);
@@ -469,7 +475,7 @@ function sameAsBefore(
       item.entry.reading_ft !== undefined &&
       entry.reading_ft !== undefined &&
       entry.kind !== 'test' &&
-      Math.abs(item.entry.reading_ft - entry.reading_ft) <= within,
+      Math.abs(item.entry.reading_ft - entry.reading_ft) <= (item.byLength ? roughly_ft : within),
   );
 }
 
@@ -478,6 +484,7 @@ function propose(talk: Talk, said: SentenceState, own: boolean, text: string, it
   const same = sameAsBefore(talk, said, item, own, text);
   if (same) {
     const { reading_ft, ...more } = entry;
+    delete same.byLength;
     same.entry = {
       ...same.entry,
       ...withPipes(same.entry, more),

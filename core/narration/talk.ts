@@ -19,12 +19,20 @@ export interface NarrationItem {
   assumed: string[];
   /** Nothing gives its place: it has to be read from the video. */
   noReading?: true;
+  /** Its place follows from a length called by eye: a reading called later holds. */
+  byLength?: true;
 }
 
 /** Speech that proposes nothing. */
 export interface NarrationNote {
   readonly video_s: number | null;
   readonly sentence: string;
+}
+
+/** A sentence, and its place among all. */
+export interface SpokenSentence {
+  readonly index: number;
+  readonly sentence: Pick<Sentence, 'text' | 'at'>;
 }
 
 /** State while a narration is read. */
@@ -55,6 +63,8 @@ export interface Talk {
   plastic?: Pipe['material'];
   /** The pipe around the head. */
   pipe?: Pipe | undefined;
+  /** The pipe named before anything was read: what the line begins in. */
+  firstPipe?: { readonly pipe: Pipe; readonly said: SpokenSentence };
   /** Pipe stated to extend this far from the counter's zero, ft, until the next pipe is named. */
   pipeUntil?: number | undefined;
   readonly points: (Point & { reading_ft?: number | undefined })[];
@@ -113,7 +123,7 @@ export function amend(
 /** Proposes an entry that this sentence alone says, without a point of its own. */
 export function add(
   talk: Talk,
-  { index, sentence }: { readonly index: number; readonly sentence: Pick<Sentence, 'text' | 'at'> },
+  { index, sentence }: SpokenSentence,
   entry: EntryDraft,
   assumed: string[] = [],
 ): void {

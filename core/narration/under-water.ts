@@ -1,5 +1,5 @@
 import type { EntryDraft } from '../logline/context.js';
-import { accepted, takeFields } from './said-later.js';
+import { accepted, ofBelly, takeFields } from './said-later.js';
 import type { SentenceState } from './take-segment.js';
 import { add, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
 
@@ -45,18 +45,18 @@ export function placeUnderWater(talk: Talk, entry: EntryDraft, assumed: string[]
   Object.assign(entry, { reading_ft: under.reading_ft, to_ft: under.to_ft });
 }
 
-/** "We go under water … it's about two inches": the depth of the belly that the camera is in, called before or not. */
-export function standsIn(talk: Talk, said: SentenceState, inches: unknown): boolean {
+/** "We go under water … it's about two inches", "a third full": of the belly that the camera is in, called before or not. */
+export function standsIn(talk: Talk, said: SentenceState, more: Record<string, unknown>): boolean {
   const under = underNow(talk);
   if (!under) return false;
   const called = bellyNear(talk, under.reading_ft, sameBelly_ft);
   if (called) {
-    if (!takeFields(called, { inches })) return false;
+    if (!takeFields(called, more)) return false;
     join(talk, called, said.sentence.text, said.index);
   } else {
     const entry = accepted(
       { ...under, kind: 'finding', finding: 'belly', why: undefined } as unknown as EntryDraft,
-      { inches },
+      ofBelly(more),
     );
     if (!entry) return false;
     add(talk, said, entry, [liesThere]);

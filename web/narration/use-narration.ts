@@ -110,29 +110,37 @@ export function useNarration(
 const shifted = (cues: readonly Cue[], by_s: number) =>
   cues.map((cue) => ({ ...cue, start_s: cue.start_s === null ? null : cue.start_s + by_s }));
 
-/** The proposals, then the sentences that propose nothing, each with its decision. */
+/** The pipe all along, the proposals in spoken order, then the sentences that propose nothing, each with its decision. */
 function proposalsOf(said: Narration | undefined, verdicts: StoredReview['verdicts']): Proposal[] {
+  const pipe = said?.pipe && proposal('pipe', said.pipe, verdicts);
+  // A sentence that only named the pipe stands beside it, not among the notes too.
+  const notes = (said?.notes ?? []).map((note, index) => ({ note, key: `note ${index}` }));
   return [
-    ...(said?.items ?? []).map((item, index): Proposal => ({
-      key: `item ${index}`,
-      item,
-      note: undefined,
-      video_s: item.video_s,
-      sentence: item.sentence,
-      says: sayItem(item),
-      verdict: verdicts[`item ${index}`],
-    })),
-    ...(said?.notes ?? []).map((note, index): Proposal => ({
-      key: `note ${index}`,
-      item: undefined,
-      note,
-      video_s: note.video_s,
-      sentence: note.sentence,
-      says: 'proposes nothing',
-      verdict: verdicts[`note ${index}`],
-    })),
+    ...(pipe ? [pipe] : []),
+    ...(said?.items ?? []).map((item, index) => proposal(`item ${index}`, item, verdicts)),
+    ...notes
+      .filter(({ note }) => note.sentence !== pipe?.sentence || note.video_s !== pipe.video_s)
+      .map(({ note, key }): Proposal => ({
+        key,
+        item: undefined,
+        note,
+        video_s: note.video_s,
+        sentence: note.sentence,
+        says: 'proposes nothing',
+        verdict: verdicts[key],
+      })),
   ];
 }
+
+const proposal = (key: string, item: NarrationItem, verdicts: StoredReview['verdicts']): Proposal => ({
+  key,
+  item,
+  note: undefined,
+  video_s: item.video_s,
+  sentence: item.sentence,
+  says: sayItem(item),
+  verdict: verdicts[key],
+});
 
 /** A proposal as a line of the log, for editing. */
 function lineOf({ item, sentence, verdict }: Proposal, line: Line, context: LogContext): string {
