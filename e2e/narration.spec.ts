@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { axeFaults } from './support/axe.js';
+import { jobTitled } from './support/headless.js';
 import { expect, keptPages, test } from './support/server.js';
 
 test.use({ serviceWorkers: 'allow' });
@@ -93,7 +94,7 @@ test('captions keep their moments, shifted by one offset; what is certain is acc
   await panel.getByRole('button', { name: 'Put away' }).click();
   await give(
     'good.vtt',
-    'WEBVTT\n\n01:10.000 --> 01:15.000\ncrack at forty\n\n01:15.000 --> 01:20.000\nsome more roots\n',
+    'WEBVTT\n\n00:50.000 --> 00:55.000\nsix inch clay\n\n01:10.000 --> 01:15.000\ncrack at forty\n\n01:15.000 --> 01:20.000\nsome more roots\n',
   );
   await expect(panel.getByText('1:10')).toBeVisible();
   await panel.getByLabel('Video is later by, s').fill('20');
@@ -101,10 +102,16 @@ test('captions keep their moments, shifted by one offset; what is certain is acc
   await panel.getByRole('button', { name: 'Accept all that are certain' }).click();
   await expect(panel.getByRole('button', { name: 'Write 1 into the log' })).toBeVisible();
   // What was said without feet is written too, to be located from the video.
-  await panel.getByRole('button', { name: 'Accept', exact: true }).nth(1).click();
-  await panel.getByRole('button', { name: 'Write 2 into the log' }).click();
+  await panel.getByRole('button', { name: 'Accept', exact: true }).nth(2).click();
+  // So is the one pipe that was named: of the line, not of a place.
+  const pipe = panel.getByRole('listitem', { name: /pipe of this line.*6 in clay/i });
+  await pipe.getByRole('button', { name: 'Accept' }).click();
+  await panel.getByRole('button', { name: 'Write 3 into the log' }).click();
   await expect(row(page, /^.*Crack/)).toContainText('1:30');
   await expect(page.getByText(/to read from the video.*its reading/)).toBeVisible();
+  await expect(page.getByTestId('saved')).toHaveText('Saved');
+  const job = await jobTitled(page, server.url, '6 Talking Lane');
+  expect(job.lines[0]?.pipe).toEqual({ material: 'clay', diameter_in: 6 });
 });
 
 test('on a phone a talk is read, gone through and written with the thumb alone, without the server', async ({

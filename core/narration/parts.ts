@@ -1,10 +1,11 @@
-import type { Point } from '../job/schema.js';
+import type { Line, Pipe, Point } from '../job/schema.js';
 import { partId } from '../logline/context.js';
 import type { LogContext, LogPart } from '../logline/parse.js';
 import { newPoint } from '../logline/points.js';
 import { pointWords, sayEntry } from '../speech/say.js';
 import { saySides } from '../logline/change.js';
 import { missingFrom } from '../logline/questions.js';
+import type { Narration } from './narrate.js';
 import { accessId, mainId, type NarrationItem } from './talk.js';
 
 /** Placeholder for the previous part, until all parts are in order. */
@@ -79,6 +80,15 @@ export function narrationParts(
   });
 }
 
+/** The pipe that the talk named all along: none where it named no single one, or the line is known to be of it. */
+export function pipeToSet({ pipe }: Narration, line: Pick<Line, 'pipe'>): Pipe | undefined {
+  if (pipe?.entry.kind !== 'change') return undefined;
+  const { material, diameter_in = line.pipe?.diameter_in } =
+    pipe.entry.downstream ?? pipe.entry.upstream ?? {};
+  if (material === line.pipe?.material && diameter_in === line.pipe?.diameter_in) return undefined;
+  return { material, ...(diameter_in === undefined ? {} : { diameter_in }) };
+}
+
 /** The description of an item, without its note. */
 export function sayItem(
   { entry, point }: NarrationItem,
@@ -92,6 +102,14 @@ export function sayItem(
   return sides ? `${says}: ${sides}` : says;
 }
 
+/** The end of the line with how it is joined to the main, where that was said. */
+function joinedTo(said: Point | null, { points, end }: LogContext): Point | undefined {
+  const main = points.find(({ id }) => id === end);
+  if (!main || said?.connection === undefined) return undefined;
+  const { reading_ft: _, ...known } = main;
+  return { ...known, connection: said.connection };
+}
+
 /** The point of the line that an item reads; a new one where there is none. */
 function pointFor(
   { entry, point }: NarrationItem,
@@ -100,7 +118,7 @@ function pointFor(
   own: Map<string, Point>,
   context: LogContext,
 ): { id: string; point: Point | undefined } {
-  if (id === mainId) return { id: context.end, point: undefined };
+  if (id === mainId) return { id: context.end, point: joinedTo(point, context) };
   if (id === accessId && context.access !== undefined) return { id: context.access, point: undefined };
   const before = own.get(id);
   if (before) return { id: before.id, point: undefined };

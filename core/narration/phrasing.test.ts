@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import type { EntryDraft, LogContext } from '../logline/context.js';
+import type { LogContext } from '../logline/context.js';
 import { parseLogLine } from '../logline/parse.js';
-import type { Point } from '../job/schema.js';
 import {
   aboutAsMuch,
   atPlace,

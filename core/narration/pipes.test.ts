@@ -1,6 +1,7 @@
 import { materials, inWords } from '../test/phrasings.js';
 import { cues, short, spoken, talked } from '../test/in-short.js';
 import { narrate } from './narrate.js';
+import { narrationParts, pipeToSet } from './parts.js';
 
 // Which pipe lies where, as it is said while the camera goes through it: common practice.
 
@@ -25,6 +26,38 @@ test('the one pipe that is named lies all along, as a proposal apart from the ot
         ['Alright, pushing out.', first],
       ]);
     }
+});
+
+test('the pipe of the line is proposed only where the line is not known to be of it', () => {
+  const said = narrate(cues(['Six inch clay.', 'Roots at nine.']));
+  expect(pipeToSet(said, {})).toEqual({ material: 'clay', diameter_in: 6 });
+  expect(pipeToSet(said, { pipe: { material: 'clay', diameter_in: 4 } })).toEqual({
+    material: 'clay',
+    diameter_in: 6,
+  });
+  expect(pipeToSet(said, { pipe: { material: 'clay', diameter_in: 6, piece_ft: 2 } })).toBeUndefined();
+  // Where no size was said, the line keeps its own.
+  const unsized = narrate(cues(["It's all clay.", 'Roots at nine.']));
+  expect(pipeToSet(unsized, { pipe: { material: 'abs', diameter_in: 4 } })).toEqual({
+    material: 'clay',
+    diameter_in: 4,
+  });
+  expect(pipeToSet(unsized, { pipe: { material: 'clay', diameter_in: 4 } })).toBeUndefined();
+});
+
+test('how it is joined is written of the line’s own end', () => {
+  const { items } = narrate(cues(["Tapped in at the main at fifty-nine, saddle's good."]));
+  const context = {
+    pass: 'out',
+    end: 'M1',
+    points: [{ id: 'M1', kind: 'main', name: 'city main' }],
+  } as const;
+  expect(narrationParts(items, context)).toMatchObject([
+    {
+      entry: { kind: 'point', point: 'M1', reading_ft: 59 },
+      point: { id: 'M1', kind: 'main', name: 'city main', connection: 'saddle' },
+    },
+  ]);
 });
 
 test.each([

@@ -199,7 +199,7 @@ function Row({ proposal, hand, seek, onAccept, onRefuse, onMend }: RowProps) {
         {item && (
           <Text textDecoration={refused ? 'line-through' : 'none'}>
             <strong>{verdict?.is === 'mended' ? verdict.line : says}</strong>
-            <chakra.span color="soft"> · {item.entry.pass ?? 'back'}</chakra.span>
+            {!proposal.set && <chakra.span color="soft"> · {item.entry.pass ?? 'back'}</chakra.span>}
             {item.assumed.length > 0 && verdict?.is !== 'mended' && (
               <chakra.span color="signalInk"> · assumed: {item.assumed.join('; ')}</chakra.span>
             )}

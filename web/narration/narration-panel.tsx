@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { lineHead, type Edit } from '../../core/edits/index.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import type { LogContext } from '../../core/logline/parse.js';
 import { idMark } from '../api/client';
@@ -28,13 +29,18 @@ interface Props {
  */
 export function NarrationPanel({ line, run, change, context, hand, seek, onClose }: Props) {
   const dialog = useRef<HTMLDivElement>(null);
-  const { source, faults, parts } = hand;
+  const { source, faults, parts, pipe } = hand;
   useEffect(() => {
     dialog.current?.focus();
   }, []);
   const write = async () => {
-    if (parts.length === 0) return;
-    const edits = editsOf(parts, line, run, { mark: idMark() });
+    if (parts.length === 0 && !pipe) return;
+    // What is written of the line's points holds its pipe too.
+    const piped = pipe ? { ...line, pipe } : line;
+    const edits: Edit[] = [
+      ...(pipe ? [{ kind: 'line', line: line.id, set: lineHead(piped) } as const] : []),
+      ...editsOf(parts, piped, run, { mark: idMark() }),
+    ];
     try {
       await change.edit(edits);
     } catch {
@@ -85,7 +91,8 @@ const CaptionFaults = ({ faults }: Pick<NarrationReview, 'faults'>) =>
   );
 
 function Foot({ hand, write }: { hand: NarrationReview; write: () => Promise<void> }) {
-  const { parts, proposals } = hand;
+  const { parts, pipe, proposals } = hand;
+  const count = parts.length + (pipe ? 1 : 0);
   return (
     <Flex
       gap={{ base: '2', md: '3' }}
@@ -95,8 +102,8 @@ function Foot({ hand, write }: { hand: NarrationReview; write: () => Promise<voi
       wrap="wrap"
       align="center"
     >
-      <Press type="button" look="signal" disabled={parts.length === 0} onClick={() => void write()}>
-        Write {parts.length} into the log
+      <Press type="button" look="signal" disabled={count === 0} onClick={() => void write()}>
+        Write {count} into the log
       </Press>
       <Press type="button" px={{ base: '3', md: '4' }} onClick={hand.acceptCertain}>
         Accept all that are certain

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Line, Point, Run } from '../../core/job/schema.js';
+import type { Line, Pipe, Point, Run } from '../../core/job/schema.js';
 import { parseLogLine, type LogContext, type LogPart } from '../../core/logline/parse.js';
 import { printLogLine } from '../../core/logprint/print.js';
+import { sayPipe } from '../../core/speech/say.js';
 import { captionFormat, readCaptions, type CaptionFault, type Cue } from '../../core/captions.js';
 import {
   narrate,
@@ -9,7 +10,7 @@ import {
   type NarrationItem,
   type NarrationNote,
 } from '../../core/narration/narrate.js';
-import { inOrder, narrationParts, sayItem } from '../../core/narration/parts.js';
+import { inOrder, narrationParts, pipeToSet, sayItem } from '../../core/narration/parts.js';
 import { useStoredReview, type Source, type StoredReview, type Verdict } from './stored-review';
 
 /** One row of the review: a proposal, or a sentence that proposes nothing. */
@@ -21,6 +22,8 @@ export interface Proposal {
   readonly sentence: string;
   readonly says: string;
   readonly verdict: Verdict | undefined;
+  /** Accepted, it is the line's pipe rather than an entry of the log. */
+  readonly set?: Pipe | undefined;
 }
 
 export interface NarrationReview {
@@ -30,6 +33,8 @@ export interface NarrationReview {
   /** Cues with the time shift, for the track beside the video; empty without times. */
   readonly cues: readonly Cue[];
   readonly parts: readonly LogPart[];
+  /** The line's pipe as it would be written. */
+  readonly pipe: Pipe | undefined;
   read: (source: Source) => void;
   shift: (seconds: number) => void;
   decide: (key: string, verdict: Verdict | undefined) => void;
@@ -72,7 +77,8 @@ export function useNarration(
   );
   const shift_s = source?.shift_s ?? 0;
   const cues = useMemo(() => shifted(ready?.cues ?? [], shift_s), [ready, shift_s]);
-  const proposals = proposalsOf(said, kept?.verdicts ?? {});
+  const pipe = useMemo(() => said && pipeToSet(said, line), [said, line]);
+  const proposals = proposalsOf(said, pipe, kept?.verdicts ?? {});
   const change = (next: (now: StoredReview) => StoredReview) => {
     setKept((now) => now && next(now));
   };
@@ -81,7 +87,15 @@ export function useNarration(
     faults: ready?.faults ?? [],
     proposals,
     cues,
-    parts: inOrder(partsOf(proposals, context, { shift_s, clip }), context),
+    pipe: proposals.find(({ set, verdict }) => set && verdict?.is === 'accepted')?.set,
+    parts: inOrder(
+      partsOf(
+        proposals.filter((each) => !isLinePipe(each)),
+        context,
+        { shift_s, clip },
+      ),
+      context,
+    ),
     lineOf: (proposal) => lineOf(proposal, line, context),
     read(next) {
       setKept({ source: next, verdicts: {} });
@@ -111,8 +125,12 @@ const shifted = (cues: readonly Cue[], by_s: number) =>
   cues.map((cue) => ({ ...cue, start_s: cue.start_s === null ? null : cue.start_s + by_s }));
 
 /** The pipe all along, the proposals in spoken order, then the sentences that propose nothing, each with its decision. */
-function proposalsOf(said: Narration | undefined, verdicts: StoredReview['verdicts']): Proposal[] {
-  const pipe = said?.pipe && proposal('pipe', said.pipe, verdicts);
+function proposalsOf(
+  said: Narration | undefined,
+  set: Pipe | undefined,
+  verdicts: StoredReview['verdicts'],
+): Proposal[] {
+  const pipe = set && said?.pipe && { ...proposal('pipe', said.pipe, verdicts), says: sayLinePipe(set), set };
   // A sentence that only named the pipe stands beside it, not among the notes too.
   const notes = (said?.notes ?? []).map((note, index) => ({ note, key: `note ${index}` }));
   return [
@@ -131,6 +149,8 @@ function proposalsOf(said: Narration | undefined, verdicts: StoredReview['verdic
       })),
   ];
 }
+
+const sayLinePipe = (pipe: Pipe) => `The pipe of this line, where no change says otherwise: ${sayPipe(pipe)}`;
 
 const proposal = (key: string, item: NarrationItem, verdicts: StoredReview['verdicts']): Proposal => ({
   key,
@@ -164,6 +184,8 @@ function lineWords(text: string, { kind, connection, degrees, diameter_in }: Poi
   ];
   return text.replace(/#(?:"(?:[^"]|"")*"|\S+)/, words.filter(Boolean).join(' '));
 }
+
+const isLinePipe = ({ set, verdict }: Proposal) => set !== undefined && verdict?.is !== 'mended';
 
 /** What would be written: accepted proposals, edited ones as typed, sentences kept as notes. */
 function partsOf(
