@@ -24,6 +24,11 @@ export const debrisIdioms: readonly Idiom[] = [
     /(?<!\bof\s+(?:hard(?:ened)?\s+|dried\s+)?)\b(concrete|grout|cement|mortar)\s+(?:(?:laying|lying|sitting|stuck|all|down)\s+)*(?:in|on|along)\s+the\s+(?:bottom|invert|floor)(?:\s+of\s+(?:the|our)\s+(?:pipe|line))?/gi,
     ([, what = '']) => `hardened ${what} in the bottom`,
   ],
+  // "mortar's hanging down, takes up ten percent"
+  [
+    /(?<!\bexcess\s+)\b(mortar|grout|cement|concrete|oakum|sealant)(?:'s|\s+is)?\s+(?:hanging|sticking|poking|squeezed|oozing)\s+(?:(?:down|in|out|into)\s+)*(?:(?:the\s+)?(?:pipe|line)\b)?(?:\s*,\s+(?:it\s+)?(?:takes|taking|takes\s+up|blocks|blocking)(?:\s+up)?)?/gi,
+    ([, what = '']) => `sticks in ${quoted(what)} `,
+  ],
   // "patch of concrete in the invert": what lies in the pipe, no pipe.
   [
     /\b(?:an?\s+)?(?:patch|blob|glob|lump|slug|puddle|spill|bit|dab)\s+of\s+(?:hard(?:ened)?\s+|dried\s+)?(?:concrete|grout|mortar|cement)\b/gi,

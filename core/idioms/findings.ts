@@ -119,6 +119,11 @@ export const findingIdioms: readonly Idiom[] = [
     /\b(?:that\s+|it\s+)?(?:starts|begins)\s+(?:at|on)\s+(?:the\s+)?(?:(?:crown|top)\b|([a-z\d]+)\s+o'?\s?clock)\s*,?\s+and\s+(?:it\s+)?(?:comes|goes|runs|wraps|works|curls)\s+(?:(?:all\s+the\s+way|around|round|down|over)\s+)*to\s+(?:about\s+)?(?=[a-z\d]+\s+o'?\s?clock\b)/gi,
     ([, hour = '12']) => `from ${hour} o'clock to `,
   ],
+  // "pipe's sheared, it's over half an inch to the right"
+  [
+    /\b(?:the\s+)?(pipe|joint|line|hub|bell)(?:'s|\s+is|\s+has)\s+(?:been\s+|all\s+)?sheared(?:\s+off)?(?:\s*,\s+(?:it's|it\s+is|and|moved|shoved|kicked)\s+(?:moved\s+|shoved\s+)?over\s+(?=half|a\b|an\b|three|one|\d))?/gi,
+    ([, what = '']) => (/joint|hub|bell/i.test(what) ? 'offset joint ' : 'offset '),
+  ],
   // "from nine o'clock over the top to three"
   [
     /\b(?:(?:goes|runs|is|it's)\s+)?from\s+([a-z\d]+)(?:\s+o'?\s?clock)?\s+(?:all\s+the\s+way\s+)?(?:up\s+|right\s+)?(?:over|across|through|around)\s+(?:the\s+)?(?:top|crown)\s+(?:and\s+)?(?:(?:down|over|around)\s+)*to\s+([a-z\d]+)(?:\s+o'?\s?clock)?(?=\s*(?:$|[,.;]))/gi,

@@ -39,6 +39,8 @@ const shorthand: readonly Idiom[] = (
     ['brkn', 'broken'],
     ['bot(?=\\.?\\s+(?:gone|missing|worn|rotted|out|of)\\b)', 'bottom'],
     ['(?<!\\d\\s*)rt(?=\\.?\\s*(?:$|[,;]|capd?\\b|live\\b|dead\\b|active\\b|side\\b))', 'right'],
+    ['(?<=\\b(?:bend|turn|ell|elbow|sweep)\\s+\\d[\\d.]*\\s*(?:deg\\s*)?)rt', 'right'],
+    ['(?<=\\b(?:bend|turn|ell|elbow|sweep)\\s+\\d[\\d.]*\\s*(?:deg\\s*)?)lt', 'left'],
     ['rt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'right'],
     ['lt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'left'],
     ['w\\/l', 'water level'],

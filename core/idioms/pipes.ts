@@ -241,8 +241,8 @@ export const pipeIdioms: readonly Idiom[] = [
     'lined',
   ],
   [
-    /\bliner\s+(?:stops|ends|quits)\s+((?:just\s+)?(?:(?:an?|a\s+couple(?:\s+of)?|a\s+few|some|\d+(?:\.\d+)?)\s+(?:inch(?:es)?|feet|foot|ft)\s+)?short\s+of\s+(?:the\s+)?(?:city\s+)?main)\b/gi,
-    ([, short = '']) => `liner ends ${quoted(short)}`,
+    /\bliner\s+(?:stops|ends|quits)(?<at>\s+at\s+~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?)?\s*,?\s+((?:(?:about|maybe|just)\s+)*(?:(?:an?|a\s+couple(?:\s+of)?|a\s+few|some|\d+(?:\.\d+)?)\s+(?:inch(?:es)?|feet|foot|ft)\s+)?(?:short|shy)\s+of\s+(?:the\s+)?(?:city\s+)?main)\b/gi,
+    ([, at = '', short = '']) => `liner ends${at} ${quoted(short)}`,
   ],
   [
     new RegExp(String.raw`\b((?:pipe\s+)?burst(?:ed)?)\s+(?:in\s+)?(?=${anyMaterial}\b)`, 'gi'),
@@ -263,6 +263,11 @@ export const pipeIdioms: readonly Idiom[] = [
       'gi',
     ),
     ([, pipe = '']) => `${pipe} toward the street`,
+  ],
+  // "plastic, looks like sdr35": which plastic.
+  [
+    /\bplastic(?:\s+pipe)?\s*,\s+(?:(?:it|that|and|this|i|probably|maybe|it's|that's|looks?|like|think|believe|the)\s+)+(?=(?:abs|pvc|sdr\s?-?\s?35|sdr|schedule\s+40|sch\.?\s?40|hdpe|white|green|black)\b)/gi,
+    '',
   ],
   // "pvc shoved inside the clay": one, then the other.
   [

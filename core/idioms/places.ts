@@ -76,6 +76,14 @@ export const stretchIdioms: readonly Idiom[] = [
     ),
     'another one ',
   ],
+  // "14, 15, 16 and 17, all got the same stuff"
+  [
+    new RegExp(
+      String.raw`^\W*(?:(?:and|then|at)\s+)*((?:${aNumber}[a-z\d. -]*?(?:,\s*(?:and\s+)?|\s+and\s+))+${aNumber}[a-z\d. -]*?),?\s+(?:(?:they|are)\s+)*all\s+(?:of\s+them\s+)?(?:(?:got|have|has|had|with|look|are)\s+)?(?:about\s+)?the\s+same(?:\s+(?:stuff|thing|deal|story|amount))?(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([, list = '']) => `same thing at ${list.replace(/,\s*(?:and\s+)?(?=[^,]*$)/, ' and ')}`,
+  ],
   // "11.5, another joint, same deal", "next joint, 12, same deal"
   [
     /\b(?:another|next|the\s+next)\s+(?:joint|hub|bell)\s*,?\s+(?=(?:(?:at\s+)?[a-z\d. -]{1,24}?,\s+)?same\s+(?:thing|deal|story)\b)/gi,
@@ -314,6 +322,11 @@ export const placeFigures: readonly Idiom[] = [
   [
     /\bat\s+(1[0-2]|[1-9])\s*,\s+(?=(?:(?:at|about|around)\s+)?(?:1[0-2]|[1-9])(?::[0-5]\d)?\s+o'clock)/gi,
     ([, at = '']) => `at ${at} ft, `,
+  ],
+  // "a third of the pipe's gone by 8": how far on it is as bad, no hour.
+  [
+    /(?<=\d\s*(?:%|percent)\s*(?:(?:of\s+(?:it|the\s+pipe)|is|gone|closed|blocked|full)\s+)*)\s*\b(?:gone|closed|blocked|full|shut|left)?\s*by\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;,]))/gi,
+    '',
   ],
   // "at 9 there's a hole in the bottom"
   [
@@ -741,6 +754,13 @@ export const placeFigures: readonly Idiom[] = [
   [
     afterPlace(
       String.raw`(?:(?:okay|ok|so|now|and|whoa|wow|oh|ooh|man|boy|yeah)[\s,]+)*(?:that's|that\s+is|this\s+is|it's|is|this\s+one(?:'s|\s+is|\s+here's|\s+here\s+is))\s+(?:a\s+)?(?:(?:real(?:ly)?|pretty)\s+)?(?:bad|big|heavy|thick|nasty|ugly)(?:\s+one)?(?=\s*(?:$|[,.;]))`,
+    ),
+    'same thing, large',
+  ],
+  // "27, that one's loaded"
+  [
+    afterPlace(
+      String.raw`(?:that|this)\s+(?:one|joint)(?:'s|\s+is)\s+(?:(?:real(?:ly)?|pretty|just|totally|completely|all)\s+)*(?:loaded|packed|stuffed|plugged|full|choked|bad|heavy|thick)(?:\s+(?:up|solid|with\s+(?:it|them)))?(?=\s*(?:$|[,.;]))`,
     ),
     'same thing, large',
   ],

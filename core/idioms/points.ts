@@ -1,4 +1,5 @@
 import {
+  afterPlace,
   asNote,
   besideIt,
   boundary,
@@ -356,6 +357,11 @@ export const pointIdioms: readonly Idiom[] = [
     /\b(?:(?:the\s+)?(?:line|pipe|lateral|sewer|it)\s+)?(?:alignment(?:\s+(?:goes|changes|turns|is))?|deflects|veers|jogs|curves|swings|hooks|angles|kicks|sweeps)\s+(?:off\s+)?(?:slightly\s+|hard\s+|a\s+little\s+)?(?:to\s+the\s+)?(left|right)\b/gi,
     ([, way = '']) => `bend ${way}`,
   ],
+  // "offset, top's dropped half an inch": which way it is off.
+  [
+    /(?:[\s,]+(?:the\s+)?(?:top|far\s+side|next\s+pipe|bottom|right|left|it|that)(?:'s|\s+is|\s+has)?)?[\s,]+(?:dropped|drops|down)(?:\s+(?:down|about|maybe|by))*\s+(?=(?:an?\s+|half\s+|three\s+|[a-z]+\s+)?(?:half\s+|quarters?\s+)?(?:of\s+)?(?:an?\s+)?inch|half\b|three\s+quarters|\d+\/\d)(?<=\boffset\b[^;]*)/gi,
+    ([said]) => (/\btop\b/i.test(said) ? ', top, ' : ', '),
+  ],
   [
     /(?<!\b(?:joint|pipe|hub|bell|spigot|end|offset|side|section)\s+(?:has\s+|is\s+)?)\bdropped\s+(?=(?:about\s+|~\s*)?(?:an?\s+|half\s+|\d)[^;,]*(?:foot|feet|ft|inch|inches|"))/gi,
     'drop ',
@@ -449,6 +455,13 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "30 wall": of the house.
+  [afterPlace(String.raw`(?:the\s+)?wall(?=\s*[.]?\s*$)`), 'house wall'],
+  // "a bend, 22.5, at 39": how far it turns.
+  [
+    /\b(bend|turn|elbow|ell|sweep)\s*,\s*(?:an?\s+)?(11\.25|22\.5|22|45|90)\s*(?:degrees?\s*)?,?\s+(?=at\s+~?\d)/gi,
+    ([, what = '', degrees = '']) => `${what} ${degrees} degrees `,
+  ],
   // "45 degree bend going down", "it bends down, 45"
   [
     /\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(down|up)(?=\s*(?:$|[,.;]|at\b|with\b))(?<=\b(?:bends?|elbow|turns?|ell|sweep|degrees?)(?:\s+(?:11\.25|22\.5|22|45|60|90)(?:\s+degrees?)?)?\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(?:down|up))/gi,
@@ -525,6 +538,16 @@ export const pointFigures: readonly Idiom[] = [
   [
     /\b(?:(?:it|we|line|that's|there's)\s+)?(?:(?:come|comes|coming|go|goes|drop|drops)\s+)?(?:into\s+)?(?:(?:the|our|city|street)\s+)*main\s+(?:is\s+)?(?:at|@)\s+(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,\s+((?:(?:and|with|it's|is|an?|the|our|looks\s+like|(?:we|it)\s+comes?\s+in\s+on|on|good|nice|clean|old)\s+)*(wye|tee|saddle|tap)(?:\s+(?:fitting|connection|tap))?(?:(?:'s|\s+is|\s+looks)(?:\s+[a-z]+){1,3})?)(?=\s*(?:$|[,.;]))/gi,
     ([, at = '', said = '', how = '']) => `${at} main ${how} ${quoted(said)}`,
+  ],
+  // "manhole to the first joint is 4 feet"
+  [
+    /^\s*(?:from\s+)?(?:the\s+)?(?:manhole|cleanout|access|cap|pit|wall)\s+to\s+(?:the\s+)?(?:first\s+|next\s+)?(joint|coupling|bend|wye|tee|tap)\s+is\s+(?:(?:about|maybe|~)\s*)*(?=\d)/gi,
+    ([, what = '']) => `${what} at `,
+  ],
+  // "49, city wye": where the line joins the main.
+  [
+    /\b(?:the\s+)?(?:city|street|main)(?:'s)?\s+(wye|tee|saddle)(?:\s*[,.]\s+that's\s+(?:the|our)\s+main)?(?=\s*(?:$|[,.;]))/gi,
+    ([, how = '']) => `main ${how}`,
   ],
   // "connection at the main, wye fitting"
   [

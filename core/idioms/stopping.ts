@@ -19,6 +19,11 @@ const quitting = String.raw`(?:stop|quit|pull\s+the\s+plug|end\s+it|call\s+it|gi
 
 /** The camera could not go on, or see, however it is put. */
 export const stopIdioms: readonly Idiom[] = [
+  // "I'd stop there but it squeezed through"
+  [
+    /\b(?:i|we)(?:'d|\s+would)(?:\s+have)?\s+(?:(?:normally|usually|just)\s+)?(?:stop(?:ped)?|quit)\s+(?:right\s+)?(?:there|here)\b(?=[\s,]+but\b)/gi,
+    asNote,
+  ],
   // "stop here at 14 for a locate": the camera goes on.
   [
     /\b(?:(?:let's|let\s+me|we'll|i'll|gonna|i'm\s+gonna|going\s+to)\s+)?stop(?:ping|ped)?\s+(?:right\s+)?(?:here\s+|there\s+)?(?=(?:at\s+[a-z\d\s.-]{1,30}?\s+)?(?:for|to)\s+(?:(?:a|an|do|get|take|grab|shoot|my|the|one|quick)\s+)*(?:locate|depth|look|mark|picture|photo|sonde)\b)/gi,

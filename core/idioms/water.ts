@@ -67,6 +67,11 @@ export const waterIdioms: readonly Idiom[] = [
     /\b(?:the\s+)?water(?:'s|\s+is)?\s+(?:all\s+)?(?:backed|backing|stacked|dammed|held|piled)\s+up\s+(?=(?:behind\s+(?:it|that|this)\s+(?:all\s+the\s+way\s+)?(?:back\s+)?to|from)\s)/gi,
     'standing water ',
   ],
+  // "never got deeper than an inch"
+  [
+    /^\W*(?:(?:and|but|it|the\s+water|that)\s+)*(?:never|didn't|doesn't)\s+(?:ever\s+)?(?:got|gets?|went|goes?|go)\s+(?:any\s+)?(?:deeper|over|above|more)\s+(?:than\s+)?(?=(?:about\s+)?(?:an?\s+|half\s+|a\s+half\s+|a\s+quarter\s+|three\s+|one|two|three|\d)[a-z\d\s/]*\b(?:inch|inches|in)\b)/gi,
+    "it's ",
+  ],
   // "a bow in the pipe", holding water
   [/\b(?:an?\s+)?(?:(?:little|slight|big)\s+)?bow\s+in\s+(?:the|this)\s+(?:pipe|line)\b/gi, 'belly'],
   // "deepest I'd guess three inches at thirty five"

@@ -50,6 +50,26 @@ test('a list of places is one entry at each, and what was said of the thing hold
   );
 });
 
+test.each([
+  ['12 15 18 roots', [12, 15, 18]],
+  ['58 60 62 64 rts hvy', [58, 60, 62, 64]],
+  ['12 15 and 18 roots', [12, 15, 18]],
+  ['12.6, 15.6 roots', [12.6, 15.6]],
+  ['41, 44 roots', [41, 44]],
+  ['12 & 15 roots', [12, 15]],
+  ['30, 34 crack 12:00', [30, 34]],
+  // What can be a share, an hour, a turn or a size is none.
+  ['20, 30 roots', [20]],
+  ['30, 11 crack', [30]],
+  ['20, 45 bend', [20]],
+])('%s', (line, places) => {
+  expect(
+    clean(line, { pass: 'out' })
+      .map((entry) => entry?.reading_ft ?? NaN)
+      .sort(ascending),
+  ).toEqual(places);
+});
+
 test('a measure after a list is of each; a measure at each place is its own', () => {
   const measured = (line: string) =>
     clean(line).map((entry) => [

@@ -301,6 +301,8 @@ test.each([
     '43 something across the pipe, looks like a gas line',
     '43 utility through the pipe "something across the pipe, looks like a gas line"',
   ],
+  ['51 bend 22.5 rt', '51 bend 22.5 degrees right'],
+  ['30 wall', '30 house wall'],
   ['66 lost a cutter head here', '66 sticks in "cutter head in the pipe"'],
 ])('“%s” is “%s”', (short, long) => {
   expect(read(short)).toEqual(read(long));

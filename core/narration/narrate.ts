@@ -113,7 +113,7 @@ function takeTapAtEnd({ items, direction }: Talk): void {
     direction !== 'downstream' ||
     last?.point?.kind !== 'tie-in' ||
     last.point.clock !== undefined ||
-    !/\bthe\s+tap(?:\W*$|\s*[,.]|\s+is\s+(?:at|right\s+at)\b)/i.test(last.sentence) ||
+    !/(?:\bthe\s+|^[^,]*,\s+)tap(?:\W*$|\s*[,.]|\s+is\s+(?:at|right\s+at)\b)/i.test(last.sentence) ||
     items.some(({ point }) => point?.kind === 'main')
   )
     return;

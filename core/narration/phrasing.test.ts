@@ -711,6 +711,78 @@ test('another joint, same deal: what was found at the one before', () => {
       ]);
 });
 
+test('one that is loaded, all the same, a size by itself: of what was found before', () => {
+  for (const next of ["Twelve, that one's loaded.", "Twelve, this one's packed."])
+    expect([next, talked('Roots at nine, light.', next).at(-1)?.entry]).toMatchObject([
+      next,
+      { finding: 'roots', reading_ft: 12, size: 'large' },
+    ]);
+  for (const [list, places] of [
+    ['Fourteen, fifteen, sixteen, seventeen', [14, 15, 16, 17]],
+    ['Fourteen, seventeen and twenty', [14, 17, 20]],
+  ] as const)
+    for (const same of ['all got the same stuff', 'all the same'])
+      expect([list, talked('Roots at nine.', `${list}, ${same}.`).slice(1).map(short)]).toEqual([
+        list,
+        places.map((at) => ({ is: 'roots', at })),
+      ]);
+  for (const [alone, size] of [
+    ['Heavy.', 'large'],
+    ['Light.', 'small'],
+    ['Small one.', 'small'],
+  ] as const)
+    expect([alone, talked('Roots at nine.', alone)[0]?.entry]).toMatchObject([alone, { size }]);
+  expect(talked('Roots at nine on the left.', 'Twelve, same but on both sides.').slice(1).map(short)).toEqual(
+    [
+      { is: 'roots', at: 12, clock: 9 },
+      { is: 'roots', at: 12, clock: 3 },
+    ],
+  );
+});
+
+test.each<[said: string, want: Record<string, unknown>]>([
+  [
+    "Rust starts at five, it's pretty thick, I'd say a third of the pipe's gone by eight.",
+    { is: 'deposit', at: 5, percent: 33 },
+  ],
+  ["Eight feet, joint's offset, far side's dropped a half inch.", { is: 'offset', at: 8, inches: 0.5 }],
+  [
+    "Twenty-one, pipe's sheared, it's over half an inch to the right.",
+    { is: 'offset', at: 21, inches: 0.5, clock: 3 },
+  ],
+  ['Fifteen, grout hanging into the pipe, ten percent.', { is: 'intrusion', at: 15, percent: 10 }],
+  [
+    'Past the tee we have a bend, twenty two and a half, at thirty-nine.',
+    { is: 'bend', at: 39, degrees: 22.5 },
+  ],
+  ['Twenty-three, change to plastic, looks like SDR 35.', { is: 'change', at: 23, far: 'pvc-sdr35' }],
+  ['Manhole to the first joint is four feet.', { is: 'joint', at: 4 }],
+  ['Last thing, forty-nine, city wye.', { is: 'main', at: 49 }],
+])('“%s” is one thing', (said, want) => {
+  expect(spoken(said).map(short)).toEqual([want]);
+});
+
+test('what is not done, or is something else, changes nothing', () => {
+  expect(talked('Fifty, roots.', "I'd stop there but it squeezed through.").map(short)).toEqual([
+    { is: 'roots', at: 50 },
+  ]);
+  const wrinkle = talked(
+    'Wrinkle at nine on the bottom.',
+    "Fifteen, they didn't cut out the branch.",
+    "There's a dimple at two o'clock.",
+  );
+  expect(wrinkle.map(short)).toEqual([{ is: 'blister', at: 9, clock: 6 }]);
+  const located = talked(
+    'Broken pipe at thirty-three.',
+    "Coming back now, I'll locate that break.",
+    'Sitting at thirty-four and a half.',
+    'Five foot even.',
+  );
+  expect(located.slice(1).map(({ entry }) => entry)).toEqual([
+    { kind: 'locate', reading_ft: 34.5, pass: 'back', depth_ft: 5 },
+  ]);
+});
+
 test('where a sentence tells of the ground or of the wall, the last thing keeps its place', () => {
   for (const [said, is] of [
     ['Crack at ten.', 'crack'],

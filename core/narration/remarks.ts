@@ -175,6 +175,8 @@ function takePlace(talk: Talk, said: SentenceState, place: number, text: string)
   } else {
     talk.placeSentence = { index: said.index, text: said.sentence.text };
     said.placed = { reading_ft: place };
+    // "I'll locate that break. Sitting at thirty four and a half.": where the head sits holds.
+    if (talk.locating) talk.locating = { ...talk.placeSentence, reading_ft: place };
   }
   talk.reading = place;
 }
@@ -352,6 +354,12 @@ const measures = [
 const howItIs =
   /^\W*(?:(?:and|yeah|so|but)\s+)*(?:(?:those|these|they|it|that|this)(?:'(?:s|re)|\s+(?:is|are|looks?))\s+)(?:(?:pretty|really|very|kind\s+of|fairly|just)\s+)*[a-z]+(?:\s+(?:though|there|here|too))?\W*$/i;
 
+const sizeAlone = /^\W*(?:(?:pretty|real|really|very|kind\s+of|fairly)\s+)*[a-z]+(?:\s+ones?)?\W*$/i;
+
+/** "There's a dimple at two o'clock": something else, by a word that is not known. */
+const somethingElse =
+  /^\W*(?:(?:and|then|so)\s+)*(?:there's|there\s+is|we've\s+got|i've\s+got|i\s+see)\s+an?\s/i;
+
 /** "It goes all the way round", "about two inches of water": applies to the newest thing it fits. */
 function completes(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   const more = Object.fromEntries(
@@ -359,8 +367,11 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
       ([field, value]) => measures.includes(field) && value !== undefined,
     ),
   );
-  // "Those are heavy."
-  if (draft.fields.size !== undefined && howItIs.test(said.sentence.text)) more.size = draft.fields.size;
+  // "Those are heavy.", "Heavy.", "Little ones."
+  const alone = said.index - talk.lastAt <= 1 && sizeAlone.test(said.sentence.text);
+  if (draft.fields.size !== undefined && (alone || howItIs.test(said.sentence.text)))
+    more.size = draft.fields.size;
+  if (somethingElse.test(said.sentence.text) && talk.placeSentence !== undefined) return;
   // "six inch pipe, vitrified": no size of what was named before.
   if (/\d\s*-?(?:in|inch|")\s+(?:pipe|line|lateral)\b/i.test(text)) delete more.inches;
   const deep = 'inches' in more ? { inches: more.inches } : { percent: more.percent };
@@ -387,7 +398,9 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
 /** "Roots at fourteen and seventeen. Both about ten percent.": the others of its kind that are said too. */
 function alsoMeant({ items }: Talk, item: NarrationItem, text: string): NarrationItem[] {
   const [, howMany] =
-    /^\W*(?:(?:and|they're|they|those|are|were|call)\W+)*(both|all|each)\b/i.exec(text) ?? [];
+    /^\W*(?:(?:and|they're|they|those|are|were|call)\W+)*(both|all|each|[a-z]+\s+ones(?=\W*$))\b/i.exec(
+      text,
+    ) ?? [];
   if (howMany === undefined) return [];
   const others = items.filter(
     (each) =>

@@ -107,8 +107,10 @@ function wayInDepth({ points }: Talk, text: string): string | undefined {
 const depthOfWayIn =
   /^\W*(?:(?:and|so|okay|now)\W+)*(?:(?:the|this|our|my|that)\s+)?(?:(?:house|front|street|yard|downstairs)\s+)?(?:cleanout|clean\s+out)(?:\s+(?:here|we're\s+in|i'm\s+in|i\s+went\s+in))?(?:'s|\s+is|\s+was)\s+(?:(?:about|around|maybe|like|only|right\s+at|probably)\s+)*([a-z\d' -]{1,30}?\s*(?:feet|foot|ft|')(?:\s+[a-z\d]+)?)\s+(?:deep|down)\b(?:[\s,]+(?:by\s+the\s+way|there|here|so|below\s+grade))?\W*$/i;
 
-const twoPlaces =
-  /^(\W*(?:(?:and|so|okay|at|around|about)\s+)*)([a-z\d. -]+?)\s*,\s*([a-z\d. -]+?)(?:\s+(?:foot|feet|ft))?(?:\s*,\s+|\s+)(?!(?:and|of|to|or|through|foot|feet|ft|in|inch(?:es)?|percent|degrees?|point|hundred|o'?clock)\b)(?=[a-z])/i;
+const twoPlaces = new RegExp(
+  String.raw`^(\W*(?:(?:and|so|okay|at|around|about)\s+)*)([a-z\d. -]+?)\s*,\s*([a-z\d. -]+?)(?:\s+(?:foot|feet|ft))?(?:\s*,\s+|\s+)(?!${aNumber})(?!(?:and|of|to|or|through|foot|feet|ft|in|inch(?:es)?|percent|degrees?|point|hundred|o'?clock)\b)(?=[a-z])`,
+  'i',
+);
 
 /** "Eleven, twelve, little bit of water": about halfway, as "eleven twelve" is. */
 function betweenTwo(text: string): string | undefined {
