@@ -10,8 +10,19 @@ const it = String.raw`(?:(?:it's|that's|we're|(?:the\s+)?(?:pipe|line)(?:'s|\s+i
 const down = String.raw`(?:deep|down|of\s+(?:depth|cover|dirt))`;
 const ends = String.raw`(?=\s*(?:$|[,.;]|and\b))`;
 
+/** "5-4" as feet and inches; "4-5" is from 4 to 5 ft. */
+const feetInches = (feet: number, inches: number): string | undefined =>
+  inches < feet || inches - feet > mostSpread_ft ? `${feet}' ${inches}"` : undefined;
+/** No depth is called as a wider range, ft. */
+const mostSpread_ft = 2;
+
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
+  // "depth 5-4", "6-2 deep": feet and inches, where it is no range from less to more.
+  [
+    /(?<=(?:^|[\s,;])(?:depth|sonde|locat(?:e|ed|or)|dp|d)\s*[=:]?\s*(?:(?:is|at|reads|says)\s+)?)(\d{1,2})\s*-\s*(\d|1[01])(?=\s*(?:$|[,;]|deep\b|down\b))|(?<=\d\s+)(\d{1,2})-(\d|1[01])(?=\s+deep\b)/gi,
+    ([, one, other, feet = '', inches = '']) => feetInches(Number(one ?? feet), Number(other ?? inches)),
+  ],
   // "let me get a depth at 31", "depth at 31": how deep comes in the next sentence.
   [
     /^\W*(?:(?:and|okay|so|now|let\s+me|let's|i'll|i'm|i\s+will|we'll|we|i|gonna|going\s+to|just|get|getting|got|grab|take|taking|shoot|do|doing|a|the|one|another|need)\s+)*(?:depth|locate)\s+(?:(?:reading|shot)\s+)?(?:at|on|@)\s+(?:about\s+|~\s*)?(?=\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\W*$)/gi,

@@ -38,9 +38,15 @@ const shorthand: readonly Idiom[] = (
     ['lite', 'light'],
     ['brkn', 'broken'],
     ['bot(?=\\.?\\s+(?:gone|missing|worn|rotted|out|of)\\b)', 'bottom'],
-    ['(?<!\\d\\s*)rt(?=\\.?\\s*(?:$|[,;]|capd?\\b|live\\b|dead\\b|active\\b|side\\b))', 'right'],
+    ['(?<!\\d\\s*)rt(?=\\.?\\s*(?:$|[,;(]|capd?\\b|live\\b|dead\\b|active\\b|side\\b))', 'right'],
     ['(?<=\\b(?:bend|turn|ell|elbow|sweep)\\s+\\d[\\d.]*\\s*(?:deg\\s*)?)rt', 'right'],
     ['(?<=\\b(?:bend|turn|ell|elbow|sweep)\\s+\\d[\\d.]*\\s*(?:deg\\s*)?)lt', 'left'],
+    ['thk', 'thick'],
+    ['pc(?=\\s+of\\b)', 'piece'],
+    ['o\\W?cl?k', "o'clock"],
+    ['lr(?=\\s+(?:90|45|bend|sweep|ell))', 'long radius'],
+    ['(?<=infil(?:tration)?\\s+)dripper', 'dripping'],
+    ['invert(?=\\s+(?:gone|missing|rotted)\\b)', 'bottom'],
     ['rt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'right'],
     ['lt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'left'],
     ['w\\/l', 'water level'],
@@ -89,6 +95,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ...shorthand,
   // "first 3' is cast iron"; 5'6 and 7' 2" stay as they are.
   [/(?<=\d)\s*['’′](?=\s|[,;:)]|\.(?!\d)|$)(?!\s*\d)/g, ' ft'],
+  [/\b(?:every|each|ea)\s+jts?\b\.?/gi, 'each joint'],
   ...hearsayIdioms,
   // "a tee on the right here at 4": "right here" is no side.
   [

@@ -235,6 +235,11 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, how = '']) => how,
   ],
+  // "44 liner end 6 in short": how far short of the main.
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?\s+)liner\s+(?:ends?|stops?)\s*,?\s+((?:about\s+|~\s*)?\d+(?:\.\d+)?\s*(?:in(?:ch(?:es)?)?|"|ft|feet|foot|')\s+(?:short|shy)(?:\s+of\s+(?:the\s+)?(?:city\s+)?main)?)(?=\s*$)/gi,
+    ([, short = '']) => `liner ends ${quoted(short)}`,
+  ],
   // "12-60 cipp"
   [
     /\b(?:has\s+(?:an?\s+)?)?(?:cipp|cured[\s-]in[\s-]place(?:\s+pipe)?)\b(?:\s+(?:liner|lining|lined))?/gi,

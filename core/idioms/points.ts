@@ -455,6 +455,11 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "37 long radius 90", "lr 45"
+  [
+    /\b((?:long|short)(?:[\s-]+(?:radius|turn|sweep))?)\s+(11\.25|22\.5|22|45|90)(?:\s*(?:degrees?|bend|ell|elbow|sweep))*(?=\s*(?:$|[,;]|left\b|right\b|up\b|down\b|to\s+the\b))/gi,
+    ([, how = '', degrees = '']) => `bend ${degrees} degrees ${quoted(how)}`,
+  ],
   // "30 wall": of the house.
   [afterPlace(String.raw`(?:the\s+)?wall(?=\s*[.]?\s*$)`), 'house wall'],
   // "a bend, 22.5, at 39": how far it turns.
@@ -543,6 +548,11 @@ export const pointFigures: readonly Idiom[] = [
   [
     /^\s*(?:from\s+)?(?:the\s+)?(?:manhole|cleanout|access|cap|pit|wall)\s+to\s+(?:the\s+)?(?:first\s+|next\s+)?(joint|coupling|bend|wye|tee|tap)\s+is\s+(?:(?:about|maybe|~)\s*)*(?=\d)/gi,
     ([, what = '']) => `${what} at `,
+  ],
+  // "44 city tap 12:00 break in": how it was tapped.
+  [
+    /(?<=\b(?:(?:city|street|main)\s+)?(?:tap|connection|main)\b[^;]*)[\s,]+break-?\s?in(?=\s*(?:$|[,;]|1[0-2]|[1-9]:|at\s+\d))/gi,
+    besideIt,
   ],
   // "49, city wye": where the line joins the main.
   [

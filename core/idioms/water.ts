@@ -337,7 +337,7 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "10 to 14 sag, 2 inches at 12": how deep it is at its deepest.
   [
-    /\b(\d(?:[./]\d+)?\s*(?:in(?:ch(?:es)?)?|"))\s+(?:deep\s+)?(?:at|around)\s+\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;]))(?<=\d\s*(?:feet|foot|ft)?\s*(?:-|to|thr(?:ough|u))\s*\d[^;]*\b(?:sag|belly|dip|water)\b[^;]*)/gi,
+    /(?:\bmax\.?\s+)?\b(\d(?:[./]\d+)?\s*(?:in(?:ch(?:es)?)?|"))\s+(?:deep\s+)?(?:at\s+|around\s+|@\s*)\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;]))(?<=\d\s*(?:feet|foot|ft)?\s*(?:-|to|thr(?:ough|u))\s*\d[^;]*\b(?:sag|belly|dip|water)\b[^;]*)/gi,
     ([, deep = '']) => deep,
   ],
   // "38, water."
