@@ -14,6 +14,11 @@ export const debrisIdioms: readonly Idiom[] = [
     /\b(?:(?:somebody|someone|they|contractor)\s+)?(?:poured|dumped|washed(?:\s+out)?)\s+(concrete|grout|cement|mortar)\s+(?:down\s+|in|into)(?:\s+(?:here|it|there|(?:the|this)\s+(?:pipe|line|sewer|drain)))?|\b(concrete|grout|cement|mortar)\s+(?:that\s+was\s+|was\s+|been\s+|got\s+)?(?:poured|dumped|washed)\s+(?:down\s+|in|into)(?:\s+(?:here|it|there|(?:the|this)\s+(?:pipe|line|sewer|drain)))?/gi,
     ([, one, other = '']) => `${one ?? other} in the pipe`,
   ],
+  // "somebody beat a hole in it and stuck a pipe in": how a branch was tapped.
+  [
+    /\b(?:(?:somebody|someone|they|plumber|he)\s+)?(?:just\s+)?(?:beat|knocked|busted|punched|broke|chiseled|hammered|cut)\s+an?\s+hole\s+(?:in|through)\s+(?:it|the\s+(?:pipe|clay|side|top)|there)\s*,?\s+and\s+(?:just\s+)?(?:stuck|shoved|put|ran|jammed|poked|set)\s+(?:(?:an?|the|another|their|it)\s+)?(?:[a-z]+\s+){0,2}in(?:to)?(?:\s+(?:it|there|the\s+hole))?/gi,
+    asNote,
+  ],
   // "nail coming through the top", "something sharp sticking through the side"
   [
     /\b(?:(?:an?|some|like|looks\s+like)\s+)*(?:(?:big|long|rusty|old)\s+)*((?:nail|screw|rebar|stake|bolt|spike|something\s+(?:sharp|hard|metal))(?:\s+or\s+(?:an?\s+)?[a-z]+){0,2})\s+(?:is\s+|that's\s+|that\s+is\s+)?(?:coming|came|comes|poking|sticking|stuck)\s+(?:in\s+|out\s+|right\s+|down\s+)*(?:through|thru)\b(?:\s+(?:the|our)\s+(?:pipe|wall|line)\b)?/gi,

@@ -4,7 +4,7 @@ import { mostDepth_ft, type Talk } from './talk.js';
 
 /** "Okay, locating now on the way back": what follows are places and depths. */
 const begins =
-  /\b(?:locating|(?:(?:i|we)(?:'ll|'m\s+going\s+to|'re\s+going\s+to|\s+will)|i'm\s+gonna|gonna|let's|let\s+me)\s+locate\s+(?:it|that|this|her)(?=\W*$)|(?:taking|getting|shooting|doing)\s+(?:the\s+|my\s+|our\s+|some\s+)?(?:locates|depths)|depths\s+now|depth\s+(?:shots|readings|checks))\b/i;
+  /\b(?:locating|(?:(?:i|we)(?:'ll|'m\s+going\s+to|'re\s+going\s+to|\s+will)|i'm\s+gonna|gonna|let's|let\s+me)\s+locate\s+(?:it|that|this|her)(?=\W*$)|(?:taking|getting|shooting|doing)\s+(?:the\s+|my\s+|our\s+|some\s+)?(?:locates|depths)|depths\s+now|^(?:depths|locates)(?=\W*$)|depth\s+(?:shots|readings|checks))\b/i;
 
 const feet = String.raw`\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft|')(?:\s*(?:even|flat|\d{1,2}\s*(?:in(?:ch(?:es)?)?|")?))?`;
 const spoken = String.raw`\d{1,2}\s+(?:1[01]|\d)`;
@@ -25,7 +25,7 @@ const plainly = ({ heard }: NormalizedText): string =>
 /** "Locates: cleanout's two foot nine, tap is eight and a half feet": what was located, each with its depth. */
 const list = /^\W*(?:(?:the|my|our|got)\s+)*(?:locates|depths)\b\s*(?:are|were)?\s*[:,-]?\s+/i;
 const listed = new RegExp(
-  String.raw`^\s*(?:(?:the|and|then)\s+)*([a-z]+(?:\s+[a-z]+){0,2}?)(?:'s|\s+(?:is|was|at|reads))?\s+(?:(?:about|around|~)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\W*$`,
+  String.raw`^\s*(?:(?:the|and|then)\s+)*([a-z]+(?:\s+[a-z]+){0,2}?)(?:'s|\s+(?:is|was|at|reads)|\s*,)?\s+(?:(?:about|around|~)\s*)*(${feet}|${spoken}|${inches})(?:\s+(?:deep|down))?\W*$`,
   'i',
 );
 
@@ -64,7 +64,8 @@ export function asLocate(talk: Talk, text: string, hearing: NormalizedText): str
   const [, thing, itsDepth = ''] = talk.takingDepths
     ? (listed.exec(plainly(hearing).replace(toPipe, '')) ?? [])
     : [];
-  if (thing !== undefined) return `locate at the ${thing}, depth ${inFeet(itsDepth)}`;
+  if (thing !== undefined)
+    return isPlaced(talk, thing) ? `locate at the ${thing}, depth ${inFeet(itsDepth)}` : '';
   const [, at, depth = '', mark = ''] = located.exec(plainly(hearing)) ?? [];
   if (at === undefined) return undefined;
   // "36, dropped joint, inch and a half": its size, not how deep it lies.
@@ -74,6 +75,20 @@ export function asLocate(talk: Talk, text: string, hearing: NormalizedText): str
   if (namesFinding(mark)) return undefined;
   return `at ${at} located ${inFeet(depth)} deep${mark}`;
 }
+
+/** "Tree, four foot eight": where no tree was read, there is nowhere to put its depth. */
+const isPlaced = ({ points, items }: Talk, thing: string): boolean =>
+  meaningsIn(thing).some((each) => {
+    if (each.is === 'finding')
+      return items.some(({ entry }) => entry.kind === 'finding' && entry.finding === each.finding);
+    if (each.is === 'kind') return items.some(({ entry }) => entry.kind === each.kind);
+    if (each.is !== 'point') return false;
+    const alike = points.filter(({ kind }) => kind === each.kind);
+    return alike.some(
+      ({ id, reading_ft }) =>
+        reading_ft !== undefined || items.some(({ entry }) => entry.kind === 'point' && entry.point === id),
+    );
+  });
 
 const namesFinding = (said: string): boolean => meaningsIn(said).some(({ is }) => is === 'finding');
 

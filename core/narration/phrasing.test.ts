@@ -758,8 +758,46 @@ test.each<[said: string, want: Record<string, unknown>]>([
   ['Twenty-three, change to plastic, looks like SDR 35.', { is: 'change', at: 23, far: 'pvc-sdr35' }],
   ['Manhole to the first joint is four feet.', { is: 'joint', at: 4 }],
   ['Last thing, forty-nine, city wye.', { is: 'main', at: 49 }],
+  ["Ten and a half, bottom's paper thin.", { is: 'worn-bottom', at: 10.5 }],
+  ['Forty-four, forty-five bend, going left.', { is: 'bend', at: 44, degrees: 45, clock: 9 }],
 ])('“%s” is one thing', (said, want) => {
   expect(spoken(said).map(short)).toEqual([want]);
+});
+
+test('a depth goes to what was read, and nowhere else', () => {
+  for (const lead of ['Depth shots.', 'Taking depths now.', 'Depths.'])
+    expect([
+      lead,
+      talked(
+        ...['Roots at twenty.', 'Main at sixty.', lead],
+        ...['Cleanout, thirty-two inches.', 'Tree, four foot eight.', 'Main, eight four.'],
+      )
+        .slice(2)
+        .map(({ entry }) => entry.kind === 'locate' && [entry.reading_ft, entry.depth_ft]),
+    ]).toEqual([
+      lead,
+      [
+        [0, 2.6667],
+        [60, 8.3333],
+      ],
+    ]);
+});
+
+test('water behind a step lies between it and where it is back to; what is good up to a place is not there', () => {
+  expect(
+    talked("Twelve, pipe's got a step down, half inch.", 'Water behind it, half inch, back to ten.').map(
+      short,
+    ),
+  ).toEqual([
+    { is: 'offset', at: 12, inches: 0.5 },
+    { is: 'belly', at: 12, to: 10, inches: 0.5 },
+  ]);
+  const tapped = talked(
+    'Fourteen, connection up on the top right.',
+    'Somebody beat a hole in it and stuck a pipe in.',
+    "We're good through twenty.",
+  );
+  expect(tapped.map(short)).toMatchObject([{ is: 'tie-in', at: 14 }]);
 });
 
 test('what is not done, or is something else, changes nothing', () => {

@@ -280,7 +280,7 @@ const isEach = (entry: EntryDraft): boolean => entry.kind === 'finding' && entry
 
 /** "Sixty one feet, nothing": a place without a thing. */
 const saysNothing =
-  /\b(?:(?:\d+(?:\.\d+)?|(?:[a-z]+\s+)?[a-z]+(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine))'s\s+(?:okay|ok|good|fine|clean|clear)|nothing|all\s+(?:good|clear)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
+  /\b(?:(?:\d+(?:\.\d+)?|(?:[a-z]+\s+)?[a-z]+(?:ty|teen|ten|eleven|twelve|one|two|three|four|five|six|seven|eight|nine))'s\s+(?:okay|ok|good|fine|clean|clear)|nothing|all\s+(?:good|clear)|(?:we're|it's|pipe's|still)\s+(?:good|clean|clear|fine)\s+(?:through|to|till|until|up\s+to|out\s+to)|looks?\s+(?:good|fine)|(?:it's|pipe's|line's|that's)\s+(?:good|fine|clean|clear))\b/i;
 
 /** A stretch at the beginning: "fifty to fifty five". */
 const stretchFirst = String.raw`^\W*~?\d[\d.]*\s*(?:(?:feet|foot|ft)\s*)?(?:-|to\b)`;

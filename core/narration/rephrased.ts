@@ -112,9 +112,15 @@ const twoPlaces = new RegExp(
   'i',
 );
 
+/** "Forty four, forty five bend": what a bend turns by. */
+const isTurn =
+  /^(?:forty[\s-]five|ninety|twenty[\s-]two(?:\s+and\s+a\s+half)?|eleven(?:\s+and\s+a\s+quarter)?)$/i;
+
 /** "Eleven, twelve, little bit of water": about halfway, as "eleven twelve" is. */
 function betweenTwo(text: string): string | undefined {
   const [said = '', lead = '', ...places] = twoPlaces.exec(text) ?? [];
+  if (isTurn.test(places[1] ?? '') && /^(?:bend|turn|ell|elbow|sweep|degree)/i.test(text.slice(said.length)))
+    return undefined;
   const [one, other] = places.map((place) => Number(normalize(place).heard.text));
   return one !== undefined && other === one + 1
     ? `${lead}about ${one + 0.5}, ${text.slice(said.length)}`
@@ -256,7 +262,12 @@ function roundAgain({ items }: Talk, text: string): string | undefined {
 }
 
 /** "Every joint from here to twenty eight", "every joint from here on": "here" is the head's position. */
-function fromHere(talk: Talk, text: string): string {
+function fromHere(talk: Talk, sentence: string): string {
+  // "Water behind it, half inch, back to ten"
+  const text = sentence.replace(
+    /(?<=\bwater\b.{0,30})\bbehind\s+(it|that|this),\s*([^,;]{2,24}),\s+(?=(?:all\s+the\s+way\s+)?back\s+to\s)/i,
+    '$2, water behind $1 ',
+  );
   const here =
     /\bfrom\s+(?:here|there)\s+(?:on\s+)?(?:out\s+|up\s+|down\s+|back\s+)?(?=to\b|through\b)/i.exec(text) ??
     /(?<=\bwater\b.{0,30})\bbehind\s+(?:it|that|this|the\s+[a-z]+)\s+(?:all\s+the\s+way\s+)?(?:back\s+)?(?=to\s)/i.exec(
