@@ -463,11 +463,9 @@ export const findingIdioms: readonly Idiom[] = [
   ],
   // "I can see rust through"
   [/\brusts?[\s-]+(?:holes?\s+)?through(?=\s*(?:$|[,.;]|at\b|on\b|in\b|here\b|there\b))/gi, 'rusted through'],
-  // "bottom's paper thin": no paper in the pipe.
-  [/\b(?:paper|razor|wafer|tissue)[\s-]thin\b/gi, 'thin'],
-  // "bottom's thin"
+  // "bottom's thin", "bottom's paper thin"
   [
-    /\b(?:the\s+)?bottom(?:\s+is|'s)?\s+(?:(?:getting|pretty|real(?:ly)?|very|awful|kind\s+of)\s+)*thin(?:ned|ning)?(?:\s+out)?\b/gi,
+    /\b(?:the\s+)?bottom(?:\s+is|'s)?\s+(?:(?:getting|pretty|real(?:ly)?|very|awful|kind\s+of|paper|razor|wafer)[\s-]+)*thin(?:ned|ning)?(?:\s+out)?\b/gi,
     'worn bottom',
   ],
   // "missing top"

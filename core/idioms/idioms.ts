@@ -46,7 +46,6 @@ const shorthand: readonly Idiom[] = (
     ['o\\W?cl?k', "o'clock"],
     ['lr(?=\\s+(?:90|45|bend|sweep|ell))', 'long radius'],
     ['(?<=infil(?:tration)?\\s+)dripper', 'dripping'],
-    ['invert(?=\\s+(?:gone|missing|rotted)\\b)', 'bottom'],
     ['rt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'right'],
     ['lt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'left'],
     ['w\\/l', 'water level'],

@@ -300,7 +300,7 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "41 bottom gone 3 ft": how long it is.
   [
-    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?\s+(?:bottom\s+(?:gone|missing|rotted(?:\s+out)?|worn)|cracked|broken|rotted|rusted\s+out))\s+(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)/gi,
+    /(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?\s+(?:(?:bottom|invert)\s+(?:gone|missing|rotted(?:\s+out)?|worn)|cracked|broken|rotted|rusted\s+out))\s+(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?=\s*$)/gi,
     ([, long = '']) => ` for ${long} ft`,
   ],
   // "crack, 2 o'clock, 15 inches long"
