@@ -80,13 +80,19 @@ export function narrationParts(
   });
 }
 
-/** The pipe that the talk named all along: none where it named no single one, or the line is known to be of it. */
+const pipeFields = ['material', 'diameter_in', 'piece_ft', 'lined'] as const satisfies (keyof Pipe)[];
+
+/**
+ * The line's pipe with what the talk named all along: none where it named no single pipe, or the line is known to be of
+ * it. What was not said is kept; how long a piece is, only of the same material.
+ */
 export function pipeToSet({ pipe }: Narration, line: Pick<Line, 'pipe'>): Pipe | undefined {
   if (pipe?.entry.kind !== 'change') return undefined;
-  const { material, diameter_in = line.pipe?.diameter_in } =
-    pipe.entry.downstream ?? pipe.entry.upstream ?? {};
-  if (material === line.pipe?.material && diameter_in === line.pipe?.diameter_in) return undefined;
-  return { material, ...(diameter_in === undefined ? {} : { diameter_in }) };
+  const said = pipe.entry.downstream ?? pipe.entry.upstream ?? {};
+  const { piece_ft, ...kept } = line.pipe ?? {};
+  const same = said.material === line.pipe?.material;
+  const set = { ...kept, ...(same && piece_ft !== undefined ? { piece_ft } : {}), ...said };
+  return pipeFields.some((field) => set[field] !== line.pipe?.[field]) ? set : undefined;
 }
 
 /** The description of an item, without its note. */

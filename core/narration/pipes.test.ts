@@ -43,6 +43,18 @@ test('the pipe of the line is proposed only where the line is not known to be of
     diameter_in: 4,
   });
   expect(pipeToSet(unsized, { pipe: { material: 'clay', diameter_in: 4 } })).toBeUndefined();
+  // The length of a piece is one of the material: kept where the size is another, gone where the material is.
+  const known = { material: 'clay', diameter_in: 4, piece_ft: 3 } as const;
+  expect(pipeToSet(said, { pipe: known })).toEqual({ ...known, diameter_in: 6 });
+  expect(pipeToSet(said, { pipe: { ...known, material: 'abs' } })).toEqual({
+    material: 'clay',
+    diameter_in: 6,
+  });
+  for (const sticks of ['two foot sticks', 'two foot pieces', 'joints every two feet']) {
+    const pieces = narrate(cues([`Six inch clay, ${sticks}.`, 'Roots at nine.']));
+    expect(pipeToSet(pieces, { pipe: known })).toEqual({ material: 'clay', diameter_in: 6, piece_ft: 2 });
+    expect(pipeToSet(pieces, { pipe: { ...known, diameter_in: 6, piece_ft: 2 } })).toBeUndefined();
+  }
 });
 
 test('how it is joined is written of the line’s own end', () => {
