@@ -579,10 +579,6 @@ export const findingIdioms: readonly Idiom[] = [
     /(?<=\b(?:roots?)\s+)(?:coming|growing|pushing|poking)\s+(?:in\s+|out\s+)?(?:thru|through|from|out\s+of)\s+(?:the\s+|a\s+|an\s+)?(?=(?:crack|hole|break|fracture|gap|offset)\b)/gi,
     'and ',
   ],
-  [
-    /(?<=\broots?\s+)(?:in|inside|at|around)\s+(?:the\s+|a\s+)?(?=(?:(?:lateral|branch|service)\s+connection|(?:factory\s+|hammer\s+)?tap|wye|saddle)\b)/gi,
-    'and ',
-  ],
   // "roots from the neighbor's willow"
   [
     /(?<=\broots?\s+)(from\s+(?:(?:the|a|an|that|big)\s+)*(?:neighbou?r'?s?\s+)?(?:[a-z]+\s+)?(?:tree|hedge|bush|shrub|oak|maple|willow|elm|pine|ficus|poplar|birch)s?)\b/gi,

@@ -15,6 +15,9 @@ const depthBelow = String.raw`(?:(?:about|around|maybe|roughly|only|~)\s*)*(?:an
 const trees =
   'oak|maple|willow|elm|pine|ficus|cottonwood|birch|magnolia|sycamore|poplar|cedar|spruce|mulberry|pecan|walnut|sweetgum';
 
+/** What may be wrong with a fitting, and takes no number of its own. */
+const broken = String.raw`(?:cracked|broken|broke|busted|shattered|separated|crushed|collapsed|split|leaking)`;
+
 const theMain = String.raw`(?:city\s+|street\s+|sewer\s+)?main|city\s+sewer`;
 
 /** "Sixteen, forty five to the left": how far it turns, no second number of a stretch. */
@@ -455,6 +458,28 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "24 45 cracked", "the 90's cracked on the bottom", "30 broken 45 elbow": a bend and what is wrong with it.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst},?\s*)(?:(?:the|an?)\s+)?(22\.5|22|45|60|90)(?:\s*(?:deg(?:rees?)?|°))?(?:['’]s|\s+(?:is|has\s+an?|looks))?\s+(?=(?:all\s+|badly\s+)?${broken}\b)`,
+      'gi',
+    ),
+    ([, degrees = '']) => `bend ${degrees} deg `,
+  ],
+  [
+    new RegExp(
+      String.raw`\b(?:the|that|this)\s+(22\.5|22|45|60|90)['’]s\s+(?=(?:got\s+an?\s+|all\s+|badly\s+)?${broken}\b)`,
+      'gi',
+    ),
+    ([, degrees = '']) => `bend ${degrees} deg `,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+(?:an?\s+)?)(${broken})\s+(22\.5|22|45|60|90)(?:\s*(?:deg(?:rees?)?|°))?(?:\s+(?:bend|elbow|ell|fitting|turn))?(?=\s*(?:[.]?\s*$|[,;]|on\b|at\s+the\b))`,
+      'gi',
+    ),
+    ([, how = '', degrees = '']) => `${how} bend ${degrees} deg `,
+  ],
   // "37 long radius 90", "lr 45"
   [
     /\b((?:long|short)(?:[\s-]+(?:radius|turn|sweep))?)\s+(11\.25|22\.5|22|45|90)(?:\s*(?:degrees?|bend|ell|elbow|sweep))*(?=\s*(?:$|[,;]|left\b|right\b|up\b|down\b|to\s+the\b))/gi,

@@ -1,10 +1,11 @@
+import type { PointKind } from '../job/vocabulary.js';
 import { oneChange } from './change.js';
-import type { EntryDraft, EarlierThing } from './context.js';
-import { isCleanout, isOfKind, newDraft, type Draft } from './draft.js';
+import type { EntryDraft, EarlierThing, LogContext } from './context.js';
+import { isCleanout, kindOfPoint, newDraft, usualBends, type Draft } from './draft.js';
 
 /**
  * Takes out of a draft what it says besides its own thing, as drafts at the same place: the pipes of "clay to abs with
- * an offset", the branch of "the tap sticks in", the depth of "roots at 41, 5 ft deep". A correction stays whole.
+ * an offset", the wye of "the wye is broken" and of "a broken wye", the depth of "roots at 41, 5 ft deep". A correction stays whole.
  */
 export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly after: Draft[] } {
   const before: Draft[] = [];
@@ -22,7 +23,7 @@ export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly 
     });
     draft.pipes = [];
   }
-  if (hasBranch(draft)) before.push(branchOf(draft));
+  if (draft.finding !== undefined) before.push(...pointsOf(draft, shared));
   const { within } = draft;
   if (within) after.push({ ...newDraft(), finding: within.finding, fields: { ...shared, ...within.with } });
   const isNamed =
@@ -36,21 +37,57 @@ export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly 
   return { before, after };
 }
 
-const isTieIn = isOfKind('tie-in');
+/** Points in which a finding may lie. */
+export const hollow: ReadonlySet<PointKind> = new Set<PointKind>([
+  ...(['tie-in', 'bend', 'main', 'valve', 'trap', 'manhole', 'septic-tank'] as const),
+]);
 
-/** "a tap sticking in": a branch and its defect. */
-const hasBranch = (draft: Draft): boolean => draft.finding !== undefined && isTieIn(draft);
+/** The point of a draft that also names a finding: "the tap sticks in", "a cracked 45° bend". */
+function pointsOf(draft: Draft, shared: Readonly<Record<string, unknown>>): Draft[] {
+  const { point, aboutPoint, foundIn, fields, numbers } = draft;
+  const kind = kindOfPoint(draft);
+  if (point) {
+    if (kind === undefined || !hollow.has(kind)) return [];
+    const clock = kind === 'tie-in' && fields.clock !== undefined ? { clock: fields.clock } : {};
+    const turn =
+      kind === 'bend' ? numbers.findIndex(({ value }, i) => i > 0 && usualBends.includes(value)) : -1;
+    const [degrees] = turn < 0 ? [] : numbers.splice(turn, 1);
+    const about = degrees ? { degrees: degrees.value, ...aboutPoint } : aboutPoint;
+    return [{ ...newDraft(), kind: 'point', point, aboutPoint: about, fields: { ...clock, ...shared } }];
+  }
+  // Along a stretch, or at a place taken from what came before, the point only tells more of the finding.
+  const isPlaced = numbers.length > 0 && fields.to_ft === undefined && !draft.bareRange;
+  if (!foundIn || !isPlaced) return [];
+  const { kind: its, about } = foundIn;
+  const served = draft.served === undefined ? {} : { served: draft.served };
+  return [
+    {
+      ...{ ...newDraft(), kind: 'point', point: { kind: its }, foundIn, ...served },
+      ...{ aboutPoint: { ...aboutPoint, ...about }, fields: { ...shared } },
+    },
+  ];
+}
 
-/** The branch of a draft that also names a finding. */
-function branchOf({ point, aboutPoint, fields }: Draft): Draft {
-  const { clock, pass } = fields;
-  return {
-    ...newDraft(),
-    kind: 'point',
-    ...(point ? { point } : {}),
-    aboutPoint,
-    fields: { ...(clock === undefined ? {} : { clock }), ...(pass === undefined ? {} : { pass }) },
-  };
+/** One of that kind this close is the one meant, ft. */
+const near_ft = 4;
+
+/** A point named only for the finding in it is one that is read or known close by; a line has one main. */
+export function isKnownPoint(
+  { foundIn }: Draft,
+  reading_ft: number | undefined,
+  { points }: LogContext,
+  known: readonly EarlierThing[],
+): boolean {
+  if (!foundIn) return false;
+  const ids = new Set(points.filter(({ kind }) => kind === foundIn.kind).map(({ id }) => id));
+  const isNear = (at_ft: number | undefined) =>
+    at_ft !== undefined && (foundIn.kind === 'main' || Math.abs(at_ft - (reading_ft ?? at_ft)) <= near_ft);
+  return (
+    known.some(
+      ({ entry, elsewhere }) =>
+        !elsewhere && entry.kind === 'point' && ids.has(entry.point) && isNear(entry.reading_ft),
+    ) || points.some((point) => ids.has(point.id) && foundIn.kind !== 'main' && isNear(point.reading_ft))
+  );
 }
 
 /** Said of a finding that is written already, within a foot: "roots in the crack" after the crack. */

@@ -37,8 +37,12 @@ export interface Draft {
   finding?: FindingKind;
   /** The camera stopped at the finding just named: a separate entry at the same reading. */
   stopsHere?: boolean;
-  point?: { readonly id: string } | { readonly kind: PointKind };
+  point?: { readonly id: string; readonly of?: PointKind } | { readonly kind: PointKind };
   aboutPoint: Partial<Point>;
+  /** Where its finding lies, named after it: "a broken wye", "roots in the tap". */
+  foundIn?: { readonly kind: PointKind; readonly about: Partial<Point> };
+  /** Where in the text its finding was named. */
+  findingTo?: number;
   /** A point used only to give the place: "debris at the main". */
   besidePoint?: PointKind;
   /** A finding used only to give the place of a locate: "locate the offset". */
@@ -110,6 +114,9 @@ export const isOfKind =
   (kind: PointKind) =>
   ({ point }: Draft): boolean =>
     point !== undefined && 'kind' in point && point.kind === kind;
+/** The kind of a point, also where it was called by its name. */
+export const kindOfPoint = ({ point }: Pick<Draft, 'point'>): PointKind | undefined =>
+  point && 'kind' in point ? point.kind : point?.of;
 export const isBend = isOfKind('bend');
 export const isDrop = isOfKind('drop');
 export const isCleanout = isOfKind('cleanout');
@@ -235,9 +242,6 @@ function takeField(draft: Draft, { set }: Extract<Meaning, { is: 'field' }>): un
 }
 
 /** A broken cleanout is its state; a broken branch is a finding at it. */
-const isCleanoutDraft = ({ point }: Draft): boolean =>
-  point !== undefined && (!('kind' in point) || point.kind === 'cleanout');
-
 function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>): string | undefined {
   if (meaning.implied && named(draft)) {
     if (draft.finding === meaning.finding) Object.assign(draft.fields, meaning.with);
@@ -263,7 +267,7 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
     draft.besideFinding ??= meaning.finding;
     return undefined;
   }
-  if (draft.kind === 'point' && meaning.finding === 'broken' && isCleanoutDraft(draft)) {
+  if (draft.kind === 'point' && meaning.finding === 'broken' && kindOfPoint(draft) === 'cleanout') {
     draft.aboutPoint.state = 'broken';
     return undefined;
   }

@@ -3,7 +3,7 @@ import { sayPointKind } from '../job/point-words.js';
 import type { Point } from '../job/schema.js';
 import { placeOf, type TracedText } from '../idioms/traced-text.js';
 import { normalize } from '../speech/normalize.js';
-import { isWritten, oneThing, takeBesides } from './besides.js';
+import { isKnownPoint, isWritten, oneThing, takeBesides } from './besides.js';
 import { endsOfPipe, saySides } from './change.js';
 import {
   partId,
@@ -246,7 +246,8 @@ function parsePart(
   });
   const beside = (its: Draft): LogPart[] => {
     const also = finishDraft(its, { inherited: finished.entry.reading_ft, context, known, fail });
-    return also && !isWritten(also.entry, known)
+    const isKnown = isKnownPoint(its, also?.entry.reading_ft, context, known);
+    return also && !isKnown && !isWritten(also.entry, known)
       ? [part(also.entry, { point: also.point, choices: swapOf(also.entry, undefined, whole) })]
       : [];
   };

@@ -2,6 +2,7 @@ import { interjection } from '../speech/normalize.js';
 import { placeOf, slice, type TracedText } from '../idioms/traced-text.js';
 import { phraseAt } from '../speech/phrases.js';
 import type { EarlierThing, LogContext, LogError } from './context.js';
+import { hollow } from './besides.js';
 import { applyMeaning, named, newDraft, type Draft } from './draft.js';
 import { pointNamedAt, tagAt, takeReferring } from './references.js';
 import type { Segment } from './segments.js';
@@ -105,6 +106,8 @@ function takePhrase(
   { phrase, meaning }: Phrase,
 ): number {
   const to = at + phrase.length;
+  takeFoundIn(draft, text, at, meaning);
+  if (meaning.is === 'finding' || isOfPoint(draft, text, at, meaning)) draft.findingTo = to;
   const isSkipped =
     isInPassing(text, at, to) ||
     isOnlyWhere(draft, text, at, meaning.is) ||
@@ -118,9 +121,10 @@ function takePhrase(
   return to;
 }
 
-/** "out of round", "out of the wall": these name no pass. */
+/** "out of round", "out of the wall": these name no pass. "It turns into several cracks": no bend. */
 const isInPassing = (text: string, from: number, to: number): boolean =>
-  /^out$/i.test(text.slice(from, to)) && /^\s+of\b/i.test(text.slice(to));
+  (/^out$/i.test(text.slice(from, to)) && /^\s+of\b/i.test(text.slice(to))) ||
+  (/^turn(?:s|ed|ing)?$/i.test(text.slice(from, to)) && /^\s+in\s?to\b/i.test(text.slice(to)));
 
 /** "roots through the break": what they come through is a finding too. */
 function takeWithin(draft: Draft, text: string, at: number, meaning: Meaning): boolean {
@@ -132,6 +136,24 @@ function takeWithin(draft: Draft, text: string, at: number, meaning: Meaning): b
   return true;
 }
 
+/** Words between a finding and the point in which it lies: "broken 4 in wye", "roots 20 % at 30 in the left tap". */
+const foundIn =
+  /^\s*(?:(?:in|inside|into|at|@|of|on|right|left|the|a|an|this|that|our|old|little|big|capped|(?:(?:at|@)\s*)?~?\d+(?:\.\d+)?(?:\s*(?:in|inch|"|%|percent|°|deg|degrees?|o['’]?clock))?),?\s+)*$/i;
+
+/** "roots in the kitchen branch": what drains there. */
+const isOfPoint = ({ findingTo }: Draft, text: string, at: number, { is }: Meaning): boolean =>
+  is === 'served' && findingTo !== undefined && foundIn.test(text.slice(findingTo, at));
+
+/** "a broken wye", "roots in the tap": the point is there too; a "fitting" or "connection" may be any joint. */
+function takeFoundIn(draft: Draft, text: string, at: number, meaning: Meaning): void {
+  if (meaning.is !== 'point' || draft.findingTo === undefined || draft.point !== undefined) return;
+  if (!hollow.has(meaning.kind) || /^(?:fitting|turn|connection)\b/i.test(text.slice(at))) return;
+  // "a root tap" is a root.
+  if (/\broot\s+$/i.test(text.slice(0, at)) && /^tap\b/i.test(text.slice(at))) return;
+  if (foundIn.test(text.slice(draft.findingTo, at)))
+    draft.foundIn ??= { kind: meaning.kind, about: { ...meaning.about } };
+}
+
 /** A point of the line by `#id`, by name or by id; a point named like a trade word only by `#id`. */
 function takePoint(draft: Draft, rest: string, context: LogContext): number {
   if (named(draft)) return 0;
@@ -139,12 +161,10 @@ function takePoint(draft: Draft, rest: string, context: LogContext): number {
   const phrase = phraseAt(rest);
   const wordOfTrade = phrase && phrase.meaning.is !== 'point' ? phrase.phrase.length : 0;
   const hit = tagged ?? pointNamedAt(rest, context);
-  const isPoint = tagged
-    ? context.points.some(({ id }) => id === tagged.id)
-    : hit !== undefined && hit.used > wordOfTrade;
-  if (!hit || !isPoint) return 0;
+  const of = context.points.find(({ id }) => id === hit?.id)?.kind;
+  if (!hit || of === undefined || (!tagged && hit.used <= wordOfTrade)) return 0;
   draft.kind = 'point';
-  draft.point = { id: hit.id };
+  draft.point = { id: hit.id, of };
   return hit.used;
 }
 

@@ -1,6 +1,6 @@
 import type { EntryDraft } from '../logline/context.js';
 import { type Draft } from '../logline/draft.js';
-import { isWritten, takeBesides } from '../logline/besides.js';
+import { isKnownPoint, isWritten, takeBesides } from '../logline/besides.js';
 import { endsOfPipe } from '../logline/change.js';
 import type { Point } from '../job/schema.js';
 import { finishDraft, type Finished } from '../logline/finish.js';
@@ -203,6 +203,9 @@ interface Understood {
 const isAhead =
   /\b(?:see|seeing|got)\b.*\b(?:(?:up\s+|right\s+|just\s+)?ahead|coming\s+up|in\s+the\s+distance|up\s+there|down\s+there)\W*$/i;
 
+/** "Roots in the wye": it was not called itself. */
+const onlyPlace = ['it was only named as a place'];
+
 /** Proposes a thing: on each side, at each end of a stretch of pipe, with what was named beside it. */
 function proposeAll(talk: Talk, said: SentenceState, at: number, about: Understood): void {
   const { read, text, own, finished, besides, assumed } = about;
@@ -233,8 +236,16 @@ function proposeAll(talk: Talk, said: SentenceState, at: number, about: Understo
     said.placed = { reading_ft: entry.reading_ft, to_ft: entry.to_ft };
   for (const beside of [...besides.before, ...besides.after]) {
     const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
-    if (also && !isWritten(also.entry, contextOf(talk).known))
-      propose(talk, said, true, text, item(also.entry, also.point ?? null, []));
+    const { context, known } = contextOf(talk);
+    if (isKnownPoint(beside, entry.reading_ft, context, known)) continue;
+    if (also && !isWritten(also.entry, known))
+      propose(
+        talk,
+        said,
+        true,
+        text,
+        item(also.entry, also.point ?? null, beside.foundIn ? [...onlyPlace] : []),
+      );
   }
   if (draft.stopsHere) propose(talk, said, true, text, item(stopAt(entry, draft), null, []));
 }

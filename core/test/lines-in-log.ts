@@ -131,9 +131,10 @@ export const linesInLog: readonly (readonly [line: string, ...entries: Understoo
     {
       kind: 'point',
       reading_ft: 140,
-      point: { kind: 'main', connection: 'tap', state: 'broken' },
+      point: { kind: 'main', connection: 'tap' },
       doubts: 1,
     },
+    { kind: 'finding', reading_ft: 140, finding: 'broken', doubts: 2 },
   ],
   ['22 construction debris', { kind: 'finding', reading_ft: 22, finding: 'deposit', asks: ['construction'] }],
   ['24 clay from here down', { kind: 'change', reading_ft: 24, downstream: { material: 'clay' } }],
