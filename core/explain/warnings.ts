@@ -4,7 +4,9 @@ import { surfaceRow } from '../catalog/surfaces.js';
 import { holeLetter } from '../excavation/hole.js';
 import { isInTheWay } from '../excavation/hole-sheet.js';
 import type { Method } from '../job/vocabulary.js';
-import { overlaps, subtract } from '../line/intervals.js';
+import { overlaps, subtract, type Interval } from '../line/intervals.js';
+import type { LineModel } from '../line/model.js';
+import { plain } from '../figure.js';
 import { workOf } from '../methods/index.js';
 import { isReopened, runsIn } from '../track/liner-passes.js';
 import { turnOf } from '../track/turns.js';
@@ -42,6 +44,7 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
           },
         ]
       : []),
+    ...bareUnderBuilding(model, bare),
     ...(bare.length > 0
       ? [
           {
@@ -52,6 +55,26 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
           },
         ]
       : []),
+  ];
+}
+
+/** On the house's side of its wall a line lies under the floor, which costs more to open than a lawn. */
+function bareUnderBuilding({ line, points }: LineModel, bare: readonly Interval[]): Warning[] {
+  const [wall, another] = points.filter(({ point }) => point.kind === 'building');
+  if (!wall || another) return [];
+  const wall_ft = wall.at.station_ft;
+  const [first] = bare
+    .map(({ from_ft, to_ft }) => ({ from_ft, to_ft: Math.min(to_ft, wall_ft) }))
+    .filter(({ from_ft, to_ft }) => to_ft - from_ft >= 1);
+  if (!first) return [];
+  const where = `${plain(first.from_ft, 1)} to ${plain(first.to_ft, 1)} ft`;
+  return [
+    {
+      rule: 'surface-under-building',
+      line: line.id,
+      at_ft: first.from_ft,
+      message: `${where} is on the house's side of the building wall and has no surface entered: it is priced as lawn. Enter “building” for a floor that would have to be opened, or “crawl space”`,
+    },
   ];
 }
 

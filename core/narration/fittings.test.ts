@@ -13,7 +13,7 @@ const context: LogContext = {
     { id: 'MAIN', kind: 'main', name: 'city main' },
   ],
 };
-const typed = (line: string, more: Partial<LogContext> = {}) =>
+const typed = (line: string, more: Partial<LogContext> = {}): Record<string, unknown>[] =>
   parseLogLine(line, { ...context, ...more }).map(({ entry, point, errors }) => ({
     ...short({
       entry,

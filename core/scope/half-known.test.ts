@@ -4,6 +4,7 @@ import { schools } from '../job/vocabulary.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from '../solve/ready.js';
+import { lineWarnings } from '../explain/warnings.js';
 import { uncuredBy, solutionOf, type Solution } from '../solve/solution.js';
 import { ifUnseenIs } from './scope.js';
 
@@ -148,4 +149,17 @@ test('moving a reading by a tenth of a foot moves the price by no more than a te
     }),
     { numRuns: 40 },
   );
+});
+
+test('pipe on the house’s side of the wall without a surface is told, as far as it is without one', () => {
+  const told = (more: Partial<Line>): readonly string[] => {
+    const { lines } = readyJob(spokenJob('wall', ['20 foundation wall', '70 main'], more));
+    return lines.flatMap((line) =>
+      lineWarnings(line).flatMap(({ rule, message }) => (rule === 'surface-under-building' ? [message] : [])),
+    );
+  };
+  const floor = (to_ft: number): Partial<Line> => ({ surfaces: [{ kind: 'building', from_ft: 0, to_ft }] });
+  expect(told({})).toEqual([expect.stringMatching(/^0 to 20 ft .*priced as lawn/)]);
+  expect(told(floor(12))).toEqual([expect.stringMatching(/^12 to 20 ft /)]);
+  expect(told(floor(20))).toEqual([]);
 });
