@@ -58,7 +58,7 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
   ];
 }
 
-/** On the house's side of its wall a line lies under the floor, which costs more to open than a lawn. */
+/** Up to the wall of a building a line may lie under its floor, which costs more to open than a lawn. */
 function bareUnderBuilding({ line, points }: LineModel, bare: readonly Interval[]): Warning[] {
   const [wall, another] = points.filter(({ point }) => point.kind === 'building');
   if (!wall || another) return [];
@@ -73,7 +73,7 @@ function bareUnderBuilding({ line, points }: LineModel, bare: readonly Interval[
       rule: 'surface-under-building',
       line: line.id,
       at_ft: first.from_ft,
-      message: `${where} is on the house's side of the building wall and has no surface entered: it is priced as lawn. Enter “building” for a floor that would have to be opened, or “crawl space”`,
+      message: `${where}, up to the building wall, has no surface entered and is priced as lawn. If it lies under the house, enter “building” for a floor that would have to be opened, or “crawl space”`,
     },
   ];
 }

@@ -6,7 +6,7 @@ import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.
 import { aNumber } from '../number-words.js';
 import { pipeIdioms, spokenPipes } from './pipes.js';
 import { placeFigures, readingFigures, stretchIdioms } from './places.js';
-import { pointFigures, pointIdioms } from './points.js';
+import { bendUpOrDown, pointFigures, pointIdioms } from './points.js';
 import { listMarks, separatorIdioms } from './punctuation.js';
 import { backwardFigures, leadingWords, remarkIdioms } from './remarks.js';
 import { findingIdioms } from './findings.js';
@@ -17,6 +17,10 @@ import { waterFigures, waterIdioms } from './water.js';
 /** "goes straight through", and what it goes through. */
 const crossing = String.raw`(?:(?:is|was|been|goes|going|runs|running|crosses|crossing|comes|coming|sticking|bored|drilled|punched|shot|pushed|driven|passes|passing|right|straight|clean|clear|all\s+the\s+way|across)\s+)*thr(?:ough|u)\s+`;
 const ourPipe = String.raw`(?:(?:the|our|this|my|that)\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line)`;
+
+/** "rt" and "lt" where they can only be a side; `%` is their place in the pattern. */
+const sides = (pattern: string): (readonly [string, string])[] =>
+  (['right', 'left'] as const).map((side) => [pattern.replace('%', side === 'right' ? 'rt' : 'lt'), side]);
 
 /** Words cut short as a thumb types them. */
 const shorthand: readonly Idiom[] = (
@@ -39,15 +43,14 @@ const shorthand: readonly Idiom[] = (
     ['brkn', 'broken'],
     ['bot(?=\\.?\\s+(?:gone|missing|worn|rotted|out|of)\\b)', 'bottom'],
     ['(?<!\\d\\s*)rt(?=\\.?\\s*(?:$|[,;(]|capd?\\b|live\\b|dead\\b|active\\b|side\\b))', 'right'],
-    ['(?<=\\b(?:bend|turn|ell|elbow|sweep)\\s+\\d[\\d.]*\\s*(?:deg\\s*)?)rt', 'right'],
-    ['(?<=\\b(?:bend|turn|ell|elbow|sweep)\\s+\\d[\\d.]*\\s*(?:deg\\s*)?)lt', 'left'],
+    ...sides('(?<=\\b(?:bend|turn|ell|elbow|sweep)\\s+\\d[\\d.]*\\s*(?:deg\\s*)?)%'),
     ['thk', 'thick'],
     ['pc(?=\\s+of\\b)', 'piece'],
     ['o\\W?cl?k', "o'clock"],
     ['lr(?=\\s+(?:90|45|bend|sweep|ell))', 'long radius'],
     ['(?<=infil(?:tration)?\\s+)dripper', 'dripping'],
-    ['rt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'right'],
-    ['lt(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)', 'left'],
+    ...sides('%(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)'),
+    ['til(?=\\s+(?:about\\s+|~\\s*)?\\d)', 'to'],
     ['w\\/l', 'water level'],
     ['fdn', 'foundation'],
     ['def(?=\\.?\\s+\\d)', 'deformed'],
@@ -658,5 +661,6 @@ export const figureIdioms: readonly Idiom[] = [
   // "it runs out at 31"
   [/\b(?:it\s+)?(?:runs|comes|goes)\s+out\s+(?:at|by|around)\s+(?=(?:~\s*|about\s+)?\d)/gi, 'ends at '],
   ...depthFigures,
+  bendUpOrDown,
   ...backwardFigures,
 ];

@@ -209,6 +209,30 @@ export const pipeIdioms: readonly Idiom[] = [
     ),
     ([, how = '']) => `${quoted(how)} change to `,
   ],
+  // "52 clay to 6 pvc": the size of what follows, no place.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst}(?:\d+\s*(?:in(?:ch)?\b|")?\s*)?${anyMaterial}\s+)(?:in)?to\s+(3|4|6|8|10|12)\s+(?=(?:new\s+|old\s+)?${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, bore = '']) => `> ${bore} in `,
+  ],
+  // "vcp 6 in 3 ft jts": how long its pieces are.
+  [
+    new RegExp(
+      String.raw`(?<=${anyMaterial}(?:\s+pipe)?(?:\s*,?\s*\d+\s*-?(?:in(?:ch)?\b|"))?)\s+(\d(?:\.\d)?)\s*-?(?:feet|foot|ft|')\s*(?:jts?|joints?|pcs?|pieces?|lengths?|sticks?|sections?)\b`,
+      'gi',
+    ),
+    ([, long = '']) => `, ${long} ft pieces`,
+  ],
+  // "43 pvc repair to 49"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*)(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(${anyMaterial})\s+((?:spot\s+)?(?:repair|patch)(?:ed)?)\s+(?:to|till?|until|thru|through|-)\s*(~?\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[,;]))`,
+      'gi',
+    ),
+    ([, from = '', pipe = '', what = '', to = '']) => `${from} to ${to} ${pipe} ${what}`,
+  ],
   // "turns into transite at 31": a pipe that has no name here, no bend.
   [
     new RegExp(
@@ -763,7 +787,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "cast iron to 12 then clay", "clay from the house to 24": which pipe lies where.
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|continues|lasts)\s+)?(?:(?:out|up|down|on)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|that|the|old|you|you're|we|we're|we've|have|got|in|goes|changes|turns|back|over|to|into)\s+)+(?:(?:there's\s+|there\s+is\s+)?(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|band))\s+(?:back\s+)?(?:to|into)\s+)?(?=${anyMaterial}\b)`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|continues|lasts)\s+)?(?:(?:out|up|down|on)\s+)?(?:to|until|till)\s+(?:about\s+|~\s*)?(?!(?:3|4|6|8|10|12)\s+in\s+(?:(?:new|old)\s+)?${anyMaterial}\b)(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?[\s,]+(?:(?:and|then|it|it's|is|that|the|old|you|you're|we|we're|we've|have|got|in|goes|changes|turns|back|over|to|into)\s+)+(?:(?:there's\s+|there\s+is\s+)?(?:an?\s+)?((?:[a-z]+\s+)?(?:coupling|adapter|band))\s+(?:back\s+)?(?:to|into)\s+)?(?=${anyMaterial}\b)`,
       'gi',
     ),
     ([, pipe = '', at = '', coupling]) =>

@@ -9,6 +9,8 @@ const sameSized = (how: string): string =>
 
 /** "14, 17 and another at 20" */
 const listOfPlaces = String.raw`\d+(?:\.\d+)?(?:\s*(?:,\s*(?:and\s+)?|\band\s+)(?:(?:another|again|↻)\s+(?:one\s+)?)?(?:at\s+)?\d+(?:\.\d+)?)+`;
+/** How large each of several is: "light", "all hairline", "20 % each". */
+const ofEach = String.raw`(?:(?:all|each|both|they're|are|is|about|pretty|very|really|real|fairly|mostly|just|~)\s*)*(light|heavy|medium|moderate|small|minor|slight|fine|large|big|severe|hairline|\d+(?:\s*(?:-|to)\s*\d+)?\s*(?:%|percent\b)|(?:half\s+an?|half|a\s+quarter|[\d./]+)\s*(?:in(?:ch(?:es)?)?\b|"))(?:\s+(?:each|ones|all))*`;
 /** The same without the words between. */
 const onlyPlaces = (list: string) => list.replaceAll(/\b(?:at|another|one|again)\s+|↻\s*/g, '');
 
@@ -867,6 +869,21 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?:\bat\s+)?(?<!(?:\d|\bto|-|–)\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
     ([, place = '', part = '']) => `${part} in at ${place}`,
+  ],
+  // "roots 9, 12, 15, light", "12, 15 and 18 cracks, all hairline": it is said of each.
+  [
+    new RegExp(
+      String.raw`^(\s*(?:[a-z]+\s+){1,3}?(?:at\s+)?)(${listOfPlaces})(?!\s+\d+\/\d)\s*,?\s+${ofEach}\s*[.]?\s*$`,
+      'gi',
+    ),
+    ([, what = '', places = '', how = '']) => `${how} ${what.trimStart()}${places}`,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=^\s*${listOfPlaces}\s+(?:[a-z]+\s+){0,2}[a-z]+)\s*,\s*${ofEach}\s*[.]?\s*$`,
+      'gi',
+    ),
+    ([, how = '']) => ` ${how}`,
   ],
   // "roots at 14 and another at 17, both about 10 %", "cracks at 14, 17 and 20, all at 12 o'clock": it is said of each.
   [

@@ -20,6 +20,12 @@ const broken = String.raw`(?:cracked|broken|broke|busted|shattered|separated|cru
 
 const theMain = String.raw`(?:city\s+|street\s+|sewer\s+)?main|city\s+sewer`;
 
+/** "45 degree bend going down", "it bends down, 45", after all that makes a bend of a number. */
+export const bendUpOrDown: Idiom = [
+  /\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(down|up)(?=\s*(?:$|[,.;]|at\b|with\b))(?<=\b(?:bends?|elbow|turns?|ell|sweep|degrees?)(?:\s+(?:11\.25|22\.5|22|45|60|90)(?:\s+degrees?)?)?\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(?:down|up))/gi,
+  ([, way = '']) => (way.toLowerCase() === 'down' ? " at 6 o'clock" : " at 12 o'clock"),
+];
+
 /** "Sixteen, forty five to the left": how far it turns, no second number of a stretch. */
 export const bendToSide: Idiom = [
   /(?<=[a-z\d]\s*,?\s+)(?<!\b(?:at|around|about|to|bend|turn|elbow|a|an)\s+|\b(?:bend|turn|elbow|ell|sweep)\b[^;\d]*,\s*)(forty[\s-]five|ninety|twenty[\s-]two\s+and\s+a\s+half|45|90|22\.5)(?:\s+degrees?)?\s+(?=(?:going\s+|turning\s+)?to\s+the\s+(?:left|right)\b)/gi,
@@ -458,6 +464,16 @@ export const pointIdioms: readonly Idiom[] = [
 
 /** The same once numbers are digits: degrees, the bore of the main, how deep a cap is buried. */
 export const pointFigures: readonly Idiom[] = [
+  // "0 in at toilet", "0 went in through the cleanout": where the camera goes in.
+  [
+    /(?<=^\s*0(?:\.0)?\s+)(?:(?:we|i|camera|cam|went|going|goes|go|put|started?|starting|access(?:ed)?|entered|entering|pushed)\s+)*(?:in\s+)?(?:at|thru|through|from|via|by)\s+(?:the\s+|an?\s+)?(toilet\b(?!\s+flange)|(?=(?:[a-z]+\s+){0,2}(?:cleanout|clean\s?out|co\b|c\/o|vent|manhole|mh\b|flange)))/gi,
+    ([, toilet = '']) => (toilet ? 'pulled toilet' : ''),
+  ],
+  // "26 out of house", "26 out from under slab", "26 thru wall": the building's wall.
+  [
+    /(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)(?:(?:now|we're|we|goes|going|comes|coming|pipe|line|it|passes|passing)\s+)*(?:out\s+(?:of|from(?:\s+under)?)|leav(?:es|ing)|exits?|exiting|through|thru|past)\s+(?:under\s+)?(?:the\s+)?(?:house|building|bldg|slab|foundation|footing|(?:house\s+|foundation\s+|building\s+|exterior\s+|outside\s+)?wall)(?=\s*(?:$|[,;.]))/gi,
+    'building',
+  ],
   // "24 45 cracked", "the 90's cracked on the bottom", "30 broken 45 elbow": a bend and what is wrong with it.
   [
     new RegExp(
@@ -491,11 +507,6 @@ export const pointFigures: readonly Idiom[] = [
   [
     /\b(bend|turn|elbow|ell|sweep)\s*,\s*(?:an?\s+)?(11\.25|22\.5|22|45|90)\s*(?:degrees?\s*)?,?\s+(?=at\s+~?\d)/gi,
     ([, what = '', degrees = '']) => `${what} ${degrees} degrees `,
-  ],
-  // "45 degree bend going down", "it bends down, 45"
-  [
-    /\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(down|up)(?=\s*(?:$|[,.;]|at\b|with\b))(?<=\b(?:bends?|elbow|turns?|ell|sweep|degrees?)(?:\s+(?:11\.25|22\.5|22|45|60|90)(?:\s+degrees?)?)?\s*,?\s+(?:(?:going|heading|turning|goes|pointing|looking)\s+)?(?:straight\s+)?(?:down|up))/gi,
-    ([, way = '']) => (way.toLowerCase() === 'down' ? " at 6 o'clock" : " at 12 o'clock"),
   ],
   // "a cleanout wye facing down": which way it takes a cable, no side of the pipe.
   [

@@ -11,7 +11,7 @@ const parts: Readonly<Record<string, string>> = {
 
 /** "Standing water 30 to 44, deepest at 37 about 2 inches": in digits, before and after numbers are turned into them. */
 const deepestAt: Idiom = [
-  /\b(?:it's\s+)?(?:at\s+)?(?:the\s+|its\s+)?(deepest|worst|lowest|heaviest|biggest|largest|thickest)(?:\s+(?:point|spot|part|of\s+it))?(?:\s*,?\s+(?:which|that)(?=\s+is|'s))?(?:\s+is|'s)?\s+(?:(?:at|around|near)\s+(?:about\s+|~\s*)?(?=\d)|(?:(?:about|maybe|probably|right|like)\s+)*(?=1[3-9]|[2-9]\d|1\d\d))(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/]))/gi,
+  /\b(?:it's\s+)?(?:at\s+)?(?:the\s+|its\s+)?(deepest|worst|lowest|heaviest|biggest|largest|thickest)(?:\s+(?:point|spot|part|of\s+it))?(?:\s*,?\s+(?:which|that)(?=\s+is|'s))?(?:\s+is|'s)?\s+(?:(?:at|around|near)\s+(?:about\s+|~\s*)?(?=\d)|(?:(?:about|maybe|probably|right|like)\s+)*(?=1[3-9]|[2-9]\d|1\d\d))(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?!\s*(?:in\b|inch|%|percent|"|o'?\s?clock|[\d/])|\s*,\s*[\d./ ]+(?:in\b|inch(?:es)?|"|%|percent\b)\s*[.]?\s*$(?<=^\D*[\d.]+\s*,[^,;]*))/gi,
   ([, how = '', at = '']) => quoted(`${how} at ${at} ft`),
 ];
 

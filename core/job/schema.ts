@@ -434,6 +434,8 @@ export type Line = z.infer<typeof lineSchema>;
 export type Point = z.infer<typeof pointSchema>;
 export type Run = z.infer<typeof runSchema>;
 export type Entry = z.infer<typeof entrySchema>;
+/** An entry without its id. */
+export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id'> : never) : never;
 export type FindingEntry = z.infer<typeof findingEntrySchema>;
 export type Pipe = z.infer<typeof pipeSchema>;
 export type Pin = z.infer<typeof pinSchema>;

@@ -1,4 +1,6 @@
-import type { Entry, Point } from '../job/schema.js';
+import type { Entry, EntryDraft, Point } from '../job/schema.js';
+
+export type { EntryDraft } from '../job/schema.js';
 
 /** What a typed line may refer to, and the current pass. */
 export interface LogContext {
@@ -30,9 +32,6 @@ export interface LogContext {
   /** Branches and fixtures that drain here, by name. */
   readonly serves?: readonly string[];
 }
-
-/** An entry without its id. */
-export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id'> : never) : never;
 
 /**
  * How much farther on its way the camera is at `to_ft` than at `from_ft`, ft; negative where it was there before. Without a

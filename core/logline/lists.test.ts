@@ -80,8 +80,28 @@ test('a measure after a list is of each; a measure at each place is its own', ()
     'roots at 31, 33 and 35, 20 percent',
     'roots at 31, 33, 35 20%',
     '20% roots at 31, 33 and 35',
+    '31, 33 and 35 roots, 20%',
+    'roots 31, 33, 35, 20% each',
+    'roots at 31, 33 and 35, all about 20 %',
   ])
-    expect([line, measured(line)]).toEqual([line, [31, 33, 35].map((at) => [at, 20])]);
+    expect([line, measured(line).sort(([a = 0], [b = 0]) => Number(a) - Number(b))]).toEqual([
+      line,
+      [31, 33, 35].map((at) => [at, 20]),
+    ]);
+  for (const [size, is] of [
+    ['light', 'small'],
+    ['heavy', 'large'],
+    ['medium', 'moderate'],
+  ] as const)
+    for (const line of [
+      `roots 31, 33, 35, ${size}`,
+      `31, 33, 35 roots, ${size}`,
+      `roots at 31, 33, 35, all ${size}`,
+    ])
+      expect([line, clean(line).map((entry) => entry && 'size' in entry && entry.size)]).toEqual([
+        line,
+        [is, is, is],
+      ]);
   expect(measured('roots at 31 20%, 33 30%')).toEqual([
     [31, 20],
     [33, 30],
@@ -202,6 +222,36 @@ test('a stretch of pipe lies between its ends, whichever way the head looks and 
       },
     ),
   );
+  // The size of what follows is no place.
+  for (const line of [
+    '52 clay to 6 in concrete',
+    '52 clay to 6 concrete',
+    '52 clay into 6" concrete',
+    '52 clay > 6 in concrete',
+  ])
+    expect([line, clean(line, { pass: 'out' })]).toMatchObject([
+      line,
+      [
+        {
+          reading_ft: 52,
+          upstream: { material: 'clay' },
+          downstream: { material: 'concrete', diameter_in: 6 },
+        },
+      ],
+    ]);
+  for (const line of ['0 vcp 6in 3ft jts', '0 6 in clay, 3 ft joints', '0 clay 6" 3 ft sticks'])
+    expect([line, clean(line, { pass: 'out' })]).toMatchObject([
+      line,
+      [{ reading_ft: 0, downstream: { material: 'clay', diameter_in: 6, piece_ft: 3 } }],
+    ]);
+  for (const line of ['43-49 pvc repair', '43 pvc repair to 49', '43 pvc patch til 49'])
+    expect([line, clean(line, { pass: 'out' })]).toMatchObject([
+      line,
+      [
+        { reading_ft: 43, downstream: { material: 'pvc-sch40' } },
+        { reading_ft: 49, upstream: { material: 'pvc-sch40' } },
+      ],
+    ]);
   // Where one ends and the next begins is one change, and none is where the line begins.
   expect(clean('0 to 12 cast iron, 12 to 40 6 inch clay, 40 to 77 abs', { pass: 'out' })).toMatchObject([
     { reading_ft: 12, upstream: { material: 'cast-iron' }, downstream: { material: 'clay', diameter_in: 6 } },

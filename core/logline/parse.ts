@@ -20,6 +20,7 @@ import { interjectionsIn, readSegment, type SegmentRead, type Span } from './rea
 import { denied, isRemark, keptWords, remarkOf, unknownErrors } from './notes.js';
 import { pointWords, sayEntry, sayWhat } from '../speech/say.js';
 import { segmentsOf, type Segment } from './segments.js';
+import { worstOf, overHere, tellsWorst, type WorstCall } from './stretches.js';
 
 export type { Choice, EntryDraft, LogContext, LogError } from './context.js';
 
@@ -67,7 +68,8 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
   }));
   const names = points.flatMap(({ name, id }) => [id, ...(name === undefined ? [] : [name])]);
   const hearing = normalize(text, names);
-  const segments = segmentsOf(hearing);
+  const heardAll = hearing.heard.text;
+  const segments = tellsWorst(heardAll) ? [wholeOf(heardAll)] : segmentsOf(hearing);
   const read = (segment: Segment, inherited: number | undefined) =>
     parsePart(text, hearing.heard, segment, inherited, { ...context, points }, known);
   let reading: number | undefined;
@@ -111,6 +113,12 @@ export function parseLogLine(text: string, context: LogContext): LogPart[] {
   const [first, ...rest] = parts;
   return first ? [{ ...first, passed: [...interjectionsIn(text), ...first.passed] }, ...rest] : parts;
 }
+
+/** A line that is one thing, whatever its commas. */
+const wholeOf = ({ length }: string): Segment => ({
+  ...{ from: 0, to: length, denied: false, hard: false },
+  ...{ again: false, listed: false },
+});
 
 /** A stretch of pipe, from its near to its far reading. */
 interface Stretch {
@@ -208,9 +216,16 @@ function parsePart(
   known: readonly EarlierThing[],
 ): LogPart[] {
   const whole = placeOf(heard, segment.from, segment.to);
+  const said = heard.text.slice(segment.from, segment.to);
+  const worst = worstOf(said, known, context.pass);
+  if (worst) return [worstPart(worst, whole, context, known)];
   const heardHere = readSegment(heard, segment, context, known);
-  const read =
-    segment.denied && !segment.again ? denied(heardHere, text.slice(whole.from, whole.to)) : heardHere;
+  const over = overHere(said, heardHere.draft, known, context.pass);
+  const read = over
+    ? { ...heardHere, draft: over, errors: [], unknown: [] }
+    : segment.denied && !segment.again
+      ? denied(heardHere, text.slice(whole.from, whole.to))
+      : heardHere;
   const { draft, passed } = read;
   const errors: LogError[] = [...read.errors];
   const fail = failIn(heard, segment, whole, errors);
@@ -252,6 +267,24 @@ function parsePart(
       : [];
   };
   return [...besides.before.flatMap(beside), ...own, ...besides.after.flatMap(beside)];
+}
+
+/** "53 deepest, 2 in": the stretch that it is told of, or that no water is written there. */
+function worstPart(
+  worst: WorstCall,
+  whole: Span,
+  context: LogContext,
+  known: readonly EarlierThing[],
+): LogPart {
+  if ('instead' in worst)
+    return {
+      ...{ entry: undefined, sentence: '', missing: [], doubts: [], passed: [], choices: [] },
+      errors: [{ ...whole, message: `no standing water is written there: say “${worst.instead}”` }],
+    };
+  const { entry, replaces } = worst;
+  const old = known.findLast(({ id }) => id === replaces)?.entry;
+  const was = old && sentenceOf(old, undefined, context, known);
+  return { ...partWith(context, known)(entry, { replaces, was }), doubts: [] };
 }
 
 /** Words not known become the note of what is named beside them, or are asked about. */

@@ -1,7 +1,6 @@
 import { movesDownstream } from './change.js';
 import type { Draft } from './draft.js';
-import { kindOf } from '../findings/kinds.js';
-import { fartherBy, type EntryDraft, type EarlierThing, type LogContext } from './context.js';
+import type { EarlierThing, LogContext } from './context.js';
 import type { Meaning } from '../speech/meaning.js';
 import { dash, distance, toFeet } from '../speech/numbers.js';
 import { phraseAt } from '../speech/phrases.js';
@@ -331,69 +330,4 @@ export function takeReferring(
     return clip[0].length + (tagged?.used ?? 0);
   }
   return 0;
-}
-
-/** The stretch that this one ends: the newest open one of its kind, else one called at one place only. */
-export const endedBy = (
-  draft: Draft,
-  reading: number | undefined,
-  known: readonly EarlierThing[],
-  pass: LogContext['pass'],
-): EarlierThing | undefined => openOne(draft, known) ?? begunOne(draft, reading, known, pass);
-
-/** Whether a draft names neither a finding nor another kind of entry. */
-export const isUnnamed = ({ finding, kind }: Draft): boolean => finding === undefined && kind === undefined;
-
-/** Whether an entry is of the finding or the kind that a draft names. */
-export const isOfKind = ({ finding, kind }: Draft, entry: EntryDraft): boolean =>
-  finding === undefined ? entry.kind === kind : entry.kind === 'finding' && entry.finding === finding;
-
-/** Whether an entry is long by nature, though it was called at one place. */
-export const isLong = (entry: EntryDraft): boolean =>
-  entry.kind === 'hidden' || (entry.kind === 'finding' && kindOf(entry.finding).sags === true);
-
-/** The newest open stretch of this kind. */
-const openOne = (draft: Draft, known: readonly EarlierThing[]): EarlierThing | undefined =>
-  known.findLast(
-    ({ entry, elsewhere }) =>
-      !elsewhere && entry.open === true && (isUnnamed(draft) || isOfKind(draft, entry)),
-  );
-
-/** A stretch that ends this far from where it was called belongs to something else, ft. House rule. */
-const longestBegun_ft = 40;
-
-/** "80 belly", then "84 belly ends": the newest of its kind on this pass, called at one place only. */
-function begunOne(
-  draft: Draft,
-  reading: number | undefined,
-  known: readonly EarlierThing[],
-  pass: LogContext['pass'],
-): EarlierThing | undefined {
-  if (draft.endCall !== 'end' || reading === undefined) return undefined;
-  const newest = known.findLast(({ entry, elsewhere }) => !elsewhere && isOfKind(draft, entry));
-  return newest && mayEndAt(newest.entry, reading, pass) ? newest : undefined;
-}
-
-function mayEndAt(entry: EntryDraft, reading: number, pass: LogContext['pass']): boolean {
-  const { reading_ft, to_ft, open } = entry;
-  if (reading_ft === undefined || to_ft !== undefined || open === true) return false;
-  const ahead_ft = fartherBy(entry.pass, reading_ft, reading);
-  return entry.pass === pass && ahead_ft > 0 && ahead_ft <= longestBegun_ft;
-}
-
-/** "82 out of the water", "82 ends": the newest stretch that is open, or that something long by nature began. */
-export function nameWhatEnds(
-  draft: Draft,
-  reading: number | undefined,
-  known: readonly EarlierThing[],
-  pass: LogContext['pass'],
-): void {
-  const isNamed = !isUnnamed(draft) || draft.point !== undefined || draft.pipes.length > 0;
-  if (draft.endCall !== 'end' || isNamed || reading === undefined) return;
-  const found = known.findLast(
-    ({ entry, elsewhere }) =>
-      !elsewhere && (entry.open === true || (isLong(entry) && mayEndAt(entry, reading, pass))),
-  );
-  if (found?.entry.kind === 'finding') draft.finding = found.entry.finding;
-  else if (found) draft.kind = found.entry.kind;
 }

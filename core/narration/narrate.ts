@@ -1,5 +1,5 @@
 import { fartherBy } from '../logline/context.js';
-import { readEntry } from '../logline/entry-faults.js';
+import { readEntry } from '../speech/entry-faults.js';
 import { normalize } from '../speech/normalize.js';
 import { segmentsOf } from '../logline/segments.js';
 import type { Cue } from '../captions.js';

@@ -1,6 +1,6 @@
 import { fartherBy, type EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
-import { isLong, isOfKind, isUnnamed } from '../logline/references.js';
+import { isLong, isOfKind, isUnnamed } from '../logline/stretches.js';
 import {
   accepted,
   reach,

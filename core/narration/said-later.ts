@@ -1,5 +1,5 @@
 import { sizeOfShare } from '../findings/measure.js';
-import { readEntry } from '../logline/entry-faults.js';
+import { readEntry } from '../speech/entry-faults.js';
 import type { EntryDraft } from '../logline/context.js';
 import type { Draft } from '../logline/draft.js';
 import { feetOfInches, toNumber } from '../speech/numbers.js';

@@ -151,7 +151,7 @@ test('moving a reading by a tenth of a foot moves the price by no more than a te
   );
 });
 
-test('pipe on the house’s side of the wall without a surface is told, as far as it is without one', () => {
+test('pipe up to a building’s wall without a surface is told, as far as it is without one', () => {
   const told = (more: Partial<Line>): readonly string[] => {
     const { lines } = readyJob(spokenJob('wall', ['20 foundation wall', '70 main'], more));
     return lines.flatMap((line) =>
@@ -159,7 +159,7 @@ test('pipe on the house’s side of the wall without a surface is told, as far a
     );
   };
   const floor = (to_ft: number): Partial<Line> => ({ surfaces: [{ kind: 'building', from_ft: 0, to_ft }] });
-  expect(told({})).toEqual([expect.stringMatching(/^0 to 20 ft .*priced as lawn/)]);
-  expect(told(floor(12))).toEqual([expect.stringMatching(/^12 to 20 ft /)]);
+  expect(told({})).toEqual([expect.stringMatching(/^0 to 20 ft, .*priced as lawn/)]);
+  expect(told(floor(12))).toEqual([expect.stringMatching(/^12 to 20 ft, /)]);
   expect(told(floor(20))).toEqual([]);
 });

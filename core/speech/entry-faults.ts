@@ -1,10 +1,8 @@
 import type * as z from 'zod';
 import { findingName } from '../findings/kinds.js';
 import { faultsOf } from '../job/faults.js';
-import { entrySchema } from '../job/schema.js';
+import { entrySchema, type EntryDraft } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
-import type { EntryDraft } from './context.js';
-import type { Fail } from './finish.js';
 
 /** Display names of fields: file-format names never reach the screen. */
 const fieldWords: Readonly<Record<string, string>> = {
@@ -77,7 +75,11 @@ const thingOf = (raw: Readonly<Record<string, unknown>>): string =>
     : String(raw.kind).replace('hidden', 'a hidden stretch');
 
 /** The entry by its schema, or what is wrong with it. In narration, fields that do not fit are dropped. */
-export function readEntry(raw: Record<string, unknown>, fail: Fail, spoken: boolean): EntryDraft | undefined {
+export function readEntry(
+  raw: Record<string, unknown>,
+  fail: (message: string) => void,
+  spoken: boolean,
+): EntryDraft | undefined {
   const parsed = entrySchema.safeParse({ id: 'new', ...raw });
   if (parsed.success) {
     const { id: _, ...entry } = parsed.data;
