@@ -1,7 +1,7 @@
 import { anyMaterial } from './pipes.js';
 import { bendToSide } from './points.js';
 import { aNumber, ones } from '../number-words.js';
-import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
+import { afterPlace, asNote, besideIt, type Idiom, placeFirst, quoted } from './traced-text.js';
 
 /** What was read before, once more, as large as a word says. */
 const sameSized = (how: string): string =>
@@ -869,6 +869,71 @@ export const placeFigures: readonly Idiom[] = [
   [
     /(?:\bat\s+)?(?<!(?:\d|\bto|-|–)\s*)(?<!\bdepth\s+(?:is\s+|of\s+)?)\b(1[3-9]|[2-9]\d|\d{3})\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")(?!\s*(?:deep|long|below))/gi,
     ([, place = '', part = '']) => `${part} in at ${place}`,
+  ],
+  // "64 5 ft of cracked pipe", "75 last 3 ft under water": how long it is.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:about|maybe|~)\s*)*(?:(?:the\s+)?last\s+)?(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')\s+(?:of\s+(?!${anyMaterial}\b)|(?<=last\b.*))([^,;]+)(?=\s*$)`,
+      'gi',
+    ),
+    ([, long = '', what = '']) => `${what.replace(/^water\b/i, 'standing water')} for ${long} ft`,
+  ],
+  // "41 crack on seam", "38 seam split top": along the pipe.
+  [/\b(?:on|along|at)\s+(?:the\s+)?seam\b/gi, quoted('on the seam')],
+  // "43 coupling shifted 1/2"
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:joint|jt|coupling|band|hub|bell|fitting)\s+(?:is\s+|has\s+)?(?:shifted|slipped|moved|kicked)(?:\s+(?:over|out|down|up))?(?=\s*(?:$|[,;\d½¼¾]))`,
+      'gi',
+    ),
+    'offset joint',
+  ],
+  // "14 slight bow down"
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst}(?:(?:slight|little|small|big|long)\s+)?)(?:pipe\s+)?bow(?:ed|s)?(?:\s+down)?(?=\s*(?:[.]?\s*$|[,;\d½¼¾]))`,
+      'gi',
+    ),
+    'belly',
+  ],
+  // "0 co 4 in clay": where the pipe begins.
+  [
+    new RegExp(
+      String.raw`(?<=^\s*0(?:\.0)?\s+[a-z -]{0,20}?\b(?:cleanout|clean\s?out|co|c\/o))\s+(\d)\s*(?:in(?:ch)?\b|")?\s*(?=${anyMaterial}\b)`,
+      'gi',
+    ),
+    ([, bore = '']) => `, ${bore} in `,
+  ],
+  // "50 good": seen, and nothing wrong.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:looks?|is|it's|pipe|line|still|pretty|all)\s+)*(?:good|ok|okay|fine|great|nice|perfect|beautiful)(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    asNote,
+  ],
+  // "33 bad joint", "33 joint is rough": how it looks, no size.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:an?\s+)?(bad|poor|rough|ugly|big|slight|loose|sloppy|crooked)\s+(joint|coupling|hub|bell|band)(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([, how = '', what = '']) => `${what} ${quoted(how)}`,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst}(?:joint|coupling|hub|bell|band))\s+(?:is\s+|looks?\s+)?(bad|poor|rough|ugly|loose|sloppy|crooked)(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([, how = '']) => ` ${quoted(how)}`,
+  ],
+  // "22-25 low 3/4 in"
+  [
+    new RegExp(
+      String.raw`(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?(?:\s*(?:-|to)\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?)?\s+)low\s+(?=(?:about\s+|~\s*)?[\d½¼¾][\d./ ]*(?:in\b|inch|"))`,
+      'gi',
+    ),
+    'low spot ',
   ],
   // "roots 9, 12, 15, light", "12, 15 and 18 cracks, all hairline": it is said of each.
   [

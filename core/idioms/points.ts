@@ -471,8 +471,37 @@ export const pointFigures: readonly Idiom[] = [
   ],
   // "26 out of house", "26 out from under slab", "26 thru wall": the building's wall.
   [
-    /(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)(?:(?:now|we're|we|goes|going|comes|coming|pipe|line|it|passes|passing)\s+)*(?:out\s+(?:of|from(?:\s+under)?)|leav(?:es|ing)|exits?|exiting|through|thru|past)\s+(?:under\s+)?(?:the\s+)?(?:house|building|bldg|slab|foundation|footing|(?:house\s+|foundation\s+|building\s+|exterior\s+|outside\s+)?wall)(?=\s*(?:$|[,;.]))/gi,
+    /(?<=^\s*~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+)(?:(?:now|we're|we|goes|going|comes|coming|pipe|line|it|passes|passing)\s+)*(?:out\s+(?:of|from(?:\s+under)?)|leav(?:es|ing)|exits?|exiting|through|thru|past|under(?=\s+(?:the\s+)?(?:house|building|bldg)\b))\s+(?:under\s+)?(?:the\s+)?(?:house|building|bldg|slab|foundation|footing|(?:house\s+|foundation\s+|building\s+|exterior\s+|outside\s+)?wall)(?=\s*(?:$|[,;.]))/gi,
     'building',
+  ],
+  // "60 tie to city": the main.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:ties?|tied|ties|connects?|tie-in)\s+(?:in\s*)?(?:to\s+)?(?:the\s+)?city(?:\s+(?:main|sewer|line))?(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    'main',
+  ],
+  // "66 tap factory main", "66 saddle main": how the line is joined to it.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:factory|hammer|break-?\s?in|old)\s+)*(tap|saddle|wye)(?:\s*,?\s*(?:factory|hammer|break-?\s?in))*\s*,?\s+(?:(?:at|on|to|into)\s+)?(?:the\s+)?(?:city\s+)?main(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([, how = '']) => `${how} at the main`,
+  ],
+  // "55 lateral left capped", "55 capped lateral": another's, into this line.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(capped|live|active|dead|abandoned)\s+lateral(?=\s|$)|lateral(?=\s+(?:left|right|lt|rt|l|r|capped|live|active|dead|in\s+use|not\s+in\s+use|at\s+(?:1[0-2]|[1-9])\b|\d)))`,
+      'gi',
+    ),
+    ([, state]) => (state === undefined ? 'branch' : `${state} branch`),
+  ],
+  // "0 tank side co"
+  [
+    /\b(?:(?:septic\s+)?(?:tank|house|street|city|sewer)[\s-]side|street|alley|parkway|landing)\s+(?=(?:cleanout|clean\s?-?out|co\b|c\/o))/gi,
+    '',
   ],
   // "24 45 cracked", "the 90's cracked on the bottom", "30 broken 45 elbow": a bend and what is wrong with it.
   [

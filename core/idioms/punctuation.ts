@@ -41,6 +41,16 @@ export const listMarks: readonly Idiom[] = [
     ' ',
   ],
   [/^\s*@\s*(?=\d[\d.]*\s*(?:-|to|through|thru)\s*\d)/gi, ''],
+  // "roots @ 12 @ 15 @ 18": several places.
+  [
+    /@\s*(\d+(?:\.\d+)?(?:\s*,?\s*@\s*\d+(?:\.\d+)?)+)/g,
+    ([, list = '']) => `at ${list.replaceAll(/\s*,?\s*@\s*/g, ', ')}`,
+  ],
+  // "belly@40-46,1.5in"
+  [/(?<=[a-z])@(?=~?\d)/gi, ' @ '],
+  [/(?<=\d),(?=\d[\d./]*\s*(?:in(?:ch)?\b|"|%|o'?c))/gi, ', '],
+  // "loc @ 60 = 7 ft"
+  [/(?<=\bloc(?:ated?)?\s*(?:@|at)?\s*\d[\d.]*)\s*=\s*(?=\d)/gi, ' '],
   // "78 main noted"
   [/\s+(?:was\s+|were\s+)?(?:noted|observed)(?=\s*[.;]?\s*$)/gi, ''],
   // "1) 41 roots", "2. 46 offset", "#3 41 roots", "* 41 roots": how a list is numbered is no place.

@@ -1,5 +1,5 @@
 import { aNumber } from '../number-words.js';
-import { asNote, quoted, type Idiom } from './traced-text.js';
+import { asNote, placeFirst, quoted, type Idiom } from './traced-text.js';
 
 /** The run ends here, beside what was named before it; at the main there is nothing further to see. */
 function stopThere({ index, input }: RegExpExecArray): string | undefined {
@@ -23,6 +23,14 @@ export const stopIdioms: readonly Idiom[] = [
   [
     /\b(?:i|we)(?:'d|\s+would)(?:\s+have)?\s+(?:(?:normally|usually|just)\s+)?(?:stop(?:ped)?|quit)\s+(?:right\s+)?(?:there|here)\b(?=[\s,]+but\b)/gi,
     asNote,
+  ],
+  // "47 could not pass", "47 no go", "47 turned around": as it is typed.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:(?:camera|cam)\s+)?(?:can't|cannot|couldn't|could\s+not|won't|unable\s+to|not\s+able\s+to)\s+(?:pass|advance|proceed|go)(?:\s+(?:the\s+)?(?:camera|any\s+f[au]rther|further|on))?|no\s+go|no\s+f[au]rther|(?:pulled|turned|came)\s+(?:(?:the\s+)?(?:camera|cam)|back|around|out)(?:\s+here)?|done\s+here)(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([said]) => `stop ${quoted(said)}`,
   ],
   // "stop here at 14 for a locate": the camera goes on.
   [

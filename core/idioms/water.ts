@@ -337,8 +337,8 @@ export const waterFigures: readonly Idiom[] = [
   ],
   // "10 to 14 sag, 2 inches at 12": how deep it is at its deepest.
   [
-    /(?:\bmax\.?\s+)?\b(\d(?:[./]\d+)?\s*(?:in(?:ch(?:es)?)?|"))\s+(?:deep\s+)?(?:at\s+|around\s+|@\s*)\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;]))(?<=\d\s*(?:feet|foot|ft)?\s*(?:-|to|thr(?:ough|u))\s*\d[^;]*\b(?:sag|belly|dip|water)\b[^;]*)/gi,
-    ([, deep = '']) => deep,
+    /(?:\bmax\.?\s+)?(?<![\d./]\s?)\b((?:\d\s+)?\d(?:[./]\d+)?)\s*(?:in(?:ch(?:es)?)?\b|")?\s*(?:deep\s+)?(?:at\s+|around\s+|@\s*)(?:1[3-9]|[2-9]\d|\d{3}|(?<=(?:in(?:ch(?:es)?)?|"|deep)\s*(?:at\s+|around\s+|@\s*))\d+)(?:\.\d+)?(?:\s*(?:feet|foot|ft))?(?=\s*(?:$|[.;]))(?<=\d\s*(?:feet|foot|ft)?\s*(?:-|to|thr(?:ough|u))\s*\d[^;]*\b(?:sag|belly|dip|water)\b[^;]*)/gi,
+    ([, deep = '']) => `${deep} in`,
   ],
   // "38, water."
   [

@@ -5,7 +5,7 @@ import { faultsOf } from '../job/faults.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { entrySchema, pointSchema, type Entry, type Point } from '../job/schema.js';
 import { sayInches } from '../speech/say.js';
-import { pipesOf } from './change.js';
+import { movesDownstream, pipesOf } from './change.js';
 import { endedBy, isOfKind, isUnnamed, nameWhatEnds } from './stretches.js';
 import type { Choice, EntryDraft, EarlierThing, LogContext } from './context.js';
 import { isBend, usualBends, type Draft } from './draft.js';
@@ -183,7 +183,7 @@ function callEnd({ endCall }: Draft, kind: Entry['kind'] | undefined, said: Reco
 function kindSaid(
   draft: Draft,
   fields: Record<string, unknown>,
-  { context, fail, spoken }: Finishing,
+  { context, known, fail, spoken }: Finishing,
 ): Entry['kind'] | undefined {
   if (draft.pipes.length > 0 && draft.kind === undefined && draft.finding === undefined)
     draft.kind = 'change';
@@ -201,6 +201,7 @@ function kindSaid(
   if (draft.kind === 'stop' || draft.kind === 'hidden') delete fields.size;
   // A coupling where two pipes meet is their change.
   if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
+  if (namesItsPipe(draft, context, known)) draft.pipes = [];
   if (draft.pipes.length > 0 && draft.kind !== 'change' && !spoken)
     fail('a change of pipe is a thing of its own: put it after a ;');
   if (draft.piece_ft !== undefined && !spoken) fail('pieces of what? Name the material');
@@ -221,6 +222,23 @@ function kindSaid(
   }
   if (kind === undefined && fields.note !== undefined && !draft.correcting) return 'note';
   return kind;
+}
+
+/** "41 clay cracked": what the pipe is of where it is bad, and no change, unless another was written last. */
+function namesItsPipe(
+  { finding, pipes, changing, fields }: Draft,
+  context: LogContext,
+  known: readonly EarlierThing[],
+): boolean {
+  const [pipe, other] = pipes;
+  if (finding === undefined || changing || !pipe || other || pipe.side || pipe.diameter_in !== undefined)
+    return false;
+  const last = known.findLast(({ entry, elsewhere }) => !elsewhere && entry.kind === 'change')?.entry;
+  const ahead = movesDownstream(last?.pass ?? 'back', context.direction) ? 'downstream' : 'upstream';
+  const written = last?.kind === 'change' ? last[ahead]?.material : undefined;
+  if (written !== undefined) return written === pipe.material;
+  const { grading, sags } = kindOf(finding);
+  return grading?.structural === true || sags === true || fields.atJoint === true;
 }
 
 /** "roots along the bottom": words that name a form of some findings only give the position of others. */

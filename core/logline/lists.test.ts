@@ -252,6 +252,21 @@ test('a stretch of pipe lies between its ends, whichever way the head looks and 
         { reading_ft: 49, upstream: { material: 'pvc-sch40' } },
       ],
     ]);
+  // What the pipe is of where it is bad is no change, unless another pipe was written last.
+  for (const [bad, finding] of [
+    ['cracked', 'crack'],
+    ['broken', 'broken'],
+    ['bellied', 'belly'],
+    ['offset', 'offset'],
+    ['joint separated', 'separation'],
+  ] as const) {
+    expect([bad, clean(`41 clay ${bad}`)]).toMatchObject([bad, [{ kind: 'finding', finding }]]);
+    const to = (material: 'clay' | 'abs') =>
+      [{ id: 'e1', kind: 'change', reading_ft: 46, pass: 'back', upstream: { material } }] as const;
+    expect(clean(`41 clay ${bad}`, { entries: to('clay') })).toMatchObject([{ finding }]);
+    const [part] = parseLogLine(`41 clay ${bad}`, { ...base, entries: to('abs') });
+    expect([bad, part?.errors]).toMatchObject([bad, [{ message: expect.stringMatching(/change of pipe/) }]]);
+  }
   // Where one ends and the next begins is one change, and none is where the line begins.
   expect(clean('0 to 12 cast iron, 12 to 40 6 inch clay, 40 to 77 abs', { pass: 'out' })).toMatchObject([
     { reading_ft: 12, upstream: { material: 'cast-iron' }, downstream: { material: 'clay', diameter_in: 6 } },

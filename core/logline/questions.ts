@@ -14,7 +14,7 @@ const farAway_ft = 50;
 
 /**
  * Questions about an unlikely reading before it is written: longer than any cable, past the end of the line, or far
- * from everything else on this run. Each names a form that would be right.
+ * from everything else on this run, twice the same, or feet and inches taken for a stretch. Each names a form that would be right.
  */
 export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly EarlierThing[]): string[] {
   const readings = [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined);
@@ -30,6 +30,21 @@ export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly
     ...pastEnd(entry, furthest, context),
     ...farFromAll(furthest, readings, known),
     ...alreadyWritten(entry, known),
+    ...feetAndInches(entry),
+  ];
+}
+
+/** A stretch this long that runs back while pushing out may be feet and inches, ft. */
+const longBack_ft = 10;
+
+/** "55-6 roots" pushing out: 55 ft 6 in, or back to 6. */
+function feetAndInches({ pass, reading_ft, to_ft }: EntryDraft): string[] {
+  if (pass !== 'out' || reading_ft === undefined || to_ft === undefined) return [];
+  const mayBeInches = Number.isInteger(reading_ft) && Number.isInteger(to_ft) && to_ft > 0 && to_ft < 12;
+  if (!mayBeInches || reading_ft - to_ft <= longBack_ft) return [];
+  const [feet, inches] = [plain(reading_ft), plain(to_ft)];
+  return [
+    `from ${feet} back to ${inches} is ${plain(reading_ft - to_ft)} ft: is that right? For ${feet} ft ${inches} in, type ${feet}' ${inches}"`,
   ];
 }
 

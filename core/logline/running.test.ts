@@ -47,7 +47,15 @@ const ends = [
     'done',
     'over',
   ],
-  ...['comes out', 'no more water', 'clear of water', 'level again', 'grade good again', 'camera clear'],
+  ...[
+    'comes out',
+    'no more water',
+    'clear of water',
+    'level again',
+    'back to grade',
+    'grade good again',
+    'camera clear',
+  ],
 ];
 
 test('the depth and the end of standing water, on lines of their own, are written of it', () => {

@@ -73,7 +73,7 @@ const measure = String.raw`(?<much>(?:\d+\s+)?\d+\/\d+|\d+(?:\.\d+)?)\s*-?(?<uni
 
 /** "57 out", "66 clear": nothing but that something is over. */
 const isOver = new RegExp(
-  String.raw`^\s*${place}\s*,?\s+(?:(?:it|it's|water|water's|we're|camera|cam|is|are|all|back|now|and|goes|comes?|came)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water|water))?|clears?(?:\s+(?:up|again))?|done|over|gone|dry|good\s+again|level\s+again|¬\s*(?:standing\s+)?water|(?:grade|slope|fall)(?:'s|\s+is)?\s+(?:good|ok|okay|back|fine)(?:\s+again)?|back\s+on\s+grade)\s*[.]?\s*$`,
+  String.raw`^\s*${place}\s*,?\s+(?:(?:it|it's|water|water's|we're|camera|cam|is|are|all|back|now|and|goes|comes?|came)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water|water))?|clears?(?:\s+(?:up|again))?|done|over|gone|dry|good\s+again|level\s+again|¬\s*(?:standing\s+)?water|(?:grade|slope|fall)(?:'s|\s+is)?\s+(?:good|ok|okay|back|fine)(?:\s+again)?|back\s+(?:on|to)\s+grade|levels?\s+out)\s*[.]?\s*$`,
   'i',
 );
 
@@ -100,7 +100,7 @@ const ofWater = String.raw`(?:\s+(?:deep|of\s+water|here))*`;
 /** Where a stretch is worst, and how bad it is there. */
 const worstCalls = [
   // "53 deepest, 2 in", "52 max 2"
-  String.raw`${place}\s*,?\s+${worst}(?:\s+(?:is|about|here|of|~))*\s*,?\s+${measure}${ofWater}`,
+  String.raw`${place}\s*,?\s+(?:${worst}|deep(?=\s+[\d/ ]+(?:in\b|inch|")))(?:\s+(?:is|about|here|of|~))*\s*,?\s+${measure}${ofWater}`,
   // "max 2 in @ 64", "heaviest 40 % at 20"
   String.raw`${worst}(?:\s+(?:is|about|of|~))*\s*,?\s+${measure}${ofWater}\s*,?\s*(?:at|@|around)\s*${place}`,
   // "deepest at 53, 2 in", "deepest point 53, 1 1/2 in"

@@ -192,7 +192,7 @@ const points: Rows = [
   ['roof vent, vent stack', point('access', { through: 'roof-vent' })],
   ['valve lid, valve box', point('access', { through: 'valve-lid' })],
   ['house trap, running trap, building trap, main trap, u-trap, u trap, trap', point('trap')],
-  ['p-trap, p trap', point('fixture', { name: 'trap' })],
+  ['p-trap, p trap, ptrap', point('fixture', { name: 'trap' })],
   ['building, building wall, foundation, foundation wall, footing, house wall', point('building')],
   ['property line, lot line', point('property-line')],
   ['pit', point('pit')],
