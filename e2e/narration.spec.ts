@@ -179,4 +179,27 @@ test('what may mean two things is asked, and one key answers; one key turns the 
   await typed(page).fill('"tenant says it backs up on Sundays"');
   await page.keyboard.press('Enter');
   await expect(row(page, 'no feet')).toContainText('tenant says');
+  // Feet that rise while pulling back were read pushing out, and met the pipes in the other order.
+  for (const [line, says] of [
+    ['50 offset', 'Offset'],
+    ['56 wye', 'Branch connection 1'],
+    ['60 hole', 'Hole'],
+    ['64 crack', 'Crack'],
+  ] as const) {
+    await typed(page).fill(line);
+    await page.keyboard.press('Enter');
+    await expect(row(page, says)).toHaveCount(1);
+  }
+  const asked = page.getByRole('status').filter({ hasText: 'The counter goes up, pulling back' });
+  await expect(asked).toContainText('at 30, ABS toward the house, clay toward the street');
+  await asked.getByRole('button', { name: 'Pushing out' }).click();
+  await expect(row(page, 'ABS, then clay')).toHaveCount(1);
+  await expect(asked).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Pushing out' }).first()).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(typed(page)).toBeFocused();
+  await page.keyboard.press('Control+z');
+  await expect(row(page, 'Clay, then ABS')).toHaveCount(1);
 });

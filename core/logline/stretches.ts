@@ -163,5 +163,9 @@ function contains(entry: EntryDraft, at_ft: number, pass: LogContext['pass'], ov
   if (to_ft !== undefined)
     return over && at_ft >= Math.min(reading_ft, to_ft) && at_ft <= Math.max(reading_ft, to_ft);
   const ahead_ft = fartherBy(entry.pass, reading_ft, at_ft);
-  return (entry.pass ?? 'back') === pass && ahead_ft > 0 && (open === true || ahead_ft <= longestBegun_ft);
+  if ((entry.pass ?? 'back') !== pass) return false;
+  // Told outright, it is taken on either side: the pass may have been left at the other one.
+  return over
+    ? Math.abs(ahead_ft) <= longestBegun_ft
+    : ahead_ft > 0 && (open === true || ahead_ft <= longestBegun_ft);
 }

@@ -4,6 +4,7 @@ import { capital } from '../../core/capital.js';
 import type { Line, Run } from '../../core/job/schema.js';
 import type { Cue } from '../../core/captions.js';
 import type { ToRead } from '../../core/logprint/to-read.js';
+import { turnedPass } from '../../core/logprint/turned-pass.js';
 import type { Warning } from '../../core/warning.js';
 import { SaveReport } from '../documents/save-buttons';
 import { AddPress } from '../controls/add-press';
@@ -38,6 +39,7 @@ export function LogView() {
   const video = useRef<VideoHandle>(null);
   const hand = useLogActions(context, { typed, video });
   const [cues, setCues] = useState<readonly Cue[]>([]);
+  const [typedHere, setTypedHere] = useState<readonly string[]>([]);
   const { line, lineView, change } = context;
   const { run, reel, queue } = hand;
   return (
@@ -51,7 +53,15 @@ export function LogView() {
       <Beside context={context} hand={hand} video={video} cues={cues} />
       <Flex direction="column" flex="1" minWidth={0} minHeight={{ md: 0 }} order={{ base: 1, md: 0 }}>
         <Runs context={context} hand={hand} typed={typed} video={video} onCues={setCues} />
-        {run && <LineBox context={context} hand={hand} run={run} typed={typed} video={video} />}
+        {run && (
+          <LineBox
+            {...{ context, hand, run, typed, video }}
+            onWrite={(ids) => {
+              setTypedHere((before) => [...before, ...ids]);
+            }}
+          />
+        )}
+        {run && <WrongPass key={run.id} {...{ context, hand, run, typed, typedHere }} />}
         {queue.length > 0 && <Queue queue={queue} onNext={hand.readNext} />}
         <Box flex="1" minHeight={{ base: 'auto', md: 0 }} overflowY={{ md: 'auto' }}>
           <Waiting job={context.id} />
@@ -89,7 +99,14 @@ const PrintedHead = ({ context: { job, line }, run }: { context: JobContext; run
 );
 
 /** The typed line: above the log, and on a phone always under the thumb. */
-const LineBox = ({ context, hand, run, typed, video }: Part & LogRefs & { readonly run: Run }) => (
+const LineBox = ({
+  context,
+  hand,
+  run,
+  typed,
+  video,
+  onWrite,
+}: Part & LogRefs & { readonly run: Run; readonly onWrite: (ids: readonly string[]) => void }) => (
   <Box
     className="not-printed"
     bg="sheet"
@@ -118,6 +135,7 @@ const LineBox = ({ context, hand, run, typed, video }: Part & LogRefs & { readon
         besideThumb={<PassChoice pass={hand.pass} setPass={hand.setPass} tight />}
         stamp={() => video.current?.stamp()}
         onEmptyKey={hand.emptyKey}
+        onWrite={onWrite}
       />
     </Box>
   </Box>
@@ -280,20 +298,73 @@ function Waiting({ job }: { job: string }) {
   );
 }
 
+/** A question or a task over the log, with what answers it. */
+const LogBar = chakra(Flex, {
+  base: {
+    alignItems: 'center',
+    gap: '3',
+    px: '4',
+    py: '1',
+    bg: 'keep',
+    borderBottom: '1px solid',
+    borderColor: 'rule',
+    flexWrap: 'wrap',
+    flexShrink: 0,
+  },
+});
+
+const passWords = {
+  back: { says: 'The counter goes up, pulling back', is: 'pulling back', was: 'pushing out' },
+  out: { says: 'The counter goes down, pushing out', is: 'pushing out', was: 'pulling back' },
+} as const;
+
+/** Asks once whether what was typed here was typed in the wrong pass, and puts it into the other. */
+function WrongPass({
+  context: { line, change },
+  hand,
+  run,
+  typed,
+  typedHere,
+}: Part & Pick<LogRefs, 'typed'> & { readonly run: Run; readonly typedHere: readonly string[] }) {
+  const [isRight, setRight] = useState(false);
+  // A log from a file may be sorted by feet, whatever the pass.
+  const wrong = turnedPass(run.entries.filter(({ id }) => typedHere.includes(id)));
+  if (!wrong || isRight) return null;
+  const { says, is, was } = passWords[wrong.written];
+  const turn = async () => {
+    hand.setPass(wrong.written === 'back' ? 'out' : 'back');
+    typed.current?.focus();
+    await change.edit(
+      wrong.turned.map((set) => ({ kind: 'entry', line: line.id, run: run.id, entry: set.id, set })),
+    );
+  };
+  return (
+    <LogBar className="not-printed" role="status">
+      <Text flex="1" minWidth="240px">
+        <strong>{says}.</strong> Were you {was}?
+        {wrong.changes.length > 0 && ` Then the pipe is: ${wrong.changes.join('; ')}.`}
+      </Text>
+      <Press type="button" onClick={() => void turn()}>
+        {capital(was)}
+      </Press>
+      <Press
+        type="button"
+        onClick={() => {
+          setRight(true);
+          typed.current?.focus();
+        }}
+      >
+        No, {is}
+      </Press>
+    </LogBar>
+  );
+}
+
 /** What is still to be read from the video, one after another by key. */
 function Queue({ queue, onNext }: { queue: readonly ToRead[]; onNext: () => void }) {
   const wants = [...new Set(queue.flatMap((each) => each.wants))];
   return (
-    <Flex
-      align="center"
-      gap="3"
-      px="4"
-      py="1"
-      bg="keep"
-      borderBottom="1px solid"
-      borderColor="rule"
-      wrap="wrap"
-    >
+    <LogBar>
       <Text flex="1">
         <strong>{queue.length} to read from the video</strong>: {wants.join(', ')}
       </Text>
@@ -301,7 +372,7 @@ function Queue({ queue, onNext }: { queue: readonly ToRead[]; onNext: () => void
         <Cap>Alt</Cap>
         <Cap>N</Cap>next one
       </Press>
-    </Flex>
+    </LogBar>
   );
 }
 

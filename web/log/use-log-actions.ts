@@ -124,7 +124,8 @@ export function useLogActions(known: LogInput, refs: LogRefs): LogActions {
   const { typed, video } = refs;
   const newest = line.runs.findLast(({ stage }) => (stage ?? 'current') === 'current') ?? line.runs[0];
   const [chosenRun, setRunId] = useState(newest?.id ?? '');
-  const [pass, setPass] = useState<'out' | 'back'>('back');
+  // A log that is taken up again goes on in the pass it was left in.
+  const [pass, setPass] = useState(newest?.entries.at(-1)?.pass ?? 'back');
   const [waterClock, setWaterClock] = useState<number>();
   const [source, setSource] = useState<Source>('none');
   const { reel, stampReading, locate, zero } = useReelActions(refs, tell, source === 'reel');

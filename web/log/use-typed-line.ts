@@ -33,6 +33,8 @@ export interface TypedLineProps {
   readonly ref?: Ref<TypedLineHandle>;
   /** The video's position, stored with what is written. */
   readonly stamp?: () => Pick<Entry, 'clip' | 'video_s'> | undefined;
+  /** Told the ids of the entries that a new line wrote. */
+  readonly onWrite?: (entries: readonly string[]) => void;
   /** What is shown beside the buttons on a phone: the current pass. */
   readonly besideThumb?: ReactNode;
   /** Keys with another meaning while the line is empty; true when it handled one. */
@@ -84,6 +86,7 @@ export function useTypedLine(props: TypedLineProps) {
     clear();
     try {
       await change.edit(edits, { ownErrors: true });
+      if (!editing) props.onWrite?.(edits.flatMap((edit) => (edit.kind === 'entry' ? [edit.entry] : [])));
     } catch (error) {
       // Nothing typed is lost: the line comes back unchanged.
       setTyped((now) => ({ ...now, editing, photos, text: now.text === '' ? text : now.text }));
