@@ -220,12 +220,9 @@ function parsePart(
   const worst = worstOf(said, known, context.pass);
   if (worst) return [worstPart(worst, whole, context, known)];
   const heardHere = readSegment(heard, segment, context, known);
-  const over = overHere(said, heardHere.draft, known, context.pass);
-  const read = over
-    ? { ...heardHere, draft: over, errors: [], unknown: [] }
-    : segment.denied && !segment.again
-      ? denied(heardHere, text.slice(whole.from, whole.to))
-      : heardHere;
+  const read = readAs(said, text.slice(whole.from, whole.to), segment, {
+    ...{ read: heardHere, known, pass: context.pass },
+  });
   const { draft, passed } = read;
   const errors: LogError[] = [...read.errors];
   const fail = failIn(heard, segment, whole, errors);
@@ -267,6 +264,18 @@ function parsePart(
       : [];
   };
   return [...besides.before.flatMap(beside), ...own, ...besides.after.flatMap(beside)];
+}
+
+/** A segment as it was read, as the end of what is open, or as seen and not there. */
+function readAs(
+  said: string,
+  typed: string,
+  { denied: isDenied, again }: Segment,
+  { read, known, pass }: { read: SegmentRead; known: readonly EarlierThing[]; pass: LogContext['pass'] },
+): SegmentRead {
+  const over = overHere(said, read.draft, known, pass);
+  if (over) return { ...read, draft: over, errors: [], unknown: [] };
+  return isDenied && !again ? denied(read, typed) : read;
 }
 
 /** "53 deepest, 2 in": the stretch that it is told of, or that no water is written there. */
