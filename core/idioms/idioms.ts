@@ -50,6 +50,8 @@ const shorthand: readonly Idiom[] = (
     ['lr(?=\\s+(?:90|45|bend|sweep|ell))', 'long radius'],
     ['(?<=inf(?:il(?:tration)?)?\\s+)dripper', 'dripping'],
     ...sides('%(?=\\.?\\s+(?:wye|tee|tap|branch|lateral|bend|saddle)\\b)'),
+    ['cont(?:inue)?d?(?=\\s+to\\b)', 'runs'],
+    ['(?<=\\b(?:cleanout|co|c\\/o)\\s+)#?[12](?=\\s*(?:$|[,;]))', ''],
     ['rt(?=\\s+(?:ball|mass|mat|wad|hair)\\b)', 'root'],
     ['chip(?=\\s+(?:bell|hub)\\b)|(?<=\\b(?:bell|hub)\\s+)chip', 'chipped'],
     ['minerals?(?!\\s+(?:deposit|build))', 'mineral deposits'],

@@ -880,6 +880,38 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "41 crack on seam", "38 seam split top": along the pipe.
   [/\b(?:on|along|at)\s+(?:the\s+)?seam\b/gi, quoted('on the seam')],
+  // "22 big offset, pipe dropped", "33 broken, pieces missing", "30 pipe squeezed to 3 in", "50 can see the main"
+  [new RegExp(String.raw`(?<=${placeFirst}[^;]*\boffset\b[^;]*)\bpipe\s+(?:has\s+)?dropped\b`, 'gi'), asNote],
+  [new RegExp(String.raw`(?<=${placeFirst})pipe\s+(?:has\s+)?dropped(?=\s*(?:$|[,;\d½¼¾]))`, 'gi'), 'offset'],
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst}[^;]*\b(?:broken|collapsed|crushed)\b[^;]*)\bpieces\s+missing\b`,
+      'gi',
+    ),
+    asNote,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst}(?:pipe\s+)?)(?:squeezed|squashed|pinched|crushed)\s+(?:down\s+)?(to\s+[\d½¼¾][\d./ ]*(?:in(?:ch(?:es)?)?\b|"))`,
+      'gi',
+    ),
+    ([, to = '']) => `deformed ${quoted(to)}`,
+  ],
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:i|we)\s+)?(?:can\s+|could\s+)?see(?:s|ing)?\s+(?:the\s+)?(?:city\s+)?main(?:\s+(?:ahead|up\s+ahead|coming\s+up|in\s+the\s+distance|from\s+here))?(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    asNote,
+  ],
+  // "27 crack at the top ~ 2 ft": how long it is.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst}[^;\d]*(?:crack|broken|roots?|scale|grease|belly|offset|hole|deformed|collapsed)[^;\d]*)~\s*(\d+(?:\.\d+)?)\s*(?:feet|foot|ft|')(?:\s+long)?(?=\s*$)`,
+      'gi',
+    ),
+    ([, long = '']) => `for ${long} ft`,
+  ],
   // "43 coupling shifted 1/2"
   [
     new RegExp(

@@ -57,6 +57,14 @@ export const waterIdioms: readonly Idiom[] = [
     /\bwater\s+(?:line|level)\s*,?\s+(?:(?:is|at|about|maybe)\s+)*(?=(?:an?\s+(?:quarter|third)|half|one\s+third)[\s-]+(?:full|(?:of\s+)?the\s+pipe|up)\b|\d+\s*(?:%|percent))/gi,
     'standing water ',
   ],
+  // "50 water level 0"
+  [
+    /\bwater\s+level\s+(?:is\s+|back\s+to\s+)*0\s*(?:%|percent\b|in(?:ch(?:es)?)?\b|")?(?=\s*[.]?\s*$)/gi,
+    'out of the water',
+  ],
+  // "36 water line starts", "19 dip, water halfway"
+  [/\bwater\s+(?:line|level)\s+(?=(?:starts|begins)\b)/gi, 'standing water '],
+  [/\bwater\s+half\s?-?way(?:\s+up)?(?=\s*(?:$|[,.;]))/gi, 'half full'],
   // "water's getting deep": where none was named before.
   [
     /\bwater(?:'s|\s+is)?\s+(?:getting|gets)\s+(?:kind\s+of\s+|pretty\s+|really\s+)?deep(?=\s*(?:$|[,.;]))(?<=^\s*[a-z\d. -]{1,24}?,?\s+(?:the\s+)?water.*)/gi,

@@ -49,6 +49,8 @@ const ends = [
   ],
   ...[
     'comes out',
+    'comes up out of the dip',
+    'water level 0',
     'no more water',
     'clear of water',
     'level again',

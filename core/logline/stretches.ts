@@ -73,7 +73,7 @@ const measure = String.raw`(?<much>(?:\d+\s+)?\d+\/\d+|\d+(?:\.\d+)?)\s*-?(?<uni
 
 /** "57 out", "66 clear": nothing but that something is over. */
 const isOver = new RegExp(
-  String.raw`^\s*${place}\s*,?\s+(?:(?:it|it's|water|water's|we're|camera|cam|is|are|all|back|now|and|goes|comes?|came)\s+)*(?:out(?:\s+of\s+(?:it|the\s+water|water))?|clears?(?:\s+(?:up|again))?|done|over|gone|dry|good\s+again|level\s+again|¬\s*(?:standing\s+)?water|(?:grade|slope|fall)(?:'s|\s+is)?\s+(?:good|ok|okay|back|fine)(?:\s+again)?|back\s+(?:on|to)\s+grade|levels?\s+out)\s*[.]?\s*$`,
+  String.raw`^\s*${place}\s*,?\s+(?:(?:it|it's|water|water's|we're|camera|cam|is|are|all|back|now|up|and|goes|comes?|came)\s+)*(?:out(?:\s+of\s+(?:it|the\s+(?:water|dip|belly|sag)|water|dip|belly|sag))?|clears?(?:\s+(?:up|again))?|done|over|gone|dry|good\s+again|level\s+again|¬\s*(?:standing\s+)?water|(?:grade|slope|fall)(?:'s|\s+is)?\s+(?:good|ok|okay|back|fine)(?:\s+again)?|back\s+(?:on|to)\s+grade|levels?\s+out)\s*[.]?\s*$`,
   'i',
 );
 
