@@ -4,7 +4,7 @@ import { surfaceRow } from '../catalog/surfaces.js';
 import { holeLetter } from '../excavation/hole.js';
 import { isInTheWay } from '../excavation/hole-sheet.js';
 import type { Method } from '../job/vocabulary.js';
-import { overlaps, subtract, type Interval } from '../line/intervals.js';
+import { intersect, overlaps, subtract, type Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
 import { plain } from '../figure.js';
 import { workOf } from '../methods/index.js';
@@ -59,13 +59,11 @@ export function lineWarnings({ model, condition: judged }: ScopedLine): Warning[
 }
 
 /** Up to the wall of a building a line may lie under its floor, which costs more to open than a lawn. */
-function bareUnderBuilding({ line, points }: LineModel, bare: readonly Interval[]): Warning[] {
+function bareUnderBuilding({ line, points, extent }: LineModel, bare: readonly Interval[]): Warning[] {
   const [wall, another] = points.filter(({ point }) => point.kind === 'building');
   if (!wall || another) return [];
-  const wall_ft = wall.at.station_ft;
-  const [first] = bare
-    .map(({ from_ft, to_ft }) => ({ from_ft, to_ft: Math.min(to_ft, wall_ft) }))
-    .filter(({ from_ft, to_ft }) => to_ft - from_ft >= 1);
+  const upToWall = { from_ft: extent.from_ft, to_ft: wall.at.station_ft };
+  const first = intersect(bare, [upToWall]).find(({ from_ft, to_ft }) => to_ft - from_ft >= 1);
   if (!first) return [];
   const where = `${plain(first.from_ft, 1)} to ${plain(first.to_ft, 1)} ft`;
   return [

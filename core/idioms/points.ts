@@ -477,7 +477,7 @@ export const pointFigures: readonly Idiom[] = [
   // "60 tie to city": the main.
   [
     new RegExp(
-      String.raw`(?<=${placeFirst})(?:ties?|tied|ties|connects?|tie-in)\s+(?:in\s*)?(?:to\s+)?(?:the\s+)?city(?:\s+(?:main|sewer|line))?(?=\s*[.]?\s*$)`,
+      String.raw`(?<=${placeFirst})(?:ties?|tied|connects?|tie-in)\s+(?:in\s*)?(?:to\s+)?(?:the\s+)?city(?:\s+(?:main|sewer|line))?(?=\s*[.]?\s*$)`,
       'gi',
     ),
     'main',

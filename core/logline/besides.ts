@@ -1,11 +1,13 @@
 import type { PointKind } from '../job/vocabulary.js';
 import { oneChange } from './change.js';
 import type { EntryDraft, EarlierThing, LogContext } from './context.js';
+import { nearPoint_ft } from './points.js';
 import { isCleanout, kindOfPoint, newDraft, usualBends, type Draft } from './draft.js';
 
 /**
  * Takes out of a draft what it says besides its own thing, as drafts at the same place: the pipes of "clay to abs with
- * an offset", the wye of "the wye is broken" and of "a broken wye", the depth of "roots at 41, 5 ft deep". A correction stays whole.
+ * an offset", the wye of "the wye is broken" and of "a broken wye", the depth of "roots at 41, 5 ft deep". A correction
+ * stays whole.
  */
 export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly after: Draft[] } {
   const before: Draft[] = [];
@@ -39,7 +41,13 @@ export function takeBesides(draft: Draft): { readonly before: Draft[]; readonly 
 
 /** Points in which a finding may lie. */
 export const hollow: ReadonlySet<PointKind> = new Set<PointKind>([
-  ...(['tie-in', 'bend', 'main', 'valve', 'trap', 'manhole', 'septic-tank'] as const),
+  'tie-in',
+  'bend',
+  'main',
+  'valve',
+  'trap',
+  'manhole',
+  'septic-tank',
 ]);
 
 /** The point of a draft that also names a finding: "the tap sticks in", "a cracked 45° bend". */
@@ -68,11 +76,8 @@ function pointsOf(draft: Draft, shared: Readonly<Record<string, unknown>>): Draf
   ];
 }
 
-/** One of that kind this close is the one meant, ft. */
-const near_ft = 4;
-
 /** A point named only for the finding in it is one that is read or known close by; a line has one main. */
-export function isKnownPoint(
+function isKnownPoint(
   { foundIn }: Draft,
   reading_ft: number | undefined,
   { points }: LogContext,
@@ -81,7 +86,8 @@ export function isKnownPoint(
   if (!foundIn) return false;
   const ids = new Set(points.filter(({ kind }) => kind === foundIn.kind).map(({ id }) => id));
   const isNear = (at_ft: number | undefined) =>
-    at_ft !== undefined && (foundIn.kind === 'main' || Math.abs(at_ft - (reading_ft ?? at_ft)) <= near_ft);
+    at_ft !== undefined &&
+    (foundIn.kind === 'main' || Math.abs(at_ft - (reading_ft ?? at_ft)) <= nearPoint_ft);
   return (
     known.some(
       ({ entry, elsewhere }) =>
@@ -90,8 +96,16 @@ export function isKnownPoint(
   );
 }
 
+/** What a draft says besides its own thing is written already, or known. */
+export const isKnown = (
+  beside: Draft,
+  said: EntryDraft,
+  context: LogContext,
+  known: readonly EarlierThing[],
+): boolean => isKnownPoint(beside, said.reading_ft, context, known) || isWritten(said, known);
+
 /** Said of a finding that is written already, within a foot: "roots in the crack" after the crack. */
-export const isWritten = (said: EntryDraft, known: readonly EarlierThing[]): boolean =>
+const isWritten = (said: EntryDraft, known: readonly EarlierThing[]): boolean =>
   said.kind === 'finding' &&
   known.some(({ entry, elsewhere }) => {
     if (elsewhere || entry.kind !== 'finding' || entry.finding !== said.finding) return false;

@@ -89,3 +89,18 @@ export function saySides(entry: Entry | EntryDraft): string {
     .filter(Boolean)
     .join(', ');
 }
+
+/** A change of pipe with what lies on either side of it the other way round. */
+export function swapSides<
+  Change extends Pick<Extract<Entry, { kind: 'change' }>, 'upstream' | 'downstream'>,
+>({
+  upstream,
+  downstream,
+  ...rest
+}: Change): Omit<Change, 'upstream' | 'downstream'> & Pick<Change, 'upstream' | 'downstream'> {
+  return {
+    ...rest,
+    ...(downstream ? { upstream: downstream } : {}),
+    ...(upstream ? { downstream: upstream } : {}),
+  };
+}

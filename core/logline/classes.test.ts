@@ -1,17 +1,10 @@
 import { completion } from '../speech/phrases.js';
+import { toTheMain } from '../test/in-short.js';
 import { parseLogLine, type LogContext, type LogPart } from './parse.js';
 
 // Each test is one class of mistake seen in use, with the sample it was seen on and others of its kind: what people
 // type and say is common practice.
-const base: LogContext = {
-  pass: 'back',
-  end: 'MAIN',
-  access: 'CO1',
-  points: [
-    { id: 'CO1', kind: 'cleanout', name: 'front cleanout' },
-    { id: 'MAIN', kind: 'main', name: 'city main' },
-  ],
-};
+const base: LogContext = { ...toTheMain, pass: 'back' };
 const parts = (line: string, more: Partial<LogContext> = {}): LogPart[] =>
   parseLogLine(line, { ...base, ...more });
 const entries = (line: string, more: Partial<LogContext> = {}) => parts(line, more).map(({ entry }) => entry);

@@ -3,8 +3,8 @@ import { sayPointKind } from '../job/point-words.js';
 import type { Point } from '../job/schema.js';
 import { placeOf, type TracedText } from '../idioms/traced-text.js';
 import { normalize } from '../speech/normalize.js';
-import { isKnownPoint, isWritten, oneThing, takeBesides } from './besides.js';
-import { endsOfPipe, saySides } from './change.js';
+import { isKnown, oneThing, takeBesides } from './besides.js';
+import { endsOfPipe, saySides, swapSides } from './change.js';
 import {
   partId,
   type Choice,
@@ -160,14 +160,13 @@ const deletes =
 const tooLong = (text: string): LogPart =>
   refused(text, `a line holds ${longest} characters: read a longer text in with “Narration in”`, longest);
 
-const refused = (text: string, message: string, from = 0): LogPart => ({
-  entry: undefined,
-  sentence: '',
-  missing: [],
-  doubts: [],
-  errors: [{ from, to: text.length, message }],
-  passed: [],
-  choices: [],
+const refused = (text: string, message: string, from = 0): LogPart =>
+  unread([{ from, to: text.length, message }]);
+
+/** A part that makes no entry, and why. */
+const unread = (errors: readonly LogError[], passed: readonly Span[] = []): LogPart => ({
+  ...{ entry: undefined, sentence: '', missing: [], doubts: [], choices: [] },
+  ...{ errors, passed },
 });
 
 function put(points: LogContext['points'][number][], point: Point): void {
@@ -233,8 +232,7 @@ function parsePart(
   else if (!segment.denied) keepOrAsk(read, text, errors);
   const besides = takeBesides(draft);
   const finished = finishDraft(draft, { inherited, context, known, fail });
-  if (!finished)
-    return [{ entry: undefined, sentence: '', missing: [], errors, doubts: [], passed, choices: [] }];
+  if (!finished) return [unread(errors, passed)];
   const part = partWith(context, known);
   const old = known.findLast(({ id }) => id === finished.replaces)?.entry;
   const { swapped } = draft;
@@ -258,8 +256,7 @@ function parsePart(
   });
   const beside = (its: Draft): LogPart[] => {
     const also = finishDraft(its, { inherited: finished.entry.reading_ft, context, known, fail });
-    const isKnown = isKnownPoint(its, also?.entry.reading_ft, context, known);
-    return also && !isKnown && !isWritten(also.entry, known)
+    return also && !isKnown(its, also.entry, context, known)
       ? [part(also.entry, { point: also.point, choices: swapOf(also.entry, undefined, whole) })]
       : [];
   };
@@ -286,10 +283,7 @@ function worstPart(
   known: readonly EarlierThing[],
 ): LogPart {
   if ('instead' in worst)
-    return {
-      ...{ entry: undefined, sentence: '', missing: [], doubts: [], passed: [], choices: [] },
-      errors: [{ ...whole, message: `no standing water is written there: say “${worst.instead}”` }],
-    };
+    return unread([{ ...whole, message: `no standing water is written there: say “${worst.instead}”` }]);
   const { entry, replaces } = worst;
   const old = known.findLast(({ id }) => id === replaces)?.entry;
   const was = old && sentenceOf(old, undefined, context, known);
@@ -330,12 +324,7 @@ function stopAt({ entry, point }: Finished, draft: Draft, context: LogContext): 
 /** "Swap": the order of two pipes depends on the head's direction, so one key reverses it. */
 function swapOf(entry: EntryDraft, swapped: Span | undefined, whole: Span): Choice[] {
   if (entry.kind !== 'change' || (!entry.upstream?.material && !entry.downstream?.material)) return [];
-  const { upstream, downstream, ...rest } = entry;
-  const other = {
-    ...rest,
-    ...(downstream ? { upstream: downstream } : {}),
-    ...(upstream ? { downstream: upstream } : {}),
-  };
+  const other = swapSides(entry);
   const label = `Swap: ${saySides(other)}`;
   return [
     swapped

@@ -5,7 +5,7 @@ import type { EarlierThing, LogContext } from './context.js';
 import type { Draft } from './draft.js';
 
 /** A point of the same kind this close on the counter is the one already read, ft. */
-const near_ft = 4;
+export const nearPoint_ft = 4;
 /** Two readings this close on one pass are the same thing called twice, ft. */
 const once_ft = 0.3;
 /** A cleanout this close to the counter's zero is the camera's access point, ft. */
@@ -55,7 +55,7 @@ function knownOf(
   const end = context.points.find(({ id }) => id === context.end);
   if (kind === 'main' && end && end.kind !== 'main' && !isEnd(end.kind)) {
     const at = end.reading_ft;
-    if (at !== undefined && reading_ft !== undefined && Math.abs(at - reading_ft) > near_ft)
+    if (at !== undefined && reading_ft !== undefined && Math.abs(at - reading_ft) > nearPoint_ft)
       return {
         refused: `this line joins the other one at about ${Math.round(10 * at) / 10}: the main is a reading of the other line. Write it in that line's log`,
       };
@@ -83,7 +83,7 @@ function knownOf(
     .filter((point) => point.reading_ft !== undefined && reading_ft !== undefined)
     .map((point) => ({ point, away: Math.abs((point.reading_ft ?? 0) - (reading_ft ?? 0)) }))
     .sort((a, b) => a.away - b.away)[0];
-  if (near && near.away <= near_ft) return near.point;
+  if (near && near.away <= nearPoint_ft) return near.point;
   const unplaced = same.filter((point) => point.reading_ft === undefined && point.station_ft === undefined);
   return unplaced.length === 1 ? unplaced[0] : undefined;
 }

@@ -14,7 +14,8 @@ const farAway_ft = 50;
 
 /**
  * Questions about an unlikely reading before it is written: longer than any cable, past the end of the line, or far
- * from everything else on this run, twice the same, or feet and inches taken for a stretch. Each names a form that would be right.
+ * from everything else on this run, twice the same, or feet and inches taken for a stretch. Each names a form that would
+ * be right.
  */
 export function doubtsOf(entry: EntryDraft, context: LogContext, known: readonly EarlierThing[]): string[] {
   const readings = [entry.reading_ft, entry.to_ft].filter((each) => each !== undefined);

@@ -1,28 +1,10 @@
-import type { Entry } from '../job/schema.js';
-import { parseLogLine, type LogContext } from './parse.js';
+import { typedLog } from '../test/in-short.js';
+import type { LogContext } from './parse.js';
 
 // A log typed while the camera moves: where water begins, how deep it is and where it ends come on lines of their own.
 // Common practice.
 
-/** Types lines one after another; the entries that are written, and what was asked about. */
-function typed(lines: readonly string[], pass: LogContext['pass'] = 'out') {
-  const entries: Entry[] = [];
-  const asked: string[] = [];
-  for (const line of lines)
-    for (const { entry, replaces, errors } of parseLogLine(line, {
-      pass,
-      end: 'MAIN',
-      points: [],
-      entries,
-    })) {
-      asked.push(...errors.map(({ message }) => message));
-      if (!entry) continue;
-      const at = entries.findIndex(({ id }) => id === replaces);
-      if (at < 0) entries.push({ ...entry, id: `e${entries.length + 1}` });
-      else entries[at] = { ...entry, id: `e${at + 1}` };
-    }
-  return { entries, asked };
-}
+const typed = (lines: readonly string[], pass: LogContext['pass'] = 'out') => typedLog(lines, pass);
 const began = ['belly', 'sag', 'water', 'belly starts', 'standing water'];
 const deepest = [
   '53 max 2 in',

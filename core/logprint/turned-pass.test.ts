@@ -1,16 +1,9 @@
 import fc from 'fast-check';
 import type { Entry } from '../job/schema.js';
-import { parseLogLine } from '../logline/parse.js';
+import { typedLog } from '../test/in-short.js';
 import { turnedPass } from './turned-pass.js';
 
-/** Lines as they are typed in a pass. */
-function typed(lines: readonly string[], pass: 'out' | 'back'): Entry[] {
-  const entries: Entry[] = [];
-  for (const line of lines)
-    for (const { entry } of parseLogLine(line, { pass, end: 'MAIN', points: [], entries }))
-      if (entry) entries.push({ ...entry, id: `e${entries.length + 1}` });
-  return entries;
-}
+const typed = (lines: readonly string[], pass: 'out' | 'back') => typedLog(lines, pass).entries;
 const upward = ['0 cleanout', '9 wye', '14, 17, 20 roots', '38 clay > 6 in pvc', '55 offset', '61 main'];
 /** Without the ids, which are counted in each log. */
 const bare = (entries: readonly Entry[]) => entries.map(({ id: _, ...entry }) => entry);

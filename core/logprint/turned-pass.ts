@@ -1,4 +1,4 @@
-import { saySides } from '../logline/change.js';
+import { saySides, swapSides } from '../logline/change.js';
 import { fartherBy } from '../logline/context.js';
 import type { Entry } from '../job/schema.js';
 
@@ -28,16 +28,7 @@ export function turnedPass(entries: readonly Entry[]): TurnedPass | undefined {
   const other = written === 'back' ? 'out' : 'back';
   const turned = entries
     .filter(({ pass = 'back' }) => pass === written)
-    .map((entry): Entry => {
-      if (entry.kind !== 'change') return { ...entry, pass: other };
-      const { upstream, downstream, ...rest } = entry;
-      return {
-        ...rest,
-        pass: other,
-        ...(downstream ? { upstream: downstream } : {}),
-        ...(upstream ? { downstream: upstream } : {}),
-      };
-    });
+    .map((entry): Entry => ({ ...(entry.kind === 'change' ? swapSides(entry) : entry), pass: other }));
   const changes = turned.flatMap((entry) => {
     const sides = saySides(entry);
     return sides && entry.reading_ft !== undefined ? [`at ${entry.reading_ft}, ${sides}`] : [];

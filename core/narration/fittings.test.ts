@@ -1,18 +1,10 @@
 import { parseLogLine, type LogContext } from '../logline/parse.js';
-import { short, talked } from '../test/in-short.js';
+import { short, talked, toTheMain } from '../test/in-short.js';
 
 // What is wrong with a fitting is told by naming the fitting, typed and spoken alike: common practice. A branch that
 // is not written is lined over, and no wye is bought for new pipe.
 
-const context: LogContext = {
-  pass: 'out',
-  end: 'MAIN',
-  access: 'CO1',
-  points: [
-    { id: 'CO1', kind: 'cleanout', name: 'front cleanout' },
-    { id: 'MAIN', kind: 'main', name: 'city main' },
-  ],
-};
+const context: LogContext = { ...toTheMain, pass: 'out' };
 const typed = (line: string, more: Partial<LogContext> = {}): Record<string, unknown>[] =>
   parseLogLine(line, { ...context, ...more }).map(({ entry, point, errors }) => ({
     ...short({

@@ -4,6 +4,7 @@ import type { LogContext, LogPart } from '../logline/parse.js';
 import { newPoint } from '../logline/points.js';
 import { pointWords, sayEntry } from '../speech/say.js';
 import { saySides } from '../logline/change.js';
+import { nearPoint_ft } from '../logline/points.js';
 import { missingFrom } from '../logline/questions.js';
 import type { Narration } from './narrate.js';
 import { accessId, mainId, type NarrationItem } from './talk.js';
@@ -31,9 +32,6 @@ export function inOrder(parts: readonly LogPart[], context: LogContext): LogPart
     };
   });
 }
-
-/** A point of the line this close on the counter is the one referred to, ft. */
-const near_ft = 4;
 
 /** How the narration's times relate to the video, and which clip it is. */
 export interface NarrationStamp {
@@ -136,7 +134,7 @@ function pointFor(
       !taken.has(each.id) &&
       each.reading_ft !== undefined &&
       entry.reading_ft !== undefined &&
-      Math.abs(each.reading_ft - entry.reading_ft) <= near_ft,
+      Math.abs(each.reading_ft - entry.reading_ft) <= nearPoint_ft,
   );
   const { reading_ft: _, ...known } = near ?? { reading_ft: undefined };
   const { id: _id, name, ...about } = point ?? { id, kind };

@@ -1,6 +1,6 @@
 import type { EntryDraft } from '../logline/context.js';
 import { type Draft } from '../logline/draft.js';
-import { isKnownPoint, isWritten, takeBesides } from '../logline/besides.js';
+import { isKnown, takeBesides } from '../logline/besides.js';
 import { endsOfPipe } from '../logline/change.js';
 import type { Point } from '../job/schema.js';
 import { finishDraft, type Finished } from '../logline/finish.js';
@@ -237,8 +237,7 @@ function proposeAll(talk: Talk, said: SentenceState, at: number, about: Understo
   for (const beside of [...besides.before, ...besides.after]) {
     const also = finish(talk, { ...read, draft: beside }, entry.reading_ft);
     const { context, known } = contextOf(talk);
-    if (isKnownPoint(beside, entry.reading_ft, context, known)) continue;
-    if (also && !isWritten(also.entry, known))
+    if (also && !isKnown(beside, also.entry, context, known))
       propose(
         talk,
         said,

@@ -1,5 +1,6 @@
-import type { Point } from '../job/schema.js';
+import type { Entry, Point } from '../job/schema.js';
 import type { EntryDraft } from '../logline/context.js';
+import { parseLogLine, type LogContext } from '../logline/parse.js';
 import { narrate } from '../narration/narrate.js';
 
 export interface Understood {
@@ -30,3 +31,36 @@ export const cues = (texts: readonly string[]) => texts.map((text, i) => ({ star
 
 /** What a talk proposes. */
 export const talked = (...texts: string[]) => narrate(cues(texts)).items;
+
+/** A line from a front cleanout to the city main, nothing read yet. */
+export const toTheMain: Omit<LogContext, 'pass'> = {
+  end: 'MAIN',
+  access: 'CO1',
+  points: [
+    { id: 'CO1', kind: 'cleanout', name: 'front cleanout' },
+    { id: 'MAIN', kind: 'main', name: 'city main' },
+  ],
+};
+
+/** Lines typed one after another into a log: the entries that are written, and what was asked about. */
+export function typedLog(
+  lines: readonly string[],
+  pass: LogContext['pass'],
+): { entries: Entry[]; asked: string[] } {
+  const entries: Entry[] = [];
+  const asked: string[] = [];
+  for (const line of lines)
+    for (const { entry, replaces, errors } of parseLogLine(line, {
+      pass,
+      end: 'MAIN',
+      points: [],
+      entries,
+    })) {
+      asked.push(...errors.map(({ message }) => message));
+      if (!entry) continue;
+      const at = entries.findIndex(({ id }) => id === replaces);
+      if (at < 0) entries.push({ ...entry, id: `e${entries.length + 1}` });
+      else entries[at] = { ...entry, id: `e${at + 1}` };
+    }
+  return { entries, asked };
+}

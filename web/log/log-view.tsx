@@ -331,10 +331,10 @@ function WrongPass({
   const wrong = turnedPass(run.entries.filter(({ id }) => typedHere.includes(id)));
   if (!wrong || isRight) return null;
   const { says, is, was } = passWords[wrong.written];
-  const turn = async () => {
+  const turn = () => {
     hand.setPass(wrong.written === 'back' ? 'out' : 'back');
     typed.current?.focus();
-    await change.edit(
+    void change.say(
       wrong.turned.map((set) => ({ kind: 'entry', line: line.id, run: run.id, entry: set.id, set })),
     );
   };
@@ -344,7 +344,7 @@ function WrongPass({
         <strong>{says}.</strong> Were you {was}?
         {wrong.changes.length > 0 && ` Then the pipe is: ${wrong.changes.join('; ')}.`}
       </Text>
-      <Press type="button" onClick={() => void turn()}>
+      <Press type="button" onClick={turn}>
         {capital(was)}
       </Press>
       <Press
