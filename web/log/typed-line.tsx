@@ -141,7 +141,8 @@ function LineField({ id, state: { text, rest, ready, input, set }, compact, onKe
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}
-        autoFocus={!compact}
+        // Its script may come after a dialog was opened over the log, which keeps the focus then.
+        autoFocus={!compact && !document.querySelector('[aria-modal=true]')}
         fontSize={compact ? '17px' : '20px'}
         minHeight={compact ? '44px' : '54px'}
         placeholder={compact ? 'Type a reading: 46 roots 15%' : '46 roots 15% 11-2; gap 3/4 at joint'}
