@@ -269,7 +269,7 @@ const closedAt = ({ cells }: Ground, index: number) => cells[index]?.closedTo !=
  * Where the excavation for new pipe from this break begins: upstream by working room and ±, but not into ground that is
  * off limits.
  */
-function digFrom(ground: Ground, index: number): number {
+export function digFrom(ground: Ground, index: number): number {
   const { breaks, cells, plusMinus } = ground;
   const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
   let inside = index;
@@ -282,7 +282,7 @@ function digFrom(ground: Ground, index: number): number {
 }
 
 /** Where it ends, downstream likewise. */
-function digTo(ground: Ground, index: number): number {
+export function digTo(ground: Ground, index: number): number {
   const { breaks, cells, plusMinus } = ground;
   const [first, last] = [breaks[0] ?? 0, breaks.at(-1) ?? 0];
   let inside = index;

@@ -56,7 +56,7 @@ export function holeSheet(
     opening_ft: opened(topOut_ft),
     otherwise: deepest && otherWay(deepest, held, opened),
     inverts_ft: [model.profile.depth(hole.from_ft), model.profile.depth(hole.to_ft)],
-    crossings: (model.line.crossings ?? [])
+    crossings: model.crossings
       .filter(({ station_ft }) => isInTheWay(station_ft, hole))
       .map(({ utility, station_ft, depth_ft }) => ({ utility, station_ft, depth_ft })),
     restore: [...quantities.restore_ft2]

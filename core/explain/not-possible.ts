@@ -24,16 +24,21 @@ export interface NotPossible extends Interval {
 export function notPossibleOn({ line, prepared, chosen }: LineSolution): NotPossible[] {
   if (!chosen || chosen.uncured_ft <= 0) return [];
   const { track } = prepared.possible;
-  const uncured = track.cells.filter((_, i) => chosen.layout.cells[i]?.uncured);
-  const places = track.obligations.cured.flatMap((duty): { duty: Obligation; at: Interval }[] => {
-    const cells = uncured.filter((cell) => overlaps(cell, duty.place));
-    const [first, last] = [cells[0], cells.at(-1)];
-    if (!first || !last) return [];
-    const from_ft = Math.max(duty.place.from_ft, first.from_ft);
-    return [{ duty, at: { from_ft, to_ft: Math.min(duty.place.to_ft, last.to_ft) } }];
-  });
+  const { cured, impossible } = track.obligations;
+  const cellsWhere = (isLeft: (i: number) => boolean) => track.cells.filter((_, i) => isLeft(i));
+  const unmet = cellsWhere((i) => chosen.plan.uncured[i] === 1);
+  const uncured = cellsWhere((i) => chosen.layout.cells[i]?.uncured === true);
+  const places = [
+    ...impossible.flatMap((duty) => placeAmong(uncured, duty)),
+    ...cured.flatMap((duty) => placeAmong(unmet, duty)),
+  ].sort((a, b) => a.at.from_ft - b.at.from_ft);
+  // A stretch of several findings is named only for what is not named for one of them.
   return places
-    .filter(({ at }, i) => !places.some((other, k) => k < i && covers([other.at], at)))
+    .filter(
+      ({ duty, at }, i) =>
+        duty.finding !== undefined ||
+        !places.some((other, k) => (k < i || other.duty.finding !== undefined) && covers([other.at], at)),
+    )
     .map(({ duty, at }) => {
       const refusals = duty.methods.flatMap((method): [Method, Refusal][] => {
         const refusal = refusalOn(track, method, at, line.restrictions) ?? besideIt(track, method, at);
@@ -44,15 +49,24 @@ export function notPossibleOn({ line, prepared, chosen }: LineSolution): NotPoss
     });
 }
 
+/** An obligation with the part of its place that lies among some cells. */
+function placeAmong(cells: readonly Interval[], duty: Obligation): { duty: Obligation; at: Interval }[] {
+  const own = cells.filter((cell) => overlaps(cell, duty.place));
+  const [first, last] = [own[0], own.at(-1)];
+  if (!first || !last) return [];
+  const from_ft = Math.max(duty.place.from_ft, first.from_ft);
+  return [{ duty, at: { from_ft, to_ft: Math.min(duty.place.to_ft, last.to_ft) } }];
+}
+
 function notPossibleAt(
-  { findings, why }: Obligation,
+  { finding, why }: Obligation,
   { condition }: Track,
   all: readonly (readonly [Method, Refusal])[],
 ): Pick<NotPossible, 'finding' | 'what' | 'rule' | 'why' | 'lift'> {
   // What lies next to a place counts only where nothing at the place itself blocks the method.
   const own = all.filter(([, { rule }]) => rule !== 'no-room');
   const refusals = own.length > 0 ? own : all;
-  const only = findings.length === 1 ? condition.findings.find(({ id }) => id === findings[0]) : undefined;
+  const only = condition.findings.find(({ id }) => id === finding);
   const { byOthers } = only ? kindOfGraded(only) : {};
   return {
     finding: only?.id ?? null,

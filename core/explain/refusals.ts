@@ -1,6 +1,13 @@
+import {
+  isLeftToItsOwner,
+  kindOfGraded,
+  sayJudged,
+  type GradedFinding,
+} from '../condition/graded-finding.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import { methodBit, methodRow, methodsInOrder } from '../methods/index.js';
+import { cures } from '../methods/method.js';
 import type { Restriction } from '../solve/restrictions.js';
 import type { Cell, Refusal, Track } from '../track/track.js';
 
@@ -39,6 +46,14 @@ function dutyRefusal(
       lift: duty.lift ?? 'another repair approach, or an overruled grade',
     };
   }
+  const owners = track.condition.findings.find(isLeftToItsOwner);
+  if (method === 'clean' && owners && cells.some(({ findings }) => findings.some(isCleanedOut))) {
+    return {
+      rule: 'by-others',
+      why: `${sayJudged(owners)}: no tool enters this line until its owner has seen it`,
+      lift: kindOfGraded(owners).byOthers?.lift ?? '',
+    };
+  }
   if (method === 'leave' && cells.some(({ mustClean }) => mustClean)) {
     return {
       rule: 'must-be-cleaned',
@@ -48,6 +63,9 @@ function dutyRefusal(
   }
   return undefined;
 }
+
+/** Roots, deposits and whatever sticks in: a cleaning, or a cutter, takes it out. */
+const isCleanedOut = (finding: GradedFinding): boolean => cures(methodRow('clean'), finding, false);
 
 export interface Rejection {
   readonly method: Method;
@@ -65,11 +83,13 @@ export function rejectionsOn(
   restrictions: readonly Restriction[],
 ): Rejection[] {
   const nothingToDo = taken === 'leave';
+  const never = track.obligations.impossible.find(({ place }) => overlaps(place, stretch));
   return methodsInOrder()
     .filter((method) => method !== taken)
     .map((method) => {
       const refusal = refusalOn(track, method, stretch, restrictions);
       if (refusal) return { method, ...refusal };
+      if (nothingToDo && never) return { method, rule: 'does-not-cure', why: never.why, lift: null };
       return nothingToDo
         ? { method, rule: 'not-needed', why: 'nothing here needs repair', lift: null }
         : { method, rule: 'costs-more', why: 'allowed here, but the whole would cost more', lift: null };

@@ -4,7 +4,7 @@ import { tolerance } from '../units.js';
 import { overlaps, type Interval } from '../line/intervals.js';
 import type { Layout } from '../solve/layout.js';
 import type { Restriction } from '../solve/restrictions.js';
-import type { Track } from '../track/track.js';
+import type { Obligation, Track } from '../track/track.js';
 import { rejectionsOn, type Rejection } from './refusals.js';
 
 /** A longest stretch with the same pipe, visibility, owner, method and action. */
@@ -68,16 +68,17 @@ function launchedFrom({ actions }: Layout, { action }: Pick<Segment, 'action'>):
 }
 
 function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: Method): string[] {
-  const duties = track.obligations.cured.filter(({ place }) => overlaps(place, stretch));
-  const explained = new Set(
-    duties.filter(({ findings }) => findings.length === 1).flatMap(({ findings }) => findings),
-  );
+  const { cured, impossible } = track.obligations;
+  const here = (all: readonly Obligation[]) => all.filter(({ place }) => overlaps(place, stretch));
+  const [duties, never] = [here(cured), here(impossible)];
+  const explained = new Set([...duties, ...never].map(({ finding }) => finding));
   const found = track.condition.findings.filter(
     ({ id, place, grade }) => grade > 1 && overlaps(place, stretch) && !explained.has(id),
   );
   const cleaned = method === 'clean' && track.cells.some((cell) => cell.mustClean && overlaps(cell, stretch));
   return [
     ...duties.map(({ why }) => why),
+    ...never.map(({ why }) => `${why}; not possible here`),
     ...found.map(sayJudged),
     ...(cleaned ? ['roots or deposit here are at least cleaned'] : []),
     ...(stretch.seen ? [] : ['not seen: nothing is known of this pipe']),

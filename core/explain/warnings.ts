@@ -204,8 +204,7 @@ function linerWarnings({ line, prepared, chosen }: LineSolution): Warning[] {
 /** Fittings to measure first, an unknown fall, and utilities that conflict with an excavation. */
 function digWarnings({ line, prepared, chosen }: LineSolution): Warning[] {
   const { track } = prepared.possible;
-  const { line: said } = line.model;
-  const id = said.id;
+  const { id } = line.model.line;
   const actions = chosen?.layout.actions ?? [];
   const sags = toLocate(line);
   return [
@@ -231,7 +230,7 @@ function digWarnings({ line, prepared, chosen }: LineSolution): Warning[] {
           'fewer than two depths were located: this price is provisional until both ends of the belly are',
       })),
     ...(chosen?.layout.holes ?? []).flatMap((hole) =>
-      (said.crossings ?? [])
+      line.model.crossings
         .filter(({ station_ft }) => isInTheWay(station_ft, hole))
         .map(({ station_ft, utility }) => ({
           rule: 'hand-dig',

@@ -28,6 +28,8 @@ export interface PlacedEntry<E extends Entry = Entry> extends Interval {
   readonly to: Placed;
 }
 
+export type Crossing = NonNullable<Line['crossings']>[number];
+
 /** One line laid out by station, the input to every later step. Derived from the job alone, never stored. */
 export interface LineModel {
   readonly line: Line;
@@ -42,6 +44,8 @@ export interface LineModel {
   readonly pipes: readonly PipeStretch[];
   readonly surfaces: readonly (Interval & { kind: SurfaceKind })[];
   readonly owners: readonly (Interval & { owner: OwnerKind })[];
+  /** Utilities that cross it: those entered, and those seen in the pipe itself. */
+  readonly crossings: readonly Crossing[];
   readonly noDig: readonly (Interval & { why?: string | undefined })[];
   readonly joints: readonly number[];
   readonly seen: readonly Interval[];
@@ -80,6 +84,7 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
   const stretches = <T extends HeldStretch>(all: readonly T[] | undefined) =>
     stretchesOf(all, solved, line.end, extent);
   const owners = stretches(line.owners);
+  const findings = entries.filter((each): each is PlacedEntry<FindingEntry> => each.entry.kind === 'finding');
   return {
     line,
     survey: solved,
@@ -87,11 +92,12 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
     endReached: end !== undefined,
     points,
     entries,
-    findings: entries.filter((each): each is PlacedEntry<FindingEntry> => each.entry.kind === 'finding'),
+    findings,
     changes,
     pipes: pipes.stretches,
     surfaces: stretches(line.surfaces),
     owners,
+    crossings: [...(line.crossings ?? []), ...seenInPipe(line, findings, profile)],
     noDig: stretches(line.noDig),
     joints: jointsOf(entries, pipes.stretches),
     seen: seenOf({ line, survey: solved, entries, pipes: pipes.stretches, extent, hidesOver_percent }),
@@ -109,6 +115,25 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
     ],
   };
 }
+
+/** Two crossings closer than this are one utility, ft. */
+const sameUtility_ft = 2;
+
+/** Utilities that run through the pipe, at the depth of the invert where that is known. */
+const seenInPipe = (
+  { crossings }: Line,
+  findings: readonly PlacedEntry<FindingEntry>[],
+  profile: Profile,
+): Crossing[] =>
+  findings
+    .filter(({ entry }) => kindOf(entry.finding).byOthers !== undefined)
+    .map(({ from_ft, to_ft }) => (from_ft + to_ft) / 2)
+    .filter((x) => !crossings?.some(({ station_ft }) => Math.abs(station_ft - x) <= sameUtility_ft))
+    .map((station_ft) => ({
+      station_ft,
+      utility: 'the utility in the pipe',
+      ...(profile.located.length > 0 ? { depth_ft: profile.depth(station_ft) } : {}),
+    }));
 
 const endName = ({ points, end }: Line): string => {
   const point = points.find(({ id }) => id === end);

@@ -1,8 +1,9 @@
 import { newPipeOutside, pulledPipe, materialRegistry } from '../catalog/materials.js';
 import { kindOfGraded, type GradedFinding } from '../condition/graded-finding.js';
-import { pitHalf_ft, pitReach, type HoleCosts } from '../excavation/hole-costs.js';
+import { digFrom, digTo, pitHalf_ft, pitReach, type HoleCosts } from '../excavation/hole-costs.js';
 import { withPermit } from '../excavation/hole-drafts.js';
 import { rateForBore } from '../job/prices.js';
+import { plain } from '../figure.js';
 import { tolerance } from '../units.js';
 import type { FittingKind } from '../job/vocabulary.js';
 import type { Interval } from '../line/intervals.js';
@@ -64,10 +65,11 @@ export const burst: MethodRow = {
       pitAlone(site, site.track.boundaries[from] ?? 0, 'launch') +
       pitAlone(site, site.track.boundaries[to] ?? 0, 'burst'),
     pitsInside: (track, stretch) =>
-      pitsBetween(track, stretch, {
-        from: reachAt(track, stretch.from_ft),
-        to: reachAt(track, stretch.to_ft),
-      }) ?? [],
+      pitsBetween(
+        track,
+        stretch,
+        endsAt(track, breakAt(track, stretch.from_ft), breakAt(track, stretch.to_ft)),
+      ) ?? [],
     drafts: (track, action) => {
       const cells = track.cells.slice(action.fromBreak, action.toBreak);
       const drawn = [...feetByBore(cells)].map(([bore, length]) =>
@@ -111,21 +113,37 @@ function burstFittings(track: Track, stretch: Interval): Fitting[] {
 }
 const isJoined = (kind: FittingKind | undefined): boolean => kind === 'wye' || kind === 'cleanout';
 
+/** Stations of a burst next to its two ends. */
+interface BurstEnds {
+  /** What the excavation at each end uncovers at the least: adjoining new pipe's, which reaches less far than a pit. */
+  readonly uncovered: readonly [number, number];
+  /** Where a pit at each end reaches to. */
+  readonly pits: readonly [number, number];
+}
+
+function endsAt(track: Track, from: number, to: number): BurstEnds {
+  const pits = [pitReach(track, from).to_ft, pitReach(track, to).from_ft] as const;
+  const last = track.breaks.length - 1;
+  return {
+    uncovered: [from === 0 ? pits[0] : digTo(track, from), to === last ? pits[1] : digFrom(track, to)],
+    pits,
+  };
+}
+
 /**
  * Pits between the ends of a burst, shared where reconnections are close enough. Undefined where one would lie between
- * the reach of an end's own pit and clear ground: such a burst has to end elsewhere.
+ * the excavation at an end and clear ground: such a burst has to end elsewhere.
  */
 function pitsBetween(
   track: Track,
   { from_ft, to_ft }: Interval,
-  reach: { readonly from: Interval; readonly to: Interval },
+  { uncovered, pits: ends }: BurstEnds,
 ): Interval[] | undefined {
   const apart_ft = pitHalf_ft + track.holesApart_ft;
   const found: { from_ft: number; to_ft: number }[] = [];
-  const ends = [reach.from.to_ft, reach.to.from_ft] as const;
   for (const { point, at } of pointsInside(track, { from_ft, to_ft })) {
     const x = at.station_ft;
-    if (!isJoined(fittingFor(point)) || x <= ends[0] || x >= ends[1]) continue;
+    if (!isJoined(fittingFor(point)) || x <= uncovered[0] || x >= uncovered[1]) continue;
     if (x - ends[0] < apart_ft || ends[1] - x < apart_ft) return undefined;
     found.push({ from_ft: x - pitHalf_ft, to_ft: x + pitHalf_ft });
   }
@@ -139,13 +157,10 @@ function pitsBetween(
     }, []);
 }
 
-const reachAt = (track: Track, x: number): Interval =>
-  pitReach(
-    track,
-    Math.max(
-      0,
-      track.breaks.findIndex((each) => each >= x - tolerance.exact),
-    ),
+const breakAt = ({ breaks }: Track, x: number): number =>
+  Math.max(
+    0,
+    breaks.findIndex((each) => each >= x - tolerance.exact),
   );
 
 /** What stops a burst and what it costs, summed along a line. */
@@ -185,11 +200,7 @@ function burstOffers(track: Track, holes: HoleCosts): ReturnType<Work['offers']>
       if (b - a < leastBurst_ft - tolerance.exact) continue;
       const pits =
         inside(joined, start, end) > 0
-          ? pitsBetween(
-              track,
-              { from_ft: a, to_ft: b },
-              { from: pitReach(track, start), to: pitReach(track, end) },
-            )
+          ? pitsBetween(track, { from_ft: a, to_ft: b }, endsAt(track, start, end))
           : [];
       if (!pits) continue;
       const own =
@@ -277,19 +288,19 @@ function coverNeeded(bore_in: number): number {
 }
 
 function utilityRefusal(
-  { line }: Track['model'],
+  { crossings }: Track['model'],
   at: number,
   crown_ft: number,
   invert_ft: number,
 ): Refusal | undefined {
-  const near = (line.crossings ?? []).find(
+  const near = crossings.find(
     ({ station_ft, depth_ft }) =>
       Math.abs(station_ft - at) < utilityRoom_ft &&
       (depth_ft === undefined ||
         Math.min(Math.abs(depth_ft - crown_ft), Math.abs(depth_ft - invert_ft)) < utilityRoom_ft),
   );
   if (!near) return undefined;
-  const depth = near.depth_ft === undefined ? 'depth unknown' : `${near.depth_ft} ft deep`;
+  const depth = near.depth_ft === undefined ? 'depth unknown' : `${plain(near.depth_ft)} ft deep`;
   return {
     rule: 'utility-near',
     why: `${near.utility} crosses at ${near.station_ft.toFixed(1)} ft, ${depth}, within ${utilityRoom_ft} ft`,

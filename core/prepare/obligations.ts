@@ -33,6 +33,8 @@ export function obligations(
 ): Obligations {
   const binding = findings.filter((finding) => !finding.possible && !finding.settled);
   const least = school === 'maintain' ? 4 : 3;
+  // No tool enters a line with someone else's utility through it, even where that is only possible.
+  const noTool = findings.some(isLeftToItsOwner);
   const cured = binding
     .filter(
       (finding) =>
@@ -40,6 +42,7 @@ export function obligations(
         extra.includes(finding.id) ||
         (finding.grade >= least && isCurable(finding) && !isCleaned(finding)),
     )
+    .filter((finding) => !(noTool && cures(methodRow('clean'), finding, false)))
     .map((finding) => curing([finding], finding.place, school));
   // A stricter approach requires everything a looser one does.
   if (school !== 'maintain') cured.push(...crowds(binding, school, rules));
@@ -47,8 +50,8 @@ export function obligations(
   const ours = (place: Interval) => oursOf(place, model, rules);
   return {
     cured: cured.flatMap((obligation) => ours(obligation.place).map((place) => ({ ...obligation, place }))),
-    // No tool enters a line with someone else's utility through it, even where that is only possible.
-    cleaned: findings.some(isLeftToItsOwner)
+    impossible: [],
+    cleaned: noTool
       ? []
       : binding
           .filter((finding) => isCleaned(finding) && finding.grade >= cleanedFrom)
@@ -78,6 +81,7 @@ function curing(all: readonly GradedFinding[], place: Interval, school: School):
     laidToGrade: belly,
     ...(byOthers ? { lift: byOthers.lift } : {}),
     why: whyCured(all, place, school),
+    ...(only && all.length === 1 ? { finding: only.id } : {}),
     findings: all.map(({ id }) => id),
   };
 }

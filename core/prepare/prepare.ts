@@ -55,8 +55,11 @@ const departuresOn = ({ all }: HoleLevels): readonly Departure[] =>
  * Prepares a line for searching: breaks, actions, excavations and expected future costs. Whatever is equal `beside` is
  * reused.
  */
-export function prepare(input: TrackInput, earlier?: Possible): Prepared {
-  const track = trackOf(input, earlier?.track);
+export const prepare = (input: TrackInput, earlier?: Possible): Prepared =>
+  prepareOn(trackOf(input, earlier?.track), earlier);
+
+/** Prepares a line that is cut already. */
+export function prepareOn(track: Track, earlier?: Possible): Prepared {
   const possible = possibleOn(track, earlier);
   const factor = (1 + track.prices.markup) * (1 + track.prices.tax);
   const money = (raw: number) => Math.round(raw * factor * micro);

@@ -35,7 +35,6 @@ const pit_ft = { launch: 3, burst: 4 } as const;
 export function trackOf(input: TrackInput, earlier?: Track): Track {
   const { model, condition, rules, prices, school } = input;
   const duties = obligations(model, condition.findings, school, rules, input.extra);
-  const must = duties.cured.filter(({ whole }) => whole).map(({ place }) => place);
   const laid = stretchesOf(model);
   const breaks = breaksOf(model, condition, duties, rules, [...laid.surfaces, ...laid.owners, ...laid.pipes]);
   const cells =
@@ -48,22 +47,40 @@ export function trackOf(input: TrackInput, earlier?: Track): Track {
     rules,
     prices,
     school,
-    obligations: duties,
     breaks: Float64Array.from(breaks),
     cells,
+    cutAt: cutsOf(cells, model, rules),
+    holesApart_ft: rules.holesApart_ft,
+    ...under(duties, { model, condition, breaks }),
+  };
+}
+
+/** The same line under other obligations, cut at the same breaks. */
+export const trackUnder = (track: Track, duties: Obligations): Track => ({
+  ...track,
+  ...under(duties, track),
+});
+
+/** What depends on the obligations of a line that is cut already. */
+function under(
+  duties: Obligations,
+  { model, condition, breaks }: Pick<Track, 'model' | 'condition'> & { readonly breaks: ArrayLike<number> },
+): Pick<Track, 'obligations' | 'boundaries' | 'plusMinus' | 'nearest'> {
+  const must = duties.cured.filter(({ whole }) => whole).map(({ place }) => place);
+  const stations = Array.from(breaks);
+  return {
+    obligations: duties,
     boundaries: fewEnough(
-      breaks.flatMap((x, index) =>
+      stations.flatMap((x, index) =>
         must.some((place) => x > place.from_ft + sameStation_ft && x < place.to_ft - sameStation_ft)
           ? []
           : [index],
       ),
-      (index) => breaks[index] ?? 0,
+      (index) => stations[index] ?? 0,
       (index) =>
-        must.some(({ from_ft, to_ft }) => isAt(breaks[index], from_ft) || isAt(breaks[index], to_ft)),
+        must.some(({ from_ft, to_ft }) => isAt(stations[index], from_ft) || isAt(stations[index], to_ft)),
     ),
-    cutAt: cutsOf(cells, model, rules),
-    holesApart_ft: rules.holesApart_ft,
-    ...endsOf(model, condition, duties, breaks),
+    ...endsOf(model, condition, duties, stations),
   };
 }
 
@@ -198,7 +215,7 @@ function cellOf(
     launch: section(pit_ft.launch),
     burst: section(pit_ft.burst),
   };
-  const crossed = (model.line.crossings ?? []).some(
+  const crossed = model.crossings.some(
     ({ station_ft }) =>
       station_ft > stretch.from_ft - crossingRoom_ft && station_ft < stretch.to_ft + crossingRoom_ft,
   );

@@ -87,6 +87,23 @@ export function isSolvable(line: Prepared, restrictions: readonly Restriction[])
   return [true, false].some((marked) => holesApart(line, { ...limits, marked }) !== undefined);
 }
 
+/** The cells that must be cured and cannot be, whatever it costs and without any pin. */
+export function uncurable(line: Prepared): Uint8Array {
+  const limits = { ...limitsOf(line, []), options: everyOption(line), marked: true };
+  const path = holesApart(line, limits);
+  const left = new Uint8Array(line.possible.track.cells.length);
+  if (path) for (const i of filledBy(line, path)) left[i] = byte(path.unsuited, i);
+  return left;
+}
+
+/** The cells that a path fills without a move. */
+function* filledBy({ problem }: Prepared, { steps }: Path): Generator<number> {
+  for (const { from, to, move } of steps) {
+    if (move >= 0) continue;
+    for (let i = int(problem.cellOf, from); i < int(problem.cellOf, to); i++) yield i;
+  }
+}
+
 /** A path with the cleaning visit it needs. */
 interface Cleaned extends Path {
   readonly visit: CleaningVisit | undefined;
@@ -167,24 +184,18 @@ const isCleanedIn = ({ problem }: Prepared, { steps }: Path, { start, end }: Clu
     ({ from, to, move }) => move < 0 && int(problem.cellOf, from) < end && int(problem.cellOf, to) > start,
   );
 
-function planOf(
-  { traits, levels, possible, problem }: Prepared,
-  limits: OwnLimits | undefined,
-  path: Cleaned,
-): Plan {
+function planOf(line: Prepared, limits: OwnLimits | undefined, path: Cleaned): Plan {
+  const { traits, levels, possible, problem } = line;
   const { visit } = path;
   const cells = possible.track.cells.length;
   const cleaned = new Uint8Array(cells);
   const uncured = new Uint8Array(cells);
-  for (const { from, to, move } of path.steps) {
-    if (move >= 0) continue;
-    for (let i = int(problem.cellOf, from); i < int(problem.cellOf, to); i++) {
-      uncured[i] = byte(path.unsuited, i);
-      const cell = possible.track.cells[i];
-      const onTheWay = visit && cell && overlaps(cell, visit);
-      const mayClean = ((limits?.allowed[i] ?? 0) & methodBit('clean')) !== 0;
-      if (byte(path.second, i) !== 0 || (onTheWay && mayClean)) cleaned[i] = 1;
-    }
+  for (const i of filledBy(line, path)) {
+    uncured[i] = byte(path.unsuited, i);
+    const cell = possible.track.cells[i];
+    const onTheWay = visit && cell && overlaps(cell, visit);
+    const mayClean = ((limits?.allowed[i] ?? 0) & methodBit('clean')) !== 0;
+    if (byte(path.second, i) !== 0 || (onTheWay && mayClean)) cleaned[i] = 1;
   }
   return {
     cost: path.cost,

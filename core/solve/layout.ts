@@ -2,7 +2,7 @@ import { holeQuantities } from '../excavation/quantities.js';
 import type { HoleKind } from '../excavation/ground.js';
 import type { Hole } from '../excavation/hole.js';
 import type { Method } from '../job/vocabulary.js';
-import type { Interval } from '../line/intervals.js';
+import { overlaps, type Interval } from '../line/intervals.js';
 import type { Protection } from '../excavation/section.js';
 import { hasTrait, Trait } from '../methods/candidates.js';
 import { pushedTo, type PushedFrom } from '../methods/entry.js';
@@ -27,7 +27,7 @@ export interface Layout {
 export interface LaidCell {
   readonly method: Method;
   readonly action: string | null;
-  /** It must be cured, and no method may. */
+  /** Something here must be cured and is not, because no method may; other work may lie here all the same. */
   readonly uncured: boolean;
 }
 
@@ -76,12 +76,19 @@ function actionOf(track: Track, { candidate, id, departs, from, to }: NamedStep)
   ];
 }
 
-function cellsOf({ cells, boundaries }: Track, plan: Plan, steps: readonly NamedStep[]): LaidCell[] {
-  const fine = (boundary: number) => boundaries[boundary] ?? 0;
-  return cells.map((_, i) => {
+function cellsOf(track: Track, plan: Plan, steps: readonly NamedStep[]): LaidCell[] {
+  const fine = (boundary: number) => track.boundaries[boundary] ?? 0;
+  const { impossible } = track.obligations;
+  return track.cells.map((cell, i) => {
     const own = steps.find(({ from, to }) => fine(from) <= i && i < fine(to));
-    if (own?.candidate) return { method: own.candidate.method, action: own.id, uncured: false };
-    return { method: plan.cleaned[i] ? 'clean' : 'leave', action: null, uncured: plan.uncured[i] === 1 };
+    // Places that are one repair, and cannot be, are cured where each is.
+    const uncured =
+      plan.uncured[i] === 1 ||
+      impossible.some(
+        ({ place, finding }) => overlaps(place, cell) && (finding !== undefined || !own?.candidate),
+      );
+    if (own?.candidate) return { method: own.candidate.method, action: own.id, uncured };
+    return { method: plan.cleaned[i] ? 'clean' : 'leave', action: null, uncured };
   });
 }
 

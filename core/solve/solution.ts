@@ -10,6 +10,7 @@ import type { Track } from '../track/track.js';
 import { creditOf } from '../prepare/carried.js';
 import { cheapest, isSolvable, type Plan } from './cheapest.js';
 import { cleanoutWork, type CleanoutWork } from './cleanout-work.js';
+import { withoutImpossible } from './impossible.js';
 import { layOut, type Layout } from './layout.js';
 import { prepare, type Prepared } from '../prepare/prepare.js';
 import { mobilisationLines, priceLines } from './price.js';
@@ -101,7 +102,16 @@ export function solutionOf(input: SolveInput, prepared: readonly Prepared[] = pr
   };
 }
 
+/** What cannot be done here does not silence the rest: obligations that nothing can meet are set aside. */
 function solvedLines(input: SolveInput, prepared: readonly Prepared[]): LineSolution[] {
+  const lines = solvedAsRequired(input, prepared);
+  const possible = lines.map(({ chosen, prepared: own }) =>
+    chosen?.uncured_ft === 0 ? own : withoutImpossible(own),
+  );
+  return possible.every((own, i) => own === prepared[i]) ? lines : solvedAsRequired(input, possible);
+}
+
+function solvedAsRequired(input: SolveInput, prepared: readonly Prepared[]): LineSolution[] {
   const restrictions = input.lines.map(({ model, restrictions: pins }) => [
     ...pins,
     ...(input.forbid?.get(model.line.id) ?? []),

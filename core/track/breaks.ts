@@ -52,7 +52,7 @@ export function breaksOf(
     ...atTheEnds(model.extent, rules),
     ...ends(model.noDig).flatMap((x) => [x - pitHalf_ft, x, x + pitHalf_ft]),
     ...ends(model.seen),
-    ...(model.line.crossings ?? []).flatMap(({ station_ft }) => [
+    ...model.crossings.flatMap(({ station_ft }) => [
       station_ft - crossingRoom_ft,
       station_ft + crossingRoom_ft,
     ]),

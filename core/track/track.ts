@@ -43,11 +43,15 @@ export interface Obligation {
   /** What would lift it, where that is not another repair approach. */
   readonly lift?: string;
   readonly why: string;
+  /** The finding it is for; undefined where it is for a stretch with several. */
+  readonly finding?: string;
   readonly findings: readonly string[];
 }
 
 export interface Obligations {
   readonly cured: readonly Obligation[];
+  /** Required as well, but nothing that may be done on this line meets them: they bind nothing, and others must act. */
+  readonly impossible: readonly Obligation[];
   /** Places of roots and deposits that are at least cleaned. */
   readonly cleaned: readonly Interval[];
 }

@@ -3,7 +3,16 @@ import { rateForBore } from '../../job/prices.js';
 import type { Method } from '../../job/vocabulary.js';
 import type { GradedFinding } from '../../condition/graded-finding.js';
 import { isBelly, isRepairable, isRootOrDeposit, methodsOf, type Duty } from './duties.js';
-import { aloneCost, mayPit, meets, outsideOf, pitReach, type BookCell, type BookLine } from './ground.js';
+import {
+  aloneCost,
+  digEnd,
+  mayPit,
+  meets,
+  outsideOf,
+  pitReach,
+  type BookCell,
+  type BookLine,
+} from './ground.js';
 
 /** One action the rules allow between two boundaries, and its raw cost without excavation and insertion. */
 export interface BookAction {
@@ -290,7 +299,7 @@ function bursts({ line, a, b, cells, points }: Stretch, [start, end]: readonly [
   if (b - a < 10 - 1e-9 || stopped || steps(cells) > 0 || cells.some((cell) => !burstable(cell, line)))
     return [];
   const joined = points.filter(isOpening);
-  const pits = pitsAlong(line, joined, [pitReach(line, start).to, pitReach(line, end).from]);
+  const pits = pitsAlong(line, joined, start, end);
   if (!pits) return [];
   const cost =
     feet(cells, ({ bore }) => rateForBore(prices.burst_per_ft, bore) ?? 0) +
@@ -300,14 +309,23 @@ function bursts({ line, a, b, cells, points }: Stretch, [start, end]: readonly [
   return Number.isFinite(cost) ? [{ method: 'burst', cost, pitsInside: pits.length > 0 }] : [];
 }
 
-/** A pit for each branch and cleanout between the reach of the end pits; undefined where one would crowd them. */
+/**
+ * A pit for each branch and cleanout past what the excavation at either end uncovers, be it a pit or that of adjoining
+ * new pipe; undefined where one would crowd an end pit.
+ */
 function pitsAlong(
   line: BookLine,
   joined: readonly BookPoint[],
-  [low, high]: readonly [number, number],
+  start: number,
+  end: number,
 ): { from: number; to: number }[] | undefined {
   const apart = line.rules.holesApart_ft;
-  const along = joined.map(({ at }) => at.station_ft).filter((x) => x > low && x < high);
+  const [low, high] = [pitReach(line, start).to, pitReach(line, end).from];
+  const bare = [
+    start === 0 ? low : digEnd(line, start, 'downstream'),
+    end === line.breaks.length - 1 ? high : digEnd(line, end, 'upstream'),
+  ] as const;
+  const along = joined.map(({ at }) => at.station_ft).filter((x) => x > bare[0] && x < bare[1]);
   if (along.some((x) => x - low < 2 + apart || high - x < 2 + apart)) return undefined;
   const pits: { from: number; to: number }[] = [];
   for (const x of along.sort((p, q) => p - q)) {

@@ -1,0 +1,69 @@
+import fc from 'fast-check';
+import { candidateCures } from '../prepare/possible.js';
+import { notPossibleOn } from '../explain/not-possible.js';
+import type { Job } from '../job/schema.js';
+import type { School } from '../job/vocabulary.js';
+import { covers } from '../line/intervals.js';
+import { randomJob } from '../test/random-job.js';
+import { deep, spokenJob } from '../test/spoken-job.js';
+import { readyJob } from './ready.js';
+import { solutionOf, type LineSolution } from './solution.js';
+
+// Calculations §14: what cannot be done here does not silence the rest.
+
+function solvedUnder(job: Job, school: School): LineSolution {
+  const { lines, rules, prices } = readyJob(job);
+  const [line] = solutionOf({ lines, rules: { ...rules, school }, prices, school }).lines;
+  if (!line) throw new Error('a job without a line');
+  return line;
+}
+
+/** Ids of the failed findings that the work of a scope cures. */
+function failedCuredBy({ line, prepared, chosen }: LineSolution): string[] {
+  const { track } = prepared.possible;
+  const actions = chosen?.layout.actions ?? [];
+  return line.condition.findings
+    .filter(({ grade, possible, settled }) => grade === 4 && !possible && !settled)
+    .filter((finding) =>
+      covers(
+        actions.filter((action) => candidateCures(track, action, action.from_ft, action.to_ft, finding)),
+        finding.place,
+      ),
+    )
+    .map(({ id }) => id);
+}
+
+test('what failed and is cured under the loosest approach is cured under the stricter ones, or named as not possible', () => {
+  let beside = 0;
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 1_000_000 }),
+      fc.constantFrom('repair', 'renew'),
+      (seed, stricter) => {
+        const random = randomJob(seed, { length_ft: [20, 60], findings: 8 });
+        const job = { ...random, lines: random.lines.map((line) => ({ ...line, pins: [] })) };
+        const [loose, strict] = [solvedUnder(job, 'maintain'), solvedUnder(job, stricter)];
+        const named = notPossibleOn(strict);
+        const cured = failedCuredBy(strict);
+        for (const id of failedCuredBy(loose)) {
+          if (named.length > 0) beside++;
+          expect([...cured, ...named.map(({ finding }) => finding)]).toContain(id);
+        }
+      },
+    ),
+    { numRuns: 60 },
+  );
+  expect(beside).toBeGreaterThan(2);
+});
+
+test('on a line too flat to take a belly out, what is broken in it is repaired, and the belly is named', () => {
+  const flat = spokenJob('Too flat', ['80 main', '50-56 belly 2 in', '53 broken'], {
+    depths: deep(4, 4.2),
+    ground: [{ station_ft: 0, elevation_ft: 100 }],
+  });
+  const scope = solvedUnder(flat, 'repair');
+  expect(failedCuredBy(scope)).toEqual(['e3']);
+  expect(notPossibleOn(scope).map(({ finding, rule }) => [finding, rule])).toEqual([
+    ['e2', 'not-enough-fall'],
+  ]);
+});
