@@ -13,7 +13,7 @@ import type { FindingEntry } from '../job/schema.js';
 import { covers, overlaps, subtract, summedLength, union, type Interval } from '../line/intervals.js';
 import { pointKey } from '../survey/things.js';
 import type { ScopedLine } from '../solve/solution.js';
-import { nothingSeen, ranShort } from './verdict.js';
+import { isStoppedByPipe, nothingSeen, ranShort } from './verdict.js';
 
 /** The first of two steps for a line that could not be inspected. */
 export interface FirstStep extends Interval {
@@ -24,7 +24,7 @@ export interface FirstStep extends Interval {
 
 /** Stretches that are unseen, hidden or not clean, and why each must be re-inspected. */
 export function toReinspect({ model, condition }: ScopedLine): { stretches: Interval[]; why: string[] } {
-  const unseen = subtract([model.extent], model.seen);
+  const unseen = subtract([model.known], model.seen);
   const unclean = condition.findings.filter(
     (finding) => isCleaned(finding) && finding.stopsLiner !== undefined,
   );
@@ -42,7 +42,7 @@ export function toReinspect({ model, condition }: ScopedLine): { stretches: Inte
       ...(unseen.length > 0 ? [`${feet.toFixed(1)} ft not seen`] : []),
       ...(model.endReached
         ? []
-        : [`nobody reached its end: it goes on past ${model.extent.to_ft.toFixed(1)} ft`]),
+        : [`nobody reached its end: it goes on past ${model.known.to_ft.toFixed(1)} ft`]),
       ...(hides.length > 0 ? [`roots or deposit at ${at(hides)} ft hide the wall`] : []),
       ...(bars.length > 0 ? [`roots or deposit at ${at(bars)} ft bar a liner`] : []),
       ...(held.length > 0 ? [`water held back at ${at(held)} ft`] : []),
@@ -80,10 +80,10 @@ export function assuming(line: ScopedLine, proves: 'sound' | 'failed', rules: Ru
   const deeper = depthUnknown ? (failed ? 2 : 0.5) : 1;
   const { profile } = model;
   const rest_ft = failed && !model.endReached ? rules.assumedRest_ft : 0;
-  const extent = { ...model.extent, to_ft: model.extent.to_ft + rest_ft };
+  const extent = { ...model.extent, to_ft: Math.max(model.extent.to_ft, model.known.to_ft + rest_ft) };
   const last = model.pipes.at(-1);
   const stretches =
-    rest_ft > 0 ? union([...known, { from_ft: model.extent.to_ft, to_ft: extent.to_ft }]) : known;
+    rest_ft > 0 ? union([...known, { from_ft: model.known.to_ft, to_ft: extent.to_ft }]) : known;
   const seen = condition.findings
     .filter(({ possible }) => !possible)
     // Once cleaned, it no longer blocks a liner.
@@ -163,12 +163,13 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
   if (needed.length === 0) return null;
   const ends = needed.map(({ line, again, locate }) => {
     const all = [...again.stretches, ...locate.map(({ place }) => place)];
-    const { extent, endReached } = line.model;
+    const { known, endReached } = line.model;
     return {
-      from_ft: Math.min(extent.to_ft, ...all.map(({ from_ft }) => from_ft)),
+      from_ft: Math.min(known.to_ft, ...all.map(({ from_ft }) => from_ft)),
       to_ft: endReached ? Math.max(...all.map(({ to_ft }) => to_ft)) : restOf(line, rules),
-      cleans: again.stretches.length > 0 || (!endReached && !ranShort(line)),
+      cleans: again.stretches.length > 0 || (!endReached && !ranShort(line) && !isStoppedByPipe(line)),
       goesOn: !endReached,
+      repairFirst: isStoppedByPipe(line),
     };
   });
   const cleans = ends.some((each) => each.cleans);
@@ -185,7 +186,11 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
         : []),
       ...(cleans ? ['clean and re-inspect'] : []),
       ...(!cleans && ends.some(({ goesOn }) => goesOn)
-        ? ['inspect the rest with a longer cable, or from the other end']
+        ? [
+            ends.some(({ repairFirst }) => repairFirst)
+              ? 'inspect the rest once the repair lets the camera past, or from the other end'
+              : 'inspect the rest with a longer cable, or from the other end',
+          ]
         : []),
       ...(locates.length > 0 ? ['locate the depth at both ends of the standing water'] : []),
     ].join('; '),
@@ -205,4 +210,4 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
 
 /** How far a line may go: to its end, or past what is known by as much as the house rule assumes. */
 const restOf = (line: ScopedLine | undefined, { assumedRest_ft }: Rules): number =>
-  (line?.model.extent.to_ft ?? 0) + (line?.model.endReached ? 0 : assumedRest_ft);
+  (line?.model.known.to_ft ?? 0) + (line?.model.endReached ? 0 : assumedRest_ft);

@@ -1,3 +1,4 @@
+import { isCleaned } from '../condition/graded-finding.js';
 import { covers } from '../line/intervals.js';
 import type { ScopedLine, Solution } from '../solve/solution.js';
 
@@ -18,6 +19,19 @@ export const ranShort = ({ model }: ScopedLine): boolean => {
     stops.length > 0 && stops.every(({ entry }) => entry.kind === 'stop' && tooShort.test(entry.why ?? ''))
   );
 };
+
+/** A finding this close to where the camera stopped is what stopped it, ft. */
+const atStop_ft = 2;
+
+/** Whether what stopped the camera is the pipe itself, which no cleaning gets it past. */
+export const isStoppedByPipe = ({ model, condition }: ScopedLine): boolean =>
+  model.entries.some(({ entry, from_ft: stop_ft }) => {
+    if (entry.kind !== 'stop') return false;
+    const near = condition.findings.filter(
+      ({ placed, possible }) => !possible && Math.abs(placed.to_ft - stop_ft) <= atStop_ft,
+    );
+    return near.some(({ structural, grade }) => structural && grade >= 3) && !near.some(isCleaned);
+  });
 
 /** Everything that is true of a job, worst first. */
 export function verdictOf(lines: readonly ScopedLine[], solution: Solution): Verdict[] {

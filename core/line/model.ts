@@ -34,7 +34,10 @@ export type Crossing = NonNullable<Line['crossings']>[number];
 export interface LineModel {
   readonly line: Line;
   readonly survey: Survey;
+  /** What is laid out: the line as far as it is known, and past that where the work has to go past it. */
   readonly extent: Interval;
+  /** As far as a run, a tape or pacing shows it. */
+  readonly known: Interval;
   /** Whether a run, a tape or pacing reached the end. */
   readonly endReached: boolean;
   readonly points: readonly PlacedPoint[];
@@ -75,7 +78,8 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
     return at ? [{ point, at }] : [];
   });
   const end = solved.point(line.end);
-  const extent = extentOf(points, entries, end);
+  const known = knownOf(points, entries, end);
+  const extent = end ? known : roomPast(known, entries);
   const changes = changesOf(line, solved);
   const pipes = pipeStretches(line, changes, extent);
   const { hidesOver_percent } = rulesInForce(rules);
@@ -89,6 +93,7 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
     line,
     survey: solved,
     extent,
+    known,
     endReached: end !== undefined,
     points,
     entries,
@@ -106,7 +111,7 @@ export function lineModel(line: Line, rules?: RulesOverride, frame: Frame = 'sco
     course,
     warnings: [
       ...solved.warnings,
-      ...notCalledWarnings(line, solved, entries, extent),
+      ...notCalledWarnings(line, solved, entries, known),
       ...course.warnings,
       ...pipes.warnings,
       ...profile.warnings(extent.from_ft, extent.to_ft),
@@ -145,7 +150,7 @@ function notCalledWarnings(
   line: Line,
   solved: Survey,
   entries: readonly PlacedEntry[],
-  extent: Interval,
+  known: Interval,
 ): Warning[] {
   const reached = solved.point(line.end) !== undefined;
   return [
@@ -155,8 +160,8 @@ function notCalledWarnings(
           {
             rule: 'end-not-reached',
             line: line.id,
-            at_ft: extent.to_ft,
-            message: `nobody reached the ${endName(line)}: the line is known to ${extent.to_ft.toFixed(1)} ft and goes on`,
+            at_ft: known.to_ft,
+            message: `nobody reached the ${endName(line)}: the line is known to ${known.to_ft.toFixed(1)} ft and goes on`,
           },
         ]),
     ...solved.untied.map(({ run, wouldTie }) => ({
@@ -274,7 +279,7 @@ function placeEntries(line: Line, solved: Survey): PlacedEntry[] {
  * From the datum, or anything found upstream of it, to the end; to the farthest known thing where nobody reached the
  * end.
  */
-function extentOf(
+function knownOf(
   points: readonly PlacedPoint[],
   entries: readonly PlacedEntry[],
   end: Placed | undefined,
@@ -286,6 +291,21 @@ function extentOf(
   const furthest = [...lengthening, ...entries.map(({ to_ft }) => to_ft)];
   const from_ft = Math.min(0, ...lengthening);
   return { from_ft, to_ft: Math.max(from_ft, end ? end.station_ft : Math.max(0, ...furthest)) };
+}
+
+/** Room past the last place seen for new pipe, its excavation, and the old pipe that may be left next to it, ft. */
+const roomPast_ft = 10;
+
+/**
+ * Where nobody reached the end and the last place is a defect, what repairs it goes past it: a camera that stopped at a
+ * break saw half of it.
+ */
+function roomPast(known: Interval, entries: readonly PlacedEntry[]): Interval {
+  const isDefect = ({ entry, to_ft }: PlacedEntry) =>
+    entry.kind === 'finding' &&
+    !kindOf(entry.finding).cleaned &&
+    to_ft + placeReach_ft > known.to_ft + tolerance.ft;
+  return entries.some(isDefect) ? { ...known, to_ft: known.to_ft + roomPast_ft } : known;
 }
 
 function jointsOf(entries: readonly PlacedEntry[], pipes: readonly PipeStretch[]): number[] {

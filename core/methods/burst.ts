@@ -268,7 +268,7 @@ export function burstCellRefusal(cell: Cell, { model, rules }: Track): Refusal |
   if (crown_ft < needed_ft - tolerance.exact) {
     return {
       rule: 'cover',
-      why: `${crown_ft.toFixed(1)} ft over the crown at ${where}, ${needed_ft.toFixed(1)} needed`,
+      why: `${Math.max(0, crown_ft).toFixed(1)} ft over the crown at ${where}, ${needed_ft.toFixed(1)} needed`,
       lift: 'open cut',
     };
   }

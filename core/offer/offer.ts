@@ -135,7 +135,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
     horizon_years: ready.rules.horizon_years,
     school: ready.rules.school,
     lines: ready.lines.map(({ model }) => ({
-      ...model.extent,
+      ...model.known,
       id: model.line.id,
       name: model.line.name ?? model.line.id,
       endReached: model.endReached,
@@ -144,7 +144,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
     ways: ways.map((school) => offeredWay(ready, school, (solution) => sayDays(ready, solution, firm, on))),
     nothingSeen: nothingSeen(ready.lines),
     notSeen: ready.lines.flatMap(({ model }) =>
-      subtract([model.extent], model.seen).map((each) => ({ ...each, line: model.line.id })),
+      subtract([model.known], model.seen).map((each) => ({ ...each, line: model.line.id })),
     ),
     notLookedAt: job.site?.notLookedAt ?? [],
     firstStep: firstStep(ready.lines, ready.prices, ready.rules),

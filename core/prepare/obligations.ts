@@ -124,8 +124,10 @@ function crowds(binding: readonly GradedFinding[], school: School, rules: Rules)
 /** Every longest stretch of old pipe with anything of grade watch or worse is renewed, foot by foot. */
 function oldRuns(model: LineModel, binding: readonly GradedFinding[]): Obligation[] {
   const runs: { from_ft: number; to_ft: number }[] = [];
-  for (const { from_ft, to_ft, material } of model.pipes) {
-    if (!isOld(material)) continue;
+  for (const { material, ...pipe } of model.pipes) {
+    // Pipe that nobody knows is not renewed with the rest.
+    const { from_ft, to_ft } = { ...pipe, to_ft: Math.min(pipe.to_ft, model.known.to_ft) };
+    if (!isOld(material) || to_ft <= from_ft) continue;
     const last = runs.at(-1);
     if (last && from_ft - last.to_ft < tolerance.exact) last.to_ft = to_ft;
     else runs.push({ from_ft, to_ft });

@@ -43,7 +43,16 @@ const doneBy = (solution: Solution) => ({
 test('a tree beside the pipe, a surface or an owner’s part said in two, and the order of the log change nothing', () => {
   fc.assert(
     fc.property(seeds, fc.double({ min: 0.1, max: 0.9, noNaN: true }), (seed, share) => {
-      const job = randomJob(seed, sized);
+      // A second thing called at the same foot, only about there.
+      const job = withLine(randomJob(seed, sized), (line) => ({
+        ...line,
+        runs: line.runs.map((run) => ({
+          ...run,
+          entries: run.entries.flatMap((entry) =>
+            entry.id === 'f1' ? [entry, { ...entry, id: 'twin', about: true }] : [entry],
+          ),
+        })),
+      }));
       const before = doneBy(wayUnder(job));
       const split = <T extends { from_ft?: number | undefined; to_ft?: number | undefined }>(
         each: T,

@@ -140,7 +140,7 @@ export function* scopeSteps(ready: ReadiedJob): Generator<ScopeSoFar | undefined
   const withAlternatives = yield* alternativesTo(own.lines, {
     solution,
     input: input(rules.school),
-    prepared,
+    prepared: solution.lines.map((line) => line.prepared),
   });
   return { ...own, lines: withAlternatives, ways, ifUnseenIs: unseen };
 }

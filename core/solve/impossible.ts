@@ -7,33 +7,66 @@ import { uncurable } from './cheapest.js';
 
 /**
  * A line without the obligations that nothing could meet if each were the only one, pins aside: a belly that no slope
- * takes out binds nothing, so that the broken pipe inside it is still repaired.
+ * takes out binds nothing, so that the broken pipe inside it is still repaired. Then, what is wanted of a whole stretch
+ * gives way where a place is left uncured that could be cured without it.
  */
 export const withoutImpossible = oncePer((line: Prepared): Prepared => {
-  const { track } = line.possible;
-  const { cured, cleaned, impossible } = track.obligations;
   const uncured = uncurableOn(line);
-  const split = cured.map((duty) => {
-    const isUnmet = uncured.some((each) => overlaps(each, duty.place));
-    // Nothing of ours goes across what is another's.
-    const isOurs = duty.methods.length > 0;
-    return { duty, never: isUnmet && isOurs ? impossiblePart(line, duty) : [] };
-  });
-  const set = split.flatMap(({ duty, never }) => never.map((place) => ({ ...duty, place })));
-  if (set.length === 0) return line;
-  const left = split.flatMap(({ duty, never }) =>
-    subtract([duty.place], never).map((place) => ({ ...duty, place })),
+  if (uncured.length === 0) return line;
+  const possible = setAside(line, (duty) =>
+    isLeftToOthers(duty) || !meets(duty, uncured) ? [] : impossiblePart(line, duty),
   );
-  return preparedUnder(line, { cured: left, cleaned, impossible: [...impossible, ...set] });
+  const { obligations, rules } = possible.possible.track;
+  const about = union(
+    uncurableOn(possible)
+      .filter((each) => obligations.cured.some((duty) => !isOfStretch(duty) && overlaps(duty.place, each)))
+      .map(({ from_ft, to_ft }) => ({
+        from_ft: from_ft - rules.leastNewPipe_ft,
+        to_ft: to_ft + rules.leastNewPipe_ft,
+      })),
+  );
+  return setAside(possible, (duty) => {
+    if (!isOfStretch(duty) || !meets(duty, about)) return [];
+    return duty.whole ? [duty.place] : intersect([duty.place], about);
+  });
 });
+
+/** Wanted of a stretch with several findings: one repair, or new pipe throughout. */
+const isOfStretch = ({ finding }: Obligation): boolean => finding === undefined;
+
+const meets = ({ place }: Obligation, all: readonly Interval[]): boolean =>
+  all.some((each) => overlaps(each, place));
+
+/** A line with the given parts of its obligations set aside; the same line where there are none. */
+function setAside(line: Prepared, partOf: (duty: Obligation) => readonly Interval[]): Prepared {
+  const { cured, cleaned, impossible } = line.possible.track.obligations;
+  const split = cured.map((duty) => ({ duty, never: partOf(duty) }));
+  if (split.every(({ never }) => never.length === 0)) return line;
+  const parts = (duty: Obligation, places: readonly Interval[]) =>
+    places.map((place) => ({ ...duty, place }));
+  return preparedUnder(line, {
+    cured: split.flatMap(({ duty, never }) => parts(duty, subtract([duty.place], never))),
+    cleaned,
+    // Places that cannot be one repair are each cured by themselves, or named by themselves.
+    impossible: [
+      ...impossible,
+      ...split.flatMap(({ duty, never }) => (isOfStretch(duty) && duty.whole ? [] : parts(duty, never))),
+    ],
+  });
+}
 
 /** Where an obligation cannot be met although nothing else is required: all of it where it must be met in one piece. */
 function impossiblePart(line: Prepared, duty: Obligation): Interval[] {
-  const { cleaned } = line.possible.track.obligations;
-  const alone = preparedUnder(line, { cured: [duty], cleaned, impossible: [] });
-  const unmet = uncurableOn(alone);
-  return duty.whole && unmet.length > 0 ? [duty.place] : intersect(unmet, [duty.place]);
+  const { cured, cleaned } = line.possible.track.obligations;
+  const only = [duty, ...cured.filter(isLeftToOthers)];
+  const unmet = intersect(uncurableOn(preparedUnder(line, { cured: only, cleaned, impossible: [] })), [
+    duty.place,
+  ]);
+  return duty.whole && unmet.length > 0 ? [duty.place] : unmet;
 }
+
+/** Nothing of ours goes across what is another's, whatever else is set aside. */
+const isLeftToOthers = ({ methods }: Obligation): boolean => methods.length === 0;
 
 const preparedUnder = ({ possible }: Prepared, duties: Obligations): Prepared =>
   prepareOn(trackUnder(possible.track, duties), possible);

@@ -81,7 +81,7 @@ function cellsOf(track: Track, plan: Plan, steps: readonly NamedStep[]): LaidCel
   const { impossible } = track.obligations;
   return track.cells.map((cell, i) => {
     const own = steps.find(({ from, to }) => fine(from) <= i && i < fine(to));
-    // Places that are one repair, and cannot be, are cured where each is.
+    // Old pipe that cannot be renewed whole may be repaired.
     const uncured =
       plan.uncured[i] === 1 ||
       impossible.some(

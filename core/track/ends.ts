@@ -51,7 +51,10 @@ export function endsOf(
   };
 }
 
-/** The first finding completely inside an action that starts, or ends, here, if it is close. */
+/**
+ * The first finding completely inside an action that starts, or ends, here, if it is close; of two equally near, the
+ * less certain.
+ */
 function nearestInside(
   findings: readonly GradedFinding[],
   x: number,
@@ -61,7 +64,10 @@ function nearestInside(
   for (const finding of findings) {
     const away_ft = side === 'from' ? finding.place.from_ft - x : x - finding.place.to_ft;
     if (away_ft < -sameStation_ft || away_ft > endsForAtMost_ft) continue;
-    if (!best || away_ft < best.away_ft) best = { finding, away_ft };
+    const nearer = best ? best.away_ft - away_ft : Infinity;
+    const isLessCertain =
+      best && finding.placed[side].plusMinus_ft > best.finding.placed[side].plusMinus_ft;
+    if (nearer > tolerance.exact || (nearer > -tolerance.exact && isLessCertain)) best = { finding, away_ft };
   }
   return best;
 }

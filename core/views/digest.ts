@@ -61,7 +61,7 @@ export function digestOf(job: Job, firm: Firm): Digest {
     currency: prices.currency,
     methods: methods.filter((method) => method !== 'leave' && done.has(method)),
     words: [...new Set(words)].join(' ').toLowerCase(),
-    unseen_ft: summedLength(lines.flatMap(({ model }) => subtract([model.extent], model.seen))),
+    unseen_ft: summedLength(lines.flatMap(({ model }) => subtract([model.known], model.seen))),
     nothingSeen: nothingSeen(lines),
     endReached: lines.every(({ model }) => model.endReached),
     toRead: job.lines.flatMap(toRead).length,

@@ -24,6 +24,8 @@ import { readingsOf, rowsOf, type LaidOut, type ReadingView, type RowView } from
 export interface LineView extends Interval {
   readonly id: string;
   readonly name: string;
+  /** As far as a run, a tape or pacing shows it. */
+  readonly known: Interval;
   readonly endReached: boolean;
   /** No run has shown a foot of it. */
   readonly nothingSeen: boolean;
@@ -137,6 +139,7 @@ export function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[])
     ...extent,
     id: model.line.id,
     name: model.line.name ?? model.line.id,
+    known: model.known,
     endReached: model.endReached,
     nothingSeen: nothingSeen([line]),
     mostCable_ft: rules.mostCable_ft,

@@ -3,7 +3,7 @@ import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat, sayClock } from '../../core/speech/say.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
-import { summedLength } from '../../core/line/intervals.js';
+import { intersect, summedLength } from '../../core/line/intervals.js';
 import type { Proof } from '../../core/offer/proof.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { sayDay } from '../../core/days.js';
@@ -75,8 +75,8 @@ export function ReportDocument({
 }
 
 function LinePart({ line, job }: { line: LineView; job: Job }) {
-  const length = line.to_ft - line.from_ft;
-  const unseen = summedLength(line.unseen);
+  const length = line.known.to_ft - line.known.from_ft;
+  const unseen = summedLength(intersect(line.unseen, [line.known]));
   const serves = job.lines.find(({ id }) => id === line.id)?.serves ?? [];
   return (
     <View>
