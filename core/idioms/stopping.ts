@@ -24,10 +24,18 @@ export const stopIdioms: readonly Idiom[] = [
     /\b(?:i|we)(?:'d|\s+would)(?:\s+have)?\s+(?:(?:normally|usually|just)\s+)?(?:stop(?:ped)?|quit)\s+(?:right\s+)?(?:there|here)\b(?=[\s,]+but\b)/gi,
     asNote,
   ],
-  // "47 could not pass", "47 no go", "47 turned around": as it is typed.
+  // "47 could not pass", "47 no go": something is in the way.
   [
     new RegExp(
-      String.raw`(?<=${placeFirst})(?:(?:(?:camera|cam)\s+)?(?:can't|cannot|couldn't|could\s+not|won't|unable\s+to|not\s+able\s+to)\s+(?:pass|advance|proceed|go)(?:\s+(?:the\s+)?(?:camera|any\s+f[au]rther|further|on))?|no\s+go|no\s+f[au]rther|(?:pulled|turned|came)\s+(?:(?:the\s+)?(?:camera|cam)|back|around|out)(?:\s+here)?|done\s+here)(?=\s*[.]?\s*$)`,
+      String.raw`(?<=${placeFirst})(?:(?:(?:camera|cam)\s+)?(?:can't|cannot|couldn't|could\s+not|won't|unable\s+to|not\s+able\s+to)\s+(?:pass|advance|proceed|go)(?:\s+(?:the\s+)?(?:camera|any\s+f[au]rther|further|on))?|no\s+go|no\s+f[au]rther|hung\s+up)(?=\s*[.]?\s*$)`,
+      'gi',
+    ),
+    ([said]) => `stop because ${quoted(said)}`,
+  ],
+  // "47 turned around": as it is typed.
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:pulled|turned|came)\s+(?:(?:the\s+)?(?:camera|cam)|back|around|out)(?:\s+here)?|done\s+here)(?=\s*[.]?\s*$)`,
       'gi',
     ),
     ([said]) => `stop ${quoted(said)}`,
@@ -95,7 +103,10 @@ export const stopIdioms: readonly Idiom[] = [
       'gi',
     ),
     ({ 0: said, 1: what, index, input }) => {
-      if (what === undefined) return "can't get any farther";
+      if (what === undefined)
+        return /\b(?:past|by|through|thru|over|around|round)\b/i.test(said)
+          ? "can't get past"
+          : "can't get any farther";
       return byDegrees.test(input.slice(index + said.length)) ? "can't get past bend " : "can't get past ";
     },
   ],

@@ -302,12 +302,15 @@ function takePointWord(draft: Draft, { kind, about }: Extract<Meaning, { is: 'po
   }
 }
 
-function takeKind(draft: Draft, { kind, with: more }: Extract<Meaning, { is: 'kind' }>): void {
+function takeKind(draft: Draft, { kind, with: more, weak }: Extract<Meaning, { is: 'kind' }>): void {
   if (kind === 'joint' && draft.finding !== undefined) draft.fields.atJoint ??= true;
   else if (kind === 'stop' && (draft.finding !== undefined || draft.kind === 'point')) draft.stopsHere = true;
   else if (draft.finding === undefined || kind !== 'hidden') {
     draft.kind ??= kind;
-    if (draft.kind === kind) Object.assign(draft.fields, more);
+    if (draft.kind === kind) {
+      Object.assign(draft.fields, more);
+      Object.assign(draft.weak, weak);
+    }
   }
   if (draft.kind !== 'change') return;
   if (draft.pipes.length === 0) draft.pipes.push({});

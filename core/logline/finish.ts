@@ -199,6 +199,10 @@ function kindSaid(
   }
   // "won't go past the bad joint", "can't see, too much water"
   if (draft.kind === 'stop' || draft.kind === 'hidden') delete fields.size;
+  if (draft.kind === 'stop' && fields.atJoint !== undefined) {
+    delete fields.atJoint;
+    if (fields.why === draft.weak.why) fields.why = 'joint';
+  }
   // A coupling where two pipes meet is their change.
   if (draft.pipes.length === 2 && draft.kind === 'joint') draft.kind = 'change';
   if (namesItsPipe(draft, context, known)) draft.pipes = [];
@@ -289,13 +293,17 @@ function inchesOf(finding: FindingKind, fields: Record<string, unknown>, bore_in
 const reachOf = (reading: number, long_ft: number, pass: 'out' | 'back'): number =>
   Math.round(100 * Math.max(0, pass === 'out' ? reading + long_ft : reading - long_ft)) / 100;
 
-/** Words that yield: a plural's "several" to any form or size; "some" or a ball of roots to a measure or size. */
+/**
+ * Words that yield: a plural's "several" to any form or size; "some" or a ball of roots to a measure or size; that the
+ * camera did not get past to what was in its way.
+ */
 function settleWeak(draft: Draft): void {
   const { fields, weak } = draft;
   const sized = fields.size !== undefined;
   const measured = fields.percent !== undefined || fields.inches !== undefined;
   if (weak.form !== undefined && !sized && !draft.listed) fields.form ??= weak.form;
   if (weak.size !== undefined && !sized && !measured && fields.form === undefined) fields.size = weak.size;
+  if (weak.why !== undefined && draft.kind === 'stop' && draft.why === undefined) fields.why ??= weak.why;
 }
 
 /** "The laundry ties in": names the branch, or for a test what it ran from. */

@@ -5,6 +5,7 @@ import type { Job } from '../job/schema.js';
 import { methods } from '../job/vocabulary.js';
 import { scopeFile } from '../files/scope-file.js';
 import { scopeOf } from './scope.js';
+import { spokenJob } from '../test/spoken-job.js';
 import { randomJob } from '../test/random-job.js';
 import { annuity, everySecondYear } from '../prepare/carried.js';
 import { methodBit } from '../methods/index.js';
@@ -18,6 +19,10 @@ const cost = (job: Job) => {
   const solution = solutionOf({ lines, rules, prices, school: rules.school });
   // First the feet that must be cured and are not, then money.
   return solution.feasible ? solution.scope + solution.carried + uncuredBy(solution) * 1e7 : Infinity;
+};
+const fileOf = (job: Job) => {
+  const ready = readyJob(job);
+  return scopeFile(ready, scopeOf(ready));
 };
 /** Showing each quantity to a hundredth, and rounding each line to the cent, moves a total by no more than this. */
 const cents = 12;
@@ -182,8 +187,7 @@ const plainJob = (more: object = {}, entries: object[] = []) => {
     ],
   });
   if (!read.job) throw new Error(JSON.stringify(read.faults));
-  const ready = readyJob(read.job);
-  return scopeFile(ready, scopeOf(ready));
+  return fileOf(read.job);
 };
 
 test('a sound line is serviceable and costs nothing; an unreached end leaves it incomplete', () => {
@@ -222,6 +226,29 @@ test('a cable that ends is no obstacle: the rest is inspected, not cleaned', () 
   const blocked = stopped('roots');
   expect(blocked.firstStep?.what).toBe('clean and re-inspect');
   expect(short.firstStep?.price).toBeLessThan(blocked.firstStep?.price ?? 0);
+});
+
+// Common practice: a camera stopped by a break saw its near side only, and the new pipe goes in past it.
+test('where the pipe itself stopped the camera, the repair goes past it and lets the camera see the rest', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 8, max: 60 }),
+      fc.constantFrom('offset 1 1/2', 'broken', 'collapsed', 'joint open 2 in'),
+      fc.constantFrom('could not pass', 'camera stuck', 'stopped'),
+      (at, defect, stopped) => {
+        const log = [`${at} ${defect}`, `${at} ${stopped}`];
+        const { lines, firstStep, verdict, ifUnseenIs, price } = fileOf(spokenJob('Stopped', log));
+        const repair = lines[0]?.actions.find(({ from_ft, to_ft }) => from_ft < at && at < to_ft);
+        expect(repair?.to_ft).toBeGreaterThanOrEqual(at + 0.5);
+        expect(lines[0]?.pits.some(({ to_ft }) => to_ft > at + 1.5)).toBe(true);
+        expect(firstStep).toMatchObject({ from_ft: at });
+        expect(firstStep?.what).toMatch(/once the repair lets the camera past/);
+        if (stopped !== 'stopped') expect(verdict[0]).toBe('blocked');
+        expect(ifUnseenIs.failed).toBeGreaterThan(price.total);
+      },
+    ),
+    { numRuns: 8 },
+  );
 });
 
 test('unseen pipe is never lined, asks for a first step, and its price is a range', () => {

@@ -62,7 +62,12 @@ function impossiblePart(line: Prepared, duty: Obligation): Interval[] {
   const unmet = intersect(uncurableOn(preparedUnder(line, { cured: only, cleaned, impossible: [] })), [
     duty.place,
   ]);
-  return duty.whole && unmet.length > 0 ? [duty.place] : unmet;
+  if (unmet.length === 0) return [];
+  if (duty.whole) return [duty.place];
+  // What is left of old pipe between two such places is no longer worth renewing.
+  const { leastGap_ft } = line.possible.track.rules;
+  const left = isOfStretch(duty) ? subtract([duty.place], unmet) : [];
+  return union([...unmet, ...left.filter(({ from_ft, to_ft }) => to_ft - from_ft < leastGap_ft)]);
 }
 
 /** Nothing of ours goes across what is another's, whatever else is set aside. */

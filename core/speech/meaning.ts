@@ -22,6 +22,7 @@ export type Meaning =
       readonly is: 'kind';
       readonly kind: 'joint' | 'hidden' | 'stop' | 'locate' | 'change';
       readonly with?: Sets;
+      readonly weak?: Sets;
     }
   | { readonly is: 'test'; readonly what: string }
   | { readonly is: 'point'; readonly kind: PointKind; readonly about?: Partial<Point> }

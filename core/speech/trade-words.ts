@@ -112,8 +112,13 @@ const kinds: Rows = [
   ['steamed up, too much steam, too steamy, full of steam', hiddenWhy('steam')],
   ['lens under water', hiddenWhy('lens under water')],
   [
-    "stop, stopped, stopped by, stopped at, camera stopped, camera stuck, camera stops, camera is stuck, camera's stuck, stuck, can't get through, can't get past, can't get by, couldn't get past, couldn't get through, can't go, cannot go, won't go, can't go any further, can't go any farther, can't get any farther, as far as it goes, can't push, cannot push, won't push, pushed as far as possible, pushed as far as i can, camera hung up, camera is hung up, cannot pass, can't pass, won't pass, camera won't pass, will not pass, camera will not pass, wouldn't pass, won't budge, wouldn't budge, wouldn't go, wouldn't push, couldn't push, can not continue, cannot continue, can't continue, could not continue, couldn't continue, unable to continue, unable to pass, not going any further, not going any farther, won't move",
+    "stop, stopped, stopped by, stopped at, camera stopped, camera stops, can't go, cannot go, won't go, can't go any further, can't go any farther, can't get any farther, as far as it goes, can't push, cannot push, won't push, pushed as far as possible, pushed as far as i can, wouldn't go, wouldn't push, couldn't push, can not continue, cannot continue, can't continue, could not continue, couldn't continue, unable to continue, not going any further, not going any farther",
     kind('stop'),
+  ],
+  // Something is in the way, whatever it is.
+  [
+    "camera stuck, camera is stuck, camera's stuck, stuck, can't get through, can't get past, can't get by, couldn't get past, couldn't get through, camera hung up, camera is hung up, cannot pass, can't pass, won't pass, camera won't pass, will not pass, camera will not pass, wouldn't pass, won't budge, wouldn't budge, unable to pass, won't move",
+    { is: 'kind', kind: 'stop', weak: { why: 'could not get past' } },
   ],
   [
     'ran out of cable, out of cable, no more cable, end of the cable, end of my cable, ran out of rod, ran out of hose, out of reel, out of push, out of rod, out of push rod',

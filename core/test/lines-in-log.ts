@@ -254,8 +254,8 @@ export const linesInLog: readonly (readonly [line: string, ...entries: Understoo
     { kind: 'change', reading_ft: 52, note: 'in rough shape', upstream: { material: 'concrete' } },
     { kind: 'finding', reading_ft: 52, to_ft: 60, finding: 'worn-bottom', clock: 6 },
   ],
-  ['47 cannot get by', { kind: 'stop', reading_ft: 47 }],
-  ["47 can't go past", { kind: 'stop', reading_ft: 47 }],
+  ['47 cannot get by', { kind: 'stop', reading_ft: 47, why: 'could not get past' }],
+  ["47 can't go past", { kind: 'stop', reading_ft: 47, why: 'could not get past' }],
   ['nope, 48', { kind: 'finding', reading_ft: 48, finding: 'offset', inches: 0.5, replaces: 'e4' }],
   ['20 roots from here to about 12', { kind: 'finding', reading_ft: 20, to_ft: 12, finding: 'roots' }],
   [

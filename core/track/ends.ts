@@ -65,8 +65,7 @@ function nearestInside(
     const away_ft = side === 'from' ? finding.place.from_ft - x : x - finding.place.to_ft;
     if (away_ft < -sameStation_ft || away_ft > endsForAtMost_ft) continue;
     const nearer = best ? best.away_ft - away_ft : Infinity;
-    const isLessCertain =
-      best && finding.placed[side].plusMinus_ft > best.finding.placed[side].plusMinus_ft;
+    const isLessCertain = best && finding.placed[side].plusMinus_ft > best.finding.placed[side].plusMinus_ft;
     if (nearer > tolerance.exact || (nearer > -tolerance.exact && isLessCertain)) best = { finding, away_ft };
   }
   return best;
