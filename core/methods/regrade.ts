@@ -36,6 +36,6 @@ function regradeRefusal(track: Track, stretch: Interval, cells: readonly Cell[])
     : {
         rule: 'not-enough-fall',
         why: 'between these ends the pipe would lie flatter than the least slope',
-        lift: 'a longer stretch, or a lower end',
+        lift: 'a longer stretch relaid, or a lower place to end it',
       };
 }

@@ -48,6 +48,8 @@ export interface Offer {
   readonly lines: readonly (Interval & {
     readonly id: string;
     readonly name: string;
+    /** As far as anybody has seen or measured it. */
+    readonly known: Interval;
     readonly endReached: boolean;
     /** What 0 ft is; undefined on an offer frozen before this was recorded. */
     readonly zero?: string;
@@ -135,7 +137,8 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
     horizon_years: ready.rules.horizon_years,
     school: ready.rules.school,
     lines: ready.lines.map(({ model }) => ({
-      ...model.known,
+      ...model.extent,
+      known: model.known,
       id: model.line.id,
       name: model.line.name ?? model.line.id,
       endReached: model.endReached,

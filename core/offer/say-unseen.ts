@@ -17,7 +17,7 @@ export function sayUnseen({
     ...notSeen.map(({ line, from_ft, to_ft }) => `${nameOf(line)}${feet(from_ft)} to ${feet(to_ft)} ft`),
     ...lines
       .filter(({ endReached }) => !endReached)
-      .map(({ id, to_ft }) => `${nameOf(id)}beyond ${feet(to_ft)} ft, where nobody reached its end`),
+      .map(({ id, known }) => `${nameOf(id)}beyond ${feet(known.to_ft)} ft, where nobody reached its end`),
     ...notLookedAt,
   ];
 }

@@ -70,13 +70,25 @@ const offeredFitting: Readonly<Record<FittingKind, string>> = {
   reducer: 'a reducer',
 };
 
-/** Each place that must be cured and cannot be: what it is, and that others must act. */
+/** Why a place stays as it is, by the rule that refuses work there, as a customer reads it. */
+const staysFor: Readonly<Record<string, string>> = {
+  'not-enough-fall': 'the pipe has too little fall there to drain dry',
+  'under-building': 'it lies under the building',
+  'no-dig': 'nobody may dig there',
+  'by-others': 'it is for its owner to put right',
+  'stops-a-liner': 'nothing passes it and nothing reaches it',
+};
+
+/** Each place that must be cured and cannot be: what it is, why it stays, and what would change that. */
 export const sayNotPossible = (solution: Solution): string[] =>
   solution.lines.flatMap((lineSolution) =>
-    notPossibleOn(lineSolution).map(
-      ({ what, from_ft, to_ft, lift }) =>
-        `${capital(what)} (${feet(from_ft)} to ${feet(to_ft)} ft) is left to others. What would change that: ${lift}`,
-    ),
+    notPossibleOn(lineSolution).map(({ finding, what, from_ft, to_ft, rule, lift }) => {
+      const place = `${feet(from_ft)} to ${feet(to_ft)} ft`;
+      // Only the trade grades what it finds.
+      const said = finding === null ? `the pipe from ${place}, as a whole` : what.replace(/^[a-z]+: /, '');
+      const why = staysFor[rule] ?? 'no repair we may make reaches it';
+      return `${capital(said)} is not put right for this price: ${why}. What would change that: ${lift}`;
+    }),
   );
 
 /** Conditions on the price. */

@@ -76,7 +76,8 @@ export function ReportDocument({
 
 function LinePart({ line, job }: { line: LineView; job: Job }) {
   const length = line.known.to_ft - line.known.from_ft;
-  const unseen = summedLength(intersect(line.unseen, [line.known]));
+  const notSeen = intersect(line.unseen, [line.known]);
+  const unseen = summedLength(notSeen);
   const serves = job.lines.find(({ id }) => id === line.id)?.serves ?? [];
   return (
     <View>
@@ -102,11 +103,11 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
         </Text>
       )}
       <Findings line={line} />
-      {line.unseen.length > 0 && (
+      {notSeen.length > 0 && (
         <View style={styles.caution} wrap={false}>
           <Text style={styles.bold}>
             Not seen:{' '}
-            {line.unseen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`).join(', ')}.
+            {notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`).join(', ')}.
           </Text>
           <Text>
             This report does not cover pipe that was not seen, the ground around it, or the branches.

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { overlaps, subtract } from '../../core/line/intervals.js';
 import { tolerance } from '../../core/units.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
 import { feet } from '../controls/format';
@@ -34,7 +35,17 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
     'bar',
     bars.map(({ key }) => key),
   );
-  const marks = uncured.map((at) => markOf(at, scale));
+  // Other work may lie over a place left to others: it stays in sight.
+  const worked = bars.filter(({ action }) => action !== undefined);
+  const marks = uncured.flatMap((at) =>
+    subtract([at], worked).map((part) =>
+      markOf(
+        part,
+        scale,
+        worked.some((bar) => overlaps(bar, at)),
+      ),
+    ),
+  );
   return (
     <g aria-label="Scope">
       <g role="list" aria-label="What is done" {...roving.row}>
@@ -60,6 +71,11 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
       {marks.map((mark) => (
         <Uncured key={`${mark.from_ft} ${mark.to_ft}`} {...mark} />
       ))}
+      {uncured
+        .filter((at) => worked.some((bar) => overlaps(bar, at)))
+        .map((at) => (
+          <OverWork key={at.from_ft} {...markOf(at, scale, true)} />
+        ))}
       <Outlines differs={differs} pins={pins} scale={scale} />
       {selected?.action && <Ends bar={selected} scale={scale} moving={moving} onEnd={on.onEnd} />}
     </g>
@@ -246,6 +262,27 @@ const DrawnBar = memo(({ bar, scale: { x }, chosen, pinned, covered, ...ends }: 
   );
 });
 
+/** The bounds of a place left to others that other work runs across. */
+const OverWork = ({ from_ft, to_ft, x, width }: Mark) => (
+  <rect
+    x={x}
+    y={top - 2}
+    width={width}
+    height={height + 4}
+    {...byOthersLine}
+    fill="none"
+    pointerEvents="none"
+    role="img"
+    aria-label={`${feet(from_ft)} to ${feet(to_ft)} ft: not all of it can be cured here`}
+  />
+);
+
+const byOthersLine = {
+  stroke: 'var(--chakra-colors-signal)',
+  strokeWidth: 2.5,
+  strokeDasharray: '3 3',
+} as const;
+
 const leastMark_px = 5;
 const markSays = 'by others';
 
@@ -255,16 +292,21 @@ interface Mark {
   readonly to_ft: number;
   readonly x: number;
   readonly width: number;
-  /** From where to where its words lie. */
+  /** From where to where its words lie; nowhere beside work that leaves no room for them. */
   readonly wordsFrom: number;
   readonly wordsTo: number;
 }
 
-function markOf({ from_ft, to_ft }: Props['uncured'][number], { x, width: all }: SheetScale): Mark {
+function markOf(
+  { from_ft, to_ft }: Props['uncured'][number],
+  { x, width: all }: SheetScale,
+  isByWork: boolean,
+): Mark {
   const width = Math.max(leastMark_px, x(to_ft) - x(from_ft));
   const half = textWidth(markSays, 13) / 2 + 4;
   const words = Math.min(x(from_ft) + width / 2, all - half);
-  return { from_ft, to_ft, x: x(from_ft), width, wordsFrom: words - half, wordsTo: words + half };
+  const reach = isByWork && width < 2 * half ? 0 : half;
+  return { from_ft, to_ft, x: x(from_ft), width, wordsFrom: words - reach, wordsTo: words + reach };
 }
 
 /** The first mark over a bar ends its text. */
@@ -291,23 +333,23 @@ function Uncured({ from_ft, to_ft, x, width, wordsFrom, wordsTo }: Mark) {
         width={width}
         height={height + 4}
         fill="var(--chakra-colors-sheet)"
-        stroke="var(--chakra-colors-signal)"
-        strokeWidth={2.5}
-        strokeDasharray="3 3"
+        {...byOthersLine}
       />
-      <text
-        x={(wordsFrom + wordsTo) / 2}
-        y={top + height - 8}
-        fontSize={13}
-        fontWeight={700}
-        textAnchor="middle"
-        stroke="var(--chakra-colors-keep)"
-        strokeWidth={4}
-        paintOrder="stroke"
-        style={{ fill: 'var(--chakra-colors-signal-ink)' }}
-      >
-        {markSays}
-      </text>
+      {wordsTo > wordsFrom && (
+        <text
+          x={(wordsFrom + wordsTo) / 2}
+          y={top + height - 8}
+          fontSize={13}
+          fontWeight={700}
+          textAnchor="middle"
+          stroke="var(--chakra-colors-keep)"
+          strokeWidth={4}
+          paintOrder="stroke"
+          style={{ fill: 'var(--chakra-colors-signal-ink)' }}
+        >
+          {markSays}
+        </text>
+      )}
     </g>
   );
 }
