@@ -185,13 +185,7 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
         ? ['have the owner of the utility in the pipe come']
         : []),
       ...(cleans ? ['clean and re-inspect'] : []),
-      ...(!cleans && ends.some(({ goesOn }) => goesOn)
-        ? [
-            ends.some(({ repairFirst }) => repairFirst)
-              ? 'inspect the rest once the repair lets the camera past, or from the other end'
-              : 'inspect the rest with a longer cable, or from the other end',
-          ]
-        : []),
+      ...pastTheStop(ends, cleans),
       ...(locates.length > 0 ? ['locate the depth at both ends of the standing water'] : []),
     ].join('; '),
     from_ft: Math.min(...ends.map(({ from_ft }) => from_ft)),
@@ -206,6 +200,17 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
     ].join('; '),
     price: raw(cleaning + prices.look),
   };
+}
+
+/** How the rest is seen past where the camera stopped, unless cleaning gets it there. */
+function pastTheStop(
+  ends: readonly { readonly goesOn: boolean; readonly repairFirst: boolean }[],
+  cleans: boolean,
+): string[] {
+  const open = ends.filter(({ goesOn }) => goesOn);
+  if (open.some(({ repairFirst }) => repairFirst))
+    return ['inspect the rest once the repair lets the camera past, or from the other end'];
+  return cleans || open.length === 0 ? [] : ['inspect the rest with a longer cable, or from the other end'];
 }
 
 /** How far a line may go: to its end, or past what is known by as much as the house rule assumes. */

@@ -70,7 +70,7 @@ export const correctingIdioms: readonly Idiom[] = [
   ],
   // "46 not roots, grease": the second is there.
   [
-    /\bnot\s+(an?\s+)?([a-z]+)\s*,\s*(?:but\s+)?(?:(?:it's|that's|just)\s+)?(?=[a-z]+\s*$)/gi,
+    /\bnot(?<!\b(?:could|can|would|will|did|does|do|has)\s+not)\s+(an?\s+)?([a-z]+)\s*,\s*(?:but\s+)?(?:(?:it's|that's|just)\s+)?(?=[a-z]+\s*$)/gi,
     ([, an = '', what = '']) => `not ${an}${what} but `,
   ],
   // "it's more like scale than grease"

@@ -17,6 +17,9 @@ const obstacle = String.raw`(?:(?:the|that|this|these|those|an?|all\s+(?:the|the
 const byDegrees = /^(?:ninety|90|forty[\s-]five|45)\b/i;
 const quitting = String.raw`(?:stop|quit|pull\s+the\s+plug|end\s+it|call\s+it|give\s+up|turn\s+around|end\s+(?:the\s+)?(?:run|inspection|video)|back\s+out)`;
 
+/** As it is typed. */
+const wentNoFurther = String.raw`(?:(?:(?:camera|cam)\s+)?(?:can't|cannot|couldn't|could\s+not|won't|unable\s+to|not\s+able\s+to)\s+(?:pass|advance|proceed|go)(?:\s+(?:the\s+)?(?:camera|any\s+f[au]rther|further|on))?|no\s+go|no\s+f[au]rther|hung\s+up)`;
+
 /** The camera could not go on, or see, however it is put. */
 export const stopIdioms: readonly Idiom[] = [
   // "I'd stop there but it squeezed through"
@@ -26,11 +29,16 @@ export const stopIdioms: readonly Idiom[] = [
   ],
   // "47 could not pass", "47 no go": something is in the way.
   [
+    new RegExp(String.raw`(?<=${placeFirst})${wentNoFurther}(?=\s*[.]?\s*$)`, 'gi'),
+    ([said]) => `stop because ${quoted(said)}`,
+  ],
+  // "47 could not pass, grease", "47 no go, roots", "47 hung up on the offset"
+  [
     new RegExp(
-      String.raw`(?<=${placeFirst})(?:(?:(?:camera|cam)\s+)?(?:can't|cannot|couldn't|could\s+not|won't|unable\s+to|not\s+able\s+to)\s+(?:pass|advance|proceed|go)(?:\s+(?:the\s+)?(?:camera|any\s+f[au]rther|further|on))?|no\s+go|no\s+f[au]rther|hung\s+up)(?=\s*[.]?\s*$)`,
+      String.raw`(?<=${placeFirst})(?:${wentNoFurther}\s*,\s*|hung\s+up\s+(?:on|in|at)\s+(?:(?:the|an?)\s+)?)(?=[a-z])`,
       'gi',
     ),
-    ([said]) => `stop because ${quoted(said)}`,
+    "can't get past ",
   ],
   // "47 turned around": as it is typed.
   [
@@ -63,7 +71,7 @@ export const stopIdioms: readonly Idiom[] = [
   // "root ball, 70 %, could not pass"
   [
     /\s*,\s+(?:(?:i|we|so|and)\s+)*(?:couldn't|could\s+not|can't|can\s+not|cannot)\s+(?:pass|proceed|continue)(?=\s*(?:$|[.;]))/gi,
-    stopThere,
+    (match) => stopThere(match)?.replace('stop', 'stuck'),
   ],
   // "can't go on", "can't continue": and no more.
   [

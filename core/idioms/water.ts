@@ -1,5 +1,13 @@
 import { aNumber } from '../number-words.js';
-import { afterPlace, asNote, besideIt, type Idiom, quoted, spokenPlaceFirst } from './traced-text.js';
+import {
+  afterPlace,
+  asNote,
+  besideIt,
+  type Idiom,
+  quoted,
+  spokenPlaceFirst,
+  placeFirst,
+} from './traced-text.js';
 
 const parts: Readonly<Record<string, string>> = {
   '1/2': 'half',
@@ -64,6 +72,14 @@ export const waterIdioms: readonly Idiom[] = [
   ],
   // "36 water line starts", "19 dip, water halfway"
   [/\bwater\s+(?:line|level)\s+(?=(?:starts|begins)\b)/gi, 'standing water '],
+  // "22 water starting", "22 start of water"
+  [
+    new RegExp(
+      String.raw`(?<=${placeFirst})(?:(?:standing\s+)?water\s+(?:is\s+)?(?:starting|beginning)|(?:the\s+)?(?:start|beginning)\s+of\s+(?:the\s+)?(?:standing\s+)?water)(?=\s*(?:$|[,.;]))`,
+      'gi',
+    ),
+    'standing water starts',
+  ],
   [/\bwater\s+half\s?-?way(?:\s+up)?(?=\s*(?:$|[,.;]))/gi, 'half full'],
   // "water's getting deep": where none was named before.
   [

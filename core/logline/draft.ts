@@ -37,6 +37,8 @@ export interface Draft {
   finding?: FindingKind;
   /** The camera stopped at the finding just named: a separate entry at the same reading. */
   stopsHere?: boolean;
+  /** What was named as the reason for stopping: a finding where it turns out to have a size. */
+  inTheWay?: Extract<Meaning, { is: 'finding' }>;
   point?: { readonly id: string; readonly of?: PointKind } | { readonly kind: PointKind };
   aboutPoint: Partial<Point>;
   /** Where its finding lies, named after it: "a broken wye", "roots in the tap". */
@@ -258,6 +260,7 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
     const sized = draft.fields.size !== undefined || draft.fields.percent !== undefined;
     if (!sized && kindOf(meaning.finding).grading?.structural !== true) {
       draft.why = meaning.finding.replace('-', ' ');
+      draft.inTheWay = meaning;
       return undefined;
     }
     delete draft.kind;
@@ -290,6 +293,18 @@ function takeFinding(draft: Draft, meaning: Extract<Meaning, { is: 'finding' }>)
   return undefined;
 }
 
+/** "could not pass, grease 60 %": what has a size is found, and the camera stopped at it. */
+export function findWhatStopped(draft: Draft, fields: Record<string, unknown>): void {
+  const { inTheWay } = draft;
+  const sized = fields.percent !== undefined || fields.inches !== undefined;
+  if (draft.kind !== 'stop' || !inTheWay || !sized) return;
+  delete draft.kind;
+  delete draft.why;
+  draft.finding = inTheWay.finding;
+  Object.assign(fields, inTheWay.with);
+  draft.stopsHere = true;
+}
+
 function takePointWord(draft: Draft, { kind, about }: Extract<Meaning, { is: 'point' }>): void {
   if (draft.kind === 'stop') draft.why ??= kind.replace('-', ' ');
   else if (draft.point !== undefined) Object.assign(draft.aboutPoint, about?.connection ? about : {});
@@ -304,7 +319,8 @@ function takePointWord(draft: Draft, { kind, about }: Extract<Meaning, { is: 'po
 
 function takeKind(draft: Draft, { kind, with: more, weak }: Extract<Meaning, { is: 'kind' }>): void {
   if (kind === 'joint' && draft.finding !== undefined) draft.fields.atJoint ??= true;
-  else if (kind === 'stop' && (draft.finding !== undefined || draft.kind === 'point')) draft.stopsHere = true;
+  else if (kind === 'stop' && (draft.finding !== undefined || ['point', 'hidden'].includes(draft.kind ?? '')))
+    draft.stopsHere = true;
   else if (draft.finding === undefined || kind !== 'hidden') {
     draft.kind ??= kind;
     if (draft.kind === kind) {

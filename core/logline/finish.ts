@@ -8,7 +8,7 @@ import { sayInches } from '../speech/say.js';
 import { movesDownstream, pipesOf } from './change.js';
 import { endedBy, isOfKind, isUnnamed, nameWhatEnds } from './stretches.js';
 import type { Choice, EntryDraft, EarlierThing, LogContext } from './context.js';
-import { isBend, usualBends, type Draft } from './draft.js';
+import { findWhatStopped, isBend, usualBends, type Draft } from './draft.js';
 import { faultWords, readEntry } from '../speech/entry-faults.js';
 import { placeNumbers, settleFall, takePlace } from './place.js';
 import { endsBehind } from './questions.js';
@@ -197,6 +197,7 @@ function kindSaid(
     fields.why ??= 'blocked';
     delete fields.percent;
   }
+  findWhatStopped(draft, fields);
   // "won't go past the bad joint", "can't see, too much water"
   if (draft.kind === 'stop' || draft.kind === 'hidden') delete fields.size;
   if (draft.kind === 'stop' && fields.atJoint !== undefined) {

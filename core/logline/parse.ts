@@ -317,7 +317,9 @@ function ownParts(
 function stopAt({ entry, point }: Finished, draft: Draft, context: LogContext): EntryDraft {
   const { reading_ft, after, pass } = entry;
   const where = reading_ft === undefined ? { after } : { reading_ft };
-  const why = draft.finding?.replace('-', ' ') ?? (draft.point && nameOf(pointIdOf(entry), point, context));
+  const inTheWay =
+    draft.finding?.replace('-', ' ') ?? (draft.point && nameOf(pointIdOf(entry), point, context));
+  const why = entry.kind === 'hidden' ? (entry.why ?? 'could not see') : inTheWay;
   return { kind: 'stop', ...where, pass, why };
 }
 

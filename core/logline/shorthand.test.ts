@@ -52,7 +52,7 @@ test.each([
   ['46 fnd wall', '46 foundation wall'],
   ['46 bdry line', '46 property line'],
   ['46 chg mat clay to pvc', '46 clay > pvc'],
-  ['46 root ball 70%, could not pass', '46 root ball 70%; 46 stop'],
+  ['46 root ball 70%, could not pass', '46 root ball 70%; 46 stuck'],
   ['12 wye l cap', '12 wye left capped'],
   ['30 pvc-clay coupling', '30 pvc > clay "coupling"'],
   ["41 4'6 dp", '41 4\'6" deep'],

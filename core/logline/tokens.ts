@@ -61,7 +61,7 @@ export const tokens: readonly Token[] = [
     () => 'down which side? Say “12 to 6” for the right, “6 to 12” for the left, or “around”',
   ),
   token(
-    String.raw`(?:(?:in|under|by|near|beside|behind|below|(?:at\s+)?(?:the\s+)?(?:edge|middle|center|side)\s+of|next\s+to|across\s+from)\s+(?:the\s+|a\s+|an\s+|my\s+|his\s+|her\s+|their\s+)?(?:(?!(?:the|a|joint)\b)[a-z]+\s+)?(?:driveway|sidewalk|walkway|yard|lawn|grass|street|road|alley|curb|gutter|porch|steps|patio|deck|fence|planter|garden|flower\s*bed|hedge|parkway|parking\s+strip|tree|bush|slab|mailbox|hydrant)|under\s+(?:the\s+|some\s+)?(?:concrete|asphalt|pavers?|pavement|bricks?|house|building|garage))\b`,
+    String.raw`(?:(?:in|under|by|near|beside|behind|below|(?:at\s+)?(?:the\s+)?(?:edge|middle|center|side)\s+of|next\s+to|across\s+from)\s+(?:the\s+|a\s+|an\s+|my\s+|his\s+|her\s+|their\s+)?(?:(?!(?:the|a|joint)\b)[a-z]+\s+)?(?:driveway|sidewalk|walkway|yard|lawn|grass|street|road|alley|curb|gutter|porch|steps|patio|deck|fence|planter|garden|flower\s*bed|hedge|parkway|parking\s+strip|tree|bush|slab|mailbox|hydrant)|(?:by|near|beside|behind|outside|next\s+to)\s+(?:the\s+)?(?:house|building|garage|foundation)|under\s+(?:the\s+|some\s+)?(?:concrete|asphalt|pavers?|pavement|bricks?|house|building|garage))\b`,
     sets((draft, [whole]) => (draft.fields.note ??= whole.replace(/\s+/g, ' '))),
   ),
   token(
