@@ -386,3 +386,31 @@ test('a gas line through the sewer is warned of before anything else, and its pl
   await expect(page.getByTestId('totals')).toContainText('have the owner of the utility in the pipe come');
   await server.stop();
 });
+
+test('what is broken in a belly that stays is repaired, both in sight, and past where the camera stopped', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  await page.goto(server.url);
+  await page.getByRole('button', { name: 'New job' }).click();
+  await page.getByLabel('Name or address').fill('3 Flat Street');
+  await page.getByLabel('Pipe, where no change says otherwise').selectOption({ label: 'clay' });
+  await page.getByRole('button', { name: 'Start the camera log' }).click();
+  await page.getByLabel(/What the camera shows/).click();
+  for (const line of [
+    '0 located 4 ft deep',
+    '62 located 4.2 ft deep',
+    '12-30 belly 2 in',
+    '14 broken',
+    '71 offset 1 1/2',
+    '71 could not pass',
+  ])
+    await say(page, line);
+  await page.getByRole('link', { name: 'Sheet' }).click();
+  await expect(page.getByRole('img', { name: /by others/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /not all of it can be cured here/ })).toBeVisible();
+  // One in the belly, one at the stop.
+  await expect(page.getByTestId('sheet').getByRole('button', { name: /^Spot repair/ })).toHaveCount(2);
+  await expect(page.getByTestId('totals')).toContainText('once the repair lets the camera past');
+  await server.stop();
+});

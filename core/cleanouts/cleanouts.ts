@@ -44,11 +44,11 @@ function serving(model: LineModel): PlacedPoint[] {
  * than 100 ft apart. Each is a stretch in which a new cleanout satisfies its rule, never right next to a good one.
  */
 export function missingCleanouts(model: LineModel, rules: Rules): MissingCleanout[] {
-  const { extent } = model;
-  if (extent.to_ft - extent.from_ft < 1) return [];
+  const { known } = model;
+  if (known.to_ft - known.from_ft < 1) return [];
   const stations = serving(model).map(({ at }) => at.station_ft);
   const missing: MissingCleanout[] = [];
-  const inside = (x: number) => Math.max(extent.from_ft, Math.min(x, extent.to_ft));
+  const inside = (x: number) => Math.max(known.from_ft, Math.min(x, known.to_ft));
   const all = () => [...stations, ...missing.map(({ best_ft }) => best_ft)].sort((a, b) => a - b);
   const want = (from_ft: number, to_ft: number, best_ft: number, why: string) => {
     const stretch = { from_ft: inside(from_ft), to_ft: inside(to_ft) };
@@ -56,7 +56,7 @@ export function missingCleanouts(model: LineModel, rules: Rules): MissingCleanou
     missing.push({ ...stretch, best_ft: inside(best_ft), why });
   };
   const building =
-    model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ?? extent.from_ft;
+    model.points.find(({ point }) => point.kind === 'building')?.at.station_ft ?? known.from_ft;
   if (rules.cleanoutFamily !== 'local') {
     const upstream_ft = rules.cleanoutFamily === 'A' ? upstreamOfJunction_ft : atBuilding_ft;
     want(
@@ -68,7 +68,7 @@ export function missingCleanouts(model: LineModel, rules: Rules): MissingCleanou
   }
   if (rules.cleanoutFamily === 'A') wantAtTurns(model, all, want);
   if (rules.cleanoutFamily === 'B') wantEveryTurns(model, all, want);
-  wantApart(extent, all, missing);
+  wantApart(known, all, missing);
   return missing.sort((a, b) => a.from_ft - b.from_ft);
 }
 

@@ -31,7 +31,13 @@ test('however it is said that the camera could not go on, it stopped there, and 
 
 test.each([
   ['42 no go, roots', [{ kind: 'stop', why: 'roots' }]],
-  ['42 hung up on lip 1/2 in', [{ finding: 'lip', inches: 0.5 }, { kind: 'stop', why: 'lip' }]],
+  [
+    '42 hung up on lip 1/2 in',
+    [
+      { finding: 'lip', inches: 0.5 },
+      { kind: 'stop', why: 'lip' },
+    ],
+  ],
   ["42 can't get past grease 60%", [{ finding: 'deposit', of: 'grease', percent: 60 }, { kind: 'stop' }]],
   ["34 can't see, stopped", [{ kind: 'hidden' }, { kind: 'stop', why: 'could not see' }]],
   ['61 stopped by heavy roots', [{ finding: 'roots', size: 'large' }, { kind: 'stop' }]],
