@@ -93,6 +93,8 @@ export function assuming(line: ScopedLine, proves: 'sound' | 'failed', rules: Ru
     model: {
       ...model,
       extent,
+      // All of it is supposed known.
+      known: rest_ft > 0 ? extent : model.known,
       profile: { ...profile, depth: (x: number) => deeper * profile.depth(x) },
       seen: [extent],
       pipes: last ? [...model.pipes.slice(0, -1), { ...last, to_ft: extent.to_ft }] : model.pipes,
