@@ -13,9 +13,14 @@ import { uncurable } from './cheapest.js';
 export const withoutImpossible = oncePer((line: Prepared): Prepared => {
   const uncured = uncurableOn(line);
   if (uncured.length === 0) return line;
-  const possible = setAside(line, (duty) =>
-    isLeftToOthers(duty) || !meets(duty, uncured) ? [] : impossiblePart(line, duty),
+  const { cured } = line.possible.track.obligations;
+  const suspects = new Set(
+    suspectsAmong(
+      line,
+      cured.filter((duty) => !isLeftToOthers(duty) && meets(duty, uncured)),
+    ),
   );
+  const possible = setAside(line, (duty) => (suspects.has(duty) ? impossiblePart(line, duty) : []));
   const { obligations, rules } = possible.possible.track;
   const about = union(
     uncurableOn(possible)
@@ -55,13 +60,27 @@ function setAside(line: Prepared, partOf: (duty: Obligation) => readonly Interva
   });
 }
 
+/**
+ * Obligations that may be impossible. Those that do not overlap are tried together: what is met among others could be met
+ * alone.
+ */
+function suspectsAmong(line: Prepared, duties: readonly Obligation[]): Obligation[] {
+  const batches: Obligation[][] = [];
+  for (const duty of duties) {
+    const batch = batches.find((each) => each.every(({ place }) => !overlaps(place, duty.place)));
+    if (batch) batch.push(duty);
+    else batches.push([duty]);
+  }
+  return batches.flatMap((batch) => {
+    if (batch.length === 1) return batch;
+    const left = uncurableOn(preparedFor(line, batch));
+    return batch.filter((duty) => meets(duty, left));
+  });
+}
+
 /** Where an obligation cannot be met although nothing else is required: all of it where it must be met in one piece. */
 function impossiblePart(line: Prepared, duty: Obligation): Interval[] {
-  const { cured, cleaned } = line.possible.track.obligations;
-  const only = [duty, ...cured.filter(isLeftToOthers)];
-  const unmet = intersect(uncurableOn(preparedUnder(line, { cured: only, cleaned, impossible: [] })), [
-    duty.place,
-  ]);
+  const unmet = intersect(uncurableOn(preparedFor(line, [duty])), [duty.place]);
   if (unmet.length === 0) return [];
   if (duty.whole) return [duty.place];
   // What is left of old pipe between two such places is no longer worth renewing.
@@ -75,6 +94,16 @@ const isLeftToOthers = ({ methods }: Obligation): boolean => methods.length === 
 
 const preparedUnder = ({ possible }: Prepared, duties: Obligations): Prepared =>
   prepareOn(trackUnder(possible.track, duties), possible);
+
+/** The line if these were the only obligations, beside what is left to others. */
+function preparedFor(line: Prepared, duties: readonly Obligation[]): Prepared {
+  const { cured, cleaned } = line.possible.track.obligations;
+  return preparedUnder(line, {
+    cured: [...duties, ...cured.filter(isLeftToOthers)],
+    cleaned,
+    impossible: [],
+  });
+}
 
 /** Stretches that must be cured and that no plan cures. */
 function uncurableOn(line: Prepared): Interval[] {
